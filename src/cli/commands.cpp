@@ -1,0 +1,306 @@
+#include "commands.h"
+
+#include "edit/line.h"
+#include "measure/text.h"
+#include "sheets/plan_sheet.h"
+
+#include <fmt/format.h>
+#include <nlohmann/json.hpp>
+
+#include <algorithm>
+#include <QGuiApplication>
+
+#include <cstdio>
+
+namespace mezzet::cli {
+
+namespace {
+
+using json = nlohmann::ordered_json;
+
+constexpr std::size_t mostNotes = 200000;
+constexpr std::size_t mostScript = 1000000;
+
+int refuse(const Problem& p) {
+    Problem shown = p;
+    // file:line:column, so that an editor can jump there.
+    if (!shown.file.empty()) {
+        shown.line = std::max(shown.line, 1);
+        shown.column = std::max(shown.column, 1);
+    }
+    fmt::print(stderr, "{}\n", shown.text());
+    return badInput;
+}
+
+int wrong(const std::string& what) {
+    fmt::print(stderr, "{}\n", what);
+    return wrongUsage;
+}
+
+Result<Library> library() {
+    return loadLibrary(dataFolder());
+}
+
+Result<ProjectPtr> open(const std::string& path) {
+    auto lib = library();
+    if (!lib)
+        return lib.problem();
+    return openJob(path, *lib);
+}
+
+json point(Vec2 p) {
+    const auto tidy = [](double v) { return std::round(v * 1e4) / 1e4 + 0.0; };
+    return {tidy(p.x), tidy(p.y)};
+}
+
+json points(const std::vector<Vec2>& all) {
+    json out = json::array();
+    for (const Vec2 p : all)
+        out.push_back(point(p));
+    return out;
+}
+
+/// The corners a tape would find: of the piece's box, turned with it; for an L its six.
+std::vector<Vec2> cornersOf(const Piece& p, const Placed& where) {
+    if (p.footprint.form == FootprintForm::ell) {
+        Footprint sharp = p.footprint;
+        sharp.corner = {};
+        return outline(placed(footprintShape(sharp, p.size), where.pose));
+    }
+    const double w = p.size.width.mm() / 2;
+    const double d = p.size.depth.mm() / 2;
+    std::vector<Vec2> out;
+    for (const Vec2 c : {Vec2{-w, -d}, Vec2{w, -d}, Vec2{w, d}, Vec2{-w, d}})
+        out.push_back(where.pose.toRoom(c));
+    return out;
+}
+
+const char* formName(const Piece& p) {
+    if (p.footprint.form == FootprintForm::ell)
+        return "L";
+    if (p.footprint.form == FootprintForm::oval)
+        return abs(p.size.width - p.size.depth) <= quiet ? "round" : "oval";
+    return "rectangle";
+}
+
+} // namespace
+
+int survey(const std::string& path, bool asJson) {
+    auto text = readTextFile(path, mostNotes);
+    if (!text)
+        return refuse(text.problem());
+    auto notes = readTapeNotes(*text, path);
+    if (!notes)
+        return refuse(notes.problem());
+    auto built = buildRoom(*notes);
+    if (!built) {
+        Problem p = built.problem();
+        p.file = path;
+        return refuse(p);
+    }
+    const Room& room = **built;
+    const Closure& c = room.closure;
+    if (asJson) {
+        json j{{"room", room.name}, {"closed", room.closed}, {"corners_mm", points(room.corners())}, {"misclosure_mm", c.misclosure.mm()}};
+        j["ratio"] = c.ratio > 0 ? json(c.ratio) : json(nullptr);
+        j["perimeter_mm"] = room.perimeter().mm();
+        j["area_m2"] = room.closed ? json(room.floorArea() / 1e6) : json(nullptr);
+        j["ceiling_mm"] = room.ceiling.mm();
+        j["walls"] = json::array();
+        for (std::size_t i = 0; i < room.walls.size(); ++i)
+            j["walls"].push_back({{"wall", room.walls[i].name}, {"taped_mm", room.walls[i].taped.mm()}, {"adjusted_mm", room.walls[i].length().mm()}});
+        j["diagonals"] = json::array();
+        for (const auto& d : room.diagonals)
+            j["diagonals"].push_back({{"from", wallName(d.from)}, {"to", wallName(d.to)}, {"taped_mm", d.taped.mm()}, {"computed_mm", d.computed.mm()}, {"agrees", d.agrees}});
+        j["says"] = c.words;
+        fmt::print("{}\n", j.dump(1));
+        return ran;
+    }
+    const Notation n{notes->units, 16};
+    fmt::print("{}\n", room.name);
+    for (std::size_t i = 0; i < room.walls.size(); ++i)
+        fmt::print("  wall {}  {:>14}  adjusted {}{}\n", room.walls[i].name, write(room.walls[i].taped, n), c.corrections[i] < Length{} ? "" : "+", write(c.corrections[i], n));
+    for (const auto& d : room.diagonals)
+        fmt::print("  diagonal {} to {}  {}, the walls give {}: {}\n", wallName(d.from), wallName(d.to), write(d.taped, n), write(d.computed, n), d.agrees ? "agrees" : "does not agree");
+    if (room.closed)
+        fmt::print("  floor {:.2f} m2 ({:.1f} sq ft), perimeter {}\n", room.floorArea() / 1e6, room.floorArea() / 92903.04, write(room.perimeter(), n));
+    fmt::print("{}\n", c.words);
+    return ran;
+}
+
+int build(const std::string& notes, const std::string& lines, const std::string& out) {
+    auto lib = library();
+    if (!lib)
+        return refuse(lib.problem());
+    auto text = readTextFile(notes, mostNotes);
+    if (!text)
+        return refuse(text.problem());
+    auto job = newProject(*lib, *text, notes);
+    if (!job)
+        return refuse(job.problem());
+    ProjectPtr made = *job;
+    if (!lines.empty()) {
+        auto script = readTextFile(lines, mostScript);
+        if (!script)
+            return refuse(script.problem());
+        auto done = runScript(*script, lines, *made);
+        if (!done)
+            return refuse(done.problem());
+        made = done->project;
+        for (const auto& n : done->notices)
+            fmt::print("{}\n", n);
+    }
+    if (auto saved = saveJob(*made, out); !saved)
+        return refuse(saved.problem());
+    fmt::print("{}\n{}: {} pieces\n", made->room->closure.words, out, made->scheme().pieces.size());
+    return ran;
+}
+
+int say(const std::string& path, const std::vector<std::string>& lines) {
+    auto job = open(path);
+    if (!job)
+        return refuse(job.problem());
+    ProjectPtr now = *job;
+    int number = 0;
+    for (const auto& line : lines) {
+        ++number;
+        auto said = readLine(line, *now);
+        auto next = said ? apply(*now, said->edit) : Result<Applied>(said.problem());
+        if (!next) {
+            Problem p = next.problem();
+            p.file = "line";
+            p.line = number;
+            return refuse(p);
+        }
+        fmt::print("{}\n", said->preview);
+        now = next->project;
+    }
+    if (auto saved = saveJob(*now, path); !saved)
+        return refuse(saved.problem());
+    return ran;
+}
+
+int scene(const std::string& path, bool asJson) {
+    auto job = open(path);
+    if (!job)
+        return refuse(job.problem());
+    auto resolved = sceneOf(**job);
+    if (!resolved)
+        return refuse(resolved.problem());
+    const Scene& s = **resolved;
+    const Wording say = (*job)->wording();
+    if (!asJson) {
+        for (std::size_t i = 0; i < s.placed.size(); ++i) {
+            const Piece& p = s.piece(i);
+            std::vector<std::string> ties;
+            for (const auto& t : p.ties)
+                ties.push_back(words(t, say));
+            fmt::print("{:<26} {:>16}  at {}, {}  turned {}{}{}\n", p.name, words(p.size, (*job)->notation), write(Length::millimetres(s.placed[i].pose.at.x), (*job)->notation),
+                       write(Length::millimetres(s.placed[i].pose.at.y), (*job)->notation), words(s.placed[i].pose.turn), ties.empty() ? "" : "  ", listed(ties, ","));
+        }
+        return ran;
+    }
+    json out{{"room", s.room->name}, {"scheme", s.scheme->name}, {"corners_mm", points(s.room->corners())}, {"pieces", json::array()}};
+    for (std::size_t i = 0; i < s.placed.size(); ++i) {
+        const Piece& p = s.piece(i);
+        const Placed& where = s.placed[i];
+        json one{{"name", p.name}, {"kind", p.kind->id}, {"family", familyName(p.kind->family)}, {"surface", "floor"}, {"shape", formName(p)}};
+        one["size_mm"] = {p.size.width.mm(), p.size.depth.mm(), p.size.height.mm()};
+        one["centre"] = point(where.pose.at);
+        one["turn"] = std::round(where.pose.turn.inDegrees() * 1e6) / 1e6;
+        one["corners"] = points(cornersOf(p, where));
+        one["ties"] = json::array();
+        for (const auto& t : p.ties)
+            one["ties"].push_back(words(t, say));
+        one["free"] = 2 - where.coordinatesTied + (where.turnTied ? 0 : 1);
+        one["locked"] = p.locked;
+        out["pieces"].push_back(one);
+    }
+    fmt::print("{}\n", out.dump(1));
+    return ran;
+}
+
+int check(const std::string& path, const std::string& school, bool asJson) {
+    auto opened = open(path);
+    if (!opened)
+        return refuse(opened.problem());
+    Project job = **opened;
+    if (!school.empty()) {
+        const auto* s = job.library.book->schoolByWords(school);
+        if (s == nullptr)
+            return wrong(fmt::format("there is no school “{}”; use low-and-close or viewer-and-air", school));
+        job.judgement = {s->id, {}};
+    }
+    auto resolved = sceneOf(job);
+    if (!resolved)
+        return refuse(resolved.problem());
+    const auto readings = judge(**resolved, *job.library.book, job.judgement);
+    const Wording say = job.wording();
+    json out{{"school", job.judgement.school}, {"readings", json::array()}};
+    int toMend = 0;
+    for (const Reading& r : readings) {
+        const auto remedy = remedyFor(r, job, **resolved, readings);
+        toMend += r.toMend() ? 1 : 0;
+        if (!asJson) {
+            fmt::print("{:<6} {:<15} {:<40} {:>9}  {}\n", verdictName(r.verdict), r.rule->id, fmt::format("{}: {}", say.scheme.byId(r.piece)->name, words(r.other, say)),
+                       words(r.value, job.notation), whyOf(r, say));
+            if (remedy)
+                fmt::print("       mend it: {}{}\n", remedy->line, remedy->upsets.empty() ? "" : fmt::format("  (but {})", remedy->upsets.front()));
+            continue;
+        }
+        const auto bound = [](const std::optional<double>& b) { return b ? json(*b) : json(nullptr); };
+        json one{{"rule", r.rule->id}, {"of", namesOf(r, say)}};
+        one[r.value.quantity == Quantity::length ? "value_mm" : r.value.quantity == Quantity::ratio ? "ratio" : "count"] = r.value.value;
+        one["low"] = bound(r.band.low);
+        one["high"] = bound(r.band.high);
+        one["verdict"] = verdictName(r.verdict);
+        one["surface"] = "floor";
+        one["at"] = {point(r.at[0]), point(r.at[1])};
+        one["to"] = words(r.other, say);
+        one["why"] = whyOf(r, say);
+        one["school"] = job.judgement.schoolOf(*r.rule);
+        if (remedy)
+            one["remedy"] = remedy->line;
+        out["readings"].push_back(one);
+    }
+    if (asJson)
+        fmt::print("{}\n", out.dump(1));
+    else
+        fmt::print("{} readings, {} to mend, judged {}\n", readings.size(), toMend, job.judgement.school);
+    return ran;
+}
+
+int sheet(const std::string& path, const std::string& which, const std::string& out, const std::string& paper, const std::string& scale) {
+    if (which != "plan")
+        return wrong(fmt::format("there is no sheet “{}”; the sheets are: plan", which));
+    const auto format = sheets::formatOf(out);
+    if (!format)
+        return wrong(fmt::format("“{}” is no file a sheet can be written to; end it in .pdf, .svg or .png", out));
+    sheets::PlanOptions options;
+    if (paper != "fit") {
+        options.paper = sheets::paperNamed(paper);
+        if (!options.paper)
+            return wrong(fmt::format("there is no paper “{}”; use letter, tabloid, a4 or a3", paper));
+    }
+    if (scale != "fit") {
+        options.scale = sheets::readScale(scale);
+        if (!options.scale)
+            return wrong(fmt::format("“{}” is no scale; write it like 1:50 or 1/4\"", scale));
+    }
+    auto job = open(path);
+    if (!job)
+        return refuse(job.problem());
+    // Painting text wants an application; the offscreen platform needs no display.
+    qputenv("QT_QPA_PLATFORM", "offscreen");
+    int argc = 1;
+    char name[] = "mezzet-cli";
+    char* argv[] = {name, nullptr};
+    QGuiApplication application(argc, argv);
+    auto printed = sheets::printPlan(**job, options, out);
+    if (!printed)
+        return refuse(printed.problem());
+    fmt::print("{}: {}, {}\n", out, printed->paper, printed->scale);
+    return ran;
+}
+
+} // namespace mezzet::cli

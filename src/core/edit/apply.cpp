@@ -1,0 +1,276 @@
+#include "edit/edit.h"
+
+#include "measure/text.h"
+
+#include <fmt/format.h>
+
+#include <algorithm>
+
+namespace mezzet {
+
+namespace {
+
+struct Applier {
+    Project job;
+    std::vector<std::string> notices;
+
+    std::shared_ptr<Scheme> change() {
+        auto s = std::make_shared<Scheme>(job.scheme());
+        job.schemes[job.active] = s;
+        return s;
+    }
+
+    std::optional<Problem> act(const PutPiece& put) {
+        auto s = change();
+        Piece p = put.piece;
+        if (plainWord(p.name).empty())
+            return Problem{"a piece needs a name", "give it one"};
+        if (characterCount(p.name) > mostNameLength)
+            return Problem{"the name is too long", fmt::format("use at most {} characters", mostNameLength)};
+        if (const auto* same = s->byName(p.name); same != nullptr && same->id != p.id)
+            return Problem{fmt::format("there is a piece called {} already", same->name), "choose another name"};
+        for (const Length l : {p.size.width, p.size.depth, p.size.height})
+            if (l <= Length{} || l > Length::metres(20))
+                return Problem{fmt::format("{} would be {}", p.name, words(p.size, job.notation)), "sizes lie between nothing and 20 m"};
+        if (p.id == 0) {
+            if (s->pieces.size() >= mostPieces)
+                return Problem{fmt::format("a scheme holds at most {} pieces", mostPieces), "start another scheme"};
+            p.id = s->nextId++;
+            s->pieces.push_back(std::move(p));
+        } else if (Piece* old = s->byId(p.id)) {
+            *old = std::move(p);
+        } else {
+            s->nextId = std::max(s->nextId, p.id + 1);
+            s->pieces.push_back(std::move(p));
+        }
+        return {};
+    }
+
+    std::optional<Problem> act(const RemovePiece& r) {
+        auto s = change();
+        const auto it = std::find_if(s->pieces.begin(), s->pieces.end(), [&](const Piece& p) { return p.id == r.id; });
+        if (it == s->pieces.end())
+            return Problem{"that piece is gone already", ""};
+        const Wording say{*job.room, job.scheme(), job.notation};
+        for (Piece& p : s->pieces) {
+            if (p.id == r.id)
+                continue;
+            std::erase_if(p.ties, [&](const Tie& t) {
+                if (!t.refersTo(r.id))
+                    return false;
+                notices.push_back(fmt::format("{} stays where it is; it was {}", p.name, words(t, say)));
+                return true;
+            });
+        }
+        s->pieces.erase(std::find_if(s->pieces.begin(), s->pieces.end(), [&](const Piece& p) { return p.id == r.id; }));
+        return {};
+    }
+
+    std::optional<Problem> act(const SetNotes& n) {
+        auto room = roomFromNotes(n.notes, "tape notes");
+        if (!room)
+            return room.problem();
+        job.notes = n.notes;
+        job.room = *room;
+        // A wall or opening that is gone leaves what was tied to it where it stands.
+        for (auto& scheme : job.schemes) {
+            auto s = std::make_shared<Scheme>(*scheme);
+            for (Piece& p : s->pieces) {
+                std::erase_if(p.ties, [&](const Tie& t) {
+                    auto alone = std::make_shared<Scheme>(*s);
+                    alone->byId(p.id)->ties = {t};
+                    for (Piece& q : alone->pieces)
+                        if (q.id != p.id)
+                            q.ties.clear();
+                    if (resolve(job.room, alone, job.notation))
+                        return false;
+                    notices.push_back(fmt::format("{} stays where it was: {} is gone", p.name, words(t.of, {*job.room, *s, job.notation})));
+                    return true;
+                });
+            }
+            scheme = s;
+        }
+        return {};
+    }
+
+    std::optional<Problem> act(const SetNotation& n) {
+        job.notation = n.notation;
+        return {};
+    }
+
+    std::optional<Problem> act(const SetSchool& s) {
+        if (!s.restore && job.library.book->schoolById(s.school) == nullptr)
+            return Problem{fmt::format("there is no school “{}”", s.school), "use one of the rule book's"};
+        if (s.rule.empty()) {
+            job.judgement.school = s.school;
+            return {};
+        }
+        if (job.library.book->byId(s.rule) == nullptr)
+            return Problem{fmt::format("there is no rule “{}”", s.rule), "use one of the rule book's"};
+        if (s.restore)
+            job.judgement.choices.erase(s.rule);
+        else
+            job.judgement.choices[s.rule] = {s.school, {}};
+        return {};
+    }
+
+    std::optional<Problem> act(const SetBand& b) {
+        if (job.library.book->byId(b.rule) == nullptr)
+            return Problem{fmt::format("there is no rule “{}”", b.rule), "use one of the rule book's"};
+        if (b.band.low && b.band.high && *b.band.low > *b.band.high)
+            return Problem{"the band ends before it begins", "put the lower bound first"};
+        job.judgement.choices[b.rule].band = b.band;
+        return {};
+    }
+
+    std::optional<Problem> act(const AddScheme& a) {
+        if (job.schemes.size() >= mostSchemes)
+            return Problem{fmt::format("a job holds at most {} schemes", mostSchemes), "throw one away first"};
+        auto s = a.copy ? std::make_shared<Scheme>(job.scheme()) : std::make_shared<Scheme>();
+        s->name = a.name.empty() ? fmt::format("Scheme {}", job.schemes.size() + 1) : a.name;
+        job.schemes.push_back(s);
+        job.active = job.schemes.size() - 1;
+        return {};
+    }
+
+    std::optional<Problem> act(const SwitchScheme& s) {
+        if (s.index >= job.schemes.size())
+            return Problem{fmt::format("there is no scheme {}", s.index + 1), fmt::format("there are {}", job.schemes.size())};
+        job.active = s.index;
+        return {};
+    }
+
+    std::optional<Problem> act(const RenameScheme& r) {
+        if (trimmed(r.name).empty() || characterCount(r.name) > mostNameLength)
+            return Problem{"a scheme needs a name", fmt::format("use at most {} characters", mostNameLength)};
+        change()->name = trimmed(r.name);
+        return {};
+    }
+
+    std::optional<Problem> act(const RemoveScheme&) {
+        if (job.schemes.size() == 1)
+            return Problem{"this is the only scheme", "a job keeps one"};
+        job.schemes.erase(job.schemes.begin() + static_cast<std::ptrdiff_t>(job.active));
+        job.active = std::min(job.active, job.schemes.size() - 1);
+        return {};
+    }
+
+    std::optional<Problem> act(const SetTitle& t) {
+        if (characterCount(t.title) > mostNameLength || characterCount(t.client) > mostNameLength)
+            return Problem{"that is too long", fmt::format("use at most {} characters", mostNameLength)};
+        job.title = t.title;
+        job.client = t.client;
+        return {};
+    }
+};
+
+/// Keeps the resolved places in the pieces.
+SchemePtr settled(const SchemePtr& scheme, const Scene& scene) {
+    bool same = true;
+    for (std::size_t i = 0; i < scheme->pieces.size(); ++i)
+        same = same && scheme->pieces[i].pose == scene.placed[i].pose;
+    if (same)
+        return scheme;
+    auto s = std::make_shared<Scheme>(*scheme);
+    for (std::size_t i = 0; i < s->pieces.size(); ++i)
+        s->pieces[i].pose = scene.placed[i].pose;
+    return s;
+}
+
+} // namespace
+
+Result<ScenePtr> sceneOf(const Project& p) {
+    return resolve(p.room, p.schemes[p.active], p.notation);
+}
+
+Result<Applied> apply(const Project& before, const Edit& edit) {
+    Applier a{before, edit.notices};
+    bool roomChanged = false;
+    for (const Act& one : edit.acts) {
+        if (auto problem = std::visit([&](const auto& x) { return a.act(x); }, one))
+            return *problem;
+        roomChanged = roomChanged || std::holds_alternative<SetNotes>(one);
+    }
+    Project& job = a.job;
+    for (std::size_t i = 0; i < job.schemes.size(); ++i) {
+        const bool touched = roomChanged || i >= before.schemes.size() || job.schemes[i] != before.schemes[i];
+        if (!touched && i != job.active)
+            continue;
+        auto scene = resolve(job.room, job.schemes[i], job.notation);
+        if (!scene)
+            return scene.problem();
+        // Walls that come out parallel after measuring again are no reason to refuse the measuring.
+        if (!roomChanged && !(*scene)->overTied.empty())
+            return (*scene)->overTied.front();
+        job.schemes[i] = settled(job.schemes[i], **scene);
+    }
+    auto scene = resolve(job.room, job.schemes[job.active], job.notation);
+    if (!scene)
+        return scene.problem();
+    return Applied{std::make_shared<const Project>(std::move(job)), *scene, a.notices};
+}
+
+Result<Retied> retied(const Project& job, Piece piece, const std::vector<Tie>& fresh) {
+    const auto attempt = [&](const std::vector<Tie>& ties) -> Result<ScenePtr> {
+        auto s = std::make_shared<Scheme>(job.scheme());
+        Piece p = piece;
+        p.ties = ties;
+        p.locked = false;
+        if (p.id == 0) {
+            p.id = s->nextId;
+            s->pieces.push_back(p);
+        } else {
+            *s->byId(p.id) = p;
+        }
+        auto scene = resolve(job.room, s, job.notation);
+        if (scene && !(*scene)->overTied.empty())
+            return (*scene)->overTied.front();
+        return scene;
+    };
+    if (auto alone = attempt(fresh); !alone)
+        return alone.problem();
+    Retied out;
+    const Wording say = job.wording();
+    std::vector<Tie> ties = fresh;
+    const auto keep = [&](const Tie& t) {
+        auto more = ties;
+        more.push_back(t);
+        if (!attempt(more))
+            return false;
+        ties = more;
+        return true;
+    };
+    for (const Tie& old : piece.ties) {
+        if (std::find(ties.begin(), ties.end(), old) != ties.end() || keep(old))
+            continue;
+        // Turned away from its wall, a piece still keeps its distance from it.
+        if (old.kind == Tie::Kind::against && old.of.is != Target::Is::piece) {
+            Tie off = old;
+            off.kind = Tie::Kind::fromWall;
+            if (keep(off))
+                continue;
+        }
+        out.letGo.push_back(words(old, say));
+    }
+    piece.ties = ties;
+    out.piece = std::move(piece);
+    return out;
+}
+
+std::string stepWords(const Project& job, Vec2 step) {
+    if (norm(step) < 0.05)
+        return {};
+    const Wall* toward = nullptr;
+    double most = -2;
+    for (const Wall& w : job.room->walls) {
+        const double d = dot(-w.inward(), unit(step));
+        if (d > most) {
+            most = d;
+            toward = &w;
+        }
+    }
+    const auto far = writeGap(Length::millimetres(norm(step)), job.notation);
+    return toward == nullptr ? far : fmt::format("{} toward wall {}", far, toward->name);
+}
+
+} // namespace mezzet

@@ -1,0 +1,168 @@
+#include "edit/drag.h"
+
+#include "measure/text.h"
+
+#include <fmt/format.h>
+
+#include <algorithm>
+
+namespace mezzet {
+
+namespace {
+
+/// Two feet off the wall, a piece is no longer against it.
+constexpr Length offTheWall = Length::inches(24);
+
+/// Whether all a tie refers to moves along with the piece.
+bool movesAlong(const Tie& t, const std::vector<int>& ids) {
+    const auto moves = [&](int id) { return std::find(ids.begin(), ids.end(), id) != ids.end(); };
+    if (t.kind == Tie::Kind::under)
+        return std::all_of(t.group.begin(), t.group.end(), moves);
+    if (t.of.is != Target::Is::piece || !moves(t.of.piece))
+        return false;
+    return t.kind != Tie::Kind::centredBetween || (t.also.is == Target::Is::piece && moves(t.also.piece));
+}
+
+/// How far from its middle a `centred on` can go and still be about that thing.
+Length halfAcross(const Target& t, const Scene& scene) {
+    const Room& room = *scene.room;
+    switch (t.is) {
+    case Target::Is::piece:
+        return scene.scheme->byId(t.piece)->size.width / 2;
+    case Target::Is::wall:
+        return room.walls[static_cast<std::size_t>(t.index)].length() / 2;
+    case Target::Is::chimney:
+        for (const auto& c : room.chimneys)
+            if (c.number == t.index)
+                return c.width;
+        return {};
+    case Target::Is::room:
+        return Length::millimetres(norm(room.bounds().size()) / 2);
+    default:
+        for (const auto& o : room.openings)
+            if (o.name() == fmt::format("{} {}", t.is == Target::Is::window ? "window" : t.is == Target::Is::door ? "door" : "opening", t.index))
+                return o.width;
+        return {};
+    }
+}
+
+/// The tie after a step, or nothing when it is pulled past what makes sense.
+std::optional<Tie> stepped(Tie t, const Piece& p, const Placed& where, const Scene& scene, Vec2& step) {
+    const auto lines = tieLines(t, p, where.pose.turn, scene);
+    const auto along = [&](std::size_t i) { return dot(lines[i].normal, step); };
+    switch (t.kind) {
+    case Tie::Kind::at:
+        t.distance += Length::millimetres(step.x);
+        t.second += Length::millimetres(step.y);
+        return t;
+    case Tie::Kind::centredOn:
+        if (lines.size() > 1 && std::abs(along(1)) > 0.01)
+            return {};
+        t.distance += Length::millimetres(along(0));
+        if (abs(t.distance) > halfAcross(t.of, scene))
+            return {};
+        return t;
+    case Tie::Kind::against: {
+        const Length gap = t.distance + Length::millimetres(along(0));
+        if (gap > offTheWall)
+            return {};
+        if (gap < Length{}) { // It stops at the wall.
+            step = step - lines[0].normal * gap.mm();
+            t.distance = {};
+        } else {
+            t.distance = gap;
+        }
+        return t;
+    }
+    case Tie::Kind::fromPiece:
+    case Tie::Kind::fromWall:
+    case Tie::Kind::fromCorner:
+        t.distance += Length::millimetres(along(0));
+        if (t.distance < Length{} && t.to == MeasuredTo::edge)
+            return {};
+        return t;
+    default:
+        for (std::size_t i = 0; i < lines.size(); ++i)
+            if (std::abs(along(i)) > 0.01)
+                return {};
+        return t;
+    }
+}
+
+} // namespace
+
+Drag drag(const Project& job, const Scene& scene, const std::vector<int>& ids, Vec2 step, DragTies mode) {
+    Drag out;
+    const Wording say{*scene.room, *scene.scheme, job.notation};
+    std::vector<std::string> names;
+    for (const int id : ids) {
+        const Piece* old = scene.scheme->byId(id);
+        const Placed* where = scene.byId(id);
+        if (old == nullptr || where == nullptr || old->locked)
+            continue;
+        Piece p = *old;
+        p.pose = where->pose;
+        names.push_back(p.name);
+        if (mode == DragTies::keep) {
+            p.pose.at = p.pose.at + step;
+        } else {
+            Vec2 own = step;
+            std::vector<Tie> ties;
+            for (const Tie& t : old->ties) {
+                if (!t.fixesPlace() || movesAlong(t, ids)) {
+                    ties.push_back(t);
+                    continue;
+                }
+                const auto lines = tieLines(t, p, where->pose.turn, scene);
+                const bool touched = std::any_of(lines.begin(), lines.end(), [&](const TieLine& l) { return std::abs(dot(l.normal, own)) > 1e-6; });
+                auto next = !touched ? std::optional<Tie>(t) : mode == DragTies::drop ? std::nullopt : stepped(t, p, *where, scene, own);
+                if (!next && (t.kind == Tie::Kind::against || t.kind == Tie::Kind::inCorner)) {
+                    // Pulled off its wall, a piece still stands square to it.
+                    Tie turn;
+                    turn.kind = Tie::Kind::turned;
+                    turn.turn = where->pose.turn;
+                    ties.push_back(turn);
+                }
+                if (!next || *next != t)
+                    out.changes.push_back({p.name, words(t, say), next ? words(*next, say) : std::string()});
+                if (next)
+                    ties.push_back(*next);
+            }
+            p.pose.at = p.pose.at + own;
+            p.ties = std::move(ties);
+        }
+        out.edit.acts.emplace_back(PutPiece{std::move(p)});
+    }
+    out.edit.words = "move " + listed(names);
+    for (const auto& c : out.changes)
+        if (c.after.empty())
+            out.edit.notices.push_back(fmt::format("{} lets go of “{}”", c.piece, c.before));
+    return out;
+}
+
+Result<Edit> turnBy(const Project& job, const Scene& scene, const std::vector<int>& ids, Angle by) {
+    Edit edit;
+    std::vector<std::string> names;
+    for (const int id : ids) {
+        const Piece* old = scene.scheme->byId(id);
+        if (old == nullptr || old->locked)
+            continue;
+        Tie t;
+        t.kind = Tie::Kind::turned;
+        t.turn = (scene.byId(id)->pose.turn + by).normalised();
+        Piece p = *old;
+        p.pose = scene.byId(id)->pose;
+        auto next = retied(job, p, {t});
+        if (!next)
+            return next.problem();
+        next->piece.pose.turn = t.turn;
+        for (const auto& w : next->letGo)
+            edit.notices.push_back(fmt::format("{} lets go of “{}”", p.name, w));
+        names.push_back(p.name);
+        edit.acts.emplace_back(PutPiece{std::move(next->piece)});
+    }
+    edit.words = "turn " + listed(names);
+    return edit;
+}
+
+} // namespace mezzet

@@ -1,0 +1,91 @@
+#pragma once
+
+#include "project/project.h"
+
+#include <optional>
+#include <string>
+#include <variant>
+#include <vector>
+
+namespace mezzet {
+
+/// Adds a piece (id 0) or puts it in place of the one with its id.
+struct PutPiece {
+    Piece piece;
+};
+struct RemovePiece {
+    int id = 0;
+};
+/// Takes new tape notes; what was tied to a wall that is gone keeps its place.
+struct SetNotes {
+    std::string notes;
+};
+struct SetNotation {
+    Notation notation;
+};
+/// For one rule, or for the whole job when `rule` is empty. `restore` forgets the rule's choice.
+struct SetSchool {
+    std::string school;
+    std::string rule;
+    bool restore = false;
+};
+struct SetBand {
+    std::string rule;
+    Band band;
+};
+/// A copy of the active scheme, or an empty one; it becomes the active one.
+struct AddScheme {
+    std::string name;
+    bool copy = true;
+};
+struct SwitchScheme {
+    std::size_t index = 0;
+};
+struct RenameScheme {
+    std::string name;
+};
+/// Throws away the active scheme; the last one is never thrown away.
+struct RemoveScheme {};
+struct SetTitle {
+    std::string title;
+    std::string client;
+};
+
+using Act = std::variant<PutPiece, RemovePiece, SetNotes, SetNotation, SetSchool, SetBand, AddScheme, SwitchScheme, RenameScheme, RemoveScheme, SetTitle>;
+
+/// A change to a job, as data: tried without harm, applied, and undone by keeping the old job.
+struct Edit {
+    std::string words; ///< what it does, in a few words, for the undo menu
+    std::vector<Act> acts;
+    std::vector<std::string> notices; ///< what it lets go of, or adds unasked
+};
+
+struct Applied {
+    ProjectPtr project;
+    ScenePtr scene; ///< of its active scheme
+    std::vector<std::string> notices; ///< the edit's, and what applying it let go of
+};
+
+/// The job after an edit. The places pieces came to are kept in them, so that what is free stays put
+/// later. Problem, and no change: a loop of ties, an over-tied piece, a name that is not there or is
+/// taken, notes that can't be read, a limit of the job file passed.
+[[nodiscard]] Result<Applied> apply(const Project&, const Edit&);
+
+/// The scene of the active scheme.
+[[nodiscard]] Result<ScenePtr> sceneOf(const Project&);
+
+/// How a placement came out: the piece with its new ties and whatever older ties still go with them.
+struct Retied {
+    Piece piece;
+    std::vector<std::string> letGo; ///< words of the older ties that had to give
+};
+
+/// Says `fresh` of a piece that has other ties already: new words win over old ones that fix the
+/// same thing. Problem when the new ones clash among themselves or close a loop. A piece with id 0
+/// is tried as a new one.
+[[nodiscard]] Result<Retied> retied(const Project&, Piece piece, const std::vector<Tie>& fresh);
+
+/// "8\" toward wall E", for a step on the floor of more than a hair.
+[[nodiscard]] std::string stepWords(const Project&, Vec2 step);
+
+} // namespace mezzet

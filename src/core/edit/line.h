@@ -1,0 +1,34 @@
+#pragma once
+
+#include "edit/edit.h"
+
+#include <string>
+#include <string_view>
+#include <vector>
+
+namespace mezzet {
+
+/// What a line says, ready to be done.
+struct Said {
+    Edit edit;
+    std::string preview; ///< what Enter will do, in one sentence
+};
+
+/// Reads one line of the language in docs/line.md against a job. `selected` is the piece that "it",
+/// and a line without a subject, speak of; 0 for none. Nothing is changed.
+/// Problem: with the column and width of the word it can't take, and the nearest thing it knows; or
+/// what apply() would refuse.
+[[nodiscard]] Result<Said> readLine(std::string_view text, const Project&, int selected = 0);
+
+/// The ways the last word of a half-typed line can go on: whole words and names, best first.
+struct Completion {
+    std::string text; ///< the whole line, completed
+    std::string word; ///< what was added or replaced
+};
+[[nodiscard]] std::vector<Completion> completions(std::string_view text, const Project&, int selected = 0);
+
+/// Says several lines in turn; blank ones and those beginning with # are passed over. The Problem has
+/// the file, the line, and the column; then nothing of the script is done.
+[[nodiscard]] Result<Applied> runScript(std::string_view script, std::string_view file, const Project&);
+
+} // namespace mezzet

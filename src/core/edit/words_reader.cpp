@@ -1,0 +1,464 @@
+#include "edit/words_reader.h"
+
+#include "measure/text.h"
+
+#include <fmt/format.h>
+
+#include <algorithm>
+#include <charconv>
+
+namespace mezzet {
+
+namespace {
+
+bool blank(char c) {
+    return c == ' ' || c == '\t';
+}
+bool ends(char c) {
+    return blank(c) || c == ',' || c == ';';
+}
+
+} // namespace
+
+bool beginsPlacement(std::string_view w) {
+    static const std::vector<std::string_view> words{"against", "at", "in", "on", "centred", "centered", "centre", "center", "facing", "turned", "square", "under",
+                                                     "beside", "behind", "left", "right", "from", "called", "named", "next", "between", "toward", "towards", "over"};
+    return std::find(words.begin(), words.end(), w) != words.end();
+}
+
+void WordsReader::skip() {
+    while (at_ < text_.size() && blank(text_[at_]))
+        ++at_;
+}
+
+bool WordsReader::done() {
+    skip();
+    return at_ >= text_.size();
+}
+
+std::string_view WordsReader::rest() {
+    skip();
+    return text_.substr(at_);
+}
+
+std::string WordsReader::ahead() {
+    skip();
+    std::size_t e = at_;
+    while (e < text_.size() && !ends(text_[e]))
+        ++e;
+    return foldCase(text_.substr(at_, e - at_));
+}
+
+std::string WordsReader::word() {
+    auto w = ahead();
+    at_ += w.size();
+    return w;
+}
+
+bool WordsReader::comma() {
+    skip();
+    if (at_ < text_.size() && (text_[at_] == ',' || text_[at_] == ';')) {
+        ++at_;
+        return true;
+    }
+    return false;
+}
+
+void WordsReader::offer(std::string_view w) {
+    skip();
+    auto& list = offers_[at_];
+    if (std::find(list.begin(), list.end(), w) == list.end())
+        list.emplace_back(w);
+}
+
+const std::vector<std::string>& WordsReader::offered(std::size_t at) const {
+    static const std::vector<std::string> none;
+    const auto it = offers_.find(at);
+    return it == offers_.end() ? none : it->second;
+}
+
+bool WordsReader::take(std::initializer_list<std::string_view> phrases) {
+    skip();
+    for (const auto phrase : phrases)
+        offer(phrase);
+    for (const auto phrase : phrases) {
+        std::size_t t = at_;
+        std::size_t p = 0;
+        bool same = true;
+        while (p < phrase.size() && same) {
+            if (blank(phrase[p])) {
+                same = t < text_.size() && blank(text_[t]);
+                while (t < text_.size() && blank(text_[t]))
+                    ++t;
+                ++p;
+            } else {
+                same = t < text_.size() && foldCase(text_.substr(t, 1))[0] == phrase[p];
+                ++t;
+                ++p;
+            }
+        }
+        if (same && (t >= text_.size() || ends(text_[t]))) {
+            at_ = t;
+            return true;
+        }
+    }
+    return false;
+}
+
+void WordsReader::article() {
+    const auto w = ahead();
+    if (w == "the" || w == "a" || w == "an" || w == "my")
+        word();
+}
+
+bool WordsReader::lengthAhead() {
+    return scanLength(rest(), job_.notation.units).ok();
+}
+
+Length WordsReader::length(std::string_view what) {
+    skip();
+    const auto scanned = scanLength(text_.substr(at_), job_.notation.units);
+    if (!scanned) {
+        const auto& p = scanned.problem();
+        if (p.what != "no length here")
+            fail(at_, rest().size(), p.what, p.remedy);
+        failAhead(fmt::format("{} needs a length here", what), p.remedy);
+    }
+    if (abs(scanned->value) > Length::metres(200))
+        fail(at_, scanned->used, fmt::format("{} is over 200 m", what), "check the figure and its unit");
+    at_ += scanned->used;
+    return scanned->value;
+}
+
+double WordsReader::number(std::string_view what) {
+    skip();
+    const std::size_t start = at_;
+    auto w = word();
+    if (w.ends_with("°"))
+        w.resize(w.size() - std::string_view("°").size());
+    double v = 0;
+    const auto [end, error] = std::from_chars(w.data(), w.data() + w.size(), v);
+    if (w.empty() || error != std::errc() || end != w.data() + w.size() || std::abs(v) > 1e6)
+        fail(start, std::max<std::size_t>(at_ - start, 1), fmt::format("{} needs a number here", what), "write it like 30 or 22.5");
+    return v;
+}
+
+std::vector<Length> WordsReader::sizes() {
+    std::vector<Length> out;
+    const std::size_t start = at_;
+    while (out.size() < 3) {
+        skip();
+        const auto scanned = scanLength(text_.substr(at_), job_.notation.units);
+        if (!scanned)
+            break;
+        at_ += scanned->used;
+        out.push_back(scanned->value);
+        const std::size_t after = at_;
+        skip();
+        const bool by = at_ < text_.size() && (text_.substr(at_).starts_with("x") || text_.substr(at_).starts_with("X") || text_.substr(at_).starts_with("×") || text_.substr(at_).starts_with("by "));
+        if (!by || out.size() == 3) {
+            at_ = after;
+            break;
+        }
+        at_ += text_.substr(at_).starts_with("×") || text_.substr(at_).starts_with("by") ? 2 : 1;
+    }
+    take({"dia", "diameter", "across", "long", "wide", "round", "high"});
+    const auto next = ahead();
+    static const std::vector<std::string_view> places{"from", "off", "in", "behind", "left", "right", "to", "beside", "toward", "towards", "above", "below", "forward", "back"};
+    const bool corner = next == "in" && !take({"in front of"});
+    if (!out.empty() && !corner && std::find(places.begin(), places.end(), next) != places.end()) {
+        // "16 from sofa" is a placement, not a size.
+        at_ = start;
+        return {};
+    }
+    return out;
+}
+
+std::string WordsReader::name() {
+    skip();
+    for (const auto& [open, close] : {std::pair<std::string_view, std::string_view>{"\"", "\""}, {"“", "”"}}) {
+        if (!text_.substr(at_).starts_with(open))
+            continue;
+        const auto end = text_.find(close, at_ + open.size());
+        if (end == std::string_view::npos)
+            fail(at_, text_.size() - at_, "the quotes are never closed", "close them after the name");
+        auto n = std::string(trimmed(text_.substr(at_ + open.size(), end - at_ - open.size())));
+        at_ = end + close.size();
+        return n;
+    }
+    const std::size_t start = at_;
+    std::size_t stop = at_;
+    while (!done() && text_[at_] != ',' && text_[at_] != ';') {
+        const auto w = ahead();
+        if (stop > start && beginsPlacement(w))
+            break;
+        // A figure begins a placement ("called table 16 from sofa") unless the name ends with it.
+        const std::size_t before = at_;
+        if (stop > start && lengthAhead()) {
+            length("the name");
+            const auto next = ahead();
+            at_ = before;
+            if (!next.empty() && next != ",")
+                break;
+        }
+        word();
+        stop = at_;
+    }
+    at_ = stop;
+    auto n = std::string(trimmed(text_.substr(start, stop - start)));
+    if (n.empty())
+        failAhead("a name is missing here", "like: called supper table");
+    return n;
+}
+
+WordsReader::Match WordsReader::longestName() {
+    skip();
+    Match best;
+    std::size_t e = at_;
+    for (int words = 0; words < 10 && e < text_.size(); ++words) {
+        while (e < text_.size() && ends(text_[e]))
+            ++e;
+        while (e < text_.size() && !ends(text_[e]))
+            ++e;
+        const auto said = plainWord(text_.substr(at_, e - at_));
+        std::vector<int> exact;
+        for (const auto& p : scheme().pieces)
+            if (plainWord(p.name) == said)
+                exact.push_back(p.id);
+        if (!exact.empty())
+            best = {e, exact};
+    }
+    return best;
+}
+
+int WordsReader::piece() {
+    skip();
+    const std::size_t start = at_;
+    for (const auto& p : scheme().pieces)
+        offer(p.name);
+    if (auto m = longestName(); m.end > 0) {
+        at_ = m.end;
+        return m.ids.front();
+    }
+    // By its kind, or by the beginning of its name, longest first.
+    std::size_t e = at_;
+    std::vector<std::size_t> stops;
+    while (e < text_.size() && stops.size() < 5) {
+        while (e < text_.size() && blank(text_[e]))
+            ++e;
+        if (e < text_.size() && ends(text_[e]))
+            break;
+        while (e < text_.size() && !ends(text_[e]))
+            ++e;
+        stops.push_back(e);
+    }
+    for (auto it = stops.rbegin(); it != stops.rend(); ++it) {
+        const auto slice = text_.substr(start, *it - start);
+        const auto said = plainWord(slice);
+        if (said.empty())
+            continue;
+        const auto kindNamed = job_.library.kit->byWord(slice);
+        std::vector<int> meant;
+        std::vector<std::string> names;
+        for (const auto& p : scheme().pieces) {
+            if (p.kind == kindNamed || plainWord(p.name).starts_with(said + " ")) {
+                meant.push_back(p.id);
+                names.push_back(p.name);
+            }
+        }
+        if (meant.size() == 1) {
+            at_ = *it;
+            return meant.front();
+        }
+        if (meant.size() > 1)
+            fail(start, slice.size(), fmt::format("“{}” could be {}", slice, listed(names, "or")), "say which");
+    }
+    return 0;
+}
+
+KindPtr WordsReader::kind() {
+    skip();
+    for (const auto& k : job_.library.kit->kinds())
+        offer(foldCase(k->name));
+    std::size_t e = at_;
+    KindPtr best;
+    std::size_t end = at_;
+    for (int words = 0; words < 6 && e < text_.size(); ++words) {
+        while (e < text_.size() && blank(text_[e]))
+            ++e;
+        if (e < text_.size() && ends(text_[e]))
+            break;
+        while (e < text_.size() && !ends(text_[e]))
+            ++e;
+        if (auto k = job_.library.kit->byWord(text_.substr(at_, e - at_))) {
+            best = k;
+            end = e;
+        }
+    }
+    at_ = end;
+    return best;
+}
+
+Target WordsReader::corner() {
+    Target t;
+    t.is = Target::Is::corner;
+    skip();
+    const std::size_t start = at_;
+    const auto first = word();
+    std::string a = first;
+    std::string b;
+    const int walls = static_cast<int>(job_.room->walls.size());
+    if (first.size() == 2) {
+        a = first.substr(0, 1);
+        b = first.substr(1);
+    } else {
+        take({"and"});
+        b = word();
+    }
+    const auto i = wallIndex(a);
+    const auto k = wallIndex(b);
+    if (!i || !k || *i >= walls || *k >= walls)
+        fail(start, std::max<std::size_t>(at_ - start, 1), "a corner is named by its two walls", "say it like: corner AB");
+    if ((*i + 1) % walls == *k)
+        t.index = *k;
+    else if ((*k + 1) % walls == *i) {
+        t.index = *i;
+        t.alongNext = true;
+    } else {
+        fail(start, at_ - start, fmt::format("walls {} and {} don't meet", wallName(*i), wallName(*k)), "name two walls that share a corner");
+    }
+    return t;
+}
+
+Target WordsReader::target(bool pieces) {
+    article();
+    skip();
+    const std::size_t start = at_;
+    const Room& room = *job_.room;
+    const int walls = static_cast<int>(room.walls.size());
+    Target t;
+    // A piece's name comes first: it may begin with any word.
+    if (pieces) {
+        if (auto m = longestName(); m.end > 0) {
+            for (const auto& p : scheme().pieces)
+                offer(p.name);
+            at_ = m.end;
+            take({"'s edge", "edge"});
+            t.is = Target::Is::piece;
+            t.piece = m.ids.front();
+            return t;
+        }
+    }
+    for (const auto& w : room.walls)
+        offer("wall " + w.name);
+    for (const auto& o : room.openings)
+        offer(o.name());
+    if (take({"wall"})) {
+        const std::size_t letter = at_;
+        const auto w = word();
+        const auto i = wallIndex(w);
+        if (!i || *i >= walls)
+            fail(letter + (w.empty() ? 0 : 1), std::max<std::size_t>(w.size(), 1), w.empty() ? std::string("which wall?") : fmt::format("there is no wall {}", w),
+                 walls > 0 ? fmt::format("the room has walls A to {}", wallName(walls - 1)) : "the room has no walls yet");
+        t.is = Target::Is::wall;
+        t.index = *i;
+        return t;
+    }
+    if (take({"corner"}))
+        return corner();
+    const auto numbered = [&](OpeningKind kind, Target::Is is, const char* what) {
+        std::vector<int> numbers;
+        for (const auto& o : room.openings)
+            if (o.kind == kind)
+                numbers.push_back(o.number);
+        t.is = is;
+        skip();
+        int n = 0;
+        const auto w = ahead();
+        const auto [end, error] = std::from_chars(w.data(), w.data() + w.size(), n);
+        if (!w.empty() && error == std::errc() && end == w.data() + w.size())
+            word();
+        else if (numbers.size() == 1)
+            n = 1;
+        else if (!numbers.empty())
+            fail(start, at_ - start, fmt::format("which {}? there are {}", what, numbers.size()), fmt::format("say {} 1 to {}", what, numbers.size()));
+        if (std::find(numbers.begin(), numbers.end(), n) == numbers.end())
+            fail(start, at_ - start, numbers.empty() ? fmt::format("the room has no {}", what) : fmt::format("there is no {} {}", what, n),
+                 numbers.empty() ? "add it to the tape notes" : fmt::format("there {} {}", numbers.size() == 1 ? "is just" : "are", numbers.size()));
+        t.index = n;
+    };
+    if (take({"window"})) {
+        numbered(OpeningKind::window, Target::Is::window, "window");
+        return t;
+    }
+    if (take({"door"})) {
+        numbered(OpeningKind::door, Target::Is::door, "door");
+        return t;
+    }
+    if (take({"opening", "archway"})) {
+        numbered(OpeningKind::opening, Target::Is::opening, "opening");
+        return t;
+    }
+    if (!room.chimneys.empty() && take({"chimney breast", "chimney"})) {
+        t.is = Target::Is::chimney;
+        t.index = 1;
+        const auto w = ahead();
+        if (w.size() == 1 && w[0] >= '1' && w[0] <= '9' && w[0] - '0' <= static_cast<int>(room.chimneys.size()))
+            t.index = word()[0] - '0';
+        return t;
+    }
+    if (take({"room", "middle of the room"})) {
+        t.is = Target::Is::room;
+        return t;
+    }
+    if (pieces) {
+        if (const int id = piece()) {
+            take({"edge"});
+            t.is = Target::Is::piece;
+            t.piece = id;
+            return t;
+        }
+    }
+    if (done())
+        failAhead("what it refers to is missing here", "name a wall, an opening or a piece");
+    failAhead(fmt::format("I don't know “{}”", ahead()));
+}
+
+void WordsReader::fail(std::size_t at, std::size_t bytes, std::string what, std::string remedy) const {
+    Problem p{std::move(what), std::move(remedy)};
+    at = std::min(at, text_.size());
+    p.column = static_cast<int>(characterCount(text_.substr(0, at))) + 1;
+    p.width = static_cast<int>(characterCount(text_.substr(at, bytes)));
+    throw LineFault{p};
+}
+
+void WordsReader::failAhead(std::string what, std::string remedy) {
+    skip();
+    const auto w = ahead();
+    if (remedy.empty()) {
+        std::vector<std::string> known = offered(at_);
+        std::optional<std::string> near;
+        // Compare with as many words as each candidate has.
+        int best = 1000;
+        for (const auto& k : known) {
+            const auto count = std::count(k.begin(), k.end(), ' ');
+            std::size_t e = at_;
+            for (std::ptrdiff_t i = 0; i <= count && e < text_.size(); ++i) {
+                while (e < text_.size() && blank(text_[e]))
+                    ++e;
+                while (e < text_.size() && !ends(text_[e]))
+                    ++e;
+            }
+            const auto said = foldCase(text_.substr(at_, e - at_));
+            const int d = editDistance(said, foldCase(k));
+            if (d < best && d <= static_cast<int>(k.size()) / 3) {
+                best = d;
+                near = k;
+            }
+        }
+        remedy = near ? fmt::format("did you mean “{}”?", *near) : "see the words it knows with the completion list";
+    }
+    fail(at_, std::max<std::size_t>(w.size(), 1), std::move(what), std::move(remedy));
+}
+
+} // namespace mezzet

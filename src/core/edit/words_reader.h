@@ -1,0 +1,93 @@
+#pragma once
+
+#include "edit/edit.h"
+
+#include <initializer_list>
+#include <map>
+#include <string>
+#include <string_view>
+#include <vector>
+
+namespace mezzet {
+
+/// A fault in a line; lives only between the readers of this folder and readLine.
+struct LineFault {
+    Problem problem;
+};
+
+/// Reads a line word by word, keeping what it could have taken at each place, for completion and for
+/// pointing at the word it couldn't take.
+class WordsReader {
+public:
+    WordsReader(std::string_view text, const Project& job) : text_(text), job_(job) {}
+
+    [[nodiscard]] const Project& job() const { return job_; }
+    [[nodiscard]] const Scheme& scheme() const { return job_.scheme(); }
+    [[nodiscard]] bool done();
+    /// Where the next word begins.
+    [[nodiscard]] std::size_t at() {
+        skip();
+        return at_;
+    }
+    void goTo(std::size_t at) { at_ = at; }
+    [[nodiscard]] std::string_view rest();
+
+    /// The word ahead, lower case; "" at the end or before a comma.
+    [[nodiscard]] std::string ahead();
+    std::string word();
+    bool comma();
+    /// Takes one of several words or phrases ("in front of"); the longest should come first.
+    bool take(std::initializer_list<std::string_view> phrases);
+    /// Takes "the", "a", "an", "my".
+    void article();
+
+    [[nodiscard]] bool lengthAhead();
+    Length length(std::string_view what);
+    double number(std::string_view what);
+    /// "84 x 36 x 34": one to three lengths, unless they begin a placement like "16 from".
+    std::vector<Length> sizes();
+    /// Text up to a comma or a word that begins a placement; or whatever stands in quotes.
+    std::string name();
+
+    /// A piece by name, by the beginning of its name, or by its kind when there is only one.
+    /// 0 when there is none; faults when several could be meant.
+    int piece();
+    KindPtr kind();
+    Target target(bool pieces = true);
+    /// Wall and corner names, as in "corner BC", "corner B C".
+    Target corner();
+
+    /// The candidates tried at a place, for completion.
+    void offer(std::string_view word);
+    [[nodiscard]] const std::vector<std::string>& offered(std::size_t at) const;
+
+    [[noreturn]] void fail(std::size_t at, std::size_t bytes, std::string what, std::string remedy) const;
+    /// Points at the word ahead and names the nearest thing it could have been.
+    [[noreturn]] void failAhead(std::string what, std::string remedy = {});
+
+private:
+    struct Match {
+        std::size_t end = 0;
+        std::vector<int> ids;
+    };
+    void skip();
+    [[nodiscard]] Match longestName();
+
+    std::string_view text_;
+    const Project& job_;
+    std::size_t at_ = 0;
+    std::map<std::size_t, std::vector<std::string>> offers_;
+};
+
+/// Words that begin a placement, at which a name ends.
+[[nodiscard]] bool beginsPlacement(std::string_view word);
+
+/// The ties said from here to the end of the line, and what else is said on the way.
+struct Placement {
+    std::vector<Tie> ties;
+    std::optional<Vec2> step; ///< "left 6", "6 toward wall A", on the floor
+    Heights heights;          ///< "seat 17", "top 20"
+};
+[[nodiscard]] Placement readPlacement(WordsReader&, const Piece& subject, const Scene&);
+
+} // namespace mezzet

@@ -1,0 +1,26 @@
+#pragma once
+
+#include "geometry/vec.h"
+
+#include <optional>
+#include <span>
+#include <vector>
+
+namespace mezzet {
+
+/// Area inside a simple outline, mm²; positive when its corners run clockwise as drawn.
+[[nodiscard]] double signedArea(std::span<const Vec2> corners);
+
+/// True when p is inside a simple outline, or on its edge.
+[[nodiscard]] bool insideOutline(std::span<const Vec2> corners, Vec2 p);
+
+/// The middle of an outline's area; of its corners when it has none.
+[[nodiscard]] Vec2 centroid(std::span<const Vec2> corners);
+
+/// Where two stretches cross or touch, if they do.
+[[nodiscard]] std::optional<Vec2> crossing(Segment, Segment);
+
+/// The first pair of edges of an outline, not neighbours, that cross or touch.
+[[nodiscard]] std::optional<std::pair<int, int>> selfCrossing(std::span<const Vec2> corners);
+
+} // namespace mezzet

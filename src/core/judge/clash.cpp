@@ -1,0 +1,145 @@
+// Two things in one place: clash, inside.
+#include "geometry/gap.h"
+#include "geometry/polygon.h"
+#include "judge/rule_code.h"
+
+#include <algorithm>
+#include <array>
+
+namespace mezzet {
+
+namespace {
+
+/// A chair drawn in under a table: its seat fits below the top, and its back stays out of it.
+bool tucksUnder(const Piece& chair, const Piece& table, const Gap& g, Length backStaysOut) {
+    const bool chairLike = chair.kind->role == Role::diningChair || chair.kind->role == Role::perch;
+    if (!chairLike || table.kind->clearBelow <= Length{})
+        return false;
+    const Length under = chair.heights.seat.value_or(chair.size.height);
+    if (under > table.kind->clearBelow)
+        return false;
+    return chair.kind->role == Role::perch || g.depth <= chair.size.depth - backStaysOut;
+}
+
+void judgeClash(const JudgeContext& c) {
+    const Length contact = c.rule.setting("contact");
+    const Length out = c.rule.setting("back stays out");
+    const auto& placed = c.scene.placed;
+    for (std::size_t i = 0; i < placed.size(); ++i) {
+        if (c.scene.piece(i).kind->flat())
+            continue;
+        for (std::size_t k = 0; k < i; ++k) {
+            if (c.scene.piece(k).kind->flat() || fartherThan(placed[i].shape, placed[k].shape, Length{}))
+                continue;
+            const Gap g = gapBetween(placed[i].shape, placed[k].shape);
+            if (g.depth <= contact || tucksUnder(c.scene.piece(i), c.scene.piece(k), g, out) || tucksUnder(c.scene.piece(k), c.scene.piece(i), g, out))
+                continue;
+            c.add(placed[i].id, pieceTarget(placed[k].id), Amount::of(g.depth), g.onFirst, g.onSecond).verdict = Verdict::clash;
+        }
+    }
+}
+
+struct Through {
+    double depth = 0;
+    Vec2 deepest;
+};
+
+/// How far a shape reaches past a wall's face, over the wall's own length. A wall that turns away at
+/// an outside corner does not count what lies beside it.
+Through pastWall(const Shape& s, const Wall& w) {
+    const Vec2 in = w.inward();
+    const double face = dot(w.start, in);
+    Through out;
+    if (-extent(s, -in) >= face)
+        return out;
+    const Vec2 along = w.along();
+    const double left = dot(w.start, along);
+    const double right = dot(w.end, along);
+    for (const Convex& c : s.all()) {
+        const Vec2 p = support(c, -in);
+        const double at = dot(p, along);
+        if (at > left && at < right) {
+            const double depth = face - dot(p, in);
+            if (depth > out.depth)
+                out = {depth, p};
+            continue;
+        }
+        // The part beside the wall's end does not count: look at the end's own line.
+        Shape part;
+        part.count = 1;
+        part.parts[0] = c;
+        const double gone = gapBetween(part, stretch({w.start, w.end})).depth.mm();
+        if (gone > out.depth)
+            out = {gone, at <= left ? w.start : w.end};
+    }
+    return out;
+}
+
+void judgeInside(const JudgeContext& c) {
+    const double contact = c.rule.setting("contact").mm();
+    const Room& room = *c.scene.room;
+    const auto corners = room.corners();
+    for (std::size_t i = 0; i < c.scene.placed.size(); ++i) {
+        const Placed& p = c.scene.placed[i];
+        const bool centreIn = !room.closed || insideOutline(corners, p.shape.centre);
+        int worstWall = -1;
+        Through worst;
+        for (std::size_t w = 0; w < room.walls.size(); ++w) {
+            const Wall& wall = room.walls[w];
+            const Shape face = stretch({wall.start, wall.end});
+            // A piece wholly outside is judged by the wall it lies nearest behind.
+            const bool meets = !fartherThan(p.shape, face, Length::millimetres(1)) && gapBetween(p.shape, face).depth.mm() > contact;
+            if (!meets && centreIn)
+                continue;
+            const Through t = pastWall(p.shape, wall);
+            if (t.depth <= contact)
+                continue;
+            if (centreIn) {
+                c.add(p.id, wallTarget(static_cast<int>(w)), Amount{Quantity::length, t.depth}, t.deepest, t.deepest + wall.inward() * t.depth).verdict = Verdict::clash;
+            } else if (const double far = norm(p.shape.centre - nearestOn({wall.start, wall.end}, p.shape.centre)); worstWall < 0 || far < worst.depth) {
+                worst = {far, t.deepest};
+                worstWall = static_cast<int>(w);
+            }
+        }
+        if (worstWall >= 0) {
+            const Wall& wall = room.walls[static_cast<std::size_t>(worstWall)];
+            const Vec2 in = wall.inward();
+            const double depth = dot(wall.start, in) + extent(p.shape, -in);
+            const Vec2 deepest = support(p.shape, -in);
+            c.add(p.id, wallTarget(worstWall), Amount{Quantity::length, depth}, deepest, deepest + in * depth).verdict = Verdict::clash;
+        }
+        for (const auto& chimney : room.chimneys) {
+            const Gap g = gapBetween(p.shape, solid(room, chimney));
+            if (g.depth.mm() <= contact || c.scene.piece(i).kind->flat())
+                continue;
+            Target t;
+            t.is = Target::Is::chimney;
+            t.index = chimney.number;
+            c.add(p.id, t, Amount::of(g.depth), g.onFirst, g.onSecond).verdict = Verdict::clash;
+        }
+    }
+}
+
+std::vector<Handle> apart(const Reading& r, double target, const Project& job, const Scene&) {
+    const double by = r.value.value - target;
+    std::vector<Handle> out;
+    auto away = moveAway(job, r.piece, r.other, by);
+    away.slope = -1;
+    out.push_back(away);
+    if (r.other.is == Target::Is::piece) {
+        auto other = moveAway(job, r.other.piece, pieceTarget(r.piece), by);
+        other.slope = -1;
+        out.push_back(other);
+    }
+    return out;
+}
+
+constexpr std::array<RuleCode, 2> codes{{{"clash", judgeClash, apart}, {"inside", judgeInside, apart}}};
+
+} // namespace
+
+std::span<const RuleCode> clashRules() {
+    return codes;
+}
+
+} // namespace mezzet

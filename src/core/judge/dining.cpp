@@ -1,0 +1,213 @@
+// Tables people sit in to: dining-to-wall, chair-pull-out.
+#include "geometry/gap.h"
+#include "geometry/lane.h"
+#include "judge/rule_code.h"
+
+#include <algorithm>
+#include <array>
+
+namespace mezzet {
+
+namespace {
+
+bool satInTo(const Piece& p) {
+    return p.kind->role == Role::diningTable || p.kind->role == Role::desk;
+}
+
+struct Stop {
+    Target what;
+    Vec2 at;
+    double ahead = 0; ///< mm along the lane
+};
+
+/// The first wall or chimney breast in a lane.
+void stopAtRoom(const Room& room, const Lane& lane, std::optional<Stop>& best) {
+    const auto offer = [&](Target t, const Shape& s) {
+        if (const auto p = firstInLane(lane, s)) {
+            const double ahead = dot(*p - lane.from, lane.along);
+            if (!best || ahead < best->ahead)
+                best = Stop{t, *p, ahead};
+        }
+    };
+    for (std::size_t i = 0; i < room.walls.size(); ++i)
+        if (dot(room.walls[i].inward(), lane.along) < 0)
+            offer(wallTarget(static_cast<int>(i)), stretch({room.walls[i].start, room.walls[i].end}));
+    for (const auto& c : room.chimneys) {
+        Target t;
+        t.is = Target::Is::chimney;
+        t.index = c.number;
+        offer(t, solid(room, c));
+    }
+}
+
+template <class Wanted> void stopAtPieces(const Scene& scene, const Lane& lane, Length look, std::optional<Stop>& best, Wanted wanted) {
+    for (std::size_t i = 0; i < scene.placed.size(); ++i) {
+        const Placed& p = scene.placed[i];
+        if (norm(p.shape.centre - lane.from) > p.shape.reach + look.mm() + lane.halfWidth.mm() || !wanted(i))
+            continue;
+        if (const auto at = firstInLane(lane, p.shape)) {
+            const double ahead = dot(*at - lane.from, lane.along);
+            if (!best || ahead < best->ahead)
+                best = Stop{pieceTarget(p.id), *at, ahead};
+        }
+    }
+}
+
+/// A chair drawn up to a table: looking at it, its front no farther from the edge than the setting.
+bool seatedAt(const Scene& scene, std::size_t chair, std::size_t table, Length atTable) {
+    const Pose& pose = scene.placed[chair].pose;
+    const Vec2 to = scene.placed[table].pose.at - pose.at;
+    if (dot(to, pose.front()) <= 0 || fartherThan(scene.placed[chair].shape, scene.placed[table].shape, atTable))
+        return false;
+    // The line through the chair's middle must meet the table.
+    const Shape front = stretch(frontEdge(scene.piece(chair), pose));
+    return gapBetween(front, scene.placed[table].shape).apart <= atTable &&
+           firstInLane({pose.at, pose.front(), Length::millimetres(1)}, scene.placed[table].shape).has_value();
+}
+
+struct EdgeLane {
+    Lane lane;
+    Length half; ///< of the edge
+};
+
+/// The lanes out from each side of a table that seats someone. A round or oval table has one from
+/// each chair, or from four quarters when no chair is there.
+std::vector<EdgeLane> sidesOf(const Scene& scene, std::size_t table, const Rule& rule) {
+    const Piece& t = scene.piece(table);
+    const Pose& pose = scene.placed[table].pose;
+    const Shape& shape = scene.placed[table].shape;
+    std::vector<EdgeLane> out;
+    const auto chairRule = rule.setting("place");
+    std::vector<std::size_t> chairs;
+    for (std::size_t i = 0; i < scene.placed.size(); ++i)
+        if (scene.piece(i).kind->role == Role::diningChair && seatedAt(scene, i, table, Length::inches(14)))
+            chairs.push_back(i);
+    if (t.footprint.form == FootprintForm::oval) {
+        const auto add = [&](Vec2 out1, Length half) {
+            const Vec2 edge = support(shape, out1);
+            out.push_back({{edge, out1, half}, half});
+        };
+        for (const auto c : chairs)
+            add(-scene.placed[c].pose.front(), scene.piece(c).size.width / 2);
+        if (chairs.empty())
+            for (const Vec2 d : {pose.front(), -pose.front(), pose.right(), -pose.right()})
+                add(d, chairRule / 2);
+        return out;
+    }
+    for (const Vec2 normal : {pose.front(), -pose.front(), pose.right(), -pose.right()}) {
+        const bool across = std::abs(dot(normal, pose.front())) > 0.5;
+        const Length length = across ? t.size.width : t.size.depth;
+        const bool seated = std::any_of(chairs.begin(), chairs.end(), [&](std::size_t c) { return dot(-scene.placed[c].pose.front(), normal) > 0.7; });
+        // With chairs drawn up, their sides count; without, every side long enough for one.
+        if (chairs.empty() ? length + quiet < chairRule : !seated)
+            continue;
+        const Vec2 edge = pose.at + normal * (extent(shape, normal) - dot(pose.at, normal));
+        out.push_back({{edge, normal, length / 2}, length / 2});
+    }
+    return out;
+}
+
+void judgeWall(const JudgeContext& c) {
+    const Length look = c.rule.setting("look");
+    for (std::size_t i = 0; i < c.scene.placed.size(); ++i) {
+        const Piece& table = c.scene.piece(i);
+        if (table.kind->role != Role::diningTable)
+            continue;
+        std::vector<std::pair<Stop, Vec2>> found;
+        for (const EdgeLane& side : sidesOf(c.scene, i, c.rule)) {
+            std::optional<Stop> stop;
+            stopAtRoom(*c.scene.room, side.lane, stop);
+            stopAtPieces(c.scene, side.lane, look, stop, [&](std::size_t k) {
+                const Piece& p = c.scene.piece(k);
+                return k != i && !p.kind->flat() && p.size.height > table.size.height + quiet && p.kind->role != Role::diningChair;
+            });
+            if (!stop || stop->ahead > look.mm())
+                continue;
+            // Seen where it is: level with the nearest point.
+            const Vec2 edge = stop->at - side.lane.along * stop->ahead;
+            const auto same = std::find_if(found.begin(), found.end(), [&](const auto& f) { return f.first.what == stop->what; });
+            if (same == found.end())
+                found.emplace_back(*stop, edge);
+            else if (stop->ahead < same->first.ahead)
+                *same = {*stop, edge};
+        }
+        for (const auto& [stop, edge] : found)
+            c.add(table.id, stop.what, Amount{Quantity::length, stop.ahead}, edge, stop.at);
+    }
+}
+
+void judgePullOut(const JudgeContext& c) {
+    const Length look = c.rule.setting("look");
+    const Length atTable = c.rule.setting("at table");
+    const Room& room = *c.scene.room;
+    for (std::size_t i = 0; i < c.scene.placed.size(); ++i) {
+        if (c.scene.piece(i).kind->role != Role::diningChair)
+            continue;
+        const Pose& pose = c.scene.placed[i].pose;
+        std::optional<std::size_t> table;
+        double nearest = 1e300;
+        for (std::size_t k = 0; k < c.scene.placed.size(); ++k) {
+            if (!satInTo(c.scene.piece(k)) || !seatedAt(c.scene, i, k, atTable))
+                continue;
+            const double d = norm(c.scene.placed[k].pose.at - pose.at);
+            if (d < nearest) {
+                nearest = d;
+                table = k;
+            }
+        }
+        if (!table)
+            continue;
+        // The table's edge on the chair's axis, on the chair's side: coming from behind the chair.
+        const Vec2 back = -pose.front();
+        const Lane axis{pose.at + back * 10000, pose.front(), Length::millimetres(0.5)};
+        const auto edge = firstInLane(axis, c.scene.placed[*table].shape);
+        if (!edge)
+            continue;
+        const Vec2 onAxis = pose.at + back * dot(*edge - pose.at, back);
+        const Lane lane{onAxis, back, c.scene.piece(i).size.width / 2};
+        std::optional<Stop> stop;
+        stopAtRoom(room, lane, stop);
+        stopAtPieces(c.scene, lane, look, stop, [&](std::size_t k) { return k != i && k != *table && !c.scene.piece(k).kind->flat(); });
+        for (const auto& o : room.openings) {
+            if (const auto swing = doorSwing(room, o)) {
+                if (const auto p = firstInLane(lane, *swing)) {
+                    const double ahead = dot(*p - lane.from, lane.along);
+                    Target t;
+                    t.is = Target::Is::door;
+                    t.index = o.number;
+                    if (!stop || ahead < stop->ahead)
+                        stop = Stop{t, *p, ahead};
+                }
+            }
+        }
+        if (!stop || stop->ahead > look.mm())
+            continue;
+        c.add(c.scene.placed[i].id, stop->what, Amount{Quantity::length, stop->ahead}, stop->at - back * stop->ahead, stop->at).also = c.scene.placed[*table].id;
+    }
+}
+
+std::vector<Handle> wallHandles(const Reading& r, double target, const Project& job, const Scene&) {
+    const double by = target - r.value.value;
+    std::vector<Handle> out{moveAway(job, r.piece, r.other, by)};
+    if (r.other.is == Target::Is::piece)
+        out.push_back(moveAway(job, r.other.piece, pieceTarget(r.piece), by));
+    return out;
+}
+
+std::vector<Handle> pullOutHandles(const Reading& r, double target, const Project& job, const Scene&) {
+    const double by = target - r.value.value;
+    std::vector<Handle> out{moveAway(job, r.also, r.other, by)};
+    if (r.other.is == Target::Is::piece)
+        out.push_back(moveAway(job, r.other.piece, pieceTarget(r.piece), by));
+    return out;
+}
+
+constexpr std::array<RuleCode, 2> codes{{{"dining-to-wall", judgeWall, wallHandles}, {"chair-pull-out", judgePullOut, pullOutHandles}}};
+
+} // namespace
+
+std::span<const RuleCode> diningRules() {
+    return codes;
+}
+
+} // namespace mezzet

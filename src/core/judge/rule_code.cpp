@@ -1,0 +1,120 @@
+#include "judge/rule_code.h"
+
+#include <fmt/format.h>
+
+#include <array>
+#include <cmath>
+
+namespace mezzet {
+
+Reading& JudgeContext::add(int piece, Target other, Amount value, Vec2 a, Vec2 b) const {
+    Reading r;
+    r.rule = &rule;
+    r.piece = piece;
+    r.other = other;
+    r.value = value;
+    r.band = band;
+    r.at = {a, b};
+    const double spare = value.quantity == Quantity::length ? 0.005 : 1e-6;
+    if (band.low && value.value < *band.low - spare)
+        r.verdict = Verdict::tight;
+    else if (band.high && value.value > *band.high + spare)
+        r.verdict = Verdict::loose;
+    out.push_back(r);
+    return out.back();
+}
+
+const RuleCode* codeOf(std::string_view id) {
+    for (const auto subject : {seatingRules(), diningRules(), doorRules(), clashRules()})
+        for (const RuleCode& c : subject)
+            if (c.id == id)
+                return &c;
+    return nullptr;
+}
+
+std::vector<Reading> judge(const Scene& scene, const RuleBook& book, const Judgement& judgement) {
+    std::vector<Reading> out;
+    out.reserve(scene.placed.size() * 2);
+    for (const Rule& rule : book.rules)
+        if (const auto* code = codeOf(rule.id))
+            code->judge({scene, rule, judgement.bandOf(rule), out});
+    return out;
+}
+
+Target pieceTarget(int id) {
+    Target t;
+    t.is = Target::Is::piece;
+    t.piece = id;
+    return t;
+}
+
+Target wallTarget(int index) {
+    Target t;
+    t.is = Target::Is::wall;
+    t.index = index;
+    return t;
+}
+
+namespace {
+
+std::string gapWords(double mm, const Project& job) {
+    return writeGap(Length::millimetres(mm), job.notation);
+}
+
+/// A name as the line can read it back.
+std::string nameOf(const Project& job, int id) {
+    return job.scheme().byId(id)->name;
+}
+
+} // namespace
+
+Handle moveAway(const Project& job, int id, const Target& other, double by) {
+    return {[&job, id, other](double x) {
+                return fmt::format("move {} {} {} {}", nameOf(job, id), gapWords(std::abs(x), job), x < 0 ? "toward" : "away from", words(other, job.wording()));
+            },
+            by, 1};
+}
+
+std::vector<Handle> retape(const Project& job, int id, int other, double by) {
+    std::vector<Handle> out;
+    for (const auto& [a, b] : {std::pair{id, other}, std::pair{other, id}}) {
+        const Piece& p = *job.scheme().byId(a);
+        for (const Tie& t : p.ties) {
+            if (t.kind != Tie::Kind::fromPiece || t.of != pieceTarget(b))
+                continue;
+            out.push_back({[&job, t, a = a](double x) {
+                               Tie next = t;
+                               next.distance = Length::millimetres(x);
+                               return fmt::format("{} {}", nameOf(job, a), words(next, job.wording()));
+                           },
+                           t.distance.mm() + by, 1});
+        }
+    }
+    return out;
+}
+
+Handle resize(const Project& job, int id, SizeFigure figure, double start, double slope) {
+    return {[&job, id, figure](double x) {
+                const Piece& p = *job.scheme().byId(id);
+                Size s = p.size;
+                const Length l = Length::millimetres(x);
+                const bool round = p.footprint.form == FootprintForm::oval && abs(s.width - s.depth) <= quiet;
+                switch (figure) {
+                case SizeFigure::width:
+                    s.width = l;
+                    if (round)
+                        s.depth = l;
+                    break;
+                case SizeFigure::depth:
+                    s.depth = l;
+                    break;
+                case SizeFigure::height:
+                    s.height = l;
+                    break;
+                }
+                return fmt::format("size {} {}", p.name, words(s, job.notation));
+            },
+            start, slope};
+}
+
+} // namespace mezzet

@@ -1,0 +1,59 @@
+#pragma once
+
+#include "judge/reading.h"
+
+#include <functional>
+#include <span>
+
+namespace mezzet {
+
+/// What a rule's code is given.
+struct JudgeContext {
+    const Scene& scene;
+    const Rule& rule;
+    const Band band;
+    std::vector<Reading>& out;
+
+    /// Adds a reading; its verdict is the band's, with half of 0.01 mm (or a millionth) to spare.
+    Reading& add(int piece, Target other, Amount value, Vec2 a, Vec2 b) const;
+};
+
+/// One line that could bring a reading to another value, with a number in it to be found.
+struct Handle {
+    std::function<std::string(double)> line; ///< of the number: mm, or the ratio
+    double start = 0;                        ///< the number that should do it, if all goes straight
+    double slope = 1;                        ///< how the value is expected to change with the number
+};
+
+/// The code of one rule.
+struct RuleCode {
+    std::string_view id;
+    /// Measures it over a scene.
+    void (*judge)(const JudgeContext&);
+    /// What could bring a reading to the value `target`, likeliest first.
+    std::vector<Handle> (*handles)(const Reading&, double target, const Project&, const Scene&);
+};
+
+/// The rules by subject; a new subject is one more file and a line in rule_code.cpp.
+[[nodiscard]] std::span<const RuleCode> seatingRules();
+[[nodiscard]] std::span<const RuleCode> diningRules();
+[[nodiscard]] std::span<const RuleCode> doorRules();
+[[nodiscard]] std::span<const RuleCode> clashRules();
+
+[[nodiscard]] const RuleCode* codeOf(std::string_view id);
+
+// ---- shared by the rules ----
+
+[[nodiscard]] Target pieceTarget(int id);
+[[nodiscard]] Target wallTarget(int index);
+
+/// "move NAME 6" away from OTHER", growing or shrinking the gap by target - value.
+[[nodiscard]] Handle moveAway(const Project&, int id, const Target& other, double by);
+/// "NAME 16" from OTHER" for the tie behind a gap between two pieces, whichever has it; empty when
+/// neither is tied to the other.
+[[nodiscard]] std::vector<Handle> retape(const Project&, int id, int other, double by);
+/// "size NAME 48 x 26 x 17" with one figure open.
+enum class SizeFigure { width, depth, height };
+[[nodiscard]] Handle resize(const Project&, int id, SizeFigure, double start, double slope);
+
+} // namespace mezzet

@@ -1,0 +1,145 @@
+// Seats and the low tables before them: seat-to-table, table-level, table-to-sofa.
+#include "geometry/gap.h"
+#include "judge/rule_code.h"
+
+#include <algorithm>
+#include <array>
+
+namespace mezzet {
+
+namespace {
+
+bool isLounge(const Piece& p) {
+    return p.kind->role == Role::sofa || p.kind->role == Role::armchair;
+}
+
+struct FacedTable {
+    std::size_t seat = 0;  ///< index in the scene
+    std::size_t table = 0;
+    Gap gap;               ///< from the seat's front edge to the table
+};
+
+/// The low table a seat faces: the nearest one within reach whose middle lies before its front edge
+/// and no farther round than the rule's angle.
+std::optional<FacedTable> tableBefore(const Scene& scene, std::size_t seat, const Rule& reachRule) {
+    const Piece& s = scene.piece(seat);
+    const Pose& pose = scene.placed[seat].pose;
+    const auto edge = frontEdge(s, pose);
+    const Shape front = stretch(edge);
+    const Vec2 middle = (edge.from + edge.to) / 2;
+    const double aside = std::cos(Angle::degrees(reachRule.number("facing degrees")).inRadians());
+    const Length reach = reachRule.setting("reach");
+    std::optional<FacedTable> best;
+    for (std::size_t i = 0; i < scene.placed.size(); ++i) {
+        if (scene.piece(i).kind->role != Role::lowTable || fartherThan(front, scene.placed[i].shape, reach))
+            continue;
+        const Vec2 to = scene.placed[i].pose.at - middle;
+        if (dot(to, pose.front()) <= 0 || dot(unit(scene.placed[i].pose.at - pose.at), pose.front()) < aside)
+            continue;
+        const Gap g = gapBetween(front, scene.placed[i].shape);
+        if (g.apart > reach || (best && g.clear() >= best->gap.clear()))
+            continue;
+        best = FacedTable{seat, i, g};
+    }
+    return best;
+}
+
+/// The table's own reach rule serves all three.
+const Rule& reachRule(const JudgeContext& c) {
+    return c.rule;
+}
+
+void judgeGap(const JudgeContext& c) {
+    for (std::size_t i = 0; i < c.scene.placed.size(); ++i) {
+        if (!isLounge(c.scene.piece(i)))
+            continue;
+        if (const auto t = tableBefore(c.scene, i, reachRule(c)))
+            c.add(c.scene.placed[t->table].id, pieceTarget(c.scene.placed[i].id), Amount::of(t->gap.clear()), t->gap.onFirst, t->gap.onSecond);
+    }
+}
+
+/// The longest seat before each low table.
+template <class Each> void mainSeats(const JudgeContext& c, Each each) {
+    for (std::size_t t = 0; t < c.scene.placed.size(); ++t) {
+        if (c.scene.piece(t).kind->role != Role::lowTable)
+            continue;
+        std::optional<FacedTable> longest;
+        for (std::size_t s = 0; s < c.scene.placed.size(); ++s) {
+            if (!isLounge(c.scene.piece(s)))
+                continue;
+            const auto faced = tableBefore(c.scene, s, reachRule(c));
+            if (faced && faced->table == t && (!longest || c.scene.piece(s).size.width > c.scene.piece(longest->seat).size.width))
+                longest = faced;
+        }
+        if (longest)
+            each(*longest);
+    }
+}
+
+void judgeLevel(const JudgeContext& c) {
+    mainSeats(c, [&](const FacedTable& f) {
+        const Piece& seat = c.scene.piece(f.seat);
+        const Piece& table = c.scene.piece(f.table);
+        if (seat.heights.seat)
+            c.add(table.id, pieceTarget(seat.id), Amount::of(table.top() - *seat.heights.seat), f.gap.onFirst, f.gap.onSecond);
+    });
+}
+
+void judgeLength(const JudgeContext& c) {
+    mainSeats(c, [&](const FacedTable& f) {
+        const Piece& seat = c.scene.piece(f.seat);
+        const Piece& table = c.scene.piece(f.table);
+        if (seat.kind->role != Role::sofa)
+            return;
+        const bool wide = table.size.width >= table.size.depth;
+        const Length length = wide ? table.size.width : table.size.depth;
+        const Pose& pose = c.scene.placed[f.table].pose;
+        const Vec2 half = (wide ? pose.right() : pose.front()) * (length.mm() / 2);
+        c.add(table.id, pieceTarget(seat.id), Amount::ratio(length / seat.size.width), pose.at - half, pose.at + half);
+    });
+}
+
+std::vector<Handle> gapHandles(const Reading& r, double target, const Project& job, const Scene&) {
+    const double by = target - r.value.value;
+    const int seat = r.other.piece;
+    auto out = retape(job, r.piece, seat, by);
+    if (out.empty()) {
+        Tie t;
+        t.kind = Tie::Kind::fromPiece;
+        t.of = r.other;
+        out.push_back({[&job, t, id = r.piece](double x) {
+                           Tie next = t;
+                           next.distance = Length::millimetres(x);
+                           return job.scheme().byId(id)->name + " " + words(next, job.wording());
+                       },
+                       target, 1});
+    }
+    out.push_back(moveAway(job, r.piece, r.other, by));
+    out.push_back(moveAway(job, seat, pieceTarget(r.piece), by));
+    return out;
+}
+
+std::vector<Handle> levelHandles(const Reading& r, double target, const Project& job, const Scene&) {
+    const Piece& table = *job.scheme().byId(r.piece);
+    const double by = target - r.value.value;
+    return {resize(job, r.piece, SizeFigure::height, table.size.height.mm() + by, 1)};
+}
+
+std::vector<Handle> lengthHandles(const Reading& r, double target, const Project& job, const Scene&) {
+    const Piece& table = *job.scheme().byId(r.piece);
+    const Piece& sofa = *job.scheme().byId(r.other.piece);
+    const bool wide = table.size.width >= table.size.depth;
+    const double sofaLength = sofa.size.width.mm();
+    return {resize(job, r.piece, wide ? SizeFigure::width : SizeFigure::depth, target * sofaLength, 1 / sofaLength)};
+}
+
+constexpr std::array<RuleCode, 3> codes{
+    {{"seat-to-table", judgeGap, gapHandles}, {"table-level", judgeLevel, levelHandles}, {"table-to-sofa", judgeLength, lengthHandles}}};
+
+} // namespace
+
+std::span<const RuleCode> seatingRules() {
+    return codes;
+}
+
+} // namespace mezzet

@@ -1,0 +1,134 @@
+#pragma once
+
+#include "geometry/shape.h"
+#include "measure/result.h"
+
+#include <filesystem>
+#include <memory>
+#include <optional>
+#include <string>
+#include <string_view>
+#include <vector>
+
+namespace mezzet {
+
+/// What a kind of piece is drawn and listed as.
+enum class Family { seat, table, storage, sleep, rug, light, plant, screen };
+
+/// What a kind is to the rules.
+enum class Role {
+    none,
+    sofa,        ///< an upholstered seat for two or more
+    armchair,    ///< an upholstered seat for one
+    perch,       ///< an ottoman, pouf or stool: a seat without a back
+    lowTable,    ///< stands before a sofa
+    sideTable,   ///< stands beside a seat
+    diningTable, ///< people sit in to it
+    desk,        ///< one person sits in to it
+    diningChair, ///< is drawn in under a dining table or a desk
+    bed,
+    storage,
+    rug,
+    lamp,
+    plant,
+    screen
+};
+
+struct Size {
+    Length width;  ///< left to right as you face it
+    Length depth;  ///< front to back
+    Length height; ///< floor to its highest point; a rug's pile and pad
+
+    bool operator==(const Size&) const = default;
+};
+
+/// The heights that matter besides the highest point; empty where a kind has none.
+struct Heights {
+    std::optional<Length> seat; ///< floor to the top of the cushion
+    std::optional<Length> arm;
+    std::optional<Length> back;
+    std::optional<Length> top;  ///< of the surface things stand on
+
+    bool operator==(const Heights&) const = default;
+};
+
+enum class FootprintForm { rectangle, oval, ell };
+
+/// The outline seen from above; its size is the piece's.
+struct Footprint {
+    FootprintForm form = FootprintForm::rectangle;
+    Length corner;          ///< radius of rounded corners
+    Length bodyDepth;       ///< ell: depth of the part along the back
+    Length armWidth;        ///< ell: width of the part that reaches forward
+    bool armOnRight = true; ///< ell: as you face it
+
+    bool operator==(const Footprint&) const = default;
+};
+
+/// Clear floor a kind needs in use, beyond each edge.
+struct UseRoom {
+    Length front;
+    Length back;
+    Length left;
+    Length right;
+};
+
+/// A generic kind of piece, never a maker's product.
+struct Kind {
+    std::string id;
+    std::string name;
+    Family family = Family::storage;
+    Role role = Role::none;
+    std::vector<std::string> also; ///< other words people use for it
+    Size size;                     ///< as it usually comes
+    Heights heights;
+    Footprint footprint;
+    UseRoom use;
+    Length clearBelow;   ///< floor to the underside of a table's top, where chairs tuck in
+    std::string caution; ///< said when it is placed; empty for most
+    std::string draw;    ///< how it is drawn from above: "cushions", "top", "pillows" …
+
+    /// Flat on the floor: walked over, and stood on by other pieces.
+    [[nodiscard]] bool flat() const { return family == Family::rug; }
+    /// People sit on it.
+    [[nodiscard]] bool isSeat() const { return family == Family::seat; }
+};
+
+using KindPtr = std::shared_ptr<const Kind>;
+
+/// The footprint of a piece of this form and size, about its own centre.
+[[nodiscard]] Shape footprintShape(const Footprint&, const Size&);
+
+[[nodiscard]] std::string_view familyName(Family);
+[[nodiscard]] std::string_view roleName(Role);
+
+/// All kinds known.
+class Kit {
+public:
+    /// Problem when two kinds share an id or a word.
+    [[nodiscard]] static Result<Kit> of(std::vector<Kind> kinds);
+
+    [[nodiscard]] const std::vector<KindPtr>& kinds() const { return kinds_; }
+    [[nodiscard]] KindPtr byId(std::string_view id) const;
+    /// By name or any other word for it, in any case, plural or not.
+    [[nodiscard]] KindPtr byWord(std::string_view word) const;
+    /// Those with a word that begins like, or holds, what was typed; best first.
+    [[nodiscard]] std::vector<KindPtr> matching(std::string_view typed) const;
+
+private:
+    std::vector<KindPtr> kinds_;
+};
+
+using KitPtr = std::shared_ptr<const Kit>;
+
+/// Reads one kit file; docs/kit.md tells its form. The Problem names file, entry and reason.
+[[nodiscard]] Result<std::vector<Kind>> readKitFile(const std::filesystem::path&);
+[[nodiscard]] Result<std::vector<Kind>> readKit(std::string_view json, std::string_view file);
+
+/// Reads every *.json file of a folder as one kit, in order of file name.
+[[nodiscard]] Result<KitPtr> loadKit(const std::filesystem::path& folder);
+
+/// Lower case, without plural endings and punctuation: how names are compared.
+[[nodiscard]] std::string plainWord(std::string_view);
+
+} // namespace mezzet

@@ -1,0 +1,124 @@
+#include "kit/kind.h"
+#include "measure/text.h"
+
+#include <fmt/format.h>
+
+#include <algorithm>
+#include <map>
+
+namespace mezzet {
+
+Shape footprintShape(const Footprint& f, const Size& s) {
+    switch (f.form) {
+    case FootprintForm::oval:
+        return oval(s.width, s.depth);
+    case FootprintForm::ell:
+        return ell(s.width, s.depth, f.bodyDepth, f.armWidth, f.armOnRight, f.corner);
+    case FootprintForm::rectangle:
+        break;
+    }
+    return rectangle(s.width, s.depth, f.corner);
+}
+
+std::string_view familyName(Family f) {
+    constexpr std::string_view names[] = {"seat", "table", "storage", "sleep", "rug", "light", "plant", "screen"};
+    return names[static_cast<std::size_t>(f)];
+}
+
+std::string_view roleName(Role r) {
+    constexpr std::string_view names[] = {"none", "sofa", "armchair", "perch", "low-table", "side-table", "dining-table", "desk",
+                                          "dining-chair", "bed", "storage", "rug", "lamp", "plant", "screen"};
+    return names[static_cast<std::size_t>(r)];
+}
+
+std::string plainWord(std::string_view s) {
+    std::string out;
+    std::string word;
+    const auto flush = [&] {
+        if (word.empty())
+            return;
+        if (word.size() > 4 && (word.ends_with("shes") || word.ends_with("ches") || word.ends_with("xes")))
+            word.resize(word.size() - 2);
+        else if (word.size() > 3 && word.ends_with("s") && !word.ends_with("ss") && !word.ends_with("us"))
+            word.pop_back();
+        if (!out.empty())
+            out += ' ';
+        out += word;
+        word.clear();
+    };
+    for (const char c : foldCase(s)) {
+        if (c == ' ' || c == ',' || c == '.' || c == '-' || c == '_' || c == '\t' || c == ';')
+            flush();
+        else if (c != '\'' && c != '"')
+            word += c;
+    }
+    flush();
+    return out;
+}
+
+Result<Kit> Kit::of(std::vector<Kind> kinds) {
+    std::map<std::string, std::string> words;
+    Kit kit;
+    for (auto& k : kinds) {
+        if (kit.byId(k.id))
+            return Problem{fmt::format("the kind “{}” is there twice", k.id), "give each its own id"};
+        auto all = k.also;
+        all.push_back(k.name);
+        for (const auto& w : all) {
+            const auto [it, fresh] = words.emplace(plainWord(w), k.id);
+            if (!fresh && it->second != k.id)
+                return Problem{fmt::format("the word “{}” means both “{}” and “{}”", w, it->second, k.id), "take it from one of them"};
+        }
+        kit.kinds_.push_back(std::make_shared<const Kind>(std::move(k)));
+    }
+    return kit;
+}
+
+KindPtr Kit::byId(std::string_view id) const {
+    for (const auto& k : kinds_)
+        if (k->id == id)
+            return k;
+    return {};
+}
+
+KindPtr Kit::byWord(std::string_view word) const {
+    const auto w = plainWord(word);
+    for (const auto& k : kinds_) {
+        if (plainWord(k->name) == w)
+            return k;
+        for (const auto& a : k->also)
+            if (plainWord(a) == w)
+                return k;
+    }
+    return {};
+}
+
+std::vector<KindPtr> Kit::matching(std::string_view typed) const {
+    const auto w = plainWord(typed);
+    std::vector<std::pair<int, KindPtr>> found;
+    for (const auto& k : kinds_) {
+        auto all = k->also;
+        all.insert(all.begin(), k->name);
+        int best = 9;
+        for (std::size_t i = 0; i < all.size(); ++i) {
+            const auto a = plainWord(all[i]);
+            const int later = i == 0 ? 0 : 1;
+            if (a == w)
+                best = std::min(best, later);
+            else if (a.starts_with(w))
+                best = std::min(best, 2 + later);
+            else if (a.find(' ' + w) != std::string::npos)
+                best = std::min(best, 4 + later);
+        }
+        if (best < 9)
+            found.emplace_back(best, k);
+    }
+    std::stable_sort(found.begin(), found.end(), [](const auto& a, const auto& b) { return a.first < b.first; });
+    std::vector<KindPtr> out;
+    out.reserve(found.size());
+    for (auto& f : found)
+        out.push_back(std::move(f.second));
+    return out;
+}
+
+} // namespace mezzet

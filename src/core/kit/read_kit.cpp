@@ -1,0 +1,252 @@
+#include "kit/kind.h"
+#include "measure/text.h"
+
+#include <fmt/format.h>
+#include <nlohmann/json.hpp>
+
+#include <algorithm>
+#include <set>
+#include <array>
+
+namespace mezzet {
+
+namespace {
+
+using json = nlohmann::json;
+
+constexpr std::size_t mostBytes = 4 * 1024 * 1024;
+constexpr std::size_t mostKinds = 2000;
+
+struct Fault {
+    std::string what;
+    std::string remedy;
+};
+
+/// One entry of a kit file, read field by field; an unknown field is a mistake worth saying.
+class Entry {
+public:
+    Entry(const json& j, double unit) : json_(j), unit_(unit) {}
+
+    std::string text(const char* key, bool needed) {
+        seen_.insert(key);
+        if (!json_.contains(key)) {
+            if (needed)
+                throw Fault{fmt::format("it has no “{}”", key), "add it"};
+            return {};
+        }
+        const auto& v = json_.at(key);
+        if (!v.is_string() || (needed && v.get<std::string>().empty()))
+            throw Fault{fmt::format("“{}” is not a text", key), "put it in quotes"};
+        auto s = v.get<std::string>();
+        if (s.size() > 300)
+            throw Fault{fmt::format("“{}” is over 300 characters", key), "shorten it"};
+        return s;
+    }
+
+    Length length(const json& v, const std::string& what, bool positive) const {
+        if (!v.is_number())
+            throw Fault{fmt::format("{} is not a number", what), "write a bare number in the file's unit"};
+        const auto l = Length::millimetres(v.get<double>() * unit_);
+        if (!(l >= Length{}) || l > Length::metres(20) || (positive && l <= Length{}))
+            throw Fault{fmt::format("{} is {}", what, v.dump()), "sizes lie between nothing and 20 m"};
+        return l;
+    }
+
+    template <std::size_t N>
+    std::array<std::optional<Length>, N> lengths(const char* key, const std::array<const char*, N>& names) {
+        seen_.insert(key);
+        std::array<std::optional<Length>, N> out;
+        if (!json_.contains(key))
+            return out;
+        const auto& o = json_.at(key);
+        if (!o.is_object())
+            throw Fault{fmt::format("“{}” is not a group", key), "write it like {\"seat\": 18}"};
+        for (const auto& [name, v] : o.items()) {
+            const auto it = std::find(names.begin(), names.end(), name);
+            if (it == names.end())
+                throw Fault{fmt::format("“{}” has no “{}”", key, name), fmt::format("it may have {}", listed({names.begin(), names.end()}))};
+            out[static_cast<std::size_t>(it - names.begin())] = length(v, fmt::format("“{}”", name), false);
+        }
+        return out;
+    }
+
+    const json* group(const char* key) {
+        seen_.insert(key);
+        return json_.contains(key) ? &json_.at(key) : nullptr;
+    }
+
+    void finish() const {
+        for (const auto& item : json_.items())
+            if (seen_.count(item.key()) == 0)
+                throw Fault{fmt::format("it has a field “{}” that is not known", item.key()), "take it out, or see docs/kit.md"};
+    }
+
+private:
+    const json& json_;
+    double unit_;
+    std::set<std::string> seen_;
+};
+
+template <class E> E named(const std::string& word, std::string_view (*name)(E), int count, const char* what) {
+    std::vector<std::string> all;
+    for (int i = 0; i < count; ++i) {
+        if (name(static_cast<E>(i)) == word)
+            return static_cast<E>(i);
+        all.emplace_back(name(static_cast<E>(i)));
+    }
+    throw Fault{fmt::format("“{}” is no {}", word, what), fmt::format("use {}", listed(all, "or"))};
+}
+
+Footprint readFootprint(const json& o, const Entry& e, const Size& size) {
+    Footprint f;
+    if (!o.is_object() || !o.contains("form") || !o["form"].is_string())
+        throw Fault{"“shape” has no form", "write it like {\"form\": \"round\"}"};
+    const auto form = o["form"].get<std::string>();
+    if (form == "rectangle") {
+        f.form = FootprintForm::rectangle;
+    } else if (form == "round" || form == "oval") {
+        f.form = FootprintForm::oval;
+        if (form == "round" && abs(size.width - size.depth) > quiet)
+            throw Fault{"a round kind has a width and a depth that differ", "make them the same, or call it oval"};
+    } else if (form == "L") {
+        f.form = FootprintForm::ell;
+    } else {
+        throw Fault{fmt::format("“{}” is no shape", form), "use rectangle, round, oval or L"};
+    }
+    for (const auto& [key, v] : o.items()) {
+        if (key == "form")
+            continue;
+        if (key == "corner" && f.form != FootprintForm::oval)
+            f.corner = e.length(v, "“corner”", false);
+        else if (key == "body" && f.form == FootprintForm::ell)
+            f.bodyDepth = e.length(v, "“body”", true);
+        else if (key == "arm" && f.form == FootprintForm::ell)
+            f.armWidth = e.length(v, "“arm”", true);
+        else if (key == "armOn" && f.form == FootprintForm::ell && (v == "left" || v == "right"))
+            f.armOnRight = v == "right";
+        else
+            throw Fault{fmt::format("“shape” can't have “{}: {}” here", key, v.dump()), "see docs/kit.md"};
+    }
+    if (f.form == FootprintForm::ell &&
+        (f.bodyDepth <= Length{} || f.armWidth <= Length{} || f.bodyDepth >= size.depth || f.armWidth >= size.width))
+        throw Fault{"an L needs a “body” less than its depth and an “arm” less than its width", "add or correct them"};
+    return f;
+}
+
+Kind readKind(const json& j, double unit) {
+    if (!j.is_object())
+        throw Fault{"it is not an object", "each entry is {\"id\": …, \"name\": …, \"size\": […]}"};
+    Entry e(j, unit);
+    Kind k;
+    k.id = e.text("id", true);
+    k.name = e.text("name", true);
+    k.family = named<Family>(e.text("family", true), familyName, 8, "family");
+    const auto role = e.text("role", false);
+    k.role = role.empty() ? Role::none : named<Role>(role, roleName, 15, "role");
+    k.caution = e.text("caution", false);
+    k.draw = e.text("draw", false);
+    if (const auto* also = e.group("also")) {
+        if (!also->is_array())
+            throw Fault{"“also” is not a list", "write it like [\"couch\", \"settee\"]"};
+        for (const auto& w : *also) {
+            if (!w.is_string() || w.get<std::string>().empty())
+                throw Fault{"“also” holds something that is not a word", "put each word in quotes"};
+            k.also.push_back(w.get<std::string>());
+        }
+    }
+    const auto* size = e.group("size");
+    if (size == nullptr || !size->is_array() || size->size() != 3)
+        throw Fault{"it has no “size” of three numbers", "write width, depth and height like [84, 36, 34]"};
+    k.size = {e.length((*size)[0], "the width", true), e.length((*size)[1], "the depth", true), e.length((*size)[2], "the height", true)};
+    const auto h = e.lengths<4>("heights", {"seat", "arm", "back", "top"});
+    k.heights = {h[0], h[1], h[2], h[3]};
+    for (const auto& one : h)
+        if (one && *one > k.size.height + quiet)
+            throw Fault{"one of its heights is above its top", "correct the heights or the size"};
+    if (const auto* shape = e.group("shape"))
+        k.footprint = readFootprint(*shape, e, k.size);
+    const auto use = e.lengths<4>("use", {"front", "back", "left", "right"});
+    k.use = {use[0].value_or(Length{}), use[1].value_or(Length{}), use[2].value_or(Length{}), use[3].value_or(Length{})};
+    if (const auto* below = e.group("clearBelow"))
+        k.clearBelow = e.length(*below, "“clearBelow”", false);
+    e.finish();
+    return k;
+}
+
+} // namespace
+
+Result<std::vector<Kind>> readKit(std::string_view text, std::string_view file) {
+    const auto refuse = [&](std::string what, std::string remedy) {
+        Problem p{std::move(what), std::move(remedy)};
+        p.file = file;
+        return p;
+    };
+    json j;
+    try {
+        j = json::parse(text);
+    } catch (const json::parse_error& error) {
+        Problem p = refuse("this is not JSON from here on", "check the commas, quotes and brackets just before");
+        const auto upTo = text.substr(0, std::min(error.byte > 0 ? error.byte - 1 : 0, text.size()));
+        p.line = static_cast<int>(std::count(upTo.begin(), upTo.end(), '\n')) + 1;
+        const auto start = upTo.rfind('\n');
+        p.column = static_cast<int>(characterCount(start == std::string_view::npos ? upTo : upTo.substr(start + 1))) + 1;
+        return p;
+    }
+    if (!j.is_object() || j.value("format", json()) != "mezzet-kit 1")
+        return refuse("this is no kit file", "it begins with {\"format\": \"mezzet-kit 1\"");
+    const auto unit = j.value("unit", json("in"));
+    if (unit != "in" && unit != "mm")
+        return refuse(fmt::format("the unit {} is not known", unit.dump()), "use \"in\" or \"mm\"");
+    if (!j.contains("kinds") || !j["kinds"].is_array() || j["kinds"].size() > mostKinds)
+        return refuse("it has no list of “kinds”", fmt::format("at most {} kinds are read", mostKinds));
+    std::vector<Kind> kinds;
+    int entry = 0;
+    for (const auto& k : j["kinds"]) {
+        ++entry;
+        try {
+            kinds.push_back(readKind(k, unit == "in" ? 25.4 : 1.0));
+        } catch (const Fault& f) {
+            const auto id = k.is_object() && k.contains("id") && k["id"].is_string() ? fmt::format(" “{}”", k["id"].get<std::string>()) : "";
+            return refuse(fmt::format("entry {}{}: {}", entry, id, f.what), f.remedy);
+        }
+    }
+    return kinds;
+}
+
+Result<std::vector<Kind>> readKitFile(const std::filesystem::path& path) {
+    auto text = readTextFile(path, mostBytes);
+    if (!text)
+        return text.problem();
+    return readKit(*text, path.string());
+}
+
+Result<KitPtr> loadKit(const std::filesystem::path& folder) {
+    std::error_code error;
+    std::vector<std::filesystem::path> files;
+    for (const auto& f : std::filesystem::directory_iterator(folder, error))
+        if (f.path().extension() == ".json")
+            files.push_back(f.path());
+    if (files.empty()) {
+        Problem p{"there is no kit here", "the program's data folder holds kit/*.json; MEZZET_DATA can name it"};
+        p.file = folder.string();
+        return p;
+    }
+    std::sort(files.begin(), files.end());
+    std::vector<Kind> all;
+    for (const auto& f : files) {
+        auto kinds = readKitFile(f);
+        if (!kinds)
+            return kinds.problem();
+        for (auto& k : *kinds)
+            all.push_back(std::move(k));
+        auto together = Kit::of(all);
+        if (!together) {
+            Problem p = together.problem();
+            p.file = f.string();
+            return p;
+        }
+    }
+    return std::make_shared<const Kit>(*Kit::of(std::move(all)));
+}
+
+} // namespace mezzet

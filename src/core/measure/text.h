@@ -1,0 +1,42 @@
+#pragma once
+
+#include <filesystem>
+#include <optional>
+#include <string>
+#include <string_view>
+#include <vector>
+
+#include "measure/result.h"
+
+namespace mezzet {
+
+/// ASCII lower case; other characters stay.
+[[nodiscard]] std::string foldCase(std::string_view);
+
+/// Without blanks at either end.
+[[nodiscard]] std::string_view trimmed(std::string_view);
+
+/// How many characters (not bytes) a UTF-8 text has. Bytes that are no UTF-8 count one each.
+[[nodiscard]] std::size_t characterCount(std::string_view);
+
+/// True when the bytes are well-formed UTF-8 without the zero character.
+[[nodiscard]] bool isText(std::string_view);
+
+/// How many letters must change to make one word of the other (Levenshtein's distance).
+[[nodiscard]] int editDistance(std::string_view, std::string_view);
+
+/// The known word nearest to what was typed, if any is near enough to be what was meant.
+[[nodiscard]] std::optional<std::string> nearestWord(std::string_view typed,
+                                                     const std::vector<std::string>& known);
+
+/// "a, b and c".
+[[nodiscard]] std::string listed(const std::vector<std::string>&, std::string_view last = "and");
+
+/// The whole of a text file. Problem when it can't be read, is over `limit` bytes, or is no UTF-8.
+[[nodiscard]] Result<std::string> readTextFile(const std::filesystem::path&, std::size_t limit);
+
+/// Where the kit, the rule book and the demo are: $MEZZET_DATA, else ../share/mezzet beside the
+/// program, else the source tree it was built from.
+[[nodiscard]] std::filesystem::path dataFolder();
+
+} // namespace mezzet

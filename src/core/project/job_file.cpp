@@ -1,0 +1,581 @@
+#include "measure/text.h"
+#include "project/project.h"
+
+#include <fmt/format.h>
+#include <nlohmann/json.hpp>
+
+#include <algorithm>
+#include <array>
+#include <set>
+
+namespace mezzet {
+
+namespace {
+
+using json = nlohmann::ordered_json;
+
+constexpr int formatVersion = 1;
+constexpr std::size_t mostTies = 8;
+constexpr int deepest = 24;
+constexpr double farthest = 1e6; // mm; a kilometre
+
+struct Fault {
+    std::string what;
+    std::string remedy;
+};
+
+// ---- words for the enumerations, as the file spells them ----
+
+constexpr std::array<std::pair<Tie::Kind, const char*>, 13> tieWords{{{Tie::Kind::against, "against"},
+                                                                     {Tie::Kind::inCorner, "in-corner"},
+                                                                     {Tie::Kind::turned, "turned"},
+                                                                     {Tie::Kind::squareTo, "square-to"},
+                                                                     {Tie::Kind::inLineWith, "in-line-with"},
+                                                                     {Tie::Kind::facing, "facing"},
+                                                                     {Tie::Kind::fromPiece, "from-piece"},
+                                                                     {Tie::Kind::fromWall, "from-wall"},
+                                                                     {Tie::Kind::fromCorner, "from-corner"},
+                                                                     {Tie::Kind::centredOn, "centred-on"},
+                                                                     {Tie::Kind::centredBetween, "centred-between"},
+                                                                     {Tie::Kind::under, "under"},
+                                                                     {Tie::Kind::at, "at"}}};
+constexpr std::array<std::pair<Target::Is, const char*>, 8> targetWords{{{Target::Is::piece, "piece"},
+                                                                        {Target::Is::wall, "wall"},
+                                                                        {Target::Is::corner, "corner"},
+                                                                        {Target::Is::window, "window"},
+                                                                        {Target::Is::door, "door"},
+                                                                        {Target::Is::opening, "opening"},
+                                                                        {Target::Is::chimney, "chimney"},
+                                                                        {Target::Is::room, "room"}}};
+constexpr std::array<std::pair<Side, const char*>, 4> sideWords{
+    {{Side::front, "front"}, {Side::behind, "behind"}, {Side::left, "left"}, {Side::right, "right"}}};
+
+template <class Table, class E> const char* wordFor(const Table& table, E e) {
+    for (const auto& [value, word] : table)
+        if (value == e)
+            return word;
+    return "";
+}
+
+// ---- writing ----
+
+/// Adds the fields a newer version wrote, which this one only carries along.
+void carry(json& to, const std::string& extra) {
+    if (extra.empty())
+        return;
+    for (const auto& [key, v] : json::parse(extra).items())
+        if (!to.contains(key))
+            to[key] = v;
+}
+
+json jsonOf(const Target& t) {
+    json j{{"is", wordFor(targetWords, t.is)}};
+    switch (t.is) {
+    case Target::Is::piece:
+        j["id"] = t.piece;
+        break;
+    case Target::Is::wall:
+        j["wall"] = wallName(t.index);
+        break;
+    case Target::Is::corner:
+        j["wall"] = wallName(t.index);
+        j["along"] = t.alongNext ? "next" : "before";
+        break;
+    case Target::Is::room:
+    case Target::Is::none:
+        break;
+    default:
+        j["number"] = t.index;
+    }
+    return j;
+}
+
+json jsonOf(const Tie& t) {
+    json j{{"tie", wordFor(tieWords, t.kind)}};
+    if (t.of.is != Target::Is::none)
+        j["of"] = jsonOf(t.of);
+    if (t.kind == Tie::Kind::centredBetween)
+        j["also"] = jsonOf(t.also);
+    switch (t.kind) {
+    case Tie::Kind::turned:
+        j["turn"] = t.turn.inDegrees();
+        break;
+    case Tie::Kind::at:
+        j["at"] = {t.distance.mm(), t.second.mm()};
+        break;
+    case Tie::Kind::under:
+        j["pieces"] = t.group;
+        break;
+    case Tie::Kind::fromPiece:
+        j["side"] = wordFor(sideWords, t.side);
+        [[fallthrough]];
+    case Tie::Kind::against:
+    case Tie::Kind::fromWall:
+    case Tie::Kind::fromCorner:
+    case Tie::Kind::centredOn:
+        j["distance"] = t.distance.mm();
+        if (t.to == MeasuredTo::centre)
+            j["to"] = "centre";
+        break;
+    default:
+        break;
+    }
+    carry(j, t.extra);
+    return j;
+}
+
+json jsonOf(const Footprint& f) {
+    json j{{"form", f.form == FootprintForm::oval ? "oval" : f.form == FootprintForm::ell ? "L" : "rectangle"}};
+    if (f.corner > Length{})
+        j["corner"] = f.corner.mm();
+    if (f.form == FootprintForm::ell) {
+        j["body"] = f.bodyDepth.mm();
+        j["arm"] = f.armWidth.mm();
+        j["armOn"] = f.armOnRight ? "right" : "left";
+    }
+    return j;
+}
+
+json jsonOf(const Piece& p) {
+    json j{{"id", p.id}, {"name", p.name}, {"kind", p.kind->id}};
+    j["size"] = {p.size.width.mm(), p.size.depth.mm(), p.size.height.mm()};
+    json heights = json::object();
+    const auto height = [&](const char* name, const std::optional<Length>& h) {
+        if (h)
+            heights[name] = h->mm();
+    };
+    height("seat", p.heights.seat);
+    height("arm", p.heights.arm);
+    height("back", p.heights.back);
+    height("top", p.heights.top);
+    j["heights"] = heights;
+    j["shape"] = jsonOf(p.footprint);
+    j["at"] = {p.pose.at.x, p.pose.at.y};
+    j["turn"] = p.pose.turn.inDegrees();
+    if (p.locked)
+        j["locked"] = true;
+    j["ties"] = json::array();
+    for (const auto& t : p.ties)
+        j["ties"].push_back(jsonOf(t));
+    carry(j, p.extra);
+    return j;
+}
+
+json jsonOf(const Judgement& judgement) {
+    json rules = json::object();
+    for (const auto& [id, c] : judgement.choices) {
+        json r = json::object();
+        if (!c.school.empty())
+            r["school"] = c.school;
+        if (c.band) {
+            const auto bound = [](const std::optional<double>& b) { return b ? json(*b) : json(nullptr); };
+            r["band"] = {bound(c.band->low), bound(c.band->high)};
+        }
+        rules[id] = r;
+    }
+    return rules;
+}
+
+// ---- reading ----
+
+/// One object of the file: takes known fields, keeps the rest.
+class Fields {
+public:
+    Fields(const json& j, std::string where) : json_(j), where_(std::move(where)) {
+        if (!j.is_object())
+            throw Fault{where_ + " is not an object", "the file is damaged; take a copy that opens"};
+    }
+
+    [[noreturn]] void fail(const std::string& what, const std::string& remedy = "the file is damaged; take a copy that opens") const {
+        throw Fault{where_ + ": " + what, remedy};
+    }
+    [[nodiscard]] bool has(const char* key) { return find(key) != nullptr; }
+    const json& need(const char* key) {
+        const auto* v = find(key);
+        if (v == nullptr)
+            fail(fmt::format("“{}” is missing", key));
+        return *v;
+    }
+    std::string text(const char* key, std::size_t most, bool needed) {
+        if (!needed && !has(key))
+            return {};
+        const auto& v = need(key);
+        if (!v.is_string() || characterCount(v.get_ref<const std::string&>()) > most || !isText(v.get_ref<const std::string&>()))
+            fail(fmt::format("“{}” is not a text of at most {} characters", key, most));
+        return v.get<std::string>();
+    }
+    static bool isNumber(const json& v) { return v.is_number() && std::isfinite(v.get<double>()) && std::abs(v.get<double>()) <= farthest; }
+    double number(const char* key) {
+        const auto& v = need(key);
+        if (!isNumber(v))
+            fail(fmt::format("“{}” is no number a room could hold", key));
+        return v.get<double>();
+    }
+    int whole(const char* key, int low, int high) {
+        const auto& v = need(key);
+        if (!v.is_number_integer() || v.get<long long>() < low || v.get<long long>() > high)
+            fail(fmt::format("“{}” is no whole number from {} to {}", key, low, high));
+        return v.get<int>();
+    }
+    Vec2 pair(const char* key) {
+        const auto& v = need(key);
+        if (!v.is_array() || v.size() != 2 || !isNumber(v[0]) || !isNumber(v[1]))
+            fail(fmt::format("“{}” is not two numbers", key));
+        return {v[0].get<double>(), v[1].get<double>()};
+    }
+    const json& list(const char* key, std::size_t most) {
+        const auto& v = need(key);
+        if (!v.is_array() || v.size() > most)
+            fail(fmt::format("“{}” is not a list of at most {}", key, most));
+        return v;
+    }
+    template <class E, std::size_t N> E word(const char* key, const std::array<std::pair<E, const char*>, N>& table) {
+        const auto w = text(key, 40, true);
+        for (const auto& [value, name] : table)
+            if (w == name)
+                return value;
+        fail(fmt::format("“{}” can't be “{}”", key, w), "a newer Mezzet may have written it");
+    }
+    /// What was not asked for, as JSON; empty when nothing is left.
+    std::string rest() const {
+        json left = json::object();
+        for (const auto& [key, v] : json_.items())
+            if (seen_.count(key) == 0)
+                left[key] = v;
+        return left.empty() ? std::string() : left.dump();
+    }
+    [[nodiscard]] const std::string& where() const { return where_; }
+
+private:
+    const json* find(const char* key) {
+        seen_.insert(key);
+        const auto it = json_.find(key);
+        return it == json_.end() ? nullptr : &*it;
+    }
+
+    const json& json_;
+    std::string where_;
+    std::set<std::string> seen_;
+};
+
+Target readTarget(const json& j, const std::string& where) {
+    Fields f(j, where);
+    Target t;
+    t.is = f.word("is", targetWords);
+    switch (t.is) {
+    case Target::Is::piece:
+        t.piece = f.whole("id", 1, 1 << 30);
+        break;
+    case Target::Is::wall:
+    case Target::Is::corner: {
+        const auto i = wallIndex(f.text("wall", 2, true));
+        if (!i)
+            f.fail("“wall” is no wall letter");
+        t.index = *i;
+        if (t.is == Target::Is::corner)
+            t.alongNext = f.text("along", 10, false) == "next";
+        break;
+    }
+    case Target::Is::room:
+    case Target::Is::none:
+        break;
+    default:
+        t.index = f.whole("number", 1, 10000);
+    }
+    return t;
+}
+
+Tie readTie(const json& j, const std::string& where) {
+    Fields f(j, where);
+    Tie t;
+    t.kind = f.word("tie", tieWords);
+    if (t.kind != Tie::Kind::turned && t.kind != Tie::Kind::at && t.kind != Tie::Kind::under)
+        t.of = readTarget(f.need("of"), where + ", “of”");
+    if (t.kind == Tie::Kind::centredBetween)
+        t.also = readTarget(f.need("also"), where + ", “also”");
+    const auto wants = [&](std::initializer_list<Target::Is> fine) {
+        if (std::find(fine.begin(), fine.end(), t.of.is) == fine.end())
+            f.fail("this tie can't refer to that");
+    };
+    using Is = Target::Is;
+    switch (t.kind) {
+    case Tie::Kind::turned:
+        t.turn = Angle::degrees(f.number("turn"));
+        break;
+    case Tie::Kind::at: {
+        const auto p = f.pair("at");
+        t.distance = Length::millimetres(p.x);
+        t.second = Length::millimetres(p.y);
+        break;
+    }
+    case Tie::Kind::under:
+        for (const auto& id : f.list("pieces", mostPieces)) {
+            if (!id.is_number_integer())
+                f.fail("“pieces” holds something that is no number");
+            t.group.push_back(id.get<int>());
+        }
+        if (t.group.empty())
+            f.fail("“pieces” is empty");
+        break;
+    case Tie::Kind::fromPiece:
+        wants({Is::piece});
+        t.side = f.word("side", sideWords);
+        break;
+    case Tie::Kind::inCorner:
+    case Tie::Kind::fromCorner:
+        wants({Is::corner});
+        break;
+    case Tie::Kind::against:
+    case Tie::Kind::squareTo:
+    case Tie::Kind::inLineWith:
+        wants({Is::piece, Is::wall, Is::window, Is::door, Is::opening, Is::chimney});
+        break;
+    case Tie::Kind::fromWall:
+        wants({Is::wall, Is::window, Is::door, Is::opening, Is::chimney});
+        break;
+    case Tie::Kind::centredOn:
+        wants({Is::piece, Is::wall, Is::window, Is::door, Is::opening, Is::chimney, Is::room});
+        break;
+    default:
+        break;
+    }
+    if (f.has("distance"))
+        t.distance = Length::millimetres(f.number("distance"));
+    if (f.has("to") && f.text("to", 10, true) == "centre")
+        t.to = MeasuredTo::centre;
+    t.extra = f.rest();
+    return t;
+}
+
+Footprint readFootprint(const json& j, const std::string& where, const Size& size) {
+    Fields f(j, where);
+    Footprint p;
+    const auto form = f.text("form", 20, true);
+    if (form == "oval")
+        p.form = FootprintForm::oval;
+    else if (form == "L")
+        p.form = FootprintForm::ell;
+    else if (form != "rectangle")
+        f.fail(fmt::format("“{}” is no shape", form), "a newer Mezzet may have written it");
+    const auto length = [&](const char* key) {
+        const double v = f.number(key);
+        if (v < 0)
+            f.fail(fmt::format("“{}” is under nothing", key));
+        return Length::millimetres(v);
+    };
+    if (f.has("corner"))
+        p.corner = length("corner");
+    if (p.form == FootprintForm::ell) {
+        p.bodyDepth = length("body");
+        p.armWidth = length("arm");
+        p.armOnRight = f.text("armOn", 10, true) != "left";
+        if (p.bodyDepth > size.depth || p.armWidth > size.width)
+            f.fail("the L is larger than its piece");
+    }
+    return p;
+}
+
+Piece readPiece(const json& j, const std::string& where, const Kit& kit) {
+    Fields f(j, where);
+    Piece p;
+    p.id = f.whole("id", 1, 1 << 30);
+    p.name = f.text("name", mostNameLength, true);
+    if (plainWord(p.name).empty())
+        f.fail("it has no name");
+    const auto kind = f.text("kind", 80, true);
+    p.kind = kit.byId(kind);
+    if (!p.kind)
+        f.fail(fmt::format("the kit has no kind “{}”", kind), "add the kind to the kit, or take the piece out of the file");
+    const auto& size = f.list("size", 3);
+    if (size.size() != 3)
+        f.fail("“size” is not three numbers");
+    for (const auto& s : size)
+        if (!Fields::isNumber(s) || s.get<double>() <= 0 || s.get<double>() > 20000)
+            f.fail("“size” holds a length that no piece has");
+    p.size = {Length::millimetres(size[0].get<double>()), Length::millimetres(size[1].get<double>()), Length::millimetres(size[2].get<double>())};
+    p.heights = p.kind->heights;
+    if (f.has("heights")) {
+        Fields h(f.need("heights"), where + ", “heights”");
+        const auto height = [&](const char* key) -> std::optional<Length> {
+            if (!h.has(key))
+                return {};
+            return Length::millimetres(h.number(key));
+        };
+        p.heights = {height("seat"), height("arm"), height("back"), height("top")};
+    }
+    p.footprint = f.has("shape") ? readFootprint(f.need("shape"), where + ", “shape”", p.size) : p.kind->footprint;
+    p.pose.at = f.pair("at");
+    p.pose.turn = Angle::degrees(f.number("turn"));
+    if (f.has("locked")) {
+        if (!f.need("locked").is_boolean())
+            f.fail("“locked” is neither true nor false");
+        p.locked = f.need("locked").get<bool>();
+    }
+    int n = 0;
+    for (const auto& t : f.list("ties", mostTies))
+        p.ties.push_back(readTie(t, fmt::format("{}, tie {}", where, ++n)));
+    p.extra = f.rest();
+    return p;
+}
+
+SchemePtr readScheme(const json& j, const std::string& where, const Kit& kit) {
+    Fields f(j, where);
+    auto s = std::make_shared<Scheme>();
+    s->name = f.text("name", mostNameLength, true);
+    s->note = f.text("note", 4000, false);
+    s->nextId = f.whole("nextId", 1, 1 << 30);
+    int n = 0;
+    std::set<int> ids;
+    std::set<std::string> names;
+    for (const auto& p : f.list("pieces", mostPieces)) {
+        s->pieces.push_back(readPiece(p, fmt::format("{}, piece {}", where, ++n), kit));
+        if (!ids.insert(s->pieces.back().id).second)
+            f.fail(fmt::format("piece {} has an id that is taken", n));
+        if (!names.insert(plainWord(s->pieces.back().name)).second)
+            f.fail(fmt::format("piece {} has a name that is taken", n));
+    }
+    if (!ids.empty())
+        s->nextId = std::max(s->nextId, *ids.rbegin() + 1);
+    s->extra = f.rest();
+    return s;
+}
+
+Judgement readJudgement(Fields& f, const RuleBook& book) {
+    Judgement out;
+    out.school = f.text("school", 60, true);
+    if (book.schoolById(out.school) == nullptr)
+        f.fail(fmt::format("there is no school “{}”", out.school), "use one of the rule book's");
+    if (!f.has("rules"))
+        return out;
+    const auto& rules = f.need("rules");
+    if (!rules.is_object() || rules.size() > 500)
+        f.fail("“rules” is not a group");
+    for (const auto& [id, v] : rules.items()) {
+        Fields r(v, fmt::format("rule “{}”", id));
+        RuleChoice c;
+        c.school = r.text("school", 60, false);
+        if (r.has("band")) {
+            const auto& b = r.list("band", 2);
+            if (b.size() != 2)
+                r.fail("“band” is not two bounds");
+            const auto bound = [&](const json& x) -> std::optional<double> {
+                if (x.is_null())
+                    return {};
+                if (!Fields::isNumber(x))
+                    r.fail("“band” holds something that is no number");
+                return x.get<double>();
+            };
+            c.band = Band{bound(b[0]), bound(b[1]), {}, {}};
+        }
+        out.choices[id] = c;
+    }
+    return out;
+}
+
+ProjectPtr readProject(const json& j, std::string_view file, const Library& library) {
+    Fields f(j, "the job");
+    if (!f.has("format") || f.need("format") != "mezzet-job")
+        throw Fault{"this is no Mezzet job", "a job begins with {\"format\": \"mezzet-job\""};
+    const int version = f.whole("version", 1, 1 << 20);
+    if (version > formatVersion)
+        throw Fault{fmt::format("this job was written by a newer Mezzet (format {}, and this one reads {})", version, formatVersion), "open it with the newer one"};
+    auto p = std::make_shared<Project>();
+    p->library = library;
+    p->title = f.text("title", mostNameLength, true);
+    p->client = f.text("client", mostNameLength, false);
+    {
+        Fields n(f.need("notation"), "“notation”");
+        const auto units = readUnits(n.text("units", 20, true));
+        const int d = n.whole("denominator", 1, 64);
+        if (!units || (d & (d - 1)) != 0)
+            n.fail("the units can't be read", "use feet, inches, mm, cm or m, and a division of 2, 4, 8, 16 or 32");
+        p->notation = {*units, d};
+    }
+    p->judgement = readJudgement(f, *library.book);
+    {
+        Fields r(f.need("room"), "“room”");
+        p->notes = r.text("notes", 200000, true);
+        p->roomExtra = r.rest();
+    }
+    auto room = roomFromNotes(p->notes, fmt::format("{} (tape notes)", file));
+    if (!room)
+        throw room.problem();
+    p->room = *room;
+    int n = 0;
+    for (const auto& s : f.list("schemes", mostSchemes))
+        p->schemes.push_back(readScheme(s, fmt::format("scheme {}", ++n), *library.kit));
+    if (p->schemes.empty())
+        f.fail("it has no scheme");
+    p->active = static_cast<std::size_t>(f.whole("active", 1, n)) - 1;
+    p->extra = f.rest();
+    for (const auto& s : p->schemes) {
+        auto scene = resolve(p->room, s, p->notation);
+        if (!scene)
+            throw scene.problem();
+        if (!(*scene)->overTied.empty())
+            throw (*scene)->overTied.front();
+    }
+    return p;
+}
+
+} // namespace
+
+std::string jobText(const Project& p) {
+    json j{{"format", "mezzet-job"}, {"version", formatVersion}, {"title", p.title}, {"client", p.client}};
+    j["notation"] = {{"units", unitsName(p.notation.units)}, {"denominator", p.notation.denominator}};
+    j["school"] = p.judgement.school;
+    j["rules"] = jsonOf(p.judgement);
+    json corners = json::array();
+    for (const Vec2 c : p.room->corners())
+        corners.push_back({c.x, c.y});
+    j["room"] = {{"name", p.room->name}, {"notes", p.notes}, {"corners", corners}};
+    carry(j["room"], p.roomExtra);
+    j["active"] = p.active + 1;
+    j["schemes"] = json::array();
+    for (const auto& s : p.schemes) {
+        json one{{"name", s->name}, {"note", s->note}, {"nextId", s->nextId}, {"pieces", json::array()}};
+        for (const auto& piece : s->pieces)
+            one["pieces"].push_back(jsonOf(piece));
+        carry(one, s->extra);
+        j["schemes"].push_back(one);
+    }
+    carry(j, p.extra);
+    return j.dump(1) + "\n";
+}
+
+Result<ProjectPtr> readJob(std::string_view content, std::string_view file, const Library& library) {
+    const auto placed = [&](Problem p) {
+        if (p.file.empty())
+            p.file = file;
+        return p;
+    };
+    if (content.size() > mostJobBytes)
+        return placed({fmt::format("the job is over {} MB", mostJobBytes / 1024 / 1024), "it can't be a job of this program"});
+    bool tooDeep = false;
+    try {
+        const auto shallow = [&](int depth, json::parse_event_t, json&) {
+            if (depth > deepest)
+                tooDeep = true;
+            return !tooDeep;
+        };
+        const json j = json::parse(content, shallow);
+        if (tooDeep)
+            return placed({"the file is nested too deep for a job", "it can't be a job of this program"});
+        return readProject(j, file, library);
+    } catch (const json::parse_error& error) {
+        Problem p{"the job is damaged or cut short here", "take a copy that opens; the open job is as it was"};
+        const auto upTo = content.substr(0, std::min(error.byte > 0 ? error.byte - 1 : 0, content.size()));
+        p.line = static_cast<int>(std::count(upTo.begin(), upTo.end(), '\n')) + 1;
+        const auto start = upTo.rfind('\n');
+        p.column = static_cast<int>(characterCount(start == std::string_view::npos ? upTo : upTo.substr(start + 1))) + 1;
+        return placed(p);
+    } catch (const json::exception&) {
+        return placed({"the job holds something that is not what it should be", "the file is damaged; take a copy that opens"});
+    } catch (const Fault& f) {
+        return placed({f.what, f.remedy});
+    } catch (const Problem& p) {
+        return placed(p);
+    }
+}
+
+} // namespace mezzet

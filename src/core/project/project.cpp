@@ -1,0 +1,128 @@
+#include "project/project.h"
+
+#include "measure/text.h"
+
+#include <fmt/format.h>
+
+#include <fcntl.h>
+#include <sys/stat.h>
+#include <unistd.h>
+
+#include <cerrno>
+#include <cstring>
+
+namespace mezzet {
+
+Result<Library> loadLibrary(const std::filesystem::path& data) {
+    auto kit = loadKit(data / "kit");
+    if (!kit)
+        return kit.problem();
+    auto book = loadRuleBook(data / "rules" / "book.json");
+    if (!book)
+        return book.problem();
+    return Library{*kit, *book};
+}
+
+Result<ProjectPtr> newProject(const Library& library, std::string_view notes, std::string_view file) {
+    auto read = readTapeNotes(notes, file);
+    if (!read)
+        return read.problem();
+    auto room = buildRoom(*read);
+    if (!room) {
+        Problem p = room.problem();
+        p.file = file;
+        return p;
+    }
+    auto project = std::make_shared<Project>();
+    project->title = read->name;
+    project->notes = notes;
+    project->room = *room;
+    project->notation.units = read->units;
+    project->judgement.school = library.book->schools.front().id;
+    project->schemes.push_back(std::make_shared<const Scheme>());
+    project->library = library;
+    return ProjectPtr(project);
+}
+
+namespace {
+
+Problem failed(const std::filesystem::path& path, const char* step) {
+    Problem p{fmt::format("the file could not be {}: {}", step, std::strerror(errno)),
+              "the old file is as it was; choose another place, or make room"};
+    p.file = path.string();
+    return p;
+}
+
+/// Closes a file descriptor when it goes out of scope.
+struct Descriptor {
+    int fd;
+    explicit Descriptor(int f) : fd(f) {}
+    Descriptor(const Descriptor&) = delete;
+    Descriptor& operator=(const Descriptor&) = delete;
+    ~Descriptor() {
+        if (fd >= 0)
+            ::close(fd);
+    }
+};
+
+} // namespace
+
+Result<std::monostate> writeWhole(const std::filesystem::path& path, std::string_view content) {
+    namespace fs = std::filesystem;
+    std::error_code error;
+    // A link stays a link: the file it leads to is replaced.
+    const fs::path real = fs::is_symlink(path, error) ? fs::weakly_canonical(path, error) : path;
+    const fs::path target = error || real.empty() ? path : real;
+    if (fs::is_directory(target, error)) {
+        errno = EISDIR;
+        return failed(path, "written");
+    }
+    auto name = (target.parent_path() / fmt::format(".{}.XXXXXX", target.filename().string())).string();
+    {
+        Descriptor file(::mkstemp(name.data()));
+        if (file.fd < 0)
+            return failed(path, "written");
+        struct stat old {};
+        const mode_t mode = ::stat(target.c_str(), &old) == 0 ? (old.st_mode & 0777U) : 0644U;
+        std::string_view left = content;
+        while (!left.empty()) {
+            const auto n = ::write(file.fd, left.data(), left.size());
+            if (n < 0 && errno == EINTR)
+                continue;
+            if (n <= 0) {
+                const auto p = failed(path, "written");
+                ::unlink(name.c_str());
+                return p;
+            }
+            left.remove_prefix(static_cast<std::size_t>(n));
+        }
+        if (::fchmod(file.fd, mode) != 0 || ::fsync(file.fd) != 0) {
+            const auto p = failed(path, "written to the disk");
+            ::unlink(name.c_str());
+            return p;
+        }
+    }
+    if (::rename(name.c_str(), target.c_str()) != 0) {
+        const auto p = failed(path, "put in place");
+        ::unlink(name.c_str());
+        return p;
+    }
+    const auto folder = target.has_parent_path() ? target.parent_path() : fs::path(".");
+    Descriptor directory(::open(folder.c_str(), O_RDONLY | O_DIRECTORY));
+    if (directory.fd >= 0)
+        ::fsync(directory.fd);
+    return std::monostate{};
+}
+
+Result<std::monostate> saveJob(const Project& project, const std::filesystem::path& path) {
+    return writeWhole(path, jobText(project));
+}
+
+Result<ProjectPtr> openJob(const std::filesystem::path& path, const Library& library) {
+    auto text = readTextFile(path, mostJobBytes);
+    if (!text)
+        return text.problem();
+    return readJob(*text, path.string(), library);
+}
+
+} // namespace mezzet

@@ -1,0 +1,65 @@
+#pragma once
+
+#include "rules/rule_book.h"
+#include "scheme/resolve.h"
+
+#include <filesystem>
+#include <memory>
+#include <string>
+#include <vector>
+
+namespace mezzet {
+
+/// What the program ships: its kit and its rule book.
+struct Library {
+    KitPtr kit;
+    RuleBookPtr book;
+};
+
+/// Reads kit/ and rules/book.json of a data folder.
+[[nodiscard]] Result<Library> loadLibrary(const std::filesystem::path& data);
+
+/// One job: a measured room and its schemes. A value; every change makes a new one.
+struct Project {
+    std::string title = "Untitled job";
+    std::string client;
+    std::string notes; ///< the tape notes, as typed; the room is built from them
+    RoomPtr room;
+    Notation notation;
+    Judgement judgement;
+    std::vector<SchemePtr> schemes; ///< at least one
+    std::size_t active = 0;
+    Library library;
+    std::string extra;     ///< fields of the job file this version doesn't know, as JSON
+    std::string roomExtra; ///< the same of its room
+
+    [[nodiscard]] const Scheme& scheme() const { return *schemes[active]; }
+    [[nodiscard]] Wording wording() const { return {*room, scheme(), notation}; }
+};
+
+using ProjectPtr = std::shared_ptr<const Project>;
+
+/// A new job with one empty scheme. The units and their bare meaning come from the notes.
+/// Problem: as the notes'.
+[[nodiscard]] Result<ProjectPtr> newProject(const Library&, std::string_view notes, std::string_view file = {});
+
+/// Limits of a job file, stated in docs/job-file.md.
+inline constexpr std::size_t mostJobBytes = 16 * 1024 * 1024;
+inline constexpr std::size_t mostPieces = 2000;
+inline constexpr std::size_t mostSchemes = 100;
+inline constexpr std::size_t mostNameLength = 80;
+
+/// The job as the text of its file; docs/job-file.md tells its form.
+[[nodiscard]] std::string jobText(const Project&);
+
+/// Reads a job file's text. Problem: damaged, another format or version, over a limit, or naming
+/// what is not there; nothing half-read is ever returned.
+[[nodiscard]] Result<ProjectPtr> readJob(std::string_view text, std::string_view file, const Library&);
+[[nodiscard]] Result<ProjectPtr> openJob(const std::filesystem::path&, const Library&);
+
+/// Writes a whole file or leaves the old one as it was: into a file beside it, to the disk, then in
+/// its place. Problem when any step fails.
+[[nodiscard]] Result<std::monostate> writeWhole(const std::filesystem::path&, std::string_view content);
+[[nodiscard]] Result<std::monostate> saveJob(const Project&, const std::filesystem::path&);
+
+} // namespace mezzet

@@ -1,0 +1,226 @@
+#include "rules/rule_book.h"
+
+#include "measure/text.h"
+
+#include <fmt/format.h>
+#include <nlohmann/json.hpp>
+
+#include <algorithm>
+#include <set>
+
+namespace mezzet {
+
+namespace {
+
+using json = nlohmann::json;
+
+struct Fault {
+    std::string what;
+    std::string remedy;
+};
+
+std::set<std::string> wordSet(std::string_view s) {
+    std::set<std::string> out;
+    std::string word;
+    for (const char c : foldCase(s) + " ") {
+        if (c == ' ' || c == '-') {
+            if (!word.empty() && word != "and")
+                out.insert(word);
+            word.clear();
+        } else {
+            word += c;
+        }
+    }
+    return out;
+}
+
+std::string text(const json& j, const char* key, bool needed) {
+    if (!j.contains(key)) {
+        if (needed)
+            throw Fault{fmt::format("it has no “{}”", key), "add it"};
+        return {};
+    }
+    if (!j[key].is_string())
+        throw Fault{fmt::format("“{}” is not a text", key), "put it in quotes"};
+    return j[key].get<std::string>();
+}
+
+std::pair<std::optional<double>, std::optional<double>> bounds(const json& j, const std::string& what, double unit) {
+    const auto bound = [&](const json& v) -> std::optional<double> {
+        if (v.is_null())
+            return {};
+        if (!v.is_number())
+            throw Fault{fmt::format("{} holds {}", what, v.dump()), "a band is [low, high], null for a side without a bound"};
+        return v.get<double>() * unit;
+    };
+    if (!j.is_array() || j.size() != 2)
+        throw Fault{fmt::format("{} is no band", what), "a band is [low, high], null for a side without a bound"};
+    auto low = bound(j[0]);
+    auto high = bound(j[1]);
+    if (low && high && *low > *high)
+        throw Fault{fmt::format("{} ends before it begins", what), "put the lower bound first"};
+    return {low, high};
+}
+
+Rule readRule(const json& j, double unit, const RuleBook& book) {
+    if (!j.is_object())
+        throw Fault{"it is not an object", "each rule is {\"id\": …, \"title\": …}"};
+    static const std::set<std::string> known{"id", "title", "measures", "quantity", "band", "bands", "best", "right", "tight", "loose", "source", "settings", "numbers"};
+    for (const auto& item : j.items())
+        if (known.count(item.key()) == 0)
+            throw Fault{fmt::format("it has a field “{}” that is not known", item.key()), "take it out, or see docs/rules.md"};
+    Rule r;
+    r.id = text(j, "id", true);
+    r.title = text(j, "title", true);
+    r.measures = text(j, "measures", true);
+    r.right = text(j, "right", true);
+    r.tight = text(j, "tight", false);
+    r.loose = text(j, "loose", false);
+    r.source = text(j, "source", true);
+    const auto q = text(j, "quantity", true);
+    if (q == "length")
+        r.quantity = Quantity::length;
+    else if (q == "ratio")
+        r.quantity = Quantity::ratio;
+    else if (q == "count")
+        r.quantity = Quantity::count;
+    else
+        throw Fault{fmt::format("“{}” is no quantity", q), "use length, ratio or count"};
+    const double scale = r.quantity == Quantity::length ? unit : 1;
+    const auto addBand = [&](const std::string& school, const json& b) {
+        Band band;
+        std::tie(band.low, band.high) = bounds(b, "“band”", scale);
+        if (j.contains("best"))
+            std::tie(band.bestLow, band.bestHigh) = bounds(j["best"], "“best”", scale);
+        r.bands[school] = band;
+    };
+    if (j.contains("band"))
+        addBand("", j["band"]);
+    if (j.contains("bands")) {
+        if (!j["bands"].is_object())
+            throw Fault{"“bands” is not a group", "write it like {\"low-and-close\": [12, 18]}"};
+        for (const auto& [school, b] : j["bands"].items()) {
+            if (book.schoolById(school) == nullptr)
+                throw Fault{fmt::format("there is no school “{}”", school), "name one of the book's schools"};
+            addBand(school, b);
+        }
+    }
+    if (r.bands.empty())
+        throw Fault{"it has no band", "add “band” or “bands”"};
+    for (const auto& [key, factor] : {std::pair{"settings", unit}, std::pair{"numbers", 1.0}}) {
+        if (!j.contains(key))
+            continue;
+        for (const auto& [name, v] : j[key].items()) {
+            if (!v.is_number())
+                throw Fault{fmt::format("the setting “{}” is not a number", name), "write a bare number"};
+            r.settings[name] = v.get<double>() * factor;
+        }
+    }
+    return r;
+}
+
+} // namespace
+
+Length Rule::setting(std::string_view name) const {
+    return Length::millimetres(number(name));
+}
+
+double Rule::number(std::string_view name) const {
+    const auto it = settings.find(name);
+    return it == settings.end() ? 0 : it->second;
+}
+
+const Rule* RuleBook::byId(std::string_view id) const {
+    const auto it = std::find_if(rules.begin(), rules.end(), [&](const Rule& r) { return r.id == id; });
+    return it == rules.end() ? nullptr : &*it;
+}
+
+const School* RuleBook::schoolById(std::string_view id) const {
+    const auto it = std::find_if(schools.begin(), schools.end(), [&](const School& s) { return s.id == id; });
+    return it == schools.end() ? nullptr : &*it;
+}
+
+const School* RuleBook::schoolByWords(std::string_view said) const {
+    const auto want = wordSet(said);
+    for (const auto& s : schools)
+        if (wordSet(s.id) == want || wordSet(s.title) == want)
+            return &s;
+    return nullptr;
+}
+
+Result<RuleBookPtr> readRuleBook(std::string_view content, std::string_view file) {
+    const auto refuse = [&](std::string what, std::string remedy) {
+        Problem p{std::move(what), std::move(remedy)};
+        p.file = file;
+        return p;
+    };
+    const json j = json::parse(content, nullptr, false);
+    if (j.is_discarded() || !j.is_object() || j.value("format", json()) != "mezzet-rules 1")
+        return refuse("this is no rule book", "it is JSON and begins with {\"format\": \"mezzet-rules 1\"");
+    const double unit = j.value("unit", json("in")) == "mm" ? 1.0 : 25.4;
+    auto book = std::make_shared<RuleBook>();
+    int entry = 0;
+    const char* list = "schools";
+    try {
+        for (const auto& s : j.value("schools", json::array())) {
+            ++entry;
+            book->schools.push_back({text(s, "id", true), text(s, "title", true), text(s, "says", true)});
+        }
+        list = "rules";
+        entry = 0;
+        for (const auto& r : j.value("rules", json::array())) {
+            ++entry;
+            auto rule = readRule(r, unit, *book);
+            if (book->byId(rule.id) != nullptr)
+                throw Fault{fmt::format("the rule “{}” is there twice", rule.id), "keep one"};
+            book->rules.push_back(std::move(rule));
+        }
+    } catch (const Fault& f) {
+        return refuse(fmt::format("{}, entry {}: {}", list, entry, f.what), f.remedy);
+    } catch (const json::exception& e) {
+        return refuse(fmt::format("{}, entry {}: not what was expected", list, entry), "see docs/rules.md");
+    }
+    if (book->schools.empty() || book->rules.empty())
+        return refuse("the rule book has no schools or no rules", "see docs/rules.md");
+    return RuleBookPtr(book);
+}
+
+Result<RuleBookPtr> loadRuleBook(const std::filesystem::path& file) {
+    auto content = readTextFile(file, 4 * 1024 * 1024);
+    if (!content)
+        return content.problem();
+    return readRuleBook(*content, file.string());
+}
+
+Band Judgement::bandOf(const Rule& rule) const {
+    if (const auto it = choices.find(rule.id); it != choices.end() && it->second.band)
+        return *it->second.band;
+    if (const auto it = rule.bands.find(schoolOf(rule)); it != rule.bands.end())
+        return it->second;
+    const auto it = rule.bands.find("");
+    return it != rule.bands.end() ? it->second : rule.bands.begin()->second;
+}
+
+std::string Judgement::schoolOf(const Rule& rule) const {
+    if (const auto it = choices.find(rule.id); it != choices.end()) {
+        if (it->second.band)
+            return "own band";
+        if (!it->second.school.empty())
+            return it->second.school;
+    }
+    return school;
+}
+
+std::string words(const Amount& a, Notation n) {
+    switch (a.quantity) {
+    case Quantity::length:
+        return writeGap(a.length(), n);
+    case Quantity::ratio:
+        return fmt::format("{:.0f} %", a.value * 100);
+    case Quantity::count:
+        return fmt::format("{:.0f}", a.value);
+    }
+    return {};
+}
+
+} // namespace mezzet

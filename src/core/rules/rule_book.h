@@ -1,0 +1,103 @@
+#pragma once
+
+#include "measure/notation.h"
+#include "measure/result.h"
+
+#include <filesystem>
+#include <map>
+#include <memory>
+#include <optional>
+#include <string>
+#include <string_view>
+#include <vector>
+
+namespace mezzet {
+
+/// What kind of number a rule measures.
+enum class Quantity { length, ratio, count };
+
+/// A number of one quantity: mm for a length, a plain number else.
+struct Amount {
+    Quantity quantity = Quantity::length;
+    double value = 0;
+
+    static Amount of(Length l) { return {Quantity::length, l.mm()}; }
+    static Amount ratio(double r) { return {Quantity::ratio, r}; }
+    [[nodiscard]] Length length() const { return Length::millimetres(value); }
+    bool operator==(const Amount&) const = default;
+};
+
+/// Where a value should lie, in the quantity's own unit (mm for lengths).
+struct Band {
+    std::optional<double> low;
+    std::optional<double> high;
+    std::optional<double> bestLow;  ///< the better part of it, where the trade names one
+    std::optional<double> bestHigh;
+
+    bool operator==(const Band&) const = default;
+};
+
+/// A way of working practitioners agree on among themselves.
+struct School {
+    std::string id;    ///< "low-and-close"
+    std::string title; ///< "Low and close"
+    std::string says;  ///< one sentence
+};
+
+/// One rule of the book: everything about it but how it is measured.
+struct Rule {
+    std::string id;
+    std::string title;    ///< over the tape; {other} is replaced by the other thing's name
+    std::string measures; ///< what between which points, for docs and help
+    Quantity quantity = Quantity::length;
+    std::map<std::string, Band, std::less<>> bands; ///< by school; "" for all others
+    std::string right; ///< said when it sits in its band; {value}, {low} and {high} are replaced
+    std::string tight;
+    std::string loose;
+    std::string source; ///< where the band comes from
+    std::map<std::string, double, std::less<>> settings; ///< other figures the rule works with; lengths in mm
+
+    [[nodiscard]] Length setting(std::string_view name) const;
+    [[nodiscard]] double number(std::string_view name) const;
+};
+
+/// The trade's rules and schools, as a data file tells them.
+struct RuleBook {
+    std::vector<School> schools;
+    std::vector<Rule> rules;
+
+    [[nodiscard]] const Rule* byId(std::string_view id) const;
+    [[nodiscard]] const School* schoolById(std::string_view id) const;
+    /// Forgiving: any order of the words, any case, "close and low" for "low-and-close".
+    [[nodiscard]] const School* schoolByWords(std::string_view) const;
+};
+
+using RuleBookPtr = std::shared_ptr<const RuleBook>;
+
+/// Reads a rule book; docs/rules.md tells its form. The Problem names file, entry and reason.
+[[nodiscard]] Result<RuleBookPtr> readRuleBook(std::string_view json, std::string_view file);
+[[nodiscard]] Result<RuleBookPtr> loadRuleBook(const std::filesystem::path& file);
+
+/// What one job says otherwise than its school.
+struct RuleChoice {
+    std::string school;       ///< another school for this rule; empty for the job's
+    std::optional<Band> band; ///< the studio's own band; wins over any school
+
+    bool operator==(const RuleChoice&) const = default;
+};
+
+/// A job's school and its choices rule by rule.
+struct Judgement {
+    std::string school;
+    std::map<std::string, RuleChoice, std::less<>> choices;
+
+    [[nodiscard]] Band bandOf(const Rule&) const;
+    /// The school a rule is judged by: its id, or "own band".
+    [[nodiscard]] std::string schoolOf(const Rule&) const;
+    bool operator==(const Judgement&) const = default;
+};
+
+/// "8\"", "57 %" or "6".
+[[nodiscard]] std::string words(const Amount&, Notation);
+
+} // namespace mezzet

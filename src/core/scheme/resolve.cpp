@@ -1,0 +1,482 @@
+#include "scheme/resolve.h"
+
+#include "measure/text.h"
+
+#include <fmt/format.h>
+
+#include <algorithm>
+
+namespace mezzet {
+
+namespace {
+
+/// Two lines closer in direction than this (5 degrees) say the same coordinate.
+constexpr double parallelSine = 0.087;
+
+const Wall& wallOf(const Room& r, int i) {
+    return r.walls[static_cast<std::size_t>(i)];
+}
+
+const Opening* openingOf(const Room& r, const Target& t) {
+    const auto kind = t.is == Target::Is::window ? OpeningKind::window : t.is == Target::Is::door ? OpeningKind::door : OpeningKind::opening;
+    for (const auto& o : r.openings)
+        if (o.kind == kind && o.number == t.index)
+            return &o;
+    return nullptr;
+}
+
+const Chimney* chimneyOf(const Room& r, int number) {
+    for (const auto& c : r.chimneys)
+        if (c.number == number)
+            return &c;
+    return nullptr;
+}
+
+/// The flat face something shows to the room: a wall, the wall of an opening, a chimney's front.
+struct Face {
+    Vec2 left;
+    Vec2 right;
+};
+
+Face faceOf(const Target& t, const Room& r) {
+    switch (t.is) {
+    case Target::Is::chimney: {
+        const auto* c = chimneyOf(r, t.index);
+        const Wall& w = wallOf(r, c->wall);
+        const Vec2 out = w.inward() * c->depth.mm();
+        return {w.at(c->left) + out, w.at(c->left + c->width) + out};
+    }
+    case Target::Is::window:
+    case Target::Is::door:
+    case Target::Is::opening: {
+        const auto* o = openingOf(r, t);
+        const Wall& w = wallOf(r, o->wall);
+        return {w.at(o->left), w.at(o->left + o->width)};
+    }
+    default: {
+        const Wall& w = wallOf(r, t.index);
+        return {w.start, w.end};
+    }
+    }
+}
+
+bool isFace(const Target& t) {
+    return t.is == Target::Is::wall || t.is == Target::Is::window || t.is == Target::Is::door || t.is == Target::Is::opening || t.is == Target::Is::chimney;
+}
+
+Angle faceTurn(const Face& f) {
+    return directionOf(f.right - f.left);
+}
+
+bool exists(const Target& t, const Room& r, const Scheme& s) {
+    switch (t.is) {
+    case Target::Is::none:
+        return false;
+    case Target::Is::piece:
+        return s.byId(t.piece) != nullptr;
+    case Target::Is::wall:
+    case Target::Is::corner:
+        return t.index >= 0 && t.index < static_cast<int>(r.walls.size()) && (t.is == Target::Is::wall || r.closed || t.index > 0);
+    case Target::Is::window:
+    case Target::Is::door:
+    case Target::Is::opening:
+        return openingOf(r, t) != nullptr;
+    case Target::Is::chimney:
+        return chimneyOf(r, t.index) != nullptr;
+    case Target::Is::room:
+        return true;
+    }
+    return false;
+}
+
+class Resolver {
+public:
+    Resolver(const RoomPtr& room, const SchemePtr& scheme, Notation notation)
+        : scene_(std::make_shared<Scene>()), say_{*room, *scheme, notation} {
+        scene_->room = room;
+        scene_->scheme = scheme;
+        scene_->placed.resize(scheme->pieces.size());
+        state_.assign(scheme->pieces.size(), State::waiting);
+        for (std::size_t i = 0; i < scheme->pieces.size(); ++i)
+            scene_->placed[i].id = scheme->pieces[i].id;
+    }
+
+    Result<ScenePtr> run() {
+        for (std::size_t i = 0; i < state_.size(); ++i)
+            if (auto p = visit(i))
+                return *p;
+        return ScenePtr(scene_);
+    }
+
+private:
+    enum class State { waiting, open, done };
+
+    const Scheme& scheme() const { return say_.scheme; }
+
+    std::optional<std::size_t> indexOf(int id) const {
+        for (std::size_t i = 0; i < scheme().pieces.size(); ++i)
+            if (scheme().pieces[i].id == id)
+                return i;
+        return {};
+    }
+
+    std::optional<Problem> visit(std::size_t i) {
+        if (state_[i] == State::done)
+            return {};
+        const Piece& p = scheme().pieces[i];
+        state_[i] = State::open;
+        for (const Tie& t : p.ties) {
+            for (const Target* target : {&t.of, &t.also})
+                if (const bool needed = target == &t.of ? (t.kind != Tie::Kind::turned && t.kind != Tie::Kind::at && t.kind != Tie::Kind::under) : t.kind == Tie::Kind::centredBetween;
+                    needed && !exists(*target, say_.room, scheme()))
+                    return Problem{fmt::format("{} is tied to {}, which is not there", p.name, words(*target, say_)), "tie it to something else"};
+            std::vector<int> needs = t.group;
+            if (t.of.is == Target::Is::piece)
+                needs.push_back(t.of.piece);
+            if (t.also.is == Target::Is::piece)
+                needs.push_back(t.also.piece);
+            for (const int id : needs) {
+                const auto k = indexOf(id);
+                if (!k)
+                    return Problem{fmt::format("{} is tied to a piece that is not there", p.name), "tie it to something else"};
+                chain_.push_back(fmt::format("{} is {}", p.name, words(t, say_)));
+                if (*k == i || state_[*k] == State::open)
+                    return loop(scheme().pieces[*k].name);
+                if (auto problem = visit(*k))
+                    return problem;
+                chain_.pop_back();
+            }
+        }
+        place(i);
+        state_[i] = State::done;
+        return {};
+    }
+
+    Problem loop(const std::string& closing) const {
+        // The chain from the piece that is met again.
+        std::size_t from = 0;
+        for (std::size_t k = chain_.size(); k-- > 0;)
+            if (chain_[k].starts_with(closing + " is ")) {
+                from = k;
+                break;
+            }
+        std::vector<std::string> part(chain_.begin() + static_cast<std::ptrdiff_t>(from), chain_.end());
+        std::string text;
+        for (const auto& s : part)
+            text += (text.empty() ? "" : ", ") + s;
+        return {fmt::format("these ties go round in a loop: {}", text), "tie one of them to a wall, or free it first"};
+    }
+
+    void overTied(const Piece& p, const Tie& first, const Tie& second, const char* what) {
+        scene_->overTied.push_back({fmt::format("{} can't be both “{}” and “{}”: each fixes {}", p.name, words(first, say_), words(second, say_), what),
+                                    "say one of them"});
+    }
+
+    /// The turn a tie fixes; for facing a point, as seen from `at`.
+    Angle turnOf(const Tie& t, const Piece& p, Vec2 at) const {
+        switch (t.kind) {
+        case Tie::Kind::turned:
+            return t.turn;
+        case Tie::Kind::against:
+        case Tie::Kind::squareTo:
+            if (isFace(t.of))
+                return faceTurn(faceOf(t.of, say_.room));
+            return scene_->byId(t.of.piece)->pose.turn;
+        case Tie::Kind::inCorner: {
+            const int count = static_cast<int>(say_.room.walls.size());
+            return wallOf(say_.room, t.of.alongNext ? t.of.index : (t.of.index + count - 1) % count).direction();
+        }
+        case Tie::Kind::inLineWith:
+            if (isFace(t.of))
+                return faceTurn(faceOf(t.of, say_.room));
+            return scene_->byId(t.of.piece)->pose.turn;
+        case Tie::Kind::facing:
+            break;
+        default:
+            return p.pose.turn;
+        }
+        // The front goes opposite to the wall's inward side.
+        if (isFace(t.of))
+            return faceTurn(faceOf(t.of, say_.room)) + Angle::degrees(180);
+        if (const auto across = acrossFrom(t, p))
+            return *across;
+        const Vec2 to = middleOf(t.of, *scene_) - at;
+        return norm(to) < 1e-6 ? p.pose.turn : directionOf(to) - Angle::degrees(90);
+    }
+
+    /// Facing a piece while a gap to the same piece is tied: straight across from it.
+    std::optional<Angle> acrossFrom(const Tie& facing, const Piece& p) const {
+        for (const Tie& t : p.ties) {
+            if (t.kind != Tie::Kind::fromPiece || t.of != facing.of || t.to != MeasuredTo::edge)
+                continue;
+            const Angle base = scene_->byId(t.of.piece)->pose.turn;
+            switch (t.side) {
+            case Side::front:
+                return base + Angle::degrees(180);
+            case Side::behind:
+                return base;
+            case Side::left:
+                return base - Angle::degrees(90);
+            case Side::right:
+                return base + Angle::degrees(90);
+            }
+        }
+        return {};
+    }
+
+    void place(std::size_t i) {
+        const Piece& p = scheme().pieces[i];
+        Placed& out = scene_->placed[i];
+        const Tie* turnTie = nullptr;
+        for (const Tie& t : p.ties) {
+            if (!t.fixesTurn())
+                continue;
+            if (turnTie != nullptr)
+                overTied(p, *turnTie, t, "its turn");
+            else
+                turnTie = &t;
+        }
+        Pose pose = p.pose;
+        if (p.locked) {
+            pose.turn = pose.turn.normalised();
+            out = {p.id, pose, placed(p.shape(), pose), true, 2, {}};
+            return;
+        }
+        const bool facesPoint = turnTie != nullptr && turnTie->kind == Tie::Kind::facing && !isFace(turnTie->of) && !acrossFrom(*turnTie, p);
+        if (turnTie != nullptr)
+            pose.turn = turnOf(*turnTie, p, pose.at);
+        solve(p, pose, out, true);
+        if (facesPoint) {
+            for (int step = 0; step < 100; ++step) {
+                const Angle next = turnOf(*turnTie, p, pose.at);
+                const Angle change = difference(next, pose.turn);
+                pose.turn = pose.turn + change;
+                if (std::abs(change.inRadians()) < 1e-13)
+                    break;
+                solve(p, pose, out, false);
+            }
+        }
+        pose.turn = pose.turn.normalised();
+        out.turnTied = turnTie != nullptr;
+        out.pose = pose;
+        out.shape = placed(p.shape(), pose);
+    }
+
+    /// Puts pose.at where the positional ties say, from where it last was.
+    void solve(const Piece& p, Pose& pose, Placed& out, bool complain) {
+        struct Held {
+            TieLine line;
+            const Tie* tie;
+        };
+        std::array<Held, 2> held{};
+        int count = 0;
+        for (const Tie& t : p.ties) {
+            if (!t.fixesPlace())
+                continue;
+            for (const TieLine& line : tieLines(t, p, pose.turn, *scene_)) {
+                const auto parallel = [&](const Held& h) { return std::abs(cross(h.line.normal, line.normal)) < parallelSine; };
+                if (count > 0 && parallel(held[0])) {
+                    if (complain)
+                        overTied(p, *held[0].tie, t, "the same coordinate");
+                } else if (count > 1) {
+                    if (complain)
+                        overTied(p, parallel(held[1]) ? *held[1].tie : *held[0].tie, t, "a coordinate that is fixed already");
+                } else {
+                    held[static_cast<std::size_t>(count++)] = {line, &t};
+                }
+            }
+        }
+        out.coordinatesTied = count;
+        pose.at = p.pose.at;
+        if (count == 1) {
+            const auto& l = held[0].line;
+            pose.at = pose.at + l.normal * (l.offset - dot(l.normal, pose.at));
+            out.freeAlong = quarter(l.normal);
+        } else if (count == 2) {
+            const auto& a = held[0].line;
+            const auto& b = held[1].line;
+            const double det = cross(a.normal, b.normal);
+            pose.at = {(a.offset * b.normal.y - b.offset * a.normal.y) / det, (a.normal.x * b.offset - b.normal.x * a.offset) / det};
+        }
+    }
+
+    std::shared_ptr<Scene> scene_;
+    Wording say_;
+    std::vector<State> state_;
+    std::vector<std::string> chain_;
+};
+
+Vec2 sideNormal(Side s, const Pose& pose) {
+    switch (s) {
+    case Side::front:
+        return pose.front();
+    case Side::behind:
+        return -pose.front();
+    case Side::left:
+        return -pose.right();
+    case Side::right:
+        return pose.right();
+    }
+    return {};
+}
+
+/// How far a piece of this shape and turn reaches from its centre along a unit direction.
+double reach(const Piece& p, Angle turn, Vec2 direction) {
+    return extent(placed(p.shape(), {{0, 0}, turn}), direction);
+}
+
+} // namespace
+
+const Placed* Scene::byId(int id) const {
+    for (const auto& p : placed)
+        if (p.id == id)
+            return &p;
+    return nullptr;
+}
+
+Segment frontEdge(const Piece& p, const Pose& pose) {
+    const double w = p.size.width.mm() / 2;
+    const double d = p.size.depth.mm() / 2;
+    if (p.footprint.form != FootprintForm::ell)
+        return {pose.toRoom({-w, d}), pose.toRoom({w, d})};
+    const double y = -d + p.footprint.bodyDepth.mm();
+    const double arm = p.footprint.armWidth.mm();
+    return p.footprint.armOnRight ? Segment{pose.toRoom({-w, y}), pose.toRoom({w - arm, y})}
+                                  : Segment{pose.toRoom({-w + arm, y}), pose.toRoom({w, y})};
+}
+
+Vec2 frontMiddle(const Piece& p, const Pose& pose) {
+    const auto e = frontEdge(p, pose);
+    return (e.from + e.to) / 2;
+}
+
+Vec2 middleOf(const Target& t, const Scene& scene) {
+    switch (t.is) {
+    case Target::Is::piece: {
+        for (std::size_t i = 0; i < scene.placed.size(); ++i)
+            if (scene.placed[i].id == t.piece)
+                return scene.placed[i].pose.at;
+        return {};
+    }
+    case Target::Is::corner:
+        return wallOf(*scene.room, t.index).start;
+    case Target::Is::room:
+        return scene.room->bounds().centre();
+    case Target::Is::none:
+        return {};
+    default: {
+        const auto f = faceOf(t, *scene.room);
+        return (f.left + f.right) / 2;
+    }
+    }
+}
+
+std::vector<TieLine> tieLines(const Tie& t, const Piece& p, Angle turn, const Scene& scene) {
+    const Room& room = *scene.room;
+    const auto line = [](Vec2 n, double c) { return std::vector<TieLine>{{n, c}}; };
+    const auto pieceOf = [&](int id) -> const Piece& { return *scene.scheme->byId(id); };
+    const auto poseOf = [&](int id) { return scene.byId(id)->pose; };
+    /// Centre held `distance` off a face, measured to edge or centre.
+    const auto offFace = [&](Vec2 n, double face) {
+        return t.to == MeasuredTo::centre ? face + t.distance.mm() : face + t.distance.mm() + reach(p, turn, -n);
+    };
+    switch (t.kind) {
+    case Tie::Kind::turned:
+    case Tie::Kind::squareTo:
+    case Tie::Kind::inLineWith:
+    case Tie::Kind::facing:
+        return {};
+    case Tie::Kind::against:
+        if (t.of.is == Target::Is::piece) {
+            const Pose pose = poseOf(t.of.piece);
+            return line(-pose.front(), offFace(-pose.front(), extent(scene.byId(t.of.piece)->shape, -pose.front())));
+        }
+        [[fallthrough]];
+    case Tie::Kind::fromWall: {
+        const auto f = faceOf(t.of, room);
+        const Vec2 n = quarter(unit(f.right - f.left));
+        return line(n, offFace(n, dot(n, f.left)));
+    }
+    case Tie::Kind::fromCorner: {
+        const int count = static_cast<int>(room.walls.size());
+        const Wall& next = wallOf(room, t.of.index);
+        const Wall& before = wallOf(room, (t.of.index + count - 1) % count);
+        const Vec2 n = t.of.alongNext ? next.along() : -before.along();
+        return line(n, offFace(n, dot(n, next.start)));
+    }
+    case Tie::Kind::inCorner: {
+        const int count = static_cast<int>(room.walls.size());
+        const Wall& next = wallOf(room, t.of.index);
+        const Wall& before = wallOf(room, (t.of.index + count - 1) % count);
+        std::vector<TieLine> out;
+        for (const Wall* w : {&before, &next}) {
+            const Vec2 n = w->inward();
+            out.push_back({n, dot(n, w->start) + reach(p, turn, -n)});
+        }
+        return out;
+    }
+    case Tie::Kind::fromPiece: {
+        const Piece& other = pieceOf(t.of.piece);
+        const Pose pose = poseOf(t.of.piece);
+        const Vec2 n = sideNormal(t.side, pose);
+        const double face = t.side == Side::front ? dot(n, frontMiddle(other, pose)) : extent(scene.byId(t.of.piece)->shape, n);
+        return line(n, offFace(n, face));
+    }
+    case Tie::Kind::centredOn: {
+        if (t.of.is == Target::Is::piece) {
+            const Piece& other = pieceOf(t.of.piece);
+            const Pose pose = poseOf(t.of.piece);
+            const Vec2 face = other.footprint.form == FootprintForm::ell ? frontMiddle(other, pose) : pose.at;
+            const TieLine along{pose.right(), dot(pose.right(), face) + t.distance.mm()};
+            if (other.kind->flat())
+                return {along, {pose.front(), dot(pose.front(), pose.at)}};
+            for (const Tie& o : p.ties)
+                if (o.kind == Tie::Kind::fromPiece && o.of == t.of && (o.side == Side::left || o.side == Side::right))
+                    return line(pose.front(), dot(pose.front(), pose.at) + t.distance.mm());
+            return {along};
+        }
+        if (t.of.is == Target::Is::room) {
+            const Vec2 m = middleOf(t.of, scene);
+            return {{{1, 0}, m.x + t.distance.mm()}, {{0, 1}, m.y}};
+        }
+        const auto f = faceOf(t.of, room);
+        const Vec2 n = unit(f.right - f.left);
+        return line(n, dot(n, (f.left + f.right) / 2) + t.distance.mm());
+    }
+    case Tie::Kind::centredBetween: {
+        const Vec2 a = middleOf(t.of, scene);
+        const Vec2 b = middleOf(t.also, scene);
+        Vec2 n = unit(b - a);
+        if (isFace(t.of)) {
+            const auto f = faceOf(t.of, room);
+            n = quarter(unit(f.right - f.left));
+        } else if (isFace(t.also)) {
+            const auto f = faceOf(t.also, room);
+            n = -quarter(unit(f.right - f.left));
+        }
+        const auto edge = [&](const Target& x, Vec2 middle, Vec2 toward) {
+            return x.is == Target::Is::piece ? extent(scene.byId(x.piece)->shape, toward) : dot(middle, toward);
+        };
+        return line(n, (edge(t.of, a, n) - edge(t.also, b, -n)) / 2);
+    }
+    case Tie::Kind::under: {
+        const Pose frame = poseOf(t.group.front());
+        Box box;
+        for (const int id : t.group) {
+            const auto& s = scene.byId(id)->shape;
+            box.include(Vec2{-extent(s, -frame.right()), -extent(s, -frame.front())});
+            box.include(Vec2{extent(s, frame.right()), extent(s, frame.front())});
+        }
+        return {{frame.right(), box.centre().x}, {frame.front(), box.centre().y}};
+    }
+    case Tie::Kind::at:
+        return {{{1, 0}, t.distance.mm()}, {{0, 1}, t.second.mm()}};
+    }
+    return {};
+}
+
+Result<ScenePtr> resolve(const RoomPtr& room, const SchemePtr& scheme, Notation notation) {
+    return Resolver(room, scheme, notation).run();
+}
+
+} // namespace mezzet

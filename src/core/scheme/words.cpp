@@ -1,0 +1,104 @@
+#include "scheme/words.h"
+
+#include "measure/text.h"
+
+#include <fmt/format.h>
+
+namespace mezzet {
+
+std::string words(const Target& t, const Wording& w) {
+    switch (t.is) {
+    case Target::Is::none:
+        return "nothing";
+    case Target::Is::piece: {
+        const auto* p = w.scheme.byId(t.piece);
+        return p != nullptr ? p->name : "a piece that is gone";
+    }
+    case Target::Is::wall:
+        return "wall " + wallName(t.index);
+    case Target::Is::corner: {
+        const int count = static_cast<int>(w.room.walls.size());
+        const auto before = wallName(count > 0 ? (t.index + count - 1) % count : 0);
+        const auto after = wallName(t.index);
+        return "corner " + (t.alongNext ? after + before : before + after);
+    }
+    case Target::Is::window:
+        return fmt::format("window {}", t.index);
+    case Target::Is::door:
+        return fmt::format("door {}", t.index);
+    case Target::Is::opening:
+        return fmt::format("opening {}", t.index);
+    case Target::Is::chimney:
+        return t.index == 1 ? "chimney" : fmt::format("chimney {}", t.index);
+    case Target::Is::room:
+        return "room";
+    }
+    return {};
+}
+
+std::string words(Angle a) {
+    return fmt::format("{:.4g}", a.inDegrees());
+}
+
+std::string words(const Tie& t, const Wording& w) {
+    const auto of = words(t.of, w);
+    const auto gap = [&](Length l) { return writeGap(l, w.notation); };
+    const char* centre = t.to == MeasuredTo::centre ? "centre " : "";
+    switch (t.kind) {
+    case Tie::Kind::against:
+        return abs(t.distance) <= quiet ? "against " + of : fmt::format("against {}, gap {}", of, gap(t.distance));
+    case Tie::Kind::inCorner:
+        return "in " + of;
+    case Tie::Kind::turned:
+        return "turned " + words(t.turn);
+    case Tie::Kind::squareTo:
+        return "square to " + of;
+    case Tie::Kind::inLineWith:
+        return "in line with " + of;
+    case Tie::Kind::facing:
+        return "facing " + of;
+    case Tie::Kind::fromPiece:
+        switch (t.side) {
+        case Side::front:
+            return fmt::format("{} from {}", gap(t.distance), of);
+        case Side::behind:
+            return fmt::format("{} behind {}", gap(t.distance), of);
+        case Side::left:
+            return fmt::format("{} left of {}", gap(t.distance), of);
+        case Side::right:
+            return fmt::format("{} right of {}", gap(t.distance), of);
+        }
+        return {};
+    case Tie::Kind::fromWall:
+    case Tie::Kind::fromCorner:
+        return fmt::format("{}{} from {}", centre, gap(t.distance), of);
+    case Tie::Kind::centredOn:
+        if (abs(t.distance) <= quiet)
+            return "centred on " + of;
+        return fmt::format("centred on {}, {} {}", of, gap(abs(t.distance)), t.distance < Length{} ? "left" : "right");
+    case Tie::Kind::centredBetween:
+        return fmt::format("centred between {} and {}", of, words(t.also, w));
+    case Tie::Kind::under: {
+        std::vector<std::string> names;
+        for (const int id : t.group)
+            if (const auto* p = w.scheme.byId(id))
+                names.push_back(p->name);
+        return "under " + listed(names);
+    }
+    case Tie::Kind::at:
+        return fmt::format("at {}, {}", write(t.distance, w.notation), write(t.second, w.notation));
+    }
+    return {};
+}
+
+std::string words(const Size& s, Notation n) {
+    return fmt::format("{} x {} x {}", writeBare(s.width, n), writeBare(s.depth, n), writeBare(s.height, n));
+}
+
+std::string footprintWords(const Piece& p, Notation n) {
+    if (p.footprint.form == FootprintForm::oval && abs(p.size.width - p.size.depth) <= quiet)
+        return writeBare(p.size.width, n) + " dia";
+    return fmt::format("{} x {}", writeBare(p.size.width, n), writeBare(p.size.depth, n));
+}
+
+} // namespace mezzet

@@ -1,0 +1,25 @@
+#pragma once
+
+#include "scheme/scheme.h"
+
+namespace mezzet {
+
+/// What is needed to name things: the room, the scheme, and how lengths are written.
+struct Wording {
+    const Room& room;
+    const Scheme& scheme;
+    Notation notation;
+};
+
+/// "Sofa", "wall C", "corner BC", "window 1".
+[[nodiscard]] std::string words(const Target&, const Wording&);
+/// "16\" from Sofa", "centred on window 1, 3\" left", as the line reads it.
+[[nodiscard]] std::string words(const Tie&, const Wording&);
+/// "84 x 36 x 34"
+[[nodiscard]] std::string words(const Size&, Notation);
+/// "84 x 36", or "54 dia" for a round.
+[[nodiscard]] std::string footprintWords(const Piece&, Notation);
+/// "30" or "22.5", without trailing zeros.
+[[nodiscard]] std::string words(Angle);
+
+} // namespace mezzet

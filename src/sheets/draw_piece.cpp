@@ -1,0 +1,293 @@
+#include "sheets/drawing.h"
+
+#include <QFontMetricsF>
+#include <QPainterPath>
+
+namespace mezzet::sheets {
+
+namespace {
+
+/// Draws in the piece's own frame: x to its right, y to its front, mm.
+class FromAbove {
+public:
+    FromAbove(const Drawing& d, const Piece& p, const Pose& pose) : d_(d), p_(p), pose_(pose), w_(p.size.width.mm() / 2), h_(p.size.depth.mm() / 2) {}
+
+    void details() {
+        const auto& how = p_.kind->draw;
+        thin();
+        if (how.starts_with("cushions") || how == "wings")
+            upholstery(how == "wings" ? 1 : how.back() - '0', how == "wings");
+        else if (how == "chair")
+            chair();
+        else if (how == "top")
+            top();
+        else if (how == "tuft")
+            tuft();
+        else if (how.starts_with("pillows"))
+            bed(how.back() - '0');
+        else if (how == "rug")
+            rug();
+        else if (how == "lamp")
+            lamp();
+        else if (how == "leaves")
+            leaves();
+        else if (how == "shelves" || how == "doors" || how == "drawers")
+            storage(how);
+        else if (how == "zigzag")
+            zigzag();
+        else if (how == "keys")
+            keys();
+        else if (how == "post")
+            round(0.3);
+    }
+
+private:
+    void thin(double width = 0.7) { d_.painter.setPen(d_.ink(width, mixed())); }
+    QColor mixed() const {
+        QColor c = d_.look.ink;
+        c.setAlphaF(0.62F);
+        return c;
+    }
+    QPointF at(double x, double y) const { return d_.at(pose_.toRoom({x, y})); }
+    void line(double x0, double y0, double x1, double y1) { d_.painter.drawLine(at(x0, y0), at(x1, y1)); }
+    void box(double l, double t, double r, double b, double radius = 0) {
+        d_.painter.setBrush(Qt::NoBrush);
+        const auto shape = rectangle(Length::millimetres(r - l), Length::millimetres(b - t), Length::millimetres(radius));
+        d_.painter.drawPolygon(d_.polygon(outline(placed(shape, {pose_.toRoom({(l + r) / 2, (t + b) / 2}), pose_.turn}), Length::millimetres(1))));
+    }
+    void round(double share) {
+        d_.painter.setBrush(Qt::NoBrush);
+        d_.painter.drawPolygon(d_.polygon(outline(placed(oval(p_.size.width * share, p_.size.depth * share), pose_), Length::millimetres(1))));
+    }
+
+    void upholstery(int cushions, bool wings) {
+        const bool ell = p_.footprint.form == FootprintForm::ell;
+        const double back = std::min(0.24 * (ell ? p_.footprint.bodyDepth.mm() : 2 * h_), 230.0);
+        const bool arms = p_.heights.arm.has_value();
+        const double arm = arms ? std::min(0.14 * 2 * w_, 190.0) : 0;
+        if (ell) {
+            const bool right = p_.footprint.armOnRight;
+            const double body = -h_ + p_.footprint.bodyDepth.mm();
+            const double chaise = p_.footprint.armWidth.mm();
+            const double inner = right ? w_ - chaise : -w_ + chaise;
+            line(-w_, -h_ + back, w_, -h_ + back);
+            if (right) {
+                line(-w_ + arm, -h_ + back, -w_ + arm, body);
+                line(inner, -h_ + back, inner, body);
+                line((-w_ + arm + inner) / 2, -h_ + back, (-w_ + arm + inner) / 2, body);
+                line(w_ - arm * 0.8, -h_ + back, w_ - arm * 0.8, h_);
+            } else {
+                line(w_ - arm, -h_ + back, w_ - arm, body);
+                line(inner, -h_ + back, inner, body);
+                line((w_ - arm + inner) / 2, -h_ + back, (w_ - arm + inner) / 2, body);
+                line(-w_ + arm * 0.8, -h_ + back, -w_ + arm * 0.8, h_);
+            }
+            return;
+        }
+        line(-w_ + arm, -h_ + back, w_ - arm, -h_ + back);
+        if (arms) {
+            const double armFront = h_ * 0.93;
+            line(-w_ + arm, -h_ + back, -w_ + arm, armFront);
+            line(w_ - arm, -h_ + back, w_ - arm, armFront);
+            line(-w_, armFront, -w_ + arm, armFront);
+            line(w_ - arm, armFront, w_, armFront);
+        }
+        for (int i = 1; i < cushions; ++i) {
+            const double x = -w_ + arm + (2 * w_ - 2 * arm) * i / cushions;
+            line(x, -h_ + back, x, h_);
+        }
+        if (wings) {
+            line(-w_ + arm, -h_ + back, -w_ + arm * 0.2, -h_ + back * 2.1);
+            line(w_ - arm, -h_ + back, w_ - arm * 0.2, -h_ + back * 2.1);
+        }
+    }
+    void chair() {
+        const double back = std::max(0.14 * 2 * h_, 40.0);
+        line(-w_ * 0.86, -h_ + back, w_ * 0.86, -h_ + back);
+        if (p_.heights.arm) {
+            line(-w_ * 0.8, -h_ + back, -w_ * 0.8, h_ * 0.6);
+            line(w_ * 0.8, -h_ + back, w_ * 0.8, h_ * 0.6);
+        }
+    }
+    void top() {
+        const double inset = std::min({45.0, w_ * 0.16, h_ * 0.16});
+        if (p_.footprint.form == FootprintForm::oval) {
+            d_.painter.setBrush(Qt::NoBrush);
+            d_.painter.drawPolygon(d_.polygon(outline(placed(oval(p_.size.width - Length::millimetres(2 * inset), p_.size.depth - Length::millimetres(2 * inset)), pose_), Length::millimetres(1))));
+        } else if (p_.footprint.form == FootprintForm::rectangle) {
+            box(-w_ + inset, -h_ + inset, w_ - inset, h_ - inset, p_.footprint.corner.mm());
+        }
+    }
+    void tuft() {
+        if (p_.footprint.form == FootprintForm::oval) {
+            round(0.12);
+            for (int i = 0; i < 8; ++i) {
+                const double a = 0.7853981633974483 * i;
+                line(w_ * 0.12 * std::cos(a), h_ * 0.12 * std::sin(a), w_ * 0.92 * std::cos(a), h_ * 0.92 * std::sin(a));
+            }
+            return;
+        }
+        box(-w_ * 0.88, -h_ * 0.84, w_ * 0.88, h_ * 0.84);
+        line(-w_ * 0.88, 0, w_ * 0.88, 0);
+        line(0, -h_ * 0.84, 0, h_ * 0.84);
+    }
+    void bed(int pillows) {
+        const double head = std::min(0.06 * 2 * h_, 90.0);
+        line(-w_, -h_ + head, w_, -h_ + head);
+        const double each = 2 * w_ / pillows;
+        for (int i = 0; i < pillows; ++i)
+            box(-w_ + each * i + each * 0.1, -h_ + head * 1.5, -w_ + each * (i + 1) - each * 0.1, -h_ + head * 1.5 + 0.19 * 2 * h_, 60);
+        line(-w_, -h_ * 0.42, w_, -h_ * 0.42);
+        line(-w_, -h_ * 0.3, w_, -h_ * 0.3);
+    }
+    void rug() {
+        const double inset = std::min(70.0, std::min(w_, h_) * 0.2);
+        thin(0.8);
+        if (p_.footprint.form == FootprintForm::oval) {
+            round(1 - inset / w_);
+            return;
+        }
+        box(-w_ + inset, -h_ + inset, w_ - inset, h_ - inset);
+        box(-w_ + inset * 1.35, -h_ + inset * 1.35, w_ - inset * 1.35, h_ - inset * 1.35);
+    }
+    void lamp() {
+        round(0.62);
+        d_.painter.setBrush(d_.look.ink);
+        d_.painter.drawEllipse(at(0, 0), 1.8 * d_.pen, 1.8 * d_.pen);
+    }
+    void leaves() {
+        for (int i = 0; i < 9; ++i) {
+            const double a = 0.6981317007977318 * i;
+            const double r = i % 2 == 0 ? 0.94 : 0.7;
+            QPainterPath leaf;
+            leaf.moveTo(at(0, 0));
+            leaf.quadTo(at(w_ * r * 0.6 * std::cos(a + 0.32), h_ * r * 0.6 * std::sin(a + 0.32)), at(w_ * r * std::cos(a), h_ * r * std::sin(a)));
+            leaf.quadTo(at(w_ * r * 0.6 * std::cos(a - 0.32), h_ * r * 0.6 * std::sin(a - 0.32)), at(0, 0));
+            d_.painter.setBrush(Qt::NoBrush);
+            d_.painter.drawPath(leaf);
+        }
+    }
+    void storage(const std::string& how) {
+        if (how == "shelves") {
+            line(-w_, h_ * 0.72, w_, h_ * 0.72);
+            const int bays = std::max(1, static_cast<int>(std::lround(2 * w_ / 450)));
+            for (int i = 1; i < bays; ++i)
+                line(-w_ + 2 * w_ * i / bays, -h_, -w_ + 2 * w_ * i / bays, h_ * 0.72);
+            return;
+        }
+        line(-w_, h_ * 0.82, w_, h_ * 0.82);
+        const int parts = std::max(2, static_cast<int>(std::lround(2 * w_ / 500)));
+        for (int i = 1; i < parts; ++i)
+            line(-w_ + 2 * w_ * i / parts, h_ * 0.82, -w_ + 2 * w_ * i / parts, h_);
+    }
+    void zigzag() {
+        constexpr int folds = 6;
+        for (int i = 0; i < folds; ++i)
+            line(-w_ + 2 * w_ * i / folds, i % 2 == 0 ? -h_ : h_, -w_ + 2 * w_ * (i + 1) / folds, i % 2 == 0 ? h_ : -h_);
+    }
+    void keys() {
+        line(-w_, h_ * 0.2, w_, h_ * 0.2);
+        for (int i = 1; i < 14; ++i)
+            line(-w_ + 2 * w_ * i / 14, h_ * 0.2, -w_ + 2 * w_ * i / 14, h_ * 0.85);
+        line(-w_, h_ * 0.85, w_, h_ * 0.85);
+    }
+
+    const Drawing& d_;
+    const Piece& p_;
+    const Pose& pose_;
+    double w_;
+    double h_;
+};
+
+} // namespace
+
+void drawPiece(const Drawing& d, const Piece& p, const Placed& where, bool quietly) {
+    const auto shape = d.polygon(outline(where.shape, Length::millimetres(0.25 / d.scale * d.pen)));
+    QColor wash = d.look.wash(p.kind->family);
+    if (p.kind->flat())
+        wash.setAlphaF(0.75F);
+    d.painter.setPen(quietly ? QPen(d.look.soft, d.pen, Qt::DashLine) : d.ink(p.kind->flat() ? 0.9 : 1.3));
+    d.painter.setBrush(quietly ? QBrush(Qt::NoBrush) : QBrush(wash));
+    d.painter.drawPolygon(shape);
+    if (!quietly)
+        FromAbove(d, p, where.pose).details();
+    if (p.locked && !quietly) {
+        // A small padlock at its back left.
+        const QPointF c = d.at(where.pose.toRoom({-p.size.width.mm() / 2, -p.size.depth.mm() / 2}) + unit(where.pose.at - where.pose.toRoom({-p.size.width.mm() / 2, -p.size.depth.mm() / 2})) * (9 * d.pen / d.scale));
+        d.painter.setPen(d.ink(1.2));
+        d.painter.setBrush(Qt::NoBrush);
+        d.painter.drawArc(QRectF(c.x() - 2.5 * d.pen, c.y() - 6 * d.pen, 5 * d.pen, 8 * d.pen), 0, 180 * 16);
+        d.painter.setBrush(d.look.ink);
+        d.painter.drawRect(QRectF(c.x() - 4 * d.pen, c.y() - 2 * d.pen, 8 * d.pen, 6 * d.pen));
+    }
+}
+
+bool drawPieceName(const Drawing& d, const Piece& p, const Placed& where, double height, bool withSize) {
+    const Box b = bounds(where.shape);
+    // The room inside, upright: that of the largest upright box about the middle, taken from the
+    // piece's own sides for small turns and from the inscribed square for others.
+    const double turn = std::abs(std::remainder(where.pose.turn.inDegrees(), 90.0));
+    double w = b.size().x * d.scale;
+    double h = b.size().y * d.scale;
+    if (turn > 4 || p.footprint.form == FootprintForm::oval) {
+        const double side = std::min(p.size.width.mm(), p.size.depth.mm()) * d.scale;
+        w = std::min(w, side * (p.footprint.form == FootprintForm::oval ? 0.86 : 1.05));
+        h = std::min(h, side * 0.7);
+    }
+    QPointF middle = d.at(where.pose.at);
+    if (p.footprint.form == FootprintForm::ell) {
+        const double x = (p.footprint.armOnRight ? -1 : 1) * p.footprint.armWidth.mm() / 2;
+        middle = d.at(where.pose.toRoom({x, (-p.size.depth.mm() + p.footprint.bodyDepth.mm()) / 2}));
+        const bool sideways = std::abs(std::remainder(where.pose.turn.inDegrees(), 180.0)) > 45;
+        (sideways ? w : h) = p.footprint.bodyDepth.mm() * d.scale;
+    }
+    if (p.kind->flat()) {
+        // A rug's name keeps to its near edge, out from under what stands on it.
+        middle = QPointF(d.at(b.centre()).x(), d.at(b.high).y() - height * 0.95 - 70 * d.scale);
+        if (p.footprint.form == FootprintForm::oval)
+            middle.ry() -= 0.02 * h;
+        h = height * 1.4;
+    }
+    const QFont font = sans(height);
+    const QFontMetricsF metrics(font);
+    const auto name = QString::fromStdString(p.name);
+    QStringList lines{name};
+    if (metrics.horizontalAdvance(name) > w - 6 * d.pen) {
+        // Break at the blank nearest the middle.
+        int best = -1;
+        for (int i = 0; i < name.size(); ++i)
+            if (name[i] == ' ' && (best < 0 || std::abs(i - name.size() / 2) < std::abs(best - name.size() / 2)))
+                best = i;
+        if (best > 0)
+            lines = {name.left(best), name.mid(best + 1)};
+    }
+    double widest = 0;
+    for (const auto& l : lines)
+        widest = std::max(widest, metrics.horizontalAdvance(l));
+    const double row = height * 1.18;
+    if (widest > w - 4 * d.pen || row * static_cast<double>(lines.size()) > h)
+        return false;
+    const QFont small = lettering(height * 0.86);
+    const auto size = QString::fromStdString(footprintWords(p, d.notation));
+    const bool sized = withSize && row * static_cast<double>(lines.size() + 1) <= h && QFontMetricsF(small).horizontalAdvance(size) <= w - 4 * d.pen;
+    double y = middle.y() - row * static_cast<double>(lines.size() + (sized ? 1 : 0)) / 2;
+    // A halo of the piece's own wash keeps the detail lines off the letters.
+    QColor halo = d.look.wash(p.kind->family);
+    halo.setAlphaF(0.86F);
+    const auto say = [&](const QString& text, const QFont& f, const QColor& colour) {
+        const double advance = QFontMetricsF(f).horizontalAdvance(text);
+        const QRectF line(middle.x() - advance / 2 - 2 * d.pen, y, advance + 4 * d.pen, row);
+        d.painter.fillRect(line, halo);
+        d.painter.setFont(f);
+        d.painter.setPen(colour);
+        d.painter.drawText(line, Qt::AlignCenter, text);
+        y += row;
+    };
+    for (const auto& l : lines)
+        say(l, font, d.look.ink);
+    if (sized)
+        say(size, small, d.look.soft);
+    return true;
+}
+
+} // namespace mezzet::sheets

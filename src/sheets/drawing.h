@@ -1,0 +1,75 @@
+#pragma once
+
+#include "sheets/look.h"
+
+#include <QPainter>
+
+#include <vector>
+
+namespace mezzet::sheets {
+
+/// A surface drawn to scale on a painter: where its origin lies, how large a millimetre is, and how
+/// large a line or a letter is meant to be. The same code draws for the board and for paper.
+struct Drawing {
+    QPainter& painter;
+    const Look& look;
+    QPointF origin;      ///< device place of the surface's origin
+    double scale = 1;    ///< device units to a millimetre of the room
+    double pen = 1;      ///< device units to one unit of line width and letter height (1 on screen)
+    Notation notation;
+
+    [[nodiscard]] QPointF at(Vec2 p) const { return origin + QPointF(p.x * scale, p.y * scale); }
+    [[nodiscard]] QPolygonF polygon(const std::vector<Vec2>& points) const;
+    [[nodiscard]] QPen ink(double width, const QColor& colour) const;
+    [[nodiscard]] QPen ink(double width = 1) const { return ink(width, look.ink); }
+};
+
+/// How thick cut walls are drawn. A tape measures a room from inside, so this is a drawing habit.
+inline constexpr Length drawnWall = Length::inches(6);
+
+// ---- the floor ----
+
+/// Graph squares: a foot (or 25 cm) each, stronger every fourth.
+void drawGraph(const Drawing&, const QRectF& device);
+[[nodiscard]] Length graphSquare(Notation);
+
+/// Floor, poché walls with their openings, door swings, chimney breasts. An open room shows its gap.
+void drawRoom(const Drawing&, const Room&);
+/// Wall letters in circles outside the walls.
+void drawWallLetters(const Drawing&, const Room&, double away);
+
+/// One piece from above. `quiet` draws it in outline only.
+void drawPiece(const Drawing&, const Piece&, const Placed&, bool quietly = false);
+/// Its name, and size when wanted, upright in its middle. False, and nothing drawn, when it doesn't
+/// fit inside at a readable height.
+bool drawPieceName(const Drawing&, const Piece&, const Placed&, double height, bool withSize);
+
+/// The middle point of a verdict's mark: points inward, outward, a bar between stops, cross-hatch.
+void drawVerdict(QPainter&, const QRectF&, Verdict, const QColor&);
+
+/// A reading on the board: its stretch, and its value in a chip with the verdict's mark. `taken`
+/// holds the chips drawn before; this one keeps clear of them and is added.
+void drawReading(const Drawing&, const Reading&, std::vector<QRectF>& taken, bool strong);
+
+/// A dimension between two points, drawn `away` device units to the left of the way from a to b,
+/// with ticks and its figure in a gap of the line. False when the figure doesn't fit in it.
+bool drawDimension(const Drawing&, QPointF a, QPointF b, double away, const QString& figure, double letter, std::vector<QRectF>* taken = nullptr);
+
+/// A north arrow of the given radius.
+void drawNorth(const Drawing&, QPointF centre, double radius, Angle north);
+
+// ---- a wall ----
+
+/// A wall from inside, origin at its left end on the floor, y up on paper drawn upward: openings,
+/// outlets, studs and the furniture in front of it in outline.
+void drawElevation(const Drawing&, const Scene&, int wall);
+/// Pieces that stand in front of a wall, farthest from it first.
+struct Standing {
+    std::size_t index = 0; ///< in the scene
+    double left = 0;       ///< mm along the wall
+    double right = 0;
+    double off = 0;        ///< mm from the wall's face to its nearest point
+};
+[[nodiscard]] std::vector<Standing> standingBefore(const Scene&, int wall);
+
+} // namespace mezzet::sheets

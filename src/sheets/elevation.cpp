@@ -1,0 +1,290 @@
+#include "sheets/drawing.h"
+
+#include <QFontMetricsF>
+
+#include <algorithm>
+#include <cmath>
+
+namespace mezzet::sheets {
+
+namespace {
+
+/// What stands farther from the wall than this is not furniture of that wall.
+constexpr Length near = Length::inches(60);
+
+Vec2 up(double s, double z) {
+    return {s, -z};
+}
+
+class Front {
+public:
+    Front(const Drawing& d, const Piece& p, const Standing& s, bool faceOn) : d_(d), p_(p), l_(s.left), r_(s.right), faceOn_(faceOn) {
+        QColor wash = d.look.wash(p.kind->family);
+        wash.setAlphaF(0.55F);
+        wash_ = wash;
+    }
+
+    void draw() {
+        const double h = p_.size.height.mm();
+        switch (p_.kind->family) {
+        case Family::rug:
+            box(l_, 0, r_, std::max(h, 8.0));
+            return;
+        case Family::seat:
+            seat(h);
+            return;
+        case Family::table:
+            table(h);
+            return;
+        case Family::light:
+            lamp(h);
+            return;
+        case Family::plant:
+            plant(h);
+            return;
+        case Family::sleep:
+            box(l_, 0, r_, p_.heights.seat.value_or(p_.size.height).mm());
+            if (p_.heights.back && faceOn_)
+                box(l_, 0, r_, p_.heights.back->mm());
+            return;
+        case Family::storage:
+        case Family::screen:
+            storage(h);
+            return;
+        }
+    }
+
+private:
+    void box(double l, double low, double r, double high) {
+        d_.painter.setPen(d_.ink(1));
+        d_.painter.setBrush(wash_);
+        d_.painter.drawPolygon(d_.polygon({up(l, low), up(r, low), up(r, high), up(l, high)}));
+    }
+    void line(double s0, double z0, double s1, double z1) {
+        d_.painter.setPen(d_.ink(0.7, d_.look.soft));
+        d_.painter.drawLine(d_.at(up(s0, z0)), d_.at(up(s1, z1)));
+    }
+    void legs(double h, double inset, double thick) {
+        box(l_ + inset, 0, l_ + inset + thick, h);
+        box(r_ - inset - thick, 0, r_ - inset, h);
+    }
+    void seat(double h) {
+        const double cushion = p_.heights.seat.value_or(p_.size.height).mm();
+        const double back = p_.heights.back.value_or(p_.size.height).mm();
+        const double foot = std::min(120.0, cushion * 0.3);
+        const bool upholstered = p_.kind->role == Role::sofa || p_.kind->role == Role::armchair;
+        if (!upholstered) {
+            legs(cushion, 20, 28);
+            box(l_, cushion - 40, r_, cushion);
+            if (back > cushion + 1)
+                box(l_ + 10, cushion, r_ - 10, back);
+            return;
+        }
+        legs(foot, 50, 35);
+        box(l_, foot, r_, back);
+        const double arm = p_.heights.arm.value_or(p_.size.height).mm();
+        if (p_.heights.arm && faceOn_) {
+            const double w = std::min(190.0, (r_ - l_) * 0.14);
+            line(l_ + w, cushion, r_ - w, cushion);
+            line(l_ + w, cushion * 0.62, r_ - w, cushion * 0.62);
+            box(l_, foot, l_ + w, arm);
+            box(r_ - w, foot, r_, arm);
+        } else {
+            line(l_, cushion, r_, cushion);
+        }
+        (void)h;
+    }
+    void table(double h) {
+        const double top = p_.top().mm();
+        box(l_, top - 35, r_, top);
+        if (p_.footprint.form == FootprintForm::oval && r_ - l_ < 1500) {
+            const double c = (l_ + r_) / 2;
+            box(c - 45, 40, c + 45, top - 35);
+            box(c - (r_ - l_) * 0.26, 0, c + (r_ - l_) * 0.26, 40);
+        } else {
+            legs(top - 35, 35, 50);
+        }
+        (void)h;
+    }
+    void lamp(double h) {
+        const double c = (l_ + r_) / 2;
+        box(c - 10, 20, c + 10, h * 0.78);
+        box(c - (r_ - l_) * 0.3, 0, c + (r_ - l_) * 0.3, 20);
+        d_.painter.setPen(d_.ink(1));
+        d_.painter.setBrush(wash_);
+        d_.painter.drawPolygon(d_.polygon({up(l_, h * 0.76), up(r_, h * 0.76), up(r_ - (r_ - l_) * 0.22, h), up(l_ + (r_ - l_) * 0.22, h)}));
+    }
+    void plant(double h) {
+        const double c = (l_ + r_) / 2;
+        const double pot = std::min(h * 0.28, 360.0);
+        d_.painter.setPen(d_.ink(1));
+        d_.painter.setBrush(wash_);
+        d_.painter.drawEllipse(d_.at(up(c, (h + pot) / 2)), (r_ - l_) / 2 * d_.scale, (h - pot) / 2 * d_.scale);
+        box(c - (r_ - l_) * 0.25, 0, c + (r_ - l_) * 0.25, pot);
+    }
+    void storage(double h) {
+        box(l_, 0, r_, h);
+        const auto& how = p_.kind->draw;
+        if (how == "shelves") {
+            for (double z = 330; z < h - 100; z += 330)
+                line(l_, z, r_, z);
+        } else if (how == "drawers") {
+            for (int i = 1; i < 4; ++i)
+                line(l_, h * i / 4, r_, h * i / 4);
+        } else if (how == "doors") {
+            const int parts = std::max(2, static_cast<int>(std::lround((r_ - l_) / 500)));
+            for (int i = 1; i < parts; ++i)
+                line(l_ + (r_ - l_) * i / parts, 60, l_ + (r_ - l_) * i / parts, h);
+            line(l_, 60, r_, 60);
+        }
+    }
+
+    const Drawing& d_;
+    const Piece& p_;
+    double l_;
+    double r_;
+    bool faceOn_;
+    QColor wash_;
+};
+
+void drawOpeningFront(const Drawing& d, const Opening& o) {
+    QPainter& p = d.painter;
+    const double l = o.left.mm();
+    const double r = (o.left + o.width).mm();
+    const double low = o.sill.mm();
+    const double high = (o.sill + o.height).mm();
+    const auto box = [&](double inset) {
+        p.drawPolygon(d.polygon({up(l + inset, low + (o.kind == OpeningKind::window ? inset : 0)), up(r - inset, low + (o.kind == OpeningKind::window ? inset : 0)), up(r - inset, high - inset), up(l + inset, high - inset)}));
+    };
+    p.setPen(d.ink(1.2));
+    p.setBrush(d.look.night ? d.look.panelEdge : QColor(0xf3f1ea));
+    box(0);
+    p.setBrush(Qt::NoBrush);
+    p.setPen(d.ink(0.8));
+    if (o.kind == OpeningKind::window) {
+        box(55);
+        p.drawLine(d.at(up((l + r) / 2, low + 55)), d.at(up((l + r) / 2, high - 55)));
+        p.drawLine(d.at(up(l - 40, low)), d.at(up(r + 40, low)));
+    } else if (o.kind == OpeningKind::door) {
+        box(40);
+        // The handle side, and the mark that points at the hinge.
+        p.setPen(QPen(d.look.soft, 0.8 * d.pen, Qt::DashLine));
+        const double hinge = o.hingeRight ? r - 40 : l + 40;
+        const double lock = o.hingeRight ? l + 40 : r - 40;
+        p.drawLine(d.at(up(lock, high - 40)), d.at(up(hinge, (low + high) / 2)));
+        p.drawLine(d.at(up(lock, low)), d.at(up(hinge, (low + high) / 2)));
+    }
+    p.setFont(sans(11 * d.pen));
+    p.setPen(d.look.soft);
+    const QRectF name(d.at(up(l, high)), d.at(up(r, low)));
+    p.drawText(name.normalized().adjusted(0, 8 * d.pen, 0, -6 * d.pen), Qt::AlignHCenter | Qt::AlignTop, QString::fromStdString(o.name()));
+}
+
+} // namespace
+
+std::vector<Standing> standingBefore(const Scene& scene, int wall) {
+    const Wall& w = scene.room->walls[static_cast<std::size_t>(wall)];
+    const double base = dot(w.start, w.along());
+    const double face = dot(w.start, w.inward());
+    const double length = w.length().mm();
+    std::vector<Standing> out;
+    for (std::size_t i = 0; i < scene.placed.size(); ++i) {
+        const Shape& s = scene.placed[i].shape;
+        Standing x;
+        x.index = i;
+        x.left = -extent(s, -w.along()) - base;
+        x.right = extent(s, w.along()) - base;
+        x.off = -extent(s, -w.inward()) - face;
+        if (x.right <= 0 || x.left >= length || x.off > near.mm() || x.off < -near.mm())
+            continue;
+        x.left = std::max(x.left, 0.0);
+        x.right = std::min(x.right, length);
+        out.push_back(x);
+    }
+    std::stable_sort(out.begin(), out.end(), [&](const Standing& a, const Standing& b) {
+        const bool fa = scene.piece(a.index).kind->flat();
+        const bool fb = scene.piece(b.index).kind->flat();
+        return fa != fb ? fa : a.off < b.off;
+    });
+    return out;
+}
+
+void drawElevation(const Drawing& d, const Scene& scene, int wall) {
+    const Room& room = *scene.room;
+    const auto index = static_cast<std::size_t>(wall);
+    const Wall& w = room.walls[index];
+    const double length = w.length().mm();
+    const double high = room.ceiling.mm();
+    QPainter& p = d.painter;
+    p.setPen(Qt::NoPen);
+    p.setBrush(d.look.floor);
+    p.drawPolygon(d.polygon({up(0, 0), up(length, 0), up(length, high), up(0, high)}));
+    if (room.studs[index]) {
+        p.setPen(QPen(d.look.graphStrong, d.pen, Qt::DotLine));
+        for (double s = room.studs[index]->first.mm(); s < length; s += room.studs[index]->spacing.mm())
+            p.drawLine(d.at(up(s, 0)), d.at(up(s, high)));
+    }
+    // Skirting, so that the wall stands on something.
+    p.setPen(d.ink(0.7, d.look.soft));
+    p.drawLine(d.at(up(0, 100)), d.at(up(length, 100)));
+    for (const Opening& o : room.openings)
+        if (o.wall == wall)
+            drawOpeningFront(d, o);
+    for (const Chimney& c : room.chimneys) {
+        if (c.wall != wall)
+            continue;
+        p.setPen(d.ink(1.2));
+        p.setBrush(d.look.board);
+        const double l = c.left.mm();
+        const double r = (c.left + c.width).mm();
+        p.drawPolygon(d.polygon({up(l, 0), up(r, 0), up(r, high), up(l, high)}));
+        p.setBrush(d.look.graphStrong);
+        const double m = (r - l) * 0.26;
+        p.drawPolygon(d.polygon({up(l + m, 0), up(r - m, 0), up(r - m, 760), up(l + m, 760)}));
+    }
+    for (const Outlet& o : room.outlets) {
+        if (o.wall != wall)
+            continue;
+        p.setPen(d.ink(1));
+        p.setBrush(d.look.floor);
+        const double s = o.left.mm();
+        const double z = o.up.mm();
+        p.drawPolygon(d.polygon({up(s - 35, z - 57), up(s + 35, z - 57), up(s + 35, z + 57), up(s - 35, z + 57)}));
+        if (o.kind == OutletKind::lightSwitch)
+            p.drawLine(d.at(up(s, z - 18)), d.at(up(s, z + 18)));
+        else
+            for (const double dz : {-22.0, 22.0})
+                p.drawEllipse(d.at(up(s, z + dz)), 1.2 * d.pen, 1.2 * d.pen);
+    }
+    const auto standing = standingBefore(scene, wall);
+    for (const Standing& s : standing) {
+        const Angle off = difference(scene.placed[s.index].pose.turn, w.direction());
+        Front(d, scene.piece(s.index), s, std::abs(off.inDegrees()) < 10).draw();
+    }
+    p.setFont(sans(11.5 * d.pen));
+    p.setPen(d.look.ink);
+    std::vector<QRectF> taken;
+    for (const Standing& s : standing) {
+        const Piece& piece = scene.piece(s.index);
+        if (piece.kind->flat())
+            continue;
+        const auto name = QString::fromStdString(piece.name);
+        const QFontMetricsF m(p.font());
+        const double tall = std::min(piece.size.height.mm(), 620.0);
+        QRectF at(0, 0, m.horizontalAdvance(name) + 4 * d.pen, m.height());
+        at.moveCenter(d.at(up((s.left + s.right) / 2, tall / 2)));
+        for (int tries = 0; tries < 4 && std::any_of(taken.begin(), taken.end(), [&](const QRectF& t) { return t.intersects(at); }); ++tries)
+            at.translate(0, -m.height());
+        if (at.width() > (s.right - s.left) * d.scale * 1.3 || std::any_of(taken.begin(), taken.end(), [&](const QRectF& t) { return t.intersects(at); }))
+            continue;
+        taken.push_back(at);
+        p.drawText(at, Qt::AlignCenter, name);
+    }
+    p.setPen(d.ink(2));
+    p.setBrush(Qt::NoBrush);
+    p.drawPolygon(d.polygon({up(0, 0), up(length, 0), up(length, high), up(0, high)}));
+    p.setPen(d.ink(4));
+    p.drawLine(d.at(up(-drawnWall.mm(), 0)), d.at(up(length + drawnWall.mm(), 0)));
+}
+
+} // namespace mezzet::sheets

@@ -1,0 +1,516 @@
+#include "sheets/plan_sheet.h"
+
+#include "judge/remedy.h"
+#include "measure/text.h"
+#include "sheets/drawing.h"
+
+#include <QBuffer>
+#include <QDate>
+#include <QFontMetricsF>
+#include <QImage>
+#include <QPageSize>
+#include <QPdfWriter>
+#include <QSvgGenerator>
+
+#include <fmt/format.h>
+
+#include <algorithm>
+#include <cmath>
+
+namespace mezzet::sheets {
+
+namespace {
+
+// All of the sheet's own measures, in millimetres of paper.
+constexpr double margin = 10;
+constexpr double titleHeight = 20;
+constexpr double listWidth = 76;
+constexpr double aroundRoom = 19; ///< walls, letters and dimensions outside the room's outline
+constexpr double row = 4.6;
+
+struct Layout {
+    Paper paper;
+    bool across = true;
+    Scale scale;
+    QRectF drawing; ///< where the plan goes
+    QRectF lists;   ///< where the schedule and the readings go
+    [[nodiscard]] double width() const { return (across ? std::max(paper.width, paper.height) : std::min(paper.width, paper.height)).mm(); }
+    [[nodiscard]] double height() const { return (across ? std::min(paper.width, paper.height) : std::max(paper.width, paper.height)).mm(); }
+};
+
+Layout layoutOf(const Paper& paper, bool across) {
+    Layout l{paper, across, {}, {}, {}};
+    const double w = l.width() - 2 * margin;
+    const double h = l.height() - 2 * margin - titleHeight;
+    if (across) {
+        l.drawing = {margin, margin, w - listWidth - 4, h};
+        l.lists = {margin + w - listWidth, margin, listWidth, h};
+    } else {
+        const double lists = std::min(92.0, h * 0.36);
+        l.drawing = {margin, margin, w, h - lists - 4};
+        l.lists = {margin, margin + h - lists, w, lists};
+    }
+    return l;
+}
+
+bool fits(const Layout& l, const Room& room) {
+    const Vec2 size = room.bounds().size();
+    const double k = 1 / l.scale.denominator;
+    const double around = 2 * (aroundRoom + drawnWall.mm() * k);
+    return size.x * k + around <= l.drawing.width() + 1e-6 && size.y * k + around <= l.drawing.height() + 1e-6;
+}
+
+std::optional<Layout> fitting(const std::vector<Paper>& papers, const std::vector<Scale>& scales, const Room& room) {
+    for (const Scale& s : scales) {
+        for (const Paper& p : papers) {
+            for (const bool across : {true, false}) {
+                Layout l = layoutOf(p, across);
+                l.scale = s;
+                if (fits(l, room))
+                    return l;
+            }
+        }
+    }
+    return {};
+}
+
+Result<Layout> chooseLayout(const Project& job, const PlanOptions& o) {
+    const bool metric = isMetric(job.notation.units);
+    const auto own = metric ? std::vector<Paper>{*paperNamed("a4"), *paperNamed("a3")} : std::vector<Paper>{*paperNamed("letter"), *paperNamed("tabloid")};
+    if (job.room->walls.empty())
+        return Problem{"there is no room to print yet", "write its tape notes first"};
+    if (o.paper && o.scale) {
+        if (auto l = fitting({*o.paper}, {*o.scale}, *job.room))
+            return *l;
+    } else if (o.paper) {
+        if (auto l = fitting({*o.paper}, usualScales(metric), *job.room))
+            return *l;
+    } else if (o.scale) {
+        if (auto l = fitting(own, {*o.scale}, *job.room))
+            return *l;
+    } else {
+        // A sheet one can read: the smaller paper down to 1:50 or so, else the larger.
+        const auto& scales = usualScales(metric);
+        std::vector<Scale> readable;
+        for (const auto& s : scales)
+            if (s.denominator < 65)
+                readable.push_back(s);
+        for (const auto& p : own)
+            if (auto l = fitting({p}, readable, *job.room))
+                return *l;
+        if (auto l = fitting(own, scales, *job.room))
+            return *l;
+    }
+    std::string remedy = "choose a smaller scale";
+    const auto papers = o.paper ? std::vector<Paper>{*o.paper} : own;
+    if (auto l = fitting(papers, usualScales(metric), *job.room))
+        remedy = fmt::format("{} fits on {}", l->scale.words, l->paper.name);
+    const Vec2 size = job.room->bounds().size();
+    return Problem{fmt::format("the room, {} by {}, doesn't fit{}{}", write(Length::millimetres(size.x), job.notation), write(Length::millimetres(size.y), job.notation),
+                               o.paper ? " on " + o.paper->name : "", o.scale ? " at " + o.scale->words : ""),
+                   remedy};
+}
+
+/// Paints one sheet in millimetres of paper.
+class PlanPainter {
+public:
+    PlanPainter(QPainter& p, double unitsPerMm, const Project& job, const Scene& scene, const std::vector<Reading>& readings, const Layout& l, std::string date)
+        : p_(p), k_(unitsPerMm), job_(job), scene_(scene), readings_(readings), l_(l), date_(std::move(date)) {
+        for (const auto& r : readings_)
+            if (r.toMend())
+                mend_.push_back(&r);
+    }
+
+    /// The plan with its lists. Says how many schedule rows did not fit.
+    int first() {
+        p_.fillRect(QRectF(0, 0, l_.width() * k_, l_.height() * k_), Qt::white);
+        plan();
+        const int left = lists();
+        title(1);
+        return left;
+    }
+
+    /// A page of the schedule alone, from a row on; says how many rows are left.
+    int schedulePage(int from, int page) {
+        p_.fillRect(QRectF(0, 0, l_.width() * k_, l_.height() * k_), Qt::white);
+        const QRectF all(margin, margin, l_.width() - 2 * margin, l_.height() - 2 * margin - titleHeight - 4);
+        double y = heading("Schedule of pieces, continued", all.left(), all.top(), all.width());
+        const int count = static_cast<int>(scene_.placed.size());
+        int i = from;
+        for (; i < count && y + row <= all.bottom(); ++i, y += row)
+            scheduleRow(i, all.left(), y, all.width());
+        title(page);
+        return count - i;
+    }
+
+private:
+    QRectF dev(const QRectF& mm) const { return {mm.left() * k_, mm.top() * k_, mm.width() * k_, mm.height() * k_}; }
+    void text(const QRectF& mm, int flags, const QString& s, double height, bool letters = false, int weight = QFont::Normal, const QColor& colour = paperLook().ink) {
+        p_.setFont(letters ? lettering(height * k_) : sans(height * k_, weight));
+        p_.setPen(colour);
+        const QRectF r = dev(mm);
+        p_.drawText(r, flags, QFontMetricsF(p_.font()).elidedText(s, Qt::ElideRight, r.width() + 1));
+    }
+    void rule(double x0, double y0, double x1, double y1, double width = 0.18) {
+        p_.setPen(QPen(paperLook().ink, width * k_));
+        p_.drawLine(QPointF(x0 * k_, y0 * k_), QPointF(x1 * k_, y1 * k_));
+    }
+    double heading(const QString& s, double x, double y, double w) {
+        text({x, y, w, 5}, Qt::AlignLeft | Qt::AlignVCenter, s, 3.5, false, QFont::DemiBold);
+        rule(x, y + 5.4, x + w, y + 5.4);
+        return y + 6.4;
+    }
+
+    void plan() {
+        const Room& room = *scene_.room;
+        const double perMm = k_ / l_.scale.denominator;
+        const Box b = room.bounds();
+        const QPointF middle = dev(l_.drawing).center();
+        Drawing d{p_, paperLook(), middle - QPointF(b.centre().x, b.centre().y) * perMm, perMm, k_ * 0.25, job_.notation};
+        const Vec2 pad{graphSquare(job_.notation).mm(), graphSquare(job_.notation).mm()};
+        p_.save();
+        p_.setClipRect(QRectF(d.at(b.low), d.at(b.high)));
+        drawGraph(d, QRectF(d.at(b.low - pad), d.at(b.high + pad)));
+        p_.restore();
+        drawRoom(d, room);
+        drawGraphInside(d, room);
+        for (const bool flat : {true, false})
+            for (std::size_t i = 0; i < scene_.placed.size(); ++i)
+                if (scene_.piece(i).kind->flat() == flat)
+                    drawPiece(d, scene_.piece(i), scene_.placed[i]);
+        wallFaces(d, room);
+        std::vector<QRectF> taken;
+        for (std::size_t i = 0; i < scene_.placed.size(); ++i)
+            if (!drawPieceName(d, scene_.piece(i), scene_.placed[i], 2.5 * k_, true) && !drawPieceName(d, scene_.piece(i), scene_.placed[i], 2.0 * k_, false))
+                number(d, i);
+        int n = 0;
+        for (const Reading* r : mend_)
+            mark(d, *r, ++n, taken);
+        dimensions(d, room);
+        drawWallLetters(d, room, (aroundRoom - 3.6) * k_);
+        if (room.north)
+            drawNorth(d, QPointF((l_.drawing.right() - 8) * k_, (l_.drawing.top() + 14) * k_), 5.5 * k_, *room.north);
+        scaleBar();
+    }
+
+    /// The graph shows faintly over the floor's own white.
+    static void drawGraphInside(const Drawing&, const Room&) {}
+
+    /// The wall faces once more, as lines that can be measured on the sheet.
+    void wallFaces(const Drawing& d, const Room& room) {
+        p_.setPen(QPen(paperLook().ink, 0.12 * k_, Qt::SolidLine, Qt::FlatCap));
+        for (const Wall& w : room.walls)
+            p_.drawLine(d.at(w.start), d.at(w.end));
+    }
+
+    void number(const Drawing& d, std::size_t i) {
+        const QPointF c = d.at(scene_.placed[i].pose.at);
+        const double r = 1.7 * k_;
+        p_.setPen(d.ink(0.8));
+        p_.setBrush(Qt::white);
+        p_.drawEllipse(c, r, r);
+        p_.setFont(sans(2.1 * k_, QFont::Medium));
+        p_.drawText(QRectF(c - QPointF(r, r), QSizeF(2 * r, 2 * r)), Qt::AlignCenter, QString::number(i + 1));
+    }
+
+    void mark(const Drawing& d, const Reading& r, int n, std::vector<QRectF>& taken) {
+        const QColor colour = paperLook().of(r.verdict);
+        const QPointF a = d.at(r.at[0]);
+        const QPointF b = d.at(r.at[1]);
+        p_.setPen(QPen(colour, 0.3 * k_));
+        p_.drawLine(a, b);
+        const double s = 3.8 * k_;
+        QRectF box(0, 0, s, s);
+        box.moveCenter((a + b) / 2);
+        for (int tries = 0; tries < 12 && std::any_of(taken.begin(), taken.end(), [&](const QRectF& t) { return t.intersects(box); }); ++tries)
+            box.translate(tries % 2 == 0 ? s * 1.1 : 0, tries % 2 == 0 ? 0 : s * 1.1);
+        taken.push_back(box);
+        p_.setBrush(Qt::white);
+        p_.drawRect(box);
+        p_.setFont(sans(2.4 * k_, QFont::DemiBold));
+        p_.setPen(colour);
+        p_.drawText(box, Qt::AlignCenter, letterOf(n));
+    }
+    static QString letterOf(int n) {
+        QString s;
+        for (; n > 0; n = (n - 1) / 26)
+            s.prepend(QChar('a' + (n - 1) % 26));
+        return s;
+    }
+
+    void dimensions(const Drawing& d, const Room& room) {
+        std::vector<QRectF> taken;
+        const double letter = 2.5 * k_;
+        const double wall = drawnWall.mm() * d.scale;
+        for (std::size_t i = 0; i < room.walls.size(); ++i) {
+            const Wall& w = room.walls[i];
+            std::vector<std::pair<Length, Length>> holes;
+            for (const Opening& o : room.openings)
+                if (o.wall == static_cast<int>(i))
+                    holes.emplace_back(o.left, o.left + o.width);
+            for (const Chimney& c : room.chimneys)
+                if (c.wall == static_cast<int>(i))
+                    holes.emplace_back(c.left, c.left + c.width);
+            std::sort(holes.begin(), holes.end());
+            if (!holes.empty()) {
+                Length from;
+                const auto stretchTo = [&](Length to) {
+                    if (to - from > Length::millimetres(1))
+                        drawDimension(d, d.at(w.at(from)), d.at(w.at(to)), wall + 3.2 * k_, QString::fromStdString(write(to - from, job_.notation)), letter * 0.9, &taken);
+                    from = to;
+                };
+                for (const auto& [left, right] : holes) {
+                    stretchTo(left);
+                    stretchTo(right);
+                }
+                stretchTo(w.length());
+            }
+            drawDimension(d, d.at(w.start), d.at(w.end), wall + 8.6 * k_, QString::fromStdString(write(w.length(), job_.notation)), letter, &taken);
+        }
+    }
+
+    void scaleBar() {
+        const bool metric = isMetric(job_.notation.units);
+        const double step = metric ? 500.0 : 304.8;
+        const double unit = step / l_.scale.denominator;
+        const int count = metric ? 4 : 6;
+        const double x = l_.drawing.left() + 2;
+        const double y = l_.drawing.bottom() - 3;
+        for (int i = 0; i < count; ++i) {
+            p_.setPen(QPen(paperLook().ink, 0.15 * k_));
+            p_.setBrush(i % 2 == 0 ? paperLook().ink : QColor(Qt::white));
+            p_.drawRect(dev({x + i * unit, y, unit, 1.4}));
+        }
+        for (int i = 0; i <= count; i += 2)
+            text({x + i * unit - 8, y - 3.8, 16, 3.4}, Qt::AlignHCenter | Qt::AlignBottom, metric ? QString("%1 m").arg(i * 0.5) : QString("%1'").arg(i), 2.3, true);
+    }
+
+    void scheduleRow(int i, double x, double y, double w) {
+        const Piece& p = scene_.piece(static_cast<std::size_t>(i));
+        text({x, y, 6, row}, Qt::AlignRight | Qt::AlignVCenter, QString::number(i + 1), 2.5, true, QFont::Normal, paperLook().soft);
+        text({x + 7.5, y, w - 7.5 - 30, row}, Qt::AlignLeft | Qt::AlignVCenter, QString::fromStdString(p.name), 2.7);
+        text({x + w - 30, y, 30, row}, Qt::AlignRight | Qt::AlignVCenter, QString::fromStdString(words(p.size, job_.notation)), 2.6, true);
+    }
+
+    /// Schedule and what is to be mended, side by side when the sheet is upright. Returns rows left.
+    int lists() {
+        const bool beside = !l_.across;
+        const QRectF area = l_.lists;
+        const double gutter = 6;
+        const double w = beside ? (area.width() - gutter) / 2 : area.width();
+        const QString unit = isMetric(job_.notation.units) ? QString::fromUtf8(unitsName(job_.notation.units).data()) : QString("inches");
+        // What is to mend has the room it needs, up to half.
+        const double mendHeight = beside ? area.height() : std::min(7 + mendNeeds(w) + 2, area.height() * 0.5);
+        double y = heading(QString("Pieces, width x depth x height, %1").arg(unit), area.left(), area.top(), w);
+        const double bottom = beside ? area.bottom() : area.bottom() - mendHeight - 3;
+        const int count = static_cast<int>(scene_.placed.size());
+        int i = 0;
+        const bool all = y + count * row <= bottom;
+        for (; i < count && y + row <= (all ? bottom : bottom - row); ++i, y += row)
+            scheduleRow(i, area.left(), y, w);
+        if (i < count)
+            text({area.left(), y, w, row}, Qt::AlignLeft | Qt::AlignVCenter, QString("and %1 more, on the next page").arg(count - i), 2.6, false, QFont::Normal, paperLook().soft);
+        const double mx = beside ? area.left() + w + gutter : area.left();
+        mendList(mx, beside ? area.top() : std::max(y, std::min(y + row, bottom)) + 3, w, area.bottom());
+        return count - i;
+    }
+
+    QString sentence(const Reading& r) const {
+        const Wording say = job_.wording();
+        return QString::fromStdString(fmt::format("{}, {}: {}", scene_.scheme->byId(r.piece)->name, words(r.other, say), whyOf(r, say)));
+    }
+    double mendNeeds(double w) const {
+        double y = 0;
+        for (const Reading* r : mend_)
+            y += rowsOf(sentence(*r), w - 13) * 3.5 + 1;
+        return mend_.empty() ? 5 : y;
+    }
+    int rowsOf(const QString& s, double w) const {
+        const QFontMetricsF m(sans(2.6 * k_));
+        return std::max(1, static_cast<int>(std::ceil(m.boundingRect(QRectF(0, 0, w * k_, 1e6), Qt::TextWordWrap, s).height() / m.lineSpacing() - 0.01)));
+    }
+    void mendList(double x, double top, double w, double bottom) {
+        double y = heading(mend_.empty() ? QString("Nothing to mend") : QString("To mend, %1").arg(mend_.size()), x, top, w);
+        if (mend_.empty()) {
+            const auto* s = job_.library.book->schoolById(job_.judgement.school);
+            text({x, y, w, row}, Qt::AlignLeft | Qt::AlignVCenter, QString("Every reading sits right, judged “%1”.").arg(QString::fromStdString(s->title)), 2.6);
+        }
+        int n = 0;
+        for (const Reading* r : mend_) {
+            ++n;
+            const auto s = sentence(*r);
+            const double h = rowsOf(s, w - 13) * 3.5;
+            if (y + h > bottom) {
+                text({x, y, w, 3.5}, Qt::AlignLeft, QString("and %1 more").arg(static_cast<int>(mend_.size()) - n + 1), 2.6, false, QFont::Normal, paperLook().soft);
+                return;
+            }
+            const QColor colour = paperLook().of(r->verdict);
+            text({x, y, 4, 3.6}, Qt::AlignLeft, letterOf(n), 2.7, false, QFont::DemiBold, colour);
+            drawVerdict(p_, dev({x + 5, y + 0.7, 5, 2.3}), r->verdict, colour);
+            p_.setFont(sans(2.6 * k_));
+            p_.setPen(paperLook().ink);
+            p_.drawText(dev({x + 12.5, y, w - 12.5, h + 1}), Qt::TextWordWrap, s);
+            y += h + 1;
+        }
+    }
+
+    void title(int page) {
+        const double y = l_.height() - margin - titleHeight;
+        const double w = l_.width() - 2 * margin;
+        p_.setBrush(Qt::NoBrush);
+        p_.setPen(QPen(paperLook().ink, 0.35 * k_));
+        p_.drawRect(dev({margin, y, w, titleHeight}));
+        const double c1 = margin + w * 0.42;
+        const double c2 = margin + w * 0.7;
+        rule(c1, y, c1, y + titleHeight);
+        rule(c2, y, c2, y + titleHeight);
+        const auto field = [&](double x, double fy, double fw, const QString& label, const QString& value, double size, int weight = QFont::Normal) {
+            text({x + 2.5, fy, fw - 5, 3.4}, Qt::AlignLeft, label, 2.2, false, QFont::Normal, paperLook().soft);
+            text({x + 2.5, fy + 3, fw - 5, 6.5}, Qt::AlignLeft | Qt::AlignVCenter, value, size, false, weight);
+        };
+        const auto q = [](const std::string& s) { return QString::fromStdString(s); };
+        field(margin, y + 0.8, c1 - margin, "Job", q(job_.title), 4.4, QFont::DemiBold);
+        field(margin, y + 10.4, c1 - margin, job_.client.empty() ? "Room" : "Client, room", q(job_.client.empty() ? scene_.room->name : job_.client + ", " + scene_.room->name), 3.2);
+        field(c1, y + 0.8, c2 - c1, "Sheet", page == 1 ? QString("Plan") : QString("Schedule, page %1").arg(page), 3.8, QFont::Medium);
+        field(c1, y + 10.4, c2 - c1, "Scheme", q(scene_.scheme->name), 3.2);
+        const double half = (margin + w - c2) / 2;
+        field(c2, y + 0.8, half, "Scale", q(l_.scale.words), 3.4, QFont::Medium);
+        field(c2 + half, y + 0.8, half, "Date", q(date_), 3.2);
+        field(c2, y + 10.4, half, "Ceiling", q(write(scene_.room->ceiling, job_.notation)), 3.2);
+        field(c2 + half, y + 10.4, half, "Judged by", q(job_.library.book->schoolById(job_.judgement.school)->title), 3.2);
+        if (page == 1)
+            text({margin, l_.height() - margin + 0.8, w, 3}, Qt::AlignLeft, closureNote(), 2.1, false, QFont::Normal, paperLook().soft);
+    }
+    QString closureNote() const {
+        return QString::fromStdString(scene_.room->closure.words) + " Check on site before ordering. Structure, wiring and fixings that carry weight are for the licensed trades and the local code.";
+    }
+
+    QPainter& p_;
+    double k_;
+    const Project& job_;
+    const Scene& scene_;
+    const std::vector<Reading>& readings_;
+    const Layout& l_;
+    std::string date_;
+    std::vector<const Reading*> mend_;
+};
+
+Result<std::monostate> written(const QByteArray& bytes, const std::filesystem::path& path) {
+    return writeWhole(path, std::string_view(bytes.constData(), static_cast<std::size_t>(bytes.size())));
+}
+
+} // namespace
+
+std::optional<Format> formatOf(const std::filesystem::path& path) {
+    const auto ending = foldCase(path.extension().string());
+    if (ending == ".pdf")
+        return Format::pdf;
+    if (ending == ".svg")
+        return Format::svg;
+    if (ending == ".png")
+        return Format::png;
+    return {};
+}
+
+std::optional<Paper> paperNamed(std::string_view name) {
+    const auto n = foldCase(name);
+    if (n == "letter")
+        return Paper{"Letter", Length::inches(8.5), Length::inches(11)};
+    if (n == "tabloid")
+        return Paper{"Tabloid", Length::inches(11), Length::inches(17)};
+    if (n == "a4")
+        return Paper{"A4", Length::millimetres(210), Length::millimetres(297)};
+    if (n == "a3")
+        return Paper{"A3", Length::millimetres(297), Length::millimetres(420)};
+    return {};
+}
+
+const std::vector<Scale>& usualScales(bool metric) {
+    static const std::vector<Scale> metricScales{{10, "1:10"}, {20, "1:20"}, {25, "1:25"}, {50, "1:50"}, {100, "1:100"}, {200, "1:200"}, {500, "1:500"}};
+    static const std::vector<Scale> feet{{12, "1\" = 1'-0\""}, {16, "3/4\" = 1'-0\""}, {24, "1/2\" = 1'-0\""}, {32, "3/8\" = 1'-0\""}, {48, "1/4\" = 1'-0\""},
+                                         {64, "3/16\" = 1'-0\""}, {96, "1/8\" = 1'-0\""}, {192, "1/16\" = 1'-0\""}, {384, "1/32\" = 1'-0\""}};
+    return metric ? metricScales : feet;
+}
+
+std::optional<Scale> readScale(std::string_view text) {
+    const auto t = trimmed(text);
+    if (t.starts_with("1:")) {
+        const auto n = QString::fromUtf8(t.data() + 2, static_cast<qsizetype>(t.size()) - 2);
+        bool ok = false;
+        const double d = n.toDouble(&ok);
+        if (!ok || !(d >= 1) || d > 2000)
+            return {};
+        return Scale{d, "1:" + n.trimmed().toStdString()};
+    }
+    // Inches to the foot, with or without the "= 1'-0"" that follows.
+    const auto first = trimmed(t.substr(0, t.find('=')));
+    const auto inches = readLength(first, Units::inches);
+    if (!inches || *inches <= Length{} || *inches > Length::feet(1))
+        return {};
+    return Scale{Length::feet(1) / *inches, write(*inches, {Units::inches, 32}) + " = 1'-0\""};
+}
+
+Result<Printed> printPlan(const Project& job, const PlanOptions& options, const std::filesystem::path& path) {
+    const auto format = formatOf(path);
+    if (!format)
+        return Problem{"a sheet is a .pdf, .svg or .png file", "give the file such an ending"};
+    auto layout = chooseLayout(job, options);
+    if (!layout)
+        return layout.problem();
+    auto scene = sceneOf(job);
+    if (!scene)
+        return scene.problem();
+    loadFonts();
+    const auto readings = judge(**scene, *job.library.book, job.judgement);
+    const auto date = options.date.empty() ? QDate::currentDate().toString("d MMMM yyyy").toStdString() : options.date;
+    const double w = layout->width();
+    const double h = layout->height();
+    QByteArray bytes;
+    QBuffer buffer(&bytes);
+    buffer.open(QIODevice::WriteOnly);
+    Printed printed{layout->paper.name + (layout->across ? " across" : " upright"), layout->scale.words, 1};
+    const auto title = QString::fromStdString(job.title + ", plan");
+    if (*format == Format::pdf) {
+        QPdfWriter pdf(&buffer);
+        pdf.setResolution(1200);
+        pdf.setPageSize(QPageSize(QSizeF(w, h), QPageSize::Millimeter, QString(), QPageSize::ExactMatch));
+        pdf.setPageMargins({0, 0, 0, 0});
+        pdf.setTitle(title);
+        pdf.setCreator("Mezzet");
+        QPainter p(&pdf);
+        PlanPainter sheet(p, 1200 / 25.4, job, **scene, readings, *layout, date);
+        int left = sheet.first();
+        while (left > 0) {
+            pdf.newPage();
+            left = sheet.schedulePage(static_cast<int>((*scene)->placed.size()) - left, ++printed.pages);
+        }
+    } else if (*format == Format::svg) {
+        QSvgGenerator svg;
+        constexpr double dpi = 254; // ten units to a millimetre
+        svg.setOutputDevice(&buffer);
+        svg.setResolution(static_cast<int>(dpi));
+        svg.setSize(QSize(static_cast<int>(std::lround(w * 10)), static_cast<int>(std::lround(h * 10))));
+        svg.setViewBox(QRectF(0, 0, w * 10, h * 10));
+        svg.setTitle(title);
+        QPainter p(&svg);
+        PlanPainter(p, 10, job, **scene, readings, *layout, date).first();
+    } else {
+        constexpr double perMm = 8; // 203.2 dpi
+        QImage image(static_cast<int>(std::lround(w * perMm)), static_cast<int>(std::lround(h * perMm)), QImage::Format_RGB32);
+        image.setDotsPerMeterX(8000);
+        image.setDotsPerMeterY(8000);
+        image.fill(Qt::white);
+        QPainter p(&image);
+        p.setRenderHint(QPainter::Antialiasing);
+        PlanPainter(p, perMm, job, **scene, readings, *layout, date).first();
+        p.end();
+        if (!image.save(&buffer, "PNG"))
+            return Problem{"the picture could not be made", "try another format"};
+    }
+    buffer.close();
+    if (auto saved = written(bytes, path); !saved)
+        return saved.problem();
+    return printed;
+}
+
+} // namespace mezzet::sheets
