@@ -196,7 +196,7 @@ int scene(const std::string& path, bool asJson) {
             for (const auto& t : p.ties)
                 ties.push_back(words(t, say));
             fmt::print("{:<26} {:>16}  at {}, {}  turned {}{}{}\n", p.name, words(p.size, (*job)->notation), write(Length::millimetres(s.placed[i].pose.at.x), (*job)->notation),
-                       write(Length::millimetres(s.placed[i].pose.at.y), (*job)->notation), words(s.placed[i].pose.turn), ties.empty() ? "" : "  ", listed(ties, ","));
+                       write(Length::millimetres(s.placed[i].pose.at.y), (*job)->notation), words(s.placed[i].pose.turn), ties.empty() ? "" : "  ", listed(ties, ""));
         }
         return ran;
     }

@@ -144,7 +144,7 @@ bool drawDimension(const Drawing& d, QPointF a, QPointF b, double away, const QS
     p.translate(centre);
     double angle = std::atan2(along.y(), along.x()) * 180 / 3.141592653589793;
     // Read from below or from the right, never upside down.
-    if (angle > 90.01 || angle <= -90.01)
+    if (angle > 89.9 || angle < -90.1)
         angle += 180;
     p.rotate(angle);
     p.setFont(font);

@@ -241,13 +241,6 @@ bool drawPieceName(const Drawing& d, const Piece& p, const Placed& where, double
         const bool sideways = std::abs(std::remainder(where.pose.turn.inDegrees(), 180.0)) > 45;
         (sideways ? w : h) = p.footprint.bodyDepth.mm() * d.scale;
     }
-    if (p.kind->flat()) {
-        // A rug's name keeps to its near edge, out from under what stands on it.
-        middle = QPointF(d.at(b.centre()).x(), d.at(b.high).y() - height * 0.95 - 70 * d.scale);
-        if (p.footprint.form == FootprintForm::oval)
-            middle.ry() -= 0.02 * h;
-        h = height * 1.4;
-    }
     const QFont font = sans(height);
     const QFontMetricsF metrics(font);
     const auto name = QString::fromStdString(p.name);
@@ -288,6 +281,59 @@ bool drawPieceName(const Drawing& d, const Piece& p, const Placed& where, double
     if (sized)
         say(size, small, d.look.soft);
     return true;
+}
+
+namespace {
+
+/// A rug's name goes along one of its edges, wherever nothing stands on it.
+bool drawRugName(const Drawing& d, const Scene& scene, std::size_t rug, double height) {
+    const Box b = bounds(scene.placed[rug].shape);
+    const auto name = QString::fromStdString(scene.piece(rug).name);
+    const QFont font = sans(height);
+    const QFontMetricsF metrics(font);
+    const QSizeF size(metrics.horizontalAdvance(name) + 4 * d.pen, height * 1.25);
+    const QPointF low = d.at(b.low);
+    const QPointF high = d.at(b.high);
+    const double in = std::min(110.0, b.size().y / 6) * d.scale + 2 * d.pen;
+    for (const double y : {high.y() - in - size.height(), low.y() + in}) {
+        for (const double share : {0.5, 0.2, 0.8, 0.35, 0.65}) {
+            const QRectF at(QPointF(low.x() + (high.x() - low.x()) * share - size.width() / 2, y), size);
+            if (at.left() < low.x() + in || at.right() > high.x() - in)
+                continue;
+            bool free = true;
+            for (std::size_t i = 0; i < scene.placed.size() && free; ++i) {
+                if (scene.piece(i).kind->flat())
+                    continue;
+                const Box o = bounds(scene.placed[i].shape);
+                free = !QRectF(d.at(o.low), d.at(o.high)).intersects(at);
+            }
+            if (!free)
+                continue;
+            d.painter.setFont(font);
+            d.painter.setPen(d.look.soft);
+            d.painter.drawText(at, Qt::AlignCenter, name);
+            return true;
+        }
+    }
+    return false;
+}
+
+} // namespace
+
+std::vector<std::size_t> drawPieces(const Drawing& d, const Scene& scene, double height, bool withSizes) {
+    std::vector<std::size_t> unnamed;
+    for (const bool flat : {true, false})
+        for (std::size_t i = 0; i < scene.placed.size(); ++i)
+            if (scene.piece(i).kind->flat() == flat)
+                drawPiece(d, scene.piece(i), scene.placed[i]);
+    for (std::size_t i = 0; i < scene.placed.size(); ++i) {
+        const Piece& p = scene.piece(i);
+        const bool named = p.kind->flat() ? drawRugName(d, scene, i, height)
+                                          : drawPieceName(d, p, scene.placed[i], height, withSizes) || drawPieceName(d, p, scene.placed[i], height * 0.82, false);
+        if (!named)
+            unnamed.push_back(i);
+    }
+    return unnamed;
 }
 
 } // namespace mezzet::sheets

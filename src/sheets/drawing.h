@@ -43,6 +43,8 @@ void drawPiece(const Drawing&, const Piece&, const Placed&, bool quietly = false
 /// Its name, and size when wanted, upright in its middle. False, and nothing drawn, when it doesn't
 /// fit inside at a readable height.
 bool drawPieceName(const Drawing&, const Piece&, const Placed&, double height, bool withSize);
+/// All the pieces, rugs first, and their names. Gives back which pieces found no room for theirs.
+std::vector<std::size_t> drawPieces(const Drawing&, const Scene&, double height, bool withSizes);
 
 /// The middle point of a verdict's mark: points inward, outward, a bar between stops, cross-hatch.
 void drawVerdict(QPainter&, const QRectF&, Verdict, const QColor&);

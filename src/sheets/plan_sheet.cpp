@@ -173,15 +173,11 @@ private:
         drawGraph(d, QRectF(d.at(b.low - pad), d.at(b.high + pad)));
         p_.restore();
         drawRoom(d, room);
-        drawGraphInside(d, room);
-        for (const bool flat : {true, false})
-            for (std::size_t i = 0; i < scene_.placed.size(); ++i)
-                if (scene_.piece(i).kind->flat() == flat)
-                    drawPiece(d, scene_.piece(i), scene_.placed[i]);
+        const auto unnamed = drawPieces(d, scene_, 2.5 * k_, true);
         wallFaces(d, room);
         std::vector<QRectF> taken;
-        for (std::size_t i = 0; i < scene_.placed.size(); ++i)
-            if (!drawPieceName(d, scene_.piece(i), scene_.placed[i], 2.5 * k_, true) && !drawPieceName(d, scene_.piece(i), scene_.placed[i], 2.0 * k_, false))
+        for (const std::size_t i : unnamed)
+            if (!scene_.piece(i).kind->flat())
                 number(d, i);
         int n = 0;
         for (const Reading* r : mend_)
@@ -192,9 +188,6 @@ private:
             drawNorth(d, QPointF((l_.drawing.right() - 8) * k_, (l_.drawing.top() + 14) * k_), 5.5 * k_, *room.north);
         scaleBar();
     }
-
-    /// The graph shows faintly over the floor's own white.
-    static void drawGraphInside(const Drawing&, const Room&) {}
 
     /// The wall faces once more, as lines that can be measured on the sheet.
     void wallFaces(const Drawing& d, const Room& room) {

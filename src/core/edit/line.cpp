@@ -709,7 +709,7 @@ std::string previewOf(const Project& before, const Scene& was, const Edit& edit,
             for (const auto& t : now.ties)
                 ties.push_back(words(t, wording));
             if (old == nullptr) {
-                const auto where = listed(ties, ",");
+                const auto where = listed(ties, "");
                 say(fmt::format("adds {} {}{}", now.name, words(now.size, before.notation), where.empty() ? ", free" : ", " + where));
                 if (!now.kind->caution.empty())
                     say(now.kind->caution);

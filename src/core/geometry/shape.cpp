@@ -67,6 +67,11 @@ std::vector<Vec2> partOutline(const Convex& c, double tolerance) {
         out.assign(c.points.begin(), c.points.begin() + c.count);
         return out;
     }
+    if (c.count == 1) {
+        appendArc(out, c.points[0], c.radius, 0, 2 * std::numbers::pi, tolerance);
+        out.pop_back();
+        return out;
+    }
     for (int i = 0; i < c.count; ++i) {
         const auto at = [&](int k) { return c.points[static_cast<std::size_t>((k + c.count) % c.count)]; };
         const Vec2 p = at(i);

@@ -13,7 +13,15 @@ void replaceAll(std::string& s, std::string_view what, const std::string& with) 
 
 std::string filled(std::string s, const Reading& r, const Wording& w) {
     const auto bound = [&](const std::optional<double>& b) { return b ? words(Amount{r.value.quantity, *b}, w.notation) : std::string(); };
-    replaceAll(s, "{value}", words(r.value, w.notation));
+    auto value = words(r.value, w.notation);
+    // Never "36, and 36 is needed": a value that rounds to the bound it misses says so.
+    if (r.verdict == Verdict::tight && value == bound(r.band.low))
+        value = "just under " + value;
+    else if (r.verdict == Verdict::loose && value == bound(r.band.high))
+        value = "just over " + value;
+    if (s.starts_with("{value}") && value[0] == 'j')
+        value[0] = 'J';
+    replaceAll(s, "{value}", value);
     replaceAll(s, "{depth}", words(Amount{r.value.quantity, std::abs(r.value.value)}, w.notation));
     replaceAll(s, "{low}", bound(r.band.low));
     replaceAll(s, "{high}", bound(r.band.high));

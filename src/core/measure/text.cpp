@@ -100,7 +100,7 @@ std::string listed(const std::vector<std::string>& items, std::string_view last)
     std::string out;
     for (std::size_t i = 0; i < items.size(); ++i) {
         if (i > 0)
-            out += i + 1 == items.size() ? fmt::format(" {} ", last) : ", ";
+            out += i + 1 == items.size() && !last.empty() ? fmt::format(" {} ", last) : ", ";
         out += items[i];
     }
     return out;

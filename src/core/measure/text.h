@@ -29,7 +29,7 @@ namespace mezzet {
 [[nodiscard]] std::optional<std::string> nearestWord(std::string_view typed,
                                                      const std::vector<std::string>& known);
 
-/// "a, b and c".
+/// "a, b and c"; with an empty last word "a, b, c".
 [[nodiscard]] std::string listed(const std::vector<std::string>&, std::string_view last = "and");
 
 /// The whole of a text file. Problem when it can't be read, is over `limit` bytes, or is no UTF-8.
