@@ -37,7 +37,7 @@ std::vector<Reading> judge(const Scene& scene, const RuleBook& book, const Judge
     out.reserve(scene.placed.size() * 2);
     for (const Rule& rule : book.rules)
         if (const auto* code = codeOf(rule.id))
-            code->judge({scene, rule, judgement.bandOf(rule), out});
+            code->judge({scene, book, rule, judgement.bandOf(rule), out});
     return out;
 }
 

@@ -10,6 +10,7 @@ namespace mezzet {
 /// What a rule's code is given.
 struct JudgeContext {
     const Scene& scene;
+    const RuleBook& book;
     const Rule& rule;
     const Band band;
     std::vector<Reading>& out;

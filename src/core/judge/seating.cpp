@@ -44,9 +44,10 @@ std::optional<FacedTable> tableBefore(const Scene& scene, std::size_t seat, cons
     return best;
 }
 
-/// The table's own reach rule serves all three.
+/// What it is to face a table is told once, by the first of the three rules.
 const Rule& reachRule(const JudgeContext& c) {
-    return c.rule;
+    const Rule* r = c.book.byId("seat-to-table");
+    return r != nullptr ? *r : c.rule;
 }
 
 void judgeGap(const JudgeContext& c) {

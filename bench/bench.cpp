@@ -1,0 +1,151 @@
+// What the quality bar asks of speed, measured: 60 pieces resolved and judged, a step of a drag, a
+// board repainted, and gaps beside GEOS on the same pieces in the same run.
+#include "app/board.h"
+#include "app/style.h"
+#include "geometry/gap.h"
+
+#include <QApplication>
+#include <QImage>
+
+#include <benchmark/benchmark.h>
+#include <fmt/format.h>
+#include <geos_c.h>
+
+#include <random>
+
+using namespace mezzet;
+
+namespace {
+
+const Library& library() {
+    static const Library lib = *loadLibrary(MEZZET_BENCH_DATA);
+    return lib;
+}
+
+/// A hall of 40 by 30 feet with sixty pieces, half of them tied to others.
+const Project& sixty() {
+    static const Project job = [] {
+        Project now = **newProject(library(), "wall A 40'\n window 4' from left, 6' wide\nwall B 30'\nwall C 40'\n door 4' from left, 36 wide, hinge left, swings in, undercut 3/4\nwall D 30'");
+        const auto say = [&](const std::string& line) {
+            auto said = readLine(line, now);
+            if (said)
+                if (auto next = apply(now, said->edit))
+                    now = *next->project;
+        };
+        for (int g = 0; g < 6; ++g) {
+            const int x = 80 + (g % 3) * 150;
+            const int y = 70 + (g / 3) * 160;
+            say(fmt::format("sofa called Sofa {0} at {1}in, {2}in, turned {3}", g, x, y, g * 15));
+            say(fmt::format("coffee table called Low {0} 14 from Sofa {0}, centred on Sofa {0}", g));
+            say(fmt::format("armchair called Chair {0} 14 left of Low {0}, centred on Low {0}", g));
+            say(fmt::format("side table called Side {0} 2 right of Sofa {0}, centred on Sofa {0}", g));
+            say(fmt::format("rug called Rug {0} under Sofa {0} and Low {0}", g));
+            say(fmt::format("round table 44 called Table {0} at {1}in, {2}in", g, x + 60, y + 80));
+            for (int c = 0; c < 4; ++c)
+                say(fmt::format("dining chair called Seat {0} no{1}, 1 {2} Table {0}, centred on Table {0}", g, c, c == 0 ? "in front of" : c == 1 ? "behind" : c == 2 ? "left of" : "right of"));
+        }
+        return now;
+    }();
+    return job;
+}
+
+void resolveAndJudge(benchmark::State& state) {
+    const Project& job = sixty();
+    std::size_t readings = 0;
+    for (auto _ : state) {
+        auto scene = sceneOf(job);
+        readings = judge(**scene, *job.library.book, job.judgement).size();
+        benchmark::DoNotOptimize(readings);
+    }
+    state.counters["pieces"] = static_cast<double>(job.scheme().pieces.size());
+    state.counters["readings"] = static_cast<double>(readings);
+}
+BENCHMARK(resolveAndJudge)->Unit(benchmark::kMillisecond);
+
+void stepOfADrag(benchmark::State& state) {
+    const Project& job = sixty();
+    const auto scene = *sceneOf(job);
+    const int sofa = job.scheme().byName("Sofa 0")->id;
+    double x = 0;
+    for (auto _ : state) {
+        x += 3.175;
+        const auto d = drag(job, *scene, {sofa}, {std::fmod(x, 400), 0}, DragTies::revalue);
+        const auto after = apply(job, d.edit);
+        benchmark::DoNotOptimize(judge(*after->scene, *job.library.book, job.judgement).size());
+    }
+}
+BENCHMARK(stepOfADrag)->Unit(benchmark::kMillisecond);
+
+void boardRepaint(benchmark::State& state) {
+    app::JobSession session(library());
+    session.open(std::make_shared<const Project>(sixty()), {});
+    app::Board board(session);
+    board.resize(800, 700);
+    board.zoomToFit();
+    QImage image(800, 700, QImage::Format_ARGB32_Premultiplied);
+    for (auto _ : state)
+        board.render(&image);
+}
+BENCHMARK(boardRepaint)->Unit(benchmark::kMillisecond);
+
+std::vector<Shape> boxes() {
+    std::mt19937 random(5);
+    std::uniform_real_distribution<double> where(0, 8000);
+    std::uniform_real_distribution<double> turn(0, 360);
+    std::vector<Shape> out;
+    for (int i = 0; i < 60; ++i)
+        out.push_back(placed(rectangle(Length::millimetres(900), Length::millimetres(500)), {{where(random), where(random)}, Angle::degrees(turn(random))}));
+    return out;
+}
+
+void gapsOfSixtyHere(benchmark::State& state) {
+    const auto all = boxes();
+    for (auto _ : state) {
+        double sum = 0;
+        for (std::size_t i = 0; i < all.size(); ++i)
+            for (std::size_t k = 0; k < i; ++k)
+                sum += gapBetween(all[i], all[k]).apart.mm();
+        benchmark::DoNotOptimize(sum);
+    }
+}
+BENCHMARK(gapsOfSixtyHere)->Unit(benchmark::kMicrosecond);
+
+void gapsOfSixtyByGeos(benchmark::State& state) {
+    auto* h = GEOS_init_r();
+    std::vector<GEOSGeometry*> all;
+    for (const auto& s : boxes()) {
+        auto c = outline(s);
+        c.push_back(c.front());
+        auto* seq = GEOSCoordSeq_create_r(h, static_cast<unsigned>(c.size()), 2);
+        for (unsigned i = 0; i < c.size(); ++i)
+            GEOSCoordSeq_setXY_r(h, seq, i, c[i].x, c[i].y);
+        all.push_back(GEOSGeom_createPolygon_r(h, GEOSGeom_createLinearRing_r(h, seq), nullptr, 0));
+    }
+    for (auto _ : state) {
+        double sum = 0;
+        for (std::size_t i = 0; i < all.size(); ++i) {
+            for (std::size_t k = 0; k < i; ++k) {
+                double d = 0;
+                GEOSDistance_r(h, all[i], all[k], &d);
+                sum += d;
+            }
+        }
+        benchmark::DoNotOptimize(sum);
+    }
+    for (auto* g : all)
+        GEOSGeom_destroy_r(h, g);
+    GEOS_finish_r(h);
+}
+BENCHMARK(gapsOfSixtyByGeos)->Unit(benchmark::kMicrosecond);
+
+} // namespace
+
+int main(int argc, char** argv) {
+    qputenv("QT_QPA_PLATFORM", "offscreen");
+    QApplication application(argc, argv);
+    sheets::loadFonts();
+    app::useTheme(false);
+    benchmark::Initialize(&argc, argv);
+    benchmark::RunSpecifiedBenchmarks();
+    return 0;
+}

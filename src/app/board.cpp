@@ -1,0 +1,748 @@
+#include "app/board.h"
+
+#include "app/style.h"
+#include "geometry/polygon.h"
+
+#include <QApplication>
+#include <QKeyEvent>
+#include <QMouseEvent>
+#include <QWheelEvent>
+
+#include <algorithm>
+#include <cmath>
+
+namespace mezzet::app {
+
+namespace {
+
+constexpr double ruler = 24;
+constexpr double startDrag = 4;   ///< pixels before a press becomes a drag
+constexpr double leastScale = 0.004;
+constexpr double mostScale = 4;
+
+} // namespace
+
+Board::Board(JobSession& session, QWidget* parent) : QWidget(parent), session_(session) {
+    setObjectName("board");
+    setFocusPolicy(Qt::StrongFocus);
+    setMouseTracking(true);
+    setMinimumSize(320, 260);
+    setAccessibleName("Board");
+    connect(&session, &JobSession::jobChanged, this, [this] {
+        if (fitted_ && hand_ == Hand::free)
+            zoomToFit();
+        describe();
+        update();
+    });
+    connect(&session, &JobSession::selectionChanged, this, [this] {
+        describe();
+        update();
+    });
+    connect(&session, &JobSession::surfaceChanged, this, [this] {
+        cancelHand();
+        tapeStart_.reset();
+        zoomToFit();
+        describe();
+    });
+}
+
+void Board::describe() {
+    QStringList parts;
+    parts << (session_.surface() < 0 ? QString("Floor") : QString("Wall %1").arg(QString::fromStdString(session_.project()->room->walls[static_cast<std::size_t>(session_.surface())].name)));
+    for (const int id : session_.selected())
+        if (const auto* p = session_.project()->scheme().byId(id))
+            parts << QString::fromStdString(p->name + ", " + footprintWords(*p, session_.project()->notation));
+    parts << QString("%1 to mend").arg(session_.toMend());
+    setAccessibleDescription(parts.join(". "));
+}
+
+// ---- places ----
+
+QRectF Board::sheetArea() const {
+    return QRectF(rect()).adjusted(ruler, ruler, 0, 0);
+}
+
+QPointF Board::toScreen(Vec2 p) const {
+    return origin_ + QPointF(p.x * scale_, p.y * scale_);
+}
+
+Vec2 Board::toFloor(QPointF p) const {
+    return {(p.x() - origin_.x()) / scale_, (p.y() - origin_.y()) / scale_};
+}
+
+sheets::Drawing Board::drawing(QPainter& p) const {
+    return {p, look(), origin_, scale_, 1, session_.project()->notation};
+}
+
+Box Board::contentBounds() const {
+    const Room& room = *session_.project()->room;
+    if (session_.surface() >= 0) {
+        Box b;
+        b.include(Vec2{0, 0});
+        b.include(Vec2{room.walls[static_cast<std::size_t>(session_.surface())].length().mm(), -room.ceiling.mm()});
+        return b;
+    }
+    Box b = room.bounds();
+    for (const auto& p : session_.scene()->placed)
+        b.include(bounds(p.shape));
+    if (b.empty()) {
+        b.include(Vec2{0, 0});
+        b.include(Vec2{5000, 4000});
+    }
+    return b;
+}
+
+void Board::fit(const Box& b, double margin) {
+    const QRectF area = sheetArea().adjusted(margin, margin, -margin, -margin);
+    const Vec2 size = b.size();
+    scale_ = std::clamp(std::min(area.width() / std::max(size.x, 1.0), area.height() / std::max(size.y, 1.0)), leastScale, mostScale);
+    origin_ = area.center() - QPointF(b.centre().x, b.centre().y) * scale_;
+    emit zoomChanged();
+    update();
+}
+
+void Board::zoomToFit() {
+    fit(contentBounds(), session_.surface() < 0 ? 66 : 74);
+    fitted_ = true;
+}
+
+void Board::zoomToSelection() {
+    Box b;
+    for (const int id : session_.selected())
+        if (const auto* p = session_.scene()->byId(id))
+            b.include(bounds(p->shape));
+    if (b.empty())
+        return zoomToFit();
+    fit(b, 150);
+    fitted_ = false;
+}
+
+void Board::zoomBy(double factor, QPointF about) {
+    const double next = std::clamp(scale_ * factor, leastScale, mostScale);
+    origin_ = about + (origin_ - about) * (next / scale_);
+    scale_ = next;
+    fitted_ = false;
+    emit zoomChanged();
+    update();
+}
+
+void Board::resizeEvent(QResizeEvent*) {
+    if (fitted_)
+        zoomToFit();
+}
+
+int Board::pieceAt(QPointF at) const {
+    if (session_.surface() >= 0) {
+        const auto standing = sheets::standingBefore(*session_.scene(), session_.surface());
+        const Vec2 p = toFloor(at);
+        for (auto it = standing.rbegin(); it != standing.rend(); ++it) {
+            const Piece& piece = session_.scene()->piece(it->index);
+            if (p.x >= it->left && p.x <= it->right && -p.y >= 0 && -p.y <= piece.size.height.mm())
+                return piece.id;
+        }
+        return 0;
+    }
+    const Vec2 p = toFloor(at);
+    const Scene& scene = *session_.scene();
+    for (const bool flat : {false, true})
+        for (std::size_t i = scene.placed.size(); i-- > 0;)
+            if (scene.piece(i).kind->flat() == flat && contains(scene.placed[i].shape, p))
+                return scene.placed[i].id;
+    return 0;
+}
+
+std::optional<QPointF> Board::turnHandle() const {
+    if (session_.surface() >= 0 || session_.selected().size() != 1 || taping_)
+        return {};
+    const Scene& scene = *session_.scene();
+    const int id = session_.selected().front();
+    const Piece* p = scene.scheme->byId(id);
+    const Placed* where = scene.byId(id);
+    if (p == nullptr || where == nullptr || p->locked)
+        return {};
+    const Vec2 front = where->pose.front();
+    return toScreen(where->pose.toRoom({0, p->size.depth.mm() / 2})) + QPointF(front.x, front.y) * 20;
+}
+
+// ---- painting ----
+
+void Board::paintEvent(QPaintEvent*) {
+    QPainter p(this);
+    p.setRenderHint(QPainter::Antialiasing);
+    p.fillRect(rect(), look().board);
+    if (session_.surface() < 0)
+        paintFloor(p);
+    else
+        paintWall(p);
+    paintRulers(p);
+    paintChanges(p);
+    if (hasFocus()) {
+        p.setPen(QPen(look().chosen, 2));
+        p.setBrush(Qt::NoBrush);
+        p.drawRect(QRectF(rect()).adjusted(1, 1, -1, -1));
+    }
+}
+
+void Board::paintFloor(QPainter& p) {
+    const auto d = drawing(p);
+    const Room& room = *session_.project()->room;
+    const Scene& scene = *session_.scene();
+    if (room.closed) {
+        p.setPen(Qt::NoPen);
+        p.setBrush(look().floor);
+        p.drawPolygon(d.polygon(room.corners()));
+    }
+    sheets::drawGraph(d, sheetArea());
+    sheets::drawRoom(d, room);
+    sheets::drawPieces(d, scene, 13, scale_ > 0.16);
+    paintSelection(d);
+    // The user's own tapes, then the readings of what is selected, and what is to mend elsewhere.
+    std::vector<QRectF> taken;
+    const auto& chosen = session_.selected();
+    const auto aboutChosen = [&](const Reading& r) { return std::any_of(chosen.begin(), chosen.end(), [&](int id) { return r.piece == id || (r.other.is == Target::Is::piece && r.other.piece == id); }); };
+    const auto drawable = [](const Reading& r) { return r.rule->id != "table-to-sofa" && r.rule->id != "table-level"; };
+    for (const Reading& r : session_.readings())
+        if (drawable(r) && aboutChosen(r))
+            sheets::drawReading(d, r, taken, true);
+    for (const Reading& r : session_.readings())
+        if (drawable(r) && r.toMend() && !aboutChosen(r))
+            sheets::drawReading(d, r, taken, false);
+    paintTapes(d);
+    // Overall lengths of the walls, and their letters.
+    const double wall = sheets::drawnWall.mm() * scale_;
+    std::vector<QRectF> figures;
+    for (const Wall& w : room.walls)
+        if (w.length().mm() * scale_ > 40)
+            sheets::drawDimension(d, toScreen(w.start), toScreen(w.end), wall + 13, QString::fromStdString(write(w.length(), d.notation)), 13, &figures);
+    sheets::drawWallLetters(d, room, 34);
+    if (room.north)
+        sheets::drawNorth(d, {width() - 34.0, ruler + 44}, 17, *room.north);
+    if (!room.closed && !room.walls.empty()) {
+        p.setFont(sheets::sans(14, QFont::Medium));
+        p.setPen(look().tight);
+        p.drawText(sheetArea().adjusted(16, 10, -16, 0), Qt::AlignTop | Qt::AlignHCenter | Qt::TextWordWrap, QString::fromStdString(room.closure.words));
+    }
+    if (room.walls.empty()) {
+        p.setFont(sheets::sans(16));
+        p.setPen(look().soft);
+        p.drawText(sheetArea(), Qt::AlignCenter, "No room yet.\nWrite its tape notes: Job, Tape notes (Ctrl+T).");
+    }
+}
+
+void Board::paintWall(QPainter& p) {
+    const auto d = drawing(p);
+    sheets::drawGraph(d, sheetArea());
+    sheets::drawElevation(d, *session_.scene(), session_.surface());
+    const Room& room = *session_.project()->room;
+    const Wall& w = room.walls[static_cast<std::size_t>(session_.surface())];
+    for (const auto& s : sheets::standingBefore(*session_.scene(), session_.surface())) {
+        const Piece& piece = session_.scene()->piece(s.index);
+        if (!session_.isSelected(piece.id))
+            continue;
+        p.setPen(QPen(look().chosen, 2.4));
+        p.setBrush(Qt::NoBrush);
+        p.drawRect(QRectF(toScreen({s.left, -piece.size.height.mm()}), toScreen({s.right, 0})).adjusted(-2, -2, 2, 2));
+    }
+    std::vector<QRectF> taken;
+    const auto say = [&](Length l) { return QString::fromStdString(write(l, d.notation)); };
+    std::vector<std::pair<Length, Length>> holes;
+    for (const auto& o : room.openings)
+        if (o.wall == session_.surface())
+            holes.emplace_back(o.left, o.left + o.width);
+    std::sort(holes.begin(), holes.end());
+    const double high = room.ceiling.mm();
+    Length from;
+    const auto run = [&](Length to) {
+        if (to - from > Length::millimetres(1))
+            sheets::drawDimension(d, toScreen({from.mm(), -high}), toScreen({to.mm(), -high}), 16, say(to - from), 12, &taken);
+        from = to;
+    };
+    if (!holes.empty()) {
+        for (const auto& [l, r] : holes) {
+            run(l);
+            run(r);
+        }
+        run(w.length());
+    }
+    sheets::drawDimension(d, toScreen({0, -high}), toScreen({w.length().mm(), -high}), holes.empty() ? 18 : 40, say(w.length()), 13, &taken);
+    sheets::drawDimension(d, toScreen({0, 0}), toScreen({0, -high}), 22, say(room.ceiling), 13, &taken);
+    p.setFont(sheets::lettering(15));
+    p.setPen(look().ink);
+    const QPointF below = toScreen({w.length().mm() / 2, 0});
+    p.drawText(QRectF(below.x() - 300, below.y() + 18, 600, 24), Qt::AlignCenter,
+               QString("Wall %1, %2 by %3, seen from inside").arg(QString::fromStdString(w.name), say(w.length()), say(room.ceiling)));
+}
+
+void Board::paintSelection(const sheets::Drawing& d) {
+    QPainter& p = d.painter;
+    for (const int id : session_.selected()) {
+        const Placed* where = session_.scene()->byId(id);
+        if (where == nullptr)
+            continue;
+        const auto shape = d.polygon(outline(where->shape, Length::millimetres(0.25 / scale_)));
+        p.setPen(QPen(look().chosen, 3));
+        p.setBrush(Qt::NoBrush);
+        p.drawPolygon(shape);
+        const Piece& piece = *session_.scene()->scheme->byId(id);
+        const double w = piece.size.width.mm() / 2;
+        const double h = piece.size.depth.mm() / 2;
+        p.setPen(QPen(look().chosen, 1.4));
+        p.setBrush(look().field);
+        for (const Vec2 c : {Vec2{-w, -h}, Vec2{w, -h}, Vec2{w, h}, Vec2{-w, h}}) {
+            const QPointF at = d.at(where->pose.toRoom(c));
+            p.drawRect(QRectF(at.x() - 3, at.y() - 3, 6, 6));
+        }
+    }
+    if (const auto handle = turnHandle()) {
+        const Placed* where = session_.scene()->byId(session_.selected().front());
+        const Piece& piece = *session_.scene()->scheme->byId(where->id);
+        p.setPen(QPen(look().chosen, 1.4));
+        p.drawLine(d.at(where->pose.toRoom({0, piece.size.depth.mm() / 2})), *handle);
+        p.setBrush(look().field);
+        p.drawEllipse(*handle, 5.5, 5.5);
+        p.setBrush(look().chosen);
+        p.drawEllipse(*handle, 1.6, 1.6);
+    }
+    if (hand_ == Hand::sweeping) {
+        QColor wash = look().chosen;
+        wash.setAlphaF(0.12F);
+        p.setPen(QPen(look().chosen, 1, Qt::DashLine));
+        p.setBrush(wash);
+        p.drawRect(QRectF(pressedAt_, lastAt_).normalized());
+    }
+}
+
+void Board::paintChanges(QPainter& p) {
+    if (!drag_ || drag_->changes.empty() || hand_ != Hand::dragging)
+        return;
+    // Which ties the drag changes, beside the pointer, as it happens.
+    const QFont font = sheets::sans(13);
+    const QFontMetricsF m(font);
+    QStringList before;
+    QStringList after;
+    double w = 0;
+    for (const auto& c : drag_->changes) {
+        before << QString::fromStdString(c.before);
+        after << (c.after.empty() ? QString("let go") : QString::fromStdString(c.after));
+        w = std::max(w, m.horizontalAdvance(before.last()) + m.horizontalAdvance(after.last()) + 54);
+    }
+    const double row = 20;
+    QRectF box(lastAt_.x() + 18, lastAt_.y() + 18, w, row * static_cast<double>(before.size()) + 12);
+    box.moveRight(std::min(box.right(), width() - 6.0));
+    box.moveBottom(std::min(box.bottom(), height() - 6.0));
+    p.setPen(QPen(look().panelEdge, 1));
+    p.setBrush(look().field);
+    p.drawRoundedRect(box, 6, 6);
+    double y = box.top() + 6;
+    for (qsizetype i = 0; i < before.size(); ++i, y += row) {
+        const bool gone = drag_->changes[static_cast<std::size_t>(i)].after.empty();
+        QFont old = font;
+        old.setStrikeOut(true);
+        p.setFont(old);
+        p.setPen(look().soft);
+        p.drawText(QPointF(box.left() + 12, y + 14), before[i]);
+        const double x = box.left() + 12 + QFontMetricsF(old).horizontalAdvance(before[i]) + 10;
+        p.drawLine(QPointF(x, y + 10), QPointF(x + 10, y + 10));
+        p.drawLine(QPointF(x + 10, y + 10), QPointF(x + 6, y + 7));
+        p.drawLine(QPointF(x + 10, y + 10), QPointF(x + 6, y + 13));
+        p.setFont(font);
+        p.setPen(gone ? look().tight : look().ink);
+        p.drawText(QPointF(x + 18, y + 14), after[i]);
+    }
+}
+
+void Board::paintRulers(QPainter& p) {
+    p.fillRect(QRectF(0, 0, width(), ruler), look().panel);
+    p.fillRect(QRectF(0, 0, ruler, height()), look().panel);
+    p.setPen(QPen(look().panelEdge, 1));
+    p.drawLine(QPointF(ruler, ruler), QPointF(width(), ruler));
+    p.drawLine(QPointF(ruler, ruler), QPointF(ruler, height()));
+    const Notation n = session_.project()->notation;
+    const bool metric = isMetric(n.units);
+    const bool wall = session_.surface() >= 0;
+    const double small = metric ? 100 : 304.8;
+    double step = metric ? 500 : 304.8;
+    while (step * scale_ < 34)
+        step *= 2;
+    const QFont font = sheets::lettering(11);
+    const auto label = [&](double mm) {
+        const double v = mm;
+        if (!metric)
+            return QString("%1'").arg(std::lround(v / 304.8));
+        if (n.units == Units::metres)
+            return QString::number(v / 1000, 'f', 1);
+        return QString::number(std::lround(n.units == Units::millimetres ? v : v / 10));
+    };
+    p.setFont(font);
+    const auto along = [&](bool across, double low, double high) {
+        const double origin = across ? origin_.x() : origin_.y();
+        const double sign = !across && wall ? -1 : 1;
+        if (small * scale_ > 5) {
+            p.setPen(QPen(look().panelEdge, 1));
+            for (double v = std::ceil((low - origin) / (small * scale_)) * small; origin + v * scale_ < high; v += small)
+                across ? p.drawLine(QPointF(origin + v * scale_, ruler - 4), QPointF(origin + v * scale_, ruler)) : p.drawLine(QPointF(ruler - 4, origin + v * scale_), QPointF(ruler, origin + v * scale_));
+        }
+        for (double v = std::ceil((low - origin) / (step * scale_)) * step; origin + v * scale_ < high; v += step) {
+            const double at = origin + v * scale_;
+            p.setPen(QPen(look().soft, 1));
+            across ? p.drawLine(QPointF(at, ruler - 8), QPointF(at, ruler)) : p.drawLine(QPointF(ruler - 8, at), QPointF(ruler, at));
+            p.setPen(look().ink);
+            if (across)
+                p.drawText(QRectF(at + 3, 2, 50, ruler - 6), Qt::AlignLeft | Qt::AlignVCenter, label(v * sign));
+            else
+                p.drawText(QRectF(1, at - 14, ruler - 3, 13), Qt::AlignLeft | Qt::AlignBottom, label(v * sign));
+        }
+    };
+    along(true, ruler, width());
+    along(false, ruler, height());
+    p.fillRect(QRectF(0, 0, ruler, ruler), look().panel);
+    if (pointerIn_) {
+        p.setPen(QPen(look().tight, 1));
+        p.drawLine(QPointF(pointer_.x(), 0), QPointF(pointer_.x(), ruler));
+        p.drawLine(QPointF(0, pointer_.y()), QPointF(ruler, pointer_.y()));
+    }
+}
+
+Gap Board::measured(const OwnTape& t) const {
+    const Scene& scene = *session_.scene();
+    const auto shapeOf = [&](const OwnTape::End& e) {
+        if (e.target.is == Target::Is::piece)
+            if (const auto* p = scene.byId(e.target.piece))
+                return p->shape;
+        if (e.target.is == Target::Is::wall && e.target.index < static_cast<int>(scene.room->walls.size())) {
+            const Wall& w = scene.room->walls[static_cast<std::size_t>(e.target.index)];
+            return stretch({w.start, w.end});
+        }
+        return stretch({e.point, e.point});
+    };
+    return gapBetween(shapeOf(t.from), shapeOf(t.to));
+}
+
+void Board::paintTapes(const sheets::Drawing& d) {
+    QPainter& p = d.painter;
+    const auto draw = [&](const OwnTape& t) {
+        const Gap g = measured(t);
+        const QPointF a = d.at(g.onFirst);
+        const QPointF b = d.at(g.onSecond);
+        p.setPen(QPen(look().ink, 4));
+        p.drawLine(a, b);
+        p.setPen(QPen(look().tape, 2.4));
+        p.drawLine(a, b);
+        const auto text = QString::fromStdString(writeGap(g.apart, d.notation));
+        p.setFont(sheets::lettering(13));
+        const double w = p.fontMetrics().horizontalAdvance(text) + 14;
+        const QRectF chip((a.x() + b.x()) / 2 - w / 2, (a.y() + b.y()) / 2 - 10, w, 20);
+        p.setPen(QPen(look().ink, 1.2));
+        p.setBrush(look().tape);
+        p.drawRect(chip);
+        p.setPen(look().night ? QColor(Qt::white) : look().ink);
+        p.drawText(chip, Qt::AlignCenter, text);
+    };
+    for (const auto& t : tapes_)
+        draw(t);
+    if (taping_ && tapeStart_ && pointerIn_)
+        draw({*tapeStart_, endAt(pointer_)});
+}
+
+// ---- the hand ----
+
+void Board::setTaping(bool on) {
+    if (taping_ == on)
+        return;
+    taping_ = on;
+    tapeStart_.reset();
+    setCursor(on ? Qt::CrossCursor : Qt::ArrowCursor);
+    emit tapingChanged(on);
+    if (on && session_.surface() >= 0)
+        session_.goTo(-1);
+    update();
+}
+
+void Board::clearTapes() {
+    tapes_.clear();
+    tapeStart_.reset();
+    update();
+}
+
+OwnTape::End Board::endAt(QPointF at) const {
+    OwnTape::End end;
+    end.point = toFloor(at);
+    if (const int id = pieceAt(at); id != 0) {
+        end.target.is = Target::Is::piece;
+        end.target.piece = id;
+        return end;
+    }
+    const Room& room = *session_.project()->room;
+    for (std::size_t i = 0; i < room.walls.size(); ++i) {
+        const Wall& w = room.walls[i];
+        if (norm(end.point - nearestOn({w.start, w.end}, end.point)) * scale_ < std::max(8.0, sheets::drawnWall.mm() * scale_)) {
+            end.target.is = Target::Is::wall;
+            end.target.index = static_cast<int>(i);
+            return end;
+        }
+    }
+    return end;
+}
+
+Vec2 Board::snapped(Vec2 step) const {
+    const double d = division(session_.project()->notation).mm();
+    // Fine where the eye can be fine: the tape's own division close up, coarser from afar.
+    double unit = d;
+    while (unit * scale_ < 0.6)
+        unit *= 2;
+    return {std::round(step.x / unit) * unit, std::round(step.y / unit) * unit};
+}
+
+void Board::mousePressEvent(QMouseEvent* e) {
+    setFocus();
+    pressedAt_ = lastAt_ = e->position();
+    if (e->button() == Qt::MiddleButton || (e->button() == Qt::LeftButton && spaceHeld_)) {
+        hand_ = Hand::panning;
+        setCursor(Qt::ClosedHandCursor);
+        return;
+    }
+    if (e->button() != Qt::LeftButton)
+        return;
+    if (taping_) {
+        const auto end = endAt(e->position());
+        if (!tapeStart_) {
+            tapeStart_ = end;
+        } else {
+            tapes_.push_back({*tapeStart_, end});
+            tapeStart_.reset();
+        }
+        update();
+        return;
+    }
+    if (const auto handle = turnHandle(); handle && std::hypot(handle->x() - e->position().x(), handle->y() - e->position().y()) < 9) {
+        hand_ = Hand::turning;
+        turnedBy_ = {};
+        return;
+    }
+    const int id = pieceAt(e->position());
+    if (id == 0) {
+        if ((e->modifiers() & (Qt::ControlModifier | Qt::ShiftModifier)) == 0)
+            session_.select({});
+        hand_ = session_.surface() < 0 ? Hand::sweeping : Hand::free;
+        return;
+    }
+    if ((e->modifiers() & Qt::ControlModifier) != 0 && !session_.isSelected(id)) {
+        session_.toggle(id);
+        return;
+    }
+    if (!session_.isSelected(id))
+        session_.select({id});
+    if (session_.surface() < 0)
+        hand_ = Hand::pressed;
+}
+
+void Board::mouseMoveEvent(QMouseEvent* e) {
+    pointer_ = e->position();
+    pointerIn_ = true;
+    switch (hand_) {
+    case Hand::panning:
+        origin_ += e->position() - lastAt_;
+        lastAt_ = e->position();
+        fitted_ = false;
+        update();
+        return;
+    case Hand::pressed:
+        if ((e->position() - pressedAt_).manhattanLength() >= startDrag) {
+            hand_ = Hand::dragging;
+            setCursor(Qt::SizeAllCursor);
+            dragTo(e->position(), e->modifiers());
+        }
+        return;
+    case Hand::dragging:
+        dragTo(e->position(), e->modifiers());
+        return;
+    case Hand::turning:
+        turnTo(e->position(), e->modifiers());
+        return;
+    case Hand::sweeping: {
+        lastAt_ = e->position();
+        const QRectF swept = QRectF(pressedAt_, lastAt_).normalized();
+        std::vector<int> ids;
+        for (const auto& p : session_.scene()->placed)
+            if (swept.contains(toScreen(p.pose.at)))
+                ids.push_back(p.id);
+        session_.select(ids);
+        update();
+        return;
+    }
+    default:
+        break;
+    }
+    update(0, 0, width(), static_cast<int>(ruler));
+    update(0, 0, static_cast<int>(ruler), height());
+    if (taping_ && tapeStart_)
+        update();
+}
+
+void Board::dragTo(QPointF at, Qt::KeyboardModifiers keys) {
+    lastAt_ = at;
+    step_ = snapped(Vec2{at.x() - pressedAt_.x(), at.y() - pressedAt_.y()} / scale_);
+    const auto mode = (keys & Qt::ShiftModifier) != 0 ? DragTies::keep : (keys & Qt::ControlModifier) != 0 ? DragTies::drop : DragTies::revalue;
+    drag_ = drag(*session_.settledProject(), *session_.settledScene(), session_.selected(), step_, mode);
+    if (!drag_->edit.acts.empty())
+        session_.tryOut(drag_->edit);
+    update();
+}
+
+void Board::turnTo(QPointF at, Qt::KeyboardModifiers keys) {
+    const Placed* where = session_.settledScene()->byId(session_.selected().front());
+    if (where == nullptr)
+        return;
+    const Vec2 to = toFloor(at) - where->pose.at;
+    const double fine = (keys & Qt::ShiftModifier) != 0 ? 1.0 : 5.0;
+    const double degrees = (directionOf(to) - Angle::degrees(90)).inDegrees();
+    const Angle want = Angle::degrees(std::round(degrees / fine) * fine);
+    turnedBy_ = difference(want, where->pose.turn);
+    if (auto edit = turnBy(*session_.settledProject(), *session_.settledScene(), session_.selected(), turnedBy_))
+        session_.tryOut(*edit);
+}
+
+void Board::mouseReleaseEvent(QMouseEvent* e) {
+    const Hand was = hand_;
+    if (was == Hand::dragging) {
+        finishDrag();
+    } else if (was == Hand::turning) {
+        auto edit = turnBy(*session_.settledProject(), *session_.settledScene(), session_.selected(), turnedBy_);
+        session_.endTrial();
+        if (edit && std::abs(turnedBy_.inDegrees()) > 0.01)
+            session_.apply(*edit);
+    } else if (was == Hand::pressed && (e->modifiers() & Qt::ControlModifier) != 0) {
+        if (const int id = pieceAt(e->position()); id != 0)
+            session_.toggle(id);
+    } else if (was == Hand::pressed && session_.selected().size() > 1) {
+        if (const int id = pieceAt(e->position()); id != 0)
+            session_.select({id});
+    }
+    hand_ = Hand::free;
+    setCursor(taping_ ? Qt::CrossCursor : Qt::ArrowCursor);
+    update();
+}
+
+void Board::finishDrag() {
+    auto done = drag_;
+    drag_.reset();
+    session_.endTrial();
+    if (done && !done->edit.acts.empty() && norm(step_) > 1e-6)
+        session_.apply(done->edit);
+    else if (done && done->edit.acts.empty())
+        emit session_.told("It is locked. Unlock it first (L).", true);
+}
+
+void Board::cancelHand() {
+    if (hand_ == Hand::dragging || hand_ == Hand::turning)
+        session_.endTrial();
+    drag_.reset();
+    hand_ = Hand::free;
+    setCursor(taping_ ? Qt::CrossCursor : Qt::ArrowCursor);
+}
+
+void Board::mouseDoubleClickEvent(QMouseEvent* e) {
+    if (pieceAt(e->position()) != 0)
+        zoomToSelection();
+    else
+        zoomToFit();
+}
+
+void Board::leaveEvent(QEvent*) {
+    pointerIn_ = false;
+    update();
+}
+
+void Board::wheelEvent(QWheelEvent* e) {
+    if (!e->pixelDelta().isNull() && (e->modifiers() & Qt::ControlModifier) == 0) {
+        origin_ += e->pixelDelta();
+        fitted_ = false;
+        update();
+        return;
+    }
+    zoomBy(std::pow(1.0015, e->angleDelta().y()), e->position());
+}
+
+void Board::nudge(Vec2 step, bool keepTies) {
+    if (session_.selected().empty() || session_.surface() >= 0)
+        return;
+    const auto moved = drag(*session_.project(), *session_.scene(), session_.selected(), step, keepTies ? DragTies::keep : DragTies::revalue);
+    if (moved.edit.acts.empty()) {
+        emit session_.told("It is locked. Unlock it first (L).", true);
+        return;
+    }
+    session_.apply(moved.edit);
+}
+
+bool Board::event(QEvent* e) {
+    // Tab goes from piece to piece, and on to the next panel past the last one.
+    if (e->type() == QEvent::KeyPress) {
+        auto* k = static_cast<QKeyEvent*>(e);
+        const bool back = k->key() == Qt::Key_Backtab;
+        if ((k->key() == Qt::Key_Tab || back) && (k->modifiers() & Qt::ControlModifier) == 0) {
+            const auto& pieces = session_.project()->scheme().pieces;
+            int at = back ? static_cast<int>(pieces.size()) : -1;
+            for (std::size_t i = 0; i < pieces.size(); ++i)
+                if (session_.selected().size() == 1 && pieces[i].id == session_.selected().front())
+                    at = static_cast<int>(i);
+            const int next = at + (back ? -1 : 1);
+            if (next >= 0 && next < static_cast<int>(pieces.size())) {
+                session_.select({pieces[static_cast<std::size_t>(next)].id});
+                return true;
+            }
+        }
+    }
+    return QWidget::event(e);
+}
+
+void Board::keyPressEvent(QKeyEvent* e) {
+    const Notation n = session_.project()->notation;
+    const bool big = (e->modifiers() & Qt::ShiftModifier) != 0;
+    const double step = (big ? sheets::graphSquare(n) : division(n)).mm();
+    const bool keep = (e->modifiers() & Qt::ControlModifier) != 0;
+    switch (e->key()) {
+    case Qt::Key_Left:
+        return nudge({-step, 0}, keep);
+    case Qt::Key_Right:
+        return nudge({step, 0}, keep);
+    case Qt::Key_Up:
+        return nudge({0, -step}, keep);
+    case Qt::Key_Down:
+        return nudge({0, step}, keep);
+    case Qt::Key_Space:
+        if (!e->isAutoRepeat()) {
+            spaceHeld_ = true;
+            setCursor(Qt::OpenHandCursor);
+        }
+        return;
+    case Qt::Key_Escape:
+        if (hand_ != Hand::free) {
+            cancelHand();
+        } else if (taping_) {
+            if (tapeStart_)
+                tapeStart_.reset();
+            else
+                setTaping(false);
+        } else if (!tapes_.empty() && session_.selected().empty()) {
+            clearTapes();
+        } else if (session_.surface() >= 0 && session_.selected().empty()) {
+            session_.goTo(-1);
+        } else {
+            session_.select({});
+        }
+        update();
+        return;
+    default:
+        QWidget::keyPressEvent(e);
+    }
+}
+
+void Board::keyReleaseEvent(QKeyEvent* e) {
+    if (e->key() == Qt::Key_Space && !e->isAutoRepeat()) {
+        spaceHeld_ = false;
+        setCursor(taping_ ? Qt::CrossCursor : Qt::ArrowCursor);
+    }
+    QWidget::keyReleaseEvent(e);
+}
+
+} // namespace mezzet::app

@@ -1,0 +1,110 @@
+#pragma once
+
+#include "app/job_session.h"
+#include "geometry/gap.h"
+#include "sheets/drawing.h"
+
+#include <QWidget>
+
+namespace mezzet::app {
+
+/// A tape of the user's own, from one thing to another; it follows them when they move.
+struct OwnTape {
+    struct End {
+        Target target; ///< none for a bare point
+        Vec2 point;    ///< mm, where it was put
+    };
+    End from;
+    End to;
+};
+
+/// The drawing board: one surface to scale, with rulers and graph squares.
+class Board : public QWidget {
+    Q_OBJECT
+public:
+    explicit Board(JobSession&, QWidget* parent = nullptr);
+
+    void zoomToFit();
+    void zoomToSelection();
+    void zoomBy(double factor, QPointF about);
+    void zoomIn() { zoomBy(1.25, centreOfView()); }
+    void zoomOut() { zoomBy(0.8, centreOfView()); }
+    [[nodiscard]] double pixelsPerMm() const { return scale_; }
+
+    /// Takes the user's own tape in hand, or puts it away.
+    void setTaping(bool on);
+    [[nodiscard]] bool taping() const { return taping_; }
+    [[nodiscard]] const std::vector<OwnTape>& tapes() const { return tapes_; }
+    void clearTapes();
+    /// The length of an own tape as things stand.
+    [[nodiscard]] Gap measured(const OwnTape&) const;
+
+    [[nodiscard]] QPointF toScreen(Vec2 p) const;
+    [[nodiscard]] Vec2 toFloor(QPointF p) const;
+    /// The topmost piece at a place on the screen; 0 for none.
+    [[nodiscard]] int pieceAt(QPointF) const;
+
+    /// Moves what is selected by a step on the floor, as an arrow key does.
+    void nudge(Vec2 step, bool keepTies);
+
+    QSize sizeHint() const override { return {780, 640}; }
+
+signals:
+    void tapingChanged(bool on);
+    void zoomChanged();
+
+protected:
+    void paintEvent(QPaintEvent*) override;
+    void resizeEvent(QResizeEvent*) override;
+    void mousePressEvent(QMouseEvent*) override;
+    void mouseMoveEvent(QMouseEvent*) override;
+    void mouseReleaseEvent(QMouseEvent*) override;
+    void mouseDoubleClickEvent(QMouseEvent*) override;
+    void wheelEvent(QWheelEvent*) override;
+    void keyPressEvent(QKeyEvent*) override;
+    void keyReleaseEvent(QKeyEvent*) override;
+    bool event(QEvent*) override;
+    void leaveEvent(QEvent*) override;
+
+private:
+    enum class Hand { free, pressed, dragging, turning, panning, sweeping, taping };
+
+    void fit(const Box&, double margin);
+    [[nodiscard]] Box contentBounds() const;
+    [[nodiscard]] QRectF sheetArea() const;
+    [[nodiscard]] QPointF centreOfView() const { return sheetArea().center(); }
+    [[nodiscard]] sheets::Drawing drawing(QPainter&) const;
+    void paintFloor(QPainter&);
+    void paintWall(QPainter&);
+    void paintRulers(QPainter&);
+    void paintSelection(const sheets::Drawing&);
+    void paintChanges(QPainter&);
+    void paintTapes(const sheets::Drawing&);
+    void dragTo(QPointF, Qt::KeyboardModifiers);
+    void turnTo(QPointF, Qt::KeyboardModifiers);
+    void finishDrag();
+    void cancelHand();
+    [[nodiscard]] OwnTape::End endAt(QPointF) const;
+    [[nodiscard]] std::optional<QPointF> turnHandle() const;
+    [[nodiscard]] Vec2 snapped(Vec2 step) const;
+    void describe();
+
+    JobSession& session_;
+    double scale_ = 0.1;      ///< pixels to a millimetre
+    QPointF origin_{80, 80};  ///< screen place of the surface's origin
+    bool fitted_ = true;      ///< still showing all, so a resize fits again
+    Hand hand_ = Hand::free;
+    QPointF pressedAt_;
+    QPointF lastAt_;
+    Vec2 step_;
+    std::optional<Drag> drag_;
+    Angle turnedBy_;
+    bool spaceHeld_ = false;
+    bool taping_ = false;
+    std::optional<OwnTape::End> tapeStart_;
+    std::vector<OwnTape> tapes_;
+    QPointF pointer_;
+    bool pointerIn_ = false;
+};
+
+} // namespace mezzet::app

@@ -1,0 +1,315 @@
+#include "app/job_session.h"
+
+#include "measure/text.h"
+
+#include <QCoreApplication>
+#include <QDateTime>
+#include <QDir>
+#include <QFile>
+#include <QFileInfo>
+#include <QJsonDocument>
+#include <QJsonObject>
+#include <QStandardPaths>
+
+#include <algorithm>
+#include <csignal>
+
+namespace mezzet::app {
+
+namespace {
+
+constexpr int pauseMilliseconds = 2000;
+constexpr int regularMilliseconds = 30000;
+
+} // namespace
+
+JobSession::JobSession(Library library, QObject* parent) : QObject(parent), library_(std::move(library)) {
+    auto empty = newProject(library_, "room Untitled room\n");
+    take(*empty, *sceneOf(**empty));
+    pause_.setSingleShot(true);
+    pause_.setInterval(pauseMilliseconds);
+    halfMinute_.setInterval(regularMilliseconds);
+    connect(&pause_, &QTimer::timeout, this, &JobSession::keepCopy);
+    connect(&halfMinute_, &QTimer::timeout, this, &JobSession::keepCopy);
+    halfMinute_.start();
+}
+
+JobSession::~JobSession() {
+    dropCopy();
+}
+
+void JobSession::take(ProjectPtr project, ScenePtr scene) {
+    project_ = std::move(project);
+    scene_ = std::move(scene);
+    trial_.reset();
+    dropMissing();
+    judgeNow();
+}
+
+void JobSession::judgeNow() {
+    readings_ = judge(*scene(), *library_.book, project()->judgement);
+    remedies_.clear();
+}
+
+void JobSession::dropMissing() {
+    std::erase_if(selected_, [&](int id) { return project_->scheme().byId(id) == nullptr; });
+    if (surface_ >= static_cast<int>(project_->room->walls.size()))
+        surface_ = -1;
+}
+
+int JobSession::toMend() const {
+    return static_cast<int>(std::count_if(readings_.begin(), readings_.end(), [](const Reading& r) { return r.toMend(); }));
+}
+
+int JobSession::toMendIn(std::size_t scheme) const {
+    if (scheme == project()->active)
+        return toMend();
+    const auto other = resolve(project()->room, project()->schemes[scheme], project()->notation);
+    if (!other)
+        return 0;
+    const auto all = judge(**other, *library_.book, project()->judgement);
+    return static_cast<int>(std::count_if(all.begin(), all.end(), [](const Reading& r) { return r.toMend(); }));
+}
+
+Verdict JobSession::verdictOf(int piece) const {
+    Verdict worst = Verdict::right;
+    for (const Reading& r : readings_) {
+        if (!r.toMend() || !(r.piece == piece || (r.other.is == Target::Is::piece && r.other.piece == piece)))
+            continue;
+        if (r.verdict == Verdict::clash)
+            return r.verdict;
+        if (worst == Verdict::right || r.verdict == Verdict::tight)
+            worst = r.verdict;
+    }
+    return worst;
+}
+
+const std::optional<Remedy>& JobSession::remedyOf(std::size_t reading) {
+    const auto it = remedies_.find(reading);
+    if (it != remedies_.end())
+        return it->second;
+    return remedies_[reading] = remedyFor(readings_[reading], *project(), *scene(), readings_);
+}
+
+bool JobSession::apply(const Edit& edit) {
+    auto next = mezzet::apply(*project_, edit);
+    if (!next) {
+        endTrial();
+        emit told(QString::fromStdString(next.problem().sentence()), true);
+        return false;
+    }
+    past_.push_back({project_, QString::fromStdString(edit.words)});
+    future_.clear();
+    // A piece just added is what one goes on with.
+    int added = 0;
+    if (edit.acts.size() == 1)
+        if (const auto* put = std::get_if<PutPiece>(&edit.acts.front()); put != nullptr && put->piece.id == 0)
+            added = next->project->scheme().pieces.back().id;
+    take(next->project, next->scene);
+    changed_ = true;
+    copyWanted_ = true;
+    pause_.start();
+    if (added != 0)
+        selected_ = {added};
+    emit jobChanged();
+    emit fileChanged();
+    if (added != 0)
+        emit selectionChanged();
+    if (!next->notices.empty())
+        emit told(QString::fromStdString(listed(next->notices, "")), false);
+    return true;
+}
+
+bool JobSession::sayLine(const QString& line) {
+    const auto word = line.trimmed().toLower();
+    if (word == "undo" || word == "redo") {
+        word == "undo" ? undo() : redo();
+        return true;
+    }
+    auto said = readLine(line.toStdString(), *project_, selected_.size() == 1 ? selected_.front() : 0);
+    if (!said) {
+        emit told(QString::fromStdString(said.problem().sentence()), true);
+        return false;
+    }
+    return apply(said->edit);
+}
+
+bool JobSession::tryOut(const Edit& edit) {
+    auto next = mezzet::apply(*project_, edit);
+    if (!next)
+        return false;
+    trial_ = std::move(*next);
+    judgeNow();
+    emit jobChanged();
+    return true;
+}
+
+void JobSession::endTrial() {
+    if (!trial_)
+        return;
+    trial_.reset();
+    judgeNow();
+    emit jobChanged();
+}
+
+QString JobSession::undoWords() const {
+    return past_.empty() ? QString() : past_.back().words;
+}
+
+QString JobSession::redoWords() const {
+    return future_.empty() ? QString() : future_.back().words;
+}
+
+void JobSession::undo() {
+    if (past_.empty())
+        return;
+    const Step step = past_.back();
+    past_.pop_back();
+    future_.push_back({project_, step.words});
+    take(step.project, *sceneOf(*step.project));
+    changed_ = copyWanted_ = true;
+    pause_.start();
+    emit jobChanged();
+    emit selectionChanged();
+    emit fileChanged();
+    emit told("Undid: " + step.words, false);
+}
+
+void JobSession::redo() {
+    if (future_.empty())
+        return;
+    const Step step = future_.back();
+    future_.pop_back();
+    past_.push_back({project_, step.words});
+    take(step.project, *sceneOf(*step.project));
+    changed_ = copyWanted_ = true;
+    pause_.start();
+    emit jobChanged();
+    emit selectionChanged();
+    emit fileChanged();
+    emit told("Did again: " + step.words, false);
+}
+
+bool JobSession::isSelected(int id) const {
+    return std::find(selected_.begin(), selected_.end(), id) != selected_.end();
+}
+
+void JobSession::select(std::vector<int> ids) {
+    if (ids == selected_)
+        return;
+    selected_ = std::move(ids);
+    emit selectionChanged();
+}
+
+void JobSession::toggle(int id) {
+    if (isSelected(id))
+        std::erase(selected_, id);
+    else
+        selected_.push_back(id);
+    emit selectionChanged();
+}
+
+void JobSession::goTo(int surface) {
+    if (surface == surface_ || surface >= static_cast<int>(project_->room->walls.size()))
+        return;
+    surface_ = surface;
+    emit surfaceChanged();
+}
+
+void JobSession::open(ProjectPtr project, const QString& path, bool changed) {
+    auto scene = sceneOf(*project);
+    if (!scene) {
+        emit told(QString::fromStdString(scene.problem().sentence()), true);
+        return;
+    }
+    dropCopy();
+    past_.clear();
+    future_.clear();
+    selected_.clear();
+    surface_ = -1;
+    take(std::move(project), *scene);
+    path_ = path;
+    changed_ = changed;
+    copyWanted_ = changed;
+    emit jobChanged();
+    emit selectionChanged();
+    emit surfaceChanged();
+    emit fileChanged();
+}
+
+bool JobSession::openFile(const QString& path) {
+    auto job = openJob(path.toStdString(), library_);
+    if (!job) {
+        emit told(QString::fromStdString(job.problem().text()), true);
+        return false;
+    }
+    open(*job, QFileInfo(path).absoluteFilePath());
+    return true;
+}
+
+bool JobSession::saveTo(const QString& path) {
+    auto saved = saveJob(*project_, path.toStdString());
+    if (!saved) {
+        emit told(QString::fromStdString(saved.problem().text()), true);
+        return false;
+    }
+    dropCopy();
+    path_ = QFileInfo(path).absoluteFilePath();
+    changed_ = false;
+    emit fileChanged();
+    emit told("Saved " + QFileInfo(path).fileName(), false);
+    return true;
+}
+
+QString JobSession::recoveryFolder() {
+    return QStandardPaths::writableLocation(QStandardPaths::AppDataLocation) + "/unsaved";
+}
+
+QString JobSession::copyFile() const {
+    return QString("%1/%2.mezzet").arg(recoveryFolder()).arg(QCoreApplication::applicationPid());
+}
+
+void JobSession::keepCopy() {
+    if (!copyWanted_ || !changed_)
+        return;
+    QDir().mkpath(recoveryFolder());
+    const QJsonObject about{{"path", path_}, {"when", QDateTime::currentDateTime().toString("d MMM, HH:mm")}, {"title", QString::fromStdString(project_->title)}};
+    const auto aboutText = QJsonDocument(about).toJson().toStdString();
+    const auto saved = saveJob(*project_, copyFile().toStdString());
+    const auto told1 = writeWhole((copyFile() + ".json").toStdString(), aboutText);
+    if (!saved || !told1) {
+        emit told("The copy for safety could not be written: " + QString::fromStdString((saved ? told1 : saved).problem().sentence()), true);
+        return;
+    }
+    copyWanted_ = false;
+}
+
+void JobSession::dropCopy() {
+    pause_.stop();
+    copyWanted_ = false;
+    QFile::remove(copyFile());
+    QFile::remove(copyFile() + ".json");
+}
+
+std::vector<JobSession::Recovered> JobSession::leftBehind() {
+    std::vector<Recovered> out;
+    for (const auto& f : QDir(recoveryFolder()).entryInfoList({"*.mezzet"}, QDir::Files, QDir::Time)) {
+        const auto pid = f.completeBaseName().toLongLong();
+        const bool alive = pid > 0 && pid != QCoreApplication::applicationPid() && ::kill(static_cast<pid_t>(pid), 0) == 0;
+        if (alive)
+            continue;
+        Recovered r{f.absoluteFilePath(), {}, f.lastModified().toString("d MMM, HH:mm")};
+        QFile about(r.file + ".json");
+        if (about.open(QIODevice::ReadOnly))
+            r.path = QJsonDocument::fromJson(about.readAll()).object().value("path").toString();
+        out.push_back(r);
+    }
+    return out;
+}
+
+void JobSession::forget(const Recovered& r) {
+    QFile::remove(r.file);
+    QFile::remove(r.file + ".json");
+}
+
+} // namespace mezzet::app

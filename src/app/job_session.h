@@ -1,0 +1,124 @@
+#pragma once
+
+#include "edit/drag.h"
+#include "edit/line.h"
+#include "judge/remedy.h"
+
+#include <QObject>
+#include <QTimer>
+
+#include <deque>
+#include <map>
+#include <memory>
+
+namespace mezzet::app {
+
+/// The open job: its present value, its past and its future, what is selected, and where it is kept.
+/// Views read it and hand it Edits; nothing else changes a job.
+class JobSession : public QObject {
+    Q_OBJECT
+public:
+    explicit JobSession(Library library, QObject* parent = nullptr);
+    ~JobSession() override;
+
+    [[nodiscard]] const Library& library() const { return library_; }
+    [[nodiscard]] const ProjectPtr& project() const { return trial_ ? trial_->project : project_; }
+    [[nodiscard]] const ScenePtr& scene() const { return trial_ ? trial_->scene : scene_; }
+    /// Without the drag under way.
+    [[nodiscard]] const ProjectPtr& settledProject() const { return project_; }
+    [[nodiscard]] const ScenePtr& settledScene() const { return scene_; }
+    [[nodiscard]] const std::vector<Reading>& readings() const { return readings_; }
+    [[nodiscard]] Wording wording() const { return project()->wording(); }
+    [[nodiscard]] int toMend() const;
+    /// Readings left to mend in another scheme.
+    [[nodiscard]] int toMendIn(std::size_t scheme) const;
+    /// The worst verdict a piece has a part in; right when it has none.
+    [[nodiscard]] Verdict verdictOf(int piece) const;
+    /// The remedy of a reading, found when first asked for and kept until the job changes.
+    [[nodiscard]] const std::optional<Remedy>& remedyOf(std::size_t reading);
+    [[nodiscard]] bool remedyKnown(std::size_t reading) const { return remedies_.count(reading) > 0; }
+
+    // ---- changing ----
+    /// Applies an edit and keeps the job before it. Says why not when it is refused.
+    bool apply(const Edit&);
+    bool sayLine(const QString&);
+    /// Shows an edit without keeping it: a drag under way. Silent when it is refused.
+    bool tryOut(const Edit&);
+    void endTrial();
+    [[nodiscard]] bool inTrial() const { return trial_.has_value(); }
+    [[nodiscard]] bool canUndo() const { return !past_.empty(); }
+    [[nodiscard]] bool canRedo() const { return !future_.empty(); }
+    [[nodiscard]] QString undoWords() const;
+    [[nodiscard]] QString redoWords() const;
+    void undo();
+    void redo();
+
+    // ---- selection ----
+    [[nodiscard]] const std::vector<int>& selected() const { return selected_; }
+    [[nodiscard]] bool isSelected(int id) const;
+    void select(std::vector<int> ids);
+    void toggle(int id);
+    /// -1 for the floor, else a wall.
+    [[nodiscard]] int surface() const { return surface_; }
+    void goTo(int surface);
+
+    // ---- files ----
+    [[nodiscard]] const QString& path() const { return path_; }
+    [[nodiscard]] bool changed() const { return changed_; }
+    void open(ProjectPtr, const QString& path, bool changed = false);
+    bool openFile(const QString& path);
+    bool saveTo(const QString& path);
+
+    /// Where copies of unsaved work go. Each is of one running program and is gone after a clean end.
+    static QString recoveryFolder();
+    struct Recovered {
+        QString file;  ///< the copy
+        QString path;  ///< what it is a copy of; empty for a job never saved
+        QString when;
+    };
+    /// Copies left behind by programs that did not end cleanly.
+    static std::vector<Recovered> leftBehind();
+    static void forget(const Recovered&);
+
+public slots:
+    /// Writes the recovery copy now, when there is anything unsaved.
+    void keepCopy();
+
+signals:
+    /// The job, or the trial of a drag, is another one.
+    void jobChanged();
+    void selectionChanged();
+    void surfaceChanged();
+    void fileChanged();
+    /// Something to tell in words; `trouble` when nothing was done.
+    void told(const QString& words, bool trouble);
+
+private:
+    struct Step {
+        ProjectPtr project;
+        QString words;
+    };
+    void take(ProjectPtr, ScenePtr);
+    void judgeNow();
+    void dropMissing();
+    void dropCopy();
+    [[nodiscard]] QString copyFile() const;
+
+    Library library_;
+    ProjectPtr project_;
+    ScenePtr scene_;
+    std::optional<Applied> trial_;
+    std::vector<Reading> readings_;
+    std::map<std::size_t, std::optional<Remedy>> remedies_;
+    std::vector<Step> past_;
+    std::vector<Step> future_;
+    std::vector<int> selected_;
+    int surface_ = -1;
+    QString path_;
+    bool changed_ = false;
+    bool copyWanted_ = false;
+    QTimer pause_;
+    QTimer halfMinute_;
+};
+
+} // namespace mezzet::app

@@ -1,0 +1,92 @@
+#pragma once
+
+#include "app/board.h"
+#include "app/job_session.h"
+#include "app/key_panel.h"
+#include "app/line_bar.h"
+#include "app/piece_list.h"
+#include "app/scheme_strip.h"
+#include "app/tape_panel.h"
+
+#include "sheets/plan_sheet.h"
+
+#include <QMainWindow>
+
+#include <functional>
+
+class QActionGroup;
+class QLabel;
+class QMenu;
+
+namespace mezzet::app {
+
+/// The window: key and list to the left, the board with its line in the middle, the tape to the
+/// right, the schemes at the foot. Every act is in the menu with its key.
+class MainWindow : public QMainWindow {
+    Q_OBJECT
+public:
+    explicit MainWindow(Library library, QWidget* parent = nullptr);
+
+    [[nodiscard]] JobSession& session() { return session_; }
+    [[nodiscard]] Board* board() const { return board_; }
+    [[nodiscard]] KeyPanel* key() const { return key_; }
+    [[nodiscard]] PieceList* pieces() const { return pieces_; }
+    [[nodiscard]] TapePanel* tape() const { return tape_; }
+    [[nodiscard]] LineBar* line() const { return line_; }
+    [[nodiscard]] SchemeStrip* schemes() const { return schemes_; }
+    [[nodiscard]] QAction* act(const QString& name) const;
+
+    void openDemo();
+    bool openPath(const QString& path);
+    bool saveTo(const QString& path);
+    bool printTo(const QString& path, const sheets::PlanOptions&);
+    void setNight(bool night);
+    /// Offers what an earlier run left unsaved. True when something was taken up.
+    bool offerRecovery();
+
+protected:
+    void closeEvent(QCloseEvent*) override;
+
+private:
+    QAction* add(QMenu*, const QString& name, const QString& text, const QKeySequence&, const std::function<void()>&);
+    void buildMenu();
+    void buildJobMenu(QMenu*);
+    void buildEditMenu(QMenu*);
+    void buildPlaceMenu(QMenu*);
+    void buildJudgeMenu(QMenu*);
+    void buildViewMenu(QMenu*);
+    void showState();
+    bool mayLeave();
+    void newJob();
+    void editNotes();
+    void open();
+    void saveAs();
+    void print();
+    void rememberPath(const QString&);
+    void fillRecent();
+    void removeSelected();
+    void copySelected();
+    void turnSelected(double degrees);
+    void lockSelected();
+    void walkMend(int step);
+    void renameScheme();
+    void titleJob();
+    void showKeys();
+    void setNotation(Notation);
+
+    JobSession session_;
+    Board* board_;
+    KeyPanel* key_;
+    PieceList* pieces_;
+    TapePanel* tape_;
+    LineBar* line_;
+    SchemeStrip* schemes_;
+    QLabel* title_;
+    QMenu* recent_ = nullptr;
+    QMenu* surfaces_ = nullptr;
+    QActionGroup* units_ = nullptr;
+    QActionGroup* schools_ = nullptr;
+    bool night_ = false;
+};
+
+} // namespace mezzet::app

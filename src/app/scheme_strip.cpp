@@ -1,0 +1,106 @@
+#include "app/scheme_strip.h"
+
+#include "app/style.h"
+
+#include <QHBoxLayout>
+#include <QMouseEvent>
+#include <QPainter>
+#include <QPushButton>
+
+namespace mezzet::app {
+
+namespace {
+
+/// One scheme: its number and name, and what it has to mend.
+class SchemeTab : public QPushButton {
+public:
+    SchemeTab(const QString& name, int mend, bool here, QWidget* parent = nullptr) : QPushButton(parent), name_(name), mend_(mend), here_(here) {
+        setFixedHeight(34);
+        setCheckable(false);
+        const auto told = mend_ == 0 ? QString("nothing to mend") : QString("%1 to mend").arg(mend_);
+        note_ = told;
+        setAccessibleName(name + ", " + told + (here ? ", open" : ""));
+        const QFontMetrics bold(sheets::sans(14, QFont::DemiBold));
+        const QFontMetrics plain(sheets::sans(13));
+        setFixedWidth(std::min(310, bold.horizontalAdvance(name_) + plain.horizontalAdvance(note_) + 44));
+    }
+
+protected:
+    void paintEvent(QPaintEvent*) override {
+        QPainter p(this);
+        p.setRenderHint(QPainter::Antialiasing);
+        const QRectF r = QRectF(rect()).adjusted(1, 1, -1, -1);
+        p.setPen(QPen(hasFocus() ? look().chosen : here_ ? look().ink : look().panelEdge, here_ || hasFocus() ? 1.8 : 1.2));
+        p.setBrush(here_ ? look().field : QColor(Qt::transparent));
+        p.drawRoundedRect(r, 5, 5);
+        p.setFont(sheets::sans(13));
+        const double w = p.fontMetrics().horizontalAdvance(note_);
+        p.setPen(look().soft);
+        p.drawText(r.adjusted(0, 0, -12, 0), Qt::AlignRight | Qt::AlignVCenter, note_);
+        p.setFont(sheets::sans(14, here_ ? QFont::DemiBold : QFont::Normal));
+        p.setPen(look().ink);
+        p.drawText(r.adjusted(12, 0, -w - 20, 0), Qt::AlignLeft | Qt::AlignVCenter, p.fontMetrics().elidedText(name_, Qt::ElideRight, static_cast<int>(r.width() - w - 32)));
+    }
+
+private:
+    QString name_;
+    QString note_;
+    int mend_;
+    bool here_;
+};
+
+} // namespace
+
+SchemeStrip::SchemeStrip(JobSession& session, QWidget* parent) : QWidget(parent), session_(session) {
+    setObjectName("schemes");
+    setFixedHeight(46);
+    row_ = new QHBoxLayout(this);
+    row_->setContentsMargins(12, 5, 12, 6);
+    row_->setSpacing(8);
+    state_ = new QPushButton;
+    state_->setProperty("plain", true);
+    state_->setAccessibleName("Scale, units and school");
+    row_->addStretch(1);
+    row_->addWidget(state_);
+    connect(&session, &JobSession::jobChanged, this, &SchemeStrip::rebuild);
+    rebuild();
+}
+
+void SchemeStrip::setZoom(const QString& words) {
+    zoom_ = words;
+    const auto& job = *session_.project();
+    const auto* school = job.library.book->schoolById(job.judgement.school);
+    auto tape = QString::fromUtf8(unitsName(job.notation.units).data());
+    if (!isMetric(job.notation.units))
+        tape = QString("%1 to 1/%2").arg(job.notation.units == Units::inches ? "inches" : "feet and inches").arg(job.notation.denominator);
+    state_->setText(QString("%1    tape: %2    school: %3").arg(zoom_, tape, QString::fromStdString(school->title).toLower()));
+}
+
+void SchemeStrip::rebuild() {
+    delete schemes_;
+    schemes_ = new QWidget;
+    auto* row = new QHBoxLayout(schemes_);
+    row->setContentsMargins(0, 0, 0, 0);
+    row->setSpacing(8);
+    const auto& job = *session_.project();
+    for (std::size_t i = 0; i < job.schemes.size() && i < 9; ++i) {
+        auto* tab = new SchemeTab(QString("%1  %2").arg(i + 1).arg(QString::fromStdString(job.schemes[i]->name)), session_.toMendIn(i), i == job.active);
+        tab->setToolTip(i == job.active ? "Rename this scheme" : "Go to this scheme");
+        connect(tab, &QPushButton::clicked, this, [this, i] {
+            if (i == session_.project()->active)
+                emit renameWanted();
+            else
+                session_.apply({"go to scheme", {SwitchScheme{i}}, {}});
+        });
+        row->addWidget(tab);
+    }
+    auto* add = new QPushButton("+ scheme");
+    add->setProperty("plain", true);
+    add->setToolTip("A copy of this scheme, to try something else");
+    connect(add, &QPushButton::clicked, this, [this] { session_.apply({"new scheme", {AddScheme{}}, {}}); });
+    row->addWidget(add);
+    row_->insertWidget(0, schemes_);
+    setZoom(zoom_);
+}
+
+} // namespace mezzet::app

@@ -1,0 +1,16 @@
+#pragma once
+
+#include "sheets/look.h"
+
+#include <QApplication>
+#include <QWidget>
+
+namespace mezzet::app {
+
+/// The theme in use; every widget paints from it.
+[[nodiscard]] const sheets::Look& look();
+/// Takes a theme for the whole program.
+void useTheme(bool night);
+[[nodiscard]] QString styleSheet(const sheets::Look&);
+
+} // namespace mezzet::app

@@ -1,0 +1,327 @@
+#include "app/tape_panel.h"
+
+#include "app/style.h"
+#include "sheets/drawing.h"
+
+#include <QHBoxLayout>
+#include <QLabel>
+#include <QPainter>
+#include <QPushButton>
+#include <QVBoxLayout>
+
+#include <algorithm>
+
+namespace mezzet::app {
+
+namespace {
+
+/// The verdict's mark beside the figure.
+class Mark : public QWidget {
+public:
+    Mark(Verdict v, QWidget* parent = nullptr) : QWidget(parent), verdict_(v) {
+        setFixedSize(26, 20);
+        setAccessibleName(QString::fromUtf8(verdictName(v).data()));
+    }
+
+protected:
+    void paintEvent(QPaintEvent*) override {
+        QPainter p(this);
+        p.setRenderHint(QPainter::Antialiasing);
+        sheets::drawVerdict(p, QRectF(4, 5, 19, 10), verdict_, look().of(verdict_));
+    }
+
+private:
+    Verdict verdict_;
+};
+
+QLabel* quietLabel(const QString& text) {
+    auto* l = new QLabel(text);
+    l->setProperty("quiet", true);
+    l->setWordWrap(true);
+    return l;
+}
+
+/// How many cards are worth building: past that one reads the list on the sheet.
+constexpr int mostCards = 40;
+
+} // namespace
+
+ReadingCard::ReadingCard(JobSession& session, std::size_t reading, bool withPiece, QWidget* parent) : QFrame(parent), session_(session), index_(reading) {
+    setObjectName("reading");
+    const Reading& r = session.readings()[reading];
+    const Wording say = session.wording();
+    auto* column = new QVBoxLayout(this);
+    column->setContentsMargins(0, 0, 0, 8);
+    column->setSpacing(2);
+    auto title = QString::fromStdString(titleOf(r, say));
+    if (withPiece)
+        title = QString::fromStdString(say.scheme.byId(r.piece)->name) + ": " + title.left(1).toLower() + title.mid(1);
+    auto* heading = new QLabel(title);
+    heading->setWordWrap(true);
+    column->addWidget(heading);
+    auto* strip = new TapeStrip;
+    strip->show(r, say.notation);
+    column->addWidget(strip);
+    auto* row = new QHBoxLayout;
+    row->setSpacing(4);
+    figure_ = new QLineEdit(QString::fromStdString(words(r.value, say.notation)));
+    figure_->setProperty("figure", true);
+    figure_->setFixedWidth(isMetric(say.notation.units) ? 84 : 74);
+    figure_->setAccessibleName(title);
+    figure_->setToolTip("Type another figure and press Enter: the piece moves, or is made that size");
+    figure_->setStyleSheet(QString("color: %1;").arg(look().of(r.verdict).name()));
+    why_ = new QLabel(QString::fromStdString(whyOf(r, say)));
+    why_->setWordWrap(true);
+    why_->setProperty("small", true);
+    figure_->setAccessibleDescription(QString("%1: %2").arg(QString::fromUtf8(verdictName(r.verdict).data()), why_->text()));
+    row->addWidget(figure_, 0, Qt::AlignTop);
+    row->addWidget(new Mark(r.verdict), 0, Qt::AlignTop);
+    row->addWidget(why_, 1);
+    column->addLayout(row);
+    remedy_ = new QPushButton;
+    remedy_->setObjectName("remedy");
+    remedy_->setProperty("act", true);
+    remedy_->hide();
+    upsets_ = new QLabel;
+    upsets_->setWordWrap(true);
+    upsets_->setProperty("quiet", true);
+    upsets_->hide();
+    column->addWidget(remedy_);
+    column->addWidget(upsets_);
+    connect(figure_, &QLineEdit::returnPressed, this, &ReadingCard::typed);
+    connect(remedy_, &QPushButton::clicked, this, [this] {
+        if (const auto& remedy = session_.remedyOf(index_)) {
+            const Edit edit = remedy->edit; // the remedy goes when the job changes
+            session_.apply(edit);
+        }
+    });
+}
+
+void ReadingCard::showRemedy() {
+    const auto& remedy = session_.remedyOf(index_);
+    if (!remedy)
+        return;
+    const auto text = QString::fromStdString(remedy->preview.substr(0, remedy->preview.find(';')));
+    remedy_->setToolTip(QString::fromStdString(remedy->line));
+    remedy_->setText(remedy_->fontMetrics().elidedText(text, Qt::ElideRight, 232));
+    remedy_->setAccessibleName("Mend it: " + text);
+    remedy_->show();
+    if (!remedy->upsets.empty()) {
+        upsets_->setText(QString("But then %1").arg(QString::fromStdString(remedy->upsets.front())));
+        upsets_->show();
+    }
+}
+
+void ReadingCard::typed() {
+    const Reading r = session_.readings()[index_];
+    const Notation n = session_.project()->notation;
+    const auto text = figure_->text().trimmed();
+    double value = 0;
+    if (r.value.quantity == Quantity::length) {
+        const auto l = readLength(text.toStdString(), n.units == Units::feetAndInches ? Units::inches : n.units);
+        if (!l) {
+            emit session_.told(QString::fromStdString(l.problem().sentence()), true);
+            figure_->selectAll();
+            return;
+        }
+        value = l->mm();
+    } else {
+        bool ok = false;
+        value = QString(text).remove('%').trimmed().toDouble(&ok);
+        if (!ok) {
+            emit session_.told("Type a figure, like 66 %", true);
+            figure_->selectAll();
+            return;
+        }
+        if (r.value.quantity == Quantity::ratio && (text.contains('%') || value > 3))
+            value /= 100;
+    }
+    auto brought = bringTo(r, value, *session_.project(), *session_.scene(), session_.readings());
+    if (!brought) {
+        emit session_.told(QString::fromStdString(brought.problem().sentence()), true);
+        figure_->setText(QString::fromStdString(words(r.value, n)));
+        figure_->selectAll();
+        return;
+    }
+    const auto preview = QString::fromStdString(brought->preview);
+    auto* session = &session_;
+    if (session->apply(brought->edit)) // the card is gone after this
+        emit session->told(preview, false);
+}
+
+TapePanel::TapePanel(JobSession& session, QWidget* parent) : QScrollArea(parent), session_(session) {
+    setObjectName("tape");
+    setWidgetResizable(true);
+    setHorizontalScrollBarPolicy(Qt::ScrollBarAlwaysOff);
+    setAccessibleName("Tape");
+    later_.setSingleShot(true);
+    later_.setInterval(0);
+    idle_.setSingleShot(true);
+    idle_.setInterval(0);
+    connect(&later_, &QTimer::timeout, this, &TapePanel::rebuild);
+    connect(&idle_, &QTimer::timeout, this, &TapePanel::findNextRemedy);
+    connect(&session, &JobSession::jobChanged, this, &TapePanel::wanted);
+    connect(&session, &JobSession::selectionChanged, this, &TapePanel::wanted);
+    connect(&session, &JobSession::surfaceChanged, this, &TapePanel::wanted);
+    rebuild();
+}
+
+void TapePanel::wanted() {
+    later_.start();
+}
+
+void TapePanel::resizeEvent(QResizeEvent* e) {
+    QScrollArea::resizeEvent(e);
+    if (body_ != nullptr)
+        body_->setMaximumWidth(viewport()->width());
+}
+
+void TapePanel::addTies(QVBoxLayout* column, const Piece& p) {
+    column->addWidget(quietLabel("Ties"));
+    if (p.locked)
+        column->addWidget(quietLabel("Locked where it is."));
+    const Wording say = session_.wording();
+    for (std::size_t i = 0; i < p.ties.size(); ++i) {
+        auto text = QString::fromStdString(words(p.ties[i], say));
+        auto* chip = new QPushButton(text + "   ×");
+        chip->setObjectName("tie");
+        chip->setToolTip("Let go of this tie");
+        chip->setAccessibleName("Tie: " + text + ". Press to let go of it.");
+        chip->setSizePolicy(QSizePolicy::Maximum, QSizePolicy::Fixed);
+        chip->setStyleSheet("border-radius: 13px; padding: 3px 12px; font-size: 13px;");
+        connect(chip, &QPushButton::clicked, this, [this, id = p.id, i, text] {
+            const Piece* now = session_.project()->scheme().byId(id);
+            if (now == nullptr || i >= now->ties.size())
+                return;
+            Piece changed = *now;
+            changed.ties.erase(changed.ties.begin() + static_cast<std::ptrdiff_t>(i));
+            Edit e;
+            e.words = "let go of “" + text.toStdString() + "”";
+            e.acts.emplace_back(PutPiece{changed});
+            session_.apply(e);
+        });
+        column->addWidget(chip);
+    }
+    if (p.ties.empty() && !p.locked)
+        column->addWidget(quietLabel("None: it stays where it is put."));
+    if (!p.kind->caution.empty()) {
+        auto* caution = quietLabel(QString::fromStdString("Caution. " + p.kind->caution));
+        caution->setObjectName("caution");
+        column->addWidget(caution);
+    }
+}
+
+void TapePanel::rebuild() {
+    idle_.stop();
+    later_.stop();
+    cards_.clear();
+    auto* body = new QWidget;
+    auto* column = new QVBoxLayout(body);
+    column->setContentsMargins(14, 10, 14, 12);
+    column->setSpacing(4);
+    const auto& chosen = session_.selected();
+    const Scheme& scheme = session_.project()->scheme();
+    const auto& readings = session_.readings();
+    auto* heading = new QLabel;
+    heading->setProperty("heading", true);
+    heading->setWordWrap(true);
+    column->addWidget(heading);
+    const auto card = [&](std::size_t i, bool withPiece) {
+        if (static_cast<int>(cards_.size()) >= mostCards)
+            return;
+        auto* c = new ReadingCard(session_, i, withPiece);
+        cards_.push_back(c);
+        column->addWidget(c);
+    };
+    if (chosen.size() == 1 && scheme.byId(chosen.front()) != nullptr) {
+        const Piece& p = *scheme.byId(chosen.front());
+        heading->setText(QString::fromStdString(p.name));
+        auto size = footprintWords(p, session_.project()->notation) + " x " + writeBare(p.size.height, session_.project()->notation) + " high";
+        if (p.heights.seat)
+            size += ", seat " + writeBare(*p.heights.seat, session_.project()->notation);
+        auto* sizes = new QLabel(QString::fromStdString(size));
+        sizes->setFont(sheets::lettering(14));
+        sizes->setStyleSheet(QString("font-family: 'Routed Gothic'; color: %1;").arg(look().soft.name()));
+        column->addWidget(sizes);
+        column->addSpacing(6);
+        // Its own readings first, then those it is only measured to.
+        for (const bool own : {true, false})
+            for (std::size_t i = 0; i < readings.size(); ++i)
+                if (readings[i].isAbout(p.id) && (readings[i].piece == p.id) == own)
+                    card(i, !own);
+        if (cards_.empty())
+            column->addWidget(quietLabel("No rule measures it where it stands."));
+        column->addSpacing(4);
+        addTies(column, p);
+    } else if (chosen.size() > 1) {
+        heading->setText(QString("%1 pieces").arg(chosen.size()));
+        for (std::size_t i = 0; i < readings.size(); ++i)
+            if (std::any_of(chosen.begin(), chosen.end(), [&](int id) { return readings[i].isAbout(id); }))
+                card(i, true);
+    } else {
+        const int n = session_.toMend();
+        heading->setText(scheme.pieces.empty() ? QString("Nothing placed yet") : n == 0 ? QString("Nothing to mend") : QString("%1 to mend").arg(n));
+        const auto* school = session_.library().book->schoolById(session_.project()->judgement.school);
+        column->addWidget(quietLabel(scheme.pieces.empty() ? QString("Say what goes where on the line below the board, like:\nsofa 84 x 36 against wall A")
+                                                          : QString("%1 readings, judged “%2”: %3").arg(readings.size()).arg(QString::fromStdString(school->title), QString::fromStdString(school->says))));
+        column->addSpacing(6);
+        for (const auto v : {Verdict::clash, Verdict::tight, Verdict::loose})
+            for (std::size_t i = 0; i < readings.size(); ++i)
+                if (readings[i].verdict == v)
+                    card(i, true);
+        if (!session_.project()->room->closed) {
+            auto* open = new QLabel(QString::fromStdString(session_.project()->room->closure.words));
+            open->setWordWrap(true);
+            open->setProperty("trouble", true);
+            column->addWidget(open);
+        }
+    }
+    column->addStretch(1);
+    body->setMaximumWidth(std::max(viewport()->width(), 240));
+    setWidget(body);
+    body_ = body;
+    if (session_.inTrial())
+        return;
+    idle_.start();
+}
+
+void TapePanel::findNextRemedy() {
+    // One at a time, so that the window answers between them.
+    for (auto* c : cards_) {
+        if (!session_.readings()[c->reading()].toMend() || session_.remedyKnown(c->reading()))
+            continue;
+        static_cast<void>(session_.remedyOf(c->reading()));
+        c->showRemedy();
+        idle_.start();
+        return;
+    }
+    for (auto* c : cards_)
+        if (session_.readings()[c->reading()].toMend() && c->remedyButton()->isHidden())
+            c->showRemedy();
+}
+
+void TapePanel::takeFirstRemedy() {
+    if (later_.isActive())
+        rebuild();
+    for (auto* c : cards_) {
+        if (!session_.readings()[c->reading()].toMend())
+            continue;
+        c->showRemedy();
+        if (!c->remedyButton()->isHidden()) {
+            c->remedyButton()->click();
+            return;
+        }
+    }
+    emit session_.told("There is no remedy to take here", true);
+}
+
+void TapePanel::editFirst() {
+    if (later_.isActive())
+        rebuild();
+    if (cards_.empty())
+        return;
+    cards_.front()->figure()->setFocus();
+    cards_.front()->figure()->selectAll();
+}
+
+} // namespace mezzet::app

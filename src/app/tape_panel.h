@@ -1,0 +1,82 @@
+#pragma once
+
+#include "app/job_session.h"
+
+#include <QFrame>
+#include <QLineEdit>
+#include <QScrollArea>
+
+class QLabel;
+class QPushButton;
+class QVBoxLayout;
+
+namespace mezzet::app {
+
+/// A stretch of measuring tape: the band left white, a pointer at the value.
+class TapeStrip : public QWidget {
+    Q_OBJECT
+public:
+    explicit TapeStrip(QWidget* parent = nullptr);
+    void show(const Reading&, Notation);
+    QSize sizeHint() const override { return {230, 42}; }
+
+protected:
+    void paintEvent(QPaintEvent*) override;
+
+private:
+    Reading reading_;
+    Notation notation_;
+};
+
+/// One reading: its tape, its value to be typed over, why, and the remedy.
+class ReadingCard : public QFrame {
+    Q_OBJECT
+public:
+    ReadingCard(JobSession&, std::size_t reading, bool withPiece, QWidget* parent = nullptr);
+
+    [[nodiscard]] QLineEdit* figure() const { return figure_; }
+    [[nodiscard]] QPushButton* remedyButton() const { return remedy_; }
+    [[nodiscard]] std::size_t reading() const { return index_; }
+    /// Shows the remedy once it has been found.
+    void showRemedy();
+
+private:
+    void typed();
+
+    JobSession& session_;
+    std::size_t index_;
+    QLineEdit* figure_;
+    QLabel* why_;
+    QPushButton* remedy_;
+    QLabel* upsets_;
+};
+
+/// The tape: the readings of what is selected; with nothing selected, all that is to mend.
+class TapePanel : public QScrollArea {
+    Q_OBJECT
+public:
+    explicit TapePanel(JobSession&, QWidget* parent = nullptr);
+
+    [[nodiscard]] const std::vector<ReadingCard*>& cards() const { return cards_; }
+    /// Takes the first remedy shown.
+    void takeFirstRemedy();
+    /// Puts the caret in the first figure.
+    void editFirst();
+
+protected:
+    void resizeEvent(QResizeEvent*) override;
+
+private:
+    void rebuild();
+    void wanted();
+    void findNextRemedy();
+    void addTies(QVBoxLayout*, const Piece&);
+
+    JobSession& session_;
+    QWidget* body_ = nullptr;
+    std::vector<ReadingCard*> cards_;
+    QTimer later_;
+    QTimer idle_;
+};
+
+} // namespace mezzet::app

@@ -1,0 +1,54 @@
+#include "kit/kind.h"
+
+#include <gtest/gtest.h>
+
+#include <set>
+
+using namespace mezzet;
+
+namespace {
+Problem faultOf(const std::string& kinds) {
+    const auto r = readKit(R"({"format":"mezzet-kit 1","kinds":[)" + kinds + "]}", "my-kit.json");
+    return r ? Problem{} : r.problem();
+}
+} // namespace
+
+TEST(Kit, HoldsAtLeastFortyKindsOfEveryFamily) {
+    const auto kit = loadKit(std::string(MEZZET_TEST_DATA) + "/kit");
+    ASSERT_TRUE(kit) << kit.problem().text();
+    EXPECT_GE((*kit)->kinds().size(), 40U);
+    std::set<Family> families;
+    for (const auto& k : (*kit)->kinds()) {
+        families.insert(k->family);
+        EXPECT_GT(k->size.width, Length{}) << k->id;
+        if (k->isSeat())
+            EXPECT_TRUE(k->heights.seat) << k->id;
+    }
+    EXPECT_EQ(families.size(), 8U);
+}
+
+TEST(Kit, FindsAKindByAnyWordForIt) {
+    const auto kit = *loadKit(std::string(MEZZET_TEST_DATA) + "/kit");
+    for (const char* w : {"sofa", "Couch", "settee", "couches", "SOFAS"})
+        EXPECT_EQ(kit->byWord(w)->id, "sofa") << w;
+    EXPECT_EQ(kit->matching("arm").front()->id, "armchair");
+    EXPECT_FALSE(kit->byWord("spaceship"));
+}
+
+TEST(Kit, ABadFileIsRefusedWithFileEntryAndReason) {
+    const auto noSize = faultOf(R"({"id":"a","name":"A","family":"seat"})");
+    EXPECT_EQ(noSize.file, "my-kit.json");
+    EXPECT_NE(noSize.what.find("entry 1 “a”"), std::string::npos) << noSize.text();
+    const char* bad[] = {R"({"id":"a","name":"A","family":"boat","size":[1,1,1]})",
+                         R"({"id":"a","name":"A","family":"seat","size":[1,-1,1]})",
+                         R"({"id":"a","name":"A","family":"seat","size":[1,1]})",
+                         R"({"id":"a","name":"A","family":"seat","size":[10,10,10],"heights":{"seat":20}})",
+                         R"({"id":"a","name":"A","family":"seat","size":[10,12,10],"shape":{"form":"round"}})",
+                         R"({"id":"a","name":"A","family":"seat","size":[10,10,10],"shape":{"form":"L","body":20,"arm":3}})",
+                         R"({"id":"a","name":"A","family":"seat","size":[10,10,10],"colour":"red"})", R"(7)"};
+    for (const char* b : bad)
+        EXPECT_FALSE(faultOf(b).what.empty()) << b;
+    const auto broken = readKit("{\n \"format\": oops", "broken.json");
+    EXPECT_EQ(broken.problem().line, 2);
+    EXPECT_FALSE(readKit("{}", "x.json"));
+}

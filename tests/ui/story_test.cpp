@@ -1,0 +1,325 @@
+// The real window driven through a day's work: open, select, type on the tape, say lines, drag,
+// undo, save, open again, print.
+#include "app/main_window.h"
+#include "app/notes_dialog.h"
+#include "app/style.h"
+#include "measure/text.h"
+
+#include <QApplication>
+#include <QDir>
+#include <QElapsedTimer>
+#include <QFile>
+#include <QFileInfo>
+#include <QLabel>
+#include <QMessageBox>
+#include <QProcess>
+#include <QPushButton>
+#include <QSettings>
+#include <QStandardPaths>
+#include <QTemporaryDir>
+#include <QTest>
+
+#include <gtest/gtest.h>
+
+#include <csignal>
+
+using namespace mezzet;
+using namespace mezzet::app;
+
+namespace {
+
+void settle() {
+    for (int i = 0; i < 30; ++i)
+        QApplication::processEvents(QEventLoop::AllEvents, 5);
+}
+
+class Story : public testing::Test {
+protected:
+    void SetUp() override {
+        window = std::make_unique<MainWindow>(*loadLibrary(MEZZET_TEST_DATA));
+        window->show();
+        ASSERT_TRUE(QTest::qWaitForWindowExposed(window.get()));
+        window->openDemo();
+        settle();
+    }
+    JobSession& session() { return window->session(); }
+    int id(const char* name) { return session().project()->scheme().byName(name)->id; }
+    Pose pose(const char* name) { return session().scene()->byId(id(name))->pose; }
+    QPoint on(const char* name) { return window->board()->toScreen(pose(name).at).toPoint(); }
+    void say(const QString& line) {
+        window->line()->edit()->setFocus();
+        window->line()->edit()->clear();
+        QTest::keyClicks(window->line()->edit(), line);
+        QTest::keyClick(window->line()->edit(), Qt::Key_Return);
+        settle();
+    }
+    ReadingCard* card(const char* rule) {
+        for (auto* c : window->tape()->cards())
+            if (session().readings()[c->reading()].rule->id == rule)
+                return c;
+        return nullptr;
+    }
+    void drag(QPoint from, QPoint to, Qt::KeyboardModifiers keys = Qt::NoModifier) {
+        QTest::mousePress(window->board(), Qt::LeftButton, keys, from);
+        QTest::mouseMove(window->board(), (from + to) / 2);
+        for (const QPoint p : {(from + to) / 2, to}) {
+            QMouseEvent move(QEvent::MouseMove, p, window->board()->mapToGlobal(p), Qt::NoButton, Qt::LeftButton, keys);
+            QApplication::sendEvent(window->board(), &move);
+        }
+        QTest::mouseRelease(window->board(), Qt::LeftButton, keys, to);
+        settle();
+    }
+
+    std::unique_ptr<MainWindow> window;
+};
+
+} // namespace
+
+TEST_F(Story, ADayAtTheBoard) {
+    const auto before = jobText(*session().project());
+    QTest::mouseClick(window->board(), Qt::LeftButton, {}, on("Coffee table"));
+    settle();
+    ASSERT_EQ(session().selected(), std::vector<int>{id("Coffee table")});
+
+    // Type 16 over 8 on the tape.
+    auto* gap = card("seat-to-table");
+    ASSERT_NE(gap, nullptr);
+    EXPECT_EQ(gap->figure()->text(), "8\"");
+    gap->figure()->setFocus();
+    gap->figure()->selectAll();
+    QTest::keyClicks(gap->figure(), "16");
+    QTest::keyClick(gap->figure(), Qt::Key_Return);
+    settle();
+    EXPECT_EQ(card("seat-to-table")->figure()->text(), "16\"");
+
+    // Say it: the preview first, then Enter.
+    window->line()->edit()->setFocus();
+    QTest::keyClicks(window->line()->edit(), "coffee table 14 from sofa");
+    settle();
+    EXPECT_TRUE(window->line()->preview().contains("Moves Coffee table 2\"")) << qPrintable(window->line()->preview());
+    QTest::keyClick(window->line()->edit(), Qt::Key_Return);
+    settle();
+    EXPECT_EQ(card("seat-to-table")->figure()->text(), "14\"");
+
+    // Drag the lamp; drag the sofa, and its table follows.
+    const Vec2 lamp = pose("Floor lamp").at;
+    drag(on("Floor lamp"), on("Floor lamp") + QPoint(30, 0));
+    EXPECT_GT(pose("Floor lamp").at.x, lamp.x + 10);
+    const double between = norm(pose("Coffee table").at - pose("Sofa").at);
+    const Vec2 sofa = pose("Sofa").at;
+    drag(on("Sofa"), on("Sofa") + QPoint(24, 0));
+    EXPECT_GT(pose("Sofa").at.x, sofa.x + 10);
+    EXPECT_NEAR(norm(pose("Coffee table").at - pose("Sofa").at), between, 1e-3);
+
+    // Undo it all, and do it again.
+    int steps = 0;
+    while (session().canUndo()) {
+        QTest::keyClick(window.get(), Qt::Key_Z, Qt::ControlModifier);
+        ++steps;
+        ASSERT_LT(steps, 10);
+    }
+    EXPECT_EQ(steps, 4);
+    EXPECT_EQ(jobText(*session().project()), before);
+    while (session().canRedo())
+        session().redo();
+
+    // Save, open again, print.
+    QTemporaryDir dir;
+    const auto path = dir.filePath("job.mezzet");
+    ASSERT_TRUE(window->saveTo(path));
+    EXPECT_FALSE(session().changed());
+    const auto saved = jobText(*session().project());
+    session().apply({"x", {RemovePiece{id("Sofa")}}, {}});
+    ASSERT_TRUE(window->openPath(path));
+    EXPECT_EQ(jobText(*session().project()), saved);
+    EXPECT_TRUE(window->printTo(dir.filePath("plan.pdf"), {}));
+    EXPECT_GT(QFileInfo(dir.filePath("plan.pdf")).size(), 10000);
+}
+
+TEST_F(Story, ARemedyIsOneClickAndUndone) {
+    session().select({id("Coat stand")});
+    settle();
+    auto* c = card("door-swing");
+    ASSERT_NE(c, nullptr);
+    ASSERT_FALSE(c->remedyButton()->isHidden());
+    const int before = session().toMend();
+    QTest::mouseClick(c->remedyButton(), Qt::LeftButton);
+    settle();
+    EXPECT_EQ(session().toMend(), before - 1);
+    session().undo();
+    EXPECT_EQ(session().toMend(), before);
+    // The same by key.
+    settle();
+    QTest::keyClick(window.get(), Qt::Key_Return, Qt::ControlModifier);
+    settle();
+    EXPECT_EQ(session().toMend(), before - 1);
+}
+
+TEST_F(Story, TheLineCompletesRecallsAndPointsAtFaults) {
+    auto* edit = window->line()->edit();
+    edit->setFocus();
+    QTest::keyClicks(edit, "rem");
+    EXPECT_TRUE(window->line()->choices()->isVisible());
+    QTest::keyClick(edit, Qt::Key_Tab);
+    EXPECT_TRUE(edit->text().startsWith("rem")) << qPrintable(edit->text());
+    edit->clear();
+    say("stool at 10', 3'");
+    say("stool against wall Q");
+    EXPECT_EQ(edit->text(), "stool against wall Q") << "what is refused stays";
+    EXPECT_TRUE(window->line()->preview().contains("no wall"));
+    edit->clear();
+    QTest::keyClick(edit, Qt::Key_Up);
+    EXPECT_EQ(edit->text(), "stool at 10', 3'");
+}
+
+TEST_F(Story, FindsAPieceOrAddsOne) {
+    auto* box = window->pieces()->box();
+    box->setFocus();
+    QTest::keyClicks(box, "sideb");
+    QTest::keyClick(box, Qt::Key_Return);
+    settle();
+    EXPECT_EQ(session().selected(), std::vector<int>{id("Sideboard")});
+    const auto count = session().project()->scheme().pieces.size();
+    box->setFocus();
+    QTest::keyClicks(box, "couch 60 x 30");
+    QTest::keyClick(box, Qt::Key_Return);
+    settle();
+    ASSERT_EQ(session().project()->scheme().pieces.size(), count + 1);
+    EXPECT_NEAR(session().project()->scheme().pieces.back().size.width.inInches(), 60, 1e-9);
+}
+
+TEST_F(Story, KeysNudgeTurnCopyLockAndRemove) {
+    session().select({id("Floor lamp")});
+    window->board()->setFocus();
+    const Vec2 at = pose("Floor lamp").at;
+    QTest::keyClick(window->board(), Qt::Key_Right);
+    EXPECT_NEAR(pose("Floor lamp").at.x - at.x, 25.4 / 8, 1e-3);
+    QTest::keyClick(window->board(), Qt::Key_Down, Qt::ShiftModifier);
+    EXPECT_NEAR(pose("Floor lamp").at.y - at.y, 304.8, 1e-3);
+    session().select({id("Coat stand")});
+    QTest::keyClick(window.get(), Qt::Key_R, Qt::ControlModifier);
+    EXPECT_NEAR(pose("Coat stand").turn.inDegrees(), 90, 1e-6);
+    QTest::keyClick(window.get(), Qt::Key_D, Qt::ControlModifier);
+    EXPECT_NE(session().project()->scheme().byName("Coat stand 2"), nullptr);
+    QTest::keyClick(window.get(), Qt::Key_L, Qt::ControlModifier);
+    EXPECT_TRUE(session().project()->scheme().byName("Coat stand 2")->locked);
+    QTest::keyClick(window.get(), Qt::Key_Delete);
+    EXPECT_EQ(session().project()->scheme().byName("Coat stand 2"), nullptr);
+    QTest::keyClick(window.get(), Qt::Key_A, Qt::ControlModifier);
+    EXPECT_EQ(session().selected().size(), session().project()->scheme().pieces.size());
+}
+
+TEST_F(Story, GoesFromSurfaceToSurfaceByTheKey) {
+    for (int wall = 0; wall < 5; ++wall) {
+        QTest::mouseClick(window->key(), Qt::LeftButton, {}, window->key()->buttonOf(wall).center().toPoint());
+        EXPECT_EQ(session().surface(), wall);
+        EXPECT_FALSE(window->board()->grab().isNull());
+    }
+    QTest::keyClick(window.get(), Qt::Key_0, Qt::AltModifier);
+    EXPECT_EQ(session().surface(), -1);
+}
+
+TEST_F(Story, AnOwnTapeMeasuresBetweenTwoThingsAndFollowsThem) {
+    window->act("ownTape")->trigger();
+    QTest::mouseClick(window->board(), Qt::LeftButton, {}, on("Sofa"));
+    QTest::mouseClick(window->board(), Qt::LeftButton, {}, on("Coffee table"));
+    ASSERT_EQ(window->board()->tapes().size(), 1U);
+    EXPECT_NEAR(window->board()->measured(window->board()->tapes()[0]).apart.inInches(), 8, 1e-3);
+    say("coffee table 20 from sofa");
+    EXPECT_NEAR(window->board()->measured(window->board()->tapes()[0]).apart.inInches(), 20, 1e-3);
+}
+
+TEST_F(Story, UnitsAndThemesSwitchLiveWithoutChangingWhatWasMeasured) {
+    const auto where = pose("Sofa");
+    QTest::keyClick(window.get(), Qt::Key_U, Qt::ControlModifier);
+    settle();
+    EXPECT_TRUE(isMetric(session().project()->notation.units));
+    EXPECT_EQ(pose("Sofa").at, where.at);
+    session().select({id("Coffee table")});
+    settle();
+    EXPECT_EQ(card("seat-to-table")->figure()->text(), "20.3 cm");
+    window->setNight(true);
+    EXPECT_TRUE(look().night);
+    EXPECT_FALSE(window->grab().isNull());
+    window->setNight(false);
+}
+
+TEST_F(Story, SchemesShareTheRoomAndNotThePieces) {
+    window->act("addScheme")->trigger();
+    EXPECT_EQ(session().project()->schemes.size(), 2U);
+    say("remove sofa");
+    EXPECT_EQ(session().project()->scheme().byName("Sofa"), nullptr);
+    say("scheme 1");
+    EXPECT_NE(session().project()->scheme().byName("Sofa"), nullptr);
+}
+
+TEST_F(Story, TheNotesDialogDrawsAndPoints) {
+    NotesDialog dialog(NotesDialog::example(), true);
+    EXPECT_TRUE(dialog.said().contains("closes")) << qPrintable(dialog.said());
+    dialog.editor()->setPlainText("room X\nwall A twelve");
+    EXPECT_TRUE(dialog.said().startsWith("Line 2, column 8")) << qPrintable(dialog.said());
+    EXPECT_FALSE(dialog.grab().isNull());
+}
+
+TEST_F(Story, ABadFileLeavesTheOpenJobAsItWas) {
+    QTemporaryDir dir;
+    QFile f(dir.filePath("bad.mezzet"));
+    ASSERT_TRUE(f.open(QIODevice::WriteOnly));
+    f.write("{\"format\": \"mezzet-job\", \"version\": 1,");
+    f.close();
+    const auto before = session().project();
+    EXPECT_FALSE(window->openPath(f.fileName()));
+    EXPECT_EQ(session().project(), before);
+    EXPECT_TRUE(window->line()->preview().contains("damaged")) << qPrintable(window->line()->preview());
+}
+
+TEST_F(Story, WidgetsHaveNamesForAScreenReader) {
+    for (QWidget* w : std::initializer_list<QWidget*>{window->board(), window->key(), window->pieces()->box(), window->pieces()->list(), window->line()->edit(), window->tape()})
+        EXPECT_FALSE(w->accessibleName().isEmpty()) << qPrintable(w->objectName());
+    session().select({id("Sofa")});
+    EXPECT_TRUE(window->board()->accessibleDescription().contains("Sofa"));
+    // Every act of the menu that is not a choice among several has a key or a phrase.
+    EXPECT_FALSE(window->act("undo")->shortcut().isEmpty());
+}
+
+TEST(Recovery, WhatAKilledProgramHadUnsavedIsOffered) {
+    // A copy under the number of a program that is long gone.
+    const auto library = *loadLibrary(MEZZET_TEST_DATA);
+    auto job = *newProject(library, "room Lost room\nwall A 10'\nwall B 10'\nwall C 10'\nwall D 10'");
+    {
+        JobSession session(library);
+        session.open(job, {});
+        ASSERT_TRUE(session.sayLine("stool in corner AB"));
+        session.keepCopy();
+        const auto own = QString("%1/%2.mezzet").arg(JobSession::recoveryFolder()).arg(QCoreApplication::applicationPid());
+        ASSERT_TRUE(QFile::exists(own)) << "the copy is written at a pause";
+        // As a kill would leave it: the file stays and its program is gone.
+        ASSERT_TRUE(QFile::copy(own, JobSession::recoveryFolder() + "/999999999.mezzet"));
+    }
+    const auto left = JobSession::leftBehind();
+    ASSERT_EQ(left.size(), 1U) << "a clean end takes its own copy away";
+    MainWindow window(library);
+    QTimer::singleShot(200, [] {
+        for (auto* w : QApplication::topLevelWidgets())
+            if (auto* box = qobject_cast<QMessageBox*>(w); box != nullptr && box->objectName() == "recovery")
+                box->defaultButton()->click();
+    });
+    EXPECT_TRUE(window.offerRecovery());
+    EXPECT_NE(window.session().project()->scheme().byName("Stool"), nullptr);
+    EXPECT_TRUE(window.session().changed());
+    EXPECT_TRUE(JobSession::leftBehind().empty());
+}
+
+int main(int argc, char** argv) {
+    // Nothing of the user's own is read or written.
+    QStandardPaths::setTestModeEnabled(true);
+    QApplication application(argc, argv);
+    QApplication::setApplicationName("mezzet-test");
+    QApplication::setOrganizationName("mezzet-test");
+    QApplication::setStyle("Fusion");
+    QDir(JobSession::recoveryFolder()).removeRecursively();
+    sheets::loadFonts();
+    useTheme(false);
+    testing::InitGoogleTest(&argc, argv);
+    return RUN_ALL_TESTS();
+}
