@@ -202,6 +202,9 @@ void Board::paintFloor(QPainter& p) {
     const auto aboutChosen = [&](const Reading& r) { return std::any_of(chosen.begin(), chosen.end(), [&](int id) { return r.piece == id || (r.other.is == Target::Is::piece && r.other.piece == id); }); };
     const auto drawable = [](const Reading& r) { return r.rule->id != "table-to-sofa" && r.rule->id != "table-level"; };
     for (const Reading& r : session_.readings())
+        if (drawable(r) && (aboutChosen(r) || r.toMend()))
+            sheets::drawReadingStretch(d, r, aboutChosen(r));
+    for (const Reading& r : session_.readings())
         if (drawable(r) && aboutChosen(r))
             sheets::drawReading(d, r, taken, true);
     for (const Reading& r : session_.readings())

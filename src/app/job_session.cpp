@@ -21,6 +21,23 @@ namespace {
 constexpr int pauseMilliseconds = 2000;
 constexpr int regularMilliseconds = 30000;
 
+/// The running program's mark on its copies: its number, and when it began, since numbers come again.
+const QString& ownMark() {
+    static const QString mark = QString("%1-%2").arg(QCoreApplication::applicationPid()).arg(QDateTime::currentMSecsSinceEpoch());
+    return mark;
+}
+
+/// Whether the program that left a copy with this mark is still there.
+bool stillRuns(const QString& mark) {
+    if (mark == ownMark())
+        return true;
+    const auto pid = mark.section('-', 0, 0).toLongLong();
+    if (pid <= 0 || pid == QCoreApplication::applicationPid() || ::kill(static_cast<pid_t>(pid), 0) != 0)
+        return false;
+    QFile name(QString("/proc/%1/comm").arg(pid));
+    return !name.open(QIODevice::ReadOnly) || name.readAll().startsWith("mezzet");
+}
+
 } // namespace
 
 JobSession::JobSession(Library library, QObject* parent) : QObject(parent), library_(std::move(library)) {
@@ -266,7 +283,7 @@ QString JobSession::recoveryFolder() {
 }
 
 QString JobSession::copyFile() const {
-    return QString("%1/%2.mezzet").arg(recoveryFolder()).arg(QCoreApplication::applicationPid());
+    return QString("%1/%2.mezzet").arg(recoveryFolder(), ownMark());
 }
 
 void JobSession::keepCopy() {
@@ -294,9 +311,7 @@ void JobSession::dropCopy() {
 std::vector<JobSession::Recovered> JobSession::leftBehind() {
     std::vector<Recovered> out;
     for (const auto& f : QDir(recoveryFolder()).entryInfoList({"*.mezzet"}, QDir::Files, QDir::Time)) {
-        const auto pid = f.completeBaseName().toLongLong();
-        const bool alive = pid > 0 && pid != QCoreApplication::applicationPid() && ::kill(static_cast<pid_t>(pid), 0) == 0;
-        if (alive)
+        if (stillRuns(f.completeBaseName()))
             continue;
         Recovered r{f.absoluteFilePath(), {}, f.lastModified().toString("d MMM, HH:mm")};
         QFile about(r.file + ".json");

@@ -79,6 +79,8 @@ public:
     /// Copies left behind by programs that did not end cleanly.
     static std::vector<Recovered> leftBehind();
     static void forget(const Recovered&);
+    /// This session's own copy, there or not.
+    [[nodiscard]] QString copyFile() const;
 
 public slots:
     /// Writes the recovery copy now, when there is anything unsaved.
@@ -102,7 +104,6 @@ private:
     void judgeNow();
     void dropMissing();
     void dropCopy();
-    [[nodiscard]] QString copyFile() const;
 
     Library library_;
     ProjectPtr project_;

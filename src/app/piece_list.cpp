@@ -180,7 +180,7 @@ void PieceList::refill() {
                 break;
             Piece p = pieceOf(k);
             auto* item = new QListWidgetItem(QString::fromStdString(k->name), list_);
-            item->setData(sizeRole, figures.isEmpty() ? QString::fromStdString(footprintWords(p, job.notation)) : figures + " as typed");
+            item->setData(sizeRole, figures.isEmpty() ? QString::fromStdString(footprintWords(p, job.notation)) : figures);
             item->setData(lineRole, QString("add %1 %2").arg(QString::fromStdString(k->name).toLower(), figures).trimmed());
             item->setData(Qt::AccessibleTextRole, "Add " + item->text());
         }

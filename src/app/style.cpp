@@ -2,6 +2,10 @@
 
 #include <QPalette>
 
+static void initIconResource() {
+    Q_INIT_RESOURCE(icons);
+}
+
 namespace mezzet::app {
 
 namespace {
@@ -13,6 +17,7 @@ const sheets::Look& look() {
 }
 
 void useTheme(bool night) {
+    initIconResource();
     current = night ? &sheets::nightLook() : &sheets::dayLook();
     const auto& l = *current;
     QPalette p;

@@ -97,6 +97,13 @@ ReadingCard::ReadingCard(JobSession& session, std::size_t reading, bool withPiec
     });
 }
 
+void ReadingCard::fitTo(int width) {
+    constexpr int mark = 26 + 2 * 4;
+    why_->setMinimumHeight(why_->heightForWidth(std::max(60, width - figure_->width() - mark)));
+    if (!upsets_->isHidden())
+        upsets_->setMinimumHeight(upsets_->heightForWidth(width));
+}
+
 void ReadingCard::showRemedy() {
     const auto& remedy = session_.remedyOf(index_);
     if (!remedy)
@@ -109,6 +116,7 @@ void ReadingCard::showRemedy() {
     if (!remedy->upsets.empty()) {
         upsets_->setText(QString("But then %1").arg(QString::fromStdString(remedy->upsets.front())));
         upsets_->show();
+        upsets_->setMinimumHeight(upsets_->heightForWidth(width() > 120 ? width() : 240));
     }
 }
 
@@ -174,6 +182,8 @@ void TapePanel::resizeEvent(QResizeEvent* e) {
     QScrollArea::resizeEvent(e);
     if (body_ != nullptr)
         body_->setMaximumWidth(viewport()->width());
+    for (auto* c : cards_)
+        c->fitTo(viewport()->width() - 28);
 }
 
 void TapePanel::addTies(QVBoxLayout* column, const Piece& p) {
@@ -232,6 +242,8 @@ void TapePanel::rebuild() {
         auto* c = new ReadingCard(session_, i, withPiece);
         cards_.push_back(c);
         column->addWidget(c);
+        c->ensurePolished();
+        c->fitTo(std::max(viewport()->width(), 250) - 28);
     };
     if (chosen.size() == 1 && scheme.byId(chosen.front()) != nullptr) {
         const Piece& p = *scheme.byId(chosen.front());

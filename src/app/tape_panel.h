@@ -37,6 +37,8 @@ public:
     [[nodiscard]] QLineEdit* figure() const { return figure_; }
     [[nodiscard]] QPushButton* remedyButton() const { return remedy_; }
     [[nodiscard]] std::size_t reading() const { return index_; }
+    /// Gives its wrapped texts the height they need at this width.
+    void fitTo(int width);
     /// Shows the remedy once it has been found.
     void showRemedy();
 

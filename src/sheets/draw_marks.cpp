@@ -51,7 +51,7 @@ void drawVerdict(QPainter& p, const QRectF& r, Verdict v, const QColor& colour) 
     p.restore();
 }
 
-void drawReading(const Drawing& d, const Reading& r, std::vector<QRectF>& taken, bool strong) {
+void drawReadingStretch(const Drawing& d, const Reading& r, bool strong) {
     QPainter& p = d.painter;
     const QColor colour = d.look.of(r.verdict);
     const QPointF a = d.at(r.at[0]);
@@ -65,6 +65,13 @@ void drawReading(const Drawing& d, const Reading& r, std::vector<QRectF>& taken,
         p.drawLine(a - n, a + n);
         p.drawLine(b - n, b + n);
     }
+}
+
+void drawReading(const Drawing& d, const Reading& r, std::vector<QRectF>& taken, bool strong) {
+    QPainter& p = d.painter;
+    const QColor colour = d.look.of(r.verdict);
+    const QPointF a = d.at(r.at[0]);
+    const QPointF b = d.at(r.at[1]);
     const QFont font = lettering(12.5 * d.pen);
     const auto text = QString::fromStdString(words(r.value, d.notation));
     const double textWidth = QFontMetricsF(font).horizontalAdvance(text);

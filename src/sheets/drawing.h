@@ -49,8 +49,10 @@ std::vector<std::size_t> drawPieces(const Drawing&, const Scene&, double height,
 /// The middle point of a verdict's mark: points inward, outward, a bar between stops, cross-hatch.
 void drawVerdict(QPainter&, const QRectF&, Verdict, const QColor&);
 
-/// A reading on the board: its stretch, and its value in a chip with the verdict's mark. `taken`
-/// holds the chips drawn before; this one keeps clear of them and is added.
+/// Where a reading was taken on the board.
+void drawReadingStretch(const Drawing&, const Reading&, bool strong);
+/// Its value in a chip with the verdict's mark. `taken` holds the chips drawn before; this one keeps
+/// clear of them and is added.
 void drawReading(const Drawing&, const Reading&, std::vector<QRectF>& taken, bool strong);
 
 /// A dimension between two points, drawn `away` device units to the left of the way from a to b,

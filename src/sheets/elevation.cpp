@@ -122,9 +122,21 @@ private:
         d_.painter.drawEllipse(d_.at(up(c, (h + pot) / 2)), (r_ - l_) / 2 * d_.scale, (h - pot) / 2 * d_.scale);
         box(c - (r_ - l_) * 0.25, 0, c + (r_ - l_) * 0.25, pot);
     }
+    void post(double h) {
+        const double c = (l_ + r_) / 2;
+        box(c - 20, 30, c + 20, h);
+        box(l_ + (r_ - l_) * 0.15, 0, r_ - (r_ - l_) * 0.15, 30);
+        for (const double z : {h - 60, h - 260}) {
+            d_.painter.setPen(d_.ink(1.6));
+            d_.painter.drawLine(d_.at(up(c, z - 90)), d_.at(up(l_ + 30, z)));
+            d_.painter.drawLine(d_.at(up(c, z - 90)), d_.at(up(r_ - 30, z)));
+        }
+    }
     void storage(double h) {
-        box(l_, 0, r_, h);
         const auto& how = p_.kind->draw;
+        if (how == "post")
+            return post(h);
+        box(l_, 0, r_, h);
         if (how == "shelves") {
             for (double z = 330; z < h - 100; z += 330)
                 line(l_, z, r_, z);

@@ -39,6 +39,8 @@ protected:
         window = std::make_unique<MainWindow>(*loadLibrary(MEZZET_TEST_DATA));
         window->show();
         ASSERT_TRUE(QTest::qWaitForWindowExposed(window.get()));
+        // Without a window manager nobody else makes it the active one, which shortcuts ask for.
+        QApplication::setActiveWindow(window.get());
         window->openDemo();
         settle();
     }
@@ -291,10 +293,10 @@ TEST(Recovery, WhatAKilledProgramHadUnsavedIsOffered) {
         session.open(job, {});
         ASSERT_TRUE(session.sayLine("stool in corner AB"));
         session.keepCopy();
-        const auto own = QString("%1/%2.mezzet").arg(JobSession::recoveryFolder()).arg(QCoreApplication::applicationPid());
+        const auto own = session.copyFile();
         ASSERT_TRUE(QFile::exists(own)) << "the copy is written at a pause";
         // As a kill would leave it: the file stays and its program is gone.
-        ASSERT_TRUE(QFile::copy(own, JobSession::recoveryFolder() + "/999999999.mezzet"));
+        ASSERT_TRUE(QFile::copy(own, JobSession::recoveryFolder() + "/999999999-1.mezzet"));
     }
     const auto left = JobSession::leftBehind();
     ASSERT_EQ(left.size(), 1U) << "a clean end takes its own copy away";

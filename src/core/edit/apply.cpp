@@ -250,7 +250,10 @@ Result<Retied> retied(const Project& job, Piece piece, const std::vector<Tie>& f
             if (keep(off))
                 continue;
         }
-        out.letGo.push_back(words(old, say));
+        // The same tie with another number is re-valued, not let go.
+        const bool revalued = std::any_of(fresh.begin(), fresh.end(), [&](const Tie& t) { return t.kind == old.kind && t.of == old.of; });
+        if (!revalued)
+            out.letGo.push_back(words(old, say));
     }
     piece.ties = ties;
     out.piece = std::move(piece);

@@ -584,6 +584,10 @@ private:
     /// The rest of the line: where the piece goes.
     Edit place(Piece p, std::size_t start, const char* verb = "") {
         auto said = readPlacement(in, p, *scene_);
+        if (!said.name.empty()) {
+            checkName(said.name, p.id, said.nameAt);
+            p.name = said.name;
+        }
         if (said.heights.seat)
             p.heights.seat = said.heights.seat;
         if (said.heights.arm)

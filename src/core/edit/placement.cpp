@@ -93,6 +93,9 @@ private:
             in_.fail(at, 4, "“over” hangs a piece from the ceiling", "only pieces on the floor can be placed so far");
         } else if (in_.take({"at"})) {
             place(at);
+        } else if (in_.take({"called", "named"})) {
+            out_.nameAt = in_.at();
+            out_.name = in_.name();
         } else if (in_.take({"seat", "top", "arm"})) {
             in_.goTo(at);
             height();

@@ -87,6 +87,8 @@ struct Placement {
     std::vector<Tie> ties;
     std::optional<Vec2> step; ///< "left 6", "6 toward wall A", on the floor
     Heights heights;          ///< "seat 17", "top 20"
+    std::string name;         ///< "called supper table"
+    std::size_t nameAt = 0;   ///< where that stands in the line
 };
 [[nodiscard]] Placement readPlacement(WordsReader&, const Piece& subject, const Scene&);
 

@@ -200,10 +200,13 @@ Shape ell(Length width, Length depth, Length bodyDepth, Length armWidth, bool ar
     const double w = width.mm() / 2;
     const double d = depth.mm() / 2;
     const double arm = std::min(armWidth.mm(), width.mm());
+    const double body = std::min(bodyDepth, depth).mm();
+    // One radius for both parts, so that their shared corner is one.
+    const double r = std::min({corner.mm(), arm / 2, body / 2, w, d});
     Shape s;
     s.count = 2;
-    s.parts[0] = box(-w, -d, w, -d + std::min(bodyDepth, depth).mm(), corner.mm());
-    s.parts[1] = armOnRight ? box(w - arm, -d, w, d, corner.mm()) : box(-w, -d, -w + arm, d, corner.mm());
+    s.parts[0] = box(-w, -d, w, -d + body, r);
+    s.parts[1] = armOnRight ? box(w - arm, -d, w, d, r) : box(-w, -d, -w + arm, d, r);
     encircle(s);
     return s;
 }

@@ -63,7 +63,8 @@ template <class Table, class E> const char* wordFor(const Table& table, E e) {
 void carry(json& to, const std::string& extra) {
     if (extra.empty())
         return;
-    for (const auto& [key, v] : json::parse(extra).items())
+    const json carried = json::parse(extra); // outlives the loop over it
+    for (const auto& [key, v] : carried.items())
         if (!to.contains(key))
             to[key] = v;
 }
