@@ -28,9 +28,12 @@ const Project& sixty() {
         Project now = **newProject(library(), "wall A 40'\n window 4' from left, 6' wide\nwall B 30'\nwall C 40'\n door 4' from left, 36 wide, hinge left, swings in, undercut 3/4\nwall D 30'");
         const auto say = [&](const std::string& line) {
             auto said = readLine(line, now);
-            if (said)
-                if (auto next = apply(now, said->edit))
-                    now = *next->project;
+            auto next = said ? apply(now, said->edit) : Result<Applied>(said.problem());
+            if (!next) {
+                fmt::print(stderr, "{}: {}\n", line, next.problem().text());
+                std::exit(1);
+            }
+            now = *next->project;
         };
         for (int g = 0; g < 6; ++g) {
             const int x = 80 + (g % 3) * 150;

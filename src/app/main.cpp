@@ -32,6 +32,7 @@ int renderViews(mezzet::app::MainWindow& window, const QString& folder) {
     window.line()->choices()->hide();
     ok = shot(window, "selected") && ok;
     window.line()->edit()->clear();
+    emit window.line()->edit()->textEdited({});
     session.select({});
     window.pieces()->box()->setText("armchair 30 x 33");
     session.goTo(2);

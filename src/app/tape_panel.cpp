@@ -108,7 +108,11 @@ void ReadingCard::showRemedy() {
     const auto& remedy = session_.remedyOf(index_);
     if (!remedy)
         return;
-    const auto text = QString::fromStdString(remedy->preview.substr(0, remedy->preview.find(';')));
+    // The preview tells what happens; the button says to do it.
+    auto text = QString::fromStdString(remedy->preview.substr(0, remedy->preview.find(';')));
+    for (const char* told : {"Moves ", "Makes ", "Turns "})
+        if (text.startsWith(told))
+            text.remove(4, 1);
     remedy_->setToolTip(QString::fromStdString(remedy->line));
     remedy_->setText(remedy_->fontMetrics().elidedText(text, Qt::ElideRight, 232));
     remedy_->setAccessibleName("Mend it: " + text);

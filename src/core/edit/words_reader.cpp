@@ -20,6 +20,12 @@ bool ends(char c) {
 
 } // namespace
 
+/// Words after which a length measures to something: "16 from", "6 left of", "30 in front of".
+static bool followsLength(std::string_view w) {
+    static const std::vector<std::string_view> words{"from", "off", "in", "behind", "left", "right", "to", "beside", "next", "toward", "towards", "away", "above", "below", "forward", "back"};
+    return std::find(words.begin(), words.end(), w) != words.end();
+}
+
 bool beginsPlacement(std::string_view w) {
     static const std::vector<std::string_view> words{"against", "at", "in", "on", "centred", "centered", "centre", "center", "facing", "turned", "square", "under",
                                                      "beside", "behind", "left", "right", "from", "called", "named", "next", "between", "toward", "towards", "over"};
@@ -164,9 +170,8 @@ std::vector<Length> WordsReader::sizes() {
     }
     take({"dia", "diameter", "across", "long", "wide", "round", "high"});
     const auto next = ahead();
-    static const std::vector<std::string_view> places{"from", "off", "in", "behind", "left", "right", "to", "beside", "toward", "towards", "above", "below", "forward", "back"};
     const bool corner = next == "in" && !take({"in front of"});
-    if (!out.empty() && !corner && std::find(places.begin(), places.end(), next) != places.end()) {
+    if (!out.empty() && !corner && followsLength(next)) {
         // "16 from sofa" is a placement, not a size.
         at_ = start;
         return {};
@@ -198,7 +203,7 @@ std::string WordsReader::name() {
             length("the name");
             const auto next = ahead();
             at_ = before;
-            if (!next.empty() && next != ",")
+            if (followsLength(next))
                 break;
         }
         word();
