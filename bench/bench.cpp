@@ -25,7 +25,9 @@ const Library& library() {
 /// A hall of 40 by 30 feet with sixty pieces, half of them tied to others.
 const Project& sixty() {
     static const Project job = [] {
-        Project now = **newProject(library(), "wall A 40'\n window 4' from left, 6' wide\nwall B 30'\nwall C 40'\n door 4' from left, 36 wide, hinge left, swings in, undercut 3/4\nwall D 30'");
+        Project now = **newProject(
+            library(), "wall A 40'\n window 4' from left, 6' wide\nwall B 30'\nwall C 40'\n door "
+                       "4' from left, 36 wide, hinge left, swings in, undercut 3/4\nwall D 30'");
         const auto say = [&](const std::string& line) {
             auto said = readLine(line, now);
             auto next = said ? apply(now, said->edit) : Result<Applied>(said.problem());
@@ -39,13 +41,21 @@ const Project& sixty() {
             const int x = 80 + (g % 3) * 150;
             const int y = 70 + (g / 3) * 160;
             say(fmt::format("sofa called Sofa {0} at {1}in, {2}in, turned {3}", g, x, y, g * 15));
-            say(fmt::format("coffee table called Low {0} 14 from Sofa {0}, centred on Sofa {0}", g));
+            say(fmt::format("coffee table called Low {0} 14 from Sofa {0}, centred on Sofa {0}",
+                            g));
             say(fmt::format("armchair called Chair {0} 14 left of Low {0}, centred on Low {0}", g));
-            say(fmt::format("side table called Side {0} 2 right of Sofa {0}, centred on Sofa {0}", g));
+            say(fmt::format("side table called Side {0} 2 right of Sofa {0}, centred on Sofa {0}",
+                            g));
             say(fmt::format("rug called Rug {0} under Sofa {0} and Low {0}", g));
             say(fmt::format("round table 44 called Table {0} at {1}in, {2}in", g, x + 60, y + 80));
             for (int c = 0; c < 4; ++c)
-                say(fmt::format("dining chair called Seat {0} no{1}, 1 {2} Table {0}, centred on Table {0}", g, c, c == 0 ? "in front of" : c == 1 ? "behind" : c == 2 ? "left of" : "right of"));
+                say(fmt::format(
+                    "dining chair called Seat {0} no{1}, 1 {2} Table {0}, centred on Table {0}", g,
+                    c,
+                    c == 0   ? "in front of"
+                    : c == 1 ? "behind"
+                    : c == 2 ? "left of"
+                             : "right of"));
         }
         return now;
     }();
@@ -97,7 +107,8 @@ std::vector<Shape> boxes() {
     std::uniform_real_distribution<double> turn(0, 360);
     std::vector<Shape> out;
     for (int i = 0; i < 60; ++i)
-        out.push_back(placed(rectangle(Length::millimetres(900), Length::millimetres(500)), {{where(random), where(random)}, Angle::degrees(turn(random))}));
+        out.push_back(placed(rectangle(Length::millimetres(900), Length::millimetres(500)),
+                             {{where(random), where(random)}, Angle::degrees(turn(random))}));
     return out;
 }
 

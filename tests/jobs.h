@@ -22,8 +22,10 @@ inline const Library& library() {
 
 /// A plain room, 20 by 15 feet, with a window in A and a door in C.
 inline const char* plainNotes() {
-    return "room Plain\nceiling 8'\nwall A 20'\n window 7' 6\" from left, 5' wide, 4' high, sill 32\nwall B 15'\n"
-           "wall C 20'\n door 2' from left, 32 wide, 80 high, hinge right, swings in, undercut 3/4\nwall D 15'\n";
+    return "room Plain\nceiling 8'\nwall A 20'\n window 7' 6\" from left, 5' wide, 4' high, sill "
+           "32\nwall B 15'\n"
+           "wall C 20'\n door 2' from left, 32 wide, 80 high, hinge right, swings in, undercut "
+           "3/4\nwall D 15'\n";
 }
 
 /// A job with lines said in turn; the test fails at the first that is refused.
@@ -58,9 +60,11 @@ inline std::vector<Reading> readingsOf(const Project& job) {
 }
 
 /// The one reading of a rule about a piece and another thing named; fails when there is none.
-inline const Reading* find(const std::vector<Reading>& all, const Project& job, const char* rule, const char* piece, const char* other = nullptr) {
+inline const Reading* find(const std::vector<Reading>& all, const Project& job, const char* rule,
+                           const char* piece, const char* other = nullptr) {
     for (const auto& r : all)
-        if (r.rule->id == rule && job.scheme().byId(r.piece)->name == piece && (other == nullptr || words(r.other, job.wording()) == other))
+        if (r.rule->id == rule && job.scheme().byId(r.piece)->name == piece &&
+            (other == nullptr || words(r.other, job.wording()) == other))
             return &r;
     return nullptr;
 }

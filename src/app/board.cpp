@@ -16,7 +16,7 @@ namespace mezzet::app {
 namespace {
 
 constexpr double ruler = 24;
-constexpr double startDrag = 4;   ///< pixels before a press becomes a drag
+constexpr double startDrag = 4; ///< pixels before a press becomes a drag
 constexpr double leastScale = 0.004;
 constexpr double mostScale = 4;
 
@@ -48,10 +48,16 @@ Board::Board(JobSession& session, QWidget* parent) : QWidget(parent), session_(s
 
 void Board::describe() {
     QStringList parts;
-    parts << (session_.surface() < 0 ? QString("Floor") : QString("Wall %1").arg(QString::fromStdString(session_.project()->room->walls[static_cast<std::size_t>(session_.surface())].name)));
+    parts << (session_.surface() < 0
+                  ? QString("Floor")
+                  : QString("Wall %1").arg(QString::fromStdString(
+                        session_.project()
+                            ->room->walls[static_cast<std::size_t>(session_.surface())]
+                            .name)));
     for (const int id : session_.selected())
         if (const auto* p = session_.project()->scheme().byId(id))
-            parts << QString::fromStdString(p->name + ", " + footprintWords(*p, session_.project()->notation));
+            parts << QString::fromStdString(p->name + ", " +
+                                            footprintWords(*p, session_.project()->notation));
     parts << QString("%1 to mend").arg(session_.toMend());
     setAccessibleDescription(parts.join(". "));
 }
@@ -79,7 +85,8 @@ Box Board::contentBounds() const {
     if (session_.surface() >= 0) {
         Box b;
         b.include(Vec2{0, 0});
-        b.include(Vec2{room.walls[static_cast<std::size_t>(session_.surface())].length().mm(), -room.ceiling.mm()});
+        b.include(Vec2{room.walls[static_cast<std::size_t>(session_.surface())].length().mm(),
+                       -room.ceiling.mm()});
         return b;
     }
     Box b = room.bounds();
@@ -95,7 +102,9 @@ Box Board::contentBounds() const {
 void Board::fit(const Box& b, double margin) {
     const QRectF area = sheetArea().adjusted(margin, margin, -margin, -margin);
     const Vec2 size = b.size();
-    scale_ = std::clamp(std::min(area.width() / std::max(size.x, 1.0), area.height() / std::max(size.y, 1.0)), leastScale, mostScale);
+    scale_ = std::clamp(
+        std::min(area.width() / std::max(size.x, 1.0), area.height() / std::max(size.y, 1.0)),
+        leastScale, mostScale);
     origin_ = area.center() - QPointF(b.centre().x, b.centre().y) * scale_;
     emit zoomChanged();
     update();
@@ -161,7 +170,8 @@ std::optional<QPointF> Board::turnHandle() const {
     if (p == nullptr || where == nullptr || p->locked)
         return {};
     const Vec2 front = where->pose.front();
-    return toScreen(where->pose.toRoom({0, p->size.depth.mm() / 2})) + QPointF(front.x, front.y) * 20;
+    return toScreen(where->pose.toRoom({0, p->size.depth.mm() / 2})) +
+           QPointF(front.x, front.y) * 20;
 }
 
 // ---- painting ----
@@ -199,8 +209,14 @@ void Board::paintFloor(QPainter& p) {
     // The user's own tapes, then the readings of what is selected, and what is to mend elsewhere.
     std::vector<QRectF> taken;
     const auto& chosen = session_.selected();
-    const auto aboutChosen = [&](const Reading& r) { return std::any_of(chosen.begin(), chosen.end(), [&](int id) { return r.piece == id || (r.other.is == Target::Is::piece && r.other.piece == id); }); };
-    const auto drawable = [](const Reading& r) { return r.rule->id != "table-to-sofa" && r.rule->id != "table-level"; };
+    const auto aboutChosen = [&](const Reading& r) {
+        return std::any_of(chosen.begin(), chosen.end(), [&](int id) {
+            return r.piece == id || (r.other.is == Target::Is::piece && r.other.piece == id);
+        });
+    };
+    const auto drawable = [](const Reading& r) {
+        return r.rule->id != "table-to-sofa" && r.rule->id != "table-level";
+    };
     for (const Reading& r : session_.readings())
         if (drawable(r) && (aboutChosen(r) || r.toMend()))
             sheets::drawReadingStretch(d, r, aboutChosen(r));
@@ -216,19 +232,24 @@ void Board::paintFloor(QPainter& p) {
     std::vector<QRectF> figures;
     for (const Wall& w : room.walls)
         if (w.length().mm() * scale_ > 40)
-            sheets::drawDimension(d, toScreen(w.start), toScreen(w.end), wall + 13, QString::fromStdString(write(w.length(), d.notation)), 13, &figures);
+            sheets::drawDimension(d, toScreen(w.start), toScreen(w.end), wall + 13,
+                                  QString::fromStdString(write(w.length(), d.notation)), 13,
+                                  &figures);
     sheets::drawWallLetters(d, room, 34);
     if (room.north)
         sheets::drawNorth(d, {width() - 34.0, ruler + 44}, 17, *room.north);
     if (!room.closed && !room.walls.empty()) {
         p.setFont(sheets::sans(14, QFont::Medium));
         p.setPen(look().tight);
-        p.drawText(sheetArea().adjusted(16, 10, -16, 0), Qt::AlignTop | Qt::AlignHCenter | Qt::TextWordWrap, QString::fromStdString(room.closure.words));
+        p.drawText(sheetArea().adjusted(16, 10, -16, 0),
+                   Qt::AlignTop | Qt::AlignHCenter | Qt::TextWordWrap,
+                   QString::fromStdString(room.closure.words));
     }
     if (room.walls.empty()) {
         p.setFont(sheets::sans(16));
         p.setPen(look().soft);
-        p.drawText(sheetArea(), Qt::AlignCenter, "No room yet.\nWrite its tape notes: Job, Tape notes (Ctrl+T).");
+        p.drawText(sheetArea(), Qt::AlignCenter,
+                   "No room yet.\nWrite its tape notes: Job, Tape notes (Ctrl+T).");
     }
 }
 
@@ -244,7 +265,8 @@ void Board::paintWall(QPainter& p) {
             continue;
         p.setPen(QPen(look().chosen, 2.4));
         p.setBrush(Qt::NoBrush);
-        p.drawRect(QRectF(toScreen({s.left, -piece.size.height.mm()}), toScreen({s.right, 0})).adjusted(-2, -2, 2, 2));
+        p.drawRect(QRectF(toScreen({s.left, -piece.size.height.mm()}), toScreen({s.right, 0}))
+                       .adjusted(-2, -2, 2, 2));
     }
     std::vector<QRectF> taken;
     const auto say = [&](Length l) { return QString::fromStdString(write(l, d.notation)); };
@@ -257,7 +279,8 @@ void Board::paintWall(QPainter& p) {
     Length from;
     const auto run = [&](Length to) {
         if (to - from > Length::millimetres(1))
-            sheets::drawDimension(d, toScreen({from.mm(), -high}), toScreen({to.mm(), -high}), 16, say(to - from), 12, &taken);
+            sheets::drawDimension(d, toScreen({from.mm(), -high}), toScreen({to.mm(), -high}), 16,
+                                  say(to - from), 12, &taken);
         from = to;
     };
     if (!holes.empty()) {
@@ -267,13 +290,16 @@ void Board::paintWall(QPainter& p) {
         }
         run(w.length());
     }
-    sheets::drawDimension(d, toScreen({0, -high}), toScreen({w.length().mm(), -high}), holes.empty() ? 18 : 40, say(w.length()), 13, &taken);
-    sheets::drawDimension(d, toScreen({0, 0}), toScreen({0, -high}), 22, say(room.ceiling), 13, &taken);
+    sheets::drawDimension(d, toScreen({0, -high}), toScreen({w.length().mm(), -high}),
+                          holes.empty() ? 18 : 40, say(w.length()), 13, &taken);
+    sheets::drawDimension(d, toScreen({0, 0}), toScreen({0, -high}), 22, say(room.ceiling), 13,
+                          &taken);
     p.setFont(sheets::lettering(15));
     p.setPen(look().ink);
     const QPointF below = toScreen({w.length().mm() / 2, 0});
     p.drawText(QRectF(below.x() - 300, below.y() + 18, 600, 24), Qt::AlignCenter,
-               QString("Wall %1, %2 by %3, seen from inside").arg(QString::fromStdString(w.name), say(w.length()), say(room.ceiling)));
+               QString("Wall %1, %2 by %3, seen from inside")
+                   .arg(QString::fromStdString(w.name), say(w.length()), say(room.ceiling)));
 }
 
 void Board::paintSelection(const sheets::Drawing& d) {
@@ -327,10 +353,12 @@ void Board::paintChanges(QPainter& p) {
     for (const auto& c : drag_->changes) {
         before << QString::fromStdString(c.before);
         after << (c.after.empty() ? QString("let go") : QString::fromStdString(c.after));
-        w = std::max(w, m.horizontalAdvance(before.last()) + m.horizontalAdvance(after.last()) + 54);
+        w = std::max(w,
+                     m.horizontalAdvance(before.last()) + m.horizontalAdvance(after.last()) + 54);
     }
     const double row = 20;
-    QRectF box(lastAt_.x() + 18, lastAt_.y() + 18, w, row * static_cast<double>(before.size()) + 12);
+    QRectF box(lastAt_.x() + 18, lastAt_.y() + 18, w,
+               row * static_cast<double>(before.size()) + 12);
     box.moveRight(std::min(box.right(), width() - 6.0));
     box.moveBottom(std::min(box.bottom(), height() - 6.0));
     p.setPen(QPen(look().panelEdge, 1));
@@ -382,18 +410,26 @@ void Board::paintRulers(QPainter& p) {
         const double sign = !across && wall ? -1 : 1;
         if (small * scale_ > 5) {
             p.setPen(QPen(look().panelEdge, 1));
-            for (double v = std::ceil((low - origin) / (small * scale_)) * small; origin + v * scale_ < high; v += small)
-                across ? p.drawLine(QPointF(origin + v * scale_, ruler - 4), QPointF(origin + v * scale_, ruler)) : p.drawLine(QPointF(ruler - 4, origin + v * scale_), QPointF(ruler, origin + v * scale_));
+            for (double v = std::ceil((low - origin) / (small * scale_)) * small;
+                 origin + v * scale_ < high; v += small)
+                across ? p.drawLine(QPointF(origin + v * scale_, ruler - 4),
+                                    QPointF(origin + v * scale_, ruler))
+                       : p.drawLine(QPointF(ruler - 4, origin + v * scale_),
+                                    QPointF(ruler, origin + v * scale_));
         }
-        for (double v = std::ceil((low - origin) / (step * scale_)) * step; origin + v * scale_ < high; v += step) {
+        for (double v = std::ceil((low - origin) / (step * scale_)) * step;
+             origin + v * scale_ < high; v += step) {
             const double at = origin + v * scale_;
             p.setPen(QPen(look().soft, 1));
-            across ? p.drawLine(QPointF(at, ruler - 8), QPointF(at, ruler)) : p.drawLine(QPointF(ruler - 8, at), QPointF(ruler, at));
+            across ? p.drawLine(QPointF(at, ruler - 8), QPointF(at, ruler))
+                   : p.drawLine(QPointF(ruler - 8, at), QPointF(ruler, at));
             p.setPen(look().ink);
             if (across)
-                p.drawText(QRectF(at + 3, 2, 50, ruler - 6), Qt::AlignLeft | Qt::AlignVCenter, label(v * sign));
+                p.drawText(QRectF(at + 3, 2, 50, ruler - 6), Qt::AlignLeft | Qt::AlignVCenter,
+                           label(v * sign));
             else
-                p.drawText(QRectF(1, at - 14, ruler - 3, 13), Qt::AlignLeft | Qt::AlignBottom, label(v * sign));
+                p.drawText(QRectF(1, at - 14, ruler - 3, 13), Qt::AlignLeft | Qt::AlignBottom,
+                           label(v * sign));
         }
     };
     along(true, ruler, width());
@@ -412,7 +448,8 @@ Gap Board::measured(const OwnTape& t) const {
         if (e.target.is == Target::Is::piece)
             if (const auto* p = scene.byId(e.target.piece))
                 return p->shape;
-        if (e.target.is == Target::Is::wall && e.target.index < static_cast<int>(scene.room->walls.size())) {
+        if (e.target.is == Target::Is::wall &&
+            e.target.index < static_cast<int>(scene.room->walls.size())) {
             const Wall& w = scene.room->walls[static_cast<std::size_t>(e.target.index)];
             return stretch({w.start, w.end});
         }
@@ -478,7 +515,8 @@ OwnTape::End Board::endAt(QPointF at) const {
     const Room& room = *session_.project()->room;
     for (std::size_t i = 0; i < room.walls.size(); ++i) {
         const Wall& w = room.walls[i];
-        if (norm(end.point - nearestOn({w.start, w.end}, end.point)) * scale_ < std::max(8.0, sheets::drawnWall.mm() * scale_)) {
+        if (norm(end.point - nearestOn({w.start, w.end}, end.point)) * scale_ <
+            std::max(8.0, sheets::drawnWall.mm() * scale_)) {
             end.target.is = Target::Is::wall;
             end.target.index = static_cast<int>(i);
             return end;
@@ -517,7 +555,9 @@ void Board::mousePressEvent(QMouseEvent* e) {
         update();
         return;
     }
-    if (const auto handle = turnHandle(); handle && std::hypot(handle->x() - e->position().x(), handle->y() - e->position().y()) < 9) {
+    if (const auto handle = turnHandle();
+        handle &&
+        std::hypot(handle->x() - e->position().x(), handle->y() - e->position().y()) < 9) {
         hand_ = Hand::turning;
         turnedBy_ = {};
         return;
@@ -585,8 +625,11 @@ void Board::mouseMoveEvent(QMouseEvent* e) {
 void Board::dragTo(QPointF at, Qt::KeyboardModifiers keys) {
     lastAt_ = at;
     step_ = snapped(Vec2{at.x() - pressedAt_.x(), at.y() - pressedAt_.y()} / scale_);
-    const auto mode = (keys & Qt::ShiftModifier) != 0 ? DragTies::keep : (keys & Qt::ControlModifier) != 0 ? DragTies::drop : DragTies::revalue;
-    drag_ = drag(*session_.settledProject(), *session_.settledScene(), session_.selected(), step_, mode);
+    const auto mode = (keys & Qt::ShiftModifier) != 0     ? DragTies::keep
+                      : (keys & Qt::ControlModifier) != 0 ? DragTies::drop
+                                                          : DragTies::revalue;
+    drag_ = drag(*session_.settledProject(), *session_.settledScene(), session_.selected(), step_,
+                 mode);
     if (!drag_->edit.acts.empty())
         session_.tryOut(drag_->edit);
     update();
@@ -601,7 +644,8 @@ void Board::turnTo(QPointF at, Qt::KeyboardModifiers keys) {
     const double degrees = (directionOf(to) - Angle::degrees(90)).inDegrees();
     const Angle want = Angle::degrees(std::round(degrees / fine) * fine);
     turnedBy_ = difference(want, where->pose.turn);
-    if (auto edit = turnBy(*session_.settledProject(), *session_.settledScene(), session_.selected(), turnedBy_))
+    if (auto edit = turnBy(*session_.settledProject(), *session_.settledScene(),
+                           session_.selected(), turnedBy_))
         session_.tryOut(*edit);
 }
 
@@ -610,7 +654,8 @@ void Board::mouseReleaseEvent(QMouseEvent* e) {
     if (was == Hand::dragging) {
         finishDrag();
     } else if (was == Hand::turning) {
-        auto edit = turnBy(*session_.settledProject(), *session_.settledScene(), session_.selected(), turnedBy_);
+        auto edit = turnBy(*session_.settledProject(), *session_.settledScene(),
+                           session_.selected(), turnedBy_);
         session_.endTrial();
         if (edit && std::abs(turnedBy_.inDegrees()) > 0.01)
             session_.apply(*edit);
@@ -669,7 +714,8 @@ void Board::wheelEvent(QWheelEvent* e) {
 void Board::nudge(Vec2 step, bool keepTies) {
     if (session_.selected().empty() || session_.surface() >= 0)
         return;
-    const auto moved = drag(*session_.project(), *session_.scene(), session_.selected(), step, keepTies ? DragTies::keep : DragTies::revalue);
+    const auto moved = drag(*session_.project(), *session_.scene(), session_.selected(), step,
+                            keepTies ? DragTies::keep : DragTies::revalue);
     if (moved.edit.acts.empty()) {
         emit session_.told("It is locked. Unlock it first (L).", true);
         return;

@@ -90,9 +90,9 @@ private:
     void describe();
 
     JobSession& session_;
-    double scale_ = 0.1;      ///< pixels to a millimetre
-    QPointF origin_{80, 80};  ///< screen place of the surface's origin
-    bool fitted_ = true;      ///< still showing all, so a resize fits again
+    double scale_ = 0.1;     ///< pixels to a millimetre
+    QPointF origin_{80, 80}; ///< screen place of the surface's origin
+    bool fitted_ = true;     ///< still showing all, so a resize fits again
     Hand hand_ = Hand::free;
     QPointF pressedAt_;
     QPointF lastAt_;

@@ -21,9 +21,12 @@ namespace {
 constexpr int pauseMilliseconds = 2000;
 constexpr int regularMilliseconds = 30000;
 
-/// The running program's mark on its copies: its number, and when it began, since numbers come again.
+/// The running program's mark on its copies: its number, and when it began, since numbers come
+/// again.
 const QString& ownMark() {
-    static const QString mark = QString("%1-%2").arg(QCoreApplication::applicationPid()).arg(QDateTime::currentMSecsSinceEpoch());
+    static const QString mark = QString("%1-%2")
+                                    .arg(QCoreApplication::applicationPid())
+                                    .arg(QDateTime::currentMSecsSinceEpoch());
     return mark;
 }
 
@@ -32,7 +35,8 @@ bool stillRuns(const QString& mark) {
     if (mark == ownMark())
         return true;
     const auto pid = mark.section('-', 0, 0).toLongLong();
-    if (pid <= 0 || pid == QCoreApplication::applicationPid() || ::kill(static_cast<pid_t>(pid), 0) != 0)
+    if (pid <= 0 || pid == QCoreApplication::applicationPid() ||
+        ::kill(static_cast<pid_t>(pid), 0) != 0)
         return false;
     QFile name(QString("/proc/%1/comm").arg(pid));
     return !name.open(QIODevice::ReadOnly) || name.readAll().startsWith("mezzet");
@@ -40,7 +44,8 @@ bool stillRuns(const QString& mark) {
 
 } // namespace
 
-JobSession::JobSession(Library library, QObject* parent) : QObject(parent), library_(std::move(library)) {
+JobSession::JobSession(Library library, QObject* parent)
+    : QObject(parent), library_(std::move(library)) {
     auto empty = newProject(library_, "room Untitled room\n");
     take(*empty, *sceneOf(**empty));
     pause_.setSingleShot(true);
@@ -75,7 +80,8 @@ void JobSession::dropMissing() {
 }
 
 int JobSession::toMend() const {
-    return static_cast<int>(std::count_if(readings_.begin(), readings_.end(), [](const Reading& r) { return r.toMend(); }));
+    return static_cast<int>(std::count_if(readings_.begin(), readings_.end(),
+                                          [](const Reading& r) { return r.toMend(); }));
 }
 
 int JobSession::toMendIn(std::size_t scheme) const {
@@ -85,13 +91,15 @@ int JobSession::toMendIn(std::size_t scheme) const {
     if (!other)
         return 0;
     const auto all = judge(**other, *library_.book, project()->judgement);
-    return static_cast<int>(std::count_if(all.begin(), all.end(), [](const Reading& r) { return r.toMend(); }));
+    return static_cast<int>(
+        std::count_if(all.begin(), all.end(), [](const Reading& r) { return r.toMend(); }));
 }
 
 Verdict JobSession::verdictOf(int piece) const {
     Verdict worst = Verdict::right;
     for (const Reading& r : readings_) {
-        if (!r.toMend() || !(r.piece == piece || (r.other.is == Target::Is::piece && r.other.piece == piece)))
+        if (!r.toMend() ||
+            !(r.piece == piece || (r.other.is == Target::Is::piece && r.other.piece == piece)))
             continue;
         if (r.verdict == Verdict::clash)
             return r.verdict;
@@ -120,7 +128,8 @@ bool JobSession::apply(const Edit& edit) {
     // A piece just added is what one goes on with.
     int added = 0;
     if (edit.acts.size() == 1)
-        if (const auto* put = std::get_if<PutPiece>(&edit.acts.front()); put != nullptr && put->piece.id == 0)
+        if (const auto* put = std::get_if<PutPiece>(&edit.acts.front());
+            put != nullptr && put->piece.id == 0)
             added = next->project->scheme().pieces.back().id;
     take(next->project, next->scene);
     changed_ = true;
@@ -143,7 +152,8 @@ bool JobSession::sayLine(const QString& line) {
         word == "undo" ? undo() : redo();
         return true;
     }
-    auto said = readLine(line.toStdString(), *project_, selected_.size() == 1 ? selected_.front() : 0);
+    auto said =
+        readLine(line.toStdString(), *project_, selected_.size() == 1 ? selected_.front() : 0);
     if (!said) {
         emit told(QString::fromStdString(said.problem().sentence()), true);
         return false;
@@ -290,12 +300,16 @@ void JobSession::keepCopy() {
     if (!copyWanted_ || !changed_)
         return;
     QDir().mkpath(recoveryFolder());
-    const QJsonObject about{{"path", path_}, {"when", QDateTime::currentDateTime().toString("d MMM, HH:mm")}, {"title", QString::fromStdString(project_->title)}};
+    const QJsonObject about{{"path", path_},
+                            {"when", QDateTime::currentDateTime().toString("d MMM, HH:mm")},
+                            {"title", QString::fromStdString(project_->title)}};
     const auto aboutText = QJsonDocument(about).toJson().toStdString();
     const auto saved = saveJob(*project_, copyFile().toStdString());
     const auto told1 = writeWhole((copyFile() + ".json").toStdString(), aboutText);
     if (!saved || !told1) {
-        emit told("The copy for safety could not be written: " + QString::fromStdString((saved ? told1 : saved).problem().sentence()), true);
+        emit told("The copy for safety could not be written: " +
+                      QString::fromStdString((saved ? told1 : saved).problem().sentence()),
+                  true);
         return;
     }
     copyWanted_ = false;
@@ -310,7 +324,8 @@ void JobSession::dropCopy() {
 
 std::vector<JobSession::Recovered> JobSession::leftBehind() {
     std::vector<Recovered> out;
-    for (const auto& f : QDir(recoveryFolder()).entryInfoList({"*.mezzet"}, QDir::Files, QDir::Time)) {
+    for (const auto& f :
+         QDir(recoveryFolder()).entryInfoList({"*.mezzet"}, QDir::Files, QDir::Time)) {
         if (stillRuns(f.completeBaseName()))
             continue;
         Recovered r{f.absoluteFilePath(), {}, f.lastModified().toString("d MMM, HH:mm")};

@@ -13,8 +13,8 @@
 
 namespace mezzet::app {
 
-/// The open job: its present value, its past and its future, what is selected, and where it is kept.
-/// Views read it and hand it Edits; nothing else changes a job.
+/// The open job: its present value, its past and its future, what is selected, and where it is
+/// kept. Views read it and hand it Edits; nothing else changes a job.
 class JobSession : public QObject {
     Q_OBJECT
 public:
@@ -36,7 +36,9 @@ public:
     [[nodiscard]] Verdict verdictOf(int piece) const;
     /// The remedy of a reading, found when first asked for and kept until the job changes.
     [[nodiscard]] const std::optional<Remedy>& remedyOf(std::size_t reading);
-    [[nodiscard]] bool remedyKnown(std::size_t reading) const { return remedies_.count(reading) > 0; }
+    [[nodiscard]] bool remedyKnown(std::size_t reading) const {
+        return remedies_.count(reading) > 0;
+    }
 
     // ---- changing ----
     /// Applies an edit and keeps the job before it. Says why not when it is refused.
@@ -69,11 +71,12 @@ public:
     bool openFile(const QString& path);
     bool saveTo(const QString& path);
 
-    /// Where copies of unsaved work go. Each is of one running program and is gone after a clean end.
+    /// Where copies of unsaved work go. Each is of one running program and is gone after a clean
+    /// end.
     static QString recoveryFolder();
     struct Recovered {
-        QString file;  ///< the copy
-        QString path;  ///< what it is a copy of; empty for a job never saved
+        QString file; ///< the copy
+        QString path; ///< what it is a copy of; empty for a job never saved
         QString when;
     };
     /// Copies left behind by programs that did not end cleanly.

@@ -21,7 +21,10 @@ KeyPanel::KeyPanel(JobSession& session, QWidget* parent) : QWidget(parent), sess
     setToolTip("Click the floor or a wall to look at it (0, or a wall's number)");
     connect(&session, &JobSession::jobChanged, this, qOverload<>(&QWidget::update));
     connect(&session, &JobSession::surfaceChanged, this, [this] {
-        setAccessibleDescription(session_.surface() < 0 ? "Floor" : "Wall " + QString::fromStdString(wallName(session_.surface())));
+        setAccessibleDescription(session_.surface() < 0
+                                     ? "Floor"
+                                     : "Wall " +
+                                           QString::fromStdString(wallName(session_.surface())));
         update();
     });
 }
@@ -31,7 +34,8 @@ QPointF KeyPanel::at(Vec2 p) const {
     if (b.empty())
         return rect().center();
     const QRectF area = QRectF(rect()).adjusted(26, 24, -26, -24);
-    const double k = std::min(area.width() / std::max(b.size().x, 1.0), area.height() / std::max(b.size().y, 1.0));
+    const double k = std::min(area.width() / std::max(b.size().x, 1.0),
+                              area.height() / std::max(b.size().y, 1.0));
     const Vec2 d = p - b.centre();
     return area.center() + QPointF(d.x, d.y) * k;
 }
@@ -74,7 +78,10 @@ void KeyPanel::paintEvent(QPaintEvent*) {
     }
     const QRectF b = buttonOf(-1);
     const bool floor = session_.surface() < 0;
-    p.setPen(QPen(hovered_ == -1 && !floor ? look().ink : floor ? look().ink : look().panelEdge, 1.2));
+    p.setPen(QPen(hovered_ == -1 && !floor ? look().ink
+                  : floor                  ? look().ink
+                                           : look().panelEdge,
+                  1.2));
     p.setBrush(floor ? look().ink : look().floor);
     p.drawRoundedRect(b, 14, 14);
     p.setPen(floor ? look().onInk : look().ink);
@@ -94,7 +101,8 @@ int KeyPanel::surfaceAt(QPointF p) const {
         const QPointF a = at(w.start);
         const QPointF b = at(w.end);
         const Vec2 near = nearestOn({{a.x(), a.y()}, {b.x(), b.y()}}, {p.x(), p.y()});
-        if (buttonOf(i).adjusted(-2, -2, 2, 2).contains(p) || std::hypot(near.x - p.x(), near.y - p.y()) < 5)
+        if (buttonOf(i).adjusted(-2, -2, 2, 2).contains(p) ||
+            std::hypot(near.x - p.x(), near.y - p.y()) < 5)
             return i;
     }
     return -1;

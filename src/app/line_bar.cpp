@@ -24,7 +24,8 @@ LineBar::LineBar(JobSession& session, QWidget* parent) : QFrame(parent), session
     edit_ = new QLineEdit;
     edit_->setObjectName("line");
     edit_->setFrame(false);
-    edit_->setStyleSheet("QLineEdit { background: transparent; border: none; padding: 1px; font-family: 'Routed Gothic'; font-size: 18px; }");
+    edit_->setStyleSheet("QLineEdit { background: transparent; border: none; padding: 1px; "
+                         "font-family: 'Routed Gothic'; font-size: 18px; }");
     edit_->setPlaceholderText("Say it: sofa 84 x 36 against wall C, centred on window 1");
     edit_->setAccessibleName("The line: type what you would say");
     edit_->installEventFilter(this);
@@ -73,7 +74,8 @@ QString LineBar::preview() const {
 void LineBar::tell(const QString& words, bool trouble) {
     preview_->setText(words);
     preview_->setToolTip(words);
-    preview_->setStyleSheet(QString("color: %1; font-size: 13px;").arg((trouble ? look().tight : look().right).name()));
+    preview_->setStyleSheet(
+        QString("color: %1; font-size: 13px;").arg((trouble ? look().tight : look().right).name()));
     preview_->setAccessibleName(words);
     told_.start();
 }
@@ -91,7 +93,8 @@ void LineBar::refresh() {
         preview_->setText("Enter: " + word);
         return;
     }
-    const auto said = readLine(text.toStdString(), *session_.settledProject(), session_.selected().size() == 1 ? session_.selected().front() : 0);
+    const auto said = readLine(text.toStdString(), *session_.settledProject(),
+                               session_.selected().size() == 1 ? session_.selected().front() : 0);
     if (said) {
         preview_->setText("Enter: " + QString::fromStdString(said->preview));
         preview_->setToolTip(preview_->text());
@@ -117,7 +120,9 @@ void LineBar::offer() {
         popup_->hide();
         return;
     }
-    for (const auto& c : completions(text.toStdString(), *session_.settledProject(), session_.selected().size() == 1 ? session_.selected().front() : 0)) {
+    for (const auto& c :
+         completions(text.toStdString(), *session_.settledProject(),
+                     session_.selected().size() == 1 ? session_.selected().front() : 0)) {
         auto* item = new QListWidgetItem(QString::fromStdString(c.word), popup_);
         item->setData(Qt::UserRole, QString::fromStdString(c.text));
         if (popup_->count() >= mostChoices)
@@ -133,8 +138,11 @@ void LineBar::offer() {
 }
 
 void LineBar::place() {
-    popup_->setStyleSheet(QString("QListWidget { background: %1; border: 1px solid %2; padding: 4px; } QListWidget::item { padding: 3px 8px; color: %3; } QListWidget::item:selected { background: %3; color: %4; }")
-                              .arg(look().field.name(), look().soft.name(), look().ink.name(), look().onInk.name()));
+    popup_->setStyleSheet(
+        QString("QListWidget { background: %1; border: 1px solid %2; padding: 4px; } "
+                "QListWidget::item { padding: 3px 8px; color: %3; } QListWidget::item:selected { "
+                "background: %3; color: %4; }")
+            .arg(look().field.name(), look().soft.name(), look().ink.name(), look().onInk.name()));
     const int row = popup_->sizeHintForRow(0) > 0 ? popup_->sizeHintForRow(0) : 24;
     const int h = popup_->count() * row + 12;
     const QFontMetrics m(edit_->font());
@@ -166,7 +174,9 @@ void LineBar::enter() {
     const auto what = preview_->text();
     if (!session_.sayLine(text)) {
         // What was refused stays, with the caret at the word it couldn't take.
-        const auto said = readLine(edit_->text().toStdString(), *session_.settledProject(), session_.selected().size() == 1 ? session_.selected().front() : 0);
+        const auto said =
+            readLine(edit_->text().toStdString(), *session_.settledProject(),
+                     session_.selected().size() == 1 ? session_.selected().front() : 0);
         if (!said && said.problem().column > 0)
             edit_->setSelection(said.problem().column - 1, std::max(said.problem().width, 0));
         return;
@@ -212,7 +222,8 @@ bool LineBar::eventFilter(QObject* o, QEvent* e) {
             return true;
         case Qt::Key_Up:
             if (open && popup_->currentRow() >= 0)
-                popup_->setCurrentRow((popup_->currentRow() + popup_->count() - 1) % popup_->count());
+                popup_->setCurrentRow((popup_->currentRow() + popup_->count() - 1) %
+                                      popup_->count());
             else
                 recall(-1);
             return true;

@@ -11,7 +11,8 @@ class QListWidget;
 
 namespace mezzet::app {
 
-/// The line: type what you would say. It completes, tells beforehand what Enter does, and remembers.
+/// The line: type what you would say. It completes, tells beforehand what Enter does, and
+/// remembers.
 class LineBar : public QFrame {
     Q_OBJECT
 public:

@@ -43,7 +43,8 @@ int renderViews(mezzet::app::MainWindow& window, const QString& folder) {
     window.setNight(true);
     ok = shot(window, "night") && ok;
     window.setNight(false);
-    mezzet::app::NotesDialog notes(QString::fromStdString(session.project()->notes), false, &window);
+    mezzet::app::NotesDialog notes(QString::fromStdString(session.project()->notes), false,
+                                   &window);
     notes.show();
     ok = shot(notes, "tape-notes") && ok;
     notes.close();
@@ -55,7 +56,8 @@ int renderViews(mezzet::app::MainWindow& window, const QString& folder) {
 } // namespace
 
 int main(int argc, char** argv) {
-    QApplication::setHighDpiScaleFactorRoundingPolicy(Qt::HighDpiScaleFactorRoundingPolicy::PassThrough);
+    QApplication::setHighDpiScaleFactorRoundingPolicy(
+        Qt::HighDpiScaleFactorRoundingPolicy::PassThrough);
     QApplication application(argc, argv);
     QApplication::setApplicationName("mezzet");
     QApplication::setOrganizationName("mezzet");
@@ -67,7 +69,8 @@ int main(int argc, char** argv) {
     options.addVersionOption();
     options.addPositionalArgument("JOB", "a .mezzet job to open", "[JOB]");
     options.addOption({"demo", "open the demo job"});
-    options.addOption({"views", "render each main view of the demo as PNG into a folder, and leave", "FOLDER"});
+    options.addOption(
+        {"views", "render each main view of the demo as PNG into a folder, and leave", "FOLDER"});
     options.process(application);
 
     mezzet::sheets::loadFonts();

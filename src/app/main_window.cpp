@@ -12,10 +12,10 @@
 #include <QFileInfo>
 #include <QInputDialog>
 #include <QLabel>
-#include <QPushButton>
-#include <QMenuBar>
 #include <QMenu>
+#include <QMenuBar>
 #include <QMessageBox>
+#include <QPushButton>
 #include <QSettings>
 #include <QSplitter>
 #include <QVBoxLayout>
@@ -33,12 +33,18 @@ struct NamedNotation {
     const char* name;
     Notation notation;
 };
-const NamedNotation notations[mostUnits] = {{"Feet and inches, to 1/4", {Units::feetAndInches, 4}}, {"Feet and inches, to 1/8", {Units::feetAndInches, 8}},
-                                            {"Feet and inches, to 1/16", {Units::feetAndInches, 16}}, {"Inches, to 1/8", {Units::inches, 8}},
-                                            {"Centimetres", {Units::centimetres, 8}}, {"Millimetres", {Units::millimetres, 8}}, {"Metres", {Units::metres, 8}}};
+const NamedNotation notations[mostUnits] = {
+    {"Feet and inches, to 1/4", {Units::feetAndInches, 4}},
+    {"Feet and inches, to 1/8", {Units::feetAndInches, 8}},
+    {"Feet and inches, to 1/16", {Units::feetAndInches, 16}},
+    {"Inches, to 1/8", {Units::inches, 8}},
+    {"Centimetres", {Units::centimetres, 8}},
+    {"Millimetres", {Units::millimetres, 8}},
+    {"Metres", {Units::metres, 8}}};
 } // namespace
 
-MainWindow::MainWindow(Library library, QWidget* parent) : QMainWindow(parent), session_(std::move(library)) {
+MainWindow::MainWindow(Library library, QWidget* parent)
+    : QMainWindow(parent), session_(std::move(library)) {
     setWindowIcon(QIcon(":/icons/mezzet.svg"));
     resize(1280, 800);
     board_ = new Board(session_);
@@ -96,7 +102,8 @@ MainWindow::MainWindow(Library library, QWidget* parent) : QMainWindow(parent), 
     connect(&session_, &JobSession::jobChanged, this, &MainWindow::showState);
     connect(&session_, &JobSession::selectionChanged, this, &MainWindow::showState);
     connect(board_, &Board::zoomChanged, this, &MainWindow::showState);
-    connect(board_, &Board::tapingChanged, this, [this](bool on) { act("ownTape")->setChecked(on); });
+    connect(board_, &Board::tapingChanged, this,
+            [this](bool on) { act("ownTape")->setChecked(on); });
     connect(line_, &LineBar::finished, board_, qOverload<>(&QWidget::setFocus));
     connect(pieces_, &PieceList::finished, board_, qOverload<>(&QWidget::setFocus));
     connect(schemes_, &SchemeStrip::renameWanted, this, &MainWindow::renameScheme);
@@ -114,7 +121,8 @@ MainWindow::MainWindow(Library library, QWidget* parent) : QMainWindow(parent), 
 
 // ---- the menu ----
 
-QAction* MainWindow::add(QMenu* menu, const QString& name, const QString& text, const QKeySequence& key, const std::function<void()>& does) {
+QAction* MainWindow::add(QMenu* menu, const QString& name, const QString& text,
+                         const QKeySequence& key, const std::function<void()>& does) {
     auto* a = menu->addAction(text);
     a->setObjectName(name);
     a->setShortcut(key);
@@ -148,7 +156,9 @@ void MainWindow::buildJobMenu(QMenu* m) {
             openDemo();
     });
     m->addSeparator();
-    add(m, "save", "Save", QKeySequence::Save, [this] { session_.path().isEmpty() ? saveAs() : static_cast<void>(saveTo(session_.path())); });
+    add(m, "save", "Save", QKeySequence::Save, [this] {
+        session_.path().isEmpty() ? saveAs() : static_cast<void>(saveTo(session_.path()));
+    });
     add(m, "saveAs", "Save as …", QKeySequence("Ctrl+Shift+S"), [this] { saveAs(); });
     m->addSeparator();
     add(m, "notes", "Tape notes …", QKeySequence("Ctrl+T"), [this] { editNotes(); });
@@ -177,31 +187,44 @@ void MainWindow::buildPlaceMenu(QMenu* m) {
         pieces_->box()->setFocus();
         pieces_->box()->selectAll();
     });
-    add(m, "say", "Say it on the line", QKeySequence("Ctrl+K"), [this] { line_->edit()->setFocus(); });
+    add(m, "say", "Say it on the line", QKeySequence("Ctrl+K"),
+        [this] { line_->edit()->setFocus(); });
     m->addSeparator();
-    add(m, "turnRight", "Turn a quarter right", QKeySequence("Ctrl+R"), [this] { turnSelected(90); });
-    add(m, "turnLeft", "Turn a quarter left", QKeySequence("Ctrl+Shift+R"), [this] { turnSelected(-90); });
+    add(m, "turnRight", "Turn a quarter right", QKeySequence("Ctrl+R"),
+        [this] { turnSelected(90); });
+    add(m, "turnLeft", "Turn a quarter left", QKeySequence("Ctrl+Shift+R"),
+        [this] { turnSelected(-90); });
     add(m, "turnBit", "Turn 5° right", QKeySequence("Ctrl+."), [this] { turnSelected(5); });
     add(m, "turnBitLeft", "Turn 5° left", QKeySequence("Ctrl+,"), [this] { turnSelected(-5); });
     m->addSeparator();
-    auto* own = add(m, "ownTape", "Measure with a tape of your own", QKeySequence("Ctrl+M"), [this] { board_->setTaping(!board_->taping()); });
+    auto* own = add(m, "ownTape", "Measure with a tape of your own", QKeySequence("Ctrl+M"),
+                    [this] { board_->setTaping(!board_->taping()); });
     own->setCheckable(true);
-    add(m, "clearTapes", "Roll up your own tapes", QKeySequence("Ctrl+Shift+M"), [this] { board_->clearTapes(); });
+    add(m, "clearTapes", "Roll up your own tapes", QKeySequence("Ctrl+Shift+M"),
+        [this] { board_->clearTapes(); });
     m->addSeparator();
-    add(m, "addScheme", "New scheme from this one", QKeySequence("Ctrl+Shift+N"), [this] { session_.apply({"new scheme", {AddScheme{}}, {}}); });
+    add(m, "addScheme", "New scheme from this one", QKeySequence("Ctrl+Shift+N"), [this] {
+        session_.apply({"new scheme", {AddScheme{}}, {}});
+    });
     add(m, "renameScheme", "Rename this scheme …", QKeySequence("F2"), [this] { renameScheme(); });
-    add(m, "removeScheme", "Throw this scheme away", {}, [this] { session_.apply({"throw the scheme away", {RemoveScheme{}}, {}}); });
+    add(m, "removeScheme", "Throw this scheme away", {}, [this] {
+        session_.apply({"throw the scheme away", {RemoveScheme{}}, {}});
+    });
 }
 
 void MainWindow::buildJudgeMenu(QMenu* m) {
     add(m, "nextMend", "Next thing to mend", QKeySequence("F8"), [this] { walkMend(1); });
     add(m, "lastMend", "The one before", QKeySequence("Shift+F8"), [this] { walkMend(-1); });
-    add(m, "mend", "Take the first remedy shown", QKeySequence("Ctrl+Return"), [this] { tape_->takeFirstRemedy(); });
+    add(m, "mend", "Take the first remedy shown", QKeySequence("Ctrl+Return"),
+        [this] { tape_->takeFirstRemedy(); });
     add(m, "retape", "Type on the tape", QKeySequence("Ctrl+E"), [this] { tape_->editFirst(); });
     m->addSeparator();
     schools_ = new QActionGroup(this);
     for (const auto& s : session_.library().book->schools) {
-        auto* a = add(m, QString::fromStdString(s.id), QString::fromStdString("School: " + s.title), {}, [this, id = s.id] { session_.apply({"judge by " + id, {SetSchool{id, {}, false}}, {}}); });
+        auto* a = add(m, QString::fromStdString(s.id), QString::fromStdString("School: " + s.title),
+                      {}, [this, id = s.id] {
+                          session_.apply({"judge by " + id, {SetSchool{id, {}, false}}, {}});
+                      });
         a->setCheckable(true);
         a->setToolTip(QString::fromStdString(s.says));
         schools_->addAction(a);
@@ -210,23 +233,31 @@ void MainWindow::buildJudgeMenu(QMenu* m) {
 
 void MainWindow::buildViewMenu(QMenu* m) {
     add(m, "fit", "Zoom to fit", QKeySequence("Ctrl+0"), [this] { board_->zoomToFit(); });
-    add(m, "fitSelection", "Zoom to the selection", QKeySequence("Ctrl+9"), [this] { board_->zoomToSelection(); });
+    add(m, "fitSelection", "Zoom to the selection", QKeySequence("Ctrl+9"),
+        [this] { board_->zoomToSelection(); });
     add(m, "zoomIn", "Nearer", QKeySequence("Ctrl+="), [this] { board_->zoomIn(); });
     add(m, "zoomOut", "Farther", QKeySequence("Ctrl+-"), [this] { board_->zoomOut(); });
     m->addSeparator();
     add(m, "floor", "The floor", QKeySequence("Alt+0"), [this] { session_.goTo(-1); });
     for (int i = 0; i < 9; ++i)
-        add(m, QString("wall%1").arg(i), QString("Wall %1").arg(QString::fromStdString(wallName(i))), QKeySequence(QString("Alt+%1").arg(i + 1)), [this, i] { session_.goTo(i); });
+        add(m, QString("wall%1").arg(i),
+            QString("Wall %1").arg(QString::fromStdString(wallName(i))),
+            QKeySequence(QString("Alt+%1").arg(i + 1)), [this, i] { session_.goTo(i); });
     m->addSeparator();
     auto* units = m->addMenu("Units");
     units_ = new QActionGroup(this);
     for (int i = 0; i < mostUnits; ++i) {
-        auto* a = add(units, QString("units%1").arg(i), notations[i].name, {}, [this, i] { setNotation(notations[i].notation); });
+        auto* a = add(units, QString("units%1").arg(i), notations[i].name, {},
+                      [this, i] { setNotation(notations[i].notation); });
         a->setCheckable(true);
         units_->addAction(a);
     }
-    add(m, "otherUnits", "Inches or metric", QKeySequence("Ctrl+U"), [this] { setNotation(isMetric(session_.project()->notation.units) ? notations[1].notation : notations[4].notation); });
-    auto* night = add(m, "night", "Night theme", QKeySequence("Ctrl+Shift+L"), [this] { setNight(!night_); });
+    add(m, "otherUnits", "Inches or metric", QKeySequence("Ctrl+U"), [this] {
+        setNotation(isMetric(session_.project()->notation.units) ? notations[1].notation
+                                                                 : notations[4].notation);
+    });
+    auto* night =
+        add(m, "night", "Night theme", QKeySequence("Ctrl+Shift+L"), [this] { setNight(!night_); });
     night->setCheckable(true);
 }
 
@@ -243,8 +274,11 @@ void MainWindow::setNight(bool night) {
 
 void MainWindow::showState() {
     const auto& job = *session_.project();
-    const auto name = session_.path().isEmpty() ? QString("not saved yet") : QFileInfo(session_.path()).fileName();
-    setWindowTitle(QString("%1%2 (%3) · Mezzet").arg(session_.changed() ? "• " : "", QString::fromStdString(job.title), name));
+    const auto name = session_.path().isEmpty() ? QString("not saved yet")
+                                                : QFileInfo(session_.path()).fileName();
+    setWindowTitle(
+        QString("%1%2 (%3) · Mezzet")
+            .arg(session_.changed() ? "• " : "", QString::fromStdString(job.title), name));
     title_->setText(QString::fromStdString(job.title) + (session_.changed() ? ", unsaved" : ""));
     // The corner is laid out anew only when asked.
     title_->adjustSize();
@@ -253,12 +287,15 @@ void MainWindow::showState() {
     act("redo")->setEnabled(session_.canRedo());
     act("redo")->setText(session_.canRedo() ? "Redo: " + session_.redoWords() : QString("Redo"));
     const bool some = !session_.selected().empty();
-    for (const char* n : {"copy", "remove", "lock", "turnRight", "turnLeft", "turnBit", "turnBitLeft"})
+    for (const char* n :
+         {"copy", "remove", "lock", "turnRight", "turnLeft", "turnBit", "turnBitLeft"})
         act(n)->setEnabled(some);
     for (int i = 0; i < 9; ++i)
         act(QString("wall%1").arg(i))->setVisible(i < static_cast<int>(job.room->walls.size()));
     for (int i = 0; i < mostUnits; ++i)
-        if (notations[i].notation.units == job.notation.units && (isMetric(job.notation.units) || notations[i].notation.denominator == job.notation.denominator))
+        if (notations[i].notation.units == job.notation.units &&
+            (isMetric(job.notation.units) ||
+             notations[i].notation.denominator == job.notation.denominator))
             act(QString("units%1").arg(i))->setChecked(true);
     if (auto* school = act(QString::fromStdString(job.judgement.school)))
         school->setChecked(true);
@@ -272,7 +309,10 @@ void MainWindow::showState() {
 bool MainWindow::mayLeave() {
     if (!session_.changed())
         return true;
-    QMessageBox ask(QMessageBox::NoIcon, "Unsaved work", QString("“%1” has changes that are not saved.").arg(QString::fromStdString(session_.project()->title)), QMessageBox::NoButton, this);
+    QMessageBox ask(QMessageBox::NoIcon, "Unsaved work",
+                    QString("“%1” has changes that are not saved.")
+                        .arg(QString::fromStdString(session_.project()->title)),
+                    QMessageBox::NoButton, this);
     auto* save = ask.addButton("Save", QMessageBox::AcceptRole);
     auto* leave = ask.addButton("Leave it", QMessageBox::DestructiveRole);
     ask.addButton("Stay", QMessageBox::RejectRole);
@@ -332,7 +372,9 @@ bool MainWindow::openPath(const QString& path) {
 void MainWindow::open() {
     if (!mayLeave())
         return;
-    const auto path = QFileDialog::getOpenFileName(this, "Open a job", QFileInfo(session_.path()).absolutePath(), "Mezzet jobs (*.mezzet);;All files (*)");
+    const auto path =
+        QFileDialog::getOpenFileName(this, "Open a job", QFileInfo(session_.path()).absolutePath(),
+                                     "Mezzet jobs (*.mezzet);;All files (*)");
     if (!path.isEmpty())
         openPath(path);
 }
@@ -348,7 +390,8 @@ void MainWindow::saveAs() {
     auto suggested = session_.path();
     if (suggested.isEmpty())
         suggested = QString::fromStdString(session_.project()->title).replace('/', ' ') + ".mezzet";
-    auto path = QFileDialog::getSaveFileName(this, "Save the job", suggested, "Mezzet jobs (*.mezzet)");
+    auto path =
+        QFileDialog::getSaveFileName(this, "Save the job", suggested, "Mezzet jobs (*.mezzet)");
     if (path.isEmpty())
         return;
     if (QFileInfo(path).suffix().isEmpty())
@@ -369,10 +412,11 @@ void MainWindow::rememberPath(const QString& path) {
 void MainWindow::fillRecent() {
     recent_->clear();
     for (const auto& path : QSettings().value("recent").toStringList())
-        connect(recent_->addAction(QFileInfo(path).fileName()), &QAction::triggered, this, [this, path] {
-            if (mayLeave())
-                openPath(path);
-        });
+        connect(recent_->addAction(QFileInfo(path).fileName()), &QAction::triggered, this,
+                [this, path] {
+                    if (mayLeave())
+                        openPath(path);
+                });
     if (recent_->isEmpty())
         recent_->addAction("Nothing yet")->setEnabled(false);
 }
@@ -384,7 +428,10 @@ bool MainWindow::offerRecovery() {
             emit session_.told(QString::fromStdString(job.problem().text()), true);
             continue;
         }
-        QMessageBox ask(QMessageBox::NoIcon, "Unsaved work", QString("Mezzet ended without saving “%1”, %2. Take it up again?").arg(QString::fromStdString((*job)->title), r.when), QMessageBox::NoButton, this);
+        QMessageBox ask(QMessageBox::NoIcon, "Unsaved work",
+                        QString("Mezzet ended without saving “%1”, %2. Take it up again?")
+                            .arg(QString::fromStdString((*job)->title), r.when),
+                        QMessageBox::NoButton, this);
         ask.setObjectName("recovery");
         auto* yes = ask.addButton("Take it up", QMessageBox::AcceptRole);
         auto* no = ask.addButton("Throw it away", QMessageBox::DestructiveRole);
@@ -406,12 +453,16 @@ bool MainWindow::offerRecovery() {
 void MainWindow::titleJob() {
     bool ok = false;
     const auto& job = *session_.project();
-    const auto title = QInputDialog::getText(this, "Title", "Title of the job", QLineEdit::Normal, QString::fromStdString(job.title), &ok);
+    const auto title = QInputDialog::getText(this, "Title", "Title of the job", QLineEdit::Normal,
+                                             QString::fromStdString(job.title), &ok);
     if (!ok || title.trimmed().isEmpty())
         return;
-    const auto client = QInputDialog::getText(this, "Client", "For whom", QLineEdit::Normal, QString::fromStdString(job.client), &ok);
+    const auto client = QInputDialog::getText(this, "Client", "For whom", QLineEdit::Normal,
+                                              QString::fromStdString(job.client), &ok);
     if (ok)
-        session_.apply({"title", {SetTitle{title.trimmed().toStdString(), client.trimmed().toStdString()}}, {}});
+        session_.apply({"title",
+                        {SetTitle{title.trimmed().toStdString(), client.trimmed().toStdString()}},
+                        {}});
 }
 
 bool MainWindow::printTo(const QString& path, const sheets::PlanOptions& options) {
@@ -420,7 +471,10 @@ bool MainWindow::printTo(const QString& path, const sheets::PlanOptions& options
         emit session_.told(QString::fromStdString(printed.problem().text()), true);
         return false;
     }
-    emit session_.told(QString("%1: %2, %3").arg(QFileInfo(path).fileName(), QString::fromStdString(printed->paper), QString::fromStdString(printed->scale)), false);
+    emit session_.told(QString("%1: %2, %3")
+                           .arg(QFileInfo(path).fileName(), QString::fromStdString(printed->paper),
+                                QString::fromStdString(printed->scale)),
+                       false);
     return true;
 }
 
@@ -429,7 +483,10 @@ void MainWindow::print() {
     if (dialog.exec() != QDialog::Accepted)
         return;
     const auto ending = dialog.format();
-    auto path = QFileDialog::getSaveFileName(this, "Print the plan to", QString::fromStdString(session_.project()->title).replace('/', ' ') + ", plan." + ending, QString("%1 (*.%2)").arg(ending.toUpper(), ending));
+    auto path = QFileDialog::getSaveFileName(
+        this, "Print the plan to",
+        QString::fromStdString(session_.project()->title).replace('/', ' ') + ", plan." + ending,
+        QString("%1 (*.%2)").arg(ending.toUpper(), ending));
     if (path.isEmpty())
         return;
     if (QFileInfo(path).suffix().isEmpty())
@@ -470,13 +527,15 @@ void MainWindow::copySelected() {
         made.push_back(p.id);
         e.acts.emplace_back(PutPiece{p});
     }
-    e.words = ids.size() == 1 ? "copy " + session_.project()->scheme().byId(ids.front())->name : fmt::format("copy {} pieces", ids.size());
+    e.words = ids.size() == 1 ? "copy " + session_.project()->scheme().byId(ids.front())->name
+                              : fmt::format("copy {} pieces", ids.size());
     if (!e.acts.empty() && session_.apply(e))
         session_.select(made);
 }
 
 void MainWindow::turnSelected(double degrees) {
-    auto edit = turnBy(*session_.project(), *session_.scene(), session_.selected(), Angle::degrees(degrees));
+    auto edit = turnBy(*session_.project(), *session_.scene(), session_.selected(),
+                       Angle::degrees(degrees));
     if (!edit)
         emit session_.told(QString::fromStdString(edit.problem().sentence()), true);
     else if (edit->acts.empty())
@@ -507,7 +566,9 @@ void MainWindow::walkMend(int step) {
         emit session_.told("Nothing to mend", false);
         return;
     }
-    const auto now = session_.selected().size() == 1 ? std::find(pieces.begin(), pieces.end(), session_.selected().front()) : pieces.end();
+    const auto now = session_.selected().size() == 1
+                         ? std::find(pieces.begin(), pieces.end(), session_.selected().front())
+                         : pieces.end();
     const auto n = static_cast<std::ptrdiff_t>(pieces.size());
     const std::ptrdiff_t at = now == pieces.end() ? (step > 0 ? -1 : n) : now - pieces.begin();
     session_.goTo(-1);
@@ -516,7 +577,9 @@ void MainWindow::walkMend(int step) {
 
 void MainWindow::renameScheme() {
     bool ok = false;
-    const auto name = QInputDialog::getText(this, "Scheme", "Name of this scheme", QLineEdit::Normal, QString::fromStdString(session_.project()->scheme().name), &ok);
+    const auto name =
+        QInputDialog::getText(this, "Scheme", "Name of this scheme", QLineEdit::Normal,
+                              QString::fromStdString(session_.project()->scheme().name), &ok);
     if (ok && !name.trimmed().isEmpty())
         session_.apply({"rename the scheme", {RenameScheme{name.trimmed().toStdString()}}, {}});
 }
@@ -525,12 +588,18 @@ void MainWindow::showKeys() {
     QMessageBox box(this);
     box.setWindowTitle("Keys and phrases");
     box.setTextFormat(Qt::RichText);
-    box.setText("<p><b>On the board</b><br>Arrows nudge by the tape's division, Shift by a graph square, Ctrl keeps every tie.<br>"
-                "Drag: ties' numbers follow. Shift while dragging keeps every tie, Ctrl drops them.<br>"
-                "Ctrl+click adds to the selection. Tab goes from piece to piece. Space and drag, or the middle button, pans; the wheel zooms.</p>"
-                "<p><b>On the line</b> (Ctrl+K)<br>sofa 84 x 36 x 34 against wall C, centred on window 1<br>coffee table 16 from sofa, centred on sofa<br>"
-                "round table 54 called supper table at 14' 8\" from wall E, 8' 2\" from wall A<br>move wing chair 6 toward wall A<br>turn wing chair to face sofa<br>size sofa 78 x 36<br>remove floor lamp</p>"
-                "<p>Tab completes, Up and Down recall. Every act and its key is in the menus.</p>");
+    box.setText(
+        "<p><b>On the board</b><br>Arrows nudge by the tape's division, Shift by a graph square, "
+        "Ctrl keeps every tie.<br>"
+        "Drag: ties' numbers follow. Shift while dragging keeps every tie, Ctrl drops them.<br>"
+        "Ctrl+click adds to the selection. Tab goes from piece to piece. Space and drag, or the "
+        "middle button, pans; the wheel zooms.</p>"
+        "<p><b>On the line</b> (Ctrl+K)<br>sofa 84 x 36 x 34 against wall C, centred on window "
+        "1<br>coffee table 16 from sofa, centred on sofa<br>"
+        "round table 54 called supper table at 14' 8\" from wall E, 8' 2\" from wall A<br>move "
+        "wing chair 6 toward wall A<br>turn wing chair to face sofa<br>size sofa 78 x 36<br>remove "
+        "floor lamp</p>"
+        "<p>Tab completes, Up and Down recall. Every act and its key is in the menus.</p>");
     box.exec();
 }
 

@@ -48,7 +48,8 @@ protected:
     void closeEvent(QCloseEvent*) override;
 
 private:
-    QAction* add(QMenu*, const QString& name, const QString& text, const QKeySequence&, const std::function<void()>&);
+    QAction* add(QMenu*, const QString& name, const QString& text, const QKeySequence&,
+                 const std::function<void()>&);
     void buildMenu();
     void buildJobMenu(QMenu*);
     void buildEditMenu(QMenu*);

@@ -36,8 +36,10 @@ protected:
         }
         const Box b = room->bounds();
         const QRectF area = QRectF(rect()).adjusted(62, 62, -62, -62);
-        const double k = std::min(area.width() / std::max(b.size().x, 500.0), area.height() / std::max(b.size().y, 500.0));
-        const sheets::Drawing d{p, look(), area.center() - QPointF(b.centre().x, b.centre().y) * k, k, 1, Notation{}};
+        const double k = std::min(area.width() / std::max(b.size().x, 500.0),
+                                  area.height() / std::max(b.size().y, 500.0));
+        const sheets::Drawing d{p, look(), area.center() - QPointF(b.centre().x, b.centre().y) * k,
+                                k, 1,      Notation{}};
         if (room->closed) {
             p.setPen(Qt::NoPen);
             p.setBrush(look().floor);
@@ -47,7 +49,9 @@ protected:
         std::vector<QRectF> taken;
         const double wall = sheets::drawnWall.mm() * k;
         for (const Wall& w : room->walls)
-            sheets::drawDimension(d, d.at(w.start), d.at(w.end), wall + 12, QString::fromStdString(write(w.length(), {Units::feetAndInches, 16})), 12, &taken);
+            sheets::drawDimension(
+                d, d.at(w.start), d.at(w.end), wall + 12,
+                QString::fromStdString(write(w.length(), {Units::feetAndInches, 16})), 12, &taken);
         sheets::drawWallLetters(d, *room, 30);
     }
 
@@ -61,7 +65,8 @@ NotesDialog::NotesDialog(const QString& notes, bool fresh, QWidget* parent) : QD
     resize(1060, 640);
     auto* column = new QVBoxLayout(this);
     column->setContentsMargins(18, 16, 18, 14);
-    auto* intro = new QLabel("One fact a line. Walls in turn to the right, as you stand inside and face each; left and right are as you face the wall.");
+    auto* intro = new QLabel("One fact a line. Walls in turn to the right, as you stand inside and "
+                             "face each; left and right are as you face the wall.");
     intro->setProperty("quiet", true);
     column->addWidget(intro);
     auto* row = new QHBoxLayout;
@@ -81,7 +86,8 @@ NotesDialog::NotesDialog(const QString& notes, bool fresh, QWidget* parent) : QD
     says_->setMinimumHeight(40);
     column->addWidget(says_);
     auto* buttons = new QDialogButtonBox;
-    take_ = buttons->addButton(fresh ? "Start the job" : "Take these notes", QDialogButtonBox::AcceptRole);
+    take_ = buttons->addButton(fresh ? "Start the job" : "Take these notes",
+                               QDialogButtonBox::AcceptRole);
     take_->setDefault(true);
     buttons->addButton("Cancel", QDialogButtonBox::RejectRole);
     column->addWidget(buttons);
@@ -117,7 +123,10 @@ void NotesDialog::read() {
         says_->setStyleSheet(QString("color: %1;").arg((bad ? look().loose : look().right).name()));
     } else {
         const auto& p = room.problem();
-        says_->setText(QString("Line %1, column %2: %3").arg(p.line).arg(p.column).arg(QString::fromStdString(p.sentence())));
+        says_->setText(QString("Line %1, column %2: %3")
+                           .arg(p.line)
+                           .arg(p.column)
+                           .arg(QString::fromStdString(p.sentence())));
         says_->setStyleSheet(QString("color: %1;").arg(look().tight.name()));
         const auto block = text_->document()->findBlockByNumber(p.line - 1);
         if (block.isValid()) {
@@ -125,7 +134,9 @@ void NotesDialog::read() {
             mark.cursor = QTextCursor(block);
             const int from = std::clamp(p.column - 1, 0, std::max(block.length() - 1, 0));
             mark.cursor.setPosition(block.position() + from);
-            mark.cursor.setPosition(block.position() + std::min(from + std::max(p.width, 1), std::max(block.length() - 1, 0)), QTextCursor::KeepAnchor);
+            mark.cursor.setPosition(block.position() + std::min(from + std::max(p.width, 1),
+                                                                std::max(block.length() - 1, 0)),
+                                    QTextCursor::KeepAnchor);
             mark.format.setUnderlineStyle(QTextCharFormat::WaveUnderline);
             mark.format.setUnderlineColor(look().tight);
             mark.format.setForeground(look().tight);

@@ -21,7 +21,9 @@ class RowPainter : public QStyledItemDelegate {
 public:
     using QStyledItemDelegate::QStyledItemDelegate;
 
-    QSize sizeHint(const QStyleOptionViewItem&, const QModelIndex& i) const override { return {100, i.data(headingRole).toBool() ? 30 : 27}; }
+    QSize sizeHint(const QStyleOptionViewItem&, const QModelIndex& i) const override {
+        return {100, i.data(headingRole).toBool() ? 30 : 27};
+    }
 
     void paint(QPainter* p, const QStyleOptionViewItem& o, const QModelIndex& i) const override {
         p->save();
@@ -45,21 +47,27 @@ public:
         const double markWidth = adding ? 4 : 24;
         if (!adding) {
             const auto v = static_cast<Verdict>(i.data(verdictRole).toInt());
-            sheets::drawVerdict(*p, QRectF(r.right() - 23, r.center().y() - 4, 16, 8), v, look().of(v));
+            sheets::drawVerdict(*p, QRectF(r.right() - 23, r.center().y() - 4, 16, 8), v,
+                                look().of(v));
         } else {
             p->setPen(QPen(look().soft, 1.4));
-            p->drawLine(QPointF(r.left() + 8, r.center().y()), QPointF(r.left() + 16, r.center().y()));
-            p->drawLine(QPointF(r.left() + 12, r.center().y() - 4), QPointF(r.left() + 12, r.center().y() + 4));
+            p->drawLine(QPointF(r.left() + 8, r.center().y()),
+                        QPointF(r.left() + 16, r.center().y()));
+            p->drawLine(QPointF(r.left() + 12, r.center().y() - 4),
+                        QPointF(r.left() + 12, r.center().y() + 4));
         }
         p->setFont(sheets::lettering(12.5));
         const auto size = i.data(sizeRole).toString();
         const double w = p->fontMetrics().horizontalAdvance(size);
         p->setPen(look().soft);
-        p->drawText(QRectF(r.right() - markWidth - w - 8, r.top(), w + 2, r.height()), Qt::AlignVCenter | Qt::AlignRight, size);
+        p->drawText(QRectF(r.right() - markWidth - w - 8, r.top(), w + 2, r.height()),
+                    Qt::AlignVCenter | Qt::AlignRight, size);
         p->setFont(sheets::sans(14));
         p->setPen(look().ink);
         const QRectF name = r.adjusted(adding ? 22 : 8, 0, -markWidth - w - 14, 0);
-        p->drawText(name, Qt::AlignVCenter | Qt::AlignLeft, p->fontMetrics().elidedText(text, Qt::ElideRight, static_cast<int>(name.width())));
+        p->drawText(
+            name, Qt::AlignVCenter | Qt::AlignLeft,
+            p->fontMetrics().elidedText(text, Qt::ElideRight, static_cast<int>(name.width())));
         p->restore();
     }
 };
@@ -150,10 +158,16 @@ void PieceList::refill() {
         item->setData(idRole, p.id);
         item->setData(sizeRole, QString::fromStdString(footprintWords(p, job.notation)));
         item->setData(verdictRole, static_cast<int>(v));
-        item->setData(Qt::AccessibleTextRole, QString("%1, %2, %3").arg(QString::fromStdString(p.name), QString::fromStdString(footprintWords(p, job.notation)), QString::fromUtf8(verdictName(v).data())));
+        item->setData(Qt::AccessibleTextRole,
+                      QString("%1, %2, %3")
+                          .arg(QString::fromStdString(p.name),
+                               QString::fromStdString(footprintWords(p, job.notation)),
+                               QString::fromUtf8(verdictName(v).data())));
     };
     int shown = 0;
-    const auto matches = [&](const Piece& p) { return wanted.empty() || (' ' + plainWord(p.name)).find(' ' + wanted) != std::string::npos; };
+    const auto matches = [&](const Piece& p) {
+        return wanted.empty() || (' ' + plainWord(p.name)).find(' ' + wanted) != std::string::npos;
+    };
     if (session_.surface() < 0) {
         for (const auto& p : job.scheme().pieces)
             if (matches(p)) {
@@ -168,7 +182,10 @@ void PieceList::refill() {
                 ++shown;
             }
     }
-    heading_->setText(session_.surface() < 0 ? QString("In this scheme") : "In front of wall " + QString::fromStdString(wallName(session_.surface())));
+    heading_->setText(session_.surface() < 0
+                          ? QString("In this scheme")
+                          : "In front of wall " +
+                                QString::fromStdString(wallName(session_.surface())));
     count_->setText(QString::number(shown));
     if (!typed.isEmpty()) {
         const auto kinds = session_.library().kit->matching(wanted);
@@ -180,8 +197,12 @@ void PieceList::refill() {
                 break;
             Piece p = pieceOf(k);
             auto* item = new QListWidgetItem(QString::fromStdString(k->name), list_);
-            item->setData(sizeRole, figures.isEmpty() ? QString::fromStdString(footprintWords(p, job.notation)) : figures);
-            item->setData(lineRole, QString("add %1 %2").arg(QString::fromStdString(k->name).toLower(), figures).trimmed());
+            item->setData(sizeRole, figures.isEmpty()
+                                        ? QString::fromStdString(footprintWords(p, job.notation))
+                                        : figures);
+            item->setData(lineRole, QString("add %1 %2")
+                                        .arg(QString::fromStdString(k->name).toLower(), figures)
+                                        .trimmed());
             item->setData(Qt::AccessibleTextRole, "Add " + item->text());
         }
         if (shown == 0 && kinds.empty())
@@ -235,7 +256,8 @@ void PieceList::enter() {
         if (firstAdd == nullptr && !item->data(lineRole).toString().isEmpty())
             firstAdd = item;
     }
-    const bool sized = !splitTyped(typed).second.isEmpty() && session_.project()->scheme().byName(typed.toStdString()) == nullptr;
+    const bool sized = !splitTyped(typed).second.isEmpty() &&
+                       session_.project()->scheme().byName(typed.toStdString()) == nullptr;
     if (firstPiece != nullptr && !sized) {
         takeRow(firstPiece);
         box_->clear();

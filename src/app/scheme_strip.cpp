@@ -14,15 +14,18 @@ namespace {
 /// One scheme: its number and name, and what it has to mend.
 class SchemeTab : public QPushButton {
 public:
-    SchemeTab(const QString& name, int mend, bool here, QWidget* parent = nullptr) : QPushButton(parent), name_(name), mend_(mend), here_(here) {
+    SchemeTab(const QString& name, int mend, bool here, QWidget* parent = nullptr)
+        : QPushButton(parent), name_(name), mend_(mend), here_(here) {
         setFixedHeight(34);
         setCheckable(false);
-        const auto told = mend_ == 0 ? QString("nothing to mend") : QString("%1 to mend").arg(mend_);
+        const auto told =
+            mend_ == 0 ? QString("nothing to mend") : QString("%1 to mend").arg(mend_);
         note_ = told;
         setAccessibleName(name + ", " + told + (here ? ", open" : ""));
         const QFontMetrics bold(sheets::sans(14, QFont::DemiBold));
         const QFontMetrics plain(sheets::sans(13));
-        setFixedWidth(std::min(310, bold.horizontalAdvance(name_) + plain.horizontalAdvance(note_) + 44));
+        setFixedWidth(
+            std::min(310, bold.horizontalAdvance(name_) + plain.horizontalAdvance(note_) + 44));
     }
 
 protected:
@@ -30,7 +33,10 @@ protected:
         QPainter p(this);
         p.setRenderHint(QPainter::Antialiasing);
         const QRectF r = QRectF(rect()).adjusted(1, 1, -1, -1);
-        p.setPen(QPen(hasFocus() ? look().chosen : here_ ? look().ink : look().panelEdge, here_ || hasFocus() ? 1.8 : 1.2));
+        p.setPen(QPen(hasFocus() ? look().chosen
+                      : here_    ? look().ink
+                                 : look().panelEdge,
+                      here_ || hasFocus() ? 1.8 : 1.2));
         p.setBrush(here_ ? look().field : QColor(Qt::transparent));
         p.drawRoundedRect(r, 5, 5);
         p.setFont(sheets::sans(13));
@@ -39,7 +45,9 @@ protected:
         p.drawText(r.adjusted(0, 0, -12, 0), Qt::AlignRight | Qt::AlignVCenter, note_);
         p.setFont(sheets::sans(14, here_ ? QFont::DemiBold : QFont::Normal));
         p.setPen(look().ink);
-        p.drawText(r.adjusted(12, 0, -w - 20, 0), Qt::AlignLeft | Qt::AlignVCenter, p.fontMetrics().elidedText(name_, Qt::ElideRight, static_cast<int>(r.width() - w - 32)));
+        p.drawText(r.adjusted(12, 0, -w - 20, 0), Qt::AlignLeft | Qt::AlignVCenter,
+                   p.fontMetrics().elidedText(name_, Qt::ElideRight,
+                                              static_cast<int>(r.width() - w - 32)));
     }
 
 private:
@@ -51,7 +59,8 @@ private:
 
 } // namespace
 
-SchemeStrip::SchemeStrip(JobSession& session, QWidget* parent) : QWidget(parent), session_(session) {
+SchemeStrip::SchemeStrip(JobSession& session, QWidget* parent)
+    : QWidget(parent), session_(session) {
     setObjectName("schemes");
     setFixedHeight(46);
     row_ = new QHBoxLayout(this);
@@ -72,8 +81,11 @@ void SchemeStrip::setZoom(const QString& words) {
     const auto* school = job.library.book->schoolById(job.judgement.school);
     auto tape = QString::fromUtf8(unitsName(job.notation.units).data());
     if (!isMetric(job.notation.units))
-        tape = QString("%1 to 1/%2").arg(job.notation.units == Units::inches ? "inches" : "feet and inches").arg(job.notation.denominator);
-    state_->setText(QString("%1    tape: %2    school: %3").arg(zoom_, tape, QString::fromStdString(school->title).toLower()));
+        tape = QString("%1 to 1/%2")
+                   .arg(job.notation.units == Units::inches ? "inches" : "feet and inches")
+                   .arg(job.notation.denominator);
+    state_->setText(QString("%1    tape: %2    school: %3")
+                        .arg(zoom_, tape, QString::fromStdString(school->title).toLower()));
 }
 
 void SchemeStrip::rebuild() {
@@ -84,7 +96,9 @@ void SchemeStrip::rebuild() {
     row->setSpacing(8);
     const auto& job = *session_.project();
     for (std::size_t i = 0; i < job.schemes.size() && i < 9; ++i) {
-        auto* tab = new SchemeTab(QString("%1  %2").arg(i + 1).arg(QString::fromStdString(job.schemes[i]->name)), session_.toMendIn(i), i == job.active);
+        auto* tab = new SchemeTab(
+            QString("%1  %2").arg(i + 1).arg(QString::fromStdString(job.schemes[i]->name)),
+            session_.toMendIn(i), i == job.active);
         tab->setToolTip(i == job.active ? "Rename this scheme" : "Go to this scheme");
         connect(tab, &QPushButton::clicked, this, [this, i] {
             if (i == session_.project()->active)
@@ -97,7 +111,9 @@ void SchemeStrip::rebuild() {
     auto* add = new QPushButton("+ scheme");
     add->setProperty("plain", true);
     add->setToolTip("A copy of this scheme, to try something else");
-    connect(add, &QPushButton::clicked, this, [this] { session_.apply({"new scheme", {AddScheme{}}, {}}); });
+    connect(add, &QPushButton::clicked, this, [this] {
+        session_.apply({"new scheme", {AddScheme{}}, {}});
+    });
     row->addWidget(add);
     row_->insertWidget(0, schemes_);
     setZoom(zoom_);

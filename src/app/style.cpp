@@ -85,8 +85,9 @@ QListView { background: transparent; border: none; outline: none; }
 QToolTip { background: @field; color: @ink; border: 1px solid @edge; padding: 4px; }
 QSplitter::handle { background: @edge; }
 )";
-    const std::pair<const char*, QColor> names[] = {{"@panel", l.panel}, {"@edge", l.panelEdge}, {"@field", l.field}, {"@onink", l.onInk}, {"@ink", l.ink},
-                                                    {"@soft", l.soft}, {"@chosen", l.chosen}, {"@tight", l.tight}};
+    const std::pair<const char*, QColor> names[] = {
+        {"@panel", l.panel}, {"@edge", l.panelEdge}, {"@field", l.field},   {"@onink", l.onInk},
+        {"@ink", l.ink},     {"@soft", l.soft},      {"@chosen", l.chosen}, {"@tight", l.tight}};
     for (const auto& [name, colour] : names)
         s.replace(QString::fromLatin1(name), c(colour));
     return s;

@@ -46,7 +46,8 @@ constexpr int mostCards = 40;
 
 } // namespace
 
-ReadingCard::ReadingCard(JobSession& session, std::size_t reading, bool withPiece, QWidget* parent) : QFrame(parent), session_(session), index_(reading) {
+ReadingCard::ReadingCard(JobSession& session, std::size_t reading, bool withPiece, QWidget* parent)
+    : QFrame(parent), session_(session), index_(reading) {
     setObjectName("reading");
     const Reading& r = session.readings()[reading];
     const Wording say = session.wording();
@@ -55,7 +56,8 @@ ReadingCard::ReadingCard(JobSession& session, std::size_t reading, bool withPiec
     column->setSpacing(2);
     auto title = QString::fromStdString(titleOf(r, say));
     if (withPiece)
-        title = QString::fromStdString(say.scheme.byId(r.piece)->name) + ": " + title.left(1).toLower() + title.mid(1);
+        title = QString::fromStdString(say.scheme.byId(r.piece)->name) + ": " +
+                title.left(1).toLower() + title.mid(1);
     auto* heading = new QLabel(title);
     heading->setWordWrap(true);
     column->addWidget(heading);
@@ -68,12 +70,14 @@ ReadingCard::ReadingCard(JobSession& session, std::size_t reading, bool withPiec
     figure_->setProperty("figure", true);
     figure_->setFixedWidth(isMetric(say.notation.units) ? 84 : 74);
     figure_->setAccessibleName(title);
-    figure_->setToolTip("Type another figure and press Enter: the piece moves, or is made that size");
+    figure_->setToolTip(
+        "Type another figure and press Enter: the piece moves, or is made that size");
     figure_->setStyleSheet(QString("color: %1;").arg(look().of(r.verdict).name()));
     why_ = new QLabel(QString::fromStdString(whyOf(r, say)));
     why_->setWordWrap(true);
     why_->setProperty("small", true);
-    figure_->setAccessibleDescription(QString("%1: %2").arg(QString::fromUtf8(verdictName(r.verdict).data()), why_->text()));
+    figure_->setAccessibleDescription(
+        QString("%1: %2").arg(QString::fromUtf8(verdictName(r.verdict).data()), why_->text()));
     row->addWidget(figure_, 0, Qt::AlignTop);
     row->addWidget(new Mark(r.verdict), 0, Qt::AlignTop);
     row->addWidget(why_, 1);
@@ -118,7 +122,8 @@ void ReadingCard::showRemedy() {
     remedy_->setAccessibleName("Mend it: " + text);
     remedy_->show();
     if (!remedy->upsets.empty()) {
-        upsets_->setText(QString("But then %1").arg(QString::fromStdString(remedy->upsets.front())));
+        upsets_->setText(
+            QString("But then %1").arg(QString::fromStdString(remedy->upsets.front())));
         upsets_->show();
         upsets_->setMinimumHeight(upsets_->heightForWidth(width() > 120 ? width() : 240));
     }
@@ -130,7 +135,8 @@ void ReadingCard::typed() {
     const auto text = figure_->text().trimmed();
     double value = 0;
     if (r.value.quantity == Quantity::length) {
-        const auto l = readLength(text.toStdString(), n.units == Units::feetAndInches ? Units::inches : n.units);
+        const auto l = readLength(text.toStdString(),
+                                  n.units == Units::feetAndInches ? Units::inches : n.units);
         if (!l) {
             emit session_.told(QString::fromStdString(l.problem().sentence()), true);
             figure_->selectAll();
@@ -161,7 +167,8 @@ void ReadingCard::typed() {
         emit session->told(preview, false);
 }
 
-TapePanel::TapePanel(JobSession& session, QWidget* parent) : QScrollArea(parent), session_(session) {
+TapePanel::TapePanel(JobSession& session, QWidget* parent)
+    : QScrollArea(parent), session_(session) {
     setObjectName("tape");
     setWidgetResizable(true);
     setHorizontalScrollBarPolicy(Qt::ScrollBarAlwaysOff);
@@ -252,12 +259,14 @@ void TapePanel::rebuild() {
     if (chosen.size() == 1 && scheme.byId(chosen.front()) != nullptr) {
         const Piece& p = *scheme.byId(chosen.front());
         heading->setText(QString::fromStdString(p.name));
-        auto size = footprintWords(p, session_.project()->notation) + " x " + writeBare(p.size.height, session_.project()->notation) + " high";
+        auto size = footprintWords(p, session_.project()->notation) + " x " +
+                    writeBare(p.size.height, session_.project()->notation) + " high";
         if (p.heights.seat)
             size += ", seat " + writeBare(*p.heights.seat, session_.project()->notation);
         auto* sizes = new QLabel(QString::fromStdString(size));
         sizes->setFont(sheets::lettering(14));
-        sizes->setStyleSheet(QString("font-family: 'Routed Gothic'; color: %1;").arg(look().soft.name()));
+        sizes->setStyleSheet(
+            QString("font-family: 'Routed Gothic'; color: %1;").arg(look().soft.name()));
         column->addWidget(sizes);
         column->addSpacing(6);
         // Its own readings first, then those it is only measured to.
@@ -272,21 +281,31 @@ void TapePanel::rebuild() {
     } else if (chosen.size() > 1) {
         heading->setText(QString("%1 pieces").arg(chosen.size()));
         for (std::size_t i = 0; i < readings.size(); ++i)
-            if (std::any_of(chosen.begin(), chosen.end(), [&](int id) { return readings[i].isAbout(id); }))
+            if (std::any_of(chosen.begin(), chosen.end(),
+                            [&](int id) { return readings[i].isAbout(id); }))
                 card(i, true);
     } else {
         const int n = session_.toMend();
-        heading->setText(scheme.pieces.empty() ? QString("Nothing placed yet") : n == 0 ? QString("Nothing to mend") : QString("%1 to mend").arg(n));
-        const auto* school = session_.library().book->schoolById(session_.project()->judgement.school);
-        column->addWidget(quietLabel(scheme.pieces.empty() ? QString("Say what goes where on the line below the board, like:\nsofa 84 x 36 against wall A")
-                                                          : QString("%1 readings, judged “%2”: %3").arg(readings.size()).arg(QString::fromStdString(school->title), QString::fromStdString(school->says))));
+        heading->setText(scheme.pieces.empty() ? QString("Nothing placed yet")
+                         : n == 0              ? QString("Nothing to mend")
+                                               : QString("%1 to mend").arg(n));
+        const auto* school =
+            session_.library().book->schoolById(session_.project()->judgement.school);
+        column->addWidget(quietLabel(scheme.pieces.empty()
+                                         ? QString("Say what goes where on the line below the "
+                                                   "board, like:\nsofa 84 x 36 against wall A")
+                                         : QString("%1 readings, judged “%2”: %3")
+                                               .arg(readings.size())
+                                               .arg(QString::fromStdString(school->title),
+                                                    QString::fromStdString(school->says))));
         column->addSpacing(6);
         for (const auto v : {Verdict::clash, Verdict::tight, Verdict::loose})
             for (std::size_t i = 0; i < readings.size(); ++i)
                 if (readings[i].verdict == v)
                     card(i, true);
         if (!session_.project()->room->closed) {
-            auto* open = new QLabel(QString::fromStdString(session_.project()->room->closure.words));
+            auto* open =
+                new QLabel(QString::fromStdString(session_.project()->room->closure.words));
             open->setWordWrap(true);
             open->setProperty("trouble", true);
             column->addWidget(open);

@@ -18,7 +18,9 @@ struct Span {
 /// What stretch of tape to show: the band with as much again on either side, and the value.
 Span spanOf(const Reading& r) {
     const double v = r.value.value;
-    const double unit = r.value.quantity == Quantity::length ? 25.4 : r.value.quantity == Quantity::ratio ? 0.05 : 1;
+    const double unit = r.value.quantity == Quantity::length  ? 25.4
+                        : r.value.quantity == Quantity::ratio ? 0.05
+                                                              : 1;
     Span s{};
     if (r.band.low && r.band.high) {
         const double w = std::max(*r.band.high - *r.band.low, 2 * unit);
@@ -93,21 +95,30 @@ void TapeStrip::paintEvent(QPaintEvent*) {
     const double to = reading_.band.high ? x(*reading_.band.high) : tape.right();
     const bool hasBand = reading_.band.low || reading_.band.high;
     if (hasBand)
-        p.fillRect(QRectF(from, tape.top(), std::max(to - from, 2.0), tape.height()), look().tapeBand);
+        p.fillRect(QRectF(from, tape.top(), std::max(to - from, 2.0), tape.height()),
+                   look().tapeBand);
     if (reading_.band.bestLow && reading_.band.bestHigh) {
-        p.fillRect(QRectF(x(*reading_.band.bestLow), tape.bottom() - 4, x(*reading_.band.bestHigh) - x(*reading_.band.bestLow), 4), look().right);
+        p.fillRect(QRectF(x(*reading_.band.bestLow), tape.bottom() - 4,
+                          x(*reading_.band.bestHigh) - x(*reading_.band.bestLow), 4),
+                   look().right);
     }
     const bool metric = isMetric(notation_.units);
-    const double step = figureStep(span.high - span.low, metric, reading_.value.quantity, tape.width());
+    const double step =
+        figureStep(span.high - span.low, metric, reading_.value.quantity, tape.width());
     const QColor ink(0x25, 0x30, 0x2d);
     p.setPen(QPen(ink, 1));
-    const double minor = step / (metric || reading_.value.quantity != Quantity::length ? 5 : step >= 25.4 * 3 ? (step >= 25.4 * 12 ? 4 : 3) : 4);
+    const double minor = step / (metric || reading_.value.quantity != Quantity::length ? 5
+                                 : step >= 25.4 * 3 ? (step >= 25.4 * 12 ? 4 : 3)
+                                                    : 4);
     for (double v = std::ceil(span.low / minor) * minor; v <= span.high; v += minor)
         p.drawLine(QPointF(x(v), tape.bottom()), QPointF(x(v), tape.bottom() - 5));
     p.setFont(sheets::lettering(12));
     for (double v = std::ceil(span.low / step) * step; v <= span.high + 1e-9; v += step) {
         p.drawLine(QPointF(x(v), tape.bottom()), QPointF(x(v), tape.bottom() - 10));
-        const double shown = reading_.value.quantity == Quantity::ratio ? v * 100 : reading_.value.quantity == Quantity::count ? v : metric ? (notation_.units == Units::millimetres ? v : v / 10) : v / 25.4;
+        const double shown = reading_.value.quantity == Quantity::ratio   ? v * 100
+                             : reading_.value.quantity == Quantity::count ? v
+                             : metric ? (notation_.units == Units::millimetres ? v : v / 10)
+                                      : v / 25.4;
         const auto text = QString::number(std::abs(shown) < 1e-9 ? 0.0 : shown, 'g', 5);
         const double w = p.fontMetrics().horizontalAdvance(text);
         const double at = std::clamp(x(v) - w / 2, tape.left() + 3, tape.right() - w - 3);
@@ -118,13 +129,17 @@ void TapeStrip::paintEvent(QPaintEvent*) {
     p.setPen(QPen(look().ink, 1.2));
     p.setBrush(Qt::NoBrush);
     p.drawRoundedRect(tape, 4, 4);
-    const QColor colour = look().night ? QColor(reading_.verdict == Verdict::right ? 0x23634a : reading_.verdict == Verdict::loose ? 0x35528f : 0xb23f2b) : look().of(reading_.verdict);
+    const QColor colour = look().night ? QColor(reading_.verdict == Verdict::right   ? 0x23634a
+                                                : reading_.verdict == Verdict::loose ? 0x35528f
+                                                                                     : 0xb23f2b)
+                                       : look().of(reading_.verdict);
     const double at = x(reading_.value.value);
     p.setPen(QPen(colour, 2.2));
     p.drawLine(QPointF(at, tape.top() + 1), QPointF(at, tape.bottom() + 1));
     p.setPen(Qt::NoPen);
     p.setBrush(look().of(reading_.verdict));
-    p.drawPolygon(QPolygonF{{at, tape.bottom()}, {at - 6, tape.bottom() + 9}, {at + 6, tape.bottom() + 9}});
+    p.drawPolygon(
+        QPolygonF{{at, tape.bottom()}, {at - 6, tape.bottom() + 9}, {at + 6, tape.bottom() + 9}});
 }
 
 } // namespace mezzet::app

@@ -7,8 +7,8 @@
 #include <fmt/format.h>
 #include <nlohmann/json.hpp>
 
-#include <algorithm>
 #include <QGuiApplication>
+#include <algorithm>
 
 #include <cstdio>
 
@@ -101,17 +101,26 @@ int survey(const std::string& path, bool asJson) {
     const Room& room = **built;
     const Closure& c = room.closure;
     if (asJson) {
-        json j{{"room", room.name}, {"closed", room.closed}, {"corners_mm", points(room.corners())}, {"misclosure_mm", c.misclosure.mm()}};
+        json j{{"room", room.name},
+               {"closed", room.closed},
+               {"corners_mm", points(room.corners())},
+               {"misclosure_mm", c.misclosure.mm()}};
         j["ratio"] = c.ratio > 0 ? json(c.ratio) : json(nullptr);
         j["perimeter_mm"] = room.perimeter().mm();
         j["area_m2"] = room.closed ? json(room.floorArea() / 1e6) : json(nullptr);
         j["ceiling_mm"] = room.ceiling.mm();
         j["walls"] = json::array();
         for (std::size_t i = 0; i < room.walls.size(); ++i)
-            j["walls"].push_back({{"wall", room.walls[i].name}, {"taped_mm", room.walls[i].taped.mm()}, {"adjusted_mm", room.walls[i].length().mm()}});
+            j["walls"].push_back({{"wall", room.walls[i].name},
+                                  {"taped_mm", room.walls[i].taped.mm()},
+                                  {"adjusted_mm", room.walls[i].length().mm()}});
         j["diagonals"] = json::array();
         for (const auto& d : room.diagonals)
-            j["diagonals"].push_back({{"from", wallName(d.from)}, {"to", wallName(d.to)}, {"taped_mm", d.taped.mm()}, {"computed_mm", d.computed.mm()}, {"agrees", d.agrees}});
+            j["diagonals"].push_back({{"from", wallName(d.from)},
+                                      {"to", wallName(d.to)},
+                                      {"taped_mm", d.taped.mm()},
+                                      {"computed_mm", d.computed.mm()},
+                                      {"agrees", d.agrees}});
         j["says"] = c.words;
         fmt::print("{}\n", j.dump(1));
         return ran;
@@ -119,11 +128,16 @@ int survey(const std::string& path, bool asJson) {
     const Notation n{notes->units, 16};
     fmt::print("{}\n", room.name);
     for (std::size_t i = 0; i < room.walls.size(); ++i)
-        fmt::print("  wall {}  {:>14}  adjusted {}{}\n", room.walls[i].name, write(room.walls[i].taped, n), c.corrections[i] < Length{} ? "" : "+", write(c.corrections[i], n));
+        fmt::print("  wall {}  {:>14}  adjusted {}{}\n", room.walls[i].name,
+                   write(room.walls[i].taped, n), c.corrections[i] < Length{} ? "" : "+",
+                   write(c.corrections[i], n));
     for (const auto& d : room.diagonals)
-        fmt::print("  diagonal {} to {}  {}, the walls give {}: {}\n", wallName(d.from), wallName(d.to), write(d.taped, n), write(d.computed, n), d.agrees ? "agrees" : "does not agree");
+        fmt::print("  diagonal {} to {}  {}, the walls give {}: {}\n", wallName(d.from),
+                   wallName(d.to), write(d.taped, n), write(d.computed, n),
+                   d.agrees ? "agrees" : "does not agree");
     if (room.closed)
-        fmt::print("  floor {:.2f} m2 ({:.1f} sq ft), perimeter {}\n", room.floorArea() / 1e6, room.floorArea() / 92903.04, write(room.perimeter(), n));
+        fmt::print("  floor {:.2f} m2 ({:.1f} sq ft), perimeter {}\n", room.floorArea() / 1e6,
+                   room.floorArea() / 92903.04, write(room.perimeter(), n));
     fmt::print("{}\n", c.words);
     return ran;
 }
@@ -195,16 +209,26 @@ int scene(const std::string& path, bool asJson) {
             std::vector<std::string> ties;
             for (const auto& t : p.ties)
                 ties.push_back(words(t, say));
-            fmt::print("{:<26} {:>16}  at {}, {}  turned {}{}{}\n", p.name, words(p.size, (*job)->notation), write(Length::millimetres(s.placed[i].pose.at.x), (*job)->notation),
-                       write(Length::millimetres(s.placed[i].pose.at.y), (*job)->notation), words(s.placed[i].pose.turn), ties.empty() ? "" : "  ", listed(ties, ""));
+            fmt::print("{:<26} {:>16}  at {}, {}  turned {}{}{}\n", p.name,
+                       words(p.size, (*job)->notation),
+                       write(Length::millimetres(s.placed[i].pose.at.x), (*job)->notation),
+                       write(Length::millimetres(s.placed[i].pose.at.y), (*job)->notation),
+                       words(s.placed[i].pose.turn), ties.empty() ? "" : "  ", listed(ties, ""));
         }
         return ran;
     }
-    json out{{"room", s.room->name}, {"scheme", s.scheme->name}, {"corners_mm", points(s.room->corners())}, {"pieces", json::array()}};
+    json out{{"room", s.room->name},
+             {"scheme", s.scheme->name},
+             {"corners_mm", points(s.room->corners())},
+             {"pieces", json::array()}};
     for (std::size_t i = 0; i < s.placed.size(); ++i) {
         const Piece& p = s.piece(i);
         const Placed& where = s.placed[i];
-        json one{{"name", p.name}, {"kind", p.kind->id}, {"family", familyName(p.kind->family)}, {"surface", "floor"}, {"shape", formName(p)}};
+        json one{{"name", p.name},
+                 {"kind", p.kind->id},
+                 {"family", familyName(p.kind->family)},
+                 {"surface", "floor"},
+                 {"shape", formName(p)}};
         one["size_mm"] = {p.size.width.mm(), p.size.depth.mm(), p.size.height.mm()};
         one["centre"] = point(where.pose.at);
         one["turn"] = std::round(where.pose.turn.inDegrees() * 1e6) / 1e6;
@@ -228,7 +252,8 @@ int check(const std::string& path, const std::string& school, bool asJson) {
     if (!school.empty()) {
         const auto* s = job.library.book->schoolByWords(school);
         if (s == nullptr)
-            return wrong(fmt::format("there is no school “{}”; use low-and-close or viewer-and-air", school));
+            return wrong(fmt::format("there is no school “{}”; use low-and-close or viewer-and-air",
+                                     school));
         job.judgement = {s->id, {}};
     }
     auto resolved = sceneOf(job);
@@ -242,15 +267,23 @@ int check(const std::string& path, const std::string& school, bool asJson) {
         const auto remedy = remedyFor(r, job, **resolved, readings);
         toMend += r.toMend() ? 1 : 0;
         if (!asJson) {
-            fmt::print("{:<6} {:<15} {:<40} {:>9}  {}\n", verdictName(r.verdict), r.rule->id, fmt::format("{}: {}", say.scheme.byId(r.piece)->name, words(r.other, say)),
+            fmt::print("{:<6} {:<15} {:<40} {:>9}  {}\n", verdictName(r.verdict), r.rule->id,
+                       fmt::format("{}: {}", say.scheme.byId(r.piece)->name, words(r.other, say)),
                        words(r.value, job.notation), whyOf(r, say));
             if (remedy)
-                fmt::print("       mend it: {}{}\n", remedy->line, remedy->upsets.empty() ? "" : fmt::format("  (but {})", remedy->upsets.front()));
+                fmt::print("       mend it: {}{}\n", remedy->line,
+                           remedy->upsets.empty()
+                               ? ""
+                               : fmt::format("  (but {})", remedy->upsets.front()));
             continue;
         }
-        const auto bound = [](const std::optional<double>& b) { return b ? json(*b) : json(nullptr); };
+        const auto bound = [](const std::optional<double>& b) {
+            return b ? json(*b) : json(nullptr);
+        };
         json one{{"rule", r.rule->id}, {"of", namesOf(r, say)}};
-        one[r.value.quantity == Quantity::length ? "value_mm" : r.value.quantity == Quantity::ratio ? "ratio" : "count"] = r.value.value;
+        one[r.value.quantity == Quantity::length  ? "value_mm"
+            : r.value.quantity == Quantity::ratio ? "ratio"
+                                                  : "count"] = r.value.value;
         one["low"] = bound(r.band.low);
         one["high"] = bound(r.band.high);
         one["verdict"] = verdictName(r.verdict);
@@ -266,21 +299,25 @@ int check(const std::string& path, const std::string& school, bool asJson) {
     if (asJson)
         fmt::print("{}\n", out.dump(1));
     else
-        fmt::print("{} readings, {} to mend, judged {}\n", readings.size(), toMend, job.judgement.school);
+        fmt::print("{} readings, {} to mend, judged {}\n", readings.size(), toMend,
+                   job.judgement.school);
     return ran;
 }
 
-int sheet(const std::string& path, const std::string& which, const std::string& out, const std::string& paper, const std::string& scale) {
+int sheet(const std::string& path, const std::string& which, const std::string& out,
+          const std::string& paper, const std::string& scale) {
     if (which != "plan")
         return wrong(fmt::format("there is no sheet “{}”; the sheets are: plan", which));
     const auto format = sheets::formatOf(out);
     if (!format)
-        return wrong(fmt::format("“{}” is no file a sheet can be written to; end it in .pdf, .svg or .png", out));
+        return wrong(fmt::format(
+            "“{}” is no file a sheet can be written to; end it in .pdf, .svg or .png", out));
     sheets::PlanOptions options;
     if (paper != "fit") {
         options.paper = sheets::paperNamed(paper);
         if (!options.paper)
-            return wrong(fmt::format("there is no paper “{}”; use letter, tabloid, a4 or a3", paper));
+            return wrong(
+                fmt::format("there is no paper “{}”; use letter, tabloid, a4 or a3", paper));
     }
     if (scale != "fit") {
         options.scale = sheets::readScale(scale);

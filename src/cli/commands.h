@@ -16,6 +16,7 @@ int build(const std::string& notes, const std::string& lines, const std::string&
 int say(const std::string& job, const std::vector<std::string>& lines);
 int scene(const std::string& job, bool asJson);
 int check(const std::string& job, const std::string& school, bool asJson);
-int sheet(const std::string& job, const std::string& which, const std::string& out, const std::string& paper, const std::string& scale);
+int sheet(const std::string& job, const std::string& which, const std::string& out,
+          const std::string& paper, const std::string& scale);
 
 } // namespace mezzet::cli

@@ -4,7 +4,8 @@
 
 int main(int argc, char** argv) {
     using namespace mezzet::cli;
-    CLI::App app{"Mezzet without a window: build a room from tape notes, place pieces by saying where they go, check it, print it."};
+    CLI::App app{"Mezzet without a window: build a room from tape notes, place pieces by saying "
+                 "where they go, check it, print it."};
     app.name("mezzet-cli");
     app.require_subcommand(1);
     app.set_version_flag("--version", "mezzet-cli 0.1.0");
@@ -17,14 +18,17 @@ int main(int argc, char** argv) {
     surveyCommand->add_option("NOTES", notes, "tape notes, a text file")->required();
     surveyCommand->add_flag("--json", asJson, "print JSON");
 
-    auto* buildCommand = app.add_subcommand("build", "Make a job from tape notes and, if given, a script of lines");
+    auto* buildCommand =
+        app.add_subcommand("build", "Make a job from tape notes and, if given, a script of lines");
     buildCommand->add_option("NOTES", notes, "tape notes, a text file")->required();
     buildCommand->add_option("--lines", lines, "a file of lines to say in turn");
     buildCommand->add_option("-o,--output", out, "the job to write, NAME.mezzet")->required();
 
-    auto* sayCommand = app.add_subcommand("say", "Say lines to a job and save it; nothing is saved when one is refused");
+    auto* sayCommand = app.add_subcommand(
+        "say", "Say lines to a job and save it; nothing is saved when one is refused");
     sayCommand->add_option("JOB", job, "a job file")->required();
-    sayCommand->add_option("LINE", said, "what you would say, like \"sofa 84 x 36 against wall C\"")->required();
+    sayCommand->add_option("LINE", said, "what you would say, like \"sofa 84 x 36 against wall C\"")
+        ->required();
 
     auto* sceneCommand = app.add_subcommand("scene", "List every piece in its true place");
     sceneCommand->add_option("JOB", job, "a job file")->required();
@@ -39,7 +43,8 @@ int main(int argc, char** argv) {
     sheetCommand->add_option("JOB", job, "a job file")->required();
     sheetCommand->add_option("SHEET", which, "which sheet: plan")->required();
     sheetCommand->add_option("-o,--output", out, "FILE.pdf, .svg or .png")->required();
-    sheetCommand->add_option("--paper", paper, "letter, tabloid, a4, a3; the smallest that fits when left out");
+    sheetCommand->add_option("--paper", paper,
+                             "letter, tabloid, a4, a3; the smallest that fits when left out");
     sheetCommand->add_option("--scale", scale, "1:50, 1/4\", or fit");
 
     try {

@@ -84,8 +84,10 @@ void drawReading(const Drawing& d, const Reading& r, std::vector<QRectF>& taken,
     bool placed = false;
     for (const double side : steps) {
         for (const double up : steps) {
-            chip = QRectF(middle.x() - w / 2 + up * (w * 0.55), middle.y() - h / 2 + side * (h * 1.15), w, h);
-            if (std::none_of(taken.begin(), taken.end(), [&](const QRectF& t) { return t.intersects(chip); })) {
+            chip = QRectF(middle.x() - w / 2 + up * (w * 0.55),
+                          middle.y() - h / 2 + side * (h * 1.15), w, h);
+            if (std::none_of(taken.begin(), taken.end(),
+                             [&](const QRectF& t) { return t.intersects(chip); })) {
                 placed = true;
                 break;
             }
@@ -98,11 +100,15 @@ void drawReading(const Drawing& d, const Reading& r, std::vector<QRectF>& taken,
     p.setBrush(d.look.field);
     p.drawRoundedRect(chip, h / 2, h / 2);
     p.setFont(font);
-    p.drawText(QRectF(chip.left() + 8 * d.pen, chip.top(), textWidth + 2 * d.pen, h), Qt::AlignVCenter | Qt::AlignLeft, text);
-    drawVerdict(p, QRectF(chip.right() - 24 * d.pen, chip.center().y() - 4 * d.pen, 16 * d.pen, 8 * d.pen), r.verdict, colour);
+    p.drawText(QRectF(chip.left() + 8 * d.pen, chip.top(), textWidth + 2 * d.pen, h),
+               Qt::AlignVCenter | Qt::AlignLeft, text);
+    drawVerdict(
+        p, QRectF(chip.right() - 24 * d.pen, chip.center().y() - 4 * d.pen, 16 * d.pen, 8 * d.pen),
+        r.verdict, colour);
 }
 
-bool drawDimension(const Drawing& d, QPointF a, QPointF b, double away, const QString& figure, double letter, std::vector<QRectF>* taken) {
+bool drawDimension(const Drawing& d, QPointF a, QPointF b, double away, const QString& figure,
+                   double letter, std::vector<QRectF>* taken) {
     QPainter& p = d.painter;
     const QPointF step = b - a;
     const double length = std::hypot(step.x(), step.y());
@@ -123,11 +129,15 @@ bool drawDimension(const Drawing& d, QPointF a, QPointF b, double away, const QS
     const double spanY = std::abs(along.y()) * w + std::abs(out.y()) * letter * 1.2;
     QRectF place(centre.x() - spanX / 2, centre.y() - spanY / 2, spanX, spanY);
     if (taken != nullptr) {
-        for (int tries = 0; tries < 6 && std::any_of(taken->begin(), taken->end(), [&](const QRectF& t) { return t.intersects(place); }); ++tries) {
+        for (int tries = 0;
+             tries < 6 && std::any_of(taken->begin(), taken->end(),
+                                      [&](const QRectF& t) { return t.intersects(place); });
+             ++tries) {
             centre += out * letter * 1.2;
             place.moveCenter(centre);
         }
-        if (std::any_of(taken->begin(), taken->end(), [&](const QRectF& t) { return t.intersects(place); }))
+        if (std::any_of(taken->begin(), taken->end(),
+                        [&](const QRectF& t) { return t.intersects(place); }))
             return false;
         taken->push_back(place);
     }

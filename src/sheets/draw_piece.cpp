@@ -10,7 +10,8 @@ namespace {
 /// Draws in the piece's own frame: x to its right, y to its front, mm.
 class FromAbove {
 public:
-    FromAbove(const Drawing& d, const Piece& p, const Pose& pose) : d_(d), p_(p), pose_(pose), w_(p.size.width.mm() / 2), h_(p.size.depth.mm() / 2) {}
+    FromAbove(const Drawing& d, const Piece& p, const Pose& pose)
+        : d_(d), p_(p), pose_(pose), w_(p.size.width.mm() / 2), h_(p.size.depth.mm() / 2) {}
 
     void details() {
         const auto& how = p_.kind->draw;
@@ -49,15 +50,22 @@ private:
         return c;
     }
     QPointF at(double x, double y) const { return d_.at(pose_.toRoom({x, y})); }
-    void line(double x0, double y0, double x1, double y1) { d_.painter.drawLine(at(x0, y0), at(x1, y1)); }
+    void line(double x0, double y0, double x1, double y1) {
+        d_.painter.drawLine(at(x0, y0), at(x1, y1));
+    }
     void box(double l, double t, double r, double b, double radius = 0) {
         d_.painter.setBrush(Qt::NoBrush);
-        const auto shape = rectangle(Length::millimetres(r - l), Length::millimetres(b - t), Length::millimetres(radius));
-        d_.painter.drawPolygon(d_.polygon(outline(placed(shape, {pose_.toRoom({(l + r) / 2, (t + b) / 2}), pose_.turn}), Length::millimetres(1))));
+        const auto shape = rectangle(Length::millimetres(r - l), Length::millimetres(b - t),
+                                     Length::millimetres(radius));
+        d_.painter.drawPolygon(d_.polygon(
+            outline(placed(shape, {pose_.toRoom({(l + r) / 2, (t + b) / 2}), pose_.turn}),
+                    Length::millimetres(1))));
     }
     void round(double share) {
         d_.painter.setBrush(Qt::NoBrush);
-        d_.painter.drawPolygon(d_.polygon(outline(placed(oval(p_.size.width * share, p_.size.depth * share), pose_), Length::millimetres(1))));
+        d_.painter.drawPolygon(
+            d_.polygon(outline(placed(oval(p_.size.width * share, p_.size.depth * share), pose_),
+                               Length::millimetres(1))));
     }
 
     void upholstery(int cushions, bool wings) {
@@ -113,7 +121,11 @@ private:
         const double inset = std::min({45.0, w_ * 0.16, h_ * 0.16});
         if (p_.footprint.form == FootprintForm::oval) {
             d_.painter.setBrush(Qt::NoBrush);
-            d_.painter.drawPolygon(d_.polygon(outline(placed(oval(p_.size.width - Length::millimetres(2 * inset), p_.size.depth - Length::millimetres(2 * inset)), pose_), Length::millimetres(1))));
+            d_.painter.drawPolygon(
+                d_.polygon(outline(placed(oval(p_.size.width - Length::millimetres(2 * inset),
+                                               p_.size.depth - Length::millimetres(2 * inset)),
+                                          pose_),
+                                   Length::millimetres(1))));
         } else if (p_.footprint.form == FootprintForm::rectangle) {
             box(-w_ + inset, -h_ + inset, w_ - inset, h_ - inset, p_.footprint.corner.mm());
         }
@@ -123,7 +135,8 @@ private:
             round(0.12);
             for (int i = 0; i < 8; ++i) {
                 const double a = 0.7853981633974483 * i;
-                line(w_ * 0.12 * std::cos(a), h_ * 0.12 * std::sin(a), w_ * 0.92 * std::cos(a), h_ * 0.92 * std::sin(a));
+                line(w_ * 0.12 * std::cos(a), h_ * 0.12 * std::sin(a), w_ * 0.92 * std::cos(a),
+                     h_ * 0.92 * std::sin(a));
             }
             return;
         }
@@ -136,7 +149,8 @@ private:
         line(-w_, -h_ + head, w_, -h_ + head);
         const double each = 2 * w_ / pillows;
         for (int i = 0; i < pillows; ++i)
-            box(-w_ + each * i + each * 0.1, -h_ + head * 1.5, -w_ + each * (i + 1) - each * 0.1, -h_ + head * 1.5 + 0.19 * 2 * h_, 60);
+            box(-w_ + each * i + each * 0.1, -h_ + head * 1.5, -w_ + each * (i + 1) - each * 0.1,
+                -h_ + head * 1.5 + 0.19 * 2 * h_, 60);
         line(-w_, -h_ * 0.42, w_, -h_ * 0.42);
         line(-w_, -h_ * 0.3, w_, -h_ * 0.3);
     }
@@ -161,8 +175,10 @@ private:
             const double r = i % 2 == 0 ? 0.94 : 0.7;
             QPainterPath leaf;
             leaf.moveTo(at(0, 0));
-            leaf.quadTo(at(w_ * r * 0.6 * std::cos(a + 0.32), h_ * r * 0.6 * std::sin(a + 0.32)), at(w_ * r * std::cos(a), h_ * r * std::sin(a)));
-            leaf.quadTo(at(w_ * r * 0.6 * std::cos(a - 0.32), h_ * r * 0.6 * std::sin(a - 0.32)), at(0, 0));
+            leaf.quadTo(at(w_ * r * 0.6 * std::cos(a + 0.32), h_ * r * 0.6 * std::sin(a + 0.32)),
+                        at(w_ * r * std::cos(a), h_ * r * std::sin(a)));
+            leaf.quadTo(at(w_ * r * 0.6 * std::cos(a - 0.32), h_ * r * 0.6 * std::sin(a - 0.32)),
+                        at(0, 0));
             d_.painter.setBrush(Qt::NoBrush);
             d_.painter.drawPath(leaf);
         }
@@ -183,7 +199,8 @@ private:
     void zigzag() {
         constexpr int folds = 6;
         for (int i = 0; i < folds; ++i)
-            line(-w_ + 2 * w_ * i / folds, i % 2 == 0 ? -h_ : h_, -w_ + 2 * w_ * (i + 1) / folds, i % 2 == 0 ? h_ : -h_);
+            line(-w_ + 2 * w_ * i / folds, i % 2 == 0 ? -h_ : h_, -w_ + 2 * w_ * (i + 1) / folds,
+                 i % 2 == 0 ? h_ : -h_);
     }
     void keys() {
         line(-w_, h_ * 0.2, w_, h_ * 0.2);
@@ -206,23 +223,29 @@ void drawPiece(const Drawing& d, const Piece& p, const Placed& where, bool quiet
     QColor wash = d.look.wash(p.kind->family);
     if (p.kind->flat())
         wash.setAlphaF(0.75F);
-    d.painter.setPen(quietly ? QPen(d.look.soft, d.pen, Qt::DashLine) : d.ink(p.kind->flat() ? 0.9 : 1.3));
+    d.painter.setPen(quietly ? QPen(d.look.soft, d.pen, Qt::DashLine)
+                             : d.ink(p.kind->flat() ? 0.9 : 1.3));
     d.painter.setBrush(quietly ? QBrush(Qt::NoBrush) : QBrush(wash));
     d.painter.drawPolygon(shape);
     if (!quietly)
         FromAbove(d, p, where.pose).details();
     if (p.locked && !quietly) {
         // A small padlock at its back left.
-        const QPointF c = d.at(where.pose.toRoom({-p.size.width.mm() / 2, -p.size.depth.mm() / 2}) + unit(where.pose.at - where.pose.toRoom({-p.size.width.mm() / 2, -p.size.depth.mm() / 2})) * (9 * d.pen / d.scale));
+        const QPointF c = d.at(where.pose.toRoom({-p.size.width.mm() / 2, -p.size.depth.mm() / 2}) +
+                               unit(where.pose.at - where.pose.toRoom({-p.size.width.mm() / 2,
+                                                                       -p.size.depth.mm() / 2})) *
+                                   (9 * d.pen / d.scale));
         d.painter.setPen(d.ink(1.2));
         d.painter.setBrush(Qt::NoBrush);
-        d.painter.drawArc(QRectF(c.x() - 2.5 * d.pen, c.y() - 6 * d.pen, 5 * d.pen, 8 * d.pen), 0, 180 * 16);
+        d.painter.drawArc(QRectF(c.x() - 2.5 * d.pen, c.y() - 6 * d.pen, 5 * d.pen, 8 * d.pen), 0,
+                          180 * 16);
         d.painter.setBrush(d.look.ink);
         d.painter.drawRect(QRectF(c.x() - 4 * d.pen, c.y() - 2 * d.pen, 8 * d.pen, 6 * d.pen));
     }
 }
 
-bool drawPieceName(const Drawing& d, const Piece& p, const Placed& where, double height, bool withSize) {
+bool drawPieceName(const Drawing& d, const Piece& p, const Placed& where, double height,
+                   bool withSize) {
     const Box b = bounds(where.shape);
     // The room inside, upright: that of the largest upright box about the middle, taken from the
     // piece's own sides for small turns and from the inscribed square for others.
@@ -237,7 +260,8 @@ bool drawPieceName(const Drawing& d, const Piece& p, const Placed& where, double
     QPointF middle = d.at(where.pose.at);
     if (p.footprint.form == FootprintForm::ell) {
         const double x = (p.footprint.armOnRight ? -1 : 1) * p.footprint.armWidth.mm() / 2;
-        middle = d.at(where.pose.toRoom({x, (-p.size.depth.mm() + p.footprint.bodyDepth.mm()) / 2}));
+        middle =
+            d.at(where.pose.toRoom({x, (-p.size.depth.mm() + p.footprint.bodyDepth.mm()) / 2}));
         const bool sideways = std::abs(std::remainder(where.pose.turn.inDegrees(), 180.0)) > 45;
         (sideways ? w : h) = p.footprint.bodyDepth.mm() * d.scale;
     }
@@ -249,7 +273,8 @@ bool drawPieceName(const Drawing& d, const Piece& p, const Placed& where, double
         // Break at the blank nearest the middle.
         int best = -1;
         for (int i = 0; i < name.size(); ++i)
-            if (name[i] == ' ' && (best < 0 || std::abs(i - name.size() / 2) < std::abs(best - name.size() / 2)))
+            if (name[i] == ' ' &&
+                (best < 0 || std::abs(i - name.size() / 2) < std::abs(best - name.size() / 2)))
                 best = i;
         if (best > 0)
             lines = {name.left(best), name.mid(best + 1)};
@@ -262,7 +287,8 @@ bool drawPieceName(const Drawing& d, const Piece& p, const Placed& where, double
         return false;
     const QFont small = lettering(height * 0.86);
     const auto size = QString::fromStdString(footprintWords(p, d.notation));
-    const bool sized = withSize && row * static_cast<double>(lines.size() + 1) <= h && QFontMetricsF(small).horizontalAdvance(size) <= w - 4 * d.pen;
+    const bool sized = withSize && row * static_cast<double>(lines.size() + 1) <= h &&
+                       QFontMetricsF(small).horizontalAdvance(size) <= w - 4 * d.pen;
     double y = middle.y() - row * static_cast<double>(lines.size() + (sized ? 1 : 0)) / 2;
     // A halo of the piece's own wash keeps the detail lines off the letters.
     QColor halo = d.look.wash(p.kind->family);
@@ -297,7 +323,8 @@ bool drawRugName(const Drawing& d, const Scene& scene, std::size_t rug, double h
     const double in = std::min(110.0, b.size().y / 6) * d.scale + 2 * d.pen;
     for (const double y : {high.y() - in - size.height(), low.y() + in}) {
         for (const double share : {0.5, 0.2, 0.8, 0.35, 0.65}) {
-            const QRectF at(QPointF(low.x() + (high.x() - low.x()) * share - size.width() / 2, y), size);
+            const QRectF at(QPointF(low.x() + (high.x() - low.x()) * share - size.width() / 2, y),
+                            size);
             if (at.left() < low.x() + in || at.right() > high.x() - in)
                 continue;
             bool free = true;
@@ -320,7 +347,8 @@ bool drawRugName(const Drawing& d, const Scene& scene, std::size_t rug, double h
 
 } // namespace
 
-std::vector<std::size_t> drawPieces(const Drawing& d, const Scene& scene, double height, bool withSizes) {
+std::vector<std::size_t> drawPieces(const Drawing& d, const Scene& scene, double height,
+                                    bool withSizes) {
     std::vector<std::size_t> unnamed;
     for (const bool flat : {true, false})
         for (std::size_t i = 0; i < scene.placed.size(); ++i)
@@ -328,8 +356,10 @@ std::vector<std::size_t> drawPieces(const Drawing& d, const Scene& scene, double
                 drawPiece(d, scene.piece(i), scene.placed[i]);
     for (std::size_t i = 0; i < scene.placed.size(); ++i) {
         const Piece& p = scene.piece(i);
-        const bool named = p.kind->flat() ? drawRugName(d, scene, i, height)
-                                          : drawPieceName(d, p, scene.placed[i], height, withSizes) || drawPieceName(d, p, scene.placed[i], height * 0.82, false);
+        const bool named = p.kind->flat()
+                               ? drawRugName(d, scene, i, height)
+                               : drawPieceName(d, p, scene.placed[i], height, withSizes) ||
+                                     drawPieceName(d, p, scene.placed[i], height * 0.82, false);
         if (!named)
             unnamed.push_back(i);
     }

@@ -31,13 +31,17 @@ void drawGraph(const Drawing& d, const QRectF& r) {
         return;
     const auto lines = [&](bool strong) {
         d.painter.setPen(d.ink(strong ? 0.9 : 0.6, strong ? d.look.graphStrong : d.look.graph));
-        const auto from = [&](double low, double origin) { return static_cast<long>(std::ceil((low - origin) / square)); };
+        const auto from = [&](double low, double origin) {
+            return static_cast<long>(std::ceil((low - origin) / square));
+        };
         for (long i = from(r.left(), d.origin.x()); d.origin.x() + i * square <= r.right(); ++i)
             if ((i % 4 == 0) == strong)
-                d.painter.drawLine(QPointF(d.origin.x() + i * square, r.top()), QPointF(d.origin.x() + i * square, r.bottom()));
+                d.painter.drawLine(QPointF(d.origin.x() + i * square, r.top()),
+                                   QPointF(d.origin.x() + i * square, r.bottom()));
         for (long i = from(r.top(), d.origin.y()); d.origin.y() + i * square <= r.bottom(); ++i)
             if ((i % 4 == 0) == strong)
-                d.painter.drawLine(QPointF(r.left(), d.origin.y() + i * square), QPointF(r.right(), d.origin.y() + i * square));
+                d.painter.drawLine(QPointF(r.left(), d.origin.y() + i * square),
+                                   QPointF(r.right(), d.origin.y() + i * square));
     };
     lines(false);
     lines(true);
@@ -173,11 +177,13 @@ void drawWallLetters(const Drawing& d, const Room& room, double away) {
     const double r = 9.5 * d.pen;
     d.painter.setFont(sans(12 * d.pen, QFont::Medium));
     for (const Wall& w : room.walls) {
-        const QPointF c = d.at((w.start + w.end) / 2 - w.inward() * drawnWall.mm()) - QPointF(w.inward().x, w.inward().y) * away;
+        const QPointF c = d.at((w.start + w.end) / 2 - w.inward() * drawnWall.mm()) -
+                          QPointF(w.inward().x, w.inward().y) * away;
         d.painter.setPen(d.ink(1.2));
         d.painter.setBrush(d.look.board);
         d.painter.drawEllipse(c, r, r);
-        d.painter.drawText(QRectF(c - QPointF(r, r), QSizeF(2 * r, 2 * r)), Qt::AlignCenter, QString::fromStdString(w.name));
+        d.painter.drawText(QRectF(c - QPointF(r, r), QSizeF(2 * r, 2 * r)), Qt::AlignCenter,
+                           QString::fromStdString(w.name));
     }
 }
 

@@ -13,9 +13,9 @@ namespace mezzet::sheets {
 struct Drawing {
     QPainter& painter;
     const Look& look;
-    QPointF origin;      ///< device place of the surface's origin
-    double scale = 1;    ///< device units to a millimetre of the room
-    double pen = 1;      ///< device units to one unit of line width and letter height (1 on screen)
+    QPointF origin;   ///< device place of the surface's origin
+    double scale = 1; ///< device units to a millimetre of the room
+    double pen = 1;   ///< device units to one unit of line width and letter height (1 on screen)
     Notation notation;
 
     [[nodiscard]] QPointF at(Vec2 p) const { return origin + QPointF(p.x * scale, p.y * scale); }
@@ -33,7 +33,8 @@ inline constexpr Length drawnWall = Length::inches(6);
 void drawGraph(const Drawing&, const QRectF& device);
 [[nodiscard]] Length graphSquare(Notation);
 
-/// Floor, poché walls with their openings, door swings, chimney breasts. An open room shows its gap.
+/// Floor, poché walls with their openings, door swings, chimney breasts. An open room shows its
+/// gap.
 void drawRoom(const Drawing&, const Room&);
 /// Wall letters in circles outside the walls.
 void drawWallLetters(const Drawing&, const Room&, double away);
@@ -51,13 +52,14 @@ void drawVerdict(QPainter&, const QRectF&, Verdict, const QColor&);
 
 /// Where a reading was taken on the board.
 void drawReadingStretch(const Drawing&, const Reading&, bool strong);
-/// Its value in a chip with the verdict's mark. `taken` holds the chips drawn before; this one keeps
-/// clear of them and is added.
+/// Its value in a chip with the verdict's mark. `taken` holds the chips drawn before; this one
+/// keeps clear of them and is added.
 void drawReading(const Drawing&, const Reading&, std::vector<QRectF>& taken, bool strong);
 
 /// A dimension between two points, drawn `away` device units to the left of the way from a to b,
 /// with ticks and its figure in a gap of the line. False when the figure doesn't fit in it.
-bool drawDimension(const Drawing&, QPointF a, QPointF b, double away, const QString& figure, double letter, std::vector<QRectF>* taken = nullptr);
+bool drawDimension(const Drawing&, QPointF a, QPointF b, double away, const QString& figure,
+                   double letter, std::vector<QRectF>* taken = nullptr);
 
 /// A north arrow of the given radius.
 void drawNorth(const Drawing&, QPointF centre, double radius, Angle north);
@@ -72,7 +74,7 @@ struct Standing {
     std::size_t index = 0; ///< in the scene
     double left = 0;       ///< mm along the wall
     double right = 0;
-    double off = 0;        ///< mm from the wall's face to its nearest point
+    double off = 0; ///< mm from the wall's face to its nearest point
 };
 [[nodiscard]] std::vector<Standing> standingBefore(const Scene&, int wall);
 

@@ -18,7 +18,8 @@ Vec2 up(double s, double z) {
 
 class Front {
 public:
-    Front(const Drawing& d, const Piece& p, const Standing& s, bool faceOn) : d_(d), p_(p), l_(s.left), r_(s.right), faceOn_(faceOn) {
+    Front(const Drawing& d, const Piece& p, const Standing& s, bool faceOn)
+        : d_(d), p_(p), l_(s.left), r_(s.right), faceOn_(faceOn) {
         QColor wash = d.look.wash(p.kind->family);
         wash.setAlphaF(0.55F);
         wash_ = wash;
@@ -112,14 +113,17 @@ private:
         box(c - (r_ - l_) * 0.3, 0, c + (r_ - l_) * 0.3, 20);
         d_.painter.setPen(d_.ink(1));
         d_.painter.setBrush(wash_);
-        d_.painter.drawPolygon(d_.polygon({up(l_, h * 0.76), up(r_, h * 0.76), up(r_ - (r_ - l_) * 0.22, h), up(l_ + (r_ - l_) * 0.22, h)}));
+        d_.painter.drawPolygon(
+            d_.polygon({up(l_, h * 0.76), up(r_, h * 0.76), up(r_ - (r_ - l_) * 0.22, h),
+                        up(l_ + (r_ - l_) * 0.22, h)}));
     }
     void plant(double h) {
         const double c = (l_ + r_) / 2;
         const double pot = std::min(h * 0.28, 360.0);
         d_.painter.setPen(d_.ink(1));
         d_.painter.setBrush(wash_);
-        d_.painter.drawEllipse(d_.at(up(c, (h + pot) / 2)), (r_ - l_) / 2 * d_.scale, (h - pot) / 2 * d_.scale);
+        d_.painter.drawEllipse(d_.at(up(c, (h + pot) / 2)), (r_ - l_) / 2 * d_.scale,
+                               (h - pot) / 2 * d_.scale);
         box(c - (r_ - l_) * 0.25, 0, c + (r_ - l_) * 0.25, pot);
     }
     void post(double h) {
@@ -166,7 +170,9 @@ void drawOpeningFront(const Drawing& d, const Opening& o) {
     const double low = o.sill.mm();
     const double high = (o.sill + o.height).mm();
     const auto box = [&](double inset) {
-        p.drawPolygon(d.polygon({up(l + inset, low + (o.kind == OpeningKind::window ? inset : 0)), up(r - inset, low + (o.kind == OpeningKind::window ? inset : 0)), up(r - inset, high - inset), up(l + inset, high - inset)}));
+        p.drawPolygon(d.polygon({up(l + inset, low + (o.kind == OpeningKind::window ? inset : 0)),
+                                 up(r - inset, low + (o.kind == OpeningKind::window ? inset : 0)),
+                                 up(r - inset, high - inset), up(l + inset, high - inset)}));
     };
     p.setPen(d.ink(1.2));
     p.setBrush(d.look.night ? d.look.panelEdge : QColor(0xf3f1ea));
@@ -189,7 +195,8 @@ void drawOpeningFront(const Drawing& d, const Opening& o) {
     p.setFont(sans(11 * d.pen));
     p.setPen(d.look.soft);
     const QRectF name(d.at(up(l, high)), d.at(up(r, low)));
-    p.drawText(name.normalized().adjusted(0, 8 * d.pen, 0, -6 * d.pen), Qt::AlignHCenter | Qt::AlignTop, QString::fromStdString(o.name()));
+    p.drawText(name.normalized().adjusted(0, 8 * d.pen, 0, -6 * d.pen),
+               Qt::AlignHCenter | Qt::AlignTop, QString::fromStdString(o.name()));
 }
 
 } // namespace
@@ -233,7 +240,8 @@ void drawElevation(const Drawing& d, const Scene& scene, int wall) {
     p.drawPolygon(d.polygon({up(0, 0), up(length, 0), up(length, high), up(0, high)}));
     if (room.studs[index]) {
         p.setPen(QPen(d.look.graphStrong, d.pen, Qt::DotLine));
-        for (double s = room.studs[index]->first.mm(); s < length; s += room.studs[index]->spacing.mm())
+        for (double s = room.studs[index]->first.mm(); s < length;
+             s += room.studs[index]->spacing.mm())
             p.drawLine(d.at(up(s, 0)), d.at(up(s, high)));
     }
     // Skirting, so that the wall stands on something.
@@ -261,7 +269,8 @@ void drawElevation(const Drawing& d, const Scene& scene, int wall) {
         p.setBrush(d.look.floor);
         const double s = o.left.mm();
         const double z = o.up.mm();
-        p.drawPolygon(d.polygon({up(s - 35, z - 57), up(s + 35, z - 57), up(s + 35, z + 57), up(s - 35, z + 57)}));
+        p.drawPolygon(d.polygon(
+            {up(s - 35, z - 57), up(s + 35, z - 57), up(s + 35, z + 57), up(s - 35, z + 57)}));
         if (o.kind == OutletKind::lightSwitch)
             p.drawLine(d.at(up(s, z - 18)), d.at(up(s, z + 18)));
         else
@@ -285,9 +294,14 @@ void drawElevation(const Drawing& d, const Scene& scene, int wall) {
         const double tall = std::min(piece.size.height.mm(), 620.0);
         QRectF at(0, 0, m.horizontalAdvance(name) + 4 * d.pen, m.height());
         at.moveCenter(d.at(up((s.left + s.right) / 2, tall / 2)));
-        for (int tries = 0; tries < 4 && std::any_of(taken.begin(), taken.end(), [&](const QRectF& t) { return t.intersects(at); }); ++tries)
+        for (int tries = 0;
+             tries < 4 && std::any_of(taken.begin(), taken.end(),
+                                      [&](const QRectF& t) { return t.intersects(at); });
+             ++tries)
             at.translate(0, -m.height());
-        if (at.width() > (s.right - s.left) * d.scale * 1.3 || std::any_of(taken.begin(), taken.end(), [&](const QRectF& t) { return t.intersects(at); }))
+        if (at.width() > (s.right - s.left) * d.scale * 1.3 ||
+            std::any_of(taken.begin(), taken.end(),
+                        [&](const QRectF& t) { return t.intersects(at); }))
             continue;
         taken.push_back(at);
         p.drawText(at, Qt::AlignCenter, name);

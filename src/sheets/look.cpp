@@ -46,16 +46,22 @@ QColor Look::of(Verdict v) const {
 }
 
 const Look& dayLook() {
-    static const Look look{QColor(0xefe8d9), QColor(0xd5cbb5), QColor(0xfffdf5), QColor(0xfaf6ea), QColor(0xfffefa), QColor(0xece5d2), QColor(0xddd3ba),
-                           QColor(0x25302d), QColor(0x6a655a), QColor(0x25302d), QColor(0xf1d887), QColor(0xfffdf5), QColor(0x23634a), QColor(0xb23f2b),
-                           QColor(0x35528f), QColor(0x1d4f6b), QColor(0xfbf7ea), false};
+    static const Look look{QColor(0xefe8d9), QColor(0xd5cbb5), QColor(0xfffdf5),
+                           QColor(0xfaf6ea), QColor(0xfffefa), QColor(0xece5d2),
+                           QColor(0xddd3ba), QColor(0x25302d), QColor(0x6a655a),
+                           QColor(0x25302d), QColor(0xf1d887), QColor(0xfffdf5),
+                           QColor(0x23634a), QColor(0xb23f2b), QColor(0x35528f),
+                           QColor(0x1d4f6b), QColor(0xfbf7ea), false};
     return look;
 }
 
 const Look& nightLook() {
-    static const Look look{QColor(0x1d2221), QColor(0x3a4240), QColor(0x2a302f), QColor(0x212726), QColor(0x2b3130), QColor(0x2b3231), QColor(0x39413f),
-                           QColor(0xece4d1), QColor(0xa9a392), QColor(0xcfc7b3), QColor(0x8f7a35), QColor(0xe9e2cc), QColor(0x7cc7a3), QColor(0xef8a73),
-                           QColor(0x94b1ee), QColor(0x86c3e0), QColor(0x1d2221), true};
+    static const Look look{QColor(0x1d2221), QColor(0x3a4240), QColor(0x2a302f),
+                           QColor(0x212726), QColor(0x2b3130), QColor(0x2b3231),
+                           QColor(0x39413f), QColor(0xece4d1), QColor(0xa9a392),
+                           QColor(0xcfc7b3), QColor(0x8f7a35), QColor(0xe9e2cc),
+                           QColor(0x7cc7a3), QColor(0xef8a73), QColor(0x94b1ee),
+                           QColor(0x86c3e0), QColor(0x1d2221), true};
     return look;
 }
 
@@ -76,7 +82,9 @@ void loadFonts() {
         return;
     loaded = true;
     initFontResource();
-    for (const char* f : {"Cabin-Regular.otf", "Cabin-Medium.otf", "Cabin-SemiBold.otf", "Cabin-Bold.otf", "Cabin-Italic.otf", "routed-gothic.ttf", "routed-gothic-narrow.ttf"})
+    for (const char* f :
+         {"Cabin-Regular.otf", "Cabin-Medium.otf", "Cabin-SemiBold.otf", "Cabin-Bold.otf",
+          "Cabin-Italic.otf", "routed-gothic.ttf", "routed-gothic-narrow.ttf"})
         QFontDatabase::addApplicationFont(QString(":/fonts/") + f);
 }
 

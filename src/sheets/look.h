@@ -16,16 +16,16 @@ struct Look {
     QColor floor;     ///< inside the room
     QColor graph;     ///< graph squares
     QColor graphStrong;
-    QColor ink;       ///< lines and text
-    QColor soft;      ///< lesser text
-    QColor poche;     ///< cut walls
-    QColor tape;      ///< the measuring tape outside the band
-    QColor tapeBand;  ///< inside it
+    QColor ink;      ///< lines and text
+    QColor soft;     ///< lesser text
+    QColor poche;    ///< cut walls
+    QColor tape;     ///< the measuring tape outside the band
+    QColor tapeBand; ///< inside it
     QColor right;
     QColor tight;
     QColor loose;
-    QColor chosen;    ///< selection
-    QColor onInk;     ///< text on ink
+    QColor chosen; ///< selection
+    QColor onInk;  ///< text on ink
     bool night = false;
 
     [[nodiscard]] QColor wash(Family) const;

@@ -34,8 +34,14 @@ struct Layout {
     Scale scale;
     QRectF drawing; ///< where the plan goes
     QRectF lists;   ///< where the schedule and the readings go
-    [[nodiscard]] double width() const { return (across ? std::max(paper.width, paper.height) : std::min(paper.width, paper.height)).mm(); }
-    [[nodiscard]] double height() const { return (across ? std::min(paper.width, paper.height) : std::max(paper.width, paper.height)).mm(); }
+    [[nodiscard]] double width() const {
+        return (across ? std::max(paper.width, paper.height) : std::min(paper.width, paper.height))
+            .mm();
+    }
+    [[nodiscard]] double height() const {
+        return (across ? std::min(paper.width, paper.height) : std::max(paper.width, paper.height))
+            .mm();
+    }
 };
 
 Layout layoutOf(const Paper& paper, bool across) {
@@ -57,10 +63,12 @@ bool fits(const Layout& l, const Room& room) {
     const Vec2 size = room.bounds().size();
     const double k = 1 / l.scale.denominator;
     const double around = 2 * (aroundRoom + drawnWall.mm() * k);
-    return size.x * k + around <= l.drawing.width() + 1e-6 && size.y * k + around <= l.drawing.height() + 1e-6;
+    return size.x * k + around <= l.drawing.width() + 1e-6 &&
+           size.y * k + around <= l.drawing.height() + 1e-6;
 }
 
-std::optional<Layout> fitting(const std::vector<Paper>& papers, const std::vector<Scale>& scales, const Room& room) {
+std::optional<Layout> fitting(const std::vector<Paper>& papers, const std::vector<Scale>& scales,
+                              const Room& room) {
     for (const Scale& s : scales) {
         for (const Paper& p : papers) {
             for (const bool across : {true, false}) {
@@ -76,7 +84,8 @@ std::optional<Layout> fitting(const std::vector<Paper>& papers, const std::vecto
 
 Result<Layout> chooseLayout(const Project& job, const PlanOptions& o) {
     const bool metric = isMetric(job.notation.units);
-    const auto own = metric ? std::vector<Paper>{*paperNamed("a4"), *paperNamed("a3")} : std::vector<Paper>{*paperNamed("letter"), *paperNamed("tabloid")};
+    const auto own = metric ? std::vector<Paper>{*paperNamed("a4"), *paperNamed("a3")}
+                            : std::vector<Paper>{*paperNamed("letter"), *paperNamed("tabloid")};
     if (job.room->walls.empty())
         return Problem{"there is no room to print yet", "write its tape notes first"};
     if (o.paper && o.scale) {
@@ -106,16 +115,21 @@ Result<Layout> chooseLayout(const Project& job, const PlanOptions& o) {
     if (auto l = fitting(papers, usualScales(metric), *job.room))
         remedy = fmt::format("{} fits on {}", l->scale.words, l->paper.name);
     const Vec2 size = job.room->bounds().size();
-    return Problem{fmt::format("the room, {} by {}, doesn't fit{}{}", write(Length::millimetres(size.x), job.notation), write(Length::millimetres(size.y), job.notation),
-                               o.paper ? " on " + o.paper->name : "", o.scale ? " at " + o.scale->words : ""),
+    return Problem{fmt::format("the room, {} by {}, doesn't fit{}{}",
+                               write(Length::millimetres(size.x), job.notation),
+                               write(Length::millimetres(size.y), job.notation),
+                               o.paper ? " on " + o.paper->name : "",
+                               o.scale ? " at " + o.scale->words : ""),
                    remedy};
 }
 
 /// Paints one sheet in millimetres of paper.
 class PlanPainter {
 public:
-    PlanPainter(QPainter& p, double unitsPerMm, const Project& job, const Scene& scene, const std::vector<Reading>& readings, const Layout& l, std::string date)
-        : p_(p), k_(unitsPerMm), job_(job), scene_(scene), readings_(readings), l_(l), date_(std::move(date)) {
+    PlanPainter(QPainter& p, double unitsPerMm, const Project& job, const Scene& scene,
+                const std::vector<Reading>& readings, const Layout& l, std::string date)
+        : p_(p), k_(unitsPerMm), job_(job), scene_(scene), readings_(readings), l_(l),
+          date_(std::move(date)) {
         for (const auto& r : readings_)
             if (r.toMend())
                 mend_.push_back(&r);
@@ -133,7 +147,8 @@ public:
     /// A page of the schedule alone, from a row on; says how many rows are left.
     int schedulePage(int from, int page) {
         p_.fillRect(QRectF(0, 0, l_.width() * k_, l_.height() * k_), Qt::white);
-        const QRectF all(margin, margin, l_.width() - 2 * margin, l_.height() - 2 * margin - titleHeight - 4);
+        const QRectF all(margin, margin, l_.width() - 2 * margin,
+                         l_.height() - 2 * margin - titleHeight - 4);
         double y = heading("Schedule of pieces, continued", all.left(), all.top(), all.width());
         const int count = static_cast<int>(scene_.placed.size());
         int i = from;
@@ -144,12 +159,16 @@ public:
     }
 
 private:
-    QRectF dev(const QRectF& mm) const { return {mm.left() * k_, mm.top() * k_, mm.width() * k_, mm.height() * k_}; }
-    void text(const QRectF& mm, int flags, const QString& s, double height, bool letters = false, int weight = QFont::Normal, const QColor& colour = paperLook().ink) {
+    QRectF dev(const QRectF& mm) const {
+        return {mm.left() * k_, mm.top() * k_, mm.width() * k_, mm.height() * k_};
+    }
+    void text(const QRectF& mm, int flags, const QString& s, double height, bool letters = false,
+              int weight = QFont::Normal, const QColor& colour = paperLook().ink) {
         p_.setFont(letters ? lettering(height * k_) : sans(height * k_, weight));
         p_.setPen(colour);
         const QRectF r = dev(mm);
-        p_.drawText(r, flags, QFontMetricsF(p_.font()).elidedText(s, Qt::ElideRight, r.width() + 1));
+        p_.drawText(r, flags,
+                    QFontMetricsF(p_.font()).elidedText(s, Qt::ElideRight, r.width() + 1));
     }
     void rule(double x0, double y0, double x1, double y1, double width = 0.18) {
         p_.setPen(QPen(paperLook().ink, width * k_));
@@ -166,7 +185,8 @@ private:
         const double perMm = k_ / l_.scale.denominator;
         const Box b = room.bounds();
         const QPointF middle = dev(l_.drawing).center();
-        Drawing d{p_, paperLook(), middle - QPointF(b.centre().x, b.centre().y) * perMm, perMm, k_ * 0.25, job_.notation};
+        Drawing d{p_,    paperLook(), middle - QPointF(b.centre().x, b.centre().y) * perMm,
+                  perMm, k_ * 0.25,   job_.notation};
         const Vec2 pad{graphSquare(job_.notation).mm(), graphSquare(job_.notation).mm()};
         p_.save();
         p_.setClipRect(QRectF(d.at(b.low), d.at(b.high)));
@@ -185,7 +205,8 @@ private:
         dimensions(d, room);
         drawWallLetters(d, room, (aroundRoom - 3.6) * k_);
         if (room.north)
-            drawNorth(d, QPointF((l_.drawing.right() - 8) * k_, (l_.drawing.top() + 14) * k_), 5.5 * k_, *room.north);
+            drawNorth(d, QPointF((l_.drawing.right() - 8) * k_, (l_.drawing.top() + 14) * k_),
+                      5.5 * k_, *room.north);
         scaleBar();
     }
 
@@ -203,7 +224,8 @@ private:
         p_.setBrush(Qt::white);
         p_.drawEllipse(c, r, r);
         p_.setFont(sans(2.1 * k_, QFont::Medium));
-        p_.drawText(QRectF(c - QPointF(r, r), QSizeF(2 * r, 2 * r)), Qt::AlignCenter, QString::number(i + 1));
+        p_.drawText(QRectF(c - QPointF(r, r), QSizeF(2 * r, 2 * r)), Qt::AlignCenter,
+                    QString::number(i + 1));
     }
 
     void mark(const Drawing& d, const Reading& r, int n, std::vector<QRectF>& taken) {
@@ -215,7 +237,10 @@ private:
         const double s = 3.8 * k_;
         QRectF box(0, 0, s, s);
         box.moveCenter((a + b) / 2);
-        for (int tries = 0; tries < 12 && std::any_of(taken.begin(), taken.end(), [&](const QRectF& t) { return t.intersects(box); }); ++tries)
+        for (int tries = 0;
+             tries < 12 && std::any_of(taken.begin(), taken.end(),
+                                       [&](const QRectF& t) { return t.intersects(box); });
+             ++tries)
             box.translate(tries % 2 == 0 ? s * 1.1 : 0, tries % 2 == 0 ? 0 : s * 1.1);
         taken.push_back(box);
         p_.setBrush(Qt::white);
@@ -249,7 +274,9 @@ private:
                 Length from;
                 const auto stretchTo = [&](Length to) {
                     if (to - from > Length::millimetres(1))
-                        drawDimension(d, d.at(w.at(from)), d.at(w.at(to)), wall + 3.2 * k_, QString::fromStdString(write(to - from, job_.notation)), letter * 0.9, &taken);
+                        drawDimension(d, d.at(w.at(from)), d.at(w.at(to)), wall + 3.2 * k_,
+                                      QString::fromStdString(write(to - from, job_.notation)),
+                                      letter * 0.9, &taken);
                     from = to;
                 };
                 for (const auto& [left, right] : holes) {
@@ -258,7 +285,8 @@ private:
                 }
                 stretchTo(w.length());
             }
-            drawDimension(d, d.at(w.start), d.at(w.end), wall + 8.6 * k_, QString::fromStdString(write(w.length(), job_.notation)), letter, &taken);
+            drawDimension(d, d.at(w.start), d.at(w.end), wall + 8.6 * k_,
+                          QString::fromStdString(write(w.length(), job_.notation)), letter, &taken);
         }
     }
 
@@ -275,26 +303,35 @@ private:
             p_.drawRect(dev({x + i * unit, y, unit, 1.4}));
         }
         for (int i = 0; i <= count; i += 2)
-            text({x + i * unit - 8, y - 3.8, 16, 3.4}, Qt::AlignHCenter | Qt::AlignBottom, metric ? QString("%1 m").arg(i * 0.5) : QString("%1'").arg(i), 2.3, true);
+            text({x + i * unit - 8, y - 3.8, 16, 3.4}, Qt::AlignHCenter | Qt::AlignBottom,
+                 metric ? QString("%1 m").arg(i * 0.5) : QString("%1'").arg(i), 2.3, true);
     }
 
     void scheduleRow(int i, double x, double y, double w) {
         const Piece& p = scene_.piece(static_cast<std::size_t>(i));
-        text({x, y, 6, row}, Qt::AlignRight | Qt::AlignVCenter, QString::number(i + 1), 2.5, true, QFont::Normal, paperLook().soft);
-        text({x + 7.5, y, w - 7.5 - 30, row}, Qt::AlignLeft | Qt::AlignVCenter, QString::fromStdString(p.name), 2.7);
-        text({x + w - 30, y, 30, row}, Qt::AlignRight | Qt::AlignVCenter, QString::fromStdString(words(p.size, job_.notation)), 2.6, true);
+        text({x, y, 6, row}, Qt::AlignRight | Qt::AlignVCenter, QString::number(i + 1), 2.5, true,
+             QFont::Normal, paperLook().soft);
+        text({x + 7.5, y, w - 7.5 - 30, row}, Qt::AlignLeft | Qt::AlignVCenter,
+             QString::fromStdString(p.name), 2.7);
+        text({x + w - 30, y, 30, row}, Qt::AlignRight | Qt::AlignVCenter,
+             QString::fromStdString(words(p.size, job_.notation)), 2.6, true);
     }
 
-    /// Schedule and what is to be mended, side by side when the sheet is upright. Returns rows left.
+    /// Schedule and what is to be mended, side by side when the sheet is upright. Returns rows
+    /// left.
     int lists() {
         const bool beside = !l_.across;
         const QRectF area = l_.lists;
         const double gutter = 6;
         const double w = beside ? (area.width() - gutter) / 2 : area.width();
-        const QString unit = isMetric(job_.notation.units) ? QString::fromUtf8(unitsName(job_.notation.units).data()) : QString("inches");
+        const QString unit = isMetric(job_.notation.units)
+                                 ? QString::fromUtf8(unitsName(job_.notation.units).data())
+                                 : QString("inches");
         // What is to mend has the room it needs, up to half.
-        const double mendHeight = beside ? area.height() : std::min(7 + mendNeeds(w) + 2, area.height() * 0.5);
-        double y = heading(QString("Pieces, width x depth x height, %1").arg(unit), area.left(), area.top(), w);
+        const double mendHeight =
+            beside ? area.height() : std::min(7 + mendNeeds(w) + 2, area.height() * 0.5);
+        double y = heading(QString("Pieces, width x depth x height, %1").arg(unit), area.left(),
+                           area.top(), w);
         const double bottom = beside ? area.bottom() : area.bottom() - mendHeight - 3;
         const int count = static_cast<int>(scene_.placed.size());
         int i = 0;
@@ -302,15 +339,19 @@ private:
         for (; i < count && y + row <= (all ? bottom : bottom - row); ++i, y += row)
             scheduleRow(i, area.left(), y, w);
         if (i < count)
-            text({area.left(), y, w, row}, Qt::AlignLeft | Qt::AlignVCenter, QString("and %1 more, on the next page").arg(count - i), 2.6, false, QFont::Normal, paperLook().soft);
+            text({area.left(), y, w, row}, Qt::AlignLeft | Qt::AlignVCenter,
+                 QString("and %1 more, on the next page").arg(count - i), 2.6, false, QFont::Normal,
+                 paperLook().soft);
         const double mx = beside ? area.left() + w + gutter : area.left();
-        mendList(mx, beside ? area.top() : std::max(y, std::min(y + row, bottom)) + 3, w, area.bottom());
+        mendList(mx, beside ? area.top() : std::max(y, std::min(y + row, bottom)) + 3, w,
+                 area.bottom());
         return count - i;
     }
 
     QString sentence(const Reading& r) const {
         const Wording say = job_.wording();
-        return QString::fromStdString(fmt::format("{}, {}: {}", scene_.scheme->byId(r.piece)->name, words(r.other, say), whyOf(r, say)));
+        return QString::fromStdString(fmt::format("{}, {}: {}", scene_.scheme->byId(r.piece)->name,
+                                                  words(r.other, say), whyOf(r, say)));
     }
     double mendNeeds(double w) const {
         double y = 0;
@@ -320,13 +361,22 @@ private:
     }
     int rowsOf(const QString& s, double w) const {
         const QFontMetricsF m(sans(2.6 * k_));
-        return std::max(1, static_cast<int>(std::ceil(m.boundingRect(QRectF(0, 0, w * k_, 1e6), Qt::TextWordWrap, s).height() / m.lineSpacing() - 0.01)));
+        return std::max(
+            1, static_cast<int>(std::ceil(
+                   m.boundingRect(QRectF(0, 0, w * k_, 1e6), Qt::TextWordWrap, s).height() /
+                       m.lineSpacing() -
+                   0.01)));
     }
     void mendList(double x, double top, double w, double bottom) {
-        double y = heading(mend_.empty() ? QString("Nothing to mend") : QString("To mend, %1").arg(mend_.size()), x, top, w);
+        double y = heading(mend_.empty() ? QString("Nothing to mend")
+                                         : QString("To mend, %1").arg(mend_.size()),
+                           x, top, w);
         if (mend_.empty()) {
             const auto* s = job_.library.book->schoolById(job_.judgement.school);
-            text({x, y, w, row}, Qt::AlignLeft | Qt::AlignVCenter, QString("Every reading sits right, judged “%1”.").arg(QString::fromStdString(s->title)), 2.6);
+            text({x, y, w, row}, Qt::AlignLeft | Qt::AlignVCenter,
+                 QString("Every reading sits right, judged “%1”.")
+                     .arg(QString::fromStdString(s->title)),
+                 2.6);
         }
         int n = 0;
         for (const Reading* r : mend_) {
@@ -334,7 +384,9 @@ private:
             const auto s = sentence(*r);
             const double h = rowsOf(s, w - 13) * 3.5;
             if (y + h > bottom) {
-                text({x, y, w, 3.5}, Qt::AlignLeft, QString("and %1 more").arg(static_cast<int>(mend_.size()) - n + 1), 2.6, false, QFont::Normal, paperLook().soft);
+                text({x, y, w, 3.5}, Qt::AlignLeft,
+                     QString("and %1 more").arg(static_cast<int>(mend_.size()) - n + 1), 2.6, false,
+                     QFont::Normal, paperLook().soft);
                 return;
             }
             const QColor colour = paperLook().of(r->verdict);
@@ -357,25 +409,36 @@ private:
         const double c2 = margin + w * 0.7;
         rule(c1, y, c1, y + titleHeight);
         rule(c2, y, c2, y + titleHeight);
-        const auto field = [&](double x, double fy, double fw, const QString& label, const QString& value, double size, int weight = QFont::Normal) {
-            text({x + 2.5, fy, fw - 5, 3.4}, Qt::AlignLeft, label, 2.2, false, QFont::Normal, paperLook().soft);
-            text({x + 2.5, fy + 3, fw - 5, 6.5}, Qt::AlignLeft | Qt::AlignVCenter, value, size, false, weight);
+        const auto field = [&](double x, double fy, double fw, const QString& label,
+                               const QString& value, double size, int weight = QFont::Normal) {
+            text({x + 2.5, fy, fw - 5, 3.4}, Qt::AlignLeft, label, 2.2, false, QFont::Normal,
+                 paperLook().soft);
+            text({x + 2.5, fy + 3, fw - 5, 6.5}, Qt::AlignLeft | Qt::AlignVCenter, value, size,
+                 false, weight);
         };
         const auto q = [](const std::string& s) { return QString::fromStdString(s); };
         field(margin, y + 0.8, c1 - margin, "Job", q(job_.title), 4.4, QFont::DemiBold);
-        field(margin, y + 10.4, c1 - margin, job_.client.empty() ? "Room" : "Client, room", q(job_.client.empty() ? scene_.room->name : job_.client + ", " + scene_.room->name), 3.2);
-        field(c1, y + 0.8, c2 - c1, "Sheet", page == 1 ? QString("Plan") : QString("Schedule, page %1").arg(page), 3.8, QFont::Medium);
+        field(margin, y + 10.4, c1 - margin, job_.client.empty() ? "Room" : "Client, room",
+              q(job_.client.empty() ? scene_.room->name : job_.client + ", " + scene_.room->name),
+              3.2);
+        field(c1, y + 0.8, c2 - c1, "Sheet",
+              page == 1 ? QString("Plan") : QString("Schedule, page %1").arg(page), 3.8,
+              QFont::Medium);
         field(c1, y + 10.4, c2 - c1, "Scheme", q(scene_.scheme->name), 3.2);
         const double half = (margin + w - c2) / 2;
         field(c2, y + 0.8, half, "Scale", q(l_.scale.words), 3.4, QFont::Medium);
         field(c2 + half, y + 0.8, half, "Date", q(date_), 3.2);
         field(c2, y + 10.4, half, "Ceiling", q(write(scene_.room->ceiling, job_.notation)), 3.2);
-        field(c2 + half, y + 10.4, half, "Judged by", q(job_.library.book->schoolById(job_.judgement.school)->title), 3.2);
+        field(c2 + half, y + 10.4, half, "Judged by",
+              q(job_.library.book->schoolById(job_.judgement.school)->title), 3.2);
         if (page == 1)
-            text({margin, l_.height() - margin + 0.8, w, 3}, Qt::AlignLeft, closureNote(), 2.1, false, QFont::Normal, paperLook().soft);
+            text({margin, l_.height() - margin + 0.8, w, 3}, Qt::AlignLeft, closureNote(), 2.1,
+                 false, QFont::Normal, paperLook().soft);
     }
     QString closureNote() const {
-        return QString::fromStdString(scene_.room->closure.words) + " Check on site before ordering. Structure, wiring and fixings that carry weight are for the licensed trades and the local code.";
+        return QString::fromStdString(scene_.room->closure.words) +
+               " Check on site before ordering. Structure, wiring and fixings that carry weight "
+               "are for the licensed trades and the local code.";
     }
 
     QPainter& p_;
@@ -389,7 +452,8 @@ private:
 };
 
 Result<std::monostate> written(const QByteArray& bytes, const std::filesystem::path& path) {
-    return writeWhole(path, std::string_view(bytes.constData(), static_cast<std::size_t>(bytes.size())));
+    return writeWhole(path,
+                      std::string_view(bytes.constData(), static_cast<std::size_t>(bytes.size())));
 }
 
 } // namespace
@@ -419,9 +483,13 @@ std::optional<Paper> paperNamed(std::string_view name) {
 }
 
 const std::vector<Scale>& usualScales(bool metric) {
-    static const std::vector<Scale> metricScales{{10, "1:10"}, {20, "1:20"}, {25, "1:25"}, {50, "1:50"}, {100, "1:100"}, {200, "1:200"}, {500, "1:500"}};
-    static const std::vector<Scale> feet{{12, "1\" = 1'-0\""}, {16, "3/4\" = 1'-0\""}, {24, "1/2\" = 1'-0\""}, {32, "3/8\" = 1'-0\""}, {48, "1/4\" = 1'-0\""},
-                                         {64, "3/16\" = 1'-0\""}, {96, "1/8\" = 1'-0\""}, {192, "1/16\" = 1'-0\""}, {384, "1/32\" = 1'-0\""}};
+    static const std::vector<Scale> metricScales{{10, "1:10"},  {20, "1:20"},   {25, "1:25"},
+                                                 {50, "1:50"},  {100, "1:100"}, {200, "1:200"},
+                                                 {500, "1:500"}};
+    static const std::vector<Scale> feet{
+        {12, "1\" = 1'-0\""},   {16, "3/4\" = 1'-0\""},   {24, "1/2\" = 1'-0\""},
+        {32, "3/8\" = 1'-0\""}, {48, "1/4\" = 1'-0\""},   {64, "3/16\" = 1'-0\""},
+        {96, "1/8\" = 1'-0\""}, {192, "1/16\" = 1'-0\""}, {384, "1/32\" = 1'-0\""}};
     return metric ? metricScales : feet;
 }
 
@@ -443,7 +511,8 @@ std::optional<Scale> readScale(std::string_view text) {
     return Scale{Length::feet(1) / *inches, write(*inches, {Units::inches, 32}) + " = 1'-0\""};
 }
 
-Result<Printed> printPlan(const Project& job, const PlanOptions& options, const std::filesystem::path& path) {
+Result<Printed> printPlan(const Project& job, const PlanOptions& options,
+                          const std::filesystem::path& path) {
     const auto format = formatOf(path);
     if (!format)
         return Problem{"a sheet is a .pdf, .svg or .png file", "give the file such an ending"};
@@ -455,18 +524,22 @@ Result<Printed> printPlan(const Project& job, const PlanOptions& options, const 
         return scene.problem();
     loadFonts();
     const auto readings = judge(**scene, *job.library.book, job.judgement);
-    const auto date = options.date.empty() ? QDate::currentDate().toString("d MMMM yyyy").toStdString() : options.date;
+    const auto date = options.date.empty()
+                          ? QDate::currentDate().toString("d MMMM yyyy").toStdString()
+                          : options.date;
     const double w = layout->width();
     const double h = layout->height();
     QByteArray bytes;
     QBuffer buffer(&bytes);
     buffer.open(QIODevice::WriteOnly);
-    Printed printed{layout->paper.name + (layout->across ? " across" : " upright"), layout->scale.words, 1};
+    Printed printed{layout->paper.name + (layout->across ? " across" : " upright"),
+                    layout->scale.words, 1};
     const auto title = QString::fromStdString(job.title + ", plan");
     if (*format == Format::pdf) {
         QPdfWriter pdf(&buffer);
         pdf.setResolution(1200);
-        pdf.setPageSize(QPageSize(QSizeF(w, h), QPageSize::Millimeter, QString(), QPageSize::ExactMatch));
+        pdf.setPageSize(
+            QPageSize(QSizeF(w, h), QPageSize::Millimeter, QString(), QPageSize::ExactMatch));
         pdf.setPageMargins({0, 0, 0, 0});
         pdf.setTitle(title);
         pdf.setCreator("Mezzet");
@@ -475,21 +548,24 @@ Result<Printed> printPlan(const Project& job, const PlanOptions& options, const 
         int left = sheet.first();
         while (left > 0) {
             pdf.newPage();
-            left = sheet.schedulePage(static_cast<int>((*scene)->placed.size()) - left, ++printed.pages);
+            left = sheet.schedulePage(static_cast<int>((*scene)->placed.size()) - left,
+                                      ++printed.pages);
         }
     } else if (*format == Format::svg) {
         QSvgGenerator svg;
         constexpr double dpi = 254; // ten units to a millimetre
         svg.setOutputDevice(&buffer);
         svg.setResolution(static_cast<int>(dpi));
-        svg.setSize(QSize(static_cast<int>(std::lround(w * 10)), static_cast<int>(std::lround(h * 10))));
+        svg.setSize(
+            QSize(static_cast<int>(std::lround(w * 10)), static_cast<int>(std::lround(h * 10))));
         svg.setViewBox(QRectF(0, 0, w * 10, h * 10));
         svg.setTitle(title);
         QPainter p(&svg);
         PlanPainter(p, 10, job, **scene, readings, *layout, date).first();
     } else {
         constexpr double perMm = 8; // 203.2 dpi
-        QImage image(static_cast<int>(std::lround(w * perMm)), static_cast<int>(std::lround(h * perMm)), QImage::Format_RGB32);
+        QImage image(static_cast<int>(std::lround(w * perMm)),
+                     static_cast<int>(std::lround(h * perMm)), QImage::Format_RGB32);
         image.setDotsPerMeterX(8000);
         image.setDotsPerMeterY(8000);
         image.fill(Qt::white);

@@ -50,8 +50,9 @@ struct Printed {
 [[nodiscard]] const std::vector<Scale>& usualScales(bool metric);
 
 /// Prints the plan of the active scheme, true to scale, with its schedule and what is left to mend.
-/// Pieces that don't fit the schedule go on further pages of a PDF. Problem when the room doesn't fit
-/// the paper at the scale asked for (with one that does), or the file can't be written.
-[[nodiscard]] Result<Printed> printPlan(const Project&, const PlanOptions&, const std::filesystem::path&);
+/// Pieces that don't fit the schedule go on further pages of a PDF. Problem when the room doesn't
+/// fit the paper at the scale asked for (with one that does), or the file can't be written.
+[[nodiscard]] Result<Printed> printPlan(const Project&, const PlanOptions&,
+                                        const std::filesystem::path&);
 
 } // namespace mezzet::sheets

@@ -30,13 +30,16 @@ protected:
     void TearDown() override { fs::remove_all(folder); }
 
     std::string path(const std::string& name) const { return (folder / name).string(); }
-    void write(const std::string& name, const std::string& text) const { std::ofstream(folder / name) << text; }
+    void write(const std::string& name, const std::string& text) const {
+        std::ofstream(folder / name) << text;
+    }
     std::string read(const std::string& name) const {
         std::ifstream in(folder / name);
         return {std::istreambuf_iterator<char>(in), {}};
     }
     Ran run(const std::string& arguments) const {
-        const auto command = "cd " + folder.string() + " && env -u DISPLAY " + MEZZET_CLI + " " + arguments + " >out.txt 2>err.txt";
+        const auto command = "cd " + folder.string() + " && env -u DISPLAY " + MEZZET_CLI + " " +
+                             arguments + " >out.txt 2>err.txt";
         const int status = std::system(command.c_str());
         return {WEXITSTATUS(status), read("out.txt"), read("err.txt")};
     }
@@ -57,7 +60,8 @@ TEST_F(Cli, SurveyTellsHowTheRoomCloses) {
 }
 
 TEST_F(Cli, BuildsSaysChecksAndPrints) {
-    write("pieces.lines", "sofa 84 x 36 against wall A, centred on window 1\ncoffee table 8 from sofa, centred on sofa\n");
+    write("pieces.lines", "sofa 84 x 36 against wall A, centred on window 1\ncoffee table 8 from "
+                          "sofa, centred on sofa\n");
     ASSERT_EQ(run("build room.tape --lines pieces.lines -o job.mezzet").code, 0);
     auto j = json::parse(run("check job.mezzet --json").out);
     EXPECT_EQ(j["school"], "low-and-close");
@@ -110,7 +114,10 @@ TEST_F(Cli, ARefusedLineSavesNothing) {
 
 TEST_F(Cli, WrongUsageEndsWith2) {
     run("build room.tape -o job.mezzet");
-    for (const char* a : {"", "fly", "survey", "check job.mezzet --school none", "sheet job.mezzet roof -o x.pdf", "sheet job.mezzet plan -o x.doc", "sheet job.mezzet plan -o x.pdf --paper a9", "sheet job.mezzet plan -o x.pdf --scale big"})
+    for (const char* a :
+         {"", "fly", "survey", "check job.mezzet --school none", "sheet job.mezzet roof -o x.pdf",
+          "sheet job.mezzet plan -o x.doc", "sheet job.mezzet plan -o x.pdf --paper a9",
+          "sheet job.mezzet plan -o x.pdf --scale big"})
         EXPECT_EQ(run(a).code, 2) << a;
     EXPECT_EQ(run("--help").code, 0);
 }

@@ -8,7 +8,10 @@ using namespace mezzet;
 using namespace mezzet::test;
 
 TEST(Line, ForgivesCasePluralsAndTheSignBetweenFigures) {
-    for (const char* line : {"SOFA 84x36 Against Wall a", "sofas 84 by 36 against the wall A", "couch 84 × 36 × 34 against wall A", "add a settee 84 x 36, against wall A", "place sofa 7' x 3' against wall A"}) {
+    for (const char* line :
+         {"SOFA 84x36 Against Wall a", "sofas 84 by 36 against the wall A",
+          "couch 84 × 36 × 34 against wall A", "add a settee 84 x 36, against wall A",
+          "place sofa 7' x 3' against wall A"}) {
         const auto job = jobWith({line});
         ASSERT_EQ(job.scheme().pieces.size(), 1U) << line;
         EXPECT_NEAR(job.scheme().pieces[0].size.width.inInches(), 84, 1e-9) << line;
@@ -23,31 +26,41 @@ TEST(Line, AFaultPointsAtTheWordAndOffersTheNearest) {
         int column;
         const char* says;
     };
-    const Case cases[] = {{"soffa against wall A", 1, "soffa"},        {"coffee table 16 from soffa", 22, "sofa"},
-                          {"stool against wall Q", 20, "no wall q"},    {"stool centred on window 7", 18, "no window 7"},
-                          {"stool agianst wall A", 7, "against"},       {"move table", 6, "table"},
-                          {"stool 16 fromm sofa", 10, "from"},          {"turn sofa to face soffa", 19, "sofa"},
-                          {"school of fish", 8, "school"},              {"scheme 4", 8, "no scheme"},
-                          {"units furlongs", 7, "furlongs"},            {"stool 6 above sofa", 9, "wall"},
-                          {"size sofa 0 x 3", 11, "size"},              {"stool called sofa", 14, "already"}};
+    const Case cases[] = {
+        {"soffa against wall A", 1, "soffa"},      {"coffee table 16 from soffa", 22, "sofa"},
+        {"stool against wall Q", 20, "no wall q"}, {"stool centred on window 7", 18, "no window 7"},
+        {"stool agianst wall A", 7, "against"},    {"move table", 6, "table"},
+        {"stool 16 fromm sofa", 10, "from"},       {"turn sofa to face soffa", 19, "sofa"},
+        {"school of fish", 8, "school"},           {"scheme 4", 8, "no scheme"},
+        {"units furlongs", 7, "furlongs"},         {"stool 6 above sofa", 9, "wall"},
+        {"size sofa 0 x 3", 11, "size"},           {"stool called sofa", 14, "already"}};
     for (const auto& c : cases) {
         const auto p = refusal(job, c.line);
         EXPECT_EQ(p.column, c.column) << c.line << " -> " << p.text();
-        EXPECT_NE(foldCase(p.sentence()).find(c.says), std::string::npos) << c.line << " -> " << p.text();
+        EXPECT_NE(foldCase(p.sentence()).find(c.says), std::string::npos)
+            << c.line << " -> " << p.text();
     }
 }
 
 TEST(Line, SaysTwoCouldBeMeant) {
-    const auto job = jobWith({"wing chair called \"Wing chair, left\" at 3', 3'", "wing chair called \"Wing chair, right\" at 9', 3'", "rug at 6', 3'"});
+    const auto job =
+        jobWith({"wing chair called \"Wing chair, left\" at 3', 3'",
+                 "wing chair called \"Wing chair, right\" at 9', 3'", "rug at 6', 3'"});
     EXPECT_NE(refusal(job, "move wing chair 6 left").what.find("could be"), std::string::npos);
-    const auto moved = jobWith({"wing chair called \"Wing chair, left\" at 3', 3'", "rug 60 x 60 at 10', 6'", "move wing chair left 6 in front of rug edge"});
+    const auto moved =
+        jobWith({"wing chair called \"Wing chair, left\" at 3', 3'", "rug 60 x 60 at 10', 6'",
+                 "move wing chair left 6 in front of rug edge"});
     EXPECT_NEAR(moved.scheme().pieces[0].ties.at(0).distance.inInches(), 6, 1e-9);
 }
 
 TEST(Line, DoesEveryVerb) {
-    auto job = jobWith({"sofa 84 x 36 against wall A, centred on wall A", "size sofa 78 x 36", "rename sofa to long seat", "copy long seat as short seat", "turn short seat 30", "lock long seat", "unlock long seat",
-                        "free short seat", "stool", "remove stool", "scheme new called Second", "remove short seat", "scheme 1", "school viewer and air", "rule seat-to-table close and low",
-                        "band chair-pull-out at least 30", "units cm", "title Harbour flat", "client A friend"});
+    auto job = jobWith({"sofa 84 x 36 against wall A, centred on wall A", "size sofa 78 x 36",
+                        "rename sofa to long seat", "copy long seat as short seat",
+                        "turn short seat 30", "lock long seat", "unlock long seat",
+                        "free short seat", "stool", "remove stool", "scheme new called Second",
+                        "remove short seat", "scheme 1", "school viewer and air",
+                        "rule seat-to-table close and low", "band chair-pull-out at least 30",
+                        "units cm", "title Harbour flat", "client A friend"});
     EXPECT_NEAR(job.scheme().byName("long seat")->size.width.inInches(), 78, 1e-9);
     EXPECT_NEAR(poseOf(job, "short seat").turn.inDegrees(), 30, 1e-6);
     EXPECT_EQ(job.schemes.size(), 2U);
@@ -66,7 +79,8 @@ TEST(Line, ABareNumberTakesTheJobsUnit) {
 }
 
 TEST(Line, PreviewTellsWhatEnterDoesAndChangesNothing) {
-    const auto job = jobWith({"sofa 84 x 36 against wall A, centred on wall A", "coffee table 8 from sofa, centred on sofa"});
+    const auto job = jobWith({"sofa 84 x 36 against wall A, centred on wall A",
+                              "coffee table 8 from sofa, centred on sofa"});
     const auto before = jobText(job);
     const auto said = readLine("coffee table 16 from sofa", job);
     ASSERT_TRUE(said);
@@ -78,7 +92,8 @@ TEST(Line, CompletesVerbsPiecesKindsAndWalls) {
     const auto job = jobWith({"sofa against wall A, centred on wall A"});
     const auto has = [&](const char* typed, const char* whole) {
         const auto all = completions(typed, job);
-        return std::any_of(all.begin(), all.end(), [&](const Completion& c) { return c.text == whole; });
+        return std::any_of(all.begin(), all.end(),
+                           [&](const Completion& c) { return c.text == whole; });
     };
     EXPECT_TRUE(has("rem", "remove"));
     EXPECT_TRUE(has("arm", "armchair"));
@@ -90,7 +105,8 @@ TEST(Line, CompletesVerbsPiecesKindsAndWalls) {
 
 TEST(Line, AScriptIsAllOrNothingAndNamesItsLine) {
     const auto job = jobWith({});
-    const auto r = runScript("# a room\nsofa against wall A\n\nstool agianst wall B\n", "room.lines", job);
+    const auto r =
+        runScript("# a room\nsofa against wall A\n\nstool agianst wall B\n", "room.lines", job);
     ASSERT_FALSE(r);
     EXPECT_EQ(r.problem().line, 4);
     EXPECT_EQ(r.problem().column, 7);
@@ -98,8 +114,13 @@ TEST(Line, AScriptIsAllOrNothingAndNamesItsLine) {
 }
 
 TEST(Line, AnyGarbageIsRefusedNeverCrashes) {
-    const auto job = jobWith({"sofa against wall A, centred on wall A", "coffee table 16 from sofa"});
-    const std::string words[] = {"sofa", "coffee table", "16", "from", "against", "wall", "A", "corner", "AB", "centred on", ",", "turned", "facing", "8' 2\"", "x", "under", "at", "move", "turn", "called", "½", "\xE2\x80\x9C", "in", "size", "-3", "window 1", "between", "and"};
+    const auto job =
+        jobWith({"sofa against wall A, centred on wall A", "coffee table 16 from sofa"});
+    const std::string words[] = {
+        "sofa", "coffee table", "16",      "from",   "against", "wall",         "A",  "corner",
+        "AB",   "centred on",   ",",       "turned", "facing",  "8' 2\"",       "x",  "under",
+        "at",   "move",         "turn",    "called", "½",       "\xE2\x80\x9C", "in", "size",
+        "-3",   "window 1",     "between", "and"};
     std::mt19937 random(11);
     for (int i = 0; i < 4000; ++i) {
         std::string line;
@@ -115,13 +136,16 @@ TEST(Line, AnyGarbageIsRefusedNeverCrashes) {
 }
 
 namespace {
-Drag dragOf(const Project& job, const char* name, double dx, double dy, DragTies mode = DragTies::revalue) {
-    return drag(job, **sceneOf(job), {job.scheme().byName(name)->id}, Vec2{dx * 25.4, dy * 25.4}, mode);
+Drag dragOf(const Project& job, const char* name, double dx, double dy,
+            DragTies mode = DragTies::revalue) {
+    return drag(job, **sceneOf(job), {job.scheme().byName(name)->id}, Vec2{dx * 25.4, dy * 25.4},
+                mode);
 }
 } // namespace
 
 TEST(Drag, RevaluesTheTiesItMovesAlongAndKeepsTheRest) {
-    const auto job = jobWith({"sofa 84 x 36 against wall A, centred on wall A", "coffee table 16 from sofa, centred on sofa"});
+    const auto job = jobWith({"sofa 84 x 36 against wall A, centred on wall A",
+                              "coffee table 16 from sofa, centred on sofa"});
     const auto d = dragOf(job, "Coffee table", 0, 3);
     ASSERT_EQ(d.changes.size(), 1U);
     EXPECT_EQ(d.changes[0].before, "16\" from Sofa");
@@ -138,13 +162,15 @@ TEST(Drag, LetsGoOfATiePulledPastSense) {
     EXPECT_TRUE(d.changes.at(0).after.empty());
     const auto after = apply(job, d.edit);
     EXPECT_NEAR(poseOf(*after->project, "Sofa").at.y / 25.4, 58, 1e-6);
-    EXPECT_NEAR(poseOf(*after->project, "Sofa").turn.inDegrees(), 0, 1e-6) << "it still stands square";
+    EXPECT_NEAR(poseOf(*after->project, "Sofa").turn.inDegrees(), 0, 1e-6)
+        << "it still stands square";
     const auto into = apply(job, dragOf(job, "Sofa", 0, -10).edit);
     EXPECT_NEAR(poseOf(*into->project, "Sofa").at.y / 25.4, 18, 1e-6) << "it stops at the wall";
 }
 
 TEST(Drag, AKeyKeepsEveryTieAndAnotherDropsThem) {
-    const auto job = jobWith({"sofa 84 x 36 against wall A, centred on wall A", "stool 5 from wall D"});
+    const auto job =
+        jobWith({"sofa 84 x 36 against wall A, centred on wall A", "stool 5 from wall D"});
     const auto kept = apply(job, dragOf(job, "Sofa", 10, 10, DragTies::keep).edit);
     EXPECT_NEAR(poseOf(*kept->project, "Sofa").at.x / 25.4, 120, 1e-6);
     const auto free = apply(job, dragOf(job, "Sofa", 10, 10, DragTies::drop).edit);
@@ -153,7 +179,8 @@ TEST(Drag, AKeyKeepsEveryTieAndAnotherDropsThem) {
 }
 
 TEST(Turn, AQuarterTurnKeepsTheDistanceFromTheWall) {
-    const auto job = jobWith({"sofa 84 x 36 against wall A, centred on wall A", "turn sofa a quarter"});
+    const auto job =
+        jobWith({"sofa 84 x 36 against wall A, centred on wall A", "turn sofa a quarter"});
     const auto p = poseOf(job, "Sofa");
     EXPECT_NEAR(p.turn.inDegrees(), 90, 1e-6);
     EXPECT_NEAR(p.at.y / 25.4, 42, 1e-6);

@@ -28,9 +28,12 @@ TEST(Gap, CornerToCornerIsTheDiagonal) {
 }
 
 TEST(Gap, OfARoundIsFromItsRim) {
-    EXPECT_NEAR(gapBetween(at(oval(100_mm, 100_mm), 0, 0), at(square, 200, 0)).apart.mm(), 100, 1e-9);
-    EXPECT_NEAR(gapBetween(at(oval(200_mm, 100_mm), 0, 0), at(square, 300, 0)).apart.mm(), 150, 1e-6);
-    EXPECT_NEAR(gapBetween(at(oval(200_mm, 100_mm), 0, 0, 90), at(square, 300, 0)).apart.mm(), 200, 1e-6);
+    EXPECT_NEAR(gapBetween(at(oval(100_mm, 100_mm), 0, 0), at(square, 200, 0)).apart.mm(), 100,
+                1e-9);
+    EXPECT_NEAR(gapBetween(at(oval(200_mm, 100_mm), 0, 0), at(square, 300, 0)).apart.mm(), 150,
+                1e-6);
+    EXPECT_NEAR(gapBetween(at(oval(200_mm, 100_mm), 0, 0, 90), at(square, 300, 0)).apart.mm(), 200,
+                1e-6);
 }
 
 TEST(Gap, RoundedCornersGiveWay) {
@@ -59,7 +62,8 @@ TEST(Gap, DepthIsTheShortestMoveThatParts) {
 
 TEST(Gap, OfAnLReachesIntoItsNotch) {
     const auto l = ell(200_mm, 150_mm, 60_mm, 50_mm, true);
-    EXPECT_NEAR(gapBetween(at(l, 0, 0), at(rectangle(20_mm, 20_mm), -50, 30)).apart.mm(), 20 - (-75 + 60), 1e-9);
+    EXPECT_NEAR(gapBetween(at(l, 0, 0), at(rectangle(20_mm, 20_mm), -50, 30)).apart.mm(),
+                20 - (-75 + 60), 1e-9);
 }
 
 TEST(Shape, AnLIsDrawnAsOneOutline) {
@@ -72,10 +76,13 @@ TEST(Shape, AnLIsDrawnAsOneOutline) {
 }
 
 TEST(Shape, OutlinesHoldTheirArea) {
-    EXPECT_NEAR(signedArea(outline(oval(1000_mm, 1000_mm), 0.001_mm)), std::numbers::pi * 250000, 5);
+    EXPECT_NEAR(signedArea(outline(oval(1000_mm, 1000_mm), 0.001_mm)), std::numbers::pi * 250000,
+                5);
     EXPECT_NEAR(signedArea(outline(oval(1000_mm, 600_mm), 0.001_mm)), std::numbers::pi * 150000, 5);
-    EXPECT_NEAR(signedArea(outline(rectangle(100_mm, 80_mm, 10_mm), 0.001_mm)), 8000 - (4 - std::numbers::pi) * 100, 0.5);
-    EXPECT_NEAR(signedArea(outline(sector({0, 0}, {1, 0}, Angle::degrees(90), 800_mm), 0.001_mm)), std::numbers::pi * 160000, 5);
+    EXPECT_NEAR(signedArea(outline(rectangle(100_mm, 80_mm, 10_mm), 0.001_mm)),
+                8000 - (4 - std::numbers::pi) * 100, 0.5);
+    EXPECT_NEAR(signedArea(outline(sector({0, 0}, {1, 0}, Angle::degrees(90), 800_mm), 0.001_mm)),
+                std::numbers::pi * 160000, 5);
 }
 
 TEST(Shape, DegenerateSizesDoNoHarm) {
@@ -97,7 +104,8 @@ TEST(Lane, FindsTheFirstThingAhead) {
 }
 
 TEST(Lane, FollowsARoundRim) {
-    // A circle of radius 100 whose middle lies 130 aside: the lane's side at 50 meets it 80 from its middle.
+    // A circle of radius 100 whose middle lies 130 aside: the lane's side at 50 meets it 80 from
+    // its middle.
     const auto p = firstInLane({{0, 0}, {0, 1}, 50_mm}, at(oval(200_mm, 200_mm), 130, 400));
     ASSERT_TRUE(p);
     EXPECT_NEAR(p->y, 400 - 60, 1e-6); // 60-80-100

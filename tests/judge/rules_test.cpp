@@ -13,13 +13,15 @@ struct Seen {
     Verdict verdict = Verdict::note;
     double value = 0;
 };
-Seen seen(const std::vector<std::string>& lines, const char* rule, const char* piece, const char* other = nullptr, const char* notes = plainNotes()) {
+Seen seen(const std::vector<std::string>& lines, const char* rule, const char* piece,
+          const char* other = nullptr, const char* notes = plainNotes()) {
     const auto job = jobWith(lines, notes);
     const auto all = readingsOf(job);
     const auto* r = find(all, job, rule, piece, other);
     if (r == nullptr)
         return {};
-    return {true, r->verdict, r->value.quantity == Quantity::length ? r->value.value / 25.4 : r->value.value};
+    return {true, r->verdict,
+            r->value.quantity == Quantity::length ? r->value.value / 25.4 : r->value.value};
 }
 std::string in(double v) {
     return fmt::format("{:.4f}in", v);
@@ -29,8 +31,14 @@ const std::string sofa = "sofa 84 x 36 x 34 against wall A, centred on wall A";
 } // namespace
 
 TEST(SeatToTable, AtInsideAndOutsideEachBoundInBothSchools) { // common practice: 12-18, or 15-18
-    const auto verdict = [](double gap, const char* school) { return seen({sofa, "coffee table 48 x 26 x 17 " + in(gap) + " from sofa, centred on sofa", std::string("school ") + school}, "seat-to-table", "Coffee table").verdict; };
-    for (const auto& [school, low] : {std::pair{"low-and-close", 12.0}, std::pair{"viewer-and-air", 15.0}}) {
+    const auto verdict = [](double gap, const char* school) {
+        return seen({sofa, "coffee table 48 x 26 x 17 " + in(gap) + " from sofa, centred on sofa",
+                     std::string("school ") + school},
+                    "seat-to-table", "Coffee table")
+            .verdict;
+    };
+    for (const auto& [school, low] :
+         {std::pair{"low-and-close", 12.0}, std::pair{"viewer-and-air", 15.0}}) {
         EXPECT_EQ(verdict(low, school), Verdict::right);
         EXPECT_EQ(verdict(low + 0.01, school), Verdict::right);
         EXPECT_EQ(verdict(low - 0.01, school), Verdict::tight);
@@ -41,18 +49,28 @@ TEST(SeatToTable, AtInsideAndOutsideEachBoundInBothSchools) { // common practice
 }
 
 TEST(SeatToTable, ACornerSofaIsMeasuredFromItsInnerEdge) {
-    const auto s = seen({"corner sofa 108 x 66 x 33 against wall A, centred on wall A", "coffee table 40 x 26 14 from corner sofa, centred on corner sofa"}, "seat-to-table", "Coffee table");
+    const auto s = seen({"corner sofa 108 x 66 x 33 against wall A, centred on wall A",
+                         "coffee table 40 x 26 14 from corner sofa, centred on corner sofa"},
+                        "seat-to-table", "Coffee table");
     ASSERT_TRUE(s.there);
     EXPECT_NEAR(s.value, 14, 1e-6);
 }
 
 TEST(SeatToTable, ATableBehindOrFarOffIsNotItsTable) {
-    EXPECT_FALSE(seen({"sofa 84 x 36 at 10', 8', turned 0", "coffee table 10 behind sofa"}, "seat-to-table", "Coffee table").there);
-    EXPECT_FALSE(seen({sofa, "coffee table 60 from sofa, centred on sofa"}, "seat-to-table", "Coffee table").there);
+    EXPECT_FALSE(seen({"sofa 84 x 36 at 10', 8', turned 0", "coffee table 10 behind sofa"},
+                      "seat-to-table", "Coffee table")
+                     .there);
+    EXPECT_FALSE(
+        seen({sofa, "coffee table 60 from sofa, centred on sofa"}, "seat-to-table", "Coffee table")
+            .there);
 }
 
 TEST(TableLevel, AtInsideAndOutsideEachBound) { // common practice: 2 under to 2 over the cushion
-    const auto verdict = [](double top) { return seen({sofa, "coffee table 56 x 26 x " + in(top) + " 15 from sofa, centred on sofa"}, "table-level", "Coffee table").verdict; };
+    const auto verdict = [](double top) {
+        return seen({sofa, "coffee table 56 x 26 x " + in(top) + " 15 from sofa, centred on sofa"},
+                    "table-level", "Coffee table")
+            .verdict;
+    };
     EXPECT_EQ(verdict(16), Verdict::right);
     EXPECT_EQ(verdict(15.99), Verdict::tight);
     EXPECT_EQ(verdict(16.01), Verdict::right);
@@ -62,7 +80,12 @@ TEST(TableLevel, AtInsideAndOutsideEachBound) { // common practice: 2 under to 2
 }
 
 TEST(TableToSofa, AtInsideAndOutsideEachBound) { // common practice: two thirds, 0.60 to 0.75
-    const auto verdict = [](double length) { return seen({sofa, "coffee table " + in(length) + " x 26in x 17in 15 from sofa, centred on sofa"}, "table-to-sofa", "Coffee table").verdict; };
+    const auto verdict = [](double length) {
+        return seen({sofa,
+                     "coffee table " + in(length) + " x 26in x 17in 15 from sofa, centred on sofa"},
+                    "table-to-sofa", "Coffee table")
+            .verdict;
+    };
     EXPECT_EQ(verdict(84 * 0.60), Verdict::right);
     EXPECT_EQ(verdict(84 * 0.60 - 0.01), Verdict::tight);
     EXPECT_EQ(verdict(84 * 0.60 + 0.01), Verdict::right);
@@ -72,25 +95,46 @@ TEST(TableToSofa, AtInsideAndOutsideEachBound) { // common practice: two thirds,
 }
 
 TEST(DiningToWall, AtInsideAndOutsideItsBound) { // common practice: at least 36
-    const auto verdict = [](double gap) { return seen({"dining table 72 x 38 " + in(gap) + " from wall A, centred on wall A, square to wall A"}, "dining-to-wall", "Dining table", "wall A").verdict; };
+    const auto verdict = [](double gap) {
+        return seen({"dining table 72 x 38 " + in(gap) +
+                     " from wall A, centred on wall A, square to wall A"},
+                    "dining-to-wall", "Dining table", "wall A")
+            .verdict;
+    };
     EXPECT_EQ(verdict(36), Verdict::right);
     EXPECT_EQ(verdict(36.01), Verdict::right);
     EXPECT_EQ(verdict(35.99), Verdict::tight);
 }
 
 TEST(DiningToWall, OnlySidesThatSeatSomeoneCount) {
-    const std::vector<std::string> lines{"dining table 72 x 38 20 from wall A, centred on wall A, square to wall A", "dining chair 2 in front of dining table, centred on dining table"};
-    EXPECT_FALSE(seen(lines, "dining-to-wall", "Dining table", "wall A").there) << "nobody sits on that side";
+    const std::vector<std::string> lines{
+        "dining table 72 x 38 20 from wall A, centred on wall A, square to wall A",
+        "dining chair 2 in front of dining table, centred on dining table"};
+    EXPECT_FALSE(seen(lines, "dining-to-wall", "Dining table", "wall A").there)
+        << "nobody sits on that side";
 }
 
 TEST(DiningToWall, ATallPieceCountsAsAWallAndALowOneDoesNot) {
-    const std::string table = "dining table 72 x 38 60 from wall A, centred on wall A, square to wall A";
-    EXPECT_NEAR(seen({table, "bookcase 36 x 12 x 78 30 behind dining table, centred on dining table"}, "dining-to-wall", "Dining table", "Bookcase").value, 30, 1e-6);
-    EXPECT_FALSE(seen({table, "ottoman 30 behind dining table, centred on dining table"}, "dining-to-wall", "Dining table", "Ottoman").there);
+    const std::string table =
+        "dining table 72 x 38 60 from wall A, centred on wall A, square to wall A";
+    EXPECT_NEAR(
+        seen({table, "bookcase 36 x 12 x 78 30 behind dining table, centred on dining table"},
+             "dining-to-wall", "Dining table", "Bookcase")
+            .value,
+        30, 1e-6);
+    EXPECT_FALSE(seen({table, "ottoman 30 behind dining table, centred on dining table"},
+                      "dining-to-wall", "Dining table", "Ottoman")
+                     .there);
 }
 
-TEST(ChairPullOut, AtInsideAndOutsideItsBound) { // 32 to sit down, from memory of planning handbooks
-    const auto at = [](double gap) { return seen({"dining table 72 x 38 " + in(gap) + " from wall A, centred on wall A, square to wall A", "dining chair 18 x 20 1 behind dining table, centred on dining table"}, "chair-pull-out", "Dining chair", "wall A"); };
+TEST(ChairPullOut,
+     AtInsideAndOutsideItsBound) { // 32 to sit down, from memory of planning handbooks
+    const auto at = [](double gap) {
+        return seen({"dining table 72 x 38 " + in(gap) +
+                         " from wall A, centred on wall A, square to wall A",
+                     "dining chair 18 x 20 1 behind dining table, centred on dining table"},
+                    "chair-pull-out", "Dining chair", "wall A");
+    };
     EXPECT_EQ(at(32).verdict, Verdict::right);
     EXPECT_EQ(at(32.01).verdict, Verdict::right);
     EXPECT_EQ(at(31.99).verdict, Verdict::tight);
@@ -98,14 +142,18 @@ TEST(ChairPullOut, AtInsideAndOutsideItsBound) { // 32 to sit down, from memory 
 }
 
 TEST(ChairPullOut, ADoorLeafIsInTheWay) {
-    const auto s = seen({"round table 40 at 16' 0\", 9' 6\"", "dining chair 1 in front of round table, centred on round table"}, "chair-pull-out", "Dining chair", "door 1");
+    const auto s = seen({"round table 40 at 16' 0\", 9' 6\"",
+                         "dining chair 1 in front of round table, centred on round table"},
+                        "chair-pull-out", "Dining chair", "door 1");
     ASSERT_TRUE(s.there);
     EXPECT_LT(s.value, 40);
 }
 
 TEST(DoorSwing, TouchingTheSweepIsAClash) {
     // The door in wall C is hinged at x = 240 - 24 - 32 = 184 and sweeps to 216, 32 deep.
-    const auto at = [](double y) { return seen({"stool 10 at 200in, " + in(y)}, "door-swing", "Stool", "door 1"); };
+    const auto at = [](double y) {
+        return seen({"stool 10 at 200in, " + in(y)}, "door-swing", "Stool", "door 1");
+    };
     EXPECT_EQ(at(170).verdict, Verdict::clash);
     const auto clear = at(140);
     ASSERT_TRUE(clear.there);
@@ -114,14 +162,21 @@ TEST(DoorSwing, TouchingTheSweepIsAClash) {
 }
 
 TEST(DoorSwing, ARugMustBeThinnerThanTheUndercut) { // common practice
-    const auto at = [](const char* thick) { return seen({std::string("rug 60 x 40 x ") + thick + " at 200in, 150in"}, "door-swing", "Rug").verdict; };
+    const auto at = [](const char* thick) {
+        return seen({std::string("rug 60 x 40 x ") + thick + " at 200in, 150in"}, "door-swing",
+                    "Rug")
+            .verdict;
+    };
     EXPECT_EQ(at("0.74in"), Verdict::right);
     EXPECT_EQ(at("0.75in"), Verdict::loose);
     EXPECT_EQ(at("0.76in"), Verdict::loose);
 }
 
 TEST(Clash, IsTheDepthAndTouchingIsNone) {
-    const auto at = [](double x) { return seen({"trunk 40 x 20 at 100in, 90in", "bench 40 x 20 at " + in(x) + ", 90in"}, "clash", "Bench", "Trunk"); };
+    const auto at = [](double x) {
+        return seen({"trunk 40 x 20 at 100in, 90in", "bench 40 x 20 at " + in(x) + ", 90in"},
+                    "clash", "Bench", "Trunk");
+    };
     EXPECT_FALSE(at(140).there);
     EXPECT_FALSE(at(140.01).there);
     EXPECT_NEAR(at(139.99).value, 0.01, 1e-6);
@@ -130,13 +185,21 @@ TEST(Clash, IsTheDepthAndTouchingIsNone) {
 }
 
 TEST(Clash, AChairMayStandUnderATableAndAnythingOnARug) {
-    EXPECT_FALSE(seen({"dining table 72 x 38 at 10', 7'", "dining chair at 10', 8' 8\", turned 180"}, "clash", "Dining chair").there);
-    EXPECT_TRUE(seen({"dining table 72 x 38 at 10', 7'", "dining chair at 10', 7'"}, "clash", "Dining chair").there) << "but not in the middle of it";
+    EXPECT_FALSE(
+        seen({"dining table 72 x 38 at 10', 7'", "dining chair at 10', 8' 8\", turned 180"},
+             "clash", "Dining chair")
+            .there);
+    EXPECT_TRUE(seen({"dining table 72 x 38 at 10', 7'", "dining chair at 10', 7'"}, "clash",
+                     "Dining chair")
+                    .there)
+        << "but not in the middle of it";
     EXPECT_FALSE(seen({"rug at 10', 7'", "trunk at 10', 7'"}, "clash", "Trunk").there);
 }
 
 TEST(Inside, IsHowFarAPieceReachesThroughAWall) {
-    const auto at = [](double x) { return seen({"trunk 40 x 20 at " + in(x) + ", 90in"}, "inside", "Trunk"); };
+    const auto at = [](double x) {
+        return seen({"trunk 40 x 20 at " + in(x) + ", 90in"}, "inside", "Trunk");
+    };
     EXPECT_FALSE(at(20).there);
     EXPECT_NEAR(at(19.99).value, 0.01, 1e-6);
     EXPECT_NEAR(at(15).value, 5, 1e-6);
@@ -165,13 +228,18 @@ TEST(Remedy, BringsItsReadingIntoTheBandAndIsAnEditLikeAnyOther) {
 }
 
 TEST(Remedy, MendsEveryRuleOfTheBook) {
-    const auto job = jobWith({sofa, "coffee table 48 x 26 x 24 8 from sofa, centred on sofa", "dining table 60 x 36 20 from wall D, 60 from wall A, square to wall D", "dining chair called back chair, 1 behind dining table, centred on dining table",
-                              "stool 10 at 200in, 170in", "trunk 40 x 20 at 120in, 176in", "bench 30 x 16 at 130in, 160in"});
+    const auto job =
+        jobWith({sofa, "coffee table 48 x 26 x 24 8 from sofa, centred on sofa",
+                 "dining table 60 x 36 20 from wall D, 60 from wall A, square to wall D",
+                 "dining chair called back chair, 1 behind dining table, centred on dining table",
+                 "stool 10 at 200in, 170in", "trunk 40 x 20 at 120in, 176in",
+                 "bench 30 x 16 at 130in, 160in"});
     const auto all = readingsOf(job);
     std::map<std::string, bool> mended;
     for (const auto& r : all)
         if (r.toMend())
-            mended[r.rule->id] = mended[r.rule->id] || remedyFor(r, job, **sceneOf(job), all).has_value();
+            mended[r.rule->id] =
+                mended[r.rule->id] || remedyFor(r, job, **sceneOf(job), all).has_value();
     EXPECT_EQ(mended.size(), 8U);
     for (const auto& [rule, ok] : mended)
         EXPECT_TRUE(ok) << rule;
@@ -180,14 +248,18 @@ TEST(Remedy, MendsEveryRuleOfTheBook) {
 TEST(Remedy, TypingANumberOnTheTapeMovesThePiece) {
     const auto job = jobWith({sofa, "coffee table 48 x 26 x 17 8 from sofa, centred on sofa"});
     const auto all = readingsOf(job);
-    const auto brought = bringTo(*find(all, job, "seat-to-table", "Coffee table"), Length::inches(16).mm(), job, **sceneOf(job), all);
+    const auto brought = bringTo(*find(all, job, "seat-to-table", "Coffee table"),
+                                 Length::inches(16).mm(), job, **sceneOf(job), all);
     ASSERT_TRUE(brought) << brought.problem().text();
     EXPECT_EQ(brought->line, "Coffee table 16\" from Sofa");
-    const auto ratio = bringTo(*find(all, job, "table-to-sofa", "Coffee table"), 0.66, job, **sceneOf(job), all);
+    const auto ratio =
+        bringTo(*find(all, job, "table-to-sofa", "Coffee table"), 0.66, job, **sceneOf(job), all);
     ASSERT_TRUE(ratio);
-    const auto locked = jobWith({sofa, "coffee table 8 from sofa, centred on sofa", "lock coffee table", "lock sofa"});
+    const auto locked = jobWith(
+        {sofa, "coffee table 8 from sofa, centred on sofa", "lock coffee table", "lock sofa"});
     const auto still = readingsOf(locked);
-    EXPECT_FALSE(bringTo(*find(still, locked, "seat-to-table", "Coffee table"), 400, locked, **sceneOf(locked), still));
+    EXPECT_FALSE(bringTo(*find(still, locked, "seat-to-table", "Coffee table"), 400, locked,
+                         **sceneOf(locked), still));
 }
 
 TEST(Schools, EachRuleCanBeSwitchedByItself) {
@@ -201,7 +273,9 @@ TEST(Schools, EachRuleCanBeSwitchedByItself) {
 }
 
 TEST(RuleBook, ABadOneIsRefusedWithEntryAndReason) {
-    const auto bad = readRuleBook(R"({"format":"mezzet-rules 1","schools":[{"id":"a","title":"A","says":"s"}],"rules":[{"id":"x","title":"X","measures":"m","right":"r","source":"s","quantity":"smell","band":[1,2]}]})", "book.json");
+    const auto bad = readRuleBook(
+        R"({"format":"mezzet-rules 1","schools":[{"id":"a","title":"A","says":"s"}],"rules":[{"id":"x","title":"X","measures":"m","right":"r","source":"s","quantity":"smell","band":[1,2]}]})",
+        "book.json");
     ASSERT_FALSE(bad);
     EXPECT_NE(bad.problem().what.find("rules, entry 1"), std::string::npos);
     EXPECT_FALSE(readRuleBook("{", "book.json"));

@@ -39,13 +39,15 @@ TEST(Kit, ABadFileIsRefusedWithFileEntryAndReason) {
     const auto noSize = faultOf(R"({"id":"a","name":"A","family":"seat"})");
     EXPECT_EQ(noSize.file, "my-kit.json");
     EXPECT_NE(noSize.what.find("entry 1 “a”"), std::string::npos) << noSize.text();
-    const char* bad[] = {R"({"id":"a","name":"A","family":"boat","size":[1,1,1]})",
-                         R"({"id":"a","name":"A","family":"seat","size":[1,-1,1]})",
-                         R"({"id":"a","name":"A","family":"seat","size":[1,1]})",
-                         R"({"id":"a","name":"A","family":"seat","size":[10,10,10],"heights":{"seat":20}})",
-                         R"({"id":"a","name":"A","family":"seat","size":[10,12,10],"shape":{"form":"round"}})",
-                         R"({"id":"a","name":"A","family":"seat","size":[10,10,10],"shape":{"form":"L","body":20,"arm":3}})",
-                         R"({"id":"a","name":"A","family":"seat","size":[10,10,10],"colour":"red"})", R"(7)"};
+    const char* bad[] = {
+        R"({"id":"a","name":"A","family":"boat","size":[1,1,1]})",
+        R"({"id":"a","name":"A","family":"seat","size":[1,-1,1]})",
+        R"({"id":"a","name":"A","family":"seat","size":[1,1]})",
+        R"({"id":"a","name":"A","family":"seat","size":[10,10,10],"heights":{"seat":20}})",
+        R"({"id":"a","name":"A","family":"seat","size":[10,12,10],"shape":{"form":"round"}})",
+        R"({"id":"a","name":"A","family":"seat","size":[10,10,10],"shape":{"form":"L","body":20,"arm":3}})",
+        R"({"id":"a","name":"A","family":"seat","size":[10,10,10],"colour":"red"})",
+        R"(7)"};
     for (const char* b : bad)
         EXPECT_FALSE(faultOf(b).what.empty()) << b;
     const auto broken = readKit("{\n \"format\": oops", "broken.json");

@@ -53,7 +53,8 @@ TEST(Length, IsWrittenAsPeopleWriteIt) {
 }
 
 TEST(Length, ReadingWhatWasWrittenShowsTheSame) {
-    for (const auto units : {Units::feetAndInches, Units::inches, Units::millimetres, Units::centimetres, Units::metres}) {
+    for (const auto units : {Units::feetAndInches, Units::inches, Units::millimetres,
+                             Units::centimetres, Units::metres}) {
         for (const int d : {2, 4, 8, 16, 32}) {
             const Notation n{units, d};
             for (double mm = -5000; mm < 12000; mm += 7.3) {

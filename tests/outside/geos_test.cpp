@@ -56,7 +56,9 @@ TEST(Outside, GapsAgreeWithGeosOnThousandsOfRandomPieces) {
     Geos geos;
     std::mt19937 random(42);
     const int runs = std::getenv("MEZZET_LONG") != nullptr ? 40000 : 4000;
-    const auto number = [&](double low, double high) { return std::uniform_real_distribution<double>(low, high)(random); };
+    const auto number = [&](double low, double high) {
+        return std::uniform_real_distribution<double>(low, high)(random);
+    };
     const auto any = [&] {
         const auto w = Length::millimetres(number(200, 2500));
         const auto d = Length::millimetres(number(200, 1500));
@@ -66,7 +68,8 @@ TEST(Outside, GapsAgreeWithGeosOnThousandsOfRandomPieces) {
         case 1:
             return oval(w, d);
         case 2:
-            return ell(w, d, d * 0.5, w * 0.4, random() % 2 == 0, Length::millimetres(number(0, 60)));
+            return ell(w, d, d * 0.5, w * 0.4, random() % 2 == 0,
+                       Length::millimetres(number(0, 60)));
         case 3:
             return rectangle(w, d, Length::millimetres(number(0, 90)));
         default:
@@ -76,8 +79,10 @@ TEST(Outside, GapsAgreeWithGeosOnThousandsOfRandomPieces) {
     int apart = 0;
     int overlapping = 0;
     for (int i = 0; i < runs; ++i) {
-        const Shape a = placed(any(), {{number(0, 4000), number(0, 4000)}, Angle::degrees(number(0, 360))});
-        const Shape b = placed(any(), {{number(0, 4000), number(0, 4000)}, Angle::degrees(number(0, 360))});
+        const Shape a =
+            placed(any(), {{number(0, 4000), number(0, 4000)}, Angle::degrees(number(0, 360))});
+        const Shape b =
+            placed(any(), {{number(0, 4000), number(0, 4000)}, Angle::degrees(number(0, 360))});
         const auto g = gapBetween(a, b);
         const double d = geos.distance(a, b);
         ASSERT_NEAR(g.apart.mm(), d, 0.01) << "run " << i;

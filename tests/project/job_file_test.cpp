@@ -12,8 +12,11 @@ namespace fs = std::filesystem;
 
 namespace {
 Project sample() {
-    return jobWith({"sofa 84 x 36 against wall A, centred on window 1, 3 left", "corner sofa in corner CD", "coffee table 16 from sofa, centred on sofa", "rug under sofa and coffee table", "wing chair at 4', 8', facing sofa",
-                    "lock wing chair", "scheme new called Second", "school viewer-and-air", "band seat-to-table 14 to 18"});
+    return jobWith({"sofa 84 x 36 against wall A, centred on window 1, 3 left",
+                    "corner sofa in corner CD", "coffee table 16 from sofa, centred on sofa",
+                    "rug under sofa and coffee table", "wing chair at 4', 8', facing sofa",
+                    "lock wing chair", "scheme new called Second", "school viewer-and-air",
+                    "band seat-to-table 14 to 18"});
 }
 fs::path folder() {
     const auto f = fs::temp_directory_path() / ("mezzet-test-" + std::to_string(::getpid()));
@@ -60,10 +63,25 @@ TEST(JobFile, DamagedAndHostileFilesAreRefusedWithAMessage) {
         EXPECT_NE(at, std::string::npos) << a;
         return t.replace(at, a.size(), b);
     };
-    const std::string bad[] = {"", "{", "[]", "null", "{\"format\":\"mezzet-job\"}", std::string(100000, '['), good.substr(0, good.size() / 2), replaced("\"version\": 1", "\"version\": 99"),
-                               replaced("\"version\": 1", "\"version\": \"one\""), replaced("mezzet-job", "other"), replaced("\"kind\": \"sofa\"", "\"kind\": \"spaceship\""), replaced("\"active\": 2", "\"active\": 9"),
-                               replaced("\"id\": 1,", "\"id\": 3,"), replaced("2133.6", "1e400"), replaced("2133.6", "-5"), replaced("\"tie\": \"against\"", "\"tie\": \"glued\""), replaced("wall A 20'", "wall Q 20'"),
-                               replaced("\"name\": \"Sofa\"", "\"name\": \"\""), replaced("\"school\": \"viewer-and-air\"", "\"school\": \"none\"")};
+    const std::string bad[] = {"",
+                               "{",
+                               "[]",
+                               "null",
+                               "{\"format\":\"mezzet-job\"}",
+                               std::string(100000, '['),
+                               good.substr(0, good.size() / 2),
+                               replaced("\"version\": 1", "\"version\": 99"),
+                               replaced("\"version\": 1", "\"version\": \"one\""),
+                               replaced("mezzet-job", "other"),
+                               replaced("\"kind\": \"sofa\"", "\"kind\": \"spaceship\""),
+                               replaced("\"active\": 2", "\"active\": 9"),
+                               replaced("\"id\": 1,", "\"id\": 3,"),
+                               replaced("2133.6", "1e400"),
+                               replaced("2133.6", "-5"),
+                               replaced("\"tie\": \"against\"", "\"tie\": \"glued\""),
+                               replaced("wall A 20'", "wall Q 20'"),
+                               replaced("\"name\": \"Sofa\"", "\"name\": \"\""),
+                               replaced("\"school\": \"viewer-and-air\"", "\"school\": \"none\"")};
     for (const auto& text : bad) {
         const auto r = readJob(text, "bad.mezzet", library());
         ASSERT_FALSE(r) << text.substr(0, 80);
@@ -95,7 +113,9 @@ TEST(JobFile, ALoopInAFileIsRefused) {
     // The sofa's own tie is turned toward the table.
     const auto at = text.find("\"tie\": \"against\"");
     const auto end = text.find("\"distance\"", at);
-    text.replace(at, end - at, "\"tie\": \"from-piece\", \"side\": \"front\", \"of\": {\"is\": \"piece\", \"id\": 2}, ");
+    text.replace(
+        at, end - at,
+        "\"tie\": \"from-piece\", \"side\": \"front\", \"of\": {\"is\": \"piece\", \"id\": 2}, ");
     const auto r = readJob(text, "loop.mezzet", library());
     ASSERT_FALSE(r);
     EXPECT_NE(r.problem().what.find("loop"), std::string::npos) << r.problem().text();
@@ -116,8 +136,10 @@ TEST(Saving, ReplacesTheFileWholeOrLeavesItAlone) {
 }
 
 TEST(Edits, ChangingTheRoomMovesWhatIsTiedAndRefusesNothing) {
-    auto job = jobWith({"sofa 84 x 36 against wall C, centred on wall C", "stool against wall A, centred on window 1"});
-    const auto after = apply(job, {"measure again", {SetNotes{"wall A 18'\nwall B 12'\nwall C 18'\nwall D 12'"}}, {}});
+    auto job = jobWith({"sofa 84 x 36 against wall C, centred on wall C",
+                        "stool against wall A, centred on window 1"});
+    const auto after = apply(
+        job, {"measure again", {SetNotes{"wall A 18'\nwall B 12'\nwall C 18'\nwall D 12'"}}, {}});
     ASSERT_TRUE(after) << after.problem().text();
     EXPECT_NEAR(poseOf(*after->project, "Sofa").at.y / 25.4, 144 - 18, 1e-6);
     EXPECT_NEAR(poseOf(*after->project, "Sofa").at.x / 25.4, 108, 1e-6);

@@ -14,38 +14,50 @@ void expectAt(const Project& job, const char* name, double x, double y, double t
 } // namespace
 
 TEST(Ties, AgainstAWallStandsBackToIt) {
-    const auto job = jobWith({"sofa 84 x 36 against wall A, centred on window 1", "sideboard 60 x 18 against wall B, centred", "console 54 x 14 against wall C, gap 2, centred on wall C"});
+    const auto job = jobWith({"sofa 84 x 36 against wall A, centred on window 1",
+                              "sideboard 60 x 18 against wall B, centred",
+                              "console 54 x 14 against wall C, gap 2, centred on wall C"});
     expectAt(job, "Sofa", 120, 18, 0);
     expectAt(job, "Sideboard", 240 - 9, 90, 90);
     expectAt(job, "Console", 120, 180 - 7 - 2, 180);
 }
 
 TEST(Ties, DistancesRunFromEdgesOrCentres) {
-    const auto job = jobWith({"desk 54 x 26 against wall A, 30 from corner DA", "round table 54 at 14' 8\" from wall D, 8' 2\" from wall A", "bench 48 x 16 24 from wall D, 30 from wall A, turned 0"});
+    const auto job = jobWith({"desk 54 x 26 against wall A, 30 from corner DA",
+                              "round table 54 at 14' 8\" from wall D, 8' 2\" from wall A",
+                              "bench 48 x 16 24 from wall D, 30 from wall A, turned 0"});
     expectAt(job, "Desk", 30 + 27, 13, 0);
     expectAt(job, "Round table", 176, 98, 0);
     expectAt(job, "Bench", 24 + 24, 30 + 8, 0);
 }
 
 TEST(Ties, SidesOfAPieceAreAsYouFaceIt) {
-    const auto job = jobWith({"sofa 84 x 36 against wall C, centred on wall C", "coffee table 48 x 26 16 from sofa, centred on sofa", "side table 20 x 22 2 left of sofa, centred on sofa",
-                              "floor lamp 16 3 right of sofa, centred on sofa", "sofa table 60 x 14 1 behind coffee table, centred on coffee table"});
+    const auto job = jobWith({"sofa 84 x 36 against wall C, centred on wall C",
+                              "coffee table 48 x 26 16 from sofa, centred on sofa",
+                              "side table 20 x 22 2 left of sofa, centred on sofa",
+                              "floor lamp 16 3 right of sofa, centred on sofa",
+                              "sofa table 60 x 14 1 behind coffee table, centred on coffee table"});
     expectAt(job, "Sofa", 120, 162, 180);
     expectAt(job, "Coffee table", 120, 162 - 18 - 16 - 13, 180);
-    expectAt(job, "Side table", 120 + 42 + 2 + 10, 162, 180); // facing the sofa from wall A, its left is +x
+    expectAt(job, "Side table", 120 + 42 + 2 + 10, 162,
+             180); // facing the sofa from wall A, its left is +x
     expectAt(job, "Floor lamp", 120 - 42 - 3 - 8, 162, 180);
     expectAt(job, "Sofa table", 120, 115 + 13 + 1 + 7, 180);
 }
 
 TEST(Ties, InACornerTouchesBothWalls) {
-    const auto job = jobWith({"bookcase 36 x 12 in corner AB", "floor plant 24 in corner CD", "armchair 30 x 33 in corner BA called back chair"});
+    const auto job = jobWith({"bookcase 36 x 12 in corner AB", "floor plant 24 in corner CD",
+                              "armchair 30 x 33 in corner BA called back chair"});
     expectAt(job, "Bookcase", 240 - 18, 6, 0);
     expectAt(job, "Floor plant", 12, 168, 180);
     expectAt(job, "back chair", 240 - 16.5, 15, 90);
 }
 
 TEST(Ties, FacingLooksAtTheOther) {
-    const auto job = jobWith({"sofa 84 x 36 against wall A, centred on wall A", "armchair 30 x 30 60 from sofa, facing sofa, centred on sofa", "wing chair 30 x 30 at 4', 8', facing sofa", "stool at 10', 12', facing wall D"});
+    const auto job =
+        jobWith({"sofa 84 x 36 against wall A, centred on wall A",
+                 "armchair 30 x 30 60 from sofa, facing sofa, centred on sofa",
+                 "wing chair 30 x 30 at 4', 8', facing sofa", "stool at 10', 12', facing wall D"});
     expectAt(job, "Armchair", 120, 36 + 60 + 15, 180);
     const auto chair = poseOf(job, "Wing chair");
     const Vec2 to = unit(poseOf(job, "Sofa").at - chair.at);
@@ -54,7 +66,8 @@ TEST(Ties, FacingLooksAtTheOther) {
 }
 
 TEST(Ties, FacingAPointFromBetweenWallsSettlesExactly) {
-    const auto job = jobWith({"sofa 84 x 36 against wall A, centred on wall A", "wing chair 30 x 34 20 from wall D, 24 from wall C, facing sofa"});
+    const auto job = jobWith({"sofa 84 x 36 against wall A, centred on wall A",
+                              "wing chair 30 x 34 20 from wall D, 24 from wall C, facing sofa"});
     const auto scene = *sceneOf(job);
     const auto* p = scene->byId(job.scheme().byName("Wing chair")->id);
     EXPECT_NEAR(-extent(p->shape, {-1, 0}) / 25.4, 20, 1e-6);
@@ -63,7 +76,9 @@ TEST(Ties, FacingAPointFromBetweenWallsSettlesExactly) {
 }
 
 TEST(Ties, MovingWhatOthersAreTiedToMovesThem) {
-    const auto job = jobWith({"sofa 84 x 36 against wall A, centred on wall A", "coffee table 16 from sofa, centred on sofa", "rug under sofa and coffee table", "sofa 40 from corner DA"});
+    const auto job = jobWith({"sofa 84 x 36 against wall A, centred on wall A",
+                              "coffee table 16 from sofa, centred on sofa",
+                              "rug under sofa and coffee table", "sofa 40 from corner DA"});
     expectAt(job, "Sofa", 40 + 42, 18, 0);
     EXPECT_NEAR(poseOf(job, "Coffee table").at.x / 25.4, 82, 1e-6);
     EXPECT_NEAR(poseOf(job, "Rug").at.x / 25.4, 82, 1e-6);
@@ -77,7 +92,8 @@ TEST(Ties, WhatNoTieFixesStaysWhereItWas) {
 }
 
 TEST(Ties, ALoopIsRefusedWithItsChain) {
-    const auto job = jobWith({"sofa against wall A, centred on wall A", "coffee table 16 from sofa, centred on sofa"});
+    const auto job = jobWith(
+        {"sofa against wall A, centred on wall A", "coffee table 16 from sofa, centred on sofa"});
     const auto p = refusal(job, "sofa 8 behind coffee table");
     EXPECT_NE(p.what.find("loop"), std::string::npos) << p.text();
     EXPECT_NE(p.what.find("Coffee table is"), std::string::npos) << p.text();
@@ -102,7 +118,8 @@ TEST(Ties, NewWordsWinOverOldOnesAndSayWhatTheyLetGo) {
 }
 
 TEST(Ties, RemovingAPieceLeavesTheOthersInPlace) {
-    auto job = jobWith({"sofa 84 x 36 against wall A, centred on wall A", "coffee table 16 from sofa, centred on sofa"});
+    auto job = jobWith({"sofa 84 x 36 against wall A, centred on wall A",
+                        "coffee table 16 from sofa, centred on sofa"});
     const auto before = poseOf(job, "Coffee table");
     const auto said = readLine("remove sofa", job);
     const auto after = apply(job, said->edit);
@@ -112,6 +129,8 @@ TEST(Ties, RemovingAPieceLeavesTheOthersInPlace) {
 }
 
 TEST(Ties, ALockedPieceStaysWhenItsTieMoves) {
-    const auto job = jobWith({"sofa 84 x 36 against wall A, centred on wall A", "coffee table 16 from sofa, centred on sofa", "lock coffee table", "sofa 10 from corner DA"});
+    const auto job = jobWith({"sofa 84 x 36 against wall A, centred on wall A",
+                              "coffee table 16 from sofa, centred on sofa", "lock coffee table",
+                              "sofa 10 from corner DA"});
     EXPECT_NEAR(poseOf(job, "Coffee table").at.x / 25.4, 120, 1e-6);
 }

@@ -23,13 +23,15 @@ QString run(const QString& program, const QStringList& arguments) {
     return QString::fromUtf8(p.readAllStandardOutput());
 }
 
-/// The straight lines of a PDF's first page, each by its length in mm of paper, as poppler reads them.
+/// The straight lines of a PDF's first page, each by its length in mm of paper, as poppler reads
+/// them.
 std::vector<double> linesIn(const QString& pdf, const QString& svg) {
     run("pdftocairo", {"-svg", pdf, svg});
     QFile f(svg);
     EXPECT_TRUE(f.open(QIODevice::ReadOnly));
     const auto text = QString::fromUtf8(f.readAll());
-    static const QRegularExpression path(R"RX(<path[^>]* d="M ([-\d.]+) ([-\d.]+) L ([-\d.]+) ([-\d.]+) ?"[^>]*?(?: transform="matrix\(([^)]*)\)")?[^>]*/>)RX");
+    static const QRegularExpression path(
+        R"RX(<path[^>]* d="M ([-\d.]+) ([-\d.]+) L ([-\d.]+) ([-\d.]+) ?"[^>]*?(?: transform="matrix\(([^)]*)\)")?[^>]*/>)RX");
     std::vector<double> out;
     auto it = path.globalMatch(text);
     while (it.hasNext()) {
@@ -59,7 +61,8 @@ double nearest(const std::vector<double>& all, double want) {
 TEST(PlanSheet, AWallIsDrawnToTheThousandthOfItsScaledLength) {
     QTemporaryDir dir;
     const auto job = jobWith({"sofa 84 x 36 against wall A, centred on wall A"});
-    for (const auto& [paper, scale] : {std::pair{"a3", "1:50"}, std::pair{"tabloid", "1/4\""}, std::pair{"a4", "1:100"}, std::pair{"letter", "1/8\""}}) {
+    for (const auto& [paper, scale] : {std::pair{"a3", "1:50"}, std::pair{"tabloid", "1/4\""},
+                                       std::pair{"a4", "1:100"}, std::pair{"letter", "1/8\""}}) {
         PlanOptions o;
         o.paper = paperNamed(paper);
         o.scale = readScale(scale);
@@ -85,7 +88,9 @@ TEST(PlanSheet, ScalesArePublishedOnes) { // 1/4" = 1'-0" is 1:48 and so on, any
 
 TEST(PlanSheet, PaperHasItsPublishedSize) { // ISO 216; ANSI Y14.1
     QTemporaryDir dir;
-    for (const auto& [name, w, h] : {std::tuple{"a4", 210.0, 297.0}, std::tuple{"a3", 297.0, 420.0}, std::tuple{"letter", 215.9, 279.4}, std::tuple{"tabloid", 279.4, 431.8}}) {
+    for (const auto& [name, w, h] :
+         {std::tuple{"a4", 210.0, 297.0}, std::tuple{"a3", 297.0, 420.0},
+          std::tuple{"letter", 215.9, 279.4}, std::tuple{"tabloid", 279.4, 431.8}}) {
         PlanOptions o;
         o.paper = paperNamed(name);
         ASSERT_TRUE(printPlan(jobWith({}), o, dir.filePath("p.pdf").toStdString()));
@@ -101,10 +106,12 @@ TEST(PlanSheet, PaperHasItsPublishedSize) { // ISO 216; ANSI Y14.1
 
 TEST(PlanSheet, NamesPiecesAndWhatIsToMend) {
     QTemporaryDir dir;
-    const auto job = jobWith({"title Lantern Row", "sofa 84 x 36 against wall A, centred on wall A", "coffee table 8 from sofa, centred on sofa"});
+    const auto job = jobWith({"title Lantern Row", "sofa 84 x 36 against wall A, centred on wall A",
+                              "coffee table 8 from sofa, centred on sofa"});
     ASSERT_TRUE(printPlan(job, {{}, {}, "1 May 2030"}, dir.filePath("p.pdf").toStdString()));
     const auto text = run("pdftotext", {"-layout", dir.filePath("p.pdf"), "-"});
-    for (const char* t : {"Lantern Row", "Sofa", "84 x 36", "Coffee table", "knees", "20' 0\"", "1 May 2030", "Low and close"})
+    for (const char* t : {"Lantern Row", "Sofa", "84 x 36", "Coffee table", "knees", "20' 0\"",
+                          "1 May 2030", "Low and close"})
         EXPECT_TRUE(text.contains(t)) << t;
     ASSERT_TRUE(printPlan(job, {}, dir.filePath("p.svg").toStdString()));
     ASSERT_TRUE(printPlan(job, {}, dir.filePath("p.png").toStdString()));
@@ -116,7 +123,8 @@ TEST(PlanSheet, ALongScheduleGoesOnOnFurtherPages) {
     QTemporaryDir dir;
     std::vector<std::string> lines;
     for (int i = 0; i < 90; ++i)
-        lines.push_back("stool called Stool no" + std::to_string(i) + " at " + std::to_string(10 + i * 2) + "in, 60in");
+        lines.push_back("stool called Stool no" + std::to_string(i) + " at " +
+                        std::to_string(10 + i * 2) + "in, 60in");
     const auto printed = printPlan(jobWith(lines), {}, dir.filePath("p.pdf").toStdString());
     ASSERT_TRUE(printed);
     EXPECT_GT(printed->pages, 1);

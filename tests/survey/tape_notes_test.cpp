@@ -1,5 +1,5 @@
-#include "room/room.h"
 #include "measure/text.h"
+#include "room/room.h"
 
 #include <gtest/gtest.h>
 
@@ -9,9 +9,12 @@ using namespace mezzet;
 
 namespace {
 
-const char* supperRoom = "room Supper room\nceiling 8' 2\"\nwall A 15' 0\"\n  window 2' 10\" from left, 5' 0\" wide, 4' 6\" high, sill 2' 8\"\n"
-                         "corner 135\nwall B 4' 11 3/8\"\ncorner 135\nwall C 11' 0 1/8\"\n  studs 16 apart, first 14 from left\n  outlet 8 from left, 14 up\n"
-                         "wall D 18' 6 1/4\"\n  door 2' 0\" from left, 32 wide, 80 high, hinge right, swings in, undercut 3/4\nwall E 14' 6\"\n"
+const char* supperRoom = "room Supper room\nceiling 8' 2\"\nwall A 15' 0\"\n  window 2' 10\" from "
+                         "left, 5' 0\" wide, 4' 6\" high, sill 2' 8\"\n"
+                         "corner 135\nwall B 4' 11 3/8\"\ncorner 135\nwall C 11' 0 1/8\"\n  studs "
+                         "16 apart, first 14 from left\n  outlet 8 from left, 14 up\n"
+                         "wall D 18' 6 1/4\"\n  door 2' 0\" from left, 32 wide, 80 high, hinge "
+                         "right, swings in, undercut 3/4\nwall E 14' 6\"\n"
                          "  chimney 4' 6\" from left, 56 wide, 14 deep\ndiagonal A to D 23' 6\"\n";
 
 Problem faultOf(const std::string& notes) {
@@ -42,23 +45,24 @@ TEST(TapeNotes, AFaultNamesLineColumnAndWhatWouldDo) {
         int line;
         int column;
     };
-    const Case cases[] = {{"wal A 12'", 1, 1},
-                          {"wall A", 1, 7},
-                          {"wall B 12'", 1, 6},
-                          {"wall A 12'\nwall A 3'", 2, 6},
-                          {"wall A 12'\n window 2' from middle, 3' wide", 2, 17},
-                          {"wall A 12'\n window 2' from left, 3' wide, 4' huge", 2, 35},
-                          {"window 2' from left, 3' wide", 1, 1},
-                          {"wall A 12'\ncorner 400", 2, 8},
-                          {"wall A 12'\ncorner out\ncorner out", 3, 1},
-                          {"wall A 12'\ndiagonal A to Q 3'", 2, 1},
-                          {"wall A 4'\n window 2' from left, 3' wide", 2, 2},
-                          {"wall A 9'\n window 1' from left, 3' wide\n door 2' from left, 3' wide", 3, 2},
-                          {"ceiling 8'\nwall A 9'\n window 1' from left, 3' wide, 6' high, sill 3'", 3, 2},
-                          {"ceiling 8'\nceiling 9'", 2, 9},
-                          {"wall A -3'", 1, 8},
-                          {"wall A 12' 14\"", 1, 12},
-                          {"units furlongs", 1, 1}};
+    const Case cases[] = {
+        {"wal A 12'", 1, 1},
+        {"wall A", 1, 7},
+        {"wall B 12'", 1, 6},
+        {"wall A 12'\nwall A 3'", 2, 6},
+        {"wall A 12'\n window 2' from middle, 3' wide", 2, 17},
+        {"wall A 12'\n window 2' from left, 3' wide, 4' huge", 2, 35},
+        {"window 2' from left, 3' wide", 1, 1},
+        {"wall A 12'\ncorner 400", 2, 8},
+        {"wall A 12'\ncorner out\ncorner out", 3, 1},
+        {"wall A 12'\ndiagonal A to Q 3'", 2, 1},
+        {"wall A 4'\n window 2' from left, 3' wide", 2, 2},
+        {"wall A 9'\n window 1' from left, 3' wide\n door 2' from left, 3' wide", 3, 2},
+        {"ceiling 8'\nwall A 9'\n window 1' from left, 3' wide, 6' high, sill 3'", 3, 2},
+        {"ceiling 8'\nceiling 9'", 2, 9},
+        {"wall A -3'", 1, 8},
+        {"wall A 12' 14\"", 1, 12},
+        {"units furlongs", 1, 1}};
     for (const auto& c : cases) {
         const auto p = faultOf(c.notes);
         EXPECT_EQ(p.line, c.line) << c.notes << " -> " << p.text();
@@ -96,7 +100,8 @@ TEST(TapeNotes, AnyGarbageIsRefusedOrReadNeverCrashes) {
 }
 
 TEST(Traverse, AClosedRoomClosesToNothing) {
-    const auto r = roomFromNotes("wall A 4'\nwall B 3'\nwall C 4'\nwall D 3'\ndiagonal A to C 5'"); // 3-4-5
+    const auto r =
+        roomFromNotes("wall A 4'\nwall B 3'\nwall C 4'\nwall D 3'\ndiagonal A to C 5'"); // 3-4-5
     ASSERT_TRUE(r);
     EXPECT_TRUE((*r)->closed);
     EXPECT_NEAR((*r)->closure.misclosure.mm(), 0, 1e-9);
@@ -105,7 +110,8 @@ TEST(Traverse, AClosedRoomClosesToNothing) {
 }
 
 TEST(Traverse, AWrongDiagonalIsSaid) {
-    const auto r = roomFromNotes("wall A 4'\nwall B 3'\nwall C 4'\nwall D 3'\ndiagonal A to C 5' 2\"");
+    const auto r =
+        roomFromNotes("wall A 4'\nwall B 3'\nwall C 4'\nwall D 3'\ndiagonal A to C 5' 2\"");
     EXPECT_FALSE((*r)->diagonals.at(0).agrees);
     EXPECT_NE((*r)->closure.words.find("diagonal A to C"), std::string::npos);
 }
@@ -132,11 +138,14 @@ TEST(Traverse, BeyondToleranceTheRoomStaysOpenAndSaysSo) {
     EXPECT_FALSE((*r)->closed);
     EXPECT_NE((*r)->closure.words.find("doesn't close"), std::string::npos);
     EXPECT_NEAR((*r)->walls[0].length().inInches(), 252, 1e-9) << "nothing is spread";
-    EXPECT_TRUE((*roomFromNotes("tolerance 1 in 50\nwall A 20' 6\"\nwall B 15'\nwall C 20'\nwall D 15'"))->closed);
+    EXPECT_TRUE(
+        (*roomFromNotes("tolerance 1 in 50\nwall A 20' 6\"\nwall B 15'\nwall C 20'\nwall D 15'"))
+            ->closed);
 }
 
 TEST(Traverse, AnOutsideCornerTurnsOut) {
-    const auto r = roomFromNotes("wall A 10'\nwall B 6'\nwall C 4'\ncorner out\nwall D 4'\nwall E 6'\nwall F 10'");
+    const auto r = roomFromNotes(
+        "wall A 10'\nwall B 6'\nwall C 4'\ncorner out\nwall D 4'\nwall E 6'\nwall F 10'");
     ASSERT_TRUE(r);
     EXPECT_TRUE((*r)->closed) << (*r)->closure.words;
     EXPECT_NEAR((*r)->floorArea(), 84 * 304.8 * 304.8, 1e-3); // 60 and 24 square feet
@@ -144,15 +153,19 @@ TEST(Traverse, AnOutsideCornerTurnsOut) {
 
 TEST(Room, AnOutlineThatCrossesItselfIsRefused) {
     // Turns that make up a full circle and runs that close, but wall E comes back over wall B.
-    const auto p = faultOf("wall A 8'\nwall B 4'\nwall C 6'\nwall D 8'\ncorner out\nwall E 10'\ncorner out\nwall F 2'\nwall G 8'\nwall H 10'");
+    const auto p = faultOf("wall A 8'\nwall B 4'\nwall C 6'\nwall D 8'\ncorner out\nwall E "
+                           "10'\ncorner out\nwall F 2'\nwall G 8'\nwall H 10'");
     EXPECT_TRUE(p.line > 0 || (*roomFromNotes("wall A 1'")) != nullptr);
-    const auto crossing = roomFromNotes("tolerance 10\nwall A 10'\nwall B 10'\nwall C 5'\nwall D 15'\ncorner out\nwall E 5'\ncorner out\nwall F 10'\nwall G 10'\nwall H 5'");
+    const auto crossing =
+        roomFromNotes("tolerance 10\nwall A 10'\nwall B 10'\nwall C 5'\nwall D 15'\ncorner "
+                      "out\nwall E 5'\ncorner out\nwall F 10'\nwall G 10'\nwall H 5'");
     if (!crossing)
         EXPECT_NE(crossing.problem().what.find("runs through"), std::string::npos);
 }
 
 TEST(Room, ADoorSweepsAQuarterFromItsHinge) {
-    const auto r = roomFromNotes("wall A 10'\n door 2' from left, 30 wide, hinge left, swings in\nwall B 10'\nwall C 10'\nwall D 10'");
+    const auto r = roomFromNotes("wall A 10'\n door 2' from left, 30 wide, hinge left, swings "
+                                 "in\nwall B 10'\nwall C 10'\nwall D 10'");
     const auto s = doorSwing(**r, (*r)->openings[0]);
     ASSERT_TRUE(s);
     const auto in = [&](double x, double y) { return contains(*s, {x * 25.4, y * 25.4}); };
@@ -160,6 +173,7 @@ TEST(Room, ADoorSweepsAQuarterFromItsHinge) {
     EXPECT_TRUE(in(53, 1));
     EXPECT_FALSE(in(53, 29));
     EXPECT_FALSE(in(23, 5));
-    const auto out = roomFromNotes("wall A 10'\n door 2' from left, 30 wide, swings out\nwall B 10'\nwall C 10'\nwall D 10'");
+    const auto out = roomFromNotes(
+        "wall A 10'\n door 2' from left, 30 wide, swings out\nwall B 10'\nwall C 10'\nwall D 10'");
     EXPECT_FALSE(doorSwing(**out, (*out)->openings[0]));
 }

@@ -65,7 +65,8 @@ protected:
         QTest::mousePress(window->board(), Qt::LeftButton, keys, from);
         QTest::mouseMove(window->board(), (from + to) / 2);
         for (const QPoint p : {(from + to) / 2, to}) {
-            QMouseEvent move(QEvent::MouseMove, p, window->board()->mapToGlobal(p), Qt::NoButton, Qt::LeftButton, keys);
+            QMouseEvent move(QEvent::MouseMove, p, window->board()->mapToGlobal(p), Qt::NoButton,
+                             Qt::LeftButton, keys);
             QApplication::sendEvent(window->board(), &move);
         }
         QTest::mouseRelease(window->board(), Qt::LeftButton, keys, to);
@@ -98,7 +99,8 @@ TEST_F(Story, ADayAtTheBoard) {
     window->line()->edit()->setFocus();
     QTest::keyClicks(window->line()->edit(), "coffee table 14 from sofa");
     settle();
-    EXPECT_TRUE(window->line()->preview().contains("Moves Coffee table 2\"")) << qPrintable(window->line()->preview());
+    EXPECT_TRUE(window->line()->preview().contains("Moves Coffee table 2\""))
+        << qPrintable(window->line()->preview());
     QTest::keyClick(window->line()->edit(), Qt::Key_Return);
     settle();
     EXPECT_EQ(card("seat-to-table")->figure()->text(), "14\"");
@@ -213,7 +215,8 @@ TEST_F(Story, KeysNudgeTurnCopyLockAndRemove) {
 
 TEST_F(Story, GoesFromSurfaceToSurfaceByTheKey) {
     for (int wall = 0; wall < 5; ++wall) {
-        QTest::mouseClick(window->key(), Qt::LeftButton, {}, window->key()->buttonOf(wall).center().toPoint());
+        QTest::mouseClick(window->key(), Qt::LeftButton, {},
+                          window->key()->buttonOf(wall).center().toPoint());
         EXPECT_EQ(session().surface(), wall);
         EXPECT_FALSE(window->board()->grab().isNull());
     }
@@ -272,11 +275,14 @@ TEST_F(Story, ABadFileLeavesTheOpenJobAsItWas) {
     const auto before = session().project();
     EXPECT_FALSE(window->openPath(f.fileName()));
     EXPECT_EQ(session().project(), before);
-    EXPECT_TRUE(window->line()->preview().contains("damaged")) << qPrintable(window->line()->preview());
+    EXPECT_TRUE(window->line()->preview().contains("damaged"))
+        << qPrintable(window->line()->preview());
 }
 
 TEST_F(Story, WidgetsHaveNamesForAScreenReader) {
-    for (QWidget* w : std::initializer_list<QWidget*>{window->board(), window->key(), window->pieces()->box(), window->pieces()->list(), window->line()->edit(), window->tape()})
+    for (QWidget* w : std::initializer_list<QWidget*>{
+             window->board(), window->key(), window->pieces()->box(), window->pieces()->list(),
+             window->line()->edit(), window->tape()})
         EXPECT_FALSE(w->accessibleName().isEmpty()) << qPrintable(w->objectName());
     session().select({id("Sofa")});
     EXPECT_TRUE(window->board()->accessibleDescription().contains("Sofa"));
@@ -287,7 +293,8 @@ TEST_F(Story, WidgetsHaveNamesForAScreenReader) {
 TEST(Recovery, WhatAKilledProgramHadUnsavedIsOffered) {
     // A copy under the number of a program that is long gone.
     const auto library = *loadLibrary(MEZZET_TEST_DATA);
-    auto job = *newProject(library, "room Lost room\nwall A 10'\nwall B 10'\nwall C 10'\nwall D 10'");
+    auto job =
+        *newProject(library, "room Lost room\nwall A 10'\nwall B 10'\nwall C 10'\nwall D 10'");
     {
         JobSession session(library);
         session.open(job, {});
@@ -303,7 +310,8 @@ TEST(Recovery, WhatAKilledProgramHadUnsavedIsOffered) {
     MainWindow window(library);
     QTimer::singleShot(200, [] {
         for (auto* w : QApplication::topLevelWidgets())
-            if (auto* box = qobject_cast<QMessageBox*>(w); box != nullptr && box->objectName() == "recovery")
+            if (auto* box = qobject_cast<QMessageBox*>(w);
+                box != nullptr && box->objectName() == "recovery")
                 box->defaultButton()->click();
     });
     EXPECT_TRUE(window.offerRecovery());

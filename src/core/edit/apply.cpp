@@ -26,15 +26,19 @@ struct Applier {
         if (plainWord(p.name).empty())
             return Problem{"a piece needs a name", "give it one"};
         if (characterCount(p.name) > mostNameLength)
-            return Problem{"the name is too long", fmt::format("use at most {} characters", mostNameLength)};
+            return Problem{"the name is too long",
+                           fmt::format("use at most {} characters", mostNameLength)};
         if (const auto* same = s->byName(p.name); same != nullptr && same->id != p.id)
-            return Problem{fmt::format("there is a piece called {} already", same->name), "choose another name"};
+            return Problem{fmt::format("there is a piece called {} already", same->name),
+                           "choose another name"};
         for (const Length l : {p.size.width, p.size.depth, p.size.height})
             if (l <= Length{} || l > Length::metres(20))
-                return Problem{fmt::format("{} would be {}", p.name, words(p.size, job.notation)), "sizes lie between nothing and 20 m"};
+                return Problem{fmt::format("{} would be {}", p.name, words(p.size, job.notation)),
+                               "sizes lie between nothing and 20 m"};
         if (p.id == 0) {
             if (s->pieces.size() >= mostPieces)
-                return Problem{fmt::format("a scheme holds at most {} pieces", mostPieces), "start another scheme"};
+                return Problem{fmt::format("a scheme holds at most {} pieces", mostPieces),
+                               "start another scheme"};
             p.id = s->nextId++;
             s->pieces.push_back(std::move(p));
         } else if (Piece* old = s->byId(p.id)) {
@@ -48,7 +52,8 @@ struct Applier {
 
     std::optional<Problem> act(const RemovePiece& r) {
         auto s = change();
-        const auto it = std::find_if(s->pieces.begin(), s->pieces.end(), [&](const Piece& p) { return p.id == r.id; });
+        const auto it = std::find_if(s->pieces.begin(), s->pieces.end(),
+                                     [&](const Piece& p) { return p.id == r.id; });
         if (it == s->pieces.end())
             return Problem{"that piece is gone already", ""};
         const Wording say{*job.room, job.scheme(), job.notation};
@@ -58,11 +63,13 @@ struct Applier {
             std::erase_if(p.ties, [&](const Tie& t) {
                 if (!t.refersTo(r.id))
                     return false;
-                notices.push_back(fmt::format("{} stays where it is; it was {}", p.name, words(t, say)));
+                notices.push_back(
+                    fmt::format("{} stays where it is; it was {}", p.name, words(t, say)));
                 return true;
             });
         }
-        s->pieces.erase(std::find_if(s->pieces.begin(), s->pieces.end(), [&](const Piece& p) { return p.id == r.id; }));
+        s->pieces.erase(std::find_if(s->pieces.begin(), s->pieces.end(),
+                                     [&](const Piece& p) { return p.id == r.id; }));
         return {};
     }
 
@@ -84,7 +91,8 @@ struct Applier {
                             q.ties.clear();
                     if (resolve(job.room, alone, job.notation))
                         return false;
-                    notices.push_back(fmt::format("{} stays where it was: {} is gone", p.name, words(t.of, {*job.room, *s, job.notation})));
+                    notices.push_back(fmt::format("{} stays where it was: {} is gone", p.name,
+                                                  words(t.of, {*job.room, *s, job.notation})));
                     return true;
                 });
             }
@@ -100,13 +108,15 @@ struct Applier {
 
     std::optional<Problem> act(const SetSchool& s) {
         if (!s.restore && job.library.book->schoolById(s.school) == nullptr)
-            return Problem{fmt::format("there is no school “{}”", s.school), "use one of the rule book's"};
+            return Problem{fmt::format("there is no school “{}”", s.school),
+                           "use one of the rule book's"};
         if (s.rule.empty()) {
             job.judgement.school = s.school;
             return {};
         }
         if (job.library.book->byId(s.rule) == nullptr)
-            return Problem{fmt::format("there is no rule “{}”", s.rule), "use one of the rule book's"};
+            return Problem{fmt::format("there is no rule “{}”", s.rule),
+                           "use one of the rule book's"};
         if (s.restore)
             job.judgement.choices.erase(s.rule);
         else
@@ -116,7 +126,8 @@ struct Applier {
 
     std::optional<Problem> act(const SetBand& b) {
         if (job.library.book->byId(b.rule) == nullptr)
-            return Problem{fmt::format("there is no rule “{}”", b.rule), "use one of the rule book's"};
+            return Problem{fmt::format("there is no rule “{}”", b.rule),
+                           "use one of the rule book's"};
         if (b.band.low && b.band.high && *b.band.low > *b.band.high)
             return Problem{"the band ends before it begins", "put the lower bound first"};
         job.judgement.choices[b.rule].band = b.band;
@@ -125,7 +136,8 @@ struct Applier {
 
     std::optional<Problem> act(const AddScheme& a) {
         if (job.schemes.size() >= mostSchemes)
-            return Problem{fmt::format("a job holds at most {} schemes", mostSchemes), "throw one away first"};
+            return Problem{fmt::format("a job holds at most {} schemes", mostSchemes),
+                           "throw one away first"};
         auto s = a.copy ? std::make_shared<Scheme>(job.scheme()) : std::make_shared<Scheme>();
         s->name = a.name.empty() ? fmt::format("Scheme {}", job.schemes.size() + 1) : a.name;
         job.schemes.push_back(s);
@@ -135,14 +147,16 @@ struct Applier {
 
     std::optional<Problem> act(const SwitchScheme& s) {
         if (s.index >= job.schemes.size())
-            return Problem{fmt::format("there is no scheme {}", s.index + 1), fmt::format("there are {}", job.schemes.size())};
+            return Problem{fmt::format("there is no scheme {}", s.index + 1),
+                           fmt::format("there are {}", job.schemes.size())};
         job.active = s.index;
         return {};
     }
 
     std::optional<Problem> act(const RenameScheme& r) {
         if (trimmed(r.name).empty() || characterCount(r.name) > mostNameLength)
-            return Problem{"a scheme needs a name", fmt::format("use at most {} characters", mostNameLength)};
+            return Problem{"a scheme needs a name",
+                           fmt::format("use at most {} characters", mostNameLength)};
         change()->name = trimmed(r.name);
         return {};
     }
@@ -157,7 +171,8 @@ struct Applier {
 
     std::optional<Problem> act(const SetTitle& t) {
         if (characterCount(t.title) > mostNameLength || characterCount(t.client) > mostNameLength)
-            return Problem{"that is too long", fmt::format("use at most {} characters", mostNameLength)};
+            return Problem{"that is too long",
+                           fmt::format("use at most {} characters", mostNameLength)};
         job.title = t.title;
         job.client = t.client;
         return {};
@@ -193,7 +208,8 @@ Result<Applied> apply(const Project& before, const Edit& edit) {
     }
     Project& job = a.job;
     for (std::size_t i = 0; i < job.schemes.size(); ++i) {
-        const bool touched = roomChanged || i >= before.schemes.size() || job.schemes[i] != before.schemes[i];
+        const bool touched =
+            roomChanged || i >= before.schemes.size() || job.schemes[i] != before.schemes[i];
         if (!touched && i != job.active)
             continue;
         auto scene = resolve(job.room, job.schemes[i], job.notation);
@@ -251,7 +267,9 @@ Result<Retied> retied(const Project& job, Piece piece, const std::vector<Tie>& f
                 continue;
         }
         // The same tie with another number is re-valued, not let go.
-        const bool revalued = std::any_of(fresh.begin(), fresh.end(), [&](const Tie& t) { return t.kind == old.kind && t.of == old.of; });
+        const bool revalued = std::any_of(fresh.begin(), fresh.end(), [&](const Tie& t) {
+            return t.kind == old.kind && t.of == old.of;
+        });
         if (!revalued)
             out.letGo.push_back(words(old, say));
     }

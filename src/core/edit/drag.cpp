@@ -20,7 +20,8 @@ bool movesAlong(const Tie& t, const std::vector<int>& ids) {
         return std::all_of(t.group.begin(), t.group.end(), moves);
     if (t.of.is != Target::Is::piece || !moves(t.of.piece))
         return false;
-    return t.kind != Tie::Kind::centredBetween || (t.also.is == Target::Is::piece && moves(t.also.piece));
+    return t.kind != Tie::Kind::centredBetween ||
+           (t.also.is == Target::Is::piece && moves(t.also.piece));
 }
 
 /// How far from its middle a `centred on` can go and still be about that thing.
@@ -40,14 +41,19 @@ Length halfAcross(const Target& t, const Scene& scene) {
         return Length::millimetres(norm(room.bounds().size()) / 2);
     default:
         for (const auto& o : room.openings)
-            if (o.name() == fmt::format("{} {}", t.is == Target::Is::window ? "window" : t.is == Target::Is::door ? "door" : "opening", t.index))
+            if (o.name() == fmt::format("{} {}",
+                                        t.is == Target::Is::window ? "window"
+                                        : t.is == Target::Is::door ? "door"
+                                                                   : "opening",
+                                        t.index))
                 return o.width;
         return {};
     }
 }
 
 /// The tie after a step, or nothing when it is pulled past what makes sense.
-std::optional<Tie> stepped(Tie t, const Piece& p, const Placed& where, const Scene& scene, Vec2& step) {
+std::optional<Tie> stepped(Tie t, const Piece& p, const Placed& where, const Scene& scene,
+                           Vec2& step) {
     const auto lines = tieLines(t, p, where.pose.turn, scene);
     const auto along = [&](std::size_t i) { return dot(lines[i].normal, step); };
     switch (t.kind) {
@@ -91,7 +97,8 @@ std::optional<Tie> stepped(Tie t, const Piece& p, const Placed& where, const Sce
 
 } // namespace
 
-Drag drag(const Project& job, const Scene& scene, const std::vector<int>& ids, Vec2 step, DragTies mode) {
+Drag drag(const Project& job, const Scene& scene, const std::vector<int>& ids, Vec2 step,
+          DragTies mode) {
     Drag out;
     const Wording say{*scene.room, *scene.scheme, job.notation};
     std::vector<std::string> names;
@@ -114,8 +121,12 @@ Drag drag(const Project& job, const Scene& scene, const std::vector<int>& ids, V
                     continue;
                 }
                 const auto lines = tieLines(t, p, where->pose.turn, scene);
-                const bool touched = std::any_of(lines.begin(), lines.end(), [&](const TieLine& l) { return std::abs(dot(l.normal, own)) > 1e-6; });
-                auto next = !touched ? std::optional<Tie>(t) : mode == DragTies::drop ? std::nullopt : stepped(t, p, *where, scene, own);
+                const bool touched = std::any_of(lines.begin(), lines.end(), [&](const TieLine& l) {
+                    return std::abs(dot(l.normal, own)) > 1e-6;
+                });
+                auto next = !touched                 ? std::optional<Tie>(t)
+                            : mode == DragTies::drop ? std::nullopt
+                                                     : stepped(t, p, *where, scene, own);
                 if (!next && (t.kind == Tie::Kind::against || t.kind == Tie::Kind::inCorner)) {
                     // Pulled off its wall, a piece still stands square to it.
                     Tie turn;
@@ -124,7 +135,8 @@ Drag drag(const Project& job, const Scene& scene, const std::vector<int>& ids, V
                     ties.push_back(turn);
                 }
                 if (!next || *next != t)
-                    out.changes.push_back({p.name, words(t, say), next ? words(*next, say) : std::string()});
+                    out.changes.push_back(
+                        {p.name, words(t, say), next ? words(*next, say) : std::string()});
                 if (next)
                     ties.push_back(*next);
             }

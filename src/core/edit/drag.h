@@ -24,13 +24,14 @@ struct Drag {
 };
 
 /// Moves pieces by a step on the floor. Ties among the moved pieces go along unchanged; the others'
-/// numbers follow the step, a `centred on` takes an offset, and a tie pulled past sense (a piece two
-/// feet off the wall it was against, a gap closed, a centre beyond the thing it was centred on) is
-/// let go. Locked pieces stay. `scene` is the one the step is seen on.
-[[nodiscard]] Drag drag(const Project&, const Scene&, const std::vector<int>& ids, Vec2 step, DragTies);
+/// numbers follow the step, a `centred on` takes an offset, and a tie pulled past sense (a piece
+/// two feet off the wall it was against, a gap closed, a centre beyond the thing it was centred on)
+/// is let go. Locked pieces stay. `scene` is the one the step is seen on.
+[[nodiscard]] Drag drag(const Project&, const Scene&, const std::vector<int>& ids, Vec2 step,
+                        DragTies);
 
-/// Turns pieces clockwise by an angle, each about its own centre. Ties that fixed the turn give way,
-/// and a piece that was against a wall keeps its distance from it.
+/// Turns pieces clockwise by an angle, each about its own centre. Ties that fixed the turn give
+/// way, and a piece that was against a wall keeps its distance from it.
 [[nodiscard]] Result<Edit> turnBy(const Project&, const Scene&, const std::vector<int>& ids, Angle);
 
 } // namespace mezzet

@@ -51,7 +51,8 @@ struct SetTitle {
     std::string client;
 };
 
-using Act = std::variant<PutPiece, RemovePiece, SetNotes, SetNotation, SetSchool, SetBand, AddScheme, SwitchScheme, RenameScheme, RemoveScheme, SetTitle>;
+using Act = std::variant<PutPiece, RemovePiece, SetNotes, SetNotation, SetSchool, SetBand,
+                         AddScheme, SwitchScheme, RenameScheme, RemoveScheme, SetTitle>;
 
 /// A change to a job, as data: tried without harm, applied, and undone by keeping the old job.
 struct Edit {
@@ -62,19 +63,20 @@ struct Edit {
 
 struct Applied {
     ProjectPtr project;
-    ScenePtr scene; ///< of its active scheme
+    ScenePtr scene;                   ///< of its active scheme
     std::vector<std::string> notices; ///< the edit's, and what applying it let go of
 };
 
-/// The job after an edit. The places pieces came to are kept in them, so that what is free stays put
-/// later. Problem, and no change: a loop of ties, an over-tied piece, a name that is not there or is
-/// taken, notes that can't be read, a limit of the job file passed.
+/// The job after an edit. The places pieces came to are kept in them, so that what is free stays
+/// put later. Problem, and no change: a loop of ties, an over-tied piece, a name that is not there
+/// or is taken, notes that can't be read, a limit of the job file passed.
 [[nodiscard]] Result<Applied> apply(const Project&, const Edit&);
 
 /// The scene of the active scheme.
 [[nodiscard]] Result<ScenePtr> sceneOf(const Project&);
 
-/// How a placement came out: the piece with its new ties and whatever older ties still go with them.
+/// How a placement came out: the piece with its new ties and whatever older ties still go with
+/// them.
 struct Retied {
     Piece piece;
     std::vector<std::string> letGo; ///< words of the older ties that had to give

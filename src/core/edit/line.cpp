@@ -79,7 +79,10 @@ private:
             return selected_;
         const int id = in.piece();
         if (id == 0 && in.done())
-            in.failAhead("which piece?", in.scheme().pieces.empty() ? "there are no pieces yet" : fmt::format("name one, like {}", in.scheme().pieces.front().name));
+            in.failAhead("which piece?",
+                         in.scheme().pieces.empty()
+                             ? "there are no pieces yet"
+                             : fmt::format("name one, like {}", in.scheme().pieces.front().name));
         if (id == 0)
             in.failAhead(fmt::format("there is no piece called “{}”", in.rest()));
         return id;
@@ -154,9 +157,11 @@ private:
     void applySizes(Piece& p, const std::vector<Length>& sizes, std::size_t at) {
         for (const Length l : sizes)
             if (l <= Length{} || l > Length::metres(20))
-                in.fail(at, in.at() - at, "no piece has that size", "sizes lie between nothing and 20 m");
+                in.fail(at, in.at() - at, "no piece has that size",
+                        "sizes lie between nothing and 20 m");
         const Size before = p.size;
-        const bool round = p.kind->footprint.form == FootprintForm::oval && abs(p.kind->size.width - p.kind->size.depth) <= quiet;
+        const bool round = p.kind->footprint.form == FootprintForm::oval &&
+                           abs(p.kind->size.width - p.kind->size.depth) <= quiet;
         if (sizes.size() == 1) {
             p.size.width = sizes[0];
             if (round)
@@ -182,7 +187,9 @@ private:
         follow(p.heights.back);
         follow(p.heights.arm);
         if (p.footprint.form == FootprintForm::ell && p.size != before) {
-            const auto share = [](Length part, Length whole, Length now) { return part * (now / whole); };
+            const auto share = [](Length part, Length whole, Length now) {
+                return part * (now / whole);
+            };
             if (p.footprint.bodyDepth >= p.size.depth)
                 p.footprint.bodyDepth = share(p.footprint.bodyDepth, before.depth, p.size.depth);
             if (p.footprint.armWidth >= p.size.width)
@@ -217,9 +224,11 @@ private:
 
     void checkName(const std::string& n, int id, std::size_t at) {
         if (characterCount(n) > mostNameLength || plainWord(n).empty())
-            in.fail(at, n.size(), "that is no name for a piece", fmt::format("use 1 to {} characters", mostNameLength));
+            in.fail(at, n.size(), "that is no name for a piece",
+                    fmt::format("use 1 to {} characters", mostNameLength));
         if (const auto* other = in.scheme().byName(n); other != nullptr && other->id != id)
-            in.fail(at, n.size(), fmt::format("there is a piece called {} already", other->name), "choose another name");
+            in.fail(at, n.size(), fmt::format("there is a piece called {} already", other->name),
+                    "choose another name");
     }
 
     Edit copy() {
@@ -261,11 +270,14 @@ private:
             const std::size_t at = in.at();
             const auto t = in.target();
             const auto count = std::erase_if(p.ties, [&](const Tie& tie) {
-                return tie.of == t || tie.also == t || (t.is == Target::Is::piece && tie.refersTo(t.piece)) ||
+                return tie.of == t || tie.also == t ||
+                       (t.is == Target::Is::piece && tie.refersTo(t.piece)) ||
                        (t.is == Target::Is::corner && tie.of.is == t.is && tie.of.index == t.index);
             });
             if (count == 0)
-                in.fail(at, in.at() - at, fmt::format("{} is not tied to {}", p.name, words(t, job_.wording())), "see its ties on the tape");
+                in.fail(at, in.at() - at,
+                        fmt::format("{} is not tied to {}", p.name, words(t, job_.wording())),
+                        "see its ties on the tape");
             e.words += " from " + words(t, job_.wording());
         } else {
             p.ties.clear();
@@ -316,7 +328,9 @@ private:
         const std::size_t at = in.at();
         const double n = in.number("the scheme");
         if (n < 1 || n > static_cast<double>(job_.schemes.size()) || n != std::floor(n))
-            in.fail(at, in.at() - at, fmt::format("there is no scheme {:g}", n), fmt::format("there {} {}; “scheme new” adds one", job_.schemes.size() == 1 ? "is" : "are", job_.schemes.size()));
+            in.fail(at, in.at() - at, fmt::format("there is no scheme {:g}", n),
+                    fmt::format("there {} {}; “scheme new” adds one",
+                                job_.schemes.size() == 1 ? "is" : "are", job_.schemes.size()));
         nothingMore();
         const auto index = static_cast<std::size_t>(n) - 1;
         e.words = "go to " + job_.schemes[index]->name;
@@ -333,7 +347,8 @@ private:
         std::vector<std::string> names;
         for (const auto& s : book.schools)
             names.push_back(s.id);
-        in.fail(at, std::max<std::size_t>(said.size(), 1), fmt::format("there is no school “{}”", said), "the schools are " + listed(names));
+        in.fail(at, std::max<std::size_t>(said.size(), 1),
+                fmt::format("there is no school “{}”", said), "the schools are " + listed(names));
     }
 
     Edit school() {
@@ -395,7 +410,8 @@ private:
         } else {
             b.low = bound();
             if (!in.take({"to", "-"}))
-                in.failAhead("a band has two ends", "say it like: band seat-to-table 14 to 18, or “at least 14”");
+                in.failAhead("a band has two ends",
+                             "say it like: band seat-to-table 14 to 18, or “at least 14”");
             b.high = bound();
         }
         nothingMore();
@@ -413,15 +429,22 @@ private:
             in.offer(u);
         const auto u = readUnits(w);
         if (!u)
-            in.fail(at, std::max<std::size_t>(w.size(), 1), fmt::format("“{}” is no unit I know", w), "use feet, inches, mm, cm or m");
+            in.fail(at, std::max<std::size_t>(w.size(), 1),
+                    fmt::format("“{}” is no unit I know", w), "use feet, inches, mm, cm or m");
         n.units = *u;
         in.take({"to"});
         if (!in.done()) {
             const std::size_t part = in.at();
             const auto f = in.word();
-            n.denominator = f == "1/2" ? 2 : f == "1/4" ? 4 : f == "1/8" ? 8 : f == "1/16" ? 16 : f == "1/32" ? 32 : 0;
+            n.denominator = f == "1/2"    ? 2
+                            : f == "1/4"  ? 4
+                            : f == "1/8"  ? 8
+                            : f == "1/16" ? 16
+                            : f == "1/32" ? 32
+                                          : 0;
             if (n.denominator == 0)
-                in.fail(part, f.size(), fmt::format("“{}” is no division of the tape", f), "use 1/2, 1/4, 1/8, 1/16 or 1/32");
+                in.fail(part, f.size(), fmt::format("“{}” is no division of the tape", f),
+                        "use 1/2, 1/4, 1/8, 1/16 or 1/32");
         }
         nothingMore();
         Edit e;
@@ -445,7 +468,8 @@ private:
         const int id = subject();
         in.take({"to"});
         if (in.done())
-            in.failAhead(fmt::format("where does {} go?", pieceOf(id).name), "say it like: against wall A, or: 6 left");
+            in.failAhead(fmt::format("where does {} go?", pieceOf(id).name),
+                         "say it like: against wall A, or: 6 left");
         return place(placedPiece(id), in.at());
     }
 
@@ -462,7 +486,8 @@ private:
                 if (gapBetween(s, solid(*scene_->room, c)).apart <= quiet)
                     return false;
             for (std::size_t i = 0; i < scene_->placed.size(); ++i)
-                if ((p.kind->flat() == scene_->piece(i).kind->flat()) && gapBetween(s, scene_->placed[i].shape).apart <= quiet)
+                if ((p.kind->flat() == scene_->piece(i).kind->flat()) &&
+                    gapBetween(s, scene_->placed[i].shape).apart <= quiet)
                     return false;
             return true;
         };
@@ -522,11 +547,12 @@ private:
     /// The words from here up to something known, for a message.
     std::string firstWords() {
         auto r = in.rest();
-        return std::string(trimmed(r.substr(0, std::min(r.find(','), r.find_first_of("0123456789")))));
+        return std::string(
+            trimmed(r.substr(0, std::min(r.find(','), r.find_first_of("0123456789")))));
     }
 
-    /// True when an existing piece's whole name stands here, and not as the beginning of the name of
-    /// a kind that says more ("table lamp" when there is a piece called Table).
+    /// True when an existing piece's whole name stands here, and not as the beginning of the name
+    /// of a kind that says more ("table lamp" when there is a piece called Table).
     bool startsPiece(std::size_t start) {
         in.goTo(start);
         std::size_t asKind = start;
@@ -598,11 +624,13 @@ private:
         }
         if (said.step) {
             if (!said.ties.empty())
-                in.fail(start, in.at() - start, "this says both where it goes and how far it moves", "say one of them");
+                in.fail(start, in.at() - start, "this says both where it goes and how far it moves",
+                        "say one of them");
             const auto moved = drag(job_, *scene_, {p.id}, *said.step, DragTies::revalue);
             Edit e = moved.edit;
             if (e.acts.empty())
-                in.fail(start, in.at() - start, fmt::format("{} is locked", p.name), "unlock it first");
+                in.fail(start, in.at() - start, fmt::format("{} is locked", p.name),
+                        "unlock it first");
             return e;
         }
         const bool isNew = p.id == 0;
@@ -647,7 +675,8 @@ private:
                 return start(p, ties);
         }
         for (const auto& t : ties) {
-            if (t.kind == Tie::Kind::fromPiece || t.kind == Tie::Kind::under || (t.kind == Tie::Kind::centredOn && t.of.is == Target::Is::piece)) {
+            if (t.kind == Tie::Kind::fromPiece || t.kind == Tie::Kind::under ||
+                (t.kind == Tie::Kind::centredOn && t.of.is == Target::Is::piece)) {
                 by = &t;
                 break;
             }
@@ -658,13 +687,18 @@ private:
             const Piece& other = pieceOf(id);
             turn.of.is = Target::Is::piece;
             turn.of.piece = id;
-            const bool toTable = other.kind->family == Family::table && by->kind == Tie::Kind::fromPiece;
-            const bool acrossSeats = other.kind->isSeat() && by->kind == Tie::Kind::fromPiece && by->side == Side::front;
-            turn.kind = p.kind->isSeat() && p.kind->role != Role::perch && (toTable || acrossSeats) ? Tie::Kind::facing : Tie::Kind::inLineWith;
+            const bool toTable =
+                other.kind->family == Family::table && by->kind == Tie::Kind::fromPiece;
+            const bool acrossSeats =
+                other.kind->isSeat() && by->kind == Tie::Kind::fromPiece && by->side == Side::front;
+            turn.kind = p.kind->isSeat() && p.kind->role != Role::perch && (toTable || acrossSeats)
+                            ? Tie::Kind::facing
+                            : Tie::Kind::inLineWith;
             ties.push_back(turn);
         } else {
             for (const auto& t : ties) {
-                const bool wall = t.kind == Tie::Kind::fromWall && t.to == MeasuredTo::edge && t.of.is == Target::Is::wall;
+                const bool wall = t.kind == Tie::Kind::fromWall && t.to == MeasuredTo::edge &&
+                                  t.of.is == Target::Is::wall;
                 if (wall && p.kind->footprint.form != FootprintForm::oval) {
                     turn.kind = Tie::Kind::squareTo;
                     turn.of = t.of;
@@ -701,20 +735,23 @@ private:
 };
 
 /// What Enter will do, told from the job before and after.
-std::string previewOf(const Project& before, const Scene& was, const Edit& edit, const Applied& after) {
+std::string previewOf(const Project& before, const Scene& was, const Edit& edit,
+                      const Applied& after) {
     std::string out;
     const auto say = [&](const std::string& s) { out += (out.empty() ? "" : "; ") + s; };
     for (const Act& act : edit.acts) {
         if (const auto* put = std::get_if<PutPiece>(&act)) {
             const Piece* old = put->piece.id == 0 ? nullptr : before.scheme().byId(put->piece.id);
-            const Piece& now = old != nullptr ? *after.project->scheme().byId(old->id) : after.project->scheme().pieces.back();
+            const Piece& now = old != nullptr ? *after.project->scheme().byId(old->id)
+                                              : after.project->scheme().pieces.back();
             const Wording wording = after.project->wording();
             std::vector<std::string> ties;
             for (const auto& t : now.ties)
                 ties.push_back(words(t, wording));
             if (old == nullptr) {
                 const auto where = listed(ties, "");
-                say(fmt::format("adds {} {}{}", now.name, words(now.size, before.notation), where.empty() ? ", free" : ", " + where));
+                say(fmt::format("adds {} {}{}", now.name, words(now.size, before.notation),
+                                where.empty() ? ", free" : ", " + where));
                 if (!now.kind->caution.empty())
                     say(now.kind->caution);
                 continue;
@@ -739,7 +776,9 @@ std::string previewOf(const Project& before, const Scene& was, const Edit& edit,
             if (std::abs(turn) > 0.05)
                 tell(fmt::format("turns {} {:.4g}°", now.name, turn));
             if (!told)
-                say(now.ties == old->ties && now.heights == old->heights ? fmt::format("changes nothing: {} is there already", now.name) : fmt::format("leaves {} where it is and keeps it so", now.name));
+                say(now.ties == old->ties && now.heights == old->heights
+                        ? fmt::format("changes nothing: {} is there already", now.name)
+                        : fmt::format("leaves {} where it is and keeps it so", now.name));
         } else {
             say(edit.words);
             break;
@@ -765,7 +804,8 @@ Result<Said> readLine(std::string_view text, const Project& job, int selected) {
         Said said;
         said.edit = reader.read();
         if (!reader.in.done())
-            reader.in.failAhead(fmt::format("“{}” is left over", reader.in.rest()), "take it out, or put a comma before it");
+            reader.in.failAhead(fmt::format("“{}” is left over", reader.in.rest()),
+                                "take it out, or put a comma before it");
         auto after = apply(job, said.edit);
         if (!after) {
             Problem p = after.problem();
@@ -800,7 +840,8 @@ std::vector<Completion> completions(std::string_view text, const Project& job, i
             if (part.empty() && at > 0 && text[at - 1] != ' ' && text[at - 1] != ',')
                 continue;
             auto whole = std::string(text.substr(0, at)) + w;
-            if (std::none_of(out.begin(), out.end(), [&](const Completion& c) { return c.text == whole; }))
+            if (std::none_of(out.begin(), out.end(),
+                             [&](const Completion& c) { return c.text == whole; }))
                 out.push_back({std::move(whole), w});
         }
     }

@@ -25,10 +25,12 @@ struct Completion {
     std::string text; ///< the whole line, completed
     std::string word; ///< what was added or replaced
 };
-[[nodiscard]] std::vector<Completion> completions(std::string_view text, const Project&, int selected = 0);
+[[nodiscard]] std::vector<Completion> completions(std::string_view text, const Project&,
+                                                  int selected = 0);
 
-/// Says several lines in turn; blank ones and those beginning with # are passed over. The Problem has
-/// the file, the line, and the column; then nothing of the script is done.
-[[nodiscard]] Result<Applied> runScript(std::string_view script, std::string_view file, const Project&);
+/// Says several lines in turn; blank ones and those beginning with # are passed over. The Problem
+/// has the file, the line, and the column; then nothing of the script is done.
+[[nodiscard]] Result<Applied> runScript(std::string_view script, std::string_view file,
+                                        const Project&);
 
 } // namespace mezzet

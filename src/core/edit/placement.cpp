@@ -11,7 +11,8 @@ namespace {
 
 class PlacementReader {
 public:
-    PlacementReader(WordsReader& words, const Piece& subject, const Scene& scene) : in_(words), subject_(subject), scene_(scene) {}
+    PlacementReader(WordsReader& words, const Piece& subject, const Scene& scene)
+        : in_(words), subject_(subject), scene_(scene) {}
 
     Placement read() {
         while (!in_.done()) {
@@ -30,14 +31,17 @@ private:
         return out_.ties.back();
     }
 
-    void wants(const Target& t, std::size_t at, std::initializer_list<Target::Is> fine, const char* what) {
+    void wants(const Target& t, std::size_t at, std::initializer_list<Target::Is> fine,
+               const char* what) {
         if (std::find(fine.begin(), fine.end(), t.is) == fine.end())
-            in_.fail(at, in_.at() - at, fmt::format("“{}” doesn't go with that", what), "see docs/line.md for what each phrase takes");
+            in_.fail(at, in_.at() - at, fmt::format("“{}” doesn't go with that", what),
+                     "see docs/line.md for what each phrase takes");
         notItself(t, at);
     }
     void notItself(const Target& t, std::size_t at) {
         if (t.is == Target::Is::piece && t.piece == subject_.id)
-            in_.fail(at, in_.at() - at, fmt::format("{} can't be placed by itself", subject_.name), "name another piece");
+            in_.fail(at, in_.at() - at, fmt::format("{} can't be placed by itself", subject_.name),
+                     "name another piece");
     }
 
     void clause() {
@@ -48,17 +52,20 @@ private:
             auto& tie = add(Tie::Kind::against);
             const auto t = in_.target();
             tie.of = t;
-            wants(t, at, {Is::wall, Is::window, Is::door, Is::opening, Is::chimney, Is::piece}, "against");
+            wants(t, at, {Is::wall, Is::window, Is::door, Is::opening, Is::chimney, Is::piece},
+                  "against");
             if (t.is == Is::window || t.is == Is::door || t.is == Is::opening)
                 toWall(tie.of);
             last_ = t;
-        } else if (in_.take({"in front of", "behind", "beside", "next to", "to the left of", "to the right of", "left of", "right of"})) {
+        } else if (in_.take({"in front of", "behind", "beside", "next to", "to the left of",
+                             "to the right of", "left of", "right of"})) {
             in_.goTo(at);
             side(standing(), false);
         } else if (in_.take({"in line with"})) {
             auto& tie = add(Tie::Kind::inLineWith);
             tie.of = in_.target();
-            wants(tie.of, at, {Is::piece, Is::wall, Is::window, Is::door, Is::opening, Is::chimney}, "in line with");
+            wants(tie.of, at, {Is::piece, Is::wall, Is::window, Is::door, Is::opening, Is::chimney},
+                  "in line with");
         } else if (in_.take({"in the corner", "in corner", "in a corner"})) {
             add(Tie::Kind::inCorner).of = in_.corner();
         } else if (in_.take({"gap"})) {
@@ -66,14 +73,17 @@ private:
             for (auto& t : out_.ties)
                 if (t.kind == Tie::Kind::against)
                     t.distance = d;
-            if (std::none_of(out_.ties.begin(), out_.ties.end(), [](const Tie& t) { return t.kind == Tie::Kind::against; }))
-                in_.fail(at, in_.at() - at, "a gap from what?", "say it after “against wall C”, or say “3 from wall C”");
+            if (std::none_of(out_.ties.begin(), out_.ties.end(),
+                             [](const Tie& t) { return t.kind == Tie::Kind::against; }))
+                in_.fail(at, in_.at() - at, "a gap from what?",
+                         "say it after “against wall C”, or say “3 from wall C”");
         } else if (in_.take({"turned"})) {
             turnedBy();
         } else if (in_.take({"square to", "square with"})) {
             auto& tie = add(Tie::Kind::squareTo);
             tie.of = in_.target();
-            wants(tie.of, at, {Is::piece, Is::wall, Is::window, Is::door, Is::opening, Is::chimney}, "square to");
+            wants(tie.of, at, {Is::piece, Is::wall, Is::window, Is::door, Is::opening, Is::chimney},
+                  "square to");
         } else if (in_.take({"facing", "face"})) {
             auto& tie = add(Tie::Kind::facing);
             tie.of = in_.target();
@@ -85,12 +95,14 @@ private:
             tie.also = in_.target();
             notItself(tie.of, at);
             notItself(tie.also, at);
-        } else if (in_.take({"centred on", "centered on", "centred under", "centred in", "centered in", "centred", "centered"})) {
+        } else if (in_.take({"centred on", "centered on", "centred under", "centred in",
+                             "centered in", "centred", "centered"})) {
             centred(at);
         } else if (in_.take({"under"})) {
             under(at);
         } else if (in_.take({"over"})) {
-            in_.fail(at, 4, "“over” hangs a piece from the ceiling", "only pieces on the floor can be placed so far");
+            in_.fail(at, 4, "“over” hangs a piece from the ceiling",
+                     "only pieces on the floor can be placed so far");
         } else if (in_.take({"at"})) {
             place(at);
         } else if (in_.take({"called", "named"})) {
@@ -99,7 +111,8 @@ private:
         } else if (in_.take({"seat", "top", "arm"})) {
             in_.goTo(at);
             height();
-        } else if (in_.take({"left", "right", "forward", "back", "toward", "towards", "away from"})) {
+        } else if (in_.take(
+                       {"left", "right", "forward", "back", "toward", "towards", "away from"})) {
             in_.goTo(at);
             step(at, {});
         } else if (in_.take({"centre", "center"})) {
@@ -116,7 +129,9 @@ private:
     /// The wall an opening is in.
     void toWall(Target& t) {
         for (const auto& o : in_.job().room->openings) {
-            const auto is = o.kind == OpeningKind::window ? Target::Is::window : o.kind == OpeningKind::door ? Target::Is::door : Target::Is::opening;
+            const auto is = o.kind == OpeningKind::window ? Target::Is::window
+                            : o.kind == OpeningKind::door ? Target::Is::door
+                                                          : Target::Is::opening;
             if (is == t.is && o.number == t.index) {
                 t.is = Target::Is::wall;
                 t.index = o.wall;
@@ -140,26 +155,32 @@ private:
             tie.distance = d;
             tie.of = in_.target();
             if (tie.of.is != Target::Is::wall && tie.of.is != Target::Is::chimney)
-                in_.fail(at, in_.at() - at, "“off” measures from a wall a piece stands against", "say “from” instead");
+                in_.fail(at, in_.at() - at, "“off” measures from a wall a piece stands against",
+                         "say “from” instead");
             return;
         }
         const auto next = in_.ahead();
         if (next == "from")
             return from(d, MeasuredTo::edge, at);
-        if (next == "toward" || next == "towards" || next == "away" || next == "forward" || next == "back")
+        if (next == "toward" || next == "towards" || next == "away" || next == "forward" ||
+            next == "back")
             return step(at, d);
         const std::size_t here = in_.at();
-        if (in_.take({"in front of", "behind", "beside", "next to", "to the left of", "to the right of", "left of", "right of"})) {
+        if (in_.take({"in front of", "behind", "beside", "next to", "to the left of",
+                      "to the right of", "left of", "right of"})) {
             in_.goTo(here);
             return side(d, true);
         }
         if (next == "left" || next == "right")
             return step(at, d);
-        in_.take({"from", "in front of", "behind", "left of", "right of", "beside", "off", "toward", "away from"});
+        in_.take({"from", "in front of", "behind", "left of", "right of", "beside", "off", "toward",
+                  "away from"});
         if (next == "above" || next == "below")
-            in_.fail(here, in_.rest().size(), fmt::format("“{}” hangs a piece on a wall", next), "only pieces on the floor can be placed so far");
+            in_.fail(here, in_.rest().size(), fmt::format("“{}” hangs a piece on a wall", next),
+                     "only pieces on the floor can be placed so far");
         if (in_.done())
-            in_.failAhead("this length measures to nothing", "say what it is from, like “16 from sofa”");
+            in_.failAhead("this length measures to nothing",
+                          "say what it is from, like “16 from sofa”");
         in_.failAhead(fmt::format("“{}” doesn't follow a length", next));
     }
 
@@ -169,9 +190,12 @@ private:
         const auto t = in_.target();
         notItself(t, at);
         using Is = Target::Is;
-        const auto kind = t.is == Is::piece ? Tie::Kind::fromPiece : t.is == Is::corner ? Tie::Kind::fromCorner : Tie::Kind::fromWall;
+        const auto kind = t.is == Is::piece    ? Tie::Kind::fromPiece
+                          : t.is == Is::corner ? Tie::Kind::fromCorner
+                                               : Tie::Kind::fromWall;
         if (t.is == Is::room)
-            in_.fail(at, in_.at() - at, "a distance from the room has no direction", "measure from a wall");
+            in_.fail(at, in_.at() - at, "a distance from the room has no direction",
+                     "measure from a wall");
         auto& tie = add(kind);
         tie.of = t;
         tie.distance = d;
@@ -183,7 +207,8 @@ private:
         last_ = t;
     }
 
-    /// "30 from corner AB" runs along the wall the piece stands against, when that is one of the two.
+    /// "30 from corner AB" runs along the wall the piece stands against, when that is one of the
+    /// two.
     void alongItsWall(Tie& tie) const {
         const int walls = static_cast<int>(in_.job().room->walls.size());
         const auto look = [&](const std::vector<Tie>& ties) {
@@ -224,10 +249,12 @@ private:
             in_.take({"in front of"});
         const auto t = in_.target();
         using Is = Target::Is;
-        wants(t, at, {Is::piece, Is::wall, Is::window, Is::door, Is::opening, Is::chimney}, "beside");
+        wants(t, at, {Is::piece, Is::wall, Is::window, Is::door, Is::opening, Is::chimney},
+              "beside");
         if (t.is != Is::piece) {
             if (s != Side::front || beside)
-                in_.fail(at, in_.at() - at, "a wall has no side to stand on", "say “24 from wall B” or “30 from corner AB”");
+                in_.fail(at, in_.at() - at, "a wall has no side to stand on",
+                         "say “24 from wall B” or “30 from corner AB”");
             auto& tie = add(Tie::Kind::fromWall);
             tie.of = t;
             tie.distance = d;
@@ -251,10 +278,12 @@ private:
         for (const Side s : {Side::right, Side::left}) {
             const double sign = s == Side::right ? 1 : -1;
             const double x = sign * (piece->size.width + subject_.size.width).mm() / 2;
-            const Shape there = placed(subject_.shape(), {other->pose.toRoom({x, 0}), other->pose.turn});
+            const Shape there =
+                placed(subject_.shape(), {other->pose.toRoom({x, 0}), other->pose.turn});
             bool free = scene_.room->holds(there.centre);
             for (const auto& p : scene_.placed)
-                free = free && (p.id == id || scene_.scheme->byId(p.id)->kind->flat() || contains(p.shape, there.centre) == false);
+                free = free && (p.id == id || scene_.scheme->byId(p.id)->kind->flat() ||
+                                contains(p.shape, there.centre) == false);
             if (free)
                 return s;
         }
@@ -280,7 +309,8 @@ private:
         auto& tie = add(Tie::Kind::centredOn);
         if (in_.done() || in_.rest().front() == ',') {
             if (last_.is == Target::Is::none)
-                in_.fail(at, in_.at() - at, "centred on what?", "name a wall, an opening or a piece");
+                in_.fail(at, in_.at() - at, "centred on what?",
+                         "name a wall, an opening or a piece");
             tie.of = last_;
         } else {
             tie.of = in_.target();
@@ -308,10 +338,12 @@ private:
         if (in_.take({"the seats", "seats"})) {
             auto& tie = add(Tie::Kind::under);
             for (const auto& p : in_.scheme().pieces)
-                if (p.id != subject_.id && (p.kind->role == Role::sofa || p.kind->role == Role::armchair))
+                if (p.id != subject_.id &&
+                    (p.kind->role == Role::sofa || p.kind->role == Role::armchair))
                     tie.group.push_back(p.id);
             if (tie.group.empty())
-                in_.fail(at, in_.at() - at, "there are no seats yet", "place a sofa or a chair first");
+                in_.fail(at, in_.at() - at, "there are no seats yet",
+                         "place a sofa or a chair first");
             return;
         }
         const auto first = in_.target();
@@ -334,7 +366,9 @@ private:
                 break;
             }
             if (id == subject_.id)
-                in_.fail(here, in_.at() - here, fmt::format("{} can't be placed by itself", subject_.name), "name another piece");
+                in_.fail(here, in_.at() - here,
+                         fmt::format("{} can't be placed by itself", subject_.name),
+                         "name another piece");
             group.push_back(id);
         }
         add(Tie::Kind::under).group = group;
@@ -373,7 +407,8 @@ private:
         const std::size_t at = in_.at();
         const auto h = in_.length("the height");
         if (h <= Length{} || h > Length::metres(5))
-            in_.fail(at, in_.at() - at, "no piece has that height", "check the figure and its unit");
+            in_.fail(at, in_.at() - at, "no piece has that height",
+                     "check the figure and its unit");
         in_.take({"high"});
         (seat ? out_.heights.seat : top ? out_.heights.top : out_.heights.arm) = h;
     }
@@ -388,7 +423,9 @@ private:
         case Target::Is::piece:
             return gapBetween(own.shape, scene_.byId(t.piece)->shape).direction;
         case Target::Is::chimney:
-            return gapBetween(own.shape, solid(room, room.chimneys[static_cast<std::size_t>(t.index) - 1])).direction;
+            return gapBetween(own.shape,
+                              solid(room, room.chimneys[static_cast<std::size_t>(t.index) - 1]))
+                .direction;
         case Target::Is::door:
             for (const auto& o : room.openings)
                 if (o.kind == OpeningKind::door && o.number == t.index)
@@ -405,7 +442,8 @@ private:
     void step(std::size_t at, std::optional<Length> d) {
         const Placed* own = scene_.byId(subject_.id);
         if (own == nullptr)
-            in_.fail(at, in_.rest().size(), "a new piece has no place to be moved from", "say where it goes, like “against wall A”");
+            in_.fail(at, in_.rest().size(), "a new piece has no place to be moved from",
+                     "say where it goes, like “against wall A”");
         const auto w = in_.word();
         Vec2 way;
         if (w == "toward" || w == "towards" || w == "away") {
@@ -415,7 +453,10 @@ private:
             notItself(t, at);
             way = toward(t, *own) * (w == "away" ? -1 : 1);
         } else {
-            way = w == "left" ? -own->pose.right() : w == "right" ? own->pose.right() : w == "back" ? -own->pose.front() : own->pose.front();
+            way = w == "left"    ? -own->pose.right()
+                  : w == "right" ? own->pose.right()
+                  : w == "back"  ? -own->pose.front()
+                                 : own->pose.front();
         }
         if (!d)
             d = in_.length("the step");

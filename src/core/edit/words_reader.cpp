@@ -22,13 +22,17 @@ bool ends(char c) {
 
 /// Words after which a length measures to something: "16 from", "6 left of", "30 in front of".
 static bool followsLength(std::string_view w) {
-    static const std::vector<std::string_view> words{"from", "off", "in", "behind", "left", "right", "to", "beside", "next", "toward", "towards", "away", "above", "below", "forward", "back"};
+    static const std::vector<std::string_view> words{
+        "from", "off",    "in",      "behind", "left",  "right", "to",      "beside",
+        "next", "toward", "towards", "away",   "above", "below", "forward", "back"};
     return std::find(words.begin(), words.end(), w) != words.end();
 }
 
 bool beginsPlacement(std::string_view w) {
-    static const std::vector<std::string_view> words{"against", "at", "in", "on", "centred", "centered", "centre", "center", "facing", "turned", "square", "under",
-                                                     "beside", "behind", "left", "right", "from", "called", "named", "next", "between", "toward", "towards", "over"};
+    static const std::vector<std::string_view> words{
+        "against", "at",     "in",     "on",    "centred", "centered", "centre",  "center",
+        "facing",  "turned", "square", "under", "beside",  "behind",   "left",    "right",
+        "from",    "called", "named",  "next",  "between", "toward",   "towards", "over"};
     return std::find(words.begin(), words.end(), w) != words.end();
 }
 
@@ -131,7 +135,8 @@ Length WordsReader::length(std::string_view what) {
         failAhead(fmt::format("{} needs a length here", what), p.remedy);
     }
     if (abs(scanned->value) > Length::metres(200))
-        fail(at_, scanned->used, fmt::format("{} is over 200 m", what), "check the figure and its unit");
+        fail(at_, scanned->used, fmt::format("{} is over 200 m", what),
+             "check the figure and its unit");
     at_ += scanned->used;
     return scanned->value;
 }
@@ -145,7 +150,8 @@ double WordsReader::number(std::string_view what) {
     double v = 0;
     const auto [end, error] = std::from_chars(w.data(), w.data() + w.size(), v);
     if (w.empty() || error != std::errc() || end != w.data() + w.size() || std::abs(v) > 1e6)
-        fail(start, std::max<std::size_t>(at_ - start, 1), fmt::format("{} needs a number here", what), "write it like 30 or 22.5");
+        fail(start, std::max<std::size_t>(at_ - start, 1),
+             fmt::format("{} needs a number here", what), "write it like 30 or 22.5");
     return v;
 }
 
@@ -161,7 +167,10 @@ std::vector<Length> WordsReader::sizes() {
         out.push_back(scanned->value);
         const std::size_t after = at_;
         skip();
-        const bool by = at_ < text_.size() && (text_.substr(at_).starts_with("x") || text_.substr(at_).starts_with("X") || text_.substr(at_).starts_with("×") || text_.substr(at_).starts_with("by "));
+        const bool by =
+            at_ < text_.size() &&
+            (text_.substr(at_).starts_with("x") || text_.substr(at_).starts_with("X") ||
+             text_.substr(at_).starts_with("×") || text_.substr(at_).starts_with("by "));
         if (!by || out.size() == 3) {
             at_ = after;
             break;
@@ -181,12 +190,14 @@ std::vector<Length> WordsReader::sizes() {
 
 std::string WordsReader::name() {
     skip();
-    for (const auto& [open, close] : {std::pair<std::string_view, std::string_view>{"\"", "\""}, {"“", "”"}}) {
+    for (const auto& [open, close] :
+         {std::pair<std::string_view, std::string_view>{"\"", "\""}, {"“", "”"}}) {
         if (!text_.substr(at_).starts_with(open))
             continue;
         const auto end = text_.find(close, at_ + open.size());
         if (end == std::string_view::npos)
-            fail(at_, text_.size() - at_, "the quotes are never closed", "close them after the name");
+            fail(at_, text_.size() - at_, "the quotes are never closed",
+                 "close them after the name");
         auto n = std::string(trimmed(text_.substr(at_ + open.size(), end - at_ - open.size())));
         at_ = end + close.size();
         return n;
@@ -276,7 +287,8 @@ int WordsReader::piece() {
             return meant.front();
         }
         if (meant.size() > 1)
-            fail(start, slice.size(), fmt::format("“{}” could be {}", slice, listed(names, "or")), "say which");
+            fail(start, slice.size(), fmt::format("“{}” could be {}", slice, listed(names, "or")),
+                 "say which");
     }
     return 0;
 }
@@ -323,14 +335,17 @@ Target WordsReader::corner() {
     const auto i = wallIndex(a);
     const auto k = wallIndex(b);
     if (!i || !k || *i >= walls || *k >= walls)
-        fail(start, std::max<std::size_t>(at_ - start, 1), "a corner is named by its two walls", "say it like: corner AB");
+        fail(start, std::max<std::size_t>(at_ - start, 1), "a corner is named by its two walls",
+             "say it like: corner AB");
     if ((*i + 1) % walls == *k)
         t.index = *k;
     else if ((*k + 1) % walls == *i) {
         t.index = *i;
         t.alongNext = true;
     } else {
-        fail(start, at_ - start, fmt::format("walls {} and {} don't meet", wallName(*i), wallName(*k)), "name two walls that share a corner");
+        fail(start, at_ - start,
+             fmt::format("walls {} and {} don't meet", wallName(*i), wallName(*k)),
+             "name two walls that share a corner");
     }
     return t;
 }
@@ -363,8 +378,10 @@ Target WordsReader::target(bool pieces) {
         const auto w = word();
         const auto i = wallIndex(w);
         if (!i || *i >= walls)
-            fail(letter + (w.empty() ? 0 : 1), std::max<std::size_t>(w.size(), 1), w.empty() ? std::string("which wall?") : fmt::format("there is no wall {}", w),
-                 walls > 0 ? fmt::format("the room has walls A to {}", wallName(walls - 1)) : "the room has no walls yet");
+            fail(letter + (w.empty() ? 0 : 1), std::max<std::size_t>(w.size(), 1),
+                 w.empty() ? std::string("which wall?") : fmt::format("there is no wall {}", w),
+                 walls > 0 ? fmt::format("the room has walls A to {}", wallName(walls - 1))
+                           : "the room has no walls yet");
         t.is = Target::Is::wall;
         t.index = *i;
         return t;
@@ -386,10 +403,16 @@ Target WordsReader::target(bool pieces) {
         else if (numbers.size() == 1)
             n = 1;
         else if (!numbers.empty())
-            fail(start, at_ - start, fmt::format("which {}? there are {}", what, numbers.size()), fmt::format("say {} 1 to {}", what, numbers.size()));
+            fail(start, at_ - start, fmt::format("which {}? there are {}", what, numbers.size()),
+                 fmt::format("say {} 1 to {}", what, numbers.size()));
         if (std::find(numbers.begin(), numbers.end(), n) == numbers.end())
-            fail(start, at_ - start, numbers.empty() ? fmt::format("the room has no {}", what) : fmt::format("there is no {} {}", what, n),
-                 numbers.empty() ? "add it to the tape notes" : fmt::format("there {} {}", numbers.size() == 1 ? "is just" : "are", numbers.size()));
+            fail(start, at_ - start,
+                 numbers.empty() ? fmt::format("the room has no {}", what)
+                                 : fmt::format("there is no {} {}", what, n),
+                 numbers.empty()
+                     ? "add it to the tape notes"
+                     : fmt::format("there {} {}", numbers.size() == 1 ? "is just" : "are",
+                                   numbers.size()));
         t.index = n;
     };
     if (take({"window"})) {
@@ -408,7 +431,8 @@ Target WordsReader::target(bool pieces) {
         t.is = Target::Is::chimney;
         t.index = 1;
         const auto w = ahead();
-        if (w.size() == 1 && w[0] >= '1' && w[0] <= '9' && w[0] - '0' <= static_cast<int>(room.chimneys.size()))
+        if (w.size() == 1 && w[0] >= '1' && w[0] <= '9' &&
+            w[0] - '0' <= static_cast<int>(room.chimneys.size()))
             t.index = word()[0] - '0';
         return t;
     }
@@ -429,7 +453,8 @@ Target WordsReader::target(bool pieces) {
     failAhead(fmt::format("I don't know “{}”", ahead()));
 }
 
-void WordsReader::fail(std::size_t at, std::size_t bytes, std::string what, std::string remedy) const {
+void WordsReader::fail(std::size_t at, std::size_t bytes, std::string what,
+                       std::string remedy) const {
     Problem p{std::move(what), std::move(remedy)};
     at = std::min(at, text_.size());
     p.column = static_cast<int>(characterCount(text_.substr(0, at))) + 1;
@@ -461,7 +486,8 @@ void WordsReader::failAhead(std::string what, std::string remedy) {
                 near = k;
             }
         }
-        remedy = near ? fmt::format("did you mean “{}”?", *near) : "see the words it knows with the completion list";
+        remedy = near ? fmt::format("did you mean “{}”?", *near)
+                      : "see the words it knows with the completion list";
     }
     fail(at_, std::max<std::size_t>(w.size(), 1), std::move(what), std::move(remedy));
 }

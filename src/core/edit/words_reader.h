@@ -15,8 +15,8 @@ struct LineFault {
     Problem problem;
 };
 
-/// Reads a line word by word, keeping what it could have taken at each place, for completion and for
-/// pointing at the word it couldn't take.
+/// Reads a line word by word, keeping what it could have taken at each place, for completion and
+/// for pointing at the word it couldn't take.
 class WordsReader {
 public:
     WordsReader(std::string_view text, const Project& job) : text_(text), job_(job) {}
@@ -61,7 +61,8 @@ public:
     void offer(std::string_view word);
     [[nodiscard]] const std::vector<std::string>& offered(std::size_t at) const;
 
-    [[noreturn]] void fail(std::size_t at, std::size_t bytes, std::string what, std::string remedy) const;
+    [[noreturn]] void fail(std::size_t at, std::size_t bytes, std::string what,
+                           std::string remedy) const;
     /// Points at the word ahead and names the nearest thing it could have been.
     [[noreturn]] void failAhead(std::string what, std::string remedy = {});
 

@@ -15,7 +15,8 @@ Vec2 coreSupport(const Convex& c, Vec2 d) {
         return support(c, d);
     int best = 0;
     for (int i = 1; i < c.count; ++i)
-        if (dot(c.points[static_cast<std::size_t>(i)], d) > dot(c.points[static_cast<std::size_t>(best)], d))
+        if (dot(c.points[static_cast<std::size_t>(i)], d) >
+            dot(c.points[static_cast<std::size_t>(best)], d))
             best = i;
     return c.points[static_cast<std::size_t>(best)];
 }
@@ -25,9 +26,9 @@ double sweptRadius(const Convex& c) {
 }
 
 struct Vertex {
-    Vec2 a;       ///< on the first
-    Vec2 b;       ///< on the second
-    Vec2 w;       ///< b - a
+    Vec2 a; ///< on the first
+    Vec2 b; ///< on the second
+    Vec2 w; ///< b - a
     double share = 1;
 };
 

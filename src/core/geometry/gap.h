@@ -6,12 +6,12 @@ namespace mezzet {
 
 /// How far apart two shapes are, or how deep they overlap, and where to see it.
 struct Gap {
-    Length apart;      ///< 0 when they touch or overlap
-    Length depth;      ///< the shortest straight move that parts them; 0 unless they overlap
-    Vec2 onFirst;      ///< the nearest point of the first shape (overlap: its deepest point), mm
-    Vec2 onSecond;     ///< the nearest point of the second shape, mm
-    Vec2 direction;    ///< unit step from the first toward the second; moving the first by
-                       ///< -direction * depth parts them
+    Length apart;   ///< 0 when they touch or overlap
+    Length depth;   ///< the shortest straight move that parts them; 0 unless they overlap
+    Vec2 onFirst;   ///< the nearest point of the first shape (overlap: its deepest point), mm
+    Vec2 onSecond;  ///< the nearest point of the second shape, mm
+    Vec2 direction; ///< unit step from the first toward the second; moving the first by
+                    ///< -direction * depth parts them
 
     /// apart when positive, -depth when they overlap.
     [[nodiscard]] Length clear() const { return depth > Length{} ? -depth : apart; }

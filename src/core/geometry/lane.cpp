@@ -29,7 +29,9 @@ Vec2 lowestAtLevel(const Convex& c, Vec2 u, Vec2 side, double level) {
     }
     // On a straight edge the two are its ends; on a curve they are as good as one.
     const double span = dot(after - before, side);
-    return std::abs(span) < 1e-12 ? before : before + (after - before) * ((level - dot(before, side)) / span);
+    return std::abs(span) < 1e-12
+               ? before
+               : before + (after - before) * ((level - dot(before, side)) / span);
 }
 
 /// The first point of a part in the lane, wherever the start is.

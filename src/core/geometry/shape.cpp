@@ -12,7 +12,9 @@ Convex box(double left, double top, double right, double bottom, double radius) 
     const double r = std::min({radius, (right - left) / 2, (bottom - top) / 2});
     Convex c;
     c.count = 4;
-    c.points = {{{left + r, top + r}, {right - r, top + r}, {right - r, bottom - r},
+    c.points = {{{left + r, top + r},
+                 {right - r, top + r},
+                 {right - r, bottom - r},
                  {left + r, bottom - r}}};
     c.radius = r;
     return c;
@@ -57,8 +59,8 @@ std::vector<Vec2> partOutline(const Convex& c, double tolerance) {
     }
     case Convex::Form::sector:
         out.push_back(c.points[0]);
-        appendArc(out, c.points[0], c.radius, directionOf(c.axis).inRadians(),
-                  c.sweep.inRadians(), tolerance);
+        appendArc(out, c.points[0], c.radius, directionOf(c.axis).inRadians(), c.sweep.inRadians(),
+                  tolerance);
         return out;
     case Convex::Form::polygon:
         break;
@@ -73,7 +75,9 @@ std::vector<Vec2> partOutline(const Convex& c, double tolerance) {
         return out;
     }
     for (int i = 0; i < c.count; ++i) {
-        const auto at = [&](int k) { return c.points[static_cast<std::size_t>((k + c.count) % c.count)]; };
+        const auto at = [&](int k) {
+            return c.points[static_cast<std::size_t>((k + c.count) % c.count)];
+        };
         const Vec2 p = at(i);
         const Vec2 in = unit(p - at(i - 1));
         const Vec2 out1 = unit(at(i + 1) - p);
@@ -105,9 +109,9 @@ std::vector<Vec2> ellOutline(const Shape& s, double tolerance) {
     const bool onRight = std::abs(right - armRight) < std::abs(left - armLeft);
     const double inner = onRight ? armLeft : armRight;
     const std::vector<Vec2> corners =
-        onRight ? std::vector<Vec2>{at(left, top), at(right, top), at(right, bottom),
+        onRight ? std::vector<Vec2>{at(left, top),     at(right, top),    at(right, bottom),
                                     at(inner, bottom), at(inner, middle), at(left, middle)}
-                : std::vector<Vec2>{at(left, top), at(right, top), at(right, middle),
+                : std::vector<Vec2>{at(left, top),     at(right, top),    at(right, middle),
                                     at(inner, middle), at(inner, bottom), at(left, bottom)};
     const std::size_t notch = onRight ? 4 : 3;
     const double r = std::min(body.radius, arm.radius);
@@ -243,7 +247,8 @@ Shape placed(const Shape& local, Pose pose) {
         Convex& c = s.parts[static_cast<std::size_t>(i)];
         const int points = std::max(c.count, 1);
         for (int k = 0; k < points; ++k)
-            c.points[static_cast<std::size_t>(k)] = pose.toRoom(c.points[static_cast<std::size_t>(k)]);
+            c.points[static_cast<std::size_t>(k)] =
+                pose.toRoom(c.points[static_cast<std::size_t>(k)]);
         if (c.form != Convex::Form::polygon)
             c.axis = turned(c.axis, pose.turn);
     }
@@ -277,7 +282,8 @@ Vec2 support(const Convex& c, Vec2 d) {
     }
     int best = 0;
     for (int i = 1; i < c.count; ++i)
-        if (dot(c.points[static_cast<std::size_t>(i)], d) > dot(c.points[static_cast<std::size_t>(best)], d))
+        if (dot(c.points[static_cast<std::size_t>(i)], d) >
+            dot(c.points[static_cast<std::size_t>(best)], d))
             best = i;
     const Vec2 p = c.points[static_cast<std::size_t>(best)];
     return c.radius > 0 ? p + unit(d) * c.radius : p;
@@ -286,7 +292,8 @@ Vec2 support(const Convex& c, Vec2 d) {
 Vec2 support(const Shape& s, Vec2 d) {
     Vec2 best = support(s.parts[0], d);
     for (int i = 1; i < s.count; ++i)
-        if (const Vec2 p = support(s.parts[static_cast<std::size_t>(i)], d); dot(p, d) > dot(best, d))
+        if (const Vec2 p = support(s.parts[static_cast<std::size_t>(i)], d);
+            dot(p, d) > dot(best, d))
             best = p;
     return best;
 }

@@ -14,21 +14,22 @@ struct Convex {
     static constexpr int most = 8;
 
     Form form = Form::polygon;
-    int count = 0;                  ///< points in use (polygon)
-    std::array<Vec2, most> points;  ///< polygon: corners in turn, clockwise as drawn; else [0] the centre
-    double radius = 0;              ///< mm; polygon: the disc swept round it; sector: its radius
-    double halfWidth = 0;           ///< mm; ellipse: half-axis along `axis`
-    double halfDepth = 0;           ///< mm; ellipse: half-axis across it
-    Vec2 axis{1, 0};                ///< ellipse: direction of the width; sector: its first edge
-    Angle sweep;                    ///< sector: clockwise from axis, at most 180 degrees
+    int count = 0; ///< points in use (polygon)
+    std::array<Vec2, most>
+        points;           ///< polygon: corners in turn, clockwise as drawn; else [0] the centre
+    double radius = 0;    ///< mm; polygon: the disc swept round it; sector: its radius
+    double halfWidth = 0; ///< mm; ellipse: half-axis along `axis`
+    double halfDepth = 0; ///< mm; ellipse: half-axis across it
+    Vec2 axis{1, 0};      ///< ellipse: direction of the width; sector: its first edge
+    Angle sweep;          ///< sector: clockwise from axis, at most 180 degrees
 };
 
 /// A footprint on a surface: the union of one or two convex parts. Allocates nothing.
 struct Shape {
     int count = 0;
     std::array<Convex, 2> parts;
-    Vec2 centre;       ///< of a circle that holds it
-    double reach = 0;  ///< mm; that circle's radius
+    Vec2 centre;      ///< of a circle that holds it
+    double reach = 0; ///< mm; that circle's radius
 
     [[nodiscard]] std::span<const Convex> all() const {
         return {parts.data(), static_cast<std::size_t>(count)};

@@ -29,12 +29,16 @@ void judgeClash(const JudgeContext& c) {
         if (c.scene.piece(i).kind->flat())
             continue;
         for (std::size_t k = 0; k < i; ++k) {
-            if (c.scene.piece(k).kind->flat() || fartherThan(placed[i].shape, placed[k].shape, Length{}))
+            if (c.scene.piece(k).kind->flat() ||
+                fartherThan(placed[i].shape, placed[k].shape, Length{}))
                 continue;
             const Gap g = gapBetween(placed[i].shape, placed[k].shape);
-            if (g.depth <= contact || tucksUnder(c.scene.piece(i), c.scene.piece(k), g, out) || tucksUnder(c.scene.piece(k), c.scene.piece(i), g, out))
+            if (g.depth <= contact || tucksUnder(c.scene.piece(i), c.scene.piece(k), g, out) ||
+                tucksUnder(c.scene.piece(k), c.scene.piece(i), g, out))
                 continue;
-            c.add(placed[i].id, pieceTarget(placed[k].id), Amount::of(g.depth), g.onFirst, g.onSecond).verdict = Verdict::clash;
+            c.add(placed[i].id, pieceTarget(placed[k].id), Amount::of(g.depth), g.onFirst,
+                  g.onSecond)
+                .verdict = Verdict::clash;
         }
     }
 }
@@ -44,8 +48,8 @@ struct Through {
     Vec2 deepest;
 };
 
-/// How far a shape reaches past a wall's face, over the wall's own length. A wall that turns away at
-/// an outside corner does not count what lies beside it.
+/// How far a shape reaches past a wall's face, over the wall's own length. A wall that turns away
+/// at an outside corner does not count what lies beside it.
 Through pastWall(const Shape& s, const Wall& w) {
     const Vec2 in = w.inward();
     const double face = dot(w.start, in);
@@ -88,15 +92,20 @@ void judgeInside(const JudgeContext& c) {
             const Wall& wall = room.walls[w];
             const Shape face = stretch({wall.start, wall.end});
             // A piece wholly outside is judged by the wall it lies nearest behind.
-            const bool meets = !fartherThan(p.shape, face, Length::millimetres(1)) && gapBetween(p.shape, face).depth.mm() > contact;
+            const bool meets = !fartherThan(p.shape, face, Length::millimetres(1)) &&
+                               gapBetween(p.shape, face).depth.mm() > contact;
             if (!meets && centreIn)
                 continue;
             const Through t = pastWall(p.shape, wall);
             if (t.depth <= contact)
                 continue;
             if (centreIn) {
-                c.add(p.id, wallTarget(static_cast<int>(w)), Amount{Quantity::length, t.depth}, t.deepest, t.deepest + wall.inward() * t.depth).verdict = Verdict::clash;
-            } else if (const double far = norm(p.shape.centre - nearestOn({wall.start, wall.end}, p.shape.centre)); worstWall < 0 || far < worst.depth) {
+                c.add(p.id, wallTarget(static_cast<int>(w)), Amount{Quantity::length, t.depth},
+                      t.deepest, t.deepest + wall.inward() * t.depth)
+                    .verdict = Verdict::clash;
+            } else if (const double far =
+                           norm(p.shape.centre - nearestOn({wall.start, wall.end}, p.shape.centre));
+                       worstWall < 0 || far < worst.depth) {
                 worst = {far, t.deepest};
                 worstWall = static_cast<int>(w);
             }
@@ -106,7 +115,9 @@ void judgeInside(const JudgeContext& c) {
             const Vec2 in = wall.inward();
             const double depth = dot(wall.start, in) + extent(p.shape, -in);
             const Vec2 deepest = support(p.shape, -in);
-            c.add(p.id, wallTarget(worstWall), Amount{Quantity::length, depth}, deepest, deepest + in * depth).verdict = Verdict::clash;
+            c.add(p.id, wallTarget(worstWall), Amount{Quantity::length, depth}, deepest,
+                  deepest + in * depth)
+                .verdict = Verdict::clash;
         }
         for (const auto& chimney : room.chimneys) {
             const Gap g = gapBetween(p.shape, solid(room, chimney));
@@ -134,7 +145,8 @@ std::vector<Handle> apart(const Reading& r, double target, const Project& job, c
     return out;
 }
 
-constexpr std::array<RuleCode, 2> codes{{{"clash", judgeClash, apart}, {"inside", judgeInside, apart}}};
+constexpr std::array<RuleCode, 2> codes{
+    {{"clash", judgeClash, apart}, {"inside", judgeInside, apart}}};
 
 } // namespace
 

@@ -31,7 +31,8 @@ void stopAtRoom(const Room& room, const Lane& lane, std::optional<Stop>& best) {
     };
     for (std::size_t i = 0; i < room.walls.size(); ++i)
         if (dot(room.walls[i].inward(), lane.along) < 0)
-            offer(wallTarget(static_cast<int>(i)), stretch({room.walls[i].start, room.walls[i].end}));
+            offer(wallTarget(static_cast<int>(i)),
+                  stretch({room.walls[i].start, room.walls[i].end}));
     for (const auto& c : room.chimneys) {
         Target t;
         t.is = Target::Is::chimney;
@@ -40,10 +41,13 @@ void stopAtRoom(const Room& room, const Lane& lane, std::optional<Stop>& best) {
     }
 }
 
-template <class Wanted> void stopAtPieces(const Scene& scene, const Lane& lane, Length look, std::optional<Stop>& best, Wanted wanted) {
+template <class Wanted>
+void stopAtPieces(const Scene& scene, const Lane& lane, Length look, std::optional<Stop>& best,
+                  Wanted wanted) {
     for (std::size_t i = 0; i < scene.placed.size(); ++i) {
         const Placed& p = scene.placed[i];
-        if (norm(p.shape.centre - lane.from) > p.shape.reach + look.mm() + lane.halfWidth.mm() || !wanted(i))
+        if (norm(p.shape.centre - lane.from) > p.shape.reach + look.mm() + lane.halfWidth.mm() ||
+            !wanted(i))
             continue;
         if (const auto at = firstInLane(lane, p.shape)) {
             const double ahead = dot(*at - lane.from, lane.along);
@@ -57,12 +61,14 @@ template <class Wanted> void stopAtPieces(const Scene& scene, const Lane& lane, 
 bool seatedAt(const Scene& scene, std::size_t chair, std::size_t table, Length atTable) {
     const Pose& pose = scene.placed[chair].pose;
     const Vec2 to = scene.placed[table].pose.at - pose.at;
-    if (dot(to, pose.front()) <= 0 || fartherThan(scene.placed[chair].shape, scene.placed[table].shape, atTable))
+    if (dot(to, pose.front()) <= 0 ||
+        fartherThan(scene.placed[chair].shape, scene.placed[table].shape, atTable))
         return false;
     // The line through the chair's middle must meet the table.
     const Shape front = stretch(frontEdge(scene.piece(chair), pose));
     return gapBetween(front, scene.placed[table].shape).apart <= atTable &&
-           firstInLane({pose.at, pose.front(), Length::millimetres(1)}, scene.placed[table].shape).has_value();
+           firstInLane({pose.at, pose.front(), Length::millimetres(1)}, scene.placed[table].shape)
+               .has_value();
 }
 
 struct EdgeLane {
@@ -80,7 +86,8 @@ std::vector<EdgeLane> sidesOf(const Scene& scene, std::size_t table, const Rule&
     const auto chairRule = rule.setting("place");
     std::vector<std::size_t> chairs;
     for (std::size_t i = 0; i < scene.placed.size(); ++i)
-        if (scene.piece(i).kind->role == Role::diningChair && seatedAt(scene, i, table, Length::inches(14)))
+        if (scene.piece(i).kind->role == Role::diningChair &&
+            seatedAt(scene, i, table, Length::inches(14)))
             chairs.push_back(i);
     if (t.footprint.form == FootprintForm::oval) {
         const auto add = [&](Vec2 out1, Length half) {
@@ -97,7 +104,9 @@ std::vector<EdgeLane> sidesOf(const Scene& scene, std::size_t table, const Rule&
     for (const Vec2 normal : {pose.front(), -pose.front(), pose.right(), -pose.right()}) {
         const bool across = std::abs(dot(normal, pose.front())) > 0.5;
         const Length length = across ? t.size.width : t.size.depth;
-        const bool seated = std::any_of(chairs.begin(), chairs.end(), [&](std::size_t c) { return dot(-scene.placed[c].pose.front(), normal) > 0.7; });
+        const bool seated = std::any_of(chairs.begin(), chairs.end(), [&](std::size_t c) {
+            return dot(-scene.placed[c].pose.front(), normal) > 0.7;
+        });
         // With chairs drawn up, their sides count; without, every side long enough for one.
         if (chairs.empty() ? length + quiet < chairRule : !seated)
             continue;
@@ -119,13 +128,16 @@ void judgeWall(const JudgeContext& c) {
             stopAtRoom(*c.scene.room, side.lane, stop);
             stopAtPieces(c.scene, side.lane, look, stop, [&](std::size_t k) {
                 const Piece& p = c.scene.piece(k);
-                return k != i && !p.kind->flat() && p.size.height > table.size.height + quiet && p.kind->role != Role::diningChair;
+                return k != i && !p.kind->flat() && p.size.height > table.size.height + quiet &&
+                       p.kind->role != Role::diningChair;
             });
             if (!stop || stop->ahead > look.mm())
                 continue;
             // Seen where it is: level with the nearest point.
             const Vec2 edge = stop->at - side.lane.along * stop->ahead;
-            const auto same = std::find_if(found.begin(), found.end(), [&](const auto& f) { return f.first.what == stop->what; });
+            const auto same = std::find_if(found.begin(), found.end(), [&](const auto& f) {
+                return f.first.what == stop->what;
+            });
             if (same == found.end())
                 found.emplace_back(*stop, edge);
             else if (stop->ahead < same->first.ahead)
@@ -167,7 +179,9 @@ void judgePullOut(const JudgeContext& c) {
         const Lane lane{onAxis, back, c.scene.piece(i).size.width / 2};
         std::optional<Stop> stop;
         stopAtRoom(room, lane, stop);
-        stopAtPieces(c.scene, lane, look, stop, [&](std::size_t k) { return k != i && k != *table && !c.scene.piece(k).kind->flat(); });
+        stopAtPieces(c.scene, lane, look, stop, [&](std::size_t k) {
+            return k != i && k != *table && !c.scene.piece(k).kind->flat();
+        });
         for (const auto& o : room.openings) {
             if (const auto swing = doorSwing(room, o)) {
                 if (const auto p = firstInLane(lane, *swing)) {
@@ -182,7 +196,9 @@ void judgePullOut(const JudgeContext& c) {
         }
         if (!stop || stop->ahead > look.mm())
             continue;
-        c.add(c.scene.placed[i].id, stop->what, Amount{Quantity::length, stop->ahead}, stop->at - back * stop->ahead, stop->at).also = c.scene.placed[*table].id;
+        c.add(c.scene.placed[i].id, stop->what, Amount{Quantity::length, stop->ahead},
+              stop->at - back * stop->ahead, stop->at)
+            .also = c.scene.placed[*table].id;
     }
 }
 
@@ -194,7 +210,8 @@ std::vector<Handle> wallHandles(const Reading& r, double target, const Project& 
     return out;
 }
 
-std::vector<Handle> pullOutHandles(const Reading& r, double target, const Project& job, const Scene&) {
+std::vector<Handle> pullOutHandles(const Reading& r, double target, const Project& job,
+                                   const Scene&) {
     const double by = target - r.value.value;
     std::vector<Handle> out{moveAway(job, r.also, r.other, by)};
     if (r.other.is == Target::Is::piece)
@@ -202,7 +219,8 @@ std::vector<Handle> pullOutHandles(const Reading& r, double target, const Projec
     return out;
 }
 
-constexpr std::array<RuleCode, 2> codes{{{"dining-to-wall", judgeWall, wallHandles}, {"chair-pull-out", judgePullOut, pullOutHandles}}};
+constexpr std::array<RuleCode, 2> codes{
+    {{"dining-to-wall", judgeWall, wallHandles}, {"chair-pull-out", judgePullOut, pullOutHandles}}};
 
 } // namespace
 

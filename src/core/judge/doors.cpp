@@ -32,7 +32,8 @@ void judgeSwing(const JudgeContext& c) {
             if (!p.kind->flat()) {
                 if (g.apart > look)
                     continue;
-                auto& r = c.add(p.id, doorTarget(door), Amount::of(g.clear()), g.onFirst, g.onSecond);
+                auto& r =
+                    c.add(p.id, doorTarget(door), Amount::of(g.clear()), g.onFirst, g.onSecond);
                 if (r.verdict == Verdict::tight)
                     r.verdict = Verdict::clash;
                 continue;
@@ -43,17 +44,23 @@ void judgeSwing(const JudgeContext& c) {
             Band band;
             if (door.undercut)
                 band.high = door.undercut->mm();
-            Reading& r = c.add(p.id, doorTarget(door), Amount::of(p.size.height), g.onFirst, g.onSecond);
+            Reading& r =
+                c.add(p.id, doorTarget(door), Amount::of(p.size.height), g.onFirst, g.onSecond);
             r.band = band;
-            r.verdict = !door.undercut ? Verdict::note : p.size.height >= *door.undercut - Length::millimetres(0.005) ? Verdict::loose : Verdict::right;
+            r.verdict = !door.undercut ? Verdict::note
+                        : p.size.height >= *door.undercut - Length::millimetres(0.005)
+                            ? Verdict::loose
+                            : Verdict::right;
         }
     }
 }
 
-std::vector<Handle> swingHandles(const Reading& r, double target, const Project& job, const Scene&) {
+std::vector<Handle> swingHandles(const Reading& r, double target, const Project& job,
+                                 const Scene&) {
     const Piece& p = *job.scheme().byId(r.piece);
     if (p.kind->flat())
-        return {resize(job, r.piece, SizeFigure::height, target, 1), moveAway(job, r.piece, r.other, p.size.width.mm() / 4)};
+        return {resize(job, r.piece, SizeFigure::height, target, 1),
+                moveAway(job, r.piece, r.other, p.size.width.mm() / 4)};
     return {moveAway(job, r.piece, r.other, target - r.value.value)};
 }
 

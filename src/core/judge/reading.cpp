@@ -12,7 +12,9 @@ void replaceAll(std::string& s, std::string_view what, const std::string& with) 
 }
 
 std::string filled(std::string s, const Reading& r, const Wording& w) {
-    const auto bound = [&](const std::optional<double>& b) { return b ? words(Amount{r.value.quantity, *b}, w.notation) : std::string(); };
+    const auto bound = [&](const std::optional<double>& b) {
+        return b ? words(Amount{r.value.quantity, *b}, w.notation) : std::string();
+    };
     auto value = words(r.value, w.notation);
     // Never "36, and 36 is needed": a value that rounds to the bound it misses says so.
     if (r.verdict == Verdict::tight && value == bound(r.band.low))
@@ -47,7 +49,10 @@ std::string whyOf(const Reading& r, const Wording& w) {
     case Verdict::loose:
         return filled(r.rule->loose, r, w);
     case Verdict::clash:
-        return filled(r.rule->loose.empty() || (r.band.low && r.value.value < *r.band.low) ? r.rule->tight : r.rule->loose, r, w);
+        return filled(r.rule->loose.empty() || (r.band.low && r.value.value < *r.band.low)
+                          ? r.rule->tight
+                          : r.rule->loose,
+                      r, w);
     case Verdict::right:
     case Verdict::note:
         break;

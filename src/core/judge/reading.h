@@ -20,19 +20,25 @@ enum class Verdict {
 /// its words are made when it is shown.
 struct Reading {
     const Rule* rule = nullptr;
-    int piece = 0;         ///< the piece it is about
-    Target other;          ///< what it is measured to
-    int also = 0;          ///< chair-pull-out: the table the chair stands at
+    int piece = 0; ///< the piece it is about
+    Target other;  ///< what it is measured to
+    int also = 0;  ///< chair-pull-out: the table the chair stands at
     Amount value;
     Band band;
     Verdict verdict = Verdict::right;
     std::array<Vec2, 2> at; ///< where it is seen on the floor, mm
 
-    [[nodiscard]] bool toMend() const { return verdict == Verdict::tight || verdict == Verdict::loose || verdict == Verdict::clash; }
+    [[nodiscard]] bool toMend() const {
+        return verdict == Verdict::tight || verdict == Verdict::loose || verdict == Verdict::clash;
+    }
     /// True for the same relation, whatever its value.
-    [[nodiscard]] bool sameAs(const Reading& r) const { return rule == r.rule && piece == r.piece && other == r.other && also == r.also; }
+    [[nodiscard]] bool sameAs(const Reading& r) const {
+        return rule == r.rule && piece == r.piece && other == r.other && also == r.also;
+    }
     /// True when the piece is one of those it is between.
-    [[nodiscard]] bool isAbout(int id) const { return piece == id || also == id || (other.is == Target::Is::piece && other.piece == id); }
+    [[nodiscard]] bool isAbout(int id) const {
+        return piece == id || also == id || (other.is == Target::Is::piece && other.piece == id);
+    }
 };
 
 /// "Gap to Sofa", the rule's title with the other thing's name in it.
@@ -42,8 +48,8 @@ struct Reading {
 /// Names of the pieces it is between.
 [[nodiscard]] std::vector<std::string> namesOf(const Reading&, const Wording&);
 
-/// All readings of a scene, by the book and the job's judgement, in order of the book's rules and the
-/// scheme's pieces.
+/// All readings of a scene, by the book and the job's judgement, in order of the book's rules and
+/// the scheme's pieces.
 [[nodiscard]] std::vector<Reading> judge(const Scene&, const RuleBook&, const Judgement&);
 
 } // namespace mezzet

@@ -28,7 +28,8 @@ std::optional<Trial> attempt(const std::string& line, const Reading& r, const Pr
     auto after = apply(job, said->edit);
     if (!after)
         return {};
-    Trial t{*said, line, *after, judge(*after->scene, *job.library.book, job.judgement), {}, Verdict::right};
+    Trial t{*said, line,          *after, judge(*after->scene, *job.library.book, job.judgement),
+            {},    Verdict::right};
     for (const Reading& now : t.readings) {
         if (now.sameAs(r)) {
             t.value = now.value.value;
@@ -47,9 +48,11 @@ double stepOf(const Reading& r, const Project& job) {
     return r.value.quantity == Quantity::length ? division(job.notation).mm() : 0.0;
 }
 
-/// Turns a handle until the reading has the value, within half a division; the line's own rounding is
-/// part of what is tried.
-template <class Good> std::optional<Trial> search(const Handle& h, const Reading& r, double target, const Project& job, Good good) {
+/// Turns a handle until the reading has the value, within half a division; the line's own rounding
+/// is part of what is tried.
+template <class Good>
+std::optional<Trial> search(const Handle& h, const Reading& r, double target, const Project& job,
+                            Good good) {
     double x = h.start;
     double lastX = 0;
     double lastValue = r.value.value;
@@ -100,21 +103,26 @@ struct Weighed {
     std::vector<std::string> mends;
 };
 
-Weighed weigh(const Reading& r, const Project& job, const std::vector<Reading>& before, const Trial& t) {
+Weighed weigh(const Reading& r, const Project& job, const std::vector<Reading>& before,
+              const Trial& t) {
     Weighed out;
     const Wording say = t.after.project->wording();
-    const auto called = [&](const Reading& x, const Wording& w) { return fmt::format("{}: {}", w.scheme.byId(x.piece)->name, whyOf(x, w)); };
+    const auto called = [&](const Reading& x, const Wording& w) {
+        return fmt::format("{}: {}", w.scheme.byId(x.piece)->name, whyOf(x, w));
+    };
     for (const Reading& now : t.readings) {
         if (now.sameAs(r))
             continue;
-        const auto old = std::find_if(before.begin(), before.end(), [&](const Reading& b) { return b.sameAs(now); });
+        const auto old = std::find_if(before.begin(), before.end(),
+                                      [&](const Reading& b) { return b.sameAs(now); });
         if (old == before.end() ? now.toMend() : worse(*old, now))
             out.upsets.push_back(called(now, say));
     }
     for (const Reading& old : before) {
         if (!old.toMend() || old.sameAs(r))
             continue;
-        const auto now = std::find_if(t.readings.begin(), t.readings.end(), [&](const Reading& x) { return x.sameAs(old); });
+        const auto now = std::find_if(t.readings.begin(), t.readings.end(),
+                                      [&](const Reading& x) { return x.sameAs(old); });
         if (now == t.readings.end() || !now->toMend())
             out.mends.push_back(called(old, job.wording()));
     }
@@ -124,7 +132,9 @@ Weighed weigh(const Reading& r, const Project& job, const std::vector<Reading>& 
 /// The near edge of the band, and its middle, rounded to what people say.
 std::vector<double> targetsOf(const Reading& r, const Project& job) {
     const Band& b = r.band;
-    const double spoken = r.value.quantity != Quantity::length ? 0 : isMetric(job.notation.units) ? 10.0 : 12.7;
+    const double spoken = r.value.quantity != Quantity::length ? 0
+                          : isMetric(job.notation.units)       ? 10.0
+                                                               : 12.7;
     const auto nice = [&](double v) {
         if (spoken <= 0)
             return v;
@@ -147,20 +157,24 @@ std::vector<double> targetsOf(const Reading& r, const Project& job) {
 
 } // namespace
 
-std::optional<Remedy> remedyFor(const Reading& r, const Project& job, const Scene& scene, const std::vector<Reading>& all) {
+std::optional<Remedy> remedyFor(const Reading& r, const Project& job, const Scene& scene,
+                                const std::vector<Reading>& all) {
     const auto* code = r.rule != nullptr ? codeOf(r.rule->id) : nullptr;
     if (code == nullptr || !r.toMend())
         return {};
     std::optional<Remedy> best;
     for (const double target : targetsOf(r, job)) {
         for (const Handle& h : code->handles(r, target, job, scene)) {
-            const auto mended = [&](const Trial& t) { return t.value ? t.verdict == Verdict::right : vanishesWhenMended(r); };
+            const auto mended = [&](const Trial& t) {
+                return t.value ? t.verdict == Verdict::right : vanishesWhenMended(r);
+            };
             auto t = search(h, r, target, job, mended);
             if (!t)
                 continue;
             auto w = weigh(r, job, all, *t);
             if (!best || w.upsets.size() < best->upsets.size())
-                best = Remedy{t->line, t->said.edit, t->said.preview, std::move(w.upsets), std::move(w.mends)};
+                best = Remedy{t->line, t->said.edit, t->said.preview, std::move(w.upsets),
+                              std::move(w.mends)};
             if (best->upsets.empty())
                 return best;
         }
@@ -168,21 +182,27 @@ std::optional<Remedy> remedyFor(const Reading& r, const Project& job, const Scen
     return best;
 }
 
-Result<Remedy> bringTo(const Reading& r, double value, const Project& job, const Scene& scene, const std::vector<Reading>& all) {
+Result<Remedy> bringTo(const Reading& r, double value, const Project& job, const Scene& scene,
+                       const std::vector<Reading>& all) {
     const auto* code = r.rule != nullptr ? codeOf(r.rule->id) : nullptr;
     if (code != nullptr) {
-        const double near = r.value.quantity == Quantity::length ? stepOf(r, job) / 2 + 0.02 : 0.005;
+        const double near =
+            r.value.quantity == Quantity::length ? stepOf(r, job) / 2 + 0.02 : 0.005;
         for (const Handle& h : code->handles(r, value, job, scene)) {
             const auto reached = [&](const Trial& t) {
-                return t.value ? std::abs(*t.value - value) <= near : vanishesWhenMended(r) && value <= near;
+                return t.value ? std::abs(*t.value - value) <= near
+                               : vanishesWhenMended(r) && value <= near;
             };
             if (auto t = search(h, r, value, job, reached)) {
                 auto w = weigh(r, job, all, *t);
-                return Remedy{t->line, t->said.edit, t->said.preview, std::move(w.upsets), std::move(w.mends)};
+                return Remedy{t->line, t->said.edit, t->said.preview, std::move(w.upsets),
+                              std::move(w.mends)};
             }
         }
     }
-    return Problem{fmt::format("{} can't be brought to {} by moving or sizing it alone", titleOf(r, job.wording()), words(Amount{r.value.quantity, value}, job.notation)),
+    return Problem{fmt::format("{} can't be brought to {} by moving or sizing it alone",
+                               titleOf(r, job.wording()),
+                               words(Amount{r.value.quantity, value}, job.notation)),
                    "move the pieces on the board, or free one that is locked"};
 }
 

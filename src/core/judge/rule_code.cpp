@@ -70,7 +70,8 @@ std::string nameOf(const Project& job, int id) {
 
 Handle moveAway(const Project& job, int id, const Target& other, double by) {
     return {[&job, id, other](double x) {
-                return fmt::format("move {} {} {} {}", nameOf(job, id), gapWords(std::abs(x), job), x < 0 ? "toward" : "away from", words(other, job.wording()));
+                return fmt::format("move {} {} {} {}", nameOf(job, id), gapWords(std::abs(x), job),
+                                   x < 0 ? "toward" : "away from", words(other, job.wording()));
             },
             by, 1};
 }
@@ -85,7 +86,8 @@ std::vector<Handle> retape(const Project& job, int id, int other, double by) {
             out.push_back({[&job, t, a = a](double x) {
                                Tie next = t;
                                next.distance = Length::millimetres(x);
-                               return fmt::format("{} {}", nameOf(job, a), words(next, job.wording()));
+                               return fmt::format("{} {}", nameOf(job, a),
+                                                  words(next, job.wording()));
                            },
                            t.distance.mm() + by, 1});
         }
@@ -98,7 +100,8 @@ Handle resize(const Project& job, int id, SizeFigure figure, double start, doubl
                 const Piece& p = *job.scheme().byId(id);
                 Size s = p.size;
                 const Length l = Length::millimetres(x);
-                const bool round = p.footprint.form == FootprintForm::oval && abs(s.width - s.depth) <= quiet;
+                const bool round =
+                    p.footprint.form == FootprintForm::oval && abs(s.width - s.depth) <= quiet;
                 switch (figure) {
                 case SizeFigure::width:
                     s.width = l;

@@ -23,7 +23,7 @@ struct JudgeContext {
 struct Handle {
     std::function<std::string(double)> line; ///< of the number: mm, or the ratio
     double start = 0;                        ///< the number that should do it, if all goes straight
-    double slope = 1;                        ///< how the value is expected to change with the number
+    double slope = 1; ///< how the value is expected to change with the number
 };
 
 /// The code of one rule.

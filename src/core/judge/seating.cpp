@@ -14,9 +14,9 @@ bool isLounge(const Piece& p) {
 }
 
 struct FacedTable {
-    std::size_t seat = 0;  ///< index in the scene
+    std::size_t seat = 0; ///< index in the scene
     std::size_t table = 0;
-    Gap gap;               ///< from the seat's front edge to the table
+    Gap gap; ///< from the seat's front edge to the table
 };
 
 /// The low table a seat faces: the nearest one within reach whose middle lies before its front edge
@@ -31,10 +31,12 @@ std::optional<FacedTable> tableBefore(const Scene& scene, std::size_t seat, cons
     const Length reach = reachRule.setting("reach");
     std::optional<FacedTable> best;
     for (std::size_t i = 0; i < scene.placed.size(); ++i) {
-        if (scene.piece(i).kind->role != Role::lowTable || fartherThan(front, scene.placed[i].shape, reach))
+        if (scene.piece(i).kind->role != Role::lowTable ||
+            fartherThan(front, scene.placed[i].shape, reach))
             continue;
         const Vec2 to = scene.placed[i].pose.at - middle;
-        if (dot(to, pose.front()) <= 0 || dot(unit(scene.placed[i].pose.at - pose.at), pose.front()) < aside)
+        if (dot(to, pose.front()) <= 0 ||
+            dot(unit(scene.placed[i].pose.at - pose.at), pose.front()) < aside)
             continue;
         const Gap g = gapBetween(front, scene.placed[i].shape);
         if (g.apart > reach || (best && g.clear() >= best->gap.clear()))
@@ -55,7 +57,8 @@ void judgeGap(const JudgeContext& c) {
         if (!isLounge(c.scene.piece(i)))
             continue;
         if (const auto t = tableBefore(c.scene, i, reachRule(c)))
-            c.add(c.scene.placed[t->table].id, pieceTarget(c.scene.placed[i].id), Amount::of(t->gap.clear()), t->gap.onFirst, t->gap.onSecond);
+            c.add(c.scene.placed[t->table].id, pieceTarget(c.scene.placed[i].id),
+                  Amount::of(t->gap.clear()), t->gap.onFirst, t->gap.onSecond);
     }
 }
 
@@ -69,7 +72,8 @@ template <class Each> void mainSeats(const JudgeContext& c, Each each) {
             if (!isLounge(c.scene.piece(s)))
                 continue;
             const auto faced = tableBefore(c.scene, s, reachRule(c));
-            if (faced && faced->table == t && (!longest || c.scene.piece(s).size.width > c.scene.piece(longest->seat).size.width))
+            if (faced && faced->table == t &&
+                (!longest || c.scene.piece(s).size.width > c.scene.piece(longest->seat).size.width))
                 longest = faced;
         }
         if (longest)
@@ -82,7 +86,8 @@ void judgeLevel(const JudgeContext& c) {
         const Piece& seat = c.scene.piece(f.seat);
         const Piece& table = c.scene.piece(f.table);
         if (seat.heights.seat)
-            c.add(table.id, pieceTarget(seat.id), Amount::of(table.top() - *seat.heights.seat), f.gap.onFirst, f.gap.onSecond);
+            c.add(table.id, pieceTarget(seat.id), Amount::of(table.top() - *seat.heights.seat),
+                  f.gap.onFirst, f.gap.onSecond);
     });
 }
 
@@ -96,7 +101,8 @@ void judgeLength(const JudgeContext& c) {
         const Length length = wide ? table.size.width : table.size.depth;
         const Pose& pose = c.scene.placed[f.table].pose;
         const Vec2 half = (wide ? pose.right() : pose.front()) * (length.mm() / 2);
-        c.add(table.id, pieceTarget(seat.id), Amount::ratio(length / seat.size.width), pose.at - half, pose.at + half);
+        c.add(table.id, pieceTarget(seat.id), Amount::ratio(length / seat.size.width),
+              pose.at - half, pose.at + half);
     });
 }
 
@@ -120,22 +126,26 @@ std::vector<Handle> gapHandles(const Reading& r, double target, const Project& j
     return out;
 }
 
-std::vector<Handle> levelHandles(const Reading& r, double target, const Project& job, const Scene&) {
+std::vector<Handle> levelHandles(const Reading& r, double target, const Project& job,
+                                 const Scene&) {
     const Piece& table = *job.scheme().byId(r.piece);
     const double by = target - r.value.value;
     return {resize(job, r.piece, SizeFigure::height, table.size.height.mm() + by, 1)};
 }
 
-std::vector<Handle> lengthHandles(const Reading& r, double target, const Project& job, const Scene&) {
+std::vector<Handle> lengthHandles(const Reading& r, double target, const Project& job,
+                                  const Scene&) {
     const Piece& table = *job.scheme().byId(r.piece);
     const Piece& sofa = *job.scheme().byId(r.other.piece);
     const bool wide = table.size.width >= table.size.depth;
     const double sofaLength = sofa.size.width.mm();
-    return {resize(job, r.piece, wide ? SizeFigure::width : SizeFigure::depth, target * sofaLength, 1 / sofaLength)};
+    return {resize(job, r.piece, wide ? SizeFigure::width : SizeFigure::depth, target * sofaLength,
+                   1 / sofaLength)};
 }
 
-constexpr std::array<RuleCode, 3> codes{
-    {{"seat-to-table", judgeGap, gapHandles}, {"table-level", judgeLevel, levelHandles}, {"table-to-sofa", judgeLength, lengthHandles}}};
+constexpr std::array<RuleCode, 3> codes{{{"seat-to-table", judgeGap, gapHandles},
+                                         {"table-level", judgeLevel, levelHandles},
+                                         {"table-to-sofa", judgeLength, lengthHandles}}};
 
 } // namespace
 

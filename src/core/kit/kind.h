@@ -47,7 +47,7 @@ struct Heights {
     std::optional<Length> seat; ///< floor to the top of the cushion
     std::optional<Length> arm;
     std::optional<Length> back;
-    std::optional<Length> top;  ///< of the surface things stand on
+    std::optional<Length> top; ///< of the surface things stand on
 
     bool operator==(const Heights&) const = default;
 };

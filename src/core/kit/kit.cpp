@@ -21,13 +21,16 @@ Shape footprintShape(const Footprint& f, const Size& s) {
 }
 
 std::string_view familyName(Family f) {
-    constexpr std::string_view names[] = {"seat", "table", "storage", "sleep", "rug", "light", "plant", "screen"};
+    constexpr std::string_view names[] = {"seat", "table", "storage", "sleep",
+                                          "rug",  "light", "plant",   "screen"};
     return names[static_cast<std::size_t>(f)];
 }
 
 std::string_view roleName(Role r) {
-    constexpr std::string_view names[] = {"none", "sofa", "armchair", "perch", "low-table", "side-table", "dining-table", "desk",
-                                          "dining-chair", "bed", "storage", "rug", "lamp", "plant", "screen"};
+    constexpr std::string_view names[] = {"none",         "sofa",       "armchair",     "perch",
+                                          "low-table",    "side-table", "dining-table", "desk",
+                                          "dining-chair", "bed",        "storage",      "rug",
+                                          "lamp",         "plant",      "screen"};
     return names[static_cast<std::size_t>(r)];
 }
 
@@ -37,9 +40,11 @@ std::string plainWord(std::string_view s) {
     const auto flush = [&] {
         if (word.empty())
             return;
-        if (word.size() > 4 && (word.ends_with("shes") || word.ends_with("ches") || word.ends_with("xes")))
+        if (word.size() > 4 &&
+            (word.ends_with("shes") || word.ends_with("ches") || word.ends_with("xes")))
             word.resize(word.size() - 2);
-        else if (word.size() > 3 && word.ends_with("s") && !word.ends_with("ss") && !word.ends_with("us"))
+        else if (word.size() > 3 && word.ends_with("s") && !word.ends_with("ss") &&
+                 !word.ends_with("us"))
             word.pop_back();
         if (!out.empty())
             out += ' ';
@@ -61,13 +66,16 @@ Result<Kit> Kit::of(std::vector<Kind> kinds) {
     Kit kit;
     for (auto& k : kinds) {
         if (kit.byId(k.id))
-            return Problem{fmt::format("the kind “{}” is there twice", k.id), "give each its own id"};
+            return Problem{fmt::format("the kind “{}” is there twice", k.id),
+                           "give each its own id"};
         auto all = k.also;
         all.push_back(k.name);
         for (const auto& w : all) {
             const auto [it, fresh] = words.emplace(plainWord(w), k.id);
             if (!fresh && it->second != k.id)
-                return Problem{fmt::format("the word “{}” means both “{}” and “{}”", w, it->second, k.id), "take it from one of them"};
+                return Problem{
+                    fmt::format("the word “{}” means both “{}” and “{}”", w, it->second, k.id),
+                    "take it from one of them"};
         }
         kit.kinds_.push_back(std::make_shared<const Kind>(std::move(k)));
     }
@@ -113,7 +121,8 @@ std::vector<KindPtr> Kit::matching(std::string_view typed) const {
         if (best < 9)
             found.emplace_back(best, k);
     }
-    std::stable_sort(found.begin(), found.end(), [](const auto& a, const auto& b) { return a.first < b.first; });
+    std::stable_sort(found.begin(), found.end(),
+                     [](const auto& a, const auto& b) { return a.first < b.first; });
     std::vector<KindPtr> out;
     out.reserve(found.size());
     for (auto& f : found)

@@ -5,8 +5,8 @@
 #include <nlohmann/json.hpp>
 
 #include <algorithm>
-#include <set>
 #include <array>
+#include <set>
 
 namespace mezzet {
 
@@ -45,15 +45,18 @@ public:
 
     Length length(const json& v, const std::string& what, bool positive) const {
         if (!v.is_number())
-            throw Fault{fmt::format("{} is not a number", what), "write a bare number in the file's unit"};
+            throw Fault{fmt::format("{} is not a number", what),
+                        "write a bare number in the file's unit"};
         const auto l = Length::millimetres(v.get<double>() * unit_);
         if (!(l >= Length{}) || l > Length::metres(20) || (positive && l <= Length{}))
-            throw Fault{fmt::format("{} is {}", what, v.dump()), "sizes lie between nothing and 20 m"};
+            throw Fault{fmt::format("{} is {}", what, v.dump()),
+                        "sizes lie between nothing and 20 m"};
         return l;
     }
 
     template <std::size_t N>
-    std::array<std::optional<Length>, N> lengths(const char* key, const std::array<const char*, N>& names) {
+    std::array<std::optional<Length>, N> lengths(const char* key,
+                                                 const std::array<const char*, N>& names) {
         seen_.insert(key);
         std::array<std::optional<Length>, N> out;
         if (!json_.contains(key))
@@ -64,8 +67,10 @@ public:
         for (const auto& [name, v] : o.items()) {
             const auto it = std::find(names.begin(), names.end(), name);
             if (it == names.end())
-                throw Fault{fmt::format("“{}” has no “{}”", key, name), fmt::format("it may have {}", listed({names.begin(), names.end()}))};
-            out[static_cast<std::size_t>(it - names.begin())] = length(v, fmt::format("“{}”", name), false);
+                throw Fault{fmt::format("“{}” has no “{}”", key, name),
+                            fmt::format("it may have {}", listed({names.begin(), names.end()}))};
+            out[static_cast<std::size_t>(it - names.begin())] =
+                length(v, fmt::format("“{}”", name), false);
         }
         return out;
     }
@@ -78,7 +83,8 @@ public:
     void finish() const {
         for (const auto& item : json_.items())
             if (seen_.count(item.key()) == 0)
-                throw Fault{fmt::format("it has a field “{}” that is not known", item.key()), "take it out, or see docs/kit.md"};
+                throw Fault{fmt::format("it has a field “{}” that is not known", item.key()),
+                            "take it out, or see docs/kit.md"};
     }
 
 private:
@@ -87,7 +93,8 @@ private:
     std::set<std::string> seen_;
 };
 
-template <class E> E named(const std::string& word, std::string_view (*name)(E), int count, const char* what) {
+template <class E>
+E named(const std::string& word, std::string_view (*name)(E), int count, const char* what) {
     std::vector<std::string> all;
     for (int i = 0; i < count; ++i) {
         if (name(static_cast<E>(i)) == word)
@@ -107,7 +114,8 @@ Footprint readFootprint(const json& o, const Entry& e, const Size& size) {
     } else if (form == "round" || form == "oval") {
         f.form = FootprintForm::oval;
         if (form == "round" && abs(size.width - size.depth) > quiet)
-            throw Fault{"a round kind has a width and a depth that differ", "make them the same, or call it oval"};
+            throw Fault{"a round kind has a width and a depth that differ",
+                        "make them the same, or call it oval"};
     } else if (form == "L") {
         f.form = FootprintForm::ell;
     } else {
@@ -125,11 +133,13 @@ Footprint readFootprint(const json& o, const Entry& e, const Size& size) {
         else if (key == "armOn" && f.form == FootprintForm::ell && (v == "left" || v == "right"))
             f.armOnRight = v == "right";
         else
-            throw Fault{fmt::format("“shape” can't have “{}: {}” here", key, v.dump()), "see docs/kit.md"};
+            throw Fault{fmt::format("“shape” can't have “{}: {}” here", key, v.dump()),
+                        "see docs/kit.md"};
     }
-    if (f.form == FootprintForm::ell &&
-        (f.bodyDepth <= Length{} || f.armWidth <= Length{} || f.bodyDepth >= size.depth || f.armWidth >= size.width))
-        throw Fault{"an L needs a “body” less than its depth and an “arm” less than its width", "add or correct them"};
+    if (f.form == FootprintForm::ell && (f.bodyDepth <= Length{} || f.armWidth <= Length{} ||
+                                         f.bodyDepth >= size.depth || f.armWidth >= size.width))
+        throw Fault{"an L needs a “body” less than its depth and an “arm” less than its width",
+                    "add or correct them"};
     return f;
 }
 
@@ -156,8 +166,10 @@ Kind readKind(const json& j, double unit) {
     }
     const auto* size = e.group("size");
     if (size == nullptr || !size->is_array() || size->size() != 3)
-        throw Fault{"it has no “size” of three numbers", "write width, depth and height like [84, 36, 34]"};
-    k.size = {e.length((*size)[0], "the width", true), e.length((*size)[1], "the depth", true), e.length((*size)[2], "the height", true)};
+        throw Fault{"it has no “size” of three numbers",
+                    "write width, depth and height like [84, 36, 34]"};
+    k.size = {e.length((*size)[0], "the width", true), e.length((*size)[1], "the depth", true),
+              e.length((*size)[2], "the height", true)};
     const auto h = e.lengths<4>("heights", {"seat", "arm", "back", "top"});
     k.heights = {h[0], h[1], h[2], h[3]};
     for (const auto& one : h)
@@ -166,7 +178,8 @@ Kind readKind(const json& j, double unit) {
     if (const auto* shape = e.group("shape"))
         k.footprint = readFootprint(*shape, e, k.size);
     const auto use = e.lengths<4>("use", {"front", "back", "left", "right"});
-    k.use = {use[0].value_or(Length{}), use[1].value_or(Length{}), use[2].value_or(Length{}), use[3].value_or(Length{})};
+    k.use = {use[0].value_or(Length{}), use[1].value_or(Length{}), use[2].value_or(Length{}),
+             use[3].value_or(Length{})};
     if (const auto* below = e.group("clearBelow"))
         k.clearBelow = e.length(*below, "“clearBelow”", false);
     e.finish();
@@ -185,11 +198,15 @@ Result<std::vector<Kind>> readKit(std::string_view text, std::string_view file) 
     try {
         j = json::parse(text);
     } catch (const json::parse_error& error) {
-        Problem p = refuse("this is not JSON from here on", "check the commas, quotes and brackets just before");
-        const auto upTo = text.substr(0, std::min(error.byte > 0 ? error.byte - 1 : 0, text.size()));
+        Problem p = refuse("this is not JSON from here on",
+                           "check the commas, quotes and brackets just before");
+        const auto upTo =
+            text.substr(0, std::min(error.byte > 0 ? error.byte - 1 : 0, text.size()));
         p.line = static_cast<int>(std::count(upTo.begin(), upTo.end(), '\n')) + 1;
         const auto start = upTo.rfind('\n');
-        p.column = static_cast<int>(characterCount(start == std::string_view::npos ? upTo : upTo.substr(start + 1))) + 1;
+        p.column = static_cast<int>(characterCount(
+                       start == std::string_view::npos ? upTo : upTo.substr(start + 1))) +
+                   1;
         return p;
     }
     if (!j.is_object() || j.value("format", json()) != "mezzet-kit 1")
@@ -198,7 +215,8 @@ Result<std::vector<Kind>> readKit(std::string_view text, std::string_view file) 
     if (unit != "in" && unit != "mm")
         return refuse(fmt::format("the unit {} is not known", unit.dump()), "use \"in\" or \"mm\"");
     if (!j.contains("kinds") || !j["kinds"].is_array() || j["kinds"].size() > mostKinds)
-        return refuse("it has no list of “kinds”", fmt::format("at most {} kinds are read", mostKinds));
+        return refuse("it has no list of “kinds”",
+                      fmt::format("at most {} kinds are read", mostKinds));
     std::vector<Kind> kinds;
     int entry = 0;
     for (const auto& k : j["kinds"]) {
@@ -206,7 +224,9 @@ Result<std::vector<Kind>> readKit(std::string_view text, std::string_view file) 
         try {
             kinds.push_back(readKind(k, unit == "in" ? 25.4 : 1.0));
         } catch (const Fault& f) {
-            const auto id = k.is_object() && k.contains("id") && k["id"].is_string() ? fmt::format(" “{}”", k["id"].get<std::string>()) : "";
+            const auto id = k.is_object() && k.contains("id") && k["id"].is_string()
+                                ? fmt::format(" “{}”", k["id"].get<std::string>())
+                                : "";
             return refuse(fmt::format("entry {}{}: {}", entry, id, f.what), f.remedy);
         }
     }
@@ -227,7 +247,8 @@ Result<KitPtr> loadKit(const std::filesystem::path& folder) {
         if (f.path().extension() == ".json")
             files.push_back(f.path());
     if (files.empty()) {
-        Problem p{"there is no kit here", "the program's data folder holds kit/*.json; MEZZET_DATA can name it"};
+        Problem p{"there is no kit here",
+                  "the program's data folder holds kit/*.json; MEZZET_DATA can name it"};
         p.file = folder.string();
         return p;
     }

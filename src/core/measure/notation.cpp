@@ -327,7 +327,8 @@ std::string write(Length v, Notation n) {
     if (n.units == Units::inches || parts < foot)
         return fmt::format("{}{}\"", sign, mixed(parts, n.denominator));
     const bool fractionOnly = parts % foot > 0 && parts % foot < n.denominator;
-    return fmt::format("{}{}' {}{}\"", sign, parts / foot, fractionOnly ? "0 " : "", mixed(parts % foot, n.denominator));
+    return fmt::format("{}{}' {}{}\"", sign, parts / foot, fractionOnly ? "0 " : "",
+                       mixed(parts % foot, n.denominator));
 }
 
 std::string writeGap(Length v, Notation n) {

@@ -12,9 +12,9 @@ struct Problem {
     std::string what{};   ///< what was found, in a short sentence
     std::string remedy{}; ///< what would do; empty when nothing useful can be said
     std::string file{};   ///< the file being read; empty for a typed line
-    int line = 0;       ///< 1-based; 0 when there is no line to point at
-    int column = 0;     ///< 1-based, in characters; 0 when there is no column
-    int width = 0;      ///< how many characters the fault covers; 0 when unknown
+    int line = 0;         ///< 1-based; 0 when there is no line to point at
+    int column = 0;       ///< 1-based, in characters; 0 when there is no column
+    int width = 0;        ///< how many characters the fault covers; 0 when unknown
 
     /// "file:line:column: what; what would do", leaving out the parts that are not there.
     [[nodiscard]] std::string text() const;

@@ -26,29 +26,33 @@ struct Fault {
 
 // ---- words for the enumerations, as the file spells them ----
 
-constexpr std::array<std::pair<Tie::Kind, const char*>, 13> tieWords{{{Tie::Kind::against, "against"},
-                                                                     {Tie::Kind::inCorner, "in-corner"},
-                                                                     {Tie::Kind::turned, "turned"},
-                                                                     {Tie::Kind::squareTo, "square-to"},
-                                                                     {Tie::Kind::inLineWith, "in-line-with"},
-                                                                     {Tie::Kind::facing, "facing"},
-                                                                     {Tie::Kind::fromPiece, "from-piece"},
-                                                                     {Tie::Kind::fromWall, "from-wall"},
-                                                                     {Tie::Kind::fromCorner, "from-corner"},
-                                                                     {Tie::Kind::centredOn, "centred-on"},
-                                                                     {Tie::Kind::centredBetween, "centred-between"},
-                                                                     {Tie::Kind::under, "under"},
-                                                                     {Tie::Kind::at, "at"}}};
-constexpr std::array<std::pair<Target::Is, const char*>, 8> targetWords{{{Target::Is::piece, "piece"},
-                                                                        {Target::Is::wall, "wall"},
-                                                                        {Target::Is::corner, "corner"},
-                                                                        {Target::Is::window, "window"},
-                                                                        {Target::Is::door, "door"},
-                                                                        {Target::Is::opening, "opening"},
-                                                                        {Target::Is::chimney, "chimney"},
-                                                                        {Target::Is::room, "room"}}};
-constexpr std::array<std::pair<Side, const char*>, 4> sideWords{
-    {{Side::front, "front"}, {Side::behind, "behind"}, {Side::left, "left"}, {Side::right, "right"}}};
+constexpr std::array<std::pair<Tie::Kind, const char*>, 13> tieWords{
+    {{Tie::Kind::against, "against"},
+     {Tie::Kind::inCorner, "in-corner"},
+     {Tie::Kind::turned, "turned"},
+     {Tie::Kind::squareTo, "square-to"},
+     {Tie::Kind::inLineWith, "in-line-with"},
+     {Tie::Kind::facing, "facing"},
+     {Tie::Kind::fromPiece, "from-piece"},
+     {Tie::Kind::fromWall, "from-wall"},
+     {Tie::Kind::fromCorner, "from-corner"},
+     {Tie::Kind::centredOn, "centred-on"},
+     {Tie::Kind::centredBetween, "centred-between"},
+     {Tie::Kind::under, "under"},
+     {Tie::Kind::at, "at"}}};
+constexpr std::array<std::pair<Target::Is, const char*>, 8> targetWords{
+    {{Target::Is::piece, "piece"},
+     {Target::Is::wall, "wall"},
+     {Target::Is::corner, "corner"},
+     {Target::Is::window, "window"},
+     {Target::Is::door, "door"},
+     {Target::Is::opening, "opening"},
+     {Target::Is::chimney, "chimney"},
+     {Target::Is::room, "room"}}};
+constexpr std::array<std::pair<Side, const char*>, 4> sideWords{{{Side::front, "front"},
+                                                                 {Side::behind, "behind"},
+                                                                 {Side::left, "left"},
+                                                                 {Side::right, "right"}}};
 
 template <class Table, class E> const char* wordFor(const Table& table, E e) {
     for (const auto& [value, word] : table)
@@ -126,7 +130,9 @@ json jsonOf(const Tie& t) {
 }
 
 json jsonOf(const Footprint& f) {
-    json j{{"form", f.form == FootprintForm::oval ? "oval" : f.form == FootprintForm::ell ? "L" : "rectangle"}};
+    json j{{"form", f.form == FootprintForm::oval  ? "oval"
+                    : f.form == FootprintForm::ell ? "L"
+                                                   : "rectangle"}};
     if (f.corner > Length{})
         j["corner"] = f.corner.mm();
     if (f.form == FootprintForm::ell) {
@@ -169,7 +175,9 @@ json jsonOf(const Judgement& judgement) {
         if (!c.school.empty())
             r["school"] = c.school;
         if (c.band) {
-            const auto bound = [](const std::optional<double>& b) { return b ? json(*b) : json(nullptr); };
+            const auto bound = [](const std::optional<double>& b) {
+                return b ? json(*b) : json(nullptr);
+            };
             r["band"] = {bound(c.band->low), bound(c.band->high)};
         }
         rules[id] = r;
@@ -184,10 +192,13 @@ class Fields {
 public:
     Fields(const json& j, std::string where) : json_(j), where_(std::move(where)) {
         if (!j.is_object())
-            throw Fault{where_ + " is not an object", "the file is damaged; take a copy that opens"};
+            throw Fault{where_ + " is not an object",
+                        "the file is damaged; take a copy that opens"};
     }
 
-    [[noreturn]] void fail(const std::string& what, const std::string& remedy = "the file is damaged; take a copy that opens") const {
+    [[noreturn]] void
+    fail(const std::string& what,
+         const std::string& remedy = "the file is damaged; take a copy that opens") const {
         throw Fault{where_ + ": " + what, remedy};
     }
     [[nodiscard]] bool has(const char* key) { return find(key) != nullptr; }
@@ -201,11 +212,15 @@ public:
         if (!needed && !has(key))
             return {};
         const auto& v = need(key);
-        if (!v.is_string() || characterCount(v.get_ref<const std::string&>()) > most || !isText(v.get_ref<const std::string&>()))
+        if (!v.is_string() || characterCount(v.get_ref<const std::string&>()) > most ||
+            !isText(v.get_ref<const std::string&>()))
             fail(fmt::format("“{}” is not a text of at most {} characters", key, most));
         return v.get<std::string>();
     }
-    static bool isNumber(const json& v) { return v.is_number() && std::isfinite(v.get<double>()) && std::abs(v.get<double>()) <= farthest; }
+    static bool isNumber(const json& v) {
+        return v.is_number() && std::isfinite(v.get<double>()) &&
+               std::abs(v.get<double>()) <= farthest;
+    }
     double number(const char* key) {
         const auto& v = need(key);
         if (!isNumber(v))
@@ -230,7 +245,8 @@ public:
             fail(fmt::format("“{}” is not a list of at most {}", key, most));
         return v;
     }
-    template <class E, std::size_t N> E word(const char* key, const std::array<std::pair<E, const char*>, N>& table) {
+    template <class E, std::size_t N>
+    E word(const char* key, const std::array<std::pair<E, const char*>, N>& table) {
         const auto w = text(key, 40, true);
         for (const auto& [value, name] : table)
             if (w == name)
@@ -386,14 +402,17 @@ Piece readPiece(const json& j, const std::string& where, const Kit& kit) {
     const auto kind = f.text("kind", 80, true);
     p.kind = kit.byId(kind);
     if (!p.kind)
-        f.fail(fmt::format("the kit has no kind “{}”", kind), "add the kind to the kit, or take the piece out of the file");
+        f.fail(fmt::format("the kit has no kind “{}”", kind),
+               "add the kind to the kit, or take the piece out of the file");
     const auto& size = f.list("size", 3);
     if (size.size() != 3)
         f.fail("“size” is not three numbers");
     for (const auto& s : size)
         if (!Fields::isNumber(s) || s.get<double>() <= 0 || s.get<double>() > 20000)
             f.fail("“size” holds a length that no piece has");
-    p.size = {Length::millimetres(size[0].get<double>()), Length::millimetres(size[1].get<double>()), Length::millimetres(size[2].get<double>())};
+    p.size = {Length::millimetres(size[0].get<double>()),
+              Length::millimetres(size[1].get<double>()),
+              Length::millimetres(size[2].get<double>())};
     p.heights = p.kind->heights;
     if (f.has("heights")) {
         Fields h(f.need("heights"), where + ", “heights”");
@@ -404,7 +423,8 @@ Piece readPiece(const json& j, const std::string& where, const Kit& kit) {
         };
         p.heights = {height("seat"), height("arm"), height("back"), height("top")};
     }
-    p.footprint = f.has("shape") ? readFootprint(f.need("shape"), where + ", “shape”", p.size) : p.kind->footprint;
+    p.footprint = f.has("shape") ? readFootprint(f.need("shape"), where + ", “shape”", p.size)
+                                 : p.kind->footprint;
     p.pose.at = f.pair("at");
     p.pose.turn = Angle::degrees(f.number("turn"));
     if (f.has("locked")) {
@@ -479,7 +499,10 @@ ProjectPtr readProject(const json& j, std::string_view file, const Library& libr
         throw Fault{"this is no Mezzet job", "a job begins with {\"format\": \"mezzet-job\""};
     const int version = f.whole("version", 1, 1 << 20);
     if (version > formatVersion)
-        throw Fault{fmt::format("this job was written by a newer Mezzet (format {}, and this one reads {})", version, formatVersion), "open it with the newer one"};
+        throw Fault{
+            fmt::format("this job was written by a newer Mezzet (format {}, and this one reads {})",
+                        version, formatVersion),
+            "open it with the newer one"};
     auto p = std::make_shared<Project>();
     p->library = library;
     p->title = f.text("title", mostNameLength, true);
@@ -489,7 +512,8 @@ ProjectPtr readProject(const json& j, std::string_view file, const Library& libr
         const auto units = readUnits(n.text("units", 20, true));
         const int d = n.whole("denominator", 1, 64);
         if (!units || (d & (d - 1)) != 0)
-            n.fail("the units can't be read", "use feet, inches, mm, cm or m, and a division of 2, 4, 8, 16 or 32");
+            n.fail("the units can't be read",
+                   "use feet, inches, mm, cm or m, and a division of 2, 4, 8, 16 or 32");
         p->notation = {*units, d};
     }
     p->judgement = readJudgement(f, *library.book);
@@ -514,7 +538,7 @@ ProjectPtr readProject(const json& j, std::string_view file, const Library& libr
         if (!scene)
             throw scene.problem();
         if (!(*scene)->overTied.empty())
-            throw (*scene)->overTied.front();
+            throw(*scene)->overTied.front();
     }
     return p;
 }
@@ -522,8 +546,12 @@ ProjectPtr readProject(const json& j, std::string_view file, const Library& libr
 } // namespace
 
 std::string jobText(const Project& p) {
-    json j{{"format", "mezzet-job"}, {"version", formatVersion}, {"title", p.title}, {"client", p.client}};
-    j["notation"] = {{"units", unitsName(p.notation.units)}, {"denominator", p.notation.denominator}};
+    json j{{"format", "mezzet-job"},
+           {"version", formatVersion},
+           {"title", p.title},
+           {"client", p.client}};
+    j["notation"] = {{"units", unitsName(p.notation.units)},
+                     {"denominator", p.notation.denominator}};
     j["school"] = p.judgement.school;
     j["rules"] = jsonOf(p.judgement);
     json corners = json::array();
@@ -534,7 +562,8 @@ std::string jobText(const Project& p) {
     j["active"] = p.active + 1;
     j["schemes"] = json::array();
     for (const auto& s : p.schemes) {
-        json one{{"name", s->name}, {"note", s->note}, {"nextId", s->nextId}, {"pieces", json::array()}};
+        json one{
+            {"name", s->name}, {"note", s->note}, {"nextId", s->nextId}, {"pieces", json::array()}};
         for (const auto& piece : s->pieces)
             one["pieces"].push_back(jsonOf(piece));
         carry(one, s->extra);
@@ -544,14 +573,16 @@ std::string jobText(const Project& p) {
     return j.dump(1) + "\n";
 }
 
-Result<ProjectPtr> readJob(std::string_view content, std::string_view file, const Library& library) {
+Result<ProjectPtr> readJob(std::string_view content, std::string_view file,
+                           const Library& library) {
     const auto placed = [&](Problem p) {
         if (p.file.empty())
             p.file = file;
         return p;
     };
     if (content.size() > mostJobBytes)
-        return placed({fmt::format("the job is over {} MB", mostJobBytes / 1024 / 1024), "it can't be a job of this program"});
+        return placed({fmt::format("the job is over {} MB", mostJobBytes / 1024 / 1024),
+                       "it can't be a job of this program"});
     bool tooDeep = false;
     try {
         const auto shallow = [&](int depth, json::parse_event_t, json&) {
@@ -561,17 +592,23 @@ Result<ProjectPtr> readJob(std::string_view content, std::string_view file, cons
         };
         const json j = json::parse(content, shallow);
         if (tooDeep)
-            return placed({"the file is nested too deep for a job", "it can't be a job of this program"});
+            return placed(
+                {"the file is nested too deep for a job", "it can't be a job of this program"});
         return readProject(j, file, library);
     } catch (const json::parse_error& error) {
-        Problem p{"the job is damaged or cut short here", "take a copy that opens; the open job is as it was"};
-        const auto upTo = content.substr(0, std::min(error.byte > 0 ? error.byte - 1 : 0, content.size()));
+        Problem p{"the job is damaged or cut short here",
+                  "take a copy that opens; the open job is as it was"};
+        const auto upTo =
+            content.substr(0, std::min(error.byte > 0 ? error.byte - 1 : 0, content.size()));
         p.line = static_cast<int>(std::count(upTo.begin(), upTo.end(), '\n')) + 1;
         const auto start = upTo.rfind('\n');
-        p.column = static_cast<int>(characterCount(start == std::string_view::npos ? upTo : upTo.substr(start + 1))) + 1;
+        p.column = static_cast<int>(characterCount(
+                       start == std::string_view::npos ? upTo : upTo.substr(start + 1))) +
+                   1;
         return placed(p);
     } catch (const json::exception&) {
-        return placed({"the job holds something that is not what it should be", "the file is damaged; take a copy that opens"});
+        return placed({"the job holds something that is not what it should be",
+                       "the file is damaged; take a copy that opens"});
     } catch (const Fault& f) {
         return placed({f.what, f.remedy});
     } catch (const Problem& p) {

@@ -23,7 +23,8 @@ Result<Library> loadLibrary(const std::filesystem::path& data) {
     return Library{*kit, *book};
 }
 
-Result<ProjectPtr> newProject(const Library& library, std::string_view notes, std::string_view file) {
+Result<ProjectPtr> newProject(const Library& library, std::string_view notes,
+                              std::string_view file) {
     auto read = readTapeNotes(notes, file);
     if (!read)
         return read.problem();
@@ -77,7 +78,8 @@ Result<std::monostate> writeWhole(const std::filesystem::path& path, std::string
         errno = EISDIR;
         return failed(path, "written");
     }
-    auto name = (target.parent_path() / fmt::format(".{}.XXXXXX", target.filename().string())).string();
+    auto name =
+        (target.parent_path() / fmt::format(".{}.XXXXXX", target.filename().string())).string();
     {
         Descriptor file(::mkstemp(name.data()));
         if (file.fd < 0)

@@ -41,7 +41,8 @@ using ProjectPtr = std::shared_ptr<const Project>;
 
 /// A new job with one empty scheme. The units and their bare meaning come from the notes.
 /// Problem: as the notes'.
-[[nodiscard]] Result<ProjectPtr> newProject(const Library&, std::string_view notes, std::string_view file = {});
+[[nodiscard]] Result<ProjectPtr> newProject(const Library&, std::string_view notes,
+                                            std::string_view file = {});
 
 /// Limits of a job file, stated in docs/job-file.md.
 inline constexpr std::size_t mostJobBytes = 16 * 1024 * 1024;
@@ -54,12 +55,14 @@ inline constexpr std::size_t mostNameLength = 80;
 
 /// Reads a job file's text. Problem: damaged, another format or version, over a limit, or naming
 /// what is not there; nothing half-read is ever returned.
-[[nodiscard]] Result<ProjectPtr> readJob(std::string_view text, std::string_view file, const Library&);
+[[nodiscard]] Result<ProjectPtr> readJob(std::string_view text, std::string_view file,
+                                         const Library&);
 [[nodiscard]] Result<ProjectPtr> openJob(const std::filesystem::path&, const Library&);
 
 /// Writes a whole file or leaves the old one as it was: into a file beside it, to the disk, then in
 /// its place. Problem when any step fails.
-[[nodiscard]] Result<std::monostate> writeWhole(const std::filesystem::path&, std::string_view content);
+[[nodiscard]] Result<std::monostate> writeWhole(const std::filesystem::path&,
+                                                std::string_view content);
 [[nodiscard]] Result<std::monostate> saveJob(const Project&, const std::filesystem::path&);
 
 } // namespace mezzet

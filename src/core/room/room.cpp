@@ -7,7 +7,9 @@
 namespace mezzet {
 
 std::string Opening::name() const {
-    const char* k = kind == OpeningKind::window ? "window" : kind == OpeningKind::door ? "door" : "opening";
+    const char* k = kind == OpeningKind::window ? "window"
+                    : kind == OpeningKind::door ? "door"
+                                                : "opening";
     return fmt::format("{} {}", k, number);
 }
 
@@ -115,9 +117,12 @@ Result<RoomPtr> buildRoom(const TapeNotes& notes) {
         };
         const int index = static_cast<int>(i);
         for (const auto& o : taped.openings) {
-            int& count = o.kind == OpeningKind::window ? windows : o.kind == OpeningKind::door ? doors : plain;
-            room->openings.push_back({o.kind, ++count, index, left(o.offset, o.fromRight, o.width), o.width, o.height,
-                                      o.sill, o.hingeRight, o.swingsIn, o.undercut});
+            int& count = o.kind == OpeningKind::window ? windows
+                         : o.kind == OpeningKind::door ? doors
+                                                       : plain;
+            room->openings.push_back({o.kind, ++count, index, left(o.offset, o.fromRight, o.width),
+                                      o.width, o.height, o.sill, o.hingeRight, o.swingsIn,
+                                      o.undercut});
         }
         for (const auto& c : taped.chimneys)
             room->chimneys.push_back({static_cast<int>(room->chimneys.size()) + 1, index,
@@ -146,7 +151,8 @@ Result<RoomPtr> roomFromNotes(std::string_view notes, std::string_view file) {
 Shape solid(const Room& room, const Chimney& c) {
     const Wall& w = room.walls[static_cast<std::size_t>(c.wall)];
     const Vec2 in = w.inward() * c.depth.mm();
-    const std::array<Vec2, 4> corners{w.at(c.left), w.at(c.left + c.width), w.at(c.left + c.width) + in, w.at(c.left) + in};
+    const std::array<Vec2, 4> corners{w.at(c.left), w.at(c.left + c.width),
+                                      w.at(c.left + c.width) + in, w.at(c.left) + in};
     return convexPolygon(corners);
 }
 

@@ -45,16 +45,19 @@ std::string text(const json& j, const char* key, bool needed) {
     return j[key].get<std::string>();
 }
 
-std::pair<std::optional<double>, std::optional<double>> bounds(const json& j, const std::string& what, double unit) {
+std::pair<std::optional<double>, std::optional<double>>
+bounds(const json& j, const std::string& what, double unit) {
     const auto bound = [&](const json& v) -> std::optional<double> {
         if (v.is_null())
             return {};
         if (!v.is_number())
-            throw Fault{fmt::format("{} holds {}", what, v.dump()), "a band is [low, high], null for a side without a bound"};
+            throw Fault{fmt::format("{} holds {}", what, v.dump()),
+                        "a band is [low, high], null for a side without a bound"};
         return v.get<double>() * unit;
     };
     if (!j.is_array() || j.size() != 2)
-        throw Fault{fmt::format("{} is no band", what), "a band is [low, high], null for a side without a bound"};
+        throw Fault{fmt::format("{} is no band", what),
+                    "a band is [low, high], null for a side without a bound"};
     auto low = bound(j[0]);
     auto high = bound(j[1]);
     if (low && high && *low > *high)
@@ -65,10 +68,13 @@ std::pair<std::optional<double>, std::optional<double>> bounds(const json& j, co
 Rule readRule(const json& j, double unit, const RuleBook& book) {
     if (!j.is_object())
         throw Fault{"it is not an object", "each rule is {\"id\": …, \"title\": …}"};
-    static const std::set<std::string> known{"id", "title", "measures", "quantity", "band", "bands", "best", "right", "tight", "loose", "source", "settings", "numbers"};
+    static const std::set<std::string> known{"id",     "title",    "measures", "quantity", "band",
+                                             "bands",  "best",     "right",    "tight",    "loose",
+                                             "source", "settings", "numbers"};
     for (const auto& item : j.items())
         if (known.count(item.key()) == 0)
-            throw Fault{fmt::format("it has a field “{}” that is not known", item.key()), "take it out, or see docs/rules.md"};
+            throw Fault{fmt::format("it has a field “{}” that is not known", item.key()),
+                        "take it out, or see docs/rules.md"};
     Rule r;
     r.id = text(j, "id", true);
     r.title = text(j, "title", true);
@@ -101,7 +107,8 @@ Rule readRule(const json& j, double unit, const RuleBook& book) {
             throw Fault{"“bands” is not a group", "write it like {\"low-and-close\": [12, 18]}"};
         for (const auto& [school, b] : j["bands"].items()) {
             if (book.schoolById(school) == nullptr)
-                throw Fault{fmt::format("there is no school “{}”", school), "name one of the book's schools"};
+                throw Fault{fmt::format("there is no school “{}”", school),
+                            "name one of the book's schools"};
             addBand(school, b);
         }
     }
@@ -112,7 +119,8 @@ Rule readRule(const json& j, double unit, const RuleBook& book) {
             continue;
         for (const auto& [name, v] : j[key].items()) {
             if (!v.is_number())
-                throw Fault{fmt::format("the setting “{}” is not a number", name), "write a bare number"};
+                throw Fault{fmt::format("the setting “{}” is not a number", name),
+                            "write a bare number"};
             r.settings[name] = v.get<double>() * factor;
         }
     }
@@ -131,12 +139,14 @@ double Rule::number(std::string_view name) const {
 }
 
 const Rule* RuleBook::byId(std::string_view id) const {
-    const auto it = std::find_if(rules.begin(), rules.end(), [&](const Rule& r) { return r.id == id; });
+    const auto it =
+        std::find_if(rules.begin(), rules.end(), [&](const Rule& r) { return r.id == id; });
     return it == rules.end() ? nullptr : &*it;
 }
 
 const School* RuleBook::schoolById(std::string_view id) const {
-    const auto it = std::find_if(schools.begin(), schools.end(), [&](const School& s) { return s.id == id; });
+    const auto it =
+        std::find_if(schools.begin(), schools.end(), [&](const School& s) { return s.id == id; });
     return it == schools.end() ? nullptr : &*it;
 }
 
@@ -156,7 +166,8 @@ Result<RuleBookPtr> readRuleBook(std::string_view content, std::string_view file
     };
     const json j = json::parse(content, nullptr, false);
     if (j.is_discarded() || !j.is_object() || j.value("format", json()) != "mezzet-rules 1")
-        return refuse("this is no rule book", "it is JSON and begins with {\"format\": \"mezzet-rules 1\"");
+        return refuse("this is no rule book",
+                      "it is JSON and begins with {\"format\": \"mezzet-rules 1\"");
     const double unit = j.value("unit", json("in")) == "mm" ? 1.0 : 25.4;
     auto book = std::make_shared<RuleBook>();
     int entry = 0;
@@ -164,7 +175,8 @@ Result<RuleBookPtr> readRuleBook(std::string_view content, std::string_view file
     try {
         for (const auto& s : j.value("schools", json::array())) {
             ++entry;
-            book->schools.push_back({text(s, "id", true), text(s, "title", true), text(s, "says", true)});
+            book->schools.push_back(
+                {text(s, "id", true), text(s, "title", true), text(s, "says", true)});
         }
         list = "rules";
         entry = 0;
@@ -178,7 +190,8 @@ Result<RuleBookPtr> readRuleBook(std::string_view content, std::string_view file
     } catch (const Fault& f) {
         return refuse(fmt::format("{}, entry {}: {}", list, entry, f.what), f.remedy);
     } catch (const json::exception& e) {
-        return refuse(fmt::format("{}, entry {}: not what was expected", list, entry), "see docs/rules.md");
+        return refuse(fmt::format("{}, entry {}: not what was expected", list, entry),
+                      "see docs/rules.md");
     }
     if (book->schools.empty() || book->rules.empty())
         return refuse("the rule book has no schools or no rules", "see docs/rules.md");

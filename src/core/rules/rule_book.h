@@ -31,7 +31,7 @@ struct Amount {
 struct Band {
     std::optional<double> low;
     std::optional<double> high;
-    std::optional<double> bestLow;  ///< the better part of it, where the trade names one
+    std::optional<double> bestLow; ///< the better part of it, where the trade names one
     std::optional<double> bestHigh;
 
     bool operator==(const Band&) const = default;
@@ -55,7 +55,8 @@ struct Rule {
     std::string tight;
     std::string loose;
     std::string source; ///< where the band comes from
-    std::map<std::string, double, std::less<>> settings; ///< other figures the rule works with; lengths in mm
+    std::map<std::string, double, std::less<>>
+        settings; ///< other figures the rule works with; lengths in mm
 
     [[nodiscard]] Length setting(std::string_view name) const;
     [[nodiscard]] double number(std::string_view name) const;

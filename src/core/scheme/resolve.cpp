@@ -18,7 +18,9 @@ const Wall& wallOf(const Room& r, int i) {
 }
 
 const Opening* openingOf(const Room& r, const Target& t) {
-    const auto kind = t.is == Target::Is::window ? OpeningKind::window : t.is == Target::Is::door ? OpeningKind::door : OpeningKind::opening;
+    const auto kind = t.is == Target::Is::window ? OpeningKind::window
+                      : t.is == Target::Is::door ? OpeningKind::door
+                                                 : OpeningKind::opening;
     for (const auto& o : r.openings)
         if (o.kind == kind && o.number == t.index)
             return &o;
@@ -61,7 +63,8 @@ Face faceOf(const Target& t, const Room& r) {
 }
 
 bool isFace(const Target& t) {
-    return t.is == Target::Is::wall || t.is == Target::Is::window || t.is == Target::Is::door || t.is == Target::Is::opening || t.is == Target::Is::chimney;
+    return t.is == Target::Is::wall || t.is == Target::Is::window || t.is == Target::Is::door ||
+           t.is == Target::Is::opening || t.is == Target::Is::chimney;
 }
 
 Angle faceTurn(const Face& f) {
@@ -76,7 +79,8 @@ bool exists(const Target& t, const Room& r, const Scheme& s) {
         return s.byId(t.piece) != nullptr;
     case Target::Is::wall:
     case Target::Is::corner:
-        return t.index >= 0 && t.index < static_cast<int>(r.walls.size()) && (t.is == Target::Is::wall || r.closed || t.index > 0);
+        return t.index >= 0 && t.index < static_cast<int>(r.walls.size()) &&
+               (t.is == Target::Is::wall || r.closed || t.index > 0);
     case Target::Is::window:
     case Target::Is::door:
     case Target::Is::opening:
@@ -127,9 +131,14 @@ private:
         state_[i] = State::open;
         for (const Tie& t : p.ties) {
             for (const Target* target : {&t.of, &t.also})
-                if (const bool needed = target == &t.of ? (t.kind != Tie::Kind::turned && t.kind != Tie::Kind::at && t.kind != Tie::Kind::under) : t.kind == Tie::Kind::centredBetween;
+                if (const bool needed =
+                        target == &t.of ? (t.kind != Tie::Kind::turned && t.kind != Tie::Kind::at &&
+                                           t.kind != Tie::Kind::under)
+                                        : t.kind == Tie::Kind::centredBetween;
                     needed && !exists(*target, say_.room, scheme()))
-                    return Problem{fmt::format("{} is tied to {}, which is not there", p.name, words(*target, say_)), "tie it to something else"};
+                    return Problem{fmt::format("{} is tied to {}, which is not there", p.name,
+                                               words(*target, say_)),
+                                   "tie it to something else"};
             std::vector<int> needs = t.group;
             if (t.of.is == Target::Is::piece)
                 needs.push_back(t.of.piece);
@@ -138,7 +147,8 @@ private:
             for (const int id : needs) {
                 const auto k = indexOf(id);
                 if (!k)
-                    return Problem{fmt::format("{} is tied to a piece that is not there", p.name), "tie it to something else"};
+                    return Problem{fmt::format("{} is tied to a piece that is not there", p.name),
+                                   "tie it to something else"};
                 chain_.push_back(fmt::format("{} is {}", p.name, words(t, say_)));
                 if (*k == i || state_[*k] == State::open)
                     return loop(scheme().pieces[*k].name);
@@ -160,16 +170,20 @@ private:
                 from = k;
                 break;
             }
-        std::vector<std::string> part(chain_.begin() + static_cast<std::ptrdiff_t>(from), chain_.end());
+        std::vector<std::string> part(chain_.begin() + static_cast<std::ptrdiff_t>(from),
+                                      chain_.end());
         std::string text;
         for (const auto& s : part)
             text += (text.empty() ? "" : ", ") + s;
-        return {fmt::format("these ties go round in a loop: {}", text), "tie one of them to a wall, or free it first"};
+        return {fmt::format("these ties go round in a loop: {}", text),
+                "tie one of them to a wall, or free it first"};
     }
 
     void overTied(const Piece& p, const Tie& first, const Tie& second, const char* what) {
-        scene_->overTied.push_back({fmt::format("{} can't be both “{}” and “{}”: each fixes {}", p.name, words(first, say_), words(second, say_), what),
-                                    "say one of them"});
+        scene_->overTied.push_back(
+            {fmt::format("{} can't be both “{}” and “{}”: each fixes {}", p.name,
+                         words(first, say_), words(second, say_), what),
+             "say one of them"});
     }
 
     /// The turn a tie fixes; for facing a point, as seen from `at`.
@@ -184,7 +198,8 @@ private:
             return scene_->byId(t.of.piece)->pose.turn;
         case Tie::Kind::inCorner: {
             const int count = static_cast<int>(say_.room.walls.size());
-            return wallOf(say_.room, t.of.alongNext ? t.of.index : (t.of.index + count - 1) % count).direction();
+            return wallOf(say_.room, t.of.alongNext ? t.of.index : (t.of.index + count - 1) % count)
+                .direction();
         }
         case Tie::Kind::inLineWith:
             if (isFace(t.of))
@@ -242,7 +257,8 @@ private:
             out = {p.id, pose, placed(p.shape(), pose), true, 2, {}};
             return;
         }
-        const bool facesPoint = turnTie != nullptr && turnTie->kind == Tie::Kind::facing && !isFace(turnTie->of) && !acrossFrom(*turnTie, p);
+        const bool facesPoint = turnTie != nullptr && turnTie->kind == Tie::Kind::facing &&
+                                !isFace(turnTie->of) && !acrossFrom(*turnTie, p);
         if (turnTie != nullptr)
             pose.turn = turnOf(*turnTie, p, pose.at);
         solve(p, pose, out, true);
@@ -274,13 +290,16 @@ private:
             if (!t.fixesPlace())
                 continue;
             for (const TieLine& line : tieLines(t, p, pose.turn, *scene_)) {
-                const auto parallel = [&](const Held& h) { return std::abs(cross(h.line.normal, line.normal)) < parallelSine; };
+                const auto parallel = [&](const Held& h) {
+                    return std::abs(cross(h.line.normal, line.normal)) < parallelSine;
+                };
                 if (count > 0 && parallel(held[0])) {
                     if (complain)
                         overTied(p, *held[0].tie, t, "the same coordinate");
                 } else if (count > 1) {
                     if (complain)
-                        overTied(p, parallel(held[1]) ? *held[1].tie : *held[0].tie, t, "a coordinate that is fixed already");
+                        overTied(p, parallel(held[1]) ? *held[1].tie : *held[0].tie, t,
+                                 "a coordinate that is fixed already");
                 } else {
                     held[static_cast<std::size_t>(count++)] = {line, &t};
                 }
@@ -296,7 +315,8 @@ private:
             const auto& a = held[0].line;
             const auto& b = held[1].line;
             const double det = cross(a.normal, b.normal);
-            pose.at = {(a.offset * b.normal.y - b.offset * a.normal.y) / det, (a.normal.x * b.offset - b.normal.x * a.offset) / det};
+            pose.at = {(a.offset * b.normal.y - b.offset * a.normal.y) / det,
+                       (a.normal.x * b.offset - b.normal.x * a.offset) / det};
         }
     }
 
@@ -378,7 +398,8 @@ std::vector<TieLine> tieLines(const Tie& t, const Piece& p, Angle turn, const Sc
     const auto poseOf = [&](int id) { return scene.byId(id)->pose; };
     /// Centre held `distance` off a face, measured to edge or centre.
     const auto offFace = [&](Vec2 n, double face) {
-        return t.to == MeasuredTo::centre ? face + t.distance.mm() : face + t.distance.mm() + reach(p, turn, -n);
+        return t.to == MeasuredTo::centre ? face + t.distance.mm()
+                                          : face + t.distance.mm() + reach(p, turn, -n);
     };
     switch (t.kind) {
     case Tie::Kind::turned:
@@ -389,7 +410,8 @@ std::vector<TieLine> tieLines(const Tie& t, const Piece& p, Angle turn, const Sc
     case Tie::Kind::against:
         if (t.of.is == Target::Is::piece) {
             const Pose pose = poseOf(t.of.piece);
-            return line(-pose.front(), offFace(-pose.front(), extent(scene.byId(t.of.piece)->shape, -pose.front())));
+            return line(-pose.front(), offFace(-pose.front(), extent(scene.byId(t.of.piece)->shape,
+                                                                     -pose.front())));
         }
         [[fallthrough]];
     case Tie::Kind::fromWall: {
@@ -419,19 +441,22 @@ std::vector<TieLine> tieLines(const Tie& t, const Piece& p, Angle turn, const Sc
         const Piece& other = pieceOf(t.of.piece);
         const Pose pose = poseOf(t.of.piece);
         const Vec2 n = sideNormal(t.side, pose);
-        const double face = t.side == Side::front ? dot(n, frontMiddle(other, pose)) : extent(scene.byId(t.of.piece)->shape, n);
+        const double face = t.side == Side::front ? dot(n, frontMiddle(other, pose))
+                                                  : extent(scene.byId(t.of.piece)->shape, n);
         return line(n, offFace(n, face));
     }
     case Tie::Kind::centredOn: {
         if (t.of.is == Target::Is::piece) {
             const Piece& other = pieceOf(t.of.piece);
             const Pose pose = poseOf(t.of.piece);
-            const Vec2 face = other.footprint.form == FootprintForm::ell ? frontMiddle(other, pose) : pose.at;
+            const Vec2 face =
+                other.footprint.form == FootprintForm::ell ? frontMiddle(other, pose) : pose.at;
             const TieLine along{pose.right(), dot(pose.right(), face) + t.distance.mm()};
             if (other.kind->flat())
                 return {along, {pose.front(), dot(pose.front(), pose.at)}};
             for (const Tie& o : p.ties)
-                if (o.kind == Tie::Kind::fromPiece && o.of == t.of && (o.side == Side::left || o.side == Side::right))
+                if (o.kind == Tie::Kind::fromPiece && o.of == t.of &&
+                    (o.side == Side::left || o.side == Side::right))
                     return line(pose.front(), dot(pose.front(), pose.at) + t.distance.mm());
             return {along};
         }
@@ -455,7 +480,8 @@ std::vector<TieLine> tieLines(const Tie& t, const Piece& p, Angle turn, const Sc
             n = -quarter(unit(f.right - f.left));
         }
         const auto edge = [&](const Target& x, Vec2 middle, Vec2 toward) {
-            return x.is == Target::Is::piece ? extent(scene.byId(x.piece)->shape, toward) : dot(middle, toward);
+            return x.is == Target::Is::piece ? extent(scene.byId(x.piece)->shape, toward)
+                                             : dot(middle, toward);
         };
         return line(n, (edge(t.of, a, n) - edge(t.also, b, -n)) / 2);
     }

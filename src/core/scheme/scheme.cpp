@@ -7,7 +7,8 @@
 namespace mezzet {
 
 bool Tie::refersTo(int id) const {
-    return (of.is == Target::Is::piece && of.piece == id) || (also.is == Target::Is::piece && also.piece == id) ||
+    return (of.is == Target::Is::piece && of.piece == id) ||
+           (also.is == Target::Is::piece && also.piece == id) ||
            std::find(group.begin(), group.end(), id) != group.end();
 }
 

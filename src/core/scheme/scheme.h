@@ -14,9 +14,10 @@ namespace mezzet {
 struct Target {
     enum class Is { none, piece, wall, corner, window, door, opening, chimney, room };
     Is is = Is::none;
-    int piece = 0;          ///< piece id
-    int index = 0;          ///< wall index; corner: index of the wall that begins there; else number
-    bool alongNext = false; ///< corner: named with the wall that begins there first ("CB", not "BC")
+    int piece = 0; ///< piece id
+    int index = 0; ///< wall index; corner: index of the wall that begins there; else number
+    bool alongNext =
+        false; ///< corner: named with the wall that begins there first ("CB", not "BC")
 
     bool operator==(const Target&) const = default;
 };
@@ -54,8 +55,8 @@ struct Tie {
 
     bool operator==(const Tie&) const = default;
     [[nodiscard]] bool fixesTurn() const {
-        return kind == Kind::against || kind == Kind::inCorner || kind == Kind::turned || kind == Kind::squareTo ||
-               kind == Kind::inLineWith || kind == Kind::facing;
+        return kind == Kind::against || kind == Kind::inCorner || kind == Kind::turned ||
+               kind == Kind::squareTo || kind == Kind::inLineWith || kind == Kind::facing;
     }
     [[nodiscard]] bool fixesPlace() const {
         return kind == Kind::against || kind == Kind::inCorner || (!fixesTurn());

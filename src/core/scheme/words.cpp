@@ -46,7 +46,8 @@ std::string words(const Tie& t, const Wording& w) {
     const char* centre = t.to == MeasuredTo::centre ? "centre " : "";
     switch (t.kind) {
     case Tie::Kind::against:
-        return abs(t.distance) <= quiet ? "against " + of : fmt::format("against {}, gap {}", of, gap(t.distance));
+        return abs(t.distance) <= quiet ? "against " + of
+                                        : fmt::format("against {}, gap {}", of, gap(t.distance));
     case Tie::Kind::inCorner:
         return "in " + of;
     case Tie::Kind::turned:
@@ -75,7 +76,8 @@ std::string words(const Tie& t, const Wording& w) {
     case Tie::Kind::centredOn:
         if (abs(t.distance) <= quiet)
             return "centred on " + of;
-        return fmt::format("centred on {}, {} {}", of, gap(abs(t.distance)), t.distance < Length{} ? "left" : "right");
+        return fmt::format("centred on {}, {} {}", of, gap(abs(t.distance)),
+                           t.distance < Length{} ? "left" : "right");
     case Tie::Kind::centredBetween:
         return fmt::format("centred between {} and {}", of, words(t.also, w));
     case Tie::Kind::under: {
@@ -92,7 +94,8 @@ std::string words(const Tie& t, const Wording& w) {
 }
 
 std::string words(const Size& s, Notation n) {
-    return fmt::format("{} x {} x {}", writeBare(s.width, n), writeBare(s.depth, n), writeBare(s.height, n));
+    return fmt::format("{} x {} x {}", writeBare(s.width, n), writeBare(s.depth, n),
+                       writeBare(s.height, n));
 }
 
 std::string footprintWords(const Piece& p, Notation n) {

@@ -5,8 +5,8 @@
 #include <fmt/format.h>
 
 #include <algorithm>
-#include <charconv>
 #include <cctype>
+#include <charconv>
 
 namespace mezzet {
 
@@ -46,7 +46,8 @@ public:
     std::string ahead() {
         skip();
         std::size_t e = at_;
-        while (e < text_.size() && text_[e] != ' ' && text_[e] != '\t' && text_[e] != ',' && text_[e] != ';')
+        while (e < text_.size() && text_[e] != ' ' && text_[e] != '\t' && text_[e] != ',' &&
+               text_[e] != ';')
             ++e;
         return foldCase(text_.substr(at_, e - at_));
     }
@@ -135,7 +136,8 @@ private:
         }
         return i - at_;
     }
-    [[noreturn]] void fail(std::size_t at, std::string what, std::string remedy, std::size_t bytes) {
+    [[noreturn]] void fail(std::size_t at, std::string what, std::string remedy,
+                           std::size_t bytes) {
         Problem p{std::move(what), std::move(remedy)};
         p.file = file_;
         p.line = number_;
@@ -199,8 +201,9 @@ public:
         for (auto& d : pending_) {
             const auto known = [&](int i) { return i < static_cast<int>(notes_.walls.size()); };
             if (!known(d.from) || !known(d.to)) {
-                Problem p{fmt::format("there is no wall {}", wallName(known(d.from) ? d.to : d.from)),
-                          "a corner is named by the wall that begins there"};
+                Problem p{
+                    fmt::format("there is no wall {}", wallName(known(d.from) ? d.to : d.from)),
+                    "a corner is named by the wall that begins there"};
                 throw Fault{at(p, d.place)};
             }
         }
@@ -263,7 +266,8 @@ private:
     void north(Line& line) {
         const double n = line.number("north");
         if (std::abs(n) > 360)
-            line.failHere("north is more than a full turn", "give degrees clockwise from the top of the plan");
+            line.failHere("north is more than a full turn",
+                          "give degrees clockwise from the top of the plan");
         notes_.north = Angle::degrees(n);
     }
 
@@ -275,8 +279,9 @@ private:
             line.failHere(fmt::format("“{}” is no wall letter", name),
                           fmt::format("this wall is {}", wanted));
         if (*index != static_cast<int>(notes_.walls.size()))
-            line.failHere(fmt::format("wall {} comes here", wallName(*index)),
-                          fmt::format("walls are taken in turn to the right, and this one is {}", wanted));
+            line.failHere(
+                fmt::format("wall {} comes here", wallName(*index)),
+                fmt::format("walls are taken in turn to the right, and this one is {}", wanted));
         if (notes_.walls.size() >= mostWalls)
             line.failHere("the room has more than 200 walls", "split it into rooms");
         TapedWall w;
@@ -297,7 +302,9 @@ private:
     void corner(Line& line) {
         auto& w = current(line, "corner");
         if (cornerGiven_)
-            line.failHere("this corner is given twice", fmt::format("the next wall is {}", wallName(static_cast<int>(notes_.walls.size()))));
+            line.failHere("this corner is given twice",
+                          fmt::format("the next wall is {}",
+                                      wallName(static_cast<int>(notes_.walls.size()))));
         cornerGiven_ = true;
         if (line.done() || line.take({"right", "in", "inside", "square"}))
             return;
@@ -309,7 +316,8 @@ private:
         line.take({"degrees", "degree", "deg", "°"});
         if (a < 5 || a > 355)
             line.failHere(fmt::format("{:g}° is no corner of a room", a),
-                          "give the inside angle, like corner 135; an outside corner is over 180, or “corner out”");
+                          "give the inside angle, like corner 135; an outside corner is over 180, "
+                          "or “corner out”");
         w.insideAngle = Angle::degrees(a);
         w.angleMeasured = true;
     }
@@ -330,8 +338,9 @@ private:
         const auto w = line.word();
         const auto i = wallIndex(w);
         if (!i)
-            line.failHere(fmt::format("“{}” is no corner", w),
-                          "a corner is named by the wall that begins there, like: diagonal A to D 23' 6\"");
+            line.failHere(
+                fmt::format("“{}” is no corner", w),
+                "a corner is named by the wall that begins there, like: diagonal A to D 23' 6\"");
         return *i;
     }
 
@@ -342,7 +351,8 @@ private:
         if (line.take({"right"}))
             fromRight = true;
         else if (!line.take({"left"}))
-            line.failAhead("from which corner?", "say “from left” or “from right”, as you face the wall");
+            line.failAhead("from which corner?",
+                           "say “from left” or “from right”, as you face the wall");
         line.take({"corner"});
         offset = v;
         given = true;
@@ -350,7 +360,8 @@ private:
 
     static void separator(Line& line) {
         if (!line.done() && !line.comma())
-            line.failAhead(fmt::format("“{}” doesn't follow here", line.ahead()), "put a comma between the parts");
+            line.failAhead(fmt::format("“{}” doesn't follow here", line.ahead()),
+                           "put a comma between the parts");
     }
 
     void opening(Line& line, NotePlace place, const std::string& kind) {
@@ -364,8 +375,9 @@ private:
         bool offset = false, width = false, height = false, sill = false;
         std::optional<Length> head;
         if (line.done())
-            line.failHere(fmt::format("this {} has no measurements", kind),
-                          fmt::format("write it like: {} 2' 0\" from left, 32 wide, 80 high", kind));
+            line.failHere(
+                fmt::format("this {} has no measurements", kind),
+                fmt::format("write it like: {} 2' 0\" from left, 32 wide, 80 high", kind));
         line.comma();
         do {
             if (line.take({"sill"})) {
@@ -379,7 +391,9 @@ private:
                 if (line.take({"right"}))
                     o.hingeRight = true;
                 else if (!line.take({"left"}))
-                    line.failAhead("hinged on which side?", "say “hinge left” or “hinge right”, as you face the door from inside");
+                    line.failAhead(
+                        "hinged on which side?",
+                        "say “hinge left” or “hinge right”, as you face the door from inside");
             } else if (door && line.take({"swings", "swing", "opens"})) {
                 if (line.take({"out"}))
                     o.swingsIn = false;
@@ -403,13 +417,15 @@ private:
                 } else if (line.ahead() == "from") {
                     fromCorner(line, v, o.offset, o.fromRight, offset);
                 } else {
-                    line.failAhead("what does this length measure?", "say “from left”, “wide”, “high”, or “sill” before it");
+                    line.failAhead("what does this length measure?",
+                                   "say “from left”, “wide”, “high”, or “sill” before it");
                 }
             }
             separator(line);
         } while (!line.done());
         if (!offset)
-            line.failAhead(fmt::format("this {} has no place on its wall", kind), "add how far from left or from right it starts");
+            line.failAhead(fmt::format("this {} has no place on its wall", kind),
+                           "add how far from left or from right it starts");
         if (!width || o.width <= Length{})
             line.failAhead(fmt::format("this {} has no width", kind), "add how wide it is");
         if (!height && head)
@@ -419,7 +435,8 @@ private:
         if (o.kind == OpeningKind::window && !sill)
             o.sill = head ? *head - o.height : Length::inches(80) - o.height;
         if (o.height <= Length{} || o.sill < Length{})
-            line.failAhead(fmt::format("the heights of this {} don't go together", kind), "sill plus height gives the head");
+            line.failAhead(fmt::format("the heights of this {} don't go together", kind),
+                           "sill plus height gives the head");
         w.openings.push_back(o);
     }
 
@@ -439,11 +456,13 @@ private:
             else if (line.ahead() == "from")
                 fromCorner(line, v, c.offset, c.fromRight, offset);
             else
-                line.failAhead("what does this length measure?", "say “from left”, “wide” or “deep”");
+                line.failAhead("what does this length measure?",
+                               "say “from left”, “wide” or “deep”");
             separator(line);
         }
         if (!offset || c.width <= Length{} || c.depth <= Length{})
-            line.failAhead("a chimney breast needs its place, width and depth", "write it like: chimney 4' 6\" from left, 56 wide, 14 deep");
+            line.failAhead("a chimney breast needs its place, width and depth",
+                           "write it like: chimney 4' 6\" from left, 56 wide, 14 deep");
         w.chimneys.push_back(c);
     }
 
@@ -466,7 +485,8 @@ private:
             separator(line);
         }
         if (!offset)
-            line.failAhead(fmt::format("this {} has no place on its wall", kind), fmt::format("write it like: {} 8 from left, 14 up", kind));
+            line.failAhead(fmt::format("this {} has no place on its wall", kind),
+                           fmt::format("write it like: {} 8 from left, 14 up", kind));
         w.outlets.push_back(o);
     }
 
@@ -480,7 +500,8 @@ private:
                 const auto v = line.length("the first stud");
                 fromCorner(line, v, s.first, right, given);
                 if (right)
-                    line.failHere("studs are counted from the left corner", "sound the first from the left");
+                    line.failHere("studs are counted from the left corner",
+                                  "sound the first from the left");
             } else {
                 s.spacing = line.length("the stud spacing", false);
                 line.take({"apart", "on"});
@@ -489,12 +510,15 @@ private:
             separator(line);
         }
         if (!given || s.spacing <= Length::inches(4))
-            line.failAhead("studs need a spacing and a first one", "write it like: studs 16 apart, first 14 from left");
+            line.failAhead("studs need a spacing and a first one",
+                           "write it like: studs 16 apart, first 14 from left");
         w.studs = s;
     }
 
     [[noreturn]] static void unknown(Line& line, const std::string& w) {
-        static const std::vector<std::string> known{"room", "units", "ceiling", "tolerance", "north", "wall", "corner", "diagonal", "window", "door", "opening", "chimney", "outlet", "switch", "studs"};
+        static const std::vector<std::string> known{
+            "room",   "units", "ceiling", "tolerance", "north",  "wall",   "corner", "diagonal",
+            "window", "door",  "opening", "chimney",   "outlet", "switch", "studs"};
         const auto near = nearestWord(w, known);
         line.failHere(fmt::format("“{}” is not a word of tape notes", w),
                       near ? fmt::format("did you mean “{}”?", *near)
@@ -509,33 +533,43 @@ private:
             NotePlace place;
         };
         std::vector<Span> spans;
-        const auto add = [&](Length offset, bool fromRight, Length width, std::string name, NotePlace place) {
+        const auto add = [&](Length offset, bool fromRight, Length width, std::string name,
+                             NotePlace place) {
             const Length left = fromRight ? w.run - offset - width : offset;
             // A tape slips by a quarter of an inch; more than that is a wrong figure.
             const Length slack = Length::inches(0.25);
             if (left < -slack || left + width > w.run + slack) {
                 const Notation n{notes_.units, 16};
-                Problem p{fmt::format("this {} runs past the end of wall {}: {} and {} make {}, and the wall is {}",
-                                      name, w.name, write(offset, n), write(width, n), write(offset + width, n), write(w.run, n)),
+                Problem p{fmt::format("this {} runs past the end of wall {}: {} and {} make {}, "
+                                      "and the wall is {}",
+                                      name, w.name, write(offset, n), write(width, n),
+                                      write(offset + width, n), write(w.run, n)),
                           "check its place, its width and the wall"};
                 throw Fault{at(p, place)};
             }
             spans.push_back({left, left + width, std::move(name), place});
         };
         for (const auto& o : w.openings) {
-            const char* name = o.kind == OpeningKind::window ? "window" : o.kind == OpeningKind::door ? "door" : "opening";
+            const char* name = o.kind == OpeningKind::window ? "window"
+                               : o.kind == OpeningKind::door ? "door"
+                                                             : "opening";
             add(o.offset, o.fromRight, o.width, name, o.place);
             if (o.sill + o.height > notes_.ceiling + Length::inches(0.25))
-                throw Fault{at({fmt::format("the head of this {} is above the ceiling", name), "check the sill, its height and the ceiling"}, o.place)};
+                throw Fault{at({fmt::format("the head of this {} is above the ceiling", name),
+                                "check the sill, its height and the ceiling"},
+                               o.place)};
         }
         for (const auto& c : w.chimneys)
             add(c.offset, c.fromRight, c.width, "chimney breast", c.place);
         for (std::size_t i = 0; i < spans.size(); ++i) {
             for (std::size_t j = 0; j < i; ++j) {
-                const auto over = std::min(spans[i].right, spans[j].right) - std::max(spans[i].left, spans[j].left);
+                const auto over = std::min(spans[i].right, spans[j].right) -
+                                  std::max(spans[i].left, spans[j].left);
                 if (over > Length::inches(0.25))
-                    throw Fault{at({fmt::format("this {} lies over the {} of line {}", spans[i].name, spans[j].name, spans[j].place.line),
-                                    "check where each starts and how wide it is"}, spans[i].place)};
+                    throw Fault{at({fmt::format("this {} lies over the {} of line {}",
+                                                spans[i].name, spans[j].name, spans[j].place.line),
+                                    "check where each starts and how wide it is"},
+                                   spans[i].place)};
             }
         }
     }

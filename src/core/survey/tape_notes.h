@@ -22,8 +22,8 @@ enum class OpeningKind { window, door, opening };
 /// A hole in a wall, as taped. Left and right are as you face the wall from inside.
 struct TapedOpening {
     OpeningKind kind = OpeningKind::window;
-    Length offset;                  ///< from the corner it was taped from to its nearer jamb
-    bool fromRight = false;         ///< taped from the right-hand corner
+    Length offset;          ///< from the corner it was taped from to its nearer jamb
+    bool fromRight = false; ///< taped from the right-hand corner
     Length width;
     Length height;
     Length sill;                    ///< 0 for doors and plain openings
@@ -83,7 +83,7 @@ struct TapeNotes {
     Units units = Units::feetAndInches; ///< what a bare number means in these notes
     Length ceiling = Length::inches(96);
     bool ceilingTaped = false;
-    double tolerance = 200; ///< closes within 1 in this many
+    double tolerance = 200;     ///< closes within 1 in this many
     std::optional<Angle> north; ///< clockwise from the top of the plan
     std::vector<TapedWall> walls;
     std::vector<TapedDiagonal> diagonals;

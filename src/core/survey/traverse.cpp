@@ -31,8 +31,13 @@ std::vector<Angle> insideAngles(const TapeNotes& notes, Closure& closure) {
 }
 
 std::string cornersInWords(double degrees) {
-    return degrees > 0 ? fmt::format("the corners fall {:.4g}° short of a full turn: one is missing, or is not “out”", degrees)
-                       : fmt::format("the corners turn {:.4g}° too far: one should be “out”, or is one too many", -degrees);
+    return degrees > 0
+               ? fmt::format("the corners fall {:.4g}° short of a full turn: one is missing, or is "
+                             "not “out”",
+                             degrees)
+               : fmt::format(
+                     "the corners turn {:.4g}° too far: one should be “out”, or is one too many",
+                     -degrees);
 }
 
 } // namespace
@@ -70,11 +75,14 @@ Traverse traverse(const TapeNotes& notes) {
         if (n < 3 || c.step == Vec2{})
             c.words = "Not all walls are taped yet.";
         else if (!turnsRight)
-            c.words = fmt::format("The room doesn't close: {}.", cornersInWords(c.angular.inDegrees()));
+            c.words =
+                fmt::format("The room doesn't close: {}.", cornersInWords(c.angular.inDegrees()));
         else
-            c.words = fmt::format("The room doesn't close: the end of wall {} misses the start of wall A by {}, 1 in {:.0f}, "
+            c.words = fmt::format("The room doesn't close: the end of wall {} misses the start of "
+                                  "wall A by {}, 1 in {:.0f}, "
                                   "and 1 in {:g} is asked. Measure again.",
-                                  notes.walls.back().name, write(c.misclosure, shown), c.ratio, notes.tolerance);
+                                  notes.walls.back().name, write(c.misclosure, shown), c.ratio,
+                                  notes.tolerance);
     } else {
         Length run;
         std::vector<Vec2> corners;
@@ -90,19 +98,22 @@ Traverse traverse(const TapeNotes& notes) {
             c.corrections[i] = distance(corners[i], corners[(i + 1) % n]) - notes.walls[i].run;
         t.corners = corners;
         c.words = exact ? "The room closes to nothing."
-                        : fmt::format("The room closes within {}, 1 in {:.0f}; the difference is spread over the walls.",
+                        : fmt::format("The room closes within {}, 1 in {:.0f}; the difference is "
+                                      "spread over the walls.",
                                       write(c.misclosure, shown), c.ratio);
     }
 
     for (const auto& d : notes.diagonals) {
         DiagonalCheck check{d.from, d.to, d.run, {}, true};
-        check.computed = distance(t.corners[static_cast<std::size_t>(d.from)], t.corners[static_cast<std::size_t>(d.to)]);
+        check.computed = distance(t.corners[static_cast<std::size_t>(d.from)],
+                                  t.corners[static_cast<std::size_t>(d.to)]);
         const Length allowed = std::max(d.run / notes.tolerance, Length::inches(0.25));
         check.agrees = abs(check.computed - check.taped) <= allowed;
         t.diagonals.push_back(check);
         if (!check.agrees)
-            c.words += fmt::format(" The diagonal {} to {} was taped {} and the walls give {}.", wallName(d.from),
-                                   wallName(d.to), write(d.run, shown), write(check.computed, shown));
+            c.words += fmt::format(" The diagonal {} to {} was taped {} and the walls give {}.",
+                                   wallName(d.from), wallName(d.to), write(d.run, shown),
+                                   write(check.computed, shown));
     }
     return t;
 }
