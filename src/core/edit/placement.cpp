@@ -20,6 +20,9 @@ public:
                 continue;
             clause();
         }
+        for (Tie& t : out_.ties)
+            if (t.kind == Tie::Kind::centredOn && t.of.is == Target::Is::piece)
+                t.side = sideBeside(t.of);
         return out_;
     }
 
@@ -29,6 +32,15 @@ private:
         t.kind = kind;
         out_.ties.push_back(t);
         return out_.ties.back();
+    }
+
+    /// The side of another piece this one is said to stand at, now or before.
+    Side sideBeside(const Target& of) const {
+        for (const auto* ties : {&out_.ties, &subject_.ties})
+            for (const Tie& t : *ties)
+                if (t.kind == Tie::Kind::fromPiece && t.of == of)
+                    return t.side;
+        return Side::front;
     }
 
     void wants(const Target& t, std::size_t at, std::initializer_list<Target::Is> fine,

@@ -119,6 +119,8 @@ json jsonOf(const Tie& t) {
     case Tie::Kind::fromCorner:
     case Tie::Kind::centredOn:
         j["distance"] = t.distance.mm();
+        if (t.kind == Tie::Kind::centredOn && t.side != Side::front)
+            j["side"] = wordFor(sideWords, t.side);
         if (t.to == MeasuredTo::centre)
             j["to"] = "centre";
         break;
@@ -352,6 +354,8 @@ Tie readTie(const json& j, const std::string& where) {
         break;
     case Tie::Kind::centredOn:
         wants({Is::piece, Is::wall, Is::window, Is::door, Is::opening, Is::chimney, Is::room});
+        if (f.has("side"))
+            t.side = f.word("side", sideWords);
         break;
     default:
         break;

@@ -454,10 +454,8 @@ std::vector<TieLine> tieLines(const Tie& t, const Piece& p, Angle turn, const Sc
             const TieLine along{pose.right(), dot(pose.right(), face) + t.distance.mm()};
             if (other.kind->flat())
                 return {along, {pose.front(), dot(pose.front(), pose.at)}};
-            for (const Tie& o : p.ties)
-                if (o.kind == Tie::Kind::fromPiece && o.of == t.of &&
-                    (o.side == Side::left || o.side == Side::right))
-                    return line(pose.front(), dot(pose.front(), pose.at) + t.distance.mm());
+            if (t.side == Side::left || t.side == Side::right)
+                return line(pose.front(), dot(pose.front(), pose.at) + t.distance.mm());
             return {along};
         }
         if (t.of.is == Target::Is::room) {

@@ -44,12 +44,14 @@ struct Tie {
     };
     Kind kind = Kind::at;
     Target of;
-    Target also;             ///< centredBetween: the second thing
-    std::vector<int> group;  ///< under: piece ids
-    Length distance;         ///< gap; centredOn: offset to the right as you face it; at: x
-    Length second;           ///< at: y
-    Angle turn;              ///< turned
-    Side side = Side::front; ///< fromPiece: which side of the other piece
+    Target also;            ///< centredBetween: the second thing
+    std::vector<int> group; ///< under: piece ids
+    Length distance;        ///< gap; centredOn: offset to the right as you face it; at: x
+    Length second;          ///< at: y
+    Angle turn;             ///< turned
+    /// fromPiece: which side of the other piece. centredOn: the side it stands at, so that beside a
+    /// piece it is centred along that piece's depth.
+    Side side = Side::front;
     MeasuredTo to = MeasuredTo::edge;
     std::string extra{}; ///< fields of the job file this version doesn't know, as JSON
 

@@ -1,0 +1,167 @@
+// The hand on the board: sweeping, turning by the handle, panning, zooming, walking by keys.
+#include "app/main_window.h"
+#include "measure/text.h"
+
+#include <QApplication>
+#include <QTest>
+#include <QWheelEvent>
+
+#include <QPushButton>
+
+#include <gtest/gtest.h>
+
+#include <set>
+
+using namespace mezzet;
+using namespace mezzet::app;
+
+namespace {
+
+class Hand : public testing::Test {
+protected:
+    void SetUp() override {
+        window = std::make_unique<MainWindow>(*loadLibrary(MEZZET_TEST_DATA));
+        window->show();
+        ASSERT_TRUE(QTest::qWaitForWindowExposed(window.get()));
+        QApplication::setActiveWindow(window.get());
+        window->openDemo();
+        settle();
+    }
+    static void settle() {
+        for (int i = 0; i < 20; ++i)
+            QApplication::processEvents(QEventLoop::AllEvents, 5);
+    }
+    Board* board() { return window->board(); }
+    JobSession& session() { return window->session(); }
+    int id(const char* name) { return session().project()->scheme().byName(name)->id; }
+    Pose pose(const char* name) { return session().scene()->byId(id(name))->pose; }
+    QPoint on(const char* name) { return board()->toScreen(pose(name).at).toPoint(); }
+    void move(QPoint to, Qt::MouseButton button, Qt::KeyboardModifiers keys = {}) {
+        QMouseEvent e(QEvent::MouseMove, to, board()->mapToGlobal(to), Qt::NoButton, button, keys);
+        QApplication::sendEvent(board(), &e);
+    }
+
+    std::unique_ptr<MainWindow> window;
+};
+
+} // namespace
+
+TEST_F(Hand, SweepingSelectsWhatItHolds) {
+    const QPoint a = board()->toScreen({3600, 700}).toPoint();
+    const QPoint b = board()->toScreen({5600, 3600}).toPoint();
+    QTest::mousePress(board(), Qt::LeftButton, {}, a);
+    move((a + b) / 2, Qt::LeftButton);
+    move(b, Qt::LeftButton);
+    QTest::mouseRelease(board(), Qt::LeftButton, {}, b);
+    EXPECT_TRUE(session().isSelected(id("Supper table")));
+    EXPECT_TRUE(session().isSelected(id("Supper chair 1")));
+    EXPECT_FALSE(session().isSelected(id("Sofa")));
+}
+
+TEST_F(Hand, CtrlClickAddsAndTakesAway) {
+    QTest::mouseClick(board(), Qt::LeftButton, {}, on("Sofa"));
+    QTest::mouseClick(board(), Qt::LeftButton, Qt::ControlModifier, on("Sideboard"));
+    EXPECT_EQ(session().selected().size(), 2U);
+    QTest::mouseClick(board(), Qt::LeftButton, Qt::ControlModifier, on("Sideboard"));
+    EXPECT_EQ(session().selected(), std::vector<int>{id("Sofa")});
+    QTest::mouseClick(board(), Qt::LeftButton, {}, QPoint(40, 40));
+    EXPECT_TRUE(session().selected().empty());
+}
+
+TEST_F(Hand, TheHandleTurnsInStepsOfFive) {
+    session().select({id("Coat stand")});
+    const auto p = pose("Coat stand");
+    const QPoint handle = (board()->toScreen(p.at + Vec2{0, 254}) + QPointF(0, 20)).toPoint();
+    QTest::mousePress(board(), Qt::LeftButton, {}, handle);
+    move(board()->toScreen(p.at + Vec2{-900, 20}).toPoint(), Qt::LeftButton);
+    QTest::mouseRelease(board(), Qt::LeftButton, {}, handle);
+    EXPECT_NEAR(pose("Coat stand").turn.inDegrees(), 90, 1e-6);
+    session().undo();
+    EXPECT_NEAR(pose("Coat stand").turn.inDegrees(), 0, 1e-6);
+}
+
+TEST_F(Hand, EscapeInTheMiddleOfADragPutsEverythingBack) {
+    const auto before = pose("Sofa");
+    QTest::mousePress(board(), Qt::LeftButton, {}, on("Sofa"));
+    move(on("Sofa") + QPoint(30, 30), Qt::LeftButton);
+    EXPECT_NE(pose("Sofa").at, before.at) << "it is shown as it would be";
+    QTest::keyClick(board(), Qt::Key_Escape);
+    EXPECT_EQ(pose("Sofa").at, before.at);
+    QTest::mouseRelease(board(), Qt::LeftButton, {}, on("Sofa"));
+    EXPECT_FALSE(session().canUndo());
+}
+
+TEST_F(Hand, ZoomKeepsThePlaceUnderThePointer) {
+    const QPointF at(500, 300);
+    const Vec2 under = board()->toFloor(at);
+    for (const int turn : {120, 120, -360, 240}) {
+        QWheelEvent e(at, board()->mapToGlobal(at), {}, {0, turn}, Qt::NoButton, {},
+                      Qt::NoScrollPhase, false);
+        QApplication::sendEvent(board(), &e);
+        EXPECT_NEAR(norm(board()->toFloor(at) - under), 0, 1e-6);
+    }
+    for (int i = 0; i < 200; ++i)
+        board()->zoomIn();
+    EXPECT_LE(board()->pixelsPerMm(), 4.0);
+    for (int i = 0; i < 400; ++i)
+        board()->zoomOut();
+    EXPECT_GE(board()->pixelsPerMm(), 0.004);
+    board()->zoomToFit();
+    EXPECT_TRUE(board()->rect().contains(on("Floor plant")));
+}
+
+TEST_F(Hand, PansWithTheMiddleButtonAndZoomsToTheSelection) {
+    const Vec2 before = board()->toFloor({400, 300});
+    QTest::mousePress(board(), Qt::MiddleButton, {}, QPoint(400, 300));
+    move({450, 330}, Qt::MiddleButton);
+    QTest::mouseRelease(board(), Qt::MiddleButton, {}, QPoint(450, 330));
+    EXPECT_NEAR(norm(board()->toFloor({450, 330}) - before), 0, 1e-6);
+    session().select({id("Coat stand")});
+    const double scale = board()->pixelsPerMm();
+    board()->zoomToSelection();
+    EXPECT_GT(board()->pixelsPerMm(), scale);
+}
+
+TEST_F(Hand, TabWalksThePiecesAndF8WhatIsToMend) {
+    board()->setFocus();
+    session().select({});
+    QTest::keyClick(board(), Qt::Key_Tab);
+    EXPECT_EQ(session().selected(), std::vector<int>{id("Sofa")});
+    QTest::keyClick(board(), Qt::Key_Tab);
+    EXPECT_EQ(session().selected(), std::vector<int>{id("Coffee table")});
+    QTest::keyClick(board(), Qt::Key_Backtab);
+    EXPECT_EQ(session().selected(), std::vector<int>{id("Sofa")});
+    session().select({});
+    std::vector<int> seen;
+    for (int i = 0; i < 4; ++i) {
+        QTest::keyClick(window.get(), Qt::Key_F8);
+        ASSERT_EQ(session().selected().size(), 1U);
+        const int now = session().selected().front();
+        EXPECT_TRUE(std::any_of(session().readings().begin(), session().readings().end(),
+                                [&](const Reading& r) { return r.piece == now && r.toMend(); }));
+        seen.push_back(now);
+    }
+    EXPECT_GT(std::set<int>(seen.begin(), seen.end()).size(), 2U);
+}
+
+TEST_F(Hand, ATieIsLetGoByItsChip) {
+    session().select({id("Coffee table")});
+    settle();
+    const auto chips = window->tape()->findChildren<QPushButton*>("tie");
+    ASSERT_EQ(chips.size(), 3);
+    const auto at = pose("Coffee table").at;
+    QTest::mouseClick(chips.front(), Qt::LeftButton);
+    settle();
+    EXPECT_EQ(session().project()->scheme().byName("Coffee table")->ties.size(), 2U);
+    EXPECT_NEAR(norm(pose("Coffee table").at - at), 0, 1e-6) << "and it stays where it is";
+}
+
+TEST_F(Hand, EverySizeOfWindowPaints) {
+    for (const QSize size :
+         {QSize(1280, 800), QSize(1920, 1080), QSize(3840, 2160), QSize(1024, 640)}) {
+        window->resize(size);
+        settle();
+        EXPECT_FALSE(window->grab().isNull());
+        EXPECT_TRUE(board()->rect().contains(on("Sofa"))) << size.width();
+    }
+}
