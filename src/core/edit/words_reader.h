@@ -4,6 +4,7 @@
 
 #include <initializer_list>
 #include <map>
+#include <optional>
 #include <string>
 #include <string_view>
 #include <vector>
@@ -92,5 +93,8 @@ struct Placement {
     std::size_t nameAt = 0;   ///< where that stands in the line
 };
 [[nodiscard]] Placement readPlacement(WordsReader&, const Piece& subject, const Scene&);
+
+/// A line that speaks of the job and not of a piece; empty when this is none, and nothing is taken.
+[[nodiscard]] std::optional<Edit> readSetting(WordsReader&);
 
 } // namespace mezzet

@@ -1,0 +1,143 @@
+#include "edit/new_piece.h"
+
+#include "geometry/gap.h"
+
+#include <algorithm>
+#include <numbers>
+
+namespace mezzet {
+
+void giveSizes(Piece& p, const std::vector<Length>& sizes) {
+    const Size before = p.size;
+    const bool round = p.kind->footprint.form == FootprintForm::oval &&
+                       abs(p.kind->size.width - p.kind->size.depth) <= quiet;
+    if (sizes.size() == 1) {
+        p.size.width = sizes[0];
+        if (round)
+            p.size.depth = sizes[0];
+    } else if (sizes.size() >= 2) {
+        p.size.width = sizes[0];
+        // A round piece takes a diameter and a height when two figures can't be its plan.
+        if (round && sizes.size() == 2 && abs(sizes[0] - sizes[1]) > quiet) {
+            p.size.depth = sizes[0];
+            p.size.height = sizes[1];
+        } else {
+            p.size.depth = sizes[1];
+        }
+    }
+    if (sizes.size() == 3)
+        p.size.height = sizes[2];
+    // A table's top is its height; a seat keeps the height of its cushion.
+    const auto follow = [&](std::optional<Length>& h) {
+        if (h && (abs(*h - before.height) <= quiet || *h > p.size.height))
+            h = p.size.height;
+    };
+    follow(p.heights.top);
+    follow(p.heights.back);
+    follow(p.heights.arm);
+    if (p.footprint.form == FootprintForm::ell && p.size != before) {
+        const auto share = [](Length part, Length whole, Length now) {
+            return part * (now / whole);
+        };
+        if (p.footprint.bodyDepth >= p.size.depth)
+            p.footprint.bodyDepth = share(p.footprint.bodyDepth, before.depth, p.size.depth);
+        if (p.footprint.armWidth >= p.size.width)
+            p.footprint.armWidth = share(p.footprint.armWidth, before.width, p.size.width);
+    }
+}
+
+Vec2 freePlace(const Scene& scene, const Piece& p, Vec2 wanted) {
+    const auto fits = [&](Vec2 at) {
+        const Shape s = placed(p.shape(), {at, p.pose.turn});
+        if (!scene.room->holds(at))
+            return false;
+        for (const Wall& w : scene.room->walls)
+            if (gapBetween(s, stretch({w.start, w.end})).apart <= quiet)
+                return false;
+        for (const auto& c : scene.room->chimneys)
+            if (gapBetween(s, solid(*scene.room, c)).apart <= quiet)
+                return false;
+        for (std::size_t i = 0; i < scene.placed.size(); ++i)
+            if ((p.kind->flat() == scene.piece(i).kind->flat()) &&
+                gapBetween(s, scene.placed[i].shape).apart <= quiet)
+                return false;
+        return true;
+    };
+    if (fits(wanted))
+        return wanted;
+    for (double r = 152.4; r < 6000; r += 152.4) {
+        const int around = static_cast<int>(r / 50);
+        for (int k = 0; k < around; ++k) {
+            const double a = 2 * std::numbers::pi * k / around;
+            const Vec2 at = wanted + Vec2{std::cos(a), std::sin(a)} * r;
+            if (fits(at))
+                return at;
+        }
+    }
+    return wanted + Vec2{152.4, 152.4};
+}
+
+namespace {
+
+/// Where a new piece begins along what no tie fixes: by the middle of the first thing named, or
+/// wherever there is room.
+void beginAt(Piece& p, const std::vector<Tie>& ties, const Scene& scene) {
+    for (const auto& t : ties) {
+        if (t.kind == Tie::Kind::at)
+            return;
+        if (t.of.is == Target::Is::none)
+            continue;
+        if (t.kind == Tie::Kind::fromPiece)
+            p.pose.at = frontMiddle(*scene.scheme->byId(t.of.piece), scene.byId(t.of.piece)->pose);
+        else
+            p.pose.at = middleOf(t.of, scene);
+        if (t.fixesPlace())
+            return;
+    }
+    if (ties.empty())
+        p.pose.at = freePlace(scene, p, scene.room->middle());
+}
+
+} // namespace
+
+void implyTies(Piece& p, std::vector<Tie>& ties, const Scene& scene) {
+    const Tie* by = nullptr;
+    if (std::any_of(ties.begin(), ties.end(), [](const Tie& t) { return t.fixesTurn(); }))
+        return beginAt(p, ties, scene);
+    for (const auto& t : ties) {
+        if (t.kind == Tie::Kind::fromPiece || t.kind == Tie::Kind::under ||
+            (t.kind == Tie::Kind::centredOn && t.of.is == Target::Is::piece)) {
+            by = &t;
+            break;
+        }
+    }
+    Tie turn;
+    if (by != nullptr) {
+        const int id = by->kind == Tie::Kind::under ? by->group.front() : by->of.piece;
+        const Piece& other = *scene.scheme->byId(id);
+        turn.of.is = Target::Is::piece;
+        turn.of.piece = id;
+        const bool toTable =
+            other.kind->family == Family::table && by->kind == Tie::Kind::fromPiece;
+        const bool acrossSeats =
+            other.kind->isSeat() && by->kind == Tie::Kind::fromPiece && by->side == Side::front;
+        turn.kind = p.kind->isSeat() && p.kind->role != Role::perch && (toTable || acrossSeats)
+                        ? Tie::Kind::facing
+                        : Tie::Kind::inLineWith;
+        ties.push_back(turn);
+    } else {
+        for (const auto& t : ties) {
+            const bool wall = t.kind == Tie::Kind::fromWall && t.to == MeasuredTo::edge &&
+                              t.of.is == Target::Is::wall;
+            if (wall && p.kind->footprint.form != FootprintForm::oval) {
+                turn.kind = Tie::Kind::squareTo;
+                turn.of = t.of;
+                ties.push_back(turn);
+                break;
+            }
+        }
+    }
+    beginAt(p, ties, scene);
+}
+
+} // namespace mezzet

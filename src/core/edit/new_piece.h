@@ -1,0 +1,20 @@
+#pragma once
+
+#include "scheme/resolve.h"
+
+#include <vector>
+
+namespace mezzet {
+
+/// Gives a piece one to three figures: width, depth, height; a diameter, and a height, for a round.
+/// A top or a back at the old height follows; the cushion of a seat stays.
+void giveSizes(Piece&, const std::vector<Length>&);
+
+/// Somewhere near `wanted` where nothing stands; near all the same when there is no such place.
+[[nodiscard]] Vec2 freePlace(const Scene&, const Piece&, Vec2 wanted);
+
+/// What goes without saying for a new piece: it stands square to what it is placed by, a seat looks
+/// at the table or the seat it stands before, and what is not said begins in the middle.
+void implyTies(Piece&, std::vector<Tie>&, const Scene&);
+
+} // namespace mezzet

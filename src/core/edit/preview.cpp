@@ -1,0 +1,73 @@
+#include "edit/preview.h"
+
+#include "measure/text.h"
+
+#include <fmt/format.h>
+
+namespace mezzet {
+
+namespace {
+
+std::string capital(std::string s) {
+    if (!s.empty() && s[0] >= 'a' && s[0] <= 'z')
+        s[0] = static_cast<char>(s[0] - 'a' + 'A');
+    return s;
+}
+
+} // namespace
+
+std::string previewOf(const Project& before, const Scene& was, const Edit& edit,
+                      const Applied& after) {
+    std::string out;
+    const auto say = [&](const std::string& s) { out += (out.empty() ? "" : "; ") + s; };
+    for (const Act& act : edit.acts) {
+        if (const auto* put = std::get_if<PutPiece>(&act)) {
+            const Piece* old = put->piece.id == 0 ? nullptr : before.scheme().byId(put->piece.id);
+            const Piece& now = old != nullptr ? *after.project->scheme().byId(old->id)
+                                              : after.project->scheme().pieces.back();
+            const Wording wording = after.project->wording();
+            std::vector<std::string> ties;
+            for (const auto& t : now.ties)
+                ties.push_back(words(t, wording));
+            if (old == nullptr) {
+                const auto where = listed(ties, "");
+                say(fmt::format("adds {} {}{}", now.name, words(now.size, before.notation),
+                                where.empty() ? ", free" : ", " + where));
+                if (!now.kind->caution.empty())
+                    say(now.kind->caution);
+                continue;
+            }
+            const Placed& a = *was.byId(old->id);
+            const Placed& b = *after.scene->byId(old->id);
+            const auto step = stepWords(before, b.pose.at - a.pose.at);
+            const double turn = difference(b.pose.turn, a.pose.turn).inDegrees();
+            bool told = false;
+            const auto tell = [&](const std::string& s) {
+                say(s);
+                told = true;
+            };
+            if (now.name != old->name)
+                tell(fmt::format("calls {} {}", old->name, now.name));
+            if (now.size != old->size)
+                tell(fmt::format("makes {} {}", now.name, words(now.size, before.notation)));
+            if (now.locked != old->locked)
+                tell(fmt::format("{} {}", now.locked ? "locks" : "unlocks", now.name));
+            if (!step.empty())
+                tell(fmt::format("moves {} {}", now.name, step));
+            if (std::abs(turn) > 0.05)
+                tell(fmt::format("turns {} {:.4g}°", now.name, turn));
+            if (!told)
+                say(now.ties == old->ties && now.heights == old->heights
+                        ? fmt::format("changes nothing: {} is there already", now.name)
+                        : fmt::format("leaves {} where it is and keeps it so", now.name));
+        } else {
+            say(edit.words);
+            break;
+        }
+    }
+    for (const auto& n : after.notices)
+        say(n);
+    return capital(out);
+}
+
+} // namespace mezzet

@@ -1,0 +1,47 @@
+#include "edit/line.h"
+
+#include "measure/text.h"
+
+#include <algorithm>
+
+namespace mezzet {
+
+Result<Applied> runScript(std::string_view script, std::string_view file, const Project& job) {
+    Applied now{std::make_shared<const Project>(job), {}, {}};
+    int number = 0;
+    while (!script.empty()) {
+        const auto end = script.find('\n');
+        auto line = script.substr(0, end);
+        script = end == std::string_view::npos ? std::string_view() : script.substr(end + 1);
+        ++number;
+        if (line.ends_with('\r'))
+            line.remove_suffix(1);
+        if (trimmed(line).empty() || trimmed(line).front() == '#')
+            continue;
+        const auto refuse = [&](Problem p) {
+            p.file = file;
+            p.line = number;
+            p.column = std::max(p.column, 1);
+            return p;
+        };
+        auto said = readLine(line, *now.project);
+        if (!said)
+            return refuse(said.problem());
+        auto next = apply(*now.project, said->edit);
+        if (!next)
+            return refuse(next.problem());
+        for (auto& n : next->notices)
+            now.notices.push_back(std::move(n));
+        now.project = next->project;
+        now.scene = next->scene;
+    }
+    if (!now.scene) {
+        auto scene = sceneOf(*now.project);
+        if (!scene)
+            return scene.problem();
+        now.scene = *scene;
+    }
+    return now;
+}
+
+} // namespace mezzet

@@ -1,0 +1,230 @@
+// The lines that speak of the job and not of a piece: schemes, schools, bands, units, titles.
+#include "edit/words_reader.h"
+
+#include "measure/text.h"
+
+#include <fmt/format.h>
+
+#include <algorithm>
+#include <cmath>
+
+namespace mezzet {
+
+namespace {
+
+class SettingsReader {
+public:
+    explicit SettingsReader(WordsReader& words) : in(words), job_(words.job()) {}
+
+    std::optional<Edit> read() {
+        if (in.take({"scheme", "schemes"}))
+            return scheme();
+        if (in.take({"school"}))
+            return school();
+        if (in.take({"rule"}))
+            return rule();
+        if (in.take({"band"}))
+            return band();
+        if (in.take({"units"}))
+            return units();
+        if (in.take({"title"}))
+            return title(true);
+        if (in.take({"client"}))
+            return title(false);
+        return {};
+    }
+
+private:
+    void nothingMore() {
+        if (!in.done())
+            in.failAhead(fmt::format("“{}” is left over", in.rest()), "take it out");
+    }
+
+    Edit scheme() {
+        Edit e;
+        if (in.take({"new", "empty", "copy"})) {
+            AddScheme a;
+            a.copy = true;
+            if (in.take({"empty"}))
+                a.copy = false;
+            in.take({"called", "named", "as"});
+            if (!in.done())
+                a.name = in.name();
+            nothingMore();
+            e.words = "new scheme";
+            e.acts.emplace_back(a);
+            return e;
+        }
+        if (in.take({"rename", "called", "name"})) {
+            in.take({"to", "as"});
+            RenameScheme r{in.name()};
+            nothingMore();
+            e.words = "call the scheme " + r.name;
+            e.acts.emplace_back(r);
+            return e;
+        }
+        if (in.take({"remove", "delete"})) {
+            nothingMore();
+            e.words = "throw away " + in.scheme().name;
+            e.acts.emplace_back(RemoveScheme{});
+            return e;
+        }
+        for (std::size_t i = 0; i < job_.schemes.size(); ++i) {
+            const std::size_t at = in.at();
+            if (in.take({foldCase(job_.schemes[i]->name)}) && in.done()) {
+                e.words = "go to " + job_.schemes[i]->name;
+                e.acts.emplace_back(SwitchScheme{i});
+                return e;
+            }
+            in.goTo(at);
+        }
+        const std::size_t at = in.at();
+        const double n = in.number("the scheme");
+        if (n < 1 || n > static_cast<double>(job_.schemes.size()) || n != std::floor(n))
+            in.fail(at, in.at() - at, fmt::format("there is no scheme {:g}", n),
+                    fmt::format("there {} {}; “scheme new” adds one",
+                                job_.schemes.size() == 1 ? "is" : "are", job_.schemes.size()));
+        nothingMore();
+        const auto index = static_cast<std::size_t>(n) - 1;
+        e.words = "go to " + job_.schemes[index]->name;
+        e.acts.emplace_back(SwitchScheme{index});
+        return e;
+    }
+
+    const School& schoolNamed(std::string_view said, std::size_t at) {
+        const auto& book = *job_.library.book;
+        for (const auto& s : book.schools)
+            in.offer(s.id);
+        if (const auto* s = book.schoolByWords(said))
+            return *s;
+        std::vector<std::string> names;
+        for (const auto& s : book.schools)
+            names.push_back(s.id);
+        in.fail(at, std::max<std::size_t>(said.size(), 1),
+                fmt::format("there is no school “{}”", said), "the schools are " + listed(names));
+    }
+
+    Edit school() {
+        const std::size_t at = in.at();
+        const auto& s = schoolNamed(trimmed(in.rest()), at);
+        Edit e;
+        e.words = "judge by " + s.title;
+        e.acts.emplace_back(SetSchool{s.id, {}, false});
+        in.goTo(at + in.rest().size());
+        return e;
+    }
+
+    const Rule& ruleNamed() {
+        const std::size_t at = in.at();
+        for (const auto& r : job_.library.book->rules)
+            in.offer(r.id);
+        const auto w = in.word();
+        const auto* r = job_.library.book->byId(w);
+        if (r == nullptr) {
+            in.goTo(at);
+            in.failAhead(fmt::format("there is no rule “{}”", w));
+        }
+        return *r;
+    }
+
+    Edit rule() {
+        const auto& r = ruleNamed();
+        const std::size_t at = in.at();
+        Edit e;
+        if (in.take({"as the job", "as school", "restore"})) {
+            nothingMore();
+            e.words = "judge " + r.id + " as the job";
+            e.acts.emplace_back(SetSchool{{}, r.id, true});
+            return e;
+        }
+        const auto& s = schoolNamed(trimmed(in.rest()), at);
+        e.words = fmt::format("judge {} by {}", r.id, s.title);
+        e.acts.emplace_back(SetSchool{s.id, r.id, false});
+        in.goTo(at + in.rest().size());
+        return e;
+    }
+
+    Edit band() {
+        const auto& r = ruleNamed();
+        const auto bound = [&]() -> double {
+            if (r.quantity == Quantity::length)
+                return in.length("the band").mm();
+            const double v = in.number("the band");
+            in.take({"%"});
+            return r.quantity == Quantity::ratio && v > 5 ? v / 100 : v;
+        };
+        Band b;
+        if (in.take({"at least", "from"})) {
+            b.low = bound();
+            if (in.take({"to"}))
+                b.high = bound();
+        } else if (in.take({"at most", "up to"})) {
+            b.high = bound();
+        } else {
+            b.low = bound();
+            if (!in.take({"to", "-"}))
+                in.failAhead("a band has two ends",
+                             "say it like: band seat-to-table 14 to 18, or “at least 14”");
+            b.high = bound();
+        }
+        nothingMore();
+        Edit e;
+        e.words = "own band for " + r.id;
+        e.acts.emplace_back(SetBand{r.id, b});
+        return e;
+    }
+
+    Edit units() {
+        const std::size_t at = in.at();
+        Notation n = job_.notation;
+        const auto w = in.word();
+        for (const auto* u : {"feet", "inches", "mm", "cm", "m"})
+            in.offer(u);
+        const auto u = readUnits(w);
+        if (!u)
+            in.fail(at, std::max<std::size_t>(w.size(), 1),
+                    fmt::format("“{}” is no unit I know", w), "use feet, inches, mm, cm or m");
+        n.units = *u;
+        in.take({"to"});
+        if (!in.done()) {
+            const std::size_t part = in.at();
+            const auto f = in.word();
+            n.denominator = f == "1/2"    ? 2
+                            : f == "1/4"  ? 4
+                            : f == "1/8"  ? 8
+                            : f == "1/16" ? 16
+                            : f == "1/32" ? 32
+                                          : 0;
+            if (n.denominator == 0)
+                in.fail(part, f.size(), fmt::format("“{}” is no division of the tape", f),
+                        "use 1/2, 1/4, 1/8, 1/16 or 1/32");
+        }
+        nothingMore();
+        Edit e;
+        e.words = fmt::format("units {}", unitsName(n.units));
+        e.acts.emplace_back(SetNotation{n});
+        return e;
+    }
+
+    Edit title(bool job) {
+        Edit e;
+        const auto said = std::string(trimmed(in.rest()));
+        if (job && said.empty())
+            in.failAhead("the job needs a title", "say it like: title Harbour flat");
+        e.words = job ? "title " + said : "client " + said;
+        e.acts.emplace_back(SetTitle{job ? said : job_.title, job ? job_.client : said});
+        in.goTo(in.at() + in.rest().size());
+        return e;
+    }
+
+    WordsReader& in;
+    const Project& job_;
+};
+
+} // namespace
+
+std::optional<Edit> readSetting(WordsReader& words) {
+    return SettingsReader(words).read();
+}
+
+} // namespace mezzet
