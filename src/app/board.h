@@ -22,6 +22,8 @@ struct OwnTape {
 class Board : public QWidget {
     Q_OBJECT
 public:
+    static constexpr double rulerWidth = 24; ///< pixels
+
     explicit Board(JobSession&, QWidget* parent = nullptr);
 
     void zoomToFit();

@@ -1,0 +1,307 @@
+// What the board shows: the surface, the readings, the rulers.
+#include "app/board.h"
+
+#include "app/style.h"
+
+#include <algorithm>
+#include <cmath>
+
+namespace mezzet::app {
+
+namespace {
+constexpr double ruler = Board::rulerWidth;
+} // namespace
+
+void Board::paintEvent(QPaintEvent*) {
+    QPainter p(this);
+    p.setRenderHint(QPainter::Antialiasing);
+    p.fillRect(rect(), look().board);
+    if (session_.surface() < 0)
+        paintFloor(p);
+    else
+        paintWall(p);
+    paintRulers(p);
+    paintChanges(p);
+    if (hasFocus()) {
+        p.setPen(QPen(look().chosen, 2));
+        p.setBrush(Qt::NoBrush);
+        p.drawRect(QRectF(rect()).adjusted(1, 1, -1, -1));
+    }
+}
+
+void Board::paintFloor(QPainter& p) {
+    const auto d = drawing(p);
+    const Room& room = *session_.project()->room;
+    const Scene& scene = *session_.scene();
+    if (room.closed) {
+        p.setPen(Qt::NoPen);
+        p.setBrush(look().floor);
+        p.drawPolygon(d.polygon(room.corners()));
+    }
+    sheets::drawGraph(d, sheetArea());
+    sheets::drawRoom(d, room);
+    sheets::drawPieces(d, scene, 13, scale_ > 0.16);
+    paintSelection(d);
+    // The user's own tapes, then the readings of what is selected, and what is to mend elsewhere.
+    std::vector<QRectF> taken;
+    const auto& chosen = session_.selected();
+    const auto aboutChosen = [&](const Reading& r) {
+        return std::any_of(chosen.begin(), chosen.end(), [&](int id) {
+            return r.piece == id || (r.other.is == Target::Is::piece && r.other.piece == id);
+        });
+    };
+    const auto drawable = [](const Reading& r) {
+        return r.rule->id != "table-to-sofa" && r.rule->id != "table-level";
+    };
+    for (const Reading& r : session_.readings())
+        if (drawable(r) && (aboutChosen(r) || r.toMend()))
+            sheets::drawReadingStretch(d, r, aboutChosen(r));
+    for (const Reading& r : session_.readings())
+        if (drawable(r) && aboutChosen(r))
+            sheets::drawReading(d, r, taken, true);
+    for (const Reading& r : session_.readings())
+        if (drawable(r) && r.toMend() && !aboutChosen(r))
+            sheets::drawReading(d, r, taken, false);
+    paintTapes(d);
+    // Overall lengths of the walls, and their letters.
+    const double wall = sheets::drawnWall.mm() * scale_;
+    std::vector<QRectF> figures;
+    for (const Wall& w : room.walls)
+        if (w.length().mm() * scale_ > 40)
+            sheets::drawDimension(d, toScreen(w.start), toScreen(w.end), wall + 13,
+                                  QString::fromStdString(write(w.length(), d.notation)), 13,
+                                  &figures);
+    sheets::drawWallLetters(d, room, 34);
+    if (room.north)
+        sheets::drawNorth(d, {width() - 34.0, ruler + 44}, 17, *room.north);
+    if (!room.closed && !room.walls.empty()) {
+        p.setFont(sheets::sans(14, QFont::Medium));
+        p.setPen(look().tight);
+        p.drawText(sheetArea().adjusted(16, 10, -16, 0),
+                   Qt::AlignTop | Qt::AlignHCenter | Qt::TextWordWrap,
+                   QString::fromStdString(room.closure.words));
+    }
+    if (room.walls.empty()) {
+        p.setFont(sheets::sans(16));
+        p.setPen(look().soft);
+        p.drawText(sheetArea(), Qt::AlignCenter,
+                   "No room yet.\nWrite its tape notes: Job, Tape notes (Ctrl+T).");
+    }
+}
+
+void Board::paintWall(QPainter& p) {
+    const auto d = drawing(p);
+    sheets::drawGraph(d, sheetArea());
+    sheets::drawElevation(d, *session_.scene(), session_.surface());
+    const Room& room = *session_.project()->room;
+    const Wall& w = room.walls[static_cast<std::size_t>(session_.surface())];
+    for (const auto& s : sheets::standingBefore(*session_.scene(), session_.surface())) {
+        const Piece& piece = session_.scene()->piece(s.index);
+        if (!session_.isSelected(piece.id))
+            continue;
+        p.setPen(QPen(look().chosen, 2.4));
+        p.setBrush(Qt::NoBrush);
+        p.drawRect(QRectF(toScreen({s.left, -piece.size.height.mm()}), toScreen({s.right, 0}))
+                       .adjusted(-2, -2, 2, 2));
+    }
+    std::vector<QRectF> taken;
+    const auto say = [&](Length l) { return QString::fromStdString(write(l, d.notation)); };
+    std::vector<std::pair<Length, Length>> holes;
+    for (const auto& o : room.openings)
+        if (o.wall == session_.surface())
+            holes.emplace_back(o.left, o.left + o.width);
+    std::sort(holes.begin(), holes.end());
+    const double high = room.ceiling.mm();
+    Length from;
+    const auto run = [&](Length to) {
+        if (to - from > Length::millimetres(1))
+            sheets::drawDimension(d, toScreen({from.mm(), -high}), toScreen({to.mm(), -high}), 16,
+                                  say(to - from), 12, &taken);
+        from = to;
+    };
+    if (!holes.empty()) {
+        for (const auto& [l, r] : holes) {
+            run(l);
+            run(r);
+        }
+        run(w.length());
+    }
+    sheets::drawDimension(d, toScreen({0, -high}), toScreen({w.length().mm(), -high}),
+                          holes.empty() ? 18 : 40, say(w.length()), 13, &taken);
+    sheets::drawDimension(d, toScreen({0, 0}), toScreen({0, -high}), 22, say(room.ceiling), 13,
+                          &taken);
+    p.setFont(sheets::lettering(15));
+    p.setPen(look().ink);
+    const QPointF below = toScreen({w.length().mm() / 2, 0});
+    p.drawText(QRectF(below.x() - 300, below.y() + 18, 600, 24), Qt::AlignCenter,
+               QString("Wall %1, %2 by %3, seen from inside")
+                   .arg(QString::fromStdString(w.name), say(w.length()), say(room.ceiling)));
+}
+
+void Board::paintSelection(const sheets::Drawing& d) {
+    QPainter& p = d.painter;
+    for (const int id : session_.selected()) {
+        const Placed* where = session_.scene()->byId(id);
+        if (where == nullptr)
+            continue;
+        const auto shape = d.polygon(outline(where->shape, Length::millimetres(0.25 / scale_)));
+        p.setPen(QPen(look().chosen, 3));
+        p.setBrush(Qt::NoBrush);
+        p.drawPolygon(shape);
+        const Piece& piece = *session_.scene()->scheme->byId(id);
+        const double w = piece.size.width.mm() / 2;
+        const double h = piece.size.depth.mm() / 2;
+        p.setPen(QPen(look().chosen, 1.4));
+        p.setBrush(look().field);
+        for (const Vec2 c : {Vec2{-w, -h}, Vec2{w, -h}, Vec2{w, h}, Vec2{-w, h}}) {
+            const QPointF at = d.at(where->pose.toRoom(c));
+            p.drawRect(QRectF(at.x() - 3, at.y() - 3, 6, 6));
+        }
+    }
+    if (const auto handle = turnHandle()) {
+        const Placed* where = session_.scene()->byId(session_.selected().front());
+        const Piece& piece = *session_.scene()->scheme->byId(where->id);
+        p.setPen(QPen(look().chosen, 1.4));
+        p.drawLine(d.at(where->pose.toRoom({0, piece.size.depth.mm() / 2})), *handle);
+        p.setBrush(look().field);
+        p.drawEllipse(*handle, 5.5, 5.5);
+        p.setBrush(look().chosen);
+        p.drawEllipse(*handle, 1.6, 1.6);
+    }
+    if (hand_ == Hand::sweeping) {
+        QColor wash = look().chosen;
+        wash.setAlphaF(0.12F);
+        p.setPen(QPen(look().chosen, 1, Qt::DashLine));
+        p.setBrush(wash);
+        p.drawRect(QRectF(pressedAt_, lastAt_).normalized());
+    }
+}
+
+void Board::paintChanges(QPainter& p) {
+    if (!drag_ || drag_->changes.empty() || hand_ != Hand::dragging)
+        return;
+    // Which ties the drag changes, beside the pointer, as it happens.
+    const QFont font = sheets::sans(13);
+    const QFontMetricsF m(font);
+    QStringList before;
+    QStringList after;
+    double w = 0;
+    for (const auto& c : drag_->changes) {
+        before << QString::fromStdString(c.before);
+        after << (c.after.empty() ? QString("let go") : QString::fromStdString(c.after));
+        w = std::max(w,
+                     m.horizontalAdvance(before.last()) + m.horizontalAdvance(after.last()) + 54);
+    }
+    const double row = 20;
+    QRectF box(lastAt_.x() + 18, lastAt_.y() + 18, w,
+               row * static_cast<double>(before.size()) + 12);
+    box.moveRight(std::min(box.right(), width() - 6.0));
+    box.moveBottom(std::min(box.bottom(), height() - 6.0));
+    p.setPen(QPen(look().panelEdge, 1));
+    p.setBrush(look().field);
+    p.drawRoundedRect(box, 6, 6);
+    double y = box.top() + 6;
+    for (qsizetype i = 0; i < before.size(); ++i, y += row) {
+        const bool gone = drag_->changes[static_cast<std::size_t>(i)].after.empty();
+        QFont old = font;
+        old.setStrikeOut(true);
+        p.setFont(old);
+        p.setPen(look().soft);
+        p.drawText(QPointF(box.left() + 12, y + 14), before[i]);
+        const double x = box.left() + 12 + QFontMetricsF(old).horizontalAdvance(before[i]) + 10;
+        p.drawLine(QPointF(x, y + 10), QPointF(x + 10, y + 10));
+        p.drawLine(QPointF(x + 10, y + 10), QPointF(x + 6, y + 7));
+        p.drawLine(QPointF(x + 10, y + 10), QPointF(x + 6, y + 13));
+        p.setFont(font);
+        p.setPen(gone ? look().tight : look().ink);
+        p.drawText(QPointF(x + 18, y + 14), after[i]);
+    }
+}
+
+void Board::paintRulers(QPainter& p) {
+    p.fillRect(QRectF(0, 0, width(), ruler), look().panel);
+    p.fillRect(QRectF(0, 0, ruler, height()), look().panel);
+    p.setPen(QPen(look().panelEdge, 1));
+    p.drawLine(QPointF(ruler, ruler), QPointF(width(), ruler));
+    p.drawLine(QPointF(ruler, ruler), QPointF(ruler, height()));
+    const Notation n = session_.project()->notation;
+    const bool metric = isMetric(n.units);
+    const bool wall = session_.surface() >= 0;
+    const double small = metric ? 100 : 304.8;
+    double step = metric ? 500 : 304.8;
+    while (step * scale_ < 34)
+        step *= 2;
+    const QFont font = sheets::lettering(11);
+    const auto label = [&](double mm) {
+        const double v = mm;
+        if (!metric)
+            return QString("%1'").arg(std::lround(v / 304.8));
+        if (n.units == Units::metres)
+            return QString::number(v / 1000, 'f', 1);
+        return QString::number(std::lround(n.units == Units::millimetres ? v : v / 10));
+    };
+    p.setFont(font);
+    const auto along = [&](bool across, double low, double high) {
+        const double origin = across ? origin_.x() : origin_.y();
+        const double sign = !across && wall ? -1 : 1;
+        if (small * scale_ > 5) {
+            p.setPen(QPen(look().panelEdge, 1));
+            for (double v = std::ceil((low - origin) / (small * scale_)) * small;
+                 origin + v * scale_ < high; v += small)
+                across ? p.drawLine(QPointF(origin + v * scale_, ruler - 4),
+                                    QPointF(origin + v * scale_, ruler))
+                       : p.drawLine(QPointF(ruler - 4, origin + v * scale_),
+                                    QPointF(ruler, origin + v * scale_));
+        }
+        for (double v = std::ceil((low - origin) / (step * scale_)) * step;
+             origin + v * scale_ < high; v += step) {
+            const double at = origin + v * scale_;
+            p.setPen(QPen(look().soft, 1));
+            across ? p.drawLine(QPointF(at, ruler - 8), QPointF(at, ruler))
+                   : p.drawLine(QPointF(ruler - 8, at), QPointF(ruler, at));
+            p.setPen(look().ink);
+            if (across)
+                p.drawText(QRectF(at + 3, 2, 50, ruler - 6), Qt::AlignLeft | Qt::AlignVCenter,
+                           label(v * sign));
+            else
+                p.drawText(QRectF(1, at - 14, ruler - 3, 13), Qt::AlignLeft | Qt::AlignBottom,
+                           label(v * sign));
+        }
+    };
+    along(true, ruler, width());
+    along(false, ruler, height());
+    p.fillRect(QRectF(0, 0, ruler, ruler), look().panel);
+    if (pointerIn_) {
+        p.setPen(QPen(look().tight, 1));
+        p.drawLine(QPointF(pointer_.x(), 0), QPointF(pointer_.x(), ruler));
+        p.drawLine(QPointF(0, pointer_.y()), QPointF(ruler, pointer_.y()));
+    }
+}
+
+void Board::paintTapes(const sheets::Drawing& d) {
+    QPainter& p = d.painter;
+    const auto draw = [&](const OwnTape& t) {
+        const Gap g = measured(t);
+        const QPointF a = d.at(g.onFirst);
+        const QPointF b = d.at(g.onSecond);
+        p.setPen(QPen(look().ink, 4));
+        p.drawLine(a, b);
+        p.setPen(QPen(look().tape, 2.4));
+        p.drawLine(a, b);
+        const auto text = QString::fromStdString(writeGap(g.apart, d.notation));
+        p.setFont(sheets::lettering(13));
+        const double w = p.fontMetrics().horizontalAdvance(text) + 14;
+        const QRectF chip((a.x() + b.x()) / 2 - w / 2, (a.y() + b.y()) / 2 - 10, w, 20);
+        p.setPen(QPen(look().ink, 1.2));
+        p.setBrush(look().tape);
+        p.drawRect(chip);
+        p.setPen(look().night ? QColor(Qt::white) : look().ink);
+        p.drawText(chip, Qt::AlignCenter, text);
+    };
+    for (const auto& t : tapes_)
+        draw(t);
+    if (taping_ && tapeStart_ && pointerIn_)
+        draw({*tapeStart_, endAt(pointer_)});
+}
+
+} // namespace mezzet::app
