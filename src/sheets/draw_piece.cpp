@@ -227,8 +227,16 @@ void drawPiece(const Drawing& d, const Piece& p, const Placed& where, bool quiet
                              : d.ink(p.kind->flat() ? 0.9 : 1.3));
     d.painter.setBrush(quietly ? QBrush(Qt::NoBrush) : QBrush(wash));
     d.painter.drawPolygon(shape);
-    if (!quietly)
+    if (!quietly) {
+        // Details end at the outline, however its corners are rounded.
+        QPainterPath outlinePath;
+        outlinePath.addPolygon(shape);
+        outlinePath.closeSubpath();
+        d.painter.save();
+        d.painter.setClipPath(outlinePath, Qt::IntersectClip);
         FromAbove(d, p, where.pose).details();
+        d.painter.restore();
+    }
     if (p.locked && !quietly) {
         // A small padlock at its back left.
         const QPointF c = d.at(where.pose.toRoom({-p.size.width.mm() / 2, -p.size.depth.mm() / 2}) +
