@@ -236,7 +236,8 @@ private:
         p_.drawLine(a, b);
         const double s = 3.8 * k_;
         QRectF box(0, 0, s, s);
-        box.moveCenter((a + b) / 2);
+        // A ratio is marked at the end of what it measures, off the piece's name.
+        box.moveCenter(r.value.quantity == Quantity::ratio ? a : (a + b) / 2);
         for (int tries = 0;
              tries < 12 && std::any_of(taken.begin(), taken.end(),
                                        [&](const QRectF& t) { return t.intersects(box); });
@@ -356,16 +357,13 @@ private:
     double mendNeeds(double w) const {
         double y = 0;
         for (const Reading* r : mend_)
-            y += rowsOf(sentence(*r), w - 13) * 3.5 + 1;
+            y += heightOf(sentence(*r), w - 12.5) + 1.2;
         return mend_.empty() ? 5 : y;
     }
-    int rowsOf(const QString& s, double w) const {
+    /// How high a wrapped sentence stands, in mm of paper.
+    double heightOf(const QString& s, double w) const {
         const QFontMetricsF m(sans(2.6 * k_));
-        return std::max(
-            1, static_cast<int>(std::ceil(
-                   m.boundingRect(QRectF(0, 0, w * k_, 1e6), Qt::TextWordWrap, s).height() /
-                       m.lineSpacing() -
-                   0.01)));
+        return m.boundingRect(QRectF(0, 0, w * k_, 1e6), Qt::TextWordWrap, s).height() / k_;
     }
     void mendList(double x, double top, double w, double bottom) {
         double y = heading(mend_.empty() ? QString("Nothing to mend")
@@ -382,7 +380,7 @@ private:
         for (const Reading* r : mend_) {
             ++n;
             const auto s = sentence(*r);
-            const double h = rowsOf(s, w - 13) * 3.5;
+            const double h = heightOf(s, w - 12.5);
             if (y + h > bottom) {
                 text({x, y, w, 3.5}, Qt::AlignLeft,
                      QString("and %1 more").arg(static_cast<int>(mend_.size()) - n + 1), 2.6, false,
@@ -395,7 +393,7 @@ private:
             p_.setFont(sans(2.6 * k_));
             p_.setPen(paperLook().ink);
             p_.drawText(dev({x + 12.5, y, w - 12.5, h + 1}), Qt::TextWordWrap, s);
-            y += h + 1;
+            y += h + 1.2;
         }
     }
 
