@@ -69,23 +69,30 @@ std::vector<Vec2> partOutline(const Convex& c, double tolerance) {
         out.assign(c.points.begin(), c.points.begin() + c.count);
         return out;
     }
-    if (c.count == 1) {
-        appendArc(out, c.points[0], c.radius, 0, 2 * std::numbers::pi, tolerance);
+    // A corner rounded to the full leaves two of its neighbours in one place.
+    std::array<Vec2, Convex::most> core;
+    int count = 0;
+    for (int i = 0; i < c.count; ++i) {
+        const Vec2 p = c.points[static_cast<std::size_t>(i)];
+        const bool again =
+            count > 0 && (norm(p - core[static_cast<std::size_t>(count - 1)]) < 1e-9 ||
+                          norm(p - core[0]) < 1e-9);
+        if (!again)
+            core[static_cast<std::size_t>(count++)] = p;
+    }
+    if (count == 1) {
+        appendArc(out, core[0], c.radius, 0, 2 * std::numbers::pi, tolerance);
         out.pop_back();
         return out;
     }
-    for (int i = 0; i < c.count; ++i) {
-        const auto at = [&](int k) {
-            return c.points[static_cast<std::size_t>((k + c.count) % c.count)];
-        };
+    for (int i = 0; i < count; ++i) {
+        const auto at = [&](int k) { return core[static_cast<std::size_t>((k + count) % count)]; };
         const Vec2 p = at(i);
-        const Vec2 in = unit(p - at(i - 1));
-        const Vec2 out1 = unit(at(i + 1) - p);
         // Outward of a clockwise (as drawn) edge is a quarter turn back.
-        const Vec2 n0 = -quarter(in);
-        const Vec2 n1 = -quarter(out1);
+        const Vec2 n0 = -quarter(unit(p - at(i - 1)));
+        const Vec2 n1 = -quarter(unit(at(i + 1) - p));
         double sweep = std::atan2(cross(n0, n1), dot(n0, n1));
-        if (sweep < 0)
+        if (sweep < -1e-9)
             sweep += 2 * std::numbers::pi;
         appendArc(out, p, c.radius, directionOf(n0).inRadians(), sweep, tolerance);
     }

@@ -248,12 +248,12 @@ Result<Length> takeMagnitude(Cursor& c, Units bare, bool& unitGiven) {
 }
 
 std::string trimZeros(std::string s) {
-    if (s.find('.') == std::string::npos)
-        return s;
-    while (s.back() == '0')
-        s.pop_back();
-    if (s.back() == '.')
-        s.pop_back();
+    if (s.find('.') != std::string::npos) {
+        while (s.back() == '0')
+            s.pop_back();
+        if (s.back() == '.')
+            s.pop_back();
+    }
     return s == "-0" ? "0" : s;
 }
 
