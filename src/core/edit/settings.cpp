@@ -42,11 +42,10 @@ private:
 
     Edit scheme() {
         Edit e;
-        if (in.take({"new", "empty", "copy"})) {
+        const bool bare = in.take({"empty", "new empty"});
+        if (bare || in.take({"new", "copy"})) {
             AddScheme a;
-            a.copy = true;
-            if (in.take({"empty"}))
-                a.copy = false;
+            a.copy = !bare;
             in.take({"called", "named", "as"});
             if (!in.done())
                 a.name = in.name();
