@@ -21,7 +21,7 @@ QColor Look::wash(Family f) const {
     case Family::rug:
         return night ? QColor(0x4b3a38) : QColor(0xecd9d1);
     case Family::light:
-        return night ? QColor(0x7d6f33) : QColor(0xf4e4a6);
+        return night ? QColor(0x6a5e2a) : QColor(0xf4e4a6);
     case Family::plant:
         return night ? QColor(0x556b3c) : QColor(0xc3d5a8);
     case Family::screen:

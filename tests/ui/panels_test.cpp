@@ -1,0 +1,335 @@
+// The panels one by one: scheme strip, tape, list, notes and sheet dialogs, menus, the key.
+#include "app/main_window.h"
+#include "app/notes_dialog.h"
+#include "app/sheet_dialog.h"
+#include "app/style.h"
+#include "measure/text.h"
+
+#include <QApplication>
+#include <QComboBox>
+#include <QInputDialog>
+#include <QLabel>
+#include <QMenuBar>
+#include <QPushButton>
+#include <QSettings>
+#include <QTemporaryDir>
+#include <QTest>
+#include <QTimer>
+
+#include <gtest/gtest.h>
+
+#include <set>
+
+using namespace mezzet;
+using namespace mezzet::app;
+
+namespace {
+
+class Panels : public testing::Test {
+protected:
+    void SetUp() override {
+        window = std::make_unique<MainWindow>(*loadLibrary(MEZZET_TEST_DATA));
+        window->show();
+        ASSERT_TRUE(QTest::qWaitForWindowExposed(window.get()));
+        QApplication::setActiveWindow(window.get());
+        window->openDemo();
+        settle();
+    }
+    static void settle() {
+        for (int i = 0; i < 25; ++i)
+            QApplication::processEvents(QEventLoop::AllEvents, 5);
+    }
+    JobSession& session() { return window->session(); }
+    int id(const char* name) { return session().project()->scheme().byName(name)->id; }
+    /// Answers the next question of a dialog with some text.
+    static void answer(const QString& text) {
+        QTimer::singleShot(50, [text] {
+            for (auto* w : QApplication::topLevelWidgets()) {
+                if (auto* d = qobject_cast<QInputDialog*>(w)) {
+                    d->setTextValue(text);
+                    d->accept();
+                }
+            }
+        });
+    }
+
+    std::unique_ptr<MainWindow> window;
+};
+
+} // namespace
+
+TEST_F(Panels, EveryActHasAWordAndNoTwoShareAKey) {
+    std::set<QString> keys;
+    int acts = 0;
+    for (const auto* a : window->findChildren<QAction*>()) {
+        if (a->objectName().isEmpty() || a->objectName().startsWith("_q") || a->menu() != nullptr)
+            continue;
+        ++acts;
+        EXPECT_FALSE(a->text().isEmpty()) << qPrintable(a->objectName());
+        if (!a->shortcut().isEmpty())
+            EXPECT_TRUE(keys.insert(a->shortcut().toString()).second)
+                << qPrintable(a->shortcut().toString());
+    }
+    EXPECT_GT(acts, 40);
+    EXPECT_GT(keys.size(), 30U);
+}
+
+TEST_F(Panels, WithNothingSelectedTheTapeListsAllThatIsToMend) {
+    session().select({});
+    settle();
+    EXPECT_EQ(static_cast<int>(window->tape()->cards().size()), session().toMend());
+    bool first = true;
+    for (const auto* c : window->tape()->cards()) {
+        const auto v = session().readings()[c->reading()].verdict;
+        EXPECT_TRUE(session().readings()[c->reading()].toMend());
+        if (first)
+            EXPECT_EQ(v, Verdict::clash) << "the heaviest first";
+        first = false;
+    }
+}
+
+TEST_F(Panels, SeveralSelectedShowTheReadingsOfAll) {
+    session().select({id("Coffee table"), id("Coat stand")});
+    settle();
+    bool table = false;
+    bool stand = false;
+    for (const auto* c : window->tape()->cards()) {
+        table = table || session().readings()[c->reading()].isAbout(id("Coffee table"));
+        stand = stand || session().readings()[c->reading()].isAbout(id("Coat stand"));
+    }
+    EXPECT_TRUE(table && stand);
+}
+
+TEST_F(Panels, AFigureThatCantBeIsRefusedAndPutBack) {
+    session().select({id("Coffee table")});
+    settle();
+    auto* figure = window->tape()->cards().front()->figure();
+    figure->setText("nonsense");
+    QTest::keyClick(figure, Qt::Key_Return);
+    EXPECT_TRUE(window->line()->preview().contains("length"))
+        << qPrintable(window->line()->preview());
+    EXPECT_FALSE(session().canUndo());
+}
+
+TEST_F(Panels, ARatioCanBeTypedToo) {
+    session().select({id("Coffee table")});
+    settle();
+    for (auto* c : window->tape()->cards()) {
+        if (session().readings()[c->reading()].rule->id != "table-to-sofa")
+            continue;
+        c->figure()->setText("66 %");
+        QTest::keyClick(c->figure(), Qt::Key_Return);
+        break;
+    }
+    settle();
+    EXPECT_NEAR(session().project()->scheme().byName("Coffee table")->size.width.inInches(),
+                84 * 0.66, 0.3);
+}
+
+TEST_F(Panels, CautionsStandByThePiecesTheyAreAbout) {
+    session().sayLine("bookcase in corner CD");
+    settle();
+    const auto cautions = window->tape()->findChildren<QLabel*>("caution");
+    ASSERT_EQ(cautions.size(), 1);
+    EXPECT_TRUE(cautions.front()->text().contains("tip"));
+}
+
+TEST_F(Panels, TheListFiltersAndShowsWhatStandsBeforeAWall) {
+    auto* list = window->pieces()->list();
+    EXPECT_EQ(list->count(), 16);
+    window->pieces()->box()->setText("supper");
+    int pieces = 0;
+    for (int i = 0; i < list->count(); ++i)
+        pieces += list->item(i)->data(Qt::UserRole).toInt() != 0 ? 1 : 0;
+    EXPECT_EQ(pieces, 5);
+    window->pieces()->box()->clear();
+    session().goTo(0);
+    settle();
+    EXPECT_LT(list->count(), 16);
+    EXPECT_GT(list->count(), 2);
+    window->pieces()->box()->setText("zzzz");
+    EXPECT_EQ(list->count(), 1) << "it says that there is nothing by that name";
+}
+
+TEST_F(Panels, SelectingInTheListSelectsOnTheBoard) {
+    auto* list = window->pieces()->list();
+    list->clearSelection();
+    list->item(3)->setSelected(true);
+    EXPECT_EQ(session().selected().size(), 1U);
+    list->item(5)->setSelected(true);
+    EXPECT_EQ(session().selected().size(), 2U);
+}
+
+TEST_F(Panels, TheSchemeStripSwitchesAndRenames) {
+    window->act("addScheme")->trigger();
+    settle();
+    answer("Long table");
+    window->act("renameScheme")->trigger();
+    EXPECT_EQ(session().project()->scheme().name, "Long table");
+    session().sayLine("scheme 1");
+    EXPECT_EQ(session().project()->scheme().name, "Round supper table");
+    session().sayLine("scheme 2");
+    window->act("removeScheme")->trigger();
+    EXPECT_EQ(session().project()->schemes.size(), 1U);
+    window->act("removeScheme")->trigger();
+    EXPECT_EQ(session().project()->schemes.size(), 1U) << "the last one stays";
+}
+
+TEST_F(Panels, TheStateLineTellsScaleUnitsAndSchool) {
+    EXPECT_TRUE(window->schemes()->state()->text().contains("1/8"));
+    window->act("viewer-and-air")->trigger();
+    settle();
+    EXPECT_TRUE(window->schemes()->state()->text().contains("viewer and air"));
+    EXPECT_TRUE(window->act("viewer-and-air")->isChecked());
+    window->act("units5")->trigger();
+    EXPECT_TRUE(window->schemes()->state()->text().contains("mm"));
+    const auto before = window->schemes()->state()->text();
+    window->board()->zoomIn();
+    EXPECT_NE(window->schemes()->state()->text(), before);
+}
+
+TEST_F(Panels, EveryUnitPaintsEveryView) {
+    for (int u = 0; u < 7; ++u) {
+        window->act(QString("units%1").arg(u))->trigger();
+        for (int surface = -1; surface < 5; ++surface) {
+            session().goTo(surface);
+            session().select({id("Sofa")});
+            settle();
+            EXPECT_FALSE(window->grab().isNull());
+        }
+        session().goTo(-1);
+    }
+}
+
+TEST_F(Panels, TitleIsShownAndMarkedWhenUnsaved) {
+    EXPECT_FALSE(window->windowTitle().startsWith("•"));
+    session().sayLine("title Harbour flat");
+    EXPECT_TRUE(window->windowTitle().startsWith("• Harbour flat"));
+    QTemporaryDir dir;
+    ASSERT_TRUE(window->saveTo(dir.filePath("h.mezzet")));
+    EXPECT_FALSE(window->windowTitle().startsWith("•"));
+    EXPECT_TRUE(window->windowTitle().contains("h.mezzet"));
+    EXPECT_EQ(QSettings().value("recent").toStringList().first(), dir.filePath("h.mezzet"));
+    session().sayLine("undo");
+    EXPECT_TRUE(session().changed());
+}
+
+TEST_F(Panels, UndoTellsWhatItUndoes) {
+    session().sayLine("size sofa 78 x 36");
+    EXPECT_EQ(window->act("undo")->text(), "Undo: size Sofa");
+    session().sayLine("undo");
+    EXPECT_FALSE(window->act("undo")->isEnabled());
+    EXPECT_EQ(window->act("redo")->text(), "Redo: size Sofa");
+    session().sayLine("redo");
+    EXPECT_NEAR(session().project()->scheme().byName("Sofa")->size.width.inInches(), 78, 1e-9);
+    session().sayLine("undo");
+    session().sayLine("lock sofa");
+    EXPECT_FALSE(session().canRedo()) << "a new act ends what could be done again";
+}
+
+TEST_F(Panels, NewNotesMakeANewRoomAndCanBeUndone) {
+    const auto walls = session().project()->room->walls.size();
+    QTimer::singleShot(50, [] {
+        for (auto* w : QApplication::topLevelWidgets()) {
+            if (auto* d = qobject_cast<NotesDialog*>(w)) {
+                d->editor()->setPlainText(NotesDialog::example());
+                d->accept();
+            }
+        }
+    });
+    window->act("notes")->trigger();
+    EXPECT_EQ(session().project()->room->walls.size(), 4U);
+    session().undo();
+    EXPECT_EQ(session().project()->room->walls.size(), walls);
+}
+
+TEST_F(Panels, NotesThatCantBeReadCantBeTaken) {
+    NotesDialog dialog(NotesDialog::example(), false);
+    auto* take = dialog.findChildren<QPushButton*>().first();
+    EXPECT_TRUE(take->isEnabled());
+    dialog.editor()->setPlainText("wall A 10'\ncorner 999");
+    EXPECT_FALSE(take->isEnabled());
+    EXPECT_EQ(dialog.editor()->extraSelections().size(), 1) << "the word is marked";
+    dialog.editor()->setPlainText("wall A 10'\nwall B 10'");
+    EXPECT_TRUE(take->isEnabled()) << "an open room is a room under way";
+}
+
+TEST_F(Panels, TheSheetDialogAsksForPaperAndScale) {
+    SheetDialog dialog(false);
+    EXPECT_FALSE(dialog.options().paper);
+    EXPECT_FALSE(dialog.options().scale);
+    const auto boxes = dialog.findChildren<QComboBox*>();
+    ASSERT_EQ(boxes.size(), 3);
+    boxes[0]->setCurrentIndex(3);
+    boxes[1]->setCurrentIndex(boxes[1]->findData("1:50"));
+    boxes[2]->setCurrentIndex(1);
+    EXPECT_EQ(dialog.options().paper->name, "A4");
+    EXPECT_NEAR(dialog.options().scale->denominator, 50, 1e-9);
+    EXPECT_EQ(dialog.format(), "svg");
+}
+
+TEST_F(Panels, APrintThatFailsIsSaid) {
+    EXPECT_FALSE(window->printTo("/no such folder/p.pdf", {}));
+    EXPECT_FALSE(window->line()->preview().isEmpty());
+    sheets::PlanOptions small;
+    small.paper = sheets::paperNamed("a4");
+    small.scale = sheets::readScale("1:5");
+    QTemporaryDir dir;
+    EXPECT_FALSE(window->printTo(dir.filePath("p.pdf"), small));
+    EXPECT_TRUE(window->line()->preview().contains("doesn't fit"));
+}
+
+TEST_F(Panels, TheKeyIsWalkedByArrows) {
+    window->key()->setFocus();
+    for (int i = 0; i < 5; ++i) {
+        QTest::keyClick(window->key(), Qt::Key_Right);
+        EXPECT_EQ(session().surface(), i);
+    }
+    QTest::keyClick(window->key(), Qt::Key_Right);
+    EXPECT_EQ(session().surface(), -1);
+    QTest::keyClick(window->key(), Qt::Key_Left);
+    EXPECT_EQ(session().surface(), 4);
+    window->board()->setFocus();
+    QTest::keyClick(window->board(), Qt::Key_Escape);
+    QTest::keyClick(window->board(), Qt::Key_Escape);
+    EXPECT_EQ(session().surface(), -1);
+}
+
+TEST_F(Panels, AnOpenRoomIsShownOpenAndSaysSo) {
+    auto job = newProject(session().library(), "wall A 12'\nwall B 10'\nwall C 14'\nwall D 10'");
+    session().open(*job, {});
+    settle();
+    EXPECT_FALSE(window->grab().isNull());
+    bool said = false;
+    for (const auto* l : window->tape()->findChildren<QLabel*>())
+        said = said || l->text().contains("doesn't close");
+    EXPECT_TRUE(said);
+    ASSERT_TRUE(session().sayLine("sofa against wall A"));
+}
+
+TEST_F(Panels, ContrastIsEnoughInBothThemes) {
+    // WCAG 2.1, 1.4.3: 4.5 to 1 for text. Relative luminance as defined there.
+    const auto luminance = [](const QColor& c) {
+        const auto channel = [](double v) {
+            return v <= 0.03928 ? v / 12.92 : std::pow((v + 0.055) / 1.055, 2.4);
+        };
+        return 0.2126 * channel(c.redF()) + 0.7152 * channel(c.greenF()) +
+               0.0722 * channel(c.blueF());
+    };
+    const auto ratio = [&](const QColor& a, const QColor& b) {
+        const double x = luminance(a);
+        const double y = luminance(b);
+        return (std::max(x, y) + 0.05) / (std::min(x, y) + 0.05);
+    };
+    for (const auto* l : {&sheets::dayLook(), &sheets::nightLook()}) {
+        for (const auto& ground : {l->panel, l->field, l->board}) {
+            EXPECT_GT(ratio(l->ink, ground), 7.0);
+            for (const auto& text : {l->soft, l->right, l->tight, l->loose})
+                EXPECT_GT(ratio(text, ground), 4.5)
+                    << qPrintable(text.name()) << " on " << qPrintable(ground.name());
+        }
+        EXPECT_GT(ratio(l->onInk, l->ink), 7.0);
+        for (int f = 0; f < 8; ++f)
+            EXPECT_GT(ratio(l->ink, l->wash(static_cast<Family>(f))), 4.5) << f;
+    }
+}
