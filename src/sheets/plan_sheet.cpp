@@ -44,7 +44,8 @@ struct Layout {
     }
 };
 
-Layout layoutOf(const Paper& paper, bool across) {
+/// `rows` is how many rows the longer of the two lists wants.
+Layout layoutOf(const Paper& paper, bool across, int rows) {
     Layout l{paper, across, {}, {}, {}};
     const double w = l.width() - 2 * margin;
     const double h = l.height() - 2 * margin - titleHeight;
@@ -52,7 +53,7 @@ Layout layoutOf(const Paper& paper, bool across) {
         l.drawing = {margin, margin, w - listWidth - 4, h};
         l.lists = {margin + w - listWidth, margin, listWidth, h};
     } else {
-        const double lists = std::min(92.0, h * 0.36);
+        const double lists = std::min({std::max(34.0, 8 + rows * row), 92.0, h * 0.36});
         l.drawing = {margin, margin, w, h - lists - 4};
         l.lists = {margin, margin + h - lists, w, lists};
     }
@@ -68,11 +69,11 @@ bool fits(const Layout& l, const Room& room) {
 }
 
 std::optional<Layout> fitting(const std::vector<Paper>& papers, const std::vector<Scale>& scales,
-                              const Room& room) {
+                              const Room& room, int rows) {
     for (const Scale& s : scales) {
         for (const Paper& p : papers) {
             for (const bool across : {true, false}) {
-                Layout l = layoutOf(p, across);
+                Layout l = layoutOf(p, across, rows);
                 l.scale = s;
                 if (fits(l, room))
                     return l;
@@ -82,20 +83,20 @@ std::optional<Layout> fitting(const std::vector<Paper>& papers, const std::vecto
     return {};
 }
 
-Result<Layout> chooseLayout(const Project& job, const PlanOptions& o) {
+Result<Layout> chooseLayout(const Project& job, const PlanOptions& o, int rows) {
     const bool metric = isMetric(job.notation.units);
     const auto own = metric ? std::vector<Paper>{*paperNamed("a4"), *paperNamed("a3")}
                             : std::vector<Paper>{*paperNamed("letter"), *paperNamed("tabloid")};
     if (job.room->walls.empty())
         return Problem{"there is no room to print yet", "write its tape notes first"};
     if (o.paper && o.scale) {
-        if (auto l = fitting({*o.paper}, {*o.scale}, *job.room))
+        if (auto l = fitting({*o.paper}, {*o.scale}, *job.room, rows))
             return *l;
     } else if (o.paper) {
-        if (auto l = fitting({*o.paper}, usualScales(metric), *job.room))
+        if (auto l = fitting({*o.paper}, usualScales(metric), *job.room, rows))
             return *l;
     } else if (o.scale) {
-        if (auto l = fitting(own, {*o.scale}, *job.room))
+        if (auto l = fitting(own, {*o.scale}, *job.room, rows))
             return *l;
     } else {
         // A sheet one can read: the smaller paper down to 1:50 or so, else the larger.
@@ -105,14 +106,14 @@ Result<Layout> chooseLayout(const Project& job, const PlanOptions& o) {
             if (s.denominator < 65)
                 readable.push_back(s);
         for (const auto& p : own)
-            if (auto l = fitting({p}, readable, *job.room))
+            if (auto l = fitting({p}, readable, *job.room, rows))
                 return *l;
-        if (auto l = fitting(own, scales, *job.room))
+        if (auto l = fitting(own, scales, *job.room, rows))
             return *l;
     }
     std::string remedy = "choose a smaller scale";
     const auto papers = o.paper ? std::vector<Paper>{*o.paper} : own;
-    if (auto l = fitting(papers, usualScales(metric), *job.room))
+    if (auto l = fitting(papers, usualScales(metric), *job.room, rows))
         remedy = fmt::format("{} fits on {}", l->scale.words, l->paper.name);
     const Vec2 size = job.room->bounds().size();
     return Problem{fmt::format("the room, {} by {}, doesn't fit{}{}",
@@ -136,7 +137,8 @@ public:
     }
 
     /// The plan with its lists. Says how many schedule rows did not fit.
-    int first() {
+    int first(bool pages) {
+        pages_ = pages;
         p_.fillRect(QRectF(0, 0, l_.width() * k_, l_.height() * k_), Qt::white);
         plan();
         const int left = lists();
@@ -341,8 +343,9 @@ private:
             scheduleRow(i, area.left(), y, w);
         if (i < count)
             text({area.left(), y, w, row}, Qt::AlignLeft | Qt::AlignVCenter,
-                 QString("and %1 more, on the next page").arg(count - i), 2.6, false, QFont::Normal,
-                 paperLook().soft);
+                 QString(pages_ ? "and %1 more, on the next page" : "and %1 more, in the PDF")
+                     .arg(count - i),
+                 2.6, false, QFont::Normal, paperLook().soft);
         const double mx = beside ? area.left() + w + gutter : area.left();
         mendList(mx, beside ? area.top() : std::max(y, std::min(y + row, bottom)) + 3, w,
                  area.bottom());
@@ -447,6 +450,7 @@ private:
     const Layout& l_;
     std::string date_;
     std::vector<const Reading*> mend_;
+    bool pages_ = true; ///< what doesn't fit goes on further pages
 };
 
 Result<std::monostate> written(const QByteArray& bytes, const std::filesystem::path& path) {
@@ -514,14 +518,19 @@ Result<Printed> printPlan(const Project& job, const PlanOptions& options,
     const auto format = formatOf(path);
     if (!format)
         return Problem{"a sheet is a .pdf, .svg or .png file", "give the file such an ending"};
-    auto layout = chooseLayout(job, options);
-    if (!layout)
-        return layout.problem();
     auto scene = sceneOf(job);
     if (!scene)
         return scene.problem();
-    loadFonts();
     const auto readings = judge(**scene, *job.library.book, job.judgement);
+    // A thing to mend takes two rows or so.
+    const auto mend = std::count_if(readings.begin(), readings.end(),
+                                    [](const Reading& r) { return r.toMend(); });
+    auto layout = chooseLayout(
+        job, options,
+        std::max(static_cast<int>((*scene)->placed.size()), 2 * static_cast<int>(mend)));
+    if (!layout)
+        return layout.problem();
+    loadFonts();
     const auto date = options.date.empty()
                           ? QDate::currentDate().toString("d MMMM yyyy").toStdString()
                           : options.date;
@@ -543,7 +552,7 @@ Result<Printed> printPlan(const Project& job, const PlanOptions& options,
         pdf.setCreator("Mezzet");
         QPainter p(&pdf);
         PlanPainter sheet(p, 1200 / 25.4, job, **scene, readings, *layout, date);
-        int left = sheet.first();
+        int left = sheet.first(true);
         while (left > 0) {
             pdf.newPage();
             left = sheet.schedulePage(static_cast<int>((*scene)->placed.size()) - left,
@@ -559,7 +568,7 @@ Result<Printed> printPlan(const Project& job, const PlanOptions& options,
         svg.setViewBox(QRectF(0, 0, w * 10, h * 10));
         svg.setTitle(title);
         QPainter p(&svg);
-        PlanPainter(p, 10, job, **scene, readings, *layout, date).first();
+        PlanPainter(p, 10, job, **scene, readings, *layout, date).first(false);
     } else {
         constexpr double perMm = 8; // 203.2 dpi
         QImage image(static_cast<int>(std::lround(w * perMm)),
@@ -569,7 +578,7 @@ Result<Printed> printPlan(const Project& job, const PlanOptions& options,
         image.fill(Qt::white);
         QPainter p(&image);
         p.setRenderHint(QPainter::Antialiasing);
-        PlanPainter(p, perMm, job, **scene, readings, *layout, date).first();
+        PlanPainter(p, perMm, job, **scene, readings, *layout, date).first(false);
         p.end();
         if (!image.save(&buffer, "PNG"))
             return Problem{"the picture could not be made", "try another format"};
