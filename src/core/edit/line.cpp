@@ -116,13 +116,9 @@ private:
         }
         in.article();
         Angle by;
-        if (in.take({"quarter"}))
-            by = Angle::degrees(90);
-        else if (in.take({"half"}))
+        if (in.take({"half", "round", "around"}))
             by = Angle::degrees(180);
-        else if (in.take({"round", "around"}))
-            by = Angle::degrees(180);
-        else if (in.done())
+        else if (in.take({"quarter"}) || in.done())
             by = Angle::degrees(90);
         else
             by = Angle::degrees(in.number("the turn"));
@@ -251,28 +247,22 @@ private:
         if (in.done())
             in.failAhead("nothing is said yet", "name a piece, like: sofa 84 x 36 against wall A");
         Piece p;
-        bool isNew = true;
-        if (!fresh && selected_ != 0 && in.take({"it", "this"})) {
-            p = placedPiece(selected_);
-            isNew = false;
-        } else if (!fresh && startsPiece(start)) {
-            p = placedPiece(in.piece());
-            isNew = false;
-        } else if (auto kind = in.kind()) {
-            p = mezzet::pieceOf(kind);
-            p.pose.at = scene_->room->middle();
-        } else if (!fresh && selected_ != 0 && (beginsPlacement(in.ahead()) || in.lengthAhead())) {
-            p = placedPiece(selected_);
-            isNew = false;
-        } else if (!fresh) {
-            const int id = in.piece();
-            if (id == 0)
+        int there = fresh ? 0 : spokenOf(start);
+        if (there == 0) {
+            if (auto kind = in.kind()) {
+                p = mezzet::pieceOf(kind);
+                p.pose.at = scene_->room->middle();
+            } else if (fresh) {
+                in.failAhead(fmt::format("the kit has no “{}”", firstWords()));
+            } else if (selected_ != 0 && (beginsPlacement(in.ahead()) || in.lengthAhead())) {
+                there = selected_;
+            } else if (there = in.piece(); there == 0) {
                 in.failAhead(fmt::format("I don't know “{}”", firstWords()));
-            p = placedPiece(id);
-            isNew = false;
-        } else {
-            in.failAhead(fmt::format("the kit has no “{}”", firstWords()));
+            }
         }
+        const bool isNew = there == 0;
+        if (!isNew)
+            p = placedPiece(there);
         const std::size_t at = in.at();
         bool called = callIt(p, isNew);
         applySizes(p, in.sizes(), at);
@@ -281,6 +271,13 @@ private:
             p.name = in.scheme().freeName(p.kind->name);
         auto e = place(std::move(p), start, isNew ? "add" : "");
         return e;
+    }
+
+    /// "it", or a piece by its name; 0 when the line begins otherwise.
+    int spokenOf(std::size_t start) {
+        if (selected_ != 0 && in.take({"it", "this"}))
+            return selected_;
+        return startsPiece(start) ? in.piece() : 0;
     }
 
     /// The words from here up to something known, for a message.

@@ -14,7 +14,7 @@ namespace {
 
 using json = nlohmann::json;
 
-constexpr std::size_t mostBytes = 4 * 1024 * 1024;
+constexpr std::size_t mostBytes = std::size_t{4} * 1024 * 1024;
 constexpr std::size_t mostKinds = 2000;
 
 struct Fault {

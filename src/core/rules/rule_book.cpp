@@ -199,7 +199,7 @@ Result<RuleBookPtr> readRuleBook(std::string_view content, std::string_view file
 }
 
 Result<RuleBookPtr> loadRuleBook(const std::filesystem::path& file) {
-    auto content = readTextFile(file, 4 * 1024 * 1024);
+    auto content = readTextFile(file, std::size_t{4} * 1024 * 1024);
     if (!content)
         return content.problem();
     return readRuleBook(*content, file.string());
