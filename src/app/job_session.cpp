@@ -188,33 +188,26 @@ QString JobSession::redoWords() const {
 }
 
 void JobSession::undo() {
-    if (past_.empty())
-        return;
-    const Step step = past_.back();
-    past_.pop_back();
-    future_.push_back({project_, step.words});
-    take(step.project, *sceneOf(*step.project));
-    changed_ = copyWanted_ = true;
-    pause_.start();
-    emit jobChanged();
-    emit selectionChanged();
-    emit fileChanged();
-    emit told("Undid: " + step.words, false);
+    stepBetween(past_, future_, "Undid: ");
 }
 
 void JobSession::redo() {
-    if (future_.empty())
+    stepBetween(future_, past_, "Did again: ");
+}
+
+void JobSession::stepBetween(std::vector<Step>& from, std::vector<Step>& to, const char* verb) {
+    if (from.empty())
         return;
-    const Step step = future_.back();
-    future_.pop_back();
-    past_.push_back({project_, step.words});
+    const Step step = from.back();
+    from.pop_back();
+    to.push_back({project_, step.words});
     take(step.project, *sceneOf(*step.project));
     changed_ = copyWanted_ = true;
     pause_.start();
     emit jobChanged();
     emit selectionChanged();
     emit fileChanged();
-    emit told("Did again: " + step.words, false);
+    emit told(verb + step.words, false);
 }
 
 bool JobSession::isSelected(int id) const {

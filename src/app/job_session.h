@@ -104,6 +104,7 @@ private:
         QString words;
     };
     void take(ProjectPtr, ScenePtr);
+    void stepBetween(std::vector<Step>& from, std::vector<Step>& to, const char* verb);
     void judgeNow();
     void dropMissing();
     void dropCopy();

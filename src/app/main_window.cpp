@@ -1,5 +1,6 @@
 #include "app/main_window.h"
 
+#include "app/main_menu.h"
 #include "app/notes_dialog.h"
 #include "app/sheet_dialog.h"
 #include "app/style.h"
@@ -28,19 +29,6 @@ namespace mezzet::app {
 
 namespace {
 constexpr int mostRecent = 8;
-constexpr int mostUnits = 7;
-struct NamedNotation {
-    const char* name;
-    Notation notation;
-};
-const NamedNotation notations[mostUnits] = {
-    {"Feet and inches, to 1/4", {Units::feetAndInches, 4}},
-    {"Feet and inches, to 1/8", {Units::feetAndInches, 8}},
-    {"Feet and inches, to 1/16", {Units::feetAndInches, 16}},
-    {"Inches, to 1/8", {Units::inches, 8}},
-    {"Centimetres", {Units::centimetres, 8}},
-    {"Millimetres", {Units::millimetres, 8}},
-    {"Metres", {Units::metres, 8}}};
 } // namespace
 
 MainWindow::MainWindow(Library library, QWidget* parent)
@@ -117,148 +105,6 @@ MainWindow::MainWindow(Library library, QWidget* parent)
     });
     showState();
     board_->setFocus();
-}
-
-// ---- the menu ----
-
-QAction* MainWindow::add(QMenu* menu, const QString& name, const QString& text,
-                         const QKeySequence& key, const std::function<void()>& does) {
-    auto* a = menu->addAction(text);
-    a->setObjectName(name);
-    a->setShortcut(key);
-    connect(a, &QAction::triggered, this, does);
-    return a;
-}
-
-QAction* MainWindow::act(const QString& name) const {
-    return findChild<QAction*>(name);
-}
-
-void MainWindow::buildMenu() {
-    buildJobMenu(menuBar()->addMenu("&Job"));
-    buildEditMenu(menuBar()->addMenu("&Edit"));
-    buildPlaceMenu(menuBar()->addMenu("&Place"));
-    buildJudgeMenu(menuBar()->addMenu("J&udge"));
-    auto* hand = menuBar()->addMenu("&Hand over");
-    add(hand, "printPlan", "Print the plan …", QKeySequence("Ctrl+P"), [this] { print(); });
-    buildViewMenu(menuBar()->addMenu("&View"));
-    auto* help = menuBar()->addMenu("Hel&p");
-    add(help, "keys", "Keys and phrases", QKeySequence("F1"), [this] { showKeys(); });
-}
-
-void MainWindow::buildJobMenu(QMenu* m) {
-    add(m, "new", "New job …", QKeySequence::New, [this] { newJob(); });
-    add(m, "open", "Open …", QKeySequence::Open, [this] { open(); });
-    recent_ = m->addMenu("Recent");
-    connect(recent_, &QMenu::aboutToShow, this, &MainWindow::fillRecent);
-    add(m, "demo", "Open the demo", {}, [this] {
-        if (mayLeave())
-            openDemo();
-    });
-    m->addSeparator();
-    add(m, "save", "Save", QKeySequence::Save, [this] {
-        session_.path().isEmpty() ? saveAs() : static_cast<void>(saveTo(session_.path()));
-    });
-    add(m, "saveAs", "Save as …", QKeySequence("Ctrl+Shift+S"), [this] { saveAs(); });
-    m->addSeparator();
-    add(m, "notes", "Tape notes …", QKeySequence("Ctrl+T"), [this] { editNotes(); });
-    add(m, "title", "Title and client …", {}, [this] { titleJob(); });
-    m->addSeparator();
-    add(m, "quit", "Leave Mezzet", QKeySequence("Ctrl+Q"), [this] { close(); });
-}
-
-void MainWindow::buildEditMenu(QMenu* m) {
-    add(m, "undo", "Undo", QKeySequence::Undo, [this] { session_.undo(); });
-    add(m, "redo", "Redo", QKeySequence("Ctrl+Shift+Z"), [this] { session_.redo(); });
-    m->addSeparator();
-    add(m, "selectAll", "Select all pieces", QKeySequence("Ctrl+A"), [this] {
-        std::vector<int> ids;
-        for (const auto& p : session_.project()->scheme().pieces)
-            ids.push_back(p.id);
-        session_.select(ids);
-    });
-    add(m, "copy", "Copy beside itself", QKeySequence("Ctrl+D"), [this] { copySelected(); });
-    add(m, "remove", "Remove", QKeySequence("Delete"), [this] { removeSelected(); });
-    add(m, "lock", "Lock, or unlock", QKeySequence("Ctrl+L"), [this] { lockSelected(); });
-}
-
-void MainWindow::buildPlaceMenu(QMenu* m) {
-    add(m, "find", "Find a piece, or add one", QKeySequence("Ctrl+F"), [this] {
-        pieces_->box()->setFocus();
-        pieces_->box()->selectAll();
-    });
-    add(m, "say", "Say it on the line", QKeySequence("Ctrl+K"),
-        [this] { line_->edit()->setFocus(); });
-    m->addSeparator();
-    add(m, "turnRight", "Turn a quarter right", QKeySequence("Ctrl+R"),
-        [this] { turnSelected(90); });
-    add(m, "turnLeft", "Turn a quarter left", QKeySequence("Ctrl+Shift+R"),
-        [this] { turnSelected(-90); });
-    add(m, "turnBit", "Turn 5° right", QKeySequence("Ctrl+."), [this] { turnSelected(5); });
-    add(m, "turnBitLeft", "Turn 5° left", QKeySequence("Ctrl+,"), [this] { turnSelected(-5); });
-    m->addSeparator();
-    auto* own = add(m, "ownTape", "Measure with a tape of your own", QKeySequence("Ctrl+M"),
-                    [this] { board_->setTaping(!board_->taping()); });
-    own->setCheckable(true);
-    add(m, "clearTapes", "Roll up your own tapes", QKeySequence("Ctrl+Shift+M"),
-        [this] { board_->clearTapes(); });
-    m->addSeparator();
-    add(m, "addScheme", "New scheme from this one", QKeySequence("Ctrl+Shift+N"), [this] {
-        session_.apply({"new scheme", {AddScheme{}}, {}});
-    });
-    add(m, "renameScheme", "Rename this scheme …", QKeySequence("F2"), [this] { renameScheme(); });
-    add(m, "removeScheme", "Throw this scheme away", {}, [this] {
-        session_.apply({"throw the scheme away", {RemoveScheme{}}, {}});
-    });
-}
-
-void MainWindow::buildJudgeMenu(QMenu* m) {
-    add(m, "nextMend", "Next thing to mend", QKeySequence("F8"), [this] { walkMend(1); });
-    add(m, "lastMend", "The one before", QKeySequence("Shift+F8"), [this] { walkMend(-1); });
-    add(m, "mend", "Take the first remedy shown", QKeySequence("Ctrl+Return"),
-        [this] { tape_->takeFirstRemedy(); });
-    add(m, "retape", "Type on the tape", QKeySequence("Ctrl+E"), [this] { tape_->editFirst(); });
-    m->addSeparator();
-    schools_ = new QActionGroup(this);
-    for (const auto& s : session_.library().book->schools) {
-        auto* a = add(m, QString::fromStdString(s.id), QString::fromStdString("School: " + s.title),
-                      {}, [this, id = s.id] {
-                          session_.apply({"judge by " + id, {SetSchool{id, {}, false}}, {}});
-                      });
-        a->setCheckable(true);
-        a->setToolTip(QString::fromStdString(s.says));
-        schools_->addAction(a);
-    }
-}
-
-void MainWindow::buildViewMenu(QMenu* m) {
-    add(m, "fit", "Zoom to fit", QKeySequence("Ctrl+0"), [this] { board_->zoomToFit(); });
-    add(m, "fitSelection", "Zoom to the selection", QKeySequence("Ctrl+9"),
-        [this] { board_->zoomToSelection(); });
-    add(m, "zoomIn", "Nearer", QKeySequence("Ctrl+="), [this] { board_->zoomIn(); });
-    add(m, "zoomOut", "Farther", QKeySequence("Ctrl+-"), [this] { board_->zoomOut(); });
-    m->addSeparator();
-    add(m, "floor", "The floor", QKeySequence("Alt+0"), [this] { session_.goTo(-1); });
-    for (int i = 0; i < 9; ++i)
-        add(m, QString("wall%1").arg(i),
-            QString("Wall %1").arg(QString::fromStdString(wallName(i))),
-            QKeySequence(QString("Alt+%1").arg(i + 1)), [this, i] { session_.goTo(i); });
-    m->addSeparator();
-    auto* units = m->addMenu("Units");
-    units_ = new QActionGroup(this);
-    for (int i = 0; i < mostUnits; ++i) {
-        auto* a = add(units, QString("units%1").arg(i), notations[i].name, {},
-                      [this, i] { setNotation(notations[i].notation); });
-        a->setCheckable(true);
-        units_->addAction(a);
-    }
-    add(m, "otherUnits", "Inches or metric", QKeySequence("Ctrl+U"), [this] {
-        setNotation(isMetric(session_.project()->notation.units) ? notations[1].notation
-                                                                 : notations[4].notation);
-    });
-    auto* night =
-        add(m, "night", "Night theme", QKeySequence("Ctrl+Shift+L"), [this] { setNight(!night_); });
-    night->setCheckable(true);
 }
 
 void MainWindow::setNotation(Notation n) {

@@ -1,50 +1,21 @@
+#include "cli/shell.h"
 #include "jobs.h"
 
 #include <nlohmann/json.hpp>
 
-#include <array>
-#include <cstdio>
 #include <filesystem>
-#include <fstream>
-#include <sys/wait.h>
-#include <unistd.h>
 
 using json = nlohmann::json;
 namespace fs = std::filesystem;
 
 namespace {
 
-struct Ran {
-    int code;
-    std::string out;
-    std::string error;
-};
-
-class Cli : public testing::Test {
+class Cli : public mezzet::test::ShellTest {
 protected:
     void SetUp() override {
-        folder = fs::temp_directory_path() / ("mezzet-cli-" + std::to_string(::getpid()));
-        fs::create_directories(folder);
+        ShellTest::SetUp();
         write("room.tape", mezzet::test::plainNotes());
     }
-    void TearDown() override { fs::remove_all(folder); }
-
-    std::string path(const std::string& name) const { return (folder / name).string(); }
-    void write(const std::string& name, const std::string& text) const {
-        std::ofstream(folder / name) << text;
-    }
-    std::string read(const std::string& name) const {
-        std::ifstream in(folder / name);
-        return {std::istreambuf_iterator<char>(in), {}};
-    }
-    Ran run(const std::string& arguments) const {
-        const auto command = "cd " + folder.string() + " && env -u DISPLAY " + MEZZET_CLI + " " +
-                             arguments + " >out.txt 2>err.txt";
-        const int status = std::system(command.c_str());
-        return {WEXITSTATUS(status), read("out.txt"), read("err.txt")};
-    }
-
-    fs::path folder;
 };
 
 } // namespace

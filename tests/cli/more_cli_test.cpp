@@ -1,52 +1,27 @@
 // More of the command line: what it prints, and what it says of bad files.
+#include "cli/shell.h"
 #include "measure/text.h"
 
 #include <nlohmann/json.hpp>
 
 #include <gtest/gtest.h>
 
-#include <cstdlib>
 #include <filesystem>
 #include <fstream>
-#include <sys/wait.h>
-#include <unistd.h>
 
 using json = nlohmann::json;
 namespace fs = std::filesystem;
 
 namespace {
 
-struct Ran {
-    int code;
-    std::string out;
-    std::string error;
-};
-
-class Shell : public testing::Test {
+class Shell : public mezzet::test::ShellTest {
 protected:
     void SetUp() override {
-        folder = fs::temp_directory_path() / ("mezzet-shell-" + std::to_string(::getpid()));
-        fs::create_directories(folder);
+        ShellTest::SetUp();
         const auto demo = fs::path(MEZZET_TEST_DATA) / "demo";
         for (const char* f : {"lantern-row.tape", "lantern-row.lines", "lantern-row.mezzet"})
             fs::copy_file(demo / f, folder / f);
     }
-    void TearDown() override { fs::remove_all(folder); }
-    void write(const char* name, const std::string& text) const {
-        std::ofstream(folder / name) << text;
-    }
-    std::string read(const char* name) const {
-        std::ifstream in(folder / name);
-        return {std::istreambuf_iterator<char>(in), {}};
-    }
-    Ran run(const std::string& arguments) const {
-        const auto command = "cd " + folder.string() + " && env -u DISPLAY " + MEZZET_CLI + " " +
-                             arguments + " >out.txt 2>err.txt";
-        const int status = std::system(command.c_str());
-        return {WEXITSTATUS(status), read("out.txt"), read("err.txt")};
-    }
-
-    fs::path folder;
 };
 
 } // namespace
@@ -174,9 +149,6 @@ TEST_F(Shell, ASavedJobIsReplacedOnlyByAWholeOne) {
 }
 
 TEST_F(Shell, ABadLibraryIsSaid) {
-    const auto command = "cd " + folder.string() + " && MEZZET_DATA=/nowhere " + MEZZET_CLI +
-                         " scene lantern-row.mezzet >out.txt 2>err.txt";
-    const int status = std::system(command.c_str());
-    EXPECT_EQ(WEXITSTATUS(status), 3);
+    EXPECT_EQ(run("scene lantern-row.mezzet", "MEZZET_DATA=/nowhere").code, 3);
     EXPECT_NE(read("err.txt").find("/nowhere/kit"), std::string::npos);
 }

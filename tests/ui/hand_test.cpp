@@ -1,6 +1,6 @@
 // The hand on the board: sweeping, turning by the handle, panning, zooming, walking by keys.
-#include "app/main_window.h"
 #include "measure/text.h"
+#include "ui/open_window.h"
 
 #include <QApplication>
 #include <QTest>
@@ -17,32 +17,7 @@ using namespace mezzet::app;
 
 namespace {
 
-class Hand : public testing::Test {
-protected:
-    void SetUp() override {
-        window = std::make_unique<MainWindow>(*loadLibrary(MEZZET_TEST_DATA));
-        window->show();
-        ASSERT_TRUE(QTest::qWaitForWindowExposed(window.get()));
-        QApplication::setActiveWindow(window.get());
-        window->openDemo();
-        settle();
-    }
-    static void settle() {
-        for (int i = 0; i < 20; ++i)
-            QApplication::processEvents(QEventLoop::AllEvents, 5);
-    }
-    Board* board() { return window->board(); }
-    JobSession& session() { return window->session(); }
-    int id(const char* name) { return session().project()->scheme().byName(name)->id; }
-    Pose pose(const char* name) { return session().scene()->byId(id(name))->pose; }
-    QPoint on(const char* name) { return board()->toScreen(pose(name).at).toPoint(); }
-    void move(QPoint to, Qt::MouseButton button, Qt::KeyboardModifiers keys = {}) {
-        QMouseEvent e(QEvent::MouseMove, to, board()->mapToGlobal(to), Qt::NoButton, button, keys);
-        QApplication::sendEvent(board(), &e);
-    }
-
-    std::unique_ptr<MainWindow> window;
-};
+class Hand : public test::OpenWindow {};
 
 } // namespace
 

@@ -1,9 +1,9 @@
 // The panels one by one: scheme strip, tape, list, notes and sheet dialogs, menus, the key.
-#include "app/main_window.h"
 #include "app/notes_dialog.h"
 #include "app/sheet_dialog.h"
 #include "app/style.h"
 #include "measure/text.h"
+#include "ui/open_window.h"
 
 #include <QApplication>
 #include <QComboBox>
@@ -25,22 +25,8 @@ using namespace mezzet::app;
 
 namespace {
 
-class Panels : public testing::Test {
+class Panels : public test::OpenWindow {
 protected:
-    void SetUp() override {
-        window = std::make_unique<MainWindow>(*loadLibrary(MEZZET_TEST_DATA));
-        window->show();
-        ASSERT_TRUE(QTest::qWaitForWindowExposed(window.get()));
-        QApplication::setActiveWindow(window.get());
-        window->openDemo();
-        settle();
-    }
-    static void settle() {
-        for (int i = 0; i < 25; ++i)
-            QApplication::processEvents(QEventLoop::AllEvents, 5);
-    }
-    JobSession& session() { return window->session(); }
-    int id(const char* name) { return session().project()->scheme().byName(name)->id; }
     /// Answers the next question of a dialog with some text.
     static void answer(const QString& text) {
         QTimer::singleShot(50, [text] {
@@ -52,8 +38,6 @@ protected:
             }
         });
     }
-
-    std::unique_ptr<MainWindow> window;
 };
 
 } // namespace

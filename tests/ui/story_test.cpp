@@ -1,9 +1,9 @@
 // The real window driven through a day's work: open, select, type on the tape, say lines, drag,
 // undo, save, open again, print.
-#include "app/main_window.h"
 #include "app/notes_dialog.h"
 #include "app/style.h"
 #include "measure/text.h"
+#include "ui/open_window.h"
 
 #include <QApplication>
 #include <QDir>
@@ -28,26 +28,8 @@ using namespace mezzet::app;
 
 namespace {
 
-void settle() {
-    for (int i = 0; i < 30; ++i)
-        QApplication::processEvents(QEventLoop::AllEvents, 5);
-}
-
-class Story : public testing::Test {
+class Story : public test::OpenWindow {
 protected:
-    void SetUp() override {
-        window = std::make_unique<MainWindow>(*loadLibrary(MEZZET_TEST_DATA));
-        window->show();
-        ASSERT_TRUE(QTest::qWaitForWindowExposed(window.get()));
-        // Without a window manager nobody else makes it the active one, which shortcuts ask for.
-        QApplication::setActiveWindow(window.get());
-        window->openDemo();
-        settle();
-    }
-    JobSession& session() { return window->session(); }
-    int id(const char* name) { return session().project()->scheme().byName(name)->id; }
-    Pose pose(const char* name) { return session().scene()->byId(id(name))->pose; }
-    QPoint on(const char* name) { return window->board()->toScreen(pose(name).at).toPoint(); }
     void say(const QString& line) {
         window->line()->edit()->setFocus();
         window->line()->edit()->clear();
@@ -61,19 +43,13 @@ protected:
                 return c;
         return nullptr;
     }
-    void drag(QPoint from, QPoint to, Qt::KeyboardModifiers keys = Qt::NoModifier) {
-        QTest::mousePress(window->board(), Qt::LeftButton, keys, from);
-        QTest::mouseMove(window->board(), (from + to) / 2);
-        for (const QPoint p : {(from + to) / 2, to}) {
-            QMouseEvent move(QEvent::MouseMove, p, window->board()->mapToGlobal(p), Qt::NoButton,
-                             Qt::LeftButton, keys);
-            QApplication::sendEvent(window->board(), &move);
-        }
-        QTest::mouseRelease(window->board(), Qt::LeftButton, keys, to);
+    void drag(QPoint from, QPoint to) {
+        QTest::mousePress(board(), Qt::LeftButton, {}, from);
+        move((from + to) / 2, Qt::LeftButton);
+        move(to, Qt::LeftButton);
+        QTest::mouseRelease(board(), Qt::LeftButton, {}, to);
         settle();
     }
-
-    std::unique_ptr<MainWindow> window;
 };
 
 } // namespace

@@ -1,6 +1,7 @@
 #include "survey/tape_notes.h"
 
 #include "measure/text.h"
+#include "survey/note_line.h"
 
 #include <fmt/format.h>
 
@@ -13,146 +14,6 @@ namespace mezzet {
 namespace {
 
 constexpr std::size_t mostWalls = 200;
-constexpr Length longestRun = Length::metres(200);
-
-/// Thrown inside this file only, and caught in readTapeNotes.
-struct Fault {
-    Problem problem;
-};
-
-/// One line of notes being read from left to right.
-class Line {
-public:
-    Line(std::string_view text, int number, Units bare, std::string_view file)
-        : text_(text), number_(number), bare_(bare), file_(file) {}
-
-    void skip() {
-        while (at_ < text_.size() && (text_[at_] == ' ' || text_[at_] == '\t'))
-            ++at_;
-    }
-    [[nodiscard]] bool done() {
-        skip();
-        return at_ >= text_.size();
-    }
-    bool comma() {
-        skip();
-        if (at_ < text_.size() && (text_[at_] == ',' || text_[at_] == ';')) {
-            ++at_;
-            return true;
-        }
-        return false;
-    }
-    /// The word ahead, lower case, without taking it.
-    std::string ahead() {
-        skip();
-        std::size_t e = at_;
-        while (e < text_.size() && text_[e] != ' ' && text_[e] != '\t' && text_[e] != ',' &&
-               text_[e] != ';')
-            ++e;
-        return foldCase(text_.substr(at_, e - at_));
-    }
-    std::string word() {
-        auto w = ahead();
-        mark_ = at_;
-        at_ += w.size();
-        return w;
-    }
-    bool take(std::initializer_list<std::string_view> words) {
-        const auto w = ahead();
-        for (auto x : words) {
-            if (w == x) {
-                word();
-                return true;
-            }
-        }
-        return false;
-    }
-    void expect(std::initializer_list<std::string_view> words, std::string_view wanted) {
-        if (!take(words))
-            failAhead(fmt::format("{} was expected here", wanted), "");
-    }
-    Length length(std::string_view what, bool mayBeZero = true) {
-        skip();
-        mark_ = at_;
-        auto scanned = scanLength(text_.substr(at_), bare_);
-        if (!scanned) {
-            const auto& p = scanned.problem();
-            const bool missing = p.what == "no length here";
-            fail(at_ + bytesBefore(p.column - 1),
-                 missing ? fmt::format("{} needs a length here", what) : p.what, p.remedy,
-                 missing ? ahead().size() : 1);
-        }
-        if (scanned->value < Length{} || (!mayBeZero && scanned->value <= Length{}))
-            fail(mark_, fmt::format("{} must be more than nothing", what), "check the figure",
-                 scanned->used);
-        if (scanned->value > longestRun)
-            fail(mark_, fmt::format("{} is over 200 m", what), "check the figure and its unit",
-                 scanned->used);
-        at_ += scanned->used;
-        return scanned->value;
-    }
-    double number(std::string_view what) {
-        auto w = word();
-        if (w.ends_with("°"))
-            w.resize(w.size() - std::string_view("°").size());
-        double v = 0;
-        const auto [end, error] = std::from_chars(w.data(), w.data() + w.size(), v);
-        if (w.empty() || error != std::errc() || end != w.data() + w.size() || !std::isfinite(v))
-            failHere(fmt::format("{} needs a number here", what), "write it like 135 or 134.5");
-        return v;
-    }
-    std::string restOfLine() {
-        skip();
-        auto r = std::string(trimmed(text_.substr(at_)));
-        at_ = text_.size();
-        return r;
-    }
-
-    [[nodiscard]] NotePlace place() {
-        skip();
-        return {number_, column(at_), static_cast<int>(characterCount(trimmed(text_.substr(at_))))};
-    }
-    /// Points at the word last taken.
-    [[noreturn]] void failHere(std::string what, std::string remedy) {
-        fail(mark_, std::move(what), std::move(remedy), std::max<std::size_t>(at_ - mark_, 1));
-    }
-    /// Points at the word ahead.
-    [[noreturn]] void failAhead(std::string what, std::string remedy) {
-        const auto w = ahead();
-        fail(at_, std::move(what), std::move(remedy), std::max<std::size_t>(w.size(), 1));
-    }
-
-private:
-    [[nodiscard]] int column(std::size_t byte) const {
-        return static_cast<int>(characterCount(text_.substr(0, byte))) + 1;
-    }
-    [[nodiscard]] std::size_t bytesBefore(int characters) const {
-        std::size_t i = at_;
-        while (characters > 0 && i < text_.size()) {
-            ++i;
-            while (i < text_.size() && (text_[i] & 0xC0) == 0x80)
-                ++i;
-            --characters;
-        }
-        return i - at_;
-    }
-    [[noreturn]] void fail(std::size_t at, std::string what, std::string remedy,
-                           std::size_t bytes) {
-        Problem p{std::move(what), std::move(remedy)};
-        p.file = file_;
-        p.line = number_;
-        p.column = column(at);
-        p.width = static_cast<int>(characterCount(text_.substr(std::min(at, text_.size()), bytes)));
-        throw Fault{p};
-    }
-
-    std::string_view text_;
-    int number_;
-    Units bare_;
-    std::string_view file_;
-    std::size_t at_ = 0;
-    std::size_t mark_ = 0;
-};
 
 class Reader {
 public:
@@ -161,7 +22,7 @@ public:
     void readLine(std::string_view text, int number) {
         if (const auto hash = text.find('#'); hash != std::string_view::npos)
             text = text.substr(0, hash);
-        Line line(text, number, notes_.units, file_);
+        NoteLine line(text, number, notes_.units, file_);
         if (line.done())
             return;
         const NotePlace place = line.place();
@@ -204,7 +65,7 @@ public:
                 Problem p{
                     fmt::format("there is no wall {}", wallName(known(d.from) ? d.to : d.from)),
                     "a corner is named by the wall that begins there"};
-                throw Fault{at(p, d.place)};
+                throw NoteFault{at(p, d.place)};
             }
         }
         notes_.diagonals = pending_;
@@ -222,7 +83,7 @@ private:
         return p;
     }
 
-    static std::string named(Line& line) {
+    static std::string named(NoteLine& line) {
         auto n = line.restOfLine();
         if (n.empty())
             line.failAhead("the room has no name", "write it like: room Supper room");
@@ -231,7 +92,7 @@ private:
         return n;
     }
 
-    void units(Line& line) {
+    void units(NoteLine& line) {
         const auto w = line.restOfLine();
         const auto u = readUnits(w);
         if (!u)
@@ -242,7 +103,7 @@ private:
         notes_.units = *u;
     }
 
-    void ceiling(Line& line) {
+    void ceiling(NoteLine& line) {
         const auto h = line.length("the ceiling height", false);
         if (notes_.ceilingTaped && abs(h - notes_.ceiling) > quiet)
             line.failHere("the ceiling height is given twice, and differently", "keep one");
@@ -252,7 +113,7 @@ private:
         notes_.ceilingTaped = true;
     }
 
-    void tolerance(Line& line) {
+    void tolerance(NoteLine& line) {
         if (line.ahead() == "1") {
             line.word();
             line.expect({"in"}, "“in”");
@@ -263,7 +124,7 @@ private:
         notes_.tolerance = n;
     }
 
-    void north(Line& line) {
+    void north(NoteLine& line) {
         const double n = line.number("north");
         if (std::abs(n) > 360)
             line.failHere("north is more than a full turn",
@@ -271,7 +132,7 @@ private:
         notes_.north = Angle::degrees(n);
     }
 
-    void wall(Line& line, NotePlace place) {
+    void wall(NoteLine& line, NotePlace place) {
         const auto name = line.word();
         const auto wanted = wallName(static_cast<int>(notes_.walls.size()));
         const auto index = wallIndex(name);
@@ -292,14 +153,14 @@ private:
         cornerGiven_ = false;
     }
 
-    TapedWall& current(Line& line, std::string_view what) {
+    TapedWall& current(NoteLine& line, std::string_view what) {
         if (notes_.walls.empty())
             line.failHere(fmt::format("this {} comes before any wall", what),
                           "write the wall first, like: wall A 15' 0\"");
         return notes_.walls.back();
     }
 
-    void corner(Line& line) {
+    void corner(NoteLine& line) {
         auto& w = current(line, "corner");
         if (cornerGiven_)
             line.failHere("this corner is given twice",
@@ -322,7 +183,7 @@ private:
         w.angleMeasured = true;
     }
 
-    void diagonal(Line& line, NotePlace place) {
+    void diagonal(NoteLine& line, NotePlace place) {
         TapedDiagonal d;
         d.place = place;
         d.from = cornerNamed(line);
@@ -334,7 +195,7 @@ private:
         pending_.push_back(d);
     }
 
-    static int cornerNamed(Line& line) {
+    static int cornerNamed(NoteLine& line) {
         const auto w = line.word();
         const auto i = wallIndex(w);
         if (!i)
@@ -345,7 +206,7 @@ private:
     }
 
     /// "2' 10" from left", the words after its length already known to be "from".
-    static void fromCorner(Line& line, Length v, Length& offset, bool& fromRight, bool& given) {
+    static void fromCorner(NoteLine& line, Length v, Length& offset, bool& fromRight, bool& given) {
         line.expect({"from"}, "“from”");
         line.take({"the"});
         if (line.take({"right"}))
@@ -358,13 +219,13 @@ private:
         given = true;
     }
 
-    static void separator(Line& line) {
+    static void separator(NoteLine& line) {
         if (!line.done() && !line.comma())
             line.failAhead(fmt::format("“{}” doesn't follow here", line.ahead()),
                            "put a comma between the parts");
     }
 
-    void opening(Line& line, NotePlace place, const std::string& kind) {
+    void opening(NoteLine& line, NotePlace place, const std::string& kind) {
         auto& w = current(line, kind);
         TapedOpening o;
         o.kind = kind == "window" ? OpeningKind::window
@@ -440,7 +301,7 @@ private:
         w.openings.push_back(o);
     }
 
-    void chimney(Line& line, NotePlace place) {
+    void chimney(NoteLine& line, NotePlace place) {
         auto& w = current(line, "chimney");
         line.take({"breast"});
         TapedChimney c;
@@ -466,7 +327,7 @@ private:
         w.chimneys.push_back(c);
     }
 
-    void outlet(Line& line, NotePlace place, const std::string& kind) {
+    void outlet(NoteLine& line, NotePlace place, const std::string& kind) {
         auto& w = current(line, kind);
         TapedOutlet o;
         o.kind = kind == "switch" ? OutletKind::lightSwitch : OutletKind::outlet;
@@ -490,7 +351,7 @@ private:
         w.outlets.push_back(o);
     }
 
-    void studs(Line& line) {
+    void studs(NoteLine& line) {
         auto& w = current(line, "studs line");
         TapedStuds s;
         bool given = false;
@@ -515,7 +376,7 @@ private:
         w.studs = s;
     }
 
-    [[noreturn]] static void unknown(Line& line, const std::string& w) {
+    [[noreturn]] static void unknown(NoteLine& line, const std::string& w) {
         static const std::vector<std::string> known{
             "room",   "units", "ceiling", "tolerance", "north",  "wall",   "corner", "diagonal",
             "window", "door",  "opening", "chimney",   "outlet", "switch", "studs"};
@@ -545,7 +406,7 @@ private:
                                       name, w.name, write(offset, n), write(width, n),
                                       write(offset + width, n), write(w.run, n)),
                           "check its place, its width and the wall"};
-                throw Fault{at(p, place)};
+                throw NoteFault{at(p, place)};
             }
             spans.push_back({left, left + width, std::move(name), place});
         };
@@ -555,9 +416,9 @@ private:
                                                              : "opening";
             add(o.offset, o.fromRight, o.width, name, o.place);
             if (o.sill + o.height > notes_.ceiling + Length::inches(0.25))
-                throw Fault{at({fmt::format("the head of this {} is above the ceiling", name),
-                                "check the sill, its height and the ceiling"},
-                               o.place)};
+                throw NoteFault{at({fmt::format("the head of this {} is above the ceiling", name),
+                                    "check the sill, its height and the ceiling"},
+                                   o.place)};
         }
         for (const auto& c : w.chimneys)
             add(c.offset, c.fromRight, c.width, "chimney breast", c.place);
@@ -566,10 +427,11 @@ private:
                 const auto over = std::min(spans[i].right, spans[j].right) -
                                   std::max(spans[i].left, spans[j].left);
                 if (over > Length::inches(0.25))
-                    throw Fault{at({fmt::format("this {} lies over the {} of line {}",
-                                                spans[i].name, spans[j].name, spans[j].place.line),
-                                    "check where each starts and how wide it is"},
-                                   spans[i].place)};
+                    throw NoteFault{
+                        at({fmt::format("this {} lies over the {} of line {}", spans[i].name,
+                                        spans[j].name, spans[j].place.line),
+                            "check where each starts and how wide it is"},
+                           spans[i].place)};
             }
         }
     }
@@ -616,7 +478,7 @@ Result<TapeNotes> readTapeNotes(std::string_view text, std::string_view file) {
             text.remove_prefix(end + 1);
         }
         return reader.finish();
-    } catch (const Fault& f) {
+    } catch (const NoteFault& f) {
         return f.problem;
     }
 }

@@ -1,4 +1,5 @@
 #include "measure/text.h"
+#include "project/job_words.h"
 #include "project/project.h"
 
 #include <fmt/format.h>
@@ -14,7 +15,6 @@ namespace {
 
 using json = nlohmann::ordered_json;
 
-constexpr int formatVersion = 1;
 constexpr std::size_t mostTies = 8;
 constexpr int deepest = 24;
 constexpr double farthest = 1e6; // mm; a kilometre
@@ -23,171 +23,6 @@ struct Fault {
     std::string what;
     std::string remedy;
 };
-
-// ---- words for the enumerations, as the file spells them ----
-
-constexpr std::array<std::pair<Tie::Kind, const char*>, 13> tieWords{
-    {{Tie::Kind::against, "against"},
-     {Tie::Kind::inCorner, "in-corner"},
-     {Tie::Kind::turned, "turned"},
-     {Tie::Kind::squareTo, "square-to"},
-     {Tie::Kind::inLineWith, "in-line-with"},
-     {Tie::Kind::facing, "facing"},
-     {Tie::Kind::fromPiece, "from-piece"},
-     {Tie::Kind::fromWall, "from-wall"},
-     {Tie::Kind::fromCorner, "from-corner"},
-     {Tie::Kind::centredOn, "centred-on"},
-     {Tie::Kind::centredBetween, "centred-between"},
-     {Tie::Kind::under, "under"},
-     {Tie::Kind::at, "at"}}};
-constexpr std::array<std::pair<Target::Is, const char*>, 8> targetWords{
-    {{Target::Is::piece, "piece"},
-     {Target::Is::wall, "wall"},
-     {Target::Is::corner, "corner"},
-     {Target::Is::window, "window"},
-     {Target::Is::door, "door"},
-     {Target::Is::opening, "opening"},
-     {Target::Is::chimney, "chimney"},
-     {Target::Is::room, "room"}}};
-constexpr std::array<std::pair<Side, const char*>, 4> sideWords{{{Side::front, "front"},
-                                                                 {Side::behind, "behind"},
-                                                                 {Side::left, "left"},
-                                                                 {Side::right, "right"}}};
-
-template <class Table, class E> const char* wordFor(const Table& table, E e) {
-    for (const auto& [value, word] : table)
-        if (value == e)
-            return word;
-    return "";
-}
-
-// ---- writing ----
-
-/// Adds the fields a newer version wrote, which this one only carries along.
-void carry(json& to, const std::string& extra) {
-    if (extra.empty())
-        return;
-    const json carried = json::parse(extra); // outlives the loop over it
-    for (const auto& [key, v] : carried.items())
-        if (!to.contains(key))
-            to[key] = v;
-}
-
-json jsonOf(const Target& t) {
-    json j{{"is", wordFor(targetWords, t.is)}};
-    switch (t.is) {
-    case Target::Is::piece:
-        j["id"] = t.piece;
-        break;
-    case Target::Is::wall:
-        j["wall"] = wallName(t.index);
-        break;
-    case Target::Is::corner:
-        j["wall"] = wallName(t.index);
-        j["along"] = t.alongNext ? "next" : "before";
-        break;
-    case Target::Is::room:
-    case Target::Is::none:
-        break;
-    default:
-        j["number"] = t.index;
-    }
-    return j;
-}
-
-json jsonOf(const Tie& t) {
-    json j{{"tie", wordFor(tieWords, t.kind)}};
-    if (t.of.is != Target::Is::none)
-        j["of"] = jsonOf(t.of);
-    if (t.kind == Tie::Kind::centredBetween)
-        j["also"] = jsonOf(t.also);
-    switch (t.kind) {
-    case Tie::Kind::turned:
-        j["turn"] = t.turn.inDegrees();
-        break;
-    case Tie::Kind::at:
-        j["at"] = {t.distance.mm(), t.second.mm()};
-        break;
-    case Tie::Kind::under:
-        j["pieces"] = t.group;
-        break;
-    case Tie::Kind::fromPiece:
-        j["side"] = wordFor(sideWords, t.side);
-        [[fallthrough]];
-    case Tie::Kind::against:
-    case Tie::Kind::fromWall:
-    case Tie::Kind::fromCorner:
-    case Tie::Kind::centredOn:
-        j["distance"] = t.distance.mm();
-        if (t.kind == Tie::Kind::centredOn && t.side != Side::front)
-            j["side"] = wordFor(sideWords, t.side);
-        if (t.to == MeasuredTo::centre)
-            j["to"] = "centre";
-        break;
-    default:
-        break;
-    }
-    carry(j, t.extra);
-    return j;
-}
-
-json jsonOf(const Footprint& f) {
-    json j{{"form", f.form == FootprintForm::oval  ? "oval"
-                    : f.form == FootprintForm::ell ? "L"
-                                                   : "rectangle"}};
-    if (f.corner > Length{})
-        j["corner"] = f.corner.mm();
-    if (f.form == FootprintForm::ell) {
-        j["body"] = f.bodyDepth.mm();
-        j["arm"] = f.armWidth.mm();
-        j["armOn"] = f.armOnRight ? "right" : "left";
-    }
-    return j;
-}
-
-json jsonOf(const Piece& p) {
-    json j{{"id", p.id}, {"name", p.name}, {"kind", p.kind->id}};
-    j["size"] = {p.size.width.mm(), p.size.depth.mm(), p.size.height.mm()};
-    json heights = json::object();
-    const auto height = [&](const char* name, const std::optional<Length>& h) {
-        if (h)
-            heights[name] = h->mm();
-    };
-    height("seat", p.heights.seat);
-    height("arm", p.heights.arm);
-    height("back", p.heights.back);
-    height("top", p.heights.top);
-    j["heights"] = heights;
-    j["shape"] = jsonOf(p.footprint);
-    j["at"] = {p.pose.at.x, p.pose.at.y};
-    j["turn"] = p.pose.turn.inDegrees();
-    if (p.locked)
-        j["locked"] = true;
-    j["ties"] = json::array();
-    for (const auto& t : p.ties)
-        j["ties"].push_back(jsonOf(t));
-    carry(j, p.extra);
-    return j;
-}
-
-json jsonOf(const Judgement& judgement) {
-    json rules = json::object();
-    for (const auto& [id, c] : judgement.choices) {
-        json r = json::object();
-        if (!c.school.empty())
-            r["school"] = c.school;
-        if (c.band) {
-            const auto bound = [](const std::optional<double>& b) {
-                return b ? json(*b) : json(nullptr);
-            };
-            r["band"] = {bound(c.band->low), bound(c.band->high)};
-        }
-        rules[id] = r;
-    }
-    return rules;
-}
-
-// ---- reading ----
 
 /// One object of the file: takes known fields, keeps the rest.
 class Fields {
@@ -502,10 +337,10 @@ ProjectPtr readProject(const json& j, std::string_view file, const Library& libr
     if (!f.has("format") || f.need("format") != "mezzet-job")
         throw Fault{"this is no Mezzet job", "a job begins with {\"format\": \"mezzet-job\""};
     const int version = f.whole("version", 1, 1 << 20);
-    if (version > formatVersion)
+    if (version > jobFormat)
         throw Fault{
             fmt::format("this job was written by a newer Mezzet (format {}, and this one reads {})",
-                        version, formatVersion),
+                        version, jobFormat),
             "open it with the newer one"};
     auto p = std::make_shared<Project>();
     p->library = library;
@@ -548,34 +383,6 @@ ProjectPtr readProject(const json& j, std::string_view file, const Library& libr
 }
 
 } // namespace
-
-std::string jobText(const Project& p) {
-    json j{{"format", "mezzet-job"},
-           {"version", formatVersion},
-           {"title", p.title},
-           {"client", p.client}};
-    j["notation"] = {{"units", unitsName(p.notation.units)},
-                     {"denominator", p.notation.denominator}};
-    j["school"] = p.judgement.school;
-    j["rules"] = jsonOf(p.judgement);
-    json corners = json::array();
-    for (const Vec2 c : p.room->corners())
-        corners.push_back({c.x, c.y});
-    j["room"] = {{"name", p.room->name}, {"notes", p.notes}, {"corners", corners}};
-    carry(j["room"], p.roomExtra);
-    j["active"] = p.active + 1;
-    j["schemes"] = json::array();
-    for (const auto& s : p.schemes) {
-        json one{
-            {"name", s->name}, {"note", s->note}, {"nextId", s->nextId}, {"pieces", json::array()}};
-        for (const auto& piece : s->pieces)
-            one["pieces"].push_back(jsonOf(piece));
-        carry(one, s->extra);
-        j["schemes"].push_back(one);
-    }
-    carry(j, p.extra);
-    return j.dump(1) + "\n";
-}
 
 Result<ProjectPtr> readJob(std::string_view content, std::string_view file,
                            const Library& library) {

@@ -1,0 +1,50 @@
+#pragma once
+
+#include "scheme/scheme.h"
+
+#include <array>
+#include <utility>
+
+namespace mezzet {
+
+/// The format of job files this version writes, and the newest it reads.
+inline constexpr int jobFormat = 1;
+
+// The enumerations as the file spells them.
+
+inline constexpr std::array<std::pair<Tie::Kind, const char*>, 13> tieWords{
+    {{Tie::Kind::against, "against"},
+     {Tie::Kind::inCorner, "in-corner"},
+     {Tie::Kind::turned, "turned"},
+     {Tie::Kind::squareTo, "square-to"},
+     {Tie::Kind::inLineWith, "in-line-with"},
+     {Tie::Kind::facing, "facing"},
+     {Tie::Kind::fromPiece, "from-piece"},
+     {Tie::Kind::fromWall, "from-wall"},
+     {Tie::Kind::fromCorner, "from-corner"},
+     {Tie::Kind::centredOn, "centred-on"},
+     {Tie::Kind::centredBetween, "centred-between"},
+     {Tie::Kind::under, "under"},
+     {Tie::Kind::at, "at"}}};
+inline constexpr std::array<std::pair<Target::Is, const char*>, 8> targetWords{
+    {{Target::Is::piece, "piece"},
+     {Target::Is::wall, "wall"},
+     {Target::Is::corner, "corner"},
+     {Target::Is::window, "window"},
+     {Target::Is::door, "door"},
+     {Target::Is::opening, "opening"},
+     {Target::Is::chimney, "chimney"},
+     {Target::Is::room, "room"}}};
+inline constexpr std::array<std::pair<Side, const char*>, 4> sideWords{{{Side::front, "front"},
+                                                                        {Side::behind, "behind"},
+                                                                        {Side::left, "left"},
+                                                                        {Side::right, "right"}}};
+
+template <class Table, class E> const char* wordFor(const Table& table, E e) {
+    for (const auto& [value, word] : table)
+        if (value == e)
+            return word;
+    return "";
+}
+
+} // namespace mezzet

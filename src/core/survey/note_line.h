@@ -1,0 +1,152 @@
+#pragma once
+
+#include "measure/text.h"
+#include "survey/tape_notes.h"
+
+#include <fmt/format.h>
+
+#include <charconv>
+#include <cmath>
+
+namespace mezzet {
+
+/// A fault in the notes; lives only between the readers of this folder and readTapeNotes.
+struct NoteFault {
+    Problem problem;
+};
+
+/// One line of notes being read from left to right.
+class NoteLine {
+public:
+    NoteLine(std::string_view text, int number, Units bare, std::string_view file)
+        : text_(text), number_(number), bare_(bare), file_(file) {}
+
+    void skip() {
+        while (at_ < text_.size() && (text_[at_] == ' ' || text_[at_] == '\t'))
+            ++at_;
+    }
+    [[nodiscard]] bool done() {
+        skip();
+        return at_ >= text_.size();
+    }
+    bool comma() {
+        skip();
+        if (at_ < text_.size() && (text_[at_] == ',' || text_[at_] == ';')) {
+            ++at_;
+            return true;
+        }
+        return false;
+    }
+    /// The word ahead, lower case, without taking it.
+    std::string ahead() {
+        skip();
+        std::size_t e = at_;
+        while (e < text_.size() && text_[e] != ' ' && text_[e] != '\t' && text_[e] != ',' &&
+               text_[e] != ';')
+            ++e;
+        return foldCase(text_.substr(at_, e - at_));
+    }
+    std::string word() {
+        auto w = ahead();
+        mark_ = at_;
+        at_ += w.size();
+        return w;
+    }
+    bool take(std::initializer_list<std::string_view> words) {
+        const auto w = ahead();
+        for (auto x : words) {
+            if (w == x) {
+                word();
+                return true;
+            }
+        }
+        return false;
+    }
+    void expect(std::initializer_list<std::string_view> words, std::string_view wanted) {
+        if (!take(words))
+            failAhead(fmt::format("{} was expected here", wanted), "");
+    }
+    Length length(std::string_view what, bool mayBeZero = true) {
+        skip();
+        mark_ = at_;
+        auto scanned = scanLength(text_.substr(at_), bare_);
+        if (!scanned) {
+            const auto& p = scanned.problem();
+            const bool missing = p.what == "no length here";
+            fail(at_ + bytesBefore(p.column - 1),
+                 missing ? fmt::format("{} needs a length here", what) : p.what, p.remedy,
+                 missing ? ahead().size() : 1);
+        }
+        if (scanned->value < Length{} || (!mayBeZero && scanned->value <= Length{}))
+            fail(mark_, fmt::format("{} must be more than nothing", what), "check the figure",
+                 scanned->used);
+        if (scanned->value > Length::metres(200))
+            fail(mark_, fmt::format("{} is over 200 m", what), "check the figure and its unit",
+                 scanned->used);
+        at_ += scanned->used;
+        return scanned->value;
+    }
+    double number(std::string_view what) {
+        auto w = word();
+        if (w.ends_with("°"))
+            w.resize(w.size() - std::string_view("°").size());
+        double v = 0;
+        const auto [end, error] = std::from_chars(w.data(), w.data() + w.size(), v);
+        if (w.empty() || error != std::errc() || end != w.data() + w.size() || !std::isfinite(v))
+            failHere(fmt::format("{} needs a number here", what), "write it like 135 or 134.5");
+        return v;
+    }
+    std::string restOfLine() {
+        skip();
+        auto r = std::string(trimmed(text_.substr(at_)));
+        at_ = text_.size();
+        return r;
+    }
+
+    [[nodiscard]] NotePlace place() {
+        skip();
+        return {number_, column(at_), static_cast<int>(characterCount(trimmed(text_.substr(at_))))};
+    }
+    /// Points at the word last taken.
+    [[noreturn]] void failHere(std::string what, std::string remedy) {
+        fail(mark_, std::move(what), std::move(remedy), std::max<std::size_t>(at_ - mark_, 1));
+    }
+    /// Points at the word ahead.
+    [[noreturn]] void failAhead(std::string what, std::string remedy) {
+        const auto w = ahead();
+        fail(at_, std::move(what), std::move(remedy), std::max<std::size_t>(w.size(), 1));
+    }
+
+private:
+    [[nodiscard]] int column(std::size_t byte) const {
+        return static_cast<int>(characterCount(text_.substr(0, byte))) + 1;
+    }
+    [[nodiscard]] std::size_t bytesBefore(int characters) const {
+        std::size_t i = at_;
+        while (characters > 0 && i < text_.size()) {
+            ++i;
+            while (i < text_.size() && (text_[i] & 0xC0) == 0x80)
+                ++i;
+            --characters;
+        }
+        return i - at_;
+    }
+    [[noreturn]] void fail(std::size_t at, std::string what, std::string remedy,
+                           std::size_t bytes) {
+        Problem p{std::move(what), std::move(remedy)};
+        p.file = file_;
+        p.line = number_;
+        p.column = column(at);
+        p.width = static_cast<int>(characterCount(text_.substr(std::min(at, text_.size()), bytes)));
+        throw NoteFault{p};
+    }
+
+    std::string_view text_;
+    int number_;
+    Units bare_;
+    std::string_view file_;
+    std::size_t at_ = 0;
+    std::size_t mark_ = 0;
+};
+
+} // namespace mezzet
