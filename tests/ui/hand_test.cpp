@@ -140,3 +140,45 @@ TEST_F(Hand, EverySizeOfWindowPaints) {
         EXPECT_TRUE(board()->rect().contains(on("Sofa"))) << size.width();
     }
 }
+
+TEST_F(Hand, ShiftKeepsTheTiesAndCtrlDropsThemWhileDragging) {
+    const auto dragWith = [&](const char* name, QPoint by, Qt::KeyboardModifiers keys) {
+        const QPoint from = on(name);
+        session().select({id(name)});
+        QTest::mousePress(board(), Qt::LeftButton, {}, from);
+        move(from + by / 2, Qt::LeftButton, keys);
+        move(from + by, Qt::LeftButton, keys);
+        QTest::mouseRelease(board(), Qt::LeftButton, keys, from + by);
+        settle();
+    };
+    const auto before = pose("Sideboard");
+    const auto ties = session().project()->scheme().byName("Sideboard")->ties;
+    dragWith("Sideboard", {-40, 30}, Qt::ShiftModifier);
+    EXPECT_NEAR(norm(pose("Sideboard").at - before.at), 0, 1e-6) << "both coordinates are tied";
+    EXPECT_EQ(session().project()->scheme().byName("Sideboard")->ties, ties);
+    dragWith("Sideboard", {-40, 30}, Qt::ControlModifier);
+    EXPECT_GT(norm(pose("Sideboard").at - before.at), 100);
+    EXPECT_LT(session().project()->scheme().byName("Sideboard")->ties.size(), ties.size() + 1);
+    session().undo();
+    session().undo();
+    EXPECT_EQ(session().project()->scheme().byName("Sideboard")->ties, ties);
+}
+
+TEST_F(Hand, SeveralPiecesAreDraggedAsOne) {
+    session().select({id("Supper table"), id("Coat stand")});
+    const auto table = pose("Supper table").at;
+    const auto stand = pose("Coat stand").at;
+    const QPoint from = on("Supper table");
+    QTest::mousePress(board(), Qt::LeftButton, {}, from);
+    move(from + QPoint(-15, 0), Qt::LeftButton);
+    move(from + QPoint(-30, 0), Qt::LeftButton);
+    QTest::mouseRelease(board(), Qt::LeftButton, {}, from + QPoint(-30, 0));
+    const Vec2 a = pose("Supper table").at - table;
+    const Vec2 b = pose("Coat stand").at - stand;
+    EXPECT_LT(a.x, -100);
+    // The table's ties run square to its slightly slanted wall, so a hair may differ.
+    EXPECT_NEAR(norm(a - b), 0, 1);
+    session().undo();
+    EXPECT_NEAR(norm(pose("Coat stand").at - stand), 0, 1e-6) << "one act, one undo";
+    EXPECT_NEAR(norm(pose("Supper table").at - table), 0, 1e-6);
+}
