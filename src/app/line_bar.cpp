@@ -100,6 +100,15 @@ void LineBar::refresh() {
         preview_->setToolTip(preview_->text());
         return;
     }
+    if (popup_->isVisible()) {
+        // Half a word is no mistake yet.
+        QStringList ways;
+        for (int i = 0; i < popup_->count() && i < 4; ++i)
+            ways << popup_->item(i)->text();
+        preview_->setText("Tab goes on: " + ways.join(", ") +
+                          (popup_->count() > 4 ? QString(" …") : QString()));
+        return;
+    }
     // Point at the word: the fault is marked in the sentence.
     const auto& p = said.problem();
     QString where;

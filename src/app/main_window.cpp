@@ -126,8 +126,8 @@ void MainWindow::showState() {
         QString("%1%2 (%3) · Mezzet")
             .arg(session_.changed() ? "• " : "", QString::fromStdString(job.title), name));
     title_->setText(QString::fromStdString(job.title) + (session_.changed() ? ", unsaved" : ""));
-    // The corner is laid out anew only when asked.
-    title_->adjustSize();
+    // The menu bar lays its corner out anew only when it is given one.
+    menuBar()->setCornerWidget(title_);
     act("undo")->setEnabled(session_.canUndo());
     act("undo")->setText(session_.canUndo() ? "Undo: " + session_.undoWords() : QString("Undo"));
     act("redo")->setEnabled(session_.canRedo());

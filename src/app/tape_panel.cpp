@@ -118,7 +118,7 @@ void ReadingCard::showRemedy() {
         if (text.startsWith(told))
             text.remove(4, 1);
     remedy_->setToolTip(QString::fromStdString(remedy->line));
-    remedy_->setText(remedy_->fontMetrics().elidedText(text, Qt::ElideRight, 232));
+    remedy_->setText(remedy_->fontMetrics().elidedText(text, Qt::ElideRight, 208));
     remedy_->setAccessibleName("Mend it: " + text);
     remedy_->show();
     if (!remedy->upsets.empty()) {
@@ -209,7 +209,8 @@ void TapePanel::addTies(QVBoxLayout* column, const Piece& p) {
         chip->setToolTip("Let go of this tie");
         chip->setAccessibleName("Tie: " + text + ". Press to let go of it.");
         chip->setSizePolicy(QSizePolicy::Maximum, QSizePolicy::Fixed);
-        chip->setStyleSheet("border-radius: 13px; padding: 3px 12px; font-size: 13px;");
+        chip->setStyleSheet(
+            "border-radius: 12px; padding: 2px 12px; min-height: 20px; font-size: 13px;");
         connect(chip, &QPushButton::clicked, this, [this, id = p.id, i, text] {
             const Piece* now = session_.project()->scheme().byId(id);
             if (now == nullptr || i >= now->ties.size())

@@ -140,6 +140,9 @@ TEST_F(Story, TheLineCompletesRecallsAndPointsAtFaults) {
     edit->setFocus();
     QTest::keyClicks(edit, "rem");
     EXPECT_TRUE(window->line()->choices()->isVisible());
+    settle();
+    EXPECT_TRUE(window->line()->preview().startsWith("Tab goes on: remove"))
+        << "half a word is no mistake yet";
     QTest::keyClick(edit, Qt::Key_Tab);
     EXPECT_TRUE(edit->text().startsWith("rem")) << qPrintable(edit->text());
     edit->clear();
