@@ -285,6 +285,11 @@ void TapePanel::rebuild() {
             if (std::any_of(chosen.begin(), chosen.end(),
                             [&](int id) { return readings[i].isAbout(id); }))
                 card(i, true);
+    } else if (session_.project()->room->walls.empty()) {
+        heading->setText("No room yet");
+        column->addWidget(
+            quietLabel("Start one from its tape notes: Job, New job (Ctrl+N). Or look "
+                       "round in the demo: Job, Open the demo."));
     } else {
         const int n = session_.toMend();
         heading->setText(scheme.pieces.empty() ? QString("Nothing placed yet")
