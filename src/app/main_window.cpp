@@ -4,6 +4,7 @@
 #include "app/notes_dialog.h"
 #include "app/sheet_dialog.h"
 #include "app/style.h"
+#include "edit/pieces.h"
 #include "measure/text.h"
 
 #include <QActionGroup>
@@ -119,15 +120,20 @@ void MainWindow::setNight(bool night) {
 }
 
 void MainWindow::showState() {
+    if (session_.inTrial())
+        return; // a drag changes nothing that is told here until it is done
     const auto& job = *session_.project();
     const auto name = session_.path().isEmpty() ? QString("not saved yet")
                                                 : QFileInfo(session_.path()).fileName();
     setWindowTitle(
         QString("%1%2 (%3) · Mezzet")
             .arg(session_.changed() ? "• " : "", QString::fromStdString(job.title), name));
-    title_->setText(QString::fromStdString(job.title) + (session_.changed() ? ", unsaved" : ""));
-    // The menu bar lays its corner out anew only when it is given one.
-    menuBar()->setCornerWidget(title_);
+    const auto title = QString::fromStdString(job.title) + (session_.changed() ? ", unsaved" : "");
+    if (title != title_->text()) {
+        title_->setText(title);
+        // The menu bar lays its corner out anew only when it is given one.
+        menuBar()->setCornerWidget(title_);
+    }
     act("undo")->setEnabled(session_.canUndo());
     act("undo")->setText(session_.canUndo() ? "Undo: " + session_.undoWords() : QString("Undo"));
     act("redo")->setEnabled(session_.canRedo());
@@ -343,40 +349,22 @@ void MainWindow::print() {
 // ---- pieces ----
 
 void MainWindow::removeSelected() {
-    Edit e;
-    std::vector<std::string> names;
-    for (const int id : session_.selected()) {
-        e.acts.emplace_back(RemovePiece{id});
-        names.push_back(session_.project()->scheme().byId(id)->name);
-    }
-    e.words = "remove " + listed(names);
-    if (!e.acts.empty() && session_.apply(e))
+    if (!session_.selected().empty() &&
+        session_.apply(removePieces(*session_.project(), session_.selected())))
         session_.select({});
 }
 
 void MainWindow::copySelected() {
-    const auto ids = session_.selected();
-    Edit e;
-    int next = session_.project()->scheme().nextId;
-    Scheme names = session_.project()->scheme();
-    const double off = sheets::graphSquare(session_.project()->notation).mm();
+    const auto count = session_.selected().size();
+    const double aside = sheets::graphSquare(session_.project()->notation).mm();
+    if (count == 0 || !session_.apply(copyPieces(*session_.project(), *session_.scene(),
+                                                 session_.selected(), {aside, aside})))
+        return;
+    const auto& pieces = session_.project()->scheme().pieces;
     std::vector<int> made;
-    for (const int id : ids) {
-        Piece p = *session_.project()->scheme().byId(id);
-        p.pose = session_.scene()->byId(id)->pose;
-        p.pose.at = p.pose.at + Vec2{off, off};
-        p.ties.clear();
-        p.locked = false;
-        p.name = names.freeName(p.name);
-        p.id = next++;
-        names.pieces.push_back(p);
-        made.push_back(p.id);
-        e.acts.emplace_back(PutPiece{p});
-    }
-    e.words = ids.size() == 1 ? "copy " + session_.project()->scheme().byId(ids.front())->name
-                              : fmt::format("copy {} pieces", ids.size());
-    if (!e.acts.empty() && session_.apply(e))
-        session_.select(made);
+    for (std::size_t i = pieces.size() - count; i < pieces.size(); ++i)
+        made.push_back(pieces[i].id);
+    session_.select(made);
 }
 
 void MainWindow::turnSelected(double degrees) {
@@ -391,16 +379,14 @@ void MainWindow::turnSelected(double degrees) {
 }
 
 void MainWindow::lockSelected() {
-    Edit e;
-    e.words = "lock or unlock";
-    for (const int id : session_.selected()) {
-        Piece p = *session_.project()->scheme().byId(id);
-        p.pose = session_.scene()->byId(id)->pose;
-        p.locked = !p.locked;
-        e.acts.emplace_back(PutPiece{p});
-    }
-    if (!e.acts.empty())
-        session_.apply(e);
+    const auto& ids = session_.selected();
+    if (ids.empty())
+        return;
+    // One that is not locked yet locks them all.
+    const auto& scheme = session_.project()->scheme();
+    const bool on =
+        std::any_of(ids.begin(), ids.end(), [&](int id) { return !scheme.byId(id)->locked; });
+    session_.apply(lockPieces(*session_.project(), *session_.scene(), ids, on));
 }
 
 void MainWindow::walkMend(int step) {

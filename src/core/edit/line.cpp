@@ -2,6 +2,7 @@
 
 #include "edit/drag.h"
 #include "edit/new_piece.h"
+#include "edit/pieces.h"
 #include "edit/preview.h"
 #include "edit/words_reader.h"
 #include "measure/text.h"
@@ -85,16 +86,12 @@ private:
     }
 
     Edit remove() {
-        Edit e;
-        std::vector<std::string> names;
+        std::vector<int> ids;
         do {
-            const int id = subject();
-            names.push_back(pieceOf(id).name);
-            e.acts.emplace_back(RemovePiece{id});
+            ids.push_back(subject());
         } while (in.comma() || in.take({"and"}));
         nothingMore();
-        e.words = "remove " + listed(names);
-        return e;
+        return removePieces(job_, ids);
     }
 
     Edit turn() {
@@ -149,7 +146,9 @@ private:
         if (sizes.empty() && in.done())
             in.failAhead("which size?", "say it like: size sofa 78 x 36");
         applySizes(p, sizes, at);
-        return place(std::move(p), at, "size");
+        auto e = place(p, at);
+        e.words = "size " + p.name;
+        return e;
     }
 
     Edit rename() {
@@ -176,34 +175,23 @@ private:
     }
 
     Edit copy() {
-        const int id = subject();
-        Piece p = placedPiece(id);
-        const auto source = p.name;
-        p.id = 0;
-        p.locked = false;
-        p.ties.clear();
-        p.name.clear();
+        const Piece& source = pieceOf(subject());
+        Piece p = copyOf(source, *scene_->byId(source.id), in.scheme());
         if (in.take({"as", "called", "named"})) {
             const std::size_t at = in.at();
             p.name = in.name();
             checkName(p.name, 0, at);
         }
-        if (p.name.empty())
-            p.name = in.scheme().freeName(source);
         p.pose.at = freePlace(*scene_, p, p.pose.at);
         auto e = place(std::move(p), in.at());
-        e.words = "copy " + source;
+        e.words = "copy " + source.name;
         return e;
     }
 
     Edit lock(bool on) {
-        Piece p = placedPiece(subject());
+        const int id = subject();
         nothingMore();
-        p.locked = on;
-        Edit e;
-        e.words = (on ? "lock " : "unlock ") + p.name;
-        e.acts.emplace_back(PutPiece{std::move(p)});
-        return e;
+        return lockPieces(job_, *scene_, {id}, on);
     }
 
     Edit free() {
@@ -269,8 +257,7 @@ private:
         called = callIt(p, isNew) || called;
         if (isNew && !called)
             p.name = in.scheme().freeName(p.kind->name);
-        auto e = place(std::move(p), start, isNew ? "add" : "");
-        return e;
+        return place(std::move(p), start);
     }
 
     /// "it", or a piece by its name; 0 when the line begins otherwise.
@@ -344,7 +331,7 @@ private:
     }
 
     /// The rest of the line: where the piece goes.
-    Edit place(Piece p, std::size_t start, const char* verb = "") {
+    Edit place(Piece p, std::size_t start) {
         auto said = readPlacement(in, p, *scene_);
         if (!said.name.empty()) {
             checkName(said.name, p.id, said.nameAt);
@@ -373,12 +360,8 @@ private:
         if (isNew)
             implyTies(p, said.ties, *scene_);
         Edit e = retie(p, said.ties, start);
-        if (isNew) {
-            auto& added = std::get<PutPiece>(e.acts.front()).piece;
-            e.words = fmt::format("add {}", added.name);
-        } else if (std::string_view(verb) == "size") {
-            e.words = "size " + p.name;
-        }
+        if (isNew)
+            e.words = "add " + std::get<PutPiece>(e.acts.front()).piece.name;
         return e;
     }
 

@@ -33,6 +33,8 @@ struct RuleCode {
     void (*judge)(const JudgeContext&);
     /// What could bring a reading to the value `target`, likeliest first.
     std::vector<Handle> (*handles)(const Reading&, double target, const Project&, const Scene&);
+    /// A reading is there only while there is something to mend.
+    bool goneWhenMended = false;
 };
 
 /// The rules by subject; a new subject is one more file and a line in rule_code.cpp.
