@@ -50,17 +50,14 @@ void Board::paintFloor(QPainter& p) {
             return r.piece == id || (r.other.is == Target::Is::piece && r.other.piece == id);
         });
     };
-    const auto drawable = [](const Reading& r) {
-        return r.rule->id != "table-to-sofa" && r.rule->id != "table-level";
-    };
     for (const Reading& r : session_.readings())
-        if (drawable(r) && (aboutChosen(r) || r.toMend()))
+        if (r.rule->seenInPlan && (aboutChosen(r) || r.toMend()))
             sheets::drawReadingStretch(d, r, aboutChosen(r));
     for (const Reading& r : session_.readings())
-        if (drawable(r) && aboutChosen(r))
+        if (r.rule->seenInPlan && aboutChosen(r))
             sheets::drawReading(d, r, taken, true);
     for (const Reading& r : session_.readings())
-        if (drawable(r) && r.toMend() && !aboutChosen(r))
+        if (r.rule->seenInPlan && r.toMend() && !aboutChosen(r))
             sheets::drawReading(d, r, taken, false);
     paintTapes(d);
     // Overall lengths of the walls, and their letters.

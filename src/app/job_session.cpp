@@ -64,6 +64,7 @@ void JobSession::take(ProjectPtr project, ScenePtr scene) {
     project_ = std::move(project);
     scene_ = std::move(scene);
     trial_.reset();
+    mendElsewhere_.clear();
     dropMissing();
     judgeNow();
 }
@@ -84,15 +85,17 @@ int JobSession::toMend() const {
                                           [](const Reading& r) { return r.toMend(); }));
 }
 
-int JobSession::toMendIn(std::size_t scheme) const {
+int JobSession::toMendIn(std::size_t scheme) {
     if (scheme == project()->active)
         return toMend();
-    const auto other = resolve(project()->room, project()->schemes[scheme], project()->notation);
-    if (!other)
-        return 0;
-    const auto all = judge(**other, *library_.book, project()->judgement);
-    return static_cast<int>(
-        std::count_if(all.begin(), all.end(), [](const Reading& r) { return r.toMend(); }));
+    if (const auto known = mendElsewhere_.find(scheme); known != mendElsewhere_.end())
+        return known->second;
+    const auto other = resolve(project_->room, project_->schemes[scheme], project_->notation);
+    int count = 0;
+    if (other)
+        for (const Reading& r : judge(**other, *library_.book, project_->judgement))
+            count += r.toMend() ? 1 : 0;
+    return mendElsewhere_[scheme] = count;
 }
 
 Verdict JobSession::verdictOf(int piece) const {

@@ -7,7 +7,6 @@
 #include <QObject>
 #include <QTimer>
 
-#include <deque>
 #include <map>
 #include <memory>
 
@@ -31,7 +30,7 @@ public:
     [[nodiscard]] Wording wording() const { return project()->wording(); }
     [[nodiscard]] int toMend() const;
     /// Readings left to mend in another scheme.
-    [[nodiscard]] int toMendIn(std::size_t scheme) const;
+    [[nodiscard]] int toMendIn(std::size_t scheme);
     /// The worst verdict a piece has a part in; right when it has none.
     [[nodiscard]] Verdict verdictOf(int piece) const;
     /// The remedy of a reading, found when first asked for and kept until the job changes.
@@ -115,6 +114,7 @@ private:
     std::optional<Applied> trial_;
     std::vector<Reading> readings_;
     std::map<std::size_t, std::optional<Remedy>> remedies_;
+    std::map<std::size_t, int> mendElsewhere_; ///< by scheme, until the kept job changes
     std::vector<Step> past_;
     std::vector<Step> future_;
     std::vector<int> selected_;

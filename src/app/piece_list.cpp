@@ -134,10 +134,27 @@ PieceList::PieceList(JobSession& session, QWidget* parent) : QWidget(parent), se
             takeRow(item);
     });
     connect(list_, &QListWidget::itemActivated, this, &PieceList::takeRow);
-    connect(&session, &JobSession::jobChanged, this, &PieceList::refill);
+    connect(&session, &JobSession::jobChanged, this, &PieceList::jobChanged);
     connect(&session, &JobSession::selectionChanged, this, &PieceList::showSelection);
     connect(&session, &JobSession::surfaceChanged, this, &PieceList::refill);
     refill();
+}
+
+void PieceList::jobChanged() {
+    if (!session_.inTrial())
+        return refill();
+    // A drag changes no names: only the marks.
+    for (int i = 0; i < list_->count(); ++i)
+        if (list_->item(i)->data(idRole).toInt() != 0)
+            mark(list_->item(i));
+}
+
+void PieceList::mark(QListWidgetItem* item) const {
+    const auto v = session_.verdictOf(item->data(idRole).toInt());
+    item->setData(verdictRole, static_cast<int>(v));
+    item->setData(Qt::AccessibleTextRole, QString("%1, %2, %3")
+                                              .arg(item->text(), item->data(sizeRole).toString(),
+                                                   QString::fromUtf8(verdictName(v).data())));
 }
 
 void PieceList::refill() {
@@ -153,16 +170,10 @@ void PieceList::refill() {
         item->setFlags(Qt::NoItemFlags);
     };
     const auto piece = [&](const Piece& p) {
-        const auto v = session_.verdictOf(p.id);
         auto* item = new QListWidgetItem(QString::fromStdString(p.name), list_);
         item->setData(idRole, p.id);
         item->setData(sizeRole, QString::fromStdString(footprintWords(p, job.notation)));
-        item->setData(verdictRole, static_cast<int>(v));
-        item->setData(Qt::AccessibleTextRole,
-                      QString("%1, %2, %3")
-                          .arg(QString::fromStdString(p.name),
-                               QString::fromStdString(footprintWords(p, job.notation)),
-                               QString::fromUtf8(verdictName(v).data())));
+        mark(item);
     };
     int shown = 0;
     const auto matches = [&](const Piece& p) {

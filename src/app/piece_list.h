@@ -26,7 +26,9 @@ protected:
     bool eventFilter(QObject*, QEvent*) override;
 
 private:
+    void jobChanged();
     void refill();
+    void mark(QListWidgetItem*) const;
     void showSelection();
     void takeRow(QListWidgetItem*);
     void enter();

@@ -11,6 +11,8 @@ namespace mezzet::app {
 
 namespace {
 
+constexpr std::size_t most = 9; ///< tabs; the rest are gone to by the line
+
 /// One scheme: its number and name, and what it has to mend.
 class SchemeTab : public QPushButton {
 public:
@@ -89,13 +91,21 @@ void SchemeStrip::setZoom(const QString& words) {
 }
 
 void SchemeStrip::rebuild() {
+    const auto& job = *session_.project();
+    QStringList says{QString::number(job.active), look().night ? "night" : "day"};
+    for (std::size_t i = 0; i < job.schemes.size() && i < most; ++i)
+        says << QString::fromStdString(job.schemes[i]->name)
+             << QString::number(session_.toMendIn(i));
+    setZoom(zoom_);
+    if (says == shown_)
+        return;
+    shown_ = says;
     delete schemes_;
     schemes_ = new QWidget;
     auto* row = new QHBoxLayout(schemes_);
     row->setContentsMargins(0, 0, 0, 0);
     row->setSpacing(8);
-    const auto& job = *session_.project();
-    for (std::size_t i = 0; i < job.schemes.size() && i < 9; ++i) {
+    for (std::size_t i = 0; i < job.schemes.size() && i < most; ++i) {
         auto* tab = new SchemeTab(
             QString("%1  %2").arg(i + 1).arg(QString::fromStdString(job.schemes[i]->name)),
             session_.toMendIn(i), i == job.active);
@@ -116,7 +126,6 @@ void SchemeStrip::rebuild() {
     });
     row->addWidget(add);
     row_->insertWidget(0, schemes_);
-    setZoom(zoom_);
 }
 
 } // namespace mezzet::app

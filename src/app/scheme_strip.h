@@ -2,6 +2,7 @@
 
 #include "app/job_session.h"
 
+#include <QStringList>
 #include <QWidget>
 
 class QHBoxLayout;
@@ -30,6 +31,7 @@ private:
     QWidget* schemes_ = nullptr;
     QPushButton* state_;
     QString zoom_;
+    QStringList shown_; ///< what the tabs say, to build them anew only when that changes
 };
 
 } // namespace mezzet::app

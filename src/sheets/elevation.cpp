@@ -32,10 +32,10 @@ public:
             box(l_, 0, r_, std::max(h, 8.0));
             return;
         case Family::seat:
-            seat(h);
+            seat();
             return;
         case Family::table:
-            table(h);
+            table();
             return;
         case Family::light:
             lamp(h);
@@ -69,7 +69,7 @@ private:
         box(l_ + inset, 0, l_ + inset + thick, h);
         box(r_ - inset - thick, 0, r_ - inset, h);
     }
-    void seat(double h) {
+    void seat() {
         const double cushion = p_.heights.seat.value_or(p_.size.height).mm();
         const double back = p_.heights.back.value_or(p_.size.height).mm();
         const double foot = std::min(120.0, cushion * 0.3);
@@ -93,9 +93,8 @@ private:
         } else {
             line(l_, cushion, r_, cushion);
         }
-        (void)h;
     }
-    void table(double h) {
+    void table() {
         const double top = p_.top().mm();
         box(l_, top - 35, r_, top);
         if (p_.footprint.form == FootprintForm::oval && r_ - l_ < 1500) {
@@ -105,7 +104,6 @@ private:
         } else {
             legs(top - 35, 35, 50);
         }
-        (void)h;
     }
     void lamp(double h) {
         const double c = (l_ + r_) / 2;

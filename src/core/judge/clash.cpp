@@ -146,7 +146,7 @@ std::vector<Handle> apart(const Reading& r, double target, const Project& job, c
 }
 
 constexpr std::array<RuleCode, 2> codes{
-    {{"clash", judgeClash, apart}, {"inside", judgeInside, apart}}};
+    {{"clash", judgeClash, apart, true}, {"inside", judgeInside, apart, true}}};
 
 } // namespace
 

@@ -71,28 +71,23 @@ bool seatedAt(const Scene& scene, std::size_t chair, std::size_t table, Length a
                .has_value();
 }
 
-struct EdgeLane {
-    Lane lane;
-    Length half; ///< of the edge
-};
-
 /// The lanes out from each side of a table that seats someone. A round or oval table has one from
 /// each chair, or from four quarters when no chair is there.
-std::vector<EdgeLane> sidesOf(const Scene& scene, std::size_t table, const Rule& rule) {
+std::vector<Lane> sidesOf(const Scene& scene, std::size_t table, const Rule& rule) {
     const Piece& t = scene.piece(table);
     const Pose& pose = scene.placed[table].pose;
     const Shape& shape = scene.placed[table].shape;
-    std::vector<EdgeLane> out;
+    std::vector<Lane> out;
     const auto chairRule = rule.setting("place");
     std::vector<std::size_t> chairs;
     for (std::size_t i = 0; i < scene.placed.size(); ++i)
         if (scene.piece(i).kind->role == Role::diningChair &&
-            seatedAt(scene, i, table, Length::inches(14)))
+            seatedAt(scene, i, table, rule.setting("at table")))
             chairs.push_back(i);
     if (t.footprint.form == FootprintForm::oval) {
         const auto add = [&](Vec2 out1, Length half) {
             const Vec2 edge = support(shape, out1);
-            out.push_back({{edge, out1, half}, half});
+            out.push_back({edge, out1, half});
         };
         for (const auto c : chairs)
             add(-scene.placed[c].pose.front(), scene.piece(c).size.width / 2);
@@ -111,7 +106,7 @@ std::vector<EdgeLane> sidesOf(const Scene& scene, std::size_t table, const Rule&
         if (chairs.empty() ? length + quiet < chairRule : !seated)
             continue;
         const Vec2 edge = pose.at + normal * (extent(shape, normal) - dot(pose.at, normal));
-        out.push_back({{edge, normal, length / 2}, length / 2});
+        out.push_back({edge, normal, length / 2});
     }
     return out;
 }
@@ -123,10 +118,10 @@ void judgeWall(const JudgeContext& c) {
         if (table.kind->role != Role::diningTable)
             continue;
         std::vector<std::pair<Stop, Vec2>> found;
-        for (const EdgeLane& side : sidesOf(c.scene, i, c.rule)) {
+        for (const Lane& side : sidesOf(c.scene, i, c.rule)) {
             std::optional<Stop> stop;
-            stopAtRoom(*c.scene.room, side.lane, stop);
-            stopAtPieces(c.scene, side.lane, look, stop, [&](std::size_t k) {
+            stopAtRoom(*c.scene.room, side, stop);
+            stopAtPieces(c.scene, side, look, stop, [&](std::size_t k) {
                 const Piece& p = c.scene.piece(k);
                 return k != i && !p.kind->flat() && p.size.height > table.size.height + quiet &&
                        p.kind->role != Role::diningChair;
@@ -134,7 +129,7 @@ void judgeWall(const JudgeContext& c) {
             if (!stop || stop->ahead > look.mm())
                 continue;
             // Seen where it is: level with the nearest point.
-            const Vec2 edge = stop->at - side.lane.along * stop->ahead;
+            const Vec2 edge = stop->at - side.along * stop->ahead;
             const auto same = std::find_if(found.begin(), found.end(), [&](const auto& f) {
                 return f.first.what == stop->what;
             });

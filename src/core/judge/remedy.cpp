@@ -39,11 +39,6 @@ std::optional<Trial> attempt(const std::string& line, const Reading& r, const Pr
     return t;
 }
 
-/// Clash and inside readings vanish when mended; a gap that vanishes was not brought to a value.
-bool vanishesWhenMended(const Reading& r) {
-    return r.rule->id == "clash" || r.rule->id == "inside";
-}
-
 double stepOf(const Reading& r, const Project& job) {
     return r.value.quantity == Quantity::length ? division(job.notation).mm() : 0.0;
 }
@@ -130,7 +125,7 @@ Weighed weigh(const Reading& r, const Project& job, const std::vector<Reading>& 
 }
 
 /// The near edge of the band, and its middle, rounded to what people say.
-std::vector<double> targetsOf(const Reading& r, const Project& job) {
+std::vector<double> targetsOf(const Reading& r, const RuleCode& code, const Project& job) {
     const Band& b = r.band;
     const double spoken = r.value.quantity != Quantity::length ? 0
                           : isMetric(job.notation.units)       ? 10.0
@@ -144,14 +139,14 @@ std::vector<double> targetsOf(const Reading& r, const Project& job) {
     std::vector<double> out;
     const auto low = b.bestLow ? b.bestLow : b.low;
     const auto high = b.bestHigh ? b.bestHigh : b.high;
-    if (vanishesWhenMended(r))
+    if (code.goneWhenMended)
         return {0.0};
     if (low && high)
         out.push_back(nice((*low + *high) / 2));
     if (b.low && r.value.value < *b.low)
         out.push_back(*b.low);
     else if (b.high && r.value.value > *b.high)
-        out.push_back(r.rule->id == "door-swing" ? *b.high - division(job.notation).mm() : *b.high);
+        out.push_back(*b.high);
     return out;
 }
 
@@ -163,10 +158,10 @@ std::optional<Remedy> remedyFor(const Reading& r, const Project& job, const Scen
     if (code == nullptr || !r.toMend())
         return {};
     std::optional<Remedy> best;
-    for (const double target : targetsOf(r, job)) {
+    for (const double target : targetsOf(r, *code, job)) {
         for (const Handle& h : code->handles(r, target, job, scene)) {
             const auto mended = [&](const Trial& t) {
-                return t.value ? t.verdict == Verdict::right : vanishesWhenMended(r);
+                return t.value ? t.verdict == Verdict::right : code->goneWhenMended;
             };
             auto t = search(h, r, target, job, mended);
             if (!t)
@@ -191,7 +186,7 @@ Result<Remedy> bringTo(const Reading& r, double value, const Project& job, const
         for (const Handle& h : code->handles(r, value, job, scene)) {
             const auto reached = [&](const Trial& t) {
                 return t.value ? std::abs(*t.value - value) <= near
-                               : vanishesWhenMended(r) && value <= near;
+                               : code->goneWhenMended && value <= near;
             };
             if (auto t = search(h, r, value, job, reached)) {
                 auto w = weigh(r, job, all, *t);

@@ -68,9 +68,9 @@ bounds(const json& j, const std::string& what, double unit) {
 Rule readRule(const json& j, double unit, const RuleBook& book) {
     if (!j.is_object())
         throw Fault{"it is not an object", "each rule is {\"id\": …, \"title\": …}"};
-    static const std::set<std::string> known{"id",     "title",    "measures", "quantity", "band",
-                                             "bands",  "best",     "right",    "tight",    "loose",
-                                             "source", "settings", "numbers"};
+    static const std::set<std::string> known{"id",     "title",    "measures", "quantity",  "band",
+                                             "bands",  "best",     "right",    "tight",     "loose",
+                                             "source", "settings", "numbers",  "seenInPlan"};
     for (const auto& item : j.items())
         if (known.count(item.key()) == 0)
             throw Fault{fmt::format("it has a field “{}” that is not known", item.key()),
@@ -83,6 +83,11 @@ Rule readRule(const json& j, double unit, const RuleBook& book) {
     r.tight = text(j, "tight", false);
     r.loose = text(j, "loose", false);
     r.source = text(j, "source", true);
+    if (j.contains("seenInPlan")) {
+        if (!j["seenInPlan"].is_boolean())
+            throw Fault{"“seenInPlan” is neither true nor false", "leave it out for true"};
+        r.seenInPlan = j["seenInPlan"].get<bool>();
+    }
     const auto q = text(j, "quantity", true);
     if (q == "length")
         r.quantity = Quantity::length;

@@ -54,7 +54,8 @@ struct Rule {
     std::string right; ///< said when it sits in its band; {value}, {low} and {high} are replaced
     std::string tight;
     std::string loose;
-    std::string source; ///< where the band comes from
+    std::string source;     ///< where the band comes from
+    bool seenInPlan = true; ///< false for what is no stretch of floor: a height, a proportion
     std::map<std::string, double, std::less<>>
         settings; ///< other figures the rule works with; lengths in mm
 

@@ -130,15 +130,12 @@ private:
         const Piece& p = scheme().pieces[i];
         state_[i] = State::open;
         for (const Tie& t : p.ties) {
-            for (const Target* target : {&t.of, &t.also})
-                if (const bool needed =
-                        target == &t.of ? (t.kind != Tie::Kind::turned && t.kind != Tie::Kind::at &&
-                                           t.kind != Tie::Kind::under)
-                                        : t.kind == Tie::Kind::centredBetween;
-                    needed && !exists(*target, say_.room, scheme()))
-                    return Problem{fmt::format("{} is tied to {}, which is not there", p.name,
-                                               words(*target, say_)),
-                                   "tie it to something else"};
+            const bool refers = t.kind != Tie::Kind::turned && t.kind != Tie::Kind::at &&
+                                t.kind != Tie::Kind::under;
+            if (refers && !exists(t.of, say_.room, scheme()))
+                return missing(p, t.of);
+            if (t.kind == Tie::Kind::centredBetween && !exists(t.also, say_.room, scheme()))
+                return missing(p, t.also);
             std::vector<int> needs = t.group;
             if (t.of.is == Target::Is::piece)
                 needs.push_back(t.of.piece);
@@ -160,6 +157,11 @@ private:
         place(i);
         state_[i] = State::done;
         return {};
+    }
+
+    Problem missing(const Piece& p, const Target& target) const {
+        return {fmt::format("{} is tied to {}, which is not there", p.name, words(target, say_)),
+                "tie it to something else"};
     }
 
     Problem loop(const std::string& closing) const {
