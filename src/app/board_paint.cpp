@@ -36,7 +36,7 @@ void Board::paintFloor(QPainter& p) {
     if (room.closed) {
         p.setPen(Qt::NoPen);
         p.setBrush(look().floor);
-        p.drawPolygon(d.polygon(room.corners()));
+        p.drawPolygon(d.polygon(room.edge));
     }
     sheets::drawGraph(d, sheetArea());
     sheets::drawRoom(d, room);

@@ -90,7 +90,8 @@ int JobSession::toMendIn(std::size_t scheme) {
         return toMend();
     if (const auto known = mendElsewhere_.find(scheme); known != mendElsewhere_.end())
         return known->second;
-    const auto other = resolve(project_->room, project_->schemes[scheme], project_->notation);
+    const auto other =
+        resolve(project_->roomOf(scheme), project_->schemes[scheme], project_->notation);
     int count = 0;
     if (other)
         for (const Reading& r : judge(**other, *library_.book, project_->judgement))

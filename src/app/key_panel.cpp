@@ -56,7 +56,7 @@ void KeyPanel::paintEvent(QPaintEvent*) {
     p.setRenderHint(QPainter::Antialiasing);
     const Room& room = *session_.project()->room;
     QPolygonF outline;
-    for (const Vec2 c : room.corners())
+    for (const Vec2 c : room.edge)
         outline << at(c);
     p.setPen(QPen(look().ink, 3, Qt::SolidLine, Qt::FlatCap, Qt::MiterJoin));
     p.setBrush(room.closed ? look().floor : QColor(Qt::transparent));

@@ -43,7 +43,7 @@ protected:
         if (room->closed) {
             p.setPen(Qt::NoPen);
             p.setBrush(look().floor);
-            p.drawPolygon(d.polygon(room->corners()));
+            p.drawPolygon(d.polygon(room->edge));
         }
         sheets::drawRoom(d, *room);
         std::vector<QRectF> taken;

@@ -93,9 +93,12 @@ void SchemeStrip::setZoom(const QString& words) {
 void SchemeStrip::rebuild() {
     const auto& job = *session_.project();
     QStringList says{QString::number(job.active), look().night ? "night" : "day"};
-    for (std::size_t i = 0; i < job.schemes.size() && i < most; ++i)
+    const auto here = job.schemesHere();
+    for (std::size_t k = 0; k < here.size() && k < most; ++k) {
+        const auto i = here[k];
         says << QString::fromStdString(job.schemes[i]->name)
              << QString::number(session_.toMendIn(i));
+    }
     setZoom(zoom_);
     if (says == shown_)
         return;
@@ -105,9 +108,10 @@ void SchemeStrip::rebuild() {
     auto* row = new QHBoxLayout(schemes_);
     row->setContentsMargins(0, 0, 0, 0);
     row->setSpacing(8);
-    for (std::size_t i = 0; i < job.schemes.size() && i < most; ++i) {
+    for (std::size_t k = 0; k < here.size() && k < most; ++k) {
+        const auto i = here[k];
         auto* tab = new SchemeTab(
-            QString("%1  %2").arg(i + 1).arg(QString::fromStdString(job.schemes[i]->name)),
+            QString("%1  %2").arg(k + 1).arg(QString::fromStdString(job.schemes[i]->name)),
             session_.toMendIn(i), i == job.active);
         tab->setToolTip(i == job.active ? "Rename this scheme" : "Go to this scheme");
         connect(tab, &QPushButton::clicked, this, [this, i] {

@@ -1,11 +1,11 @@
 #include "commands.h"
+#include "shared.h"
 
 #include "edit/line.h"
 #include "measure/text.h"
 #include "sheets/plan_sheet.h"
 
 #include <fmt/format.h>
-#include <nlohmann/json.hpp>
 
 #include <QGuiApplication>
 #include <algorithm>
@@ -15,50 +15,6 @@
 namespace mezzet::cli {
 
 namespace {
-
-using json = nlohmann::ordered_json;
-
-constexpr std::size_t mostNotes = 200000;
-constexpr std::size_t mostScript = 1000000;
-
-int refuse(const Problem& p) {
-    Problem shown = p;
-    // file:line:column, so that an editor can jump there.
-    if (!shown.file.empty()) {
-        shown.line = std::max(shown.line, 1);
-        shown.column = std::max(shown.column, 1);
-    }
-    fmt::print(stderr, "{}\n", shown.text());
-    return badInput;
-}
-
-int wrong(const std::string& what) {
-    fmt::print(stderr, "{}\n", what);
-    return wrongUsage;
-}
-
-Result<Library> library() {
-    return loadLibrary(dataFolder());
-}
-
-Result<ProjectPtr> open(const std::string& path) {
-    auto lib = library();
-    if (!lib)
-        return lib.problem();
-    return openJob(path, *lib);
-}
-
-json point(Vec2 p) {
-    const auto tidy = [](double v) { return std::round(v * 1e4) / 1e4 + 0.0; };
-    return {tidy(p.x), tidy(p.y)};
-}
-
-json points(const std::vector<Vec2>& all) {
-    json out = json::array();
-    for (const Vec2 p : all)
-        out.push_back(point(p));
-    return out;
-}
 
 /// The corners a tape would find: of the piece's box, turned with it; for an L its six.
 std::vector<Vec2> cornersOf(const Piece& p, const Placed& where) {
@@ -84,63 +40,6 @@ const char* formName(const Piece& p) {
 }
 
 } // namespace
-
-int survey(const std::string& path, bool asJson) {
-    auto text = readTextFile(path, mostNotes);
-    if (!text)
-        return refuse(text.problem());
-    auto notes = readTapeNotes(*text, path);
-    if (!notes)
-        return refuse(notes.problem());
-    auto built = buildRoom(*notes);
-    if (!built) {
-        Problem p = built.problem();
-        p.file = path;
-        return refuse(p);
-    }
-    const Room& room = **built;
-    const Closure& c = room.closure;
-    if (asJson) {
-        json j{{"room", room.name},
-               {"closed", room.closed},
-               {"corners_mm", points(room.corners())},
-               {"misclosure_mm", c.misclosure.mm()}};
-        j["ratio"] = c.ratio > 0 ? json(c.ratio) : json(nullptr);
-        j["perimeter_mm"] = room.perimeter().mm();
-        j["area_m2"] = room.closed ? json(room.floorArea() / 1e6) : json(nullptr);
-        j["ceiling_mm"] = room.ceiling.mm();
-        j["walls"] = json::array();
-        for (std::size_t i = 0; i < room.walls.size(); ++i)
-            j["walls"].push_back({{"wall", room.walls[i].name},
-                                  {"taped_mm", room.walls[i].taped.mm()},
-                                  {"adjusted_mm", room.walls[i].length().mm()}});
-        j["diagonals"] = json::array();
-        for (const auto& d : room.diagonals)
-            j["diagonals"].push_back({{"from", wallName(d.from)},
-                                      {"to", wallName(d.to)},
-                                      {"taped_mm", d.taped.mm()},
-                                      {"computed_mm", d.computed.mm()},
-                                      {"agrees", d.agrees}});
-        j["says"] = c.words;
-        fmt::print("{}\n", j.dump(1));
-        return ran;
-    }
-    const Notation n{notes->units, 16};
-    fmt::print("{}\n", room.name);
-    for (std::size_t i = 0; i < room.walls.size(); ++i)
-        fmt::print("  wall {}  {:>14}  adjusted {}{}\n", room.walls[i].name,
-                   write(room.walls[i].taped, n), c.corrections[i] < Length{} ? "" : "+",
-                   write(c.corrections[i], n));
-    for (const auto& d : room.diagonals)
-        fmt::print("  diagonal {} to {}  {}, the walls give {}: {}\n", wallName(d.from),
-                   wallName(d.to), write(d.taped, n), write(d.computed, n),
-                   d.agrees ? "agrees" : "does not agree");
-    if (room.closed)
-        fmt::print("  floor {:.2f} m2 ({:.1f} sq ft), perimeter {}\n", room.floorArea() / 1e6,
-                   room.floorArea() / 92903.04, write(room.perimeter(), n));
-    fmt::print("{}\n", c.words);
-    return ran;
-}
 
 int build(const std::string& notes, const std::string& lines, const std::string& out) {
     auto lib = library();

@@ -54,10 +54,10 @@ namespace {
 std::vector<Vec2> outerCorners(const Room& room) {
     const double t = drawnWall.mm();
     std::vector<Vec2> out;
-    const std::size_t n = room.walls.size();
+    const std::size_t n = room.stretches();
     for (std::size_t i = 0; i < n; ++i) {
-        const Wall& before = room.walls[(i + n - 1) % n];
-        const Wall& next = room.walls[i];
+        const Wall before = room.stretchAt((i + n - 1) % n);
+        const Wall next = room.stretchAt(i);
         const Vec2 a = -before.inward();
         const Vec2 b = -next.inward();
         const double det = cross(a, b);
@@ -72,25 +72,64 @@ std::vector<Vec2> outerCorners(const Room& room) {
     return out;
 }
 
-void drawDoor(const Drawing& d, const Room& room, const Opening& o) {
-    const Wall& w = room.walls[static_cast<std::size_t>(o.wall)];
-    const Vec2 hinge = w.at(o.hingeRight ? o.left + o.width : o.left);
-    const Vec2 shut = o.hingeRight ? -w.along() : w.along();
-    const Vec2 in = o.swingsIn ? w.inward() : -w.inward();
-    const Vec2 base = o.swingsIn ? hinge : hinge - w.inward() * drawnWall.mm();
-    const double r = o.width.mm();
+/// A leaf standing open and the arc it sweeps.
+void drawLeaf(const Drawing& d, Vec2 hinge, Vec2 shut, Vec2 open, double width) {
     d.painter.setPen(d.ink(1.6));
-    d.painter.drawLine(d.at(base), d.at(base + in * r));
+    d.painter.drawLine(d.at(hinge), d.at(hinge + open * width));
     QPainterPath arc;
     constexpr int steps = 24;
     for (int i = 0; i <= steps; ++i) {
         const double a = 1.5707963267948966 * i / steps;
-        const QPointF p = d.at(base + (in * std::cos(a) + shut * std::sin(a)) * r);
+        const QPointF p = d.at(hinge + (open * std::cos(a) + shut * std::sin(a)) * width);
         i == 0 ? arc.moveTo(p) : arc.lineTo(p);
     }
     d.painter.setBrush(Qt::NoBrush);
     d.painter.setPen(d.ink(0.7, d.look.soft));
     d.painter.drawPath(arc);
+}
+
+void drawDoor(const Drawing& d, const Room& room, const Opening& o) {
+    const Wall& w = room.walls[static_cast<std::size_t>(o.wall)];
+    const Vec2 face = o.swingsIn ? Vec2{} : -w.inward() * drawnWall.mm();
+    const Vec2 left = w.at(o.left) + face;
+    const Vec2 right = w.at(o.left + o.width) + face;
+    const Vec2 along = w.along();
+    const Vec2 open = o.swingsIn ? w.inward() : -w.inward();
+    const double width = o.width.mm();
+    // A sliding leaf lies against the wall, a pocket leaf within it.
+    const auto slab = [&](Vec2 from, double length, double inset, bool dashed) {
+        const Vec2 in = -w.inward();
+        const Vec2 a = from + in * inset;
+        const Vec2 b = a + along * length;
+        d.painter.setPen(dashed ? QPen(d.look.onInk, d.pen, Qt::DashLine) : d.ink(1.2));
+        d.painter.setBrush(Qt::NoBrush);
+        d.painter.drawPolygon(d.polygon({a, b, b + in * 40, a + in * 40}));
+    };
+    switch (o.style) {
+    case DoorStyle::hinged:
+        drawLeaf(d, o.hingeRight ? right : left, o.hingeRight ? -along : along, open, width);
+        break;
+    case DoorStyle::pair:
+        drawLeaf(d, left, along, open, width / 2);
+        drawLeaf(d, right, -along, open, width / 2);
+        break;
+    case DoorStyle::folding: {
+        // Two panels standing half open, like a tent.
+        const Vec2 hinge = o.hingeRight ? right : left;
+        const Vec2 shut = o.hingeRight ? -along : along;
+        const Vec2 top = hinge + shut * (width * 0.18) + open * (width * 0.45);
+        d.painter.setPen(d.ink(1.6));
+        d.painter.drawPolyline(d.polygon({hinge, top, hinge + shut * (width * 0.36)}));
+        break;
+    }
+    case DoorStyle::sliding:
+        slab(w.at(o.left) + along * (o.hingeRight ? width * 0.5 : -width * 0.5), width, -60, false);
+        break;
+    case DoorStyle::pocket:
+        slab(w.at(o.left) + along * (o.hingeRight ? width * 0.75 : -width * 0.75), width,
+             (drawnWall.mm() - 40) / 2, true);
+        break;
+    }
 }
 
 void drawOpening(const Drawing& d, const Room& room, const Opening& o) {
@@ -106,6 +145,16 @@ void drawOpening(const Drawing& d, const Room& room, const Opening& o) {
     d.painter.setPen(d.ink(1));
     d.painter.drawLine(d.at(a), d.at(a + out));
     d.painter.drawLine(d.at(b), d.at(b + out));
+    if (o.kind == OpeningKind::window && o.opens == WindowOpens::inward) {
+        QPen swing(d.look.soft, 0.8 * d.pen, Qt::DashLine);
+        const Vec2 in = w.inward() * (o.width.mm() / 2);
+        d.painter.setPen(swing);
+        d.painter.drawPolyline(
+            d.polygon({a, a + in * 0.7 + w.along() * (o.width.mm() * 0.35), (a + b) / 2}));
+        d.painter.drawPolyline(
+            d.polygon({b, b + in * 0.7 - w.along() * (o.width.mm() * 0.35), (a + b) / 2}));
+        d.painter.setPen(d.ink(1));
+    }
     if (o.kind == OpeningKind::window) {
         for (const double k : {0.0, 0.38, 0.62, 1.0})
             d.painter.drawLine(d.at(a + out * k), d.at(b + out * k));
@@ -131,7 +180,7 @@ void drawRoom(const Drawing& d, const Room& room) {
         walls.addPolygon(d.polygon(outerCorners(room)));
         walls.closeSubpath();
         QPainterPath inside;
-        inside.addPolygon(d.polygon(room.corners()));
+        inside.addPolygon(d.polygon(room.edge));
         inside.closeSubpath();
         walls.addPath(inside);
         p.setPen(Qt::NoPen);
@@ -141,7 +190,8 @@ void drawRoom(const Drawing& d, const Room& room) {
         p.setBrush(Qt::NoBrush);
         p.drawPath(inside);
     } else {
-        for (const Wall& w : room.walls) {
+        for (std::size_t i = 0; i < room.stretches(); ++i) {
+            const Wall w = room.stretchAt(i);
             const Vec2 out = -w.inward() * drawnWall.mm();
             p.setPen(Qt::NoPen);
             p.setBrush(d.look.poche);
@@ -150,22 +200,9 @@ void drawRoom(const Drawing& d, const Room& room) {
         p.setPen(QPen(d.look.tight, 2 * d.pen, Qt::DashLine));
         p.drawLine(d.at(room.walls.back().end), d.at(room.walls.front().start));
     }
-    for (const Chimney& c : room.chimneys) {
-        const auto corners = outline(solid(room, c));
-        p.setPen(d.ink(1));
-        p.setBrush(d.look.poche);
-        p.drawPolygon(d.polygon(corners));
-        // The hearth opening, so that it reads as a fireplace and not as a pier.
-        const Wall& w = room.walls[static_cast<std::size_t>(c.wall)];
-        const Vec2 in = w.inward();
-        const Vec2 front = in * c.depth.mm();
-        const Length third = c.width * 0.28;
-        const Vec2 a = w.at(c.left + third) + front;
-        const Vec2 b = w.at(c.left + c.width - third) + front;
-        const Vec2 back = in * (-c.depth.mm() * 0.62);
-        p.setBrush(d.look.floor);
-        p.drawPolygon(d.polygon({a, b, b + back + (a - b) * 0.15, a + back + (b - a) * 0.15}));
-    }
+    drawOverhead(d, room);
+    for (const Fixture& f : room.fixtures)
+        drawFixture(d, room, f);
     for (const Opening& o : room.openings)
         drawOpening(d, room, o);
     for (const Opening& o : room.openings)

@@ -36,6 +36,11 @@ void drawGraph(const Drawing&, const QRectF& device);
 /// Floor, poché walls with their openings, door swings, chimney breasts. An open room shows its
 /// gap.
 void drawRoom(const Drawing&, const Room&);
+/// Something built in, from above.
+void drawFixture(const Drawing&, const Room&, const Fixture&);
+/// What is over the floor, and where the floor changes level: slopes, trays and beams in dashes,
+/// steps as a line with an arrow down.
+void drawOverhead(const Drawing&, const Room&);
 /// Wall letters in circles outside the walls.
 void drawWallLetters(const Drawing&, const Room&, double away);
 
@@ -69,6 +74,8 @@ void drawNorth(const Drawing&, QPointF centre, double radius, Angle north);
 /// A wall from inside, origin at its left end on the floor, y up on paper drawn upward: openings,
 /// outlets, studs and the furniture in front of it in outline.
 void drawElevation(const Drawing&, const Scene&, int wall);
+/// What is built into a wall or stands right before it, from inside.
+void drawFixtureFront(const Drawing&, const Room&, int wall, const Fixture&);
 /// Pieces that stand in front of a wall, farthest from it first.
 struct Standing {
     std::size_t index = 0; ///< in the scene

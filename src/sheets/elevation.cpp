@@ -1,6 +1,7 @@
 #include "sheets/drawing.h"
 
 #include <QFontMetricsF>
+#include <QPainterPath>
 
 #include <algorithm>
 #include <cmath>
@@ -183,18 +184,141 @@ void drawOpeningFront(const Drawing& d, const Opening& o) {
         p.drawLine(d.at(up(l - 40, low)), d.at(up(r + 40, low)));
     } else if (o.kind == OpeningKind::door) {
         box(40);
-        // The handle side, and the mark that points at the hinge.
         p.setPen(QPen(d.look.soft, 0.8 * d.pen, Qt::DashLine));
-        const double hinge = o.hingeRight ? r - 40 : l + 40;
-        const double lock = o.hingeRight ? l + 40 : r - 40;
-        p.drawLine(d.at(up(lock, high - 40)), d.at(up(hinge, (low + high) / 2)));
-        p.drawLine(d.at(up(lock, low)), d.at(up(hinge, (low + high) / 2)));
+        // The mark points at the hinge.
+        const auto leaf = [&](double hinge, double lock) {
+            p.drawLine(d.at(up(lock, high - 40)), d.at(up(hinge, (low + high) / 2)));
+            p.drawLine(d.at(up(lock, low)), d.at(up(hinge, (low + high) / 2)));
+        };
+        const double middle = (l + r) / 2;
+        switch (o.style) {
+        case DoorStyle::hinged:
+            o.hingeRight ? leaf(r - 40, l + 40) : leaf(l + 40, r - 40);
+            break;
+        case DoorStyle::pair:
+            leaf(l + 40, middle);
+            leaf(r - 40, middle);
+            p.setPen(d.ink(0.8));
+            p.drawLine(d.at(up(middle, low)), d.at(up(middle, high - 40)));
+            break;
+        case DoorStyle::folding:
+            p.setPen(d.ink(0.8));
+            for (const double k : {0.25, 0.5, 0.75})
+                p.drawLine(d.at(up(l + (r - l) * k, low)), d.at(up(l + (r - l) * k, high - 40)));
+            break;
+        case DoorStyle::sliding:
+        case DoorStyle::pocket: {
+            const double way = o.hingeRight ? 1 : -1;
+            const double z = (low + high) / 2;
+            const double tip = middle + way * (r - l) * 0.25;
+            p.drawLine(d.at(up(middle - way * (r - l) * 0.25, z)), d.at(up(tip, z)));
+            p.setPen(d.ink(0.8, d.look.soft));
+            p.drawPolyline(
+                d.polygon({up(tip - way * 70, z - 50), up(tip, z), up(tip - way * 70, z + 50)}));
+            break;
+        }
+        }
     }
     p.setFont(sans(11 * d.pen));
     p.setPen(d.look.soft);
     const QRectF name(d.at(up(l, high)), d.at(up(r, low)));
     p.drawText(name.normalized().adjusted(0, 8 * d.pen, 0, -6 * d.pen),
                Qt::AlignHCenter | Qt::AlignTop, QString::fromStdString(o.name()));
+}
+
+struct FloorPart {
+    double from; ///< mm along the wall
+    double to;
+    double level; ///< mm
+};
+
+/// The floor before a wall, where its level changes.
+std::vector<FloorPart> floorOf(const Room& room, int wall) {
+    const Wall& w = room.walls[static_cast<std::size_t>(wall)];
+    const double length = w.length().mm();
+    std::vector<double> at{0, length};
+    for (const FloorStep& s : room.steps) {
+        const auto line = lineAlong(room, s.at.wall, s.at.away.value);
+        const double rate = dot(line.normal, w.along());
+        if (std::abs(rate) < 1e-6)
+            continue;
+        const double here = (line.offset - dot(line.normal, w.start)) / rate;
+        if (here > 0 && here < length)
+            at.push_back(here);
+    }
+    std::sort(at.begin(), at.end());
+    std::vector<FloorPart> out;
+    for (std::size_t i = 0; i + 1 < at.size(); ++i) {
+        const Vec2 p = w.at(Length::millimetres((at[i] + at[i + 1]) / 2)) + w.inward() * 5;
+        out.push_back({at[i], at[i + 1], room.levelAt(p).mm()});
+    }
+    return out;
+}
+
+/// The wall's face: over the floor's levels, under the ceiling's line.
+std::vector<Vec2> facePolygon(const Room& room, int wall) {
+    std::vector<Vec2> out;
+    for (const auto& part : floorOf(room, wall)) {
+        out.push_back(up(part.from, part.level));
+        out.push_back(up(part.to, part.level));
+    }
+    const auto top = room.topOf(wall);
+    for (auto it = top.rbegin(); it != top.rend(); ++it)
+        out.push_back(up(it->x, it->y));
+    return out;
+}
+
+/// Skirting, rails and cornice round the wall, between its openings.
+void drawMouldings(const Drawing& d, const Room& room, int wall, const QPainterPath& within) {
+    const double length = room.walls[static_cast<std::size_t>(wall)].length().mm();
+    QPainter& p = d.painter;
+    p.save();
+    p.setClipPath(within, Qt::IntersectClip);
+    const auto line = [&](Length z, double width, const QColor& colour) {
+        p.setPen(d.ink(width, colour));
+        p.drawLine(d.at(up(0, z.mm())), d.at(up(length, z.mm())));
+    };
+    const auto& m = room.mouldings;
+    // A skirting that was not taped is drawn faintly, so that the wall stands on something.
+    m.skirting ? line(*m.skirting, 1, d.look.ink)
+               : line(Length::millimetres(100), 0.7, d.look.soft);
+    for (const auto& rail : {m.chairRail, m.pictureRail}) {
+        if (!rail)
+            continue;
+        line(*rail, 1, d.look.ink);
+        line(*rail - Length::millimetres(45), 0.6, d.look.soft);
+    }
+    if (m.cornice)
+        line(room.ceiling - *m.cornice, 1, d.look.ink);
+    p.restore();
+}
+
+/// Beams that run into the wall are cut; those along it are seen in dashes.
+void drawBeamEnds(const Drawing& d, const Room& room, int wall) {
+    const Wall& w = room.walls[static_cast<std::size_t>(wall)];
+    const double length = w.length().mm();
+    const double top = room.ceiling.mm();
+    for (const Beam& b : room.beams) {
+        const auto line = lineAlong(room, b.at.wall, b.at.away.value);
+        const double rate = dot(line.normal, w.along());
+        d.painter.setBrush(QBrush(d.look.poche, Qt::BDiagPattern));
+        if (std::abs(rate) < 0.2) {
+            d.painter.setPen(QPen(d.look.soft, d.pen, Qt::DashLine));
+            d.painter.drawLine(d.at(up(0, top - b.drop.mm())), d.at(up(length, top - b.drop.mm())));
+            continue;
+        }
+        double from = (line.offset - dot(line.normal, w.start)) / rate;
+        double to = from + b.width.mm() / rate;
+        if (from > to)
+            std::swap(from, to);
+        from = std::max(from, 0.0);
+        to = std::min(to, length);
+        if (from >= to)
+            continue;
+        d.painter.setPen(d.ink(1.2));
+        d.painter.drawPolygon(d.polygon(
+            {up(from, top - b.drop.mm()), up(to, top - b.drop.mm()), up(to, top), up(from, top)}));
+    }
 }
 
 } // namespace
@@ -233,48 +357,38 @@ void drawElevation(const Drawing& d, const Scene& scene, int wall) {
     const double length = w.length().mm();
     const double high = room.ceiling.mm();
     QPainter& p = d.painter;
+    const auto face = facePolygon(room, wall);
     p.setPen(Qt::NoPen);
     p.setBrush(d.look.floor);
-    p.drawPolygon(d.polygon({up(0, 0), up(length, 0), up(length, high), up(0, high)}));
+    p.drawPolygon(d.polygon(face));
+    QPainterPath within;
+    within.addPolygon(d.polygon(face));
+    within.closeSubpath();
     if (room.studs[index]) {
+        p.save();
+        p.setClipPath(within, Qt::IntersectClip);
         p.setPen(QPen(d.look.graphStrong, d.pen, Qt::DotLine));
-        for (double s = room.studs[index]->first.mm(); s < length;
-             s += room.studs[index]->spacing.mm())
-            p.drawLine(d.at(up(s, 0)), d.at(up(s, high)));
+        for (const Length s : room.studs[index]->on(w.length()))
+            p.drawLine(d.at(up(s.mm(), 0)), d.at(up(s.mm(), high)));
+        p.restore();
     }
-    // Skirting, so that the wall stands on something.
-    p.setPen(d.ink(0.7, d.look.soft));
-    p.drawLine(d.at(up(0, 100)), d.at(up(length, 100)));
+    drawMouldings(d, room, wall, within);
+    for (const Recess& r : room.recesses) {
+        if (r.wall != wall)
+            continue;
+        const double top = r.height > Length{} ? r.height.mm() : high;
+        p.setPen(d.ink(1.2));
+        p.setBrush(QBrush(d.look.graphStrong, Qt::Dense7Pattern));
+        const double right = (r.left + r.width).mm();
+        p.drawPolygon(
+            d.polygon({up(r.left.mm(), 0), up(right, 0), up(right, top), up(r.left.mm(), top)}));
+    }
     for (const Opening& o : room.openings)
         if (o.wall == wall)
             drawOpeningFront(d, o);
-    for (const Chimney& c : room.chimneys) {
-        if (c.wall != wall)
-            continue;
-        p.setPen(d.ink(1.2));
-        p.setBrush(d.look.board);
-        const double l = c.left.mm();
-        const double r = (c.left + c.width).mm();
-        p.drawPolygon(d.polygon({up(l, 0), up(r, 0), up(r, high), up(l, high)}));
-        p.setBrush(d.look.graphStrong);
-        const double m = (r - l) * 0.26;
-        p.drawPolygon(d.polygon({up(l + m, 0), up(r - m, 0), up(r - m, 760), up(l + m, 760)}));
-    }
-    for (const Outlet& o : room.outlets) {
-        if (o.wall != wall)
-            continue;
-        p.setPen(d.ink(1));
-        p.setBrush(d.look.floor);
-        const double s = o.left.mm();
-        const double z = o.up.mm();
-        p.drawPolygon(d.polygon(
-            {up(s - 35, z - 57), up(s + 35, z - 57), up(s + 35, z + 57), up(s - 35, z + 57)}));
-        if (o.kind == OutletKind::lightSwitch)
-            p.drawLine(d.at(up(s, z - 18)), d.at(up(s, z + 18)));
-        else
-            for (const double dz : {-22.0, 22.0})
-                p.drawEllipse(d.at(up(s, z + dz)), 1.2 * d.pen, 1.2 * d.pen);
-    }
+    for (const Fixture& f : room.fixtures)
+        drawFixtureFront(d, room, wall, f);
+    drawBeamEnds(d, room, wall);
     const auto standing = standingBefore(scene, wall);
     for (const Standing& s : standing) {
         const Angle off = difference(scene.placed[s.index].pose.turn, w.direction());
@@ -306,9 +420,12 @@ void drawElevation(const Drawing& d, const Scene& scene, int wall) {
     }
     p.setPen(d.ink(2));
     p.setBrush(Qt::NoBrush);
-    p.drawPolygon(d.polygon({up(0, 0), up(length, 0), up(length, high), up(0, high)}));
+    p.drawPolygon(d.polygon(face));
+    // The floor, thick, at its levels.
     p.setPen(d.ink(4));
-    p.drawLine(d.at(up(-drawnWall.mm(), 0)), d.at(up(length + drawnWall.mm(), 0)));
+    for (const auto& [from, to, level] : floorOf(room, wall))
+        p.drawLine(d.at(up(from <= 0 ? -drawnWall.mm() : from, level)),
+                   d.at(up(to >= length ? length + drawnWall.mm() : to, level)));
 }
 
 } // namespace mezzet::sheets

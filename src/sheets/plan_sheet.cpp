@@ -269,9 +269,12 @@ private:
             for (const Opening& o : room.openings)
                 if (o.wall == static_cast<int>(i))
                     holes.emplace_back(o.left, o.left + o.width);
-            for (const Chimney& c : room.chimneys)
-                if (c.wall == static_cast<int>(i))
-                    holes.emplace_back(c.left, c.left + c.width);
+            for (const Fixture& f : room.fixtures)
+                if (f.wall == static_cast<int>(i) && f.isBreast())
+                    holes.emplace_back(f.left, f.left + f.width);
+            for (const Recess& r : room.recesses)
+                if (r.wall == static_cast<int>(i))
+                    holes.emplace_back(r.left, r.left + r.width);
             std::sort(holes.begin(), holes.end());
             if (!holes.empty()) {
                 Length from;

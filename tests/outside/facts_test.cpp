@@ -30,7 +30,7 @@ TEST(Facts, TheCompassRuleSpreadsInProportionToTheRun) {
     // misclosure in both directions, before the turn that brings wall A back to x.
     const auto notes =
         *readTapeNotes("wall A 20' 0\"\nwall B 15' 1\"\nwall C 20' 1\"\nwall D 15' 0\"");
-    const auto t = traverse(notes);
+    const auto t = traverse(notes.front());
     ASSERT_TRUE(t.closure.closed);
     const double runs[] = {240, 181, 241, 180};
     const Vec2 ways[] = {{1, 0}, {0, 1}, {-1, 0}, {0, -1}};
@@ -48,12 +48,12 @@ TEST(Facts, TheCompassRuleSpreadsInProportionToTheRun) {
     for (int i = 0; i < 4; ++i) {
         const double want = norm(expected[static_cast<std::size_t>((i + 1) % 4)] -
                                  expected[static_cast<std::size_t>(i)]);
-        const double got = norm(t.corners[static_cast<std::size_t>((i + 1) % 4)] -
-                                t.corners[static_cast<std::size_t>(i)]) /
+        const double got = norm(t.balanced[static_cast<std::size_t>((i + 1) % 4)] -
+                                t.balanced[static_cast<std::size_t>(i)]) /
                            25.4;
         EXPECT_NEAR(got, want, 1e-9);
     }
-    EXPECT_EQ(t.corners[1].y, 0) << "x runs along wall A";
+    EXPECT_EQ(t.balanced[1].y, 0) << "x runs along wall A";
 }
 
 TEST(Facts, ARoomsAreaByTheSurveyorsFormula) { // shoelace formula, any surveying textbook

@@ -116,7 +116,7 @@ TEST(RandomRooms, DiagonalsAreCheckedAgainstTheAdjustedCorners) {
         ASSERT_TRUE(right);
         EXPECT_TRUE((*right)->diagonals.at(0).agrees);
         const auto wrong = roomFromNotes(notesOf(corners, exact) +
-                                         fmt::format("diagonal A to D {:.6f}mm\n", d + 60));
+                                         fmt::format("diagonal A to D {:.6f}mm\n", d + 300));
         EXPECT_FALSE((*wrong)->diagonals.at(0).agrees);
     }
 }

@@ -48,7 +48,7 @@ TEST(Room, WhatIsTapedFromTheRightLiesFromTheRight) {
     const auto r = room("wall A 10'\n window 1' from right, 3' wide\nwall B 10'\nwall C 10'\n"
                         "wall D 10'\n chimney 2' from right, 4' wide, 14 deep\n");
     EXPECT_NEAR(r->openings[0].left.inInches(), 72, 1e-9);
-    EXPECT_NEAR(r->chimneys[0].left.inInches(), 48, 1e-9);
+    EXPECT_NEAR(r->fixtures[0].left.inInches(), 48, 1e-9);
     EXPECT_NEAR(middleOf(*r, r->openings[0]).x / 25.4, 90, 1e-9);
 }
 
@@ -75,7 +75,7 @@ TEST(Room, AChimneyBreastIsNoFloor) {
     EXPECT_FALSE(r->holds({60 * 25.4, 6 * 25.4}));
     EXPECT_TRUE(r->holds({60 * 25.4, 13 * 25.4}));
     EXPECT_FALSE(r->holds({-10, 100}));
-    const auto s = solid(*r, r->chimneys[0]);
+    const auto s = solid(*r, r->fixtures[0]);
     EXPECT_NEAR(extent(s, {0, 1}) / 25.4, 12, 1e-9);
 }
 

@@ -74,11 +74,69 @@ struct Applier {
     }
 
     std::optional<Problem> act(const SetNotes& n) {
-        auto room = roomFromNotes(n.notes, "tape notes");
-        if (!room)
-            return room.problem();
+        auto rooms = roomsFromNotes(n.notes, "tape notes");
+        if (!rooms)
+            return rooms.problem();
+        if (auto problem = follow(*rooms))
+            return problem;
         job.notes = n.notes;
-        job.room = *room;
+        job.rooms = *rooms;
+        job.activate(job.active);
+        freeOfWhatIsGone();
+        return {};
+    }
+
+    /// Gives every scheme its room among the new ones: by name, or by place when it was renamed.
+    std::optional<Problem> follow(const std::vector<RoomPtr>& rooms) {
+        const auto named = [](const std::vector<RoomPtr>& all, const std::string& name) {
+            const auto it = std::find_if(all.begin(), all.end(), [&](const RoomPtr& r) {
+                return foldCase(r->name) == foldCase(name);
+            });
+            return it == all.end() ? std::optional<std::size_t>()
+                                   : static_cast<std::size_t>(it - all.begin());
+        };
+        std::vector<SchemePtr> kept;
+        const SchemePtr activeOne = job.schemes[job.active];
+        std::size_t active = 0;
+        for (const auto& scheme : job.schemes) {
+            const auto& was = job.rooms[scheme->room]->name;
+            auto now = named(rooms, was);
+            if (!now && scheme->room < rooms.size() && !named(job.rooms, rooms[scheme->room]->name))
+                now = scheme->room;
+            if (!now && scheme->pieces.empty())
+                continue;
+            if (!now)
+                return Problem{
+                    fmt::format("these notes leave out the room {}, and {} of its "
+                                "scheme {} would be lost",
+                                was,
+                                scheme->pieces.size() == 1
+                                    ? "the piece"
+                                    : fmt::format("the {} pieces", scheme->pieces.size()),
+                                scheme->name),
+                    fmt::format("keep the line “room {}”, or throw its schemes away "
+                                "first",
+                                was)};
+            auto s = std::make_shared<Scheme>(*scheme);
+            s->room = *now;
+            if (scheme == activeOne)
+                active = kept.size();
+            kept.push_back(s);
+        }
+        for (std::size_t i = 0; i < rooms.size(); ++i) {
+            if (std::any_of(kept.begin(), kept.end(),
+                            [&](const SchemePtr& s) { return s->room == i; }))
+                continue;
+            auto s = std::make_shared<Scheme>();
+            s->room = i;
+            kept.push_back(s);
+        }
+        job.schemes = kept;
+        job.active = active;
+        return {};
+    }
+
+    void freeOfWhatIsGone() {
         // A wall or opening that is gone leaves what was tied to it where it stands.
         for (auto& scheme : job.schemes) {
             auto s = std::make_shared<Scheme>(*scheme);
@@ -89,16 +147,16 @@ struct Applier {
                     for (Piece& q : alone->pieces)
                         if (q.id != p.id)
                             q.ties.clear();
-                    if (resolve(job.room, alone, job.notation))
+                    if (resolve(job.rooms[s->room], alone, job.notation))
                         return false;
-                    notices.push_back(fmt::format("{} stays where it was: {} is gone", p.name,
-                                                  words(t.of, {*job.room, *s, job.notation})));
+                    notices.push_back(
+                        fmt::format("{} stays where it was: {} is gone", p.name,
+                                    words(t.of, {*job.rooms[s->room], *s, job.notation})));
                     return true;
                 });
             }
             scheme = s;
         }
-        return {};
     }
 
     std::optional<Problem> act(const SetNotation& n) {
@@ -139,7 +197,8 @@ struct Applier {
             return Problem{fmt::format("a job holds at most {} schemes", mostSchemes),
                            "throw one away first"};
         auto s = a.copy ? std::make_shared<Scheme>(job.scheme()) : std::make_shared<Scheme>();
-        s->name = a.name.empty() ? fmt::format("Scheme {}", job.schemes.size() + 1) : a.name;
+        s->room = job.scheme().room;
+        s->name = a.name.empty() ? fmt::format("Scheme {}", job.schemesHere().size() + 1) : a.name;
         job.schemes.push_back(s);
         job.active = job.schemes.size() - 1;
         return {};
@@ -149,7 +208,7 @@ struct Applier {
         if (s.index >= job.schemes.size())
             return Problem{fmt::format("there is no scheme {}", s.index + 1),
                            fmt::format("there are {}", job.schemes.size())};
-        job.active = s.index;
+        job.activate(s.index);
         return {};
     }
 
@@ -162,10 +221,13 @@ struct Applier {
     }
 
     std::optional<Problem> act(const RemoveScheme&) {
-        if (job.schemes.size() == 1)
-            return Problem{"this is the only scheme", "a job keeps one"};
+        const auto here = job.schemesHere();
+        if (here.size() == 1)
+            return Problem{"this is the only scheme", "a room keeps one"};
+        const auto at = std::find(here.begin(), here.end(), job.active);
+        const std::size_t next = at + 1 == here.end() ? *(at - 1) : *(at + 1) - 1;
         job.schemes.erase(job.schemes.begin() + static_cast<std::ptrdiff_t>(job.active));
-        job.active = std::min(job.active, job.schemes.size() - 1);
+        job.activate(next);
         return {};
     }
 
@@ -212,7 +274,7 @@ Result<Applied> apply(const Project& before, const Edit& edit) {
             roomChanged || i >= before.schemes.size() || job.schemes[i] != before.schemes[i];
         if (!touched && i != job.active)
             continue;
-        auto scene = resolve(job.room, job.schemes[i], job.notation);
+        auto scene = resolve(job.roomOf(i), job.schemes[i], job.notation);
         if (!scene)
             return scene.problem();
         // Walls that come out parallel after measuring again are no reason to refuse the measuring.

@@ -33,10 +33,10 @@ Length halfAcross(const Target& t, const Scene& scene) {
     case Target::Is::wall:
         return room.walls[static_cast<std::size_t>(t.index)].length() / 2;
     case Target::Is::chimney:
-        for (const auto& c : room.chimneys)
-            if (c.number == t.index)
-                return c.width;
-        return {};
+    case Target::Is::fixture: {
+        const auto* f = fixtureOf(room, t);
+        return f != nullptr ? f->width : Length{};
+    }
     case Target::Is::room:
         return Length::millimetres(norm(room.bounds().size()) / 2);
     default:

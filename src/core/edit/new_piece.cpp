@@ -51,11 +51,13 @@ Vec2 freePlace(const Scene& scene, const Piece& p, Vec2 wanted) {
         const Shape s = placed(p.shape(), {at, p.pose.turn});
         if (!scene.room->holds(at))
             return false;
-        for (const Wall& w : scene.room->walls)
+        for (std::size_t i = 0; i < scene.room->stretches(); ++i) {
+            const Wall w = scene.room->stretchAt(i);
             if (gapBetween(s, stretch({w.start, w.end})).apart <= quiet)
                 return false;
-        for (const auto& c : scene.room->chimneys)
-            if (gapBetween(s, solid(*scene.room, c)).apart <= quiet)
+        }
+        for (const auto& f : scene.room->fixtures)
+            if (f.takesFloor() && gapBetween(s, solid(*scene.room, f)).apart <= quiet)
                 return false;
         for (std::size_t i = 0; i < scene.placed.size(); ++i)
             if ((p.kind->flat() == scene.piece(i).kind->flat()) &&

@@ -64,8 +64,10 @@ private:
             auto& tie = add(Tie::Kind::against);
             const auto t = in_.target();
             tie.of = t;
-            wants(t, at, {Is::wall, Is::window, Is::door, Is::opening, Is::chimney, Is::piece},
-                  "against");
+            wants(
+                t, at,
+                {Is::wall, Is::window, Is::door, Is::opening, Is::chimney, Is::fixture, Is::piece},
+                "against");
             if (t.is == Is::window || t.is == Is::door || t.is == Is::opening)
                 toWall(tie.of);
             last_ = t;
@@ -76,8 +78,10 @@ private:
         } else if (in_.take({"in line with"})) {
             auto& tie = add(Tie::Kind::inLineWith);
             tie.of = in_.target();
-            wants(tie.of, at, {Is::piece, Is::wall, Is::window, Is::door, Is::opening, Is::chimney},
-                  "in line with");
+            wants(
+                tie.of, at,
+                {Is::piece, Is::wall, Is::window, Is::door, Is::opening, Is::chimney, Is::fixture},
+                "in line with");
         } else if (in_.take({"in the corner", "in corner", "in a corner"})) {
             add(Tie::Kind::inCorner).of = in_.corner();
         } else if (in_.take({"gap"})) {
@@ -94,8 +98,10 @@ private:
         } else if (in_.take({"square to", "square with"})) {
             auto& tie = add(Tie::Kind::squareTo);
             tie.of = in_.target();
-            wants(tie.of, at, {Is::piece, Is::wall, Is::window, Is::door, Is::opening, Is::chimney},
-                  "square to");
+            wants(
+                tie.of, at,
+                {Is::piece, Is::wall, Is::window, Is::door, Is::opening, Is::chimney, Is::fixture},
+                "square to");
         } else if (in_.take({"facing", "face"})) {
             auto& tie = add(Tie::Kind::facing);
             tie.of = in_.target();
@@ -166,7 +172,8 @@ private:
             auto& tie = add(Tie::Kind::against);
             tie.distance = d;
             tie.of = in_.target();
-            if (tie.of.is != Target::Is::wall && tie.of.is != Target::Is::chimney)
+            if (tie.of.is != Target::Is::wall && tie.of.is != Target::Is::chimney &&
+                tie.of.is != Target::Is::fixture)
                 in_.fail(at, in_.at() - at, "“off” measures from a wall a piece stands against",
                          "say “from” instead");
             return;
@@ -261,7 +268,8 @@ private:
             in_.take({"in front of"});
         const auto t = in_.target();
         using Is = Target::Is;
-        wants(t, at, {Is::piece, Is::wall, Is::window, Is::door, Is::opening, Is::chimney},
+        wants(t, at,
+              {Is::piece, Is::wall, Is::window, Is::door, Is::opening, Is::chimney, Is::fixture},
               "beside");
         if (t.is != Is::piece) {
             if (s != Side::front || beside)
@@ -435,9 +443,8 @@ private:
         case Target::Is::piece:
             return gapBetween(own.shape, scene_.byId(t.piece)->shape).direction;
         case Target::Is::chimney:
-            return gapBetween(own.shape,
-                              solid(room, room.chimneys[static_cast<std::size_t>(t.index) - 1]))
-                .direction;
+        case Target::Is::fixture:
+            return gapBetween(own.shape, solid(room, *fixtureOf(room, t))).direction;
         case Target::Is::door:
             for (const auto& o : room.openings)
                 if (o.kind == OpeningKind::door && o.number == t.index)

@@ -19,6 +19,8 @@ public:
     std::optional<Edit> read() {
         if (in.take({"scheme", "schemes"}))
             return scheme();
+        if (auto e = room())
+            return e;
         if (in.take({"school"}))
             return school();
         if (in.take({"rule"}))
@@ -38,6 +40,29 @@ private:
     void nothingMore() {
         if (!in.done())
             in.failAhead(fmt::format("“{}” is left over", in.rest()), "take it out");
+    }
+
+    /// "room Hall", when the job has such a room: a piece may be a room divider.
+    std::optional<Edit> room() {
+        const std::size_t at = in.at();
+        in.take({"go to", "to"});
+        if (in.take({"room"})) {
+            for (std::size_t i = 0; i < job_.rooms.size(); ++i) {
+                const std::size_t name = in.at();
+                in.offer("room " + job_.rooms[i]->name);
+                if (in.take({foldCase(job_.rooms[i]->name)}) && in.done()) {
+                    Edit e;
+                    e.words = "go to room " + job_.rooms[i]->name;
+                    for (std::size_t k = 0; k < job_.schemes.size() && e.acts.empty(); ++k)
+                        if (job_.schemes[k]->room == i)
+                            e.acts.emplace_back(SwitchScheme{k});
+                    return e;
+                }
+                in.goTo(name);
+            }
+        }
+        in.goTo(at);
+        return {};
     }
 
     Edit scheme() {
@@ -68,7 +93,8 @@ private:
             e.acts.emplace_back(RemoveScheme{});
             return e;
         }
-        for (std::size_t i = 0; i < job_.schemes.size(); ++i) {
+        const auto here = job_.schemesHere();
+        for (const std::size_t i : here) {
             const std::size_t at = in.at();
             if (in.take({foldCase(job_.schemes[i]->name)}) && in.done()) {
                 e.words = "go to " + job_.schemes[i]->name;
@@ -79,12 +105,12 @@ private:
         }
         const std::size_t at = in.at();
         const double n = in.number("the scheme");
-        if (n < 1 || n > static_cast<double>(job_.schemes.size()) || n != std::floor(n))
+        if (n < 1 || n > static_cast<double>(here.size()) || n != std::floor(n))
             in.fail(at, in.at() - at, fmt::format("there is no scheme {:g}", n),
                     fmt::format("there {} {}; “scheme new” adds one",
-                                job_.schemes.size() == 1 ? "is" : "are", job_.schemes.size()));
+                                here.size() == 1 ? "is" : "are", here.size()));
         nothingMore();
-        const auto index = static_cast<std::size_t>(n) - 1;
+        const auto index = here[static_cast<std::size_t>(n) - 1];
         e.words = "go to " + job_.schemes[index]->name;
         e.acts.emplace_back(SwitchScheme{index});
         return e;

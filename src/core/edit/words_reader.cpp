@@ -427,13 +427,22 @@ Target WordsReader::target(bool pieces) {
         numbered(OpeningKind::opening, Target::Is::opening, "opening");
         return t;
     }
-    if (!room.chimneys.empty() && take({"chimney breast", "chimney"})) {
-        t.is = Target::Is::chimney;
-        t.index = 1;
+    for (const Fixture& f : room.fixtures) {
+        // "chimney" as well as "chimney breast"; the first of a kind takes a number or none.
+        const std::string full = fixtureName(f.kind);
+        if (f.number != 1 ||
+            !(f.kind == FixtureKind::chimney ? take({"chimney breast", "chimney"}) : take({full})))
+            continue;
+        t = targetOf(f);
         const auto w = ahead();
-        if (w.size() == 1 && w[0] >= '1' && w[0] <= '9' &&
-            w[0] - '0' <= static_cast<int>(room.chimneys.size()))
-            t.index = word()[0] - '0';
+        if (w.size() == 1 && w[0] >= '1' && w[0] <= '9') {
+            Target other = t;
+            other.index = w[0] - '0';
+            if (fixtureOf(room, other) != nullptr) {
+                word();
+                t = other;
+            }
+        }
         return t;
     }
     if (take({"room", "middle of the room"})) {

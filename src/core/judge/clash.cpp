@@ -5,6 +5,8 @@
 
 #include <algorithm>
 #include <array>
+#include <map>
+#include <optional>
 
 namespace mezzet {
 
@@ -82,14 +84,20 @@ Through pastWall(const Shape& s, const Wall& w) {
 void judgeInside(const JudgeContext& c) {
     const double contact = c.rule.setting("contact").mm();
     const Room& room = *c.scene.room;
-    const auto corners = room.corners();
+    const auto& corners = room.edge;
     for (std::size_t i = 0; i < c.scene.placed.size(); ++i) {
         const Placed& p = c.scene.placed[i];
         const bool centreIn = !room.closed || insideOutline(corners, p.shape.centre);
-        int worstWall = -1;
-        Through worst;
-        for (std::size_t w = 0; w < room.walls.size(); ++w) {
-            const Wall& wall = room.walls[w];
+        // One reading a wall: of a curve or a bay, the stretch it goes through deepest.
+        struct Past {
+            std::size_t stretch = 0;
+            Through through;
+        };
+        std::map<int, Past> past;
+        std::optional<std::size_t> nearest;
+        double near = 0;
+        for (std::size_t k = 0; k < room.stretches(); ++k) {
+            const Wall wall = room.stretchAt(k);
             const Shape face = stretch({wall.start, wall.end});
             // A piece wholly outside is judged by the wall it lies nearest behind.
             const bool meets = !fartherThan(p.shape, face, Length::millimetres(1)) &&
@@ -100,33 +108,40 @@ void judgeInside(const JudgeContext& c) {
             if (t.depth <= contact)
                 continue;
             if (centreIn) {
-                c.add(p.id, wallTarget(static_cast<int>(w)), Amount{Quantity::length, t.depth},
-                      t.deepest, t.deepest + wall.inward() * t.depth)
-                    .verdict = Verdict::clash;
+                auto& worst = past[room.edgeWall[k]];
+                if (t.depth > worst.through.depth)
+                    worst = {k, t};
             } else if (const double far =
                            norm(p.shape.centre - nearestOn({wall.start, wall.end}, p.shape.centre));
-                       worstWall < 0 || far < worst.depth) {
-                worst = {far, t.deepest};
-                worstWall = static_cast<int>(w);
+                       !nearest || far < near) {
+                near = far;
+                nearest = k;
             }
         }
-        if (worstWall >= 0) {
-            const Wall& wall = room.walls[static_cast<std::size_t>(worstWall)];
+        for (const auto& [w, worst] : past)
+            c.add(p.id, wallTarget(w), Amount{Quantity::length, worst.through.depth},
+                  worst.through.deepest,
+                  worst.through.deepest +
+                      room.stretchAt(worst.stretch).inward() * worst.through.depth)
+                .verdict = Verdict::clash;
+        if (nearest) {
+            const Wall wall = room.stretchAt(*nearest);
             const Vec2 in = wall.inward();
             const double depth = dot(wall.start, in) + extent(p.shape, -in);
             const Vec2 deepest = support(p.shape, -in);
-            c.add(p.id, wallTarget(worstWall), Amount{Quantity::length, depth}, deepest,
-                  deepest + in * depth)
+            c.add(p.id, wallTarget(room.edgeWall[*nearest]), Amount{Quantity::length, depth},
+                  deepest, deepest + in * depth)
                 .verdict = Verdict::clash;
         }
-        for (const auto& chimney : room.chimneys) {
-            const Gap g = gapBetween(p.shape, solid(room, chimney));
-            if (g.depth.mm() <= contact || c.scene.piece(i).kind->flat())
+        for (const auto& f : room.fixtures) {
+            // What passes under a thing on the wall, or over a low one, is not in its place.
+            if (c.scene.piece(i).kind->flat() || !f.takesFloor() ||
+                c.scene.piece(i).size.height <= f.up)
                 continue;
-            Target t;
-            t.is = Target::Is::chimney;
-            t.index = chimney.number;
-            c.add(p.id, t, Amount::of(g.depth), g.onFirst, g.onSecond).verdict = Verdict::clash;
+            const Gap g = gapBetween(p.shape, solid(room, f));
+            if (g.depth.mm() > contact)
+                c.add(p.id, targetOf(f), Amount::of(g.depth), g.onFirst, g.onSecond).verdict =
+                    Verdict::clash;
         }
     }
 }

@@ -20,7 +20,7 @@ struct Stop {
     double ahead = 0; ///< mm along the lane
 };
 
-/// The first wall or chimney breast in a lane.
+/// The first wall, or thing built in, in a lane.
 void stopAtRoom(const Room& room, const Lane& lane, std::optional<Stop>& best) {
     const auto offer = [&](Target t, const Shape& s) {
         if (const auto p = firstInLane(lane, s)) {
@@ -29,16 +29,14 @@ void stopAtRoom(const Room& room, const Lane& lane, std::optional<Stop>& best) {
                 best = Stop{t, *p, ahead};
         }
     };
-    for (std::size_t i = 0; i < room.walls.size(); ++i)
-        if (dot(room.walls[i].inward(), lane.along) < 0)
-            offer(wallTarget(static_cast<int>(i)),
-                  stretch({room.walls[i].start, room.walls[i].end}));
-    for (const auto& c : room.chimneys) {
-        Target t;
-        t.is = Target::Is::chimney;
-        t.index = c.number;
-        offer(t, solid(room, c));
+    for (std::size_t i = 0; i < room.stretches(); ++i) {
+        const Wall w = room.stretchAt(i);
+        if (dot(w.inward(), lane.along) < 0)
+            offer(wallTarget(room.edgeWall[i]), stretch({w.start, w.end}));
     }
+    for (const auto& f : room.fixtures)
+        if (f.takesFloor())
+            offer(targetOf(f), solid(room, f));
 }
 
 template <class Wanted>

@@ -35,6 +35,10 @@ json jsonOf(const Target& t) {
     case Target::Is::room:
     case Target::Is::none:
         break;
+    case Target::Is::fixture:
+        j["kind"] = wordFor(fixtureWords, t.built);
+        j["number"] = t.index;
+        break;
     default:
         j["number"] = t.index;
     }
@@ -142,16 +146,28 @@ std::string jobText(const Project& p) {
                      {"denominator", p.notation.denominator}};
     j["school"] = p.judgement.school;
     j["rules"] = jsonOf(p.judgement);
-    json corners = json::array();
-    for (const Vec2 c : p.room->corners())
-        corners.push_back({c.x, c.y});
-    j["room"] = {{"name", p.room->name}, {"notes", p.notes}, {"corners", corners}};
+    // The first room's name and corners stand where they always did; all of them are in “rooms”.
+    const auto cornersOf = [](const Room& room) {
+        json corners = json::array();
+        for (const Vec2 c : room.corners())
+            corners.push_back({c.x, c.y});
+        return corners;
+    };
+    j["room"] = {{"name", p.rooms.front()->name},
+                 {"notes", p.notes},
+                 {"corners", cornersOf(*p.rooms.front())},
+                 {"rooms", json::array()}};
+    for (const auto& room : p.rooms)
+        j["room"]["rooms"].push_back({{"name", room->name}, {"corners", cornersOf(*room)}});
     carry(j["room"], p.roomExtra);
     j["active"] = p.active + 1;
     j["schemes"] = json::array();
     for (const auto& s : p.schemes) {
-        json one{
-            {"name", s->name}, {"note", s->note}, {"nextId", s->nextId}, {"pieces", json::array()}};
+        json one{{"name", s->name},
+                 {"note", s->note},
+                 {"room", p.rooms[s->room]->name},
+                 {"nextId", s->nextId},
+                 {"pieces", json::array()}};
         for (const auto& piece : s->pieces)
             one["pieces"].push_back(jsonOf(piece));
         carry(one, s->extra);

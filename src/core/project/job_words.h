@@ -26,7 +26,7 @@ inline constexpr std::array<std::pair<Tie::Kind, const char*>, 13> tieWords{
      {Tie::Kind::centredBetween, "centred-between"},
      {Tie::Kind::under, "under"},
      {Tie::Kind::at, "at"}}};
-inline constexpr std::array<std::pair<Target::Is, const char*>, 8> targetWords{
+inline constexpr std::array<std::pair<Target::Is, const char*>, 9> targetWords{
     {{Target::Is::piece, "piece"},
      {Target::Is::wall, "wall"},
      {Target::Is::corner, "corner"},
@@ -34,7 +34,20 @@ inline constexpr std::array<std::pair<Target::Is, const char*>, 8> targetWords{
      {Target::Is::door, "door"},
      {Target::Is::opening, "opening"},
      {Target::Is::chimney, "chimney"},
-     {Target::Is::room, "room"}}};
+     {Target::Is::room, "room"},
+     {Target::Is::fixture, "fixture"}}};
+inline constexpr std::array<std::pair<FixtureKind, const char*>, 11> fixtureWords{
+    {{FixtureKind::chimney, "chimney"},
+     {FixtureKind::fireplace, "fireplace"},
+     {FixtureKind::radiator, "radiator"},
+     {FixtureKind::builtIn, "built-in"},
+     {FixtureKind::halfWall, "half-wall"},
+     {FixtureKind::column, "column"},
+     {FixtureKind::stairs, "stairs"},
+     {FixtureKind::outlet, "outlet"},
+     {FixtureKind::lightSwitch, "switch"},
+     {FixtureKind::vent, "vent"},
+     {FixtureKind::wallLight, "wall-light"}}};
 inline constexpr std::array<std::pair<Side, const char*>, 4> sideWords{{{Side::front, "front"},
                                                                         {Side::behind, "behind"},
                                                                         {Side::left, "left"},

@@ -23,24 +23,31 @@ Result<Library> loadLibrary(const std::filesystem::path& data) {
     return Library{*kit, *book};
 }
 
+std::vector<std::size_t> Project::schemesHere() const {
+    std::vector<std::size_t> out;
+    for (std::size_t i = 0; i < schemes.size(); ++i)
+        if (schemes[i]->room == scheme().room)
+            out.push_back(i);
+    return out;
+}
+
 Result<ProjectPtr> newProject(const Library& library, std::string_view notes,
                               std::string_view file) {
-    auto read = readTapeNotes(notes, file);
-    if (!read)
-        return read.problem();
-    auto room = buildRoom(*read);
-    if (!room) {
-        Problem p = room.problem();
-        p.file = file;
-        return p;
-    }
+    auto rooms = roomsFromNotes(notes, file);
+    if (!rooms)
+        return rooms.problem();
     auto project = std::make_shared<Project>();
-    project->title = read->name;
+    project->title = rooms->front()->name;
     project->notes = notes;
-    project->room = *room;
-    project->notation.units = read->units;
+    project->rooms = *rooms;
+    project->room = rooms->front();
+    project->notation.units = rooms->front()->units;
     project->judgement.school = library.book->schools.front().id;
-    project->schemes.push_back(std::make_shared<const Scheme>());
+    for (std::size_t i = 0; i < rooms->size(); ++i) {
+        auto scheme = std::make_shared<Scheme>();
+        scheme->room = i;
+        project->schemes.push_back(scheme);
+    }
     project->library = library;
     return ProjectPtr(project);
 }

@@ -19,21 +19,32 @@ struct Library {
 /// Reads kit/ and rules/book.json of a data folder.
 [[nodiscard]] Result<Library> loadLibrary(const std::filesystem::path& data);
 
-/// One job: a measured room and its schemes. A value; every change makes a new one.
+/// One job: its measured rooms and their schemes. A value; every change makes a new one.
 struct Project {
     std::string title = "Untitled job";
     std::string client;
-    std::string notes; ///< the tape notes, as typed; the room is built from them
-    RoomPtr room;
+    std::string notes;          ///< the tape notes, as typed; the room is built from them
+    std::vector<RoomPtr> rooms; ///< as the notes have them; at least one
+    RoomPtr room;               ///< the one of the active scheme
     Notation notation;
     Judgement judgement;
-    std::vector<SchemePtr> schemes; ///< at least one
+    std::vector<SchemePtr> schemes; ///< at least one for every room
     std::size_t active = 0;
     Library library;
     std::string extra;     ///< fields of the job file this version doesn't know, as JSON
-    std::string roomExtra; ///< the same of its room
+    std::string roomExtra; ///< the same of its rooms
 
     [[nodiscard]] const Scheme& scheme() const { return *schemes[active]; }
+    /// The schemes of the active room, as places in `schemes`.
+    [[nodiscard]] std::vector<std::size_t> schemesHere() const;
+    [[nodiscard]] const RoomPtr& roomOf(std::size_t index) const {
+        return rooms[schemes[index]->room];
+    }
+    /// Makes a scheme the active one, and its room the room.
+    void activate(std::size_t index) {
+        active = index;
+        room = roomOf(index);
+    }
     [[nodiscard]] Wording wording() const { return {*room, scheme(), notation}; }
 };
 

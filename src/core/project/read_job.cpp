@@ -133,6 +133,9 @@ Target readTarget(const json& j, const std::string& where) {
     case Target::Is::room:
     case Target::Is::none:
         break;
+    case Target::Is::fixture:
+        t.built = f.word("kind", fixtureWords);
+        [[fallthrough]];
     default:
         t.index = f.whole("number", 1, 10000);
     }
@@ -182,13 +185,14 @@ Tie readTie(const json& j, const std::string& where) {
     case Tie::Kind::against:
     case Tie::Kind::squareTo:
     case Tie::Kind::inLineWith:
-        wants({Is::piece, Is::wall, Is::window, Is::door, Is::opening, Is::chimney});
+        wants({Is::piece, Is::wall, Is::window, Is::door, Is::opening, Is::chimney, Is::fixture});
         break;
     case Tie::Kind::fromWall:
-        wants({Is::wall, Is::window, Is::door, Is::opening, Is::chimney});
+        wants({Is::wall, Is::window, Is::door, Is::opening, Is::chimney, Is::fixture});
         break;
     case Tie::Kind::centredOn:
-        wants({Is::piece, Is::wall, Is::window, Is::door, Is::opening, Is::chimney, Is::room});
+        wants({Is::piece, Is::wall, Is::window, Is::door, Is::opening, Is::chimney, Is::room,
+               Is::fixture});
         if (f.has("side"))
             t.side = f.word("side", sideWords);
         break;
@@ -278,12 +282,20 @@ Piece readPiece(const json& j, const std::string& where, const Kit& kit) {
     return p;
 }
 
-SchemePtr readScheme(const json& j, const std::string& where, const Kit& kit) {
+SchemePtr readScheme(const json& j, const std::string& where, const Kit& kit,
+                     const std::vector<RoomPtr>& rooms) {
     Fields f(j, where);
     auto s = std::make_shared<Scheme>();
     s->name = f.text("name", mostNameLength, true);
     s->note = f.text("note", 4000, false);
     s->nextId = f.whole("nextId", 1, 1 << 30);
+    if (const auto room = f.text("room", mostNameLength, false); !room.empty()) {
+        const auto it = std::find_if(rooms.begin(), rooms.end(),
+                                     [&](const RoomPtr& r) { return r->name == room; });
+        if (it == rooms.end())
+            f.fail(fmt::format("the notes have no room “{}”", room));
+        s->room = static_cast<std::size_t>(it - rooms.begin());
+    }
     int n = 0;
     std::set<int> ids;
     std::set<std::string> names;
@@ -361,19 +373,27 @@ ProjectPtr readProject(const json& j, std::string_view file, const Library& libr
         p->notes = r.text("notes", 200000, true);
         p->roomExtra = r.rest();
     }
-    auto room = roomFromNotes(p->notes, fmt::format("{} (tape notes)", file));
-    if (!room)
-        throw room.problem();
-    p->room = *room;
+    auto rooms = roomsFromNotes(p->notes, fmt::format("{} (tape notes)", file));
+    if (!rooms)
+        throw rooms.problem();
+    p->rooms = *rooms;
     int n = 0;
     for (const auto& s : f.list("schemes", mostSchemes))
-        p->schemes.push_back(readScheme(s, fmt::format("scheme {}", ++n), *library.kit));
+        p->schemes.push_back(readScheme(s, fmt::format("scheme {}", ++n), *library.kit, p->rooms));
     if (p->schemes.empty())
         f.fail("it has no scheme");
-    p->active = static_cast<std::size_t>(f.whole("active", 1, n)) - 1;
+    for (std::size_t i = 0; i < p->rooms.size(); ++i) {
+        if (std::any_of(p->schemes.begin(), p->schemes.end(),
+                        [&](const SchemePtr& s) { return s->room == i; }))
+            continue;
+        auto s = std::make_shared<Scheme>();
+        s->room = i;
+        p->schemes.push_back(s);
+    }
+    p->activate(static_cast<std::size_t>(f.whole("active", 1, n)) - 1);
     p->extra = f.rest();
     for (const auto& s : p->schemes) {
-        auto scene = resolve(p->room, s, p->notation);
+        auto scene = resolve(p->rooms[s->room], s, p->notation);
         if (!scene)
             throw scene.problem();
         if (!(*scene)->overTied.empty())

@@ -4,6 +4,9 @@
 
 #include <fmt/format.h>
 
+#include <algorithm>
+#include <numbers>
+
 namespace mezzet {
 
 std::string Opening::name() const {
@@ -13,8 +16,23 @@ std::string Opening::name() const {
     return fmt::format("{} {}", k, number);
 }
 
-std::string Chimney::name() const {
-    return number == 1 ? "chimney" : fmt::format("chimney {}", number);
+std::string Fixture::name() const {
+    const char* k = kind == FixtureKind::chimney ? "chimney" : fixtureName(kind);
+    return number == 1 ? k : fmt::format("{} {}", k, number);
+}
+
+bool Fixture::takesFloor() const {
+    // What begins above a person's head takes no floor.
+    constexpr Length overhead = Length::inches(78);
+    switch (kind) {
+    case FixtureKind::outlet:
+    case FixtureKind::lightSwitch:
+    case FixtureKind::vent:
+    case FixtureKind::wallLight:
+        return false;
+    default:
+        return up < overhead;
+    }
 }
 
 std::vector<Vec2> Room::corners() const {
@@ -29,37 +47,40 @@ std::vector<Vec2> Room::corners() const {
 double Room::floorArea() const {
     if (!closed)
         return 0;
-    double area = std::abs(signedArea(corners()));
-    for (const auto& c : chimneys)
-        area -= c.width.mm() * c.depth.mm();
+    double area = std::abs(signedArea(edge));
+    for (const auto& f : fixtures) {
+        if (f.isBreast())
+            area -= f.width.mm() * f.depth.mm();
+        else if (f.kind == FixtureKind::column)
+            area -= f.width.mm() * f.depth.mm() * (f.round ? std::numbers::pi / 4 : 1);
+    }
     return area;
 }
 
 Length Room::perimeter() const {
-    Length sum;
-    for (const auto& w : walls)
-        sum += w.length();
-    return sum;
+    double sum = 0;
+    for (std::size_t i = 0; i < stretches(); ++i)
+        sum += stretchAt(i).length().mm();
+    return Length::millimetres(sum);
 }
 
 Box Room::bounds() const {
     Box b;
-    for (const Vec2 p : corners())
+    for (const Vec2 p : edge)
         b.include(p);
     return b;
 }
 
 bool Room::holds(Vec2 p) const {
-    if (closed && !insideOutline(corners(), p))
+    if (closed && !insideOutline(edge, p))
         return false;
-    for (const auto& c : chimneys)
-        if (contains(solid(*this, c), p))
-            return false;
-    return true;
+    return std::none_of(fixtures.begin(), fixtures.end(), [&](const Fixture& f) {
+        return f.takesFloor() && contains(solid(*this, f), p);
+    });
 }
 
 Vec2 Room::middle() const {
-    const auto c = corners();
+    const auto& c = edge;
     if (c.empty())
         return {};
     const Vec2 m = centroid(c);
@@ -87,83 +108,321 @@ Vec2 Room::middle() const {
     return best;
 }
 
-Result<RoomPtr> buildRoom(const TapeNotes& notes) {
-    const auto laid = traverse(notes);
-    auto room = std::make_shared<Room>();
-    room->name = notes.name;
-    room->ceiling = notes.ceiling;
-    room->north = notes.north;
-    room->closed = laid.closure.closed;
-    room->closure = laid.closure;
-    room->diagonals = laid.diagonals;
-    if (room->closed) {
-        if (const auto hit = selfCrossing(laid.corners)) {
-            const auto& w = notes.walls[static_cast<std::size_t>(hit->second)];
-            Problem p{fmt::format("wall {} runs through wall {}", w.name, wallName(hit->first)),
-                      "check the corners: “corner out” turns the other way"};
-            p.line = w.place.line;
-            p.column = w.place.column;
-            p.width = w.place.width;
-            return p;
-        }
+std::vector<Vec2> arcPoints(Vec2 start, Vec2 end, double rise, Vec2 out) {
+    const double chord = norm(end - start);
+    if (rise < 1e-6 || chord < 1e-6)
+        return {start};
+    // Radius from chord and rise: r = (c²/4 + h²) / 2h.
+    const double r = (chord * chord / 4 + rise * rise) / (2 * rise);
+    const double half = std::asin(std::min(chord / 2 / r, 1.0));
+    const Vec2 along = unit(end - start);
+    const Vec2 centre = (start + end) / 2 + out * (rise - r);
+    const double step = 2 * std::acos(std::max(1 - 0.05 / r, -1.0));
+    const int parts = std::clamp(static_cast<int>(std::ceil(2 * half / step)), 4, 400);
+    std::vector<Vec2> points;
+    for (int i = 0; i < parts; ++i) {
+        const double a = -half + 2 * half * i / parts;
+        points.push_back(i == 0 ? start
+                                : centre + along * (r * std::sin(a)) + out * (r * std::cos(a)));
     }
-    int windows = 0, doors = 0, plain = 0;
-    const std::size_t n = notes.walls.size();
-    for (std::size_t i = 0; i < n; ++i) {
-        const auto& taped = notes.walls[i];
-        Wall w{taped.name, laid.corners[i], laid.corners[(i + 1) % laid.corners.size()], taped.run};
-        const auto left = [&](Length offset, bool fromRight, Length width) {
-            return fromRight ? w.length() - offset - width : offset;
-        };
-        const int index = static_cast<int>(i);
-        for (const auto& o : taped.openings) {
-            int& count = o.kind == OpeningKind::window ? windows
-                         : o.kind == OpeningKind::door ? doors
-                                                       : plain;
-            room->openings.push_back({o.kind, ++count, index, left(o.offset, o.fromRight, o.width),
-                                      o.width, o.height, o.sill, o.hingeRight, o.swingsIn,
-                                      o.undercut});
-        }
-        for (const auto& c : taped.chimneys)
-            room->chimneys.push_back({static_cast<int>(room->chimneys.size()) + 1, index,
-                                      left(c.offset, c.fromRight, c.width), c.width, c.depth});
-        for (const auto& o : taped.outlets)
-            room->outlets.push_back({o.kind, index, left(o.offset, o.fromRight, Length{}), o.up});
-        room->studs.push_back(taped.studs);
-        room->walls.push_back(std::move(w));
-    }
-    return RoomPtr(room);
+    return points;
 }
 
-Result<RoomPtr> roomFromNotes(std::string_view notes, std::string_view file) {
+namespace {
+
+class Builder {
+public:
+    explicit Builder(const TapeNotes& notes) : notes_(notes), room_(std::make_shared<Room>()) {}
+
+    Result<RoomPtr> run() {
+        const auto laid = traverse(notes_);
+        room_->name = notes_.name;
+        room_->units = notes_.units;
+        room_->ceiling = notes_.ceiling.height;
+        room_->ceilingTaped = notes_.ceiling.taped;
+        room_->slopes = notes_.ceiling.slopes;
+        room_->tray = notes_.ceiling.tray;
+        room_->beams = notes_.ceiling.beams;
+        room_->joists = notes_.ceiling.joists;
+        room_->mouldings = notes_.mouldings;
+        room_->steps = notes_.steps;
+        room_->north = notes_.north;
+        room_->closure = laid.closure;
+        room_->fit = fit(notes_, laid);
+        auto& closure = room_->closure;
+        closure.closed = closure.closed && room_->fit.determined;
+        room_->closed = closure.closed;
+        if (!room_->fit.words.empty())
+            closure.words = (room_->closed || !laid.closure.closed ? closure.words + " " : "") +
+                            room_->fit.words;
+        corners_ = room_->closed ? room_->fit.corners : laid.raw;
+        if (room_->closed) {
+            if (auto problem = crossed(corners_, false))
+                return *problem;
+        }
+        for (std::size_t i = 0; i < notes_.walls.size(); ++i)
+            wall(i);
+        diagonals();
+        if (auto problem = columns())
+            return *problem;
+        edge();
+        if (room_->closed) {
+            if (auto problem = crossed(room_->edge, true))
+                return *problem;
+        }
+        return RoomPtr(room_);
+    }
+
+private:
+    std::optional<Problem> crossed(const std::vector<Vec2>& outline, bool ofEdge) const {
+        const auto hit = selfCrossing(outline);
+        if (!hit)
+            return {};
+        const auto wallAt = [&](int k) {
+            return static_cast<std::size_t>(ofEdge ? room_->edgeWall[static_cast<std::size_t>(k)]
+                                                   : k);
+        };
+        const auto& w = notes_.walls[wallAt(hit->second)];
+        const auto& other = notes_.walls[wallAt(hit->first)];
+        Problem p{w.name == other.name
+                      ? fmt::format("what goes back from wall {} runs through itself", w.name)
+                      : fmt::format("wall {} runs through wall {}", w.name, other.name),
+                  ofEdge ? "check how deep its alcoves, bays and curves are"
+                         : "check the corners: “corner out” turns the other way"};
+        p.line = w.place.line;
+        p.column = w.place.column;
+        p.width = w.place.width;
+        return p;
+    }
+
+    void wall(std::size_t i) {
+        const auto& taped = notes_.walls[i];
+        Wall w{taped.name, corners_[i], corners_[(i + 1) % corners_.size()], taped.run.value,
+               taped.rise};
+        if (room_->closed)
+            room_->closure.corrections[i] = w.length() - taped.run.value;
+        const int index = static_cast<int>(i);
+        for (const auto& o : taped.openings) {
+            Opening out;
+            out.kind = o.kind;
+            out.number = ++counted_[static_cast<std::size_t>(o.kind)];
+            out.wall = index;
+            out.left = o.at.on(w.length(), o.width.value);
+            out.width = o.width.value;
+            out.height = o.height;
+            out.sill = o.sill;
+            out.hingeRight = o.hingeRight;
+            out.swingsIn = o.swingsIn;
+            out.undercut = o.undercut;
+            out.style = o.style;
+            out.opens = o.opens;
+            out.reveal = o.reveal;
+            out.leadsTo = o.leadsTo;
+            out.sillTaped = o.sillTaped;
+            out.place = o.place;
+            room_->openings.push_back(out);
+        }
+        for (const auto& f : taped.fixtures)
+            fixture(f, index, f.at.on(w.length(), f.width.value));
+        for (const auto& r : taped.recesses)
+            room_->recesses.push_back({r.kind, index, r.at.on(w.length(), r.width.value),
+                                       r.width.value, r.depth, r.face, r.height});
+        room_->studs.push_back(taped.studs);
+        room_->walls.push_back(std::move(w));
+    }
+
+    void fixture(const TapedFixture& f, int wall, Length left, Vec2 middle = {}) {
+        Fixture out;
+        out.kind = f.kind;
+        out.number =
+            1 + static_cast<int>(std::count_if(room_->fixtures.begin(), room_->fixtures.end(),
+                                               [&](const Fixture& o) { return o.kind == f.kind; }));
+        out.wall = wall;
+        out.left = left;
+        out.width = f.width.value;
+        out.depth = f.depth;
+        out.up = f.up;
+        out.toCeiling = f.height <= Length{} && !out.isPoint();
+        out.height = out.toCeiling ? notes_.ceiling.height - f.up : f.height;
+        if (f.kind == FixtureKind::stairs) {
+            out.toCeiling = false;
+            out.height = f.riser * f.risers;
+        }
+        out.middle = middle;
+        out.round = f.round;
+        out.hearthDepth = f.hearthDepth;
+        out.hearthWidth = f.hearthWidth;
+        out.fireWidth = f.fireWidth;
+        out.fireHeight = f.fireHeight;
+        out.risers = f.risers;
+        out.riser = f.riser;
+        out.going = f.going;
+        out.upRight = f.upRight;
+        out.place = f.place;
+        room_->fixtures.push_back(out);
+    }
+
+    void diagonals() {
+        for (const auto& d : notes_.diagonals) {
+            DiagonalCheck check{d.from, d.to, d.run.value, {}, true};
+            check.computed = distance(corners_[static_cast<std::size_t>(d.from)],
+                                      corners_[static_cast<std::size_t>(d.to)]);
+            const Length allowed = std::max(d.run.value / notes_.tolerance, Length::inches(0.25));
+            check.agrees = abs(check.computed - check.taped) <= allowed;
+            for (const FitItem& it : room_->fit.items)
+                if (it.is == FitItem::Is::diagonal && it.wall == d.from && it.other == d.to &&
+                    it.setAside)
+                    check.agrees = false;
+            room_->diagonals.push_back(check);
+        }
+    }
+
+    std::optional<Problem> columns() {
+        std::size_t known = 0;
+        for (const auto& c : notes_.columns) {
+            const bool crosses =
+                std::any_of(c.columnAt.begin(), c.columnAt.end(), [&](const FromWall& f) {
+                    return std::abs(cross(direction(f.wall), direction(c.columnAt.front().wall))) >
+                           0.1;
+                });
+            if (!crosses) {
+                Problem p{"the walls this column was taped from run the same way",
+                          "tape it from two walls that meet"};
+                p.line = c.place.line;
+                p.column = c.place.column;
+                p.width = c.place.width;
+                return p;
+            }
+            if (!room_->closed)
+                continue;
+            fixture(c, c.columnAt.front().wall, {}, room_->fit.columns[known++]);
+        }
+        return {};
+    }
+
+    [[nodiscard]] Vec2 direction(int wall) const {
+        return room_->walls[static_cast<std::size_t>(wall)].along();
+    }
+
+    void edge() {
+        auto& e = room_->edge;
+        const auto put = [&](Vec2 p, std::size_t wall) {
+            if (!e.empty() && norm(e.back() - p) < 1e-6)
+                e.pop_back(), room_->edgeWall.pop_back();
+            e.push_back(p);
+            room_->edgeWall.push_back(static_cast<int>(wall));
+        };
+        for (std::size_t i = 0; i < room_->walls.size(); ++i) {
+            const Wall& w = room_->walls[i];
+            const Vec2 out = -w.inward();
+            if (w.rise) {
+                const bool outward = *w.rise > Length{};
+                for (const Vec2 p :
+                     arcPoints(w.start, w.end, abs(*w.rise).mm(), outward ? out : -out))
+                    put(p, i);
+                continue;
+            }
+            put(w.start, i);
+            std::vector<const Recess*> here;
+            for (const Recess& r : room_->recesses)
+                if (r.wall == static_cast<int>(i))
+                    here.push_back(&r);
+            std::sort(here.begin(), here.end(),
+                      [](const Recess* a, const Recess* b) { return a->left < b->left; });
+            for (const Recess* r : here) {
+                const Vec2 a = w.at(r->left);
+                const Vec2 b = w.at(r->left + r->width);
+                const Vec2 back = out * r->depth.mm();
+                if (r->kind == RecessKind::bow) {
+                    for (const Vec2 p : arcPoints(a, b, r->depth.mm(), out))
+                        put(p, i);
+                } else {
+                    const Vec2 in = r->kind == RecessKind::bay
+                                        ? w.along() * ((r->width - r->face).mm() / 2)
+                                        : Vec2{};
+                    put(a, i);
+                    put(a + in + back, i);
+                    put(b - in + back, i);
+                }
+                put(b, i);
+            }
+        }
+        if (e.size() > 1 && room_->closed && norm(e.back() - e.front()) < 1e-6) {
+            e.pop_back();
+            room_->edgeWall.pop_back();
+        }
+        if (!room_->closed && !room_->walls.empty())
+            put(room_->walls.back().end, room_->walls.size() - 1);
+    }
+
+    const TapeNotes& notes_;
+    std::shared_ptr<Room> room_;
+    std::vector<Vec2> corners_;
+    std::array<int, 3> counted_{};
+};
+
+} // namespace
+
+Result<RoomPtr> buildRoom(const TapeNotes& notes) {
+    return Builder(notes).run();
+}
+
+Result<std::vector<RoomPtr>> roomsFromNotes(std::string_view notes, std::string_view file) {
     auto read = readTapeNotes(notes, file);
     if (!read)
         return read.problem();
-    auto room = buildRoom(*read);
-    if (!room) {
-        Problem p = room.problem();
-        p.file = file;
-        return p;
+    std::vector<RoomPtr> out;
+    for (const auto& one : *read) {
+        auto room = buildRoom(one);
+        if (!room) {
+            Problem p = room.problem();
+            p.file = file;
+            return p;
+        }
+        out.push_back(*room);
     }
-    return room;
+    return out;
 }
 
-Shape solid(const Room& room, const Chimney& c) {
-    const Wall& w = room.walls[static_cast<std::size_t>(c.wall)];
-    const Vec2 in = w.inward() * c.depth.mm();
-    const std::array<Vec2, 4> corners{w.at(c.left), w.at(c.left + c.width),
-                                      w.at(c.left + c.width) + in, w.at(c.left) + in};
+Result<RoomPtr> roomFromNotes(std::string_view notes, std::string_view file) {
+    auto all = roomsFromNotes(notes, file);
+    if (!all)
+        return all.problem();
+    return all->front();
+}
+
+Shape solid(const Room& room, const Fixture& f) {
+    const Wall& w = room.walls[static_cast<std::size_t>(f.wall)];
+    if (f.kind == FixtureKind::column)
+        return placed(f.round ? oval(f.width, f.depth) : rectangle(f.width, f.depth),
+                      {f.middle, w.direction()});
+    const Vec2 in = w.inward() * f.depth.mm();
+    const std::array<Vec2, 4> corners{w.at(f.left), w.at(f.left + f.width),
+                                      w.at(f.left + f.width) + in, w.at(f.left) + in};
     return convexPolygon(corners);
 }
 
 std::optional<Shape> doorSwing(const Room& room, const Opening& o) {
-    if (o.kind != OpeningKind::door || !o.swingsIn)
+    if (o.kind != OpeningKind::door || !o.swingsIn || o.style == DoorStyle::sliding ||
+        o.style == DoorStyle::pocket)
         return {};
     const Wall& w = room.walls[static_cast<std::size_t>(o.wall)];
-    const Vec2 hinge = w.at(o.hingeRight ? o.left + o.width : o.left);
-    const Vec2 shut = o.hingeRight ? -w.along() : w.along();
     // From shut along the wall round to square into the room.
-    return sector(hinge, shut, Angle::degrees(o.hingeRight ? -90 : 90), o.width);
+    const auto leaf = [&](bool right, Length width) {
+        return sector(w.at(right ? o.left + o.width : o.left), right ? -w.along() : w.along(),
+                      Angle::degrees(right ? -90 : 90), width);
+    };
+    if (o.style == DoorStyle::pair) {
+        Shape both = leaf(false, o.width / 2);
+        const Shape right = leaf(true, o.width / 2);
+        both.parts[1] = right.parts[0];
+        both.count = 2;
+        both.centre = w.at(o.left + o.width / 2);
+        both.reach = o.width.mm(); // holds both sectors
+        return both;
+    }
+    // A folding door's leaves stand out half their opening, at the side they fold to.
+    return leaf(o.hingeRight, o.style == DoorStyle::folding ? o.width / 2 : o.width);
 }
 
 Vec2 middleOf(const Room& room, const Opening& o) {

@@ -27,13 +27,6 @@ const Opening* openingOf(const Room& r, const Target& t) {
     return nullptr;
 }
 
-const Chimney* chimneyOf(const Room& r, int number) {
-    for (const auto& c : r.chimneys)
-        if (c.number == number)
-            return &c;
-    return nullptr;
-}
-
 /// The flat face something shows to the room: a wall, the wall of an opening, a chimney's front.
 struct Face {
     Vec2 left;
@@ -42,11 +35,17 @@ struct Face {
 
 Face faceOf(const Target& t, const Room& r) {
     switch (t.is) {
-    case Target::Is::chimney: {
-        const auto* c = chimneyOf(r, t.index);
-        const Wall& w = wallOf(r, c->wall);
-        const Vec2 out = w.inward() * c->depth.mm();
-        return {w.at(c->left) + out, w.at(c->left + c->width) + out};
+    case Target::Is::chimney:
+    case Target::Is::fixture: {
+        const auto* f = fixtureOf(r, t);
+        const Wall& w = wallOf(r, f->wall);
+        if (f->kind == FixtureKind::column) {
+            const Vec2 half = w.along() * (f->width.mm() / 2);
+            const Vec2 face = f->middle + w.inward() * (f->depth.mm() / 2);
+            return {face - half, face + half};
+        }
+        const Vec2 out = w.inward() * f->depth.mm();
+        return {w.at(f->left) + out, w.at(f->left + f->width) + out};
     }
     case Target::Is::window:
     case Target::Is::door:
@@ -64,7 +63,8 @@ Face faceOf(const Target& t, const Room& r) {
 
 bool isFace(const Target& t) {
     return t.is == Target::Is::wall || t.is == Target::Is::window || t.is == Target::Is::door ||
-           t.is == Target::Is::opening || t.is == Target::Is::chimney;
+           t.is == Target::Is::opening || t.is == Target::Is::chimney ||
+           t.is == Target::Is::fixture;
 }
 
 Angle faceTurn(const Face& f) {
@@ -86,7 +86,8 @@ bool exists(const Target& t, const Room& r, const Scheme& s) {
     case Target::Is::opening:
         return openingOf(r, t) != nullptr;
     case Target::Is::chimney:
-        return chimneyOf(r, t.index) != nullptr;
+    case Target::Is::fixture:
+        return fixtureOf(r, t) != nullptr;
     case Target::Is::room:
         return true;
     }

@@ -6,6 +6,24 @@
 
 namespace mezzet {
 
+Target targetOf(const Fixture& f) {
+    Target t;
+    t.is = f.kind == FixtureKind::chimney ? Target::Is::chimney : Target::Is::fixture;
+    t.index = f.number;
+    t.built = f.kind;
+    return t;
+}
+
+const Fixture* fixtureOf(const Room& room, const Target& t) {
+    if (t.is != Target::Is::chimney && t.is != Target::Is::fixture)
+        return nullptr;
+    for (const auto& f : room.fixtures)
+        if (f.number == t.index &&
+            f.kind == (t.is == Target::Is::chimney ? FixtureKind::chimney : t.built))
+            return &f;
+    return nullptr;
+}
+
 bool Tie::refersTo(int id) const {
     return (of.is == Target::Is::piece && of.piece == id) ||
            (also.is == Target::Is::piece && also.piece == id) ||

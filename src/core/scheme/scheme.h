@@ -12,15 +12,21 @@ namespace mezzet {
 
 /// What a tie refers to.
 struct Target {
-    enum class Is { none, piece, wall, corner, window, door, opening, chimney, room };
+    enum class Is { none, piece, wall, corner, window, door, opening, chimney, room, fixture };
     Is is = Is::none;
     int piece = 0; ///< piece id
     int index = 0; ///< wall index; corner: index of the wall that begins there; else number
     bool alongNext =
         false; ///< corner: named with the wall that begins there first ("CB", not "BC")
+    FixtureKind built = FixtureKind::chimney; ///< fixture: its kind; index is its number
 
     bool operator==(const Target&) const = default;
 };
+
+/// The target that means something built in.
+[[nodiscard]] Target targetOf(const Fixture&);
+/// What a chimney or fixture target means; null when it is not there, or for other targets.
+[[nodiscard]] const Fixture* fixtureOf(const Room&, const Target&);
 
 enum class Side { front, behind, left, right };
 enum class MeasuredTo { edge, centre };
@@ -88,6 +94,7 @@ struct Piece {
 struct Scheme {
     std::string name = "Scheme 1";
     std::string note;
+    std::size_t room = 0;      ///< which of the job's rooms it furnishes
     std::vector<Piece> pieces; ///< in the order they were placed; rugs are drawn first all the same
     int nextId = 1;
     std::string extra;

@@ -32,6 +32,10 @@ std::string words(const Target& t, const Wording& w) {
         return t.index == 1 ? "chimney" : fmt::format("chimney {}", t.index);
     case Target::Is::room:
         return "room";
+    case Target::Is::fixture: {
+        const auto* f = fixtureOf(w.room, t);
+        return f != nullptr ? f->name() : std::string(fixtureName(t.built)) + " that is gone";
+    }
     }
     return {};
 }

@@ -86,6 +86,21 @@ public:
         at_ += scanned->used;
         return scanned->value;
     }
+    /// A length with the words it was written in.
+    Taped taped(std::string_view what, Tool tool, bool mayBeZero = true) {
+        skip();
+        const std::size_t from = at_;
+        Taped t;
+        t.value = length(what, mayBeZero);
+        t.written = std::string(trimmed(text_.substr(from, at_ - from)));
+        t.tool = tool;
+        return t;
+    }
+    /// Whether a length stands here; takes nothing.
+    [[nodiscard]] bool lengthAhead() {
+        skip();
+        return scanLength(text_.substr(at_), bare_).ok();
+    }
     double number(std::string_view what) {
         auto w = word();
         if (w.ends_with("°"))

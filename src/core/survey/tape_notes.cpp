@@ -1,95 +1,203 @@
 #include "survey/tape_notes.h"
 
 #include "measure/text.h"
-#include "survey/note_line.h"
-
-#include <fmt/format.h>
+#include "survey/read_features.h"
 
 #include <algorithm>
 #include <cctype>
-#include <charconv>
 
 namespace mezzet {
 
 namespace {
 
 constexpr std::size_t mostWalls = 200;
+constexpr std::size_t mostRooms = 40;
 
 class Reader {
 public:
-    explicit Reader(std::string_view file) : file_(file) {}
+    explicit Reader(std::string_view file) : file_(file) { rooms_.emplace_back(); }
 
     void readLine(std::string_view text, int number) {
         if (const auto hash = text.find('#'); hash != std::string_view::npos)
             text = text.substr(0, hash);
-        NoteLine line(text, number, notes_.units, file_);
+        NoteLine line(text, number, room().units, file_);
         if (line.done())
             return;
         const NotePlace place = line.place();
         const auto w = line.word();
-        if (w == "room")
-            notes_.name = named(line);
-        else if (w == "units")
-            units(line);
-        else if (w == "ceiling")
-            ceiling(line);
-        else if (w == "tolerance")
-            tolerance(line);
-        else if (w == "north")
-            north(line);
-        else if (w == "wall")
-            wall(line, place);
-        else if (w == "corner")
-            corner(line);
-        else if (w == "diagonal")
-            diagonal(line, place);
-        else if (w == "window" || w == "door" || w == "opening" || w == "archway")
-            opening(line, place, w);
-        else if (w == "chimney" || w == "breast")
-            chimney(line, place);
-        else if (w == "outlet" || w == "switch")
-            outlet(line, place, w);
-        else if (w == "studs")
-            studs(line);
-        else
+        const auto& known = words();
+        const auto it = std::find_if(known.begin(), known.end(), [&](const Word& k) {
+            return std::find(k.first.begin(), k.first.end(), w) != k.first.end();
+        });
+        if (it == known.end())
             unknown(line, w);
+        it->second(*this, line, place, w);
         if (!line.done())
             line.failAhead(fmt::format("“{}” is left over at the end of the line", line.ahead()),
                            "take it out, or put a comma before it");
     }
 
-    TapeNotes finish() {
-        for (auto& d : pending_) {
-            const auto known = [&](int i) { return i < static_cast<int>(notes_.walls.size()); };
-            if (!known(d.from) || !known(d.to)) {
-                Problem p{
-                    fmt::format("there is no wall {}", wallName(known(d.from) ? d.to : d.from)),
-                    "a corner is named by the wall that begins there"};
-                throw NoteFault{at(p, d.place)};
+    std::vector<TapeNotes> finish() {
+        for (const auto& r : rooms_) {
+            if (auto p = checkNotes(r)) {
+                p->file = file_;
+                throw NoteFault{*p};
             }
         }
-        notes_.diagonals = pending_;
-        for (const auto& w : notes_.walls)
-            checkOpenings(w);
-        return notes_;
+        return std::move(rooms_);
     }
 
 private:
-    Problem at(Problem p, NotePlace place) const {
-        p.file = file_;
-        p.line = place.line;
-        p.column = place.column;
-        p.width = place.width;
-        return p;
+    using Reads = void (*)(Reader&, NoteLine&, NotePlace, const std::string&);
+    using Word = std::pair<std::vector<std::string>, Reads>;
+
+    /// Every word a line of notes may begin with.
+    static const std::vector<Word>& words() {
+        static const auto fixture = []<FixtureKind K>() -> Reads {
+            return [](Reader& r, NoteLine& l, NotePlace p, const std::string& w) {
+                readFixture(l, p, K, r.tool_, r.current(l, w));
+            };
+        };
+        static const std::vector<Word> all{
+            {{"room"},
+             [](Reader& r, NoteLine& l, NotePlace p, const std::string&) { r.newRoom(l, p); }},
+            {{"units"}, [](Reader& r, NoteLine& l, NotePlace, const std::string&) { r.units(l); }},
+            {{"ceiling"},
+             [](Reader& r, NoteLine& l, NotePlace p, const std::string&) {
+                 readCeiling(l, p, r.room());
+             }},
+            {{"slope"},
+             [](Reader& r, NoteLine& l, NotePlace p, const std::string&) {
+                 readSlope(l, p, r.room());
+             }},
+            {{"tray"},
+             [](Reader& r, NoteLine& l, NotePlace, const std::string&) { readTray(l, r.room()); }},
+            {{"beam"},
+             [](Reader& r, NoteLine& l, NotePlace, const std::string&) {
+                 readBeam(l, r.tool_, r.room());
+             }},
+            {{"joists"},
+             [](Reader& r, NoteLine& l, NotePlace, const std::string&) {
+                 readJoists(l, r.room());
+             }},
+            {{"step"},
+             [](Reader& r, NoteLine& l, NotePlace, const std::string&) {
+                 readStep(l, r.tool_, r.room());
+             }},
+            {{"skirting", "baseboard"},
+             [](Reader& r, NoteLine& l, NotePlace, const std::string&) {
+                 r.moulding(l, r.room().mouldings.skirting, "the skirting");
+             }},
+            {{"picture"},
+             [](Reader& r, NoteLine& l, NotePlace, const std::string&) {
+                 l.expect({"rail"}, "“rail”");
+                 r.moulding(l, r.room().mouldings.pictureRail, "the picture rail");
+             }},
+            {{"chair"},
+             [](Reader& r, NoteLine& l, NotePlace, const std::string&) {
+                 l.expect({"rail"}, "“rail”");
+                 r.moulding(l, r.room().mouldings.chairRail, "the chair rail");
+             }},
+            {{"cornice", "crown"},
+             [](Reader& r, NoteLine& l, NotePlace, const std::string&) {
+                 r.moulding(l, r.room().mouldings.cornice, "the cornice");
+             }},
+            {{"tolerance"},
+             [](Reader& r, NoteLine& l, NotePlace, const std::string&) { r.tolerance(l); }},
+            {{"accuracy"},
+             [](Reader& r, NoteLine& l, NotePlace, const std::string&) { r.accuracy(l); }},
+            {{"taken"},
+             [](Reader& r, NoteLine& l, NotePlace, const std::string&) {
+                 l.expect({"by", "with"}, "“by”");
+                 r.tool_ = toolNamed(l);
+             }},
+            {{"north"}, [](Reader& r, NoteLine& l, NotePlace, const std::string&) { r.north(l); }},
+            {{"wall"},
+             [](Reader& r, NoteLine& l, NotePlace p, const std::string&) { r.wall(l, p); }},
+            {{"corner"},
+             [](Reader& r, NoteLine& l, NotePlace p, const std::string&) { r.corner(l, p); }},
+            {{"curve"},
+             [](Reader& r, NoteLine& l, NotePlace, const std::string& w) {
+                 readCurve(l, r.current(l, w));
+             }},
+            {{"diagonal"},
+             [](Reader& r, NoteLine& l, NotePlace p, const std::string&) { r.diagonal(l, p); }},
+            {{"window", "door", "opening", "archway"},
+             [](Reader& r, NoteLine& l, NotePlace p, const std::string& w) {
+                 readOpening(l, p, w == "archway" ? "opening" : w, r.tool_, r.current(l, w));
+             }},
+            {{"alcove"},
+             [](Reader& r, NoteLine& l, NotePlace p, const std::string& w) {
+                 readRecess(l, p, RecessKind::alcove, r.tool_, r.current(l, w));
+             }},
+            {{"bay"},
+             [](Reader& r, NoteLine& l, NotePlace p, const std::string& w) {
+                 readRecess(l, p, RecessKind::bay, r.tool_, r.current(l, w));
+             }},
+            {{"bow"},
+             [](Reader& r, NoteLine& l, NotePlace p, const std::string& w) {
+                 readRecess(l, p, RecessKind::bow, r.tool_, r.current(l, w));
+             }},
+            {{"chimney", "breast"}, fixture.operator()<FixtureKind::chimney>()},
+            {{"fireplace"}, fixture.operator()<FixtureKind::fireplace>()},
+            {{"radiator"}, fixture.operator()<FixtureKind::radiator>()},
+            {{"built-in", "builtin"}, fixture.operator()<FixtureKind::builtIn>()},
+            {{"half"},
+             [](Reader& r, NoteLine& l, NotePlace p, const std::string&) {
+                 l.expect({"wall"}, "“wall”");
+                 readFixture(l, p, FixtureKind::halfWall, r.tool_, r.current(l, "half wall"));
+             }},
+            {{"stairs", "stair"}, fixture.operator()<FixtureKind::stairs>()},
+            {{"column", "post"},
+             [](Reader& r, NoteLine& l, NotePlace p, const std::string&) {
+                 readColumn(l, p, r.tool_, r.room());
+             }},
+            {{"outlet"}, fixture.operator()<FixtureKind::outlet>()},
+            {{"switch"}, fixture.operator()<FixtureKind::lightSwitch>()},
+            {{"vent"}, fixture.operator()<FixtureKind::vent>()},
+            {{"light"}, fixture.operator()<FixtureKind::wallLight>()},
+            {{"studs", "stud"}, [](Reader& r, NoteLine& l, NotePlace, const std::string& w) {
+                 readStuds(l, r.current(l, w));
+             }}};
+        return all;
     }
 
-    static std::string named(NoteLine& line) {
+    [[noreturn]] static void unknown(NoteLine& line, const std::string& w) {
+        std::vector<std::string> known;
+        for (const auto& k : words())
+            known.insert(known.end(), k.first.begin(), k.first.end());
+        const auto near = nearestWord(w, known);
+        line.failHere(fmt::format("“{}” is not a word of tape notes", w),
+                      near ? fmt::format("did you mean “{}”?", *near)
+                           : "a line begins with room, ceiling, wall, corner, diagonal, or with "
+                             "what stands on the wall, like window or door");
+    }
+
+    TapeNotes& room() { return rooms_.back(); }
+
+    void newRoom(NoteLine& line, NotePlace place) {
         auto n = line.restOfLine();
         if (n.empty())
             line.failAhead("the room has no name", "write it like: room Supper room");
         if (characterCount(n) > 80)
             line.failHere("the name is too long", "use at most 80 characters");
-        return n;
+        for (std::size_t i = 0; i + 1 < rooms_.size() + (room().walls.empty() ? 0 : 1); ++i)
+            if (foldCase(rooms_[i].name) == foldCase(n))
+                line.failHere(fmt::format("there is a room {} already", rooms_[i].name),
+                              "rooms of one job have names of their own");
+        if (!room().walls.empty()) {
+            if (rooms_.size() >= mostRooms)
+                line.failHere(fmt::format("the job has more than {} rooms", mostRooms),
+                              "make another job of it");
+            TapeNotes next;
+            next.units = room().units;
+            next.tolerance = room().tolerance;
+            next.weights = room().weights;
+            next.firstLine = place.line;
+            rooms_.push_back(next);
+            cornerGiven_ = false;
+        }
+        room().name = n;
     }
 
     void units(NoteLine& line) {
@@ -98,30 +206,69 @@ private:
         if (!u)
             line.failHere(fmt::format("“{}” is no unit I know", w),
                           "use feet, inches, mm, cm or m");
-        if (!notes_.walls.empty())
+        if (!room().walls.empty())
             line.failHere("the units come after the first wall", "put them above it");
-        notes_.units = *u;
+        room().units = *u;
     }
 
-    void ceiling(NoteLine& line) {
-        const auto h = line.length("the ceiling height", false);
-        if (notes_.ceilingTaped && abs(h - notes_.ceiling) > quiet)
-            line.failHere("the ceiling height is given twice, and differently", "keep one");
-        if (h < Length::inches(48))
-            line.failHere("a ceiling under 4' can't be meant", "check the figure and its unit");
-        notes_.ceiling = h;
-        notes_.ceilingTaped = true;
-    }
-
-    void tolerance(NoteLine& line) {
+    static double oneIn(NoteLine& line, std::string_view what) {
         if (line.ahead() == "1") {
             line.word();
             line.expect({"in"}, "“in”");
         }
-        const double n = line.number("the tolerance");
+        return line.number(what);
+    }
+
+    void tolerance(NoteLine& line) {
+        const double n = oneIn(line, "the tolerance");
         if (n < 10 || n > 100000)
             line.failHere("a tolerance lies between 1 in 10 and 1 in 100000", "1 in 200 is usual");
-        notes_.tolerance = n;
+        room().tolerance = n;
+    }
+
+    static Tool toolNamed(NoteLine& line) {
+        if (line.take({"tape"}))
+            return Tool::tape;
+        if (line.take({"laser"}))
+            return Tool::laser;
+        if (line.take({"eye"}))
+            return Tool::eye;
+        line.failAhead("taken by what?", "say tape, laser or eye");
+    }
+
+    void accuracy(NoteLine& line) {
+        auto& w = room().weights;
+        const auto degrees = [&](Angle& out) {
+            const double v = line.number("the accuracy");
+            line.take({"degrees", "degree", "deg", "°"});
+            if (v <= 0 || v > 45)
+                line.failHere("no corner is as sure as that", "between 0 and 45 degrees");
+            out = Angle::degrees(v);
+        };
+        if (line.take({"corner", "corners"}))
+            return degrees(w.assumed);
+        if (line.take({"angle", "angles"}))
+            return degrees(w.measured);
+        const Tool tool = toolNamed(line);
+        auto& a = tool == Tool::tape ? w.tape : tool == Tool::laser ? w.laser : w.eye;
+        a.fixed = line.length("the accuracy", false);
+        if (line.comma()) {
+            const double n = oneIn(line, "the accuracy");
+            if (n < 2)
+                line.failHere("that is no accuracy", "write it like: accuracy tape 1/8, 1 in 2000");
+            a.share = 1 / n;
+        }
+    }
+
+    void moulding(NoteLine& line, std::optional<Length>& out, std::string_view what) {
+        const auto h = line.length(what, false);
+        line.take({"high", "up", "deep"});
+        if (out && abs(*out - h) > quiet)
+            line.failHere(fmt::format("{} is given twice, and differently", what), "keep one");
+        if (h >= room().ceiling.height)
+            line.failHere(fmt::format("{} is as high as the ceiling", what),
+                          "check the figure and its unit");
+        out = h;
     }
 
     void north(NoteLine& line) {
@@ -129,49 +276,66 @@ private:
         if (std::abs(n) > 360)
             line.failHere("north is more than a full turn",
                           "give degrees clockwise from the top of the plan");
-        notes_.north = Angle::degrees(n);
+        room().north = Angle::degrees(n);
     }
 
     void wall(NoteLine& line, NotePlace place) {
+        auto& walls = room().walls;
         const auto name = line.word();
-        const auto wanted = wallName(static_cast<int>(notes_.walls.size()));
+        const auto wanted = wallName(static_cast<int>(walls.size()));
         const auto index = wallIndex(name);
         if (!index)
             line.failHere(fmt::format("“{}” is no wall letter", name),
                           fmt::format("this wall is {}", wanted));
-        if (*index != static_cast<int>(notes_.walls.size()))
+        if (*index != static_cast<int>(walls.size()))
             line.failHere(
                 fmt::format("wall {} comes here", wallName(*index)),
                 fmt::format("walls are taken in turn to the right, and this one is {}", wanted));
-        if (notes_.walls.size() >= mostWalls)
+        if (walls.size() >= mostWalls)
             line.failHere("the room has more than 200 walls", "split it into rooms");
         TapedWall w;
         w.name = wanted;
-        w.run = line.length(fmt::format("wall {}", wanted), false);
+        w.run = line.taped(fmt::format("wall {}", wanted), tool_, false);
+        by(line, w.run.tool);
         w.place = place;
-        notes_.walls.push_back(w);
+        w.cornerPlace = place;
+        walls.push_back(w);
         cornerGiven_ = false;
     }
 
-    TapedWall& current(NoteLine& line, std::string_view what) {
-        if (notes_.walls.empty())
-            line.failHere(fmt::format("this {} comes before any wall", what),
-                          "write the wall first, like: wall A 15' 0\"");
-        return notes_.walls.back();
+    static void by(NoteLine& line, Tool& tool) {
+        line.comma();
+        if (line.take({"by", "with"}))
+            tool = toolNamed(line);
     }
 
-    void corner(NoteLine& line) {
+    TapedWall& current(NoteLine& line, std::string_view what) {
+        if (room().walls.empty())
+            line.failHere(fmt::format("this {} comes before any wall", what),
+                          "write the wall first, like: wall A 15' 0\"");
+        return room().walls.back();
+    }
+
+    void corner(NoteLine& line, NotePlace place) {
         auto& w = current(line, "corner");
         if (cornerGiven_)
             line.failHere("this corner is given twice",
                           fmt::format("the next wall is {}",
-                                      wallName(static_cast<int>(notes_.walls.size()))));
+                                      wallName(static_cast<int>(room().walls.size()))));
         cornerGiven_ = true;
+        w.cornerPlace = place;
         if (line.done() || line.take({"right", "in", "inside", "square"}))
             return;
         if (line.take({"out", "outside"})) {
             w.insideAngle = Angle::degrees(270);
             return;
+        }
+        if (line.take({"unknown", "free"})) {
+            w.corner = CornerSure::unknown;
+            if (line.done())
+                return;
+        } else {
+            w.corner = CornerSure::measured;
         }
         const double a = line.number("the corner");
         line.take({"degrees", "degree", "deg", "°"});
@@ -180,7 +344,10 @@ private:
                           "give the inside angle, like corner 135; an outside corner is over 180, "
                           "or “corner out”");
         w.insideAngle = Angle::degrees(a);
-        w.angleMeasured = true;
+        if (w.corner == CornerSure::measured && line.take({"by"})) {
+            line.expect({"eye"}, "“eye”");
+            w.corner = CornerSure::byEye;
+        }
     }
 
     void diagonal(NoteLine& line, NotePlace place) {
@@ -191,11 +358,13 @@ private:
         d.to = cornerNamed(line);
         if (d.from == d.to)
             line.failHere("a diagonal runs between two corners", "name another corner");
-        d.run = line.length("the diagonal", false);
-        pending_.push_back(d);
+        d.run = line.taped("the diagonal", tool_, false);
+        by(line, d.run.tool);
+        room().diagonals.push_back(d);
     }
 
     static int cornerNamed(NoteLine& line) {
+        line.take({"corner"});
         const auto w = line.word();
         const auto i = wallIndex(w);
         if (!i)
@@ -205,244 +374,53 @@ private:
         return *i;
     }
 
-    /// "2' 10" from left", the words after its length already known to be "from".
-    static void fromCorner(NoteLine& line, Length v, Length& offset, bool& fromRight, bool& given) {
-        line.expect({"from"}, "“from”");
-        line.take({"the"});
-        if (line.take({"right"}))
-            fromRight = true;
-        else if (!line.take({"left"}))
-            line.failAhead("from which corner?",
-                           "say “from left” or “from right”, as you face the wall");
-        line.take({"corner"});
-        offset = v;
-        given = true;
-    }
-
-    static void separator(NoteLine& line) {
-        if (!line.done() && !line.comma())
-            line.failAhead(fmt::format("“{}” doesn't follow here", line.ahead()),
-                           "put a comma between the parts");
-    }
-
-    void opening(NoteLine& line, NotePlace place, const std::string& kind) {
-        auto& w = current(line, kind);
-        TapedOpening o;
-        o.kind = kind == "window" ? OpeningKind::window
-                 : kind == "door" ? OpeningKind::door
-                                  : OpeningKind::opening;
-        const bool door = o.kind == OpeningKind::door;
-        o.place = place;
-        bool offset = false, width = false, height = false, sill = false;
-        std::optional<Length> head;
-        if (line.done())
-            line.failHere(
-                fmt::format("this {} has no measurements", kind),
-                fmt::format("write it like: {} 2' 0\" from left, 32 wide, 80 high", kind));
-        line.comma();
-        do {
-            if (line.take({"sill"})) {
-                o.sill = line.length("the sill");
-                sill = true;
-            } else if (line.take({"head"})) {
-                head = line.length("the head", false);
-            } else if (door && line.take({"hinge", "hinged", "hinges"})) {
-                line.take({"on"});
-                line.take({"the"});
-                if (line.take({"right"}))
-                    o.hingeRight = true;
-                else if (!line.take({"left"}))
-                    line.failAhead(
-                        "hinged on which side?",
-                        "say “hinge left” or “hinge right”, as you face the door from inside");
-            } else if (door && line.take({"swings", "swing", "opens"})) {
-                if (line.take({"out"}))
-                    o.swingsIn = false;
-                else if (!line.take({"in"}))
-                    line.failAhead("which way does it swing?", "say “swings in” or “swings out”");
-            } else if (door && line.take({"undercut"})) {
-                o.undercut = line.length("the undercut");
-            } else {
-                const auto v = line.length(fmt::format("the {}", kind));
-                if (line.take({"wide", "w"})) {
-                    o.width = v;
-                    width = true;
-                } else if (line.take({"high", "tall", "h"})) {
-                    o.height = v;
-                    height = true;
-                } else if (door && line.take({"undercut"})) {
-                    o.undercut = v;
-                } else if (line.take({"sill"})) {
-                    o.sill = v;
-                    sill = true;
-                } else if (line.ahead() == "from") {
-                    fromCorner(line, v, o.offset, o.fromRight, offset);
-                } else {
-                    line.failAhead("what does this length measure?",
-                                   "say “from left”, “wide”, “high”, or “sill” before it");
-                }
-            }
-            separator(line);
-        } while (!line.done());
-        if (!offset)
-            line.failAhead(fmt::format("this {} has no place on its wall", kind),
-                           "add how far from left or from right it starts");
-        if (!width || o.width <= Length{})
-            line.failAhead(fmt::format("this {} has no width", kind), "add how wide it is");
-        if (!height && head)
-            o.height = *head - o.sill;
-        else if (!height)
-            o.height = o.kind == OpeningKind::window ? Length::inches(48) : Length::inches(80);
-        if (o.kind == OpeningKind::window && !sill)
-            o.sill = head ? *head - o.height : Length::inches(80) - o.height;
-        if (o.height <= Length{} || o.sill < Length{})
-            line.failAhead(fmt::format("the heights of this {} don't go together", kind),
-                           "sill plus height gives the head");
-        w.openings.push_back(o);
-    }
-
-    void chimney(NoteLine& line, NotePlace place) {
-        auto& w = current(line, "chimney");
-        line.take({"breast"});
-        TapedChimney c;
-        c.place = place;
-        bool offset = false;
-        line.comma();
-        while (!line.done()) {
-            const auto v = line.length("the chimney breast");
-            if (line.take({"wide", "w"}))
-                c.width = v;
-            else if (line.take({"deep", "d"}))
-                c.depth = v;
-            else if (line.ahead() == "from")
-                fromCorner(line, v, c.offset, c.fromRight, offset);
-            else
-                line.failAhead("what does this length measure?",
-                               "say “from left”, “wide” or “deep”");
-            separator(line);
-        }
-        if (!offset || c.width <= Length{} || c.depth <= Length{})
-            line.failAhead("a chimney breast needs its place, width and depth",
-                           "write it like: chimney 4' 6\" from left, 56 wide, 14 deep");
-        w.chimneys.push_back(c);
-    }
-
-    void outlet(NoteLine& line, NotePlace place, const std::string& kind) {
-        auto& w = current(line, kind);
-        TapedOutlet o;
-        o.kind = kind == "switch" ? OutletKind::lightSwitch : OutletKind::outlet;
-        o.up = Length::inches(o.kind == OutletKind::outlet ? 14 : 48);
-        o.place = place;
-        bool offset = false;
-        line.comma();
-        while (!line.done()) {
-            const auto v = line.length(fmt::format("the {}", kind));
-            if (line.take({"up", "high"}))
-                o.up = v;
-            else if (line.ahead() == "from")
-                fromCorner(line, v, o.offset, o.fromRight, offset);
-            else
-                line.failAhead("what does this length measure?", "say “from left” or “up”");
-            separator(line);
-        }
-        if (!offset)
-            line.failAhead(fmt::format("this {} has no place on its wall", kind),
-                           fmt::format("write it like: {} 8 from left, 14 up", kind));
-        w.outlets.push_back(o);
-    }
-
-    void studs(NoteLine& line) {
-        auto& w = current(line, "studs line");
-        TapedStuds s;
-        bool given = false;
-        while (!line.done()) {
-            if (line.take({"first"})) {
-                bool right = false;
-                const auto v = line.length("the first stud");
-                fromCorner(line, v, s.first, right, given);
-                if (right)
-                    line.failHere("studs are counted from the left corner",
-                                  "sound the first from the left");
-            } else {
-                s.spacing = line.length("the stud spacing", false);
-                line.take({"apart", "on"});
-                line.take({"centre", "center"});
-            }
-            separator(line);
-        }
-        if (!given || s.spacing <= Length::inches(4))
-            line.failAhead("studs need a spacing and a first one",
-                           "write it like: studs 16 apart, first 14 from left");
-        w.studs = s;
-    }
-
-    [[noreturn]] static void unknown(NoteLine& line, const std::string& w) {
-        static const std::vector<std::string> known{
-            "room",   "units", "ceiling", "tolerance", "north",  "wall",   "corner", "diagonal",
-            "window", "door",  "opening", "chimney",   "outlet", "switch", "studs"};
-        const auto near = nearestWord(w, known);
-        line.failHere(fmt::format("“{}” is not a word of tape notes", w),
-                      near ? fmt::format("did you mean “{}”?", *near)
-                           : fmt::format("a line begins with {}", listed(known, "or")));
-    }
-
-    void checkOpenings(const TapedWall& w) const {
-        struct Span {
-            Length left;
-            Length right;
-            std::string name;
-            NotePlace place;
-        };
-        std::vector<Span> spans;
-        const auto add = [&](Length offset, bool fromRight, Length width, std::string name,
-                             NotePlace place) {
-            const Length left = fromRight ? w.run - offset - width : offset;
-            // A tape slips by a quarter of an inch; more than that is a wrong figure.
-            const Length slack = Length::inches(0.25);
-            if (left < -slack || left + width > w.run + slack) {
-                const Notation n{notes_.units, 16};
-                Problem p{fmt::format("this {} runs past the end of wall {}: {} and {} make {}, "
-                                      "and the wall is {}",
-                                      name, w.name, write(offset, n), write(width, n),
-                                      write(offset + width, n), write(w.run, n)),
-                          "check its place, its width and the wall"};
-                throw NoteFault{at(p, place)};
-            }
-            spans.push_back({left, left + width, std::move(name), place});
-        };
-        for (const auto& o : w.openings) {
-            const char* name = o.kind == OpeningKind::window ? "window"
-                               : o.kind == OpeningKind::door ? "door"
-                                                             : "opening";
-            add(o.offset, o.fromRight, o.width, name, o.place);
-            if (o.sill + o.height > notes_.ceiling + Length::inches(0.25))
-                throw NoteFault{at({fmt::format("the head of this {} is above the ceiling", name),
-                                    "check the sill, its height and the ceiling"},
-                                   o.place)};
-        }
-        for (const auto& c : w.chimneys)
-            add(c.offset, c.fromRight, c.width, "chimney breast", c.place);
-        for (std::size_t i = 0; i < spans.size(); ++i) {
-            for (std::size_t j = 0; j < i; ++j) {
-                const auto over = std::min(spans[i].right, spans[j].right) -
-                                  std::max(spans[i].left, spans[j].left);
-                if (over > Length::inches(0.25))
-                    throw NoteFault{
-                        at({fmt::format("this {} lies over the {} of line {}", spans[i].name,
-                                        spans[j].name, spans[j].place.line),
-                            "check where each starts and how wide it is"},
-                           spans[i].place)};
-            }
-        }
-    }
-
     std::string_view file_;
-    TapeNotes notes_;
-    std::vector<TapedDiagonal> pending_;
+    std::vector<TapeNotes> rooms_;
+    Tool tool_ = Tool::tape;
     bool cornerGiven_ = false;
 };
 
 } // namespace
+
+const char* toolName(Tool t) {
+    return t == Tool::tape ? "tape" : t == Tool::laser ? "laser" : "eye";
+}
+
+const Accuracy& Weights::of(Tool t) const {
+    return t == Tool::tape ? tape : t == Tool::laser ? laser : eye;
+}
+
+const char* styleName(DoorStyle s) {
+    constexpr const char* names[] = {"hinged", "double", "sliding", "pocket", "folding"};
+    return names[static_cast<int>(s)];
+}
+
+const char* opensName(WindowOpens o) {
+    constexpr const char* names[] = {"", "opens in", "opens out", "slides", "fixed"};
+    return names[static_cast<int>(o)];
+}
+
+const char* fixtureName(FixtureKind k) {
+    constexpr const char* names[] = {"chimney breast", "fireplace", "radiator",  "built-in",
+                                     "half wall",      "column",    "stairs",    "outlet",
+                                     "switch",         "vent",      "wall light"};
+    return names[static_cast<int>(k)];
+}
+
+Length TapedPlace::on(Length wall, Length width) const {
+    if (both())
+        return (left->value + (wall - right->value - width)) / 2;
+    return left ? left->value : right ? wall - right->value - width : Length{};
+}
+
+std::vector<Length> TapedStuds::on(Length wall) const {
+    if (spacing <= Length{})
+        return each;
+    std::vector<Length> out;
+    for (Length s = first; s <= wall; s += spacing)
+        out.push_back(s);
+    return out;
+}
 
 std::string wallName(int index) {
     const auto letter = [](int i) { return static_cast<char>('A' + i); };
@@ -463,7 +441,7 @@ std::optional<int> wallIndex(std::string_view name) {
     return {};
 }
 
-Result<TapeNotes> readTapeNotes(std::string_view text, std::string_view file) {
+Result<std::vector<TapeNotes>> readTapeNotes(std::string_view text, std::string_view file) {
     try {
         Reader reader(file);
         int number = 0;

@@ -1,7 +1,5 @@
 #include "survey/traverse.h"
 
-#include "geometry/polygon.h"
-
 #include <fmt/format.h>
 
 #include <algorithm>
@@ -15,16 +13,29 @@ constexpr double mostAngularDegrees = 3;
 std::vector<Angle> insideAngles(const TapeNotes& notes, Closure& closure) {
     std::vector<Angle> inside;
     double turns = 0;
-    int measured = 0;
+    int measured = 0, unknown = 0;
     for (const auto& w : notes.walls) {
         inside.push_back(w.insideAngle);
+        if (w.corner == CornerSure::unknown) {
+            ++unknown;
+            continue;
+        }
         turns += 180 - w.insideAngle.inDegrees();
-        measured += w.angleMeasured ? 1 : 0;
+        measured += w.corner == CornerSure::assumed ? 0 : 1;
+    }
+    if (unknown > 0) {
+        for (std::size_t i = 0; i < inside.size(); ++i)
+            if (notes.walls[i].corner == CornerSure::unknown)
+                inside[i] = Angle::degrees(180 - (360 - turns) / unknown);
+        closure.turnsOnce = true;
+        return inside;
     }
     closure.angular = Angle::degrees(360 - turns);
-    if (measured > 0 && std::abs(closure.angular.inDegrees()) <= mostAngularDegrees) {
+    const double off = std::abs(closure.angular.inDegrees());
+    closure.turnsOnce = off <= mostAngularDegrees && (off < 1e-9 || measured > 0);
+    if (measured > 0 && closure.turnsOnce) {
         for (std::size_t i = 0; i < inside.size(); ++i)
-            if (notes.walls[i].angleMeasured)
+            if (notes.walls[i].corner != CornerSure::assumed)
                 inside[i] = inside[i] - closure.angular * (1.0 / measured);
     }
     return inside;
@@ -42,6 +53,20 @@ std::string cornersInWords(double degrees) {
 
 } // namespace
 
+std::vector<Vec2> compassRule(const std::vector<Vec2>& raw) {
+    double perimeter = 0;
+    for (std::size_t i = 0; i + 1 < raw.size(); ++i)
+        perimeter += norm(raw[i + 1] - raw[i]);
+    const Vec2 step = raw.back() - raw.front();
+    std::vector<Vec2> out;
+    double run = 0;
+    for (std::size_t i = 0; i + 1 < raw.size(); ++i) {
+        out.push_back(raw[i] - step * (perimeter > 0 ? run / perimeter : 0));
+        run += norm(raw[i + 1] - raw[i]);
+    }
+    return out;
+}
+
 Traverse traverse(const TapeNotes& notes) {
     Traverse t;
     Closure& c = t.closure;
@@ -52,69 +77,45 @@ Traverse traverse(const TapeNotes& notes) {
         c.words = "No wall is taped yet.";
         return t;
     }
-    const auto inside = insideAngles(notes, c);
-    std::vector<Vec2> raw{{0, 0}};
+    t.inside = insideAngles(notes, c);
+    t.raw.push_back({0, 0});
     Angle heading;
+    bool allKnown = true;
     for (std::size_t i = 0; i < n; ++i) {
-        raw.push_back(raw.back() + turned({1, 0}, heading) * notes.walls[i].run.mm());
-        heading = heading + Angle::degrees(180) - inside[i];
-        c.perimeter += notes.walls[i].run;
+        t.raw.push_back(t.raw.back() + turned({1, 0}, heading) * notes.walls[i].run.value.mm());
+        heading = heading + Angle::degrees(180) - t.inside[i];
+        c.perimeter += notes.walls[i].run.value;
+        allKnown = allKnown && notes.walls[i].corner != CornerSure::unknown;
     }
-    c.step = raw.back() - raw.front();
+    c.step = t.raw.back() - t.raw.front();
     c.misclosure = Length::millimetres(norm(c.step));
     const bool exact = c.misclosure <= quiet;
     c.ratio = exact ? 0 : c.perimeter / c.misclosure;
-    const bool turnsRight = std::abs(c.angular.inDegrees()) <= mostAngularDegrees &&
-                            (std::abs(c.angular.inDegrees()) < 1e-9 ||
-                             std::any_of(notes.walls.begin(), notes.walls.end(),
-                                         [](const TapedWall& w) { return w.angleMeasured; }));
-    c.closed = n >= 3 && turnsRight && (exact || c.ratio >= notes.tolerance);
-
-    if (!c.closed) {
-        t.corners = raw;
-        if (n < 3 || c.step == Vec2{})
-            c.words = "Not all walls are taped yet.";
-        else if (!turnsRight)
-            c.words =
-                fmt::format("The room doesn't close: {}.", cornersInWords(c.angular.inDegrees()));
-        else
-            c.words = fmt::format("The room doesn't close: the end of wall {} misses the start of "
-                                  "wall A by {}, 1 in {:.0f}, "
-                                  "and 1 in {:g} is asked. Measure again.",
-                                  notes.walls.back().name, write(c.misclosure, shown), c.ratio,
-                                  notes.tolerance);
-    } else {
-        Length run;
-        std::vector<Vec2> corners;
-        for (std::size_t i = 0; i < n; ++i) {
-            corners.push_back(raw[i] - c.step * (run / c.perimeter));
-            run += notes.walls[i].run;
-        }
-        const Angle back = -directionOf(corners[1] - corners[0]);
-        for (Vec2& p : corners)
+    // With corners unknown there is no misclosure to speak of: the runs and diagonals close it.
+    c.closed = n >= 3 && c.turnsOnce && (exact || !allKnown || c.ratio >= notes.tolerance);
+    if (n >= 3) {
+        t.balanced = compassRule(t.raw);
+        const Angle back = -directionOf(t.balanced[1] - t.balanced[0]);
+        for (Vec2& p : t.balanced)
             p = turned(p, back);
-        corners[1].y = 0;
-        for (std::size_t i = 0; i < n; ++i)
-            c.corrections[i] = distance(corners[i], corners[(i + 1) % n]) - notes.walls[i].run;
-        t.corners = corners;
+        t.balanced[1].y = 0;
+    }
+    if (n < 3 || (!c.closed && c.step == Vec2{}))
+        c.words = "Not all walls are taped yet.";
+    else if (!c.turnsOnce)
+        c.words = fmt::format("The room doesn't close: {}.", cornersInWords(c.angular.inDegrees()));
+    else if (!c.closed)
+        c.words = fmt::format("The room doesn't close: the end of wall {} misses the start of "
+                              "wall A by {}, 1 in {:.0f}, and 1 in {:g} is asked. Measure again.",
+                              notes.walls.back().name, write(c.misclosure, shown), c.ratio,
+                              notes.tolerance);
+    else if (!allKnown)
+        c.words = "The room closes by its runs and diagonals.";
+    else
         c.words = exact ? "The room closes to nothing."
                         : fmt::format("The room closes within {}, 1 in {:.0f}; the difference is "
-                                      "spread over the walls.",
+                                      "spread by least squares.",
                                       write(c.misclosure, shown), c.ratio);
-    }
-
-    for (const auto& d : notes.diagonals) {
-        DiagonalCheck check{d.from, d.to, d.run, {}, true};
-        check.computed = distance(t.corners[static_cast<std::size_t>(d.from)],
-                                  t.corners[static_cast<std::size_t>(d.to)]);
-        const Length allowed = std::max(d.run / notes.tolerance, Length::inches(0.25));
-        check.agrees = abs(check.computed - check.taped) <= allowed;
-        t.diagonals.push_back(check);
-        if (!check.agrees)
-            c.words += fmt::format(" The diagonal {} to {} was taped {} and the walls give {}.",
-                                   wallName(d.from), wallName(d.to), write(d.run, shown),
-                                   write(check.computed, shown));
-    }
     return t;
 }
 

@@ -1,0 +1,59 @@
+#pragma once
+
+#include "commands.h"
+#include "measure/text.h"
+#include "project/project.h"
+
+#include <fmt/format.h>
+#include <nlohmann/json.hpp>
+
+#include <algorithm>
+#include <cstdio>
+
+namespace mezzet::cli {
+
+using json = nlohmann::ordered_json;
+
+inline constexpr std::size_t mostNotes = 200000;
+inline constexpr std::size_t mostScript = 1000000;
+
+inline int refuse(const Problem& p) {
+    Problem shown = p;
+    // file:line:column, so that an editor can jump there.
+    if (!shown.file.empty()) {
+        shown.line = std::max(shown.line, 1);
+        shown.column = std::max(shown.column, 1);
+    }
+    fmt::print(stderr, "{}\n", shown.text());
+    return badInput;
+}
+
+inline int wrong(const std::string& what) {
+    fmt::print(stderr, "{}\n", what);
+    return wrongUsage;
+}
+
+inline Result<Library> library() {
+    return loadLibrary(dataFolder());
+}
+
+inline Result<ProjectPtr> open(const std::string& path) {
+    auto lib = library();
+    if (!lib)
+        return lib.problem();
+    return openJob(path, *lib);
+}
+
+inline json point(Vec2 p) {
+    const auto tidy = [](double v) { return std::round(v * 1e4) / 1e4 + 0.0; };
+    return {tidy(p.x), tidy(p.y)};
+}
+
+inline json points(const std::vector<Vec2>& all) {
+    json out = json::array();
+    for (const Vec2 p : all)
+        out.push_back(point(p));
+    return out;
+}
+
+} // namespace mezzet::cli

@@ -1,0 +1,193 @@
+#pragma once
+
+#include "survey/note_line.h"
+
+#include <functional>
+
+namespace mezzet {
+
+/// What may follow a word of the notes, said once: "2' from left, 32 wide, 80 high, hinge right".
+/// The parts come in any order, with commas between them.
+class NoteParts {
+public:
+    using Words = std::vector<std::string_view>;
+
+    NoteParts(NoteLine& line, std::string thing, Tool tool)
+        : line_(line), thing_(std::move(thing)), tool_(tool) {}
+
+    /// "L from left", "L from right corner".
+    NoteParts& place(TapedPlace& at) {
+        place_ = &at;
+        return *this;
+    }
+    /// "L from wall A", as often as said.
+    NoteParts& fromWalls(std::vector<FromWall>& out) {
+        walls_ = &out;
+        return *this;
+    }
+    /// "L wide".
+    NoteParts& after(Words words, Taped& out) {
+        return add(false, std::move(words), [&out](const Taped& t) { out = t; });
+    }
+    NoteParts& after(Words words, Length& out) {
+        return add(false, std::move(words), [&out](const Taped& t) { out = t.value; });
+    }
+    NoteParts& after(Words words, std::function<void(const Taped&)> take) {
+        return add(false, std::move(words), std::move(take));
+    }
+    /// "sill L" and, as people also say it, "L sill".
+    NoteParts& before(const Words& words, std::function<void(const Taped&)> take) {
+        add(true, words, take);
+        return add(false, words, std::move(take));
+    }
+    NoteParts& before(const Words& words, Length& out) {
+        return before(words, [&out](const Taped& t) { out = t.value; });
+    }
+    NoteParts& before(const Words& words, std::optional<Length>& out) {
+        return before(words, [&out](const Taped& t) { out = t.value; });
+    }
+    /// A word that stands alone.
+    NoteParts& word(Words words, std::function<void()> take) {
+        flags_.push_back({std::move(words), std::move(take)});
+        return *this;
+    }
+    /// A word and one of some others: "hinge left".
+    struct Answer {
+        Words words;
+        std::function<void()> take;
+    };
+    NoteParts& choice(Words words, std::string question, std::string remedy,
+                      std::vector<Answer> answers) {
+        choices_.push_back(
+            {std::move(words), std::move(question), std::move(remedy), std::move(answers)});
+        return *this;
+    }
+    /// "to Hall": the rest of the line.
+    NoteParts& rest(Words words, std::string& out) {
+        rests_.push_back({std::move(words), &out});
+        return *this;
+    }
+
+    void read() {
+        line_.comma();
+        while (!line_.done()) {
+            one();
+            if (!line_.done() && !line_.comma())
+                line_.failAhead(fmt::format("“{}” doesn't follow here", line_.ahead()),
+                                "put a comma between the parts");
+        }
+    }
+
+private:
+    struct Measure {
+        bool before;
+        Words words;
+        std::function<void(const Taped&)> take;
+    };
+    struct Flag {
+        Words words;
+        std::function<void()> take;
+    };
+    struct Choice {
+        Words words;
+        std::string question;
+        std::string remedy;
+        std::vector<Answer> answers;
+    };
+    struct Rest {
+        Words words;
+        std::string* out;
+    };
+
+    NoteParts& add(bool before, Words words, std::function<void(const Taped&)> take) {
+        measures_.push_back({before, std::move(words), std::move(take)});
+        return *this;
+    }
+    bool takes(const Words& words) {
+        for (const auto w : words)
+            if (line_.take({w}))
+                return true;
+        return false;
+    }
+
+    void one() {
+        for (const auto& r : rests_) {
+            if (!takes(r.words))
+                continue;
+            *r.out = line_.restOfLine();
+            return;
+        }
+        for (const auto& f : flags_)
+            if (takes(f.words))
+                return f.take();
+        for (const auto& c : choices_) {
+            if (!takes(c.words))
+                continue;
+            line_.take({"on"});
+            line_.take({"the"});
+            for (const auto& a : c.answers)
+                if (takes(a.words))
+                    return a.take();
+            line_.failAhead(c.question, c.remedy);
+        }
+        for (const auto& m : measures_) {
+            if (!m.before || !takes(m.words))
+                continue;
+            line_.take({"at"});
+            return m.take(line_.taped("the " + std::string(m.words.front()), tool_));
+        }
+        const Taped t = line_.taped("the " + thing_, tool_);
+        for (const auto& m : measures_)
+            if (!m.before && takes(m.words))
+                return m.take(t);
+        if ((place_ != nullptr || walls_ != nullptr) && line_.take({"from"}))
+            return from(t);
+        line_.failAhead("what does this length measure?", fmt::format("say {}", offered()));
+    }
+
+    void from(const Taped& t) {
+        line_.take({"the"});
+        if (walls_ != nullptr) {
+            const auto place = line_.place();
+            line_.take({"wall"});
+            const auto i = wallIndex(line_.word());
+            if (!i)
+                line_.failHere("from which wall?", "say it like: 3' from wall A");
+            walls_->push_back({*i, t, place});
+            return;
+        }
+        const bool right = line_.take({"right"});
+        if (!right && !line_.take({"left"}))
+            line_.failAhead("from which corner?",
+                            "say “from left” or “from right”, as you face the wall");
+        line_.take({"corner"});
+        (right ? place_->right : place_->left) = t;
+    }
+
+    [[nodiscard]] std::string offered() const {
+        std::vector<std::string> words;
+        if (place_ != nullptr)
+            words.emplace_back("“from left”");
+        if (walls_ != nullptr)
+            words.emplace_back("“from wall A”");
+        for (const auto& m : measures_)
+            if (m.before || std::none_of(measures_.begin(), measures_.end(), [&](const Measure& o) {
+                    return o.before && o.words == m.words;
+                }))
+                words.push_back(m.before ? fmt::format("“{}” before it", m.words.front())
+                                         : fmt::format("“{}”", m.words.front()));
+        return listed(words, "or");
+    }
+
+    NoteLine& line_;
+    std::string thing_;
+    Tool tool_;
+    TapedPlace* place_ = nullptr;
+    std::vector<FromWall>* walls_ = nullptr;
+    std::vector<Measure> measures_;
+    std::vector<Flag> flags_;
+    std::vector<Choice> choices_;
+    std::vector<Rest> rests_;
+};
+
+} // namespace mezzet
