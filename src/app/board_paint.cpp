@@ -63,9 +63,11 @@ void Board::paintFloor(QPainter& p) {
     // Overall lengths of the walls, and their letters.
     const double wall = sheets::drawnWall.mm() * scale_;
     std::vector<QRectF> figures;
-    for (const Wall& w : room.walls)
-        if (w.length().mm() * scale_ > 40)
-            sheets::drawDimension(d, toScreen(w.start), toScreen(w.end), wall + 13,
+    for (std::size_t i = 0; i < room.walls.size(); ++i)
+        if (const Wall& w = room.walls[i]; w.length().mm() * scale_ > 40)
+            sheets::drawDimension(d, toScreen(w.start), toScreen(w.end),
+                                  wall + 13 +
+                                      sheets::standsOut(room, static_cast<int>(i)) * scale_,
                                   QString::fromStdString(write(w.length(), d.notation)), 13,
                                   &figures);
     sheets::drawWallLetters(d, room, 34);

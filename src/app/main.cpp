@@ -1,5 +1,5 @@
 #include "app/main_window.h"
-#include "app/notes_dialog.h"
+#include "app/measure_screen.h"
 #include "app/style.h"
 #include "measure/text.h"
 
@@ -43,7 +43,7 @@ int renderViews(mezzet::app::MainWindow& window, const QString& folder) {
     window.setNight(true);
     ok = shot(window, "night") && ok;
     window.setNight(false);
-    mezzet::app::NotesDialog notes(QString::fromStdString(session.project()->notes), false,
+    mezzet::app::MeasureScreen notes(QString::fromStdString(session.project()->notes), false,
                                    &window);
     notes.show();
     ok = shot(notes, "tape-notes") && ok;

@@ -1,7 +1,7 @@
 #include "app/main_window.h"
 
 #include "app/main_menu.h"
-#include "app/notes_dialog.h"
+#include "app/measure_screen.h"
 #include "app/sheet_dialog.h"
 #include "app/style.h"
 #include "edit/pieces.h"
@@ -185,7 +185,7 @@ void MainWindow::closeEvent(QCloseEvent* e) {
 void MainWindow::newJob() {
     if (!mayLeave())
         return;
-    NotesDialog dialog(NotesDialog::example(), true, this);
+    MeasureScreen dialog(MeasureScreen::example(), true, this);
     if (dialog.exec() != QDialog::Accepted)
         return;
     auto job = newProject(session_.library(), dialog.notes().toStdString());
@@ -196,7 +196,8 @@ void MainWindow::newJob() {
 }
 
 void MainWindow::editNotes() {
-    NotesDialog dialog(QString::fromStdString(session_.project()->notes), false, this);
+    MeasureScreen dialog(QString::fromStdString(session_.project()->notes), false, this,
+                         session_.project());
     if (dialog.exec() == QDialog::Accepted)
         session_.apply({"take new tape notes", {SetNotes{dialog.notes().toStdString()}}, {}});
 }

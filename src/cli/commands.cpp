@@ -1,4 +1,5 @@
 #include "commands.h"
+#include "offscreen.h"
 #include "shared.h"
 
 #include "edit/line.h"
@@ -7,7 +8,6 @@
 
 #include <fmt/format.h>
 
-#include <QGuiApplication>
 #include <algorithm>
 
 #include <cstdio>
@@ -93,8 +93,8 @@ int say(const std::string& path, const std::vector<std::string>& lines) {
     return ran;
 }
 
-int scene(const std::string& path, bool asJson) {
-    auto job = open(path);
+int scene(const std::string& path, const std::string& room, bool asJson) {
+    auto job = open(path, room);
     if (!job)
         return refuse(job.problem());
     auto resolved = sceneOf(**job);
@@ -143,8 +143,9 @@ int scene(const std::string& path, bool asJson) {
     return ran;
 }
 
-int check(const std::string& path, const std::string& school, bool asJson) {
-    auto opened = open(path);
+int check(const std::string& path, const std::string& room, const std::string& school,
+          bool asJson) {
+    auto opened = open(path, room);
     if (!opened)
         return refuse(opened.problem());
     Project job = **opened;
@@ -203,8 +204,8 @@ int check(const std::string& path, const std::string& school, bool asJson) {
     return ran;
 }
 
-int sheet(const std::string& path, const std::string& which, const std::string& out,
-          const std::string& paper, const std::string& scale) {
+int sheet(const std::string& path, const std::string& room, const std::string& which,
+          const std::string& out, const std::string& paper, const std::string& scale) {
     if (which != "plan")
         return wrong(fmt::format("there is no sheet “{}”; the sheets are: plan", which));
     const auto format = sheets::formatOf(out);
@@ -223,15 +224,10 @@ int sheet(const std::string& path, const std::string& which, const std::string& 
         if (!options.scale)
             return wrong(fmt::format("“{}” is no scale; write it like 1:50 or 1/4\"", scale));
     }
-    auto job = open(path);
+    auto job = open(path, room);
     if (!job)
         return refuse(job.problem());
-    // Painting text wants an application; the offscreen platform needs no display.
-    qputenv("QT_QPA_PLATFORM", "offscreen");
-    int argc = 1;
-    char name[] = "mezzet-cli";
-    char* argv[] = {name, nullptr};
-    QGuiApplication application(argc, argv);
+    Offscreen application;
     auto printed = sheets::printPlan(**job, options, out);
     if (!printed)
         return refuse(printed.problem());

@@ -14,9 +14,27 @@ enum Exit { ran = 0, wrongUsage = 2, badInput = 3 };
 int survey(const std::string& notes, bool asJson);
 int build(const std::string& notes, const std::string& lines, const std::string& out);
 int say(const std::string& job, const std::vector<std::string>& lines);
-int scene(const std::string& job, bool asJson);
-int check(const std::string& job, const std::string& school, bool asJson);
-int sheet(const std::string& job, const std::string& which, const std::string& out,
-          const std::string& paper, const std::string& scale);
+// `room` names one of the job's rooms; empty for the one it was left in.
+int scene(const std::string& job, const std::string& room, bool asJson);
+int check(const std::string& job, const std::string& room, const std::string& school, bool asJson);
+int sheet(const std::string& job, const std::string& room, const std::string& which,
+          const std::string& out, const std::string& paper, const std::string& scale);
+
+struct TraceCommand {
+    std::string file; ///< a .dxf, or the steps of a tracing
+    std::string out;
+    std::string units; ///< of the notes
+    std::string unit;  ///< of the drawing
+    std::string room;
+    std::vector<std::string> walls;
+    std::vector<std::string> windows;
+    std::vector<std::string> doors;
+    std::vector<double> inside; ///< x and y in the drawing's own units, y up
+    bool listLayers = false;
+};
+int trace(const TraceCommand&);
+int exportDxf(const std::string& job, const std::string& room, const std::string& out);
+int measuringSheet(const std::string& notes, bool metric, const std::string& out);
+int listen(const std::string& socket, int count, const std::string& log);
 
 } // namespace mezzet::cli

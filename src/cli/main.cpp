@@ -10,7 +10,7 @@ int main(int argc, char** argv) {
     app.require_subcommand(1);
     app.set_version_flag("--version", "mezzet-cli 0.1.0");
 
-    std::string notes, job, out, lines, school, which, paper = "fit", scale = "fit";
+    std::string notes, job, out, lines, school, which, room, paper = "fit", scale = "fit";
     std::vector<std::string> said;
     bool asJson = false;
 
@@ -47,6 +47,45 @@ int main(int argc, char** argv) {
                              "letter, tabloid, a4, a3; the smallest that fits when left out");
     sheetCommand->add_option("--scale", scale, "1:50, 1/4\", or fit");
 
+    for (auto* c : {sceneCommand, checkCommand, sheetCommand})
+        c->add_option("--room", room, "which of the job's rooms");
+
+    TraceCommand traced;
+    auto* traceCommand = app.add_subcommand(
+        "trace", "Make tape notes of a DXF drawing, or of the steps of a tracing");
+    traceCommand->add_option("FILE", traced.file, "FILE.dxf, or a tracing as text")->required();
+    traceCommand->add_option("-o,--output", traced.out, "the tape notes to write");
+    traceCommand->add_option("--units", traced.units, "what the notes are written in");
+    traceCommand->add_option("--unit", traced.unit, "what one unit of the DXF is: mm, cm, m, in, ft");
+    traceCommand->add_option("--name", traced.room, "the room's name");
+    traceCommand->add_option("--walls", traced.walls, "layers of the walls")->delimiter(',');
+    traceCommand->add_option("--windows", traced.windows, "layers of the windows")->delimiter(',');
+    traceCommand->add_option("--doors", traced.doors, "layers of the doors")->delimiter(',');
+    traceCommand->add_option("--inside", traced.inside, "x,y of a point in the room")
+        ->delimiter(',')
+        ->expected(2);
+    traceCommand->add_flag("--layers", traced.listLayers, "list the DXF's layers and stop");
+
+    auto* exportCommand = app.add_subcommand("export", "Write a plan as DXF, in millimetres");
+    exportCommand->add_option("JOB", job, "a job file")->required();
+    exportCommand->add_option("-o,--output", out, "FILE.dxf")->required();
+    exportCommand->add_option("--room", room, "which of the job's rooms");
+
+    bool metric = false;
+    auto* blankCommand =
+        app.add_subcommand("measuring-sheet", "Print a blank sheet to measure a room with");
+    blankCommand->add_option("NOTES", notes, "tape notes of a room that is known in part");
+    blankCommand->add_flag("--metric", metric, "A4 and centimetres, for a room not yet known");
+    blankCommand->add_option("-o,--output", out, "FILE.pdf, .svg or .png")->required();
+
+    std::string socket = "mezzet-laser", log;
+    int count = 0;
+    auto* listenCommand = app.add_subcommand("listen", "Print what a laser measure sends");
+    listenCommand->add_option("--socket", socket, "its local socket")->capture_default_str();
+    listenCommand->add_option("--count", count, "end after so many readings")
+        ->check(CLI::Range(0, 1000000));
+    listenCommand->add_option("--log", log, "keep the raw lines in this file");
+
     try {
         app.parse(argc, argv);
     } catch (const CLI::CallForHelp& e) {
@@ -64,8 +103,16 @@ int main(int argc, char** argv) {
     if (*sayCommand)
         return say(job, said);
     if (*sceneCommand)
-        return scene(job, asJson);
+        return scene(job, room, asJson);
     if (*checkCommand)
-        return check(job, school, asJson);
-    return sheet(job, which, out, paper, scale);
+        return check(job, room, school, asJson);
+    if (*traceCommand)
+        return trace(traced);
+    if (*exportCommand)
+        return exportDxf(job, room, out);
+    if (*blankCommand)
+        return measuringSheet(notes, metric, out);
+    if (*listenCommand)
+        return listen(socket, count, log);
+    return sheet(job, room, which, out, paper, scale);
 }

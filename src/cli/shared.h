@@ -37,11 +37,30 @@ inline Result<Library> library() {
     return loadLibrary(dataFolder());
 }
 
-inline Result<ProjectPtr> open(const std::string& path) {
+/// Opens a job, at one of its rooms when named.
+inline Result<ProjectPtr> open(const std::string& path, const std::string& room = {}) {
     auto lib = library();
     if (!lib)
         return lib.problem();
-    return openJob(path, *lib);
+    auto job = openJob(path, *lib);
+    if (!job || room.empty())
+        return job;
+    for (std::size_t i = 0; i < (*job)->schemes.size(); ++i) {
+        if (foldCase((*job)->roomOf(i)->name) != foldCase(room))
+            continue;
+        if ((*job)->schemes[i]->room == (*job)->scheme().room)
+            return job;
+        auto there = std::make_shared<Project>(**job);
+        there->activate(i);
+        return ProjectPtr(there);
+    }
+    std::vector<std::string> names;
+    for (const auto& r : (*job)->rooms)
+        names.push_back(r->name);
+    Problem p{fmt::format("there is no room “{}”", room),
+              fmt::format("the job has {}", listed(names))};
+    p.file = path;
+    return p;
 }
 
 inline json point(Vec2 p) {

@@ -210,11 +210,22 @@ void drawRoom(const Drawing& d, const Room& room) {
             drawDoor(d, room, o);
 }
 
+double standsOut(const Room& room, int wall) {
+    const Wall& w = room.walls[static_cast<std::size_t>(wall)];
+    double out = 0;
+    for (std::size_t i = 0; i < room.edge.size(); ++i)
+        if (room.edgeWall[i] == wall)
+            out = std::max(out, dot(w.start - room.edge[i], w.inward()));
+    return out;
+}
+
 void drawWallLetters(const Drawing& d, const Room& room, double away) {
     const double r = 9.5 * d.pen;
     d.painter.setFont(sans(12 * d.pen, QFont::Medium));
-    for (const Wall& w : room.walls) {
-        const QPointF c = d.at((w.start + w.end) / 2 - w.inward() * drawnWall.mm()) -
+    for (std::size_t i = 0; i < room.walls.size(); ++i) {
+        const Wall& w = room.walls[i];
+        const double out = drawnWall.mm() + standsOut(room, static_cast<int>(i));
+        const QPointF c = d.at((w.start + w.end) / 2 - w.inward() * out) -
                           QPointF(w.inward().x, w.inward().y) * away;
         d.painter.setPen(d.ink(1.2));
         d.painter.setBrush(d.look.board);

@@ -41,6 +41,8 @@ void drawFixture(const Drawing&, const Room&, const Fixture&);
 /// What is over the floor, and where the floor changes level: slopes, trays and beams in dashes,
 /// steps as a line with an arrow down.
 void drawOverhead(const Drawing&, const Room&);
+/// How far alcoves, bays and curves go out past a wall's line, mm.
+[[nodiscard]] double standsOut(const Room&, int wall);
 /// Wall letters in circles outside the walls.
 void drawWallLetters(const Drawing&, const Room&, double away);
 

@@ -3,6 +3,8 @@
 #include "judge/remedy.h"
 #include "measure/text.h"
 #include "sheets/drawing.h"
+#include "sheets/paper_out.h"
+#include "room/facts.h"
 
 #include <QBuffer>
 #include <QDate>
@@ -215,8 +217,8 @@ private:
     /// The wall faces once more, as lines that can be measured on the sheet.
     void wallFaces(const Drawing& d, const Room& room) {
         p_.setPen(QPen(paperLook().ink, 0.12 * k_, Qt::SolidLine, Qt::FlatCap));
-        for (const Wall& w : room.walls)
-            p_.drawLine(d.at(w.start), d.at(w.end));
+        for (std::size_t i = 0; i < room.stretches(); ++i)
+            p_.drawLine(d.at(room.stretchAt(i).start), d.at(room.stretchAt(i).end));
     }
 
     void number(const Drawing& d, std::size_t i) {
@@ -265,6 +267,7 @@ private:
         const double wall = drawnWall.mm() * d.scale;
         for (std::size_t i = 0; i < room.walls.size(); ++i) {
             const Wall& w = room.walls[i];
+            const double out = wall + standsOut(room, static_cast<int>(i)) * d.scale;
             std::vector<std::pair<Length, Length>> holes;
             for (const Opening& o : room.openings)
                 if (o.wall == static_cast<int>(i))
@@ -280,7 +283,7 @@ private:
                 Length from;
                 const auto stretchTo = [&](Length to) {
                     if (to - from > Length::millimetres(1))
-                        drawDimension(d, d.at(w.at(from)), d.at(w.at(to)), wall + 3.2 * k_,
+                        drawDimension(d, d.at(w.at(from)), d.at(w.at(to)), out + 3.2 * k_,
                                       QString::fromStdString(write(to - from, job_.notation)),
                                       letter * 0.9, &taken);
                     from = to;
@@ -291,7 +294,7 @@ private:
                 }
                 stretchTo(w.length());
             }
-            drawDimension(d, d.at(w.start), d.at(w.end), wall + 8.6 * k_,
+            drawDimension(d, d.at(w.start), d.at(w.end), out + 8.6 * k_,
                           QString::fromStdString(write(w.length(), job_.notation)), letter, &taken);
         }
     }
@@ -350,8 +353,10 @@ private:
                      .arg(count - i),
                  2.6, false, QFont::Normal, paperLook().soft);
         const double mx = beside ? area.left() + w + gutter : area.left();
-        mendList(mx, beside ? area.top() : std::max(y, std::min(y + row, bottom)) + 3, w,
-                 area.bottom());
+        const double end =
+            mendList(mx, beside ? area.top() : std::max(y, std::min(y + row, bottom)) + 3, w,
+                     area.bottom());
+        facts(mx, end + 3, w, area.bottom());
         return count - i;
     }
 
@@ -371,7 +376,24 @@ private:
         const QFontMetricsF m(sans(2.6 * k_));
         return m.boundingRect(QRectF(0, 0, w * k_, 1e6), Qt::TextWordWrap, s).height() / k_;
     }
-    void mendList(double x, double top, double w, double bottom) {
+    /// What the room measures, where there is room for it.
+    void facts(double x, double top, double w, double bottom) {
+        if (!scene_.room->closed)
+            return;
+        const auto lines = factLines(factsOf(*scene_.room), job_.notation);
+        if (top + 7 + static_cast<double>(lines.size()) * 4 > bottom)
+            return;
+        double y = heading("The room", x, top, w);
+        for (const auto& [what, value] : lines) {
+            text({x, y, w - 34, 4}, Qt::AlignLeft | Qt::AlignVCenter, QString::fromStdString(what),
+                 2.6);
+            text({x + w - 34, y, 34, 4}, Qt::AlignRight | Qt::AlignVCenter,
+                 QString::fromStdString(value), 2.5, true);
+            y += 4;
+        }
+    }
+    /// Gives back where it ends.
+    double mendList(double x, double top, double w, double bottom) {
         double y = heading(mend_.empty() ? QString("Nothing to mend")
                                          : QString("To mend, %1").arg(mend_.size()),
                            x, top, w);
@@ -391,7 +413,7 @@ private:
                 text({x, y, w, 3.5}, Qt::AlignLeft,
                      QString("and %1 more").arg(static_cast<int>(mend_.size()) - n + 1), 2.6, false,
                      QFont::Normal, paperLook().soft);
-                return;
+                return bottom;
             }
             const QColor colour = paperLook().of(r->verdict);
             text({x, y, 4, 3.6}, Qt::AlignLeft, letterOf(n), 2.7, false, QFont::DemiBold, colour);
@@ -401,6 +423,7 @@ private:
             p_.drawText(dev({x + 12.5, y, w - 12.5, h + 1}), Qt::TextWordWrap, s);
             y += h + 1.2;
         }
+        return mend_.empty() ? y + row : y;
     }
 
     void title(int page) {
@@ -455,11 +478,6 @@ private:
     std::vector<const Reading*> mend_;
     bool pages_ = true; ///< what doesn't fit goes on further pages
 };
-
-Result<std::monostate> written(const QByteArray& bytes, const std::filesystem::path& path) {
-    return writeWhole(path,
-                      std::string_view(bytes.constData(), static_cast<std::size_t>(bytes.size())));
-}
 
 } // namespace
 
@@ -537,58 +555,31 @@ Result<Printed> printPlan(const Project& job, const PlanOptions& options,
     const auto date = options.date.empty()
                           ? QDate::currentDate().toString("d MMMM yyyy").toStdString()
                           : options.date;
-    const double w = layout->width();
-    const double h = layout->height();
-    QByteArray bytes;
-    QBuffer buffer(&bytes);
-    buffer.open(QIODevice::WriteOnly);
     Printed printed{layout->paper.name + (layout->across ? " across" : " upright"),
                     layout->scale.words, 1};
-    const auto title = QString::fromStdString(job.title + ", plan");
-    if (*format == Format::pdf) {
-        QPdfWriter pdf(&buffer);
-        pdf.setResolution(1200);
-        pdf.setPageSize(
-            QPageSize(QSizeF(w, h), QPageSize::Millimeter, QString(), QPageSize::ExactMatch));
-        pdf.setPageMargins({0, 0, 0, 0});
-        pdf.setTitle(title);
-        pdf.setCreator("Mezzet");
-        QPainter p(&pdf);
-        PlanPainter sheet(p, 1200 / 25.4, job, **scene, readings, *layout, date);
-        int left = sheet.first(true);
-        while (left > 0) {
-            pdf.newPage();
-            left = sheet.schedulePage(static_cast<int>((*scene)->placed.size()) - left,
-                                      ++printed.pages);
-        }
-    } else if (*format == Format::svg) {
-        QSvgGenerator svg;
-        constexpr double dpi = 254; // ten units to a millimetre
-        svg.setOutputDevice(&buffer);
-        svg.setResolution(static_cast<int>(dpi));
-        svg.setSize(
-            QSize(static_cast<int>(std::lround(w * 10)), static_cast<int>(std::lround(h * 10))));
-        svg.setViewBox(QRectF(0, 0, w * 10, h * 10));
-        svg.setTitle(title);
-        QPainter p(&svg);
-        PlanPainter(p, 10, job, **scene, readings, *layout, date).first(false);
-    } else {
-        constexpr double perMm = 8; // 203.2 dpi
-        QImage image(static_cast<int>(std::lround(w * perMm)),
-                     static_cast<int>(std::lround(h * perMm)), QImage::Format_RGB32);
-        image.setDotsPerMeterX(8000);
-        image.setDotsPerMeterY(8000);
-        image.fill(Qt::white);
-        QPainter p(&image);
-        p.setRenderHint(QPainter::Antialiasing);
-        PlanPainter(p, perMm, job, **scene, readings, *layout, date).first(false);
-        p.end();
-        if (!image.save(&buffer, "PNG"))
-            return Problem{"the picture could not be made", "try another format"};
+    const bool pages = *format == Format::pdf;
+    // How many pages the schedule takes is known by painting the first for nothing.
+    QImage none(8, 8, QImage::Format_RGB32);
+    QPainter scratch(&none);
+    int left = PlanPainter(scratch, 1, job, **scene, readings, *layout, date).first(pages);
+    PaperJob paper{layout->width(), layout->height(), job.title + ", plan", {}};
+    paper.pages.emplace_back([&](QPainter& p, double k) {
+        PlanPainter(p, k, job, **scene, readings, *layout, date).first(pages);
+    });
+    const int count = static_cast<int>((*scene)->placed.size());
+    while (pages && left > 0) {
+        const int from = count - left;
+        const int page = static_cast<int>(paper.pages.size()) + 1;
+        left = PlanPainter(scratch, 1, job, **scene, readings, *layout, date)
+                   .schedulePage(from, page);
+        paper.pages.emplace_back([&, from, page](QPainter& p, double k) {
+            PlanPainter(p, k, job, **scene, readings, *layout, date).schedulePage(from, page);
+        });
     }
-    buffer.close();
-    if (auto saved = written(bytes, path); !saved)
-        return saved.problem();
+    auto written = printPages(paper, path);
+    if (!written)
+        return written.problem();
+    printed.pages = *written;
     return printed;
 }
 

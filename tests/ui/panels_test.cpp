@@ -1,5 +1,5 @@
 // The panels one by one: scheme strip, tape, list, notes and sheet dialogs, menus, the key.
-#include "app/notes_dialog.h"
+#include "app/measure_screen.h"
 #include "app/sheet_dialog.h"
 #include "app/style.h"
 #include "measure/text.h"
@@ -215,8 +215,8 @@ TEST_F(Panels, NewNotesMakeANewRoomAndCanBeUndone) {
     const auto walls = session().project()->room->walls.size();
     QTimer::singleShot(50, [] {
         for (auto* w : QApplication::topLevelWidgets()) {
-            if (auto* d = qobject_cast<NotesDialog*>(w)) {
-                d->editor()->setPlainText(NotesDialog::example());
+            if (auto* d = qobject_cast<MeasureScreen*>(w)) {
+                d->editor()->setPlainText(MeasureScreen::example());
                 d->accept();
             }
         }
@@ -228,8 +228,8 @@ TEST_F(Panels, NewNotesMakeANewRoomAndCanBeUndone) {
 }
 
 TEST_F(Panels, NotesThatCantBeReadCantBeTaken) {
-    NotesDialog dialog(NotesDialog::example(), false);
-    auto* take = dialog.findChildren<QPushButton*>().first();
+    MeasureScreen dialog(MeasureScreen::example(), false);
+    auto* take = dialog.findChild<QPushButton*>("takeNotes");
     EXPECT_TRUE(take->isEnabled());
     dialog.editor()->setPlainText("wall A 10'\ncorner 999");
     EXPECT_FALSE(take->isEnabled());

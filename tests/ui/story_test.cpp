@@ -1,6 +1,6 @@
 // The real window driven through a day's work: open, select, type on the tape, say lines, drag,
 // undo, save, open again, print.
-#include "app/notes_dialog.h"
+#include "app/measure_screen.h"
 #include "app/style.h"
 #include "measure/text.h"
 #include "ui/open_window.h"
@@ -237,8 +237,8 @@ TEST_F(Story, SchemesShareTheRoomAndNotThePieces) {
     EXPECT_NE(session().project()->scheme().byName("Sofa"), nullptr);
 }
 
-TEST_F(Story, TheNotesDialogDrawsAndPoints) {
-    NotesDialog dialog(NotesDialog::example(), true);
+TEST_F(Story, TheMeasureScreenDrawsAndPoints) {
+    MeasureScreen dialog(MeasureScreen::example(), true);
     EXPECT_TRUE(dialog.said().contains("closes")) << qPrintable(dialog.said());
     dialog.editor()->setPlainText("room X\nwall A twelve");
     EXPECT_TRUE(dialog.said().startsWith("Line 2, column 8")) << qPrintable(dialog.said());

@@ -1,0 +1,73 @@
+#pragma once
+
+#include "app/job_session.h"
+#include "app/laser_link.h"
+#include "app/measure_plan.h"
+#include "judge/unmeasured.h"
+
+#include <QDialog>
+#include <QPlainTextEdit>
+
+class QLabel;
+class QListWidget;
+class QPushButton;
+
+namespace mezzet::app {
+
+/// The measure screen: the tape notes as text at one side, the rooms they make at the other, how
+/// all fits together and what is still to be measured below.
+class MeasureScreen : public QDialog {
+    Q_OBJECT
+public:
+    /// `job`, when there is one, tells what is planned, and so what is still to be measured.
+    MeasureScreen(const QString& notes, bool fresh, QWidget* parent = nullptr,
+                  ProjectPtr job = nullptr);
+
+    [[nodiscard]] QString notes() const { return text_->toPlainText(); }
+    [[nodiscard]] QPlainTextEdit* editor() const { return text_; }
+    [[nodiscard]] MeasurePlan* plan() const { return plan_; }
+    [[nodiscard]] QListWidget* missing() const { return missing_; }
+    [[nodiscard]] LaserLink* laser() const { return laser_; }
+    [[nodiscard]] QString said() const;
+    /// Notes to begin a room from.
+    static QString example();
+
+    /// Puts a reading where the caret stands, with its unit, and its time behind the line.
+    void take(const LaserReading&);
+
+protected:
+    void keyPressEvent(QKeyEvent*) override;
+
+private:
+    void read();
+    void follow();
+    void showMarks();
+    void showFit();
+    void showMissing();
+    void typedAt(int wall, const QString& text);
+    void jumpTo(const Unmeasured&);
+    void replaceLine(int line, const QString& text);
+    void insertAfter(int line, const QString& text);
+    [[nodiscard]] int lastLineOf(std::size_t wall) const;
+    void printBlank();
+    void trace();
+
+    ProjectPtr job_;
+    QPlainTextEdit* text_;
+    MeasurePlan* plan_;
+    QLabel* says_;
+    QLabel* fit_;
+    QLabel* facts_;
+    QListWidget* missing_;
+    QPushButton* take_;
+    QPushButton* laserButton_;
+    QLabel* laserSays_;
+    LaserLink* laser_;
+    std::vector<TapeNotes> taped_; ///< as last read without a fault
+    std::vector<RoomPtr> rooms_;
+    std::vector<Unmeasured> todo_;
+    std::optional<Problem> fault_;
+    std::size_t room_ = 0;
+};
+
+} // namespace mezzet::app
