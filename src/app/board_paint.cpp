@@ -33,6 +33,7 @@ void Board::paintFloor(QPainter& p) {
     const auto d = drawing(p);
     const Room& room = *session_.project()->room;
     const Scene& scene = *session_.scene();
+    sheets::drawNeighbours(d, session_.project()->rooms, session_.project()->scheme().room);
     if (room.closed) {
         p.setPen(Qt::NoPen);
         p.setBrush(look().floor);
@@ -84,7 +85,7 @@ void Board::paintFloor(QPainter& p) {
         p.setFont(sheets::sans(16));
         p.setPen(look().soft);
         p.drawText(sheetArea(), Qt::AlignCenter,
-                   "No room yet.\nWrite its tape notes: Job, Tape notes (Ctrl+T).");
+                   "No room yet.\nMeasure it: Job, Measure (Ctrl+T).");
     }
 }
 
@@ -109,6 +110,12 @@ void Board::paintWall(QPainter& p) {
     for (const auto& o : room.openings)
         if (o.wall == session_.surface())
             holes.emplace_back(o.left, o.left + o.width);
+    for (const auto& f : room.fixtures)
+        if (f.wall == session_.surface() && f.isBreast())
+            holes.emplace_back(f.left, f.left + f.width);
+    for (const auto& r : room.recesses)
+        if (r.wall == session_.surface())
+            holes.emplace_back(r.left, r.left + r.width);
     std::sort(holes.begin(), holes.end());
     const double high = room.ceiling.mm();
     Length from;

@@ -1,6 +1,7 @@
 #include "app/key_panel.h"
 
 #include "app/style.h"
+#include "sheets/drawing.h"
 
 #include <QKeyEvent>
 #include <QMouseEvent>
@@ -47,7 +48,8 @@ QRectF KeyPanel::buttonOf(int surface) const {
         return {c.x() - 32, c.y() - 14, 64, 28};
     }
     const Wall& w = room.walls[static_cast<std::size_t>(surface)];
-    const QPointF c = at((w.start + w.end) / 2) - QPointF(w.inward().x, w.inward().y) * 13;
+    const Vec2 out = -w.inward() * sheets::standsOut(room, surface);
+    const QPointF c = at((w.start + w.end) / 2 + out) - QPointF(w.inward().x, w.inward().y) * 13;
     return {c.x() - letterRadius, c.y() - letterRadius, 2 * letterRadius, 2 * letterRadius};
 }
 

@@ -29,6 +29,8 @@ void MainWindow::buildMenu() {
     buildJudgeMenu(menuBar()->addMenu("J&udge"));
     auto* hand = menuBar()->addMenu("&Hand over");
     add(hand, "printPlan", "Print the plan …", QKeySequence("Ctrl+P"), [this] { print(); });
+    add(hand, "measuringSheet", "Blank measuring sheet …", {}, [this] { printMeasuringSheet(); });
+    add(hand, "dxf", "Write the plan as DXF …", {}, [this] { saveDxf(); });
     buildViewMenu(menuBar()->addMenu("&View"));
     auto* help = menuBar()->addMenu("Hel&p");
     add(help, "keys", "Keys and phrases", QKeySequence("F1"), [this] { showKeys(); });
@@ -49,7 +51,7 @@ void MainWindow::buildJobMenu(QMenu* m) {
     });
     add(m, "saveAs", "Save as …", QKeySequence("Ctrl+Shift+S"), [this] { saveAs(); });
     m->addSeparator();
-    add(m, "notes", "Tape notes …", QKeySequence("Ctrl+T"), [this] { editNotes(); });
+    add(m, "notes", "Measure …", QKeySequence("Ctrl+T"), [this] { editNotes(); });
     add(m, "title", "Title and client …", {}, [this] { titleJob(); });
     m->addSeparator();
     add(m, "quit", "Leave Mezzet", QKeySequence("Ctrl+Q"), [this] { close(); });

@@ -2,6 +2,8 @@
 
 #include "app/main_menu.h"
 #include "app/measure_screen.h"
+#include "dxf/dxf.h"
+#include "sheets/blank_sheet.h"
 #include "app/sheet_dialog.h"
 #include "app/style.h"
 #include "edit/pieces.h"
@@ -18,6 +20,7 @@
 #include <QMenuBar>
 #include <QMessageBox>
 #include <QPushButton>
+#include <QComboBox>
 #include <QSettings>
 #include <QSplitter>
 #include <QVBoxLayout>
@@ -46,9 +49,14 @@ MainWindow::MainWindow(Library library, QWidget* parent)
     auto* left = new QWidget;
     auto* leftColumn = new QVBoxLayout(left);
     leftColumn->setContentsMargins(10, 8, 8, 8);
-    auto* surfaces = new QLabel("Surfaces");
-    surfaces->setProperty("quiet", true);
-    leftColumn->addWidget(surfaces);
+    surfacesSay_ = new QLabel("Surfaces");
+    surfacesSay_->setProperty("quiet", true);
+    leftColumn->addWidget(surfacesSay_);
+    room_ = new QComboBox;
+    room_->setObjectName("room");
+    room_->setAccessibleName("The room");
+    room_->setToolTip("Go to another room of the job (or say: room Landing)");
+    leftColumn->addWidget(room_);
     leftColumn->addWidget(key_);
     leftColumn->addWidget(pieces_, 1);
     left->setMinimumWidth(190);
@@ -104,8 +112,42 @@ MainWindow::MainWindow(Library library, QWidget* parent)
         }
         menu.exec(QCursor::pos());
     });
+    connect(room_, &QComboBox::activated, this, [this](int index) {
+        const auto& job = *session_.project();
+        for (std::size_t i = 0; i < job.schemes.size(); ++i)
+            if (job.schemes[i]->room == static_cast<std::size_t>(index) &&
+                job.scheme().room != static_cast<std::size_t>(index)) {
+                session_.apply({"go to room " + job.rooms[static_cast<std::size_t>(index)]->name,
+                                {SwitchScheme{i}},
+                                {}});
+                break;
+            }
+    });
     showState();
     board_->setFocus();
+}
+
+void MainWindow::showRoom() {
+    const auto& job = *session_.project();
+    QStringList names;
+    for (const auto& r : job.rooms)
+        names << QString::fromStdString(r->name);
+    QStringList shown;
+    for (int i = 0; i < room_->count(); ++i)
+        shown << room_->itemText(i);
+    const auto here = static_cast<int>(job.scheme().room);
+    const bool other = names != shown || here != room_->currentIndex();
+    if (names != shown) {
+        room_->clear();
+        room_->addItems(names);
+    }
+    room_->setCurrentIndex(here);
+    room_->setVisible(names.size() > 1);
+    surfacesSay_->setVisible(names.size() < 2);
+    if (other && !shown.isEmpty()) {
+        session_.goTo(-1);
+        board_->zoomToFit();
+    }
 }
 
 void MainWindow::setNotation(Notation n) {
@@ -122,6 +164,7 @@ void MainWindow::setNight(bool night) {
 void MainWindow::showState() {
     if (session_.inTrial())
         return; // a drag changes nothing that is told here until it is done
+    showRoom();
     const auto& job = *session_.project();
     const auto name = session_.path().isEmpty() ? QString("not saved yet")
                                                 : QFileInfo(session_.path()).fileName();
@@ -345,6 +388,43 @@ void MainWindow::print() {
     if (QFileInfo(path).suffix().isEmpty())
         path += "." + ending;
     printTo(path, dialog.options());
+}
+
+void MainWindow::printMeasuringSheet() {
+    const auto& room = session_.project()->room;
+    auto path = QFileDialog::getSaveFileName(this, "Print the measuring sheet to",
+                                             "measuring sheet.pdf", "PDF (*.pdf)");
+    if (path.isEmpty())
+        return;
+    if (QFileInfo(path).suffix().isEmpty())
+        path += ".pdf";
+    auto done = sheets::printBlankSheet(room->walls.empty() ? nullptr : room.get(), room->units,
+                                        path.toStdString());
+    emit session_.told(done ? QFileInfo(path).fileName() + ": printed"
+                            : QString::fromStdString(done.problem().text()),
+                       !done);
+}
+
+bool MainWindow::writeDxf(const QString& path) {
+    auto text = dxfText(*session_.scene());
+    auto done = text ? writeWhole(path.toStdString(), *text)
+                     : Result<std::monostate>(text.problem());
+    emit session_.told(done ? QFileInfo(path).fileName() + ": the plan in millimetres, by layers"
+                            : QString::fromStdString(done.problem().text()),
+                       !done);
+    return done.ok();
+}
+
+void MainWindow::saveDxf() {
+    auto path = QFileDialog::getSaveFileName(
+        this, "Write the plan as DXF",
+        QString::fromStdString(session_.project()->title).replace('/', ' ') + ".dxf",
+        "DXF drawings (*.dxf)");
+    if (path.isEmpty())
+        return;
+    if (QFileInfo(path).suffix().isEmpty())
+        path += ".dxf";
+    writeDxf(path);
 }
 
 // ---- pieces ----

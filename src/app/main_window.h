@@ -15,6 +15,7 @@
 #include <functional>
 
 class QActionGroup;
+class QComboBox;
 class QLabel;
 class QMenu;
 
@@ -40,6 +41,7 @@ public:
     bool openPath(const QString& path);
     bool saveTo(const QString& path);
     bool printTo(const QString& path, const sheets::PlanOptions&);
+    bool writeDxf(const QString& path);
     void setNight(bool night);
     /// Offers what an earlier run left unsaved. True when something was taken up.
     bool offerRecovery();
@@ -63,6 +65,9 @@ private:
     void open();
     void saveAs();
     void print();
+    void printMeasuringSheet();
+    void saveDxf();
+    void showRoom();
     void rememberPath(const QString&);
     void fillRecent();
     void removeSelected();
@@ -83,6 +88,8 @@ private:
     LineBar* line_;
     SchemeStrip* schemes_;
     QLabel* title_;
+    QLabel* surfacesSay_;
+    QComboBox* room_;
     QMenu* recent_ = nullptr;
     QMenu* surfaces_ = nullptr;
     QActionGroup* units_ = nullptr;

@@ -38,7 +38,6 @@ MeasurePlan::MeasurePlan(QWidget* parent) : QWidget(parent) {
 
 void MeasurePlan::show(std::vector<RoomPtr> rooms, std::size_t room, Notation notation) {
     rooms_ = std::move(rooms);
-    house_ = joinRooms(rooms_);
     at_ = std::min(room, rooms_.empty() ? 0 : rooms_.size() - 1);
     notation_ = notation;
     const int count = rooms_.empty() ? 0 : static_cast<int>(rooms_[at_]->walls.size());
@@ -159,27 +158,6 @@ void MeasurePlan::keyPressEvent(QKeyEvent* e) {
     }
 }
 
-void MeasurePlan::paintOthers(const sheets::Drawing& d) {
-    QPainter& p = d.painter;
-    if (!house_.places[at_])
-        return;
-    for (std::size_t i = 0; i < rooms_.size(); ++i) {
-        if (i == at_ || !house_.places[i] || !rooms_[i]->closed)
-            continue;
-        QPolygonF outline;
-        for (const Vec2 c : rooms_[i]->edge)
-            outline << d.at(house_.into(at_, i, c));
-        p.setPen(QPen(look().soft, 1.2, Qt::DashLine));
-        p.setBrush(Qt::NoBrush);
-        p.drawPolygon(outline);
-        p.setPen(look().soft);
-        p.setFont(sheets::sans(13));
-        const QRectF seen = outline.boundingRect().intersected(rect());
-        if (seen.width() > 60 && seen.height() > 16)
-            p.drawText(seen, Qt::AlignCenter, QString::fromStdString(rooms_[i]->name));
-    }
-}
-
 void MeasurePlan::paintSure(const sheets::Drawing& d) {
     const auto& room = *rooms_[at_];
     QPainter& p = d.painter;
@@ -262,7 +240,7 @@ void MeasurePlan::paintEvent(QPaintEvent*) {
     const auto& room = *rooms_[at_];
     const auto d = drawing(p);
     p.setClipRect(rect().adjusted(1, 1, -1, -1));
-    paintOthers(d);
+    sheets::drawNeighbours(d, rooms_, at_);
     if (room.closed) {
         p.setPen(Qt::NoPen);
         p.setBrush(look().floor);

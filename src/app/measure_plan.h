@@ -1,6 +1,5 @@
 #pragma once
 
-#include "room/house.h"
 #include "sheets/drawing.h"
 
 #include <QLineEdit>
@@ -45,12 +44,10 @@ private:
     [[nodiscard]] sheets::Drawing drawing(QPainter&) const;
     [[nodiscard]] int wallAt(QPointF) const;
     void point(int wall);
-    void paintOthers(const sheets::Drawing&);
     void paintSure(const sheets::Drawing&);
     void paintSuspects(const sheets::Drawing&);
 
     std::vector<RoomPtr> rooms_;
-    House house_;
     std::size_t at_ = 0;
     Notation notation_;
     int lit_ = -1;

@@ -2,7 +2,10 @@
 #include "geometry/polygon.h"
 #include "sheets/drawing.h"
 
+#include <QFontMetricsF>
+
 #include <algorithm>
+#include <cmath>
 
 namespace mezzet::sheets {
 
@@ -64,7 +67,7 @@ void stairsFromAbove(const Drawing& d, const Plot& r, const Fixture& f) {
     p.drawPolyline(d.polygon({r.at(to + back, r.depth / 2 - 60), r.at(to, r.depth / 2),
                               r.at(to + back, r.depth / 2 + 60)}));
     p.setFont(sans(10.5 * d.pen));
-    const QPointF label = d.at(r.at(from, r.depth / 2));
+    const QPointF label = d.at(r.at(from + (f.upRight ? 1 : -1) * 60, r.depth / 2));
     p.drawText(QRectF(label - QPointF(16 * d.pen, 18 * d.pen), QSizeF(32 * d.pen, 14 * d.pen)),
                Qt::AlignCenter, "up");
 }
@@ -168,14 +171,19 @@ void drawOverhead(const Drawing& d, const Room& room) {
         for (const Segment& s : onFloor(room, line))
             p.drawLine(d.at(s.from), d.at(s.to));
     };
+    // Beside the line, toward the room's far side when `away` is above 0, clear of the line itself.
     const auto note = [&](const FloorLine& line, double away, const QString& words) {
         const auto parts = onFloor(room, line);
         if (parts.empty())
             return;
         const Segment& s = parts.front();
-        const QPointF c = d.at(s.from + (s.to - s.from) * 0.28 + line.normal * (away / d.scale));
         p.setFont(lettering(10.5 * d.pen));
         p.setPen(d.look.soft);
+        const QFontMetricsF m(p.font());
+        const double half = std::abs(line.normal.x) * m.horizontalAdvance(words) / 2 +
+                            std::abs(line.normal.y) * m.height() / 2 + 4 * d.pen;
+        const double off = std::copysign(std::abs(away) + half, away);
+        const QPointF c = d.at(s.from + (s.to - s.from) * 0.28 + line.normal * (off / d.scale));
         p.drawText(QRectF(c - QPointF(90, 9) * d.pen, QSizeF(180, 18) * d.pen), Qt::AlignCenter,
                    words);
     };
@@ -183,7 +191,7 @@ void drawOverhead(const Drawing& d, const Room& room) {
     for (const Slope& s : room.slopes) {
         const auto line = lineAlong(room, s.wall, s.full);
         dashed(line);
-        note(line, -11 * d.pen, QString("slopes to %1").arg(told(s.knee)));
+        note(line, -0.1, QString("slopes to %1").arg(told(s.knee)));
     }
     if (const auto inner = room.trayEdge(); !inner.empty()) {
         p.setPen(QPen(d.look.soft, d.pen, Qt::DashLine));
@@ -193,7 +201,7 @@ void drawOverhead(const Drawing& d, const Room& room) {
         dashed(lineAlong(room, b.at.wall, b.at.away.value));
         const auto far = lineAlong(room, b.at.wall, b.at.away.value + b.width);
         dashed(far);
-        note(far, 11 * d.pen, QString("beam, %1 under").arg(told(room.ceiling - b.drop)));
+        note(far, 0.1, QString("beam, %1 under").arg(told(room.ceiling - b.drop)));
     }
     for (const FloorStep& s : room.steps) {
         const auto line = lineAlong(room, s.at.wall, s.at.away.value);
@@ -207,7 +215,7 @@ void drawOverhead(const Drawing& d, const Room& room) {
             p.drawLine(d.at(m), d.at(tip));
             p.drawPolyline(d.polygon({tip - down * 90 + side, tip, tip - down * 90 - side}));
         }
-        note(line, (s.rise < Length{} ? 1 : -1) * (270 * d.scale + 12 * d.pen),
+        note(line, (s.rise < Length{} ? 1 : -1) * (270 * d.scale),
              QString("down %1").arg(told(abs(s.rise))));
     }
 }

@@ -210,6 +210,33 @@ void drawRoom(const Drawing& d, const Room& room) {
             drawDoor(d, room, o);
 }
 
+void drawNeighbours(const Drawing& d, const std::vector<RoomPtr>& rooms, std::size_t room) {
+    if (rooms.size() < 2)
+        return;
+    const House house = joinRooms(rooms, drawnWall);
+    if (!house.places[room])
+        return;
+    QPainter& p = d.painter;
+    for (std::size_t i = 0; i < rooms.size(); ++i) {
+        if (i == room || !house.places[i] || !rooms[i]->closed)
+            continue;
+        QPolygonF outline;
+        for (const Vec2 c : rooms[i]->edge)
+            outline << d.at(house.into(room, i, c));
+        QColor wash = d.look.floor;
+        wash.setAlphaF(0.55F);
+        p.setPen(QPen(d.look.soft, 1.2 * d.pen));
+        p.setBrush(wash);
+        p.drawPolygon(outline);
+        const auto name = QString::fromStdString(rooms[i]->name);
+        p.setFont(sans(12.5 * d.pen));
+        const QRectF seen = outline.boundingRect();
+        p.setPen(d.look.soft);
+        if (p.fontMetrics().horizontalAdvance(name) < seen.width() && seen.height() > 16 * d.pen)
+            p.drawText(seen, Qt::AlignCenter, name);
+    }
+}
+
 double standsOut(const Room& room, int wall) {
     const Wall& w = room.walls[static_cast<std::size_t>(wall)];
     double out = 0;

@@ -1,5 +1,6 @@
 #pragma once
 
+#include "room/house.h"
 #include "sheets/look.h"
 
 #include <QPainter>
@@ -36,6 +37,8 @@ void drawGraph(const Drawing&, const QRectF& device);
 /// Floor, poché walls with their openings, door swings, chimney breasts. An open room shows its
 /// gap.
 void drawRoom(const Drawing&, const Room&);
+/// The rooms joined to one by its doors, lightly, with their names; in that room's coordinates.
+void drawNeighbours(const Drawing&, const std::vector<RoomPtr>&, std::size_t room);
 /// Something built in, from above.
 void drawFixture(const Drawing&, const Room&, const Fixture&);
 /// What is over the floor, and where the floor changes level: slopes, trays and beams in dashes,

@@ -380,15 +380,23 @@ void drawElevation(const Drawing& d, const Scene& scene, int wall) {
         p.setPen(d.ink(1.2));
         p.setBrush(QBrush(d.look.graphStrong, Qt::Dense7Pattern));
         const double right = (r.left + r.width).mm();
-        p.drawPolygon(
-            d.polygon({up(r.left.mm(), 0), up(right, 0), up(right, top), up(r.left.mm(), top)}));
+        const auto mouth = d.polygon(
+            {up(r.left.mm(), 0), up(right, 0), up(right, top), up(r.left.mm(), top)});
+        p.save();
+        p.setClipPath(within, Qt::IntersectClip);
+        p.fillRect(mouth.boundingRect(), d.look.floor); // its skirting is farther back
+        p.drawPolygon(mouth);
+        p.restore();
     }
     for (const Opening& o : room.openings)
         if (o.wall == wall)
             drawOpeningFront(d, o);
     for (const Fixture& f : room.fixtures)
         drawFixtureFront(d, room, wall, f);
+    p.save();
+    p.setClipPath(within, Qt::IntersectClip);
     drawBeamEnds(d, room, wall);
+    p.restore();
     const auto standing = standingBefore(scene, wall);
     for (const Standing& s : standing) {
         const Angle off = difference(scene.placed[s.index].pose.turn, w.direction());

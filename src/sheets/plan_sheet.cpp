@@ -196,6 +196,7 @@ private:
         p_.setClipRect(QRectF(d.at(b.low), d.at(b.high)));
         drawGraph(d, QRectF(d.at(b.low - pad), d.at(b.high + pad)));
         p_.restore();
+        drawNeighbours(d, job_.rooms, job_.scheme().room);
         drawRoom(d, room);
         const auto unnamed = drawPieces(d, scene_, 2.5 * k_, true);
         wallFaces(d, room);

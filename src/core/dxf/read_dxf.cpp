@@ -293,7 +293,8 @@ private:
         if (watch_ != nullptr && watch_->stop)
             throw Ended{{"it was stopped", "nothing was changed"}};
         for (const Insert& i : b.inserts)
-            flatten(i.block, base.after(i.place), i.layer, depth + 1);
+            flatten(i.block, base.after(i.place),
+                    zero != index_.end() && i.layer == zero->second ? layer : i.layer, depth + 1);
     }
 
     std::istream& in_;

@@ -9,6 +9,7 @@
 
 #include <algorithm>
 #include <cctype>
+#include <cmath>
 #include <cstdio>
 #include <fstream>
 #include <iterator>
@@ -112,18 +113,20 @@ private:
         out_.sectionEnd();
     }
 
+    /// To a millionth of a millimetre, and no minus nothing.
+    static double tidy(double v) { return std::round(v * 1e6) / 1e6 + 0.0; }
     static DL_Attributes on(const std::string& layer) {
         return {layer, 256, -1, "BYLAYER", 1.0}; // 256: colour by layer
     }
     void line(const std::string& layer, Vec2 a, Vec2 b) {
-        dxf_.writeLine(out_, DL_LineData(a.x, -a.y, 0, b.x, -b.y, 0), on(layer));
+        dxf_.writeLine(out_, DL_LineData(tidy(a.x), tidy(-a.y), 0, tidy(b.x), tidy(-b.y), 0), on(layer));
     }
     void outlineOn(const std::string& layer, const std::vector<Vec2>& c, bool closed = true) {
         dxf_.writePolyline(out_,
                            DL_PolylineData(static_cast<int>(c.size()), 0, 0, closed ? 1 : 0),
                            on(layer));
         for (const Vec2 p : c)
-            dxf_.writeVertex(out_, DL_VertexData(p.x, -p.y, 0, 0));
+            dxf_.writeVertex(out_, DL_VertexData(tidy(p.x), tidy(-p.y), 0, 0));
         dxf_.writePolylineEnd(out_);
     }
     void name(Vec2 at, const std::string& words, double height) {
@@ -174,19 +177,19 @@ private:
                     Shape one;
                     one.count = 1;
                     one.parts[0] = part;
-                    outlineOn(layer, outline(one, Length::millimetres(1)));
+                    outlineOn(layer, outline(one, Length::millimetres(0.05)));
                 }
         }
         for (const Fixture& f : room.fixtures)
             if (f.takesFloor())
-                outlineOn("BUILT-IN", outline(solid(room, f), Length::millimetres(0.5)));
+                outlineOn("BUILT-IN", outline(solid(room, f), Length::millimetres(0.05)));
         name(room.middle(), room.name, 150);
     }
 
     void piece(std::size_t i) {
         const Piece& p = scene_.piece(i);
         outlineOn(layerOf(p.kind->family),
-                  outline(scene_.placed[i].shape, Length::millimetres(0.5)));
+                  outline(scene_.placed[i].shape, Length::millimetres(0.05)));
         name(scene_.placed[i].pose.at, p.name, 80);
     }
 

@@ -170,10 +170,42 @@ public:
             if (auto problem = crossed(room_->edge, true))
                 return *problem;
         }
+        if (auto problem = headsUnderSlopes())
+            return *problem;
         return RoomPtr(room_);
     }
 
 private:
+    /// A window or door can't be higher than the ceiling that slopes down over it.
+    std::optional<Problem> headsUnderSlopes() const {
+        if (!room_->closed || room_->slopes.empty())
+            return {};
+        for (const Opening& o : room_->openings) {
+            const auto top = room_->topOf(o.wall);
+            for (const Length s : {o.left, o.left + o.width}) {
+                double h = top.front().y;
+                for (std::size_t i = 0; i + 1 < top.size(); ++i)
+                    if (s.mm() >= top[i].x)
+                        h = top[i].y + (top[i + 1].y - top[i].y) * (s.mm() - top[i].x) /
+                                           std::max(top[i + 1].x - top[i].x, 1e-9);
+                // A dormer's window stands out of the slope: a reveal as deep as that says so.
+                if (o.head().mm() <= h + 6.35 || o.reveal.value_or(Length{}) >= Length::inches(12))
+                    continue;
+                const Notation n{room_->units, 16};
+                Problem p{fmt::format("the head of {}, {}, is above the sloping ceiling, {} there",
+                                      o.name(), write(o.head(), n),
+                                      write(Length::millimetres(h), n)),
+                          "check its heights and the slope; a dormer's window has a reveal of a "
+                          "foot or more"};
+                p.line = o.place.line;
+                p.column = o.place.column;
+                p.width = o.place.width;
+                return p;
+            }
+        }
+        return {};
+    }
+
     std::optional<Problem> crossed(const std::vector<Vec2>& outline, bool ofEdge) const {
         const auto hit = selfCrossing(outline);
         if (!hit)
