@@ -136,7 +136,8 @@ void MainWindow::showRoom() {
     for (int i = 0; i < room_->count(); ++i)
         shown << room_->itemText(i);
     const auto here = static_cast<int>(job.scheme().room);
-    const bool other = names != shown || here != room_->currentIndex();
+    const bool other = here != shownRoom_;
+    shownRoom_ = here;
     if (names != shown) {
         room_->clear();
         room_->addItems(names);
@@ -144,7 +145,7 @@ void MainWindow::showRoom() {
     room_->setCurrentIndex(here);
     room_->setVisible(names.size() > 1);
     surfacesSay_->setVisible(names.size() < 2);
-    if (other && !shown.isEmpty()) {
+    if (other) {
         session_.goTo(-1);
         board_->zoomToFit();
     }

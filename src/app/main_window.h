@@ -90,6 +90,7 @@ private:
     QLabel* title_;
     QLabel* surfacesSay_;
     QComboBox* room_;
+    int shownRoom_ = 0;
     QMenu* recent_ = nullptr;
     QMenu* surfaces_ = nullptr;
     QActionGroup* units_ = nullptr;

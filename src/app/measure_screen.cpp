@@ -445,7 +445,7 @@ void MeasureScreen::typedAt(int wall, const QString& typed) {
     replaceLine(w.place.line, text);
 }
 
-void MeasureScreen::jumpTo(const Unmeasured& u) {
+void MeasureScreen::jumpTo(Unmeasured u) { // NOLINT(performance-unnecessary-value-param)
     text_->setFocus();
     if (u.line > 0) {
         auto text = text_->document()->findBlockByNumber(u.line - 1).text();

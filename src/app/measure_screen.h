@@ -45,7 +45,7 @@ private:
     void showFit();
     void showMissing();
     void typedAt(int wall, const QString& text);
-    void jumpTo(const Unmeasured&);
+    void jumpTo(Unmeasured); // by value: writing it makes the list anew
     void replaceLine(int line, const QString& text);
     void insertAfter(int line, const QString& text);
     [[nodiscard]] int lastLineOf(std::size_t wall) const;

@@ -192,6 +192,8 @@ void TraceScreen::tell(const QString& words, bool trouble) {
     says_->setText(words);
     says_->setStyleSheet(
         QString("color: %1;").arg((trouble ? look().tight : look().ink).name()));
+    if (trouble && length_->isVisible())
+        length_->selectAll(); // so that typing again replaces it
 }
 
 void TraceScreen::browse() {
