@@ -4,8 +4,10 @@
 #include "geometry/polygon.h"
 
 #include <QApplication>
+#include <QHelpEvent>
 #include <QKeyEvent>
 #include <QMouseEvent>
+#include <QToolTip>
 #include <QWheelEvent>
 
 #include <algorithm>
@@ -430,6 +432,12 @@ void Board::nudge(Vec2 step, bool keepTies) {
 }
 
 bool Board::event(QEvent* e) {
+    if (e->type() == QEvent::ToolTip && session_.surface() < 0) {
+        auto* help = static_cast<QHelpEvent*>(e);
+        const auto told = toldOf(toFloor(help->pos()));
+        told.isEmpty() ? QToolTip::hideText() : QToolTip::showText(help->globalPos(), told, this);
+        return true;
+    }
     // Tab goes from piece to piece, and on to the next panel past the last one.
     if (e->type() == QEvent::KeyPress) {
         auto* k = static_cast<QKeyEvent*>(e);

@@ -4,6 +4,7 @@
 #include "geometry/gap.h"
 #include "sheets/drawing.h"
 
+#include <QImage>
 #include <QWidget>
 
 namespace mezzet::app {
@@ -38,6 +39,15 @@ public:
     [[nodiscard]] bool taping() const { return taping_; }
     [[nodiscard]] const std::vector<OwnTape>& tapes() const { return tapes_; }
     void clearTapes();
+    /// Whether the drawing a room was traced from lies under the board.
+    void setUnderlayShown(bool on) {
+        underlayShown_ = on;
+        update();
+    }
+
+    /// What is told of a place on the floor: headroom where the ceiling is not flat, the level.
+    [[nodiscard]] QString toldOf(Vec2 floor) const;
+
     /// The length of an own tape as things stand.
     [[nodiscard]] Gap measured(const OwnTape&) const;
 
@@ -77,6 +87,7 @@ private:
     [[nodiscard]] QPointF centreOfView() const { return sheetArea().center(); }
     [[nodiscard]] sheets::Drawing drawing(QPainter&) const;
     void paintFloor(QPainter&);
+    void paintUnderlay(const sheets::Drawing&);
     void paintWall(QPainter&);
     void paintRulers(QPainter&);
     void paintSelection(const sheets::Drawing&);
@@ -99,6 +110,9 @@ private:
     QPointF pressedAt_;
     QPointF lastAt_;
     Vec2 step_;
+    bool underlayShown_ = true;
+    UnderlayPtr underlayOf_; ///< what underlay_ was made of
+    QImage underlay_;
     std::optional<Drag> drag_;
     Angle turnedBy_;
     bool spaceHeld_ = false;

@@ -39,6 +39,7 @@ void Board::paintFloor(QPainter& p) {
         p.setBrush(look().floor);
         p.drawPolygon(d.polygon(room.edge));
     }
+    paintUnderlay(d);
     sheets::drawGraph(d, sheetArea());
     sheets::drawRoom(d, room);
     sheets::drawPieces(d, scene, 13, scale_ > 0.16);
@@ -67,8 +68,7 @@ void Board::paintFloor(QPainter& p) {
     for (std::size_t i = 0; i < room.walls.size(); ++i)
         if (const Wall& w = room.walls[i]; w.length().mm() * scale_ > 40)
             sheets::drawDimension(d, toScreen(w.start), toScreen(w.end),
-                                  wall + 13 +
-                                      sheets::standsOut(room, static_cast<int>(i)) * scale_,
+                                  wall + 13 + sheets::standsOut(room, static_cast<int>(i)) * scale_,
                                   QString::fromStdString(write(w.length(), d.notation)), 13,
                                   &figures);
     sheets::drawWallLetters(d, room, 34);
@@ -87,6 +87,44 @@ void Board::paintFloor(QPainter& p) {
         p.drawText(sheetArea(), Qt::AlignCenter,
                    "No room yet.\nMeasure it: Job, Measure (Ctrl+T).");
     }
+}
+
+void Board::paintUnderlay(const sheets::Drawing& d) {
+    const auto& u = session_.project()->underlay;
+    if (u != underlayOf_) {
+        underlayOf_ = u;
+        underlay_ =
+            u ? QImage::fromData(QByteArray::fromBase64(QByteArray::fromStdString(u->picture)))
+              : QImage();
+    }
+    if (!underlayShown_ || underlay_.isNull() || u->room != session_.project()->scheme().room)
+        return;
+    QPainter& p = d.painter;
+    p.save();
+    p.setClipRect(sheetArea());
+    p.setOpacity(look().night ? 0.25 : 0.45);
+    p.setRenderHint(QPainter::SmoothPixmapTransform);
+    p.translate(d.at(u->at));
+    p.rotate(u->turn.inDegrees());
+    p.scale(u->mmPerPixel * d.scale, u->mmPerPixel * d.scale);
+    p.drawImage(0, 0, underlay_);
+    p.restore();
+}
+
+QString Board::toldOf(Vec2 floor) const {
+    const Room& room = *session_.project()->room;
+    if (!room.closed || !room.holds(floor))
+        return {};
+    const Notation n = session_.project()->notation;
+    QStringList out;
+    if (!room.slopes.empty() || !room.beams.empty() || room.tray || !room.steps.empty() ||
+        !room.recesses.empty())
+        out << "headroom " + QString::fromStdString(write(room.headroom(floor), n));
+    if (const Length level = room.levelAt(floor); abs(level) > quiet)
+        out << QString("floor %1 %2")
+                   .arg(QString::fromStdString(write(abs(level), n)),
+                        level < Length{} ? "down" : "up");
+    return out.join(", ");
 }
 
 void Board::paintWall(QPainter& p) {

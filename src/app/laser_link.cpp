@@ -19,15 +19,14 @@ LaserLink::LaserLink(QObject* parent) : QObject(parent) {
     connect(&socket_, &QLocalSocket::readyRead, this, &LaserLink::readLines);
     connect(&socket_, &QLocalSocket::connected, this, [this] { emit told("listening"); });
     connect(&socket_, &QLocalSocket::disconnected, this, [this] { emit told("not connected"); });
-    connect(&socket_, &QLocalSocket::errorOccurred, this,
-            [this](QLocalSocket::LocalSocketError e) {
-                if (e == QLocalSocket::PeerClosedError)
-                    return;
-                emit told(e == QLocalSocket::ServerNotFoundError ||
-                                  e == QLocalSocket::ConnectionRefusedError
-                              ? QString("no laser is on; start mezzet-laser")
-                              : "the laser can't be reached: " + socket_.errorString());
-            });
+    connect(&socket_, &QLocalSocket::errorOccurred, this, [this](QLocalSocket::LocalSocketError e) {
+        if (e == QLocalSocket::PeerClosedError)
+            return;
+        emit told(e == QLocalSocket::ServerNotFoundError ||
+                          e == QLocalSocket::ConnectionRefusedError
+                      ? QString("no laser is on; start mezzet-laser")
+                      : "the laser can't be reached: " + socket_.errorString());
+    });
 }
 
 void LaserLink::listen(const QString& socket) {

@@ -1,16 +1,60 @@
 #include "app/main_window.h"
 #include "app/measure_screen.h"
 #include "app/style.h"
+#include "app/trace_screen.h"
 #include "measure/text.h"
 
 #include <QApplication>
 #include <QCommandLineParser>
 #include <QDir>
+#include <QFile>
 #include <QStyleFactory>
 
 #include <cstdio>
 
 namespace {
+
+/// The plan sheet as if photographed askew, straightened by the sheet's own edges, and half traced.
+template <class Shot>
+bool traced(mezzet::app::MainWindow& window, const QString& folder, Shot shot) {
+    const auto flat = folder + "/plan-flat.png";
+    mezzet::sheets::PlanOptions options;
+    options.scale = mezzet::sheets::readScale("1:48");
+    if (!window.printTo(flat, options))
+        return false;
+    const QImage sheet = QImage(flat).scaledToWidth(1100, Qt::SmoothTransformation);
+    QFile::remove(flat);
+    mezzet::app::TraceScreen trace(mezzet::Units::feetAndInches, &window);
+    trace.show();
+    const auto photo = folder + "/photo.png";
+    sheet.copy(0, 0, sheet.width() * 7 / 10, sheet.height()).save(photo);
+    trace.openFile(photo);
+    QFile::remove(photo);
+    // The room's corners on the sheet, by the drawing's own scale: 1:48 on 11 in of paper.
+    const double k = 1100 / (11 * 25.4 * 48);
+    const auto& room = *window.session().project()->room;
+    // Where wall A begins is found as the sheet lays it out, about its middle.
+    const auto b = room.bounds();
+    const mezzet::Vec2 middle{sheet.width() * 0.3561, sheet.height() * 0.4536};
+    const auto at = [&](mezzet::Vec2 p) { return middle + (p - b.centre()) * k; };
+    trace.setHand(mezzet::app::TraceHand::scale);
+    trace.clickAt(at(room.walls[0].start));
+    trace.clickAt(at(room.walls[0].end));
+    trace.typeLength("15' 0\"");
+    trace.setHand(mezzet::app::TraceHand::walls);
+    for (const auto& w : room.walls)
+        trace.clickAt(at(w.start));
+    trace.clickAt(at(room.walls[0].start));
+    trace.setHand(mezzet::app::TraceHand::window);
+    for (const auto& o : room.openings) {
+        if (o.kind != mezzet::OpeningKind::window)
+            continue;
+        const auto& w = room.walls[static_cast<std::size_t>(o.wall)];
+        trace.clickAt(at(w.at(o.left)));
+        trace.clickAt(at(w.at(o.left + o.width)));
+    }
+    return shot(trace, "trace");
+}
 
 /// Every main view of the demo as a picture, for a machine without a display and for the docs.
 int renderViews(mezzet::app::MainWindow& window, const QString& folder) {
@@ -43,11 +87,14 @@ int renderViews(mezzet::app::MainWindow& window, const QString& folder) {
     window.setNight(true);
     ok = shot(window, "night") && ok;
     window.setNight(false);
-    mezzet::app::MeasureScreen notes(QString::fromStdString(session.project()->notes), false,
-                                   &window);
+    // The measure screen, with a foot dropped from one wall.
+    auto slipped = QString::fromStdString(session.project()->notes);
+    slipped.replace("wall E 14' 6\"", "wall E 13' 6\"");
+    mezzet::app::MeasureScreen notes(slipped, false, &window, session.project());
     notes.show();
-    ok = shot(notes, "tape-notes") && ok;
+    ok = shot(notes, "measure") && ok;
     notes.close();
+    ok = traced(window, folder, shot) && ok;
     ok = window.printTo(folder + "/plan-sheet.png", {}) && ok;
     std::printf("%s/plan-sheet.png\n", qPrintable(folder));
     return ok ? 0 : 1;

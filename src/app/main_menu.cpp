@@ -134,6 +134,14 @@ void MainWindow::buildViewMenu(QMenu* m) {
             QString("Wall %1").arg(QString::fromStdString(wallName(i))),
             QKeySequence(QString("Alt+%1").arg(i + 1)), [this, i] { session_.goTo(i); });
     m->addSeparator();
+    auto* under = add(m, "underlay", "The traced drawing under the board", {},
+                      [this] { board_->setUnderlayShown(act("underlay")->isChecked()); });
+    under->setCheckable(true);
+    under->setChecked(true);
+    add(m, "dropUnderlay", "Take the traced drawing out of the job", {}, [this] {
+        if (session_.project()->underlay)
+            session_.apply({"take the drawing out", {SetUnderlay{}}, {}});
+    });
     auto* units = m->addMenu("Units");
     units_ = new QActionGroup(this);
     for (int i = 0; i < mostUnits; ++i) {

@@ -2,16 +2,17 @@
 
 #include "app/main_menu.h"
 #include "app/measure_screen.h"
-#include "dxf/dxf.h"
-#include "sheets/blank_sheet.h"
 #include "app/sheet_dialog.h"
 #include "app/style.h"
+#include "dxf/dxf.h"
 #include "edit/pieces.h"
 #include "measure/text.h"
+#include "sheets/blank_sheet.h"
 
 #include <QActionGroup>
 #include <QApplication>
 #include <QCloseEvent>
+#include <QComboBox>
 #include <QFileDialog>
 #include <QFileInfo>
 #include <QInputDialog>
@@ -20,7 +21,6 @@
 #include <QMenuBar>
 #include <QMessageBox>
 #include <QPushButton>
-#include <QComboBox>
 #include <QSettings>
 #include <QSplitter>
 #include <QVBoxLayout>
@@ -233,17 +233,23 @@ void MainWindow::newJob() {
     if (dialog.exec() != QDialog::Accepted)
         return;
     auto job = newProject(session_.library(), dialog.notes().toStdString());
-    if (job)
+    if (job) {
         session_.open(*job, {}, true);
-    else
+        if (const auto u = dialog.underlay())
+            session_.apply({"lay the drawing under the board", {SetUnderlay{u}}, {}});
+    } else
         emit session_.told(QString::fromStdString(job.problem().sentence()), true);
 }
 
 void MainWindow::editNotes() {
     MeasureScreen dialog(QString::fromStdString(session_.project()->notes), false, this,
                          session_.project());
-    if (dialog.exec() == QDialog::Accepted)
-        session_.apply({"take new tape notes", {SetNotes{dialog.notes().toStdString()}}, {}});
+    if (dialog.exec() != QDialog::Accepted)
+        return;
+    Edit edit{"take new tape notes", {SetNotes{dialog.notes().toStdString()}}, {}};
+    if (const auto u = dialog.underlay())
+        edit.acts.emplace_back(SetUnderlay{u});
+    session_.apply(edit);
 }
 
 void MainWindow::openDemo() {
@@ -408,8 +414,8 @@ void MainWindow::printMeasuringSheet() {
 
 bool MainWindow::writeDxf(const QString& path) {
     auto text = dxfText(*session_.scene());
-    auto done = text ? writeWhole(path.toStdString(), *text)
-                     : Result<std::monostate>(text.problem());
+    auto done =
+        text ? writeWhole(path.toStdString(), *text) : Result<std::monostate>(text.problem());
     emit session_.told(done ? QFileInfo(path).fileName() + ": the plan in millimetres, by layers"
                             : QString::fromStdString(done.problem().text()),
                        !done);

@@ -105,8 +105,8 @@ void MeasurePlan::ask(int wall) {
     asked_ = wall;
     const Wall& w = room.walls[static_cast<std::size_t>(wall)];
     field_->setText(QString::fromStdString(write(w.taped, notation_)));
-    field_->setAccessibleName(QString("Run of wall %1, or what stands on it")
-                                  .arg(QString::fromStdString(w.name)));
+    field_->setAccessibleName(
+        QString("Run of wall %1, or what stands on it").arg(QString::fromStdString(w.name)));
     field_->setPlaceholderText("its run, or what stands on it");
     field_->resize(150, 30);
     QPointF c = middleOfWall(wall);

@@ -8,8 +8,8 @@
 namespace mezzet::app {
 
 /// The rooms the notes make, drawn as they are typed: how sure each corner is, which run is
-/// suspect, which diagonal would tell most. A wall is clicked, or walked to with the arrow keys, and
-/// its run typed.
+/// suspect, which diagonal would tell most. A wall is clicked, or walked to with the arrow keys,
+/// and its run typed.
 class MeasurePlan : public QWidget {
     Q_OBJECT
 public:

@@ -80,8 +80,7 @@ MeasureScreen::MeasureScreen(const QString& notes, bool fresh, QWidget* parent, 
                           "Readings go where the caret stands, with their unit and time (Ctrl+L)");
     auto* traced = button("trace", "From a drawing …",
                           "Trace a picture, a PDF page or a DXF drawing into notes");
-    auto* blank =
-        button("blank", "Blank sheet …", "A measuring sheet to print and take along");
+    auto* blank = button("blank", "Blank sheet …", "A measuring sheet to print and take along");
     whole->addLayout(top);
 
     auto* row = new QHBoxLayout;
@@ -143,9 +142,8 @@ MeasureScreen::MeasureScreen(const QString& notes, bool fresh, QWidget* parent, 
     whole->addLayout(last);
 
     laser_ = new LaserLink(this);
-    connect(laserButton_, &QPushButton::clicked, this, [this] {
-        laser_->connected() ? laser_->stop() : laser_->listen();
-    });
+    connect(laserButton_, &QPushButton::clicked, this,
+            [this] { laser_->connected() ? laser_->stop() : laser_->listen(); });
     connect(laser_, &LaserLink::told, this, [this](const QString& words) {
         laserSays_->setText("Laser: " + words);
         laserButton_->setText(laser_->connected() ? "Stop listening" : "Listen to the laser");
@@ -331,10 +329,9 @@ void MeasureScreen::showFit() {
         for (const FitItem& it : room.fit.items) {
             if (it.assumed)
                 continue;
-            const auto off = it.angular()
-                                 ? QString("%1°").arg(it.residual(), 0, 'f', 2)
-                                 : QString::fromStdString(
-                                       write(Length::millimetres(it.residual()), n));
+            const auto off =
+                it.angular() ? QString("%1°").arg(it.residual(), 0, 'f', 2)
+                             : QString::fromStdString(write(Length::millimetres(it.residual()), n));
             s += QString("<tr><td>%1</td><td align=right>&nbsp;%2%3</td><td>&nbsp;%4</td></tr>")
                      .arg(html(it.name), it.residual() >= 0 ? "+" : "", off,
                           it.setAside     ? "set aside"
@@ -352,7 +349,11 @@ void MeasureScreen::showFit() {
             f += QString("<tr><td>%1</td><td align=right>&nbsp;%2</td></tr>")
                      .arg(html(what), html(value));
     f += "</table>";
-    facts_->setText(room.closed ? f : QString());
+    for (const auto& c : cautionsOf(room))
+        f += QString("<p style='margin:3px 0'>%1</p>").arg(html(c));
+    facts_->setText(room.closed ? f
+                                : QString("When the walls go round, its areas and lengths are told "
+                                          "here."));
 }
 
 void MeasureScreen::showMissing() {
@@ -426,8 +427,7 @@ int MeasureScreen::lastLineOf(std::size_t wall) const {
 }
 
 void MeasureScreen::typedAt(int wall, const QString& typed) {
-    if (room_ >= taped_.size() || wall < 0 ||
-        wall >= static_cast<int>(taped_[room_].walls.size()))
+    if (room_ >= taped_.size() || wall < 0 || wall >= static_cast<int>(taped_[room_].walls.size()))
         return;
     const auto index = static_cast<std::size_t>(wall);
     const TapedWall& w = taped_[room_].walls[index];
@@ -455,8 +455,9 @@ void MeasureScreen::jumpTo(Unmeasured u) { // NOLINT(performance-unnecessary-val
         replaceLine(u.line, lead + fact + QString::fromStdString(u.write) +
                                 (comment < 0 ? QString() : "  " + text.mid(comment)));
         QTextCursor c(text_->document()->findBlockByNumber(u.line - 1));
-        c.movePosition(QTextCursor::Right, QTextCursor::MoveAnchor,
-                       static_cast<int>((lead + fact).size() + static_cast<qsizetype>(u.write.size())));
+        c.movePosition(
+            QTextCursor::Right, QTextCursor::MoveAnchor,
+            static_cast<int>((lead + fact).size() + static_cast<qsizetype>(u.write.size())));
         text_->setTextCursor(c);
     } else if (u.wall >= 0) {
         insertAfter(lastLineOf(static_cast<std::size_t>(u.wall)),
@@ -502,6 +503,18 @@ void MeasureScreen::take(const LaserReading& r) {
     laserSays_->setText("Laser: " + QString::fromStdString(r.figure));
 }
 
+UnderlayPtr MeasureScreen::underlay() const {
+    if (!underlay_ || rooms_.empty())
+        return {};
+    // Under the room it was traced for, by name; renamed since, it is the last one.
+    auto u = std::make_shared<Underlay>(*underlay_);
+    u->room = rooms_.size() - 1;
+    for (std::size_t i = 0; i < rooms_.size(); ++i)
+        if (rooms_[i]->name == tracedRoom_)
+            u->room = i;
+    return u;
+}
+
 void MeasureScreen::printBlank() {
     auto path = QFileDialog::getSaveFileName(this, "Print the measuring sheet to",
                                              "measuring sheet.pdf", "PDF (*.pdf)");
@@ -509,8 +522,8 @@ void MeasureScreen::printBlank() {
         return;
     if (!path.endsWith(".pdf", Qt::CaseInsensitive))
         path += ".pdf";
-    const Room* room = rooms_.empty() || rooms_[room_]->walls.empty() ? nullptr
-                                                                      : rooms_[room_].get();
+    const Room* room =
+        rooms_.empty() || rooms_[room_]->walls.empty() ? nullptr : rooms_[room_].get();
     const Units units = taped_.empty() ? Units::feetAndInches : taped_[room_].units;
     auto done = sheets::printBlankSheet(room, units, path.toStdString());
     says_->setText(done ? path : QString::fromStdString(done.problem().text()));
@@ -528,6 +541,8 @@ void MeasureScreen::trace() {
     if (empty)
         c.movePosition(QTextCursor::End, QTextCursor::KeepAnchor);
     c.insertText((empty || old.endsWith('\n') ? "" : "\n") + screen.notes());
+    underlay_ = screen.underlay();
+    tracedRoom_ = screen.tracing().room.name;
 }
 
 } // namespace mezzet::app

@@ -29,6 +29,8 @@ public:
     [[nodiscard]] QListWidget* missing() const { return missing_; }
     [[nodiscard]] LaserLink* laser() const { return laser_; }
     [[nodiscard]] QString said() const;
+    /// The picture a room was traced from here; null for none.
+    [[nodiscard]] UnderlayPtr underlay() const;
     /// Notes to begin a room from.
     static QString example();
 
@@ -67,6 +69,8 @@ private:
     std::vector<RoomPtr> rooms_;
     std::vector<Unmeasured> todo_;
     std::optional<Problem> fault_;
+    std::shared_ptr<Underlay> underlay_;
+    std::string tracedRoom_; ///< what it lies under
     std::size_t room_ = 0;
 };
 

@@ -67,6 +67,11 @@ QPlainTextEdit { font-family: "Routed Gothic"; font-size: 16px; }
 QPushButton { background: @field; border: 1px solid @soft; border-radius: 5px; padding: 5px 14px; color: @ink; }
 QPushButton:hover { border-color: @ink; }
 QPushButton:focus { border: 2px solid @chosen; padding: 4px 13px; }
+QPushButton:checked { background: @ink; color: @onink; border-color: @ink; }
+QTableWidget { background: @field; border: 1px solid @soft; border-radius: 5px; color: @ink; }
+QHeaderView::section { background: @panel; color: @soft; border: none; border-bottom: 1px solid @edge; padding: 3px 6px; font-size: 13px; }
+QProgressBar { background: @edge; border: none; border-radius: 4px; }
+QProgressBar::chunk { background: @ink; border-radius: 4px; }
 QPushButton:default, QPushButton[act="true"] { background: @ink; color: @onink; border: 1px solid @ink; }
 QPushButton[act="true"] { text-align: left; padding: 6px 10px; font-size: 13px; }
 QPushButton[act="true"]:focus { border: 2px solid @chosen; }

@@ -52,14 +52,15 @@ Vec2 TraceCanvas::low() const {
 
 Vec2 TraceCanvas::high() const {
     return sheet_ ? sheet_->high
-                  : Vec2{double(std::max(picture_.width(), 1)), double(std::max(picture_.height(), 1))};
+                  : Vec2{double(std::max(picture_.width(), 1)),
+                         double(std::max(picture_.height(), 1))};
 }
 
 void TraceCanvas::fit() {
     fitted_ = true;
     const Vec2 size = high() - low();
-    scale_ = std::min((width() - 30) / std::max(size.x, 1e-6),
-                      (height() - 30) / std::max(size.y, 1e-6));
+    scale_ =
+        std::min((width() - 30) / std::max(size.x, 1e-6), (height() - 30) / std::max(size.y, 1e-6));
     const Vec2 m = (low() + high()) / 2;
     origin_ = QPointF(width() / 2.0 - m.x * scale_, height() / 2.0 - m.y * scale_);
     sheetImage_ = {};
@@ -141,7 +142,8 @@ void TraceCanvas::paintTraced(QPainter& p) {
         p.setBrush(look().field);
         p.drawEllipse(toScreen(v), 4.5, 4.5);
     };
-    const auto line = [&](Vec2 a, Vec2 b, const QColor& c, double w, Qt::PenStyle s = Qt::SolidLine) {
+    const auto line = [&](Vec2 a, Vec2 b, const QColor& c, double w,
+                          Qt::PenStyle s = Qt::SolidLine) {
         p.setPen(QPen(c, w, s));
         p.drawLine(toScreen(a), toScreen(b));
     };
@@ -173,8 +175,10 @@ void TraceCanvas::paintTraced(QPainter& p) {
     }
     // What the next click would make.
     if (hand_ == TraceHand::walls && !c.empty() && !closed_ && underMouse()) {
-        const auto next = snapClick(c, toPicture(at_), tracing_.snap ? squareWithin : 0, nearness());
-        line(c.back(), next.at, mine, 1.6, next.square || next.closes ? Qt::SolidLine : Qt::DashLine);
+        const auto next =
+            snapClick(c, toPicture(at_), tracing_.snap ? squareWithin : 0, nearness());
+        line(c.back(), next.at, mine, 1.6,
+             next.square || next.closes ? Qt::SolidLine : Qt::DashLine);
         dot(next.at);
     }
     if (!pending_.empty() && underMouse())

@@ -5,6 +5,7 @@
 
 #include <poppler-qt6.h>
 
+#include <QBuffer>
 #include <QComboBox>
 #include <QDialogButtonBox>
 #include <QFileDialog>
@@ -39,13 +40,14 @@ struct HandWord {
 };
 constexpr HandWord pictureHands[] = {
     {TraceHand::look, "look", "Look round", "Drag to move, wheel to zoom"},
-    {TraceHand::straighten, "straighten", "Straighten",
+    {TraceHand::straighten, "straighten", "1   Straighten",
      "Click the four corners of a known rectangle, from the upper left"},
-    {TraceHand::scale, "scale", "Known length", "Click two points and type how far they are apart"},
-    {TraceHand::walls, "walls", "Walls", "Click the corners in turn; the first again closes"},
-    {TraceHand::window, "window", "Window", "Click its two jambs"},
-    {TraceHand::door, "door", "Door", "Click its two jambs"},
-    {TraceHand::opening, "opening", "Opening", "Click its two jambs"}};
+    {TraceHand::scale, "scale", "2   Known length",
+     "Click two points and type how far they are apart"},
+    {TraceHand::walls, "walls", "3   Walls", "Click the corners in turn; the first again closes"},
+    {TraceHand::window, "window", "4   Window", "Click its two jambs"},
+    {TraceHand::door, "door", "4   Door", "Click its two jambs"},
+    {TraceHand::opening, "opening", "4   Opening", "Click its two jambs"}};
 
 } // namespace
 
@@ -113,8 +115,13 @@ TraceScreen::TraceScreen(Units units, QWidget* parent) : QDialog(parent), units_
     auto* unitRow = new QHBoxLayout;
     unitBox_ = new QComboBox;
     unitBox_->setObjectName("unit");
-    for (const auto& [name, mm] : std::initializer_list<std::pair<const char*, double>>{
-             {"choose …", 0}, {"mm", 1}, {"cm", 10}, {"m", 1000}, {"inches", 25.4}, {"feet", 304.8}})
+    for (const auto& [name, mm] :
+         std::initializer_list<std::pair<const char*, double>>{{"choose …", 0},
+                                                               {"mm", 1},
+                                                               {"cm", 10},
+                                                               {"m", 1000},
+                                                               {"inches", 25.4},
+                                                               {"feet", 304.8}})
         unitBox_->addItem(name, mm);
     auto* unitLabel = new QLabel("one unit is");
     unitLabel->setBuddy(unitBox_);
@@ -190,8 +197,7 @@ QString TraceScreen::said() const {
 
 void TraceScreen::tell(const QString& words, bool trouble) {
     says_->setText(words);
-    says_->setStyleSheet(
-        QString("color: %1;").arg((trouble ? look().tight : look().ink).name()));
+    says_->setStyleSheet(QString("color: %1;").arg((trouble ? look().tight : look().ink).name()));
     if (trouble && length_->isVisible())
         length_->selectAll(); // so that typing again replaces it
 }
@@ -332,8 +338,8 @@ void TraceScreen::showSheet(std::shared_ptr<const DrawnSheet> sheet) {
         connect(role, &QComboBox::activated, this, &TraceScreen::rolesChanged);
         layers_->setCellWidget(i, 2, role);
     }
-    const int known = sheet_->unitMm ? unitBox_->findText(QString::fromStdString(sheet_->unitName))
-                                     : 0;
+    const int known =
+        sheet_->unitMm ? unitBox_->findText(QString::fromStdString(sheet_->unitName)) : 0;
     unitBox_->setCurrentIndex(std::max(known, 0));
     canvas_->showSheet(sheet_, roles_);
     setHand(TraceHand::inside);
@@ -412,11 +418,10 @@ void TraceScreen::clickAt(Vec2 p) {
     case TraceHand::opening:
         pending_.push_back(p);
         if (pending_.size() == 2) {
-            tracing_.room.openings.push_back(
-                {hand == TraceHand::window ? OpeningKind::window
-                 : hand == TraceHand::door ? OpeningKind::door
-                                           : OpeningKind::opening,
-                 pending_[0], pending_[1]});
+            tracing_.room.openings.push_back({hand == TraceHand::window ? OpeningKind::window
+                                              : hand == TraceHand::door ? OpeningKind::door
+                                                                        : OpeningKind::opening,
+                                              pending_[0], pending_[1]});
             pending_.clear();
         }
         break;
@@ -480,9 +485,10 @@ void TraceScreen::straighten(const QString& typed) {
     if (pending_.size() != 4)
         return tell("Click four corners first.", true);
     const auto parts = typed.split(QRegularExpression("\\s*[x×]\\s*|\\s+by\\s+"));
-    const auto w = parts.size() == 2 ? readLength(parts[0].toStdString(), units_)
-                                     : Result<Length>(Problem{"the size has two figures",
-                                                              "type it like 12' x 9'"});
+    const auto w =
+        parts.size() == 2
+            ? readLength(parts[0].toStdString(), units_)
+            : Result<Length>(Problem{"the size has two figures", "type it like 12' x 9'"});
     const auto h = parts.size() == 2 ? readLength(parts[1].toStdString(), units_) : w;
     if (!w || !h)
         return tell(QString::fromStdString((w ? h : w).problem().sentence()), true);
@@ -514,6 +520,26 @@ void TraceScreen::straighten(const QString& typed) {
     canvas_->showPicture(picture_);
     setHand(TraceHand::walls);
     tell("Straightened, and scaled by the rectangle. Now click the walls.");
+}
+
+std::shared_ptr<Underlay> TraceScreen::underlay() const {
+    const auto scale = fitScale(tracing_.lengths);
+    if (picture_.isNull() || !scale || notes_.isEmpty())
+        return {};
+    auto u = std::make_shared<Underlay>();
+    constexpr int most = 1600; // enough to see under the board
+    QImage kept = picture_;
+    if (std::max(kept.width(), kept.height()) > most)
+        kept = kept.scaled(most, most, Qt::KeepAspectRatio, Qt::SmoothTransformation);
+    QByteArray bytes;
+    QBuffer buffer(&bytes);
+    buffer.open(QIODevice::WriteOnly);
+    kept.save(&buffer, "JPG", 80);
+    u->picture = bytes.toBase64().toStdString();
+    u->mmPerPixel = scale->mmPerPixel * picture_.width() / kept.width();
+    u->turn = -place_.turn;
+    u->at = turned(-place_.at, -place_.turn);
+    return u;
 }
 
 void TraceScreen::removeLast() {
@@ -567,20 +593,21 @@ void TraceScreen::refresh() {
     } else if (!picture_.isNull()) {
         const auto scale = fitScale(tracing_.lengths);
         if (scale) {
-            words = QString("one pixel is %1").arg(QString::fromStdString(
-                write(Length::millimetres(scale->mmPerPixel), {Units::millimetres, 8})));
+            words = QString("one pixel is %1")
+                        .arg(QString::fromStdString(write(Length::millimetres(scale->mmPerPixel),
+                                                          {Units::millimetres, 8})));
             words = QString("%1 mm to a pixel").arg(scale->mmPerPixel, 0, 'f', 3);
             if (scale->misfits.size() > 1) {
                 words += QString(", sure to %1 %").arg(scale->error * 100, 0, 'f', 2);
                 for (std::size_t i = 0; i < scale->misfits.size(); ++i)
-                    words += QString("\nlength %1 is off by %2")
-                                 .arg(i + 1)
-                                 .arg(QString::fromStdString(
-                                     write(scale->misfits[i], {units_, 16})));
+                    words +=
+                        QString("\nlength %1 is off by %2")
+                            .arg(i + 1)
+                            .arg(QString::fromStdString(write(scale->misfits[i], {units_, 16})));
             }
         }
         if (closed_ && scale) {
-            const auto made = notesOf(tracing_, units_);
+            const auto made = notesOf(tracing_, units_, nullptr, &place_);
             made ? notes_ = QString::fromStdString(*made)
                  : why = QString::fromStdString(made.problem().sentence());
         } else if (closed_) {

@@ -2,6 +2,7 @@
 
 #include "app/long_work.h"
 #include "app/trace_canvas.h"
+#include "project/project.h"
 
 #include <QButtonGroup>
 #include <QDialog>
@@ -25,6 +26,8 @@ public:
 
     bool openFile(const QString& path, int page = 1);
     [[nodiscard]] QString notes() const { return notes_; }
+    /// The picture as it lies under the traced room; null for a drawing of lines.
+    [[nodiscard]] std::shared_ptr<Underlay> underlay() const;
     [[nodiscard]] TraceCanvas* canvas() const { return canvas_; }
     [[nodiscard]] LongWork* work() const { return work_; }
     [[nodiscard]] QString said() const;
@@ -73,6 +76,7 @@ private:
     std::vector<Vec2> pending_;
     bool closed_ = false;
     QString notes_;
+    Pose place_; ///< the traced room's origin and wall A, in mm of the picture
 };
 
 } // namespace mezzet::app

@@ -11,7 +11,8 @@ namespace mezzet::cli {
 /// What a command ends with: 0 when it ran, 2 for wrong usage, 3 for bad input.
 enum Exit { ran = 0, wrongUsage = 2, badInput = 3 };
 
-int survey(const std::string& notes, bool asJson);
+/// `headroomAt`, when it has two lengths, is a place on the first room's floor.
+int survey(const std::string& notes, bool asJson, const std::vector<std::string>& headroomAt);
 int build(const std::string& notes, const std::string& lines, const std::string& out);
 int say(const std::string& job, const std::vector<std::string>& lines);
 // `room` names one of the job's rooms; empty for the one it was left in.

@@ -18,8 +18,9 @@ Result<std::vector<int>> layersNamed(const DrawnSheet& sheet,
                                      const std::vector<std::string>& names) {
     std::vector<int> out;
     for (const auto& n : names) {
-        const auto it = std::find_if(sheet.layers.begin(), sheet.layers.end(),
-                                     [&](const std::string& l) { return foldCase(l) == foldCase(n); });
+        const auto it =
+            std::find_if(sheet.layers.begin(), sheet.layers.end(),
+                         [&](const std::string& l) { return foldCase(l) == foldCase(n); });
         if (it == sheet.layers.end())
             return Problem{fmt::format("the drawing has no layer “{}”", n),
                            fmt::format("its layers are {}", listed(sheet.layers))};
@@ -83,8 +84,7 @@ int traceDxf(const TraceCommand& c, Units units) {
         return refuse(notes.problem());
     if (auto saved = writeWhole(c.out, *notes); !saved)
         return refuse(saved.problem());
-    fmt::print("{}: {} corners, {} openings\n", c.out, room->corners.size(),
-               room->openings.size());
+    fmt::print("{}: {} corners, {} openings\n", c.out, room->corners.size(), room->openings.size());
     return ran;
 }
 

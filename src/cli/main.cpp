@@ -18,6 +18,11 @@ int main(int argc, char** argv) {
     surveyCommand->add_option("NOTES", notes, "tape notes, a text file")->required();
     surveyCommand->add_flag("--json", asJson, "print JSON");
 
+    std::vector<std::string> headroomAt;
+    surveyCommand->add_option("--headroom", headroomAt, "how high it is at X,Y of the first room")
+        ->delimiter(',')
+        ->expected(2);
+
     auto* buildCommand =
         app.add_subcommand("build", "Make a job from tape notes and, if given, a script of lines");
     buildCommand->add_option("NOTES", notes, "tape notes, a text file")->required();
@@ -56,7 +61,8 @@ int main(int argc, char** argv) {
     traceCommand->add_option("FILE", traced.file, "FILE.dxf, or a tracing as text")->required();
     traceCommand->add_option("-o,--output", traced.out, "the tape notes to write");
     traceCommand->add_option("--units", traced.units, "what the notes are written in");
-    traceCommand->add_option("--unit", traced.unit, "what one unit of the DXF is: mm, cm, m, in, ft");
+    traceCommand->add_option("--unit", traced.unit,
+                             "what one unit of the DXF is: mm, cm, m, in, ft");
     traceCommand->add_option("--name", traced.room, "the room's name");
     traceCommand->add_option("--walls", traced.walls, "layers of the walls")->delimiter(',');
     traceCommand->add_option("--windows", traced.windows, "layers of the windows")->delimiter(',');
@@ -97,7 +103,7 @@ int main(int argc, char** argv) {
         return wrongUsage;
     }
     if (*surveyCommand)
-        return survey(notes, asJson);
+        return survey(notes, asJson, headroomAt);
     if (*buildCommand)
         return build(notes, lines, out);
     if (*sayCommand)

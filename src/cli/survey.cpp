@@ -114,6 +114,7 @@ json jsonOf(const Room& room) {
                       {"headroom_low_mm", f.headroomLow.mm()},
                       {"headroom_high_mm", f.headroomHigh.mm()}};
     }
+    j["cautions"] = cautionsOf(room);
     j["says"] = c.words;
     return j;
 }
@@ -142,18 +143,41 @@ void tell(const Room& room) {
         fmt::print("  suspect: {} ({:.1f} standard errors)\n", s.words, std::abs(s.standardised));
     if (fit.next)
         fmt::print("  {}\n", fit.next->words);
+    for (const auto& c : cautionsOf(room))
+        fmt::print("  caution: {}\n", c);
     fmt::print("{}\n", room.closure.words);
 }
 
 } // namespace
 
-int survey(const std::string& path, bool asJson) {
+int survey(const std::string& path, bool asJson, const std::vector<std::string>& headroomAt) {
     auto text = readTextFile(path, mostNotes);
     if (!text)
         return refuse(text.problem());
     auto rooms = roomsFromNotes(*text, path);
     if (!rooms)
         return refuse(rooms.problem());
+    if (headroomAt.size() == 2) {
+        const Room& room = *rooms->front();
+        Vec2 at;
+        for (const int i : {0, 1}) {
+            const auto l = readLength(headroomAt[static_cast<std::size_t>(i)], room.units);
+            if (!l)
+                return wrong(l.problem().sentence());
+            (i == 0 ? at.x : at.y) = l->mm();
+        }
+        if (!room.closed || !room.holds(at))
+            return refuse({"that place is not on the floor",
+                           "say how far along wall A and how far from it, like --headroom 6',4'"});
+        const Length h = room.headroom(at);
+        if (asJson)
+            fmt::print("{}\n", json{{"headroom_mm", tidy(h.mm())},
+                                    {"floor_level_mm", tidy(room.levelAt(at).mm())}}
+                                   .dump(1));
+        else
+            fmt::print("{}\n", write(h, {room.units, 16}));
+        return ran;
+    }
     const auto house = joinRooms(*rooms);
     if (asJson) {
         json j = jsonOf(*rooms->front());

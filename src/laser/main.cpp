@@ -123,8 +123,8 @@ int main(int argc, char** argv) {
     std::vector<WalkStep> steps;
     if (!walk.empty()) {
         auto text = readTextFile(walk, 200000);
-        auto notes = text ? readTapeNotes(*text, walk)
-                          : Result<std::vector<TapeNotes>>(text.problem());
+        auto notes =
+            text ? readTapeNotes(*text, walk) : Result<std::vector<TapeNotes>>(text.problem());
         if (!notes) {
             fmt::print(stderr, "{}\n", notes.problem().text());
             return 3;
@@ -162,8 +162,7 @@ int main(int argc, char** argv) {
             if (l && *l > Length{})
                 laser.pull(*l);
             else
-                fmt::print("{}\n", l ? "a distance is more than nothing"
-                                     : l.problem().sentence());
+                fmt::print("{}\n", l ? "a distance is more than nothing" : l.problem().sentence());
             std::fflush(stdout);
         });
     else

@@ -30,9 +30,9 @@ public:
                   [](int i) { return QString::fromStdString(wallName(i)); });
         y = table(x, y + 5, column, {{"diagonal", 30}, {"", 28}}, 4, [this](int i) {
             if (i == 0 && room_ != nullptr && room_->fit.next)
-                return QString("%1 to %2").arg(
-                    QString::fromStdString(wallName(room_->fit.next->from)),
-                    QString::fromStdString(wallName(room_->fit.next->to)));
+                return QString("%1 to %2")
+                    .arg(QString::fromStdString(wallName(room_->fit.next->from)),
+                         QString::fromStdString(wallName(room_->fit.next->to)));
             return QString("    to");
         });
         table(x, y + 5, column, {{"round the room", 30}, {"", 28}}, 5, [](int i) {
@@ -48,14 +48,24 @@ public:
     void tables() {
         page("Openings, and what stands on the walls");
         const double w = w_ - 2 * margin;
-        const double y =
-            table(margin, 30, w,
-                  {{"wall", 12}, {"window, door, opening", 38}, {"from left", 24}, {"wide", 20},
-                   {"high", 20}, {"sill", 18}, {"reveal", 18}, {"hinge, swing, undercut", 0}},
-                  14, [](int) { return QString(); });
+        const double y = table(margin, 30, w,
+                               {{"wall", 12},
+                                {"window, door, opening", 38},
+                                {"from left", 24},
+                                {"wide", 20},
+                                {"high", 20},
+                                {"sill", 18},
+                                {"reveal", 18},
+                                {"hinge, swing, undercut", 0}},
+                               14, [](int) { return QString(); });
         table(margin, y + 6, w,
-              {{"wall", 12}, {"outlet, switch, radiator, chimney …", 56}, {"from left", 24},
-               {"wide", 22}, {"deep", 22}, {"high, up", 24}, {"", 0}},
+              {{"wall", 12},
+               {"outlet, switch, radiator, chimney …", 56},
+               {"from left", 24},
+               {"wide", 22},
+               {"deep", 22},
+               {"high, up", 24},
+               {"", 0}},
               12, [](int) { return QString(); });
         footer("Also: which way windows open, under the doors where a rug will lie, studs where "
                "something heavy or tall will be fixed, the hearth before a fire. Columns and "
@@ -119,12 +129,9 @@ private:
         const double k = std::min((area.width() - 34) / std::max(b.size().x, 500.0),
                                   (area.height() - 34) / std::max(b.size().y, 500.0)) *
                          k_;
-        const Drawing d{p_,
-                        paperLook(),
-                        dev(area).center() - QPointF(b.centre().x, b.centre().y) * k,
-                        k,
-                        k_ * 0.25,
-                        Notation{units_, 16}};
+        const Drawing d{
+            p_, paperLook(), dev(area).center() - QPointF(b.centre().x, b.centre().y) * k,
+            k,  k_ * 0.25,   Notation{units_, 16}};
         drawRoom(d, *room_);
         for (std::size_t i = 0; i < room_->walls.size(); ++i) {
             const Wall& w = room_->walls[i];
@@ -177,9 +184,8 @@ Result<Printed> printBlankSheet(const Room* room, Units units, const std::filesy
     job.width = paper.width.mm();
     job.height = paper.height.mm();
     job.title = "Measuring sheet";
-    job.pages = {
-        [&](QPainter& p, double k) { BlankPainter(p, k, room, units, paper).sketch(); },
-        [&](QPainter& p, double k) { BlankPainter(p, k, room, units, paper).tables(); }};
+    job.pages = {[&](QPainter& p, double k) { BlankPainter(p, k, room, units, paper).sketch(); },
+                 [&](QPainter& p, double k) { BlankPainter(p, k, room, units, paper).tables(); }};
     auto pages = printPages(job, path);
     if (!pages)
         return pages.problem();

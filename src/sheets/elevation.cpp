@@ -380,8 +380,8 @@ void drawElevation(const Drawing& d, const Scene& scene, int wall) {
         p.setPen(d.ink(1.2));
         p.setBrush(QBrush(d.look.graphStrong, Qt::Dense7Pattern));
         const double right = (r.left + r.width).mm();
-        const auto mouth = d.polygon(
-            {up(r.left.mm(), 0), up(right, 0), up(right, top), up(r.left.mm(), top)});
+        const auto mouth =
+            d.polygon({up(r.left.mm(), 0), up(right, 0), up(right, top), up(r.left.mm(), top)});
         p.save();
         p.setClipPath(within, Qt::IntersectClip);
         p.fillRect(mouth.boundingRect(), d.look.floor); // its skirting is farther back

@@ -60,8 +60,8 @@ Result<int> printPages(const PaperJob& job, const std::filesystem::path& path) {
             return Problem{"the picture could not be made", "try another format"};
     }
     buffer.close();
-    if (auto saved = writeWhole(path, std::string_view(bytes.constData(),
-                                                       static_cast<std::size_t>(bytes.size())));
+    if (auto saved = writeWhole(
+            path, std::string_view(bytes.constData(), static_cast<std::size_t>(bytes.size())));
         !saved)
         return saved.problem();
     return written;

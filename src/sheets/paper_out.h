@@ -20,8 +20,9 @@ struct PaperJob {
     std::vector<std::function<void(QPainter&, double)>> pages;
 };
 
-/// Writes a PDF of all pages, or the first of them as SVG or PNG, by the file's ending; whole or not
-/// at all. Gives back how many pages were written. Problem: another ending, or it can't be written.
+/// Writes a PDF of all pages, or the first of them as SVG or PNG, by the file's ending; whole or
+/// not at all. Gives back how many pages were written. Problem: another ending, or it can't be
+/// written.
 [[nodiscard]] Result<int> printPages(const PaperJob&, const std::filesystem::path&);
 
 } // namespace mezzet::sheets

@@ -2,9 +2,9 @@
 
 #include "judge/remedy.h"
 #include "measure/text.h"
+#include "room/facts.h"
 #include "sheets/drawing.h"
 #include "sheets/paper_out.h"
-#include "room/facts.h"
 
 #include <QBuffer>
 #include <QDate>
@@ -354,9 +354,8 @@ private:
                      .arg(count - i),
                  2.6, false, QFont::Normal, paperLook().soft);
         const double mx = beside ? area.left() + w + gutter : area.left();
-        const double end =
-            mendList(mx, beside ? area.top() : std::max(y, std::min(y + row, bottom)) + 3, w,
-                     area.bottom());
+        const double end = mendList(
+            mx, beside ? area.top() : std::max(y, std::min(y + row, bottom)) + 3, w, area.bottom());
         facts(mx, end + 3, w, area.bottom());
         return count - i;
     }
@@ -571,8 +570,8 @@ Result<Printed> printPlan(const Project& job, const PlanOptions& options,
     while (pages && left > 0) {
         const int from = count - left;
         const int page = static_cast<int>(paper.pages.size()) + 1;
-        left = PlanPainter(scratch, 1, job, **scene, readings, *layout, date)
-                   .schedulePage(from, page);
+        left =
+            PlanPainter(scratch, 1, job, **scene, readings, *layout, date).schedulePage(from, page);
         paper.pages.emplace_back([&, from, page](QPainter& p, double k) {
             PlanPainter(p, k, job, **scene, readings, *layout, date).schedulePage(from, page);
         });

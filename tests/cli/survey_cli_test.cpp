@@ -16,8 +16,9 @@ protected:
         ShellTest::SetUp();
         fs::copy_file(fs::path(MEZZET_TEST_DATA) / "demo" / "lantern-row.mezzet",
                       folder / "demo.mezzet");
-        write("braced.tape", "ceiling 8'\nwall A 14'\nwall B 12'\nwall C 13'\nwall D 12'\ndiagonal A "
-                             "to C 18' 5 1/4\"\ndiagonal B to D 18' 5 1/4\"\n");
+        write("braced.tape",
+              "ceiling 8'\nwall A 14'\nwall B 12'\nwall C 13'\nwall D 12'\ndiagonal A "
+              "to C 18' 5 1/4\"\ndiagonal B to D 18' 5 1/4\"\n");
     }
     json survey(const std::string& file) const {
         return json::parse(run("survey " + file + " --json").out);
@@ -42,8 +43,9 @@ TEST_F(SurveyShell, ASlipIsNamedFirst) {
 }
 
 TEST_F(SurveyShell, AWellMeasuredRoomHasEllipsesAndNoSuspects) {
-    write("good.tape", "ceiling 8'\nwall A 14'\nwall B 12'\nwall C 14'\nwall D 12'\ndiagonal A to C "
-                       "18' 5 1/4\"\n");
+    write("good.tape",
+          "ceiling 8'\nwall A 14'\nwall B 12'\nwall C 14'\nwall D 12'\ndiagonal A to C "
+          "18' 5 1/4\"\n");
     const auto j = survey("good.tape");
     EXPECT_TRUE(j["closed"]);
     EXPECT_TRUE(j["suspects"].empty());
@@ -69,9 +71,10 @@ TEST_F(SurveyShell, AWellMeasuredRoomHasEllipsesAndNoSuspects) {
 }
 
 TEST_F(SurveyShell, SeveralRoomsAreAllTold) {
-    write("two.tape", "room Den\nwall A 14'\nwall B 12'\n door 2' from left, 30 wide, to Hall\nwall C "
-                      "14'\nwall D 12'\nroom Hall\nwall A 4'\nwall B 9'\nwall C 4'\nwall D 9'\n door "
-                      "2' from left, 32 wide, to Den\n");
+    write("two.tape",
+          "room Den\nwall A 14'\nwall B 12'\n door 2' from left, 30 wide, to Hall\nwall C "
+          "14'\nwall D 12'\nroom Hall\nwall A 4'\nwall B 9'\nwall C 4'\nwall D 9'\n door "
+          "2' from left, 32 wide, to Den\n");
     const auto j = survey("two.tape");
     EXPECT_EQ(j["room"], "Den");
     ASSERT_EQ(j["rooms"].size(), 2U);
@@ -110,8 +113,9 @@ TEST_F(SurveyShell, APlanGoesOutAsDxfAndComesBackAsNotes) {
 }
 
 TEST_F(SurveyShell, ATracingIsRunAsText) {
-    write("study.trace", "room Study\nscale 0,0 600,0 = 6m\nscale 0,0 0,400 = 4.04m\ncorner 0,0\ncorner "
-                         "600,0\ncorner 600,450\ncorner 0,450\n");
+    write("study.trace",
+          "room Study\nscale 0,0 600,0 = 6m\nscale 0,0 0,400 = 4.04m\ncorner 0,0\ncorner "
+          "600,0\ncorner 600,450\ncorner 0,450\n");
     const auto traced = run("trace study.trace --units mm -o study.tape");
     ASSERT_EQ(traced.code, 0) << traced.error;
     EXPECT_NE(traced.out.find("mm to a pixel, sure to"), std::string::npos) << traced.out;
@@ -141,12 +145,15 @@ TEST_F(SurveyShell, TheMeasuringSheetIsPrintedBlankOrForARoom) {
 
 TEST_F(SurveyShell, TheLaserIsListenedTo) {
     const auto socket = (folder / "laser").string();
-    const auto status = std::system(
-        ("cd " + folder.string() + " && (timeout 20 " + MEZZET_LASER + " --socket " + socket +
-         " --walk braced.tape --seed 3 --slips 0 --every 0.02 > laser.txt 2>&1 &) ; for i in 1 2 3 4 "
-         "5 6 7 8 9 10 11 12 13 14 15 16 17 18 19 20; do [ -S " + socket + " ] && break; sleep 0.1; "
-         "done")
-            .c_str());
+    const auto status = std::system(("cd " + folder.string() + " && (timeout 20 " + MEZZET_LASER +
+                                     " --socket " + socket +
+                                     " --walk braced.tape --seed 3 --slips 0 --every 0.02 > "
+                                     "laser.txt 2>&1 &) ; for i in 1 2 3 4 "
+                                     "5 6 7 8 9 10 11 12 13 14 15 16 17 18 19 20; do [ -S " +
+                                     socket +
+                                     " ] && break; sleep 0.1; "
+                                     "done")
+                                        .c_str());
     ASSERT_EQ(status, 0);
     const auto heard = run("listen --socket " + socket + " --count 3 --log raw.log");
     ASSERT_EQ(heard.code, 0) << heard.error;

@@ -49,7 +49,10 @@ public:
             .line(layer, x0, y1, x0, y0);
     }
     Pairs& units(int code) {
-        return put(0, "SECTION").put(2, "HEADER").put(9, "$INSUNITS").put(70, std::to_string(code))
+        return put(0, "SECTION")
+            .put(2, "HEADER")
+            .put(9, "$INSUNITS")
+            .put(70, std::to_string(code))
             .put(0, "ENDSEC");
     }
     Pairs& section(const char* name) { return put(0, "SECTION").put(2, name); }
@@ -72,7 +75,8 @@ double lengthOn(const DrawnSheet& s, const char* layer) {
 
 TEST_F(Dxf, WhatIsWrittenIsReadByAnIndependentReader) {
     // ezdxf, a reader of another make, by a short script that lists what it finds.
-    const auto job = jobWith({"sofa 84 x 36 at 10', 5'", "round table 40 called Tea – café at 5', 5'"});
+    const auto job =
+        jobWith({"sofa 84 x 36 at 10', 5'", "round table 40 called Tea – café at 5', 5'"});
     const auto text = dxfText(**sceneOf(job));
     ASSERT_TRUE(text) << text.problem().text();
     write(*text);
@@ -142,7 +146,12 @@ TEST_F(Dxf, BlocksAreFlattenedTurnedScaledAndNested) {
     d.put(0, "INSERT").put(8, "0").put(2, "leaf").put(10, 1.0).put(20, 1.0).put(50, 90.0);
     d.put(0, "ENDBLK").end();
     d.section("ENTITIES");
-    d.put(0, "INSERT").put(8, "doors").put(2, "outer").put(10, 100.0).put(20, 200.0).put(41, 2.0)
+    d.put(0, "INSERT")
+        .put(8, "doors")
+        .put(2, "outer")
+        .put(10, 100.0)
+        .put(20, 200.0)
+        .put(41, 2.0)
         .put(42, 2.0);
     const auto s = readDxf(write(d.end().eof()));
     ASSERT_TRUE(s) << s.problem().text();
@@ -161,10 +170,18 @@ TEST_F(Dxf, BlocksAreFlattenedTurnedScaledAndNested) {
 TEST_F(Dxf, CurvesAreCutIntoChords) {
     Pairs d;
     d.units(5).section("ENTITIES");
-    d.put(0, "ARC").put(8, "a").put(10, 0.0).put(20, 0.0).put(40, 10.0).put(50, 350.0).put(51, 80.0);
+    d.put(0, "ARC").put(8, "a").put(10, 0.0).put(20, 0.0).put(40, 10.0).put(50, 350.0).put(51,
+                                                                                           80.0);
     d.put(0, "CIRCLE").put(8, "c").put(10, 0.0).put(20, 0.0).put(40, 5.0);
-    d.put(0, "ELLIPSE").put(8, "e").put(10, 0.0).put(20, 0.0).put(11, 6.0).put(21, 0.0).put(40, 1.0)
-        .put(41, 0.0).put(42, 6.283185307);
+    d.put(0, "ELLIPSE")
+        .put(8, "e")
+        .put(10, 0.0)
+        .put(20, 0.0)
+        .put(11, 6.0)
+        .put(21, 0.0)
+        .put(40, 1.0)
+        .put(41, 0.0)
+        .put(42, 6.283185307);
     // A closed polyline: a square with one side a half circle (bulge 1).
     d.put(0, "LWPOLYLINE").put(8, "p").put(90, "4").put(70, "1");
     d.put(10, 0.0).put(20, 0.0).put(10, 4.0).put(20, 0.0).put(42, 1.0).put(10, 4.0).put(20, 4.0);
@@ -258,7 +275,12 @@ TEST_F(Dxf, WhatIsNoDrawingSaysWhatAndWhere) {
     EXPECT_FALSE(readDxf(folder_)) << "a folder is no drawing";
     // A block that holds itself.
     Pairs d;
-    d.section("BLOCKS").put(0, "BLOCK").put(8, "0").put(2, "loop").put(70, "0").put(10, 0.0)
+    d.section("BLOCKS")
+        .put(0, "BLOCK")
+        .put(8, "0")
+        .put(2, "loop")
+        .put(70, "0")
+        .put(10, 0.0)
         .put(20, 0.0);
     d.line("0", 0, 0, 1, 1);
     d.put(0, "INSERT").put(8, "0").put(2, "loop").put(10, 1.0).put(20, 1.0).put(0, "ENDBLK").end();
@@ -302,11 +324,24 @@ TEST_F(Dxf, ManyThingsAreReadStoppedOrRefused) {
     EXPECT_NE(stopped.problem().what.find("stopped"), std::string::npos);
     // More than a million lines, by one block inserted in a thousand rows and columns.
     Pairs many;
-    many.section("BLOCKS").put(0, "BLOCK").put(8, "0").put(2, "one").put(70, "0").put(10, 0.0)
+    many.section("BLOCKS")
+        .put(0, "BLOCK")
+        .put(8, "0")
+        .put(2, "one")
+        .put(70, "0")
+        .put(10, 0.0)
         .put(20, 0.0);
     many.box("0", 0, 0, 1, 1).put(0, "ENDBLK").end();
-    many.section("ENTITIES").put(0, "INSERT").put(8, "0").put(2, "one").put(10, 0.0).put(20, 0.0)
-        .put(70, "1000").put(71, "1000").put(44, 2.0).put(45, 2.0);
+    many.section("ENTITIES")
+        .put(0, "INSERT")
+        .put(8, "0")
+        .put(2, "one")
+        .put(10, 0.0)
+        .put(20, 0.0)
+        .put(70, "1000")
+        .put(71, "1000")
+        .put(44, 2.0)
+        .put(45, 2.0);
     const auto flood = readDxf(write(many.end().eof()));
     ASSERT_FALSE(flood);
     EXPECT_NE(flood.problem().what.find("more than 1000000"), std::string::npos);

@@ -1,5 +1,5 @@
-#include "judge/unmeasured.h"
 #include "jobs.h"
+#include "judge/unmeasured.h"
 
 using namespace mezzet;
 using namespace mezzet::test;
@@ -30,7 +30,8 @@ TEST(Unmeasured, OnlyWhatTheWorkPlannedNeeds) {
 
 TEST(Unmeasured, AWindowThatFurnitureStandsUnder) {
     const auto all = missing({"sideboard against wall A, centred on window 1"}, bare);
-    EXPECT_NE(all.find("no sill for window 1: Sideboard stands under it"), std::string::npos) << all;
+    EXPECT_NE(all.find("no sill for window 1: Sideboard stands under it"), std::string::npos)
+        << all;
 }
 
 TEST(Unmeasured, AnUndercutWhereARugWillLie) {
@@ -48,7 +49,8 @@ TEST(Unmeasured, StudsBehindWhatMustBeAnchored) {
 TEST(Unmeasured, NothingIsAskedWhenAllIsTaped) {
     const auto all = missing(
         {"sideboard against wall A, centred on window 1"},
-        "ceiling 8'\nwall A 20'\n window 4' from left, 5' wide, 4' high, sill 32, opens out\nwall B "
+        "ceiling 8'\nwall A 20'\n window 4' from left, 5' wide, 4' high, sill 32, opens out\nwall "
+        "B "
         "15'\nwall C 20'\n door 2' from left, 32 wide, undercut 1/2\nwall D 15'\ndiagonal A to C "
         "25'");
     EXPECT_EQ(all, "");

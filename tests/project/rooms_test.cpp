@@ -67,8 +67,8 @@ TEST(Rooms, NewNotesKeepTheSchemesOfTheirRooms) {
     ASSERT_TRUE(after) << after.problem().text();
     EXPECT_EQ(after->project->room->name, "Lobby");
     EXPECT_EQ(after->project->scheme().pieces.size(), 1U);
-    const auto more = notesTaken(
-        job, "room Porch\nwall A 6'\nwall B 6'\nwall C 6'\nwall D 6'\n" + std::string(two));
+    const auto more = notesTaken(job, "room Porch\nwall A 6'\nwall B 6'\nwall C 6'\nwall D 6'\n" +
+                                          std::string(two));
     ASSERT_TRUE(more) << more.problem().text();
     EXPECT_EQ(more->project->rooms.size(), 3U);
     EXPECT_EQ(more->project->room->name, "Hall");
@@ -77,7 +77,8 @@ TEST(Rooms, NewNotesKeepTheSchemesOfTheirRooms) {
 
 TEST(Rooms, AFurnishedRoomIsNotLost) {
     const auto job = jobWith({"room hall", "bench 40 x 14 against wall B"}, two);
-    const auto gone = notesTaken(job, std::string(two).substr(0, std::string(two).find("room Hall")));
+    const auto gone =
+        notesTaken(job, std::string(two).substr(0, std::string(two).find("room Hall")));
     ASSERT_FALSE(gone);
     EXPECT_NE(gone.problem().what.find("Hall"), std::string::npos) << gone.problem().text();
     const auto bare = jobWith({}, two);

@@ -1,4 +1,5 @@
-// Rooms as they are, drawn: what is built in stands where it was taped, on the plan and on the wall.
+// Rooms as they are, drawn: what is built in stands where it was taped, on the plan and on the
+// wall.
 #include "jobs.h"
 #include "sheets/blank_sheet.h"
 #include "sheets/drawing.h"
@@ -29,8 +30,9 @@ public:
     [[nodiscard]] bool ink(double x, double y, int reach = 2) const {
         for (int dx = -reach; dx <= reach; ++dx)
             for (int dy = -reach; dy <= reach; ++dy)
-                if (image.pixelColor(static_cast<int>(100 + x * 40) + dx,
-                                     static_cast<int>(100 + y * 40) + dy)
+                if (image
+                        .pixelColor(static_cast<int>(100 + x * 40) + dx,
+                                    static_cast<int>(100 + y * 40) + dy)
                         .lightness() < 200)
                     return true;
         return false;
@@ -160,10 +162,10 @@ TEST(RoomDrawing, WhatIsOnTheWallStandsAtItsHeight) {
     for (const double z : {0.5, 6.5, 7.5})
         EXPECT_TRUE(dark(rail, 3, z)) << z;
     EXPECT_FALSE(dark(rail, 3, 4));
-    const auto all = elevation(
-        notes("radiator 2' from left, 4' wide, 24 high, 5 deep\nlight 9' from left, 60 up\nvent 12' "
-              "from left, 12 wide, 6 high, 6 up\nhalf wall 15' from left, 3' long, 6 thick, 42 "
-              "high\nstairs 16' from left, 36 wide, riser 8, going 10, count 4, up right"));
+    const auto all = elevation(notes(
+        "radiator 2' from left, 4' wide, 24 high, 5 deep\nlight 9' from left, 60 up\nvent 12' "
+        "from left, 12 wide, 6 high, 6 up\nhalf wall 15' from left, 3' long, 6 thick, 42 "
+        "high\nstairs 16' from left, 36 wide, riser 8, going 10, count 4, up right"));
     EXPECT_TRUE(dark(all, 4, 2 + 4 / 12.0)) << "the top of the radiator";
     EXPECT_TRUE(dark(all, 15.25, 3.5));
     EXPECT_TRUE(dark(all, 16.4, 8 / 12.0)) << "the first tread";
@@ -172,10 +174,10 @@ TEST(RoomDrawing, WhatIsOnTheWallStandsAtItsHeight) {
 
 TEST(RoomDrawing, NeighboursAreDrawnBeyondTheirDoors) {
     loadFonts();
-    const auto rooms =
-        *roomsFromNotes("room Den\nwall A 10'\nwall B 10'\n door 3' from left, 3' wide, to Hall\nwall C "
-                        "10'\nwall D 10'\nroom Hall\nwall A 5'\nwall B 10'\nwall C 5'\nwall D 10'\n "
-                        "door 3' from left, 3' wide, to Den\n");
+    const auto rooms = *roomsFromNotes(
+        "room Den\nwall A 10'\nwall B 10'\n door 3' from left, 3' wide, to Hall\nwall C "
+        "10'\nwall D 10'\nroom Hall\nwall A 5'\nwall B 10'\nwall C 5'\nwall D 10'\n "
+        "door 3' from left, 3' wide, to Den\n");
     QImage image(1100, 800, QImage::Format_RGB32);
     image.fill(Qt::white);
     QPainter p(&image);

@@ -90,12 +90,11 @@ TEST(Features, AColumnStandsWhereItsOffsetsSay) {
         << "offsets run to its faces";
     EXPECT_NEAR(square->floorArea(), 199 * foot * foot, 1);
     EXPECT_FALSE(square->holds({5.5 * foot, 3.5 * foot}));
-    const auto round =
-        room(oblong("") + "post 3' from wall A, 5' from wall D, 8 round, centre");
+    const auto round = room(oblong("") + "post 3' from wall A, 5' from wall D, 8 round, centre");
     EXPECT_NEAR(norm(only(*round).middle - Vec2{5 * foot, 3 * foot}), 0, 1e-6);
     // Taped from a third wall, 1 in too far: shared by least squares.
-    const auto three = room(
-        oblong("") + "column 3' from wall A, 5' from wall D, 14' 1\" from wall B, 12 square");
+    const auto three =
+        room(oblong("") + "column 3' from wall A, 5' from wall D, 14' 1\" from wall B, 12 square");
     EXPECT_NEAR(only(*three).middle.x / 25.4, 65.5, 0.35);
     EXPECT_LT(only(*three).middle.x / 25.4, 66);
     EXPECT_FALSE(roomFromNotes(oblong("") + "column 3' from wall A, 5' from wall C, 12 square"))
@@ -127,15 +126,15 @@ TEST(Features, HeadroomUnderASlope) {
 }
 
 TEST(Features, TwoSlopesMeetAtAValley) {
-    const auto r = room("slope wall B, knee 4', full at 5'\nslope wall A, knee 4', full at 5'\n" +
-                        oblong(""));
+    const auto r =
+        room("slope wall B, knee 4', full at 5'\nslope wall A, knee 4', full at 5'\n" + oblong(""));
     EXPECT_NEAR(r->headroom({18 * foot, 2 * foot}).mm() / foot, 4 + 4 * 0.4, 1e-9);
     EXPECT_NEAR(r->headroom({18 * foot, 1 * foot}).mm() / foot, 4 + 4 * 0.2, 1e-9);
 }
 
 TEST(Features, TraysGoUpAndBeamsComeDown) {
-    const auto r = room("tray border 2', up 1'\nbeam 4' from wall D, 1' wide, 10 deep\n" +
-                        oblong(""));
+    const auto r =
+        room("tray border 2', up 1'\nbeam 4' from wall D, 1' wide, 10 deep\n" + oblong(""));
     EXPECT_NEAR(r->headroom({10 * foot, 5 * foot}).mm() / foot, 9, 1e-9);
     EXPECT_NEAR(r->headroom({1 * foot, 5 * foot}).mm() / foot, 8, 1e-9);
     EXPECT_NEAR(r->headroom({4.5 * foot, 5 * foot}).mm() / foot, 8 - 10 / 12.0, 1e-9);
@@ -242,9 +241,10 @@ TEST(Features, StudsAreSpacedOrEachSounded) {
 }
 
 TEST(Features, WindowsAndMouldings) {
-    const auto r = room("skirting 6\npicture rail 6' 9\"\nchair rail 32\ncornice 4\njoists 16 "
-                        "apart, first 9 from wall A\n" +
-                        oblong("window 2' from left, 3' wide, head 7', sill 30, reveal 5, opens in"));
+    const auto r =
+        room("skirting 6\npicture rail 6' 9\"\nchair rail 32\ncornice 4\njoists 16 "
+             "apart, first 9 from wall A\n" +
+             oblong("window 2' from left, 3' wide, head 7', sill 30, reveal 5, opens in"));
     EXPECT_NEAR(r->mouldings.pictureRail->inInches(), 81, 1e-9);
     EXPECT_NEAR(r->mouldings.cornice->inInches(), 4, 1e-9);
     EXPECT_NEAR(r->joists->first.inInches(), 9, 1e-9);
@@ -273,8 +273,8 @@ TEST(Features, WhatCantBeMeantIsRefusedWhereItStands) {
         {"slope wall B, knee 9', full at 5'\n" + oblong(""), 1, "as high as the ceiling"},
         {"slope wall B, knee 4'\n" + oblong(""), 1, "full height"},
         {"slope wall Q, knee 4', full at 5'\n" + oblong(""), 1, "no wall Q"},
-        {"slope wall B, knee 4', full at 5'\n" +
-             oblong("door 16' from left, 3' wide, 80 high"), 4, "sloping ceiling"},
+        {"slope wall B, knee 4', full at 5'\n" + oblong("door 16' from left, 3' wide, 80 high"), 4,
+         "sloping ceiling"},
         {oblong("alcove 17' from left, 4' wide, 2' deep"), 3, "past the end"},
         {oblong("bay 3' from left, 4' wide, 3' deep"), 3, "face"},
         {oblong("alcove 3' from left, 4' wide, 2' deep\nwindow 4' from left, 2' wide"), 3,

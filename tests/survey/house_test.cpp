@@ -7,9 +7,10 @@ using namespace mezzet;
 namespace {
 
 constexpr double foot = 304.8;
-const char* two = "room Parlour\nwall A 12'\nwall B 10'\n door 3' from left, 30 wide, to Hall\nwall "
-                  "C 12'\nwall D 10'\nroom Hall\nwall A 4'\nwall B 20'\nwall C 4'\nwall D 20'\n door "
-                  "12' from left, 30 wide, leads to Parlour\n";
+const char* two =
+    "room Parlour\nwall A 12'\nwall B 10'\n door 3' from left, 30 wide, to Hall\nwall "
+    "C 12'\nwall D 10'\nroom Hall\nwall A 4'\nwall B 20'\nwall C 4'\nwall D 20'\n door "
+    "12' from left, 30 wide, leads to Parlour\n";
 
 std::vector<RoomPtr> rooms(const std::string& notes) {
     auto r = roomsFromNotes(notes);
@@ -39,8 +40,8 @@ TEST(House, RoomsAreLaidFaceToFaceAtTheirDoors) {
 }
 
 TEST(House, WhatDoesNotMeetIsSaid) {
-    const auto wide = joinRooms(rooms(std::string(two).replace(std::string(two).rfind("30 wide"), 7,
-                                                               "36 wide")));
+    const auto wide =
+        joinRooms(rooms(std::string(two).replace(std::string(two).rfind("30 wide"), 7, "36 wide")));
     ASSERT_EQ(wide.notices.size(), 1U);
     EXPECT_NE(wide.notices[0].find("on the other side"), std::string::npos);
     const auto lost = joinRooms(rooms("wall A 3'\n door 3 from left, 30 wide, to Attic\nwall B "
@@ -55,7 +56,8 @@ TEST(House, ALoopThatGapesIsSaid) {
     // Two doors between the same rooms, a foot apart more on one side than on the other.
     const auto h = joinRooms(rooms(
         "room One\nwall A 20'\nwall B 10'\nwall C 20'\n door 2' from left, 30 wide, to Two\n door "
-        "12' from left, 30 wide, to Two\nwall D 10'\nroom Two\nwall A 20'\n door 15' 6\" from left, "
+        "12' from left, 30 wide, to Two\nwall D 10'\nroom Two\nwall A 20'\n door 15' 6\" from "
+        "left, "
         "30 wide, to One\n door 4' 6\" from left, 30 wide, to One\nwall B 8'\nwall C 20'\nwall D "
         "8'"));
     ASSERT_EQ(h.joints.size(), 4U);

@@ -16,9 +16,9 @@ TEST(Laser, ALineReadsBackAsItWasWritten) {
 }
 
 TEST(Laser, WhatIsNoReadingIsSaid) {
-    for (const char* line :
-         {"", "reading", "reading x 1 mm", "reading 1 mm", "reading 1 4571", "reading 1 -3 mm t",
-          "reading 1 0 mm t", "reading 1 999 km t", "reading 1 nan mm t", "hello", "reading 1 1e9 m"})
+    for (const char* line : {"", "reading", "reading x 1 mm", "reading 1 mm", "reading 1 4571",
+                             "reading 1 -3 mm t", "reading 1 0 mm t", "reading 1 999 km t",
+                             "reading 1 nan mm t", "hello", "reading 1 1e9 m"})
         EXPECT_FALSE(readLaserLine(line)) << line;
     EXPECT_FALSE(readLaserLine(std::string("reading 1 1 mm \xff\xfe")));
 }

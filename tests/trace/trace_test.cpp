@@ -1,5 +1,5 @@
-#include "trace/trace.h"
 #include "room/room.h"
+#include "trace/trace.h"
 
 #include <gtest/gtest.h>
 
@@ -120,12 +120,12 @@ TEST(Tracing, ASkewedPhotographOfARoomIsTracedToScale) {
         const Vec2 p = seen({x, y});
         return fmt::format("{:.3f},{:.3f}", p.x, p.y);
     };
-    const std::string text =
-        "# clicked on a photograph\nroom Study\nrectangle " + at(300, 300) + " " + at(420, 300) +
-        " " + at(420, 390) + " " + at(300, 390) + " = 1.2m x 0.9m\nscale " + at(100, 100) + " " +
-        at(700, 100) + " = 6m\ncorner " + at(100, 100) + "\ncorner " + at(700, 100) + "\ncorner " +
-        at(700, 550) + "\ncorner " + at(100, 550) + "\nwindow " + at(200, 100) + " " +
-        at(350, 100) + "\n";
+    const std::string text = "# clicked on a photograph\nroom Study\nrectangle " + at(300, 300) +
+                             " " + at(420, 300) + " " + at(420, 390) + " " + at(300, 390) +
+                             " = 1.2m x 0.9m\nscale " + at(100, 100) + " " + at(700, 100) +
+                             " = 6m\ncorner " + at(100, 100) + "\ncorner " + at(700, 100) +
+                             "\ncorner " + at(700, 550) + "\ncorner " + at(100, 550) + "\nwindow " +
+                             at(200, 100) + " " + at(350, 100) + "\n";
     const auto t = readTracing(text, Units::millimetres, "study.trace");
     ASSERT_TRUE(t) << t.problem().text();
     ScaleFit fit;

@@ -164,8 +164,10 @@ TEST_F(Measure, WhatIsStillToMeasureIsListedAndWritten) {
 }
 
 TEST_F(Measure, SeveralRoomsAreFollowedByTheCaret) {
-    open("room Den\nwall A 14'\nwall B 12'\n door 2' from left, 30 wide, to Hall\nwall C 14'\nwall D "
-         "12'\nroom Hall\nwall A 4'\nwall B 9'\nwall C 4'\nwall D 9'\n door 2' from left, 30 wide, to "
+    open("room Den\nwall A 14'\nwall B 12'\n door 2' from left, 30 wide, to Hall\nwall C 14'\nwall "
+         "D "
+         "12'\nroom Hall\nwall A 4'\nwall B 9'\nwall C 4'\nwall D 9'\n door 2' from left, 30 wide, "
+         "to "
          "Den\n");
     caretOn(9);
     EXPECT_EQ(screen->plan()->lit(), 1);
@@ -262,7 +264,7 @@ TEST_F(Rooms, TheBoxAtTheLeftGoesFromRoomToRoom) {
     auto notes = session().project()->notes;
     EXPECT_FALSE(notes.empty());
     ASSERT_TRUE(session().apply(
-        {"", {SetNotes{notes + "\nroom Landing\nwall A 5'\nwall B 4'\nwall C 5'\nwall D 4'\n"}}, {}}));
+        {"", {SetNotes{notes + "\nroom Loft\nwall A 5'\nwall B 4'\nwall C 5'\nwall D 4'\n"}}, {}}));
     settle();
     const int rooms = box->count();
     ASSERT_GE(rooms, 2);
@@ -271,13 +273,13 @@ TEST_F(Rooms, TheBoxAtTheLeftGoesFromRoomToRoom) {
     box->setCurrentIndex(rooms - 1);
     emit box->activated(rooms - 1);
     settle();
-    EXPECT_EQ(session().project()->room->name, "Landing");
+    EXPECT_EQ(session().project()->room->name, "Loft");
     EXPECT_EQ(session().surface(), -1);
     EXPECT_TRUE(session().project()->scheme().pieces.empty());
     session().undo();
     EXPECT_EQ(session().project()->room->name, "Supper room");
-    session().sayLine("room landing");
-    EXPECT_EQ(session().project()->room->name, "Landing");
+    session().sayLine("room loft");
+    EXPECT_EQ(session().project()->room->name, "Loft");
     EXPECT_FALSE(window->grab().isNull());
 }
 

@@ -154,9 +154,9 @@ TEST_F(Panels, TheSchemeStripSwitchesAndRenames) {
     EXPECT_EQ(session().project()->scheme().name, "Round supper table");
     session().sayLine("scheme 2");
     window->act("removeScheme")->trigger();
-    EXPECT_EQ(session().project()->schemes.size(), 1U);
+    EXPECT_EQ(session().project()->schemesHere().size(), 1U);
     window->act("removeScheme")->trigger();
-    EXPECT_EQ(session().project()->schemes.size(), 1U) << "the last one stays";
+    EXPECT_EQ(session().project()->schemesHere().size(), 1U) << "the last one stays";
 }
 
 TEST_F(Panels, TheStateLineTellsScaleUnitsAndSchool) {

@@ -230,7 +230,7 @@ TEST_F(Story, UnitsAndThemesSwitchLiveWithoutChangingWhatWasMeasured) {
 
 TEST_F(Story, SchemesShareTheRoomAndNotThePieces) {
     window->act("addScheme")->trigger();
-    EXPECT_EQ(session().project()->schemes.size(), 2U);
+    EXPECT_EQ(session().project()->schemesHere().size(), 2U);
     say("remove sofa");
     EXPECT_EQ(session().project()->scheme().byName("Sofa"), nullptr);
     say("scheme 1");

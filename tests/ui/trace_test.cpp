@@ -170,8 +170,8 @@ TEST_F(Trace, FourCornersThatAreNoRectangleAreRefused) {
 
 TEST_F(Trace, APageOfAPdfIsTraced) {
     const auto library = *loadLibrary(MEZZET_TEST_DATA);
-    const auto job = openJob(std::filesystem::path(MEZZET_TEST_DATA) / "demo" / "lantern-row.mezzet",
-                             library);
+    const auto job =
+        openJob(std::filesystem::path(MEZZET_TEST_DATA) / "demo" / "lantern-row.mezzet", library);
     const auto path = dir.filePath("plan.pdf");
     sheets::PlanOptions options;
     options.scale = sheets::readScale("1:48");
@@ -208,8 +208,8 @@ TEST_F(Trace, APictureOfAnySizeOrNoneIsTakenOrRefused) {
 
 TEST_F(Trace, ADxfIsReadOffTheWindowsThreadAndARoomClickedIn) {
     const auto library = *loadLibrary(MEZZET_TEST_DATA);
-    const auto job = openJob(std::filesystem::path(MEZZET_TEST_DATA) / "demo" / "lantern-row.mezzet",
-                             library);
+    const auto job =
+        openJob(std::filesystem::path(MEZZET_TEST_DATA) / "demo" / "lantern-row.mezzet", library);
     const auto path = dir.filePath("plan.dxf");
     QFile f(path);
     ASSERT_TRUE(f.open(QIODevice::WriteOnly));
@@ -273,7 +273,8 @@ TEST_F(Trace, ALongReadingCanBeStopped) {
     f.write("0\nSECTION\n2\nENTITIES\n");
     QByteArray lines;
     for (int i = 0; i < 200000; ++i)
-        lines += QString("0\nLINE\n8\nW\n10\n%1\n20\n0.0\n11\n%2\n21\n1.0\n").arg(i).arg(i + 1).toUtf8();
+        lines +=
+            QString("0\nLINE\n8\nW\n10\n%1\n20\n0.0\n11\n%2\n21\n1.0\n").arg(i).arg(i + 1).toUtf8();
     f.write(lines);
     f.write("0\nENDSEC\n0\nEOF\n");
     f.close();

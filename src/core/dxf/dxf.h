@@ -7,9 +7,9 @@
 
 namespace mezzet {
 
-/// Reads the lines, polylines, arcs, circles and ellipses of a DXF drawing, blocks flattened, curves
-/// cut into chords within a thousandth of the drawing's size. What else it holds is counted in
-/// `skipped`. `watch`, when given, is told how far it is, and stops it. Problem: no DXF, nothing
+/// Reads the lines, polylines, arcs, circles and ellipses of a DXF drawing, blocks flattened,
+/// curves cut into chords within a thousandth of the drawing's size. What else it holds is counted
+/// in `skipped`. `watch`, when given, is told how far it is, and stops it. Problem: no DXF, nothing
 /// drawn in it, over a million lines, blocks nested without end, or stopped.
 [[nodiscard]] Result<DrawnSheet> readDxf(const std::filesystem::path&, Watch* watch = nullptr);
 

@@ -31,12 +31,9 @@ struct Affine {
 
     [[nodiscard]] Vec2 map(Vec2 p) const { return {a * p.x + c * p.y + e, b * p.x + d * p.y + f}; }
     [[nodiscard]] Affine after(const Affine& inner) const {
-        return {a * inner.a + c * inner.b,
-                b * inner.a + d * inner.b,
-                a * inner.c + c * inner.d,
-                b * inner.c + d * inner.d,
-                a * inner.e + c * inner.f + e,
-                b * inner.e + d * inner.f + f};
+        return {a * inner.a + c * inner.b,     b * inner.a + d * inner.b,
+                a * inner.c + c * inner.d,     b * inner.c + d * inner.d,
+                a * inner.e + c * inner.f + e, b * inner.e + d * inner.f + f};
     }
 };
 
@@ -70,11 +67,10 @@ public:
             ++sheet_.counts[static_cast<std::size_t>(l.layer)];
             for (Vec2* p : {&l.from, &l.to}) {
                 p->y = -p->y;
-                sheet_.low = first ? *p
-                                   : Vec2{std::min(sheet_.low.x, p->x), std::min(sheet_.low.y, p->y)};
+                sheet_.low =
+                    first ? *p : Vec2{std::min(sheet_.low.x, p->x), std::min(sheet_.low.y, p->y)};
                 sheet_.high =
-                    first ? *p
-                          : Vec2{std::max(sheet_.high.x, p->x), std::max(sheet_.high.y, p->y)};
+                    first ? *p : Vec2{std::max(sheet_.high.x, p->x), std::max(sheet_.high.y, p->y)};
                 first = false;
             }
         }
@@ -150,8 +146,8 @@ public:
                 const Vec2 step = turned.map({column * i.colSp, row * i.rowSp});
                 Insert in;
                 in.block = i.name;
-                in.place = {turned.a * i.sx,     turned.b * i.sx,     turned.c * i.sy,
-                            turned.d * i.sy,     i.ipx + step.x,      i.ipy + step.y};
+                in.place = {turned.a * i.sx, turned.b * i.sx, turned.c * i.sy,
+                            turned.d * i.sy, i.ipx + step.x,  i.ipy + step.y};
                 in.layer = layer();
                 content().inserts.push_back(in);
                 if (content().inserts.size() > mostLines)
@@ -173,9 +169,11 @@ public:
 private:
     void units(int code) {
         // Header variable $INSUNITS, of the DXF reference.
-        static const std::map<int, std::pair<double, const char*>> known{
-            {1, {25.4, "inches"}}, {2, {304.8, "feet"}}, {4, {1, "mm"}},
-            {5, {10, "cm"}},       {6, {1000, "m"}}};
+        static const std::map<int, std::pair<double, const char*>> known{{1, {25.4, "inches"}},
+                                                                         {2, {304.8, "feet"}},
+                                                                         {4, {1, "mm"}},
+                                                                         {5, {10, "cm"}},
+                                                                         {6, {1000, "m"}}};
         if (const auto it = known.find(code); it != known.end()) {
             sheet_.unitMm = it->second.first;
             sheet_.unitName = it->second.second;
@@ -263,7 +261,8 @@ private:
             for (int k = 1; k <= parts; ++k) {
                 const double t = angle * k / parts;
                 const Vec2 p =
-                    k == parts ? b : centre + turned(a - centre, Angle::radians(bulge > 0 ? t : -t));
+                    k == parts ? b
+                               : centre + turned(a - centre, Angle::radians(bulge > 0 ? t : -t));
                 line(last, p);
                 last = p;
             }

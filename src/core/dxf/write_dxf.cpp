@@ -119,11 +119,11 @@ private:
         return {layer, 256, -1, "BYLAYER", 1.0}; // 256: colour by layer
     }
     void line(const std::string& layer, Vec2 a, Vec2 b) {
-        dxf_.writeLine(out_, DL_LineData(tidy(a.x), tidy(-a.y), 0, tidy(b.x), tidy(-b.y), 0), on(layer));
+        dxf_.writeLine(out_, DL_LineData(tidy(a.x), tidy(-a.y), 0, tidy(b.x), tidy(-b.y), 0),
+                       on(layer));
     }
     void outlineOn(const std::string& layer, const std::vector<Vec2>& c, bool closed = true) {
-        dxf_.writePolyline(out_,
-                           DL_PolylineData(static_cast<int>(c.size()), 0, 0, closed ? 1 : 0),
+        dxf_.writePolyline(out_, DL_PolylineData(static_cast<int>(c.size()), 0, 0, closed ? 1 : 0),
                            on(layer));
         for (const Vec2 p : c)
             dxf_.writeVertex(out_, DL_VertexData(tidy(p.x), tidy(-p.y), 0, 0));
@@ -145,8 +145,7 @@ private:
             std::vector<std::pair<double, double>> holes;
             const Wall& whole = room.walls[static_cast<std::size_t>(room.edgeWall[i])];
             for (const Opening& o : room.openings) {
-                if (o.wall != room.edgeWall[i] ||
-                    std::abs(cross(w.along(), whole.along())) > 1e-6)
+                if (o.wall != room.edgeWall[i] || std::abs(cross(w.along(), whole.along())) > 1e-6)
                     continue;
                 const double from = dot(whole.at(o.left) - w.start, w.along());
                 const double to = from + o.width.mm();

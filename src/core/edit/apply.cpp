@@ -159,6 +159,16 @@ struct Applier {
         }
     }
 
+    std::optional<Problem> act(const SetUnderlay& u) {
+        if (u.underlay && u.underlay->picture.size() > mostUnderlayBytes)
+            return Problem{"the picture is too large to be kept in the job",
+                           "trace from a smaller one"};
+        if (u.underlay && u.underlay->room >= job.rooms.size())
+            return Problem{"there is no room over that drawing", "trace it again"};
+        job.underlay = u.underlay;
+        return {};
+    }
+
     std::optional<Problem> act(const SetNotation& n) {
         job.notation = n.notation;
         return {};

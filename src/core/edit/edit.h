@@ -20,6 +20,10 @@ struct RemovePiece {
 struct SetNotes {
     std::string notes;
 };
+/// Lays a drawing under the board; null takes it away.
+struct SetUnderlay {
+    UnderlayPtr underlay;
+};
 struct SetNotation {
     Notation notation;
 };
@@ -51,8 +55,8 @@ struct SetTitle {
     std::string client;
 };
 
-using Act = std::variant<PutPiece, RemovePiece, SetNotes, SetNotation, SetSchool, SetBand,
-                         AddScheme, SwitchScheme, RenameScheme, RemoveScheme, SetTitle>;
+using Act = std::variant<PutPiece, RemovePiece, SetNotes, SetUnderlay, SetNotation, SetSchool,
+                         SetBand, AddScheme, SwitchScheme, RenameScheme, RemoveScheme, SetTitle>;
 
 /// A change to a job, as data: tried without harm, applied, and undone by keeping the old job.
 struct Edit {

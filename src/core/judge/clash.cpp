@@ -146,6 +146,76 @@ void judgeInside(const JudgeContext& c) {
     }
 }
 
+struct Lowest {
+    double height = 1e300; ///< mm, from the floor the piece stands on
+    Vec2 at;
+    int wall = -1; ///< whose slope or beam it is
+};
+
+/// The lowest headroom over a footprint. Slopes are planes, so it lies at a corner of the outline;
+/// beams are looked at by themselves.
+Lowest headroomOver(const Room& room, const Shape& s) {
+    Lowest out;
+    const Length level = room.levelAt(s.centre);
+    const auto reach = [&](int wall, Vec2 direction) {
+        const Wall& w = room.walls[static_cast<std::size_t>(wall)];
+        return extent(s, direction) - dot(w.start, direction);
+    };
+    for (const Slope& slope : room.slopes) {
+        const Vec2 in = room.walls[static_cast<std::size_t>(slope.wall)].inward();
+        const double near = std::max(-reach(slope.wall, -in), 0.0);
+        if (near >= slope.full.mm())
+            continue;
+        const double h =
+            slope.knee.mm() + (room.ceiling - slope.knee).mm() * near / slope.full.mm();
+        if (h < out.height)
+            out = {h, support(s, -in), slope.wall};
+    }
+    for (const Beam& b : room.beams) {
+        const Vec2 in = room.walls[static_cast<std::size_t>(b.at.wall)].inward();
+        const double near = -reach(b.at.wall, -in);
+        const double far = reach(b.at.wall, in);
+        const double h = (room.ceiling - b.drop).mm();
+        if (far > b.at.away.value.mm() && near < (b.at.away.value + b.width).mm() && h < out.height)
+            out = {h, s.centre, b.at.wall};
+    }
+    if (const double h = room.ceilingAt(s.centre).mm(); h < out.height)
+        out = {h, s.centre, -1};
+    out.height -= level.mm();
+    return out;
+}
+
+void judgeHeadroom(const JudgeContext& c) {
+    const double contact = c.rule.setting("contact").mm();
+    for (std::size_t i = 0; i < c.scene.placed.size(); ++i) {
+        const Piece& p = c.scene.piece(i);
+        const Lowest low = headroomOver(*c.scene.room, c.scene.placed[i].shape);
+        const double over = p.size.height.mm() - low.height;
+        if (over <= contact)
+            continue;
+        Target other;
+        other.is = Target::Is::room;
+        if (low.wall >= 0)
+            other = wallTarget(low.wall);
+        c.add(p.id, other, Amount{Quantity::length, over}, c.scene.placed[i].pose.at, low.at)
+            .verdict = Verdict::clash;
+    }
+}
+
+/// Away from the wall the ceiling comes down to, or made lower.
+std::vector<Handle> lower(const Reading& r, double target, const Project& job, const Scene&) {
+    std::vector<Handle> out;
+    const double by = r.value.value - target;
+    if (r.other.is == Target::Is::wall) {
+        auto away = moveAway(job, r.piece, r.other, by);
+        away.slope = -1;
+        out.push_back(away);
+    }
+    const double now = job.scheme().byId(r.piece)->size.height.mm();
+    out.push_back(resize(job, r.piece, SizeFigure::height, now - by, 1));
+    return out;
+}
+
 std::vector<Handle> apart(const Reading& r, double target, const Project& job, const Scene&) {
     const double by = r.value.value - target;
     std::vector<Handle> out;
@@ -160,8 +230,9 @@ std::vector<Handle> apart(const Reading& r, double target, const Project& job, c
     return out;
 }
 
-constexpr std::array<RuleCode, 2> codes{
-    {{"clash", judgeClash, apart, true}, {"inside", judgeInside, apart, true}}};
+constexpr std::array<RuleCode, 3> codes{{{"clash", judgeClash, apart, true},
+                                         {"inside", judgeInside, apart, true},
+                                         {"headroom", judgeHeadroom, lower, true}}};
 
 } // namespace
 

@@ -31,9 +31,9 @@ public:
             studs(static_cast<int>(w));
         for (const Fixture& f : room_.fixtures)
             if (f.kind == FixtureKind::fireplace && f.hearthDepth <= Length{})
-                out_.push_back({fmt::format("no hearth for the {}: rugs and chairs keep off it",
-                                            f.name()),
-                                ", hearth ", f.place.line, f.wall});
+                out_.push_back(
+                    {fmt::format("no hearth for the {}: rugs and chairs keep off it", f.name()),
+                     ", hearth ", f.place.line, f.wall});
         out_.insert(out_.end(), later_.begin(), later_.end());
         return out_;
     }
@@ -42,11 +42,10 @@ private:
     void bracing() {
         if (room_.closed && room_.diagonals.empty() && room_.walls.size() > 3 && room_.fit.next) {
             const auto& next = *room_.fit.next;
-            out_.push_back({fmt::format("no diagonal: {} to {} would tell most", wallName(next.from),
-                                        wallName(next.to)),
-                            fmt::format("diagonal {} to {} ", wallName(next.from),
-                                        wallName(next.to)),
-                            0, -1});
+            out_.push_back(
+                {fmt::format("no diagonal: {} to {} would tell most", wallName(next.from),
+                             wallName(next.to)),
+                 fmt::format("diagonal {} to {} ", wallName(next.from), wallName(next.to)), 0, -1});
         }
     }
 
@@ -73,19 +72,19 @@ private:
     void opening(const Opening& o) {
         if (o.kind == OpeningKind::window && !o.sillTaped) {
             if (const auto* p = standingBefore(o.wall, o.left, o.left + o.width, Length{}))
-                out_.push_back({fmt::format("no sill for {}: {} stands under it", o.name(), p->name),
-                                ", sill ", o.place.line, o.wall});
+                out_.push_back(
+                    {fmt::format("no sill for {}: {} stands under it", o.name(), p->name),
+                     ", sill ", o.place.line, o.wall});
             else
-                later_.push_back({fmt::format("no sill for {}", o.name()), ", sill ",
-                                  o.place.line, o.wall});
+                later_.push_back(
+                    {fmt::format("no sill for {}", o.name()), ", sill ", o.place.line, o.wall});
         }
         if (o.kind == OpeningKind::window && o.opens == WindowOpens::unknown)
-            if (const auto* p =
-                    standingBefore(o.wall, o.left, o.left + o.width,
-                                   o.sillTaped ? o.sill : Length::inches(30)))
-                out_.push_back({fmt::format("which way {} opens: {} stands before it", o.name(),
-                                            p->name),
-                                ", opens in", o.place.line, o.wall});
+            if (const auto* p = standingBefore(o.wall, o.left, o.left + o.width,
+                                               o.sillTaped ? o.sill : Length::inches(30)))
+                out_.push_back(
+                    {fmt::format("which way {} opens: {} stands before it", o.name(), p->name),
+                     ", opens in", o.place.line, o.wall});
         if (o.kind == OpeningKind::door && !o.undercut && o.swingsIn) {
             const auto swing = doorSwing(room_, o);
             for (std::size_t i = 0; swing && i < scene_.placed.size(); ++i)
@@ -111,8 +110,9 @@ private:
             const double at = dot(s.centre - w.start, w.along());
             if (std::abs(off) > 100 || at < 0 || at > w.length().mm())
                 continue;
-            out_.push_back({fmt::format("no studs on wall {}: {} is anchored there", w.name, p.name),
-                            "studs 16 apart, first  from left", 0, wall});
+            out_.push_back(
+                {fmt::format("no studs on wall {}: {} is anchored there", w.name, p.name),
+                 "studs 16 apart, first  from left", 0, wall});
             return;
         }
     }

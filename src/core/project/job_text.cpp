@@ -3,6 +3,8 @@
 
 #include <nlohmann/json.hpp>
 
+#include <algorithm>
+
 namespace mezzet {
 
 namespace {
@@ -160,6 +162,12 @@ std::string jobText(const Project& p) {
     for (const auto& room : p.rooms)
         j["room"]["rooms"].push_back({{"name", room->name}, {"corners", cornersOf(*room)}});
     carry(j["room"], p.roomExtra);
+    if (p.underlay)
+        j["underlay"] = {{"room", p.rooms[std::min(p.underlay->room, p.rooms.size() - 1)]->name},
+                         {"at", {p.underlay->at.x, p.underlay->at.y}},
+                         {"turn", p.underlay->turn.inDegrees()},
+                         {"mmPerPixel", p.underlay->mmPerPixel},
+                         {"picture", p.underlay->picture}};
     j["active"] = p.active + 1;
     j["schemes"] = json::array();
     for (const auto& s : p.schemes) {

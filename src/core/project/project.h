@@ -19,6 +19,19 @@ struct Library {
 /// Reads kit/ and rules/book.json of a data folder.
 [[nodiscard]] Result<Library> loadLibrary(const std::filesystem::path& data);
 
+/// A drawing laid under the board: where a room was traced from.
+struct Underlay {
+    std::string picture;  ///< PNG or JPEG, base64
+    std::size_t room = 0; ///< under which room
+    Vec2 at;              ///< the picture's upper left corner in the room, mm
+    Angle turn;           ///< of the picture in the room
+    double mmPerPixel = 1;
+
+    bool operator==(const Underlay&) const = default;
+};
+using UnderlayPtr = std::shared_ptr<const Underlay>;
+inline constexpr std::size_t mostUnderlayBytes = 8 * 1024 * 1024;
+
 /// One job: its measured rooms and their schemes. A value; every change makes a new one.
 struct Project {
     std::string title = "Untitled job";
@@ -30,6 +43,7 @@ struct Project {
     Judgement judgement;
     std::vector<SchemePtr> schemes; ///< at least one for every room
     std::size_t active = 0;
+    UnderlayPtr underlay; ///< null for none
     Library library;
     std::string extra;     ///< fields of the job file this version doesn't know, as JSON
     std::string roomExtra; ///< the same of its rooms

@@ -312,6 +312,25 @@ SchemePtr readScheme(const json& j, const std::string& where, const Kit& kit,
     return s;
 }
 
+UnderlayPtr readUnderlay(const json& j, const std::vector<RoomPtr>& rooms) {
+    Fields f(j, "“underlay”");
+    auto u = std::make_shared<Underlay>();
+    u->picture = f.text("picture", mostUnderlayBytes, true);
+    if (u->picture.find_first_not_of("ABCDEFGHIJKLMNOPQRSTUVWXYZabcdefghijklmnopqrstuvwxyz"
+                                     "0123456789+/=") != std::string::npos)
+        f.fail("“picture” is not base64");
+    const auto room = f.text("room", mostNameLength, true);
+    for (std::size_t i = 0; i < rooms.size(); ++i)
+        if (rooms[i]->name == room)
+            u->room = i;
+    u->at = f.pair("at");
+    u->turn = Angle::degrees(f.number("turn"));
+    u->mmPerPixel = f.number("mmPerPixel");
+    if (u->mmPerPixel <= 0 || u->mmPerPixel > 10000)
+        f.fail("“mmPerPixel” is no scale of a drawing");
+    return u;
+}
+
 Judgement readJudgement(Fields& f, const RuleBook& book) {
     Judgement out;
     out.school = f.text("school", 60, true);
@@ -377,6 +396,8 @@ ProjectPtr readProject(const json& j, std::string_view file, const Library& libr
     if (!rooms)
         throw rooms.problem();
     p->rooms = *rooms;
+    if (f.has("underlay"))
+        p->underlay = readUnderlay(f.need("underlay"), p->rooms);
     int n = 0;
     for (const auto& s : f.list("schemes", mostSchemes))
         p->schemes.push_back(readScheme(s, fmt::format("scheme {}", ++n), *library.kit, p->rooms));

@@ -223,6 +223,44 @@ RoomFacts factsOf(const Room& room) {
     return Facts(room).run();
 }
 
+std::vector<std::string> cautionsOf(const Room& room) {
+    std::vector<std::string> out;
+    const auto any = [&](auto test) {
+        return std::any_of(room.fixtures.begin(), room.fixtures.end(), test);
+    };
+    if (any([](const Fixture& f) { return f.isBreast() || f.kind == FixtureKind::column; }))
+        out.emplace_back("Columns and chimney breasts may carry the house: an engineer decides "
+                         "before anything is taken away.");
+    if (any([](const Fixture& f) { return f.kind == FixtureKind::fireplace; }))
+        out.emplace_back("Keep what can burn off the hearth and clear of the fire; ask the local "
+                         "code how far.");
+    const Notation n{room.units, 16};
+    for (const Fixture& f : room.fixtures) {
+        if (f.kind != FixtureKind::stairs)
+            continue;
+        std::string wrong;
+        const auto say = [&](bool bad, const char* what, Length l) {
+            if (bad)
+                wrong += fmt::format("{}{} {}", wrong.empty() ? "" : ", ", what, write(l, n));
+        };
+        // IRC R311.7.5.1, R311.7.5.2 and R311.7.1.
+        say(f.riser > Length::inches(7.75), "riser", f.riser);
+        say(f.going < Length::inches(10), "tread", f.going);
+        say(f.depth < Length::inches(36), "width", f.depth);
+        if (!wrong.empty())
+            out.push_back(fmt::format("The {} ({}) may not meet the stair code (IRC R311.7): ask "
+                                      "the local authority before changing anything near them.",
+                                      f.name(), wrong));
+    }
+    if (any([](const Fixture& f) {
+            return f.kind == FixtureKind::outlet || f.kind == FixtureKind::lightSwitch ||
+                   f.kind == FixtureKind::wallLight;
+        }))
+        out.emplace_back("Cables usually run straight up, down and across from outlets, switches "
+                         "and lights: don't drill there.");
+    return out;
+}
+
 std::string writeArea(double mm2, Units u) {
     return isMetric(u) ? fmt::format("{:.2f} m²", mm2 / 1e6)
                        : fmt::format("{:.1f} sq ft", mm2 / (304.8 * 304.8));

@@ -23,6 +23,10 @@ struct RoomFacts {
 /// Of a closed room; all nothing while it is open.
 [[nodiscard]] RoomFacts factsOf(const Room&);
 
+/// What to be careful about in this room, as sentences: what may carry the house, fire, stairs and
+/// headroom against IRC R311.7 (riser at most 7 3/4 in, tread at least 10, headroom 80, width 36).
+[[nodiscard]] std::vector<std::string> cautionsOf(const Room&);
+
 /// "12.34 m²", or "132.8 sq ft" in feet and inches.
 [[nodiscard]] std::string writeArea(double squareMillimetres, Units);
 /// "30.1 m³", or "1,063 cu ft".

@@ -528,8 +528,9 @@ private:
         }
         const auto& first = out_.suspects.front();
         const bool clear = out_.items[static_cast<std::size_t>(first.item)].setAside;
-        out_.words = clear ? first.words + ". It is set aside: measure it again."
-                           : first.words + ". Measure it again.";
+        out_.words = clear && raw_.closure.closed
+                         ? first.words + ". It is set aside: measure it again."
+                         : first.words + ". Measure it again.";
         if (!clear && out_.suspects.size() > 1 &&
             std::abs(out_.suspects[1].standardised) > std::abs(first.standardised) * 0.95)
             out_.words =

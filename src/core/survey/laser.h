@@ -35,8 +35,8 @@ struct LaserNoise {
 [[nodiscard]] Length simulatedReading(Length truth, const LaserNoise&, std::mt19937&,
                                       bool* slipped = nullptr);
 
-/// The distances of a room in the order one walks it: each wall in turn, then the diagonals that are
-/// in the notes, with what each is.
+/// The distances of a room in the order one walks it: each wall in turn, then the diagonals that
+/// are in the notes, with what each is.
 struct WalkStep {
     std::string what; ///< "wall A", "diagonal A to C", "the ceiling"
     Length truth;

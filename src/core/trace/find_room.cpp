@@ -13,10 +13,10 @@ namespace mezzet {
 
 namespace {
 
-constexpr double together = 2;      ///< mm: ends this near are one point
-constexpr double inLine = 6;        ///< mm: stretches this far apart across run in one line
-constexpr double narrowest = 300;   ///< mm: of an opening
-constexpr double widest = 2750;     ///< mm
+constexpr double together = 2;    ///< mm: ends this near are one point
+constexpr double inLine = 6;      ///< mm: stretches this far apart across run in one line
+constexpr double narrowest = 300; ///< mm: of an opening
+constexpr double widest = 2750;   ///< mm
 constexpr std::size_t mostLines = 400000;
 
 struct Line {
@@ -124,9 +124,8 @@ public:
                 best = i;
         }
         if (!best)
-            return Problem{inside && !faces.empty()
-                               ? "no closed outline holds that point"
-                               : "the lines on the wall layers close no room",
+            return Problem{inside && !faces.empty() ? "no closed outline holds that point"
+                                                    : "the lines on the wall layers close no room",
                            "choose other layers, or click the corners yourself"};
         if (std::abs(signedArea(faces[*best])) < 0.5e6)
             return Problem{"the outline found is smaller than any room",
@@ -201,11 +200,10 @@ private:
                 });
                 if (best && i < lines_.size()) {
                     const Line gap{p, *best};
-                    const bool known =
-                        std::any_of(gaps_.begin(), gaps_.end(), [&](const Line& g) {
-                            return (norm(g.a - gap.a) < together && norm(g.b - gap.b) < together) ||
-                                   (norm(g.a - gap.b) < together && norm(g.b - gap.a) < together);
-                        });
+                    const bool known = std::any_of(gaps_.begin(), gaps_.end(), [&](const Line& g) {
+                        return (norm(g.a - gap.a) < together && norm(g.b - gap.b) < together) ||
+                               (norm(g.a - gap.b) < together && norm(g.b - gap.a) < together);
+                    });
                     if (!known)
                         gaps_.push_back(gap);
                 }
@@ -321,9 +319,8 @@ LayerRoles guessRoles(const DrawnSheet& sheet) {
         const auto name = foldCase(sheet.layers[i]);
         const int layer = static_cast<int>(i);
         const auto has = [&](std::initializer_list<const char*> words) {
-            return std::any_of(words.begin(), words.end(), [&](const char* w) {
-                return name.find(w) != std::string::npos;
-            });
+            return std::any_of(words.begin(), words.end(),
+                               [&](const char* w) { return name.find(w) != std::string::npos; });
         };
         if (has({"window", "glaz"}))
             roles.windows.push_back(layer);

@@ -79,8 +79,8 @@ Result<ScaleFit> fitScale(const std::vector<KnownLength>& known) {
         squares += off * off;
     }
     if (known.size() > 1)
-        fit.error = std::sqrt(squares / static_cast<double>(known.size() - 1) / ll) /
-                    fit.mmPerPixel;
+        fit.error =
+            std::sqrt(squares / static_cast<double>(known.size() - 1) / ll) / fit.mmPerPixel;
     return fit;
 }
 
@@ -95,8 +95,7 @@ Snapped snapClick(const std::vector<Vec2>& soFar, Vec2 click, double degrees, do
         return out;
     const Vec2 last = soFar.back();
     // The first stretch is squared to the sheet, the others to the one before.
-    const Vec2 along =
-        soFar.size() < 2 ? Vec2{1, 0} : unit(soFar.back() - soFar[soFar.size() - 2]);
+    const Vec2 along = soFar.size() < 2 ? Vec2{1, 0} : unit(soFar.back() - soFar[soFar.size() - 2]);
     const Vec2 step = click - last;
     for (const Vec2 way : {along, quarter(along)}) {
         const double off = std::abs(std::atan2(cross(way, step), dot(way, step)));
@@ -120,7 +119,7 @@ Snapped snapClick(const std::vector<Vec2>& soFar, Vec2 click, double degrees, do
     return out;
 }
 
-Result<std::string> notesOf(const TracedRoom& room, Units units) {
+Result<std::string> notesOf(const TracedRoom& room, Units units, Pose* place) {
     std::vector<Vec2> c;
     for (const Vec2 p : room.corners)
         if (c.empty() || norm(p - c.back()) > 1)
@@ -140,9 +139,9 @@ Result<std::string> notesOf(const TracedRoom& room, Units units) {
     if (c.size() < 3)
         return Problem{"a room has three walls at least", "click its corners in turn"};
     if (c.size() > 200)
-        return Problem{fmt::format("this outline has {} corners, and a room has at most 200",
-                                   c.size()),
-                       "choose fewer layers, or click the corners yourself"};
+        return Problem{
+            fmt::format("this outline has {} corners, and a room has at most 200", c.size()),
+            "choose fewer layers, or click the corners yourself"};
     if (signedArea(c) < 0)
         std::reverse(c.begin() + 1, c.end());
     if (const auto hit = selfCrossing(c))
@@ -150,6 +149,8 @@ Result<std::string> notesOf(const TracedRoom& room, Units units) {
                                    hit->first + 1, hit->second + 1),
                        "click the corners in turn round the room"};
     const std::size_t n = c.size();
+    if (place != nullptr)
+        *place = {c[0], directionOf(c[1] - c[0])};
     struct Hole {
         std::size_t wall;
         double left;
@@ -165,8 +166,8 @@ Result<std::string> notesOf(const TracedRoom& room, Units units) {
             const Segment s{c[i], c[(i + 1) % n]};
             const Vec2 u = unit(s.to - s.from);
             // On the wall it runs along, not one it butts.
-            const double far = norm(m - nearestOn(s, m)) +
-                               300 * std::abs(cross(u, unit(o.to - o.from)));
+            const double far =
+                norm(m - nearestOn(s, m)) + 300 * std::abs(cross(u, unit(o.to - o.from)));
             if (far < near) {
                 near = far;
                 best = i;
@@ -196,7 +197,8 @@ Result<std::string> notesOf(const TracedRoom& room, Units units) {
     if (room.byEye)
         out += "taken by eye  # traced from a picture; tape what matters\n";
     else
-        out += "accuracy tape 0.1mm  # read from a drawing with true figures\naccuracy angle 0.01\n";
+        out +=
+            "accuracy tape 0.1mm  # read from a drawing with true figures\naccuracy angle 0.01\n";
     for (std::size_t i = 0; i < n; ++i) {
         const Vec2 here = c[(i + 1) % n] - c[i];
         const Vec2 next = c[(i + 2) % n] - c[(i + 1) % n];
@@ -209,11 +211,10 @@ Result<std::string> notesOf(const TracedRoom& room, Units units) {
             const char* kind = h.kind == OpeningKind::window ? "window"
                                : h.kind == OpeningKind::door ? "door"
                                                              : "opening";
-            out += fmt::format("  {} {} from left, {} wide\n", kind, length(h.left),
-                               length(h.width));
+            out +=
+                fmt::format("  {} {} from left, {} wide\n", kind, length(h.left), length(h.width));
         }
-        const double inside =
-            180 - difference(directionOf(next), directionOf(here)).inDegrees();
+        const double inside = 180 - difference(directionOf(next), directionOf(here)).inDegrees();
         if (std::abs(inside - 90) <= 0.02)
             continue;
         if (std::abs(inside - 270) <= 0.02)
@@ -291,7 +292,8 @@ private:
         const auto w = foldCase(word());
         if (w == "room") {
             if (rest_.empty() || characterCount(rest_) > 80)
-                return fault("the room needs a name of at most 80 characters", "like: room Parlour");
+                return fault("the room needs a name of at most 80 characters",
+                             "like: room Parlour");
             out_.room.name = std::string(rest_);
             return {};
         }
@@ -375,12 +377,11 @@ Result<Tracing> readTracing(std::string_view text, Units units, std::string_view
     return TracingReader(units, file).read(text);
 }
 
-Result<std::string> notesOf(const Tracing& t, Units units, ScaleFit* fit) {
+Result<std::string> notesOf(const Tracing& t, Units units, ScaleFit* fit, Pose* place) {
     Straightener straight;
     std::vector<KnownLength> known = t.lengths;
     if (t.corners) {
-        auto s = Straightener::of(*t.corners, straightWidth,
-                                  straightWidth * (t.height / t.width));
+        auto s = Straightener::of(*t.corners, straightWidth, straightWidth * (t.height / t.width));
         if (!s)
             return s.problem();
         straight = *s;
@@ -417,7 +418,7 @@ Result<std::string> notesOf(const Tracing& t, Units units, ScaleFit* fit) {
         o.from = straight.map(o.from) * scale->mmPerPixel;
         o.to = straight.map(o.to) * scale->mmPerPixel;
     }
-    return notesOf(room, units);
+    return notesOf(room, units, place);
 }
 
 } // namespace mezzet

@@ -14,8 +14,8 @@ namespace mezzet {
 class Straightener {
 public:
     /// The projective map that takes four corners of a picture (clockwise from the upper left) to a
-    /// rectangle of this width and height at the origin. Problem: corners that lie in a line or make
-    /// no simple four-sided figure, or a rectangle without a size.
+    /// rectangle of this width and height at the origin. Problem: corners that lie in a line or
+    /// make no simple four-sided figure, or a rectangle without a size.
     [[nodiscard]] static Result<Straightener> of(const std::array<Vec2, 4>& corners, double width,
                                                  double height);
     [[nodiscard]] Vec2 map(Vec2 picture) const;
@@ -36,16 +36,16 @@ struct KnownLength {
 /// Millimetres to a pixel, from one known length or several.
 struct ScaleFit {
     double mmPerPixel = 0;
-    double error = 0;             ///< relative standard error; 0 from a single length
-    std::vector<Length> misfits;  ///< each known length as the fit gives it, less as it was said
+    double error = 0;            ///< relative standard error; 0 from a single length
+    std::vector<Length> misfits; ///< each known length as the fit gives it, less as it was said
 };
 
 /// Fits a scale by least squares through the origin. Problem: no length, or points too close.
 [[nodiscard]] Result<ScaleFit> fitScale(const std::vector<KnownLength>&);
 
-/// Where a click counts as: on the line that makes a right angle (or goes straight on) from the last
-/// stretch, when it lies within `degrees` of it; and, when it closes the outline, square to the
-/// first stretch too. `first` closes when the click is within `near` of it.
+/// Where a click counts as: on the line that makes a right angle (or goes straight on) from the
+/// last stretch, when it lies within `degrees` of it; and, when it closes the outline, square to
+/// the first stretch too. `first` closes when the click is within `near` of it.
 struct Snapped {
     Vec2 at;
     bool square = false; ///< it was brought to a right angle
@@ -69,10 +69,11 @@ struct TracedRoom {
     bool byEye = true; ///< from a picture; false for a drawing with true figures
 };
 
-/// Tape notes that make the traced room: walls in turn to the right, measured corners where they are
-/// not square, openings on the walls they lie on. Problem: fewer than three corners, an outline
+/// Tape notes that make the traced room: walls in turn to the right, measured corners where they
+/// are not square, openings on the walls they lie on. Problem: fewer than three corners, an outline
 /// that crosses itself, an opening on no wall.
-[[nodiscard]] Result<std::string> notesOf(const TracedRoom&, Units);
+/// `place`, when given, takes where the room's own origin and wall A lie among the traced points.
+[[nodiscard]] Result<std::string> notesOf(const TracedRoom&, Units, Pose* place = nullptr);
 
 /// A tracing as text, a step a line, so that it can be kept and run again:
 ///
@@ -96,7 +97,8 @@ struct Tracing {
 
 /// Straightens, scales and snaps a tracing into notes. `fit`, when given, takes the scale and its
 /// error.
-[[nodiscard]] Result<std::string> notesOf(const Tracing&, Units, ScaleFit* fit = nullptr);
+[[nodiscard]] Result<std::string> notesOf(const Tracing&, Units, ScaleFit* fit = nullptr,
+                                          Pose* place = nullptr);
 
 /// How wide a straightened rectangle is drawn, pixels.
 inline constexpr double straightWidth = 1000;
