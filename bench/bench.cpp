@@ -2,6 +2,7 @@
 // board repainted, and gaps beside GEOS on the same pieces in the same run.
 #include "app/board.h"
 #include "app/style.h"
+#include "dxf/dxf.h"
 #include "geometry/gap.h"
 
 #include <QApplication>
@@ -11,6 +12,7 @@
 #include <fmt/format.h>
 #include <geos_c.h>
 
+#include <fstream>
 #include <random>
 
 using namespace mezzet;
@@ -100,6 +102,75 @@ void boardRepaint(benchmark::State& state) {
         board.render(&image);
 }
 BENCHMARK(boardRepaint)->Unit(benchmark::kMillisecond);
+
+/// A room of forty corners, taped all round with twenty diagonals: sixty runs, and its corners.
+std::string fortyCorners(bool slipped) {
+    std::string out = "units mm\n";
+    // A comb of ten teeth: right and outside corners in turn.
+    std::vector<Vec2> c{{0, 0}};
+    for (int i = 0; i < 10; ++i) {
+        const double x = c.back().x;
+        c.push_back({x + 900, 0});
+        if (i == 9)
+            break;
+        c.push_back({x + 900, 400});
+        c.push_back({x + 1300, 400});
+        c.push_back({x + 1300, 0});
+    }
+    c.push_back({c.back().x, 5000});
+    c.push_back({0, 5000});
+    const auto run = [&](std::size_t a, std::size_t b) { return norm(c[b] - c[a]); };
+    for (std::size_t i = 0; i < c.size(); ++i) {
+        const std::size_t j = (i + 1) % c.size();
+        const Vec2 here = c[j] - c[i];
+        const Vec2 next = c[(j + 1) % c.size()] - c[j];
+        out += fmt::format("wall {} {:.1f}\n", wallName(static_cast<int>(i)),
+                           run(i, j) - (slipped && i == 12 ? 304.8 : 0));
+        if (cross(here, next) < 0)
+            out += "corner out\n";
+    }
+    for (std::size_t i = 0; i < 20; ++i)
+        out += fmt::format("diagonal {} to {} {:.1f}\n", wallName(static_cast<int>(i + 1)),
+                           wallName(static_cast<int>(c.size()) - 1), run(i + 1, c.size() - 1));
+    return out;
+}
+
+void adjustFortyCorners(benchmark::State& state) {
+    const auto notes = readTapeNotes(fortyCorners(state.range(0) != 0))->front();
+    const auto raw = traverse(notes);
+    for (auto _ : state)
+        benchmark::DoNotOptimize(fit(notes, raw).suspects.size());
+    const auto f = fit(notes, raw);
+    state.counters["corners"] = static_cast<double>(notes.walls.size());
+    state.counters["observations"] = static_cast<double>(f.items.size());
+    state.counters["suspects"] = static_cast<double>(f.suspects.size());
+}
+BENCHMARK(adjustFortyCorners)->Arg(0)->Arg(1)->ArgName("slipped")->Unit(benchmark::kMillisecond);
+
+/// The same, from the text as it is typed to the room that is drawn.
+void readAndBuildFortyCorners(benchmark::State& state) {
+    const auto text = fortyCorners(false);
+    for (auto _ : state)
+        benchmark::DoNotOptimize(roomsFromNotes(text)->size());
+}
+BENCHMARK(readAndBuildFortyCorners)->Unit(benchmark::kMillisecond);
+
+void readDxfOfFiftyThousand(benchmark::State& state) {
+    const auto path = std::filesystem::temp_directory_path() / "mezzet-bench.dxf";
+    {
+        std::ofstream out(path);
+        out << "0\nSECTION\n2\nENTITIES\n";
+        for (int i = 0; i < 50000; ++i)
+            out << fmt::format("0\nLINE\n8\n{}\n10\n{}\n20\n{}\n11\n{}\n21\n{}\n",
+                               i % 5 == 0 ? "WALLS" : "OTHER", (i % 250) * 100, (i / 250) * 100,
+                               (i % 250) * 100 + 80, (i / 250) * 100 + (i % 3) * 40);
+        out << "0\nENDSEC\n0\nEOF\n";
+    }
+    for (auto _ : state)
+        benchmark::DoNotOptimize(readDxf(path)->lines.size());
+    std::filesystem::remove(path);
+}
+BENCHMARK(readDxfOfFiftyThousand)->Unit(benchmark::kMillisecond);
 
 std::vector<Shape> boxes() {
     std::mt19937 random(5);

@@ -147,18 +147,8 @@ void TraceCanvas::paintTraced(QPainter& p) {
         p.setPen(QPen(c, w, s));
         p.drawLine(toScreen(a), toScreen(b));
     };
-    for (const auto& k : tracing_.lengths) {
+    for (const auto& k : tracing_.lengths)
         line(k.from, k.to, look().chosen, 2);
-        p.setFont(sheets::lettering(14));
-        const QPointF m = (toScreen(k.from) + toScreen(k.to)) / 2;
-        const auto words = QString::fromStdString(write(k.length, {Units::feetAndInches, 8}));
-        QRectF chip(0, 0, p.fontMetrics().horizontalAdvance(words) + 12, 20);
-        chip.moveCenter(m);
-        p.setBrush(look().field);
-        p.setPen(QPen(look().chosen, 1));
-        p.drawRoundedRect(chip, 4, 4);
-        p.drawText(chip, Qt::AlignCenter, words);
-    }
     const auto& c = tracing_.room.corners;
     for (std::size_t i = 0; i + 1 < c.size(); ++i)
         line(c[i], c[i + 1], mine, 2.6);
@@ -172,6 +162,17 @@ void TraceCanvas::paintTraced(QPainter& p) {
         if (i > 0)
             line(pending_[i - 1], pending_[i], look().chosen, 1.4, Qt::DashLine);
         dot(pending_[i]);
+    }
+    for (const auto& k : tracing_.lengths) {
+        p.setFont(sheets::lettering(14));
+        const QPointF m = (toScreen(k.from) + toScreen(k.to)) / 2;
+        const auto words = QString::fromStdString(write(k.length, notation_));
+        QRectF chip(0, 0, p.fontMetrics().horizontalAdvance(words) + 12, 20);
+        chip.moveCenter(m);
+        p.setBrush(look().field);
+        p.setPen(QPen(look().chosen, 1));
+        p.drawRoundedRect(chip, 4, 4);
+        p.drawText(chip, Qt::AlignCenter, words);
     }
     // What the next click would make.
     if (hand_ == TraceHand::walls && !c.empty() && !closed_ && underMouse()) {

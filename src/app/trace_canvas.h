@@ -21,6 +21,7 @@ public:
 
     void showPicture(const QImage&);
     void showSheet(std::shared_ptr<const DrawnSheet>, const LayerRoles&);
+    void setNotation(Notation n) { notation_ = n; }
     void setHand(TraceHand);
     [[nodiscard]] TraceHand hand() const { return hand_; }
     void setTracing(const Tracing&, std::vector<Vec2> pending, bool closed);
@@ -57,6 +58,7 @@ private:
     QImage sheetImage_; ///< the drawing's lines, painted once for a view
     std::shared_ptr<const DrawnSheet> sheet_;
     LayerRoles roles_;
+    Notation notation_;
     Tracing tracing_;
     std::vector<Vec2> pending_;
     bool closed_ = false;

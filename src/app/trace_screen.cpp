@@ -60,6 +60,7 @@ TraceScreen::TraceScreen(Units units, QWidget* parent) : QDialog(parent), units_
     auto* row = new QHBoxLayout;
     row->setSpacing(14);
     canvas_ = new TraceCanvas;
+    canvas_->setNotation({units, 16});
     row->addWidget(canvas_, 1);
     auto* side = new QVBoxLayout;
     side->setSpacing(6);

@@ -11,6 +11,7 @@ namespace {
 
 constexpr int mostSteps = 30;
 constexpr double settledStep = 1e-7; // mm
+constexpr double roughStep = 1e-2;   // mm; sums of squares are told apart well enough
 
 double wrapped(double radians) {
     return std::remainder(radians, 2 * std::numbers::pi);
@@ -152,7 +153,7 @@ std::array<double, 4> Adjustment::between(int p, int q) const {
 }
 
 Adjustment adjust(const std::vector<Vec2>& start, const std::vector<Observation>& observations,
-                  const std::vector<int>& without) {
+                  const std::vector<int>& without, bool errors) {
     Adjustment out;
     out.points = start;
     const std::size_t m = observations.size();
@@ -175,7 +176,8 @@ Adjustment adjust(const std::vector<Vec2>& start, const std::vector<Observation>
     out.standardised.assign(m, 0);
     out.share.assign(m, 0);
     out.ellipses.assign(start.size(), {});
-    out.covariance.assign(static_cast<std::size_t>(u) * static_cast<std::size_t>(u), 0);
+    if (errors)
+        out.covariance.assign(static_cast<std::size_t>(u) * static_cast<std::size_t>(u), 0);
     if (u == 0 || count < u)
         return out;
 
@@ -229,8 +231,10 @@ Adjustment adjust(const std::vector<Vec2>& start, const std::vector<Observation>
         }
         if (!change.allFinite())
             return out;
-        if (change.cwiseAbs().maxCoeff() < settledStep) {
+        if (change.cwiseAbs().maxCoeff() < (errors ? settledStep : roughStep)) {
             out.settled = true;
+            if (!errors)
+                break;
             const Square inverse = factor.solve(Square::Identity(u, u));
             Eigen::Map<Square>(out.covariance.data(), u, u) =
                 scale.cwiseInverse().asDiagonal() * inverse * scale.cwiseInverse().asDiagonal();
@@ -240,18 +244,24 @@ Adjustment adjust(const std::vector<Vec2>& start, const std::vector<Observation>
     if (!out.settled)
         return out;
     out.determined = true;
+    for (std::size_t i = 0; i < m; ++i) {
+        const auto& o = observations[i];
+        out.residuals[i] = -misfit(o, out.points);
+        if (used[i] != 0)
+            out.chiSquare += out.residuals[i] * out.residuals[i] / (o.sigma * o.sigma);
+    }
+    if (!errors)
+        return out;
     const auto cov = covarianceOf(out);
     for (std::size_t i = 0; i < m; ++i) {
         const auto& o = observations[i];
         const double known = through(derivatives(o, out.points), out.column, cov);
         const double own = o.sigma * o.sigma;
-        out.residuals[i] = -misfit(o, out.points);
         if (used[i] == 0) {
             out.share[i] = own / (own + known); // what it would be checked by, taken back in
             out.standardised[i] = out.residuals[i] / std::sqrt(own + known);
             continue;
         }
-        out.chiSquare += out.residuals[i] * out.residuals[i] / own;
         out.share[i] = std::clamp(1 - known / own, 0.0, 1.0);
         if (out.share[i] > 1e-6)
             out.standardised[i] = out.residuals[i] / (o.sigma * std::sqrt(out.share[i]));

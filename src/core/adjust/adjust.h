@@ -59,9 +59,10 @@ struct Adjustment {
 /// `start` (any surveying textbook; e.g. Ghilani and Wolf, Adjustment Computations). Point 0 is
 /// held; the direction from 0 to 1 is held too unless a bearing is observed. Observations whose
 /// index is in `without` take no part but get their residual all the same, with a standardised
-/// residual as against a free value.
+/// residual as against a free value. Without `errors` only points, residuals and the sum of squares
+/// are worked out, which takes a third of the time.
 [[nodiscard]] Adjustment adjust(const std::vector<Vec2>& start, const std::vector<Observation>&,
-                                const std::vector<int>& without = {});
+                                const std::vector<int>& without = {}, bool errors = true);
 
 /// What an observation would read between these points, mm or radians.
 [[nodiscard]] double computed(const Observation&, const std::vector<Vec2>& points);

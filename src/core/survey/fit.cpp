@@ -15,7 +15,9 @@ namespace {
 constexpr double suspectFrom = 3.0;  ///< standard errors; 1 in 370 by chance
 constexpr double setAsideFrom = 4.0; ///< 1 in 16,000 by chance
 constexpr int mostSetAside = 3;
-constexpr std::size_t mostTried = 8; ///< suspects adjusted without, one by one
+constexpr std::size_t mostTried = 8;   ///< suspects looked at
+constexpr std::size_t mostWorked = 3;  ///< of them, adjusted without
+constexpr std::size_t mostClosers = 3; ///< runs tried because they alone would close the room
 /// A recognised slip is taken to be so much likelier than an odd miss: e⁴ to 1.
 constexpr double slipBonus = 8;
 
@@ -216,20 +218,22 @@ private:
     struct Tried {
         int item;
         double drop; ///< of the sum of squares without it
-        Adjustment without;
+        std::vector<Vec2> points; ///< without it; empty when they were not worked out
         Suspect suspect;
     };
 
-    Suspect suspectOf(int item, double drop, const Adjustment& without) {
+    /// `residual` is what the others say, less what was taken; in mm or radians.
+    Suspect suspectOf(int item, double drop, double residual) {
         const auto& it = out_.items[static_cast<std::size_t>(item)];
         const auto& o = observations_[static_cast<std::size_t>(item)];
         Suspect s;
         s.item = item;
-        const double residual = without.residuals[static_cast<std::size_t>(item)];
         s.standardised = std::copysign(std::sqrt(std::max(drop, 0.0)), residual);
         const double unitOf = it.angular() ? 180 / std::numbers::pi : 1;
         s.likely = (o.value + residual) * unitOf;
-        s.likelySigma = computedSigma(o, without) * unitOf;
+        // How sure the others are of it follows from how much of it they check.
+        const double share = net_.determined ? net_.share[static_cast<std::size_t>(item)] : 0.5;
+        s.likelySigma = it.sigma * std::sqrt((1 - share) / std::max(share, 1e-3));
         const double within = std::hypot(s.likelySigma, it.sigma);
         if (it.angular()) {
             if (!it.assumed)
@@ -288,7 +292,7 @@ private:
 
     /// With a gross slip the iteration begins far from the truth, and residuals mislead: the runs
     /// that would close the room if they were other than written are tried too.
-    void addClosers(std::vector<int>& order) const {
+    [[nodiscard]] std::vector<int> closersOf() const {
         std::vector<std::pair<double, int>> closers;
         for (int i = 0; i < n_; ++i) {
             double left = 0;
@@ -296,9 +300,10 @@ private:
             closers.emplace_back(left, i);
         }
         std::sort(closers.begin(), closers.end());
-        for (std::size_t k = 0; k < closers.size() && k < mostTried / 2; ++k)
-            if (std::find(order.begin(), order.end(), closers[k].second) == order.end())
-                order.push_back(closers[k].second);
+        std::vector<int> out;
+        for (std::size_t k = 0; k < closers.size() && k < mostClosers; ++k)
+            out.push_back(closers[k].second);
+        return out;
     }
 
     std::vector<Tried> tryWithout(const std::vector<int>& aside) {
@@ -319,22 +324,39 @@ private:
             return out;
         if (order.size() > mostTried)
             order.resize(mostTried);
-        if (aside.empty())
-            addClosers(order);
+        const auto closers = aside.empty() ? closersOf() : std::vector<int>{};
+        for (const int i : closers)
+            if (std::find(order.begin(), order.end(), i) == order.end())
+                order.push_back(i);
+        // The likeliest are worked through anew, the others judged in a straight line from here.
+        std::size_t worked = 0;
         for (const int i : order) {
+            const auto k = static_cast<std::size_t>(i);
+            const bool closer = worked >= mostWorked && aside.empty() && i < n_ &&
+                                std::find(closers.begin(), closers.end(), i) != closers.end();
+            if (!lost && worked >= mostWorked && !closer) {
+                if (net_.share[k] > 1e-3)
+                    out.push_back({i, net_.standardised[k] * net_.standardised[k], {},
+                                   suspectOf(i, net_.standardised[k] * net_.standardised[k],
+                                             net_.residuals[k] / net_.share[k])});
+                continue;
+            }
+            ++worked;
             auto without = aside;
             without.push_back(i);
-            auto a =
-                adjust(lost ? closedBy(std::min(i, n_ - 1)) : net_.points, observations_, without);
-            if (aside.empty() && i < n_ && (!a.determined || a.chiSquare > 4.0 * a.redundancy))
-                if (auto b = adjust(closedBy(i), observations_, without);
+            // A gross slip in a run: begin from the room it would close.
+            const bool gross = aside.empty() && i < n_ && std::abs(net_.standardised[k]) > 15;
+            auto a = adjust(lost || closer || gross ? closedBy(std::min(i, n_ - 1)) : net_.points,
+                            observations_, without, false);
+            if (!closer && !lost && !gross && aside.empty() && i < n_ &&
+                (!a.determined || a.chiSquare > 4.0 * a.redundancy))
+                if (auto b = adjust(closedBy(i), observations_, without, false);
                     b.determined && (!a.determined || b.chiSquare < a.chiSquare))
                     a = std::move(b);
             if (!a.determined)
                 continue;
             const double drop = net_.chiSquare - a.chiSquare;
-            auto s = suspectOf(i, drop, a);
-            out.push_back({i, drop, std::move(a), std::move(s)});
+            out.push_back({i, drop, a.points, suspectOf(i, drop, a.residuals[k])});
         }
         std::sort(out.begin(), out.end(), [](const Tried& a, const Tried& b) {
             const auto key = [](const Tried& t) {
@@ -369,7 +391,9 @@ private:
                 break;
             aside.push_back(first.item);
             out_.items[static_cast<std::size_t>(first.item)].setAside = true;
-            net_ = std::move(first.without);
+            net_ = adjust(first.points.empty() ? net_.points : first.points, observations_, aside);
+            if (!net_.determined)
+                break;
         }
         if (out_.suspects.size() > mostTried)
             out_.suspects.resize(mostTried);
