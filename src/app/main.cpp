@@ -87,6 +87,11 @@ int renderViews(mezzet::app::MainWindow& window, const QString& folder) {
     window.setNight(true);
     ok = shot(window, "night") && ok;
     window.setNight(false);
+    session.select({});
+    session.sayLine("room landing");
+    session.goTo(2);
+    ok = shot(window, "landing") && ok;
+    session.undo();
     // The measure screen, with a foot dropped from one wall.
     auto slipped = QString::fromStdString(session.project()->notes);
     slipped.replace("wall E 14' 6\"", "wall E 13' 6\"");

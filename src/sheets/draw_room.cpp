@@ -225,7 +225,7 @@ void drawNeighbours(const Drawing& d, const std::vector<RoomPtr>& rooms, std::si
             outline << d.at(house.into(room, i, c));
         QColor wash = d.look.floor;
         wash.setAlphaF(0.55F);
-        p.setPen(QPen(d.look.soft, 1.2 * d.pen));
+        p.setPen(QPen(d.look.graphStrong, 1.4 * d.pen));
         p.setBrush(wash);
         p.drawPolygon(outline);
         const auto name = QString::fromStdString(rooms[i]->name);
