@@ -1,9 +1,8 @@
 #include "app/trace_screen.h"
 
+#include "app/open_picture.h"
 #include "app/style.h"
 #include "dxf/dxf.h"
-
-#include <poppler-qt6.h>
 
 #include <QBuffer>
 #include <QComboBox>
@@ -12,7 +11,6 @@
 #include <QFileInfo>
 #include <QHBoxLayout>
 #include <QHeaderView>
-#include <QImageReader>
 #include <QKeyEvent>
 #include <QLabel>
 #include <QLineEdit>
@@ -28,9 +26,6 @@
 namespace mezzet::app {
 
 namespace {
-
-/// A picture is held to so many pixels a side; more tells nothing to a tracing.
-constexpr int mostPixels = 6000;
 
 struct HandWord {
     TraceHand hand;
@@ -226,51 +221,19 @@ bool TraceScreen::openFile(const QString& path, int page) {
             });
         return true;
     }
-    if (ending == "pdf") {
-        auto document = Poppler::Document::load(path);
-        if (!document || document->isLocked() || document->numPages() < 1) {
-            tell(document && document->isLocked()
-                     ? QString("This PDF is locked; open it and print a page to a new one.")
-                     : QString("This PDF can't be read."),
-                 true);
-            return false;
-        }
-        document->setRenderHint(Poppler::Document::Antialiasing);
-        document->setRenderHint(Poppler::Document::TextAntialiasing);
-        const int count = document->numPages();
-        const int n = std::clamp(page, 1, count);
-        const auto one = document->page(n - 1);
-        if (!one) {
-            tell(QString("Page %1 of this PDF can't be read.").arg(n), true);
-            return false;
-        }
-        const QSizeF points = one->pageSizeF();
-        const double most = std::max(points.width(), points.height());
-        const double dpi = std::min(150.0, most > 0 ? mostPixels * 72.0 / most : 150.0);
-        const QImage image = one->renderToImage(dpi, dpi);
-        if (!showPicture(image, path))
-            return false;
-        const QSignalBlocker quietly(page_);
-        page_->setMaximum(count);
-        page_->setValue(n);
-        page_->setVisible(count > 1);
-        return true;
-    }
-    QImageReader reader(path);
-    reader.setAutoTransform(true);
-    reader.setAllocationLimit(1024);
-    const QSize size = reader.size();
-    if (size.width() > mostPixels || size.height() > mostPixels)
-        reader.setScaledSize(size.scaled(mostPixels, mostPixels, Qt::KeepAspectRatio));
-    const QImage image = reader.read();
-    if (image.isNull()) {
-        tell(QString("%1 can't be read as a picture: %2")
-                 .arg(QFileInfo(path).fileName(), reader.errorString()),
-             true);
+    int pages = 1;
+    const auto image = ending == "pdf" ? pdfPage(path, page, pages) : picture(path);
+    if (!image) {
+        tell(QString::fromStdString(image.problem().sentence()), true);
         return false;
     }
-    page_->hide();
-    return showPicture(image, path);
+    if (!showPicture(*image, path))
+        return false;
+    const QSignalBlocker quietly(page_);
+    page_->setMaximum(pages);
+    page_->setValue(std::clamp(page, 1, pages));
+    page_->setVisible(pages > 1);
+    return true;
 }
 
 bool TraceScreen::showPicture(const QImage& image, const QString& path) {

@@ -164,3 +164,34 @@ TEST_F(SurveyShell, TheLaserIsListenedTo) {
     EXPECT_EQ(nobody.code, 3);
     EXPECT_NE(nobody.error.find("start mezzet-laser"), std::string::npos);
 }
+
+TEST_F(SurveyShell, HeadroomIsToldAtAPlace) {
+    write("attic.tape",
+          "ceiling 8'\nslope wall B, knee 4', full at 5'\nwall A 20'\nwall B 10'\nwall C "
+          "20'\nwall D 10'\n");
+    EXPECT_EQ(run("survey attic.tape --headroom \"17' 6\\\",5'\"").out, "6' 0\"\n");
+    const auto j = json::parse(run("survey attic.tape --json --headroom 240,60").out);
+    EXPECT_NEAR(j["headroom_mm"].get<double>(), 4 * 304.8, 1e-3);
+    EXPECT_EQ(run("survey attic.tape --headroom \"30',5'\"").code, 3);
+    EXPECT_EQ(run("survey attic.tape --headroom far,5").code, 2);
+}
+
+TEST_F(SurveyShell, TheLaserIsAimedByHandAndOneSocketHasOneLaser) {
+    const auto socket = (folder / "hand").string();
+    const auto status = std::system(
+        ("cd " + folder.string() +
+         "; (printf \"4318mm\\n\\nnonsense\\n0\\n\"; sleep 1.5) | timeout 10 " + MEZZET_LASER +
+         " --socket " + socket + " --seed 1 --slips 0 > laser.txt 2>&1 & sleep 0.7; " +
+         MEZZET_LASER + " --socket " + socket +
+         " </dev/null > second.txt 2>&1; echo $? > code.txt; sleep 1.2")
+            .c_str());
+    ASSERT_EQ(status, 0);
+    const auto said = read("laser.txt");
+    EXPECT_NE(said.find("at: reading 1 431"), std::string::npos) << said;
+    EXPECT_NE(said.find("the walk is over"), std::string::npos) << said;
+    EXPECT_NE(said.find("more than nothing"), std::string::npos) << said;
+    EXPECT_EQ(read("code.txt"), "3\n");
+    EXPECT_NE(read("second.txt").find("another laser is on"), std::string::npos);
+    EXPECT_NE(
+        std::system((std::string(MEZZET_LASER) + " --walk /no/such.tape 2>/dev/null").c_str()), 0);
+}

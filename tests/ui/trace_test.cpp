@@ -302,3 +302,65 @@ TEST_F(Trace, WithoutAKnownLengthItSaysWhatIsMissing) {
     QTest::keyClick(screen.get(), Qt::Key_Backspace);
     EXPECT_EQ(screen->tracing().room.corners.size(), 2U);
 }
+
+class Under : public OpenWindow {};
+
+TEST_F(Under, TheBoardShowsWhatARoomWasTracedFrom) {
+    QTemporaryDir dir;
+    QImage i(900, 700, QImage::Format_RGB32);
+    i.fill(QColor(200, 40, 40));
+    i.save(dir.filePath("red.png"));
+    TraceScreen trace(Units::feetAndInches);
+    trace.show();
+    ASSERT_TRUE(trace.openFile(dir.filePath("red.png")));
+    trace.setHand(TraceHand::scale);
+    trace.clickAt({100, 100});
+    trace.clickAt({600, 100});
+    trace.typeLength("5m");
+    trace.setHand(TraceHand::walls);
+    for (const Vec2 c : {Vec2{100, 100}, Vec2{600, 100}, Vec2{600, 500}, Vec2{100, 500}})
+        trace.clickAt(c);
+    trace.clickAt({100, 100});
+    const auto u = trace.underlay();
+    ASSERT_TRUE(u);
+    EXPECT_NEAR(norm(u->at - Vec2{-1000, -1000}), 0, 1)
+        << "the picture begins a metre before the room";
+    EXPECT_NEAR(u->mmPerPixel, 10, 1e-6);
+    ASSERT_TRUE(session().apply(
+        {"",
+         {SetNotes{trace.notes().toStdString() + session().project()->notes}, SetUnderlay{u}},
+         {}}));
+    session().sayLine("room traced room");
+    settle();
+    const auto colourAt = [&](Vec2 p) {
+        return board()->grab().toImage().pixelColor(board()->toScreen(p).toPoint());
+    };
+    const QColor with = colourAt({2600, 2100});
+    EXPECT_GT(with.red() - with.green(), 30) << "it shows through";
+    auto* show = window->act("underlay");
+    show->trigger();
+    settle();
+    const QColor without = colourAt({2600, 2100});
+    EXPECT_LT(without.red() - without.green(), 20);
+    show->trigger();
+    window->act("dropUnderlay")->trigger();
+    EXPECT_FALSE(session().project()->underlay);
+    session().undo();
+    EXPECT_TRUE(session().project()->underlay);
+    session().sayLine("room supper room");
+    settle();
+    const QColor other = colourAt({2600, 2100});
+    EXPECT_LT(other.red() - other.green(), 60) << "it is the traced room's alone";
+}
+
+TEST_F(Under, HeadroomIsToldOverTheBoard) {
+    EXPECT_EQ(board()->toldOf({2000, 2000}), "") << "a flat ceiling needs no telling";
+    ASSERT_TRUE(
+        session().apply({"",
+                         {SetNotes{"room Supper room\nceiling 8'\nslope wall B, knee 4', full "
+                                   "at 5'\nwall A 20'\nwall B 16'\nwall C 20'\nwall D 16'\nstep "
+                                   "10' from wall D, down 7"}},
+                         {}}));
+    EXPECT_EQ(board()->toldOf({17.5 * 304.8, 2000}), "headroom 6' 7\", floor 7\" down");
+    EXPECT_EQ(board()->toldOf({-500, 2000}), "") << "outside";
+}
