@@ -27,21 +27,19 @@ public:
         : noise_(noise), random_(seed), walk_(std::move(walk)) {}
 
     bool listen(const QString& name) {
+        // A living laser keeps its socket; one left behind by a program that was killed is taken.
+        QLocalSocket other;
+        other.connectToServer(name);
+        if (other.waitForConnected(200)) {
+            fmt::print(stderr, "another laser is on at “{}”\n", name.toStdString());
+            return false;
+        }
+        QLocalServer::removeServer(name);
         server_.setSocketOptions(QLocalServer::UserAccessOption);
         if (!server_.listen(name)) {
-            // One left behind by a program that was killed is taken over; a living one is not.
-            QLocalSocket other;
-            other.connectToServer(name);
-            if (other.waitForConnected(200)) {
-                fmt::print(stderr, "another laser is on at “{}”\n", name.toStdString());
-                return false;
-            }
-            QLocalServer::removeServer(name);
-            if (!server_.listen(name)) {
-                fmt::print(stderr, "the socket can't be opened: {}\n",
-                           server_.errorString().toStdString());
-                return false;
-            }
+            fmt::print(stderr, "the socket can't be opened: {}\n",
+                       server_.errorString().toStdString());
+            return false;
         }
         connect(&server_, &QLocalServer::newConnection, this, [this] {
             while (auto* s = server_.nextPendingConnection()) {
