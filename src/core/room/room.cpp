@@ -150,7 +150,14 @@ public:
         room_->closure = laid.closure;
         room_->fit = fit(notes_, laid);
         auto& closure = room_->closure;
-        closure.closed = closure.closed && room_->fit.determined;
+        // With corners unknown the runs alone can't gape: then the fit itself must be no worse than
+        // a few times what the tools promise.
+        const bool unknown =
+            std::any_of(notes_.walls.begin(), notes_.walls.end(), [](const TapedWall& w) {
+                return w.corner == CornerSure::unknown;
+            });
+        closure.closed = closure.closed && room_->fit.determined &&
+                         (!unknown || room_->fit.unitWeight < 6);
         room_->closed = closure.closed;
         if (!room_->fit.words.empty())
             closure.words = (room_->closed || !laid.closure.closed ? closure.words + " " : "") +

@@ -7,6 +7,7 @@
 
 #include <algorithm>
 #include <numbers>
+#include <numeric>
 
 namespace mezzet {
 
@@ -15,6 +16,7 @@ namespace {
 constexpr double suspectFrom = 3.0;  ///< standard errors; 1 in 370 by chance
 constexpr double setAsideFrom = 4.0; ///< 1 in 16,000 by chance
 constexpr int mostSetAside = 3;
+constexpr int manyCorners = 48;
 constexpr std::size_t mostTried = 8;   ///< suspects looked at
 constexpr std::size_t mostWorked = 3;  ///< of them, adjusted without
 constexpr std::size_t mostClosers = 3; ///< runs tried because they alone would close the room
@@ -374,8 +376,8 @@ private:
             if (tried.empty())
                 break;
             if (round == 0)
-                for (auto& t : tried)
-                    if (std::abs(t.suspect.standardised) >= suspectFrom)
+                for (auto& t : tried) // a length below nothing is nobody's slip
+                    if (std::abs(t.suspect.standardised) >= suspectFrom && t.suspect.likely > 0)
                         out_.suspects.push_back(t.suspect);
             Tried& first = tried.front();
             if (round > 0) {
@@ -486,10 +488,23 @@ private:
         double now = 0;
         for (int i = 0; i < n_; ++i)
             now = std::max(now, net.ellipses[static_cast<std::size_t>(i)].major);
+        // In a room of very many corners only diagonals from the least sure ones are weighed.
+        std::vector<int> least(static_cast<std::size_t>(n_));
+        std::iota(least.begin(), least.end(), 0);
+        std::sort(least.begin(), least.end(), [&](int a, int b) {
+            return net.ellipses[static_cast<std::size_t>(a)].major >
+                   net.ellipses[static_cast<std::size_t>(b)].major;
+        });
+        if (n_ > manyCorners)
+            least.resize(manyCorners / 4);
+        const auto isLeast = [&](int i) {
+            return std::find(least.begin(), least.end(), i) != least.end();
+        };
         double best = now;
         for (int a = 0; a < n_; ++a) {
             for (int b = a + 2; b < n_; ++b) {
-                if (a == 0 && b == n_ - 1)
+                if ((a == 0 && b == n_ - 1) ||
+                    (n_ > manyCorners && !isLeast(a) && !isLeast(b)))
                     continue;
                 const bool taped = std::any_of(
                     notes_.diagonals.begin(), notes_.diagonals.end(), [&](const TapedDiagonal& d) {
