@@ -105,19 +105,17 @@ void readOpening(NoteLine& line, NotePlace place, const std::string& word, Tool 
     wall.openings.push_back(o);
 }
 
-void readFixture(NoteLine& line, NotePlace place, FixtureKind kind, Tool tool, TapedWall& wall) {
-    TapedFixture f;
-    f.kind = kind;
-    f.place = place;
-    const std::string thing = fixtureName(kind);
-    NoteParts parts(line, thing, tool);
-    parts.place(f.at);
+namespace {
+
+/// What may be said of each, and the usual heights of what is not said (common practice). The parts
+/// write into `f`, which outlives them.
+void sayOf(NoteParts& parts, NoteLine& line, TapedFixture& f) {
     const auto sizes = [&] {
         parts.after({"wide", "w", "long"}, f.width)
             .after({"deep", "d", "out"}, f.depth)
             .after({"high", "tall", "h"}, f.height);
     };
-    switch (kind) {
+    switch (f.kind) {
     case FixtureKind::chimney:
         line.take({"breast"});
         sizes();
@@ -126,7 +124,7 @@ void readFixture(NoteLine& line, NotePlace place, FixtureKind kind, Tool tool, T
         sizes();
         parts.before({"hearth"}, f.hearthDepth)
             .before({"across"}, f.hearthWidth)
-            .before({"fire"}, [&](const Taped& t) { f.fireWidth = t.value; })
+            .before({"fire"}, [&f](const Taped& t) { f.fireWidth = t.value; })
             .before({"lintel"}, f.fireHeight);
         break;
     }
@@ -152,8 +150,8 @@ void readFixture(NoteLine& line, NotePlace place, FixtureKind kind, Tool tool, T
             .before({"going", "run", "tread"}, f.going)
             .choice(
                 {"up"}, "which way do they climb?", "say “up left” or “up right”",
-                {{{"left"}, [&] { f.upRight = false; }}, {{"right"}, [&] { f.upRight = true; }}})
-            .before({"count"}, [&](const Taped& t) {
+                {{{"left"}, [&f] { f.upRight = false; }}, {{"right"}, [&f] { f.upRight = true; }}})
+            .before({"count"}, [&f, &line](const Taped& t) {
                 // A bare count was read as a length in the notes' unit: take its figure.
                 const auto n = t.written.find_first_not_of("0123456789");
                 if (n != std::string::npos || t.written.size() > 3)
@@ -182,15 +180,19 @@ void readFixture(NoteLine& line, NotePlace place, FixtureKind kind, Tool tool, T
     case FixtureKind::column:
         break;
     }
-    parts.read();
+}
+
+/// Whether all is there that each needs, and what follows from it.
+void settle(NoteLine& line, TapedFixture& f) {
+    const std::string thing = fixtureName(f.kind);
     needPlace(line, f.at, thing);
-    switch (kind) {
+    switch (f.kind) {
     case FixtureKind::chimney:
     case FixtureKind::fireplace:
         if (f.width.value <= Length{} || f.depth <= Length{})
             line.failAhead(fmt::format("a {} needs its place, width and depth", thing),
                            fmt::format("write it like: {} 4' 6\" from left, 56 wide, 14 deep",
-                                       kind == FixtureKind::chimney ? "chimney" : "fireplace"));
+                                       f.kind == FixtureKind::chimney ? "chimney" : "fireplace"));
         break;
     case FixtureKind::radiator:
         if (f.depth <= Length{})
@@ -217,7 +219,7 @@ void readFixture(NoteLine& line, NotePlace place, FixtureKind kind, Tool tool, T
     default:
         break;
     }
-    if (kind == FixtureKind::fireplace) {
+    if (f.kind == FixtureKind::fireplace) {
         if (f.fireWidth <= Length{})
             f.fireWidth = f.width.value * 0.55;
         if (f.fireHeight <= Length{})
@@ -225,6 +227,19 @@ void readFixture(NoteLine& line, NotePlace place, FixtureKind kind, Tool tool, T
         if (f.hearthDepth > Length{} && f.hearthWidth <= Length{})
             f.hearthWidth = f.width.value;
     }
+}
+
+} // namespace
+
+void readFixture(NoteLine& line, NotePlace place, FixtureKind kind, Tool tool, TapedWall& wall) {
+    TapedFixture f;
+    f.kind = kind;
+    f.place = place;
+    NoteParts parts(line, fixtureName(kind), tool);
+    parts.place(f.at);
+    sayOf(parts, line, f);
+    parts.read();
+    settle(line, f);
     wall.fixtures.push_back(f);
 }
 
