@@ -186,7 +186,7 @@ TEST(RoomDrawing, NeighboursAreDrawnBeyondTheirDoors) {
     int dark = 0;
     for (int x = 0; x < image.width(); ++x)
         for (int y = 0; y < image.height(); ++y)
-            if (image.pixelColor(x, y).lightness() < 180) {
+            if (image.pixelColor(x, y).lightness() < 240) {
                 ++dark;
                 EXPECT_GT(x, 100 + 10 * 40) << "beyond wall B";
                 if (x < 100 + 10 * 40)

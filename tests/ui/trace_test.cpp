@@ -96,7 +96,8 @@ TEST_F(Trace, APictureIsScaledAndItsWallsClicked) {
     EXPECT_TRUE(room()->closed);
     EXPECT_EQ(room()->walls.size(), 4U);
     EXPECT_NEAR(room()->floorArea() / 1e6, 20, 0.35);
-    for (const Wall& w : room()->walls)
+    const auto traced = room();
+    for (const Wall& w : traced->walls)
         EXPECT_NEAR(std::abs(std::remainder(w.direction().inDegrees(), 90)), 0, 0.01);
     EXPECT_EQ(room()->openings.size(), 2U);
     EXPECT_TRUE(screen->findChild<QPlainTextEdit*>("traced")->toPlainText().contains("window"));

@@ -1,0 +1,59 @@
+#pragma once
+
+#include "geometry/shape.h"
+
+#include <optional>
+#include <vector>
+
+namespace mezzet {
+
+/// A convex thing in the way. What is not convex is several of them; they may overlap.
+struct Block {
+    Convex shape;
+    int owner = 0; ///< whatever the asker knows it by
+};
+
+/// The narrowest place on the widest way.
+struct Pinch {
+    Length width;
+    std::size_t first = 0;  ///< the two blocks that make it narrow; the same one twice where the
+    std::size_t second = 0; ///< beginning or the end itself is too close to one
+    Vec2 onFirst;           ///< mm; their nearest points
+    Vec2 onSecond;
+};
+
+/// How wide a way there is between places among blocks.
+///
+/// A disc gets from one place to the other unless the blocks, grown by its radius, fence one of
+/// them in. Grown convex blocks meet pairwise in convex pieces, so (nerve theorem) a fence is a
+/// round of blocks each within a diameter of the next, that goes round one of the two places and
+/// not the other: one that crosses a line between them an odd number of times. Taking pairs in
+/// order of their gaps, the first that closes such a round is the narrowest place of the widest
+/// way, and its gap is exact.
+class WayFinder {
+public:
+    /// Gaps wider than `widest` are of no interest.
+    WayFinder(std::vector<Block>, Length widest);
+
+    /// The narrowest place on the widest way; empty when it is `widest` or more. A beginning or end
+    /// closer to a block than half of it is itself the narrowest; inside one it is 0.
+    [[nodiscard]] std::optional<Pinch> narrowest(Vec2 from, Vec2 to) const;
+
+    [[nodiscard]] const std::vector<Block>& blocks() const { return blocks_; }
+
+private:
+    struct Pair {
+        double gap; ///< mm
+        std::size_t first;
+        std::size_t second;
+        Vec2 onFirst;
+        Vec2 onSecond;
+    };
+
+    std::vector<Block> blocks_;
+    std::vector<Vec2> inside_; ///< a point of each
+    std::vector<Pair> pairs_;  ///< narrowest first
+    double widest_;
+};
+
+} // namespace mezzet
