@@ -123,7 +123,7 @@ TEST(Ways, AgreeWithBisectionOnGeosBuffersInRandomRooms) {
         floor.build(w, d, things);
         const double wanted = floor.width(from, to, widest);
         const WayFinder ways(blocksOf(w, d, things), Length::millimetres(widest));
-        const auto pinch = ways.narrowest(from, to);
+        const auto pinch = ways.narrowest({from}, {to});
         const double got = pinch ? pinch->width.mm() : widest;
         EXPECT_NEAR(got, wanted, 1.0) << "room " << k;
         narrow += pinch && got > 1 ? 1 : 0;
@@ -142,7 +142,7 @@ TEST(Ways, KnownCases) {
         placed(rectangle(Length::metres(2), Length::metres(0.5)), {{1000, 2000}, {}}),
         placed(rectangle(Length::millimetres(1400), Length::metres(0.5)), {{3600, 2000}, {}})};
     const WayFinder ways(blocksOf(5000, 4000, things), Length::metres(3));
-    const auto p = ways.narrowest({2500, 800}, {2500, 3200});
+    const auto p = ways.narrowest({{2500, 800}}, {{2500, 3200}});
     ASSERT_TRUE(p);
     EXPECT_NEAR(p->width.mm(), 900, 1e-6);
     EXPECT_NEAR(p->onFirst.x + p->onSecond.x, 2000 + 2900, 1e-6);
@@ -150,20 +150,20 @@ TEST(Ways, KnownCases) {
     auto closed = things;
     closed.push_back(placed(rectangle(Length::metres(1), Length::metres(0.4)), {{2450, 2000}, {}}));
     const auto round = WayFinder(blocksOf(5000, 4000, closed), Length::metres(3))
-                           .narrowest({2500, 800}, {2500, 3200});
+                           .narrowest({{2500, 800}}, {{2500, 3200}});
     ASSERT_TRUE(round);
     EXPECT_NEAR(round->width.mm(), 700, 1e-6);
     // A wall right across leaves nothing.
     closed.push_back(placed(rectangle(Length::metres(1), Length::metres(0.4)), {{4700, 2000}, {}}));
     EXPECT_NEAR(WayFinder(blocksOf(5000, 4000, closed), Length::metres(3))
-                    .narrowest({2500, 800}, {2500, 3200})
+                    .narrowest({{2500, 800}}, {{2500, 3200}})
                     ->width.mm(),
                 0, 1e-9);
     // Nothing in the way at all.
     EXPECT_FALSE(WayFinder(blocksOf(5000, 4000, {}), Length::metres(1))
-                     .narrowest({2500, 800}, {2500, 3200}));
+                     .narrowest({{2500, 800}}, {{2500, 3200}}));
     // Standing too close to a box is itself the narrowest.
-    const auto close = ways.narrowest({1000, 1650}, {2500, 3200});
+    const auto close = ways.narrowest({{1000, 1650}}, {{2500, 3200}});
     ASSERT_TRUE(close);
     EXPECT_NEAR(close->width.mm(), 200, 1e-6);
 }

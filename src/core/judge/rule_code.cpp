@@ -25,7 +25,7 @@ Reading& JudgeContext::add(int piece, Target other, Amount value, Vec2 a, Vec2 b
 }
 
 const RuleCode* codeOf(std::string_view id) {
-    for (const auto subject : {seatingRules(), diningRules(), doorRules(), clashRules()})
+    for (const auto subject : {seatingRules(), diningRules(), doorRules(), wayRules(), clashRules()})
         for (const RuleCode& c : subject)
             if (c.id == id)
                 return &c;

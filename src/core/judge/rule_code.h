@@ -42,6 +42,7 @@ struct RuleCode {
 [[nodiscard]] std::span<const RuleCode> diningRules();
 [[nodiscard]] std::span<const RuleCode> doorRules();
 [[nodiscard]] std::span<const RuleCode> clashRules();
+[[nodiscard]] std::span<const RuleCode> wayRules();
 
 [[nodiscard]] const RuleCode* codeOf(std::string_view id);
 

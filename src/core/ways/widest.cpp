@@ -163,7 +163,9 @@ WayFinder::WayFinder(std::vector<Block> blocks, Length widest)
                 widest_)
                 continue;
             const Gap g = gapBetween(blocks_[i].shape, blocks_[k].shape);
-            if (g.apart.mm() > widest_)
+            const auto& f = blocks_[i].frames;
+            const bool sameDoorway = blocks_[k].isFrameOf(f[0]) || blocks_[k].isFrameOf(f[1]);
+            if (g.apart.mm() > widest_ || (sameDoorway && g.apart > Length::millimetres(0.001)))
                 continue;
             Pair p{g.apart.mm(), i, k, g.onFirst, g.onSecond};
             if (g.apart <= Length{}) {
@@ -177,24 +179,25 @@ WayFinder::WayFinder(std::vector<Block> blocks, Length widest)
               [](const Pair& a, const Pair& b) { return a.gap < b.gap; });
 }
 
-std::optional<Pinch> WayFinder::narrowest(Vec2 from, Vec2 to) const {
+std::optional<Pinch> WayFinder::narrowest(const WayEnd& from, const WayEnd& to) const {
     std::optional<Pinch> best;
     const auto offer = [&](const Pinch& p) {
         if (p.width.mm() < widest_ && (!best || p.width < best->width))
             best = p;
     };
     // Whoever sets out or arrives has to fit there.
-    for (const Vec2 p : {from, to}) {
+    for (const WayEnd& end : {from, to}) {
+        const Vec2 p = end.at;
         const Shape point = stretch({p, p});
         for (std::size_t i = 0; i < blocks_.size(); ++i) {
-            if (norm(inside_[i] - p) > widest_ * 4 + 20000)
+            if (blocks_[i].isFrameOf(end.doorway))
                 continue;
             const Gap g = gapBetween(blocks_[i].shape, point.parts[0]);
             if (g.apart.mm() * 2 < widest_)
                 offer({g.apart * 2, i, i, g.onFirst, p});
         }
     }
-    const Divide line{from, to - from};
+    const Divide line{from.at, to.at - from.at};
     Rounds rounds(blocks_.size());
     for (const Pair& p : pairs_) {
         if (best && p.gap >= best->width.mm())

@@ -2,6 +2,7 @@
 
 #include "geometry/shape.h"
 
+#include <array>
 #include <optional>
 #include <vector>
 
@@ -11,6 +12,19 @@ namespace mezzet {
 struct Block {
     Convex shape;
     int owner = 0; ///< whatever the asker knows it by
+    /// The doorways it frames, at most two; below 0 for none. How wide a doorway itself is does not
+    /// count: no gap between two blocks that frame the same one.
+    std::array<int, 2> frames{-1, -1};
+
+    [[nodiscard]] bool isFrameOf(int doorway) const {
+        return doorway >= 0 && (frames[0] == doorway || frames[1] == doorway);
+    }
+};
+
+/// Where a way begins or ends.
+struct WayEnd {
+    Vec2 at;          ///< mm
+    int doorway = -1; ///< which one it is in the middle of; its frame may be close
 };
 
 /// The narrowest place on the widest way.
@@ -37,7 +51,7 @@ public:
 
     /// The narrowest place on the widest way; empty when it is `widest` or more. A beginning or end
     /// closer to a block than half of it is itself the narrowest; inside one it is 0.
-    [[nodiscard]] std::optional<Pinch> narrowest(Vec2 from, Vec2 to) const;
+    [[nodiscard]] std::optional<Pinch> narrowest(const WayEnd& from, const WayEnd& to) const;
 
     [[nodiscard]] const std::vector<Block>& blocks() const { return blocks_; }
 
