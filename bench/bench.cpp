@@ -4,6 +4,7 @@
 #include "app/style.h"
 #include "dxf/dxf.h"
 #include "geometry/gap.h"
+#include "ways/widest.h"
 
 #include <QApplication>
 #include <QImage>
@@ -222,6 +223,62 @@ void gapsOfSixtyByGeos(benchmark::State& state) {
     GEOS_finish_r(h);
 }
 BENCHMARK(gapsOfSixtyByGeos)->Unit(benchmark::kMicrosecond);
+
+/// The widest way across a floor of sixty boxes, pairs and all.
+void widestWayHere(benchmark::State& state) {
+    const auto things = boxes();
+    for (auto _ : state) {
+        std::vector<Block> blocks;
+        for (const Shape& s : things)
+            blocks.push_back({s.parts[0], 0, {-1, -1}});
+        const WayFinder ways(blocks, Length::metres(2));
+        const auto pinch = ways.narrowest({{-500, 4000}}, {{8500, 4000}});
+        benchmark::DoNotOptimize(pinch);
+    }
+}
+BENCHMARK(widestWayHere)->Unit(benchmark::kMicrosecond);
+
+/// The same by bisection: does the floor less the boxes, grown by a radius, still join the places?
+void widestWayByGeosBuffers(benchmark::State& state) {
+    auto* h = GEOS_init_r();
+    std::vector<GEOSGeometry*> all;
+    const auto polygon = [&](std::vector<Vec2> c) {
+        c.push_back(c.front());
+        auto* seq = GEOSCoordSeq_create_r(h, static_cast<unsigned>(c.size()), 2);
+        for (unsigned i = 0; i < c.size(); ++i)
+            GEOSCoordSeq_setXY_r(h, seq, i, c[i].x, c[i].y);
+        return GEOSGeom_createPolygon_r(h, GEOSGeom_createLinearRing_r(h, seq), nullptr, 0);
+    };
+    for (const auto& s : boxes())
+        all.push_back(polygon(outline(s)));
+    auto* many = GEOSGeom_createCollection_r(h, GEOS_MULTIPOLYGON, all.data(),
+                                             static_cast<unsigned>(all.size()));
+    auto* solid = GEOSUnaryUnion_r(h, many);
+    auto* floor = polygon({{-3000, -3000}, {11000, -3000}, {11000, 11000}, {-3000, 11000}});
+    auto* from = GEOSGeom_createPointFromXY_r(h, -500, 4000);
+    auto* to = GEOSGeom_createPointFromXY_r(h, 8500, 4000);
+    for (auto _ : state) {
+        double low = 0, high = 1000;
+        while (high - low > 0.5) {
+            const double r = (low + high) / 2;
+            auto* grown = GEOSBuffer_r(h, solid, r, 16);
+            auto* free = GEOSDifference_r(h, floor, grown);
+            bool joined = false;
+            for (int i = 0; i < GEOSGetNumGeometries_r(h, free) && !joined; ++i) {
+                const auto* part = GEOSGetGeometryN_r(h, free, i);
+                joined = GEOSIntersects_r(h, part, from) == 1 && GEOSIntersects_r(h, part, to) == 1;
+            }
+            GEOSGeom_destroy_r(h, free);
+            GEOSGeom_destroy_r(h, grown);
+            (joined ? low : high) = r;
+        }
+        benchmark::DoNotOptimize(low);
+    }
+    for (auto* g : {many, solid, floor, from, to})
+        GEOSGeom_destroy_r(h, g);
+    GEOS_finish_r(h);
+}
+BENCHMARK(widestWayByGeosBuffers)->Unit(benchmark::kMicrosecond);
 
 } // namespace
 
