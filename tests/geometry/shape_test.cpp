@@ -123,3 +123,17 @@ TEST(Polygon, FindsAnOutlineThatCrossesItself) {
     const std::vector<Vec2> bow{{0, 0}, {4, 4}, {4, 0}, {0, 4}};
     EXPECT_TRUE(selfCrossing(bow));
 }
+
+TEST(Gap, StretchesThatShareAnEndTouchThere) {
+    const std::array<Vec2, 4> c{Vec2{0, 0}, {4000, 0}, {4000, 3000}, {0, 3000}};
+    for (std::size_t i = 0; i < 4; ++i) {
+        const Gap g =
+            gapBetween(stretch({c[i], c[(i + 1) % 4]}), stretch({c[(i + 1) % 4], c[(i + 2) % 4]}));
+        EXPECT_EQ(g.apart.mm(), 0);
+        EXPECT_NEAR(norm(g.onFirst - c[(i + 1) % 4]), 0, 1e-6) << i;
+        EXPECT_NEAR(norm(g.onSecond - c[(i + 1) % 4]), 0, 1e-6) << i;
+    }
+    // Two in one line, end to end.
+    const Gap line = gapBetween(stretch({{0, 0}, {1000, 0}}), stretch({{1000, 0}, {2500, 0}}));
+    EXPECT_NEAR(norm(line.onFirst - Vec2{1000, 0}), 0, 1e-6);
+}

@@ -93,6 +93,7 @@ struct Simplex {
 
 struct CoreDistance {
     bool overlapping = false;
+    bool touching = false; ///< they meet in a point that is known: a and b
     Vec2 a;
     Vec2 b;
 };
@@ -112,8 +113,15 @@ CoreDistance coreDistance(const Convex& a, const Convex& b) {
     Vec2 p = s.nearest();
     for (int step = 0; step < 200; ++step) {
         const double pp = dot(p, p);
-        if (pp < 1e-18)
-            return {true, {}, {}};
+        if (pp < 1e-18) {
+            CoreDistance met{true, true, {}, {}};
+            for (int i = 0; i < s.count; ++i) {
+                const Vertex& v = s.v[static_cast<std::size_t>(i)];
+                met.a = met.a + v.a * v.share;
+                met.b = met.b + v.b * v.share;
+            }
+            return met;
+        }
         const Vertex next = vertex(-p);
         // No point of the difference lies nearer than along -p by more than rounding.
         if (pp - dot(next.w, p) <= 1e-9 * std::sqrt(pp))
@@ -122,7 +130,7 @@ CoreDistance coreDistance(const Convex& a, const Convex& b) {
         if (s.count == 2)
             s.solveTwo();
         else if (s.solveThree())
-            return {true, {}, {}};
+            return {true, false, {}, {}};
         const Vec2 q = s.nearest();
         if (dot(q, q) >= pp)
             break;
@@ -227,8 +235,14 @@ Gap overlapOf(const Convex& a, const Convex& b) {
 
 Gap gapBetween(const Convex& a, const Convex& b) {
     const auto core = coreDistance(a, b);
-    if (core.overlapping)
-        return overlapOf(a, b);
+    if (core.overlapping) {
+        Gap g = overlapOf(a, b);
+        // Things that only touch are seen where they do, not at the end of a face that lies in
+        // line.
+        if (core.touching && g.depth <= quiet)
+            g.onFirst = g.onSecond = core.a;
+        return g;
+    }
     const double between = norm(core.b - core.a);
     const Vec2 way = unit(core.b - core.a);
     const double clear = between - sweptRadius(a) - sweptRadius(b);

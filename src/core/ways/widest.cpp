@@ -43,9 +43,6 @@ Vec2 common(const Convex& a, const Convex& b, const Gap& g) {
     if (by.size() < 3)
         std::swap(part, by);
     if (by.size() == 2 && part.size() == 2) { // two stretches of wall
-        for (const Vec2 p : {part[0], part[1], by[0], by[1]})
-            if (onBoth(p))
-                return p;
         if (const auto p = crossing({part[0], part[1]}, {by[0], by[1]}))
             return *p;
     }
