@@ -148,7 +148,8 @@ int Board::pieceAt(QPointF at) const {
         const Vec2 p = toFloor(at);
         for (auto it = standing.rbegin(); it != standing.rend(); ++it) {
             const Piece& piece = session_.scene()->piece(it->index);
-            if (p.x >= it->left && p.x <= it->right && -p.y >= 0 && -p.y <= piece.size.height.mm())
+            if (p.x >= it->left && p.x <= it->right && -p.y >= it->base &&
+                -p.y <= it->base + piece.size.height.mm())
                 return piece.id;
         }
         return 0;
@@ -203,6 +204,18 @@ void Board::setTaping(bool on) {
     emit tapingChanged(on);
     if (on && session_.surface() >= 0)
         session_.goTo(-1);
+    update();
+}
+
+void Board::setShown(Over o, bool on) {
+    shown_[static_cast<std::size_t>(o)] = on;
+    if (on && session_.surface() >= 0)
+        session_.goTo(-1);
+    update();
+}
+
+void Board::setRegions(std::vector<AllowedRegion> regions) {
+    regions_ = std::move(regions);
     update();
 }
 
@@ -336,6 +349,15 @@ void Board::dragTo(QPointF at, Qt::KeyboardModifiers keys) {
     const auto mode = (keys & Qt::ShiftModifier) != 0     ? DragTies::keep
                       : (keys & Qt::ControlModifier) != 0 ? DragTies::drop
                                                           : DragTies::revalue;
+    // One piece finds what it lines up with; Alt leaves it to the hand.
+    snap_.reset();
+    constexpr double snapPixels = 7;
+    if (mode == DragTies::revalue && session_.selected().size() == 1 && (keys & Qt::AltModifier) == 0)
+        snap_ = snapFor(*session_.settledProject(), *session_.settledScene(),
+                        session_.selected().front(), step_,
+                        Length::millimetres(snapPixels / scale_));
+    if (snap_)
+        step_ = snap_->step;
     drag_ = drag(*session_.settledProject(), *session_.settledScene(), session_.selected(), step_,
                  mode);
     if (!drag_->edit.acts.empty())
@@ -381,8 +403,17 @@ void Board::mouseReleaseEvent(QMouseEvent* e) {
 
 void Board::finishDrag() {
     auto done = drag_;
+    const auto snap = snap_;
     drag_.reset();
+    snap_.reset();
     session_.endTrial();
+    if (done && snap && done->edit.acts.size() == 1)
+        if (const auto* put = std::get_if<PutPiece>(&done->edit.acts.front()))
+            if (auto held = retied(*session_.project(), put->piece, snap->ties)) {
+                held->piece.pose = put->piece.pose;
+                done->edit.acts.front() = PutPiece{held->piece};
+                done->edit.words = put->piece.name + " " + snap->words;
+            }
     if (done && !done->edit.acts.empty() && norm(step_) > 1e-6)
         session_.apply(done->edit);
     else if (done && done->edit.acts.empty())
@@ -393,6 +424,7 @@ void Board::cancelHand() {
     if (hand_ == Hand::dragging || hand_ == Hand::turning)
         session_.endTrial();
     drag_.reset();
+    snap_.reset();
     hand_ = Hand::free;
     setCursor(taping_ ? Qt::CrossCursor : Qt::ArrowCursor);
 }

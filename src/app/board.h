@@ -1,11 +1,15 @@
 #pragma once
 
 #include "app/job_session.h"
+#include "edit/snap.h"
+#include "fits/fits.h"
 #include "geometry/gap.h"
 #include "sheets/drawing.h"
 
 #include <QImage>
 #include <QWidget>
+
+#include <array>
 
 namespace mezzet::app {
 
@@ -39,6 +43,14 @@ public:
     [[nodiscard]] bool taping() const { return taping_; }
     [[nodiscard]] const std::vector<OwnTape>& tapes() const { return tapes_; }
     void clearTapes();
+    /// What is shown over the floor besides the readings.
+    enum class Over { use, ways, zones, view };
+    void setShown(Over, bool on);
+    [[nodiscard]] bool shown(Over o) const { return shown_[static_cast<std::size_t>(o)]; }
+    /// Where a piece may stand, as an answer told it; empty takes it away.
+    void setRegions(std::vector<AllowedRegion>);
+    /// What the piece in hand would snap to; empty while nothing is near.
+    [[nodiscard]] const std::optional<SnapOffer>& snap() const { return snap_; }
     /// Whether the drawing a room was traced from lies under the board.
     void setUnderlayShown(bool on) {
         underlayShown_ = on;
@@ -93,6 +105,8 @@ private:
     void paintSelection(const sheets::Drawing&);
     void paintChanges(QPainter&);
     void paintTapes(const sheets::Drawing&);
+    void paintOver(const sheets::Drawing&, std::vector<QRectF>& taken);
+    void paintSnap(const sheets::Drawing&);
     void dragTo(QPointF, Qt::KeyboardModifiers);
     void turnTo(QPointF, Qt::KeyboardModifiers);
     void finishDrag();
@@ -114,6 +128,9 @@ private:
     UnderlayPtr underlayOf_; ///< what underlay_ was made of
     QImage underlay_;
     std::optional<Drag> drag_;
+    std::optional<SnapOffer> snap_;
+    std::array<bool, 4> shown_{};
+    std::vector<AllowedRegion> regions_;
     Angle turnedBy_;
     bool spaceHeld_ = false;
     bool taping_ = false;

@@ -2,6 +2,7 @@
 #include "app/board.h"
 
 #include "app/style.h"
+#include "sheets/draw_floor.h"
 
 #include <algorithm>
 #include <cmath>
@@ -46,6 +47,8 @@ void Board::paintFloor(QPainter& p) {
     paintSelection(d);
     // The user's own tapes, then the readings of what is selected, and what is to mend elsewhere.
     std::vector<QRectF> taken;
+    paintOver(d, taken);
+    paintSnap(d);
     const auto& chosen = session_.selected();
     const auto aboutChosen = [&](const Reading& r) {
         return std::any_of(chosen.begin(), chosen.end(), [&](int id) {
@@ -87,6 +90,49 @@ void Board::paintFloor(QPainter& p) {
         p.drawText(sheetArea(), Qt::AlignCenter,
                    "No room yet.\nMeasure it: Job, Measure (Ctrl+T).");
     }
+}
+
+void Board::paintOver(const sheets::Drawing& d, std::vector<QRectF>& taken) {
+    const auto& job = *session_.project();
+    const Scene& scene = *session_.scene();
+    const auto& book = *job.library.book;
+    if (!regions_.empty())
+        sheets::drawRegions(d, regions_);
+    if (!job.room->closed)
+        return;
+    const int one = session_.selected().size() == 1 ? session_.selected().front() : 0;
+    if (shown(Over::zones))
+        sheets::drawZones(d, zonesOf(scene), taken);
+    if (shown(Over::use))
+        sheets::drawUseZones(d, useZones(scene, book), d.notation);
+    if (shown(Over::view)) {
+        // From the seat that is chosen, else from the first door.
+        const Piece* seat = one != 0 ? scene.scheme->byId(one) : nullptr;
+        if (seat != nullptr && seat->kind->isSeat())
+            sheets::drawView(d, viewFromSeat(scene, one));
+        else
+            for (const auto& o : job.room->openings)
+                if (o.kind != OpeningKind::window) {
+                    sheets::drawView(d, viewFromDoor(scene, o));
+                    break;
+                }
+    }
+    if (shown(Over::ways)) {
+        auto ways = waysToDraw(scene, book, job.judgement, one);
+        if (ways.empty() && one != 0)
+            ways = waysToDraw(scene, book, job.judgement);
+        sheets::drawWays(d, ways, taken);
+    }
+}
+
+void Board::paintSnap(const sheets::Drawing& d) {
+    if (!snap_ || hand_ != Hand::dragging)
+        return;
+    QPainter& p = d.painter;
+    QPen pen(look().chosen, 1.4, Qt::DashLine);
+    p.setPen(pen);
+    for (const Segment& s : snap_->lines)
+        p.drawLine(d.at(s.from), d.at(s.to));
 }
 
 void Board::paintUnderlay(const sheets::Drawing& d) {
@@ -139,7 +185,8 @@ void Board::paintWall(QPainter& p) {
             continue;
         p.setPen(QPen(look().chosen, 2.4));
         p.setBrush(Qt::NoBrush);
-        p.drawRect(QRectF(toScreen({s.left, -piece.size.height.mm()}), toScreen({s.right, 0}))
+        p.drawRect(QRectF(toScreen({s.left, -s.base - piece.size.height.mm()}),
+                          toScreen({s.right, -s.base}))
                        .adjusted(-2, -2, 2, 2));
     }
     std::vector<QRectF> taken;
@@ -222,7 +269,7 @@ void Board::paintSelection(const sheets::Drawing& d) {
 }
 
 void Board::paintChanges(QPainter& p) {
-    if (!drag_ || drag_->changes.empty() || hand_ != Hand::dragging)
+    if (!drag_ || (drag_->changes.empty() && !snap_) || hand_ != Hand::dragging)
         return;
     // Which ties the drag changes, beside the pointer, as it happens.
     const QFont font = sheets::sans(13);
@@ -230,6 +277,11 @@ void Board::paintChanges(QPainter& p) {
     QStringList before;
     QStringList after;
     double w = 0;
+    QString offer;
+    if (snap_) {
+        offer = "let go: " + QString::fromStdString(snap_->words);
+        w = m.horizontalAdvance(offer) + 24;
+    }
     for (const auto& c : drag_->changes) {
         before << QString::fromStdString(c.before);
         after << (c.after.empty() ? QString("let go") : QString::fromStdString(c.after));
@@ -238,7 +290,7 @@ void Board::paintChanges(QPainter& p) {
     }
     const double row = 20;
     QRectF box(lastAt_.x() + 18, lastAt_.y() + 18, w,
-               row * static_cast<double>(before.size()) + 12);
+               row * static_cast<double>(before.size() + (snap_ ? 1 : 0)) + 12);
     box.moveRight(std::min(box.right(), width() - 6.0));
     box.moveBottom(std::min(box.bottom(), height() - 6.0));
     p.setPen(QPen(look().panelEdge, 1));
@@ -259,6 +311,11 @@ void Board::paintChanges(QPainter& p) {
         p.setFont(font);
         p.setPen(gone ? look().tight : look().ink);
         p.drawText(QPointF(x + 18, y + 14), after[i]);
+    }
+    if (snap_) {
+        p.setFont(sheets::sans(13, QFont::DemiBold));
+        p.setPen(look().chosen);
+        p.drawText(QPointF(box.left() + 12, y + 14), offer);
     }
 }
 

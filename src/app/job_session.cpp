@@ -1,5 +1,6 @@
 #include "app/job_session.h"
 
+#include "judge/say.h"
 #include "measure/text.h"
 
 #include <QCoreApplication>
@@ -48,6 +49,7 @@ JobSession::JobSession(Library library, QObject* parent)
     : QObject(parent), library_(std::move(library)) {
     auto empty = newProject(library_, "room Untitled room\n");
     take(*empty, *sceneOf(**empty));
+    pool_.setMaxThreadCount(1);
     pause_.setSingleShot(true);
     pause_.setInterval(pauseMilliseconds);
     halfMinute_.setInterval(regularMilliseconds);
@@ -57,6 +59,8 @@ JobSession::JobSession(Library library, QObject* parent)
 }
 
 JobSession::~JobSession() {
+    ++*generation_;
+    pool_.waitForDone();
     dropCopy();
 }
 
@@ -72,6 +76,8 @@ void JobSession::take(ProjectPtr project, ScenePtr scene) {
 void JobSession::judgeNow() {
     readings_ = judge(*scene(), *library_.book, project()->judgement);
     remedies_.clear();
+    ++*generation_;
+    finding_ = 0;
 }
 
 void JobSession::dropMissing() {
@@ -120,6 +126,42 @@ const std::optional<Remedy>& JobSession::remedyOf(std::size_t reading) {
     return remedies_[reading] = remedyFor(readings_[reading], *project(), *scene(), readings_);
 }
 
+void JobSession::setLibrary(Library library) {
+    library_ = std::move(library);
+    auto next = std::make_shared<Project>(*project_);
+    next->library = library_;
+    project_ = next;
+    emit jobChanged();
+}
+
+void JobSession::findRemedies(std::vector<std::size_t> wanted) {
+    const int mine = ++*generation_;
+    std::erase_if(wanted, [&](std::size_t i) { return remedyKnown(i) || i >= readings_.size(); });
+    finding_ = static_cast<int>(wanted.size());
+    if (wanted.empty())
+        return;
+    // Jobs, scenes and readings are values: the thread has its own.
+    auto all = std::make_shared<const std::vector<Reading>>(readings_);
+    pool_.start([this, mine, now = generation_, job = project(), there = scene(), all,
+                 wanted = std::move(wanted)] {
+        for (const std::size_t i : wanted) {
+            if (*now != mine)
+                return;
+            auto remedy = remedyFor((*all)[i], *job, *there, *all);
+            QMetaObject::invokeMethod(
+                this,
+                [this, mine, i, remedy = std::move(remedy)] {
+                    if (*generation_ != mine)
+                        return;
+                    remedies_[i] = remedy;
+                    --finding_;
+                    emit remedyFound(i);
+                },
+                Qt::QueuedConnection);
+        }
+    });
+}
+
 bool JobSession::apply(const Edit& edit) {
     auto next = mezzet::apply(*project_, edit);
     if (!next) {
@@ -157,7 +199,7 @@ bool JobSession::sayLine(const QString& line) {
         return true;
     }
     auto said =
-        readLine(line.toStdString(), *project_, selected_.size() == 1 ? selected_.front() : 0);
+        readSaid(line.toStdString(), *project_, selected_.size() == 1 ? selected_.front() : 0);
     if (!said) {
         emit told(QString::fromStdString(said.problem().sentence()), true);
         return false;

@@ -5,7 +5,10 @@
 #include "judge/remedy.h"
 
 #include <QObject>
+#include <QThreadPool>
 #include <QTimer>
+
+#include <atomic>
 
 #include <map>
 #include <memory>
@@ -21,6 +24,8 @@ public:
     ~JobSession() override;
 
     [[nodiscard]] const Library& library() const { return library_; }
+    /// Takes another kit or another start for new jobs; the open job has it at once.
+    void setLibrary(Library);
     [[nodiscard]] const ProjectPtr& project() const { return trial_ ? trial_->project : project_; }
     [[nodiscard]] const ScenePtr& scene() const { return trial_ ? trial_->scene : scene_; }
     /// Without the drag under way.
@@ -38,6 +43,11 @@ public:
     [[nodiscard]] bool remedyKnown(std::size_t reading) const {
         return remedies_.count(reading) > 0;
     }
+    /// Finds the remedies of these readings, in turn, beside the window; remedyFound tells of each.
+    /// What was asked for before is left.
+    void findRemedies(std::vector<std::size_t> readings);
+    /// True while remedies asked for are still being looked for.
+    [[nodiscard]] bool findingRemedies() const { return finding_ > 0; }
 
     // ---- changing ----
     /// Applies an edit and keeps the job before it. Says why not when it is refused.
@@ -89,6 +99,7 @@ public slots:
     void keepCopy();
 
 signals:
+    void remedyFound(std::size_t reading);
     /// The job, or the trial of a drag, is another one.
     void jobChanged();
     void selectionChanged();
@@ -114,6 +125,10 @@ private:
     std::optional<Applied> trial_;
     std::vector<Reading> readings_;
     std::map<std::size_t, std::optional<Remedy>> remedies_;
+    QThreadPool pool_;                                ///< one thread, for remedies
+    std::shared_ptr<std::atomic<int>> generation_ =   ///< of what was asked; older answers are late
+        std::make_shared<std::atomic<int>>(0);
+    int finding_ = 0;
     std::map<std::size_t, int> mendElsewhere_; ///< by scheme, until the kept job changes
     std::vector<Step> past_;
     std::vector<Step> future_;

@@ -1,6 +1,7 @@
 #include "app/line_bar.h"
 
 #include "app/style.h"
+#include "judge/say.h"
 
 #include <QHBoxLayout>
 #include <QKeyEvent>
@@ -93,6 +94,10 @@ void LineBar::refresh() {
         preview_->setText("Enter: " + word);
         return;
     }
+    if (takesLong(text.toStdString())) {
+        preview_->setText("Enter: looks for what can be mended, and mends it");
+        return;
+    }
     const auto said = readLine(text.toStdString(), *session_.settledProject(),
                                session_.selected().size() == 1 ? session_.selected().front() : 0);
     if (said) {
@@ -179,12 +184,18 @@ void LineBar::enter() {
         return;
     }
     told_.stop();
+    if (takesLong(text.toStdString()) && text.startsWith("mend all", Qt::CaseInsensitive)) {
+        // The steps are shown before they are taken.
+        edit_->clear();
+        emit mendWanted();
+        return;
+    }
     refresh();
     const auto what = preview_->text();
     if (!session_.sayLine(text)) {
         // What was refused stays, with the caret at the word it couldn't take.
         const auto said =
-            readLine(edit_->text().toStdString(), *session_.settledProject(),
+            readSaid(edit_->text().toStdString(), *session_.settledProject(),
                      session_.selected().size() == 1 ? session_.selected().front() : 0);
         if (!said && said.problem().column > 0)
             edit_->setSelection(said.problem().column - 1, std::max(said.problem().width, 0));

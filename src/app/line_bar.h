@@ -25,6 +25,8 @@ public:
     void tell(const QString& words, bool trouble);
 
 signals:
+    /// "mend all" was said.
+    void mendWanted();
     void finished();
 
 protected:

@@ -4,8 +4,11 @@
 #include "app/main_window.h"
 
 #include <QActionGroup>
+#include <QFileDialog>
 #include <QMenu>
 #include <QMenuBar>
+
+#include <tuple>
 
 namespace mezzet::app {
 
@@ -77,6 +80,7 @@ void MainWindow::buildPlaceMenu(QMenu* m) {
         pieces_->box()->setFocus();
         pieces_->box()->selectAll();
     });
+    add(m, "finder", "Find anything", QKeySequence("Ctrl+Space"), [this] { findAnything(); });
     add(m, "say", "Say it on the line", QKeySequence("Ctrl+K"),
         [this] { line_->edit()->setFocus(); });
     m->addSeparator();
@@ -86,6 +90,36 @@ void MainWindow::buildPlaceMenu(QMenu* m) {
         [this] { turnSelected(-90); });
     add(m, "turnBit", "Turn 5° right", QKeySequence("Ctrl+."), [this] { turnSelected(5); });
     add(m, "turnBitLeft", "Turn 5° left", QKeySequence("Ctrl+,"), [this] { turnSelected(-5); });
+    auto* alignMenu = m->addMenu("Line up");
+    const std::tuple<const char*, const char*, AlignBy> aligns[] = {
+        {"alignFronts", "Their fronts", AlignBy::fronts},
+        {"alignBacks", "Their backs", AlignBy::backs},
+        {"alignLefts", "Their left sides", AlignBy::lefts},
+        {"alignRights", "Their right sides", AlignBy::rights},
+        {"alignMiddles", "Their middles, side to side", AlignBy::middlesAcross},
+        {"alignAxis", "Their middles, front to back", AlignBy::middlesAlong}};
+    for (const auto& [name, text, by] : aligns)
+        add(alignMenu, name, text, {}, [this, b = by] { alignSelected(b); });
+    add(m, "spread", "Spread evenly", QKeySequence("Ctrl+Shift+E"), [this] { spreadSelected(); });
+    add(m, "mirrorAcross", "Mirror left to right", {}, [this] { mirror(MirrorBy::leftRight); });
+    add(m, "mirrorAlong", "Mirror front to back", {}, [this] { mirror(MirrorBy::frontBack); });
+    add(m, "seatTable", "Seat the table …", QKeySequence("Ctrl+Shift+D"), [this] { seatSelected(); });
+    add(m, "zone", "Zone of what is selected …", QKeySequence("Ctrl+G"), [this] { zoneSelected(); });
+    m->addSeparator();
+    auto* kitMenu = m->addMenu("The studio's own kinds");
+    add(kitMenu, "keepKind", "Keep this piece as a kind …", {}, [this] { keepKind(); });
+    add(kitMenu, "importKinds", "Take kinds from a CSV …", {}, [this] {
+        const auto path =
+            QFileDialog::getOpenFileName(this, "Take kinds from", {}, "Tables (*.csv);;All files (*)");
+        if (!path.isEmpty())
+            importKinds(path);
+    });
+    add(kitMenu, "exportKinds", "Write the kit as CSV …", {}, [this] {
+        const auto path =
+            QFileDialog::getSaveFileName(this, "Write the kit to", "kit.csv", "Tables (*.csv)");
+        if (!path.isEmpty())
+            exportKinds(path);
+    });
     m->addSeparator();
     auto* own = add(m, "ownTape", "Measure with a tape of your own", QKeySequence("Ctrl+M"),
                     [this] { board_->setTaping(!board_->taping()); });
@@ -100,6 +134,12 @@ void MainWindow::buildPlaceMenu(QMenu* m) {
     add(m, "removeScheme", "Throw this scheme away", {}, [this] {
         session_.apply({"throw the scheme away", {RemoveScheme{}}, {}});
     });
+    add(m, "getBack", "Get back a scheme …", {}, [this] { getBackScheme(); });
+    add(m, "noteScheme", "Note why …", {}, [this] { noteScheme(); });
+    auto* guests = add(m, "guests", "Arrange for guests", QKeySequence("Ctrl+Shift+G"), [this] {
+        setArrangement(act("guests")->isChecked() ? Arrangement::guests : Arrangement::day);
+    });
+    guests->setCheckable(true);
 }
 
 void MainWindow::buildJudgeMenu(QMenu* m) {
@@ -107,6 +147,28 @@ void MainWindow::buildJudgeMenu(QMenu* m) {
     add(m, "lastMend", "The one before", QKeySequence("Shift+F8"), [this] { walkMend(-1); });
     add(m, "mend", "Take the first remedy shown", QKeySequence("Ctrl+Return"),
         [this] { tape_->takeFirstRemedy(); });
+    add(m, "mendAll", "Mend all I can …", QKeySequence("Ctrl+Shift+Return"), [this] { mendAll(); });
+    add(m, "whatFits", "What fits here? …", QKeySequence("Ctrl+Shift+F"), [this] { askWhatFits(); });
+    add(m, "besides", "Lay schemes side by side", QKeySequence("Ctrl+B"), [this] { layBesides(); });
+    m->addSeparator();
+    const std::tuple<const char*, const char*, const char*, Board::Over> overs[] = {
+        {"showWays", "Show ways", "Ctrl+1", Board::Over::ways},
+        {"showUse", "Show room in use", "Ctrl+2", Board::Over::use},
+        {"showView", "Show what is seen", "Ctrl+3", Board::Over::view},
+        {"showZones", "Show zones", "Ctrl+4", Board::Over::zones}};
+    for (const auto& [name, text, key, over] : overs) {
+        auto* a = add(m, name, text, QKeySequence(key),
+                      [this, n = QString(name), o = over] { board_->setShown(o, act(n)->isChecked()); });
+        a->setCheckable(true);
+    }
+    m->addSeparator();
+    auto* access = add(m, "access", "Judge for a wheelchair too", {}, [this] {
+        session_.apply({"access", {SetAccess{act("access")->isChecked()}}, {}});
+    });
+    access->setCheckable(true);
+    add(m, "brief", "Brief: how many seats …", {}, [this] { briefSeats(); });
+    add(m, "keepBands", "Keep these bands for the studio", {}, [this] { keepBands(); });
+    m->addSeparator();
     add(m, "retape", "Type on the tape", QKeySequence("Ctrl+E"), [this] { tape_->editFirst(); });
     m->addSeparator();
     schools_ = new QActionGroup(this);

@@ -8,6 +8,7 @@
 #include "app/scheme_strip.h"
 #include "app/tape_panel.h"
 
+#include "edit/arrange.h"
 #include "sheets/plan_sheet.h"
 
 #include <QMainWindow>
@@ -43,6 +44,9 @@ public:
     bool printTo(const QString& path, const sheets::PlanOptions&);
     bool writeDxf(const QString& path);
     void setNight(bool night);
+    /// Takes kinds of the studio's own from a CSV, keeps them, and has them in the kit at once.
+    bool importKinds(const QString& path);
+    bool exportKinds(const QString& path);
     /// Offers what an earlier run left unsaved. True when something was taken up.
     bool offerRecovery();
 
@@ -78,6 +82,21 @@ private:
     void renameScheme();
     void titleJob();
     void showKeys();
+    void findAnything();
+    void askWhatFits();
+    void mendAll();
+    void layBesides();
+    void alignSelected(AlignBy);
+    void spreadSelected();
+    void mirror(MirrorBy);
+    void seatSelected();
+    void zoneSelected();
+    void keepKind();
+    void keepBands();
+    void briefSeats();
+    void noteScheme();
+    void getBackScheme();
+    void setArrangement(Arrangement);
     void setNotation(Notation);
 
     JobSession session_;

@@ -193,6 +193,17 @@ void PieceList::refill() {
                 ++shown;
             }
     }
+    if (session_.surface() < 0 && !job.scheme().away.empty()) {
+        heading(job.scheme().arrangement == Arrangement::day ? "For guests only" : "Every day only");
+        for (const auto& p : job.scheme().away) {
+            if (!matches(p))
+                continue;
+            auto* item = new QListWidgetItem(QString::fromStdString(p.name), list_);
+            item->setData(sizeRole, QString::fromStdString(footprintWords(p, job.notation)));
+            item->setData(lineRole, "bring out " + QString::fromStdString(p.name));
+            item->setData(Qt::AccessibleTextRole, "Bring out " + item->text());
+        }
+    }
     heading_->setText(session_.surface() < 0
                           ? QString("In this scheme")
                           : "In front of wall " +

@@ -7,9 +7,18 @@
 #include <QPainter>
 #include <QPushButton>
 
+#include <algorithm>
+
 namespace mezzet::app {
 
 namespace {
+
+/// Whether anything stands elsewhere for guests.
+bool arrangedForGuests(const Scheme& s) {
+    return s.arrangement == Arrangement::guests || !s.away.empty() ||
+           std::any_of(s.pieces.begin(), s.pieces.end(),
+                       [](const Piece& p) { return p.otherwise.has_value() || p.onlyHere; });
+}
 
 constexpr std::size_t most = 9; ///< tabs; the rest are gone to by the line
 
@@ -92,7 +101,9 @@ void SchemeStrip::setZoom(const QString& words) {
 
 void SchemeStrip::rebuild() {
     const auto& job = *session_.project();
-    QStringList says{QString::number(job.active), look().night ? "night" : "day"};
+    QStringList says{QString::number(job.active), look().night ? "night" : "day",
+                     arrangedForGuests(job.scheme()) ? "guests" : "",
+                     job.scheme().arrangement == Arrangement::guests ? "now" : ""};
     const auto here = job.schemesHere();
     for (std::size_t k = 0; k < here.size() && k < most; ++k) {
         const auto i = here[k];
@@ -129,6 +140,25 @@ void SchemeStrip::rebuild() {
         session_.apply({"new scheme", {AddScheme{}}, {}});
     });
     row->addWidget(add);
+    if (here.size() > 1) {
+        auto* beside = new QPushButton("Lay side by side");
+        beside->setProperty("plain", true);
+        connect(beside, &QPushButton::clicked, this, &SchemeStrip::besidesWanted);
+        row->addWidget(beside);
+    }
+    // Only where pieces move for guests, or it is being arranged for them, is there a switch.
+    const bool guests = job.scheme().arrangement == Arrangement::guests;
+    if (arrangedForGuests(job.scheme())) {
+        auto* sw = new QPushButton(guests ? "For guests" : "Every day");
+        sw->setObjectName("arrangement");
+        sw->setCheckable(true);
+        sw->setChecked(guests);
+        sw->setToolTip(guests ? "Back to every day" : "Show it arranged for guests");
+        connect(sw, &QPushButton::clicked, this, [this, guests] {
+            emit arrangementWanted(guests ? Arrangement::day : Arrangement::guests);
+        });
+        row->addWidget(sw);
+    }
     row_->insertWidget(0, schemes_);
 }
 

@@ -22,6 +22,8 @@ public:
 
 signals:
     void renameWanted();
+    void besidesWanted();
+    void arrangementWanted(Arrangement);
 
 private:
     void rebuild();

@@ -1,8 +1,11 @@
 #include "app/tape_panel.h"
 
 #include "app/style.h"
+#include "judge/zones.h"
+#include "room/facts.h"
 #include "sheets/drawing.h"
 
+#include <QGridLayout>
 #include <QHBoxLayout>
 #include <QLabel>
 #include <QPainter>
@@ -10,6 +13,7 @@
 #include <QVBoxLayout>
 
 #include <algorithm>
+#include <cmath>
 
 namespace mezzet::app {
 
@@ -56,7 +60,7 @@ ReadingCard::ReadingCard(JobSession& session, std::size_t reading, bool withPiec
     column->setSpacing(2);
     auto title = QString::fromStdString(titleOf(r, say));
     if (withPiece)
-        title = QString::fromStdString(say.scheme.byId(r.piece)->name) + ": " +
+        title = QString::fromStdString(subjectOf(r, say)) + ": " +
                 title.left(1).toLower() + title.mid(1);
     auto* heading = new QLabel(title);
     heading->setWordWrap(true);
@@ -114,16 +118,31 @@ void ReadingCard::showRemedy() {
         return;
     // The preview tells what happens; the button says to do it.
     auto text = QString::fromStdString(remedy->preview.substr(0, remedy->preview.find(';')));
+    if (remedy->moves > 1)
+        text = QString::fromStdString(remedy->preview);
     for (const char* told : {"Moves ", "Makes ", "Turns "})
         if (text.startsWith(told))
             text.remove(4, 1);
     remedy_->setToolTip(QString::fromStdString(remedy->line));
     remedy_->setText(remedy_->fontMetrics().elidedText(text, Qt::ElideRight, 208));
+    if (remedy->moves > 1)
+        remedy_->setToolTip(text);
     remedy_->setAccessibleName("Mend it: " + text);
     remedy_->show();
-    if (!remedy->upsets.empty()) {
-        upsets_->setText(
-            QString("But then %1").arg(QString::fromStdString(remedy->upsets.front())));
+    if (!remedy->upsets.empty() || !remedy->mends.empty()) {
+        // What it would make better and worse, before it is taken.
+        QStringList told;
+        if (!remedy->mends.empty())
+            told << "Mends too: " + QString::fromStdString(remedy->mends.front()) +
+                        (remedy->mends.size() > 1
+                             ? QString(" And %1 more.").arg(remedy->mends.size() - 1)
+                             : QString());
+        if (!remedy->upsets.empty())
+            told << "But then " + QString::fromStdString(remedy->upsets.front()) +
+                        (remedy->upsets.size() > 1
+                             ? QString(" And %1 more.").arg(remedy->upsets.size() - 1)
+                             : QString());
+        upsets_->setText(told.join("\n"));
         upsets_->show();
         upsets_->setMinimumHeight(upsets_->heightForWidth(width() > 120 ? width() : 240));
     }
@@ -178,7 +197,12 @@ TapePanel::TapePanel(JobSession& session, QWidget* parent)
     idle_.setSingleShot(true);
     idle_.setInterval(0);
     connect(&later_, &QTimer::timeout, this, &TapePanel::rebuild);
-    connect(&idle_, &QTimer::timeout, this, &TapePanel::findNextRemedy);
+    connect(&idle_, &QTimer::timeout, this, &TapePanel::findRemedies);
+    connect(&session, &JobSession::remedyFound, this, [this](std::size_t reading) {
+        for (auto* c : cards_)
+            if (c->reading() == reading)
+                c->showRemedy();
+    });
     connect(&session, &JobSession::jobChanged, this, &TapePanel::wanted);
     connect(&session, &JobSession::selectionChanged, this, &TapePanel::wanted);
     connect(&session, &JobSession::surfaceChanged, this, &TapePanel::wanted);
@@ -233,6 +257,145 @@ void TapePanel::addTies(QVBoxLayout* column, const Piece& p) {
     }
 }
 
+/// What is for information is told in words, without a tape.
+void TapePanel::addNotes(QVBoxLayout* column, const std::vector<std::size_t>& readings,
+                         bool withPiece) {
+    if (readings.empty())
+        return;
+    column->addSpacing(6);
+    column->addWidget(quietLabel("For information"));
+    const Wording say = session_.wording();
+    for (const std::size_t i : readings) {
+        const Reading& r = session_.readings()[i];
+        auto title = QString::fromStdString(titleOf(r, say));
+        if (withPiece && r.piece != 0)
+            title = QString::fromStdString(subjectOf(r, say)) + ": " + title.left(1).toLower() +
+                    title.mid(1);
+        auto* label = new QLabel(QString("<b>%1</b>, %2. %3")
+                                     .arg(title.toHtmlEscaped(),
+                                          QString::fromStdString(words(r.value, say.notation)).toHtmlEscaped(),
+                                          QString::fromStdString(whyOf(r, say)).toHtmlEscaped()));
+        label->setObjectName("note");
+        label->setWordWrap(true);
+        label->setProperty("small", true);
+        column->addWidget(label);
+    }
+}
+
+/// Zones and balance, while nothing is selected.
+void TapePanel::addRoom(QVBoxLayout* column) {
+    const Scene& scene = *session_.scene();
+    const Notation n = session_.project()->notation;
+    const auto zones = zonesOf(scene);
+    if (!zones.zones.empty()) {
+        column->addSpacing(6);
+        column->addWidget(quietLabel("Zones"));
+        for (const auto& z : zones.zones) {
+            QStringList held;
+            for (const auto& h : z.heldBy)
+                held << QString::fromStdString(h);
+            auto* label = new QLabel(
+                QString("<b>%1</b>, %2. %3")
+                    .arg(QString::fromStdString(z.name).toHtmlEscaped(),
+                         QString::fromStdString(writeArea(z.area, n.units)),
+                         held.isEmpty() ? QString("Nothing holds it: a rug, a sofa's back or a light would.")
+                                        : "Held by " + held.join(", ").toHtmlEscaped() + "."));
+            label->setObjectName("zone");
+            label->setWordWrap(true);
+            label->setProperty("small", true);
+            column->addWidget(label);
+        }
+    }
+    if (scene.placed.size() > 2) {
+        const auto b = balanceOf(scene);
+        const auto share = [](double v) { return QString::number(std::lround(v * 100)) + " %"; };
+        column->addSpacing(6);
+        column->addWidget(quietLabel("Balance by quarter: footprint, and weight to the eye"));
+        auto* label = new QLabel(QString("upper left %1, %2 · upper right %3, %4<br>lower left %5, %6 · "
+                                         "lower right %7, %8")
+                                     .arg(share(b.footprint[0]), share(b.weight[0]),
+                                          share(b.footprint[1]), share(b.weight[1]),
+                                          share(b.footprint[3]), share(b.weight[3]),
+                                          share(b.footprint[2]), share(b.weight[2])));
+        label->setWordWrap(true);
+        label->setProperty("small", true);
+        column->addWidget(label);
+    }
+}
+
+/// What was noted of a choice: why, and what it costs.
+void TapePanel::addChoice(QVBoxLayout* column, const Piece& p) {
+    column->addWidget(quietLabel("Why this one, and what it costs"));
+    auto* row = new QHBoxLayout;
+    row->setSpacing(6);
+    auto* why = new QLineEdit(QString::fromStdString(p.reason));
+    why->setObjectName("reason");
+    why->setPlaceholderText("a reason, printed with the plan");
+    why->setAccessibleName("Why " + QString::fromStdString(p.name));
+    auto* cost = new QLineEdit(p.cost ? QString::number(*p.cost, 'g', 10) : QString());
+    cost->setObjectName("cost");
+    cost->setPlaceholderText("cost");
+    cost->setFixedWidth(72);
+    cost->setAccessibleName("Cost of " + QString::fromStdString(p.name));
+    row->addWidget(why, 1);
+    row->addWidget(cost);
+    column->addLayout(row);
+    const auto keep = [this, id = p.id, why, cost] {
+        const Piece* now = session_.settledProject()->scheme().byId(id);
+        if (now == nullptr)
+            return;
+        Piece changed = *now;
+        changed.pose = session_.settledScene()->byId(id)->pose;
+        changed.reason = why->text().trimmed().toStdString();
+        const auto text = cost->text().trimmed().remove(',');
+        bool ok = text.isEmpty();
+        const double price = text.isEmpty() ? 0 : text.toDouble(&ok);
+        if (!ok || price < 0) {
+            emit session_.told("Type what it costs as a bare number, like 1200", true);
+            cost->selectAll();
+            return;
+        }
+        changed.cost = text.isEmpty() ? std::nullopt : std::optional<double>(price);
+        if (changed.reason == now->reason && changed.cost == now->cost)
+            return;
+        session_.apply({"note on " + changed.name, {PutPiece{changed}}, {}});
+    };
+    connect(why, &QLineEdit::returnPressed, this, keep);
+    connect(cost, &QLineEdit::returnPressed, this, keep);
+}
+
+/// Several pieces at once: one size for all, and how they stand to each other.
+void TapePanel::addSeveral(QVBoxLayout* column) {
+    auto* size = new QLineEdit;
+    size->setObjectName("sizeOfAll");
+    size->setPlaceholderText("one size for all of them, like 18 x 20");
+    size->setAccessibleName("One size for all that is selected");
+    column->addWidget(size);
+    connect(size, &QLineEdit::returnPressed, this, [this, size] {
+        QStringList names;
+        for (const int id : session_.selected())
+            names << QString::fromStdString(session_.project()->scheme().byId(id)->name);
+        session_.sayLine("size " + names.join(" and ") + " to " + size->text().trimmed());
+    });
+    auto* rows = new QGridLayout;
+    rows->setSpacing(4);
+    const std::pair<const char*, const char*> acts[] = {
+        {"alignBacks", "Backs in line"}, {"alignFronts", "Fronts in line"},
+        {"alignMiddles", "Middles in line"}, {"spread", "Spread evenly"},
+        {"zone", "Make a zone"},         {"lock", "Lock, or unlock"}};
+    int i = 0;
+    for (const auto& [name, text] : acts) {
+        auto* b = new QPushButton(text);
+        b->setStyleSheet("font-size: 13px; padding: 4px 8px;");
+        b->setEnabled(QString(name) != "spread" || session_.selected().size() > 2);
+        connect(b, &QPushButton::clicked, this, [this, n = QString(name)] { emit actWanted(n); });
+        rows->addWidget(b, i / 2, i % 2);
+        ++i;
+    }
+    column->addLayout(rows);
+    column->addSpacing(6);
+}
+
 void TapePanel::rebuild() {
     idle_.stop();
     later_.stop();
@@ -271,19 +434,30 @@ void TapePanel::rebuild() {
         column->addWidget(sizes);
         column->addSpacing(6);
         // Its own readings first, then those it is only measured to.
+        std::vector<std::size_t> notes;
         for (const bool own : {true, false})
-            for (std::size_t i = 0; i < readings.size(); ++i)
-                if (readings[i].isAbout(p.id) && (readings[i].piece == p.id) == own)
+            for (std::size_t i = 0; i < readings.size(); ++i) {
+                if (!readings[i].isAbout(p.id) || (readings[i].piece == p.id) != own)
+                    continue;
+                if (readings[i].verdict == Verdict::note)
+                    notes.push_back(i);
+                else
                     card(i, !own);
-        if (cards_.empty())
+            }
+        if (cards_.empty() && notes.empty())
             column->addWidget(quietLabel("No rule measures it where it stands."));
+        addNotes(column, notes, true);
         column->addSpacing(4);
         addTies(column, p);
+        column->addSpacing(4);
+        addChoice(column, p);
     } else if (chosen.size() > 1) {
         heading->setText(QString("%1 pieces").arg(chosen.size()));
+        addSeveral(column);
         for (std::size_t i = 0; i < readings.size(); ++i)
             if (std::any_of(chosen.begin(), chosen.end(),
-                            [&](int id) { return readings[i].isAbout(id); }))
+                            [&](int id) { return readings[i].isAbout(id); }) &&
+                readings[i].verdict != Verdict::note)
                 card(i, true);
     } else if (session_.project()->room->walls.empty()) {
         heading->setText("No room yet");
@@ -305,10 +479,30 @@ void TapePanel::rebuild() {
                                                .arg(QString::fromStdString(school->title),
                                                     QString::fromStdString(school->says))));
         column->addSpacing(6);
-        for (const auto v : {Verdict::clash, Verdict::tight, Verdict::loose})
-            for (std::size_t i = 0; i < readings.size(); ++i)
-                if (readings[i].verdict == v)
-                    card(i, true);
+        if (n > 1 && !session_.inTrial()) {
+            auto* all = new QPushButton("Mend all I can …");
+            all->setObjectName("mendAll");
+            all->setToolTip("Shows every step before any is taken");
+            connect(all, &QPushButton::clicked, this, [this] { emit actWanted("mendAll"); });
+            column->addWidget(all);
+            column->addSpacing(4);
+        }
+        std::vector<std::size_t> order;
+        std::vector<std::size_t> notes;
+        for (std::size_t i = 0; i < readings.size(); ++i) {
+            if (readings[i].toMend())
+                order.push_back(i);
+            else if (readings[i].verdict == Verdict::note)
+                notes.push_back(i);
+        }
+        std::stable_sort(order.begin(), order.end(), [&](std::size_t a, std::size_t b) {
+            return weightOf(readings[a]) > weightOf(readings[b]);
+        });
+        for (const std::size_t i : order)
+            card(i, true);
+        addNotes(column, notes, true);
+        if (!session_.inTrial() && session_.project()->room->closed)
+            addRoom(column);
         if (!session_.project()->room->closed) {
             auto* open =
                 new QLabel(QString::fromStdString(session_.project()->room->closure.words));
@@ -326,19 +520,17 @@ void TapePanel::rebuild() {
     idle_.start();
 }
 
-void TapePanel::findNextRemedy() {
-    // One at a time, so that the window answers between them.
+void TapePanel::findRemedies() {
+    std::vector<std::size_t> wanted;
     for (auto* c : cards_) {
-        if (!session_.readings()[c->reading()].toMend() || session_.remedyKnown(c->reading()))
+        if (!session_.readings()[c->reading()].toMend())
             continue;
-        static_cast<void>(session_.remedyOf(c->reading()));
-        c->showRemedy();
-        idle_.start();
-        return;
-    }
-    for (auto* c : cards_)
-        if (session_.readings()[c->reading()].toMend() && c->remedyButton()->isHidden())
+        if (session_.remedyKnown(c->reading()))
             c->showRemedy();
+        else
+            wanted.push_back(c->reading());
+    }
+    session_.findRemedies(std::move(wanted));
 }
 
 void TapePanel::takeFirstRemedy() {

@@ -65,13 +65,21 @@ public:
     /// Puts the caret in the first figure.
     void editFirst();
 
+signals:
+    /// An act of the menu, by its name.
+    void actWanted(const QString& name);
+
 protected:
     void resizeEvent(QResizeEvent*) override;
 
 private:
+    void addNotes(QVBoxLayout*, const std::vector<std::size_t>& readings, bool withPiece);
+    void addRoom(QVBoxLayout*);
+    void addChoice(QVBoxLayout*, const Piece&);
+    void addSeveral(QVBoxLayout*);
     void rebuild();
     void wanted();
-    void findNextRemedy();
+    void findRemedies();
     void addTies(QVBoxLayout*, const Piece&);
 
     JobSession& session_;

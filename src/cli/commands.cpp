@@ -2,7 +2,7 @@
 #include "offscreen.h"
 #include "shared.h"
 
-#include "edit/line.h"
+#include "judge/say.h"
 #include "measure/text.h"
 #include "sheets/plan_sheet.h"
 
@@ -56,7 +56,7 @@ int build(const std::string& notes, const std::string& lines, const std::string&
         auto script = readTextFile(lines, mostScript);
         if (!script)
             return refuse(script.problem());
-        auto done = runScript(*script, lines, *made);
+        auto done = runWholeScript(*script, lines, *made);
         if (!done)
             return refuse(done.problem());
         made = done->project;
@@ -77,7 +77,7 @@ int say(const std::string& path, const std::vector<std::string>& lines) {
     int number = 0;
     for (const auto& line : lines) {
         ++number;
-        auto said = readLine(line, *now);
+        auto said = readSaid(line, *now);
         auto next = said ? apply(*now, said->edit) : Result<Applied>(said.problem());
         if (!next) {
             Problem p = next.problem();
@@ -168,7 +168,8 @@ int check(const std::string& path, const std::string& room, const std::string& s
         toMend += r.toMend() ? 1 : 0;
         if (!asJson) {
             fmt::print("{:<6} {:<15} {:<40} {:>9}  {}\n", verdictName(r.verdict), r.rule->id,
-                       fmt::format("{}: {}", say.scheme.byId(r.piece)->name, words(r.other, say)),
+                       fmt::format("{}: {}", subjectOf(r, say),
+                                   r.other.is == Target::Is::none ? "" : words(r.other, say)),
                        words(r.value, job.notation), whyOf(r, say));
             if (remedy)
                 fmt::print("       mend it: {}{}\n", remedy->line,

@@ -21,6 +21,15 @@ int check(const std::string& job, const std::string& room, const std::string& sc
 int sheet(const std::string& job, const std::string& room, const std::string& which,
           const std::string& out, const std::string& paper, const std::string& scale);
 
+/// A question about what fits, as fits/ask.h reads it.
+int fit(const std::string& job, const std::string& room, const std::string& question, bool asJson);
+int schemes(const std::string& job, const std::string& room, bool asJson);
+/// Zones, talk, views, ways, room in use and balance, as JSON.
+int floorFacts(const std::string& job, const std::string& room);
+/// `read` is a CSV of own kinds to take in, `write` one to write; both may be empty.
+int kitCommand(const std::string& read, const std::string& write, bool metric, bool ownOnly);
+int rules();
+
 struct TraceCommand {
     std::string file; ///< a .dxf, or the steps of a tracing
     std::string out;

@@ -55,6 +55,29 @@ int main(int argc, char** argv) {
     for (auto* c : {sceneCommand, checkCommand, sheetCommand})
         c->add_option("--room", room, "which of the job's rooms");
 
+    std::string question, csvIn, csvOut;
+    bool inMillimetres = false, ownOnly = false;
+    auto* fitCommand = app.add_subcommand(
+        "fit", "Ask what fits: \"table\", \"sofa on wall A\", \"rug for seats\", \"where sideboard 60 "
+               "x 18\", \"does sofa 90 x 38 x 36 fit\"");
+    fitCommand->add_option("JOB", job, "a job file")->required();
+    fitCommand->add_option("QUESTION", question, "the question")->required();
+    auto* schemesCommand = app.add_subcommand("schemes", "Lay the room's schemes side by side");
+    schemesCommand->add_option("JOB", job, "a job file")->required();
+    auto* floorCommand =
+        app.add_subcommand("floor", "Zones, talk, views, ways, room in use and balance, as JSON");
+    floorCommand->add_option("JOB", job, "a job file")->required();
+    for (auto* c : {fitCommand, schemesCommand, floorCommand})
+        c->add_option("--room", room, "which of the job's rooms");
+    for (auto* c : {fitCommand, schemesCommand})
+        c->add_flag("--json", asJson, "print JSON, lengths in mm");
+    auto* kitListCommand = app.add_subcommand("kit", "List the kit as CSV; take in kinds of your own");
+    kitListCommand->add_option("--read", csvIn, "a CSV of own kinds to keep in the studio's kit");
+    kitListCommand->add_option("--write", csvOut, "write the kit to this CSV");
+    kitListCommand->add_flag("--metric", inMillimetres, "millimetres instead of inches");
+    kitListCommand->add_flag("--own", ownOnly, "the studio's own kinds only");
+    auto* rulesCommand = app.add_subcommand("rules", "Print the rules as the page docs/rules.md");
+
     TraceCommand traced;
     auto* traceCommand = app.add_subcommand(
         "trace", "Make tape notes of a DXF drawing, or of the steps of a tracing");
@@ -112,6 +135,16 @@ int main(int argc, char** argv) {
         return scene(job, room, asJson);
     if (*checkCommand)
         return check(job, room, school, asJson);
+    if (*fitCommand)
+        return fit(job, room, question, asJson);
+    if (*schemesCommand)
+        return schemes(job, room, asJson);
+    if (*floorCommand)
+        return floorFacts(job, room);
+    if (*kitListCommand)
+        return kitCommand(csvIn, csvOut, inMillimetres, ownOnly);
+    if (*rulesCommand)
+        return rules();
     if (*traceCommand)
         return trace(traced);
     if (*exportCommand)

@@ -34,7 +34,8 @@ inline int wrong(const std::string& what) {
 }
 
 inline Result<Library> library() {
-    return loadLibrary(dataFolder());
+    auto lib = loadLibrary(dataFolder());
+    return lib ? withStudio(*lib, studioFolder()) : lib;
 }
 
 /// Opens a job, at one of its rooms when named.

@@ -40,6 +40,14 @@ public:
             keys();
         else if (how == "post")
             round(0.3);
+        else if (how == "panel")
+            line(-w_, -h_ * 0.2, w_, -h_ * 0.2);
+        else if (how == "stove")
+            stove();
+        else if (how == "bunk")
+            bunk();
+        else if (how == "slats")
+            slats();
     }
 
 private:
@@ -195,6 +203,30 @@ private:
         const int parts = std::max(2, static_cast<int>(std::lround(2 * w_ / 500)));
         for (int i = 1; i < parts; ++i)
             line(-w_ + 2 * w_ * i / parts, h_ * 0.82, -w_ + 2 * w_ * i / parts, h_);
+    }
+    /// A hot plate and its flue.
+    void stove() {
+        box(-w_ * 0.8, -h_ * 0.7, w_ * 0.8, h_ * 0.7);
+        d_.painter.setBrush(Qt::NoBrush);
+        d_.painter.drawEllipse(at(0, -h_ * 0.35), std::min(w_, h_) * 0.3 * d_.scale,
+                               std::min(w_, h_) * 0.3 * d_.scale);
+        line(-w_ * 0.5, h_ * 0.85, w_ * 0.5, h_ * 0.85);
+    }
+    /// The upper bed, and the ladder at its right.
+    void bunk() {
+        bed(1);
+        const double in = w_ * 0.78;
+        line(in, -h_ * 0.05, in, h_ * 0.4);
+        for (int i = 0; i < 4; ++i)
+            line(in, h_ * (0.05 + 0.1 * i), w_, h_ * (0.05 + 0.1 * i));
+    }
+    void slats() {
+        const double in = std::min({40.0, w_ * 0.1, h_ * 0.1});
+        box(-w_ + in, -h_ + in, w_ - in, h_ - in);
+        const int n = std::max(6, static_cast<int>(2 * w_ / 90));
+        for (int i = 1; i < n; ++i)
+            for (const double y : {-h_, h_ - in})
+                line(-w_ + 2 * w_ * i / n, y, -w_ + 2 * w_ * i / n, y + in);
     }
     void zigzag() {
         constexpr int folds = 6;
@@ -358,9 +390,11 @@ bool drawRugName(const Drawing& d, const Scene& scene, std::size_t rug, double h
 std::vector<std::size_t> drawPieces(const Drawing& d, const Scene& scene, double height,
                                     bool withSizes) {
     std::vector<std::size_t> unnamed;
-    for (const bool flat : {true, false})
+    // Rugs first, then what stands on the floor, then what stands on that.
+    const auto layer = [](const Kind& k) { return k.flat() ? 0 : k.standsOn ? 2 : 1; };
+    for (const int one : {0, 1, 2})
         for (std::size_t i = 0; i < scene.placed.size(); ++i)
-            if (scene.piece(i).kind->flat() == flat)
+            if (layer(*scene.piece(i).kind) == one)
                 drawPiece(d, scene.piece(i), scene.placed[i]);
     for (std::size_t i = 0; i < scene.placed.size(); ++i) {
         const Piece& p = scene.piece(i);

@@ -86,7 +86,8 @@ struct Standing {
     std::size_t index = 0; ///< in the scene
     double left = 0;       ///< mm along the wall
     double right = 0;
-    double off = 0; ///< mm from the wall's face to its nearest point
+    double off = 0;  ///< mm from the wall's face to its nearest point
+    double base = 0; ///< mm above the floor: what it stands on
 };
 [[nodiscard]] std::vector<Standing> standingBefore(const Scene&, int wall);
 

@@ -20,7 +20,8 @@ Vec2 up(double s, double z) {
 class Front {
 public:
     Front(const Drawing& d, const Piece& p, const Standing& s, bool faceOn)
-        : d_(d), p_(p), l_(s.left), r_(s.right), faceOn_(faceOn) {
+        : d_(d), p_(p), l_(s.left), r_(s.right), base_(s.base),
+          faceOn_(faceOn) {
         QColor wash = d.look.wash(p.kind->family);
         wash.setAlphaF(0.55F);
         wash_ = wash;
@@ -45,9 +46,17 @@ public:
             plant(h);
             return;
         case Family::sleep:
-            box(l_, 0, r_, p_.heights.seat.value_or(p_.size.height).mm());
+            if (p_.kind->draw == "bunk") {
+                box(l_, 120, r_, p_.heights.seat.value_or(p_.size.height).mm());
+                box(l_, h * 0.72, r_, h * 0.86);
+                legs(h, 0, 45);
+                return;
+            }
+            box(l_, p_.heights.seat ? 90 : 0, r_, p_.heights.seat.value_or(p_.size.height).mm());
             if (p_.heights.back && faceOn_)
                 box(l_, 0, r_, p_.heights.back->mm());
+            if (p_.heights.seat)
+                line(l_, p_.heights.seat->mm() * 0.6, r_, p_.heights.seat->mm() * 0.6);
             return;
         case Family::storage:
         case Family::screen:
@@ -57,14 +66,16 @@ public:
     }
 
 private:
+    /// Above what it stands on.
+    [[nodiscard]] Vec2 rise(double s, double z) const { return up(s, z + base_); }
     void box(double l, double low, double r, double high) {
         d_.painter.setPen(d_.ink(1));
         d_.painter.setBrush(wash_);
-        d_.painter.drawPolygon(d_.polygon({up(l, low), up(r, low), up(r, high), up(l, high)}));
+        d_.painter.drawPolygon(d_.polygon({rise(l, low), rise(r, low), rise(r, high), rise(l, high)}));
     }
     void line(double s0, double z0, double s1, double z1) {
         d_.painter.setPen(d_.ink(0.7, d_.look.soft));
-        d_.painter.drawLine(d_.at(up(s0, z0)), d_.at(up(s1, z1)));
+        d_.painter.drawLine(d_.at(rise(s0, z0)), d_.at(rise(s1, z1)));
     }
     void legs(double h, double inset, double thick) {
         box(l_ + inset, 0, l_ + inset + thick, h);
@@ -113,15 +124,15 @@ private:
         d_.painter.setPen(d_.ink(1));
         d_.painter.setBrush(wash_);
         d_.painter.drawPolygon(
-            d_.polygon({up(l_, h * 0.76), up(r_, h * 0.76), up(r_ - (r_ - l_) * 0.22, h),
-                        up(l_ + (r_ - l_) * 0.22, h)}));
+            d_.polygon({rise(l_, h * 0.76), rise(r_, h * 0.76), rise(r_ - (r_ - l_) * 0.22, h),
+                        rise(l_ + (r_ - l_) * 0.22, h)}));
     }
     void plant(double h) {
         const double c = (l_ + r_) / 2;
         const double pot = std::min(h * 0.28, 360.0);
         d_.painter.setPen(d_.ink(1));
         d_.painter.setBrush(wash_);
-        d_.painter.drawEllipse(d_.at(up(c, (h + pot) / 2)), (r_ - l_) / 2 * d_.scale,
+        d_.painter.drawEllipse(d_.at(rise(c, (h + pot) / 2)), (r_ - l_) / 2 * d_.scale,
                                (h - pot) / 2 * d_.scale);
         box(c - (r_ - l_) * 0.25, 0, c + (r_ - l_) * 0.25, pot);
     }
@@ -131,16 +142,29 @@ private:
         box(l_ + (r_ - l_) * 0.15, 0, r_ - (r_ - l_) * 0.15, 30);
         for (const double z : {h - 60, h - 260}) {
             d_.painter.setPen(d_.ink(1.6));
-            d_.painter.drawLine(d_.at(up(c, z - 90)), d_.at(up(l_ + 30, z)));
-            d_.painter.drawLine(d_.at(up(c, z - 90)), d_.at(up(r_ - 30, z)));
+            d_.painter.drawLine(d_.at(rise(c, z - 90)), d_.at(rise(l_ + 30, z)));
+            d_.painter.drawLine(d_.at(rise(c, z - 90)), d_.at(rise(r_ - 30, z)));
         }
     }
     void storage(double h) {
         const auto& how = p_.kind->draw;
         if (how == "post")
             return post(h);
+        if (how == "panel") {
+            const double foot = p_.kind->standsOn ? std::min(60.0, h * 0.1) : std::min(90.0, h * 0.08);
+            box(l_, foot, r_, h);
+            line(l_ + 18, foot + 18, r_ - 18, foot + 18);
+            for (const double x : {l_ + (r_ - l_) * 0.2, r_ - (r_ - l_) * 0.2})
+                line(x, 0, x, foot);
+            return;
+        }
         box(l_, 0, r_, h);
-        if (how == "shelves") {
+        if (how == "stove" && faceOn_) {
+            box(l_ + (r_ - l_) * 0.18, h * 0.3, r_ - (r_ - l_) * 0.18, h * 0.8);
+        } else if (how == "keys") {
+            line(l_, h * 0.62, r_, h * 0.62);
+            line(l_, h * 0.54, r_, h * 0.54);
+        } else if (how == "shelves") {
             for (double z = 330; z < h - 100; z += 330)
                 line(l_, z, r_, z);
         } else if (how == "drawers") {
@@ -158,6 +182,7 @@ private:
     const Piece& p_;
     double l_;
     double r_;
+    double base_;
     bool faceOn_;
     QColor wash_;
 };
@@ -340,6 +365,7 @@ std::vector<Standing> standingBefore(const Scene& scene, int wall) {
             continue;
         x.left = std::max(x.left, 0.0);
         x.right = std::min(x.right, length);
+        x.base = baseOf(scene, i).mm();
         out.push_back(x);
     }
     std::stable_sort(out.begin(), out.end(), [&](const Standing& a, const Standing& b) {
@@ -413,7 +439,7 @@ void drawElevation(const Drawing& d, const Scene& scene, int wall) {
         const QFontMetricsF m(p.font());
         const double tall = std::min(piece.size.height.mm(), 620.0);
         QRectF at(0, 0, m.horizontalAdvance(name) + 4 * d.pen, m.height());
-        at.moveCenter(d.at(up((s.left + s.right) / 2, tall / 2)));
+        at.moveCenter(d.at(up((s.left + s.right) / 2, s.base + tall / 2)));
         for (int tries = 0;
              tries < 4 && std::any_of(taken.begin(), taken.end(),
                                       [&](const QRectF& t) { return t.intersects(at); });

@@ -217,7 +217,7 @@ TEST(Selected, AreSpokenOfAsIt) {
 TEST(Kinds, AreAddedByAnyOfTheirWordsAndAnotherOnTop) {
     const auto job = jobWith({"couch at 5', 5'", "another couch at 12', 5'", "tv at 5', 12'"});
     EXPECT_NE(job.scheme().byName("Sofa 2"), nullptr);
-    EXPECT_EQ(job.scheme().pieces[2].kind->id, "screen-on-stand");
+    EXPECT_EQ(job.scheme().pieces[2].kind->id, "television");
     // A name that is there is that piece; a kind by itself adds.
     EXPECT_EQ(jobWith({"sofa at 5', 5'", "sofa at 6', 5'"}).scheme().pieces.size(), 1U);
 }

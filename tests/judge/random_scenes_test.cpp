@@ -123,7 +123,9 @@ TEST(RandomScenes, EveryReadingHasItsWords) {
                 EXPECT_FALSE(text.empty());
                 EXPECT_EQ(text.find('{'), std::string::npos) << text;
             }
-            EXPECT_FALSE(namesOf(r, job.wording()).empty());
+            EXPECT_EQ(namesOf(r, job.wording()).empty(),
+                      r.piece == 0 && r.also == 0 && r.other.is != Target::Is::piece);
+            EXPECT_FALSE(subjectOf(r, job.wording()).empty());
         }
     }
 }

@@ -82,7 +82,7 @@ TEST(Facts, ChairsDrawOutIntoThirtySixAndSitDownInThirtyTwo) {
 TEST(Facts, UsualPiecesHaveUsualHeights) { // common practice; furniture sizes from memory
     const auto& kit = *library().kit;
     for (const auto& k : kit.kinds()) {
-        if (k->role == Role::diningTable)
+        if (k->role == Role::diningTable && k->id != "counter-table")
             EXPECT_NEAR(k->size.height.inInches(), 30, 1.5) << k->id;
         if (k->role == Role::diningChair)
             EXPECT_NEAR(k->heights.seat->inInches(), 18, 1) << k->id;

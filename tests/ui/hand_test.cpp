@@ -121,12 +121,12 @@ TEST_F(Hand, TabWalksThePiecesAndF8WhatIsToMend) {
 
 TEST_F(Hand, ATieIsLetGoByItsChip) {
     session().select({id("Coffee table")});
-    settle();
+    settled();
     const auto chips = window->tape()->findChildren<QPushButton*>("tie");
     ASSERT_EQ(chips.size(), 3);
     const auto at = pose("Coffee table").at;
     QTest::mouseClick(chips.front(), Qt::LeftButton);
-    settle();
+    settled();
     EXPECT_EQ(session().project()->scheme().byName("Coffee table")->ties.size(), 2U);
     EXPECT_NEAR(norm(pose("Coffee table").at - at), 0, 1e-6) << "and it stays where it is";
 }
@@ -135,7 +135,7 @@ TEST_F(Hand, EverySizeOfWindowPaints) {
     for (const QSize size :
          {QSize(1280, 800), QSize(1920, 1080), QSize(3840, 2160), QSize(1024, 640)}) {
         window->resize(size);
-        settle();
+        settled();
         EXPECT_FALSE(window->grab().isNull());
         EXPECT_TRUE(board()->rect().contains(on("Sofa"))) << size.width();
     }
@@ -149,7 +149,7 @@ TEST_F(Hand, ShiftKeepsTheTiesAndCtrlDropsThemWhileDragging) {
         move(from + by / 2, Qt::LeftButton, keys);
         move(from + by, Qt::LeftButton, keys);
         QTest::mouseRelease(board(), Qt::LeftButton, keys, from + by);
-        settle();
+        settled();
     };
     const auto before = pose("Sideboard");
     const auto ties = session().project()->scheme().byName("Sideboard")->ties;

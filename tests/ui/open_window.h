@@ -29,6 +29,13 @@ protected:
         for (int i = 0; i < 25; ++i)
             QApplication::processEvents(QEventLoop::AllEvents, 5);
     }
+    /// Until what is looked for beside the window is found.
+    void settled() {
+        settle();
+        for (int i = 0; i < 2000 && session().findingRemedies(); ++i)
+            QTest::qWait(5);
+        settle();
+    }
     app::JobSession& session() { return window->session(); }
     app::Board* board() { return window->board(); }
     int id(const char* name) { return session().project()->scheme().byName(name)->id; }

@@ -60,7 +60,7 @@ TEST_F(Panels, EveryActHasAWordAndNoTwoShareAKey) {
 
 TEST_F(Panels, WithNothingSelectedTheTapeListsAllThatIsToMend) {
     session().select({});
-    settle();
+    settled();
     EXPECT_EQ(static_cast<int>(window->tape()->cards().size()), session().toMend());
     bool first = true;
     for (const auto* c : window->tape()->cards()) {
@@ -74,7 +74,7 @@ TEST_F(Panels, WithNothingSelectedTheTapeListsAllThatIsToMend) {
 
 TEST_F(Panels, SeveralSelectedShowTheReadingsOfAll) {
     session().select({id("Coffee table"), id("Coat stand")});
-    settle();
+    settled();
     bool table = false;
     bool stand = false;
     for (const auto* c : window->tape()->cards()) {
@@ -86,7 +86,7 @@ TEST_F(Panels, SeveralSelectedShowTheReadingsOfAll) {
 
 TEST_F(Panels, AFigureThatCantBeIsRefusedAndPutBack) {
     session().select({id("Coffee table")});
-    settle();
+    settled();
     auto* figure = window->tape()->cards().front()->figure();
     figure->setText("nonsense");
     QTest::keyClick(figure, Qt::Key_Return);
@@ -97,7 +97,7 @@ TEST_F(Panels, AFigureThatCantBeIsRefusedAndPutBack) {
 
 TEST_F(Panels, ARatioCanBeTypedToo) {
     session().select({id("Coffee table")});
-    settle();
+    settled();
     for (auto* c : window->tape()->cards()) {
         if (session().readings()[c->reading()].rule->id != "table-to-sofa")
             continue;
@@ -105,14 +105,14 @@ TEST_F(Panels, ARatioCanBeTypedToo) {
         QTest::keyClick(c->figure(), Qt::Key_Return);
         break;
     }
-    settle();
+    settled();
     EXPECT_NEAR(session().project()->scheme().byName("Coffee table")->size.width.inInches(),
                 84 * 0.66, 0.3);
 }
 
 TEST_F(Panels, CautionsStandByThePiecesTheyAreAbout) {
     session().sayLine("bookcase in corner CD");
-    settle();
+    settled();
     const auto cautions = window->tape()->findChildren<QLabel*>("caution");
     ASSERT_EQ(cautions.size(), 1);
     EXPECT_TRUE(cautions.front()->text().contains("tip"));
@@ -128,7 +128,7 @@ TEST_F(Panels, TheListFiltersAndShowsWhatStandsBeforeAWall) {
     EXPECT_EQ(pieces, 5);
     window->pieces()->box()->clear();
     session().goTo(0);
-    settle();
+    settled();
     EXPECT_LT(list->count(), 16);
     EXPECT_GT(list->count(), 2);
     window->pieces()->box()->setText("zzzz");
@@ -146,7 +146,7 @@ TEST_F(Panels, SelectingInTheListSelectsOnTheBoard) {
 
 TEST_F(Panels, TheSchemeStripSwitchesAndRenames) {
     window->act("addScheme")->trigger();
-    settle();
+    settled();
     answer("Long table");
     window->act("renameScheme")->trigger();
     EXPECT_EQ(session().project()->scheme().name, "Long table");
@@ -162,7 +162,7 @@ TEST_F(Panels, TheSchemeStripSwitchesAndRenames) {
 TEST_F(Panels, TheStateLineTellsScaleUnitsAndSchool) {
     EXPECT_TRUE(window->schemes()->state()->text().contains("1/8"));
     window->act("viewer-and-air")->trigger();
-    settle();
+    settled();
     EXPECT_TRUE(window->schemes()->state()->text().contains("viewer and air"));
     EXPECT_TRUE(window->act("viewer-and-air")->isChecked());
     window->act("units5")->trigger();
@@ -178,7 +178,7 @@ TEST_F(Panels, EveryUnitPaintsEveryView) {
         for (int surface = -1; surface < 5; ++surface) {
             session().goTo(surface);
             session().select({id("Sofa")});
-            settle();
+            settled();
             EXPECT_FALSE(window->grab().isNull());
         }
         session().goTo(-1);
@@ -282,7 +282,7 @@ TEST_F(Panels, TheKeyIsWalkedByArrows) {
 TEST_F(Panels, AnOpenRoomIsShownOpenAndSaysSo) {
     auto job = newProject(session().library(), "wall A 12'\nwall B 10'\nwall C 14'\nwall D 10'");
     session().open(*job, {});
-    settle();
+    settled();
     EXPECT_FALSE(window->grab().isNull());
     bool said = false;
     for (const auto* l : window->tape()->findChildren<QLabel*>())

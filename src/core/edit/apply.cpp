@@ -28,9 +28,18 @@ struct Applier {
         if (characterCount(p.name) > mostNameLength)
             return Problem{"the name is too long",
                            fmt::format("use at most {} characters", mostNameLength)};
-        if (const auto* same = s->byName(p.name); same != nullptr && same->id != p.id)
+        const auto* same = s->byName(p.name);
+        for (const Piece& gone : s->away)
+            if (plainWord(gone.name) == plainWord(p.name))
+                same = &gone;
+        if (same != nullptr && same->id != p.id)
             return Problem{fmt::format("there is a piece called {} already", same->name),
                            "choose another name"};
+        if (characterCount(p.reason) > mostReason)
+            return Problem{"the reason is too long",
+                           fmt::format("use at most {} characters", mostReason)};
+        if (p.cost && !(*p.cost >= 0 && *p.cost <= 1e9))
+            return Problem{"that is no price", "say what it costs, like 1200"};
         for (const Length l : {p.size.width, p.size.depth, p.size.height})
             if (l <= Length{} || l > Length::metres(20))
                 return Problem{fmt::format("{} would be {}", p.name, words(p.size, job.notation)),
@@ -40,8 +49,14 @@ struct Applier {
                 return Problem{fmt::format("a scheme holds at most {} pieces", mostPieces),
                                "start another scheme"};
             p.id = s->nextId++;
+            // What is brought in for guests is there for guests.
+            p.onlyHere = s->arrangement == Arrangement::guests;
+            p.otherwise.reset();
             s->pieces.push_back(std::move(p));
         } else if (Piece* old = s->byId(p.id)) {
+            if (s->arrangement == Arrangement::guests && !old->onlyHere && !old->otherwise &&
+                (old->ties != p.ties || old->pose != p.pose))
+                p.otherwise = Stance{old->pose, old->ties};
             *old = std::move(p);
         } else {
             s->nextId = std::max(s->nextId, p.id + 1);
@@ -70,6 +85,133 @@ struct Applier {
         }
         s->pieces.erase(std::find_if(s->pieces.begin(), s->pieces.end(),
                                      [&](const Piece& p) { return p.id == r.id; }));
+        forgetElsewhere(*s, r.id);
+        return {};
+    }
+
+    /// Takes a piece that is gone out of zones, and out of what is tied in the other arrangement.
+    static void forgetElsewhere(Scheme& s, int id) {
+        const auto drop = [&](std::vector<Tie>& ties) {
+            std::erase_if(ties, [&](const Tie& t) { return t.refersTo(id); });
+        };
+        for (Piece& p : s.pieces)
+            if (p.otherwise)
+                drop(p.otherwise->ties);
+        for (Piece& p : s.away)
+            drop(p.ties);
+        for (Zone& z : s.zones)
+            std::erase(z.pieces, id);
+        std::erase_if(s.zones, [](const Zone& z) { return z.pieces.empty(); });
+    }
+
+    std::optional<Problem> act(const SetAccess& a) {
+        job.judgement.access = a.on;
+        return {};
+    }
+
+    std::optional<Problem> act(const SetBrief& b) {
+        for (const int n : {b.brief.day, b.brief.guests})
+            if (n < 0 || n > 500)
+                return Problem{"no room seats so many", "say a number up to 500"};
+        if (b.brief == Brief{})
+            job.judgement.briefs.erase(job.room->name);
+        else
+            job.judgement.briefs[job.room->name] = b.brief;
+        return {};
+    }
+
+    std::optional<Problem> act(const SetZone& z) {
+        auto s = change();
+        if (plainWord(z.zone.name).empty() || characterCount(z.zone.name) > mostNameLength)
+            return Problem{"a zone needs a name",
+                           fmt::format("use 1 to {} characters", mostNameLength)};
+        const auto plain = plainWord(z.zone.name);
+        const auto it = std::find_if(s->zones.begin(), s->zones.end(), [&](const Zone& one) {
+            return plainWord(one.name) == plain;
+        });
+        if (z.zone.pieces.empty()) {
+            if (it == s->zones.end())
+                return Problem{fmt::format("there is no zone “{}”", z.zone.name), ""};
+            s->zones.erase(it);
+            return {};
+        }
+        for (const int id : z.zone.pieces)
+            if (s->byId(id) == nullptr)
+                return Problem{"a piece of that zone is not there", "name pieces of this scheme"};
+        if (it != s->zones.end())
+            *it = z.zone;
+        else if (s->zones.size() >= mostZones)
+            return Problem{fmt::format("a scheme has at most {} zones", mostZones), ""};
+        else
+            s->zones.push_back(z.zone);
+        return {};
+    }
+
+    std::optional<Problem> act(const SetArrangement& a) {
+        *change() = arranged(job.scheme(), a.arrangement);
+        return {};
+    }
+
+    std::optional<Problem> act(const PutAway& put) {
+        auto s = change();
+        const auto holds = [&](const Piece& p) { return p.id == put.id; };
+        auto& from = put.away ? s->pieces : s->away;
+        auto& to = put.away ? s->away : s->pieces;
+        const auto it = std::find_if(from.begin(), from.end(), holds);
+        if (it == from.end())
+            return Problem{put.away ? "that piece is not in the room now"
+                                    : "that piece is not put away",
+                           ""};
+        Piece p = *it;
+        from.erase(it);
+        if (put.away && p.onlyHere)
+            return Problem{fmt::format("{} would be in neither arrangement", p.name),
+                           "remove it instead"};
+        if (put.away) {
+            // In the other arrangement it is as it was there.
+            if (p.otherwise) {
+                p.pose = p.otherwise->pose;
+                p.ties = p.otherwise->ties;
+                p.otherwise.reset();
+            }
+            for (Piece& q : s->pieces) {
+                const auto was = q.ties;
+                std::erase_if(q.ties, [&](const Tie& t) { return t.refersTo(p.id); });
+                if (q.ties.size() != was.size() && !q.otherwise && !q.onlyHere)
+                    q.otherwise = Stance{q.pose, was};
+            }
+            p.onlyHere = true;
+        } else {
+            std::erase_if(p.ties, [&](const Tie& t) {
+                return std::any_of(s->away.begin(), s->away.end(),
+                                   [&](const Piece& gone) { return t.refersTo(gone.id); });
+            });
+            p.onlyHere = false;
+        }
+        to.push_back(std::move(p));
+        return {};
+    }
+
+    std::optional<Problem> act(const RestoreScheme& r) {
+        if (r.index >= job.thrownAway.size())
+            return Problem{"no such scheme was thrown away", ""};
+        if (job.schemes.size() >= mostSchemes)
+            return Problem{fmt::format("a job holds at most {} schemes", mostSchemes),
+                           "throw one away first"};
+        auto s = std::make_shared<Scheme>(*job.thrownAway[r.index]);
+        s->room = std::min(s->room, job.rooms.size() - 1);
+        job.thrownAway.erase(job.thrownAway.begin() + static_cast<std::ptrdiff_t>(r.index));
+        job.schemes.push_back(s);
+        job.activate(job.schemes.size() - 1);
+        freeOfWhatIsGone();
+        return {};
+    }
+
+    std::optional<Problem> act(const SetSchemeNote& n) {
+        if (characterCount(n.note) > mostReason)
+            return Problem{"the note is too long",
+                           fmt::format("use at most {} characters", mostReason)};
+        change()->note = n.note;
         return {};
     }
 
@@ -236,6 +378,10 @@ struct Applier {
             return Problem{"this is the only scheme", "a room keeps one"};
         const auto at = std::find(here.begin(), here.end(), job.active);
         const std::size_t next = at + 1 == here.end() ? *(at - 1) : *(at + 1) - 1;
+        if (!job.scheme().pieces.empty() || !job.scheme().away.empty())
+            job.thrownAway.push_back(job.schemes[job.active]);
+        if (job.thrownAway.size() > mostThrownAway)
+            job.thrownAway.erase(job.thrownAway.begin());
         job.schemes.erase(job.schemes.begin() + static_cast<std::ptrdiff_t>(job.active));
         job.activate(next);
         return {};

@@ -50,13 +50,43 @@ struct RenameScheme {
 };
 /// Throws away the active scheme; the last one is never thrown away.
 struct RemoveScheme {};
+/// Judges for a wheelchair too, or no longer.
+struct SetAccess {
+    bool on = false;
+};
+/// How many the active room is to seat.
+struct SetBrief {
+    Brief brief;
+};
+/// A zone of the active scheme; one without pieces is taken away.
+struct SetZone {
+    Zone zone;
+};
+/// Furnishes the active scheme for every day, or for guests.
+struct SetArrangement {
+    Arrangement arrangement = Arrangement::day;
+};
+/// Takes a piece out of the arrangement shown, keeping it in the other; or brings it back.
+struct PutAway {
+    int id = 0;
+    bool away = true;
+};
+/// Gets back a scheme that was thrown away.
+struct RestoreScheme {
+    std::size_t index = 0; ///< in Project::thrownAway
+};
+/// What is noted of the active scheme.
+struct SetSchemeNote {
+    std::string note;
+};
 struct SetTitle {
     std::string title;
     std::string client;
 };
 
 using Act = std::variant<PutPiece, RemovePiece, SetNotes, SetUnderlay, SetNotation, SetSchool,
-                         SetBand, AddScheme, SwitchScheme, RenameScheme, RemoveScheme, SetTitle>;
+                         SetBand, AddScheme, SwitchScheme, RenameScheme, RemoveScheme, SetTitle, SetAccess, SetBrief,
+                         SetZone, SetArrangement, PutAway, RestoreScheme, SetSchemeNote>;
 
 /// A change to a job, as data: tried without harm, applied, and undone by keeping the old job.
 struct Edit {

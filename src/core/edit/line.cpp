@@ -1,5 +1,6 @@
 #include "edit/line.h"
 
+#include "edit/arrange.h"
 #include "edit/drag.h"
 #include "edit/new_piece.h"
 #include "edit/pieces.h"
@@ -10,6 +11,7 @@
 #include <fmt/format.h>
 
 #include <algorithm>
+#include <cmath>
 
 namespace mezzet {
 
@@ -39,6 +41,18 @@ public:
             return lock(false);
         if (in.take({"free", "untie"}))
             return free();
+        if (in.take({"seat"})) // a table; "seat 17" is a height
+            return seatAt();
+        if (in.take({"align", "line up"}))
+            return align();
+        if (in.take({"spread"}))
+            return spread();
+        if (in.take({"mirror"}))
+            return mirror();
+        if (in.take({"put away", "store"}))
+            return putAway();
+        if (in.take({"bring out", "bring back"}))
+            return bringOut();
         if (auto setting = readSetting(in))
             return *setting;
         if (in.take({"move", "shift"}))
@@ -139,7 +153,24 @@ private:
     }
 
     Edit size() {
-        Piece p = placedPiece(subject());
+        const auto ids = subjects();
+        if (ids.size() > 1) {
+            in.take({"to"});
+            const std::size_t at = in.at();
+            const auto sizes = in.sizes();
+            if (sizes.empty())
+                in.failAhead("which size?", "say it like: size all dining chairs 18 x 20");
+            nothingMore();
+            Edit e;
+            e.words = fmt::format("size {} pieces", ids.size());
+            for (const int id : ids) {
+                Piece p = placedPiece(id);
+                applySizes(p, sizes, at);
+                e.acts.emplace_back(PutPiece{std::move(p)});
+            }
+            return e;
+        }
+        Piece p = placedPiece(ids.front());
         in.take({"to"});
         const std::size_t at = in.at();
         const auto sizes = in.sizes();
@@ -189,9 +220,9 @@ private:
     }
 
     Edit lock(bool on) {
-        const int id = subject();
+        const auto ids = subjects();
         nothingMore();
-        return lockPieces(job_, *scene_, {id}, on);
+        return lockPieces(job_, *scene_, ids, on);
     }
 
     Edit free() {
@@ -216,6 +247,152 @@ private:
         }
         nothingMore();
         e.acts.emplace_back(PutPiece{std::move(p)});
+        return e;
+    }
+
+    /// "supper table with 6 dining armchairs"
+    Edit seatAt() {
+        const std::size_t at = in.at();
+        const int table = subject();
+        in.take({"with", "for"});
+        const std::size_t number = in.at();
+        const double n = in.number("the chairs");
+        if (n != std::floor(n))
+            in.fail(number, in.at() - number, "chairs come whole", "say it like: with 6");
+        KindPtr kind = in.kind();
+        if (!kind && in.take({"chairs", "chair", "people"})) {
+            // the usual ones
+        }
+        if (!kind)
+            kind = usualChair(table);
+        nothingMore();
+        auto e = kind ? seatTable(job_, *scene_, table, static_cast<int>(n), kind)
+                      : Result<Edit>(Problem{"the kit has no chair for a table", "add one to it"});
+        if (!e)
+            fault(e.problem(), at);
+        return *e;
+    }
+
+    /// Like the chairs that are there already, or the kit's first.
+    KindPtr usualChair(int table) const {
+        const Role desk = pieceOf(table).kind->role;
+        for (const auto& p : job_.scheme().pieces)
+            if (p.kind->role == Role::diningChair &&
+                std::any_of(p.ties.begin(), p.ties.end(),
+                            [&](const Tie& t) { return t.refersTo(table); }))
+                return p.kind;
+        if (desk == Role::desk)
+            if (auto k = job_.library.kit->byId("desk-chair"))
+                return k;
+        for (const auto& k : job_.library.kit->kinds())
+            if (k->role == Role::diningChair)
+                return k;
+        return {};
+    }
+
+    std::vector<int> subjects() {
+        std::vector<int> ids;
+        if (in.take({"all"})) {
+            const std::size_t at = in.at();
+            const auto kind = in.kind();
+            if (!kind)
+                in.failAhead("all of what?", "say it like: all dining chairs");
+            for (const auto& p : job_.scheme().pieces)
+                if (p.kind == kind)
+                    ids.push_back(p.id);
+            if (ids.empty())
+                in.fail(at, in.at() - at, fmt::format("there is no {}", foldCase(kind->name)), "");
+            return ids;
+        }
+        do {
+            ids.push_back(subject());
+        } while (in.comma() || in.take({"and", "with"}));
+        return ids;
+    }
+
+    Edit align() {
+        const auto ids = subjects();
+        AlignBy by = AlignBy::fronts;
+        in.take({"by", "at", "along", "the"});
+        in.take({"their", "the"});
+        if (in.take({"backs", "back"}))
+            by = AlignBy::backs;
+        else if (in.take({"lefts", "left"}))
+            by = AlignBy::lefts;
+        else if (in.take({"rights", "right"}))
+            by = AlignBy::rights;
+        else if (in.take({"middles across", "middles", "centres", "centers"}))
+            by = AlignBy::middlesAcross;
+        else if (in.take({"middles along", "axis"}))
+            by = AlignBy::middlesAlong;
+        else if (!in.take({"fronts", "front"}))
+            in.failAhead("by what?", "say it like: align sofa and bookcase by backs");
+        nothingMore();
+        return alignPieces(job_, *scene_, ids, by);
+    }
+
+    Edit spread() {
+        const std::size_t at = in.at();
+        const auto ids = subjects();
+        in.take({"evenly"});
+        nothingMore();
+        auto e = spreadPieces(job_, *scene_, ids);
+        if (!e)
+            fault(e.problem(), at);
+        return *e;
+    }
+
+    Edit mirror() {
+        const std::size_t at = in.at();
+        std::vector<int> ids;
+        if (in.take({"the layout", "layout", "all", "everything", "the room"}) || in.done() ||
+            in.ahead() == "left" || in.ahead() == "front") {
+            for (const auto& p : job_.scheme().pieces)
+                ids.push_back(p.id);
+        } else {
+            ids = subjects();
+        }
+        MirrorBy by = MirrorBy::leftRight;
+        if (in.take({"front to back", "front back", "top to bottom"}))
+            by = MirrorBy::frontBack;
+        else
+            in.take({"left to right", "left right"});
+        nothingMore();
+        auto e = mirrorPieces(job_, *scene_, ids, by);
+        if (!e)
+            fault(e.problem(), at);
+        return *e;
+    }
+
+    Edit putAway() {
+        const auto ids = subjects();
+        nothingMore();
+        std::vector<std::string> names;
+        Edit e;
+        for (const int id : ids) {
+            names.push_back(pieceOf(id).name);
+            e.acts.emplace_back(PutAway{id, true});
+        }
+        e.words = "put away " + listed(names);
+        return e;
+    }
+
+    Edit bringOut() {
+        in.article();
+        const std::size_t at = in.at();
+        const auto said = plainWord(in.rest());
+        Edit e;
+        for (const auto& p : job_.scheme().away) {
+            in.offer(p.name);
+            if (plainWord(p.name) == said) {
+                e.words = "bring out " + p.name;
+                e.acts.emplace_back(PutAway{p.id, false});
+            }
+        }
+        if (e.acts.empty())
+            in.fail(at, std::max<std::size_t>(in.rest().size(), 1), "nothing of that name is put away",
+                    "see what is put away in the list");
+        in.goTo(at + in.rest().size());
         return e;
     }
 
@@ -339,6 +516,13 @@ private:
         }
         if (said.heights.seat)
             p.heights.seat = said.heights.seat;
+        if (said.finishedBack)
+            p.finishedBack = *said.finishedBack == !p.kind->bareBack ? std::nullopt
+                                                                     : said.finishedBack;
+        if (said.cost)
+            p.cost = said.cost;
+        if (said.reason)
+            p.reason = *said.reason;
         if (said.heights.arm)
             p.heights.arm = said.heights.arm;
         if (said.heights.top) {
@@ -389,11 +573,47 @@ private:
 
 } // namespace
 
+namespace {
+
+/// Several lines in one, parted by "; then": each is said to the job the one before leaves.
+Result<Said> readChain(std::string_view text, const Project& job, int selected) {
+    constexpr std::string_view parts = "; then ";
+    Said out;
+    Project now = job;
+    std::size_t at = 0;
+    while (true) {
+        const auto end = text.find(parts, at);
+        auto said = readLine(text.substr(at, end == std::string_view::npos ? end : end - at), now,
+                             selected);
+        if (!said) {
+            Problem p = said.problem();
+            p.column += static_cast<int>(characterCount(text.substr(0, at)));
+            return p;
+        }
+        auto next = apply(now, said->edit);
+        if (!next)
+            return next.problem();
+        now = *next->project;
+        out.edit.words += (out.edit.words.empty() ? "" : ", then ") + said->edit.words;
+        out.edit.acts.insert(out.edit.acts.end(), said->edit.acts.begin(), said->edit.acts.end());
+        out.edit.notices.insert(out.edit.notices.end(), said->edit.notices.begin(),
+                                said->edit.notices.end());
+        out.preview += (out.preview.empty() ? "" : ", then ") + said->preview;
+        if (end == std::string_view::npos)
+            return out;
+        at = end + parts.size();
+    }
+}
+
+} // namespace
+
 Result<Said> readLine(std::string_view text, const Project& job, int selected) {
     if (text.size() > 2000)
         return Problem{"the line is too long", "say it in several"};
     if (!isText(text))
         return Problem{"the line is not text", "type it again"};
+    if (text.find("; then ") != std::string_view::npos)
+        return readChain(text, job, selected);
     auto scene = sceneOf(job);
     if (!scene)
         return scene.problem();

@@ -2,6 +2,7 @@
 
 #include "edit/edit.h"
 
+#include <functional>
 #include <string>
 #include <string_view>
 #include <vector>
@@ -32,5 +33,9 @@ struct Completion {
 /// has the file, the line, and the column; then nothing of the script is done.
 [[nodiscard]] Result<Applied> runScript(std::string_view script, std::string_view file,
                                         const Project&);
+/// The same with another reader of lines.
+using LineReading = std::function<Result<Said>(std::string_view line, const Project&)>;
+[[nodiscard]] Result<Applied> runScript(std::string_view script, std::string_view file,
+                                        const Project&, const LineReading&);
 
 } // namespace mezzet

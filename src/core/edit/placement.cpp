@@ -1,9 +1,11 @@
 #include "edit/words_reader.h"
 #include "geometry/gap.h"
+#include "measure/text.h"
 
 #include <fmt/format.h>
 
 #include <algorithm>
+#include <cmath>
 
 namespace mezzet {
 
@@ -126,6 +128,49 @@ private:
         } else if (in_.take({"called", "named"})) {
             out_.nameAt = in_.at();
             out_.name = in_.name();
+        } else if (in_.take({"finished back", "with a finished back", "back finished"})) {
+            out_.finishedBack = true;
+        } else if (in_.take({"bare back", "back bare"})) {
+            out_.finishedBack = false;
+        } else if (in_.take({"costs", "cost"})) {
+            const std::size_t here = in_.at();
+            const double price = in_.number("the cost");
+            if (price < 0)
+                in_.fail(here, in_.at() - here, "nothing costs less than nothing",
+                         "say it like: costs 1200");
+            out_.cost = price;
+        } else if (in_.take({"because"})) {
+            out_.reason = std::string(trimmed(in_.rest()));
+            in_.goTo(in_.at() + in_.rest().size());
+        } else if (in_.take({"at place", "place"})) {
+            auto& tie = add(Tie::Kind::atPlace);
+            const std::size_t here = in_.at();
+            const double place = in_.number("the place");
+            if (!in_.take({"of"}))
+                in_.failAhead("of how many places?", "say it like: place 2 of 6 at supper table");
+            const double places = in_.number("the places");
+            if (place < 1 || places > 60 || place > places || place != std::floor(place) ||
+                places != std::floor(places))
+                in_.fail(here, in_.at() - here, "there is no such place",
+                         "say it like: place 2 of 6 at supper table");
+            tie.place = static_cast<int>(place);
+            tie.places = static_cast<int>(places);
+            in_.take({"at", "of"});
+            tie.of = in_.target();
+            wants(tie.of, at, {Is::piece}, "place");
+            const std::size_t after = in_.at();
+            in_.comma();
+            if (in_.lengthAhead()) {
+                const auto d = in_.length("the distance");
+                if (in_.take({"in"}))
+                    tie.distance = -d;
+                else if (in_.take({"out"}))
+                    tie.distance = d;
+                else
+                    in_.goTo(after);
+            } else {
+                in_.goTo(after);
+            }
         } else if (in_.take({"seat", "top", "arm"})) {
             in_.goTo(at);
             height();

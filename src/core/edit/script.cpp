@@ -7,6 +7,13 @@
 namespace mezzet {
 
 Result<Applied> runScript(std::string_view script, std::string_view file, const Project& job) {
+    return runScript(script, file, job, [](std::string_view line, const Project& now) {
+        return readLine(line, now);
+    });
+}
+
+Result<Applied> runScript(std::string_view script, std::string_view file, const Project& job,
+                          const LineReading& read) {
     Applied now{std::make_shared<const Project>(job), {}, {}};
     int number = 0;
     while (!script.empty()) {
@@ -24,7 +31,7 @@ Result<Applied> runScript(std::string_view script, std::string_view file, const 
             p.column = std::max(p.column, 1);
             return p;
         };
-        auto said = readLine(line, *now.project);
+        auto said = read(line, *now.project);
         if (!said)
             return refuse(said.problem());
         auto next = apply(*now.project, said->edit);

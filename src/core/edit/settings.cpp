@@ -21,6 +21,18 @@ public:
             return scheme();
         if (auto e = room())
             return e;
+        if (in.take({"for guests", "guests", "guest arrangement"}))
+            return arrangement(Arrangement::guests);
+        if (in.take({"every day", "day arrangement", "for every day"}))
+            return arrangement(Arrangement::day);
+        if (in.take({"access"}))
+            return access();
+        if (in.take({"brief"}))
+            return brief();
+        if (in.take({"zone"}))
+            return zone();
+        if (in.take({"note"}))
+            return note();
         if (in.take({"school"}))
             return school();
         if (in.take({"rule"}))
@@ -65,8 +77,132 @@ private:
         return {};
     }
 
+    Edit arrangement(Arrangement a) {
+        nothingMore();
+        Edit e;
+        e.words = a == Arrangement::guests ? "arrange for guests" : "arrange for every day";
+        e.acts.emplace_back(SetArrangement{a});
+        return e;
+    }
+
+    Edit access() {
+        const bool on = in.take({"on", "yes"}) || in.done();
+        if (!on && !in.take({"off", "no"}))
+            in.failAhead("access is on or off", "say it like: access on");
+        nothingMore();
+        Edit e;
+        e.words = on ? "judge for a wheelchair too" : "judge without a wheelchair";
+        e.acts.emplace_back(SetAccess{on});
+        return e;
+    }
+
+    int count(const char* what) {
+        const std::size_t at = in.at();
+        const double n = in.number(what);
+        if (n < 0 || n > 500 || n != std::floor(n))
+            in.fail(at, in.at() - at, "no room seats so many", "say a whole number up to 500");
+        return static_cast<int>(n);
+    }
+
+    /// "brief 6 seats, 10 for guests"
+    Edit brief() {
+        Brief b;
+        if (!in.take({"none", "off"})) {
+            b.day = count("the brief");
+            in.take({"seats", "seat", "people"});
+            in.take({"every day", "daily"});
+            in.comma();
+            in.take({"and"});
+            if (!in.done()) {
+                b.guests = count("the guests");
+                in.take({"seats", "seat", "people"});
+                in.take({"for guests", "with guests", "guests"});
+            }
+        }
+        nothingMore();
+        Edit e;
+        e.words = b == Brief{}    ? "no brief for the seats"
+                  : b.guests == 0 ? fmt::format("brief: {} seats", b.day)
+                                  : fmt::format("brief: {} seats, {} for guests", b.day, b.guests);
+        e.acts.emplace_back(SetBrief{b});
+        return e;
+    }
+
+    /// "zone Seating is sofa, coffee table and wing chair", "zone remove Seating"
+    Edit zone() {
+        Edit e;
+        SetZone set;
+        if (in.take({"remove", "delete"})) {
+            const std::size_t at = in.at();
+            for (const auto& z : in.scheme().zones)
+                in.offer(z.name);
+            const auto said = std::string(trimmed(in.rest()));
+            const auto* z = in.scheme().zone(said);
+            if (z == nullptr)
+                in.fail(at, std::max<std::size_t>(said.size(), 1),
+                        fmt::format("there is no zone “{}”", said), "name one that is there");
+            in.goTo(at + in.rest().size());
+            set.zone.name = z->name;
+            e.words = "take away the zone " + z->name;
+            e.acts.emplace_back(set);
+            return e;
+        }
+        const std::size_t at = in.at();
+        const auto rest = foldCase(in.rest());
+        auto stop = rest.find(" is ");
+        std::size_t skip = 4;
+        if (const auto colon = rest.find(':'); colon < stop) {
+            stop = colon;
+            skip = 1;
+        }
+        if (stop == std::string::npos || stop == 0)
+            in.failAhead("what is in the zone?",
+                         "say it like: zone Seating is sofa, coffee table and rug");
+        set.zone.name = std::string(trimmed(in.rest().substr(0, stop)));
+        in.goTo(at + stop + skip);
+        do {
+            in.article();
+            const int id = in.piece();
+            if (id == 0)
+                in.failAhead(fmt::format("there is no piece called “{}”", in.rest()));
+            if (std::find(set.zone.pieces.begin(), set.zone.pieces.end(), id) ==
+                set.zone.pieces.end())
+                set.zone.pieces.push_back(id);
+        } while (in.comma() || in.take({"and"}));
+        nothingMore();
+        e.words = "zone " + set.zone.name;
+        e.acts.emplace_back(set);
+        return e;
+    }
+
+    Edit note() {
+        const auto said = std::string(trimmed(in.rest()));
+        in.goTo(in.at() + in.rest().size());
+        Edit e;
+        e.words = said.empty() ? "no note on the scheme" : "note on the scheme";
+        e.acts.emplace_back(SetSchemeNote{said});
+        return e;
+    }
+
     Edit scheme() {
         Edit e;
+        if (in.take({"get back", "restore"})) {
+            const std::size_t at = in.at();
+            const auto said = foldCase(trimmed(in.rest()));
+            for (std::size_t i = job_.thrownAway.size(); i-- > 0;) {
+                in.offer(job_.thrownAway[i]->name);
+                if (said.empty() || foldCase(job_.thrownAway[i]->name) == said) {
+                    in.goTo(at + in.rest().size());
+                    e.words = "get back " + job_.thrownAway[i]->name;
+                    e.acts.emplace_back(RestoreScheme{i});
+                    return e;
+                }
+            }
+            in.fail(at, std::max<std::size_t>(said.size(), 1),
+                    "no scheme of that name was thrown away",
+                    job_.thrownAway.empty() ? "none was"
+                                            : "the last one was " + job_.thrownAway.back()->name);
+        }
         const bool bare = in.take({"empty", "new empty"});
         if (bare || in.take({"new", "copy"})) {
             AddScheme a;

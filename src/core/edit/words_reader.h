@@ -89,6 +89,9 @@ struct Placement {
     std::vector<Tie> ties;
     std::optional<Vec2> step; ///< "left 6", "6 toward wall A", on the floor
     Heights heights;          ///< "seat 17", "top 20"
+    std::optional<bool> finishedBack; ///< "finished back", "bare back"
+    std::optional<double> cost;       ///< "costs 1200"
+    std::optional<std::string> reason; ///< "because it faces the fire"; to the end of the line
     std::string name;         ///< "called supper table"
     std::size_t nameAt = 0;   ///< where that stands in the line
 };

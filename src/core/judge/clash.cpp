@@ -31,7 +31,9 @@ void judgeClash(const JudgeContext& c) {
         if (c.scene.piece(i).kind->flat())
             continue;
         for (std::size_t k = 0; k < i; ++k) {
-            if (c.scene.piece(k).kind->flat() ||
+            // What stands on something is not in its place; two on one top are in each other's.
+            if (c.scene.piece(i).kind->standsOn != c.scene.piece(k).kind->standsOn ||
+                c.scene.piece(k).kind->flat() ||
                 fartherThan(placed[i].shape, placed[k].shape, Length{}))
                 continue;
             const Gap g = gapBetween(placed[i].shape, placed[k].shape);

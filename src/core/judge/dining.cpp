@@ -1,18 +1,17 @@
-// Tables people sit in to: dining-to-wall, chair-pull-out.
+// Tables people sit in to: dining-to-wall, chair-pull-out, diner-width.
 #include "geometry/gap.h"
 #include "geometry/lane.h"
+#include "judge/at_table.h"
 #include "judge/rule_code.h"
 
 #include <algorithm>
 #include <array>
+#include <cmath>
+#include <numbers>
 
 namespace mezzet {
 
 namespace {
-
-bool satInTo(const Piece& p) {
-    return p.kind->role == Role::diningTable || p.kind->role == Role::desk;
-}
 
 struct Stop {
     Target what;
@@ -53,20 +52,6 @@ void stopAtPieces(const Scene& scene, const Lane& lane, Length look, std::option
                 best = Stop{pieceTarget(p.id), *at, ahead};
         }
     }
-}
-
-/// A chair drawn up to a table: looking at it, its front no farther from the edge than the setting.
-bool seatedAt(const Scene& scene, std::size_t chair, std::size_t table, Length atTable) {
-    const Pose& pose = scene.placed[chair].pose;
-    const Vec2 to = scene.placed[table].pose.at - pose.at;
-    if (dot(to, pose.front()) <= 0 ||
-        fartherThan(scene.placed[chair].shape, scene.placed[table].shape, atTable))
-        return false;
-    // The line through the chair's middle must meet the table.
-    const Shape front = stretch(frontEdge(scene.piece(chair), pose));
-    return gapBetween(front, scene.placed[table].shape).apart <= atTable &&
-           firstInLane({pose.at, pose.front(), Length::millimetres(1)}, scene.placed[table].shape)
-               .has_value();
 }
 
 /// The lanes out from each side of a table that seats someone. A round or oval table has one from
@@ -149,26 +134,12 @@ void judgePullOut(const JudgeContext& c) {
         if (c.scene.piece(i).kind->role != Role::diningChair)
             continue;
         const Pose& pose = c.scene.placed[i].pose;
-        std::optional<std::size_t> table;
-        double nearest = 1e300;
-        for (std::size_t k = 0; k < c.scene.placed.size(); ++k) {
-            if (!satInTo(c.scene.piece(k)) || !seatedAt(c.scene, i, k, atTable))
-                continue;
-            const double d = norm(c.scene.placed[k].pose.at - pose.at);
-            if (d < nearest) {
-                nearest = d;
-                table = k;
-            }
-        }
-        if (!table)
-            continue;
-        // The table's edge on the chair's axis, on the chair's side: coming from behind the chair.
-        const Vec2 back = -pose.front();
-        const Lane axis{pose.at + back * 10000, pose.front(), Length::millimetres(0.5)};
-        const auto edge = firstInLane(axis, c.scene.placed[*table].shape);
+        const auto table = tableOf(c.scene, i, atTable);
+        const auto edge = table ? tableEdge(c.scene, i, *table) : std::nullopt;
         if (!edge)
             continue;
-        const Vec2 onAxis = pose.at + back * dot(*edge - pose.at, back);
+        const Vec2 back = -pose.front();
+        const Vec2 onAxis = *edge;
         const Lane lane{onAxis, back, c.scene.piece(i).size.width / 2};
         std::optional<Stop> stop;
         stopAtRoom(room, lane, stop);
@@ -212,8 +183,78 @@ std::vector<Handle> pullOutHandles(const Reading& r, double target, const Projec
     return out;
 }
 
-constexpr std::array<RuleCode, 2> codes{
-    {{"dining-to-wall", judgeWall, wallHandles}, {"chair-pull-out", judgePullOut, pullOutHandles}}};
+/// Table edge for each diner: on the fullest side of a table with sides, else of the whole edge.
+void judgeWidth(const JudgeContext& c) {
+    const Length atTable = c.book.byId("chair-pull-out") != nullptr
+                               ? c.book.byId("chair-pull-out")->setting("at table")
+                               : Length{};
+    for (std::size_t t = 0; t < c.scene.placed.size(); ++t) {
+        const Piece& table = c.scene.piece(t);
+        if (table.kind->role != Role::diningTable)
+            continue;
+        const Pose& pose = c.scene.placed[t].pose;
+        std::array<int, 4> at{};
+        for (std::size_t i = 0; i < c.scene.placed.size(); ++i) {
+            if (c.scene.piece(i).kind->role != Role::diningChair ||
+                tableOf(c.scene, i, atTable) != t)
+                continue;
+            const Vec2 out = -c.scene.placed[i].pose.front();
+            const std::array<Vec2, 4> normals{pose.front(), -pose.right(), -pose.front(),
+                                              pose.right()};
+            std::size_t side = 0;
+            for (std::size_t s = 1; s < 4; ++s)
+                if (dot(out, normals[s]) > dot(out, normals[side]))
+                    side = s;
+            ++at[side];
+        }
+        const int all = at[0] + at[1] + at[2] + at[3];
+        if (all == 0)
+            continue;
+        const double w = table.size.width.mm();
+        const double d = table.size.depth.mm();
+        if (table.footprint.form == FootprintForm::oval) {
+            const double a = w / 2;
+            const double b = d / 2;
+            // Ramanujan's first approximation; exact for a circle.
+            const double edge =
+                std::numbers::pi * (3 * (a + b) - std::sqrt((3 * a + b) * (a + 3 * b)));
+            c.add(table.id, {}, Amount{Quantity::length, edge / all}, pose.toRoom({0, b}),
+                  pose.toRoom({0, b}))
+                .part = 0;
+            continue;
+        }
+        double least = 1e300;
+        std::size_t fullest = 0;
+        for (std::size_t s = 0; s < 4; ++s) {
+            const double each = at[s] > 0 ? (s % 2 == 0 ? w : d) / at[s] : 1e300;
+            if (each < least - 1e-9) {
+                least = each;
+                fullest = s;
+            }
+        }
+        const std::array<Vec2, 4> corners{pose.toRoom({w / 2, d / 2}), pose.toRoom({-w / 2, d / 2}),
+                                          pose.toRoom({-w / 2, -d / 2}),
+                                          pose.toRoom({w / 2, -d / 2})};
+        c.add(table.id, {}, Amount{Quantity::length, least}, corners[fullest],
+              corners[(fullest + 1) % 4]);
+    }
+}
+
+/// A longer table, or one chair fewer.
+std::vector<Handle> widthHandles(const Reading& r, double target, const Project& job, const Scene&) {
+    const Piece& t = *job.scheme().byId(r.piece);
+    const double k = target / r.value.value;
+    std::vector<Handle> out;
+    out.push_back(resize(job, r.piece, SizeFigure::width, t.size.width.mm() * k,
+                         r.value.value / t.size.width.mm()));
+    out.push_back(resize(job, r.piece, SizeFigure::depth, t.size.depth.mm() * k,
+                         r.value.value / t.size.depth.mm()));
+    return out;
+}
+
+constexpr std::array<RuleCode, 3> codes{{{"dining-to-wall", judgeWall, wallHandles},
+                                         {"chair-pull-out", judgePullOut, pullOutHandles},
+                                         {"diner-width", judgeWidth, widthHandles}}};
 
 } // namespace
 

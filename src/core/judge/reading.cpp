@@ -2,6 +2,9 @@
 
 #include <fmt/format.h>
 
+#include <algorithm>
+#include <cmath>
+
 namespace mezzet {
 
 namespace {
@@ -27,7 +30,24 @@ std::string filled(std::string s, const Reading& r, const Wording& w) {
     replaceAll(s, "{depth}", words(Amount{r.value.quantity, std::abs(r.value.value)}, w.notation));
     replaceAll(s, "{low}", bound(r.band.low));
     replaceAll(s, "{high}", bound(r.band.high));
-    replaceAll(s, "{other}", words(r.other, w));
+    replaceAll(s, "{other}", r.other.is == Target::Is::none ? "the room" : words(r.other, w));
+    replaceAll(s, "{second}", words(r.second, w.notation));
+    if (const Piece* also = r.also != 0 ? w.scheme.byId(r.also) : nullptr)
+        replaceAll(s, "{also}", also->name);
+    {
+        const Piece* to = w.scheme.byId(r.also != 0 ? r.also : r.piece);
+        auto goal = r.also == 0 && r.piece != 0 && r.part != 0
+                        ? fmt::format("its {} side", r.part == 1 ? "left" : "right")
+                    : r.also == 0 ? std::string("it")
+                    : to != nullptr ? to->name
+                                    : std::string("a window");
+        if (r.second.quantity == Quantity::count && r.second.value > 1)
+            goal += fmt::format(" and {:.0f} more", r.second.value - 1);
+        replaceAll(s, "{goal}", goal);
+    }
+    replaceAll(s, "{side}", r.part == 1 ? "left" : r.part == 2 ? "right" : "other");
+    replaceAll(s, "{state}", r.inUse ? ", chairs in use" : "");
+    replaceAll(s, "{for}", r.inUse ? "for guests" : "every day");
     return s;
 }
 
@@ -58,6 +78,23 @@ std::string whyOf(const Reading& r, const Wording& w) {
         break;
     }
     return filled(r.rule->right, r, w);
+}
+
+std::string subjectOf(const Reading& r, const Wording& w) {
+    const Piece* p = r.piece != 0 ? w.scheme.byId(r.piece) : nullptr;
+    return p != nullptr ? p->name : "The room";
+}
+
+double weightOf(const Reading& r) {
+    if (!r.toMend())
+        return 0;
+    const double off = r.verdict == Verdict::tight && r.band.low ? *r.band.low - r.value.value
+                       : r.verdict == Verdict::loose && r.band.high ? r.value.value - *r.band.high
+                                                                    : 0;
+    const double size = r.verdict == Verdict::tight ? r.band.low.value_or(1)
+                                                    : r.band.high.value_or(1);
+    const double share = std::min(off / std::max(std::abs(size), 1e-6), 1.0);
+    return (r.verdict == Verdict::clash ? 1000 : 0) + r.rule->weight * 100 + share * 99;
 }
 
 std::vector<std::string> namesOf(const Reading& r, const Wording& w) {

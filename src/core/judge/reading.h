@@ -20,10 +20,13 @@ enum class Verdict {
 /// its words are made when it is shown.
 struct Reading {
     const Rule* rule = nullptr;
-    int piece = 0; ///< the piece it is about
+    int piece = 0; ///< the piece it is about; 0 for the room as a whole
     Target other;  ///< what it is measured to
-    int also = 0;  ///< chair-pull-out: the table the chair stands at
+    int also = 0;  ///< a third piece it is between, like the table a chair stands at
+    int part = 0;  ///< which of several like it: a side of a bed (1 left, 2 right), a window
+    bool inUse = false; ///< with chairs drawn back and people in them; for guests
     Amount value;
+    Amount second; ///< another figure its words tell
     Band band;
     Verdict verdict = Verdict::right;
     std::array<Vec2, 2> at; ///< where it is seen on the floor, mm
@@ -33,7 +36,8 @@ struct Reading {
     }
     /// True for the same relation, whatever its value.
     [[nodiscard]] bool sameAs(const Reading& r) const {
-        return rule == r.rule && piece == r.piece && other == r.other && also == r.also;
+        return rule == r.rule && piece == r.piece && other == r.other && also == r.also &&
+               part == r.part && inUse == r.inUse;
     }
     /// True when the piece is one of those it is between.
     [[nodiscard]] bool isAbout(int id) const {
@@ -45,6 +49,11 @@ struct Reading {
 [[nodiscard]] std::string titleOf(const Reading&, const Wording&);
 /// One short sentence: the value, what it should be, and why.
 [[nodiscard]] std::string whyOf(const Reading&, const Wording&);
+/// The piece it is about, by name; for the room as a whole "The room".
+[[nodiscard]] std::string subjectOf(const Reading&, const Wording&);
+/// How much it weighs among what is to mend: what can't be first, then what hurts, then the rest by
+/// how far off it is.
+[[nodiscard]] double weightOf(const Reading&);
 /// Names of the pieces it is between.
 [[nodiscard]] std::vector<std::string> namesOf(const Reading&, const Wording&);
 

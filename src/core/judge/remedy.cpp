@@ -98,14 +98,19 @@ struct Weighed {
     std::vector<std::string> mends;
 };
 
-Weighed weigh(const Reading& r, const Project& job, const std::vector<Reading>& before,
-              const Trial& t) {
+std::string foldFirst(std::string s) {
+    if (!s.empty() && s[0] >= 'A' && s[0] <= 'Z')
+        s[0] = static_cast<char>(s[0] - 'A' + 'a');
+    return s;
+}
+
+Weighed weighReadings(const Reading& r, const std::vector<Reading>& before,
+                      const std::vector<Reading>& after, const Wording& say) {
     Weighed out;
-    const Wording say = t.after.project->wording();
     const auto called = [&](const Reading& x, const Wording& w) {
-        return fmt::format("{}: {}", w.scheme.byId(x.piece)->name, whyOf(x, w));
+        return fmt::format("{}: {}", subjectOf(x, w), whyOf(x, w));
     };
-    for (const Reading& now : t.readings) {
+    for (const Reading& now : after) {
         if (now.sameAs(r))
             continue;
         const auto old = std::find_if(before.begin(), before.end(),
@@ -116,12 +121,16 @@ Weighed weigh(const Reading& r, const Project& job, const std::vector<Reading>& 
     for (const Reading& old : before) {
         if (!old.toMend() || old.sameAs(r))
             continue;
-        const auto now = std::find_if(t.readings.begin(), t.readings.end(),
+        const auto now = std::find_if(after.begin(), after.end(),
                                       [&](const Reading& x) { return x.sameAs(old); });
-        if (now == t.readings.end() || !now->toMend())
-            out.mends.push_back(called(old, job.wording()));
+        if (now == after.end() || !now->toMend())
+            out.mends.push_back(called(old, say));
     }
     return out;
+}
+
+Weighed weigh(const Reading& r, const std::vector<Reading>& before, const Trial& t) {
+    return weighReadings(r, before, t.readings, t.after.project->wording());
 }
 
 /// The near edge of the band, and its middle, rounded to what people say.
@@ -152,29 +161,198 @@ std::vector<double> targetsOf(const Reading& r, const RuleCode& code, const Proj
 
 } // namespace
 
-std::optional<Remedy> remedyFor(const Reading& r, const Project& job, const Scene& scene,
-                                const std::vector<Reading>& all) {
+namespace {
+
+/// One move that mends a reading, and the job after it.
+struct Step {
+    Remedy remedy;
+    Trial trial;
+};
+
+/// How far pieces move in all, mm.
+double movedBy(const Scene& before, const Scene& after) {
+    double sum = 0;
+    for (const Placed& p : before.placed)
+        if (const Placed* now = after.byId(p.id))
+            sum += norm(now->pose.at - p.pose.at);
+    return sum;
+}
+
+std::optional<Step> singleStep(const Reading& r, const Project& job, const Scene& scene,
+                               const std::vector<Reading>& all) {
     const auto* code = r.rule != nullptr ? codeOf(r.rule->id) : nullptr;
     if (code == nullptr || !r.toMend())
         return {};
-    std::optional<Remedy> best;
+    // A foot of moving counts as much as a light thing left to mend.
+    constexpr double perMillimetre = 0.05;
+    std::optional<Step> best;
+    double least = 0;
     for (const double target : targetsOf(r, *code, job)) {
         for (const Handle& h : code->handles(r, target, job, scene)) {
             const auto mended = [&](const Trial& t) {
-                return t.value ? t.verdict == Verdict::right : code->goneWhenMended;
+                // A reading that goes away is mended: a gap wider than is of interest, a clash that
+                // is no more.
+                return t.value ? t.verdict == Verdict::right
+                               : code->goneWhenMended || r.verdict != Verdict::loose;
             };
             auto t = search(h, r, target, job, mended);
             if (!t)
                 continue;
-            auto w = weigh(r, job, all, *t);
-            if (!best || w.upsets.size() < best->upsets.size())
-                best = Remedy{t->line, t->said.edit, t->said.preview, std::move(w.upsets),
-                              std::move(w.mends)};
-            if (best->upsets.empty())
-                return best;
+            auto w = weigh(r, all, *t);
+            const double cost =
+                weightOf(t->readings) + perMillimetre * movedBy(scene, *t->after.scene);
+            if (best && (cost > least || (cost == least && w.upsets.size() >= best->remedy.upsets.size())))
+                continue;
+            least = cost;
+            best = Step{Remedy{t->line, t->said.edit, t->said.preview, std::move(w.upsets),
+                               std::move(w.mends), 1},
+                        std::move(*t)};
         }
+        if (best && best->remedy.upsets.empty())
+            return best;
     }
     return best;
+}
+
+/// The weightiest of the readings that a step made worse or brought up.
+const Reading* worstUpset(const Reading& r, const std::vector<Reading>& before,
+                          const std::vector<Reading>& after) {
+    const Reading* worst = nullptr;
+    for (const Reading& now : after) {
+        if (now.sameAs(r))
+            continue;
+        const auto old = std::find_if(before.begin(), before.end(),
+                                      [&](const Reading& b) { return b.sameAs(now); });
+        const bool upset = old == before.end() ? now.toMend() : worse(*old, now);
+        if (upset && (worst == nullptr || weightOf(now) > weightOf(*worst)))
+            worst = &now;
+    }
+    return worst;
+}
+
+constexpr int longestChain = 3;
+
+/// Goes on from a step that upsets something: mends the worst of that, and so on.
+void lengthen(Step& first, const Reading& r, const std::vector<Reading>& all) {
+    Trial now = first.trial;
+    Remedy chain = first.remedy;
+    while (chain.moves < longestChain && !chain.upsets.empty()) {
+        const Reading* upset = worstUpset(r, all, now.readings);
+        if (upset == nullptr)
+            return;
+        auto next = singleStep(*upset, *now.after.project, *now.after.scene, now.readings);
+        if (!next)
+            return;
+        // The reading it is all about has to stay mended.
+        for (const Reading& still : next->trial.readings)
+            if (still.sameAs(r) && still.toMend())
+                return;
+        chain.line += "; then " + next->remedy.line;
+        chain.preview += ", then " + foldFirst(next->remedy.preview);
+        ++chain.moves;
+        chain.edit.acts.insert(chain.edit.acts.end(), next->remedy.edit.acts.begin(),
+                               next->remedy.edit.acts.end());
+        chain.edit.notices.insert(chain.edit.notices.end(), next->remedy.edit.notices.begin(),
+                                  next->remedy.edit.notices.end());
+        now = next->trial;
+        // Against the beginning, not against the step before.
+        auto w = weighReadings(r, all, now.readings, now.after.project->wording());
+        const bool better = weightOf(now.readings) < weightOf(first.trial.readings) &&
+                            w.upsets.size() <= first.remedy.upsets.size();
+        chain.upsets = std::move(w.upsets);
+        chain.mends = std::move(w.mends);
+        if (better) {
+            first.remedy = chain;
+            first.trial = now;
+        }
+    }
+}
+
+} // namespace
+
+double weightOf(const std::vector<Reading>& all) {
+    double sum = 0;
+    for (const Reading& r : all)
+        sum += weightOf(r);
+    return sum;
+}
+
+std::optional<Remedy> remedyFor(const Reading& r, const Project& job, const Scene& scene,
+                                const std::vector<Reading>& all) {
+    auto step = singleStep(r, job, scene, all);
+    if (!step)
+        return {};
+    if (!step->remedy.upsets.empty())
+        lengthen(*step, r, all);
+    return std::move(step->remedy);
+}
+
+Mended mendAll(const Project& job, const MendAsked& asked) {
+    Mended out;
+    auto scene = sceneOf(job);
+    if (!scene)
+        return out;
+    const ScenePtr start = *scene;
+    ProjectPtr now = std::make_shared<const Project>(job);
+    ScenePtr there = start;
+    auto readings = judge(*there, *job.library.book, job.judgement);
+    const auto count = [](const std::vector<Reading>& all) {
+        return static_cast<int>(
+            std::count_if(all.begin(), all.end(), [](const Reading& r) { return r.toMend(); }));
+    };
+    out.before = out.after = count(readings);
+    const auto tooFar = [&](const Scene& then) {
+        for (const Placed& p : start->placed) {
+            const Placed* moved = then.byId(p.id);
+            if (moved != nullptr && distance(p.pose.at, moved->pose.at) > asked.largestMove + quiet)
+                return true;
+        }
+        return false;
+    };
+    std::vector<Reading> given; ///< up: no remedy of theirs will do
+    constexpr int mostSteps = 60;
+    while (static_cast<int>(out.lines.size()) < mostSteps) {
+        std::vector<const Reading*> order;
+        for (const Reading& r : readings)
+            if (r.toMend() && std::none_of(given.begin(), given.end(), [&](const Reading& g) {
+                    return g.sameAs(r);
+                }))
+                order.push_back(&r);
+        if (order.empty())
+            break;
+        const Reading worst = **std::max_element(
+            order.begin(), order.end(),
+            [](const Reading* a, const Reading* b) { return weightOf(*a) < weightOf(*b); });
+        if (asked.goesOn && !asked.goesOn(static_cast<int>(out.lines.size()),
+                                          static_cast<int>(order.size()))) {
+            out.stopped = true;
+            break;
+        }
+        const auto remedy = remedyFor(worst, *now, *there, readings);
+        auto next = remedy && remedy->upsets.empty() ? apply(*now, remedy->edit)
+                                                     : Result<Applied>(Problem{});
+        if (!next || tooFar(*next->scene)) {
+            given.push_back(worst);
+            continue;
+        }
+        auto after = judge(*next->scene, *job.library.book, job.judgement);
+        if (weightOf(after) >= weightOf(readings)) {
+            given.push_back(worst);
+            continue;
+        }
+        out.lines.push_back(remedy->line);
+        out.why.push_back(subjectOf(worst, now->wording()) + ": " + whyOf(worst, now->wording()));
+        out.edit.acts.insert(out.edit.acts.end(), remedy->edit.acts.begin(),
+                             remedy->edit.acts.end());
+        now = next->project;
+        there = next->scene;
+        readings = std::move(after);
+        given.clear();
+    }
+    out.after = count(readings);
+    out.edit.words = out.lines.size() == 1 ? std::string("mend one thing")
+                                           : fmt::format("mend {} things", out.lines.size());
+    return out;
 }
 
 Result<Remedy> bringTo(const Reading& r, double value, const Project& job, const Scene& scene,
@@ -189,9 +367,9 @@ Result<Remedy> bringTo(const Reading& r, double value, const Project& job, const
                                : code->goneWhenMended && value <= near;
             };
             if (auto t = search(h, r, value, job, reached)) {
-                auto w = weigh(r, job, all, *t);
+                auto w = weigh(r, all, *t);
                 return Remedy{t->line, t->said.edit, t->said.preview, std::move(w.upsets),
-                              std::move(w.mends)};
+                              std::move(w.mends), 1};
             }
         }
     }

@@ -2,6 +2,8 @@
 
 #include "judge/reading.h"
 
+#include <functional>
+
 namespace mezzet {
 
 /// An edit that mends a reading, tried on the whole scene before it is offered.
@@ -11,16 +13,41 @@ struct Remedy {
     std::string preview;             ///< what it does, in a sentence
     std::vector<std::string> upsets; ///< what else gets worse
     std::vector<std::string> mends;  ///< what else gets better
+    int moves = 1;                   ///< more than one for a chain of moves
 };
 
 /// The best edit that brings a reading into its band: each number that could do it is tried at the
 /// middle of the band and at its near edge, on the whole scene, and the one that upsets least is
-/// taken. Empty when none of them does, or when there is nothing to mend.
+/// taken. When that one upsets something, a second move, and a third, are looked for that mend what the
+/// one before upset; the chain is offered when it leaves less to mend. Empty when nothing does, or
+/// when there is nothing to mend.
 [[nodiscard]] std::optional<Remedy> remedyFor(const Reading&, const Project&, const Scene&,
                                               const std::vector<Reading>& all);
 
 /// The edit that brings a reading to a typed value. Problem when no tie, step or size does.
 [[nodiscard]] Result<Remedy> bringTo(const Reading&, double value, const Project&, const Scene&,
                                      const std::vector<Reading>& all);
+
+/// How "mend all I can" goes about it.
+struct MendAsked {
+    Length largestMove = Length::inches(24); ///< no piece ends farther from where it stood
+    std::function<bool(int done, int left)> goesOn; ///< told after each step; false stops
+};
+/// What it came to.
+struct Mended {
+    Edit edit;                      ///< all steps in one; empty when nothing could be mended
+    std::vector<std::string> lines; ///< the steps, as they would be typed
+    std::vector<std::string> why;   ///< of each step, the reading it mends
+    int before = 0;                 ///< readings to mend, before and after
+    int after = 0;
+    bool stopped = false;
+};
+/// Mends what can be mended without upsetting anything else: the weightiest reading first, each by
+/// its remedy, until no remedy is left that upsets nothing. Locked pieces stay, and none ends
+/// farther than asked from where it stood.
+[[nodiscard]] Mended mendAll(const Project&, const MendAsked&);
+
+/// The sum of what is to mend, by weight: less is better.
+[[nodiscard]] double weightOf(const std::vector<Reading>&);
 
 } // namespace mezzet

@@ -1,5 +1,7 @@
 #include "judge/rule_code.h"
 
+#include "judge/at_table.h"
+
 #include <fmt/format.h>
 
 #include <array>
@@ -7,25 +9,58 @@
 
 namespace mezzet {
 
-Reading& JudgeContext::add(int piece, Target other, Amount value, Vec2 a, Vec2 b) const {
+Reading& JudgeContext::add(int piece, Target other, Amount value, const Band& own, Vec2 a,
+                           Vec2 b) const {
     Reading r;
     r.rule = &rule;
     r.piece = piece;
     r.other = other;
     r.value = value;
-    r.band = band;
+    r.band = own;
     r.at = {a, b};
     const double spare = value.quantity == Quantity::length ? 0.005 : 1e-6;
-    if (band.low && value.value < *band.low - spare)
+    if (own.low && value.value < *own.low - spare)
         r.verdict = Verdict::tight;
-    else if (band.high && value.value > *band.high + spare)
+    else if (own.high && value.value > *own.high + spare)
         r.verdict = Verdict::loose;
     out.push_back(r);
     return out.back();
 }
 
+Reading& JudgeContext::note(int piece, Target other, Amount value, Vec2 a, Vec2 b) const {
+    Reading& r = add(piece, other, value, Band{}, a, b);
+    r.verdict = Verdict::note;
+    return r;
+}
+
+const FloorWays& Shared::ways(bool chairsOut) {
+    auto& ways = ways_[chairsOut ? 1 : 0];
+    if (!ways)
+        ways = floorWays(scene_, {setting("walkway-main", "look"), chairsOut,
+                                  setting("chair-pull-out", "draw"),
+                                  setting("chair-pull-out", "at table")});
+    return *ways;
+}
+
+bool Shared::hasChairs() {
+    if (!chairs_) {
+        chairs_ = false;
+        const Length at = setting("chair-pull-out", "at table");
+        for (std::size_t i = 0; i < scene_.placed.size() && !*chairs_; ++i)
+            chairs_ = scene_.piece(i).kind->role == Role::diningChair &&
+                      tableOf(scene_, i, at).has_value();
+    }
+    return *chairs_;
+}
+
+Length Shared::setting(std::string_view rule, std::string_view name) const {
+    const Rule* r = book_.byId(rule);
+    return r != nullptr ? r->setting(name) : Length{};
+}
+
 const RuleCode* codeOf(std::string_view id) {
-    for (const auto subject : {seatingRules(), diningRules(), doorRules(), wayRules(), clashRules()})
+    for (const auto subject : {seatingRules(), diningRules(), doorRules(), wayRules(), clashRules(),
+                               talkRules(), useRules(), lookRules(), roomRules()})
         for (const RuleCode& c : subject)
             if (c.id == id)
                 return &c;
@@ -35,9 +70,10 @@ const RuleCode* codeOf(std::string_view id) {
 std::vector<Reading> judge(const Scene& scene, const RuleBook& book, const Judgement& judgement) {
     std::vector<Reading> out;
     out.reserve(scene.placed.size() * 2);
+    Shared shared(scene, book);
     for (const Rule& rule : book.rules)
         if (const auto* code = codeOf(rule.id))
-            code->judge({scene, book, rule, judgement.bandOf(rule), out});
+            code->judge({scene, book, rule, judgement.bandOf(rule), out, judgement, shared});
     return out;
 }
 
@@ -93,6 +129,10 @@ std::vector<Handle> retape(const Project& job, int id, int other, double by) {
         }
     }
     return out;
+}
+
+Handle saying(std::string line) {
+    return {[line = std::move(line)](double) { return line; }, 0, 0};
 }
 
 Handle resize(const Project& job, int id, SizeFigure figure, double start, double slope) {

@@ -1,11 +1,31 @@
 #pragma once
 
+#include "judge/floor_ways.h"
 #include "judge/reading.h"
 
 #include <functional>
 #include <span>
 
 namespace mezzet {
+
+/// What several rules work with, made once for a scene, when first asked for.
+class Shared {
+public:
+    Shared(const Scene& scene, const RuleBook& book) : scene_(scene), book_(book) {}
+
+    /// The free floor as everything stands, and with chairs in use.
+    const FloorWays& ways(bool chairsOut);
+    /// Whether any chair is drawn up to a table, so that there is another state in use.
+    bool hasChairs();
+    /// The figures of ways, told once by the rule `walkway-main`.
+    [[nodiscard]] Length setting(std::string_view rule, std::string_view name) const;
+
+private:
+    const Scene& scene_;
+    const RuleBook& book_;
+    std::array<std::optional<FloorWays>, 2> ways_;
+    std::optional<bool> chairs_;
+};
 
 /// What a rule's code is given.
 struct JudgeContext {
@@ -14,9 +34,16 @@ struct JudgeContext {
     const Rule& rule;
     const Band band;
     std::vector<Reading>& out;
+    const Judgement& judgement;
+    Shared& shared;
 
     /// Adds a reading; its verdict is the band's, with half of 0.01 mm (or a millionth) to spare.
-    Reading& add(int piece, Target other, Amount value, Vec2 a, Vec2 b) const;
+    Reading& add(int piece, Target other, Amount value, Vec2 a, Vec2 b) const {
+        return add(piece, other, value, band, a, b);
+    }
+    Reading& add(int piece, Target other, Amount value, const Band& own, Vec2 a, Vec2 b) const;
+    /// For information: no band, nothing to mend.
+    Reading& note(int piece, Target other, Amount value, Vec2 a, Vec2 b) const;
 };
 
 /// One line that could bring a reading to another value, with a number in it to be found.
@@ -43,6 +70,10 @@ struct RuleCode {
 [[nodiscard]] std::span<const RuleCode> doorRules();
 [[nodiscard]] std::span<const RuleCode> clashRules();
 [[nodiscard]] std::span<const RuleCode> wayRules();
+[[nodiscard]] std::span<const RuleCode> talkRules();
+[[nodiscard]] std::span<const RuleCode> useRules();
+[[nodiscard]] std::span<const RuleCode> lookRules();
+[[nodiscard]] std::span<const RuleCode> roomRules();
 
 [[nodiscard]] const RuleCode* codeOf(std::string_view id);
 
@@ -58,6 +89,8 @@ struct RuleCode {
 [[nodiscard]] std::vector<Handle> retape(const Project&, int id, int other, double by);
 /// "size NAME 48 x 26 x 17" with one figure open.
 enum class SizeFigure { width, depth, height };
+/// Any line as it is: something to say when no number will do.
+[[nodiscard]] Handle saying(std::string line);
 [[nodiscard]] Handle resize(const Project&, int id, SizeFigure, double start, double slope);
 
 } // namespace mezzet

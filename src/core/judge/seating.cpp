@@ -1,5 +1,6 @@
 // Seats and the low tables before them: seat-to-table, table-level, table-to-sofa.
 #include "geometry/gap.h"
+#include "judge/at_table.h"
 #include "judge/rule_code.h"
 
 #include <algorithm>
@@ -8,10 +9,6 @@
 namespace mezzet {
 
 namespace {
-
-bool isLounge(const Piece& p) {
-    return p.kind->role == Role::sofa || p.kind->role == Role::armchair;
-}
 
 struct FacedTable {
     std::size_t seat = 0; ///< index in the scene

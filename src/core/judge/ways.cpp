@@ -1,7 +1,10 @@
-// Ways through the room: walkway-main.
-#include "geometry/gap.h"
+// Ways through the room and to what is in it: walkway-main, walkway-minor, turning-circle.
+#include "judge/ways.h"
+
+#include "judge/at_table.h"
+#include "judge/floor_ways.h"
 #include "judge/rule_code.h"
-#include "ways/widest.h"
+#include "ways/path.h"
 
 #include <algorithm>
 #include <array>
@@ -11,140 +14,245 @@ namespace mezzet {
 
 namespace {
 
-/// What a block of the ways is: a piece, something built in, a wall, or a door's jamb.
-using Owners = std::vector<Target>;
-
-bool isWayIn(const Opening& o) {
-    return o.kind != OpeningKind::window;
+std::vector<std::size_t> waysIn(const Room& room) {
+    std::vector<std::size_t> out;
+    for (std::size_t i = 0; i < room.openings.size(); ++i)
+        if (isWayIn(room.openings[i]))
+            out.push_back(i);
+    return out;
 }
 
-Target targetOf(const Opening& o) {
-    Target t;
-    t.is = o.kind == OpeningKind::door ? Target::Is::door : Target::Is::opening;
-    t.index = o.number;
-    return t;
+WayEnd endAt(const Room& room, std::size_t opening) {
+    return {middleOf(room, room.openings[opening]), static_cast<int>(opening)};
 }
 
-/// Everything on the floor that one can't walk through, with what it is.
-class Floor {
-public:
-    explicit Floor(const Scene& scene) : scene_(scene) {
-        walls();
-        for (const Fixture& f : scene.room->fixtures)
-            if (f.takesFloor())
-                add(solid(*scene.room, f), mezzet::targetOf(f));
-        for (std::size_t i = 0; i < scene.placed.size(); ++i)
-            if (!scene.piece(i).kind->flat())
-                add(scene.placed[i].shape, pieceTarget(scene.placed[i].id));
-    }
-
-    [[nodiscard]] std::vector<Block> takeBlocks() { return std::move(blocks_); }
-    [[nodiscard]] const Target& owner(const Block& b) const {
-        return owners_[static_cast<std::size_t>(b.owner)];
-    }
-
-private:
-    void add(const Shape& s, const Target& what, std::array<int, 2> frames = {-1, -1}) {
-        for (const Convex& part : s.all())
-            blocks_.push_back({part, static_cast<int>(owners_.size()), frames});
-        owners_.push_back(what);
-    }
-    void wall(Vec2 from, Vec2 to, const Target& what, std::array<int, 2> frames) {
-        if (norm(to - from) > 0.5)
-            add(stretch({from, to}), what, frames);
-    }
-
-    /// The walls' faces, open at doors. Behind each door is a niche as deep as it is wide, so that
-    /// nobody walks round by the outside.
-    void walls() {
-        const Room& room = *scene_.room;
-        for (std::size_t i = 0; i < room.stretches(); ++i) {
-            const Wall w = room.stretchAt(i);
-            const Target what = wallTarget(room.edgeWall[i]);
-            std::vector<const Opening*> here;
-            for (const Opening& o : room.openings)
-                if (isWayIn(o) && o.wall == room.edgeWall[i] && onStretch(w, middleOf(room, o)))
-                    here.push_back(&o);
-            std::sort(here.begin(), here.end(),
-                      [](const Opening* a, const Opening* b) { return a->left < b->left; });
-            Vec2 at = w.start;
-            int last = -1;
-            for (const Opening* o : here) {
-                const int doorway = static_cast<int>(o - room.openings.data());
-                const Wall& whole = room.walls[static_cast<std::size_t>(o->wall)];
-                const Vec2 left = whole.at(o->left);
-                const Vec2 right = whole.at(o->left + o->width);
-                const Vec2 out = -w.inward() * o->width.mm();
-                wall(at, left, what, {last, doorway});
-                for (const auto& [a, b] :
-                     {std::pair{left, left + out}, std::pair{left + out, right + out},
-                      std::pair{right + out, right}})
-                    wall(a, b, what, {doorway, -1});
-                at = right;
-                last = doorway;
-            }
-            wall(at, w.end, what, {last, -1});
-        }
-    }
-    static bool onStretch(const Wall& w, Vec2 p) {
-        return norm(p - nearestOn({w.start, w.end}, p)) < 1;
-    }
-
-    const Scene& scene_;
-    std::vector<Block> blocks_;
-    Owners owners_;
+/// What a pinch is between; `place` names the end it is too close to, when it is an end's.
+struct Between {
+    Target piece;
+    Target other;
 };
+Between between(const FloorWays& ways, const Pinch& p, const Opened& opened, const Target& place) {
+    const auto owner = [&](std::size_t i) {
+        const auto& blocks = ways.finder.blocks();
+        return ways.ownerOf(i < blocks.size() ? blocks[i] : opened.with[i - blocks.size()]);
+    };
+    Between out{owner(p.first), p.first == p.second ? place : owner(p.second)};
+    if (out.piece.is != Target::Is::piece)
+        std::swap(out.piece, out.other);
+    return out;
+}
 
 void judgeMain(const JudgeContext& c) {
     const Room& room = *c.scene.room;
-    const auto doors = std::count_if(room.openings.begin(), room.openings.end(), isWayIn);
-    if (!room.closed || doors < 2 || c.scene.placed.empty())
+    const auto doors = waysIn(room);
+    if (!room.closed || doors.size() < 2 || c.scene.placed.empty())
         return;
-    Floor floor(c.scene);
-    const WayFinder ways(floor.takeBlocks(), c.rule.setting("look"));
     std::set<std::pair<std::size_t, std::size_t>> told;
-    for (std::size_t a = 0; a < room.openings.size(); ++a) {
-        for (std::size_t b = a + 1; b < room.openings.size(); ++b) {
-            if (!isWayIn(room.openings[a]) || !isWayIn(room.openings[b]))
-                continue;
-            const auto pinch =
-                ways.narrowest({middleOf(room, room.openings[a]), static_cast<int>(a)},
-                               {middleOf(room, room.openings[b]), static_cast<int>(b)});
-            if (!pinch || !told.insert(std::minmax(pinch->first, pinch->second)).second)
-                continue;
-            Target piece = floor.owner(ways.blocks()[pinch->first]);
-            Target other = floor.owner(ways.blocks()[pinch->second]);
-            if (pinch->first == pinch->second) {
+    for (std::size_t x = 0; x < doors.size(); ++x) {
+        for (std::size_t y = x + 1; y < doors.size(); ++y) {
+            std::optional<double> before;
+            for (const bool used : {false, true}) {
+                if (used && !c.shared.hasChairs())
+                    continue;
+                const FloorWays& ways = c.shared.ways(used);
+                const auto pinch =
+                    ways.finder.narrowest(endAt(room, doors[x]), endAt(room, doors[y]));
+                if (!pinch)
+                    continue;
+                if (!used)
+                    before = pinch->width.mm();
+                else if (before && pinch->width.mm() > *before - 1)
+                    continue; // chairs don't narrow it
+                auto [first, second] = std::minmax(pinch->first, pinch->second);
+                if (!told.insert({first * 2 + (used ? 1 : 0), second}).second)
+                    continue;
                 // Too close to a door itself: the one it stands before.
-                const Opening& near = norm(pinch->onSecond - middleOf(room, room.openings[a])) < 1
-                                          ? room.openings[a]
-                                          : room.openings[b];
-                other = targetOf(near);
+                const std::size_t near =
+                    norm(pinch->onSecond - middleOf(room, room.openings[doors[x]])) < 1 ? doors[x]
+                                                                                        : doors[y];
+                const auto b = between(ways, *pinch, {}, targetOf(room.openings[near]));
+                if (b.piece.is == Target::Is::piece) // walls alone are as they are
+                    c.add(b.piece.piece, b.other, Amount::of(pinch->width), pinch->onFirst,
+                          pinch->onSecond)
+                        .inUse = used;
             }
-            if (piece.is != Target::Is::piece)
-                std::swap(piece, other);
-            if (piece.is == Target::Is::piece) // walls alone are as they are
-                c.add(piece.piece, other, Amount::of(pinch->width), pinch->onFirst,
-                      pinch->onSecond);
         }
     }
+}
+
+/// The best way to a goal, from whichever door; empty when it is wider than is of interest.
+std::optional<Pinch> bestWay(const Room& room, const FloorWays& ways, const Goal& g) {
+    std::optional<Pinch> best;
+    bool first = true;
+    for (const std::size_t door : waysIn(room)) {
+        const auto pinch = ways.finder.narrowest(endAt(room, door), g.end, g.opened);
+        if (!pinch)
+            return {};
+        if (first || pinch->width > best->width)
+            best = pinch;
+        first = false;
+    }
+    return best;
+}
+
+void judgeMinor(const JudgeContext& c) {
+    const Room& room = *c.scene.room;
+    if (!room.closed || waysIn(room).empty() || c.scene.placed.empty())
+        return;
+    const Length look = c.rule.setting("look");
+    const FloorWays& ways = c.shared.ways(false);
+    const auto goals = goalsOf(c.scene, ways, c.rule.setting("lean over"));
+    std::vector<std::optional<Pinch>> found;
+    found.reserve(goals.size());
+    for (const Goal& g : goals)
+        found.push_back(bestWay(room, ways, g));
+    // One narrow place is told once, however many ways lead through it; what the way through the
+    // room tells already is not told again.
+    struct Told {
+        Target first;
+        Target second;
+        std::size_t reading = 0;
+    };
+    std::vector<Told> told;
+    for (const Reading& r : c.out)
+        if (r.rule->id == "walkway-main" && !r.inUse)
+            told.push_back({pieceTarget(r.piece), r.other, c.out.size()});
+    for (std::size_t i = 0; i < goals.size(); ++i) {
+        const Goal& g = goals[i];
+        if (!found[i] || found[i]->width >= look)
+            continue;
+        // One sleeper gets in at the better side.
+        if (g.part != 0 && c.scene.scheme->byId(g.piece)->size.width < c.rule.setting("for two")) {
+            const std::size_t twin = g.part == 1 ? i + 1 : i - 1;
+            if (!found[twin] || found[twin]->width > found[i]->width ||
+                (found[twin]->width == found[i]->width && g.part == 2))
+                continue;
+        }
+        const auto b = between(ways, *found[i], g.opened, g.what);
+        if (b.piece.is != Target::Is::piece)
+            continue; // walls alone are as they are
+        const bool atGoal = b.piece == g.what || b.other == g.what;
+        if (!atGoal) {
+            const auto before = std::find_if(told.begin(), told.end(), [&](const Told& t) {
+                return (t.first == b.piece && t.second == b.other) ||
+                       (t.first == b.other && t.second == b.piece);
+            });
+            if (before != told.end()) {
+                if (before->reading < c.out.size())
+                    c.out[before->reading].second.value += 1;
+                continue;
+            }
+            told.push_back({b.piece, b.other, c.out.size()});
+        }
+        // About the goal when it is narrow there, else about the piece that makes it narrow.
+        const Target subject = b.other == g.what && g.piece != 0 ? g.what : b.piece;
+        auto& r = c.add(subject.piece, subject == b.piece ? b.other : b.piece,
+                        Amount::of(found[i]->width), found[i]->onFirst, found[i]->onSecond);
+        r.part = g.part;
+        r.second = {Quantity::count, 1};
+        if (!atGoal)
+            r.also = g.piece;
+    }
+}
+
+void judgeTurning(const JudgeContext& c) {
+    const Room& room = *c.scene.room;
+    if (!c.judgement.access || !room.closed || c.scene.placed.empty())
+        return;
+    const auto circle = largestCircle(c.shared.ways(false).finder.blocks(), room.edge);
+    const Vec2 side{circle.radius.mm(), 0};
+    Target all;
+    all.is = Target::Is::room;
+    c.add(0, all, Amount::of(circle.radius * 2), circle.centre - side, circle.centre + side);
 }
 
 /// Either side of the pinch gives way.
 std::vector<Handle> widen(const Reading& r, double target, const Project& job, const Scene&) {
     const double by = target - r.value.value;
-    std::vector<Handle> out{moveAway(job, r.piece, r.other, by)};
+    std::vector<Handle> out;
+    if (r.piece == 0)
+        return out;
+    const auto apart = [&](int piece, const Target& from) {
+        if (!job.scheme().byId(piece)->locked)
+            out.push_back(moveAway(job, piece, from, by));
+    };
+    apart(r.piece, r.other);
     if (r.other.is == Target::Is::piece)
-        out.push_back(moveAway(job, r.other.piece, pieceTarget(r.piece), by));
+        apart(r.other.piece, pieceTarget(r.piece));
+    if (r.also != 0) {
+        apart(r.also, r.other);
+        apart(r.also, pieceTarget(r.piece));
+        if (r.other.is == Target::Is::piece)
+            apart(r.other.piece, pieceTarget(r.also));
+    }
     return out;
 }
 
-constexpr std::array<RuleCode, 1> codes{{{"walkway-main", judgeMain, widen}}};
+constexpr std::array<RuleCode, 3> codes{{{"walkway-main", judgeMain, widen},
+                                         {"walkway-minor", judgeMinor, widen},
+                                         {"turning-circle", judgeTurning, widen}}};
 
 } // namespace
 
 std::span<const RuleCode> wayRules() {
     return codes;
+}
+
+std::vector<DrawnWay> waysToDraw(const Scene& scene, const RuleBook& book, const Judgement& judgement,
+                                 int to) {
+    std::vector<DrawnWay> out;
+    const Room& room = *scene.room;
+    const auto doors = waysIn(room);
+    if (!room.closed || doors.empty())
+        return out;
+    Shared shared(scene, book);
+    const FloorWays& ways = shared.ways(false);
+    const Rule* main = book.byId("walkway-main");
+    const Rule* minor = book.byId("walkway-minor");
+    const auto draw = [&](const Pinch* pinch, const WayEnd& from, const WayEnd& end,
+                          const Opened& opened, const Rule* rule, double most) {
+        DrawnWay w;
+        w.width = pinch != nullptr ? std::optional<Length>(pinch->width) : std::nullopt;
+        if (pinch != nullptr)
+            w.pinch = {pinch->onFirst, pinch->onSecond};
+        const Band band = rule != nullptr ? judgement.bandOf(*rule) : Band{};
+        w.right = !w.width || !band.low || w.width->mm() >= *band.low - 0.005;
+        const double half = std::min(pinch != nullptr ? pinch->width.mm() / 2 : most / 2, most / 2);
+        PathAsked asked{&ways.finder.blocks(), opened.without, from.at, end.at,
+                        Length::millimetres(half)};
+        w.line = drawnPath(asked);
+        if (!w.line.empty())
+            out.push_back(std::move(w));
+    };
+    const auto width = [&](std::size_t door) { return room.openings[door].width.mm(); };
+    if (to == 0) {
+        for (std::size_t x = 0; x < doors.size(); ++x)
+            for (std::size_t y = x + 1; y < doors.size(); ++y) {
+                const auto from = endAt(room, doors[x]);
+                const auto end = endAt(room, doors[y]);
+                const auto pinch = ways.finder.narrowest(from, end);
+                draw(pinch ? &*pinch : nullptr, from, end, {}, main,
+                     std::min({914.4, width(doors[x]), width(doors[y])}));
+            }
+        return out;
+    }
+    for (const Goal& g : goalsOf(scene, ways, minor != nullptr ? minor->setting("lean over") : Length{})) {
+        if (g.piece != to)
+            continue;
+        std::optional<std::size_t> door;
+        std::optional<Pinch> best;
+        for (const std::size_t d : doors) {
+            const auto pinch = ways.finder.narrowest(endAt(room, d), g.end, g.opened);
+            const bool better = !door || (best && (!pinch || pinch->width > best->width));
+            if (better) {
+                door = d;
+                best = pinch;
+            }
+        }
+        draw(best ? &*best : nullptr, endAt(room, *door), g.end, g.opened, minor,
+             std::min(609.6, width(*door)));
+    }
+    return out;
 }
 
 } // namespace mezzet

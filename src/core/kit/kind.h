@@ -34,6 +34,9 @@ enum class Role {
     screen
 };
 
+/// The first and last of the roles, for those who go through them.
+inline constexpr int roleCount = 15;
+
 struct Size {
     Length width;  ///< left to right as you face it
     Length depth;  ///< front to back
@@ -84,6 +87,11 @@ struct Kind {
     Heights heights;
     Footprint footprint;
     UseRoom use;
+    std::string opens;        ///< what takes that room: "drawers", "doors", "the bed in it"
+    bool opensSeldom = false; ///< for a night or a guest: what is light is moved aside for it
+    bool bareBack = false;    ///< its back is not finished, and is not to be seen
+    bool standsOn = false;    ///< stands on another piece and not on the floor
+    bool own = false;         ///< the studio's own, and not of the shipped kit
     Length clearBelow;   ///< floor to the underside of a table's top, where chairs tuck in
     std::string caution; ///< said when it is placed; empty for most
     std::string draw;    ///< how it is drawn from above: "cushions", "top", "pillows" …

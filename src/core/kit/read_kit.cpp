@@ -75,6 +75,15 @@ public:
         return out;
     }
 
+    bool yes(const char* key) {
+        seen_.insert(key);
+        if (!json_.contains(key))
+            return false;
+        if (!json_.at(key).is_boolean())
+            throw Fault{fmt::format("“{}” is neither true nor false", key), "leave it out for false"};
+        return json_.at(key).get<bool>();
+    }
+
     const json* group(const char* key) {
         seen_.insert(key);
         return json_.contains(key) ? &json_.at(key) : nullptr;
@@ -180,6 +189,14 @@ Kind readKind(const json& j, double unit) {
     const auto use = e.lengths<4>("use", {"front", "back", "left", "right"});
     k.use = {use[0].value_or(Length{}), use[1].value_or(Length{}), use[2].value_or(Length{}),
              use[3].value_or(Length{})};
+    k.opens = e.text("opens", false);
+    k.opensSeldom = e.yes("opensSeldom");
+    k.standsOn = e.yes("standsOn");
+    if (const auto back = e.text("back", false); !back.empty()) {
+        if (back != "bare" && back != "finished")
+            throw Fault{fmt::format("“back” is “{}”", back), "use bare or finished"};
+        k.bareBack = back == "bare";
+    }
     if (const auto* below = e.group("clearBelow"))
         k.clearBelow = e.length(*below, "“clearBelow”", false);
     e.finish();

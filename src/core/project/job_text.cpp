@@ -1,3 +1,4 @@
+#include "kit/csv.h"
 #include "project/job_words.h"
 #include "project/project.h"
 
@@ -63,6 +64,11 @@ json jsonOf(const Tie& t) {
     case Tie::Kind::under:
         j["pieces"] = t.group;
         break;
+    case Tie::Kind::atPlace:
+        j["place"] = t.place;
+        j["places"] = t.places;
+        j["distance"] = t.distance.mm();
+        break;
     case Tie::Kind::fromPiece:
         j["side"] = wordFor(sideWords, t.side);
         [[fallthrough]];
@@ -118,6 +124,22 @@ json jsonOf(const Piece& p) {
     j["ties"] = json::array();
     for (const auto& t : p.ties)
         j["ties"].push_back(jsonOf(t));
+    if (p.otherwise) {
+        json other{{"at", {p.otherwise->pose.at.x, p.otherwise->pose.at.y}},
+                   {"turn", p.otherwise->pose.turn.inDegrees()},
+                   {"ties", json::array()}};
+        for (const auto& t : p.otherwise->ties)
+            other["ties"].push_back(jsonOf(t));
+        j["otherwise"] = other;
+    }
+    if (p.onlyHere)
+        j["onlyHere"] = true;
+    if (p.finishedBack)
+        j["finishedBack"] = *p.finishedBack;
+    if (p.cost)
+        j["cost"] = *p.cost;
+    if (!p.reason.empty())
+        j["reason"] = p.reason;
     carry(j, p.extra);
     return j;
 }
@@ -140,6 +162,11 @@ json jsonOf(const Judgement& judgement) {
 }
 
 } // namespace
+
+std::string bandsText(const Judgement& judgement) {
+    const json j{{"format", "mezzet-bands"}, {"school", judgement.school}, {"rules", jsonOf(judgement)}};
+    return j.dump(1) + "\n";
+}
 
 std::string jobText(const Project& p) {
     json j{
@@ -168,19 +195,52 @@ std::string jobText(const Project& p) {
                          {"turn", p.underlay->turn.inDegrees()},
                          {"mmPerPixel", p.underlay->mmPerPixel},
                          {"picture", p.underlay->picture}};
+    // Kinds of the studio's own go with the job, so that it opens elsewhere.
+    std::vector<Kind> own;
+    for (const auto& s : p.schemes)
+        for (const auto* list : {&s->pieces, &s->away})
+            for (const Piece& piece : *list)
+                if (piece.kind->own && std::none_of(own.begin(), own.end(), [&](const Kind& k) {
+                        return k.id == piece.kind->id;
+                    }))
+                    own.push_back(*piece.kind);
+    if (!own.empty())
+        j["kinds"] = json::parse(kitText(own));
     j["active"] = p.active + 1;
-    j["schemes"] = json::array();
-    for (const auto& s : p.schemes) {
-        json one{{"name", s->name},
-                 {"note", s->note},
-                 {"room", p.rooms[s->room]->name},
-                 {"nextId", s->nextId},
+    const auto schemeJson = [&](const Scheme& s) {
+        json one{{"name", s.name},
+                 {"note", s.note},
+                 {"room", p.rooms[std::min(s.room, p.rooms.size() - 1)]->name},
+                 {"nextId", s.nextId},
                  {"pieces", json::array()}};
-        for (const auto& piece : s->pieces)
+        for (const auto& piece : s.pieces)
             one["pieces"].push_back(jsonOf(piece));
-        carry(one, s->extra);
-        j["schemes"].push_back(one);
-    }
+        if (s.arrangement == Arrangement::guests)
+            one["arrangement"] = "guests";
+        if (!s.away.empty())
+            one["away"] = json::array();
+        for (const auto& piece : s.away)
+            one["away"].push_back(jsonOf(piece));
+        if (!s.zones.empty())
+            one["zones"] = json::array();
+        for (const auto& z : s.zones)
+            one["zones"].push_back({{"name", z.name}, {"pieces", z.pieces}});
+        carry(one, s.extra);
+        return one;
+    };
+    j["schemes"] = json::array();
+    for (const auto& s : p.schemes)
+        j["schemes"].push_back(schemeJson(*s));
+    if (!p.thrownAway.empty())
+        j["thrownAway"] = json::array();
+    for (const auto& s : p.thrownAway)
+        j["thrownAway"].push_back(schemeJson(*s));
+    if (p.judgement.access)
+        j["access"] = true;
+    if (!p.judgement.briefs.empty())
+        j["briefs"] = json::array();
+    for (const auto& [room, b] : p.judgement.briefs)
+        j["briefs"].push_back({{"room", room}, {"day", b.day}, {"guests", b.guests}});
     carry(j, p.extra);
     return j.dump(1) + "\n";
 }

@@ -12,7 +12,7 @@ inline constexpr int jobFormat = 1;
 
 // The enumerations as the file spells them.
 
-inline constexpr std::array<std::pair<Tie::Kind, const char*>, 13> tieWords{
+inline constexpr std::array<std::pair<Tie::Kind, const char*>, 14> tieWords{
     {{Tie::Kind::against, "against"},
      {Tie::Kind::inCorner, "in-corner"},
      {Tie::Kind::turned, "turned"},
@@ -25,7 +25,8 @@ inline constexpr std::array<std::pair<Tie::Kind, const char*>, 13> tieWords{
      {Tie::Kind::centredOn, "centred-on"},
      {Tie::Kind::centredBetween, "centred-between"},
      {Tie::Kind::under, "under"},
-     {Tie::Kind::at, "at"}}};
+     {Tie::Kind::at, "at"},
+     {Tie::Kind::atPlace, "at-place"}}};
 inline constexpr std::array<std::pair<Target::Is, const char*>, 9> targetWords{
     {{Target::Is::piece, "piece"},
      {Target::Is::wall, "wall"},

@@ -1,5 +1,6 @@
 #include "project/project.h"
 
+#include "kit/csv.h"
 #include "measure/text.h"
 
 #include <fmt/format.h>
@@ -9,6 +10,7 @@
 #include <unistd.h>
 
 #include <cerrno>
+#include <cstdlib>
 #include <cstring>
 
 namespace mezzet {
@@ -21,6 +23,66 @@ Result<Library> loadLibrary(const std::filesystem::path& data) {
     if (!book)
         return book.problem();
     return Library{*kit, *book};
+}
+
+std::filesystem::path studioFolder() {
+    if (const char* own = std::getenv("MEZZET_STUDIO"); own != nullptr && *own != 0)
+        return own;
+    if (const char* data = std::getenv("XDG_DATA_HOME"); data != nullptr && *data != 0)
+        return std::filesystem::path(data) / "mezzet" / "studio";
+    const char* home = std::getenv("HOME");
+    return std::filesystem::path(home != nullptr ? home : ".") / ".local/share/mezzet/studio";
+}
+
+Result<Library> withStudio(const Library& library, const std::filesystem::path& folder) {
+    Library out = library;
+    std::error_code error;
+    if (const auto file = folder / "kinds.json"; std::filesystem::exists(file, error)) {
+        auto kinds = readKitFile(file);
+        if (!kinds)
+            return kinds.problem();
+        auto kit = withStudio(library.kit, *kinds);
+        if (!kit) {
+            Problem p = kit.problem();
+            p.file = file.string();
+            return p;
+        }
+        out.kit = *kit;
+    }
+    if (const auto file = folder / "bands.json"; std::filesystem::exists(file, error)) {
+        auto text = readTextFile(file, std::size_t{1} << 20U);
+        if (!text)
+            return text.problem();
+        auto judgement = readBands(*text, file.string(), *library.book);
+        if (!judgement)
+            return judgement.problem();
+        out.studio = *judgement;
+    }
+    return out;
+}
+
+namespace {
+
+Result<std::monostate> keep(const std::filesystem::path& folder, const char* name,
+                            const std::string& text) {
+    std::error_code error;
+    std::filesystem::create_directories(folder, error);
+    return writeWhole(folder / name, text);
+}
+
+} // namespace
+
+Result<std::monostate> keepStudioKinds(const Library& library, const std::filesystem::path& folder) {
+    std::vector<Kind> own;
+    for (const auto& k : library.kit->kinds())
+        if (k->own)
+            own.push_back(*k);
+    return keep(folder, "kinds.json", kitText(own));
+}
+
+Result<std::monostate> keepStudioBands(const Judgement& judgement,
+                                       const std::filesystem::path& folder) {
+    return keep(folder, "bands.json", bandsText(judgement));
 }
 
 std::vector<std::size_t> Project::schemesHere() const {
@@ -43,6 +105,10 @@ Result<ProjectPtr> newProject(const Library& library, std::string_view notes,
     project->room = rooms->front();
     project->notation.units = rooms->front()->units;
     project->judgement.school = library.book->schools.front().id;
+    if (library.studio) {
+        project->judgement.school = library.studio->school;
+        project->judgement.choices = library.studio->choices;
+    }
     for (std::size_t i = 0; i < rooms->size(); ++i) {
         auto scheme = std::make_shared<Scheme>();
         scheme->room = i;

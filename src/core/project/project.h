@@ -14,10 +14,20 @@ namespace mezzet {
 struct Library {
     KitPtr kit;
     RuleBookPtr book;
+    std::optional<Judgement> studio{}; ///< the school and bands a studio begins its jobs with
 };
 
 /// Reads kit/ and rules/book.json of a data folder.
 [[nodiscard]] Result<Library> loadLibrary(const std::filesystem::path& data);
+
+/// What a studio keeps for itself: kinds of its own, and the school and bands its jobs begin with.
+/// Two plain files in a folder: kinds.json, a kit file; bands.json, with the fields “school” and
+/// “rules” of a job. Either may be missing. Problem: as the files' readers.
+[[nodiscard]] Result<Library> withStudio(const Library&, const std::filesystem::path& folder);
+[[nodiscard]] Result<std::monostate> keepStudioKinds(const Library&, const std::filesystem::path&);
+[[nodiscard]] Result<std::monostate> keepStudioBands(const Judgement&, const std::filesystem::path&);
+/// $MEZZET_STUDIO, else studio/ in the user's data folder.
+[[nodiscard]] std::filesystem::path studioFolder();
 
 /// A drawing laid under the board: where a room was traced from.
 struct Underlay {
@@ -43,6 +53,7 @@ struct Project {
     Judgement judgement;
     std::vector<SchemePtr> schemes; ///< at least one for every room
     std::size_t active = 0;
+    std::vector<SchemePtr> thrownAway; ///< newest last; they can be got back
     UnderlayPtr underlay; ///< null for none
     Library library;
     std::string extra;     ///< fields of the job file this version doesn't know, as JSON
@@ -74,6 +85,14 @@ inline constexpr std::size_t mostJobBytes = 16 * 1024 * 1024;
 inline constexpr std::size_t mostPieces = 2000;
 inline constexpr std::size_t mostSchemes = 100;
 inline constexpr std::size_t mostNameLength = 80;
+inline constexpr std::size_t mostThrownAway = 20; ///< the oldest goes for good
+inline constexpr std::size_t mostZones = 60;
+inline constexpr std::size_t mostReason = 2000; ///< characters of a reason or a scheme's note
+
+/// A school and bands by themselves, with a job's fields “school” and “rules”.
+[[nodiscard]] std::string bandsText(const Judgement&);
+[[nodiscard]] Result<Judgement> readBands(std::string_view text, std::string_view file,
+                                          const RuleBook&);
 
 /// The job as the text of its file; docs/job-file.md tells its form.
 [[nodiscard]] std::string jobText(const Project&);

@@ -1,3 +1,4 @@
+#include "kit/csv.h"
 #include "measure/text.h"
 #include "project/job_words.h"
 #include "project/project.h"
@@ -199,6 +200,11 @@ Tie readTie(const json& j, const std::string& where) {
     default:
         break;
     }
+    if (t.kind == Tie::Kind::atPlace) {
+        wants({Is::piece});
+        t.places = f.whole("places", 1, 60);
+        t.place = f.whole("place", 1, t.places);
+    }
     if (f.has("distance"))
         t.distance = Length::millimetres(f.number("distance"));
     if (f.has("to") && f.text("to", 10, true) == "centre")
@@ -278,6 +284,30 @@ Piece readPiece(const json& j, const std::string& where, const Kit& kit) {
     int n = 0;
     for (const auto& t : f.list("ties", mostTies))
         p.ties.push_back(readTie(t, fmt::format("{}, tie {}", where, ++n)));
+    if (f.has("otherwise")) {
+        Fields o(f.need("otherwise"), where + ", “otherwise”");
+        Stance other;
+        other.pose = {o.pair("at"), Angle::degrees(o.number("turn"))};
+        for (const auto& t : o.list("ties", mostTies))
+            other.ties.push_back(readTie(t, where + ", “otherwise”"));
+        p.otherwise = other;
+    }
+    const auto yes = [&](const char* key) {
+        if (!f.need(key).is_boolean())
+            f.fail(fmt::format("“{}” is neither true nor false", key));
+        return f.need(key).get<bool>();
+    };
+    if (f.has("onlyHere"))
+        p.onlyHere = yes("onlyHere");
+    if (f.has("finishedBack"))
+        p.finishedBack = yes("finishedBack");
+    if (f.has("cost")) {
+        if (!f.need("cost").is_number() || !(f.need("cost").get<double>() >= 0) ||
+            f.need("cost").get<double>() > 1e9)
+            f.fail("“cost” is no price");
+        p.cost = f.need("cost").get<double>();
+    }
+    p.reason = f.text("reason", mostReason, false);
     p.extra = f.rest();
     return p;
 }
@@ -299,12 +329,33 @@ SchemePtr readScheme(const json& j, const std::string& where, const Kit& kit,
     int n = 0;
     std::set<int> ids;
     std::set<std::string> names;
-    for (const auto& p : f.list("pieces", mostPieces)) {
-        s->pieces.push_back(readPiece(p, fmt::format("{}, piece {}", where, ++n), kit));
-        if (!ids.insert(s->pieces.back().id).second)
-            f.fail(fmt::format("piece {} has an id that is taken", n));
-        if (!names.insert(plainWord(s->pieces.back().name)).second)
-            f.fail(fmt::format("piece {} has a name that is taken", n));
+    const auto take = [&](const char* key, std::vector<Piece>& into) {
+        for (const auto& p : f.list(key, mostPieces)) {
+            into.push_back(readPiece(p, fmt::format("{}, piece {}", where, ++n), kit));
+            if (!ids.insert(into.back().id).second)
+                f.fail(fmt::format("piece {} has an id that is taken", n));
+            if (!names.insert(plainWord(into.back().name)).second)
+                f.fail(fmt::format("piece {} has a name that is taken", n));
+        }
+    };
+    take("pieces", s->pieces);
+    if (f.has("away"))
+        take("away", s->away);
+    if (f.has("arrangement"))
+        s->arrangement = f.text("arrangement", 20, true) == "guests" ? Arrangement::guests
+                                                                     : Arrangement::day;
+    if (f.has("zones")) {
+        for (const auto& z : f.list("zones", mostZones)) {
+            Fields one(z, where + ", a zone");
+            Zone zone;
+            zone.name = one.text("name", mostNameLength, true);
+            for (const auto& id : one.list("pieces", mostPieces)) {
+                if (!id.is_number_integer() || ids.count(id.get<int>()) == 0)
+                    one.fail("“pieces” names a piece that is not there");
+                zone.pieces.push_back(id.get<int>());
+            }
+            s->zones.push_back(std::move(zone));
+        }
     }
     if (!ids.empty())
         s->nextId = std::max(s->nextId, *ids.rbegin() + 1);
@@ -398,9 +449,19 @@ ProjectPtr readProject(const json& j, std::string_view file, const Library& libr
     p->rooms = *rooms;
     if (f.has("underlay"))
         p->underlay = readUnderlay(f.need("underlay"), p->rooms);
+    if (f.has("kinds")) {
+        auto kinds = readKit(f.need("kinds").dump(), fmt::format("{} (its kinds)", file));
+        if (!kinds)
+            throw kinds.problem();
+        std::erase_if(*kinds, [&](const Kind& k) { return library.kit->byId(k.id) != nullptr; });
+        auto kit = withStudio(library.kit, *kinds);
+        if (!kit)
+            throw kit.problem();
+        p->library.kit = *kit;
+    }
     int n = 0;
     for (const auto& s : f.list("schemes", mostSchemes))
-        p->schemes.push_back(readScheme(s, fmt::format("scheme {}", ++n), *library.kit, p->rooms));
+        p->schemes.push_back(readScheme(s, fmt::format("scheme {}", ++n), *p->library.kit, p->rooms));
     if (p->schemes.empty())
         f.fail("it has no scheme");
     for (std::size_t i = 0; i < p->rooms.size(); ++i) {
@@ -412,6 +473,21 @@ ProjectPtr readProject(const json& j, std::string_view file, const Library& libr
         p->schemes.push_back(s);
     }
     p->activate(static_cast<std::size_t>(f.whole("active", 1, n)) - 1);
+    if (f.has("thrownAway"))
+        for (const auto& s : f.list("thrownAway", mostThrownAway))
+            p->thrownAway.push_back(readScheme(s, "a scheme thrown away", *p->library.kit, p->rooms));
+    if (f.has("access")) {
+        if (!f.need("access").is_boolean())
+            f.fail("“access” is neither true nor false");
+        p->judgement.access = f.need("access").get<bool>();
+    }
+    if (f.has("briefs")) {
+        for (const auto& b : f.list("briefs", 100)) {
+            Fields one(b, "a brief");
+            const auto room = one.text("room", mostNameLength, true);
+            p->judgement.briefs[room] = {one.whole("day", 0, 500), one.whole("guests", 0, 500)};
+        }
+    }
     p->extra = f.rest();
     for (const auto& s : p->schemes) {
         auto scene = resolve(p->rooms[s->room], s, p->notation);
@@ -424,6 +500,23 @@ ProjectPtr readProject(const json& j, std::string_view file, const Library& libr
 }
 
 } // namespace
+
+Result<Judgement> readBands(std::string_view text, std::string_view file, const RuleBook& book) {
+    Problem p;
+    p.file = file;
+    try {
+        const json j = json::parse(text);
+        Fields f(j, "the bands");
+        return readJudgement(f, book);
+    } catch (const json::exception&) {
+        p.what = "these are no bands";
+        p.remedy = "the file is damaged; take it away, and keep them anew";
+    } catch (const Fault& fault) {
+        p.what = fault.what;
+        p.remedy = fault.remedy;
+    }
+    return p;
+}
 
 Result<ProjectPtr> readJob(std::string_view content, std::string_view file,
                            const Library& library) {

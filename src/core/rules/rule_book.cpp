@@ -70,7 +70,7 @@ Rule readRule(const json& j, double unit, const RuleBook& book) {
         throw Fault{"it is not an object", "each rule is {\"id\": …, \"title\": …}"};
     static const std::set<std::string> known{"id",     "title",    "measures", "quantity",  "band",
                                              "bands",  "best",     "right",    "tight",     "loose",
-                                             "source", "settings", "numbers",  "seenInPlan"};
+                                             "source", "settings", "numbers",  "seenInPlan", "weight"};
     for (const auto& item : j.items())
         if (known.count(item.key()) == 0)
             throw Fault{fmt::format("it has a field “{}” that is not known", item.key()),
@@ -87,6 +87,12 @@ Rule readRule(const json& j, double unit, const RuleBook& book) {
         if (!j["seenInPlan"].is_boolean())
             throw Fault{"“seenInPlan” is neither true nor false", "leave it out for true"};
         r.seenInPlan = j["seenInPlan"].get<bool>();
+    }
+    if (j.contains("weight")) {
+        if (!j["weight"].is_number() || j["weight"].get<double>() < 0 ||
+            j["weight"].get<double>() > 9)
+            throw Fault{"“weight” is no number from 0 to 9", "leave it out for 3"};
+        r.weight = j["weight"].get<double>();
     }
     const auto q = text(j, "quantity", true);
     if (q == "length")

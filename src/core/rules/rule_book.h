@@ -55,6 +55,7 @@ struct Rule {
     std::string tight;
     std::string loose;
     std::string source;     ///< where the band comes from
+    double weight = 3;      ///< among what is to mend, 9 first: what hurts or can't be used
     bool seenInPlan = true; ///< false for what is no stretch of floor: a height, a proportion
     std::map<std::string, double, std::less<>>
         settings; ///< other figures the rule works with; lengths in mm
@@ -88,10 +89,20 @@ struct RuleChoice {
     bool operator==(const RuleChoice&) const = default;
 };
 
-/// A job's school and its choices rule by rule.
+/// How many a room is to seat.
+struct Brief {
+    int day = 0;    ///< 0 when nothing was asked for
+    int guests = 0; ///< with perches and pulled-in chairs
+
+    bool operator==(const Brief&) const = default;
+};
+
+/// A job's school and its choices rule by rule, and what the job asks for.
 struct Judgement {
     std::string school;
     std::map<std::string, RuleChoice, std::less<>> choices;
+    bool access = false;                              ///< judged for a wheelchair too
+    std::map<std::string, Brief, std::less<>> briefs{}; ///< by room
 
     [[nodiscard]] Band bandOf(const Rule&) const;
     /// The school a rule is judged by: its id, or "own band".

@@ -1,5 +1,6 @@
 #include "scheme/resolve.h"
 
+#include "geometry/gap.h"
 #include "measure/text.h"
 
 #include <fmt/format.h>
@@ -208,6 +209,11 @@ private:
             if (isFace(t.of))
                 return faceTurn(faceOf(t.of, say_.room));
             return scene_->byId(t.of.piece)->pose.turn;
+        case Tie::Kind::atPlace: {
+            const auto places = placesAt(*scheme().byId(t.of.piece), t.places);
+            const Vec2 looks = places[static_cast<std::size_t>(t.place - 1)].looks;
+            return scene_->byId(t.of.piece)->pose.turn + directionOf(looks) - Angle::degrees(90);
+        }
         case Tie::Kind::facing:
             break;
         default:
@@ -357,6 +363,17 @@ const Placed* Scene::byId(int id) const {
     return nullptr;
 }
 
+Length baseOf(const Scene& scene, std::size_t i) {
+    Length base;
+    if (!scene.piece(i).kind->standsOn)
+        return base;
+    for (std::size_t k = 0; k < scene.placed.size(); ++k)
+        if (k != i && !scene.piece(k).kind->flat() && !scene.piece(k).kind->standsOn &&
+            gapBetween(scene.placed[i].shape, scene.placed[k].shape).depth > Length{})
+            base = std::max(base, scene.piece(k).top());
+    return base;
+}
+
 Segment frontEdge(const Piece& p, const Pose& pose) {
     const double w = p.size.width.mm() / 2;
     const double d = p.size.depth.mm() / 2;
@@ -495,6 +512,13 @@ std::vector<TieLine> tieLines(const Tie& t, const Piece& p, Angle turn, const Sc
             box.include(Vec2{extent(s, frame.right()), extent(s, frame.front())});
         }
         return {{frame.right(), box.centre().x}, {frame.front(), box.centre().y}};
+    }
+    case Tie::Kind::atPlace: {
+        const Pose pose = poseOf(t.of.piece);
+        const auto place = placesAt(pieceOf(t.of.piece), t.places)[static_cast<std::size_t>(t.place - 1)];
+        const Vec2 out = turned(-place.looks, pose.turn);
+        const Vec2 at = pose.toRoom(place.edge) + out * (t.distance.mm() + p.size.depth.mm() / 2);
+        return {{{1, 0}, at.x}, {{0, 1}, at.y}};
     }
     case Tie::Kind::at:
         return {{{1, 0}, t.distance.mm()}, {{0, 1}, t.second.mm()}};

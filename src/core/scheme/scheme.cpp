@@ -3,6 +3,9 @@
 #include <fmt/format.h>
 
 #include <algorithm>
+#include <array>
+#include <cmath>
+#include <numbers>
 
 namespace mezzet {
 
@@ -50,13 +53,134 @@ const Piece* Scheme::byName(std::string_view said) const {
 }
 
 std::string Scheme::freeName(std::string_view wanted) const {
-    if (byName(wanted) == nullptr)
+    const auto taken = [&](std::string_view said) {
+        const auto plain = plainWord(said);
+        return byName(said) != nullptr ||
+               std::any_of(away.begin(), away.end(),
+                           [&](const Piece& p) { return plainWord(p.name) == plain; });
+    };
+    if (!taken(wanted))
         return std::string(wanted);
     for (int i = 2;; ++i) {
         auto n = fmt::format("{} {}", wanted, i);
-        if (byName(n) == nullptr)
+        if (!taken(n))
             return n;
     }
+}
+
+const Zone* Scheme::zone(std::string_view said) const {
+    const auto plain = plainWord(said);
+    for (const auto& z : zones)
+        if (plainWord(z.name) == plain)
+            return &z;
+    return nullptr;
+}
+
+Scheme arranged(const Scheme& scheme, Arrangement wanted) {
+    Scheme s = scheme;
+    if (s.arrangement == wanted)
+        return s;
+    s.arrangement = wanted;
+    s.pieces.clear();
+    s.away.clear();
+    for (Piece p : scheme.pieces) {
+        if (p.otherwise) {
+            const Stance now{p.pose, p.ties};
+            p.pose = p.otherwise->pose;
+            p.ties = p.otherwise->ties;
+            p.otherwise = now;
+        }
+        (p.onlyHere ? s.away : s.pieces).push_back(std::move(p));
+    }
+    for (Piece p : scheme.away) {
+        p.onlyHere = true;
+        s.pieces.push_back(std::move(p));
+    }
+    // What was tied to a piece put away stands free meanwhile, and is tied again afterwards.
+    for (Piece& p : s.pieces) {
+        std::vector<Tie> kept;
+        for (const Tie& t : p.ties)
+            if (std::none_of(s.away.begin(), s.away.end(),
+                             [&](const Piece& gone) { return t.refersTo(gone.id); }))
+                kept.push_back(t);
+        if (kept.size() == p.ties.size())
+            continue;
+        if (!p.otherwise && !p.onlyHere)
+            p.otherwise = Stance{p.pose, p.ties};
+        p.ties = std::move(kept);
+    }
+    return s;
+}
+
+namespace {
+
+/// Angles at equal stretches of an ellipse's edge, from its front round.
+std::vector<double> equalAngles(double a, double b, int count) {
+    std::vector<double> out;
+    const auto share = [&](int i) { return static_cast<double>(i) / count; };
+    if (std::abs(a - b) < quiet.mm()) {
+        for (int i = 0; i < count; ++i)
+            out.push_back(2 * std::numbers::pi * share(i));
+        return out;
+    }
+    constexpr std::size_t steps = 720;
+    std::array<double, steps + 1> run{};
+    const double step = 2 * std::numbers::pi / steps;
+    for (std::size_t i = 1; i <= steps; ++i) {
+        // The chord's middle stands for the stretch.
+        const double t = step * (static_cast<double>(i) - 0.5);
+        run[i] = run[i - 1] + step * std::hypot(a * std::cos(t), b * std::sin(t));
+    }
+    for (int k = 0; k < count; ++k) {
+        const double want = share(k) * run[steps];
+        const auto it = std::lower_bound(run.begin(), run.end(), want);
+        const auto i = static_cast<std::size_t>(std::max<std::ptrdiff_t>(it - run.begin(), 1));
+        const double part = (want - run[i - 1]) / (run[i] - run[i - 1]);
+        out.push_back(step * (static_cast<double>(i) - 1 + part));
+    }
+    return out;
+}
+
+} // namespace
+
+std::vector<TablePlace> placesAt(const Piece& table, int count) {
+    std::vector<TablePlace> out;
+    if (count <= 0)
+        return out;
+    const double w = table.size.width.mm() / 2;
+    const double d = table.size.depth.mm() / 2;
+    if (table.footprint.form == FootprintForm::oval) {
+        // From the front (+y) clockwise as drawn: toward -x.
+        for (const double t : equalAngles(w, d, count)) {
+            const Vec2 p{-w * std::sin(t), d * std::cos(t)};
+            out.push_back({p, -unit(Vec2{p.x / (w * w), p.y / (d * d)})});
+        }
+        return out;
+    }
+    // How many at each side: front, left, back, right, always where there is most edge for one more.
+    std::array<int, 4> at{};
+    const std::array<double, 4> length{2 * w, 2 * d, 2 * w, 2 * d};
+    for (int n = 0; n < count; ++n) {
+        std::size_t best = 0;
+        double most = -1;
+        for (const std::size_t side : {std::size_t{0}, std::size_t{2}, std::size_t{1}, std::size_t{3}}) {
+            const double each = length[side] / (at[side] + 1);
+            if (each > most + 1e-9) {
+                most = each;
+                best = side;
+            }
+        }
+        ++at[best];
+    }
+    const auto side = [&](std::size_t s, Vec2 from, Vec2 to, Vec2 looks) {
+        for (int i = 0; i < at[s]; ++i)
+            out.push_back({from + (to - from) * ((i + 0.5) / at[s]), looks});
+    };
+    side(0, {w, d}, {-w, d}, {0, -1});
+    side(1, {-w, d}, {-w, -d}, {1, 0});
+    side(2, {-w, -d}, {w, -d}, {0, 1});
+    side(3, {w, -d}, {w, d}, {-1, 0});
+    return out;
 }
 
 Piece pieceOf(const KindPtr& kind) {

@@ -46,7 +46,8 @@ struct Tie {
         centredOn,      ///< the coordinate along the other's face
         centredBetween, ///< midway between two things
         under,          ///< centred, both ways, on the outline of several pieces
-        at              ///< centre, both coordinates
+        at,             ///< centre, both coordinates
+        atPlace         ///< one of the places at a table: turn and both coordinates
     };
     Kind kind = Kind::at;
     Target of;
@@ -59,17 +60,29 @@ struct Tie {
     /// piece it is centred along that piece's depth.
     Side side = Side::front;
     MeasuredTo to = MeasuredTo::edge;
+    int place = 0;  ///< atPlace: which one, from 1, clockwise from the front
+    int places = 0; ///< atPlace: of how many
     std::string extra{}; ///< fields of the job file this version doesn't know, as JSON
 
     bool operator==(const Tie&) const = default;
     [[nodiscard]] bool fixesTurn() const {
         return kind == Kind::against || kind == Kind::inCorner || kind == Kind::turned ||
-               kind == Kind::squareTo || kind == Kind::inLineWith || kind == Kind::facing;
+               kind == Kind::squareTo || kind == Kind::inLineWith || kind == Kind::facing ||
+               kind == Kind::atPlace;
     }
     [[nodiscard]] bool fixesPlace() const {
-        return kind == Kind::against || kind == Kind::inCorner || (!fixesTurn());
+        return kind == Kind::against || kind == Kind::inCorner || kind == Kind::atPlace ||
+               !fixesTurn();
     }
     [[nodiscard]] bool refersTo(int pieceId) const;
+};
+
+/// Where a piece is, and what holds it there.
+struct Stance {
+    Pose pose;
+    std::vector<Tie> ties;
+
+    bool operator==(const Stance&) const = default;
 };
 
 /// Something placed.
@@ -83,12 +96,30 @@ struct Piece {
     Pose pose; ///< where it last was; what no tie fixes is read from here
     std::vector<Tie> ties;
     bool locked = false;
+    std::optional<Stance> otherwise{};  ///< where it is in the other arrangement, when elsewhere
+    bool onlyHere = false; ///< not in the room in the other arrangement
+    std::optional<bool> finishedBack{};   ///< when it differs from its kind
+    std::optional<double> cost{};         ///< in the client's money
+    std::string reason{};                 ///< why this one, and why here
     std::string extra; ///< fields of the job file this version doesn't know, as JSON
 
+    /// Whether its back may be looked at.
+    [[nodiscard]] bool backFinished() const { return finishedBack.value_or(!kind->bareBack); }
     [[nodiscard]] Shape shape() const { return footprintShape(footprint, size); }
     /// The surface things stand on: the table's top, or the highest point.
     [[nodiscard]] Length top() const { return heights.top.value_or(size.height); }
 };
+
+/// Pieces that belong together: seating, supper, reading.
+struct Zone {
+    std::string name;
+    std::vector<int> pieces; ///< ids
+
+    bool operator==(const Zone&) const = default;
+};
+
+/// A scheme is furnished for every day, and, where pieces move for it, for guests.
+enum class Arrangement { day, guests };
 
 /// One way of furnishing the room.
 struct Scheme {
@@ -97,8 +128,12 @@ struct Scheme {
     std::size_t room = 0;      ///< which of the job's rooms it furnishes
     std::vector<Piece> pieces; ///< in the order they were placed; rugs are drawn first all the same
     int nextId = 1;
+    Arrangement arrangement = Arrangement::day; ///< the one the pieces stand in now
+    std::vector<Piece> away{}; ///< in the room only in the other arrangement
+    std::vector<Zone> zones{};
     std::string extra;
 
+    [[nodiscard]] const Zone* zone(std::string_view name) const;
     [[nodiscard]] const Piece* byId(int id) const;
     [[nodiscard]] Piece* byId(int id);
     /// By name, in any case and without its commas.
@@ -108,6 +143,21 @@ struct Scheme {
 };
 
 using SchemePtr = std::shared_ptr<const Scheme>;
+
+/// The scheme as it stands in an arrangement: pieces that move for it where they stand then, those
+/// put away gone, those brought out there.
+[[nodiscard]] Scheme arranged(const Scheme&, Arrangement);
+
+/// A place at a table, about the table's own middle: where the middle of the chair's front edge is
+/// when it just touches the table's edge, and the unit direction the sitter looks.
+struct TablePlace {
+    Vec2 edge; ///< mm
+    Vec2 looks;
+};
+/// Places for so many at a table, clockwise from the middle of its front. A rectangular table seats
+/// its long sides first, evenly, and the short ends when the long sides would be fuller than the
+/// ends; a round or oval one at equal stretches of its edge.
+[[nodiscard]] std::vector<TablePlace> placesAt(const Piece& table, int count);
 
 /// A new piece of a kind, at its usual size, with no name or place yet.
 [[nodiscard]] Piece pieceOf(const KindPtr&);

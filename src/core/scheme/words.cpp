@@ -91,6 +91,11 @@ std::string words(const Tie& t, const Wording& w) {
                 names.push_back(p->name);
         return "under " + listed(names);
     }
+    case Tie::Kind::atPlace:
+        return fmt::format("place {} of {} at {}{}", t.place, t.places, of,
+                           abs(t.distance) <= quiet ? std::string()
+                           : t.distance < Length{} ? fmt::format(", {} in", gap(-t.distance))
+                                                    : fmt::format(", {} out", gap(t.distance)));
     case Tie::Kind::at:
         return fmt::format("at {}, {}", write(t.distance, w.notation), write(t.second, w.notation));
     }

@@ -135,73 +135,112 @@ private:
 
 } // namespace
 
+WayFinder::Round WayFinder::roundOf(const Convex& c) {
+    Round r{insideOf(c), c.radius};
+    if (c.form == Convex::Form::polygon)
+        for (int i = 0; i < c.count; ++i)
+            r.reach = std::max(r.reach, c.radius + norm(c.points[static_cast<std::size_t>(i)] - r.centre));
+    else if (c.form == Convex::Form::ellipse)
+        r.reach = std::max(c.halfWidth, c.halfDepth);
+    return r;
+}
+
+std::optional<WayFinder::Pair> WayFinder::pairOf(const Block& a, const Block& b, const Round& ra,
+                                                 const Round& rb, std::size_t i,
+                                                 std::size_t k) const {
+    const double reach = ra.reach + rb.reach + widest_;
+    const Vec2 apart = ra.centre - rb.centre;
+    if (dot(apart, apart) > reach * reach)
+        return {};
+    const Gap g = gapBetween(a.shape, b.shape);
+    const bool sameDoorway = b.isFrameOf(a.frames[0]) || b.isFrameOf(a.frames[1]);
+    if (g.apart.mm() > widest_ || (sameDoorway && g.apart > Length::millimetres(0.001)))
+        return {};
+    Pair p{g.apart.mm(), i, k, g.onFirst, g.onSecond};
+    if (g.apart <= Length{}) {
+        // Overlapping, they are joined through a point of both.
+        p.onFirst = p.onSecond = common(a.shape, b.shape, g);
+    }
+    return p;
+}
+
 WayFinder::WayFinder(std::vector<Block> blocks, Length widest)
     : blocks_(std::move(blocks)), widest_(widest.mm()) {
-    struct Round {
-        Vec2 centre;
-        double reach;
-    };
-    std::vector<Round> rounds;
-    for (const Block& b : blocks_) {
-        inside_.push_back(insideOf(b.shape));
-        const Vec2 c = inside_.back();
-        double reach = b.shape.radius;
-        if (b.shape.form == Convex::Form::polygon)
-            for (int i = 0; i < b.shape.count; ++i)
-                reach = std::max(reach, b.shape.radius +
-                                            norm(b.shape.points[static_cast<std::size_t>(i)] - c));
-        else if (b.shape.form == Convex::Form::ellipse)
-            reach = std::max(b.shape.halfWidth, b.shape.halfDepth);
-        rounds.push_back({c, reach});
-    }
-    for (std::size_t i = 0; i < blocks_.size(); ++i) {
-        for (std::size_t k = 0; k < i; ++k) {
-            if (norm(rounds[i].centre - rounds[k].centre) - rounds[i].reach - rounds[k].reach >
-                widest_)
-                continue;
-            const Gap g = gapBetween(blocks_[i].shape, blocks_[k].shape);
-            const auto& f = blocks_[i].frames;
-            const bool sameDoorway = blocks_[k].isFrameOf(f[0]) || blocks_[k].isFrameOf(f[1]);
-            if (g.apart.mm() > widest_ || (sameDoorway && g.apart > Length::millimetres(0.001)))
-                continue;
-            Pair p{g.apart.mm(), i, k, g.onFirst, g.onSecond};
-            if (g.apart <= Length{}) {
-                // Overlapping, they are joined through a point of both.
-                p.onFirst = p.onSecond = common(blocks_[i].shape, blocks_[k].shape, g);
-            }
-            pairs_.push_back(p);
-        }
-    }
+    for (const Block& b : blocks_)
+        rounds_.push_back(roundOf(b.shape));
+    for (std::size_t i = 0; i < blocks_.size(); ++i)
+        for (std::size_t k = 0; k < i; ++k)
+            if (auto p = pairOf(blocks_[i], blocks_[k], rounds_[i], rounds_[k], i, k))
+                pairs_.push_back(*p);
     std::sort(pairs_.begin(), pairs_.end(),
               [](const Pair& a, const Pair& b) { return a.gap < b.gap; });
 }
 
-std::optional<Pinch> WayFinder::narrowest(const WayEnd& from, const WayEnd& to) const {
+std::optional<Pinch> WayFinder::narrowest(const WayEnd& from, const WayEnd& to,
+                                          const Opened& opened) const {
     std::optional<Pinch> best;
     const auto offer = [&](const Pinch& p) {
         if (p.width.mm() < widest_ && (!best || p.width < best->width))
             best = p;
     };
+    const std::size_t own = blocks_.size();
+    std::vector<char> out;
+    if (!opened.without.empty()) {
+        out.assign(own, 0);
+        for (std::size_t i = 0; i < own; ++i)
+            out[i] = static_cast<char>(std::find(opened.without.begin(), opened.without.end(),
+                                                 blocks_[i].owner) != opened.without.end());
+    }
+    const auto isOut = [&](std::size_t i) { return !out.empty() && i < own && out[i] != 0; };
+    const auto blockAt = [&](std::size_t i) -> const Block& {
+        return i < own ? blocks_[i] : opened.with[i - own];
+    };
     // Whoever sets out or arrives has to fit there.
+    std::vector<Round> more;
+    for (const Block& b : opened.with)
+        more.push_back(roundOf(b.shape));
+    const auto roundAt = [&](std::size_t i) -> const Round& {
+        return i < own ? rounds_[i] : more[i - own];
+    };
+    const std::size_t all = own + opened.with.size();
     for (const WayEnd& end : {from, to}) {
+        if (!end.fits)
+            continue;
         const Vec2 p = end.at;
         const Shape point = stretch({p, p});
-        for (std::size_t i = 0; i < blocks_.size(); ++i) {
-            if (blocks_[i].isFrameOf(end.doorway))
+        for (std::size_t i = 0; i < all; ++i) {
+            const Round& r = roundAt(i);
+            const double near = (best ? best->width.mm() : widest_) / 2 + r.reach;
+            if (isOut(i) || dot(r.centre - p, r.centre - p) >= near * near ||
+                blockAt(i).isFrameOf(end.doorway))
                 continue;
-            const Gap g = gapBetween(blocks_[i].shape, point.parts[0]);
+            const Gap g = gapBetween(blockAt(i).shape, point.parts[0]);
             if (g.apart.mm() * 2 < widest_)
                 offer({g.apart * 2, i, i, g.onFirst, p});
         }
     }
+    std::vector<Pair> fresh;
+    for (std::size_t i = own; i < all; ++i)
+        for (std::size_t k = 0; k < i; ++k)
+            if (!isOut(k))
+                if (auto p = pairOf(blockAt(i), blockAt(k), roundAt(i), roundAt(k), i, k))
+                    fresh.push_back(*p);
+    std::sort(fresh.begin(), fresh.end(),
+              [](const Pair& a, const Pair& b) { return a.gap < b.gap; });
     const Divide line{from.at, to.at - from.at};
-    Rounds rounds(blocks_.size());
-    for (const Pair& p : pairs_) {
+    Rounds rounds(all);
+    std::size_t a = 0;
+    std::size_t b = 0;
+    while (a < pairs_.size() || b < fresh.size()) {
+        const bool old = b >= fresh.size() || (a < pairs_.size() && pairs_[a].gap <= fresh[b].gap);
+        const Pair& p = old ? pairs_[a++] : fresh[b++];
+        if (old && (isOut(p.first) || isOut(p.second)))
+            continue;
         if (best && p.gap >= best->width.mm())
             break;
-        const bool odd =
-            (line.crossed(inside_[p.first], p.onFirst) != line.crossed(p.onFirst, p.onSecond)) !=
-            line.crossed(p.onSecond, inside_[p.second]);
+        const bool odd = (line.crossed(roundAt(p.first).centre, p.onFirst) !=
+                          line.crossed(p.onFirst, p.onSecond)) !=
+                         line.crossed(p.onSecond, roundAt(p.second).centre);
         if (!rounds.close(p.first, p.second, odd))
             continue;
         offer({Length::millimetres(p.gap), p.first, p.second, p.onFirst, p.onSecond});

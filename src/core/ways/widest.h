@@ -24,7 +24,8 @@ struct Block {
 /// Where a way begins or ends.
 struct WayEnd {
     Vec2 at;          ///< mm
-    int doorway = -1; ///< which one it is in the middle of; its frame may be close
+    int doorway = -1;  ///< which one it is in the middle of; its frame may be close
+    bool fits = true;  ///< whoever is there needs room there; false where touching will do
 };
 
 /// The narrowest place on the widest way.
@@ -34,6 +35,13 @@ struct Pinch {
     std::size_t second = 0; ///< beginning or the end itself is too close to one
     Vec2 onFirst;           ///< mm; their nearest points
     Vec2 onSecond;
+};
+
+/// What is opened for one asking: the blocks of some owners are out of the way, and others stand
+/// there instead. A seat is reached by its open front: its back and arms stay.
+struct Opened {
+    std::vector<int> without; ///< owners
+    std::vector<Block> with;
 };
 
 /// How wide a way there is between places among blocks.
@@ -51,7 +59,12 @@ public:
 
     /// The narrowest place on the widest way; empty when it is `widest` or more. A beginning or end
     /// closer to a block than half of it is itself the narrowest; inside one it is 0.
-    [[nodiscard]] std::optional<Pinch> narrowest(const WayEnd& from, const WayEnd& to) const;
+    [[nodiscard]] std::optional<Pinch> narrowest(const WayEnd& from, const WayEnd& to) const {
+        return narrowest(from, to, {});
+    }
+    /// The same with something opened. Pinches at what was put in have indices past blocks().
+    [[nodiscard]] std::optional<Pinch> narrowest(const WayEnd& from, const WayEnd& to,
+                                                 const Opened&) const;
 
     [[nodiscard]] const std::vector<Block>& blocks() const { return blocks_; }
 
@@ -64,8 +77,17 @@ private:
         Vec2 onSecond;
     };
 
+    struct Round {
+        Vec2 centre;
+        double reach = 0;
+    };
+    static Round roundOf(const Convex&);
+    /// The pair of two blocks, if their gap is of interest.
+    [[nodiscard]] std::optional<Pair> pairOf(const Block&, const Block&, const Round&, const Round&,
+                                             std::size_t, std::size_t) const;
+
     std::vector<Block> blocks_;
-    std::vector<Vec2> inside_; ///< a point of each
+    std::vector<Round> rounds_; ///< a point in each, and how far it reaches from there
     std::vector<Pair> pairs_;  ///< narrowest first
     double widest_;
 };

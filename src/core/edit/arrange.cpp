@@ -1,0 +1,311 @@
+#include "edit/arrange.h"
+
+#include "edit/drag.h"
+#include "measure/text.h"
+
+#include <fmt/format.h>
+
+#include <algorithm>
+#include <cmath>
+#include <numbers>
+#include <set>
+
+namespace mezzet {
+
+namespace {
+
+constexpr int mostAtTable = 30;
+
+std::string namesOf(const Scheme& s, const std::vector<int>& ids) {
+    std::vector<std::string> names;
+    for (const int id : ids)
+        names.push_back(s.byId(id)->name);
+    return listed(names);
+}
+
+/// Each piece's own step, as one edit.
+Edit stepped(const Project& job, const Scene& scene, const std::vector<std::pair<int, Vec2>>& steps,
+             std::string words) {
+    Edit out;
+    out.words = std::move(words);
+    for (const auto& [id, step] : steps) {
+        if (norm(step) < 1e-6)
+            continue;
+        const auto moved = drag(job, scene, {id}, step, DragTies::revalue);
+        out.acts.insert(out.acts.end(), moved.edit.acts.begin(), moved.edit.acts.end());
+        out.notices.insert(out.notices.end(), moved.edit.notices.begin(), moved.edit.notices.end());
+    }
+    return out;
+}
+
+} // namespace
+
+int seatsBy(const Piece& table, Length each) {
+    const double w = table.size.width.mm();
+    const double d = table.size.depth.mm();
+    const double e = each.mm();
+    if (e <= 0)
+        return 0;
+    if (table.footprint.form == FootprintForm::oval) {
+        // Ramanujan's first approximation of an ellipse's perimeter; exact for a circle.
+        const double a = w / 2;
+        const double b = d / 2;
+        const double edge =
+            std::numbers::pi * (3 * (a + b) - std::sqrt((3 * a + b) * (a + 3 * b)));
+        return static_cast<int>(std::floor(edge / e + 1e-9));
+    }
+    return 2 * static_cast<int>(std::floor(w / e + 1e-9)) +
+           2 * static_cast<int>(std::floor(d / e + 1e-9));
+}
+
+Result<Edit> seatTable(const Project& job, const Scene& scene, int table, int count,
+                       const KindPtr& kind) {
+    const Piece& t = *job.scheme().byId(table);
+    if (t.kind->role != Role::diningTable && t.kind->role != Role::desk)
+        return Problem{fmt::format("nobody sits in to {}", t.name),
+                       "name a dining table or a desk"};
+    if (count < 1 || count > mostAtTable)
+        return Problem{fmt::format("a table seats 1 to {}", mostAtTable), "say another number"};
+    Edit out;
+    out.words = fmt::format("seat {} at {}", count, t.name);
+    Scheme names = job.scheme();
+    std::vector<const Piece*> there;
+    for (const Piece& p : job.scheme().pieces)
+        if (p.kind->role == Role::diningChair && !p.locked &&
+            std::any_of(p.ties.begin(), p.ties.end(), [&](const Tie& tie) {
+                return tie.of.is == Target::Is::piece && tie.of.piece == table &&
+                       (tie.kind == Tie::Kind::atPlace || tie.kind == Tie::Kind::fromPiece);
+            }))
+            there.push_back(&p);
+    for (int i = 0; i < count; ++i) {
+        Piece p;
+        const bool old = static_cast<std::size_t>(i) < there.size();
+        if (old) {
+            p = *there[static_cast<std::size_t>(i)];
+            p.pose = scene.byId(p.id)->pose;
+        } else {
+            p = pieceOf(kind);
+            p.name = names.freeName(fmt::format("{} {}", kind->name, i + 1));
+            names.pieces.push_back(p);
+        }
+        Tie tie;
+        tie.kind = Tie::Kind::atPlace;
+        tie.of.is = Target::Is::piece;
+        tie.of.piece = table;
+        tie.place = i + 1;
+        tie.places = count;
+        // Tucked in by two thirds where the seat goes under, so that its back stays out.
+        const Length seat = p.heights.seat.value_or(p.size.height);
+        tie.distance = t.kind->clearBelow > seat ? -p.size.depth * 0.5 : Length::inches(1);
+        if (old)
+            for (const Tie& was : p.ties)
+                if (was.kind == Tie::Kind::atPlace)
+                    tie.distance = was.distance;
+        p.ties = {tie};
+        out.acts.emplace_back(PutPiece{std::move(p)});
+    }
+    for (std::size_t i = static_cast<std::size_t>(count); i < there.size(); ++i)
+        out.acts.emplace_back(RemovePiece{there[i]->id});
+    return out;
+}
+
+Edit alignPieces(const Project& job, const Scene& scene, const std::vector<int>& ids, AlignBy by) {
+    std::vector<std::pair<int, Vec2>> steps;
+    if (ids.empty())
+        return {};
+    const Placed& first = *scene.byId(ids.front());
+    const Vec2 right = first.pose.right();
+    const Vec2 front = first.pose.front();
+    const auto edge = [&](const Placed& p) {
+        switch (by) {
+        case AlignBy::fronts:
+            return extent(p.shape, front);
+        case AlignBy::backs:
+            return -extent(p.shape, -front);
+        case AlignBy::rights:
+            return extent(p.shape, right);
+        case AlignBy::lefts:
+            return -extent(p.shape, -right);
+        case AlignBy::middlesAcross:
+            return (extent(p.shape, right) - extent(p.shape, -right)) / 2;
+        case AlignBy::middlesAlong:
+            return (extent(p.shape, front) - extent(p.shape, -front)) / 2;
+        }
+        return 0.0;
+    };
+    const bool across = by == AlignBy::rights || by == AlignBy::lefts || by == AlignBy::middlesAcross;
+    const Vec2 way = across ? right : front;
+    const double line = edge(first);
+    for (std::size_t i = 1; i < ids.size(); ++i)
+        steps.emplace_back(ids[i], way * (line - edge(*scene.byId(ids[i]))));
+    return stepped(job, scene, steps, "line up " + namesOf(job.scheme(), ids));
+}
+
+Result<Edit> spreadPieces(const Project& job, const Scene& scene, std::vector<int> ids) {
+    if (ids.size() < 3)
+        return Problem{"two pieces are always evenly spread", "name three or more"};
+    // Along the room's own axis that they are spread most over.
+    Box middles;
+    for (const int id : ids)
+        middles.include(scene.byId(id)->pose.at);
+    const Placed& one = *scene.byId(ids.front());
+    Vec2 way = middles.size().x >= middles.size().y ? Vec2{1, 0} : Vec2{0, 1};
+    // A row that stands along the first piece's own side is spread along that.
+    for (const Vec2 own : {one.pose.right(), one.pose.front()})
+        if (std::abs(dot(own, way)) > 0.75)
+            way = own * (dot(own, way) < 0 ? -1 : 1);
+    std::sort(ids.begin(), ids.end(), [&](int a, int b) {
+        return dot(scene.byId(a)->pose.at, way) < dot(scene.byId(b)->pose.at, way);
+    });
+    const auto low = [&](int id) { return -extent(scene.byId(id)->shape, -way); };
+    const auto high = [&](int id) { return extent(scene.byId(id)->shape, way); };
+    double room = low(ids.back()) - high(ids.front());
+    for (std::size_t i = 1; i + 1 < ids.size(); ++i)
+        room -= high(ids[i]) - low(ids[i]);
+    const double gap = room / static_cast<double>(ids.size() - 1);
+    std::vector<std::pair<int, Vec2>> steps;
+    double at = high(ids.front());
+    for (std::size_t i = 1; i + 1 < ids.size(); ++i) {
+        at += gap;
+        steps.emplace_back(ids[i], way * (at - low(ids[i])));
+        at += high(ids[i]) - low(ids[i]);
+    }
+    return stepped(job, scene, steps, "spread " + namesOf(job.scheme(), ids) + " evenly");
+}
+
+namespace {
+
+/// The targets a mirrored tie may mean: a piece stays itself, a wall or an opening may be another.
+std::vector<Target> mirrored(const Target& t, const Room& room) {
+    std::vector<Target> out{t};
+    const auto add = [&](int index) {
+        Target other = t;
+        other.index = index;
+        if (index != t.index)
+            out.push_back(other);
+    };
+    switch (t.is) {
+    case Target::Is::wall:
+    case Target::Is::corner:
+        for (std::size_t i = 0; i < room.walls.size(); ++i)
+            add(static_cast<int>(i));
+        if (t.is == Target::Is::corner) {
+            const auto once = out;
+            for (Target other : once) {
+                other.alongNext = !other.alongNext;
+                out.push_back(other);
+            }
+        }
+        break;
+    case Target::Is::window:
+    case Target::Is::door:
+    case Target::Is::opening:
+        for (const auto& o : room.openings) {
+            const auto is = o.kind == OpeningKind::window ? Target::Is::window
+                            : o.kind == OpeningKind::door ? Target::Is::door
+                                                          : Target::Is::opening;
+            if (is == t.is)
+                add(o.number);
+        }
+        break;
+    default:
+        break;
+    }
+    return out;
+}
+
+/// Whether a tie holds for a piece where it stands.
+bool holds(const Tie& t, const Piece& p, const Scene& scene, const RoomPtr& room, Notation n) {
+    auto alone = std::make_shared<Scheme>(*scene.scheme);
+    for (Piece& q : alone->pieces)
+        q.ties.clear();
+    alone->byId(p.id)->ties = {t};
+    const auto there = resolve(room, alone, n);
+    if (!there || !(*there)->overTied.empty())
+        return false;
+    const Placed& now = *(*there)->byId(p.id);
+    return norm(now.pose.at - p.pose.at) < 0.5 &&
+           std::abs(difference(now.pose.turn, p.pose.turn).inDegrees()) < 0.05;
+}
+
+} // namespace
+
+Result<Edit> mirrorPieces(const Project& job, const Scene& scene, const std::vector<int>& ids,
+                          MirrorBy by) {
+    const Vec2 middle = job.room->bounds().centre();
+    auto flipped = std::make_shared<Scheme>(job.scheme());
+    std::set<int> moves;
+    for (const int id : ids) {
+        Piece* p = flipped->byId(id);
+        if (p == nullptr || p->locked)
+            continue;
+        moves.insert(id);
+    }
+    for (Piece& p : flipped->pieces) {
+        p.pose = scene.byId(p.id)->pose;
+        if (moves.count(p.id) == 0)
+            continue;
+        if (by == MirrorBy::leftRight) {
+            p.pose.at.x = 2 * middle.x - p.pose.at.x;
+            p.pose.turn = (-p.pose.turn).normalised();
+        } else {
+            p.pose.at.y = 2 * middle.y - p.pose.at.y;
+            p.pose.turn = (Angle::degrees(180) - p.pose.turn).normalised();
+        }
+        p.footprint.armOnRight = !p.footprint.armOnRight;
+    }
+    const Scheme before = job.scheme();
+    Scene bare;
+    bare.room = job.room;
+    bare.scheme = flipped;
+    Edit out;
+    out.words = moves.size() == flipped->pieces.size() ? std::string("mirror the layout")
+                                                       : "mirror " + namesOf(before, {ids});
+    for (const int id : moves) {
+        Piece p = *flipped->byId(id);
+        const auto old = p.ties;
+        p.ties.clear();
+        for (const Tie& was : old) {
+            std::optional<Tie> now;
+            for (const Target& of : mirrored(was.of, *job.room)) {
+                Tie t = was;
+                t.of = of;
+                t.side = was.side == Side::left    ? Side::right
+                         : was.side == Side::right ? Side::left
+                                                   : was.side;
+                if (t.kind == Tie::Kind::centredOn)
+                    t.distance = -t.distance;
+                if (t.kind == Tie::Kind::turned)
+                    t.turn = p.pose.turn;
+                if (t.kind == Tie::Kind::atPlace)
+                    t.place = t.place == 1 ? 1 : t.places + 2 - t.place;
+                if (t.kind == Tie::Kind::at) {
+                    t.distance = Length::millimetres(p.pose.at.x);
+                    t.second = Length::millimetres(p.pose.at.y);
+                }
+                if (holds(t, p, bare, job.room, job.notation)) {
+                    now = t;
+                    break;
+                }
+                if (t.kind == Tie::Kind::centredOn) {
+                    t.distance = -t.distance;
+                    if (holds(t, p, bare, job.room, job.notation)) {
+                        now = t;
+                        break;
+                    }
+                }
+            }
+            if (now)
+                p.ties.push_back(*now);
+            else
+                out.notices.push_back(
+                    fmt::format("{} lets go of “{}”", p.name, words(was, job.wording())));
+        }
+        out.acts.emplace_back(PutPiece{std::move(p)});
+    }
+    if (out.acts.empty())
+        return Problem{"there is nothing to mirror that is not locked", "unlock a piece first"};
+    return out;
+}
+
+} // namespace mezzet

@@ -1,0 +1,35 @@
+#pragma once
+
+#include "edit/edit.h"
+
+namespace mezzet {
+
+/// Seats a table: so many chairs at its places, each tied to its place, so that they follow the
+/// table and spread anew when it is sized. Chairs of that table that are there already are used
+/// first; those too many go. `kind` is what new ones are. Problem: a table nobody sits in to, a
+/// count under 1 or over 30.
+[[nodiscard]] Result<Edit> seatTable(const Project&, const Scene&, int table, int count,
+                                     const KindPtr& kind);
+
+/// How many chairs fit at a table with so much edge each. A round or oval one counts its whole
+/// edge, a rectangular one each side by itself.
+[[nodiscard]] int seatsBy(const Piece& table, Length each);
+
+/// What is brought in line with the first piece, in that piece's own directions.
+enum class AlignBy { fronts, backs, lefts, rights, middlesAcross, middlesAlong };
+
+/// Moves all but the first so that they line up with it. Ties' numbers follow, as in a drag.
+[[nodiscard]] Edit alignPieces(const Project&, const Scene&, const std::vector<int>& ids, AlignBy);
+
+/// Moves all but the outer two so that the gaps between neighbours are equal, along the line from
+/// the first to the last. Problem: fewer than three.
+[[nodiscard]] Result<Edit> spreadPieces(const Project&, const Scene&, std::vector<int> ids);
+
+/// Mirrors pieces about the middle of the room, left to right or front to back. What was tied
+/// stays tied where the mirrored tie holds: to the other wall, to the other side. Locked pieces
+/// stay.
+enum class MirrorBy { leftRight, frontBack };
+[[nodiscard]] Result<Edit> mirrorPieces(const Project&, const Scene&, const std::vector<int>& ids,
+                                        MirrorBy);
+
+} // namespace mezzet

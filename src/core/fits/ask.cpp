@@ -1,0 +1,187 @@
+#include "fits/ask.h"
+
+#include "edit/new_piece.h"
+#include "edit/words_reader.h"
+#include "judge/at_table.h"
+#include "measure/text.h"
+#include "judge/floor_ways.h"
+#include "ways/path.h"
+
+#include <fmt/format.h>
+
+#include <algorithm>
+
+namespace mezzet {
+
+namespace {
+
+class Asker {
+public:
+    Asker(std::string_view text, const Project& job, const Scene& scene, int selected,
+          const GoesOn& goesOn)
+        : in_(text, job), job_(job), scene_(scene), selected_(selected), goesOn_(goesOn) {}
+
+    FitAnswer answer() {
+        in_.take({"what", "which"});
+        if (in_.take({"where could", "where can", "where"}))
+            return where();
+        if (in_.take({"does", "will", "would"}))
+            return does();
+        in_.take({"largest", "longest"});
+        if (in_.take({"table", "tables"}))
+            return table();
+        if (in_.take({"sofa", "sofas"}))
+            return sofa();
+        if (in_.take({"rug", "rugs"}))
+            return rug();
+        in_.failAhead("ask for what fits",
+                      "say it like: table, sofa on wall A, rug for seats, where sideboard 60 x 18, "
+                      "or: does sofa 90 x 38 x 36 fit");
+    }
+
+private:
+    void end() {
+        in_.take({"fits", "fit", "stand", "go", "here"});
+        in_.take({"here"});
+        in_.take({"?"});
+        if (!in_.done())
+            in_.failAhead(fmt::format("“{}” is left over", in_.rest()), "take it out");
+    }
+
+    FitAnswer table() {
+        TableAsked asked;
+        const Piece* chosen = selected_ != 0 ? job_.scheme().byId(selected_) : nullptr;
+        if (in_.take({"instead of", "for"})) {
+            const std::size_t at = in_.at();
+            const int id = in_.piece();
+            if (id == 0 || !satInTo(*job_.scheme().byId(id)))
+                in_.fail(at, std::max<std::size_t>(in_.at() - at, 1), "that is no table people sit at",
+                         "name a dining table");
+            asked.replace = id;
+            asked.near = scene_.byId(id)->pose.at;
+        } else if (in_.take({"at", "near"})) {
+            asked.near.x = in_.length("the place").mm();
+            if (!in_.comma() && !in_.take({"by", "x", "and"}))
+                in_.failAhead("a place has two figures", "say it like: table at 14', 8'");
+            asked.near.y = in_.length("the place").mm();
+        } else if (chosen != nullptr && chosen->kind->role == Role::diningTable) {
+            asked.replace = selected_;
+            asked.near = scene_.byId(selected_)->pose.at;
+        } else {
+            // Wherever there is most room, in place of the only table there is, if there is one.
+            for (std::size_t i = 0; i < scene_.placed.size(); ++i)
+                if (scene_.piece(i).kind->role == Role::diningTable)
+                    asked.replace = scene_.placed[i].id;
+            if (asked.replace != 0) {
+                asked.near = scene_.byId(asked.replace)->pose.at;
+            } else {
+                const auto ways = floorWays(scene_, {Length::metres(2), false, {}, {}});
+                asked.near = largestCircle(ways.finder.blocks(), job_.room->edge).centre;
+            }
+            asked.within = Length::inches(48);
+        }
+        end();
+        return tablesThatFit(job_, asked, goesOn_);
+    }
+
+    FitAnswer sofa() {
+        if (!in_.take({"on", "against", "at", "along"}))
+            in_.failAhead("on which wall?", "say it like: sofa on wall A");
+        const std::size_t at = in_.at();
+        const auto t = in_.target(false);
+        if (t.is != Target::Is::wall)
+            in_.fail(at, in_.at() - at, "a sofa is asked for by its wall", "say it like: sofa on wall A");
+        end();
+        return sofasThatFit(job_, t.index, goesOn_);
+    }
+
+    FitAnswer rug() {
+        std::vector<int> seats;
+        in_.take({"for", "under", "that holds"});
+        if (in_.done() || in_.take({"the seats", "seats", "the group"})) {
+            for (const Piece& p : job_.scheme().pieces)
+                if (isLounge(p))
+                    seats.push_back(p.id);
+        } else if (const auto* z = zoneAhead()) {
+            for (const int id : z->pieces)
+                if (job_.scheme().byId(id) != nullptr && job_.scheme().byId(id)->kind->isSeat())
+                    seats.push_back(id);
+        } else {
+            do {
+                in_.article();
+                const int id = in_.piece();
+                if (id == 0)
+                    in_.failAhead(fmt::format("there is no piece called “{}”", in_.rest()));
+                seats.push_back(id);
+            } while (in_.comma() || in_.take({"and"}));
+        }
+        end();
+        return rugsThatHold(job_, seats, goesOn_);
+    }
+
+    const Zone* zoneAhead() {
+        for (const Zone& z : job_.scheme().zones)
+            if (in_.take({foldCase(z.name)}))
+                return &z;
+        return nullptr;
+    }
+
+    Piece described() {
+        in_.article();
+        const auto kind = in_.kind();
+        if (!kind)
+            in_.failAhead("what kind of piece?", "say it like: sideboard 60 x 18 x 34");
+        Piece p = mezzet::pieceOf(kind);
+        p.name = kind->name;
+        const std::size_t at = in_.at();
+        const auto sizes = in_.sizes();
+        for (const Length l : sizes)
+            if (l <= Length{} || l > Length::metres(20))
+                in_.fail(at, in_.at() - at, "no piece has that size", "sizes lie between nothing and 20 m");
+        giveSizes(p, sizes);
+        return p;
+    }
+
+    FitAnswer where() {
+        in_.take({"could a", "can a", "could", "can"});
+        const Piece p = described();
+        end();
+        return whereItStands(job_, p, goesOn_);
+    }
+
+    FitAnswer does() {
+        const Piece p = described();
+        end();
+        return doesItFit(job_, p, goesOn_);
+    }
+
+    WordsReader in_;
+    const Project& job_;
+    const Scene& scene_;
+    int selected_;
+    const GoesOn& goesOn_;
+};
+
+} // namespace
+
+Result<FitAnswer> askWhatFits(std::string_view question, const Project& job, int selected,
+                              const GoesOn& goesOn) {
+    if (!isText(question) || question.size() > 2000)
+        return Problem{"that is no question", "ask it like: table, or: sofa on wall A"};
+    if (!job.room->closed)
+        return Problem{"the room doesn't close yet", "measure it first"};
+    const auto scene = sceneOf(job);
+    if (!scene)
+        return scene.problem();
+    // A question mark at the end is only a habit.
+    auto text = trimmed(question);
+    while (!text.empty() && text.back() == '?')
+        text = trimmed(text.substr(0, text.size() - 1));
+    try {
+        return Asker(text, job, **scene, selected, goesOn).answer();
+    } catch (const LineFault& f) {
+        return f.problem;
+    }
+}
+
+} // namespace mezzet

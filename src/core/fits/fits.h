@@ -1,0 +1,87 @@
+#pragma once
+
+#include "judge/reading.h"
+
+#include <functional>
+#include <string>
+#include <vector>
+
+namespace mezzet {
+
+/// Something that would fit, ready to be tried.
+struct FitChoice {
+    std::string title;  ///< "Round, 54 across"
+    std::string detail; ///< "seats 6; 38 to wall C at its nearest"
+    Edit edit;          ///< puts it there
+    int seats = 0;
+    Size size;
+    Pose pose;
+    FootprintForm form = FootprintForm::rectangle;
+};
+
+/// Where a piece can stand, for one turn of it: its middle may lie anywhere in these outlines.
+struct AllowedRegion {
+    Angle turn;
+    std::vector<std::vector<Vec2>> outlines; ///< outer rings, clockwise; mm
+    std::vector<std::vector<Vec2>> holes;
+};
+
+/// An answer to "what fits here?" or "does this one fit?".
+struct FitAnswer {
+    std::string heading;              ///< "Yes", "No", "The largest table that keeps every rule"
+    std::vector<std::string> reasons; ///< short sentences
+    bool yes = false;                 ///< for a yes or no
+    std::vector<FitChoice> choices;   ///< the best first
+    std::vector<AllowedRegion> regions;
+    bool stopped = false;
+};
+
+using GoesOn = std::function<bool()>; ///< asked now and then; false stops
+
+/// The largest round, oval and rectangular table about a place that keep every rule: room to draw
+/// chairs back on each side that seats someone, ways still wide enough, nothing upset; each with as
+/// many as its edge seats. A dining table that is there, and its chairs, give way to the answer when
+/// `replace` names it. When no rectangle of a useful size fits and a round one does, it says so.
+struct TableAsked {
+    Vec2 near;       ///< mm
+    Length within = Length::inches(30); ///< how far from there its middle may lie
+    int replace = 0; ///< a table's id; 0 for a new one
+};
+[[nodiscard]] FitAnswer tablesThatFit(const Project&, const TableAsked&, const GoesOn& = {});
+
+/// The longest sofa that stands against a wall and upsets nothing, by depth.
+[[nodiscard]] FitAnswer sofasThatFit(const Project&, int wall, const GoesOn& = {});
+
+/// Which of the usual rug sizes hold a group of seats, and how: all legs on, or front legs on (at
+/// least 6 in of each seat's depth over its full width).
+[[nodiscard]] FitAnswer rugsThatHold(const Project&, const std::vector<int>& seats,
+                                     const GoesOn& = {});
+enum class RugHold { none, frontLegs, allLegs };
+[[nodiscard]] RugHold rugHold(const Scene&, const std::vector<int>& seats, const Shape& rug,
+                              Length frontDepth = Length::inches(6));
+
+/// Where a piece of this kind and size can stand at all, square to the walls: inside them, clear of
+/// pieces and door leaves, with the room it needs in use. Exact, by Minkowski sums.
+[[nodiscard]] FitAnswer whereItStands(const Project&, const Piece&, const GoesOn& = {});
+
+/// "Does this one fit?" A piece seen in a shop: where it would stand best, what that upsets, and
+/// whether it comes in through the doors and round the turns beyond, tilted where that helps.
+[[nodiscard]] FitAnswer doesItFit(const Project&, const Piece&, const GoesOn& = {});
+
+/// True when a rectangle fits into another, turned as it may. Exact (Carver's condition, 1957).
+[[nodiscard]] bool rectangleFits(double p, double q, double a, double b);
+
+/// The longest rectangle of a width that gets round a square corner between corridors of two
+/// widths: the least over the turn of (a cos t + b sin t - w) / (sin t cos t). 0 when it is too
+/// wide for either.
+[[nodiscard]] double longestRoundCorner(double width, double a, double b);
+
+/// Whether a piece comes through a door, and how: which way up, tilted or not, and round into the
+/// room or hall beyond when that is taped.
+struct ThroughDoor {
+    bool fits = false;
+    std::string how; ///< "on its back", "tilted", "too high by 2 in", …
+};
+[[nodiscard]] ThroughDoor throughDoor(const Project&, const Opening&, const Size&);
+
+} // namespace mezzet

@@ -1,0 +1,229 @@
+#include "fits/regions.h"
+
+#include "geometry/gap.h"
+#include "geometry/polygon.h"
+
+#include <geos_c.h>
+
+#include <algorithm>
+#include <array>
+#include <cmath>
+#include <memory>
+
+namespace mezzet {
+
+namespace {
+
+/// One GEOS context, and geometries that free themselves.
+class Geos {
+public:
+    Geos() : context_(GEOS_init_r()) {}
+    Geos(const Geos&) = delete;
+    Geos& operator=(const Geos&) = delete;
+    ~Geos() { GEOS_finish_r(context_); }
+
+    struct Free {
+        GEOSContextHandle_t context;
+        void operator()(GEOSGeometry* g) const { GEOSGeom_destroy_r(context, g); }
+    };
+    using Geometry = std::unique_ptr<GEOSGeometry, Free>;
+
+    [[nodiscard]] Geometry own(GEOSGeometry* g) const { return {g, Free{context_}}; }
+    [[nodiscard]] Geometry polygon(const std::vector<Vec2>& ring) const {
+        auto* s = GEOSCoordSeq_create_r(context_, static_cast<unsigned>(ring.size() + 1), 2);
+        for (unsigned i = 0; i <= ring.size(); ++i) {
+            const Vec2 p = ring[i % ring.size()];
+            GEOSCoordSeq_setXY_r(context_, s, i, p.x, p.y);
+        }
+        return own(GEOSGeom_createPolygon_r(context_, GEOSGeom_createLinearRing_r(context_, s),
+                                            nullptr, 0));
+    }
+    [[nodiscard]] GEOSContextHandle_t context() const { return context_; }
+
+private:
+    GEOSContextHandle_t context_;
+};
+
+std::vector<Vec2> hull(std::vector<Vec2> p) {
+    std::sort(p.begin(), p.end(),
+              [](Vec2 a, Vec2 b) { return a.x < b.x || (a.x == b.x && a.y < b.y); });
+    std::vector<Vec2> out(2 * p.size());
+    std::size_t n = 0;
+    const auto side = [&](Vec2 c) { return cross(out[n - 1] - out[n - 2], c - out[n - 2]); };
+    for (const Vec2 c : p) {
+        while (n >= 2 && side(c) <= 1e-9)
+            --n;
+        out[n++] = c;
+    }
+    const std::size_t lower = n + 1;
+    for (std::size_t i = p.size() - 1; i-- > 0;) {
+        while (n >= lower && side(p[i]) <= 1e-9)
+            --n;
+        out[n++] = p[i];
+    }
+    out.resize(n > 1 ? n - 1 : n);
+    return out;
+}
+
+/// Where the middle of a piece lies when it touches something: that thing, swept by the piece turned
+/// about its middle.
+std::vector<Vec2> sweptBy(const std::vector<Vec2>& thing, const std::array<Vec2, 4>& piece) {
+    std::vector<Vec2> sums;
+    for (const Vec2 a : thing)
+        for (const Vec2 b : piece)
+            sums.push_back(a - b);
+    return hull(std::move(sums));
+}
+
+std::vector<Vec2> cornersOf(const Convex& c) {
+    Shape s;
+    s.count = 1;
+    s.parts[0] = c;
+    return outline(s, Length::millimetres(1));
+}
+
+void rings(const Geos& geos, const GEOSGeometry* g, AllowedRegion& out) {
+    const auto take = [&](const GEOSGeometry* ring) {
+        std::vector<Vec2> points;
+        const auto* s = GEOSGeom_getCoordSeq_r(geos.context(), ring);
+        unsigned n = 0;
+        GEOSCoordSeq_getSize_r(geos.context(), s, &n);
+        for (unsigned i = 0; i + 1 < n; ++i) {
+            Vec2 p;
+            GEOSCoordSeq_getXY_r(geos.context(), s, i, &p.x, &p.y);
+            points.push_back(p);
+        }
+        if (signedArea(points) < 0)
+            std::reverse(points.begin(), points.end());
+        return points;
+    };
+    const int n = GEOSGetNumGeometries_r(geos.context(), g);
+    for (int i = 0; i < n; ++i) {
+        const auto* one = GEOSGetGeometryN_r(geos.context(), g, i);
+        if (GEOSGeomTypeId_r(geos.context(), one) != GEOS_POLYGON ||
+            GEOSisEmpty_r(geos.context(), one) == 1)
+            continue;
+        out.outlines.push_back(take(GEOSGetExteriorRing_r(geos.context(), one)));
+        const int holes = GEOSGetNumInteriorRings_r(geos.context(), one);
+        for (int k = 0; k < holes; ++k)
+            out.holes.push_back(take(GEOSGetInteriorRingN_r(geos.context(), one, k)));
+    }
+}
+
+} // namespace
+
+AllowedRegion allowedRegion(const Scene& scene, const Piece& piece, Angle turn) {
+    AllowedRegion out;
+    out.turn = turn;
+    const Room& room = *scene.room;
+    if (!room.closed)
+        return out;
+    const double w = piece.size.width.mm() / 2;
+    const double d = piece.size.depth.mm() / 2;
+    const auto& use = piece.kind->use;
+    const bool opens = piece.kind->family == Family::storage || !piece.kind->opens.empty();
+    // A touch is no overlap: a hair less all round.
+    constexpr double hair = 0.02;
+    const auto boxOf = [&](double front) {
+        std::array<Vec2, 4> box{Vec2{-w + hair, -d + hair}, Vec2{w - hair, -d + hair},
+                                Vec2{w - hair, d + front - hair}, Vec2{-w + hair, d + front - hair}};
+        for (Vec2& p : box)
+            p = turned(p, turn);
+        return box;
+    };
+    const auto body = boxOf(0);
+    const auto inUse = boxOf(opens && !piece.kind->opensSeldom ? use.front.mm() : 0);
+    Geos geos;
+    auto free = geos.polygon(room.edge);
+    const auto cut = [&](const std::vector<Vec2>& ring) {
+        if (ring.size() < 3 || !free)
+            return;
+        const auto away = geos.polygon(ring);
+        free = geos.own(GEOSDifference_r(geos.context(), free.get(), away.get()));
+    };
+    for (std::size_t i = 0; i < room.stretches(); ++i) {
+        const Wall s = room.stretchAt(i);
+        cut(sweptBy({s.start, s.end}, inUse));
+    }
+    for (const Fixture& f : room.fixtures)
+        if (f.takesFloor() && f.up < piece.size.height) {
+            const Shape s = solid(room, f);
+            for (const Convex& c : s.all())
+                cut(sweptBy(cornersOf(c), inUse));
+        }
+    for (const Opening& o : room.openings) {
+        if (const auto swing = doorSwing(room, o))
+            for (const Convex& c : swing->all())
+                cut(sweptBy(cornersOf(c), body));
+        // Nothing stands across a doorway.
+        if (o.kind != OpeningKind::window) {
+            const Wall& wall = room.walls[static_cast<std::size_t>(o.wall)];
+            const Vec2 in = wall.inward() * 2.0;
+            cut(sweptBy({wall.at(o.left), wall.at(o.left + o.width), wall.at(o.left + o.width) + in,
+                         wall.at(o.left) + in},
+                        body));
+        } else if (piece.size.height > o.sill) {
+            // It would stand before the glass, which is allowed; the reading tells of it.
+        }
+    }
+    for (std::size_t i = 0; i < scene.placed.size(); ++i) {
+        const Piece& p = scene.piece(i);
+        if (p.kind->flat() || p.kind->standsOn || p.id == piece.id)
+            continue;
+        for (const Convex& c : scene.placed[i].shape.all())
+            cut(sweptBy(cornersOf(c), inUse));
+        // Nor in the room another needs.
+        if (p.kind->family == Family::storage && p.kind->use.front > Length{}) {
+            const double hw = p.size.width.mm() / 2;
+            const double hd = p.size.depth.mm() / 2;
+            const double f = p.kind->use.front.mm();
+            const Pose& pose = scene.placed[i].pose;
+            cut(sweptBy({pose.toRoom({-hw, hd}), pose.toRoom({hw, hd}), pose.toRoom({hw, hd + f}),
+                         pose.toRoom({-hw, hd + f})},
+                        body));
+        }
+    }
+    if (free)
+        rings(geos, free.get(), out);
+    // Slivers a hair wide are nowhere.
+    std::erase_if(out.outlines, [](const auto& ring) {
+        Box b;
+        for (const Vec2 p : ring)
+            b.include(p);
+        return ring.size() < 3 || std::max(b.size().x, b.size().y) < 1;
+    });
+    return out;
+}
+
+std::optional<std::pair<double, double>> spanInStrip(const Convex& c, const Wall& w, double depth) {
+    auto part = cornersOf(c);
+    // Clipped to the strip between the wall and `depth`.
+    for (const double sign : {1.0, -1.0}) {
+        const Vec2 n = w.inward() * sign;
+        const double low = sign > 0 ? dot(w.start, n) : dot(w.start + w.inward() * depth, n);
+        std::vector<Vec2> kept;
+        for (std::size_t i = 0; i < part.size(); ++i) {
+            const Vec2 p = part[i];
+            const Vec2 q = part[(i + 1) % part.size()];
+            const double dp = dot(n, p) - low;
+            const double dq = dot(n, q) - low;
+            if (dp >= 0)
+                kept.push_back(p);
+            if ((dp >= 0) != (dq >= 0))
+                kept.push_back(p + (q - p) * (dp / (dp - dq)));
+        }
+        part = std::move(kept);
+    }
+    if (part.empty())
+        return {};
+    double from = 1e300;
+    double to = -1e300;
+    for (const Vec2 p : part) {
+        const double s = dot(p - w.start, w.along());
+        from = std::min(from, s);
+        to = std::max(to, s);
+    }
+    return std::pair{from, to};
+}
+
+} // namespace mezzet

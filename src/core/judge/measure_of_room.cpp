@@ -1,0 +1,70 @@
+// How furniture measures against the room: scale.
+#include "geometry/polygon.h"
+#include "judge/rule_code.h"
+#include "judge/zones.h"
+
+#include <algorithm>
+#include <array>
+#include <cmath>
+
+namespace mezzet {
+
+namespace {
+
+void judgeScale(const JudgeContext& c) {
+    const Room& room = *c.scene.room;
+    const Length behind = c.rule.setting("behind");
+    for (std::size_t i = 0; i < c.scene.placed.size(); ++i) {
+        const Piece& p = c.scene.piece(i);
+        if (p.kind->role != Role::sofa)
+            continue;
+        const Pose& pose = c.scene.placed[i].pose;
+        const Vec2 back = pose.toRoom({0, -p.size.depth.mm() / 2});
+        std::optional<std::size_t> best;
+        double near = behind.mm();
+        for (std::size_t k = 0; k < room.walls.size(); ++k) {
+            const Wall& w = room.walls[k];
+            const double off = dot(back - w.start, w.inward());
+            const double s = dot(back - w.start, w.along());
+            if (dot(w.inward(), pose.front()) > 0.98 && off > -25 && off < near && s > 0 &&
+                s < w.length().mm()) {
+                near = off;
+                best = k;
+            }
+        }
+        if (!best)
+            continue;
+        const Vec2 half = pose.right() * (p.size.width.mm() / 2);
+        c.add(p.id, wallTarget(static_cast<int>(*best)),
+              Amount::ratio(p.size.width / room.walls[*best].length()), back - half, back + half);
+    }
+    const double floor = room.floorArea();
+    if (floor <= 0 || c.scene.placed.empty())
+        return;
+    double taken = 0;
+    for (std::size_t i = 0; i < c.scene.placed.size(); ++i)
+        if (!c.scene.piece(i).kind->flat() && !c.scene.piece(i).kind->standsOn)
+            taken += footprintArea(c.scene.piece(i));
+    Band band;
+    band.high = c.rule.number("of the floor");
+    Target all;
+    all.is = Target::Is::room;
+    c.add(0, all, Amount::ratio(taken / floor), band, room.middle(), room.middle());
+}
+
+std::vector<Handle> scaleHandles(const Reading& r, double target, const Project& job, const Scene&) {
+    if (r.piece == 0)
+        return {};
+    const double wall = job.room->walls[static_cast<std::size_t>(r.other.index)].length().mm();
+    return {resize(job, r.piece, SizeFigure::width, target * wall, 1 / wall)};
+}
+
+constexpr std::array<RuleCode, 1> codes{{{"scale", judgeScale, scaleHandles}}};
+
+} // namespace
+
+std::span<const RuleCode> roomRules() {
+    return codes;
+}
+
+} // namespace mezzet

@@ -1,0 +1,87 @@
+#include "judge/say.h"
+
+#include "edit/words_reader.h"
+#include "measure/text.h"
+
+#include <fmt/format.h>
+
+#include <algorithm>
+
+namespace mezzet {
+
+namespace {
+
+Said mendEverything(WordsReader& in) {
+    MendAsked asked;
+    if (in.take({"within", "by at most", "moving at most"}))
+        asked.largestMove = in.length("the largest move");
+    if (!in.done())
+        in.failAhead(fmt::format("“{}” is left over", in.rest()), "say it like: mend all within 18");
+    auto mended = mendAll(in.job(), asked);
+    if (mended.before == 0)
+        in.fail(0, 4, "there is nothing to mend", "");
+    if (mended.lines.empty())
+        in.fail(0, 4, "nothing can be mended without upsetting something else",
+                "look at the remedies one by one, unlock a piece, or allow a larger move");
+    Said said;
+    said.edit = std::move(mended.edit);
+    said.preview = fmt::format("Mends {} of {}: {}", mended.before - mended.after, mended.before,
+                               listed(mended.lines, "and"));
+    return said;
+}
+
+Said mendOne(WordsReader& in) {
+    in.article();
+    const std::size_t at = in.at();
+    const int id = in.piece();
+    if (id == 0)
+        in.failAhead("mend what?", "say it like: mend all, or: mend sofa");
+    if (!in.done())
+        in.failAhead(fmt::format("“{}” is left over", in.rest()), "take it out");
+    const Project& job = in.job();
+    const auto scene = sceneOf(job);
+    if (!scene)
+        throw LineFault{scene.problem()};
+    const auto all = judge(**scene, *job.library.book, job.judgement);
+    std::vector<const Reading*> own;
+    for (const Reading& r : all)
+        if (r.toMend() && r.isAbout(id))
+            own.push_back(&r);
+    std::stable_sort(own.begin(), own.end(), [](const Reading* a, const Reading* b) {
+        return weightOf(*a) > weightOf(*b);
+    });
+    for (const Reading* r : own)
+        if (auto remedy = remedyFor(*r, job, **scene, all))
+            return {remedy->edit, remedy->preview};
+    in.fail(at, in.at() - at,
+            own.empty() ? "there is nothing to mend about it" : "no move or size mends it alone",
+            "");
+}
+
+} // namespace
+
+bool takesLong(std::string_view text) {
+    return foldCase(trimmed(text)).starts_with("mend");
+}
+
+Result<Said> readSaid(std::string_view text, const Project& job, int selected) {
+    if (!takesLong(text) || !isText(text) || text.size() > 2000)
+        return readLine(text, job, selected);
+    try {
+        WordsReader in(text, job);
+        if (in.take({"mend all", "mend everything", "mend all i can"}))
+            return mendEverything(in);
+        if (in.take({"mend"}))
+            return mendOne(in);
+    } catch (const LineFault& f) {
+        return f.problem;
+    }
+    return readLine(text, job, selected);
+}
+
+Result<Applied> runWholeScript(std::string_view script, std::string_view file, const Project& job) {
+    return runScript(script, file, job,
+                     [](std::string_view line, const Project& now) { return readSaid(line, now); });
+}
+
+} // namespace mezzet

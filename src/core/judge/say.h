@@ -1,0 +1,19 @@
+#pragma once
+
+#include "edit/line.h"
+#include "judge/remedy.h"
+
+namespace mezzet {
+
+/// Reads a line as readLine does, and besides it what needs readings: "mend all", "mend all within
+/// 18", "mend sofa". Problem: as readLine's, or that there is nothing to mend.
+[[nodiscard]] Result<Said> readSaid(std::string_view text, const Project&, int selected = 0);
+
+/// True for lines that take readSaid more than a moment.
+[[nodiscard]] bool takesLong(std::string_view text);
+
+/// As runScript, with the lines readSaid knows besides.
+[[nodiscard]] Result<Applied> runWholeScript(std::string_view script, std::string_view file,
+                                             const Project&);
+
+} // namespace mezzet

@@ -1,0 +1,415 @@
+#include "kit/csv.h"
+
+#include "measure/text.h"
+
+#include <fmt/format.h>
+#include <nlohmann/json.hpp>
+
+#include <algorithm>
+#include <charconv>
+#include <cmath>
+#include <cstdlib>
+#include <map>
+
+namespace mezzet {
+
+namespace {
+
+constexpr std::size_t mostRecords = 2001;
+
+std::string cell(std::string_view s) {
+    if (s.find_first_of(",\"\r\n") == std::string_view::npos)
+        return std::string(s);
+    std::string out = "\"";
+    for (const char c : s) {
+        out += c;
+        if (c == '"')
+            out += '"';
+    }
+    return out + "\"";
+}
+
+const char* shapeName(const Footprint& f, const Size& s) {
+    if (f.form == FootprintForm::ell)
+        return "L";
+    if (f.form == FootprintForm::oval)
+        return abs(s.width - s.depth) <= quiet ? "round" : "oval";
+    return "rectangle";
+}
+
+std::string idOf(std::string_view name) {
+    std::string out;
+    for (const char c : foldCase(name)) {
+        if ((c >= 'a' && c <= 'z') || (c >= '0' && c <= '9'))
+            out += c;
+        else if (!out.empty() && out.back() != '-')
+            out += '-';
+    }
+    while (!out.empty() && out.back() == '-')
+        out.pop_back();
+    return out;
+}
+
+class Table {
+public:
+    Table(std::vector<std::vector<std::string>> records, std::string_view file)
+        : records_(std::move(records)), file_(file) {}
+
+    [[nodiscard]] Problem fault(std::size_t record, std::string what, std::string remedy) const {
+        Problem p{std::move(what), std::move(remedy)};
+        p.file = file_;
+        p.line = static_cast<int>(record) + 1;
+        return p;
+    }
+    /// The number of a column; below 0 when it is not there.
+    [[nodiscard]] int column(std::string_view name) const {
+        const auto& head = records_.front();
+        for (std::size_t i = 0; i < head.size(); ++i)
+            if (foldCase(trimmed(head[i])) == name)
+                return static_cast<int>(i);
+        return -1;
+    }
+    [[nodiscard]] std::string at(std::size_t record, int column) const {
+        if (column < 0 || static_cast<std::size_t>(column) >= records_[record].size())
+            return {};
+        return std::string(trimmed(records_[record][static_cast<std::size_t>(column)]));
+    }
+    [[nodiscard]] std::size_t size() const { return records_.size(); }
+    [[nodiscard]] const std::vector<std::string>& head() const { return records_.front(); }
+    [[nodiscard]] std::size_t cells(std::size_t record) const { return records_[record].size(); }
+
+private:
+    std::vector<std::vector<std::string>> records_;
+    std::string file_;
+};
+
+/// The kind of the shipped kit a name ends with: "Heron sofa" is a sofa.
+KindPtr likeliest(const Kit& kit, std::string_view name) {
+    auto words = plainWord(name);
+    while (!words.empty()) {
+        if (auto k = kit.byWord(words))
+            return k;
+        const auto blank = words.find(' ');
+        if (blank == std::string::npos)
+            return {};
+        words = words.substr(blank + 1);
+    }
+    return {};
+}
+
+} // namespace
+
+Result<std::vector<std::vector<std::string>>> readCsv(std::string_view text, std::string_view file) {
+    std::vector<std::vector<std::string>> out;
+    const auto fault = [&](std::string what, std::string remedy) {
+        Problem p{std::move(what), std::move(remedy)};
+        p.file = file;
+        p.line = static_cast<int>(out.size()) + 1;
+        return p;
+    };
+    if (text.starts_with("\xEF\xBB\xBF"))
+        text.remove_prefix(3);
+    std::size_t i = 0;
+    while (i < text.size()) {
+        std::vector<std::string> record;
+        while (true) {
+            std::string one;
+            if (i < text.size() && text[i] == '"') {
+                ++i;
+                while (true) {
+                    if (i >= text.size())
+                        return fault("the quotes in this line never close", "close them");
+                    if (text[i] == '"' && i + 1 < text.size() && text[i + 1] == '"') {
+                        one += '"';
+                        i += 2;
+                    } else if (text[i] == '"') {
+                        ++i;
+                        break;
+                    } else {
+                        one += text[i++];
+                    }
+                }
+                if (i < text.size() && text[i] != ',' && text[i] != '\r' && text[i] != '\n')
+                    return fault("something follows the closing quotes of a cell",
+                                 "double the quotes that belong to the text");
+            } else {
+                while (i < text.size() && text[i] != ',' && text[i] != '\r' && text[i] != '\n') {
+                    if (text[i] == '"')
+                        return fault("quotes stand in the middle of a cell",
+                                     "put the whole cell in quotes, and double those inside");
+                    one += text[i++];
+                }
+            }
+            record.push_back(std::move(one));
+            if (i < text.size() && text[i] == ',') {
+                ++i;
+                continue;
+            }
+            break;
+        }
+        if (i < text.size() && text[i] == '\r')
+            ++i;
+        if (i < text.size() && text[i] == '\n')
+            ++i;
+        out.push_back(std::move(record));
+        if (out.size() > mostRecords)
+            return fault(fmt::format("there are more than {} kinds", mostRecords - 1),
+                         "split the table");
+    }
+    return out;
+}
+
+std::string kindsAsCsv(const std::vector<KindPtr>& kinds, bool metric) {
+    const char* u = metric ? "mm" : "in";
+    std::string out = fmt::format("id,name,family,role,shape,width_{0},depth_{0},height_{0},seat_{0},"
+                                  "front_{0},opens,back,also,caution\r\n",
+                                  u);
+    const auto length = [&](Length l) {
+        const double v = metric ? l.mm() : l.inInches();
+        return fmt::format("{:g}", std::round(v * 1e4) / 1e4);
+    };
+    for (const auto& k : kinds) {
+        std::string also;
+        for (const auto& w : k->also)
+            also += (also.empty() ? "" : "; ") + w;
+        out += fmt::format("{},{},{},{},{},{},{},{},{},{},{},{},{},{}\r\n", cell(k->id), cell(k->name),
+                           familyName(k->family), roleName(k->role), shapeName(k->footprint, k->size),
+                           length(k->size.width), length(k->size.depth), length(k->size.height),
+                           k->heights.seat ? length(*k->heights.seat) : "",
+                           k->use.front > Length{} ? length(k->use.front) : "", cell(k->opens),
+                           k->bareBack ? "bare" : "", cell(also), cell(k->caution));
+    }
+    return out;
+}
+
+Result<std::vector<Kind>> kindsFromCsv(std::string_view text, std::string_view file,
+                                       const Kit& shipped) {
+    auto records = readCsv(text, file);
+    if (!records)
+        return records.problem();
+    if (records->empty()) {
+        Problem p{"the table is empty", "its first line names the columns"};
+        p.file = file;
+        return p;
+    }
+    const Table t(std::move(*records), file);
+    static const std::vector<std::string> known{"id",   "name", "family", "role",    "shape", "opens",
+                                                "back", "also", "caution"};
+    static const std::vector<std::string> lengths{"width", "depth", "height", "seat", "front"};
+    std::map<std::string, std::pair<int, double>> column; // and the unit of its lengths
+    for (const auto& raw : t.head()) {
+        const auto name = foldCase(trimmed(raw));
+        const auto stem = name.substr(0, name.find('_'));
+        const bool plain = std::find(known.begin(), known.end(), name) != known.end();
+        const bool length = std::find(lengths.begin(), lengths.end(), stem) != lengths.end() &&
+                            (name.ends_with("_in") || name.ends_with("_mm") || name.ends_with("_cm"));
+        if (!plain && !length)
+            return t.fault(0, fmt::format("there is a column “{}”", raw),
+                           "columns are id, name, family, role, shape, width_in, depth_in, height_in, "
+                           "seat_in, front_in (or _mm, _cm), opens, back, also, caution");
+        const double unit = name.ends_with("_in") ? 25.4 : name.ends_with("_cm") ? 10 : 1;
+        column[length ? stem : name] = {t.column(name), unit};
+    }
+    for (const char* needed : {"name", "width", "depth", "height"})
+        if (column.count(needed) == 0)
+            return t.fault(0, fmt::format("there is no column for the {}", needed),
+                           "name, width, depth and height are needed, like width_in");
+    std::vector<Kind> out;
+    for (std::size_t r = 1; r < t.size(); ++r) {
+        if (t.cells(r) == 1 && t.at(r, 0).empty())
+            continue; // a blank line
+        const auto said = [&](const char* name) {
+            const auto it = column.find(name);
+            return it == column.end() ? std::string() : t.at(r, it->second.first);
+        };
+        const auto length = [&](const char* name) -> Result<std::optional<Length>> {
+            const auto s = said(name);
+            if (s.empty())
+                return std::optional<Length>();
+            double v = 0;
+            const auto [end, error] = std::from_chars(s.data(), s.data() + s.size(), v);
+            if (error != std::errc() || end != s.data() + s.size() || !(v >= 0) ||
+                v * column[name].second > 20000)
+                return t.fault(r, fmt::format("the {} is “{}”", name, s),
+                               "write a bare number, up to 20 m");
+            return std::optional<Length>(Length::millimetres(v * column[name].second));
+        };
+        Kind k;
+        k.name = said("name");
+        if (plainWord(k.name).empty() || characterCount(k.name) > 80)
+            return t.fault(r, "it has no name of 1 to 80 characters", "give it one");
+        const KindPtr like = likeliest(shipped, k.name);
+        if (like) {
+            k = *like;
+            k.own = true;
+            k.also.clear();
+            k.name = said("name");
+        }
+        k.id = said("id").empty() ? idOf(k.name) : idOf(said("id"));
+        if (k.id.empty())
+            return t.fault(r, "its id has no letter or figure", "write a plain one");
+        const auto enumerated = [&](const char* name, auto nameOf, int count,
+                                    auto& into) -> std::optional<Problem> {
+            const auto s = foldCase(said(name));
+            if (s.empty())
+                return {};
+            using E = std::decay_t<decltype(into)>;
+            for (int i = 0; i < count; ++i)
+                if (nameOf(static_cast<E>(i)) == s) {
+                    into = static_cast<E>(i);
+                    return {};
+                }
+            return t.fault(r, fmt::format("“{}” is no {}", s, name), "see docs/kit.md for the words");
+        };
+        if (auto p = enumerated("family", familyName, 8, k.family))
+            return *p;
+        if (auto p = enumerated("role", roleName, roleCount, k.role))
+            return *p;
+        if (!like && said("family").empty())
+            return t.fault(r, fmt::format("what kind of thing “{}” is can't be told", k.name),
+                           "add a family, like seat or storage");
+        Size size;
+        const std::pair<const char*, Length Size::*> sides[] = {
+            {"width", &Size::width}, {"depth", &Size::depth}, {"height", &Size::height}};
+        for (const auto& [name, member] : sides) {
+            auto l = length(name);
+            if (!l)
+                return l.problem();
+            if (!*l || **l <= Length{})
+                return t.fault(r, fmt::format("it has no {}", name), "write it as a bare number");
+            size.*member = **l;
+        }
+        const Size before = k.size;
+        k.size = size;
+        const auto shape = foldCase(said("shape"));
+        if (shape == "round" || shape == "oval")
+            k.footprint = {FootprintForm::oval, {}, {}, {}, true};
+        else if (shape == "rectangle")
+            k.footprint = {FootprintForm::rectangle, {}, {}, {}, true};
+        else if (!shape.empty() && shape != "l")
+            return t.fault(r, fmt::format("“{}” is no shape", shape),
+                           "use rectangle, round, oval or L");
+        if (shape == "round" && abs(size.width - size.depth) > quiet)
+            return t.fault(r, "a round kind has a width and a depth that differ",
+                           "make them the same, or call it oval");
+        if (k.footprint.form == FootprintForm::ell) {
+            if (!like || like->footprint.form != FootprintForm::ell)
+                return t.fault(r, "an L is taken from a kind that is one",
+                               "end its name with corner sofa or corner desk");
+            k.footprint.bodyDepth = k.footprint.bodyDepth * (size.depth / before.depth);
+            k.footprint.armWidth = k.footprint.armWidth * (size.width / before.width);
+        }
+        auto seat = length("seat");
+        if (!seat)
+            return seat.problem();
+        if (*seat)
+            k.heights.seat = **seat;
+        if (k.heights.seat && *k.heights.seat > size.height)
+            return t.fault(r, "its seat is higher than the whole of it", "correct one of them");
+        for (auto* h : {&k.heights.arm, &k.heights.back, &k.heights.top})
+            if (*h && (**h > size.height || **h == before.height))
+                *h = size.height;
+        if (k.isSeat() && !k.heights.seat)
+            return t.fault(r, "a seat needs the height of its cushion", "add a column seat_in");
+        auto front = length("front");
+        if (!front)
+            return front.problem();
+        if (*front)
+            k.use.front = **front;
+        if (const auto opens = said("opens"); !opens.empty())
+            k.opens = opens;
+        if (const auto back = foldCase(said("back")); !back.empty()) {
+            if (back != "bare" && back != "finished")
+                return t.fault(r, fmt::format("its back is “{}”", back), "use bare or finished");
+            k.bareBack = back == "bare";
+        }
+        if (const auto caution = said("caution"); !caution.empty())
+            k.caution = caution;
+        auto also = said("also");
+        while (!also.empty()) {
+            const auto end = also.find(';');
+            if (const auto w = std::string(trimmed(also.substr(0, end))); !w.empty())
+                k.also.push_back(w);
+            also = end == std::string::npos ? std::string() : also.substr(end + 1);
+        }
+        out.push_back(std::move(k));
+    }
+    if (out.empty())
+        return t.fault(0, "the table has no kinds", "write one a line below the heading");
+    return out;
+}
+
+std::string kitText(const std::vector<Kind>& kinds) {
+    using json = nlohmann::ordered_json;
+    json j{{"format", "mezzet-kit 1"}, {"unit", "mm"}, {"kinds", json::array()}};
+    for (const Kind& k : kinds) {
+        json one{{"id", k.id}, {"name", k.name}, {"family", familyName(k.family)}};
+        if (k.role != Role::none)
+            one["role"] = roleName(k.role);
+        if (!k.also.empty())
+            one["also"] = k.also;
+        one["size"] = {k.size.width.mm(), k.size.depth.mm(), k.size.height.mm()};
+        json heights = json::object();
+        const auto height = [&](const char* name, const std::optional<Length>& h) {
+            if (h)
+                heights[name] = h->mm();
+        };
+        height("seat", k.heights.seat);
+        height("arm", k.heights.arm);
+        height("back", k.heights.back);
+        height("top", k.heights.top);
+        if (!heights.empty())
+            one["heights"] = heights;
+        json shape{{"form", shapeName(k.footprint, k.size)}};
+        if (k.footprint.form != FootprintForm::oval && k.footprint.corner > Length{})
+            shape["corner"] = k.footprint.corner.mm();
+        if (k.footprint.form == FootprintForm::ell) {
+            shape["body"] = k.footprint.bodyDepth.mm();
+            shape["arm"] = k.footprint.armWidth.mm();
+            shape["armOn"] = k.footprint.armOnRight ? "right" : "left";
+        }
+        one["shape"] = shape;
+        json use = json::object();
+        const std::pair<const char*, Length> sides[] = {{"front", k.use.front},
+                                                        {"back", k.use.back},
+                                                        {"left", k.use.left},
+                                                        {"right", k.use.right}};
+        for (const auto& [name, l] : sides)
+            if (l > Length{})
+                use[name] = l.mm();
+        if (!use.empty())
+            one["use"] = use;
+        if (k.clearBelow > Length{})
+            one["clearBelow"] = k.clearBelow.mm();
+        if (!k.opens.empty())
+            one["opens"] = k.opens;
+        if (k.opensSeldom)
+            one["opensSeldom"] = true;
+        if (k.standsOn)
+            one["standsOn"] = true;
+        if (k.bareBack)
+            one["back"] = "bare";
+        if (!k.draw.empty())
+            one["draw"] = k.draw;
+        if (!k.caution.empty())
+            one["caution"] = k.caution;
+        j["kinds"].push_back(one);
+    }
+    return j.dump(1) + "\n";
+}
+
+Result<KitPtr> withStudio(const KitPtr& shipped, const std::vector<Kind>& studio) {
+    std::vector<Kind> all;
+    for (const auto& k : shipped->kinds())
+        all.push_back(*k);
+    for (Kind k : studio) {
+        k.own = true;
+        all.push_back(std::move(k));
+    }
+    auto kit = Kit::of(std::move(all));
+    if (!kit)
+        return kit.problem();
+    return KitPtr(std::make_shared<const Kit>(std::move(*kit)));
+}
+
+} // namespace mezzet

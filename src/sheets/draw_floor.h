@@ -1,0 +1,23 @@
+#pragma once
+
+#include "fits/fits.h"
+#include "judge/sights.h"
+#include "judge/use.h"
+#include "judge/ways.h"
+#include "judge/zones.h"
+#include "sheets/drawing.h"
+
+namespace mezzet::sheets {
+
+/// The floor things take in use, in dashes; what clashes there cross-hatched.
+void drawUseZones(const Drawing&, const std::vector<UseZone>&, Notation);
+/// Ways as a line of steps, their narrowest places with their width.
+void drawWays(const Drawing&, const std::vector<DrawnWay>&, std::vector<QRectF>& taken);
+/// Zones as a rounded outline with name and area, and the gaps between them.
+void drawZones(const Drawing&, const ZonesFacts&, std::vector<QRectF>& taken);
+/// What is seen from a place: the floor in view lightly, backs in the colour of warning.
+void drawView(const Drawing&, const RoomView&);
+/// Where the middle of a piece may lie.
+void drawRegions(const Drawing&, const std::vector<AllowedRegion>&);
+
+} // namespace mezzet::sheets
