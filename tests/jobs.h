@@ -63,7 +63,8 @@ inline std::vector<Reading> readingsOf(const Project& job) {
 inline const Reading* find(const std::vector<Reading>& all, const Project& job, const char* rule,
                            const char* piece, const char* other = nullptr) {
     for (const auto& r : all)
-        if (r.rule->id == rule && (r.piece == 0 ? std::string() : job.scheme().byId(r.piece)->name) == piece &&
+        if (r.rule->id == rule &&
+            (r.piece == 0 ? std::string() : job.scheme().byId(r.piece)->name) == piece &&
             (other == nullptr || words(r.other, job.wording()) == other))
             return &r;
     return nullptr;

@@ -352,10 +352,11 @@ void Board::dragTo(QPointF at, Qt::KeyboardModifiers keys) {
     // One piece finds what it lines up with; Alt leaves it to the hand.
     snap_.reset();
     constexpr double snapPixels = 7;
-    if (mode == DragTies::revalue && session_.selected().size() == 1 && (keys & Qt::AltModifier) == 0)
-        snap_ = snapFor(*session_.settledProject(), *session_.settledScene(),
-                        session_.selected().front(), step_,
-                        Length::millimetres(snapPixels / scale_));
+    if (mode == DragTies::revalue && session_.selected().size() == 1 &&
+        (keys & Qt::AltModifier) == 0)
+        snap_ =
+            snapFor(*session_.settledProject(), *session_.settledScene(),
+                    session_.selected().front(), step_, Length::millimetres(snapPixels / scale_));
     if (snap_)
         step_ = snap_->step;
     drag_ = drag(*session_.settledProject(), *session_.settledScene(), session_.selected(), step_,

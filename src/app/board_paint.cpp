@@ -55,11 +55,17 @@ void Board::paintFloor(QPainter& p) {
             return r.piece == id || (r.other.is == Target::Is::piece && r.other.piece == id);
         });
     };
+    // Of what sits right only what weighs something, so that figures don't crowd the plan.
+    constexpr double weighs = 4;
+    const auto tellsOfChosen = [&](const Reading& r) {
+        return aboutChosen(r) && r.verdict != Verdict::note &&
+               (r.toMend() || r.rule->weight >= weighs);
+    };
     for (const Reading& r : session_.readings())
-        if (r.rule->seenInPlan && (aboutChosen(r) || r.toMend()))
+        if (r.rule->seenInPlan && (tellsOfChosen(r) || r.toMend()))
             sheets::drawReadingStretch(d, r, aboutChosen(r));
     for (const Reading& r : session_.readings())
-        if (r.rule->seenInPlan && aboutChosen(r))
+        if (r.rule->seenInPlan && tellsOfChosen(r))
             sheets::drawReading(d, r, taken, true);
     for (const Reading& r : session_.readings())
         if (r.rule->seenInPlan && r.toMend() && !aboutChosen(r))

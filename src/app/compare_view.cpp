@@ -81,7 +81,8 @@ QLabel* wrapped(const QString& text, const char* property = nullptr) {
 
 } // namespace
 
-CompareView::CompareView(JobSession& session, QWidget* parent) : QDialog(parent), session_(session) {
+CompareView::CompareView(JobSession& session, QWidget* parent)
+    : QDialog(parent), session_(session) {
     setObjectName("compare");
     setWindowTitle("Schemes side by side");
     resize(1240, 780);
@@ -133,7 +134,8 @@ CompareView::CompareView(JobSession& session, QWidget* parent) : QDialog(parent)
 void CompareView::show(const std::vector<std::size_t>& indices) {
     for (std::size_t k = 0; k < here_.size(); ++k) {
         const QSignalBlocker quiet(choose_[k]);
-        choose_[k]->setChecked(std::find(indices.begin(), indices.end(), here_[k]) != indices.end());
+        choose_[k]->setChecked(std::find(indices.begin(), indices.end(), here_[k]) !=
+                               indices.end());
     }
     rebuild();
 }
@@ -171,9 +173,13 @@ void CompareView::rebuild() {
         } else {
             head->addWidget(wrapped("open now", "quiet"));
         }
-        rows->addLayout(head);
-        const auto differences = c == 0 ? std::vector<PieceDifference>{}
-                                        : differencesBetween(job, shown_.front(), s);
+        auto* heading = new QWidget;
+        heading->setLayout(head);
+        heading->setFixedHeight(36);
+        head->setContentsMargins(0, 0, 0, 0);
+        rows->addWidget(heading);
+        const auto differences =
+            c == 0 ? std::vector<PieceDifference>{} : differencesBetween(job, shown_.front(), s);
         std::vector<int> marked;
         for (const auto& d : differences)
             if (d.second != 0)
@@ -198,11 +204,12 @@ void CompareView::rebuild() {
                                 ? QString::fromStdString(writeGap(*s.narrowest, job.notation))
                                 : QString("wide"));
         fact("Floor taken", QString("%1 %").arg(std::lround(s.floorTaken * 100)));
-        fact("Cost", s.cost ? QString::fromStdString(writeCost(*s.cost)) +
-                                  QString(", %1 of %2 priced")
-                                      .arg(s.priced)
-                                      .arg(s.scene->scheme->pieces.size())
-                            : QString("not known"));
+        fact(
+            "Cost",
+            s.cost
+                ? QString::fromStdString(writeCost(*s.cost)) +
+                      QString(", %1 of %2 priced").arg(s.priced).arg(s.scene->scheme->pieces.size())
+                : QString("not known"));
         rows->addLayout(facts);
         auto* scroll = new QScrollArea;
         scroll->setWidgetResizable(true);
@@ -234,7 +241,8 @@ void CompareView::rebuild() {
             in->addWidget(wrapped("To mend, weightiest first", "quiet"));
         const Wording say{*s.scene->room, *s.scene->scheme, job.notation};
         for (const Reading* r : mend)
-            in->addWidget(wrapped(QString::fromStdString(subjectOf(*r, say) + ": " + whyOf(*r, say))));
+            in->addWidget(
+                wrapped(QString::fromStdString(subjectOf(*r, say) + ": " + whyOf(*r, say))));
         in->addStretch(1);
         scroll->setWidget(lists);
         rows->addWidget(scroll, 2);
@@ -242,10 +250,11 @@ void CompareView::rebuild() {
         built_.push_back(column);
     }
     if (shown_.size() < 2) {
-        auto* one = wrapped(here_.size() < 2 ? "There is one scheme. “+ scheme” makes another to lay "
-                                               "beside it."
-                                             : "Choose another scheme to lay beside it.",
-                            "quiet");
+        auto* one =
+            wrapped(here_.size() < 2 ? "There is one scheme. “+ scheme” makes another to lay "
+                                       "beside it."
+                                     : "Choose another scheme to lay beside it.",
+                    "quiet");
         one->setAlignment(Qt::AlignCenter);
         columns_->addWidget(one, 1);
         built_.push_back(one);

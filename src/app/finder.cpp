@@ -85,7 +85,8 @@ Finder::Finder(JobSession& session, const QList<QAction*>& acts, QWidget* parent
     column->setContentsMargins(14, 14, 14, 12);
     column->setSpacing(8);
     box_ = new QLineEdit;
-    box_->setPlaceholderText("A few letters of an act, a piece, a kind, a rule, a scheme or a wall");
+    box_->setPlaceholderText(
+        "A few letters of an act, a piece, a kind, a rule, a scheme or a wall");
     box_->setAccessibleName("Find anything");
     box_->setClearButtonEnabled(true);
     column->addWidget(box_);
@@ -113,13 +114,14 @@ void Finder::gather(const QList<QAction*>& acts) {
         if (text.isEmpty() || a->isSeparator() || !a->isEnabled() || !a->isVisible() ||
             a->objectName().isEmpty())
             continue;
-        entries_.push_back({text, "act", a->shortcut().toString(QKeySequence::NativeText),
-                            [a] { a->trigger(); }});
+        entries_.push_back(
+            {text, "act", a->shortcut().toString(QKeySequence::NativeText), [a] { a->trigger(); }});
     }
     const auto& job = *session_.project();
     for (const Piece& p : job.scheme().pieces)
         entries_.push_back({QString::fromStdString(p.name), "piece",
-                            QString::fromStdString(footprintWords(p, job.notation)), [this, id = p.id] {
+                            QString::fromStdString(footprintWords(p, job.notation)),
+                            [this, id = p.id] {
                                 session_.goTo(-1);
                                 session_.select({id});
                             }});
@@ -134,25 +136,29 @@ void Finder::gather(const QList<QAction*>& acts) {
                                 session_.apply({"go to scheme", {SwitchScheme{i}}, {}});
                             }});
     for (const auto& r : job.rooms)
-        entries_.push_back({QString::fromStdString(r->name), "room", {},
-                            [this, line = "room " + QString::fromStdString(r->name)] {
-                                session_.sayLine(line);
-                            }});
+        entries_.push_back(
+            {QString::fromStdString(r->name),
+             "room",
+             {},
+             [this, line = "room " + QString::fromStdString(r->name)] { session_.sayLine(line); }});
     for (std::size_t i = 0; i < job.room->walls.size(); ++i)
-        entries_.push_back({"Wall " + QString::fromStdString(job.room->walls[i].name), "wall",
-                            QString::fromStdString(write(job.room->walls[i].length(), job.notation)),
-                            [this, i] { session_.goTo(static_cast<int>(i)); }});
+        entries_.push_back(
+            {"Wall " + QString::fromStdString(job.room->walls[i].name), "wall",
+             QString::fromStdString(write(job.room->walls[i].length(), job.notation)),
+             [this, i] { session_.goTo(static_cast<int>(i)); }});
     for (std::size_t i = 0; i < session_.readings().size(); ++i) {
         const Reading& r = session_.readings()[i];
         if (!r.toMend())
             continue;
-        entries_.push_back(
-            {QString::fromStdString(subjectOf(r, session_.wording()) + ": " +
-                                    whyOf(r, session_.wording())),
-             "to mend", {}, [this, id = r.piece] {
-                 session_.goTo(-1);
-                 session_.select(id != 0 ? std::vector<int>{id} : std::vector<int>{});
-             }});
+        entries_.push_back({QString::fromStdString(subjectOf(r, session_.wording()) + ": " +
+                                                   whyOf(r, session_.wording())),
+                            "to mend",
+                            {},
+                            [this, id = r.piece] {
+                                session_.goTo(-1);
+                                session_.select(id != 0 ? std::vector<int>{id}
+                                                        : std::vector<int>{});
+                            }});
     }
     for (const auto& k : job.library.kit->kinds())
         entries_.push_back({QString::fromStdString(k->name), "add",
@@ -161,10 +167,11 @@ void Finder::gather(const QList<QAction*>& acts) {
                                 emit lineWanted("add " + n + " ");
                             }});
     for (const Rule& r : job.library.book->rules)
-        entries_.push_back({QString::fromStdString(r.id + ": " + r.measures), "rule", {},
-                            [this, id = QString::fromStdString(r.id)] {
-                                emit lineWanted("band " + id + " ");
-                            }});
+        entries_.push_back(
+            {QString::fromStdString(r.id + ": " + r.measures),
+             "rule",
+             {},
+             [this, id = QString::fromStdString(r.id)] { emit lineWanted("band " + id + " "); }});
 }
 
 void Finder::look() {

@@ -100,16 +100,17 @@ void FitDialog::start() {
     heading_->setText("Looking …");
     work_->start(
         "Trying sizes and places",
-        [result, job = session_.settledProject(), text = text.toStdString(), selected](Watch& watch) {
+        [result, job = session_.settledProject(), text = text.toStdString(),
+         selected](Watch& watch) {
             *result = askWhatFits(text, *job, selected, [&watch] {
                 watch.share = std::min(0.95, watch.share + 0.03);
                 return !watch.stop;
             });
         },
-        [this, result] { show(**result); });
+        [this, result] { tell(**result); });
 }
 
-void FitDialog::show(const Result<FitAnswer>& r) {
+void FitDialog::tell(const Result<FitAnswer>& r) {
     delete body_;
     body_ = new QWidget;
     auto* rows = new QVBoxLayout(body_);

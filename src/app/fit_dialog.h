@@ -32,7 +32,7 @@ signals:
 
 private:
     void start();
-    void show(const Result<FitAnswer>&);
+    void tell(const Result<FitAnswer>&);
 
     JobSession& session_;
     QLineEdit* question_;

@@ -125,8 +125,8 @@ private:
     std::optional<Applied> trial_;
     std::vector<Reading> readings_;
     std::map<std::size_t, std::optional<Remedy>> remedies_;
-    QThreadPool pool_;                                ///< one thread, for remedies
-    std::shared_ptr<std::atomic<int>> generation_ =   ///< of what was asked; older answers are late
+    QThreadPool pool_;                              ///< one thread, for remedies
+    std::shared_ptr<std::atomic<int>> generation_ = ///< of what was asked; older answers are late
         std::make_shared<std::atomic<int>>(0);
     int finding_ = 0;
     std::map<std::size_t, int> mendElsewhere_; ///< by scheme, until the kept job changes

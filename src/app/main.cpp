@@ -1,3 +1,5 @@
+#include "app/compare_view.h"
+#include "app/fit_dialog.h"
 #include "app/main_window.h"
 #include "app/measure_screen.h"
 #include "app/style.h"
@@ -60,7 +62,7 @@ bool traced(mezzet::app::MainWindow& window, const QString& folder, Shot shot) {
 int renderViews(mezzet::app::MainWindow& window, const QString& folder) {
     QDir().mkpath(folder);
     const auto shot = [&](QWidget& w, const char* name) {
-        for (int i = 0; i < 40; ++i)
+        for (int i = 0; i < 40 || (i < 600 && window.session().findingRemedies()); ++i)
             QApplication::processEvents(QEventLoop::AllEvents, 20);
         const auto file = QString("%1/%2.png").arg(folder, name);
         const bool saved = w.grab().save(file);
@@ -88,9 +90,37 @@ int renderViews(mezzet::app::MainWindow& window, const QString& folder) {
     ok = shot(window, "night") && ok;
     window.setNight(false);
     session.select({});
+    // The second scheme with its ways and its room in use, and what fits.
+    session.sayLine("scheme 2");
+    window.act("showWays")->trigger();
+    ok = shot(window, "ways") && ok;
+    window.act("showWays")->trigger();
+    window.act("showUse")->trigger();
+    window.act("showZones")->trigger();
+    ok = shot(window, "use") && ok;
+    window.act("showUse")->trigger();
+    window.act("showZones")->trigger();
+    {
+        mezzet::app::CompareView beside(session, &window);
+        beside.setModal(false);
+        beside.show();
+        ok = shot(beside, "schemes") && ok;
+    }
+    {
+        mezzet::app::FitDialog fits(session, &window);
+        fits.setModal(false);
+        fits.show();
+        fits.ask("table");
+        while (fits.answering())
+            QApplication::processEvents(QEventLoop::AllEvents, 20);
+        ok = shot(fits, "fits") && ok;
+    }
+    session.sayLine("scheme 1");
     session.sayLine("room landing");
     session.goTo(2);
     ok = shot(window, "landing") && ok;
+    session.undo();
+    session.undo();
     session.undo();
     // The measure screen, with a foot dropped from one wall.
     auto slipped = QString::fromStdString(session.project()->notes);

@@ -103,14 +103,16 @@ void MainWindow::buildPlaceMenu(QMenu* m) {
     add(m, "spread", "Spread evenly", QKeySequence("Ctrl+Shift+E"), [this] { spreadSelected(); });
     add(m, "mirrorAcross", "Mirror left to right", {}, [this] { mirror(MirrorBy::leftRight); });
     add(m, "mirrorAlong", "Mirror front to back", {}, [this] { mirror(MirrorBy::frontBack); });
-    add(m, "seatTable", "Seat the table …", QKeySequence("Ctrl+Shift+D"), [this] { seatSelected(); });
-    add(m, "zone", "Zone of what is selected …", QKeySequence("Ctrl+G"), [this] { zoneSelected(); });
+    add(m, "seatTable", "Seat the table …", QKeySequence("Ctrl+Shift+D"),
+        [this] { seatSelected(); });
+    add(m, "zone", "Zone of what is selected …", QKeySequence("Ctrl+G"),
+        [this] { zoneSelected(); });
     m->addSeparator();
     auto* kitMenu = m->addMenu("The studio's own kinds");
     add(kitMenu, "keepKind", "Keep this piece as a kind …", {}, [this] { keepKind(); });
     add(kitMenu, "importKinds", "Take kinds from a CSV …", {}, [this] {
-        const auto path =
-            QFileDialog::getOpenFileName(this, "Take kinds from", {}, "Tables (*.csv);;All files (*)");
+        const auto path = QFileDialog::getOpenFileName(this, "Take kinds from", {},
+                                                       "Tables (*.csv);;All files (*)");
         if (!path.isEmpty())
             importKinds(path);
     });
@@ -148,7 +150,8 @@ void MainWindow::buildJudgeMenu(QMenu* m) {
     add(m, "mend", "Take the first remedy shown", QKeySequence("Ctrl+Return"),
         [this] { tape_->takeFirstRemedy(); });
     add(m, "mendAll", "Mend all I can …", QKeySequence("Ctrl+Shift+Return"), [this] { mendAll(); });
-    add(m, "whatFits", "What fits here? …", QKeySequence("Ctrl+Shift+F"), [this] { askWhatFits(); });
+    add(m, "whatFits", "What fits here? …", QKeySequence("Ctrl+Shift+F"),
+        [this] { askWhatFits(); });
     add(m, "besides", "Lay schemes side by side", QKeySequence("Ctrl+B"), [this] { layBesides(); });
     m->addSeparator();
     const std::tuple<const char*, const char*, const char*, Board::Over> overs[] = {
@@ -157,8 +160,9 @@ void MainWindow::buildJudgeMenu(QMenu* m) {
         {"showView", "Show what is seen", "Ctrl+3", Board::Over::view},
         {"showZones", "Show zones", "Ctrl+4", Board::Over::zones}};
     for (const auto& [name, text, key, over] : overs) {
-        auto* a = add(m, name, text, QKeySequence(key),
-                      [this, n = QString(name), o = over] { board_->setShown(o, act(n)->isChecked()); });
+        auto* a = add(m, name, text, QKeySequence(key), [this, n = QString(name), o = over] {
+            board_->setShown(o, act(n)->isChecked());
+        });
         a->setCheckable(true);
     }
     m->addSeparator();

@@ -196,8 +196,8 @@ void MainWindow::showState() {
     act("redo")->setEnabled(session_.canRedo());
     act("redo")->setText(session_.canRedo() ? "Redo: " + session_.redoWords() : QString("Redo"));
     const bool some = !session_.selected().empty();
-    for (const char* n : {"copy", "remove", "lock", "turnRight", "turnLeft", "turnBit", "turnBitLeft",
-                          "zone", "keepKind"})
+    for (const char* n : {"copy", "remove", "lock", "turnRight", "turnLeft", "turnBit",
+                          "turnBitLeft", "zone", "keepKind"})
         act(n)->setEnabled(some);
     const bool several = session_.selected().size() > 1;
     for (const char* n :
@@ -588,22 +588,24 @@ void MainWindow::seatSelected() {
     const auto& chosen = session_.selected();
     const Piece* table =
         chosen.size() == 1 ? session_.project()->scheme().byId(chosen.front()) : nullptr;
-    if (table == nullptr || (table->kind->role != Role::diningTable && table->kind->role != Role::desk)) {
+    if (table == nullptr ||
+        (table->kind->role != Role::diningTable && table->kind->role != Role::desk)) {
         emit session_.told("Choose a table first", true);
         return;
     }
     const Rule* width = session_.library().book->byId("diner-width");
-    const auto each = width != nullptr ? session_.project()->judgement.bandOf(*width).low : std::nullopt;
+    const auto each =
+        width != nullptr ? session_.project()->judgement.bandOf(*width).low : std::nullopt;
     const int most = std::max(1, seatsBy(*table, Length::millimetres(each.value_or(610))));
     bool ok = false;
-    const int n = QInputDialog::getInt(
-        this, "Seat the table",
-        QString("How many at %1? Its edge gives elbow room to %2.")
-            .arg(QString::fromStdString(table->name))
-            .arg(most),
-        most, 1, 30, 1, &ok);
+    const int n = QInputDialog::getInt(this, "Seat the table",
+                                       QString("How many at %1? Its edge gives elbow room to %2.")
+                                           .arg(QString::fromStdString(table->name))
+                                           .arg(most),
+                                       most, 1, 30, 1, &ok);
     if (ok)
-        session_.sayLine(QString("seat %1 with %2").arg(QString::fromStdString(table->name)).arg(n));
+        session_.sayLine(
+            QString("seat %1 with %2").arg(QString::fromStdString(table->name)).arg(n));
 }
 
 void MainWindow::zoneSelected() {
@@ -612,7 +614,8 @@ void MainWindow::zoneSelected() {
     bool ok = false;
     const auto name =
         QInputDialog::getText(this, "Zone", "What is this zone called?", QLineEdit::Normal,
-                              QString("Zone %1").arg(session_.project()->scheme().zones.size() + 1), &ok)
+                              QString("Zone %1").arg(session_.project()->scheme().zones.size() + 1),
+                              &ok)
             .trimmed();
     if (!ok || name.isEmpty())
         return;
@@ -624,7 +627,8 @@ void MainWindow::zoneSelected() {
 
 void MainWindow::keepKind() {
     const auto& chosen = session_.selected();
-    const Piece* p = chosen.size() == 1 ? session_.project()->scheme().byId(chosen.front()) : nullptr;
+    const Piece* p =
+        chosen.size() == 1 ? session_.project()->scheme().byId(chosen.front()) : nullptr;
     if (p == nullptr) {
         emit session_.told("Choose one piece first", true);
         return;
@@ -698,9 +702,9 @@ bool MainWindow::importKinds(const QString& path) {
 }
 
 bool MainWindow::exportKinds(const QString& path) {
-    const auto done = writeWhole(path.toStdString(),
-                                 kindsAsCsv(session_.library().kit->kinds(),
-                                            isMetric(session_.project()->notation.units)));
+    const auto done =
+        writeWhole(path.toStdString(), kindsAsCsv(session_.library().kit->kinds(),
+                                                  isMetric(session_.project()->notation.units)));
     emit session_.told(done ? QFileInfo(path).fileName() + ": the kit"
                             : QString::fromStdString(done.problem().text()),
                        !done);
@@ -724,7 +728,8 @@ void MainWindow::briefSeats() {
     const auto it = job.judgement.briefs.find(job.room->name);
     Brief b = it == job.judgement.briefs.end() ? Brief{} : it->second;
     bool ok = false;
-    b.day = QInputDialog::getInt(this, "Brief", "Seats every day (0 for no brief)", b.day, 0, 500, 1, &ok);
+    b.day = QInputDialog::getInt(this, "Brief", "Seats every day (0 for no brief)", b.day, 0, 500,
+                                 1, &ok);
     if (!ok)
         return;
     b.guests = QInputDialog::getInt(this, "Brief", "Seats for guests, perches and all",
@@ -754,8 +759,8 @@ void MainWindow::getBackScheme() {
                          .arg(QString::fromStdString(gone[i]->name))
                          .arg(gone[i]->pieces.size());
         bool ok = false;
-        const auto said = QInputDialog::getItem(this, "Get back a scheme", "Which one?", names, 0,
-                                                false, &ok);
+        const auto said =
+            QInputDialog::getItem(this, "Get back a scheme", "Which one?", names, 0, false, &ok);
         if (!ok)
             return;
         index = gone.size() - 1 - static_cast<std::size_t>(names.indexOf(said));
@@ -796,7 +801,8 @@ void MainWindow::showKeys() {
         "1<br>coffee table 16 from sofa, centred on sofa<br>"
         "round table 54 called supper table at 14' 8\" from wall E, 8' 2\" from wall A<br>move "
         "wing chair 6 toward wall A<br>turn wing chair to face sofa<br>size sofa 78 x 36<br>remove "
-        "floor lamp<br>seat supper table with 6, zone Seating is sofa and rug, for guests, mend all "
+        "floor lamp<br>seat supper table with 6, zone Seating is sofa and rug, for guests, mend "
+        "all "
         "within 18, sofa because it faces the fire</p>"
         "<p>Tab completes, Up and Down recall. Every act and its key is in the menus.</p>");
     box.exec();

@@ -321,8 +321,9 @@ void MeasureScreen::showFit() {
     if (room.fit.next)
         s += QString("<p style='margin:2px 0'>%1</p>").arg(html(room.fit.next->words));
     if (room.fit.determined) {
-        s += QString("<p style='margin:2px 0'>%1 measurements more than are needed; unit weight %2 (1: "
-                     "as true as the tools are taken to be).</p>")
+        s += QString(
+                 "<p style='margin:2px 0'>%1 measurements more than are needed; unit weight %2 (1: "
+                 "as true as the tools are taken to be).</p>")
                  .arg(room.fit.redundancy)
                  .arg(room.fit.unitWeight, 0, 'f', 2);
         s += "<table cellspacing=2>";

@@ -18,8 +18,9 @@ MendDialog::MendDialog(JobSession& session, QWidget* parent) : QDialog(parent), 
     auto* whole = new QVBoxLayout(this);
     whole->setContentsMargins(20, 16, 20, 16);
     whole->setSpacing(10);
-    auto* say = new QLabel("Each step mends the weightiest thing left and upsets nothing else. Locked "
-                           "pieces stay.");
+    auto* say =
+        new QLabel("Each step mends the weightiest thing left and upsets nothing else. Locked "
+                   "pieces stay.");
     say->setWordWrap(true);
     say->setProperty("quiet", true);
     whole->addWidget(say);
@@ -102,10 +103,10 @@ void MendDialog::start() {
             };
             *result = mendAll(*job, asked);
         },
-        [this, result] { show(std::move(*result)); });
+        [this, result] { tell(std::move(*result)); });
 }
 
-void MendDialog::show(Mended m) {
+void MendDialog::tell(Mended m) {
     found_ = std::move(m);
     delete body_;
     body_ = new QWidget;
@@ -123,8 +124,8 @@ void MendDialog::show(Mended m) {
                               .arg(found_->after)
                               .arg(stopped));
     for (std::size_t i = 0; i < found_->lines.size(); ++i) {
-        auto* step = new QLabel(QString("%1.  %2").arg(i + 1).arg(
-            QString::fromStdString(found_->lines[i])));
+        auto* step =
+            new QLabel(QString("%1.  %2").arg(i + 1).arg(QString::fromStdString(found_->lines[i])));
         step->setWordWrap(true);
         step->setStyleSheet("font-weight: 600;");
         auto* why = new QLabel(QString::fromStdString(found_->why[i]));

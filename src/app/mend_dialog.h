@@ -26,7 +26,7 @@ public:
 
 private:
     void start();
-    void show(Mended);
+    void tell(Mended);
 
     JobSession& session_;
     QLineEdit* largest_;

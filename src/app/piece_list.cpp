@@ -194,7 +194,8 @@ void PieceList::refill() {
             }
     }
     if (session_.surface() < 0 && !job.scheme().away.empty()) {
-        heading(job.scheme().arrangement == Arrangement::day ? "For guests only" : "Every day only");
+        heading(job.scheme().arrangement == Arrangement::day ? "For guests only"
+                                                             : "Every day only");
         for (const auto& p : job.scheme().away) {
             if (!matches(p))
                 continue;

@@ -35,9 +35,13 @@ public:
         setAccessibleName(name + ", " + told + (here ? ", open" : ""));
         const QFontMetrics bold(sheets::sans(14, QFont::DemiBold));
         const QFontMetrics plain(sheets::sans(13));
-        setFixedWidth(
-            std::min(310, bold.horizontalAdvance(name_) + plain.horizontalAdvance(note_) + 44));
+        // It gives way when the window is narrow: the name is cut, and the figure left.
+        wide_ = std::min(310, bold.horizontalAdvance(name_) + plain.horizontalAdvance(note_) + 44);
+        setMinimumWidth(std::min(wide_, plain.horizontalAdvance(note_) + 76));
+        setMaximumWidth(wide_);
+        setSizePolicy(QSizePolicy::Preferred, QSizePolicy::Fixed);
     }
+    QSize sizeHint() const override { return {wide_, 34}; }
 
 protected:
     void paintEvent(QPaintEvent*) override {
@@ -64,6 +68,7 @@ protected:
 private:
     QString name_;
     QString note_;
+    int wide_ = 0;
     int mend_;
     bool here_;
 };
@@ -92,11 +97,12 @@ void SchemeStrip::setZoom(const QString& words) {
     const auto* school = job.library.book->schoolById(job.judgement.school);
     auto tape = QString::fromUtf8(unitsName(job.notation.units).data());
     if (!isMetric(job.notation.units))
-        tape = QString("%1 to 1/%2")
-                   .arg(job.notation.units == Units::inches ? "inches" : "feet and inches")
+        tape = QString("%1, 1/%2")
+                   .arg(job.notation.units == Units::inches ? "inches" : "feet, inches")
                    .arg(job.notation.denominator);
-    state_->setText(QString("%1    tape: %2    school: %3")
-                        .arg(zoom_, tape, QString::fromStdString(school->title).toLower()));
+    state_->setText(
+        QString("%1   %2   %3").arg(zoom_, tape, QString::fromStdString(school->title).toLower()));
+    state_->setToolTip("The board's scale, the tape's division, and the school that judges");
 }
 
 void SchemeStrip::rebuild() {

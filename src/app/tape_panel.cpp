@@ -60,8 +60,8 @@ ReadingCard::ReadingCard(JobSession& session, std::size_t reading, bool withPiec
     column->setSpacing(2);
     auto title = QString::fromStdString(titleOf(r, say));
     if (withPiece)
-        title = QString::fromStdString(subjectOf(r, say)) + ": " +
-                title.left(1).toLower() + title.mid(1);
+        title = QString::fromStdString(subjectOf(r, say)) + ": " + title.left(1).toLower() +
+                title.mid(1);
     auto* heading = new QLabel(title);
     heading->setWordWrap(true);
     column->addWidget(heading);
@@ -271,10 +271,11 @@ void TapePanel::addNotes(QVBoxLayout* column, const std::vector<std::size_t>& re
         if (withPiece && r.piece != 0)
             title = QString::fromStdString(subjectOf(r, say)) + ": " + title.left(1).toLower() +
                     title.mid(1);
-        auto* label = new QLabel(QString("<b>%1</b>, %2. %3")
-                                     .arg(title.toHtmlEscaped(),
-                                          QString::fromStdString(words(r.value, say.notation)).toHtmlEscaped(),
-                                          QString::fromStdString(whyOf(r, say)).toHtmlEscaped()));
+        auto* label = new QLabel(
+            QString("<b>%1</b>, %2. %3")
+                .arg(title.toHtmlEscaped(),
+                     QString::fromStdString(words(r.value, say.notation)).toHtmlEscaped(),
+                     QString::fromStdString(whyOf(r, say)).toHtmlEscaped()));
         label->setObjectName("note");
         label->setWordWrap(true);
         label->setProperty("small", true);
@@ -298,8 +299,9 @@ void TapePanel::addRoom(QVBoxLayout* column) {
                 QString("<b>%1</b>, %2. %3")
                     .arg(QString::fromStdString(z.name).toHtmlEscaped(),
                          QString::fromStdString(writeArea(z.area, n.units)),
-                         held.isEmpty() ? QString("Nothing holds it: a rug, a sofa's back or a light would.")
-                                        : "Held by " + held.join(", ").toHtmlEscaped() + "."));
+                         held.isEmpty()
+                             ? QString("Nothing holds it: a rug, a sofa's back or a light would.")
+                             : "Held by " + held.join(", ").toHtmlEscaped() + "."));
             label->setObjectName("zone");
             label->setWordWrap(true);
             label->setProperty("small", true);
@@ -311,12 +313,12 @@ void TapePanel::addRoom(QVBoxLayout* column) {
         const auto share = [](double v) { return QString::number(std::lround(v * 100)) + " %"; };
         column->addSpacing(6);
         column->addWidget(quietLabel("Balance by quarter: footprint, and weight to the eye"));
-        auto* label = new QLabel(QString("upper left %1, %2 · upper right %3, %4<br>lower left %5, %6 · "
-                                         "lower right %7, %8")
-                                     .arg(share(b.footprint[0]), share(b.weight[0]),
-                                          share(b.footprint[1]), share(b.weight[1]),
-                                          share(b.footprint[3]), share(b.weight[3]),
-                                          share(b.footprint[2]), share(b.weight[2])));
+        auto* label =
+            new QLabel(QString("upper left %1, %2 · upper right %3, %4<br>lower left %5, %6 · "
+                               "lower right %7, %8")
+                           .arg(share(b.footprint[0]), share(b.weight[0]), share(b.footprint[1]),
+                                share(b.weight[1]), share(b.footprint[3]), share(b.weight[3]),
+                                share(b.footprint[2]), share(b.weight[2])));
         label->setWordWrap(true);
         label->setProperty("small", true);
         column->addWidget(label);
@@ -379,10 +381,12 @@ void TapePanel::addSeveral(QVBoxLayout* column) {
     });
     auto* rows = new QGridLayout;
     rows->setSpacing(4);
-    const std::pair<const char*, const char*> acts[] = {
-        {"alignBacks", "Backs in line"}, {"alignFronts", "Fronts in line"},
-        {"alignMiddles", "Middles in line"}, {"spread", "Spread evenly"},
-        {"zone", "Make a zone"},         {"lock", "Lock, or unlock"}};
+    const std::pair<const char*, const char*> acts[] = {{"alignBacks", "Backs in line"},
+                                                        {"alignFronts", "Fronts in line"},
+                                                        {"alignMiddles", "Middles in line"},
+                                                        {"spread", "Spread evenly"},
+                                                        {"zone", "Make a zone"},
+                                                        {"lock", "Lock, or unlock"}};
     int i = 0;
     for (const auto& [name, text] : acts) {
         auto* b = new QPushButton(text);

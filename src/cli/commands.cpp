@@ -169,7 +169,8 @@ int check(const std::string& path, const std::string& room, const std::string& s
         if (!asJson) {
             fmt::print("{:<6} {:<15} {:<40} {:>9}  {}\n", verdictName(r.verdict), r.rule->id,
                        fmt::format("{}: {}", subjectOf(r, say),
-                                   r.other.is == Target::Is::none ? "" : words(r.other, say)),
+                                   r.other.is == Target::Is::none ? r.to.is == Target::Is::none ? "" : words(r.to, say)
+                                                                  : words(r.other, say)),
                        words(r.value, job.notation), whyOf(r, say));
             if (remedy)
                 fmt::print("       mend it: {}{}\n", remedy->line,
@@ -190,7 +191,7 @@ int check(const std::string& path, const std::string& room, const std::string& s
         one["verdict"] = verdictName(r.verdict);
         one["surface"] = "floor";
         one["at"] = {point(r.at[0]), point(r.at[1])};
-        one["to"] = words(r.other, say);
+        one["to"] = words(r.other.is == Target::Is::none ? r.to : r.other, say);
         one["why"] = whyOf(r, say);
         one["school"] = job.judgement.schoolOf(*r.rule);
         if (remedy)

@@ -19,7 +19,8 @@
 
 namespace mezzet::cli {
 
-int fit(const std::string& path, const std::string& room, const std::string& question, bool asJson) {
+int fit(const std::string& path, const std::string& room, const std::string& question,
+        bool asJson) {
     auto job = open(path, room);
     if (!job)
         return refuse(job.problem());
@@ -44,14 +45,16 @@ int fit(const std::string& path, const std::string& room, const std::string& que
              {"choices", json::array()},
              {"regions", json::array()}};
     for (const auto& c : answer->choices)
-        out["choices"].push_back({{"title", c.title},
-                                  {"detail", c.detail},
-                                  {"seats", c.seats},
-                                  {"size_mm", {c.size.width.mm(), c.size.depth.mm(), c.size.height.mm()}},
-                                  {"centre", point(c.pose.at)},
-                                  {"turn", c.pose.turn.inDegrees()}});
+        out["choices"].push_back(
+            {{"title", c.title},
+             {"detail", c.detail},
+             {"seats", c.seats},
+             {"size_mm", {c.size.width.mm(), c.size.depth.mm(), c.size.height.mm()}},
+             {"centre", point(c.pose.at)},
+             {"turn", c.pose.turn.inDegrees()}});
     for (const auto& r : answer->regions) {
-        json one{{"turn", r.turn.inDegrees()}, {"outlines", json::array()}, {"holes", json::array()}};
+        json one{
+            {"turn", r.turn.inDegrees()}, {"outlines", json::array()}, {"holes", json::array()}};
         for (const auto& ring : r.outlines)
             one["outlines"].push_back(points(ring));
         for (const auto& ring : r.holes)
@@ -110,8 +113,8 @@ int floorFacts(const std::string& path, const std::string& room) {
     const Scene& s = **resolved;
     const Wording say = (*job)->wording();
     const auto& book = *(*job)->library.book;
-    json out{{"zones", json::array()}, {"gaps", json::array()}, {"talk", json::array()},
-             {"views", json::array()}, {"ways", json::array()}, {"use", json::array()},
+    json out{{"zones", json::array()},  {"gaps", json::array()}, {"talk", json::array()},
+             {"views", json::array()},  {"ways", json::array()}, {"use", json::array()},
              {"screens", json::array()}};
     const auto zones = zonesOf(s);
     for (const auto& z : zones.zones) {
@@ -159,13 +162,13 @@ int floorFacts(const std::string& path, const std::string& room) {
                                {"narrowest_mm", w.width ? json(w.width->mm()) : json(nullptr)},
                                {"wide_enough", w.right}});
     for (const auto& z : useZones(s, book))
-        out["use"].push_back({{"of", words(z.what, say)},
-                              {"says", z.says},
-                              {"wanted_mm", z.wanted.mm()},
-                              {"free_mm", z.free.mm()},
-                              {"stopped_by", z.stops.is == Target::Is::none
-                                                 ? json(nullptr)
-                                                 : json(words(z.stops, say))}});
+        out["use"].push_back(
+            {{"of", words(z.what, say)},
+             {"says", z.says},
+             {"wanted_mm", z.wanted.mm()},
+             {"free_mm", z.free.mm()},
+             {"stopped_by",
+              z.stops.is == Target::Is::none ? json(nullptr) : json(words(z.stops, say))}});
     const auto b = balanceOf(s);
     out["balance"] = {{"quarters", {"upper left", "upper right", "lower right", "lower left"}},
                       {"footprint", b.footprint},

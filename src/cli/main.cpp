@@ -58,8 +58,9 @@ int main(int argc, char** argv) {
     std::string question, csvIn, csvOut;
     bool inMillimetres = false, ownOnly = false;
     auto* fitCommand = app.add_subcommand(
-        "fit", "Ask what fits: \"table\", \"sofa on wall A\", \"rug for seats\", \"where sideboard 60 "
-               "x 18\", \"does sofa 90 x 38 x 36 fit\"");
+        "fit",
+        "Ask what fits: \"table\", \"sofa on wall A\", \"rug for seats\", \"where sideboard 60 "
+        "x 18\", \"does sofa 90 x 38 x 36 fit\"");
     fitCommand->add_option("JOB", job, "a job file")->required();
     fitCommand->add_option("QUESTION", question, "the question")->required();
     auto* schemesCommand = app.add_subcommand("schemes", "Lay the room's schemes side by side");
@@ -71,7 +72,8 @@ int main(int argc, char** argv) {
         c->add_option("--room", room, "which of the job's rooms");
     for (auto* c : {fitCommand, schemesCommand})
         c->add_flag("--json", asJson, "print JSON, lengths in mm");
-    auto* kitListCommand = app.add_subcommand("kit", "List the kit as CSV; take in kinds of your own");
+    auto* kitListCommand =
+        app.add_subcommand("kit", "List the kit as CSV; take in kinds of your own");
     kitListCommand->add_option("--read", csvIn, "a CSV of own kinds to keep in the studio's kit");
     kitListCommand->add_option("--write", csvOut, "write the kit to this CSV");
     kitListCommand->add_flag("--metric", inMillimetres, "millimetres instead of inches");

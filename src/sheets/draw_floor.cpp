@@ -114,7 +114,8 @@ void drawWays(const Drawing& d, const std::vector<DrawnWay>& ways, std::vector<Q
             p.drawLine(a - side, a + side);
             p.drawLine(b - side, b + side);
         }
-        label(d, (a + b) / 2, QString::fromStdString(writeGap(*w.width, d.notation)), colour, taken);
+        label(d, (a + b) / 2, QString::fromStdString(writeGap(*w.width, d.notation)), colour,
+              taken);
     }
 }
 

@@ -20,8 +20,7 @@ Vec2 up(double s, double z) {
 class Front {
 public:
     Front(const Drawing& d, const Piece& p, const Standing& s, bool faceOn)
-        : d_(d), p_(p), l_(s.left), r_(s.right), base_(s.base),
-          faceOn_(faceOn) {
+        : d_(d), p_(p), l_(s.left), r_(s.right), base_(s.base), faceOn_(faceOn) {
         QColor wash = d.look.wash(p.kind->family);
         wash.setAlphaF(0.55F);
         wash_ = wash;
@@ -71,7 +70,8 @@ private:
     void box(double l, double low, double r, double high) {
         d_.painter.setPen(d_.ink(1));
         d_.painter.setBrush(wash_);
-        d_.painter.drawPolygon(d_.polygon({rise(l, low), rise(r, low), rise(r, high), rise(l, high)}));
+        d_.painter.drawPolygon(
+            d_.polygon({rise(l, low), rise(r, low), rise(r, high), rise(l, high)}));
     }
     void line(double s0, double z0, double s1, double z1) {
         d_.painter.setPen(d_.ink(0.7, d_.look.soft));
@@ -151,7 +151,8 @@ private:
         if (how == "post")
             return post(h);
         if (how == "panel") {
-            const double foot = p_.kind->standsOn ? std::min(60.0, h * 0.1) : std::min(90.0, h * 0.08);
+            const double foot =
+                p_.kind->standsOn ? std::min(60.0, h * 0.1) : std::min(90.0, h * 0.08);
             box(l_, foot, r_, h);
             line(l_ + 18, foot + 18, r_ - 18, foot + 18);
             for (const double x : {l_ + (r_ - l_) * 0.2, r_ - (r_ - l_) * 0.2})

@@ -362,8 +362,9 @@ private:
 
     QString sentence(const Reading& r) const {
         const Wording say = job_.wording();
-        return QString::fromStdString(fmt::format("{}, {}: {}", subjectOf(r, {*scene_.room, *scene_.scheme, job_.notation}),
-                                                  words(r.other, say), whyOf(r, say)));
+        return QString::fromStdString(
+            fmt::format("{}, {}: {}", subjectOf(r, {*scene_.room, *scene_.scheme, job_.notation}),
+                        words(r.other, say), whyOf(r, say)));
     }
     double mendNeeds(double w) const {
         double y = 0;

@@ -118,10 +118,9 @@ TEST_F(Story, ADayAtTheBoard) {
 
 TEST_F(Story, ARemedyIsOneClickAndUndone) {
     const auto swings = [&] {
-        return std::any_of(session().readings().begin(), session().readings().end(),
-                           [&](const Reading& r) {
-                               return r.rule->id == "door-swing" && r.toMend();
-                           });
+        return std::any_of(
+            session().readings().begin(), session().readings().end(),
+            [&](const Reading& r) { return r.rule->id == "door-swing" && r.toMend(); });
     };
     session().select({id("Coat stand")});
     settled();

@@ -126,9 +126,8 @@ struct Applier {
             return Problem{"a zone needs a name",
                            fmt::format("use 1 to {} characters", mostNameLength)};
         const auto plain = plainWord(z.zone.name);
-        const auto it = std::find_if(s->zones.begin(), s->zones.end(), [&](const Zone& one) {
-            return plainWord(one.name) == plain;
-        });
+        const auto it = std::find_if(s->zones.begin(), s->zones.end(),
+                                     [&](const Zone& one) { return plainWord(one.name) == plain; });
         if (z.zone.pieces.empty()) {
             if (it == s->zones.end())
                 return Problem{fmt::format("there is no zone “{}”", z.zone.name), ""};
@@ -159,9 +158,8 @@ struct Applier {
         auto& to = put.away ? s->away : s->pieces;
         const auto it = std::find_if(from.begin(), from.end(), holds);
         if (it == from.end())
-            return Problem{put.away ? "that piece is not in the room now"
-                                    : "that piece is not put away",
-                           ""};
+            return Problem{
+                put.away ? "that piece is not in the room now" : "that piece is not put away", ""};
         Piece p = *it;
         from.erase(it);
         if (put.away && p.onlyHere)

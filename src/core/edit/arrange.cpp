@@ -1,6 +1,7 @@
 #include "edit/arrange.h"
 
 #include "edit/drag.h"
+#include "geometry/gap.h"
 #include "measure/text.h"
 
 #include <fmt/format.h>
@@ -38,6 +39,46 @@ Edit stepped(const Project& job, const Scene& scene, const std::vector<std::pair
     return out;
 }
 
+/// How far in chairs round an oval may go before two of them meet.
+Length roundRoom(const Piece& table, int count, Size chair) {
+    const auto places = placesAt(table, count);
+    const auto meet = [&](double in) {
+        std::vector<Shape> chairs;
+        for (const TablePlace& place : places) {
+            const Vec2 at = place.edge - place.looks * (chair.depth.mm() / 2 - in);
+            chairs.push_back(placed(rectangle(chair.width, chair.depth),
+                                    {at, directionOf(place.looks) - Angle::degrees(90)}));
+        }
+        for (std::size_t i = 0; i < chairs.size(); ++i)
+            if (chairs.size() > 1 &&
+                gapBetween(chairs[i], chairs[(i + 1) % chairs.size()]).depth > Length{})
+                return true;
+        return false;
+    };
+    double in = chair.depth.mm() / 2;
+    while (in > 0 && meet(in))
+        in -= 6;
+    return Length::millimetres(std::max(in, 0.0));
+}
+
+/// How far in a chair at a table's side may go before it meets one round the corner.
+Length endRoom(const Piece& table, int count, int place, Length chair) {
+    const auto places = placesAt(table, count);
+    const TablePlace& own = places[static_cast<std::size_t>(place)];
+    double room = 1e300;
+    for (const TablePlace& other : places) {
+        if (std::abs(dot(other.looks, own.looks)) > 0.5)
+            continue;
+        // Both are half a chair wide about their places; a finger is left between them.
+        const double along = std::abs(dot(other.edge - own.edge, own.looks));
+        const double aside = std::abs(dot(other.edge - own.edge, other.looks));
+        const double half = chair.mm() / 2;
+        if (aside < half + table.size.width.mm())
+            room = std::min(room, along - half - 12);
+    }
+    return Length::millimetres(std::max(room, 0.0));
+}
+
 } // namespace
 
 int seatsBy(const Piece& table, Length each) {
@@ -50,8 +91,7 @@ int seatsBy(const Piece& table, Length each) {
         // Ramanujan's first approximation of an ellipse's perimeter; exact for a circle.
         const double a = w / 2;
         const double b = d / 2;
-        const double edge =
-            std::numbers::pi * (3 * (a + b) - std::sqrt((3 * a + b) * (a + 3 * b)));
+        const double edge = std::numbers::pi * (3 * (a + b) - std::sqrt((3 * a + b) * (a + 3 * b)));
         return static_cast<int>(std::floor(edge / e + 1e-9));
     }
     return 2 * static_cast<int>(std::floor(w / e + 1e-9)) +
@@ -97,6 +137,11 @@ Result<Edit> seatTable(const Project& job, const Scene& scene, int table, int co
         // Tucked in by two thirds where the seat goes under, so that its back stays out.
         const Length seat = p.heights.seat.value_or(p.size.height);
         tie.distance = t.kind->clearBelow > seat ? -p.size.depth * 0.5 : Length::inches(1);
+        if (tie.distance < Length{})
+            tie.distance = -std::min(-tie.distance,
+                                     t.footprint.form == FootprintForm::rectangle
+                                         ? endRoom(t, count, i, p.size.width)
+                                         : roundRoom(t, count, p.size));
         if (old)
             for (const Tie& was : p.ties)
                 if (was.kind == Tie::Kind::atPlace)
@@ -133,7 +178,8 @@ Edit alignPieces(const Project& job, const Scene& scene, const std::vector<int>&
         }
         return 0.0;
     };
-    const bool across = by == AlignBy::rights || by == AlignBy::lefts || by == AlignBy::middlesAcross;
+    const bool across =
+        by == AlignBy::rights || by == AlignBy::lefts || by == AlignBy::middlesAcross;
     const Vec2 way = across ? right : front;
     const double line = edge(first);
     for (std::size_t i = 1; i < ids.size(); ++i)

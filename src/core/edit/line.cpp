@@ -390,8 +390,8 @@ private:
             }
         }
         if (e.acts.empty())
-            in.fail(at, std::max<std::size_t>(in.rest().size(), 1), "nothing of that name is put away",
-                    "see what is put away in the list");
+            in.fail(at, std::max<std::size_t>(in.rest().size(), 1),
+                    "nothing of that name is put away", "see what is put away in the list");
         in.goTo(at + in.rest().size());
         return e;
     }
@@ -517,8 +517,8 @@ private:
         if (said.heights.seat)
             p.heights.seat = said.heights.seat;
         if (said.finishedBack)
-            p.finishedBack = *said.finishedBack == !p.kind->bareBack ? std::nullopt
-                                                                     : said.finishedBack;
+            p.finishedBack =
+                *said.finishedBack == !p.kind->bareBack ? std::nullopt : said.finishedBack;
         if (said.cost)
             p.cost = said.cost;
         if (said.reason)

@@ -160,17 +160,12 @@ private:
             wants(tie.of, at, {Is::piece}, "place");
             const std::size_t after = in_.at();
             in_.comma();
-            if (in_.lengthAhead()) {
-                const auto d = in_.length("the distance");
-                if (in_.take({"in"}))
-                    tie.distance = -d;
-                else if (in_.take({"out"}))
-                    tie.distance = d;
-                else
-                    in_.goTo(after);
-            } else {
+            if (in_.take({"tucked"}))
+                tie.distance = -in_.length("how far it is tucked in");
+            else if (in_.take({"drawn"}))
+                tie.distance = in_.length("how far it is drawn back");
+            else
                 in_.goTo(after);
-            }
         } else if (in_.take({"seat", "top", "arm"})) {
             in_.goTo(at);
             height();

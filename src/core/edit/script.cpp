@@ -7,9 +7,8 @@
 namespace mezzet {
 
 Result<Applied> runScript(std::string_view script, std::string_view file, const Project& job) {
-    return runScript(script, file, job, [](std::string_view line, const Project& now) {
-        return readLine(line, now);
-    });
+    return runScript(script, file, job,
+                     [](std::string_view line, const Project& now) { return readLine(line, now); });
 }
 
 Result<Applied> runScript(std::string_view script, std::string_view file, const Project& job,

@@ -117,8 +117,8 @@ std::optional<SnapOffer> snapFor(const Project& job, const Scene& scene, int id,
         const Piece& q = *scene.scheme->byId(other.id);
         if (q.kind->flat() && !p.kind->flat())
             continue;
-        const bool beside = std::abs(local.x) - q.size.width.mm() / 2 >
-                            std::abs(local.y) - q.size.depth.mm() / 2;
+        const bool beside =
+            std::abs(local.x) - q.size.width.mm() / 2 > std::abs(local.y) - q.size.depth.mm() / 2;
         t.side = !beside ? Side::front : local.x < 0 ? Side::left : Side::right;
         offer(t, far / 500, {other.pose.at, p.pose.at});
     }

@@ -30,9 +30,10 @@ static bool followsLength(std::string_view w) {
 
 bool beginsPlacement(std::string_view w) {
     static const std::vector<std::string_view> words{
-        "against", "at",     "in",     "on",    "centred", "centered", "centre",  "center",
-        "facing",  "turned", "square", "under", "place",   "finished", "bare", "costs", "because", "beside",  "behind",   "left",    "right",
-        "from",    "called", "named",  "next",  "between", "toward",   "towards", "over"};
+        "against", "at",      "in",     "on",      "centred", "centered", "centre", "center",
+        "facing",  "turned",  "square", "under",   "place",   "finished", "bare",   "costs",
+        "because", "beside",  "behind", "left",    "right",   "from",     "called", "named",
+        "next",    "between", "toward", "towards", "over"};
     return std::find(words.begin(), words.end(), w) != words.end();
 }
 

@@ -3,8 +3,8 @@
 #include "edit/new_piece.h"
 #include "edit/words_reader.h"
 #include "judge/at_table.h"
-#include "measure/text.h"
 #include "judge/floor_ways.h"
+#include "measure/text.h"
 #include "ways/path.h"
 
 #include <fmt/format.h>
@@ -55,8 +55,8 @@ private:
             const std::size_t at = in_.at();
             const int id = in_.piece();
             if (id == 0 || !satInTo(*job_.scheme().byId(id)))
-                in_.fail(at, std::max<std::size_t>(in_.at() - at, 1), "that is no table people sit at",
-                         "name a dining table");
+                in_.fail(at, std::max<std::size_t>(in_.at() - at, 1),
+                         "that is no table people sit at", "name a dining table");
             asked.replace = id;
             asked.near = scene_.byId(id)->pose.at;
         } else if (in_.take({"at", "near"})) {
@@ -90,7 +90,8 @@ private:
         const std::size_t at = in_.at();
         const auto t = in_.target(false);
         if (t.is != Target::Is::wall)
-            in_.fail(at, in_.at() - at, "a sofa is asked for by its wall", "say it like: sofa on wall A");
+            in_.fail(at, in_.at() - at, "a sofa is asked for by its wall",
+                     "say it like: sofa on wall A");
         end();
         return sofasThatFit(job_, t.index, goesOn_);
     }
@@ -137,7 +138,8 @@ private:
         const auto sizes = in_.sizes();
         for (const Length l : sizes)
             if (l <= Length{} || l > Length::metres(20))
-                in_.fail(at, in_.at() - at, "no piece has that size", "sizes lie between nothing and 20 m");
+                in_.fail(at, in_.at() - at, "no piece has that size",
+                         "sizes lie between nothing and 20 m");
         giveSizes(p, sizes);
         return p;
     }

@@ -1,8 +1,8 @@
 // Whether a piece comes in: doors, and the turn beyond them.
 #include "fits/fits.h"
 
-#include "geometry/lane.h"
 #include "geometry/gap.h"
+#include "geometry/lane.h"
 #include "room/house.h"
 
 #include <fmt/format.h>
@@ -91,8 +91,7 @@ double longestRoundCorner(double width, double a, double b) {
 }
 
 ThroughDoor throughDoor(const Project& job, const Opening& door, const Size& size) {
-    const double wide =
-        (door.width - (door.kind == OpeningKind::door ? leafTakes : Length{})).mm();
+    const double wide = (door.width - (door.kind == OpeningKind::door ? leafTakes : Length{})).mm();
     const double high = door.height.mm();
     const auto beyond = depthBeyond(job, door);
     const std::array<double, 3> d{size.width.mm(), size.depth.mm(), size.height.mm()};
@@ -135,8 +134,9 @@ ThroughDoor throughDoor(const Project& job, const Opening& door, const Size& siz
         }
     }
     if (stuckInTurn != nullptr) {
-        out.how = fmt::format("it goes through the door {}, but not round: the room beyond is {} deep",
-                              stuckInTurn, write(*beyond, job.notation));
+        out.how =
+            fmt::format("it goes through the door {}, but not round: the room beyond is {} deep",
+                        stuckInTurn, write(*beyond, job.notation));
         return out;
     }
     auto sorted = d;
@@ -145,11 +145,11 @@ ThroughDoor throughDoor(const Project& job, const Opening& door, const Size& siz
                           writeGap(Length::millimetres(sorted[0]), job.notation),
                           writeGap(Length::millimetres(wide), job.notation));
     if (sorted[0] <= wide)
-        out.how = fmt::format("it needs {} by {} however it is held, and the door is {} by {} clear",
-                              writeGap(Length::millimetres(sorted[1]), job.notation),
-                              writeGap(Length::millimetres(sorted[0]), job.notation),
-                              writeGap(Length::millimetres(wide), job.notation),
-                              writeGap(door.height, job.notation));
+        out.how = fmt::format(
+            "it needs {} by {} however it is held, and the door is {} by {} clear",
+            writeGap(Length::millimetres(sorted[1]), job.notation),
+            writeGap(Length::millimetres(sorted[0]), job.notation),
+            writeGap(Length::millimetres(wide), job.notation), writeGap(door.height, job.notation));
     return out;
 }
 

@@ -7,8 +7,8 @@
 #include "judge/at_table.h"
 #include "judge/floor_ways.h"
 #include "judge/remedy.h"
-#include "room/facts.h"
 #include "measure/text.h"
+#include "room/facts.h"
 
 #include <fmt/format.h>
 
@@ -52,7 +52,8 @@ std::vector<std::string> upsetBy(const Base& base, const Applied& after) {
     const auto readings = judge(*after.scene, *base.job->library.book, base.job->judgement);
     const Wording say = after.project->wording();
     for (const Reading& now : readings) {
-        if (!now.toMend())
+        // A new seat wants a surface beside it: that alone rules nothing out.
+        if (!now.toMend() || now.rule->id == "surface-in-reach")
             continue;
         const auto old = std::find_if(base.readings.begin(), base.readings.end(),
                                       [&](const Reading& b) { return b.sameAs(now); });
@@ -98,7 +99,8 @@ std::vector<Around> aroundTable(const Project& job, const Scene& scene, Length t
         Target t;
         t.is = Target::Is::piece;
         t.piece = p.id;
-        out.push_back({scene.placed[i].shape, p.size.height > tableHigh ? std::max(wall, sit) : sit, t});
+        out.push_back(
+            {scene.placed[i].shape, p.size.height > tableHigh ? std::max(wall, sit) : sit, t});
     }
     return out;
 }
@@ -138,8 +140,8 @@ Spot bestSpot(const Shape& local, Angle turn, const TableAsked& asked, const Roo
             look(asked.near + Vec2{x * step, y * step});
     for (double s = step / 2; s > 2 && best.spare < enough; s /= 2) {
         const Vec2 at = best.at;
-        for (const Vec2 d : {Vec2{s, 0}, Vec2{-s, 0}, Vec2{0, s}, Vec2{0, -s}, Vec2{s, s}, Vec2{-s, s},
-                             Vec2{s, -s}, Vec2{-s, -s}})
+        for (const Vec2 d : {Vec2{s, 0}, Vec2{-s, 0}, Vec2{0, s}, Vec2{0, -s}, Vec2{s, s},
+                             Vec2{-s, s}, Vec2{s, -s}, Vec2{-s, -s}})
             look(at + d);
     }
     return best;
@@ -148,8 +150,7 @@ Spot bestSpot(const Shape& local, Angle turn, const TableAsked& asked, const Roo
 KindPtr tableKind(const Project& job, FootprintForm form, bool round) {
     for (const auto& k : job.library.kit->kinds())
         if (k->role == Role::diningTable && k->footprint.form == form &&
-            (form != FootprintForm::oval ||
-             (abs(k->size.width - k->size.depth) <= quiet) == round))
+            (form != FootprintForm::oval || (abs(k->size.width - k->size.depth) <= quiet) == round))
             return k;
     return {};
 }
@@ -157,7 +158,8 @@ KindPtr tableKind(const Project& job, FootprintForm form, bool round) {
 KindPtr chairKind(const Project& job, int table) {
     for (const auto& p : job.scheme().pieces)
         if (p.kind->role == Role::diningChair &&
-            std::any_of(p.ties.begin(), p.ties.end(), [&](const Tie& t) { return t.refersTo(table); }))
+            std::any_of(p.ties.begin(), p.ties.end(),
+                        [&](const Tie& t) { return t.refersTo(table); }))
             return p.kind;
     for (const auto& k : job.library.kit->kinds())
         if (k->role == Role::diningChair)
@@ -181,11 +183,12 @@ std::vector<int> tableAndChairs(const Project& job, const Scene& scene, int tabl
     return out;
 }
 
-/// The edit that takes the old table and chairs out and puts this one in with its chairs; empty when
-/// it upsets something.
-std::optional<FitChoice> tryTable(const Project& job, const Base& base, const std::vector<int>& gone,
-                                  const KindPtr& kind, const KindPtr& chairs, Size size, Pose pose,
-                                  Length each) {
+/// The edit that takes the old table and chairs out and puts this one in with its chairs; empty
+/// when it upsets something.
+std::optional<FitChoice> tryTable(const Project& job, const Base& base,
+                                  const std::vector<int>& gone, const KindPtr& kind,
+                                  const KindPtr& chairs, Size size, Pose pose, Length each,
+                                  bool strictly) {
     Piece table = pieceOf(kind);
     table.size = size;
     table.pose = pose;
@@ -218,9 +221,13 @@ std::optional<FitChoice> tryTable(const Project& job, const Base& base, const st
     whole.acts.insert(whole.acts.end(), put.acts.begin(), put.acts.end());
     whole.acts.insert(whole.acts.end(), seat->acts.begin(), seat->acts.end());
     auto after = apply(job, whole);
-    if (!after || !upsetBy(base, *after).empty())
+    if (!after)
+        return {};
+    const auto upsets = upsetBy(base, *after);
+    if (strictly && !upsets.empty())
         return {};
     FitChoice c;
+    c.detail = fmt::format("seats {}{}", seats, upsets.empty() ? "" : ", but " + upsets.front());
     c.seats = seats;
     c.size = size;
     c.pose = pose;
@@ -256,6 +263,7 @@ FitAnswer tablesThatFit(const Project& job, const TableAsked& asked, const GoesO
         out.stopped = out.stopped || (goesOn && !goesOn());
         return out.stopped;
     };
+    bool strictly = true;
     const Room& room = *base->scene->room;
     /// The largest of a family of sizes, by halving, then by full judgement with an inch less each
     /// time.
@@ -291,10 +299,10 @@ FitAnswer tablesThatFit(const Project& job, const TableAsked& asked, const GoesO
                 const auto spot = fits(w);
                 if (!spot)
                     continue;
-                auto c = tryTable(job, *base, gone, kind, chairs, sizeFor(w), {spot->at, angle}, each);
+                auto c = tryTable(job, *base, gone, kind, chairs, sizeFor(w), {spot->at, angle},
+                                  each, strictly);
                 if (!c)
                     continue;
-                c->detail = fmt::format("seats {}", c->seats);
                 best = std::move(c);
                 break;
             }
@@ -307,42 +315,63 @@ FitAnswer tablesThatFit(const Project& job, const TableAsked& asked, const GoesO
     // The room's own directions: that of wall A, and across.
     const double along = room.walls.empty() ? 0 : room.walls[0].direction().inDegrees();
     const std::vector<double> square{along, along + 90};
-    auto round = largest(tableKind(job, FootprintForm::oval, true), {along}, 700, 2200, [&](double w) {
-        return Size{mm(w), mm(w), high};
-    });
-    if (round) {
-        round->title = fmt::format("Round, {} across", say(round->size.width));
-        out.choices.push_back(*round);
-    }
-    auto oval = largest(tableKind(job, FootprintForm::oval, false), square, 1100, 3000, [&](double w) {
-        return Size{mm(w), mm(std::min(w * 0.6, 1150.0)), high};
-    });
-    if (oval) {
-        oval->title = fmt::format("Oval, {} x {}", say(oval->size.width), say(oval->size.depth));
-        out.choices.push_back(*oval);
-    }
+    std::optional<FitChoice> round;
     std::optional<FitChoice> rectangle;
-    for (const double depth : metric ? std::vector<double>{1000, 900, 800}
-                                     : std::vector<double>{1016, 914.4, 812.8}) {
-        auto one = largest(tableKind(job, FootprintForm::rectangle, false), square, depth + 150, 3200,
-                           [&](double w) { return Size{mm(w), mm(depth), high}; });
-        if (one && (!rectangle || one->seats > rectangle->seats ||
-                    (one->seats == rectangle->seats && one->size.width > rectangle->size.width)))
-            rectangle = one;
-    }
-    if (rectangle) {
-        rectangle->title =
-            fmt::format("Rectangle, {} x {}", say(rectangle->size.width), say(rectangle->size.depth));
-        out.choices.push_back(*rectangle);
+    const auto lookForAll = [&] {
+        round =
+            largest(tableKind(job, FootprintForm::oval, true), {along}, 700, 2200, [&](double w) {
+                return Size{mm(w), mm(w), high};
+            });
+        if (round) {
+            round->title = fmt::format("Round, {} across", say(round->size.width));
+            out.choices.push_back(*round);
+        }
+        auto oval =
+            largest(tableKind(job, FootprintForm::oval, false), square, 1100, 3000, [&](double w) {
+                return Size{mm(w), mm(std::min(w * 0.6, 1150.0)), high};
+            });
+        if (oval) {
+            oval->title =
+                fmt::format("Oval, {} x {}", say(oval->size.width), say(oval->size.depth));
+            out.choices.push_back(*oval);
+        }
+        rectangle.reset();
+        for (const double depth : metric ? std::vector<double>{1000, 900, 800}
+                                         : std::vector<double>{1016, 914.4, 812.8}) {
+            auto one = largest(tableKind(job, FootprintForm::rectangle, false), square, depth + 150,
+                               3200, [&](double w) {
+                                   return Size{mm(w), mm(depth), high};
+                               });
+            if (one &&
+                (!rectangle || one->seats > rectangle->seats ||
+                 (one->seats == rectangle->seats && one->size.width > rectangle->size.width)))
+                rectangle = one;
+        }
+        if (rectangle) {
+            rectangle->title = fmt::format("Rectangle, {} x {}", say(rectangle->size.width),
+                                           say(rectangle->size.depth));
+            out.choices.push_back(*rectangle);
+        }
+    };
+    lookForAll();
+    if (out.choices.empty() && !out.stopped) {
+        // What has the room, though it upsets something else.
+        strictly = false;
+        lookForAll();
+        if (!out.choices.empty()) {
+            out.heading = "None keeps every rule; these have the room";
+            out.reasons.push_back("Each upsets something else that may be worth mending first.");
+        }
     }
     std::stable_sort(out.choices.begin(), out.choices.end(),
                      [](const FitChoice& a, const FitChoice& b) { return a.seats > b.seats; });
-    out.yes = !out.choices.empty();
+    out.yes = strictly && !out.choices.empty();
     if (out.choices.empty())
-        out.reasons.push_back("No table people can sit in to keeps every rule here.");
+        out.reasons.push_back("No table people can sit in to has the room here.");
     else if (!rectangle && round)
-        out.reasons.push_back("No rectangle fits here, and a round one does: it gives up surface and "
-                              "gains flow.");
+        out.reasons.push_back(
+            "No rectangle fits here, and a round one does: it gives up surface and "
+            "gains flow.");
     for (FitChoice& c : out.choices)
         c.edit.words = "try " + c.title;
     return out;
@@ -362,8 +391,8 @@ FitAnswer sofasThatFit(const Project& job, int wall, const GoesOn& goesOn) {
     const Rule* scale = job.library.book->byId("scale");
     const double share = scale != nullptr ? job.judgement.bandOf(*scale).high.value_or(1) : 1;
     const bool metric = isMetric(job.notation.units);
-    for (const double depth : metric ? std::vector<double>{1000, 900, 800}
-                                     : std::vector<double>{965.2, 914.4, 838.2}) {
+    for (const double depth :
+         metric ? std::vector<double>{1000, 900, 800} : std::vector<double>{965.2, 914.4, 838.2}) {
         if (goesOn && !goesOn()) {
             out.stopped = true;
             break;
@@ -404,8 +433,7 @@ FitAnswer sofasThatFit(const Project& job, int wall, const GoesOn& goesOn) {
             from = std::max(from, b);
         }
         double length = std::min(widest.second - widest.first, share * w.length().mm());
-        for (int tries = 0; tries < 12 && length > 1200;
-             ++tries, length -= metric ? 100 : 101.6) {
+        for (int tries = 0; tries < 12 && length > 1200; ++tries, length -= metric ? 100 : 101.6) {
             Piece p = pieceOf(kind);
             p.size.width = spokenDown(job, length);
             p.size.depth = Length::millimetres(depth);
@@ -426,12 +454,7 @@ FitAnswer sofasThatFit(const Project& job, int wall, const GoesOn& goesOn) {
             auto after = apply(job, c.edit);
             if (!after)
                 break;
-            // A new seat wants a table before it: that alone doesn't rule it out.
-            const auto upsets = upsetBy(*base, *after);
-            const bool only = std::all_of(upsets.begin(), upsets.end(), [](const std::string& u) {
-                return u.find("nearest surface") != std::string::npos;
-            });
-            if (!only)
+            if (!upsetBy(*base, *after).empty())
                 continue;
             c.size = p.size;
             c.pose = after->scene->placed.back().pose;
@@ -439,10 +462,9 @@ FitAnswer sofasThatFit(const Project& job, int wall, const GoesOn& goesOn) {
                               Length::millimetres(settingOf(job, "seats-count", "arms")));
             c.title = fmt::format("{} x {}", writeBare(p.size.width, job.notation),
                                   writeBare(p.size.depth, job.notation));
-            c.detail = fmt::format("seats {}, {} of {} free", c.seats,
-                                   writeGap(p.size.width, job.notation),
-                                   writeGap(Length::millimetres(widest.second - widest.first),
-                                            job.notation));
+            c.detail = fmt::format(
+                "seats {}, {} of {} free", c.seats, writeGap(p.size.width, job.notation),
+                writeGap(Length::millimetres(widest.second - widest.first), job.notation));
             c.edit.words = "try a sofa " + c.title;
             out.choices.push_back(std::move(c));
             break;
@@ -489,8 +511,8 @@ FitAnswer rugsThatHold(const Project& job, const std::vector<int>& seats, const 
         return out;
     }
     // Usual finished sizes; trade notes.
-    static const std::vector<std::pair<double, double>> feet{{5, 4},  {6, 4},   {8, 5},   {9, 6},
-                                                             {10, 8}, {12, 9},  {14, 10}, {15, 12}};
+    static const std::vector<std::pair<double, double>> feet{{5, 4},  {6, 4},  {8, 5},   {9, 6},
+                                                             {10, 8}, {12, 9}, {14, 10}, {15, 12}};
     static const std::vector<std::pair<double, double>> metric{
         {170, 120}, {230, 160}, {300, 200}, {350, 250}, {400, 300}};
     const bool inMetric = isMetric(job.notation.units);
@@ -554,8 +576,9 @@ FitAnswer rugsThatHold(const Project& job, const std::vector<int>& seats, const 
     }
     out.yes = !out.choices.empty();
     if (out.choices.empty() && !out.stopped)
-        out.reasons.push_back("No usual size holds this group inside the walls; a larger one is cut "
-                              "from the roll.");
+        out.reasons.push_back(
+            "No usual size holds this group inside the walls; a larger one is cut "
+            "from the roll.");
     return out;
 }
 
@@ -571,9 +594,8 @@ FitAnswer whereItStands(const Project& job, const Piece& piece, const GoesOn& go
     std::vector<double> turns;
     for (const Wall& w : room.walls) {
         const double t = w.direction().normalised().inDegrees();
-        if (std::none_of(turns.begin(), turns.end(), [&](double x) {
-                return std::abs(std::remainder(x - t, 360.0)) < 0.5;
-            }))
+        if (std::none_of(turns.begin(), turns.end(),
+                         [&](double x) { return std::abs(std::remainder(x - t, 360.0)) < 0.5; }))
             turns.push_back(t);
     }
     double area = 0;
@@ -592,9 +614,10 @@ FitAnswer whereItStands(const Project& job, const Piece& piece, const GoesOn& go
     if (!out.yes)
         out.reasons.push_back("Nowhere: it would stand in something, or could not be used.");
     else
-        out.reasons.push_back(fmt::format("Its middle may lie anywhere in the marked part, {} in all, "
-                                          "counting each turn of it.",
-                                          writeArea(area, job.notation.units)));
+        out.reasons.push_back(
+            fmt::format("Its middle may lie anywhere in the marked part, {} in all, "
+                        "counting each turn of it.",
+                        writeArea(area, job.notation.units)));
     return out;
 }
 
@@ -637,8 +660,7 @@ FitAnswer doesItFit(const Project& job, const Piece& wanted, const GoesOn& goesO
         if (!after)
             continue;
         const auto upsets = upsetBy(*base, *after);
-        const double weight =
-            weightOf(judge(*after->scene, *job.library.book, job.judgement));
+        const double weight = weightOf(judge(*after->scene, *job.library.book, job.judgement));
         if (weight >= least)
             continue;
         least = weight;
@@ -662,8 +684,8 @@ FitAnswer doesItFit(const Project& job, const Piece& wanted, const GoesOn& goesO
         anyDoor = true;
         const auto through = throughDoor(job, o, wanted.size);
         comesIn = comesIn || through.fits;
-        out.reasons.push_back(fmt::format("{} {}: {}.", through.fits ? "In by" : "Not by", o.name(),
-                                          through.how));
+        out.reasons.push_back(
+            fmt::format("{} {}: {}.", through.fits ? "In by" : "Not by", o.name(), through.how));
     }
     if (!anyDoor)
         out.reasons.push_back("No door is taped, so how it comes in is not known.");
@@ -672,10 +694,10 @@ FitAnswer doesItFit(const Project& job, const Piece& wanted, const GoesOn& goesO
     if (!standsSomewhere)
         out.reasons.push_back("There is nowhere to stand it.");
     out.yes = standsSomewhere && best && why.empty() && (comesIn || !anyDoor);
-    out.heading = out.yes                            ? "Yes, it fits"
-                  : standsSomewhere && !comesIn      ? "No: it doesn't come in"
-                  : standsSomewhere                  ? "It stands, but upsets something"
-                                                     : "No";
+    out.heading = out.yes                       ? "Yes, it fits"
+                  : standsSomewhere && !comesIn ? "No: it doesn't come in"
+                  : standsSomewhere             ? "It stands, but upsets something"
+                                                : "No";
     if (best)
         out.choices.push_back(std::move(*best));
     return out;

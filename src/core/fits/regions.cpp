@@ -65,8 +65,8 @@ std::vector<Vec2> hull(std::vector<Vec2> p) {
     return out;
 }
 
-/// Where the middle of a piece lies when it touches something: that thing, swept by the piece turned
-/// about its middle.
+/// Where the middle of a piece lies when it touches something: that thing, swept by the piece
+/// turned about its middle.
 std::vector<Vec2> sweptBy(const std::vector<Vec2>& thing, const std::array<Vec2, 4>& piece) {
     std::vector<Vec2> sums;
     for (const Vec2 a : thing)
@@ -126,7 +126,8 @@ AllowedRegion allowedRegion(const Scene& scene, const Piece& piece, Angle turn) 
     constexpr double hair = 0.02;
     const auto boxOf = [&](double front) {
         std::array<Vec2, 4> box{Vec2{-w + hair, -d + hair}, Vec2{w - hair, -d + hair},
-                                Vec2{w - hair, d + front - hair}, Vec2{-w + hair, d + front - hair}};
+                                Vec2{w - hair, d + front - hair},
+                                Vec2{-w + hair, d + front - hair}};
         for (Vec2& p : box)
             p = turned(p, turn);
         return box;

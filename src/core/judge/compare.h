@@ -27,7 +27,7 @@ struct PieceDifference {
     enum class How { onlyFirst, onlySecond, moved, turned, resized, otherKind };
     How how = How::moved;
     std::string name;
-    int first = 0;  ///< id in the first scheme; 0 when it is not there
+    int first = 0; ///< id in the first scheme; 0 when it is not there
     int second = 0;
     std::string words; ///< "6' 2\" toward wall C", "84 x 36 instead of 78 x 36"
 };

@@ -241,7 +241,8 @@ void judgeWidth(const JudgeContext& c) {
 }
 
 /// A longer table, or one chair fewer.
-std::vector<Handle> widthHandles(const Reading& r, double target, const Project& job, const Scene&) {
+std::vector<Handle> widthHandles(const Reading& r, double target, const Project& job,
+                                 const Scene&) {
     const Piece& t = *job.scheme().byId(r.piece);
     const double k = target / r.value.value;
     std::vector<Handle> out;

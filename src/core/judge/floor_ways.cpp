@@ -52,8 +52,8 @@ private:
             add(stretch({from, to}), what, frames);
     }
 
-    /// The walls' faces, open at doors and windows. Behind each is a niche as deep as it is wide, so
-    /// that nobody walks round by the outside.
+    /// The walls' faces, open at doors and windows. Behind each is a niche as deep as it is wide,
+    /// so that nobody walks round by the outside.
     void walls() {
         const Room& room = *scene_.room;
         for (std::size_t i = 0; i < room.stretches(); ++i) {
@@ -131,11 +131,11 @@ std::array<Vec2, 4> boxOf(const Piece& p, const Pose& pose) {
 void openBox(Goal& g, const std::array<Vec2, 4>& box, std::size_t side, int owner, int doorway) {
     for (std::size_t i = 0; i < 4; ++i)
         if (i != side)
-            g.opened.with.push_back({stretch({box[i], box[(i + 1) % 4]}).parts[0], owner,
-                                     {doorway, -1}});
+            g.opened.with.push_back(
+                {stretch({box[i], box[(i + 1) % 4]}).parts[0], owner, {doorway, -1}});
     const Vec2 middle = (box[0] + box[2]) / 2;
     const Vec2 face = (box[side] + box[(side + 1) % 4]) / 2;
-    g.end = {middle + (face - middle) * 0.5, doorway};
+    g.end = {middle + (face - middle) * 0.5, doorway, false};
     g.opened.without.push_back(owner);
 }
 
@@ -188,15 +188,23 @@ std::vector<Goal> goalsOf(const Scene& scene, const FloorWays& ways, Length reac
             out.push_back(std::move(one));
         };
         if (isLounge(p)) {
+            // Between a seat and the low table it faces there is room for knees, and one sidles in.
+            for (std::size_t k = 0; k < scene.placed.size(); ++k)
+                if (scene.piece(k).kind->role == Role::lowTable &&
+                    dot(scene.placed[k].pose.at - pose.at, pose.front()) > 0 &&
+                    !fartherThan(scene.placed[i].shape, scene.placed[k].shape, reachOver) &&
+                    gapBetween(scene.placed[i].shape, scene.placed[k].shape).apart <= reachOver)
+                    g.opened.without.push_back(ways.ownerOfPiece(scene.placed[k].id));
             if (p.footprint.form == FootprintForm::ell) {
                 // The inner corner of an L: what is open is the floor between its two parts.
                 g.end = {frontMiddle(p, pose) - pose.front() * (p.footprint.bodyDepth.mm() / 4),
-                         ++doorway};
+                         ++doorway, false};
                 const auto edge = frontEdge(p, pose);
                 const Vec2 back = -pose.front() * (p.footprint.bodyDepth.mm() / 2);
                 const Shape& whole = scene.placed[i].shape;
                 g.opened.without.push_back(owner);
-                const std::array<Vec2, 4> seat{edge.from + back, edge.to + back, edge.to, edge.from};
+                const std::array<Vec2, 4> seat{edge.from + back, edge.to + back, edge.to,
+                                               edge.from};
                 for (std::size_t k = 0; k < 4; ++k)
                     if (k != 2)
                         g.opened.with.push_back(
@@ -216,8 +224,8 @@ std::vector<Goal> goalsOf(const Scene& scene, const FloorWays& ways, Length reac
             one.end = {pose.at, -1, false};
             out.push_back(std::move(one));
         } else if (p.kind->role == Role::bed) {
-            // Two sleepers get in at either side, one at whichever side is the better; a daybed from
-            // its front.
+            // Two sleepers get in at either side, one at whichever side is the better; a daybed
+            // from its front.
             if (p.size.width > p.size.depth)
                 reach(2, 0);
             else {
@@ -235,15 +243,17 @@ std::vector<Goal> goalsOf(const Scene& scene, const FloorWays& ways, Length reac
         Goal g;
         g.what = targetOf(o);
         const Wall& w = room.walls[static_cast<std::size_t>(o.wall)];
-        g.end = {middleOf(room, o) + w.inward() * 1.0, static_cast<int>(k)};
+        g.end = {middleOf(room, o) + w.inward() * 1.0, static_cast<int>(k), false};
         // What is lower than the sill, and not too deep, is leaned over.
         const Shape face = stretch({w.at(o.left), w.at(o.left + o.width)});
         for (std::size_t i = 0; i < scene.placed.size(); ++i) {
             const Piece& p = scene.piece(i);
-            if (!p.kind->flat() && p.size.height <= o.sill &&
+            // A seat or a bed under it one kneels on.
+            const bool knelt = isLounge(p) || p.kind->role == Role::bed;
+            if (!p.kind->flat() && (knelt || p.size.height <= o.sill) &&
                 !fartherThan(scene.placed[i].shape, face, reachOver) &&
-                extent(scene.placed[i].shape, w.inward()) - dot(w.start, w.inward()) <=
-                    reachOver.mm())
+                (knelt || extent(scene.placed[i].shape, w.inward()) - dot(w.start, w.inward()) <=
+                              reachOver.mm()))
                 if (const int owner = ways.ownerOfPiece(p.id); owner >= 0)
                     g.opened.without.push_back(owner);
         }

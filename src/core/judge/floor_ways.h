@@ -32,11 +32,11 @@ struct FloorWaysAsked {
 
 /// What a way leads to.
 struct Goal {
-    int piece = 0;            ///< 0 for a window or something built in
+    int piece = 0; ///< 0 for a window or something built in
     Target what;
-    int part = 0;             ///< beds: 1 left, 2 right
+    int part = 0; ///< beds: 1 left, 2 right
     WayEnd end;
-    Opened opened;            ///< what gives way at the goal itself
+    Opened opened; ///< what gives way at the goal itself
 };
 /// Everything one wants to get to: each seat, bed side, front that opens, window and closet.
 [[nodiscard]] std::vector<Goal> goalsOf(const Scene&, const FloorWays&, Length reachOver);

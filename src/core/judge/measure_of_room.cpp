@@ -52,7 +52,8 @@ void judgeScale(const JudgeContext& c) {
     c.add(0, all, Amount::ratio(taken / floor), band, room.middle(), room.middle());
 }
 
-std::vector<Handle> scaleHandles(const Reading& r, double target, const Project& job, const Scene&) {
+std::vector<Handle> scaleHandles(const Reading& r, double target, const Project& job,
+                                 const Scene&) {
     if (r.piece == 0)
         return {};
     const double wall = job.room->walls[static_cast<std::size_t>(r.other.index)].length().mm();

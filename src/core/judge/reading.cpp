@@ -30,7 +30,9 @@ std::string filled(std::string s, const Reading& r, const Wording& w) {
     replaceAll(s, "{depth}", words(Amount{r.value.quantity, std::abs(r.value.value)}, w.notation));
     replaceAll(s, "{low}", bound(r.band.low));
     replaceAll(s, "{high}", bound(r.band.high));
-    replaceAll(s, "{other}", r.other.is == Target::Is::none ? "the room" : words(r.other, w));
+    replaceAll(s, "{other}", r.other.is != Target::Is::none ? words(r.other, w)
+                                : r.to.is != Target::Is::none  ? words(r.to, w)
+                                                                : "none");
     replaceAll(s, "{second}", words(r.second, w.notation));
     if (const Piece* also = r.also != 0 ? w.scheme.byId(r.also) : nullptr)
         replaceAll(s, "{also}", also->name);
@@ -38,7 +40,7 @@ std::string filled(std::string s, const Reading& r, const Wording& w) {
         const Piece* to = w.scheme.byId(r.also != 0 ? r.also : r.piece);
         auto goal = r.also == 0 && r.piece != 0 && r.part != 0
                         ? fmt::format("its {} side", r.part == 1 ? "left" : "right")
-                    : r.also == 0 ? std::string("it")
+                    : r.also == 0   ? std::string("it")
                     : to != nullptr ? to->name
                                     : std::string("a window");
         if (r.second.quantity == Quantity::count && r.second.value > 1)
@@ -88,18 +90,19 @@ std::string subjectOf(const Reading& r, const Wording& w) {
 double weightOf(const Reading& r) {
     if (!r.toMend())
         return 0;
-    const double off = r.verdict == Verdict::tight && r.band.low ? *r.band.low - r.value.value
+    const double off = r.verdict == Verdict::tight && r.band.low    ? *r.band.low - r.value.value
                        : r.verdict == Verdict::loose && r.band.high ? r.value.value - *r.band.high
                                                                     : 0;
-    const double size = r.verdict == Verdict::tight ? r.band.low.value_or(1)
-                                                    : r.band.high.value_or(1);
+    const double size =
+        r.verdict == Verdict::tight ? r.band.low.value_or(1) : r.band.high.value_or(1);
     const double share = std::min(off / std::max(std::abs(size), 1e-6), 1.0);
     return (r.verdict == Verdict::clash ? 1000 : 0) + r.rule->weight * 100 + share * 99;
 }
 
 std::vector<std::string> namesOf(const Reading& r, const Wording& w) {
     std::vector<std::string> out;
-    for (const int id : {r.piece, r.other.is == Target::Is::piece ? r.other.piece : 0, r.also})
+    for (const int id : {r.piece, r.other.is == Target::Is::piece ? r.other.piece : 0, r.also,
+                         r.to.is == Target::Is::piece ? r.to.piece : 0})
         if (const Piece* p = id != 0 ? w.scheme.byId(id) : nullptr)
             out.push_back(p->name);
     return out;

@@ -20,13 +20,14 @@ enum class Verdict {
 /// its words are made when it is shown.
 struct Reading {
     const Rule* rule = nullptr;
-    int piece = 0; ///< the piece it is about; 0 for the room as a whole
-    Target other;  ///< what it is measured to
-    int also = 0;  ///< a third piece it is between, like the table a chair stands at
-    int part = 0;  ///< which of several like it: a side of a bed (1 left, 2 right), a window
+    int piece = 0;      ///< the piece it is about; 0 for the room as a whole
+    Target other;       ///< what it is measured to
+    int also = 0;       ///< a third piece it is between, like the table a chair stands at
+    int part = 0;       ///< which of several like it: a side of a bed (1 left, 2 right), a window
     bool inUse = false; ///< with chairs drawn back and people in them; for guests
     Amount value;
     Amount second; ///< another figure its words tell
+    Target to;     ///< what it happens to be measured to, where that may be another next time
     Band band;
     Verdict verdict = Verdict::right;
     std::array<Vec2, 2> at; ///< where it is seen on the floor, mm
@@ -41,7 +42,8 @@ struct Reading {
     }
     /// True when the piece is one of those it is between.
     [[nodiscard]] bool isAbout(int id) const {
-        return piece == id || also == id || (other.is == Target::Is::piece && other.piece == id);
+        return piece == id || also == id || (other.is == Target::Is::piece && other.piece == id) ||
+               (to.is == Target::Is::piece && to.piece == id);
     }
 };
 

@@ -201,7 +201,8 @@ std::optional<Step> singleStep(const Reading& r, const Project& job, const Scene
             auto w = weigh(r, all, *t);
             const double cost =
                 weightOf(t->readings) + perMillimetre * movedBy(scene, *t->after.scene);
-            if (best && (cost > least || (cost == least && w.upsets.size() >= best->remedy.upsets.size())))
+            if (best &&
+                (cost > least || (cost == least && w.upsets.size() >= best->remedy.upsets.size())))
                 continue;
             least = cost;
             best = Step{Remedy{t->line, t->said.edit, t->said.preview, std::move(w.upsets),
@@ -314,17 +315,17 @@ Mended mendAll(const Project& job, const MendAsked& asked) {
     while (static_cast<int>(out.lines.size()) < mostSteps) {
         std::vector<const Reading*> order;
         for (const Reading& r : readings)
-            if (r.toMend() && std::none_of(given.begin(), given.end(), [&](const Reading& g) {
-                    return g.sameAs(r);
-                }))
+            if (r.toMend() && std::none_of(given.begin(), given.end(),
+                                           [&](const Reading& g) { return g.sameAs(r); }))
                 order.push_back(&r);
         if (order.empty())
             break;
-        const Reading worst = **std::max_element(
-            order.begin(), order.end(),
-            [](const Reading* a, const Reading* b) { return weightOf(*a) < weightOf(*b); });
-        if (asked.goesOn && !asked.goesOn(static_cast<int>(out.lines.size()),
-                                          static_cast<int>(order.size()))) {
+        const Reading worst =
+            **std::max_element(order.begin(), order.end(), [](const Reading* a, const Reading* b) {
+                return weightOf(*a) < weightOf(*b);
+            });
+        if (asked.goesOn &&
+            !asked.goesOn(static_cast<int>(out.lines.size()), static_cast<int>(order.size()))) {
             out.stopped = true;
             break;
         }
@@ -368,8 +369,9 @@ Result<Remedy> bringTo(const Reading& r, double value, const Project& job, const
             };
             if (auto t = search(h, r, value, job, reached)) {
                 auto w = weigh(r, all, *t);
-                return Remedy{t->line, t->said.edit, t->said.preview, std::move(w.upsets),
-                              std::move(w.mends), 1};
+                return Remedy{
+                    t->line, t->said.edit, t->said.preview, std::move(w.upsets), std::move(w.mends),
+                    1};
             }
         }
     }

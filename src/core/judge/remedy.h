@@ -18,9 +18,9 @@ struct Remedy {
 
 /// The best edit that brings a reading into its band: each number that could do it is tried at the
 /// middle of the band and at its near edge, on the whole scene, and the one that upsets least is
-/// taken. When that one upsets something, a second move, and a third, are looked for that mend what the
-/// one before upset; the chain is offered when it leaves less to mend. Empty when nothing does, or
-/// when there is nothing to mend.
+/// taken. When that one upsets something, a second move, and a third, are looked for that mend what
+/// the one before upset; the chain is offered when it leaves less to mend. Empty when nothing does,
+/// or when there is nothing to mend.
 [[nodiscard]] std::optional<Remedy> remedyFor(const Reading&, const Project&, const Scene&,
                                               const std::vector<Reading>& all);
 
@@ -30,7 +30,7 @@ struct Remedy {
 
 /// How "mend all I can" goes about it.
 struct MendAsked {
-    Length largestMove = Length::inches(24); ///< no piece ends farther from where it stood
+    Length largestMove = Length::inches(24);        ///< no piece ends farther from where it stood
     std::function<bool(int done, int left)> goesOn; ///< told after each step; false stops
 };
 /// What it came to.

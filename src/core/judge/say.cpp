@@ -16,7 +16,8 @@ Said mendEverything(WordsReader& in) {
     if (in.take({"within", "by at most", "moving at most"}))
         asked.largestMove = in.length("the largest move");
     if (!in.done())
-        in.failAhead(fmt::format("“{}” is left over", in.rest()), "say it like: mend all within 18");
+        in.failAhead(fmt::format("“{}” is left over", in.rest()),
+                     "say it like: mend all within 18");
     auto mended = mendAll(in.job(), asked);
     if (mended.before == 0)
         in.fail(0, 4, "there is nothing to mend", "");

@@ -199,8 +199,8 @@ void judgeBack(const JudgeContext& c) {
             const double off = dot(middle - w.start, w.inward());
             if (off < -1 || off > toGlass.mm())
                 continue;
-            const double left = std::max(-extent(where.shape, -w.along()) - dot(w.start, w.along()),
-                                         o.left.mm());
+            const double left =
+                std::max(-extent(where.shape, -w.along()) - dot(w.start, w.along()), o.left.mm());
             const double right = std::min(extent(where.shape, w.along()) - dot(w.start, w.along()),
                                           (o.left + o.width).mm());
             const double share = (right - left) / p.size.width.mm();
@@ -292,8 +292,8 @@ void judgeSill(const JudgeContext& c) {
             const Length below = o.sill - p.heights.back.value_or(p.size.height);
             if (below < Length{})
                 continue;
-            Reading& r = c.note(p.id, targetOf(o), Amount{Quantity::length, std::max(off, 0.0)}, back,
-                                back - w.inward() * off);
+            Reading& r = c.note(p.id, targetOf(o), Amount{Quantity::length, std::max(off, 0.0)},
+                                back, back - w.inward() * off);
             r.second = Amount::of(below);
         }
     }
@@ -337,8 +337,9 @@ std::vector<Handle> consoleHandles(const Reading& r, double target, const Projec
                                    const Scene&) {
     const double under = job.scheme().byId(r.other.piece)->size.width.mm();
     const double screen = job.scheme().byId(r.piece)->size.width.mm();
-    return {resize(job, r.other.piece, SizeFigure::width, screen / target, -screen / (under * under)),
-            resize(job, r.piece, SizeFigure::width, target * under, 1 / under)};
+    return {
+        resize(job, r.other.piece, SizeFigure::width, screen / target, -screen / (under * under)),
+        resize(job, r.piece, SizeFigure::width, target * under, 1 / under)};
 }
 
 /// Where a window is mirrored in a screen for the seat that looks at it: the share of the window's
@@ -381,8 +382,8 @@ void judgeGlare(const JudgeContext& c) {
             const double high = std::min(std::max(s2[0], s2[1]), (o.left + o.width).mm());
             if (high - low <= 0)
                 continue;
-            Reading& r = c.note(s.screen, targetOf(o), Amount::ratio((high - low) / o.width.mm()), face,
-                                middleOf(room, o));
+            Reading& r = c.note(s.screen, targetOf(o), Amount::ratio((high - low) / o.width.mm()),
+                                face, middleOf(room, o));
             r.also = s.seat;
         }
     }

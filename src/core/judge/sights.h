@@ -14,14 +14,14 @@ struct ViewItem {
 /// What is seen from a place.
 struct RoomView {
     Vec2 from;
-    Angle toward;                    ///< the middle of the sweep
-    std::vector<ViewPart> parts;     ///< in turn; owners index `owners`
+    Angle toward;                ///< the middle of the sweep
+    std::vector<ViewPart> parts; ///< in turn; owners index `owners`
     std::vector<Target> owners;
-    std::vector<Seen> seen;          ///< what was looked at
-    std::vector<ViewItem> items;     ///< by share, largest first
-    std::optional<Target> first;     ///< what one sees straight ahead
+    std::vector<Seen> seen;      ///< what was looked at
+    std::vector<ViewItem> items; ///< by share, largest first
+    std::optional<Target> first; ///< what one sees straight ahead
     Vec2 firstAt;
-    double backs = 0;                ///< the share that is backs of pieces
+    double backs = 0; ///< the share that is backs of pieces
 };
 
 /// On opening a door: a quarter turn either way from straight in, less a hair.

@@ -96,7 +96,8 @@ void judgeLevel(const JudgeContext& c) {
     }
 }
 
-std::vector<Handle> levelHandles(const Reading& r, double target, const Project& job, const Scene&) {
+std::vector<Handle> levelHandles(const Reading& r, double target, const Project& job,
+                                 const Scene&) {
     const Piece& high = *job.scheme().byId(r.piece);
     const Piece& low = *job.scheme().byId(r.other.piece);
     const auto seat = [&job](const Piece& p, double start, double slope) {
@@ -131,9 +132,11 @@ void judgeHeights(const JudgeContext& c) {
                 continue;
             if (std::any_of(group.begin(), group.end(), [&](std::size_t s) {
                     return !fartherThan(c.scene.placed[s].shape, c.scene.placed[i].shape, near) &&
-                           gapBetween(c.scene.placed[s].shape, c.scene.placed[i].shape).apart <= near;
+                           gapBetween(c.scene.placed[s].shape, c.scene.placed[i].shape).apart <=
+                               near;
                 }))
-                offer(role == Role::lamp ? c.scene.piece(i).size.height : c.scene.piece(i).top(), i);
+                offer(role == Role::lamp ? c.scene.piece(i).size.height : c.scene.piece(i).top(),
+                      i);
         }
         if (low && low->second != high->second)
             c.note(c.scene.placed[high->second].id, pieceTarget(c.scene.placed[low->second].id),
@@ -181,8 +184,7 @@ void judgeReach(const JudgeContext& c) {
             int of = 0;
             for (std::size_t k = 0; k < c.scene.placed.size(); ++k) {
                 if (k == i || !isSurface(c.scene.piece(k), c.rule) ||
-                    fartherThan(place, c.scene.placed[k].shape,
-                                best ? best->apart : look))
+                    fartherThan(place, c.scene.placed[k].shape, best ? best->apart : look))
                     continue;
                 const Gap g = gapBetween(place, c.scene.placed[k].shape);
                 // Nobody reaches behind the back.
@@ -204,17 +206,18 @@ void judgeReach(const JudgeContext& c) {
             }
         }
         if (worst)
-            c.add(seat.id, surface != 0 ? pieceTarget(surface) : Target{}, Amount::of(worst->apart),
-                  worst->onFirst, worst->onSecond);
+            c.add(seat.id, {}, Amount::of(worst->apart), worst->onFirst, worst->onSecond).to =
+                surface != 0 ? pieceTarget(surface) : Target{};
     }
 }
 
-std::vector<Handle> reachHandles(const Reading& r, double target, const Project& job, const Scene&) {
+std::vector<Handle> reachHandles(const Reading& r, double target, const Project& job,
+                                 const Scene&) {
     std::vector<Handle> out;
     const Piece& seat = *job.scheme().byId(r.piece);
-    if (r.other.is == Target::Is::piece) {
-        out = retape(job, r.other.piece, r.piece, target - r.value.value);
-        auto nearer = moveAway(job, r.other.piece, pieceTarget(r.piece), target - r.value.value);
+    if (r.to.is == Target::Is::piece) {
+        out = retape(job, r.to.piece, r.piece, target - r.value.value);
+        auto nearer = moveAway(job, r.to.piece, pieceTarget(r.piece), target - r.value.value);
         out.push_back(nearer);
     }
     for (const char* side : {"right of", "left of"})
@@ -232,8 +235,8 @@ void judgeCount(const JudgeContext& c) {
     if (c.scene.placed.empty())
         return;
     for (const bool guests : {false, true}) {
-        const int seats = seatsIn(*c.scene.scheme, guests ? Arrangement::guests : Arrangement::day,
-                                  each, arms);
+        const int seats =
+            seatsIn(*c.scene.scheme, guests ? Arrangement::guests : Arrangement::day, each, arms);
         const int wanted = brief == c.judgement.briefs.end() ? 0
                            : guests                          ? brief->second.guests
                                                              : brief->second.day;
@@ -243,7 +246,8 @@ void judgeCount(const JudgeContext& c) {
             continue;
         Band band;
         band.low = wanted;
-        Reading& r = wanted > 0 ? c.add(0, room, value, band, at, at) : c.note(0, room, value, at, at);
+        Reading& r =
+            wanted > 0 ? c.add(0, room, value, band, at, at) : c.note(0, room, value, at, at);
         r.inUse = guests;
     }
 }
@@ -267,7 +271,8 @@ std::vector<Handle> countHandles(const Reading& r, double, const Project& job, c
                            tableOf(scene, i, pull->setting("at table")) == t
                        ? 1
                        : 0;
-        const int wanted = now + static_cast<int>(std::ceil(r.band.low.value_or(0) - r.value.value));
+        const int wanted =
+            now + static_cast<int>(std::ceil(r.band.low.value_or(0) - r.value.value));
         if (each && wanted <= seatsBy(scene.piece(t), Length::millimetres(*each)))
             out.push_back(saying(fmt::format("seat {} with {}", scene.piece(t).name, wanted)));
     }

@@ -15,7 +15,8 @@ struct Talk {
 [[nodiscard]] std::vector<Talk> talksIn(const Scene&, const RuleBook&);
 
 /// Seats joined by their talk, as indices in the scene; each of two or more.
-[[nodiscard]] std::vector<std::vector<std::size_t>> groupsIn(const Scene&, const std::vector<Talk>&);
+[[nodiscard]] std::vector<std::vector<std::size_t>> groupsIn(const Scene&,
+                                                             const std::vector<Talk>&);
 
 /// How many a scheme seats in an arrangement; perches count for guests. `each` and `arms` as in
 /// seatsOf.

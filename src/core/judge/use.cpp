@@ -86,8 +86,13 @@ void asksOf(const Scene& scene, const Rule& rule, std::vector<Ask>& out) {
         const double d = p.size.depth.mm() / 2;
         const auto ask = [&](Length wanted, Vec2 face, Vec2 along, Length half) {
             if (wanted > Length{})
-                out.push_back({p.id, pieceTarget(p.id), {pose.toRoom(face), along, half}, wanted,
-                               k.opens, k.opensSeldom, {}});
+                out.push_back({p.id,
+                               pieceTarget(p.id),
+                               {pose.toRoom(face), along, half},
+                               wanted,
+                               k.opens,
+                               k.opensSeldom,
+                               {}});
         };
         ask(k.use.front, {0, d}, pose.front(), p.size.width / 2);
         ask(k.use.back, {0, -d}, -pose.front(), p.size.width / 2);
@@ -119,8 +124,13 @@ void asksOf(const Scene& scene, const Rule& rule, std::vector<Ask>& out) {
         // Two casements, unless it is narrow: a leaf is half its width.
         const Length leaf = o.width > rule.setting("one leaf") ? o.width / 2 : o.width;
         const Wall& w = room.walls[static_cast<std::size_t>(o.wall)];
-        out.push_back({0, targetOf(o), {w.at(o.left + o.width / 2), w.inward(), o.width / 2}, leaf,
-                       "its leaves", false, o.sill});
+        out.push_back({0,
+                       targetOf(o),
+                       {w.at(o.left + o.width / 2), w.inward(), o.width / 2},
+                       leaf,
+                       "its leaves",
+                       false,
+                       o.sill});
     }
 }
 
@@ -181,7 +191,8 @@ std::vector<UseZone> useZones(const Scene& scene, const RuleBook& book) {
         z.says = a.says;
         z.wanted = a.wanted;
         z.free = a.wanted;
-        if (const auto stop = stopOf(scene, a, a.wanted); stop && stop->ahead < a.wanted.mm() - 0.01) {
+        if (const auto stop = stopOf(scene, a, a.wanted);
+            stop && stop->ahead < a.wanted.mm() - 0.01) {
             z.free = Length::millimetres(stop->ahead);
             z.stops = stop->what;
         }
@@ -212,9 +223,8 @@ std::vector<UseZone> useZones(const Scene& scene, const RuleBook& book) {
             z.outline = outline(inUse(scene, i, *table, chairs->setting("draw")));
             const Lane lane{*edge, -scene.placed[i].pose.front(), scene.piece(i).size.width / 2};
             z.wanted = z.free = chairs->setting("draw");
-            if (const auto stop = firstAhead(scene, lane, z.wanted, [&](std::size_t k) {
-                    return k != i && k != *table;
-                })) {
+            if (const auto stop = firstAhead(
+                    scene, lane, z.wanted, [&](std::size_t k) { return k != i && k != *table; })) {
                 z.free = Length::millimetres(stop->ahead);
                 z.stops = stop->what;
             }

@@ -132,18 +132,16 @@ void judgeMinor(const JudgeContext& c) {
         if (b.piece.is != Target::Is::piece)
             continue; // walls alone are as they are
         const bool atGoal = b.piece == g.what || b.other == g.what;
-        if (!atGoal) {
-            const auto before = std::find_if(told.begin(), told.end(), [&](const Told& t) {
-                return (t.first == b.piece && t.second == b.other) ||
-                       (t.first == b.other && t.second == b.piece);
-            });
-            if (before != told.end()) {
-                if (before->reading < c.out.size())
-                    c.out[before->reading].second.value += 1;
-                continue;
-            }
-            told.push_back({b.piece, b.other, c.out.size()});
+        const auto before = std::find_if(told.begin(), told.end(), [&](const Told& t) {
+            return (t.first == b.piece && t.second == b.other) ||
+                   (t.first == b.other && t.second == b.piece);
+        });
+        if (before != told.end()) {
+            if (before->reading < c.out.size())
+                c.out[before->reading].second.value += 1;
+            continue;
         }
+        told.push_back({b.piece, b.other, c.out.size()});
         // About the goal when it is narrow there, else about the piece that makes it narrow.
         const Target subject = b.other == g.what && g.piece != 0 ? g.what : b.piece;
         auto& r = c.add(subject.piece, subject == b.piece ? b.other : b.piece,
@@ -172,7 +170,19 @@ std::vector<Handle> widen(const Reading& r, double target, const Project& job, c
     std::vector<Handle> out;
     if (r.piece == 0)
         return out;
-    const auto apart = [&](int piece, const Target& from) {
+    const auto apart = [&](int piece, Target from) {
+        // A chair stays at its table: the table moves, and takes it along.
+        const auto tableAt = [&](int id) {
+            const Piece& p = *job.scheme().byId(id);
+            for (const Tie& t : p.ties)
+                if (p.kind->role == Role::diningChair && t.of.is == Target::Is::piece &&
+                    (t.kind == Tie::Kind::atPlace || t.kind == Tie::Kind::fromPiece))
+                    return t.of.piece;
+            return id;
+        };
+        piece = tableAt(piece);
+        if (from.is == Target::Is::piece && tableAt(from.piece) == piece)
+            return;
         if (!job.scheme().byId(piece)->locked)
             out.push_back(moveAway(job, piece, from, by));
     };
@@ -198,8 +208,8 @@ std::span<const RuleCode> wayRules() {
     return codes;
 }
 
-std::vector<DrawnWay> waysToDraw(const Scene& scene, const RuleBook& book, const Judgement& judgement,
-                                 int to) {
+std::vector<DrawnWay> waysToDraw(const Scene& scene, const RuleBook& book,
+                                 const Judgement& judgement, int to) {
     std::vector<DrawnWay> out;
     const Room& room = *scene.room;
     const auto doors = waysIn(room);
@@ -236,7 +246,8 @@ std::vector<DrawnWay> waysToDraw(const Scene& scene, const RuleBook& book, const
             }
         return out;
     }
-    for (const Goal& g : goalsOf(scene, ways, minor != nullptr ? minor->setting("lean over") : Length{})) {
+    for (const Goal& g :
+         goalsOf(scene, ways, minor != nullptr ? minor->setting("lean over") : Length{})) {
         if (g.piece != to)
             continue;
         std::optional<std::size_t> door;

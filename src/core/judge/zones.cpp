@@ -70,8 +70,9 @@ ZonesFacts zonesOf(const Scene& scene) {
                     if (q.kind->flat())
                         continue;
                     ++standing;
-                    on += gapBetween(scene.byId(id)->shape, scene.placed[i].shape).depth > Length{} ? 1
-                                                                                                  : 0;
+                    on += gapBetween(scene.byId(id)->shape, scene.placed[i].shape).depth > Length{}
+                              ? 1
+                              : 0;
                 }
                 if (standing > 0 && on * 2 > standing)
                     f.heldBy.push_back(p.name);

@@ -17,7 +17,8 @@ struct ZoneFacts {
     std::vector<int> pieces;
     std::vector<Vec2> outline; ///< the convex outline of its pieces, clockwise; mm
     double area = 0;           ///< inside it, mm²
-    std::vector<std::string> heldBy; ///< "Hearth rug", "the back of Sofa"; empty when nothing holds it
+    std::vector<std::string>
+        heldBy; ///< "Hearth rug", "the back of Sofa"; empty when nothing holds it
 };
 /// The gap between two zones' pieces, at its narrowest.
 struct ZoneGap {

@@ -99,7 +99,8 @@ KindPtr likeliest(const Kit& kit, std::string_view name) {
 
 } // namespace
 
-Result<std::vector<std::vector<std::string>>> readCsv(std::string_view text, std::string_view file) {
+Result<std::vector<std::vector<std::string>>> readCsv(std::string_view text,
+                                                      std::string_view file) {
     std::vector<std::vector<std::string>> out;
     const auto fault = [&](std::string what, std::string remedy) {
         Problem p{std::move(what), std::move(remedy)};
@@ -161,9 +162,10 @@ Result<std::vector<std::vector<std::string>>> readCsv(std::string_view text, std
 
 std::string kindsAsCsv(const std::vector<KindPtr>& kinds, bool metric) {
     const char* u = metric ? "mm" : "in";
-    std::string out = fmt::format("id,name,family,role,shape,width_{0},depth_{0},height_{0},seat_{0},"
-                                  "front_{0},opens,back,also,caution\r\n",
-                                  u);
+    std::string out =
+        fmt::format("id,name,family,role,shape,width_{0},depth_{0},height_{0},seat_{0},"
+                    "front_{0},opens,back,also,caution\r\n",
+                    u);
     const auto length = [&](Length l) {
         const double v = metric ? l.mm() : l.inInches();
         return fmt::format("{:g}", std::round(v * 1e4) / 1e4);
@@ -172,12 +174,13 @@ std::string kindsAsCsv(const std::vector<KindPtr>& kinds, bool metric) {
         std::string also;
         for (const auto& w : k->also)
             also += (also.empty() ? "" : "; ") + w;
-        out += fmt::format("{},{},{},{},{},{},{},{},{},{},{},{},{},{}\r\n", cell(k->id), cell(k->name),
-                           familyName(k->family), roleName(k->role), shapeName(k->footprint, k->size),
-                           length(k->size.width), length(k->size.depth), length(k->size.height),
-                           k->heights.seat ? length(*k->heights.seat) : "",
-                           k->use.front > Length{} ? length(k->use.front) : "", cell(k->opens),
-                           k->bareBack ? "bare" : "", cell(also), cell(k->caution));
+        out +=
+            fmt::format("{},{},{},{},{},{},{},{},{},{},{},{},{},{}\r\n", cell(k->id), cell(k->name),
+                        familyName(k->family), roleName(k->role), shapeName(k->footprint, k->size),
+                        length(k->size.width), length(k->size.depth), length(k->size.height),
+                        k->heights.seat ? length(*k->heights.seat) : "",
+                        k->use.front > Length{} ? length(k->use.front) : "", cell(k->opens),
+                        k->bareBack ? "bare" : "", cell(also), cell(k->caution));
     }
     return out;
 }
@@ -193,20 +196,22 @@ Result<std::vector<Kind>> kindsFromCsv(std::string_view text, std::string_view f
         return p;
     }
     const Table t(std::move(*records), file);
-    static const std::vector<std::string> known{"id",   "name", "family", "role",    "shape", "opens",
-                                                "back", "also", "caution"};
+    static const std::vector<std::string> known{"id",    "name", "family", "role",   "shape",
+                                                "opens", "back", "also",   "caution"};
     static const std::vector<std::string> lengths{"width", "depth", "height", "seat", "front"};
     std::map<std::string, std::pair<int, double>> column; // and the unit of its lengths
     for (const auto& raw : t.head()) {
         const auto name = foldCase(trimmed(raw));
         const auto stem = name.substr(0, name.find('_'));
         const bool plain = std::find(known.begin(), known.end(), name) != known.end();
-        const bool length = std::find(lengths.begin(), lengths.end(), stem) != lengths.end() &&
-                            (name.ends_with("_in") || name.ends_with("_mm") || name.ends_with("_cm"));
+        const bool length =
+            std::find(lengths.begin(), lengths.end(), stem) != lengths.end() &&
+            (name.ends_with("_in") || name.ends_with("_mm") || name.ends_with("_cm"));
         if (!plain && !length)
-            return t.fault(0, fmt::format("there is a column “{}”", raw),
-                           "columns are id, name, family, role, shape, width_in, depth_in, height_in, "
-                           "seat_in, front_in (or _mm, _cm), opens, back, also, caution");
+            return t.fault(
+                0, fmt::format("there is a column “{}”", raw),
+                "columns are id, name, family, role, shape, width_in, depth_in, height_in, "
+                "seat_in, front_in (or _mm, _cm), opens, back, also, caution");
         const double unit = name.ends_with("_in") ? 25.4 : name.ends_with("_cm") ? 10 : 1;
         column[length ? stem : name] = {t.column(name), unit};
     }
@@ -259,7 +264,8 @@ Result<std::vector<Kind>> kindsFromCsv(std::string_view text, std::string_view f
                     into = static_cast<E>(i);
                     return {};
                 }
-            return t.fault(r, fmt::format("“{}” is no {}", s, name), "see docs/kit.md for the words");
+            return t.fault(r, fmt::format("“{}” is no {}", s, name),
+                           "see docs/kit.md for the words");
         };
         if (auto p = enumerated("family", familyName, 8, k.family))
             return *p;

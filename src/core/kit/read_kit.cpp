@@ -80,7 +80,8 @@ public:
         if (!json_.contains(key))
             return false;
         if (!json_.at(key).is_boolean())
-            throw Fault{fmt::format("“{}” is neither true nor false", key), "leave it out for false"};
+            throw Fault{fmt::format("“{}” is neither true nor false", key),
+                        "leave it out for false"};
         return json_.at(key).get<bool>();
     }
 

@@ -164,7 +164,8 @@ json jsonOf(const Judgement& judgement) {
 } // namespace
 
 std::string bandsText(const Judgement& judgement) {
-    const json j{{"format", "mezzet-bands"}, {"school", judgement.school}, {"rules", jsonOf(judgement)}};
+    const json j{
+        {"format", "mezzet-bands"}, {"school", judgement.school}, {"rules", jsonOf(judgement)}};
     return j.dump(1) + "\n";
 }
 

@@ -72,7 +72,8 @@ Result<std::monostate> keep(const std::filesystem::path& folder, const char* nam
 
 } // namespace
 
-Result<std::monostate> keepStudioKinds(const Library& library, const std::filesystem::path& folder) {
+Result<std::monostate> keepStudioKinds(const Library& library,
+                                       const std::filesystem::path& folder) {
     std::vector<Kind> own;
     for (const auto& k : library.kit->kinds())
         if (k->own)

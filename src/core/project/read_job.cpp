@@ -342,8 +342,8 @@ SchemePtr readScheme(const json& j, const std::string& where, const Kit& kit,
     if (f.has("away"))
         take("away", s->away);
     if (f.has("arrangement"))
-        s->arrangement = f.text("arrangement", 20, true) == "guests" ? Arrangement::guests
-                                                                     : Arrangement::day;
+        s->arrangement =
+            f.text("arrangement", 20, true) == "guests" ? Arrangement::guests : Arrangement::day;
     if (f.has("zones")) {
         for (const auto& z : f.list("zones", mostZones)) {
             Fields one(z, where + ", a zone");
@@ -461,7 +461,8 @@ ProjectPtr readProject(const json& j, std::string_view file, const Library& libr
     }
     int n = 0;
     for (const auto& s : f.list("schemes", mostSchemes))
-        p->schemes.push_back(readScheme(s, fmt::format("scheme {}", ++n), *p->library.kit, p->rooms));
+        p->schemes.push_back(
+            readScheme(s, fmt::format("scheme {}", ++n), *p->library.kit, p->rooms));
     if (p->schemes.empty())
         f.fail("it has no scheme");
     for (std::size_t i = 0; i < p->rooms.size(); ++i) {
@@ -475,7 +476,8 @@ ProjectPtr readProject(const json& j, std::string_view file, const Library& libr
     p->activate(static_cast<std::size_t>(f.whole("active", 1, n)) - 1);
     if (f.has("thrownAway"))
         for (const auto& s : f.list("thrownAway", mostThrownAway))
-            p->thrownAway.push_back(readScheme(s, "a scheme thrown away", *p->library.kit, p->rooms));
+            p->thrownAway.push_back(
+                readScheme(s, "a scheme thrown away", *p->library.kit, p->rooms));
     if (f.has("access")) {
         if (!f.need("access").is_boolean())
             f.fail("“access” is neither true nor false");

@@ -68,9 +68,9 @@ bounds(const json& j, const std::string& what, double unit) {
 Rule readRule(const json& j, double unit, const RuleBook& book) {
     if (!j.is_object())
         throw Fault{"it is not an object", "each rule is {\"id\": …, \"title\": …}"};
-    static const std::set<std::string> known{"id",     "title",    "measures", "quantity",  "band",
-                                             "bands",  "best",     "right",    "tight",     "loose",
-                                             "source", "settings", "numbers",  "seenInPlan", "weight"};
+    static const std::set<std::string> known{
+        "id",    "title", "measures", "quantity", "band",    "bands",      "best",  "right",
+        "tight", "loose", "source",   "settings", "numbers", "seenInPlan", "weight"};
     for (const auto& item : j.items())
         if (known.count(item.key()) == 0)
             throw Fault{fmt::format("it has a field “{}” that is not known", item.key()),

@@ -38,18 +38,25 @@ std::string bandWords(const Band& b, Quantity q) {
 } // namespace
 
 std::string rulesPage(const RuleBook& book) {
-    std::string out =
-        "# Rules\n\n"
-        "Made from `data/rules/book.json` by `mezzet-cli rules`: change the book, not this page. Lengths "
-        "are in inches.\nThe code that measures each is in `src/core/judge/`, a file a subject. A value "
-        "within 0.005 mm of a bound sits on\nit. A job picks a school as a whole (`school …`), rule by "
-        "rule (`rule …`), or its own band (`band …`); a studio\nkeeps its bands for the jobs it begins "
-        "(Judge, Keep these bands for the studio).\n\n"
-        "A remedy is found by asking which tie's number, step or size would bring the reading to the "
-        "middle of its band,\nthen to its near edge, and trying each on the whole scene; the one that "
-        "leaves least to mend, and moves least, is\noffered, with what it upsets and what it mends. When "
-        "it upsets something, up to two further moves are looked for\nthat mend that. A remedy is a line "
-        "that can be typed.\n\n";
+    std::string out = "# Rules\n\n"
+                      "Made from `data/rules/book.json` by `mezzet-cli rules`: change the book, "
+                      "not this page. Lengths "
+                      "are in inches.\nThe code that measures each is in `src/core/judge/`, a file "
+                      "a subject. A value "
+                      "within 0.005 mm of a bound sits on\nit. A job picks a school as a whole "
+                      "(`school …`), rule by "
+                      "rule (`rule …`), or its own band (`band …`); a studio\nkeeps its bands for "
+                      "the jobs it begins "
+                      "(Judge, Keep these bands for the studio).\n\n"
+                      "A remedy is found by asking which tie's number, step or size would bring "
+                      "the reading to the "
+                      "middle of its band,\nthen to its near edge, and trying each on the whole "
+                      "scene; the one that "
+                      "leaves least to mend, and moves least, is\noffered, with what it upsets and "
+                      "what it mends. When "
+                      "it upsets something, up to two further moves are looked for\nthat mend "
+                      "that. A remedy is a line "
+                      "that can be typed.\n\n";
     for (const auto& s : book.schools)
         out += fmt::format("- **{}** (`{}`): {}\n", s.title, s.id, s.says);
     for (const Rule& r : book.rules) {
@@ -60,7 +67,8 @@ std::string rulesPage(const RuleBook& book) {
                                  school.empty() ? "" : " (" + school + ")");
         out += fmt::format("Band: {}. Source: {}.\n", bands, r.source);
         for (const auto& [verdict, says] :
-             {std::pair{"Right", r.right}, std::pair{"Tight", r.tight}, std::pair{"Loose", r.loose}})
+             {std::pair{"Right", r.right}, std::pair{"Tight", r.tight},
+              std::pair{"Loose", r.loose}})
             if (!says.empty())
                 out += fmt::format("- {}: {}\n", verdict, says);
     }

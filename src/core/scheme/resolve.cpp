@@ -515,7 +515,8 @@ std::vector<TieLine> tieLines(const Tie& t, const Piece& p, Angle turn, const Sc
     }
     case Tie::Kind::atPlace: {
         const Pose pose = poseOf(t.of.piece);
-        const auto place = placesAt(pieceOf(t.of.piece), t.places)[static_cast<std::size_t>(t.place - 1)];
+        const auto place =
+            placesAt(pieceOf(t.of.piece), t.places)[static_cast<std::size_t>(t.place - 1)];
         const Vec2 out = turned(-place.looks, pose.turn);
         const Vec2 at = pose.toRoom(place.edge) + out * (t.distance.mm() + p.size.depth.mm() / 2);
         return {{{1, 0}, at.x}, {{0, 1}, at.y}};

@@ -50,8 +50,8 @@ struct TieLine {
 [[nodiscard]] Vec2 frontMiddle(const Piece&, const Pose&);
 [[nodiscard]] Vec2 middleOf(const Target&, const Scene&);
 
-/// What a piece that stands on another stands on: the highest top under it. 0 for what stands on the
-/// floor.
+/// What a piece that stands on another stands on: the highest top under it. 0 for what stands on
+/// the floor.
 [[nodiscard]] Length baseOf(const Scene&, std::size_t piece);
 
 /// Where a piece's front edge runs, from left to right as you face it. For an L it is the inner

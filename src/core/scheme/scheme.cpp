@@ -157,17 +157,23 @@ std::vector<TablePlace> placesAt(const Piece& table, int count) {
         }
         return out;
     }
-    // How many at each side: front, left, back, right, always where there is most edge for one more.
+    // How many at each side: front, left, back, right. The long sides first, while each there has
+    // easy room; then wherever there is most edge for one more.
+    constexpr Length easy = Length::inches(30);
     std::array<int, 4> at{};
     const std::array<double, 4> length{2 * w, 2 * d, 2 * w, 2 * d};
+    const std::size_t longSide = w >= d ? 0 : 1;
     for (int n = 0; n < count; ++n) {
         std::size_t best = 0;
         double most = -1;
-        for (const std::size_t side : {std::size_t{0}, std::size_t{2}, std::size_t{1}, std::size_t{3}}) {
-            const double each = length[side] / (at[side] + 1);
+        for (const std::size_t k : {std::size_t{0}, std::size_t{2}, std::size_t{1}, std::size_t{3}}) {
+            const std::size_t s = (k + longSide) % 4;
+            double each = length[s] / (at[s] + 1);
+            if (s % 2 == longSide && each >= easy.mm() - 0.1)
+                each += 1e6;
             if (each > most + 1e-9) {
                 most = each;
-                best = side;
+                best = s;
             }
         }
         ++at[best];

@@ -60,8 +60,8 @@ struct Tie {
     /// piece it is centred along that piece's depth.
     Side side = Side::front;
     MeasuredTo to = MeasuredTo::edge;
-    int place = 0;  ///< atPlace: which one, from 1, clockwise from the front
-    int places = 0; ///< atPlace: of how many
+    int place = 0;       ///< atPlace: which one, from 1, clockwise from the front
+    int places = 0;      ///< atPlace: of how many
     std::string extra{}; ///< fields of the job file this version doesn't know, as JSON
 
     bool operator==(const Tie&) const = default;
@@ -97,10 +97,10 @@ struct Piece {
     std::vector<Tie> ties;
     bool locked = false;
     std::optional<Stance> otherwise{};  ///< where it is in the other arrangement, when elsewhere
-    bool onlyHere = false; ///< not in the room in the other arrangement
-    std::optional<bool> finishedBack{};   ///< when it differs from its kind
-    std::optional<double> cost{};         ///< in the client's money
-    std::string reason{};                 ///< why this one, and why here
+    bool onlyHere = false;              ///< not in the room in the other arrangement
+    std::optional<bool> finishedBack{}; ///< when it differs from its kind
+    std::optional<double> cost{};       ///< in the client's money
+    std::string reason{};               ///< why this one, and why here
     std::string extra; ///< fields of the job file this version doesn't know, as JSON
 
     /// Whether its back may be looked at.
@@ -129,7 +129,7 @@ struct Scheme {
     std::vector<Piece> pieces; ///< in the order they were placed; rugs are drawn first all the same
     int nextId = 1;
     Arrangement arrangement = Arrangement::day; ///< the one the pieces stand in now
-    std::vector<Piece> away{}; ///< in the room only in the other arrangement
+    std::vector<Piece> away{};                  ///< in the room only in the other arrangement
     std::vector<Zone> zones{};
     std::string extra;
 
@@ -155,8 +155,7 @@ struct TablePlace {
     Vec2 looks;
 };
 /// Places for so many at a table, clockwise from the middle of its front. A rectangular table seats
-/// its long sides first, evenly, and the short ends when the long sides would be fuller than the
-/// ends; a round or oval one at equal stretches of its edge.
+/// its long sides first, while each there has 30 in of edge, then wherever there is most; a round or oval one at equal stretches of its edge.
 [[nodiscard]] std::vector<TablePlace> placesAt(const Piece& table, int count);
 
 /// A new piece of a kind, at its usual size, with no name or place yet.

@@ -94,8 +94,8 @@ std::string words(const Tie& t, const Wording& w) {
     case Tie::Kind::atPlace:
         return fmt::format("place {} of {} at {}{}", t.place, t.places, of,
                            abs(t.distance) <= quiet ? std::string()
-                           : t.distance < Length{} ? fmt::format(", {} in", gap(-t.distance))
-                                                    : fmt::format(", {} out", gap(t.distance)));
+                           : t.distance < Length{}  ? fmt::format(", tucked {}", gap(-t.distance))
+                                                    : fmt::format(", drawn {}", gap(t.distance)));
     case Tie::Kind::at:
         return fmt::format("at {}, {}", write(t.distance, w.notation), write(t.second, w.notation));
     }

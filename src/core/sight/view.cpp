@@ -120,7 +120,8 @@ double along(Vec2 place, Vec2 d, const Convex& c) {
             const Vec2 a = c.points[static_cast<std::size_t>(i)];
             const Vec2 b = c.points[static_cast<std::size_t>((i + 1) % c.count)];
             // The disc swept round it: its sides move out, its corners are rounded.
-            const Vec2 out = c.radius > 0 && norm(b - a) > 0 ? -quarter(unit(b - a)) * c.radius : Vec2{};
+            const Vec2 out =
+                c.radius > 0 && norm(b - a) > 0 ? -quarter(unit(b - a)) * c.radius : Vec2{};
             offer(meets(place, d, a + out, b + out));
             if (c.radius > 0)
                 offer(meetsDisc(place, d, a, c.radius));
@@ -198,15 +199,14 @@ std::vector<ViewPart> viewFrom(Vec2 place, Angle from, Angle sweep, const std::v
         }
         if (best < 0)
             continue;
-        const bool goesOn =
-            !out.empty() && out.back().owner == owner &&
-            std::abs(positive(events[i] + start - out.back().from.inRadians()) -
-                     out.back().sweep.inRadians()) < 1e-7;
+        const bool goesOn = !out.empty() && out.back().owner == owner &&
+                            std::abs(positive(events[i] + start - out.back().from.inRadians()) -
+                                     out.back().sweep.inRadians()) < 1e-7;
         if (goesOn)
             out.back().sweep = out.back().sweep + Angle::radians(wide);
         else
-            out.push_back({owner, Angle::radians(start + events[i]), Angle::radians(wide),
-                           place + d * best});
+            out.push_back(
+                {owner, Angle::radians(start + events[i]), Angle::radians(wide), place + d * best});
     }
     return out;
 }
@@ -225,8 +225,7 @@ bool hides(const SightLine& line, const Shape& s, Length height) {
         const double back = along(line.mark, -d, c);
         const double leaves = back < 0 ? far : far - back;
         for (const double at : {near, std::min(leaves, far)}) {
-            const Length there =
-                line.eyeHeight + (line.markHeight - line.eyeHeight) * (at / far);
+            const Length there = line.eyeHeight + (line.markHeight - line.eyeHeight) * (at / far);
             if (there < height)
                 return true;
         }

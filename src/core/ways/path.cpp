@@ -25,8 +25,8 @@ std::vector<Vec2> flat(const Convex& c) {
 double distanceTo(const std::vector<Vec2>& corners, Vec2 p) {
     double best = 1e300;
     for (std::size_t i = 0; i < corners.size(); ++i)
-        best = std::min(best,
-                        norm(p - nearestOn({corners[i], corners[(i + 1) % corners.size()]}, p)));
+        best =
+            std::min(best, norm(p - nearestOn({corners[i], corners[(i + 1) % corners.size()]}, p)));
     return corners.size() > 2 && insideOutline(corners, p) ? 0 : best;
 }
 

@@ -139,7 +139,8 @@ WayFinder::Round WayFinder::roundOf(const Convex& c) {
     Round r{insideOf(c), c.radius};
     if (c.form == Convex::Form::polygon)
         for (int i = 0; i < c.count; ++i)
-            r.reach = std::max(r.reach, c.radius + norm(c.points[static_cast<std::size_t>(i)] - r.centre));
+            r.reach = std::max(r.reach,
+                               c.radius + norm(c.points[static_cast<std::size_t>(i)] - r.centre));
     else if (c.form == Convex::Form::ellipse)
         r.reach = std::max(c.halfWidth, c.halfDepth);
     return r;

@@ -1,0 +1,158 @@
+#include "kit/csv.h"
+#include "project/project.h"
+
+#include <gtest/gtest.h>
+
+#include <cstdlib>
+#include <filesystem>
+#include <random>
+
+using namespace mezzet;
+
+namespace {
+
+const KitPtr& shipped() {
+    static const KitPtr kit = *loadKit(std::string(MEZZET_TEST_DATA) + "/kit");
+    return kit;
+}
+
+Result<std::vector<Kind>> kinds(const std::string& text) {
+    return kindsFromCsv(text, "own.csv", *shipped());
+}
+
+std::filesystem::path emptyFolder() {
+    auto name = (std::filesystem::temp_directory_path() / "mezzet-studio-XXXXXX").string();
+    return ::mkdtemp(name.data());
+}
+
+} // namespace
+
+TEST(Csv, CellsWithCommasQuotesAndLinesAreRead) { // RFC 4180
+    const auto r = readCsv("a,b\r\n\"one, two\",\"say \"\"hi\"\"\"\n\"two\nlines\",x\n", "t.csv");
+    ASSERT_TRUE(r);
+    ASSERT_EQ(r->size(), 3U);
+    EXPECT_EQ((*r)[1][0], "one, two");
+    EXPECT_EQ((*r)[1][1], "say \"hi\"");
+    EXPECT_EQ((*r)[2][0], "two\nlines");
+    EXPECT_FALSE(readCsv("a\n\"never closed", "t.csv"));
+    EXPECT_FALSE(readCsv("a\n\"x\"y\n", "t.csv"));
+    EXPECT_FALSE(readCsv("a\nx\"y\n", "t.csv"));
+}
+
+TEST(Csv, TheWholeKitGoesOutAndComesBack) {
+    for (const bool metric : {false, true}) {
+        const auto text = kindsAsCsv(shipped()->kinds(), metric);
+        // Own ids, since the shipped ones are taken.
+        const auto back = kinds(text);
+        ASSERT_TRUE(back) << back.problem().text();
+        ASSERT_EQ(back->size(), shipped()->kinds().size());
+        for (std::size_t i = 0; i < back->size(); ++i) {
+            const Kind& was = *shipped()->kinds()[i];
+            EXPECT_EQ((*back)[i].id, was.id);
+            EXPECT_NEAR((*back)[i].size.width.mm(), was.size.width.mm(), 0.01) << was.id;
+            EXPECT_NEAR((*back)[i].size.height.mm(), was.size.height.mm(), 0.01) << was.id;
+            EXPECT_EQ((*back)[i].family, was.family);
+            EXPECT_EQ((*back)[i].role, was.role);
+            EXPECT_EQ((*back)[i].bareBack, was.bareBack) << was.id;
+        }
+    }
+}
+
+TEST(Csv, AKindTakesAfterTheOneItsNameEndsWith) {
+    const auto r = kinds("name,width_in,depth_in,height_in,seat_in\nHeron sofa,90,38,33,17.5\nSmall "
+                         "Heron armchair,28,30,31,\n");
+    ASSERT_TRUE(r) << r.problem().text();
+    EXPECT_EQ((*r)[0].role, Role::sofa);
+    EXPECT_EQ((*r)[0].id, "heron-sofa");
+    EXPECT_NEAR((*r)[0].heights.seat->inInches(), 17.5, 1e-9);
+    EXPECT_NEAR((*r)[0].heights.back->inInches(), 33, 1e-9) << "its back goes to its height";
+    EXPECT_EQ((*r)[1].role, Role::armchair);
+    const auto corner = kinds("name,width_cm,depth_cm,height_cm\nHeron corner sofa,300,180,84\n");
+    ASSERT_TRUE(corner);
+    EXPECT_EQ((*corner)[0].footprint.form, FootprintForm::ell);
+    EXPECT_LT((*corner)[0].footprint.bodyDepth, (*corner)[0].size.depth);
+}
+
+TEST(Csv, WhatCantBeIsRefusedWithItsLine) {
+    const char* head = "name,width_in,depth_in,height_in\n";
+    const std::pair<std::string, int> bad[] = {
+        {"", 0},
+        {"name,width_in,depth_in\nA sofa,1,2\n", 1},
+        {"name,colour\nx,y\n", 1},
+        {head, 1},
+        {std::string(head) + "Fine sofa,80,36,34\nBad sofa,wide,36,34\n", 3},
+        {std::string(head) + "Bad sofa,-80,36,34\n", 2},
+        {std::string(head) + "Bad sofa,0,36,34\n", 2},
+        {std::string(head) + "Bad sofa,9999999,36,34\n", 2},
+        {std::string(head) + ",80,36,34\n", 2},
+        {std::string(head) + "Gizmo,80,36,34\n", 2},
+        {"name,width_in,depth_in,height_in,family\nGizmo,80,36,34,boat\n", 2},
+        {"name,width_in,depth_in,height_in,shape\nBig round table,80,36,30,round\n", 2},
+        {"name,width_in,depth_in,height_in,seat_in\nLow sofa,80,36,12,18\n", 2}};
+    for (const auto& [text, line] : bad) {
+        const auto r = kinds(text);
+        ASSERT_FALSE(r) << text;
+        EXPECT_EQ(r.problem().file, "own.csv");
+        if (line > 0)
+            EXPECT_EQ(r.problem().line, line) << text;
+        EXPECT_FALSE(r.problem().what.empty());
+    }
+}
+
+TEST(Csv, AnyGarbageIsRefusedOrReadNeverCrashes) {
+    std::mt19937 random(1);
+    const std::string good = kindsAsCsv(shipped()->kinds(), false);
+    for (int i = 0; i < 300; ++i) {
+        auto text = good.substr(0, std::uniform_int_distribution<std::size_t>(0, good.size())(random));
+        for (int k = 0; k < 6 && !text.empty(); ++k)
+            text[std::uniform_int_distribution<std::size_t>(0, text.size() - 1)(random)] =
+                static_cast<char>(std::uniform_int_distribution<int>(1, 255)(random));
+        static_cast<void>(kinds(text));
+    }
+}
+
+TEST(Studio, KindsAndBandsAreKeptAndTakenUp) {
+    const auto folder = emptyFolder();
+    auto lib = *loadLibrary(MEZZET_TEST_DATA);
+    const auto own = kinds("name,width_in,depth_in,height_in\nHeron sofa,90,38,33\n");
+    ASSERT_TRUE(own);
+    auto kit = withStudio(lib.kit, *own);
+    ASSERT_TRUE(kit);
+    lib.kit = *kit;
+    ASSERT_TRUE(keepStudioKinds(lib, folder));
+    Judgement bands{"viewer-and-air", {}};
+    bands.choices["seat-to-table"].band = Band{300, 400, {}, {}};
+    ASSERT_TRUE(keepStudioBands(bands, folder));
+    const auto again = withStudio(*loadLibrary(MEZZET_TEST_DATA), folder);
+    ASSERT_TRUE(again) << again.problem().text();
+    ASSERT_TRUE(again->kit->byId("heron-sofa"));
+    EXPECT_TRUE(again->kit->byId("heron-sofa")->own);
+    const auto job = newProject(*again, "wall A 10'\nwall B 8'\nwall C 10'\nwall D 8'");
+    ASSERT_TRUE(job);
+    EXPECT_EQ((*job)->judgement.school, "viewer-and-air");
+    EXPECT_EQ((*job)->judgement.choices.at("seat-to-table").band->low, 300);
+    // A job with an own kind opens where the studio's files are not.
+    auto p = std::make_shared<Project>(**job);
+    auto scheme = std::make_shared<Scheme>();
+    Piece piece = pieceOf(again->kit->byId("heron-sofa"));
+    piece.id = 1;
+    piece.name = "Heron sofa";
+    piece.pose.at = {1500, 1200};
+    scheme->pieces.push_back(piece);
+    p->schemes = {scheme};
+    const auto elsewhere = readJob(jobText(*p), "job.mezzet", *loadLibrary(MEZZET_TEST_DATA));
+    ASSERT_TRUE(elsewhere) << elsewhere.problem().text();
+    EXPECT_EQ((*elsewhere)->scheme().pieces.front().kind->name, "Heron sofa");
+    std::filesystem::remove_all(folder);
+}
+
+TEST(Studio, DamagedFilesSaySoAndNothingIsTaken) {
+    const auto folder = emptyFolder();
+    ASSERT_TRUE(writeWhole(folder / "bands.json", "{ not json"));
+    const auto r = withStudio(*loadLibrary(MEZZET_TEST_DATA), folder);
+    ASSERT_FALSE(r);
+    EXPECT_NE(r.problem().file.find("bands.json"), std::string::npos);
+    ASSERT_TRUE(writeWhole(folder / "bands.json", "{\"school\": \"nobody\"}"));
+    EXPECT_FALSE(withStudio(*loadLibrary(MEZZET_TEST_DATA), folder));
+    std::filesystem::remove_all(folder);
+}
