@@ -145,18 +145,26 @@ TEST_F(Panels, SelectingInTheListSelectsOnTheBoard) {
 }
 
 TEST_F(Panels, TheSchemeStripSwitchesAndRenames) {
+    const auto were = session().project()->schemesHere().size();
     window->act("addScheme")->trigger();
     settled();
-    answer("Long table");
+    answer("Fourth try");
     window->act("renameScheme")->trigger();
-    EXPECT_EQ(session().project()->scheme().name, "Long table");
+    EXPECT_EQ(session().project()->scheme().name, "Fourth try");
     session().sayLine("scheme 1");
     EXPECT_EQ(session().project()->scheme().name, "Round supper table");
-    session().sayLine("scheme 2");
+    session().sayLine("scheme fourth try");
     window->act("removeScheme")->trigger();
+    EXPECT_EQ(session().project()->schemesHere().size(), were);
+    for (std::size_t i = 0; i + 1 < were; ++i)
+        window->act("removeScheme")->trigger();
     EXPECT_EQ(session().project()->schemesHere().size(), 1U);
     window->act("removeScheme")->trigger();
     EXPECT_EQ(session().project()->schemesHere().size(), 1U) << "the last one stays";
+    // What was thrown away is got back.
+    EXPECT_TRUE(window->act("getBack")->isEnabled());
+    session().sayLine("scheme get back fourth try");
+    EXPECT_EQ(session().project()->scheme().name, "Fourth try");
 }
 
 TEST_F(Panels, TheStateLineTellsScaleUnitsAndSchool) {

@@ -1,0 +1,101 @@
+// The floor without a window: what fits, schemes side by side, facts, the kit, the rules page.
+#include "cli/shell.h"
+
+#include <nlohmann/json.hpp>
+
+#include <gtest/gtest.h>
+
+#include <filesystem>
+#include <fstream>
+
+using json = nlohmann::json;
+namespace fs = std::filesystem;
+
+namespace {
+
+class FloorShell : public mezzet::test::ShellTest {
+protected:
+    void SetUp() override {
+        ShellTest::SetUp();
+        fs::copy_file(fs::path(MEZZET_TEST_DATA) / "demo" / "lantern-row.mezzet",
+                      folder / "job.mezzet");
+    }
+    mezzet::test::Ran here(const std::string& arguments) const {
+        return run(arguments, "MEZZET_STUDIO=" + (folder / "studio").string());
+    }
+};
+
+} // namespace
+
+TEST_F(FloorShell, FitAnswersAndRefuses) {
+    const auto rug = here("fit job.mezzet 'rug for seats' --json");
+    ASSERT_EQ(rug.code, 0) << rug.error;
+    const auto j = json::parse(rug.out);
+    EXPECT_TRUE(j["yes"]);
+    EXPECT_FALSE(j["choices"].empty());
+    for (const auto& c : j["choices"])
+        EXPECT_EQ(c["size_mm"].size(), 3U);
+    const auto where = json::parse(here("fit job.mezzet 'where console 36 x 12' --json").out);
+    EXPECT_FALSE(where["regions"].empty());
+    const auto bad = here("fit job.mezzet elephant");
+    EXPECT_EQ(bad.code, 3);
+    EXPECT_EQ(bad.error.find("question:1:1:"), 0U) << bad.error;
+    EXPECT_EQ(here("fit job.mezzet").code, 2);
+}
+
+TEST_F(FloorShell, SchemesAreLaidSideBySide) {
+    const auto j = json::parse(here("schemes job.mezzet --json").out);
+    ASSERT_EQ(j["schemes"].size(), 3U);
+    EXPECT_TRUE(j["schemes"][0]["differs"].empty());
+    EXPECT_FALSE(j["schemes"][1]["differs"].empty());
+    EXPECT_EQ(j["schemes"][1]["seats"], 6);
+    EXPECT_EQ(j["schemes"][1]["seats_for_guests"], 8);
+    EXPECT_NE(here("schemes job.mezzet").out.find("Sofa to the hearth"), std::string::npos);
+}
+
+TEST_F(FloorShell, TheFloorsFactsAreJson) {
+    const auto j = json::parse(here("floor job.mezzet").out);
+    EXPECT_EQ(j["zones"].size(), 2U);
+    EXPECT_FALSE(j["views"].empty());
+    EXPECT_FALSE(j["ways"].empty());
+    EXPECT_FALSE(j["use"].empty());
+    double sum = 0;
+    for (const auto& s : j["balance"]["footprint"])
+        sum += s.get<double>();
+    EXPECT_NEAR(sum, 1, 1e-9);
+}
+
+TEST_F(FloorShell, MendAllIsSaidAndTheJobIsBetterForIt) {
+    const auto before = json::parse(here("schemes job.mezzet --json").out)["schemes"][0]["to_mend"];
+    const auto said = here("say job.mezzet 'mend all within 36'");
+    if (said.code == 0) {
+        const auto after = json::parse(here("schemes job.mezzet --json").out)["schemes"][0]["to_mend"];
+        EXPECT_LT(after.get<int>(), before.get<int>());
+        EXPECT_EQ(said.out.find("Mends"), 0U) << said.out;
+    } else {
+        EXPECT_EQ(said.code, 3);
+    }
+}
+
+TEST_F(FloorShell, TheKitGoesOutAsCsvAndOwnKindsComeIn) {
+    ASSERT_EQ(here("kit --write kit.csv").code, 0);
+    EXPECT_NE(read("kit.csv").find("sofa,Sofa,seat,sofa"), std::string::npos);
+    write("own.csv", "name,width_in,depth_in,height_in\nHeron sofa,90,38,33\n");
+    ASSERT_EQ(here("kit --read own.csv").code, 0);
+    EXPECT_NE(here("kit --own").out.find("Heron sofa"), std::string::npos);
+    EXPECT_EQ(here("say job.mezzet 'add heron sofa at 9 ft, 3 ft'").code, 0);
+    // The job opens where the studio's kinds are not.
+    EXPECT_EQ(run("check job.mezzet", "MEZZET_STUDIO=" + (folder / "nowhere").string()).code, 0);
+    write("bad.csv", "name,width_in,depth_in,height_in\nHeron sofa,wide,38,33\n");
+    const auto bad = here("kit --read bad.csv");
+    EXPECT_EQ(bad.code, 3);
+    EXPECT_EQ(bad.error.find("bad.csv:2:"), 0U) << bad.error;
+}
+
+TEST_F(FloorShell, TheRulesPageIsTheOneInTheDocs) {
+    const auto page = run("rules");
+    ASSERT_EQ(page.code, 0);
+    std::ifstream in(fs::path(MEZZET_TEST_DATA).parent_path() / "docs" / "rules.md");
+    const std::string kept{std::istreambuf_iterator<char>(in), {}};
+    EXPECT_EQ(page.out, kept) << "make it anew: mezzet-cli rules > docs/rules.md";
+}
