@@ -3,7 +3,9 @@
 #include "app/board.h"
 #include "app/style.h"
 #include "dxf/dxf.h"
+#include "fits/ask.h"
 #include "geometry/gap.h"
+#include "judge/remedy.h"
 #include "ways/widest.h"
 
 #include <QApplication>
@@ -279,6 +281,75 @@ void widestWayByGeosBuffers(benchmark::State& state) {
     GEOS_finish_r(h);
 }
 BENCHMARK(widestWayByGeosBuffers)->Unit(benchmark::kMicrosecond);
+
+/// A flat of five rooms with fifty pieces each, all resolved and judged.
+void flatOfFiveRooms(benchmark::State& state) {
+    static const std::vector<Project> rooms = [] {
+        std::vector<Project> out;
+        for (int r = 0; r < 5; ++r) {
+            Project now = **newProject(
+                library(), "wall A 34'\n window 4' from left, 6' wide\nwall B 28'\n door 3' from left, 34 "
+                           "wide, hinge left, swings out\nwall C 34'\n door 4' from left, 36 wide, hinge "
+                           "left, swings in, undercut 3/4\nwall D 28'");
+            const auto say = [&](const std::string& line) {
+                now = *apply(now, readLine(line, now)->edit)->project;
+            };
+            for (int g = 0; g < 5; ++g) {
+                const int x = 70 + (g % 3) * 130;
+                const int y = 65 + (g / 3) * 150;
+                say(fmt::format("sofa called Sofa {0} at {1}in, {2}in, turned {3}", g, x, y, g * 12 + r));
+                say(fmt::format("coffee table called Low {0} 14 from Sofa {0}, centred on Sofa {0}", g));
+                say(fmt::format("armchair called Chair {0} 14 left of Low {0}, centred on Low {0}", g));
+                say(fmt::format("dresser called Chest {0} at {1}in, {2}in", g, x + 40, y + 100));
+                say(fmt::format("rug called Rug {0} under Sofa {0} and Low {0}", g));
+                say(fmt::format("round table 44 called Table {0} at {1}in, {2}in", g, x + 60, y + 60));
+                say(fmt::format("seat Table {0} with 4", g));
+            }
+            out.push_back(now);
+        }
+        return out;
+    }();
+    std::size_t pieces = 0;
+    for (auto _ : state) {
+        pieces = 0;
+        for (const Project& job : rooms) {
+            auto scene = sceneOf(job);
+            auto readings = judge(**scene, *job.library.book, job.judgement);
+            benchmark::DoNotOptimize(readings);
+            pieces += (*scene)->placed.size();
+        }
+    }
+    state.counters["pieces"] = static_cast<double>(pieces);
+}
+BENCHMARK(flatOfFiveRooms)->Unit(benchmark::kMillisecond);
+
+/// "What fits here?" in the demo's room.
+void whatFits(benchmark::State& state, const char* question) {
+    static const Project job = **openJob(std::filesystem::path(MEZZET_BENCH_DATA) / "demo" /
+                                             "lantern-row.mezzet",
+                                         library());
+    for (auto _ : state) {
+        auto answer = askWhatFits(question, job);
+        benchmark::DoNotOptimize(answer);
+    }
+}
+BENCHMARK_CAPTURE(whatFits, table, "table")->Unit(benchmark::kMillisecond);
+BENCHMARK_CAPTURE(whatFits, sofa, "sofa on wall A")->Unit(benchmark::kMillisecond);
+BENCHMARK_CAPTURE(whatFits, rug, "rug for seats")->Unit(benchmark::kMillisecond);
+BENCHMARK_CAPTURE(whatFits, where, "where sideboard 60 x 18")->Unit(benchmark::kMillisecond);
+BENCHMARK_CAPTURE(whatFits, does, "does armchair 28 x 30 x 32 fit")->Unit(benchmark::kMillisecond);
+
+/// One remedy of the demo, chains and all, and all that can be mended.
+void mendEverything(benchmark::State& state) {
+    static const Project job = **openJob(std::filesystem::path(MEZZET_BENCH_DATA) / "demo" /
+                                             "lantern-row.mezzet",
+                                         library());
+    for (auto _ : state) {
+        auto mended = mendAll(job, {});
+        benchmark::DoNotOptimize(mended);
+    }
+}
+BENCHMARK(mendEverything)->Unit(benchmark::kMillisecond);
 
 } // namespace
 

@@ -214,6 +214,13 @@ void Board::setShown(Over o, bool on) {
     update();
 }
 
+void Board::lookFromNext() {
+    ++lookFrom_;
+    if (!shown(Over::view))
+        setShown(Over::view, true);
+    update();
+}
+
 void Board::setRegions(std::vector<AllowedRegion> regions) {
     regions_ = std::move(regions);
     update();

@@ -46,6 +46,8 @@ public:
     /// What is shown over the floor besides the readings.
     enum class Over { use, ways, zones, view };
     void setShown(Over, bool on);
+    /// Looks from the next door, or in through the next window, while what is seen is shown.
+    void lookFromNext();
     [[nodiscard]] bool shown(Over o) const { return shown_[static_cast<std::size_t>(o)]; }
     /// Where a piece may stand, as an answer told it; empty takes it away.
     void setRegions(std::vector<AllowedRegion>);
@@ -130,6 +132,7 @@ private:
     std::optional<Drag> drag_;
     std::optional<SnapOffer> snap_;
     std::array<bool, 4> shown_{};
+    std::size_t lookFrom_ = 0; ///< which opening is looked from
     std::vector<AllowedRegion> regions_;
     Angle turnedBy_;
     bool spaceHeld_ = false;

@@ -112,16 +112,48 @@ void Board::paintOver(const sheets::Drawing& d, std::vector<QRectF>& taken) {
     if (shown(Over::use))
         sheets::drawUseZones(d, useZones(scene, book), d.notation);
     if (shown(Over::view)) {
-        // From the seat that is chosen, else from the first door.
+        // From the seat that is chosen, else from a door, or from outside through a window.
         const Piece* seat = one != 0 ? scene.scheme->byId(one) : nullptr;
-        if (seat != nullptr && seat->kind->isSeat())
-            sheets::drawView(d, viewFromSeat(scene, one));
-        else
-            for (const auto& o : job.room->openings)
-                if (o.kind != OpeningKind::window) {
-                    sheets::drawView(d, viewFromDoor(scene, o));
-                    break;
-                }
+        const auto& openings = job.room->openings;
+        std::optional<RoomView> view;
+        QString from;
+        if (seat != nullptr && seat->kind->isSeat()) {
+            view = viewFromSeat(scene, one);
+            from = "From " + QString::fromStdString(seat->name);
+        } else if (!openings.empty()) {
+            // Doors before windows.
+            std::vector<const Opening*> order;
+            for (const bool window : {false, true})
+                for (const auto& o : openings)
+                    if ((o.kind == OpeningKind::window) == window)
+                        order.push_back(&o);
+            const Opening& o = *order[lookFrom_ % order.size()];
+            const bool outside = o.kind == OpeningKind::window;
+            view = outside ? viewFromOutside(scene, o) : viewFromDoor(scene, o);
+            from = QString::fromStdString((outside ? "From outside, through " : "From ") + o.name());
+        }
+        if (view) {
+            sheets::drawView(d, *view);
+            QStringList said;
+            if (view->first)
+                said << "first " + QString::fromStdString(words(*view->first, job.wording()));
+            for (const auto& i : view->items)
+                if (i.what.is == Target::Is::piece && said.size() < 4)
+                    said << QString("%1 %2 %%3")
+                                .arg(QString::fromStdString(words(i.what, job.wording())))
+                                .arg(std::lround(i.share * 100))
+                                .arg(i.backSeen ? " (its back)" : "");
+            const auto text = from + ": " + said.join(", ");
+            QPainter& p = d.painter;
+            p.setFont(sheets::sans(13));
+            const QRectF at(sheetArea().left() + 10, sheetArea().bottom() - 30,
+                            p.fontMetrics().horizontalAdvance(text) + 20, 22);
+            p.setPen(QPen(look().panelEdge, 1));
+            p.setBrush(look().field);
+            p.drawRoundedRect(at, 5, 5);
+            p.setPen(look().ink);
+            p.drawText(at, Qt::AlignCenter, text);
+        }
     }
     if (shown(Over::ways)) {
         auto ways = waysToDraw(scene, book, job.judgement, one);

@@ -11,6 +11,7 @@
 #include <QDir>
 #include <QFile>
 #include <QStyleFactory>
+#include <QThread>
 
 #include <cstdio>
 
@@ -62,8 +63,10 @@ bool traced(mezzet::app::MainWindow& window, const QString& folder, Shot shot) {
 int renderViews(mezzet::app::MainWindow& window, const QString& folder) {
     QDir().mkpath(folder);
     const auto shot = [&](QWidget& w, const char* name) {
-        for (int i = 0; i < 40 || (i < 600 && window.session().findingRemedies()); ++i)
+        for (int i = 0; i < 40 || (i < 2000 && window.session().findingRemedies()); ++i) {
             QApplication::processEvents(QEventLoop::AllEvents, 20);
+            QThread::msleep(3);
+        }
         const auto file = QString("%1/%2.png").arg(folder, name);
         const bool saved = w.grab().save(file);
         std::printf("%s\n", qPrintable(saved ? file : "could not write " + file));
@@ -100,6 +103,9 @@ int renderViews(mezzet::app::MainWindow& window, const QString& folder) {
     ok = shot(window, "use") && ok;
     window.act("showUse")->trigger();
     window.act("showZones")->trigger();
+    window.act("showView")->trigger();
+    ok = shot(window, "view") && ok;
+    window.act("showView")->trigger();
     {
         mezzet::app::CompareView beside(session, &window);
         beside.setModal(false);

@@ -165,6 +165,10 @@ void MainWindow::buildJudgeMenu(QMenu* m) {
         });
         a->setCheckable(true);
     }
+    add(m, "lookNext", "Look from the next door or window", QKeySequence("Ctrl+Shift+3"), [this] {
+        act("showView")->setChecked(true);
+        board_->lookFromNext();
+    });
     m->addSeparator();
     auto* access = add(m, "access", "Judge for a wheelchair too", {}, [this] {
         session_.apply({"access", {SetAccess{act("access")->isChecked()}}, {}});

@@ -1,5 +1,7 @@
 #include "sheets/plan_sheet.h"
 
+#include "judge/compare.h"
+
 #include "judge/remedy.h"
 #include "measure/text.h"
 #include "room/facts.h"
@@ -147,6 +149,16 @@ public:
         title(1);
         return left;
     }
+
+    /// A page of reasons alone, for when the plan's own page has no room for them.
+    void whyPage(int page) {
+        p_.fillRect(QRectF(0, 0, l_.width() * k_, l_.height() * k_), Qt::white);
+        const QRectF all(margin, margin, l_.width() - 2 * margin,
+                         l_.height() - 2 * margin - titleHeight - 4);
+        whyList(all.left(), all.top(), all.width(), all.bottom());
+        title(page);
+    }
+    [[nodiscard]] bool whyLeft() const { return whyLeft_; }
 
     /// A page of the schedule alone, from a row on; says how many rows are left.
     int schedulePage(int from, int page) {
@@ -356,15 +368,63 @@ private:
         const double mx = beside ? area.left() + w + gutter : area.left();
         const double end = mendList(
             mx, beside ? area.top() : std::max(y, std::min(y + row, bottom)) + 3, w, area.bottom());
-        facts(mx, end + 3, w, area.bottom());
+        const auto reasons = whyLines();
+        double whyNeeds = reasons.empty() ? 0 : 7;
+        for (const auto& r : reasons)
+            whyNeeds += heightOf(r, w) + 1.2;
+        whyLeft_ = !reasons.empty() && end + 3 + whyNeeds > area.bottom();
+        const double after = reasons.empty() || whyLeft_
+                                 ? end
+                                 : whyList(mx, end + 3, w, area.bottom());
+        facts(mx, after + 3, w, area.bottom());
         return count - i;
+    }
+
+    /// Why this scheme, and why each choice, as they were noted; with what they cost.
+    QStringList whyLines() const {
+        QStringList out;
+        if (!scene_.scheme->note.empty())
+            out << QString::fromStdString(scene_.scheme->note);
+        for (const Piece& p : scene_.scheme->pieces)
+            if (!p.reason.empty())
+                out << QString::fromStdString(p.name + ": " + p.reason);
+        double cost = 0;
+        int priced = 0;
+        for (const Piece& p : scene_.scheme->pieces)
+            if (p.cost) {
+                cost += *p.cost;
+                ++priced;
+            }
+        if (priced > 0)
+            out << QString("Cost of the %1 priced of %2 pieces: %3")
+                       .arg(priced)
+                       .arg(scene_.scheme->pieces.size())
+                       .arg(QString::fromStdString(writeCost(cost)));
+        return out;
+    }
+    /// Gives back where it ends.
+    double whyList(double x, double top, double w, double bottom) {
+        double y = heading("Why", x, top, w);
+        for (const auto& s : whyLines()) {
+            const double h = heightOf(s, w);
+            if (y + h > bottom)
+                break;
+            p_.setFont(sans(2.6 * k_));
+            p_.setPen(paperLook().ink);
+            p_.drawText(dev({x, y, w, h + 1}), Qt::TextWordWrap, s);
+            y += h + 1.2;
+        }
+        return y;
     }
 
     QString sentence(const Reading& r) const {
         const Wording say = job_.wording();
         return QString::fromStdString(
-            fmt::format("{}, {}: {}", subjectOf(r, {*scene_.room, *scene_.scheme, job_.notation}),
-                        words(r.other, say), whyOf(r, say)));
+            fmt::format("{}{}: {}", subjectOf(r, {*scene_.room, *scene_.scheme, job_.notation}),
+                        r.other.is == Target::Is::none || r.other.is == Target::Is::room
+                            ? std::string()
+                            : ", " + words(r.other, say),
+                        whyOf(r, say)));
     }
     double mendNeeds(double w) const {
         double y = 0;
@@ -450,7 +510,7 @@ private:
               q(job_.client.empty() ? scene_.room->name : job_.client + ", " + scene_.room->name),
               3.2);
         field(c1, y + 0.8, c2 - c1, "Sheet",
-              page == 1 ? QString("Plan") : QString("Schedule, page %1").arg(page), 3.8,
+              page == 1 ? QString("Plan") : QString("Plan, page %1").arg(page), 3.8,
               QFont::Medium);
         field(c1, y + 10.4, c2 - c1, "Scheme", q(scene_.scheme->name), 3.2);
         const double half = (margin + w - c2) / 2;
@@ -477,6 +537,7 @@ private:
     const Layout& l_;
     std::string date_;
     std::vector<const Reading*> mend_;
+    bool whyLeft_ = false; ///< the reasons found no room on the plan's page
     bool pages_ = true; ///< what doesn't fit goes on further pages
 };
 
@@ -562,7 +623,9 @@ Result<Printed> printPlan(const Project& job, const PlanOptions& options,
     // How many pages the schedule takes is known by painting the first for nothing.
     QImage none(8, 8, QImage::Format_RGB32);
     QPainter scratch(&none);
-    int left = PlanPainter(scratch, 1, job, **scene, readings, *layout, date).first(pages);
+    PlanPainter trial(scratch, 1, job, **scene, readings, *layout, date);
+    int left = trial.first(pages);
+    const bool whyLeft = trial.whyLeft();
     PaperJob paper{layout->width(), layout->height(), job.title + ", plan", {}};
     paper.pages.emplace_back([&](QPainter& p, double k) {
         PlanPainter(p, k, job, **scene, readings, *layout, date).first(pages);
@@ -575,6 +638,12 @@ Result<Printed> printPlan(const Project& job, const PlanOptions& options,
             PlanPainter(scratch, 1, job, **scene, readings, *layout, date).schedulePage(from, page);
         paper.pages.emplace_back([&, from, page](QPainter& p, double k) {
             PlanPainter(p, k, job, **scene, readings, *layout, date).schedulePage(from, page);
+        });
+    }
+    if (pages && whyLeft) {
+        const int page = static_cast<int>(paper.pages.size()) + 1;
+        paper.pages.emplace_back([&, page](QPainter& p, double k) {
+            PlanPainter(p, k, job, **scene, readings, *layout, date).whyPage(page);
         });
     }
     auto written = printPages(paper, path);

@@ -1,6 +1,7 @@
 // The widest way against GEOS: bisection on the free floor shrunk by a radius until it no longer
 // joins the two places.
 #include "geometry/gap.h"
+#include "ways/path.h"
 #include "ways/widest.h"
 
 #include <gtest/gtest.h>
@@ -101,7 +102,7 @@ constexpr double widest = 2500;
 TEST(Ways, AgreeWithBisectionOnGeosBuffersInRandomRooms) {
     std::mt19937 random(71);
     std::uniform_real_distribution<double> share(0, 1);
-    const int rooms = std::getenv("MEZZET_LONG") != nullptr ? 2000 : 120;
+    const int rooms = std::getenv("MEZZET_LONG") != nullptr ? 3000 : 120;
     int narrow = 0, blocked = 0;
     for (int k = 0; k < rooms; ++k) {
         const double w = 3000 + 4000 * share(random);
@@ -166,4 +167,86 @@ TEST(Ways, KnownCases) {
     const auto close = ways.narrowest({{1000, 1650}}, {{2500, 3200}});
     ASSERT_TRUE(close);
     EXPECT_NEAR(close->width.mm(), 200, 1e-6);
+}
+
+TEST(Ways, WithSomethingOpenedAreThoseOfAFloorBuiltSo) {
+    std::mt19937 random(5);
+    std::uniform_real_distribution<double> share(0, 1);
+    int differs = 0;
+    for (int k = 0; k < 400; ++k) {
+        const double w = 3000 + 3000 * share(random);
+        const double d = 3000 + 3000 * share(random);
+        std::vector<Shape> things;
+        const int count = 4 + static_cast<int>(random() % 10);
+        for (int i = 0; i < count; ++i)
+            things.push_back(placed(rectangle(Length::millimetres(300 + 1200 * share(random)),
+                                              Length::millimetres(300 + 900 * share(random))),
+                                    {{w * share(random), d * share(random)},
+                                     Angle::degrees(360 * share(random))}));
+        const WayEnd from{{200, 200}};
+        const WayEnd to{{w - 200, d - 200}};
+        // Thing 0 is out of the way, and a bar stands there instead.
+        const Shape bar = placed(rectangle(Length::metres(1.2), Length::millimetres(60)),
+                                 {things[0].centre, Angle::degrees(30)});
+        const WayFinder whole(blocksOf(w, d, things), Length::millimetres(widest));
+        Opened opened;
+        opened.without = {0};
+        opened.with = {{bar.parts[0], 99, {-1, -1}}};
+        const auto here = whole.narrowest(from, to, opened);
+        auto built = things;
+        built[0] = bar;
+        const auto there =
+            WayFinder(blocksOf(w, d, built), Length::millimetres(widest)).narrowest(from, to);
+        ASSERT_EQ(here.has_value(), there.has_value()) << k;
+        if (here)
+            EXPECT_NEAR(here->width.mm(), there->width.mm(), 1e-9) << k;
+        const auto plain = whole.narrowest(from, to);
+        differs += plain.has_value() != here.has_value() ||
+                           (plain && std::abs(plain->width.mm() - here->width.mm()) > 1)
+                       ? 1
+                       : 0;
+    }
+    EXPECT_GT(differs, 20) << "opening something makes a difference";
+}
+
+TEST(LargestCircle, IsTheKnownOne) {
+    const auto edge = [](double w, double d) {
+        return std::vector<Vec2>{{0, 0}, {w, 0}, {w, d}, {0, d}};
+    };
+    // In a rectangle half its lesser side; a handbook fact.
+    EXPECT_NEAR(largestCircle(blocksOf(5000, 3000, {}), edge(5000, 3000)).radius.mm(), 1500, 0.6);
+    // Round a square pillar in the middle of a square: between its corner and the room's.
+    const auto pillar =
+        placed(rectangle(Length::millimetres(1000), Length::millimetres(1000)), {{2000, 2000}, {}});
+    const double r = largestCircle(blocksOf(4000, 4000, {pillar}), edge(4000, 4000)).radius.mm();
+    // Touching two walls and the pillar's corner at (1500, 1500): r (1 + sqrt 2) = 1500 sqrt 2.
+    EXPECT_NEAR(r, 1500 * std::sqrt(2.0) / (1 + std::sqrt(2.0)), 0.6);
+}
+
+TEST(LargestCircle, AgreesWithAFineGridInRandomRooms) {
+    std::mt19937 random(6);
+    std::uniform_real_distribution<double> share(0, 1);
+    for (int k = 0; k < 12; ++k) {
+        const double w = 4000;
+        const double d = 3000;
+        std::vector<Shape> things;
+        for (int i = 0; i < 5; ++i)
+            things.push_back(placed(rectangle(Length::millimetres(300 + 700 * share(random)),
+                                              Length::millimetres(300 + 700 * share(random))),
+                                    {{w * share(random), d * share(random)},
+                                     Angle::degrees(360 * share(random))}));
+        const auto blocks = blocksOf(w, d, things);
+        const std::vector<Vec2> edge{{0, 0}, {w, 0}, {w, d}, {0, d}};
+        const auto c = largestCircle(blocks, edge);
+        double best = 0;
+        for (double x = 20; x < w; x += 20)
+            for (double y = 20; y < d; y += 20) {
+                double near = 1e9;
+                for (const auto& b : blocks)
+                    near = std::min(near, gapBetween(b.shape, stretch({{x, y}, {x, y}}).parts[0]).apart.mm());
+                best = std::max(best, near);
+            }
+        EXPECT_GE(c.radius.mm(), best - 0.6) << k;
+        EXPECT_LE(c.radius.mm(), best + 15) << "a grid of 20 mm misses its middle by 14 at most";
+    }
 }

@@ -143,6 +143,9 @@ std::vector<ViewPart> viewFrom(Vec2 place, Angle from, Angle sweep, const std::v
         double first = 0; ///< as turned on from `start`
         double width = 0;
         const Seen* what = nullptr;
+        Vec2 centre;      ///< of a circle that holds it
+        double reach = 0; ///< that circle's radius, mm
+        bool crosses = false; ///< it overlaps another
     };
     std::vector<Wide> things;
     std::vector<double> events{0, span};
@@ -158,55 +161,101 @@ std::vector<ViewPart> viewFrom(Vec2 place, Angle from, Angle sweep, const std::v
         // Seen from outside, a convex thing takes less than half a turn: spread about its middle.
         const double middle = directionOf(middleOf(seen.shape) - place).inRadians();
         const auto [low, high] = spread(place, middle, seen.shape);
-        things.push_back({positive(middle + low - start), high - low, &seen});
+        const Vec2 centre = middleOf(seen.shape);
+        double reach = seen.shape.radius;
+        if (seen.shape.form == Convex::Form::polygon)
+            for (int i = 0; i < seen.shape.count; ++i)
+                reach = std::max(reach, seen.shape.radius +
+                                            norm(seen.shape.points[static_cast<std::size_t>(i)] - centre));
+        else if (seen.shape.form == Convex::Form::ellipse)
+            reach = std::max(seen.shape.halfWidth, seen.shape.halfDepth);
+        things.push_back({positive(middle + low - start), high - low, &seen, centre, reach});
         event(middle + low - start);
         event(middle + high - start);
     }
-    // Where outlines cross, another thing may come first.
+    // Where outlines cross, another thing may come first within a stretch.
     for (std::size_t i = 0; i < things.size(); ++i)
         for (std::size_t k = 0; k < i; ++k) {
-            if (gapBetween(things[i].what->shape, things[k].what->shape).apart > Length{})
+            const Vec2 between = things[i].centre - things[k].centre;
+            const double reach = things[i].reach + things[k].reach;
+            // Stretches of wall meet at their ends, where both have events already.
+            const auto thin = [](const Convex& c) {
+                return c.form == Convex::Form::polygon && c.count == 2 && c.radius <= 0;
+            };
+            if (dot(between, between) > reach * reach ||
+                (thin(things[i].what->shape) && thin(things[k].what->shape)) ||
+                gapBetween(things[i].what->shape, things[k].what->shape).apart > Length{})
                 continue;
-            const auto one = corners(things[i].what->shape);
-            const auto other = corners(things[k].what->shape);
-            for (std::size_t a = 0; a < one.size(); ++a)
-                for (std::size_t b = 0; b < other.size(); ++b) {
-                    const Vec2 p = one[a];
-                    const Vec2 q = one[(a + 1) % one.size()];
-                    const double t = meets(p, q - p, other[b], other[(b + 1) % other.size()]);
-                    if (t >= 0 && t <= 1)
-                        event(directionOf(p + (q - p) * t - place).inRadians() - start);
-                }
+            things[i].crosses = things[k].crosses = true;
         }
     std::sort(events.begin(), events.end());
-    std::vector<ViewPart> out;
-    for (std::size_t i = 0; i + 1 < events.size(); ++i) {
-        const double wide = events[i + 1] - events[i];
-        if (wide < 1e-9)
-            continue;
-        const double middle = events[i] + wide / 2;
-        const Vec2 d{std::cos(start + middle), std::sin(start + middle)};
-        double best = -1;
-        int owner = 0;
+    const auto at = [&](double angle) {
+        return Vec2{std::cos(start + angle), std::sin(start + angle)};
+    };
+    /// The first thing in a direction, and how far off.
+    const auto first = [&](double angle) {
+        const Vec2 d = at(angle);
+        std::pair<const Wide*, double> best{nullptr, -1};
         for (const Wide& w : things) {
-            if (positive(middle - w.first) > w.width)
+            const double in = angle - w.first;
+            if ((in < 0 ? in + full : in) > w.width)
                 continue;
             const double t = along(place, d, w.what->shape);
-            if (t >= 0 && (best < 0 || t < best)) {
-                best = t;
-                owner = w.what->owner;
-            }
+            if (t >= 0 && (best.second < 0 || t < best.second))
+                best = {&w, t};
         }
-        if (best < 0)
-            continue;
+        return best;
+    };
+    std::vector<ViewPart> out;
+    const auto add = [&](double begins, double to, int owner, double far) {
         const bool goesOn = !out.empty() && out.back().owner == owner &&
-                            std::abs(positive(events[i] + start - out.back().from.inRadians()) -
+                            std::abs(positive(begins + start - out.back().from.inRadians()) -
                                      out.back().sweep.inRadians()) < 1e-7;
         if (goesOn)
-            out.back().sweep = out.back().sweep + Angle::radians(wide);
+            out.back().sweep = out.back().sweep + Angle::radians(to - begins);
         else
-            out.push_back(
-                {owner, Angle::radians(start + events[i]), Angle::radians(wide), place + d * best});
+            out.push_back({owner, Angle::radians(start + begins), Angle::radians(to - begins),
+                           place + at((begins + to) / 2) * far});
+    };
+    for (std::size_t i = 0; i + 1 < events.size(); ++i) {
+        const double low = events[i];
+        const double high = events[i + 1];
+        if (high - low < 1e-9)
+            continue;
+        const auto middle = first((low + high) / 2);
+        if (middle.first == nullptr)
+            continue;
+        if (!middle.first->crosses) {
+            add(low, high, middle.first->what->owner, middle.second);
+            continue;
+        }
+        // Two that overlap may change places: looked for in steps, and closed in on by halves.
+        constexpr int steps = 8;
+        double begins = low;
+        auto owner = first(low + (high - low) * 1e-6);
+        for (int k = 1; k <= steps; ++k) {
+            const double to = low + (high - low) * (k == steps ? 1 - 1e-6 : static_cast<double>(k) / steps);
+            const auto next = first(to);
+            if (next.first == nullptr || owner.first == nullptr)
+                break;
+            if (next.first->what->owner != owner.first->what->owner) {
+                double a = std::max(begins, low);
+                double b = to;
+                for (int h = 0; h < 45 && b - a > 1e-11; ++h) {
+                    const double m = (a + b) / 2;
+                    const auto there = first(m);
+                    (there.first != nullptr &&
+                             there.first->what->owner == owner.first->what->owner
+                         ? a
+                         : b) = m;
+                }
+                add(begins, b, owner.first->what->owner, owner.second);
+                begins = b;
+            }
+            owner = next;
+        }
+        if (owner.first != nullptr)
+            add(begins, high, owner.first->what->owner, owner.second);
     }
     return out;
 }
