@@ -146,7 +146,7 @@ void Board::paintOver(const sheets::Drawing& d, std::vector<QRectF>& taken) {
             const auto text = from + ": " + said.join(", ");
             QPainter& p = d.painter;
             p.setFont(sheets::sans(13));
-            const QRectF at(sheetArea().left() + 10, sheetArea().bottom() - 30,
+            const QRectF at(sheetArea().left() + 10, sheetArea().top() + 8,
                             p.fontMetrics().horizontalAdvance(text) + 20, 22);
             p.setPen(QPen(look().panelEdge, 1));
             p.setBrush(look().field);

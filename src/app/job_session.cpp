@@ -198,8 +198,30 @@ bool JobSession::sayLine(const QString& line) {
         word == "undo" ? undo() : redo();
         return true;
     }
-    auto said =
-        readSaid(line.toStdString(), *project_, selected_.size() == 1 ? selected_.front() : 0);
+    const int selected = selected_.size() == 1 ? selected_.front() : 0;
+    if (takesLong(line.toStdString())) {
+        // Remedies are looked for beside the window; what changes meanwhile makes the answer late.
+        const int mine = ++*generation_;
+        finding_ = 1;
+        emit told("Looking for what can be mended …", false);
+        pool_.start([this, mine, selected, text = line.toStdString(), job = project_] {
+            auto found = readSaid(text, *job, selected);
+            QMetaObject::invokeMethod(
+                this,
+                [this, mine, found = std::move(found)] {
+                    if (*generation_ != mine)
+                        return;
+                    finding_ = 0;
+                    if (!found)
+                        emit told(QString::fromStdString(found.problem().sentence()), true);
+                    else if (apply(found->edit))
+                        emit told(QString::fromStdString(found->preview), false);
+                },
+                Qt::QueuedConnection);
+        });
+        return true;
+    }
+    auto said = readSaid(line.toStdString(), *project_, selected);
     if (!said) {
         emit told(QString::fromStdString(said.problem().sentence()), true);
         return false;

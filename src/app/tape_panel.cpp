@@ -202,6 +202,8 @@ TapePanel::TapePanel(JobSession& session, QWidget* parent)
         for (auto* c : cards_)
             if (c->reading() == reading)
                 c->showRemedy();
+        if (takeWhenFound_)
+            takeFirstRemedy();
     });
     connect(&session, &JobSession::jobChanged, this, &TapePanel::wanted);
     connect(&session, &JobSession::selectionChanged, this, &TapePanel::wanted);
@@ -210,6 +212,7 @@ TapePanel::TapePanel(JobSession& session, QWidget* parent)
 }
 
 void TapePanel::wanted() {
+    takeWhenFound_ = false;
     later_.start();
 }
 
@@ -540,9 +543,18 @@ void TapePanel::findRemedies() {
 void TapePanel::takeFirstRemedy() {
     if (later_.isActive())
         rebuild();
+    takeWhenFound_ = false;
     for (auto* c : cards_) {
         if (!session_.readings()[c->reading()].toMend())
             continue;
+        if (!session_.remedyKnown(c->reading())) {
+            // It is taken once it is found.
+            takeWhenFound_ = true;
+            if (!session_.findingRemedies())
+                findRemedies();
+            emit session_.told("Looking for a remedy …", false);
+            return;
+        }
         c->showRemedy();
         if (!c->remedyButton()->isHidden()) {
             c->remedyButton()->click();

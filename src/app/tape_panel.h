@@ -87,6 +87,7 @@ private:
     std::vector<ReadingCard*> cards_;
     QTimer later_;
     QTimer idle_;
+    bool takeWhenFound_ = false; ///< the first remedy is to be taken as soon as it is there
 };
 
 } // namespace mezzet::app

@@ -229,6 +229,15 @@ TEST(Lines, OfTheFloorAreReadAndRefused) {
     EXPECT_EQ(noted->project->scheme().byName("Sofa")->reason, "it faces the fire");
 }
 
+TEST(Lines, SeatIsATableOrTheHeightOfWhatIsSelected) {
+    const auto job = jobWith({"sofa at 10', 7'", "round table at 4', 4'"});
+    const auto height = readLine("seat 17", job, job.scheme().byName("Sofa")->id);
+    ASSERT_TRUE(height) << height.problem().text();
+    const auto after = apply(job, height->edit);
+    EXPECT_NEAR(after->project->scheme().byName("Sofa")->heights.seat->inInches(), 17, 1e-9);
+    EXPECT_TRUE(readLine("seat round table with 4", job));
+}
+
 TEST(Lines, SeveralAreSizedAndLockedAtOnce) {
     const auto job = jobWith({"dining chair called One at 3', 3'", "dining chair called Two at 6', 3'",
                               "size all dining chairs 19 x 21", "lock one and two"});

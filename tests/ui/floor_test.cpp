@@ -125,6 +125,21 @@ TEST_F(FloorStory, AllThatCanBeIsMendedAndShownFirst) {
     }
 }
 
+TEST_F(FloorStory, MendingIsSaidAndDoneBesideTheWindow) {
+    const auto text = jobText(*session().project());
+    EXPECT_TRUE(say("mend coat stand"));
+    EXPECT_TRUE(session().findingRemedies());
+    settled();
+    EXPECT_NE(jobText(*session().project()), text);
+    session().undo();
+    // What changes meanwhile makes the answer late.
+    say("mend coat stand");
+    say("move floor plant 1 left");
+    const auto moved = jobText(*session().project());
+    settled();
+    EXPECT_EQ(jobText(*session().project()), moved);
+}
+
 TEST_F(FloorStory, RemediesTellWhatTheyMendAndUpset) {
     session().select({id("Supper table")});
     settled();

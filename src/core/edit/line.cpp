@@ -41,8 +41,12 @@ public:
             return lock(false);
         if (in.take({"free", "untie"}))
             return free();
-        if (in.take({"seat"})) // a table; "seat 17" is a height
-            return seatAt();
+        if (const std::size_t at = in.at(); in.take({"seat"})) {
+            // A table is seated; "seat 17" is the height of what is selected.
+            if (!in.lengthAhead())
+                return seatAt();
+            in.goTo(at);
+        }
         if (in.take({"align", "line up"}))
             return align();
         if (in.take({"spread"}))
@@ -419,7 +423,9 @@ private:
                 p.pose.at = scene_->room->middle();
             } else if (fresh) {
                 in.failAhead(fmt::format("the kit has no “{}”", firstWords()));
-            } else if (selected_ != 0 && (beginsPlacement(in.ahead()) || in.lengthAhead())) {
+            } else if (selected_ != 0 &&
+                       (beginsPlacement(in.ahead()) || in.lengthAhead() || in.ahead() == "seat" ||
+                        in.ahead() == "arm")) {
                 there = selected_;
             } else if (there = in.piece(); there == 0) {
                 in.failAhead(fmt::format("I don't know “{}”", firstWords()));

@@ -96,12 +96,17 @@ Scheme arranged(const Scheme& scheme, Arrangement wanted) {
         p.onlyHere = true;
         s.pieces.push_back(std::move(p));
     }
-    // What was tied to a piece put away stands free meanwhile, and is tied again afterwards.
+    // What was tied to a piece that is not there stands free meanwhile, and is tied again afterwards.
+    const auto there = [&](int id) { return std::as_const(s).byId(id) != nullptr; };
+    const auto holds = [&](const Tie& t) {
+        return (t.of.is != Target::Is::piece || there(t.of.piece)) &&
+               (t.also.is != Target::Is::piece || there(t.also.piece)) &&
+               std::all_of(t.group.begin(), t.group.end(), there);
+    };
     for (Piece& p : s.pieces) {
         std::vector<Tie> kept;
         for (const Tie& t : p.ties)
-            if (std::none_of(s.away.begin(), s.away.end(),
-                             [&](const Piece& gone) { return t.refersTo(gone.id); }))
+            if (holds(t))
                 kept.push_back(t);
         if (kept.size() == p.ties.size())
             continue;
