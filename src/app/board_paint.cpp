@@ -130,7 +130,8 @@ void Board::paintOver(const sheets::Drawing& d, std::vector<QRectF>& taken) {
             const Opening& o = *order[lookFrom_ % order.size()];
             const bool outside = o.kind == OpeningKind::window;
             view = outside ? viewFromOutside(scene, o) : viewFromDoor(scene, o);
-            from = QString::fromStdString((outside ? "From outside, through " : "From ") + o.name());
+            from =
+                QString::fromStdString((outside ? "From outside, through " : "From ") + o.name());
         }
         if (view) {
             sheets::drawView(d, *view);

@@ -313,7 +313,9 @@ void TapePanel::addRoom(QVBoxLayout* column) {
     }
     if (scene.placed.size() > 2) {
         const auto b = balanceOf(scene);
-        const auto share = [](double v) { return QString::number(std::lround(v * 100)) + "\u00a0%"; };
+        const auto share = [](double v) {
+            return QString::number(std::lround(v * 100)) + "\u00a0%";
+        };
         column->addSpacing(6);
         column->addWidget(quietLabel("Balance by quarter: footprint, and weight to the eye"));
         auto* label =

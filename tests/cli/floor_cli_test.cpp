@@ -69,7 +69,8 @@ TEST_F(FloorShell, MendAllIsSaidAndTheJobIsBetterForIt) {
     const auto before = json::parse(here("schemes job.mezzet --json").out)["schemes"][0]["to_mend"];
     const auto said = here("say job.mezzet 'mend all within 36'");
     if (said.code == 0) {
-        const auto after = json::parse(here("schemes job.mezzet --json").out)["schemes"][0]["to_mend"];
+        const auto after =
+            json::parse(here("schemes job.mezzet --json").out)["schemes"][0]["to_mend"];
         EXPECT_LT(after.get<int>(), before.get<int>());
         EXPECT_EQ(said.out.find("Mends"), 0U) << said.out;
     } else {

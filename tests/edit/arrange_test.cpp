@@ -19,7 +19,8 @@ TEST(PlacesAt, ARoundTableHasThemAtEqualTurns) {
     ASSERT_EQ(places.size(), 6U);
     for (std::size_t i = 0; i < 6; ++i) {
         EXPECT_NEAR(norm(places[i].edge), 27 * 25.4, 1e-6);
-        EXPECT_NEAR(dot(places[i].looks, -unit(places[i].edge)), 1, 1e-9) << "they look at the middle";
+        EXPECT_NEAR(dot(places[i].looks, -unit(places[i].edge)), 1, 1e-9)
+            << "they look at the middle";
         const auto& next = places[(i + 1) % 6];
         EXPECT_NEAR(norm(places[i].edge - next.edge), 27 * 25.4, 1e-6) << "a sixth of a turn apart";
     }
@@ -72,7 +73,8 @@ TEST(SeatTable, ChairsFollowTheirTableAndSpreadAnewWhenItGrows) {
     const auto chair = poseOf(job, "Dining chair 1").at;
     const auto moved = apply(job, readLine("move dining table 12 right", job)->edit);
     ASSERT_TRUE(moved);
-    EXPECT_NEAR(norm(poseOf(*moved->project, "Dining chair 1").at - chair - Vec2{304.8, 0}), 0, 1e-6);
+    EXPECT_NEAR(norm(poseOf(*moved->project, "Dining chair 1").at - chair - Vec2{304.8, 0}), 0,
+                1e-6);
     const auto grown = apply(job, readLine("size dining table 96 x 36", job)->edit);
     ASSERT_TRUE(grown);
     // Each stands half out of the table it is drawn in under, and none in another.
@@ -127,9 +129,9 @@ TEST(Align, BringsEdgesIntoLineInTheFirstPiecesOwnDirections) {
 }
 
 TEST(Spread, MakesTheGapsEqual) {
-    const auto job = jobWith({"trunk 20 x 20 called One at 2', 7'", "trunk 30 x 20 called Two at 4', 7'",
-                              "trunk 40 x 20 called Three at 9', 7'",
-                              "trunk 20 x 20 called Four at 18', 7'"});
+    const auto job =
+        jobWith({"trunk 20 x 20 called One at 2', 7'", "trunk 30 x 20 called Two at 4', 7'",
+                 "trunk 40 x 20 called Three at 9', 7'", "trunk 20 x 20 called Four at 18', 7'"});
     const auto said = readLine("spread one, two, three and four evenly", job);
     ASSERT_TRUE(said) << said.problem().text();
     const auto after = apply(job, said->edit);
@@ -158,8 +160,9 @@ TEST(Mirror, TwiceIsAsItWasAndTiesGoToTheOtherWall) {
     const auto twice = apply(*once->project, readLine("mirror the layout", *once->project)->edit);
     ASSERT_TRUE(twice);
     for (const auto& p : job.scheme().pieces) {
-        EXPECT_NEAR(norm(poseOf(*twice->project, p.name.c_str()).at - poseOf(job, p.name.c_str()).at), 0,
-                    1e-6)
+        EXPECT_NEAR(
+            norm(poseOf(*twice->project, p.name.c_str()).at - poseOf(job, p.name.c_str()).at), 0,
+            1e-6)
             << p.name;
         EXPECT_NEAR(std::abs(difference(poseOf(*twice->project, p.name.c_str()).turn,
                                         poseOf(job, p.name.c_str()).turn)
@@ -177,7 +180,8 @@ TEST(Mirror, LeavesLockedPieces) {
 }
 
 TEST(Snap, OffersTheWallTheWindowAndTheMiddleOfAnother) {
-    const auto job = jobWith({"sideboard 60 x 18 at 10' 2\", 14, turned 0", "sofa 84 x 36 at 10', 9'"});
+    const auto job =
+        jobWith({"sideboard 60 x 18 at 10' 2\", 14, turned 0", "sofa 84 x 36 at 10', 9'"});
     const auto scene = *sceneOf(job);
     const int side = job.scheme().byName("Sideboard")->id;
     // Its back is 5 in off wall A, its middle 2 in from the window's.
@@ -195,17 +199,19 @@ TEST(Snap, OffersTheWallTheWindowAndTheMiddleOfAnother) {
     e.acts.emplace_back(PutPiece{held->piece});
     const auto after = apply(job, e);
     ASSERT_TRUE(after);
-    EXPECT_NEAR(norm(poseOf(*after->project, "Sideboard").at - (poseOf(job, "Sideboard").at + offer->step)),
-                0, 1e-6);
+    EXPECT_NEAR(
+        norm(poseOf(*after->project, "Sideboard").at - (poseOf(job, "Sideboard").at + offer->step)),
+        0, 1e-6);
     EXPECT_FALSE(snapFor(job, *scene, side, {1500, 1200}, Length::inches(1)));
     const auto locked = jobWith({"sideboard at 10', 14", "lock sideboard"});
     EXPECT_FALSE(snapFor(locked, **sceneOf(locked), 1, {0, 0}, Length::inches(6)));
 }
 
 TEST(Snap, NeverOffersWhatHangsOnThePieceItself) {
-    const auto job = jobWith({"sofa 84 x 36 at 10', 7'", "coffee table 15 from sofa, centred on sofa"});
-    const auto offer = snapFor(job, **sceneOf(job), job.scheme().byName("Sofa")->id, {10, 0},
-                               Length::inches(2));
+    const auto job =
+        jobWith({"sofa 84 x 36 at 10', 7'", "coffee table 15 from sofa, centred on sofa"});
+    const auto offer =
+        snapFor(job, **sceneOf(job), job.scheme().byName("Sofa")->id, {10, 0}, Length::inches(2));
     if (offer)
         EXPECT_EQ(offer->words.find("Coffee table"), std::string::npos) << offer->words;
 }
@@ -217,9 +223,9 @@ TEST(Lines, OfTheFloorAreReadAndRefused) {
                              "sofa because it faces the fire", "sofa costs 1200", "sofa bare back",
                              "mirror the layout", "put away sofa", "size all sofas 80 x 36"})
         EXPECT_TRUE(readLine(good, job)) << good << ": " << readLine(good, job).problem().text();
-    for (const char* bad : {"access maybe", "brief many", "brief -1", "brief 6 seats, many", "sofa costs",
-                            "sofa costs -5", "put away elephant", "bring out sofa", "size all elephants 3",
-                            "align sofa", "spread"}) {
+    for (const char* bad : {"access maybe", "brief many", "brief -1", "brief 6 seats, many",
+                            "sofa costs", "sofa costs -5", "put away elephant", "bring out sofa",
+                            "size all elephants 3", "align sofa", "spread"}) {
         const auto said = readLine(bad, job);
         ASSERT_FALSE(said) << bad;
         EXPECT_FALSE(said.problem().what.empty()) << bad;
@@ -239,8 +245,9 @@ TEST(Lines, SeatIsATableOrTheHeightOfWhatIsSelected) {
 }
 
 TEST(Lines, SeveralAreSizedAndLockedAtOnce) {
-    const auto job = jobWith({"dining chair called One at 3', 3'", "dining chair called Two at 6', 3'",
-                              "size all dining chairs 19 x 21", "lock one and two"});
+    const auto job =
+        jobWith({"dining chair called One at 3', 3'", "dining chair called Two at 6', 3'",
+                 "size all dining chairs 19 x 21", "lock one and two"});
     for (const char* n : {"One", "Two"}) {
         EXPECT_NEAR(job.scheme().byName(n)->size.width.inInches(), 19, 1e-9);
         EXPECT_TRUE(job.scheme().byName(n)->locked);

@@ -17,7 +17,8 @@ using namespace mezzet::test;
 namespace {
 
 const char* hall() {
-    return "ceiling 8'\nwall A 20'\n window 8' from left, 6' wide, 4' high, sill 30\nwall B 15'\nwall C "
+    return "ceiling 8'\nwall A 20'\n window 8' from left, 6' wide, 4' high, sill 30\nwall B "
+           "15'\nwall C "
            "20'\n door 8' from left, 36 wide, 80 high, hinge left, swings out\nwall D 15'";
 }
 
@@ -39,8 +40,9 @@ const FitChoice* choice(const FitAnswer& a, const char* begins) {
 
 TEST(TablesThatFit, TheRoundOneIsAsLargeAsTheRoomLessTheChairs) {
     // A room of ten feet by ten: 36 in all round leaves 48.
-    const auto job = jobWith({}, "ceiling 8'\nwall A 10'\nwall B 10'\nwall C 10'\n door 6in from left, 32 "
-                                 "wide, hinge left, swings out\nwall D 10'");
+    const auto job =
+        jobWith({}, "ceiling 8'\nwall A 10'\nwall B 10'\nwall C 10'\n door 6in from left, 32 "
+                    "wide, hinge left, swings out\nwall D 10'");
     const auto a = answer(job, "table at 5', 5'");
     const auto* round = choice(a, "Round");
     ASSERT_NE(round, nullptr);
@@ -51,8 +53,8 @@ TEST(TablesThatFit, TheRoundOneIsAsLargeAsTheRoomLessTheChairs) {
 }
 
 TEST(TablesThatFit, EveryChoiceKeepsEveryRuleWhenTried) {
-    const auto job = jobWith({"sofa against wall D, centred on wall D", "armchair at 6', 3', turned 45"},
-                             hall());
+    const auto job = jobWith(
+        {"sofa against wall D, centred on wall D", "armchair at 6', 3', turned 45"}, hall());
     const auto a = answer(job, "table at 14', 7'");
     ASSERT_FALSE(a.choices.empty());
     EXPECT_TRUE(a.yes);
@@ -72,9 +74,8 @@ TEST(TablesThatFit, EveryChoiceKeepsEveryRuleWhenTried) {
 }
 
 TEST(TablesThatFit, ATableThatIsThereGivesWayWithItsChairs) {
-    const auto job = jobWith({"round table 36 called Supper table at 14', 7'",
-                              "seat supper table with 3"},
-                             hall());
+    const auto job = jobWith(
+        {"round table 36 called Supper table at 14', 7'", "seat supper table with 3"}, hall());
     const auto a = answer(job, "table instead of supper table");
     ASSERT_FALSE(a.choices.empty());
     const auto after = apply(job, a.choices.front().edit);
@@ -126,18 +127,19 @@ TEST(SofasThatFit, FillTheFreeStretchButNotTheWall) {
     ASSERT_FALSE(a.choices.empty());
     for (const auto& c : a.choices)
         EXPECT_LE(c.size.width.inInches(), 0.75 * 240 + 1e-9);
-    const auto none = answer(jobWith({"wide wardrobe 200 x 25 x 82 against wall D, centred on wall D"},
-                                     "ceiling 8'\nwall A 20'\nwall B 17'\nwall C 20'\n door 8' from "
-                                     "left, 36 wide, hinge left, swings out\nwall D 17'"),
-                             "sofa on wall D");
+    const auto none =
+        answer(jobWith({"wide wardrobe 200 x 25 x 82 against wall D, centred on wall D"},
+                       "ceiling 8'\nwall A 20'\nwall B 17'\nwall C 20'\n door 8' from "
+                       "left, 36 wide, hinge left, swings out\nwall D 17'"),
+               "sofa on wall D");
     EXPECT_TRUE(none.choices.empty());
     EXPECT_FALSE(none.reasons.empty());
 }
 
 TEST(RugsThatHold, AllLegsOnOrTheFrontOnesSixInches) {
-    const auto job = jobWith({"sofa 84 x 36 x 34 at 10', 4'",
-                              "sofa 84 x 36 x 34 called Facing at 10', 12', turned 180"},
-                             hall());
+    const auto job = jobWith(
+        {"sofa 84 x 36 x 34 at 10', 4'", "sofa 84 x 36 x 34 called Facing at 10', 12', turned 180"},
+        hall());
     const auto scene = *sceneOf(job);
     const std::vector<int> seats{1, 2};
     const auto rug = [&](double w, double d) {
@@ -220,24 +222,27 @@ TEST(WhereItStands, EveryPlaceInTheRegionIsClearAndNonePastIt) {
 }
 
 TEST(DoesItFit, TellsDoorTurnAndPlace) {
-    const char* flat = "room Parlour\nceiling 8'\nwall A 16'\nwall B 14'\nwall C 16'\n door 6' from left, "
-                       "32 wide, 80 high, hinge left, swings out, to Hall\nwall D 14'\n\nroom Hall\n"
-                       "ceiling 8'\nwall A 12'\n door 4' from left, 32 wide, 80 high, hinge left, swings "
-                       "in, to Parlour\nwall B 38\nwall C 12'\nwall D 38";
+    const char* flat =
+        "room Parlour\nceiling 8'\nwall A 16'\nwall B 14'\nwall C 16'\n door 6' from left, "
+        "32 wide, 80 high, hinge left, swings out, to Hall\nwall D 14'\n\nroom Hall\n"
+        "ceiling 8'\nwall A 12'\n door 4' from left, 32 wide, 80 high, hinge left, swings "
+        "in, to Parlour\nwall B 38\nwall C 12'\nwall D 38";
     const auto job = jobWith({}, flat);
     // A chair goes in; a huge sofa does not get round from a hall of 38 in.
     EXPECT_TRUE(answer(job, "does armchair 30 x 33 x 33 fit").yes);
     const auto large = answer(job, "does sofa 110 x 44 x 40 fit");
     EXPECT_FALSE(large.yes);
-    EXPECT_NE(listed(large.reasons).find("Not by door 1"), std::string::npos) << listed(large.reasons);
+    EXPECT_NE(listed(large.reasons).find("Not by door 1"), std::string::npos)
+        << listed(large.reasons);
     // Nowhere to stand it.
     const auto full = jobWith({"trunk 180 x 150 x 20 at 8', 7'"}, flat);
     EXPECT_FALSE(answer(full, "does sofa 84 x 36 x 34 fit").yes);
 }
 
 TEST(ThroughDoor, KnownCases) {
-    const auto job = jobWith({}, "ceiling 8'\nwall A 16'\nwall B 14'\nwall C 16'\n door 6' from left, 34 "
-                                 "wide, 80 high, hinge left, swings out\nwall D 14'");
+    const auto job =
+        jobWith({}, "ceiling 8'\nwall A 16'\nwall B 14'\nwall C 16'\n door 6' from left, 34 "
+                    "wide, 80 high, hinge left, swings out\nwall D 14'");
     const Opening& door = job.room->openings.front();
     const auto fits = [&](double w, double d, double h) {
         return throughDoor(job, door, {Length::inches(w), Length::inches(d), Length::inches(h)});
@@ -270,7 +275,8 @@ TEST(RectangleFits, AgreesWithTurningItInSmallSteps) { // Carver's condition (19
         if (std::abs(best) < 2e-3)
             continue; // too near to tell by steps
         EXPECT_EQ(rectangleFits(p, q, a, b), best > 0) << p << " " << q << " in " << a << " " << b;
-        tilted += best > 0 && std::min(p, q) <= std::min(a, b) && std::max(p, q) > std::max(a, b) ? 1 : 0;
+        tilted +=
+            best > 0 && std::min(p, q) <= std::min(a, b) && std::max(p, q) > std::max(a, b) ? 1 : 0;
     }
     EXPECT_GT(tilted, 5) << "some only fit tilted";
 }
@@ -290,9 +296,10 @@ TEST(LongestRoundCorner, IsTheKnownLadderAndMore) {
 
 TEST(Asking, WhatCantBeTakenIsPointedAt) {
     const auto job = jobWith({"sofa at 8', 8'"}, hall());
-    for (const char* bad : {"", "elephant", "sofa", "sofa on wall Z", "sofa on sofa", "rug for nothing",
-                            "where", "where sideboard 60 x 900", "does fit", "table at", "table at 5'",
-                            "table instead of sofa", "does sofa 84 fit tomorrow", "\xff\xfe"}) {
+    for (const char* bad :
+         {"", "elephant", "sofa", "sofa on wall Z", "sofa on sofa", "rug for nothing", "where",
+          "where sideboard 60 x 900", "does fit", "table at", "table at 5'",
+          "table instead of sofa", "does sofa 84 fit tomorrow", "\xff\xfe"}) {
         const auto a = askWhatFits(bad, job);
         ASSERT_FALSE(a) << bad;
         EXPECT_FALSE(a.problem().what.empty()) << bad;

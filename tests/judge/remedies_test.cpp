@@ -23,11 +23,11 @@ Project dropped(unsigned seed) {
         return std::uniform_int_distribution<int>(low, high)(random);
     };
     std::vector<std::string> lines;
-    const char* kinds[] = {"sofa", "armchair", "coffee table", "side table", "dresser", "floor lamp",
-                           "trunk", "low bookcase"};
+    const char* kinds[] = {"sofa",    "armchair",   "coffee table", "side table",
+                           "dresser", "floor lamp", "trunk",        "low bookcase"};
     for (int i = 0; i < 7; ++i)
-        lines.push_back(fmt::format("{} called Piece {} at {}in, {}in, turned {}", kinds[any(0, 7)], i,
-                                    any(30, 210), any(30, 150), any(0, 3) * 90));
+        lines.push_back(fmt::format("{} called Piece {} at {}in, {}in, turned {}", kinds[any(0, 7)],
+                                    i, any(30, 210), any(30, 150), any(0, 3) * 90));
     return jobWith(lines);
 }
 
@@ -67,7 +67,8 @@ TEST(Remedies, AfterApplyingTheReadingIsInItsBandAndNothingUntoldGotWorse) {
                 }
                 const auto old = std::find_if(before.begin(), before.end(),
                                               [&](const Reading& b) { return b.sameAs(n); });
-                worse += old == before.end() ? (n.toMend() ? 1U : 0U) : (worseThan(*old, n) ? 1U : 0U);
+                worse +=
+                    old == before.end() ? (n.toMend() ? 1U : 0U) : (worseThan(*old, n) ? 1U : 0U);
             }
             EXPECT_LE(worse, remedy->upsets.size()) << seed << ": " << remedy->line;
             // It can be typed.
@@ -80,8 +81,9 @@ TEST(Remedies, AfterApplyingTheReadingIsInItsBandAndNothingUntoldGotWorse) {
 
 TEST(Remedies, ASecondMoveMendsWhatTheFirstUpset) {
     // A chest stands in the way of a sofa that must come off the chair it overlaps.
-    const auto job = jobWith({"sofa 84 x 36 x 34 at 120in, 60in", "coffee table 48 x 26 x 17 6 from sofa, "
-                                                                 "centred on sofa",
+    const auto job = jobWith({"sofa 84 x 36 x 34 at 120in, 60in",
+                              "coffee table 48 x 26 x 17 6 from sofa, "
+                              "centred on sofa",
                               "trunk 48 x 20 x 20 at 120in, 130in"});
     const auto all = readingsOf(job);
     const auto* r = find(all, job, "seat-to-table", "Coffee table", "Sofa");
@@ -98,7 +100,8 @@ TEST(Remedies, ASecondMoveMendsWhatTheFirstUpset) {
 
 TEST(Chains, AreSaidInOneLineAndUndoneAsOne) {
     const auto job = jobWith({"sofa at 10', 5'", "armchair at 5', 10'"});
-    const auto said = readLine("move sofa 6 left; then move armchair 4 right; then sofa seat 17", job);
+    const auto said =
+        readLine("move sofa 6 left; then move armchair 4 right; then sofa seat 17", job);
     ASSERT_TRUE(said) << said.problem().text();
     const auto after = apply(job, said->edit);
     ASSERT_TRUE(after);
@@ -143,8 +146,9 @@ TEST(MendAll, LeavesLessToMendAndUpsetsNothing) {
 }
 
 TEST(MendAll, LeavesLockedPiecesAndCanBeStopped) {
-    const auto job = jobWith({"sofa 84 x 36 x 34 at 10', 5'", "coffee table 6 from sofa, centred on sofa",
-                              "lock coffee table", "lock sofa"});
+    const auto job =
+        jobWith({"sofa 84 x 36 x 34 at 10', 5'", "coffee table 6 from sofa, centred on sofa",
+                 "lock coffee table", "lock sofa"});
     const auto m = mendAll(job, {});
     const auto after = apply(job, m.edit);
     ASSERT_TRUE(after);
@@ -157,7 +161,8 @@ TEST(MendAll, LeavesLockedPiecesAndCanBeStopped) {
 }
 
 TEST(MendAll, IsSaidOnTheLine) {
-    const auto job = jobWith({"sofa 84 x 36 x 34 at 10', 5'", "coffee table 6 from sofa, centred on sofa"});
+    const auto job =
+        jobWith({"sofa 84 x 36 x 34 at 10', 5'", "coffee table 6 from sofa, centred on sofa"});
     const auto said = readSaid("mend all within 18", job);
     ASSERT_TRUE(said) << said.problem().text();
     EXPECT_NE(said->preview.find("Mends"), std::string::npos);

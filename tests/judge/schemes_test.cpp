@@ -21,10 +21,11 @@ Project saved(const Project& job) {
 } // namespace
 
 TEST(Guests, APieceMovedForGuestsIsWhereItWasEveryDay) {
-    const auto job = jobWith({"ottoman at 3', 3'", "sofa at 10', 4'", "for guests", "ottoman at 10', 8'"});
+    const auto job =
+        jobWith({"ottoman at 3', 3'", "sofa at 10', 4'", "for guests", "ottoman at 10', 8'"});
     EXPECT_NEAR(poseOf(job, "Ottoman").at.y, 8 * 304.8, 1e-6);
-    const auto day = jobWith({"ottoman at 3', 3'", "sofa at 10', 4'", "for guests", "ottoman at 10', 8'",
-                              "every day"});
+    const auto day = jobWith(
+        {"ottoman at 3', 3'", "sofa at 10', 4'", "for guests", "ottoman at 10', 8'", "every day"});
     EXPECT_NEAR(poseOf(day, "Ottoman").at.y, 3 * 304.8, 1e-6);
     const auto again = jobWith({"ottoman at 3', 3'", "sofa at 10', 4'", "for guests",
                                 "ottoman at 10', 8'", "every day", "for guests"});
@@ -34,9 +35,9 @@ TEST(Guests, APieceMovedForGuestsIsWhereItWasEveryDay) {
 }
 
 TEST(Guests, WhatIsBroughtInIsThereForGuestsOnly) {
-    const auto job = jobWith({"sofa at 10', 4'", "for guests",
-                              "folding chair called Extra, 10 right of sofa, centred on sofa",
-                              "every day"});
+    const auto job =
+        jobWith({"sofa at 10', 4'", "for guests",
+                 "folding chair called Extra, 10 right of sofa, centred on sofa", "every day"});
     EXPECT_EQ(job.scheme().byName("Extra"), nullptr);
     ASSERT_EQ(job.scheme().away.size(), 1U);
     EXPECT_EQ(jobText(saved(job)), jobText(job));
@@ -69,16 +70,16 @@ TEST(Guests, WhatIsTiedToAPiecePutAwayIsTiedAgainWhenItIsBack) {
 
 TEST(Guests, RemovingAPieceForgetsItInBothArrangements) {
     const auto job = jobWith({"sofa at 10', 4'", "ottoman at 3', 3'", "for guests",
-                              "ottoman 12 in front of sofa, centred on sofa", "every day", "remove sofa",
-                              "for guests"});
+                              "ottoman 12 in front of sofa, centred on sofa", "every day",
+                              "remove sofa", "for guests"});
     EXPECT_TRUE(std::none_of(job.scheme().byName("Ottoman")->ties.begin(),
                              job.scheme().byName("Ottoman")->ties.end(),
                              [](const Tie& t) { return t.of.is == Target::Is::piece; }));
 }
 
 TEST(Schemes, ThrownAwayAreGotBack) {
-    auto job = jobWith({"sofa at 10', 4'", "scheme new called Second", "armchair at 5', 5'",
-                        "scheme remove"});
+    auto job = jobWith(
+        {"sofa at 10', 4'", "scheme new called Second", "armchair at 5', 5'", "scheme remove"});
     EXPECT_EQ(job.schemes.size(), 1U);
     ASSERT_EQ(job.thrownAway.size(), 1U);
     EXPECT_EQ(jobText(saved(job)), jobText(job));
@@ -93,9 +94,10 @@ TEST(Schemes, ThrownAwayAreGotBack) {
 }
 
 TEST(Schemes, LaidSideBySideTellWhatDiffers) {
-    const auto job = jobWith({"sofa 84 x 36 at 10', 4', costs 900", "armchair at 5', 8'",
-                              "floor lamp at 2', 2'", "scheme new called Other", "size sofa 78 x 36",
-                              "move armchair 12 right", "remove floor lamp", "trunk at 15', 10'"});
+    const auto job =
+        jobWith({"sofa 84 x 36 at 10', 4', costs 900", "armchair at 5', 8'", "floor lamp at 2', 2'",
+                 "scheme new called Other", "size sofa 78 x 36", "move armchair 12 right",
+                 "remove floor lamp", "trunk at 15', 10'"});
     const auto a = summaryOf(job, 0);
     const auto b = summaryOf(job, 1);
     ASSERT_TRUE(a);
@@ -118,11 +120,12 @@ TEST(Schemes, LaidSideBySideTellWhatDiffers) {
 }
 
 TEST(Zones, HaveAnOutlineAnAreaAndWhatHoldsThem) {
-    const auto job = jobWith({"sofa 80 x 40 at 10', 5', turned 0", "coffee table 40 x 20 15 from sofa, "
-                                                                  "centred on sofa",
-                              "rug 120 x 96 under sofa and coffee table",
-                              "round table 40 at 17', 12'",
-                              "zone Seating is sofa, coffee table and rug", "zone Supper is round table"});
+    const auto job =
+        jobWith({"sofa 80 x 40 at 10', 5', turned 0",
+                 "coffee table 40 x 20 15 from sofa, "
+                 "centred on sofa",
+                 "rug 120 x 96 under sofa and coffee table", "round table 40 at 17', 12'",
+                 "zone Seating is sofa, coffee table and rug", "zone Supper is round table"});
     const auto z = zonesOf(**sceneOf(job));
     ASSERT_EQ(z.zones.size(), 2U);
     EXPECT_NEAR(z.zones[0].area / (25.4 * 25.4), 120 * 96, 1);

@@ -1,6 +1,6 @@
 // What is seen: backs, entries, screens, sills, scale.
-#include "judge/sights.h"
 #include "jobs.h"
+#include "judge/sights.h"
 
 #include <fmt/format.h>
 
@@ -12,7 +12,8 @@ using namespace mezzet::test;
 namespace {
 
 const char* hall() {
-    return "ceiling 8'\nwall A 20'\n window 8' from left, 6' wide, 4' high, sill 30\nwall B 15'\nwall C "
+    return "ceiling 8'\nwall A 20'\n window 8' from left, 6' wide, 4' high, sill 30\nwall B "
+           "15'\nwall C "
            "20'\n door 8' from left, 36 wide, 80 high, hinge left, swings out\nwall D 15'";
 }
 
@@ -26,11 +27,13 @@ const Reading* seen(const Project& job, std::vector<Reading>& kept, const char* 
 
 TEST(FinishedBack, AServingPieceBeforeAWindowShowsItsBackToTheStreet) {
     std::vector<Reading> kept;
-    const auto job = jobWith({"sideboard 60 x 18 x 34 against wall A, centred on window 1"}, hall());
+    const auto job =
+        jobWith({"sideboard 60 x 18 x 34 against wall A, centred on window 1"}, hall());
     const auto* r = seen(job, kept, "finished-back", "Sideboard", "window 1");
     ASSERT_NE(r, nullptr);
     EXPECT_NEAR(r->value.value, 1, 1e-9) << "all of it stands before the glass";
-    const auto lower = jobWith({"sideboard 60 x 18 x 29 against wall A, centred on window 1"}, hall());
+    const auto lower =
+        jobWith({"sideboard 60 x 18 x 29 against wall A, centred on window 1"}, hall());
     EXPECT_EQ(seen(lower, kept, "finished-back", "Sideboard"), nullptr) << "the sill hides it";
     const auto elsewhere = jobWith({"sideboard against wall D, centred on wall D"}, hall());
     EXPECT_EQ(seen(elsewhere, kept, "finished-back", "Sideboard"), nullptr);
@@ -46,35 +49,38 @@ TEST(FinishedBack, FloatingItIsSeenFromTheDoorUnlessSomethingHidesIt) {
     const auto* r = seen(job, kept, "finished-back", "Bookcase", "door 1");
     ASSERT_NE(r, nullptr);
     EXPECT_EQ(r->verdict, Verdict::loose);
-    const auto hidden = jobWith({"bookcase 36 x 12 x 78 at 10', 7', turned 180",
-                                 "wide wardrobe 72 x 25 x 82 called Screen at 10', 9', finished back"},
-                                hall());
+    const auto hidden =
+        jobWith({"bookcase 36 x 12 x 78 at 10', 7', turned 180",
+                 "wide wardrobe 72 x 25 x 82 called Screen at 10', 9', finished back"},
+                hall());
     EXPECT_EQ(seen(hidden, kept, "finished-back", "Bookcase"), nullptr);
-    const auto turned = jobWith({"bookcase 36 x 12 x 78 at 10', 7', turned 0, finished back"}, hall());
+    const auto turned =
+        jobWith({"bookcase 36 x 12 x 78 at 10', 7', turned 0, finished back"}, hall());
     EXPECT_EQ(seen(turned, kept, "finished-back", "Bookcase"), nullptr);
-    const auto remedy = remedyFor(*seen(job, kept, "finished-back", "Bookcase"), job, **sceneOf(job),
-                                  kept);
+    const auto remedy =
+        remedyFor(*seen(job, kept, "finished-back", "Bookcase"), job, **sceneOf(job), kept);
     ASSERT_TRUE(remedy);
 }
 
 TEST(SillGap, TellsTheGapAndWhatLiesBelowTheSill) {
     std::vector<Reading> kept;
-    const auto job = jobWith({"sofa 84 x 36 x 28 against wall A, gap 9, centred on window 1"}, hall());
+    const auto job =
+        jobWith({"sofa 84 x 36 x 28 against wall A, gap 9, centred on window 1"}, hall());
     const auto* r = seen(job, kept, "sill-gap", "Sofa", "window 1");
     ASSERT_NE(r, nullptr);
     EXPECT_EQ(r->verdict, Verdict::note);
     EXPECT_NEAR(r->value.value / 25.4, 9, 1e-6);
     EXPECT_NEAR(r->second.value / 25.4, 2, 1e-6);
-    const auto high = jobWith({"sofa 84 x 36 x 34 against wall A, gap 9, centred on window 1"}, hall());
+    const auto high =
+        jobWith({"sofa 84 x 36 x 34 against wall A, gap 9, centred on window 1"}, hall());
     EXPECT_EQ(seen(high, kept, "sill-gap", "Sofa"), nullptr);
 }
 
 TEST(Scale, ASofaAgainstItsWallAndAllAgainstTheFloor) { // common practice: 0.75, 0.60
     std::vector<Reading> kept;
     const auto verdict = [&](double width) {
-        const auto job = jobWith({fmt::format("sofa {:.4f}in x 36in against wall D, centred on wall D",
-                                              width)},
-                                 hall());
+        const auto job = jobWith(
+            {fmt::format("sofa {:.4f}in x 36in against wall D, centred on wall D", width)}, hall());
         return seen(job, kept, "scale", "Sofa", "wall D")->verdict;
     };
     EXPECT_EQ(verdict(15 * 12 * 0.75), Verdict::right);
@@ -107,11 +113,11 @@ TEST(EntryView, NamesWhatIsMetStraightAheadAndTheShareOfBacks) {
     EXPECT_NEAR(back->value.value, (left - right) / (3.14159265358979 - 0.02), 0.03);
 }
 
-TEST(ScreenDistance, ThirtyDegreesAcrossIsOneAndSevenEighthWidths) { // SMPTE EG 18-1994, from memory
+TEST(ScreenDistance,
+     ThirtyDegreesAcrossIsOneAndSevenEighthWidths) { // SMPTE EG 18-1994, from memory
     std::vector<Reading> kept;
     const auto job = jobWith({"media console against wall A, centred on wall A",
-                              "television 56 x 4 x 33 at 10', 9in",
-                              "sofa at 10', 10', turned 180"},
+                              "television 56 x 4 x 33 at 10', 9in", "sofa at 10', 10', turned 180"},
                              hall());
     const auto* r = seen(job, kept, "screen-distance", "Sofa", "Television");
     ASSERT_NE(r, nullptr);
@@ -119,20 +125,20 @@ TEST(ScreenDistance, ThirtyDegreesAcrossIsOneAndSevenEighthWidths) { // SMPTE EG
     const double far = 120 - (9 + 2);
     EXPECT_NEAR(r->value.value / 25.4, far, 1e-6);
     EXPECT_NEAR(r->second.value, 2 * std::atan2(28, far) * 180 / 3.14159265358979, 1e-6);
-    const auto hidden = jobWith({"media console against wall A, centred on wall A",
-                                 "television 56 x 4 x 33 at 10', 9in", "sofa at 10', 10', turned 180",
-                                 "bookcase 36 x 12 x 78 at 10', 5'"},
-                                hall());
+    const auto hidden = jobWith(
+        {"media console against wall A, centred on wall A", "television 56 x 4 x 33 at 10', 9in",
+         "sofa at 10', 10', turned 180", "bookcase 36 x 12 x 78 at 10', 5'"},
+        hall());
     EXPECT_EQ(seen(hidden, kept, "screen-distance", "Sofa"), nullptr);
 }
 
 TEST(ScreenToConsole, AtItsBounds) { // common practice: two thirds, 0.60 to 0.75
     std::vector<Reading> kept;
     const auto verdict = [&](double width) {
-        const auto job = jobWith({"media console 80 x 18 x 24 against wall D, centred on wall D",
-                                  fmt::format("television {:.4f}in x 4in x 33in at 9in, 90in, turned 270",
-                                              width)},
-                                 hall());
+        const auto job = jobWith(
+            {"media console 80 x 18 x 24 against wall D, centred on wall D",
+             fmt::format("television {:.4f}in x 4in x 33in at 9in, 90in, turned 270", width)},
+            hall());
         return seen(job, kept, "screen-to-console", "Television", "Media console")->verdict;
     };
     EXPECT_EQ(verdict(48), Verdict::right);

@@ -10,7 +10,8 @@ using namespace mezzet::test;
 namespace {
 
 const char* hall() {
-    return "ceiling 8'\nwall A 30'\nwall B 24'\nwall C 30'\n door 13' from left, 36 wide, hinge left, "
+    return "ceiling 8'\nwall A 30'\nwall B 24'\nwall C 30'\n door 13' from left, 36 wide, hinge "
+           "left, "
            "swings out\nwall D 24'";
 }
 
@@ -59,8 +60,9 @@ TEST(Conversation, BacksDoNotTalkAndCornersAreNotKneeToKnee) {
                       "conversation", "South")
                      .there);
     // At a right angle, near corners are no reason to mend.
-    const auto corner = seen({"sofa called One at 15', 5'", "armchair called Two at 10', 7', turned 270"},
-                             "conversation", "Two");
+    const auto corner =
+        seen({"sofa called One at 15', 5'", "armchair called Two at 10', 7', turned 270"},
+             "conversation", "Two");
     ASSERT_TRUE(corner.there);
     EXPECT_EQ(corner.verdict, Verdict::right);
     EXPECT_LT(corner.value, 42);
@@ -96,16 +98,16 @@ TEST(SeatsLevel, ItsRemedyBringsThemLevel) {
 
 TEST(SurfaceInReach, AtItsBoundFromTheWorstPlace) { // common practice: 18
     const auto reach = [](double gap) {
-        return seen({"armchair at 15', 8'", "round side table " + in(gap) +
-                                                " right of armchair, centred on armchair"},
+        return seen({"armchair at 15', 8'",
+                     "round side table " + in(gap) + " right of armchair, centred on armchair"},
                     "surface-in-reach", "Armchair");
     };
     EXPECT_EQ(reach(18).verdict, Verdict::right);
     EXPECT_EQ(reach(18.01).verdict, Verdict::loose);
     // A sofa with a table at one end leaves its far place without.
-    const auto sofa = seen({"sofa 84 x 36 x 34 at 15', 8'",
-                            "round side table 2 right of sofa, centred on sofa"},
-                           "surface-in-reach", "Sofa");
+    const auto sofa =
+        seen({"sofa 84 x 36 x 34 at 15', 8'", "round side table 2 right of sofa, centred on sofa"},
+             "surface-in-reach", "Sofa");
     ASSERT_TRUE(sofa.there);
     EXPECT_EQ(sofa.verdict, Verdict::loose);
     EXPECT_NEAR(sofa.value, 84 * 2.0 / 3 + 2, 1e-6) << "three places of 28, from the left one";
@@ -161,7 +163,8 @@ TEST(SeatsCount, CountsWhatIsBroughtOutForGuests) {
                              hall());
     EXPECT_EQ(job.scheme().pieces.size(), 1U);
     EXPECT_EQ(seatsIn(job.scheme(), Arrangement::day, Length::inches(22), Length::inches(14)), 3);
-    EXPECT_EQ(seatsIn(job.scheme(), Arrangement::guests, Length::inches(22), Length::inches(14)), 5);
+    EXPECT_EQ(seatsIn(job.scheme(), Arrangement::guests, Length::inches(22), Length::inches(14)),
+              5);
 }
 
 TEST(AgainstTheWall, IsSaidOnlyWhenAllSeatsAre) {

@@ -12,8 +12,10 @@ using namespace mezzet::test;
 namespace {
 
 const char* hall() {
-    return "ceiling 8'\nwall A 20'\n window 8' from left, 4' wide, 4' high, sill 30, opens in\nwall B "
-           "15'\nwall C 20'\n door 2' from left, 36 wide, 80 high, hinge left, swings out\nwall D 15'";
+    return "ceiling 8'\nwall A 20'\n window 8' from left, 4' wide, 4' high, sill 30, opens "
+           "in\nwall B "
+           "15'\nwall C 20'\n door 2' from left, 36 wide, 80 high, hinge left, swings out\nwall D "
+           "15'";
 }
 
 const Reading* seen(const Project& job, std::vector<Reading>& kept, const char* rule,
@@ -46,12 +48,14 @@ TEST(Access, AFrontThatOpensHasItsOwnBand) { // common practice; the kit's figur
 TEST(Access, AWindowThatOpensInWantsItsSweepOverTheSill) {
     std::vector<Reading> kept;
     // A leaf of 24 in: two casements of a window of 48.
-    const auto tall = jobWith({"bookcase 36 x 12 x 78 against wall A, centred on window 1"}, hall());
+    const auto tall =
+        jobWith({"bookcase 36 x 12 x 78 against wall A, centred on window 1"}, hall());
     const auto* r = seen(tall, kept, "access", "Bookcase", "window 1");
     ASSERT_NE(r, nullptr);
     EXPECT_EQ(r->verdict, Verdict::tight);
     EXPECT_NEAR(*r->band.low / 25.4, 24, 1e-6);
-    const auto low = jobWith({"low bookcase 48 x 12 x 30 against wall A, centred on window 1"}, hall());
+    const auto low =
+        jobWith({"low bookcase 48 x 12 x 30 against wall A, centred on window 1"}, hall());
     EXPECT_EQ(seen(low, kept, "access", "Low bookcase", "window 1"), nullptr)
         << "what is no taller than the sill stays under it";
 }
@@ -71,10 +75,10 @@ TEST(Access, ForWhatOpensSeldomLightThingsAreMovedAside) {
 }
 
 TEST(UseZones, ShowWhatEachThingTakesAndWhatStandsInIt) {
-    const auto job = jobWith({"sideboard against wall A, 10 from corner AB",
-                              "round table 44 at 6', 9'", "seat round table with 4",
-                              "trunk 30 x 16 x 20 at 17', 3'"},
-                             hall());
+    const auto job =
+        jobWith({"sideboard against wall A, 10 from corner AB", "round table 44 at 6', 9'",
+                 "seat round table with 4", "trunk 30 x 16 x 20 at 17', 3'"},
+                hall());
     const auto zones = useZones(**sceneOf(job), *library().book);
     int chairs = 0;
     bool sideboard = false;
@@ -99,8 +103,8 @@ TEST(WalkwayMinor, ToASeatIsReadAtItsBounds) { // common practice: at least 24
         const auto job = jobWith({"armchair 30 x 33 at 15in, 60in, turned 270",
                                   "wide bookcase 72 x 14 x 84 called Upper at 60in, 30in",
                                   "wide bookcase 72 x 14 x 84 called Lower at 60in, 100in",
-                                  "trunk 24 x 14 x 30 called Lock, turned 90, at " +
-                                      in(96 - 7) + ", " + in(37 + gap + 12)},
+                                  "trunk 24 x 14 x 30 called Lock, turned 90, at " + in(96 - 7) +
+                                      ", " + in(37 + gap + 12)},
                                  hall());
         const auto* r = seen(job, kept, "walkway-minor", "Lock", "Upper");
         if (r == nullptr)
@@ -116,18 +120,19 @@ TEST(WalkwayMinor, ToASeatIsReadAtItsBounds) { // common practice: at least 24
 TEST(WalkwayMinor, ASeatIsReachedByItsFrontAndNotThroughItsBack) {
     std::vector<Reading> kept;
     const auto faced = [&](const char* turn) {
-        const auto job =
-            jobWith({std::string("armchair 30 x 30 at 10', 30in, turned ") + turn,
-                     "bookcase 34 x 12 x 78 called Across 2in in front of armchair, centred on armchair"},
-                    hall());
+        const auto job = jobWith(
+            {std::string("armchair 30 x 30 at 10', 30in, turned ") + turn,
+             "bookcase 34 x 12 x 78 called Across 2in in front of armchair, centred on armchair"},
+            hall());
         return seen(job, kept, "walkway-minor", "Armchair") != nullptr ||
                seen(job, kept, "walkway-minor", "Across") != nullptr;
     };
     EXPECT_TRUE(faced("180")) << "a case right before it shuts it in";
-    const auto open = jobWith({"armchair 30 x 30 at 10', 40in, turned 0",
-                               "bookcase 34 x 12 x 78 called Across 2in behind armchair, centred on "
-                               "armchair"},
-                              hall());
+    const auto open =
+        jobWith({"armchair 30 x 30 at 10', 40in, turned 0",
+                 "bookcase 34 x 12 x 78 called Across 2in behind armchair, centred on "
+                 "armchair"},
+                hall());
     EXPECT_EQ(seen(open, kept, "walkway-minor", "Armchair"), nullptr)
         << "what stands behind its back is in nobody's way";
 }
@@ -141,17 +146,20 @@ TEST(WalkwayMinor, TwoSleepersGetInAtBothSidesAndOneAtTheBetter) {
     EXPECT_TRUE(right) << "ten inches beside a bed for two is no way in";
     const auto single = jobWith({"single bed against wall A, 10 from corner AB"}, hall());
     for (const auto& r : readingsOf(single))
-        EXPECT_FALSE(r.rule->id == "walkway-minor" && r.toMend()) << words(r.value, single.notation);
+        EXPECT_FALSE(r.rule->id == "walkway-minor" && r.toMend())
+            << words(r.value, single.notation);
 }
 
 TEST(WalkwayMain, IsReadAgainWithChairsInUse) {
     // A table whose chairs, drawn back, narrow the way between two doors.
-    const char* notes = "ceiling 8'\nwall A 20'\nwall B 12'\n door 4' 6\" from left, 36 wide, hinge left, "
-                        "swings out\nwall C 20'\nwall D 12'\n door 4' 6\" from left, 36 wide, hinge "
-                        "left, swings out";
-    const auto job = jobWith({"dining table 60 x 36 x 30 at 10', 4' 6\"", "seat dining table with 4",
-                              "bookcase 120 x 12 x 78 against wall A, centred on wall A"},
-                             notes);
+    const char* notes =
+        "ceiling 8'\nwall A 20'\nwall B 12'\n door 4' 6\" from left, 36 wide, hinge left, "
+        "swings out\nwall C 20'\nwall D 12'\n door 4' 6\" from left, 36 wide, hinge "
+        "left, swings out";
+    const auto job =
+        jobWith({"dining table 60 x 36 x 30 at 10', 4' 6\"", "seat dining table with 4",
+                 "bookcase 120 x 12 x 78 against wall A, centred on wall A"},
+                notes);
     std::optional<double> tucked;
     std::optional<double> used;
     for (const auto& r : readingsOf(job))
@@ -166,22 +174,25 @@ TEST(WalkwayMain, IsReadAgainWithChairsInUse) {
 }
 
 TEST(WalkwayMain, AnOpenLeafStandsInTheWay) {
-    const char* notes = "ceiling 8'\nwall A 20'\nwall B 12'\n door 4' 6\" from left, 36 wide, hinge left, "
-                        "swings out\nwall C 20'\n door 5' from left, 36 wide, hinge left, swings in\n"
-                        "wall D 12'";
+    const char* notes =
+        "ceiling 8'\nwall A 20'\nwall B 12'\n door 4' 6\" from left, 36 wide, hinge left, "
+        "swings out\nwall C 20'\n door 5' from left, 36 wide, hinge left, swings in\n"
+        "wall D 12'";
     std::vector<Reading> kept;
     const auto job = jobWith({"trunk 20 x 60 x 30 called Chest at 144in, 48in"}, notes);
     bool byLeaf = false;
     for (const auto& r : readingsOf(job))
-        byLeaf = byLeaf || (r.rule->id == "walkway-main" && words(r.other, job.wording()) == "door 2");
+        byLeaf =
+            byLeaf || (r.rule->id == "walkway-main" && words(r.other, job.wording()) == "door 2");
     EXPECT_TRUE(byLeaf) << "the way goes between the chest and the leaf's tip";
 }
 
 TEST(TurningCircle, IsReadOnlyForAccessAtItsBound) { // ADA 2010 304.3.1, from memory: 60
     const auto verdict = [](double width) {
-        const auto notes = fmt::format("ceiling 8'\nwall A {0:.4f}in\nwall B 20'\nwall C {0:.4f}in\n door "
-                                       "4in from left, 36 wide, hinge left, swings out\nwall D 20'",
-                                       width);
+        const auto notes =
+            fmt::format("ceiling 8'\nwall A {0:.4f}in\nwall B 20'\nwall C {0:.4f}in\n door "
+                        "4in from left, 36 wide, hinge left, swings out\nwall D 20'",
+                        width);
         const auto job = jobWith({"trunk 20 x 10 x 20 in corner AB", "access on"}, notes.c_str());
         for (const auto& r : readingsOf(job))
             if (r.rule->id == "turning-circle")
@@ -215,9 +226,9 @@ TEST(DrawnWays, KeepClearOfWhatStandsThere) {
 
 TEST(DinerWidth, OnTheFullestSideAtItsBound) { // planning handbooks, from memory: 24
     const auto verdict = [](double width) {
-        const auto job = jobWith({"dining table " + in(width) + " x 36in x 30in at 10', 7'",
-                                  "seat dining table with 6"},
-                                 hall());
+        const auto job = jobWith(
+            {"dining table " + in(width) + " x 36in x 30in at 10', 7'", "seat dining table with 6"},
+            hall());
         const auto all = readingsOf(job);
         const auto* r = find(all, job, "diner-width", "Dining table");
         return std::pair{r->verdict, r->value.value / 25.4};

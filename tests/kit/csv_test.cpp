@@ -59,8 +59,9 @@ TEST(Csv, TheWholeKitGoesOutAndComesBack) {
 }
 
 TEST(Csv, AKindTakesAfterTheOneItsNameEndsWith) {
-    const auto r = kinds("name,width_in,depth_in,height_in,seat_in\nHeron sofa,90,38,33,17.5\nSmall "
-                         "Heron armchair,28,30,31,\n");
+    const auto r =
+        kinds("name,width_in,depth_in,height_in,seat_in\nHeron sofa,90,38,33,17.5\nSmall "
+              "Heron armchair,28,30,31,\n");
     ASSERT_TRUE(r) << r.problem().text();
     EXPECT_EQ((*r)[0].role, Role::sofa);
     EXPECT_EQ((*r)[0].id, "heron-sofa");
@@ -103,7 +104,8 @@ TEST(Csv, AnyGarbageIsRefusedOrReadNeverCrashes) {
     std::mt19937 random(1);
     const std::string good = kindsAsCsv(shipped()->kinds(), false);
     for (int i = 0; i < 300; ++i) {
-        auto text = good.substr(0, std::uniform_int_distribution<std::size_t>(0, good.size())(random));
+        auto text =
+            good.substr(0, std::uniform_int_distribution<std::size_t>(0, good.size())(random));
         for (int k = 0; k < 6 && !text.empty(); ++k)
             text[std::uniform_int_distribution<std::size_t>(0, text.size() - 1)(random)] =
                 static_cast<char>(std::uniform_int_distribution<int>(1, 255)(random));

@@ -179,10 +179,10 @@ TEST(Ways, WithSomethingOpenedAreThoseOfAFloorBuiltSo) {
         std::vector<Shape> things;
         const int count = 4 + static_cast<int>(random() % 10);
         for (int i = 0; i < count; ++i)
-            things.push_back(placed(rectangle(Length::millimetres(300 + 1200 * share(random)),
-                                              Length::millimetres(300 + 900 * share(random))),
-                                    {{w * share(random), d * share(random)},
-                                     Angle::degrees(360 * share(random))}));
+            things.push_back(placed(
+                rectangle(Length::millimetres(300 + 1200 * share(random)),
+                          Length::millimetres(300 + 900 * share(random))),
+                {{w * share(random), d * share(random)}, Angle::degrees(360 * share(random))}));
         const WayEnd from{{200, 200}};
         const WayEnd to{{w - 200, d - 200}};
         // Thing 0 is out of the way, and a bar stands there instead.
@@ -231,10 +231,10 @@ TEST(LargestCircle, AgreesWithAFineGridInRandomRooms) {
         const double d = 3000;
         std::vector<Shape> things;
         for (int i = 0; i < 5; ++i)
-            things.push_back(placed(rectangle(Length::millimetres(300 + 700 * share(random)),
-                                              Length::millimetres(300 + 700 * share(random))),
-                                    {{w * share(random), d * share(random)},
-                                     Angle::degrees(360 * share(random))}));
+            things.push_back(placed(
+                rectangle(Length::millimetres(300 + 700 * share(random)),
+                          Length::millimetres(300 + 700 * share(random))),
+                {{w * share(random), d * share(random)}, Angle::degrees(360 * share(random))}));
         const auto blocks = blocksOf(w, d, things);
         const std::vector<Vec2> edge{{0, 0}, {w, 0}, {w, d}, {0, d}};
         const auto c = largestCircle(blocks, edge);
@@ -243,7 +243,8 @@ TEST(LargestCircle, AgreesWithAFineGridInRandomRooms) {
             for (double y = 20; y < d; y += 20) {
                 double near = 1e9;
                 for (const auto& b : blocks)
-                    near = std::min(near, gapBetween(b.shape, stretch({{x, y}, {x, y}}).parts[0]).apart.mm());
+                    near = std::min(
+                        near, gapBetween(b.shape, stretch({{x, y}, {x, y}}).parts[0]).apart.mm());
                 best = std::max(best, near);
             }
         EXPECT_GE(c.radius.mm(), best - 0.6) << k;

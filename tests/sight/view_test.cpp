@@ -15,8 +15,9 @@ namespace {
 constexpr double full = 2 * std::numbers::pi;
 
 Shape box(Vec2 at, double w, double d, double turn = 0, double corner = 0) {
-    return placed(rectangle(Length::millimetres(w), Length::millimetres(d), Length::millimetres(corner)),
-                  {at, Angle::degrees(turn)});
+    return placed(
+        rectangle(Length::millimetres(w), Length::millimetres(d), Length::millimetres(corner)),
+        {at, Angle::degrees(turn)});
 }
 
 /// The first thing along a ray, by walking it: no cleverness at all.
@@ -56,7 +57,8 @@ TEST(View, AWallTakesTheAngleItsEndsSpan) {
 }
 
 TEST(View, ADiscTakesTheAngleOfItsTangents) {
-    const auto s = placed(oval(Length::millimetres(400), Length::millimetres(400)), {{0, 1000}, {}});
+    const auto s =
+        placed(oval(Length::millimetres(400), Length::millimetres(400)), {{0, 1000}, {}});
     const auto parts = viewFrom({0, 0}, Angle::degrees(0), Angle::degrees(180), {{s.parts[0], 1}});
     ASSERT_EQ(parts.size(), 1U);
     EXPECT_NEAR(parts[0].sweep.inRadians(), 2 * std::asin(200.0 / 1000), 1e-9);
@@ -76,7 +78,8 @@ TEST(View, TheNearerHidesTheFarther) {
 
 TEST(View, WhatOneStandsInIsNotSeenAndNothingIsNothing) {
     const auto here = box({0, 0}, 400, 400);
-    EXPECT_TRUE(viewFrom({0, 0}, Angle::degrees(0), Angle::degrees(360), {{here.parts[0], 1}}).empty());
+    EXPECT_TRUE(
+        viewFrom({0, 0}, Angle::degrees(0), Angle::degrees(360), {{here.parts[0], 1}}).empty());
     EXPECT_TRUE(viewFrom({0, 0}, Angle::degrees(0), Angle::degrees(360), {}).empty());
 }
 
@@ -132,12 +135,12 @@ TEST(Along, EveryFormIsMetWhereItsGapSays) {
     };
     for (int i = 0; i < 400; ++i) {
         const Vec2 at{any(-500, 500), any(900, 1600)};
-        const Shape s = i % 3 == 0 ? placed(oval(Length::millimetres(any(100, 600)),
-                                                 Length::millimetres(any(100, 600))),
-                                            {at, Angle::degrees(any(0, 360))})
+        const Shape s = i % 3 == 0   ? placed(oval(Length::millimetres(any(100, 600)),
+                                                   Length::millimetres(any(100, 600))),
+                                              {at, Angle::degrees(any(0, 360))})
                         : i % 3 == 1 ? box(at, 500, 300, any(0, 360), any(0, 140))
-                                     : sector(at, unit({any(-1, 1), any(-1, 1)}), Angle::degrees(90),
-                                              Length::millimetres(400));
+                                     : sector(at, unit({any(-1, 1), any(-1, 1)}),
+                                              Angle::degrees(90), Length::millimetres(400));
         const double angle = any(0.8, 2.4);
         const Vec2 d{std::cos(angle), std::sin(angle)};
         const double t = along({0, 0}, d, s.parts[0]);
@@ -156,10 +159,11 @@ TEST(Along, EveryFormIsMetWhereItsGapSays) {
 TEST(Hides, WhatRisesIntoTheLine) {
     const Shape between = box({0, 1000}, 600, 200);
     SightLine line{{0, 0}, Length::millimetres(1500), {0, 2000}, Length::millimetres(500)};
-    // Over its near edge the line is at 1500 - 1000 * 0.45, over its far edge at 1500 - 1000 * 0.55.
+    // Over its near edge the line is at 1500 - 1000 * 0.45, over its far edge at 1500 - 1000 *
+    // 0.55.
     EXPECT_FALSE(hides(line, between, Length::millimetres(949)));
     EXPECT_TRUE(hides(line, between, Length::millimetres(951)));
-    EXPECT_FALSE(hides({{0, 0}, Length::millimetres(1500), {2000, 0}, Length::millimetres(500)}, between,
-                       Length::millimetres(2000)))
+    EXPECT_FALSE(hides({{0, 0}, Length::millimetres(1500), {2000, 0}, Length::millimetres(500)},
+                       between, Length::millimetres(2000)))
         << "beside the line it hides nothing";
 }

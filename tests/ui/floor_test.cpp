@@ -221,8 +221,8 @@ TEST_F(FloorStory, ADragSnapsToWhatItLinesUpWithAndTheTieIsKept) {
     say("add trunk 40 x 18 x 20 called Chest at 15' 6\", 10' 9\"");
     settled();
     session().select({});
-    // Toward wall C's side nothing is near; back again and down to wall D, which it is not square to:
-    // it snaps to the middle of the supper table on the way.
+    // Toward wall C's side nothing is near; back again and down to wall D, which it is not square
+    // to: it snaps to the middle of the supper table on the way.
     const auto from = on("Chest");
     const QPoint to(on("Supper table").x() + 3, from.y() + 2);
     QTest::mousePress(board(), Qt::LeftButton, {}, from);

@@ -138,10 +138,9 @@ Result<Edit> seatTable(const Project& job, const Scene& scene, int table, int co
         const Length seat = p.heights.seat.value_or(p.size.height);
         tie.distance = t.kind->clearBelow > seat ? -p.size.depth * 0.5 : Length::inches(1);
         if (tie.distance < Length{})
-            tie.distance = -std::min(-tie.distance,
-                                     t.footprint.form == FootprintForm::rectangle
-                                         ? endRoom(t, count, i, p.size.width)
-                                         : roundRoom(t, count, p.size));
+            tie.distance = -std::min(-tie.distance, t.footprint.form == FootprintForm::rectangle
+                                                        ? endRoom(t, count, i, p.size.width)
+                                                        : roundRoom(t, count, p.size));
         if (old)
             for (const Tie& was : p.ties)
                 if (was.kind == Tie::Kind::atPlace)

@@ -97,6 +97,15 @@ struct Placement {
 };
 [[nodiscard]] Placement readPlacement(WordsReader&, const Piece& subject, const Scene&);
 
+/// A piece that must be there, by name; "it" is the selected one.
+[[nodiscard]] int readSubject(WordsReader&, int selected);
+/// Several: "sofa, rug and lamp", or "all dining chairs".
+[[nodiscard]] std::vector<int> readSubjects(WordsReader&, int selected);
+
+/// A line about how several pieces stand to each other, a table and its chairs, or what is put away
+/// for the other arrangement; empty when this is none, and nothing is taken.
+[[nodiscard]] std::optional<Edit> readArranging(WordsReader&, const Scene&, int selected);
+
 /// A line that speaks of the job and not of a piece; empty when this is none, and nothing is taken.
 [[nodiscard]] std::optional<Edit> readSetting(WordsReader&);
 

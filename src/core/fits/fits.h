@@ -40,12 +40,13 @@ using GoesOn = std::function<bool()>; ///< asked now and then; false stops
 
 /// The largest round, oval and rectangular table about a place that keep every rule: room to draw
 /// chairs back on each side that seats someone, ways still wide enough, nothing upset; each with as
-/// many as its edge seats. A dining table that is there, and its chairs, give way to the answer when
-/// `replace` names it. When no rectangle of a useful size fits and a round one does, it says so.
+/// many as its edge seats. A dining table that is there, and its chairs, give way to the answer
+/// when `replace` names it. When no rectangle of a useful size fits and a round one does, it says
+/// so.
 struct TableAsked {
-    Vec2 near;       ///< mm
+    Vec2 near;                          ///< mm
     Length within = Length::inches(30); ///< how far from there its middle may lie
-    int replace = 0; ///< a table's id; 0 for a new one
+    int replace = 0;                    ///< a table's id; 0 for a new one
 };
 [[nodiscard]] FitAnswer tablesThatFit(const Project&, const TableAsked&, const GoesOn& = {});
 

@@ -44,27 +44,6 @@ private:
     GEOSContextHandle_t context_;
 };
 
-std::vector<Vec2> hull(std::vector<Vec2> p) {
-    std::sort(p.begin(), p.end(),
-              [](Vec2 a, Vec2 b) { return a.x < b.x || (a.x == b.x && a.y < b.y); });
-    std::vector<Vec2> out(2 * p.size());
-    std::size_t n = 0;
-    const auto side = [&](Vec2 c) { return cross(out[n - 1] - out[n - 2], c - out[n - 2]); };
-    for (const Vec2 c : p) {
-        while (n >= 2 && side(c) <= 1e-9)
-            --n;
-        out[n++] = c;
-    }
-    const std::size_t lower = n + 1;
-    for (std::size_t i = p.size() - 1; i-- > 0;) {
-        while (n >= lower && side(p[i]) <= 1e-9)
-            --n;
-        out[n++] = p[i];
-    }
-    out.resize(n > 1 ? n - 1 : n);
-    return out;
-}
-
 /// Where the middle of a piece lies when it touches something: that thing, swept by the piece
 /// turned about its middle.
 std::vector<Vec2> sweptBy(const std::vector<Vec2>& thing, const std::array<Vec2, 4>& piece) {
@@ -72,7 +51,7 @@ std::vector<Vec2> sweptBy(const std::vector<Vec2>& thing, const std::array<Vec2,
     for (const Vec2 a : thing)
         for (const Vec2 b : piece)
             sums.push_back(a - b);
-    return hull(std::move(sums));
+    return convexHull(std::move(sums));
 }
 
 std::vector<Vec2> cornersOf(const Convex& c) {

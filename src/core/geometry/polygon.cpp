@@ -75,4 +75,30 @@ std::optional<std::pair<int, int>> selfCrossing(std::span<const Vec2> c) {
     return {};
 }
 
+std::vector<Vec2> convexHull(std::vector<Vec2> p) {
+    std::sort(p.begin(), p.end(),
+              [](Vec2 a, Vec2 b) { return a.x < b.x || (a.x == b.x && a.y < b.y); });
+    p.erase(std::unique(p.begin(), p.end()), p.end());
+    if (p.size() < 3)
+        return p;
+    std::vector<Vec2> out(2 * p.size());
+    std::size_t n = 0;
+    const auto bends = [&](Vec2 c) {
+        return cross(out[n - 1] - out[n - 2], c - out[n - 2]) <= 1e-9;
+    };
+    for (const Vec2 c : p) {
+        while (n >= 2 && bends(c))
+            --n;
+        out[n++] = c;
+    }
+    const std::size_t lower = n + 1;
+    for (std::size_t i = p.size() - 1; i-- > 0;) {
+        while (n >= lower && bends(p[i]))
+            --n;
+        out[n++] = p[i];
+    }
+    out.resize(n - 1);
+    return out;
+}
+
 } // namespace mezzet

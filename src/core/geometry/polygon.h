@@ -17,6 +17,10 @@ namespace mezzet {
 /// The middle of an outline's area; of its corners when it has none.
 [[nodiscard]] Vec2 centroid(std::span<const Vec2> corners);
 
+/// The convex outline round points, clockwise as drawn; fewer than three when they lie in a line.
+/// Andrew's monotone chain.
+[[nodiscard]] std::vector<Vec2> convexHull(std::vector<Vec2> points);
+
 /// Where two stretches cross or touch, if they do.
 [[nodiscard]] std::optional<Vec2> crossing(Segment, Segment);
 

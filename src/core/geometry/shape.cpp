@@ -330,4 +330,29 @@ std::vector<Vec2> outline(const Shape& s, Length tolerance) {
     return ellOutline(s, tolerance.mm());
 }
 
+Vec2 insideOf(const Convex& c) {
+    if (c.form == Convex::Form::ellipse)
+        return c.points[0];
+    if (c.form == Convex::Form::sector)
+        return c.points[0] + turned(c.axis, c.sweep * 0.5) * (c.radius / 2);
+    Vec2 sum;
+    for (int i = 0; i < c.count; ++i)
+        sum = sum + c.points[static_cast<std::size_t>(i)];
+    return sum / std::max(c.count, 1);
+}
+
+double reachOf(const Convex& c) {
+    if (c.form == Convex::Form::ellipse)
+        return std::max(c.halfWidth, c.halfDepth);
+    // A sector lies within its radius of the middle of it.
+    double reach = c.radius;
+    if (c.form == Convex::Form::polygon) {
+        const Vec2 middle = insideOf(c);
+        for (int i = 0; i < c.count; ++i)
+            reach = std::max(reach,
+                             c.radius + norm(c.points[static_cast<std::size_t>(i)] - middle));
+    }
+    return reach;
+}
+
 } // namespace mezzet

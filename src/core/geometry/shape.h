@@ -76,6 +76,11 @@ struct Box {
 /// True when the point lies in the shape or on its edge.
 [[nodiscard]] bool contains(const Shape&, Vec2 p);
 
+/// A point of a convex part, well inside where it has an inside.
+[[nodiscard]] Vec2 insideOf(const Convex&);
+/// A circle about that point that holds the part: its radius, mm.
+[[nodiscard]] double reachOf(const Convex&);
+
 /// The outline as corners, clockwise as drawn; curves are cut into chords that stay within
 /// `tolerance` of them. An L comes out as one outline.
 [[nodiscard]] std::vector<Vec2> outline(const Shape&, Length tolerance = Length::millimetres(0.05));

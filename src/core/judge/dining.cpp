@@ -1,6 +1,7 @@
 // Tables people sit in to: dining-to-wall, chair-pull-out, diner-width.
 #include "geometry/gap.h"
 #include "geometry/lane.h"
+#include "judge/ahead.h"
 #include "judge/at_table.h"
 #include "judge/rule_code.h"
 
@@ -12,47 +13,6 @@
 namespace mezzet {
 
 namespace {
-
-struct Stop {
-    Target what;
-    Vec2 at;
-    double ahead = 0; ///< mm along the lane
-};
-
-/// The first wall, or thing built in, in a lane.
-void stopAtRoom(const Room& room, const Lane& lane, std::optional<Stop>& best) {
-    const auto offer = [&](Target t, const Shape& s) {
-        if (const auto p = firstInLane(lane, s)) {
-            const double ahead = dot(*p - lane.from, lane.along);
-            if (!best || ahead < best->ahead)
-                best = Stop{t, *p, ahead};
-        }
-    };
-    for (std::size_t i = 0; i < room.stretches(); ++i) {
-        const Wall w = room.stretchAt(i);
-        if (dot(w.inward(), lane.along) < 0)
-            offer(wallTarget(room.edgeWall[i]), stretch({w.start, w.end}));
-    }
-    for (const auto& f : room.fixtures)
-        if (f.takesFloor())
-            offer(targetOf(f), solid(room, f));
-}
-
-template <class Wanted>
-void stopAtPieces(const Scene& scene, const Lane& lane, Length look, std::optional<Stop>& best,
-                  Wanted wanted) {
-    for (std::size_t i = 0; i < scene.placed.size(); ++i) {
-        const Placed& p = scene.placed[i];
-        if (norm(p.shape.centre - lane.from) > p.shape.reach + look.mm() + lane.halfWidth.mm() ||
-            !wanted(i))
-            continue;
-        if (const auto at = firstInLane(lane, p.shape)) {
-            const double ahead = dot(*at - lane.from, lane.along);
-            if (!best || ahead < best->ahead)
-                best = Stop{pieceTarget(p.id), *at, ahead};
-        }
-    }
-}
 
 /// The lanes out from each side of a table that seats someone. A round or oval table has one from
 /// each chair, or from four quarters when no chair is there.
@@ -102,14 +62,12 @@ void judgeWall(const JudgeContext& c) {
             continue;
         std::vector<std::pair<Stop, Vec2>> found;
         for (const Lane& side : sidesOf(c.scene, i, c.rule)) {
-            std::optional<Stop> stop;
-            stopAtRoom(*c.scene.room, side, stop);
-            stopAtPieces(c.scene, side, look, stop, [&](std::size_t k) {
+            const auto stop = firstAhead(c.scene, side, look, [&](std::size_t k) {
                 const Piece& p = c.scene.piece(k);
                 return k != i && !p.kind->flat() && p.size.height > table.size.height + quiet &&
                        p.kind->role != Role::diningChair;
             });
-            if (!stop || stop->ahead > look.mm())
+            if (!stop)
                 continue;
             // Seen where it is: level with the nearest point.
             const Vec2 edge = stop->at - side.along * stop->ahead;
@@ -141,24 +99,18 @@ void judgePullOut(const JudgeContext& c) {
         const Vec2 back = -pose.front();
         const Vec2 onAxis = *edge;
         const Lane lane{onAxis, back, c.scene.piece(i).size.width / 2};
-        std::optional<Stop> stop;
-        stopAtRoom(room, lane, stop);
-        stopAtPieces(c.scene, lane, look, stop, [&](std::size_t k) {
+        auto stop = firstAhead(c.scene, lane, look, [&](std::size_t k) {
             return k != i && k != *table && !c.scene.piece(k).kind->flat();
         });
         for (const auto& o : room.openings) {
             if (const auto swing = doorSwing(room, o)) {
-                if (const auto p = firstInLane(lane, *swing)) {
-                    const double ahead = dot(*p - lane.from, lane.along);
-                    Target t;
-                    t.is = Target::Is::door;
-                    t.index = o.number;
-                    if (!stop || ahead < stop->ahead)
-                        stop = Stop{t, *p, ahead};
-                }
+                Target t;
+                t.is = Target::Is::door;
+                t.index = o.number;
+                Stop::offer(stop, lane, look, t, *swing);
             }
         }
-        if (!stop || stop->ahead > look.mm())
+        if (!stop)
             continue;
         c.add(c.scene.placed[i].id, stop->what, Amount{Quantity::length, stop->ahead},
               stop->at - back * stop->ahead, stop->at)

@@ -30,9 +30,10 @@ std::string filled(std::string s, const Reading& r, const Wording& w) {
     replaceAll(s, "{depth}", words(Amount{r.value.quantity, std::abs(r.value.value)}, w.notation));
     replaceAll(s, "{low}", bound(r.band.low));
     replaceAll(s, "{high}", bound(r.band.high));
-    replaceAll(s, "{other}", r.other.is != Target::Is::none ? words(r.other, w)
-                                : r.to.is != Target::Is::none  ? words(r.to, w)
-                                                                : "none");
+    replaceAll(s, "{other}",
+               r.other.is != Target::Is::none ? words(r.other, w)
+               : r.to.is != Target::Is::none  ? words(r.to, w)
+                                              : "none");
     replaceAll(s, "{second}", words(r.second, w.notation));
     if (const Piece* also = r.also != 0 ? w.scheme.byId(r.also) : nullptr)
         replaceAll(s, "{also}", also->name);

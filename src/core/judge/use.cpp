@@ -3,6 +3,7 @@
 
 #include "geometry/gap.h"
 #include "geometry/lane.h"
+#include "judge/ahead.h"
 #include "judge/at_table.h"
 #include "judge/rule_code.h"
 
@@ -12,12 +13,6 @@
 namespace mezzet {
 
 namespace {
-
-struct Stop {
-    double ahead = 0;
-    Target what;
-    Vec2 at;
-};
 
 /// What is moved aside by hand.
 bool isLight(const Piece& p) {
@@ -30,36 +25,6 @@ bool isLight(const Piece& p) {
     default:
         return false;
     }
-}
-
-/// The first thing in a lane: walls, what is built in, pieces that are wanted.
-template <class Wanted>
-std::optional<Stop> firstAhead(const Scene& scene, const Lane& lane, Length look, Wanted wanted) {
-    std::optional<Stop> best;
-    const auto offer = [&](const Target& t, const Shape& s) {
-        if (const auto p = firstInLane(lane, s)) {
-            const double ahead = dot(*p - lane.from, lane.along);
-            if (ahead <= look.mm() && (!best || ahead < best->ahead))
-                best = Stop{ahead, t, *p};
-        }
-    };
-    const Room& room = *scene.room;
-    for (std::size_t i = 0; i < room.stretches(); ++i) {
-        const Wall w = room.stretchAt(i);
-        if (dot(w.inward(), lane.along) < 0)
-            offer(wallTarget(room.edgeWall[i]), stretch({w.start, w.end}));
-    }
-    for (const auto& f : room.fixtures)
-        if (f.takesFloor())
-            offer(targetOf(f), solid(room, f));
-    for (std::size_t i = 0; i < scene.placed.size(); ++i) {
-        const Placed& p = scene.placed[i];
-        if (norm(p.shape.centre - lane.from) > p.shape.reach + look.mm() + lane.halfWidth.mm() ||
-            scene.piece(i).kind->flat() || scene.piece(i).kind->standsOn || !wanted(i))
-            continue;
-        offer(pieceTarget(p.id), p.shape);
-    }
-    return best;
 }
 
 struct Ask {

@@ -9,37 +9,6 @@
 
 namespace mezzet {
 
-namespace {
-
-/// Andrew's monotone chain; clockwise as drawn.
-std::vector<Vec2> hullOf(std::vector<Vec2> p) {
-    std::sort(p.begin(), p.end(),
-              [](Vec2 a, Vec2 b) { return a.x < b.x || (a.x == b.x && a.y < b.y); });
-    p.erase(std::unique(p.begin(), p.end()), p.end());
-    if (p.size() < 3)
-        return p;
-    std::vector<Vec2> out(2 * p.size());
-    std::size_t n = 0;
-    const auto side = [&](Vec2 c) { return cross(out[n - 1] - out[n - 2], c - out[n - 2]); };
-    for (const Vec2 c : p) {
-        while (n >= 2 && side(c) <= 0)
-            --n;
-        out[n++] = c;
-    }
-    const std::size_t lower = n + 1;
-    for (std::size_t i = p.size() - 1; i-- > 0;) {
-        while (n >= lower && side(p[i]) <= 0)
-            --n;
-        out[n++] = p[i];
-    }
-    out.resize(n - 1);
-    if (signedArea(out) < 0)
-        std::reverse(out.begin(), out.end());
-    return out;
-}
-
-} // namespace
-
 double footprintArea(const Piece& p) {
     return std::abs(signedArea(outline(p.shape(), Length::millimetres(1))));
 }
@@ -58,7 +27,7 @@ ZonesFacts zonesOf(const Scene& scene) {
             for (const Vec2 c : outline(p->shape, Length::millimetres(1)))
                 points.push_back(c);
         }
-        f.outline = hullOf(std::move(points));
+        f.outline = convexHull(std::move(points));
         f.area = f.outline.size() > 2 ? std::abs(signedArea(f.outline)) : 0;
         for (std::size_t i = 0; i < scene.placed.size(); ++i) {
             const Piece& p = scene.piece(i);

@@ -85,17 +85,6 @@ std::pair<double, double> spread(Vec2 place, double middle, const Convex& c) {
     return {low, high};
 }
 
-Vec2 middleOf(const Convex& c) {
-    if (c.form == Convex::Form::ellipse)
-        return c.points[0];
-    if (c.form == Convex::Form::sector)
-        return c.points[0] + turned(c.axis, c.sweep * 0.5) * (c.radius / 2);
-    Vec2 sum;
-    for (int i = 0; i < c.count; ++i)
-        sum = sum + c.points[static_cast<std::size_t>(i)];
-    return sum / std::max(c.count, 1);
-}
-
 } // namespace
 
 double along(Vec2 place, Vec2 d, const Convex& c) {
@@ -143,8 +132,8 @@ std::vector<ViewPart> viewFrom(Vec2 place, Angle from, Angle sweep, const std::v
         double first = 0; ///< as turned on from `start`
         double width = 0;
         const Seen* what = nullptr;
-        Vec2 centre;      ///< of a circle that holds it
-        double reach = 0; ///< that circle's radius, mm
+        Vec2 centre;          ///< of a circle that holds it
+        double reach = 0;     ///< that circle's radius, mm
         bool crosses = false; ///< it overlaps another
     };
     std::vector<Wide> things;
@@ -159,17 +148,11 @@ std::vector<ViewPart> viewFrom(Vec2 place, Angle from, Angle sweep, const std::v
             Length::millimetres(0.01))
             continue;
         // Seen from outside, a convex thing takes less than half a turn: spread about its middle.
-        const double middle = directionOf(middleOf(seen.shape) - place).inRadians();
+        const double middle = directionOf(insideOf(seen.shape) - place).inRadians();
         const auto [low, high] = spread(place, middle, seen.shape);
-        const Vec2 centre = middleOf(seen.shape);
-        double reach = seen.shape.radius;
-        if (seen.shape.form == Convex::Form::polygon)
-            for (int i = 0; i < seen.shape.count; ++i)
-                reach = std::max(reach, seen.shape.radius +
-                                            norm(seen.shape.points[static_cast<std::size_t>(i)] - centre));
-        else if (seen.shape.form == Convex::Form::ellipse)
-            reach = std::max(seen.shape.halfWidth, seen.shape.halfDepth);
-        things.push_back({positive(middle + low - start), high - low, &seen, centre, reach});
+        const Vec2 centre = insideOf(seen.shape);
+        things.push_back(
+            {positive(middle + low - start), high - low, &seen, centre, reachOf(seen.shape)});
         event(middle + low - start);
         event(middle + high - start);
     }
@@ -234,7 +217,8 @@ std::vector<ViewPart> viewFrom(Vec2 place, Angle from, Angle sweep, const std::v
         double begins = low;
         auto owner = first(low + (high - low) * 1e-6);
         for (int k = 1; k <= steps; ++k) {
-            const double to = low + (high - low) * (k == steps ? 1 - 1e-6 : static_cast<double>(k) / steps);
+            const double to =
+                low + (high - low) * (k == steps ? 1 - 1e-6 : static_cast<double>(k) / steps);
             const auto next = first(to);
             if (next.first == nullptr || owner.first == nullptr)
                 break;
@@ -244,8 +228,7 @@ std::vector<ViewPart> viewFrom(Vec2 place, Angle from, Angle sweep, const std::v
                 for (int h = 0; h < 45 && b - a > 1e-11; ++h) {
                     const double m = (a + b) / 2;
                     const auto there = first(m);
-                    (there.first != nullptr &&
-                             there.first->what->owner == owner.first->what->owner
+                    (there.first != nullptr && there.first->what->owner == owner.first->what->owner
                          ? a
                          : b) = m;
                 }

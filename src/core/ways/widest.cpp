@@ -10,17 +10,6 @@ namespace mezzet {
 
 namespace {
 
-Vec2 insideOf(const Convex& c) {
-    if (c.form == Convex::Form::ellipse)
-        return c.points[0];
-    if (c.form == Convex::Form::sector)
-        return c.points[0] + turned(c.axis, c.sweep * 0.5) * (c.radius / 2);
-    Vec2 sum;
-    for (int i = 0; i < c.count; ++i)
-        sum = sum + c.points[static_cast<std::size_t>(i)];
-    return sum / std::max(c.count, 1);
-}
-
 std::vector<Vec2> outlineOf(const Convex& c) {
     Shape s;
     s.count = 1;
@@ -136,14 +125,7 @@ private:
 } // namespace
 
 WayFinder::Round WayFinder::roundOf(const Convex& c) {
-    Round r{insideOf(c), c.radius};
-    if (c.form == Convex::Form::polygon)
-        for (int i = 0; i < c.count; ++i)
-            r.reach = std::max(r.reach,
-                               c.radius + norm(c.points[static_cast<std::size_t>(i)] - r.centre));
-    else if (c.form == Convex::Form::ellipse)
-        r.reach = std::max(c.halfWidth, c.halfDepth);
-    return r;
+    return {insideOf(c), reachOf(c)};
 }
 
 std::optional<WayFinder::Pair> WayFinder::pairOf(const Block& a, const Block& b, const Round& ra,

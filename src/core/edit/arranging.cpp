@@ -1,0 +1,229 @@
+// The lines about how pieces stand to each other: tables and chairs, lining up, spreading,
+// mirroring, and what is put away for the other arrangement.
+#include "edit/arrange.h"
+#include "edit/words_reader.h"
+#include "measure/text.h"
+
+#include <fmt/format.h>
+
+#include <algorithm>
+#include <cmath>
+
+namespace mezzet {
+
+int readSubject(WordsReader& in, int selected) {
+    in.article();
+    if (selected != 0 && in.take({"it", "this"}))
+        return selected;
+    const int id = in.piece();
+    if (id == 0 && in.done())
+        in.failAhead("which piece?",
+                     in.scheme().pieces.empty()
+                         ? "there are no pieces yet"
+                         : fmt::format("name one, like {}", in.scheme().pieces.front().name));
+    if (id == 0)
+        in.failAhead(fmt::format("there is no piece called “{}”", in.rest()));
+    return id;
+}
+
+std::vector<int> readSubjects(WordsReader& in, int selected) {
+    std::vector<int> ids;
+    if (in.take({"all"})) {
+        const std::size_t at = in.at();
+        const auto kind = in.kind();
+        if (!kind)
+            in.failAhead("all of what?", "say it like: all dining chairs");
+        for (const auto& p : in.scheme().pieces)
+            if (p.kind == kind)
+                ids.push_back(p.id);
+        if (ids.empty())
+            in.fail(at, in.at() - at, fmt::format("there is no {}", foldCase(kind->name)), "");
+        return ids;
+    }
+    do {
+        ids.push_back(readSubject(in, selected));
+    } while (in.comma() || in.take({"and", "with"}));
+    return ids;
+}
+
+namespace {
+
+class ArrangingReader {
+public:
+    ArrangingReader(WordsReader& words, const Scene& scene, int selected)
+        : in(words), job_(words.job()), scene_(scene), selected_(selected) {}
+
+    std::optional<Edit> read() {
+        if (const std::size_t at = in.at(); in.take({"seat"})) {
+            // A table is seated; "seat 17" is the height of what is selected.
+            if (!in.lengthAhead())
+                return seatAt();
+            in.goTo(at);
+        }
+        if (in.take({"align", "line up"}))
+            return align();
+        if (in.take({"spread"}))
+            return spread();
+        if (in.take({"mirror"}))
+            return mirror();
+        if (in.take({"put away", "store"}))
+            return putAway();
+        if (in.take({"bring out", "bring back"}))
+            return bringOut();
+        return {};
+    }
+
+private:
+    [[noreturn]] static void fault(Problem p, std::size_t from) {
+        // A refusal of the whole points at what was said.
+        p.column = static_cast<int>(from) + 1;
+        throw LineFault{p};
+    }
+    void nothingMore() {
+        in.take({"please"});
+        if (!in.done())
+            in.failAhead(fmt::format("“{}” is left over", in.rest()), "take it out");
+    }
+    int subject() { return readSubject(in, selected_); }
+    std::vector<int> subjects() { return readSubjects(in, selected_); }
+    const Piece& pieceOf(int id) const { return *in.scheme().byId(id); }
+
+    /// "supper table with 6 dining armchairs"
+    Edit seatAt() {
+        const std::size_t at = in.at();
+        const int table = subject();
+        in.take({"with", "for"});
+        const std::size_t number = in.at();
+        const double n = in.number("the chairs");
+        if (n != std::floor(n))
+            in.fail(number, in.at() - number, "chairs come whole", "say it like: with 6");
+        KindPtr kind = in.kind();
+        if (!kind && in.take({"chairs", "chair", "people"})) {
+            // the usual ones
+        }
+        if (!kind)
+            kind = usualChair(table);
+        nothingMore();
+        auto e = kind ? seatTable(job_, scene_, table, static_cast<int>(n), kind)
+                      : Result<Edit>(Problem{"the kit has no chair for a table", "add one to it"});
+        if (!e)
+            fault(e.problem(), at);
+        return *e;
+    }
+
+    /// Like the chairs that are there already, or the kit's first.
+    KindPtr usualChair(int table) const {
+        const Role desk = pieceOf(table).kind->role;
+        for (const auto& p : job_.scheme().pieces)
+            if (p.kind->role == Role::diningChair &&
+                std::any_of(p.ties.begin(), p.ties.end(),
+                            [&](const Tie& t) { return t.refersTo(table); }))
+                return p.kind;
+        if (desk == Role::desk)
+            if (auto k = job_.library.kit->byId("desk-chair"))
+                return k;
+        for (const auto& k : job_.library.kit->kinds())
+            if (k->role == Role::diningChair)
+                return k;
+        return {};
+    }
+
+    Edit align() {
+        const auto ids = subjects();
+        AlignBy by = AlignBy::fronts;
+        in.take({"by", "at", "along", "the"});
+        in.take({"their", "the"});
+        if (in.take({"backs", "back"}))
+            by = AlignBy::backs;
+        else if (in.take({"lefts", "left"}))
+            by = AlignBy::lefts;
+        else if (in.take({"rights", "right"}))
+            by = AlignBy::rights;
+        else if (in.take({"middles across", "middles", "centres", "centers"}))
+            by = AlignBy::middlesAcross;
+        else if (in.take({"middles along", "axis"}))
+            by = AlignBy::middlesAlong;
+        else if (!in.take({"fronts", "front"}))
+            in.failAhead("by what?", "say it like: align sofa and bookcase by backs");
+        nothingMore();
+        return alignPieces(job_, scene_, ids, by);
+    }
+
+    Edit spread() {
+        const std::size_t at = in.at();
+        const auto ids = subjects();
+        in.take({"evenly"});
+        nothingMore();
+        auto e = spreadPieces(job_, scene_, ids);
+        if (!e)
+            fault(e.problem(), at);
+        return *e;
+    }
+
+    Edit mirror() {
+        const std::size_t at = in.at();
+        std::vector<int> ids;
+        if (in.take({"the layout", "layout", "all", "everything", "the room"}) || in.done() ||
+            in.ahead() == "left" || in.ahead() == "front") {
+            for (const auto& p : job_.scheme().pieces)
+                ids.push_back(p.id);
+        } else {
+            ids = subjects();
+        }
+        MirrorBy by = MirrorBy::leftRight;
+        if (in.take({"front to back", "front back", "top to bottom"}))
+            by = MirrorBy::frontBack;
+        else
+            in.take({"left to right", "left right"});
+        nothingMore();
+        auto e = mirrorPieces(job_, scene_, ids, by);
+        if (!e)
+            fault(e.problem(), at);
+        return *e;
+    }
+
+    Edit putAway() {
+        const auto ids = subjects();
+        nothingMore();
+        std::vector<std::string> names;
+        Edit e;
+        for (const int id : ids) {
+            names.push_back(pieceOf(id).name);
+            e.acts.emplace_back(PutAway{id, true});
+        }
+        e.words = "put away " + listed(names);
+        return e;
+    }
+
+    Edit bringOut() {
+        in.article();
+        const std::size_t at = in.at();
+        const auto said = plainWord(in.rest());
+        Edit e;
+        for (const auto& p : job_.scheme().away) {
+            in.offer(p.name);
+            if (plainWord(p.name) == said) {
+                e.words = "bring out " + p.name;
+                e.acts.emplace_back(PutAway{p.id, false});
+            }
+        }
+        if (e.acts.empty())
+            in.fail(at, std::max<std::size_t>(in.rest().size(), 1),
+                    "nothing of that name is put away", "see what is put away in the list");
+        in.goTo(at + in.rest().size());
+        return e;
+    }
+
+    WordsReader& in;
+    const Project& job_;
+    const Scene& scene_;
+    int selected_;
+};
+
+} // namespace
+
+std::optional<Edit> readArranging(WordsReader& words, const Scene& scene, int selected) {
+    return ArrangingReader(words, scene, selected).read();
+}
+
+} // namespace mezzet

@@ -1,0 +1,63 @@
+#pragma once
+
+#include "geometry/gap.h"
+#include "geometry/lane.h"
+#include "scheme/resolve.h"
+
+#include <optional>
+
+namespace mezzet {
+
+/// The first thing in a lane: how far along it, what, and where.
+struct Stop {
+    double ahead = 0; ///< mm
+    Target what;
+    Vec2 at;
+
+    /// Takes another when it comes before.
+    static void offer(std::optional<Stop>& best, const Lane& lane, Length look, const Target& what,
+                      const Shape& s) {
+        const auto p = firstInLane(lane, s);
+        if (!p)
+            return;
+        const double ahead = dot(*p - lane.from, lane.along);
+        if (ahead <= look.mm() && (!best || ahead < best->ahead))
+            best = Stop{ahead, what, *p};
+    }
+};
+
+/// The first wall, thing built in, or piece that is wanted (by its index in the scene) in a lane,
+/// no farther than `look`. Rugs, and what stands on other pieces, are in nobody's way.
+template <class Wanted>
+std::optional<Stop> firstAhead(const Scene& scene, const Lane& lane, Length look, Wanted wanted) {
+    std::optional<Stop> best;
+    const auto offer = [&](const Target& t, const Shape& s) {
+        Stop::offer(best, lane, look, t, s);
+    };
+    const Room& room = *scene.room;
+    for (std::size_t i = 0; i < room.stretches(); ++i) {
+        const Wall w = room.stretchAt(i);
+        if (dot(w.inward(), lane.along) >= 0)
+            continue;
+        Target wall;
+        wall.is = Target::Is::wall;
+        wall.index = room.edgeWall[i];
+        offer(wall, stretch({w.start, w.end}));
+    }
+    for (const auto& f : room.fixtures)
+        if (f.takesFloor())
+            offer(targetOf(f), solid(room, f));
+    for (std::size_t i = 0; i < scene.placed.size(); ++i) {
+        const Placed& p = scene.placed[i];
+        if (norm(p.shape.centre - lane.from) > p.shape.reach + look.mm() + lane.halfWidth.mm() ||
+            scene.piece(i).kind->flat() || scene.piece(i).kind->standsOn || !wanted(i))
+            continue;
+        Target piece;
+        piece.is = Target::Is::piece;
+        piece.piece = p.id;
+        offer(piece, p.shape);
+    }
+    return best;
+}
+
+} // namespace mezzet
