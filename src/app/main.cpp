@@ -1,15 +1,19 @@
 #include "app/compare_view.h"
+#include "app/finder.h"
 #include "app/fit_dialog.h"
 #include "app/main_window.h"
 #include "app/measure_screen.h"
+#include "app/mend_dialog.h"
 #include "app/style.h"
 #include "app/trace_screen.h"
 #include "measure/text.h"
 
+#include <QAction>
 #include <QApplication>
 #include <QCommandLineParser>
 #include <QDir>
 #include <QFile>
+#include <QLineEdit>
 #include <QStyleFactory>
 #include <QThread>
 
@@ -122,6 +126,21 @@ int renderViews(mezzet::app::MainWindow& window, const QString& folder) {
         ok = shot(fits, "fits") && ok;
     }
     session.sayLine("scheme 1");
+    {
+        mezzet::app::MendDialog mend(session, &window);
+        mend.setModal(false);
+        mend.show();
+        while (mend.looking())
+            QApplication::processEvents(QEventLoop::AllEvents, 20);
+        ok = shot(mend, "mend") && ok;
+    }
+    {
+        mezzet::app::Finder finder(session, window.findChildren<QAction*>(), &window);
+        finder.setModal(false);
+        finder.show();
+        finder.box()->setText("chair");
+        ok = shot(finder, "finder") && ok;
+    }
     session.sayLine("room landing");
     session.goTo(2);
     ok = shot(window, "landing") && ok;

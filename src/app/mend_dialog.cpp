@@ -117,7 +117,7 @@ void MendDialog::tell(Mended m) {
     if (found_->before == 0)
         heading_->setText("There is nothing to mend");
     else if (found_->lines.empty())
-        heading_->setText("Nothing can be mended without upsetting something" + stopped);
+        heading_->setText("Nothing can be mended without upsetting as much" + stopped);
     else
         heading_->setText(QString("%1 to mend now, %2 then%3")
                               .arg(found_->before)
@@ -134,6 +134,13 @@ void MendDialog::tell(Mended m) {
         why->setIndent(22);
         rows->addWidget(step);
         rows->addWidget(why);
+        if (!found_->but[i].empty()) {
+            auto* but = new QLabel("But then " + QString::fromStdString(found_->but[i]));
+            but->setWordWrap(true);
+            but->setProperty("quiet", true);
+            but->setIndent(22);
+            rows->addWidget(but);
+        }
     }
     column_->insertWidget(0, body_);
     take_->setEnabled(!found_->lines.empty());

@@ -113,7 +113,7 @@ TEST(Chains, AreSaidInOneLineAndUndoneAsOne) {
     EXPECT_GT(bad.problem().column, 18) << "it points into the second part";
 }
 
-TEST(MendAll, LeavesLessToMendAndUpsetsNothing) {
+TEST(MendAll, LeavesLessToMendAndUpsetsLessThanItMends) {
     int mended = 0;
     for (int seed = 100; seed < 100 + runs() / 3; ++seed) {
         const auto job = dropped(static_cast<unsigned>(seed));
@@ -121,6 +121,8 @@ TEST(MendAll, LeavesLessToMendAndUpsetsNothing) {
         asked.largestMove = Length::inches(30);
         const auto m = mendAll(job, asked);
         EXPECT_EQ(m.lines.size(), m.why.size());
+        EXPECT_EQ(m.lines.size(), m.but.size());
+        EXPECT_LE(m.after, m.before);
         if (m.lines.empty()) {
             EXPECT_TRUE(m.edit.acts.empty());
             continue;

@@ -311,6 +311,8 @@ Mended mendAll(const Project& job, const MendAsked& asked) {
         return false;
     };
     std::vector<Reading> given; ///< up: no remedy of theirs will do
+    bool trades = false;        ///< whether a remedy may upset less than it mends
+    constexpr double worth = 25; ///< what a trade gains at the least, by weight
     constexpr int mostSteps = 60;
     while (static_cast<int>(out.lines.size()) < mostSteps) {
         std::vector<const Reading*> order;
@@ -318,6 +320,11 @@ Mended mendAll(const Project& job, const MendAsked& asked) {
             if (r.toMend() && std::none_of(given.begin(), given.end(),
                                            [&](const Reading& g) { return g.sameAs(r); }))
                 order.push_back(&r);
+        if (order.empty() && !trades) {
+            trades = true;
+            given.clear();
+            continue;
+        }
         if (order.empty())
             break;
         const Reading worst =
@@ -330,21 +337,25 @@ Mended mendAll(const Project& job, const MendAsked& asked) {
             break;
         }
         const auto remedy = remedyFor(worst, *now, *there, readings);
-        auto next = remedy && remedy->upsets.empty() ? apply(*now, remedy->edit)
-                                                     : Result<Applied>(Problem{});
+        auto next = remedy && (trades || remedy->upsets.empty()) ? apply(*now, remedy->edit)
+                                                                 : Result<Applied>(Problem{});
         if (!next || tooFar(*next->scene)) {
             given.push_back(worst);
             continue;
         }
         auto after = judge(*next->scene, *job.library.book, job.judgement);
-        if (weightOf(after) >= weightOf(readings)) {
+        const bool upsets = !remedy->upsets.empty();
+        if (weightOf(after) >= weightOf(readings) - (upsets ? worth : 0) ||
+            (upsets && count(after) > count(readings))) {
             given.push_back(worst);
             continue;
         }
         out.lines.push_back(remedy->line);
         out.why.push_back(subjectOf(worst, now->wording()) + ": " + whyOf(worst, now->wording()));
+        out.but.push_back(upsets ? remedy->upsets.front() : std::string());
         out.edit.acts.insert(out.edit.acts.end(), remedy->edit.acts.begin(),
                              remedy->edit.acts.end());
+        trades = false; // what is left may be mended for nothing now
         now = next->project;
         there = next->scene;
         readings = std::move(after);

@@ -38,13 +38,15 @@ struct Mended {
     Edit edit;                      ///< all steps in one; empty when nothing could be mended
     std::vector<std::string> lines; ///< the steps, as they would be typed
     std::vector<std::string> why;   ///< of each step, the reading it mends
+    std::vector<std::string> but;   ///< of each step, what it upsets; empty for most
     int before = 0;                 ///< readings to mend, before and after
     int after = 0;
     bool stopped = false;
 };
-/// Mends what can be mended without upsetting anything else: the weightiest reading first, each by
-/// its remedy, until no remedy is left that upsets nothing. Locked pieces stay, and none ends
-/// farther than asked from where it stood.
+/// Mends what can be mended: the weightiest reading first, each by its remedy. Remedies that upset
+/// nothing come first; when none is left, one that upsets less than it mends, by weight and by count,
+/// is taken, and what it upsets is told. Locked pieces stay, and none ends farther than asked from
+/// where it stood.
 [[nodiscard]] Mended mendAll(const Project&, const MendAsked&);
 
 /// The sum of what is to mend, by weight: less is better.

@@ -22,7 +22,7 @@ Said mendEverything(WordsReader& in) {
     if (mended.before == 0)
         in.fail(0, 4, "there is nothing to mend", "");
     if (mended.lines.empty())
-        in.fail(0, 4, "nothing can be mended without upsetting something else",
+        in.fail(0, 4, "nothing can be mended without upsetting as much",
                 "look at the remedies one by one, unlock a piece, or allow a larger move");
     Said said;
     said.edit = std::move(mended.edit);
