@@ -470,7 +470,8 @@ private:
             ++n;
             const auto s = sentence(*r);
             const double h = heightOf(s, w - 12.5);
-            if (y + h > bottom) {
+            const double spare = n == static_cast<int>(mend_.size()) ? 0 : 4; // for "and more"
+            if (y + h > bottom - spare) {
                 text({x, y, w, 3.5}, Qt::AlignLeft,
                      QString("and %1 more").arg(static_cast<int>(mend_.size()) - n + 1), 2.6, false,
                      QFont::Normal, paperLook().soft);

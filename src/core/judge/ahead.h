@@ -4,6 +4,7 @@
 #include "geometry/lane.h"
 #include "scheme/resolve.h"
 
+#include <algorithm>
 #include <optional>
 
 namespace mezzet {
@@ -20,7 +21,7 @@ struct Stop {
         const auto p = firstInLane(lane, s);
         if (!p)
             return;
-        const double ahead = dot(*p - lane.from, lane.along);
+        const double ahead = std::max(dot(*p - lane.from, lane.along), 0.0);
         if (ahead <= look.mm() && (!best || ahead < best->ahead))
             best = Stop{ahead, what, *p};
     }

@@ -144,7 +144,12 @@ void judgeMinor(const JudgeContext& c) {
         told.push_back({b.piece, b.other, c.out.size()});
         // About the goal when it is narrow there, else about the piece that makes it narrow.
         const Target subject = b.other == g.what && g.piece != 0 ? g.what : b.piece;
-        auto& r = c.add(subject.piece, subject == b.piece ? b.other : b.piece,
+        Target past = subject == b.piece ? b.other : b.piece;
+        if (past == subject) { // shut in by several: no one of them is it
+            past = {};
+            past.is = Target::Is::room;
+        }
+        auto& r = c.add(subject.piece, past,
                         Amount::of(found[i]->width), found[i]->onFirst, found[i]->onSecond);
         r.part = g.part;
         r.second = {Quantity::count, 1};
