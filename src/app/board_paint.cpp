@@ -64,6 +64,10 @@ void Board::paintFloor(QPainter& p) {
     for (const Reading& r : session_.readings())
         if (r.rule->seenInPlan && (tellsOfChosen(r) || r.toMend()))
             sheets::drawReadingStretch(d, r, aboutChosen(r));
+    // What is for information about the chosen, lightly: the line of a glare, a view, a lane.
+    for (const Reading& r : session_.readings())
+        if (r.rule->seenInPlan && aboutChosen(r) && r.verdict == Verdict::note)
+            sheets::drawReadingStretch(d, r, false);
     for (const Reading& r : session_.readings())
         if (r.rule->seenInPlan && tellsOfChosen(r))
             sheets::drawReading(d, r, taken, true);

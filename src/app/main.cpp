@@ -187,12 +187,23 @@ int main(int argc, char** argv) {
         std::fprintf(stderr, "%s\n", library.problem().text().c_str());
         return 3;
     }
+    // What the studio keeps is taken up; damaged, it is told and left, and the program starts all
+    // the same.
+    QString studioTrouble;
+    if (!options.isSet("views")) {
+        if (auto own = mezzet::withStudio(*library, mezzet::studioFolder()))
+            library = own;
+        else
+            studioTrouble = QString::fromStdString(own.problem().text());
+    }
     mezzet::app::MainWindow window(*library);
     if (options.isSet("views")) {
         window.openDemo();
         return renderViews(window, options.value("views"));
     }
     window.show();
+    if (!studioTrouble.isEmpty())
+        emit window.session().told("The studio's own kinds and bands were left: " + studioTrouble, true);
     const bool recovered = window.offerRecovery();
     if (!recovered && !options.positionalArguments().isEmpty())
         window.openPath(options.positionalArguments().front());

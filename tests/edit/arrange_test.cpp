@@ -93,6 +93,19 @@ TEST(SeatTable, ChairsFollowTheirTableAndSpreadAnewWhenItGrows) {
               "place 1 of 6 at Dining table, tucked 8 1/2\"");
 }
 
+TEST(SeatTable, WithoutANumberItSeatsAsManyAsItsEdgeGivesRoomTo) { // 24 each, from memory
+    const auto rectangle = jobWith({"dining table 96 x 42 at 10', 7'", "seat dining table"});
+    EXPECT_EQ(rectangle.scheme().pieces.size(), 1U + 2 * 4 + 2 * 1);
+    const auto round = jobWith({"round table 60 at 10', 7'", "seat round table"});
+    EXPECT_EQ(round.scheme().pieces.size(), 1U + 7) << "188 in of edge";
+    const auto kind = jobWith({"round table 60 at 10', 7'", "seat round table with dining armchairs"});
+    EXPECT_EQ(kind.scheme().pieces.back().kind->id, "dining-armchair");
+    // A wider band seats fewer.
+    const auto wider = jobWith({"band diner-width at least 30", "round table 60 at 10', 7'",
+                                "seat round table"});
+    EXPECT_EQ(wider.scheme().pieces.size(), 1U + 6);
+}
+
 TEST(SeatTable, TheTieIsReadBackAsItIsSaid) {
     const auto job = jobWith({"round table 54 at 10', 7'",
                               "dining chair called One, place 2 of 5 at round table, tucked 8"});

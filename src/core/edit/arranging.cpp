@@ -93,8 +93,17 @@ private:
         const std::size_t at = in.at();
         const int table = subject();
         in.take({"with", "for"});
+        // Without a number, as many as its edge gives elbow room to.
+        double n = 0;
         const std::size_t number = in.at();
-        const double n = in.number("the chairs");
+        if (in.done() || (in.ahead()[0] >= 'a' && in.ahead()[0] <= 'z')) {
+            const Rule* width = job_.library.book->byId("diner-width");
+            const auto each =
+                width != nullptr ? job_.judgement.bandOf(*width).low : std::optional<double>();
+            n = std::max(1, seatsBy(pieceOf(table), Length::millimetres(each.value_or(609.6))));
+        } else {
+            n = in.number("the chairs");
+        }
         if (n != std::floor(n))
             in.fail(number, in.at() - number, "chairs come whole", "say it like: with 6");
         KindPtr kind = in.kind();
