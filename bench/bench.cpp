@@ -1,6 +1,7 @@
 // What the quality bar asks of speed, measured: 60 pieces resolved and judged, a step of a drag, a
 // board repainted, and gaps beside GEOS on the same pieces in the same run.
 #include "app/board.h"
+#include "app/main_window.h"
 #include "app/style.h"
 #include "dxf/dxf.h"
 #include "fits/ask.h"
@@ -338,6 +339,30 @@ BENCHMARK_CAPTURE(whatFits, sofa, "sofa on wall A")->Unit(benchmark::kMillisecon
 BENCHMARK_CAPTURE(whatFits, rug, "rug for seats")->Unit(benchmark::kMillisecond);
 BENCHMARK_CAPTURE(whatFits, where, "where sideboard 60 x 18")->Unit(benchmark::kMillisecond);
 BENCHMARK_CAPTURE(whatFits, does, "does armchair 28 x 30 x 32 fit")->Unit(benchmark::kMillisecond);
+
+/// A step of a drag in the whole window: resolved, judged, and everything shown painted anew.
+void dragStepInTheWindow(benchmark::State& state, bool everything) {
+    app::MainWindow window(library());
+    window.show();
+    window.openDemo();
+    auto& session = window.session();
+    const int sofa = session.project()->scheme().byName("Sofa")->id;
+    if (!everything)
+        session.select({sofa});
+    QApplication::processEvents();
+    double x = 0;
+    for (auto _ : state) {
+        x = x > 200 ? 0 : x + 5;
+        session.tryOut(drag(*session.settledProject(), *session.settledScene(), {sofa}, {x, 0},
+                            DragTies::revalue)
+                           .edit);
+        for (int i = 0; i < 4; ++i)
+            QApplication::processEvents();
+    }
+    session.endTrial();
+}
+BENCHMARK_CAPTURE(dragStepInTheWindow, selected, false)->Unit(benchmark::kMillisecond);
+BENCHMARK_CAPTURE(dragStepInTheWindow, everything, true)->Unit(benchmark::kMillisecond);
 
 /// One remedy of the demo, chains and all, and all that can be mended.
 void mendEverything(benchmark::State& state) {

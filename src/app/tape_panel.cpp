@@ -24,7 +24,13 @@ class Mark : public QWidget {
 public:
     Mark(Verdict v, QWidget* parent = nullptr) : QWidget(parent), verdict_(v) {
         setFixedSize(26, 20);
+        show(v);
+    }
+    using QWidget::show;
+    void show(Verdict v) {
+        verdict_ = v;
         setAccessibleName(QString::fromUtf8(verdictName(v).data()));
+        update();
     }
 
 protected:
@@ -51,41 +57,33 @@ constexpr int mostCards = 40;
 } // namespace
 
 ReadingCard::ReadingCard(JobSession& session, std::size_t reading, bool withPiece, QWidget* parent)
-    : QFrame(parent), session_(session), index_(reading) {
+    : QFrame(parent), session_(session), index_(reading), withPiece_(withPiece) {
     setObjectName("reading");
-    const Reading& r = session.readings()[reading];
-    const Wording say = session.wording();
     auto* column = new QVBoxLayout(this);
     column->setContentsMargins(0, 0, 0, 8);
     column->setSpacing(2);
-    auto title = QString::fromStdString(titleOf(r, say));
-    if (withPiece)
-        title = QString::fromStdString(subjectOf(r, say)) + ": " + title.left(1).toLower() +
-                title.mid(1);
-    auto* heading = new QLabel(title);
-    heading->setWordWrap(true);
-    column->addWidget(heading);
-    auto* strip = new TapeStrip;
-    strip->show(r, say.notation);
-    column->addWidget(strip);
+    heading_ = new QLabel;
+    heading_->setWordWrap(true);
+    column->addWidget(heading_);
+    strip_ = new TapeStrip;
+    column->addWidget(strip_);
     auto* row = new QHBoxLayout;
     row->setSpacing(4);
-    figure_ = new QLineEdit(QString::fromStdString(words(r.value, say.notation)));
+    figure_ = new QLineEdit;
     figure_->setProperty("figure", true);
-    figure_->setFixedWidth(isMetric(say.notation.units) ? 84 : 74);
-    figure_->setAccessibleName(title);
+    figure_->setFixedWidth(isMetric(session.wording().notation.units) ? 84 : 74);
     figure_->setToolTip(
         "Type another figure and press Enter: the piece moves, or is made that size");
-    figure_->setStyleSheet(QString("color: %1;").arg(look().of(r.verdict).name()));
-    why_ = new QLabel(QString::fromStdString(whyOf(r, say)));
+    why_ = new QLabel;
     why_->setWordWrap(true);
     why_->setProperty("small", true);
-    figure_->setAccessibleDescription(
-        QString("%1: %2").arg(QString::fromUtf8(verdictName(r.verdict).data()), why_->text()));
+    auto* mark = new Mark(Verdict::note);
+    mark_ = mark;
     row->addWidget(figure_, 0, Qt::AlignTop);
-    row->addWidget(new Mark(r.verdict), 0, Qt::AlignTop);
+    row->addWidget(mark, 0, Qt::AlignTop);
     row->addWidget(why_, 1);
     column->addLayout(row);
+    tell();
     remedy_ = new QPushButton;
     remedy_->setObjectName("remedy");
     remedy_->setProperty("act", true);
@@ -103,6 +101,47 @@ ReadingCard::ReadingCard(JobSession& session, std::size_t reading, bool withPiec
             session_.apply(edit);
         }
     });
+}
+
+void ReadingCard::tell() {
+    const Reading& r = session_.readings()[index_];
+    const Wording say = session_.wording();
+    auto title = QString::fromStdString(titleOf(r, say));
+    if (withPiece_)
+        title = QString::fromStdString(subjectOf(r, say)) + ": " + title.left(1).toLower() +
+                title.mid(1);
+    // Only what changed is set: each setting lays the card out anew.
+    if (heading_->text() != title)
+        heading_->setText(title);
+    strip_->show(r, say.notation);
+    const auto figure = QString::fromStdString(words(r.value, say.notation));
+    if (figure_->text() != figure)
+        figure_->setText(figure);
+    if (!told_ || told_->verdict != r.verdict) {
+        figure_->setStyleSheet(QString("color: %1;").arg(look().of(r.verdict).name()));
+        static_cast<Mark*>(mark_)->show(r.verdict);
+    }
+    const auto why = QString::fromStdString(whyOf(r, say));
+    if (why_->text() != why)
+        why_->setText(why);
+    figure_->setAccessibleName(title);
+    figure_->setAccessibleDescription(
+        QString("%1: %2").arg(QString::fromUtf8(verdictName(r.verdict).data()), why));
+    told_ = r;
+}
+
+bool ReadingCard::follow() {
+    const auto& all = session_.readings();
+    for (std::size_t i = 0; i < all.size(); ++i)
+        if (all[i].sameAs(*told_)) {
+            index_ = i;
+            tell();
+            // What mends it is found when the hand lets go.
+            remedy_->hide();
+            upsets_->hide();
+            return true;
+        }
+    return false;
 }
 
 void ReadingCard::fitTo(int width) {
@@ -213,7 +252,31 @@ TapePanel::TapePanel(JobSession& session, QWidget* parent)
 
 void TapePanel::wanted() {
     takeWhenFound_ = false;
-    later_.start();
+    // While something is dragged, cards follow their readings; new ones come at a calmer pace.
+    if (session_.inTrial() && selectionShown_ == session_.selected()) {
+        bool all = true;
+        for (auto* c : cards_) {
+            const bool there = c->follow();
+            c->setVisible(there);
+            all = all && there;
+        }
+        const auto& chosen = session_.selected();
+        const auto shown = std::count_if(
+            session_.readings().begin(), session_.readings().end(), [&](const Reading& r) {
+                if (chosen.empty())
+                    return r.toMend();
+                return r.verdict != Verdict::note &&
+                       std::any_of(chosen.begin(), chosen.end(),
+                                   [&](int id) { return r.isAbout(id); });
+            });
+        constexpr int calm = 250; // ms
+        if ((!all || std::min<std::ptrdiff_t>(shown, mostCards) !=
+                         static_cast<std::ptrdiff_t>(cards_.size())) &&
+            !later_.isActive())
+            later_.start(calm);
+        return;
+    }
+    later_.start(0);
 }
 
 void TapePanel::resizeEvent(QResizeEvent* e) {
@@ -406,6 +469,7 @@ void TapePanel::addSeveral(QVBoxLayout* column) {
 }
 
 void TapePanel::rebuild() {
+    selectionShown_ = session_.selected();
     idle_.stop();
     later_.stop();
     cards_.clear();

@@ -42,11 +42,20 @@ public:
     /// Shows the remedy once it has been found.
     void showRemedy();
 
+    /// Goes on with the same relation after the readings changed; false when it is gone.
+    bool follow();
+
 private:
     void typed();
+    void tell();
 
     JobSession& session_;
     std::size_t index_;
+    bool withPiece_;
+    std::optional<Reading> told_; ///< what it shows
+    QLabel* heading_;
+    TapeStrip* strip_;
+    QWidget* mark_;
     QLineEdit* figure_;
     QLabel* why_;
     QPushButton* remedy_;
@@ -87,7 +96,8 @@ private:
     std::vector<ReadingCard*> cards_;
     QTimer later_;
     QTimer idle_;
-    bool takeWhenFound_ = false; ///< the first remedy is to be taken as soon as it is there
+    std::vector<int> selectionShown_; ///< what was selected when the cards were made
+    bool takeWhenFound_ = false;      ///< the first remedy is to be taken as soon as it is there
 };
 
 } // namespace mezzet::app
