@@ -108,6 +108,7 @@ private:
     void paintChanges(QPainter&);
     void paintTapes(const sheets::Drawing&);
     void paintOver(const sheets::Drawing&, std::vector<QRectF>& taken);
+    void paintViewSaid(QPainter&) const;
     void paintSnap(const sheets::Drawing&);
     void dragTo(QPointF, Qt::KeyboardModifiers);
     void turnTo(QPointF, Qt::KeyboardModifiers);
@@ -133,6 +134,7 @@ private:
     std::optional<SnapOffer> snap_;
     std::array<bool, 4> shown_{};
     std::size_t lookFrom_ = 0; ///< which opening is looked from
+    QString viewSaid_; ///< what is seen first and most, as last painted
     std::vector<AllowedRegion> regions_;
     Angle turnedBy_;
     bool spaceHeld_ = false;

@@ -85,6 +85,7 @@ void Board::paintFloor(QPainter& p) {
                                   QString::fromStdString(write(w.length(), d.notation)), 13,
                                   &figures);
     sheets::drawWallLetters(d, room, 34);
+    paintViewSaid(p);
     if (room.north)
         sheets::drawNorth(d, {width() - 34.0, ruler + 44}, 17, *room.north);
     if (!room.closed && !room.walls.empty()) {
@@ -102,7 +103,22 @@ void Board::paintFloor(QPainter& p) {
     }
 }
 
+// What is seen first, in a corner of the sheet: last, so that no wall's letter crosses it.
+void Board::paintViewSaid(QPainter& p) const {
+    if (viewSaid_.isEmpty())
+        return;
+    p.setFont(sheets::sans(13));
+    const QRectF at(sheetArea().left() + 10, sheetArea().top() + 8,
+                    p.fontMetrics().horizontalAdvance(viewSaid_) + 20, 22);
+    p.setPen(QPen(look().panelEdge, 1));
+    p.setBrush(look().field);
+    p.drawRoundedRect(at, 5, 5);
+    p.setPen(look().ink);
+    p.drawText(at, Qt::AlignCenter, viewSaid_);
+}
+
 void Board::paintOver(const sheets::Drawing& d, std::vector<QRectF>& taken) {
+    viewSaid_.clear();
     const auto& job = *session_.project();
     const Scene& scene = *session_.scene();
     const auto& book = *job.library.book;
@@ -148,16 +164,7 @@ void Board::paintOver(const sheets::Drawing& d, std::vector<QRectF>& taken) {
                                 .arg(QString::fromStdString(words(i.what, job.wording())))
                                 .arg(std::lround(i.share * 100))
                                 .arg(i.backSeen ? " (its back)" : "");
-            const auto text = from + ": " + said.join(", ");
-            QPainter& p = d.painter;
-            p.setFont(sheets::sans(13));
-            const QRectF at(sheetArea().left() + 10, sheetArea().top() + 8,
-                            p.fontMetrics().horizontalAdvance(text) + 20, 22);
-            p.setPen(QPen(look().panelEdge, 1));
-            p.setBrush(look().field);
-            p.drawRoundedRect(at, 5, 5);
-            p.setPen(look().ink);
-            p.drawText(at, Qt::AlignCenter, text);
+            viewSaid_ = from + ": " + said.join(", ");
         }
     }
     if (shown(Over::ways)) {
