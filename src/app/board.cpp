@@ -236,8 +236,7 @@ OwnTape::End Board::endAt(QPointF at) const {
     OwnTape::End end;
     end.point = toFloor(at);
     if (const int id = pieceAt(at); id != 0) {
-        end.target.is = Target::Is::piece;
-        end.target.piece = id;
+        end.target = pieceTarget(id);
         return end;
     }
     const Room& room = *session_.project()->room;
@@ -245,8 +244,7 @@ OwnTape::End Board::endAt(QPointF at) const {
         const Wall& w = room.walls[i];
         if (norm(end.point - nearestOn({w.start, w.end}, end.point)) * scale_ <
             std::max(8.0, sheets::drawnWall.mm() * scale_)) {
-            end.target.is = Target::Is::wall;
-            end.target.index = static_cast<int>(i);
+            end.target = wallTarget(static_cast<int>(i));
             return end;
         }
     }

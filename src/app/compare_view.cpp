@@ -230,19 +230,12 @@ void CompareView::rebuild() {
             for (const auto& d : differences)
                 in->addWidget(wrapped(QString::fromStdString(d.name + ": " + d.words)));
         }
-        std::vector<const Reading*> mend;
-        for (const Reading& r : s.readings)
-            if (r.toMend())
-                mend.push_back(&r);
-        std::stable_sort(mend.begin(), mend.end(), [](const Reading* a, const Reading* b) {
-            return weightOf(*a) > weightOf(*b);
-        });
+        const auto mend = toMendByWeight(s.readings);
         if (!mend.empty())
             in->addWidget(wrapped("To mend, weightiest first", "quiet"));
         const Wording say{*s.scene->room, *s.scene->scheme, job.notation};
         for (const Reading* r : mend)
-            in->addWidget(
-                wrapped(QString::fromStdString(subjectOf(*r, say) + ": " + whyOf(*r, say))));
+            in->addWidget(wrapped(QString::fromStdString(sentenceOf(*r, say))));
         in->addStretch(1);
         scroll->setWidget(lists);
         rows->addWidget(scroll, 2);

@@ -150,8 +150,7 @@ void Finder::gather(const QList<QAction*>& acts) {
         const Reading& r = session_.readings()[i];
         if (!r.toMend())
             continue;
-        entries_.push_back({QString::fromStdString(subjectOf(r, session_.wording()) + ": " +
-                                                   whyOf(r, session_.wording())),
+        entries_.push_back({QString::fromStdString(sentenceOf(r, session_.wording())),
                             "to mend",
                             {},
                             [this, id = r.piece] {

@@ -1,5 +1,6 @@
 #include "app/fit_dialog.h"
 
+#include "app/answer_column.h"
 #include "app/long_work.h"
 #include "app/style.h"
 
@@ -7,7 +8,7 @@
 #include <QLabel>
 #include <QLineEdit>
 #include <QPushButton>
-#include <QScrollArea>
+#include <QVBoxLayout>
 
 namespace mezzet::app {
 
@@ -58,16 +59,8 @@ FitDialog::FitDialog(JobSession& session, QWidget* parent) : QDialog(parent), se
     heading_->setProperty("heading", true);
     heading_->setWordWrap(true);
     whole->addWidget(heading_);
-    auto* scroll = new QScrollArea;
-    scroll->setWidgetResizable(true);
-    scroll->setHorizontalScrollBarPolicy(Qt::ScrollBarAlwaysOff);
-    auto* holder = new QWidget;
-    column_ = new QVBoxLayout(holder);
-    column_->setContentsMargins(0, 0, 6, 0);
-    column_->setSpacing(6);
-    column_->addStretch(1);
-    scroll->setWidget(holder);
-    whole->addWidget(scroll, 1);
+    answerRows_ = new AnswerColumn(8);
+    whole->addWidget(answerRows_, 1);
     auto* close = new QPushButton("Close");
     close->setAutoDefault(false);
     auto* foot = new QHBoxLayout;
@@ -102,20 +95,13 @@ void FitDialog::start() {
         "Trying sizes and places",
         [result, job = session_.settledProject(), text = text.toStdString(),
          selected](Watch& watch) {
-            *result = askWhatFits(text, *job, selected, [&watch] {
-                watch.share = std::min(0.95, watch.share + 0.03);
-                return !watch.stop;
-            });
+            *result = askWhatFits(text, *job, selected, [&watch] { return !watch.stop; });
         },
         [this, result] { tell(**result); });
 }
 
 void FitDialog::tell(const Result<FitAnswer>& r) {
-    delete body_;
-    body_ = new QWidget;
-    auto* rows = new QVBoxLayout(body_);
-    rows->setContentsMargins(0, 0, 0, 0);
-    rows->setSpacing(8);
+    auto* rows = answerRows_->begin();
     answer_.reset();
     if (!r) {
         heading_->setText("That can't be asked");
@@ -170,7 +156,7 @@ void FitDialog::tell(const Result<FitAnswer>& r) {
             rows->addWidget(marked);
         }
     }
-    column_->insertWidget(0, body_);
+    answerRows_->end();
 }
 
 } // namespace mezzet::app

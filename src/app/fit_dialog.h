@@ -7,10 +7,10 @@
 
 class QLabel;
 class QLineEdit;
-class QVBoxLayout;
 
 namespace mezzet::app {
 
+class AnswerColumn;
 class LongWork;
 
 /// Asks what fits, and tries the answers.
@@ -38,8 +38,7 @@ private:
     QLineEdit* question_;
     LongWork* work_;
     QLabel* heading_;
-    QWidget* body_ = nullptr;
-    QVBoxLayout* column_;
+    AnswerColumn* answerRows_;
     std::optional<FitAnswer> answer_;
 };
 

@@ -12,7 +12,6 @@ LongWork::LongWork(QWidget* parent) : QWidget(parent) {
     row->setContentsMargins(0, 0, 0, 0);
     words_ = new QLabel;
     bar_ = new QProgressBar;
-    bar_->setRange(0, 100);
     bar_->setTextVisible(false);
     bar_->setFixedHeight(8);
     auto* stopButton = new QPushButton("Stop");
@@ -39,7 +38,7 @@ void LongWork::start(const QString& words, std::function<void(Watch&)> work,
     finished_ = false;
     done_ = std::move(done);
     words_->setText(words);
-    bar_->setValue(0);
+    bar_->setRange(0, 0); // busy, until it is known how far it is
     thread_ = std::thread([this, work = std::move(work)] {
         work(watch_);
         finished_ = true;
@@ -57,7 +56,10 @@ void LongWork::stop() {
 }
 
 void LongWork::look() {
-    bar_->setValue(static_cast<int>(watch_.share * 100));
+    if (const double share = watch_.share; share > 0) {
+        bar_->setRange(0, 100);
+        bar_->setValue(static_cast<int>(share * 100));
+    }
     if (!finished_)
         return;
     timer_.stop();

@@ -45,8 +45,10 @@ void MainWindow::layBesides() {
 
 void MainWindow::alignSelected(AlignBy by) {
     const auto edit = alignPieces(*session_.project(), *session_.scene(), session_.selected(), by);
-    edit.acts.empty() ? emit session_.told("They line up already", false)
-                      : static_cast<void>(session_.apply(edit));
+    if (edit.acts.empty())
+        emit session_.told("They line up already", false);
+    else
+        session_.apply(edit);
 }
 
 void MainWindow::spreadSelected() {
@@ -77,21 +79,17 @@ void MainWindow::seatSelected() {
     const auto& chosen = session_.selected();
     const Piece* table =
         chosen.size() == 1 ? session_.project()->scheme().byId(chosen.front()) : nullptr;
-    if (table == nullptr ||
-        (table->kind->role != Role::diningTable && table->kind->role != Role::desk)) {
+    if (table == nullptr || !table->kind->isSatInTo()) {
         emit session_.told("Choose a table first", true);
         return;
     }
-    const Rule* width = session_.library().book->byId("diner-width");
-    const auto each =
-        width != nullptr ? session_.project()->judgement.bandOf(*width).low : std::nullopt;
-    const int most = std::max(1, seatsBy(*table, Length::millimetres(each.value_or(610))));
+    const int most = std::max(1, seatsBy(*table, elbowRoom(*session_.project())));
     bool ok = false;
     const int n = QInputDialog::getInt(this, "Seat the table",
                                        QString("How many at %1? Its edge gives elbow room to %2.")
                                            .arg(QString::fromStdString(table->name))
                                            .arg(most),
-                                       most, 1, 30, 1, &ok);
+                                       most, 1, mostAtTable, 1, &ok);
     if (ok)
         session_.sayLine(
             QString("seat %1 with %2").arg(QString::fromStdString(table->name)).arg(n));
@@ -111,7 +109,8 @@ void MainWindow::zoneSelected() {
     if (session_.apply({"zone " + name.toStdString(),
                         {SetZone{{name.toStdString(), session_.selected()}}},
                         {}}))
-        act("showZones")->isChecked() ? board_->update() : act("showZones")->trigger();
+        if (!act("showZones")->isChecked())
+            act("showZones")->trigger();
 }
 
 void MainWindow::keepKind() {
@@ -138,26 +137,20 @@ void MainWindow::keepKind() {
     k.size = p->size;
     k.heights = p->heights;
     k.footprint = p->footprint;
-    Library next = session_.library();
-    std::vector<Kind> own;
-    for (const auto& one : next.kit->kinds())
-        if (one->own && one->id != k.id)
-            own.push_back(*one);
-    own.push_back(k);
-    auto shipped = loadLibrary(dataFolder());
-    auto kit = shipped ? withStudio(shipped->kit, own) : Result<KitPtr>(shipped.problem());
-    if (!kit) {
-        emit session_.told(QString::fromStdString(kit.problem().sentence()), true);
-        return;
-    }
-    next.kit = *kit;
-    auto kept = keepStudioKinds(next, studioFolder());
+    if (keepOwnKinds({k}))
+        emit session_.told(name + " is in the studio's kit", false);
+}
+
+bool MainWindow::keepOwnKinds(const std::vector<Kind>& kinds) {
+    const auto next = withOwnKinds(session_.library(), kinds, dataFolder());
+    const auto kept =
+        next ? keepStudioKinds(*next, studioFolder()) : Result<std::monostate>(next.problem());
     if (!kept) {
         emit session_.told(QString::fromStdString(kept.problem().sentence()), true);
-        return;
+        return false;
     }
-    session_.setLibrary(next);
-    emit session_.told(name + " is in the studio's kit", false);
+    session_.setLibrary(*next);
+    return true;
 }
 
 bool MainWindow::importKinds(const QString& path) {
@@ -169,23 +162,8 @@ bool MainWindow::importKinds(const QString& path) {
         emit session_.told(QString::fromStdString(kinds.problem().text()), true);
         return false;
     }
-    Library next = session_.library();
-    std::vector<Kind> own;
-    for (const auto& k : next.kit->kinds())
-        if (k->own && std::none_of(kinds->begin(), kinds->end(),
-                                   [&](const Kind& n) { return n.id == k->id; }))
-            own.push_back(*k);
-    own.insert(own.end(), kinds->begin(), kinds->end());
-    auto shipped = loadLibrary(dataFolder());
-    auto kit = shipped ? withStudio(shipped->kit, own) : Result<KitPtr>(shipped.problem());
-    if (kit)
-        next.kit = *kit;
-    auto kept = kit ? keepStudioKinds(next, studioFolder()) : Result<std::monostate>(kit.problem());
-    if (!kept) {
-        emit session_.told(QString::fromStdString(kept.problem().sentence()), true);
+    if (!keepOwnKinds(*kinds))
         return false;
-    }
-    session_.setLibrary(next);
     emit session_.told(QString("%1 kinds are in the studio's kit").arg(kinds->size()), false);
     return true;
 }

@@ -495,16 +495,9 @@ void MainWindow::lockSelected() {
 
 void MainWindow::walkMend(int step) {
     // By weight: what can't be first.
-    std::vector<const Reading*> order;
-    for (const Reading& r : session_.readings())
-        if (r.toMend() && r.piece != 0)
-            order.push_back(&r);
-    std::stable_sort(order.begin(), order.end(), [](const Reading* a, const Reading* b) {
-        return weightOf(*a) > weightOf(*b);
-    });
     std::vector<int> pieces;
-    for (const Reading* r : order)
-        if (std::find(pieces.begin(), pieces.end(), r->piece) == pieces.end())
+    for (const Reading* r : toMendByWeight(session_.readings()))
+        if (r->piece != 0 && std::find(pieces.begin(), pieces.end(), r->piece) == pieces.end())
             pieces.push_back(r->piece);
     if (pieces.empty()) {
         emit session_.told("Nothing to mend", false);

@@ -92,6 +92,7 @@ private:
     void seatSelected();
     void zoneSelected();
     void keepKind();
+    bool keepOwnKinds(const std::vector<Kind>&);
     void keepBands();
     void briefSeats();
     void noteScheme();

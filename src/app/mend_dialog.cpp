@@ -1,5 +1,6 @@
 #include "app/mend_dialog.h"
 
+#include "app/answer_column.h"
 #include "app/long_work.h"
 #include "app/style.h"
 
@@ -7,7 +8,7 @@
 #include <QLabel>
 #include <QLineEdit>
 #include <QPushButton>
-#include <QScrollArea>
+#include <QVBoxLayout>
 
 namespace mezzet::app {
 
@@ -43,15 +44,8 @@ MendDialog::MendDialog(JobSession& session, QWidget* parent) : QDialog(parent), 
     heading_ = new QLabel;
     heading_->setProperty("heading", true);
     whole->addWidget(heading_);
-    auto* scroll = new QScrollArea;
-    scroll->setWidgetResizable(true);
-    scroll->setHorizontalScrollBarPolicy(Qt::ScrollBarAlwaysOff);
-    auto* holder = new QWidget;
-    column_ = new QVBoxLayout(holder);
-    column_->setContentsMargins(0, 0, 6, 0);
-    column_->addStretch(1);
-    scroll->setWidget(holder);
-    whole->addWidget(scroll, 1);
+    answerRows_ = new AnswerColumn(10);
+    whole->addWidget(answerRows_, 1);
     auto* foot = new QHBoxLayout;
     foot->addStretch(1);
     take_ = new QPushButton("Do it");
@@ -108,11 +102,7 @@ void MendDialog::start() {
 
 void MendDialog::tell(Mended m) {
     found_ = std::move(m);
-    delete body_;
-    body_ = new QWidget;
-    auto* rows = new QVBoxLayout(body_);
-    rows->setContentsMargins(0, 0, 0, 0);
-    rows->setSpacing(10);
+    auto* rows = answerRows_->begin();
     const auto stopped = found_->stopped ? QString(" (stopped)") : QString();
     if (found_->before == 0)
         heading_->setText("There is nothing to mend");
@@ -142,7 +132,7 @@ void MendDialog::tell(Mended m) {
             rows->addWidget(but);
         }
     }
-    column_->insertWidget(0, body_);
+    answerRows_->end();
     take_->setEnabled(!found_->lines.empty());
     take_->setText(found_->lines.size() > 1 ? QString("Do these %1").arg(found_->lines.size())
                                             : QString("Do it"));

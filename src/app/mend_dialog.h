@@ -7,10 +7,10 @@
 class QLabel;
 class QLineEdit;
 class QPushButton;
-class QVBoxLayout;
 
 namespace mezzet::app {
 
+class AnswerColumn;
 class LongWork;
 
 /// "Mend all I can": shows every step before any is taken.
@@ -32,8 +32,7 @@ private:
     QLineEdit* largest_;
     LongWork* work_;
     QLabel* heading_;
-    QWidget* body_ = nullptr;
-    QVBoxLayout* column_;
+    AnswerColumn* answerRows_;
     QPushButton* take_;
     std::optional<Mended> found_;
 };

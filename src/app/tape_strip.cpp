@@ -1,5 +1,5 @@
+#include "app/reading_card.h"
 #include "app/style.h"
-#include "app/tape_panel.h"
 
 #include <QPainter>
 #include <QPainterPath>

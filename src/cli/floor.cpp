@@ -156,7 +156,7 @@ int floorFacts(const std::string& path, const std::string& room) {
                                   {"distance_mm", v.distance.mm()},
                                   {"across_degrees", v.across.inDegrees()},
                                   {"off_degrees", v.off.inDegrees()},
-                                  {"hidden", v.hidden}});
+                                  {"hidden", v.hiddenBy != 0}});
     for (const auto& w : waysToDraw(s, book, (*job)->judgement))
         out["ways"].push_back({{"line", points(w.line)},
                                {"narrowest_mm", w.width ? json(w.width->mm()) : json(nullptr)},
@@ -188,21 +188,13 @@ int kitCommand(const std::string& read, const std::string& write, bool metric, b
         auto kinds = kindsFromCsv(*text, read, *lib->kit);
         if (!kinds)
             return refuse(kinds.problem());
-        // One with the id of an own kind takes its place.
-        std::vector<Kind> own;
-        for (const auto& k : lib->kit->kinds())
-            if (k->own && std::none_of(kinds->begin(), kinds->end(),
-                                       [&](const Kind& n) { return n.id == k->id; }))
-                own.push_back(*k);
-        own.insert(own.end(), kinds->begin(), kinds->end());
-        auto shipped = loadLibrary(dataFolder());
-        auto kit = withStudio(shipped->kit, own);
-        if (!kit) {
-            Problem p = kit.problem();
+        auto with = withOwnKinds(*lib, *kinds, dataFolder());
+        if (!with) {
+            Problem p = with.problem();
             p.file = read;
             return refuse(p);
         }
-        lib->kit = *kit;
+        *lib = *with;
         if (auto kept = keepStudioKinds(*lib, studioFolder()); !kept)
             return refuse(kept.problem());
         fmt::print("{} kinds kept in the studio's kit\n", kinds->size());

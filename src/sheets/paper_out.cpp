@@ -1,7 +1,7 @@
 #include "sheets/paper_out.h"
 
 #include "project/project.h"
-#include "sheets/plan_sheet.h"
+#include "sheets/paper.h"
 
 #include <QBuffer>
 #include <QImage>

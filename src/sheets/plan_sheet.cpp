@@ -1,20 +1,15 @@
 #include "sheets/plan_sheet.h"
 
 #include "judge/compare.h"
-
 #include "judge/remedy.h"
-#include "measure/text.h"
 #include "room/facts.h"
 #include "sheets/drawing.h"
 #include "sheets/paper_out.h"
+#include "sheets/plan_layout.h"
 
-#include <QBuffer>
 #include <QDate>
 #include <QFontMetricsF>
 #include <QImage>
-#include <QPageSize>
-#include <QPdfWriter>
-#include <QSvgGenerator>
 
 #include <fmt/format.h>
 
@@ -24,109 +19,6 @@
 namespace mezzet::sheets {
 
 namespace {
-
-// All of the sheet's own measures, in millimetres of paper.
-constexpr double margin = 10;
-constexpr double titleHeight = 20;
-constexpr double listWidth = 76;
-constexpr double aroundRoom = 19; ///< walls, letters and dimensions outside the room's outline
-constexpr double row = 4.6;
-
-struct Layout {
-    Paper paper;
-    bool across = true;
-    Scale scale;
-    QRectF drawing; ///< where the plan goes
-    QRectF lists;   ///< where the schedule and the readings go
-    [[nodiscard]] double width() const {
-        return (across ? std::max(paper.width, paper.height) : std::min(paper.width, paper.height))
-            .mm();
-    }
-    [[nodiscard]] double height() const {
-        return (across ? std::min(paper.width, paper.height) : std::max(paper.width, paper.height))
-            .mm();
-    }
-};
-
-/// `rows` is how many rows the longer of the two lists wants.
-Layout layoutOf(const Paper& paper, bool across, int rows) {
-    Layout l{paper, across, {}, {}, {}};
-    const double w = l.width() - 2 * margin;
-    const double h = l.height() - 2 * margin - titleHeight;
-    if (across) {
-        l.drawing = {margin, margin, w - listWidth - 4, h};
-        l.lists = {margin + w - listWidth, margin, listWidth, h};
-    } else {
-        const double lists = std::min({std::max(34.0, 8 + rows * row), 92.0, h * 0.36});
-        l.drawing = {margin, margin, w, h - lists - 4};
-        l.lists = {margin, margin + h - lists, w, lists};
-    }
-    return l;
-}
-
-bool fits(const Layout& l, const Room& room) {
-    const Vec2 size = room.bounds().size();
-    const double k = 1 / l.scale.denominator;
-    const double around = 2 * (aroundRoom + drawnWall.mm() * k);
-    return size.x * k + around <= l.drawing.width() + 1e-6 &&
-           size.y * k + around <= l.drawing.height() + 1e-6;
-}
-
-std::optional<Layout> fitting(const std::vector<Paper>& papers, const std::vector<Scale>& scales,
-                              const Room& room, int rows) {
-    for (const Scale& s : scales) {
-        for (const Paper& p : papers) {
-            for (const bool across : {true, false}) {
-                Layout l = layoutOf(p, across, rows);
-                l.scale = s;
-                if (fits(l, room))
-                    return l;
-            }
-        }
-    }
-    return {};
-}
-
-Result<Layout> chooseLayout(const Project& job, const PlanOptions& o, int rows) {
-    const bool metric = isMetric(job.notation.units);
-    const auto own = metric ? std::vector<Paper>{*paperNamed("a4"), *paperNamed("a3")}
-                            : std::vector<Paper>{*paperNamed("letter"), *paperNamed("tabloid")};
-    if (job.room->walls.empty())
-        return Problem{"there is no room to print yet", "write its tape notes first"};
-    if (o.paper && o.scale) {
-        if (auto l = fitting({*o.paper}, {*o.scale}, *job.room, rows))
-            return *l;
-    } else if (o.paper) {
-        if (auto l = fitting({*o.paper}, usualScales(metric), *job.room, rows))
-            return *l;
-    } else if (o.scale) {
-        if (auto l = fitting(own, {*o.scale}, *job.room, rows))
-            return *l;
-    } else {
-        // A sheet one can read: the smaller paper down to 1:50 or so, else the larger.
-        const auto& scales = usualScales(metric);
-        std::vector<Scale> readable;
-        for (const auto& s : scales)
-            if (s.denominator < 65)
-                readable.push_back(s);
-        for (const auto& p : own)
-            if (auto l = fitting({p}, readable, *job.room, rows))
-                return *l;
-        if (auto l = fitting(own, scales, *job.room, rows))
-            return *l;
-    }
-    std::string remedy = "choose a smaller scale";
-    const auto papers = o.paper ? std::vector<Paper>{*o.paper} : own;
-    if (auto l = fitting(papers, usualScales(metric), *job.room, rows))
-        remedy = fmt::format("{} fits on {}", l->scale.words, l->paper.name);
-    const Vec2 size = job.room->bounds().size();
-    return Problem{fmt::format("the room, {} by {}, doesn't fit{}{}",
-                               write(Length::millimetres(size.x), job.notation),
-                               write(Length::millimetres(size.y), job.notation),
-                               o.paper ? " on " + o.paper->name : "",
-                               o.scale ? " at " + o.scale->words : ""),
-                   remedy};
-}
 
 /// Paints one sheet in millimetres of paper.
 class PlanPainter {
@@ -373,9 +265,8 @@ private:
         for (const auto& r : reasons)
             whyNeeds += heightOf(r, w) + 1.2;
         whyLeft_ = !reasons.empty() && end + 3 + whyNeeds > area.bottom();
-        const double after = reasons.empty() || whyLeft_
-                                 ? end
-                                 : whyList(mx, end + 3, w, area.bottom());
+        const double after =
+            reasons.empty() || whyLeft_ ? end : whyList(mx, end + 3, w, area.bottom());
         facts(mx, after + 3, w, area.bottom());
         return count - i;
     }
@@ -511,8 +402,7 @@ private:
               q(job_.client.empty() ? scene_.room->name : job_.client + ", " + scene_.room->name),
               3.2);
         field(c1, y + 0.8, c2 - c1, "Sheet",
-              page == 1 ? QString("Plan") : QString("Plan, page %1").arg(page), 3.8,
-              QFont::Medium);
+              page == 1 ? QString("Plan") : QString("Plan, page %1").arg(page), 3.8, QFont::Medium);
         field(c1, y + 10.4, c2 - c1, "Scheme", q(scene_.scheme->name), 3.2);
         const double half = (margin + w - c2) / 2;
         field(c2, y + 0.8, half, "Scale", q(l_.scale.words), 3.4, QFont::Medium);
@@ -539,63 +429,10 @@ private:
     std::string date_;
     std::vector<const Reading*> mend_;
     bool whyLeft_ = false; ///< the reasons found no room on the plan's page
-    bool pages_ = true; ///< what doesn't fit goes on further pages
+    bool pages_ = true;    ///< what doesn't fit goes on further pages
 };
 
 } // namespace
-
-std::optional<Format> formatOf(const std::filesystem::path& path) {
-    const auto ending = foldCase(path.extension().string());
-    if (ending == ".pdf")
-        return Format::pdf;
-    if (ending == ".svg")
-        return Format::svg;
-    if (ending == ".png")
-        return Format::png;
-    return {};
-}
-
-std::optional<Paper> paperNamed(std::string_view name) {
-    const auto n = foldCase(name);
-    if (n == "letter")
-        return Paper{"Letter", Length::inches(8.5), Length::inches(11)};
-    if (n == "tabloid")
-        return Paper{"Tabloid", Length::inches(11), Length::inches(17)};
-    if (n == "a4")
-        return Paper{"A4", Length::millimetres(210), Length::millimetres(297)};
-    if (n == "a3")
-        return Paper{"A3", Length::millimetres(297), Length::millimetres(420)};
-    return {};
-}
-
-const std::vector<Scale>& usualScales(bool metric) {
-    static const std::vector<Scale> metricScales{{10, "1:10"},  {20, "1:20"},   {25, "1:25"},
-                                                 {50, "1:50"},  {100, "1:100"}, {200, "1:200"},
-                                                 {500, "1:500"}};
-    static const std::vector<Scale> feet{
-        {12, "1\" = 1'-0\""},   {16, "3/4\" = 1'-0\""},   {24, "1/2\" = 1'-0\""},
-        {32, "3/8\" = 1'-0\""}, {48, "1/4\" = 1'-0\""},   {64, "3/16\" = 1'-0\""},
-        {96, "1/8\" = 1'-0\""}, {192, "1/16\" = 1'-0\""}, {384, "1/32\" = 1'-0\""}};
-    return metric ? metricScales : feet;
-}
-
-std::optional<Scale> readScale(std::string_view text) {
-    const auto t = trimmed(text);
-    if (t.starts_with("1:")) {
-        const auto n = QString::fromUtf8(t.data() + 2, static_cast<qsizetype>(t.size()) - 2);
-        bool ok = false;
-        const double d = n.toDouble(&ok);
-        if (!ok || !(d >= 1) || d > 2000)
-            return {};
-        return Scale{d, "1:" + n.trimmed().toStdString()};
-    }
-    // Inches to the foot, with or without the "= 1'-0"" that follows.
-    const auto first = trimmed(t.substr(0, t.find('=')));
-    const auto inches = readLength(first, Units::inches);
-    if (!inches || *inches <= Length{} || *inches > Length::feet(1))
-        return {};
-    return Scale{Length::feet(1) / *inches, write(*inches, {Units::inches, 32}) + " = 1'-0\""};
-}
 
 Result<Printed> printPlan(const Project& job, const PlanOptions& options,
                           const std::filesystem::path& path) {

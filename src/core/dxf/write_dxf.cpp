@@ -172,12 +172,8 @@ private:
                                                               : "OPENINGS";
             line(layer, a, b);
             if (const auto swing = doorSwing(room, o))
-                for (const Convex& part : swing->all()) {
-                    Shape one;
-                    one.count = 1;
-                    one.parts[0] = part;
-                    outlineOn(layer, outline(one, Length::millimetres(0.05)));
-                }
+                for (const Convex& part : swing->all())
+                    outlineOn(layer, outline(part));
         }
         for (const Fixture& f : room.fixtures)
             if (f.takesFloor())

@@ -8,14 +8,11 @@
 
 #include <algorithm>
 #include <cmath>
-#include <numbers>
 #include <set>
 
 namespace mezzet {
 
 namespace {
-
-constexpr int mostAtTable = 30;
 
 std::string namesOf(const Scheme& s, const std::vector<int>& ids) {
     std::vector<std::string> names;
@@ -88,20 +85,37 @@ int seatsBy(const Piece& table, Length each) {
     if (e <= 0)
         return 0;
     if (table.footprint.form == FootprintForm::oval) {
-        // Ramanujan's first approximation of an ellipse's perimeter; exact for a circle.
-        const double a = w / 2;
-        const double b = d / 2;
-        const double edge = std::numbers::pi * (3 * (a + b) - std::sqrt((3 * a + b) * (a + 3 * b)));
-        return static_cast<int>(std::floor(edge / e + 1e-9));
+        return static_cast<int>(std::floor(ellipsePerimeter(w / 2, d / 2) / e + 1e-9));
     }
     return 2 * static_cast<int>(std::floor(w / e + 1e-9)) +
            2 * static_cast<int>(std::floor(d / e + 1e-9));
 }
 
+Length elbowRoom(const Project& job) {
+    const Rule* width = job.library.book->byId("diner-width");
+    return Length::millimetres(width != nullptr ? job.judgement.bandOf(*width).low.value_or(0) : 0);
+}
+
+KindPtr usualChair(const Project& job, int table) {
+    for (const auto& p : job.scheme().pieces)
+        if (p.kind->role == Role::diningChair && table != 0 &&
+            std::any_of(p.ties.begin(), p.ties.end(),
+                        [&](const Tie& t) { return t.refersTo(table); }))
+            return p.kind;
+    const Piece* at = job.scheme().byId(table);
+    if (at != nullptr && at->kind->role == Role::desk)
+        if (auto k = job.library.kit->byId("desk-chair"))
+            return k;
+    for (const auto& k : job.library.kit->kinds())
+        if (k->role == Role::diningChair)
+            return k;
+    return {};
+}
+
 Result<Edit> seatTable(const Project& job, const Scene& scene, int table, int count,
                        const KindPtr& kind) {
     const Piece& t = *job.scheme().byId(table);
-    if (t.kind->role != Role::diningTable && t.kind->role != Role::desk)
+    if (!t.kind->isSatInTo())
         return Problem{fmt::format("nobody sits in to {}", t.name),
                        "name a dining table or a desk"};
     if (count < 1 || count > mostAtTable)
@@ -113,7 +127,7 @@ Result<Edit> seatTable(const Project& job, const Scene& scene, int table, int co
     for (const Piece& p : job.scheme().pieces)
         if (p.kind->role == Role::diningChair && !p.locked &&
             std::any_of(p.ties.begin(), p.ties.end(), [&](const Tie& tie) {
-                return tie.of.is == Target::Is::piece && tie.of.piece == table &&
+                return tie.of == pieceTarget(table) &&
                        (tie.kind == Tie::Kind::atPlace || tie.kind == Tie::Kind::fromPiece);
             }))
             there.push_back(&p);
@@ -130,8 +144,7 @@ Result<Edit> seatTable(const Project& job, const Scene& scene, int table, int co
         }
         Tie tie;
         tie.kind = Tie::Kind::atPlace;
-        tie.of.is = Target::Is::piece;
-        tie.of.piece = table;
+        tie.of = pieceTarget(table);
         tie.place = i + 1;
         tie.places = count;
         // Tucked in by two thirds where the seat goes under, so that its back stays out.
@@ -246,10 +259,7 @@ std::vector<Target> mirrored(const Target& t, const Room& room) {
     case Target::Is::door:
     case Target::Is::opening:
         for (const auto& o : room.openings) {
-            const auto is = o.kind == OpeningKind::window ? Target::Is::window
-                            : o.kind == OpeningKind::door ? Target::Is::door
-                                                          : Target::Is::opening;
-            if (is == t.is)
+            if (targetOf(o).is == t.is)
                 add(o.number);
         }
         break;
@@ -280,12 +290,9 @@ Result<Edit> mirrorPieces(const Project& job, const Scene& scene, const std::vec
     const Vec2 middle = job.room->bounds().centre();
     auto flipped = std::make_shared<Scheme>(job.scheme());
     std::set<int> moves;
-    for (const int id : ids) {
-        Piece* p = flipped->byId(id);
-        if (p == nullptr || p->locked)
-            continue;
-        moves.insert(id);
-    }
+    for (const int id : ids)
+        if (const Piece* p = job.scheme().byId(id); p != nullptr && !p->locked)
+            moves.insert(id);
     for (Piece& p : flipped->pieces) {
         p.pose = scene.byId(p.id)->pose;
         if (moves.count(p.id) == 0)

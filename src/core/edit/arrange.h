@@ -14,6 +14,13 @@ namespace mezzet {
 /// How many chairs fit at a table with so much edge each. A round or oval one counts its whole
 /// edge, a rectangular one each side by itself.
 [[nodiscard]] int seatsBy(const Piece& table, Length each);
+/// The table edge the job gives each diner: the least the rule `diner-width` asks for.
+[[nodiscard]] Length elbowRoom(const Project&);
+inline constexpr int mostAtTable = 30;
+
+/// The kind of chair to draw up to a table: that of a chair tied to it already, else the kit's
+/// first for it. `table` 0 is a new one. Null when the kit has none.
+[[nodiscard]] KindPtr usualChair(const Project&, int table);
 
 /// What is brought in line with the first piece, in that piece's own directions.
 enum class AlignBy { fronts, backs, lefts, rights, middlesAcross, middlesAlong };

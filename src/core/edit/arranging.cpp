@@ -97,10 +97,7 @@ private:
         double n = 0;
         const std::size_t number = in.at();
         if (in.done() || (in.ahead()[0] >= 'a' && in.ahead()[0] <= 'z')) {
-            const Rule* width = job_.library.book->byId("diner-width");
-            const auto each =
-                width != nullptr ? job_.judgement.bandOf(*width).low : std::optional<double>();
-            n = std::max(1, seatsBy(pieceOf(table), Length::millimetres(each.value_or(609.6))));
+            n = std::max(1, seatsBy(pieceOf(table), elbowRoom(job_)));
         } else {
             n = in.number("the chairs");
         }
@@ -111,30 +108,13 @@ private:
             // the usual ones
         }
         if (!kind)
-            kind = usualChair(table);
+            kind = usualChair(job_, table);
         nothingMore();
         auto e = kind ? seatTable(job_, scene_, table, static_cast<int>(n), kind)
                       : Result<Edit>(Problem{"the kit has no chair for a table", "add one to it"});
         if (!e)
             fault(e.problem(), at);
         return *e;
-    }
-
-    /// Like the chairs that are there already, or the kit's first.
-    KindPtr usualChair(int table) const {
-        const Role desk = pieceOf(table).kind->role;
-        for (const auto& p : job_.scheme().pieces)
-            if (p.kind->role == Role::diningChair &&
-                std::any_of(p.ties.begin(), p.ties.end(),
-                            [&](const Tie& t) { return t.refersTo(table); }))
-                return p.kind;
-        if (desk == Role::desk)
-            if (auto k = job_.library.kit->byId("desk-chair"))
-                return k;
-        for (const auto& k : job_.library.kit->kinds())
-            if (k->role == Role::diningChair)
-                return k;
-        return {};
     }
 
     Edit align() {

@@ -117,8 +117,7 @@ void implyTies(Piece& p, std::vector<Tie>& ties, const Scene& scene) {
     if (by != nullptr) {
         const int id = by->kind == Tie::Kind::under ? by->group.front() : by->of.piece;
         const Piece& other = *scene.scheme->byId(id);
-        turn.of.is = Target::Is::piece;
-        turn.of.piece = id;
+        turn.of = pieceTarget(id);
         const bool toTable =
             other.kind->family == Family::table && by->kind == Tie::Kind::fromPiece;
         const bool acrossSeats =

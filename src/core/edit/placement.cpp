@@ -187,12 +187,8 @@ private:
     /// The wall an opening is in.
     void toWall(Target& t) {
         for (const auto& o : in_.job().room->openings) {
-            const auto is = o.kind == OpeningKind::window ? Target::Is::window
-                            : o.kind == OpeningKind::door ? Target::Is::door
-                                                          : Target::Is::opening;
-            if (is == t.is && o.number == t.index) {
-                t.is = Target::Is::wall;
-                t.index = o.wall;
+            if (t == targetOf(o)) {
+                t = wallTarget(o.wall);
                 return;
             }
         }

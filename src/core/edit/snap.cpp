@@ -18,13 +18,6 @@ struct Candidate {
     Segment shown;
 };
 
-Target target(Target::Is is, int index) {
-    Target t;
-    t.is = is;
-    t.index = index;
-    return t;
-}
-
 } // namespace
 
 std::optional<SnapOffer> snapFor(const Project& job, const Scene& scene, int id, Vec2 step,
@@ -53,19 +46,19 @@ std::optional<SnapOffer> snapFor(const Project& job, const Scene& scene, int id,
     }
     std::vector<Candidate> found;
     const auto offer = [&](Tie t, double handicap, Segment shown) {
-        for (const TieLine& line : tieLines(t, p, p.pose.turn, scene)) {
-            const double off = line.offset - dot(line.normal, p.pose.at);
-            if (std::abs(off) <= reach.mm())
-                found.push_back({t, line, off, std::abs(off) + handicap, shown});
-            break;
-        }
+        const auto lines = tieLines(t, p, p.pose.turn, scene);
+        if (lines.empty())
+            return;
+        const double off = lines[0].offset - dot(lines[0].normal, p.pose.at);
+        if (std::abs(off) <= reach.mm())
+            found.push_back({t, lines[0], off, std::abs(off) + handicap, shown});
     };
     const double quarterTurn = 0.05;
     for (std::size_t i = 0; i < room.walls.size(); ++i) {
         const Wall& w = room.walls[i];
         const double turned = difference(p.pose.turn, w.direction()).inRadians();
         Tie t;
-        t.of = target(Target::Is::wall, static_cast<int>(i));
+        t.of = wallTarget(static_cast<int>(i));
         if (std::abs(turned) < quarterTurn && !p.kind->flat()) {
             t.kind = Tie::Kind::against;
             offer(t, 0, {w.start, w.end});
@@ -85,7 +78,7 @@ std::optional<SnapOffer> snapFor(const Project& job, const Scene& scene, int id,
             continue;
         Tie t;
         t.kind = Tie::Kind::centredOn;
-        t.of = target(Target::Is::window, o.number);
+        t.of = targetOf(o);
         const Vec2 m = middleOf(room, o);
         offer(t, 0, {m, m + w.inward() * 2500});
     }
@@ -110,8 +103,7 @@ std::optional<SnapOffer> snapFor(const Project& job, const Scene& scene, int id,
             continue;
         Tie t;
         t.kind = Tie::Kind::centredOn;
-        t.of = target(Target::Is::piece, 0);
-        t.of.piece = other.id;
+        t.of = pieceTarget(other.id);
         const Vec2 local = other.pose.toLocal(p.pose.at);
         // Beside it, centred along its depth; before or behind it, along its width.
         const Piece& q = *scene.scheme->byId(other.id);

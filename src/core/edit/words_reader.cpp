@@ -365,9 +365,7 @@ Target WordsReader::target(bool pieces) {
                 offer(p.name);
             at_ = m.end;
             take({"'s edge", "edge"});
-            t.is = Target::Is::piece;
-            t.piece = m.ids.front();
-            return t;
+            return pieceTarget(m.ids.front());
         }
     }
     for (const auto& w : room.walls)
@@ -383,9 +381,7 @@ Target WordsReader::target(bool pieces) {
                  w.empty() ? std::string("which wall?") : fmt::format("there is no wall {}", w),
                  walls > 0 ? fmt::format("the room has walls A to {}", wallName(walls - 1))
                            : "the room has no walls yet");
-        t.is = Target::Is::wall;
-        t.index = *i;
-        return t;
+        return wallTarget(*i);
     }
     if (take({"corner"}))
         return corner();
@@ -446,16 +442,12 @@ Target WordsReader::target(bool pieces) {
         }
         return t;
     }
-    if (take({"room", "middle of the room"})) {
-        t.is = Target::Is::room;
-        return t;
-    }
+    if (take({"room", "middle of the room"}))
+        return roomTarget();
     if (pieces) {
         if (const int id = piece()) {
             take({"edge"});
-            t.is = Target::Is::piece;
-            t.piece = id;
-            return t;
+            return pieceTarget(id);
         }
     }
     if (done())

@@ -54,7 +54,7 @@ private:
         if (in_.take({"instead of", "for"})) {
             const std::size_t at = in_.at();
             const int id = in_.piece();
-            if (id == 0 || !satInTo(*job_.scheme().byId(id)))
+            if (id == 0 || !job_.scheme().byId(id)->kind->isSatInTo())
                 in_.fail(at, std::max<std::size_t>(in_.at() - at, 1),
                          "that is no table people sit at", "name a dining table");
             asked.replace = id;

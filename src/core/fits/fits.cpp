@@ -7,7 +7,6 @@
 #include "geometry/polygon.h"
 #include "judge/at_table.h"
 #include "judge/floor_ways.h"
-#include "judge/remedy.h"
 #include "measure/text.h"
 #include "room/facts.h"
 
@@ -83,8 +82,7 @@ FitAnswer sofasThatFit(const Project& job, int wall, const GoesOn& goesOn) {
             const double middle = (widest.first + widest.second) / 2;
             Tie against;
             against.kind = Tie::Kind::against;
-            against.of.is = Target::Is::wall;
-            against.of.index = wall;
+            against.of = wallTarget(wall);
             Tie centred;
             centred.kind = Tie::Kind::centredOn;
             centred.of = against.of;
@@ -96,7 +94,7 @@ FitAnswer sofasThatFit(const Project& job, int wall, const GoesOn& goesOn) {
             auto after = apply(job, c.edit);
             if (!after)
                 break;
-            if (!upsetBy(*base, *after).empty())
+            if (!upsetBy(*base, *after, readingsAfter(*after)).empty())
                 continue;
             c.size = p.size;
             c.pose = after->scene->placed.back().pose;
@@ -198,8 +196,7 @@ FitAnswer rugsThatHold(const Project& job, const std::vector<int>& seats, const 
             under.group = seats;
             Tie turn;
             turn.kind = Tie::Kind::inLineWith;
-            turn.of.is = Target::Is::piece;
-            turn.of.piece = seats.front();
+            turn.of = pieceTarget(seats.front());
             p.ties = {turn, under};
             c.edit.acts.emplace_back(PutPiece{p});
             if (!apply(job, c.edit))
@@ -301,10 +298,11 @@ FitAnswer doesItFit(const Project& job, const Piece& wanted, const GoesOn& goesO
         auto after = apply(job, c.edit);
         if (!after)
             continue;
-        const auto upsets = upsetBy(*base, *after);
-        const double weight = weightOf(judge(*after->scene, *job.library.book, job.judgement));
+        const auto readings = readingsAfter(*after);
+        const double weight = weightOf(readings);
         if (weight >= least)
             continue;
+        const auto upsets = upsetBy(*base, *after, readings);
         least = weight;
         why = upsets;
         c.size = p.size;

@@ -54,12 +54,8 @@ std::vector<Vec2> sweptBy(const std::vector<Vec2>& thing, const std::array<Vec2,
     return convexHull(std::move(sums));
 }
 
-std::vector<Vec2> cornersOf(const Convex& c) {
-    Shape s;
-    s.count = 1;
-    s.parts[0] = c;
-    return outline(s, Length::millimetres(1));
-}
+/// How far chords may stand off a curve.
+constexpr Length chords = Length::millimetres(1);
 
 void rings(const Geos& geos, const GEOSGeometry* g, AllowedRegion& out) {
     const auto take = [&](const GEOSGeometry* ring) {
@@ -129,12 +125,12 @@ AllowedRegion allowedRegion(const Scene& scene, const Piece& piece, Angle turn) 
         if (f.takesFloor() && f.up < piece.size.height) {
             const Shape s = solid(room, f);
             for (const Convex& c : s.all())
-                cut(sweptBy(cornersOf(c), inUse));
+                cut(sweptBy(outline(c, chords), inUse));
         }
     for (const Opening& o : room.openings) {
         if (const auto swing = doorSwing(room, o))
             for (const Convex& c : swing->all())
-                cut(sweptBy(cornersOf(c), body));
+                cut(sweptBy(outline(c, chords), body));
         // Nothing stands across a doorway.
         if (o.kind != OpeningKind::window) {
             const Wall& wall = room.walls[static_cast<std::size_t>(o.wall)];
@@ -142,16 +138,14 @@ AllowedRegion allowedRegion(const Scene& scene, const Piece& piece, Angle turn) 
             cut(sweptBy({wall.at(o.left), wall.at(o.left + o.width), wall.at(o.left + o.width) + in,
                          wall.at(o.left) + in},
                         body));
-        } else if (piece.size.height > o.sill) {
-            // It would stand before the glass, which is allowed; the reading tells of it.
         }
     }
     for (std::size_t i = 0; i < scene.placed.size(); ++i) {
         const Piece& p = scene.piece(i);
-        if (p.kind->flat() || p.kind->standsOn || p.id == piece.id)
+        if (!p.kind->takesFloor() || p.id == piece.id)
             continue;
         for (const Convex& c : scene.placed[i].shape.all())
-            cut(sweptBy(cornersOf(c), inUse));
+            cut(sweptBy(outline(c, chords), inUse));
         // Nor in the room another needs.
         if (p.kind->family == Family::storage && p.kind->use.front > Length{}) {
             const double hw = p.size.width.mm() / 2;
@@ -176,24 +170,10 @@ AllowedRegion allowedRegion(const Scene& scene, const Piece& piece, Angle turn) 
 }
 
 std::optional<std::pair<double, double>> spanInStrip(const Convex& c, const Wall& w, double depth) {
-    auto part = cornersOf(c);
     // Clipped to the strip between the wall and `depth`.
-    for (const double sign : {1.0, -1.0}) {
-        const Vec2 n = w.inward() * sign;
-        const double low = sign > 0 ? dot(w.start, n) : dot(w.start + w.inward() * depth, n);
-        std::vector<Vec2> kept;
-        for (std::size_t i = 0; i < part.size(); ++i) {
-            const Vec2 p = part[i];
-            const Vec2 q = part[(i + 1) % part.size()];
-            const double dp = dot(n, p) - low;
-            const double dq = dot(n, q) - low;
-            if (dp >= 0)
-                kept.push_back(p);
-            if ((dp >= 0) != (dq >= 0))
-                kept.push_back(p + (q - p) * (dp / (dp - dq)));
-        }
-        part = std::move(kept);
-    }
+    const Vec2 in = w.inward();
+    auto part = clipped(outline(c, chords), in, dot(w.start, in));
+    part = clipped(part, -in, -dot(w.start, in) - depth);
     if (part.empty())
         return {};
     double from = 1e300;

@@ -18,7 +18,6 @@ namespace {
 struct Around {
     Shape shape;
     double reach = 0; ///< mm a table's seating edge keeps from it
-    Target what;
 };
 
 std::vector<Around> aroundTable(const Project& job, const Scene& scene, Length tableHigh) {
@@ -28,26 +27,19 @@ std::vector<Around> aroundTable(const Project& job, const Scene& scene, Length t
     const Room& room = *scene.room;
     for (std::size_t i = 0; i < room.stretches(); ++i) {
         const Wall w = room.stretchAt(i);
-        Target t;
-        t.is = Target::Is::wall;
-        t.index = room.edgeWall[i];
-        out.push_back({stretch({w.start, w.end}), wall, t});
+        out.push_back({stretch({w.start, w.end}), wall});
     }
     for (const Fixture& f : room.fixtures)
         if (f.takesFloor())
-            out.push_back({solid(room, f), wall, targetOf(f)});
+            out.push_back({solid(room, f), wall});
     for (const Opening& o : room.openings)
         if (const auto swing = doorSwing(room, o))
-            out.push_back({*swing, sit, targetOf(o)});
+            out.push_back({*swing, sit});
     for (std::size_t i = 0; i < scene.placed.size(); ++i) {
         const Piece& p = scene.piece(i);
-        if (p.kind->flat() || p.kind->standsOn)
-            continue;
-        Target t;
-        t.is = Target::Is::piece;
-        t.piece = p.id;
-        out.push_back(
-            {scene.placed[i].shape, p.size.height > tableHigh ? std::max(wall, sit) : sit, t});
+        if (p.kind->takesFloor())
+            out.push_back(
+                {scene.placed[i].shape, p.size.height > tableHigh ? std::max(wall, sit) : sit});
     }
     return out;
 }
@@ -98,18 +90,6 @@ KindPtr tableKind(const Project& job, FootprintForm form, bool round) {
     for (const auto& k : job.library.kit->kinds())
         if (k->role == Role::diningTable && k->footprint.form == form &&
             (form != FootprintForm::oval || (abs(k->size.width - k->size.depth) <= quiet) == round))
-            return k;
-    return {};
-}
-
-KindPtr chairKind(const Project& job, int table) {
-    for (const auto& p : job.scheme().pieces)
-        if (p.kind->role == Role::diningChair &&
-            std::any_of(p.ties.begin(), p.ties.end(),
-                        [&](const Tie& t) { return t.refersTo(table); }))
-            return p.kind;
-    for (const auto& k : job.library.kit->kinds())
-        if (k->role == Role::diningChair)
             return k;
     return {};
 }
@@ -170,7 +150,7 @@ std::optional<FitChoice> tryTable(const Project& job, const Base& base,
     auto after = apply(job, whole);
     if (!after)
         return {};
-    const auto upsets = upsetBy(base, *after);
+    const auto upsets = upsetBy(base, *after, readingsAfter(*after));
     if (strictly && !upsets.empty())
         return {};
     FitChoice c;
@@ -195,8 +175,8 @@ FitAnswer tablesThatFit(const Project& job, const TableAsked& asked, const GoesO
     const auto base = baseWithout(job, gone);
     if (!base)
         return out;
-    const Length each = Length::millimetres(lowOf(job, "diner-width", 609.6));
-    const KindPtr chairs = chairKind(job, asked.replace);
+    const Length each = elbowRoom(job);
+    const KindPtr chairs = usualChair(job, asked.replace);
     if (!chairs)
         return out;
     const Length high = Length::inches(30);

@@ -1,6 +1,5 @@
 #include "fits/trying.h"
 
-#include <algorithm>
 #include <cmath>
 
 namespace mezzet {
@@ -12,24 +11,20 @@ std::optional<Base> baseWithout(const Project& job, const std::vector<int>& ids)
     auto after = apply(job, e);
     if (!after)
         return {};
-    return Base{after->project, after->scene,
-                judge(*after->scene, *job.library.book, job.judgement)};
+    return Base{after->project, after->scene, readingsAfter(*after)};
 }
 
-std::vector<std::string> upsetBy(const Base& base, const Applied& after) {
+std::vector<Reading> readingsAfter(const Applied& after) {
+    return judge(*after.scene, *after.project->library.book, after.project->judgement);
+}
+
+std::vector<std::string> upsetBy(const Base& base, const Applied& after,
+                                 const std::vector<Reading>& readings) {
     std::vector<std::string> out;
-    const auto readings = judge(*after.scene, *base.job->library.book, base.job->judgement);
-    const Wording say = after.project->wording();
-    for (const Reading& now : readings) {
+    for (const Reading& now : readings)
         // A new seat wants a surface beside it: that alone rules nothing out.
-        if (!now.toMend() || now.rule->id == "surface-in-reach")
-            continue;
-        const auto old = std::find_if(base.readings.begin(), base.readings.end(),
-                                      [&](const Reading& b) { return b.sameAs(now); });
-        if (old == base.readings.end() || !old->toMend() ||
-            std::abs(now.value.value - old->value.value) > 0.5)
-            out.push_back(subjectOf(now, say) + ": " + whyOf(now, say));
-    }
+        if (now.rule->id != "surface-in-reach" && isUpset(now, base.readings))
+            out.push_back(sentenceOf(now, after.project->wording()));
     return out;
 }
 

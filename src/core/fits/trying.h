@@ -1,6 +1,7 @@
 #pragma once
 
 #include "fits/fits.h"
+#include "judge/remedy.h"
 
 namespace mezzet {
 
@@ -15,7 +16,9 @@ struct Base {
 
 /// What a job upsets against its base: readings to mend that are worse, or new, in words. A new
 /// seat wants a surface beside it: that alone counts as nothing.
-[[nodiscard]] std::vector<std::string> upsetBy(const Base&, const Applied& after);
+[[nodiscard]] std::vector<std::string> upsetBy(const Base&, const Applied& after,
+                                               const std::vector<Reading>& readingsAfter);
+[[nodiscard]] std::vector<Reading> readingsAfter(const Applied&);
 
 /// A figure of a rule; 0 when the book has no such rule.
 [[nodiscard]] double settingOf(const Project&, const char* rule, const char* name);

@@ -277,4 +277,12 @@ Shape stretch(Segment s) {
     return convexPolygon(ends);
 }
 
+Convex linePart(Segment s) {
+    return stretch(s).parts[0];
+}
+
+Convex pointPart(Vec2 p) {
+    return linePart({p, p});
+}
+
 } // namespace mezzet

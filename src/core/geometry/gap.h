@@ -29,5 +29,8 @@ struct Gap {
 
 /// A straight stretch as a shape, to measure gaps to.
 [[nodiscard]] Shape stretch(Segment);
+/// The same as one convex part, and a place as one.
+[[nodiscard]] Convex linePart(Segment);
+[[nodiscard]] Convex pointPart(Vec2);
 
 } // namespace mezzet

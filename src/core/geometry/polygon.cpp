@@ -40,6 +40,22 @@ Vec2 centroid(std::span<const Vec2> c) {
     return sum / (6 * area);
 }
 
+std::vector<Vec2> clipped(std::span<const Vec2> c, Vec2 normal, double offset) {
+    constexpr double slack = 1e-9; // mm
+    std::vector<Vec2> kept;
+    for (std::size_t i = 0; i < c.size(); ++i) {
+        const Vec2 p = c[i];
+        const Vec2 q = c[(i + 1) % c.size()];
+        const double dp = dot(normal, p) - offset;
+        const double dq = dot(normal, q) - offset;
+        if (dp >= -slack)
+            kept.push_back(p);
+        if ((dp >= -slack) != (dq >= -slack))
+            kept.push_back(p + (q - p) * (dp / (dp - dq)));
+    }
+    return kept;
+}
+
 std::optional<Vec2> crossing(Segment s, Segment t) {
     const Vec2 d = s.to - s.from;
     const Vec2 e = t.to - t.from;

@@ -21,6 +21,10 @@ namespace mezzet {
 /// Andrew's monotone chain.
 [[nodiscard]] std::vector<Vec2> convexHull(std::vector<Vec2> points);
 
+/// What is left of a convex outline, or of a stretch, on one side of a line: where
+/// dot(normal, p) >= offset.
+[[nodiscard]] std::vector<Vec2> clipped(std::span<const Vec2> corners, Vec2 normal, double offset);
+
 /// Where two stretches cross or touch, if they do.
 [[nodiscard]] std::optional<Vec2> crossing(Segment, Segment);
 

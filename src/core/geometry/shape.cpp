@@ -330,6 +330,14 @@ std::vector<Vec2> outline(const Shape& s, Length tolerance) {
     return ellOutline(s, tolerance.mm());
 }
 
+std::vector<Vec2> outline(const Convex& c, Length tolerance) {
+    return partOutline(c, tolerance.mm());
+}
+
+double ellipsePerimeter(double a, double b) {
+    return std::numbers::pi * (3 * (a + b) - std::sqrt((3 * a + b) * (a + 3 * b)));
+}
+
 Vec2 insideOf(const Convex& c) {
     if (c.form == Convex::Form::ellipse)
         return c.points[0];
@@ -349,8 +357,8 @@ double reachOf(const Convex& c) {
     if (c.form == Convex::Form::polygon) {
         const Vec2 middle = insideOf(c);
         for (int i = 0; i < c.count; ++i)
-            reach = std::max(reach,
-                             c.radius + norm(c.points[static_cast<std::size_t>(i)] - middle));
+            reach =
+                std::max(reach, c.radius + norm(c.points[static_cast<std::size_t>(i)] - middle));
     }
     return reach;
 }

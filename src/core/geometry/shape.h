@@ -84,5 +84,11 @@ struct Box {
 /// The outline as corners, clockwise as drawn; curves are cut into chords that stay within
 /// `tolerance` of them. An L comes out as one outline.
 [[nodiscard]] std::vector<Vec2> outline(const Shape&, Length tolerance = Length::millimetres(0.05));
+[[nodiscard]] std::vector<Vec2> outline(const Convex&,
+                                        Length tolerance = Length::millimetres(0.05));
+
+/// The edge of an ellipse of two half-axes, in their unit: Ramanujan's first approximation, exact
+/// for a circle and within 1 % for any that is not a needle.
+[[nodiscard]] double ellipsePerimeter(double halfWidth, double halfDepth);
 
 } // namespace mezzet

@@ -40,10 +40,7 @@ std::optional<Stop> firstAhead(const Scene& scene, const Lane& lane, Length look
         const Wall w = room.stretchAt(i);
         if (dot(w.inward(), lane.along) >= 0)
             continue;
-        Target wall;
-        wall.is = Target::Is::wall;
-        wall.index = room.edgeWall[i];
-        offer(wall, stretch({w.start, w.end}));
+        offer(wallTarget(room.edgeWall[i]), stretch({w.start, w.end}));
     }
     for (const auto& f : room.fixtures)
         if (f.takesFloor())
@@ -51,12 +48,9 @@ std::optional<Stop> firstAhead(const Scene& scene, const Lane& lane, Length look
     for (std::size_t i = 0; i < scene.placed.size(); ++i) {
         const Placed& p = scene.placed[i];
         if (norm(p.shape.centre - lane.from) > p.shape.reach + look.mm() + lane.halfWidth.mm() ||
-            scene.piece(i).kind->flat() || scene.piece(i).kind->standsOn || !wanted(i))
+            !scene.piece(i).kind->takesFloor() || !wanted(i))
             continue;
-        Target piece;
-        piece.is = Target::Is::piece;
-        piece.piece = p.id;
-        offer(piece, p.shape);
+        offer(pieceTarget(p.id), p.shape);
     }
     return best;
 }

@@ -8,10 +8,6 @@
 
 namespace mezzet {
 
-bool satInTo(const Piece& p) {
-    return p.kind->role == Role::diningTable || p.kind->role == Role::desk;
-}
-
 bool isLounge(const Piece& p) {
     return p.kind->role == Role::sofa || p.kind->role == Role::armchair;
 }
@@ -33,7 +29,7 @@ std::optional<std::size_t> tableOf(const Scene& scene, std::size_t chair, Length
     std::optional<std::size_t> table;
     double nearest = 1e300;
     for (std::size_t k = 0; k < scene.placed.size(); ++k) {
-        if (!satInTo(scene.piece(k)) || !seatedAt(scene, chair, k, atTable))
+        if (!scene.piece(k).kind->isSatInTo() || !seatedAt(scene, chair, k, atTable))
             continue;
         const double d = norm(scene.placed[k].pose.at - scene.placed[chair].pose.at);
         if (d < nearest) {

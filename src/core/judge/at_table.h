@@ -6,9 +6,6 @@
 
 namespace mezzet {
 
-/// Something people sit in to: a dining table or a desk.
-[[nodiscard]] bool satInTo(const Piece&);
-
 /// A chair drawn up to a table: looking at it, its front no farther from the edge than `atTable`.
 /// Both are indices in the scene.
 [[nodiscard]] bool seatedAt(const Scene&, std::size_t chair, std::size_t table, Length atTable);

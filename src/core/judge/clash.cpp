@@ -73,10 +73,7 @@ Through pastWall(const Shape& s, const Wall& w) {
             continue;
         }
         // The part beside the wall's end does not count: look at the end's own line.
-        Shape part;
-        part.count = 1;
-        part.parts[0] = c;
-        const double gone = gapBetween(part, stretch({w.start, w.end})).depth.mm();
+        const double gone = gapBetween(c, linePart({w.start, w.end})).depth.mm();
         if (gone > out.depth)
             out = {gone, at <= left ? w.start : w.end};
     }
@@ -195,10 +192,7 @@ void judgeHeadroom(const JudgeContext& c) {
         const double over = p.size.height.mm() - low.height;
         if (over <= contact)
             continue;
-        Target other;
-        other.is = Target::Is::room;
-        if (low.wall >= 0)
-            other = wallTarget(low.wall);
+        const Target other = low.wall >= 0 ? wallTarget(low.wall) : roomTarget();
         c.add(p.id, other, Amount{Quantity::length, over}, c.scene.placed[i].pose.at, low.at)
             .verdict = Verdict::clash;
     }

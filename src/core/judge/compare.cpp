@@ -42,7 +42,7 @@ Result<SchemeSummary> summaryOf(const Project& job, std::size_t index) {
             }
     double taken = 0;
     for (const Piece& p : scheme.pieces)
-        if (!p.kind->flat() && !p.kind->standsOn)
+        if (p.kind->takesFloor())
             taken += footprintArea(p);
     const double floor = out.scene->room->floorArea();
     out.floorTaken = floor > 0 ? taken / floor : 0;

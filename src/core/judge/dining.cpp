@@ -8,7 +8,6 @@
 #include <algorithm>
 #include <array>
 #include <cmath>
-#include <numbers>
 
 namespace mezzet {
 
@@ -104,10 +103,7 @@ void judgePullOut(const JudgeContext& c) {
         });
         for (const auto& o : room.openings) {
             if (const auto swing = doorSwing(room, o)) {
-                Target t;
-                t.is = Target::Is::door;
-                t.index = o.number;
-                Stop::offer(stop, lane, look, t, *swing);
+                Stop::offer(stop, lane, look, targetOf(o), *swing);
             }
         }
         if (!stop)
@@ -137,9 +133,7 @@ std::vector<Handle> pullOutHandles(const Reading& r, double target, const Projec
 
 /// Table edge for each diner: on the fullest side of a table with sides, else of the whole edge.
 void judgeWidth(const JudgeContext& c) {
-    const Length atTable = c.book.byId("chair-pull-out") != nullptr
-                               ? c.book.byId("chair-pull-out")->setting("at table")
-                               : Length{};
+    const Length atTable = c.shared.setting("chair-pull-out", "at table");
     for (std::size_t t = 0; t < c.scene.placed.size(); ++t) {
         const Piece& table = c.scene.piece(t);
         if (table.kind->role != Role::diningTable)
@@ -165,14 +159,9 @@ void judgeWidth(const JudgeContext& c) {
         const double w = table.size.width.mm();
         const double d = table.size.depth.mm();
         if (table.footprint.form == FootprintForm::oval) {
-            const double a = w / 2;
-            const double b = d / 2;
-            // Ramanujan's first approximation; exact for a circle.
-            const double edge =
-                std::numbers::pi * (3 * (a + b) - std::sqrt((3 * a + b) * (a + 3 * b)));
-            c.add(table.id, {}, Amount{Quantity::length, edge / all}, pose.toRoom({0, b}),
-                  pose.toRoom({0, b}))
-                .part = 0;
+            const Vec2 front = pose.toRoom({0, d / 2});
+            c.add(table.id, {}, Amount{Quantity::length, ellipsePerimeter(w / 2, d / 2) / all},
+                  front, front);
             continue;
         }
         double least = 1e300;

@@ -8,13 +8,6 @@ namespace mezzet {
 
 namespace {
 
-Target doorTarget(const Opening& o) {
-    Target t;
-    t.is = Target::Is::door;
-    t.index = o.number;
-    return t;
-}
-
 void judgeSwing(const JudgeContext& c) {
     const Room& room = *c.scene.room;
     const Length look = c.rule.setting("look");
@@ -32,8 +25,7 @@ void judgeSwing(const JudgeContext& c) {
             if (!p.kind->flat()) {
                 if (g.apart > look)
                     continue;
-                auto& r =
-                    c.add(p.id, doorTarget(door), Amount::of(g.clear()), g.onFirst, g.onSecond);
+                auto& r = c.add(p.id, targetOf(door), Amount::of(g.clear()), g.onFirst, g.onSecond);
                 if (r.verdict == Verdict::tight)
                     r.verdict = Verdict::clash;
                 continue;
@@ -45,7 +37,7 @@ void judgeSwing(const JudgeContext& c) {
             if (door.undercut)
                 band.high = door.undercut->mm();
             Reading& r =
-                c.add(p.id, doorTarget(door), Amount::of(p.size.height), g.onFirst, g.onSecond);
+                c.add(p.id, targetOf(door), Amount::of(p.size.height), g.onFirst, g.onSecond);
             r.band = band;
             r.verdict = !door.undercut ? Verdict::note
                         : p.size.height >= *door.undercut - Length::millimetres(0.005)

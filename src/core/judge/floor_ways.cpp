@@ -20,14 +20,11 @@ public:
         leaves();
         for (const Fixture& f : scene.room->fixtures)
             if (f.takesFloor())
-                add(solid(*scene.room, f), mezzet::targetOf(f));
+                add(solid(*scene.room, f), targetOf(f));
         for (std::size_t i = 0; i < scene.placed.size(); ++i) {
             const Piece& p = scene.piece(i);
-            Target t;
-            t.is = Target::Is::piece;
-            t.piece = p.id;
-            if (!p.kind->flat() && !p.kind->standsOn)
-                add(standing(i), t);
+            if (p.kind->takesFloor())
+                add(standing(i), pieceTarget(p.id));
         }
     }
 
@@ -58,18 +55,10 @@ private:
         const Room& room = *scene_.room;
         for (std::size_t i = 0; i < room.stretches(); ++i) {
             const Wall w = room.stretchAt(i);
-            Target what;
-            what.is = Target::Is::wall;
-            what.index = room.edgeWall[i];
-            std::vector<const Opening*> here;
-            for (const Opening& o : room.openings)
-                if (o.wall == room.edgeWall[i] && onStretch(w, middleOf(room, o)))
-                    here.push_back(&o);
-            std::sort(here.begin(), here.end(),
-                      [](const Opening* a, const Opening* b) { return a->left < b->left; });
+            const Target what = wallTarget(room.edgeWall[i]);
             Vec2 at = w.start;
             int last = -1;
-            for (const Opening* o : here) {
+            for (const Opening* o : openingsAlong(room, i)) {
                 const int doorway = static_cast<int>(o - room.openings.data());
                 const Wall& whole = room.walls[static_cast<std::size_t>(o->wall)];
                 const Vec2 left = whole.at(o->left);
@@ -107,13 +96,9 @@ private:
                 const Vec2 other = turned(c.axis, c.sweep);
                 const Vec2 open = dot(one, in) > dot(other, in) ? one : other;
                 add(stretch({c.points[0], c.points[0] + open * c.radius}),
-                    mezzet::targetOf(room.openings[d]), {static_cast<int>(d), -1});
+                    targetOf(room.openings[d]), {static_cast<int>(d), -1});
             }
         }
-    }
-
-    static bool onStretch(const Wall& w, Vec2 p) {
-        return norm(p - nearestOn({w.start, w.end}, p)) < 1;
     }
 
     const Scene& scene_;
@@ -131,8 +116,7 @@ std::array<Vec2, 4> boxOf(const Piece& p, const Pose& pose) {
 void openBox(Goal& g, const std::array<Vec2, 4>& box, std::size_t side, int owner, int doorway) {
     for (std::size_t i = 0; i < 4; ++i)
         if (i != side)
-            g.opened.with.push_back(
-                {stretch({box[i], box[(i + 1) % 4]}).parts[0], owner, {doorway, -1}});
+            g.opened.with.push_back({linePart({box[i], box[(i + 1) % 4]}), owner, {doorway, -1}});
     const Vec2 middle = (box[0] + box[2]) / 2;
     const Vec2 face = (box[side] + box[(side + 1) % 4]) / 2;
     g.end = {middle + (face - middle) * 0.5, doorway, false};
@@ -143,15 +127,6 @@ void openBox(Goal& g, const std::array<Vec2, 4>& box, std::size_t side, int owne
 
 bool isWayIn(const Opening& o) {
     return o.kind != OpeningKind::window;
-}
-
-Target targetOf(const Opening& o) {
-    Target t;
-    t.is = o.kind == OpeningKind::door     ? Target::Is::door
-           : o.kind == OpeningKind::window ? Target::Is::window
-                                           : Target::Is::opening;
-    t.index = o.number;
-    return t;
 }
 
 int FloorWays::ownerOfPiece(int id) const {
@@ -173,13 +148,12 @@ std::vector<Goal> goalsOf(const Scene& scene, const FloorWays& ways, Length reac
     for (std::size_t i = 0; i < scene.placed.size(); ++i) {
         const Piece& p = scene.piece(i);
         const Pose& pose = scene.placed[i].pose;
-        if (p.kind->flat() || p.kind->standsOn)
+        if (!p.kind->takesFloor())
             continue;
         const auto box = boxOf(p, pose);
         Goal g;
         g.piece = p.id;
-        g.what.is = Target::Is::piece;
-        g.what.piece = p.id;
+        g.what = pieceTarget(p.id);
         const int owner = ways.ownerOfPiece(p.id);
         const auto reach = [&](std::size_t side, int part) {
             Goal one = g;
@@ -208,10 +182,10 @@ std::vector<Goal> goalsOf(const Scene& scene, const FloorWays& ways, Length reac
                 for (std::size_t k = 0; k < 4; ++k)
                     if (k != 2)
                         g.opened.with.push_back(
-                            {stretch({seat[k], seat[(k + 1) % 4]}).parts[0], owner, {doorway, -1}});
+                            {linePart({seat[k], seat[(k + 1) % 4]}), owner, {doorway, -1}});
                 // Its arm stays in the way of others.
                 for (const Convex& c : whole.all())
-                    if (gapBetween(c, stretch({g.end.at, g.end.at}).parts[0]).apart > Length{})
+                    if (gapBetween(c, pointPart(g.end.at)).apart > Length{})
                         g.opened.with.push_back({c, owner, {doorway, -1}});
                 out.push_back(std::move(g));
             } else {
@@ -264,7 +238,7 @@ std::vector<Goal> goalsOf(const Scene& scene, const FloorWays& ways, Length reac
             continue;
         const Wall& w = room.walls[static_cast<std::size_t>(f.wall)];
         Goal g;
-        g.what = mezzet::targetOf(f);
+        g.what = targetOf(f);
         const Vec2 deep = w.inward() * f.depth.mm();
         const Vec2 l = w.at(f.left);
         const Vec2 r = w.at(f.left + f.width);

@@ -28,7 +28,6 @@ struct FloorWaysAsked {
 
 /// A door or a plain opening.
 [[nodiscard]] bool isWayIn(const Opening&);
-[[nodiscard]] Target targetOf(const Opening&);
 
 /// What a way leads to.
 struct Goal {

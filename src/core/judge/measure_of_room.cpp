@@ -43,13 +43,11 @@ void judgeScale(const JudgeContext& c) {
         return;
     double taken = 0;
     for (std::size_t i = 0; i < c.scene.placed.size(); ++i)
-        if (!c.scene.piece(i).kind->flat() && !c.scene.piece(i).kind->standsOn)
+        if (c.scene.piece(i).kind->takesFloor())
             taken += footprintArea(c.scene.piece(i));
     Band band;
     band.high = c.rule.number("of the floor");
-    Target all;
-    all.is = Target::Is::room;
-    c.add(0, all, Amount::ratio(taken / floor), band, room.middle(), room.middle());
+    c.add(0, roomTarget(), Amount::ratio(taken / floor), band, room.middle(), room.middle());
 }
 
 std::vector<Handle> scaleHandles(const Reading& r, double target, const Project& job,

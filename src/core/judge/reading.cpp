@@ -1,4 +1,5 @@
 #include "judge/reading.h"
+#include "measure/text.h"
 
 #include <fmt/format.h>
 
@@ -88,6 +89,14 @@ std::string subjectOf(const Reading& r, const Wording& w) {
     return p != nullptr ? p->name : "The room";
 }
 
+std::string sentenceOf(const Reading& r, const Wording& w) {
+    return subjectOf(r, w) + ": " + whyOf(r, w);
+}
+
+std::string titleWithSubject(const Reading& r, const Wording& w) {
+    return subjectOf(r, w) + ": " + smallFirst(titleOf(r, w));
+}
+
 double weightOf(const Reading& r) {
     if (!r.toMend())
         return 0;
@@ -98,6 +107,17 @@ double weightOf(const Reading& r) {
         r.verdict == Verdict::tight ? r.band.low.value_or(1) : r.band.high.value_or(1);
     const double share = std::min(off / std::max(std::abs(size), 1e-6), 1.0);
     return (r.verdict == Verdict::clash ? 1000 : 0) + r.rule->weight * 100 + share * 99;
+}
+
+std::vector<const Reading*> toMendByWeight(const std::vector<Reading>& all) {
+    std::vector<const Reading*> out;
+    for (const Reading& r : all)
+        if (r.toMend())
+            out.push_back(&r);
+    std::stable_sort(out.begin(), out.end(), [](const Reading* a, const Reading* b) {
+        return weightOf(*a) > weightOf(*b);
+    });
+    return out;
 }
 
 std::vector<std::string> namesOf(const Reading& r, const Wording& w) {

@@ -53,9 +53,15 @@ struct Reading {
 [[nodiscard]] std::string whyOf(const Reading&, const Wording&);
 /// The piece it is about, by name; for the room as a whole "The room".
 [[nodiscard]] std::string subjectOf(const Reading&, const Wording&);
+/// "Sofa: 15": it wants 18" …": the piece and why.
+[[nodiscard]] std::string sentenceOf(const Reading&, const Wording&);
+/// "Sofa: gap to table": the piece and the title.
+[[nodiscard]] std::string titleWithSubject(const Reading&, const Wording&);
 /// How much it weighs among what is to mend: what can't be first, then what hurts, then the rest by
 /// how far off it is.
 [[nodiscard]] double weightOf(const Reading&);
+/// Those to mend, the weightiest first.
+[[nodiscard]] std::vector<const Reading*> toMendByWeight(const std::vector<Reading>&);
 /// Names of the pieces it is between.
 [[nodiscard]] std::vector<std::string> namesOf(const Reading&, const Wording&);
 

@@ -2,6 +2,7 @@
 
 #include "edit/line.h"
 #include "judge/rule_code.h"
+#include "measure/text.h"
 
 #include <fmt/format.h>
 
@@ -98,25 +99,14 @@ struct Weighed {
     std::vector<std::string> mends;
 };
 
-std::string foldFirst(std::string s) {
-    if (!s.empty() && s[0] >= 'A' && s[0] <= 'Z')
-        s[0] = static_cast<char>(s[0] - 'A' + 'a');
-    return s;
-}
-
 Weighed weighReadings(const Reading& r, const std::vector<Reading>& before,
                       const std::vector<Reading>& after, const Wording& say) {
     Weighed out;
-    const auto called = [&](const Reading& x, const Wording& w) {
-        return fmt::format("{}: {}", subjectOf(x, w), whyOf(x, w));
-    };
     for (const Reading& now : after) {
         if (now.sameAs(r))
             continue;
-        const auto old = std::find_if(before.begin(), before.end(),
-                                      [&](const Reading& b) { return b.sameAs(now); });
-        if (old == before.end() ? now.toMend() : worse(*old, now))
-            out.upsets.push_back(called(now, say));
+        if (isUpset(now, before))
+            out.upsets.push_back(sentenceOf(now, say));
     }
     for (const Reading& old : before) {
         if (!old.toMend() || old.sameAs(r))
@@ -124,7 +114,7 @@ Weighed weighReadings(const Reading& r, const std::vector<Reading>& before,
         const auto now = std::find_if(after.begin(), after.end(),
                                       [&](const Reading& x) { return x.sameAs(old); });
         if (now == after.end() || !now->toMend())
-            out.mends.push_back(called(old, say));
+            out.mends.push_back(sentenceOf(old, say));
     }
     return out;
 }
@@ -158,10 +148,6 @@ std::vector<double> targetsOf(const Reading& r, const RuleCode& code, const Proj
         out.push_back(*b.high);
     return out;
 }
-
-} // namespace
-
-namespace {
 
 /// One move that mends a reading, and the job after it.
 struct Step {
@@ -222,10 +208,7 @@ const Reading* worstUpset(const Reading& r, const std::vector<Reading>& before,
     for (const Reading& now : after) {
         if (now.sameAs(r))
             continue;
-        const auto old = std::find_if(before.begin(), before.end(),
-                                      [&](const Reading& b) { return b.sameAs(now); });
-        const bool upset = old == before.end() ? now.toMend() : worse(*old, now);
-        if (upset && (worst == nullptr || weightOf(now) > weightOf(*worst)))
+        if (isUpset(now, before) && (worst == nullptr || weightOf(now) > weightOf(*worst)))
             worst = &now;
     }
     return worst;
@@ -249,7 +232,7 @@ void lengthen(Step& first, const Reading& r, const std::vector<Reading>& all) {
             if (still.sameAs(r) && still.toMend())
                 return;
         chain.line += "; then " + next->remedy.line;
-        chain.preview += ", then " + foldFirst(next->remedy.preview);
+        chain.preview += ", then " + smallFirst(next->remedy.preview);
         ++chain.moves;
         chain.edit.acts.insert(chain.edit.acts.end(), next->remedy.edit.acts.begin(),
                                next->remedy.edit.acts.end());
@@ -270,6 +253,12 @@ void lengthen(Step& first, const Reading& r, const std::vector<Reading>& all) {
 }
 
 } // namespace
+
+bool isUpset(const Reading& now, const std::vector<Reading>& before) {
+    const auto old =
+        std::find_if(before.begin(), before.end(), [&](const Reading& b) { return b.sameAs(now); });
+    return old == before.end() ? now.toMend() : worse(*old, now);
+}
 
 double weightOf(const std::vector<Reading>& all) {
     double sum = 0;
@@ -310,16 +299,16 @@ Mended mendAll(const Project& job, const MendAsked& asked) {
         }
         return false;
     };
-    std::vector<Reading> given; ///< up: no remedy of theirs will do
-    bool trades = false;        ///< whether a remedy may upset less than it mends
+    std::vector<Reading> given;  ///< up: no remedy of theirs will do
+    bool trades = false;         ///< whether a remedy may upset less than it mends
     constexpr double worth = 25; ///< what a trade gains at the least, by weight
     constexpr int mostSteps = 60;
     while (static_cast<int>(out.lines.size()) < mostSteps) {
-        std::vector<const Reading*> order;
-        for (const Reading& r : readings)
-            if (r.toMend() && std::none_of(given.begin(), given.end(),
-                                           [&](const Reading& g) { return g.sameAs(r); }))
-                order.push_back(&r);
+        auto order = toMendByWeight(readings);
+        std::erase_if(order, [&](const Reading* r) {
+            return std::any_of(given.begin(), given.end(),
+                               [&](const Reading& g) { return g.sameAs(*r); });
+        });
         if (order.empty() && !trades) {
             trades = true;
             given.clear();
@@ -327,10 +316,7 @@ Mended mendAll(const Project& job, const MendAsked& asked) {
         }
         if (order.empty())
             break;
-        const Reading worst =
-            **std::max_element(order.begin(), order.end(), [](const Reading* a, const Reading* b) {
-                return weightOf(*a) < weightOf(*b);
-            });
+        const Reading worst = *order.front();
         if (asked.goesOn &&
             !asked.goesOn(static_cast<int>(out.lines.size()), static_cast<int>(order.size()))) {
             out.stopped = true;
@@ -351,7 +337,7 @@ Mended mendAll(const Project& job, const MendAsked& asked) {
             continue;
         }
         out.lines.push_back(remedy->line);
-        out.why.push_back(subjectOf(worst, now->wording()) + ": " + whyOf(worst, now->wording()));
+        out.why.push_back(sentenceOf(worst, now->wording()));
         out.but.push_back(upsets ? remedy->upsets.front() : std::string());
         out.edit.acts.insert(out.edit.acts.end(), remedy->edit.acts.begin(),
                              remedy->edit.acts.end());

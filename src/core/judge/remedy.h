@@ -44,10 +44,14 @@ struct Mended {
     bool stopped = false;
 };
 /// Mends what can be mended: the weightiest reading first, each by its remedy. Remedies that upset
-/// nothing come first; when none is left, one that upsets less than it mends, by weight and by count,
-/// is taken, and what it upsets is told. Locked pieces stay, and none ends farther than asked from
-/// where it stood.
+/// nothing come first; when none is left, one that upsets less than it mends, by weight and by
+/// count, is taken, and what it upsets is told. Locked pieces stay, and none ends farther than
+/// asked from where it stood.
 [[nodiscard]] Mended mendAll(const Project&, const MendAsked&);
+
+/// Whether a reading is to mend and was not before, or is worse than it was; false when it is only
+/// less wrong.
+[[nodiscard]] bool isUpset(const Reading& now, const std::vector<Reading>& before);
 
 /// The sum of what is to mend, by weight: less is better.
 [[nodiscard]] double weightOf(const std::vector<Reading>&);

@@ -77,18 +77,8 @@ std::vector<Reading> judge(const Scene& scene, const RuleBook& book, const Judge
     return out;
 }
 
-Target pieceTarget(int id) {
-    Target t;
-    t.is = Target::Is::piece;
-    t.piece = id;
-    return t;
-}
-
-Target wallTarget(int index) {
-    Target t;
-    t.is = Target::Is::wall;
-    t.index = index;
-    return t;
+std::vector<Handle> noHandles(const Reading&, double, const Project&, const Scene&) {
+    return {};
 }
 
 namespace {

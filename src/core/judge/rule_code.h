@@ -79,8 +79,8 @@ struct RuleCode {
 
 // ---- shared by the rules ----
 
-[[nodiscard]] Target pieceTarget(int id);
-[[nodiscard]] Target wallTarget(int index);
+/// For a rule that nothing brings to another value by itself.
+[[nodiscard]] std::vector<Handle> noHandles(const Reading&, double, const Project&, const Scene&);
 
 /// "move NAME 6" away from OTHER", growing or shrinking the gap by target - value.
 [[nodiscard]] Handle moveAway(const Project&, int id, const Target& other, double by);

@@ -44,13 +44,8 @@ Said mendOne(WordsReader& in) {
     if (!scene)
         throw LineFault{scene.problem()};
     const auto all = judge(**scene, *job.library.book, job.judgement);
-    std::vector<const Reading*> own;
-    for (const Reading& r : all)
-        if (r.toMend() && r.isAbout(id))
-            own.push_back(&r);
-    std::stable_sort(own.begin(), own.end(), [](const Reading* a, const Reading* b) {
-        return weightOf(*a) > weightOf(*b);
-    });
+    auto own = toMendByWeight(all);
+    std::erase_if(own, [&](const Reading* r) { return !r->isAbout(id); });
     for (const Reading* r : own)
         if (auto remedy = remedyFor(*r, job, **scene, all))
             return {remedy->edit, remedy->preview};

@@ -48,16 +48,9 @@ public:
         const Room& room = *scene.room;
         for (std::size_t i = 0; i < room.stretches(); ++i) {
             const Wall w = room.stretchAt(i);
-            std::vector<const Opening*> holes;
-            for (const Opening& o : room.openings)
-                if (o.wall == room.edgeWall[i] &&
-                    norm(middleOf(room, o) - nearestOn({w.start, w.end}, middleOf(room, o))) < 1)
-                    holes.push_back(&o);
-            std::sort(holes.begin(), holes.end(),
-                      [](const Opening* a, const Opening* b) { return a->left < b->left; });
             Vec2 at = w.start;
             const Wall& whole = room.walls[static_cast<std::size_t>(room.edgeWall[i])];
-            for (const Opening* o : holes) {
+            for (const Opening* o : openingsAlong(room, i)) {
                 add(stretch({at, whole.at(o->left)}), wallTarget(room.edgeWall[i]));
                 add(stretch({whole.at(o->left), whole.at(o->left + o->width)}), targetOf(*o));
                 at = whole.at(o->left + o->width);
@@ -66,10 +59,9 @@ public:
         }
         for (const Fixture& f : room.fixtures)
             if (f.takesFloor() && f.up < looksOver && f.height > looksOver)
-                add(solid(room, f), mezzet::targetOf(f));
+                add(solid(room, f), targetOf(f));
         for (std::size_t i = 0; i < scene.placed.size(); ++i)
-            if (!scene.piece(i).kind->flat() && !scene.piece(i).kind->standsOn &&
-                scene.piece(i).size.height > looksOver)
+            if (scene.piece(i).kind->takesFloor() && scene.piece(i).size.height > looksOver)
                 add(scene.placed[i].shape, pieceTarget(scene.placed[i].id));
     }
 
@@ -302,7 +294,7 @@ void judgeSill(const JudgeContext& c) {
 void judgeScreen(const JudgeContext& c) {
     const double want = c.rule.number("degrees across") * std::numbers::pi / 180;
     for (const auto& s : screenSights(c.scene)) {
-        if (s.hidden)
+        if (s.hiddenBy != 0)
             continue;
         const Piece& screen = *c.scene.scheme->byId(s.screen);
         Band band;
@@ -347,7 +339,7 @@ std::vector<Handle> consoleHandles(const Reading& r, double target, const Projec
 void judgeGlare(const JudgeContext& c) {
     const Room& room = *c.scene.room;
     for (const auto& s : screenSights(c.scene)) {
-        if (s.hidden)
+        if (s.hiddenBy != 0)
             continue;
         const Piece& screen = *c.scene.scheme->byId(s.screen);
         const Pose& pose = c.scene.byId(s.screen)->pose;
@@ -389,16 +381,12 @@ void judgeGlare(const JudgeContext& c) {
     }
 }
 
-std::vector<Handle> none(const Reading&, double, const Project&, const Scene&) {
-    return {};
-}
-
 constexpr std::array<RuleCode, 6> codes{{{"finished-back", judgeBack, backHandles, true},
-                                         {"sill-gap", judgeSill, none},
-                                         {"entry-view", judgeEntry, none},
-                                         {"screen-distance", judgeScreen, none},
+                                         {"sill-gap", judgeSill, noHandles},
+                                         {"entry-view", judgeEntry, noHandles},
+                                         {"screen-distance", judgeScreen, noHandles},
                                          {"screen-to-console", judgeConsole, consoleHandles},
-                                         {"screen-glare", judgeGlare, none}}};
+                                         {"screen-glare", judgeGlare, noHandles}}};
 
 } // namespace
 
@@ -468,7 +456,6 @@ std::vector<ScreenSight> screenSights(const Scene& scene) {
             const SightLine line{eye, seat.heights.seat.value_or(Length::inches(18)) + eyeAboveSeat,
                                  face, base + screen.size.height / 2};
             s.hiddenBy = hiddenBy(scene, line, seat.id, screen.id);
-            s.hidden = s.hiddenBy != 0;
             out.push_back(s);
         }
     }

@@ -36,11 +36,10 @@ struct RoomView {
 struct ScreenSight {
     int seat = 0;
     int screen = 0;
-    Length distance; ///< eye to the screen's middle
-    Angle across;    ///< what the screen takes of the view from there
-    Angle off;       ///< off the screen's straight ahead
-    bool hidden = false;
-    int hiddenBy = 0;
+    Length distance;  ///< eye to the screen's middle
+    Angle across;     ///< what the screen takes of the view from there
+    Angle off;        ///< off the screen's straight ahead
+    int hiddenBy = 0; ///< the piece that hides it; 0 for none
 };
 /// Every seat that looks toward a screen, against every screen.
 [[nodiscard]] std::vector<ScreenSight> screenSights(const Scene&);

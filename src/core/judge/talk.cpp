@@ -230,8 +230,7 @@ void judgeCount(const JudgeContext& c) {
     const Length each = c.rule.setting("each");
     const Length arms = c.rule.setting("arms");
     const auto brief = c.judgement.briefs.find(c.scene.room->name);
-    Target room;
-    room.is = Target::Is::room;
+    const Target room = roomTarget();
     if (c.scene.placed.empty())
         return;
     for (const bool guests : {false, true}) {
@@ -257,11 +256,10 @@ std::vector<Handle> countHandles(const Reading& r, double, const Project& job, c
     std::vector<Handle> out;
     if (r.inUse)
         return out;
-    const Rule* width = job.library.book->byId("diner-width");
     const Rule* pull = job.library.book->byId("chair-pull-out");
-    if (width == nullptr || pull == nullptr)
+    if (pull == nullptr)
         return out;
-    const auto each = job.judgement.bandOf(*width).low;
+    const Length each = elbowRoom(job);
     for (std::size_t t = 0; t < scene.placed.size(); ++t) {
         if (scene.piece(t).kind->role != Role::diningTable)
             continue;
@@ -273,7 +271,7 @@ std::vector<Handle> countHandles(const Reading& r, double, const Project& job, c
                        : 0;
         const int wanted =
             now + static_cast<int>(std::ceil(r.band.low.value_or(0) - r.value.value));
-        if (each && wanted <= seatsBy(scene.piece(t), Length::millimetres(*each)))
+        if (wanted <= seatsBy(scene.piece(t), each))
             out.push_back(saying(fmt::format("seat {} with {}", scene.piece(t).name, wanted)));
     }
     return out;
@@ -326,16 +324,12 @@ std::vector<Handle> apart(const Reading& r, double target, const Project& job, c
     return out;
 }
 
-std::vector<Handle> none(const Reading&, double, const Project&, const Scene&) {
-    return {};
-}
-
 constexpr std::array<RuleCode, 6> codes{{{"conversation", judgeTalk, apart},
                                          {"seats-level", judgeLevel, levelHandles},
-                                         {"heights-level", judgeHeights, none},
+                                         {"heights-level", judgeHeights, noHandles},
                                          {"surface-in-reach", judgeReach, reachHandles},
                                          {"seats-count", judgeCount, countHandles},
-                                         {"against-the-wall", judgePushed, none}}};
+                                         {"against-the-wall", judgePushed, noHandles}}};
 
 } // namespace
 

@@ -102,8 +102,7 @@ void asksOf(const Scene& scene, const Rule& rule, std::vector<Ask>& out) {
 std::optional<Stop> stopOf(const Scene& scene, const Ask& a, Length look) {
     return firstAhead(scene, a.lane, look, [&](std::size_t i) {
         const Piece& p = scene.piece(i);
-        return p.id != a.piece && !(a.seldom && isLight(p)) && p.size.height > a.above &&
-               (a.above <= Length{} || p.size.height > a.above + quiet);
+        return p.id != a.piece && !(a.seldom && isLight(p)) && p.size.height > a.above + quiet;
     });
 }
 

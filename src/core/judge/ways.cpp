@@ -80,19 +80,22 @@ void judgeMain(const JudgeContext& c) {
     }
 }
 
-/// The best way to a goal, from whichever door; empty when it is wider than is of interest.
-std::optional<Pinch> bestWay(const Room& room, const FloorWays& ways, const Goal& g) {
-    std::optional<Pinch> best;
-    bool first = true;
+/// The door from which a goal is best reached, and how narrow that way is; no pinch when it is
+/// wider than is of interest.
+struct BestWay {
+    std::size_t door = 0;
+    std::optional<Pinch> pinch;
+};
+BestWay bestWay(const Room& room, const FloorWays& ways, const Goal& g) {
+    std::optional<BestWay> best;
     for (const std::size_t door : waysIn(room)) {
         const auto pinch = ways.finder.narrowest(endAt(room, door), g.end, g.opened);
         if (!pinch)
-            return {};
-        if (first || pinch->width > best->width)
-            best = pinch;
-        first = false;
+            return {door, {}};
+        if (!best || pinch->width > best->pinch->width)
+            best = BestWay{door, pinch};
     }
-    return best;
+    return best.value_or(BestWay{});
 }
 
 void judgeMinor(const JudgeContext& c) {
@@ -105,7 +108,7 @@ void judgeMinor(const JudgeContext& c) {
     std::vector<std::optional<Pinch>> found;
     found.reserve(goals.size());
     for (const Goal& g : goals)
-        found.push_back(bestWay(room, ways, g));
+        found.push_back(bestWay(room, ways, g).pinch);
     // One narrow place is told once, however many ways lead through it; what the way through the
     // room tells already is not told again.
     struct Told {
@@ -146,11 +149,10 @@ void judgeMinor(const JudgeContext& c) {
         const Target subject = b.other == g.what && g.piece != 0 ? g.what : b.piece;
         Target past = subject == b.piece ? b.other : b.piece;
         if (past == subject) { // shut in by several: no one of them is it
-            past = {};
-            past.is = Target::Is::room;
+            past = roomTarget();
         }
-        auto& r = c.add(subject.piece, past,
-                        Amount::of(found[i]->width), found[i]->onFirst, found[i]->onSecond);
+        auto& r = c.add(subject.piece, past, Amount::of(found[i]->width), found[i]->onFirst,
+                        found[i]->onSecond);
         r.part = g.part;
         r.second = {Quantity::count, 1};
         if (!atGoal)
@@ -164,9 +166,8 @@ void judgeTurning(const JudgeContext& c) {
         return;
     const auto circle = largestCircle(c.shared.ways(false).finder.blocks(), room.edge);
     const Vec2 side{circle.radius.mm(), 0};
-    Target all;
-    all.is = Target::Is::room;
-    c.add(0, all, Amount::of(circle.radius * 2), circle.centre - side, circle.centre + side);
+    c.add(0, roomTarget(), Amount::of(circle.radius * 2), circle.centre - side,
+          circle.centre + side);
 }
 
 /// Either side of the pinch gives way.
@@ -224,30 +225,31 @@ std::vector<DrawnWay> waysToDraw(const Scene& scene, const RuleBook& book,
     const FloorWays& ways = shared.ways(false);
     const Rule* main = book.byId("walkway-main");
     const Rule* minor = book.byId("walkway-minor");
-    const auto draw = [&](const Pinch* pinch, const WayEnd& from, const WayEnd& end,
-                          const Opened& opened, const Rule* rule, double most) {
+    // Drawn as wide as the rule asks, or as the doors and the narrowest place allow.
+    const auto draw = [&](const std::optional<Pinch>& pinch, const WayEnd& from, const WayEnd& end,
+                          const Opened& opened, const Rule* rule, Length narrowestDoor) {
         DrawnWay w;
-        w.width = pinch != nullptr ? std::optional<Length>(pinch->width) : std::nullopt;
-        if (pinch != nullptr)
+        if (pinch) {
+            w.width = pinch->width;
             w.pinch = {pinch->onFirst, pinch->onSecond};
+        }
         const Band band = rule != nullptr ? judgement.bandOf(*rule) : Band{};
         w.right = !w.width || !band.low || w.width->mm() >= *band.low - 0.005;
-        const double half = std::min(pinch != nullptr ? pinch->width.mm() / 2 : most / 2, most / 2);
+        const Length most = std::min(narrowestDoor, Length::millimetres(band.low.value_or(0)));
         PathAsked asked{&ways.finder.blocks(), opened.without, from.at, end.at,
-                        Length::millimetres(half)};
+                        std::min(w.width.value_or(most), most) / 2};
         w.line = drawnPath(asked);
         if (!w.line.empty())
             out.push_back(std::move(w));
     };
-    const auto width = [&](std::size_t door) { return room.openings[door].width.mm(); };
+    const auto width = [&](std::size_t door) { return room.openings[door].width; };
     if (to == 0) {
         for (std::size_t x = 0; x < doors.size(); ++x)
             for (std::size_t y = x + 1; y < doors.size(); ++y) {
                 const auto from = endAt(room, doors[x]);
                 const auto end = endAt(room, doors[y]);
-                const auto pinch = ways.finder.narrowest(from, end);
-                draw(pinch ? &*pinch : nullptr, from, end, {}, main,
-                     std::min({914.4, width(doors[x]), width(doors[y])}));
+                draw(ways.finder.narrowest(from, end), from, end, {}, main,
+                     std::min(width(doors[x]), width(doors[y])));
             }
         return out;
     }
@@ -255,18 +257,8 @@ std::vector<DrawnWay> waysToDraw(const Scene& scene, const RuleBook& book,
          goalsOf(scene, ways, minor != nullptr ? minor->setting("lean over") : Length{})) {
         if (g.piece != to)
             continue;
-        std::optional<std::size_t> door;
-        std::optional<Pinch> best;
-        for (const std::size_t d : doors) {
-            const auto pinch = ways.finder.narrowest(endAt(room, d), g.end, g.opened);
-            const bool better = !door || (best && (!pinch || pinch->width > best->width));
-            if (better) {
-                door = d;
-                best = pinch;
-            }
-        }
-        draw(best ? &*best : nullptr, endAt(room, *door), g.end, g.opened, minor,
-             std::min(609.6, width(*door)));
+        const auto best = bestWay(room, ways, g);
+        draw(best.pinch, endAt(room, best.door), g.end, g.opened, minor, width(best.door));
     }
     return out;
 }

@@ -88,7 +88,7 @@ Balance balanceOf(const Scene& scene) {
     double weight = 0;
     for (std::size_t i = 0; i < scene.placed.size(); ++i) {
         const Piece& p = scene.piece(i);
-        if (p.kind->flat() || p.kind->standsOn)
+        if (!p.kind->takesFloor())
             continue;
         // Cut into small squares, so that a piece over the middle counts on both sides.
         const auto edge = outline(scene.placed[i].shape, Length::millimetres(5));

@@ -92,12 +92,16 @@ struct Kind {
     bool bareBack = false;    ///< its back is not finished, and is not to be seen
     bool standsOn = false;    ///< stands on another piece and not on the floor
     bool own = false;         ///< the studio's own, and not of the shipped kit
-    Length clearBelow;   ///< floor to the underside of a table's top, where chairs tuck in
-    std::string caution; ///< said when it is placed; empty for most
-    std::string draw;    ///< how it is drawn from above: "cushions", "top", "pillows" …
+    Length clearBelow;        ///< floor to the underside of a table's top, where chairs tuck in
+    std::string caution;      ///< said when it is placed; empty for most
+    std::string draw;         ///< how it is drawn from above: "cushions", "top", "pillows" …
 
     /// Flat on the floor: walked over, and stood on by other pieces.
     [[nodiscard]] bool flat() const { return family == Family::rug; }
+    /// Stands on the floor, and is walked round.
+    [[nodiscard]] bool takesFloor() const { return !flat() && !standsOn; }
+    /// People sit in to it: a dining table or a desk.
+    [[nodiscard]] bool isSatInTo() const { return role == Role::diningTable || role == Role::desk; }
     /// People sit on it.
     [[nodiscard]] bool isSeat() const { return family == Family::seat; }
 };

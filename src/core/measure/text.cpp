@@ -10,6 +10,12 @@
 
 namespace mezzet {
 
+std::string smallFirst(std::string s) {
+    if (!s.empty() && s[0] >= 'A' && s[0] <= 'Z')
+        s[0] = static_cast<char>(s[0] - 'A' + 'a');
+    return s;
+}
+
 std::string foldCase(std::string_view s) {
     std::string out(s);
     for (char& c : out)

@@ -12,6 +12,8 @@ namespace mezzet {
 
 /// ASCII lower case; other characters stay.
 [[nodiscard]] std::string foldCase(std::string_view);
+/// With a small first letter, to go on in a sentence; A to Z only.
+[[nodiscard]] std::string smallFirst(std::string);
 
 /// Without blanks at either end.
 [[nodiscard]] std::string_view trimmed(std::string_view);

@@ -9,6 +9,7 @@
 #include <sys/stat.h>
 #include <unistd.h>
 
+#include <algorithm>
 #include <cerrno>
 #include <cstdlib>
 #include <cstring>
@@ -79,6 +80,25 @@ Result<std::monostate> keepStudioKinds(const Library& library,
         if (k->own)
             own.push_back(*k);
     return keep(folder, "kinds.json", kitText(own));
+}
+
+Result<Library> withOwnKinds(const Library& library, const std::vector<Kind>& kinds,
+                             const std::filesystem::path& data) {
+    std::vector<Kind> own;
+    for (const auto& k : library.kit->kinds())
+        if (k->own &&
+            std::none_of(kinds.begin(), kinds.end(), [&](const Kind& n) { return n.id == k->id; }))
+            own.push_back(*k);
+    own.insert(own.end(), kinds.begin(), kinds.end());
+    const auto shipped = loadKit(data / "kit");
+    if (!shipped)
+        return shipped.problem();
+    auto kit = withStudio(*shipped, own);
+    if (!kit)
+        return kit.problem();
+    Library out = library;
+    out.kit = *kit;
+    return out;
 }
 
 Result<std::monostate> keepStudioBands(const Judgement& judgement,

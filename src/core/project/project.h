@@ -25,7 +25,12 @@ struct Library {
 /// “rules” of a job. Either may be missing. Problem: as the files' readers.
 [[nodiscard]] Result<Library> withStudio(const Library&, const std::filesystem::path& folder);
 [[nodiscard]] Result<std::monostate> keepStudioKinds(const Library&, const std::filesystem::path&);
-[[nodiscard]] Result<std::monostate> keepStudioBands(const Judgement&, const std::filesystem::path&);
+/// The library with these among the studio's own kinds; one with the id of an own kind takes its
+/// place. `data` is the data folder, for the shipped kit.
+[[nodiscard]] Result<Library> withOwnKinds(const Library&, const std::vector<Kind>&,
+                                           const std::filesystem::path& data);
+[[nodiscard]] Result<std::monostate> keepStudioBands(const Judgement&,
+                                                     const std::filesystem::path&);
 /// $MEZZET_STUDIO, else studio/ in the user's data folder.
 [[nodiscard]] std::filesystem::path studioFolder();
 
@@ -54,7 +59,7 @@ struct Project {
     std::vector<SchemePtr> schemes; ///< at least one for every room
     std::size_t active = 0;
     std::vector<SchemePtr> thrownAway; ///< newest last; they can be got back
-    UnderlayPtr underlay; ///< null for none
+    UnderlayPtr underlay;              ///< null for none
     Library library;
     std::string extra;     ///< fields of the job file this version doesn't know, as JSON
     std::string roomExtra; ///< the same of its rooms

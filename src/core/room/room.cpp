@@ -153,11 +153,10 @@ public:
         // With corners unknown the runs alone can't gape: then the fit itself must be no worse than
         // a few times what the tools promise.
         const bool unknown =
-            std::any_of(notes_.walls.begin(), notes_.walls.end(), [](const TapedWall& w) {
-                return w.corner == CornerSure::unknown;
-            });
-        closure.closed = closure.closed && room_->fit.determined &&
-                         (!unknown || room_->fit.unitWeight < 6);
+            std::any_of(notes_.walls.begin(), notes_.walls.end(),
+                        [](const TapedWall& w) { return w.corner == CornerSure::unknown; });
+        closure.closed =
+            closure.closed && room_->fit.determined && (!unknown || room_->fit.unitWeight < 6);
         room_->closed = closure.closed;
         if (!room_->fit.words.empty())
             closure.words = (room_->closed || !laid.closure.closed ? closure.words + " " : "") +
@@ -466,6 +465,20 @@ std::optional<Shape> doorSwing(const Room& room, const Opening& o) {
 
 Vec2 middleOf(const Room& room, const Opening& o) {
     return room.walls[static_cast<std::size_t>(o.wall)].at(o.left + o.width / 2);
+}
+
+std::vector<const Opening*> openingsAlong(const Room& room, std::size_t stretch) {
+    const Wall w = room.stretchAt(stretch);
+    std::vector<const Opening*> out;
+    for (const Opening& o : room.openings) {
+        const Vec2 middle = middleOf(room, o);
+        if (o.wall == room.edgeWall[stretch] &&
+            norm(middle - nearestOn({w.start, w.end}, middle)) < 1)
+            out.push_back(&o);
+    }
+    std::sort(out.begin(), out.end(),
+              [](const Opening* a, const Opening* b) { return a->left < b->left; });
+    return out;
 }
 
 } // namespace mezzet

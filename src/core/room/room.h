@@ -194,6 +194,8 @@ struct FloorLine {
 
 /// The middle of an opening at the wall face.
 [[nodiscard]] Vec2 middleOf(const Room&, const Opening&);
+/// The openings in one stretch of the edge, from its left.
+[[nodiscard]] std::vector<const Opening*> openingsAlong(const Room&, std::size_t stretch);
 
 /// Points of an arc over a chord, from its start up to but not including its end; `out` is the unit
 /// normal it bulges toward. Chords stay within 0.05 mm of the arc.

@@ -368,7 +368,7 @@ Length baseOf(const Scene& scene, std::size_t i) {
     if (!scene.piece(i).kind->standsOn)
         return base;
     for (std::size_t k = 0; k < scene.placed.size(); ++k)
-        if (k != i && !scene.piece(k).kind->flat() && !scene.piece(k).kind->standsOn &&
+        if (k != i && scene.piece(k).kind->takesFloor() &&
             gapBetween(scene.placed[i].shape, scene.placed[k].shape).depth > Length{})
             base = std::max(base, scene.piece(k).top());
     return base;

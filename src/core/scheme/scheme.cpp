@@ -9,6 +9,35 @@
 
 namespace mezzet {
 
+Target pieceTarget(int id) {
+    Target t;
+    t.is = Target::Is::piece;
+    t.piece = id;
+    return t;
+}
+
+Target wallTarget(int index) {
+    Target t;
+    t.is = Target::Is::wall;
+    t.index = index;
+    return t;
+}
+
+Target roomTarget() {
+    Target t;
+    t.is = Target::Is::room;
+    return t;
+}
+
+Target targetOf(const Opening& o) {
+    Target t;
+    t.is = o.kind == OpeningKind::door     ? Target::Is::door
+           : o.kind == OpeningKind::window ? Target::Is::window
+                                           : Target::Is::opening;
+    t.index = o.number;
+    return t;
+}
+
 Target targetOf(const Fixture& f) {
     Target t;
     t.is = f.kind == FixtureKind::chimney ? Target::Is::chimney : Target::Is::fixture;
@@ -96,7 +125,8 @@ Scheme arranged(const Scheme& scheme, Arrangement wanted) {
         p.onlyHere = true;
         s.pieces.push_back(std::move(p));
     }
-    // What was tied to a piece that is not there stands free meanwhile, and is tied again afterwards.
+    // What was tied to a piece that is not there stands free meanwhile, and is tied again
+    // afterwards.
     const auto there = [&](int id) { return std::as_const(s).byId(id) != nullptr; };
     const auto holds = [&](const Tie& t) {
         return (t.of.is != Target::Is::piece || there(t.of.piece)) &&
@@ -171,7 +201,8 @@ std::vector<TablePlace> placesAt(const Piece& table, int count) {
     for (int n = 0; n < count; ++n) {
         std::size_t best = 0;
         double most = -1;
-        for (const std::size_t k : {std::size_t{0}, std::size_t{2}, std::size_t{1}, std::size_t{3}}) {
+        for (const std::size_t k :
+             {std::size_t{0}, std::size_t{2}, std::size_t{1}, std::size_t{3}}) {
             const std::size_t s = (k + longSide) % 4;
             double each = length[s] / (at[s] + 1);
             if (s % 2 == longSide && each >= easy.mm() - 0.1)

@@ -23,7 +23,12 @@ struct Target {
     bool operator==(const Target&) const = default;
 };
 
-/// The target that means something built in.
+/// The targets that mean a piece, a wall by its index, the room as a whole, an opening, something
+/// built in.
+[[nodiscard]] Target pieceTarget(int id);
+[[nodiscard]] Target wallTarget(int index);
+[[nodiscard]] Target roomTarget();
+[[nodiscard]] Target targetOf(const Opening&);
 [[nodiscard]] Target targetOf(const Fixture&);
 /// What a chimney or fixture target means; null when it is not there, or for other targets.
 [[nodiscard]] const Fixture* fixtureOf(const Room&, const Target&);
@@ -155,7 +160,8 @@ struct TablePlace {
     Vec2 looks;
 };
 /// Places for so many at a table, clockwise from the middle of its front. A rectangular table seats
-/// its long sides first, while each there has 30 in of edge, then wherever there is most; a round or oval one at equal stretches of its edge.
+/// its long sides first, while each there has 30 in of edge, then wherever there is most; a round
+/// or oval one at equal stretches of its edge.
 [[nodiscard]] std::vector<TablePlace> placesAt(const Piece& table, int count);
 
 /// A new piece of a kind, at its usual size, with no name or place yet.

@@ -30,13 +30,6 @@ double meets(Vec2 place, Vec2 d, Vec2 a, Vec2 b) {
     return t >= 0 && s >= 0 && s <= 1 ? t : -1;
 }
 
-std::vector<Vec2> corners(const Convex& c) {
-    Shape s;
-    s.count = 1;
-    s.parts[0] = c;
-    return outline(s, Length::millimetres(0.05));
-}
-
 /// Where a line from a place first meets a disc; below 0 when it doesn't.
 double meetsDisc(Vec2 place, Vec2 d, Vec2 centre, double radius) {
     const Vec2 to = centre - place;
@@ -78,7 +71,7 @@ std::pair<double, double> spread(Vec2 place, double middle, const Convex& c) {
         break;
     }
     case Convex::Form::sector:
-        for (const Vec2 p : corners(c))
+        for (const Vec2 p : outline(c))
             include(p, 0);
         break;
     }
@@ -119,7 +112,7 @@ double along(Vec2 place, Vec2 d, const Convex& c) {
     case Convex::Form::sector:
         break;
     }
-    const auto edge = corners(c);
+    const auto edge = outline(c);
     for (std::size_t i = 0; i < edge.size(); ++i)
         offer(meets(place, d, edge[i], edge[(i + 1) % edge.size()]));
     return best;
@@ -144,8 +137,7 @@ std::vector<ViewPart> viewFrom(Vec2 place, Angle from, Angle sweep, const std::v
             events.push_back(a);
     };
     for (const Seen& seen : all) {
-        if (gapBetween(seen.shape, stretch({place, place}).parts[0]).apart <=
-            Length::millimetres(0.01))
+        if (gapBetween(seen.shape, pointPart(place)).apart <= Length::millimetres(0.01))
             continue;
         // Seen from outside, a convex thing takes less than half a turn: spread about its middle.
         const double middle = directionOf(insideOf(seen.shape) - place).inRadians();

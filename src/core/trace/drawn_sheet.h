@@ -29,7 +29,7 @@ struct DrawnSheet {
 
 /// How far a long reading is, and whether it should stop. Shared between two threads.
 struct Watch {
-    std::atomic<double> share{0}; ///< 0 to 1
+    std::atomic<double> share{0}; ///< 0 to 1; 0 while that is not known
     std::atomic<bool> stop{false};
 };
 

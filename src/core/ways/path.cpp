@@ -15,12 +15,8 @@ namespace {
 constexpr double cell = 40; ///< mm
 constexpr int mostAcross = 1200;
 
-std::vector<Vec2> flat(const Convex& c) {
-    Shape s;
-    s.count = 1;
-    s.parts[0] = c;
-    return outline(s, Length::millimetres(4));
-}
+/// How far chords may stand off a curve.
+constexpr Length chords = Length::millimetres(4);
 
 double distanceTo(const std::vector<Vec2>& corners, Vec2 p) {
     double best = 1e300;
@@ -42,7 +38,7 @@ public:
             if (std::find(asked.without.begin(), asked.without.end(), b.owner) !=
                 asked.without.end())
                 continue;
-            shapes.push_back(flat(b.shape));
+            shapes.push_back(outline(b.shape, chords));
             for (const Vec2 p : shapes.back())
                 box.include(p);
         }
@@ -183,18 +179,18 @@ Circle largestCircle(const std::vector<Block>& blocks, const std::vector<Vec2>& 
     };
     std::vector<Known> known;
     for (const Block& b : blocks) {
-        const auto corners = flat(b.shape);
+        const auto corners = outline(b.shape, chords);
         Box box;
         for (const Vec2 p : corners)
             box.include(p);
-        known.push_back({&b.shape, box.centre(), norm(box.size()) / 2 + 4});
+        known.push_back({&b.shape, box.centre(), norm(box.size()) / 2 + chords.mm()});
     }
     const auto clearance = [&](Vec2 p) {
         double near = 1e300;
         for (const Known& k : known) {
             if (norm(p - k.centre) - k.reach >= near)
                 continue;
-            near = std::min(near, gapBetween(*k.shape, stretch({p, p}).parts[0]).apart.mm());
+            near = std::min(near, gapBetween(*k.shape, pointPart(p)).apart.mm());
         }
         return insideOutline(edge, p) ? near : -near;
     };

@@ -10,25 +10,18 @@ namespace mezzet {
 
 namespace {
 
-std::vector<Vec2> outlineOf(const Convex& c) {
-    Shape s;
-    s.count = 1;
-    s.parts[0] = c;
-    return outline(s, Length::millimetres(1));
-}
-
 /// A point of two convex things that overlap: the middle of what one cuts out of the other.
 Vec2 common(const Convex& a, const Convex& b, const Gap& g) {
     const auto onBoth = [&](Vec2 p) {
-        const Convex point = stretch({p, p}).parts[0];
+        const Convex point = pointPart(p);
         return gapBetween(a, point).apart < Length::millimetres(0.001) &&
                gapBetween(b, point).apart < Length::millimetres(0.001);
     };
     for (const Vec2 p : {g.onFirst, g.onSecond})
         if (onBoth(p))
             return p;
-    auto part = outlineOf(a);
-    auto by = outlineOf(b);
+    auto part = outline(a, Length::millimetres(1));
+    auto by = outline(b, Length::millimetres(1));
     if (by.size() < 3)
         std::swap(part, by);
     if (by.size() == 2 && part.size() == 2) { // two stretches of wall
@@ -38,18 +31,7 @@ Vec2 common(const Convex& a, const Convex& b, const Gap& g) {
     for (std::size_t i = 0; i < by.size() && by.size() >= 3; ++i) {
         // Outlines run clockwise as drawn: inside lies to the right of each edge.
         const Vec2 n = quarter(unit(by[(i + 1) % by.size()] - by[i]));
-        const double c = dot(n, by[i]);
-        std::vector<Vec2> kept;
-        for (std::size_t k = 0; k < part.size(); ++k) {
-            const Vec2 p = part[k];
-            const Vec2 q = part[(k + 1) % part.size()];
-            const double dp = dot(n, p) - c;
-            const double dq = dot(n, q) - c;
-            if (dp >= -1e-9)
-                kept.push_back(p);
-            if ((dp >= -1e-9) != (dq >= -1e-9))
-                kept.push_back(p + (q - p) * (dp / (dp - dq)));
-        }
+        auto kept = clipped(part, n, dot(n, by[i]));
         if (kept.empty())
             break;
         part = std::move(kept);
@@ -190,14 +172,14 @@ std::optional<Pinch> WayFinder::narrowest(const WayEnd& from, const WayEnd& to,
         if (!end.fits)
             continue;
         const Vec2 p = end.at;
-        const Shape point = stretch({p, p});
+        const Convex point = pointPart(p);
         for (std::size_t i = 0; i < all; ++i) {
             const Round& r = roundAt(i);
             const double near = (best ? best->width.mm() : widest_) / 2 + r.reach;
             if (isOut(i) || dot(r.centre - p, r.centre - p) >= near * near ||
                 blockAt(i).isFrameOf(end.doorway))
                 continue;
-            const Gap g = gapBetween(blockAt(i).shape, point.parts[0]);
+            const Gap g = gapBetween(blockAt(i).shape, point);
             if (g.apart.mm() * 2 < widest_)
                 offer({g.apart * 2, i, i, g.onFirst, p});
         }

@@ -1,0 +1,97 @@
+#include "sheets/plan_layout.h"
+
+#include "sheets/drawing.h"
+
+#include <fmt/format.h>
+
+#include <algorithm>
+
+namespace mezzet::sheets {
+
+namespace {
+
+constexpr double listWidth = 76; // mm
+
+/// `rows` is how many rows the longer of the two lists wants.
+Layout layoutOf(const Paper& paper, bool across, int rows) {
+    Layout l{paper, across, {}, {}, {}};
+    const double w = l.width() - 2 * margin;
+    const double h = l.height() - 2 * margin - titleHeight;
+    if (across) {
+        l.drawing = {margin, margin, w - listWidth - 4, h};
+        l.lists = {margin + w - listWidth, margin, listWidth, h};
+    } else {
+        const double lists = std::min({std::max(34.0, 8 + rows * row), 92.0, h * 0.36});
+        l.drawing = {margin, margin, w, h - lists - 4};
+        l.lists = {margin, margin + h - lists, w, lists};
+    }
+    return l;
+}
+
+bool fits(const Layout& l, const Room& room) {
+    const Vec2 size = room.bounds().size();
+    const double k = 1 / l.scale.denominator;
+    const double around = 2 * (aroundRoom + drawnWall.mm() * k);
+    return size.x * k + around <= l.drawing.width() + 1e-6 &&
+           size.y * k + around <= l.drawing.height() + 1e-6;
+}
+
+std::optional<Layout> fitting(const std::vector<Paper>& papers, const std::vector<Scale>& scales,
+                              const Room& room, int rows) {
+    for (const Scale& s : scales) {
+        for (const Paper& p : papers) {
+            for (const bool across : {true, false}) {
+                Layout l = layoutOf(p, across, rows);
+                l.scale = s;
+                if (fits(l, room))
+                    return l;
+            }
+        }
+    }
+    return {};
+}
+
+} // namespace
+
+Result<Layout> chooseLayout(const Project& job, const PlanOptions& o, int rows) {
+    const bool metric = isMetric(job.notation.units);
+    const auto own = metric ? std::vector<Paper>{*paperNamed("a4"), *paperNamed("a3")}
+                            : std::vector<Paper>{*paperNamed("letter"), *paperNamed("tabloid")};
+    if (job.room->walls.empty())
+        return Problem{"there is no room to print yet", "write its tape notes first"};
+    if (o.paper && o.scale) {
+        if (auto l = fitting({*o.paper}, {*o.scale}, *job.room, rows))
+            return *l;
+    } else if (o.paper) {
+        if (auto l = fitting({*o.paper}, usualScales(metric), *job.room, rows))
+            return *l;
+    } else if (o.scale) {
+        if (auto l = fitting(own, {*o.scale}, *job.room, rows))
+            return *l;
+    } else {
+        // A sheet one can read: the smaller paper down to 1:50 or so, else the larger.
+        const auto& scales = usualScales(metric);
+        std::vector<Scale> readable;
+        for (const auto& s : scales)
+            if (s.denominator < 65)
+                readable.push_back(s);
+        for (const auto& p : own)
+            if (auto l = fitting({p}, readable, *job.room, rows))
+                return *l;
+        if (auto l = fitting(own, scales, *job.room, rows))
+            return *l;
+    }
+    std::string remedy = "choose a smaller scale";
+    const auto papers = o.paper ? std::vector<Paper>{*o.paper} : own;
+    if (auto l = fitting(papers, usualScales(metric), *job.room, rows))
+        remedy = fmt::format("{} fits on {}", l->scale.words, l->paper.name);
+    const Vec2 size = job.room->bounds().size();
+    return Problem{fmt::format("the room, {} by {}, doesn't fit{}{}",
+                               write(Length::millimetres(size.x), job.notation),
+                               write(Length::millimetres(size.y), job.notation),
+                               o.paper ? " on " + o.paper->name : "",
+                               o.scale ? " at " + o.scale->words : ""),
+                   remedy};
+}
+
+} // namespace mezzet::sheets
