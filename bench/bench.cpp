@@ -6,7 +6,9 @@
 #include "dxf/dxf.h"
 #include "fits/ask.h"
 #include "geometry/gap.h"
+#include "hang/group_solver.h"
 #include "judge/remedy.h"
+#include "judge/rule_code.h"
 #include "ways/widest.h"
 
 #include <QApplication>
@@ -93,6 +95,67 @@ void stepOfADrag(benchmark::State& state) {
         benchmark::DoNotOptimize(judge(*after->scene, *job.library.book, job.judgement).size());
     }
 }
+/// A room of four walls with thirty things on them, two mirrors among them, and furniture before
+/// them: what all wall readings take.
+const Project& hungWalls() {
+    static const Project job = [] {
+        Project now = **newProject(
+            library(),
+            "wall A 20'\n window 4' from left, 6' wide\n outlet 30 from left, 14 up\nwall "
+            "B 16'\n studs 16 apart, first 14 from left\nwall C 20'\n door 4' from left, "
+            "36 wide, hinge left\nwall D 16'");
+        const auto say = [&](const std::string& line) {
+            auto said = readLine(line, now);
+            auto next = said ? apply(now, said->edit) : Result<Applied>(said.problem());
+            if (!next) {
+                fmt::print(stderr, "{}: {}\n", line, next.problem().text());
+                std::exit(1);
+            }
+            now = *next->project;
+        };
+        say("sofa against wall B, centred on wall B");
+        say("sideboard against wall D, centred on wall D");
+        for (int i = 0; i < 4; ++i)
+            say(fmt::format("armchair called Chair {} at {}', 8'", i, 4 + 3 * i));
+        for (int i = 0; i < 28; ++i)
+            say(fmt::format("picture 10 x 12 called P{} on wall {}, at {}, {}", i, "BD"[i % 2],
+                            14 + 12 * (i / 2), 50 + 14 * (i % 3)));
+        say("mirror 24 x 36 on wall A called M1, 20 from right corner");
+        say("mirror 24 x 36 on wall C called M2, 20 from right corner");
+        return now;
+    }();
+    return job;
+}
+
+void wallReadings(benchmark::State& state) {
+    const Project& job = hungWalls();
+    const auto scene = *sceneOf(job);
+    RuleBook walls = *job.library.book;
+    std::erase_if(walls.rules, [](const Rule& r) {
+        const auto* code = codeOf(r.id);
+        return std::none_of(hangingRules().begin(), hangingRules().end(),
+                            [&](const RuleCode& c) { return &c == code; }) &&
+               std::none_of(wallRules().begin(), wallRules().end(),
+                            [&](const RuleCode& c) { return &c == code; });
+    });
+    for (auto _ : state)
+        benchmark::DoNotOptimize(judge(*scene, walls, job.judgement));
+}
+BENCHMARK(wallReadings)->Unit(benchmark::kMillisecond);
+
+/// A salon of so many sizes set out, four clearly different answers.
+void setOutSalon(benchmark::State& state) {
+    std::mt19937 random(4);
+    std::uniform_int_distribution<int> side(6, 30);
+    GroupAsk ask;
+    for (int i = 0; i < state.range(0); ++i)
+        ask.items.push_back(
+            {i + 1, Length::inches(side(random)), Length::inches(side(random)), {}});
+    for (auto _ : state)
+        benchmark::DoNotOptimize(arrangeGroup(ask));
+}
+BENCHMARK(setOutSalon)->Arg(9)->Arg(12)->Arg(40)->Unit(benchmark::kMillisecond);
+
 BENCHMARK(stepOfADrag)->Unit(benchmark::kMillisecond);
 
 void boardRepaint(benchmark::State& state) {
@@ -289,21 +352,26 @@ void flatOfFiveRooms(benchmark::State& state) {
         std::vector<Project> out;
         for (int r = 0; r < 5; ++r) {
             Project now = **newProject(
-                library(), "wall A 34'\n window 4' from left, 6' wide\nwall B 28'\n door 3' from left, 34 "
-                           "wide, hinge left, swings out\nwall C 34'\n door 4' from left, 36 wide, hinge "
-                           "left, swings in, undercut 3/4\nwall D 28'");
+                library(),
+                "wall A 34'\n window 4' from left, 6' wide\nwall B 28'\n door 3' from left, 34 "
+                "wide, hinge left, swings out\nwall C 34'\n door 4' from left, 36 wide, hinge "
+                "left, swings in, undercut 3/4\nwall D 28'");
             const auto say = [&](const std::string& line) {
                 now = *apply(now, readLine(line, now)->edit)->project;
             };
             for (int g = 0; g < 5; ++g) {
                 const int x = 70 + (g % 3) * 130;
                 const int y = 65 + (g / 3) * 150;
-                say(fmt::format("sofa called Sofa {0} at {1}in, {2}in, turned {3}", g, x, y, g * 12 + r));
-                say(fmt::format("coffee table called Low {0} 14 from Sofa {0}, centred on Sofa {0}", g));
-                say(fmt::format("armchair called Chair {0} 14 left of Low {0}, centred on Low {0}", g));
+                say(fmt::format("sofa called Sofa {0} at {1}in, {2}in, turned {3}", g, x, y,
+                                g * 12 + r));
+                say(fmt::format("coffee table called Low {0} 14 from Sofa {0}, centred on Sofa {0}",
+                                g));
+                say(fmt::format("armchair called Chair {0} 14 left of Low {0}, centred on Low {0}",
+                                g));
                 say(fmt::format("dresser called Chest {0} at {1}in, {2}in", g, x + 40, y + 100));
                 say(fmt::format("rug called Rug {0} under Sofa {0} and Low {0}", g));
-                say(fmt::format("round table 44 called Table {0} at {1}in, {2}in", g, x + 60, y + 60));
+                say(fmt::format("round table 44 called Table {0} at {1}in, {2}in", g, x + 60,
+                                y + 60));
                 say(fmt::format("seat Table {0} with 4", g));
             }
             out.push_back(now);
@@ -326,9 +394,8 @@ BENCHMARK(flatOfFiveRooms)->Unit(benchmark::kMillisecond);
 
 /// "What fits here?" in the demo's room.
 void whatFits(benchmark::State& state, const char* question) {
-    static const Project job = **openJob(std::filesystem::path(MEZZET_BENCH_DATA) / "demo" /
-                                             "lantern-row.mezzet",
-                                         library());
+    static const Project job = **openJob(
+        std::filesystem::path(MEZZET_BENCH_DATA) / "demo" / "lantern-row.mezzet", library());
     for (auto _ : state) {
         auto answer = askWhatFits(question, job);
         benchmark::DoNotOptimize(answer);
@@ -366,9 +433,8 @@ BENCHMARK_CAPTURE(dragStepInTheWindow, everything, true)->Unit(benchmark::kMilli
 
 /// One remedy of the demo, chains and all, and all that can be mended.
 void mendEverything(benchmark::State& state) {
-    static const Project job = **openJob(std::filesystem::path(MEZZET_BENCH_DATA) / "demo" /
-                                             "lantern-row.mezzet",
-                                         library());
+    static const Project job = **openJob(
+        std::filesystem::path(MEZZET_BENCH_DATA) / "demo" / "lantern-row.mezzet", library());
     for (auto _ : state) {
         auto mended = mendAll(job, {});
         benchmark::DoNotOptimize(mended);

@@ -89,6 +89,11 @@ Box Board::contentBounds() const {
         b.include(Vec2{0, 0});
         b.include(Vec2{room.walls[static_cast<std::size_t>(session_.surface())].length().mm(),
                        -room.ceiling.mm()});
+        if (unrolled_)
+            for (const auto& [wall, left] : wallsBeside()) {
+                b.include(Vec2{left, 0});
+                b.include(Vec2{left + room.walls[static_cast<std::size_t>(wall)].length().mm(), 0});
+            }
         return b;
     }
     Box b = room.bounds();
@@ -99,6 +104,36 @@ Box Board::contentBounds() const {
         b.include(Vec2{5000, 4000});
     }
     return b;
+}
+
+std::vector<std::pair<int, double>> Board::wallsBeside() const {
+    std::vector<std::pair<int, double>> out;
+    const Room& room = *session_.project()->room;
+    const int count = static_cast<int>(room.walls.size());
+    const auto length = [&](int i) {
+        return room.walls[static_cast<std::size_t>(i)].length().mm();
+    };
+    // Half of them to the right, the rest to the left, as far as they join.
+    double right = length(session_.surface());
+    double left = 0;
+    int a = session_.surface();
+    int b = session_.surface();
+    for (int i = 1; i < count; ++i) {
+        if (i % 2 == 1) {
+            a = (a + 1) % count;
+            if (!room.closed && a == 0)
+                continue;
+            out.emplace_back(a, right);
+            right += length(a);
+        } else {
+            b = (b + count - 1) % count;
+            if (!room.closed && b == count - 1)
+                continue;
+            left -= length(b);
+            out.emplace_back(b, left);
+        }
+    }
+    return out;
 }
 
 void Board::fit(const Box& b, double margin) {
@@ -120,8 +155,14 @@ void Board::zoomToFit() {
 void Board::zoomToSelection() {
     Box b;
     for (const int id : session_.selected())
-        if (const auto* p = session_.scene()->byId(id))
-            b.include(bounds(p->shape));
+        if (const auto* p = session_.scene()->byId(id)) {
+            const Box own = bounds(p->shape);
+            const Piece& piece = *session_.scene()->scheme->byId(id);
+            if (piece.wall != session_.surface())
+                continue;
+            b.include(onSurface(own.low));
+            b.include(onSurface(own.high));
+        }
     if (b.empty())
         return zoomToFit();
     fit(b, 150);
@@ -144,7 +185,13 @@ void Board::resizeEvent(QResizeEvent*) {
 
 int Board::pieceAt(QPointF at) const {
     if (session_.surface() >= 0) {
-        const auto standing = sheets::standingBefore(*session_.scene(), session_.surface());
+        if (const int id = hungAt(at); id != 0) {
+            // A group is taken as one, until it is chosen and pressed again.
+            const int group = session_.project()->scheme().byId(id)->group();
+            return group != 0 && !session_.isSelected(group) && !session_.isSelected(id) ? group
+                                                                                         : id;
+        }
+        const auto standing = standingBefore(*session_.scene(), session_.surface());
         const Vec2 p = toFloor(at);
         for (auto it = standing.rbegin(); it != standing.rend(); ++it) {
             const Piece& piece = session_.scene()->piece(it->index);
@@ -161,6 +208,29 @@ int Board::pieceAt(QPointF at) const {
             if (scene.piece(i).kind->flat() == flat && contains(scene.placed[i].shape, p))
                 return scene.placed[i].id;
     return 0;
+}
+
+/// The topmost piece that hangs at a place of the wall shown; no group.
+int Board::hungAt(QPointF at) const {
+    const Scene& scene = *session_.scene();
+    const Vec2 p = onSurface(toFloor(at));
+    for (std::size_t i = scene.hung.size(); i-- > 0;) {
+        const Piece& piece = scene.hungPiece(i);
+        if (piece.wall == session_.surface() && !piece.isGroup() &&
+            contains(scene.hung[i].shape, p))
+            return piece.id;
+    }
+    return 0;
+}
+
+/// Whether all that is chosen hangs on the wall shown, and can be moved on it.
+bool Board::chosenHang() const {
+    const auto& chosen = session_.selected();
+    return session_.surface() >= 0 && !chosen.empty() &&
+           std::all_of(chosen.begin(), chosen.end(), [&](int id) {
+               const Piece* p = session_.project()->scheme().byId(id);
+               return p != nullptr && p->wall == session_.surface();
+           });
 }
 
 std::optional<QPointF> Board::turnHandle() const {
@@ -209,8 +279,16 @@ void Board::setTaping(bool on) {
 
 void Board::setShown(Over o, bool on) {
     shown_[static_cast<std::size_t>(o)] = on;
-    if (on && session_.surface() >= 0)
+    const bool ofWalls = o == Over::hooks || o == Over::reflected;
+    if (on && session_.surface() >= 0 && !ofWalls)
         session_.goTo(-1);
+    update();
+}
+
+void Board::lookIntoMirrorFromNext() {
+    ++mirrorFrom_;
+    if (!shown(Over::reflected))
+        setShown(Over::reflected, true);
     update();
 }
 
@@ -289,19 +367,33 @@ void Board::mousePressEvent(QMouseEvent* e) {
         return;
     }
     const int id = pieceAt(e->position());
+    if (id == 0 && unrolled_ && session_.surface() >= 0) {
+        const double along = toFloor(e->position()).x;
+        for (const auto& [wall, left] : wallsBeside())
+            if (along > left && along < left + session_.project()
+                                                   ->room->walls[static_cast<std::size_t>(wall)]
+                                                   .length()
+                                                   .mm()) {
+                session_.goTo(wall);
+                return;
+            }
+    }
     if (id == 0) {
         if ((e->modifiers() & (Qt::ControlModifier | Qt::ShiftModifier)) == 0)
             session_.select({});
-        hand_ = session_.surface() < 0 ? Hand::sweeping : Hand::free;
+        hand_ = Hand::sweeping;
         return;
     }
     if ((e->modifiers() & Qt::ControlModifier) != 0 && !session_.isSelected(id)) {
         session_.toggle(id);
         return;
     }
-    if (!session_.isSelected(id))
+    // A piece of the chosen group is chosen when the press is let go without a drag.
+    const int group = session_.project()->scheme().byId(id)->group();
+    inGroup_ = group != 0 && session_.isSelected(group);
+    if (!session_.isSelected(id) && !inGroup_)
         session_.select({id});
-    if (session_.surface() < 0)
+    if (session_.surface() < 0 || chosenHang())
         hand_ = Hand::pressed;
 }
 
@@ -332,9 +424,18 @@ void Board::mouseMoveEvent(QMouseEvent* e) {
         lastAt_ = e->position();
         const QRectF swept = QRectF(pressedAt_, lastAt_).normalized();
         std::vector<int> ids;
-        for (const auto& p : session_.scene()->placed)
-            if (swept.contains(toScreen(p.pose.at)))
-                ids.push_back(p.id);
+        const Scene& scene = *session_.scene();
+        if (session_.surface() < 0) {
+            for (const auto& p : scene.placed)
+                if (swept.contains(toScreen(p.pose.at)))
+                    ids.push_back(p.id);
+        } else {
+            for (std::size_t i = 0; i < scene.hung.size(); ++i)
+                if (const Piece& p = scene.hungPiece(i);
+                    p.wall == session_.surface() && p.group() == 0 &&
+                    swept.contains(toScreen(onSurface(scene.hung[i].pose.at))))
+                    ids.push_back(p.id);
+        }
         session_.select(ids);
         update();
         return;
@@ -350,7 +451,7 @@ void Board::mouseMoveEvent(QMouseEvent* e) {
 
 void Board::dragTo(QPointF at, Qt::KeyboardModifiers keys) {
     lastAt_ = at;
-    step_ = snapped(Vec2{at.x() - pressedAt_.x(), at.y() - pressedAt_.y()} / scale_);
+    step_ = onSurface(snapped(Vec2{at.x() - pressedAt_.x(), at.y() - pressedAt_.y()} / scale_));
     const auto mode = (keys & Qt::ShiftModifier) != 0     ? DragTies::keep
                       : (keys & Qt::ControlModifier) != 0 ? DragTies::drop
                                                           : DragTies::revalue;
@@ -398,6 +499,9 @@ void Board::mouseReleaseEvent(QMouseEvent* e) {
     } else if (was == Hand::pressed && (e->modifiers() & Qt::ControlModifier) != 0) {
         if (const int id = pieceAt(e->position()); id != 0)
             session_.toggle(id);
+    } else if (was == Hand::pressed && inGroup_) {
+        if (const int id = hungAt(e->position()); id != 0)
+            session_.select({id});
     } else if (was == Hand::pressed && session_.selected().size() > 1) {
         if (const int id = pieceAt(e->position()); id != 0)
             session_.select({id});
@@ -458,10 +562,10 @@ void Board::wheelEvent(QWheelEvent* e) {
 }
 
 void Board::nudge(Vec2 step, bool keepTies) {
-    if (session_.selected().empty() || session_.surface() >= 0)
+    if (session_.selected().empty() || (session_.surface() >= 0 && !chosenHang()))
         return;
-    const auto moved = drag(*session_.project(), *session_.scene(), session_.selected(), step,
-                            keepTies ? DragTies::keep : DragTies::revalue);
+    const auto moved = drag(*session_.project(), *session_.scene(), session_.selected(),
+                            onSurface(step), keepTies ? DragTies::keep : DragTies::revalue);
     if (moved.edit.acts.empty()) {
         emit session_.told("It is locked. Unlock it first (L).", true);
         return;
@@ -481,14 +585,21 @@ bool Board::event(QEvent* e) {
         auto* k = static_cast<QKeyEvent*>(e);
         const bool back = k->key() == Qt::Key_Backtab;
         if ((k->key() == Qt::Key_Tab || back) && (k->modifiers() & Qt::ControlModifier) == 0) {
-            const auto& pieces = session_.project()->scheme().pieces;
-            int at = back ? static_cast<int>(pieces.size()) : -1;
-            for (std::size_t i = 0; i < pieces.size(); ++i)
-                if (session_.selected().size() == 1 && pieces[i].id == session_.selected().front())
+            std::vector<int> ids;
+            const Scheme& s = session_.project()->scheme();
+            for (const Piece& p : session_.surface() < 0 ? s.pieces : s.hung)
+                if (p.wall == session_.surface())
+                    ids.push_back(p.id);
+            if (session_.surface() >= 0)
+                for (const auto& at : standingBefore(*session_.scene(), session_.surface()))
+                    ids.push_back(session_.scene()->piece(at.index).id);
+            int at = back ? static_cast<int>(ids.size()) : -1;
+            for (std::size_t i = 0; i < ids.size(); ++i)
+                if (session_.selected().size() == 1 && ids[i] == session_.selected().front())
                     at = static_cast<int>(i);
             const int next = at + (back ? -1 : 1);
-            if (next >= 0 && next < static_cast<int>(pieces.size())) {
-                session_.select({pieces[static_cast<std::size_t>(next)].id});
+            if (next >= 0 && next < static_cast<int>(ids.size())) {
+                session_.select({ids[static_cast<std::size_t>(next)]});
                 return true;
             }
         }

@@ -44,8 +44,16 @@ public:
     [[nodiscard]] const std::vector<OwnTape>& tapes() const { return tapes_; }
     void clearTapes();
     /// What is shown over the floor besides the readings.
-    enum class Over { use, ways, zones, view };
+    enum class Over { use, ways, zones, view, hooks, reflected };
     void setShown(Over, bool on);
+    /// Draws the walls to either side beside the one looked at, as if the room were opened out.
+    void setUnrolled(bool on) {
+        unrolled_ = on;
+        zoomToFit();
+    }
+    [[nodiscard]] bool unrolled() const { return unrolled_; }
+    /// Looks into the chosen mirror from the next place, while what it shows is shown.
+    void lookIntoMirrorFromNext();
     /// Looks from the next door, or in through the next window, while what is seen is shown.
     void lookFromNext();
     [[nodiscard]] bool shown(Over o) const { return shown_[static_cast<std::size_t>(o)]; }
@@ -67,6 +75,10 @@ public:
 
     [[nodiscard]] QPointF toScreen(Vec2 p) const;
     [[nodiscard]] Vec2 toFloor(QPointF p) const;
+    /// A place or a step of the surface shown: on a wall y runs up.
+    [[nodiscard]] Vec2 onSurface(Vec2 drawn) const {
+        return session_.surface() < 0 ? drawn : Vec2{drawn.x, -drawn.y};
+    }
     /// The topmost piece at a place on the screen; 0 for none.
     [[nodiscard]] int pieceAt(QPointF) const;
 
@@ -103,6 +115,13 @@ private:
     void paintFloor(QPainter&);
     void paintUnderlay(const sheets::Drawing&);
     void paintWall(QPainter&);
+    void paintWallOver(const sheets::Drawing&);
+    /// Each other wall with where its left corner lies along the one looked at, mm.
+    [[nodiscard]] std::vector<std::pair<int, double>> wallsBeside() const;
+    void paintUnrolled(const sheets::Drawing&);
+    void paintHungSelection(const sheets::Drawing&);
+    [[nodiscard]] int hungAt(QPointF) const;
+    [[nodiscard]] bool chosenHang() const;
     void paintRulers(QPainter&);
     void paintSelection(const sheets::Drawing&);
     void paintChanges(QPainter&);
@@ -132,9 +151,12 @@ private:
     QImage underlay_;
     std::optional<Drag> drag_;
     std::optional<SnapOffer> snap_;
-    std::array<bool, 4> shown_{};
-    std::size_t lookFrom_ = 0; ///< which opening is looked from
-    QString viewSaid_; ///< what is seen first and most, as last painted
+    std::array<bool, 6> shown_{};
+    std::size_t lookFrom_ = 0;   ///< which opening is looked from
+    std::size_t mirrorFrom_ = 0; ///< which place a mirror is looked into from
+    bool unrolled_ = false;
+    bool inGroup_ = false; ///< the press chose a piece inside its group
+    QString viewSaid_;     ///< what is seen first and most, as last painted
     std::vector<AllowedRegion> regions_;
     Angle turnedBy_;
     bool spaceHeld_ = false;

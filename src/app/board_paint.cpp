@@ -2,6 +2,7 @@
 #include "app/board.h"
 
 #include "app/style.h"
+#include "judge/on_walls.h"
 #include "sheets/draw_floor.h"
 
 #include <algorithm>
@@ -62,17 +63,17 @@ void Board::paintFloor(QPainter& p) {
                (r.toMend() || r.rule->weight >= weighs);
     };
     for (const Reading& r : session_.readings())
-        if (r.rule->seenInPlan && (tellsOfChosen(r) || r.toMend()))
+        if (r.seenOn(-1) && (tellsOfChosen(r) || r.toMend()))
             sheets::drawReadingStretch(d, r, aboutChosen(r));
     // What is for information about the chosen, lightly: the line of a glare, a view, a lane.
     for (const Reading& r : session_.readings())
-        if (r.rule->seenInPlan && aboutChosen(r) && r.verdict == Verdict::note)
+        if (r.seenOn(-1) && aboutChosen(r) && r.verdict == Verdict::note)
             sheets::drawReadingStretch(d, r, false);
     for (const Reading& r : session_.readings())
-        if (r.rule->seenInPlan && tellsOfChosen(r))
+        if (r.seenOn(-1) && tellsOfChosen(r))
             sheets::drawReading(d, r, taken, true);
     for (const Reading& r : session_.readings())
-        if (r.rule->seenInPlan && r.toMend() && !aboutChosen(r))
+        if (r.seenOn(-1) && r.toMend() && !aboutChosen(r))
             sheets::drawReading(d, r, taken, false);
     paintTapes(d);
     // Overall lengths of the walls, and their letters.
@@ -182,7 +183,7 @@ void Board::paintSnap(const sheets::Drawing& d) {
     QPen pen(look().chosen, 1.4, Qt::DashLine);
     p.setPen(pen);
     for (const Segment& s : snap_->lines)
-        p.drawLine(d.at(s.from), d.at(s.to));
+        p.drawLine(d.at(onSurface(s.from)), d.at(onSurface(s.to)));
 }
 
 void Board::paintUnderlay(const sheets::Drawing& d) {
@@ -226,10 +227,22 @@ QString Board::toldOf(Vec2 floor) const {
 void Board::paintWall(QPainter& p) {
     const auto d = drawing(p);
     sheets::drawGraph(d, sheetArea());
-    sheets::drawElevation(d, *session_.scene(), session_.surface());
+    const Project& job = *session_.project();
+    if (unrolled_)
+        paintUnrolled(d);
+    sheets::drawElevation(d, *session_.scene(), session_.surface(), [&] {
+        if (const Rule* centre = job.library.book->byId("art-centre"))
+            sheets::drawEyeBand(d, *job.room, session_.surface(),
+                                artCentreBand(*centre, job.judgement));
+    });
+    sheets::drawCorners(d, *session_.scene(), session_.surface());
+    sheets::drawHung(d, *session_.scene(), session_.surface(), job.pictures.get());
+    paintWallOver(d);
+    paintHungSelection(d);
+    paintSnap(d);
     const Room& room = *session_.project()->room;
     const Wall& w = room.walls[static_cast<std::size_t>(session_.surface())];
-    for (const auto& s : sheets::standingBefore(*session_.scene(), session_.surface())) {
+    for (const auto& s : standingBefore(*session_.scene(), session_.surface())) {
         const Piece& piece = session_.scene()->piece(s.index);
         if (!session_.isSelected(piece.id))
             continue;
@@ -240,6 +253,8 @@ void Board::paintWall(QPainter& p) {
                        .adjusted(-2, -2, 2, 2));
     }
     std::vector<QRectF> taken;
+    sheets::drawWallReadings(d, session_.readings(), session_.surface(), session_.selected(),
+                             taken);
     const auto say = [&](Length l) { return QString::fromStdString(write(l, d.notation)); };
     std::vector<std::pair<Length, Length>> holes;
     for (const auto& o : room.openings)
@@ -277,6 +292,77 @@ void Board::paintWall(QPainter& p) {
     p.drawText(QRectF(below.x() - 300, below.y() + 18, 600, 24), Qt::AlignCenter,
                QString("Wall %1, %2 by %3, seen from inside")
                    .arg(QString::fromStdString(w.name), say(w.length()), say(room.ceiling)));
+    paintViewSaid(p);
+}
+
+void Board::paintUnrolled(const sheets::Drawing& d) {
+    QPainter& p = d.painter;
+    const Project& job = *session_.project();
+    for (const auto& [wall, left] : wallsBeside()) {
+        sheets::Drawing other{p,       d.look, d.origin + QPointF(left * d.scale, 0),
+                              d.scale, d.pen,  d.notation};
+        p.save();
+        p.setOpacity(0.6);
+        sheets::drawElevation(other, *session_.scene(), wall);
+        sheets::drawHung(other, *session_.scene(), wall, job.pictures.get());
+        p.restore();
+        p.setFont(sheets::sans(13, QFont::DemiBold));
+        p.setPen(look().soft);
+        const double length = job.room->walls[static_cast<std::size_t>(wall)].length().mm();
+        const QPointF at = other.at({length / 2, -job.room->ceiling.mm()});
+        p.drawText(QRectF(at.x() - 60, at.y() - 22, 120, 18), Qt::AlignCenter,
+                   "Wall " + QString::fromStdString(wallName(wall)));
+    }
+}
+
+/// What is shown over a wall when it is asked for: hooks, and what a mirror shows.
+void Board::paintWallOver(const sheets::Drawing& d) {
+    const Project& job = *session_.project();
+    const Scene& scene = *session_.scene();
+    viewSaid_.clear();
+    if (shown(Over::reflected)) {
+        // The chosen mirror, or else the wall's first.
+        std::optional<std::size_t> mirror;
+        for (std::size_t i = 0; i < scene.hung.size(); ++i) {
+            const Piece& p = scene.hungPiece(i);
+            if (p.kind->role == Role::mirror && p.wall == session_.surface() &&
+                (!mirror || session_.isSelected(p.id)))
+                mirror = i;
+        }
+        const auto lookers = lookersOf(scene, statureOf(job.judgement));
+        if (mirror && !lookers.empty()) {
+            const Looker& from = lookers[mirrorFrom_ % lookers.size()];
+            std::vector<MirrorStrip> strips;
+            const auto view = mirrorShows(scene, *mirror, from, 160, &strips);
+            sheets::drawReflection(d, scene, strips);
+            viewSaid_ = QString::fromStdString(mirrorSaid(view, job.wording()));
+        }
+    }
+    if (shown(Over::hooks))
+        sheets::drawHooks(d, hangAll(scene, hookRules(*job.library.book), session_.surface()));
+}
+
+void Board::paintHungSelection(const sheets::Drawing& d) {
+    QPainter& p = d.painter;
+    for (const int id : session_.selected()) {
+        const Piece* piece = session_.scene()->scheme->byId(id);
+        if (piece == nullptr || piece->wall != session_.surface())
+            continue;
+        const Placed& where = *session_.scene()->byId(id);
+        std::vector<Vec2> ring;
+        for (const Vec2 c : outline(where.shape, Length::millimetres(0.25 / scale_)))
+            ring.push_back(onSurface(c));
+        p.setPen(QPen(look().chosen, 2.6));
+        p.setBrush(Qt::NoBrush);
+        p.drawPolygon(d.polygon(ring));
+    }
+    if (hand_ == Hand::sweeping) {
+        QColor wash = look().chosen;
+        wash.setAlphaF(0.12F);
+        p.setPen(QPen(look().chosen, 1, Qt::DashLine));
+        p.setBrush(wash);
+        p.drawRect(QRectF(pressedAt_, lastAt_).normalized());
+    }
 }
 
 void Board::paintSelection(const sheets::Drawing& d) {

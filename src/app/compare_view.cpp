@@ -60,7 +60,7 @@ protected:
             p.drawPolygon(d.polygon(outline(where->shape, Length::millimetres(0.5 / scale))));
         }
         for (const Reading& r : readings_)
-            if (r.rule->seenInPlan && r.toMend())
+            if (r.seenOn(-1) && r.toMend())
                 sheets::drawReadingStretch(d, r, false);
     }
 

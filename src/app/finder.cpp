@@ -118,13 +118,11 @@ void Finder::gather(const QList<QAction*>& acts) {
             {text, "act", a->shortcut().toString(QKeySequence::NativeText), [a] { a->trigger(); }});
     }
     const auto& job = *session_.project();
-    for (const Piece& p : job.scheme().pieces)
+    job.scheme().eachPiece([&](const Piece& p) {
         entries_.push_back({QString::fromStdString(p.name), "piece",
                             QString::fromStdString(footprintWords(p, job.notation)),
-                            [this, id = p.id] {
-                                session_.goTo(-1);
-                                session_.select({id});
-                            }});
+                            [this, id = p.id] { session_.show(id); }});
+    });
     for (const Zone& z : job.scheme().zones)
         entries_.push_back({QString::fromStdString(z.name), "zone",
                             QString("%1 pieces").arg(z.pieces.size()),

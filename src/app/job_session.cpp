@@ -176,7 +176,7 @@ bool JobSession::apply(const Edit& edit) {
     if (edit.acts.size() == 1)
         if (const auto* put = std::get_if<PutPiece>(&edit.acts.front());
             put != nullptr && put->piece.id == 0)
-            added = next->project->scheme().pieces.back().id;
+            added = next->project->scheme().byName(put->piece.name)->id;
     take(next->project, next->scene);
     changed_ = true;
     copyWanted_ = true;
@@ -185,8 +185,12 @@ bool JobSession::apply(const Edit& edit) {
         selected_ = {added};
     emit jobChanged();
     emit fileChanged();
-    if (added != 0)
+    if (added != 0) {
         emit selectionChanged();
+        // What is hung while the floor is looked at is shown where it hangs.
+        if (const Piece* p = project_->scheme().byId(added); p->onWall())
+            goTo(p->wall);
+    }
     if (!next->notices.empty())
         emit told(QString::fromStdString(listed(next->notices, "")), false);
     return true;
@@ -204,24 +208,25 @@ bool JobSession::sayLine(const QString& line) {
         const int mine = ++*generation_;
         finding_ = 1;
         emit told("Looking for what can be mended …", false);
-        pool_.start([this, mine, selected, text = line.toStdString(), job = project_] {
-            auto found = readSaid(text, *job, selected);
-            QMetaObject::invokeMethod(
-                this,
-                [this, mine, found = std::move(found)] {
-                    if (*generation_ != mine)
-                        return;
-                    finding_ = 0;
-                    if (!found)
-                        emit told(QString::fromStdString(found.problem().sentence()), true);
-                    else if (apply(found->edit))
-                        emit told(QString::fromStdString(found->preview), false);
-                },
-                Qt::QueuedConnection);
-        });
+        pool_.start(
+            [this, mine, selected, surface = surface_, text = line.toStdString(), job = project_] {
+                auto found = readSaid(text, *job, selected, surface);
+                QMetaObject::invokeMethod(
+                    this,
+                    [this, mine, found = std::move(found)] {
+                        if (*generation_ != mine)
+                            return;
+                        finding_ = 0;
+                        if (!found)
+                            emit told(QString::fromStdString(found.problem().sentence()), true);
+                        else if (apply(found->edit))
+                            emit told(QString::fromStdString(found->preview), false);
+                    },
+                    Qt::QueuedConnection);
+            });
         return true;
     }
-    auto said = readSaid(line.toStdString(), *project_, selected);
+    auto said = readSaid(line.toStdString(), *project_, selected, surface_);
     if (!said) {
         emit told(QString::fromStdString(said.problem().sentence()), true);
         return false;
@@ -302,6 +307,14 @@ void JobSession::goTo(int surface) {
         return;
     surface_ = surface;
     emit surfaceChanged();
+}
+
+void JobSession::show(int piece) {
+    const Piece* p = project_->scheme().byId(piece);
+    if (p == nullptr)
+        return;
+    goTo(p->wall);
+    select({piece});
 }
 
 void JobSession::open(ProjectPtr project, const QString& path, bool changed) {

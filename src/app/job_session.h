@@ -72,6 +72,8 @@ public:
     /// -1 for the floor, else a wall.
     [[nodiscard]] int surface() const { return surface_; }
     void goTo(int surface);
+    /// Shows a piece where it is, and selects it.
+    void show(int piece);
 
     // ---- files ----
     [[nodiscard]] const QString& path() const { return path_; }

@@ -99,7 +99,8 @@ void LineBar::refresh() {
         return;
     }
     const auto said = readLine(text.toStdString(), *session_.settledProject(),
-                               session_.selected().size() == 1 ? session_.selected().front() : 0);
+                               session_.selected().size() == 1 ? session_.selected().front() : 0,
+                               session_.surface());
     if (said) {
         preview_->setText("Enter: " + QString::fromStdString(said->preview));
         preview_->setToolTip(preview_->text());
@@ -136,7 +137,8 @@ void LineBar::offer() {
     }
     for (const auto& c :
          completions(text.toStdString(), *session_.settledProject(),
-                     session_.selected().size() == 1 ? session_.selected().front() : 0)) {
+                     session_.selected().size() == 1 ? session_.selected().front() : 0,
+                     session_.surface())) {
         auto* item = new QListWidgetItem(QString::fromStdString(c.word), popup_);
         item->setData(Qt::UserRole, QString::fromStdString(c.text));
         if (popup_->count() >= mostChoices)
@@ -194,9 +196,9 @@ void LineBar::enter() {
     const auto what = preview_->text();
     if (!session_.sayLine(text)) {
         // What was refused stays, with the caret at the word it couldn't take.
-        const auto said =
-            readSaid(edit_->text().toStdString(), *session_.settledProject(),
-                     session_.selected().size() == 1 ? session_.selected().front() : 0);
+        const auto said = readSaid(
+            edit_->text().toStdString(), *session_.settledProject(),
+            session_.selected().size() == 1 ? session_.selected().front() : 0, session_.surface());
         if (!said && said.problem().column > 0)
             edit_->setSelection(said.problem().column - 1, std::max(said.problem().width, 0));
         return;

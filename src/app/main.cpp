@@ -1,6 +1,7 @@
 #include "app/compare_view.h"
 #include "app/finder.h"
 #include "app/fit_dialog.h"
+#include "app/group_dialog.h"
 #include "app/main_window.h"
 #include "app/measure_screen.h"
 #include "app/mend_dialog.h"
@@ -63,6 +64,39 @@ bool traced(mezzet::app::MainWindow& window, const QString& folder, Shot shot) {
     return shot(trace, "trace");
 }
 
+/// The walls with what hangs there: its readings, its hooks, a group set out, what a mirror shows.
+template <class Shot> bool walls(mezzet::app::MainWindow& window, Shot shot) {
+    auto& session = window.session();
+    const auto chosen = [&](const char* name) {
+        if (const auto* p = session.project()->scheme().byName(name))
+            session.show(p->id);
+    };
+    chosen("Hearth picture");
+    bool ok = shot(window, "wall-picture");
+    chosen("Nine prints");
+    window.act("showHooks")->trigger();
+    ok = shot(window, "wall-hooks") && ok;
+    window.act("showHooks")->trigger();
+    {
+        mezzet::app::GroupDialog group(session, session.selected(), &window);
+        group.setModal(false);
+        group.show();
+        while (group.solving())
+            QApplication::processEvents(QEventLoop::AllEvents, 20);
+        ok = shot(group, "group") && ok;
+    }
+    chosen("Sideboard mirror");
+    window.act("showReflected")->trigger();
+    ok = shot(window, "wall-mirror") && ok;
+    window.act("showReflected")->trigger();
+    window.act("unroll")->trigger();
+    ok = shot(window, "walls-unrolled") && ok;
+    window.act("unroll")->trigger();
+    session.goTo(-1);
+    session.select({});
+    return ok;
+}
+
 /// Every main view of the demo as a picture, for a machine without a display and for the docs.
 int renderViews(mezzet::app::MainWindow& window, const QString& folder) {
     QDir().mkpath(folder);
@@ -92,6 +126,7 @@ int renderViews(mezzet::app::MainWindow& window, const QString& folder) {
     ok = shot(window, "wall") && ok;
     window.pieces()->box()->clear();
     session.goTo(-1);
+    ok = walls(window, shot) && ok;
     session.select({session.project()->scheme().byName("Supper table")->id});
     window.setNight(true);
     ok = shot(window, "night") && ok;
@@ -203,7 +238,8 @@ int main(int argc, char** argv) {
     }
     window.show();
     if (!studioTrouble.isEmpty())
-        emit window.session().told("The studio's own kinds and bands were left: " + studioTrouble, true);
+        emit window.session().told("The studio's own kinds and bands were left: " + studioTrouble,
+                                   true);
     const bool recovered = window.offerRecovery();
     if (!recovered && !options.positionalArguments().isEmpty())
         window.openPath(options.positionalArguments().front());

@@ -30,8 +30,13 @@ void MainWindow::buildMenu() {
     buildEditMenu(menuBar()->addMenu("&Edit"));
     buildPlaceMenu(menuBar()->addMenu("&Place"));
     buildJudgeMenu(menuBar()->addMenu("J&udge"));
+    buildWallMenu(menuBar()->addMenu("&Walls"));
     auto* hand = menuBar()->addMenu("&Hand over");
     add(hand, "printPlan", "Print the plan …", QKeySequence("Ctrl+P"), [this] { print(); });
+    add(hand, "printWall", "Print a wall …", QKeySequence("Ctrl+Shift+W"),
+        [this] { printWalls("wall"); });
+    add(hand, "printHooks", "Print the hooks …", {}, [this] { printWalls("hooks"); });
+    add(hand, "printTemplates", "Print paper templates …", {}, [this] { printWalls("templates"); });
     add(hand, "measuringSheet", "Blank measuring sheet …", {}, [this] { printMeasuringSheet(); });
     add(hand, "dxf", "Write the plan as DXF …", {}, [this] { saveDxf(); });
     buildViewMenu(menuBar()->addMenu("&View"));
@@ -66,8 +71,10 @@ void MainWindow::buildEditMenu(QMenu* m) {
     m->addSeparator();
     add(m, "selectAll", "Select all pieces", QKeySequence("Ctrl+A"), [this] {
         std::vector<int> ids;
-        for (const auto& p : session_.project()->scheme().pieces)
-            ids.push_back(p.id);
+        const Scheme& s = session_.project()->scheme();
+        for (const auto& p : session_.surface() < 0 ? s.pieces : s.hung)
+            if (p.wall == session_.surface())
+                ids.push_back(p.id);
         session_.select(ids);
     });
     add(m, "copy", "Copy beside itself", QKeySequence("Ctrl+D"), [this] { copySelected(); });

@@ -464,7 +464,8 @@ void MainWindow::copySelected() {
     if (count == 0 || !session_.apply(copyPieces(*session_.project(), *session_.scene(),
                                                  session_.selected(), {aside, aside})))
         return;
-    const auto& pieces = session_.project()->scheme().pieces;
+    const Scheme& scheme = session_.project()->scheme();
+    const auto& pieces = session_.surface() < 0 ? scheme.pieces : scheme.hung;
     std::vector<int> made;
     for (std::size_t i = pieces.size() - count; i < pieces.size(); ++i)
         made.push_back(pieces[i].id);

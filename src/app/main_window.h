@@ -16,11 +16,14 @@
 #include <functional>
 
 class QActionGroup;
+
 class QComboBox;
 class QLabel;
 class QMenu;
 
 namespace mezzet::app {
+
+class WallSheetDialog;
 
 /// The window: key and list to the left, the board with its line in the middle, the tape to the
 /// right, the schemes at the foot. Every act is in the menu with its key.
@@ -43,6 +46,10 @@ public:
     bool saveTo(const QString& path);
     bool printTo(const QString& path, const sheets::PlanOptions&);
     bool writeDxf(const QString& path);
+    /// Prints a wall, the hooks or templates as the dialog asks.
+    bool printWallsTo(const QString& path, const QString& which, const WallSheetDialog&);
+    /// Puts a PNG or JPEG in the chosen frame, with a copy of it in the job.
+    bool putPicture(const QString& path);
     void setNight(bool night);
     /// Takes kinds of the studio's own from a CSV, keeps them, and has them in the kit at once.
     bool importKinds(const QString& path);
@@ -62,6 +69,13 @@ private:
     void buildPlaceMenu(QMenu*);
     void buildJudgeMenu(QMenu*);
     void buildViewMenu(QMenu*);
+    void buildWallMenu(QMenu*);
+    void groupSelected();
+    void ungroupSelected();
+    void choosePicture();
+    void sayHousehold();
+    void printWalls(const QString& which);
+    void stepWall(int by);
     void showState();
     bool mayLeave();
     void newJob();

@@ -186,12 +186,40 @@ void PieceList::refill() {
                 ++shown;
             }
     } else {
-        const auto standing = sheets::standingBefore(*session_.scene(), session_.surface());
-        for (const auto& s : standing)
-            if (matches(session_.scene()->piece(s.index))) {
-                piece(session_.scene()->piece(s.index));
-                ++shown;
+        // Groups with their pieces under them, then what hangs alone.
+        const Scheme& s = job.scheme();
+        const auto inner = [&](const Piece& p) {
+            piece(p);
+            if (p.group() != 0)
+                list_->item(list_->count() - 1)->setText("    " + QString::fromStdString(p.name));
+            ++shown;
+        };
+        for (const bool group : {true, false})
+            for (const Piece& p : s.hung) {
+                if (p.wall != session_.surface() || p.isGroup() != group || p.group() != 0)
+                    continue;
+                if (matches(p))
+                    inner(p);
+                for (const Piece* m : s.members(p.id))
+                    if (matches(*m))
+                        inner(*m);
             }
+        bool headed = false;
+        for (const auto& at : standingBefore(*session_.scene(), session_.surface())) {
+            const Piece& p = session_.scene()->piece(at.index);
+            if (!matches(p))
+                continue;
+            if (!headed)
+                heading("In front of it");
+            headed = true;
+            piece(p);
+            // On a wall it matters how far off a thing stands, not how large its plan is.
+            list_->item(list_->count() - 1)
+                ->setData(sizeRole, QString::fromStdString(writeGap(
+                                        Length::millimetres(std::max(at.off, 0.0)), job.notation)) +
+                                        " off");
+            mark(list_->item(list_->count() - 1));
+        }
     }
     if (session_.surface() < 0 && !job.scheme().away.empty()) {
         heading(job.scheme().arrangement == Arrangement::day ? "For guests only"
@@ -207,8 +235,7 @@ void PieceList::refill() {
     }
     heading_->setText(session_.surface() < 0
                           ? QString("In this scheme")
-                          : "In front of wall " +
-                                QString::fromStdString(wallName(session_.surface())));
+                          : "On wall " + QString::fromStdString(wallName(session_.surface())));
     count_->setText(QString::number(shown));
     if (!typed.isEmpty()) {
         const auto kinds = session_.library().kit->matching(wanted);
@@ -216,6 +243,8 @@ void PieceList::refill() {
             heading("Add");
         int n = 0;
         for (const auto& k : kinds) {
+            if (k->role == mezzet::Role::group || (session_.surface() >= 0 && !k->hangs()))
+                continue; // a group is made of pieces; what stands is added on the floor
             if (++n > 12)
                 break;
             Piece p = pieceOf(k);

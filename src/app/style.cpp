@@ -87,6 +87,9 @@ QScrollBar::handle:horizontal { background: @edge; border-radius: 4px; min-width
 QScrollBar::add-line, QScrollBar::sub-line { width: 0; height: 0; }
 QScrollBar::add-page, QScrollBar::sub-page { background: transparent; }
 QListView { background: transparent; border: none; outline: none; }
+QListView::indicator { width: 12px; height: 12px; border: 1px solid @soft; border-radius: 3px; background: @field; }
+QListView::indicator:checked { background: @ink; border-color: @ink; }
+QListView::indicator:focus, QListView::indicator:hover { border-color: @chosen; }
 QToolTip { background: @field; color: @ink; border: 1px solid @edge; padding: 4px; }
 QSplitter::handle { background: @edge; }
 )";

@@ -1,9 +1,11 @@
 #include "app/tape_panel.h"
 
 #include "app/style.h"
+#include "judge/on_walls.h"
 #include "judge/zones.h"
 #include "room/facts.h"
 #include "sheets/drawing.h"
+#include "sheets/wall_sheets.h"
 
 #include <QGridLayout>
 #include <QHBoxLayout>
@@ -237,6 +239,57 @@ void TapePanel::addChoice(QVBoxLayout* column, const Piece& p) {
     connect(cost, &QLineEdit::returnPressed, this, keep);
 }
 
+/// Where its hooks go, or those of its group's pieces; with what to be careful of at that act.
+void TapePanel::addHooks(QVBoxLayout* column, const Piece& p) {
+    const Scene& scene = *session_.scene();
+    const Notation n = session_.project()->notation;
+    const auto rules = hookRules(*session_.library().book);
+    auto* rows = new QGridLayout;
+    rows->setHorizontalSpacing(8);
+    rows->setVerticalSpacing(2);
+    QStringList cautions;
+    int row = 0;
+    for (const HangOf& h : hangAll(scene, rules, p.wall)) {
+        const Piece& of = *scene.scheme->byId(h.piece);
+        if (h.piece != p.id && of.group() != p.id)
+            continue;
+        for (const HookPoint& k : h.hooks) {
+            const std::string cells[] = {of.group() == p.id ? of.name : "",
+                                         sheets::hookWords(k.along, n), sheets::hookWords(k.up, n),
+                                         sheets::fixingWords(k, n) + (k.into == Fixing::plug
+                                                                          ? ", " + write(k.rated, n)
+                                                                          : std::string())};
+            for (int i = 0; i < 4; ++i) {
+                auto* cell = new QLabel(QString::fromStdString(cells[i]));
+                cell->setStyleSheet(i == 0 ? QString("font-size: 12px;")
+                                           : QString("font-family: 'Routed Gothic'; "
+                                                     "font-size: 13px;"));
+                cell->setAlignment((i == 1 || i == 2 ? Qt::AlignRight : Qt::AlignLeft) |
+                                   Qt::AlignVCenter);
+                rows->addWidget(cell, row, i);
+            }
+            ++row;
+        }
+        for (const auto& c : h.cautions)
+            if (const auto s = QString::fromStdString(c); !cautions.contains(s))
+                cautions << s;
+    }
+    if (row == 0)
+        return;
+    column->addWidget(quietLabel("Hooks, from the left corner and the floor"));
+    rows->setColumnStretch(3, 1);
+    column->addLayout(rows);
+    for (const auto& c : cautions) {
+        auto* label = new QLabel(c);
+        label->setObjectName("caution");
+        label->setWordWrap(true);
+        label->setProperty("trouble", true);
+        label->setStyleSheet("font-size: 12.5px;");
+        column->addWidget(label);
+    }
+    column->addSpacing(4);
+}
+
 /// Several pieces at once: one size for all, and how they stand to each other.
 void TapePanel::addSeveral(QVBoxLayout* column) {
     auto* size = new QLineEdit;
@@ -252,6 +305,14 @@ void TapePanel::addSeveral(QVBoxLayout* column) {
     });
     auto* rows = new QGridLayout;
     rows->setSpacing(4);
+    if (session_.surface() >= 0) {
+        auto* group = new QPushButton("Set out as one …");
+        group->setObjectName("setOut");
+        connect(group, &QPushButton::clicked, this, [this] { emit actWanted("group"); });
+        column->addWidget(group);
+        column->addSpacing(6);
+        return;
+    }
     const std::pair<const char*, const char*> acts[] = {{"alignBacks", "Backs in line"},
                                                         {"alignFronts", "Fronts in line"},
                                                         {"alignMiddles", "Middles in line"},
@@ -299,10 +360,18 @@ void TapePanel::rebuild() {
     if (chosen.size() == 1 && scheme.byId(chosen.front()) != nullptr) {
         const Piece& p = *scheme.byId(chosen.front());
         heading->setText(QString::fromStdString(p.name));
-        auto size = footprintWords(p, session_.project()->notation) + " x " +
-                    writeBare(p.size.height, session_.project()->notation) + " high";
+        auto size =
+            footprintWords(p, session_.project()->notation) +
+            (p.onWall()
+                 ? (p.isGroup()
+                        ? std::string()
+                        : ", " + writeBare(p.size.depth, session_.project()->notation) + " deep")
+                 : " x " + writeBare(p.size.height, session_.project()->notation) + " high");
         if (p.heights.seat)
             size += ", seat " + writeBare(*p.heights.seat, session_.project()->notation);
+        if (p.kind->draw == "curtains")
+            size += ", stacks back " + writeBare(stackBack(p), session_.project()->notation) +
+                    " a side";
         auto* sizes = new QLabel(QString::fromStdString(size));
         sizes->setFont(sheets::lettering(14));
         sizes->setStyleSheet(
@@ -324,6 +393,14 @@ void TapePanel::rebuild() {
             column->addWidget(quietLabel("No rule measures it where it stands."));
         addNotes(column, notes, true);
         column->addSpacing(4);
+        if (p.isGroup() && !session_.inTrial()) {
+            auto* again = new QPushButton("Set out as one …");
+            again->setObjectName("setOut");
+            connect(again, &QPushButton::clicked, this, [this] { emit actWanted("group"); });
+            column->addWidget(again);
+        }
+        if (p.onWall())
+            addHooks(column, p);
         addTies(column, p);
         column->addSpacing(4);
         addChoice(column, p);

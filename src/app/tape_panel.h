@@ -31,6 +31,7 @@ private:
     void addNotes(QVBoxLayout*, const std::vector<std::size_t>& readings, bool withPiece);
     void addRoom(QVBoxLayout*);
     void addChoice(QVBoxLayout*, const Piece&);
+    void addHooks(QVBoxLayout*, const Piece&);
     void addSeveral(QVBoxLayout*);
     void rebuild();
     void wanted();

@@ -23,8 +23,8 @@ std::vector<Vec2> cornersOf(const Piece& p, const Placed& where) {
         sharp.corner = {};
         return outline(placed(footprintShape(sharp, p.size), where.pose));
     }
-    const double w = p.size.width.mm() / 2;
-    const double d = p.size.depth.mm() / 2;
+    const double w = p.outlineSize().width.mm() / 2;
+    const double d = p.outlineSize().depth.mm() / 2;
     std::vector<Vec2> out;
     for (const Vec2 c : {Vec2{-w, -d}, Vec2{w, -d}, Vec2{w, d}, Vec2{-w, d}})
         out.push_back(where.pose.toRoom(c));
@@ -32,10 +32,19 @@ std::vector<Vec2> cornersOf(const Piece& p, const Placed& where) {
 }
 
 const char* formName(const Piece& p) {
-    if (p.footprint.form == FootprintForm::ell)
+    const Size s = p.outlineSize();
+    switch (p.footprint.form) {
+    case FootprintForm::ell:
         return "L";
-    if (p.footprint.form == FootprintForm::oval)
-        return abs(p.size.width - p.size.depth) <= quiet ? "round" : "oval";
+    case FootprintForm::oval:
+        return abs(s.width - s.depth) <= quiet ? "round" : "oval";
+    case FootprintForm::arch:
+        return "arch";
+    case FootprintForm::octagon:
+        return "octagon";
+    case FootprintForm::rectangle:
+        break;
+    }
     return "rectangle";
 }
 
@@ -65,7 +74,8 @@ int build(const std::string& notes, const std::string& lines, const std::string&
     }
     if (auto saved = saveJob(*made, out); !saved)
         return refuse(saved.problem());
-    fmt::print("{}\n{}: {} pieces\n", made->room->closure.words, out, made->scheme().pieces.size());
+    fmt::print("{}\n{}: {} pieces\n", made->room->closure.words, out,
+               made->scheme().pieces.size() + made->scheme().hung.size());
     return ran;
 }
 
@@ -109,10 +119,21 @@ int scene(const std::string& path, const std::string& room, bool asJson) {
             for (const auto& t : p.ties)
                 ties.push_back(words(t, say));
             fmt::print("{:<26} {:>16}  at {}, {}  turned {}{}{}\n", p.name,
-                       words(p.size, (*job)->notation),
+                       sizeWords(p, (*job)->notation),
                        write(Length::millimetres(s.placed[i].pose.at.x), (*job)->notation),
                        write(Length::millimetres(s.placed[i].pose.at.y), (*job)->notation),
                        words(s.placed[i].pose.turn), ties.empty() ? "" : "  ", listed(ties, ""));
+        }
+        for (std::size_t i = 0; i < s.hung.size(); ++i) {
+            const Piece& p = s.hungPiece(i);
+            std::vector<std::string> ties;
+            for (const auto& t : p.ties)
+                ties.push_back(words(t, say));
+            fmt::print("{:<26} {:>16}  on wall {} at {}, {} up  {}\n", p.name,
+                       sizeWords(p, (*job)->notation), wallName(p.wall),
+                       write(Length::millimetres(s.hung[i].pose.at.x), (*job)->notation),
+                       write(Length::millimetres(s.hung[i].pose.at.y), (*job)->notation),
+                       listed(ties, ""));
         }
         return ran;
     }
@@ -136,6 +157,27 @@ int scene(const std::string& path, const std::string& room, bool asJson) {
         for (const auto& t : p.ties)
             one["ties"].push_back(words(t, say));
         one["free"] = 2 - where.coordinatesTied + (where.turnTied ? 0 : 1);
+        one["locked"] = p.locked;
+        out["pieces"].push_back(one);
+    }
+    for (std::size_t i = 0; i < s.hung.size(); ++i) {
+        const Piece& p = s.hungPiece(i);
+        const Placed& where = s.hung[i];
+        json one{{"name", p.name},
+                 {"kind", p.kind->id},
+                 {"family", familyName(p.kind->family)},
+                 {"surface", "wall " + wallName(p.wall)},
+                 {"shape", formName(p)}};
+        one["size_mm"] = {p.size.width.mm(), p.size.depth.mm(), p.size.height.mm()};
+        one["centre"] = point(where.pose.at);
+        one["turn"] = std::round(where.pose.turn.inDegrees() * 1e6) / 1e6;
+        one["corners"] = points(cornersOf(p, where));
+        if (p.group() != 0)
+            one["group"] = s.scheme->byId(p.group())->name;
+        one["ties"] = json::array();
+        for (const auto& t : p.ties)
+            one["ties"].push_back(words(t, say));
+        one["free"] = 2 - where.coordinatesTied;
         one["locked"] = p.locked;
         out["pieces"].push_back(one);
     }
@@ -169,8 +211,9 @@ int check(const std::string& path, const std::string& room, const std::string& s
         if (!asJson) {
             fmt::print("{:<6} {:<15} {:<40} {:>9}  {}\n", verdictName(r.verdict), r.rule->id,
                        fmt::format("{}: {}", subjectOf(r, say),
-                                   r.other.is == Target::Is::none ? r.to.is == Target::Is::none ? "" : words(r.to, say)
-                                                                  : words(r.other, say)),
+                                   r.other.is == Target::Is::none
+                                       ? r.to.is == Target::Is::none ? "" : words(r.to, say)
+                                       : words(r.other, say)),
                        words(r.value, job.notation), whyOf(r, say));
             if (remedy)
                 fmt::print("       mend it: {}{}\n", remedy->line,
@@ -189,7 +232,7 @@ int check(const std::string& path, const std::string& room, const std::string& s
         one["low"] = bound(r.band.low);
         one["high"] = bound(r.band.high);
         one["verdict"] = verdictName(r.verdict);
-        one["surface"] = "floor";
+        one["surface"] = r.surface < 0 ? std::string("floor") : "wall " + wallName(r.surface);
         one["at"] = {point(r.at[0]), point(r.at[1])};
         one["to"] = words(r.other.is == Target::Is::none ? r.to : r.other, say);
         one["why"] = whyOf(r, say);
@@ -209,7 +252,8 @@ int check(const std::string& path, const std::string& room, const std::string& s
 int sheet(const std::string& path, const std::string& room, const std::string& which,
           const std::string& out, const std::string& paper, const std::string& scale) {
     if (which != "plan")
-        return wrong(fmt::format("there is no sheet “{}”; the sheets are: plan", which));
+        return wrong(fmt::format(
+            "there is no sheet “{}”; the sheets are: plan, wall, hooks, templates", which));
     const auto format = sheets::formatOf(out);
     if (!format)
         return wrong(fmt::format(

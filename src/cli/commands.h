@@ -21,6 +21,21 @@ int check(const std::string& job, const std::string& room, const std::string& sc
 int sheet(const std::string& job, const std::string& room, const std::string& which,
           const std::string& out, const std::string& paper, const std::string& scale);
 
+struct WallSheetCommand {
+    std::string job;
+    std::string room;
+    std::string which; ///< wall, hooks or templates
+    std::string out;
+    std::string paper = "fit";
+    std::string scale = "fit";
+    std::string wall; ///< a letter
+    std::string of;   ///< templates: one piece or group
+    std::string roll; ///< templates: a roll's width
+};
+int wallSheet(const WallSheetCommand&);
+/// Hook points, what mirrors show and how shelves hold; of one wall when `wall` names it.
+int hang(const std::string& job, const std::string& room, const std::string& wall, bool asJson);
+
 /// A question about what fits, as fits/ask.h reads it.
 int fit(const std::string& job, const std::string& room, const std::string& question, bool asJson);
 int schemes(const std::string& job, const std::string& room, bool asJson);

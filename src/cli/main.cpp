@@ -46,13 +46,24 @@ int main(int argc, char** argv) {
 
     auto* sheetCommand = app.add_subcommand("sheet", "Print a sheet to scale");
     sheetCommand->add_option("JOB", job, "a job file")->required();
-    sheetCommand->add_option("SHEET", which, "which sheet: plan")->required();
+    sheetCommand->add_option("SHEET", which, "which sheet: plan, wall, hooks, templates")
+        ->required();
     sheetCommand->add_option("-o,--output", out, "FILE.pdf, .svg or .png")->required();
     sheetCommand->add_option("--paper", paper,
                              "letter, tabloid, a4, a3; the smallest that fits when left out");
     sheetCommand->add_option("--scale", scale, "1:50, 1/4\", or fit");
+    std::string wall, templateOf, roll;
+    sheetCommand->add_option("--wall", wall, "which wall, by its letter");
+    sheetCommand->add_option("--of", templateOf, "templates: of one piece or group");
+    sheetCommand->add_option("--roll", roll, "templates: on a roll of this width, in one piece");
 
-    for (auto* c : {sceneCommand, checkCommand, sheetCommand})
+    auto* hangCommand = app.add_subcommand(
+        "hang", "Where every hook goes, what mirrors show, and how shelves hold");
+    hangCommand->add_option("JOB", job, "a job file")->required();
+    hangCommand->add_option("--wall", wall, "of one wall, by its letter");
+    hangCommand->add_flag("--json", asJson, "print JSON, lengths in mm");
+
+    for (auto* c : {sceneCommand, checkCommand, sheetCommand, hangCommand})
         c->add_option("--room", room, "which of the job's rooms");
 
     std::string question, csvIn, csvOut;
@@ -137,6 +148,10 @@ int main(int argc, char** argv) {
         return scene(job, room, asJson);
     if (*checkCommand)
         return check(job, room, school, asJson);
+    if (*hangCommand)
+        return hang(job, room, wall, asJson);
+    if (*sheetCommand && (which == "wall" || which == "hooks" || which == "templates"))
+        return wallSheet({job, room, which, out, paper, scale, wall, templateOf, roll});
     if (*fitCommand)
         return fit(job, room, question, asJson);
     if (*schemesCommand)

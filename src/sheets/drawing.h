@@ -1,10 +1,15 @@
 #pragma once
 
+#include "hang/hooks.h"
+#include "hang/mirror.h"
+#include "project/project.h"
 #include "room/house.h"
+#include "scheme/on_wall.h"
 #include "sheets/look.h"
 
 #include <QPainter>
 
+#include <functional>
 #include <vector>
 
 namespace mezzet::sheets {
@@ -77,18 +82,29 @@ void drawNorth(const Drawing&, QPointF centre, double radius, Angle north);
 // ---- a wall ----
 
 /// A wall from inside, origin at its left end on the floor, y up on paper drawn upward: openings,
-/// outlets, studs and the furniture in front of it in outline.
-void drawElevation(const Drawing&, const Scene&, int wall);
+/// outlets, studs and the furniture in front of it in outline, lighter the farther off it stands.
+/// `onTheFace` draws what lies on the wall's face, behind the furniture.
+void drawElevation(const Drawing&, const Scene&, int wall,
+                   const std::function<void()>& onTheFace = {});
+/// What hangs on a wall, in outline and wash; groups as a dashed outline. `pictures` are shown in
+/// their frames when given.
+void drawHung(const Drawing&, const Scene&, int wall, const Pictures* pictures = nullptr);
+/// One piece as it hangs, from the front.
+void drawHungPiece(const Drawing&, const Piece&, const Placed&, const Pictures* pictures = nullptr);
+/// The band of eye level across a wall; over a stair it climbs along the nosings.
+void drawEyeBand(const Drawing&, const Room&, int wall, const Band&);
+/// A cross where each hook goes.
+void drawHooks(const Drawing&, const std::vector<HangOf>&);
+/// What a mirror shows, strip by strip, in the washes of what is seen.
+void drawReflection(const Drawing&, const Scene&, const std::vector<MirrorStrip>&);
+/// What stands and hangs on the adjoining walls within reach of the corners, and how far it comes
+/// out along this wall, lightly.
+void drawCorners(const Drawing&, const Scene&, int wall);
+/// The wall readings' stretches and chips: those about `chosen` and what is to mend elsewhere.
+void drawWallReadings(const Drawing&, const std::vector<Reading>&, int wall,
+                      const std::vector<int>& chosen, std::vector<QRectF>& taken);
+/// The same drawing for a wall, whose y runs up.
+[[nodiscard]] Reading onPaper(Reading);
 /// What is built into a wall or stands right before it, from inside.
 void drawFixtureFront(const Drawing&, const Room&, int wall, const Fixture&);
-/// Pieces that stand in front of a wall, farthest from it first.
-struct Standing {
-    std::size_t index = 0; ///< in the scene
-    double left = 0;       ///< mm along the wall
-    double right = 0;
-    double off = 0;  ///< mm from the wall's face to its nearest point
-    double base = 0; ///< mm above the floor: what it stands on
-};
-[[nodiscard]] std::vector<Standing> standingBefore(const Scene&, int wall);
-
 } // namespace mezzet::sheets

@@ -10,9 +10,6 @@ namespace mezzet::sheets {
 
 namespace {
 
-/// What stands farther from the wall than this is not furniture of that wall.
-constexpr Length near = Length::inches(60);
-
 Vec2 up(double s, double z) {
     return {s, -z};
 }
@@ -60,6 +57,8 @@ public:
         case Family::storage:
         case Family::screen:
             storage(h);
+            return;
+        case Family::hung: // drawn by drawHung
             return;
         }
     }
@@ -349,35 +348,8 @@ void drawBeamEnds(const Drawing& d, const Room& room, int wall) {
 
 } // namespace
 
-std::vector<Standing> standingBefore(const Scene& scene, int wall) {
-    const Wall& w = scene.room->walls[static_cast<std::size_t>(wall)];
-    const double base = dot(w.start, w.along());
-    const double face = dot(w.start, w.inward());
-    const double length = w.length().mm();
-    std::vector<Standing> out;
-    for (std::size_t i = 0; i < scene.placed.size(); ++i) {
-        const Shape& s = scene.placed[i].shape;
-        Standing x;
-        x.index = i;
-        x.left = -extent(s, -w.along()) - base;
-        x.right = extent(s, w.along()) - base;
-        x.off = -extent(s, -w.inward()) - face;
-        if (x.right <= 0 || x.left >= length || x.off > near.mm() || x.off < -near.mm())
-            continue;
-        x.left = std::max(x.left, 0.0);
-        x.right = std::min(x.right, length);
-        x.base = baseOf(scene, i).mm();
-        out.push_back(x);
-    }
-    std::stable_sort(out.begin(), out.end(), [&](const Standing& a, const Standing& b) {
-        const bool fa = scene.piece(a.index).kind->flat();
-        const bool fb = scene.piece(b.index).kind->flat();
-        return fa != fb ? fa : a.off < b.off;
-    });
-    return out;
-}
-
-void drawElevation(const Drawing& d, const Scene& scene, int wall) {
+void drawElevation(const Drawing& d, const Scene& scene, int wall,
+                   const std::function<void()>& onTheFace) {
     const Room& room = *scene.room;
     const auto index = static_cast<std::size_t>(wall);
     const Wall& w = room.walls[index];
@@ -424,17 +396,23 @@ void drawElevation(const Drawing& d, const Scene& scene, int wall) {
     p.setClipPath(within, Qt::IntersectClip);
     drawBeamEnds(d, room, wall);
     p.restore();
+    if (onTheFace)
+        onTheFace();
+    // What stands well into the room is not this wall's furniture: only a hint of it is drawn.
+    const auto faint = [](const Standing& s) { return s.off > Length::inches(30).mm(); };
     const auto standing = standingBefore(scene, wall);
     for (const Standing& s : standing) {
+        p.setOpacity(faint(s) ? 0.28 : 1);
         const Angle off = difference(scene.placed[s.index].pose.turn, w.direction());
         Front(d, scene.piece(s.index), s, std::abs(off.inDegrees()) < 10).draw();
     }
+    p.setOpacity(1);
     p.setFont(sans(11.5 * d.pen));
     p.setPen(d.look.ink);
     std::vector<QRectF> taken;
     for (const Standing& s : standing) {
         const Piece& piece = scene.piece(s.index);
-        if (piece.kind->flat())
+        if (piece.kind->flat() || faint(s))
             continue;
         const auto name = QString::fromStdString(piece.name);
         const QFontMetricsF m(p.font());

@@ -26,6 +26,8 @@ QColor Look::wash(Family f) const {
         return night ? QColor(0x556b3c) : QColor(0xc3d5a8);
     case Family::screen:
         return night ? QColor(0x595168) : QColor(0xd3cbdd);
+    case Family::hung:
+        return night ? QColor(0x3f5f66) : QColor(0xbfd2d3);
     }
     return floor;
 }

@@ -5,9 +5,9 @@
 #include "room/facts.h"
 #include "sheets/drawing.h"
 #include "sheets/paper_out.h"
+#include "sheets/paper_pen.h"
 #include "sheets/plan_layout.h"
 
-#include <QDate>
 #include <QFontMetricsF>
 #include <QImage>
 
@@ -21,11 +21,11 @@ namespace mezzet::sheets {
 namespace {
 
 /// Paints one sheet in millimetres of paper.
-class PlanPainter {
+class PlanPainter : public PaperPen {
 public:
     PlanPainter(QPainter& p, double unitsPerMm, const Project& job, const Scene& scene,
                 const std::vector<Reading>& readings, const Layout& l, std::string date)
-        : p_(p), k_(unitsPerMm), job_(job), scene_(scene), readings_(readings), l_(l),
+        : PaperPen(p, unitsPerMm), job_(job), scene_(scene), readings_(readings), l_(l),
           date_(std::move(date)) {
         for (const auto& r : readings_)
             if (r.toMend())
@@ -67,27 +67,6 @@ public:
     }
 
 private:
-    QRectF dev(const QRectF& mm) const {
-        return {mm.left() * k_, mm.top() * k_, mm.width() * k_, mm.height() * k_};
-    }
-    void text(const QRectF& mm, int flags, const QString& s, double height, bool letters = false,
-              int weight = QFont::Normal, const QColor& colour = paperLook().ink) {
-        p_.setFont(letters ? lettering(height * k_) : sans(height * k_, weight));
-        p_.setPen(colour);
-        const QRectF r = dev(mm);
-        p_.drawText(r, flags,
-                    QFontMetricsF(p_.font()).elidedText(s, Qt::ElideRight, r.width() + 1));
-    }
-    void rule(double x0, double y0, double x1, double y1, double width = 0.18) {
-        p_.setPen(QPen(paperLook().ink, width * k_));
-        p_.drawLine(QPointF(x0 * k_, y0 * k_), QPointF(x1 * k_, y1 * k_));
-    }
-    double heading(const QString& s, double x, double y, double w) {
-        text({x, y, w, 5}, Qt::AlignLeft | Qt::AlignVCenter, s, 3.5, false, QFont::DemiBold);
-        rule(x, y + 5.4, x + w, y + 5.4);
-        return y + 6.4;
-    }
-
     void plan() {
         const Room& room = *scene_.room;
         const double perMm = k_ / l_.scale.denominator;
@@ -109,8 +88,11 @@ private:
             if (!scene_.piece(i).kind->flat())
                 number(d, i);
         int n = 0;
-        for (const Reading* r : mend_)
-            mark(d, *r, ++n, taken);
+        for (const Reading* r : mend_) {
+            ++n;
+            if (r->surface < 0)
+                mark(d, *r, n, taken);
+        }
         dimensions(d, room);
         drawWallLetters(d, room, (aroundRoom - 3.6) * k_);
         if (room.north)
@@ -323,11 +305,7 @@ private:
             y += heightOf(sentence(*r), w - 12.5) + 1.2;
         return mend_.empty() ? 5 : y;
     }
-    /// How high a wrapped sentence stands, in mm of paper.
-    double heightOf(const QString& s, double w) const {
-        const QFontMetricsF m(sans(2.6 * k_));
-        return m.boundingRect(QRectF(0, 0, w * k_, 1e6), Qt::TextWordWrap, s).height() / k_;
-    }
+    double heightOf(const QString& s, double w) const { return PaperPen::heightOf(s, w, 2.6); }
     /// What the room measures, where there is room for it.
     void facts(double x, double top, double w, double bottom) {
         if (!scene_.room->closed)
@@ -420,8 +398,6 @@ private:
                "are for the licensed trades and the local code.";
     }
 
-    QPainter& p_;
-    double k_;
     const Project& job_;
     const Scene& scene_;
     const std::vector<Reading>& readings_;
@@ -452,9 +428,7 @@ Result<Printed> printPlan(const Project& job, const PlanOptions& options,
     if (!layout)
         return layout.problem();
     loadFonts();
-    const auto date = options.date.empty()
-                          ? QDate::currentDate().toString("d MMMM yyyy").toStdString()
-                          : options.date;
+    const auto date = dateOr(options.date);
     Printed printed{layout->paper.name + (layout->across ? " across" : " upright"),
                     layout->scale.words, 1};
     const bool pages = *format == Format::pdf;

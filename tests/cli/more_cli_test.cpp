@@ -60,9 +60,12 @@ TEST_F(Shell, AnOpenRoomIsToldAndStillBuilt) {
 
 TEST_F(Shell, SceneTellsEveryPieceInItsTruePlace) {
     const auto j = json::parse(run("scene lantern-row.mezzet --json").out);
-    ASSERT_EQ(j["pieces"].size(), 16U);
+    ASSERT_EQ(j["pieces"].size(), 31U) << "16 stand, 15 hang";
     for (const auto& p : j["pieces"]) {
-        EXPECT_EQ(p["surface"], "floor");
+        if (p["surface"] != "floor") {
+            EXPECT_EQ(p["family"], "hung");
+            EXPECT_EQ(p["surface"].get<std::string>().substr(0, 5), "wall ");
+        }
         EXPECT_EQ(p["corners"].size(), p["shape"] == "L" ? 6U : 4U);
         // The corners lie about the centre.
         double x = 0;

@@ -58,9 +58,11 @@ TEST(Kit, EveryKindIsFoundByEachOfItsWords) {
 
 TEST(Kit, FootprintsHaveTheSizeOfTheirKind) {
     for (const auto& k : shipped()->kinds()) {
-        const auto b = bounds(footprintShape(k->footprint, k->size));
-        EXPECT_NEAR(b.size().x, k->size.width.mm(), 1e-6) << k->id;
-        EXPECT_NEAR(b.size().y, k->size.depth.mm(), 1e-6) << k->id;
+        // What hangs has its outline seen from the front.
+        const Size face = k->outlineSize();
+        const auto b = bounds(footprintShape(k->footprint, face));
+        EXPECT_NEAR(b.size().x, face.width.mm(), 1e-6) << k->id;
+        EXPECT_NEAR(b.size().y, face.depth.mm(), 1e-6) << k->id;
         EXPECT_NEAR(norm(b.centre()), 0, 1e-6) << k->id;
     }
 }

@@ -1,6 +1,7 @@
 #include "edit/edit.h"
 
 #include "measure/text.h"
+#include "scheme/on_wall.h"
 
 #include <fmt/format.h>
 
@@ -9,6 +10,17 @@
 namespace mezzet {
 
 namespace {
+
+/// Pieces of a group hang on its wall.
+bool followGroup(Scheme& s, const Piece& group) {
+    bool moved = false;
+    for (Piece& p : s.hung)
+        if (p.group() == group.id && p.wall != group.wall) {
+            p.wall = group.wall;
+            moved = true;
+        }
+    return moved;
+}
 
 struct Applier {
     Project job;
@@ -42,17 +54,21 @@ struct Applier {
             return Problem{"that is no price", "say what it costs, like 1200"};
         for (const Length l : {p.size.width, p.size.depth, p.size.height})
             if (l <= Length{} || l > Length::metres(20))
-                return Problem{fmt::format("{} would be {}", p.name, words(p.size, job.notation)),
+                return Problem{fmt::format("{} would be {}", p.name, sizeWords(p, job.notation)),
                                "sizes lie between nothing and 20 m"};
+        if (p.kind->hangs() != p.onWall())
+            return Problem{p.name + (p.kind->hangs() ? " hangs on a wall" : " stands on the floor"),
+                           p.kind->hangs() ? "say which, like: on wall A" : "leave the wall out"};
+        auto& list = p.onWall() ? s->hung : s->pieces;
         if (p.id == 0) {
-            if (s->pieces.size() >= mostPieces)
+            if (s->pieces.size() + s->hung.size() >= mostPieces)
                 return Problem{fmt::format("a scheme holds at most {} pieces", mostPieces),
                                "start another scheme"};
             p.id = s->nextId++;
             // What is brought in for guests is there for guests.
-            p.onlyHere = s->arrangement == Arrangement::guests;
+            p.onlyHere = s->arrangement == Arrangement::guests && !p.onWall();
             p.otherwise.reset();
-            s->pieces.push_back(std::move(p));
+            list.push_back(std::move(p));
         } else if (Piece* old = s->byId(p.id)) {
             if (s->arrangement == Arrangement::guests && !old->onlyHere && !old->otherwise &&
                 (old->ties != p.ties || old->pose != p.pose))
@@ -60,31 +76,126 @@ struct Applier {
             *old = std::move(p);
         } else {
             s->nextId = std::max(s->nextId, p.id + 1);
-            s->pieces.push_back(std::move(p));
+            list.push_back(std::move(p));
         }
+        return {};
+    }
+
+    /// Groups as their members make them: an outline's size, about its middle; one with nothing in
+    /// it goes.
+    void regroup() {
+        for (auto& scheme : job.schemes) {
+            if (std::none_of(scheme->hung.begin(), scheme->hung.end(),
+                             [](const Piece& p) { return p.isGroup(); }))
+                continue;
+            auto s = std::make_shared<Scheme>(*scheme);
+            bool changed = false;
+            for (Piece& g : s->hung) {
+                if (!g.isGroup())
+                    continue;
+                changed = followGroup(*s, g) || changed;
+                const Box b = groupBox(*s, g.id);
+                if (b.empty())
+                    continue;
+                const Vec2 middle = b.centre();
+                const Size size{Length::millimetres(b.size().x), g.size.depth,
+                                Length::millimetres(b.size().y)};
+                if (norm(middle) < 1e-9 && size == g.size)
+                    continue;
+                changed = true;
+                g.size = size;
+                g.pose.at = g.pose.at + middle;
+                for (Piece& p : s->hung)
+                    for (Tie& t : p.ties)
+                        if (t.kind == Tie::Kind::inGroup && t.of.piece == g.id) {
+                            t.distance -= Length::millimetres(middle.x);
+                            t.second -= Length::millimetres(middle.y);
+                        }
+            }
+            const auto empty = [&](const Piece& p) {
+                return p.isGroup() && s->members(p.id).empty();
+            };
+            for (const Piece& p : s->hung)
+                changed = changed || empty(p);
+            if (!changed)
+                continue;
+            std::vector<int> gone;
+            for (const Piece& p : s->hung)
+                if (empty(p))
+                    gone.push_back(p.id);
+            std::erase_if(s->hung, [&](const Piece& p) {
+                return std::find(gone.begin(), gone.end(), p.id) != gone.end();
+            });
+            for (const int id : gone)
+                s->eachPiece([&](Piece& p) {
+                    std::erase_if(p.ties, [&](const Tie& t) { return t.refersTo(id); });
+                });
+            scheme = s;
+        }
+    }
+
+    std::optional<Problem> act(const SetEyes& e) {
+        if (e.eyes.statures.size() > mostStatures)
+            return Problem{fmt::format("at most {} people", mostStatures), "leave some out"};
+        for (const Length l : e.eyes.statures)
+            if (l < Length::inches(20) || l > Length::inches(100))
+                return Problem{"nobody is that tall", "say a stature like 5' 6\""};
+        job.judgement.eyes = e.eyes;
+        followEyes();
+        return {};
+    }
+
+    /// What is tied to eye level goes to where that is now.
+    void followEyes() {
+        const Length level = eyeLevel(*job.library.book, job.judgement);
+        for (auto& scheme : job.schemes) {
+            auto s = std::make_shared<Scheme>(*scheme);
+            bool changed = false;
+            for (Piece& p : s->hung)
+                for (Tie& t : p.ties)
+                    if (t.kind == Tie::Kind::eyeLevel && t.distance != level) {
+                        t.distance = level;
+                        changed = true;
+                    }
+            if (changed)
+                scheme = s;
+        }
+    }
+
+    std::optional<Problem> act(const PutPicture& p) {
+        if (p.picture.bytes.size() > mostPictureBytes)
+            return Problem{"the picture is too large to be kept in the job", "take a smaller one"};
+        auto all =
+            job.pictures ? std::make_shared<Pictures>(*job.pictures) : std::make_shared<Pictures>();
+        if (all->size() >= mostPictures && all->count(p.key) == 0)
+            return Problem{fmt::format("a job holds at most {} pictures", mostPictures), ""};
+        (*all)[p.key] = p.picture;
+        job.pictures = all;
         return {};
     }
 
     std::optional<Problem> act(const RemovePiece& r) {
         auto s = change();
-        const auto it = std::find_if(s->pieces.begin(), s->pieces.end(),
-                                     [&](const Piece& p) { return p.id == r.id; });
-        if (it == s->pieces.end())
+        const Piece* there = std::as_const(*s).byId(r.id);
+        if (there == nullptr)
             return Problem{"that piece is gone already", ""};
+        const bool group = there->isGroup();
+        auto& list = there->onWall() ? s->hung : s->pieces;
         const Wording say{*job.room, job.scheme(), job.notation};
-        for (Piece& p : s->pieces) {
+        s->eachPiece([&](Piece& p) {
             if (p.id == r.id)
-                continue;
+                return;
             std::erase_if(p.ties, [&](const Tie& t) {
                 if (!t.refersTo(r.id))
                     return false;
-                notices.push_back(
-                    fmt::format("{} stays where it is; it was {}", p.name, words(t, say)));
+                if (!group)
+                    notices.push_back(
+                        fmt::format("{} stays where it is; it was {}", p.name, words(t, say)));
                 return true;
             });
-        }
-        s->pieces.erase(std::find_if(s->pieces.begin(), s->pieces.end(),
-                                     [&](const Piece& p) { return p.id == r.id; }));
+        });
+        list.erase(
+            std::find_if(list.begin(), list.end(), [&](const Piece& p) { return p.id == r.id; }));
         forgetElsewhere(*s, r.id);
         return {};
     }
@@ -94,9 +205,10 @@ struct Applier {
         const auto drop = [&](std::vector<Tie>& ties) {
             std::erase_if(ties, [&](const Tie& t) { return t.refersTo(id); });
         };
-        for (Piece& p : s.pieces)
+        s.eachPiece([&](Piece& p) {
             if (p.otherwise)
                 drop(p.otherwise->ties);
+        });
         for (Piece& p : s.away)
             drop(p.ties);
         for (Zone& z : s.zones)
@@ -157,6 +269,8 @@ struct Applier {
         auto& from = put.away ? s->pieces : s->away;
         auto& to = put.away ? s->away : s->pieces;
         const auto it = std::find_if(from.begin(), from.end(), holds);
+        if (const Piece* p = std::as_const(*s).byId(put.id); p != nullptr && p->onWall())
+            return Problem{fmt::format("{} hangs on the wall in both arrangements", p->name), ""};
         if (it == from.end())
             return Problem{
                 put.away ? "that piece is not in the room now" : "that piece is not put away", ""};
@@ -172,12 +286,12 @@ struct Applier {
                 p.ties = p.otherwise->ties;
                 p.otherwise.reset();
             }
-            for (Piece& q : s->pieces) {
+            s->eachPiece([&](Piece& q) {
                 const auto was = q.ties;
                 std::erase_if(q.ties, [&](const Tie& t) { return t.refersTo(p.id); });
                 if (q.ties.size() != was.size() && !q.otherwise && !q.onlyHere)
                     q.otherwise = Stance{q.pose, was};
-            }
+            });
             p.onlyHere = true;
         } else {
             std::erase_if(p.ties, [&](const Tie& t) {
@@ -222,7 +336,40 @@ struct Applier {
         job.notes = n.notes;
         job.rooms = *rooms;
         job.activate(job.active);
+        if (auto problem = rehang())
+            return problem;
         freeOfWhatIsGone();
+        return {};
+    }
+
+    /// What hung on a wall that is gone hangs on the room's last one, free, and is told of.
+    std::optional<Problem> rehang() {
+        for (auto& scheme : job.schemes) {
+            const int walls = static_cast<int>(job.rooms[scheme->room]->walls.size());
+            auto s = std::make_shared<Scheme>(*scheme);
+            bool changed = false;
+            for (Piece& p : s->hung) {
+                if (p.wall < walls)
+                    continue;
+                if (walls == 0)
+                    return Problem{fmt::format("{} hangs on wall {}, and these notes have none",
+                                               p.name, wallName(p.wall)),
+                                   "remove what hangs first"};
+                if (p.group() == 0)
+                    notices.push_back(fmt::format("wall {} is gone: {} hangs on wall {} now",
+                                                  wallName(p.wall), p.name, wallName(walls - 1)));
+                p.wall = walls - 1;
+                std::erase_if(p.ties, [](const Tie& t) {
+                    return t.fixesPlace() && t.kind != Tie::Kind::inGroup &&
+                           t.kind != Tie::Kind::height && t.kind != Tie::Kind::eyeLevel;
+                });
+                if (p.otherwise)
+                    p.otherwise.reset();
+                changed = true;
+            }
+            if (changed)
+                scheme = s;
+        }
         return {};
     }
 
@@ -243,16 +390,14 @@ struct Applier {
             auto now = named(rooms, was);
             if (!now && scheme->room < rooms.size() && !named(job.rooms, rooms[scheme->room]->name))
                 now = scheme->room;
-            if (!now && scheme->pieces.empty())
+            const std::size_t held = scheme->pieces.size() + scheme->hung.size();
+            if (!now && held == 0)
                 continue;
             if (!now)
                 return Problem{
                     fmt::format("these notes leave out the room {}, and {} of its "
                                 "scheme {} would be lost",
-                                was,
-                                scheme->pieces.size() == 1
-                                    ? "the piece"
-                                    : fmt::format("the {} pieces", scheme->pieces.size()),
+                                was, held == 1 ? "the piece" : fmt::format("the {} pieces", held),
                                 scheme->name),
                     fmt::format("keep the line “room {}”, or throw its schemes away "
                                 "first",
@@ -280,13 +425,14 @@ struct Applier {
         // A wall or opening that is gone leaves what was tied to it where it stands.
         for (auto& scheme : job.schemes) {
             auto s = std::make_shared<Scheme>(*scheme);
-            for (Piece& p : s->pieces) {
+            s->eachPiece([&](Piece& p) {
                 std::erase_if(p.ties, [&](const Tie& t) {
                     auto alone = std::make_shared<Scheme>(*s);
-                    alone->byId(p.id)->ties = {t};
-                    for (Piece& q : alone->pieces)
+                    alone->eachPiece([&](Piece& q) {
                         if (q.id != p.id)
                             q.ties.clear();
+                    });
+                    alone->byId(p.id)->ties = {t};
                     if (resolve(job.rooms[s->room], alone, job.notation))
                         return false;
                     notices.push_back(
@@ -294,7 +440,7 @@ struct Applier {
                                     words(t.of, {*job.rooms[s->room], *s, job.notation})));
                     return true;
                 });
-            }
+            });
             scheme = s;
         }
     }
@@ -320,6 +466,7 @@ struct Applier {
                            "use one of the rule book's"};
         if (s.rule.empty()) {
             job.judgement.school = s.school;
+            followEyes();
             return {};
         }
         if (job.library.book->byId(s.rule) == nullptr)
@@ -329,6 +476,7 @@ struct Applier {
             job.judgement.choices.erase(s.rule);
         else
             job.judgement.choices[s.rule] = {s.school, {}};
+        followEyes();
         return {};
     }
 
@@ -339,6 +487,7 @@ struct Applier {
         if (b.band.low && b.band.high && *b.band.low > *b.band.high)
             return Problem{"the band ends before it begins", "put the lower bound first"};
         job.judgement.choices[b.rule].band = b.band;
+        followEyes();
         return {};
     }
 
@@ -376,7 +525,8 @@ struct Applier {
             return Problem{"this is the only scheme", "a room keeps one"};
         const auto at = std::find(here.begin(), here.end(), job.active);
         const std::size_t next = at + 1 == here.end() ? *(at - 1) : *(at + 1) - 1;
-        if (!job.scheme().pieces.empty() || !job.scheme().away.empty())
+        if (!job.scheme().pieces.empty() || !job.scheme().away.empty() ||
+            !job.scheme().hung.empty())
             job.thrownAway.push_back(job.schemes[job.active]);
         if (job.thrownAway.size() > mostThrownAway)
             job.thrownAway.erase(job.thrownAway.begin());
@@ -400,11 +550,15 @@ SchemePtr settled(const SchemePtr& scheme, const Scene& scene) {
     bool same = true;
     for (std::size_t i = 0; i < scheme->pieces.size(); ++i)
         same = same && scheme->pieces[i].pose == scene.placed[i].pose;
+    for (std::size_t i = 0; i < scheme->hung.size(); ++i)
+        same = same && scheme->hung[i].pose == scene.hung[i].pose;
     if (same)
         return scheme;
     auto s = std::make_shared<Scheme>(*scheme);
     for (std::size_t i = 0; i < s->pieces.size(); ++i)
         s->pieces[i].pose = scene.placed[i].pose;
+    for (std::size_t i = 0; i < s->hung.size(); ++i)
+        s->hung[i].pose = scene.hung[i].pose;
     return s;
 }
 
@@ -422,6 +576,7 @@ Result<Applied> apply(const Project& before, const Edit& edit) {
             return *problem;
         roomChanged = roomChanged || std::holds_alternative<SetNotes>(one);
     }
+    a.regroup();
     Project& job = a.job;
     for (std::size_t i = 0; i < job.schemes.size(); ++i) {
         const bool touched =
@@ -446,11 +601,13 @@ Result<Retied> retied(const Project& job, Piece piece, const std::vector<Tie>& f
     const auto attempt = [&](const std::vector<Tie>& ties) -> Result<ScenePtr> {
         auto s = std::make_shared<Scheme>(job.scheme());
         Piece p = piece;
+        if (p.isGroup())
+            followGroup(*s, p);
         p.ties = ties;
         p.locked = false;
         if (p.id == 0) {
             p.id = s->nextId;
-            s->pieces.push_back(p);
+            (p.onWall() ? s->hung : s->pieces).push_back(p);
         } else {
             *s->byId(p.id) = p;
         }
@@ -484,7 +641,7 @@ Result<Retied> retied(const Project& job, Piece piece, const std::vector<Tie>& f
         }
         // The same tie with another number is re-valued, not let go.
         const bool revalued = std::any_of(fresh.begin(), fresh.end(), [&](const Tie& t) {
-            return t.kind == old.kind && t.of == old.of;
+            return (t.kind == old.kind && t.of == old.of) || (t.fixesHeight() && old.fixesHeight());
         });
         if (!revalued)
             out.letGo.push_back(words(old, say));
@@ -492,6 +649,19 @@ Result<Retied> retied(const Project& job, Piece piece, const std::vector<Tie>& f
     piece.ties = ties;
     out.piece = std::move(piece);
     return out;
+}
+
+std::string wallStepWords(const Project& job, Vec2 step) {
+    std::vector<std::string> out;
+    const auto say = [&](double v, const char* more, const char* less) {
+        if (std::abs(v) > 0.05)
+            out.push_back(fmt::format("{} {}",
+                                      writeGap(Length::millimetres(std::abs(v)), job.notation),
+                                      v > 0 ? more : less));
+    };
+    say(step.x, "right", "left");
+    say(step.y, "up", "down");
+    return listed(out);
 }
 
 std::string stepWords(const Project& job, Vec2 step) {

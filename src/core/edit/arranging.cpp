@@ -33,9 +33,10 @@ std::vector<int> readSubjects(WordsReader& in, int selected) {
         const auto kind = in.kind();
         if (!kind)
             in.failAhead("all of what?", "say it like: all dining chairs");
-        for (const auto& p : in.scheme().pieces)
+        in.scheme().eachPiece([&](const Piece& p) {
             if (p.kind == kind)
                 ids.push_back(p.id);
+        });
         if (ids.empty())
             in.fail(at, in.at() - at, fmt::format("there is no {}", foldCase(kind->name)), "");
         return ids;
@@ -64,8 +65,18 @@ public:
             return align();
         if (in.take({"spread"}))
             return spread();
-        if (in.take({"mirror"}))
-            return mirror();
+        if (const std::size_t at = in.at(); in.take({"mirror"})) {
+            // "mirror 24 x 36 on wall A" hangs one; "mirror chairs left to right" turns them about.
+            const bool end = in.done();
+            const auto next = in.ahead();
+            const bool hangs = in.lengthAhead() || next.empty() || next == "on" ||
+                               next == "called" || next == "named" || next == "at" ||
+                               next == "centred" || next == "centre" || next == "over" ||
+                               next == "against";
+            if (end || !hangs)
+                return mirror();
+            in.goTo(at);
+        }
         if (in.take({"put away", "store"}))
             return putAway();
         if (in.take({"bring out", "bring back"}))

@@ -80,9 +80,34 @@ std::optional<Tie> stepped(Tie t, const Piece& p, const Placed& where, const Sce
         }
         return t;
     }
+    case Tie::Kind::eyeLevel:
+        t.kind = Tie::Kind::height;
+        [[fallthrough]];
+    case Tie::Kind::height:
+    case Tie::Kind::levelWith:
+        // Over a stair the line is aslant, and the height is told straight up.
+        t.distance += Length::millimetres(along(0) / lines[0].normal.y);
+        return t;
+    case Tie::Kind::below:
+        t.distance -= Length::millimetres(along(0));
+        return t.distance < Length{} ? std::nullopt : std::optional<Tie>(t);
+    case Tie::Kind::above:
+        t.distance += Length::millimetres(along(0));
+        return t.distance < Length{} ? std::nullopt : std::optional<Tie>(t);
+    case Tie::Kind::inGroup:
+        t.distance += Length::millimetres(step.x);
+        t.second += Length::millimetres(step.y);
+        return t;
     case Tie::Kind::fromPiece:
     case Tie::Kind::fromWall:
     case Tie::Kind::fromCorner:
+        if (p.onWall()) {
+            // On a wall the line runs to the right whichever side it is measured from.
+            const bool fromRight =
+                t.kind == Tie::Kind::fromCorner ? t.of.index != p.wall : t.side == Side::left;
+            t.distance += Length::millimetres(fromRight ? -along(0) : along(0));
+            return t.distance < Length{} ? std::nullopt : std::optional<Tie>(t);
+        }
         t.distance += Length::millimetres(along(0));
         if (t.distance < Length{} && t.to == MeasuredTo::edge)
             return {};

@@ -79,14 +79,24 @@ struct RestoreScheme {
 struct SetSchemeNote {
     std::string note;
 };
+/// Who looks at what hangs; what is tied to eye level follows.
+struct SetEyes {
+    Eyes eyes;
+};
+/// Keeps a picture in the job, for frames; one of the same key is replaced.
+struct PutPicture {
+    std::string key;
+    Picture picture;
+};
 struct SetTitle {
     std::string title;
     std::string client;
 };
 
 using Act = std::variant<PutPiece, RemovePiece, SetNotes, SetUnderlay, SetNotation, SetSchool,
-                         SetBand, AddScheme, SwitchScheme, RenameScheme, RemoveScheme, SetTitle, SetAccess, SetBrief,
-                         SetZone, SetArrangement, PutAway, RestoreScheme, SetSchemeNote>;
+                         SetBand, AddScheme, SwitchScheme, RenameScheme, RemoveScheme, SetTitle,
+                         SetAccess, SetBrief, SetZone, SetArrangement, PutAway, RestoreScheme,
+                         SetSchemeNote, SetEyes, PutPicture>;
 
 /// A change to a job, as data: tried without harm, applied, and undone by keeping the old job.
 struct Edit {
@@ -123,5 +133,7 @@ struct Retied {
 
 /// "8\" toward wall E", for a step on the floor of more than a hair.
 [[nodiscard]] std::string stepWords(const Project&, Vec2 step);
+/// "3\" right and 2\" up", for one on a wall.
+[[nodiscard]] std::string wallStepWords(const Project&, Vec2 step);
 
 } // namespace mezzet

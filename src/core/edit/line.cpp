@@ -18,8 +18,9 @@ namespace {
 
 class LineReader {
 public:
-    LineReader(std::string_view text, const Project& job, ScenePtr scene, int selected)
-        : in(text, job), job_(job), scene_(std::move(scene)), selected_(selected) {}
+    LineReader(std::string_view text, const Project& job, ScenePtr scene, int selected, int surface)
+        : in(text, job), job_(job), scene_(std::move(scene)), selected_(selected),
+          surface_(surface) {}
 
     WordsReader in;
 
@@ -40,6 +41,8 @@ public:
             return lock(false);
         if (in.take({"free", "untie"}))
             return free();
+        if (auto grouping = readGrouping(in, *scene_, selected_))
+            return *grouping;
         if (auto arranging = readArranging(in, *scene_, selected_))
             return *arranging;
         if (auto setting = readSetting(in))
@@ -189,7 +192,10 @@ private:
             p.name = in.name();
             checkName(p.name, 0, at);
         }
-        p.pose.at = freePlace(*scene_, p, p.pose.at);
+        if (!p.onWall())
+            p.pose.at = freePlace(*scene_, p, p.pose.at);
+        else
+            p.pose.at.x += (p.size.width + Length::inches(2)).mm();
         auto e = place(std::move(p), in.at());
         e.words = "copy " + source.name;
         return e;
@@ -245,12 +251,16 @@ private:
         int there = fresh ? 0 : spokenOf(start);
         if (there == 0) {
             if (auto kind = in.kind()) {
+                if (kind->role == Role::group)
+                    in.fail(start, in.at() - start, "a group is made of pieces that hang",
+                            "say it like: group harbour, mill and barn as a row");
                 p = mezzet::pieceOf(kind);
                 p.pose.at = scene_->room->middle();
             } else if (fresh) {
                 in.failAhead(fmt::format("the kit has no “{}”", firstWords()));
-            } else if (selected_ != 0 && (beginsPlacement(in.ahead()) || in.lengthAhead() ||
-                                          in.ahead() == "seat" || in.ahead() == "arm")) {
+            } else if (selected_ != 0 &&
+                       (beginsPlacement(in.ahead()) || in.lengthAhead() || in.ahead() == "seat" ||
+                        in.ahead() == "arm" || in.ahead() == "top" || in.ahead() == "bottom")) {
                 there = selected_;
             } else if (there = in.piece(); there == 0) {
                 in.failAhead(fmt::format("I don't know “{}”", firstWords()));
@@ -340,7 +350,19 @@ private:
 
     /// The rest of the line: where the piece goes.
     Edit place(Piece p, std::size_t start) {
-        auto said = readPlacement(in, p, *scene_);
+        const bool hangs = p.kind->hangs();
+        auto said = hangs ? readWallPlacement(in, p, *scene_) : readPlacement(in, p, *scene_);
+        if (hangs) {
+            const int wall = said.wall.value_or(-1) >= 0 ? *said.wall : surface_;
+            if (wall < 0)
+                in.fail(start, in.at() - start, fmt::format("which wall does {} hang on?", p.name),
+                        "say it like: on wall C, or: 6 above sofa");
+            p.wall = wall;
+            if (said.hanging)
+                p.hanging = *said.hanging;
+            if (said.picture)
+                p.picture = *said.picture;
+        }
         if (!said.name.empty()) {
             checkName(said.name, p.id, said.nameAt);
             p.name = said.name;
@@ -372,7 +394,9 @@ private:
             return e;
         }
         const bool isNew = p.id == 0;
-        if (isNew)
+        if (isNew && hangs)
+            implyWallTies(p, said.ties, *scene_, job_);
+        else if (isNew)
             implyTies(p, said.ties, *scene_);
         Edit e = retie(p, said.ties, start);
         if (isNew)
@@ -400,6 +424,7 @@ private:
     const Project& job_;
     ScenePtr scene_;
     int selected_;
+    int surface_; ///< the wall looked at, or -1
 };
 
 } // namespace
@@ -407,7 +432,7 @@ private:
 namespace {
 
 /// Several lines in one, parted by "; then": each is said to the job the one before leaves.
-Result<Said> readChain(std::string_view text, const Project& job, int selected) {
+Result<Said> readChain(std::string_view text, const Project& job, int selected, int surface) {
     constexpr std::string_view parts = "; then ";
     Said out;
     Project now = job;
@@ -415,7 +440,7 @@ Result<Said> readChain(std::string_view text, const Project& job, int selected) 
     while (true) {
         const auto end = text.find(parts, at);
         auto said = readLine(text.substr(at, end == std::string_view::npos ? end : end - at), now,
-                             selected);
+                             selected, surface);
         if (!said) {
             Problem p = said.problem();
             p.column += static_cast<int>(characterCount(text.substr(0, at)));
@@ -438,18 +463,18 @@ Result<Said> readChain(std::string_view text, const Project& job, int selected) 
 
 } // namespace
 
-Result<Said> readLine(std::string_view text, const Project& job, int selected) {
+Result<Said> readLine(std::string_view text, const Project& job, int selected, int surface) {
     if (text.size() > 2000)
         return Problem{"the line is too long", "say it in several"};
     if (!isText(text))
         return Problem{"the line is not text", "type it again"};
     if (text.find("; then ") != std::string_view::npos)
-        return readChain(text, job, selected);
+        return readChain(text, job, selected, surface);
     auto scene = sceneOf(job);
     if (!scene)
         return scene.problem();
     try {
-        LineReader reader(text, job, *scene, selected);
+        LineReader reader(text, job, *scene, selected, surface);
         Said said;
         said.edit = reader.read();
         if (!reader.in.done())
@@ -469,12 +494,13 @@ Result<Said> readLine(std::string_view text, const Project& job, int selected) {
     }
 }
 
-std::vector<Completion> completions(std::string_view text, const Project& job, int selected) {
+std::vector<Completion> completions(std::string_view text, const Project& job, int selected,
+                                    int surface) {
     std::vector<Completion> out;
     auto scene = sceneOf(job);
     if (!scene || !isText(text))
         return out;
-    LineReader reader(text, job, *scene, selected);
+    LineReader reader(text, job, *scene, selected, surface);
     try {
         reader.read();
     } catch (const LineFault&) {

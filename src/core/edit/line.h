@@ -16,10 +16,12 @@ struct Said {
 };
 
 /// Reads one line of the language in docs/line.md against a job. `selected` is the piece that "it",
-/// and a line without a subject, speak of; 0 for none. Nothing is changed.
+/// and a line without a subject, speak of; 0 for none. `surface` is the wall looked at, on which a
+/// new piece hangs when the line names none; -1 for the floor. Nothing is changed.
 /// Problem: with the column and width of the word it can't take, and the nearest thing it knows; or
 /// what apply() would refuse.
-[[nodiscard]] Result<Said> readLine(std::string_view text, const Project&, int selected = 0);
+[[nodiscard]] Result<Said> readLine(std::string_view text, const Project&, int selected = 0,
+                                    int surface = -1);
 
 /// The ways the last word of a half-typed line can go on: whole words and names, best first.
 struct Completion {
@@ -27,7 +29,7 @@ struct Completion {
     std::string word; ///< what was added or replaced
 };
 [[nodiscard]] std::vector<Completion> completions(std::string_view text, const Project&,
-                                                  int selected = 0);
+                                                  int selected = 0, int surface = -1);
 
 /// Says several lines in turn; blank ones and those beginning with # are passed over. The Problem
 /// has the file, the line, and the column; then nothing of the script is done.

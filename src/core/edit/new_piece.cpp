@@ -1,13 +1,40 @@
 #include "edit/new_piece.h"
 
 #include "geometry/gap.h"
+#include "scheme/on_wall.h"
 
 #include <algorithm>
 #include <numbers>
 
 namespace mezzet {
 
+namespace {
+
+/// On a wall the figures are width, height and depth.
+void giveWallSizes(Piece& p, const std::vector<Length>& sizes) {
+    const bool round = p.footprint.form == FootprintForm::oval &&
+                       abs(p.kind->size.width - p.kind->size.height) <= quiet;
+    // A shelf is called by its length and depth.
+    if (p.kind->role == Role::shelf && sizes.size() == 2) {
+        p.size.width = sizes[0];
+        p.size.depth = sizes[1];
+        return;
+    }
+    if (!sizes.empty())
+        p.size.width = sizes[0];
+    if (sizes.size() >= 2)
+        p.size.height = sizes[1];
+    else if (round && sizes.size() == 1)
+        p.size.height = sizes[0];
+    if (sizes.size() == 3)
+        p.size.depth = sizes[2];
+}
+
+} // namespace
+
 void giveSizes(Piece& p, const std::vector<Length>& sizes) {
+    if (p.kind->hangs())
+        return giveWallSizes(p, sizes);
     const Size before = p.size;
     const bool round = p.kind->footprint.form == FootprintForm::oval &&
                        abs(p.kind->size.width - p.kind->size.depth) <= quiet;
@@ -139,6 +166,40 @@ void implyTies(Piece& p, std::vector<Tie>& ties, const Scene& scene) {
         }
     }
     beginAt(p, ties, scene);
+}
+
+void implyWallTies(Piece& p, std::vector<Tie>& ties, const Scene& scene, const Project& job) {
+    const bool high =
+        std::any_of(ties.begin(), ties.end(), [](const Tie& t) { return t.fixesHeight(); });
+    const Tie* over = nullptr;
+    bool across = false;
+    for (const Tie& t : ties) {
+        if (t.kind == Tie::Kind::above || t.kind == Tie::Kind::below)
+            over = &t;
+        across = across || !t.onlyOnWall() || t.kind == Tie::Kind::inGroup;
+    }
+    const auto it = p.wall < static_cast<int>(scene.room->walls.size()) ? p.wall : 0;
+    const double length = scene.room->walls[static_cast<std::size_t>(it)].length().mm();
+    p.pose.at = {length / 2, job.room->ceiling.mm() / 2};
+    if (over != nullptr && !across && over->of.is != Target::Is::ceiling &&
+        boxOn(over->of, p.wall, scene)) {
+        Tie t;
+        t.kind = Tie::Kind::centredOn;
+        t.of = over->of;
+        ties.push_back(t);
+    }
+    if (high)
+        return;
+    Tie t;
+    if (p.kind->hangAt > Length{}) {
+        t.kind = Tie::Kind::height;
+        t.level = p.kind->hangBy;
+        t.distance = p.kind->hangAt;
+    } else {
+        t.kind = Tie::Kind::eyeLevel;
+        t.distance = eyeLevel(*job.library.book, job.judgement);
+    }
+    ties.push_back(t);
 }
 
 } // namespace mezzet

@@ -1,5 +1,6 @@
 #pragma once
 
+#include "project/project.h"
 #include "scheme/resolve.h"
 
 #include <vector>
@@ -16,5 +17,10 @@ void giveSizes(Piece&, const std::vector<Length>&);
 /// What goes without saying for a new piece: it stands square to what it is placed by, a seat looks
 /// at the table or the seat it stands before, and what is not said begins in the middle.
 void implyTies(Piece&, std::vector<Tie>&, const Scene&);
+
+/// What a new piece on a wall is tied to when nothing is said of it: to eye level, or the height
+/// its kind goes at; over the middle of what it is said to hang above. Across its wall it begins in
+/// the middle.
+void implyWallTies(Piece&, std::vector<Tie>&, const Scene&, const Project&);
 
 } // namespace mezzet

@@ -24,14 +24,14 @@ std::string previewOf(const Project& before, const Scene& was, const Edit& edit,
         if (const auto* put = std::get_if<PutPiece>(&act)) {
             const Piece* old = put->piece.id == 0 ? nullptr : before.scheme().byId(put->piece.id);
             const Piece& now = old != nullptr ? *after.project->scheme().byId(old->id)
-                                              : after.project->scheme().pieces.back();
+                                              : *after.project->scheme().byName(put->piece.name);
             const Wording wording = after.project->wording();
             std::vector<std::string> ties;
             for (const auto& t : now.ties)
                 ties.push_back(words(t, wording));
             if (old == nullptr) {
                 const auto where = listed(ties, "");
-                say(fmt::format("adds {} {}{}", now.name, words(now.size, before.notation),
+                say(fmt::format("adds {} {}{}", now.name, sizeWords(now, before.notation),
                                 where.empty() ? ", free" : ", " + where));
                 if (!now.kind->caution.empty())
                     say(now.kind->caution);
@@ -39,7 +39,10 @@ std::string previewOf(const Project& before, const Scene& was, const Edit& edit,
             }
             const Placed& a = *was.byId(old->id);
             const Placed& b = *after.scene->byId(old->id);
-            const auto step = stepWords(before, b.pose.at - a.pose.at);
+            const Vec2 by = b.pose.at - a.pose.at;
+            const auto step = now.wall != old->wall ? "to wall " + wallName(now.wall)
+                              : now.onWall()        ? wallStepWords(before, by)
+                                                    : stepWords(before, by);
             const double turn = difference(b.pose.turn, a.pose.turn).inDegrees();
             bool told = false;
             const auto tell = [&](const std::string& s) {
@@ -49,7 +52,7 @@ std::string previewOf(const Project& before, const Scene& was, const Edit& edit,
             if (now.name != old->name)
                 tell(fmt::format("calls {} {}", old->name, now.name));
             if (now.size != old->size)
-                tell(fmt::format("makes {} {}", now.name, words(now.size, before.notation)));
+                tell(fmt::format("makes {} {}", now.name, sizeWords(now, before.notation)));
             if (now.locked != old->locked)
                 tell(fmt::format("{} {}", now.locked ? "locks" : "unlocks", now.name));
             if (!step.empty())

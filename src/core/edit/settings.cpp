@@ -39,6 +39,8 @@ public:
             return rule();
         if (in.take({"band"}))
             return band();
+        if (in.take({"household", "hang for", "eyes of"}))
+            return eyes();
         if (in.take({"units"}))
             return units();
         if (in.take({"title"}))
@@ -332,6 +334,34 @@ private:
         Edit e;
         e.words = "own band for " + r.id;
         e.acts.emplace_back(SetBand{r.id, b});
+        return e;
+    }
+
+    /// "household mixed", "hang for 5' 4", 5' 10" and 6' 1"".
+    Edit eyes() {
+        Eyes said;
+        in.take({"is"});
+        in.article();
+        if (in.take({"short"}))
+            said.household = Household::shortOnes;
+        else if (in.take({"mixed"}))
+            said.household = Household::mixed;
+        else if (in.take({"tall"}))
+            said.household = Household::tall;
+        else if (in.take({"public"}))
+            said.household = Household::open;
+        else if (!in.take({"not said"})) {
+            do {
+                said.statures.push_back(in.length("how tall they are"));
+            } while (in.comma() || in.take({"and"}));
+        }
+        in.take({"household", "ones", "people"});
+        nothingMore();
+        Edit e;
+        e.words = said.statures.empty()
+                      ? fmt::format("hang for a household {}", householdName(said.household))
+                      : fmt::format("hang for {} people", said.statures.size());
+        e.acts.emplace_back(SetEyes{said});
         return e;
     }
 

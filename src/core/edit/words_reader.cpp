@@ -23,8 +23,9 @@ bool ends(char c) {
 /// Words after which a length measures to something: "16 from", "6 left of", "30 in front of".
 static bool followsLength(std::string_view w) {
     static const std::vector<std::string_view> words{
-        "from", "off",    "in",      "behind", "left",  "right", "to",      "beside",
-        "next", "toward", "towards", "away",   "above", "below", "forward", "back"};
+        "from",    "off",  "in",     "behind",  "left",   "right", "to",
+        "beside",  "next", "toward", "towards", "away",   "above", "below",
+        "forward", "back", "up",     "down",    "higher", "lower"};
     return std::find(words.begin(), words.end(), w) != words.end();
 }
 
@@ -33,7 +34,8 @@ bool beginsPlacement(std::string_view w) {
         "against", "at",      "in",     "on",      "centred", "centered", "centre", "center",
         "facing",  "turned",  "square", "under",   "place",   "finished", "bare",   "costs",
         "because", "beside",  "behind", "left",    "right",   "from",     "called", "named",
-        "next",    "between", "toward", "towards", "over"};
+        "next",    "between", "toward", "towards", "over",    "above",    "below",  "level",
+        "leaned",  "weighs",  "up",     "down",    "hung"};
     return std::find(words.begin(), words.end(), w) != words.end();
 }
 
@@ -156,6 +158,18 @@ double WordsReader::number(std::string_view what) {
     return v;
 }
 
+Mass WordsReader::mass(std::string_view what) {
+    skip();
+    std::size_t used = 0;
+    const auto m = scanMass(text_.substr(at_), job_.notation.units, used);
+    if (!m)
+        failAhead(fmt::format("{} is missing here", what), "write it like 24 lb or 11 kg");
+    if (*m < Mass{} || *m > Mass::kilograms(2000))
+        fail(at_, used, "no wall holds that", "check the figure and its unit");
+    at_ += used;
+    return *m;
+}
+
 std::vector<Length> WordsReader::sizes() {
     std::vector<Length> out;
     const std::size_t start = at_;
@@ -239,9 +253,10 @@ WordsReader::Match WordsReader::longestName() {
             ++e;
         const auto said = plainWord(text_.substr(at_, e - at_));
         std::vector<int> exact;
-        for (const auto& p : scheme().pieces)
+        scheme().eachPiece([&](const Piece& p) {
             if (plainWord(p.name) == said)
                 exact.push_back(p.id);
+        });
         if (!exact.empty())
             best = {e, exact};
     }
@@ -251,8 +266,7 @@ WordsReader::Match WordsReader::longestName() {
 int WordsReader::piece() {
     skip();
     const std::size_t start = at_;
-    for (const auto& p : scheme().pieces)
-        offer(p.name);
+    scheme().eachPiece([&](const Piece& p) { offer(p.name); });
     if (auto m = longestName(); m.end > 0) {
         at_ = m.end;
         return m.ids.front();
@@ -277,12 +291,12 @@ int WordsReader::piece() {
         const auto kindNamed = job_.library.kit->byWord(slice);
         std::vector<int> meant;
         std::vector<std::string> names;
-        for (const auto& p : scheme().pieces) {
+        scheme().eachPiece([&](const Piece& p) {
             if (p.kind == kindNamed || plainWord(p.name).starts_with(said + " ")) {
                 meant.push_back(p.id);
                 names.push_back(p.name);
             }
-        }
+        });
         if (meant.size() == 1) {
             at_ = *it;
             return meant.front();
@@ -361,8 +375,7 @@ Target WordsReader::target(bool pieces) {
     // A piece's name comes first: it may begin with any word.
     if (pieces) {
         if (auto m = longestName(); m.end > 0) {
-            for (const auto& p : scheme().pieces)
-                offer(p.name);
+            scheme().eachPiece([&](const Piece& p) { offer(p.name); });
             at_ = m.end;
             take({"'s edge", "edge"});
             return pieceTarget(m.ids.front());
@@ -444,6 +457,19 @@ Target WordsReader::target(bool pieces) {
     }
     if (take({"room", "middle of the room"}))
         return roomTarget();
+    using Is = Target::Is;
+    for (const auto& [word, is] : {std::pair<std::string_view, Is>{"ceiling", Is::ceiling},
+                                   {"skirting", Is::skirting},
+                                   {"chair rail", Is::chairRail},
+                                   {"picture rail", Is::pictureRail}}) {
+        const bool there = is == Is::ceiling || (is == Is::skirting && room.mouldings.skirting) ||
+                           (is == Is::chairRail && room.mouldings.chairRail) ||
+                           (is == Is::pictureRail && room.mouldings.pictureRail);
+        if (there && take({word})) {
+            t.is = is;
+            return t;
+        }
+    }
     if (pieces) {
         if (const int id = piece()) {
             take({"edge"});

@@ -1,6 +1,7 @@
 #pragma once
 
 #include "edit/edit.h"
+#include "measure/mass.h"
 
 #include <initializer_list>
 #include <map>
@@ -45,6 +46,8 @@ public:
     [[nodiscard]] bool lengthAhead();
     Length length(std::string_view what);
     double number(std::string_view what);
+    /// "24 lb", "11 kg".
+    Mass mass(std::string_view what);
     /// "84 x 36 x 34": one to three lengths, unless they begin a placement like "16 from".
     std::vector<Length> sizes();
     /// Text up to a comma or a word that begins a placement; or whatever stands in quotes.
@@ -87,15 +90,25 @@ private:
 /// The ties said from here to the end of the line, and what else is said on the way.
 struct Placement {
     std::vector<Tie> ties;
-    std::optional<Vec2> step; ///< "left 6", "6 toward wall A", on the floor
-    Heights heights;          ///< "seat 17", "top 20"
-    std::optional<bool> finishedBack; ///< "finished back", "bare back"
-    std::optional<double> cost;       ///< "costs 1200"
-    std::optional<std::string> reason; ///< "because it faces the fire"; to the end of the line
-    std::string name;         ///< "called supper table"
-    std::size_t nameAt = 0;   ///< where that stands in the line
+    std::optional<Vec2> step;           ///< "left 6", "6 toward wall A", on the floor
+    Heights heights;                    ///< "seat 17", "top 20"
+    std::optional<bool> finishedBack;   ///< "finished back", "bare back"
+    std::optional<double> cost;         ///< "costs 1200"
+    std::optional<std::string> reason;  ///< "because it faces the fire"; to the end of the line
+    std::optional<int> wall;            ///< on a wall: which one; -1 when nothing tells
+    std::optional<Hanging> hanging;     ///< on a wall: how it is held, when that is said
+    std::optional<std::string> picture; ///< "showing harbour": a picture of the job
+    std::string name;                   ///< "called supper table"
+    std::size_t nameAt = 0;             ///< where that stands in the line
 };
 [[nodiscard]] Placement readPlacement(WordsReader&, const Piece& subject, const Scene&);
+
+/// The same of a piece that hangs.
+[[nodiscard]] Placement readWallPlacement(WordsReader&, const Piece& subject, const Scene&);
+
+/// A line that makes, changes or takes apart a group on a wall, or hangs a whole wall; empty when
+/// this is none, and nothing is taken.
+[[nodiscard]] std::optional<Edit> readGrouping(WordsReader&, const Scene&, int selected);
 
 /// A piece that must be there, by name; "it" is the selected one.
 [[nodiscard]] int readSubject(WordsReader&, int selected);

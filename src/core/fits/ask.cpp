@@ -2,6 +2,7 @@
 
 #include "edit/new_piece.h"
 #include "edit/words_reader.h"
+#include "fits/walls.h"
 #include "judge/at_table.h"
 #include "judge/floor_ways.h"
 #include "measure/text.h"
@@ -28,6 +29,43 @@ public:
         if (in_.take({"does", "will", "would"}))
             return does();
         in_.take({"largest", "longest"});
+        if (in_.take({"picture over", "pictures over", "art over", "size over", "picture above",
+                      "size above"})) {
+            const int id = piece();
+            end();
+            return picturesOver(job_, id);
+        }
+        if (in_.take({"set like", "set to match", "set as large as"})) {
+            const int id = piece();
+            std::vector<int> pool;
+            if (in_.take({"from", "of", "out of"}))
+                do {
+                    pool.push_back(piece());
+                } while (in_.comma() || in_.take({"and"}));
+            end();
+            return setLike(job_, id, pool, goesOn_);
+        }
+        if (in_.take({"mirror on", "mirror"})) {
+            const std::size_t at = in_.at();
+            const auto wall = in_.target(false);
+            if (wall.is != Target::Is::wall)
+                in_.fail(at, in_.at() - at, "a mirror is asked for by its wall",
+                         "say it like: mirror on wall B showing floor lamp from sofa");
+            if (!in_.take({"showing", "to show", "that shows"}))
+                in_.failAhead("showing what?",
+                              "say it like: mirror on wall B showing floor lamp from sofa");
+            const auto thing = in_.target();
+            if (!in_.take({"from", "to"}))
+                in_.failAhead("from where?", "say it like: from sofa");
+            const auto from = in_.target();
+            end();
+            return mirrorShowing(job_, wall.index, thing, from);
+        }
+        if (in_.take({"ledge behind", "shelf behind"})) {
+            const int id = piece();
+            end();
+            return ledgeBehind(job_, id);
+        }
         if (in_.take({"table", "tables"}))
             return table();
         if (in_.take({"sofa", "sofas"}))
@@ -36,10 +74,18 @@ public:
             return rug();
         in_.failAhead("ask for what fits",
                       "say it like: table, sofa on wall A, rug for seats, where sideboard 60 x 18, "
-                      "or: does sofa 90 x 38 x 36 fit");
+                      "does sofa 90 x 38 x 36 fit, picture over sofa, set like harbour, or: mirror "
+                      "on wall B showing floor lamp from sofa");
     }
 
 private:
+    int piece() {
+        in_.article();
+        const int id = in_.piece();
+        if (id == 0)
+            in_.failAhead(fmt::format("there is no piece called “{}”", in_.rest()));
+        return id;
+    }
     void end() {
         in_.take({"fits", "fit", "stand", "go", "here"});
         in_.take({"here"});

@@ -1,5 +1,7 @@
 #include "geometry/shape.h"
 
+#include "geometry/polygon.h"
+
 #include <algorithm>
 #include <cassert>
 #include <numbers>
@@ -222,6 +224,34 @@ Shape ell(Length width, Length depth, Length bodyDepth, Length armWidth, bool ar
     return s;
 }
 
+Shape arch(Length width, Length height) {
+    const double w = width.mm() / 2;
+    const double h = height.mm() / 2;
+    const double rise = std::min(w, h);
+    Shape s;
+    s.count = 2;
+    s.parts[0] = box(-w, -h, w, h - rise, 0);
+    s.parts[1] = oval(width, Length::millimetres(2 * rise)).parts[0];
+    s.parts[1].points[0] = {0, h - rise};
+    encircle(s);
+    return s;
+}
+
+Shape octagon(Length width, Length height) {
+    const double w = width.mm() / 2;
+    const double h = height.mm() / 2;
+    const double k = std::numbers::sqrt2 - 1; // of a regular one's side to its width
+    const std::array<Vec2, 8> corners{{{-w * k, -h},
+                                       {w * k, -h},
+                                       {w, -h * k},
+                                       {w, h * k},
+                                       {w * k, h},
+                                       {-w * k, h},
+                                       {-w, h * k},
+                                       {-w, -h * k}}};
+    return convexPolygon(corners);
+}
+
 Shape sector(Vec2 hinge, Vec2 from, Angle sweep, Length radius) {
     Shape s;
     s.count = 1;
@@ -327,6 +357,12 @@ std::vector<Vec2> outline(const Shape& s, Length tolerance) {
     auto body = partOutline(s.parts[0], tolerance.mm());
     if (s.count == 1)
         return body;
+    // An arch is convex: the hull of its foot and its head.
+    if (s.parts[1].form == Convex::Form::ellipse || s.parts[1].count == 1) {
+        const auto head = partOutline(s.parts[1], tolerance.mm());
+        body.insert(body.end(), head.begin(), head.end());
+        return convexHull(std::move(body));
+    }
     return ellOutline(s, tolerance.mm());
 }
 

@@ -53,6 +53,11 @@ struct Box {
 [[nodiscard]] Shape rectangle(Length width, Length depth, Length corner = {});
 /// An ellipse; a circle when width and depth are equal.
 [[nodiscard]] Shape oval(Length width, Length depth);
+/// An arch with its head toward +y: a rectangle under a half ellipse as high as half its width, or
+/// as half the whole when that is less.
+[[nodiscard]] Shape arch(Length width, Length height);
+/// Eight sides in a box, its corners cut at the same share of either side.
+[[nodiscard]] Shape octagon(Length width, Length height);
 /// An L: a body of `bodyDepth` along the back, and an arm of `armWidth` reaching the full depth at
 /// the right or left as you face it.
 [[nodiscard]] Shape ell(Length width, Length depth, Length bodyDepth, Length armWidth,

@@ -2,6 +2,9 @@
 #include "geometry/gap.h"
 #include "geometry/polygon.h"
 #include "judge/rule_code.h"
+#include "scheme/on_wall.h"
+
+#include <fmt/format.h>
 
 #include <algorithm>
 #include <array>
@@ -22,6 +25,9 @@ bool tucksUnder(const Piece& chair, const Piece& table, const Gap& g, Length bac
         return false;
     return chair.kind->role == Role::perch || g.depth <= chair.size.depth - backStaysOut;
 }
+
+void judgeWallClash(const JudgeContext&);
+void judgeWallInside(const JudgeContext&);
 
 void judgeClash(const JudgeContext& c) {
     const Length contact = c.rule.setting("contact");
@@ -44,6 +50,86 @@ void judgeClash(const JudgeContext& c) {
                   g.onSecond)
                 .verdict = Verdict::clash;
         }
+    }
+    judgeWallClash(c);
+}
+
+/// A wall's things in one place: two that hang, one over an opening or over an outlet. What leans
+/// may stand before what else does; curtains hang over their window.
+void judgeWallClash(const JudgeContext& c) {
+    const Length contact = c.rule.setting("contact");
+    const auto& hung = c.scene.hung;
+    const auto add = [&](std::size_t i, const Target& other, const Gap& g) {
+        Reading& r = c.addOnWall(c.scene.hungPiece(i).wall, hung[i].id, other, Amount::of(g.depth),
+                                 c.band, g.onFirst, g.onSecond);
+        r.verdict = Verdict::clash;
+    };
+    for (std::size_t i = 0; i < hung.size(); ++i) {
+        const Piece& p = c.scene.hungPiece(i);
+        if (p.isGroup())
+            continue;
+        const bool leans = p.hanging.mount == Mount::leaned;
+        const bool curtain = p.kind->role == Role::curtain;
+        for (std::size_t k = 0; k < i; ++k) {
+            const Piece& q = c.scene.hungPiece(k);
+            if (q.isGroup() || q.wall != p.wall || leans || q.hanging.mount == Mount::leaned ||
+                curtain || q.kind->role == Role::curtain)
+                continue;
+            if (const Gap g = gapBetween(hung[i].shape, hung[k].shape); g.depth > contact)
+                add(i, pieceTarget(q.id), g);
+        }
+        if (curtain)
+            continue;
+        const auto over = [&](const Target& t, const Box& b) {
+            const std::array<Vec2, 4> corners{b.low, Vec2{b.high.x, b.low.y}, b.high,
+                                              Vec2{b.low.x, b.high.y}};
+            if (const Gap g = gapBetween(hung[i].shape, convexPolygon(corners)); g.depth > contact)
+                add(i, t, g);
+        };
+        for (const Opening& o : c.scene.room->openings)
+            if (o.wall == p.wall)
+                over(targetOf(o), *boxOn(targetOf(o), p.wall, c.scene));
+        for (const Fixture& f : c.scene.room->fixtures)
+            if (f.wall == p.wall && f.isPoint() && !leans && p.kind->role != Role::sconce &&
+                contains(hung[i].shape, {f.left.mm(), f.up.mm()}))
+                over(targetOf(f), [&] {
+                    Box b;
+                    b.include(Vec2{f.left.mm() - 35, f.up.mm() - 57});
+                    b.include(Vec2{f.left.mm() + 35, f.up.mm() + 57});
+                    return b;
+                }());
+    }
+}
+
+/// What hangs past the ends of its wall, over the ceiling or under the floor.
+void judgeWallInside(const JudgeContext& c) {
+    const double contact = c.rule.setting("contact").mm();
+    for (std::size_t i = 0; i < c.scene.hung.size(); ++i) {
+        const Piece& p = c.scene.hungPiece(i);
+        if (p.group() != 0)
+            continue;
+        const Box b = bounds(c.scene.hung[i].shape);
+        const double length = c.scene.room->walls[static_cast<std::size_t>(p.wall)].length().mm();
+        const double top = std::min({ceilingOver(*c.scene.room, p.wall, std::max(b.low.x, 0.0)),
+                                     ceilingOver(*c.scene.room, p.wall, std::min(b.high.x, length)),
+                                     ceilingOver(*c.scene.room, p.wall, b.centre().x)});
+        Target corner;
+        corner.is = Target::Is::corner;
+        const auto past = [&](double by, const Target& t, Vec2 from, Vec2 to) {
+            if (by <= contact)
+                return;
+            c.addOnWall(p.wall, p.id, t, Amount::of(Length::millimetres(by)), c.band, from, to)
+                .verdict = Verdict::clash;
+        };
+        const Vec2 m = b.centre();
+        corner.index = p.wall;
+        past(-b.low.x, corner, {b.low.x, m.y}, {0, m.y});
+        corner.index = (p.wall + 1) % static_cast<int>(c.scene.room->walls.size());
+        past(b.high.x - length, corner, {b.high.x, m.y}, {length, m.y});
+        Target ceiling;
+        ceiling.is = Target::Is::ceiling;
+        past(b.high.y - top, ceiling, {m.x, b.high.y}, {m.x, top});
+        past(-b.low.y, roomTarget(), {m.x, b.low.y}, {m.x, 0});
     }
 }
 
@@ -81,6 +167,7 @@ Through pastWall(const Shape& s, const Wall& w) {
 }
 
 void judgeInside(const JudgeContext& c) {
+    judgeWallInside(c);
     const double contact = c.rule.setting("contact").mm();
     const Room& room = *c.scene.room;
     const auto& corners = room.edge;
@@ -215,6 +302,16 @@ std::vector<Handle> lower(const Reading& r, double target, const Project& job, c
 std::vector<Handle> apart(const Reading& r, double target, const Project& job, const Scene&) {
     const double by = r.value.value - target;
     std::vector<Handle> out;
+    if (r.surface >= 0) {
+        for (const char* way : {"left", "right", "up", "down"})
+            out.push_back({[&job, id = r.piece, way](double x) {
+                               return fmt::format(
+                                   "move {} {} {}", job.scheme().byId(id)->name,
+                                   writeGap(Length::millimetres(std::abs(x)), job.notation), way);
+                           },
+                           by, -1});
+        return out;
+    }
     auto away = moveAway(job, r.piece, r.other, by);
     away.slope = -1;
     out.push_back(away);

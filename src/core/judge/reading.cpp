@@ -1,4 +1,6 @@
 #include "judge/reading.h"
+
+#include "hang/stock.h"
 #include "measure/text.h"
 
 #include <fmt/format.h>
@@ -36,6 +38,10 @@ std::string filled(std::string s, const Reading& r, const Wording& w) {
                : r.to.is != Target::Is::none  ? words(r.to, w)
                                               : "none");
     replaceAll(s, "{second}", words(r.second, w.notation));
+    if (r.value.quantity == Quantity::ratio && r.value.value > 0)
+        replaceAll(
+            s, "{proportion}",
+            proportionName(Length::millimetres(1000 * r.value.value), Length::millimetres(1000)));
     if (const Piece* also = r.also != 0 ? w.scheme.byId(r.also) : nullptr)
         replaceAll(s, "{also}", also->name);
     {
@@ -77,8 +83,11 @@ std::string whyOf(const Reading& r, const Wording& w) {
                           ? r.rule->tight
                           : r.rule->loose,
                       r, w);
-    case Verdict::right:
     case Verdict::note:
+        if (!r.rule->note.empty())
+            return filled(r.rule->note, r, w);
+        break;
+    case Verdict::right:
         break;
     }
     return filled(r.rule->right, r, w);

@@ -30,10 +30,16 @@ struct Reading {
     Target to;     ///< what it happens to be measured to, where that may be another next time
     Band band;
     Verdict verdict = Verdict::right;
-    std::array<Vec2, 2> at; ///< where it is seen on the floor, mm
+    std::array<Vec2, 2> at; ///< where it is seen on its surface, mm
+    int surface = -1;       ///< the floor, or the index of the wall it is seen on
 
     [[nodiscard]] bool toMend() const {
         return verdict == Verdict::tight || verdict == Verdict::loose || verdict == Verdict::clash;
+    }
+    /// True when it is a stretch that can be drawn on a surface: -1 the floor, else a wall. Of the
+    /// walls' readings every one is.
+    [[nodiscard]] bool seenOn(int which) const {
+        return surface == which && (surface >= 0 || rule->seenInPlan);
     }
     /// True for the same relation, whatever its value.
     [[nodiscard]] bool sameAs(const Reading& r) const {

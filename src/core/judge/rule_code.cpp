@@ -59,8 +59,9 @@ Length Shared::setting(std::string_view rule, std::string_view name) const {
 }
 
 const RuleCode* codeOf(std::string_view id) {
-    for (const auto subject : {seatingRules(), diningRules(), doorRules(), wayRules(), clashRules(),
-                               talkRules(), useRules(), lookRules(), roomRules()})
+    for (const auto subject :
+         {seatingRules(), diningRules(), doorRules(), wayRules(), clashRules(), talkRules(),
+          useRules(), lookRules(), roomRules(), hangingRules(), wallRules()})
         for (const RuleCode& c : subject)
             if (c.id == id)
                 return &c;
@@ -130,13 +131,14 @@ Handle resize(const Project& job, int id, SizeFigure figure, double start, doubl
                 const Piece& p = *job.scheme().byId(id);
                 Size s = p.size;
                 const Length l = Length::millimetres(x);
-                const bool round =
-                    p.footprint.form == FootprintForm::oval && abs(s.width - s.depth) <= quiet;
+                const Size face = p.outlineSize();
+                const bool round = p.footprint.form == FootprintForm::oval &&
+                                   abs(face.width - face.depth) <= quiet;
                 switch (figure) {
                 case SizeFigure::width:
                     s.width = l;
                     if (round)
-                        s.depth = l;
+                        (p.onWall() ? s.height : s.depth) = l;
                     break;
                 case SizeFigure::depth:
                     s.depth = l;
@@ -145,7 +147,9 @@ Handle resize(const Project& job, int id, SizeFigure figure, double start, doubl
                     s.height = l;
                     break;
                 }
-                return fmt::format("size {} {}", p.name, words(s, job.notation));
+                Piece sized = p;
+                sized.size = s;
+                return fmt::format("size {} {}", p.name, sizeWords(sized, job.notation));
             },
             start, slope};
 }

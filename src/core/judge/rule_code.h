@@ -42,6 +42,13 @@ struct JudgeContext {
         return add(piece, other, value, band, a, b);
     }
     Reading& add(int piece, Target other, Amount value, const Band& own, Vec2 a, Vec2 b) const;
+    /// The same of something seen on a wall.
+    Reading& addOnWall(int wall, int piece, Target other, Amount value, const Band& own, Vec2 a,
+                       Vec2 b) const {
+        Reading& r = add(piece, other, value, own, a, b);
+        r.surface = wall;
+        return r;
+    }
     /// For information: no band, nothing to mend.
     Reading& note(int piece, Target other, Amount value, Vec2 a, Vec2 b) const;
 };
@@ -74,6 +81,8 @@ struct RuleCode {
 [[nodiscard]] std::span<const RuleCode> useRules();
 [[nodiscard]] std::span<const RuleCode> lookRules();
 [[nodiscard]] std::span<const RuleCode> roomRules();
+[[nodiscard]] std::span<const RuleCode> hangingRules();
+[[nodiscard]] std::span<const RuleCode> wallRules();
 
 [[nodiscard]] const RuleCode* codeOf(std::string_view id);
 

@@ -60,9 +60,9 @@ bool takesLong(std::string_view text) {
     return foldCase(trimmed(text)).starts_with("mend");
 }
 
-Result<Said> readSaid(std::string_view text, const Project& job, int selected) {
+Result<Said> readSaid(std::string_view text, const Project& job, int selected, int surface) {
     if (!takesLong(text) || !isText(text) || text.size() > 2000)
-        return readLine(text, job, selected);
+        return readLine(text, job, selected, surface);
     try {
         WordsReader in(text, job);
         if (in.take({"mend all", "mend everything", "mend all i can"}))
@@ -72,7 +72,7 @@ Result<Said> readSaid(std::string_view text, const Project& job, int selected) {
     } catch (const LineFault& f) {
         return f.problem;
     }
-    return readLine(text, job, selected);
+    return readLine(text, job, selected, surface);
 }
 
 Result<Applied> runWholeScript(std::string_view script, std::string_view file, const Project& job) {

@@ -17,23 +17,15 @@ namespace {
 
 constexpr std::size_t mostRecords = 2001;
 
-std::string cell(std::string_view s) {
-    if (s.find_first_of(",\"\r\n") == std::string_view::npos)
-        return std::string(s);
-    std::string out = "\"";
-    for (const char c : s) {
-        out += c;
-        if (c == '"')
-            out += '"';
-    }
-    return out + "\"";
-}
-
 const char* shapeName(const Footprint& f, const Size& s) {
     if (f.form == FootprintForm::ell)
         return "L";
     if (f.form == FootprintForm::oval)
         return abs(s.width - s.depth) <= quiet ? "round" : "oval";
+    if (f.form == FootprintForm::arch)
+        return "arch";
+    if (f.form == FootprintForm::octagon)
+        return "octagon";
     return "rectangle";
 }
 
@@ -160,6 +152,18 @@ Result<std::vector<std::vector<std::string>>> readCsv(std::string_view text,
     return out;
 }
 
+std::string csvCell(std::string_view s) {
+    if (s.find_first_of(",\"\r\n") == std::string_view::npos)
+        return std::string(s);
+    std::string out = "\"";
+    for (const char c : s) {
+        out += c;
+        if (c == '"')
+            out += '"';
+    }
+    return out + "\"";
+}
+
 std::string kindsAsCsv(const std::vector<KindPtr>& kinds, bool metric) {
     const char* u = metric ? "mm" : "in";
     std::string out =
@@ -174,13 +178,13 @@ std::string kindsAsCsv(const std::vector<KindPtr>& kinds, bool metric) {
         std::string also;
         for (const auto& w : k->also)
             also += (also.empty() ? "" : "; ") + w;
-        out +=
-            fmt::format("{},{},{},{},{},{},{},{},{},{},{},{},{},{}\r\n", cell(k->id), cell(k->name),
-                        familyName(k->family), roleName(k->role), shapeName(k->footprint, k->size),
-                        length(k->size.width), length(k->size.depth), length(k->size.height),
-                        k->heights.seat ? length(*k->heights.seat) : "",
-                        k->use.front > Length{} ? length(k->use.front) : "", cell(k->opens),
-                        k->bareBack ? "bare" : "", cell(also), cell(k->caution));
+        out += fmt::format("{},{},{},{},{},{},{},{},{},{},{},{},{},{}\r\n", csvCell(k->id),
+                           csvCell(k->name), familyName(k->family), roleName(k->role),
+                           shapeName(k->footprint, k->outlineSize()), length(k->size.width),
+                           length(k->size.depth), length(k->size.height),
+                           k->heights.seat ? length(*k->heights.seat) : "",
+                           k->use.front > Length{} ? length(k->use.front) : "", csvCell(k->opens),
+                           k->bareBack ? "bare" : "", csvCell(also), csvCell(k->caution));
     }
     return out;
 }
@@ -267,7 +271,7 @@ Result<std::vector<Kind>> kindsFromCsv(std::string_view text, std::string_view f
             return t.fault(r, fmt::format("“{}” is no {}", s, name),
                            "see docs/kit.md for the words");
         };
-        if (auto p = enumerated("family", familyName, 8, k.family))
+        if (auto p = enumerated("family", familyName, familyCount, k.family))
             return *p;
         if (auto p = enumerated("role", roleName, roleCount, k.role))
             return *p;
@@ -292,11 +296,16 @@ Result<std::vector<Kind>> kindsFromCsv(std::string_view text, std::string_view f
             k.footprint = {FootprintForm::oval, {}, {}, {}, true};
         else if (shape == "rectangle")
             k.footprint = {FootprintForm::rectangle, {}, {}, {}, true};
+        else if (shape == "arch")
+            k.footprint = {FootprintForm::arch, {}, {}, {}, true};
+        else if (shape == "octagon")
+            k.footprint = {FootprintForm::octagon, {}, {}, {}, true};
         else if (!shape.empty() && shape != "l")
             return t.fault(r, fmt::format("“{}” is no shape", shape),
-                           "use rectangle, round, oval or L");
-        if (shape == "round" && abs(size.width - size.depth) > quiet)
-            return t.fault(r, "a round kind has a width and a depth that differ",
+                           "use rectangle, round, oval, L, arch or octagon");
+        const Size face = k.outlineSize();
+        if (shape == "round" && abs(face.width - face.depth) > quiet)
+            return t.fault(r, "a round kind has two sides that differ",
                            "make them the same, or call it oval");
         if (k.footprint.form == FootprintForm::ell) {
             if (!like || like->footprint.form != FootprintForm::ell)

@@ -1,6 +1,7 @@
 #pragma once
 
 #include "geometry/shape.h"
+#include "kit/hanging.h"
 #include "measure/result.h"
 
 #include <filesystem>
@@ -13,7 +14,8 @@
 namespace mezzet {
 
 /// What a kind of piece is drawn and listed as.
-enum class Family { seat, table, storage, sleep, rug, light, plant, screen };
+enum class Family { seat, table, storage, sleep, rug, light, plant, screen, hung };
+inline constexpr int familyCount = 9;
 
 /// What a kind is to the rules.
 enum class Role {
@@ -31,16 +33,25 @@ enum class Role {
     rug,
     lamp,
     plant,
-    screen
+    screen,
+    art, ///< a picture, framed or not
+    mirror,
+    shelf,
+    sconce,   ///< a light on the wall
+    object,   ///< a plate, a basket, a mask, a clock
+    hookRail, ///< coats are hung from it
+    cabinet,  ///< a cupboard on the wall
+    curtain,  ///< with its rod, over a window
+    group     ///< several pieces on a wall, taken as one outline
 };
 
-/// The first and last of the roles, for those who go through them.
-inline constexpr int roleCount = 15;
+/// How many roles there are, for those who go through them.
+inline constexpr int roleCount = 24;
 
 struct Size {
     Length width;  ///< left to right as you face it
-    Length depth;  ///< front to back
-    Length height; ///< floor to its highest point; a rug's pile and pad
+    Length depth;  ///< front to back; of a piece on a wall, how far it stands out
+    Length height; ///< floor to its highest point; a rug's pile and pad; on a wall, foot to top
 
     bool operator==(const Size&) const = default;
 };
@@ -55,9 +66,15 @@ struct Heights {
     bool operator==(const Heights&) const = default;
 };
 
-enum class FootprintForm { rectangle, oval, ell };
+enum class FootprintForm {
+    rectangle,
+    oval,
+    ell,
+    arch,   ///< a square foot and a round head
+    octagon ///< with eight equal corners
+};
 
-/// The outline seen from above; its size is the piece's.
+/// The outline seen from above, or of a piece on a wall from the front; its size is the piece's.
 struct Footprint {
     FootprintForm form = FootprintForm::rectangle;
     Length corner;          ///< radius of rounded corners
@@ -87,15 +104,25 @@ struct Kind {
     Heights heights;
     Footprint footprint;
     UseRoom use;
-    std::string opens;        ///< what takes that room: "drawers", "doors", "the bed in it"
-    bool opensSeldom = false; ///< for a night or a guest: what is light is moved aside for it
-    bool bareBack = false;    ///< its back is not finished, and is not to be seen
-    bool standsOn = false;    ///< stands on another piece and not on the floor
-    bool own = false;         ///< the studio's own, and not of the shipped kit
-    Length clearBelow;        ///< floor to the underside of a table's top, where chairs tuck in
-    std::string caution;      ///< said when it is placed; empty for most
-    std::string draw;         ///< how it is drawn from above: "cushions", "top", "pillows" …
+    std::string opens;            ///< what takes that room: "drawers", "doors", "the bed in it"
+    bool opensSeldom = false;     ///< for a night or a guest: what is light is moved aside for it
+    bool bareBack = false;        ///< its back is not finished, and is not to be seen
+    bool standsOn = false;        ///< stands on another piece and not on the floor
+    bool own = false;             ///< the studio's own, and not of the shipped kit
+    Length clearBelow;            ///< floor to the underside of a table's top, where chairs tuck in
+    std::string caution;          ///< said when it is placed; empty for most
+    std::string draw;             ///< how it is drawn from above: "cushions", "top", "pillows" …
+    Hanging hanging;              ///< how such a piece usually hangs
+    Length hangAt;                ///< the height it usually hangs at; nothing is eye level
+    Level hangBy = Level::centre; ///< which height of it that is
+    double arealWeight = 0; ///< kg to a square metre of its face, when its weight is not known
 
+    /// The two figures of its outline: from above, or of what hangs from the front.
+    [[nodiscard]] Size outlineSize() const {
+        return hangs() ? Size{size.width, size.height, size.depth} : size;
+    }
+    /// Has its place on a wall.
+    [[nodiscard]] bool hangs() const { return family == Family::hung; }
     /// Flat on the floor: walked over, and stood on by other pieces.
     [[nodiscard]] bool flat() const { return family == Family::rug; }
     /// Stands on the floor, and is walked round.

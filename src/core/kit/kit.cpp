@@ -14,6 +14,10 @@ Shape footprintShape(const Footprint& f, const Size& s) {
         return oval(s.width, s.depth);
     case FootprintForm::ell:
         return ell(s.width, s.depth, f.bodyDepth, f.armWidth, f.armOnRight, f.corner);
+    case FootprintForm::arch:
+        return arch(s.width, s.depth);
+    case FootprintForm::octagon:
+        return octagon(s.width, s.depth);
     case FootprintForm::rectangle:
         break;
     }
@@ -21,16 +25,17 @@ Shape footprintShape(const Footprint& f, const Size& s) {
 }
 
 std::string_view familyName(Family f) {
-    constexpr std::string_view names[] = {"seat", "table", "storage", "sleep",
-                                          "rug",  "light", "plant",   "screen"};
+    constexpr std::string_view names[] = {"seat",  "table", "storage", "sleep", "rug",
+                                          "light", "plant", "screen",  "hung"};
     return names[static_cast<std::size_t>(f)];
 }
 
 std::string_view roleName(Role r) {
-    constexpr std::string_view names[] = {"none",         "sofa",       "armchair",     "perch",
-                                          "low-table",    "side-table", "dining-table", "desk",
-                                          "dining-chair", "bed",        "storage",      "rug",
-                                          "lamp",         "plant",      "screen"};
+    constexpr std::string_view names[] = {
+        "none",         "sofa",   "armchair",     "perch",   "low-table", "side-table",
+        "dining-table", "desk",   "dining-chair", "bed",     "storage",   "rug",
+        "lamp",         "plant",  "screen",       "art",     "mirror",    "shelf",
+        "sconce",       "object", "hook-rail",    "cabinet", "curtain",   "group"};
     return names[static_cast<std::size_t>(r)];
 }
 

@@ -128,8 +128,13 @@ Footprint readFootprint(const json& o, const Entry& e, const Size& size) {
                         "make them the same, or call it oval"};
     } else if (form == "L") {
         f.form = FootprintForm::ell;
+    } else if (form == "arch") {
+        f.form = FootprintForm::arch;
+    } else if (form == "octagon") {
+        f.form = FootprintForm::octagon;
     } else {
-        throw Fault{fmt::format("“{}” is no shape", form), "use rectangle, round, oval or L"};
+        throw Fault{fmt::format("“{}” is no shape", form),
+                    "use rectangle, round, oval, L, arch or octagon"};
     }
     for (const auto& [key, v] : o.items()) {
         if (key == "form")
@@ -153,6 +158,42 @@ Footprint readFootprint(const json& o, const Entry& e, const Size& size) {
     return f;
 }
 
+void readHanging(const json& o, const Entry& e, Kind& k) {
+    if (!o.is_object() || !k.hangs())
+        throw Fault{"“hang” is not a group of a kind of the family hung", "see docs/kit.md"};
+    Hanging& h = k.hanging;
+    for (const auto& [key, v] : o.items()) {
+        if (key == "mount" && v.is_string()) {
+            const auto word = v.get<std::string>();
+            const auto it = std::find_if(mountWords.begin(), mountWords.end(),
+                                         [&](const auto& m) { return word == m.second; });
+            if (it == mountWords.end())
+                throw Fault{fmt::format("“{}” is no mount", word), "see docs/kit.md"};
+            h.mount = it->first;
+        } else if (key == "hooks" && v.is_number_integer() && v.get<int>() >= 0 &&
+                   v.get<int>() <= 20) {
+            h.hooks = v.get<int>();
+        } else if (key == "drop") {
+            h.drop = e.length(v, "“drop”", false);
+        } else if (key == "centre at" || key == "top at" || key == "bottom at") {
+            k.hangAt = e.length(v, "the height it hangs at", true);
+            k.hangBy = key[0] == 'c' ? Level::centre : key[0] == 't' ? Level::top : Level::bottom;
+        } else if (key == "frame") {
+            h.frame = e.length(v, "“frame”", false);
+        } else if (key == "mat") {
+            h.mat = e.length(v, "“mat”", false);
+        } else if (key == "material" && v.is_string()) {
+            h.material = v.get<std::string>();
+        } else if (key == "kg per square metre" && v.is_number() && v.get<double>() >= 0 &&
+                   v.get<double>() < 500) {
+            k.arealWeight = v.get<double>();
+        } else {
+            throw Fault{fmt::format("“hang” can't have “{}: {}”", key, v.dump()),
+                        "see docs/kit.md"};
+        }
+    }
+}
+
 Kind readKind(const json& j, double unit) {
     if (!j.is_object())
         throw Fault{"it is not an object", "each entry is {\"id\": …, \"name\": …, \"size\": […]}"};
@@ -160,9 +201,9 @@ Kind readKind(const json& j, double unit) {
     Kind k;
     k.id = e.text("id", true);
     k.name = e.text("name", true);
-    k.family = named<Family>(e.text("family", true), familyName, 8, "family");
+    k.family = named<Family>(e.text("family", true), familyName, familyCount, "family");
     const auto role = e.text("role", false);
-    k.role = role.empty() ? Role::none : named<Role>(role, roleName, 15, "role");
+    k.role = role.empty() ? Role::none : named<Role>(role, roleName, roleCount, "role");
     k.caution = e.text("caution", false);
     k.draw = e.text("draw", false);
     if (const auto* also = e.group("also")) {
@@ -186,7 +227,7 @@ Kind readKind(const json& j, double unit) {
         if (one && *one > k.size.height + quiet)
             throw Fault{"one of its heights is above its top", "correct the heights or the size"};
     if (const auto* shape = e.group("shape"))
-        k.footprint = readFootprint(*shape, e, k.size);
+        k.footprint = readFootprint(*shape, e, k.outlineSize());
     const auto use = e.lengths<4>("use", {"front", "back", "left", "right"});
     k.use = {use[0].value_or(Length{}), use[1].value_or(Length{}), use[2].value_or(Length{}),
              use[3].value_or(Length{})};
@@ -200,7 +241,11 @@ Kind readKind(const json& j, double unit) {
     }
     if (const auto* below = e.group("clearBelow"))
         k.clearBelow = e.length(*below, "“clearBelow”", false);
+    if (const auto* hang = e.group("hang"))
+        readHanging(*hang, e, k);
     e.finish();
+    if (k.hangs() && k.standsOn)
+        throw Fault{"it hangs on a wall and stands on a piece", "take “standsOn” out"};
     return k;
 }
 

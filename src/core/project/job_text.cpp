@@ -37,6 +37,10 @@ json jsonOf(const Target& t) {
         break;
     case Target::Is::room:
     case Target::Is::none:
+    case Target::Is::ceiling:
+    case Target::Is::skirting:
+    case Target::Is::chairRail:
+    case Target::Is::pictureRail:
         break;
     case Target::Is::fixture:
         j["kind"] = wordFor(fixtureWords, t.built);
@@ -82,6 +86,20 @@ json jsonOf(const Tie& t) {
         if (t.to == MeasuredTo::centre)
             j["to"] = "centre";
         break;
+    case Tie::Kind::levelWith:
+        j["levelOf"] = wordFor(levelWords, t.levelOf);
+        [[fallthrough]];
+    case Tie::Kind::height:
+        j["level"] = wordFor(levelWords, t.level);
+        [[fallthrough]];
+    case Tie::Kind::eyeLevel:
+    case Tie::Kind::above:
+    case Tie::Kind::below:
+        j["distance"] = t.distance.mm();
+        break;
+    case Tie::Kind::inGroup:
+        j["at"] = {t.distance.mm(), t.second.mm()};
+        break;
     default:
         break;
     }
@@ -89,10 +107,38 @@ json jsonOf(const Tie& t) {
     return j;
 }
 
+json jsonOf(const Hanging& h) {
+    json j{{"mount", wordFor(mountWords, h.mount)}, {"hooks", h.hooks}};
+    const auto length = [&](const char* name, const std::optional<Length>& l) {
+        if (l)
+            j[name] = l->mm();
+    };
+    length("drop", h.drop);
+    length("ringSpacing", h.ringSpacing);
+    length("ringsDown", h.ringsDown);
+    length("slack", h.slack);
+    length("hookSpacing", h.hookSpacing);
+    if (h.weight)
+        j["weight"] = h.weight->kg();
+    if (h.load)
+        j["load"] = h.load->kg();
+    if (h.frame > Length{})
+        j["frame"] = h.frame.mm();
+    if (h.mat > Length{})
+        j["mat"] = h.mat.mm();
+    if (!h.material.empty())
+        j["material"] = h.material;
+    if (h.clamped)
+        j["clamped"] = true;
+    return j;
+}
+
 json jsonOf(const Footprint& f) {
-    json j{{"form", f.form == FootprintForm::oval  ? "oval"
-                    : f.form == FootprintForm::ell ? "L"
-                                                   : "rectangle"}};
+    json j{{"form", f.form == FootprintForm::oval      ? "oval"
+                    : f.form == FootprintForm::ell     ? "L"
+                    : f.form == FootprintForm::arch    ? "arch"
+                    : f.form == FootprintForm::octagon ? "octagon"
+                                                       : "rectangle"}};
     if (f.corner > Length{})
         j["corner"] = f.corner.mm();
     if (f.form == FootprintForm::ell) {
@@ -119,6 +165,16 @@ json jsonOf(const Piece& p) {
     j["shape"] = jsonOf(p.footprint);
     j["at"] = {p.pose.at.x, p.pose.at.y};
     j["turn"] = p.pose.turn.inDegrees();
+    if (p.onWall()) {
+        j["wall"] = wallName(p.wall);
+        j["hanging"] = jsonOf(p.hanging);
+        if (p.isGroup())
+            j["plan"] = {{"form", wordFor(formWords, p.plan.form)},
+                         {"gap", p.plan.gap.mm()},
+                         {"answer", p.plan.answer}};
+        if (!p.picture.empty())
+            j["picture"] = p.picture;
+    }
     if (p.locked)
         j["locked"] = true;
     j["ties"] = json::array();
@@ -199,7 +255,7 @@ std::string jobText(const Project& p) {
     // Kinds of the studio's own go with the job, so that it opens elsewhere.
     std::vector<Kind> own;
     for (const auto& s : p.schemes)
-        for (const auto* list : {&s->pieces, &s->away})
+        for (const auto* list : {&s->pieces, &s->hung, &s->away})
             for (const Piece& piece : *list)
                 if (piece.kind->own && std::none_of(own.begin(), own.end(), [&](const Kind& k) {
                         return k.id == piece.kind->id;
@@ -216,6 +272,10 @@ std::string jobText(const Project& p) {
                  {"pieces", json::array()}};
         for (const auto& piece : s.pieces)
             one["pieces"].push_back(jsonOf(piece));
+        if (!s.hung.empty())
+            one["hung"] = json::array();
+        for (const auto& piece : s.hung)
+            one["hung"].push_back(jsonOf(piece));
         if (s.arrangement == Arrangement::guests)
             one["arrangement"] = "guests";
         if (!s.away.empty())
@@ -242,6 +302,22 @@ std::string jobText(const Project& p) {
         j["briefs"] = json::array();
     for (const auto& [room, b] : p.judgement.briefs)
         j["briefs"].push_back({{"room", room}, {"day", b.day}, {"guests", b.guests}});
+    if (const Eyes& eyes = p.judgement.eyes; eyes != Eyes{}) {
+        json e{{"household", wordFor(householdWords, eyes.household)}, {"statures", json::array()}};
+        for (const Length l : eyes.statures)
+            e["statures"].push_back(l.mm());
+        j["eyes"] = e;
+    }
+    if (p.pictures && !p.pictures->empty()) {
+        j["pictures"] = json::array();
+        for (const auto& [key, one] : *p.pictures)
+            j["pictures"].push_back({{"key", key},
+                                     {"name", one.name},
+                                     {"source", one.source},
+                                     {"width", one.width},
+                                     {"height", one.height},
+                                     {"picture", one.bytes}});
+    }
     carry(j, p.extra);
     return j.dump(1) + "\n";
 }

@@ -1,5 +1,6 @@
 #pragma once
 
+#include "rules/rule_book.h"
 #include "scheme/scheme.h"
 
 #include <array>
@@ -12,7 +13,7 @@ inline constexpr int jobFormat = 1;
 
 // The enumerations as the file spells them.
 
-inline constexpr std::array<std::pair<Tie::Kind, const char*>, 14> tieWords{
+inline constexpr std::array<std::pair<Tie::Kind, const char*>, 20> tieWords{
     {{Tie::Kind::against, "against"},
      {Tie::Kind::inCorner, "in-corner"},
      {Tie::Kind::turned, "turned"},
@@ -26,8 +27,31 @@ inline constexpr std::array<std::pair<Tie::Kind, const char*>, 14> tieWords{
      {Tie::Kind::centredBetween, "centred-between"},
      {Tie::Kind::under, "under"},
      {Tie::Kind::at, "at"},
-     {Tie::Kind::atPlace, "at-place"}}};
-inline constexpr std::array<std::pair<Target::Is, const char*>, 9> targetWords{
+     {Tie::Kind::atPlace, "at-place"},
+     {Tie::Kind::height, "height"},
+     {Tie::Kind::eyeLevel, "eye-level"},
+     {Tie::Kind::above, "above"},
+     {Tie::Kind::below, "below"},
+     {Tie::Kind::levelWith, "level-with"},
+     {Tie::Kind::inGroup, "in-group"}}};
+inline constexpr std::array<std::pair<Level, const char*>, 3> levelWords{
+    {{Level::bottom, "bottom"}, {Level::centre, "centre"}, {Level::top, "top"}}};
+inline constexpr std::array<std::pair<Household, const char*>, 5> householdWords{
+    {{Household::unsaid, "unsaid"},
+     {Household::shortOnes, "short"},
+     {Household::mixed, "mixed"},
+     {Household::tall, "tall"},
+     {Household::open, "public"}}};
+inline constexpr std::array<std::pair<GroupForm, const char*>, groupForms> formWords{
+    {{GroupForm::row, "row"},
+     {GroupForm::column, "column"},
+     {GroupForm::grid, "grid"},
+     {GroupForm::spiral, "spiral"},
+     {GroupForm::salon, "salon"},
+     {GroupForm::mirrored, "mirrored"},
+     {GroupForm::stepped, "stepped"},
+     {GroupForm::asPlaced, "as-placed"}}};
+inline constexpr std::array<std::pair<Target::Is, const char*>, 13> targetWords{
     {{Target::Is::piece, "piece"},
      {Target::Is::wall, "wall"},
      {Target::Is::corner, "corner"},
@@ -36,7 +60,11 @@ inline constexpr std::array<std::pair<Target::Is, const char*>, 9> targetWords{
      {Target::Is::opening, "opening"},
      {Target::Is::chimney, "chimney"},
      {Target::Is::room, "room"},
-     {Target::Is::fixture, "fixture"}}};
+     {Target::Is::fixture, "fixture"},
+     {Target::Is::ceiling, "ceiling"},
+     {Target::Is::skirting, "skirting"},
+     {Target::Is::chairRail, "chair-rail"},
+     {Target::Is::pictureRail, "picture-rail"}}};
 inline constexpr std::array<std::pair<FixtureKind, const char*>, 11> fixtureWords{
     {{FixtureKind::chimney, "chimney"},
      {FixtureKind::fireplace, "fireplace"},

@@ -23,7 +23,12 @@ Result<Library> loadLibrary(const std::filesystem::path& data) {
     auto book = loadRuleBook(data / "rules" / "book.json");
     if (!book)
         return book.problem();
-    return Library{*kit, *book};
+    auto stock = loadWallStock(data / "walls");
+    if (!stock)
+        return stock.problem();
+    auto whole = std::make_shared<RuleBook>(**book);
+    whole->shelving = stock->shelving;
+    return Library{*kit, whole, {}, stock->sizes};
 }
 
 std::filesystem::path studioFolder() {

@@ -1,9 +1,11 @@
 #pragma once
 
+#include "hang/stock.h"
 #include "rules/rule_book.h"
 #include "scheme/resolve.h"
 
 #include <filesystem>
+#include <map>
 #include <memory>
 #include <string>
 #include <vector>
@@ -15,9 +17,10 @@ struct Library {
     KitPtr kit;
     RuleBookPtr book;
     std::optional<Judgement> studio{}; ///< the school and bands a studio begins its jobs with
+    std::vector<StockSize> stock{};    ///< sizes pictures come in
 };
 
-/// Reads kit/ and rules/book.json of a data folder.
+/// Reads kit/, rules/book.json and walls/ of a data folder.
 [[nodiscard]] Result<Library> loadLibrary(const std::filesystem::path& data);
 
 /// What a studio keeps for itself: kinds of its own, and the school and bands its jobs begin with.
@@ -47,6 +50,18 @@ struct Underlay {
 using UnderlayPtr = std::shared_ptr<const Underlay>;
 inline constexpr std::size_t mostUnderlayBytes = 8 * 1024 * 1024;
 
+/// A picture for a frame: a copy, and where it came from.
+struct Picture {
+    std::string name;   ///< its file's name
+    std::string source; ///< the file it was taken from, as the user gave it
+    std::string bytes;  ///< PNG or JPEG, base64
+    int width = 0;      ///< pixels
+    int height = 0;
+
+    bool operator==(const Picture&) const = default;
+};
+using Pictures = std::map<std::string, Picture, std::less<>>;
+
 /// One job: its measured rooms and their schemes. A value; every change makes a new one.
 struct Project {
     std::string title = "Untitled job";
@@ -58,8 +73,9 @@ struct Project {
     Judgement judgement;
     std::vector<SchemePtr> schemes; ///< at least one for every room
     std::size_t active = 0;
-    std::vector<SchemePtr> thrownAway; ///< newest last; they can be got back
-    UnderlayPtr underlay;              ///< null for none
+    std::vector<SchemePtr> thrownAway;        ///< newest last; they can be got back
+    UnderlayPtr underlay;                     ///< null for none
+    std::shared_ptr<const Pictures> pictures; ///< by key; null for none
     Library library;
     std::string extra;     ///< fields of the job file this version doesn't know, as JSON
     std::string roomExtra; ///< the same of its rooms
@@ -86,12 +102,15 @@ using ProjectPtr = std::shared_ptr<const Project>;
                                             std::string_view file = {});
 
 /// Limits of a job file, stated in docs/job-file.md.
-inline constexpr std::size_t mostJobBytes = 16 * 1024 * 1024;
+inline constexpr std::size_t mostJobBytes = 64 * 1024 * 1024;
 inline constexpr std::size_t mostPieces = 2000;
 inline constexpr std::size_t mostSchemes = 100;
 inline constexpr std::size_t mostNameLength = 80;
 inline constexpr std::size_t mostThrownAway = 20; ///< the oldest goes for good
 inline constexpr std::size_t mostZones = 60;
+inline constexpr std::size_t mostPictures = 200;
+inline constexpr std::size_t mostPictureBytes = 1024 * 1024; ///< of one, base64
+inline constexpr std::size_t mostStatures = 20;
 inline constexpr std::size_t mostReason = 2000; ///< characters of a reason or a scheme's note
 
 /// A school and bands by themselves, with a job's fields “school” and “rules”.

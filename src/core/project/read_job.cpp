@@ -133,6 +133,10 @@ Target readTarget(const json& j, const std::string& where) {
     }
     case Target::Is::room:
     case Target::Is::none:
+    case Target::Is::ceiling:
+    case Target::Is::skirting:
+    case Target::Is::chairRail:
+    case Target::Is::pictureRail:
         break;
     case Target::Is::fixture:
         t.built = f.word("kind", fixtureWords);
@@ -147,7 +151,9 @@ Tie readTie(const json& j, const std::string& where) {
     Fields f(j, where);
     Tie t;
     t.kind = f.word("tie", tieWords);
-    if (t.kind != Tie::Kind::turned && t.kind != Tie::Kind::at && t.kind != Tie::Kind::under)
+    const bool bare = t.kind == Tie::Kind::height || t.kind == Tie::Kind::eyeLevel;
+    if (t.kind != Tie::Kind::turned && t.kind != Tie::Kind::at && t.kind != Tie::Kind::under &&
+        (!bare || f.has("of")))
         t.of = readTarget(f.need("of"), where + ", “of”");
     if (t.kind == Tie::Kind::centredBetween)
         t.also = readTarget(f.need("also"), where + ", “also”");
@@ -175,8 +181,21 @@ Tie readTie(const json& j, const std::string& where) {
         if (t.group.empty())
             f.fail("“pieces” is empty");
         break;
-    case Tie::Kind::fromPiece:
+    case Tie::Kind::inGroup: {
         wants({Is::piece});
+        const auto p = f.pair("at");
+        t.distance = Length::millimetres(p.x);
+        t.second = Length::millimetres(p.y);
+        break;
+    }
+    case Tie::Kind::levelWith:
+        t.levelOf = f.word("levelOf", levelWords);
+        [[fallthrough]];
+    case Tie::Kind::height:
+        t.level = f.word("level", levelWords);
+        break;
+    case Tie::Kind::fromPiece:
+        wants({Is::piece, Is::window, Is::door, Is::opening, Is::chimney, Is::fixture});
         t.side = f.word("side", sideWords);
         break;
     case Tie::Kind::inCorner:
@@ -221,6 +240,10 @@ Footprint readFootprint(const json& j, const std::string& where, const Size& siz
         p.form = FootprintForm::oval;
     else if (form == "L")
         p.form = FootprintForm::ell;
+    else if (form == "arch")
+        p.form = FootprintForm::arch;
+    else if (form == "octagon")
+        p.form = FootprintForm::octagon;
     else if (form != "rectangle")
         f.fail(fmt::format("“{}” is no shape", form), "a newer Mezzet may have written it");
     const auto length = [&](const char* key) {
@@ -239,6 +262,42 @@ Footprint readFootprint(const json& j, const std::string& where, const Size& siz
             f.fail("the L is larger than its piece");
     }
     return p;
+}
+
+Hanging readHanging(const json& j, const std::string& where) {
+    Fields f(j, where);
+    Hanging h;
+    h.mount = f.word("mount", mountWords);
+    h.hooks = f.whole("hooks", 0, 20);
+    const auto length = [&](const char* key) -> std::optional<Length> {
+        if (!f.has(key))
+            return {};
+        const double v = f.number(key);
+        if (v < 0 || v > 20000)
+            f.fail(fmt::format("“{}” is no length of a piece", key));
+        return Length::millimetres(v);
+    };
+    h.drop = length("drop");
+    h.ringSpacing = length("ringSpacing");
+    h.ringsDown = length("ringsDown");
+    h.slack = length("slack");
+    h.hookSpacing = length("hookSpacing");
+    h.frame = length("frame").value_or(Length{});
+    h.mat = length("mat").value_or(Length{});
+    const auto mass = [&](const char* key) -> std::optional<Mass> {
+        if (!f.has(key))
+            return {};
+        const double kg = f.number(key);
+        if (kg < 0 || kg > 2000)
+            f.fail(fmt::format("“{}” is no weight a wall could hold", key));
+        return Mass::kilograms(kg);
+    };
+    h.weight = mass("weight");
+    h.load = mass("load");
+    h.material = f.text("material", mostNameLength, false);
+    if (f.has("clamped"))
+        h.clamped = f.need("clamped") == true;
+    return h;
 }
 
 Piece readPiece(const json& j, const std::string& where, const Kit& kit) {
@@ -272,8 +331,28 @@ Piece readPiece(const json& j, const std::string& where, const Kit& kit) {
         };
         p.heights = {height("seat"), height("arm"), height("back"), height("top")};
     }
-    p.footprint = f.has("shape") ? readFootprint(f.need("shape"), where + ", “shape”", p.size)
-                                 : p.kind->footprint;
+    p.hanging = p.kind->hanging;
+    if (f.has("wall")) {
+        const auto wall = wallIndex(f.text("wall", 2, true));
+        if (!wall)
+            f.fail("“wall” is no wall letter");
+        p.wall = *wall;
+        if (f.has("hanging"))
+            p.hanging = readHanging(f.need("hanging"), where + ", “hanging”");
+        if (f.has("plan")) {
+            Fields plan(f.need("plan"), where + ", “plan”");
+            p.plan.form = plan.word("form", formWords);
+            p.plan.gap = Length::millimetres(plan.number("gap"));
+            p.plan.answer = plan.whole("answer", 0, 1000);
+        }
+        p.picture = f.text("picture", 80, false);
+    }
+    if (p.kind->hangs() != p.onWall())
+        f.fail(p.kind->hangs() ? "such a kind hangs, and no wall is named"
+                               : "such a kind stands on the floor, and a wall is named");
+    p.footprint = f.has("shape")
+                      ? readFootprint(f.need("shape"), where + ", “shape”", p.outlineSize())
+                      : p.kind->footprint;
     p.pose.at = f.pair("at");
     p.pose.turn = Angle::degrees(f.number("turn"));
     if (f.has("locked")) {
@@ -339,6 +418,14 @@ SchemePtr readScheme(const json& j, const std::string& where, const Kit& kit,
         }
     };
     take("pieces", s->pieces);
+    if (f.has("hung"))
+        take("hung", s->hung);
+    for (const Piece& p : s->pieces)
+        if (p.onWall())
+            f.fail(fmt::format("{} hangs on a wall and is among what stands", p.name));
+    for (const Piece& p : s->hung)
+        if (!p.onWall())
+            f.fail(fmt::format("{} stands and is among what hangs", p.name));
     if (f.has("away"))
         take("away", s->away);
     if (f.has("arrangement"))
@@ -363,12 +450,16 @@ SchemePtr readScheme(const json& j, const std::string& where, const Kit& kit,
     return s;
 }
 
+bool isBase64(std::string_view s) {
+    return s.find_first_not_of("ABCDEFGHIJKLMNOPQRSTUVWXYZabcdefghijklmnopqrstuvwxyz"
+                               "0123456789+/=") == std::string_view::npos;
+}
+
 UnderlayPtr readUnderlay(const json& j, const std::vector<RoomPtr>& rooms) {
     Fields f(j, "“underlay”");
     auto u = std::make_shared<Underlay>();
     u->picture = f.text("picture", mostUnderlayBytes, true);
-    if (u->picture.find_first_not_of("ABCDEFGHIJKLMNOPQRSTUVWXYZabcdefghijklmnopqrstuvwxyz"
-                                     "0123456789+/=") != std::string::npos)
+    if (!isBase64(u->picture))
         f.fail("“picture” is not base64");
     const auto room = f.text("room", mostNameLength, true);
     for (std::size_t i = 0; i < rooms.size(); ++i)
@@ -380,6 +471,24 @@ UnderlayPtr readUnderlay(const json& j, const std::vector<RoomPtr>& rooms) {
     if (u->mmPerPixel <= 0 || u->mmPerPixel > 10000)
         f.fail("“mmPerPixel” is no scale of a drawing");
     return u;
+}
+
+std::shared_ptr<const Pictures> readPictures(const json& all) {
+    auto out = std::make_shared<Pictures>();
+    for (const auto& j : all) {
+        Fields f(j, "a picture");
+        Picture p;
+        const auto key = f.text("key", 80, true);
+        p.name = f.text("name", 300, false);
+        p.source = f.text("source", 2000, false);
+        p.width = f.whole("width", 1, 20000);
+        p.height = f.whole("height", 1, 20000);
+        p.bytes = f.text("picture", mostPictureBytes, true);
+        if (!isBase64(p.bytes))
+            f.fail("“picture” is not base64");
+        (*out)[key] = std::move(p);
+    }
+    return out;
 }
 
 Judgement readJudgement(Fields& f, const RuleBook& book) {
@@ -490,6 +599,17 @@ ProjectPtr readProject(const json& j, std::string_view file, const Library& libr
             p->judgement.briefs[room] = {one.whole("day", 0, 500), one.whole("guests", 0, 500)};
         }
     }
+    if (f.has("eyes")) {
+        Fields e(f.need("eyes"), "“eyes”");
+        p->judgement.eyes.household = e.word("household", householdWords);
+        for (const auto& l : e.list("statures", mostStatures)) {
+            if (!Fields::isNumber(l) || l.get<double>() < 300 || l.get<double>() > 2600)
+                e.fail("“statures” holds a height that nobody has");
+            p->judgement.eyes.statures.push_back(Length::millimetres(l.get<double>()));
+        }
+    }
+    if (f.has("pictures"))
+        p->pictures = readPictures(f.list("pictures", mostPictures));
     p->extra = f.rest();
     for (const auto& s : p->schemes) {
         auto scene = resolve(p->rooms[s->room], s, p->notation);

@@ -69,8 +69,8 @@ Rule readRule(const json& j, double unit, const RuleBook& book) {
     if (!j.is_object())
         throw Fault{"it is not an object", "each rule is {\"id\": …, \"title\": …}"};
     static const std::set<std::string> known{
-        "id",    "title", "measures", "quantity", "band",    "bands",      "best",  "right",
-        "tight", "loose", "source",   "settings", "numbers", "seenInPlan", "weight"};
+        "id",    "title", "measures", "quantity", "band",    "bands",      "best",   "right",
+        "tight", "loose", "source",   "settings", "numbers", "seenInPlan", "weight", "note"};
     for (const auto& item : j.items())
         if (known.count(item.key()) == 0)
             throw Fault{fmt::format("it has a field “{}” that is not known", item.key()),
@@ -82,6 +82,7 @@ Rule readRule(const json& j, double unit, const RuleBook& book) {
     r.right = text(j, "right", true);
     r.tight = text(j, "tight", false);
     r.loose = text(j, "loose", false);
+    r.note = text(j, "note", false);
     r.source = text(j, "source", true);
     if (j.contains("seenInPlan")) {
         if (!j["seenInPlan"].is_boolean())
@@ -214,6 +215,43 @@ Result<RuleBookPtr> loadRuleBook(const std::filesystem::path& file) {
     if (!content)
         return content.problem();
     return readRuleBook(*content, file.string());
+}
+
+std::string_view householdName(Household h) {
+    constexpr std::string_view names[] = {"not said", "short", "mixed", "tall", "public"};
+    return names[static_cast<std::size_t>(h)];
+}
+
+Band artCentreBand(const Rule& rule, const Judgement& judgement) {
+    const Band band = judgement.bandOf(rule);
+    const auto choice = judgement.choices.find(rule.id);
+    const bool own = choice != judgement.choices.end() && choice->second.band;
+    // A school without a figure for who looks hangs by the furniture and not by the eye.
+    if (own || judgement.schoolOf(rule) != "viewer-and-air")
+        return band;
+    std::optional<Length> at;
+    const Eyes& eyes = judgement.eyes;
+    if (!eyes.statures.empty()) {
+        Length sum;
+        for (const Length l : eyes.statures)
+            sum += l;
+        at = sum / static_cast<double>(eyes.statures.size()) * rule.number("eye over stature");
+    } else if (eyes.household != Household::unsaid) {
+        at = rule.setting(householdName(eyes.household));
+    }
+    if (!at || *at <= Length{})
+        return band;
+    const Length spare = rule.setting("spare");
+    return {(*at - spare).mm(), (*at + spare).mm(), {}, {}};
+}
+
+Length eyeLevel(const RuleBook& book, const Judgement& judgement) {
+    const Rule* rule = book.byId("art-centre");
+    if (rule == nullptr)
+        return {};
+    const Band b = artCentreBand(*rule, judgement);
+    return Length::millimetres(
+        (b.low.value_or(b.high.value_or(0)) + b.high.value_or(b.low.value_or(0))) / 2);
 }
 
 Band Judgement::bandOf(const Rule& rule) const {

@@ -54,6 +54,7 @@ struct Rule {
     std::string right; ///< said when it sits in its band; {value}, {low} and {high} are replaced
     std::string tight;
     std::string loose;
+    std::string note;       ///< said when it is only for information; `right` when there is none
     std::string source;     ///< where the band comes from
     double weight = 3;      ///< among what is to mend, 9 first: what hurts or can't be used
     bool seenInPlan = true; ///< false for what is no stretch of floor: a height, a proportion
@@ -64,10 +65,19 @@ struct Rule {
     [[nodiscard]] double number(std::string_view name) const;
 };
 
+/// What a shelf is made of.
+struct ShelfMaterial {
+    std::string name;
+    double modulus = 0; ///< of bending, GPa
+    double density = 0; ///< kg/m³
+    Length thickness;   ///< as it usually comes
+};
+
 /// The trade's rules and schools, as a data file tells them.
 struct RuleBook {
     std::vector<School> schools;
     std::vector<Rule> rules;
+    std::vector<ShelfMaterial> shelving{}; ///< from data/walls/, not from the book
 
     [[nodiscard]] const Rule* byId(std::string_view id) const;
     [[nodiscard]] const School* schoolById(std::string_view id) const;
@@ -97,18 +107,38 @@ struct Brief {
     bool operator==(const Brief&) const = default;
 };
 
+/// Who looks at what hangs.
+enum class Household { unsaid, shortOnes, mixed, tall, open };
+[[nodiscard]] std::string_view householdName(Household);
+
+/// The eyes a wall is hung for.
+struct Eyes {
+    Household household = Household::unsaid;
+    std::vector<Length> statures{}; ///< of the people; they win over the word
+
+    bool operator==(const Eyes&) const = default;
+};
+
 /// A job's school and its choices rule by rule, and what the job asks for.
 struct Judgement {
     std::string school;
     std::map<std::string, RuleChoice, std::less<>> choices;
-    bool access = false;                              ///< judged for a wheelchair too
+    bool access = false;                                ///< judged for a wheelchair too
     std::map<std::string, Brief, std::less<>> briefs{}; ///< by room
+    Eyes eyes{};
 
     [[nodiscard]] Band bandOf(const Rule&) const;
     /// The school a rule is judged by: its id, or "own band".
     [[nodiscard]] std::string schoolOf(const Rule&) const;
     bool operator==(const Judgement&) const = default;
 };
+
+/// The band of the rule `art-centre` for a job: its school's, or, where that school hangs for the
+/// eye, about the eye height of who looks (0.936 of stature, Drillis and Contini), within the
+/// rule's "spare". A band of the job's own wins.
+[[nodiscard]] Band artCentreBand(const Rule&, const Judgement&);
+/// The height to hang a centre at: the middle of that band.
+[[nodiscard]] Length eyeLevel(const RuleBook&, const Judgement&);
 
 /// "8\"", "57 %" or "6".
 [[nodiscard]] std::string words(const Amount&, Notation);

@@ -67,8 +67,8 @@ std::string rulesPage(const RuleBook& book) {
                                  school.empty() ? "" : " (" + school + ")");
         out += fmt::format("Band: {}. Source: {}.\n", bands, r.source);
         for (const auto& [verdict, says] :
-             {std::pair{"Right", r.right}, std::pair{"Tight", r.tight},
-              std::pair{"Loose", r.loose}})
+             {std::pair{"Right", r.right}, std::pair{"Tight", r.tight}, std::pair{"Loose", r.loose},
+              std::pair{"Note", r.note}})
             if (!says.empty())
                 out += fmt::format("- {}: {}\n", verdict, says);
     }

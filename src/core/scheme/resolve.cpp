@@ -2,6 +2,7 @@
 
 #include "geometry/gap.h"
 #include "measure/text.h"
+#include "scheme/on_wall.h"
 
 #include <fmt/format.h>
 
@@ -90,6 +91,10 @@ bool exists(const Target& t, const Room& r, const Scheme& s) {
     case Target::Is::fixture:
         return fixtureOf(r, t) != nullptr;
     case Target::Is::room:
+    case Target::Is::ceiling:
+    case Target::Is::skirting:
+    case Target::Is::chairRail:
+    case Target::Is::pictureRail:
         return true;
     }
     return false;
@@ -102,9 +107,11 @@ public:
         scene_->room = room;
         scene_->scheme = scheme;
         scene_->placed.resize(scheme->pieces.size());
-        state_.assign(scheme->pieces.size(), State::waiting);
-        for (std::size_t i = 0; i < scheme->pieces.size(); ++i)
-            scene_->placed[i].id = scheme->pieces[i].id;
+        scene_->hung.resize(scheme->hung.size());
+        floor_ = scheme->pieces.size();
+        state_.assign(floor_ + scheme->hung.size(), State::waiting);
+        for (std::size_t i = 0; i < state_.size(); ++i)
+            placeOf(i).id = pieceAt(i).id;
     }
 
     Result<ScenePtr> run() {
@@ -119,9 +126,17 @@ private:
 
     const Scheme& scheme() const { return say_.scheme; }
 
+    /// Pieces on the floor are counted first, then those on the walls.
+    const Piece& pieceAt(std::size_t i) const {
+        return i < floor_ ? scheme().pieces[i] : scheme().hung[i - floor_];
+    }
+    Placed& placeOf(std::size_t i) {
+        return i < floor_ ? scene_->placed[i] : scene_->hung[i - floor_];
+    }
+
     std::optional<std::size_t> indexOf(int id) const {
-        for (std::size_t i = 0; i < scheme().pieces.size(); ++i)
-            if (scheme().pieces[i].id == id)
+        for (std::size_t i = 0; i < state_.size(); ++i)
+            if (pieceAt(i).id == id)
                 return i;
         return {};
     }
@@ -129,15 +144,23 @@ private:
     std::optional<Problem> visit(std::size_t i) {
         if (state_[i] == State::done)
             return {};
-        const Piece& p = scheme().pieces[i];
+        const Piece& p = pieceAt(i);
         state_[i] = State::open;
+        if (p.wall >= static_cast<int>(say_.room.walls.size()))
+            return Problem{
+                fmt::format("{} hangs on wall {}, which is not there", p.name, wallName(p.wall)),
+                "hang it on another wall, or remove it, first"};
         for (const Tie& t : p.ties) {
             const bool refers = t.kind != Tie::Kind::turned && t.kind != Tie::Kind::at &&
-                                t.kind != Tie::Kind::under;
-            if (refers && !exists(t.of, say_.room, scheme()))
+                                t.kind != Tie::Kind::under && t.kind != Tie::Kind::eyeLevel &&
+                                t.kind != Tie::Kind::height;
+            if ((refers || t.of.is != Target::Is::none) && !exists(t.of, say_.room, scheme()))
                 return missing(p, t.of);
             if (t.kind == Tie::Kind::centredBetween && !exists(t.also, say_.room, scheme()))
                 return missing(p, t.also);
+            if (auto why = unsuited(t, p, say_.room, scheme()); !why.empty())
+                return Problem{fmt::format("{} can't be “{}”: {}", p.name, words(t, say_), why),
+                               "say it otherwise"};
             std::vector<int> needs = t.group;
             if (t.of.is == Target::Is::piece)
                 needs.push_back(t.of.piece);
@@ -150,7 +173,7 @@ private:
                                    "tie it to something else"};
                 chain_.push_back(fmt::format("{} is {}", p.name, words(t, say_)));
                 if (*k == i || state_[*k] == State::open)
-                    return loop(scheme().pieces[*k].name);
+                    return loop(pieceAt(*k).name);
                 if (auto problem = visit(*k))
                     return problem;
                 chain_.pop_back();
@@ -249,8 +272,8 @@ private:
     }
 
     void place(std::size_t i) {
-        const Piece& p = scheme().pieces[i];
-        Placed& out = scene_->placed[i];
+        const Piece& p = pieceAt(i);
+        Placed& out = placeOf(i);
         const Tie* turnTie = nullptr;
         for (const Tie& t : p.ties) {
             if (!t.fixesTurn())
@@ -263,7 +286,7 @@ private:
         Pose pose = p.pose;
         if (p.locked) {
             pose.turn = pose.turn.normalised();
-            out = {p.id, pose, placed(p.shape(), pose), true, 2, {}};
+            out = {p.id, pose, shapeAt(p, pose), true, 2, {}};
             return;
         }
         const bool facesPoint = turnTie != nullptr && turnTie->kind == Tie::Kind::facing &&
@@ -284,7 +307,14 @@ private:
         pose.turn = pose.turn.normalised();
         out.turnTied = turnTie != nullptr;
         out.pose = pose;
-        out.shape = placed(p.shape(), pose);
+        out.shape = shapeAt(p, pose);
+    }
+
+    /// On a wall up is up, so that a clockwise turn is one the other way.
+    static Shape shapeAt(const Piece& p, Pose pose) {
+        if (p.onWall())
+            pose.turn = -pose.turn;
+        return placed(p.shape(), pose);
     }
 
     /// Puts pose.at where the positional ties say, from where it last was.
@@ -295,10 +325,18 @@ private:
         };
         std::array<Held, 2> held{};
         int count = 0;
+        // Over a stair, where a thing is along its wall comes first.
+        double along = p.pose.at.x;
+        if (p.onWall())
+            for (const Tie& t : p.ties)
+                for (const TieLine& line : tieLines(t, p, pose.turn, *scene_))
+                    if (std::abs(line.normal.y) < 1e-9)
+                        along = line.offset / line.normal.x;
         for (const Tie& t : p.ties) {
             if (!t.fixesPlace())
                 continue;
-            for (const TieLine& line : tieLines(t, p, pose.turn, *scene_)) {
+            for (const TieLine& line : p.onWall() ? wallTieLines(t, p, pose.turn, *scene_, along)
+                                                  : tieLines(t, p, pose.turn, *scene_)) {
                 const auto parallel = [&](const Held& h) {
                     return std::abs(cross(h.line.normal, line.normal)) < parallelSine;
                 };
@@ -331,6 +369,7 @@ private:
 
     std::shared_ptr<Scene> scene_;
     Wording say_;
+    std::size_t floor_ = 0; ///< how many pieces stand on the floor
     std::vector<State> state_;
     std::vector<std::string> chain_;
 };
@@ -357,9 +396,10 @@ double reach(const Piece& p, Angle turn, Vec2 direction) {
 } // namespace
 
 const Placed* Scene::byId(int id) const {
-    for (const auto& p : placed)
-        if (p.id == id)
-            return &p;
+    for (const auto* list : {&placed, &hung})
+        for (const Placed& p : *list)
+            if (p.id == id)
+                return &p;
     return nullptr;
 }
 
@@ -403,6 +443,10 @@ Vec2 middleOf(const Target& t, const Scene& scene) {
     case Target::Is::room:
         return scene.room->bounds().centre();
     case Target::Is::none:
+    case Target::Is::ceiling:
+    case Target::Is::skirting:
+    case Target::Is::chairRail:
+    case Target::Is::pictureRail:
         return {};
     default: {
         const auto f = faceOf(t, *scene.room);
@@ -412,6 +456,8 @@ Vec2 middleOf(const Target& t, const Scene& scene) {
 }
 
 std::vector<TieLine> tieLines(const Tie& t, const Piece& p, Angle turn, const Scene& scene) {
+    if (p.onWall())
+        return wallTieLines(t, p, turn, scene, p.pose.at.x);
     const Room& room = *scene.room;
     const auto line = [](Vec2 n, double c) { return std::vector<TieLine>{{n, c}}; };
     const auto pieceOf = [&](int id) -> const Piece& { return *scene.scheme->byId(id); };
@@ -523,8 +569,9 @@ std::vector<TieLine> tieLines(const Tie& t, const Piece& p, Angle turn, const Sc
     }
     case Tie::Kind::at:
         return {{{1, 0}, t.distance.mm()}, {{0, 1}, t.second.mm()}};
+    default: // said of pieces on a wall only
+        return {};
     }
-    return {};
 }
 
 Result<ScenePtr> resolve(const RoomPtr& room, const SchemePtr& scheme, Notation notation) {

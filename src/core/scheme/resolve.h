@@ -18,12 +18,14 @@ struct Placed {
 struct Scene {
     RoomPtr room;
     SchemePtr scheme;
-    std::vector<Placed> placed; ///< one for each piece of the scheme, in the same order
+    std::vector<Placed> placed; ///< one for each floor piece of the scheme, in the same order
+    std::vector<Placed> hung;   ///< one for each piece on a wall, in its wall's plane
     std::vector<Problem>
         overTied; ///< ties that say the same coordinate twice; the first one said holds
 
     [[nodiscard]] const Placed* byId(int id) const;
     [[nodiscard]] const Piece& piece(std::size_t i) const { return scheme->pieces[i]; }
+    [[nodiscard]] const Piece& hungPiece(std::size_t i) const { return scheme->hung[i]; }
 };
 
 using ScenePtr = std::shared_ptr<const Scene>;

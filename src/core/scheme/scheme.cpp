@@ -62,10 +62,32 @@ bool Tie::refersTo(int id) const {
            std::find(group.begin(), group.end(), id) != group.end();
 }
 
+std::string_view groupFormName(GroupForm f) {
+    constexpr std::string_view names[] = {"row",   "column",   "grid",    "spiral",
+                                          "salon", "mirrored", "stepped", "as placed"};
+    return names[static_cast<std::size_t>(f)];
+}
+
+int Piece::group() const {
+    for (const Tie& t : ties)
+        if (t.kind == Tie::Kind::inGroup)
+            return t.of.piece;
+    return 0;
+}
+
+std::vector<const Piece*> Scheme::members(int group) const {
+    std::vector<const Piece*> out;
+    for (const Piece& p : hung)
+        if (group != 0 && p.group() == group)
+            out.push_back(&p);
+    return out;
+}
+
 const Piece* Scheme::byId(int id) const {
-    for (const auto& p : pieces)
-        if (p.id == id)
-            return &p;
+    for (const auto* list : {&pieces, &hung})
+        for (const Piece& p : *list)
+            if (p.id == id)
+                return &p;
     return nullptr;
 }
 
@@ -75,9 +97,10 @@ Piece* Scheme::byId(int id) {
 
 const Piece* Scheme::byName(std::string_view said) const {
     const auto plain = plainWord(said);
-    for (const auto& p : pieces)
-        if (plainWord(p.name) == plain)
-            return &p;
+    for (const auto* list : {&pieces, &hung})
+        for (const Piece& p : *list)
+            if (plainWord(p.name) == plain)
+                return &p;
     return nullptr;
 }
 
@@ -112,13 +135,18 @@ Scheme arranged(const Scheme& scheme, Arrangement wanted) {
     s.arrangement = wanted;
     s.pieces.clear();
     s.away.clear();
+    const auto change = [](Piece& p) {
+        if (!p.otherwise)
+            return;
+        const Stance now{p.pose, p.ties};
+        p.pose = p.otherwise->pose;
+        p.ties = p.otherwise->ties;
+        p.otherwise = now;
+    };
+    for (Piece& p : s.hung)
+        change(p);
     for (Piece p : scheme.pieces) {
-        if (p.otherwise) {
-            const Stance now{p.pose, p.ties};
-            p.pose = p.otherwise->pose;
-            p.ties = p.otherwise->ties;
-            p.otherwise = now;
-        }
+        change(p);
         (p.onlyHere ? s.away : s.pieces).push_back(std::move(p));
     }
     for (Piece p : scheme.away) {
@@ -133,17 +161,17 @@ Scheme arranged(const Scheme& scheme, Arrangement wanted) {
                (t.also.is != Target::Is::piece || there(t.also.piece)) &&
                std::all_of(t.group.begin(), t.group.end(), there);
     };
-    for (Piece& p : s.pieces) {
+    s.eachPiece([&](Piece& p) {
         std::vector<Tie> kept;
         for (const Tie& t : p.ties)
             if (holds(t))
                 kept.push_back(t);
         if (kept.size() == p.ties.size())
-            continue;
+            return;
         if (!p.otherwise && !p.onlyHere)
             p.otherwise = Stance{p.pose, p.ties};
         p.ties = std::move(kept);
-    }
+    });
     return s;
 }
 
@@ -231,6 +259,7 @@ Piece pieceOf(const KindPtr& kind) {
     p.size = kind->size;
     p.heights = kind->heights;
     p.footprint = kind->footprint;
+    p.hanging = kind->hanging;
     return p;
 }
 

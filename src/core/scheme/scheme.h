@@ -12,7 +12,22 @@ namespace mezzet {
 
 /// What a tie refers to.
 struct Target {
-    enum class Is { none, piece, wall, corner, window, door, opening, chimney, room, fixture };
+    enum class Is {
+        none,
+        piece,
+        wall,
+        corner,
+        window,
+        door,
+        opening,
+        chimney,
+        room,
+        fixture,
+        ceiling,
+        skirting, ///< the rails that run round the room
+        chairRail,
+        pictureRail
+    };
     Is is = Is::none;
     int piece = 0; ///< piece id
     int index = 0; ///< wall index; corner: index of the wall that begins there; else number
@@ -52,7 +67,15 @@ struct Tie {
         centredBetween, ///< midway between two things
         under,          ///< centred, both ways, on the outline of several pieces
         at,             ///< centre, both coordinates
-        atPlace         ///< one of the places at a table: turn and both coordinates
+        atPlace,        ///< one of the places at a table: turn and both coordinates
+        // On a wall. Across it the ties above serve too: centredOn, centredBetween, fromCorner,
+        // fromPiece at its left or right, and at.
+        height,    ///< its foot, centre or top so far over the floor, or over a stair's nosing line
+        eyeLevel,  ///< its centre at eye level: a height that follows the school and who looks
+        above,     ///< its foot so far over something
+        below,     ///< its top so far under something
+        levelWith, ///< its foot, centre or top level with that of something, or along a rail
+        inGroup    ///< kept in its group: both coordinates, from the group's centre
     };
     Kind kind = Kind::at;
     Target of;
@@ -65,9 +88,11 @@ struct Tie {
     /// piece it is centred along that piece's depth.
     Side side = Side::front;
     MeasuredTo to = MeasuredTo::edge;
-    int place = 0;       ///< atPlace: which one, from 1, clockwise from the front
-    int places = 0;      ///< atPlace: of how many
-    std::string extra{}; ///< fields of the job file this version doesn't know, as JSON
+    int place = 0;                 ///< atPlace: which one, from 1, clockwise from the front
+    int places = 0;                ///< atPlace: of how many
+    Level level = Level::centre;   ///< height, levelWith: which height of the piece itself
+    Level levelOf = Level::centre; ///< levelWith: which height of the other thing
+    std::string extra{};           ///< fields of the job file this version doesn't know, as JSON
 
     bool operator==(const Tie&) const = default;
     [[nodiscard]] bool fixesTurn() const {
@@ -79,6 +104,13 @@ struct Tie {
         return kind == Kind::against || kind == Kind::inCorner || kind == Kind::atPlace ||
                !fixesTurn();
     }
+    /// Said of a piece on a wall only.
+    [[nodiscard]] bool onlyOnWall() const {
+        return kind == Kind::height || kind == Kind::eyeLevel || kind == Kind::above ||
+               kind == Kind::below || kind == Kind::levelWith || kind == Kind::inGroup;
+    }
+    /// Said of how high a piece on a wall is.
+    [[nodiscard]] bool fixesHeight() const { return onlyOnWall() || kind == Kind::at; }
     [[nodiscard]] bool refersTo(int pieceId) const;
 };
 
@@ -90,7 +122,32 @@ struct Stance {
     bool operator==(const Stance&) const = default;
 };
 
-/// Something placed.
+/// The ways several pieces on a wall are set out as one.
+enum class GroupForm {
+    row,
+    column,
+    grid,
+    spiral,   ///< round the largest
+    salon,    ///< inside an outline, its corners first, on purpose not square
+    mirrored, ///< the same over and under a line
+    stepped,  ///< up a stair
+    asPlaced  ///< as they were hung one by one
+};
+inline constexpr int groupForms = 8;
+[[nodiscard]] std::string_view groupFormName(GroupForm);
+
+/// How a group was set out, so that it can be set out again.
+struct GroupPlan {
+    GroupForm form = GroupForm::asPlaced;
+    Length gap = Length::inches(2);
+    int answer = 0; ///< which of the solver's answers
+
+    bool operator==(const GroupPlan&) const = default;
+};
+
+/// Something placed. On a wall its pose's x runs along the wall from its left corner and its y up
+/// from the floor there, its turn is clockwise as you face it, and its outline is its width and
+/// height.
 struct Piece {
     int id = 0; ///< unique in its scheme, never used again
     std::string name;
@@ -103,6 +160,10 @@ struct Piece {
     bool locked = false;
     std::optional<Stance> otherwise{};  ///< where it is in the other arrangement, when elsewhere
     bool onlyHere = false;              ///< not in the room in the other arrangement
+    int wall = -1;                      ///< index of the wall it is on; -1 for the floor
+    Hanging hanging{};                  ///< on a wall: how it is held
+    GroupPlan plan{};                   ///< of a group
+    std::string picture{};              ///< in its frame: a key of Project::pictures
     std::optional<bool> finishedBack{}; ///< when it differs from its kind
     std::optional<double> cost{};       ///< in the client's money
     std::string reason{};               ///< why this one, and why here
@@ -110,7 +171,15 @@ struct Piece {
 
     /// Whether its back may be looked at.
     [[nodiscard]] bool backFinished() const { return finishedBack.value_or(!kind->bareBack); }
-    [[nodiscard]] Shape shape() const { return footprintShape(footprint, size); }
+    [[nodiscard]] bool onWall() const { return wall >= 0; }
+    [[nodiscard]] bool isGroup() const { return kind->role == Role::group; }
+    [[nodiscard]] Shape shape() const { return footprintShape(footprint, outlineSize()); }
+    /// The two figures of its outline as width and depth: on a wall width and height.
+    [[nodiscard]] Size outlineSize() const {
+        return onWall() ? Size{size.width, size.height, size.depth} : size;
+    }
+    /// The group it is kept in; 0 for none.
+    [[nodiscard]] int group() const;
     /// The surface things stand on: the table's top, or the highest point.
     [[nodiscard]] Length top() const { return heights.top.value_or(size.height); }
 };
@@ -132,6 +201,7 @@ struct Scheme {
     std::string note;
     std::size_t room = 0;      ///< which of the job's rooms it furnishes
     std::vector<Piece> pieces; ///< in the order they were placed; rugs are drawn first all the same
+    std::vector<Piece> hung{}; ///< those on the walls, in the order they were hung
     int nextId = 1;
     Arrangement arrangement = Arrangement::day; ///< the one the pieces stand in now
     std::vector<Piece> away{};                  ///< in the room only in the other arrangement
@@ -139,6 +209,20 @@ struct Scheme {
     std::string extra;
 
     [[nodiscard]] const Zone* zone(std::string_view name) const;
+    /// What is kept in a group, in order.
+    [[nodiscard]] std::vector<const Piece*> members(int group) const;
+    /// Every piece, on the floor and on the walls.
+    template <class Each> void eachPiece(Each each) const {
+        for (const auto* list : {&pieces, &hung})
+            for (const Piece& p : *list)
+                each(p);
+    }
+    template <class Each> void eachPiece(Each each) {
+        for (auto* list : {&pieces, &hung})
+            for (Piece& p : *list)
+                each(p);
+    }
+    /// On the floor or on a wall.
     [[nodiscard]] const Piece* byId(int id) const;
     [[nodiscard]] Piece* byId(int id);
     /// By name, in any case and without its commas.

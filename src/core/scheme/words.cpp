@@ -32,6 +32,14 @@ std::string words(const Target& t, const Wording& w) {
         return t.index == 1 ? "chimney" : fmt::format("chimney {}", t.index);
     case Target::Is::room:
         return "room";
+    case Target::Is::ceiling:
+        return "ceiling";
+    case Target::Is::skirting:
+        return "skirting";
+    case Target::Is::chairRail:
+        return "chair rail";
+    case Target::Is::pictureRail:
+        return "picture rail";
     case Target::Is::fixture: {
         const auto* f = fixtureOf(w.room, t);
         return f != nullptr ? f->name() : std::string(fixtureName(t.built)) + " that is gone";
@@ -96,6 +104,29 @@ std::string words(const Tie& t, const Wording& w) {
                            abs(t.distance) <= quiet ? std::string()
                            : t.distance < Length{}  ? fmt::format(", tucked {}", gap(-t.distance))
                                                     : fmt::format(", drawn {}", gap(t.distance)));
+    case Tie::Kind::height:
+        if (t.of.is != Target::Is::none)
+            return fmt::format("{} {} over {}", levelName(t.level), gap(t.distance), of);
+        return fmt::format("{} at {}", levelName(t.level), write(t.distance, w.notation));
+    case Tie::Kind::eyeLevel:
+        return "at eye level";
+    case Tie::Kind::above:
+        return fmt::format("{} above {}", gap(t.distance), of);
+    case Tie::Kind::below:
+        return fmt::format("{} below {}", gap(t.distance), of);
+    case Tie::Kind::levelWith: {
+        const bool same = t.level == t.levelOf || t.of.is == Target::Is::skirting ||
+                          t.of.is == Target::Is::chairRail || t.of.is == Target::Is::pictureRail;
+        auto out =
+            same ? fmt::format("{} with {}", levelName(t.level), of)
+                 : fmt::format("{} with {} of {}", levelName(t.level), levelName(t.levelOf), of);
+        if (abs(t.distance) > quiet)
+            out += fmt::format(", {} {}", gap(abs(t.distance)),
+                               t.distance < Length{} ? "lower" : "higher");
+        return out;
+    }
+    case Tie::Kind::inGroup:
+        return "in " + of;
     case Tie::Kind::at:
         return fmt::format("at {}, {}", write(t.distance, w.notation), write(t.second, w.notation));
     }
@@ -107,10 +138,19 @@ std::string words(const Size& s, Notation n) {
                        writeBare(s.height, n));
 }
 
+std::string sizeWords(const Piece& p, Notation n) {
+    return words(p.outlineSize(), n);
+}
+
+std::string_view levelName(Level l) {
+    return l == Level::bottom ? "bottom" : l == Level::top ? "top" : "centre";
+}
+
 std::string footprintWords(const Piece& p, Notation n) {
-    if (p.footprint.form == FootprintForm::oval && abs(p.size.width - p.size.depth) <= quiet)
-        return writeBare(p.size.width, n) + " dia";
-    return fmt::format("{} x {}", writeBare(p.size.width, n), writeBare(p.size.depth, n));
+    const Size s = p.outlineSize();
+    if (p.footprint.form == FootprintForm::oval && abs(s.width - s.depth) <= quiet)
+        return writeBare(s.width, n) + " dia";
+    return fmt::format("{} x {}", writeBare(s.width, n), writeBare(s.depth, n));
 }
 
 } // namespace mezzet

@@ -17,7 +17,11 @@ struct Wording {
 [[nodiscard]] std::string words(const Tie&, const Wording&);
 /// "84 x 36 x 34"
 [[nodiscard]] std::string words(const Size&, Notation);
-/// "84 x 36", or "54 dia" for a round.
+/// The same in the order the line takes them: of a piece on a wall width, height and depth.
+[[nodiscard]] std::string sizeWords(const Piece&, Notation);
+/// "bottom", "centre" or "top".
+[[nodiscard]] std::string_view levelName(Level);
+/// "84 x 36", or "54 dia" for a round; of a piece on a wall its width and height.
 [[nodiscard]] std::string footprintWords(const Piece&, Notation);
 /// "30" or "22.5", without trailing zeros.
 [[nodiscard]] std::string words(Angle);

@@ -1,0 +1,191 @@
+// The window's acts about walls: groups, hooks, mirrors, pictures, and their sheets.
+#include "app/group_dialog.h"
+#include "app/main_window.h"
+#include "app/wall_sheet_dialog.h"
+#include "measure/text.h"
+
+#include <QAction>
+#include <QBuffer>
+#include <QDialog>
+#include <QFileDialog>
+#include <QFileInfo>
+#include <QImage>
+#include <QImageReader>
+#include <QInputDialog>
+
+namespace mezzet::app {
+
+namespace {
+
+/// The longest side of a picture kept in a job, pixels.
+constexpr int mostPixels = 1000;
+
+} // namespace
+
+void MainWindow::groupSelected() {
+    const auto& chosen = session_.selected();
+    const Scheme& scheme = session_.project()->scheme();
+    const auto pieces = membersOf(scheme, chosen);
+    const bool hang = std::all_of(pieces.begin(), pieces.end(), [&](int id) {
+        return scheme.byId(id)->onWall() && scheme.byId(id)->wall == session_.surface();
+    });
+    if (pieces.size() < 2 || !hang) {
+        emit session_.told("Choose two or more pieces of one wall first", true);
+        return;
+    }
+    const int group = scheme.byId(pieces.front())->group();
+    const bool whole = group != 0 && scheme.members(group).size() == pieces.size();
+    auto* dialog = new GroupDialog(session_, whole ? std::vector<int>{group} : pieces, this);
+    dialog->setAttribute(Qt::WA_DeleteOnClose);
+    dialog->open();
+}
+
+void MainWindow::ungroupSelected() {
+    for (const int id : session_.selected()) {
+        const Piece* p = session_.project()->scheme().byId(id);
+        const int group = p == nullptr ? 0 : p->isGroup() ? id : p->group();
+        if (group != 0) {
+            session_.apply(ungroup(*session_.project(), *session_.scene(), group));
+            return;
+        }
+    }
+    emit session_.told("No group is chosen", true);
+}
+
+bool MainWindow::putPicture(const QString& path) {
+    const Piece* p = session_.selected().size() == 1
+                         ? session_.project()->scheme().byId(session_.selected().front())
+                         : nullptr;
+    if (p == nullptr || !p->onWall() || p->isGroup()) {
+        emit session_.told("Choose one frame on a wall first", true);
+        return false;
+    }
+    QImageReader reader(path);
+    reader.setAutoTransform(true);
+    const auto format = reader.format();
+    if (format != "png" && format != "jpeg" && format != "jpg") {
+        emit session_.told("That is no PNG or JPEG picture", true);
+        return false;
+    }
+    const QSize size = reader.size();
+    if (size.isValid() && (size.width() > mostPixels || size.height() > mostPixels))
+        reader.setScaledSize(size.scaled(mostPixels, mostPixels, Qt::KeepAspectRatio));
+    const QImage image = reader.read();
+    if (image.isNull()) {
+        emit session_.told("The picture can't be read: " + reader.errorString(), true);
+        return false;
+    }
+    QByteArray bytes;
+    // Photographs as JPEG; what is small or has clear parts stays as it is.
+    for (const int quality : {85, 70, 50}) {
+        bytes.clear();
+        QBuffer buffer(&bytes);
+        buffer.open(QIODevice::WriteOnly);
+        image.hasAlphaChannel() && bytes.isEmpty() && quality == 85
+            ? image.save(&buffer, "PNG")
+            : image.convertToFormat(QImage::Format_RGB32).save(&buffer, "JPEG", quality);
+        if (static_cast<std::size_t>(bytes.size()) * 4 / 3 + 4 <= mostPictureBytes)
+            break;
+    }
+    const QFileInfo file(path);
+    Picture picture{file.fileName().toStdString(), path.toStdString(),
+                    bytes.toBase64().toStdString(), image.width(), image.height()};
+    // Its key is its file's name; another picture of that name gets a number.
+    std::string key = file.completeBaseName().left(60).toStdString();
+    const auto& all = session_.project()->pictures;
+    for (int n = 2; all && all->count(key) != 0 && all->at(key).bytes != picture.bytes; ++n)
+        key = file.completeBaseName().left(60).toStdString() + " " + std::to_string(n);
+    Piece changed = *p;
+    changed.pose = session_.scene()->byId(p->id)->pose;
+    changed.picture = key;
+    return session_.apply({"put " + picture.name + " in " + p->name,
+                           {PutPicture{key, picture}, PutPiece{changed}},
+                           {}});
+}
+
+void MainWindow::choosePicture() {
+    const auto path = QFileDialog::getOpenFileName(this, "A picture for the frame", {},
+                                                   "Pictures (*.png *.jpg *.jpeg)");
+    if (!path.isEmpty())
+        putPicture(path);
+}
+
+void MainWindow::sayHousehold() {
+    bool ok = false;
+    const auto said = QInputDialog::getText(
+        this, "Who looks",
+        "Short, mixed, tall or public; or how tall they are, like 5' 4\", 5' 10\":",
+        QLineEdit::Normal, {}, &ok);
+    if (ok && !said.trimmed().isEmpty())
+        session_.sayLine("hang for " + said.trimmed());
+}
+
+void MainWindow::printWalls(const QString& which) {
+    WallSheetDialog dialog(*session_.project(), which, session_.surface(), this);
+    if (dialog.exec() != QDialog::Accepted)
+        return;
+    const auto ending = dialog.format();
+    const auto path = QFileDialog::getSaveFileName(
+        this, "Print to", which + "." + ending, QString("%1 (*.%2)").arg(ending.toUpper(), ending));
+    if (!path.isEmpty())
+        printWallsTo(path, which, dialog);
+}
+
+bool MainWindow::printWallsTo(const QString& path, const QString& which,
+                              const WallSheetDialog& dialog) {
+    const std::filesystem::path file(path.toStdString());
+    const Project& job = *session_.settledProject();
+    const auto printed =
+        which == "templates" ? sheets::printTemplates(job, dialog.templates(), file)
+        : which == "hooks"   ? sheets::printHooks(job, dialog.options(), file)
+                             : sheets::printWall(job, dialog.wall(), dialog.options(), file);
+    if (!printed) {
+        emit session_.told(QString::fromStdString(printed.problem().sentence()), true);
+        return false;
+    }
+    emit session_.told(QString("%1: %2, %3, %4")
+                           .arg(path, QString::fromStdString(printed->paper),
+                                QString::fromStdString(printed->scale))
+                           .arg(printed->pages == 1 ? QString("one page")
+                                                    : QString("%1 pages").arg(printed->pages)),
+                       false);
+    return true;
+}
+
+void MainWindow::buildWallMenu(QMenu* m) {
+    add(m, "group", "Set out as one …", QKeySequence("Ctrl+Shift+O"), [this] { groupSelected(); });
+    add(m, "ungroup", "Take the group apart", QKeySequence("Ctrl+Shift+U"),
+        [this] { ungroupSelected(); });
+    add(m, "picture", "Put a picture in the frame …", QKeySequence("Ctrl+Shift+P"),
+        [this] { choosePicture(); });
+    add(m, "household", "Who looks …", {}, [this] { sayHousehold(); });
+    m->addSeparator();
+    auto* hooks = add(m, "showHooks", "Show hooks", QKeySequence("Ctrl+5"), [this] {
+        board_->setShown(Board::Over::hooks, act("showHooks")->isChecked());
+    });
+    hooks->setCheckable(true);
+    auto* mirror =
+        add(m, "showReflected", "Show what the mirror shows", QKeySequence("Ctrl+6"), [this] {
+            board_->setShown(Board::Over::reflected, act("showReflected")->isChecked());
+        });
+    mirror->setCheckable(true);
+    add(m, "mirrorNext", "Look into it from the next place", QKeySequence("Ctrl+Shift+6"), [this] {
+        act("showReflected")->setChecked(true);
+        board_->lookIntoMirrorFromNext();
+    });
+    auto* unrolled = add(m, "unroll", "Unroll the walls beside it", QKeySequence("Ctrl+7"),
+                         [this] { board_->setUnrolled(act("unroll")->isChecked()); });
+    unrolled->setCheckable(true);
+    m->addSeparator();
+    add(m, "nextWall", "The wall to the right", QKeySequence("Alt+Right"), [this] { stepWall(1); });
+    add(m, "lastWall", "The wall to the left", QKeySequence("Alt+Left"), [this] { stepWall(-1); });
+}
+
+void MainWindow::stepWall(int by) {
+    const int count = static_cast<int>(session_.project()->room->walls.size());
+    if (count > 0)
+        session_.goTo(session_.surface() < 0 ? (by > 0 ? 0 : count - 1)
+                                             : (session_.surface() + by + count) % count);
+}
+
+} // namespace mezzet::app

@@ -1,0 +1,194 @@
+// What hangs: sheets of walls, hooks and templates, and hook points as data.
+#include "commands.h"
+#include "offscreen.h"
+#include "shared.h"
+
+#include "judge/on_walls.h"
+#include "sheets/wall_sheets.h"
+
+#include <fmt/format.h>
+
+namespace mezzet::cli {
+
+namespace {
+
+/// A wall by its letter; -1 when it is left out.
+std::optional<int> wallNamed(const Project& job, const std::string& said) {
+    if (said.empty())
+        return -1;
+    const auto i = wallIndex(said);
+    if (!i || *i >= static_cast<int>(job.room->walls.size()))
+        return {};
+    return i;
+}
+
+int noWall(const Project& job, const std::string& said) {
+    return wrong(fmt::format("there is no wall “{}”; the room has walls A to {}", said,
+                             wallName(std::max(0, static_cast<int>(job.room->walls.size()) - 1))));
+}
+
+} // namespace
+
+int wallSheet(const WallSheetCommand& c) {
+    auto job = open(c.job, c.room);
+    if (!job)
+        return refuse(job.problem());
+    const auto wall = wallNamed(**job, c.wall);
+    if (!wall || (c.which == "wall" && *wall < 0))
+        return c.wall.empty() ? wrong("which wall? say it like: --wall C") : noWall(**job, c.wall);
+    const auto paper = c.paper == "fit" ? std::nullopt : sheets::paperNamed(c.paper);
+    if (c.paper != "fit" && !paper)
+        return wrong(fmt::format("there is no paper “{}”; use letter, tabloid, a4 or a3", c.paper));
+    const auto scale = c.scale == "fit" ? std::nullopt : sheets::readScale(c.scale);
+    if (c.scale != "fit" && !scale)
+        return wrong(fmt::format("“{}” is no scale; write it like 1:20 or 1/2\"", c.scale));
+    Offscreen application;
+    Result<sheets::WallPrinted> printed = Problem{};
+    if (c.which == "templates") {
+        sheets::TemplateOptions o;
+        o.paper = paper;
+        o.wall = *wall;
+        o.of = c.of;
+        if (!c.roll.empty()) {
+            const auto roll = readLength(c.roll, (*job)->notation.units);
+            if (!roll || *roll < Length::inches(4) || *roll > Length::metres(5))
+                return wrong(
+                    fmt::format("“{}” is no width of a roll; write it like 24 or 610mm", c.roll));
+            o.roll = *roll;
+        }
+        printed = sheets::printTemplates(**job, o, c.out);
+    } else {
+        sheets::WallSheetOptions o;
+        o.paper = paper;
+        o.scale = scale;
+        printed = c.which == "wall" ? sheets::printWall(**job, *wall, o, c.out)
+                                    : sheets::printHooks(**job, o, c.out);
+    }
+    if (!printed)
+        return refuse(printed.problem());
+    fmt::print("{}: {}, {}, {} page{}\n", c.out, printed->paper, printed->scale, printed->pages,
+               printed->pages == 1 ? "" : "s");
+    return ran;
+}
+
+int hang(const std::string& path, const std::string& room, const std::string& wallSaid,
+         bool asJson) {
+    auto job = open(path, room);
+    if (!job)
+        return refuse(job.problem());
+    const auto wall = wallNamed(**job, wallSaid);
+    if (!wall)
+        return noWall(**job, wallSaid);
+    auto resolved = sceneOf(**job);
+    if (!resolved)
+        return refuse(resolved.problem());
+    const Scene& scene = **resolved;
+    const Notation n = (*job)->notation;
+    const auto hangs = hangAll(scene, hookRules(*(*job)->library.book), *wall);
+    json out{{"room", scene.room->name}, {"scheme", scene.scheme->name}, {"pieces", json::array()}};
+    for (const HangOf& h : hangs) {
+        const Piece& p = *scene.scheme->byId(h.piece);
+        const Box b = bounds(scene.byId(h.piece)->shape);
+        if (!asJson) {
+            fmt::print("{:<26} {:>14}  wall {}, {}{}\n", p.name, footprintWords(p, n),
+                       wallName(h.wall), write(h.weight, n), h.estimated ? ", guessed" : "");
+            for (const HookPoint& k : h.hooks)
+                fmt::print("    {:>12} from the left corner, {:>12} up, {:<14} rated {}{}\n",
+                           sheets::hookWords(k.along, n), sheets::hookWords(k.up, n),
+                           sheets::fixingWords(k, n), write(k.rated, n),
+                           k.zone.empty() ? "" : "; cables likely: " + k.zone);
+            for (const auto& c : h.cautions)
+                fmt::print("    {}\n", c);
+            continue;
+        }
+        json one{{"name", p.name}, {"wall", wallName(h.wall)}};
+        for (const auto& [m, word] : mountWords)
+            if (m == h.mount)
+                one["mount"] = word;
+        if (p.group() != 0)
+            one["group"] = scene.scheme->byId(p.group())->name;
+        one["top_mm"] = b.high.y;
+        one["left_mm"] = b.low.x;
+        one["drop_mm"] = h.drop.mm();
+        one["weight_kg"] = h.weight.kg();
+        one["weight_guessed"] = h.estimated;
+        if (h.wire)
+            one["wire"] = {{"ring_spacing_mm", h.ringSpacing.mm()},
+                           {"rings_down_mm", h.ringsDown.mm()},
+                           {"length_mm", h.wireLength.mm()},
+                           {"rise_mm", h.wire->rise.mm()},
+                           {"tension_N", h.wire->tension}};
+        one["hooks"] = json::array();
+        for (const HookPoint& k : h.hooks) {
+            json hook{{"from_left_mm", k.along.mm()},
+                      {"up_mm", k.up.mm()},
+                      {"from_ceiling_mm", k.fromCeiling.mm()},
+                      {"from_right_mm", k.fromRight.mm()},
+                      {"from_left", sheets::hookWords(k.along, n)},
+                      {"up", sheets::hookWords(k.up, n)},
+                      {"into", k.into == Fixing::stud ? "stud" : "plug"},
+                      {"carries_kg", k.carries.kg()},
+                      {"rated_kg", k.rated.kg()},
+                      {"cable_zone", k.zone}};
+            if (k.fromStud)
+                hook["from_stud_mm"] = k.fromStud->mm();
+            if (k.onBreast)
+                hook["on_breast_mm"] = k.onBreast->mm();
+            one["hooks"].push_back(hook);
+        }
+        one["cautions"] = h.cautions;
+        out["pieces"].push_back(one);
+    }
+    json mirrors = json::array();
+    json shelves = json::array();
+    const auto lookers = lookersOf(scene, statureOf((*job)->judgement));
+    for (std::size_t i = 0; i < scene.hung.size(); ++i) {
+        const Piece& p = scene.hungPiece(i);
+        if (*wall >= 0 && p.wall != *wall)
+            continue;
+        if (p.kind->role == Role::mirror)
+            for (const Looker& l : lookers) {
+                const auto v = mirrorShows(scene, i, l);
+                if (!v.seen)
+                    continue;
+                if (!asJson)
+                    fmt::print("{}: {}\n", p.name, mirrorSaid(v, (*job)->wording()));
+                json shows = json::array();
+                for (const MirrorItem& m : v.items)
+                    shows.push_back(
+                        {{"what", words(m.what, (*job)->wording())}, {"share", m.share}});
+                mirrors.push_back({{"mirror", p.name},
+                                   {"from", words(l.from, (*job)->wording())},
+                                   {"hidden", v.hidden},
+                                   {"self", v.self},
+                                   {"shows", shows}});
+            }
+        if (const auto beam = shelfBeam(scene, i, *(*job)->library.book)) {
+            const Sag s = sagOf(*beam);
+            const Length holds = spanThatHolds(*beam, 1.0 / 360);
+            if (!asJson)
+                fmt::print("{}: bends {} over {}; a span of {} would hold\n", p.name,
+                           sheets::hookWords(s.deflection, n), sheets::hookWords(s.span, n),
+                           sheets::hookWords(holds, n));
+            json props = json::array();
+            for (const Length b : beam->props)
+                props.push_back(b.mm());
+            shelves.push_back({{"shelf", p.name},
+                               {"load_N_per_m", beam->load},
+                               {"deflection_mm", s.deflection.mm()},
+                               {"span_mm", s.span.mm()},
+                               {"span_that_holds_mm", holds.mm()},
+                               {"brackets_mm", props}});
+        }
+    }
+    if (asJson) {
+        out["mirrors"] = mirrors;
+        out["shelves"] = shelves;
+        fmt::print("{}\n", out.dump(1));
+    } else if (hangs.empty()) {
+        fmt::print("Nothing hangs there.\n");
+    }
+    return ran;
+}
+
+} // namespace mezzet::cli

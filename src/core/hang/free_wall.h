@@ -1,0 +1,41 @@
+#pragma once
+
+#include "scheme/on_wall.h"
+
+#include <optional>
+#include <vector>
+
+namespace mezzet {
+
+/// Something that takes a part of a wall's face.
+struct WallObstacle {
+    Box box; ///< in the wall's plane, mm
+    Target what;
+};
+
+/// What takes the face of a wall: its openings, what is built in, what hangs there (a group as one,
+/// not its pieces), and furniture within `near` of it. Leaves out the pieces named.
+[[nodiscard]] std::vector<WallObstacle>
+obstaclesOn(const Scene&, int wall, const std::vector<int>& but, Length near = Length::inches(24));
+
+/// The furniture a thing on a wall hangs over: of the pieces within `near` of the wall that stand
+/// square to it and lie under its middle and most of its width, with their tops under its foot by
+/// no more than `reach`, the one whose top is highest. Lamps, plants and rugs are no furniture
+/// here. Empty for none.
+[[nodiscard]] std::optional<std::size_t> furnitureUnder(const Scene&, int wall, const Box&,
+                                                        Length near, Length reach);
+
+/// The largest free part of a wall that holds a place: no obstacle in it, between the corners, over
+/// the floor and under the ceiling's lowest part there. Empty when the place itself is taken.
+[[nodiscard]] std::optional<Box> freeAround(const Scene&, int wall, Vec2 place,
+                                            const std::vector<WallObstacle>&);
+
+/// The free wall over a floor piece: as wide as the piece and as the wall leaves it, from the
+/// piece's top to the ceiling or whatever hangs there.
+[[nodiscard]] std::optional<Box> freeOver(const Scene&, int wall, std::size_t piece,
+                                          const std::vector<int>& but);
+
+/// What is left of a box within breathing room on its sides, over and under; empty when nothing is.
+[[nodiscard]] std::optional<Box> within(const Box&, Length sides, Length under, Length over);
+
+} // namespace mezzet

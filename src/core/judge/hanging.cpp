@@ -1,0 +1,418 @@
+// What hangs: heights, widths and gaps of pictures and groups: art-centre, art-above, art-width,
+// art-shape, art-size, art-match, group-gap, air-beside, sconce-height, stair-art.
+#include "geometry/gap.h"
+#include "hang/free_wall.h"
+#include "judge/rule_code.h"
+
+#include <fmt/format.h>
+
+#include <algorithm>
+#include <array>
+#include <cmath>
+
+namespace mezzet {
+
+namespace {
+
+bool isPicture(const Piece& p) {
+    const Role r = p.kind->role;
+    return r == Role::art || r == Role::mirror || r == Role::object || r == Role::group;
+}
+
+/// Things that are looked at and judged by themselves: not a group's pieces, nor what leans.
+template <class Each> void eachPicture(const JudgeContext& c, Each each) {
+    for (std::size_t i = 0; i < c.scene.hung.size(); ++i) {
+        const Piece& p = c.scene.hungPiece(i);
+        if (isPicture(p) && p.group() == 0 && p.hanging.mount != Mount::leaned)
+            each(i, p, bounds(c.scene.hung[i].shape));
+    }
+}
+
+/// The stairs a thing hangs over, if it does.
+const Fixture* stairsUnder(const Scene& scene, int wall, const Box& b) {
+    const Fixture* f = stairsOn(*scene.room, wall);
+    if (f == nullptr)
+        return nullptr;
+    const double at = b.centre().x;
+    return at > f->left.mm() - 300 && at < (f->left + f->width).mm() + 300 ? f : nullptr;
+}
+
+Length setting(const JudgeContext& c, std::string_view rule, std::string_view name) {
+    return c.shared.setting(rule, name);
+}
+
+std::optional<std::size_t> furniture(const JudgeContext& c, int wall, const Box& b) {
+    return furnitureUnder(c.scene, wall, b, setting(c, "art-above", "near"),
+                          setting(c, "art-above", "reach"));
+}
+
+double topOf(const JudgeContext& c, int wall, std::size_t piece) {
+    return boxOn(pieceTarget(c.scene.piece(piece).id), wall, c.scene)->high.y;
+}
+
+/// How high the centre may lie for the gap to the furniture to be in its band.
+std::pair<double, double> centresOver(const JudgeContext& c, const Box& b, double top) {
+    const Rule* above = c.book.byId("art-above");
+    const Band band = above != nullptr ? c.judgement.bandOf(*above) : Band{};
+    const double half = b.size().y / 2;
+    return {top + band.low.value_or(0) + half, top + band.high.value_or(1e6) + half};
+}
+
+void judgeCentre(const JudgeContext& c) {
+    const Band band = artCentreBand(c.rule, c.judgement);
+    eachPicture(c, [&](std::size_t i, const Piece& p, const Box& b) {
+        if (stairsUnder(c.scene, p.wall, b) != nullptr)
+            return;
+        const Vec2 at = c.scene.hung[i].pose.at;
+        const Vec2 middle{at.x, b.centre().y};
+        const auto under = furniture(c, p.wall, b);
+        if (under) {
+            const auto [low, high] = centresOver(c, b, topOf(c, p.wall, *under));
+            const double gives =
+                std::max(low - band.high.value_or(1e6), band.low.value_or(0) - high);
+            if (gives > 0.005) {
+                Reading& r = c.addOnWall(p.wall, p.id, pieceTarget(c.scene.piece(*under).id),
+                                         Amount::of(Length::millimetres(middle.y)), Band{},
+                                         {middle.x, 0}, middle);
+                r.band = band;
+                r.verdict = Verdict::note;
+                r.second = Amount::of(Length::millimetres(gives));
+                return;
+            }
+        }
+        c.addOnWall(p.wall, p.id, {}, Amount::of(Length::millimetres(middle.y)), band,
+                    {middle.x, 0}, middle);
+    });
+}
+
+void judgeAbove(const JudgeContext& c) {
+    eachPicture(c, [&](std::size_t, const Piece& p, const Box& b) {
+        const auto under = furniture(c, p.wall, b);
+        if (!under)
+            return;
+        const double top = topOf(c, p.wall, *under);
+        const auto on = *boxOn(pieceTarget(c.scene.piece(*under).id), p.wall, c.scene);
+        const double x = std::clamp(b.centre().x, on.low.x, on.high.x);
+        c.addOnWall(p.wall, p.id, pieceTarget(c.scene.piece(*under).id),
+                    Amount::of(Length::millimetres(b.low.y - top)), c.band, {x, top}, {x, b.low.y});
+    });
+}
+
+void judgeWidth(const JudgeContext& c) {
+    eachPicture(c, [&](std::size_t, const Piece& p, const Box& b) {
+        const auto under = furniture(c, p.wall, b);
+        // A plate or a clock over a sideboard is one of several things, not the picture over it.
+        if (!under || p.kind->role == Role::object)
+            return;
+        const auto on = *boxOn(pieceTarget(c.scene.piece(*under).id), p.wall, c.scene);
+        const double wide = on.size().x;
+        c.addOnWall(p.wall, p.id, pieceTarget(c.scene.piece(*under).id),
+                    Amount::ratio(b.size().x / std::max(wide, 1.0)), c.band, {b.low.x, b.low.y},
+                    {b.high.x, b.low.y});
+    });
+}
+
+void judgeShape(const JudgeContext& c) {
+    eachPicture(c, [&](std::size_t, const Piece& p, const Box& b) {
+        const auto under = furniture(c, p.wall, b);
+        if (!under || p.kind->role == Role::object)
+            return;
+        std::vector<int> but{p.id};
+        for (const Piece& q : c.scene.scheme->hung)
+            if (q.kind->role == Role::sconce)
+                but.push_back(q.id);
+        const auto free = freeOver(c.scene, p.wall, *under, but);
+        if (!free)
+            return;
+        const auto room = within(*free, c.rule.setting("sides"),
+                                 Length::millimetres(centresOver(c, b, free->low.y).first -
+                                                     free->low.y - b.size().y / 2),
+                                 c.rule.setting("over"));
+        if (!room)
+            return;
+        Reading& r = c.addOnWall(p.wall, p.id, pieceTarget(c.scene.piece(*under).id),
+                                 Amount::ratio(room->size().x / room->size().y), Band{}, room->low,
+                                 room->high);
+        r.verdict = Verdict::note;
+        r.second = Amount::of(Length::millimetres(room->size().x));
+    });
+}
+
+void judgeSize(const JudgeContext& c) {
+    eachPicture(c, [&](std::size_t, const Piece& p, const Box& b) {
+        if (p.kind->role == Role::object || stairsUnder(c.scene, p.wall, b) != nullptr)
+            return;
+        auto all = obstaclesOn(c.scene, p.wall, {p.id});
+        const auto free = freeAround(c.scene, p.wall, b.centre(), all);
+        if (!free || Length::millimetres(free->size().x) < c.rule.setting("wall"))
+            return;
+        // The wall under a chair's height is not where anyone looks for a picture.
+        Box seen = *free;
+        seen.low.y = std::max(seen.low.y, Length::inches(30).mm());
+        const Length air = c.rule.setting("air");
+        const auto room = within(seen, air, air, air);
+        if (!room)
+            return;
+        c.addOnWall(p.wall, p.id, {},
+                    Amount::ratio(b.size().x * b.size().y / (room->size().x * room->size().y)),
+                    c.band, b.low, b.high);
+    });
+}
+
+void judgeMatch(const JudgeContext& c) {
+    struct Largest {
+        int piece = 0;
+        double area = 0;
+        Box box;
+    };
+    const Room& room = *c.scene.room;
+    std::vector<Largest> of(room.walls.size());
+    eachPicture(c, [&](std::size_t, const Piece& p, const Box& b) {
+        Largest& l = of[static_cast<std::size_t>(p.wall)];
+        if (const double area = b.size().x * b.size().y; area > l.area)
+            l = {p.id, area, b};
+    });
+    const int count = static_cast<int>(room.walls.size());
+    for (int a = 0; a < count; ++a)
+        for (int k = a + 1; k < count; ++k) {
+            const Largest& x = of[static_cast<std::size_t>(a)];
+            const Largest& y = of[static_cast<std::size_t>(k)];
+            if (x.piece == 0 || y.piece == 0)
+                continue;
+            const double facing = dot(room.walls[static_cast<std::size_t>(a)].inward(),
+                                      room.walls[static_cast<std::size_t>(k)].inward());
+            const bool adjoin = k - a == 1 || (room.closed && a == 0 && k == count - 1);
+            if (facing > -0.9 && !adjoin)
+                continue;
+            const Largest& small = x.area <= y.area ? x : y;
+            const Largest& large = x.area <= y.area ? y : x;
+            c.addOnWall(x.area <= y.area ? a : k, small.piece, pieceTarget(large.piece),
+                        Amount::ratio(small.area / large.area), c.band, small.box.low,
+                        small.box.high);
+        }
+}
+
+void judgeGaps(const JudgeContext& c) {
+    for (std::size_t g = 0; g < c.scene.hung.size(); ++g) {
+        const Piece& group = c.scene.hungPiece(g);
+        if (!group.isGroup())
+            continue;
+        std::vector<const Placed*> members;
+        double sides = 0;
+        for (std::size_t i = 0; i < c.scene.hung.size(); ++i)
+            if (c.scene.hungPiece(i).group() == group.id) {
+                members.push_back(&c.scene.hung[i]);
+                const Size s = c.scene.hungPiece(i).outlineSize();
+                sides += std::max(s.width, s.depth).mm();
+            }
+        if (members.size() < 2)
+            continue;
+        Band band = c.band;
+        if (sides / static_cast<double>(members.size()) <= c.rule.setting("small").mm())
+            band = {c.rule.number("small low"), c.rule.number("small high"), {}, {}};
+        // Each one's nearest neighbour; the one farthest off the band is told.
+        const Gap* worst = nullptr;
+        std::vector<Gap> nearest;
+        for (const Placed* m : members) {
+            std::optional<Gap> best;
+            for (const Placed* n : members)
+                if (m != n)
+                    if (const Gap x = gapBetween(m->shape, n->shape);
+                        !best || x.clear() < best->clear())
+                        best = x;
+            nearest.push_back(*best);
+        }
+        double most = -1;
+        for (const Gap& x : nearest) {
+            const double v = x.clear().mm();
+            const double off = std::max(band.low.value_or(0) - v, v - band.high.value_or(1e9));
+            if (worst == nullptr || off > most) {
+                most = off;
+                worst = &x;
+            }
+        }
+        c.addOnWall(group.wall, group.id, {}, Amount::of(worst->clear()), band, worst->onFirst,
+                    worst->onSecond);
+    }
+}
+
+void judgeAir(const JudgeContext& c) {
+    eachPicture(c, [&](std::size_t, const Piece& p, const Box& b) {
+        const double length = c.scene.room->walls[static_cast<std::size_t>(p.wall)].length().mm();
+        double best = 1e300;
+        Target what;
+        Vec2 from;
+        Vec2 to;
+        const auto beside = [&](double left, double right, double low, double high,
+                                const Target& t) {
+            const double y0 = std::max(low, b.low.y);
+            const double y1 = std::min(high, b.high.y);
+            if (y1 <= y0)
+                return;
+            const double gap = left >= b.high.x ? left - b.high.x : b.low.x - right;
+            if (gap < 0 || gap >= best)
+                return;
+            best = gap;
+            what = t;
+            const double y = (y0 + y1) / 2;
+            from = {left >= b.high.x ? b.high.x : b.low.x, y};
+            to = {left >= b.high.x ? left : right, y};
+        };
+        for (const auto& o : obstaclesOn(c.scene, p.wall, {p.id}))
+            if (o.what.is != Target::Is::piece || c.scene.scheme->byId(o.what.piece)->onWall())
+                if (o.box.size().x > 1)
+                    beside(o.box.low.x, o.box.high.x, o.box.low.y, o.box.high.y, o.what);
+        Target corner;
+        corner.is = Target::Is::corner;
+        corner.index = p.wall;
+        beside(-1, 0, 0, 1e6, corner);
+        corner.index = (p.wall + 1) % static_cast<int>(c.scene.room->walls.size());
+        beside(length, length + 1, 0, 1e6, corner);
+        if (best < 1e299)
+            c.addOnWall(p.wall, p.id, what, Amount::of(Length::millimetres(best)), c.band, from,
+                        to);
+    });
+}
+
+void judgeSconce(const JudgeContext& c) {
+    for (std::size_t i = 0; i < c.scene.hung.size(); ++i) {
+        const Piece& p = c.scene.hungPiece(i);
+        // One over a picture lights that; one that swings is set by who reads.
+        if (p.kind->role != Role::sconce || p.size.depth >= c.rule.setting("swings") ||
+            p.size.height < p.size.width)
+            continue;
+        const Box b = bounds(c.scene.hung[i].shape);
+        c.addOnWall(p.wall, p.id, {}, Amount::of(Length::millimetres(b.centre().y)), c.band,
+                    {b.centre().x, 0}, b.centre());
+    }
+}
+
+void judgeStairs(const JudgeContext& c) {
+    const Rule* centre = c.book.byId("art-centre");
+    const Band band = centre != nullptr && c.judgement.choices.count(c.rule.id) == 0
+                          ? artCentreBand(*centre, c.judgement)
+                          : c.band;
+    eachPicture(c, [&](std::size_t, const Piece& p, const Box& b) {
+        const Fixture* stairs = stairsUnder(c.scene, p.wall, b);
+        if (stairs == nullptr)
+            return;
+        const double line = nosingAt(*stairs, b.centre().x);
+        c.addOnWall(p.wall, p.id, targetOf(*stairs),
+                    Amount::of(Length::millimetres(b.centre().y - line)), band,
+                    {b.centre().x, line}, b.centre());
+    });
+}
+
+// ---- what brings them right ----
+
+std::string nameOf(const Project& job, int id) {
+    return job.scheme().byId(id)->name;
+}
+
+std::vector<Handle> heightHandles(const Reading& r, double target, const Project& job,
+                                  const Scene&) {
+    return {{[&job, id = r.piece](double x) {
+                 return fmt::format("{} centre at {}", nameOf(job, id),
+                                    write(Length::millimetres(x), job.notation));
+             },
+             target, 1}};
+}
+
+std::vector<Handle> aboveHandles(const Reading& r, double target, const Project& job,
+                                 const Scene&) {
+    return {{[&job, id = r.piece, other = r.other](double x) {
+                 return fmt::format("{} {} above {}", nameOf(job, id),
+                                    writeGap(Length::millimetres(x), job.notation),
+                                    words(other, job.wording()));
+             },
+             target, 1}};
+}
+
+std::vector<Handle> stairHandles(const Reading& r, double target, const Project& job,
+                                 const Scene&) {
+    return {{[&job, id = r.piece](double x) {
+                 return fmt::format("{} centre {} over stairs", nameOf(job, id),
+                                    writeGap(Length::millimetres(x), job.notation));
+             },
+             target, 1}};
+}
+
+std::vector<Handle> widthHandles(const Reading& r, double target, const Project& job,
+                                 const Scene& scene) {
+    const Piece& p = *job.scheme().byId(r.piece);
+    const auto on = boxOn(r.other, p.wall, scene);
+    if (p.isGroup() || !on)
+        return {};
+    return {resize(job, r.piece, SizeFigure::width, target * on->size().x, 1 / on->size().x)};
+}
+
+std::vector<Handle> sizeHandles(const Reading& r, double target, const Project& job, const Scene&) {
+    const Piece& p = *job.scheme().byId(r.piece);
+    if (p.isGroup() || r.value.value <= 0)
+        return {};
+    // In proportion: both sides grow by the root of how much the area is to.
+    const double grow = std::sqrt(target / r.value.value);
+    return {{[&job, id = r.piece](double x) {
+                 Piece q = *job.scheme().byId(id);
+                 q.size.width = q.size.width * x;
+                 q.size.height = q.size.height * x;
+                 return fmt::format("size {} {}", q.name, sizeWords(q, job.notation));
+             },
+             grow, 2 * r.value.value}};
+}
+
+std::vector<Handle> gapHandles(const Reading& r, double target, const Project& job, const Scene&) {
+    const Piece& g = *job.scheme().byId(r.piece);
+    if (g.plan.form == GroupForm::asPlaced)
+        return {saying(fmt::format("arrange {} as a grid, gap {}", g.name,
+                                   writeGap(Length::millimetres(target), job.notation))),
+                saying(fmt::format("arrange {} as a salon, gap {}", g.name,
+                                   writeGap(Length::millimetres(target), job.notation)))};
+    return {{[&job, id = r.piece](double x) {
+                 const Piece& group = *job.scheme().byId(id);
+                 return fmt::format("arrange {} as {}, gap {}", group.name,
+                                    groupFormName(group.plan.form),
+                                    writeGap(Length::millimetres(x), job.notation));
+             },
+             target, 1}};
+}
+
+std::vector<Handle> airHandles(const Reading& r, double target, const Project& job, const Scene&) {
+    const double by = target - r.value.value;
+    const bool left = r.at[1].x > r.at[0].x;
+    std::vector<Handle> out{{[&job, id = r.piece, left](double x) {
+                                 return fmt::format(
+                                     "move {} {} {}", nameOf(job, id),
+                                     writeGap(Length::millimetres(std::abs(x)), job.notation),
+                                     (x > 0) == left ? "left" : "right");
+                             },
+                             by, 1}};
+    if (r.other.is == Target::Is::piece && !job.scheme().byId(r.other.piece)->isGroup())
+        out.push_back({[&job, id = r.other.piece, left](double x) {
+                           return fmt::format(
+                               "move {} {} {}", nameOf(job, id),
+                               writeGap(Length::millimetres(std::abs(x)), job.notation),
+                               (x > 0) == left ? "right" : "left");
+                       },
+                       by, 1});
+    return out;
+}
+
+constexpr std::array<RuleCode, 10> codes{{{"art-centre", judgeCentre, heightHandles},
+                                          {"art-above", judgeAbove, aboveHandles},
+                                          {"art-width", judgeWidth, widthHandles},
+                                          {"art-shape", judgeShape, noHandles},
+                                          {"art-size", judgeSize, sizeHandles},
+                                          {"art-match", judgeMatch, noHandles},
+                                          {"group-gap", judgeGaps, gapHandles},
+                                          {"air-beside", judgeAir, airHandles},
+                                          {"sconce-height", judgeSconce, heightHandles},
+                                          {"stair-art", judgeStairs, stairHandles}}};
+
+} // namespace
+
+std::span<const RuleCode> hangingRules() {
+    return codes;
+}
+
+} // namespace mezzet

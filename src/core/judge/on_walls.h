@@ -1,0 +1,29 @@
+#pragma once
+
+#include "hang/hooks.h"
+#include "hang/mirror.h"
+#include "hang/sag.h"
+#include "rules/rule_book.h"
+
+#include <optional>
+
+namespace mezzet {
+
+/// The figures of the rules `hook` and `cable-zone`.
+[[nodiscard]] HookRules hookRules(const RuleBook&);
+
+/// A shelf on its wall as a beam on its brackets, with its own weight and what stands on it: the
+/// load that is said, or books (or, on a narrow ledge, light things) by the running foot. Empty for
+/// what is no shelf, or of no material the book knows. `piece` is an index in scene.hung.
+[[nodiscard]] std::optional<ShelfBeam> shelfBeam(const Scene&, std::size_t piece, const RuleBook&);
+
+/// The mean stature of who looks, or 5 ft 6 in when nothing is said.
+[[nodiscard]] Length statureOf(const Judgement&);
+
+/// Whether something is worth seeing twice: a window, a lamp, a picture, a plant, a fire.
+[[nodiscard]] bool worthSeeing(const Target&, const Scene&);
+
+/// "Round mirror from sofa: window 1 23 %, floor lamp 6 %, wall D 40 %", as people would say it.
+[[nodiscard]] std::string mirrorSaid(const MirrorView&, const Wording&);
+
+} // namespace mezzet

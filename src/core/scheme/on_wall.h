@@ -1,0 +1,59 @@
+#pragma once
+
+#include "scheme/resolve.h"
+
+#include <optional>
+
+namespace mezzet {
+
+// A wall's own plane: x along it from its left corner, y up from the floor there, mm.
+
+/// Where a point of a wall's plane is in the room, so far out from the wall's face.
+[[nodiscard]] Vec2 offWall(const Wall&, double along, Length out);
+
+/// How far out the face is that something on this stretch of the wall hangs on: a chimney breast it
+/// lies wholly before, or else the wall itself.
+[[nodiscard]] Length faceOut(const Room&, int wall, double left, double right);
+
+/// A floor piece as it stands in front of a wall.
+struct Standing {
+    std::size_t index = 0; ///< in the scene
+    double left = 0;       ///< mm along the wall
+    double right = 0;
+    double off = 0;  ///< mm from the wall's face to its nearest point
+    double base = 0; ///< mm above the floor: what it stands on
+};
+/// Pieces that stand in front of a wall, within 60 in of it: rugs first, then from the wall out.
+[[nodiscard]] std::vector<Standing> standingBefore(const Scene&, int wall);
+
+/// How something lies on a wall's plane: an opening, what is built in, a hung piece of that wall, a
+/// floor piece as seen from straight in front, a rail, the wall itself. Empty when it can't be seen
+/// there.
+[[nodiscard]] std::optional<Box> boxOn(const Target&, int wall, const Scene&);
+
+/// The line over a stair's nosings, along its wall: height at a place, mm. Level past its top.
+[[nodiscard]] double nosingAt(const Fixture& stairs, double along);
+/// Its slope there: the riser over the going, signed along the wall; 0 past the top.
+[[nodiscard]] double nosingSlope(const Fixture& stairs, double along);
+/// The stairs that run along a wall, if any.
+[[nodiscard]] const Fixture* stairsOn(const Room&, int wall);
+
+/// The ceiling over a place of a wall, mm.
+[[nodiscard]] double ceilingOver(const Room&, int wall, double along);
+
+/// The lines of a tie of a piece on a wall. The tie must suit a wall, and all it refers to must be
+/// in place.
+[[nodiscard]] std::vector<TieLine> wallTieLines(const Tie&, const Piece&, Angle turn, const Scene&,
+                                                double along);
+
+/// Why a tie can't be said of a piece where it is, on the floor or on its wall; empty when it can.
+[[nodiscard]] std::string unsuited(const Tie&, const Piece&, const Room&, const Scheme&);
+
+/// The wall a floor piece stands against: that of its tie, else the nearest one behind its back
+/// within reach; -1 for none.
+[[nodiscard]] int wallBehind(const Scene&, int piece);
+
+/// The outline of what is kept in a group about its centre: sizes and offsets of its members.
+[[nodiscard]] Box groupBox(const Scheme&, int group);
+
+} // namespace mezzet

@@ -1,0 +1,420 @@
+// What hangs on a wall, from inside.
+#include "sheets/drawing.h"
+
+#include <QFontMetricsF>
+#include <QImage>
+#include <QPainterPath>
+
+#include <algorithm>
+#include <cmath>
+#include <map>
+
+namespace mezzet::sheets {
+
+namespace {
+
+Vec2 up(Vec2 p) {
+    return {p.x, -p.y};
+}
+
+/// A piece's outline grown inward by so much, about its own centre, as it is drawn.
+QPolygonF ring(const Drawing& d, const Piece& p, const Placed& where, Length inset) {
+    Piece small = p;
+    small.size.width = p.size.width - inset * 2;
+    small.size.height = p.size.height - inset * 2;
+    if (small.size.width <= Length{} || small.size.height <= Length{})
+        return {};
+    Pose pose = where.pose;
+    pose.turn = -pose.turn;
+    std::vector<Vec2> out;
+    for (const Vec2 c : outline(placed(small.shape(), pose), Length::millimetres(0.25 / d.scale)))
+        out.push_back(up(c));
+    return d.polygon(out);
+}
+
+/// A picture's pixels, read once while the job keeps it.
+const QImage& imageOf(const Picture& p) {
+    static std::map<std::string, QImage> known;
+    if (known.size() > 400)
+        known.clear();
+    auto it = known.find(p.bytes);
+    if (it == known.end())
+        it = known
+                 .emplace(p.bytes, QImage::fromData(
+                                       QByteArray::fromBase64(QByteArray::fromStdString(p.bytes))))
+                 .first;
+    return it->second;
+}
+
+class HungFront {
+public:
+    HungFront(const Drawing& d, const Piece& p, const Placed& where, const Pictures* pictures)
+        : d_(d), p_(p), where_(where), pictures_(pictures), wash_(d.look.wash(p.kind->family)) {}
+
+    void draw() {
+        const auto& how = p_.kind->draw;
+        if (how == "framed" || how == "canvas")
+            framed();
+        else if (how == "mirror")
+            mirror();
+        else if (how == "shelf" || how == "bracket-shelf" || how == "ledge" ||
+                 how == "double-shelf")
+            shelf();
+        else if (how == "sconce")
+            sconce();
+        else if (how == "curtains" || how == "textile" || how == "blind")
+            cloth();
+        else if (how == "hooks")
+            hooks();
+        else if (how == "clock")
+            clock();
+        else if (how == "plate")
+            plate();
+        else
+            plain();
+    }
+
+private:
+    void outlineAt(Length inset, const QBrush& brush, double width) {
+        d_.painter.setPen(d_.ink(width));
+        d_.painter.setBrush(brush);
+        d_.painter.drawPolygon(ring(d_, p_, where_, inset));
+    }
+    [[nodiscard]] Vec2 local(double x, double y) const {
+        return up(where_.pose.at + turned(Vec2{x, y}, -where_.pose.turn));
+    }
+    void line(double x0, double y0, double x1, double y1, double width = 0.7) {
+        d_.painter.setPen(d_.ink(width, d_.look.soft));
+        d_.painter.drawLine(d_.at(local(x0, y0)), d_.at(local(x1, y1)));
+    }
+    [[nodiscard]] double w() const { return p_.size.width.mm() / 2; }
+    [[nodiscard]] double h() const { return p_.size.height.mm() / 2; }
+
+    void framed() {
+        outlineAt({}, d_.look.field, 1.6);
+        const Length frame = p_.hanging.frame;
+        if (frame > Length{})
+            outlineAt(frame, d_.look.field, 0.8);
+        const auto face = ring(d_, p_, where_, frame + p_.hanging.mat);
+        if (face.isEmpty())
+            return;
+        const Picture* picture = nullptr;
+        if (pictures_ != nullptr && !p_.picture.empty())
+            if (const auto it = pictures_->find(p_.picture); it != pictures_->end())
+                picture = &it->second;
+        d_.painter.setPen(d_.ink(0.7));
+        d_.painter.setBrush(wash_);
+        d_.painter.drawPolygon(face);
+        if (picture == nullptr)
+            return;
+        const QImage& image = imageOf(*picture);
+        if (image.isNull())
+            return;
+        // It fills its window, cut at the sides that are too long.
+        const QRectF to = face.boundingRect();
+        const double ratio = to.width() / std::max(to.height(), 1.0);
+        QRectF from = image.rect();
+        if (from.width() / from.height() > ratio) {
+            const double keep = from.height() * ratio;
+            from = QRectF(from.center().x() - keep / 2, from.top(), keep, from.height());
+        } else {
+            const double keep = from.width() / ratio;
+            from = QRectF(from.left(), from.center().y() - keep / 2, from.width(), keep);
+        }
+        d_.painter.save();
+        QPainterPath clip;
+        clip.addPolygon(face);
+        d_.painter.setClipPath(clip, Qt::IntersectClip);
+        d_.painter.setRenderHint(QPainter::SmoothPixmapTransform);
+        d_.painter.drawImage(to, image, from);
+        d_.painter.restore();
+    }
+    void mirror() {
+        outlineAt({}, d_.look.field, 1.6);
+        QColor glass = wash_;
+        glass.setAlphaF(0.75F);
+        outlineAt(p_.hanging.frame, glass, 0.8);
+        // Two strokes of light across the glass.
+        line(-w() * 0.45, h() * 0.1, -w() * 0.1, h() * 0.5);
+        line(-w() * 0.45, -h() * 0.15, w() * 0.1, h() * 0.5);
+    }
+    void shelf() {
+        const auto& how = p_.kind->draw;
+        const QColor wood = d_.look.wash(Family::storage);
+        if (how == "double-shelf") {
+            for (const double y : {h() - 10, -h() + 10}) {
+                d_.painter.setPen(d_.ink(1));
+                d_.painter.setBrush(wood);
+                d_.painter.drawPolygon(d_.polygon({local(-w(), y - 10), local(w(), y - 10),
+                                                   local(w(), y + 10), local(-w(), y + 10)}));
+            }
+            line(-w() * 0.8, -h(), -w() * 0.8, h());
+            line(w() * 0.8, -h(), w() * 0.8, h());
+            return;
+        }
+        outlineAt({}, wood, 1.1);
+        if (how == "ledge")
+            line(-w(), h() * 0.1, w(), h() * 0.1);
+        if (how == "bracket-shelf")
+            for (const double x : {-w() * 0.68, w() * 0.68}) {
+                line(x, -h(), x, -h() - 150, 1.2);
+                line(x - 12, -h() - 150, x + 12, -h() - 150, 1.2);
+            }
+    }
+    void sconce() {
+        outlineAt({}, d_.look.wash(Family::light), 1.2);
+        if (p_.size.height > p_.size.width)
+            line(-w(), -h() * 0.45, w(), -h() * 0.45);
+    }
+    void cloth() {
+        QColor c = wash_;
+        c.setAlphaF(0.6F);
+        if (p_.kind->draw == "curtains") {
+            // Drawn back to either side, and the rod over all.
+            const double stack = stackBack(p_).mm();
+            for (const double side : {-1.0, 1.0}) {
+                const double out = side * w();
+                const double in = side * (w() - stack);
+                d_.painter.setPen(d_.ink(1));
+                d_.painter.setBrush(c);
+                d_.painter.drawPolygon(d_.polygon({local(out, -h()), local(in, -h()),
+                                                   local(in, h() - 25), local(out, h() - 25)}));
+                for (int i = 1; i < 4; ++i)
+                    line(out - side * stack * i / 4, -h(), out - side * stack * i / 4, h() - 25);
+            }
+            line(-w() - 30, h() - 12, w() + 30, h() - 12, 2.2);
+            return;
+        }
+        outlineAt({}, c, 1);
+        const int folds = p_.kind->draw == "blind" ? 4 : 0;
+        for (int i = 1; i <= folds; ++i)
+            line(-w(), -h() + 2 * h() * i / (folds + 1), w(), -h() + 2 * h() * i / (folds + 1));
+        if (folds == 0)
+            line(-w() - 20, h() - 8, w() + 20, h() - 8, 2);
+    }
+    void hooks() {
+        outlineAt({}, d_.look.wash(Family::storage), 1);
+        const int count = std::max(1, static_cast<int>(p_.size.width.mm() / 140));
+        for (int i = 0; i < count; ++i) {
+            const double x = count == 1 ? 0 : -w() * 0.85 + 2 * w() * 0.85 * i / (count - 1);
+            line(x, h() * 0.5, x, -h() * 0.6, 1.4);
+            line(x, -h() * 0.6, x + 12, -h() * 0.2, 1.4);
+        }
+    }
+    void clock() {
+        outlineAt({}, d_.look.field, 1.6);
+        line(0, 0, 0, h() * 0.7, 1.4);
+        line(0, 0, w() * 0.45, 0, 1.4);
+    }
+    void plate() {
+        outlineAt({}, wash_, 1.2);
+        outlineAt(Length::millimetres(std::min(w(), h()) * 0.3), d_.look.field, 0.7);
+    }
+    void plain() {
+        outlineAt({}, wash_, 1.2);
+        if (p_.kind->draw == "doors") {
+            line(0, -h(), 0, h());
+            line(-w(), -h() * 0.94, w(), -h() * 0.94);
+        }
+    }
+
+    const Drawing& d_;
+    const Piece& p_;
+    const Placed& where_;
+    const Pictures* pictures_;
+    QColor wash_;
+};
+
+/// A name inside a piece when there is room for it.
+void nameHung(const Drawing& d, const Piece& p, const Placed& where) {
+    const auto name = QString::fromStdString(p.name);
+    const Box b = bounds(where.shape);
+    const QRectF at = QRectF(d.at(up({b.low.x, b.high.y})), d.at(up({b.high.x, b.low.y})));
+    d.painter.setFont(sans(11.5 * d.pen));
+    const QFontMetricsF m(d.painter.font());
+    if (!p.picture.empty())
+        return;
+    const QRectF need = m.boundingRect(at.adjusted(3 * d.pen, 0, -3 * d.pen, 0),
+                                       Qt::AlignCenter | Qt::TextWordWrap, name);
+    if (need.width() > at.width() || need.height() > at.height())
+        return;
+    d.painter.setPen(d.look.ink);
+    d.painter.drawText(at.adjusted(3 * d.pen, 0, -3 * d.pen, 0), Qt::AlignCenter | Qt::TextWordWrap,
+                       name);
+}
+
+} // namespace
+
+void drawHungPiece(const Drawing& d, const Piece& p, const Placed& where,
+                   const Pictures* pictures) {
+    if (p.isGroup()) {
+        const Box b = bounds(where.shape);
+        d.painter.setPen(QPen(d.look.ink, d.pen, Qt::DashLine));
+        d.painter.setBrush(Qt::NoBrush);
+        d.painter.drawRect(QRectF(d.at(up({b.low.x, b.high.y})), d.at(up({b.high.x, b.low.y})))
+                               .adjusted(-5 * d.pen, -5 * d.pen, 5 * d.pen, 5 * d.pen));
+        return;
+    }
+    HungFront(d, p, where, pictures).draw();
+}
+
+void drawHung(const Drawing& d, const Scene& scene, int wall, const Pictures* pictures) {
+    // What hangs, then what leans before it.
+    for (const bool leaned : {false, true})
+        for (std::size_t i = 0; i < scene.hung.size(); ++i) {
+            const Piece& p = scene.hungPiece(i);
+            if (p.wall != wall || (p.hanging.mount == Mount::leaned) != leaned)
+                continue;
+            drawHungPiece(d, p, scene.hung[i], pictures);
+            if (!p.isGroup())
+                nameHung(d, p, scene.hung[i]);
+        }
+}
+
+void drawEyeBand(const Drawing& d, const Room& room, int wall, const Band& band) {
+    if (!band.low || !band.high)
+        return;
+    const double length = room.walls[static_cast<std::size_t>(wall)].length().mm();
+    const Fixture* stairs = stairsOn(room, wall);
+    std::vector<double> at{0, length};
+    if (stairs != nullptr)
+        for (const Length s : {stairs->left, stairs->left + stairs->width})
+            if (s.mm() > 0 && s.mm() < length)
+                at.push_back(s.mm());
+    std::sort(at.begin(), at.end());
+    std::vector<Vec2> ring;
+    const auto level = [&](double s) {
+        if (stairs == nullptr)
+            return 0.0;
+        const bool before =
+            stairs->upRight ? s < stairs->left.mm() : s > (stairs->left + stairs->width).mm();
+        return before ? 0.0 : nosingAt(*stairs, s);
+    };
+    for (const double s : at)
+        ring.push_back(up({s, level(s) + *band.low}));
+    for (auto it = at.rbegin(); it != at.rend(); ++it)
+        ring.push_back(up({*it, level(*it) + *band.high}));
+    QColor wash = d.look.tape;
+    wash.setAlphaF(0.35F);
+    d.painter.setPen(Qt::NoPen);
+    d.painter.setBrush(wash);
+    d.painter.drawPolygon(d.polygon(ring));
+    d.painter.setFont(lettering(11 * d.pen));
+    d.painter.setPen(d.look.soft);
+    const auto say = [&](double mm) {
+        return QString::fromStdString(writeBare(Length::millimetres(mm), d.notation));
+    };
+    const QPointF p = d.at(up({0, level(0) + (*band.low + *band.high) / 2}));
+    d.painter.drawText(QRectF(p.x() + 6 * d.pen, p.y() - 8 * d.pen, 200 * d.pen, 16 * d.pen),
+                       Qt::AlignLeft | Qt::AlignVCenter,
+                       QString("eye level %1 to %2").arg(say(*band.low), say(*band.high)));
+}
+
+void drawHooks(const Drawing& d, const std::vector<HangOf>& all) {
+    const double r = 4.5 * d.pen;
+    for (const HangOf& h : all)
+        for (const HookPoint& k : h.hooks) {
+            const QPointF at = d.at(up({k.along.mm(), k.up.mm()}));
+            d.painter.setPen(QPen(d.look.tight, 1.6 * d.pen));
+            d.painter.drawLine(at - QPointF(r, r), at + QPointF(r, r));
+            d.painter.drawLine(at + QPointF(-r, r), at + QPointF(r, -r));
+            if (k.into == Fixing::stud) {
+                d.painter.setBrush(Qt::NoBrush);
+                d.painter.drawEllipse(at, r * 1.5, r * 1.5);
+            }
+        }
+}
+
+void drawReflection(const Drawing& d, const Scene& scene, const std::vector<MirrorStrip>& all) {
+    d.painter.setPen(Qt::NoPen);
+    for (const MirrorStrip& s : all) {
+        QColor c = d.look.floor;
+        if (s.what.is == Target::Is::piece) {
+            if (const Piece* p = scene.scheme->byId(s.what.piece))
+                c = d.look.wash(p->kind->family);
+        } else if (s.what.is == Target::Is::window) {
+            c = d.look.field;
+        } else if (s.what.is == Target::Is::room) {
+            c = d.look.panel;
+        } else if (s.what.is == Target::Is::ceiling) {
+            c = d.look.graph;
+        } else if (s.what.is == Target::Is::door || s.what.is == Target::Is::opening) {
+            c = d.look.panelEdge;
+        }
+        if (s.hidden)
+            c = d.look.soft;
+        d.painter.fillRect(
+            QRectF(d.at(up({s.from, s.high})), d.at(up({s.to, s.low}))).adjusted(0, 0, 0.6, 0), c);
+    }
+    // Lines where one thing ends and another begins, strip to strip.
+    d.painter.setPen(d.ink(0.8));
+    for (const MirrorStrip& s : all) {
+        for (const double z : {s.low, s.high})
+            d.painter.drawLine(d.at(up({s.from, z})), d.at(up({s.to, z})));
+    }
+}
+
+void drawCorners(const Drawing& d, const Scene& scene, int wall) {
+    const Room& room = *scene.room;
+    const int count = static_cast<int>(room.walls.size());
+    const double length = room.walls[static_cast<std::size_t>(wall)].length().mm();
+    QColor faint = d.look.soft;
+    faint.setAlphaF(0.55F);
+    d.painter.setBrush(Qt::NoBrush);
+    for (const bool left : {true, false}) {
+        if (!room.closed && ((left && wall == 0) || (!left && wall == count - 1)))
+            continue;
+        const int other = left ? (wall + count - 1) % count : (wall + 1) % count;
+        const Wall& w = room.walls[static_cast<std::size_t>(other)];
+        // Depths of what is on the adjoining wall, where it comes near the corner.
+        const auto edge = [&](double out, double low, double high) {
+            const double x = left ? out : length - out;
+            d.painter.setPen(QPen(faint, 1.2 * d.pen, Qt::DashDotLine));
+            d.painter.drawLine(d.at(up({x, low})), d.at(up({x, high})));
+        };
+        for (std::size_t i = 0; i < scene.hung.size(); ++i) {
+            const Piece& p = scene.hungPiece(i);
+            const Box b = bounds(scene.hung[i].shape);
+            const double near = left ? w.length().mm() - b.high.x : b.low.x;
+            if (p.wall == other && !p.isGroup() && near < 600)
+                edge(p.size.depth.mm(), b.low.y, b.high.y);
+        }
+        for (const Opening& o : room.openings) {
+            const double near = left ? (w.length() - o.left - o.width).mm() : o.left.mm();
+            if (o.wall == other && near < 300)
+                edge(12, o.sill.mm(), o.head().mm());
+        }
+        for (const Fixture& f : room.fixtures) {
+            const double near = left ? (w.length() - f.left - f.width).mm() : f.left.mm();
+            if (f.wall == other && !f.isPoint() && near < 300 && f.depth > Length{})
+                edge(f.depth.mm(), f.up.mm(),
+                     f.toCeiling ? room.ceiling.mm() : (f.up + f.height).mm());
+        }
+    }
+}
+
+Reading onPaper(Reading r) {
+    r.at = {up(r.at[0]), up(r.at[1])};
+    return r;
+}
+
+void drawWallReadings(const Drawing& d, const std::vector<Reading>& all, int wall,
+                      const std::vector<int>& chosen, std::vector<QRectF>& taken) {
+    const auto about = [&](const Reading& r) {
+        return std::any_of(chosen.begin(), chosen.end(), [&](int id) { return r.isAbout(id); });
+    };
+    // A proportion is no stretch: it is told on the tape.
+    const auto shown = [&](const Reading& r) {
+        return r.seenOn(wall) && r.verdict != Verdict::note &&
+               r.value.quantity == Quantity::length && (about(r) || r.toMend());
+    };
+    for (const Reading& r : all)
+        if (shown(r))
+            drawReadingStretch(d, onPaper(r), about(r));
+    for (const bool own : {true, false})
+        for (const Reading& r : all)
+            if (shown(r) && about(r) == own)
+                drawReading(d, onPaper(r), taken, own);
+}
+
+} // namespace mezzet::sheets

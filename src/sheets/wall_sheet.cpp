@@ -1,0 +1,488 @@
+// The elevation of a wall with its hooks, and the schedule of all hooks.
+#include "hang/running.h"
+#include "judge/on_walls.h"
+#include "kit/csv.h"
+#include "measure/text.h"
+#include "sheets/drawing.h"
+#include "sheets/paper_out.h"
+#include "sheets/paper_pen.h"
+#include "sheets/wall_sheets.h"
+
+#include <fmt/format.h>
+
+#include <algorithm>
+#include <cmath>
+#include <fstream>
+
+namespace mezzet::sheets {
+
+Length hookDivision(Notation n) {
+    return isMetric(n.units) ? Length::millimetres(1) : Length::inches(1.0 / 16);
+}
+
+std::string hookWords(Length l, Notation n, std::optional<Length> division) {
+    const Length d = division.value_or(hookDivision(n));
+    n.denominator = 16;
+    if (isMetric(n.units))
+        n.units = Units::millimetres;
+    return write(roundedTo(l, d), n);
+}
+
+std::string fixingWords(const HookPoint& k, Notation n) {
+    if (k.into == Fixing::plug)
+        return "plug";
+    n.denominator = 16;
+    if (!k.fromStud || abs(*k.fromStud) < hookDivision(n) / 2)
+        return "stud";
+    return fmt::format("stud {} {}", *k.fromStud > Length{} ? "+" : "-",
+                       writeGap(abs(*k.fromStud), n));
+}
+
+namespace {
+
+constexpr double margin = 10;
+constexpr double titleHeight = 19;
+constexpr double rowHeight = 4.6;
+
+QString q(const std::string& s) {
+    return QString::fromStdString(s);
+}
+
+const char* safety = "Cables, pipes and studs: find them before you drill; a place outside the "
+                     "usual zones is no clearance. What is heavy, and what hangs over people, is "
+                     "for a fitter. Follow local codes.";
+
+/// One line of the schedule.
+struct Row {
+    int number = 0; ///< of the hook on its wall
+    const HangOf* of = nullptr;
+    const HookPoint* hook = nullptr;
+    Length along;
+    Length step; ///< from the hook before it on the wall, or from the left corner
+};
+
+/// Rows of a wall, from left to right, with places that add up.
+std::vector<Row> rowsOf(const std::vector<HangOf>& all, int wall, Length division) {
+    std::vector<Row> out;
+    for (const HangOf& h : all)
+        if (h.wall == wall)
+            for (const HookPoint& k : h.hooks)
+                out.push_back({0, &h, &k, {}, {}});
+    std::stable_sort(out.begin(), out.end(), [](const Row& a, const Row& b) {
+        return std::pair(a.hook->along, -a.hook->up.mm()) <
+               std::pair(b.hook->along, -b.hook->up.mm());
+    });
+    std::vector<Length> places;
+    for (const Row& r : out)
+        places.push_back(r.hook->along);
+    const Running run = running(places, division);
+    for (std::size_t i = 0; i < out.size(); ++i) {
+        out[i].number = static_cast<int>(i) + 1;
+        out[i].along = run.at[i];
+        out[i].step = run.step[i];
+    }
+    return out;
+}
+
+std::string mountName(const HangOf& h) {
+    for (const auto& [m, name] : mountWords)
+        if (m == h.mount)
+            return name;
+    return {};
+}
+
+class WallPainter : public PaperPen {
+public:
+    WallPainter(QPainter& p, double unitsPerMm, const Project& job, const Scene& scene,
+                const std::vector<HangOf>& hangs, double width, double height, Length division,
+                std::string date)
+        : PaperPen(p, unitsPerMm), job_(job), scene_(scene), hangs_(hangs), w_(width), h_(height),
+          division_(division), date_(std::move(date)) {}
+
+    /// The elevation over its schedule.
+    void wall(int wall, const Scale& scale, const QRectF& drawing) {
+        clear(w_, h_);
+        const Room& room = *scene_.room;
+        const Wall& w = room.walls[static_cast<std::size_t>(wall)];
+        const double perMm = k_ / scale.denominator;
+        const double length = w.length().mm() * perMm;
+        const double high = room.ceiling.mm() * perMm;
+        const QRectF area = dev(drawing);
+        const QPointF origin(area.center().x() - length / 2, area.center().y() + high / 2);
+        const Drawing d{p_, paperLook(), origin, perMm, k_ * 0.25, job_.notation};
+        drawElevation(d, scene_, wall);
+        drawHung(d, scene_, wall, job_.pictures.get());
+        std::vector<HangOf> own;
+        for (const HangOf& h : hangs_)
+            if (h.wall == wall)
+                own.push_back(h);
+        drawHooks(d, own);
+        const auto rows = rowsOf(hangs_, wall, division_);
+        dimensions(d, w, rows);
+        tapeCorners(d, wall);
+        // Down the page: the schedule of this wall.
+        double y = drawing.bottom() + 3;
+        y = heading("Hooks on this wall, from the left corner and the floor", margin, y,
+                    w_ - 2 * margin);
+        const double bottom = h_ - margin - titleHeight - 5;
+        y = schedule(rows, y, bottom, true);
+        for (const auto& c : cautionsOf(own)) {
+            const double needs = heightOf(q(c), w_ - 2 * margin, 2.4);
+            if (y + needs > bottom)
+                break;
+            y += wrapped(margin, y, w_ - 2 * margin, q(c), 2.4) + 0.6;
+        }
+        foot("Wall " + q(w.name), q(scale.words));
+    }
+
+    /// A page of the schedule of all walls; `next` is where the following page goes on.
+    void hooks(std::size_t& nextWall, std::size_t& nextRow, int page) {
+        clear(w_, h_);
+        double y = margin;
+        const double bottom = h_ - margin - titleHeight - 4;
+        const auto walls = scene_.room->walls.size();
+        for (; nextWall < walls; ++nextWall, nextRow = 0) {
+            auto rows = rowsOf(hangs_, static_cast<int>(nextWall), division_);
+            if (rows.empty())
+                continue;
+            if (y + 7 + 2 * rowHeight > bottom)
+                break;
+            const auto& name = scene_.room->walls[nextWall].name;
+            y = heading(nextRow == 0 ? "Wall " + q(name) : "Wall " + q(name) + ", continued",
+                        margin, y, w_ - 2 * margin);
+            const std::vector<Row> rest(rows.begin() + static_cast<std::ptrdiff_t>(nextRow),
+                                        rows.end());
+            const std::size_t fit =
+                static_cast<std::size_t>(std::max(0.0, (bottom - y - rowHeight) / rowHeight));
+            y = schedule(rest, y, bottom, true);
+            if (rest.size() > fit) {
+                nextRow += fit;
+                foot("Hooks", page == 1 ? QString("schedule") : QString("page %1").arg(page));
+                return;
+            }
+            y += 2;
+            for (std::size_t i = 0; i < scene_.hung.size(); ++i) {
+                const Piece& g = scene_.hungPiece(i);
+                if (!g.isGroup() || g.wall != static_cast<int>(nextWall))
+                    continue;
+                const Box b = bounds(scene_.hung[i].shape);
+                const auto at = [&](double v) {
+                    return hookWords(Length::millimetres(v), job_.notation, division_);
+                };
+                const auto s = fmt::format(
+                    "Tape corners of {}: from {} to {} from the left corner, {} to {} up.", g.name,
+                    at(b.low.x), at(b.high.x), at(b.low.y), at(b.high.y));
+                if (y + 4 < bottom)
+                    y += wrapped(margin, y, w_ - 2 * margin, q(s), 2.6) + 0.8;
+            }
+            std::vector<HangOf> own;
+            for (const HangOf& h : hangs_)
+                if (h.wall == static_cast<int>(nextWall))
+                    own.push_back(h);
+            for (const auto& c : cautionsOf(own))
+                if (y + heightOf(q(c), w_ - 2 * margin, 2.5) < bottom)
+                    y += wrapped(margin, y, w_ - 2 * margin, q(c), 2.5) + 0.6;
+            y += 3;
+        }
+        foot("Hooks", page == 1 ? QString("schedule") : QString("page %1").arg(page));
+    }
+
+private:
+    std::vector<std::string> cautionsOf(const std::vector<HangOf>& own) const {
+        std::vector<std::string> out;
+        for (const HangOf& h : own)
+            for (const auto& c : h.cautions)
+                out.push_back(scene_.scheme->byId(h.piece)->name + ": " + c);
+        return out;
+    }
+
+    /// Hooks along the top, running from the left corner; heights up the right side.
+    void dimensions(const Drawing& d, const Wall& w, const std::vector<Row>& rows) {
+        std::vector<QRectF> taken;
+        const double high = scene_.room->ceiling.mm();
+        const double letter = 2.3 * k_;
+        const auto top = [&](double s) { return d.at({s, -high}); };
+        const auto say = [&](Length l) { return q(hookWords(l, job_.notation, division_)); };
+        Length from;
+        for (const Row& r : rows) {
+            if (r.along - from > Length::millimetres(1))
+                drawDimension(d, top(from.mm()), top(r.along.mm()), 4 * k_, say(r.along - from),
+                              letter, &taken);
+            from = r.along;
+        }
+        if (!rows.empty() && w.length() - from > Length::millimetres(1))
+            drawDimension(d, top(from.mm()), top(w.length().mm()), 4 * k_, say(w.length() - from),
+                          letter, &taken);
+        drawDimension(d, top(0), top(w.length().mm()), 9.5 * k_,
+                      q(hookWords(w.length(), job_.notation, division_)), letter, &taken);
+        std::vector<Length> heights;
+        for (const Row& r : rows) {
+            const Length up = roundedTo(r.hook->up, division_);
+            if (std::find(heights.begin(), heights.end(), up) == heights.end())
+                heights.push_back(up);
+        }
+        std::sort(heights.begin(), heights.end());
+        const double x = w.length().mm();
+        double away = 5;
+        for (const Length up : heights) {
+            if (away > 26)
+                break;
+            drawDimension(d, d.at({x, -up.mm()}), d.at({x, 0}), away * k_, say(up), letter, &taken);
+            away += 5.2;
+        }
+        // Numbers of the hooks, as in the schedule.
+        p_.setFont(sans(2.3 * k_, QFont::DemiBold));
+        p_.setPen(paperLook().ink);
+        for (const Row& r : rows) {
+            const QPointF at = d.at({r.hook->along.mm(), -r.hook->up.mm()});
+            p_.drawText(QRectF(at.x() + 1.3 * k_, at.y() - 3.6 * k_, 8 * k_, 3 * k_),
+                        Qt::AlignLeft | Qt::AlignVCenter, QString::number(r.number));
+        }
+    }
+
+    /// Where painter's tape marks the corners of each group's outline.
+    void tapeCorners(const Drawing& d, int wall) {
+        p_.setPen(QPen(paperLook().loose, 0.5 * k_));
+        for (std::size_t i = 0; i < scene_.hung.size(); ++i) {
+            const Piece& g = scene_.hungPiece(i);
+            if (!g.isGroup() || g.wall != wall)
+                continue;
+            const Box b = bounds(scene_.hung[i].shape);
+            const double arm = 3 * k_;
+            for (const double sx : {-1.0, 1.0})
+                for (const double sy : {-1.0, 1.0}) {
+                    const QPointF c =
+                        d.at({sx < 0 ? b.low.x : b.high.x, -(sy < 0 ? b.low.y : b.high.y)});
+                    p_.drawLine(c, c - QPointF(sx * arm, 0));
+                    p_.drawLine(c, c + QPointF(0, sy * arm));
+                }
+        }
+    }
+
+    struct Column {
+        QString name;
+        double share;
+        bool figures;
+    };
+    static const std::vector<Column>& columns() {
+        static const std::vector<Column> all{{"", 0.03, true},
+                                             {"Piece", 0.2, false},
+                                             {"Size", 0.09, true},
+                                             {"From left", 0.11, true},
+                                             {"Step", 0.1, true},
+                                             {"Up", 0.1, true},
+                                             {"From ceiling", 0.1, true},
+                                             {"Into", 0.09, false},
+                                             {"Drop", 0.06, true},
+                                             {"Weighs", 0.06, true},
+                                             {"Hook for", 0.06, true}};
+        return all;
+    }
+    double schedule(const std::vector<Row>& rows, double y, double bottom, bool head) {
+        const double w = w_ - 2 * margin;
+        if (head) {
+            double x = margin;
+            for (const Column& c : columns()) {
+                text({x + (c.figures ? 0 : 2.5), y, c.share * w - (c.figures ? 1 : 2.5), rowHeight},
+                     (c.figures ? Qt::AlignRight : Qt::AlignLeft) | Qt::AlignVCenter, c.name, 2.3,
+                     false, QFont::Normal, paperLook().soft);
+                x += c.share * w;
+            }
+            y += rowHeight;
+        }
+        if (rows.empty()) {
+            text({margin, y, w, rowHeight}, Qt::AlignLeft | Qt::AlignVCenter,
+                 "Nothing needs a hook here.", 2.6);
+            return y + rowHeight;
+        }
+        for (const Row& r : rows) {
+            if (y + rowHeight > bottom)
+                break;
+            const Piece& p = *scene_.scheme->byId(r.of->piece);
+            const auto say = [&](Length l) { return hookWords(l, job_.notation, division_); };
+            std::string up = say(r.hook->up);
+            const std::vector<std::string> cells{std::to_string(r.number),
+                                                 p.name,
+                                                 footprintWords(p, job_.notation),
+                                                 say(r.along),
+                                                 r.number == 1 ? std::string() : "+ " + say(r.step),
+                                                 up,
+                                                 say(r.hook->fromCeiling),
+                                                 fixingWords(*r.hook, job_.notation),
+                                                 say(r.of->drop),
+                                                 write(r.hook->carries, job_.notation) +
+                                                     (r.of->estimated ? "*" : ""),
+                                                 write(r.hook->rated, job_.notation)};
+            double x = margin;
+            for (std::size_t i = 0; i < cells.size(); ++i) {
+                const Column& c = columns()[i];
+                text({x + (c.figures ? 0 : 2.5), y, c.share * w - (c.figures ? 1 : 2.5), rowHeight},
+                     (c.figures ? Qt::AlignRight : Qt::AlignLeft) | Qt::AlignVCenter, q(cells[i]),
+                     2.6, c.figures);
+                x += c.share * w;
+            }
+            y += rowHeight;
+        }
+        if (std::any_of(rows.begin(), rows.end(), [](const Row& r) { return r.of->estimated; })) {
+            if (y + 3.4 < bottom)
+                text({margin, y, w, 3.4}, Qt::AlignLeft | Qt::AlignVCenter,
+                     "* weight guessed from its size: weigh it. A hook is for what one hook "
+                     "carries, four times over.",
+                     2.2, false, QFont::Normal, paperLook().soft);
+            y += 3.4;
+        }
+        return y;
+    }
+
+    void foot(const QString& sheet, const QString& scale) {
+        const double y = h_ - margin - titleHeight;
+        titleBlock(
+            margin, y, w_ - 2 * margin, titleHeight,
+            {{"Job", q(job_.title)},
+             {"Sheet", sheet},
+             {"Scale", scale},
+             {job_.client.empty() ? "Room" : "Client, room",
+              q(job_.client.empty() ? scene_.room->name : job_.client + ", " + scene_.room->name)},
+             {"Scheme", q(scene_.scheme->name)},
+             {"Date", q(date_)}});
+        text({margin, h_ - margin + 0.8, w_ - 2 * margin, 3}, Qt::AlignLeft, safety, 2.1, false,
+             QFont::Normal, paperLook().soft);
+    }
+
+    const Project& job_;
+    const Scene& scene_;
+    const std::vector<HangOf>& hangs_;
+    double w_;
+    double h_;
+    Length division_;
+    std::string date_;
+};
+
+Paper ownPaper(const Project& job, const WallSheetOptions& o) {
+    return o.paper.value_or(*paperNamed(isMetric(job.notation.units) ? "a4" : "letter"));
+}
+
+} // namespace
+
+Result<WallPrinted> printWall(const Project& job, int wall, const WallSheetOptions& options,
+                              const std::filesystem::path& path) {
+    if (wall < 0 || wall >= static_cast<int>(job.room->walls.size()))
+        return Problem{"there is no such wall", "name one of the room's walls"};
+    auto scene = sceneOf(job);
+    if (!scene)
+        return scene.problem();
+    loadFonts();
+    const Paper paper = ownPaper(job, options);
+    const double width = paper.height.mm(); // across
+    const double height = paper.width.mm();
+    const auto hangs = hangAll(**scene, hookRules(*job.library.book));
+    const Length division = options.division.value_or(hookDivision(job.notation));
+    const auto rows = rowsOf(hangs, wall, division);
+    const double lists =
+        std::clamp(14 + rowHeight * static_cast<double>(rows.size() + 1) + 10, 34.0, height * 0.46);
+    const QRectF drawing(margin + 8, margin + 14, width - 2 * margin - 8 - 32,
+                         height - 2 * margin - titleHeight - lists - 18);
+    const Wall& w = job.room->walls[static_cast<std::size_t>(wall)];
+    const auto fits = [&](const Scale& s) {
+        return w.length().mm() / s.denominator <= drawing.width() &&
+               job.room->ceiling.mm() / s.denominator <= drawing.height();
+    };
+    std::optional<Scale> scale;
+    std::vector<Scale> tried = usualScales(isMetric(job.notation.units));
+    if (options.scale)
+        tried = {*options.scale};
+    for (const Scale& s : tried)
+        if (!scale && fits(s))
+            scale = s;
+    if (!scale)
+        return Problem{fmt::format("wall {} does not fit {} at {}", w.name, paper.name,
+                                   options.scale ? options.scale->words : "any usual scale"),
+                       "take larger paper or a smaller scale"};
+    PaperJob out{width, height, job.title + ", wall " + w.name, {}};
+    const auto date = dateOr(options.date);
+    out.pages.emplace_back([&](QPainter& p, double k) {
+        WallPainter(p, k, job, **scene, hangs, width, height, division, date)
+            .wall(wall, *scale, drawing);
+    });
+    auto written = printPages(out, path);
+    if (!written)
+        return written.problem();
+    return WallPrinted{paper.name + " across", scale->words, *written};
+}
+
+std::string hooksAsCsv(const Project& job, const Scene& scene, Length division) {
+    const bool metric = isMetric(job.notation.units);
+    const char* unit = metric ? "mm" : "in";
+    const char* mass = metric ? "kg" : "lb";
+    std::string out = fmt::format("wall,number,piece,group,hook,mount,from_left_{0},step_{0},"
+                                  "up_{0},from_ceiling_{0},from_right_{0},into,from_stud_{0},"
+                                  "drop_{0},carries_{1},rated_{1},weight_guessed,zone\r\n",
+                                  unit, mass);
+    const auto length = [&](Length l) {
+        const double v = metric ? l.mm() : l.inInches();
+        return fmt::format("{:g}", std::round(v * 1e4) / 1e4);
+    };
+    const auto weight = [&](Mass m) { return fmt::format("{:.1f}", metric ? m.kg() : m.lb()); };
+    const auto hangs = hangAll(scene, hookRules(*job.library.book));
+    for (std::size_t wall = 0; wall < scene.room->walls.size(); ++wall)
+        for (const Row& r : rowsOf(hangs, static_cast<int>(wall), division)) {
+            const Piece& p = *scene.scheme->byId(r.of->piece);
+            const Piece* group = scene.scheme->byId(p.group());
+            const auto at = [&](Length l) { return length(roundedTo(l, division)); };
+            out +=
+                fmt::format("{},{},{},{},{},{},{},{},{},{},{},{},{},{},{},{},{},{}\r\n",
+                            scene.room->walls[wall].name, r.number, csvCell(p.name),
+                            group != nullptr ? csvCell(group->name) : std::string(),
+                            r.hook - r.of->hooks.data() + 1, mountName(*r.of), length(r.along),
+                            length(r.step), at(r.hook->up), at(r.hook->fromCeiling),
+                            at(r.hook->fromRight), r.hook->into == Fixing::stud ? "stud" : "plug",
+                            r.hook->fromStud ? length(*r.hook->fromStud) : std::string(),
+                            at(r.of->drop), weight(r.hook->carries), weight(r.hook->rated),
+                            r.of->estimated ? "yes" : "no", csvCell(r.hook->zone));
+        }
+    return out;
+}
+
+Result<WallPrinted> printHooks(const Project& job, const WallSheetOptions& options,
+                               const std::filesystem::path& path) {
+    auto scene = sceneOf(job);
+    if (!scene)
+        return scene.problem();
+    const Length division = options.division.value_or(hookDivision(job.notation));
+    if (foldCase(path.extension().string()) == ".csv") {
+        if (auto saved = writeWhole(path, hooksAsCsv(job, **scene, division)); !saved)
+            return saved.problem();
+        return WallPrinted{"table", "", 1};
+    }
+    loadFonts();
+    const Paper paper = ownPaper(job, options);
+    const double width = paper.height.mm();
+    const double height = paper.width.mm();
+    const auto hangs = hangAll(**scene, hookRules(*job.library.book));
+    const auto date = dateOr(options.date);
+    // Where each page begins is known by painting them all for nothing.
+    QImage none(8, 8, QImage::Format_RGB32);
+    QPainter scratch(&none);
+    PaperJob out{width, height, job.title + ", hooks", {}};
+    std::size_t wall = 0;
+    std::size_t row = 0;
+    do {
+        const std::size_t fromWall = wall;
+        const std::size_t fromRow = row;
+        const int page = static_cast<int>(out.pages.size()) + 1;
+        WallPainter(scratch, 1, job, **scene, hangs, width, height, division, date)
+            .hooks(wall, row, page);
+        out.pages.emplace_back([&, fromWall, fromRow, page](QPainter& p, double k) {
+            std::size_t w = fromWall;
+            std::size_t r = fromRow;
+            WallPainter(p, k, job, **scene, hangs, width, height, division, date).hooks(w, r, page);
+        });
+    } while (wall < (*scene)->room->walls.size() && out.pages.size() < 100);
+    scratch.end();
+    auto written = printPages(out, path);
+    if (!written)
+        return written.problem();
+    return WallPrinted{paper.name + " across", "schedule", *written};
+}
+
+} // namespace mezzet::sheets
