@@ -253,6 +253,9 @@ void Board::paintWall(QPainter& p) {
                        .adjusted(-2, -2, 2, 2));
     }
     std::vector<QRectF> taken;
+    // Opened out, the walls are too small for figures.
+    if (unrolled_)
+        return paintViewSaid(p);
     sheets::drawWallReadings(d, session_.readings(), session_.surface(), session_.selected(),
                              taken);
     const auto say = [&](Length l) { return QString::fromStdString(write(l, d.notation)); };
@@ -298,6 +301,15 @@ void Board::paintWall(QPainter& p) {
 void Board::paintUnrolled(const sheets::Drawing& d) {
     QPainter& p = d.painter;
     const Project& job = *session_.project();
+    const auto named = [&](int wall, double left, const QColor& colour) {
+        p.setFont(sheets::sans(13, QFont::DemiBold));
+        p.setPen(colour);
+        const double length = job.room->walls[static_cast<std::size_t>(wall)].length().mm();
+        const QPointF at = d.at({left + length / 2, -job.room->ceiling.mm()});
+        p.drawText(QRectF(at.x() - 60, at.y() - 22, 120, 18), Qt::AlignCenter,
+                   "Wall " + QString::fromStdString(wallName(wall)));
+    };
+    named(session_.surface(), 0, look().ink);
     for (const auto& [wall, left] : wallsBeside()) {
         sheets::Drawing other{p,       d.look, d.origin + QPointF(left * d.scale, 0),
                               d.scale, d.pen,  d.notation};
@@ -306,12 +318,7 @@ void Board::paintUnrolled(const sheets::Drawing& d) {
         sheets::drawElevation(other, *session_.scene(), wall);
         sheets::drawHung(other, *session_.scene(), wall, job.pictures.get());
         p.restore();
-        p.setFont(sheets::sans(13, QFont::DemiBold));
-        p.setPen(look().soft);
-        const double length = job.room->walls[static_cast<std::size_t>(wall)].length().mm();
-        const QPointF at = other.at({length / 2, -job.room->ceiling.mm()});
-        p.drawText(QRectF(at.x() - 60, at.y() - 22, 120, 18), Qt::AlignCenter,
-                   "Wall " + QString::fromStdString(wallName(wall)));
+        named(wall, left, look().soft);
     }
 }
 

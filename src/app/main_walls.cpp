@@ -3,24 +3,14 @@
 #include "app/main_window.h"
 #include "app/wall_sheet_dialog.h"
 #include "measure/text.h"
+#include "sheets/picture_in.h"
 
 #include <QAction>
-#include <QBuffer>
 #include <QDialog>
 #include <QFileDialog>
-#include <QFileInfo>
-#include <QImage>
-#include <QImageReader>
 #include <QInputDialog>
 
 namespace mezzet::app {
-
-namespace {
-
-/// The longest side of a picture kept in a job, pixels.
-constexpr int mostPixels = 1000;
-
-} // namespace
 
 void MainWindow::groupSelected() {
     const auto& chosen = session_.selected();
@@ -60,46 +50,17 @@ bool MainWindow::putPicture(const QString& path) {
         emit session_.told("Choose one frame on a wall first", true);
         return false;
     }
-    QImageReader reader(path);
-    reader.setAutoTransform(true);
-    const auto format = reader.format();
-    if (format != "png" && format != "jpeg" && format != "jpg") {
-        emit session_.told("That is no PNG or JPEG picture", true);
+    auto picture = sheets::readPicture(path.toStdString());
+    if (!picture) {
+        emit session_.told(QString::fromStdString(picture.problem().sentence()), true);
         return false;
     }
-    const QSize size = reader.size();
-    if (size.isValid() && (size.width() > mostPixels || size.height() > mostPixels))
-        reader.setScaledSize(size.scaled(mostPixels, mostPixels, Qt::KeepAspectRatio));
-    const QImage image = reader.read();
-    if (image.isNull()) {
-        emit session_.told("The picture can't be read: " + reader.errorString(), true);
-        return false;
-    }
-    QByteArray bytes;
-    // Photographs as JPEG; what is small or has clear parts stays as it is.
-    for (const int quality : {85, 70, 50}) {
-        bytes.clear();
-        QBuffer buffer(&bytes);
-        buffer.open(QIODevice::WriteOnly);
-        image.hasAlphaChannel() && bytes.isEmpty() && quality == 85
-            ? image.save(&buffer, "PNG")
-            : image.convertToFormat(QImage::Format_RGB32).save(&buffer, "JPEG", quality);
-        if (static_cast<std::size_t>(bytes.size()) * 4 / 3 + 4 <= mostPictureBytes)
-            break;
-    }
-    const QFileInfo file(path);
-    Picture picture{file.fileName().toStdString(), path.toStdString(),
-                    bytes.toBase64().toStdString(), image.width(), image.height()};
-    // Its key is its file's name; another picture of that name gets a number.
-    std::string key = file.completeBaseName().left(60).toStdString();
-    const auto& all = session_.project()->pictures;
-    for (int n = 2; all && all->count(key) != 0 && all->at(key).bytes != picture.bytes; ++n)
-        key = file.completeBaseName().left(60).toStdString() + " " + std::to_string(n);
+    const auto key = sheets::pictureKey(*session_.project(), *picture);
     Piece changed = *p;
     changed.pose = session_.scene()->byId(p->id)->pose;
     changed.picture = key;
-    return session_.apply({"put " + picture.name + " in " + p->name,
-                           {PutPicture{key, picture}, PutPiece{changed}},
+    return session_.apply({"put " + picture->name + " in " + p->name,
+                           {PutPicture{key, *picture}, PutPiece{changed}},
                            {}});
 }
 

@@ -13,6 +13,8 @@
 #include <QPushButton>
 #include <QVBoxLayout>
 
+#include <fmt/format.h>
+
 #include <algorithm>
 #include <cmath>
 
@@ -253,6 +255,19 @@ void TapePanel::addHooks(QVBoxLayout* column, const Piece& p) {
         const Piece& of = *scene.scheme->byId(h.piece);
         if (h.piece != p.id && of.group() != p.id)
             continue;
+        if (h.piece == p.id) {
+            std::string held;
+            for (const auto& [m, word] : mountWords)
+                if (m == h.mount)
+                    held = word;
+            if (h.wire)
+                held += fmt::format(", rings {} down, {} apart", writeGap(h.ringsDown, n),
+                                    writeGap(h.ringSpacing, n));
+            if (h.mount != Mount::leaned)
+                held += ", drop " + sheets::hookWords(h.drop, n);
+            held += ", " + write(h.weight, n) + (h.estimated ? ", guessed" : "");
+            column->addWidget(quietLabel("Held: " + QString::fromStdString(held)));
+        }
         for (const HookPoint& k : h.hooks) {
             const std::string cells[] = {of.group() == p.id ? of.name : "",
                                          sheets::hookWords(k.along, n), sheets::hookWords(k.up, n),

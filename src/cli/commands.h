@@ -33,6 +33,8 @@ struct WallSheetCommand {
     std::string roll; ///< templates: a roll's width
 };
 int wallSheet(const WallSheetCommand&);
+/// Puts a PNG or JPEG in a piece's frame, with a copy of it in the job.
+int picture(const std::string& job, const std::string& piece, const std::string& file);
 /// Hook points, what mirrors show and how shelves hold; of one wall when `wall` names it.
 int hang(const std::string& job, const std::string& room, const std::string& wall, bool asJson);
 

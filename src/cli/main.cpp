@@ -57,6 +57,13 @@ int main(int argc, char** argv) {
     sheetCommand->add_option("--of", templateOf, "templates: of one piece or group");
     sheetCommand->add_option("--roll", roll, "templates: on a roll of this width, in one piece");
 
+    std::string frame, pictureFile;
+    auto* pictureCommand = app.add_subcommand(
+        "picture", "Put a PNG or JPEG in a frame, and keep a copy of it in the job");
+    pictureCommand->add_option("JOB", job, "a job file")->required();
+    pictureCommand->add_option("PIECE", frame, "the frame, by name")->required();
+    pictureCommand->add_option("FILE", pictureFile, "the picture")->required();
+
     auto* hangCommand = app.add_subcommand(
         "hang", "Where every hook goes, what mirrors show, and how shelves hold");
     hangCommand->add_option("JOB", job, "a job file")->required();
@@ -148,6 +155,8 @@ int main(int argc, char** argv) {
         return scene(job, room, asJson);
     if (*checkCommand)
         return check(job, room, school, asJson);
+    if (*pictureCommand)
+        return picture(job, frame, pictureFile);
     if (*hangCommand)
         return hang(job, room, wall, asJson);
     if (*sheetCommand && (which == "wall" || which == "hooks" || which == "templates"))

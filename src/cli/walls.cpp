@@ -4,6 +4,7 @@
 #include "shared.h"
 
 #include "judge/on_walls.h"
+#include "sheets/picture_in.h"
 #include "sheets/wall_sheets.h"
 
 #include <fmt/format.h>
@@ -68,6 +69,28 @@ int wallSheet(const WallSheetCommand& c) {
         return refuse(printed.problem());
     fmt::print("{}: {}, {}, {} page{}\n", c.out, printed->paper, printed->scale, printed->pages,
                printed->pages == 1 ? "" : "s");
+    return ran;
+}
+
+int picture(const std::string& path, const std::string& name, const std::string& file) {
+    auto job = open(path);
+    if (!job)
+        return refuse(job.problem());
+    const Piece* p = (*job)->scheme().byName(name);
+    if (p == nullptr || !p->onWall() || p->isGroup())
+        return wrong(fmt::format("no frame on a wall is called “{}”", name));
+    auto read = sheets::readPicture(file);
+    if (!read)
+        return refuse(read.problem());
+    const auto key = sheets::pictureKey(**job, *read);
+    Piece changed = *p;
+    changed.picture = key;
+    auto next = apply(**job, {"picture", {PutPicture{key, *read}, PutPiece{changed}}, {}});
+    if (!next)
+        return refuse(next.problem());
+    if (auto saved = saveJob(*next->project, path); !saved)
+        return refuse(saved.problem());
+    fmt::print("{}: {}, {} x {} pixels kept\n", p->name, key, read->width, read->height);
     return ran;
 }
 

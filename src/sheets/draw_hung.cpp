@@ -234,9 +234,12 @@ void nameHung(const Drawing& d, const Piece& p, const Placed& where) {
     const QFontMetricsF m(d.painter.font());
     if (!p.picture.empty())
         return;
-    const QRectF need = m.boundingRect(at.adjusted(3 * d.pen, 0, -3 * d.pen, 0),
-                                       Qt::AlignCenter | Qt::TextWordWrap, name);
-    if (need.width() > at.width() || need.height() > at.height())
+    const QRectF in = at.adjusted(3 * d.pen, 0, -3 * d.pen, 0);
+    double widest = 0;
+    for (const auto& word : name.split(' '))
+        widest = std::max(widest, m.horizontalAdvance(word));
+    const QRectF need = m.boundingRect(in, Qt::AlignCenter | Qt::TextWordWrap, name);
+    if (widest > in.width() || need.height() > in.height())
         return;
     d.painter.setPen(d.look.ink);
     d.painter.drawText(at.adjusted(3 * d.pen, 0, -3 * d.pen, 0), Qt::AlignCenter | Qt::TextWordWrap,
@@ -294,6 +297,14 @@ void drawEyeBand(const Drawing& d, const Room& room, int wall, const Band& band)
         ring.push_back(up({s, level(s) + *band.low}));
     for (auto it = at.rbegin(); it != at.rend(); ++it)
         ring.push_back(up({*it, level(*it) + *band.high}));
+    if (stairs != nullptr) {
+        // The line over the nosings, from which eyes are measured.
+        std::vector<Vec2> nosings;
+        for (const double s : at)
+            nosings.push_back(up({s, level(s)}));
+        d.painter.setPen(QPen(d.look.soft, d.pen, Qt::DashLine));
+        d.painter.drawPolyline(d.polygon(nosings));
+    }
     QColor wash = d.look.tape;
     wash.setAlphaF(0.35F);
     d.painter.setPen(Qt::NoPen);

@@ -274,6 +274,15 @@ TEST(Groups, WhatFindsNoPlaceIsLeftOverAndSaid) {
               2U);
 }
 
+TEST(Groups, AreRemovedWithAllTheyHoldAndCopiedPieceByPiece) {
+    const auto job = jobWith({"picture 10 x 10 on wall C called One, at 40, 60",
+                              "picture 10 x 10 on wall C called Two, at 60, 60",
+                              "group One and Two called Pair", "picture on wall A called Other"});
+    const auto gone = said(job, "remove Pair");
+    ASSERT_EQ(gone.scheme().hung.size(), 1U);
+    EXPECT_EQ(gone.scheme().hung[0].name, "Other");
+}
+
 TEST(Groups, AreOfPiecesOfOneWall) {
     const auto job =
         jobWith({"picture on wall C called One", "picture on wall A called Two", "sofa"});
@@ -335,6 +344,20 @@ TEST(Hanging, DamagedWallsOfAJobFileAreRefusedWhole) {
           with("\"wall\": \"A\",", ""), with("\"mount\": \"wire\"", "\"mount\": \"glue\""),
           with("\"tie\": \"eye-level\"", "\"tie\": \"against\"")})
         EXPECT_FALSE(readJob(bad, "bad", library()));
+}
+
+TEST(Shelves, AreCarriedRoundTheCornerLevelWithThemselves) {
+    auto job = jobWith({"floating shelf 30 x 10 on wall B, 20 from right corner, top at 54"});
+    job = said(job, "wrap floating shelf round the corner 18");
+    ASSERT_EQ(job.scheme().hung.size(), 2U);
+    EXPECT_NEAR(at(job, "Floating shelf").x, 180 - 15, 1e-9) << "drawn up to the corner";
+    const Piece& beyond = job.scheme().hung[1];
+    EXPECT_EQ(beyond.wall, 2);
+    EXPECT_NEAR(beyond.pose.at.x / 25.4, 10 + 9, 1e-9) << "from the first one's front edge on";
+    job = said(job, "floating shelf top at 60");
+    EXPECT_NEAR((job.scheme().hung[1].pose.at.y + beyond.size.height.mm() / 2) / 25.4, 60, 1e-9);
+    EXPECT_FALSE(
+        refusal(jobWith({"picture on wall A"}), "wrap picture round the corner 10").what.empty());
 }
 
 TEST(Hanging, RemovingWhatItHangsOverLeavesItWhereItIs) {

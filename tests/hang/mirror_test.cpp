@@ -108,7 +108,7 @@ TEST(Mirror, SharesAgreeWithRaysTracedOneByOne) {
                             std::to_string(y(random)) + ", turned 0");
         const auto job = jobWith(lines);
         const auto scene = *sceneOf(job);
-        const Looker looker{{x(random) * 25.4, 165 * 25.4}, Length::inches(48), {}};
+        const Looker looker{{x(random) * 25.4, 174 * 25.4}, Length::inches(48), {}};
         const auto view = mirrorShows(*scene, 0, looker, 260);
         ASSERT_TRUE(view.seen);
         // Pieces that stand in each other have no order of their own to agree on.

@@ -265,6 +265,20 @@ TEST(ShelfSag, HoldsOrWantsMoreBrackets) {
               Verdict::right);
 }
 
+TEST(ShelfSag, WhatLeansOnAShelfIsItsLoadWhereItStands) {
+    const auto job = jobWith(
+        {"floating shelf 40 x 10 on wall B, centre 60 from left corner",
+         "picture 12 x 16 called Leaning, leaned on floating shelf, centre 60 from left corner, "
+         "weighs 9 lb"});
+    const auto beam = shelfBeam(**sceneOf(job), 0, *job.library.book);
+    ASSERT_TRUE(beam);
+    ASSERT_EQ(beam->loads.size(), 1U);
+    EXPECT_NEAR(beam->loads[0].at.inInches(), 20, 1e-6);
+    EXPECT_NEAR(beam->loads[0].weight.lb(), 9, 1e-9);
+    // Its own weight is left: oak of 700 kg/m³, 10 in by 1 1/2 in.
+    EXPECT_NEAR(beam->load, Mass::kilograms(700 * 0.254 * 0.0381).newtons(), 1e-6);
+}
+
 TEST(WallClash, TwoInOnePlaceOneOverAWindowAndOneOutOfTheWall) {
     EXPECT_EQ(verdict(jobWith({"picture 20 x 20 on wall B called P1, at 40, 60",
                                "picture 20 x 20 on wall B called P2, at 50, 60"}),

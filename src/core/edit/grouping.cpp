@@ -155,6 +155,53 @@ Edit ungroup(const Project& job, const Scene& scene, int group) {
     return e;
 }
 
+Result<Edit> wrapShelf(const Project& job, const Scene& scene, int shelf, Length beyond) {
+    const Piece* p = job.scheme().byId(shelf);
+    if (p == nullptr || p->kind->role != Role::shelf)
+        return Problem{"that is no shelf", "name a shelf on a wall"};
+    const Room& room = *job.room;
+    const int count = static_cast<int>(room.walls.size());
+    const Box b = hungBox(scene, shelf);
+    const double length = room.walls[static_cast<std::size_t>(p->wall)].length().mm();
+    const bool left = b.low.x < length - b.high.x;
+    if (!room.closed && ((left && p->wall == 0) || (!left && p->wall == count - 1)))
+        return Problem{"no wall is round that corner", "close the room first"};
+    const int other = left ? (p->wall + count - 1) % count : (p->wall + 1) % count;
+    const auto cornerTie = [](int index) {
+        Tie t;
+        t.kind = Tie::Kind::fromCorner;
+        t.of.is = Target::Is::corner;
+        t.of.index = index;
+        return t;
+    };
+    // The corner begins the wall to its right.
+    const int corner = left ? p->wall : other;
+    Piece first = *p;
+    first.pose = scene.byId(shelf)->pose;
+    auto drawn = retied(job, first, {cornerTie(corner)});
+    if (!drawn)
+        return drawn.problem();
+    Piece second = *p;
+    second.id = 0;
+    second.name = job.scheme().freeName(p->name + ", round the corner");
+    second.wall = other;
+    // What is as deep as the first takes the corner itself.
+    second.size.width = beyond;
+    second.locked = false;
+    Tie level;
+    level.kind = Tie::Kind::levelWith;
+    level.of = pieceTarget(shelf);
+    level.level = level.levelOf = Level::top;
+    second.ties = {cornerTie(corner), level};
+    // The far board begins where the near one's front edge is.
+    second.ties.front().distance = p->size.depth;
+    Edit e;
+    e.words = "carry " + p->name + " round the corner";
+    e.acts.emplace_back(PutPiece{std::move(drawn->piece)});
+    e.acts.emplace_back(PutPiece{std::move(second)});
+    return e;
+}
+
 namespace {
 
 class GroupingReader {
@@ -169,6 +216,8 @@ public:
             return {};
         if (in.take({"ungroup", "take apart"}))
             return apart();
+        if (in.take({"wrap", "carry"}))
+            return wrap();
         if (in.take({"group"}))
             return group();
         if (in.take({"arrange", "set out"}))
@@ -196,6 +245,19 @@ private:
         if (!job_.scheme().byId(id)->isGroup())
             in.fail(at, in.at() - at, "that is no group", "name a group");
         return ungroup(job_, scene_, id);
+    }
+
+    /// "wrap floating shelf round the corner 18"
+    Edit wrap() {
+        const std::size_t at = in.at();
+        const int id = readSubject(in, selected_);
+        in.take({"round the corner", "round", "around the corner", "around"});
+        in.take({"by", "for"});
+        const Length beyond = in.length("how far it goes on");
+        auto e = wrapShelf(job_, scene_, id, beyond);
+        if (!e)
+            fault(e.problem(), at);
+        return *e;
     }
 
     struct Said {

@@ -24,6 +24,10 @@ namespace mezzet {
 /// Takes a group apart; its pieces hang where they are.
 [[nodiscard]] Edit ungroup(const Project&, const Scene&, int group);
 
+/// Carries a shelf round the corner it is nearest to: it is drawn up to the corner, and another as
+/// deep, level with it, runs so far along the adjoining wall. Problem: no shelf, or no wall there.
+[[nodiscard]] Result<Edit> wrapShelf(const Project&, const Scene&, int shelf, Length beyond);
+
 /// The pieces themselves, in place of the groups among them.
 [[nodiscard]] std::vector<int> membersOf(const Scheme&, const std::vector<int>& ids);
 

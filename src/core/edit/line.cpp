@@ -351,9 +351,10 @@ private:
     /// The rest of the line: where the piece goes.
     Edit place(Piece p, std::size_t start) {
         const bool hangs = p.kind->hangs();
-        auto said = hangs ? readWallPlacement(in, p, *scene_) : readPlacement(in, p, *scene_);
+        auto said =
+            hangs ? readWallPlacement(in, p, *scene_, surface_) : readPlacement(in, p, *scene_);
         if (hangs) {
-            const int wall = said.wall.value_or(-1) >= 0 ? *said.wall : surface_;
+            const int wall = said.wall.value_or(-1);
             if (wall < 0)
                 in.fail(start, in.at() - start, fmt::format("which wall does {} hang on?", p.name),
                         "say it like: on wall C, or: 6 above sofa");

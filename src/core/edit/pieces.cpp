@@ -1,6 +1,9 @@
 #include "edit/pieces.h"
 
+#include "edit/grouping.h"
 #include "measure/text.h"
+
+#include <algorithm>
 
 namespace mezzet {
 
@@ -18,7 +21,17 @@ std::string namesOf(const Project& job, const std::vector<int>& ids) {
 Edit removePieces(const Project& job, const std::vector<int>& ids) {
     Edit e;
     e.words = "remove " + namesOf(job, ids);
-    for (const int id : ids)
+    std::vector<int> gone;
+    const auto add = [&](int id) {
+        if (std::find(gone.begin(), gone.end(), id) == gone.end())
+            gone.push_back(id);
+    };
+    for (const int id : ids) {
+        for (const Piece* m : job.scheme().members(id))
+            add(m->id);
+        add(id);
+    }
+    for (const int id : gone)
         e.acts.emplace_back(RemovePiece{id});
     return e;
 }
@@ -37,7 +50,8 @@ Edit copyPieces(const Project& job, const Scene& scene, const std::vector<int>& 
     Edit e;
     e.words = "copy " + namesOf(job, ids);
     Scheme names = job.scheme();
-    for (const int id : ids) {
+    // Of a group its pieces are copied, free.
+    for (const int id : membersOf(job.scheme(), ids)) {
         Piece p = copyOf(*job.scheme().byId(id), *scene.byId(id), names);
         p.pose.at = p.pose.at + step;
         (p.onWall() ? names.hung : names.pieces).push_back(p);

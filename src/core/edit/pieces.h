@@ -6,7 +6,7 @@
 
 namespace mezzet {
 
-/// Takes pieces away.
+/// Takes pieces away; a group with all it holds.
 [[nodiscard]] Edit removePieces(const Project&, const std::vector<int>& ids);
 
 /// A piece like another one, free and unlocked where that one stands, under a name not yet in

@@ -13,8 +13,9 @@ namespace {
 
 class WallPlacementReader {
 public:
-    WallPlacementReader(WordsReader& words, const Piece& subject, const Scene& scene)
-        : in_(words), subject_(subject), scene_(scene), hanging_(subject.hanging) {
+    WallPlacementReader(WordsReader& words, const Piece& subject, const Scene& scene, int lookedAt)
+        : in_(words), subject_(subject), scene_(scene), hanging_(subject.hanging),
+          lookedAt_(lookedAt) {
         if (subject.onWall())
             wall_ = subject.wall;
     }
@@ -577,6 +578,8 @@ private:
         for (const Tie& t : out_.ties)
             if (wall_ < 0)
                 wall_ = wallOf(t.of);
+        if (wall_ < 0)
+            wall_ = lookedAt_;
         out_.wall = wall_;
         const int count = static_cast<int>(scene_.room->walls.size());
         const auto known = [&](Target& t) {
@@ -611,12 +614,14 @@ private:
     Target last_;
     int wall_ = -1;
     int saidWall_ = -1;
+    int lookedAt_ = -1;
 };
 
 } // namespace
 
-Placement readWallPlacement(WordsReader& words, const Piece& subject, const Scene& scene) {
-    return WallPlacementReader(words, subject, scene).read();
+Placement readWallPlacement(WordsReader& words, const Piece& subject, const Scene& scene,
+                            int lookedAt) {
+    return WallPlacementReader(words, subject, scene, lookedAt).read();
 }
 
 } // namespace mezzet

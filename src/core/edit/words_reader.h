@@ -103,8 +103,9 @@ struct Placement {
 };
 [[nodiscard]] Placement readPlacement(WordsReader&, const Piece& subject, const Scene&);
 
-/// The same of a piece that hangs.
-[[nodiscard]] Placement readWallPlacement(WordsReader&, const Piece& subject, const Scene&);
+/// The same of a piece that hangs; on the wall `lookedAt` when nothing said tells another.
+[[nodiscard]] Placement readWallPlacement(WordsReader&, const Piece& subject, const Scene&,
+                                          int lookedAt);
 
 /// A line that makes, changes or takes apart a group on a wall, or hangs a whole wall; empty when
 /// this is none, and nothing is taken.

@@ -74,7 +74,7 @@ FitAnswer picturesOver(const Project& job, int furniture) {
         if (p.wall == wall && (light || above) && p.group() == 0)
             there.push_back(p.id);
     }
-    const auto free = freeOver(**scene, wall, *index, there);
+    const auto free = freeOver(**scene, faceOf(**scene, wall), *index, there);
     const Band above = bandOf(job, "art-above");
     const Length gap = Length::millimetres((above.low.value_or(0) + above.high.value_or(0)) / 2);
     const auto room = free ? within(*free, setting(job, "art-shape", "sides"), gap,
@@ -111,6 +111,17 @@ FitAnswer picturesOver(const Project& job, int furniture) {
         const double wide = s.width / under->size.width;
         return wide >= least - 1e-6 && wide <= most + 1e-6;
     });
+    // A group of that wall can be set out to fill it.
+    for (const Piece& g : job.scheme().hung)
+        if (g.isGroup() && g.wall == wall)
+            if (auto c = saying(
+                    job, fmt::format("{} within {} x {}", g.name, writeBare(w, n), writeBare(h, n)),
+                    "the group set out to fill it",
+                    fmt::format("arrange {} as a salon, within {} x {}; then {} {} "
+                                "above {}, centred on {}",
+                                g.name, writeBare(w, n), writeBare(h, n), g.name, writeGap(gap, n),
+                                under->name, under->name)))
+                out.choices.push_back(std::move(*c));
     for (const Suits& s : sizes) {
         if (out.choices.size() >= 8)
             break;

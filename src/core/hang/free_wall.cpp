@@ -36,46 +36,54 @@ double ceilingOverStretch(const Room& room, int wall, double left, double right)
 
 } // namespace
 
-std::vector<WallObstacle> obstaclesOn(const Scene& scene, int wall, const std::vector<int>& but,
-                                      Length near) {
-    std::vector<WallObstacle> out;
+WallFace faceOf(const Scene& scene, int wall, Length near) {
+    WallFace out;
+    out.wall = wall;
+    out.standing = standingBefore(scene, wall);
     for (const Opening& o : scene.room->openings)
         if (o.wall == wall)
             if (const auto b = boxOn(targetOf(o), wall, scene))
-                out.push_back({*b, targetOf(o)});
+                out.obstacles.push_back({*b, targetOf(o)});
     for (const Fixture& f : scene.room->fixtures)
         if (f.wall == wall && !f.isBreast() && f.kind != FixtureKind::stairs &&
             f.kind != FixtureKind::column)
             if (const auto b = boxOn(targetOf(f), wall, scene))
-                out.push_back({*b, targetOf(f)});
+                out.obstacles.push_back({*b, targetOf(f)});
     for (std::size_t i = 0; i < scene.hung.size(); ++i) {
         const Piece& p = scene.hungPiece(i);
-        if (p.wall != wall || named(but, p.id) || (p.group() != 0))
-            continue;
-        out.push_back({bounds(scene.hung[i].shape), pieceTarget(p.id)});
+        if (p.wall == wall && p.group() == 0)
+            out.obstacles.push_back({bounds(scene.hung[i].shape), pieceTarget(p.id)});
     }
-    for (const Standing& s : standingBefore(scene, wall)) {
+    for (const Standing& s : out.standing) {
         const Piece& p = scene.piece(s.index);
-        if (s.off <= near.mm() && !p.kind->flat() && !named(but, p.id))
-            out.push_back(
+        if (s.off <= near.mm() && !p.kind->flat())
+            out.obstacles.push_back(
                 {boxOf(s.left, s.right, s.base, s.base + p.size.height.mm()), pieceTarget(p.id)});
     }
     return out;
 }
 
-std::optional<std::size_t> furnitureUnder(const Scene& scene, int wall, const Box& b, Length near,
-                                          Length reach) {
+std::vector<WallObstacle> obstaclesBut(const WallFace& face, const std::vector<int>& but) {
+    std::vector<WallObstacle> out;
+    for (const WallObstacle& o : face.obstacles)
+        if (o.what.is != Target::Is::piece || !named(but, o.what.piece))
+            out.push_back(o);
+    return out;
+}
+
+std::optional<std::size_t> furnitureUnder(const Scene& scene, const WallFace& face, const Box& b,
+                                          Length near, Length reach) {
     std::optional<std::size_t> best;
     double top = -1;
-    for (const Standing& s : standingBefore(scene, wall)) {
+    for (const Standing& s : face.standing) {
         const Piece& p = scene.piece(s.index);
         const double high = s.base + p.size.height.mm();
         const double shared = std::min(s.right, b.high.x) - std::max(s.left, b.low.x);
         const double middle = b.centre().x;
-        const double aslant = std::abs(
-            std::sin(2 * difference(scene.placed[s.index].pose.turn,
-                                    scene.room->walls[static_cast<std::size_t>(wall)].direction())
-                             .inRadians()));
+        const double aslant = std::abs(std::sin(
+            2 * difference(scene.placed[s.index].pose.turn,
+                           scene.room->walls[static_cast<std::size_t>(face.wall)].direction())
+                    .inRadians()));
         if (!isFurniture(p) || s.off > near.mm() || shared < b.size().x * 0.6 || middle < s.left ||
             middle > s.right || aslant > 0.35 || high > b.centre().y ||
             b.low.y - high > reach.mm() || high <= top)
@@ -124,8 +132,9 @@ std::optional<Box> freeAround(const Scene& scene, int wall, Vec2 place,
     return best;
 }
 
-std::optional<Box> freeOver(const Scene& scene, int wall, std::size_t piece,
+std::optional<Box> freeOver(const Scene& scene, const WallFace& face, std::size_t piece,
                             const std::vector<int>& but) {
+    const int wall = face.wall;
     const auto on = boxOn(pieceTarget(scene.piece(piece).id), wall, scene);
     if (!on)
         return {};
@@ -134,7 +143,7 @@ std::optional<Box> freeOver(const Scene& scene, int wall, std::size_t piece,
     const double right = std::min(on->high.x, length);
     if (right <= left)
         return {};
-    auto all = obstaclesOn(scene, wall, but);
+    auto all = obstaclesBut(face, but);
     // Lamps and plants beside or on it are moved sooner than a picture; what is lower than its top
     // is out of the way.
     std::erase_if(all, [&](const WallObstacle& o) {

@@ -25,8 +25,33 @@ constexpr double clearlyDifferent = 0.12;
 /// In a salon edges are kept off one line by so much, where they would nearly be on one.
 constexpr double touching = 1e-6;
 
+/// Outlines where they lie, a place an item that hangs; kept and filled anew, so that trying many
+/// ways allocates nothing.
 struct Boxes {
     std::vector<double> left, right, low, high;
+    std::vector<std::pair<double, double>> crossed; ///< longestGutter's own
+
+    void clear() {
+        for (auto* v : {&left, &right, &low, &high})
+            v->clear();
+    }
+    void add(Vec2 centre, const GroupItem& item) {
+        const double w = item.width.mm() / 2;
+        const double h = item.height.mm() / 2;
+        left.push_back(centre.x - w);
+        right.push_back(centre.x + w);
+        low.push_back(centre.y - h);
+        high.push_back(centre.y + h);
+    }
+    [[nodiscard]] std::size_t size() const { return left.size(); }
+};
+
+/// What is measured of them.
+struct Measures {
+    Vec2 middle;
+    Vec2 size;
+    double fill = 0;
+    double balance = 0;
 };
 
 bool leftOut(const GroupAnswer& a, int id) {
@@ -35,43 +60,52 @@ bool leftOut(const GroupAnswer& a, int id) {
 
 Boxes boxesOf(const GroupAsk& ask, const GroupAnswer& a) {
     Boxes b;
-    for (std::size_t i = 0; i < ask.items.size(); ++i) {
-        if (leftOut(a, ask.items[i].id))
-            continue;
-        const double w = ask.items[i].width.mm() / 2;
-        const double h = ask.items[i].height.mm() / 2;
-        b.left.push_back(a.centres[i].x - w);
-        b.right.push_back(a.centres[i].x + w);
-        b.low.push_back(a.centres[i].y - h);
-        b.high.push_back(a.centres[i].y + h);
-    }
+    for (std::size_t i = 0; i < ask.items.size(); ++i)
+        if (!leftOut(a, ask.items[i].id))
+            b.add(a.centres[i], ask.items[i]);
     return b;
+}
+
+Measures measuresOf(const Boxes& b) {
+    Measures m;
+    Box all;
+    double area = 0;
+    Vec2 moment;
+    for (std::size_t i = 0; i < b.size(); ++i) {
+        all.include(Vec2{b.left[i], b.low[i]});
+        all.include(Vec2{b.right[i], b.high[i]});
+        const double own = (b.right[i] - b.left[i]) * (b.high[i] - b.low[i]);
+        area += own;
+        moment = moment + Vec2{b.left[i] + b.right[i], b.low[i] + b.high[i]} * (own / 2);
+    }
+    m.middle = all.centre();
+    m.size = all.size();
+    m.fill = area / std::max(m.size.x * m.size.y, 1.0);
+    const Vec2 off = moment / std::max(area, 1e-9) - m.middle;
+    m.balance = std::sqrt(4 * off.x * off.x / std::max(m.size.x * m.size.x, 1.0) +
+                          4 * off.y * off.y / std::max(m.size.y * m.size.y, 1.0));
+    return m;
 }
 
 /// The longest way along one direction at a place where no thing is crossed: `lo`, `hi` are the
 /// extents across, `from`, `to` along. The gutter must lie between things on both sides.
 double longestGutter(const std::vector<double>& lo, const std::vector<double>& hi,
-                     const std::vector<double>& from, const std::vector<double>& to) {
+                     const std::vector<double>& from, const std::vector<double>& to,
+                     std::vector<std::pair<double, double>>& crossed) {
     double best = 0;
-    std::vector<std::pair<double, double>> crossed;
+    const auto [low, high] = std::pair{*std::min_element(from.begin(), from.end()),
+                                       *std::max_element(to.begin(), to.end())};
+    const double first = *std::min_element(hi.begin(), hi.end());
+    const double last = *std::max_element(lo.begin(), lo.end());
     for (std::size_t k = 0; k < lo.size(); ++k) {
         // Just outside the far edge of each thing.
         const double at = hi[k] + touching * 10;
+        if (at < first || at > last)
+            continue;
         crossed.clear();
-        double low = 1e300;
-        double high = -1e300;
-        bool before = false;
-        bool beyond = false;
-        for (std::size_t i = 0; i < lo.size(); ++i) {
-            low = std::min(low, from[i]);
-            high = std::max(high, to[i]);
-            before = before || hi[i] <= at;
-            beyond = beyond || lo[i] >= at;
+        for (std::size_t i = 0; i < lo.size(); ++i)
             if (lo[i] < at && hi[i] > at)
                 crossed.emplace_back(from[i], to[i]);
-        }
-        if (!before || !beyond)
-            continue;
         std::sort(crossed.begin(), crossed.end());
         double start = low;
         for (const auto& [f, t] : crossed) {
@@ -83,11 +117,13 @@ double longestGutter(const std::vector<double>& lo, const std::vector<double>& h
     return best;
 }
 
-double seamOf(const Boxes& b, Vec2 size) {
-    if (b.left.size() < 3)
+double seamOf(Boxes& b, Vec2 size) {
+    if (b.size() < 3)
         return 0;
-    const double upright = longestGutter(b.left, b.right, b.low, b.high) / std::max(size.y, 1.0);
-    const double level = longestGutter(b.low, b.high, b.left, b.right) / std::max(size.x, 1.0);
+    const double upright =
+        longestGutter(b.left, b.right, b.low, b.high, b.crossed) / std::max(size.y, 1.0);
+    const double level =
+        longestGutter(b.low, b.high, b.left, b.right, b.crossed) / std::max(size.x, 1.0);
     return std::min(std::max(upright, level), 1.0);
 }
 
@@ -102,47 +138,76 @@ Vec2 wantedSize(const GroupAsk& ask) {
 }
 
 /// What is left open at the outline's corners, as shares of its sides.
-double emptyCorners(const Boxes& b, Vec2 size) {
+double emptyCorners(const Boxes& b, const Measures& m) {
     double sum = 0;
-    for (const double x : {-1.0, 1.0})
-        for (const double y : {-1.0, 1.0}) {
+    const Vec2 low = m.middle - m.size / 2;
+    const Vec2 high = m.middle + m.size / 2;
+    for (const bool left : {true, false})
+        for (const bool foot : {true, false}) {
             double best = 1e300;
-            for (std::size_t i = 0; i < b.left.size(); ++i) {
-                const double dx = x < 0 ? b.left[i] + size.x / 2 : size.x / 2 - b.right[i];
-                const double dy = y < 0 ? b.low[i] + size.y / 2 : size.y / 2 - b.high[i];
-                best = std::min(best, dx / std::max(size.x, 1.0) + dy / std::max(size.y, 1.0));
+            for (std::size_t i = 0; i < b.size(); ++i) {
+                const double dx = left ? b.left[i] - low.x : high.x - b.right[i];
+                const double dy = foot ? b.low[i] - low.y : high.y - b.high[i];
+                best = std::min(best, dx / std::max(m.size.x, 1.0) + dy / std::max(m.size.y, 1.0));
             }
             sum += std::min(best, 1.0);
         }
     return sum / 4;
 }
 
-/// How far out the larger ones are, against the best there could be.
-double outward(const GroupAsk& ask, const GroupAnswer& a) {
-    std::vector<std::pair<double, double>> all; // area, how far out
+/// How far out the larger ones are, and the largest.
+double outward(const Boxes& b, const Measures& m) {
     double total = 0;
-    for (std::size_t i = 0; i < ask.items.size(); ++i) {
-        if (leftOut(a, ask.items[i].id))
-            continue;
-        const double area = ask.items[i].width.mm() * ask.items[i].height.mm();
-        all.emplace_back(area, norm(a.centres[i]));
-        total += area;
-    }
-    if (all.empty() || total <= 0)
-        return 0;
-    const double half = std::max(norm(a.size) / 2, 1.0);
     double sum = 0;
-    const auto largest = std::max_element(all.begin(), all.end());
-    for (const auto& [area, far] : all)
-        sum += area * far / half;
-    return sum / total + largest->second / half;
+    double largest = 0;
+    double largestFar = 0;
+    const double half = std::max(std::hypot(m.size.x, m.size.y) / 2, 1.0);
+    for (std::size_t i = 0; i < b.size(); ++i) {
+        const double area = (b.right[i] - b.left[i]) * (b.high[i] - b.low[i]);
+        const Vec2 c = Vec2{b.left[i] + b.right[i], b.low[i] + b.high[i]} / 2 - m.middle;
+        const double far = std::sqrt(dot(c, c)) / half;
+        sum += area * far;
+        total += area;
+        if (area > largest) {
+            largest = area;
+            largestFar = far;
+        }
+    }
+    return total > 0 ? sum / total + largestFar : 0;
+}
+
+bool isFree(GroupForm f) {
+    return f == GroupForm::salon || f == GroupForm::spiral || f == GroupForm::asPlaced;
+}
+
+/// All of the cost but the gutter, which takes longest to find.
+double costWithoutSeam(const GroupAsk& ask, const Boxes& b, const Measures& m, Vec2 wanted,
+                       std::size_t leftOut) {
+    if (m.size.x <= 0 || m.size.y <= 0)
+        return 1e9;
+    double cost =
+        emptyWeighs * (1 - m.fill) + balanceWeighs * m.balance + 1.0 * static_cast<double>(leftOut);
+    const bool free = isFree(ask.form);
+    const bool grid = ask.form == GroupForm::grid;
+    if (free || grid || ask.within) {
+        const double ratio = (m.size.x / m.size.y) / (wanted.x / wanted.y);
+        cost += shapeWeighs * std::abs(std::log(ratio)) * (free ? 1 : grid ? 0.5 : 0.2);
+    }
+    if (ask.within)
+        cost += overWeighs * (std::max(m.size.x / ask.within->x - 1, 0.0) +
+                              std::max(m.size.y / ask.within->y - 1, 0.0));
+    if (ask.form == GroupForm::salon)
+        cost += cornerWeighs * emptyCorners(b, m);
+    if (ask.form == GroupForm::spiral)
+        cost += outwardWeighs * outward(b, m);
+    return cost;
 }
 
 bool overlap(const GroupAsk& ask, const GroupAnswer& a) {
     const Boxes b = boxesOf(ask, a);
     const double gap = ask.gap.mm() - 0.01;
-    for (std::size_t i = 0; i < b.left.size(); ++i)
-        for (std::size_t k = i + 1; k < b.left.size(); ++k)
+    for (std::size_t i = 0; i < b.size(); ++i)
+        for (std::size_t k = i + 1; k < b.size(); ++k)
             if (b.left[i] < b.right[k] + gap && b.left[k] < b.right[i] + gap &&
                 b.low[i] < b.high[k] + gap && b.low[k] < b.high[i] + gap)
                 return true;
@@ -401,20 +466,87 @@ std::vector<GroupAnswer> mirrored(const GroupAsk& ask) {
 
 // ---- salons and spirals ----
 
+/// The packing a pair of orders means, and what it costs, in arrays that are kept.
+class Packer {
+public:
+    explicit Packer(const GroupAsk& ask) : ask_(ask), wanted_(wantedSize(ask)) {
+        const auto n = ask.items.size();
+        place_.resize(n);
+        x_.resize(n);
+        y_.resize(n);
+        for (const auto& i : ask.items) {
+            w_.push_back(i.width.mm());
+            h_.push_back(i.height.mm());
+        }
+    }
+
+    void pack(const std::vector<int>& first, const std::vector<int>& second) {
+        const auto n = first.size();
+        const double gap = ask_.gap.mm();
+        for (std::size_t i = 0; i < n; ++i)
+            place_[static_cast<std::size_t>(first[i])] = i;
+        // In the second order whatever pushes a thing comes before it.
+        for (std::size_t k = 0; k < n; ++k) {
+            const auto j = static_cast<std::size_t>(second[k]);
+            double x = 0;
+            double y = 0;
+            for (std::size_t m = 0; m < k; ++m) {
+                const auto i = static_cast<std::size_t>(second[m]);
+                if (place_[i] < place_[j])
+                    x = std::max(x, x_[i] + w_[i] + gap);
+                else
+                    y = std::max(y, y_[i] + h_[i] + gap);
+            }
+            x_[j] = x;
+            y_[j] = y;
+        }
+    }
+
+    /// What the packing costs; some value over `most` when it costs more than that.
+    double cost(const std::vector<int>& first, const std::vector<int>& second, double most) {
+        pack(first, second);
+        boxes_.clear();
+        for (std::size_t i = 0; i < w_.size(); ++i)
+            boxes_.add({x_[i] + w_[i] / 2, y_[i] + h_[i] / 2}, ask_.items[i]);
+        const Measures m = measuresOf(boxes_);
+        const double cheap = costWithoutSeam(ask_, boxes_, m, wanted_, 0);
+        return cheap > most ? cheap : cheap + seamWeighs * seamOf(boxes_, m.size);
+    }
+
+    [[nodiscard]] std::vector<Vec2> centres() const {
+        std::vector<Vec2> out(w_.size());
+        for (std::size_t i = 0; i < w_.size(); ++i)
+            out[i] = {x_[i] + w_[i] / 2, y_[i] + h_[i] / 2};
+        return out;
+    }
+
+private:
+    const GroupAsk& ask_;
+    Vec2 wanted_;
+    std::vector<std::size_t> place_;
+    std::vector<double> w_, h_, x_, y_;
+    Boxes boxes_;
+};
+
 std::vector<GroupAnswer> annealed(const GroupAsk& ask) {
     const auto n = ask.items.size();
     std::vector<GroupAnswer> all;
     Random random(ask.seed);
+    Packer packer(ask);
     const int runs = n <= 12 ? 10 : 8;
-    const int steps = n <= 3 ? 300 : n <= 7 ? 4000 : n <= 12 ? 9000 : n <= 24 ? 9000 : 7000;
+    const int steps = n <= 3 ? 300 : n <= 7 ? 4000 : n <= 12 ? 9000 : 8000;
     for (int run = 0; run < runs; ++run) {
         std::vector<int> first(n);
         std::iota(first.begin(), first.end(), 0);
         auto second = first;
         std::shuffle(first.begin(), first.end(), random);
         std::shuffle(second.begin(), second.end(), random);
-        auto now = answerOf(ask, packedBy(first, second, ask));
-        auto best = now;
+        double now = packer.cost(first, second, 1e300);
+        double best = now;
+        auto best1 = first;
+        auto best2 = second;
+        auto was1 = first;
+        auto was2 = second;
         for (int step = 0; step < steps && n > 1; ++step) {
             if (step % 256 == 0 && ask.goesOn && !ask.goesOn())
                 break;
@@ -423,8 +555,8 @@ std::vector<GroupAnswer> annealed(const GroupAsk& ask) {
             auto b = random() % n;
             if (a == b)
                 b = (b + 1) % n;
-            const auto was1 = first;
-            const auto was2 = second;
+            was1 = first;
+            was2 = second;
             switch (random() % 4) {
             case 0:
                 std::swap(first[a], first[b]);
@@ -447,17 +579,23 @@ std::vector<GroupAnswer> annealed(const GroupAsk& ask) {
                 order.insert(order.begin() + static_cast<std::ptrdiff_t>(b), x);
             }
             }
-            auto next = answerOf(ask, packedBy(first, second, ask));
-            if (next.cost < now.cost || unitOf(random) < std::exp((now.cost - next.cost) / heat)) {
-                now = std::move(next);
-                if (now.cost < best.cost)
+            // The chance is drawn first, so that what is too dear is not measured to the end.
+            const double most = now - heat * std::log(std::max(unitOf(random), 1e-12));
+            const double next = packer.cost(first, second, most);
+            if (next <= most) {
+                now = next;
+                if (now < best) {
                     best = now;
+                    best1 = first;
+                    best2 = second;
+                }
             } else {
-                first = was1;
-                second = was2;
+                first.swap(was1);
+                second.swap(was2);
             }
         }
-        all.push_back(std::move(best));
+        packer.pack(best1, best2);
+        all.push_back(answerOf(ask, packer.centres()));
     }
     return all;
 }
@@ -591,82 +729,34 @@ std::vector<GroupAnswer> byOrder(const GroupAsk& ask) {
 } // namespace
 
 double costOf(const GroupAsk& ask, const GroupAnswer& a) {
-    if (a.size.x <= 0 || a.size.y <= 0)
+    const Boxes b = boxesOf(ask, a);
+    if (b.size() == 0)
         return 1e9;
-    double cost = emptyWeighs * (1 - a.fill) + balanceWeighs * a.balance +
-                  1.0 * static_cast<double>(a.leftOut.size());
-    const bool free = ask.form == GroupForm::salon || ask.form == GroupForm::spiral;
-    if (free)
-        cost += seamWeighs * a.seam;
-    const Vec2 wanted = wantedSize(ask);
-    const bool grid = ask.form == GroupForm::grid;
-    if (free || grid || ask.within) {
-        const double ratio = (a.size.x / a.size.y) / (wanted.x / wanted.y);
-        cost += shapeWeighs * std::abs(std::log(ratio)) * (free ? 1 : grid ? 0.5 : 0.2);
-    }
-    if (ask.within)
-        cost += overWeighs * (std::max(a.size.x / ask.within->x - 1, 0.0) +
-                              std::max(a.size.y / ask.within->y - 1, 0.0));
-    if (ask.form == GroupForm::salon)
-        cost += cornerWeighs * emptyCorners(boxesOf(ask, a), a.size);
-    if (ask.form == GroupForm::spiral)
-        cost += outwardWeighs * outward(ask, a);
-    return cost;
+    return costWithoutSeam(ask, b, measuresOf(b), wantedSize(ask), a.leftOut.size()) +
+           (isFree(ask.form) ? seamWeighs * a.seam : 0);
 }
 
 void measure(const GroupAsk& ask, GroupAnswer& a) {
-    Box b;
-    double area = 0;
-    Vec2 moment;
-    for (std::size_t i = 0; i < ask.items.size(); ++i) {
-        if (leftOut(a, ask.items[i].id))
-            continue;
-        const Vec2 half{ask.items[i].width.mm() / 2, ask.items[i].height.mm() / 2};
-        b.include(a.centres[i] - half);
-        b.include(a.centres[i] + half);
-        area += 4 * half.x * half.y;
-        moment = moment + a.centres[i] * (4 * half.x * half.y);
-    }
-    if (b.empty()) {
+    Boxes b = boxesOf(ask, a);
+    if (b.size() == 0) {
         a.cost = 1e9;
         return;
     }
-    const Vec2 middle = b.centre();
+    const Measures m = measuresOf(b);
     for (Vec2& c : a.centres)
-        c = c - middle;
-    a.size = b.size();
-    a.fill = area / std::max(a.size.x * a.size.y, 1.0);
-    const Vec2 off = moment / area - middle;
-    a.balance = std::hypot(off.x / (a.size.x / 2), off.y / (a.size.y / 2));
-    const bool free = ask.form == GroupForm::salon || ask.form == GroupForm::spiral;
-    a.seam = free ? seamOf(boxesOf(ask, a), a.size) : 0;
+        c = c - m.middle;
+    a.size = m.size;
+    a.fill = m.fill;
+    a.balance = m.balance;
+    a.seam = isFree(ask.form) ? seamOf(b, m.size) : 0;
     a.cost = costOf(ask, a);
 }
 
 std::vector<Vec2> packedBy(const std::vector<int>& first, const std::vector<int>& second,
                            const GroupAsk& ask) {
-    const auto n = first.size();
-    std::vector<std::size_t> place(n);
-    for (std::size_t i = 0; i < n; ++i)
-        place[static_cast<std::size_t>(first[i])] = i;
-    std::vector<double> x(n, 0);
-    std::vector<double> y(n, 0);
-    const double gap = ask.gap.mm();
-    // In the second order whatever pushes a thing comes before it.
-    for (std::size_t k = 0; k < n; ++k) {
-        const auto j = static_cast<std::size_t>(second[k]);
-        for (std::size_t m = 0; m < k; ++m) {
-            const auto i = static_cast<std::size_t>(second[m]);
-            if (place[i] < place[j])
-                x[j] = std::max(x[j], x[i] + ask.items[i].width.mm() + gap);
-            else
-                y[j] = std::max(y[j], y[i] + ask.items[i].height.mm() + gap);
-        }
-    }
-    std::vector<Vec2> out(n);
-    for (std::size_t i = 0; i < n; ++i)
-        out[i] = {x[i] + ask.items[i].width.mm() / 2, y[i] + ask.items[i].height.mm() / 2};
-    return out;
+    Packer packer(ask);
+    packer.pack(first, second);
+    return packer.centres();
 }
 
 double differenceOf(const GroupAnswer& a, const GroupAnswer& b) {

@@ -20,13 +20,15 @@ struct Prism {
     double high = 0;
     Target what;
     int on = -1; ///< stands on the prism of this number
+    int id = 0;  ///< of the piece, or 0
 };
 
-std::vector<Prism> prismsOf(const Scene& scene, int butHung) {
+std::vector<Prism> prismsOf(const Scene& scene) {
     std::vector<Prism> out;
     const auto add = [&](const Shape& s, double low, double high, const Target& what) {
         for (const Convex& c : s.all())
-            out.push_back({c, insideOf(c), reachOf(c), low, high, what, -1});
+            out.push_back({c, insideOf(c), reachOf(c), low, high, what, -1,
+                           what.is == Target::Is::piece ? what.piece : 0});
     };
     for (std::size_t i = 0; i < scene.placed.size(); ++i) {
         const double base = baseOf(scene, i).mm();
@@ -45,7 +47,7 @@ std::vector<Prism> prismsOf(const Scene& scene, int butHung) {
                 f.toCeiling ? scene.room->ceiling.mm() : (f.up + f.height).mm(), targetOf(f));
     for (std::size_t i = 0; i < scene.hung.size(); ++i) {
         const Piece& p = scene.hungPiece(i);
-        if (static_cast<int>(i) == butHung || p.isGroup())
+        if (p.isGroup())
             continue;
         const Box b = bounds(scene.hung[i].shape);
         const Wall& w = scene.room->walls[static_cast<std::size_t>(p.wall)];
@@ -103,10 +105,12 @@ struct Meeting {
 };
 
 /// What a ray in plan meets between two distances, nearest first.
-void meet(Vec2 from, Vec2 way, double least, double most, const std::vector<Prism>& all,
+void meet(Vec2 from, Vec2 way, double least, double most, const std::vector<Prism>& all, int but,
           std::vector<Meeting>& out) {
     out.clear();
     for (const Prism& p : all) {
+        if (p.id == but && but != 0)
+            continue;
         const Vec2 to = p.centre - from;
         if (std::abs(cross(way, to)) > p.reach || dot(way, to) + p.reach < least)
             continue;
@@ -203,8 +207,22 @@ Length standingEye(Length stature) {
     return stature * 0.936;
 }
 
+struct Reflections::Things {
+    std::vector<Prism> prisms;
+};
+
+Reflections::Reflections(const Scene& scene)
+    : scene_(scene), things_(std::make_unique<Things>(Things{prismsOf(scene)})) {}
+Reflections::~Reflections() = default;
+
 MirrorView mirrorShows(const Scene& scene, std::size_t mirror, const Looker& looker, int strips,
                        std::vector<MirrorStrip>* parts) {
+    return Reflections(scene).of(mirror, looker, strips, parts);
+}
+
+MirrorView Reflections::of(std::size_t mirror, const Looker& looker, int strips,
+                           std::vector<MirrorStrip>* parts) const {
+    const Scene& scene = scene_;
     MirrorView out;
     out.looker = looker;
     const Piece& p = scene.hungPiece(mirror);
@@ -220,7 +238,7 @@ MirrorView mirrorShows(const Scene& scene, std::size_t mirror, const Looker& loo
     const Vec2 behind = looker.at - wall.inward() * (2 * before);
     const double eye = looker.eye.mm();
     const auto ring = outline(scene.hung[mirror].shape, Length::millimetres(0.5));
-    const auto prisms = prismsOf(scene, static_cast<int>(mirror));
+    const auto& prisms = things_->prisms;
     const double own = dot(looker.at - wall.start, wall.along());
     const auto at = chord(ring, own);
     out.self = at && eye > at->first && eye < at->second;
@@ -246,7 +264,7 @@ MirrorView mirrorShows(const Scene& scene, std::size_t mirror, const Looker& loo
         };
         // From the looker to the glass, then on from the glass as the reflected looker sees it.
         // The seat they sit in hides nothing.
-        meet(looker.at, unit(glass - looker.at), 1, reach - 1, prisms, met);
+        meet(looker.at, unit(glass - looker.at), 1, reach - 1, prisms, p.id, met);
         for (const Meeting& m : met) {
             if (m.what->what == looker.from || open.empty())
                 continue;
@@ -255,7 +273,7 @@ MirrorView mirrorShows(const Scene& scene, std::size_t mirror, const Looker& loo
         }
         const Vec2 way = unit(glass - behind);
         const WallHit hit = hitWall(room, behind, way, reach + 1);
-        meet(behind, way, reach + 1, hit.far + 1, prisms, met);
+        meet(behind, way, reach + 1, hit.far + 1, prisms, p.id, met);
         for (const Meeting& m : met) {
             if (open.empty())
                 break;
@@ -330,7 +348,7 @@ std::optional<Box> shownOn(const Scene& scene, int wall, Length out, const Looke
     std::vector<Vec2> plan;
     double low = 0;
     double high = 0;
-    for (const Prism& p : prismsOf(scene, -1))
+    for (const Prism& p : prismsOf(scene))
         if (p.what == thing) {
             const auto ring = outline(p.plan, Length::millimetres(0.5));
             plan.insert(plan.end(), ring.begin(), ring.end());

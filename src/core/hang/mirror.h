@@ -2,6 +2,7 @@
 
 #include "scheme/on_wall.h"
 
+#include <memory>
 #include <optional>
 #include <vector>
 
@@ -43,6 +44,23 @@ struct MirrorView {
 /// are as high as they are all over their outline. When `parts` is given they are added to it.
 [[nodiscard]] MirrorView mirrorShows(const Scene&, std::size_t mirror, const Looker&,
                                      int strips = 96, std::vector<MirrorStrip>* parts = nullptr);
+
+/// The same for many lookers and mirrors of one scene, whose things are gathered once.
+class Reflections {
+public:
+    explicit Reflections(const Scene&);
+    ~Reflections();
+    Reflections(const Reflections&) = delete;
+    Reflections& operator=(const Reflections&) = delete;
+
+    [[nodiscard]] MirrorView of(std::size_t mirror, const Looker&, int strips = 96,
+                                std::vector<MirrorStrip>* parts = nullptr) const;
+
+private:
+    struct Things;
+    const Scene& scene_;
+    std::unique_ptr<Things> things_;
+};
 
 /// The places people look from: each upholstered seat, chairs at a table left out, and each door
 /// or opening, standing.

@@ -42,7 +42,7 @@ Length setting(const JudgeContext& c, std::string_view rule, std::string_view na
 }
 
 std::optional<std::size_t> furniture(const JudgeContext& c, int wall, const Box& b) {
-    return furnitureUnder(c.scene, wall, b, setting(c, "art-above", "near"),
+    return furnitureUnder(c.scene, c.shared.face(wall), b, setting(c, "art-above", "near"),
                           setting(c, "art-above", "reach"));
 }
 
@@ -121,7 +121,7 @@ void judgeShape(const JudgeContext& c) {
         for (const Piece& q : c.scene.scheme->hung)
             if (q.kind->role == Role::sconce)
                 but.push_back(q.id);
-        const auto free = freeOver(c.scene, p.wall, *under, but);
+        const auto free = freeOver(c.scene, c.shared.face(p.wall), *under, but);
         if (!free)
             return;
         const auto room = within(*free, c.rule.setting("sides"),
@@ -142,7 +142,7 @@ void judgeSize(const JudgeContext& c) {
     eachPicture(c, [&](std::size_t, const Piece& p, const Box& b) {
         if (p.kind->role == Role::object || stairsUnder(c.scene, p.wall, b) != nullptr)
             return;
-        auto all = obstaclesOn(c.scene, p.wall, {p.id});
+        const auto all = obstaclesBut(c.shared.face(p.wall), {p.id});
         const auto free = freeAround(c.scene, p.wall, b.centre(), all);
         if (!free || Length::millimetres(free->size().x) < c.rule.setting("wall"))
             return;
@@ -258,7 +258,7 @@ void judgeAir(const JudgeContext& c) {
             from = {left >= b.high.x ? b.high.x : b.low.x, y};
             to = {left >= b.high.x ? left : right, y};
         };
-        for (const auto& o : obstaclesOn(c.scene, p.wall, {p.id}))
+        for (const auto& o : obstaclesBut(c.shared.face(p.wall), {p.id}))
             if (o.what.is != Target::Is::piece || c.scene.scheme->byId(o.what.piece)->onWall())
                 if (o.box.size().x > 1)
                     beside(o.box.low.x, o.box.high.x, o.box.low.y, o.box.high.y, o.what);

@@ -52,8 +52,24 @@ std::optional<ShelfBeam> shelfBeam(const Scene& scene, std::size_t piece, const 
     const double own = m->density * out.depth.mm() / 1000 * out.thickness.mm() / 1000;
     const bool deep = p.size.depth >= rule->setting("deep");
     const Mass foot = Mass::pounds(rule->number(deep ? "books lb per foot" : "light lb per foot"));
-    const double carried = p.hanging.load ? p.hanging.load->newtons() / metres
-                                          : foot.newtons() / (Length::feet(1).mm() / 1000);
+    // What is said to stand on it is carried where it stands.
+    if (!p.hanging.load)
+        for (std::size_t i = 0; i < scene.hung.size(); ++i) {
+            const Piece& on = scene.hungPiece(i);
+            const bool stands = std::any_of(on.ties.begin(), on.ties.end(), [&](const Tie& t) {
+                return t.kind == Tie::Kind::above && t.of == pieceTarget(p.id) &&
+                       abs(t.distance) <= quiet;
+            });
+            if (stands)
+                out.loads.push_back({Length::millimetres(std::clamp(
+                                         scene.hung[i].pose.at.x -
+                                             (scene.hung[piece].pose.at.x - p.size.width.mm() / 2),
+                                         0.0, p.size.width.mm())),
+                                     weightOf(on)});
+        }
+    const double carried = !out.loads.empty() ? 0
+                           : p.hanging.load   ? p.hanging.load->newtons() / metres
+                                              : foot.newtons() / (Length::feet(1).mm() / 1000);
     out.load = Mass::kilograms(own).newtons() + carried;
     return out;
 }
@@ -150,7 +166,7 @@ void judgeProtrude(const JudgeContext& c) {
             continue;
         // Furniture under it keeps people off.
         bool kept = false;
-        for (const Standing& s : standingBefore(c.scene, p.wall))
+        for (const Standing& s : c.shared.face(p.wall).standing)
             kept = kept || (!c.scene.piece(s.index).kind->flat() && s.off < walk.mm() &&
                             s.left < b.high.x && s.right > b.low.x);
         if (kept)
@@ -164,7 +180,7 @@ void judgeProtrude(const JudgeContext& c) {
 void judgeCables(const JudgeContext& c) {
     const HookRules rules = hookRules(c.book);
     const Room& room = *c.scene.room;
-    for (const HangOf& h : hangAll(c.scene, rules)) {
+    for (const HangOf& h : c.shared.hangs()) {
         const HookPoint* worst = nullptr;
         Length least;
         Target what;
@@ -206,7 +222,7 @@ void judgeCables(const JudgeContext& c) {
 
 void judgeHooks(const JudgeContext& c) {
     const HookRules rules = hookRules(c.book);
-    for (const HangOf& h : hangAll(c.scene, rules)) {
+    for (const HangOf& h : c.shared.hangs()) {
         if (h.hooks.empty())
             continue;
         const HookPoint& first = h.hooks.front();
@@ -231,7 +247,7 @@ void judgeHooks(const JudgeContext& c) {
 }
 
 void judgeMirrors(const JudgeContext& c) {
-    constexpr int strips = 40;
+    constexpr int strips = 32;
     const auto lookers = lookersOf(c.scene, statureOf(c.judgement));
     for (std::size_t i = 0; i < c.scene.hung.size(); ++i) {
         const Piece& p = c.scene.hungPiece(i);
@@ -243,7 +259,7 @@ void judgeMirrors(const JudgeContext& c) {
         std::optional<MirrorView> opposite;
         std::optional<MirrorView> meets;
         for (const Looker& l : lookers) {
-            auto v = mirrorShows(c.scene, i, l, strips);
+            auto v = c.shared.reflections().of(i, l, strips);
             if (!v.seen)
                 continue;
             double share = 0;

@@ -13,8 +13,9 @@ namespace mezzet {
 [[nodiscard]] HookRules hookRules(const RuleBook&);
 
 /// A shelf on its wall as a beam on its brackets, with its own weight and what stands on it: the
-/// load that is said, or books (or, on a narrow ledge, light things) by the running foot. Empty for
-/// what is no shelf, or of no material the book knows. `piece` is an index in scene.hung.
+/// load that is said, or what leans on it, or books (or, on a narrow ledge, light things) by the
+/// running foot. Empty for what is no shelf, or of no material the book knows. `piece` is an index
+/// in scene.hung.
 [[nodiscard]] std::optional<ShelfBeam> shelfBeam(const Scene&, std::size_t piece, const RuleBook&);
 
 /// The mean stature of who looks, or 5 ft 6 in when nothing is said.

@@ -53,6 +53,26 @@ bool Shared::hasChairs() {
     return *chairs_;
 }
 
+const WallFace& Shared::face(int wall) {
+    faces_.resize(scene_.room->walls.size());
+    auto& face = faces_[static_cast<std::size_t>(wall)];
+    if (!face)
+        face = faceOf(scene_, wall, setting("art-above", "near"));
+    return *face;
+}
+
+const std::vector<HangOf>& Shared::hangs() {
+    if (!hangs_)
+        hangs_ = hangAll(scene_, hookRules(book_));
+    return *hangs_;
+}
+
+const Reflections& Shared::reflections() {
+    if (!reflections_)
+        reflections_.emplace(scene_);
+    return *reflections_;
+}
+
 Length Shared::setting(std::string_view rule, std::string_view name) const {
     const Rule* r = book_.byId(rule);
     return r != nullptr ? r->setting(name) : Length{};

@@ -1,6 +1,8 @@
 #pragma once
 
+#include "hang/free_wall.h"
 #include "judge/floor_ways.h"
+#include "judge/on_walls.h"
 #include "judge/reading.h"
 
 #include <functional>
@@ -17,6 +19,10 @@ public:
     const FloorWays& ways(bool chairsOut);
     /// Whether any chair is drawn up to a table, so that there is another state in use.
     bool hasChairs();
+    /// A wall's face, its hooks, and what mirrors can meet.
+    const WallFace& face(int wall);
+    const std::vector<HangOf>& hangs();
+    const Reflections& reflections();
     /// The figures of ways, told once by the rule `walkway-main`.
     [[nodiscard]] Length setting(std::string_view rule, std::string_view name) const;
 
@@ -25,6 +31,9 @@ private:
     const RuleBook& book_;
     std::array<std::optional<FloorWays>, 2> ways_;
     std::optional<bool> chairs_;
+    std::vector<std::optional<WallFace>> faces_;
+    std::optional<std::vector<HangOf>> hangs_;
+    std::optional<Reflections> reflections_;
 };
 
 /// What a rule's code is given.

@@ -41,9 +41,9 @@ bool fromBehind(const Piece& p, const Placed& where, Vec2 eye) {
     return to.y < -p.size.depth.mm() / 2 && std::abs(to.x) < -to.y;
 }
 
-class Looker {
+class PlanLooker {
 public:
-    Looker(const Scene& scene, Vec2 eye) : scene_(scene) {
+    PlanLooker(const Scene& scene, Vec2 eye) : scene_(scene) {
         view_.from = eye;
         const Room& room = *scene.room;
         for (std::size_t i = 0; i < room.stretches(); ++i) {
@@ -393,7 +393,7 @@ constexpr std::array<RuleCode, 6> codes{{{"finished-back", judgeBack, backHandle
 RoomView viewFromDoor(const Scene& scene, const Opening& o) {
     const Wall& w = scene.room->walls[static_cast<std::size_t>(o.wall)];
     // Just inside the door, so that its own wall is not all one sees.
-    Looker looker(scene, middleOf(*scene.room, o) + w.inward() * 1.0);
+    PlanLooker looker(scene, middleOf(*scene.room, o) + w.inward() * 1.0);
     const double in = directionOf(w.inward()).inRadians();
     const double quarterTurn = std::numbers::pi / 2 - 0.01;
     return looker.look(Angle::radians(in - quarterTurn), Angle::radians(2 * quarterTurn));
@@ -402,7 +402,7 @@ RoomView viewFromDoor(const Scene& scene, const Opening& o) {
 RoomView viewFromSeat(const Scene& scene, int piece) {
     const Piece& p = *scene.scheme->byId(piece);
     const Placed& where = *scene.byId(piece);
-    Looker looker(scene, frontMiddle(p, where.pose));
+    PlanLooker looker(scene, frontMiddle(p, where.pose));
     looker.leaveOut(pieceTarget(piece));
     const double ahead = directionOf(where.pose.front()).inRadians();
     const double third = std::numbers::pi / 3;
@@ -412,7 +412,7 @@ RoomView viewFromSeat(const Scene& scene, int piece) {
 RoomView viewFromOutside(const Scene& scene, const Opening& o) {
     const Wall& w = scene.room->walls[static_cast<std::size_t>(o.wall)];
     const Vec2 eye = middleOf(*scene.room, o) - w.inward() * outThere.mm();
-    Looker looker(scene, eye);
+    PlanLooker looker(scene, eye);
     looker.leaveOut(targetOf(o));
     for (std::size_t i = 0; i < scene.placed.size(); ++i)
         if (scene.piece(i).size.height <= o.sill)

@@ -1,0 +1,71 @@
+#include "sheets/picture_in.h"
+
+#include <QBuffer>
+#include <QFileInfo>
+#include <QImage>
+#include <QImageReader>
+
+#include <fmt/format.h>
+
+namespace mezzet::sheets {
+
+namespace {
+
+/// The longest side of a picture kept in a job, pixels.
+constexpr int mostPixels = 1000;
+/// Over this many pixels it is no picture for a frame, and not read at all.
+constexpr qint64 mostToRead = qint64{400} * 1000 * 1000;
+
+} // namespace
+
+Result<Picture> readPicture(const std::filesystem::path& path) {
+    const auto refuse = [&](std::string what, std::string remedy) {
+        Problem p{std::move(what), std::move(remedy)};
+        p.file = path.string();
+        return p;
+    };
+    QImageReader reader(QString::fromStdString(path.string()));
+    reader.setAutoTransform(true);
+    const auto format = reader.format();
+    if (!QFileInfo::exists(reader.fileName()))
+        return refuse("there is no such file", "check the name and the folder");
+    if (format != "png" && format != "jpeg" && format != "jpg")
+        return refuse("that is no PNG or JPEG picture", "save it as one of these first");
+    const QSize size = reader.size();
+    if (size.isValid() && qint64{size.width()} * size.height() > mostToRead)
+        return refuse("the picture is too large", "take a smaller copy");
+    if (size.isValid() && (size.width() > mostPixels || size.height() > mostPixels))
+        reader.setScaledSize(size.scaled(mostPixels, mostPixels, Qt::KeepAspectRatio));
+    const QImage image = reader.read();
+    if (image.isNull())
+        return refuse("the picture can't be read: " + reader.errorString().toStdString(),
+                      "open it elsewhere, and save it again");
+    QByteArray bytes;
+    const auto save = [&](const QImage& as, const char* how, int quality) {
+        bytes.clear();
+        QBuffer buffer(&bytes);
+        buffer.open(QIODevice::WriteOnly);
+        return as.save(&buffer, how, quality) &&
+               static_cast<std::size_t>(bytes.size()) * 4 / 3 + 4 <= mostPictureBytes;
+    };
+    // What has clear parts stays a PNG while it is small enough; photographs are kept as JPEG.
+    bool kept = image.hasAlphaChannel() && save(image, "PNG", -1);
+    for (const int quality : {85, 70, 50, 30})
+        kept = kept || save(image.convertToFormat(QImage::Format_RGB32), "JPEG", quality);
+    if (!kept)
+        return refuse("the picture is too large to be kept in a job", "take a smaller copy");
+    return Picture{path.filename().string(), path.string(), bytes.toBase64().toStdString(),
+                   image.width(), image.height()};
+}
+
+std::string pictureKey(const Project& job, const Picture& picture) {
+    const auto stem =
+        QFileInfo(QString::fromStdString(picture.name)).completeBaseName().left(60).toStdString();
+    std::string key = stem.empty() ? "picture" : stem;
+    const auto& all = job.pictures;
+    for (int n = 2; all && all->count(key) != 0 && all->at(key).bytes != picture.bytes; ++n)
+        key = fmt::format("{} {}", stem, n);
+    return key;
+}
+
+} // namespace mezzet::sheets

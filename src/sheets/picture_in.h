@@ -1,0 +1,17 @@
+#pragma once
+
+#include "project/project.h"
+
+#include <filesystem>
+
+namespace mezzet::sheets {
+
+/// Reads a PNG or JPEG for a frame: turned as its camera held it, no side over 1000 pixels, small
+/// enough to be kept in a job, with the file it came from. Problem: no such file, another format,
+/// or a damaged one.
+[[nodiscard]] Result<Picture> readPicture(const std::filesystem::path&);
+
+/// A key for it among a job's pictures: its file's name, with a number when another picture has it.
+[[nodiscard]] std::string pictureKey(const Project&, const Picture&);
+
+} // namespace mezzet::sheets

@@ -1,0 +1,290 @@
+// Hanging in the real window: saying, dragging, grouping, hooks, mirrors, pictures and sheets.
+#include "app/group_dialog.h"
+#include "app/wall_sheet_dialog.h"
+#include "judge/on_walls.h"
+#include "ui/open_window.h"
+
+#include <QComboBox>
+#include <QFile>
+#include <QImage>
+#include <QLabel>
+#include <QLineEdit>
+#include <QListWidget>
+#include <QPushButton>
+#include <QTemporaryDir>
+
+using namespace mezzet;
+using namespace mezzet::app;
+
+namespace {
+
+class WallStory : public test::OpenWindow {
+protected:
+    void SetUp() override {
+        OpenWindow::SetUp();
+        session().goTo(3);
+        settle();
+    }
+    bool say(const char* line) {
+        const bool done = session().sayLine(line);
+        settle();
+        return done;
+    }
+    QPoint hung(const char* name) {
+        const Vec2 at = pose(name).at;
+        return board()->toScreen({at.x, -at.y}).toPoint();
+    }
+    /// Presses where a piece hangs, goes a way in steps, and lets go.
+    void dragBy(const char* name, QPoint way, Qt::KeyboardModifiers keys = {}) {
+        const QPoint from = hung(name);
+        QTest::mousePress(board(), Qt::LeftButton, keys, from);
+        for (int i = 1; i <= 5; ++i)
+            move(from + way * i / 5, Qt::LeftButton, keys);
+        QTest::mouseRelease(board(), Qt::LeftButton, keys, from + way);
+        settle();
+    }
+    const Piece& piece(const char* name) { return *session().project()->scheme().byName(name); }
+    QImage picture() { return board()->grab().toImage(); }
+};
+
+} // namespace
+
+TEST_F(WallStory, WhatIsSaidHangsOnTheWallLookedAt) {
+    session().select({});
+    ASSERT_TRUE(say("canvas 20 x 16 called Lamp study, 66 from left corner, centre at 70"));
+    EXPECT_EQ(piece("Lamp study").wall, 3);
+    EXPECT_EQ(session().selected(), std::vector<int>{id("Lamp study")});
+    session().goTo(-1);
+    ASSERT_TRUE(say("canvas 20 x 16 called Tide, 6 above sideboard, 20 right of sideboard mirror"));
+    EXPECT_EQ(session().surface(), 0) << "it is shown where it hangs";
+    session().undo();
+    session().undo();
+    EXPECT_EQ(session().project()->scheme().byName("Lamp study"), nullptr);
+}
+
+TEST_F(WallStory, AGroupIsPressedAndDraggedAsOneAndPressedAgainGivesItsPiece) {
+    session().select({});
+    QTest::mouseClick(board(), Qt::LeftButton, {}, hung("Harbour"));
+    settle();
+    EXPECT_EQ(session().selected(), std::vector<int>{id("Nine prints")});
+    const Vec2 group = pose("Nine prints").at;
+    const Vec2 harbour = pose("Harbour").at;
+    dragBy("Harbour", {-30, -20}, Qt::AltModifier);
+    const Vec2 step = pose("Nine prints").at - group;
+    EXPECT_LT(step.x, -100);
+    EXPECT_GT(step.y, 60) << "up on the screen is up on the wall";
+    EXPECT_LT(norm(pose("Harbour").at - harbour - step), 0.01) << "its pieces go along";
+    QTest::mouseClick(board(), Qt::LeftButton, {}, hung("Harbour"));
+    settle();
+    EXPECT_EQ(session().selected(), std::vector<int>{id("Harbour")});
+    session().undo();
+    EXPECT_LT(norm(pose("Nine prints").at - group), 0.01);
+}
+
+TEST_F(WallStory, ArrowsNudgeByTheTapesDivisionAndAFoot) {
+    session().select({id("Nine prints")});
+    board()->setFocus();
+    const Vec2 before = pose("Nine prints").at;
+    QTest::keyClick(board(), Qt::Key_Up);
+    EXPECT_NEAR(pose("Nine prints").at.y - before.y, 25.4 / 8, 1e-6);
+    QTest::keyClick(board(), Qt::Key_Right, Qt::ShiftModifier);
+    EXPECT_NEAR(pose("Nine prints").at.x - before.x, 304.8, 1e-6);
+}
+
+TEST_F(WallStory, ADragFindsEyeLevel) {
+    ASSERT_TRUE(say("canvas 20 x 16 called Lamp study, at 82, 70"));
+    session().select({id("Lamp study")});
+    const double to = (70 - 58.5) * 25.4 * board()->pixelsPerMm();
+    dragBy("Lamp study", {0, static_cast<int>(to) + 2});
+    EXPECT_NEAR(pose("Lamp study").at.y / 25.4, 58.5, 1e-6);
+    const auto& ties = piece("Lamp study").ties;
+    EXPECT_TRUE(std::any_of(ties.begin(), ties.end(),
+                            [](const Tie& t) { return t.kind == Tie::Kind::eyeLevel; }));
+}
+
+TEST_F(WallStory, TypingOnTheTapeMovesWhatHangs) {
+    session().goTo(0);
+    session().select({id("Sideboard mirror")});
+    settle();
+    bool typed = false;
+    for (auto* c : window->tape()->cards()) {
+        if (session().readings()[c->reading()].rule->id != "art-above")
+            continue;
+        c->figure()->setText("5");
+        QTest::keyClick(c->figure(), Qt::Key_Return);
+        typed = true;
+        break;
+    }
+    settled();
+    ASSERT_TRUE(typed);
+    bool above = false;
+    for (const Tie& t : piece("Sideboard mirror").ties)
+        above = above || (t.kind == Tie::Kind::above && std::abs(t.distance.inInches() - 5) < 1e-9);
+    EXPECT_TRUE(above);
+}
+
+TEST_F(WallStory, TheTapeListsTheHooksOfAGroupAndItsCautions) {
+    session().select({id("Nine prints")});
+    settle();
+    const auto rules = hookRules(*session().library().book);
+    QStringList texts;
+    for (auto* l : window->tape()->findChildren<QLabel*>())
+        texts << l->text();
+    int hooks = 0;
+    for (const auto& h : hangAll(*session().scene(), rules, 3))
+        for (const auto& k : h.hooks) {
+            ++hooks;
+            EXPECT_TRUE(texts.contains(
+                QString::fromStdString(sheets::hookWords(k.along, session().project()->notation))));
+        }
+    EXPECT_EQ(hooks, 9);
+    EXPECT_FALSE(window->tape()->findChildren<QLabel*>("caution").isEmpty())
+        << "a hook is level with the switch";
+}
+
+TEST_F(WallStory, HooksMirrorsAndTheUnrolledWallsAreShownOnDemand) {
+    session().select({});
+    const auto plain = picture();
+    window->act("showHooks")->trigger();
+    EXPECT_NE(picture(), plain);
+    window->act("showHooks")->trigger();
+    EXPECT_EQ(picture(), plain);
+    window->act("unroll")->trigger();
+    EXPECT_NE(picture(), plain);
+    // A wall beside it is gone to by a press.
+    const auto below = board()->toScreen({-500, -300}).toPoint();
+    QTest::mouseClick(board(), Qt::LeftButton, {}, below);
+    EXPECT_EQ(session().surface(), 2);
+    window->act("unroll")->trigger();
+    session().goTo(0);
+    settle();
+    const auto mirror = picture();
+    window->act("showReflected")->trigger();
+    EXPECT_NE(picture(), mirror);
+    const auto sofa = picture();
+    window->act("mirrorNext")->trigger();
+    EXPECT_NE(picture(), sofa) << "from another place it shows another part of the room";
+    window->act("nextWall")->trigger();
+    EXPECT_EQ(session().surface(), 1);
+    window->act("lastWall")->trigger();
+    EXPECT_EQ(session().surface(), 0);
+}
+
+TEST_F(WallStory, AGroupIsSetOutAnewFromClearlyDifferentAnswers) {
+    GroupDialog dialog(session(), {id("Nine prints")}, window.get());
+    dialog.QDialog::show();
+    const auto wait = [&] {
+        for (int i = 0; i < 3000 && dialog.solving(); ++i)
+            QTest::qWait(5);
+    };
+    wait();
+    ASSERT_GE(dialog.answers().size(), 3U);
+    EXPECT_EQ(dialog.findChildren<AnswerPicture*>().size(),
+              static_cast<qsizetype>(dialog.answers().size()));
+    dialog.setForm(GroupForm::grid);
+    wait();
+    dialog.gap()->setText("3");
+    dialog.solve();
+    wait();
+    ASSERT_FALSE(dialog.answers().empty());
+    ASSERT_TRUE(dialog.take(0));
+    EXPECT_EQ(piece("Nine prints").plan.form, GroupForm::grid);
+    EXPECT_NEAR(piece("Nine prints").plan.gap.inInches(), 3, 1e-9);
+    // One pinned stays where it hangs.
+    const Vec2 mill = pose("Mill").at;
+    for (int i = 0; i < dialog.pins()->count(); ++i)
+        if (dialog.pins()->item(i)->text().startsWith("Mill"))
+            dialog.pins()->item(i)->setCheckState(Qt::Checked);
+    wait();
+    ASSERT_FALSE(dialog.answers().empty());
+    ASSERT_TRUE(dialog.take(0));
+    EXPECT_LT(norm(pose("Mill").at - mill), 0.01);
+    dialog.gap()->setText("wide");
+    dialog.solve();
+    EXPECT_TRUE(dialog.gap()->hasFocus() || !dialog.isActiveWindow());
+}
+
+TEST_F(WallStory, PiecesAreMadeAGroupAndTakenApart) {
+    session().select({id("Nine prints")});
+    window->act("ungroup")->trigger();
+    settle();
+    EXPECT_EQ(session().project()->scheme().byName("Nine prints"), nullptr);
+    GroupDialog dialog(session(), {id("Mill"), id("Barn"), id("Kiln")}, window.get());
+    for (int i = 0; i < 3000 && dialog.solving(); ++i)
+        QTest::qWait(5);
+    ASSERT_TRUE(dialog.take(0));
+    ASSERT_EQ(session().selected().size(), 1U);
+    EXPECT_TRUE(session().project()->scheme().byId(session().selected()[0])->isGroup());
+}
+
+TEST_F(WallStory, APictureFileIsKeptInTheJobByReferenceAndCopy) {
+    QTemporaryDir dir;
+    QImage image(2400, 1200, QImage::Format_RGB32);
+    image.fill(Qt::darkCyan);
+    const auto path = dir.filePath("tide.jpg");
+    ASSERT_TRUE(image.save(path, "JPEG"));
+    session().select({id("Mill")});
+    ASSERT_TRUE(window->putPicture(path));
+    EXPECT_EQ(piece("Mill").picture, "tide");
+    const auto& kept = session().project()->pictures->at("tide");
+    EXPECT_EQ(kept.source, path.toStdString());
+    EXPECT_EQ(kept.width, 1000) << "made smaller";
+    const auto saved = dir.filePath("job.mezzet");
+    ASSERT_TRUE(window->saveTo(saved));
+    QFile::remove(path);
+    ASSERT_TRUE(window->openPath(saved));
+    EXPECT_EQ(session().project()->pictures->count("tide"), 1U) << "the file itself may go";
+    // What is no picture is refused, and nothing changes.
+    QFile text(dir.filePath("notes.png"));
+    ASSERT_TRUE(text.open(QIODevice::WriteOnly));
+    text.write("no picture");
+    text.close();
+    session().select({id("Mill")});
+    EXPECT_FALSE(window->putPicture(text.fileName()));
+    EXPECT_EQ(piece("Mill").picture, "tide");
+}
+
+TEST_F(WallStory, WallHooksAndTemplatesArePrinted) {
+    QTemporaryDir dir;
+    for (const auto& [which, ending] :
+         {std::pair{"wall", "pdf"}, std::pair{"wall", "svg"}, std::pair{"hooks", "csv"},
+          std::pair{"hooks", "pdf"}, std::pair{"templates", "pdf"}}) {
+        WallSheetDialog dialog(*session().project(), which, 3);
+        const auto path = dir.filePath(QString("%1.%2").arg(which, ending));
+        EXPECT_TRUE(window->printWallsTo(path, which, dialog)) << which;
+        EXPECT_GT(QFile(path).size(), 300) << path.toStdString();
+    }
+    WallSheetDialog dialog(*session().project(), "wall", 1);
+    EXPECT_EQ(dialog.wall(), 1);
+    EXPECT_FALSE(window->printWallsTo(dir.filePath("no/such/place.pdf"), "wall", dialog));
+}
+
+TEST_F(WallStory, TheListHasTheWallsPiecesAndHowFarFurnitureStandsOff) {
+    auto* list = window->pieces()->findChild<QListWidget*>();
+    QStringList rows;
+    for (int i = 0; i < list->count(); ++i)
+        rows << list->item(i)->text().trimmed();
+    for (const char* name : {"Nine prints", "Harbour", "Barn", "Coat stand"})
+        EXPECT_TRUE(rows.contains(name)) << name;
+    EXPECT_FALSE(rows.contains("Hearth picture")) << "on another wall";
+    EXPECT_LT(rows.indexOf("Nine prints"), rows.indexOf("Harbour"));
+    // Typing a kind adds it here.
+    window->pieces()->box()->setText("sconce");
+    QTest::keyClick(window->pieces()->box(), Qt::Key_Return);
+    settle();
+    EXPECT_EQ(piece("Sconce").wall, 3);
+}
+
+TEST_F(WallStory, TabGoesFromPieceToPieceOfTheWall) {
+    session().select({});
+    board()->setFocus();
+    std::vector<int> met;
+    for (int i = 0; i < 4; ++i) {
+        QTest::keyClick(board(), Qt::Key_Tab);
+        ASSERT_EQ(session().selected().size(), 1U);
+        met.push_back(session().selected()[0]);
+        EXPECT_EQ(session().project()->scheme().byId(met.back())->wall, 3);
+    }
+    std::sort(met.begin(), met.end());
+    EXPECT_EQ(std::unique(met.begin(), met.end()), met.end());
+}
