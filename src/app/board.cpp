@@ -106,36 +106,6 @@ Box Board::contentBounds() const {
     return b;
 }
 
-std::vector<std::pair<int, double>> Board::wallsBeside() const {
-    std::vector<std::pair<int, double>> out;
-    const Room& room = *session_.project()->room;
-    const int count = static_cast<int>(room.walls.size());
-    const auto length = [&](int i) {
-        return room.walls[static_cast<std::size_t>(i)].length().mm();
-    };
-    // Half of them to the right, the rest to the left, as far as they join.
-    double right = length(session_.surface());
-    double left = 0;
-    int a = session_.surface();
-    int b = session_.surface();
-    for (int i = 1; i < count; ++i) {
-        if (i % 2 == 1) {
-            a = (a + 1) % count;
-            if (!room.closed && a == 0)
-                continue;
-            out.emplace_back(a, right);
-            right += length(a);
-        } else {
-            b = (b + count - 1) % count;
-            if (!room.closed && b == count - 1)
-                continue;
-            left -= length(b);
-            out.emplace_back(b, left);
-        }
-    }
-    return out;
-}
-
 void Board::fit(const Box& b, double margin) {
     const QRectF area = sheetArea().adjusted(margin, margin, -margin, -margin);
     const Vec2 size = b.size();
@@ -210,29 +180,6 @@ int Board::pieceAt(QPointF at) const {
     return 0;
 }
 
-/// The topmost piece that hangs at a place of the wall shown; no group.
-int Board::hungAt(QPointF at) const {
-    const Scene& scene = *session_.scene();
-    const Vec2 p = onSurface(toFloor(at));
-    for (std::size_t i = scene.hung.size(); i-- > 0;) {
-        const Piece& piece = scene.hungPiece(i);
-        if (piece.wall == session_.surface() && !piece.isGroup() &&
-            contains(scene.hung[i].shape, p))
-            return piece.id;
-    }
-    return 0;
-}
-
-/// Whether all that is chosen hangs on the wall shown, and can be moved on it.
-bool Board::chosenHang() const {
-    const auto& chosen = session_.selected();
-    return session_.surface() >= 0 && !chosen.empty() &&
-           std::all_of(chosen.begin(), chosen.end(), [&](int id) {
-               const Piece* p = session_.project()->scheme().byId(id);
-               return p != nullptr && p->wall == session_.surface();
-           });
-}
-
 std::optional<QPointF> Board::turnHandle() const {
     if (session_.surface() >= 0 || session_.selected().size() != 1 || taping_)
         return {};
@@ -282,13 +229,6 @@ void Board::setShown(Over o, bool on) {
     const bool ofWalls = o == Over::hooks || o == Over::reflected;
     if (on && session_.surface() >= 0 && !ofWalls)
         session_.goTo(-1);
-    update();
-}
-
-void Board::lookIntoMirrorFromNext() {
-    ++mirrorFrom_;
-    if (!shown(Over::reflected))
-        setShown(Over::reflected, true);
     update();
 }
 

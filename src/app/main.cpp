@@ -121,8 +121,8 @@ int renderViews(mezzet::app::MainWindow& window, const QString& folder) {
     window.line()->edit()->clear();
     emit window.line()->edit()->textEdited({});
     session.select({});
-    window.pieces()->box()->setText("armchair 30 x 33");
     session.goTo(2);
+    window.pieces()->box()->setText("picture 16 x 20");
     ok = shot(window, "wall") && ok;
     window.pieces()->box()->clear();
     session.goTo(-1);

@@ -238,13 +238,15 @@ void PieceList::refill() {
                           : "On wall " + QString::fromStdString(wallName(session_.surface())));
     count_->setText(QString::number(shown));
     if (!typed.isEmpty()) {
-        const auto kinds = session_.library().kit->matching(wanted);
+        auto kinds = session_.library().kit->matching(wanted);
+        // A group is made of pieces; what stands is added on the floor.
+        std::erase_if(kinds, [this](const KindPtr& k) {
+            return k->role == mezzet::Role::group || (session_.surface() >= 0 && !k->hangs());
+        });
         if (!kinds.empty())
             heading("Add");
         int n = 0;
         for (const auto& k : kinds) {
-            if (k->role == mezzet::Role::group || (session_.surface() >= 0 && !k->hangs()))
-                continue; // a group is made of pieces; what stands is added on the floor
             if (++n > 12)
                 break;
             Piece p = pieceOf(k);

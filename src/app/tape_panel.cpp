@@ -455,7 +455,12 @@ void TapePanel::rebuild() {
             column->addWidget(all);
             column->addSpacing(4);
         }
-        for (const Reading* r : toMendByWeight(readings))
+        // Of the wall looked at first.
+        auto mends = toMendByWeight(readings);
+        std::stable_partition(mends.begin(), mends.end(), [this](const Reading* r) {
+            return r->surface == session_.surface();
+        });
+        for (const Reading* r : mends)
             card(static_cast<std::size_t>(r - readings.data()), true);
         std::vector<std::size_t> notes;
         for (std::size_t i = 0; i < readings.size(); ++i)

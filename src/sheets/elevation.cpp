@@ -396,8 +396,12 @@ void drawElevation(const Drawing& d, const Scene& scene, int wall,
     p.setClipPath(within, Qt::IntersectClip);
     drawBeamEnds(d, room, wall);
     p.restore();
-    if (onTheFace)
+    if (onTheFace) {
+        p.save();
+        p.setClipPath(within, Qt::IntersectClip);
         onTheFace();
+        p.restore();
+    }
     // What stands well into the room is not this wall's furniture: only a hint of it is drawn.
     const auto faint = [](const Standing& s) { return s.off > Length::inches(30).mm(); };
     const auto standing = standingBefore(scene, wall);

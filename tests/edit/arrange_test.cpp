@@ -98,11 +98,12 @@ TEST(SeatTable, WithoutANumberItSeatsAsManyAsItsEdgeGivesRoomTo) { // 24 each, f
     EXPECT_EQ(rectangle.scheme().pieces.size(), 1U + 2 * 4 + 2 * 1);
     const auto round = jobWith({"round table 60 at 10', 7'", "seat round table"});
     EXPECT_EQ(round.scheme().pieces.size(), 1U + 7) << "188 in of edge";
-    const auto kind = jobWith({"round table 60 at 10', 7'", "seat round table with dining armchairs"});
+    const auto kind =
+        jobWith({"round table 60 at 10', 7'", "seat round table with dining armchairs"});
     EXPECT_EQ(kind.scheme().pieces.back().kind->id, "dining-armchair");
     // A wider band seats fewer.
-    const auto wider = jobWith({"band diner-width at least 30", "round table 60 at 10', 7'",
-                                "seat round table"});
+    const auto wider =
+        jobWith({"band diner-width at least 30", "round table 60 at 10', 7'", "seat round table"});
     EXPECT_EQ(wider.scheme().pieces.size(), 1U + 6);
 }
 

@@ -20,8 +20,9 @@ TEST(ConvexHull, HoldsEveryPointAndHasOnlyCornersOfThem) {
         ASSERT_GE(hull.size(), 3U);
         EXPECT_GT(signedArea(hull), 0) << "clockwise as drawn";
         for (const Vec2 p : points)
-            EXPECT_TRUE(insideOutline(hull, p) ||
-                        std::any_of(hull.begin(), hull.end(), [&](Vec2 c) { return norm(c - p) < 1e-6; }));
+            EXPECT_TRUE(
+                insideOutline(hull, p) ||
+                std::any_of(hull.begin(), hull.end(), [&](Vec2 c) { return norm(c - p) < 1e-6; }));
         for (std::size_t i = 0; i < hull.size(); ++i) {
             const Vec2 a = hull[i];
             const Vec2 b = hull[(i + 1) % hull.size()];
@@ -40,12 +41,12 @@ TEST(ConvexHull, PointsInALineOrOnOneSpotHaveNone) {
 }
 
 TEST(Convex, ItsInnerPointAndReachHoldEveryForm) {
-    const Shape shapes[] = {rectangle(Length::millimetres(800), Length::millimetres(300)),
-                            rectangle(Length::millimetres(800), Length::millimetres(300),
-                                      Length::millimetres(150)),
-                            oval(Length::millimetres(900), Length::millimetres(400)),
-                            sector({100, 50}, {1, 0}, Angle::degrees(90), Length::millimetres(700)),
-                            stretch({{0, 0}, {500, 200}})};
+    const Shape shapes[] = {
+        rectangle(Length::millimetres(800), Length::millimetres(300)),
+        rectangle(Length::millimetres(800), Length::millimetres(300), Length::millimetres(150)),
+        oval(Length::millimetres(900), Length::millimetres(400)),
+        sector({100, 50}, {1, 0}, Angle::degrees(90), Length::millimetres(700)),
+        stretch({{0, 0}, {500, 200}})};
     for (const Shape& s : shapes) {
         const Convex& c = s.parts[0];
         const Vec2 in = insideOf(c);

@@ -1,11 +1,11 @@
 // What must hold of the floor's readings in any room.
+#include "jobs.h"
 #include "judge/compare.h"
 #include "judge/floor_ways.h"
 #include "judge/sights.h"
 #include "judge/use.h"
 #include "judge/ways.h"
 #include "judge/zones.h"
-#include "jobs.h"
 
 #include <fmt/format.h>
 
@@ -22,8 +22,10 @@ int runs() {
 }
 
 const char* twoDoors() {
-    return "ceiling 8'\nwall A 22'\n window 8' from left, 6' wide, 4' high, sill 30\nwall B 16'\n door 5' "
-           "from left, 34 wide, hinge left, swings out\nwall C 22'\n door 3' from left, 36 wide, hinge "
+    return "ceiling 8'\nwall A 22'\n window 8' from left, 6' wide, 4' high, sill 30\nwall B 16'\n "
+           "door 5' "
+           "from left, 34 wide, hinge left, swings out\nwall C 22'\n door 3' from left, 36 wide, "
+           "hinge "
            "right, swings in, undercut 3/4\nwall D 16'";
 }
 
@@ -32,14 +34,15 @@ Project any(unsigned seed) {
     const auto whole = [&](int low, int high) {
         return std::uniform_int_distribution<int>(low, high)(random);
     };
-    const char* kinds[] = {"sofa",   "armchair",   "coffee table", "dresser",   "bookcase",
-                           "trunk",  "floor lamp", "round table",  "sideboard", "queen bed",
-                           "loveseat", "side table", "corner sofa", "television"};
+    const char* kinds[] = {"sofa",     "armchair",   "coffee table", "dresser",   "bookcase",
+                           "trunk",    "floor lamp", "round table",  "sideboard", "queen bed",
+                           "loveseat", "side table", "corner sofa",  "television"};
     std::vector<std::string> lines;
     const int n = whole(3, 11);
     for (int i = 0; i < n; ++i)
-        lines.push_back(fmt::format("{} called Piece {} at {}in, {}in, turned {}", kinds[whole(0, 13)],
-                                    i, whole(20, 244), whole(20, 172), whole(0, 23) * 15));
+        lines.push_back(fmt::format("{} called Piece {} at {}in, {}in, turned {}",
+                                    kinds[whole(0, 13)], i, whole(20, 244), whole(20, 172),
+                                    whole(0, 23) * 15));
     if (whole(0, 1) == 0) {
         lines.push_back("dining table 60 x 36 called Board at 12', 9'");
         lines.push_back(fmt::format("seat board with {}", whole(2, 6)));

@@ -1,5 +1,5 @@
-// The fields of a job file that tell of guests, zones, briefs, reasons, own kinds and what was thrown
-// away: kept as written, and refused where they can't be meant.
+// The fields of a job file that tell of guests, zones, briefs, reasons, own kinds and what was
+// thrown away: kept as written, and refused where they can't be meant.
 #include "jobs.h"
 
 #include <random>
@@ -85,20 +85,23 @@ TEST(FloorFields, AZoneOfAPieceThatIsNotThereIsRefused) {
 }
 
 TEST(FloorFields, ABrokenOwnKindIsRefusedAndAGoodOneIsTaken) {
-    const auto front = with("\"active\":", "\"kinds\": {\"format\": \"mezzet-kit 1\", \"unit\": \"mm\", "
-                                           "\"kinds\": [{\"id\": \"own-a\", \"name\": \"Own sofa\", "
-                                           "\"family\": \"seat\", \"role\": \"sofa\", \"size\": [2000, "
-                                           "900, 850], \"heights\": {\"seat\": 450}}]},\n \"active\":");
+    const auto front =
+        with("\"active\":", "\"kinds\": {\"format\": \"mezzet-kit 1\", \"unit\": \"mm\", "
+                            "\"kinds\": [{\"id\": \"own-a\", \"name\": \"Own sofa\", "
+                            "\"family\": \"seat\", \"role\": \"sofa\", \"size\": [2000, "
+                            "900, 850], \"heights\": {\"seat\": 450}}]},\n \"active\":");
     const auto good = readJob(front, "job.mezzet", library());
     ASSERT_TRUE(good) << good.problem().text();
     EXPECT_TRUE((*good)->library.kit->byWord("own sofa"));
     EXPECT_FALSE(library().kit->byWord("own sofa")) << "the shipped kit stays as it was";
-    const auto broken = with("\"active\":", "\"kinds\": {\"format\": \"mezzet-kit 1\", \"kinds\": [{\"id\": "
-                                            "\"own-a\"}]},\n \"active\":");
+    const auto broken =
+        with("\"active\":", "\"kinds\": {\"format\": \"mezzet-kit 1\", \"kinds\": [{\"id\": "
+                            "\"own-a\"}]},\n \"active\":");
     EXPECT_FALSE(refused(broken).what.empty());
-    const auto taken = with("\"active\":", "\"kinds\": {\"format\": \"mezzet-kit 1\", \"kinds\": [{\"id\": "
-                                           "\"own-a\", \"name\": \"Sofa\", \"family\": \"seat\", \"size\": "
-                                           "[80, 36, 34], \"heights\": {\"seat\": 18}}]},\n \"active\":");
+    const auto taken =
+        with("\"active\":", "\"kinds\": {\"format\": \"mezzet-kit 1\", \"kinds\": [{\"id\": "
+                            "\"own-a\", \"name\": \"Sofa\", \"family\": \"seat\", \"size\": "
+                            "[80, 36, 34], \"heights\": {\"seat\": 18}}]},\n \"active\":");
     EXPECT_FALSE(refused(taken).what.empty()) << "its word means another kind";
 }
 
@@ -110,7 +113,8 @@ TEST(FloorFields, AnyFigureChangedIsReadOrRefusedNeverHalf) {
         // Figures become other figures, which leaves it JSON; now and then any letter does.
         for (int k = 0; k < 3; ++k) {
             const auto at = s.find_first_of(
-                "0123456789", std::uniform_int_distribution<std::size_t>(0, s.size() - 200)(random));
+                "0123456789",
+                std::uniform_int_distribution<std::size_t>(0, s.size() - 200)(random));
             if (at != std::string::npos)
                 s[at] = static_cast<char>(std::uniform_int_distribution<int>('0', '9')(random));
         }

@@ -1,5 +1,7 @@
 #include "edit/edit.h"
 
+#include "edit/follow.h"
+
 #include "measure/text.h"
 #include "scheme/on_wall.h"
 
@@ -10,17 +12,6 @@
 namespace mezzet {
 
 namespace {
-
-/// Pieces of a group hang on its wall.
-bool followGroup(Scheme& s, const Piece& group) {
-    bool moved = false;
-    for (Piece& p : s.hung)
-        if (p.group() == group.id && p.wall != group.wall) {
-            p.wall = group.wall;
-            moved = true;
-        }
-    return moved;
-}
 
 struct Applier {
     Project job;
@@ -81,59 +72,6 @@ struct Applier {
         return {};
     }
 
-    /// Groups as their members make them: an outline's size, about its middle; one with nothing in
-    /// it goes.
-    void regroup() {
-        for (auto& scheme : job.schemes) {
-            if (std::none_of(scheme->hung.begin(), scheme->hung.end(),
-                             [](const Piece& p) { return p.isGroup(); }))
-                continue;
-            auto s = std::make_shared<Scheme>(*scheme);
-            bool changed = false;
-            for (Piece& g : s->hung) {
-                if (!g.isGroup())
-                    continue;
-                changed = followGroup(*s, g) || changed;
-                const Box b = groupBox(*s, g.id);
-                if (b.empty())
-                    continue;
-                const Vec2 middle = b.centre();
-                const Size size{Length::millimetres(b.size().x), g.size.depth,
-                                Length::millimetres(b.size().y)};
-                if (norm(middle) < 1e-9 && size == g.size)
-                    continue;
-                changed = true;
-                g.size = size;
-                g.pose.at = g.pose.at + middle;
-                for (Piece& p : s->hung)
-                    for (Tie& t : p.ties)
-                        if (t.kind == Tie::Kind::inGroup && t.of.piece == g.id) {
-                            t.distance -= Length::millimetres(middle.x);
-                            t.second -= Length::millimetres(middle.y);
-                        }
-            }
-            const auto empty = [&](const Piece& p) {
-                return p.isGroup() && s->members(p.id).empty();
-            };
-            for (const Piece& p : s->hung)
-                changed = changed || empty(p);
-            if (!changed)
-                continue;
-            std::vector<int> gone;
-            for (const Piece& p : s->hung)
-                if (empty(p))
-                    gone.push_back(p.id);
-            std::erase_if(s->hung, [&](const Piece& p) {
-                return std::find(gone.begin(), gone.end(), p.id) != gone.end();
-            });
-            for (const int id : gone)
-                s->eachPiece([&](Piece& p) {
-                    std::erase_if(p.ties, [&](const Tie& t) { return t.refersTo(id); });
-                });
-            scheme = s;
-        }
-    }
-
     std::optional<Problem> act(const SetEyes& e) {
         if (e.eyes.statures.size() > mostStatures)
             return Problem{fmt::format("at most {} people", mostStatures), "leave some out"};
@@ -141,25 +79,8 @@ struct Applier {
             if (l < Length::inches(20) || l > Length::inches(100))
                 return Problem{"nobody is that tall", "say a stature like 5' 6\""};
         job.judgement.eyes = e.eyes;
-        followEyes();
+        followEyes(job);
         return {};
-    }
-
-    /// What is tied to eye level goes to where that is now.
-    void followEyes() {
-        const Length level = eyeLevel(*job.library.book, job.judgement);
-        for (auto& scheme : job.schemes) {
-            auto s = std::make_shared<Scheme>(*scheme);
-            bool changed = false;
-            for (Piece& p : s->hung)
-                for (Tie& t : p.ties)
-                    if (t.kind == Tie::Kind::eyeLevel && t.distance != level) {
-                        t.distance = level;
-                        changed = true;
-                    }
-            if (changed)
-                scheme = s;
-        }
     }
 
     std::optional<Problem> act(const PutPicture& p) {
@@ -336,40 +257,9 @@ struct Applier {
         job.notes = n.notes;
         job.rooms = *rooms;
         job.activate(job.active);
-        if (auto problem = rehang())
+        if (auto problem = rehang(job, notices))
             return problem;
         freeOfWhatIsGone();
-        return {};
-    }
-
-    /// What hung on a wall that is gone hangs on the room's last one, free, and is told of.
-    std::optional<Problem> rehang() {
-        for (auto& scheme : job.schemes) {
-            const int walls = static_cast<int>(job.rooms[scheme->room]->walls.size());
-            auto s = std::make_shared<Scheme>(*scheme);
-            bool changed = false;
-            for (Piece& p : s->hung) {
-                if (p.wall < walls)
-                    continue;
-                if (walls == 0)
-                    return Problem{fmt::format("{} hangs on wall {}, and these notes have none",
-                                               p.name, wallName(p.wall)),
-                                   "remove what hangs first"};
-                if (p.group() == 0)
-                    notices.push_back(fmt::format("wall {} is gone: {} hangs on wall {} now",
-                                                  wallName(p.wall), p.name, wallName(walls - 1)));
-                p.wall = walls - 1;
-                std::erase_if(p.ties, [](const Tie& t) {
-                    return t.fixesPlace() && t.kind != Tie::Kind::inGroup &&
-                           t.kind != Tie::Kind::height && t.kind != Tie::Kind::eyeLevel;
-                });
-                if (p.otherwise)
-                    p.otherwise.reset();
-                changed = true;
-            }
-            if (changed)
-                scheme = s;
-        }
         return {};
     }
 
@@ -466,7 +356,7 @@ struct Applier {
                            "use one of the rule book's"};
         if (s.rule.empty()) {
             job.judgement.school = s.school;
-            followEyes();
+            followEyes(job);
             return {};
         }
         if (job.library.book->byId(s.rule) == nullptr)
@@ -476,7 +366,7 @@ struct Applier {
             job.judgement.choices.erase(s.rule);
         else
             job.judgement.choices[s.rule] = {s.school, {}};
-        followEyes();
+        followEyes(job);
         return {};
     }
 
@@ -487,7 +377,7 @@ struct Applier {
         if (b.band.low && b.band.high && *b.band.low > *b.band.high)
             return Problem{"the band ends before it begins", "put the lower bound first"};
         job.judgement.choices[b.rule].band = b.band;
-        followEyes();
+        followEyes(job);
         return {};
     }
 
@@ -576,7 +466,7 @@ Result<Applied> apply(const Project& before, const Edit& edit) {
             return *problem;
         roomChanged = roomChanged || std::holds_alternative<SetNotes>(one);
     }
-    a.regroup();
+    regroup(a.job);
     Project& job = a.job;
     for (std::size_t i = 0; i < job.schemes.size(); ++i) {
         const bool touched =

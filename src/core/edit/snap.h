@@ -6,9 +6,9 @@ namespace mezzet {
 
 /// What a dragged piece would snap to: a tie that holds there.
 struct SnapOffer {
-    Vec2 step;           ///< the step, corrected so that the tie holds exactly; mm
+    Vec2 step; ///< the step, corrected so that the tie holds exactly; mm
     std::vector<Tie> ties;
-    std::string words;   ///< "against wall C and centred on window 2"
+    std::string words;          ///< "against wall C and centred on window 2"
     std::vector<Segment> lines; ///< what it lines up with, to be drawn
 };
 

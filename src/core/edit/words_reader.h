@@ -107,6 +107,10 @@ struct Placement {
 [[nodiscard]] Placement readWallPlacement(WordsReader&, const Piece& subject, const Scene&,
                                           int lookedAt);
 
+/// One thing said of how a piece is held on its wall: its hardware, its weight, its frame, a
+/// shelf's material and load. False when the next words say none, and nothing is taken.
+[[nodiscard]] bool readHardware(WordsReader&, Hanging&);
+
 /// A line that makes, changes or takes apart a group on a wall, or hangs a whole wall; empty when
 /// this is none, and nothing is taken.
 [[nodiscard]] std::optional<Edit> readGrouping(WordsReader&, const Scene&, int selected);

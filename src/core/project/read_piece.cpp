@@ -1,0 +1,290 @@
+// A piece of a job file, with its ties and how it hangs.
+#include "project/job_fields.h"
+
+#include <algorithm>
+
+namespace mezzet {
+
+namespace {
+
+Target readTarget(const json& j, const std::string& where) {
+    Fields f(j, where);
+    Target t;
+    t.is = f.word("is", targetWords);
+    switch (t.is) {
+    case Target::Is::piece:
+        t.piece = f.whole("id", 1, 1 << 30);
+        break;
+    case Target::Is::wall:
+    case Target::Is::corner: {
+        const auto i = wallIndex(f.text("wall", 2, true));
+        if (!i)
+            f.fail("“wall” is no wall letter");
+        t.index = *i;
+        if (t.is == Target::Is::corner)
+            t.alongNext = f.text("along", 10, false) == "next";
+        break;
+    }
+    case Target::Is::room:
+    case Target::Is::none:
+    case Target::Is::ceiling:
+    case Target::Is::skirting:
+    case Target::Is::chairRail:
+    case Target::Is::pictureRail:
+        break;
+    case Target::Is::fixture:
+        t.built = f.word("kind", fixtureWords);
+        [[fallthrough]];
+    default:
+        t.index = f.whole("number", 1, 10000);
+    }
+    return t;
+}
+
+Tie readTie(const json& j, const std::string& where) {
+    Fields f(j, where);
+    Tie t;
+    t.kind = f.word("tie", tieWords);
+    const bool bare = t.kind == Tie::Kind::height || t.kind == Tie::Kind::eyeLevel;
+    if (t.kind != Tie::Kind::turned && t.kind != Tie::Kind::at && t.kind != Tie::Kind::under &&
+        (!bare || f.has("of")))
+        t.of = readTarget(f.need("of"), where + ", “of”");
+    if (t.kind == Tie::Kind::centredBetween)
+        t.also = readTarget(f.need("also"), where + ", “also”");
+    const auto wants = [&](std::initializer_list<Target::Is> fine) {
+        if (std::find(fine.begin(), fine.end(), t.of.is) == fine.end())
+            f.fail("this tie can't refer to that");
+    };
+    using Is = Target::Is;
+    switch (t.kind) {
+    case Tie::Kind::turned:
+        t.turn = Angle::degrees(f.number("turn"));
+        break;
+    case Tie::Kind::at: {
+        const auto p = f.pair("at");
+        t.distance = Length::millimetres(p.x);
+        t.second = Length::millimetres(p.y);
+        break;
+    }
+    case Tie::Kind::under:
+        for (const auto& id : f.list("pieces", mostPieces)) {
+            if (!id.is_number_integer())
+                f.fail("“pieces” holds something that is no number");
+            t.group.push_back(id.get<int>());
+        }
+        if (t.group.empty())
+            f.fail("“pieces” is empty");
+        break;
+    case Tie::Kind::inGroup: {
+        wants({Is::piece});
+        const auto p = f.pair("at");
+        t.distance = Length::millimetres(p.x);
+        t.second = Length::millimetres(p.y);
+        break;
+    }
+    case Tie::Kind::levelWith:
+        t.levelOf = f.word("levelOf", levelWords);
+        [[fallthrough]];
+    case Tie::Kind::height:
+        t.level = f.word("level", levelWords);
+        break;
+    case Tie::Kind::fromPiece:
+        wants({Is::piece, Is::window, Is::door, Is::opening, Is::chimney, Is::fixture});
+        t.side = f.word("side", sideWords);
+        break;
+    case Tie::Kind::inCorner:
+    case Tie::Kind::fromCorner:
+        wants({Is::corner});
+        break;
+    case Tie::Kind::against:
+    case Tie::Kind::squareTo:
+    case Tie::Kind::inLineWith:
+        wants({Is::piece, Is::wall, Is::window, Is::door, Is::opening, Is::chimney, Is::fixture});
+        break;
+    case Tie::Kind::fromWall:
+        wants({Is::wall, Is::window, Is::door, Is::opening, Is::chimney, Is::fixture});
+        break;
+    case Tie::Kind::centredOn:
+        wants({Is::piece, Is::wall, Is::window, Is::door, Is::opening, Is::chimney, Is::room,
+               Is::fixture});
+        if (f.has("side"))
+            t.side = f.word("side", sideWords);
+        break;
+    default:
+        break;
+    }
+    if (t.kind == Tie::Kind::atPlace) {
+        wants({Is::piece});
+        t.places = f.whole("places", 1, 60);
+        t.place = f.whole("place", 1, t.places);
+    }
+    if (f.has("distance"))
+        t.distance = Length::millimetres(f.number("distance"));
+    if (f.has("to") && f.text("to", 10, true) == "centre")
+        t.to = MeasuredTo::centre;
+    t.extra = f.rest();
+    return t;
+}
+
+Footprint readFootprint(const json& j, const std::string& where, const Size& size) {
+    Fields f(j, where);
+    Footprint p;
+    const auto form = f.text("form", 20, true);
+    if (form == "oval")
+        p.form = FootprintForm::oval;
+    else if (form == "L")
+        p.form = FootprintForm::ell;
+    else if (form == "arch")
+        p.form = FootprintForm::arch;
+    else if (form == "octagon")
+        p.form = FootprintForm::octagon;
+    else if (form != "rectangle")
+        f.fail(fmt::format("“{}” is no shape", form), "a newer Mezzet may have written it");
+    const auto length = [&](const char* key) {
+        const double v = f.number(key);
+        if (v < 0)
+            f.fail(fmt::format("“{}” is under nothing", key));
+        return Length::millimetres(v);
+    };
+    if (f.has("corner"))
+        p.corner = length("corner");
+    if (p.form == FootprintForm::ell) {
+        p.bodyDepth = length("body");
+        p.armWidth = length("arm");
+        p.armOnRight = f.text("armOn", 10, true) != "left";
+        if (p.bodyDepth > size.depth || p.armWidth > size.width)
+            f.fail("the L is larger than its piece");
+    }
+    return p;
+}
+
+Hanging readHanging(const json& j, const std::string& where) {
+    Fields f(j, where);
+    Hanging h;
+    h.mount = f.word("mount", mountWords);
+    h.hooks = f.whole("hooks", 0, 20);
+    const auto length = [&](const char* key) -> std::optional<Length> {
+        if (!f.has(key))
+            return {};
+        const double v = f.number(key);
+        if (v < 0 || v > 20000)
+            f.fail(fmt::format("“{}” is no length of a piece", key));
+        return Length::millimetres(v);
+    };
+    h.drop = length("drop");
+    h.ringSpacing = length("ringSpacing");
+    h.ringsDown = length("ringsDown");
+    h.slack = length("slack");
+    h.hookSpacing = length("hookSpacing");
+    h.frame = length("frame").value_or(Length{});
+    h.mat = length("mat").value_or(Length{});
+    const auto mass = [&](const char* key) -> std::optional<Mass> {
+        if (!f.has(key))
+            return {};
+        const double kg = f.number(key);
+        if (kg < 0 || kg > 2000)
+            f.fail(fmt::format("“{}” is no weight a wall could hold", key));
+        return Mass::kilograms(kg);
+    };
+    h.weight = mass("weight");
+    h.load = mass("load");
+    h.material = f.text("material", mostNameLength, false);
+    if (f.has("clamped"))
+        h.clamped = f.need("clamped") == true;
+    return h;
+}
+
+} // namespace
+
+Piece readPiece(const json& j, const std::string& where, const Kit& kit) {
+    Fields f(j, where);
+    Piece p;
+    p.id = f.whole("id", 1, 1 << 30);
+    p.name = f.text("name", mostNameLength, true);
+    if (plainWord(p.name).empty())
+        f.fail("it has no name");
+    const auto kind = f.text("kind", 80, true);
+    p.kind = kit.byId(kind);
+    if (!p.kind)
+        f.fail(fmt::format("the kit has no kind “{}”", kind),
+               "add the kind to the kit, or take the piece out of the file");
+    const auto& size = f.list("size", 3);
+    if (size.size() != 3)
+        f.fail("“size” is not three numbers");
+    for (const auto& s : size)
+        if (!Fields::isNumber(s) || s.get<double>() <= 0 || s.get<double>() > 20000)
+            f.fail("“size” holds a length that no piece has");
+    p.size = {Length::millimetres(size[0].get<double>()),
+              Length::millimetres(size[1].get<double>()),
+              Length::millimetres(size[2].get<double>())};
+    p.heights = p.kind->heights;
+    if (f.has("heights")) {
+        Fields h(f.need("heights"), where + ", “heights”");
+        const auto height = [&](const char* key) -> std::optional<Length> {
+            if (!h.has(key))
+                return {};
+            return Length::millimetres(h.number(key));
+        };
+        p.heights = {height("seat"), height("arm"), height("back"), height("top")};
+    }
+    p.hanging = p.kind->hanging;
+    if (f.has("wall")) {
+        const auto wall = wallIndex(f.text("wall", 2, true));
+        if (!wall)
+            f.fail("“wall” is no wall letter");
+        p.wall = *wall;
+        if (f.has("hanging"))
+            p.hanging = readHanging(f.need("hanging"), where + ", “hanging”");
+        if (f.has("plan")) {
+            Fields plan(f.need("plan"), where + ", “plan”");
+            p.plan.form = plan.word("form", formWords);
+            p.plan.gap = Length::millimetres(plan.number("gap"));
+            p.plan.answer = plan.whole("answer", 0, 1000);
+        }
+        p.picture = f.text("picture", 80, false);
+    }
+    if (p.kind->hangs() != p.onWall())
+        f.fail(p.kind->hangs() ? "such a kind hangs, and no wall is named"
+                               : "such a kind stands on the floor, and a wall is named");
+    p.footprint = f.has("shape")
+                      ? readFootprint(f.need("shape"), where + ", “shape”", p.outlineSize())
+                      : p.kind->footprint;
+    p.pose.at = f.pair("at");
+    p.pose.turn = Angle::degrees(f.number("turn"));
+    if (f.has("locked")) {
+        if (!f.need("locked").is_boolean())
+            f.fail("“locked” is neither true nor false");
+        p.locked = f.need("locked").get<bool>();
+    }
+    int n = 0;
+    for (const auto& t : f.list("ties", mostTies))
+        p.ties.push_back(readTie(t, fmt::format("{}, tie {}", where, ++n)));
+    if (f.has("otherwise")) {
+        Fields o(f.need("otherwise"), where + ", “otherwise”");
+        Stance other;
+        other.pose = {o.pair("at"), Angle::degrees(o.number("turn"))};
+        for (const auto& t : o.list("ties", mostTies))
+            other.ties.push_back(readTie(t, where + ", “otherwise”"));
+        p.otherwise = other;
+    }
+    const auto yes = [&](const char* key) {
+        if (!f.need(key).is_boolean())
+            f.fail(fmt::format("“{}” is neither true nor false", key));
+        return f.need(key).get<bool>();
+    };
+    if (f.has("onlyHere"))
+        p.onlyHere = yes("onlyHere");
+    if (f.has("finishedBack"))
+        p.finishedBack = yes("finishedBack");
+    if (f.has("cost")) {
+        if (!f.need("cost").is_number() || !(f.need("cost").get<double>() >= 0) ||
+            f.need("cost").get<double>() > 1e9)
+            f.fail("“cost” is no price");
+        p.cost = f.need("cost").get<double>();
+    }
+    p.reason = f.text("reason", mostReason, false);
+    p.extra = f.rest();
+    return p;
+}
+
+} // namespace mezzet
