@@ -509,8 +509,7 @@ void MainWindow::walkMend(int step) {
                          : pieces.end();
     const auto n = static_cast<std::ptrdiff_t>(pieces.size());
     const std::ptrdiff_t at = now == pieces.end() ? (step > 0 ? -1 : n) : now - pieces.begin();
-    session_.goTo(-1);
-    session_.select({pieces[static_cast<std::size_t>((at + step + n) % n)]});
+    session_.show(pieces[static_cast<std::size_t>((at + step + n) % n)]);
 }
 
 void MainWindow::renameScheme() {
@@ -535,6 +534,7 @@ void MainWindow::showKeys() {
         "middle button, pans; the wheel zooms.</p>"
         "<p><b>On the line</b> (Ctrl+K)<br>sofa 84 x 36 x 34 against wall C, centred on window "
         "1<br>coffee table 16 from sofa, centred on sofa<br>"
+        "picture 30 x 24, 6 above sofa<br>group harbour, mill and barn as a row, gap 2<br>"
         "round table 54 called supper table at 14' 8\" from wall E, 8' 2\" from wall A<br>move "
         "wing chair 6 toward wall A<br>turn wing chair to face sofa<br>size sofa 78 x 36<br>remove "
         "floor lamp<br>seat supper table with 6, zone Seating is sofa and rug, for guests, mend "

@@ -457,9 +457,10 @@ void TapePanel::rebuild() {
         }
         // Of the wall looked at first.
         auto mends = toMendByWeight(readings);
-        std::stable_partition(mends.begin(), mends.end(), [this](const Reading* r) {
-            return r->surface == session_.surface();
-        });
+        if (session_.surface() >= 0)
+            std::stable_partition(mends.begin(), mends.end(), [this](const Reading* r) {
+                return r->surface == session_.surface();
+            });
         for (const Reading* r : mends)
             card(static_cast<std::size_t>(r - readings.data()), true);
         std::vector<std::size_t> notes;

@@ -71,6 +71,28 @@ std::vector<WallObstacle> obstaclesBut(const WallFace& face, const std::vector<i
     return out;
 }
 
+std::vector<WallObstacle> obstaclesFor(const Scene& scene, const WallFace& face, const Box& own,
+                                       const std::vector<int>& but) {
+    auto out = obstaclesBut(face, but);
+    const Room& room = *scene.room;
+    const double length = room.walls[static_cast<std::size_t>(face.wall)].length().mm();
+    const bool on = faceOut(room, face.wall, own.low.x, own.high.x) > Length{};
+    for (const Fixture& f : room.fixtures) {
+        if (f.wall != face.wall || !f.isBreast())
+            continue;
+        const double left = f.left.mm();
+        const double right = (f.left + f.width).mm();
+        const bool onThis = on && own.low.x >= left - 1 && own.high.x <= right + 1;
+        if (onThis) {
+            out.push_back({boxOf(-1, left, 0, room.ceiling.mm()), targetOf(f)});
+            out.push_back({boxOf(right, length + 1, 0, room.ceiling.mm()), targetOf(f)});
+        } else if (own.high.x <= left || own.low.x >= right) {
+            out.push_back({boxOf(left, right, 0, room.ceiling.mm()), targetOf(f)});
+        }
+    }
+    return out;
+}
+
 std::optional<std::size_t> furnitureUnder(const Scene& scene, const WallFace& face, const Box& b,
                                           Length near, Length reach) {
     std::optional<std::size_t> best;

@@ -26,6 +26,11 @@ struct WallFace {
 /// Its obstacles without the pieces named.
 [[nodiscard]] std::vector<WallObstacle> obstaclesBut(const WallFace&, const std::vector<int>& but);
 
+/// The same for a thing in its place: on a chimney breast the breast's edges bound it, and beside
+/// one the breast itself.
+[[nodiscard]] std::vector<WallObstacle> obstaclesFor(const Scene&, const WallFace&, const Box& own,
+                                                     const std::vector<int>& but);
+
 /// The furniture a thing on a wall hangs over: of the pieces within `near` of the wall that stand
 /// square to it and lie under its middle and most of its width, with their tops under its foot by
 /// no more than `reach`, the one whose top is highest. Lamps, plants and rugs are no furniture

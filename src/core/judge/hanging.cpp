@@ -142,7 +142,7 @@ void judgeSize(const JudgeContext& c) {
     eachPicture(c, [&](std::size_t, const Piece& p, const Box& b) {
         if (p.kind->role == Role::object || stairsUnder(c.scene, p.wall, b) != nullptr)
             return;
-        const auto all = obstaclesBut(c.shared.face(p.wall), {p.id});
+        const auto all = obstaclesFor(c.scene, c.shared.face(p.wall), b, {p.id});
         const auto free = freeAround(c.scene, p.wall, b.centre(), all);
         if (!free || Length::millimetres(free->size().x) < c.rule.setting("wall"))
             return;
@@ -258,7 +258,7 @@ void judgeAir(const JudgeContext& c) {
             from = {left >= b.high.x ? b.high.x : b.low.x, y};
             to = {left >= b.high.x ? left : right, y};
         };
-        for (const auto& o : obstaclesBut(c.shared.face(p.wall), {p.id}))
+        for (const auto& o : obstaclesFor(c.scene, c.shared.face(p.wall), b, {p.id}))
             if (o.what.is != Target::Is::piece || c.scene.scheme->byId(o.what.piece)->onWall())
                 if (o.box.size().x > 1)
                     beside(o.box.low.x, o.box.high.x, o.box.low.y, o.box.high.y, o.what);
