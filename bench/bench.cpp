@@ -30,21 +30,24 @@ const Library& library() {
     return lib;
 }
 
+/// Says a line to a job; a job that can't be made ends the run.
+void sayTo(Project& now, const std::string& line) {
+    auto said = readLine(line, now);
+    auto next = said ? apply(now, said->edit) : Result<Applied>(said.problem());
+    if (!next) {
+        fmt::print(stderr, "{}: {}\n", line, next.problem().text());
+        std::exit(1);
+    }
+    now = *next->project;
+}
+
 /// A hall of 40 by 30 feet with sixty pieces, half of them tied to others.
 const Project& sixty() {
     static const Project job = [] {
         Project now = **newProject(
             library(), "wall A 40'\n window 4' from left, 6' wide\nwall B 30'\nwall C 40'\n door "
                        "4' from left, 36 wide, hinge left, swings in, undercut 3/4\nwall D 30'");
-        const auto say = [&](const std::string& line) {
-            auto said = readLine(line, now);
-            auto next = said ? apply(now, said->edit) : Result<Applied>(said.problem());
-            if (!next) {
-                fmt::print(stderr, "{}: {}\n", line, next.problem().text());
-                std::exit(1);
-            }
-            now = *next->project;
-        };
+        const auto say = [&](const std::string& line) { sayTo(now, line); };
         for (int g = 0; g < 6; ++g) {
             const int x = 80 + (g % 3) * 150;
             const int y = 70 + (g / 3) * 160;
@@ -104,15 +107,7 @@ const Project& hungWalls() {
             "wall A 20'\n window 4' from left, 6' wide\n outlet 30 from left, 14 up\nwall "
             "B 16'\n studs 16 apart, first 14 from left\nwall C 20'\n door 4' from left, "
             "36 wide, hinge left\nwall D 16'");
-        const auto say = [&](const std::string& line) {
-            auto said = readLine(line, now);
-            auto next = said ? apply(now, said->edit) : Result<Applied>(said.problem());
-            if (!next) {
-                fmt::print(stderr, "{}: {}\n", line, next.problem().text());
-                std::exit(1);
-            }
-            now = *next->project;
-        };
+        const auto say = [&](const std::string& line) { sayTo(now, line); };
         say("sofa against wall B, centred on wall B");
         say("sideboard against wall D, centred on wall D");
         for (int i = 0; i < 4; ++i)

@@ -119,6 +119,7 @@ private:
     /// Each other wall with where its left corner lies along the one looked at, mm.
     [[nodiscard]] std::vector<std::pair<int, double>> wallsBeside() const;
     void paintUnrolled(const sheets::Drawing&);
+    void paintSweep(QPainter&) const;
     void paintHungSelection(const sheets::Drawing&);
     [[nodiscard]] int hungAt(QPointF) const;
     [[nodiscard]] bool chosenHang() const;

@@ -253,13 +253,17 @@ void Board::paintSelection(const sheets::Drawing& d) {
         p.setBrush(look().chosen);
         p.drawEllipse(*handle, 1.6, 1.6);
     }
-    if (hand_ == Hand::sweeping) {
-        QColor wash = look().chosen;
-        wash.setAlphaF(0.12F);
-        p.setPen(QPen(look().chosen, 1, Qt::DashLine));
-        p.setBrush(wash);
-        p.drawRect(QRectF(pressedAt_, lastAt_).normalized());
-    }
+    paintSweep(p);
+}
+
+void Board::paintSweep(QPainter& p) const {
+    if (hand_ != Hand::sweeping)
+        return;
+    QColor wash = look().chosen;
+    wash.setAlphaF(0.12F);
+    p.setPen(QPen(look().chosen, 1, Qt::DashLine));
+    p.setBrush(wash);
+    p.drawRect(QRectF(pressedAt_, lastAt_).normalized());
 }
 
 void Board::paintChanges(QPainter& p) {

@@ -207,13 +207,7 @@ void Board::paintHungSelection(const sheets::Drawing& d) {
         p.setBrush(Qt::NoBrush);
         p.drawPolygon(d.polygon(ring));
     }
-    if (hand_ == Hand::sweeping) {
-        QColor wash = look().chosen;
-        wash.setAlphaF(0.12F);
-        p.setPen(QPen(look().chosen, 1, Qt::DashLine));
-        p.setBrush(wash);
-        p.drawRect(QRectF(pressedAt_, lastAt_).normalized());
-    }
+    paintSweep(p);
 }
 
 } // namespace mezzet::app

@@ -10,6 +10,8 @@
 #include <QPushButton>
 #include <QVBoxLayout>
 
+#include <span>
+
 namespace mezzet::app {
 
 FitDialog::FitDialog(JobSession& session, QWidget* parent) : QDialog(parent), session_(session) {
@@ -20,7 +22,7 @@ FitDialog::FitDialog(JobSession& session, QWidget* parent) : QDialog(parent), se
     whole->setContentsMargins(20, 16, 20, 16);
     whole->setSpacing(10);
     auto* say = new QLabel("Ask for the largest thing that keeps every rule, for where a piece can "
-                           "stand, or whether one seen in a shop fits.");
+                           "stand, whether one seen in a shop fits, or what suits a wall.");
     say->setWordWrap(true);
     say->setProperty("quiet", true);
     whole->addWidget(say);
@@ -33,8 +35,6 @@ FitDialog::FitDialog(JobSession& session, QWidget* parent) : QDialog(parent), se
     row->addWidget(question_, 1);
     row->addWidget(go);
     whole->addLayout(row);
-    auto* usual = new QHBoxLayout;
-    usual->setSpacing(6);
     const auto& job = *session.project();
     const auto wall = job.room->walls.empty() ? std::string("A") : job.room->walls.front().name;
     const std::pair<QString, QString> asks[] = {
@@ -43,16 +43,37 @@ FitDialog::FitDialog(JobSession& session, QWidget* parent) : QDialog(parent), se
         {"Rug for the seats", "rug for seats"},
         {"Where can it stand", "where sideboard 60 x 18"},
         {"Does it fit", "does sofa 84 x 36 x 34 fit"}};
-    for (const auto& [title, text] : asks) {
-        auto* b = new QPushButton(title);
-        b->setProperty("plain", true);
-        b->setAutoDefault(false);
-        b->setToolTip(text);
-        connect(b, &QPushButton::clicked, this, [this, t = text] { ask(t); });
-        usual->addWidget(b);
-    }
-    usual->addStretch(1);
-    whole->addLayout(usual);
+    const auto rowOf = [&](std::span<const std::pair<QString, QString>> all) {
+        auto* line = new QHBoxLayout;
+        line->setSpacing(6);
+        for (const auto& [title, text] : all) {
+            auto* b = new QPushButton(title);
+            b->setProperty("plain", true);
+            b->setAutoDefault(false);
+            b->setToolTip(text);
+            connect(b, &QPushButton::clicked, this, [this, t = text] { ask(t); });
+            line->addWidget(b);
+        }
+        line->addStretch(1);
+        whole->addLayout(line);
+    };
+    rowOf(asks);
+    // Of walls: over what stands there, and what a mirror is to show.
+    const auto first = [&](mezzet::Role role, const char* otherwise) {
+        for (const Piece& p : job.scheme().pieces)
+            if (p.kind->role == role)
+                return QString::fromStdString(p.name);
+        return QString(otherwise);
+    };
+    const auto seat = first(mezzet::Role::sofa, "door 1");
+    const auto under = first(mezzet::Role::storage, "sofa");
+    const auto lamp = first(mezzet::Role::lamp, "window 1");
+    const std::pair<QString, QString> ofWalls[] = {
+        {"Picture over it", "picture over " + under},
+        {"Mirror that shows it", QString("mirror on wall %1 showing %2 from %3")
+                                     .arg(QString::fromStdString(wall), lamp, seat)},
+        {"Ledge behind it", "ledge behind " + seat}};
+    rowOf(ofWalls);
     work_ = new LongWork;
     whole->addWidget(work_);
     heading_ = new QLabel;

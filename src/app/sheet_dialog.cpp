@@ -8,6 +8,21 @@
 
 namespace mezzet::app {
 
+QComboBox* addFileRows(QFormLayout* form, QDialog* dialog) {
+    auto* format = new QComboBox;
+    format->addItem("PDF, to print", "pdf");
+    format->addItem("SVG, to draw on", "svg");
+    format->addItem("PNG, to send", "png");
+    form->addRow("File", format);
+    auto* buttons = new QDialogButtonBox;
+    buttons->addButton("Choose where", QDialogButtonBox::AcceptRole)->setDefault(true);
+    buttons->addButton("Cancel", QDialogButtonBox::RejectRole);
+    form->addRow(buttons);
+    QObject::connect(buttons, &QDialogButtonBox::accepted, dialog, &QDialog::accept);
+    QObject::connect(buttons, &QDialogButtonBox::rejected, dialog, &QDialog::reject);
+    return format;
+}
+
 SheetDialog::SheetDialog(bool metric, QWidget* parent) : QDialog(parent) {
     setObjectName("sheetDialog");
     setWindowTitle("Print the plan");
@@ -23,19 +38,9 @@ SheetDialog::SheetDialog(bool metric, QWidget* parent) : QDialog(parent) {
     for (const bool system : {metric, !metric})
         for (const auto& s : sheets::usualScales(system))
             scale_->addItem(QString::fromStdString(s.words), QString::fromStdString(s.words));
-    format_ = new QComboBox;
-    format_->addItem("PDF, to print", "pdf");
-    format_->addItem("SVG, to draw on", "svg");
-    format_->addItem("PNG, to send", "png");
     form->addRow("Paper", paper_);
     form->addRow("Scale", scale_);
-    form->addRow("File", format_);
-    auto* buttons = new QDialogButtonBox;
-    buttons->addButton("Choose where", QDialogButtonBox::AcceptRole)->setDefault(true);
-    buttons->addButton("Cancel", QDialogButtonBox::RejectRole);
-    form->addRow(buttons);
-    connect(buttons, &QDialogButtonBox::accepted, this, &QDialog::accept);
-    connect(buttons, &QDialogButtonBox::rejected, this, &QDialog::reject);
+    format_ = addFileRows(form, this);
 }
 
 sheets::PlanOptions SheetDialog::options() const {

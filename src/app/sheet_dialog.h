@@ -6,8 +6,13 @@
 #include <QDialog>
 
 class QComboBox;
+class QFormLayout;
 
 namespace mezzet::app {
+
+/// The rows every print dialog ends with: the kind of file, and the buttons to choose where or to
+/// leave it.
+QComboBox* addFileRows(QFormLayout*, QDialog*);
 
 /// Asks on what paper and at what scale a plan is to be printed.
 class SheetDialog : public QDialog {

@@ -1,11 +1,11 @@
 #include "app/wall_sheet_dialog.h"
 
+#include "app/sheet_dialog.h"
+
 #include <QComboBox>
-#include <QDialogButtonBox>
 #include <QFormLayout>
 #include <QLabel>
 #include <QLineEdit>
-#include <QPushButton>
 
 namespace mezzet::app {
 
@@ -54,19 +54,9 @@ WallSheetDialog::WallSheetDialog(const Project& job, const QString& which, int w
         say->setProperty("quiet", true);
         form->addRow(say);
     }
-    format_ = new QComboBox;
-    format_->addItem("PDF, to print", "pdf");
-    format_->addItem("SVG, to draw on", "svg");
-    format_->addItem("PNG, to send", "png");
+    format_ = addFileRows(form, this);
     if (which == "hooks")
         format_->addItem("CSV, a table", "csv");
-    form->addRow("File", format_);
-    auto* buttons = new QDialogButtonBox;
-    buttons->addButton("Choose where", QDialogButtonBox::AcceptRole)->setDefault(true);
-    buttons->addButton("Cancel", QDialogButtonBox::RejectRole);
-    form->addRow(buttons);
-    connect(buttons, &QDialogButtonBox::accepted, this, &QDialog::accept);
-    connect(buttons, &QDialogButtonBox::rejected, this, &QDialog::reject);
 }
 
 sheets::WallSheetOptions WallSheetDialog::options() const {

@@ -24,7 +24,6 @@ struct Cut {
     std::string hangs; ///< "on wall C, top edge 70 1/2" up, left edge 4' 2" from the corner"
     Box box;           ///< on its wall, mm
     std::vector<std::size_t> pieces; ///< indices in scene.hung
-    double widest = 0;
 };
 
 std::vector<Cut> cutsOf(const Project& job, const Scene& scene, const TemplateOptions& o) {

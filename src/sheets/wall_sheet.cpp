@@ -125,7 +125,7 @@ public:
         y = heading("Hooks on this wall, from the left corner and the floor", margin, y,
                     w_ - 2 * margin);
         const double bottom = h_ - margin - titleHeight - 5;
-        y = schedule(rows, y, bottom, true);
+        y = schedule(rows, y, bottom);
         for (const auto& c : cautionsOf(own)) {
             const double needs = heightOf(q(c), w_ - 2 * margin, 2.4);
             if (y + needs > bottom)
@@ -154,7 +154,7 @@ public:
                                         rows.end());
             const std::size_t fit =
                 static_cast<std::size_t>(std::max(0.0, (bottom - y - rowHeight) / rowHeight));
-            y = schedule(rest, y, bottom, true);
+            y = schedule(rest, y, bottom);
             if (rest.size() > fit) {
                 nextRow += fit;
                 foot("Hooks", page == 1 ? QString("schedule") : QString("page %1").arg(page));
@@ -278,18 +278,16 @@ private:
                                              {"Hook for", 0.06, true}};
         return all;
     }
-    double schedule(const std::vector<Row>& rows, double y, double bottom, bool head) {
+    double schedule(const std::vector<Row>& rows, double y, double bottom) {
         const double w = w_ - 2 * margin;
-        if (head) {
-            double x = margin;
-            for (const Column& c : columns()) {
-                text({x + (c.figures ? 0 : 2.5), y, c.share * w - (c.figures ? 1 : 2.5), rowHeight},
-                     (c.figures ? Qt::AlignRight : Qt::AlignLeft) | Qt::AlignVCenter, c.name, 2.3,
-                     false, QFont::Normal, paperLook().soft);
-                x += c.share * w;
-            }
-            y += rowHeight;
+        double head = margin;
+        for (const Column& c : columns()) {
+            text({head + (c.figures ? 0 : 2.5), y, c.share * w - (c.figures ? 1 : 2.5), rowHeight},
+                 (c.figures ? Qt::AlignRight : Qt::AlignLeft) | Qt::AlignVCenter, c.name, 2.3,
+                 false, QFont::Normal, paperLook().soft);
+            head += c.share * w;
         }
+        y += rowHeight;
         if (rows.empty()) {
             text({margin, y, w, rowHeight}, Qt::AlignLeft | Qt::AlignVCenter,
                  "Nothing needs a hook here.", 2.6);

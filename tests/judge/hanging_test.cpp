@@ -229,6 +229,46 @@ TEST(StairArt, IsAtOneHeightOverTheNosings) {
     EXPECT_EQ(verdict(*apply(job, mend->edit)->project, "stair-art", "High"), Verdict::right);
 }
 
+TEST(StairSteps, AreEqualOrTold) {
+    const char* hall =
+        "room Hall\nceiling 14'\nwall A 16'\n  stairs 24 from left, 36 wide, riser 7 1/2, "
+        "going 10, count 9, up right\nwall B 8'\nwall C 16'\nwall D 8'\n";
+    const auto four = [&](double third) {
+        std::vector<std::string> lines;
+        const double at[] = {40, 60, third, 100};
+        for (int i = 0; i < 4; ++i)
+            lines.push_back(fmt::format(
+                "add picture 12 x 16 on wall A called S{}, centre 58 over stairs, centre "
+                "{} from left corner",
+                i, at[i]));
+        return jobWith(lines, hall);
+    };
+    EXPECT_EQ(verdict(four(80), "stair-steps", "S2", "S1"), Verdict::right);
+    EXPECT_EQ(verdict(four(80.9), "stair-steps", "S2", "S1"), Verdict::right);
+    EXPECT_EQ(verdict(four(83), "stair-steps", "S2", "S1"), Verdict::loose);
+    EXPECT_EQ(verdict(four(83), "stair-steps", "S3", "S2"), Verdict::tight);
+    // Things of two widths at one gap are in step; things over one another are no steps.
+    const auto wide = [&](const char* size, const char* at) {
+        return jobWith(
+            {"add picture 12 x 16 on wall A called S0, centre 58 over stairs, centre 40 from left "
+             "corner",
+             fmt::format(
+                 "add picture {} on wall A called S1, centre 58 over stairs, centre {} from left "
+                 "corner",
+                 size, at),
+             "add picture 28 x 16 on wall A called S2, centre 58 over stairs, centre 92 from left "
+             "corner"},
+            hall);
+    };
+    EXPECT_EQ(verdict(wide("20 x 16", "62"), "stair-steps", "S2", "S1"), Verdict::right);
+    EXPECT_EQ(verdict(wide("20 x 16", "58"), "stair-steps", "S2", "S1"), Verdict::loose);
+    EXPECT_FALSE(judged(wide("20 x 16", "46"), "stair-steps", "S2"));
+    const auto mend = remedy(four(83), "stair-steps", "S2");
+    ASSERT_TRUE(mend);
+    EXPECT_EQ(verdict(*apply(four(83), mend->edit)->project, "stair-steps", "S2", "S1"),
+              Verdict::right);
+}
+
 // ADA 2010 Standards 307.2: between 27 and 80 in over the floor at most 4 in out.
 TEST(Protrude, IsForHeadsAndShouldersWherePeopleWalk) {
     const auto shelf = [](double depth, double bottom) {

@@ -1,10 +1,10 @@
 #include "jobs.h"
 #include "sheets/plan_sheet.h"
+#include "sheets/printed.h"
 
 #include <QFile>
 #include <QGuiApplication>
 #include <QImage>
-#include <QProcess>
 #include <QRegularExpression>
 #include <QTemporaryDir>
 
@@ -15,13 +15,6 @@ using namespace mezzet::test;
 using namespace mezzet::sheets;
 
 namespace {
-
-QString run(const QString& program, const QStringList& arguments) {
-    QProcess p;
-    p.start(program, arguments);
-    p.waitForFinished(60000);
-    return QString::fromUtf8(p.readAllStandardOutput());
-}
 
 /// The straight lines of a PDF's first page, each by its length in mm of paper, as poppler reads
 /// them.

@@ -3,11 +3,11 @@
 #include "judge/on_walls.h"
 #include "measure/text.h"
 #include "sheets/drawing.h"
+#include "sheets/printed.h"
 #include "sheets/wall_sheets.h"
 
 #include <QFile>
 #include <QImage>
-#include <QProcess>
 #include <QRegularExpression>
 #include <QTemporaryDir>
 
@@ -22,13 +22,6 @@ using namespace mezzet::test;
 using namespace mezzet::sheets;
 
 namespace {
-
-QString run(const QString& program, const QStringList& arguments) {
-    QProcess p;
-    p.start(program, arguments);
-    p.waitForFinished(60000);
-    return QString::fromUtf8(p.readAllStandardOutput());
-}
 
 struct Line {
     Vec2 from; ///< mm of paper

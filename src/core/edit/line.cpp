@@ -50,7 +50,7 @@ public:
         if (in.take({"move", "shift"}))
             return move();
         const bool fresh = in.take({"add", "another", "new"});
-        if (fresh || in.take({"put", "place"}))
+        if (fresh || in.take({"put", "place", "hang"}))
             in.take({"another", "new"});
         return put(fresh);
     }

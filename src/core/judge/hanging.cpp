@@ -9,6 +9,8 @@
 #include <algorithm>
 #include <array>
 #include <cmath>
+#include <map>
+#include <numeric>
 
 namespace mezzet {
 
@@ -303,6 +305,47 @@ void judgeStairs(const JudgeContext& c) {
     });
 }
 
+/// Equal steps up a stair, each against the mean of all: from middle to middle, or, where things of
+/// several widths are set at one gap, from edge to edge. Things over one another are no steps.
+void judgeSteps(const JudgeContext& c) {
+    struct Step {
+        int piece = 0;
+        Box box;
+    };
+    std::map<int, std::vector<Step>> walls;
+    eachPicture(c, [&](std::size_t, const Piece& p, const Box& b) {
+        if (stairsUnder(c.scene, p.wall, b) != nullptr)
+            walls[p.wall].push_back({p.id, b});
+    });
+    for (auto& [wall, all] : walls) {
+        if (all.size() < 3)
+            continue;
+        std::sort(all.begin(), all.end(),
+                  [](const Step& a, const Step& b) { return a.box.centre().x < b.box.centre().x; });
+        std::vector<double> middles;
+        std::vector<double> gaps;
+        for (std::size_t i = 1; i < all.size(); ++i) {
+            middles.push_back(all[i].box.centre().x - all[i - 1].box.centre().x);
+            gaps.push_back(all[i].box.low.x - all[i - 1].box.high.x);
+        }
+        if (*std::min_element(gaps.begin(), gaps.end()) < 0)
+            continue;
+        const auto spread = [](const std::vector<double>& of) {
+            const auto [least, most] = std::minmax_element(of.begin(), of.end());
+            return *most - *least;
+        };
+        const auto& steps = spread(gaps) < spread(middles) ? gaps : middles;
+        const double mean =
+            std::accumulate(steps.begin(), steps.end(), 0.0) / static_cast<double>(steps.size());
+        const double spare = c.rule.setting("spare").mm();
+        for (std::size_t i = 1; i < all.size(); ++i)
+            c.addOnWall(wall, all[i].piece, pieceTarget(all[i - 1].piece),
+                        Amount::of(Length::millimetres(steps[i - 1])),
+                        Band{mean - spare, mean + spare, {}, {}}, all[i - 1].box.centre(),
+                        all[i].box.centre());
+    }
+}
+
 // ---- what brings them right ----
 
 std::string nameOf(const Project& job, int id) {
@@ -335,6 +378,15 @@ std::vector<Handle> stairHandles(const Reading& r, double target, const Project&
                                     writeGap(Length::millimetres(x), job.notation));
              },
              target, 1}};
+}
+
+std::vector<Handle> stepHandles(const Reading& r, double target, const Project& job, const Scene&) {
+    return {{[&job, id = r.piece](double x) {
+                 return fmt::format("move {} {} {}", nameOf(job, id),
+                                    writeGap(Length::millimetres(std::abs(x)), job.notation),
+                                    x < 0 ? "left" : "right");
+             },
+             target - r.value.value, 1}};
 }
 
 std::vector<Handle> widthHandles(const Reading& r, double target, const Project& job,
@@ -398,7 +450,7 @@ std::vector<Handle> airHandles(const Reading& r, double target, const Project& j
     return out;
 }
 
-constexpr std::array<RuleCode, 10> codes{{{"art-centre", judgeCentre, heightHandles},
+constexpr std::array<RuleCode, 11> codes{{{"art-centre", judgeCentre, heightHandles},
                                           {"art-above", judgeAbove, aboveHandles},
                                           {"art-width", judgeWidth, widthHandles},
                                           {"art-shape", judgeShape, noHandles},
@@ -407,7 +459,8 @@ constexpr std::array<RuleCode, 10> codes{{{"art-centre", judgeCentre, heightHand
                                           {"group-gap", judgeGaps, gapHandles},
                                           {"air-beside", judgeAir, airHandles},
                                           {"sconce-height", judgeSconce, heightHandles},
-                                          {"stair-art", judgeStairs, stairHandles}}};
+                                          {"stair-art", judgeStairs, stairHandles},
+                                          {"stair-steps", judgeSteps, stepHandles}}};
 
 } // namespace
 
