@@ -19,6 +19,17 @@ struct Candidate {
     Segment shown;
 };
 
+/// Adds the tie to what is found when its line passes within `reach` of the piece.
+void offerWithin(Length reach, std::vector<Candidate>& found, const Tie& t, double handicap,
+                 Segment shown, const Piece& p, const Scene& scene) {
+    const auto lines = tieLines(t, p, p.pose.turn, scene);
+    if (lines.empty())
+        return;
+    const double off = lines[0].offset - dot(lines[0].normal, p.pose.at);
+    if (std::abs(off) <= reach.mm())
+        found.push_back({t, lines[0], off, std::abs(off) + handicap, shown});
+}
+
 /// The best of what is near, at most one across the other.
 std::optional<SnapOffer> offerOf(std::vector<Candidate> found, const Project& job, const Piece& p,
                                  Vec2 step) {
@@ -84,12 +95,7 @@ std::optional<SnapOffer> wallSnap(const Project& job, const Scene& scene, const 
     const auto& book = *job.library.book;
     std::vector<Candidate> found;
     const auto offer = [&](const Tie& t, double handicap, Segment shown) {
-        const auto lines = tieLines(t, p, p.pose.turn, scene);
-        if (lines.empty())
-            return;
-        const double off = lines[0].offset - dot(lines[0].normal, p.pose.at);
-        if (std::abs(off) <= reach.mm())
-            found.push_back({t, lines[0], off, std::abs(off) + handicap, shown});
+        offerWithin(reach, found, t, handicap, shown, p, scene);
     };
     if (p.group() != 0)
         return {};
@@ -175,13 +181,8 @@ std::optional<SnapOffer> snapFor(const Project& job, const Scene& scene, int id,
     const Room& room = *scene.room;
     const auto behind = hangingOn(*scene.scheme, id);
     std::vector<Candidate> found;
-    const auto offer = [&](Tie t, double handicap, Segment shown) {
-        const auto lines = tieLines(t, p, p.pose.turn, scene);
-        if (lines.empty())
-            return;
-        const double off = lines[0].offset - dot(lines[0].normal, p.pose.at);
-        if (std::abs(off) <= reach.mm())
-            found.push_back({t, lines[0], off, std::abs(off) + handicap, shown});
+    const auto offer = [&](const Tie& t, double handicap, Segment shown) {
+        offerWithin(reach, found, t, handicap, shown, p, scene);
     };
     const double quarterTurn = 0.05;
     for (std::size_t i = 0; i < room.walls.size(); ++i) {
