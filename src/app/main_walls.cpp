@@ -3,12 +3,15 @@
 #include "app/main_window.h"
 #include "app/wall_sheet_dialog.h"
 #include "measure/text.h"
+#include "sheets/paper_out.h"
 #include "sheets/picture_in.h"
 
 #include <QAction>
 #include <QDialog>
 #include <QFileDialog>
 #include <QInputDialog>
+
+#include <fmt/format.h>
 
 namespace mezzet::app {
 
@@ -104,11 +107,9 @@ bool MainWindow::printWallsTo(const QString& path, const QString& which,
         emit session_.told(QString::fromStdString(printed.problem().sentence()), true);
         return false;
     }
-    emit session_.told(QString("%1: %2, %3, %4")
-                           .arg(path, QString::fromStdString(printed->paper),
-                                QString::fromStdString(printed->scale))
-                           .arg(printed->pages == 1 ? QString("one page")
-                                                    : QString("%1 pages").arg(printed->pages)),
+    emit session_.told(QString::fromStdString(
+                           fmt::format("{}: {}, {}, {}", file.string(), printed->paper,
+                                       printed->scale, sheets::pagesWords(file, printed->pages))),
                        false);
     return true;
 }

@@ -4,6 +4,7 @@
 #include "shared.h"
 
 #include "judge/on_walls.h"
+#include "sheets/paper_out.h"
 #include "sheets/picture_in.h"
 #include "sheets/wall_sheets.h"
 
@@ -67,8 +68,8 @@ int wallSheet(const WallSheetCommand& c) {
     }
     if (!printed)
         return refuse(printed.problem());
-    fmt::print("{}: {}, {}, {} page{}\n", c.out, printed->paper, printed->scale, printed->pages,
-               printed->pages == 1 ? "" : "s");
+    fmt::print("{}: {}, {}, {}\n", c.out, printed->paper, printed->scale,
+               sheets::pagesWords(c.out, printed->pages));
     return ran;
 }
 

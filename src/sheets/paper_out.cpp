@@ -9,62 +9,110 @@
 #include <QPdfWriter>
 #include <QSvgGenerator>
 
+#include <fmt/format.h>
+
 #include <cmath>
 
 namespace mezzet::sheets {
+
+namespace {
+
+constexpr double svgPerMm = 10;
+constexpr double pngPerMm = 8; // 203.2 dpi
+
+int whole(double v) {
+    return static_cast<int>(std::lround(v));
+}
+
+QByteArray pdfOf(const PaperJob& job) {
+    QByteArray bytes;
+    QBuffer buffer(&bytes);
+    buffer.open(QIODevice::WriteOnly);
+    QPdfWriter pdf(&buffer);
+    pdf.setResolution(1200);
+    pdf.setPageSize(QPageSize(QSizeF(job.width, job.height), QPageSize::Millimeter, QString(),
+                              QPageSize::ExactMatch));
+    pdf.setPageMargins({0, 0, 0, 0});
+    pdf.setTitle(QString::fromStdString(job.title));
+    pdf.setCreator("Mezzet");
+    QPainter p(&pdf);
+    for (std::size_t i = 0; i < job.pages.size(); ++i) {
+        if (i > 0)
+            pdf.newPage();
+        job.pages[i](p, 1200 / 25.4);
+    }
+    p.end();
+    return bytes;
+}
+
+QByteArray svgOf(const PaperJob& job, std::size_t page) {
+    QByteArray bytes;
+    QBuffer buffer(&bytes);
+    buffer.open(QIODevice::WriteOnly);
+    QSvgGenerator svg;
+    svg.setOutputDevice(&buffer);
+    svg.setResolution(whole(svgPerMm * 25.4));
+    svg.setSize(QSize(whole(job.width * svgPerMm), whole(job.height * svgPerMm)));
+    svg.setViewBox(QRectF(0, 0, job.width * svgPerMm, job.height * svgPerMm));
+    svg.setTitle(QString::fromStdString(job.title));
+    QPainter p(&svg);
+    job.pages[page](p, svgPerMm);
+    p.end();
+    return bytes;
+}
+
+QByteArray pngOf(const PaperJob& job, std::size_t page) {
+    QImage image(whole(job.width * pngPerMm), whole(job.height * pngPerMm), QImage::Format_RGB32);
+    image.setDotsPerMeterX(whole(pngPerMm * 1000));
+    image.setDotsPerMeterY(whole(pngPerMm * 1000));
+    image.fill(Qt::white);
+    QPainter p(&image);
+    p.setRenderHint(QPainter::Antialiasing);
+    job.pages[page](p, pngPerMm);
+    p.end();
+    QByteArray bytes;
+    QBuffer buffer(&bytes);
+    buffer.open(QIODevice::WriteOnly);
+    image.save(&buffer, "PNG");
+    return bytes;
+}
+
+} // namespace
+
+std::filesystem::path pagePath(const std::filesystem::path& path, std::size_t page) {
+    if (page == 0)
+        return path;
+    auto out = path;
+    return out.replace_filename(path.stem().string() + "-" + std::to_string(page + 1) +
+                                path.extension().string());
+}
+
+std::string pagesWords(const std::filesystem::path& path, int pages) {
+    std::string out = fmt::format("{} page{}", pages, pages == 1 ? "" : "s");
+    if (pages > 1 && formatOf(path) != Format::pdf)
+        out += fmt::format(", a file each, to {}",
+                           pagePath(path, static_cast<std::size_t>(pages) - 1).filename().string());
+    return out;
+}
 
 Result<int> printPages(const PaperJob& job, const std::filesystem::path& path) {
     const auto format = formatOf(path);
     if (!format)
         return Problem{"a sheet is a .pdf, .svg or .png file", "give the file such an ending"};
-    QByteArray bytes;
-    QBuffer buffer(&bytes);
-    buffer.open(QIODevice::WriteOnly);
-    int written = 1;
-    const auto whole = [](double v) { return static_cast<int>(std::lround(v)); };
-    if (*format == Format::pdf) {
-        QPdfWriter pdf(&buffer);
-        pdf.setResolution(1200);
-        pdf.setPageSize(QPageSize(QSizeF(job.width, job.height), QPageSize::Millimeter, QString(),
-                                  QPageSize::ExactMatch));
-        pdf.setPageMargins({0, 0, 0, 0});
-        pdf.setTitle(QString::fromStdString(job.title));
-        pdf.setCreator("Mezzet");
-        QPainter p(&pdf);
-        for (std::size_t i = 0; i < job.pages.size(); ++i) {
-            if (i > 0)
-                pdf.newPage();
-            job.pages[i](p, 1200 / 25.4);
-        }
-        written = static_cast<int>(job.pages.size());
-    } else if (*format == Format::svg) {
-        QSvgGenerator svg;
-        svg.setOutputDevice(&buffer);
-        svg.setResolution(254); // ten units to a millimetre
-        svg.setSize(QSize(whole(job.width * 10), whole(job.height * 10)));
-        svg.setViewBox(QRectF(0, 0, job.width * 10, job.height * 10));
-        svg.setTitle(QString::fromStdString(job.title));
-        QPainter p(&svg);
-        job.pages.front()(p, 10);
-    } else {
-        constexpr double perMm = 8; // 203.2 dpi
-        QImage image(whole(job.width * perMm), whole(job.height * perMm), QImage::Format_RGB32);
-        image.setDotsPerMeterX(8000);
-        image.setDotsPerMeterY(8000);
-        image.fill(Qt::white);
-        QPainter p(&image);
-        p.setRenderHint(QPainter::Antialiasing);
-        job.pages.front()(p, perMm);
-        p.end();
-        if (!image.save(&buffer, "PNG"))
+    const std::size_t files = *format == Format::pdf ? 1 : job.pages.size();
+    for (std::size_t i = 0; i < files; ++i) {
+        const QByteArray bytes = *format == Format::pdf   ? pdfOf(job)
+                                 : *format == Format::svg ? svgOf(job, i)
+                                                          : pngOf(job, i);
+        if (bytes.isEmpty())
             return Problem{"the picture could not be made", "try another format"};
+        auto saved =
+            writeWhole(pagePath(path, i),
+                       std::string_view(bytes.constData(), static_cast<std::size_t>(bytes.size())));
+        if (!saved)
+            return saved.problem();
     }
-    buffer.close();
-    if (auto saved = writeWhole(
-            path, std::string_view(bytes.constData(), static_cast<std::size_t>(bytes.size())));
-        !saved)
-        return saved.problem();
-    return written;
+    return static_cast<int>(job.pages.size());
 }
 
 } // namespace mezzet::sheets

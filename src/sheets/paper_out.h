@@ -20,9 +20,15 @@ struct PaperJob {
     std::vector<std::function<void(QPainter&, double)>> pages;
 };
 
-/// Writes a PDF of all pages, or the first of them as SVG or PNG, by the file's ending; whole or
-/// not at all. Gives back how many pages were written. Problem: another ending, or it can't be
-/// written.
+/// The file a page of an SVG or PNG goes to: the path itself, then with -2, -3 … after its name.
+[[nodiscard]] std::filesystem::path pagePath(const std::filesystem::path&, std::size_t page);
+
+/// "1 page", or "9 pages, a file each, to t-9.svg".
+[[nodiscard]] std::string pagesWords(const std::filesystem::path&, int pages);
+
+/// Writes a PDF of all pages, or a file for each of them as SVG or PNG (`pagePath`), by the path's
+/// ending; each file whole or not at all. Gives back how many pages there are. Problem: another
+/// ending, or it can't be written.
 [[nodiscard]] Result<int> printPages(const PaperJob&, const std::filesystem::path&);
 
 } // namespace mezzet::sheets

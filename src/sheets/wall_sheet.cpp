@@ -13,6 +13,8 @@
 #include <algorithm>
 #include <cmath>
 #include <fstream>
+#include <functional>
+#include <iterator>
 
 namespace mezzet::sheets {
 
@@ -91,6 +93,19 @@ std::string mountName(const HangOf& h) {
     return {};
 }
 
+/// What goes down the pages of a schedule, each whole.
+struct Block {
+    enum class Is { heading, row, note, small } is = Is::note;
+    std::string says;
+    Row row; ///< of Is::row
+};
+
+/// Blocks from `from` up to `to`.
+struct Range {
+    std::size_t from = 0;
+    std::size_t to = 0;
+};
+
 class WallPainter : public PaperPen {
 public:
     WallPainter(QPainter& p, double unitsPerMm, const Project& job, const Scene& scene,
@@ -100,7 +115,8 @@ public:
           division_(division), date_(std::move(date)) {}
 
     /// The elevation over its schedule.
-    void wall(int wall, const Scale& scale, const QRectF& drawing) {
+    void wall(int wall, const Scale& scale, const QRectF& drawing, const std::vector<Block>& blocks,
+              Range range, const QString& sheet) {
         clear(w_, h_);
         const Room& room = *scene_.room;
         const Wall& w = room.walls[static_cast<std::size_t>(wall)];
@@ -120,80 +136,134 @@ public:
         const auto rows = rowsOf(hangs_, wall, division_);
         dimensions(d, w, rows);
         tapeCorners(d, wall);
-        // Down the page: the schedule of this wall.
-        double y = drawing.bottom() + 3;
-        y = heading("Hooks on this wall, from the left corner and the floor", margin, y,
-                    w_ - 2 * margin);
-        const double bottom = h_ - margin - titleHeight - 5;
-        y = schedule(rows, y, bottom);
-        for (const auto& c : cautionsOf(own)) {
-            const double needs = heightOf(q(c), w_ - 2 * margin, 2.4);
-            if (y + needs > bottom)
-                break;
-            y += wrapped(margin, y, w_ - 2 * margin, q(c), 2.4) + 0.6;
-        }
-        foot("Wall " + q(w.name), q(scale.words));
+        list(blocks, range, drawing.bottom() + 3);
+        foot(sheet, q(scale.words));
     }
 
-    /// A page of the schedule of all walls; `next` is where the following page goes on.
-    void hooks(std::size_t& nextWall, std::size_t& nextRow, int page) {
+    /// A page of a schedule.
+    void page(const std::vector<Block>& blocks, Range range, const QString& sheet) {
         clear(w_, h_);
-        double y = margin;
-        const double bottom = h_ - margin - titleHeight - 4;
-        const auto walls = scene_.room->walls.size();
-        for (; nextWall < walls; ++nextWall, nextRow = 0) {
-            auto rows = rowsOf(hangs_, static_cast<int>(nextWall), division_);
-            if (rows.empty())
+        list(blocks, range, margin);
+        foot(sheet, "none: a schedule");
+    }
+
+    /// A wall's schedule: its hooks, the corners of its groups for painter's tape, what to be
+    /// careful of. Empty when nothing on it needs a hook and `always` is not asked.
+    std::vector<Block> blocksOf(int wall, const std::string& heading, bool always) const {
+        const auto rows = rowsOf(hangs_, wall, division_);
+        if (rows.empty() && !always)
+            return {};
+        std::vector<Block> out{{Block::Is::heading, heading, {}}};
+        for (const Row& r : rows)
+            out.push_back({Block::Is::row, {}, r});
+        if (rows.empty())
+            out.push_back({Block::Is::note, "Nothing needs a hook here.", {}});
+        if (std::any_of(rows.begin(), rows.end(), [](const Row& r) { return r.of->estimated; }))
+            out.push_back({Block::Is::small,
+                           "* weight guessed from its size: weigh it. A hook is for what one hook "
+                           "carries, four times over.",
+                           {}});
+        const auto at = [&](double v) {
+            return hookWords(Length::millimetres(v), job_.notation, division_);
+        };
+        for (std::size_t i = 0; i < scene_.hung.size(); ++i) {
+            const Piece& g = scene_.hungPiece(i);
+            if (!g.isGroup() || g.wall != wall)
                 continue;
-            if (y + 7 + 2 * rowHeight > bottom)
-                break;
-            const auto& name = scene_.room->walls[nextWall].name;
-            y = heading(nextRow == 0 ? "Wall " + q(name) : "Wall " + q(name) + ", continued",
-                        margin, y, w_ - 2 * margin);
-            const std::vector<Row> rest(rows.begin() + static_cast<std::ptrdiff_t>(nextRow),
-                                        rows.end());
-            const std::size_t fit =
-                static_cast<std::size_t>(std::max(0.0, (bottom - y - rowHeight) / rowHeight));
-            y = schedule(rest, y, bottom);
-            if (rest.size() > fit) {
-                nextRow += fit;
-                foot("Hooks", page == 1 ? QString("schedule") : QString("page %1").arg(page));
-                return;
-            }
-            y += 2;
-            for (std::size_t i = 0; i < scene_.hung.size(); ++i) {
-                const Piece& g = scene_.hungPiece(i);
-                if (!g.isGroup() || g.wall != static_cast<int>(nextWall))
-                    continue;
-                const Box b = bounds(scene_.hung[i].shape);
-                const auto at = [&](double v) {
-                    return hookWords(Length::millimetres(v), job_.notation, division_);
-                };
-                const auto s = fmt::format(
-                    "Tape corners of {}: from {} to {} from the left corner, {} to {} up.", g.name,
-                    at(b.low.x), at(b.high.x), at(b.low.y), at(b.high.y));
-                if (y + 4 < bottom)
-                    y += wrapped(margin, y, w_ - 2 * margin, q(s), 2.6) + 0.8;
-            }
-            std::vector<HangOf> own;
-            for (const HangOf& h : hangs_)
-                if (h.wall == static_cast<int>(nextWall))
-                    own.push_back(h);
-            for (const auto& c : cautionsOf(own))
-                if (y + heightOf(q(c), w_ - 2 * margin, 2.5) < bottom)
-                    y += wrapped(margin, y, w_ - 2 * margin, q(c), 2.5) + 0.6;
-            y += 3;
+            const Box b = bounds(scene_.hung[i].shape);
+            out.push_back(
+                {Block::Is::note,
+                 fmt::format("Tape corners of {}: from {} to {} from the left corner, {} "
+                             "to {} up.",
+                             g.name, at(b.low.x), at(b.high.x), at(b.low.y), at(b.high.y)),
+                 {}});
         }
-        foot("Hooks", page == 1 ? QString("schedule") : QString("page %1").arg(page));
+        for (const HangOf& h : hangs_)
+            if (h.wall == wall)
+                for (const auto& c : h.cautions)
+                    out.push_back(
+                        {Block::Is::note, scene_.scheme->byId(h.piece)->name + ": " + c, {}});
+        return out;
+    }
+
+    /// How many of the blocks from `from` on have room from `y` down; at least one. The heading of
+    /// a wall stays with its first hook.
+    [[nodiscard]] std::size_t fitting(const std::vector<Block>& blocks, std::size_t from,
+                                      double y) const {
+        const double bottom = h_ - margin - titleHeight - 4;
+        if (from > 0 && blocks[from].is != Block::Is::heading)
+            y += headed;
+        std::size_t to = from;
+        for (; to < blocks.size(); ++to) {
+            const double h = heightOf(blocks, to, to == from);
+            const double after = blocks[to].is == Block::Is::heading ? 2 * rowHeight : 0;
+            if (to > from && y + h + after > bottom)
+                break;
+            y += h;
+        }
+        return to;
+    }
+
+    /// All of the blocks one under another, mm.
+    [[nodiscard]] double heightOf(const std::vector<Block>& blocks) const {
+        double all = 0;
+        for (std::size_t i = 0; i < blocks.size(); ++i)
+            all += heightOf(blocks, i, i == 0);
+        return all;
     }
 
 private:
-    std::vector<std::string> cautionsOf(const std::vector<HangOf>& own) const {
-        std::vector<std::string> out;
-        for (const HangOf& h : own)
-            for (const auto& c : h.cautions)
-                out.push_back(scene_.scheme->byId(h.piece)->name + ": " + c);
-        return out;
+    static constexpr double headed = 6.4 + rowHeight; ///< a heading and the names of the columns
+    static constexpr double noteLetters = 2.5;
+
+    /// How far down the page a block takes what follows, mm.
+    [[nodiscard]] double heightOf(const std::vector<Block>& blocks, std::size_t i,
+                                  bool first) const {
+        const Block& b = blocks[i];
+        const bool afterRow = i > 0 && blocks[i - 1].is == Block::Is::row;
+        switch (b.is) {
+        case Block::Is::heading:
+            return headed + (first ? 0 : 4);
+        case Block::Is::row:
+            return rowHeight;
+        case Block::Is::small:
+            return 4.2 + (afterRow ? 0.8 : 0);
+        case Block::Is::note:
+            break;
+        }
+        return PaperPen::heightOf(q(b.says), w_ - 2 * margin, noteLetters) + 0.7 +
+               (afterRow ? 1.6 : 0);
+    }
+
+    void list(const std::vector<Block>& blocks, Range range, double y) {
+        const double w = w_ - 2 * margin;
+        if (range.from > 0 && blocks[range.from].is != Block::Is::heading) {
+            std::size_t at = range.from;
+            while (at > 0 && blocks[at].is != Block::Is::heading)
+                --at;
+            y = columnNames(heading(q(blocks[at].says) + ", continued", margin, y, w));
+        }
+        for (std::size_t i = range.from; i < range.to; ++i) {
+            const Block& b = blocks[i];
+            const double h = heightOf(blocks, i, i == range.from);
+            const bool afterRow = i > 0 && blocks[i - 1].is == Block::Is::row;
+            switch (b.is) {
+            case Block::Is::heading:
+                columnNames(heading(q(b.says), margin, y + h - headed, w));
+                break;
+            case Block::Is::row:
+                scheduleRow(b.row, y);
+                break;
+            case Block::Is::small:
+                text({margin, y + (afterRow ? 0.8 : 0), w, 3.4}, Qt::AlignLeft | Qt::AlignVCenter,
+                     q(b.says), 2.2, false, QFont::Normal, paperLook().soft);
+                break;
+            case Block::Is::note:
+                wrapped(margin, y + (afterRow ? 1.6 : 0), w, q(b.says), noteLetters);
+                break;
+            }
+            y += h;
+        }
     }
 
     /// Hooks along the top, running from the left corner; heights up the right side.
@@ -213,7 +283,12 @@ private:
         if (!rows.empty() && w.length() - from > Length::millimetres(1))
             drawDimension(d, top(from.mm()), top(w.length().mm()), 4 * k_, say(w.length() - from),
                           letter, &taken);
-        drawDimension(d, top(0), top(w.length().mm()), 9.5 * k_,
+        // Figures too wide for their step stand over the line; the whole goes over them.
+        double over = 9.5 * k_;
+        for (const QRectF& t : taken)
+            over = std::max(over, top(0).y() - t.top() + letter * 0.9);
+        over = std::min(over, std::max(9.5 * k_, top(0).y() - 6 * k_));
+        drawDimension(d, top(0), top(w.length().mm()), over,
                       q(hookWords(w.length(), job_.notation, division_)), letter, &taken);
         std::vector<Length> heights;
         for (const Row& r : rows) {
@@ -223,20 +298,27 @@ private:
         }
         std::sort(heights.begin(), heights.end());
         const double x = w.length().mm();
+        const double room = w_ - margin - d.at({x, 0}).x() / k_ - 2;
         double away = 5;
         for (const Length up : heights) {
-            if (away > 26)
+            if (away > room)
                 break;
             drawDimension(d, d.at({x, -up.mm()}), d.at({x, 0}), away * k_, say(up), letter, &taken);
             away += 5.2;
         }
-        // Numbers of the hooks, as in the schedule.
-        p_.setFont(sans(2.3 * k_, QFont::DemiBold));
-        p_.setPen(paperLook().ink);
+        // Numbers of the hooks, as in the schedule, each on a patch of bare paper.
+        const QFont font = sans(2.5 * k_, QFont::DemiBold);
+        p_.setFont(font);
         for (const Row& r : rows) {
             const QPointF at = d.at({r.hook->along.mm(), -r.hook->up.mm()});
-            p_.drawText(QRectF(at.x() + 1.3 * k_, at.y() - 3.6 * k_, 8 * k_, 3 * k_),
-                        Qt::AlignLeft | Qt::AlignVCenter, QString::number(r.number));
+            const QString number = QString::number(r.number);
+            const double wide = QFontMetricsF(font).horizontalAdvance(number);
+            const QRectF place(at.x() + 1.3 * k_, at.y() - 3.4 * k_, wide + 0.8 * k_, 2.9 * k_);
+            p_.setPen(Qt::NoPen);
+            p_.setBrush(QColor(Qt::white));
+            p_.drawRoundedRect(place, 0.5 * k_, 0.5 * k_);
+            p_.setPen(paperLook().ink);
+            p_.drawText(place, Qt::AlignCenter, number);
         }
     }
 
@@ -278,58 +360,42 @@ private:
                                              {"Hook for", 0.06, true}};
         return all;
     }
-    double schedule(const std::vector<Row>& rows, double y, double bottom) {
+    /// Gives back where what follows begins.
+    double columnNames(double y) {
         const double w = w_ - 2 * margin;
-        double head = margin;
+        double x = margin;
         for (const Column& c : columns()) {
-            text({head + (c.figures ? 0 : 2.5), y, c.share * w - (c.figures ? 1 : 2.5), rowHeight},
+            text({x + (c.figures ? 0 : 2.5), y, c.share * w - (c.figures ? 1 : 2.5), rowHeight},
                  (c.figures ? Qt::AlignRight : Qt::AlignLeft) | Qt::AlignVCenter, c.name, 2.3,
                  false, QFont::Normal, paperLook().soft);
-            head += c.share * w;
+            x += c.share * w;
         }
-        y += rowHeight;
-        if (rows.empty()) {
-            text({margin, y, w, rowHeight}, Qt::AlignLeft | Qt::AlignVCenter,
-                 "Nothing needs a hook here.", 2.6);
-            return y + rowHeight;
+        return y + rowHeight;
+    }
+    void scheduleRow(const Row& r, double y) {
+        const double w = w_ - 2 * margin;
+        const Piece& p = *scene_.scheme->byId(r.of->piece);
+        const auto say = [&](Length l) { return hookWords(l, job_.notation, division_); };
+        const std::vector<std::string> cells{std::to_string(r.number),
+                                             p.name,
+                                             footprintWords(p, job_.notation),
+                                             say(r.along),
+                                             r.number == 1 ? std::string() : "+ " + say(r.step),
+                                             say(r.hook->up),
+                                             say(r.hook->fromCeiling),
+                                             fixingWords(*r.hook, job_.notation),
+                                             say(r.of->drop),
+                                             write(r.hook->carries, job_.notation) +
+                                                 (r.of->estimated ? "*" : ""),
+                                             write(r.hook->rated, job_.notation)};
+        double x = margin;
+        for (std::size_t i = 0; i < cells.size(); ++i) {
+            const Column& c = columns()[i];
+            text({x + (c.figures ? 0 : 2.5), y, c.share * w - (c.figures ? 1 : 2.5), rowHeight},
+                 (c.figures ? Qt::AlignRight : Qt::AlignLeft) | Qt::AlignVCenter, q(cells[i]), 2.6,
+                 c.figures);
+            x += c.share * w;
         }
-        for (const Row& r : rows) {
-            if (y + rowHeight > bottom)
-                break;
-            const Piece& p = *scene_.scheme->byId(r.of->piece);
-            const auto say = [&](Length l) { return hookWords(l, job_.notation, division_); };
-            std::string up = say(r.hook->up);
-            const std::vector<std::string> cells{std::to_string(r.number),
-                                                 p.name,
-                                                 footprintWords(p, job_.notation),
-                                                 say(r.along),
-                                                 r.number == 1 ? std::string() : "+ " + say(r.step),
-                                                 up,
-                                                 say(r.hook->fromCeiling),
-                                                 fixingWords(*r.hook, job_.notation),
-                                                 say(r.of->drop),
-                                                 write(r.hook->carries, job_.notation) +
-                                                     (r.of->estimated ? "*" : ""),
-                                                 write(r.hook->rated, job_.notation)};
-            double x = margin;
-            for (std::size_t i = 0; i < cells.size(); ++i) {
-                const Column& c = columns()[i];
-                text({x + (c.figures ? 0 : 2.5), y, c.share * w - (c.figures ? 1 : 2.5), rowHeight},
-                     (c.figures ? Qt::AlignRight : Qt::AlignLeft) | Qt::AlignVCenter, q(cells[i]),
-                     2.6, c.figures);
-                x += c.share * w;
-            }
-            y += rowHeight;
-        }
-        if (std::any_of(rows.begin(), rows.end(), [](const Row& r) { return r.of->estimated; })) {
-            if (y + 3.4 < bottom)
-                text({margin, y, w, 3.4}, Qt::AlignLeft | Qt::AlignVCenter,
-                     "* weight guessed from its size: weigh it. A hook is for what one hook "
-                     "carries, four times over.",
-                     2.2, false, QFont::Normal, paperLook().soft);
-            y += 3.4;
-        }
-        return y;
     }
 
     void foot(const QString& sheet, const QString& scale) {
@@ -356,6 +422,53 @@ private:
     std::string date_;
 };
 
+/// What every page of a schedule is painted from. It outlives the pages it adds.
+struct Printer {
+    const Project& job;
+    const Scene& scene;
+    const std::vector<HangOf>& hangs;
+    double width = 0; ///< of the paper, mm
+    double height = 0;
+    Length division;
+    std::string date;
+
+    [[nodiscard]] WallPainter on(QPainter& p, double unitsPerMm) const {
+        return {p, unitsPerMm, job, scene, hangs, width, height, division, date};
+    }
+    /// What comes of asking a painter that paints nothing.
+    template <class Ask> auto measured(Ask ask) const {
+        QImage none(8, 8, QImage::Format_RGB32);
+        QPainter scratch(&none);
+        return ask(on(scratch, 12));
+    }
+    /// Adds pages until every block has its place; `first`, when given, paints the first of them,
+    /// whose list begins at `y` mm. `blocks` outlive the pages.
+    void addPages(PaperJob& out, const std::vector<Block>& blocks, const QString& sheet, double y,
+                  const std::function<void(WallPainter&, Range, const QString&)>& first) const {
+        std::vector<Range> ranges;
+        for (Range r; r.from < blocks.size(); r.from = r.to) {
+            r.to = measured([&](const WallPainter& p) {
+                return p.fitting(blocks, r.from, ranges.empty() ? y : margin);
+            });
+            ranges.push_back(r);
+        }
+        for (std::size_t i = 0; i < ranges.size(); ++i) {
+            const QString name =
+                ranges.size() == 1
+                    ? sheet
+                    : QString("%1, page %2 of %3").arg(sheet).arg(i + 1).arg(ranges.size());
+            out.pages.emplace_back([this, &blocks, name, r = ranges[i],
+                                    own = i == 0 ? first : nullptr](QPainter& p, double k) {
+                auto painter = on(p, k);
+                if (own)
+                    own(painter, r, name);
+                else
+                    painter.page(blocks, r, name);
+            });
+        }
+    }
+};
+
 Paper ownPaper(const Project& job, const WallSheetOptions& o) {
     return o.paper.value_or(*paperNamed(isMetric(job.notation.units) ? "a4" : "letter"));
 }
@@ -375,12 +488,18 @@ Result<WallPrinted> printWall(const Project& job, int wall, const WallSheetOptio
     const double height = paper.width.mm();
     const auto hangs = hangAll(**scene, hookRules(*job.library.book));
     const Length division = options.division.value_or(hookDivision(job.notation));
-    const auto rows = rowsOf(hangs, wall, division);
+    const auto date = dateOr(options.date);
+    const Wall& w = job.room->walls[static_cast<std::size_t>(wall)];
+    const Printer print{job, **scene, hangs, width, height, division, date};
+    const auto blocks = print.measured([&](const WallPainter& p) {
+        return p.blocksOf(wall, "Hooks on wall " + w.name + ", from the left corner and the floor",
+                          true);
+    });
     const double lists =
-        std::clamp(14 + rowHeight * static_cast<double>(rows.size() + 1) + 10, 34.0, height * 0.46);
+        std::clamp(3 + print.measured([&](const WallPainter& p) { return p.heightOf(blocks); }),
+                   34.0, height * 0.46);
     const QRectF drawing(margin + 8, margin + 14, width - 2 * margin - 8 - 32,
                          height - 2 * margin - titleHeight - lists - 18);
-    const Wall& w = job.room->walls[static_cast<std::size_t>(wall)];
     const auto fits = [&](const Scale& s) {
         return w.length().mm() / s.denominator <= drawing.width() &&
                job.room->ceiling.mm() / s.denominator <= drawing.height();
@@ -397,11 +516,10 @@ Result<WallPrinted> printWall(const Project& job, int wall, const WallSheetOptio
                                    options.scale ? options.scale->words : "any usual scale"),
                        "take larger paper or a smaller scale"};
     PaperJob out{width, height, job.title + ", wall " + w.name, {}};
-    const auto date = dateOr(options.date);
-    out.pages.emplace_back([&](QPainter& p, double k) {
-        WallPainter(p, k, job, **scene, hangs, width, height, division, date)
-            .wall(wall, *scale, drawing);
-    });
+    print.addPages(out, blocks, "Wall " + q(w.name), drawing.bottom() + 3,
+                   [&](WallPainter& p, Range range, const QString& sheet) {
+                       p.wall(wall, *scale, drawing, blocks, range, sheet);
+                   });
     auto written = printPages(out, path);
     if (!written)
         return written.problem();
@@ -458,25 +576,20 @@ Result<WallPrinted> printHooks(const Project& job, const WallSheetOptions& optio
     const double height = paper.width.mm();
     const auto hangs = hangAll(**scene, hookRules(*job.library.book));
     const auto date = dateOr(options.date);
-    // Where each page begins is known by painting them all for nothing.
-    QImage none(8, 8, QImage::Format_RGB32);
-    QPainter scratch(&none);
     PaperJob out{width, height, job.title + ", hooks", {}};
-    std::size_t wall = 0;
-    std::size_t row = 0;
-    do {
-        const std::size_t fromWall = wall;
-        const std::size_t fromRow = row;
-        const int page = static_cast<int>(out.pages.size()) + 1;
-        WallPainter(scratch, 1, job, **scene, hangs, width, height, division, date)
-            .hooks(wall, row, page);
-        out.pages.emplace_back([&, fromWall, fromRow, page](QPainter& p, double k) {
-            std::size_t w = fromWall;
-            std::size_t r = fromRow;
-            WallPainter(p, k, job, **scene, hangs, width, height, division, date).hooks(w, r, page);
-        });
-    } while (wall < (*scene)->room->walls.size() && out.pages.size() < 100);
-    scratch.end();
+    const Printer print{job, **scene, hangs, width, height, division, date};
+    const auto blocks = print.measured([&](const WallPainter& p) {
+        std::vector<Block> all;
+        const auto& walls = (*scene)->room->walls;
+        for (std::size_t i = 0; i < walls.size(); ++i) {
+            auto own = p.blocksOf(static_cast<int>(i), "Wall " + walls[i].name, false);
+            std::move(own.begin(), own.end(), std::back_inserter(all));
+        }
+        if (all.empty())
+            all.push_back({Block::Is::note, "Nothing in this room needs a hook.", {}});
+        return all;
+    });
+    print.addPages(out, blocks, "Hooks", margin, {});
     auto written = printPages(out, path);
     if (!written)
         return written.problem();

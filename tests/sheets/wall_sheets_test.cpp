@@ -3,9 +3,11 @@
 #include "judge/on_walls.h"
 #include "measure/text.h"
 #include "sheets/drawing.h"
+#include "sheets/paper_out.h"
 #include "sheets/printed.h"
 #include "sheets/wall_sheets.h"
 
+#include <QDir>
 #include <QFile>
 #include <QImage>
 #include <QRegularExpression>
@@ -279,6 +281,79 @@ TEST(HookSchedule, IsAPdfWithEveryPieceAndItsCautions) {
     EXPECT_TRUE(text.contains("Tape corners of Nine"));
     EXPECT_TRUE(text.contains("Glass"));
     EXPECT_TRUE(text.contains("find them before you drill"));
+}
+
+// Nothing an installer has to know is left off for want of room: sixty pieces with a caution each
+// go on over as many pages as it takes, on the wall's own sheet and on that of all hooks.
+TEST(HookSchedule, GoesOnOverPagesUntilAllIsSaid) {
+    std::vector<std::string> lines;
+    for (int i = 0; i < 60; ++i)
+        lines.push_back(
+            fmt::format("add picture 8 x 8 on wall C called Small{:02}, centre {} from left "
+                        "corner, centre at {}",
+                        i, 6 + (i % 15) * 9, 20 + (i / 15) * 18));
+    const auto job =
+        jobWith(lines, "wall A 12'\nwall B 10'\nwall C 12'\n switch 70 from left, 43 up\n"
+                       "wall D 10'\n");
+    std::size_t cautions = 0;
+    for (const HangOf& h : hangAll(**sceneOf(job), hookRules(*job.library.book)))
+        cautions += h.cautions.size();
+    ASSERT_GT(cautions, 8U);
+    QTemporaryDir dir;
+    const auto saysAll = [&](const QString& pdf) {
+        const auto text = run("pdftotext", {"-layout", pdf, "-"});
+        for (int i = 0; i < 60; ++i)
+            EXPECT_EQ(text.count(QRegularExpression(
+                          QString("(?m)^\\s*\\d+\\s+Small%1\\s").arg(i, 2, 10, QChar('0')))),
+                      1)
+                << i;
+        EXPECT_EQ(static_cast<std::size_t>(text.count("Cables are likely")), cautions);
+        EXPECT_TRUE(text.contains("continued"));
+    };
+    const auto wall = dir.filePath("w.pdf");
+    const auto printed = printWall(job, 2, {}, wall.toStdString());
+    ASSERT_TRUE(printed) << printed.problem().text();
+    EXPECT_GT(printed->pages, 2);
+    saysAll(wall);
+    const auto all = dir.filePath("h.pdf");
+    ASSERT_TRUE(printHooks(job, {}, all.toStdString()));
+    saysAll(all);
+}
+
+// SVG and PNG hold one page: each page has its own file.
+TEST(Templates, HaveAFileForEachPageWhereAFileHoldsOne) {
+    const auto job = nine({});
+    QTemporaryDir dir;
+    const auto printed = printTemplates(job, {}, dir.filePath("t.pdf").toStdString());
+    ASSERT_TRUE(printed);
+    ASSERT_GT(printed->pages, 3);
+    const auto drawn = printTemplates(job, {}, dir.filePath("t.svg").toStdString());
+    ASSERT_TRUE(drawn) << drawn.problem().text();
+    EXPECT_EQ(drawn->pages, printed->pages);
+    QDir(dir.path()).remove("t.pdf");
+    EXPECT_EQ(QDir(dir.path()).entryList(QDir::Files).size(), printed->pages);
+    std::set<QByteArray> different;
+    for (int i = 0; i < printed->pages; ++i) {
+        QFile file(QString::fromStdString(
+            pagePath(dir.filePath("t.svg").toStdString(), static_cast<std::size_t>(i)).string()));
+        ASSERT_TRUE(file.open(QIODevice::ReadOnly)) << i;
+        const auto bytes = file.readAll();
+        EXPECT_TRUE(bytes.contains("</svg>"));
+        different.insert(bytes);
+    }
+    EXPECT_EQ(static_cast<int>(different.size()), printed->pages);
+    EXPECT_EQ(pagesWords("t.svg", 9), "9 pages, a file each, to t-9.svg");
+    EXPECT_EQ(pagesWords("t.pdf", 9), "9 pages");
+    EXPECT_EQ(pagesWords("t.svg", 1), "1 page");
+    EXPECT_EQ(pagePath("a/b.c/t.png", 1), std::filesystem::path("a/b.c/t-2.png"));
+}
+
+TEST(HookSchedule, SaysWhenNothingNeedsAHook) {
+    QTemporaryDir dir;
+    const auto pdf = dir.filePath("h.pdf");
+    ASSERT_TRUE(printHooks(jobWith({}), {}, pdf.toStdString()));
+    EXPECT_TRUE(
+        run("pdftotext", {"-layout", pdf, "-"}).contains("Nothing in this room needs a hook."));
 }
 
 TEST(HungDrawing, EveryKindIsDrawnFromTheFront) {
