@@ -3,15 +3,12 @@
 #include "app/main_window.h"
 #include "app/wall_sheet_dialog.h"
 #include "measure/text.h"
-#include "sheets/paper_out.h"
 #include "sheets/picture_in.h"
 
 #include <QAction>
 #include <QDialog>
 #include <QFileDialog>
 #include <QInputDialog>
-
-#include <fmt/format.h>
 
 namespace mezzet::app {
 
@@ -82,36 +79,6 @@ void MainWindow::sayHousehold() {
         QLineEdit::Normal, {}, &ok);
     if (ok && !said.trimmed().isEmpty())
         session_.sayLine("hang for " + said.trimmed());
-}
-
-void MainWindow::printWalls(const QString& which) {
-    WallSheetDialog dialog(*session_.project(), which, session_.surface(), this);
-    if (dialog.exec() != QDialog::Accepted)
-        return;
-    const auto ending = dialog.format();
-    const auto path = QFileDialog::getSaveFileName(
-        this, "Print to", which + "." + ending, QString("%1 (*.%2)").arg(ending.toUpper(), ending));
-    if (!path.isEmpty())
-        printWallsTo(path, which, dialog);
-}
-
-bool MainWindow::printWallsTo(const QString& path, const QString& which,
-                              const WallSheetDialog& dialog) {
-    const std::filesystem::path file(path.toStdString());
-    const Project& job = *session_.settledProject();
-    const auto printed =
-        which == "templates" ? sheets::printTemplates(job, dialog.templates(), file)
-        : which == "hooks"   ? sheets::printHooks(job, dialog.options(), file)
-                             : sheets::printWall(job, dialog.wall(), dialog.options(), file);
-    if (!printed) {
-        emit session_.told(QString::fromStdString(printed.problem().sentence()), true);
-        return false;
-    }
-    emit session_.told(QString::fromStdString(
-                           fmt::format("{}: {}, {}, {}", file.string(), printed->paper,
-                                       printed->scale, sheets::pagesWords(file, printed->pages))),
-                       false);
-    return true;
 }
 
 void MainWindow::buildWallMenu(QMenu* m) {

@@ -384,35 +384,6 @@ void MainWindow::titleJob() {
                         {}});
 }
 
-bool MainWindow::printTo(const QString& path, const sheets::PlanOptions& options) {
-    auto printed = sheets::printPlan(*session_.project(), options, path.toStdString());
-    if (!printed) {
-        emit session_.told(QString::fromStdString(printed.problem().text()), true);
-        return false;
-    }
-    emit session_.told(QString("%1: %2, %3")
-                           .arg(QFileInfo(path).fileName(), QString::fromStdString(printed->paper),
-                                QString::fromStdString(printed->scale)),
-                       false);
-    return true;
-}
-
-void MainWindow::print() {
-    SheetDialog dialog(isMetric(session_.project()->notation.units), this);
-    if (dialog.exec() != QDialog::Accepted)
-        return;
-    const auto ending = dialog.format();
-    auto path = QFileDialog::getSaveFileName(
-        this, "Print the plan to",
-        QString::fromStdString(session_.project()->title).replace('/', ' ') + ", plan." + ending,
-        QString("%1 (*.%2)").arg(ending.toUpper(), ending));
-    if (path.isEmpty())
-        return;
-    if (QFileInfo(path).suffix().isEmpty())
-        path += "." + ending;
-    printTo(path, dialog.options());
-}
-
 void MainWindow::printMeasuringSheet() {
     const auto& room = session_.project()->room;
     auto path = QFileDialog::getSaveFileName(this, "Print the measuring sheet to",

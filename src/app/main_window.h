@@ -25,6 +25,13 @@ namespace mezzet::app {
 
 class WallSheetDialog;
 
+/// What came of a printing, and whether it is a fault.
+struct Told {
+    QString words;
+    bool fault = false;
+};
+using Printing = std::function<Told(const sheets::GoOn&)>;
+
 /// The window: key and list to the left, the board with its line in the middle, the tape to the
 /// right, the schemes at the foot. Every act is in the menu with its key.
 class MainWindow : public QMainWindow {
@@ -48,6 +55,12 @@ public:
     bool writeDxf(const QString& path);
     /// Prints a wall, the hooks or templates as the dialog asks.
     bool printWallsTo(const QString& path, const QString& which, const WallSheetDialog&);
+    /// A printing of the job as it is now, for printLater.
+    [[nodiscard]] Printing planPrinting(const QString& path, const sheets::PlanOptions&) const;
+    [[nodiscard]] Printing wallPrinting(const QString& path, const QString& which,
+                                        const WallSheetDialog&);
+    /// Prints off the window's thread, with how far it is and a stop, and tells what came of it.
+    void printLater(Printing);
     /// Puts a PNG or JPEG in the chosen frame, with a copy of it in the job.
     bool putPicture(const QString& path);
     void setNight(bool night);
@@ -70,6 +83,7 @@ private:
     void buildJudgeMenu(QMenu*);
     void buildViewMenu(QMenu*);
     void buildWallMenu(QMenu*);
+    bool printNow(const Printing&);
     void groupSelected();
     void ungroupSelected();
     void choosePicture();

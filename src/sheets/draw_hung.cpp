@@ -34,7 +34,7 @@ QPolygonF ring(const Drawing& d, const Piece& p, const Placed& where, Length ins
 
 /// A picture's pixels, read once while the job keeps it.
 const QImage& imageOf(const Picture& p) {
-    static std::map<std::string, QImage> known;
+    thread_local std::map<std::string, QImage> known; // sheets are printed on threads of their own
     if (known.size() > 400)
         known.clear();
     auto it = known.find(p.bytes);

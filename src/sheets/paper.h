@@ -3,12 +3,16 @@
 #include "measure/length.h"
 
 #include <filesystem>
+#include <functional>
 #include <optional>
 #include <string>
 #include <string_view>
 #include <vector>
 
 namespace mezzet::sheets {
+
+/// Told what share of the pages is done, 0 to 1; false stops the printing.
+using GoOn = std::function<bool(double share)>;
 
 enum class Format { pdf, svg, png };
 

@@ -24,6 +24,11 @@ int whole(double v) {
     return static_cast<int>(std::lround(v));
 }
 
+bool stopped(const PaperJob& job, std::size_t page) {
+    return job.goOn && !job.goOn(static_cast<double>(page) / static_cast<double>(job.pages.size()));
+}
+
+/// Empty when it was stopped.
 QByteArray pdfOf(const PaperJob& job) {
     QByteArray bytes;
     QBuffer buffer(&bytes);
@@ -37,6 +42,8 @@ QByteArray pdfOf(const PaperJob& job) {
     pdf.setCreator("Mezzet");
     QPainter p(&pdf);
     for (std::size_t i = 0; i < job.pages.size(); ++i) {
+        if (stopped(job, i))
+            return {};
         if (i > 0)
             pdf.newPage();
         job.pages[i](p, 1200 / 25.4);
@@ -100,10 +107,15 @@ Result<int> printPages(const PaperJob& job, const std::filesystem::path& path) {
     if (!format)
         return Problem{"a sheet is a .pdf, .svg or .png file", "give the file such an ending"};
     const std::size_t files = *format == Format::pdf ? 1 : job.pages.size();
+    const Problem halted{"the printing was stopped", "print it again when there is time"};
     for (std::size_t i = 0; i < files; ++i) {
+        if (*format != Format::pdf && stopped(job, i))
+            return halted;
         const QByteArray bytes = *format == Format::pdf   ? pdfOf(job)
                                  : *format == Format::svg ? svgOf(job, i)
                                                           : pngOf(job, i);
+        if (bytes.isEmpty() && *format == Format::pdf)
+            return halted;
         if (bytes.isEmpty())
             return Problem{"the picture could not be made", "try another format"};
         auto saved =

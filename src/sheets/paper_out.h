@@ -1,6 +1,7 @@
 #pragma once
 
 #include "measure/result.h"
+#include "sheets/paper.h"
 
 #include <QPainter>
 
@@ -18,6 +19,7 @@ struct PaperJob {
     double height = 0;
     std::string title;
     std::vector<std::function<void(QPainter&, double)>> pages;
+    GoOn goOn{}; ///< asked before each page; may be empty
 };
 
 /// The file a page of an SVG or PNG goes to: the path itself, then with -2, -3 … after its name.
@@ -27,8 +29,8 @@ struct PaperJob {
 [[nodiscard]] std::string pagesWords(const std::filesystem::path&, int pages);
 
 /// Writes a PDF of all pages, or a file for each of them as SVG or PNG (`pagePath`), by the path's
-/// ending; each file whole or not at all. Gives back how many pages there are. Problem: another
-/// ending, or it can't be written.
+/// ending; each file whole or not at all. Gives back how many pages there are. Problem: it was
+/// stopped, another ending, or it can't be written.
 [[nodiscard]] Result<int> printPages(const PaperJob&, const std::filesystem::path&);
 
 } // namespace mezzet::sheets

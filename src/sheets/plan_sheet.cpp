@@ -438,7 +438,7 @@ Result<Printed> printPlan(const Project& job, const PlanOptions& options,
     PlanPainter trial(scratch, 1, job, **scene, readings, *layout, date);
     int left = trial.first(pages);
     const bool whyLeft = trial.whyLeft();
-    PaperJob paper{layout->width(), layout->height(), job.title + ", plan", {}};
+    PaperJob paper{layout->width(), layout->height(), job.title + ", plan", {}, options.goOn};
     paper.pages.emplace_back([&](QPainter& p, double k) {
         PlanPainter(p, k, job, **scene, readings, *layout, date).first(pages);
     });

@@ -13,6 +13,7 @@ struct PlanOptions {
     std::optional<Paper> paper; ///< the smallest of the job's own papers that takes it, when empty
     std::optional<Scale> scale; ///< the largest usual one that fits, when empty
     std::string date;           ///< today's, when empty
+    GoOn goOn{};                ///< asked before each page; may be empty
 };
 
 /// What was printed.

@@ -232,7 +232,7 @@ Result<WallPrinted> printTemplates(const Project& job, const TemplateOptions& o,
             return Problem{"all of it makes a roll of over 30 m", "print a wall at a time"};
         name = "roll " + hookWords(*o.roll, job.notation);
     }
-    PaperJob out{width, height, job.title + ", templates", {}};
+    PaperJob out{width, height, job.title + ", templates", {}, o.goOn};
     if (o.roll) {
         out.pages.emplace_back([&](QPainter& p, double k) {
             double y = edge;

@@ -515,7 +515,7 @@ Result<WallPrinted> printWall(const Project& job, int wall, const WallSheetOptio
         return Problem{fmt::format("wall {} does not fit {} at {}", w.name, paper.name,
                                    options.scale ? options.scale->words : "any usual scale"),
                        "take larger paper or a smaller scale"};
-    PaperJob out{width, height, job.title + ", wall " + w.name, {}};
+    PaperJob out{width, height, job.title + ", wall " + w.name, {}, options.goOn};
     print.addPages(out, blocks, "Wall " + q(w.name), drawing.bottom() + 3,
                    [&](WallPainter& p, Range range, const QString& sheet) {
                        p.wall(wall, *scale, drawing, blocks, range, sheet);
@@ -576,7 +576,7 @@ Result<WallPrinted> printHooks(const Project& job, const WallSheetOptions& optio
     const double height = paper.width.mm();
     const auto hangs = hangAll(**scene, hookRules(*job.library.book));
     const auto date = dateOr(options.date);
-    PaperJob out{width, height, job.title + ", hooks", {}};
+    PaperJob out{width, height, job.title + ", hooks", {}, options.goOn};
     const Printer print{job, **scene, hangs, width, height, division, date};
     const auto blocks = print.measured([&](const WallPainter& p) {
         std::vector<Block> all;

@@ -15,6 +15,7 @@ struct WallSheetOptions {
     std::optional<Scale> scale;     ///< the largest usual one that fits, when empty
     std::string date;               ///< today's, when empty
     std::optional<Length> division; ///< hooks are called out to this: 1/16 in or 1 mm when empty
+    GoOn goOn{};                    ///< asked before each page; may be empty
 };
 
 struct WallPrinted {
@@ -43,6 +44,7 @@ struct TemplateOptions {
     int wall = -1;              ///< of one wall only
     std::string of;             ///< of one piece or group only, by name
     Length overlap = Length::millimetres(10);
+    GoOn goOn{}; ///< asked before each page; may be empty
 };
 /// Paper templates at full size: the outline of each piece, and of a group all its pieces where
 /// they hang, with every hook marked. On tiles they overlap, and marks on both meet. Problem:

@@ -11,7 +11,9 @@
 #include <QLineEdit>
 #include <QListWidget>
 #include <QPushButton>
+#include <QSignalSpy>
 #include <QTemporaryDir>
+#include <QTest>
 
 using namespace mezzet;
 using namespace mezzet::app;
@@ -257,6 +259,36 @@ TEST_F(WallStory, WallHooksAndTemplatesArePrinted) {
     WallSheetDialog dialog(*session().project(), "wall", 1);
     EXPECT_EQ(dialog.wall(), 1);
     EXPECT_FALSE(window->printWallsTo(dir.filePath("no/such/place.pdf"), "wall", dialog));
+}
+
+TEST_F(WallStory, PrintingIsOffTheWindowsThreadAndCanBeStopped) {
+    QTemporaryDir dir;
+    WallSheetDialog dialog(*session().project(), "templates", 3);
+    QSignalSpy told(&session(), &JobSession::told);
+    window->printLater(window->wallPrinting(dir.filePath("t.pdf"), "templates", dialog));
+    EXPECT_EQ(told.count(), 0) << "it goes on elsewhere";
+    // The job may change meanwhile; the sheet is of what it was.
+    session().sayLine("remove Mill");
+    ASSERT_TRUE(QTest::qWaitFor([&] { return QFile::exists(dir.filePath("t.pdf")); }, 20000));
+    ASSERT_TRUE(QTest::qWaitFor(
+        [&] { return !told.isEmpty() && told.last().at(0).toString().startsWith("t.pdf: "); },
+        20000));
+    EXPECT_FALSE(told.last().at(1).toBool());
+    // A picture of each page takes its time; the box has a stop, and what was stopped is told.
+    window->printLater(window->wallPrinting(dir.filePath("p.png"), "templates", dialog));
+    QDialog* box = nullptr;
+    ASSERT_TRUE(QTest::qWaitFor(
+        [&] {
+            for (auto* d : window->findChildren<QDialog*>("printing"))
+                if (d->isVisible())
+                    box = d;
+            return box != nullptr;
+        },
+        20000));
+    box->findChild<QPushButton*>("stopWork")->click();
+    ASSERT_TRUE(
+        QTest::qWaitFor([&] { return told.last().at(0).toString().contains("stopped"); }, 20000));
+    EXPECT_TRUE(told.last().at(1).toBool());
 }
 
 TEST_F(WallStory, TheListHasTheWallsPiecesAndHowFarFurnitureStandsOff) {
