@@ -351,7 +351,7 @@ TEST(Shelves, AreCarriedRoundTheCornerLevelWithThemselves) {
     job = said(job, "wrap floating shelf round the corner 18");
     ASSERT_EQ(job.scheme().hung.size(), 2U);
     EXPECT_NEAR(at(job, "Floating shelf").x, 180 - 15, 1e-9) << "drawn up to the corner";
-    const Piece& beyond = job.scheme().hung[1];
+    const Piece beyond = job.scheme().hung[1]; // a copy: the job is said anew below
     EXPECT_EQ(beyond.wall, 2);
     EXPECT_NEAR(beyond.pose.at.x / 25.4, 10 + 9, 1e-9) << "from the first one's front edge on";
     job = said(job, "floating shelf top at 60");
