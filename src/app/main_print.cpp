@@ -3,11 +3,11 @@
 #include "app/main_window.h"
 #include "app/sheet_dialog.h"
 #include "app/wall_sheet_dialog.h"
+#include "sheets/blank_sheet.h"
 #include "sheets/paper_out.h"
 #include "sheets/plan_sheet.h"
 
 #include <QDialog>
-#include <QFileDialog>
 #include <QFileInfo>
 #include <QVBoxLayout>
 
@@ -29,17 +29,6 @@ template <class Printed> Told toldOf(const QString& path, const Result<Printed>&
     return {toldOf(path, printed->paper, printed->scale,
                    sheets::pagesWords(path.toStdString(), printed->pages)),
             false};
-}
-
-QString withEnding(const QString& path, const QString& ending) {
-    return path.isEmpty() || !QFileInfo(path).suffix().isEmpty() ? path : path + "." + ending;
-}
-
-QString askWhere(QWidget* over, const QString& title, const QString& name, const QString& ending) {
-    return withEnding(
-        QFileDialog::getSaveFileName(over, title, name + "." + ending,
-                                     QString("%1 (*.%2)").arg(ending.toUpper(), ending)),
-        ending);
 }
 
 } // namespace
@@ -119,6 +108,16 @@ void MainWindow::print() {
     const auto path = askWhere(this, "Print the plan to", title + ", plan", dialog.format());
     if (!path.isEmpty())
         printLater(planPrinting(path, dialog.options()));
+}
+
+void MainWindow::printMeasuringSheet() {
+    const auto path = askWhere(this, "Print the measuring sheet to", "measuring sheet", "pdf");
+    if (path.isEmpty())
+        return;
+    printLater([room = session_.project()->room, path](const sheets::GoOn&) {
+        return toldOf(path, sheets::printBlankSheet(room->walls.empty() ? nullptr : room.get(),
+                                                    room->units, path.toStdString()));
+    });
 }
 
 void MainWindow::printWalls(const QString& which) {

@@ -1,7 +1,6 @@
 // The window's acts about walls: groups, hooks, mirrors, pictures, and their sheets.
 #include "app/group_dialog.h"
 #include "app/main_window.h"
-#include "app/wall_sheet_dialog.h"
 #include "measure/text.h"
 #include "sheets/picture_in.h"
 

@@ -7,7 +7,6 @@
 #include "dxf/dxf.h"
 #include "edit/pieces.h"
 #include "measure/text.h"
-#include "sheets/blank_sheet.h"
 
 #include <QActionGroup>
 #include <QApplication>
@@ -384,21 +383,6 @@ void MainWindow::titleJob() {
                         {}});
 }
 
-void MainWindow::printMeasuringSheet() {
-    const auto& room = session_.project()->room;
-    auto path = QFileDialog::getSaveFileName(this, "Print the measuring sheet to",
-                                             "measuring sheet.pdf", "PDF (*.pdf)");
-    if (path.isEmpty())
-        return;
-    if (QFileInfo(path).suffix().isEmpty())
-        path += ".pdf";
-    auto done = sheets::printBlankSheet(room->walls.empty() ? nullptr : room.get(), room->units,
-                                        path.toStdString());
-    emit session_.told(done ? QFileInfo(path).fileName() + ": printed"
-                            : QString::fromStdString(done.problem().text()),
-                       !done);
-}
-
 bool MainWindow::writeDxf(const QString& path) {
     auto text = dxfText(*session_.scene());
     auto done =
@@ -410,15 +394,10 @@ bool MainWindow::writeDxf(const QString& path) {
 }
 
 void MainWindow::saveDxf() {
-    auto path = QFileDialog::getSaveFileName(
-        this, "Write the plan as DXF",
-        QString::fromStdString(session_.project()->title).replace('/', ' ') + ".dxf",
-        "DXF drawings (*.dxf)");
-    if (path.isEmpty())
-        return;
-    if (QFileInfo(path).suffix().isEmpty())
-        path += ".dxf";
-    writeDxf(path);
+    const auto title = QString::fromStdString(session_.project()->title).replace('/', ' ');
+    const auto path = askWhere(this, "Write the plan as DXF", title, "dxf", "DXF drawings");
+    if (!path.isEmpty())
+        writeDxf(path);
 }
 
 // ---- pieces ----

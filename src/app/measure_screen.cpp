@@ -1,12 +1,12 @@
 #include "app/measure_screen.h"
 
+#include "app/sheet_dialog.h"
 #include "app/style.h"
 #include "app/trace_screen.h"
 #include "room/facts.h"
 #include "sheets/blank_sheet.h"
 
 #include <QDialogButtonBox>
-#include <QFileDialog>
 #include <QHBoxLayout>
 #include <QKeyEvent>
 #include <QLabel>
@@ -517,12 +517,9 @@ UnderlayPtr MeasureScreen::underlay() const {
 }
 
 void MeasureScreen::printBlank() {
-    auto path = QFileDialog::getSaveFileName(this, "Print the measuring sheet to",
-                                             "measuring sheet.pdf", "PDF (*.pdf)");
+    const auto path = askWhere(this, "Print the measuring sheet to", "measuring sheet", "pdf");
     if (path.isEmpty())
         return;
-    if (!path.endsWith(".pdf", Qt::CaseInsensitive))
-        path += ".pdf";
     const Room* room =
         rooms_.empty() || rooms_[room_]->walls.empty() ? nullptr : rooms_[room_].get();
     const Units units = taped_.empty() ? Units::feetAndInches : taped_[room_].units;

@@ -2,6 +2,8 @@
 
 #include <QComboBox>
 #include <QDialogButtonBox>
+#include <QFileDialog>
+#include <QFileInfo>
 #include <QFormLayout>
 #include <QLabel>
 #include <QPushButton>
@@ -21,6 +23,18 @@ QComboBox* addFileRows(QFormLayout* form, QDialog* dialog) {
     QObject::connect(buttons, &QDialogButtonBox::accepted, dialog, &QDialog::accept);
     QObject::connect(buttons, &QDialogButtonBox::rejected, dialog, &QDialog::reject);
     return format;
+}
+
+QString askWhere(QWidget* over, const QString& title, const QString& name, const QString& ending,
+                 const QString& kinds) {
+    const auto path = QFileDialog::getSaveFileName(
+        over, title, name + "." + ending,
+        QString("%1 (*.%2)").arg(kinds.isEmpty() ? ending.toUpper() : kinds, ending));
+    // A dot in a name is no ending: "plan 1.2" wants its own.
+    static const QStringList known{"pdf", "svg", "png", "csv", "dxf"};
+    return path.isEmpty() || known.contains(QFileInfo(path).suffix().toLower())
+               ? path
+               : path + "." + ending;
 }
 
 SheetDialog::SheetDialog(bool metric, QWidget* parent) : QDialog(parent) {

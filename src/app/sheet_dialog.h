@@ -14,6 +14,11 @@ namespace mezzet::app {
 /// leave it.
 QComboBox* addFileRows(QFormLayout*, QDialog*);
 
+/// Asks where a file is to go; with its ending when none is typed. `kinds`, of the filter, or the
+/// ending in capitals. Empty when nothing is chosen.
+QString askWhere(QWidget* over, const QString& title, const QString& name, const QString& ending,
+                 const QString& kinds = {});
+
 /// Asks on what paper and at what scale a plan is to be printed.
 class SheetDialog : public QDialog {
     Q_OBJECT

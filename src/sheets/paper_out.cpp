@@ -106,22 +106,27 @@ Result<int> printPages(const PaperJob& job, const std::filesystem::path& path) {
     const auto format = formatOf(path);
     if (!format)
         return Problem{"a sheet is a .pdf, .svg or .png file", "give the file such an ending"};
-    const std::size_t files = *format == Format::pdf ? 1 : job.pages.size();
     const Problem halted{"the printing was stopped", "print it again when there is time"};
-    for (std::size_t i = 0; i < files; ++i) {
-        if (*format != Format::pdf && stopped(job, i))
+    const auto save = [&](std::size_t page, const QByteArray& bytes) {
+        return writeWhole(
+            pagePath(path, page),
+            std::string_view(bytes.constData(), static_cast<std::size_t>(bytes.size())));
+    };
+    if (*format == Format::pdf) {
+        const QByteArray bytes = pdfOf(job);
+        if (bytes.isEmpty())
             return halted;
-        const QByteArray bytes = *format == Format::pdf   ? pdfOf(job)
-                                 : *format == Format::svg ? svgOf(job, i)
-                                                          : pngOf(job, i);
-        if (bytes.isEmpty() && *format == Format::pdf)
+        if (auto saved = save(0, bytes); !saved)
+            return saved.problem();
+        return static_cast<int>(job.pages.size());
+    }
+    for (std::size_t i = 0; i < job.pages.size(); ++i) {
+        if (stopped(job, i))
             return halted;
+        const QByteArray bytes = *format == Format::svg ? svgOf(job, i) : pngOf(job, i);
         if (bytes.isEmpty())
             return Problem{"the picture could not be made", "try another format"};
-        auto saved =
-            writeWhole(pagePath(path, i),
-                       std::string_view(bytes.constData(), static_cast<std::size_t>(bytes.size())));
-        if (!saved)
+        if (auto saved = save(i, bytes); !saved)
             return saved.problem();
     }
     return static_cast<int>(job.pages.size());

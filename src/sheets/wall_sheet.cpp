@@ -106,51 +106,20 @@ struct Range {
     std::size_t to = 0;
 };
 
-class WallPainter : public PaperPen {
-public:
-    WallPainter(QPainter& p, double unitsPerMm, const Project& job, const Scene& scene,
-                const std::vector<HangOf>& hangs, double width, double height, Length division,
-                std::string date)
-        : PaperPen(p, unitsPerMm), job_(job), scene_(scene), hangs_(hangs), w_(width), h_(height),
-          division_(division), date_(std::move(date)) {}
-
-    /// The elevation over its schedule.
-    void wall(int wall, const Scale& scale, const QRectF& drawing, const std::vector<Block>& blocks,
-              Range range, const QString& sheet) {
-        clear(w_, h_);
-        const Room& room = *scene_.room;
-        const Wall& w = room.walls[static_cast<std::size_t>(wall)];
-        const double perMm = k_ / scale.denominator;
-        const double length = w.length().mm() * perMm;
-        const double high = room.ceiling.mm() * perMm;
-        const QRectF area = dev(drawing);
-        const QPointF origin(area.center().x() - length / 2, area.center().y() + high / 2);
-        const Drawing d{p_, paperLook(), origin, perMm, k_ * 0.25, job_.notation};
-        drawElevation(d, scene_, wall);
-        drawHung(d, scene_, wall, job_.pictures.get());
-        std::vector<HangOf> own;
-        for (const HangOf& h : hangs_)
-            if (h.wall == wall)
-                own.push_back(h);
-        drawHooks(d, own);
-        const auto rows = rowsOf(hangs_, wall, division_);
-        dimensions(d, w, rows);
-        tapeCorners(d, wall);
-        list(blocks, range, drawing.bottom() + 3);
-        foot(sheet, q(scale.words));
-    }
-
-    /// A page of a schedule.
-    void page(const std::vector<Block>& blocks, Range range, const QString& sheet) {
-        clear(w_, h_);
-        list(blocks, range, margin);
-        foot(sheet, "none: a schedule");
-    }
+/// What the pages of a schedule are painted from. It outlives the pages that are added.
+struct Schedule {
+    const Project& job;
+    const Scene& scene;
+    const std::vector<HangOf>& hangs;
+    double width = 0; ///< of the paper, mm
+    double height = 0;
+    Length division;
+    std::string date;
 
     /// A wall's schedule: its hooks, the corners of its groups for painter's tape, what to be
     /// careful of. Empty when nothing on it needs a hook and `always` is not asked.
     std::vector<Block> blocksOf(int wall, const std::string& heading, bool always) const {
-        const auto rows = rowsOf(hangs_, wall, division_);
+        const auto rows = rowsOf(hangs, wall, division);
         if (rows.empty() && !always)
             return {};
         std::vector<Block> out{{Block::Is::heading, heading, {}}};
@@ -164,13 +133,13 @@ public:
                            "carries, four times over.",
                            {}});
         const auto at = [&](double v) {
-            return hookWords(Length::millimetres(v), job_.notation, division_);
+            return hookWords(Length::millimetres(v), job.notation, division);
         };
-        for (std::size_t i = 0; i < scene_.hung.size(); ++i) {
-            const Piece& g = scene_.hungPiece(i);
+        for (std::size_t i = 0; i < scene.hung.size(); ++i) {
+            const Piece& g = scene.hungPiece(i);
             if (!g.isGroup() || g.wall != wall)
                 continue;
-            const Box b = bounds(scene_.hung[i].shape);
+            const Box b = bounds(scene.hung[i].shape);
             out.push_back(
                 {Block::Is::note,
                  fmt::format("Tape corners of {}: from {} to {} from the left corner, {} "
@@ -178,19 +147,58 @@ public:
                              g.name, at(b.low.x), at(b.high.x), at(b.low.y), at(b.high.y)),
                  {}});
         }
-        for (const HangOf& h : hangs_)
+        for (const HangOf& h : hangs)
             if (h.wall == wall)
                 for (const auto& c : h.cautions)
                     out.push_back(
-                        {Block::Is::note, scene_.scheme->byId(h.piece)->name + ": " + c, {}});
+                        {Block::Is::note, scene.scheme->byId(h.piece)->name + ": " + c, {}});
         return out;
+    }
+};
+
+class WallPainter : public PaperPen {
+public:
+    WallPainter(QPainter& p, double unitsPerMm, const Schedule& of)
+        : PaperPen(p, unitsPerMm), of_(of) {}
+
+    /// The elevation over its schedule.
+    void wall(int wall, const Scale& scale, const QRectF& drawing, const std::vector<Block>& blocks,
+              Range range, const QString& sheet) {
+        clear(of_.width, of_.height);
+        const Room& room = *of_.scene.room;
+        const Wall& w = room.walls[static_cast<std::size_t>(wall)];
+        const double perMm = k_ / scale.denominator;
+        const double length = w.length().mm() * perMm;
+        const double high = room.ceiling.mm() * perMm;
+        const QRectF area = dev(drawing);
+        const QPointF origin(area.center().x() - length / 2, area.center().y() + high / 2);
+        const Drawing d{p_, paperLook(), origin, perMm, k_ * 0.25, of_.job.notation};
+        drawElevation(d, of_.scene, wall);
+        drawHung(d, of_.scene, wall, of_.job.pictures.get());
+        std::vector<HangOf> own;
+        for (const HangOf& h : of_.hangs)
+            if (h.wall == wall)
+                own.push_back(h);
+        drawHooks(d, own);
+        const auto rows = rowsOf(of_.hangs, wall, of_.division);
+        dimensions(d, w, rows);
+        tapeCorners(d, wall);
+        list(blocks, range, drawing.bottom() + 3);
+        foot(sheet, q(scale.words));
+    }
+
+    /// A page of a schedule.
+    void page(const std::vector<Block>& blocks, Range range, const QString& sheet) {
+        clear(of_.width, of_.height);
+        list(blocks, range, margin);
+        foot(sheet, "none: a schedule");
     }
 
     /// How many of the blocks from `from` on have room from `y` down; at least one. The heading of
     /// a wall stays with its first hook.
     [[nodiscard]] std::size_t fitting(const std::vector<Block>& blocks, std::size_t from,
                                       double y) const {
-        const double bottom = h_ - margin - titleHeight - 4;
+        const double bottom = of_.height - margin - titleHeight - 4;
         if (from > 0 && blocks[from].is != Block::Is::heading)
             y += headed;
         std::size_t to = from;
@@ -231,12 +239,12 @@ private:
         case Block::Is::note:
             break;
         }
-        return PaperPen::heightOf(q(b.says), w_ - 2 * margin, noteLetters) + 0.7 +
+        return PaperPen::heightOf(q(b.says), of_.width - 2 * margin, noteLetters) + 0.7 +
                (afterRow ? 1.6 : 0);
     }
 
     void list(const std::vector<Block>& blocks, Range range, double y) {
-        const double w = w_ - 2 * margin;
+        const double w = of_.width - 2 * margin;
         if (range.from > 0 && blocks[range.from].is != Block::Is::heading) {
             std::size_t at = range.from;
             while (at > 0 && blocks[at].is != Block::Is::heading)
@@ -269,10 +277,10 @@ private:
     /// Hooks along the top, running from the left corner; heights up the right side.
     void dimensions(const Drawing& d, const Wall& w, const std::vector<Row>& rows) {
         std::vector<QRectF> taken;
-        const double high = scene_.room->ceiling.mm();
+        const double high = of_.scene.room->ceiling.mm();
         const double letter = 2.3 * k_;
         const auto top = [&](double s) { return d.at({s, -high}); };
-        const auto say = [&](Length l) { return q(hookWords(l, job_.notation, division_)); };
+        const auto say = [&](Length l) { return q(hookWords(l, of_.job.notation, of_.division)); };
         Length from;
         for (const Row& r : rows) {
             if (r.along - from > Length::millimetres(1))
@@ -289,16 +297,16 @@ private:
             over = std::max(over, top(0).y() - t.top() + letter * 0.9);
         over = std::min(over, std::max(9.5 * k_, top(0).y() - 6 * k_));
         drawDimension(d, top(0), top(w.length().mm()), over,
-                      q(hookWords(w.length(), job_.notation, division_)), letter, &taken);
+                      q(hookWords(w.length(), of_.job.notation, of_.division)), letter, &taken);
         std::vector<Length> heights;
         for (const Row& r : rows) {
-            const Length up = roundedTo(r.hook->up, division_);
+            const Length up = roundedTo(r.hook->up, of_.division);
             if (std::find(heights.begin(), heights.end(), up) == heights.end())
                 heights.push_back(up);
         }
         std::sort(heights.begin(), heights.end());
         const double x = w.length().mm();
-        const double room = w_ - margin - d.at({x, 0}).x() / k_ - 2;
+        const double room = of_.width - margin - d.at({x, 0}).x() / k_ - 2;
         double away = 5;
         for (const Length up : heights) {
             if (away > room)
@@ -325,11 +333,11 @@ private:
     /// Where painter's tape marks the corners of each group's outline.
     void tapeCorners(const Drawing& d, int wall) {
         p_.setPen(QPen(paperLook().loose, 0.5 * k_));
-        for (std::size_t i = 0; i < scene_.hung.size(); ++i) {
-            const Piece& g = scene_.hungPiece(i);
+        for (std::size_t i = 0; i < of_.scene.hung.size(); ++i) {
+            const Piece& g = of_.scene.hungPiece(i);
             if (!g.isGroup() || g.wall != wall)
                 continue;
-            const Box b = bounds(scene_.hung[i].shape);
+            const Box b = bounds(of_.scene.hung[i].shape);
             const double arm = 3 * k_;
             for (const double sx : {-1.0, 1.0})
                 for (const double sy : {-1.0, 1.0}) {
@@ -362,112 +370,89 @@ private:
     }
     /// Gives back where what follows begins.
     double columnNames(double y) {
-        const double w = w_ - 2 * margin;
-        double x = margin;
-        for (const Column& c : columns()) {
-            text({x + (c.figures ? 0 : 2.5), y, c.share * w - (c.figures ? 1 : 2.5), rowHeight},
-                 (c.figures ? Qt::AlignRight : Qt::AlignLeft) | Qt::AlignVCenter, c.name, 2.3,
-                 false, QFont::Normal, paperLook().soft);
-            x += c.share * w;
-        }
+        std::vector<QString> names;
+        for (const Column& c : columns())
+            names.push_back(c.name);
+        cells(names, y, 2.3, false, paperLook().soft);
         return y + rowHeight;
     }
     void scheduleRow(const Row& r, double y) {
-        const double w = w_ - 2 * margin;
-        const Piece& p = *scene_.scheme->byId(r.of->piece);
-        const auto say = [&](Length l) { return hookWords(l, job_.notation, division_); };
-        const std::vector<std::string> cells{std::to_string(r.number),
-                                             p.name,
-                                             footprintWords(p, job_.notation),
-                                             say(r.along),
-                                             r.number == 1 ? std::string() : "+ " + say(r.step),
-                                             say(r.hook->up),
-                                             say(r.hook->fromCeiling),
-                                             fixingWords(*r.hook, job_.notation),
-                                             say(r.of->drop),
-                                             write(r.hook->carries, job_.notation) +
-                                                 (r.of->estimated ? "*" : ""),
-                                             write(r.hook->rated, job_.notation)};
+        const Piece& p = *of_.scene.scheme->byId(r.of->piece);
+        const auto say = [&](Length l) { return q(hookWords(l, of_.job.notation, of_.division)); };
+        cells({QString::number(r.number), q(p.name), q(footprintWords(p, of_.job.notation)),
+               say(r.along), r.number == 1 ? QString() : "+ " + say(r.step), say(r.hook->up),
+               say(r.hook->fromCeiling), q(fixingWords(*r.hook, of_.job.notation)), say(r.of->drop),
+               q(write(r.hook->carries, of_.job.notation)) + (r.of->estimated ? "*" : ""),
+               q(write(r.hook->rated, of_.job.notation))},
+              y, 2.6, true, paperLook().ink);
+    }
+    /// A line of the table; `drawn`: figures in the hand of drawings.
+    void cells(const std::vector<QString>& words, double y, double letters, bool drawn,
+               const QColor& colour) {
+        const double w = of_.width - 2 * margin;
         double x = margin;
-        for (std::size_t i = 0; i < cells.size(); ++i) {
+        for (std::size_t i = 0; i < words.size(); ++i) {
             const Column& c = columns()[i];
-            text({x + (c.figures ? 0 : 2.5), y, c.share * w - (c.figures ? 1 : 2.5), rowHeight},
-                 (c.figures ? Qt::AlignRight : Qt::AlignLeft) | Qt::AlignVCenter, q(cells[i]), 2.6,
-                 c.figures);
+            const double in = c.figures ? 0 : 2.5;
+            text({x + in, y, c.share * w - (c.figures ? 1 : in), rowHeight},
+                 (c.figures ? Qt::AlignRight : Qt::AlignLeft) | Qt::AlignVCenter, words[i], letters,
+                 drawn && c.figures, QFont::Normal, colour);
             x += c.share * w;
         }
     }
 
     void foot(const QString& sheet, const QString& scale) {
-        const double y = h_ - margin - titleHeight;
-        titleBlock(
-            margin, y, w_ - 2 * margin, titleHeight,
-            {{"Job", q(job_.title)},
-             {"Sheet", sheet},
-             {"Scale", scale},
-             {job_.client.empty() ? "Room" : "Client, room",
-              q(job_.client.empty() ? scene_.room->name : job_.client + ", " + scene_.room->name)},
-             {"Scheme", q(scene_.scheme->name)},
-             {"Date", q(date_)}});
-        text({margin, h_ - margin + 0.8, w_ - 2 * margin, 3}, Qt::AlignLeft, safety, 2.1, false,
-             QFont::Normal, paperLook().soft);
+        const double y = of_.height - margin - titleHeight;
+        titleBlock(margin, y, of_.width - 2 * margin, titleHeight,
+                   {{"Job", q(of_.job.title)},
+                    {"Sheet", sheet},
+                    {"Scale", scale},
+                    {of_.job.client.empty() ? "Room" : "Client, room",
+                     q(of_.job.client.empty() ? of_.scene.room->name
+                                              : of_.job.client + ", " + of_.scene.room->name)},
+                    {"Scheme", q(of_.scene.scheme->name)},
+                    {"Date", q(of_.date)}});
+        text({margin, of_.height - margin + 0.8, of_.width - 2 * margin, 3}, Qt::AlignLeft, safety,
+             2.1, false, QFont::Normal, paperLook().soft);
     }
 
-    const Project& job_;
-    const Scene& scene_;
-    const std::vector<HangOf>& hangs_;
-    double w_;
-    double h_;
-    Length division_;
-    std::string date_;
+    const Schedule& of_;
 };
 
-/// What every page of a schedule is painted from. It outlives the pages it adds.
-struct Printer {
-    const Project& job;
-    const Scene& scene;
-    const std::vector<HangOf>& hangs;
-    double width = 0; ///< of the paper, mm
-    double height = 0;
-    Length division;
-    std::string date;
+/// What comes of asking a painter that paints nothing.
+template <class Ask> auto measured(const Schedule& of, Ask ask) {
+    QImage none(8, 8, QImage::Format_RGB32);
+    QPainter scratch(&none);
+    return ask(WallPainter(scratch, 12, of));
+}
 
-    [[nodiscard]] WallPainter on(QPainter& p, double unitsPerMm) const {
-        return {p, unitsPerMm, job, scene, hangs, width, height, division, date};
+/// Adds pages until every block has its place; `first`, when given, paints the first of them,
+/// whose list begins at `y` mm. `of` and `blocks` outlive the pages.
+void addPages(PaperJob& out, const Schedule& of, const std::vector<Block>& blocks,
+              const QString& sheet, double y,
+              const std::function<void(WallPainter&, Range, const QString&)>& first) {
+    std::vector<Range> ranges;
+    for (Range r; r.from < blocks.size(); r.from = r.to) {
+        r.to = measured(of, [&](const WallPainter& p) {
+            return p.fitting(blocks, r.from, ranges.empty() ? y : margin);
+        });
+        ranges.push_back(r);
     }
-    /// What comes of asking a painter that paints nothing.
-    template <class Ask> auto measured(Ask ask) const {
-        QImage none(8, 8, QImage::Format_RGB32);
-        QPainter scratch(&none);
-        return ask(on(scratch, 12));
+    for (std::size_t i = 0; i < ranges.size(); ++i) {
+        const QString name =
+            ranges.size() == 1
+                ? sheet
+                : QString("%1, page %2 of %3").arg(sheet).arg(i + 1).arg(ranges.size());
+        out.pages.emplace_back([&of, &blocks, name, r = ranges[i],
+                                own = i == 0 ? first : nullptr](QPainter& p, double k) {
+            WallPainter painter(p, k, of);
+            if (own)
+                own(painter, r, name);
+            else
+                painter.page(blocks, r, name);
+        });
     }
-    /// Adds pages until every block has its place; `first`, when given, paints the first of them,
-    /// whose list begins at `y` mm. `blocks` outlive the pages.
-    void addPages(PaperJob& out, const std::vector<Block>& blocks, const QString& sheet, double y,
-                  const std::function<void(WallPainter&, Range, const QString&)>& first) const {
-        std::vector<Range> ranges;
-        for (Range r; r.from < blocks.size(); r.from = r.to) {
-            r.to = measured([&](const WallPainter& p) {
-                return p.fitting(blocks, r.from, ranges.empty() ? y : margin);
-            });
-            ranges.push_back(r);
-        }
-        for (std::size_t i = 0; i < ranges.size(); ++i) {
-            const QString name =
-                ranges.size() == 1
-                    ? sheet
-                    : QString("%1, page %2 of %3").arg(sheet).arg(i + 1).arg(ranges.size());
-            out.pages.emplace_back([this, &blocks, name, r = ranges[i],
-                                    own = i == 0 ? first : nullptr](QPainter& p, double k) {
-                auto painter = on(p, k);
-                if (own)
-                    own(painter, r, name);
-                else
-                    painter.page(blocks, r, name);
-            });
-        }
-    }
-};
+}
 
 Paper ownPaper(const Project& job, const WallSheetOptions& o) {
     return o.paper.value_or(*paperNamed(isMetric(job.notation.units) ? "a4" : "letter"));
@@ -490,13 +475,11 @@ Result<WallPrinted> printWall(const Project& job, int wall, const WallSheetOptio
     const Length division = options.division.value_or(hookDivision(job.notation));
     const auto date = dateOr(options.date);
     const Wall& w = job.room->walls[static_cast<std::size_t>(wall)];
-    const Printer print{job, **scene, hangs, width, height, division, date};
-    const auto blocks = print.measured([&](const WallPainter& p) {
-        return p.blocksOf(wall, "Hooks on wall " + w.name + ", from the left corner and the floor",
-                          true);
-    });
+    const Schedule schedule{job, **scene, hangs, width, height, division, date};
+    const auto blocks = schedule.blocksOf(
+        wall, "Hooks on wall " + w.name + ", from the left corner and the floor", true);
     const double lists =
-        std::clamp(3 + print.measured([&](const WallPainter& p) { return p.heightOf(blocks); }),
+        std::clamp(3 + measured(schedule, [&](const WallPainter& p) { return p.heightOf(blocks); }),
                    34.0, height * 0.46);
     const QRectF drawing(margin + 8, margin + 14, width - 2 * margin - 8 - 32,
                          height - 2 * margin - titleHeight - lists - 18);
@@ -516,10 +499,10 @@ Result<WallPrinted> printWall(const Project& job, int wall, const WallSheetOptio
                                    options.scale ? options.scale->words : "any usual scale"),
                        "take larger paper or a smaller scale"};
     PaperJob out{width, height, job.title + ", wall " + w.name, {}, options.goOn};
-    print.addPages(out, blocks, "Wall " + q(w.name), drawing.bottom() + 3,
-                   [&](WallPainter& p, Range range, const QString& sheet) {
-                       p.wall(wall, *scale, drawing, blocks, range, sheet);
-                   });
+    addPages(out, schedule, blocks, "Wall " + q(w.name), drawing.bottom() + 3,
+             [&](WallPainter& p, Range range, const QString& sheet) {
+                 p.wall(wall, *scale, drawing, blocks, range, sheet);
+             });
     auto written = printPages(out, path);
     if (!written)
         return written.problem();
@@ -577,19 +560,16 @@ Result<WallPrinted> printHooks(const Project& job, const WallSheetOptions& optio
     const auto hangs = hangAll(**scene, hookRules(*job.library.book));
     const auto date = dateOr(options.date);
     PaperJob out{width, height, job.title + ", hooks", {}, options.goOn};
-    const Printer print{job, **scene, hangs, width, height, division, date};
-    const auto blocks = print.measured([&](const WallPainter& p) {
-        std::vector<Block> all;
-        const auto& walls = (*scene)->room->walls;
-        for (std::size_t i = 0; i < walls.size(); ++i) {
-            auto own = p.blocksOf(static_cast<int>(i), "Wall " + walls[i].name, false);
-            std::move(own.begin(), own.end(), std::back_inserter(all));
-        }
-        if (all.empty())
-            all.push_back({Block::Is::note, "Nothing in this room needs a hook.", {}});
-        return all;
-    });
-    print.addPages(out, blocks, "Hooks", margin, {});
+    const Schedule schedule{job, **scene, hangs, width, height, division, date};
+    std::vector<Block> blocks;
+    const auto& walls = (*scene)->room->walls;
+    for (std::size_t i = 0; i < walls.size(); ++i) {
+        auto own = schedule.blocksOf(static_cast<int>(i), "Wall " + walls[i].name, false);
+        std::move(own.begin(), own.end(), std::back_inserter(blocks));
+    }
+    if (blocks.empty())
+        blocks.push_back({Block::Is::note, "Nothing in this room needs a hook.", {}});
+    addPages(out, schedule, blocks, "Hooks", margin, {});
     auto written = printPages(out, path);
     if (!written)
         return written.problem();
