@@ -165,7 +165,7 @@ void Finder::gather(const QList<QAction*>& acts) {
                             }});
     for (const Rule& r : job.library.book->rules)
         entries_.push_back(
-            {QString::fromStdString(r.id + ": " + r.measures),
+            {QString::fromStdString(r.id + ": " + r.measuresIn(session_.project()->notation)),
              "rule",
              {},
              [this, id = QString::fromStdString(r.id)] { emit lineWanted("band " + id + " "); }});

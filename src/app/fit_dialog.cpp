@@ -1,6 +1,7 @@
 #include "app/fit_dialog.h"
 
 #include "app/answer_column.h"
+#include "app/carry_view.h"
 #include "app/long_work.h"
 #include "app/style.h"
 
@@ -170,6 +171,8 @@ void FitDialog::tell(const Result<FitAnswer>& r) {
             label->setWordWrap(true);
             rows->addWidget(label);
         }
+        if (!answer_->carry.empty())
+            rows->addWidget(new CarryView(*answer_));
         emit regionsFound(answer_->regions);
         if (!answer_->regions.empty()) {
             auto* marked = new QLabel("The part is marked on the board until something changes.");

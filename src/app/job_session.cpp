@@ -53,15 +53,17 @@ JobSession::JobSession(Library library, QObject* parent)
     pause_.setSingleShot(true);
     pause_.setInterval(pauseMilliseconds);
     halfMinute_.setInterval(regularMilliseconds);
-    connect(&pause_, &QTimer::timeout, this, &JobSession::keepCopy);
-    connect(&halfMinute_, &QTimer::timeout, this, &JobSession::keepCopy);
+    connect(&pause_, &QTimer::timeout, this, [this] { keepCopy(); });
+    connect(&halfMinute_, &QTimer::timeout, this, [this] { keepCopy(); });
     halfMinute_.start();
 }
 
 JobSession::~JobSession() {
     ++*generation_;
     pool_.waitForDone();
-    dropCopy();
+    // What was not saved, and not given up, keeps its copy.
+    if (!changed_ || leaving_)
+        dropCopy();
 }
 
 void JobSession::take(ProjectPtr project, ScenePtr scene) {
@@ -74,7 +76,7 @@ void JobSession::take(ProjectPtr project, ScenePtr scene) {
 }
 
 void JobSession::judgeNow() {
-    readings_ = judge(*scene(), *library_.book, project()->judgement);
+    judged_ = judgeWhole(*scene(), *library_.book, project()->judgement);
     remedies_.clear();
     ++*generation_;
     finding_ = 0;
@@ -87,7 +89,7 @@ void JobSession::dropMissing() {
 }
 
 int JobSession::toMend() const {
-    return static_cast<int>(std::count_if(readings_.begin(), readings_.end(),
+    return static_cast<int>(std::count_if(judged_.readings.begin(), judged_.readings.end(),
                                           [](const Reading& r) { return r.toMend(); }));
 }
 
@@ -107,7 +109,7 @@ int JobSession::toMendIn(std::size_t scheme) {
 
 Verdict JobSession::verdictOf(int piece) const {
     Verdict worst = Verdict::right;
-    for (const Reading& r : readings_) {
+    for (const Reading& r : judged_.readings) {
         if (!r.toMend() ||
             !(r.piece == piece || (r.other.is == Target::Is::piece && r.other.piece == piece)))
             continue;
@@ -123,7 +125,7 @@ const std::optional<Remedy>& JobSession::remedyOf(std::size_t reading) {
     const auto it = remedies_.find(reading);
     if (it != remedies_.end())
         return it->second;
-    return remedies_[reading] = remedyFor(readings_[reading], *project(), *scene(), readings_);
+    return remedies_[reading] = remedyFor(judged_.readings[reading], *project(), *scene(), judged_);
 }
 
 void JobSession::setLibrary(Library library) {
@@ -136,18 +138,19 @@ void JobSession::setLibrary(Library library) {
 
 void JobSession::findRemedies(std::vector<std::size_t> wanted) {
     const int mine = ++*generation_;
-    std::erase_if(wanted, [&](std::size_t i) { return remedyKnown(i) || i >= readings_.size(); });
+    std::erase_if(wanted, [&](std::size_t i) { return remedyKnown(i) || i >= judged_.readings.size(); });
     finding_ = static_cast<int>(wanted.size());
     if (wanted.empty())
         return;
     // Jobs, scenes and readings are values: the thread has its own.
-    auto all = std::make_shared<const std::vector<Reading>>(readings_);
+    auto all = std::make_shared<const Judged>(judged_);
     pool_.start([this, mine, now = generation_, job = project(), there = scene(), all,
                  wanted = std::move(wanted)] {
         for (const std::size_t i : wanted) {
             if (*now != mine)
                 return;
-            auto remedy = remedyFor((*all)[i], *job, *there, *all);
+            auto remedy = remedyFor(all->readings[i], *job, *there, *all,
+                                    [&] { return *now != mine; });
             QMetaObject::invokeMethod(
                 this,
                 [this, mine, i, remedy = std::move(remedy)] {
@@ -330,6 +333,7 @@ void JobSession::open(ProjectPtr project, const QString& path, bool changed) {
     surface_ = -1;
     take(std::move(project), *scene);
     path_ = path;
+    keepForUs(path);
     changed_ = changed;
     copyWanted_ = changed;
     emit jobChanged();
@@ -338,24 +342,72 @@ void JobSession::open(ProjectPtr project, const QString& path, bool changed) {
     emit fileChanged();
 }
 
+void JobSession::keepForUs(const QString& path) {
+    elsewhere_.clear();
+    stamp_ = path.isEmpty() ? FileStamp{} : stampOf(path.toStdString());
+    if (lock_.held() && lock_.job() == path.toStdString())
+        return;
+    lock_.release();
+    if (path.isEmpty())
+        return;
+    if (auto lock = JobLock::take(path.toStdString(), theWindow, std::chrono::milliseconds(0)))
+        lock_ = std::move(*lock);
+    else if (const auto who = holderOf(path.toStdString()))
+        elsewhere_ = QString::fromStdString(who->words());
+}
+
+bool JobSession::changedElsewhere() const {
+    return !path_.isEmpty() && stampOf(path_.toStdString()) != stamp_;
+}
+
 bool JobSession::openFile(const QString& path) {
+    const auto whole = QFileInfo(path).absoluteFilePath();
+    // The stamp is of before: what is written while it is read is a change.
+    const auto before = stampOf(whole.toStdString());
     auto job = openJob(path.toStdString(), library_);
     if (!job) {
         emit told(QString::fromStdString(job.problem().text()), true);
         return false;
     }
-    open(*job, QFileInfo(path).absoluteFilePath());
+    open(*job, whole);
+    stamp_ = before;
+    if (!elsewhere_.isEmpty())
+        emit told(QString("%1 has this job: look at it here, and save it under another name")
+                      .arg(elsewhere_),
+                  true);
     return true;
 }
 
-bool JobSession::saveTo(const QString& path) {
-    auto saved = saveJob(*project_, path.toStdString());
+bool JobSession::saveTo(const QString& path, bool over) {
+    const auto whole = QFileInfo(path).absoluteFilePath();
+    const auto file = whole.toStdString();
+    JobLock lock;
+    const bool ours = lock_.held() && lock_.job() == file;
+    if (!ours) {
+        auto taken = JobLock::take(file, theWindow, std::chrono::milliseconds(0));
+        if (!taken) {
+            emit told(QString::fromStdString(taken.problem().text()), true);
+            return false;
+        }
+        lock = std::move(*taken);
+    }
+    if (!over && whole == path_ && changedElsewhere()) {
+        emit told(QFileInfo(path).fileName() +
+                      " was changed by something else since it was opened here",
+                  true);
+        return false;
+    }
+    auto saved = saveJob(*project_, file);
     if (!saved) {
         emit told(QString::fromStdString(saved.problem().text()), true);
         return false;
     }
+    if (!ours)
+        lock_ = std::move(lock);
+    elsewhere_.clear();
+    stamp_ = stampOf(file);
     dropCopy();
-    path_ = QFileInfo(path).absoluteFilePath();
+    path_ = whole;
     changed_ = false;
     emit fileChanged();
     emit told("Saved " + QFileInfo(path).fileName(), false);
@@ -370,9 +422,9 @@ QString JobSession::copyFile() const {
     return QString("%1/%2.mezzet").arg(recoveryFolder(), ownMark());
 }
 
-void JobSession::keepCopy() {
+bool JobSession::keepCopy() {
     if (!copyWanted_ || !changed_)
-        return;
+        return QFile::exists(copyFile());
     QDir().mkpath(recoveryFolder());
     const QJsonObject about{{"path", path_},
                             {"when", QDateTime::currentDateTime().toString("d MMM, HH:mm")},
@@ -384,9 +436,10 @@ void JobSession::keepCopy() {
         emit told("The copy for safety could not be written: " +
                       QString::fromStdString((saved ? told1 : saved).problem().sentence()),
                   true);
-        return;
+        return false;
     }
     copyWanted_ = false;
+    return true;
 }
 
 void JobSession::dropCopy() {
@@ -409,6 +462,19 @@ std::vector<JobSession::Recovered> JobSession::leftBehind() {
         out.push_back(r);
     }
     return out;
+}
+
+std::vector<JobSession::Recovered> JobSession::notesLeftBehind() {
+    std::vector<Recovered> out;
+    for (const auto& f :
+         QDir(recoveryFolder()).entryInfoList({"*.tape"}, QDir::Files, QDir::Time))
+        if (!stillRuns(f.completeBaseName()))
+            out.push_back({f.absoluteFilePath(), {}, f.lastModified().toString("d MMM, HH:mm")});
+    return out;
+}
+
+QString JobSession::notesFile() {
+    return QString("%1/%2.tape").arg(recoveryFolder(), ownMark());
 }
 
 void JobSession::forget(const Recovered& r) {

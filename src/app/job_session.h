@@ -1,6 +1,8 @@
 #pragma once
 
 #include "edit/drag.h"
+#include "files/job_lock.h"
+#include "files/whole_file.h"
 #include "edit/line.h"
 #include "judge/remedy.h"
 
@@ -31,7 +33,7 @@ public:
     /// Without the drag under way.
     [[nodiscard]] const ProjectPtr& settledProject() const { return project_; }
     [[nodiscard]] const ScenePtr& settledScene() const { return scene_; }
-    [[nodiscard]] const std::vector<Reading>& readings() const { return readings_; }
+    [[nodiscard]] const std::vector<Reading>& readings() const { return judged_.readings; }
     [[nodiscard]] Wording wording() const { return project()->wording(); }
     [[nodiscard]] int toMend() const;
     /// Readings left to mend in another scheme.
@@ -80,7 +82,16 @@ public:
     [[nodiscard]] bool changed() const { return changed_; }
     void open(ProjectPtr, const QString& path, bool changed = false);
     bool openFile(const QString& path);
-    bool saveTo(const QString& path);
+    /// Writes the job, and keeps it for this window from then on. Refused, with the reason told,
+    /// when another program has it, or, unless `over`, when the file is not as it was when this
+    /// window last read or wrote it.
+    bool saveTo(const QString& path, bool over = false);
+    /// Whether the open job's file was changed, or taken away, by something else.
+    [[nodiscard]] bool changedElsewhere() const;
+    /// Who else has the open job; empty when this window has it, or nobody.
+    [[nodiscard]] QString elsewhere() const { return elsewhere_; }
+    /// The work at hand is to be given up: its copy for safety goes with the window.
+    void leave() { leaving_ = true; }
 
     /// Where copies of unsaved work go. Each is of one running program and is gone after a clean
     /// end.
@@ -93,12 +104,17 @@ public:
     /// Copies left behind by programs that did not end cleanly.
     static std::vector<Recovered> leftBehind();
     static void forget(const Recovered&);
+    /// Notes that were being typed when a program ended uncleanly.
+    static std::vector<Recovered> notesLeftBehind();
+    /// Where notes being typed in this program are kept meanwhile.
+    static QString notesFile();
     /// This session's own copy, there or not.
     [[nodiscard]] QString copyFile() const;
 
 public slots:
-    /// Writes the recovery copy now, when there is anything unsaved.
-    void keepCopy();
+    /// Writes the recovery copy now, when there is anything unsaved. Whether what is unsaved is on
+    /// the disk.
+    bool keepCopy();
 
 signals:
     void remedyFound(std::size_t reading);
@@ -125,7 +141,7 @@ private:
     ProjectPtr project_;
     ScenePtr scene_;
     std::optional<Applied> trial_;
-    std::vector<Reading> readings_;
+    Judged judged_;
     std::map<std::size_t, std::optional<Remedy>> remedies_;
     QThreadPool pool_;                              ///< one thread, for remedies
     std::shared_ptr<std::atomic<int>> generation_ = ///< of what was asked; older answers are late
@@ -136,7 +152,13 @@ private:
     std::vector<Step> future_;
     std::vector<int> selected_;
     int surface_ = -1;
+    void keepForUs(const QString& path);
+
     QString path_;
+    JobLock lock_;      ///< on `path_`, while it is open here
+    QString elsewhere_; ///< who has it instead
+    FileStamp stamp_;   ///< of `path_`, as it was read or written last
+    bool leaving_ = false;
     bool changed_ = false;
     bool copyWanted_ = false;
     QTimer pause_;

@@ -226,10 +226,9 @@ int main(int argc, char** argv) {
     // the same.
     QString studioTrouble;
     if (!options.isSet("views")) {
-        if (auto own = mezzet::withStudio(*library, mezzet::studioFolder()))
-            library = own;
-        else
-            studioTrouble = QString::fromStdString(own.problem().text());
+        std::vector<std::string> told;
+        library = mezzet::withWholeStudio(*library, mezzet::studioFolder(), told);
+        studioTrouble = QString::fromStdString(mezzet::listed(told, ""));
     }
     mezzet::app::MainWindow window(*library);
     if (options.isSet("views")) {
@@ -238,8 +237,7 @@ int main(int argc, char** argv) {
     }
     window.show();
     if (!studioTrouble.isEmpty())
-        emit window.session().told("The studio's own kinds and bands were left: " + studioTrouble,
-                                   true);
+        emit window.session().told(studioTrouble, true);
     const bool recovered = window.offerRecovery();
     if (!recovered && !options.positionalArguments().isEmpty())
         window.openPath(options.positionalArguments().front());

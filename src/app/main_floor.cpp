@@ -2,6 +2,7 @@
 #include "app/compare_view.h"
 #include "app/finder.h"
 #include "app/fit_dialog.h"
+#include "files/whole_file.h"
 #include "app/main_window.h"
 #include "app/mend_dialog.h"
 #include "kit/csv.h"

@@ -2,6 +2,7 @@
 
 #include "app/main_menu.h"
 #include "app/measure_screen.h"
+#include "app/plain_words.h"
 #include "app/sheet_dialog.h"
 #include "app/style.h"
 #include "dxf/dxf.h"
@@ -32,10 +33,12 @@ namespace mezzet::app {
 
 namespace {
 constexpr int mostRecent = 8;
+constexpr std::size_t mostDraftBytes = 1 << 20;
 } // namespace
 
 MainWindow::MainWindow(Library library, QWidget* parent)
     : QMainWindow(parent), session_(std::move(library)) {
+    PlainWords::watchOver();
     setWindowIcon(QIcon(":/icons/mezzet.svg"));
     resize(1280, 800);
     board_ = new Board(session_);
@@ -238,22 +241,34 @@ bool MainWindow::mayLeave() {
 }
 
 void MainWindow::closeEvent(QCloseEvent* e) {
-    mayLeave() ? e->accept() : e->ignore();
+    if (!mayLeave())
+        return e->ignore();
+    session_.leave();
+    e->accept();
 }
 
 void MainWindow::newJob() {
     if (!mayLeave())
         return;
-    MeasureScreen dialog(MeasureScreen::example(), true, this);
+    startFrom(MeasureScreen::example());
+}
+
+/// Measures a new room, beginning from these notes; whether a job came of it.
+bool MainWindow::startFrom(const QString& notes) {
+    MeasureScreen dialog(notes, true, this);
     if (dialog.exec() != QDialog::Accepted)
-        return;
+        return false;
     auto job = newProject(session_.library(), dialog.notes().toStdString());
-    if (job) {
-        session_.open(*job, {}, true);
-        if (const auto u = dialog.underlay())
-            session_.apply({"lay the drawing under the board", {SetUnderlay{u}}, {}});
-    } else
+    if (!job) {
         emit session_.told(QString::fromStdString(job.problem().sentence()), true);
+        return false;
+    }
+    session_.open(*job, {}, true);
+    session_.keepCopy();
+    MeasureScreen::forgetDraft();
+    if (const auto u = dialog.underlay())
+        session_.apply({"lay the drawing under the board", {SetUnderlay{u}}, {}});
+    return true;
 }
 
 void MainWindow::editNotes() {
@@ -264,7 +279,10 @@ void MainWindow::editNotes() {
     Edit edit{"take new tape notes", {SetNotes{dialog.notes().toStdString()}}, {}};
     if (const auto u = dialog.underlay())
         edit.acts.emplace_back(SetUnderlay{u});
-    session_.apply(edit);
+    if (session_.apply(edit)) {
+        session_.keepCopy();
+        MeasureScreen::forgetDraft();
+    }
 }
 
 void MainWindow::openDemo() {
@@ -298,7 +316,27 @@ void MainWindow::open() {
 }
 
 bool MainWindow::saveTo(const QString& path) {
-    if (!session_.saveTo(path))
+    bool over = false;
+    if (QFileInfo(path).absoluteFilePath() == session_.path() && session_.changedElsewhere()) {
+        QMessageBox ask(QMessageBox::NoIcon, "The file is another one now",
+                        QString("“%1” was changed by something else since it was opened here.")
+                            .arg(QFileInfo(path).fileName()),
+                        QMessageBox::NoButton, this);
+        ask.setObjectName("changedElsewhere");
+        auto* other = ask.addButton("Save under another name …", QMessageBox::AcceptRole);
+        auto* write = ask.addButton("Save over it", QMessageBox::DestructiveRole);
+        ask.addButton("Don't save", QMessageBox::RejectRole);
+        ask.setDefaultButton(other);
+        ask.exec();
+        if (ask.clickedButton() == other) {
+            saveAs();
+            return !session_.changed();
+        }
+        if (ask.clickedButton() != write)
+            return false;
+        over = true;
+    }
+    if (!session_.saveTo(path, over))
         return false;
     rememberPath(session_.path());
     return true;
@@ -330,7 +368,7 @@ void MainWindow::rememberPath(const QString& path) {
 void MainWindow::fillRecent() {
     recent_->clear();
     for (const auto& path : QSettings().value("recent").toStringList())
-        connect(recent_->addAction(QFileInfo(path).fileName()), &QAction::triggered, this,
+        connect(recent_->addAction(plainButton(QFileInfo(path).fileName())), &QAction::triggered, this,
                 [this, path] {
                     if (mayLeave())
                         openPath(path);
@@ -361,8 +399,32 @@ bool MainWindow::offerRecovery() {
         if (ask.clickedButton() != yes)
             continue;
         session_.open(*job, r.path, true);
-        session_.keepCopy(); // under this program's own name, before the old copy goes
-        JobSession::forget(r);
+        // Under this program's own name first: the old copy may be the only one.
+        if (session_.keepCopy())
+            JobSession::forget(r);
+        return true;
+    }
+    for (const auto& r : JobSession::notesLeftBehind()) {
+        const auto notes = readTextFile(r.file.toStdString(), mostDraftBytes);
+        if (!notes)
+            continue;
+        QMessageBox ask(QMessageBox::NoIcon, "Unsaved notes",
+                        QString("Mezzet ended while notes were being typed, %1. Take them up "
+                                "again?")
+                            .arg(r.when),
+                        QMessageBox::NoButton, this);
+        ask.setObjectName("recovery");
+        auto* yes = ask.addButton("Take them up", QMessageBox::AcceptRole);
+        auto* no = ask.addButton("Throw them away", QMessageBox::DestructiveRole);
+        ask.addButton("Later", QMessageBox::RejectRole);
+        ask.setDefaultButton(yes);
+        ask.exec();
+        if (ask.clickedButton() == no)
+            JobSession::forget(r);
+        if (ask.clickedButton() != yes)
+            continue;
+        if (startFrom(QString::fromStdString(*notes)))
+            JobSession::forget(r);
         return true;
     }
     return false;

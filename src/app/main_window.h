@@ -92,6 +92,7 @@ private:
     void stepWall(int by);
     void showState();
     bool mayLeave();
+    bool startFrom(const QString& notes);
     void newJob();
     void editNotes();
     void open();

@@ -1,5 +1,7 @@
 #include "app/measure_screen.h"
 
+#include "app/job_session.h"
+
 #include "app/sheet_dialog.h"
 #include "app/style.h"
 #include "app/trace_screen.h"
@@ -7,10 +9,13 @@
 #include "sheets/blank_sheet.h"
 
 #include <QDialogButtonBox>
+#include <QDir>
+#include <QFile>
 #include <QHBoxLayout>
 #include <QKeyEvent>
 #include <QLabel>
 #include <QListWidget>
+#include <QMessageBox>
 #include <QPushButton>
 #include <QScrollArea>
 #include <QTextBlock>
@@ -158,11 +163,59 @@ MeasureScreen::MeasureScreen(const QString& notes, bool fresh, QWidget* parent, 
     connect(plan_, &MeasurePlan::wallPointed, this, &MeasureScreen::showMarks);
     connect(plan_, &MeasurePlan::typedAt, this, &MeasureScreen::typedAt);
     connect(missing_, &QListWidget::itemActivated, this, [this](QListWidgetItem* item) {
-        jumpTo(todo_[static_cast<std::size_t>(missing_->row(item))]);
+        // A row that only says that there is none has nothing behind it.
+        const auto at = static_cast<std::size_t>(missing_->row(item));
+        if (at < todo_.size())
+            jumpTo(todo_[at]);
     });
+    begunFrom_ = notes;
+    draft_.setSingleShot(true);
+    draft_.setInterval(1500);
+    connect(&draft_, &QTimer::timeout, this, [this] { keepDraft(); });
+    connect(text_, &QPlainTextEdit::textChanged, &draft_, qOverload<>(&QTimer::start));
     connect(missing_, &QListWidget::itemClicked, missing_, &QListWidget::itemActivated);
     text_->setFocus();
     read();
+}
+
+MeasureScreen::~MeasureScreen() {
+    // Notes that were taken, or given up, need no copy; those of a program that ends do.
+    if (result() == QDialog::Rejected && !isVisible() && notes() == begunFrom_)
+        forgetDraft();
+}
+
+bool MeasureScreen::keepDraft() {
+    if (notes() == begunFrom_)
+        return true;
+    QDir().mkpath(JobSession::recoveryFolder());
+    const auto kept =
+        writeWhole(JobSession::notesFile().toStdString(), notes().toUtf8().toStdString());
+    if (!kept)
+        laserSays_->setText("The copy for safety could not be written: " +
+                            QString::fromStdString(kept.problem().sentence()));
+    return kept.ok();
+}
+
+void MeasureScreen::forgetDraft() {
+    QFile::remove(JobSession::notesFile());
+}
+
+/// Nothing that was typed is thrown away unasked.
+void MeasureScreen::reject() {
+    if (isVisible() && notes() != begunFrom_) {
+        QMessageBox ask(QMessageBox::NoIcon, "Notes not taken", "These notes were changed.",
+                        QMessageBox::NoButton, this);
+        ask.setObjectName("notesChanged");
+        auto* away = ask.addButton("Throw away the changes", QMessageBox::DestructiveRole);
+        auto* stay = ask.addButton("Go on typing", QMessageBox::RejectRole);
+        ask.setDefaultButton(stay);
+        ask.exec();
+        if (ask.clickedButton() != away)
+            return;
+    }
+    draft_.stop();
+    forgetDraft();
+    QDialog::reject();
 }
 
 QString MeasureScreen::said() const {
@@ -309,8 +362,9 @@ void MeasureScreen::showFit() {
     if (!fault_) {
         says_->setText(QString::fromStdString(room.closure.words));
         says_->setStyleSheet(colour(!room.closed                ? look().loose
-                                    : room.fit.suspects.empty() ? look().right
-                                                                : look().tight));
+                                    : room.fit.suspects.empty() && !room.closure.doubt
+                                        ? look().right
+                                        : look().tight));
     }
     const Notation n{room.units, 16};
     QString s;
@@ -411,6 +465,8 @@ void MeasureScreen::insertAfter(int line, const QString& text) {
 
 int MeasureScreen::lastLineOf(std::size_t wall) const {
     const auto& walls = taped_[room_].walls;
+    if (wall >= walls.size())
+        return taped_[room_].firstLine;
     int end = text_->document()->blockCount();
     if (wall + 1 < walls.size())
         end = walls[wall + 1].place.line - 1;
@@ -448,6 +504,8 @@ void MeasureScreen::typedAt(int wall, const QString& typed) {
 
 void MeasureScreen::jumpTo(Unmeasured u) { // NOLINT(performance-unnecessary-value-param)
     text_->setFocus();
+    if (room_ >= taped_.size())
+        return;
     if (u.line > 0) {
         auto text = text_->document()->findBlockByNumber(u.line - 1).text();
         const auto comment = text.indexOf('#');

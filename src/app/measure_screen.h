@@ -6,6 +6,7 @@
 #include "judge/unmeasured.h"
 
 #include <QDialog>
+#include <QTimer>
 #include <QPlainTextEdit>
 
 class QLabel;
@@ -33,6 +34,10 @@ public:
     [[nodiscard]] UnderlayPtr underlay() const;
     /// Notes to begin a room from.
     static QString example();
+    /// The copy of notes being typed in this program goes: they are kept elsewhere.
+    static void forgetDraft();
+    void reject() override;
+    ~MeasureScreen() override;
 
     /// Puts a reading where the caret stands, with its unit, and its time behind the line.
     void take(const LaserReading&);
@@ -54,7 +59,11 @@ private:
     void printBlank();
     void trace();
 
+    bool keepDraft();
+
     ProjectPtr job_;
+    QString begunFrom_; ///< the notes as they were given
+    QTimer draft_;
     QPlainTextEdit* text_;
     MeasurePlan* plan_;
     QLabel* says_;

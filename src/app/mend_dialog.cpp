@@ -20,8 +20,9 @@ MendDialog::MendDialog(JobSession& session, QWidget* parent) : QDialog(parent), 
     whole->setContentsMargins(20, 16, 20, 16);
     whole->setSpacing(10);
     auto* say =
-        new QLabel("Each step mends the weightiest thing left and upsets nothing else. Locked "
-                   "pieces stay.");
+        new QLabel("Each step mends the weightiest thing left. None puts a piece through a wall or "
+                   "another piece, or shuts a door or a way; whatever else it upsets is told under "
+                   "it. Locked pieces stay.");
     say->setWordWrap(true);
     say->setProperty("quiet", true);
     whole->addWidget(say);
@@ -95,6 +96,7 @@ void MendDialog::start() {
                 watch.share = static_cast<double>(done) / std::max(done + left, 1);
                 return !watch.stop;
             };
+            asked.stopped = [&watch] { return watch.stop.load(); };
             *result = mendAll(*job, asked);
         },
         [this, result] { tell(std::move(*result)); });
@@ -124,8 +126,8 @@ void MendDialog::tell(Mended m) {
         why->setIndent(22);
         rows->addWidget(step);
         rows->addWidget(why);
-        if (!found_->but[i].empty()) {
-            auto* but = new QLabel("But then " + QString::fromStdString(found_->but[i]));
+        for (const auto& upset : found_->but[i]) {
+            auto* but = new QLabel("But then " + QString::fromStdString(upset));
             but->setWordWrap(true);
             but->setProperty("quiet", true);
             but->setIndent(22);

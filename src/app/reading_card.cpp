@@ -82,6 +82,8 @@ ReadingCard::ReadingCard(JobSession& session, std::size_t reading, bool withPiec
     column->addWidget(upsets_);
     connect(figure_, &QLineEdit::returnPressed, this, &ReadingCard::typed);
     connect(remedy_, &QPushButton::clicked, this, [this] {
+        if (!stillThere())
+            return;
         if (const auto& remedy = session_.remedyOf(index_)) {
             const Edit edit = remedy->edit; // the remedy goes when the job changes
             session_.apply(edit);
@@ -114,6 +116,11 @@ void ReadingCard::tell() {
     told_ = r;
 }
 
+bool ReadingCard::stillThere() const {
+    const auto& all = session_.readings();
+    return told_ && index_ < all.size() && all[index_].sameAs(*told_);
+}
+
 bool ReadingCard::follow() {
     const auto& all = session_.readings();
     for (std::size_t i = 0; i < all.size(); ++i)
@@ -136,6 +143,8 @@ void ReadingCard::fitTo(int width) {
 }
 
 void ReadingCard::showRemedy() {
+    if (!stillThere())
+        return;
     const auto& remedy = session_.remedyOf(index_);
     if (!remedy)
         return;
@@ -147,7 +156,8 @@ void ReadingCard::showRemedy() {
         if (text.startsWith(told))
             text.remove(4, 1);
     remedy_->setToolTip(QString::fromStdString(remedy->line));
-    remedy_->setText(remedy_->fontMetrics().elidedText(text, Qt::ElideRight, 208));
+    remedy_->setText(
+        plainButton(remedy_->fontMetrics().elidedText(text, Qt::ElideRight, 208)));
     if (remedy->moves > 1)
         remedy_->setToolTip(text);
     remedy_->setAccessibleName("Mend it: " + text);
@@ -160,11 +170,9 @@ void ReadingCard::showRemedy() {
                         (remedy->mends.size() > 1
                              ? QString(" And %1 more.").arg(remedy->mends.size() - 1)
                              : QString());
-        if (!remedy->upsets.empty())
-            told << "But then " + QString::fromStdString(remedy->upsets.front()) +
-                        (remedy->upsets.size() > 1
-                             ? QString(" And %1 more.").arg(remedy->upsets.size() - 1)
-                             : QString());
+        // All of them: what it costs is no surprise.
+        for (const auto& upset : remedy->upsets)
+            told << "But then " + QString::fromStdString(upset);
         upsets_->setText(told.join("\n"));
         upsets_->show();
         upsets_->setMinimumHeight(upsets_->heightForWidth(width() > 120 ? width() : 240));
@@ -172,6 +180,8 @@ void ReadingCard::showRemedy() {
 }
 
 void ReadingCard::typed() {
+    if (!stillThere() && !follow())
+        return;
     const Reading r = session_.readings()[index_];
     const Notation n = session_.project()->notation;
     const auto text = figure_->text().trimmed();

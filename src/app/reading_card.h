@@ -40,6 +40,9 @@ public:
     /// Shows the remedy once it has been found.
     void showRemedy();
 
+    /// Whether the reading it shows is still the one at its place: readings come and go before cards
+    /// are made anew.
+    [[nodiscard]] bool stillThere() const;
     /// Goes on with the same relation after the readings changed; false when it is gone.
     bool follow();
 

@@ -12,5 +12,9 @@ namespace mezzet::app {
 /// Takes a theme for the whole program.
 void useTheme(bool night);
 [[nodiscard]] QString styleSheet(const sheets::Look&);
+/// A name on a button or in a menu, where & would make the next letter a key.
+[[nodiscard]] inline QString plainButton(QString words) {
+    return words.replace('&', "&&");
+}
 
 } // namespace mezzet::app

@@ -103,7 +103,7 @@ void TapePanel::addTies(QVBoxLayout* column, const Piece& p) {
     const Wording say = session_.wording();
     for (std::size_t i = 0; i < p.ties.size(); ++i) {
         auto text = QString::fromStdString(words(p.ties[i], say));
-        auto* chip = new QPushButton(text + "   ×");
+        auto* chip = new QPushButton(plainButton(text) + "   ×");
         chip->setObjectName("tie");
         chip->setToolTip("Let go of this tie");
         chip->setAccessibleName("Tie: " + text + ". Press to let go of it.");
@@ -149,6 +149,7 @@ void TapePanel::addNotes(QVBoxLayout* column, const std::vector<std::size_t>& re
                 .arg(title.toHtmlEscaped(),
                      QString::fromStdString(words(r.value, say.notation)).toHtmlEscaped(),
                      QString::fromStdString(whyOf(r, say)).toHtmlEscaped()));
+        label->setTextFormat(Qt::RichText);
         label->setObjectName("note");
         label->setWordWrap(true);
         label->setProperty("small", true);
@@ -175,6 +176,7 @@ void TapePanel::addRoom(QVBoxLayout* column) {
                          held.isEmpty()
                              ? QString("Nothing holds it: a rug, a sofa's back or a light would.")
                              : "Held by " + held.join(", ").toHtmlEscaped() + "."));
+            label->setTextFormat(Qt::RichText);
             label->setObjectName("zone");
             label->setWordWrap(true);
             label->setProperty("small", true);
@@ -194,6 +196,7 @@ void TapePanel::addRoom(QVBoxLayout* column) {
                            .arg(share(b.footprint[0]), share(b.weight[0]), share(b.footprint[1]),
                                 share(b.weight[1]), share(b.footprint[3]), share(b.weight[3]),
                                 share(b.footprint[2]), share(b.weight[2])));
+        label->setTextFormat(Qt::RichText);
         label->setWordWrap(true);
         label->setProperty("small", true);
         column->addWidget(label);
@@ -264,8 +267,11 @@ void TapePanel::addHooks(QVBoxLayout* column, const Piece& p) {
                 held += fmt::format(", rings {} down, {} apart", writeGap(h.ringsDown, n),
                                     writeGap(h.ringSpacing, n));
             if (h.mount != Mount::leaned)
-                held += ", drop " + sheets::hookWords(h.drop, n);
+                held += ", drop " + sheets::hookWords(h.drop, n) +
+                        (h.dropAssumed && !h.hooks.empty() ? ", assumed" : "");
             held += ", " + write(h.weight, n) + (h.estimated ? ", guessed" : "");
+            if (h.load > Mass{})
+                held += ", holds " + write(h.load, n) + (h.loadGuessed ? ", guessed" : "");
             column->addWidget(quietLabel("Held: " + QString::fromStdString(held)));
         }
         for (const HookPoint& k : h.hooks) {
@@ -285,6 +291,10 @@ void TapePanel::addHooks(QVBoxLayout* column, const Piece& p) {
             }
             ++row;
         }
+        const QString unmeasured =
+            QString("The drop is assumed: %1.").arg(QString::fromLatin1(measureTheDrop));
+        if (h.dropAssumed && !h.hooks.empty() && !cautions.contains(unmeasured))
+            cautions.prepend(unmeasured);
         for (const auto& c : h.cautions)
             if (const auto s = QString::fromStdString(c); !cautions.contains(s))
                 cautions << s;
@@ -490,7 +500,7 @@ void TapePanel::rebuild() {
 void TapePanel::findRemedies() {
     std::vector<std::size_t> wanted;
     for (auto* c : cards_) {
-        if (!session_.readings()[c->reading()].toMend())
+        if (!c->stillThere() || !session_.readings()[c->reading()].toMend())
             continue;
         if (session_.remedyKnown(c->reading()))
             c->showRemedy();
@@ -505,7 +515,7 @@ void TapePanel::takeFirstRemedy() {
         rebuild();
     takeWhenFound_ = false;
     for (auto* c : cards_) {
-        if (!session_.readings()[c->reading()].toMend())
+        if (!c->stillThere() || !session_.readings()[c->reading()].toMend())
             continue;
         if (!session_.remedyKnown(c->reading())) {
             // It is taken once it is found.

@@ -9,7 +9,7 @@
 #include <fmt/format.h>
 
 #include <algorithm>
-
+#include <chrono>
 #include <cstdio>
 
 namespace mezzet::cli {
@@ -54,6 +54,9 @@ int build(const std::string& notes, const std::string& lines, const std::string&
     auto lib = library();
     if (!lib)
         return refuse(lib.problem());
+    const auto kept = keepJob(out, "build");
+    if (!kept)
+        return refuse(kept.problem());
     auto text = readTextFile(notes, mostNotes);
     if (!text)
         return refuse(text.problem());
@@ -80,6 +83,13 @@ int build(const std::string& notes, const std::string& lines, const std::string&
 }
 
 int say(const std::string& path, const std::vector<std::string>& lines) {
+    // Kept from reading it to writing it, so that nobody's work is written over.
+    std::error_code error;
+    if (!std::filesystem::exists(path, error))
+        return refuse(open(path).problem());
+    const auto kept = keepJob(path, "say");
+    if (!kept)
+        return refuse(kept.problem());
     auto job = open(path);
     if (!job)
         return refuse(job.problem());
@@ -185,8 +195,32 @@ int scene(const std::string& path, const std::string& room, bool asJson) {
     return ran;
 }
 
+namespace {
+
+/// In which state of the room a reading holds.
+std::string_view stateOf(const Reading& r, const Scheme& scheme) {
+    if (r.inUse)
+        return r.rule->id == "seats-count" ? "guests" : "in use";
+    return scheme.arrangement == Arrangement::guests ? "guests" : "day";
+}
+
+/// True from so many seconds on.
+class Deadline {
+public:
+    explicit Deadline(double seconds)
+        : end_(std::chrono::steady_clock::now() +
+               std::chrono::duration_cast<std::chrono::steady_clock::duration>(
+                   std::chrono::duration<double>(seconds))) {}
+    bool operator()() const { return std::chrono::steady_clock::now() >= end_; }
+
+private:
+    std::chrono::steady_clock::time_point end_;
+};
+
+} // namespace
+
 int check(const std::string& path, const std::string& room, const std::string& school,
-          bool asJson) {
+          double seconds, bool asJson) {
     auto opened = open(path, room);
     if (!opened)
         return refuse(opened.problem());
@@ -196,30 +230,41 @@ int check(const std::string& path, const std::string& room, const std::string& s
         if (s == nullptr)
             return wrong(fmt::format("there is no school “{}”; use low-and-close or viewer-and-air",
                                      school));
-        job.judgement = {s->id, {}};
+        job.judgement.school = s->id;
+        job.judgement.choices.clear();
     }
     auto resolved = sceneOf(job);
     if (!resolved)
         return refuse(resolved.problem());
-    const auto readings = judge(**resolved, *job.library.book, job.judgement);
+    const Deadline late(seconds);
+    const Judged judged = judgeWhole(**resolved, *job.library.book, job.judgement, late);
+    const auto& readings = judged.readings;
     const Wording say = job.wording();
     json out{{"school", job.judgement.school}, {"readings", json::array()}};
     int toMend = 0;
+    int untried = 0;
+    Progress progress("looking for remedies", readings.size());
     for (const Reading& r : readings) {
-        const auto remedy = remedyFor(r, job, **resolved, readings);
+        progress.step();
+        untried += r.toMend() && late() ? 1 : 0;
+        const auto remedy = remedyFor(r, job, **resolved, judged, late);
         toMend += r.toMend() ? 1 : 0;
         if (!asJson) {
             fmt::print("{:<6} {:<15} {:<40} {:>9}  {}\n", verdictName(r.verdict), r.rule->id,
-                       fmt::format("{}: {}", subjectOf(r, say),
+                       fmt::format("{}: {}{}", subjectOf(r, say),
                                    r.other.is == Target::Is::none
                                        ? r.to.is == Target::Is::none ? "" : words(r.to, say)
-                                       : words(r.other, say)),
-                       words(r.value, job.notation), whyOf(r, say));
+                                       : words(r.other, say),
+                                   stateOf(r, *(*resolved)->scheme) == "day"
+                                       ? std::string()
+                                       : fmt::format(" ({})", stateOf(r, *(*resolved)->scheme))),
+                       std::string_view(r.instead) == "none" ? "none" : words(r.value, job.notation),
+                       whyOf(r, say));
             if (remedy)
-                fmt::print("       mend it: {}{}\n", remedy->line,
-                           remedy->upsets.empty()
-                               ? ""
-                               : fmt::format("  (but {})", remedy->upsets.front()));
+                fmt::print("       mend it: {}\n", remedy->line);
+            if (remedy)
+                for (const auto& upset : remedy->upsets)
+                    fmt::print("           but then {}\n", upset);
             continue;
         }
         const auto bound = [](const std::optional<double>& b) {
@@ -237,10 +282,29 @@ int check(const std::string& path, const std::string& room, const std::string& s
         one["to"] = words(r.other.is == Target::Is::none ? r.to : r.other, say);
         one["why"] = whyOf(r, say);
         one["school"] = job.judgement.schoolOf(*r.rule);
-        if (remedy)
+        one["state"] = stateOf(r, *(*resolved)->scheme);
+        if (*r.instead != 0 && std::string_view(r.instead).starts_with("shut"))
+            one["shut"] = true;
+        if (std::string_view(r.instead) == "none")
+            one["none"] = true;
+        if (remedy) {
             one["remedy"] = remedy->line;
+            one["upsets"] = remedy->upsets;
+            one["mends"] = remedy->mends;
+        }
         out["readings"].push_back(one);
     }
+    progress.end();
+    if (judged.stopped)
+        fmt::print(stderr, "The room was not judged whole in {:g} s: allow more with --seconds.\n",
+                   seconds);
+    else if (untried > 0)
+        fmt::print(stderr,
+                   "For {} of what is to mend no remedy was looked for in {:g} s: allow more with "
+                   "--seconds.\n",
+                   untried, seconds);
+    out["judged_whole"] = !judged.stopped;
+    out["remedies_not_tried"] = untried;
     if (asJson)
         fmt::print("{}\n", out.dump(1));
     else

@@ -17,7 +17,8 @@ int build(const std::string& notes, const std::string& lines, const std::string&
 int say(const std::string& job, const std::vector<std::string>& lines);
 // `room` names one of the job's rooms; empty for the one it was left in.
 int scene(const std::string& job, const std::string& room, bool asJson);
-int check(const std::string& job, const std::string& room, const std::string& school, bool asJson);
+int check(const std::string& path, const std::string& room, const std::string& school,
+          double seconds, bool asJson);
 int sheet(const std::string& job, const std::string& room, const std::string& which,
           const std::string& out, const std::string& paper, const std::string& scale);
 

@@ -125,6 +125,8 @@ int trace(const TraceCommand& c) {
 }
 
 int exportDxf(const std::string& path, const std::string& room, const std::string& out) {
+    if (!endsAs(out, {".dxf"}))
+        return wrongUsage;
     auto job = open(path, room);
     if (!job)
         return refuse(job.problem());
@@ -183,13 +185,32 @@ int listen(const std::string& socket, int count, const std::string& log) {
         p.file = log;
         return refuse(p);
     }
+    // A line that never ends is no reading, and is not kept.
+    constexpr qint64 longestLine = 200;
+    laser.setReadBufferSize(64 * 1024);
+    bool inFlood = false;
     for (int got = 0; (count == 0 || got < count);) {
-        if (!laser.canReadLine() && !laser.waitForReadyRead(-1))
-            break;
+        if (!laser.canReadLine()) {
+            if (laser.bytesAvailable() > longestLine) {
+                laser.readAll();
+                if (!inFlood)
+                    fmt::print(stderr, "The laser sends something that is no reading; it is passed "
+                                       "over.\n");
+                inFlood = true;
+            }
+            if (!laser.waitForReadyRead(-1))
+                break;
+            continue;
+        }
+        if (inFlood) { // the end of what was passed over
+            laser.readLine();
+            inFlood = false;
+            continue;
+        }
         while (laser.canReadLine() && (count == 0 || got < count)) {
-            const auto line = laser.readLine(201).trimmed().toStdString();
+            const auto line = laser.readLine(longestLine + 1).trimmed().toStdString();
             if (raw != nullptr) { // kept before anything is made of it
-                fmt::print(raw, "{}\n", line);
+                fmt::print(raw, "{}\n", shownPlainly(line));
                 std::fflush(raw);
             }
             const auto reading = readLaserLine(line);

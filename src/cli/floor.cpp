@@ -44,6 +44,15 @@ int fit(const std::string& path, const std::string& room, const std::string& que
              {"reasons", answer->reasons},
              {"choices", json::array()},
              {"regions", json::array()}};
+    if (!answer->carry.empty()) {
+        json steps = json::array();
+        for (const auto& step : answer->carry)
+            steps.push_back(points(step));
+        out["carry"] = {{"how", answer->carryWords},
+                        {"gap_mm", answer->carryGap},
+                        {"seen", answer->carryHigh > 0 ? "in the doorway" : "from above"},
+                        {"steps", steps}};
+    }
     for (const auto& c : answer->choices)
         out["choices"].push_back(
             {{"title", c.title},

@@ -2,7 +2,14 @@
 
 #include <CLI/CLI.hpp>
 
-int main(int argc, char** argv) {
+#include <csignal>
+#include <cstdio>
+#include <new>
+#include <system_error>
+
+namespace {
+
+int run(int argc, char** argv) {
     using namespace mezzet::cli;
     CLI::App app{"Mezzet without a window: build a room from tape notes, place pieces by saying "
                  "where they go, check it, print it."};
@@ -43,6 +50,11 @@ int main(int argc, char** argv) {
     checkCommand->add_option("JOB", job, "a job file")->required();
     checkCommand->add_option("--school", school, "judge by another school than the job's");
     checkCommand->add_flag("--json", asJson, "print JSON, lengths in mm");
+    double seconds = 20;
+    checkCommand
+        ->add_option("--seconds", seconds, "how long it may take to judge and to look for remedies")
+        ->check(CLI::Range(0.0, 86400.0))
+        ->capture_default_str();
 
     auto* sheetCommand = app.add_subcommand("sheet", "Print a sheet to scale");
     sheetCommand->add_option("JOB", job, "a job file")->required();
@@ -154,7 +166,7 @@ int main(int argc, char** argv) {
     if (*sceneCommand)
         return scene(job, room, asJson);
     if (*checkCommand)
-        return check(job, room, school, asJson);
+        return check(job, room, school, seconds, asJson);
     if (*pictureCommand)
         return picture(job, frame, pictureFile);
     if (*hangCommand)
@@ -180,4 +192,26 @@ int main(int argc, char** argv) {
     if (*listenCommand)
         return listen(socket, count, log);
     return sheet(job, room, which, out, paper, scale);
+}
+
+} // namespace
+
+int main(int argc, char** argv) {
+    // A limit on files is told, and does not end the program.
+    std::signal(SIGXFSZ, SIG_IGN);
+    try {
+        const int code = run(argc, argv);
+        // What was to be printed and could not be is no success.
+        if (std::fflush(stdout) != 0 || std::ferror(stdout) != 0) {
+            std::fputs("What it found could not be written: the disk may be full.\n", stderr);
+            return mezzet::cli::badInput;
+        }
+        return code;
+    } catch (const std::system_error&) { // from printing itself
+        std::fputs("What it found could not be written: the disk may be full.\n", stderr);
+        return mezzet::cli::badInput;
+    } catch (const std::bad_alloc&) {
+        std::fputs("There is not enough memory for that.\n", stderr);
+        return mezzet::cli::badInput;
+    }
 }

@@ -1,4 +1,5 @@
 // What tape notes come to: corners and how sure they are, suspects, the next measurement, facts.
+#include "files/whole_file.h"
 #include "room/facts.h"
 #include "room/house.h"
 #include "shared.h"
@@ -47,7 +48,9 @@ json jsonOf(const Room& room) {
     json j{{"room", room.name},
            {"closed", room.closed},
            {"corners_mm", points(room.corners())},
-           {"misclosure_mm", c.misclosure.mm()}};
+           {"misclosure_mm", c.misclosure.mm()},
+           {"doubt", c.doubt},
+           {"words", c.words}};
     j["ratio"] = c.ratio > 0 ? json(c.ratio) : json(nullptr);
     j["perimeter_mm"] = room.perimeter().mm();
     j["area_m2"] = room.closed ? json(room.floorArea() / 1e6) : json(nullptr);

@@ -74,6 +74,12 @@ int wallSheet(const WallSheetCommand& c) {
 }
 
 int picture(const std::string& path, const std::string& name, const std::string& file) {
+    std::error_code error;
+    if (!std::filesystem::exists(path, error))
+        return refuse(open(path).problem());
+    const auto kept = keepJob(path, "picture");
+    if (!kept)
+        return refuse(kept.problem());
     auto job = open(path);
     if (!job)
         return refuse(job.problem());
@@ -114,8 +120,14 @@ int hang(const std::string& path, const std::string& room, const std::string& wa
         const Piece& p = *scene.scheme->byId(h.piece);
         const Box b = bounds(scene.byId(h.piece)->shape);
         if (!asJson) {
-            fmt::print("{:<26} {:>14}  wall {}, {}{}\n", p.name, footprintWords(p, n),
-                       wallName(h.wall), write(h.weight, n), h.estimated ? ", guessed" : "");
+            fmt::print("{:<26} {:>14}  wall {}, {}{}{}{}\n", p.name, footprintWords(p, n),
+                       wallName(h.wall), write(h.weight, n), h.estimated ? ", guessed" : "",
+                       h.load > Mass{} ? fmt::format(", holds {}{}", write(h.load, n),
+                                                     h.loadGuessed ? ", guessed" : "")
+                                       : std::string(),
+                       h.dropAssumed ? fmt::format("; drop {} assumed: {}",
+                                                   sheets::hookWords(h.drop, n), measureTheDrop)
+                                     : std::string());
             for (const HookPoint& k : h.hooks)
                 fmt::print("    {:>12} from the left corner, {:>12} up, {:<14} rated {}{}\n",
                            sheets::hookWords(k.along, n), sheets::hookWords(k.up, n),
@@ -134,6 +146,9 @@ int hang(const std::string& path, const std::string& room, const std::string& wa
         one["top_mm"] = b.high.y;
         one["left_mm"] = b.low.x;
         one["drop_mm"] = h.drop.mm();
+        one["drop_assumed"] = h.dropAssumed;
+        one["load_kg"] = h.load.kg();
+        one["load_guessed"] = h.loadGuessed;
         one["weight_kg"] = h.weight.kg();
         one["weight_guessed"] = h.estimated;
         if (h.wire)

@@ -1,5 +1,6 @@
 // A hand-held laser measure, played: it listens on a local socket, and each pull of the trigger
 // sends a reading to whoever is connected. docs/laser.md tells the line it speaks.
+#include "files/whole_file.h"
 #include "measure/text.h"
 #include "survey/laser.h"
 

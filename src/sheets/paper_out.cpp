@@ -61,7 +61,8 @@ QByteArray svgOf(const PaperJob& job, std::size_t page) {
     svg.setResolution(whole(svgPerMm * 25.4));
     svg.setSize(QSize(whole(job.width * svgPerMm), whole(job.height * svgPerMm)));
     svg.setViewBox(QRectF(0, 0, job.width * svgPerMm, job.height * svgPerMm));
-    svg.setTitle(QString::fromStdString(job.title));
+    // Qt writes the title as it is: it has to be XML already.
+    svg.setTitle(QString::fromStdString(job.title).toHtmlEscaped());
     QPainter p(&svg);
     job.pages[page](p, svgPerMm);
     p.end();

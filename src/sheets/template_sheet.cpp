@@ -186,6 +186,10 @@ private:
                         Qt::AlignLeft | Qt::AlignVCenter,
                         QString::fromStdString("hook, " + fixingWords(k, job_.notation) +
                                                (k.zone.empty() ? "" : "; CABLES LIKELY")));
+            if (h.dropAssumed)
+                p_.drawText(QRectF(at.x() + r + k_, at.y() + 1.6 * k_, 80 * k_, 6 * k_),
+                            Qt::AlignLeft | Qt::AlignVCenter,
+                            QString("drop assumed: %1").arg(QString::fromLatin1(measureTheDrop)));
         }
     }
 

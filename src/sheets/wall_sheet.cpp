@@ -132,6 +132,15 @@ struct Schedule {
                            "* weight guessed from its size: weigh it. A hook is for what one hook "
                            "carries, four times over.",
                            {}});
+        if (std::any_of(rows.begin(), rows.end(), [](const Row& r) { return r.of->dropAssumed; }))
+            out.push_back({Block::Is::small,
+                           fmt::format("? drop assumed, and with it how far up the hook goes: {}.",
+                                       measureTheDrop),
+                           {}});
+        if (std::any_of(rows.begin(), rows.end(), [](const Row& r) { return r.of->loadGuessed; }))
+            out.push_back({Block::Is::small,
+                           "What a shelf holds was not said, and is guessed from its length.",
+                           {}});
         const auto at = [&](double v) {
             return hookWords(Length::millimetres(v), job.notation, division);
         };
@@ -381,7 +390,8 @@ private:
         const auto say = [&](Length l) { return q(hookWords(l, of_.job.notation, of_.division)); };
         cells({QString::number(r.number), q(p.name), q(footprintWords(p, of_.job.notation)),
                say(r.along), r.number == 1 ? QString() : "+ " + say(r.step), say(r.hook->up),
-               say(r.hook->fromCeiling), q(fixingWords(*r.hook, of_.job.notation)), say(r.of->drop),
+               say(r.hook->fromCeiling), q(fixingWords(*r.hook, of_.job.notation)),
+               say(r.of->drop) + (r.of->dropAssumed ? QString("?") : QString()),
                q(write(r.hook->carries, of_.job.notation)) + (r.of->estimated ? "*" : ""),
                q(write(r.hook->rated, of_.job.notation))},
               y, 2.6, true, paperLook().ink);
@@ -515,7 +525,7 @@ std::string hooksAsCsv(const Project& job, const Scene& scene, Length division) 
     const char* mass = metric ? "kg" : "lb";
     std::string out = fmt::format("wall,number,piece,group,hook,mount,from_left_{0},step_{0},"
                                   "up_{0},from_ceiling_{0},from_right_{0},into,from_stud_{0},"
-                                  "drop_{0},carries_{1},rated_{1},weight_guessed,zone\r\n",
+                                  "drop_{0},carries_{1},rated_{1},weight_guessed,zone,drop_assumed\r\n",
                                   unit, mass);
     const auto length = [&](Length l) {
         const double v = metric ? l.mm() : l.inInches();
@@ -529,7 +539,7 @@ std::string hooksAsCsv(const Project& job, const Scene& scene, Length division) 
             const Piece* group = scene.scheme->byId(p.group());
             const auto at = [&](Length l) { return length(roundedTo(l, division)); };
             out +=
-                fmt::format("{},{},{},{},{},{},{},{},{},{},{},{},{},{},{},{},{},{}\r\n",
+                fmt::format("{},{},{},{},{},{},{},{},{},{},{},{},{},{},{},{},{},{},{}\r\n",
                             scene.room->walls[wall].name, r.number, csvCell(p.name),
                             group != nullptr ? csvCell(group->name) : std::string(),
                             r.hook - r.of->hooks.data() + 1, mountName(*r.of), length(r.along),
@@ -537,7 +547,8 @@ std::string hooksAsCsv(const Project& job, const Scene& scene, Length division) 
                             at(r.hook->fromRight), r.hook->into == Fixing::stud ? "stud" : "plug",
                             r.hook->fromStud ? length(*r.hook->fromStud) : std::string(),
                             at(r.of->drop), weight(r.hook->carries), weight(r.hook->rated),
-                            r.of->estimated ? "yes" : "no", csvCell(r.hook->zone));
+                            r.of->estimated ? "yes" : "no", csvCell(r.hook->zone),
+                            r.of->dropAssumed ? "yes" : "no");
         }
     return out;
 }

@@ -1,4 +1,5 @@
 // A whole room said the way people say it, and files of the program's own put through the mill.
+#include "files/whole_file.h"
 #include "jobs.h"
 #include "measure/text.h"
 

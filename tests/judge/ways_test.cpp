@@ -78,7 +78,7 @@ TEST(WalkwayMain, APieceBeforeADoorIsInTheWay) {
 TEST(WalkwayMain, ItsRemedyMakesRoom) {
     std::vector<Reading> kept;
     const auto narrow = jobWith(
-        {"trunk 20 x 60 x 30 at 120in, 30in", "trunk 20 x 50 x 30 called Other at 120in, 117in"},
+        {"bench 20 x 60 x 18 at 120in, 30in", "bench 20 x 40 x 18 called Other at 120in, 112in"},
         through);
     const auto* tight = way(narrow, kept);
     ASSERT_NE(tight, nullptr);

@@ -1,3 +1,4 @@
+#include "files/whole_file.h"
 #include "measure/angle.h"
 #include "measure/notation.h"
 #include "measure/text.h"

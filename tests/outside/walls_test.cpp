@@ -177,8 +177,8 @@ TEST(WallRules, CarryThePublishedFigures) {
     const auto& book = *library().book;
     const Rule& protrude = *book.byId("protrude");
     EXPECT_NEAR(*protrude.bands.at("").high / 25.4, 4, 1e-9);
-    EXPECT_NEAR(protrude.setting("low").inInches(), 27, 1e-9);
-    EXPECT_NEAR(protrude.setting("high").inInches(), 80, 1e-9);
+    EXPECT_NEAR(protrude.setting("from").inInches(), 27, 1e-9);
+    EXPECT_NEAR(protrude.setting("to").inInches(), 80, 1e-9);
     EXPECT_NEAR(book.byId("cable-zone")->setting("zone").mm(), 150, 3) << "150 mm";
     EXPECT_NEAR(book.byId("shelf-sag")->number("share of span"), 1.0 / 360, 1e-12);
     EXPECT_NEAR(book.byId("shelf-sag")->number("share of foot"), 1.0 / 16 / 12, 1e-12);

@@ -1,3 +1,4 @@
+#include "files/whole_file.h"
 #include "jobs.h"
 
 #include "measure/text.h"

@@ -1,4 +1,5 @@
 // What a job file may hold, and what saving does to what is there.
+#include "files/whole_file.h"
 #include "jobs.h"
 #include "measure/text.h"
 

@@ -262,7 +262,7 @@ TEST(HookSchedule, ItsStepsAddUpAlongEachWall) {
     std::map<QString, double> run;
     for (qsizetype i = 1; i < lines.size(); ++i) {
         const auto cells = lines[i].split(',');
-        ASSERT_EQ(cells.size(), 18);
+        ASSERT_EQ(cells.size(), 19);
         run[cells[0]] += cells[7].toDouble();
         EXPECT_NEAR(run[cells[0]], cells[6].toDouble(), 1e-6) << "the steps so far";
         const double sixteenths = cells[6].toDouble() * 16;

@@ -1,4 +1,6 @@
 #include "dxf/dxf.h"
+#include "files/whole_file.h"
+#include "measure/text.h"
 
 #include <dxflib/dl_dxf.h>
 #include <dxflib/dl_writer_ascii.h>
@@ -213,9 +215,13 @@ Result<std::string> dxfText(const Scene& scene) {
         Writer(scene, out).run();
         out.close();
     }
-    std::ifstream in(name, std::ios::binary);
-    std::string text{std::istreambuf_iterator<char>(in), std::istreambuf_iterator<char>()};
+    auto text = readWholeFile(name, std::size_t{1} << 30U);
     ::unlink(name.c_str());
+    // A drawing that was cut off, by a full disk or a limit, does not end as one.
+    if (!text || trimmed(text->substr(text->size() - std::min<std::size_t>(text->size(), 16)))
+                         .find("EOF") == std::string_view::npos)
+        return Problem{"the drawing can't be written whole",
+                       "make room in the temporary folder, and on the disk"};
     return text;
 }
 

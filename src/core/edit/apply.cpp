@@ -8,6 +8,8 @@
 #include <fmt/format.h>
 
 #include <algorithm>
+#include <cmath>
+#include <set>
 
 namespace mezzet {
 
@@ -26,6 +28,7 @@ struct Applier {
     std::optional<Problem> act(const PutPiece& put) {
         auto s = change();
         Piece p = put.piece;
+        p.name = tidyName(p.name);
         if (plainWord(p.name).empty())
             return Problem{"a piece needs a name", "give it one"};
         if (characterCount(p.name) > mostNameLength)
@@ -55,7 +58,7 @@ struct Applier {
             if (s->pieces.size() + s->hung.size() >= mostPieces)
                 return Problem{fmt::format("a scheme holds at most {} pieces", mostPieces),
                                "start another scheme"};
-            p.id = s->nextId++;
+            p.id = freshId(*s);
             // What is brought in for guests is there for guests.
             p.onlyHere = s->arrangement == Arrangement::guests && !p.onWall();
             p.otherwise.reset();
@@ -66,10 +69,24 @@ struct Applier {
                 p.otherwise = Stance{old->pose, old->ties};
             *old = std::move(p);
         } else {
-            s->nextId = std::max(s->nextId, p.id + 1);
+            s->nextId = std::max(s->nextId, std::min(p.id, mostId - 1) + 1);
             list.push_back(std::move(p));
         }
         return {};
+    }
+
+    /// The next number of a scheme; when there are no more, the least that nothing has.
+    static int freshId(Scheme& s) {
+        if (s.nextId < mostId)
+            return s.nextId++;
+        std::set<int> taken;
+        for (const auto* list : {&s.pieces, &s.hung, &s.away})
+            for (const Piece& p : *list)
+                taken.insert(p.id);
+        int id = 1;
+        while (taken.count(id) > 0)
+            ++id;
+        return id;
     }
 
     std::optional<Problem> act(const SetEyes& e) {
@@ -153,8 +170,10 @@ struct Applier {
         return {};
     }
 
-    std::optional<Problem> act(const SetZone& z) {
+    std::optional<Problem> act(const SetZone& said) {
         auto s = change();
+        SetZone z = said;
+        z.zone.name = tidyName(z.zone.name);
         if (plainWord(z.zone.name).empty() || characterCount(z.zone.name) > mostNameLength)
             return Problem{"a zone needs a name",
                            fmt::format("use 1 to {} characters", mostNameLength)};
@@ -376,6 +395,9 @@ struct Applier {
                            "use one of the rule book's"};
         if (b.band.low && b.band.high && *b.band.low > *b.band.high)
             return Problem{"the band ends before it begins", "put the lower bound first"};
+        for (const auto& bound : {b.band.low, b.band.high})
+            if (bound && !(std::abs(*bound) < 1e6))
+                return Problem{"no band reaches so far", "say it like: 14 to 18"};
         job.judgement.choices[b.rule].band = b.band;
         followEyes(job);
         return {};
@@ -387,7 +409,11 @@ struct Applier {
                            "throw one away first"};
         auto s = a.copy ? std::make_shared<Scheme>(job.scheme()) : std::make_shared<Scheme>();
         s->room = job.scheme().room;
-        s->name = a.name.empty() ? fmt::format("Scheme {}", job.schemesHere().size() + 1) : a.name;
+        const auto wanted = tidyName(a.name);
+        if (characterCount(wanted) > mostNameLength)
+            return Problem{"the scheme's name is too long",
+                           fmt::format("use at most {} characters", mostNameLength)};
+        s->name = wanted.empty() ? fmt::format("Scheme {}", job.schemesHere().size() + 1) : wanted;
         job.schemes.push_back(s);
         job.active = job.schemes.size() - 1;
         return {};
@@ -402,10 +428,11 @@ struct Applier {
     }
 
     std::optional<Problem> act(const RenameScheme& r) {
-        if (trimmed(r.name).empty() || characterCount(r.name) > mostNameLength)
+        const auto name = tidyName(r.name);
+        if (name.empty() || characterCount(name) > mostNameLength)
             return Problem{"a scheme needs a name",
                            fmt::format("use at most {} characters", mostNameLength)};
-        change()->name = trimmed(r.name);
+        change()->name = name;
         return {};
     }
 
@@ -429,11 +456,37 @@ struct Applier {
         if (characterCount(t.title) > mostNameLength || characterCount(t.client) > mostNameLength)
             return Problem{"that is too long",
                            fmt::format("use at most {} characters", mostNameLength)};
-        job.title = t.title;
-        job.client = t.client;
+        job.title = tidyName(t.title);
+        job.client = tidyName(t.client);
         return {};
     }
 };
+
+std::set<std::string> picturesShown(const Project& job) {
+    std::set<std::string> out;
+    for (const auto* schemes : {&job.schemes, &job.thrownAway})
+        for (const auto& s : *schemes)
+            for (const Piece& p : s->hung)
+                if (!p.picture.empty())
+                    out.insert(p.picture);
+    return out;
+}
+
+/// A picture whose last frame shows another one now, or is gone, does not stay in the job.
+void dropPicturesReplaced(const Project& before, Project& job) {
+    if (!job.pictures || job.pictures->empty())
+        return;
+    const auto now = picturesShown(job);
+    std::shared_ptr<Pictures> kept;
+    for (const auto& was : picturesShown(before))
+        if (now.count(was) == 0 && job.pictures->count(was) > 0) {
+            if (!kept)
+                kept = std::make_shared<Pictures>(*job.pictures);
+            kept->erase(was);
+        }
+    if (kept)
+        job.pictures = kept;
+}
 
 /// Keeps the resolved places in the pieces.
 SchemePtr settled(const SchemePtr& scheme, const Scene& scene) {
@@ -454,6 +507,56 @@ SchemePtr settled(const SchemePtr& scheme, const Scene& scene) {
 
 } // namespace
 
+namespace {
+
+/// A clash of ties that was not there before this edit: one that was is no reason to refuse what
+/// is done to others.
+std::optional<Problem> freshlyOverTied(const Project& before, std::size_t scheme,
+                                       const Scene& after) {
+    if (after.overTied.empty())
+        return {};
+    const auto was = scheme < before.schemes.size()
+                         ? resolve(before.roomOf(scheme), before.schemes[scheme], before.notation)
+                         : Result<ScenePtr>(Problem{});
+    for (const auto& now : after.overTied) {
+        const bool known = was && std::any_of((*was)->overTied.begin(), (*was)->overTied.end(),
+                                              [&](const Scene::OverTied& o) {
+                                                  return o.piece == now.piece;
+                                              });
+        if (!known)
+            return now.problem;
+    }
+    return {};
+}
+
+/// What a job file can't hold, so that a job never becomes one that won't open.
+std::optional<Problem> wouldNotOpen(const Scheme& s, const Scene& scene) {
+    constexpr double farthest = 1e6; // mm; a kilometre, as the job file has it
+    const auto place = [&](const Piece& p, const Placed& where) -> std::optional<Problem> {
+        const Vec2 at = where.pose.at;
+        if (!(std::abs(at.x) < farthest && std::abs(at.y) < farthest))
+            return Problem{fmt::format("{} would stand a kilometre off", p.name),
+                           "say a place in the room"};
+        if (p.ties.size() > mostTies || (p.otherwise && p.otherwise->ties.size() > mostTies))
+            return Problem{fmt::format("{} would be held by more than {} ties", p.name, mostTies),
+                           "free it of some first"};
+        for (const Tie& t : p.ties)
+            if (std::abs(t.distance.mm()) > farthest || std::abs(t.second.mm()) > farthest)
+                return Problem{fmt::format("{} would stand a kilometre off", p.name),
+                               "say a place in the room"};
+        return {};
+    };
+    for (std::size_t i = 0; i < s.pieces.size(); ++i)
+        if (auto problem = place(s.pieces[i], scene.placed[i]))
+            return problem;
+    for (std::size_t i = 0; i < s.hung.size(); ++i)
+        if (auto problem = place(s.hung[i], scene.hung[i]))
+            return problem;
+    return {};
+}
+
+} // namespace
+
 Result<ScenePtr> sceneOf(const Project& p) {
     return resolve(p.room, p.schemes[p.active], p.notation);
 }
@@ -467,6 +570,7 @@ Result<Applied> apply(const Project& before, const Edit& edit) {
         roomChanged = roomChanged || std::holds_alternative<SetNotes>(one);
     }
     regroup(a.job);
+    dropPicturesReplaced(before, a.job);
     Project& job = a.job;
     for (std::size_t i = 0; i < job.schemes.size(); ++i) {
         const bool touched =
@@ -477,8 +581,11 @@ Result<Applied> apply(const Project& before, const Edit& edit) {
         if (!scene)
             return scene.problem();
         // Walls that come out parallel after measuring again are no reason to refuse the measuring.
-        if (!roomChanged && !(*scene)->overTied.empty())
-            return (*scene)->overTied.front();
+        if (!roomChanged)
+            if (auto problem = freshlyOverTied(before, i, **scene))
+                return *problem;
+        if (auto problem = wouldNotOpen(*job.schemes[i], **scene))
+            return *problem;
         job.schemes[i] = settled(job.schemes[i], **scene);
     }
     auto scene = resolve(job.room, job.schemes[job.active], job.notation);
@@ -502,8 +609,10 @@ Result<Retied> retied(const Project& job, Piece piece, const std::vector<Tie>& f
             *s->byId(p.id) = p;
         }
         auto scene = resolve(job.room, s, job.notation);
-        if (scene && !(*scene)->overTied.empty())
-            return (*scene)->overTied.front();
+        if (scene)
+            for (const auto& over : (*scene)->overTied)
+                if (over.piece == p.id)
+                    return over.problem;
         return scene;
     };
     if (auto alone = attempt(fresh); !alone)

@@ -400,9 +400,41 @@ private:
         else if (isNew)
             implyTies(p, said.ties, *scene_);
         Edit e = retie(p, said.ties, start);
+        if (p.kind->flat())
+            keepRugInside(e, p, said.ties, start);
         if (isNew)
             e.words = "add " + std::get<PutPiece>(e.acts.front()).piece.name;
         return e;
+    }
+
+    /// A rug under seats that stand at a wall would go through it: then it lies under their front
+    /// legs, and that is said.
+    void keepRugInside(Edit& e, const Piece& p, std::vector<Tie> ties, std::size_t start) {
+        const auto under = std::find_if(ties.begin(), ties.end(), [](const Tie& t) {
+            return t.kind == Tie::Kind::under && t.distance <= Length{};
+        });
+        if (under == ties.end())
+            return;
+        const auto through = [&](const Edit& edit) {
+            const auto after = mezzet::apply(job_, edit);
+            if (!after)
+                return Length{};
+            const auto& put = std::get<PutPiece>(edit.acts.front()).piece;
+            const Piece* now = after->project->scheme().byName(put.name);
+            return now != nullptr ? throughWalls(*after->scene, now->id) : Length{};
+        };
+        const Length by = through(e);
+        if (by <= Length::millimetres(1))
+            return;
+        constexpr Length frontLegs = Length::inches(8);
+        under->distance = frontLegs;
+        Edit other = retie(p, ties, start);
+        if (through(other) >= by)
+            return;
+        other.notices.push_back(fmt::format(
+            "the front legs stand on it: in the middle under them it would go {} through the wall",
+            writeGap(by, job_.notation)));
+        e = std::move(other);
     }
 
     Edit retie(Piece p, const std::vector<Tie>& ties, std::size_t start) {

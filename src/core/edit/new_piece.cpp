@@ -1,6 +1,7 @@
 #include "edit/new_piece.h"
 
 #include "geometry/gap.h"
+#include "geometry/polygon.h"
 #include "scheme/on_wall.h"
 
 #include <algorithm>
@@ -18,6 +19,14 @@ void giveWallSizes(Piece& p, const std::vector<Length>& sizes) {
     if (p.kind->role == Role::shelf && sizes.size() == 2) {
         p.size.width = sizes[0];
         p.size.depth = sizes[1];
+        return;
+    }
+    // One board: of its two other figures the lesser is how thick it is.
+    if (p.kind->role == Role::shelf && sizes.size() == 3 &&
+        p.kind->size.height <= Length::inches(3)) {
+        p.size.width = sizes[0];
+        p.size.depth = std::max(sizes[1], sizes[2]);
+        p.size.height = std::min(sizes[1], sizes[2]);
         return;
     }
     if (!sizes.empty())
@@ -104,6 +113,25 @@ Vec2 freePlace(const Scene& scene, const Piece& p, Vec2 wanted) {
         }
     }
     return wanted + Vec2{152.4, 152.4};
+}
+
+Length throughWalls(const Scene& scene, int piece) {
+    const Placed* where = scene.byId(piece);
+    const Room& room = *scene.room;
+    if (where == nullptr || !room.closed)
+        return {};
+    double worst = 0;
+    for (const Vec2 c : outline(where->shape)) {
+        if (insideOutline(room.edge, c))
+            continue;
+        double near = 1e300;
+        for (std::size_t i = 0; i < room.stretches(); ++i) {
+            const Wall w = room.stretchAt(i);
+            near = std::min(near, norm(c - nearestOn({w.start, w.end}, c)));
+        }
+        worst = std::max(worst, near);
+    }
+    return Length::millimetres(worst);
 }
 
 namespace {

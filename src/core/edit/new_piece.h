@@ -23,4 +23,7 @@ void implyTies(Piece&, std::vector<Tie>&, const Scene&);
 /// the middle.
 void implyWallTies(Piece&, std::vector<Tie>&, const Scene&, const Project&);
 
+/// How far a floor piece reaches through the walls' faces, at its worst corner.
+[[nodiscard]] Length throughWalls(const Scene&, int piece);
+
 } // namespace mezzet

@@ -11,6 +11,10 @@ namespace mezzet {
 
 namespace {
 
+/// How far front legs stand on a rug, when nothing is said; 6 in is the least (common practice).
+constexpr Length usualFrontLegs = Length::inches(8);
+
+
 class PlacementReader {
 public:
     PlacementReader(WordsReader& words, const Piece& subject, const Scene& scene)
@@ -85,7 +89,17 @@ private:
                 {Is::piece, Is::wall, Is::window, Is::door, Is::opening, Is::chimney, Is::fixture},
                 "in line with");
         } else if (in_.take({"in the corner", "in corner", "in a corner"})) {
-            add(Tie::Kind::inCorner).of = in_.corner();
+            const Target corner = in_.corner();
+            // Only what turns in has an angle to stand in.
+            const auto& walls = in_.job().room->walls;
+            const auto i = static_cast<std::size_t>(corner.index);
+            if (i < walls.size() &&
+                cross(walls[(i + walls.size() - 1) % walls.size()].along(), walls[i].along()) <= 0)
+                in_.fail(at, in_.at() - at,
+                         "that is an outside corner: nothing stands in it",
+                         fmt::format("say it like: against wall {}, 6 from left corner",
+                                     walls[i].name));
+            add(Tie::Kind::inCorner).of = corner;
         } else if (in_.take({"gap"})) {
             const auto d = in_.length("the gap");
             for (auto& t : out_.ties)
@@ -118,6 +132,11 @@ private:
         } else if (in_.take({"centred on", "centered on", "centred under", "centred in",
                              "centered in", "centred", "centered"})) {
             centred(at);
+        } else if (in_.take({"under the front legs of", "under front legs of",
+                             "under the front legs", "under front legs", "with the front legs of",
+                             "with front legs of", "front legs of", "front legs on",
+                             "with the front legs on", "with front legs on"})) {
+            frontLegs(at);
         } else if (in_.take({"under"})) {
             under(at);
         } else if (in_.take({"over"})) {
@@ -388,6 +407,55 @@ private:
             in_.goTo(after);
         }
         in_.goTo(here);
+    }
+
+    /// "front legs on", "under the front legs of sofa, 8 on".
+    void frontLegs(std::size_t at) {
+        in_.take({"of"});
+        if (in_.done() || in_.ahead().empty()) {
+            auto& tie = add(Tie::Kind::under);
+            tie.group = seats(at);
+            tie.distance = usualFrontLegs;
+            return;
+        }
+        under(at);
+        Tie* tie = nullptr;
+        for (Tie& t : out_.ties)
+            if (t.kind == Tie::Kind::under)
+                tie = &t;
+        if (tie == nullptr)
+            in_.fail(at, in_.at() - at, "whose front legs?", "say it like: front legs of sofa");
+        tie->distance = usualFrontLegs;
+        const std::size_t here = in_.at();
+        in_.take({"on"});
+        in_.comma();
+        if (in_.lengthAhead()) {
+            const auto l = in_.length("how far on they stand");
+            if (in_.take({"on"}) && l > Length{}) {
+                tie->distance = l;
+                return;
+            }
+        }
+        in_.goTo(here);
+        in_.take({"on"});
+    }
+
+    /// All upholstered seats there are; the longest first, since the others gather round it.
+    std::vector<int> seats(std::size_t at) {
+        std::vector<const Piece*> all;
+        for (const auto& p : in_.scheme().pieces)
+            if (p.id != subject_.id &&
+                (p.kind->role == Role::sofa || p.kind->role == Role::armchair))
+                all.push_back(&p);
+        if (all.empty())
+            in_.fail(at, in_.at() - at, "there are no seats yet", "place a sofa or a chair first");
+        std::stable_sort(all.begin(), all.end(), [](const Piece* a, const Piece* b) {
+            return a->size.width > b->size.width;
+        });
+        std::vector<int> out;
+        for (const Piece* p : all)
+            out.push_back(p->id);
+        return out;
     }
 
     void under(std::size_t at) {

@@ -4,6 +4,8 @@
 
 #include <fmt/format.h>
 
+#include <set>
+
 namespace mezzet {
 
 namespace {
@@ -20,8 +22,13 @@ std::string previewOf(const Project& before, const Scene& was, const Edit& edit,
                       const Applied& after) {
     std::string out;
     const auto say = [&](const std::string& s) { out += (out.empty() ? "" : "; ") + s; };
+    std::set<std::string> seenOf; // a piece that several acts put is told once
     for (const Act& act : edit.acts) {
         if (const auto* put = std::get_if<PutPiece>(&act)) {
+            if (!seenOf.insert(put->piece.id == 0 ? "+" + put->piece.name
+                                                 : std::to_string(put->piece.id))
+                     .second)
+                continue;
             const Piece* old = put->piece.id == 0 ? nullptr : before.scheme().byId(put->piece.id);
             const Piece& now = old != nullptr ? *after.project->scheme().byId(old->id)
                                               : *after.project->scheme().byName(put->piece.name);
@@ -53,6 +60,15 @@ std::string previewOf(const Project& before, const Scene& was, const Edit& edit,
                 tell(fmt::format("calls {} {}", old->name, now.name));
             if (now.size != old->size)
                 tell(fmt::format("makes {} {}", now.name, sizeWords(now, before.notation)));
+            const auto height = [&](const char* what, const std::optional<Length>& is,
+                                    const std::optional<Length>& before_) {
+                if (is && is != before_ && now.size == old->size)
+                    tell(fmt::format("makes the {} of {} {} high", what, now.name,
+                                     writeGap(*is, before.notation)));
+            };
+            height("seat", now.heights.seat, old->heights.seat);
+            height("arms", now.heights.arm, old->heights.arm);
+            height("top", now.heights.top, old->heights.top);
             if (now.locked != old->locked)
                 tell(fmt::format("{} {}", now.locked ? "locks" : "unlocks", now.name));
             if (!step.empty())

@@ -199,8 +199,32 @@ private:
 
     FitAnswer does() {
         const Piece p = described();
+        Length legs;
+        bool guessed = false;
+        const auto readLegs = [&] {
+            in_.comma();
+            if (in_.take({"with its legs off", "with legs off", "without its legs",
+                          "without legs", "its legs off", "legs off"})) {
+                legs = Length::inches(5);
+                guessed = true;
+            } else if (in_.take({"its legs", "legs"})) {
+                legs = in_.length("its legs");
+                in_.take({"high", "long"});
+                in_.take({"come off", "off"});
+            }
+            in_.comma();
+        };
+        readLegs();
+        in_.take({"fits", "fit", "come in", "go in", "here"});
+        readLegs();
         end();
-        return doesItFit(job_, p, goesOn_);
+        auto out = doesItFit(job_, p, goesOn_, legs);
+        if (guessed)
+            out.reasons.push_back(
+                fmt::format("Its legs are taken to be {} high: measure them, and say it like: "
+                            "legs {} off.",
+                            writeGap(legs, job_.notation), writeGap(legs, job_.notation)));
+        return out;
     }
 
     WordsReader in_;

@@ -1,8 +1,11 @@
 // Whether a piece comes in: doors, and the turn beyond them.
 #include "fits/fits.h"
+#include "fits/tip.h"
 
 #include "geometry/gap.h"
 #include "geometry/lane.h"
+#include "geometry/polygon.h"
+#include "judge/at_table.h"
 #include "room/house.h"
 
 #include <fmt/format.h>
@@ -18,6 +21,35 @@ namespace {
 
 /// What a door's leaf, standing open, and its stops take off its width.
 constexpr Length leafTakes = Length::inches(2);
+
+/// How thick a wall with its jambs is taken to be.
+constexpr Length jambs = Length::inches(5);
+
+/// The back of a seat, as a share of its depth; nobody measures it.
+constexpr double backShare = 0.25;
+
+/// The least turn, to a degree, at which a flat outline stands in a doorway; empty when none does.
+std::optional<int> tippedBy(const std::vector<Vec2>& outline, double wide, double high,
+                            std::vector<Vec2>* as) {
+    for (int degrees = 0; degrees < 360; ++degrees) {
+        // To either side, the smaller turns first.
+        const double a = (degrees % 2 == 0 ? 1 : -1) * ((degrees + 1) / 2) * std::numbers::pi / 180;
+        Box b;
+        std::vector<Vec2> turnedTo;
+        for (const Vec2 p : outline) {
+            turnedTo.push_back({p.x * std::cos(a) - p.y * std::sin(a),
+                                p.x * std::sin(a) + p.y * std::cos(a)});
+            b.include(turnedTo.back());
+        }
+        if (b.size().x > wide || b.size().y > high)
+            continue;
+        for (Vec2& p : turnedTo)
+            p = p - b.low + Vec2{(wide - b.size().x) / 2, 0};
+        *as = std::move(turnedTo);
+        return (degrees + 1) / 2;
+    }
+    return {};
+}
 
 /// The clear depth straight out from a doorway in the room beyond it; empty when that is not taped.
 std::optional<Length> depthBeyond(const Project& job, const Opening& door) {
@@ -90,7 +122,57 @@ double longestRoundCorner(double width, double a, double b) {
     return length((low + high) / 2);
 }
 
+std::vector<CarryPart> partsToCarry(const Piece& p, Length legs) {
+    const auto mm = [](double v) { return Length::millimetres(v); };
+    if (p.kind->role == Role::bed) {
+        const Length high = p.heights.back.value_or(std::max(p.size.height, Length::inches(40)));
+        return {{"the mattress", {p.size.width, p.size.depth, Length::inches(10)}},
+                {"the headboard", {p.size.width, Length::inches(4), high}},
+                {"the rails", {Length::inches(2), p.size.depth, Length::inches(8)}}};
+    }
+    CarryPart whole{{}, p.size};
+    const Length off = std::min(legs, p.size.height / 2);
+    whole.size.height = p.size.height - off;
+    if (p.footprint.form == FootprintForm::ell)
+        for (const Vec2 c : outline(p.shape(), mm(4)))
+            whole.above.push_back(c);
+    if (isLounge(p)) {
+        const double d = p.size.depth.mm();
+        const double h = whole.size.height.mm();
+        const double seat = std::max(p.heights.seat.value_or(p.size.height / 2),
+                                     p.heights.arm.value_or(Length{}))
+                                .mm() -
+                            off.mm();
+        const double back = p.footprint.form == FootprintForm::ell ? d : d * backShare;
+        if (seat > 0 && seat < h && back < d)
+            whole.side = {{0, 0}, {d, 0}, {d, seat}, {back, seat}, {back, h}, {0, h}};
+    }
+    return {whole};
+}
+
 ThroughDoor throughDoor(const Project& job, const Opening& door, const Size& size) {
+    return throughDoor(job, door, CarryPart{{}, size});
+}
+
+ThroughDoor throughDoor(const Project& job, const Opening& door,
+                        const std::vector<CarryPart>& parts) {
+    ThroughDoor out;
+    out.fits = true;
+    for (const CarryPart& part : parts) {
+        auto one = throughDoor(job, door, part);
+        if (parts.size() == 1)
+            return one;
+        if (!one.fits)
+            return {false, fmt::format("taken apart, {} doesn't: {}", part.name, one.how)};
+        if (out.how.empty())
+            out = std::move(one);
+    }
+    out.how = fmt::format("taken apart, {} {}", parts.front().name, out.how);
+    return out;
+}
+
+ThroughDoor throughDoor(const Project& job, const Opening& door, const CarryPart& part) {
+    const Size& size = part.size;
     const double wide = (door.width - (door.kind == OpeningKind::door ? leafTakes : Length{})).mm();
     const double high = door.height.mm();
     const auto beyond = depthBeyond(job, door);
@@ -132,6 +214,48 @@ ThroughDoor throughDoor(const Project& job, const Opening& door, const Size& siz
                 out.how += fmt::format("; what lies beyond {} is not taped", door.name());
             return out;
         }
+    }
+    // Round what lies beyond it is turned only where there is room for it.
+    const auto roomToTurn = [&](double needs) { return !beyond || needs <= beyond->mm(); };
+    const auto notTaped = [&] {
+        return beyond ? std::string()
+                      : fmt::format("; what lies beyond {} is not taped", door.name());
+    };
+    if (!part.side.empty()) {
+        std::vector<Vec2> stands;
+        if (const auto by = tippedBy(part.side, wide, high, &stands);
+            by && turns({0, 1, 0, ""})) {
+            out.fits = true;
+            out.how = fmt::format("end first, tipped on its back by {}°{}", *by, notTaped());
+            out.steps = {stands};
+            out.gap = wide;
+            out.high = high;
+            return out;
+        }
+    }
+    struct Flat {
+        const std::vector<Vec2>* outline;
+        double upright;
+        const char* words;
+    };
+    for (const Flat& f :
+         {Flat{&part.side, size.width.mm(), "on end, its seat first and its back hooked round the jamb"},
+          Flat{&part.above, size.height.mm(), "as it stands, one arm first and the other hooked round the jamb"}}) {
+        if (f.outline->empty() || f.upright > high)
+            continue;
+        Box b;
+        for (const Vec2 p : *f.outline)
+            b.include(p);
+        if (!roomToTurn(norm(b.size())))
+            continue;
+        auto tipped = tipThrough(*f.outline, wide, jambs.mm());
+        if (!tipped.passes)
+            continue;
+        out.fits = true;
+        out.how = f.words + notTaped();
+        out.steps = std::move(tipped.steps);
+        out.gap = wide;
+        return out;
     }
     if (stuckInTurn != nullptr) {
         out.how =

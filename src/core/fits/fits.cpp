@@ -94,7 +94,7 @@ FitAnswer sofasThatFit(const Project& job, int wall, const GoesOn& goesOn) {
             auto after = apply(job, c.edit);
             if (!after)
                 break;
-            if (!upsetBy(*base, *after, readingsAfter(*after)).empty())
+            if (!upsetBy(*base, *after, judgedAfter(*after)).empty())
                 continue;
             c.size = p.size;
             c.pose = after->scene->placed.back().pose;
@@ -175,25 +175,41 @@ FitAnswer rugsThatHold(const Project& job, const std::vector<int>& seats, const 
         for (const bool across : {true, false}) {
             const Length w = Length::millimetres((across ? l : d) * k);
             const Length deep = Length::millimetres((across ? d : l) * k);
-            const Shape rug = placed(rectangle(w, deep), {middle, frame.turn});
-            const auto hold = rugHold(**scene, seats, rug);
-            if (hold == RugHold::none || (best && hold <= bestHold))
+            // In the middle under them; or, where that goes through a wall, forward until only
+            // their front legs are on.
+            const Length onIt = Length::inches(8);
+            const double front = extent((*scene)->byId(seats.front())->shape, frame.front());
+            const Vec2 across_ = frame.right() * box.centre().x;
+            const Vec2 forward =
+                across_ + frame.front() * (front - onIt.mm() + deep.mm() / 2);
+            std::optional<std::pair<Vec2, RugHold>> lies;
+            for (const Vec2 at : {middle, forward}) {
+                const Shape rug = placed(rectangle(w, deep), {at, frame.turn});
+                const auto holds = rugHold(**scene, seats, rug);
+                bool in = holds != RugHold::none;
+                for (std::size_t k = 0; k < job.room->stretches() && in; ++k) {
+                    const Wall wall = job.room->stretchAt(k);
+                    in = gapBetween(rug, stretch({wall.start, wall.end})).depth.mm() <= 0.01;
+                }
+                if (in && job.room->holds(at)) {
+                    lies = {at, holds};
+                    break;
+                }
+            }
+            if (!lies || (best && lies->second <= bestHold))
                 continue;
-            // It lies inside the walls.
-            bool inside = true;
-            for (const Vec2 c : outline(rug))
-                inside = inside && insideOutline(job.room->edge, c);
-            if (!inside)
-                continue;
+            const auto hold = lies->second;
             FitChoice c;
             Piece p = pieceOf(kind);
             p.size.width = w;
             p.size.depth = deep;
             p.name = job.scheme().freeName(kind->name);
-            p.pose = {middle, frame.turn};
+            p.pose = {lies->first, frame.turn};
             Tie under;
             under.kind = Tie::Kind::under;
             under.group = seats;
+            if (lies->first != middle)
+                under.distance = onIt;
             Tie turn;
             turn.kind = Tie::Kind::inLineWith;
             turn.of = pieceTarget(seats.front());
@@ -237,15 +253,17 @@ FitAnswer whereItStands(const Project& job, const Piece& piece, const GoesOn& go
                          [&](double x) { return std::abs(std::remainder(x - t, 360.0)) < 0.5; }))
             turns.push_back(t);
     }
-    double area = 0;
+    const bool round = piece.footprint.form == FootprintForm::oval &&
+                       abs(piece.size.width - piece.size.depth) <= quiet &&
+                       piece.kind->use.front <= Length{};
+    if (round) // every turn of it is the same
+        turns.resize(std::min<std::size_t>(turns.size(), 1));
     for (const double t : turns) {
         if (goesOn && !goesOn()) {
             out.stopped = true;
             return out;
         }
         auto region = allowedRegion(**scene, piece, Angle::degrees(t));
-        for (const auto& ring : region.outlines)
-            area += std::abs(signedArea(ring));
         if (!region.outlines.empty())
             out.regions.push_back(std::move(region));
     }
@@ -254,61 +272,201 @@ FitAnswer whereItStands(const Project& job, const Piece& piece, const GoesOn& go
         out.reasons.push_back("Nowhere: it would stand in something, or could not be used.");
     else
         out.reasons.push_back(
-            fmt::format("Its middle may lie anywhere in the marked part, {} in all, "
-                        "counting each turn of it.",
-                        writeArea(area, job.notation.units)));
+            fmt::format("Its middle may lie anywhere in the marked part, {} of the room's {}.",
+                        writeArea(areaOfAll(out.regions), job.notation.units),
+                        writeArea(room.floorArea(), job.notation.units)));
     return out;
 }
 
-FitAnswer doesItFit(const Project& job, const Piece& wanted, const GoesOn& goesOn) {
+namespace {
+
+/// A place to try, with what holds it there.
+struct Place {
+    Pose pose;
+    std::vector<Tie> ties;
+    double preference = 0; ///< less is better, of places that upset as little
+};
+
+bool holds(const AllowedRegion& r, Vec2 p) {
+    const auto in = [&](const auto& ring) { return insideOutline(ring, p); };
+    return std::any_of(r.outlines.begin(), r.outlines.end(), in) &&
+           std::none_of(r.holes.begin(), r.holes.end(), in);
+}
+
+bool standsAtWall(const Kind& k) {
+    return k.family == Family::storage || k.family == Family::sleep ||
+           k.family == Family::screen || k.role == Role::sofa || k.role == Role::desk;
+}
+
+/// With its back to a wall: in the middle of each free stretch of it, in the middle of the wall
+/// where that is free, and at the stretch's ends.
+void placesAtWalls(const Room& room, const Piece& p, const std::vector<AllowedRegion>& regions,
+                   std::vector<Place>& out) {
+    const double deep = p.size.depth.mm() / 2;
+    for (std::size_t k = 0; k < room.walls.size(); ++k) {
+        const Wall& w = room.walls[k];
+        for (const AllowedRegion& r : regions) {
+            if (std::abs(std::remainder(r.turn.inDegrees() - w.direction().inDegrees(), 360.0)) >
+                0.5)
+                continue;
+            for (const auto* rings : {&r.outlines, &r.holes})
+                for (const auto& ring : *rings)
+                    for (std::size_t i = 0; i < ring.size(); ++i) {
+                        const Vec2 a = ring[i] - w.start;
+                        const Vec2 b = ring[(i + 1) % ring.size()] - w.start;
+                        if (std::abs(dot(a, w.inward()) - deep) > 0.5 ||
+                            std::abs(dot(b, w.inward()) - deep) > 0.5)
+                            continue;
+                        const double from = std::min(dot(a, w.along()), dot(b, w.along()));
+                        const double to = std::max(dot(a, w.along()), dot(b, w.along()));
+                        const double length = w.length().mm();
+                        if (to - from < 1 || to < 0 || from > length)
+                            continue;
+                        const double inset = std::min(0.5, (to - from) / 2);
+                        std::vector<std::pair<double, double>> tries{
+                            {(from + to) / 2, 1}, {from + inset, 3}, {to - inset, 3}};
+                        if (from < length / 2 && length / 2 < to)
+                            tries.push_back({length / 2, 0});
+                        for (const auto& [s, rank] : tries) {
+                            Tie against;
+                            against.kind = Tie::Kind::against;
+                            against.of = wallTarget(static_cast<int>(k));
+                            Place place{{w.at(Length::millimetres(s)) + w.inward() * deep,
+                                         w.direction()},
+                                        {against},
+                                        rank};
+                            // Before a window only when nothing else is to be had.
+                            for (const Opening& o : room.openings)
+                                if (o.wall == static_cast<int>(k) &&
+                                    o.kind == OpeningKind::window && p.size.height > o.sill &&
+                                    s + p.size.width.mm() / 2 > o.left.mm() &&
+                                    s - p.size.width.mm() / 2 < (o.left + o.width).mm())
+                                    place.preference += 10;
+                            place.preference -= std::min(to - from, 3000.0) / 3000;
+                            out.push_back(std::move(place));
+                        }
+                    }
+        }
+    }
+}
+
+/// Beside a seat, at either end; or in a corner.
+void placesBesideSeats(const Scene& scene, const Piece& p,
+                       const std::vector<AllowedRegion>& regions, std::vector<Place>& out) {
+    for (std::size_t i = 0; i < scene.placed.size(); ++i) {
+        const Piece& seat = scene.piece(i);
+        if (!isLounge(seat))
+            continue;
+        const Pose& pose = scene.placed[i].pose;
+        for (const double side : {1.0, -1.0}) {
+            const Length gap = Length::inches(2);
+            Place place;
+            place.pose.turn = pose.turn;
+            place.pose.at = pose.toRoom(
+                {side * ((seat.size.width + p.size.width) / 2 + gap).mm(), 0});
+            if (std::none_of(regions.begin(), regions.end(), [&](const AllowedRegion& r) {
+                    return holds(r, place.pose.at);
+                }))
+                continue;
+            Tie beside;
+            beside.kind = Tie::Kind::fromPiece;
+            beside.of = pieceTarget(seat.id);
+            // As one faces it, its left is where x grows.
+            beside.side = side > 0 ? Side::left : Side::right;
+            beside.distance = gap;
+            Tie centred;
+            centred.kind = Tie::Kind::centredOn;
+            centred.of = beside.of;
+            centred.side = beside.side;
+            Tie turn;
+            turn.kind = Tie::Kind::inLineWith;
+            turn.of = beside.of;
+            place.ties = {turn, beside, centred};
+            out.push_back(std::move(place));
+        }
+    }
+}
+
+/// Anywhere in the open: the middle of each region, of its edges, and its corners.
+void placesInTheOpen(const std::vector<AllowedRegion>& regions, double middleFirst,
+                     std::vector<Place>& out) {
+    for (const AllowedRegion& r : regions) {
+        Tie turn;
+        turn.kind = Tie::Kind::turned;
+        turn.turn = r.turn;
+        for (const auto& ring : r.outlines) {
+            const auto add = [&](Vec2 at, double preference) {
+                out.push_back({{at, r.turn}, {turn}, preference});
+            };
+            // Of a region that is hollow the middle may lie outside.
+            if (const Vec2 middle = centroid(ring); holds(r, middle))
+                add(middle, 20 - middleFirst);
+            for (std::size_t i = 0; i < ring.size(); ++i) {
+                const Vec2 a = ring[i];
+                const Vec2 b = ring[(i + 1) % ring.size()];
+                if (norm(b - a) > 100)
+                    add((a + b) / 2, 22);
+                add(a, 21);
+            }
+        }
+    }
+}
+
+/// The places a decorator would try for such a piece, the likeliest first.
+std::vector<Place> placesFor(const Scene& scene, const Piece& p,
+                             const std::vector<AllowedRegion>& regions) {
+    std::vector<Place> out;
+    const Kind& k = *p.kind;
+    const bool small = k.role == Role::sideTable || k.role == Role::lamp ||
+                       k.role == Role::perch || k.family == Family::plant;
+    if (small)
+        placesBesideSeats(scene, p, regions, out);
+    if (standsAtWall(k) || k.role == Role::armchair || small)
+        placesAtWalls(*scene.room, p, regions, out);
+    placesInTheOpen(regions, k.isSatInTo() || k.role == Role::lowTable ? 15 : 0, out);
+    std::stable_sort(out.begin(), out.end(), [](const Place& a, const Place& b) {
+        return a.preference < b.preference;
+    });
+    return out;
+}
+
+} // namespace
+
+FitAnswer doesItFit(const Project& job, const Piece& wanted, const GoesOn& goesOn, Length legs) {
     FitAnswer out = whereItStands(job, wanted, goesOn);
     const auto base = baseWithout(job, {});
     if (!base || out.stopped)
         return out;
     const bool standsSomewhere = out.yes;
-    // The best place: along the walls first, then in the open, whatever upsets least.
-    std::vector<Pose> places;
-    for (const AllowedRegion& r : out.regions)
-        for (const auto& ring : r.outlines) {
-            for (std::size_t i = 0; i < ring.size(); ++i) {
-                const Vec2 a = ring[i];
-                const Vec2 b = ring[(i + 1) % ring.size()];
-                if (norm(b - a) > 100)
-                    places.push_back({(a + b) / 2, r.turn});
-            }
-            places.push_back({centroid(ring), r.turn});
-        }
+    // Each place is judged whole before it is said; the first that upsets nothing is the best.
     std::optional<FitChoice> best;
     double least = 1e300;
     std::vector<std::string> why;
     int tried = 0;
-    for (const Pose& pose : places) {
-        if (++tried > 40 || (goesOn && !goesOn()))
+    for (const Place& place : placesFor(*base->scene, wanted, out.regions)) {
+        if (++tried > 60 || (goesOn && !goesOn()))
             break;
         Piece p = wanted;
         p.id = 0;
-        p.pose = pose;
+        p.pose = place.pose;
         p.name = job.scheme().freeName(p.kind->name);
-        Tie turn;
-        turn.kind = Tie::Kind::turned;
-        turn.turn = pose.turn;
-        p.ties = {turn};
+        p.ties = place.ties;
         FitChoice c;
         c.edit.acts.emplace_back(PutPiece{p});
         auto after = apply(job, c.edit);
         if (!after)
             continue;
-        const auto readings = readingsAfter(*after);
-        const double weight = weightOf(readings);
-        if (weight >= least)
+        const auto judged = judgedAfter(*after);
+        const double weight = weightOf(judged.readings);
+        const auto upsets = upsetBy(*base, *after, judged);
+        if (weight >= least && !(upsets.empty() && !why.empty()))
             continue;
-        const auto upsets = upsetBy(*base, *after, readings);
         least = weight;
         why = upsets;
         c.size = p.size;
-        c.pose = pose;
+        c.pose = after->scene->placed.back().pose;
         c.title = upsets.empty() ? "The best place for it" : "The least bad place for it";
-        c.detail = upsets.empty() ? "it upsets nothing" : upsets.front();
+        c.detail = upsets.empty() ? "it upsets nothing" : listed(upsets, "and");
         c.edit.words = "try " + p.name;
         best = std::move(c);
         if (upsets.empty())
@@ -322,8 +480,14 @@ FitAnswer doesItFit(const Project& job, const Piece& wanted, const GoesOn& goesO
         if (!isWayIn(o))
             continue;
         anyDoor = true;
-        const auto through = throughDoor(job, o, wanted.size);
+        const auto through = throughDoor(job, o, partsToCarry(wanted, legs));
         comesIn = comesIn || through.fits;
+        if (through.fits && !through.steps.empty() && out.carry.empty()) {
+            out.carry = through.steps;
+            out.carryGap = through.gap;
+            out.carryHigh = through.high;
+            out.carryWords = fmt::format("By {}: {}", o.name(), through.how);
+        }
         out.reasons.push_back(
             fmt::format("{} {}: {}.", through.fits ? "In by" : "Not by", o.name(), through.how));
     }

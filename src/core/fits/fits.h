@@ -33,6 +33,11 @@ struct FitAnswer {
     bool yes = false;                 ///< for a yes or no
     std::vector<FitChoice> choices;   ///< the best first
     std::vector<AllowedRegion> regions;
+    /// How a piece is worked through a door, to be drawn; see ThroughDoor.
+    std::vector<std::vector<Vec2>> carry{};
+    double carryGap = 0;
+    double carryHigh = 0;
+    std::string carryWords{};
     bool stopped = false;
 };
 
@@ -67,7 +72,9 @@ enum class RugHold { none, frontLegs, allLegs };
 
 /// "Does this one fit?" A piece seen in a shop: where it would stand best, what that upsets, and
 /// whether it comes in through the doors and round the turns beyond, tilted where that helps.
-[[nodiscard]] FitAnswer doesItFit(const Project&, const Piece&, const GoesOn& = {});
+/// `legs` is how much of its height comes off to be carried.
+[[nodiscard]] FitAnswer doesItFit(const Project&, const Piece&, const GoesOn& = {},
+                                  Length legs = {});
 
 /// True when a rectangle fits into another, turned as it may. Exact (Carver's condition, 1957).
 [[nodiscard]] bool rectangleFits(double p, double q, double a, double b);
@@ -77,12 +84,36 @@ enum class RugHold { none, frontLegs, allLegs };
 /// wide for either.
 [[nodiscard]] double longestRoundCorner(double width, double a, double b);
 
-/// Whether a piece comes through a door, and how: which way up, tilted or not, and round into the
-/// room or hall beyond when that is taped.
+/// A part of a piece as it is carried: the box it takes, and its outline from the side.
+struct CarryPart {
+    std::string name; ///< empty for the whole piece
+    Size size;
+    /// From the side, x from its back to its front and y up; empty for a box. A seat's back stands
+    /// over its seat and arms.
+    std::vector<Vec2> side{};
+    /// From above; empty for a box.
+    std::vector<Vec2> above{};
+};
+
+/// What of a piece is carried in. Of a seat the outline from the side, its back taken as a quarter
+/// of its depth; a bed comes apart into its mattress, its headboard and its rails. `legs` is how
+/// much of its height comes off.
+[[nodiscard]] std::vector<CarryPart> partsToCarry(const Piece&, Length legs = {});
+
+/// Whether a piece comes through a door, and how: which way up, tilted or not, hooked round the
+/// jamb, and round into the room or hall beyond when that is taped.
 struct ThroughDoor {
     bool fits = false;
     std::string how; ///< "on its back", "tilted", "too high by 2 in", …
+    /// The outline on its way, to be drawn: before a wall with a gap from 0 to `gap`.
+    std::vector<std::vector<Vec2>> steps{};
+    double gap = 0;  ///< mm; 0 where nothing is drawn
+    double high = 0; ///< mm; of steps seen in the doorway itself, its height; else seen from above
 };
+[[nodiscard]] ThroughDoor throughDoor(const Project&, const Opening&, const CarryPart&);
 [[nodiscard]] ThroughDoor throughDoor(const Project&, const Opening&, const Size&);
+/// All of its parts: it fits when each does.
+[[nodiscard]] ThroughDoor throughDoor(const Project&, const Opening&,
+                                      const std::vector<CarryPart>&);
 
 } // namespace mezzet

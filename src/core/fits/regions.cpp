@@ -46,7 +46,7 @@ private:
 
 /// Where the middle of a piece lies when it touches something: that thing, swept by the piece
 /// turned about its middle.
-std::vector<Vec2> sweptBy(const std::vector<Vec2>& thing, const std::array<Vec2, 4>& piece) {
+std::vector<Vec2> sweptBy(const std::vector<Vec2>& thing, const std::vector<Vec2>& piece) {
     std::vector<Vec2> sums;
     for (const Vec2 a : thing)
         for (const Vec2 b : piece)
@@ -97,12 +97,16 @@ AllowedRegion allowedRegion(const Scene& scene, const Piece& piece, Angle turn) 
     const double d = piece.size.depth.mm() / 2;
     const auto& use = piece.kind->use;
     const bool opens = piece.kind->family == Family::storage || !piece.kind->opens.empty();
-    // A touch is no overlap: a hair less all round.
-    constexpr double hair = 0.02;
+    // A touch is no overlap: a hair less all round, and less than what counts as contact.
+    constexpr double hair = 0.004;
     const auto boxOf = [&](double front) {
-        std::array<Vec2, 4> box{Vec2{-w + hair, -d + hair}, Vec2{w - hair, -d + hair},
-                                Vec2{w - hair, d + front - hair},
-                                Vec2{-w + hair, d + front - hair}};
+        std::vector<Vec2> box{Vec2{-w + hair, -d + hair}, Vec2{w - hair, -d + hair},
+                              Vec2{w - hair, d + front - hair}, Vec2{-w + hair, d + front - hair}};
+        if (piece.footprint.form == FootprintForm::oval && front <= 0) {
+            box = outline(piece.shape(), Length::millimetres(0.2));
+            for (Vec2& p : box)
+                p = p * (1 - hair / std::min(w, d));
+        }
         for (Vec2& p : box)
             p = turned(p, turn);
         return box;
@@ -167,6 +171,26 @@ AllowedRegion allowedRegion(const Scene& scene, const Piece& piece, Angle turn) 
         return ring.size() < 3 || std::max(b.size().x, b.size().y) < 1;
     });
     return out;
+}
+
+double areaOfAll(const std::vector<AllowedRegion>& regions) {
+    Geos geos;
+    auto all = geos.own(GEOSGeom_createEmptyPolygon_r(geos.context()));
+    for (const AllowedRegion& r : regions) {
+        auto one = geos.own(GEOSGeom_createEmptyPolygon_r(geos.context()));
+        for (const auto& ring : r.outlines)
+            if (const auto more = geos.polygon(ring); one && more)
+                one = geos.own(GEOSUnion_r(geos.context(), one.get(), more.get()));
+        for (const auto& ring : r.holes)
+            if (const auto hole = geos.polygon(ring); one && hole)
+                one = geos.own(GEOSDifference_r(geos.context(), one.get(), hole.get()));
+        if (all && one)
+            all = geos.own(GEOSUnion_r(geos.context(), all.get(), one.get()));
+    }
+    double area = 0;
+    if (all)
+        GEOSArea_r(geos.context(), all.get(), &area);
+    return area;
 }
 
 std::optional<std::pair<double, double>> spanInStrip(const Convex& c, const Wall& w, double depth) {

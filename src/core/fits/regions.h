@@ -9,6 +9,9 @@ namespace mezzet {
 /// stay within 1 mm outside of them.
 [[nodiscard]] AllowedRegion allowedRegion(const Scene&, const Piece&, Angle turn);
 
+/// The floor that regions take together, whatever the turn; mm².
+[[nodiscard]] double areaOfAll(const std::vector<AllowedRegion>&);
+
 /// What a convex thing takes of a wall's length within a strip along it: from and to, mm from the
 /// wall's left.
 [[nodiscard]] std::optional<std::pair<double, double>> spanInStrip(const Convex&, const Wall&,

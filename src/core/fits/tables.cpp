@@ -150,7 +150,7 @@ std::optional<FitChoice> tryTable(const Project& job, const Base& base,
     auto after = apply(job, whole);
     if (!after)
         return {};
-    const auto upsets = upsetBy(base, *after, readingsAfter(*after));
+    const auto upsets = upsetBy(base, *after, judgedAfter(*after));
     if (strictly && !upsets.empty())
         return {};
     FitChoice c;
@@ -209,13 +209,13 @@ FitAnswer tablesThatFit(const Project& job, const TableAsked& asked, const GoesO
             };
             if (!fits(low))
                 continue;
-            for (int i = 0; i < 7 && top - low > 20; ++i) {
+            for (int i = 0; i < 12 && top - low > 2; ++i) {
                 const double mid = (low + top) / 2;
                 (fits(mid) ? low : top) = mid;
             }
             double w = spokenDown(job, low).mm();
-            for (int tries = 0; tries < 8 && w >= least && !stop();
-                 ++tries, w -= isMetric(job.notation.units) ? 50 : 50.8) {
+            for (int tries = 0; tries < 12 && w >= least && !stop();
+                 ++tries, w -= isMetric(job.notation.units) ? 50 : 25.4) {
                 if (best && best->size.width.mm() >= w)
                     break;
                 const auto spot = fits(w);

@@ -1,5 +1,7 @@
 #include "fits/trying.h"
 
+#include "judge/guard.h"
+
 #include <cmath>
 
 namespace mezzet {
@@ -11,20 +13,23 @@ std::optional<Base> baseWithout(const Project& job, const std::vector<int>& ids)
     auto after = apply(job, e);
     if (!after)
         return {};
-    return Base{after->project, after->scene, readingsAfter(*after)};
+    return Base{after->project, after->scene, judgedAfter(*after)};
 }
 
-std::vector<Reading> readingsAfter(const Applied& after) {
-    return judge(*after.scene, *after.project->library.book, after.project->judgement);
+Judged judgedAfter(const Applied& after) {
+    return judgeWhole(*after.scene, *after.project->library.book, after.project->judgement);
 }
 
 std::vector<std::string> upsetBy(const Base& base, const Applied& after,
-                                 const std::vector<Reading>& readings) {
+                                 const Judged& judged) {
     std::vector<std::string> out;
-    for (const Reading& now : readings)
+    for (const Reading& now : judged.readings)
         // A new seat wants a surface beside it: that alone rules nothing out.
-        if (now.rule->id != "surface-in-reach" && isUpset(now, base.readings))
+        if (now.rule->id != "surface-in-reach" && isUpset(now, base.judged.readings))
             out.push_back(sentenceOf(now, after.project->wording()));
+    if (out.empty())
+        if (auto harm = harmOf(base.judged, judged, after.project->wording()); !harm.empty())
+            out.push_back(std::move(harm));
     return out;
 }
 

@@ -9,16 +9,17 @@ namespace mezzet {
 struct Base {
     ProjectPtr job;
     ScenePtr scene;
-    std::vector<Reading> readings;
+    Judged judged;
 };
 /// Empty when the pieces can't be taken out.
 [[nodiscard]] std::optional<Base> baseWithout(const Project&, const std::vector<int>& ids);
 
-/// What a job upsets against its base: readings to mend that are worse, or new, in words. A new
-/// seat wants a surface beside it: that alone counts as nothing.
+/// What a job upsets against its base: readings to mend that are worse, or new, and what is guarded
+/// (see judge/guard.h), in words. A new seat wants a surface beside it: that alone counts as
+/// nothing.
 [[nodiscard]] std::vector<std::string> upsetBy(const Base&, const Applied& after,
-                                               const std::vector<Reading>& readingsAfter);
-[[nodiscard]] std::vector<Reading> readingsAfter(const Applied&);
+                                               const Judged& judgedAfter);
+[[nodiscard]] Judged judgedAfter(const Applied&);
 
 /// A figure of a rule; 0 when the book has no such rule.
 [[nodiscard]] double settingOf(const Project&, const char* rule, const char* name);

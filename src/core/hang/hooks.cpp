@@ -1,5 +1,6 @@
 #include "hang/hooks.h"
 
+#include "hang/sag.h"
 #include "measure/text.h"
 
 #include <fmt/format.h>
@@ -28,6 +29,49 @@ std::optional<Length> nearestStud(const std::vector<Length>& studs, Length along
         if (!best || abs(along - s) < abs(along - *best))
             best = s;
     return best;
+}
+
+/// Half the width of a piece's outline at a height over its middle, mm. Its outline is upright and
+/// the same on both sides.
+double halfWidthAt(const Piece& p, double up) {
+    const Shape outline = p.shape();
+    double in = 0;
+    double out = p.size.width.mm() / 2;
+    if (contains(outline, {out - 1e-6, up}))
+        return out;
+    for (int i = 0; i < 50; ++i) {
+        const double middle = (in + out) / 2;
+        (contains(outline, {middle, up}) ? in : out) = middle;
+    }
+    return in;
+}
+
+/// The drop of a thing that nobody measured.
+Length usualDrop(const Piece& p, Mount mount, const HookRules& rules) {
+    const Length high = p.size.height;
+    if (mount == p.kind->hanging.mount && p.kind->hanging.drop)
+        return std::min(*p.kind->hanging.drop, high / 4);
+    switch (mount) {
+    case Mount::ring:
+    case Mount::rings:
+    case Mount::wire:
+        return high * rules.rings;
+    case Mount::sawtooth:
+        return std::min(rules.sawtooth, high / 4);
+    case Mount::cleat:
+    case Mount::screws:
+        // What is as low as its plate is screwed through its middle, and so is a light.
+        if (p.kind->role == Role::sconce || high <= rules.bar * 4)
+            return high / 2;
+        return rules.bar;
+    case Mount::rod:
+        return std::min(Length::inches(1), high / 4);
+    case Mount::brackets:
+        return high;
+    case Mount::leaned:
+        break;
+    }
+    return {};
 }
 
 /// Places across a piece, from its middle, where what holds it goes.
@@ -69,15 +113,45 @@ std::vector<double> onBar(const std::vector<Length>& studs, double middle, doubl
     return out;
 }
 
+/// What each of a piece's hooks, at these places from its middle, carries.
+std::vector<Mass> sharesOf(const HangOf& h, const Piece& p, const std::vector<double>& across,
+                           const Carried& carried) {
+    const Mass even = (h.weight + h.load) / static_cast<double>(std::max<std::size_t>(across.size(), 1));
+    std::vector<Mass> out(across.size(), even);
+    if (h.mount != Mount::brackets || across.size() < 2)
+        return out;
+    // What rigid props carry does not depend on how stiff the board is.
+    ShelfBeam beam;
+    beam.length = p.size.width;
+    beam.depth = Length::inches(10);
+    beam.thickness = Length::inches(1);
+    beam.modulus = 10;
+    beam.clamped = p.hanging.clamped;
+    for (const double x : across)
+        beam.props.push_back(mm(x) + p.size.width / 2);
+    Mass spread = h.weight;
+    for (const auto& [at, weighs] : carried.standing)
+        beam.loads.push_back({at, weighs});
+    if (beam.loads.empty())
+        spread = spread + h.load;
+    beam.load = spread.newtons() / (p.size.width.mm() / 1000);
+    const Sag sag = sagOf(beam);
+    for (std::size_t i = 0; i < out.size() && i < sag.reactions.size(); ++i)
+        out[i] = std::max(even, Mass::newtons(sag.reactions[i]));
+    return out;
+}
+
 void addCautions(HangOf& out, const Scene& scene, const Piece& p, const Box& b,
                  const HookRules& rules) {
-    const bool heavy = out.weight >= rules.heavy;
+    const Mass all = out.weight + out.load;
+    const bool heavy = all >= rules.heavy;
     const bool toStud = std::all_of(out.hooks.begin(), out.hooks.end(),
                                     [](const HookPoint& k) { return k.into == Fixing::stud; });
     if (heavy && !toStud)
         out.cautions.push_back("Heavy: fix it into studs or solid wall, or have a fitter hang it.");
     else if (!toStud && out.hooks.size() > 0 &&
-             out.weight / static_cast<double>(out.hooks.size()) > rules.plug)
+             std::any_of(out.hooks.begin(), out.hooks.end(),
+                         [&](const HookPoint& k) { return k.carries > rules.plug; }))
         out.cautions.push_back("More than an ordinary plug is trusted with: use a rated fixing.");
     if (p.kind->role == Role::mirror)
         out.cautions.push_back("Glass: two people to lift it, and a safety backing.");
@@ -85,7 +159,7 @@ void addCautions(HangOf& out, const Scene& scene, const Piece& p, const Box& b,
         const Piece& under = scene.piece(s.index);
         const bool headsUnder = under.kind->isSeat() || under.kind->family == Family::sleep;
         if (headsUnder && s.off < Length::inches(24).mm() && s.left < b.high.x &&
-            s.right > b.low.x && b.low.y > s.base && out.weight > Mass::pounds(10)) {
+            s.right > b.low.x && b.low.y > s.base && all > Mass::pounds(10)) {
             out.cautions.push_back(fmt::format(
                 "Over heads ({}): closed hooks or a cleat, so that a knock can't lift it off.",
                 under.name));
@@ -111,6 +185,31 @@ void addCautions(HangOf& out, const Scene& scene, const Piece& p, const Box& b,
 }
 
 } // namespace
+
+HookRules hookRules(const RuleBook& book) {
+    HookRules out;
+    if (const Rule* r = book.byId("hook")) {
+        out.rating = r->number("rating");
+        out.studHalf = r->setting("stud half");
+        out.thirds = r->setting("thirds");
+        out.heavy = Mass::pounds(r->number("heavy lb"));
+        out.plug = Mass::pounds(r->number("plug lb"));
+        out.bracketSpan = r->setting("bracket span");
+        out.sawtooth = r->setting("sawtooth down");
+        out.bar = r->setting("cleat down");
+        out.rings = r->number("rings down");
+    }
+    if (const Rule* r = book.byId("cable-zone")) {
+        out.zone = r->setting("zone");
+        out.line = r->setting("line");
+    }
+    if (const Rule* r = book.byId("shelf-sag")) {
+        out.deepShelf = r->setting("deep");
+        out.books = Mass::pounds(r->number("books lb per foot"));
+        out.light = Mass::pounds(r->number("light lb per foot"));
+    }
+    return out;
+}
 
 Length stackBack(const Piece& p) {
     return std::min(p.size.width / 6, Length::inches(14));
@@ -188,6 +287,39 @@ std::vector<Length> bracketsOf(const Scene& scene, std::size_t piece, const Hook
     return out;
 }
 
+Carried carriedBy(const Scene& scene, std::size_t piece, const HookRules& rules) {
+    const Piece& p = scene.hungPiece(piece);
+    Carried out;
+    if (p.hanging.load) {
+        out.all = *p.hanging.load;
+        return out;
+    }
+    if (p.kind->role != Role::shelf)
+        return out;
+    const double left = scene.hung[piece].pose.at.x - p.size.width.mm() / 2;
+    for (std::size_t i = 0; i < scene.hung.size(); ++i) {
+        const Piece& on = scene.hungPiece(i);
+        const bool stands = std::any_of(on.ties.begin(), on.ties.end(), [&](const Tie& t) {
+            return t.kind == Tie::Kind::above && t.of == pieceTarget(p.id) &&
+                   abs(t.distance) <= quiet;
+        });
+        if (!stands)
+            continue;
+        bool guessed = false;
+        const Mass weighs = weightOf(on, &guessed);
+        out.guessed = out.guessed || guessed;
+        out.all = out.all + weighs;
+        out.standing.emplace_back(
+            mm(std::clamp(scene.hung[i].pose.at.x - left, 0.0, p.size.width.mm())), weighs);
+    }
+    if (!out.standing.empty())
+        return out;
+    out.guessed = true;
+    out.all = (p.size.depth >= rules.deepShelf ? rules.books : rules.light) *
+              (p.size.width / Length::feet(1));
+    return out;
+}
+
 HangOf hangOf(const Scene& scene, std::size_t piece, const HookRules& rules) {
     const Piece& p = scene.hungPiece(piece);
     const Placed& where = scene.hung[piece];
@@ -200,48 +332,78 @@ HangOf hangOf(const Scene& scene, std::size_t piece, const HookRules& rules) {
     out.weight = weightOf(p, &out.estimated);
     if (p.isGroup())
         return out;
+    const Carried carried = carriedBy(scene, piece, rules);
+    out.load = carried.all;
+    out.loadGuessed = carried.guessed;
+    if (h.mount == Mount::leaned)
+        return out;
     const Length stile = h.frame > Length{} ? h.frame / 2 : Length::inches(1);
-    out.ringSpacing = h.ringSpacing.value_or(std::max(p.size.width - stile * 2, p.size.width / 3));
+    out.dropAssumed = !h.drop && h.mount != Mount::brackets;
+    out.drop = h.drop.value_or(usualDrop(p, h.mount, rules));
+    // Where the rings or the bar are, the outline may be narrower than the piece.
+    const auto spaceAt = [&](Length down) {
+        const double up = p.size.height.mm() / 2 - down.mm();
+        return mm(2 * halfWidthAt(p, up));
+    };
+    const auto ringsAt = [&](Length down) {
+        const Length space = spaceAt(down);
+        const Length inside = std::max(space - stile * 2, space / 3);
+        if (h.ringSpacing && *h.ringSpacing > space + quiet)
+            out.cautions.push_back("Its rings, as said, are wider apart than it is at their "
+                                   "height: measure them again.");
+        return h.ringSpacing.value_or(inside);
+    };
+    out.ringSpacing = ringsAt(out.drop);
     std::vector<double> across;
     double hookUp = b.high.y;
+    // What turns with the piece is measured on the piece as it hangs upright.
+    if (where.pose.turn != Angle{})
+        hookUp = where.pose.at.y + p.size.height.mm() / 2;
     if (h.mount == Mount::wire) {
         WireHang w;
+        w.ringsDown = h.ringsDown.value_or(
+            std::min(p.size.height * rules.rings, Length::inches(8)));
+        out.ringSpacing = ringsAt(w.ringsDown);
         w.ringSpacing = out.ringSpacing;
-        w.ringsDown = h.ringsDown.value_or(std::min(p.size.height / 4, Length::inches(8)));
         w.hooks = h.hooks > 0 ? std::min(h.hooks, 2) : p.size.width >= rules.thirds ? 2 : 1;
         w.hookSpacing = h.hookSpacing.value_or(out.ringSpacing / 3);
-        w.wire = h.slack ? out.ringSpacing + *h.slack : wireFor(w, w.ringsDown / 2);
+        w.wire = h.slack  ? out.ringSpacing + *h.slack
+                 : h.drop ? wireFor(w, *h.drop)
+                          : wireFor(w, w.ringsDown / 2);
         w.weight = out.weight;
         out.wire = wireDrop(w);
-        out.drop = out.wire->drop;
+        out.dropAssumed = !h.drop && !(h.ringsDown && h.ringSpacing && h.slack);
+        out.drop = h.drop.value_or(out.wire->drop);
         out.ringsDown = w.ringsDown;
         out.wireLength = w.wire;
         across = acrossOf(out, p, w.hooks, w.hookSpacing);
         if (out.wire->overTop)
             out.cautions.push_back("The wire is so slack that the hook would show above the "
                                    "frame: shorten it.");
-    } else if (h.mount == Mount::leaned) {
-        return out;
     } else if (h.mount == Mount::brackets) {
         for (const Length s : bracketsOf(scene, piece, rules))
             across.push_back(s.mm() - p.size.width.mm() / 2);
-        out.drop = h.drop.value_or(p.size.height);
     } else {
-        out.drop = h.drop.value_or(p.size.height / 2);
+        const Length space = spaceAt(out.drop);
+        const auto half = [&](Length in) {
+            return std::max((space / 2 - in).mm(), space.mm() / 6);
+        };
         if (h.mount == Mount::cleat)
             across = onBar(studsOf(*scene.room, p.wall), where.pose.at.x,
-                           p.size.width.mm() / 2 - Length::inches(2).mm(), h.hooks);
-        else if (h.mount == Mount::screws && (h.hooks > 1 || p.size.width > Length::inches(20)))
+                           half(Length::inches(2)), h.hooks);
+        else if (h.mount == Mount::screws && h.hooks != 1 &&
+                 (h.hooks > 1 || p.size.width > Length::inches(20)))
             across = onBar(studsOf(*scene.room, p.wall), where.pose.at.x,
-                           p.size.width.mm() / 2 - Length::inches(1.5).mm(), h.hooks);
+                           half(Length::inches(1.5)), h.hooks);
         else
             across = acrossOf(out, p, h.hooks, {});
     }
     hookUp -= out.drop.mm();
     const Wall& wall = scene.room->walls[static_cast<std::size_t>(p.wall)];
     const auto studs = studsOf(*scene.room, p.wall);
-    const double n = static_cast<double>(across.size());
-    for (const double x : across) {
+    const std::vector<Mass> shares = sharesOf(out, p, across, carried);
+    for (std::size_t i = 0; i < across.size(); ++i) {
+        const double x = across[i];
         HookPoint k;
         // Turned with the piece, about its centre.
         const Vec2 at = where.pose.at + turned(Vec2{x, hookUp - where.pose.at.y}, -where.pose.turn);
@@ -257,7 +419,7 @@ HangOf hangOf(const Scene& scene, std::size_t piece, const HookRules& rules) {
             k.fromStud = k.along - *s;
             k.into = abs(*k.fromStud) <= rules.studHalf + quiet ? Fixing::stud : Fixing::plug;
         }
-        k.carries = out.weight / n;
+        k.carries = shares[i];
         k.rated = k.carries * rules.rating;
         k.zone = cableZone(*scene.room, p.wall, at, rules);
         out.hooks.push_back(std::move(k));

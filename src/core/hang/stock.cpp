@@ -1,5 +1,6 @@
 #include "hang/stock.h"
 
+#include "files/whole_file.h"
 #include "measure/text.h"
 
 #include <fmt/format.h>

@@ -34,6 +34,8 @@ void judgeClash(const JudgeContext& c) {
     const Length out = c.rule.setting("back stays out");
     const auto& placed = c.scene.placed;
     for (std::size_t i = 0; i < placed.size(); ++i) {
+        if (c.leaveOff())
+            return;
         if (c.scene.piece(i).kind->flat())
             continue;
         for (std::size_t k = 0; k < i; ++k) {
@@ -80,6 +82,25 @@ void judgeWallClash(const JudgeContext& c) {
         }
         if (curtain)
             continue;
+        // Furniture that stands where it hangs: nearer to the wall than it is deep.
+        const Box own = bounds(hung[i].shape);
+        for (const Standing& s : standingBefore(c.scene, p.wall)) {
+            const Piece& q = c.scene.piece(s.index);
+            if (leans || q.kind->flat() || s.off >= p.size.depth.mm() - contact.mm())
+                continue;
+            Box before;
+            before.include(Vec2{s.left, s.base});
+            before.include(Vec2{s.right, s.base + q.size.height.mm()});
+            const double wide = std::min(before.high.x, own.high.x) - std::max(before.low.x, own.low.x);
+            const double high = std::min(before.high.y, own.high.y) - std::max(before.low.y, own.low.y);
+            if (wide <= contact.mm() || high <= contact.mm())
+                continue;
+            Gap g;
+            g.depth = Length::millimetres(std::min(wide, high));
+            g.onFirst = g.onSecond = {std::max(before.low.x, own.low.x) + wide / 2,
+                                      std::max(before.low.y, own.low.y) + high / 2};
+            add(i, pieceTarget(q.id), g);
+        }
         const auto over = [&](const Target& t, const Box& b) {
             const std::array<Vec2, 4> corners{b.low, Vec2{b.high.x, b.low.y}, b.high,
                                               Vec2{b.low.x, b.high.y}};

@@ -79,7 +79,10 @@ void judgeWall(const JudgeContext& c) {
                 *same = {*stop, edge};
         }
         for (const auto& [stop, edge] : found)
-            c.add(table.id, stop.what, Amount{Quantity::length, stop.ahead}, edge, stop.at);
+            if (Reading& r = c.add(table.id, stop.what, Amount{Quantity::length, stop.ahead}, edge,
+                                   stop.at);
+                r.toMend() && table.footprint.form == FootprintForm::oval)
+                r.instead = "round";
     }
 }
 
@@ -194,8 +197,8 @@ std::vector<Handle> widthHandles(const Reading& r, double target, const Project&
     return out;
 }
 
-constexpr std::array<RuleCode, 3> codes{{{"dining-to-wall", judgeWall, wallHandles},
-                                         {"chair-pull-out", judgePullOut, pullOutHandles},
+constexpr std::array<RuleCode, 3> codes{{{"dining-to-wall", judgeWall, wallHandles, false, true},
+                                         {"chair-pull-out", judgePullOut, pullOutHandles, false, true},
                                          {"diner-width", judgeWidth, widthHandles}}};
 
 } // namespace

@@ -16,6 +16,23 @@ void judgeSwing(const JudgeContext& c) {
         const auto swing = doorSwing(room, door);
         if (!swing)
             continue;
+        // Leaf to leaf.
+        for (std::size_t e = 0; e < d; ++e) {
+            const auto other = doorSwing(room, room.openings[e]);
+            if (!other || fartherThan(*swing, *other, look))
+                continue;
+            const Gap g = gapBetween(*swing, *other);
+            if (g.apart > look)
+                continue;
+            Reading& r =
+                c.add(0, targetOf(door), Amount::of(g.clear()), g.onFirst, g.onSecond);
+            r.from = targetOf(room.openings[e]);
+            r.part = static_cast<int>(e) + 1;
+            if (r.verdict == Verdict::tight) {
+                r.verdict = Verdict::clash;
+                r.instead = "leaves";
+            }
+        }
         for (std::size_t i = 0; i < c.scene.placed.size(); ++i) {
             const Piece& p = c.scene.piece(i);
             const Placed& where = c.scene.placed[i];
@@ -47,13 +64,31 @@ void judgeSwing(const JudgeContext& c) {
     }
 }
 
+int wallOfDoor(const Room& room, const Target& door) {
+    for (const Opening& o : room.openings)
+        if (targetOf(o) == door)
+            return o.wall;
+    return -1;
+}
+
 std::vector<Handle> swingHandles(const Reading& r, double target, const Project& job,
                                  const Scene&) {
+    if (r.piece == 0)
+        return {}; // two leaves are as the doors are
     const Piece& p = *job.scheme().byId(r.piece);
     if (p.kind->flat())
         return {resize(job, r.piece, SizeFigure::height, target, 1),
                 moveAway(job, r.piece, r.other, p.size.width.mm() / 4)};
-    return {moveAway(job, r.piece, r.other, target - r.value.value)};
+    // Straight away from it, or aside along the room.
+    const double by = target - r.value.value;
+    std::vector<Handle> out{moveAway(job, r.piece, r.other, by)};
+    for (std::size_t w = 0; w < job.room->walls.size(); ++w)
+        if (static_cast<int>(w) != wallOfDoor(*job.room, r.other)) {
+            auto aside = moveAway(job, r.piece, wallTarget(static_cast<int>(w)), -by);
+            aside.slope = -1;
+            out.push_back(std::move(aside));
+        }
+    return out;
 }
 
 constexpr std::array<RuleCode, 1> codes{{{"door-swing", judgeSwing, swingHandles}}};

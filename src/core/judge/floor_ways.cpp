@@ -1,6 +1,7 @@
 #include "judge/floor_ways.h"
 
 #include "geometry/gap.h"
+#include "geometry/polygon.h"
 #include "judge/at_table.h"
 
 #include <algorithm>
@@ -30,6 +31,7 @@ public:
 
     std::vector<Block> blocks;
     std::vector<Target> owners;
+    std::vector<Vec2> thresholds; ///< by opening
 
 private:
     [[nodiscard]] Shape standing(std::size_t i) const {
@@ -41,7 +43,8 @@ private:
 
     void add(const Shape& s, const Target& what, std::array<int, 2> frames = {-1, -1}) {
         for (const Convex& part : s.all())
-            blocks.push_back({part, static_cast<int>(owners.size()), frames});
+            blocks.push_back({part, static_cast<int>(owners.size()), frames,
+                              what.is != Target::Is::piece});
         owners.push_back(what);
     }
     void wall(Vec2 from, Vec2 to, const Target& what, std::array<int, 2> frames) {
@@ -53,6 +56,7 @@ private:
     /// so that nobody walks round by the outside.
     void walls() {
         const Room& room = *scene_.room;
+        thresholds.resize(room.openings.size());
         for (std::size_t i = 0; i < room.stretches(); ++i) {
             const Wall w = room.stretchAt(i);
             const Target what = wallTarget(room.edgeWall[i]);
@@ -65,7 +69,10 @@ private:
                 const Vec2 right = whole.at(o->left + o->width);
                 wall(at, left, what, {last, doorway});
                 if (isWayIn(*o)) {
-                    const Vec2 out = -w.inward() * o->width.mm();
+                    const double deep = nicheBehind(i, left, right, -w.inward());
+                    const Vec2 out = -w.inward() * deep;
+                    thresholds[static_cast<std::size_t>(doorway)] =
+                        (left + right) / 2 + out * 0.5;
                     for (const auto& [a, b] :
                          {std::pair{left, left + out}, std::pair{left + out, right + out},
                           std::pair{right + out, right}})
@@ -79,6 +86,23 @@ private:
             }
             wall(at, w.end, what, {last, -1});
         }
+    }
+
+    /// How deep the niche behind a doorway may be: as deep as it is wide, and short of any other
+    /// wall of the room.
+    [[nodiscard]] double nicheBehind(std::size_t own, Vec2 left, Vec2 right, Vec2 out) const {
+        double deep = norm(right - left);
+        for (std::size_t k = 0; k < scene_.room->stretches(); ++k) {
+            if (k == own)
+                continue;
+            const Wall other = scene_.room->stretchAt(k);
+            for (const double share : {0.02, 0.5, 0.98}) {
+                const Vec2 from = left + (right - left) * share + out * 0.5;
+                if (const auto at = crossing({from, from + out * deep}, {other.start, other.end}))
+                    deep = std::min(deep, dot(*at - from, out) / 2 + 0.5);
+            }
+        }
+        return deep;
     }
 
     /// Leaves that swing in stand open, square to their wall, while people go through.
@@ -138,7 +162,8 @@ int FloorWays::ownerOfPiece(int id) const {
 
 FloorWays floorWays(const Scene& scene, const FloorWaysAsked& asked) {
     Floor floor(scene, asked);
-    return {std::move(floor.owners), WayFinder(std::move(floor.blocks), asked.widest)};
+    return {std::move(floor.owners), std::move(floor.thresholds),
+            WayFinder(std::move(floor.blocks), asked.widest)};
 }
 
 std::vector<Goal> goalsOf(const Scene& scene, const FloorWays& ways, Length reachOver) {

@@ -8,7 +8,9 @@ namespace mezzet {
 /// The free floor of a scene, ready to be asked for ways: walls open at doors and windows, what is
 /// built in, pieces that one can't walk over, and door leaves standing open.
 struct FloorWays {
-    std::vector<Target> owners; ///< of blocks, by their owner
+    std::vector<Target> owners;   ///< of blocks, by their owner
+    std::vector<Vec2> thresholds; ///< by opening of the room: a place behind a doorway, so that a
+                                  ///< way begins anywhere across it; mm
     WayFinder finder;
 
     [[nodiscard]] const Target& ownerOf(const Block& b) const {

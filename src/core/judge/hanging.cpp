@@ -11,6 +11,7 @@
 #include <cmath>
 #include <map>
 #include <numeric>
+#include <set>
 
 namespace mezzet {
 
@@ -35,8 +36,7 @@ const Fixture* stairsUnder(const Scene& scene, int wall, const Box& b) {
     const Fixture* f = stairsOn(*scene.room, wall);
     if (f == nullptr)
         return nullptr;
-    const double at = b.centre().x;
-    return at > f->left.mm() - 300 && at < (f->left + f->width).mm() + 300 ? f : nullptr;
+    return overStairs(*f, b.centre().x) ? f : nullptr;
 }
 
 Length setting(const JudgeContext& c, std::string_view rule, std::string_view name) {
@@ -115,14 +115,23 @@ void judgeWidth(const JudgeContext& c) {
 }
 
 void judgeShape(const JudgeContext& c) {
+    // The wall over a piece of furniture is told once, however many things hang there.
+    std::set<std::size_t> told;
     eachPicture(c, [&](std::size_t, const Piece& p, const Box& b) {
         const auto under = furniture(c, p.wall, b);
-        if (!under || p.kind->role == Role::object)
+        if (!under || p.kind->role == Role::object || !told.insert(*under).second)
             return;
         std::vector<int> but{p.id};
         for (const Piece& q : c.scene.scheme->hung)
             if (q.kind->role == Role::sconce)
                 but.push_back(q.id);
+        eachPicture(c, [&](std::size_t, const Piece& q, const Box& at) {
+            if (q.wall == p.wall && furniture(c, q.wall, at) == under) {
+                but.push_back(q.id);
+                for (const Piece* m : c.scene.scheme->members(q.id))
+                    but.push_back(m->id);
+            }
+        });
         const auto free = freeOver(c.scene, c.shared.face(p.wall), *under, but);
         if (!free)
             return;
@@ -364,6 +373,8 @@ std::vector<Handle> heightHandles(const Reading& r, double target, const Project
 std::vector<Handle> aboveHandles(const Reading& r, double target, const Project& job,
                                  const Scene&) {
     return {{[&job, id = r.piece, other = r.other](double x) {
+                 if (x < 0)
+                     return std::string();
                  return fmt::format("{} {} above {}", nameOf(job, id),
                                     writeGap(Length::millimetres(x), job.notation),
                                     words(other, job.wording()));
@@ -404,13 +415,15 @@ std::vector<Handle> sizeHandles(const Reading& r, double target, const Project& 
         return {};
     // In proportion: both sides grow by the root of how much the area is to.
     const double grow = std::sqrt(target / r.value.value);
+    const double step =
+        division(job.notation) / std::max(p.size.width, p.size.height);
     return {{[&job, id = r.piece](double x) {
                  Piece q = *job.scheme().byId(id);
                  q.size.width = q.size.width * x;
                  q.size.height = q.size.height * x;
                  return fmt::format("size {} {}", q.name, sizeWords(q, job.notation));
              },
-             grow, 2 * r.value.value}};
+             grow, 2 * r.value.value, step}};
 }
 
 std::vector<Handle> gapHandles(const Reading& r, double target, const Project& job, const Scene&) {
@@ -457,7 +470,7 @@ constexpr std::array<RuleCode, 11> codes{{{"art-centre", judgeCentre, heightHand
                                           {"art-size", judgeSize, sizeHandles},
                                           {"art-match", judgeMatch, noHandles},
                                           {"group-gap", judgeGaps, gapHandles},
-                                          {"air-beside", judgeAir, airHandles},
+                                          {"air-beside", judgeAir, airHandles, false, true},
                                           {"sconce-height", judgeSconce, heightHandles},
                                           {"stair-art", judgeStairs, stairHandles},
                                           {"stair-steps", judgeSteps, stepHandles}}};

@@ -14,23 +14,6 @@
 
 namespace mezzet {
 
-HookRules hookRules(const RuleBook& book) {
-    HookRules out;
-    if (const Rule* r = book.byId("hook")) {
-        out.rating = r->number("rating");
-        out.studHalf = r->setting("stud half");
-        out.thirds = r->setting("thirds");
-        out.heavy = Mass::pounds(r->number("heavy lb"));
-        out.plug = Mass::pounds(r->number("plug lb"));
-        out.bracketSpan = r->setting("bracket span");
-    }
-    if (const Rule* r = book.byId("cable-zone")) {
-        out.zone = r->setting("zone");
-        out.line = r->setting("line");
-    }
-    return out;
-}
-
 std::optional<ShelfBeam> shelfBeam(const Scene& scene, std::size_t piece, const RuleBook& book) {
     const Piece& p = scene.hungPiece(piece);
     const Rule* rule = book.byId("shelf-sag");
@@ -50,26 +33,10 @@ std::optional<ShelfBeam> shelfBeam(const Scene& scene, std::size_t piece, const 
     out.props = bracketsOf(scene, piece, hookRules(book));
     const double metres = out.length.mm() / 1000;
     const double own = m->density * out.depth.mm() / 1000 * out.thickness.mm() / 1000;
-    const bool deep = p.size.depth >= rule->setting("deep");
-    const Mass foot = Mass::pounds(rule->number(deep ? "books lb per foot" : "light lb per foot"));
-    // What is said to stand on it is carried where it stands.
-    if (!p.hanging.load)
-        for (std::size_t i = 0; i < scene.hung.size(); ++i) {
-            const Piece& on = scene.hungPiece(i);
-            const bool stands = std::any_of(on.ties.begin(), on.ties.end(), [&](const Tie& t) {
-                return t.kind == Tie::Kind::above && t.of == pieceTarget(p.id) &&
-                       abs(t.distance) <= quiet;
-            });
-            if (stands)
-                out.loads.push_back({Length::millimetres(std::clamp(
-                                         scene.hung[i].pose.at.x -
-                                             (scene.hung[piece].pose.at.x - p.size.width.mm() / 2),
-                                         0.0, p.size.width.mm())),
-                                     weightOf(on)});
-        }
-    const double carried = !out.loads.empty() ? 0
-                           : p.hanging.load   ? p.hanging.load->newtons() / metres
-                                              : foot.newtons() / (Length::feet(1).mm() / 1000);
+    const Carried on = carriedBy(scene, piece, hookRules(book));
+    for (const auto& [at, weighs] : on.standing)
+        out.loads.push_back({at, weighs});
+    const double carried = on.standing.empty() ? on.all.newtons() / metres : 0;
     out.load = Mass::kilograms(own).newtons() + carried;
     return out;
 }
@@ -152,15 +119,16 @@ void judgeSag(const JudgeContext& c) {
 }
 
 void judgeProtrude(const JudgeContext& c) {
-    const Length low = c.rule.setting("low");
-    const Length high = c.rule.setting("high");
+    const Length low = c.rule.setting("from");
+    const Length high = c.rule.setting("to");
     const Length walk = c.rule.setting("walk");
     for (std::size_t i = 0; i < c.scene.hung.size(); ++i) {
         const Piece& p = c.scene.hungPiece(i);
         if (p.isGroup() || p.kind->role == Role::curtain || p.size.depth < c.rule.setting("tell"))
             continue;
         const Box b = bounds(c.scene.hung[i].shape);
-        const Length foot = Length::millimetres(b.low.y);
+        const Length foot = Length::millimetres(
+            b.low.y - floorUnder(*c.scene.room, p.wall, b.centre().x));
         // What reaches down to 27 in is found by a cane; what is over 80 is over heads.
         if (foot <= low || foot >= high)
             continue;
@@ -189,7 +157,8 @@ void judgeCables(const JudgeContext& c) {
             if (k.zone.empty())
                 continue;
             const auto offer = [&](Length off, const Target& t, Length keep) {
-                if (off >= keep || (worst != nullptr && off >= least))
+                // Past the wall's end or the ceiling it is judged as outside, and not here.
+                if (off < Length{} || off >= keep || (worst != nullptr && off >= least))
                     return;
                 worst = &k;
                 least = off;
@@ -231,7 +200,7 @@ void judgeHooks(const JudgeContext& c) {
             if (k.fromStud && k.into == Fixing::plug &&
                 (off == nullptr || abs(*k.fromStud) > abs(*off->fromStud)))
                 off = &k;
-        if (h.weight >= rules.heavy && off != nullptr) {
+        if (h.weight + h.load >= rules.heavy && off != nullptr) {
             const Vec2 at{off->along.mm(), off->up.mm()};
             c.addOnWall(h.wall, h.piece, {}, Amount::of(abs(*off->fromStud)),
                         Band{{}, rules.studHalf.mm(), {}, {}}, at,

@@ -9,9 +9,6 @@
 
 namespace mezzet {
 
-/// The figures of the rules `hook` and `cable-zone`.
-[[nodiscard]] HookRules hookRules(const RuleBook&);
-
 /// A shelf on its wall as a beam on its brackets, with its own weight and what stands on it: the
 /// load that is said, or what leans on it, or books (or, on a narrow ledge, light things) by the
 /// running foot. Empty for what is no shelf, or of no material the book knows. `piece` is an index

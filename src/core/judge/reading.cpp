@@ -17,6 +17,20 @@ void replaceAll(std::string& s, std::string_view what, const std::string& with) 
         s.replace(at, what.size(), with);
 }
 
+/// What a way leads to: "Bed 2 on its left side and 2 more", "it", "window 1".
+std::string goalOf(const Reading& r, const Wording& w) {
+    std::string out = r.goal == pieceTarget(r.piece) && r.part == 0 ? std::string("it")
+                                                                    : words(r.goal, w);
+    if (r.part != 0)
+        out = fmt::format("{} {} side",
+                          r.goal == pieceTarget(r.piece) ? std::string("its")
+                                                         : "the " + words(r.goal, w) + "’s",
+                          r.part == 1 ? "left" : "right");
+    if (r.second.quantity == Quantity::count && r.second.value > 1)
+        out += fmt::format(" and {:.0f} more", r.second.value - 1);
+    return out;
+}
+
 std::string filled(std::string s, const Reading& r, const Wording& w) {
     const auto bound = [&](const std::optional<double>& b) {
         return b ? words(Amount{r.value.quantity, *b}, w.notation) : std::string();
@@ -37,6 +51,8 @@ std::string filled(std::string s, const Reading& r, const Wording& w) {
                r.other.is != Target::Is::none ? words(r.other, w)
                : r.to.is != Target::Is::none  ? words(r.to, w)
                                               : "none");
+    if (r.from.is != Target::Is::none)
+        replaceAll(s, "{from}", words(r.from, w));
     replaceAll(s, "{second}", words(r.second, w.notation));
     if (r.value.quantity == Quantity::ratio && r.value.value > 0)
         replaceAll(
@@ -44,21 +60,17 @@ std::string filled(std::string s, const Reading& r, const Wording& w) {
             proportionName(Length::millimetres(1000 * r.value.value), Length::millimetres(1000)));
     if (const Piece* also = r.also != 0 ? w.scheme.byId(r.also) : nullptr)
         replaceAll(s, "{also}", also->name);
-    {
-        const Piece* to = w.scheme.byId(r.also != 0 ? r.also : r.piece);
-        auto goal = r.also == 0 && r.piece != 0 && r.part != 0
-                        ? fmt::format("its {} side", r.part == 1 ? "left" : "right")
-                    : r.also == 0   ? std::string("it")
-                    : to != nullptr ? to->name
-                                    : std::string("a window");
-        if (r.second.quantity == Quantity::count && r.second.value > 1)
-            goal += fmt::format(" and {:.0f} more", r.second.value - 1);
-        replaceAll(s, "{goal}", goal);
-    }
+    replaceAll(s, "{best}", words(Amount{r.value.quantity, r.band.bestLow.value_or(
+                                                              r.band.low.value_or(0))},
+                                  w.notation));
+    if (s.find("{piece}") != std::string::npos)
+        replaceAll(s, "{piece}", subjectOf(r, w));
+    if (s.find("{goal}") != std::string::npos)
+        replaceAll(s, "{goal}", goalOf(r, w));
     replaceAll(s, "{side}", r.part == 1 ? "left" : r.part == 2 ? "right" : "other");
     replaceAll(s, "{state}", r.inUse ? ", chairs in use" : "");
     replaceAll(s, "{for}", r.inUse ? "for guests" : "every day");
-    return s;
+    return r.rule->filled(std::move(s), w.notation);
 }
 
 } // namespace
@@ -73,6 +85,9 @@ std::string titleOf(const Reading& r, const Wording& w) {
 }
 
 std::string whyOf(const Reading& r, const Wording& w) {
+    if (const auto other = r.rule->instead.find(std::string_view(r.instead));
+        *r.instead != 0 && other != r.rule->instead.end())
+        return filled(other->second, r, w);
     switch (r.verdict) {
     case Verdict::tight:
         return filled(r.rule->tight, r, w);

@@ -3,6 +3,7 @@
 #include "edit/edit.h"
 
 #include <array>
+#include <functional>
 
 namespace mezzet {
 
@@ -25,9 +26,12 @@ struct Reading {
     int also = 0;       ///< a third piece it is between, like the table a chair stands at
     int part = 0;       ///< which of several like it: a side of a bed (1 left, 2 right), a window
     bool inUse = false; ///< with chairs drawn back and people in them; for guests
+    const char* instead = ""; ///< the case in which the book says something else
     Amount value;
     Amount second; ///< another figure its words tell
     Target to;     ///< what it happens to be measured to, where that may be another next time
+    Target from;   ///< of a way: the door it begins at; of two leaves: the other door
+    Target goal;   ///< of a way: the door or the thing it leads to
     Band band;
     Verdict verdict = Verdict::right;
     std::array<Vec2, 2> at; ///< where it is seen on its surface, mm
@@ -41,8 +45,12 @@ struct Reading {
     [[nodiscard]] bool seenOn(int which) const {
         return surface == which && (surface >= 0 || rule->seenInPlan);
     }
-    /// True for the same relation, whatever its value.
+    /// True for the same relation, whatever its value: of ways the one to the same goal, whatever
+    /// makes it narrow.
     [[nodiscard]] bool sameAs(const Reading& r) const {
+        if (goal.is != Target::Is::none)
+            return rule == r.rule && goal == r.goal && from == r.from && part == r.part &&
+                   inUse == r.inUse;
         return rule == r.rule && piece == r.piece && other == r.other && also == r.also &&
                part == r.part && inUse == r.inUse;
     }
@@ -70,6 +78,41 @@ struct Reading {
 [[nodiscard]] std::vector<const Reading*> toMendByWeight(const std::vector<Reading>&);
 /// Names of the pieces it is between.
 [[nodiscard]] std::vector<std::string> namesOf(const Reading&, const Wording&);
+
+/// How wide a way there is, whether or not anything is to be said of it.
+struct WayWidth {
+    const Rule* rule = nullptr;
+    Target from; ///< a door; of ways to a goal none, since it is the best of all doors
+    Target goal;
+    int part = 0; ///< a bed's side
+    bool inUse = false;
+    double width = 0;  ///< mm, up to what is of interest
+    double wanted = 0; ///< mm
+
+    [[nodiscard]] bool sameAs(const WayWidth& w) const {
+        return rule == w.rule && from == w.from && goal == w.goal && part == w.part &&
+               inUse == w.inUse;
+    }
+    [[nodiscard]] bool isOf(const Reading& r) const {
+        return rule == r.rule && from == r.from && goal == r.goal && part == r.part &&
+               inUse == r.inUse;
+    }
+};
+
+/// All that was found out about a scene.
+struct Judged {
+    std::vector<Reading> readings;
+    std::vector<WayWidth> ways;
+    bool stopped = false; ///< before all rules were read
+};
+
+/// Asked now and then by what may take long: true to leave off.
+using Stopped = std::function<bool()>;
+
+/// Judges a scene whole; `stopped` is asked between rules and at least every few milliseconds
+/// within the slow ones.
+[[nodiscard]] Judged judgeWhole(const Scene&, const RuleBook&, const Judgement&,
+                                const Stopped& stopped = {});
 
 /// All readings of a scene, by the book and the job's judgement, in order of the book's rules and
 /// the scheme's pieces.

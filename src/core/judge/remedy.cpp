@@ -1,6 +1,7 @@
 #include "judge/remedy.h"
 
 #include "edit/line.h"
+#include "judge/guard.h"
 #include "judge/rule_code.h"
 #include "measure/text.h"
 
@@ -17,27 +18,35 @@ struct Trial {
     Said said;
     std::string line;
     Applied after;
-    std::vector<Reading> readings;
-    std::optional<double> value; ///< of the reading in question; empty when it is gone
-    Verdict verdict = Verdict::right;
+    Judged judged;
+    FoundAgain found; ///< the reading in question
 };
 
-std::optional<Trial> attempt(const std::string& line, const Reading& r, const Project& job) {
-    auto said = readLine(line, job);
+/// What is tried against what: the job as it is, and what is asked.
+struct Trying {
+    const Reading& reading;
+    const Project& job;
+    const Judged& before;
+    const Stopped& stopped;
+
+    [[nodiscard]] bool leaveOff() const { return stopped && stopped(); }
+};
+
+std::optional<Trial> attempt(const std::string& line, const Trying& of) {
+    if (line.empty() || of.leaveOff())
+        return {};
+    auto said = readLine(line, of.job);
     if (!said)
         return {};
-    auto after = apply(job, said->edit);
+    auto after = apply(of.job, said->edit);
     if (!after)
         return {};
-    Trial t{*said, line,          *after, judge(*after->scene, *job.library.book, job.judgement),
-            {},    Verdict::right};
-    for (const Reading& now : t.readings) {
-        if (now.sameAs(r)) {
-            t.value = now.value.value;
-            t.verdict = now.verdict;
-        }
-    }
-    return t;
+    auto judged =
+        judgeWhole(*after->scene, *of.job.library.book, of.job.judgement, of.stopped);
+    if (judged.stopped)
+        return {};
+    auto found = foundAgain(of.reading, judged, of.before.readings);
+    return Trial{std::move(*said), line, std::move(*after), std::move(judged), found};
 }
 
 double stepOf(const Reading& r, const Project& job) {
@@ -47,36 +56,35 @@ double stepOf(const Reading& r, const Project& job) {
 /// Turns a handle until the reading has the value, within half a division; the line's own rounding
 /// is part of what is tried.
 template <class Good>
-std::optional<Trial> search(const Handle& h, const Reading& r, double target, const Project& job,
-                            Good good) {
+std::optional<Trial> search(const Handle& h, double target, const Trying& of, Good good) {
     double x = h.start;
     double lastX = 0;
-    double lastValue = r.value.value;
+    double lastValue = of.reading.value.value;
     bool first = true;
     for (int step = 0; step < 5; ++step) {
-        auto t = attempt(h.line(x), r, job);
+        auto t = attempt(h.line(x), of);
         if (!t)
             return {};
         if (good(*t))
             return t;
         // A division more or less makes up for the rounding of the line.
-        const double d = division(job.notation).mm();
+        const double d = h.division.value_or(division(of.job.notation).mm());
         for (const double nudge : {d, -d}) {
-            auto near = attempt(h.line(x + nudge), r, job);
+            auto near = attempt(h.line(x + nudge), of);
             if (near && good(*near))
                 return near;
         }
-        if (!t->value)
+        if (!t->found.value)
             return {};
         double slope = h.slope;
         if (!first && std::abs(x - lastX) > 1e-9)
-            slope = (*t->value - lastValue) / (x - lastX);
+            slope = (*t->found.value - lastValue) / (x - lastX);
         if (std::abs(slope) < 1e-9)
             return {};
         lastX = x;
-        lastValue = *t->value;
+        lastValue = *t->found.value;
         first = false;
-        x += (target - *t->value) / slope;
+        x += (target - *t->found.value) / slope;
     }
     return {};
 }
@@ -119,8 +127,9 @@ Weighed weighReadings(const Reading& r, const std::vector<Reading>& before,
     return out;
 }
 
-Weighed weigh(const Reading& r, const std::vector<Reading>& before, const Trial& t) {
-    return weighReadings(r, before, t.readings, t.after.project->wording());
+Weighed weigh(const Trying& of, const Trial& t) {
+    return weighReadings(of.reading, of.before.readings, t.judged.readings,
+                         t.after.project->wording());
 }
 
 /// The near edge of the band, and its middle, rounded to what people say.
@@ -165,8 +174,10 @@ double movedBy(const Scene& before, const Scene& after) {
     return sum;
 }
 
-std::optional<Step> singleStep(const Reading& r, const Project& job, const Scene& scene,
-                               const std::vector<Reading>& all) {
+/// The best single move. With `anyCost`, one that costs what is guarded too: the first of a chain
+/// that makes it good again.
+std::optional<Step> singleStep(const Trying& of, const Scene& scene, bool anyCost) {
+    const Reading& r = of.reading;
     const auto* code = r.rule != nullptr ? codeOf(r.rule->id) : nullptr;
     if (code == nullptr || !r.toMend())
         return {};
@@ -174,20 +185,17 @@ std::optional<Step> singleStep(const Reading& r, const Project& job, const Scene
     constexpr double perMillimetre = 0.05;
     std::optional<Step> best;
     double least = 0;
-    for (const double target : targetsOf(r, *code, job)) {
-        for (const Handle& h : code->handles(r, target, job, scene)) {
+    for (const double target : targetsOf(r, *code, of.job)) {
+        for (const Handle& h : code->handles(r, target, of.job, scene)) {
             const auto mended = [&](const Trial& t) {
-                // A reading that goes away is mended: a gap wider than is of interest, a clash that
-                // is no more.
-                return t.value ? t.verdict == Verdict::right
-                               : code->goneWhenMended || r.verdict != Verdict::loose;
+                return t.found.mended && (anyCost || !harms(of.before, t.judged));
             };
-            auto t = search(h, r, target, job, mended);
+            auto t = search(h, target, of, mended);
             if (!t)
                 continue;
-            auto w = weigh(r, all, *t);
-            const double cost =
-                weightOf(t->readings) + perMillimetre * movedBy(scene, *t->after.scene);
+            auto w = weigh(of, *t);
+            const double cost = weightOf(t->judged.readings) +
+                                perMillimetre * movedBy(scene, *t->after.scene);
             if (best &&
                 (cost > least || (cost == least && w.upsets.size() >= best->remedy.upsets.size())))
                 continue;
@@ -200,6 +208,13 @@ std::optional<Step> singleStep(const Reading& r, const Project& job, const Scene
             return best;
     }
     return best;
+}
+
+/// Whether a remedy may be offered.
+bool isFair(const Trying& of, const Trial& t) {
+    return foundAgain(of.reading, t.judged, of.before.readings).mended &&
+           !harms(of.before, t.judged) &&
+           weightOf(t.judged.readings) < weightOf(of.before.readings) - 1e-6;
 }
 
 /// The weightiest of the readings that a step made worse or brought up.
@@ -217,21 +232,32 @@ const Reading* worstUpset(const Reading& r, const std::vector<Reading>& before,
 
 constexpr int longestChain = 3;
 
-/// Goes on from a step that upsets something: mends the worst of that, and so on.
-void lengthen(Step& first, const Reading& r, const std::vector<Reading>& all) {
+/// Goes on from a step that upsets something: mends the worst of that, and so on. The best that
+/// may be offered; empty when none may.
+std::optional<Remedy> lengthened(const Step& first, const Trying& of) {
+    std::optional<Remedy> best;
+    double least = 0;
+    const auto offer = [&](const Remedy& r, const Trial& t) {
+        if (!isFair(of, t))
+            return;
+        const double weight = weightOf(t.judged.readings);
+        if (best && (weight >= least || r.upsets.size() > best->upsets.size()))
+            return;
+        best = r;
+        least = weight;
+    };
+    offer(first.remedy, first.trial);
     Trial now = first.trial;
     Remedy chain = first.remedy;
     while (chain.moves < longestChain && !chain.upsets.empty()) {
-        const Reading* upset = worstUpset(r, all, now.readings);
+        const Reading* upset = worstUpset(of.reading, of.before.readings, now.judged.readings);
         if (upset == nullptr)
-            return;
-        auto next = singleStep(*upset, *now.after.project, *now.after.scene, now.readings);
-        if (!next)
-            return;
+            break;
+        const Trying then{*upset, *now.after.project, now.judged, of.stopped};
+        auto next = singleStep(then, *now.after.scene, true);
         // The reading it is all about has to stay mended.
-        for (const Reading& still : next->trial.readings)
-            if (still.sameAs(r) && still.toMend())
-                return;
+        if (!next || !foundAgain(of.reading, next->trial.judged, of.before.readings).mended)
+            break;
         chain.line += "; then " + next->remedy.line;
         chain.preview += ", then " + smallFirst(next->remedy.preview);
         ++chain.moves;
@@ -239,18 +265,15 @@ void lengthen(Step& first, const Reading& r, const std::vector<Reading>& all) {
                                next->remedy.edit.acts.end());
         chain.edit.notices.insert(chain.edit.notices.end(), next->remedy.edit.notices.begin(),
                                   next->remedy.edit.notices.end());
-        now = next->trial;
+        now = std::move(next->trial);
         // Against the beginning, not against the step before.
-        auto w = weighReadings(r, all, now.readings, now.after.project->wording());
-        const bool better = weightOf(now.readings) < weightOf(first.trial.readings) &&
-                            w.upsets.size() <= first.remedy.upsets.size();
+        auto w = weighReadings(of.reading, of.before.readings, now.judged.readings,
+                               now.after.project->wording());
         chain.upsets = std::move(w.upsets);
         chain.mends = std::move(w.mends);
-        if (better) {
-            first.remedy = chain;
-            first.trial = now;
-        }
+        offer(chain, now);
     }
+    return best;
 }
 
 } // namespace
@@ -269,13 +292,23 @@ double weightOf(const std::vector<Reading>& all) {
 }
 
 std::optional<Remedy> remedyFor(const Reading& r, const Project& job, const Scene& scene,
-                                const std::vector<Reading>& all) {
-    auto step = singleStep(r, job, scene, all);
-    if (!step)
-        return {};
-    if (!step->remedy.upsets.empty())
-        lengthen(*step, r, all);
-    return std::move(step->remedy);
+                                const Judged& before, const Stopped& stopped) {
+    const Trying of{r, job, before, stopped};
+    for (const bool anyCost : {false, true}) {
+        const auto step = singleStep(of, scene, anyCost);
+        if (!step)
+            continue;
+        if (step->remedy.upsets.empty() && isFair(of, step->trial))
+            return step->remedy;
+        if (auto remedy = lengthened(*step, of))
+            return remedy;
+    }
+    return {};
+}
+
+std::optional<Remedy> remedyFor(const Reading& r, const Project& job, const Scene& scene,
+                                const std::vector<Reading>&) {
+    return remedyFor(r, job, scene, judgeWhole(scene, *job.library.book, job.judgement));
 }
 
 Mended mendAll(const Project& job, const MendAsked& asked) {
@@ -286,12 +319,14 @@ Mended mendAll(const Project& job, const MendAsked& asked) {
     const ScenePtr start = *scene;
     ProjectPtr now = std::make_shared<const Project>(job);
     ScenePtr there = start;
-    auto readings = judge(*there, *job.library.book, job.judgement);
+    const Stopped& stopped = asked.stopped;
+    Judged judged = judgeWhole(*there, *job.library.book, job.judgement, stopped);
+    const Judged atFirst = judged;
     const auto count = [](const std::vector<Reading>& all) {
         return static_cast<int>(
             std::count_if(all.begin(), all.end(), [](const Reading& r) { return r.toMend(); }));
     };
-    out.before = out.after = count(readings);
+    out.before = out.after = count(judged.readings);
     const auto tooFar = [&](const Scene& then) {
         for (const auto* list : {&start->placed, &start->hung})
             for (const Placed& p : *list) {
@@ -307,7 +342,11 @@ Mended mendAll(const Project& job, const MendAsked& asked) {
     constexpr double worth = 25; ///< what a trade gains at the least, by weight
     constexpr int mostSteps = 60;
     while (static_cast<int>(out.lines.size()) < mostSteps) {
-        auto order = toMendByWeight(readings);
+        if (stopped && stopped()) {
+            out.stopped = true;
+            break;
+        }
+        auto order = toMendByWeight(judged.readings);
         std::erase_if(order, [&](const Reading* r) {
             return std::any_of(given.begin(), given.end(),
                                [&](const Reading& g) { return g.sameAs(*r); });
@@ -325,50 +364,59 @@ Mended mendAll(const Project& job, const MendAsked& asked) {
             out.stopped = true;
             break;
         }
-        const auto remedy = remedyFor(worst, *now, *there, readings);
+        const auto remedy = remedyFor(worst, *now, *there, judged, stopped);
         auto next = remedy && (trades || remedy->upsets.empty()) ? apply(*now, remedy->edit)
                                                                  : Result<Applied>(Problem{});
         if (!next || tooFar(*next->scene)) {
             given.push_back(worst);
             continue;
         }
-        auto after = judge(*next->scene, *job.library.book, job.judgement);
+        auto after = judgeWhole(*next->scene, *job.library.book, job.judgement, stopped);
+        if (after.stopped) {
+            out.stopped = true;
+            break;
+        }
         const bool upsets = !remedy->upsets.empty();
-        if (weightOf(after) >= weightOf(readings) - (upsets ? worth : 0) ||
-            (upsets && count(after) > count(readings))) {
+        // Nothing guarded pays, from one step to the next nor over all of them.
+        if (weightOf(after.readings) >= weightOf(judged.readings) - (upsets ? worth : 0) ||
+            (upsets && count(after.readings) > count(judged.readings)) || harms(judged, after) ||
+            harms(atFirst, after)) {
             given.push_back(worst);
             continue;
         }
         out.lines.push_back(remedy->line);
         out.why.push_back(sentenceOf(worst, now->wording()));
-        out.but.push_back(upsets ? remedy->upsets.front() : std::string());
+        out.but.push_back(remedy->upsets);
         out.edit.acts.insert(out.edit.acts.end(), remedy->edit.acts.begin(),
                              remedy->edit.acts.end());
         trades = false; // what is left may be mended for nothing now
         now = next->project;
         there = next->scene;
-        readings = std::move(after);
+        judged = std::move(after);
         given.clear();
     }
-    out.after = count(readings);
+    out.after = count(judged.readings);
     out.edit.words = out.lines.size() == 1 ? std::string("mend one thing")
                                            : fmt::format("mend {} things", out.lines.size());
     return out;
 }
 
 Result<Remedy> bringTo(const Reading& r, double value, const Project& job, const Scene& scene,
-                       const std::vector<Reading>& all) {
+                       const std::vector<Reading>&) {
     const auto* code = r.rule != nullptr ? codeOf(r.rule->id) : nullptr;
     if (code != nullptr) {
+        const Judged before = judgeWhole(scene, *job.library.book, job.judgement);
+        const Stopped never;
+        const Trying of{r, job, before, never};
         const double near =
             r.value.quantity == Quantity::length ? stepOf(r, job) / 2 + 0.02 : 0.005;
+        const auto reached = [&](const Trial& t) {
+            return t.found.value ? std::abs(*t.found.value - value) <= near
+                                 : code->goneWhenMended && t.found.mended && value <= near;
+        };
         for (const Handle& h : code->handles(r, value, job, scene)) {
-            const auto reached = [&](const Trial& t) {
-                return t.value ? std::abs(*t.value - value) <= near
-                               : code->goneWhenMended && value <= near;
-            };
-            if (auto t = search(h, r, value, job, reached)) {
-                auto w = weigh(r, all, *t);
+            if (auto t = search(h, value, of, reached)) {
+                auto w = weigh(of, *t);
                 return Remedy{
                     t->line, t->said.edit, t->said.preview, std::move(w.upsets), std::move(w.mends),
                     1};

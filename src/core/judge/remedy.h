@@ -19,12 +19,18 @@ struct Remedy {
 /// The best edit that brings a reading into its band: each number that could do it is tried at the
 /// middle of the band and at its near edge, on the whole scene, and the one that upsets least is
 /// taken. When that one upsets something, a second move, and a third, are looked for that mend what
-/// the one before upset; the chain is offered when it leaves less to mend. Empty when nothing does,
-/// or when there is nothing to mend.
+/// the one before upset; the chain is offered when it leaves less to mend. It mends the same
+/// relation, found again (see guard.h), never costs what is guarded there, and leaves less to mend,
+/// by weight, than there was. Empty when nothing does, when there is nothing to mend, or when it is
+/// stopped.
+[[nodiscard]] std::optional<Remedy> remedyFor(const Reading&, const Project&, const Scene&,
+                                              const Judged& before, const Stopped& stopped = {});
+/// The same, judging the scene itself.
 [[nodiscard]] std::optional<Remedy> remedyFor(const Reading&, const Project&, const Scene&,
                                               const std::vector<Reading>& all);
 
-/// The edit that brings a reading to a typed value. Problem when no tie, step or size does.
+/// The edit that brings a reading to a typed value. Problem when no tie, step or size does. What is
+/// typed is done as typed; what it upsets is told.
 [[nodiscard]] Result<Remedy> bringTo(const Reading&, double value, const Project&, const Scene&,
                                      const std::vector<Reading>& all);
 
@@ -32,13 +38,14 @@ struct Remedy {
 struct MendAsked {
     Length largestMove = Length::inches(24);        ///< no piece ends farther from where it stood
     std::function<bool(int done, int left)> goesOn; ///< told after each step; false stops
+    Stopped stopped{};                              ///< asked while remedies are looked for
 };
 /// What it came to.
 struct Mended {
     Edit edit;                      ///< all steps in one; empty when nothing could be mended
     std::vector<std::string> lines; ///< the steps, as they would be typed
     std::vector<std::string> why;   ///< of each step, the reading it mends
-    std::vector<std::string> but;   ///< of each step, what it upsets; empty for most
+    std::vector<std::vector<std::string>> but; ///< of each step, all that it upsets
     int before = 0;                 ///< readings to mend, before and after
     int after = 0;
     bool stopped = false;

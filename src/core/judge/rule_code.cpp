@@ -88,14 +88,27 @@ const RuleCode* codeOf(std::string_view id) {
     return nullptr;
 }
 
-std::vector<Reading> judge(const Scene& scene, const RuleBook& book, const Judgement& judgement) {
-    std::vector<Reading> out;
-    out.reserve(scene.placed.size() * 2);
+Judged judgeWhole(const Scene& scene, const RuleBook& book, const Judgement& judgement,
+                  const Stopped& stopped) {
+    Judged out;
+    out.readings.reserve(scene.placed.size() * 2);
     Shared shared(scene, book);
-    for (const Rule& rule : book.rules)
-        if (const auto* code = codeOf(rule.id))
-            code->judge({scene, book, rule, judgement.bandOf(rule), out, judgement, shared});
+    for (const Rule& rule : book.rules) {
+        const auto* code = codeOf(rule.id);
+        if (code == nullptr)
+            continue;
+        code->judge({scene, book, rule, judgement.bandOf(rule), out.readings, judgement, shared,
+                     out.ways, stopped});
+        if (stopped && stopped()) {
+            out.stopped = true;
+            break;
+        }
+    }
     return out;
+}
+
+std::vector<Reading> judge(const Scene& scene, const RuleBook& book, const Judgement& judgement) {
+    return judgeWhole(scene, book, judgement).readings;
 }
 
 std::vector<Handle> noHandles(const Reading&, double, const Project&, const Scene&) {
@@ -117,6 +130,10 @@ std::string nameOf(const Project& job, int id) {
 
 Handle moveAway(const Project& job, int id, const Target& other, double by) {
     return {[&job, id, other](double x) {
+                // Nobody moves a thing away from nothing, from the room, or from itself.
+                if (other.is == Target::Is::none || other.is == Target::Is::room ||
+                    other == pieceTarget(id))
+                    return std::string();
                 return fmt::format("move {} {} {} {}", nameOf(job, id), gapWords(std::abs(x), job),
                                    x < 0 ? "toward" : "away from", words(other, job.wording()));
             },
@@ -133,6 +150,8 @@ std::vector<Handle> retape(const Project& job, int id, int other, double by) {
             out.push_back({[&job, t, a = a](double x) {
                                Tie next = t;
                                next.distance = Length::millimetres(x);
+                               if (x < 0)
+                                   return std::string();
                                return fmt::format("{} {}", nameOf(job, a),
                                                   words(next, job.wording()));
                            },
@@ -151,6 +170,8 @@ Handle resize(const Project& job, int id, SizeFigure figure, double start, doubl
                 const Piece& p = *job.scheme().byId(id);
                 Size s = p.size;
                 const Length l = Length::millimetres(x);
+                if (l <= Length::millimetres(5))
+                    return std::string();
                 const Size face = p.outlineSize();
                 const bool round = p.footprint.form == FootprintForm::oval &&
                                    abs(face.width - face.depth) <= quiet;

@@ -45,6 +45,10 @@ struct JudgeContext {
     std::vector<Reading>& out;
     const Judgement& judgement;
     Shared& shared;
+    std::vector<WayWidth>& ways;
+    const Stopped& stopped;
+
+    [[nodiscard]] bool leaveOff() const { return stopped && stopped(); }
 
     /// Adds a reading; its verdict is the band's, with half of 0.01 mm (or a millionth) to spare.
     Reading& add(int piece, Target other, Amount value, Vec2 a, Vec2 b) const {
@@ -64,9 +68,12 @@ struct JudgeContext {
 
 /// One line that could bring a reading to another value, with a number in it to be found.
 struct Handle {
-    std::function<std::string(double)> line; ///< of the number: mm, or the ratio
-    double start = 0;                        ///< the number that should do it, if all goes straight
+    /// Of the number: mm, or the ratio. Empty for a number that no sentence says.
+    std::function<std::string(double)> line;
+    double start = 0; ///< the number that should do it, if all goes straight
     double slope = 1; ///< how the value is expected to change with the number
+    /// How much of the number is one division of the tape; nothing for a number of millimetres.
+    std::optional<double> division{};
 };
 
 /// The code of one rule.
@@ -78,6 +85,8 @@ struct RuleCode {
     std::vector<Handle> (*handles)(const Reading&, double target, const Project&, const Scene&);
     /// A reading is there only while there is something to mend.
     bool goneWhenMended = false;
+    /// It is measured to whatever is nearest, which may be another thing next time.
+    bool toNearest = false;
 };
 
 /// The rules by subject; a new subject is one more file and a line in rule_code.cpp.

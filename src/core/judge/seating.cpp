@@ -49,13 +49,38 @@ const Rule& reachRule(const JudgeContext& c) {
     return r != nullptr ? *r : c.rule;
 }
 
+/// A corner sofa's return is sat on too: the gap from its inner edge, for a table beside it.
+void judgeReturn(const JudgeContext& c, std::size_t seat, std::size_t table) {
+    const Piece& s = c.scene.piece(seat);
+    if (s.footprint.form != FootprintForm::ell)
+        return;
+    const Pose& pose = c.scene.placed[seat].pose;
+    const double w = s.size.width.mm() / 2;
+    const double d = s.size.depth.mm() / 2;
+    const double inner = w - s.footprint.armWidth.mm();
+    const double x = s.footprint.armOnRight ? inner : -inner;
+    const Shape edge = stretch({pose.toRoom({x, -d + s.footprint.bodyDepth.mm()}),
+                                pose.toRoom({x, d})});
+    const Vec2 at = pose.toLocal(c.scene.placed[table].pose.at);
+    if (s.footprint.armOnRight ? at.x >= x : at.x <= x)
+        return;
+    const Gap g = gapBetween(edge, c.scene.placed[table].shape);
+    if (g.apart > reachRule(c).setting("reach"))
+        return;
+    c.add(c.scene.placed[table].id, pieceTarget(s.id), Amount::of(g.clear()), g.onFirst, g.onSecond)
+        .part = 1;
+}
+
 void judgeGap(const JudgeContext& c) {
     for (std::size_t i = 0; i < c.scene.placed.size(); ++i) {
         if (!isLounge(c.scene.piece(i)))
             continue;
-        if (const auto t = tableBefore(c.scene, i, reachRule(c)))
-            c.add(c.scene.placed[t->table].id, pieceTarget(c.scene.placed[i].id),
-                  Amount::of(t->gap.clear()), t->gap.onFirst, t->gap.onSecond);
+        const auto t = tableBefore(c.scene, i, reachRule(c));
+        if (!t)
+            continue;
+        c.add(c.scene.placed[t->table].id, pieceTarget(c.scene.placed[i].id),
+              Amount::of(t->gap.clear()), t->gap.onFirst, t->gap.onSecond);
+        judgeReturn(c, i, t->table);
     }
 }
 
@@ -82,9 +107,13 @@ void judgeLevel(const JudgeContext& c) {
     mainSeats(c, [&](const FacedTable& f) {
         const Piece& seat = c.scene.piece(f.seat);
         const Piece& table = c.scene.piece(f.table);
-        if (seat.heights.seat)
+        if (!seat.heights.seat)
+            return;
+        Reading& r =
             c.add(table.id, pieceTarget(seat.id), Amount::of(table.top() - *seat.heights.seat),
                   f.gap.onFirst, f.gap.onSecond);
+        if (!r.toMend() && table.top() > *seat.heights.seat + quiet)
+            r.instead = "over";
     });
 }
 
@@ -114,6 +143,8 @@ std::vector<Handle> gapHandles(const Reading& r, double target, const Project& j
         out.push_back({[&job, t, id = r.piece](double x) {
                            Tie next = t;
                            next.distance = Length::millimetres(x);
+                           if (x < 0)
+                               return std::string();
                            return job.scheme().byId(id)->name + " " + words(next, job.wording());
                        },
                        target, 1});

@@ -287,6 +287,8 @@ void judgeSill(const JudgeContext& c) {
             Reading& r = c.note(p.id, targetOf(o), Amount{Quantity::length, std::max(off, 0.0)},
                                 back, back - w.inward() * off);
             r.second = Amount::of(below);
+            if (off < c.rule.setting("least ledge").mm())
+                r.instead = "at the wall";
         }
     }
 }

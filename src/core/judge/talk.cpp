@@ -205,9 +205,14 @@ void judgeReach(const JudgeContext& c) {
                 surface = of;
             }
         }
-        if (worst)
-            c.add(seat.id, {}, Amount::of(worst->apart), worst->onFirst, worst->onSecond).to =
-                surface != 0 ? pieceTarget(surface) : Target{};
+        if (!worst)
+            continue;
+        Reading& r =
+            c.add(seat.id, {}, Amount::of(worst->apart), worst->onFirst, worst->onSecond);
+        if (surface != 0)
+            r.to = pieceTarget(surface);
+        else
+            r.instead = "none";
     }
 }
 

@@ -136,7 +136,7 @@ std::vector<Handle> clear(const Reading& r, double target, const Project& job, c
     return out;
 }
 
-constexpr std::array<RuleCode, 1> codes{{{"access", judgeAccess, clear}}};
+constexpr std::array<RuleCode, 1> codes{{{"access", judgeAccess, clear, false, true}}};
 
 } // namespace
 

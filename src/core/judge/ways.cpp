@@ -8,6 +8,7 @@
 
 #include <algorithm>
 #include <array>
+#include <numeric>
 #include <set>
 
 namespace mezzet {
@@ -22,8 +23,14 @@ std::vector<std::size_t> waysIn(const Room& room) {
     return out;
 }
 
-WayEnd endAt(const Room& room, std::size_t opening) {
-    return {middleOf(room, room.openings[opening]), static_cast<int>(opening)};
+/// A way begins anywhere across its doorway: behind it there is room.
+WayEnd endAt(const FloorWays& ways, std::size_t opening) {
+    return {ways.thresholds[opening], static_cast<int>(opening), false};
+}
+
+/// No way at all, to within what can be measured.
+bool isShut(Length width) {
+    return width <= Length::millimetres(0.01);
 }
 
 /// What a pinch is between; `place` names the end it is too close to, when it is an end's.
@@ -48,33 +55,51 @@ void judgeMain(const JudgeContext& c) {
     if (!room.closed || doors.size() < 2 || c.scene.placed.empty())
         return;
     std::set<std::pair<std::size_t, std::size_t>> told;
+    // Past a chair that is sat in, less will do: what is left of the way from the table's edge.
+    Band besideChairs = c.band;
+    const Length chair = c.shared.setting("chair-pull-out", "draw");
+    if (besideChairs.low && c.judgement.choices.count(c.rule.id) == 0)
+        besideChairs.low =
+            std::min(*besideChairs.low,
+                     (c.rule.setting("from the table in use") - chair).mm());
     for (std::size_t x = 0; x < doors.size(); ++x) {
         for (std::size_t y = x + 1; y < doors.size(); ++y) {
+            if (c.leaveOff())
+                return;
             std::optional<double> before;
             for (const bool used : {false, true}) {
                 if (used && !c.shared.hasChairs())
                     continue;
                 const FloorWays& ways = c.shared.ways(used);
+                const Band& band = used ? besideChairs : c.band;
                 const auto pinch =
-                    ways.finder.narrowest(endAt(room, doors[x]), endAt(room, doors[y]));
+                    ways.finder.narrowest(endAt(ways, doors[x]), endAt(ways, doors[y]));
+                const Target from = targetOf(room.openings[doors[x]]);
+                const Target goal = targetOf(room.openings[doors[y]]);
+                c.ways.push_back({&c.rule, from, goal, 0, used,
+                                  (pinch ? pinch->width : c.rule.setting("look")).mm(),
+                                  band.low.value_or(0)});
                 if (!pinch)
                     continue;
                 if (!used)
                     before = pinch->width.mm();
                 else if (before && pinch->width.mm() > *before - 1)
                     continue; // chairs don't narrow it
-                auto [first, second] = std::minmax(pinch->first, pinch->second);
+                const auto [first, second] = std::minmax(pinch->first, pinch->second);
                 if (!told.insert({first * 2 + (used ? 1 : 0), second}).second)
                     continue;
-                // Too close to a door itself: the one it stands before.
-                const std::size_t near =
-                    norm(pinch->onSecond - middleOf(room, room.openings[doors[x]])) < 1 ? doors[x]
-                                                                                        : doors[y];
-                const auto b = between(ways, *pinch, {}, targetOf(room.openings[near]));
-                if (b.piece.is == Target::Is::piece) // walls alone are as they are
-                    c.add(b.piece.piece, b.other, Amount::of(pinch->width), pinch->onFirst,
-                          pinch->onSecond)
-                        .inUse = used;
+                const auto b = between(ways, *pinch, {}, goal);
+                if (b.piece.is != Target::Is::piece)
+                    continue; // walls alone are as they are
+                Reading& r = c.add(b.piece.piece, b.other, Amount::of(pinch->width), band,
+                                   pinch->onFirst, pinch->onSecond);
+                r.inUse = used;
+                r.from = from;
+                r.goal = goal;
+                if (r.toMend())
+                    r.instead = isShut(pinch->width) ? (used ? "shut in use" : "shut")
+                                : used               ? "in use"
+                                                     : "";
             }
         }
     }
@@ -89,7 +114,7 @@ struct BestWay {
 BestWay bestWay(const Room& room, const FloorWays& ways, const Goal& g) {
     std::optional<BestWay> best;
     for (const std::size_t door : waysIn(room)) {
-        const auto pinch = ways.finder.narrowest(endAt(room, door), g.end, g.opened);
+        const auto pinch = ways.finder.narrowest(endAt(ways, door), g.end, g.opened);
         if (!pinch)
             return {door, {}};
         if (!best || pinch->width > best->pinch->width)
@@ -107,8 +132,29 @@ void judgeMinor(const JudgeContext& c) {
     const auto goals = goalsOf(c.scene, ways, c.rule.setting("lean over"));
     std::vector<std::optional<Pinch>> found;
     found.reserve(goals.size());
-    for (const Goal& g : goals)
+    for (const Goal& g : goals) {
+        if (c.leaveOff())
+            return;
         found.push_back(bestWay(room, ways, g).pinch);
+        const auto& pinch = found.back();
+        c.ways.push_back({&c.rule, {}, g.what, g.part, false,
+                          pinch ? std::min(pinch->width, look).mm() : look.mm(),
+                          c.band.low.value_or(0)});
+    }
+    // Of a bed for one the better side counts, for both.
+    const auto twinOf = [&](std::size_t i) -> std::optional<std::size_t> {
+        const Goal& g = goals[i];
+        if (g.part == 0 || c.scene.scheme->byId(g.piece)->size.width >= c.rule.setting("for two"))
+            return {};
+        return g.part == 1 ? i + 1 : i - 1;
+    };
+    const std::size_t firstWay = c.ways.size() - goals.size();
+    for (std::size_t i = 0; i < goals.size(); ++i)
+        if (const auto twin = twinOf(i); twin && goals[i].part == 1) {
+            WayWidth& one = c.ways[firstWay + i];
+            WayWidth& other = c.ways[firstWay + *twin];
+            one.width = other.width = std::max(one.width, other.width);
+        }
     // One narrow place is told once, however many ways lead through it; what the way through the
     // room tells already is not told again.
     struct Told {
@@ -117,20 +163,26 @@ void judgeMinor(const JudgeContext& c) {
         std::size_t reading = 0;
     };
     std::vector<Told> told;
+    // In an order that their places give, so that the same goal is told whichever came first.
+    std::vector<std::size_t> order(goals.size());
+    std::iota(order.begin(), order.end(), std::size_t{0});
+    std::stable_sort(order.begin(), order.end(), [&](std::size_t a, std::size_t b) {
+        const Vec2 p = goals[a].end.at;
+        const Vec2 q = goals[b].end.at;
+        return p.x != q.x ? p.x < q.x : p.y < q.y;
+    });
     for (const Reading& r : c.out)
         if (r.rule->id == "walkway-main" && !r.inUse)
             told.push_back({pieceTarget(r.piece), r.other, c.out.size()});
-    for (std::size_t i = 0; i < goals.size(); ++i) {
+    for (const std::size_t i : order) {
         const Goal& g = goals[i];
         if (!found[i] || found[i]->width >= look)
             continue;
         // One sleeper gets in at the better side.
-        if (g.part != 0 && c.scene.scheme->byId(g.piece)->size.width < c.rule.setting("for two")) {
-            const std::size_t twin = g.part == 1 ? i + 1 : i - 1;
-            if (!found[twin] || found[twin]->width > found[i]->width ||
-                (found[twin]->width == found[i]->width && g.part == 2))
-                continue;
-        }
+        if (const auto twin = twinOf(i);
+            twin && (!found[*twin] || found[*twin]->width > found[i]->width ||
+                     (found[*twin]->width == found[i]->width && g.part == 2)))
+            continue;
         const auto b = between(ways, *found[i], g.opened, g.what);
         if (b.piece.is != Target::Is::piece)
             continue; // walls alone are as they are
@@ -154,6 +206,8 @@ void judgeMinor(const JudgeContext& c) {
         auto& r = c.add(subject.piece, past, Amount::of(found[i]->width), found[i]->onFirst,
                         found[i]->onSecond);
         r.part = g.part;
+        r.goal = g.what;
+        r.instead = isShut(found[i]->width) ? "shut" : "";
         r.second = {Quantity::count, 1};
         if (!atGoal)
             r.also = g.piece;
@@ -246,8 +300,8 @@ std::vector<DrawnWay> waysToDraw(const Scene& scene, const RuleBook& book,
     if (to == 0) {
         for (std::size_t x = 0; x < doors.size(); ++x)
             for (std::size_t y = x + 1; y < doors.size(); ++y) {
-                const auto from = endAt(room, doors[x]);
-                const auto end = endAt(room, doors[y]);
+                const auto from = endAt(ways, doors[x]);
+                const auto end = endAt(ways, doors[y]);
                 draw(ways.finder.narrowest(from, end), from, end, {}, main,
                      std::min(width(doors[x]), width(doors[y])));
             }
@@ -258,7 +312,7 @@ std::vector<DrawnWay> waysToDraw(const Scene& scene, const RuleBook& book,
         if (g.piece != to)
             continue;
         const auto best = bestWay(room, ways, g);
-        draw(best.pinch, endAt(room, best.door), g.end, g.opened, minor, width(best.door));
+        draw(best.pinch, endAt(ways, best.door), g.end, g.opened, minor, width(best.door));
     }
     return out;
 }

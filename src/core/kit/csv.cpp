@@ -152,7 +152,11 @@ Result<std::vector<std::vector<std::string>>> readCsv(std::string_view text,
     return out;
 }
 
-std::string csvCell(std::string_view s) {
+std::string csvCell(std::string_view raw) {
+    // No spreadsheet takes a name for a formula: an apostrophe before it says that it is text.
+    const bool runs = !raw.empty() && std::string_view("=+-@\t\r").find(raw[0]) !=
+                                          std::string_view::npos;
+    const std::string s = (runs ? "'" : "") + std::string(raw);
     if (s.find_first_of(",\"\r\n") == std::string_view::npos)
         return std::string(s);
     std::string out = "\"";
@@ -191,6 +195,11 @@ std::string kindsAsCsv(const std::vector<KindPtr>& kinds, bool metric) {
 
 Result<std::vector<Kind>> kindsFromCsv(std::string_view text, std::string_view file,
                                        const Kit& shipped) {
+    if (!isText(text)) {
+        Problem p{"the table is not UTF-8 text", "save it as UTF-8"};
+        p.file = file;
+        return p;
+    }
     auto records = readCsv(text, file);
     if (!records)
         return records.problem();
@@ -229,7 +238,11 @@ Result<std::vector<Kind>> kindsFromCsv(std::string_view text, std::string_view f
             continue; // a blank line
         const auto said = [&](const char* name) {
             const auto it = column.find(name);
-            return it == column.end() ? std::string() : t.at(r, it->second.first);
+            auto cell = it == column.end() ? std::string() : t.at(r, it->second.first);
+            if (cell.size() > 1 && cell[0] == '\'' &&
+                std::string_view("=+-@\t\r").find(cell[1]) != std::string_view::npos)
+                cell.erase(0, 1);
+            return tidyName(cell);
         };
         const auto length = [&](const char* name) -> Result<std::optional<Length>> {
             const auto s = said(name);
@@ -351,6 +364,9 @@ Result<std::vector<Kind>> kindsFromCsv(std::string_view text, std::string_view f
     }
     if (out.empty())
         return t.fault(0, "the table has no kinds", "write one a line below the heading");
+    // What is taken in is kept as a kit file: it must be one.
+    if (const auto again = readKit(kitText(out), file); !again)
+        return again.problem();
     return out;
 }
 
@@ -375,7 +391,10 @@ std::string kitText(const std::vector<Kind>& kinds) {
         height("top", k.heights.top);
         if (!heights.empty())
             one["heights"] = heights;
-        json shape{{"form", shapeName(k.footprint, k.size)}};
+        // Any oval may have two sides alike; a round one may not have two that differ.
+        json shape{{"form", k.footprint.form == FootprintForm::oval
+                                ? std::string("oval")
+                                : std::string(shapeName(k.footprint, k.size))}};
         if (k.footprint.form != FootprintForm::oval && k.footprint.corner > Length{})
             shape["corner"] = k.footprint.corner.mm();
         if (k.footprint.form == FootprintForm::ell) {
@@ -408,6 +427,30 @@ std::string kitText(const std::vector<Kind>& kinds) {
             one["draw"] = k.draw;
         if (!k.caution.empty())
             one["caution"] = k.caution;
+        if (k.hangs()) {
+            const Hanging& h = k.hanging;
+            json hang;
+            for (const auto& [mount, word] : mountWords)
+                if (mount == h.mount)
+                    hang["mount"] = word;
+            if (h.hooks > 0)
+                hang["hooks"] = h.hooks;
+            if (h.drop)
+                hang["drop"] = h.drop->mm();
+            if (h.frame > Length{})
+                hang["frame"] = h.frame.mm();
+            if (h.mat > Length{})
+                hang["mat"] = h.mat.mm();
+            if (!h.material.empty())
+                hang["material"] = h.material;
+            if (k.hangAt > Length{})
+                hang[k.hangBy == Level::top      ? "top at"
+                     : k.hangBy == Level::bottom ? "bottom at"
+                                                 : "centre at"] = k.hangAt.mm();
+            if (k.arealWeight > 0)
+                hang["kg per square metre"] = k.arealWeight;
+            one["hang"] = hang;
+        }
         j["kinds"].push_back(one);
     }
     return j.dump(1) + "\n";

@@ -42,7 +42,8 @@ inline constexpr std::array<std::pair<Mount, const char*>, 9> mountWords{
 struct Hanging {
     Mount mount = Mount::wire;
     int hooks = 0;              ///< wire: 1 or 2; screws, brackets: how many; 0 as its size asks
-    std::optional<Length> drop; ///< top edge to where the hook takes the weight; not for wire
+    std::optional<Length> drop; ///< top edge to where the hook takes the weight, as measured; of a
+                                ///< kind, as is usual
     std::optional<Length> ringSpacing; ///< ring to ring, or bracket to bracket
     std::optional<Length> ringsDown;   ///< wire: top edge to the rings
     std::optional<Length> slack;       ///< wire: how much longer than the spacing it is

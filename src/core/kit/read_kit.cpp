@@ -1,3 +1,4 @@
+#include "files/whole_file.h"
 #include "kit/kind.h"
 #include "measure/text.h"
 
@@ -38,7 +39,7 @@ public:
         if (!v.is_string() || (needed && v.get<std::string>().empty()))
             throw Fault{fmt::format("“{}” is not a text", key), "put it in quotes"};
         auto s = v.get<std::string>();
-        if (s.size() > 300)
+        if (characterCount(s) > 300)
             throw Fault{fmt::format("“{}” is over 300 characters", key), "shorten it"};
         return s;
     }
@@ -199,8 +200,10 @@ Kind readKind(const json& j, double unit) {
         throw Fault{"it is not an object", "each entry is {\"id\": …, \"name\": …, \"size\": […]}"};
     Entry e(j, unit);
     Kind k;
-    k.id = e.text("id", true);
-    k.name = e.text("name", true);
+    k.id = tidyName(e.text("id", true));
+    k.name = tidyName(e.text("name", true));
+    if (plainWord(k.name).empty() || k.id.empty())
+        throw Fault{"its name or its id has nothing that is seen", "give it one"};
     k.family = named<Family>(e.text("family", true), familyName, familyCount, "family");
     const auto role = e.text("role", false);
     k.role = role.empty() ? Role::none : named<Role>(role, roleName, roleCount, "role");
@@ -212,7 +215,8 @@ Kind readKind(const json& j, double unit) {
         for (const auto& w : *also) {
             if (!w.is_string() || w.get<std::string>().empty())
                 throw Fault{"“also” holds something that is not a word", "put each word in quotes"};
-            k.also.push_back(w.get<std::string>());
+            if (auto word = tidyName(w.get<std::string>()); !word.empty())
+                k.also.push_back(std::move(word));
         }
     }
     const auto* size = e.group("size");
@@ -271,6 +275,8 @@ Result<std::vector<Kind>> readKit(std::string_view text, std::string_view file) 
                        start == std::string_view::npos ? upTo : upTo.substr(start + 1))) +
                    1;
         return p;
+    } catch (const json::exception&) { // a number that no number holds
+        return refuse("it holds a number that is too large", "correct it");
     }
     if (!j.is_object() || j.value("format", json()) != "mezzet-kit 1")
         return refuse("this is no kit file", "it begins with {\"format\": \"mezzet-kit 1\"");

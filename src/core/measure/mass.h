@@ -15,6 +15,7 @@ class Mass {
 public:
     constexpr Mass() = default;
     static constexpr Mass kilograms(double v) { return Mass(v); }
+    static constexpr Mass newtons(double v) { return Mass(v / 9.80665); }
     static constexpr Mass pounds(double v) { return Mass(v * 0.45359237); }
 
     [[nodiscard]] constexpr double kg() const { return kg_; }

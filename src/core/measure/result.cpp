@@ -1,15 +1,17 @@
 #include "measure/result.h"
 
+#include "measure/text.h"
+
 #include <fmt/format.h>
 
 namespace mezzet {
 
 std::string Problem::sentence() const {
-    return remedy.empty() ? what : fmt::format("{}; {}", what, remedy);
+    return shownPlainly(remedy.empty() ? what : fmt::format("{}; {}", what, remedy));
 }
 
 std::string Problem::text() const {
-    std::string place = file;
+    std::string place = shownPlainly(file);
     if (line > 0) {
         place += fmt::format("{}{}", place.empty() ? "" : ":", line);
         if (column > 0)

@@ -71,6 +71,77 @@ bool isText(std::string_view s) {
     return true;
 }
 
+namespace {
+
+/// The character that begins at a byte, and how many bytes it takes; bytes that are no UTF-8 count
+/// as one character each, 0xFFFD.
+std::pair<char32_t, std::size_t> characterAt(std::string_view s, std::size_t i) {
+    const auto c = static_cast<unsigned char>(s[i]);
+    const std::size_t bytes = c < 0x80 ? 1 : c >= 0xF0 ? 4 : c >= 0xE0 ? 3 : c >= 0xC2 ? 2 : 0;
+    if (bytes == 0 || i + bytes > s.size())
+        return {0xFFFD, 1};
+    char32_t point = bytes == 1   ? c
+                     : bytes == 2 ? c & 0x1FU
+                     : bytes == 3 ? c & 0x0FU
+                                  : c & 0x07U;
+    for (std::size_t k = 1; k < bytes; ++k) {
+        const auto more = static_cast<unsigned char>(s[i + k]);
+        if ((more & 0xC0U) != 0x80)
+            return {0xFFFD, 1};
+        point = (point << 6U) | (more & 0x3FU);
+    }
+    return {point, bytes};
+}
+
+/// What takes no ink of its own, and turns, joins, breaks or hides what stands beside it.
+bool isUnseen(char32_t c) {
+    const auto in = [&](char32_t low, char32_t high) { return c >= low && c <= high; };
+    return in(0, 0x1F) || in(0x7F, 0x9F) || c == 0xAD || c == 0x34F || c == 0x61C ||
+           in(0x115F, 0x1160) || in(0x17B4, 0x17B5) || in(0x180B, 0x180F) || in(0x200B, 0x200F) ||
+           in(0x2028, 0x202E) || in(0x2060, 0x206F) || c == 0x3164 || in(0xFE00, 0xFE0F) ||
+           c == 0xFEFF || c == 0xFFA0 || in(0xFFF0, 0xFFFB) || in(0x1BCA0, 0x1BCA3) ||
+           in(0x1D173, 0x1D17A) || in(0xE0000, 0xE0FFF);
+}
+
+bool isBlank(char32_t c) {
+    return c == ' ' || c == '\t' || c == '\n' || c == '\r' || c == '\v' || c == '\f' || c == 0xA0 ||
+           c == 0x85 || c == 0x1680 || (c >= 0x2000 && c <= 0x200A) || c == 0x2028 ||
+           c == 0x2029 || c == 0x202F || c == 0x205F || c == 0x3000;
+}
+
+} // namespace
+
+std::string tidyName(std::string_view s) {
+    std::string out;
+    bool blank = false;
+    for (std::size_t i = 0; i < s.size();) {
+        const auto [c, bytes] = characterAt(s, i);
+        if (isBlank(c))
+            blank = !out.empty();
+        else if (!isUnseen(c)) {
+            if (blank)
+                out += ' ';
+            blank = false;
+            out += s.substr(i, bytes);
+        }
+        i += bytes;
+    }
+    return out;
+}
+
+std::string shownPlainly(std::string_view s) {
+    std::string out;
+    for (std::size_t i = 0; i < s.size();) {
+        const auto [c, bytes] = characterAt(s, i);
+        if (isUnseen(c))
+            out += "·";
+        else
+            out += s.substr(i, bytes);
+        i += bytes;
+    }
+    return out;
+}
+
 int editDistance(std::string_view a, std::string_view b) {
     std::vector<int> row(b.size() + 1);
     std::iota(row.begin(), row.end(), 0);
@@ -112,36 +183,6 @@ std::string listed(const std::vector<std::string>& items, std::string_view last)
     return out;
 }
 
-Result<std::string> readTextFile(const std::filesystem::path& path, std::size_t limit) {
-    const auto refuse = [&](std::string what, std::string remedy) {
-        Problem p{std::move(what), std::move(remedy)};
-        p.file = path.string();
-        return p;
-    };
-    std::error_code error;
-    const auto status = std::filesystem::status(path, error);
-    if (!std::filesystem::exists(status))
-        return refuse("there is no such file", "check the name and the folder");
-    if (!std::filesystem::is_regular_file(status))
-        return refuse("this is not a file that can be read as text", "name a plain file");
-    const auto size = std::filesystem::file_size(path, error);
-    if (!error && size > limit)
-        return refuse(fmt::format("the file is {} KB long", size / 1024),
-                      fmt::format("at most {} KB is read", limit / 1024));
-    std::ifstream in(path, std::ios::binary);
-    if (!in)
-        return refuse("the file can't be opened", "check that you may read it");
-    std::string text(limit + 1, '\0');
-    in.read(text.data(), static_cast<std::streamsize>(text.size()));
-    text.resize(static_cast<std::size_t>(in.gcount()));
-    if (text.size() > limit)
-        return refuse("the file is too long", fmt::format("at most {} KB is read", limit / 1024));
-    if (text.starts_with("\xEF\xBB\xBF"))
-        text.erase(0, 3);
-    if (!isText(text))
-        return refuse("the file is not UTF-8 text", "save it as UTF-8");
-    return text;
-}
 
 std::filesystem::path dataFolder() {
     namespace fs = std::filesystem;

@@ -34,8 +34,12 @@ namespace mezzet {
 /// "a, b and c"; with an empty last word "a, b, c".
 [[nodiscard]] std::string listed(const std::vector<std::string>&, std::string_view last = "and");
 
-/// The whole of a text file. Problem when it can't be read, is over `limit` bytes, or is no UTF-8.
-[[nodiscard]] Result<std::string> readTextFile(const std::filesystem::path&, std::size_t limit);
+/// A name without what is not seen: control characters, line breaks, marks that turn the writing
+/// about, characters of no width; and with single blanks. It may come out empty.
+[[nodiscard]] std::string tidyName(std::string_view);
+
+/// A text as one line that does nothing to a terminal or a list: what is not seen stands as “·”.
+[[nodiscard]] std::string shownPlainly(std::string_view);
 
 /// Where the kit, the rule book and the demo are: $MEZZET_DATA, else ../share/mezzet beside the
 /// program, else the source tree it was built from.

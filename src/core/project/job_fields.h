@@ -16,10 +16,11 @@ namespace mezzet {
 
 // How the readers of a job file take its fields; only read_job.cpp and read_piece.cpp see it.
 
-using json = nlohmann::ordered_json;
+// Sorted, so that a field is found at once however many there are.
+using json = nlohmann::json;
 
-inline constexpr std::size_t mostTies = 8;
 inline constexpr int deepest = 24;
+inline constexpr std::size_t mostValues = 8000000; // of a whole file
 inline constexpr double farthest = 1e6; // mm; a kilometre
 
 struct Fault {

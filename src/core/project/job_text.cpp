@@ -67,6 +67,8 @@ json jsonOf(const Tie& t) {
         break;
     case Tie::Kind::under:
         j["pieces"] = t.group;
+        if (t.distance > Length{})
+            j["distance"] = t.distance.mm();
         break;
     case Tie::Kind::atPlace:
         j["place"] = t.place;
@@ -114,6 +116,8 @@ json jsonOf(const Hanging& h) {
             j[name] = l->mm();
     };
     length("drop", h.drop);
+    if (h.drop)
+        j["dropMeasured"] = true;
     length("ringSpacing", h.ringSpacing);
     length("ringsDown", h.ringsDown);
     length("slack", h.slack);
@@ -241,6 +245,7 @@ std::string jobText(const Project& p) {
     };
     j["room"] = {{"name", p.rooms.front()->name},
                  {"notes", p.notes},
+                 {"bareFeet", true},
                  {"corners", cornersOf(*p.rooms.front())},
                  {"rooms", json::array()}};
     for (const auto& room : p.rooms)

@@ -1,18 +1,14 @@
 #include "project/project.h"
 
+#include "files/whole_file.h"
+
 #include "kit/csv.h"
 #include "measure/text.h"
 
 #include <fmt/format.h>
 
-#include <fcntl.h>
-#include <sys/stat.h>
-#include <unistd.h>
-
 #include <algorithm>
-#include <cerrno>
 #include <cstdlib>
-#include <cstring>
 
 namespace mezzet {
 
@@ -40,10 +36,14 @@ std::filesystem::path studioFolder() {
     return std::filesystem::path(home != nullptr ? home : ".") / ".local/share/mezzet/studio";
 }
 
-Result<Library> withStudio(const Library& library, const std::filesystem::path& folder) {
+namespace {
+
+/// The library with one of the studio's two files.
+Result<Library> withOnly(const Library& library, const std::filesystem::path& folder,
+                         std::string_view name) {
     Library out = library;
-    std::error_code error;
-    if (const auto file = folder / "kinds.json"; std::filesystem::exists(file, error)) {
+    const auto file = folder / name;
+    if (name == "kinds.json") {
         auto kinds = readKitFile(file);
         if (!kinds)
             return kinds.problem();
@@ -54,15 +54,56 @@ Result<Library> withStudio(const Library& library, const std::filesystem::path& 
             return p;
         }
         out.kit = *kit;
+        return out;
     }
-    if (const auto file = folder / "bands.json"; std::filesystem::exists(file, error)) {
-        auto text = readTextFile(file, std::size_t{1} << 20U);
-        if (!text)
-            return text.problem();
-        auto judgement = readBands(*text, file.string(), *library.book);
-        if (!judgement)
-            return judgement.problem();
-        out.studio = *judgement;
+    auto text = readTextFile(file, std::size_t{1} << 20U);
+    if (!text)
+        return text.problem();
+    auto judgement = readBands(*text, file.string(), *library.book);
+    if (!judgement)
+        return judgement.problem();
+    out.studio = *judgement;
+    return out;
+}
+
+} // namespace
+
+Result<Library> withStudio(const Library& library, const std::filesystem::path& folder) {
+    Library out = library;
+    std::error_code error;
+    for (const char* name : {"kinds.json", "bands.json"})
+        if (std::filesystem::exists(folder / name, error)) {
+            auto with = withOnly(out, folder, name);
+            if (!with)
+                return with;
+            out = *with;
+        }
+    return out;
+}
+
+Library withWholeStudio(const Library& library, const std::filesystem::path& folder,
+                        std::vector<std::string>& told) {
+    Library out = library;
+    std::error_code error;
+    for (const char* name : {"kinds.json", "bands.json"}) {
+        const auto file = folder / name;
+        if (!std::filesystem::exists(file, error))
+            continue;
+        auto with = withOnly(out, folder, name);
+        if (with) {
+            out = *with;
+            continue;
+        }
+        // Set aside under a name that is free, so that nothing of it is lost.
+        auto aside = file;
+        for (int i = 1; std::filesystem::exists(aside, error); ++i)
+            aside = folder / fmt::format("{}.damaged-{}", name, i);
+        std::filesystem::rename(file, aside, error);
+        told.push_back(fmt::format("{}; the studio's file was left out{}",
+                                   with.problem().text(),
+                                   error ? std::string()
+                                         : fmt::format(" and set aside as {}",
+                                                       aside.filename().string())));
     }
     return out;
 }
@@ -84,7 +125,11 @@ Result<std::monostate> keepStudioKinds(const Library& library,
     for (const auto& k : library.kit->kinds())
         if (k->own)
             own.push_back(*k);
-    return keep(folder, "kinds.json", kitText(own));
+    const auto text = kitText(own);
+    // Never a file that could not be read again.
+    if (const auto again = readKit(text, "kinds.json"); !own.empty() && !again)
+        return again.problem();
+    return keep(folder, "kinds.json", text);
 }
 
 Result<Library> withOwnKinds(const Library& library, const std::vector<Kind>& kinds,
@@ -144,82 +189,12 @@ Result<ProjectPtr> newProject(const Library& library, std::string_view notes,
     return ProjectPtr(project);
 }
 
-namespace {
-
-Problem failed(const std::filesystem::path& path, const char* step) {
-    Problem p{fmt::format("the file could not be {}: {}", step, std::strerror(errno)),
-              "the old file is as it was; choose another place, or make room"};
-    p.file = path.string();
-    return p;
-}
-
-/// Closes a file descriptor when it goes out of scope.
-struct Descriptor {
-    int fd;
-    explicit Descriptor(int f) : fd(f) {}
-    Descriptor(const Descriptor&) = delete;
-    Descriptor& operator=(const Descriptor&) = delete;
-    ~Descriptor() {
-        if (fd >= 0)
-            ::close(fd);
-    }
-};
-
-} // namespace
-
-Result<std::monostate> writeWhole(const std::filesystem::path& path, std::string_view content) {
-    namespace fs = std::filesystem;
-    std::error_code error;
-    // A link stays a link: the file it leads to is replaced.
-    const fs::path real = fs::is_symlink(path, error) ? fs::weakly_canonical(path, error) : path;
-    const fs::path target = error || real.empty() ? path : real;
-    if (fs::is_directory(target, error)) {
-        errno = EISDIR;
-        return failed(path, "written");
-    }
-    auto name =
-        (target.parent_path() / fmt::format(".{}.XXXXXX", target.filename().string())).string();
-    {
-        Descriptor file(::mkstemp(name.data()));
-        if (file.fd < 0)
-            return failed(path, "written");
-        struct stat old {};
-        const mode_t mode = ::stat(target.c_str(), &old) == 0 ? (old.st_mode & 0777U) : 0644U;
-        std::string_view left = content;
-        while (!left.empty()) {
-            const auto n = ::write(file.fd, left.data(), left.size());
-            if (n < 0 && errno == EINTR)
-                continue;
-            if (n <= 0) {
-                const auto p = failed(path, "written");
-                ::unlink(name.c_str());
-                return p;
-            }
-            left.remove_prefix(static_cast<std::size_t>(n));
-        }
-        if (::fchmod(file.fd, mode) != 0 || ::fsync(file.fd) != 0) {
-            const auto p = failed(path, "written to the disk");
-            ::unlink(name.c_str());
-            return p;
-        }
-    }
-    if (::rename(name.c_str(), target.c_str()) != 0) {
-        const auto p = failed(path, "put in place");
-        ::unlink(name.c_str());
-        return p;
-    }
-    const auto folder = target.has_parent_path() ? target.parent_path() : fs::path(".");
-    Descriptor directory(::open(folder.c_str(), O_RDONLY | O_DIRECTORY));
-    if (directory.fd >= 0)
-        ::fsync(directory.fd);
-    return std::monostate{};
-}
-
 Result<std::monostate> saveJob(const Project& project, const std::filesystem::path& path) {
     return writeWhole(path, jobText(project));
 }
 
 Result<ProjectPtr> openJob(const std::filesystem::path& path, const Library& library) {
+    clearLeftovers(path);
     auto text = readTextFile(path, mostJobBytes);
     if (!text)
         return text.problem();

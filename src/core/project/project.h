@@ -1,5 +1,6 @@
 #pragma once
 
+#include "files/whole_file.h"
 #include "hang/stock.h"
 #include "rules/rule_book.h"
 #include "scheme/resolve.h"
@@ -27,6 +28,10 @@ struct Library {
 /// Two plain files in a folder: kinds.json, a kit file; bands.json, with the fields “school” and
 /// “rules” of a job. Either may be missing. Problem: as the files' readers.
 [[nodiscard]] Result<Library> withStudio(const Library&, const std::filesystem::path& folder);
+/// The same, but what can't be read is told and set aside under another name, so that it is never
+/// the end of anything else: the library comes without it.
+[[nodiscard]] Library withWholeStudio(const Library&, const std::filesystem::path& folder,
+                                      std::vector<std::string>& told);
 [[nodiscard]] Result<std::monostate> keepStudioKinds(const Library&, const std::filesystem::path&);
 /// The library with these among the studio's own kinds; one with the id of an own kind takes its
 /// place. `data` is the data folder, for the shipped kit.
@@ -104,6 +109,8 @@ using ProjectPtr = std::shared_ptr<const Project>;
 /// Limits of a job file, stated in docs/job-file.md.
 inline constexpr std::size_t mostJobBytes = 64 * 1024 * 1024;
 inline constexpr std::size_t mostPieces = 2000;
+inline constexpr int mostId = 1 << 30;          ///< the highest number a piece has
+inline constexpr std::size_t mostTies = 8;      ///< of one piece
 inline constexpr std::size_t mostSchemes = 100;
 inline constexpr std::size_t mostNameLength = 80;
 inline constexpr std::size_t mostThrownAway = 20; ///< the oldest goes for good
@@ -127,10 +134,7 @@ inline constexpr std::size_t mostReason = 2000; ///< characters of a reason or a
                                          const Library&);
 [[nodiscard]] Result<ProjectPtr> openJob(const std::filesystem::path&, const Library&);
 
-/// Writes a whole file or leaves the old one as it was: into a file beside it, to the disk, then in
-/// its place. Problem when any step fails.
-[[nodiscard]] Result<std::monostate> writeWhole(const std::filesystem::path&,
-                                                std::string_view content);
+/// Writes the job as a whole file (see files/whole_file.h).
 [[nodiscard]] Result<std::monostate> saveJob(const Project&, const std::filesystem::path&);
 
 } // namespace mezzet

@@ -12,9 +12,11 @@ SchemePtr readScheme(const json& j, const std::string& where, const Kit& kit,
                      const std::vector<RoomPtr>& rooms) {
     Fields f(j, where);
     auto s = std::make_shared<Scheme>();
-    s->name = f.text("name", mostNameLength, true);
+    s->name = tidyName(f.text("name", mostNameLength, true));
+    if (s->name.empty())
+        s->name = "Scheme";
     s->note = f.text("note", 4000, false);
-    s->nextId = f.whole("nextId", 1, 1 << 30);
+    s->nextId = f.whole("nextId", 1, mostId + 1);
     if (const auto room = f.text("room", mostNameLength, false); !room.empty()) {
         const auto it = std::find_if(rooms.begin(), rooms.end(),
                                      [&](const RoomPtr& r) { return r->name == room; });
@@ -52,7 +54,7 @@ SchemePtr readScheme(const json& j, const std::string& where, const Kit& kit,
         for (const auto& z : f.list("zones", mostZones)) {
             Fields one(z, where + ", a zone");
             Zone zone;
-            zone.name = one.text("name", mostNameLength, true);
+            zone.name = tidyName(one.text("name", mostNameLength, true));
             for (const auto& id : one.list("pieces", mostPieces)) {
                 if (!id.is_number_integer() || ids.count(id.get<int>()) == 0)
                     one.fail("“pieces” names a piece that is not there");
@@ -62,7 +64,7 @@ SchemePtr readScheme(const json& j, const std::string& where, const Kit& kit,
         }
     }
     if (!ids.empty())
-        s->nextId = std::max(s->nextId, *ids.rbegin() + 1);
+        s->nextId = std::max(s->nextId, std::min(*ids.rbegin(), mostId - 1) + 1);
     s->extra = f.rest();
     return s;
 }
@@ -96,7 +98,7 @@ std::shared_ptr<const Pictures> readPictures(const json& all) {
         Fields f(j, "a picture");
         Picture p;
         const auto key = f.text("key", 80, true);
-        p.name = f.text("name", 300, false);
+        p.name = tidyName(f.text("name", 300, false));
         p.source = f.text("source", 2000, false);
         p.width = f.whole("width", 1, 20000);
         p.height = f.whole("height", 1, 20000);
@@ -134,8 +136,29 @@ Judgement readJudgement(Fields& f, const RuleBook& book) {
                 return x.get<double>();
             };
             c.band = Band{bound(b[0]), bound(b[1]), {}, {}};
+            if (c.band->low && c.band->high && *c.band->low > *c.band->high)
+                r.fail("“band” ends before it begins", "put the lower bound first");
         }
         out.choices[id] = c;
+    }
+    return out;
+}
+
+/// Notes written when “units feet” left a bare number inches, as notes that say so.
+std::string bareInches(const std::string& notes) {
+    std::string out;
+    std::string_view left = notes;
+    while (!left.empty()) {
+        const auto end = left.find('\n');
+        const auto line = left.substr(0, end);
+        const auto said = foldCase(trimmed(line.substr(0, line.find('#'))));
+        out += said == "units feet" || said == "units ft" || said == "units foot"
+                   ? std::string("units feet and inches")
+                   : std::string(line);
+        if (end == std::string_view::npos)
+            break;
+        out += '\n';
+        left.remove_prefix(end + 1);
     }
     return out;
 }
@@ -152,8 +175,8 @@ ProjectPtr readProject(const json& j, std::string_view file, const Library& libr
             "open it with the newer one"};
     auto p = std::make_shared<Project>();
     p->library = library;
-    p->title = f.text("title", mostNameLength, true);
-    p->client = f.text("client", mostNameLength, false);
+    p->title = tidyName(f.text("title", mostNameLength, true));
+    p->client = tidyName(f.text("client", mostNameLength, false));
     {
         Fields n(f.need("notation"), "“notation”");
         const auto units = readUnits(n.text("units", 20, true));
@@ -167,6 +190,9 @@ ProjectPtr readProject(const json& j, std::string_view file, const Library& libr
     {
         Fields r(f.need("room"), "“room”");
         p->notes = r.text("notes", 200000, true);
+        // Before, “units feet” left a bare number inches.
+        if (!r.has("bareFeet"))
+            p->notes = bareInches(p->notes);
         p->roomExtra = r.rest();
     }
     auto rooms = roomsFromNotes(p->notes, fmt::format("{} (tape notes)", file));
@@ -229,14 +255,52 @@ ProjectPtr readProject(const json& j, std::string_view file, const Library& libr
         p->pictures = readPictures(f.list("pictures", mostPictures));
     p->extra = f.rest();
     for (const auto& s : p->schemes) {
+        // Ties that clash since the room was measured again are told, and no reason not to open.
         auto scene = resolve(p->rooms[s->room], s, p->notation);
         if (!scene)
             throw scene.problem();
-        if (!(*scene)->overTied.empty())
-            throw(*scene)->overTied.front();
     }
     return p;
 }
+
+/// Goes over a file before anything is made of it, and stops where it is no job: nested too deep,
+/// or of more values than a job can have.
+class Guard : public nlohmann::json_sax<json> {
+public:
+    enum class Why { nothing, depth, count, number, form } why = Why::nothing;
+    std::size_t at = 0; ///< the byte where it is no JSON
+
+    bool null() override { return one(); }
+    bool boolean(bool) override { return one(); }
+    bool number_integer(number_integer_t) override { return one(); }
+    bool number_unsigned(number_unsigned_t) override { return one(); }
+    bool number_float(number_float_t v, const string_t&) override {
+        return std::isfinite(v) ? one() : stop(Why::number);
+    }
+    bool string(string_t&) override { return one(); }
+    bool binary(binary_t&) override { return one(); }
+    bool key(string_t&) override { return true; }
+    bool start_object(std::size_t) override { return deeper(); }
+    bool start_array(std::size_t) override { return deeper(); }
+    bool end_object() override { return --depth_ >= 0; }
+    bool end_array() override { return --depth_ >= 0; }
+    bool parse_error(std::size_t position, const std::string&,
+                     const nlohmann::detail::exception& error) override {
+        at = position;
+        return stop(error.id == 406 ? Why::number : Why::form);
+    }
+
+private:
+    bool stop(Why because) {
+        why = because;
+        return false;
+    }
+    bool one() { return ++count_ <= mostValues || stop(Why::count); }
+    bool deeper() { return ++depth_ <= deepest ? one() : stop(Why::depth); }
+
+    std::size_t count_ = 0;
+    int depth_ = 0;
+};
 
 } // namespace
 
@@ -267,29 +331,34 @@ Result<ProjectPtr> readJob(std::string_view content, std::string_view file,
     if (content.size() > mostJobBytes)
         return placed({fmt::format("the job is over {} MB", mostJobBytes / 1024 / 1024),
                        "it can't be a job of this program"});
-    bool tooDeep = false;
-    try {
-        const auto shallow = [&](int depth, json::parse_event_t, json&) {
-            if (depth > deepest)
-                tooDeep = true;
-            return !tooDeep;
-        };
-        const json j = json::parse(content, shallow);
-        if (tooDeep)
+    Guard guard;
+    if (!json::sax_parse(content, &guard)) {
+        switch (guard.why) {
+        case Guard::Why::depth:
             return placed(
                 {"the file is nested too deep for a job", "it can't be a job of this program"});
-        return readProject(j, file, library);
-    } catch (const json::parse_error& error) {
-        Problem p{"the job is damaged or cut short here",
+        case Guard::Why::count:
+            return placed({fmt::format("the file holds over {} values", mostValues),
+                           "it can't be a job of this program"});
+        case Guard::Why::number:
+        case Guard::Why::form:
+        case Guard::Why::nothing:
+            break;
+        }
+        Problem p{guard.why == Guard::Why::number ? "a number here is none a job could hold"
+                                                  : "the job is damaged or cut short here",
                   "take a copy that opens; the open job is as it was"};
-        const auto upTo =
-            content.substr(0, std::min(error.byte > 0 ? error.byte - 1 : 0, content.size()));
+        const auto upTo = content.substr(0, std::min(guard.at > 0 ? guard.at - 1 : 0,
+                                                     content.size()));
         p.line = static_cast<int>(std::count(upTo.begin(), upTo.end(), '\n')) + 1;
         const auto start = upTo.rfind('\n');
         p.column = static_cast<int>(characterCount(
                        start == std::string_view::npos ? upTo : upTo.substr(start + 1))) +
                    1;
         return placed(p);
+    }
+    try {
+        return readProject(json::parse(content), file, library);
     } catch (const json::exception&) {
         return placed({"the job holds something that is not what it should be",
                        "the file is damaged; take a copy that opens"});

@@ -13,7 +13,7 @@ Target readTarget(const json& j, const std::string& where) {
     t.is = f.word("is", targetWords);
     switch (t.is) {
     case Target::Is::piece:
-        t.piece = f.whole("id", 1, 1 << 30);
+        t.piece = f.whole("id", 1, mostId);
         break;
     case Target::Is::wall:
     case Target::Is::corner: {
@@ -74,6 +74,10 @@ Tie readTie(const json& j, const std::string& where) {
         }
         if (t.group.empty())
             f.fail("“pieces” is empty");
+        if (f.has("distance"))
+            t.distance = Length::millimetres(f.number("distance"));
+        if (t.distance < Length{})
+            f.fail("“distance” is under nothing");
         break;
     case Tie::Kind::inGroup: {
         wants({Is::piece});
@@ -158,7 +162,8 @@ Footprint readFootprint(const json& j, const std::string& where, const Size& siz
     return p;
 }
 
-Hanging readHanging(const json& j, const std::string& where) {
+/// `usual`: how such a kind hangs. Jobs of before wrote its drop down as if it had been measured.
+Hanging readHanging(const json& j, const std::string& where, const Hanging& usual) {
     Fields f(j, where);
     Hanging h;
     h.mount = f.word("mount", mountWords);
@@ -172,6 +177,10 @@ Hanging readHanging(const json& j, const std::string& where) {
         return Length::millimetres(v);
     };
     h.drop = length("drop");
+    const bool measured = f.has("dropMeasured") && f.need("dropMeasured") == true;
+    if (h.drop && !measured && h.mount == usual.mount && usual.drop &&
+        abs(*h.drop - *usual.drop) <= quiet)
+        h.drop.reset();
     h.ringSpacing = length("ringSpacing");
     h.ringsDown = length("ringsDown");
     h.slack = length("slack");
@@ -199,8 +208,9 @@ Hanging readHanging(const json& j, const std::string& where) {
 Piece readPiece(const json& j, const std::string& where, const Kit& kit) {
     Fields f(j, where);
     Piece p;
-    p.id = f.whole("id", 1, 1 << 30);
+    p.id = f.whole("id", 1, mostId);
     p.name = f.text("name", mostNameLength, true);
+    p.name = tidyName(p.name);
     if (plainWord(p.name).empty())
         f.fail("it has no name");
     const auto kind = f.text("kind", 80, true);
@@ -228,13 +238,14 @@ Piece readPiece(const json& j, const std::string& where, const Kit& kit) {
         p.heights = {height("seat"), height("arm"), height("back"), height("top")};
     }
     p.hanging = p.kind->hanging;
+    p.hanging.drop.reset();
     if (f.has("wall")) {
         const auto wall = wallIndex(f.text("wall", 2, true));
         if (!wall)
             f.fail("“wall” is no wall letter");
         p.wall = *wall;
         if (f.has("hanging"))
-            p.hanging = readHanging(f.need("hanging"), where + ", “hanging”");
+            p.hanging = readHanging(f.need("hanging"), where + ", “hanging”", p.kind->hanging);
         if (f.has("plan")) {
             Fields plan(f.need("plan"), where + ", “plan”");
             p.plan.form = plan.word("form", formWords);

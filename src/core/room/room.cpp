@@ -135,7 +135,9 @@ public:
     explicit Builder(const TapeNotes& notes) : notes_(notes), room_(std::make_shared<Room>()) {}
 
     Result<RoomPtr> run() {
-        const auto laid = traverse(notes_);
+        auto laid = traverse(notes_);
+        Fit fitted = fit(notes_, laid);
+        std::string square = rightAnglesDoubted(laid, fitted);
         room_->name = notes_.name;
         room_->units = notes_.units;
         room_->ceiling = notes_.ceiling.height;
@@ -148,11 +150,12 @@ public:
         room_->steps = notes_.steps;
         room_->north = notes_.north;
         room_->closure = laid.closure;
-        room_->fit = fit(notes_, laid);
+        room_->fit = std::move(fitted);
         auto& closure = room_->closure;
         // With corners unknown the runs alone can't gape: then the fit itself must be no worse than
         // a few times what the tools promise.
         const bool unknown =
+            loosened_ ||
             std::any_of(notes_.walls.begin(), notes_.walls.end(),
                         [](const TapedWall& w) { return w.corner == CornerSure::unknown; });
         closure.closed =
@@ -161,6 +164,10 @@ public:
         if (!room_->fit.words.empty())
             closure.words = (room_->closed || !laid.closure.closed ? closure.words + " " : "") +
                             room_->fit.words;
+        if (!square.empty()) {
+            closure.doubt = !loosened_;
+            closure.words += (closure.words.empty() ? "" : " ") + square;
+        }
         corners_ = room_->closed ? room_->fit.corners : laid.raw;
         if (room_->closed) {
             if (auto problem = crossed(corners_, false))
@@ -182,6 +189,65 @@ public:
     }
 
 private:
+    /// How far a diagonal is from what right angles make it, when that is more than the tools allow.
+    [[nodiscard]] std::optional<std::pair<const TapedDiagonal*, Length>>
+    offSquare(const Traverse& laid) const {
+        std::optional<std::pair<const TapedDiagonal*, Length>> worst;
+        double most = 1;
+        for (const TapedDiagonal& d : notes_.diagonals) {
+            const auto from = static_cast<std::size_t>(d.from);
+            const auto to = static_cast<std::size_t>(d.to);
+            if (from >= laid.balanced.size() || to >= laid.balanced.size())
+                continue;
+            const Length square =
+                Length::millimetres(norm(laid.balanced[to] - laid.balanced[from]));
+            const double sigma = notes_.weights.tape.of(d.run.value).mm();
+            const double off = std::abs((d.run.value - square).mm()) / (3 * std::sqrt(3.0) * sigma);
+            if (off > most) {
+                most = off;
+                worst = {&d, square};
+            }
+        }
+        return worst;
+    }
+
+    /// Corners that were only taken to be square are held loosely: where what was measured fits
+    /// well without them and not with them, they give. Where one diagonal alone speaks against
+    /// them, that is said, and nothing is decided.
+    std::string rightAnglesDoubted(Traverse& laid, Fit& fitted) {
+        const bool assumed =
+            std::any_of(notes_.walls.begin(), notes_.walls.end(),
+                        [](const TapedWall& w) { return w.corner == CornerSure::assumed; });
+        if (!assumed || notes_.diagonals.empty() || !laid.closure.turnsOnce)
+            return {};
+        const auto off = offSquare(laid);
+        if (laid.closure.closed && fitted.suspects.empty() && !off)
+            return {};
+        TapeNotes loose = notes_;
+        for (TapedWall& w : loose.walls)
+            if (w.corner == CornerSure::assumed)
+                w.corner = CornerSure::unknown;
+        auto laidLoose = traverse(loose);
+        auto fitLoose = fit(loose, laidLoose);
+        constexpr double good = 2.5;
+        if (fitLoose.determined && fitLoose.redundancy > 0 && fitLoose.unitWeight < good &&
+            fitLoose.suspects.empty()) {
+            loosened_ = true;
+            laid = std::move(laidLoose);
+            fitted = std::move(fitLoose);
+            return "It is out of square, as the diagonals have it.";
+        }
+        if (!off || !laid.closure.closed || fitLoose.redundancy > 0)
+            return {};
+        const Notation shown{notes_.units, 16};
+        const auto& [d, square] = *off;
+        return fmt::format("Diagonal {} to {} reads {}, and right angles make it {}: the room is "
+                           "out of square, or one of these is a slip. Tape the other diagonal.",
+                           wallName(d->from), wallName(d->to), write(d->run.value, shown),
+                           write(square, shown));
+    }
+    bool loosened_ = false;
+
     /// A window or door can't be higher than the ceiling that slopes down over it.
     std::optional<Problem> headsUnderSlopes() const {
         if (!room_->closed || room_->slopes.empty())

@@ -1,5 +1,6 @@
 #include "rules/rule_book.h"
 
+#include "files/whole_file.h"
 #include "measure/text.h"
 
 #include <fmt/format.h>
@@ -70,7 +71,8 @@ Rule readRule(const json& j, double unit, const RuleBook& book) {
         throw Fault{"it is not an object", "each rule is {\"id\": …, \"title\": …}"};
     static const std::set<std::string> known{
         "id",    "title", "measures", "quantity", "band",    "bands",      "best",   "right",
-        "tight", "loose", "source",   "settings", "numbers", "seenInPlan", "weight", "note"};
+        "tight", "loose", "source",   "settings", "numbers", "seenInPlan", "weight", "note",
+        "instead"};
     for (const auto& item : j.items())
         if (known.count(item.key()) == 0)
             throw Fault{fmt::format("it has a field “{}” that is not known", item.key()),
@@ -84,6 +86,16 @@ Rule readRule(const json& j, double unit, const RuleBook& book) {
     r.loose = text(j, "loose", false);
     r.note = text(j, "note", false);
     r.source = text(j, "source", true);
+    if (j.contains("instead")) {
+        if (!j["instead"].is_object())
+            throw Fault{"“instead” is not a group", "write it like {\"none\": \"…\"}"};
+        for (const auto& [when, says] : j["instead"].items()) {
+            if (!says.is_string())
+                throw Fault{fmt::format("what is said instead when “{}” is no text", when),
+                            "write a sentence"};
+            r.instead[when] = says.get<std::string>();
+        }
+    }
     if (j.contains("seenInPlan")) {
         if (!j["seenInPlan"].is_boolean())
             throw Fault{"“seenInPlan” is neither true nor false", "leave it out for true"};
@@ -134,6 +146,8 @@ Rule readRule(const json& j, double unit, const RuleBook& book) {
                 throw Fault{fmt::format("the setting “{}” is not a number", name),
                             "write a bare number"};
             r.settings[name] = v.get<double>() * factor;
+            if (std::string_view(key) == "numbers")
+                r.plain.insert(name);
         }
     }
     return r;
@@ -143,6 +157,21 @@ Rule readRule(const json& j, double unit, const RuleBook& book) {
 
 Length Rule::setting(std::string_view name) const {
     return Length::millimetres(number(name));
+}
+
+std::string Rule::filled(std::string s, Notation n) const {
+    for (const auto& [name, value] : settings) {
+        const auto mark = "{" + name + "}";
+        std::string said;
+        for (auto at = s.find(mark); at != std::string::npos; at = s.find(mark, at + said.size())) {
+            said = plain.count(name) == 0 ? words(Amount{Quantity::length, value}, n)
+                   : value > 0 && value < 0.02
+                       ? fmt::format("1/{:.0f}", 1 / value)
+                       : fmt::format("{:g}", value);
+            s.replace(at, mark.size(), said);
+        }
+    }
+    return s;
 }
 
 double Rule::number(std::string_view name) const {

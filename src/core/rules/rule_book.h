@@ -7,6 +7,7 @@
 #include <map>
 #include <memory>
 #include <optional>
+#include <set>
 #include <string>
 #include <string_view>
 #include <vector>
@@ -55,14 +56,22 @@ struct Rule {
     std::string tight;
     std::string loose;
     std::string note;       ///< said when it is only for information; `right` when there is none
+    /// Said instead of those in cases the rule's code tells apart, by their words.
+    std::map<std::string, std::string, std::less<>> instead{};
     std::string source;     ///< where the band comes from
     double weight = 3;      ///< among what is to mend, 9 first: what hurts or can't be used
     bool seenInPlan = true; ///< false for what is no stretch of floor: a height, a proportion
     std::map<std::string, double, std::less<>>
         settings; ///< other figures the rule works with; lengths in mm
+    std::set<std::string, std::less<>> plain{}; ///< those of them that are no lengths
 
     [[nodiscard]] Length setting(std::string_view name) const;
     [[nodiscard]] double number(std::string_view name) const;
+    /// A sentence of the book with each {name} of a setting or number put in, as the notation
+    /// writes it; other {words} stay for who knows them.
+    [[nodiscard]] std::string filled(std::string sentence, Notation) const;
+    /// What it measures, in the notation's units.
+    [[nodiscard]] std::string measuresIn(Notation n) const { return filled(measures, n); }
 };
 
 /// What a shelf is made of.

@@ -52,15 +52,16 @@ std::string rulesPage(const RuleBook& book) {
                       "the reading to the "
                       "middle of its band,\nthen to its near edge, and trying each on the whole "
                       "scene; the one that "
-                      "leaves least to mend, and moves least, is\noffered, with what it upsets and "
-                      "what it mends. When "
-                      "it upsets something, up to two further moves are looked for\nthat mend "
-                      "that. A remedy is a line "
-                      "that can be typed.\n\n";
+                      "leaves least to mend, and moves least, is\noffered, with all that it upsets "
+                      "and what it mends. When "
+                      "it upsets something, up to two further moves are\nlooked for that mend "
+                      "that. Nothing is offered that makes or worsens a clash, a thing past a wall, "
+                      "a stopped\ndoor or a way, or that leaves as much wrong as it mends. A remedy "
+                      "is a line that can be typed.\n\n";
     for (const auto& s : book.schools)
         out += fmt::format("- **{}** (`{}`): {}\n", s.title, s.id, s.says);
     for (const Rule& r : book.rules) {
-        out += fmt::format("\n## `{}`\n\n{}\n\n", r.id, r.measures);
+        out += fmt::format("\n## `{}`\n\n{}\n\n", r.id, r.measuresIn({Units::inches, 16}));
         std::string bands;
         for (const auto& [school, b] : r.bands)
             bands += fmt::format("{}{}{}", bands.empty() ? "" : "; ", bandWords(b, r.quantity),
@@ -70,7 +71,9 @@ std::string rulesPage(const RuleBook& book) {
              {std::pair{"Right", r.right}, std::pair{"Tight", r.tight}, std::pair{"Loose", r.loose},
               std::pair{"Note", r.note}})
             if (!says.empty())
-                out += fmt::format("- {}: {}\n", verdict, says);
+                out += fmt::format("- {}: {}\n", verdict, r.filled(says, {Units::inches, 16}));
+        for (const auto& [when, says] : r.instead)
+            out += fmt::format("- When {}: {}\n", when, r.filled(says, {Units::inches, 16}));
     }
     return out;
 }

@@ -168,6 +168,17 @@ double nosingAt(const Fixture& f, double along) {
     return f.riser.mm() * (1 + std::min(up, most) / f.going.mm());
 }
 
+bool overStairs(const Fixture& f, double along) {
+    const double foot = Length::inches(12).mm();
+    return f.upRight ? along > f.left.mm() - foot : along < (f.left + f.width).mm() + foot;
+}
+
+double floorUnder(const Room& room, int wall, double along) {
+    const Fixture* stairs = stairsOn(room, wall);
+    return stairs != nullptr && overStairs(*stairs, along) ? std::max(nosingAt(*stairs, along), 0.0)
+                                                           : 0.0;
+}
+
 double nosingSlope(const Fixture& f, double along) {
     const double way = f.upRight ? 1 : -1;
     const double up = (along - stairStart(f)) * way;

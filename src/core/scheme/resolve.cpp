@@ -208,9 +208,9 @@ private:
 
     void overTied(const Piece& p, const Tie& first, const Tie& second, const char* what) {
         scene_->overTied.push_back(
-            {fmt::format("{} can't be both “{}” and “{}”: each fixes {}", p.name,
-                         words(first, say_), words(second, say_), what),
-             "say one of them"});
+            {p.id, Problem{fmt::format("{} can't be both “{}” and “{}”: each fixes {}", p.name,
+                                       words(first, say_), words(second, say_), what),
+                           "say one of them"}});
     }
 
     /// The turn a tie fixes; for facing a point, as seen from `at`.
@@ -556,6 +556,13 @@ std::vector<TieLine> tieLines(const Tie& t, const Piece& p, Angle turn, const Sc
             const auto& s = scene.byId(id)->shape;
             box.include(Vec2{-extent(s, -frame.right()), -extent(s, -frame.front())});
             box.include(Vec2{extent(s, frame.right()), extent(s, frame.front())});
+        }
+        if (t.distance > Length{}) {
+            // With its front legs on: from there the rug lies forward.
+            const Vec2 front = frame.front();
+            const double edge = extent(scene.byId(t.group.front())->shape, front);
+            const double half = extent(placed(p.shape(), {{0, 0}, turn}), front);
+            return {{frame.right(), box.centre().x}, {front, edge - t.distance.mm() + half}};
         }
         return {{frame.right(), box.centre().x}, {frame.front(), box.centre().y}};
     }

@@ -20,7 +20,11 @@ struct Scene {
     SchemePtr scheme;
     std::vector<Placed> placed; ///< one for each floor piece of the scheme, in the same order
     std::vector<Placed> hung;   ///< one for each piece on a wall, in its wall's plane
-    std::vector<Problem>
+    struct OverTied {
+        int piece = 0;
+        Problem problem;
+    };
+    std::vector<OverTied>
         overTied; ///< ties that say the same coordinate twice; the first one said holds
 
     [[nodiscard]] const Placed* byId(int id) const;

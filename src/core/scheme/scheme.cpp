@@ -260,6 +260,7 @@ Piece pieceOf(const KindPtr& kind) {
     p.heights = kind->heights;
     p.footprint = kind->footprint;
     p.hanging = kind->hanging;
+    p.hanging.drop.reset(); // usual, and not measured
     return p;
 }
 

@@ -97,6 +97,8 @@ std::string words(const Tie& t, const Wording& w) {
         for (const int id : t.group)
             if (const auto* p = w.scheme.byId(id))
                 names.push_back(p->name);
+        if (t.distance > Length{})
+            return fmt::format("under the front legs of {}, {} on", listed(names), gap(t.distance));
         return "under " + listed(names);
     }
     case Tie::Kind::atPlace:

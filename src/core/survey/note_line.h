@@ -83,8 +83,26 @@ public:
         if (scanned->value > Length::metres(200))
             fail(mark_, fmt::format("{} is over 200 m", what), "check the figure and its unit",
                  scanned->used);
+        Length value = scanned->value;
+        if (mostFeet_ && !scanned->unitGiven) {
+            // The notes say that a bare number is feet; what makes no sense so is asked about.
+            const double feet = value.inInches();
+            value = Length::feet(feet);
+            if (feet > *mostFeet_ || (feet < leastFeet_ && feet > 0)) {
+                const auto said = trimmed(text_.substr(at_, scanned->used));
+                fail(mark_,
+                     fmt::format("{} is {} feet, as these notes have it: is that so?", what, said),
+                     fmt::format("write {}' or {}\"", said, said), scanned->used);
+            }
+        }
         at_ += scanned->used;
-        return scanned->value;
+        return value;
+    }
+    /// From here on a bare number is feet; one over `most`, or under `least` and not nothing, is
+    /// asked about.
+    void bareFeet(double least, double most) {
+        leastFeet_ = least;
+        mostFeet_ = most;
     }
     /// A length with the words it was written in.
     Taped taped(std::string_view what, Tool tool, bool mayBeZero = true) {
@@ -159,6 +177,8 @@ private:
     std::string_view text_;
     int number_;
     Units bare_;
+    double leastFeet_ = 0;
+    std::optional<double> mostFeet_;
     std::string_view file_;
     std::size_t at_ = 0;
     std::size_t mark_ = 0;

@@ -25,6 +25,10 @@ public:
             return;
         const NotePlace place = line.place();
         const auto w = line.word();
+        if (room().bareFeet) {
+            const bool large = w == "wall" || w == "ceiling" || w == "diagonal";
+            line.bareFeet(large ? 0 : 1, large ? 100 : 13);
+        }
         const auto& known = words();
         const auto it = std::find_if(known.begin(), known.end(), [&](const Word& k) {
             return std::find(k.first.begin(), k.first.end(), w) != k.first.end();
@@ -176,7 +180,7 @@ private:
     TapeNotes& room() { return rooms_.back(); }
 
     void newRoom(NoteLine& line, NotePlace place) {
-        auto n = line.restOfLine();
+        auto n = tidyName(line.restOfLine());
         if (n.empty())
             line.failAhead("the room has no name", "write it like: room Supper room");
         if (characterCount(n) > 80)
@@ -191,6 +195,7 @@ private:
                               "make another job of it");
             TapeNotes next;
             next.units = room().units;
+            next.bareFeet = room().bareFeet;
             next.tolerance = room().tolerance;
             next.weights = room().weights;
             next.firstLine = place.line;
@@ -209,6 +214,8 @@ private:
         if (!room().walls.empty())
             line.failHere("the units come after the first wall", "put them above it");
         room().units = *u;
+        const auto said = foldCase(w);
+        room().bareFeet = said == "feet" || said == "foot" || said == "ft";
     }
 
     static double oneIn(NoteLine& line, std::string_view what) {

@@ -227,6 +227,7 @@ struct TapeNotes {
     std::string name = "Room";
     int firstLine = 1;
     Units units = Units::feetAndInches; ///< what a bare number means in these notes
+    bool bareFeet = false;              ///< a bare number is feet, and not inches
     TapedCeiling ceiling;
     Mouldings mouldings;
     double tolerance = 200; ///< closes within 1 in this many

@@ -2,6 +2,7 @@
 
 #include "geometry/polygon.h"
 #include "measure/text.h"
+#include "survey/tape_notes.h"
 
 #include <Eigen/Dense>
 #include <fmt/format.h>
@@ -193,7 +194,11 @@ Result<std::string> notesOf(const TracedRoom& room, Units units, Pose* place) {
         return room.byEye ? write(Length::millimetres(mm), {units, 8})
                           : fmt::format("{:.2f}mm", mm);
     };
-    std::string out = fmt::format("room {}\n", room.name);
+    // What follows a # in notes is a remark.
+    auto name = tidyName(room.name);
+    std::replace(name.begin(), name.end(), '#', ' ');
+    name = tidyName(name);
+    std::string out = fmt::format("room {}\n", name.empty() ? "Room" : name);
     if (room.byEye)
         out += "taken by eye  # traced from a picture; tape what matters\n";
     else
@@ -224,6 +229,10 @@ Result<std::string> notesOf(const TracedRoom& room, Units units, Pose* place) {
     }
     if (room.byEye)
         out += "taken by tape\n";
+    // Never notes that could not be read again.
+    if (const auto again = readTapeNotes(out); !again)
+        return Problem{fmt::format("the outline makes no room: {}", again.problem().what),
+                       again.problem().remedy};
     return out;
 }
 

@@ -106,6 +106,25 @@ private:
 
 } // namespace
 
+namespace {
+
+/// An order of places, the same whichever came first.
+bool before(Vec2 a, Vec2 b) {
+    return a.x != b.x ? a.x < b.x : a.y < b.y;
+}
+
+} // namespace
+
+bool WayFinder::Pair::operator<(const Pair& o) const {
+    if (gap != o.gap)
+        return gap < o.gap;
+    if (builtIn != o.builtIn)
+        return builtIn;
+    const Vec2 at = onFirst + onSecond;
+    const Vec2 other = o.onFirst + o.onSecond;
+    return before(at, other);
+}
+
 WayFinder::Round WayFinder::roundOf(const Convex& c) {
     return {insideOf(c), reachOf(c)};
 }
@@ -117,11 +136,13 @@ std::optional<WayFinder::Pair> WayFinder::pairOf(const Block& a, const Block& b,
     const Vec2 apart = ra.centre - rb.centre;
     if (dot(apart, apart) > reach * reach)
         return {};
+    if (before(rb.centre, ra.centre))
+        return pairOf(b, a, rb, ra, k, i);
     const Gap g = gapBetween(a.shape, b.shape);
     const bool sameDoorway = b.isFrameOf(a.frames[0]) || b.isFrameOf(a.frames[1]);
     if (g.apart.mm() > widest_ || (sameDoorway && g.apart > Length::millimetres(0.001)))
         return {};
-    Pair p{g.apart.mm(), i, k, g.onFirst, g.onSecond};
+    Pair p{g.apart.mm(), i, k, g.onFirst, g.onSecond, a.builtIn && b.builtIn};
     if (g.apart <= Length{}) {
         // Overlapping, they are joined through a point of both.
         p.onFirst = p.onSecond = common(a.shape, b.shape, g);
@@ -137,8 +158,7 @@ WayFinder::WayFinder(std::vector<Block> blocks, Length widest)
         for (std::size_t k = 0; k < i; ++k)
             if (auto p = pairOf(blocks_[i], blocks_[k], rounds_[i], rounds_[k], i, k))
                 pairs_.push_back(*p);
-    std::sort(pairs_.begin(), pairs_.end(),
-              [](const Pair& a, const Pair& b) { return a.gap < b.gap; });
+    std::sort(pairs_.begin(), pairs_.end());
 }
 
 std::optional<Pinch> WayFinder::narrowest(const WayEnd& from, const WayEnd& to,
@@ -190,14 +210,13 @@ std::optional<Pinch> WayFinder::narrowest(const WayEnd& from, const WayEnd& to,
             if (!isOut(k))
                 if (auto p = pairOf(blockAt(i), blockAt(k), roundAt(i), roundAt(k), i, k))
                     fresh.push_back(*p);
-    std::sort(fresh.begin(), fresh.end(),
-              [](const Pair& a, const Pair& b) { return a.gap < b.gap; });
+    std::sort(fresh.begin(), fresh.end());
     const Divide line{from.at, to.at - from.at};
     Rounds rounds(all);
     std::size_t a = 0;
     std::size_t b = 0;
     while (a < pairs_.size() || b < fresh.size()) {
-        const bool old = b >= fresh.size() || (a < pairs_.size() && pairs_[a].gap <= fresh[b].gap);
+        const bool old = b >= fresh.size() || (a < pairs_.size() && !(fresh[b] < pairs_[a]));
         const Pair& p = old ? pairs_[a++] : fresh[b++];
         if (old && (isOut(p.first) || isOut(p.second)))
             continue;

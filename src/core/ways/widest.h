@@ -15,6 +15,7 @@ struct Block {
     /// The doorways it frames, at most two; below 0 for none. How wide a doorway itself is does not
     /// count: no gap between two blocks that frame the same one.
     std::array<int, 2> frames{-1, -1};
+    bool builtIn = false; ///< of gaps as wide, those between what is built in come first
 
     [[nodiscard]] bool isFrameOf(int doorway) const {
         return doorway >= 0 && (frames[0] == doorway || frames[1] == doorway);
@@ -24,7 +25,7 @@ struct Block {
 /// Where a way begins or ends.
 struct WayEnd {
     Vec2 at;          ///< mm
-    int doorway = -1;  ///< which one it is in the middle of; its frame may be close
+    int doorway = -1;  ///< which one it is in; its frame may be close
     bool fits = true;  ///< whoever is there needs room there; false where touching will do
 };
 
@@ -51,7 +52,8 @@ struct Opened {
 /// round of blocks each within a diameter of the next, that goes round one of the two places and
 /// not the other: one that crosses a line between them an odd number of times. Taking pairs in
 /// order of their gaps, the first that closes such a round is the narrowest place of the widest
-/// way, and its gap is exact.
+/// way, and its gap is exact. Gaps as wide are taken in an order that their places give, and not
+/// the order in which the blocks came.
 class WayFinder {
 public:
     /// Gaps wider than `widest` are of no interest.
@@ -75,6 +77,9 @@ private:
         std::size_t second;
         Vec2 onFirst;
         Vec2 onSecond;
+        bool builtIn; ///< both are
+
+        bool operator<(const Pair&) const;
     };
 
     struct Round {
