@@ -362,8 +362,7 @@ void MeasureScreen::showFit() {
     if (!fault_) {
         says_->setText(QString::fromStdString(room.closure.words));
         says_->setStyleSheet(colour(!room.closed                ? look().loose
-                                    : room.fit.suspects.empty() && !room.closure.doubt
-                                        ? look().right
+                                    : room.fit.suspects.empty() ? look().right
                                         : look().tight));
     }
     const Notation n{room.units, 16};

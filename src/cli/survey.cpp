@@ -49,7 +49,6 @@ json jsonOf(const Room& room) {
            {"closed", room.closed},
            {"corners_mm", points(room.corners())},
            {"misclosure_mm", c.misclosure.mm()},
-           {"doubt", c.doubt},
            {"words", c.words}};
     j["ratio"] = c.ratio > 0 ? json(c.ratio) : json(nullptr);
     j["perimeter_mm"] = room.perimeter().mm();

@@ -187,8 +187,8 @@ FitAnswer rugsThatHold(const Project& job, const std::vector<int>& seats, const 
                 const Shape rug = placed(rectangle(w, deep), {at, frame.turn});
                 const auto holds = rugHold(**scene, seats, rug);
                 bool in = holds != RugHold::none;
-                for (std::size_t k = 0; k < job.room->stretches() && in; ++k) {
-                    const Wall wall = job.room->stretchAt(k);
+                for (std::size_t side = 0; side < job.room->stretches() && in; ++side) {
+                    const Wall wall = job.room->stretchAt(side);
                     in = gapBetween(rug, stretch({wall.start, wall.end})).depth.mm() <= 0.01;
                 }
                 if (in && job.room->holds(at)) {

@@ -164,10 +164,8 @@ public:
         if (!room_->fit.words.empty())
             closure.words = (room_->closed || !laid.closure.closed ? closure.words + " " : "") +
                             room_->fit.words;
-        if (!square.empty()) {
-            closure.doubt = !loosened_;
+        if (!square.empty())
             closure.words += (closure.words.empty() ? "" : " ") + square;
-        }
         corners_ = room_->closed ? room_->fit.corners : laid.raw;
         if (room_->closed) {
             if (auto problem = crossed(corners_, false))

@@ -81,9 +81,7 @@ struct Tie {
     Target of;
     Target also;            ///< centredBetween: the second thing
     std::vector<int> group; ///< under: piece ids
-    /// Gap; centredOn: offset to the right as you face it; at: x; under: how far the front legs of
-    /// the first stand in from the edge, 0 for all of it in the middle under them.
-    Length distance;
+    Length distance;        ///< gap; centredOn: offset to the right as you face it; at: x
     Length second;          ///< at: y
     Angle turn;             ///< turned
     /// fromPiece: which side of the other piece. centredOn: the side it stands at, so that beside a

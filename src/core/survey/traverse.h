@@ -19,8 +19,7 @@ struct Closure {
         0; ///< perimeter over misclosure: closes 1 in this many; 0 when it closes to nothing
     Angle angular;                   ///< 360 degrees less the turns of all corners
     std::vector<Length> corrections; ///< how much each wall grew by the adjustment
-    bool doubt = false; ///< a diagonal speaks against corners that were taken to be square
-    std::string words;  ///< a sentence for people
+    std::string words;               ///< a sentence for people
 };
 
 /// The runs laid end to end.
