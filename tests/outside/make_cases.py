@@ -196,7 +196,8 @@ for _ in range(18):
     pieces = []
     for k in range(count):
         x = width * (k + 0.5) / count
-        w = min(each, 2 * x, 2 * (width - x))
+        # Up to the next thousandth, so that what is written down touches the walls all the same.
+        w = math.ceil(min(each, 2 * x, 2 * (width - x)) * 1000 + 1) / 1000
         pieces.append(f"bookcase {w:g} x 12 x 60 called case {k + 1} at {x:g}in, "
                       f"{y + (k % 2) * 4:g}in")
     random.shuffle(pieces)
