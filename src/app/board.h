@@ -132,6 +132,7 @@ private:
     void paintSnap(const sheets::Drawing&);
     void dragTo(QPointF, Qt::KeyboardModifiers);
     void turnTo(QPointF, Qt::KeyboardModifiers);
+    [[nodiscard]] Result<Edit> turned() const;
     void finishDrag();
     void cancelHand();
     [[nodiscard]] OwnTape::End endAt(QPointF) const;

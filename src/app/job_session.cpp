@@ -1,5 +1,6 @@
 #include "app/job_session.h"
 
+#include "judge/deadline.h"
 #include "judge/say.h"
 #include "measure/text.h"
 
@@ -21,6 +22,8 @@ namespace {
 
 constexpr int pauseMilliseconds = 2000;
 constexpr int regularMilliseconds = 30000;
+/// Longer than this the window is not kept waiting; what is left is judged beside it.
+constexpr std::chrono::milliseconds judgeInWindow{40};
 
 /// The running program's mark on its copies: its number, and when it began, since numbers come
 /// again.
@@ -60,6 +63,9 @@ JobSession::JobSession(Library library, QObject* parent)
 
 JobSession::~JobSession() {
     ++*generation_;
+    ++*judgement_;
+    *leavingNow_ = true;
+    pool_.clear();
     pool_.waitForDone();
     // What was not saved, and not given up, keeps its copy.
     if (!changed_ || leaving_)
@@ -76,10 +82,31 @@ void JobSession::take(ProjectPtr project, ScenePtr scene) {
 }
 
 void JobSession::judgeNow() {
-    judged_ = judgeWhole(*scene(), *library_.book, project()->judgement);
-    remedies_.clear();
+    ++*judgement_;
     ++*generation_;
+    judged_ = judgeWhole(*scene(), *library_.book, project()->judgement, within(judgeInWindow));
+    remedies_.clear();
     finding_ = 0;
+    if (judged_.stopped)
+        judgeBeside();
+}
+
+void JobSession::judgeBeside() {
+    pool_.start([this, mine = judgement_->load(), now = judgement_, job = project(),
+                 there = scene(), book = library_.book] {
+        auto all = judgeWhole(*there, *book, job->judgement, [&] { return *now != mine; });
+        if (all.stopped)
+            return;
+        QMetaObject::invokeMethod(
+            this,
+            [this, mine, all = std::move(all)]() mutable {
+                if (*judgement_ != mine)
+                    return;
+                judged_ = std::move(all);
+                emit jobChanged();
+            },
+            Qt::QueuedConnection);
+    });
 }
 
 void JobSession::dropMissing() {
@@ -93,18 +120,36 @@ int JobSession::toMend() const {
                                           [](const Reading& r) { return r.toMend(); }));
 }
 
-int JobSession::toMendIn(std::size_t scheme) {
+std::optional<int> JobSession::toMendIn(std::size_t scheme) {
     if (scheme == project()->active)
-        return toMend();
+        return judgedWhole() ? std::optional(toMend()) : std::nullopt;
     if (const auto known = mendElsewhere_.find(scheme); known != mendElsewhere_.end())
         return known->second;
-    const auto other =
-        resolve(project_->roomOf(scheme), project_->schemes[scheme], project_->notation);
-    int count = 0;
-    if (other)
-        for (const Reading& r : judge(**other, *library_.book, project_->judgement))
-            count += r.toMend() ? 1 : 0;
-    return mendElsewhere_[scheme] = count;
+    const auto count = [job = project_, scheme, book = library_.book](const Stopped& stopped) {
+        const auto other = resolve(job->roomOf(scheme), job->schemes[scheme], job->notation);
+        std::optional<int> out = 0;
+        if (!other)
+            return out;
+        const auto all = judgeWhole(**other, *book, job->judgement, stopped);
+        for (const Reading& r : all.readings)
+            *out += r.toMend() ? 1 : 0;
+        return all.stopped ? std::nullopt : out;
+    };
+    const auto known = mendElsewhere_[scheme] = count(within(judgeInWindow / 4));
+    if (!known)
+        pool_.start([this, count, scheme, of = project_, gone = leavingNow_] {
+            const auto found = count([&] { return gone->load(); });
+            QMetaObject::invokeMethod(
+                this,
+                [this, found, scheme, of] {
+                    if (of != project_)
+                        return;
+                    mendElsewhere_[scheme] = found;
+                    emit jobChanged();
+                },
+                Qt::QueuedConnection);
+        });
+    return known;
 }
 
 Verdict JobSession::verdictOf(int piece) const {
@@ -139,6 +184,9 @@ void JobSession::setLibrary(Library library) {
 void JobSession::findRemedies(std::vector<std::size_t> wanted) {
     const int mine = ++*generation_;
     std::erase_if(wanted, [&](std::size_t i) { return remedyKnown(i) || i >= judged_.readings.size(); });
+    // Not before all is judged: then they are asked for again.
+    if (!judgedWhole())
+        wanted.clear();
     finding_ = static_cast<int>(wanted.size());
     if (wanted.empty())
         return;

@@ -34,10 +34,14 @@ public:
     [[nodiscard]] const ProjectPtr& settledProject() const { return project_; }
     [[nodiscard]] const ScenePtr& settledScene() const { return scene_; }
     [[nodiscard]] const std::vector<Reading>& readings() const { return judged_.readings; }
+    /// False while a crowded job is still being judged beside the window; `readings` are then
+    /// those found so far.
+    [[nodiscard]] bool judgedWhole() const { return !judged_.stopped; }
     [[nodiscard]] Wording wording() const { return project()->wording(); }
     [[nodiscard]] int toMend() const;
-    /// Readings left to mend in another scheme.
-    [[nodiscard]] int toMendIn(std::size_t scheme);
+    /// Readings left to mend in another scheme; empty while that is being found out beside the
+    /// window, which jobChanged tells of.
+    [[nodiscard]] std::optional<int> toMendIn(std::size_t scheme);
     /// The worst verdict a piece has a part in; right when it has none.
     [[nodiscard]] Verdict verdictOf(int piece) const;
     /// The remedy of a reading, found when first asked for and kept until the job changes.
@@ -134,6 +138,7 @@ private:
     void take(ProjectPtr, ScenePtr);
     void stepBetween(std::vector<Step>& from, std::vector<Step>& to, const char* verb);
     void judgeNow();
+    void judgeBeside();
     void dropMissing();
     void dropCopy();
 
@@ -146,8 +151,11 @@ private:
     QThreadPool pool_;                              ///< one thread, for remedies
     std::shared_ptr<std::atomic<int>> generation_ = ///< of what was asked; older answers are late
         std::make_shared<std::atomic<int>>(0);
+    std::shared_ptr<std::atomic<int>> judgement_ = ///< of what was judged; older answers are late
+        std::make_shared<std::atomic<int>>(0);
+    std::shared_ptr<std::atomic<bool>> leavingNow_ = std::make_shared<std::atomic<bool>>(false);
     int finding_ = 0;
-    std::map<std::size_t, int> mendElsewhere_; ///< by scheme, until the kept job changes
+    std::map<std::size_t, std::optional<int>> mendElsewhere_; ///< by scheme, until the job changes
     std::vector<Step> past_;
     std::vector<Step> future_;
     std::vector<int> selected_;

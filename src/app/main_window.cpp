@@ -377,6 +377,27 @@ void MainWindow::fillRecent() {
         recent_->addAction("Nothing yet")->setEnabled(false);
 }
 
+namespace {
+
+enum class LeftBehind { take, away, later };
+
+/// Asks what to do with work that a program which did not end well left behind.
+LeftBehind askAboutLeft(QWidget* over, const QString& title, const QString& question,
+                        const QString& take, const QString& away) {
+    QMessageBox ask(QMessageBox::NoIcon, title, question, QMessageBox::NoButton, over);
+    ask.setObjectName("recovery");
+    auto* yes = ask.addButton(take, QMessageBox::AcceptRole);
+    auto* no = ask.addButton(away, QMessageBox::DestructiveRole);
+    ask.addButton("Later", QMessageBox::RejectRole);
+    ask.setDefaultButton(yes);
+    ask.exec();
+    return ask.clickedButton() == yes  ? LeftBehind::take
+           : ask.clickedButton() == no ? LeftBehind::away
+                                       : LeftBehind::later;
+}
+
+} // namespace
+
 bool MainWindow::offerRecovery() {
     for (const auto& r : JobSession::leftBehind()) {
         auto job = openJob(r.file.toStdString(), session_.library());
@@ -384,19 +405,14 @@ bool MainWindow::offerRecovery() {
             emit session_.told(QString::fromStdString(job.problem().text()), true);
             continue;
         }
-        QMessageBox ask(QMessageBox::NoIcon, "Unsaved work",
-                        QString("Mezzet ended without saving “%1”, %2. Take it up again?")
-                            .arg(QString::fromStdString((*job)->title), r.when),
-                        QMessageBox::NoButton, this);
-        ask.setObjectName("recovery");
-        auto* yes = ask.addButton("Take it up", QMessageBox::AcceptRole);
-        auto* no = ask.addButton("Throw it away", QMessageBox::DestructiveRole);
-        ask.addButton("Later", QMessageBox::RejectRole);
-        ask.setDefaultButton(yes);
-        ask.exec();
-        if (ask.clickedButton() == no)
+        const auto answer = askAboutLeft(
+            this, "Unsaved work",
+            QString("Mezzet ended without saving “%1”, %2. Take it up again?")
+                .arg(QString::fromStdString((*job)->title), r.when),
+            "Take it up", "Throw it away");
+        if (answer == LeftBehind::away)
             JobSession::forget(r);
-        if (ask.clickedButton() != yes)
+        if (answer != LeftBehind::take)
             continue;
         session_.open(*job, r.path, true);
         // Under this program's own name first: the old copy may be the only one.
@@ -408,20 +424,14 @@ bool MainWindow::offerRecovery() {
         const auto notes = readTextFile(r.file.toStdString(), mostDraftBytes);
         if (!notes)
             continue;
-        QMessageBox ask(QMessageBox::NoIcon, "Unsaved notes",
-                        QString("Mezzet ended while notes were being typed, %1. Take them up "
-                                "again?")
-                            .arg(r.when),
-                        QMessageBox::NoButton, this);
-        ask.setObjectName("recovery");
-        auto* yes = ask.addButton("Take them up", QMessageBox::AcceptRole);
-        auto* no = ask.addButton("Throw them away", QMessageBox::DestructiveRole);
-        ask.addButton("Later", QMessageBox::RejectRole);
-        ask.setDefaultButton(yes);
-        ask.exec();
-        if (ask.clickedButton() == no)
+        const auto answer = askAboutLeft(
+            this, "Unsaved notes",
+            QString("Mezzet ended while notes were being typed, %1. Take them up again?")
+                .arg(r.when),
+            "Take them up", "Throw them away");
+        if (answer == LeftBehind::away)
             JobSession::forget(r);
-        if (ask.clickedButton() != yes)
+        if (answer != LeftBehind::take)
             continue;
         if (startFrom(QString::fromStdString(*notes)))
             JobSession::forget(r);

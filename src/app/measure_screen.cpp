@@ -1,7 +1,5 @@
 #include "app/measure_screen.h"
 
-#include "app/job_session.h"
-
 #include "app/sheet_dialog.h"
 #include "app/style.h"
 #include "app/trace_screen.h"
@@ -9,13 +7,10 @@
 #include "sheets/blank_sheet.h"
 
 #include <QDialogButtonBox>
-#include <QDir>
-#include <QFile>
 #include <QHBoxLayout>
 #include <QKeyEvent>
 #include <QLabel>
 #include <QListWidget>
-#include <QMessageBox>
 #include <QPushButton>
 #include <QScrollArea>
 #include <QTextBlock>
@@ -184,40 +179,6 @@ MeasureScreen::~MeasureScreen() {
         forgetDraft();
 }
 
-bool MeasureScreen::keepDraft() {
-    if (notes() == begunFrom_)
-        return true;
-    QDir().mkpath(JobSession::recoveryFolder());
-    const auto kept =
-        writeWhole(JobSession::notesFile().toStdString(), notes().toUtf8().toStdString());
-    if (!kept)
-        laserSays_->setText("The copy for safety could not be written: " +
-                            QString::fromStdString(kept.problem().sentence()));
-    return kept.ok();
-}
-
-void MeasureScreen::forgetDraft() {
-    QFile::remove(JobSession::notesFile());
-}
-
-/// Nothing that was typed is thrown away unasked.
-void MeasureScreen::reject() {
-    if (isVisible() && notes() != begunFrom_) {
-        QMessageBox ask(QMessageBox::NoIcon, "Notes not taken", "These notes were changed.",
-                        QMessageBox::NoButton, this);
-        ask.setObjectName("notesChanged");
-        auto* away = ask.addButton("Throw away the changes", QMessageBox::DestructiveRole);
-        auto* stay = ask.addButton("Go on typing", QMessageBox::RejectRole);
-        ask.setDefaultButton(stay);
-        ask.exec();
-        if (ask.clickedButton() != away)
-            return;
-    }
-    draft_.stop();
-    forgetDraft();
-    QDialog::reject();
-}
-
 QString MeasureScreen::said() const {
     return says_->text();
 }
@@ -361,9 +322,10 @@ void MeasureScreen::showFit() {
     const Room& room = *rooms_[room_];
     if (!fault_) {
         says_->setText(QString::fromStdString(room.closure.words));
-        says_->setStyleSheet(colour(!room.closed                ? look().loose
-                                    : room.fit.suspects.empty() ? look().right
-                                        : look().tight));
+        const bool sound = room.fit.suspects.empty() && !room.closure.doubted;
+        says_->setStyleSheet(colour(!room.closed ? look().loose
+                                    : sound      ? look().right
+                                                 : look().tight));
     }
     const Notation n{room.units, 16};
     QString s;

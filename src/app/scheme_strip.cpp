@@ -25,12 +25,13 @@ constexpr std::size_t most = 9; ///< tabs; the rest are gone to by the line
 /// One scheme: its number and name, and what it has to mend.
 class SchemeTab : public QPushButton {
 public:
-    SchemeTab(const QString& name, int mend, bool here, QWidget* parent = nullptr)
-        : QPushButton(parent), name_(name), mend_(mend), here_(here) {
+    SchemeTab(const QString& name, std::optional<int> mend, bool here, QWidget* parent = nullptr)
+        : QPushButton(parent), name_(name), here_(here) {
         setFixedHeight(34);
         setCheckable(false);
-        const auto told =
-            mend_ == 0 ? QString("nothing to mend") : QString("%1 to mend").arg(mend_);
+        const auto told = !mend        ? QString("judging …")
+                          : *mend == 0 ? QString("nothing to mend")
+                                       : QString("%1 to mend").arg(*mend);
         note_ = told;
         setAccessibleName(name + ", " + told + (here ? ", open" : ""));
         const QFontMetrics bold(sheets::sans(14, QFont::DemiBold));
@@ -69,7 +70,6 @@ private:
     QString name_;
     QString note_;
     int wide_ = 0;
-    int mend_;
     bool here_;
 };
 
@@ -114,7 +114,7 @@ void SchemeStrip::rebuild() {
     for (std::size_t k = 0; k < here.size() && k < most; ++k) {
         const auto i = here[k];
         says << QString::fromStdString(job.schemes[i]->name)
-             << QString::number(session_.toMendIn(i));
+             << QString::number(session_.toMendIn(i).value_or(-1));
     }
     setZoom(zoom_);
     if (says == shown_)

@@ -373,6 +373,8 @@ void TapePanel::rebuild() {
     heading->setProperty("heading", true);
     heading->setWordWrap(true);
     column->addWidget(heading);
+    if (!session_.judgedWhole())
+        column->addWidget(quietLabel("Still judging: these are the readings found so far."));
     const auto card = [&](std::size_t i, bool withPiece) {
         if (static_cast<int>(cards_.size()) >= mostCards)
             return;
@@ -444,9 +446,10 @@ void TapePanel::rebuild() {
                        "round in the demo: Job, Open the demo."));
     } else {
         const int n = session_.toMend();
-        heading->setText(scheme.pieces.empty() ? QString("Nothing placed yet")
-                         : n == 0              ? QString("Nothing to mend")
-                                               : QString("%1 to mend").arg(n));
+        heading->setText(scheme.pieces.empty()     ? QString("Nothing placed yet")
+                         : !session_.judgedWhole() ? QString("%1 to mend so far").arg(n)
+                         : n == 0                  ? QString("Nothing to mend")
+                                                   : QString("%1 to mend").arg(n));
         const auto* school =
             session_.library().book->schoolById(session_.project()->judgement.school);
         column->addWidget(quietLabel(scheme.pieces.empty()

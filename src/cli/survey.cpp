@@ -48,6 +48,7 @@ json jsonOf(const Room& room) {
     json j{{"room", room.name},
            {"closed", room.closed},
            {"corners_mm", points(room.corners())},
+           {"doubted", c.doubted},
            {"misclosure_mm", c.misclosure.mm()},
            {"words", c.words}};
     j["ratio"] = c.ratio > 0 ? json(c.ratio) : json(nullptr);

@@ -14,7 +14,6 @@ namespace {
 /// How far front legs stand on a rug, when nothing is said; 6 in is the least (common practice).
 constexpr Length usualFrontLegs = Length::inches(8);
 
-
 class PlacementReader {
 public:
     PlacementReader(WordsReader& words, const Piece& subject, const Scene& scene)

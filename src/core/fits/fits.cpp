@@ -7,6 +7,7 @@
 #include "geometry/polygon.h"
 #include "judge/at_table.h"
 #include "judge/floor_ways.h"
+#include "judge/guard.h"
 #include "measure/text.h"
 #include "room/facts.h"
 
@@ -442,6 +443,7 @@ FitAnswer doesItFit(const Project& job, const Piece& wanted, const GoesOn& goesO
     std::optional<FitChoice> best;
     double least = 1e300;
     std::vector<std::string> why;
+    std::string harm; ///< of the first place that does some
     int tried = 0;
     for (const Place& place : placesFor(*base->scene, wanted, out.regions)) {
         if (++tried > 60 || (goesOn && !goesOn()))
@@ -457,6 +459,12 @@ FitAnswer doesItFit(const Project& job, const Piece& wanted, const GoesOn& goesO
         if (!after)
             continue;
         const auto judged = judgedAfter(*after);
+        // What is guarded is never a price.
+        if (auto done = harmOf(base->judged, judged, after->project->wording()); !done.empty()) {
+            if (harm.empty())
+                harm = std::move(done);
+            continue;
+        }
         const double weight = weightOf(judged.readings);
         const auto upsets = upsetBy(*base, *after, judged);
         if (weight >= least && !(upsets.empty() && !why.empty()))
@@ -495,12 +503,15 @@ FitAnswer doesItFit(const Project& job, const Piece& wanted, const GoesOn& goesO
         out.reasons.push_back("No door is taped, so how it comes in is not known.");
     for (const std::string& u : why)
         out.reasons.push_back(u);
+    if (standsSomewhere && !best && !harm.empty())
+        out.reasons.push_back("Wherever it has the room, something is in the way: " + harm);
     if (!standsSomewhere)
         out.reasons.push_back("There is nowhere to stand it.");
     out.yes = standsSomewhere && best && why.empty() && (comesIn || !anyDoor);
     out.heading = out.yes                       ? "Yes, it fits"
                   : standsSomewhere && !comesIn ? "No: it doesn't come in"
-                  : standsSomewhere             ? "It stands, but upsets something"
+                  : best                        ? "It stands, but upsets something"
+                  : standsSomewhere             ? "No: it would be in the way"
                                                 : "No";
     if (best)
         out.choices.push_back(std::move(*best));

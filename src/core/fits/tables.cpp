@@ -4,6 +4,7 @@
 #include "geometry/gap.h"
 #include "judge/at_table.h"
 #include "judge/floor_ways.h"
+#include "judge/guard.h"
 
 #include <fmt/format.h>
 
@@ -111,7 +112,7 @@ std::vector<int> tableAndChairs(const Project& job, const Scene& scene, int tabl
 }
 
 /// The edit that takes the old table and chairs out and puts this one in with its chairs; empty
-/// when it upsets something.
+/// when it upsets something; when not `strictly`, only when it does harm (see judge/guard.h).
 std::optional<FitChoice> tryTable(const Project& job, const Base& base,
                                   const std::vector<int>& gone, const KindPtr& kind,
                                   const KindPtr& chairs, Size size, Pose pose, Length each,
@@ -150,8 +151,9 @@ std::optional<FitChoice> tryTable(const Project& job, const Base& base,
     auto after = apply(job, whole);
     if (!after)
         return {};
-    const auto upsets = upsetBy(base, *after, judgedAfter(*after));
-    if (strictly && !upsets.empty())
+    const auto judged = judgedAfter(*after);
+    const auto upsets = upsetBy(base, *after, judged);
+    if (harms(base.judged, judged) || (strictly && !upsets.empty()))
         return {};
     FitChoice c;
     c.detail = fmt::format("seats {}{}", seats, upsets.empty() ? "" : ", but " + upsets.front());

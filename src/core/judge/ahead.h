@@ -6,6 +6,7 @@
 
 #include <algorithm>
 #include <optional>
+#include <tuple>
 
 namespace mezzet {
 
@@ -14,6 +15,19 @@ struct Stop {
     double ahead = 0; ///< mm
     Target what;
     Vec2 at;
+    Vec2 centre; ///< of the thing, from where the lane begins
+
+    /// Of two as near, what is built comes before pieces, and of those the one whose middle is
+    /// nearer, so that it doesn't hang on which was placed first.
+    [[nodiscard]] bool before(const Stop& other) const {
+        const bool piece = what.is == Target::Is::piece;
+        const bool otherPiece = other.what.is == Target::Is::piece;
+        if (ahead != other.ahead || piece != otherPiece || !piece)
+            return ahead < other.ahead || (ahead == other.ahead && !piece && otherPiece);
+        const double a = norm(centre);
+        const double b = norm(other.centre);
+        return std::tie(a, centre.x, centre.y) < std::tie(b, other.centre.x, other.centre.y);
+    }
 
     /// Takes another when it comes before.
     static void offer(std::optional<Stop>& best, const Lane& lane, Length look, const Target& what,
@@ -22,8 +36,9 @@ struct Stop {
         if (!p)
             return;
         const double ahead = std::max(dot(*p - lane.from, lane.along), 0.0);
-        if (ahead <= look.mm() && (!best || ahead < best->ahead))
-            best = Stop{ahead, what, *p};
+        const Stop one{ahead, what, *p, s.centre - lane.from};
+        if (ahead <= look.mm() && (!best || one.before(*best)))
+            best = one;
     }
 };
 

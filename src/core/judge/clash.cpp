@@ -187,6 +187,23 @@ Through pastWall(const Shape& s, const Wall& w) {
     return out;
 }
 
+/// How far the point of it that is farthest out lies from the floor, mm. It tells what the depth
+/// through one wall doesn't: that a piece goes farther out along it.
+double farthestOut(const Shape& s, const Room& room) {
+    double out = 0;
+    for (const Vec2 p : outline(s)) {
+        if (!room.closed || insideOutline(room.edge, p))
+            continue;
+        double off = 1e300;
+        for (std::size_t k = 0; k < room.stretches(); ++k) {
+            const Wall w = room.stretchAt(k);
+            off = std::min(off, norm(p - nearestOn({w.start, w.end}, p)));
+        }
+        out = std::max(out, off);
+    }
+    return out;
+}
+
 void judgeInside(const JudgeContext& c) {
     judgeWallInside(c);
     const double contact = c.rule.setting("contact").mm();
@@ -225,20 +242,21 @@ void judgeInside(const JudgeContext& c) {
                 nearest = k;
             }
         }
+        const auto add = [&](int w, double depth, Vec2 from, Vec2 to) {
+            Reading& r = c.add(p.id, wallTarget(w), Amount{Quantity::length, depth}, from, to);
+            r.second = Amount{Quantity::length, farthestOut(p.shape, room)};
+            r.verdict = Verdict::clash;
+        };
         for (const auto& [w, worst] : past)
-            c.add(p.id, wallTarget(w), Amount{Quantity::length, worst.through.depth},
-                  worst.through.deepest,
-                  worst.through.deepest +
-                      room.stretchAt(worst.stretch).inward() * worst.through.depth)
-                .verdict = Verdict::clash;
+            add(w, worst.through.depth, worst.through.deepest,
+                worst.through.deepest +
+                    room.stretchAt(worst.stretch).inward() * worst.through.depth);
         if (nearest) {
             const Wall wall = room.stretchAt(*nearest);
             const Vec2 in = wall.inward();
             const double depth = dot(wall.start, in) + extent(p.shape, -in);
             const Vec2 deepest = support(p.shape, -in);
-            c.add(p.id, wallTarget(room.edgeWall[*nearest]), Amount{Quantity::length, depth},
-                  deepest, deepest + in * depth)
-                .verdict = Verdict::clash;
+            add(room.edgeWall[*nearest], depth, deepest, deepest + in * depth);
         }
         for (const auto& f : room.fixtures) {
             // What passes under a thing on the wall, or over a low one, is not in its place.

@@ -249,12 +249,22 @@ std::vector<Goal> goalsOf(const Scene& scene, const FloorWays& ways, Length reac
             const Piece& p = scene.piece(i);
             // A seat or a bed under it one kneels on.
             const bool knelt = isLounge(p) || p.kind->role == Role::bed;
-            if (!p.kind->flat() && (knelt || p.size.height <= o.sill) &&
-                !fartherThan(scene.placed[i].shape, face, reachOver) &&
-                (knelt || extent(scene.placed[i].shape, w.inward()) - dot(w.start, w.inward()) <=
-                              reachOver.mm()))
-                if (const int owner = ways.ownerOfPiece(p.id); owner >= 0)
+            // At a desk one sits before the window, and opens it over the desk.
+            const bool satAt = p.kind->isSatInTo();
+            if (p.kind->flat() || !(knelt || satAt || p.size.height <= o.sill) ||
+                fartherThan(scene.placed[i].shape, face, reachOver) ||
+                (!knelt && !satAt &&
+                 extent(scene.placed[i].shape, w.inward()) - dot(w.start, w.inward()) >
+                     reachOver.mm()))
+                continue;
+            const auto opens = [&](int id) {
+                if (const int owner = ways.ownerOfPiece(id); owner >= 0)
                     g.opened.without.push_back(owner);
+            };
+            opens(p.id);
+            for (std::size_t c = 0; satAt && c < scene.placed.size(); ++c)
+                if (seatedAt(scene, c, i, reachOver))
+                    opens(scene.piece(c).id);
         }
         out.push_back(std::move(g));
     }

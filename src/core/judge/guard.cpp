@@ -15,6 +15,7 @@ namespace {
 /// What is no worse: half of a hundredth of a millimetre either way.
 constexpr double same = 0.01;
 
+/// Judged by how wide the way is, told or not.
 bool isWay(const Rule& r) {
     return r.id == "walkway-main" || r.id == "walkway-minor";
 }
@@ -44,7 +45,7 @@ const Reading* worsened(const Judged& before, const Judged& after) {
         const double by = r.verdict == Verdict::tight || r.rule->id == "door-swing"
                               ? old->value.value - r.value.value
                               : r.value.value - old->value.value;
-        if (by > same)
+        if (by > same || r.second.value > old->second.value + same)
             return &r;
     }
     return nullptr;
@@ -57,6 +58,10 @@ bool isGuarded(const Rule& r) {
                                                   "door-swing",   "walkway-main",  "walkway-minor",
                                                   "turning-circle"};
     return std::find(ids.begin(), ids.end(), r.id) != ids.end();
+}
+
+bool isOfWays(const Rule& r) {
+    return isWay(r) || r.id == "turning-circle";
 }
 
 std::string harmOf(const Judged& before, const Judged& after, const Wording& then) {

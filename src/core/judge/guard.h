@@ -7,6 +7,8 @@ namespace mezzet {
 /// Whether a rule tells of what no remedy, fit, snap or chain may ever cost: two things in one
 /// place, one through a wall or a ceiling, a door's leaf stopped, a way.
 [[nodiscard]] bool isGuarded(const Rule&);
+/// Whether it needs the ways through the room, which are the dearest to find.
+[[nodiscard]] bool isOfWays(const Rule&);
 
 /// The first guarded thing that is worse after than before: a clash, a piece outside, a door
 /// stopped that was not there or is deeper now; a way narrower than it was and than it should be.

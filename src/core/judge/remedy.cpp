@@ -2,7 +2,7 @@
 
 #include "edit/line.h"
 #include "judge/guard.h"
-#include "judge/rule_code.h"
+#include "judge/judging.h"
 #include "measure/text.h"
 
 #include <fmt/format.h>
@@ -18,8 +18,15 @@ struct Trial {
     Said said;
     std::string line;
     Applied after;
-    Judged judged;
+    Judged judged;    ///< whole when it is good, else nothing
     FoundAgain found; ///< the reading in question
+    bool good = false;
+};
+
+/// What a trial is to come to.
+struct Wanted {
+    std::function<bool(const FoundAgain&)> reached; ///< of the reading in question
+    bool guarded = true;                            ///< nothing that is guarded may be worse
 };
 
 /// What is tried against what: the job as it is, and what is asked.
@@ -32,7 +39,9 @@ struct Trying {
     [[nodiscard]] bool leaveOff() const { return stopped && stopped(); }
 };
 
-std::optional<Trial> attempt(const std::string& line, const Trying& of) {
+/// Tries a line. The reading in question is read first, then what is guarded, and the rest only
+/// when those are as wanted. Empty when the line can't be, or it was stopped.
+std::optional<Trial> attempt(const std::string& line, const Trying& of, const Wanted& wanted) {
     if (line.empty() || of.leaveOff())
         return {};
     auto said = readLine(line, of.job);
@@ -41,12 +50,15 @@ std::optional<Trial> attempt(const std::string& line, const Trying& of) {
     auto after = apply(of.job, said->edit);
     if (!after)
         return {};
-    auto judged =
-        judgeWhole(*after->scene, *of.job.library.book, of.job.judgement, of.stopped);
-    if (judged.stopped)
+    Judging judging(*after->scene, *of.job.library.book, of.job.judgement, of.stopped);
+    judging.read(*of.reading.rule);
+    const auto found = foundAgain(of.reading, judging.soFar(), of.before.readings);
+    const bool good =
+        wanted.reached(found) && judging.readAll(wanted.guarded ? &of.before : nullptr);
+    if (judging.soFar().stopped)
         return {};
-    auto found = foundAgain(of.reading, judged, of.before.readings);
-    return Trial{std::move(*said), line, std::move(*after), std::move(judged), found};
+    return Trial{std::move(*said), line, std::move(*after), good ? judging.take() : Judged{}, found,
+                 good};
 }
 
 double stepOf(const Reading& r, const Project& job) {
@@ -55,23 +67,23 @@ double stepOf(const Reading& r, const Project& job) {
 
 /// Turns a handle until the reading has the value, within half a division; the line's own rounding
 /// is part of what is tried.
-template <class Good>
-std::optional<Trial> search(const Handle& h, double target, const Trying& of, Good good) {
+std::optional<Trial> search(const Handle& h, double target, const Trying& of,
+                            const Wanted& wanted) {
     double x = h.start;
     double lastX = 0;
     double lastValue = of.reading.value.value;
     bool first = true;
     for (int step = 0; step < 5; ++step) {
-        auto t = attempt(h.line(x), of);
+        auto t = attempt(h.line(x), of, wanted);
         if (!t)
             return {};
-        if (good(*t))
+        if (t->good)
             return t;
         // A division more or less makes up for the rounding of the line.
         const double d = h.division.value_or(division(of.job.notation).mm());
         for (const double nudge : {d, -d}) {
-            auto near = attempt(h.line(x + nudge), of);
-            if (near && good(*near))
+            auto near = attempt(h.line(x + nudge), of, wanted);
+            if (near && near->good)
                 return near;
         }
         if (!t->found.value)
@@ -149,7 +161,7 @@ std::vector<double> targetsOf(const Reading& r, const RuleCode& code, const Proj
     const auto high = b.bestHigh ? b.bestHigh : b.high;
     if (code.goneWhenMended)
         return {0.0};
-    if (low && high)
+    if (low && high && !code.nearEdge)
         out.push_back(nice((*low + *high) / 2));
     if (b.low && r.value.value < *b.low)
         out.push_back(*b.low);
@@ -187,10 +199,8 @@ std::optional<Step> singleStep(const Trying& of, const Scene& scene, bool anyCos
     double least = 0;
     for (const double target : targetsOf(r, *code, of.job)) {
         for (const Handle& h : code->handles(r, target, of.job, scene)) {
-            const auto mended = [&](const Trial& t) {
-                return t.found.mended && (anyCost || !harms(of.before, t.judged));
-            };
-            auto t = search(h, target, of, mended);
+            auto t = search(h, target, of,
+                            {[](const FoundAgain& f) { return f.mended; }, !anyCost});
             if (!t)
                 continue;
             auto w = weigh(of, *t);
@@ -338,6 +348,8 @@ Mended mendAll(const Project& job, const MendAsked& asked) {
         return false;
     };
     std::vector<Reading> given;  ///< up: no remedy of theirs will do
+    /// What was found for a job that has not changed since.
+    std::vector<std::pair<Reading, std::optional<Remedy>>> known;
     bool trades = false;         ///< whether a remedy may upset less than it mends
     constexpr double worth = 25; ///< what a trade gains at the least, by weight
     constexpr int mostSteps = 60;
@@ -364,7 +376,13 @@ Mended mendAll(const Project& job, const MendAsked& asked) {
             out.stopped = true;
             break;
         }
-        const auto remedy = remedyFor(worst, *now, *there, judged, stopped);
+        const auto before = std::find_if(known.begin(), known.end(),
+                                         [&](const auto& k) { return k.first.sameAs(worst); });
+        const auto remedy = before != known.end()
+                                ? before->second
+                                : remedyFor(worst, *now, *there, judged, stopped);
+        if (before == known.end())
+            known.emplace_back(worst, remedy);
         auto next = remedy && (trades || remedy->upsets.empty()) ? apply(*now, remedy->edit)
                                                                  : Result<Applied>(Problem{});
         if (!next || tooFar(*next->scene)) {
@@ -394,6 +412,7 @@ Mended mendAll(const Project& job, const MendAsked& asked) {
         there = next->scene;
         judged = std::move(after);
         given.clear();
+        known.clear();
     }
     out.after = count(judged.readings);
     out.edit.words = out.lines.size() == 1 ? std::string("mend one thing")
@@ -410,12 +429,12 @@ Result<Remedy> bringTo(const Reading& r, double value, const Project& job, const
         const Trying of{r, job, before, never};
         const double near =
             r.value.quantity == Quantity::length ? stepOf(r, job) / 2 + 0.02 : 0.005;
-        const auto reached = [&](const Trial& t) {
-            return t.found.value ? std::abs(*t.found.value - value) <= near
-                                 : code->goneWhenMended && t.found.mended && value <= near;
+        const auto reached = [&](const FoundAgain& f) {
+            return f.value ? std::abs(*f.value - value) <= near
+                           : code->goneWhenMended && f.mended && value <= near;
         };
         for (const Handle& h : code->handles(r, value, job, scene)) {
-            if (auto t = search(h, value, of, reached)) {
+            if (auto t = search(h, value, of, {reached, false})) {
                 auto w = weigh(of, *t);
                 return Remedy{
                     t->line, t->said.edit, t->said.preview, std::move(w.upsets), std::move(w.mends),

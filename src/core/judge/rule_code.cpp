@@ -88,29 +88,6 @@ const RuleCode* codeOf(std::string_view id) {
     return nullptr;
 }
 
-Judged judgeWhole(const Scene& scene, const RuleBook& book, const Judgement& judgement,
-                  const Stopped& stopped) {
-    Judged out;
-    out.readings.reserve(scene.placed.size() * 2);
-    Shared shared(scene, book);
-    for (const Rule& rule : book.rules) {
-        const auto* code = codeOf(rule.id);
-        if (code == nullptr)
-            continue;
-        code->judge({scene, book, rule, judgement.bandOf(rule), out.readings, judgement, shared,
-                     out.ways, stopped});
-        if (stopped && stopped()) {
-            out.stopped = true;
-            break;
-        }
-    }
-    return out;
-}
-
-std::vector<Reading> judge(const Scene& scene, const RuleBook& book, const Judgement& judgement) {
-    return judgeWhole(scene, book, judgement).readings;
-}
-
 std::vector<Handle> noHandles(const Reading&, double, const Project&, const Scene&) {
     return {};
 }

@@ -87,6 +87,10 @@ struct RuleCode {
     bool goneWhenMended = false;
     /// It is measured to whatever is nearest, which may be another thing next time.
     bool toNearest = false;
+    /// A rule whose readings it looks at, which is read before it.
+    std::string_view after{};
+    /// Mended by the least that helps, at the near edge of its band rather than in its middle.
+    bool nearEdge = false;
 };
 
 /// The rules by subject; a new subject is one more file and a line in rule_code.cpp.

@@ -181,6 +181,7 @@ void judgeReach(const JudgeContext& c) {
         int surface = 0;
         for (const Shape& place : placesOn(seat, c.scene.placed[i].pose, each, arms)) {
             std::optional<Gap> best;
+            double nearest = 0;
             int of = 0;
             for (std::size_t k = 0; k < c.scene.placed.size(); ++k) {
                 if (k == i || !isSurface(c.scene.piece(k), c.rule) ||
@@ -190,8 +191,12 @@ void judgeReach(const JudgeContext& c) {
                 // Nobody reaches behind the back.
                 if (c.scene.placed[i].pose.toLocal(g.onSecond).y < -seat.size.depth.mm() / 2 + 1)
                     continue;
-                if (!best || g.apart < best->apart) {
+                // Of two that touch it, the one farther in, and then the one whose middle is nearer.
+                const double middle = norm(c.scene.placed[k].shape.centre - place.centre);
+                if (!best ||
+                    std::pair(g.clear().mm(), middle) < std::pair(best->clear().mm(), nearest)) {
                     best = g;
+                    nearest = middle;
                     of = c.scene.placed[k].id;
                 }
             }
@@ -329,7 +334,7 @@ std::vector<Handle> apart(const Reading& r, double target, const Project& job, c
     return out;
 }
 
-constexpr std::array<RuleCode, 6> codes{{{"conversation", judgeTalk, apart},
+constexpr std::array<RuleCode, 6> codes{{{"conversation", judgeTalk, apart, false, false, {}, true},
                                          {"seats-level", judgeLevel, levelHandles},
                                          {"heights-level", judgeHeights, noHandles},
                                          {"surface-in-reach", judgeReach, reachHandles},

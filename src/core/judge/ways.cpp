@@ -160,7 +160,7 @@ void judgeMinor(const JudgeContext& c) {
     struct Told {
         Target first;
         Target second;
-        std::size_t reading = 0;
+        std::optional<std::size_t> reading; ///< none when the way through tells it
     };
     std::vector<Told> told;
     // In an order that their places give, so that the same goal is told whichever came first.
@@ -173,7 +173,7 @@ void judgeMinor(const JudgeContext& c) {
     });
     for (const Reading& r : c.out)
         if (r.rule->id == "walkway-main" && !r.inUse)
-            told.push_back({pieceTarget(r.piece), r.other, c.out.size()});
+            told.push_back({pieceTarget(r.piece), r.other, {}});
     for (const std::size_t i : order) {
         const Goal& g = goals[i];
         if (!found[i] || found[i]->width >= look)
@@ -192,8 +192,8 @@ void judgeMinor(const JudgeContext& c) {
                    (t.first == b.other && t.second == b.piece);
         });
         if (before != told.end()) {
-            if (before->reading < c.out.size())
-                c.out[before->reading].second.value += 1;
+            if (before->reading)
+                c.out[*before->reading].second.value += 1;
             continue;
         }
         told.push_back({b.piece, b.other, c.out.size()});
@@ -259,7 +259,7 @@ std::vector<Handle> widen(const Reading& r, double target, const Project& job, c
 }
 
 constexpr std::array<RuleCode, 3> codes{{{"walkway-main", judgeMain, widen},
-                                         {"walkway-minor", judgeMinor, widen},
+                                         {"walkway-minor", judgeMinor, widen, false, false, "walkway-main"},
                                          {"turning-circle", judgeTurning, widen}}};
 
 } // namespace

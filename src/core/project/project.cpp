@@ -134,6 +134,9 @@ Result<std::monostate> keepStudioKinds(const Library& library,
 
 Result<Library> withOwnKinds(const Library& library, const std::vector<Kind>& kinds,
                              const std::filesystem::path& data) {
+    // Nothing is taken that could not be kept and read again.
+    if (const auto again = readKit(kitText(kinds), "kinds"); !kinds.empty() && !again)
+        return again.problem();
     std::vector<Kind> own;
     for (const auto& k : library.kit->kinds())
         if (k->own &&

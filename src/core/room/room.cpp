@@ -164,6 +164,7 @@ public:
         if (!room_->fit.words.empty())
             closure.words = (room_->closed || !laid.closure.closed ? closure.words + " " : "") +
                             room_->fit.words;
+        closure.doubted = closure.closed && !square.empty() && !loosened_;
         if (!square.empty())
             closure.words += (closure.words.empty() ? "" : " ") + square;
         corners_ = room_->closed ? room_->fit.corners : laid.raw;

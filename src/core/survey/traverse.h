@@ -20,6 +20,8 @@ struct Closure {
     Angle angular;                   ///< 360 degrees less the turns of all corners
     std::vector<Length> corrections; ///< how much each wall grew by the adjustment
     std::string words;               ///< a sentence for people
+    /// It goes round, but what was measured speaks against the right angles it was closed with.
+    bool doubted = false;
 };
 
 /// The runs laid end to end.

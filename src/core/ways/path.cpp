@@ -106,7 +106,9 @@ private:
 std::vector<Vec2> drawnPath(const PathAsked& asked) {
     const Grid grid(asked);
     const auto [sx, sy] = grid.at(asked.from);
-    const auto [tx, ty] = grid.at(asked.to);
+    const auto goal = grid.at(asked.to);
+    const int tx = goal.first;
+    const int ty = goal.second;
     if (!grid.open(sx, sy) || !grid.open(tx, ty))
         return {};
     struct Step {

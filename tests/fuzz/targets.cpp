@@ -1,0 +1,210 @@
+#include "fuzz/targets.h"
+
+#include "dxf/dxf.h"
+#include "edit/line.h"
+#include "judge/remedy.h"
+#include "judge/say.h"
+#include "kit/csv.h"
+#include "survey/laser.h"
+#include "trace/trace.h"
+
+#include <array>
+#include <cmath>
+#include <fstream>
+#include <stdexcept>
+#include <unistd.h>
+
+namespace mezzet::fuzz {
+
+namespace {
+
+const Library& library() {
+    static const Library lib = *loadLibrary(MEZZET_TEST_DATA);
+    return lib;
+}
+
+void must(bool holds, const std::string& what) {
+    if (!holds)
+        throw std::runtime_error(what);
+}
+
+template <class T> void mustRead(const Result<T>& r, const char* what) {
+    must(r.ok(), std::string(what) + (r.ok() ? "" : ": " + r.problem().text()));
+}
+
+/// Looked at as the window would, so that what is read is not only held but lived with.
+void lookAt(const Project& job) {
+    const auto scene = sceneOf(job);
+    mustRead(scene, "a job that was read has no scene");
+    if ((*scene)->placed.size() + (*scene)->hung.size() <= 30)
+        for (const Reading& r : judge(**scene, *job.library.book, job.judgement)) {
+            must(std::isfinite(r.value.value), "a reading that is no number: " + r.rule->id);
+            must(!sentenceOf(r, job.wording()).empty(), "a reading without words");
+        }
+}
+
+/// A job can always be written and opened again, and is then the same.
+void writesAndOpens(const Project& job) {
+    const auto text = jobText(job);
+    const auto again = readJob(text, "again", library());
+    mustRead(again, "a job that was taken can't be opened again");
+    must(jobText(**again) == text, "a job changes when it is written and read");
+}
+
+void readsJob(std::string_view in) {
+    const auto job = readJob(in, "job", library());
+    if (!job)
+        return;
+    lookAt(**job);
+    writesAndOpens(**job);
+}
+
+void readsNotes(std::string_view in) {
+    const auto job = newProject(library(), in, "notes");
+    if (!job)
+        return;
+    for (const auto& room : (*job)->rooms)
+        for (const Vec2 p : room->edge)
+            must(std::isfinite(p.x) && std::isfinite(p.y), "a corner that is no place");
+    writesAndOpens(**job);
+}
+
+void readsLines(std::string_view in) {
+    static const ProjectPtr start =
+        *newProject(library(), "ceiling 8'\nwall A 20'\n window 7' from left, 5' wide, 4' high, "
+                               "sill 32\nwall B 15'\n outlet 4' from left, 16 up\nwall C 20'\n "
+                               "door 2' from left, 32 wide, hinge right, swings in\nwall D 15'");
+    ProjectPtr now = start;
+    int said = 0;
+    while (!in.empty() && said++ < 20) {
+        const auto end = std::min(in.find('\n'), in.size());
+        const auto line = in.substr(0, end);
+        in.remove_prefix(std::min(end + 1, in.size()));
+        (void)completions(line, *now);
+        const auto read = readLine(line, *now, 0, said % 3 == 0 ? 0 : -1);
+        if (!read)
+            continue;
+        const auto next = apply(*now, read->edit);
+        mustRead(next, "a line that was read is refused");
+        now = next->project;
+    }
+    lookAt(*now);
+    writesAndOpens(*now);
+}
+
+void readsKit(std::string_view in) {
+    const auto kinds = readKit(in, "kit");
+    if (!kinds)
+        return;
+    const auto text = kitText(*kinds);
+    const auto again = readKit(text, "again");
+    mustRead(again, "a kit that was read can't be read again");
+    must(kitText(*again) == text, "a kit changes when it is written and read");
+}
+
+void readsTable(std::string_view in) {
+    const auto kinds = kindsFromCsv(in, "table", *library().kit);
+    if (!kinds)
+        return;
+    mustRead(readKit(kitText(*kinds), "again"), "kinds that were taken can't be kept");
+    std::vector<KindPtr> held;
+    for (const Kind& k : *kinds)
+        held.push_back(std::make_shared<Kind>(k));
+    for (const bool metric : {false, true})
+        mustRead(kindsFromCsv(kindsAsCsv(held, metric), "again", *library().kit),
+                 "kinds that were taken can't be written out and taken again");
+}
+
+void readsBook(std::string_view in) {
+    const auto book = readRuleBook(in, "book");
+    if (!book)
+        return;
+    for (const Rule& r : (*book)->rules)
+        must(!r.id.empty() && r.measuresIn({}).find('{') == std::string::npos,
+             "a sentence with a place left open");
+}
+
+void readsBands(std::string_view in) {
+    const auto bands = readBands(in, "bands", *library().book);
+    if (!bands)
+        return;
+    const auto again = readBands(bandsText(*bands), "again", *library().book);
+    mustRead(again, "bands that were taken can't be read again");
+    must(*again == *bands, "bands change when they are written and read");
+}
+
+void readsDrawing(std::string_view in) {
+    static const std::string file = "/tmp/mezzet-fuzz-" + std::to_string(::getpid()) + ".dxf";
+    std::ofstream(file, std::ios::binary) << in;
+    Watch watch;
+    const auto sheet = readDxf(file, &watch);
+    ::unlink(file.c_str());
+    if (!sheet)
+        return;
+    for (const DrawnLine& l : sheet->lines)
+        must(std::isfinite(l.from.x) && std::isfinite(l.to.y) && l.layer >= 0 &&
+                 l.layer < static_cast<int>(sheet->layers.size()),
+             "a line that is nowhere");
+    if (sheet->lines.size() > 2000)
+        return;
+    const auto room = findRoom(*sheet, guessRoles(*sheet), sheet->unitMm.value_or(25.4), {}, &watch);
+    if (!room)
+        return;
+    if (const auto notes = notesOf(*room, Units::inches))
+        mustRead(readTapeNotes(*notes), "a drawing becomes notes that can't be read");
+}
+
+void readsTracing(std::string_view in) {
+    for (const Units units : {Units::feetAndInches, Units::metres}) {
+        const auto tracing = readTracing(in, units);
+        if (!tracing)
+            continue;
+        if (const auto notes = notesOf(*tracing, units))
+            mustRead(readTapeNotes(*notes), "a tracing becomes notes that can't be read");
+    }
+}
+
+void readsLaser(std::string_view in) {
+    const auto reading = readLaserLine(in);
+    if (!reading)
+        return;
+    const auto again = readLaserLine(writeLaserLine(*reading));
+    mustRead(again, "a reading that was taken can't be read again");
+    must(again->distance == reading->distance && again->number == reading->number,
+         "a reading changes when it is written and read");
+}
+
+void readsLengths(std::string_view in) {
+    for (const Units units :
+         {Units::inches, Units::feetAndInches, Units::centimetres, Units::metres}) {
+        const auto length = readLength(in, units);
+        if (!length)
+            continue;
+        Notation n;
+        n.units = units;
+        const auto again = readLength(write(*length, n), units);
+        mustRead(again, "a length that was written can't be read");
+        must(std::abs((*again - *length).mm()) <= division(n).mm() / 2 + 1e-6 * std::abs(length->mm()),
+             "a length changes by more than its division");
+    }
+}
+
+constexpr std::array<Target, 11> all{{{"job", readsJob},
+                                      {"notes", readsNotes},
+                                      {"lines", readsLines},
+                                      {"kit", readsKit},
+                                      {"table", readsTable},
+                                      {"book", readsBook},
+                                      {"bands", readsBands},
+                                      {"drawing", readsDrawing},
+                                      {"tracing", readsTracing},
+                                      {"laser", readsLaser},
+                                      {"lengths", readsLengths}}};
+
+} // namespace
+
+std::span<const Target> targets() {
+    return all;
+}
+
+} // namespace mezzet::fuzz
