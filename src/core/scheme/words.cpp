@@ -141,7 +141,9 @@ std::string words(const Size& s, Notation n) {
 }
 
 std::string sizeWords(const Piece& p, Notation n) {
-    return words(p.outlineSize(), n);
+    // One board is called by its length, depth and thickness, wherever it hangs.
+    const bool board = p.kind->role == Role::shelf && p.kind->size.height <= Length::inches(3);
+    return words(board ? p.size : p.outlineSize(), n);
 }
 
 std::string_view levelName(Level l) {
