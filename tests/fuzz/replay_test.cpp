@@ -28,7 +28,7 @@ std::vector<std::pair<std::string, std::string>> corpusOf(const std::string& nam
 /// A few bytes changed, a stretch taken out, doubled, or brought from another input.
 std::string changed(std::string s, const std::string& other, std::mt19937& random) {
     const auto any = [&](std::size_t below) { return below == 0 ? 0 : random() % below; };
-    for (auto n = any(4); n-- > 0 || s.empty();) {
+    for (int n = static_cast<int>(any(4)); n > 0 || s.empty(); --n) {
         const auto at = any(s.size() + 1);
         const auto long_ = any(std::min<std::size_t>(s.size() - std::min(at, s.size()), 40) + 1);
         switch (any(6)) {

@@ -80,7 +80,8 @@ void readsLines(std::string_view in) {
         const auto end = std::min(in.find('\n'), in.size());
         const auto line = in.substr(0, end);
         in.remove_prefix(std::min(end + 1, in.size()));
-        (void)completions(line, *now);
+        if (said <= 2)
+            (void)completions(line, *now);
         const auto read = readLine(line, *now, 0, said % 3 == 0 ? 0 : -1);
         if (!read)
             continue;

@@ -284,6 +284,10 @@ Result<ScannedLength> scanLength(std::string_view text, Units bare) {
     auto magnitude = takeMagnitude(c, bare, unitGiven);
     if (!magnitude)
         return magnitude.problem();
+    // Ten kilometres; every figure up to there is written so that it can be read again.
+    if (magnitude->mm() > 1e7)
+        return fault(text, 0, "that is longer than anything that is measured here",
+                     "look at its unit");
     return ScannedLength{negative ? -*magnitude : *magnitude, c.at, unitGiven};
 }
 

@@ -18,6 +18,17 @@ public:
     explicit Reader(std::string_view file) : file_(file) { rooms_.emplace_back(); }
 
     void readLine(std::string_view text, int number) {
+        // A job couldn't keep what can't be seen.
+        const auto unseen = std::find_if(text.begin(), text.end(), [](char c) {
+            return static_cast<unsigned char>(c) < ' ' && c != '\t';
+        });
+        if (unseen != text.end())
+            throw NoteFault{{"there is a character here that can't be seen",
+                             "type the line anew",
+                             std::string(file_),
+                             number,
+                             static_cast<int>(characterCount({text.begin(), unseen})) + 1,
+                             1}};
         if (const auto hash = text.find('#'); hash != std::string_view::npos)
             text = text.substr(0, hash);
         NoteLine line(text, number, room().units, file_);
