@@ -120,7 +120,11 @@ void SchemeStrip::rebuild() {
     if (says == shown_)
         return;
     shown_ = says;
-    delete schemes_;
+    // Not at once: one of its buttons may be in the middle of its click.
+    if (schemes_ != nullptr) {
+        schemes_->hide();
+        schemes_->deleteLater();
+    }
     schemes_ = new QWidget;
     auto* row = new QHBoxLayout(schemes_);
     row->setContentsMargins(0, 0, 0, 0);

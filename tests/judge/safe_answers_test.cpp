@@ -259,6 +259,26 @@ TEST(SafeAnswers, NorDoesWhatFits) {
     EXPECT_GT(tried, rooms(14, 350));
 }
 
+TEST(SafeAnswers, ASnapThatNarrowsAWayTooNarrowAlreadyIsNotOffered) {
+    // A chest of drawers and a trunk before it, 22 in apart: less than one needs to open a drawer
+    // and get by. Two inches nearer the trunk lines up with the table.
+    const auto job = jobWith({"dresser 40 x 20 against wall A, centred on wall A",
+                              "trunk 40 x 20 at 10', 52in", "round table 30 at 110in, 12'"});
+    const auto scene = *sceneOf(job);
+    const int trunk = job.scheme().byName("Trunk")->id;
+    int offered = 0;
+    int kept = 0;
+    for (double y = -120; y <= 40; y += 4) {
+        const auto any = snapFor(job, *scene, trunk, {-200, y}, Length::millimetres(100));
+        const auto safe = safeSnapFor(job, *scene, trunk, {-200, y}, Length::millimetres(100));
+        offered += any ? 1 : 0;
+        kept += safe ? 1 : 0;
+        EXPECT_TRUE(any || !safe);
+    }
+    EXPECT_GT(offered, 0);
+    EXPECT_LE(kept, offered);
+}
+
 TEST(SafeAnswers, ASnapIsNeverWorseThanTheHand) {
     int snapped = 0;
     for (int seed = 20000; seed < 20000 + rooms(30, 3000); ++seed) {

@@ -102,6 +102,20 @@ TEST(Features, AColumnStandsWhereItsOffsetsSay) {
         << "walls that run the same way place nothing";
 }
 
+TEST(Features, AColumnIsPaintedAndSkirtedRound) {
+    // A room of 20 by 10, 8 high: 60 ft of wall. A column a foot square adds four feet of it where
+    // it stands free, and two where one side touches a wall and hides a foot of that.
+    const auto bare = factsOf(*room(oblong("")));
+    const auto free =
+        factsOf(*room(oblong("") + "column 3' from wall A, 5' from wall D, 12 square"));
+    EXPECT_NEAR(free.wallArea - bare.wallArea, 4 * 8 * foot * foot, 1);
+    EXPECT_NEAR((free.skirting - bare.skirting).mm(), 4 * foot, 1e-3);
+    const auto touching =
+        factsOf(*room(oblong("") + "column 0 from wall A, 5' from wall D, 12 square"));
+    EXPECT_NEAR(touching.wallArea - bare.wallArea, 2 * 8 * foot * foot, 1);
+    EXPECT_NEAR((touching.skirting - bare.skirting).mm(), 2 * foot, 1e-3);
+}
+
 TEST(Features, HeadroomUnderASlope) {
     // Knee of 4' at wall B, full height 5' out: halfway 6'.
     const auto r = room("slope wall B, knee 4', full at 5'\n" + oblong(""));

@@ -9,6 +9,7 @@
 #include <QLineEdit>
 #include <QMenu>
 #include <QPlainTextEdit>
+#include <QPointer>
 #include <QTemporaryDir>
 #include <QTimer>
 
@@ -55,12 +56,12 @@ private:
         }
         // Nothing outside of the test's own folder is read or written.
         if (qobject_cast<QFileDialog*>(top) != nullptr) {
-            QTest::keyClick(top, Qt::Key_Escape);
+            press(top, Qt::Key_Escape);
             return;
         }
         // No dialog is walked for ever.
         if (top != &window_ && any(25) == 0) {
-            QTest::keyClick(top, Qt::Key_Escape);
+            press(top, Qt::Key_Escape);
             return;
         }
         switch (any(10)) {
@@ -93,11 +94,23 @@ private:
         if (!at->isVisible() || at->width() < 1 || at->height() < 1)
             return;
         const QPoint p(any(at->width()), any(at->height()));
-        if (any(12) == 0)
-            QTest::mouseDClick(at, Qt::LeftButton, {}, p);
-        else
-            QTest::mouseClick(at, any(6) == 0 ? Qt::RightButton : Qt::LeftButton,
-                              any(5) == 0 ? Qt::ControlModifier : Qt::NoModifier, p);
+        const auto button = any(6) == 0 ? Qt::RightButton : Qt::LeftButton;
+        const auto with = any(5) == 0 ? Qt::ControlModifier : Qt::NoModifier;
+        const bool twice = any(12) == 0;
+        // What a press takes away gets no release.
+        const QPointer<QWidget> held(at);
+        QTest::mousePress(at, button, with, p);
+        if (held)
+            QTest::mouseRelease(at, button, with, p);
+        if (held && twice)
+            QTest::mouseDClick(at, button, with, p);
+    }
+
+    static void press(QWidget* to, Qt::Key key, Qt::KeyboardModifiers with = {}) {
+        const QPointer<QWidget> held(to);
+        QTest::keyPress(to, key, with);
+        if (held)
+            QTest::keyRelease(to, key, with);
     }
 
     void key(QWidget* top) {
@@ -112,7 +125,7 @@ private:
             Qt::NoModifier, Qt::NoModifier, Qt::ShiftModifier, Qt::ControlModifier,
             Qt::ControlModifier | Qt::ShiftModifier};
         QWidget* to = QApplication::focusWidget() != nullptr ? QApplication::focusWidget() : top;
-        QTest::keyClick(to, keys[static_cast<std::size_t>(any(keys.size()))],
+        press(to, keys[static_cast<std::size_t>(any(keys.size()))],
                         with[static_cast<std::size_t>(any(with.size()))]);
     }
 
@@ -139,7 +152,7 @@ private:
                 QApplication::sendEvent(line, &press);
             }
             if (any(4) != 0)
-                QTest::keyClick(line, Qt::Key_Return);
+                press(line, Qt::Key_Return);
         } else if (auto* notes = qobject_cast<QPlainTextEdit*>(to)) {
             notes->insertPlainText(text + "\n");
         }
@@ -167,7 +180,7 @@ private:
             send(QEvent::MouseMove, Qt::NoButton, Qt::LeftButton);
         }
         if (any(6) == 0)
-            QTest::keyClick(board, Qt::Key_Escape);
+            press(board, Qt::Key_Escape);
         send(QEvent::MouseButtonRelease, Qt::LeftButton, Qt::NoButton);
     }
 

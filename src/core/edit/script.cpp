@@ -2,6 +2,8 @@
 
 #include "measure/text.h"
 
+#include <fmt/format.h>
+
 #include <algorithm>
 
 namespace mezzet {
@@ -13,6 +15,10 @@ Result<Applied> runScript(std::string_view script, std::string_view file, const 
 
 Result<Applied> runScript(std::string_view script, std::string_view file, const Project& job,
                           const LineReading& read) {
+    constexpr std::size_t mostBytes = 1000000;
+    if (script.size() > mostBytes)
+        return Problem{fmt::format("the lines are over {} KB", mostBytes / 1000),
+                       "say them in several files", std::string(file)};
     Applied now{std::make_shared<const Project>(job), {}, {}};
     int number = 0;
     while (!script.empty()) {

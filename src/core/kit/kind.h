@@ -9,6 +9,7 @@
 #include <optional>
 #include <string>
 #include <string_view>
+#include <unordered_map>
 #include <vector>
 
 namespace mezzet {
@@ -156,6 +157,9 @@ public:
 
 private:
     std::vector<KindPtr> kinds_;
+    std::vector<std::vector<std::string>> plain_; ///< of each kind its words, plain, its name first
+    std::unordered_map<std::string, KindPtr> byWord_;
+    std::unordered_map<std::string, KindPtr> byId_;
 };
 
 using KitPtr = std::shared_ptr<const Kit>;
@@ -167,7 +171,7 @@ using KitPtr = std::shared_ptr<const Kit>;
 /// Reads every *.json file of a folder as one kit, in order of file name.
 [[nodiscard]] Result<KitPtr> loadKit(const std::filesystem::path& folder);
 
-/// Lower case, without plural endings and punctuation: how names are compared.
+/// Small letters, without accents, plural endings and punctuation: how names are compared.
 [[nodiscard]] std::string plainWord(std::string_view);
 
 } // namespace mezzet

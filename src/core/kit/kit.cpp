@@ -4,7 +4,6 @@
 #include <fmt/format.h>
 
 #include <algorithm>
-#include <map>
 
 namespace mezzet {
 
@@ -56,7 +55,7 @@ std::string plainWord(std::string_view s) {
         out += word;
         word.clear();
     };
-    for (const char c : foldCase(s)) {
+    for (const char c : withoutAccents(foldCase(s))) {
         if (c == ' ' || c == ',' || c == '.' || c == '-' || c == '_' || c == '\t' || c == ';')
             flush();
         else if (c != '\'' && c != '"')
@@ -67,54 +66,46 @@ std::string plainWord(std::string_view s) {
 }
 
 Result<Kit> Kit::of(std::vector<Kind> kinds) {
-    std::map<std::string, std::string> words;
     Kit kit;
     for (auto& k : kinds) {
         if (kit.byId(k.id))
             return Problem{fmt::format("the kind “{}” is there twice", k.id),
                            "give each its own id"};
-        auto all = k.also;
-        all.push_back(k.name);
+        auto held = std::make_shared<const Kind>(std::move(k));
+        auto all = held->also;
+        all.insert(all.begin(), held->name);
+        auto& plain = kit.plain_.emplace_back();
         for (const auto& w : all) {
-            const auto [it, fresh] = words.emplace(plainWord(w), k.id);
-            if (!fresh && it->second != k.id)
-                return Problem{
-                    fmt::format("the word “{}” means both “{}” and “{}”", w, it->second, k.id),
-                    "take it from one of them"};
+            plain.push_back(plainWord(w));
+            const auto [it, fresh] = kit.byWord_.emplace(plain.back(), held);
+            if (!fresh && it->second != held)
+                return Problem{fmt::format("the word “{}” means both “{}” and “{}”", w,
+                                           it->second->id, held->id),
+                               "take it from one of them"};
         }
-        kit.kinds_.push_back(std::make_shared<const Kind>(std::move(k)));
+        kit.byId_.emplace(held->id, held);
+        kit.kinds_.push_back(std::move(held));
     }
     return kit;
 }
 
 KindPtr Kit::byId(std::string_view id) const {
-    for (const auto& k : kinds_)
-        if (k->id == id)
-            return k;
-    return {};
+    const auto it = byId_.find(std::string(id));
+    return it == byId_.end() ? nullptr : it->second;
 }
 
 KindPtr Kit::byWord(std::string_view word) const {
-    const auto w = plainWord(word);
-    for (const auto& k : kinds_) {
-        if (plainWord(k->name) == w)
-            return k;
-        for (const auto& a : k->also)
-            if (plainWord(a) == w)
-                return k;
-    }
-    return {};
+    const auto it = byWord_.find(plainWord(word));
+    return it == byWord_.end() ? nullptr : it->second;
 }
 
 std::vector<KindPtr> Kit::matching(std::string_view typed) const {
     const auto w = plainWord(typed);
     std::vector<std::pair<int, KindPtr>> found;
-    for (const auto& k : kinds_) {
-        auto all = k->also;
-        all.insert(all.begin(), k->name);
+    for (std::size_t n = 0; n < kinds_.size(); ++n) {
         int best = 9;
-        for (std::size_t i = 0; i < all.size(); ++i) {
-            const auto a = plainWord(all[i]);
+        for (std::size_t i = 0; i < plain_[n].size(); ++i) {
+            const auto& a = plain_[n][i];
             const int later = i == 0 ? 0 : 1;
             if (a == w)
                 best = std::min(best, later);
@@ -124,7 +115,7 @@ std::vector<KindPtr> Kit::matching(std::string_view typed) const {
                 best = std::min(best, 4 + later);
         }
         if (best < 9)
-            found.emplace_back(best, k);
+            found.emplace_back(best, kinds_[n]);
     }
     std::stable_sort(found.begin(), found.end(),
                      [](const auto& a, const auto& b) { return a.first < b.first; });

@@ -1,8 +1,11 @@
 #include "measure/text.h"
 
+#include <utf8proc.h>
+
 #include <fmt/format.h>
 
 #include <algorithm>
+#include <array>
 #include <cstdlib>
 #include <fstream>
 #include <numeric>
@@ -18,9 +21,42 @@ std::string smallFirst(std::string s) {
 
 std::string foldCase(std::string_view s) {
     std::string out(s);
-    for (char& c : out)
-        if (c >= 'A' && c <= 'Z')
-            c = static_cast<char>(c - 'A' + 'a');
+    for (std::size_t i = 0; i < out.size();) {
+        const char c = out[i];
+        if (static_cast<unsigned char>(c) < 0x80) {
+            if (c >= 'A' && c <= 'Z')
+                out[i] = static_cast<char>(c - 'A' + 'a');
+            ++i;
+            continue;
+        }
+        utf8proc_int32_t point = 0;
+        const auto* at = reinterpret_cast<const utf8proc_uint8_t*>(out.data() + i);
+        const auto width =
+            utf8proc_iterate(at, static_cast<utf8proc_ssize_t>(out.size() - i), &point);
+        if (width <= 0) { // no UTF-8
+            ++i;
+            continue;
+        }
+        std::array<utf8proc_uint8_t, 4> small{};
+        if (utf8proc_encode_char(utf8proc_tolower(point), small.data()) == width)
+            std::copy_n(small.begin(), width, out.begin() + static_cast<std::ptrdiff_t>(i));
+        i += static_cast<std::size_t>(width);
+    }
+    return out;
+}
+
+std::string withoutAccents(std::string_view s) {
+    if (std::all_of(s.begin(), s.end(), [](char c) { return static_cast<unsigned char>(c) < 0x80; }))
+        return std::string(s);
+    utf8proc_uint8_t* made = nullptr;
+    const auto size = utf8proc_map(
+        reinterpret_cast<const utf8proc_uint8_t*>(s.data()), static_cast<utf8proc_ssize_t>(s.size()),
+        &made,
+        static_cast<utf8proc_option_t>(UTF8PROC_STABLE | UTF8PROC_DECOMPOSE | UTF8PROC_STRIPMARK));
+    std::string out = size >= 0 ? std::string(reinterpret_cast<const char*>(made),
+                                              static_cast<std::size_t>(size))
+                                : std::string(s);
+    std::free(made); // NOLINT(cppcoreguidelines-no-malloc): what the library hands over
     return out;
 }
 

@@ -10,8 +10,11 @@
 
 namespace mezzet {
 
-/// ASCII lower case; other characters stay.
+/// In small letters, of every alphabet, byte for byte as long as before; the few letters whose
+/// small one is written longer stay as they are.
 [[nodiscard]] std::string foldCase(std::string_view);
+/// Without accents and other marks on letters: how words are compared.
+[[nodiscard]] std::string withoutAccents(std::string_view);
 /// With a small first letter, to go on in a sentence; A to Z only.
 [[nodiscard]] std::string smallFirst(std::string);
 

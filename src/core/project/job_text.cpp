@@ -5,6 +5,7 @@
 #include <nlohmann/json.hpp>
 
 #include <algorithm>
+#include <cmath>
 
 namespace mezzet {
 
@@ -20,6 +21,16 @@ void carry(json& to, const std::string& extra) {
     for (const auto& [key, v] : carried.items())
         if (!to.contains(key))
             to[key] = v;
+}
+
+/// Places are kept to a millionth of a millimetre and turns to a billionth of a degree: past that
+/// figures are noise, which would make a job another one each time it is read and written.
+json tidyPlace(Vec2 p) {
+    const auto tidy = [](double mm) { return std::round(mm * 1e6) / 1e6; };
+    return {tidy(p.x), tidy(p.y)};
+}
+double tidyTurn(Angle a) {
+    return std::round(a.inDegrees() * 1e9) / 1e9;
 }
 
 json jsonOf(const Target& t) {
@@ -60,7 +71,7 @@ json jsonOf(const Tie& t) {
         j["also"] = jsonOf(t.also);
     switch (t.kind) {
     case Tie::Kind::turned:
-        j["turn"] = t.turn.inDegrees();
+        j["turn"] = tidyTurn(t.turn);
         break;
     case Tie::Kind::at:
         j["at"] = {t.distance.mm(), t.second.mm()};
@@ -167,8 +178,8 @@ json jsonOf(const Piece& p) {
     height("top", p.heights.top);
     j["heights"] = heights;
     j["shape"] = jsonOf(p.footprint);
-    j["at"] = {p.pose.at.x, p.pose.at.y};
-    j["turn"] = p.pose.turn.inDegrees();
+    j["at"] = tidyPlace(p.pose.at);
+    j["turn"] = tidyTurn(p.pose.turn);
     if (p.onWall()) {
         j["wall"] = wallName(p.wall);
         j["hanging"] = jsonOf(p.hanging);
@@ -185,8 +196,8 @@ json jsonOf(const Piece& p) {
     for (const auto& t : p.ties)
         j["ties"].push_back(jsonOf(t));
     if (p.otherwise) {
-        json other{{"at", {p.otherwise->pose.at.x, p.otherwise->pose.at.y}},
-                   {"turn", p.otherwise->pose.turn.inDegrees()},
+        json other{{"at", tidyPlace(p.otherwise->pose.at)},
+                   {"turn", tidyTurn(p.otherwise->pose.turn)},
                    {"ties", json::array()}};
         for (const auto& t : p.otherwise->ties)
             other["ties"].push_back(jsonOf(t));
@@ -253,8 +264,8 @@ std::string jobText(const Project& p) {
     carry(j["room"], p.roomExtra);
     if (p.underlay)
         j["underlay"] = {{"room", p.rooms[std::min(p.underlay->room, p.rooms.size() - 1)]->name},
-                         {"at", {p.underlay->at.x, p.underlay->at.y}},
-                         {"turn", p.underlay->turn.inDegrees()},
+                         {"at", tidyPlace(p.underlay->at)},
+                         {"turn", tidyTurn(p.underlay->turn)},
                          {"mmPerPixel", p.underlay->mmPerPixel},
                          {"picture", p.underlay->picture}};
     // Kinds of the studio's own go with the job, so that it opens elsewhere.

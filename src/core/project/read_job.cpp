@@ -263,27 +263,32 @@ ProjectPtr readProject(const json& j, std::string_view file, const Library& libr
     return p;
 }
 
-/// Goes over a file before anything is made of it, and stops where it is no job: nested too deep,
+/// Reads a file into values, and stops where it is no job: nested too deep,
 /// or of more values than a job can have.
 class Guard : public nlohmann::json_sax<json> {
 public:
     enum class Why { nothing, depth, count, number, form } why = Why::nothing;
     std::size_t at = 0; ///< the byte where it is no JSON
 
-    bool null() override { return one(); }
-    bool boolean(bool) override { return one(); }
-    bool number_integer(number_integer_t) override { return one(); }
-    bool number_unsigned(number_unsigned_t) override { return one(); }
+    json read; ///< what was read, when all of it was
+
+    bool null() override { return one(nullptr); }
+    bool boolean(bool v) override { return one(v); }
+    bool number_integer(number_integer_t v) override { return one(v); }
+    bool number_unsigned(number_unsigned_t v) override { return one(v); }
     bool number_float(number_float_t v, const string_t&) override {
-        return std::isfinite(v) ? one() : stop(Why::number);
+        return std::isfinite(v) ? one(v) : stop(Why::number);
     }
-    bool string(string_t&) override { return one(); }
-    bool binary(binary_t&) override { return one(); }
-    bool key(string_t&) override { return true; }
-    bool start_object(std::size_t) override { return deeper(); }
-    bool start_array(std::size_t) override { return deeper(); }
-    bool end_object() override { return --depth_ >= 0; }
-    bool end_array() override { return --depth_ >= 0; }
+    bool string(string_t& v) override { return one(std::move(v)); }
+    bool binary(binary_t&) override { return stop(Why::form); }
+    bool key(string_t& name) override {
+        member_ = &(*open_.back())[name];
+        return true;
+    }
+    bool start_object(std::size_t) override { return deeper(json::object()); }
+    bool start_array(std::size_t) override { return deeper(json::array()); }
+    bool end_object() override { return close(); }
+    bool end_array() override { return close(); }
     bool parse_error(std::size_t position, const std::string&,
                      const nlohmann::detail::exception& error) override {
         at = position;
@@ -295,11 +300,32 @@ private:
         why = because;
         return false;
     }
-    bool one() { return ++count_ <= mostValues || stop(Why::count); }
-    bool deeper() { return ++depth_ <= deepest ? one() : stop(Why::depth); }
+    /// Where the next value goes: in the open list, the named field, or as the whole.
+    json& put(json&& value) {
+        json& where = open_.empty()              ? read
+                      : open_.back()->is_array() ? open_.back()->emplace_back()
+                                                 : *member_;
+        where = std::move(value);
+        return where;
+    }
+    bool one(json&& value) {
+        put(std::move(value));
+        return ++count_ <= mostValues || stop(Why::count);
+    }
+    bool deeper(json&& empty) {
+        if (open_.size() >= static_cast<std::size_t>(deepest))
+            return stop(Why::depth);
+        open_.push_back(&put(std::move(empty)));
+        return ++count_ <= mostValues || stop(Why::count);
+    }
+    bool close() {
+        open_.pop_back();
+        return true;
+    }
 
     std::size_t count_ = 0;
-    int depth_ = 0;
+    std::vector<json*> open_; ///< the lists and objects begun, the innermost last
+    json* member_ = nullptr;
 };
 
 } // namespace
@@ -358,7 +384,7 @@ Result<ProjectPtr> readJob(std::string_view content, std::string_view file,
         return placed(p);
     }
     try {
-        return readProject(json::parse(content), file, library);
+        return readProject(guard.read, file, library);
     } catch (const json::exception&) {
         return placed({"the job holds something that is not what it should be",
                        "the file is damaged; take a copy that opens"});

@@ -93,6 +93,24 @@ private:
         }
     }
 
+    /// How much longer a column makes the edge of what is painted and skirted, mm: all round it
+    /// where it stands free; where it touches a wall, that side is none, nor is the wall behind it.
+    [[nodiscard]] double sidesOf(const Fixture& column) const {
+        const auto round = outline(solid(room_, column));
+        double sum = 0;
+        for (std::size_t i = 0; i < round.size(); ++i) {
+            const Segment side{round[i], round[(i + 1) % round.size()]};
+            const Vec2 middle = (side.from + side.to) / 2;
+            bool touches = false;
+            for (std::size_t k = 0; k < room_.stretches(); ++k) {
+                const Wall w = room_.stretchAt(k);
+                touches = touches || norm(middle - nearestOn({w.start, w.end}, middle)) < 1;
+            }
+            sum += norm(side.to - side.from) * (touches ? -1 : 1);
+        }
+        return sum;
+    }
+
     void walls() {
         for (std::size_t i = 0; i < room_.walls.size(); ++i) {
             const Wall& w = room_.walls[i];
@@ -118,6 +136,8 @@ private:
                 out_.glassArea += hole;
         }
         for (const Fixture& f : room_.fixtures) {
+            if (f.kind == FixtureKind::column)
+                out_.wallArea += sidesOf(f) * room_.headroom(f.middle).mm();
             if (!f.isBreast())
                 continue;
             out_.wallArea += 2 * f.depth.mm() * room_.ceiling.mm();
@@ -178,6 +198,9 @@ private:
 
     void skirting() {
         out_.skirting = out_.perimeter;
+        for (const Fixture& f : room_.fixtures)
+            if (f.kind == FixtureKind::column)
+                out_.skirting += Length::millimetres(sidesOf(f));
         for (const Opening& o : room_.openings)
             if (o.sill < Length::inches(2))
                 out_.skirting -= o.width;

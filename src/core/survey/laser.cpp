@@ -11,6 +11,8 @@ namespace mezzet {
 
 namespace {
 
+constexpr std::size_t mostLaserLine = 200;
+
 std::string_view wordOf(std::string_view& text) {
     text = trimmed(text);
     const auto end = text.find(' ');
@@ -23,9 +25,10 @@ std::string_view wordOf(std::string_view& text) {
 
 Result<LaserReading> readLaserLine(std::string_view line) {
     const Problem bad{fmt::format("the laser sent “{}”, which is no reading",
-                                  isText(line) ? line.substr(0, 60) : "bytes that are no text"),
+                                  isText(line) ? shownPlainly(line.substr(0, 60))
+                                               : "bytes that are no text"),
                       "a reading looks like: reading 7 4571.6 mm 2026-11-24T09:15:03"};
-    if (!isText(line) || wordOf(line) != "reading")
+    if (line.size() > mostLaserLine || !isText(line) || wordOf(line) != "reading")
         return bad;
     LaserReading r;
     const auto number = wordOf(line);

@@ -3,6 +3,8 @@
 #include "measure/text.h"
 #include "survey/read_features.h"
 
+#include <fmt/format.h>
+
 #include <algorithm>
 #include <cctype>
 
@@ -10,6 +12,7 @@ namespace mezzet {
 
 namespace {
 
+constexpr std::size_t mostBytes = 200000;
 constexpr std::size_t mostWalls = 200;
 constexpr std::size_t mostRooms = 40;
 
@@ -460,6 +463,11 @@ std::optional<int> wallIndex(std::string_view name) {
 }
 
 Result<std::vector<TapeNotes>> readTapeNotes(std::string_view text, std::string_view file) {
+    if (text.size() > mostBytes)
+        return Problem{fmt::format("the notes are over {} KB", mostBytes / 1000),
+                       "they can't be of rooms that were taped by hand", std::string(file)};
+    if (!isText(text) && text.find('\0') == std::string_view::npos)
+        return Problem{"these notes are no text", "save them as UTF-8", std::string(file)};
     try {
         Reader reader(file);
         int number = 0;

@@ -383,6 +383,10 @@ private:
 } // namespace
 
 Result<Tracing> readTracing(std::string_view text, Units units, std::string_view file) {
+    constexpr std::size_t mostBytes = 200000;
+    if (text.size() > mostBytes)
+        return Problem{fmt::format("the tracing is over {} KB", mostBytes / 1000),
+                       "a room is traced in far fewer steps", std::string(file)};
     return TracingReader(units, file).read(text);
 }
 
