@@ -155,7 +155,7 @@ int renderViews(mezzet::app::MainWindow& window, const QString& folder) {
         mezzet::app::FitDialog fits(session, &window);
         fits.setModal(false);
         fits.show();
-        fits.ask("table");
+        fits.ask("does sofa 90 x 38 x 36 fit");
         while (fits.answering())
             QApplication::processEvents(QEventLoop::AllEvents, 20);
         ok = shot(fits, "fits") && ok;

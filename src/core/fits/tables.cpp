@@ -290,8 +290,11 @@ FitAnswer tablesThatFit(const Project& job, const TableAsked& asked, const GoesO
     std::stable_sort(out.choices.begin(), out.choices.end(),
                      [](const FitChoice& a, const FitChoice& b) { return a.seats > b.seats; });
     out.yes = strictly && !out.choices.empty();
-    if (out.choices.empty())
-        out.reasons.push_back("No table people can sit in to has the room here.");
+    if (out.choices.empty()) {
+        out.heading = "No table fits here";
+        out.reasons.push_back("None that people can sit in to has the room without shutting a way "
+                              "or meeting something. Ask about another place on the floor.");
+    }
     else if (!rectangle && round)
         out.reasons.push_back(
             "No rectangle fits here, and a round one does: it gives up surface and "

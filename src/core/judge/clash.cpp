@@ -222,26 +222,26 @@ void judgeInside(const JudgeContext& c) {
         double near = 0;
         for (std::size_t k = 0; k < room.stretches(); ++k) {
             const Wall wall = room.stretchAt(k);
+            // A piece whose middle is outside is judged by the wall that is nearest to it.
+            if (!centreIn) {
+                const double far =
+                    norm(p.shape.centre - nearestOn({wall.start, wall.end}, p.shape.centre));
+                if (!nearest || far < near) {
+                    near = far;
+                    nearest = k;
+                }
+                continue;
+            }
             const Shape face = stretch({wall.start, wall.end});
-            // A piece wholly outside is judged by the wall it lies nearest behind.
-            const bool meets = !fartherThan(p.shape, face, Length::millimetres(1)) &&
-                               gapBetween(p.shape, face).depth.mm() > contact;
-            if (!meets && centreIn)
+            if (fartherThan(p.shape, face, Length::millimetres(1)) ||
+                gapBetween(p.shape, face).depth.mm() <= contact)
                 continue;
             const Through t = pastWall(p.shape, wall);
-            if (t.depth <= contact)
-                continue;
-            if (centreIn) {
-                auto& worst = past[room.edgeWall[k]];
-                if (t.depth > worst.through.depth)
-                    worst = {k, t};
-            } else if (const double far =
-                           norm(p.shape.centre - nearestOn({wall.start, wall.end}, p.shape.centre));
-                       !nearest || far < near) {
-                near = far;
-                nearest = k;
-            }
+            auto& worst = past[room.edgeWall[k]];
+            if (t.depth > contact && t.depth > worst.through.depth)
+                worst = {k, t};
         }
+        std::erase_if(past, [](const auto& one) { return one.second.through.depth <= 0; });
         const auto add = [&](int w, double depth, Vec2 from, Vec2 to) {
             Reading& r = c.add(p.id, wallTarget(w), Amount{Quantity::length, depth}, from, to);
             r.second = Amount{Quantity::length, farthestOut(p.shape, room)};
@@ -254,7 +254,9 @@ void judgeInside(const JudgeContext& c) {
         if (nearest) {
             const Wall wall = room.stretchAt(*nearest);
             const Vec2 in = wall.inward();
-            const double depth = dot(wall.start, in) + extent(p.shape, -in);
+            // Beside the wall's end nothing of it may lie behind the wall's own line.
+            const double depth =
+                std::max(dot(wall.start, in) + extent(p.shape, -in), farthestOut(p.shape, room));
             const Vec2 deepest = support(p.shape, -in);
             add(room.edgeWall[*nearest], depth, deepest, deepest + in * depth);
         }

@@ -229,8 +229,12 @@ private:
         auto laidLoose = traverse(loose);
         auto fitLoose = fit(loose, laidLoose);
         constexpr double good = 2.5;
-        if (fitLoose.determined && fitLoose.redundancy > 0 && fitLoose.unitWeight < good &&
-            fitLoose.suspects.empty()) {
+        // Only where its lengths alone say more than its shape needs, which for so many corners are
+        // twice as many less three: else a slip would pass for a crooked room.
+        const bool braced = notes_.walls.size() + notes_.diagonals.size() + 3 >
+                            2 * notes_.walls.size();
+        if (fitLoose.determined && fitLoose.redundancy > 0 && braced &&
+            fitLoose.unitWeight < good && fitLoose.suspects.empty()) {
             loosened_ = true;
             laid = std::move(laidLoose);
             fitted = std::move(fitLoose);
