@@ -30,6 +30,13 @@ Board::Board(JobSession& session, QWidget* parent) : QWidget(parent), session_(s
     setMinimumSize(320, 260);
     setAccessibleName("Board");
     connect(&session, &JobSession::jobChanged, this, [this] {
+        // Schemes are numbered: with one less they may mean others.
+        const auto schemes = session_.project()->schemes.size();
+        if (schemes < tapesFor_) {
+            tapes_.clear();
+            tapeStart_.reset();
+        }
+        tapesFor_ = schemes;
         if (fitted_ && hand_ == Hand::free)
             zoomToFit();
         describe();
@@ -244,8 +251,14 @@ void Board::setRegions(std::vector<AllowedRegion> regions) {
     update();
 }
 
+const std::vector<OwnTape>& Board::tapes() const {
+    static const std::vector<OwnTape> none;
+    const auto own = tapes_.find(session_.project()->active);
+    return own == tapes_.end() ? none : own->second;
+}
+
 void Board::clearTapes() {
-    tapes_.clear();
+    tapes_.erase(session_.project()->active);
     tapeStart_.reset();
     update();
 }
@@ -339,7 +352,7 @@ void Board::keyPressEvent(QKeyEvent* e) {
                 tapeStart_.reset();
             else
                 setTaping(false);
-        } else if (!tapes_.empty() && session_.selected().empty()) {
+        } else if (!tapes().empty() && session_.selected().empty()) {
             clearTapes();
         } else if (session_.surface() >= 0 && session_.selected().empty()) {
             session_.goTo(-1);

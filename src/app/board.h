@@ -10,6 +10,7 @@
 #include <QWidget>
 
 #include <array>
+#include <map>
 
 namespace mezzet::app {
 
@@ -41,7 +42,8 @@ public:
     /// Takes the user's own tape in hand, or puts it away.
     void setTaping(bool on);
     [[nodiscard]] bool taping() const { return taping_; }
-    [[nodiscard]] const std::vector<OwnTape>& tapes() const { return tapes_; }
+    /// Those of the scheme that is open.
+    [[nodiscard]] const std::vector<OwnTape>& tapes() const;
     void clearTapes();
     /// What is shown over the floor besides the readings.
     enum class Over { use, ways, zones, view, hooks, reflected };
@@ -164,7 +166,8 @@ private:
     bool spaceHeld_ = false;
     bool taping_ = false;
     std::optional<OwnTape::End> tapeStart_;
-    std::vector<OwnTape> tapes_;
+    std::map<std::size_t, std::vector<OwnTape>> tapes_; ///< by scheme
+    std::size_t tapesFor_ = 0; ///< how many schemes there were when they were drawn
     QPointF pointer_;
     bool pointerIn_ = false;
 };

@@ -397,7 +397,7 @@ void Board::paintTapes(const sheets::Drawing& d) {
         p.setPen(look().night ? QColor(Qt::white) : look().ink);
         p.drawText(chip, Qt::AlignCenter, text);
     };
-    for (const auto& t : tapes_)
+    for (const auto& t : tapes())
         draw(t);
     if (taping_ && tapeStart_ && pointerIn_)
         draw({*tapeStart_, endAt(pointer_)});

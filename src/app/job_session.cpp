@@ -73,6 +73,13 @@ JobSession::~JobSession() {
 }
 
 void JobSession::take(ProjectPtr project, ScenePtr scene) {
+    // Numbers of pieces mean nothing in another scheme: each has its own selection.
+    if (project_ && project_->schemes.size() > project->schemes.size())
+        selectedIn_.clear();
+    if (project_ && project_->active != project->active) {
+        selectedIn_[project_->active] = selected_;
+        selected_ = selectedIn_[project->active];
+    }
     project_ = std::move(project);
     scene_ = std::move(scene);
     trial_.reset();
@@ -228,6 +235,7 @@ bool JobSession::apply(const Edit& edit) {
         if (const auto* put = std::get_if<PutPiece>(&edit.acts.front());
             put != nullptr && put->piece.id == 0)
             added = next->project->scheme().byName(put->piece.name)->id;
+    const auto chosen = selected_;
     take(next->project, next->scene);
     changed_ = true;
     copyWanted_ = true;
@@ -236,8 +244,9 @@ bool JobSession::apply(const Edit& edit) {
         selected_ = {added};
     emit jobChanged();
     emit fileChanged();
-    if (added != 0) {
+    if (added != 0 || selected_ != chosen)
         emit selectionChanged();
+    if (added != 0) {
         // What is hung while the floor is looked at is shown where it hangs.
         if (const Piece* p = project_->scheme().byId(added); p->onWall())
             goTo(p->wall);
@@ -255,26 +264,8 @@ bool JobSession::sayLine(const QString& line) {
     }
     const int selected = selected_.size() == 1 ? selected_.front() : 0;
     if (takesLong(line.toStdString())) {
-        // Remedies are looked for beside the window; what changes meanwhile makes the answer late.
-        const int mine = ++*generation_;
-        finding_ = 1;
         emit told("Looking for what can be mended …", false);
-        pool_.start(
-            [this, mine, selected, surface = surface_, text = line.toStdString(), job = project_] {
-                auto found = readSaid(text, *job, selected, surface);
-                QMetaObject::invokeMethod(
-                    this,
-                    [this, mine, found = std::move(found)] {
-                        if (*generation_ != mine)
-                            return;
-                        finding_ = 0;
-                        if (!found)
-                            emit told(QString::fromStdString(found.problem().sentence()), true);
-                        else if (apply(found->edit))
-                            emit told(QString::fromStdString(found->preview), false);
-                    },
-                    Qt::QueuedConnection);
-            });
+        sayBeside(line.toStdString(), selected, surface_);
         return true;
     }
     auto said = readSaid(line.toStdString(), *project_, selected, surface_);
@@ -283,6 +274,27 @@ bool JobSession::sayLine(const QString& line) {
         return false;
     }
     return apply(said->edit);
+}
+
+void JobSession::sayBeside(const std::string& line, int selected, int surface) {
+    // What was said is never dropped: when the job is another one by the time, it is worked out
+    // again for that.
+    ++said_;
+    pool_.start([this, line, selected, surface, job = project_, gone = leavingNow_] {
+        auto found = readSaid(line, *job, selected, surface, [&] { return gone->load(); });
+        QMetaObject::invokeMethod(
+            this,
+            [this, line, selected, surface, job, found = std::move(found)] {
+                --said_;
+                if (job != project_)
+                    sayBeside(line, selected, surface);
+                else if (!found)
+                    emit told(QString::fromStdString(found.problem().sentence()), true);
+                else if (apply(found->edit))
+                    emit told(QString::fromStdString(found->preview), false);
+            },
+            Qt::QueuedConnection);
+    });
 }
 
 bool JobSession::tryOut(const Edit& edit) {
@@ -326,8 +338,11 @@ void JobSession::stepBetween(std::vector<Step>& from, std::vector<Step>& to, con
     from.pop_back();
     to.push_back({project_, step.words});
     take(step.project, *sceneOf(*step.project));
-    changed_ = copyWanted_ = true;
-    pause_.start();
+    changed_ = copyWanted_ = project_ != saved_;
+    if (changed_)
+        pause_.start();
+    else
+        dropCopy();
     emit jobChanged();
     emit selectionChanged();
     emit fileChanged();
@@ -378,10 +393,12 @@ void JobSession::open(ProjectPtr project, const QString& path, bool changed) {
     past_.clear();
     future_.clear();
     selected_.clear();
+    selectedIn_.clear();
     surface_ = -1;
     take(std::move(project), *scene);
     path_ = path;
     keepForUs(path);
+    saved_ = changed ? nullptr : project_;
     changed_ = changed;
     copyWanted_ = changed;
     emit jobChanged();
@@ -456,6 +473,7 @@ bool JobSession::saveTo(const QString& path, bool over) {
     stamp_ = stampOf(file);
     dropCopy();
     path_ = whole;
+    saved_ = project_;
     changed_ = false;
     emit fileChanged();
     emit told("Saved " + QFileInfo(path).fileName(), false);

@@ -53,7 +53,7 @@ public:
     /// What was asked for before is left.
     void findRemedies(std::vector<std::size_t> readings);
     /// True while remedies asked for are still being looked for.
-    [[nodiscard]] bool findingRemedies() const { return finding_ > 0; }
+    [[nodiscard]] bool findingRemedies() const { return finding_ > 0 || said_ > 0; }
 
     // ---- changing ----
     /// Applies an edit and keeps the job before it. Says why not when it is refused.
@@ -139,6 +139,7 @@ private:
     void stepBetween(std::vector<Step>& from, std::vector<Step>& to, const char* verb);
     void judgeNow();
     void judgeBeside();
+    void sayBeside(const std::string& line, int selected, int surface);
     void dropMissing();
     void dropCopy();
 
@@ -154,7 +155,11 @@ private:
     std::shared_ptr<std::atomic<int>> judgement_ = ///< of what was judged; older answers are late
         std::make_shared<std::atomic<int>>(0);
     std::shared_ptr<std::atomic<bool>> leavingNow_ = std::make_shared<std::atomic<bool>>(false);
+    int said_ = 0; ///< lines being worked out beside the window
     int finding_ = 0;
+    ProjectPtr saved_; ///< the job as its file has it; null when it has none
+    /// What was selected in each of the open job's other schemes.
+    std::map<std::size_t, std::vector<int>> selectedIn_;
     std::map<std::size_t, std::optional<int>> mendElsewhere_; ///< by scheme, until the job changes
     std::vector<Step> past_;
     std::vector<Step> future_;

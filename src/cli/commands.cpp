@@ -64,6 +64,11 @@ int build(const std::string& notes, const std::string& lines, const std::string&
     if (!job)
         return refuse(job.problem());
     ProjectPtr made = *job;
+    if (made->room->walls.empty()) {
+        Problem p{"there is no room in these notes", "begin with a wall, like: wall A 14' 2\""};
+        p.file = notes;
+        return refuse(p);
+    }
     if (!lines.empty()) {
         auto script = readTextFile(lines, mostScript);
         if (!script)

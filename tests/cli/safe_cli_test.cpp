@@ -158,6 +158,14 @@ TEST_F(SafeShell, BigJobsAreReadInTimeThatGrowsWithThem) {
         << read("big.txt").substr(0, 300);
 }
 
+TEST_F(SafeShell, NotesWithoutARoomMakeNoJob) {
+    write("none.tape", "# nothing yet\nceiling 8'\n");
+    const auto r = run("build none.tape -o none.mezzet");
+    EXPECT_EQ(r.code, 3);
+    EXPECT_NE(r.error.find("no room"), std::string::npos) << r.error;
+    EXPECT_FALSE(fs::exists(folder / "none.mezzet"));
+}
+
 TEST_F(SafeShell, BareFeetAreFeetAndAnAbsurdFigureIsAsked) {
     write("feet.tape", "units feet\nwall A 14\nwall B 12\nwall C 14\nwall D 12\n");
     const auto j = json::parse(run("survey feet.tape --json").out);

@@ -185,3 +185,49 @@ TEST(Turn, AQuarterTurnKeepsTheDistanceFromTheWall) {
     EXPECT_NEAR(p.turn.inDegrees(), 90, 1e-6);
     EXPECT_NEAR(p.at.y / 25.4, 42, 1e-6);
 }
+
+TEST(Sizes, AreOfTheFigureThatIsNamed) {
+    const auto of = [](const char* line) {
+        const auto job = jobWith({line});
+        const auto& s = job.scheme();
+        return (s.pieces.empty() ? s.hung : s.pieces).front();
+    };
+    EXPECT_NEAR(of("sofa 30 high").size.height.inInches(), 30, 1e-9);
+    EXPECT_NEAR(of("sofa 30 high").size.width.inInches(), 84, 1e-9) << "as the kit has it";
+    EXPECT_NEAR(of("desk 28 deep").size.depth.inInches(), 28, 1e-9);
+    EXPECT_NEAR(of("sofa 90 long").size.width.inInches(), 90, 1e-9);
+    EXPECT_NEAR(of("mirror 30 high on wall B").size.height.inInches(), 30, 1e-9);
+}
+
+TEST(Sizes, ARoundOneIsRoundOrRefused) {
+    const auto mirror = jobWith({"mirror 36 round on wall B"}).scheme().hung.front();
+    EXPECT_EQ(mirror.footprint.form, FootprintForm::oval);
+    EXPECT_NEAR(mirror.size.width.inInches(), 36, 1e-9);
+    EXPECT_NEAR(mirror.size.height.inInches(), 36, 1e-9);
+    const auto table = jobWith({"coffee table 36 round at 6', 6'"}).scheme().pieces.front();
+    EXPECT_EQ(table.footprint.form, FootprintForm::oval);
+    EXPECT_NE(refusal(jobWith({}), "sofa 60 round").what.find("not round"), std::string::npos);
+}
+
+TEST(Targets, TheTenthOutletIsNamedLikeTheFirst) {
+    std::string notes = "ceiling 8'\nwall A 20'\n";
+    for (int i = 1; i <= 12; ++i)
+        notes += " outlet " + std::to_string(i * 15) + " from left, 14 up\n";
+    notes += "wall B 12'\nwall C 20'\nwall D 12'\n";
+    const auto job = jobWith({"picture 10 x 10 on wall A, 10 above outlet 10"}, notes.c_str());
+    EXPECT_NEAR(poseOf(job, "Picture").at.x / 25.4, 150, 1e-6);
+    EXPECT_FALSE(refusal(job, "picture 10 x 10 on wall A, 10 above outlet 13").what.empty());
+}
+
+TEST(Names, AreFoundWhateverTheirAccentsAndCase) {
+    const auto job = jobWith({"bookcase called Étagère at 6', 6'"});
+    EXPECT_NE(job.scheme().byName("étagère"), nullptr);
+    EXPECT_NE(job.scheme().byName("etagere"), nullptr);
+    EXPECT_TRUE(refusal(job, "move étagère 6 left").what.empty());
+}
+
+TEST(Seats, ArePartOfTheirSofa) {
+    const auto job = jobWith({"sofa 84 x 36 x 34 at 6', 6'"});
+    EXPECT_NE(refusal(job, "sofa seat 42").what.find("34"), std::string::npos);
+    EXPECT_TRUE(refusal(job, "sofa seat 16").what.empty());
+}

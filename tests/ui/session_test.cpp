@@ -4,6 +4,7 @@
 
 #include <QFile>
 #include <QSignalSpy>
+#include <QTest>
 #include <QTemporaryDir>
 
 #include <gtest/gtest.h>
@@ -161,4 +162,56 @@ TEST_F(Session, ToMendIsCountedForEveryScheme) {
     EXPECT_EQ(session.toMend(), here - 1);
     EXPECT_EQ(session.toMendIn(0), here);
     EXPECT_EQ(session.toMendIn(1), here - 1);
+}
+
+TEST_F(Session, UndoingToWhatWasSavedIsNothingUnsaved) {
+    QTemporaryDir folder;
+    ASSERT_TRUE(session.saveTo(folder.filePath("job.mezzet")));
+    ASSERT_TRUE(session.sayLine("stool"));
+    ASSERT_TRUE(session.sayLine("armchair"));
+    EXPECT_TRUE(session.changed());
+    session.undo();
+    EXPECT_TRUE(session.changed());
+    session.undo();
+    EXPECT_FALSE(session.changed());
+    session.redo();
+    EXPECT_TRUE(session.changed());
+    session.undo();
+    session.undo();
+    EXPECT_TRUE(session.changed()) << "before what was saved is another job";
+    session.leave();
+}
+
+TEST_F(Session, EachSchemeHasItsOwnSelection) {
+    session.select({});
+    ASSERT_TRUE(session.apply({"another", {AddScheme{"Two", false}}, {}}));
+    ASSERT_TRUE(session.sayLine("stool at 3', 3'"));
+    const int stool = session.project()->scheme().byName("Stool")->id;
+    session.select({stool});
+    const auto two = session.project()->active;
+    ASSERT_TRUE(session.apply({"go", {SwitchScheme{two == 0 ? 1U : 0U}}, {}}));
+    // The piece of the same number here is the sofa, which nobody selected.
+    EXPECT_NE(session.project()->scheme().byId(stool), nullptr);
+    EXPECT_TRUE(session.selected().empty());
+    ASSERT_TRUE(session.apply({"back", {SwitchScheme{two}}, {}}));
+    EXPECT_EQ(session.selected(), std::vector<int>{stool});
+    session.leave();
+}
+
+TEST_F(Session, WhatWasSaidToMendIsNotLostByClickingElsewhere) {
+    const auto gap = [&] {
+        for (const auto& r : session.readings())
+            if (r.rule->id == "seat-to-table")
+                return r.toMend();
+        return false;
+    };
+    ASSERT_TRUE(gap());
+    ASSERT_TRUE(session.sayLine("mend coffee table"));
+    // Another piece is clicked, and the job changes meanwhile.
+    session.findRemedies({0});
+    ASSERT_TRUE(session.apply({"inches", {SetNotation{session.project()->notation}}, {}}));
+    for (int i = 0; i < 2000 && session.findingRemedies(); ++i)
+        QTest::qWait(5);
+    EXPECT_FALSE(gap()) << "it was mended all the same";
+    session.leave();
 }

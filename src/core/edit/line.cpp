@@ -136,7 +136,8 @@ private:
         if (ids.size() > 1) {
             in.take({"to"});
             const std::size_t at = in.at();
-            const auto sizes = in.sizes();
+            std::string_view measured;
+            const auto sizes = in.sizes(&measured);
             if (sizes.empty())
                 in.failAhead("which size?", "say it like: size all dining chairs 18 x 20");
             nothingMore();
@@ -144,7 +145,7 @@ private:
             e.words = fmt::format("size {} pieces", ids.size());
             for (const int id : ids) {
                 Piece p = placedPiece(id);
-                applySizes(p, sizes, at);
+                applyMeasured(p, sizes, measured, at, false);
                 e.acts.emplace_back(PutPiece{std::move(p)});
             }
             return e;
@@ -152,10 +153,11 @@ private:
         Piece p = placedPiece(ids.front());
         in.take({"to"});
         const std::size_t at = in.at();
-        const auto sizes = in.sizes();
+        std::string_view measured;
+        const auto sizes = in.sizes(&measured);
         if (sizes.empty() && in.done())
             in.failAhead("which size?", "say it like: size sofa 78 x 36");
-        applySizes(p, sizes, at);
+        applyMeasured(p, sizes, measured, at, false);
         auto e = place(p, at);
         e.words = "size " + p.name;
         return e;
@@ -271,11 +273,42 @@ private:
             p = placedPiece(there);
         const std::size_t at = in.at();
         bool called = callIt(p, isNew);
-        applySizes(p, in.sizes(), at);
+        std::string_view measured;
+        const auto sizes = in.sizes(&measured);
+        applyMeasured(p, sizes, measured, at, isNew);
         called = callIt(p, isNew) || called;
         if (isNew && !called)
             p.name = in.scheme().freeName(p.kind->name);
         return place(std::move(p), start);
+    }
+
+    /// Sizes with the word after them: "36 high", "mirror 36 round".
+    void applyMeasured(Piece& p, std::vector<Length> sizes, std::string_view measured,
+                       std::size_t at, bool isNew) {
+        if (sizes.size() == 1 && (measured == "high" || measured == "deep")) {
+            Size s = p.size;
+            (measured == "high" ? s.height : s.depth) = sizes.front();
+            // On a wall the second figure is how high a thing is.
+            applySizes(p,
+                       p.kind->hangs() ? std::vector{s.width, s.height, s.depth}
+                                       : std::vector{s.width, s.depth, s.height},
+                       at);
+            return;
+        }
+        const bool round = !measured.empty() && measured != "long" && measured != "wide" &&
+                           measured != "deep" && measured != "high";
+        if (round) {
+            // One that has no round kind is refused, and never made square.
+            const auto one = roundOne(p, isNew, *job_.library.kit);
+            if (!one)
+                in.fail(at, in.at() - at,
+                        fmt::format("{} is not round", isNew ? p.kind->name : p.name),
+                        isNew ? "give its width and depth" : "remove it and add a round one");
+            p = *one;
+            if (sizes.size() == 1)
+                sizes.push_back(sizes.front());
+        }
+        applySizes(p, sizes, at);
     }
 
     /// "it", or a piece by its name; 0 when the line begins otherwise.

@@ -82,6 +82,22 @@ void giveSizes(Piece& p, const std::vector<Length>& sizes) {
     }
 }
 
+std::optional<Piece> roundOne(const Piece& p, bool isNew, const Kit& kit) {
+    const auto isRound = [](const Kind& k) {
+        return k.footprint.form == FootprintForm::oval &&
+               abs(k.size.width - (k.hangs() ? k.size.height : k.size.depth)) <= quiet;
+    };
+    if (isRound(*p.kind))
+        return p;
+    const auto round = kit.byWord("round " + p.kind->name);
+    if (!isNew || !round || !isRound(*round))
+        return {};
+    Piece out = pieceOf(round);
+    out.name = p.name;
+    out.pose = p.pose;
+    return out;
+}
+
 Vec2 freePlace(const Scene& scene, const Piece& p, Vec2 wanted) {
     const auto fits = [&](Vec2 at) {
         const Shape s = placed(p.shape(), {at, p.pose.turn});

@@ -11,6 +11,10 @@ namespace mezzet {
 /// A top or a back at the old height follows; the cushion of a seat stays.
 void giveSizes(Piece&, const std::vector<Length>&);
 
+/// The piece as a round one: itself when its kind is round, for a new one the kit's round kind of
+/// that name. Empty when there is none.
+[[nodiscard]] std::optional<Piece> roundOne(const Piece&, bool isNew, const Kit&);
+
 /// Somewhere near `wanted` where nothing stands; near all the same when there is no such place.
 [[nodiscard]] Vec2 freePlace(const Scene&, const Piece&, Vec2 wanted);
 

@@ -170,8 +170,10 @@ Mass WordsReader::mass(std::string_view what) {
     return *m;
 }
 
-std::vector<Length> WordsReader::sizes() {
+std::vector<Length> WordsReader::sizes(std::string_view* measured) {
     std::vector<Length> out;
+    if (measured != nullptr)
+        *measured = {};
     const std::size_t start = at_;
     while (out.size() < 3) {
         skip();
@@ -192,7 +194,13 @@ std::vector<Length> WordsReader::sizes() {
         }
         at_ += text_.substr(at_).starts_with("×") || text_.substr(at_).starts_with("by") ? 2 : 1;
     }
-    take({"dia", "diameter", "across", "long", "wide", "round", "high"});
+    for (const std::string_view word :
+         {"dia", "in diameter", "diameter", "across", "round", "long", "wide", "deep", "high"})
+        if (!out.empty() && take({word})) {
+            if (measured != nullptr)
+                *measured = word;
+            break;
+        }
     const auto next = ahead();
     const bool corner = next == "in" && !take({"in front of"});
     if (!out.empty() && !corner && followsLength(next)) {
@@ -445,13 +453,12 @@ Target WordsReader::target(bool pieces) {
             continue;
         t = targetOf(f);
         const auto w = ahead();
-        if (w.size() == 1 && w[0] >= '1' && w[0] <= '9') {
-            Target other = t;
-            other.index = w[0] - '0';
-            if (fixtureOf(room, other) != nullptr) {
-                word();
-                t = other;
-            }
+        Target other = t;
+        const auto [end, error] = std::from_chars(w.data(), w.data() + w.size(), other.index);
+        if (error == std::errc() && end == w.data() + w.size() &&
+            fixtureOf(room, other) != nullptr) {
+            word();
+            t = other;
         }
         return t;
     }

@@ -49,7 +49,7 @@ public:
     /// "24 lb", "11 kg".
     Mass mass(std::string_view what);
     /// "84 x 36 x 34": one to three lengths, unless they begin a placement like "16 from".
-    std::vector<Length> sizes();
+    std::vector<Length> sizes(std::string_view* measured = nullptr);
     /// Text up to a comma or a word that begins a placement; or whatever stands in quotes.
     std::string name();
 

@@ -11,14 +11,22 @@ namespace mezzet {
 
 namespace {
 
-Said mendEverything(WordsReader& in) {
+/// What was stopped did nothing, and says so.
+void unlessStopped(WordsReader& in, const Stopped& stopped) {
+    if (stopped && stopped())
+        in.fail(0, 4, "the mending was stopped", "nothing was changed");
+}
+
+Said mendEverything(WordsReader& in, const Stopped& stopped) {
     MendAsked asked;
+    asked.stopped = stopped;
     if (in.take({"within", "by at most", "moving at most"}))
         asked.largestMove = in.length("the largest move");
     if (!in.done())
         in.failAhead(fmt::format("“{}” is left over", in.rest()),
                      "say it like: mend all within 18");
     auto mended = mendAll(in.job(), asked);
+    unlessStopped(in, stopped);
     if (mended.before == 0)
         in.fail(0, 4, "there is nothing to mend", "");
     if (mended.lines.empty())
@@ -31,7 +39,7 @@ Said mendEverything(WordsReader& in) {
     return said;
 }
 
-Said mendOne(WordsReader& in) {
+Said mendOne(WordsReader& in, const Stopped& stopped) {
     in.article();
     const std::size_t at = in.at();
     const int id = in.piece();
@@ -43,12 +51,13 @@ Said mendOne(WordsReader& in) {
     const auto scene = sceneOf(job);
     if (!scene)
         throw LineFault{scene.problem()};
-    const auto all = judge(**scene, *job.library.book, job.judgement);
-    auto own = toMendByWeight(all);
+    const auto all = judgeWhole(**scene, *job.library.book, job.judgement, stopped);
+    auto own = toMendByWeight(all.readings);
     std::erase_if(own, [&](const Reading* r) { return !r->isAbout(id); });
     for (const Reading* r : own)
-        if (auto remedy = remedyFor(*r, job, **scene, all))
+        if (auto remedy = remedyFor(*r, job, **scene, all, stopped))
             return {remedy->edit, remedy->preview};
+    unlessStopped(in, stopped);
     in.fail(at, in.at() - at,
             own.empty() ? "there is nothing to mend about it" : "no move or size mends it alone",
             "");
@@ -60,15 +69,16 @@ bool takesLong(std::string_view text) {
     return foldCase(trimmed(text)).starts_with("mend");
 }
 
-Result<Said> readSaid(std::string_view text, const Project& job, int selected, int surface) {
+Result<Said> readSaid(std::string_view text, const Project& job, int selected, int surface,
+                      const Stopped& stopped) {
     if (!takesLong(text) || !isText(text) || text.size() > 2000)
         return readLine(text, job, selected, surface);
     try {
         WordsReader in(text, job);
         if (in.take({"mend all", "mend everything", "mend all i can"}))
-            return mendEverything(in);
+            return mendEverything(in, stopped);
         if (in.take({"mend"}))
-            return mendOne(in);
+            return mendOne(in, stopped);
     } catch (const LineFault& f) {
         return f.problem;
     }

@@ -6,9 +6,9 @@
 namespace mezzet {
 
 /// Reads a line as readLine does, and besides it what needs readings: "mend all", "mend all within
-/// 18", "mend sofa". Problem: as readLine's, or that there is nothing to mend.
+/// 18", "mend sofa". Problem: as readLine's, that there is nothing to mend, or that it was stopped.
 [[nodiscard]] Result<Said> readSaid(std::string_view text, const Project&, int selected = 0,
-                                    int surface = -1);
+                                    int surface = -1, const Stopped& stopped = {});
 
 /// True for lines that take readSaid more than a moment.
 [[nodiscard]] bool takesLong(std::string_view text);
