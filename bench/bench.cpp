@@ -426,6 +426,84 @@ void dragStepInTheWindow(benchmark::State& state, bool everything) {
 BENCHMARK_CAPTURE(dragStepInTheWindow, selected, false)->Unit(benchmark::kMillisecond);
 BENCHMARK_CAPTURE(dragStepInTheWindow, everything, true)->Unit(benchmark::kMillisecond);
 
+/// A hall with so many pieces in groups of a sofa, a low table, a chair, a lamp and a stool; the
+/// hall grows with them, or, crowded, stays that of sixty.
+Project hallOf(int pieces, bool crowded) {
+    const int groups = (pieces + 4) / 5;
+    const int across = std::max(1, static_cast<int>(std::ceil(std::sqrt(groups))));
+    const int room = crowded ? 4 : across;
+    const int inches = room * 160 + 60;
+    Project job = **newProject(
+        library(), fmt::format("ceiling 9'\nwall A {0}\n window 4' from left, 6' wide\nwall B "
+                               "{0}\n door 5' from left, 36 wide, hinge left, swings in\nwall C "
+                               "{0}\n door 4' from left, 36 wide, hinge left, swings in\nwall D "
+                               "{0}",
+                               inches));
+    auto scheme = std::make_shared<Scheme>();
+    std::mt19937 random(5);
+    const auto add = [&](const char* kind, double x, double y, double turn) {
+        if (scheme->nextId > pieces)
+            return;
+        Piece p = pieceOf(library().kit->byId(kind));
+        p.id = scheme->nextId++;
+        p.name = fmt::format("no {}", p.id);
+        p.pose = {{x * 25.4, y * 25.4}, Angle::degrees(turn)};
+        scheme->pieces.push_back(p);
+    };
+    for (int g = 0; g < groups; ++g) {
+        double x = 110 + 160 * (g % across);
+        double y = 90 + 160 * (g / across);
+        if (crowded) {
+            x = 60 + static_cast<double>(random() % static_cast<unsigned>(inches - 120));
+            y = 60 + static_cast<double>(random() % static_cast<unsigned>(inches - 120));
+        }
+        add("sofa", x, y, 0);
+        add("coffee-table", x, y + 45, 0);
+        add("armchair", x - 60, y + 45, 90);
+        add("floor-lamp", x + 60, y, 0);
+        add("stool", x + 50, y + 45, 0);
+    }
+    job.schemes = {scheme};
+    job.activate(0);
+    return job;
+}
+
+void judgeHall(benchmark::State& state, bool crowded) {
+    const Project job = hallOf(static_cast<int>(state.range(0)), crowded);
+    std::size_t readings = 0;
+    for (auto _ : state) {
+        const auto scene = sceneOf(job);
+        readings = judge(**scene, *job.library.book, job.judgement).size();
+        benchmark::DoNotOptimize(readings);
+    }
+    // How much each piece takes: the same at every size would be linear growth.
+    state.counters["per piece"] = benchmark::Counter(
+        static_cast<double>(state.range(0)),
+        benchmark::Counter::kIsIterationInvariantRate | benchmark::Counter::kInvert);
+    state.counters["readings"] = static_cast<double>(readings);
+}
+void judgePlain(benchmark::State& state) {
+    judgeHall(state, false);
+}
+void judgeCrowded(benchmark::State& state) {
+    judgeHall(state, true);
+}
+BENCHMARK(judgePlain)->Name("judge")->Arg(60)->Arg(200)->Arg(500)->Arg(2000)->Unit(
+    benchmark::kMillisecond);
+BENCHMARK(judgeCrowded)->Arg(60)->Arg(200)->Arg(500)->Arg(2000)->Unit(benchmark::kMillisecond);
+
+/// A key pressed on the line, with so many pieces: what it would do, told.
+void keyOnTheLine(benchmark::State& state) {
+    const Project job = hallOf(static_cast<int>(state.range(0)), false);
+    for (auto _ : state) {
+        auto said = readLine("no 17 16 from no 16, centred on no 16", job);
+        benchmark::DoNotOptimize(said);
+        auto more = completions("move no 1", job);
+        benchmark::DoNotOptimize(more);
+    }
+}
+BENCHMARK(keyOnTheLine)->Arg(60)->Arg(500)->Unit(benchmark::kMillisecond);
+
 /// One remedy of the demo, chains and all, and all that can be mended.
 void mendEverything(benchmark::State& state) {
     static const Project job = **openJob(
