@@ -5,6 +5,7 @@
 
 #include <algorithm>
 #include <array>
+#include <map>
 
 namespace mezzet {
 
@@ -86,21 +87,20 @@ void judgeGap(const JudgeContext& c) {
 
 /// The longest seat before each low table.
 template <class Each> void mainSeats(const JudgeContext& c, Each each) {
-    for (std::size_t t = 0; t < c.scene.placed.size(); ++t) {
-        if (c.scene.piece(t).kind->role != Role::lowTable)
+    const Rule& reach = reachRule(c);
+    std::map<std::size_t, FacedTable> longest; // by table
+    for (std::size_t s = 0; s < c.scene.placed.size(); ++s) {
+        if (!isLounge(c.scene.piece(s)))
             continue;
-        std::optional<FacedTable> longest;
-        for (std::size_t s = 0; s < c.scene.placed.size(); ++s) {
-            if (!isLounge(c.scene.piece(s)))
-                continue;
-            const auto faced = tableBefore(c.scene, s, reachRule(c));
-            if (faced && faced->table == t &&
-                (!longest || c.scene.piece(s).size.width > c.scene.piece(longest->seat).size.width))
-                longest = faced;
-        }
-        if (longest)
-            each(*longest);
+        const auto faced = tableBefore(c.scene, s, reach);
+        if (!faced)
+            continue;
+        const auto [it, first] = longest.emplace(faced->table, *faced);
+        if (!first && c.scene.piece(s).size.width > c.scene.piece(it->second.seat).size.width)
+            it->second = *faced;
     }
+    for (const auto& [table, seat] : longest)
+        each(seat);
 }
 
 void judgeLevel(const JudgeContext& c) {

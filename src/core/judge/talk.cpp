@@ -173,6 +173,10 @@ void judgeReach(const JudgeContext& c) {
     const Length look = c.rule.setting("look");
     const Length each = c.shared.setting("seats-count", "each");
     const Length arms = c.shared.setting("seats-count", "arms");
+    std::vector<std::size_t> surfaces;
+    for (std::size_t k = 0; k < c.scene.placed.size(); ++k)
+        if (isSurface(c.scene.piece(k), c.rule))
+            surfaces.push_back(k);
     for (std::size_t i = 0; i < c.scene.placed.size(); ++i) {
         const Piece& seat = c.scene.piece(i);
         if (!isLounge(seat))
@@ -183,8 +187,8 @@ void judgeReach(const JudgeContext& c) {
             std::optional<Gap> best;
             double nearest = 0;
             int of = 0;
-            for (std::size_t k = 0; k < c.scene.placed.size(); ++k) {
-                if (k == i || !isSurface(c.scene.piece(k), c.rule) ||
+            for (const std::size_t k : surfaces) {
+                if (k == i ||
                     fartherThan(place, c.scene.placed[k].shape, best ? best->apart : look))
                     continue;
                 const Gap g = gapBetween(place, c.scene.placed[k].shape);

@@ -154,10 +154,21 @@ WayFinder::WayFinder(std::vector<Block> blocks, Length widest)
     : blocks_(std::move(blocks)), widest_(widest.mm()) {
     for (const Block& b : blocks_)
         rounds_.push_back(roundOf(b.shape));
-    for (std::size_t i = 0; i < blocks_.size(); ++i)
-        for (std::size_t k = 0; k < i; ++k)
+    // From left to right: only those that begin before this one ends are near enough.
+    std::vector<std::size_t> order(blocks_.size());
+    std::iota(order.begin(), order.end(), std::size_t{0});
+    const auto left = [&](std::size_t i) { return rounds_[i].centre.x - rounds_[i].reach; };
+    std::sort(order.begin(), order.end(),
+              [&](std::size_t a, std::size_t b) { return left(a) < left(b); });
+    for (std::size_t n = 0; n < order.size(); ++n) {
+        const double right =
+            rounds_[order[n]].centre.x + rounds_[order[n]].reach + widest_;
+        for (std::size_t m = n + 1; m < order.size() && left(order[m]) <= right; ++m) {
+            const auto [k, i] = std::minmax(order[n], order[m]);
             if (auto p = pairOf(blocks_[i], blocks_[k], rounds_[i], rounds_[k], i, k))
                 pairs_.push_back(*p);
+        }
+    }
     std::sort(pairs_.begin(), pairs_.end());
 }
 
