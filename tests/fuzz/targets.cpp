@@ -8,8 +8,11 @@
 #include "survey/laser.h"
 #include "trace/trace.h"
 
+#include <fmt/format.h>
+
 #include <array>
 #include <cmath>
+#include <filesystem>
 #include <fstream>
 #include <stdexcept>
 #include <unistd.h>
@@ -135,7 +138,9 @@ void readsBands(std::string_view in) {
 }
 
 void readsDrawing(std::string_view in) {
-    static const std::string file = "/tmp/mezzet-fuzz-" + std::to_string(::getpid()) + ".dxf";
+    static const std::string file =
+        (std::filesystem::temp_directory_path() / fmt::format("mezzet-fuzz-{}.dxf", ::getpid()))
+            .string();
     std::ofstream(file, std::ios::binary) << in;
     Watch watch;
     const auto sheet = readDxf(file, &watch);

@@ -11,6 +11,7 @@ namespace mezzet {
 
 namespace {
 
+constexpr const char* standsHow = "say where it stands, like: 6 behind sofa";
 /// How far front legs stand on a rug, when nothing is said; 6 in is the least (common practice).
 constexpr Length usualFrontLegs = Length::inches(8);
 
@@ -37,6 +38,11 @@ private:
         t.kind = kind;
         out_.ties.push_back(t);
         return out_.ties.back();
+    }
+
+    [[nodiscard]] std::string standsOnFloor() const {
+        return fmt::format("{} stands on the floor; only what hangs on a wall goes over a thing",
+                           subject_.name.empty() ? subject_.kind->name : subject_.name);
     }
 
     /// The side of another piece this one is said to stand at, now or before.
@@ -139,8 +145,7 @@ private:
         } else if (in_.take({"under"})) {
             under(at);
         } else if (in_.take({"over"})) {
-            in_.fail(at, 4, "“over” hangs a piece from the ceiling",
-                     "only pieces on the floor can be placed so far");
+            in_.fail(at, 4, standsOnFloor(), standsHow);
         } else if (in_.take({"at"})) {
             place(at);
         } else if (in_.take({"called", "named"})) {
@@ -249,8 +254,7 @@ private:
         in_.take({"from", "in front of", "behind", "left of", "right of", "beside", "off", "toward",
                   "away from"});
         if (next == "above" || next == "below")
-            in_.fail(here, in_.rest().size(), fmt::format("“{}” hangs a piece on a wall", next),
-                     "only pieces on the floor can be placed so far");
+            in_.fail(here, next.size(), standsOnFloor(), standsHow);
         if (in_.done())
             in_.failAhead("this length measures to nothing",
                           "say what it is from, like “16 from sofa”");
@@ -536,30 +540,6 @@ private:
         (seat ? out_.heights.seat : top ? out_.heights.top : out_.heights.arm) = h;
     }
 
-    /// The unit step straight to something: square to a wall, else along the shortest gap; out of a
-    /// door's swing for a door.
-    Vec2 toward(const Target& t, const Placed& own) const {
-        const Room& room = *scene_.room;
-        switch (t.is) {
-        case Target::Is::wall:
-            return -room.walls[static_cast<std::size_t>(t.index)].inward();
-        case Target::Is::piece:
-            return gapBetween(own.shape, scene_.byId(t.piece)->shape).direction;
-        case Target::Is::chimney:
-        case Target::Is::fixture:
-            return gapBetween(own.shape, solid(room, *fixtureOf(room, t))).direction;
-        case Target::Is::door:
-            for (const auto& o : room.openings)
-                if (o.kind == OpeningKind::door && o.number == t.index)
-                    if (const auto swing = doorSwing(room, o))
-                        return gapBetween(own.shape, *swing).direction;
-            break;
-        default:
-            break;
-        }
-        return unit(middleOf(t, scene_) - own.pose.at);
-    }
-
     /// "left 6", "6 left", "6 toward wall A": a step, along the piece's own sides or to something.
     void step(std::size_t at, std::optional<Length> d) {
         const Placed* own = scene_.byId(subject_.id);
@@ -573,7 +553,7 @@ private:
                 in_.failAhead("away from what?", "say it like: 6 away from wall A");
             const auto t = in_.target();
             notItself(t, at);
-            way = toward(t, *own) * (w == "away" ? -1 : 1);
+            way = wayTo(t, *own, scene_) * (w == "away" ? -1 : 1);
         } else {
             way = w == "left"    ? -own->pose.right()
                   : w == "right" ? own->pose.right()

@@ -84,6 +84,10 @@ private:
     std::map<std::size_t, std::vector<std::string>> offers_;
 };
 
+/// The unit step straight to something: square to a wall, else along the shortest gap; out of a
+/// door's swing for a door.
+[[nodiscard]] Vec2 wayTo(const Target&, const Placed& from, const Scene&);
+
 /// Words that begin a placement, at which a name ends.
 [[nodiscard]] bool beginsPlacement(std::string_view word);
 

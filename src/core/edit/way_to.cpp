@@ -1,0 +1,28 @@
+#include "edit/words_reader.h"
+#include "geometry/gap.h"
+
+namespace mezzet {
+
+Vec2 wayTo(const Target& t, const Placed& from, const Scene& scene) {
+    const Room& room = *scene.room;
+    switch (t.is) {
+    case Target::Is::wall:
+        return -room.walls[static_cast<std::size_t>(t.index)].inward();
+    case Target::Is::piece:
+        return gapBetween(from.shape, scene.byId(t.piece)->shape).direction;
+    case Target::Is::chimney:
+    case Target::Is::fixture:
+        return gapBetween(from.shape, solid(room, *fixtureOf(room, t))).direction;
+    case Target::Is::door:
+        for (const auto& o : room.openings)
+            if (o.kind == OpeningKind::door && o.number == t.index)
+                if (const auto swing = doorSwing(room, o))
+                    return gapBetween(from.shape, *swing).direction;
+        break;
+    default:
+        break;
+    }
+    return unit(middleOf(t, scene) - from.pose.at);
+}
+
+} // namespace mezzet
