@@ -293,3 +293,42 @@ TEST(Remedies, AreSentencesAPersonWouldSay) {
             }
     }
 }
+
+TEST(Windows, OverADeskAreReachedByWhoSitsThere) {
+    // A desk 30 deep, deeper than one leans, under a window that opens; its chair drawn up.
+    const char* notes = "ceiling 8'\nwall A 20'\n window 8' from left, 4' wide, 4' high, sill 28\n"
+                        "wall B 15'\n door 6' from left, 36 wide, hinge left, swings out\nwall C "
+                        "20'\nwall D 15'\n";
+    const auto toWindow = [&](std::vector<std::string> lines) {
+        const auto job = jobWith(lines, notes);
+        for (const auto& r : readingsOf(job))
+            if (r.rule->id == "walkway-minor" && r.goal.is == Target::Is::window)
+                return r.toMend();
+        return false;
+    };
+    EXPECT_FALSE(toWindow({"desk 60 x 30 against wall A, centred on window 1",
+                           "desk chair 1 in front of desk, centred on desk, facing desk"}));
+    EXPECT_TRUE(toWindow({"dresser 96 x 30 x 60 against wall A, centred on window 1"}))
+        << "a chest as wide as the window shuts it off";
+}
+
+TEST(Conversation, IsMendedByTheLeastThatHelps) {
+    // Two armchairs that face each other across 16 ft; people talk up to the band's high edge.
+    const auto job = jobWith({"armchair called West at 2', 7', turned 270",
+                              "armchair called East at 18', 7', turned 90"});
+    const auto scene = *sceneOf(job);
+    const auto judged = judgeWhole(*scene, *job.library.book, job.judgement);
+    for (const Reading& r : judged.readings) {
+        if (r.rule->id != "conversation")
+            continue;
+        ASSERT_TRUE(r.toMend());
+        const auto remedy = remedyFor(r, job, *scene, judged);
+        ASSERT_TRUE(remedy);
+        const auto after = apply(job, remedy->edit);
+        for (const Reading& now : readingsOf(*after->project))
+            if (now.sameAs(r))
+                EXPECT_NEAR(now.value.value, *r.band.high, 13) << remedy->line;
+        return;
+    }
+    GTEST_FAIL() << "they are not read as talking";
+}

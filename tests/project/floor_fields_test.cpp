@@ -135,3 +135,33 @@ TEST(FloorFields, AnyFigureChangedIsReadOrRefusedNeverHalf) {
     }
     EXPECT_GT(read, 10);
 }
+
+TEST(Bands, UpsideDownAreRefused) {
+    const auto bad = readBands(R"({"school": "low-and-close", "rules": {"seat-to-table": )"
+                               R"({"band": [450, 300]}}})",
+                               "bands.json", *library().book);
+    EXPECT_FALSE(bad);
+    EXPECT_FALSE(readRuleBook(R"({"format": "mezzet-rules 1", "unit": "in", "schools": [], )"
+                              R"("rules": [{"id": "x", "title": "X", "quantity": "length", )"
+                              R"("measures": "m", "band": [18, 12], "right": "r", "tight": "t", )"
+                              R"("loose": "l", "source": "s"}]})",
+                              "book"));
+}
+
+TEST(Pictures, ThatWereReplacedDoNotStay) {
+    auto job = jobWith({"picture 30 x 24 on wall A"});
+    const auto show = [&](const char* key) {
+        Piece p = job.scheme().hung.front();
+        p.picture = key;
+        const auto next =
+            apply(job, {"picture", {PutPicture{key, Picture{key, "from", "iVBORw0KGgo=", 4, 4}},
+                                    PutPiece{p}}, {}});
+        ASSERT_TRUE(next) << next.problem().text();
+        job = *next->project;
+    };
+    show("one");
+    show("two");
+    ASSERT_TRUE(job.pictures);
+    EXPECT_EQ(job.pictures->size(), 1U);
+    EXPECT_EQ(job.pictures->count("one"), 0U);
+}
