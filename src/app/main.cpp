@@ -1,3 +1,4 @@
+#include "judge/rule_code.h"
 #include "app/compare_view.h"
 #include "app/finder.h"
 #include "app/fit_dialog.h"
@@ -220,6 +221,10 @@ int main(int argc, char** argv) {
     auto library = mezzet::loadLibrary(mezzet::dataFolder());
     if (!library) {
         std::fprintf(stderr, "%s\n", library.problem().text().c_str());
+        return 3;
+    }
+    if (const auto odd = mezzet::unpaired(*library->book)) {
+        std::fprintf(stderr, "%s\n", odd->text().c_str());
         return 3;
     }
     // What the studio keeps is taken up; damaged, it is told and left, and the program starts all

@@ -3,6 +3,7 @@
 #include "commands.h"
 #include "files/job_lock.h"
 #include "files/whole_file.h"
+#include "judge/rule_code.h"
 #include "measure/text.h"
 #include "project/project.h"
 
@@ -43,6 +44,10 @@ inline Result<Library> library() {
     auto lib = loadLibrary(dataFolder());
     if (!lib)
         return lib;
+    if (auto odd = unpaired(*lib->book)) {
+        odd->file = (dataFolder() / "rules" / "book.json").string();
+        return *odd;
+    }
     std::vector<std::string> told;
     auto whole = withWholeStudio(*lib, studioFolder(), told);
     for (const auto& t : told)

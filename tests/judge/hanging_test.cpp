@@ -190,6 +190,28 @@ TEST(ArtSize, NamesTheSmallOneAloneOnABigWall) {
               Verdict::right);
 }
 
+TEST(ArtSize, OverFurnitureGoesByTheStretchThatGives) {
+    // A mirror 36 across over a console of 48 fills its place, however long the wall is; over a
+    // sideboard of 72 one of 12 is lost. Alone on the same wall that of 36 is small.
+    const char* longWall = "ceiling 9'\nwall A 18'\nwall B 12'\nwall C 18'\nwall D 12'\n";
+    const auto of = [&](std::vector<std::string> lines, const char* piece) {
+        const auto job = jobWith(lines, longWall);
+        const auto all = readingsOf(job);
+        const auto* r = find(all, job, "art-size", piece);
+        return r == nullptr ? Verdict::right : r->verdict;
+    };
+    EXPECT_EQ(of({"sideboard 48 x 14 x 32 against wall A, centred on wall A",
+                  "round mirror 36, 6 above sideboard, centred on sideboard"},
+                 "Round mirror"),
+              Verdict::right);
+    EXPECT_EQ(of({"sideboard 72 x 16 x 32 against wall A, centred on wall A",
+                  "picture 12 x 10, 8 above sideboard, centred on sideboard"},
+                 "Picture"),
+              Verdict::tight);
+    EXPECT_EQ(of({"round mirror 36 on wall A, centred on wall A, centre at 58"}, "Round mirror"),
+              Verdict::tight);
+}
+
 TEST(ArtMatch, ComparesOppositeAndAdjoiningWalls) {
     const auto job = jobWith(
         {"picture 60 x 40 on wall A called Large", "picture 30 x 20 on wall C called Small"});

@@ -1,4 +1,5 @@
 #include "jobs.h"
+#include "judge/rule_code.h"
 
 #include <fmt/format.h>
 
@@ -288,4 +289,14 @@ TEST(RuleBook, EveryRuleHasCodeThatMeasuresIt) {
         EXPECT_FALSE(r.measures.empty()) << r.id;
     }
     EXPECT_EQ(library().book->rules.size(), 44U);
+    EXPECT_FALSE(unpaired(*library().book));
+    RuleBook more = *library().book;
+    more.rules.push_back(more.rules.front());
+    more.rules.back().id = "made-up";
+    ASSERT_TRUE(unpaired(more));
+    EXPECT_NE(unpaired(more)->what.find("made-up"), std::string::npos);
+    RuleBook fewer = *library().book;
+    std::erase_if(fewer.rules, [](const Rule& r) { return r.id == "clash"; });
+    ASSERT_TRUE(unpaired(fewer));
+    EXPECT_NE(unpaired(fewer)->what.find("clash"), std::string::npos);
 }

@@ -155,11 +155,19 @@ void judgeSize(const JudgeContext& c) {
             return;
         const auto all = obstaclesFor(c.scene, c.shared.face(p.wall), b, {p.id});
         const auto free = freeAround(c.scene, p.wall, b.centre(), all);
-        if (!free || Length::millimetres(free->size().x) < c.rule.setting("wall"))
+        if (!free)
             return;
         // The wall under a chair's height is not where anyone looks for a picture.
         Box seen = *free;
         seen.low.y = std::max(seen.low.y, Length::inches(30).mm());
+        // What hangs over furniture belongs to it, and fills the stretch that gives.
+        if (const auto under = furniture(c, p.wall, b)) {
+            const Box below = *boxOn(pieceTarget(c.scene.piece(*under).id), p.wall, c.scene);
+            seen.low = {std::max(seen.low.x, below.low.x), std::max(seen.low.y, below.high.y)};
+            seen.high.x = std::min(seen.high.x, below.high.x);
+        }
+        if (Length::millimetres(seen.size().x) < c.rule.setting("wall"))
+            return;
         const Length air = c.rule.setting("air");
         const auto room = within(seen, air, air, air);
         if (!room)

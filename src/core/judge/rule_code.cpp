@@ -78,14 +78,34 @@ Length Shared::setting(std::string_view rule, std::string_view name) const {
     return r != nullptr ? r->setting(name) : Length{};
 }
 
+namespace {
+
+std::array<std::span<const RuleCode>, 11> subjects() {
+    return {seatingRules(), diningRules(), doorRules(), wayRules(),     clashRules(), talkRules(),
+            useRules(),     lookRules(),   roomRules(), hangingRules(), wallRules()};
+}
+
+} // namespace
+
 const RuleCode* codeOf(std::string_view id) {
-    for (const auto subject :
-         {seatingRules(), diningRules(), doorRules(), wayRules(), clashRules(), talkRules(),
-          useRules(), lookRules(), roomRules(), hangingRules(), wallRules()})
+    for (const auto subject : subjects())
         for (const RuleCode& c : subject)
             if (c.id == id)
                 return &c;
     return nullptr;
+}
+
+std::optional<Problem> unpaired(const RuleBook& book) {
+    for (const Rule& r : book.rules)
+        if (codeOf(r.id) == nullptr)
+            return Problem{fmt::format("the rule book has a rule “{}” that nothing measures", r.id),
+                           "use the book that came with this program"};
+    for (const auto subject : subjects())
+        for (const RuleCode& c : subject)
+            if (book.byId(c.id) == nullptr)
+                return Problem{fmt::format("the rule book lacks the rule “{}”", c.id),
+                               "use the book that came with this program"};
+    return {};
 }
 
 std::vector<Handle> noHandles(const Reading&, double, const Project&, const Scene&) {

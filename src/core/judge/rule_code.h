@@ -108,6 +108,10 @@ struct RuleCode {
 
 [[nodiscard]] const RuleCode* codeOf(std::string_view id);
 
+/// A rule of the book that nothing measures, or code that the book has no rule for; a book and a
+/// program that don't belong together are not used.
+[[nodiscard]] std::optional<Problem> unpaired(const RuleBook&);
+
 // ---- shared by the rules ----
 
 /// For a rule that nothing brings to another value by itself.
