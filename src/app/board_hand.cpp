@@ -18,7 +18,7 @@ namespace {
 constexpr double ruler = Board::rulerWidth;
 constexpr double startDrag = 4; ///< pixels before a press becomes a drag
 /// A snap that can't be looked at in this time is not offered.
-constexpr std::chrono::milliseconds snapTakes{12};
+constexpr std::chrono::milliseconds snapTakes{40};
 
 } // namespace
 

@@ -1,4 +1,3 @@
-#include "judge/rule_code.h"
 #include "app/compare_view.h"
 #include "app/finder.h"
 #include "app/fit_dialog.h"
@@ -8,6 +7,7 @@
 #include "app/mend_dialog.h"
 #include "app/style.h"
 #include "app/trace_screen.h"
+#include "judge/rule_code.h"
 #include "measure/text.h"
 
 #include <QAction>
