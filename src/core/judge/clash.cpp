@@ -1,4 +1,5 @@
 // Two things in one place: clash, inside.
+#include "edit/new_piece.h"
 #include "geometry/gap.h"
 #include "geometry/polygon.h"
 #include "judge/rule_code.h"
@@ -187,23 +188,6 @@ Through pastWall(const Shape& s, const Wall& w) {
     return out;
 }
 
-/// How far the point of it that is farthest out lies from the floor, mm. It tells what the depth
-/// through one wall doesn't: that a piece goes farther out along it.
-double farthestOut(const Shape& s, const Room& room) {
-    double out = 0;
-    for (const Vec2 p : outline(s)) {
-        if (!room.closed || insideOutline(room.edge, p))
-            continue;
-        double off = 1e300;
-        for (std::size_t k = 0; k < room.stretches(); ++k) {
-            const Wall w = room.stretchAt(k);
-            off = std::min(off, norm(p - nearestOn({w.start, w.end}, p)));
-        }
-        out = std::max(out, off);
-    }
-    return out;
-}
-
 void judgeInside(const JudgeContext& c) {
     judgeWallInside(c);
     const double contact = c.rule.setting("contact").mm();
@@ -244,7 +228,8 @@ void judgeInside(const JudgeContext& c) {
         std::erase_if(past, [](const auto& one) { return one.second.through.depth <= 0; });
         const auto add = [&](int w, double depth, Vec2 from, Vec2 to) {
             Reading& r = c.add(p.id, wallTarget(w), Amount{Quantity::length, depth}, from, to);
-            r.second = Amount{Quantity::length, farthestOut(p.shape, room)};
+            // The depth through one wall doesn't tell that a piece goes farther out along it.
+            r.second = Amount::of(throughWalls(c.scene, p.id));
             r.verdict = Verdict::clash;
         };
         for (const auto& [w, worst] : past)
@@ -256,7 +241,7 @@ void judgeInside(const JudgeContext& c) {
             const Vec2 in = wall.inward();
             // Beside the wall's end nothing of it may lie behind the wall's own line.
             const double depth =
-                std::max(dot(wall.start, in) + extent(p.shape, -in), farthestOut(p.shape, room));
+                std::max(dot(wall.start, in) + extent(p.shape, -in), throughWalls(c.scene, p.id).mm());
             const Vec2 deepest = support(p.shape, -in);
             add(room.edgeWall[*nearest], depth, deepest, deepest + in * depth);
         }
