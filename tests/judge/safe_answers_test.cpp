@@ -162,8 +162,9 @@ Wrongs wrongsOf(const Project& job) {
     for (std::size_t a = 0; a < doors.size(); ++a)
         for (std::size_t b = 0; b < a; ++b) {
             const auto pinch = ways.finder.narrowest(
-                {ways.thresholds[doors[a]], static_cast<int>(doors[a])},
-                {ways.thresholds[doors[b]], static_cast<int>(doors[b])});
+                // Behind its doorway nobody has to fit: a way begins anywhere across it.
+                {ways.thresholds[doors[a]], static_cast<int>(doors[a]), false},
+                {ways.thresholds[doors[b]], static_cast<int>(doors[b]), false});
             const double width = pinch ? pinch->width.mm() : enough;
             add(out, fmt::format("way {} {}", doors[a], doors[b]), enough - width);
         }
