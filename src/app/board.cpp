@@ -56,12 +56,9 @@ Board::Board(JobSession& session, QWidget* parent) : QWidget(parent), session_(s
 
 void Board::describe() {
     QStringList parts;
-    parts << (session_.surface() < 0
-                  ? QString("Floor")
-                  : QString("Wall %1").arg(QString::fromStdString(
-                        session_.project()
-                            ->room->walls[static_cast<std::size_t>(session_.surface())]
-                            .name)));
+    const auto name = QString::fromStdString(
+        surfaceName(session_.surface(), session_.project()->wording()));
+    parts << name.left(1).toUpper() + name.mid(1);
     for (const int id : session_.selected())
         if (const auto* p = session_.project()->scheme().byId(id))
             parts << QString::fromStdString(p->name + ", " +
@@ -91,10 +88,10 @@ sheets::Drawing Board::drawing(QPainter& p) const {
 
 Box Board::contentBounds() const {
     const Room& room = *session_.project()->room;
-    if (session_.surface() >= 0) {
+    if (session_.surface().isWall()) {
         Box b;
         b.include(Vec2{0, 0});
-        b.include(Vec2{room.walls[static_cast<std::size_t>(session_.surface())].length().mm(),
+        b.include(Vec2{room.walls[static_cast<std::size_t>(session_.surface().wall())].length().mm(),
                        -room.ceiling.mm()});
         if (unrolled_)
             for (const auto& [wall, left] : wallsBeside()) {
@@ -104,7 +101,7 @@ Box Board::contentBounds() const {
         return b;
     }
     Box b = room.bounds();
-    for (const auto& p : session_.scene()->placed)
+    for (const auto& p : session_.scene()->floor.placed)
         b.include(bounds(p.shape));
     if (b.empty()) {
         b.include(Vec2{0, 0});
@@ -125,17 +122,18 @@ void Board::fit(const Box& b, double margin) {
 }
 
 void Board::zoomToFit() {
-    fit(contentBounds(), session_.surface() < 0 ? 66 : 74);
+    fit(contentBounds(), !session_.surface().isWall() ? 66 : 74);
     fitted_ = true;
 }
 
 void Board::zoomToSelection() {
     Box b;
     for (const int id : session_.selected())
-        if (const auto* p = session_.scene()->byId(id)) {
+        if (const auto* p = session_.surface().isWall() ? session_.scene()->byId(id)
+                                                         : session_.scene()->inPlan(id)) {
             const Box own = bounds(p->shape);
-            const Piece& piece = *session_.scene()->scheme->byId(id);
-            if (piece.wall != session_.surface())
+            const Piece& piece = *session_.scene()->pieceById(id);
+            if (session_.surface().isWall() && piece.on != session_.surface())
                 continue;
             b.include(onSurface(own.low));
             b.include(onSurface(own.high));
@@ -161,17 +159,17 @@ void Board::resizeEvent(QResizeEvent*) {
 }
 
 int Board::pieceAt(QPointF at) const {
-    if (session_.surface() >= 0) {
+    if (session_.surface().isWall()) {
         if (const int id = hungAt(at); id != 0) {
             // A group is taken as one, until it is chosen and pressed again.
             const int group = session_.project()->scheme().byId(id)->group();
             return group != 0 && !session_.isSelected(group) && !session_.isSelected(id) ? group
                                                                                          : id;
         }
-        const auto standing = standingBefore(*session_.scene(), session_.surface());
+        const auto standing = standingBefore(*session_.scene(), session_.surface().wall());
         const Vec2 p = toFloor(at);
         for (auto it = standing.rbegin(); it != standing.rend(); ++it) {
-            const Piece& piece = session_.scene()->piece(it->index);
+            const Piece& piece = FloorView(*session_.scene()).piece(it->index);
             if (p.x >= it->left && p.x <= it->right && -p.y >= it->base &&
                 -p.y <= it->base + piece.size.height.mm())
                 return piece.id;
@@ -179,7 +177,14 @@ int Board::pieceAt(QPointF at) const {
         return 0;
     }
     const Vec2 p = toFloor(at);
-    const Scene& scene = *session_.scene();
+    const CeilingView above(*session_.scene());
+    if (session_.surface().isCeiling()) {
+        for (std::size_t i = above.placed.size(); i-- > 0;)
+            if (contains(above.placed[i].shape, p))
+                return above.placed[i].id;
+        return 0;
+    }
+    const FloorView& scene = above.floor;
     for (const bool flat : {false, true})
         for (std::size_t i = scene.placed.size(); i-- > 0;)
             if (scene.piece(i).kind->flat() == flat && contains(scene.placed[i].shape, p))
@@ -188,12 +193,12 @@ int Board::pieceAt(QPointF at) const {
 }
 
 std::optional<QPointF> Board::turnHandle() const {
-    if (session_.surface() >= 0 || session_.selected().size() != 1 || taping_)
+    if (session_.surface().isWall() || session_.selected().size() != 1 || taping_)
         return {};
     const Scene& scene = *session_.scene();
     const int id = session_.selected().front();
-    const Piece* p = scene.scheme->byId(id);
-    const Placed* where = scene.byId(id);
+    const Piece* p = scene.pieceById(id);
+    const Placed* where = scene.inPlan(id);
     if (p == nullptr || where == nullptr || p->locked)
         return {};
     const Vec2 front = where->pose.front();
@@ -205,7 +210,7 @@ Gap Board::measured(const OwnTape& t) const {
     const Scene& scene = *session_.scene();
     const auto shapeOf = [&](const OwnTape::End& e) {
         if (e.target.is == Target::Is::piece)
-            if (const auto* p = scene.byId(e.target.piece))
+            if (const auto* p = scene.inPlan(e.target.piece))
                 return p->shape;
         if (e.target.is == Target::Is::wall &&
             e.target.index < static_cast<int>(scene.room->walls.size())) {
@@ -226,16 +231,16 @@ void Board::setTaping(bool on) {
     tapeStart_.reset();
     setCursor(on ? Qt::CrossCursor : Qt::ArrowCursor);
     emit tapingChanged(on);
-    if (on && session_.surface() >= 0)
-        session_.goTo(-1);
+    if (on && session_.surface().isWall())
+        session_.goTo(theFloor());
     update();
 }
 
 void Board::setShown(Over o, bool on) {
     shown_[static_cast<std::size_t>(o)] = on;
     const bool ofWalls = o == Over::hooks || o == Over::reflected;
-    if (on && session_.surface() >= 0 && !ofWalls)
-        session_.goTo(-1);
+    if (on && session_.surface().isWall() && !ofWalls)
+        session_.goTo(theFloor());
     update();
 }
 
@@ -279,7 +284,7 @@ void Board::wheelEvent(QWheelEvent* e) {
 }
 
 void Board::nudge(Vec2 step, bool keepTies) {
-    if (session_.selected().empty() || (session_.surface() >= 0 && !chosenHang()))
+    if (session_.selected().empty() || (session_.surface().isWall() && !chosenHang()))
         return;
     const auto moved = drag(*session_.project(), *session_.scene(), session_.selected(),
                             onSurface(step), keepTies ? DragTies::keep : DragTies::revalue);
@@ -291,7 +296,7 @@ void Board::nudge(Vec2 step, bool keepTies) {
 }
 
 bool Board::event(QEvent* e) {
-    if (e->type() == QEvent::ToolTip && session_.surface() < 0) {
+    if (e->type() == QEvent::ToolTip && !session_.surface().isWall()) {
         auto* help = static_cast<QHelpEvent*>(e);
         const auto told = toldOf(toFloor(help->pos()));
         told.isEmpty() ? QToolTip::hideText() : QToolTip::showText(help->globalPos(), told, this);
@@ -304,12 +309,12 @@ bool Board::event(QEvent* e) {
         if ((k->key() == Qt::Key_Tab || back) && (k->modifiers() & Qt::ControlModifier) == 0) {
             std::vector<int> ids;
             const Scheme& s = session_.project()->scheme();
-            for (const Piece& p : session_.surface() < 0 ? s.pieces : s.hung)
-                if (p.wall == session_.surface())
+            for (const Piece& p : s.pieces)
+                if (session_.shownOn(p) == session_.surface())
                     ids.push_back(p.id);
-            if (session_.surface() >= 0)
-                for (const auto& at : standingBefore(*session_.scene(), session_.surface()))
-                    ids.push_back(session_.scene()->piece(at.index).id);
+            if (session_.surface().isWall())
+                for (const auto& at : standingBefore(*session_.scene(), session_.surface().wall()))
+                    ids.push_back(session_.scene()->floor.placed[at.index].id);
             int at = back ? static_cast<int>(ids.size()) : -1;
             for (std::size_t i = 0; i < ids.size(); ++i)
                 if (session_.selected().size() == 1 && ids[i] == session_.selected().front())
@@ -354,8 +359,8 @@ void Board::keyPressEvent(QKeyEvent* e) {
                 setTaping(false);
         } else if (!tapes().empty() && session_.selected().empty()) {
             clearTapes();
-        } else if (session_.surface() >= 0 && session_.selected().empty()) {
-            session_.goTo(-1);
+        } else if (session_.surface().isWall() && session_.selected().empty()) {
+            session_.goTo(theFloor());
         } else {
             session_.select({});
         }

@@ -79,7 +79,7 @@ public:
     [[nodiscard]] Vec2 toFloor(QPointF p) const;
     /// A place or a step of the surface shown: on a wall y runs up.
     [[nodiscard]] Vec2 onSurface(Vec2 drawn) const {
-        return session_.surface() < 0 ? drawn : Vec2{drawn.x, -drawn.y};
+        return !session_.surface().isWall() ? drawn : Vec2{drawn.x, -drawn.y};
     }
     /// The topmost piece at a place on the screen; 0 for none.
     [[nodiscard]] int pieceAt(QPointF) const;

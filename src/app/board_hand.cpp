@@ -79,14 +79,14 @@ void Board::mousePressEvent(QMouseEvent* e) {
         return;
     }
     const int id = pieceAt(e->position());
-    if (id == 0 && unrolled_ && session_.surface() >= 0) {
+    if (id == 0 && unrolled_ && session_.surface().isWall()) {
         const double along = toFloor(e->position()).x;
         for (const auto& [wall, left] : wallsBeside())
             if (along > left && along < left + session_.project()
                                                    ->room->walls[static_cast<std::size_t>(wall)]
                                                    .length()
                                                    .mm()) {
-                session_.goTo(wall);
+                session_.goTo(onWall(wall));
                 return;
             }
     }
@@ -105,7 +105,7 @@ void Board::mousePressEvent(QMouseEvent* e) {
     inGroup_ = group != 0 && session_.isSelected(group);
     if (!session_.isSelected(id) && !inGroup_)
         session_.select({id});
-    if (session_.surface() < 0 || chosenHang())
+    if (!session_.surface().isWall() || chosenHang())
         hand_ = Hand::pressed;
 }
 
@@ -137,15 +137,17 @@ void Board::mouseMoveEvent(QMouseEvent* e) {
         const QRectF swept = QRectF(pressedAt_, lastAt_).normalized();
         std::vector<int> ids;
         const Scene& scene = *session_.scene();
-        if (session_.surface() < 0) {
-            for (const auto& p : scene.placed)
+        const WallsView walls(scene);
+        if (!session_.surface().isWall()) {
+            for (const auto& p : session_.surface().isCeiling() ? scene.ceiling.placed
+                                                                : scene.floor.placed)
                 if (swept.contains(toScreen(p.pose.at)))
                     ids.push_back(p.id);
         } else {
-            for (std::size_t i = 0; i < scene.hung.size(); ++i)
-                if (const Piece& p = scene.hungPiece(i);
-                    p.wall == session_.surface() && p.group() == 0 &&
-                    swept.contains(toScreen(onSurface(scene.hung[i].pose.at))))
+            for (std::size_t i = 0; i < walls.hung.size(); ++i)
+                if (const Piece& p = walls.hungPiece(i);
+                    p.on == session_.surface() && p.group() == 0 &&
+                    swept.contains(toScreen(onSurface(walls.hung[i].pose.at))))
                     ids.push_back(p.id);
         }
         session_.select(ids);
@@ -190,7 +192,7 @@ Result<Edit> Board::turned() const {
 }
 
 void Board::turnTo(QPointF at, Qt::KeyboardModifiers keys) {
-    const Placed* where = session_.settledScene()->byId(session_.selected().front());
+    const Placed* where = session_.settledScene()->inPlan(session_.selected().front());
     if (where == nullptr)
         return;
     const Vec2 to = toFloor(at) - where->pose.at;

@@ -17,7 +17,7 @@ void Board::paintEvent(QPaintEvent*) {
     QPainter p(this);
     p.setRenderHint(QPainter::Antialiasing);
     p.fillRect(rect(), look().board);
-    if (session_.surface() < 0)
+    if (!session_.surface().isWall())
         paintFloor(p);
     else
         paintWall(p);
@@ -43,7 +43,9 @@ void Board::paintFloor(QPainter& p) {
     paintUnderlay(d);
     sheets::drawGraph(d, sheetArea());
     sheets::drawRoom(d, room);
-    sheets::drawPieces(d, scene, 13, scale_ > 0.16);
+    const bool above = session_.surface().isCeiling();
+    sheets::drawPieces(d, scene, 13, scale_ > 0.16, above);
+    sheets::drawCeiling(d, scene, 13, !above);
     paintSelection(d);
     // The user's own tapes, then the readings of what is selected, and what is to mend elsewhere.
     std::vector<QRectF> taken;
@@ -62,17 +64,17 @@ void Board::paintFloor(QPainter& p) {
                (r.toMend() || r.rule->weight >= weighs);
     };
     for (const Reading& r : session_.readings())
-        if (r.seenOn(-1) && (tellsOfChosen(r) || r.toMend()))
+        if (r.seenOn(theFloor()) && (tellsOfChosen(r) || r.toMend()))
             sheets::drawReadingStretch(d, r, aboutChosen(r));
     // What is for information about the chosen, lightly: the line of a glare, a view, a lane.
     for (const Reading& r : session_.readings())
-        if (r.seenOn(-1) && aboutChosen(r) && r.verdict == Verdict::note)
+        if (r.seenOn(theFloor()) && aboutChosen(r) && r.verdict == Verdict::note)
             sheets::drawReadingStretch(d, r, false);
     for (const Reading& r : session_.readings())
-        if (r.seenOn(-1) && tellsOfChosen(r))
+        if (r.seenOn(theFloor()) && tellsOfChosen(r))
             sheets::drawReading(d, r, taken, true);
     for (const Reading& r : session_.readings())
-        if (r.seenOn(-1) && r.toMend() && !aboutChosen(r))
+        if (r.seenOn(theFloor()) && r.toMend() && !aboutChosen(r))
             sheets::drawReading(d, r, taken, false);
     paintTapes(d);
     // Overall lengths of the walls, and their letters.
@@ -226,7 +228,7 @@ QString Board::toldOf(Vec2 floor) const {
 void Board::paintSelection(const sheets::Drawing& d) {
     QPainter& p = d.painter;
     for (const int id : session_.selected()) {
-        const Placed* where = session_.scene()->byId(id);
+        const Placed* where = session_.scene()->inPlan(id);
         if (where == nullptr)
             continue;
         const auto shape = d.polygon(outline(where->shape, Length::millimetres(0.25 / scale_)));
@@ -244,7 +246,7 @@ void Board::paintSelection(const sheets::Drawing& d) {
         }
     }
     if (const auto handle = turnHandle()) {
-        const Placed* where = session_.scene()->byId(session_.selected().front());
+        const Placed* where = session_.scene()->inPlan(session_.selected().front());
         const Piece& piece = *session_.scene()->scheme->byId(where->id);
         p.setPen(QPen(look().chosen, 1.4));
         p.drawLine(d.at(where->pose.toRoom({0, piece.size.depth.mm() / 2})), *handle);
@@ -325,7 +327,7 @@ void Board::paintRulers(QPainter& p) {
     p.drawLine(QPointF(ruler, ruler), QPointF(ruler, height()));
     const Notation n = session_.project()->notation;
     const bool metric = isMetric(n.units);
-    const bool wall = session_.surface() >= 0;
+    const bool wall = session_.surface().isWall();
     const double small = metric ? 100 : 304.8;
     double step = metric ? 500 : 304.8;
     while (step * scale_ < 34)

@@ -10,11 +10,11 @@ namespace mezzet::app {
 
 /// The topmost piece that hangs at a place of the wall shown; no group.
 int Board::hungAt(QPointF at) const {
-    const Scene& scene = *session_.scene();
+    const WallsView scene(*session_.scene());
     const Vec2 p = onSurface(toFloor(at));
     for (std::size_t i = scene.hung.size(); i-- > 0;) {
         const Piece& piece = scene.hungPiece(i);
-        if (piece.wall == session_.surface() && !piece.isGroup() &&
+        if (piece.on == session_.surface() && !piece.isGroup() &&
             contains(scene.hung[i].shape, p))
             return piece.id;
     }
@@ -24,10 +24,10 @@ int Board::hungAt(QPointF at) const {
 /// Whether all that is chosen hangs on the wall shown, and can be moved on it.
 bool Board::chosenHang() const {
     const auto& chosen = session_.selected();
-    return session_.surface() >= 0 && !chosen.empty() &&
+    return session_.surface().isWall() && !chosen.empty() &&
            std::all_of(chosen.begin(), chosen.end(), [&](int id) {
                const Piece* p = session_.project()->scheme().byId(id);
-               return p != nullptr && p->wall == session_.surface();
+               return p != nullptr && p->on == session_.surface();
            });
 }
 
@@ -39,10 +39,10 @@ std::vector<std::pair<int, double>> Board::wallsBeside() const {
         return room.walls[static_cast<std::size_t>(i)].length().mm();
     };
     // Half of them to the right, the rest to the left, as far as they join.
-    double right = length(session_.surface());
+    double right = length(session_.surface().wall());
     double left = 0;
-    int a = session_.surface();
-    int b = session_.surface();
+    int a = session_.surface().wall();
+    int b = session_.surface().wall();
     for (int i = 1; i < count; ++i) {
         if (i % 2 == 1) {
             a = (a + 1) % count;
@@ -74,20 +74,20 @@ void Board::paintWall(QPainter& p) {
     const Project& job = *session_.project();
     if (unrolled_)
         paintUnrolled(d);
-    sheets::drawElevation(d, *session_.scene(), session_.surface(), [&] {
+    sheets::drawElevation(d, *session_.scene(), session_.surface().wall(), [&] {
         if (const Rule* centre = job.library.book->byId("art-centre"))
-            sheets::drawEyeBand(d, *job.room, session_.surface(),
+            sheets::drawEyeBand(d, *job.room, session_.surface().wall(),
                                 artCentreBand(*centre, job.judgement));
     });
-    sheets::drawCorners(d, *session_.scene(), session_.surface());
-    sheets::drawHung(d, *session_.scene(), session_.surface(), job.pictures.get());
+    sheets::drawCorners(d, *session_.scene(), session_.surface().wall());
+    sheets::drawHung(d, *session_.scene(), session_.surface().wall(), job.pictures.get());
     paintWallOver(d);
     paintHungSelection(d);
     paintSnap(d);
     const Room& room = *session_.project()->room;
-    const Wall& w = room.walls[static_cast<std::size_t>(session_.surface())];
-    for (const auto& s : standingBefore(*session_.scene(), session_.surface())) {
-        const Piece& piece = session_.scene()->piece(s.index);
+    const Wall& w = room.walls[static_cast<std::size_t>(session_.surface().wall())];
+    for (const auto& s : standingBefore(*session_.scene(), session_.surface().wall())) {
+        const Piece& piece = FloorView(*session_.scene()).piece(s.index);
         if (!session_.isSelected(piece.id))
             continue;
         p.setPen(QPen(look().chosen, 2.4));
@@ -100,18 +100,18 @@ void Board::paintWall(QPainter& p) {
     // Opened out, the walls are too small for figures.
     if (unrolled_)
         return paintViewSaid(p);
-    sheets::drawWallReadings(d, session_.readings(), session_.surface(), session_.selected(),
+    sheets::drawWallReadings(d, session_.readings(), session_.surface().wall(), session_.selected(),
                              taken);
     const auto say = [&](Length l) { return QString::fromStdString(write(l, d.notation)); };
     std::vector<std::pair<Length, Length>> holes;
     for (const auto& o : room.openings)
-        if (o.wall == session_.surface())
+        if (o.wall == session_.surface().wall())
             holes.emplace_back(o.left, o.left + o.width);
     for (const auto& f : room.fixtures)
-        if (f.wall == session_.surface() && f.isBreast())
+        if (f.wall == session_.surface().wall() && f.isBreast())
             holes.emplace_back(f.left, f.left + f.width);
     for (const auto& r : room.recesses)
-        if (r.wall == session_.surface())
+        if (r.wall == session_.surface().wall())
             holes.emplace_back(r.left, r.left + r.width);
     std::sort(holes.begin(), holes.end());
     const double high = room.ceiling.mm();
@@ -153,7 +153,7 @@ void Board::paintUnrolled(const sheets::Drawing& d) {
         p.drawText(QRectF(at.x() - 60, at.y() - 22, 120, 18), Qt::AlignCenter,
                    "Wall " + QString::fromStdString(wallName(wall)));
     };
-    named(session_.surface(), 0, look().ink);
+    named(session_.surface().wall(), 0, look().ink);
     for (const auto& [wall, left] : wallsBeside()) {
         sheets::Drawing other{p,       d.look, d.origin + QPointF(left * d.scale, 0),
                               d.scale, d.pen,  d.notation};
@@ -169,14 +169,14 @@ void Board::paintUnrolled(const sheets::Drawing& d) {
 /// What is shown over a wall when it is asked for: hooks, and what a mirror shows.
 void Board::paintWallOver(const sheets::Drawing& d) {
     const Project& job = *session_.project();
-    const Scene& scene = *session_.scene();
+    const WallsView scene(*session_.scene());
     viewSaid_.clear();
     if (shown(Over::reflected)) {
         // The chosen mirror, or else the wall's first.
         std::optional<std::size_t> mirror;
         for (std::size_t i = 0; i < scene.hung.size(); ++i) {
             const Piece& p = scene.hungPiece(i);
-            if (p.kind->role == Role::mirror && p.wall == session_.surface() &&
+            if (p.kind->role == Role::mirror && p.on == session_.surface() &&
                 (!mirror || session_.isSelected(p.id)))
                 mirror = i;
         }
@@ -190,14 +190,14 @@ void Board::paintWallOver(const sheets::Drawing& d) {
         }
     }
     if (shown(Over::hooks))
-        sheets::drawHooks(d, hangAll(scene, hookRules(*job.library.book), session_.surface()));
+        sheets::drawHooks(d, hangAll(scene, hookRules(*job.library.book), session_.surface().wall()));
 }
 
 void Board::paintHungSelection(const sheets::Drawing& d) {
     QPainter& p = d.painter;
     for (const int id : session_.selected()) {
         const Piece* piece = session_.scene()->scheme->byId(id);
-        if (piece == nullptr || piece->wall != session_.surface())
+        if (piece == nullptr || piece->on != session_.surface())
             continue;
         const Placed& where = *session_.scene()->byId(id);
         std::vector<Vec2> ring;

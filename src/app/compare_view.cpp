@@ -52,7 +52,7 @@ protected:
         sheets::drawRoom(d, room);
         sheets::drawPieces(d, *scene_, 11, false);
         for (const int id : differs_) {
-            const Placed* where = scene_->byId(id);
+            const Placed* where = scene_->inPlan(id);
             if (where == nullptr)
                 continue;
             p.setPen(QPen(look().loose, 2.6));
@@ -60,7 +60,7 @@ protected:
             p.drawPolygon(d.polygon(outline(where->shape, Length::millimetres(0.5 / scale))));
         }
         for (const Reading& r : readings_)
-            if (r.seenOn(-1) && r.toMend())
+            if (r.seenOn(theFloor()) && r.toMend())
                 sheets::drawReadingStretch(d, r, false);
     }
 

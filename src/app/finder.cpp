@@ -118,11 +118,11 @@ void Finder::gather(const QList<QAction*>& acts) {
             {text, "act", a->shortcut().toString(QKeySequence::NativeText), [a] { a->trigger(); }});
     }
     const auto& job = *session_.project();
-    job.scheme().eachPiece([&](const Piece& p) {
+    for (const Piece& p : job.scheme().pieces) {
         entries_.push_back({QString::fromStdString(p.name), "piece",
                             QString::fromStdString(footprintWords(p, job.notation)),
                             [this, id = p.id] { session_.show(id); }});
-    });
+    }
     for (const Zone& z : job.scheme().zones)
         entries_.push_back({QString::fromStdString(z.name), "zone",
                             QString("%1 pieces").arg(z.pieces.size()),
@@ -139,11 +139,12 @@ void Finder::gather(const QList<QAction*>& acts) {
              "room",
              {},
              [this, line = "room " + QString::fromStdString(r->name)] { session_.sayLine(line); }});
+    entries_.push_back({"Ceiling", "surface", {}, [this] { session_.goTo(theCeiling()); }});
     for (std::size_t i = 0; i < job.room->walls.size(); ++i)
         entries_.push_back(
             {"Wall " + QString::fromStdString(job.room->walls[i].name), "wall",
              QString::fromStdString(write(job.room->walls[i].length(), job.notation)),
-             [this, i] { session_.goTo(static_cast<int>(i)); }});
+             [this, i] { session_.goTo(onWall(static_cast<int>(i))); }});
     for (std::size_t i = 0; i < session_.readings().size(); ++i) {
         const Reading& r = session_.readings()[i];
         if (!r.toMend())
@@ -151,8 +152,8 @@ void Finder::gather(const QList<QAction*>& acts) {
         entries_.push_back({QString::fromStdString(sentenceOf(r, session_.wording())),
                             "to mend",
                             {},
-                            [this, id = r.piece] {
-                                session_.goTo(-1);
+                            [this, id = r.piece, on = r.surface] {
+                                session_.goTo(on);
                                 session_.select(id != 0 ? std::vector<int>{id}
                                                         : std::vector<int>{});
                             }});

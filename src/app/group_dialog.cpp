@@ -41,7 +41,7 @@ void AnswerPicture::paintEvent(QPaintEvent*) {
     const double scale = std::min(area.width() / std::max(answer_.size.x, 1.0),
                                   area.height() / std::max(answer_.size.y, 1.0));
     p.setPen(QPen(look().ink, 1.2));
-    p.setBrush(look().wash(Family::hung));
+    p.setBrush(look().wash(Family::art));
     for (std::size_t i = 0; i < ask_.items.size(); ++i) {
         const auto& item = ask_.items[i];
         if (std::find(answer_.leftOut.begin(), answer_.leftOut.end(), item.id) !=
@@ -50,7 +50,7 @@ void AnswerPicture::paintEvent(QPaintEvent*) {
         const Vec2 c = answer_.centres[i];
         QRectF r(0, 0, item.width.mm() * scale, item.height.mm() * scale);
         r.moveCenter(area.center() + QPointF(c.x * scale, -c.y * scale));
-        p.setBrush(item.pinned ? look().tape : look().wash(Family::hung));
+        p.setBrush(item.pinned ? look().tape : look().wash(Family::art));
         p.drawRect(r);
     }
     p.setFont(sheets::sans(12));

@@ -3,6 +3,7 @@
 #include "judge/deadline.h"
 #include "judge/say.h"
 #include "measure/text.h"
+#include "scheme/on_wall.h"
 
 #include <QCoreApplication>
 #include <QDateTime>
@@ -118,8 +119,8 @@ void JobSession::judgeBeside() {
 
 void JobSession::dropMissing() {
     std::erase_if(selected_, [&](int id) { return project_->scheme().byId(id) == nullptr; });
-    if (surface_ >= static_cast<int>(project_->room->walls.size()))
-        surface_ = -1;
+    if (!canShow(surface_))
+        surface_ = theFloor();
 }
 
 int JobSession::toMend() const {
@@ -248,8 +249,8 @@ bool JobSession::apply(const Edit& edit) {
         emit selectionChanged();
     if (added != 0) {
         // What is hung while the floor is looked at is shown where it hangs.
-        if (const Piece* p = project_->scheme().byId(added); p->onWall())
-            goTo(p->wall);
+        if (const Piece* p = project_->scheme().byId(added); !p->on.isFloor())
+            goTo(shownOn(*p));
     }
     if (!next->notices.empty())
         emit told(QString::fromStdString(listed(next->notices, "")), false);
@@ -276,7 +277,7 @@ bool JobSession::sayLine(const QString& line) {
     return apply(said->edit);
 }
 
-void JobSession::sayBeside(const std::string& line, int selected, int surface) {
+void JobSession::sayBeside(const std::string& line, int selected, SurfaceId surface) {
     // What was said is never dropped: when the job is another one by the time, it is worked out
     // again for that.
     ++said_;
@@ -368,8 +369,8 @@ void JobSession::toggle(int id) {
     emit selectionChanged();
 }
 
-void JobSession::goTo(int surface) {
-    if (surface == surface_ || surface >= static_cast<int>(project_->room->walls.size()))
+void JobSession::goTo(SurfaceId surface) {
+    if (surface == surface_ || !canShow(surface))
         return;
     surface_ = surface;
     emit surfaceChanged();
@@ -379,8 +380,28 @@ void JobSession::show(int piece) {
     const Piece* p = project_->scheme().byId(piece);
     if (p == nullptr)
         return;
-    goTo(p->wall);
+    goTo(shownOn(*p));
     select({piece});
+}
+
+bool JobSession::canShow(SurfaceId surface) const {
+    return !surface.isCarried() &&
+           (!surface.isWall() || surface.wall() < static_cast<int>(project_->room->walls.size()));
+}
+
+SurfaceId JobSession::shownOn(const Piece& p) const {
+    const Piece* on = &p;
+    bool within = false; // what is in an opening is seen from the front
+    while (on != nullptr && on->on.isCarried()) {
+        within = within || on->on.is == SurfaceId::Is::opening;
+        on = project_->scheme().byId(on->on.piece);
+    }
+    if (on == nullptr)
+        return theFloor();
+    if (within && on->on.isFloor())
+        if (const auto wall = wallBehind(*settledScene(), on->id))
+            return onWall(*wall);
+    return on->on;
 }
 
 void JobSession::open(ProjectPtr project, const QString& path, bool changed) {
@@ -394,7 +415,7 @@ void JobSession::open(ProjectPtr project, const QString& path, bool changed) {
     future_.clear();
     selected_.clear();
     selectedIn_.clear();
-    surface_ = -1;
+    surface_ = theFloor();
     take(std::move(project), *scene);
     path_ = path;
     keepForUs(path);

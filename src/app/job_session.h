@@ -76,8 +76,11 @@ public:
     void select(std::vector<int> ids);
     void toggle(int id);
     /// -1 for the floor, else a wall.
-    [[nodiscard]] int surface() const { return surface_; }
-    void goTo(int surface);
+    [[nodiscard]] SurfaceId surface() const { return surface_; }
+    void goTo(SurfaceId surface);
+    /// The surface on which a piece is seen: what stands on a top with what carries it, what is in
+    /// an opening on the wall behind its unit.
+    [[nodiscard]] SurfaceId shownOn(const Piece&) const;
     /// Shows a piece where it is, and selects it.
     void show(int piece);
 
@@ -139,7 +142,8 @@ private:
     void stepBetween(std::vector<Step>& from, std::vector<Step>& to, const char* verb);
     void judgeNow();
     void judgeBeside();
-    void sayBeside(const std::string& line, int selected, int surface);
+    [[nodiscard]] bool canShow(SurfaceId) const;
+    void sayBeside(const std::string& line, int selected, SurfaceId surface);
     void dropMissing();
     void dropCopy();
 
@@ -164,7 +168,7 @@ private:
     std::vector<Step> past_;
     std::vector<Step> future_;
     std::vector<int> selected_;
-    int surface_ = -1;
+    SurfaceId surface_;
     void keepForUs(const QString& path);
 
     QString path_;

@@ -19,13 +19,13 @@ KeyPanel::KeyPanel(JobSession& session, QWidget* parent) : QWidget(parent), sess
     setMouseTracking(true);
     setMinimumSize(150, 140);
     setAccessibleName("Key to the surfaces");
-    setToolTip("Click the floor or a wall to look at it (0, or a wall's number)");
+    setToolTip("Click the floor, a wall or the ceiling to look at it (Alt and 0, a wall's number, or "
+               "the up arrow)");
     connect(&session, &JobSession::jobChanged, this, qOverload<>(&QWidget::update));
     connect(&session, &JobSession::surfaceChanged, this, [this] {
-        setAccessibleDescription(session_.surface() < 0
-                                     ? "Floor"
-                                     : "Wall " +
-                                           QString::fromStdString(wallName(session_.surface())));
+        const auto name = QString::fromStdString(
+            surfaceName(session_.surface(), session_.project()->wording()));
+        setAccessibleDescription(name.left(1).toUpper() + name.mid(1));
         update();
     });
 }
@@ -41,16 +41,47 @@ QPointF KeyPanel::at(Vec2 p) const {
     return area.center() + QPointF(d.x, d.y) * k;
 }
 
-QRectF KeyPanel::buttonOf(int surface) const {
+QRectF KeyPanel::buttonOf(SurfaceId surface) const {
     const Room& room = *session_.project()->room;
-    if (surface < 0) {
+    if (!surface.isWall()) {
+        // One over the other, in the middle of the floor.
         const QPointF c = at(room.middle());
-        return {c.x() - 32, c.y() - 14, 64, 28};
+        return surface.isCeiling() ? QRectF(c.x() - 32, c.y() + 3, 64, 22)
+                                   : QRectF(c.x() - 32, c.y() - 25, 64, 26);
     }
-    const Wall& w = room.walls[static_cast<std::size_t>(surface)];
-    const Vec2 out = -w.inward() * sheets::standsOut(room, surface);
+    const Wall& w = room.walls[static_cast<std::size_t>(surface.wall())];
+    const Vec2 out = -w.inward() * sheets::standsOut(room, surface.wall());
     const QPointF c = at((w.start + w.end) / 2 + out) - QPointF(w.inward().x, w.inward().y) * 13;
     return {c.x() - letterRadius, c.y() - letterRadius, 2 * letterRadius, 2 * letterRadius};
+}
+
+std::vector<SurfaceId> KeyPanel::surfaces() const {
+    std::vector<SurfaceId> out{theFloor()};
+    for (std::size_t i = 0; i < session_.project()->room->walls.size(); ++i)
+        out.push_back(onWall(static_cast<int>(i)));
+    out.push_back(theCeiling());
+    return out;
+}
+
+void KeyPanel::drawButton(QPainter& p, SurfaceId surface) const {
+    const bool here = session_.surface() == surface;
+    const bool pointed = hovered_ == surface;
+    const QRectF b = buttonOf(surface);
+    p.setPen(QPen(here || pointed      ? look().ink
+                  : surface.isWall() ? look().soft
+                                       : look().panelEdge,
+                  surface.isWall() ? 1.3 : 1.2));
+    p.setBrush(here ? look().ink : surface.isWall() ? look().panel : look().floor);
+    p.drawRoundedRect(b, b.height() / 2, b.height() / 2);
+    p.setPen(here ? look().onInk : look().ink);
+    p.setFont(sheets::sans(surface.isFloor() ? 14 : 12,
+                           here                ? QFont::DemiBold
+                           : surface.isWall() ? QFont::Medium
+                                               : QFont::Normal));
+    p.drawText(b, Qt::AlignCenter,
+               surface.isFloor()     ? QString("Floor")
+               : surface.isCeiling() ? QString("Ceiling")
+                                     : QString::fromStdString(wallName(surface.wall())));
 }
 
 void KeyPanel::paintEvent(QPaintEvent*) {
@@ -63,32 +94,13 @@ void KeyPanel::paintEvent(QPaintEvent*) {
     p.setPen(QPen(look().ink, 3, Qt::SolidLine, Qt::FlatCap, Qt::MiterJoin));
     p.setBrush(room.closed ? look().floor : QColor(Qt::transparent));
     room.closed ? p.drawPolygon(outline) : p.drawPolyline(outline);
-    for (int i = 0; i < static_cast<int>(room.walls.size()); ++i) {
-        const Wall& w = room.walls[static_cast<std::size_t>(i)];
-        const bool here = session_.surface() == i;
-        if (here) {
-            p.setPen(QPen(look().tight, 5, Qt::SolidLine, Qt::FlatCap));
-            p.drawLine(at(w.start), at(w.end));
-        }
-        const QRectF b = buttonOf(i);
-        p.setPen(QPen(here || hovered_ == i ? look().ink : look().soft, 1.3));
-        p.setBrush(here ? look().ink : look().panel);
-        p.drawEllipse(b);
-        p.setPen(here ? look().onInk : look().ink);
-        p.setFont(sheets::sans(12, QFont::Medium));
-        p.drawText(b, Qt::AlignCenter, QString::fromStdString(w.name));
+    if (session_.surface().isWall()) {
+        const Wall& w = room.walls[static_cast<std::size_t>(session_.surface().wall())];
+        p.setPen(QPen(look().tight, 5, Qt::SolidLine, Qt::FlatCap));
+        p.drawLine(at(w.start), at(w.end));
     }
-    const QRectF b = buttonOf(-1);
-    const bool floor = session_.surface() < 0;
-    p.setPen(QPen(hovered_ == -1 && !floor ? look().ink
-                  : floor                  ? look().ink
-                                           : look().panelEdge,
-                  1.2));
-    p.setBrush(floor ? look().ink : look().floor);
-    p.drawRoundedRect(b, 14, 14);
-    p.setPen(floor ? look().onInk : look().ink);
-    p.setFont(sheets::sans(14, floor ? QFont::DemiBold : QFont::Normal));
-    p.drawText(b, Qt::AlignCenter, "Floor");
+    for (const SurfaceId surface : surfaces())
+        drawButton(p, surface);
     if (hasFocus()) {
         p.setPen(QPen(look().chosen, 1.5));
         p.setBrush(Qt::NoBrush);
@@ -96,18 +108,23 @@ void KeyPanel::paintEvent(QPaintEvent*) {
     }
 }
 
-int KeyPanel::surfaceAt(QPointF p) const {
+SurfaceId KeyPanel::surfaceAt(QPointF p) const {
     const Room& room = *session_.project()->room;
-    for (int i = 0; i < static_cast<int>(room.walls.size()); ++i) {
-        const Wall& w = room.walls[static_cast<std::size_t>(i)];
+    for (const SurfaceId surface : surfaces()) {
+        if (surface.isFloor())
+            continue; // it is wherever nothing else is
+        if (buttonOf(surface).adjusted(-2, -2, 2, 2).contains(p))
+            return surface;
+        if (!surface.isWall())
+            continue;
+        const Wall& w = room.walls[static_cast<std::size_t>(surface.wall())];
         const QPointF a = at(w.start);
         const QPointF b = at(w.end);
         const Vec2 near = nearestOn({{a.x(), a.y()}, {b.x(), b.y()}}, {p.x(), p.y()});
-        if (buttonOf(i).adjusted(-2, -2, 2, 2).contains(p) ||
-            std::hypot(near.x - p.x(), near.y - p.y()) < 5)
-            return i;
+        if (std::hypot(near.x - p.x(), near.y - p.y()) < 5)
+            return surface;
     }
-    return -1;
+    return theFloor();
 }
 
 void KeyPanel::mousePressEvent(QMouseEvent* e) {
@@ -115,30 +132,27 @@ void KeyPanel::mousePressEvent(QMouseEvent* e) {
 }
 
 void KeyPanel::mouseMoveEvent(QMouseEvent* e) {
-    const int now = surfaceAt(e->position());
-    if (now != hovered_) {
+    const SurfaceId now = surfaceAt(e->position());
+    if (hovered_ != now) {
         hovered_ = now;
         update();
     }
 }
 
 void KeyPanel::leaveEvent(QEvent*) {
-    hovered_ = -2;
+    hovered_.reset();
     update();
 }
 
 void KeyPanel::keyPressEvent(QKeyEvent* e) {
-    const int walls = static_cast<int>(session_.project()->room->walls.size());
     const bool on = e->key() == Qt::Key_Right || e->key() == Qt::Key_Down;
     const bool back = e->key() == Qt::Key_Left || e->key() == Qt::Key_Up;
     if (!on && !back)
         return QWidget::keyPressEvent(e);
-    int next = session_.surface() + (on ? 1 : -1);
-    if (next >= walls)
-        next = -1;
-    if (next < -1)
-        next = walls - 1;
-    session_.goTo(next);
+    const auto all = surfaces();
+    const auto now = static_cast<std::size_t>(
+        std::find(all.begin(), all.end(), session_.surface()) - all.begin());
+    session_.goTo(all[(now + (on ? 1 : all.size() - 1)) % all.size()]);
 }
 
 } // namespace mezzet::app

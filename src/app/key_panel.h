@@ -13,8 +13,8 @@ public:
     explicit KeyPanel(JobSession&, QWidget* parent = nullptr);
     QSize sizeHint() const override { return {196, 156}; }
 
-    /// Where the button of a surface is; -1 is the floor.
-    [[nodiscard]] QRectF buttonOf(int surface) const;
+    /// Where the button of a surface is.
+    [[nodiscard]] QRectF buttonOf(SurfaceId) const;
 
 protected:
     void paintEvent(QPaintEvent*) override;
@@ -24,11 +24,14 @@ protected:
     void leaveEvent(QEvent*) override;
 
 private:
-    [[nodiscard]] int surfaceAt(QPointF) const;
+    [[nodiscard]] SurfaceId surfaceAt(QPointF) const;
+    /// The floor, the walls in order, the ceiling.
+    [[nodiscard]] std::vector<SurfaceId> surfaces() const;
+    void drawButton(QPainter&, SurfaceId) const;
     [[nodiscard]] QPointF at(Vec2) const;
 
     JobSession& session_;
-    int hovered_ = -2;
+    std::optional<SurfaceId> hovered_;
 };
 
 } // namespace mezzet::app

@@ -93,7 +93,7 @@ template <class Shot> bool walls(mezzet::app::MainWindow& window, Shot shot) {
     window.act("unroll")->trigger();
     ok = shot(window, "walls-unrolled") && ok;
     window.act("unroll")->trigger();
-    session.goTo(-1);
+    session.goTo(mezzet::theFloor());
     session.select({});
     return ok;
 }
@@ -122,11 +122,11 @@ int renderViews(mezzet::app::MainWindow& window, const QString& folder) {
     window.line()->edit()->clear();
     emit window.line()->edit()->textEdited({});
     session.select({});
-    session.goTo(2);
+    session.goTo(mezzet::onWall(2));
     window.pieces()->box()->setText("picture 16 x 20");
     ok = shot(window, "wall") && ok;
     window.pieces()->box()->clear();
-    session.goTo(-1);
+    session.goTo(mezzet::theFloor());
     ok = walls(window, shot) && ok;
     session.select({session.project()->scheme().byName("Supper table")->id});
     window.setNight(true);
@@ -178,7 +178,7 @@ int renderViews(mezzet::app::MainWindow& window, const QString& folder) {
         ok = shot(finder, "finder") && ok;
     }
     session.sayLine("room landing");
-    session.goTo(2);
+    session.goTo(mezzet::onWall(2));
     ok = shot(window, "landing") && ok;
     session.undo();
     session.undo();

@@ -67,7 +67,8 @@ void MainWindow::mirror(MirrorBy by) {
     if (ids.size() < 2) {
         ids.clear();
         for (const auto& p : session_.project()->scheme().pieces)
-            ids.push_back(p.id);
+            if (!p.onWall())
+                ids.push_back(p.id);
     }
     const auto edit = mirrorPieces(*session_.project(), *session_.scene(), ids, by);
     if (!edit)

@@ -72,8 +72,8 @@ void MainWindow::buildEditMenu(QMenu* m) {
     add(m, "selectAll", "Select all pieces", QKeySequence("Ctrl+A"), [this] {
         std::vector<int> ids;
         const Scheme& s = session_.project()->scheme();
-        for (const auto& p : session_.surface() < 0 ? s.pieces : s.hung)
-            if (p.wall == session_.surface())
+        for (const auto& p : s.pieces)
+            if (session_.shownOn(p) == session_.surface())
                 ids.push_back(p.id);
         session_.select(ids);
     });
@@ -205,11 +205,13 @@ void MainWindow::buildViewMenu(QMenu* m) {
     add(m, "zoomIn", "Nearer", QKeySequence("Ctrl+="), [this] { board_->zoomIn(); });
     add(m, "zoomOut", "Farther", QKeySequence("Ctrl+-"), [this] { board_->zoomOut(); });
     m->addSeparator();
-    add(m, "floor", "The floor", QKeySequence("Alt+0"), [this] { session_.goTo(-1); });
+    add(m, "floor", "The floor", QKeySequence("Alt+0"), [this] { session_.goTo(theFloor()); });
+    add(m, "ceiling", "The ceiling", QKeySequence("Alt+Up"),
+        [this] { session_.goTo(theCeiling()); });
     for (int i = 0; i < 9; ++i)
         add(m, QString("wall%1").arg(i),
             QString("Wall %1").arg(QString::fromStdString(wallName(i))),
-            QKeySequence(QString("Alt+%1").arg(i + 1)), [this, i] { session_.goTo(i); });
+            QKeySequence(QString("Alt+%1").arg(i + 1)), [this, i] { session_.goTo(onWall(i)); });
     m->addSeparator();
     auto* under = add(m, "underlay", "The traced drawing under the board", {},
                       [this] { board_->setUnderlayShown(act("underlay")->isChecked()); });

@@ -16,7 +16,7 @@ void MainWindow::groupSelected() {
     const Scheme& scheme = session_.project()->scheme();
     const auto pieces = membersOf(scheme, chosen);
     const bool hang = std::all_of(pieces.begin(), pieces.end(), [&](int id) {
-        return scheme.byId(id)->onWall() && scheme.byId(id)->wall == session_.surface();
+        return scheme.byId(id)->onWall() && scheme.byId(id)->on == session_.surface();
     });
     if (pieces.size() < 2 || !hang) {
         emit session_.told("Choose two or more pieces of one wall first", true);
@@ -112,8 +112,10 @@ void MainWindow::buildWallMenu(QMenu* m) {
 void MainWindow::stepWall(int by) {
     const int count = static_cast<int>(session_.project()->room->walls.size());
     if (count > 0)
-        session_.goTo(session_.surface() < 0 ? (by > 0 ? 0 : count - 1)
-                                             : (session_.surface() + by + count) % count);
+        session_.goTo(onWall(session_.surface().isWall()
+                                 ? (session_.surface().wall() + by + count) % count
+                             : by > 0 ? 0
+                                      : count - 1));
 }
 
 } // namespace mezzet::app

@@ -156,7 +156,7 @@ void MainWindow::showRoom() {
     room_->setVisible(names.size() > 1);
     surfacesSay_->setVisible(names.size() < 2);
     if (other) {
-        session_.goTo(-1);
+        session_.goTo(theFloor());
         board_->zoomToFit();
     }
 }
@@ -487,7 +487,7 @@ void MainWindow::copySelected() {
                                                  session_.selected(), {aside, aside})))
         return;
     const Scheme& scheme = session_.project()->scheme();
-    const auto& pieces = session_.surface() < 0 ? scheme.pieces : scheme.hung;
+    const auto& pieces = scheme.pieces;
     std::vector<int> made;
     for (std::size_t i = pieces.size() - count; i < pieces.size(); ++i)
         made.push_back(pieces[i].id);

@@ -179,9 +179,9 @@ void PieceList::refill() {
     const auto matches = [&](const Piece& p) {
         return wanted.empty() || (' ' + plainWord(p.name)).find(' ' + wanted) != std::string::npos;
     };
-    if (session_.surface() < 0) {
+    if (!session_.surface().isWall()) {
         for (const auto& p : job.scheme().pieces)
-            if (matches(p)) {
+            if (!p.onWall() && matches(p)) {
                 piece(p);
                 ++shown;
             }
@@ -195,8 +195,8 @@ void PieceList::refill() {
             ++shown;
         };
         for (const bool group : {true, false})
-            for (const Piece& p : s.hung) {
-                if (p.wall != session_.surface() || p.isGroup() != group || p.group() != 0)
+            for (const Piece& p : s.on(session_.surface())) {
+                if (p.isGroup() != group || p.group() != 0)
                     continue;
                 if (matches(p))
                     inner(p);
@@ -205,8 +205,8 @@ void PieceList::refill() {
                         inner(*m);
             }
         bool headed = false;
-        for (const auto& at : standingBefore(*session_.scene(), session_.surface())) {
-            const Piece& p = session_.scene()->piece(at.index);
+        for (const auto& at : standingBefore(*session_.scene(), session_.surface().wall())) {
+            const Piece& p = FloorView(*session_.scene()).piece(at.index);
             if (!matches(p))
                 continue;
             if (!headed)
@@ -221,7 +221,7 @@ void PieceList::refill() {
             mark(list_->item(list_->count() - 1));
         }
     }
-    if (session_.surface() < 0 && !job.scheme().away.empty()) {
+    if (session_.surface().isFloor() && !job.scheme().away.empty()) {
         heading(job.scheme().arrangement == Arrangement::day ? "For guests only"
                                                              : "Every day only");
         for (const auto& p : job.scheme().away) {
@@ -233,15 +233,15 @@ void PieceList::refill() {
             item->setData(Qt::AccessibleTextRole, "Bring out " + item->text());
         }
     }
-    heading_->setText(session_.surface() < 0
+    heading_->setText(session_.surface().isFloor()
                           ? QString("In this scheme")
-                          : "On wall " + QString::fromStdString(wallName(session_.surface())));
+                          : "On wall " + QString::fromStdString(wallName(session_.surface().wall())));
     count_->setText(QString::number(shown));
     if (!typed.isEmpty()) {
         auto kinds = session_.library().kit->matching(wanted);
         // A group is made of pieces; what stands is added on the floor.
         std::erase_if(kinds, [this](const KindPtr& k) {
-            return k->role == mezzet::Role::group || (session_.surface() >= 0 && !k->hangs());
+            return k->role == mezzet::Role::group || (session_.surface().isWall() && !k->hangs());
         });
         if (!kinds.empty())
             heading("Add");

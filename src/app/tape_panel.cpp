@@ -183,7 +183,7 @@ void TapePanel::addRoom(QVBoxLayout* column) {
             column->addWidget(label);
         }
     }
-    if (scene.placed.size() > 2) {
+    if (scene.floor.placed.size() > 2) {
         const auto b = balanceOf(scene);
         const auto share = [](double v) {
             return QString::number(std::lround(v * 100)) + "\u00a0%";
@@ -254,7 +254,7 @@ void TapePanel::addHooks(QVBoxLayout* column, const Piece& p) {
     rows->setVerticalSpacing(2);
     QStringList cautions;
     int row = 0;
-    for (const HangOf& h : hangAll(scene, rules, p.wall)) {
+    for (const HangOf& h : hangAll(scene, rules, p.wall())) {
         const Piece& of = *scene.scheme->byId(h.piece);
         if (h.piece != p.id && of.group() != p.id)
             continue;
@@ -330,7 +330,7 @@ void TapePanel::addSeveral(QVBoxLayout* column) {
     });
     auto* rows = new QGridLayout;
     rows->setSpacing(4);
-    if (session_.surface() >= 0) {
+    if (session_.surface().isWall()) {
         auto* group = new QPushButton("Set out as one …");
         group->setObjectName("setOut");
         connect(group, &QPushButton::clicked, this, [this] { emit actWanted("group"); });
@@ -470,7 +470,7 @@ void TapePanel::rebuild() {
         }
         // Of the wall looked at first.
         auto mends = toMendByWeight(readings);
-        if (session_.surface() >= 0)
+        if (session_.surface().isWall())
             std::stable_partition(mends.begin(), mends.end(), [this](const Reading* r) {
                 return r->surface == session_.surface();
             });

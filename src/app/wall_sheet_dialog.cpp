@@ -9,7 +9,7 @@
 
 namespace mezzet::app {
 
-WallSheetDialog::WallSheetDialog(const Project& job, const QString& which, int wall,
+WallSheetDialog::WallSheetDialog(const Project& job, const QString& which, SurfaceId looked,
                                  QWidget* parent)
     : QDialog(parent), units_(job.notation.units) {
     setObjectName("wallSheetDialog");
@@ -26,8 +26,8 @@ WallSheetDialog::WallSheetDialog(const Project& job, const QString& which, int w
         for (std::size_t i = 0; i < job.room->walls.size(); ++i)
             wall_->addItem("Wall " + QString::fromStdString(job.room->walls[i].name),
                            static_cast<int>(i));
-        if (const int at = wall_->findData(wall); at >= 0)
-            wall_->setCurrentIndex(at);
+        if (looked.isWall())
+            wall_->setCurrentIndex(std::max(wall_->findData(looked.wall()), 0));
         form->addRow("Wall", wall_);
     }
     paper_ = new QComboBox;

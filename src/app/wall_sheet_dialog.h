@@ -15,7 +15,7 @@ class WallSheetDialog : public QDialog {
     Q_OBJECT
 public:
     /// `which`: "wall", "hooks" or "templates"; `wall` is the one looked at, or -1.
-    WallSheetDialog(const Project&, const QString& which, int wall, QWidget* parent = nullptr);
+    WallSheetDialog(const Project&, const QString& which, SurfaceId looked, QWidget* parent = nullptr);
 
     [[nodiscard]] sheets::WallSheetOptions options() const;
     [[nodiscard]] sheets::TemplateOptions templates() const;

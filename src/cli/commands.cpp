@@ -4,6 +4,7 @@
 
 #include "judge/say.h"
 #include "measure/text.h"
+#include "scheme/surfaces.h"
 #include "sheets/plan_sheet.h"
 
 #include <fmt/format.h>
@@ -21,13 +22,13 @@ std::vector<Vec2> cornersOf(const Piece& p, const Placed& where) {
     if (p.footprint.form == FootprintForm::ell) {
         Footprint sharp = p.footprint;
         sharp.corner = {};
-        return outline(placed(footprintShape(sharp, p.size), where.pose));
+        return outline(placed(footprintShape(sharp, p.size), drawn(p.on, where.pose)));
     }
     const double w = p.outlineSize().width.mm() / 2;
     const double d = p.outlineSize().depth.mm() / 2;
     std::vector<Vec2> out;
     for (const Vec2 c : {Vec2{-w, -d}, Vec2{w, -d}, Vec2{w, d}, Vec2{-w, d}})
-        out.push_back(where.pose.toRoom(c));
+        out.push_back(drawn(p.on, where.pose).toRoom(c));
     return out;
 }
 
@@ -83,7 +84,7 @@ int build(const std::string& notes, const std::string& lines, const std::string&
     if (auto saved = saveJob(*made, out); !saved)
         return refuse(saved.problem());
     fmt::print("{}\n{}: {} pieces\n", made->room->closure.words, out,
-               made->scheme().pieces.size() + made->scheme().hung.size());
+               made->scheme().pieces.size());
     return ran;
 }
 
@@ -118,6 +119,55 @@ int say(const std::string& path, const std::vector<std::string>& lines) {
     return ran;
 }
 
+namespace {
+
+/// A line of the list of pieces: what it is, where, and what holds it.
+std::string pieceLine(const Piece& p, const Placed& where, const Wording& say) {
+    std::vector<std::string> ties;
+    for (const auto& t : p.ties)
+        ties.push_back(words(t, say));
+    const auto x = write(Length::millimetres(where.pose.at.x), say.notation);
+    const auto y = write(Length::millimetres(where.pose.at.y), say.notation);
+    auto line = fmt::format("{:<26} {:>16}  ", p.name, sizeWords(p, say.notation));
+    if (p.onWall())
+        line += fmt::format("{} at {}, {} up  ", words(p.on, say), x, y);
+    else
+        line += fmt::format("{}at {}, {}  turned {}{}",
+                            p.on.isFloor() ? std::string() : words(p.on, say) + " ", x, y,
+                            words(where.pose.turn), ties.empty() ? "" : "  ");
+    return line + listed(ties, "");
+}
+
+json pieceJson(const Scene& s, std::size_t i, const Wording& say) {
+    const Piece& p = s.scheme->pieces[i];
+    const Placed& where = s.all[i];
+    json one{{"name", p.name},
+             {"kind", p.kind->id},
+             {"family", familyName(p.kind->family)},
+             {"surface", surfaceName(p.on, say)},
+             {"shape", formName(p)}};
+    one["size_mm"] = {p.size.width.mm(), p.size.depth.mm(), p.size.height.mm()};
+    one["centre"] = point(where.pose.at);
+    one["turn"] = std::round(where.pose.turn.inDegrees() * 1e6) / 1e6;
+    one["corners"] = points(cornersOf(p, where));
+    if (p.on.isCeiling())
+        one["bottom_mm"] = bottomOf(s, p, where).mm();
+    if (p.on.isCarried())
+        if (const auto body = bodyOf(s, p.id))
+            one["foot_in_room"] = json::array({body->foot.x, body->foot.y, body->foot.z});
+    if (p.group() != 0)
+        one["group"] = s.scheme->byId(p.group())->name;
+    one["ties"] = json::array();
+    for (const auto& t : p.ties)
+        one["ties"].push_back(words(t, say));
+    one["free"] = 2 - where.coordinatesTied + (p.onWall() || where.turnTied ? 0 : 1) +
+                  (p.on.isCeiling() && !where.offTied ? 1 : 0);
+    one["locked"] = p.locked;
+    return one;
+}
+
+} // namespace
+
 int scene(const std::string& path, const std::string& room, bool asJson) {
     auto job = open(path, room);
     if (!job)
@@ -127,75 +177,23 @@ int scene(const std::string& path, const std::string& room, bool asJson) {
         return refuse(resolved.problem());
     const Scene& s = **resolved;
     const Wording say = (*job)->wording();
+    // What stands first, then what hangs, each in the order it was placed.
+    std::vector<std::size_t> order;
+    for (const bool hung : {false, true})
+        for (std::size_t i = 0; i < s.all.size(); ++i)
+            if (s.scheme->pieces[i].onWall() == hung)
+                order.push_back(i);
     if (!asJson) {
-        for (std::size_t i = 0; i < s.placed.size(); ++i) {
-            const Piece& p = s.piece(i);
-            std::vector<std::string> ties;
-            for (const auto& t : p.ties)
-                ties.push_back(words(t, say));
-            fmt::print("{:<26} {:>16}  at {}, {}  turned {}{}{}\n", p.name,
-                       sizeWords(p, (*job)->notation),
-                       write(Length::millimetres(s.placed[i].pose.at.x), (*job)->notation),
-                       write(Length::millimetres(s.placed[i].pose.at.y), (*job)->notation),
-                       words(s.placed[i].pose.turn), ties.empty() ? "" : "  ", listed(ties, ""));
-        }
-        for (std::size_t i = 0; i < s.hung.size(); ++i) {
-            const Piece& p = s.hungPiece(i);
-            std::vector<std::string> ties;
-            for (const auto& t : p.ties)
-                ties.push_back(words(t, say));
-            fmt::print("{:<26} {:>16}  on wall {} at {}, {} up  {}\n", p.name,
-                       sizeWords(p, (*job)->notation), wallName(p.wall),
-                       write(Length::millimetres(s.hung[i].pose.at.x), (*job)->notation),
-                       write(Length::millimetres(s.hung[i].pose.at.y), (*job)->notation),
-                       listed(ties, ""));
-        }
+        for (const std::size_t i : order)
+            fmt::print("{}\n", pieceLine(s.scheme->pieces[i], s.all[i], say));
         return ran;
     }
     json out{{"room", s.room->name},
              {"scheme", s.scheme->name},
              {"corners_mm", points(s.room->corners())},
              {"pieces", json::array()}};
-    for (std::size_t i = 0; i < s.placed.size(); ++i) {
-        const Piece& p = s.piece(i);
-        const Placed& where = s.placed[i];
-        json one{{"name", p.name},
-                 {"kind", p.kind->id},
-                 {"family", familyName(p.kind->family)},
-                 {"surface", "floor"},
-                 {"shape", formName(p)}};
-        one["size_mm"] = {p.size.width.mm(), p.size.depth.mm(), p.size.height.mm()};
-        one["centre"] = point(where.pose.at);
-        one["turn"] = std::round(where.pose.turn.inDegrees() * 1e6) / 1e6;
-        one["corners"] = points(cornersOf(p, where));
-        one["ties"] = json::array();
-        for (const auto& t : p.ties)
-            one["ties"].push_back(words(t, say));
-        one["free"] = 2 - where.coordinatesTied + (where.turnTied ? 0 : 1);
-        one["locked"] = p.locked;
-        out["pieces"].push_back(one);
-    }
-    for (std::size_t i = 0; i < s.hung.size(); ++i) {
-        const Piece& p = s.hungPiece(i);
-        const Placed& where = s.hung[i];
-        json one{{"name", p.name},
-                 {"kind", p.kind->id},
-                 {"family", familyName(p.kind->family)},
-                 {"surface", "wall " + wallName(p.wall)},
-                 {"shape", formName(p)}};
-        one["size_mm"] = {p.size.width.mm(), p.size.depth.mm(), p.size.height.mm()};
-        one["centre"] = point(where.pose.at);
-        one["turn"] = std::round(where.pose.turn.inDegrees() * 1e6) / 1e6;
-        one["corners"] = points(cornersOf(p, where));
-        if (p.group() != 0)
-            one["group"] = s.scheme->byId(p.group())->name;
-        one["ties"] = json::array();
-        for (const auto& t : p.ties)
-            one["ties"].push_back(words(t, say));
-        one["free"] = 2 - where.coordinatesTied;
-        one["locked"] = p.locked;
-        out["pieces"].push_back(one);
-    }
+    for (const std::size_t i : order)
+        out["pieces"].push_back(pieceJson(s, i, say));
     fmt::print("{}\n", out.dump(1));
     return ran;
 }
@@ -282,7 +280,7 @@ int check(const std::string& path, const std::string& room, const std::string& s
         one["low"] = bound(r.band.low);
         one["high"] = bound(r.band.high);
         one["verdict"] = verdictName(r.verdict);
-        one["surface"] = r.surface < 0 ? std::string("floor") : "wall " + wallName(r.surface);
+        one["surface"] = surfaceName(r.surface, say);
         one["at"] = {point(r.at[0]), point(r.at[1])};
         one["to"] = words(r.other.is == Target::Is::none ? r.to : r.other, say);
         one["why"] = whyOf(r, say);

@@ -139,7 +139,7 @@ int exportDxf(const std::string& path, const std::string& room, const std::strin
     if (auto saved = writeWhole(out, *text); !saved)
         return refuse(saved.problem());
     fmt::print("{}: {}, {} pieces, in millimetres\n", out, (*scene)->room->name,
-               (*scene)->placed.size());
+               (*scene)->floor.placed.size());
     return ran;
 }
 

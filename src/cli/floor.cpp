@@ -119,7 +119,7 @@ int floorFacts(const std::string& path, const std::string& room) {
     const auto resolved = sceneOf(**job);
     if (!resolved)
         return refuse(resolved.problem());
-    const Scene& s = **resolved;
+    const FloorView s(**resolved);
     const Wording say = (*job)->wording();
     const auto& book = *(*job)->library.book;
     json out{{"zones", json::array()},  {"gaps", json::array()}, {"talk", json::array()},

@@ -112,7 +112,7 @@ int hang(const std::string& path, const std::string& room, const std::string& wa
     auto resolved = sceneOf(**job);
     if (!resolved)
         return refuse(resolved.problem());
-    const Scene& scene = **resolved;
+    const WallsView scene(**resolved);
     const Notation n = (*job)->notation;
     const auto hangs = hangAll(scene, hookRules(*(*job)->library.book), *wall);
     json out{{"room", scene.room->name}, {"scheme", scene.scheme->name}, {"pieces", json::array()}};
@@ -183,7 +183,7 @@ int hang(const std::string& path, const std::string& room, const std::string& wa
     const auto lookers = lookersOf(scene, statureOf((*job)->judgement));
     for (std::size_t i = 0; i < scene.hung.size(); ++i) {
         const Piece& p = scene.hungPiece(i);
-        if (*wall >= 0 && p.wall != *wall)
+        if (*wall >= 0 && p.wall() != *wall)
             continue;
         if (p.kind->role == Role::mirror)
             for (const Looker& l : lookers) {

@@ -24,10 +24,8 @@ QPolygonF ring(const Drawing& d, const Piece& p, const Placed& where, Length ins
     small.size.height = p.size.height - inset * 2;
     if (small.size.width <= Length{} || small.size.height <= Length{})
         return {};
-    Pose pose = where.pose;
-    pose.turn = -pose.turn;
     std::vector<Vec2> out;
-    for (const Vec2 c : outline(placed(small.shape(), pose), Length::millimetres(0.25 / d.scale)))
+    for (const Vec2 c : outline(placed(small.shape(), drawn(p.on, where.pose)), Length::millimetres(0.25 / d.scale)))
         out.push_back(up(c));
     return d.polygon(out);
 }
@@ -261,12 +259,12 @@ void drawHungPiece(const Drawing& d, const Piece& p, const Placed& where,
     HungFront(d, p, where, pictures).draw();
 }
 
-void drawHung(const Drawing& d, const Scene& scene, int wall, const Pictures* pictures) {
+void drawHung(const Drawing& d, const WallsView& scene, int wall, const Pictures* pictures) {
     // What hangs, then what leans before it.
     for (const bool leaned : {false, true})
         for (std::size_t i = 0; i < scene.hung.size(); ++i) {
             const Piece& p = scene.hungPiece(i);
-            if (p.wall != wall || (p.hanging.mount == Mount::leaned) != leaned)
+            if (p.wall() != wall || (p.hanging.mount == Mount::leaned) != leaned)
                 continue;
             drawHungPiece(d, p, scene.hung[i], pictures);
             if (!p.isGroup())
@@ -365,7 +363,7 @@ void drawReflection(const Drawing& d, const Scene& scene, const std::vector<Mirr
     }
 }
 
-void drawCorners(const Drawing& d, const Scene& scene, int wall) {
+void drawCorners(const Drawing& d, const WallsView& scene, int wall) {
     const Room& room = *scene.room;
     const int count = static_cast<int>(room.walls.size());
     const double length = room.walls[static_cast<std::size_t>(wall)].length().mm();
@@ -387,7 +385,7 @@ void drawCorners(const Drawing& d, const Scene& scene, int wall) {
             const Piece& p = scene.hungPiece(i);
             const Box b = bounds(scene.hung[i].shape);
             const double near = left ? w.length().mm() - b.high.x : b.low.x;
-            if (p.wall == other && !p.isGroup() && near < 600)
+            if (p.wall() == other && !p.isGroup() && near < 600)
                 edge(p.size.depth.mm(), b.low.y, b.high.y);
         }
         for (const Opening& o : room.openings) {
@@ -416,7 +414,7 @@ void drawWallReadings(const Drawing& d, const std::vector<Reading>& all, int wal
     };
     // A proportion is no stretch: it is told on the tape.
     const auto shown = [&](const Reading& r) {
-        return r.seenOn(wall) && r.verdict != Verdict::note &&
+        return r.seenOn(onWall(wall)) && r.verdict != Verdict::note &&
                r.value.quantity == Quantity::length && (about(r) || r.toMend());
     };
     for (const Reading& r : all)

@@ -1,5 +1,7 @@
 #include "sheets/drawing.h"
 
+#include "scheme/surfaces.h"
+
 #include <QFontMetricsF>
 #include <QPainterPath>
 
@@ -352,7 +354,7 @@ bool drawPieceName(const Drawing& d, const Piece& p, const Placed& where, double
 namespace {
 
 /// A rug's name goes along one of its edges, wherever nothing stands on it.
-bool drawRugName(const Drawing& d, const Scene& scene, std::size_t rug, double height) {
+bool drawRugName(const Drawing& d, const FloorView& scene, std::size_t rug, double height) {
     const Box b = bounds(scene.placed[rug].shape);
     const auto name = QString::fromStdString(scene.piece(rug).name);
     const QFont font = sans(height);
@@ -387,16 +389,16 @@ bool drawRugName(const Drawing& d, const Scene& scene, std::size_t rug, double h
 
 } // namespace
 
-std::vector<std::size_t> drawPieces(const Drawing& d, const Scene& scene, double height,
-                                    bool withSizes) {
+std::vector<std::size_t> drawPieces(const Drawing& d, const FloorView& scene, double height,
+                                    bool withSizes, bool quietly) {
     std::vector<std::size_t> unnamed;
     // Rugs first, then what stands on the floor, then what stands on that.
-    const auto layer = [](const Kind& k) { return k.flat() ? 0 : k.standsOn ? 2 : 1; };
+    const auto layer = [](const Kind& k) { return k.flat() ? 0 : k.standsOn() ? 2 : 1; };
     for (const int one : {0, 1, 2})
         for (std::size_t i = 0; i < scene.placed.size(); ++i)
             if (layer(*scene.piece(i).kind) == one)
-                drawPiece(d, scene.piece(i), scene.placed[i]);
-    for (std::size_t i = 0; i < scene.placed.size(); ++i) {
+                drawPiece(d, scene.piece(i), scene.placed[i], quietly);
+    for (std::size_t i = 0; i < scene.placed.size() && !quietly; ++i) {
         const Piece& p = scene.piece(i);
         const bool named = p.kind->flat()
                                ? drawRugName(d, scene, i, height)
@@ -406,6 +408,34 @@ std::vector<std::size_t> drawPieces(const Drawing& d, const Scene& scene, double
             unnamed.push_back(i);
     }
     return unnamed;
+}
+
+void drawCeiling(const Drawing& d, const CeilingView& scene, double height, bool quietly) {
+    for (std::size_t i = 0; i < scene.placed.size(); ++i) {
+        const Piece& p = scene.piece(i);
+        const Placed& where = scene.placed[i];
+        drawPiece(d, p, where, quietly);
+        if (quietly)
+            continue;
+        // Its name over it, and under it how high its underside is.
+        const Box b = bounds(where.shape);
+        const QPointF top = d.at({where.pose.at.x, b.low.y});
+        const QPointF foot = d.at({where.pose.at.x, b.high.y});
+        const auto say = [&](const QString& text, const QFont& font, QPointF middle) {
+            QRectF at(QPointF(), QFontMetricsF(font).size(Qt::TextSingleLine, text));
+            at.moveCenter(middle);
+            QColor halo = d.look.floor;
+            halo.setAlphaF(0.8F);
+            d.painter.fillRect(at.adjusted(-2 * d.pen, 0, 2 * d.pen, 0), halo);
+            d.painter.setFont(font);
+            d.painter.setPen(d.look.ink);
+            d.painter.drawText(at, Qt::AlignCenter, text);
+        };
+        say(QString::fromStdString(p.name), sans(height), top - QPointF(0, height * 0.75));
+        say("underside " +
+                QString::fromStdString(write(bottomOf(scene, p, where), d.notation)),
+            lettering(height * 0.86), foot + QPointF(0, height * 0.75));
+    }
 }
 
 } // namespace mezzet::sheets

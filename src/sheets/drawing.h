@@ -60,7 +60,12 @@ void drawPiece(const Drawing&, const Piece&, const Placed&, bool quietly = false
 /// fit inside at a readable height.
 bool drawPieceName(const Drawing&, const Piece&, const Placed&, double height, bool withSize);
 /// All the pieces, rugs first, and their names. Gives back which pieces found no room for theirs.
-std::vector<std::size_t> drawPieces(const Drawing&, const Scene&, double height, bool withSizes);
+/// `quietly` draws them in outline only, for what is over them.
+std::vector<std::size_t> drawPieces(const Drawing&, const FloorView&, double height, bool withSizes,
+                                    bool quietly = false);
+/// What hangs from the ceiling, as it lies over the floor, with how high its underside is; `quietly`
+/// in outline only.
+void drawCeiling(const Drawing&, const CeilingView&, double height, bool quietly);
 
 /// The middle point of a verdict's mark: points inward, outward, a bar between stops, cross-hatch.
 void drawVerdict(QPainter&, const QRectF&, Verdict, const QColor&);
@@ -84,11 +89,13 @@ void drawNorth(const Drawing&, QPointF centre, double radius, Angle north);
 /// A wall from inside, origin at its left end on the floor, y up on paper drawn upward: openings,
 /// outlets, studs and the furniture in front of it in outline, lighter the farther off it stands.
 /// `onTheFace` draws what lies on the wall's face, behind the furniture.
-void drawElevation(const Drawing&, const Scene&, int wall,
+void drawElevation(const Drawing&, const WallsView&, int wall,
                    const std::function<void()>& onTheFace = {});
+/// What stands in openings and on ledges of that wall, and of what stands before it.
+void drawCarried(const Drawing&, const Scene&, int wall);
 /// What hangs on a wall, in outline and wash; groups as a dashed outline. `pictures` are shown in
 /// their frames when given.
-void drawHung(const Drawing&, const Scene&, int wall, const Pictures* pictures = nullptr);
+void drawHung(const Drawing&, const WallsView&, int wall, const Pictures* pictures = nullptr);
 /// One piece as it hangs, from the front.
 void drawHungPiece(const Drawing&, const Piece&, const Placed&, const Pictures* pictures = nullptr);
 /// The band of eye level across a wall; over a stair it climbs along the nosings.
@@ -99,7 +106,7 @@ void drawHooks(const Drawing&, const std::vector<HangOf>&);
 void drawReflection(const Drawing&, const Scene&, const std::vector<MirrorStrip>&);
 /// What stands and hangs on the adjoining walls within reach of the corners, and how far it comes
 /// out along this wall, lightly.
-void drawCorners(const Drawing&, const Scene&, int wall);
+void drawCorners(const Drawing&, const WallsView&, int wall);
 /// The wall readings' stretches and chips: those about `chosen` and what is to mend elsewhere.
 void drawWallReadings(const Drawing&, const std::vector<Reading>&, int wall,
                       const std::vector<int>& chosen, std::vector<QRectF>& taken);

@@ -1,3 +1,4 @@
+#include "scheme/surfaces.h"
 #include "sheets/drawing.h"
 
 #include <QFontMetricsF>
@@ -58,7 +59,9 @@ public:
         case Family::screen:
             storage(h);
             return;
-        case Family::hung: // drawn by drawHung
+        case Family::art: // what hangs is drawn by drawHung; on a table it is a plain box
+        case Family::textile:
+            box(l_, 0, r_, h);
             return;
         }
     }
@@ -145,13 +148,28 @@ private:
             d_.painter.drawLine(d_.at(rise(c, z - 90)), d_.at(rise(r_ - 30, z)));
         }
     }
+    /// The boards about its openings, as they are.
+    void boards() {
+        const double wide = p_.size.width.mm();
+        const double across = (r_ - l_) / wide;
+        const auto at = [&](double x) { return l_ + (x + wide / 2) * across; };
+        for (int n = 1; n <= p_.kind->openings.count(); ++n) {
+            const auto o = openingOf(p_, n);
+            line(at(o->left), o->board, at(o->right), o->board);
+            line(at(o->left), o->head, at(o->right), o->head);
+            if (faceOn_) {
+                line(at(o->left), o->board, at(o->left), o->head);
+                line(at(o->right), o->board, at(o->right), o->head);
+            }
+        }
+    }
     void storage(double h) {
         const auto& how = p_.kind->draw;
         if (how == "post")
             return post(h);
         if (how == "panel") {
             const double foot =
-                p_.kind->standsOn ? std::min(60.0, h * 0.1) : std::min(90.0, h * 0.08);
+                p_.kind->standsOn() ? std::min(60.0, h * 0.1) : std::min(90.0, h * 0.08);
             box(l_, foot, r_, h);
             line(l_ + 18, foot + 18, r_ - 18, foot + 18);
             for (const double x : {l_ + (r_ - l_) * 0.2, r_ - (r_ - l_) * 0.2})
@@ -164,6 +182,8 @@ private:
         } else if (how == "keys") {
             line(l_, h * 0.62, r_, h * 0.62);
             line(l_, h * 0.54, r_, h * 0.54);
+        } else if (how == "shelves" && p_.kind->openings.count() > 0) {
+            boards();
         } else if (how == "shelves") {
             for (double z = 330; z < h - 100; z += 330)
                 line(l_, z, r_, z);
@@ -348,7 +368,51 @@ void drawBeamEnds(const Drawing& d, const Room& room, int wall) {
 
 } // namespace
 
-void drawElevation(const Drawing& d, const Scene& scene, int wall,
+namespace {
+
+/// Whether a piece is carried, somewhere below, by what hangs on a wall or stands before it.
+bool isBefore(const Scene& scene, const Piece& piece, int wall,
+              const std::vector<Standing>& standing) {
+    const Piece* p = &piece;
+    for (std::size_t depth = 0; p != nullptr && p->on.isCarried() && depth < scene.all.size();
+         ++depth)
+        p = scene.pieceById(p->on.piece);
+    if (p == nullptr)
+        return false;
+    if (p->onWall())
+        return p->wall() == wall;
+    return std::any_of(standing.begin(), standing.end(), [&](const Standing& s) {
+        return scene.floor.placed[s.index].id == p->id && s.off <= Length::inches(30).mm();
+    });
+}
+
+} // namespace
+
+void drawCarried(const Drawing& d, const Scene& scene, int wall) {
+    const Wall& w = scene.room->walls[static_cast<std::size_t>(wall)];
+    const auto standing = standingBefore(scene, wall);
+    for (const Piece& p : scene.scheme->pieces) {
+        // What stands on a top on the floor is drawn with what stands there.
+        if (!p.on.isCarried() || scene.fromAbove(p.id) != nullptr ||
+            !isBefore(scene, p, wall, standing))
+            continue;
+        const auto body = bodyOf(scene, p.id);
+        if (!body)
+            continue;
+        const double along = dot(body->foot.plan() - w.start, w.along());
+        const double half =
+            std::abs(dot(body->right.plan(), w.along())) * p.size.width.mm() / 2 +
+            std::abs(dot(body->front.plan(), w.along())) * p.size.depth.mm() / 2;
+        Standing s;
+        s.left = along - half;
+        s.right = along + half;
+        s.base = body->foot.z;
+        const bool faceOn = std::abs(dot(body->right.plan(), w.along())) > 0.98;
+        Front(d, p, s, faceOn).draw();
+    }
+}
+
+void drawElevation(const Drawing& d, const WallsView& scene, int wall,
                    const std::function<void()>& onTheFace) {
     const Room& room = *scene.room;
     const auto index = static_cast<std::size_t>(wall);
@@ -407,15 +471,16 @@ void drawElevation(const Drawing& d, const Scene& scene, int wall,
     const auto standing = standingBefore(scene, wall);
     for (const Standing& s : standing) {
         p.setOpacity(faint(s) ? 0.28 : 1);
-        const Angle off = difference(scene.placed[s.index].pose.turn, w.direction());
-        Front(d, scene.piece(s.index), s, std::abs(off.inDegrees()) < 10).draw();
+        const Angle off = difference(scene.floor.placed[s.index].pose.turn, w.direction());
+        Front(d, scene.floor.piece(s.index), s, std::abs(off.inDegrees()) < 10).draw();
     }
     p.setOpacity(1);
+    drawCarried(d, scene, wall);
     p.setFont(sans(11.5 * d.pen));
     p.setPen(d.look.ink);
     std::vector<QRectF> taken;
     for (const Standing& s : standing) {
-        const Piece& piece = scene.piece(s.index);
+        const Piece& piece = scene.floor.piece(s.index);
         if (piece.kind->flat() || faint(s))
             continue;
         const auto name = QString::fromStdString(piece.name);

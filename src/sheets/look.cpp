@@ -26,8 +26,10 @@ QColor Look::wash(Family f) const {
         return night ? QColor(0x556b3c) : QColor(0xc3d5a8);
     case Family::screen:
         return night ? QColor(0x595168) : QColor(0xd3cbdd);
-    case Family::hung:
+    case Family::art:
         return night ? QColor(0x3f5f66) : QColor(0xbfd2d3);
+    case Family::textile:
+        return night ? QColor(0x5b4a55) : QColor(0xe2d3d8);
     }
     return floor;
 }

@@ -23,7 +23,7 @@ namespace {
 /// Paints one sheet in millimetres of paper.
 class PlanPainter : public PaperPen {
 public:
-    PlanPainter(QPainter& p, double unitsPerMm, const Project& job, const Scene& scene,
+    PlanPainter(QPainter& p, double unitsPerMm, const Project& job, const FloorView& scene,
                 const std::vector<Reading>& readings, const Layout& l, std::string date)
         : PaperPen(p, unitsPerMm), job_(job), scene_(scene), readings_(readings), l_(l),
           date_(std::move(date)) {
@@ -90,7 +90,7 @@ private:
         int n = 0;
         for (const Reading* r : mend_) {
             ++n;
-            if (r->surface < 0)
+            if (r->surface.isFloor())
                 mark(d, *r, n, taken);
         }
         dimensions(d, room);
@@ -399,7 +399,7 @@ private:
     }
 
     const Project& job_;
-    const Scene& scene_;
+    const FloorView scene_;
     const std::vector<Reading>& readings_;
     const Layout& l_;
     std::string date_;
@@ -424,7 +424,7 @@ Result<Printed> printPlan(const Project& job, const PlanOptions& options,
                                     [](const Reading& r) { return r.toMend(); });
     auto layout = chooseLayout(
         job, options,
-        std::max(static_cast<int>((*scene)->placed.size()), 2 * static_cast<int>(mend)));
+        std::max(static_cast<int>((*scene)->floor.placed.size()), 2 * static_cast<int>(mend)));
     if (!layout)
         return layout.problem();
     loadFonts();
@@ -442,7 +442,7 @@ Result<Printed> printPlan(const Project& job, const PlanOptions& options,
     paper.pages.emplace_back([&](QPainter& p, double k) {
         PlanPainter(p, k, job, **scene, readings, *layout, date).first(pages);
     });
-    const int count = static_cast<int>((*scene)->placed.size());
+    const int count = static_cast<int>((*scene)->floor.placed.size());
     while (pages && left > 0) {
         const int from = count - left;
         const int page = static_cast<int>(paper.pages.size()) + 1;

@@ -26,12 +26,12 @@ struct Cut {
     std::vector<std::size_t> pieces; ///< indices in scene.hung
 };
 
-std::vector<Cut> cutsOf(const Project& job, const Scene& scene, const TemplateOptions& o) {
+std::vector<Cut> cutsOf(const Project& job, const WallsView& scene, const TemplateOptions& o) {
     std::vector<Cut> out;
     const auto wanted = plainWord(o.of);
     for (std::size_t i = 0; i < scene.hung.size(); ++i) {
         const Piece& p = scene.hungPiece(i);
-        if ((o.wall >= 0 && p.wall != o.wall) || (!wanted.empty() && plainWord(p.name) != wanted))
+        if ((o.wall >= 0 && p.wall() != o.wall) || (!wanted.empty() && plainWord(p.name) != wanted))
             continue;
         // Of a group there is one template, unless one of its pieces is asked for.
         if (p.group() != 0 && wanted.empty())
@@ -44,7 +44,7 @@ std::vector<Cut> cutsOf(const Project& job, const Scene& scene, const TemplateOp
                 c.pieces.push_back(k);
         if (p.kind->role == Role::curtain || p.hanging.mount == Mount::leaned || c.pieces.empty())
             continue;
-        c.hangs = fmt::format("wall {}: top {} up, left edge {} along", wallName(p.wall),
+        c.hangs = fmt::format("wall {}: top {} up, left edge {} along", wallName(p.wall()),
                               hookWords(Length::millimetres(c.box.high.y), job.notation),
                               hookWords(Length::millimetres(c.box.low.x), job.notation));
         out.push_back(std::move(c));
@@ -67,7 +67,7 @@ Tiling tiled(double length, double tile, double overlap) {
 
 class CutPainter : public PaperPen {
 public:
-    CutPainter(QPainter& p, double unitsPerMm, const Project& job, const Scene& scene,
+    CutPainter(QPainter& p, double unitsPerMm, const Project& job, const WallsView& scene,
                const std::vector<HangOf>& hangs, const Cut& cut)
         : PaperPen(p, unitsPerMm), job_(job), scene_(scene), hangs_(hangs), cut_(cut) {}
 
@@ -194,7 +194,7 @@ private:
     }
 
     const Project& job_;
-    const Scene& scene_;
+    const WallsView scene_;
     const std::vector<HangOf>& hangs_;
     const Cut& cut_;
 };

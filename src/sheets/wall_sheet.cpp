@@ -109,7 +109,7 @@ struct Range {
 /// What the pages of a schedule are painted from. It outlives the pages that are added.
 struct Schedule {
     const Project& job;
-    const Scene& scene;
+    const WallsView scene;
     const std::vector<HangOf>& hangs;
     double width = 0; ///< of the paper, mm
     double height = 0;
@@ -146,7 +146,7 @@ struct Schedule {
         };
         for (std::size_t i = 0; i < scene.hung.size(); ++i) {
             const Piece& g = scene.hungPiece(i);
-            if (!g.isGroup() || g.wall != wall)
+            if (!g.isGroup() || g.wall() != wall)
                 continue;
             const Box b = bounds(scene.hung[i].shape);
             out.push_back(
@@ -344,7 +344,7 @@ private:
         p_.setPen(QPen(paperLook().loose, 0.5 * k_));
         for (std::size_t i = 0; i < of_.scene.hung.size(); ++i) {
             const Piece& g = of_.scene.hungPiece(i);
-            if (!g.isGroup() || g.wall != wall)
+            if (!g.isGroup() || g.wall() != wall)
                 continue;
             const Box b = bounds(of_.scene.hung[i].shape);
             const double arm = 3 * k_;

@@ -79,9 +79,9 @@ TEST(SeatTable, ChairsFollowTheirTableAndSpreadAnewWhenItGrows) {
     ASSERT_TRUE(grown);
     // Each stands half out of the table it is drawn in under, and none in another.
     const auto scene = grown->scene;
-    for (std::size_t i = 1; i < scene->placed.size(); ++i)
+    for (std::size_t i = 1; i < scene->floor.placed.size(); ++i)
         for (std::size_t k = 1; k < i; ++k)
-            EXPECT_LE(gapBetween(scene->placed[i].shape, scene->placed[k].shape).depth.mm(), 0.01);
+            EXPECT_LE(gapBetween(scene->floor.placed[i].shape, scene->floor.placed[k].shape).depth.mm(), 0.01);
     const auto fewer = apply(job, readLine("seat dining table with 4", job)->edit);
     ASSERT_TRUE(fewer);
     EXPECT_EQ(fewer->project->scheme().pieces.size(), 5U) << "two chairs go";
@@ -134,7 +134,7 @@ TEST(Align, BringsEdgesIntoLineInTheFirstPiecesOwnDirections) {
     const auto backs = apply(job, readLine("align sofa, armchair and trunk by backs", job)->edit);
     ASSERT_TRUE(backs);
     const double line = 5 * 304.8 - 18 * 25.4;
-    for (const auto& p : backs->scene->placed)
+    for (const auto& p : backs->scene->floor.placed)
         EXPECT_NEAR(-extent(p.shape, {0, -1}), line, 1e-6);
     const auto middles = apply(job, readLine("align sofa and armchair by middles", job)->edit);
     ASSERT_TRUE(middles);
@@ -152,8 +152,8 @@ TEST(Spread, MakesTheGapsEqual) {
     ASSERT_TRUE(after);
     std::vector<double> gaps;
     for (std::size_t i = 0; i + 1 < 4; ++i)
-        gaps.push_back(-extent(after->scene->placed[i + 1].shape, {-1, 0}) -
-                       extent(after->scene->placed[i].shape, {1, 0}));
+        gaps.push_back(-extent(after->scene->floor.placed[i + 1].shape, {-1, 0}) -
+                       extent(after->scene->floor.placed[i].shape, {1, 0}));
     EXPECT_NEAR(gaps[0], gaps[1], 1e-6);
     EXPECT_NEAR(gaps[1], gaps[2], 1e-6);
     EXPECT_FALSE(readLine("spread one and two", job));

@@ -1,4 +1,5 @@
 #include "edit/drag.h"
+#include "hung.h"
 #include "jobs.h"
 #include "measure/text.h"
 
@@ -189,8 +190,7 @@ TEST(Turn, AQuarterTurnKeepsTheDistanceFromTheWall) {
 TEST(Sizes, AreOfTheFigureThatIsNamed) {
     const auto of = [](const char* line) {
         const auto job = jobWith({line});
-        const auto& s = job.scheme();
-        return (s.pieces.empty() ? s.hung : s.pieces).front();
+        return job.scheme().pieces.front();
     };
     EXPECT_NEAR(of("sofa 30 high").size.height.inInches(), 30, 1e-9);
     EXPECT_NEAR(of("sofa 30 high").size.width.inInches(), 84, 1e-9) << "as the kit has it";
@@ -200,7 +200,7 @@ TEST(Sizes, AreOfTheFigureThatIsNamed) {
 }
 
 TEST(Sizes, ARoundOneIsRoundOrRefused) {
-    const auto mirror = jobWith({"mirror 36 round on wall B"}).scheme().hung.front();
+    const auto mirror = mezzet::test::hungIn(jobWith({"mirror 36 round on wall B"}).scheme()).front();
     EXPECT_EQ(mirror.footprint.form, FootprintForm::oval);
     EXPECT_NEAR(mirror.size.width.inInches(), 36, 1e-9);
     EXPECT_NEAR(mirror.size.height.inInches(), 36, 1e-9);

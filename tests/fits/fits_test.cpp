@@ -202,7 +202,7 @@ TEST(WhereItStands, EveryPlaceInTheRegionIsClearAndNonePastIt) {
             const Shape body = placed(rectangle(p.size.width, Length::millimetres(d + f)),
                                       {pose.toRoom({0, f / 2}), pose.turn});
             double clear = 1e9;
-            for (const auto& other : scene->placed)
+            for (const auto& other : scene->floor.placed)
                 clear = std::min(clear, gapBetween(body, other.shape).clear().mm());
             for (std::size_t k = 0; k < job.room->stretches(); ++k) {
                 const Wall s = job.room->stretchAt(k);

@@ -1,5 +1,6 @@
 // What size suits a wall, sets that answer one piece, mirrors that show a thing, and ledges.
 #include "fits/ask.h"
+#include "hung.h"
 #include "fits/walls.h"
 #include "hang/mirror.h"
 #include "jobs.h"
@@ -73,7 +74,7 @@ TEST(SetLike, FourSmallOnesAnswerOneLargeAndTheRestIsLeftOver) {
     EXPECT_NE(a.reasons[0].find("Odd"), std::string::npos);
     const auto next = apply(job, a.choices[0].edit);
     ASSERT_TRUE(next);
-    const auto& hung = next->project->scheme().hung;
+    const auto hung = mezzet::test::hungIn(next->project->scheme());
     const auto group =
         std::find_if(hung.begin(), hung.end(), [](const Piece& p) { return p.isGroup(); });
     ASSERT_NE(group, hung.end());
@@ -104,10 +105,10 @@ TEST(LedgeBehind, FillsTheGapBetweenASofasBackAndTheSill) {
     const auto a = asked(job, "ledge behind sofa");
     ASSERT_EQ(a.choices.size(), 1U) << a.heading;
     const auto next = *apply(job, a.choices[0].edit);
-    const Piece& ledge = next.project->scheme().hung[0];
+    const Piece ledge = mezzet::test::hungIn(next.project->scheme())[0];
     EXPECT_NEAR(ledge.size.width.inInches(), 60, 1e-6) << "what sofa and window share";
     EXPECT_NEAR(ledge.size.depth.inInches(), 5, 1e-6);
-    EXPECT_NEAR(bounds(next.scene->hung[0].shape).high.y / 25.4, 30, 1e-6);
+    EXPECT_NEAR(bounds(next.scene->walls.placed[0].shape).high.y / 25.4, 30, 1e-6);
     EXPECT_TRUE(
         asked(jobWith({"sofa 84 x 36 x 30 against wall A"}), "ledge behind sofa").choices.empty());
     EXPECT_TRUE(

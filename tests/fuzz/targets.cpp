@@ -39,7 +39,7 @@ template <class T> void mustRead(const Result<T>& r, const char* what) {
 void lookAt(const Project& job) {
     const auto scene = sceneOf(job);
     mustRead(scene, "a job that was read has no scene");
-    if ((*scene)->placed.size() + (*scene)->hung.size() <= 30)
+    if ((*scene)->floor.placed.size() + (*scene)->walls.placed.size() <= 30)
         for (const Reading& r : judge(**scene, *job.library.book, job.judgement)) {
             must(std::isfinite(r.value.value), "a reading that is no number: " + r.rule->id);
             must(!sentenceOf(r, job.wording()).empty(), "a reading without words");
@@ -85,7 +85,7 @@ void readsLines(std::string_view in) {
         in.remove_prefix(std::min(end + 1, in.size()));
         if (said <= 2)
             (void)completions(line, *now);
-        const auto read = readLine(line, *now, 0, said % 3 == 0 ? 0 : -1);
+        const auto read = readLine(line, *now, 0, said % 3 == 0 ? onWall(0) : theFloor());
         if (!read)
             continue;
         const auto next = apply(*now, read->edit);

@@ -105,7 +105,7 @@ TEST(FurnitureUnder, StandsByTheWallUnderItsMiddle) {
                               Length::inches(24), Length::inches(36));
     };
     ASSERT_TRUE(under(100, 140, 40));
-    EXPECT_EQ(scene->piece(*under(100, 140, 40)).name, "Sideboard");
+    EXPECT_EQ(FloorView(*scene).piece(*under(100, 140, 40)).name, "Sideboard");
     EXPECT_FALSE(under(30, 60, 40)) << "beside it";
     EXPECT_FALSE(under(100, 140, 75)) << "too far over it";
     EXPECT_FALSE(under(60, 95, 40)) << "mostly beside it";

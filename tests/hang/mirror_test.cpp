@@ -41,8 +41,8 @@ double enters(const Ray& r, const std::array<double, 3>& low, const std::array<d
 /// boxes. The looker's own seat is left out until the glass, as the program leaves it.
 std::map<std::string, double> traced(const Project& job, std::size_t mirror, const Looker& l) {
     const auto scene = *sceneOf(job);
-    const Box b = bounds(scene->hung[mirror].shape);
-    const double face = scene->hungPiece(mirror).size.depth.mm();
+    const Box b = bounds(scene->walls.placed[mirror].shape);
+    const double face = WallsView(*scene).hungPiece(mirror).size.depth.mm();
     std::map<std::string, double> out;
     double total = 0;
     const int steps = 260;
@@ -50,7 +50,7 @@ std::map<std::string, double> traced(const Project& job, std::size_t mirror, con
         for (int k = 0; k < steps; ++k) {
             const double x = b.low.x + (b.high.x - b.low.x) * (i + 0.5) / steps;
             const double z = b.low.y + (b.high.y - b.low.y) * (k + 0.5) / steps;
-            if (!contains(scene->hung[mirror].shape, {x, z}))
+            if (!contains(scene->walls.placed[mirror].shape, {x, z}))
                 continue;
             total += 1;
             const Ray in{{l.at.x, l.at.y, l.eye.mm()}, {x - l.at.x, face - l.at.y, z - l.eye.mm()}};
@@ -59,9 +59,9 @@ std::map<std::string, double> traced(const Project& job, std::size_t mirror, con
             std::string what;
             double nearest = 1e18;
             bool hidden = false;
-            for (std::size_t p = 0; p < scene->placed.size(); ++p) {
-                const Piece& piece = scene->piece(p);
-                const Box f = bounds(scene->placed[p].shape);
+            for (std::size_t p = 0; p < scene->floor.placed.size(); ++p) {
+                const Piece& piece = FloorView(*scene).piece(p);
+                const Box f = bounds(scene->floor.placed[p].shape);
                 const double base = baseOf(*scene, p).mm();
                 const std::array<double, 3> low{f.low.x, f.low.y, base};
                 const std::array<double, 3> high{f.high.x, f.high.y, base + piece.size.height.mm()};
@@ -113,10 +113,10 @@ TEST(Mirror, SharesAgreeWithRaysTracedOneByOne) {
         ASSERT_TRUE(view.seen);
         // Pieces that stand in each other have no order of their own to agree on.
         bool clash = false;
-        for (std::size_t i = 0; i < scene->placed.size(); ++i)
+        for (std::size_t i = 0; i < scene->floor.placed.size(); ++i)
             for (std::size_t k = 0; k < i; ++k) {
-                const Box a = bounds(scene->placed[i].shape);
-                const Box b = bounds(scene->placed[k].shape);
+                const Box a = bounds(scene->floor.placed[i].shape);
+                const Box b = bounds(scene->floor.placed[k].shape);
                 clash = clash || (a.low.x < b.high.x && b.low.x < a.high.x && a.low.y < b.high.y &&
                                   b.low.y < a.high.y);
             }

@@ -23,7 +23,7 @@ std::optional<HangOf> hangOfOnly(const Project& job) {
 TEST(HooksOnThePiece, OfEveryKindInEveryMount) {
     int seen = 0;
     for (const auto& kind : library().kit->kinds()) {
-        if (kind->family != Family::hung || kind->role == Role::group)
+        if (!kind->hangs() || kind->role == Role::group)
             continue;
         for (const auto& [mount, word] : mountWords) {
             if (mount == Mount::leaned)
@@ -40,7 +40,7 @@ TEST(HooksOnThePiece, OfEveryKindInEveryMount) {
             if (!h)
                 continue;
             ++seen;
-            const Shape& shape = held->scene->hung.front().shape;
+            const Shape& shape = held->scene->walls.placed.front().shape;
             const Box box = bounds(shape);
             for (const HookPoint& k : h->hooks) {
                 const Vec2 at{k.along.mm(), k.up.mm()};

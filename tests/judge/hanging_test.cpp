@@ -404,7 +404,7 @@ TEST(WallRemedies, EveryOneOfferedMendsItsReading) {
     const auto all = readingsOf(job);
     int mended = 0;
     for (const Reading& r : all) {
-        if (r.surface < 0 || !r.toMend())
+        if (r.surface.isFloor() || !r.toMend())
             continue;
         const auto mend = remedyFor(r, job, *scene, all);
         if (!mend)

@@ -138,7 +138,7 @@ TEST(MendAll, LeavesLessToMendAndUpsetsLessThanItMends) {
             left += r.toMend() ? 1 : 0;
         EXPECT_EQ(left, m.after) << seed;
         const auto was = *sceneOf(job);
-        for (const auto& p : was->placed) {
+        for (const auto& p : was->floor.placed) {
             const auto* q = after->scene->byId(p.id);
             ASSERT_NE(q, nullptr);
             EXPECT_LE(norm(q->pose.at - p.pose.at), Length::inches(30).mm() + 0.01) << seed;

@@ -102,10 +102,11 @@ Wrongs wrongsOf(const Project& job) {
     Wrongs out;
     const auto held = *sceneOf(job);
     const Scene& s = *held;
+    const FloorView floor(s);
     const Room& room = *s.room;
-    for (std::size_t i = 0; i < s.placed.size(); ++i) {
-        const Piece& p = s.piece(i);
-        const Shape& shape = s.placed[i].shape;
+    for (std::size_t i = 0; i < s.floor.placed.size(); ++i) {
+        const Piece& p = floor.piece(i);
+        const Shape& shape = s.floor.placed[i].shape;
         // Outside: every point of its outline lies on the floor, and no corner of the room in it.
         for (const Vec2 at : outline(shape, Length::millimetres(0.01))) {
             if (insideOutline(room.edge, at))
@@ -125,10 +126,10 @@ Wrongs wrongsOf(const Project& job) {
         if (p.kind->flat())
             continue;
         for (std::size_t k = 0; k < i; ++k)
-            if (const Piece& q = s.piece(k);
-                !q.kind->flat() && q.kind->standsOn == p.kind->standsOn && !mayTuck(p, q))
+            if (const Piece& q = floor.piece(k);
+                !q.kind->flat() && q.kind->standsOn() == p.kind->standsOn() && !mayTuck(p, q))
                 add(out, fmt::format("{} in {}", p.id, q.id),
-                    gapBetween(shape, s.placed[k].shape).depth.mm());
+                    gapBetween(shape, s.floor.placed[k].shape).depth.mm());
         for (const Fixture& f : room.fixtures)
             if (f.takesFloor() && p.size.height > f.up)
                 add(out, fmt::format("{} in {}", p.id, f.name()),
@@ -138,18 +139,18 @@ Wrongs wrongsOf(const Project& job) {
                 add(out, fmt::format("{} before door {}", p.id, d),
                     gapBetween(shape, *swing).depth.mm());
         add(out, fmt::format("{} too high", p.id),
-            p.size.height.mm() - room.headroom(s.placed[i].pose.at).mm());
+            p.size.height.mm() - room.headroom(s.floor.placed[i].pose.at).mm());
     }
-    for (std::size_t i = 0; i < s.hung.size(); ++i) {
-        const Piece& p = s.hungPiece(i);
-        const Box b = bounds(s.hung[i].shape);
-        const double length = room.walls[static_cast<std::size_t>(p.wall)].length().mm();
+    for (std::size_t i = 0; i < s.walls.placed.size(); ++i) {
+        const Piece& p = WallsView(s).hungPiece(i);
+        const Box b = bounds(s.walls.placed[i].shape);
+        const double length = room.walls[static_cast<std::size_t>(p.wall())].length().mm();
         add(out, fmt::format("{} off its wall", p.id),
             std::max({-b.low.x, b.high.x - length, -b.low.y, b.high.y - room.ceiling.mm()}));
         for (std::size_t k = 0; k < i; ++k)
-            if (s.hungPiece(k).wall == p.wall)
-                add(out, fmt::format("{} in {}", p.id, s.hungPiece(k).id),
-                    gapBetween(s.hung[i].shape, s.hung[k].shape).depth.mm());
+            if (WallsView(s).hungPiece(k).on == p.on)
+                add(out, fmt::format("{} in {}", p.id, WallsView(s).hungPiece(k).id),
+                    gapBetween(s.walls.placed[i].shape, s.walls.placed[k].shape).depth.mm());
     }
     // From door to door, up to what a way through a room is to have: 36 in (24 in is enough for
     // nothing that is judged; common practice).

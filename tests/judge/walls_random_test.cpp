@@ -1,6 +1,7 @@
 // Whatever must hold of any wall: places that stay put, files that read back, remedies that mend,
 // hooks on their pieces, and edits that are undone whole.
 #include "edit/drag.h"
+#include "hung.h"
 #include "edit/pieces.h"
 #include "jobs.h"
 #include "judge/on_walls.h"
@@ -75,9 +76,9 @@ TEST(AnyWall, ResolvedTwiceStandsWhereItStood) {
         ASSERT_TRUE(back) << back.problem().text();
         EXPECT_EQ(jobText(**back), text);
         const auto b = *sceneOf(**back);
-        ASSERT_EQ(a->hung.size(), b->hung.size());
-        for (std::size_t k = 0; k < a->hung.size(); ++k)
-            EXPECT_LT(norm(a->hung[k].pose.at - b->hung[k].pose.at), 1e-9);
+        ASSERT_EQ(a->walls.placed.size(), b->walls.placed.size());
+        for (std::size_t k = 0; k < a->walls.placed.size(); ++k)
+            EXPECT_LT(norm(a->walls.placed[k].pose.at - b->walls.placed[k].pose.at), 1e-9);
     }
 }
 
@@ -86,9 +87,9 @@ TEST(AnyWall, EveryTieHoldsToAHundredthOfAMillimetre) {
     for (int i = 0; i < rounds(40, 400); ++i) {
         const auto job = randomWalls(random);
         const auto scene = *sceneOf(job);
-        for (std::size_t k = 0; k < scene->hung.size(); ++k) {
-            const Piece& p = scene->hungPiece(k);
-            const Placed& where = scene->hung[k];
+        for (std::size_t k = 0; k < scene->walls.placed.size(); ++k) {
+            const Piece& p = WallsView(*scene).hungPiece(k);
+            const Placed& where = scene->walls.placed[k];
             for (const Tie& t : p.ties)
                 for (const TieLine& l :
                      wallTieLines(t, p, where.pose.turn, *scene, where.pose.at.x))
@@ -105,7 +106,7 @@ TEST(AnyWall, ADragGoesWhereTheHandWentAndBackAgain) {
     for (int i = 0; i < rounds(60, 600); ++i) {
         const auto job = randomWalls(random);
         const auto scene = *sceneOf(job);
-        const auto& hung = job.scheme().hung;
+        const auto hung = mezzet::test::hungIn(job.scheme());
         const int id = hung[random() % hung.size()].id;
         const Vec2 by{step(random), step(random)};
         const auto there = drag(job, *scene, {id}, by, DragTies::revalue);
@@ -128,11 +129,11 @@ TEST(AnyWall, ReadingsAreNumbersOnTheWallOfTheirPiece) {
         const auto job = randomWalls(random);
         for (const Reading& r : readingsOf(job)) {
             ASSERT_TRUE(std::isfinite(r.value.value)) << r.rule->id;
-            if (r.surface < 0)
+            if (r.surface.isFloor())
                 continue;
             const Piece* p = job.scheme().byId(r.piece);
             ASSERT_NE(p, nullptr);
-            EXPECT_EQ(p->wall, r.surface) << r.rule->id;
+            EXPECT_EQ(p->on, r.surface) << r.rule->id;
             EXPECT_FALSE(titleOf(r, job.wording()).empty());
             const auto why = whyOf(r, job.wording());
             EXPECT_FALSE(why.empty());
@@ -172,7 +173,7 @@ TEST(AnyWall, AnOfferedRemedyMendsWhatItIsOfferedFor) {
         const auto scene = *sceneOf(job);
         const auto all = readingsOf(job);
         for (const Reading& r : all) {
-            if (r.surface < 0 || !r.toMend() || r.rule->id == "clash")
+            if (r.surface.isFloor() || !r.toMend() || r.rule->id == "clash")
                 continue;
             const auto mend = remedyFor(r, job, *scene, all);
             if (!mend)
@@ -225,7 +226,7 @@ TEST(AnyWall, GroupsKeepTheirPiecesWhereTheyHung) {
         const auto gone =
             apply(grouped, removePieces(grouped, {grouped.scheme().byName("Wall")->id}));
         ASSERT_TRUE(gone);
-        for (const Piece& p : gone->project->scheme().hung)
+        for (const Piece& p : mezzet::test::hungIn(gone->project->scheme()))
             EXPECT_FALSE(p.name.starts_with("G"));
     }
 }

@@ -1,6 +1,7 @@
 // The fields of a job file that tell of guests, zones, briefs, reasons, own kinds and what was
 // thrown away: kept as written, and refused where they can't be meant.
 #include "jobs.h"
+#include "hung.h"
 
 #include <random>
 
@@ -151,7 +152,7 @@ TEST(Bands, UpsideDownAreRefused) {
 TEST(Pictures, ThatWereReplacedDoNotStay) {
     auto job = jobWith({"picture 30 x 24 on wall A"});
     const auto show = [&](const char* key) {
-        Piece p = job.scheme().hung.front();
+        Piece p = mezzet::test::hungIn(job.scheme()).front();
         p.picture = key;
         const auto next =
             apply(job, {"picture", {PutPicture{key, Picture{key, "from", "iVBORw0KGgo=", 4, 4}},

@@ -90,7 +90,7 @@ TEST(Standing, IsFromTheWallOutAndWithinFiveFeet) {
     const auto all = standingBefore(*scene, 0);
     std::vector<std::string> names;
     for (const auto& s : all)
-        names.push_back(scene->piece(s.index).name);
+        names.push_back(FloorView(*scene).piece(s.index).name);
     EXPECT_EQ(names, (std::vector<std::string>{"Rug", "Low bookcase", "Sofa"}));
     EXPECT_NEAR(all[1].off, 0, 1e-6);
     EXPECT_NEAR(all[2].off, 20 * 25.4, 1e-6);
@@ -115,7 +115,7 @@ TEST(WallBehind, IsThatOfItsTieOrTheNearestAtItsBack) {
     const auto scene = *sceneOf(job);
     EXPECT_EQ(wallBehind(*scene, job.scheme().byName("Sofa")->id), 1);
     EXPECT_EQ(wallBehind(*scene, job.scheme().byName("Loose")->id), 3) << "its back is to wall D";
-    EXPECT_EQ(wallBehind(*scene, 999), -1);
+    EXPECT_EQ(wallBehind(*scene, 999), std::nullopt);
 }
 
 TEST(Stairs, TheNosingLineClimbsByRiserOverGoingAndIsLevelPastTheTop) {

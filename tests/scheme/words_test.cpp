@@ -163,7 +163,7 @@ TEST(Placing, ACornerSofaTakesItsTableInTheNook) {
 TEST(Placing, TurnedPiecesAreMeasuredFromTheirTrueEdges) {
     const auto job = jobWith({"bench 40 x 20 turned 30, 10 from wall D, 12 from wall A"});
     const auto scene = *sceneOf(job);
-    const auto& s = scene->placed[0].shape;
+    const auto& s = scene->floor.placed[0].shape;
     EXPECT_NEAR(-extent(s, {-1, 0}) / 25.4, 10, 1e-6);
     EXPECT_NEAR(-extent(s, {0, -1}) / 25.4, 12, 1e-6);
 }

@@ -363,7 +363,7 @@ TEST(HungDrawing, EveryKindIsDrawnFromTheFront) {
             continue;
         Piece p = pieceOf(k);
         p.id = 1;
-        p.wall = 0;
+        p.on = onWall(0);
         Placed where;
         where.id = 1;
         where.pose = {{1500, 1500}, {}};
@@ -391,9 +391,11 @@ TEST(HungDrawing, APictureIsSeenInItsFrame) {
     pictures["dot"] = {"dot.png", "dot.png", red, 1, 1};
     Piece p = pieceOf(library().kit->byId("picture"));
     p.id = 1;
-    p.wall = 0;
+    p.on = onWall(0);
     p.picture = "dot";
-    Placed where{1, {{1500, 1500}, {}}, {}, true, 2, {}};
+    Placed where;
+    where.id = 1;
+    where.pose.at = {1500, 1500};
     where.shape = placed(p.shape(), where.pose);
     QImage image(320, 320, QImage::Format_RGB32);
     image.fill(dayLook().board);

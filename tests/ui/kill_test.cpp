@@ -46,7 +46,7 @@ TEST(KilledWindow, LeavesAWholeJobAndWholeCopies) {
     QTemporaryDir folder;
     const auto path = folder.filePath("job.mezzet");
     const auto job = *newProject(library, "wall A 20'\nwall B 20'\nwall C 20'\nwall D 20'");
-    const int kills = std::getenv("MEZZET_LONG") != nullptr ? 100 : 5;
+    const int kills = std::getenv("MEZZET_LONG") != nullptr ? 300 : 5;
     std::mt19937 random(3);
     std::size_t saved = 0;
     for (int i = 0; i < kills; ++i) {

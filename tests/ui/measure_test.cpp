@@ -269,12 +269,12 @@ TEST_F(Rooms, TheBoxAtTheLeftGoesFromRoomToRoom) {
     const int rooms = box->count();
     ASSERT_GE(rooms, 2);
     EXPECT_TRUE(box->isVisible());
-    session().goTo(3);
+    session().goTo(onWall(3));
     box->setCurrentIndex(rooms - 1);
     emit box->activated(rooms - 1);
     settle();
     EXPECT_EQ(session().project()->room->name, "Loft");
-    EXPECT_EQ(session().surface(), -1);
+    EXPECT_EQ(session().surface(), theFloor());
     EXPECT_TRUE(session().project()->scheme().pieces.empty());
     session().undo();
     EXPECT_EQ(session().project()->room->name, "Supper room");

@@ -127,7 +127,7 @@ TEST_F(Panels, TheListFiltersAndShowsWhatStandsBeforeAWall) {
         pieces += list->item(i)->data(Qt::UserRole).toInt() != 0 ? 1 : 0;
     EXPECT_EQ(pieces, 5);
     window->pieces()->box()->clear();
-    session().goTo(0);
+    session().goTo(onWall(0));
     settled();
     EXPECT_LT(list->count(), 16);
     EXPECT_GT(list->count(), 2);
@@ -184,12 +184,12 @@ TEST_F(Panels, EveryUnitPaintsEveryView) {
     for (int u = 0; u < 7; ++u) {
         window->act(QString("units%1").arg(u))->trigger();
         for (int surface = -1; surface < 5; ++surface) {
-            session().goTo(surface);
+            session().goTo(onWall(surface));
             session().select({id("Sofa")});
             settled();
             EXPECT_FALSE(window->grab().isNull());
         }
-        session().goTo(-1);
+        session().goTo(theFloor());
     }
 }
 
@@ -275,16 +275,16 @@ TEST_F(Panels, TheKeyIsWalkedByArrows) {
     window->key()->setFocus();
     for (int i = 0; i < 5; ++i) {
         QTest::keyClick(window->key(), Qt::Key_Right);
-        EXPECT_EQ(session().surface(), i);
+        EXPECT_EQ(session().surface(), onWall(i));
     }
     QTest::keyClick(window->key(), Qt::Key_Right);
-    EXPECT_EQ(session().surface(), -1);
+    EXPECT_EQ(session().surface(), theFloor());
     QTest::keyClick(window->key(), Qt::Key_Left);
-    EXPECT_EQ(session().surface(), 4);
+    EXPECT_EQ(session().surface(), onWall(4));
     window->board()->setFocus();
     QTest::keyClick(window->board(), Qt::Key_Escape);
     QTest::keyClick(window->board(), Qt::Key_Escape);
-    EXPECT_EQ(session().surface(), -1);
+    EXPECT_EQ(session().surface(), theFloor());
 }
 
 TEST_F(Panels, AnOpenRoomIsShownOpenAndSaysSo) {

@@ -164,7 +164,7 @@ private:
             return;
         auto* board = window_.board();
         QPoint at(any(board->width()), any(board->height()));
-        const auto& pieces = window_.session().scene()->placed;
+        const auto& pieces = window_.session().scene()->floor.placed;
         if (!pieces.empty() && any(4) != 0)
             at = board->toScreen(pieces[static_cast<std::size_t>(
                                             any(static_cast<int>(pieces.size())))]

@@ -28,7 +28,7 @@ protected:
                     DragTies::revalue)
             .edit;
     }
-    double sofaX() { return session.scene()->placed[0].pose.at.x / 25.4; }
+    double sofaX() { return session.scene()->floor.placed[0].pose.at.x / 25.4; }
 
     JobSession session;
 };
@@ -126,12 +126,12 @@ TEST_F(Session, WorstVerdictsAreThePiecesOwn) {
 }
 
 TEST_F(Session, SurfacesThatAreGoneAreLeft) {
-    session.goTo(3);
-    EXPECT_EQ(session.surface(), 3);
-    session.goTo(9);
-    EXPECT_EQ(session.surface(), 3);
+    session.goTo(onWall(3));
+    EXPECT_EQ(session.surface(), onWall(3));
+    session.goTo(onWall(9));
+    EXPECT_EQ(session.surface(), onWall(3));
     session.apply({"x", {SetNotes{"wall A 5'\nwall B 5'\nwall C 5'"}}, {}});
-    EXPECT_EQ(session.surface(), -1);
+    EXPECT_EQ(session.surface(), theFloor());
 }
 
 TEST_F(Session, ACopyIsKeptOnlyWhileThereIsSomethingUnsaved) {

@@ -197,18 +197,25 @@ TEST_F(Story, KeysNudgeTurnCopyLockAndRemove) {
     QTest::keyClick(window.get(), Qt::Key_Delete);
     EXPECT_EQ(session().project()->scheme().byName("Coat stand 2"), nullptr);
     QTest::keyClick(window.get(), Qt::Key_A, Qt::ControlModifier);
-    EXPECT_EQ(session().selected().size(), session().project()->scheme().pieces.size());
+    EXPECT_EQ(static_cast<std::ptrdiff_t>(session().selected().size()),
+              std::ranges::distance(session().project()->scheme().standing()));
 }
 
 TEST_F(Story, GoesFromSurfaceToSurfaceByTheKey) {
     for (int wall = 0; wall < 5; ++wall) {
         QTest::mouseClick(window->key(), Qt::LeftButton, {},
-                          window->key()->buttonOf(wall).center().toPoint());
-        EXPECT_EQ(session().surface(), wall);
+                          window->key()->buttonOf(onWall(wall)).center().toPoint());
+        EXPECT_EQ(session().surface(), onWall(wall));
         EXPECT_FALSE(window->board()->grab().isNull());
     }
+    QTest::mouseClick(window->key(), Qt::LeftButton, {},
+                      window->key()->buttonOf(theCeiling()).center().toPoint());
+    EXPECT_EQ(session().surface(), theCeiling());
+    EXPECT_FALSE(window->board()->grab().isNull());
     QTest::keyClick(window.get(), Qt::Key_0, Qt::AltModifier);
-    EXPECT_EQ(session().surface(), -1);
+    EXPECT_EQ(session().surface(), theFloor());
+    QTest::keyClick(window.get(), Qt::Key_Up, Qt::AltModifier);
+    EXPECT_EQ(session().surface(), theCeiling());
 }
 
 TEST_F(Story, AnOwnTapeMeasuresBetweenTwoThingsAndFollowsThem) {

@@ -24,7 +24,7 @@ class WallStory : public test::OpenWindow {
 protected:
     void SetUp() override {
         OpenWindow::SetUp();
-        session().goTo(3);
+        session().goTo(onWall(3));
         settle();
     }
     bool say(const char* line) {
@@ -54,11 +54,11 @@ protected:
 TEST_F(WallStory, WhatIsSaidHangsOnTheWallLookedAt) {
     session().select({});
     ASSERT_TRUE(say("canvas 20 x 16 called Lamp study, 66 from left corner, centre at 70"));
-    EXPECT_EQ(piece("Lamp study").wall, 3);
+    EXPECT_EQ(piece("Lamp study").on, onWall(3));
     EXPECT_EQ(session().selected(), std::vector<int>{id("Lamp study")});
-    session().goTo(-1);
+    session().goTo(theFloor());
     ASSERT_TRUE(say("canvas 20 x 16 called Tide, 6 above sideboard, 20 right of sideboard mirror"));
-    EXPECT_EQ(session().surface(), 0) << "it is shown where it hangs";
+    EXPECT_EQ(session().surface(), onWall(0)) << "it is shown where it hangs";
     session().undo();
     session().undo();
     EXPECT_EQ(session().project()->scheme().byName("Lamp study"), nullptr);
@@ -105,7 +105,7 @@ TEST_F(WallStory, ADragFindsEyeLevel) {
 }
 
 TEST_F(WallStory, TypingOnTheTapeMovesWhatHangs) {
-    session().goTo(0);
+    session().goTo(onWall(0));
     session().select({id("Sideboard mirror")});
     settle();
     bool typed = false;
@@ -156,9 +156,9 @@ TEST_F(WallStory, HooksMirrorsAndTheUnrolledWallsAreShownOnDemand) {
     // A wall beside it is gone to by a press.
     const auto below = board()->toScreen({-500, -300}).toPoint();
     QTest::mouseClick(board(), Qt::LeftButton, {}, below);
-    EXPECT_EQ(session().surface(), 2);
+    EXPECT_EQ(session().surface(), onWall(2));
     window->act("unroll")->trigger();
-    session().goTo(0);
+    session().goTo(onWall(0));
     settle();
     const auto mirror = picture();
     window->act("showReflected")->trigger();
@@ -167,9 +167,9 @@ TEST_F(WallStory, HooksMirrorsAndTheUnrolledWallsAreShownOnDemand) {
     window->act("mirrorNext")->trigger();
     EXPECT_NE(picture(), sofa) << "from another place it shows another part of the room";
     window->act("nextWall")->trigger();
-    EXPECT_EQ(session().surface(), 1);
+    EXPECT_EQ(session().surface(), onWall(1));
     window->act("lastWall")->trigger();
-    EXPECT_EQ(session().surface(), 0);
+    EXPECT_EQ(session().surface(), onWall(0));
 }
 
 TEST_F(WallStory, AGroupIsSetOutAnewFromClearlyDifferentAnswers) {
@@ -251,19 +251,19 @@ TEST_F(WallStory, WallHooksAndTemplatesArePrinted) {
     for (const auto& [which, ending] :
          {std::pair{"wall", "pdf"}, std::pair{"wall", "svg"}, std::pair{"hooks", "csv"},
           std::pair{"hooks", "pdf"}, std::pair{"templates", "pdf"}}) {
-        WallSheetDialog dialog(*session().project(), which, 3);
+        WallSheetDialog dialog(*session().project(), which, onWall(3));
         const auto path = dir.filePath(QString("%1.%2").arg(which, ending));
         EXPECT_TRUE(window->printWallsTo(path, which, dialog)) << which;
         EXPECT_GT(QFile(path).size(), 300) << path.toStdString();
     }
-    WallSheetDialog dialog(*session().project(), "wall", 1);
+    WallSheetDialog dialog(*session().project(), "wall", onWall(1));
     EXPECT_EQ(dialog.wall(), 1);
     EXPECT_FALSE(window->printWallsTo(dir.filePath("no/such/place.pdf"), "wall", dialog));
 }
 
 TEST_F(WallStory, PrintingIsOffTheWindowsThreadAndCanBeStopped) {
     QTemporaryDir dir;
-    WallSheetDialog dialog(*session().project(), "templates", 3);
+    WallSheetDialog dialog(*session().project(), "templates", onWall(3));
     QSignalSpy told(&session(), &JobSession::told);
     window->printLater(window->wallPrinting(dir.filePath("t.pdf"), "templates", dialog));
     EXPECT_EQ(told.count(), 0) << "it goes on elsewhere";
@@ -304,7 +304,7 @@ TEST_F(WallStory, TheListHasTheWallsPiecesAndHowFarFurnitureStandsOff) {
     window->pieces()->box()->setText("sconce");
     QTest::keyClick(window->pieces()->box(), Qt::Key_Return);
     settle();
-    EXPECT_EQ(piece("Sconce").wall, 3);
+    EXPECT_EQ(piece("Sconce").on, onWall(3));
 }
 
 TEST_F(WallStory, TabGoesFromPieceToPieceOfTheWall) {
@@ -315,7 +315,7 @@ TEST_F(WallStory, TabGoesFromPieceToPieceOfTheWall) {
         QTest::keyClick(board(), Qt::Key_Tab);
         ASSERT_EQ(session().selected().size(), 1U);
         met.push_back(session().selected()[0]);
-        EXPECT_EQ(session().project()->scheme().byId(met.back())->wall, 3);
+        EXPECT_EQ(session().project()->scheme().byId(met.back())->on, onWall(3));
     }
     std::sort(met.begin(), met.end());
     EXPECT_EQ(std::unique(met.begin(), met.end()), met.end());

@@ -51,7 +51,7 @@ std::string layerOf(Family f) {
 
 class Writer {
 public:
-    Writer(const Scene& scene, DL_WriterA& out) : scene_(scene), out_(out) {}
+    Writer(const FloorView& scene, DL_WriterA& out) : scene_(scene), out_(out) {}
 
     void run() {
         dxf_.writeHeader(out_);
@@ -190,7 +190,7 @@ private:
         name(scene_.placed[i].pose.at, p.name, 80);
     }
 
-    const Scene& scene_;
+    const FloorView scene_;
     DL_WriterA& out_;
     DL_Dxf dxf_;
 };

@@ -16,7 +16,7 @@ std::set<std::string> picturesShown(const Project& job) {
     std::set<std::string> out;
     for (const auto* schemes : {&job.schemes, &job.thrownAway})
         for (const auto& s : *schemes)
-            for (const Piece& p : s->hung)
+            for (const Piece& p : s->pieces)
                 if (!p.picture.empty())
                     out.insert(p.picture);
     return out;
@@ -77,10 +77,7 @@ std::optional<Problem> wouldNotOpen(const Scheme& s, const Scene& scene) {
         return {};
     };
     for (std::size_t i = 0; i < s.pieces.size(); ++i)
-        if (auto problem = place(s.pieces[i], scene.placed[i]))
-            return problem;
-    for (std::size_t i = 0; i < s.hung.size(); ++i)
-        if (auto problem = place(s.hung[i], scene.hung[i]))
+        if (auto problem = place(s.pieces[i], scene.all[i]))
             return problem;
     return {};
 }
@@ -101,18 +98,16 @@ void dropPicturesReplaced(const Project& before, Project& job) {
 }
 
 SchemePtr settled(const SchemePtr& scheme, const Scene& scene) {
-    bool same = true;
-    for (std::size_t i = 0; i < scheme->pieces.size(); ++i)
-        same = same && scheme->pieces[i].pose == scene.placed[i].pose;
-    for (std::size_t i = 0; i < scheme->hung.size(); ++i)
-        same = same && scheme->hung[i].pose == scene.hung[i].pose;
-    if (same)
+    const auto isSettled = [&](const Piece& p, const Placed& where) {
+        return p.pose == where.pose && p.off == where.off;
+    };
+    if (std::equal(scheme->pieces.begin(), scheme->pieces.end(), scene.all.begin(), isSettled))
         return scheme;
     auto s = std::make_shared<Scheme>(*scheme);
-    for (std::size_t i = 0; i < s->pieces.size(); ++i)
-        s->pieces[i].pose = scene.placed[i].pose;
-    for (std::size_t i = 0; i < s->hung.size(); ++i)
-        s->hung[i].pose = scene.hung[i].pose;
+    for (std::size_t i = 0; i < s->pieces.size(); ++i) {
+        s->pieces[i].pose = scene.all[i].pose;
+        s->pieces[i].off = scene.all[i].off;
+    }
     return s;
 }
 

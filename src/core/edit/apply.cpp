@@ -1,6 +1,7 @@
 #include "edit/edit.h"
 
 #include "edit/after_edit.h"
+#include "edit/carried.h"
 #include "edit/follow.h"
 #include "measure/text.h"
 #include "scheme/on_wall.h"
@@ -52,27 +53,28 @@ struct Applier {
                                "sizes lie between nothing and 20 m"};
         if (auto problem = tooHighInItself(p, p.id == 0 ? nullptr : s->byId(p.id), job.notation))
             return problem;
-        if (p.kind->hangs() != p.onWall())
-            return Problem{p.name + (p.kind->hangs() ? " hangs on a wall" : " stands on the floor"),
-                           p.kind->hangs() ? "say which, like: on wall A" : "leave the wall out"};
-        auto& list = p.onWall() ? s->hung : s->pieces;
+        if (auto problem = unsuitedSurface(p))
+            return problem;
         if (p.id == 0) {
-            if (s->pieces.size() + s->hung.size() >= mostPieces)
+            if (s->pieces.size() >= mostPieces)
                 return Problem{fmt::format("a scheme holds at most {} pieces", mostPieces),
                                "start another scheme"};
             p.id = freshId(*s);
             // What is brought in for guests is there for guests.
-            p.onlyHere = s->arrangement == Arrangement::guests && !p.onWall();
+            p.onlyHere = s->arrangement == Arrangement::guests && !p.onWall() && !p.on.isCeiling();
+            if (p.on.isCarried())
+                if (const Piece* carrier = s->byId(p.on.piece))
+                    p.onlyHere = p.onlyHere || carrier->onlyHere;
             p.otherwise.reset();
-            list.push_back(std::move(p));
+            s->pieces.push_back(std::move(p));
         } else if (Piece* old = s->byId(p.id)) {
             if (s->arrangement == Arrangement::guests && !old->onlyHere && !old->otherwise &&
-                (old->ties != p.ties || old->pose != p.pose))
-                p.otherwise = Stance{old->pose, old->ties};
+                (old->ties != p.ties || old->pose != p.pose || old->on != p.on))
+                p.otherwise = old->stance();
             *old = std::move(p);
         } else {
             s->nextId = std::max(s->nextId, std::min(p.id, mostId - 1) + 1);
-            list.push_back(std::move(p));
+            s->pieces.push_back(std::move(p));
         }
         return {};
     }
@@ -82,7 +84,7 @@ struct Applier {
         if (s.nextId < mostId)
             return s.nextId++;
         std::set<int> taken;
-        for (const auto* list : {&s.pieces, &s.hung, &s.away})
+        for (const auto* list : {&s.pieces, &s.away})
             for (const Piece& p : *list)
                 taken.insert(p.id);
         int id = 1;
@@ -120,11 +122,10 @@ struct Applier {
         if (there == nullptr)
             return Problem{"that piece is gone already", ""};
         const bool group = there->isGroup();
-        auto& list = there->onWall() ? s->hung : s->pieces;
         const Wording say{*job.room, job.scheme(), job.notation};
-        s->eachPiece([&](Piece& p) {
+        for (Piece& p : s->pieces) {
             if (p.id == r.id)
-                return;
+                continue;
             std::erase_if(p.ties, [&](const Tie& t) {
                 if (!t.refersTo(r.id))
                     return false;
@@ -133,9 +134,9 @@ struct Applier {
                         fmt::format("{} stays where it is; it was {}", p.name, words(t, say)));
                 return true;
             });
-        });
-        list.erase(
-            std::find_if(list.begin(), list.end(), [&](const Piece& p) { return p.id == r.id; }));
+        }
+        setDown(*s, r.id, job, notices);
+        std::erase_if(s->pieces, [&](const Piece& p) { return p.id == r.id; });
         forgetElsewhere(*s, r.id);
         return {};
     }
@@ -145,10 +146,10 @@ struct Applier {
         const auto drop = [&](std::vector<Tie>& ties) {
             std::erase_if(ties, [&](const Tie& t) { return t.refersTo(id); });
         };
-        s.eachPiece([&](Piece& p) {
+        for (Piece& p : s.pieces) {
             if (p.otherwise)
                 drop(p.otherwise->ties);
-        });
+        }
         for (Piece& p : s.away)
             drop(p.ties);
         for (Zone& z : s.zones)
@@ -205,44 +206,68 @@ struct Applier {
         return {};
     }
 
+    /// What stands on a piece goes with it, and comes back with it.
     std::optional<Problem> act(const PutAway& put) {
+        if (const Piece* p = job.scheme().byId(put.id);
+            p != nullptr && (p->onWall() || p->on.isCeiling()))
+            return Problem{fmt::format("{} hangs {} in both arrangements", p->name,
+                                       p->onWall() ? "on the wall" : "from the ceiling"),
+                           ""};
         auto s = change();
-        const auto holds = [&](const Piece& p) { return p.id == put.id; };
-        auto& from = put.away ? s->pieces : s->away;
-        auto& to = put.away ? s->away : s->pieces;
-        const auto it = std::find_if(from.begin(), from.end(), holds);
-        if (const Piece* p = std::as_const(*s).byId(put.id); p != nullptr && p->onWall())
-            return Problem{fmt::format("{} hangs on the wall in both arrangements", p->name), ""};
-        if (it == from.end())
-            return Problem{
-                put.away ? "that piece is not in the room now" : "that piece is not put away", ""};
+        std::vector<int> ids{put.id};
+        if (put.away)
+            for (const int id : carriedOn(*s, put.id))
+                ids.push_back(id);
+        else
+            for (std::size_t i = 0; i < ids.size(); ++i)
+                for (const Piece& p : s->away)
+                    if (p.on.isCarried() && p.on.piece == ids[i])
+                        ids.push_back(p.id);
+        for (const int id : ids)
+            if (auto problem = put.away ? putAway(*s, id) : bringBack(*s, id))
+                return problem;
+        return {};
+    }
+
+    static std::optional<Problem> putAway(Scheme& s, int id) {
+        const auto it = std::find_if(s.pieces.begin(), s.pieces.end(),
+                                     [&](const Piece& p) { return p.id == id; });
+        if (it == s.pieces.end())
+            return Problem{"that piece is not in the room now", ""};
         Piece p = *it;
-        from.erase(it);
-        if (put.away && p.onlyHere)
+        if (p.onlyHere)
             return Problem{fmt::format("{} would be in neither arrangement", p.name),
                            "remove it instead"};
-        if (put.away) {
-            // In the other arrangement it is as it was there.
-            if (p.otherwise) {
-                p.pose = p.otherwise->pose;
-                p.ties = p.otherwise->ties;
-                p.otherwise.reset();
-            }
-            s->eachPiece([&](Piece& q) {
-                const auto was = q.ties;
-                std::erase_if(q.ties, [&](const Tie& t) { return t.refersTo(p.id); });
-                if (q.ties.size() != was.size() && !q.otherwise && !q.onlyHere)
-                    q.otherwise = Stance{q.pose, was};
-            });
-            p.onlyHere = true;
-        } else {
-            std::erase_if(p.ties, [&](const Tie& t) {
-                return std::any_of(s->away.begin(), s->away.end(),
-                                   [&](const Piece& gone) { return t.refersTo(gone.id); });
-            });
-            p.onlyHere = false;
+        s.pieces.erase(it);
+        // In the other arrangement it is as it was there.
+        if (p.otherwise) {
+            p.stand(*p.otherwise);
+            p.otherwise.reset();
         }
-        to.push_back(std::move(p));
+        for (Piece& q : s.pieces) {
+            const Stance was = q.stance();
+            std::erase_if(q.ties, [&](const Tie& t) { return t.refersTo(p.id); });
+            if (q.ties.size() != was.ties.size() && !q.otherwise && !q.onlyHere)
+                q.otherwise = was;
+        }
+        p.onlyHere = true;
+        s.away.push_back(std::move(p));
+        return {};
+    }
+
+    static std::optional<Problem> bringBack(Scheme& s, int id) {
+        const auto it = std::find_if(s.away.begin(), s.away.end(),
+                                     [&](const Piece& p) { return p.id == id; });
+        if (it == s.away.end())
+            return Problem{"that piece is not put away", ""};
+        Piece p = *it;
+        s.away.erase(it);
+        std::erase_if(p.ties, [&](const Tie& t) {
+            return std::any_of(s.away.begin(), s.away.end(),
+                               [&](const Piece& gone) { return t.refersTo(gone.id); });
+        });
+        p.onlyHere = false;
+        s.pieces.push_back(std::move(p));
         return {};
     }
 
@@ -301,7 +326,7 @@ struct Applier {
             auto now = named(rooms, was);
             if (!now && scheme->room < rooms.size() && !named(job.rooms, rooms[scheme->room]->name))
                 now = scheme->room;
-            const std::size_t held = scheme->pieces.size() + scheme->hung.size();
+            const std::size_t held = scheme->pieces.size();
             if (!now && held == 0)
                 continue;
             if (!now)
@@ -336,13 +361,13 @@ struct Applier {
         // A wall or opening that is gone leaves what was tied to it where it stands.
         for (auto& scheme : job.schemes) {
             auto s = std::make_shared<Scheme>(*scheme);
-            s->eachPiece([&](Piece& p) {
+            for (Piece& p : s->pieces) {
                 std::erase_if(p.ties, [&](const Tie& t) {
                     auto alone = std::make_shared<Scheme>(*s);
-                    alone->eachPiece([&](Piece& q) {
+                    for (Piece& q : alone->pieces) {
                         if (q.id != p.id)
                             q.ties.clear();
-                    });
+                    }
                     alone->byId(p.id)->ties = {t};
                     if (resolve(job.rooms[s->room], alone, job.notation))
                         return false;
@@ -351,7 +376,7 @@ struct Applier {
                                     words(t.of, {*job.rooms[s->room], *s, job.notation})));
                     return true;
                 });
-            });
+            }
             scheme = s;
         }
     }
@@ -444,8 +469,7 @@ struct Applier {
             return Problem{"this is the only scheme", "a room keeps one"};
         const auto at = std::find(here.begin(), here.end(), job.active);
         const std::size_t next = at + 1 == here.end() ? *(at - 1) : *(at + 1) - 1;
-        if (!job.scheme().pieces.empty() || !job.scheme().away.empty() ||
-            !job.scheme().hung.empty())
+        if (!job.scheme().pieces.empty() || !job.scheme().away.empty())
             job.thrownAway.push_back(job.schemes[job.active]);
         if (job.thrownAway.size() > mostThrownAway)
             job.thrownAway.erase(job.thrownAway.begin());

@@ -1,8 +1,8 @@
 #include "edit/arrange.h"
-
 #include "edit/drag.h"
 #include "geometry/gap.h"
 #include "measure/text.h"
+#include "scheme/surfaces.h"
 
 #include <fmt/format.h>
 
@@ -291,12 +291,19 @@ Result<Edit> mirrorPieces(const Project& job, const Scene& scene, const std::vec
     auto flipped = std::make_shared<Scheme>(job.scheme());
     std::set<int> moves;
     for (const int id : ids)
-        if (const Piece* p = job.scheme().byId(id); p != nullptr && !p->locked)
+        if (const Piece* p = job.scheme().byId(id); p != nullptr && !p->locked && !p->onWall())
             moves.insert(id);
     for (Piece& p : flipped->pieces) {
         p.pose = scene.byId(p.id)->pose;
         if (moves.count(p.id) == 0)
             continue;
+        if (p.on.isCarried()) {
+            // Along its board left and right change places, whichever way the room is mirrored.
+            const Box board = boardOf(*flipped->byId(p.on.piece), p.on);
+            p.pose.at.x = 2 * board.centre().x - p.pose.at.x;
+            p.pose.turn = (-p.pose.turn).normalised();
+            continue;
+        }
         if (by == MirrorBy::leftRight) {
             p.pose.at.x = 2 * middle.x - p.pose.at.x;
             p.pose.turn = (-p.pose.turn).normalised();
@@ -311,7 +318,10 @@ Result<Edit> mirrorPieces(const Project& job, const Scene& scene, const std::vec
     bare.room = job.room;
     bare.scheme = flipped;
     Edit out;
-    out.words = moves.size() == flipped->pieces.size() ? std::string("mirror the layout")
+    out.words = static_cast<std::ptrdiff_t>(moves.size()) ==
+                        std::count_if(flipped->pieces.begin(), flipped->pieces.end(),
+                                      [](const Piece& p) { return !p.onWall(); })
+                    ? std::string("mirror the layout")
                                                        : "mirror " + namesOf(before, {ids});
     for (const int id : moves) {
         Piece p = *flipped->byId(id);

@@ -33,10 +33,10 @@ std::vector<int> readSubjects(WordsReader& in, int selected) {
         const auto kind = in.kind();
         if (!kind)
             in.failAhead("all of what?", "say it like: all dining chairs");
-        in.scheme().eachPiece([&](const Piece& p) {
+        for (const Piece& p : in.scheme().pieces) {
             if (p.kind == kind)
                 ids.push_back(p.id);
-        });
+        }
         if (ids.empty())
             in.fail(at, in.at() - at, fmt::format("there is no {}", foldCase(kind->name)), "");
         return ids;
@@ -166,7 +166,8 @@ private:
         if (in.take({"the layout", "layout", "all", "everything", "the room"}) || in.done() ||
             in.ahead() == "left" || in.ahead() == "front") {
             for (const auto& p : job_.scheme().pieces)
-                ids.push_back(p.id);
+                if (!p.onWall())
+                    ids.push_back(p.id);
         } else {
             ids = subjects();
         }

@@ -94,6 +94,11 @@ std::optional<Tie> stepped(Tie t, const Piece& p, const Placed& where, const Sce
     case Tie::Kind::above:
         t.distance += Length::millimetres(along(0));
         return t.distance < Length{} ? std::nullopt : std::optional<Tie>(t);
+    case Tie::Kind::fromEdge: {
+        const double away = t.side == Side::right || t.side == Side::front ? -1 : 1;
+        t.distance += Length::millimetres(away * along(0));
+        return t.distance < Length{} ? std::nullopt : std::optional<Tie>(t);
+    }
     case Tie::Kind::inGroup:
         t.distance += Length::millimetres(step.x);
         t.second += Length::millimetres(step.y);
@@ -104,7 +109,7 @@ std::optional<Tie> stepped(Tie t, const Piece& p, const Placed& where, const Sce
         if (p.onWall()) {
             // On a wall the line runs to the right whichever side it is measured from.
             const bool fromRight =
-                t.kind == Tie::Kind::fromCorner ? t.of.index != p.wall : t.side == Side::left;
+                t.kind == Tie::Kind::fromCorner ? t.of.index != p.wall() : t.side == Side::left;
             t.distance += Length::millimetres(fromRight ? -along(0) : along(0));
             return t.distance < Length{} ? std::nullopt : std::optional<Tie>(t);
         }
@@ -120,6 +125,18 @@ std::optional<Tie> stepped(Tie t, const Piece& p, const Placed& where, const Sce
     }
 }
 
+/// What stands on a piece that is moved goes with it.
+bool goesAlong(const Piece& p, const Scene& scene, const std::vector<int>& ids) {
+    const Piece* on = &p;
+    for (std::size_t depth = 0; on != nullptr && on->on.isCarried() && depth < scene.all.size();
+         ++depth) {
+        if (std::find(ids.begin(), ids.end(), on->on.piece) != ids.end())
+            return true;
+        on = scene.pieceById(on->on.piece);
+    }
+    return false;
+}
+
 } // namespace
 
 Drag drag(const Project& job, const Scene& scene, const std::vector<int>& ids, Vec2 step,
@@ -130,18 +147,22 @@ Drag drag(const Project& job, const Scene& scene, const std::vector<int>& ids, V
     for (const int id : ids) {
         const Piece* old = scene.scheme->byId(id);
         const Placed* where = scene.byId(id);
-        if (old == nullptr || where == nullptr || old->locked)
+        if (old == nullptr || where == nullptr || old->locked || goesAlong(*old, scene, ids))
             continue;
         Piece p = *old;
         p.pose = where->pose;
         names.push_back(p.name);
+        // What stands on a top is moved along that, however it is turned.
+        Vec2 own = step;
+        if (const Placed* seen = scene.fromAbove(id); seen != nullptr && p.on.isCarried())
+            own = turned(step, where->pose.turn - seen->pose.turn);
         if (mode == DragTies::keep) {
-            p.pose.at = p.pose.at + step;
+            p.pose.at = p.pose.at + own;
         } else {
-            Vec2 own = step;
             std::vector<Tie> ties;
             for (const Tie& t : old->ties) {
-                if (!t.fixesPlace() || movesAlong(t, ids)) {
+                const bool height = p.on.isCeiling() && t.fixesDrop();
+                if (!t.fixesPlace() || height || movesAlong(t, ids)) {
                     ties.push_back(t);
                     continue;
                 }

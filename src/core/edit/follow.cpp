@@ -10,9 +10,9 @@ namespace mezzet {
 
 bool followGroup(Scheme& s, const Piece& group) {
     bool moved = false;
-    for (Piece& p : s.hung)
-        if (p.group() == group.id && p.wall != group.wall) {
-            p.wall = group.wall;
+    for (Piece& p : s.pieces)
+        if (p.group() == group.id && p.on != group.on) {
+            p.on = group.on;
             moved = true;
         }
     return moved;
@@ -20,12 +20,12 @@ bool followGroup(Scheme& s, const Piece& group) {
 
 void regroup(Project& job) {
     for (auto& scheme : job.schemes) {
-        if (std::none_of(scheme->hung.begin(), scheme->hung.end(),
+        if (std::none_of(scheme->pieces.begin(), scheme->pieces.end(),
                          [](const Piece& p) { return p.isGroup(); }))
             continue;
         auto s = std::make_shared<Scheme>(*scheme);
         bool changed = false;
-        for (Piece& g : s->hung) {
+        for (Piece& g : s->pieces) {
             if (!g.isGroup())
                 continue;
             changed = followGroup(*s, g) || changed;
@@ -40,7 +40,7 @@ void regroup(Project& job) {
             changed = true;
             g.size = size;
             g.pose.at = g.pose.at + middle;
-            for (Piece& p : s->hung)
+            for (Piece& p : s->pieces)
                 for (Tie& t : p.ties)
                     if (t.kind == Tie::Kind::inGroup && t.of.piece == g.id) {
                         t.distance -= Length::millimetres(middle.x);
@@ -48,21 +48,21 @@ void regroup(Project& job) {
                     }
         }
         const auto empty = [&](const Piece& p) { return p.isGroup() && s->members(p.id).empty(); };
-        for (const Piece& p : s->hung)
+        for (const Piece& p : s->pieces)
             changed = changed || empty(p);
         if (!changed)
             continue;
         std::vector<int> gone;
-        for (const Piece& p : s->hung)
+        for (const Piece& p : s->pieces)
             if (empty(p))
                 gone.push_back(p.id);
-        std::erase_if(s->hung, [&](const Piece& p) {
+        std::erase_if(s->pieces, [&](const Piece& p) {
             return std::find(gone.begin(), gone.end(), p.id) != gone.end();
         });
         for (const int id : gone)
-            s->eachPiece([&](Piece& p) {
+            for (Piece& p : s->pieces) {
                 std::erase_if(p.ties, [&](const Tie& t) { return t.refersTo(id); });
-            });
+            }
         scheme = s;
     }
 }
@@ -72,7 +72,7 @@ void followEyes(Project& job) {
     for (auto& scheme : job.schemes) {
         auto s = std::make_shared<Scheme>(*scheme);
         bool changed = false;
-        for (Piece& p : s->hung)
+        for (Piece& p : s->pieces)
             for (Tie& t : p.ties)
                 if (t.kind == Tie::Kind::eyeLevel && t.distance != level) {
                     t.distance = level;
@@ -88,17 +88,17 @@ std::optional<Problem> rehang(Project& job, std::vector<std::string>& notices) {
         const int walls = static_cast<int>(job.rooms[scheme->room]->walls.size());
         auto s = std::make_shared<Scheme>(*scheme);
         bool changed = false;
-        for (Piece& p : s->hung) {
-            if (p.wall < walls)
+        for (Piece& p : s->pieces) {
+            if (!p.onWall() || p.wall() < walls)
                 continue;
             if (walls == 0)
                 return Problem{fmt::format("{} hangs on wall {}, and these notes have none", p.name,
-                                           wallName(p.wall)),
+                                           wallName(p.wall())),
                                "remove what hangs first"};
             if (p.group() == 0)
                 notices.push_back(fmt::format("wall {} is gone: {} hangs on wall {} now",
-                                              wallName(p.wall), p.name, wallName(walls - 1)));
-            p.wall = walls - 1;
+                                              wallName(p.wall()), p.name, wallName(walls - 1)));
+            p.on = onWall(walls - 1);
             std::erase_if(p.ties, [](const Tie& t) {
                 return t.fixesPlace() && t.kind != Tie::Kind::inGroup &&
                        t.kind != Tie::Kind::height && t.kind != Tie::Kind::eyeLevel;

@@ -60,7 +60,7 @@ GroupAsk askOf(const Scene& scene, const std::vector<int>& pieces, GroupForm for
         if (std::find(pinned.begin(), pinned.end(), id) != pinned.end())
             item.pinned = b.centre();
         ask.items.push_back(item);
-        if (const Fixture* stairs = stairsOn(*scene.room, p->wall))
+        if (const Fixture* stairs = stairsOn(*scene.room, p->wall()))
             ask.slope = nosingSlope(*stairs, b.centre().x);
     }
     return ask;
@@ -81,7 +81,7 @@ Result<Edit> makeGroup(const Project& job, const Scene& scene, const std::vector
         if (p->isGroup())
             return Problem{fmt::format("{} is a group itself", p->name),
                            "take it apart first, or name its pieces"};
-        if (p->wall != first->wall)
+        if (p->wall() != first->wall())
             return Problem{fmt::format("{} and {} hang on two walls", first->name, p->name),
                            "a group is of one wall"};
         all.include(hungBox(scene, id));
@@ -93,7 +93,7 @@ Result<Edit> makeGroup(const Project& job, const Scene& scene, const std::vector
     Piece group = pieceOf(kind);
     group.id = scheme.nextId;
     group.name = name.empty() ? scheme.freeName(fmt::format("Group of {}", ids.size())) : name;
-    group.wall = first->wall;
+    group.on = first->on;
     group.pose = {all.centre(), {}};
     group.size = {Length::millimetres(all.size().x), kind->size.depth,
                   Length::millimetres(all.size().y)};
@@ -162,11 +162,11 @@ Result<Edit> wrapShelf(const Project& job, const Scene& scene, int shelf, Length
     const Room& room = *job.room;
     const int count = static_cast<int>(room.walls.size());
     const Box b = hungBox(scene, shelf);
-    const double length = room.walls[static_cast<std::size_t>(p->wall)].length().mm();
+    const double length = room.walls[static_cast<std::size_t>(p->wall())].length().mm();
     const bool left = b.low.x < length - b.high.x;
-    if (!room.closed && ((left && p->wall == 0) || (!left && p->wall == count - 1)))
+    if (!room.closed && ((left && p->wall() == 0) || (!left && p->wall() == count - 1)))
         return Problem{"no wall is round that corner", "close the room first"};
-    const int other = left ? (p->wall + count - 1) % count : (p->wall + 1) % count;
+    const int other = left ? (p->wall() + count - 1) % count : (p->wall() + 1) % count;
     const auto cornerTie = [](int index) {
         Tie t;
         t.kind = Tie::Kind::fromCorner;
@@ -175,7 +175,7 @@ Result<Edit> wrapShelf(const Project& job, const Scene& scene, int shelf, Length
         return t;
     };
     // The corner begins the wall to its right.
-    const int corner = left ? p->wall : other;
+    const int corner = left ? p->wall() : other;
     Piece first = *p;
     first.pose = scene.byId(shelf)->pose;
     auto drawn = retied(job, first, {cornerTie(corner)});
@@ -184,7 +184,7 @@ Result<Edit> wrapShelf(const Project& job, const Scene& scene, int shelf, Length
     Piece second = *p;
     second.id = 0;
     second.name = job.scheme().freeName(p->name + ", round the corner");
-    second.wall = other;
+    second.on = onWall(other);
     // What is as deep as the first takes the corner itself.
     second.size.width = beyond;
     second.locked = false;
@@ -228,10 +228,10 @@ public:
 private:
     bool named(std::size_t at) {
         bool found = false;
-        job_.scheme().eachPiece([&](const Piece& p) {
+        for (const Piece& p : job_.scheme().pieces) {
             found = found || in.take({std::string_view(foldCase(p.name))});
             in.goTo(at);
-        });
+        }
         return found;
     }
     [[noreturn]] static void fault(Problem p, std::size_t from) {

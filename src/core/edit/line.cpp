@@ -4,7 +4,7 @@
 #include "edit/new_piece.h"
 #include "edit/pieces.h"
 #include "edit/preview.h"
-#include "edit/words_reader.h"
+#include "edit/surface_words.h"
 #include "measure/text.h"
 
 #include <fmt/format.h>
@@ -18,7 +18,7 @@ namespace {
 
 class LineReader {
 public:
-    LineReader(std::string_view text, const Project& job, ScenePtr scene, int selected, int surface)
+    LineReader(std::string_view text, const Project& job, ScenePtr scene, int selected, SurfaceId surface)
         : in(text, job), job_(job), scene_(std::move(scene)), selected_(selected),
           surface_(surface) {}
 
@@ -387,11 +387,10 @@ private:
         auto said =
             hangs ? readWallPlacement(in, p, *scene_, surface_) : readPlacement(in, p, *scene_);
         if (hangs) {
-            const int wall = said.wall.value_or(-1);
-            if (wall < 0)
+            if (!said.wall)
                 in.fail(start, in.at() - start, fmt::format("which wall does {} hang on?", p.name),
                         "say it like: on wall C, or: 6 above sofa");
-            p.wall = wall;
+            p.on = onWall(*said.wall);
             if (said.hanging)
                 p.hanging = *said.hanging;
             if (said.picture)
@@ -428,9 +427,11 @@ private:
             return e;
         }
         const bool isNew = p.id == 0;
+        if (!hangs)
+            settleSurface(p, said, *scene_);
         if (isNew && hangs)
             implyWallTies(p, said.ties, *scene_, job_);
-        else if (isNew)
+        else if (isNew && !p.on.isCarried())
             implyTies(p, said.ties, *scene_);
         Edit e = retie(p, said.ties, start);
         if (p.kind->flat())
@@ -490,7 +491,7 @@ private:
     const Project& job_;
     ScenePtr scene_;
     int selected_;
-    int surface_; ///< the wall looked at, or -1
+    SurfaceId surface_; ///< the one looked at
 };
 
 } // namespace
@@ -498,7 +499,7 @@ private:
 namespace {
 
 /// Several lines in one, parted by "; then": each is said to the job the one before leaves.
-Result<Said> readChain(std::string_view text, const Project& job, int selected, int surface) {
+Result<Said> readChain(std::string_view text, const Project& job, int selected, SurfaceId surface) {
     constexpr std::string_view parts = "; then ";
     Said out;
     Project now = job;
@@ -529,7 +530,7 @@ Result<Said> readChain(std::string_view text, const Project& job, int selected, 
 
 } // namespace
 
-Result<Said> readLine(std::string_view text, const Project& job, int selected, int surface) {
+Result<Said> readLine(std::string_view text, const Project& job, int selected, SurfaceId surface) {
     if (text.size() > 2000)
         return Problem{"the line is too long", "say it in several"};
     if (!isText(text))
@@ -561,7 +562,7 @@ Result<Said> readLine(std::string_view text, const Project& job, int selected, i
 }
 
 std::vector<Completion> completions(std::string_view text, const Project& job, int selected,
-                                    int surface) {
+                                    SurfaceId surface) {
     std::vector<Completion> out;
     auto scene = sceneOf(job);
     if (!scene || !isText(text))

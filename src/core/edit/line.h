@@ -21,7 +21,7 @@ struct Said {
 /// Problem: with the column and width of the word it can't take, and the nearest thing it knows; or
 /// what apply() would refuse.
 [[nodiscard]] Result<Said> readLine(std::string_view text, const Project&, int selected = 0,
-                                    int surface = -1);
+                                    SurfaceId surface = {});
 
 /// The ways the last word of a half-typed line can go on: whole words and names, best first.
 struct Completion {
@@ -29,7 +29,7 @@ struct Completion {
     std::string word; ///< what was added or replaced
 };
 [[nodiscard]] std::vector<Completion> completions(std::string_view text, const Project&,
-                                                  int selected = 0, int surface = -1);
+                                                  int selected = 0, SurfaceId surface = {});
 
 /// Says several lines in turn; blank ones and those beginning with # are passed over. The Problem
 /// has the file, the line, and the column; then nothing of the script is done.

@@ -98,7 +98,7 @@ std::optional<Piece> roundOne(const Piece& p, bool isNew, const Kit& kit) {
     return out;
 }
 
-Vec2 freePlace(const Scene& scene, const Piece& p, Vec2 wanted) {
+Vec2 freePlace(const FloorView& scene, const Piece& p, Vec2 wanted) {
     const auto fits = [&](Vec2 at) {
         const Shape s = placed(p.shape(), {at, p.pose.turn});
         if (!scene.room->holds(at))
@@ -131,7 +131,7 @@ Vec2 freePlace(const Scene& scene, const Piece& p, Vec2 wanted) {
     return wanted + Vec2{152.4, 152.4};
 }
 
-Length throughWalls(const Scene& scene, int piece) {
+Length throughWalls(const FloorView& scene, int piece) {
     const Placed* where = scene.byId(piece);
     const Room& room = *scene.room;
     if (where == nullptr || !room.closed)
@@ -161,7 +161,7 @@ void beginAt(Piece& p, const std::vector<Tie>& ties, const Scene& scene) {
         if (t.of.is == Target::Is::none)
             continue;
         if (t.kind == Tie::Kind::fromPiece)
-            p.pose.at = frontMiddle(*scene.scheme->byId(t.of.piece), scene.byId(t.of.piece)->pose);
+            p.pose.at = frontMiddle(*scene.pieceById(t.of.piece), scene.inPlan(t.of.piece)->pose);
         else
             p.pose.at = middleOf(t.of, scene);
         if (t.fixesPlace())
@@ -222,11 +222,11 @@ void implyWallTies(Piece& p, std::vector<Tie>& ties, const Scene& scene, const P
             over = &t;
         across = across || !t.onlyOnWall() || t.kind == Tie::Kind::inGroup;
     }
-    const auto it = p.wall < static_cast<int>(scene.room->walls.size()) ? p.wall : 0;
+    const auto it = p.wall() < static_cast<int>(scene.room->walls.size()) ? p.wall() : 0;
     const double length = scene.room->walls[static_cast<std::size_t>(it)].length().mm();
     p.pose.at = {length / 2, job.room->ceiling.mm() / 2};
     if (over != nullptr && !across && over->of.is != Target::Is::ceiling &&
-        boxOn(over->of, p.wall, scene)) {
+        boxOn(over->of, p.wall(), scene)) {
         Tie t;
         t.kind = Tie::Kind::centredOn;
         t.of = over->of;

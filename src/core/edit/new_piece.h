@@ -16,7 +16,7 @@ void giveSizes(Piece&, const std::vector<Length>&);
 [[nodiscard]] std::optional<Piece> roundOne(const Piece&, bool isNew, const Kit&);
 
 /// Somewhere near `wanted` where nothing stands; near all the same when there is no such place.
-[[nodiscard]] Vec2 freePlace(const Scene&, const Piece&, Vec2 wanted);
+[[nodiscard]] Vec2 freePlace(const FloorView&, const Piece&, Vec2 wanted);
 
 /// What goes without saying for a new piece: it stands square to what it is placed by, a seat looks
 /// at the table or the seat it stands before, and what is not said begins in the middle.
@@ -28,6 +28,6 @@ void implyTies(Piece&, std::vector<Tie>&, const Scene&);
 void implyWallTies(Piece&, std::vector<Tie>&, const Scene&, const Project&);
 
 /// How far a floor piece reaches through the walls' faces, at its worst corner.
-[[nodiscard]] Length throughWalls(const Scene&, int piece);
+[[nodiscard]] Length throughWalls(const FloorView&, int piece);
 
 } // namespace mezzet

@@ -54,7 +54,7 @@ Edit copyPieces(const Project& job, const Scene& scene, const std::vector<int>& 
     for (const int id : membersOf(job.scheme(), ids)) {
         Piece p = copyOf(*job.scheme().byId(id), *scene.byId(id), names);
         p.pose.at = p.pose.at + step;
-        (p.onWall() ? names.hung : names.pieces).push_back(p);
+        names.pieces.push_back(p);
         e.acts.emplace_back(PutPiece{std::move(p)});
     }
     return e;

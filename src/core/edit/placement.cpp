@@ -1,4 +1,4 @@
-#include "edit/words_reader.h"
+#include "edit/surface_words.h"
 #include "geometry/gap.h"
 #include "measure/text.h"
 
@@ -71,6 +71,8 @@ private:
         using Is = Target::Is;
         in_.article();
         const std::size_t at = in_.at();
+        if (readSurface(in_, subject_, scene_, out_))
+            return;
         if (in_.take({"against"})) {
             auto& tie = add(Tie::Kind::against);
             const auto t = in_.target();
@@ -145,7 +147,9 @@ private:
         } else if (in_.take({"under"})) {
             under(at);
         } else if (in_.take({"over"})) {
-            in_.fail(at, 4, standsOnFloor(), standsHow);
+            if (!subject_.kind->underCeiling())
+                in_.fail(at, 4, standsOnFloor(), standsHow);
+            centred(at);
         } else if (in_.take({"at"})) {
             place(at);
         } else if (in_.take({"called", "named"})) {
@@ -349,9 +353,9 @@ private:
 
     /// The side of a piece where this one fits, or is already.
     Side freerSide(int id) const {
-        const Placed* other = scene_.byId(id);
+        const Placed* other = scene_.inPlan(id);
         const Piece* piece = scene_.scheme->byId(id);
-        if (const Placed* own = scene_.byId(subject_.id))
+        if (const Placed* own = scene_.inPlan(subject_.id))
             return other->pose.toLocal(own->pose.at).x < 0 ? Side::left : Side::right;
         for (const Side s : {Side::right, Side::left}) {
             const double sign = s == Side::right ? 1 : -1;
@@ -359,7 +363,7 @@ private:
             const Shape there =
                 placed(subject_.shape(), {other->pose.toRoom({x, 0}), other->pose.turn});
             bool free = scene_.room->holds(there.centre);
-            for (const auto& p : scene_.placed)
+            for (const auto& p : scene_.floor.placed)
                 free = free && (p.id == id || scene_.scheme->byId(p.id)->kind->flat() ||
                                 contains(p.shape, there.centre) == false);
             if (free)
@@ -553,7 +557,13 @@ private:
                 in_.failAhead("away from what?", "say it like: 6 away from wall A");
             const auto t = in_.target();
             notItself(t, at);
-            way = wayTo(t, *own, scene_) * (w == "away" ? -1 : 1);
+            const Placed* seen = scene_.inPlan(subject_.id);
+            if (seen == nullptr)
+                in_.fail(at, in_.at() - at, "that is not on its board",
+                         "say it along the board, like: 2 left");
+            // What stands on a top is moved along that, however it is turned.
+            way = turned(wayTo(t, *seen, scene_), own->pose.turn - seen->pose.turn) *
+                  (w == "away" ? -1 : 1);
         } else {
             way = w == "left"    ? -own->pose.right()
                   : w == "right" ? own->pose.right()

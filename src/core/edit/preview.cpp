@@ -47,7 +47,7 @@ std::string previewOf(const Project& before, const Scene& was, const Edit& edit,
             const Placed& a = *was.byId(old->id);
             const Placed& b = *after.scene->byId(old->id);
             const Vec2 by = b.pose.at - a.pose.at;
-            const auto step = now.wall != old->wall ? "to wall " + wallName(now.wall)
+            const auto step = now.wall() != old->wall() ? "to wall " + wallName(now.wall())
                               : now.onWall()        ? wallStepWords(before, by)
                                                     : stepWords(before, by);
             const double turn = difference(b.pose.turn, a.pose.turn).inDegrees();

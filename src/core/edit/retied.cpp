@@ -20,7 +20,7 @@ Result<Retied> retied(const Project& job, Piece piece, const std::vector<Tie>& f
         p.locked = false;
         if (p.id == 0) {
             p.id = s->nextId;
-            (p.onWall() ? s->hung : s->pieces).push_back(p);
+            s->pieces.push_back(p);
         } else {
             *s->byId(p.id) = p;
         }

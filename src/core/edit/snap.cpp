@@ -72,7 +72,7 @@ std::set<int> hangingOn(const Scheme& scheme, int id) {
     std::set<int> behind{id};
     for (bool grew = true; grew;) {
         grew = false;
-        scheme.eachPiece([&](const Piece& q) {
+        for (const Piece& q : scheme.pieces) {
             if (behind.count(q.id) == 0 &&
                 std::any_of(q.ties.begin(), q.ties.end(), [&](const Tie& t) {
                     return std::any_of(behind.begin(), behind.end(),
@@ -81,7 +81,7 @@ std::set<int> hangingOn(const Scheme& scheme, int id) {
                 behind.insert(q.id);
                 grew = true;
             }
-        });
+        }
     }
     return behind;
 }
@@ -100,9 +100,9 @@ std::optional<SnapOffer> wallSnap(const Project& job, const Scene& scene, const 
     if (p.group() != 0)
         return {};
     const double high = job.room->ceiling.mm();
-    const double length = job.room->walls[static_cast<std::size_t>(p.wall)].length().mm();
+    const double length = job.room->walls[static_cast<std::size_t>(p.wall())].length().mm();
     const auto thing = [&](const Target& of, bool hangs, bool level) {
-        const auto b = boxOn(of, p.wall, scene);
+        const auto b = boxOn(of, p.wall(), scene);
         if (!b)
             return;
         const Vec2 m = b->centre();
@@ -130,8 +130,8 @@ std::optional<SnapOffer> wallSnap(const Project& job, const Scene& scene, const 
             }
         }
     };
-    for (const Standing& s : standingBefore(scene, p.wall)) {
-        const Piece& under = scene.piece(s.index);
+    for (const Standing& s : standingBefore(scene, p.wall())) {
+        const Piece& under = FloorView(scene).piece(s.index);
         if (under.kind->flat() || s.off > Length::inches(30).mm())
             continue;
         thing(pieceTarget(under.id), false, false);
@@ -149,15 +149,15 @@ std::optional<SnapOffer> wallSnap(const Project& job, const Scene& scene, const 
         }
     }
     for (const Opening& o : job.room->openings)
-        if (o.wall == p.wall)
+        if (o.wall == p.wall())
             thing(targetOf(o), false, true);
     for (const Fixture& f : job.room->fixtures)
-        if (f.wall == p.wall && f.isBreast())
+        if (f.wall == p.wall() && f.isBreast())
             thing(targetOf(f), false, false);
-    for (const Piece& q : scene.scheme->hung)
-        if (q.wall == p.wall && behind.count(q.id) == 0 && q.group() == 0)
+    for (const Piece& q : scene.scheme->on(p.on))
+        if (behind.count(q.id) == 0 && q.group() == 0)
             thing(pieceTarget(q.id), true, true);
-    thing(wallTarget(p.wall), false, false);
+    thing(wallTarget(p.wall()), false, false);
     Tie eye;
     eye.kind = Tie::Kind::eyeLevel;
     eye.distance = eyeLevel(book, job.judgement);
@@ -171,7 +171,7 @@ std::optional<SnapOffer> snapFor(const Project& job, const Scene& scene, int id,
                                  Length reach) {
     const Piece* piece = scene.scheme->byId(id);
     const Placed* where = scene.byId(id);
-    if (piece == nullptr || where == nullptr || piece->locked)
+    if (piece == nullptr || where == nullptr || piece->locked || piece->on.isCarried())
         return {};
     Piece p = *piece;
     p.pose = where->pose;
@@ -190,7 +190,7 @@ std::optional<SnapOffer> snapFor(const Project& job, const Scene& scene, int id,
         const double turned = difference(p.pose.turn, w.direction()).inRadians();
         Tie t;
         t.of = wallTarget(static_cast<int>(i));
-        if (std::abs(turned) < quarterTurn && !p.kind->flat()) {
+        if (std::abs(turned) < quarterTurn && !p.kind->flat() && p.on.isFloor()) {
             t.kind = Tie::Kind::against;
             offer(t, 0, {w.start, w.end});
         }
@@ -223,7 +223,7 @@ std::optional<SnapOffer> snapFor(const Project& job, const Scene& scene, int id,
         const Vec2 m = w.at(f.left + f.width / 2);
         offer(t, 0, {m, m + w.inward() * 4000});
     }
-    for (const Placed& other : scene.placed) {
+    for (const Placed& other : scene.floor.placed) {
         if (behind.count(other.id) != 0)
             continue;
         const double far = norm(other.shape.centre - p.pose.at);
@@ -237,8 +237,8 @@ std::optional<SnapOffer> snapFor(const Project& job, const Scene& scene, int id,
         t.of = pieceTarget(other.id);
         const Vec2 local = other.pose.toLocal(p.pose.at);
         // Beside it, centred along its depth; before or behind it, along its width.
-        const Piece& q = *scene.scheme->byId(other.id);
-        if (q.kind->flat() && !p.kind->flat())
+        const Piece& q = *scene.pieceById(other.id);
+        if (q.kind->flat() && !p.kind->flat() && p.on.isFloor())
             continue;
         const bool beside =
             std::abs(local.x) - q.size.width.mm() / 2 > std::abs(local.y) - q.size.depth.mm() / 2;

@@ -13,11 +13,12 @@ namespace {
 
 class WallPlacementReader {
 public:
-    WallPlacementReader(WordsReader& words, const Piece& subject, const Scene& scene, int lookedAt)
+    WallPlacementReader(WordsReader& words, const Piece& subject, const Scene& scene,
+                        SurfaceId lookedAt)
         : in_(words), subject_(subject), scene_(scene), hanging_(subject.hanging),
           lookedAt_(lookedAt) {
         if (subject.onWall())
-            wall_ = subject.wall;
+            wall_ = subject.wall();
     }
 
     Placement read() {
@@ -370,9 +371,9 @@ private:
     /// The side of something the piece is at; the right of it for a new one.
     Side nearerSide(const Target& t) const {
         const Placed* own = scene_.byId(subject_.id);
-        if (own == nullptr || wall_ < 0)
+        if (own == nullptr || !wall_)
             return Side::right;
-        const auto b = boxOn(t, wall_, scene_);
+        const auto b = boxOn(t, *wall_, scene_);
         return b && own->pose.at.x < b->centre().x ? Side::left : Side::right;
     }
 
@@ -424,7 +425,7 @@ private:
 
     // ---- which wall ----
 
-    int wallOf(const Target& t) const {
+    std::optional<int> wallOf(const Target& t) const {
         switch (t.is) {
         case Is::piece:
             return wallBehind(scene_, t.piece);
@@ -436,45 +437,46 @@ private:
             for (const Opening& o : scene_.room->openings)
                 if (t == targetOf(o))
                     return o.wall;
-            return -1;
+            return {};
         case Is::chimney:
         case Is::fixture: {
             const Fixture* f = fixtureOf(*scene_.room, t);
-            return f != nullptr ? f->wall : -1;
+            return f != nullptr ? std::optional(f->wall) : std::nullopt;
         }
         default:
-            return -1;
+            return {};
         }
     }
 
     /// The wall that is said; else the one it is on; else that of what it is tied to.
     void settleWall() {
-        if (saidWall_ >= 0)
+        if (saidWall_)
             wall_ = saidWall_;
         for (const Tie& t : out_.ties)
-            if (wall_ < 0)
+            if (!wall_)
                 wall_ = wallOf(t.of);
-        if (wall_ < 0)
-            wall_ = lookedAt_;
+        if (!wall_ && lookedAt_.isWall())
+            wall_ = lookedAt_.wall();
         out_.wall = wall_;
+        if (!wall_)
+            return;
+        const int wall = *wall_;
         const int count = static_cast<int>(scene_.room->walls.size());
         const auto known = [&](Target& t) {
             if (t.is == Is::corner && t.index == leftCorner)
-                t.index = wall_;
+                t.index = wall;
             else if (t.is == Is::corner && t.index == rightCorner)
-                t.index = count > 0 ? (wall_ + 1) % count : 0;
+                t.index = count > 0 ? (wall + 1) % count : 0;
         };
-        if (wall_ < 0)
-            return;
         for (Tie& t : out_.ties) {
             known(t.of);
             known(t.also);
             // "20 from wall B" on wall C is from the corner the two share.
-            const bool next = t.of.index == (wall_ + 1) % count;
-            const bool before = t.of.index == (wall_ + count - 1) % count;
+            const bool next = t.of.index == (wall + 1) % count;
+            const bool before = t.of.index == (wall + count - 1) % count;
             if (t.kind == Tie::Kind::fromCorner && t.of.is == Is::wall && (next || before)) {
                 t.of.is = Is::corner;
-                t.of.index = next ? t.of.index : wall_;
+                t.of.index = next ? t.of.index : wall;
             }
         }
     }
@@ -488,15 +490,15 @@ private:
     Hanging hanging_;
     Placement out_;
     Target last_;
-    int wall_ = -1;
-    int saidWall_ = -1;
-    int lookedAt_ = -1;
+    std::optional<int> wall_;
+    std::optional<int> saidWall_;
+    SurfaceId lookedAt_;
 };
 
 } // namespace
 
 Placement readWallPlacement(WordsReader& words, const Piece& subject, const Scene& scene,
-                            int lookedAt) {
+                            SurfaceId lookedAt) {
     return WallPlacementReader(words, subject, scene, lookedAt).read();
 }
 

@@ -1,5 +1,6 @@
 #include "edit/words_reader.h"
 #include "geometry/gap.h"
+#include "scheme/surfaces.h"
 
 namespace mezzet {
 
@@ -9,7 +10,11 @@ Vec2 wayTo(const Target& t, const Placed& from, const Scene& scene) {
     case Target::Is::wall:
         return -room.walls[static_cast<std::size_t>(t.index)].inward();
     case Target::Is::piece:
-        return gapBetween(from.shape, scene.byId(t.piece)->shape).direction;
+        if (const Placed* there = scene.inPlan(t.piece))
+            return gapBetween(from.shape, there->shape).direction;
+        if (const auto body = bodyOf(scene, t.piece))
+            return unit(body->foot.plan() - from.pose.at);
+        break;
     case Target::Is::chimney:
     case Target::Is::fixture:
         return gapBetween(from.shape, solid(room, *fixtureOf(room, t))).direction;

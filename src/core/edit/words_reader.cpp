@@ -261,10 +261,10 @@ WordsReader::Match WordsReader::longestName() {
             ++e;
         const auto said = plainWord(text_.substr(at_, e - at_));
         std::vector<int> exact;
-        scheme().eachPiece([&](const Piece& p) {
+        for (const Piece& p : scheme().pieces) {
             if (plainWord(p.name) == said)
                 exact.push_back(p.id);
-        });
+        }
         if (!exact.empty())
             best = {e, exact};
     }
@@ -274,7 +274,7 @@ WordsReader::Match WordsReader::longestName() {
 int WordsReader::piece() {
     skip();
     const std::size_t start = at_;
-    scheme().eachPiece([&](const Piece& p) { offer(p.name); });
+    for (const Piece& p : scheme().pieces) { offer(p.name); }
     if (auto m = longestName(); m.end > 0) {
         at_ = m.end;
         return m.ids.front();
@@ -299,12 +299,12 @@ int WordsReader::piece() {
         const auto kindNamed = job_.library.kit->byWord(slice);
         std::vector<int> meant;
         std::vector<std::string> names;
-        scheme().eachPiece([&](const Piece& p) {
+        for (const Piece& p : scheme().pieces) {
             if (p.kind == kindNamed || plainWord(p.name).starts_with(said + " ")) {
                 meant.push_back(p.id);
                 names.push_back(p.name);
             }
-        });
+        }
         if (meant.size() == 1) {
             at_ = *it;
             return meant.front();
@@ -383,7 +383,7 @@ Target WordsReader::target(bool pieces) {
     // A piece's name comes first: it may begin with any word.
     if (pieces) {
         if (auto m = longestName(); m.end > 0) {
-            scheme().eachPiece([&](const Piece& p) { offer(p.name); });
+            for (const Piece& p : scheme().pieces) { offer(p.name); }
             at_ = m.end;
             take({"'s edge", "edge"});
             return pieceTarget(m.ids.front());

@@ -99,7 +99,8 @@ struct Placement {
     std::optional<bool> finishedBack;   ///< "finished back", "bare back"
     std::optional<double> cost;         ///< "costs 1200"
     std::optional<std::string> reason;  ///< "because it faces the fire"; to the end of the line
-    std::optional<int> wall;            ///< on a wall: which one; -1 when nothing tells
+    std::optional<SurfaceId> on;        ///< "on console", "in opening 2 of bookcase"
+    std::optional<int> wall;            ///< on a wall: which one; none when nothing tells
     std::optional<Hanging> hanging;     ///< on a wall: how it is held, when that is said
     std::optional<std::string> picture; ///< "showing harbour": a picture of the job
     std::string name;                   ///< "called supper table"
@@ -109,7 +110,7 @@ struct Placement {
 
 /// The same of a piece that hangs; on the wall `lookedAt` when nothing said tells another.
 [[nodiscard]] Placement readWallPlacement(WordsReader&, const Piece& subject, const Scene&,
-                                          int lookedAt);
+                                          SurfaceId lookedAt);
 
 /// One thing said of how a piece is held on its wall: its hardware, its weight, its frame, a
 /// shelf's material and load. False when the next words say none, and nothing is taken.

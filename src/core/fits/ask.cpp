@@ -229,7 +229,7 @@ private:
 
     WordsReader in_;
     const Project& job_;
-    const Scene& scene_;
+    const FloorView scene_;
     int selected_;
     const GoesOn& goesOn_;
 };

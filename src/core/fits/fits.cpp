@@ -53,9 +53,10 @@ FitAnswer sofasThatFit(const Project& job, int wall, const GoesOn& goesOn) {
                     taken.push_back(*span);
             }
         };
-        for (std::size_t i = 0; i < (*scene)->placed.size(); ++i)
-            if (!(*scene)->piece(i).kind->flat())
-                block((*scene)->placed[i].shape);
+        const FloorView floor(**scene);
+        for (std::size_t i = 0; i < floor.placed.size(); ++i)
+            if (!floor.piece(i).kind->flat())
+                block(floor.placed[i].shape);
         for (const Fixture& f : job.room->fixtures)
             if (f.takesFloor())
                 block(solid(*job.room, f));
@@ -98,7 +99,7 @@ FitAnswer sofasThatFit(const Project& job, int wall, const GoesOn& goesOn) {
             if (!upsetBy(*base, *after, judgedAfter(*after)).empty())
                 continue;
             c.size = p.size;
-            c.pose = after->scene->placed.back().pose;
+            c.pose = after->scene->all.back().pose;
             c.seats = seatsOf(p, Length::millimetres(settingOf(job, "seats-count", "each")),
                               Length::millimetres(settingOf(job, "seats-count", "arms")));
             c.title = fmt::format("{} x {}", writeBare(p.size.width, job.notation),
@@ -352,7 +353,7 @@ void placesAtWalls(const Room& room, const Piece& p, const std::vector<AllowedRe
 }
 
 /// Beside a seat, at either end; or in a corner.
-void placesBesideSeats(const Scene& scene, const Piece& p,
+void placesBesideSeats(const FloorView& scene, const Piece& p,
                        const std::vector<AllowedRegion>& regions, std::vector<Place>& out) {
     for (std::size_t i = 0; i < scene.placed.size(); ++i) {
         const Piece& seat = scene.piece(i);
@@ -414,7 +415,7 @@ void placesInTheOpen(const std::vector<AllowedRegion>& regions, double middleFir
 }
 
 /// The places a decorator would try for such a piece, the likeliest first.
-std::vector<Place> placesFor(const Scene& scene, const Piece& p,
+std::vector<Place> placesFor(const FloorView& scene, const Piece& p,
                              const std::vector<AllowedRegion>& regions) {
     std::vector<Place> out;
     const Kind& k = *p.kind;
@@ -472,7 +473,7 @@ FitAnswer doesItFit(const Project& job, const Piece& wanted, const GoesOn& goesO
         least = weight;
         why = upsets;
         c.size = p.size;
-        c.pose = after->scene->placed.back().pose;
+        c.pose = after->scene->all.back().pose;
         c.title = upsets.empty() ? "The best place for it" : "The least bad place for it";
         c.detail = upsets.empty() ? "it upsets nothing" : listed(upsets, "and");
         c.edit.words = "try " + p.name;

@@ -87,7 +87,7 @@ void rings(const Geos& geos, const GEOSGeometry* g, AllowedRegion& out) {
 
 } // namespace
 
-AllowedRegion allowedRegion(const Scene& scene, const Piece& piece, Angle turn) {
+AllowedRegion allowedRegion(const FloorView& scene, const Piece& piece, Angle turn) {
     AllowedRegion out;
     out.turn = turn;
     const Room& room = *scene.room;

@@ -7,7 +7,7 @@ namespace mezzet {
 /// Where the middle of a piece may lie at one turn: its footprint and the room it needs in front
 /// inside the walls and clear of everything. Exact for polygons; curves are cut into chords that
 /// stay within 1 mm outside of them.
-[[nodiscard]] AllowedRegion allowedRegion(const Scene&, const Piece&, Angle turn);
+[[nodiscard]] AllowedRegion allowedRegion(const FloorView&, const Piece&, Angle turn);
 
 /// The floor that regions take together, whatever the turn; mm².
 [[nodiscard]] double areaOfAll(const std::vector<AllowedRegion>&);

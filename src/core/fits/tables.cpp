@@ -21,7 +21,7 @@ struct Around {
     double reach = 0; ///< mm a table's seating edge keeps from it
 };
 
-std::vector<Around> aroundTable(const Project& job, const Scene& scene, Length tableHigh) {
+std::vector<Around> aroundTable(const Project& job, const FloorView& scene, Length tableHigh) {
     const double wall = lowOf(job, "dining-to-wall", 914.4);
     const double sit = lowOf(job, "chair-pull-out", 812.8);
     std::vector<Around> out;
@@ -95,7 +95,7 @@ KindPtr tableKind(const Project& job, FootprintForm form, bool round) {
     return {};
 }
 
-std::vector<int> tableAndChairs(const Project& job, const Scene& scene, int table) {
+std::vector<int> tableAndChairs(const Project& job, const FloorView& scene, int table) {
     std::vector<int> out;
     if (table == 0 || job.scheme().byId(table) == nullptr)
         return out;

@@ -39,7 +39,7 @@ Band bandOf(const Project& job, const char* rule) {
     return r != nullptr ? job.judgement.bandOf(*r) : Band{};
 }
 
-std::optional<std::size_t> placedIndex(const Scene& scene, int id) {
+std::optional<std::size_t> placedIndex(const FloorView& scene, int id) {
     for (std::size_t i = 0; i < scene.placed.size(); ++i)
         if (scene.placed[i].id == id)
             return i;
@@ -57,21 +57,23 @@ FitAnswer picturesOver(const Project& job, int furniture) {
         out.heading = "That stands nowhere";
         return out;
     }
-    const int wall = wallBehind(**scene, furniture);
-    if (wall < 0) {
+    const auto behind = wallBehind(**scene, furniture);
+    if (!behind) {
         out.heading = fmt::format("No wall is behind {}", under->name);
         out.reasons = {"stand it against one, and ask again"};
         return out;
     }
+    const int wall = *behind;
     // What hangs over it now would be taken down for the new one.
     std::vector<int> there;
     const auto on = *boxOn(pieceTarget(furniture), wall, **scene);
-    for (std::size_t i = 0; i < (*scene)->hung.size(); ++i) {
-        const Piece& p = (*scene)->hungPiece(i);
-        const Box b = bounds((*scene)->hung[i].shape);
+    const WallsView walls(**scene);
+    for (std::size_t i = 0; i < walls.hung.size(); ++i) {
+        const Piece& p = walls.hungPiece(i);
+        const Box b = bounds(walls.hung[i].shape);
         const bool above = b.low.x < on.high.x && b.high.x > on.low.x && b.low.y >= on.high.y - 1;
         const bool light = p.kind->role == Role::sconce;
-        if (p.wall == wall && (light || above) && p.group() == 0)
+        if (p.wall() == wall && (light || above) && p.group() == 0)
             there.push_back(p.id);
     }
     const auto free = freeOver(**scene, faceOf(**scene, wall), *index, there);
@@ -112,8 +114,8 @@ FitAnswer picturesOver(const Project& job, int furniture) {
         return wide >= least - 1e-6 && wide <= most + 1e-6;
     });
     // A group of that wall can be set out to fill it.
-    for (const Piece& g : job.scheme().hung)
-        if (g.isGroup() && g.wall == wall)
+    for (const Piece& g : job.scheme().hung())
+        if (g.isGroup() && g.wall() == wall)
             if (auto c = saying(
                     job, fmt::format("{} within {} x {}", g.name, writeBare(w, n), writeBare(h, n)),
                     "the group set out to fill it",
@@ -157,7 +159,7 @@ FitAnswer setLike(const Project& job, int large, const std::vector<int>& named,
     }
     std::vector<int> pool = named;
     if (pool.empty())
-        for (const Piece& p : job.scheme().hung)
+        for (const Piece& p : job.scheme().hung())
             if (p.kind->role == Role::art && p.group() == 0 && p.id != large)
                 pool.push_back(p.id);
     std::erase(pool, large);
@@ -259,7 +261,7 @@ FitAnswer mirrorShowing(const Project& job, int wall, const Target& thing, const
         const auto next = apply(job, c->edit);
         if (!next)
             return;
-        const auto view = mirrorShows(*next->scene, next->scene->hung.size() - 1, *who);
+        const auto view = mirrorShows(*next->scene, next->scene->walls.placed.size() - 1, *who);
         double share = 0;
         for (const MirrorItem& i : view.items)
             if (i.what == thing)
@@ -277,11 +279,12 @@ FitAnswer ledgeBehind(const Project& job, int sofa) {
     FitAnswer out;
     const auto scene = sceneOf(job);
     const Piece* p = job.scheme().byId(sofa);
-    const int wall = scene && p != nullptr ? wallBehind(**scene, sofa) : -1;
-    if (wall < 0) {
+    const auto behind = scene && p != nullptr ? wallBehind(**scene, sofa) : std::nullopt;
+    if (!behind) {
         out.heading = "It stands before no wall";
         return out;
     }
+    const int wall = *behind;
     const Notation n = job.notation;
     const auto standing = standingBefore(**scene, wall);
     const auto index = placedIndex(**scene, sofa);

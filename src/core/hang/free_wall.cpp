@@ -21,7 +21,7 @@ bool named(const std::vector<int>& but, int id) {
 bool isFurniture(const Piece& p) {
     const Family f = p.kind->family;
     // A chair at a table is drawn out and in: nothing hangs over it.
-    return !p.kind->standsOn && p.kind->role != Role::diningChair && p.kind->role != Role::perch &&
+    return !p.kind->standsOn() && p.kind->role != Role::diningChair && p.kind->role != Role::perch &&
            (f == Family::seat || f == Family::table || f == Family::storage || f == Family::sleep);
 }
 
@@ -36,7 +36,7 @@ double ceilingOverStretch(const Room& room, int wall, double left, double right)
 
 } // namespace
 
-WallFace faceOf(const Scene& scene, int wall, Length near) {
+WallFace faceOf(const WallsView& scene, int wall, Length near) {
     WallFace out;
     out.wall = wall;
     out.standing = standingBefore(scene, wall);
@@ -51,11 +51,11 @@ WallFace faceOf(const Scene& scene, int wall, Length near) {
                 out.obstacles.push_back({*b, targetOf(f)});
     for (std::size_t i = 0; i < scene.hung.size(); ++i) {
         const Piece& p = scene.hungPiece(i);
-        if (p.wall == wall && p.group() == 0)
+        if (p.wall() == wall && p.group() == 0)
             out.obstacles.push_back({bounds(scene.hung[i].shape), pieceTarget(p.id)});
     }
     for (const Standing& s : out.standing) {
-        const Piece& p = scene.piece(s.index);
+        const Piece& p = scene.floor.piece(s.index);
         if (s.off <= near.mm() && !p.kind->flat())
             out.obstacles.push_back(
                 {boxOf(s.left, s.right, s.base, s.base + p.size.height.mm()), pieceTarget(p.id)});
@@ -71,7 +71,7 @@ std::vector<WallObstacle> obstaclesBut(const WallFace& face, const std::vector<i
     return out;
 }
 
-std::vector<WallObstacle> obstaclesFor(const Scene& scene, const WallFace& face, const Box& own,
+std::vector<WallObstacle> obstaclesFor(const WallsView& scene, const WallFace& face, const Box& own,
                                        const std::vector<int>& but) {
     auto out = obstaclesBut(face, but);
     const Room& room = *scene.room;
@@ -93,17 +93,17 @@ std::vector<WallObstacle> obstaclesFor(const Scene& scene, const WallFace& face,
     return out;
 }
 
-std::optional<std::size_t> furnitureUnder(const Scene& scene, const WallFace& face, const Box& b,
+std::optional<std::size_t> furnitureUnder(const WallsView& scene, const WallFace& face, const Box& b,
                                           Length near, Length reach) {
     std::optional<std::size_t> best;
     double top = -1;
     for (const Standing& s : face.standing) {
-        const Piece& p = scene.piece(s.index);
+        const Piece& p = scene.floor.piece(s.index);
         const double high = s.base + p.size.height.mm();
         const double shared = std::min(s.right, b.high.x) - std::max(s.left, b.low.x);
         const double middle = b.centre().x;
         const double aslant = std::abs(std::sin(
-            2 * difference(scene.placed[s.index].pose.turn,
+            2 * difference(scene.floor.placed[s.index].pose.turn,
                            scene.room->walls[static_cast<std::size_t>(face.wall)].direction())
                     .inRadians()));
         if (!isFurniture(p) || s.off > near.mm() || shared < b.size().x * 0.6 || middle < s.left ||
@@ -116,7 +116,7 @@ std::optional<std::size_t> furnitureUnder(const Scene& scene, const WallFace& fa
     return best;
 }
 
-std::optional<Box> freeAround(const Scene& scene, int wall, Vec2 place,
+std::optional<Box> freeAround(const WallsView& scene, int wall, Vec2 place,
                               const std::vector<WallObstacle>& all) {
     const double length = scene.room->walls[static_cast<std::size_t>(wall)].length().mm();
     std::vector<double> lefts{0};
@@ -154,10 +154,10 @@ std::optional<Box> freeAround(const Scene& scene, int wall, Vec2 place,
     return best;
 }
 
-std::optional<Box> freeOver(const Scene& scene, const WallFace& face, std::size_t piece,
+std::optional<Box> freeOver(const WallsView& scene, const WallFace& face, std::size_t piece,
                             const std::vector<int>& but) {
     const int wall = face.wall;
-    const auto on = boxOn(pieceTarget(scene.piece(piece).id), wall, scene);
+    const auto on = boxOn(pieceTarget(scene.floor.piece(piece).id), wall, scene);
     if (!on)
         return {};
     const double length = scene.room->walls[static_cast<std::size_t>(wall)].length().mm();
@@ -169,7 +169,7 @@ std::optional<Box> freeOver(const Scene& scene, const WallFace& face, std::size_
     // Lamps and plants beside or on it are moved sooner than a picture; what is lower than its top
     // is out of the way.
     std::erase_if(all, [&](const WallObstacle& o) {
-        return o.box.high.y <= on->high.y + 1 || o.what == pieceTarget(scene.piece(piece).id);
+        return o.box.high.y <= on->high.y + 1 || o.what == pieceTarget(scene.floor.piece(piece).id);
     });
     // Where it is crossed in the middle, the wider side of that is left.
     Box b = boxOf(left, right, on->high.y, ceilingOverStretch(*scene.room, wall, left, right));

@@ -141,7 +141,7 @@ std::vector<Mass> sharesOf(const HangOf& h, const Piece& p, const std::vector<do
     return out;
 }
 
-void addCautions(HangOf& out, const Scene& scene, const Piece& p, const Box& b,
+void addCautions(HangOf& out, const WallsView& scene, const Piece& p, const Box& b,
                  const HookRules& rules) {
     const Mass all = out.weight + out.load;
     const bool heavy = all >= rules.heavy;
@@ -155,8 +155,8 @@ void addCautions(HangOf& out, const Scene& scene, const Piece& p, const Box& b,
         out.cautions.push_back("More than an ordinary plug is trusted with: use a rated fixing.");
     if (p.kind->role == Role::mirror)
         out.cautions.push_back("Glass: two people to lift it, and a safety backing.");
-    for (const Standing& s : standingBefore(scene, p.wall)) {
-        const Piece& under = scene.piece(s.index);
+    for (const Standing& s : standingBefore(scene, p.wall())) {
+        const Piece& under = scene.floor.piece(s.index);
         const bool headsUnder = under.kind->isSeat() || under.kind->family == Family::sleep;
         if (headsUnder && s.off < Length::inches(24).mm() && s.left < b.high.x &&
             s.right > b.low.x && b.low.y > s.base && all > Mass::pounds(10)) {
@@ -166,7 +166,7 @@ void addCautions(HangOf& out, const Scene& scene, const Piece& p, const Box& b,
             break;
         }
     }
-    if (stairsOn(*scene.room, p.wall) != nullptr)
+    if (stairsOn(*scene.room, p.wall()) != nullptr)
         out.cautions.push_back("On stairs: a ladder made for stairs, on firm footing, and someone "
                                "to hold it.");
     for (const HookPoint& k : out.hooks)
@@ -252,7 +252,7 @@ std::string cableZone(const Room& room, int wall, Vec2 place, const HookRules& r
     return {};
 }
 
-std::vector<Length> bracketsOf(const Scene& scene, std::size_t piece, const HookRules& rules) {
+std::vector<Length> bracketsOf(const WallsView& scene, std::size_t piece, const HookRules& rules) {
     const Piece& p = scene.hungPiece(piece);
     const double w = p.size.width.mm();
     const double left = scene.hung[piece].pose.at.x - w / 2;
@@ -264,7 +264,7 @@ std::vector<Length> bracketsOf(const Scene& scene, std::size_t piece, const Hook
         const Length inset = (p.size.width - *p.hanging.ringSpacing) / 2;
         return {inset, p.size.width - inset};
     }
-    for (const Length s : studsOf(*scene.room, p.wall))
+    for (const Length s : studsOf(*scene.room, p.wall()))
         if (s.mm() > left + 20 && s.mm() < left + w - 20)
             out.push_back(mm(s.mm() - left));
     if (out.size() >= 2 && wanted == 0) {
@@ -287,7 +287,7 @@ std::vector<Length> bracketsOf(const Scene& scene, std::size_t piece, const Hook
     return out;
 }
 
-Carried carriedBy(const Scene& scene, std::size_t piece, const HookRules& rules) {
+Carried carriedBy(const WallsView& scene, std::size_t piece, const HookRules& rules) {
     const Piece& p = scene.hungPiece(piece);
     Carried out;
     if (p.hanging.load) {
@@ -320,14 +320,14 @@ Carried carriedBy(const Scene& scene, std::size_t piece, const HookRules& rules)
     return out;
 }
 
-HangOf hangOf(const Scene& scene, std::size_t piece, const HookRules& rules) {
+HangOf hangOf(const WallsView& scene, std::size_t piece, const HookRules& rules) {
     const Piece& p = scene.hungPiece(piece);
     const Placed& where = scene.hung[piece];
     const Hanging& h = p.hanging;
     const Box b = bounds(where.shape);
     HangOf out;
     out.piece = p.id;
-    out.wall = p.wall;
+    out.wall = p.wall();
     out.mount = h.mount;
     out.weight = weightOf(p, &out.estimated);
     if (p.isGroup())
@@ -389,30 +389,30 @@ HangOf hangOf(const Scene& scene, std::size_t piece, const HookRules& rules) {
             return std::max((space / 2 - in).mm(), space.mm() / 6);
         };
         if (h.mount == Mount::cleat)
-            across = onBar(studsOf(*scene.room, p.wall), where.pose.at.x,
+            across = onBar(studsOf(*scene.room, p.wall()), where.pose.at.x,
                            half(Length::inches(2)), h.hooks);
         else if (h.mount == Mount::screws && h.hooks != 1 &&
                  (h.hooks > 1 || p.size.width > Length::inches(20)))
-            across = onBar(studsOf(*scene.room, p.wall), where.pose.at.x,
+            across = onBar(studsOf(*scene.room, p.wall()), where.pose.at.x,
                            half(Length::inches(1.5)), h.hooks);
         else
             across = acrossOf(out, p, h.hooks, {});
     }
     hookUp -= out.drop.mm();
-    const Wall& wall = scene.room->walls[static_cast<std::size_t>(p.wall)];
-    const auto studs = studsOf(*scene.room, p.wall);
+    const Wall& wall = scene.room->walls[static_cast<std::size_t>(p.wall())];
+    const auto studs = studsOf(*scene.room, p.wall());
     const std::vector<Mass> shares = sharesOf(out, p, across, carried);
     for (std::size_t i = 0; i < across.size(); ++i) {
         const double x = across[i];
         HookPoint k;
         // Turned with the piece, about its centre.
-        const Vec2 at = where.pose.at + turned(Vec2{x, hookUp - where.pose.at.y}, -where.pose.turn);
+        const Vec2 at = where.pose.at + turned(Vec2{x, hookUp - where.pose.at.y}, drawn(p.on, where.pose).turn);
         k.along = mm(at.x);
         k.up = mm(at.y);
-        k.fromCeiling = mm(ceilingOver(*scene.room, p.wall, at.x) - at.y);
+        k.fromCeiling = mm(ceilingOver(*scene.room, p.wall(), at.x) - at.y);
         k.fromRight = wall.length() - k.along;
         for (const Fixture& f : scene.room->fixtures)
-            if (f.wall == p.wall && f.isBreast() && k.along > f.left && k.along < f.left + f.width)
+            if (f.wall == p.wall() && f.isBreast() && k.along > f.left && k.along < f.left + f.width)
                 k.onBreast = k.along - f.left;
         // A breast is masonry: the wall's studs are not behind it.
         if (const auto s = nearestStud(studs, k.along); s && !k.onBreast) {
@@ -421,17 +421,17 @@ HangOf hangOf(const Scene& scene, std::size_t piece, const HookRules& rules) {
         }
         k.carries = shares[i];
         k.rated = k.carries * rules.rating;
-        k.zone = cableZone(*scene.room, p.wall, at, rules);
+        k.zone = cableZone(*scene.room, p.wall(), at, rules);
         out.hooks.push_back(std::move(k));
     }
     addCautions(out, scene, p, b, rules);
     return out;
 }
 
-std::vector<HangOf> hangAll(const Scene& scene, const HookRules& rules, int wall) {
+std::vector<HangOf> hangAll(const WallsView& scene, const HookRules& rules, int wall) {
     std::vector<HangOf> out;
     for (std::size_t i = 0; i < scene.hung.size(); ++i)
-        if (const Piece& p = scene.hungPiece(i); !p.isGroup() && (wall < 0 || p.wall == wall))
+        if (const Piece& p = scene.hungPiece(i); !p.isGroup() && (wall < 0 || p.wall() == wall))
             out.push_back(hangOf(scene, i, rules));
     const auto firstAt = [&](const HangOf& h) {
         const Placed& where = *scene.byId(h.piece);

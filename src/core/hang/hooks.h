@@ -81,7 +81,7 @@ struct Carried {
     bool guessed = false;
     std::vector<std::pair<Length, Mass>> standing; ///< from its left end; part of `all`
 };
-[[nodiscard]] Carried carriedBy(const Scene&, std::size_t piece, const HookRules&);
+[[nodiscard]] Carried carriedBy(const WallsView&, std::size_t piece, const HookRules&);
 
 /// Where the hooks of a piece go: for a ring, sawtooth, cleat or screws from the drop; for a wire
 /// under tension, see wireDrop. A drop that was measured wins. What was not measured takes what is
@@ -93,10 +93,10 @@ struct Carried {
 /// least an even one, and of a shelf on three brackets or more what the beam lays on that bracket.
 /// Problem-free: what leans has no hooks. `piece` is an index in scene.hung; groups have none of
 /// their own.
-[[nodiscard]] HangOf hangOf(const Scene&, std::size_t piece, const HookRules&);
+[[nodiscard]] HangOf hangOf(const WallsView&, std::size_t piece, const HookRules&);
 
 /// Of every piece on the walls, or of one wall, from left to right.
-[[nodiscard]] std::vector<HangOf> hangAll(const Scene&, const HookRules&, int wall = -1);
+[[nodiscard]] std::vector<HangOf> hangAll(const WallsView&, const HookRules&, int wall = -1);
 
 /// Said wherever a hook is told whose drop was assumed.
 inline constexpr const char* measureTheDrop = "measure the drop before you drill";
@@ -107,6 +107,6 @@ inline constexpr const char* measureTheDrop = "measure the drop before you drill
 
 /// Where a shelf's brackets go along it, from its left end: on the studs behind it where at least
 /// two are, and else a sixth of its length in from the ends, with more between as the span asks.
-[[nodiscard]] std::vector<Length> bracketsOf(const Scene&, std::size_t piece, const HookRules&);
+[[nodiscard]] std::vector<Length> bracketsOf(const WallsView&, std::size_t piece, const HookRules&);
 
 } // namespace mezzet

@@ -23,17 +23,17 @@ struct Prism {
     int id = 0;  ///< of the piece, or 0
 };
 
-std::vector<Prism> prismsOf(const Scene& scene) {
+std::vector<Prism> prismsOf(const WallsView& scene) {
     std::vector<Prism> out;
     const auto add = [&](const Shape& s, double low, double high, const Target& what) {
         for (const Convex& c : s.all())
             out.push_back({c, insideOf(c), reachOf(c), low, high, what, -1,
                            what.is == Target::Is::piece ? what.piece : 0});
     };
-    for (std::size_t i = 0; i < scene.placed.size(); ++i) {
+    for (std::size_t i = 0; i < scene.floor.placed.size(); ++i) {
         const double base = baseOf(scene, i).mm();
-        add(scene.placed[i].shape, base, base + scene.piece(i).size.height.mm(),
-            pieceTarget(scene.placed[i].id));
+        add(scene.floor.placed[i].shape, base, base + scene.floor.piece(i).size.height.mm(),
+            pieceTarget(scene.floor.placed[i].id));
     }
     const std::size_t floor = out.size();
     for (std::size_t i = 0; i < floor; ++i)
@@ -50,8 +50,8 @@ std::vector<Prism> prismsOf(const Scene& scene) {
         if (p.isGroup())
             continue;
         const Box b = bounds(scene.hung[i].shape);
-        const Wall& w = scene.room->walls[static_cast<std::size_t>(p.wall)];
-        const Length face = faceOut(*scene.room, p.wall, b.low.x, b.high.x);
+        const Wall& w = scene.room->walls[static_cast<std::size_t>(p.wall())];
+        const Length face = faceOut(*scene.room, p.wall(), b.low.x, b.high.x);
         const auto stretchOf = [&](double left, double right) {
             const std::array<Vec2, 4> corners{offWall(w, left, face), offWall(w, right, face),
                                               offWall(w, right, face + p.size.depth),
@@ -211,25 +211,25 @@ struct Reflections::Things {
     std::vector<Prism> prisms;
 };
 
-Reflections::Reflections(const Scene& scene)
+Reflections::Reflections(const WallsView& scene)
     : scene_(scene), things_(std::make_unique<Things>(Things{prismsOf(scene)})) {}
 Reflections::~Reflections() = default;
 
-MirrorView mirrorShows(const Scene& scene, std::size_t mirror, const Looker& looker, int strips,
+MirrorView mirrorShows(const WallsView& scene, std::size_t mirror, const Looker& looker, int strips,
                        std::vector<MirrorStrip>* parts) {
     return Reflections(scene).of(mirror, looker, strips, parts);
 }
 
 MirrorView Reflections::of(std::size_t mirror, const Looker& looker, int strips,
                            std::vector<MirrorStrip>* parts) const {
-    const Scene& scene = scene_;
+    const WallsView& scene = scene_;
     MirrorView out;
     out.looker = looker;
     const Piece& p = scene.hungPiece(mirror);
     const Room& room = *scene.room;
-    const Wall& wall = room.walls[static_cast<std::size_t>(p.wall)];
+    const Wall& wall = room.walls[static_cast<std::size_t>(p.wall())];
     const Box b = bounds(scene.hung[mirror].shape);
-    const Length face = faceOut(room, p.wall, b.low.x, b.high.x) + p.size.depth;
+    const Length face = faceOut(room, p.wall(), b.low.x, b.high.x) + p.size.depth;
     const double before = dot(looker.at - wall.start, wall.inward()) - face.mm();
     if (before < 1)
         return out;
@@ -316,15 +316,15 @@ MirrorView Reflections::of(std::size_t mirror, const Looker& looker, int strips,
     return out;
 }
 
-std::vector<Looker> lookersOf(const Scene& scene, Length stature) {
+std::vector<Looker> lookersOf(const WallsView& scene, Length stature) {
     std::vector<Looker> out;
-    for (std::size_t i = 0; i < scene.placed.size(); ++i) {
-        const Piece& p = scene.piece(i);
+    for (std::size_t i = 0; i < scene.floor.placed.size(); ++i) {
+        const Piece& p = scene.floor.piece(i);
         if (p.kind->role != Role::sofa && p.kind->role != Role::armchair)
             continue;
         const Length cushion = p.heights.seat.value_or(Length::inches(18));
         // The head is over the middle of the seat, a little to its back.
-        out.push_back({scene.placed[i].pose.toRoom({0, -p.size.depth.mm() / 8}),
+        out.push_back({scene.floor.placed[i].pose.toRoom({0, -p.size.depth.mm() / 8}),
                        seatedEye(cushion, stature), pieceTarget(p.id)});
     }
     for (const Opening& o : scene.room->openings) {
@@ -337,7 +337,7 @@ std::vector<Looker> lookersOf(const Scene& scene, Length stature) {
     return out;
 }
 
-std::optional<Box> shownOn(const Scene& scene, int wall, Length out, const Looker& looker,
+std::optional<Box> shownOn(const WallsView& scene, int wall, Length out, const Looker& looker,
                            const Target& thing) {
     const Room& room = *scene.room;
     const Wall& w = room.walls[static_cast<std::size_t>(wall)];

@@ -42,13 +42,13 @@ struct MirrorView {
 /// reflected in its face, and along that upright plane everything is met in order; upright sides
 /// and level tops and undersides are exact in it. `strips` is how finely it is cut, across. Pieces
 /// are as high as they are all over their outline. When `parts` is given they are added to it.
-[[nodiscard]] MirrorView mirrorShows(const Scene&, std::size_t mirror, const Looker&,
+[[nodiscard]] MirrorView mirrorShows(const WallsView&, std::size_t mirror, const Looker&,
                                      int strips = 96, std::vector<MirrorStrip>* parts = nullptr);
 
 /// The same for many lookers and mirrors of one scene, whose things are gathered once.
 class Reflections {
 public:
-    explicit Reflections(const Scene&);
+    explicit Reflections(const WallsView&);
     ~Reflections();
     Reflections(const Reflections&) = delete;
     Reflections& operator=(const Reflections&) = delete;
@@ -58,13 +58,13 @@ public:
 
 private:
     struct Things;
-    const Scene& scene_;
+    const WallsView scene_;
     std::unique_ptr<Things> things_;
 };
 
 /// The places people look from: each upholstered seat, chairs at a table left out, and each door
 /// or opening, standing.
-[[nodiscard]] std::vector<Looker> lookersOf(const Scene&, Length stature);
+[[nodiscard]] std::vector<Looker> lookersOf(const WallsView&, Length stature);
 
 /// Eye height over a seat's cushion and over the floor, for a stature: 0.46 and 0.936 of it
 /// (Drillis and Contini's segment ratios; Dreyfuss' tables; from memory).
@@ -73,7 +73,7 @@ private:
 
 /// Where on a wall's face a thing is seen by someone, as if the whole wall were a mirror: the box a
 /// mirror must cover to show all of it. Empty when it lies behind the wall's face.
-[[nodiscard]] std::optional<Box> shownOn(const Scene&, int wall, Length out, const Looker&,
+[[nodiscard]] std::optional<Box> shownOn(const WallsView&, int wall, Length out, const Looker&,
                                          const Target& thing);
 
 } // namespace mezzet

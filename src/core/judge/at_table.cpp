@@ -12,7 +12,7 @@ bool isLounge(const Piece& p) {
     return p.kind->role == Role::sofa || p.kind->role == Role::armchair;
 }
 
-bool seatedAt(const Scene& scene, std::size_t chair, std::size_t table, Length atTable) {
+bool seatedAt(const FloorView& scene, std::size_t chair, std::size_t table, Length atTable) {
     const Pose& pose = scene.placed[chair].pose;
     const Vec2 to = scene.placed[table].pose.at - pose.at;
     if (dot(to, pose.front()) <= 0 ||
@@ -25,7 +25,7 @@ bool seatedAt(const Scene& scene, std::size_t chair, std::size_t table, Length a
                .has_value();
 }
 
-std::optional<std::size_t> tableOf(const Scene& scene, std::size_t chair, Length atTable) {
+std::optional<std::size_t> tableOf(const FloorView& scene, std::size_t chair, Length atTable) {
     std::optional<std::size_t> table;
     double nearest = 1e300;
     for (std::size_t k = 0; k < scene.placed.size(); ++k) {
@@ -40,7 +40,7 @@ std::optional<std::size_t> tableOf(const Scene& scene, std::size_t chair, Length
     return table;
 }
 
-std::optional<Vec2> tableEdge(const Scene& scene, std::size_t chair, std::size_t table) {
+std::optional<Vec2> tableEdge(const FloorView& scene, std::size_t chair, std::size_t table) {
     const Pose& pose = scene.placed[chair].pose;
     const Vec2 back = -pose.front();
     // Coming from behind the chair.
@@ -51,7 +51,7 @@ std::optional<Vec2> tableEdge(const Scene& scene, std::size_t chair, std::size_t
     return pose.at + back * dot(*edge - pose.at, back);
 }
 
-Shape inUse(const Scene& scene, std::size_t chair, std::size_t table, Length behind) {
+Shape inUse(const FloorView& scene, std::size_t chair, std::size_t table, Length behind) {
     Pose pose = scene.placed[chair].pose;
     const auto edge = tableEdge(scene, chair, table);
     if (!edge)

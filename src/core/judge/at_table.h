@@ -8,17 +8,17 @@ namespace mezzet {
 
 /// A chair drawn up to a table: looking at it, its front no farther from the edge than `atTable`.
 /// Both are indices in the scene.
-[[nodiscard]] bool seatedAt(const Scene&, std::size_t chair, std::size_t table, Length atTable);
+[[nodiscard]] bool seatedAt(const FloorView&, std::size_t chair, std::size_t table, Length atTable);
 
 /// The table a chair is drawn up to; the nearest when there are several.
-[[nodiscard]] std::optional<std::size_t> tableOf(const Scene&, std::size_t chair, Length atTable);
+[[nodiscard]] std::optional<std::size_t> tableOf(const FloorView&, std::size_t chair, Length atTable);
 
 /// Where a chair's own middle line meets its table's edge, on the chair's side; mm.
-[[nodiscard]] std::optional<Vec2> tableEdge(const Scene&, std::size_t chair, std::size_t table);
+[[nodiscard]] std::optional<Vec2> tableEdge(const FloorView&, std::size_t chair, std::size_t table);
 
 /// A chair drawn back with a person in it: its back `behind` the table's edge. Where it stands
 /// farther back already, it stays.
-[[nodiscard]] Shape inUse(const Scene&, std::size_t chair, std::size_t table, Length behind);
+[[nodiscard]] Shape inUse(const FloorView&, std::size_t chair, std::size_t table, Length behind);
 
 /// An upholstered seat people settle in: a sofa or an armchair.
 [[nodiscard]] bool isLounge(const Piece&);

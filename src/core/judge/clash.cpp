@@ -27,10 +27,7 @@ bool tucksUnder(const Piece& chair, const Piece& table, const Gap& g, Length bac
     return chair.kind->role == Role::perch || g.depth <= chair.size.depth - backStaysOut;
 }
 
-void judgeWallClash(const JudgeContext&);
-void judgeWallInside(const JudgeContext&);
-
-void judgeClash(const JudgeContext& c) {
+void judgeClash(const FloorContext& c) {
     const Length contact = c.rule.setting("contact");
     const Length out = c.rule.setting("back stays out");
     const auto& placed = c.scene.placed;
@@ -41,7 +38,7 @@ void judgeClash(const JudgeContext& c) {
             continue;
         for (std::size_t k = 0; k < i; ++k) {
             // What stands on something is not in its place; two on one top are in each other's.
-            if (c.scene.piece(i).kind->standsOn != c.scene.piece(k).kind->standsOn ||
+            if (c.scene.piece(i).kind->standsOn() != c.scene.piece(k).kind->standsOn() ||
                 c.scene.piece(k).kind->flat() ||
                 fartherThan(placed[i].shape, placed[k].shape, Length{}))
                 continue;
@@ -54,16 +51,15 @@ void judgeClash(const JudgeContext& c) {
                 .verdict = Verdict::clash;
         }
     }
-    judgeWallClash(c);
 }
 
 /// A wall's things in one place: two that hang, one over an opening or over an outlet. What leans
 /// may stand before what else does; curtains hang over their window.
-void judgeWallClash(const JudgeContext& c) {
+void judgeWallClash(const WallContext& c) {
     const Length contact = c.rule.setting("contact");
     const auto& hung = c.scene.hung;
     const auto add = [&](std::size_t i, const Target& other, const Gap& g) {
-        Reading& r = c.addOnWall(c.scene.hungPiece(i).wall, hung[i].id, other, Amount::of(g.depth),
+        Reading& r = c.addOnWall(c.scene.hungPiece(i).wall(), hung[i].id, other, Amount::of(g.depth),
                                  c.band, g.onFirst, g.onSecond);
         r.verdict = Verdict::clash;
     };
@@ -75,7 +71,7 @@ void judgeWallClash(const JudgeContext& c) {
         const bool curtain = p.kind->role == Role::curtain;
         for (std::size_t k = 0; k < i; ++k) {
             const Piece& q = c.scene.hungPiece(k);
-            if (q.isGroup() || q.wall != p.wall || leans || q.hanging.mount == Mount::leaned ||
+            if (q.isGroup() || q.wall() != p.wall() || leans || q.hanging.mount == Mount::leaned ||
                 curtain || q.kind->role == Role::curtain)
                 continue;
             if (const Gap g = gapBetween(hung[i].shape, hung[k].shape); g.depth > contact)
@@ -85,8 +81,8 @@ void judgeWallClash(const JudgeContext& c) {
             continue;
         // Furniture that stands where it hangs: nearer to the wall than it is deep.
         const Box own = bounds(hung[i].shape);
-        for (const Standing& s : standingBefore(c.scene, p.wall)) {
-            const Piece& q = c.scene.piece(s.index);
+        for (const Standing& s : standingBefore(c.scene, p.wall())) {
+            const Piece& q = c.scene.floor.piece(s.index);
             if (leans || q.kind->flat() || s.off >= p.size.depth.mm() - contact.mm())
                 continue;
             Box before;
@@ -109,10 +105,10 @@ void judgeWallClash(const JudgeContext& c) {
                 add(i, t, g);
         };
         for (const Opening& o : c.scene.room->openings)
-            if (o.wall == p.wall)
-                over(targetOf(o), *boxOn(targetOf(o), p.wall, c.scene));
+            if (o.wall == p.wall())
+                over(targetOf(o), *boxOn(targetOf(o), p.wall(), c.scene));
         for (const Fixture& f : c.scene.room->fixtures)
-            if (f.wall == p.wall && f.isPoint() && !leans && p.kind->role != Role::sconce &&
+            if (f.wall == p.wall() && f.isPoint() && !leans && p.kind->role != Role::sconce &&
                 contains(hung[i].shape, {f.left.mm(), f.up.mm()}))
                 over(targetOf(f), [&] {
                     Box b;
@@ -124,29 +120,29 @@ void judgeWallClash(const JudgeContext& c) {
 }
 
 /// What hangs past the ends of its wall, over the ceiling or under the floor.
-void judgeWallInside(const JudgeContext& c) {
+void judgeWallInside(const WallContext& c) {
     const double contact = c.rule.setting("contact").mm();
     for (std::size_t i = 0; i < c.scene.hung.size(); ++i) {
         const Piece& p = c.scene.hungPiece(i);
         if (p.group() != 0)
             continue;
         const Box b = bounds(c.scene.hung[i].shape);
-        const double length = c.scene.room->walls[static_cast<std::size_t>(p.wall)].length().mm();
-        const double top = std::min({ceilingOver(*c.scene.room, p.wall, std::max(b.low.x, 0.0)),
-                                     ceilingOver(*c.scene.room, p.wall, std::min(b.high.x, length)),
-                                     ceilingOver(*c.scene.room, p.wall, b.centre().x)});
+        const double length = c.scene.room->walls[static_cast<std::size_t>(p.wall())].length().mm();
+        const double top = std::min({ceilingOver(*c.scene.room, p.wall(), std::max(b.low.x, 0.0)),
+                                     ceilingOver(*c.scene.room, p.wall(), std::min(b.high.x, length)),
+                                     ceilingOver(*c.scene.room, p.wall(), b.centre().x)});
         Target corner;
         corner.is = Target::Is::corner;
         const auto past = [&](double by, const Target& t, Vec2 from, Vec2 to) {
             if (by <= contact)
                 return;
-            c.addOnWall(p.wall, p.id, t, Amount::of(Length::millimetres(by)), c.band, from, to)
+            c.addOnWall(p.wall(), p.id, t, Amount::of(Length::millimetres(by)), c.band, from, to)
                 .verdict = Verdict::clash;
         };
         const Vec2 m = b.centre();
-        corner.index = p.wall;
+        corner.index = p.wall();
         past(-b.low.x, corner, {b.low.x, m.y}, {0, m.y});
-        corner.index = (p.wall + 1) % static_cast<int>(c.scene.room->walls.size());
+        corner.index = (p.wall() + 1) % static_cast<int>(c.scene.room->walls.size());
         past(b.high.x - length, corner, {b.high.x, m.y}, {length, m.y});
         Target ceiling;
         ceiling.is = Target::Is::ceiling;
@@ -188,8 +184,7 @@ Through pastWall(const Shape& s, const Wall& w) {
     return out;
 }
 
-void judgeInside(const JudgeContext& c) {
-    judgeWallInside(c);
+void judgeInside(const FloorContext& c) {
     const double contact = c.rule.setting("contact").mm();
     const Room& room = *c.scene.room;
     const auto& corners = room.edge;
@@ -297,7 +292,7 @@ Lowest headroomOver(const Room& room, const Shape& s) {
     return out;
 }
 
-void judgeHeadroom(const JudgeContext& c) {
+void judgeHeadroom(const FloorContext& c) {
     const double contact = c.rule.setting("contact").mm();
     for (std::size_t i = 0; i < c.scene.placed.size(); ++i) {
         const Piece& p = c.scene.piece(i);
@@ -328,7 +323,7 @@ std::vector<Handle> lower(const Reading& r, double target, const Project& job, c
 std::vector<Handle> apart(const Reading& r, double target, const Project& job, const Scene&) {
     const double by = r.value.value - target;
     std::vector<Handle> out;
-    if (r.surface >= 0) {
+    if (r.surface.isWall()) {
         for (const char* way : {"left", "right", "up", "down"})
             out.push_back({[&job, id = r.piece, way](double x) {
                                return fmt::format(
@@ -349,8 +344,8 @@ std::vector<Handle> apart(const Reading& r, double target, const Project& job, c
     return out;
 }
 
-constexpr std::array<RuleCode, 3> codes{{{"clash", judgeClash, apart, true},
-                                         {"inside", judgeInside, apart, true},
+constexpr std::array<RuleCode, 3> codes{{{"clash", {judgeClash, judgeWallClash}, apart, true},
+                                         {"inside", {judgeInside, judgeWallInside}, apart, true},
                                          {"headroom", judgeHeadroom, lower, true}}};
 
 } // namespace

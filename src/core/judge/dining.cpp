@@ -15,7 +15,7 @@ namespace {
 
 /// The lanes out from each side of a table that seats someone. A round or oval table has one from
 /// each chair, or from four quarters when no chair is there.
-std::vector<Lane> sidesOf(const Scene& scene, std::size_t table, const Rule& rule) {
+std::vector<Lane> sidesOf(const FloorView& scene, std::size_t table, const Rule& rule) {
     const Piece& t = scene.piece(table);
     const Pose& pose = scene.placed[table].pose;
     const Shape& shape = scene.placed[table].shape;
@@ -53,7 +53,7 @@ std::vector<Lane> sidesOf(const Scene& scene, std::size_t table, const Rule& rul
     return out;
 }
 
-void judgeWall(const JudgeContext& c) {
+void judgeWall(const FloorContext& c) {
     const Length look = c.rule.setting("look");
     for (std::size_t i = 0; i < c.scene.placed.size(); ++i) {
         const Piece& table = c.scene.piece(i);
@@ -86,7 +86,7 @@ void judgeWall(const JudgeContext& c) {
     }
 }
 
-void judgePullOut(const JudgeContext& c) {
+void judgePullOut(const FloorContext& c) {
     const Length look = c.rule.setting("look");
     const Length atTable = c.rule.setting("at table");
     const Room& room = *c.scene.room;
@@ -135,7 +135,7 @@ std::vector<Handle> pullOutHandles(const Reading& r, double target, const Projec
 }
 
 /// Table edge for each diner: on the fullest side of a table with sides, else of the whole edge.
-void judgeWidth(const JudgeContext& c) {
+void judgeWidth(const FloorContext& c) {
     const Length atTable = c.shared.setting("chair-pull-out", "at table");
     for (std::size_t t = 0; t < c.scene.placed.size(); ++t) {
         const Piece& table = c.scene.piece(t);

@@ -8,7 +8,7 @@ namespace mezzet {
 
 namespace {
 
-void judgeSwing(const JudgeContext& c) {
+void judgeSwing(const FloorContext& c) {
     const Room& room = *c.scene.room;
     const Length look = c.rule.setting("look");
     for (std::size_t d = 0; d < room.openings.size(); ++d) {

@@ -16,7 +16,7 @@ constexpr int goalDoorway = 100000;
 
 class Floor {
 public:
-    Floor(const Scene& scene, const FloorWaysAsked& asked) : scene_(scene), asked_(asked) {
+    Floor(const FloorView& scene, const FloorWaysAsked& asked) : scene_(scene), asked_(asked) {
         walls();
         leaves();
         for (const Fixture& f : scene.room->fixtures)
@@ -125,7 +125,7 @@ private:
         }
     }
 
-    const Scene& scene_;
+    const FloorView scene_;
     const FloorWaysAsked& asked_;
 };
 
@@ -160,13 +160,13 @@ int FloorWays::ownerOfPiece(int id) const {
     return -1;
 }
 
-FloorWays floorWays(const Scene& scene, const FloorWaysAsked& asked) {
+FloorWays floorWays(const FloorView& scene, const FloorWaysAsked& asked) {
     Floor floor(scene, asked);
     return {std::move(floor.owners), std::move(floor.thresholds),
             WayFinder(std::move(floor.blocks), asked.widest)};
 }
 
-std::vector<Goal> goalsOf(const Scene& scene, const FloorWays& ways, Length reachOver) {
+std::vector<Goal> goalsOf(const FloorView& scene, const FloorWays& ways, Length reachOver) {
     std::vector<Goal> out;
     int doorway = goalDoorway;
     const Room& room = *scene.room;

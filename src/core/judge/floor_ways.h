@@ -26,7 +26,7 @@ struct FloorWaysAsked {
     Length behind;          ///< how far behind the table's edge a chair's back stands then
     Length atTable;         ///< how near a chair's front is to its table's edge when drawn up
 };
-[[nodiscard]] FloorWays floorWays(const Scene&, const FloorWaysAsked&);
+[[nodiscard]] FloorWays floorWays(const FloorView&, const FloorWaysAsked&);
 
 /// A door or a plain opening.
 [[nodiscard]] bool isWayIn(const Opening&);
@@ -40,6 +40,6 @@ struct Goal {
     Opened opened; ///< what gives way at the goal itself
 };
 /// Everything one wants to get to: each seat, bed side, front that opens, window and closet.
-[[nodiscard]] std::vector<Goal> goalsOf(const Scene&, const FloorWays&, Length reachOver);
+[[nodiscard]] std::vector<Goal> goalsOf(const FloorView&, const FloorWays&, Length reachOver);
 
 } // namespace mezzet

@@ -23,7 +23,7 @@ bool isPicture(const Piece& p) {
 }
 
 /// Things that are looked at and judged by themselves: not a group's pieces, nor what leans.
-template <class Each> void eachPicture(const JudgeContext& c, Each each) {
+template <class Each> void eachPicture(const WallContext& c, Each each) {
     for (std::size_t i = 0; i < c.scene.hung.size(); ++i) {
         const Piece& p = c.scene.hungPiece(i);
         if (isPicture(p) && p.group() == 0 && p.hanging.mount != Mount::leaned)
@@ -32,48 +32,48 @@ template <class Each> void eachPicture(const JudgeContext& c, Each each) {
 }
 
 /// The stairs a thing hangs over, if it does.
-const Fixture* stairsUnder(const Scene& scene, int wall, const Box& b) {
+const Fixture* stairsUnder(const WallsView& scene, int wall, const Box& b) {
     const Fixture* f = stairsOn(*scene.room, wall);
     if (f == nullptr)
         return nullptr;
     return overStairs(*f, b.centre().x) ? f : nullptr;
 }
 
-Length setting(const JudgeContext& c, std::string_view rule, std::string_view name) {
+Length setting(const WallContext& c, std::string_view rule, std::string_view name) {
     return c.shared.setting(rule, name);
 }
 
-std::optional<std::size_t> furniture(const JudgeContext& c, int wall, const Box& b) {
+std::optional<std::size_t> furniture(const WallContext& c, int wall, const Box& b) {
     return furnitureUnder(c.scene, c.shared.face(wall), b, setting(c, "art-above", "near"),
                           setting(c, "art-above", "reach"));
 }
 
-double topOf(const JudgeContext& c, int wall, std::size_t piece) {
-    return boxOn(pieceTarget(c.scene.piece(piece).id), wall, c.scene)->high.y;
+double topOf(const WallContext& c, int wall, std::size_t piece) {
+    return boxOn(pieceTarget(c.scene.floor.piece(piece).id), wall, c.scene)->high.y;
 }
 
 /// How high the centre may lie for the gap to the furniture to be in its band.
-std::pair<double, double> centresOver(const JudgeContext& c, const Box& b, double top) {
+std::pair<double, double> centresOver(const WallContext& c, const Box& b, double top) {
     const Rule* above = c.book.byId("art-above");
     const Band band = above != nullptr ? c.judgement.bandOf(*above) : Band{};
     const double half = b.size().y / 2;
     return {top + band.low.value_or(0) + half, top + band.high.value_or(1e6) + half};
 }
 
-void judgeCentre(const JudgeContext& c) {
+void judgeCentre(const WallContext& c) {
     const Band band = artCentreBand(c.rule, c.judgement);
     eachPicture(c, [&](std::size_t i, const Piece& p, const Box& b) {
-        if (stairsUnder(c.scene, p.wall, b) != nullptr)
+        if (stairsUnder(c.scene, p.wall(), b) != nullptr)
             return;
         const Vec2 at = c.scene.hung[i].pose.at;
         const Vec2 middle{at.x, b.centre().y};
-        const auto under = furniture(c, p.wall, b);
+        const auto under = furniture(c, p.wall(), b);
         if (under) {
-            const auto [low, high] = centresOver(c, b, topOf(c, p.wall, *under));
+            const auto [low, high] = centresOver(c, b, topOf(c, p.wall(), *under));
             const double gives =
                 std::max(low - band.high.value_or(1e6), band.low.value_or(0) - high);
             if (gives > 0.005) {
-                Reading& r = c.addOnWall(p.wall, p.id, pieceTarget(c.scene.piece(*under).id),
+                Reading& r = c.addOnWall(p.wall(), p.id, pieceTarget(c.scene.floor.piece(*under).id),
                                          Amount::of(Length::millimetres(middle.y)), Band{},
                                          {middle.x, 0}, middle);
                 r.band = band;
@@ -82,57 +82,57 @@ void judgeCentre(const JudgeContext& c) {
                 return;
             }
         }
-        c.addOnWall(p.wall, p.id, {}, Amount::of(Length::millimetres(middle.y)), band,
+        c.addOnWall(p.wall(), p.id, {}, Amount::of(Length::millimetres(middle.y)), band,
                     {middle.x, 0}, middle);
     });
 }
 
-void judgeAbove(const JudgeContext& c) {
+void judgeAbove(const WallContext& c) {
     eachPicture(c, [&](std::size_t, const Piece& p, const Box& b) {
-        const auto under = furniture(c, p.wall, b);
+        const auto under = furniture(c, p.wall(), b);
         if (!under)
             return;
-        const double top = topOf(c, p.wall, *under);
-        const auto on = *boxOn(pieceTarget(c.scene.piece(*under).id), p.wall, c.scene);
+        const double top = topOf(c, p.wall(), *under);
+        const auto on = *boxOn(pieceTarget(c.scene.floor.piece(*under).id), p.wall(), c.scene);
         const double x = std::clamp(b.centre().x, on.low.x, on.high.x);
-        c.addOnWall(p.wall, p.id, pieceTarget(c.scene.piece(*under).id),
+        c.addOnWall(p.wall(), p.id, pieceTarget(c.scene.floor.piece(*under).id),
                     Amount::of(Length::millimetres(b.low.y - top)), c.band, {x, top}, {x, b.low.y});
     });
 }
 
-void judgeWidth(const JudgeContext& c) {
+void judgeWidth(const WallContext& c) {
     eachPicture(c, [&](std::size_t, const Piece& p, const Box& b) {
-        const auto under = furniture(c, p.wall, b);
+        const auto under = furniture(c, p.wall(), b);
         // A plate or a clock over a sideboard is one of several things, not the picture over it.
         if (!under || p.kind->role == Role::object)
             return;
-        const auto on = *boxOn(pieceTarget(c.scene.piece(*under).id), p.wall, c.scene);
+        const auto on = *boxOn(pieceTarget(c.scene.floor.piece(*under).id), p.wall(), c.scene);
         const double wide = on.size().x;
-        c.addOnWall(p.wall, p.id, pieceTarget(c.scene.piece(*under).id),
+        c.addOnWall(p.wall(), p.id, pieceTarget(c.scene.floor.piece(*under).id),
                     Amount::ratio(b.size().x / std::max(wide, 1.0)), c.band, {b.low.x, b.low.y},
                     {b.high.x, b.low.y});
     });
 }
 
-void judgeShape(const JudgeContext& c) {
+void judgeShape(const WallContext& c) {
     // The wall over a piece of furniture is told once, however many things hang there.
     std::set<std::size_t> told;
     eachPicture(c, [&](std::size_t, const Piece& p, const Box& b) {
-        const auto under = furniture(c, p.wall, b);
+        const auto under = furniture(c, p.wall(), b);
         if (!under || p.kind->role == Role::object || !told.insert(*under).second)
             return;
         std::vector<int> but{p.id};
-        for (const Piece& q : c.scene.scheme->hung)
+        for (const Piece& q : c.scene.scheme->hung())
             if (q.kind->role == Role::sconce)
                 but.push_back(q.id);
         eachPicture(c, [&](std::size_t, const Piece& q, const Box& at) {
-            if (q.wall == p.wall && furniture(c, q.wall, at) == under) {
+            if (q.wall() == p.wall() && furniture(c, q.wall(), at) == under) {
                 but.push_back(q.id);
                 for (const Piece* m : c.scene.scheme->members(q.id))
                     but.push_back(m->id);
             }
         });
-        const auto free = freeOver(c.scene, c.shared.face(p.wall), *under, but);
+        const auto free = freeOver(c.scene, c.shared.face(p.wall()), *under, but);
         if (!free)
             return;
         const auto room = within(*free, c.rule.setting("sides"),
@@ -141,7 +141,7 @@ void judgeShape(const JudgeContext& c) {
                                  c.rule.setting("over"));
         if (!room)
             return;
-        Reading& r = c.addOnWall(p.wall, p.id, pieceTarget(c.scene.piece(*under).id),
+        Reading& r = c.addOnWall(p.wall(), p.id, pieceTarget(c.scene.floor.piece(*under).id),
                                  Amount::ratio(room->size().x / room->size().y), Band{}, room->low,
                                  room->high);
         r.verdict = Verdict::note;
@@ -149,20 +149,20 @@ void judgeShape(const JudgeContext& c) {
     });
 }
 
-void judgeSize(const JudgeContext& c) {
+void judgeSize(const WallContext& c) {
     eachPicture(c, [&](std::size_t, const Piece& p, const Box& b) {
-        if (p.kind->role == Role::object || stairsUnder(c.scene, p.wall, b) != nullptr)
+        if (p.kind->role == Role::object || stairsUnder(c.scene, p.wall(), b) != nullptr)
             return;
-        const auto all = obstaclesFor(c.scene, c.shared.face(p.wall), b, {p.id});
-        const auto free = freeAround(c.scene, p.wall, b.centre(), all);
+        const auto all = obstaclesFor(c.scene, c.shared.face(p.wall()), b, {p.id});
+        const auto free = freeAround(c.scene, p.wall(), b.centre(), all);
         if (!free)
             return;
         // The wall under a chair's height is not where anyone looks for a picture.
         Box seen = *free;
         seen.low.y = std::max(seen.low.y, Length::inches(30).mm());
         // What hangs over furniture belongs to it, and fills the stretch that gives.
-        if (const auto under = furniture(c, p.wall, b)) {
-            const Box below = *boxOn(pieceTarget(c.scene.piece(*under).id), p.wall, c.scene);
+        if (const auto under = furniture(c, p.wall(), b)) {
+            const Box below = *boxOn(pieceTarget(c.scene.floor.piece(*under).id), p.wall(), c.scene);
             seen.low = {std::max(seen.low.x, below.low.x), std::max(seen.low.y, below.high.y)};
             seen.high.x = std::min(seen.high.x, below.high.x);
         }
@@ -172,13 +172,13 @@ void judgeSize(const JudgeContext& c) {
         const auto room = within(seen, air, air, air);
         if (!room)
             return;
-        c.addOnWall(p.wall, p.id, {},
+        c.addOnWall(p.wall(), p.id, {},
                     Amount::ratio(b.size().x * b.size().y / (room->size().x * room->size().y)),
                     c.band, b.low, b.high);
     });
 }
 
-void judgeMatch(const JudgeContext& c) {
+void judgeMatch(const WallContext& c) {
     struct Largest {
         int piece = 0;
         double area = 0;
@@ -187,7 +187,7 @@ void judgeMatch(const JudgeContext& c) {
     const Room& room = *c.scene.room;
     std::vector<Largest> of(room.walls.size());
     eachPicture(c, [&](std::size_t, const Piece& p, const Box& b) {
-        Largest& l = of[static_cast<std::size_t>(p.wall)];
+        Largest& l = of[static_cast<std::size_t>(p.wall())];
         if (const double area = b.size().x * b.size().y; area > l.area)
             l = {p.id, area, b};
     });
@@ -211,7 +211,7 @@ void judgeMatch(const JudgeContext& c) {
         }
 }
 
-void judgeGaps(const JudgeContext& c) {
+void judgeGaps(const WallContext& c) {
     for (std::size_t g = 0; g < c.scene.hung.size(); ++g) {
         const Piece& group = c.scene.hungPiece(g);
         if (!group.isGroup())
@@ -250,14 +250,14 @@ void judgeGaps(const JudgeContext& c) {
                 worst = &x;
             }
         }
-        c.addOnWall(group.wall, group.id, {}, Amount::of(worst->clear()), band, worst->onFirst,
+        c.addOnWall(group.wall(), group.id, {}, Amount::of(worst->clear()), band, worst->onFirst,
                     worst->onSecond);
     }
 }
 
-void judgeAir(const JudgeContext& c) {
+void judgeAir(const WallContext& c) {
     eachPicture(c, [&](std::size_t, const Piece& p, const Box& b) {
-        const double length = c.scene.room->walls[static_cast<std::size_t>(p.wall)].length().mm();
+        const double length = c.scene.room->walls[static_cast<std::size_t>(p.wall())].length().mm();
         double best = 1e300;
         Target what;
         Vec2 from;
@@ -277,23 +277,23 @@ void judgeAir(const JudgeContext& c) {
             from = {left >= b.high.x ? b.high.x : b.low.x, y};
             to = {left >= b.high.x ? left : right, y};
         };
-        for (const auto& o : obstaclesFor(c.scene, c.shared.face(p.wall), b, {p.id}))
+        for (const auto& o : obstaclesFor(c.scene, c.shared.face(p.wall()), b, {p.id}))
             if (o.what.is != Target::Is::piece || c.scene.scheme->byId(o.what.piece)->onWall())
                 if (o.box.size().x > 1)
                     beside(o.box.low.x, o.box.high.x, o.box.low.y, o.box.high.y, o.what);
         Target corner;
         corner.is = Target::Is::corner;
-        corner.index = p.wall;
+        corner.index = p.wall();
         beside(-1, 0, 0, 1e6, corner);
-        corner.index = (p.wall + 1) % static_cast<int>(c.scene.room->walls.size());
+        corner.index = (p.wall() + 1) % static_cast<int>(c.scene.room->walls.size());
         beside(length, length + 1, 0, 1e6, corner);
         if (best < 1e299)
-            c.addOnWall(p.wall, p.id, what, Amount::of(Length::millimetres(best)), c.band, from,
+            c.addOnWall(p.wall(), p.id, what, Amount::of(Length::millimetres(best)), c.band, from,
                         to);
     });
 }
 
-void judgeSconce(const JudgeContext& c) {
+void judgeSconce(const WallContext& c) {
     for (std::size_t i = 0; i < c.scene.hung.size(); ++i) {
         const Piece& p = c.scene.hungPiece(i);
         // One over a picture lights that; one that swings is set by who reads.
@@ -301,22 +301,22 @@ void judgeSconce(const JudgeContext& c) {
             p.size.height < p.size.width)
             continue;
         const Box b = bounds(c.scene.hung[i].shape);
-        c.addOnWall(p.wall, p.id, {}, Amount::of(Length::millimetres(b.centre().y)), c.band,
+        c.addOnWall(p.wall(), p.id, {}, Amount::of(Length::millimetres(b.centre().y)), c.band,
                     {b.centre().x, 0}, b.centre());
     }
 }
 
-void judgeStairs(const JudgeContext& c) {
+void judgeStairs(const WallContext& c) {
     const Rule* centre = c.book.byId("art-centre");
     const Band band = centre != nullptr && c.judgement.choices.count(c.rule.id) == 0
                           ? artCentreBand(*centre, c.judgement)
                           : c.band;
     eachPicture(c, [&](std::size_t, const Piece& p, const Box& b) {
-        const Fixture* stairs = stairsUnder(c.scene, p.wall, b);
+        const Fixture* stairs = stairsUnder(c.scene, p.wall(), b);
         if (stairs == nullptr)
             return;
         const double line = nosingAt(*stairs, b.centre().x);
-        c.addOnWall(p.wall, p.id, targetOf(*stairs),
+        c.addOnWall(p.wall(), p.id, targetOf(*stairs),
                     Amount::of(Length::millimetres(b.centre().y - line)), band,
                     {b.centre().x, line}, b.centre());
     });
@@ -324,15 +324,15 @@ void judgeStairs(const JudgeContext& c) {
 
 /// Equal steps up a stair, each against the mean of all: from middle to middle, or, where things of
 /// several widths are set at one gap, from edge to edge. Things over one another are no steps.
-void judgeSteps(const JudgeContext& c) {
+void judgeSteps(const WallContext& c) {
     struct Step {
         int piece = 0;
         Box box;
     };
     std::map<int, std::vector<Step>> walls;
     eachPicture(c, [&](std::size_t, const Piece& p, const Box& b) {
-        if (stairsUnder(c.scene, p.wall, b) != nullptr)
-            walls[p.wall].push_back({p.id, b});
+        if (stairsUnder(c.scene, p.wall(), b) != nullptr)
+            walls[p.wall()].push_back({p.id, b});
     });
     for (auto& [wall, all] : walls) {
         if (all.size() < 3)
@@ -411,7 +411,7 @@ std::vector<Handle> stepHandles(const Reading& r, double target, const Project& 
 std::vector<Handle> widthHandles(const Reading& r, double target, const Project& job,
                                  const Scene& scene) {
     const Piece& p = *job.scheme().byId(r.piece);
-    const auto on = boxOn(r.other, p.wall, scene);
+    const auto on = boxOn(r.other, p.wall(), scene);
     if (p.isGroup() || !on)
         return {};
     return {resize(job, r.piece, SizeFigure::width, target * on->size().x, 1 / on->size().x)};

@@ -10,7 +10,7 @@ Judging::Judging(const Scene& scene, const RuleBook& book, const Judgement& judg
                  const Stopped& stopped)
     : scene_(scene), book_(book), judgement_(judgement), stopped_(stopped), shared_(scene, book),
       read_(book.rules.size(), 0) {
-    judged_.readings.reserve(scene.placed.size() * 2);
+    judged_.readings.reserve(scene.all.size() * 2);
 }
 
 void Judging::read(const Rule& rule) {
@@ -22,8 +22,12 @@ void Judging::read(const Rule& rule) {
     if (!code->after.empty())
         if (const Rule* first = book_.byId(code->after))
             read(*first);
-    code->judge({scene_, book_, rule, judgement_.bandOf(rule), judged_.readings, judgement_,
-                 shared_, judged_.ways, stopped_});
+    const JudgeContext context{book_,   rule,         judgement_.bandOf(rule), judged_.readings,
+                               judgement_, shared_, judged_.ways,           stopped_};
+    if (code->judge.floor != nullptr)
+        code->judge.floor({context, FloorView(scene_)});
+    if (code->judge.walls != nullptr)
+        code->judge.walls({context, WallsView(scene_)});
     judged_.stopped = judged_.stopped || (stopped_ && stopped_());
 }
 

@@ -11,7 +11,7 @@ namespace mezzet {
 
 namespace {
 
-void judgeScale(const JudgeContext& c) {
+void judgeScale(const FloorContext& c) {
     const Room& room = *c.scene.room;
     const Length behind = c.rule.setting("behind");
     for (std::size_t i = 0; i < c.scene.placed.size(); ++i) {

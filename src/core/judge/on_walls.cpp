@@ -14,7 +14,7 @@
 
 namespace mezzet {
 
-std::optional<ShelfBeam> shelfBeam(const Scene& scene, std::size_t piece, const RuleBook& book) {
+std::optional<ShelfBeam> shelfBeam(const WallsView& scene, std::size_t piece, const RuleBook& book) {
     const Piece& p = scene.hungPiece(piece);
     const Rule* rule = book.byId("shelf-sag");
     if (p.kind->role != Role::shelf || rule == nullptr)
@@ -51,7 +51,7 @@ Length statureOf(const Judgement& judgement) {
     return sum / static_cast<double>(all.size());
 }
 
-bool worthSeeing(const Target& t, const Scene& scene) {
+bool worthSeeing(const Target& t, const WallsView& scene) {
     if (t.is == Target::Is::window)
         return true;
     if (t.is == Target::Is::fixture)
@@ -88,20 +88,20 @@ std::string mirrorSaid(const MirrorView& view, const Wording& say) {
 
 namespace {
 
-void judgeShelves(const JudgeContext& c) {
+void judgeShelves(const WallContext& c) {
     for (std::size_t i = 0; i < c.scene.hung.size(); ++i) {
         const Piece& p = c.scene.hungPiece(i);
         if (p.kind->role != Role::shelf)
             continue;
         const Box b = bounds(c.scene.hung[i].shape);
-        Reading& r = c.addOnWall(p.wall, p.id, {}, Amount::of(Length::millimetres(b.high.y)),
+        Reading& r = c.addOnWall(p.wall(), p.id, {}, Amount::of(Length::millimetres(b.high.y)),
                                  Band{}, {b.low.x, 0}, {b.low.x, b.high.y});
         r.verdict = Verdict::note;
         r.second = Amount::of(p.size.depth);
     }
 }
 
-void judgeSag(const JudgeContext& c) {
+void judgeSag(const WallContext& c) {
     for (std::size_t i = 0; i < c.scene.hung.size(); ++i) {
         const auto beam = shelfBeam(c.scene, i, c.book);
         if (!beam)
@@ -112,13 +112,13 @@ void judgeSag(const JudgeContext& c) {
             s.span.mm() * std::min(c.rule.number("share of span"), c.rule.number("share of foot"));
         const Box b = bounds(c.scene.hung[i].shape);
         const Vec2 at{b.low.x + s.at.mm(), b.low.y};
-        Reading& r = c.addOnWall(p.wall, p.id, {}, Amount::of(s.deflection), Band{{}, most, {}, {}},
+        Reading& r = c.addOnWall(p.wall(), p.id, {}, Amount::of(s.deflection), Band{{}, most, {}, {}},
                                  at, at - Vec2{0, s.deflection.mm()});
         r.second = Amount::of(s.span);
     }
 }
 
-void judgeProtrude(const JudgeContext& c) {
+void judgeProtrude(const WallContext& c) {
     const Length low = c.rule.setting("from");
     const Length high = c.rule.setting("to");
     const Length walk = c.rule.setting("walk");
@@ -128,24 +128,24 @@ void judgeProtrude(const JudgeContext& c) {
             continue;
         const Box b = bounds(c.scene.hung[i].shape);
         const Length foot = Length::millimetres(
-            b.low.y - floorUnder(*c.scene.room, p.wall, b.centre().x));
+            b.low.y - floorUnder(*c.scene.room, p.wall(), b.centre().x));
         // What reaches down to 27 in is found by a cane; what is over 80 is over heads.
         if (foot <= low || foot >= high)
             continue;
         // Furniture under it keeps people off.
         bool kept = false;
-        for (const Standing& s : c.shared.face(p.wall).standing)
-            kept = kept || (!c.scene.piece(s.index).kind->flat() && s.off < walk.mm() &&
+        for (const Standing& s : c.shared.face(p.wall()).standing)
+            kept = kept || (!c.scene.floor.piece(s.index).kind->flat() && s.off < walk.mm() &&
                             s.left < b.high.x && s.right > b.low.x);
         if (kept)
             continue;
-        c.addOnWall(p.wall, p.id, {}, Amount::of(p.size.depth), c.band, {b.low.x, b.centre().y},
+        c.addOnWall(p.wall(), p.id, {}, Amount::of(p.size.depth), c.band, {b.low.x, b.centre().y},
                     {b.high.x, b.centre().y});
     }
 }
 
 /// The nearest line cables are likely along, and how far it is.
-void judgeCables(const JudgeContext& c) {
+void judgeCables(const WallContext& c) {
     const HookRules rules = hookRules(c.book);
     const Room& room = *c.scene.room;
     for (const HangOf& h : c.shared.hangs()) {
@@ -189,7 +189,7 @@ void judgeCables(const JudgeContext& c) {
     }
 }
 
-void judgeHooks(const JudgeContext& c) {
+void judgeHooks(const WallContext& c) {
     const HookRules rules = hookRules(c.book);
     for (const HangOf& h : c.shared.hangs()) {
         if (h.hooks.empty())
@@ -215,7 +215,7 @@ void judgeHooks(const JudgeContext& c) {
     }
 }
 
-void judgeMirrors(const JudgeContext& c) {
+void judgeMirrors(const WallContext& c) {
     constexpr int strips = 32;
     const auto lookers = lookersOf(c.scene, statureOf(c.judgement));
     for (std::size_t i = 0; i < c.scene.hung.size(); ++i) {
@@ -242,7 +242,7 @@ void judgeMirrors(const JudgeContext& c) {
                     opposite = v;
             }
             // Walking toward it down a room, one meets oneself.
-            const Wall& w = c.scene.room->walls[static_cast<std::size_t>(p.wall)];
+            const Wall& w = c.scene.room->walls[static_cast<std::size_t>(p.wall())];
             const double far = dot(l.at - w.start, w.inward());
             if (v.self && l.from.is != Target::Is::piece && far > c.rule.setting("hall").mm())
                 meets = v;
@@ -254,7 +254,7 @@ void judgeMirrors(const JudgeContext& c) {
         if (!best)
             continue;
         const auto tell = [&](const MirrorView& v, double share, Verdict verdict, int part) {
-            Reading& r = c.addOnWall(p.wall, p.id, v.looker.from, Amount::ratio(share), Band{},
+            Reading& r = c.addOnWall(p.wall(), p.id, v.looker.from, Amount::ratio(share), Band{},
                                      b.low, b.high);
             r.verdict = verdict;
             r.part = part;

@@ -13,13 +13,13 @@ namespace mezzet {
 /// load that is said, or what leans on it, or books (or, on a narrow ledge, light things) by the
 /// running foot. Empty for what is no shelf, or of no material the book knows. `piece` is an index
 /// in scene.hung.
-[[nodiscard]] std::optional<ShelfBeam> shelfBeam(const Scene&, std::size_t piece, const RuleBook&);
+[[nodiscard]] std::optional<ShelfBeam> shelfBeam(const WallsView&, std::size_t piece, const RuleBook&);
 
 /// The mean stature of who looks, or 5 ft 6 in when nothing is said.
 [[nodiscard]] Length statureOf(const Judgement&);
 
 /// Whether something is worth seeing twice: a window, a lamp, a picture, a plant, a fire.
-[[nodiscard]] bool worthSeeing(const Target&, const Scene&);
+[[nodiscard]] bool worthSeeing(const Target&, const WallsView&);
 
 /// "Round mirror from sofa: window 1 23 %, floor lamp 6 %, wall D 40 %", as people would say it.
 [[nodiscard]] std::string mirrorSaid(const MirrorView&, const Wording&);

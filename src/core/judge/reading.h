@@ -35,15 +35,15 @@ struct Reading {
     Band band;
     Verdict verdict = Verdict::right;
     std::array<Vec2, 2> at; ///< where it is seen on its surface, mm
-    int surface = -1;       ///< the floor, or the index of the wall it is seen on
+    SurfaceId surface;      ///< the one it is seen on
 
     [[nodiscard]] bool toMend() const {
         return verdict == Verdict::tight || verdict == Verdict::loose || verdict == Verdict::clash;
     }
-    /// True when it is a stretch that can be drawn on a surface: -1 the floor, else a wall. Of the
-    /// walls' readings every one is.
-    [[nodiscard]] bool seenOn(int which) const {
-        return surface == which && (surface >= 0 || rule->seenInPlan);
+    /// True when it is a stretch that can be drawn on a surface; of the walls' readings every one
+    /// is.
+    [[nodiscard]] bool seenOn(SurfaceId which) const {
+        return surface == which && (!surface.isFloor() || rule->seenInPlan);
     }
     /// True for the same relation, whatever its value: of ways the one to the same goal, whatever
     /// makes it narrow.

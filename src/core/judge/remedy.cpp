@@ -179,10 +179,9 @@ struct Step {
 /// How far pieces move in all, mm.
 double movedBy(const Scene& before, const Scene& after) {
     double sum = 0;
-    for (const auto* list : {&before.placed, &before.hung})
-        for (const Placed& p : *list)
-            if (const Placed* now = after.byId(p.id))
-                sum += norm(now->pose.at - p.pose.at);
+    for (const Placed& p : before.all)
+        if (const Placed* now = after.byId(p.id))
+            sum += norm(now->pose.at - p.pose.at);
     return sum;
 }
 
@@ -338,13 +337,11 @@ Mended mendAll(const Project& job, const MendAsked& asked) {
     };
     out.before = out.after = count(judged.readings);
     const auto tooFar = [&](const Scene& then) {
-        for (const auto* list : {&start->placed, &start->hung})
-            for (const Placed& p : *list) {
-                const Placed* moved = then.byId(p.id);
-                if (moved != nullptr &&
-                    distance(p.pose.at, moved->pose.at) > asked.largestMove + quiet)
-                    return true;
-            }
+        for (const Placed& p : start->all) {
+            const Placed* moved = then.byId(p.id);
+            if (moved != nullptr && distance(p.pose.at, moved->pose.at) > asked.largestMove + quiet)
+                return true;
+        }
         return false;
     };
     std::vector<Reading> given;  ///< up: no remedy of theirs will do

@@ -46,9 +46,10 @@ bool Shared::hasChairs() {
     if (!chairs_) {
         chairs_ = false;
         const Length at = setting("chair-pull-out", "at table");
-        for (std::size_t i = 0; i < scene_.placed.size() && !*chairs_; ++i)
-            chairs_ = scene_.piece(i).kind->role == Role::diningChair &&
-                      tableOf(scene_, i, at).has_value();
+        const FloorView floor(scene_);
+        for (std::size_t i = 0; i < floor.placed.size() && !*chairs_; ++i)
+            chairs_ = floor.piece(i).kind->role == Role::diningChair &&
+                      tableOf(floor, i, at).has_value();
     }
     return *chairs_;
 }

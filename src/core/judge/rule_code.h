@@ -27,7 +27,7 @@ public:
     [[nodiscard]] Length setting(std::string_view rule, std::string_view name) const;
 
 private:
-    const Scene& scene_;
+    const Scene& scene_; ///< of which each is shown the view it is for
     const RuleBook& book_;
     std::array<std::optional<FloorWays>, 2> ways_;
     std::optional<bool> chairs_;
@@ -36,9 +36,8 @@ private:
     std::optional<Reflections> reflections_;
 };
 
-/// What a rule's code is given.
+/// What a rule's code is given, whatever surface it is about.
 struct JudgeContext {
-    const Scene& scene;
     const RuleBook& book;
     const Rule& rule;
     const Band band;
@@ -55,15 +54,37 @@ struct JudgeContext {
         return add(piece, other, value, band, a, b);
     }
     Reading& add(int piece, Target other, Amount value, const Band& own, Vec2 a, Vec2 b) const;
-    /// The same of something seen on a wall.
+    /// For information: no band, nothing to mend.
+    Reading& note(int piece, Target other, Amount value, Vec2 a, Vec2 b) const;
+};
+
+/// A rule about the floor sees what stands on it, and no picture.
+struct FloorContext : JudgeContext {
+    FloorView scene;
+};
+
+/// A rule about walls sees what hangs, and the floor before it.
+struct WallContext : JudgeContext {
+    WallsView scene;
+
+    /// Adds a reading of something seen on a wall.
     Reading& addOnWall(int wall, int piece, Target other, Amount value, const Band& own, Vec2 a,
                        Vec2 b) const {
         Reading& r = add(piece, other, value, own, a, b);
-        r.surface = wall;
+        r.surface = onWall(wall);
         return r;
     }
-    /// For information: no band, nothing to mend.
-    Reading& note(int piece, Target other, Amount value, Vec2 a, Vec2 b) const;
+};
+
+/// What measures a rule, by the surface it looks at; a rule may look at several.
+struct Measure {
+    using OfFloor = void (*)(const FloorContext&);
+    using OfWalls = void (*)(const WallContext&);
+    constexpr Measure(OfFloor f) : floor(f) {}
+    constexpr Measure(OfWalls w) : walls(w) {}
+    constexpr Measure(OfFloor f, OfWalls w) : floor(f), walls(w) {}
+    OfFloor floor = nullptr;
+    OfWalls walls = nullptr;
 };
 
 /// One line that could bring a reading to another value, with a number in it to be found.
@@ -79,8 +100,7 @@ struct Handle {
 /// The code of one rule.
 struct RuleCode {
     std::string_view id;
-    /// Measures it over a scene.
-    void (*judge)(const JudgeContext&);
+    Measure judge;
     /// What could bring a reading to the value `target`, likeliest first.
     std::vector<Handle> (*handles)(const Reading&, double target, const Project&, const Scene&);
     /// A reading is there only while there is something to mend.

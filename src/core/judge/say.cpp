@@ -69,7 +69,7 @@ bool takesLong(std::string_view text) {
     return foldCase(trimmed(text)).starts_with("mend");
 }
 
-Result<Said> readSaid(std::string_view text, const Project& job, int selected, int surface,
+Result<Said> readSaid(std::string_view text, const Project& job, int selected, SurfaceId surface,
                       const Stopped& stopped) {
     if (!takesLong(text) || !isText(text) || text.size() > 2000)
         return readLine(text, job, selected, surface);

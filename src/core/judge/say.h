@@ -8,7 +8,7 @@ namespace mezzet {
 /// Reads a line as readLine does, and besides it what needs readings: "mend all", "mend all within
 /// 18", "mend sofa". Problem: as readLine's, that there is nothing to mend, or that it was stopped.
 [[nodiscard]] Result<Said> readSaid(std::string_view text, const Project&, int selected = 0,
-                                    int surface = -1, const Stopped& stopped = {});
+                                    SurfaceId surface = {}, const Stopped& stopped = {});
 
 /// True for lines that take readSaid more than a moment.
 [[nodiscard]] bool takesLong(std::string_view text);

@@ -19,7 +19,7 @@ struct FacedTable {
 
 /// The low table a seat faces: the nearest one within reach whose middle lies before its front edge
 /// and no farther round than the rule's angle.
-std::optional<FacedTable> tableBefore(const Scene& scene, std::size_t seat, const Rule& reachRule) {
+std::optional<FacedTable> tableBefore(const FloorView& scene, std::size_t seat, const Rule& reachRule) {
     const Piece& s = scene.piece(seat);
     const Pose& pose = scene.placed[seat].pose;
     const auto edge = frontEdge(s, pose);
@@ -45,13 +45,13 @@ std::optional<FacedTable> tableBefore(const Scene& scene, std::size_t seat, cons
 }
 
 /// What it is to face a table is told once, by the first of the three rules.
-const Rule& reachRule(const JudgeContext& c) {
+const Rule& reachRule(const FloorContext& c) {
     const Rule* r = c.book.byId("seat-to-table");
     return r != nullptr ? *r : c.rule;
 }
 
 /// A corner sofa's return is sat on too: the gap from its inner edge, for a table beside it.
-void judgeReturn(const JudgeContext& c, std::size_t seat, std::size_t table) {
+void judgeReturn(const FloorContext& c, std::size_t seat, std::size_t table) {
     const Piece& s = c.scene.piece(seat);
     if (s.footprint.form != FootprintForm::ell)
         return;
@@ -72,7 +72,7 @@ void judgeReturn(const JudgeContext& c, std::size_t seat, std::size_t table) {
         .part = 1;
 }
 
-void judgeGap(const JudgeContext& c) {
+void judgeGap(const FloorContext& c) {
     for (std::size_t i = 0; i < c.scene.placed.size(); ++i) {
         if (!isLounge(c.scene.piece(i)))
             continue;
@@ -86,7 +86,7 @@ void judgeGap(const JudgeContext& c) {
 }
 
 /// The longest seat before each low table.
-template <class Each> void mainSeats(const JudgeContext& c, Each each) {
+template <class Each> void mainSeats(const FloorContext& c, Each each) {
     const Rule& reach = reachRule(c);
     std::map<std::size_t, FacedTable> longest; // by table
     for (std::size_t s = 0; s < c.scene.placed.size(); ++s) {
@@ -103,7 +103,7 @@ template <class Each> void mainSeats(const JudgeContext& c, Each each) {
         each(seat);
 }
 
-void judgeLevel(const JudgeContext& c) {
+void judgeLevel(const FloorContext& c) {
     mainSeats(c, [&](const FacedTable& f) {
         const Piece& seat = c.scene.piece(f.seat);
         const Piece& table = c.scene.piece(f.table);
@@ -117,7 +117,7 @@ void judgeLevel(const JudgeContext& c) {
     });
 }
 
-void judgeLength(const JudgeContext& c) {
+void judgeLength(const FloorContext& c) {
     mainSeats(c, [&](const FacedTable& f) {
         const Piece& seat = c.scene.piece(f.seat);
         const Piece& table = c.scene.piece(f.table);

@@ -43,7 +43,7 @@ bool fromBehind(const Piece& p, const Placed& where, Vec2 eye) {
 
 class PlanLooker {
 public:
-    PlanLooker(const Scene& scene, Vec2 eye) : scene_(scene) {
+    PlanLooker(const FloorView& scene, Vec2 eye) : scene_(scene) {
         view_.from = eye;
         const Room& room = *scene.room;
         for (std::size_t i = 0; i < room.stretches(); ++i) {
@@ -121,20 +121,20 @@ private:
         view_.owners.push_back(t);
     }
 
-    const Scene& scene_;
+    const FloorView scene_;
     RoomView view_;
     std::vector<Seen> seen_;
 };
 
 /// Everything that rises into a sight line but the two it runs between.
-int hiddenBy(const Scene& scene, const SightLine& line, int a, int b) {
+int hiddenBy(const FloorView& scene, const SightLine& line, int a, int b) {
     for (std::size_t i = 0; i < scene.placed.size(); ++i) {
         const Piece& p = scene.piece(i);
         if (p.id == a || p.id == b || p.kind->flat())
             continue;
         // What carries the mark is not in its way.
         const Placed* mark = scene.byId(b);
-        if (mark != nullptr && scene.scheme->byId(b)->kind->standsOn &&
+        if (mark != nullptr && scene.scheme->byId(b)->kind->standsOn() &&
             gapBetween(mark->shape, scene.placed[i].shape).depth > Length{})
             continue;
         if (hides(line, scene.placed[i].shape, p.size.height))
@@ -144,7 +144,7 @@ int hiddenBy(const Scene& scene, const SightLine& line, int a, int b) {
 }
 
 /// The part of a piece's back, 0 to 1, that is seen from an eye over whatever stands between.
-double backSeenFrom(const Scene& scene, std::size_t i, Vec2 eye, Length eyeHeight) {
+double backSeenFrom(const FloorView& scene, std::size_t i, Vec2 eye, Length eyeHeight) {
     const Piece& p = scene.piece(i);
     const Pose& pose = scene.placed[i].pose;
     constexpr int looks = 9;
@@ -167,7 +167,7 @@ double backSeenFrom(const Scene& scene, std::size_t i, Vec2 eye, Length eyeHeigh
     return static_cast<double>(seen) / looks;
 }
 
-void judgeBack(const JudgeContext& c) {
+void judgeBack(const FloorContext& c) {
     const Room& room = *c.scene.room;
     const Length against = c.rule.setting("against a wall");
     const Length toGlass = c.rule.setting("before a window");
@@ -247,7 +247,7 @@ std::vector<Handle> backHandles(const Reading& r, double, const Project& job, co
     return out;
 }
 
-void judgeEntry(const JudgeContext& c) {
+void judgeEntry(const FloorContext& c) {
     if (!c.scene.room->closed || c.scene.placed.empty())
         return;
     for (const Opening& o : c.scene.room->openings) {
@@ -263,7 +263,7 @@ void judgeEntry(const JudgeContext& c) {
 }
 
 /// A seat's back before a window: the gap to the wall, and what lies below the sill.
-void judgeSill(const JudgeContext& c) {
+void judgeSill(const FloorContext& c) {
     const Room& room = *c.scene.room;
     const Length look = c.rule.setting("look");
     for (std::size_t i = 0; i < c.scene.placed.size(); ++i) {
@@ -293,7 +293,7 @@ void judgeSill(const JudgeContext& c) {
     }
 }
 
-void judgeScreen(const JudgeContext& c) {
+void judgeScreen(const FloorContext& c) {
     const double want = c.rule.number("degrees across") * std::numbers::pi / 180;
     for (const auto& s : screenSights(c.scene)) {
         if (s.hiddenBy != 0)
@@ -308,14 +308,14 @@ void judgeScreen(const JudgeContext& c) {
     }
 }
 
-void judgeConsole(const JudgeContext& c) {
+void judgeConsole(const FloorContext& c) {
     for (std::size_t i = 0; i < c.scene.placed.size(); ++i) {
         const Piece& screen = c.scene.piece(i);
-        if (!isScreen(screen) || !screen.kind->standsOn)
+        if (!isScreen(screen) || !screen.kind->standsOn())
             continue;
         for (std::size_t k = 0; k < c.scene.placed.size(); ++k) {
             const Piece& under = c.scene.piece(k);
-            if (under.kind->family != Family::storage || under.kind->standsOn ||
+            if (under.kind->family != Family::storage || under.kind->standsOn() ||
                 gapBetween(c.scene.placed[i].shape, c.scene.placed[k].shape).depth <= Length{})
                 continue;
             const Pose& pose = c.scene.placed[k].pose;
@@ -338,7 +338,7 @@ std::vector<Handle> consoleHandles(const Reading& r, double target, const Projec
 
 /// Where a window is mirrored in a screen for the seat that looks at it: the share of the window's
 /// width. The screen is a plane mirror; by the mirrored eye.
-void judgeGlare(const JudgeContext& c) {
+void judgeGlare(const FloorContext& c) {
     const Room& room = *c.scene.room;
     for (const auto& s : screenSights(c.scene)) {
         if (s.hiddenBy != 0)
@@ -392,7 +392,7 @@ constexpr std::array<RuleCode, 6> codes{{{"finished-back", judgeBack, backHandle
 
 } // namespace
 
-RoomView viewFromDoor(const Scene& scene, const Opening& o) {
+RoomView viewFromDoor(const FloorView& scene, const Opening& o) {
     const Wall& w = scene.room->walls[static_cast<std::size_t>(o.wall)];
     // Just inside the door, so that its own wall is not all one sees.
     PlanLooker looker(scene, middleOf(*scene.room, o) + w.inward() * 1.0);
@@ -401,7 +401,7 @@ RoomView viewFromDoor(const Scene& scene, const Opening& o) {
     return looker.look(Angle::radians(in - quarterTurn), Angle::radians(2 * quarterTurn));
 }
 
-RoomView viewFromSeat(const Scene& scene, int piece) {
+RoomView viewFromSeat(const FloorView& scene, int piece) {
     const Piece& p = *scene.scheme->byId(piece);
     const Placed& where = *scene.byId(piece);
     PlanLooker looker(scene, frontMiddle(p, where.pose));
@@ -411,7 +411,7 @@ RoomView viewFromSeat(const Scene& scene, int piece) {
     return looker.look(Angle::radians(ahead - third), Angle::radians(2 * third));
 }
 
-RoomView viewFromOutside(const Scene& scene, const Opening& o) {
+RoomView viewFromOutside(const FloorView& scene, const Opening& o) {
     const Wall& w = scene.room->walls[static_cast<std::size_t>(o.wall)];
     const Vec2 eye = middleOf(*scene.room, o) - w.inward() * outThere.mm();
     PlanLooker looker(scene, eye);
@@ -426,7 +426,7 @@ RoomView viewFromOutside(const Scene& scene, const Opening& o) {
                       : looker.look(Angle::radians(b), Angle::radians(-sweep));
 }
 
-std::vector<ScreenSight> screenSights(const Scene& scene) {
+std::vector<ScreenSight> screenSights(const FloorView& scene) {
     std::vector<ScreenSight> out;
     for (std::size_t k = 0; k < scene.placed.size(); ++k) {
         const Piece& screen = scene.piece(k);

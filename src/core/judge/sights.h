@@ -25,12 +25,12 @@ struct RoomView {
 };
 
 /// On opening a door: a quarter turn either way from straight in, less a hair.
-[[nodiscard]] RoomView viewFromDoor(const Scene&, const Opening&);
+[[nodiscard]] RoomView viewFromDoor(const FloorView&, const Opening&);
 /// From a seat, a third of a turn about straight ahead (common practice: what one sees without
 /// turning the head).
-[[nodiscard]] RoomView viewFromSeat(const Scene&, int piece);
+[[nodiscard]] RoomView viewFromSeat(const FloorView&, int piece);
 /// From outside through a window: three metres out, over its sill.
-[[nodiscard]] RoomView viewFromOutside(const Scene&, const Opening&);
+[[nodiscard]] RoomView viewFromOutside(const FloorView&, const Opening&);
 
 /// How one sees a screen from a seat.
 struct ScreenSight {
@@ -42,6 +42,6 @@ struct ScreenSight {
     int hiddenBy = 0; ///< the piece that hides it; 0 for none
 };
 /// Every seat that looks toward a screen, against every screen.
-[[nodiscard]] std::vector<ScreenSight> screenSights(const Scene&);
+[[nodiscard]] std::vector<ScreenSight> screenSights(const FloorView&);
 
 } // namespace mezzet

@@ -33,7 +33,7 @@ bool looksAt(const Pose& a, Vec2 at, double cosine) {
     return norm(to) > 1 && dot(unit(to), a.front()) >= cosine;
 }
 
-std::vector<Talk> talksIn(const Scene& scene, const Rule& rule) {
+std::vector<Talk> talksIn(const FloorView& scene, const Rule& rule) {
     std::vector<Talk> out;
     const double cosine = std::cos(Angle::degrees(rule.number("facing degrees")).inRadians());
     const Length look = rule.setting("look");
@@ -59,7 +59,7 @@ std::vector<Talk> talksIn(const Scene& scene, const Rule& rule) {
     return out;
 }
 
-void judgeTalk(const JudgeContext& c) {
+void judgeTalk(const FloorContext& c) {
     for (const Talk& t : talksIn(c.scene, c.rule)) {
         Band band = c.band;
         // Corner to corner nobody sits knee to knee.
@@ -70,12 +70,12 @@ void judgeTalk(const JudgeContext& c) {
     }
 }
 
-const Rule& talkRule(const JudgeContext& c) {
+const Rule& talkRule(const FloorContext& c) {
     const Rule* r = c.book.byId("conversation");
     return r != nullptr ? *r : c.rule;
 }
 
-void judgeLevel(const JudgeContext& c) {
+void judgeLevel(const FloorContext& c) {
     for (const auto& group : groupsIn(c.scene, talksIn(c.scene, talkRule(c)))) {
         std::optional<std::size_t> low;
         std::optional<std::size_t> high;
@@ -112,7 +112,7 @@ std::vector<Handle> levelHandles(const Reading& r, double target, const Project&
 }
 
 /// The line a group makes: from the lowest to the highest top of its tables, arms and lamps.
-void judgeHeights(const JudgeContext& c) {
+void judgeHeights(const FloorContext& c) {
     for (const auto& group : groupsIn(c.scene, talksIn(c.scene, talkRule(c)))) {
         std::optional<std::pair<Length, std::size_t>> low;
         std::optional<std::pair<Length, std::size_t>> high;
@@ -169,7 +169,7 @@ std::vector<Shape> placesOn(const Piece& p, const Pose& pose, Length each, Lengt
     return out;
 }
 
-void judgeReach(const JudgeContext& c) {
+void judgeReach(const FloorContext& c) {
     const Length look = c.rule.setting("look");
     const Length each = c.shared.setting("seats-count", "each");
     const Length arms = c.shared.setting("seats-count", "arms");
@@ -240,7 +240,7 @@ std::vector<Handle> reachHandles(const Reading& r, double target, const Project&
     return out;
 }
 
-void judgeCount(const JudgeContext& c) {
+void judgeCount(const FloorContext& c) {
     const Length each = c.rule.setting("each");
     const Length arms = c.rule.setting("arms");
     const auto brief = c.judgement.briefs.find(c.scene.room->name);
@@ -265,7 +265,8 @@ void judgeCount(const JudgeContext& c) {
     }
 }
 
-std::vector<Handle> countHandles(const Reading& r, double, const Project& job, const Scene& scene) {
+std::vector<Handle> countHandles(const Reading& r, double, const Project& job, const Scene& whole) {
+    const FloorView scene(whole);
     // One more chair at a table that has room for it.
     std::vector<Handle> out;
     if (r.inUse)
@@ -292,7 +293,7 @@ std::vector<Handle> countHandles(const Reading& r, double, const Project& job, c
 }
 
 /// All seats pushed to the walls: said only when they all are, with the floor that leaves.
-void judgePushed(const JudgeContext& c) {
+void judgePushed(const FloorContext& c) {
     const Length contact = c.rule.setting("to the wall");
     const Room& room = *c.scene.room;
     int seats = 0;
@@ -347,7 +348,7 @@ constexpr std::array<RuleCode, 6> codes{{{"conversation", judgeTalk, apart, fals
 
 } // namespace
 
-std::vector<std::vector<std::size_t>> groupsIn(const Scene& scene, const std::vector<Talk>& talks) {
+std::vector<std::vector<std::size_t>> groupsIn(const FloorView& scene, const std::vector<Talk>& talks) {
     std::vector<std::size_t> root(scene.placed.size());
     std::iota(root.begin(), root.end(), std::size_t{0});
     const auto find = [&](std::size_t i) {
@@ -369,7 +370,7 @@ std::vector<std::vector<std::size_t>> groupsIn(const Scene& scene, const std::ve
     return out;
 }
 
-std::vector<Talk> talksIn(const Scene& scene, const RuleBook& book) {
+std::vector<Talk> talksIn(const FloorView& scene, const RuleBook& book) {
     const Rule* rule = book.byId("conversation");
     return rule != nullptr ? talksIn(scene, *rule) : std::vector<Talk>{};
 }

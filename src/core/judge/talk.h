@@ -12,10 +12,10 @@ struct Talk {
     Vec2 onFirst;
     Vec2 onSecond;
 };
-[[nodiscard]] std::vector<Talk> talksIn(const Scene&, const RuleBook&);
+[[nodiscard]] std::vector<Talk> talksIn(const FloorView&, const RuleBook&);
 
 /// Seats joined by their talk, as indices in the scene; each of two or more.
-[[nodiscard]] std::vector<std::vector<std::size_t>> groupsIn(const Scene&,
+[[nodiscard]] std::vector<std::vector<std::size_t>> groupsIn(const FloorView&,
                                                              const std::vector<Talk>&);
 
 /// How many a scheme seats in an arrangement; perches count for guests. `each` and `arms` as in

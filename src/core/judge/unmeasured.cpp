@@ -17,7 +17,7 @@ constexpr Length anchored = Length::inches(48);
 
 class Looker {
 public:
-    explicit Looker(const Scene& scene) : scene_(scene), room_(*scene.room) {}
+    explicit Looker(const FloorView& scene) : scene_(scene), room_(*scene.room) {}
 
     std::vector<Unmeasured> run() {
         if (room_.walls.empty())
@@ -117,7 +117,7 @@ private:
         }
     }
 
-    const Scene& scene_;
+    const FloorView scene_;
     const Room& room_;
     std::vector<Unmeasured> out_;
     std::vector<Unmeasured> later_; ///< what nothing planned needs yet
@@ -125,7 +125,7 @@ private:
 
 } // namespace
 
-std::vector<Unmeasured> stillToMeasure(const Scene& scene) {
+std::vector<Unmeasured> stillToMeasure(const FloorView& scene) {
     return Looker(scene).run();
 }
 

@@ -15,6 +15,6 @@ struct Unmeasured {
 /// What is still to be measured in a room for what stands in it, most needed first: heights not
 /// taped under which furniture stands, undercuts over rugs, studs behind what must be anchored,
 /// the ceiling, and a diagonal when nothing braces the room. Common practice.
-[[nodiscard]] std::vector<Unmeasured> stillToMeasure(const Scene&);
+[[nodiscard]] std::vector<Unmeasured> stillToMeasure(const FloorView&);
 
 } // namespace mezzet

@@ -37,7 +37,7 @@ struct Ask {
     Length above; ///< pieces no taller than this don't count
 };
 
-void asksOf(const Scene& scene, const Rule& rule, std::vector<Ask>& out) {
+void asksOf(const FloorView& scene, const Rule& rule, std::vector<Ask>& out) {
     const Room& room = *scene.room;
     for (std::size_t i = 0; i < scene.placed.size(); ++i) {
         const Piece& p = scene.piece(i);
@@ -99,14 +99,14 @@ void asksOf(const Scene& scene, const Rule& rule, std::vector<Ask>& out) {
     }
 }
 
-std::optional<Stop> stopOf(const Scene& scene, const Ask& a, Length look) {
+std::optional<Stop> stopOf(const FloorView& scene, const Ask& a, Length look) {
     return firstAhead(scene, a.lane, look, [&](std::size_t i) {
         const Piece& p = scene.piece(i);
         return p.id != a.piece && !(a.seldom && isLight(p)) && p.size.height > a.above + quiet;
     });
 }
 
-void judgeAccess(const JudgeContext& c) {
+void judgeAccess(const FloorContext& c) {
     std::vector<Ask> asks;
     asksOf(c.scene, c.rule, asks);
     const Length spare = c.rule.setting("spare");
@@ -144,7 +144,7 @@ std::span<const RuleCode> useRules() {
     return codes;
 }
 
-std::vector<UseZone> useZones(const Scene& scene, const RuleBook& book) {
+std::vector<UseZone> useZones(const FloorView& scene, const RuleBook& book) {
     std::vector<UseZone> out;
     const Rule* access = book.byId("access");
     const Rule* chairs = book.byId("chair-pull-out");

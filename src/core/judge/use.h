@@ -16,6 +16,6 @@ struct UseZone {
     Target stops;  ///< what stands in it; none when all is free
 };
 /// All of them, of a scene; those that clash have less free than wanted.
-[[nodiscard]] std::vector<UseZone> useZones(const Scene&, const RuleBook&);
+[[nodiscard]] std::vector<UseZone> useZones(const FloorView&, const RuleBook&);
 
 } // namespace mezzet

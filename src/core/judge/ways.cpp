@@ -49,7 +49,7 @@ Between between(const FloorWays& ways, const Pinch& p, const Opened& opened, con
     return out;
 }
 
-void judgeMain(const JudgeContext& c) {
+void judgeMain(const FloorContext& c) {
     const Room& room = *c.scene.room;
     const auto doors = waysIn(room);
     if (!room.closed || doors.size() < 2 || c.scene.placed.empty())
@@ -123,7 +123,7 @@ BestWay bestWay(const Room& room, const FloorWays& ways, const Goal& g) {
     return best.value_or(BestWay{});
 }
 
-void judgeMinor(const JudgeContext& c) {
+void judgeMinor(const FloorContext& c) {
     const Room& room = *c.scene.room;
     if (!room.closed || waysIn(room).empty() || c.scene.placed.empty())
         return;
@@ -214,7 +214,7 @@ void judgeMinor(const JudgeContext& c) {
     }
 }
 
-void judgeTurning(const JudgeContext& c) {
+void judgeTurning(const FloorContext& c) {
     const Room& room = *c.scene.room;
     if (!c.judgement.access || !room.closed || c.scene.placed.empty())
         return;
@@ -268,7 +268,7 @@ std::span<const RuleCode> wayRules() {
     return codes;
 }
 
-std::vector<DrawnWay> waysToDraw(const Scene& scene, const RuleBook& book,
+std::vector<DrawnWay> waysToDraw(const FloorView& scene, const RuleBook& book,
                                  const Judgement& judgement, int to) {
     std::vector<DrawnWay> out;
     const Room& room = *scene.room;

@@ -13,7 +13,7 @@ struct DrawnWay {
 };
 
 /// The ways between every two doors, or those that lead to one piece, with their narrowest places.
-[[nodiscard]] std::vector<DrawnWay> waysToDraw(const Scene&, const RuleBook&, const Judgement&,
+[[nodiscard]] std::vector<DrawnWay> waysToDraw(const FloorView&, const RuleBook&, const Judgement&,
                                                int to = 0);
 
 } // namespace mezzet

@@ -13,7 +13,7 @@ double footprintArea(const Piece& p) {
     return std::abs(signedArea(outline(p.shape(), Length::millimetres(1))));
 }
 
-ZonesFacts zonesOf(const Scene& scene) {
+ZonesFacts zonesOf(const FloorView& scene) {
     ZonesFacts out;
     for (const Zone& z : scene.scheme->zones) {
         ZoneFacts f;
@@ -81,7 +81,7 @@ ZonesFacts zonesOf(const Scene& scene) {
     return out;
 }
 
-Balance balanceOf(const Scene& scene) {
+Balance balanceOf(const FloorView& scene) {
     Balance out;
     const Vec2 middle = scene.room->bounds().centre();
     double area = 0;

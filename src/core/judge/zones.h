@@ -34,7 +34,7 @@ struct ZonesFacts {
 };
 /// Zones as named in the scheme. A zone is held by a rug that most of its pieces stand on, by the
 /// back of a sofa at its edge, or by a lamp in it.
-[[nodiscard]] ZonesFacts zonesOf(const Scene&);
+[[nodiscard]] ZonesFacts zonesOf(const FloorView&);
 
 /// How the room's furniture is spread over its four quarters, about the middle of its bounds: as
 /// footprint, and as visual weight (footprint by height by how dark: here height alone).
@@ -42,6 +42,6 @@ struct Balance {
     std::array<double, 4> footprint{}; ///< shares, upper left, upper right, lower right, lower left
     std::array<double, 4> weight{};    ///< shares of the volume they take
 };
-[[nodiscard]] Balance balanceOf(const Scene&);
+[[nodiscard]] Balance balanceOf(const FloorView&);
 
 } // namespace mezzet

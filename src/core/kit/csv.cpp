@@ -171,7 +171,7 @@ std::string csvCell(std::string_view raw) {
 std::string kindsAsCsv(const std::vector<KindPtr>& kinds, bool metric) {
     const char* u = metric ? "mm" : "in";
     std::string out =
-        fmt::format("id,name,family,role,shape,width_{0},depth_{0},height_{0},seat_{0},"
+        fmt::format("id,name,family,on,role,shape,width_{0},depth_{0},height_{0},seat_{0},"
                     "front_{0},opens,back,also,caution\r\n",
                     u);
     const auto length = [&](Length l) {
@@ -182,8 +182,9 @@ std::string kindsAsCsv(const std::vector<KindPtr>& kinds, bool metric) {
         std::string also;
         for (const auto& w : k->also)
             also += (also.empty() ? "" : "; ") + w;
-        out += fmt::format("{},{},{},{},{},{},{},{},{},{},{},{},{},{}\r\n", csvCell(k->id),
-                           csvCell(k->name), familyName(k->family), roleName(k->role),
+        out += fmt::format("{},{},{},{},{},{},{},{},{},{},{},{},{},{},{}\r\n", csvCell(k->id),
+                           csvCell(k->name), familyName(k->family), surfaceWord(k->on),
+                           roleName(k->role),
                            shapeName(k->footprint, k->outlineSize()), length(k->size.width),
                            length(k->size.depth), length(k->size.height),
                            k->heights.seat ? length(*k->heights.seat) : "",
@@ -209,8 +210,8 @@ Result<std::vector<Kind>> kindsFromCsv(std::string_view text, std::string_view f
         return p;
     }
     const Table t(std::move(*records), file);
-    static const std::vector<std::string> known{"id",    "name", "family", "role",   "shape",
-                                                "opens", "back", "also",   "caution"};
+    static const std::vector<std::string> known{"id",    "name",  "family", "on",   "role",
+                                                "shape", "opens", "back",   "also", "caution"};
     static const std::vector<std::string> lengths{"width", "depth", "height", "seat", "front"};
     std::map<std::string, std::pair<int, double>> column; // and the unit of its lengths
     for (const auto& raw : t.head()) {
@@ -223,7 +224,7 @@ Result<std::vector<Kind>> kindsFromCsv(std::string_view text, std::string_view f
         if (!plain && !length)
             return t.fault(
                 0, fmt::format("there is a column “{}”", raw),
-                "columns are id, name, family, role, shape, width_in, depth_in, height_in, "
+                "columns are id, name, family, on, role, shape, width_in, depth_in, height_in, "
                 "seat_in, front_in (or _mm, _cm), opens, back, also, caution");
         const double unit = name.ends_with("_in") ? 25.4 : name.ends_with("_cm") ? 10 : 1;
         column[length ? stem : name] = {t.column(name), unit};
@@ -284,10 +285,22 @@ Result<std::vector<Kind>> kindsFromCsv(std::string_view text, std::string_view f
             return t.fault(r, fmt::format("“{}” is no {}", s, name),
                            "see docs/kit.md for the words");
         };
-        if (auto p = enumerated("family", familyName, familyCount, k.family))
-            return *p;
         if (auto p = enumerated("role", roleName, roleCount, k.role))
             return *p;
+        if (foldCase(said("family")) == "hung") { // as tables of before say what is on a wall
+            k.family = wallFamily(k.role);
+            k.on = SurfaceKind::wall;
+        } else if (auto p = enumerated("family", familyName, familyCount, k.family)) {
+            return *p;
+        }
+        const auto on = foldCase(said("on"));
+        const auto* home = std::find_if(std::begin(homes), std::end(homes), [&](SurfaceKind h) {
+            return surfaceWord(h) == on;
+        });
+        if (home != std::end(homes))
+            k.on = *home;
+        else if (!on.empty())
+            return t.fault(r, fmt::format("it is on “{}”", on), "use floor, wall, ceiling or top");
         if (!like && said("family").empty())
             return t.fault(r, fmt::format("what kind of thing “{}” is can't be told", k.name),
                            "add a family, like seat or storage");
@@ -419,8 +432,13 @@ std::string kitText(const std::vector<Kind>& kinds) {
             one["opens"] = k.opens;
         if (k.opensSeldom)
             one["opensSeldom"] = true;
-        if (k.standsOn)
-            one["standsOn"] = true;
+        if (k.on != SurfaceKind::floor)
+            one["on"] = surfaceWord(k.on);
+        if (const Openings& o = k.openings; o.count() > 0)
+            one["openings"] = {{"across", o.across},
+                               {"up", o.up},
+                               {"board", o.board.mm()},
+                               {"foot", o.foot.mm()}};
         if (k.bareBack)
             one["back"] = "bare";
         if (!k.draw.empty())
@@ -450,6 +468,8 @@ std::string kitText(const std::vector<Kind>& kinds) {
             if (k.arealWeight > 0)
                 hang["kg per square metre"] = k.arealWeight;
             one["hang"] = hang;
+        } else if (k.underCeiling() && k.hangAt > Length{}) {
+            one["hang"] = {{"bottom at", k.hangAt.mm()}};
         }
         j["kinds"].push_back(one);
     }

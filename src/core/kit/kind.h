@@ -15,8 +15,33 @@
 namespace mezzet {
 
 /// What a kind of piece is drawn and listed as.
-enum class Family { seat, table, storage, sleep, rug, light, plant, screen, hung };
-inline constexpr int familyCount = 9;
+enum class Family { seat, table, storage, sleep, rug, light, plant, screen, art, textile };
+inline constexpr int familyCount = 10;
+
+/// The surfaces a thing can have its place on.
+enum class SurfaceKind {
+    floor,
+    wall,
+    ceiling,
+    opening, ///< of a shelf unit: on the board under it
+    top      ///< of a table, a chest, a ledge
+};
+/// Where a kind can have its place: the floor, a wall, the ceiling; or a top, and then an opening
+/// too.
+inline constexpr SurfaceKind homes[] = {SurfaceKind::floor, SurfaceKind::wall,
+                                        SurfaceKind::ceiling, SurfaceKind::top};
+[[nodiscard]] std::string_view surfaceWord(SurfaceKind);
+
+/// The openings of a shelf unit, all alike: so many across and up, between boards.
+struct Openings {
+    int across = 0;
+    int up = 0;
+    Length board; ///< how thick the boards and the sides are
+    Length foot;  ///< from the floor to the underside of the lowest board
+
+    bool operator==(const Openings&) const = default;
+    [[nodiscard]] int count() const { return across * up; }
+};
 
 /// What a kind is to the rules.
 enum class Role {
@@ -108,7 +133,8 @@ struct Kind {
     std::string opens;            ///< what takes that room: "drawers", "doors", "the bed in it"
     bool opensSeldom = false;     ///< for a night or a guest: what is light is moved aside for it
     bool bareBack = false;        ///< its back is not finished, and is not to be seen
-    bool standsOn = false;        ///< stands on another piece and not on the floor
+    SurfaceKind on = SurfaceKind::floor; ///< where it has its place
+    Openings openings;            ///< of a unit with shelves
     bool own = false;             ///< the studio's own, and not of the shipped kit
     Length clearBelow;            ///< floor to the underside of a table's top, where chairs tuck in
     std::string caution;          ///< said when it is placed; empty for most
@@ -123,11 +149,18 @@ struct Kind {
         return hangs() ? Size{size.width, size.height, size.depth} : size;
     }
     /// Has its place on a wall.
-    [[nodiscard]] bool hangs() const { return family == Family::hung; }
+    [[nodiscard]] bool hangs() const { return on == SurfaceKind::wall; }
+    /// Stands on another piece and not on the floor.
+    [[nodiscard]] bool standsOn() const { return on == SurfaceKind::top; }
+    [[nodiscard]] bool underCeiling() const { return on == SurfaceKind::ceiling; }
+    /// Things can stand on it.
+    [[nodiscard]] bool hasTop() const {
+        return heights.top.has_value() || family == Family::table || role == Role::shelf;
+    }
     /// Flat on the floor: walked over, and stood on by other pieces.
     [[nodiscard]] bool flat() const { return family == Family::rug; }
     /// Stands on the floor, and is walked round.
-    [[nodiscard]] bool takesFloor() const { return !flat() && !standsOn; }
+    [[nodiscard]] bool takesFloor() const { return !flat() && on == SurfaceKind::floor; }
     /// People sit in to it: a dining table or a desk.
     [[nodiscard]] bool isSatInTo() const { return role == Role::diningTable || role == Role::desk; }
     /// People sit on it.
@@ -140,6 +173,8 @@ using KindPtr = std::shared_ptr<const Kind>;
 [[nodiscard]] Shape footprintShape(const Footprint&, const Size&);
 
 [[nodiscard]] std::string_view familyName(Family);
+/// The family of what kits of before called of the family “hung”, by its role.
+[[nodiscard]] Family wallFamily(Role);
 [[nodiscard]] std::string_view roleName(Role);
 
 /// All kinds known.

@@ -25,8 +25,30 @@ Shape footprintShape(const Footprint& f, const Size& s) {
 
 std::string_view familyName(Family f) {
     constexpr std::string_view names[] = {"seat",  "table", "storage", "sleep", "rug",
-                                          "light", "plant", "screen",  "hung"};
+                                          "light", "plant", "screen",  "art",   "textile"};
     return names[static_cast<std::size_t>(f)];
+}
+
+Family wallFamily(Role r) {
+    switch (r) {
+    case Role::shelf:
+    case Role::cabinet:
+    case Role::hookRail:
+        return Family::storage;
+    case Role::sconce:
+        return Family::light;
+    case Role::curtain:
+        return Family::textile;
+    case Role::screen:
+        return Family::screen;
+    default:
+        return Family::art;
+    }
+}
+
+std::string_view surfaceWord(SurfaceKind k) {
+    constexpr std::string_view names[] = {"floor", "wall", "ceiling", "opening", "top"};
+    return names[static_cast<std::size_t>(k)];
 }
 
 std::string_view roleName(Role r) {

@@ -160,10 +160,14 @@ Footprint readFootprint(const json& o, const Entry& e, const Size& size) {
 }
 
 void readHanging(const json& o, const Entry& e, Kind& k) {
-    if (!o.is_object() || !k.hangs())
-        throw Fault{"“hang” is not a group of a kind of the family hung", "see docs/kit.md"};
+    if (!o.is_object() || (!k.hangs() && !k.underCeiling()))
+        throw Fault{"“hang” is not a group of a kind that is on a wall or the ceiling",
+                    "see docs/kit.md"};
     Hanging& h = k.hanging;
     for (const auto& [key, v] : o.items()) {
+        if (k.underCeiling() && key != "bottom at")
+            throw Fault{fmt::format("“hang” can't have “{}” under the ceiling", key),
+                        "there it may have “bottom at”"};
         if (key == "mount" && v.is_string()) {
             const auto word = v.get<std::string>();
             const auto it = std::find_if(mountWords.begin(), mountWords.end(),
@@ -195,6 +199,63 @@ void readHanging(const json& o, const Entry& e, Kind& k) {
     }
 }
 
+/// Its family, and the surface it has its place on. Kit files of before told of both at once: of the
+/// family “hung” was what is on a wall, and “standsOn” said what stands on a piece.
+void readHome(Entry& e, Kind& k) {
+    const auto family = e.text("family", true);
+    if (family == "hung") {
+        k.family = wallFamily(k.role);
+        k.on = SurfaceKind::wall;
+    } else {
+        k.family = named<Family>(family, familyName, familyCount, "family");
+    }
+    const bool standsOn = e.yes("standsOn");
+    if (standsOn && k.hangs())
+        throw Fault{"it hangs on a wall and stands on a piece", "take “standsOn” out"};
+    if (standsOn)
+        k.on = SurfaceKind::top;
+    const auto on = e.text("on", false);
+    if (on.empty())
+        return;
+    std::vector<std::string> all;
+    for (const SurfaceKind home : homes) {
+        if (surfaceWord(home) == on) {
+            k.on = home;
+            return;
+        }
+        all.emplace_back(surfaceWord(home));
+    }
+    throw Fault{fmt::format("it is on “{}”", on), fmt::format("use {}", listed(all, "or"))};
+}
+
+Openings readOpenings(const json& o, const Entry& e, const Size& size) {
+    Openings out;
+    if (!o.is_object())
+        throw Fault{"“openings” is not a group",
+                    "write it like {\"across\": 1, \"up\": 5, \"board\": 0.75}"};
+    for (const auto& [key, v] : o.items()) {
+        const bool count = v.is_number_integer() && v.get<double>() >= 1 && v.get<double>() <= 50;
+        if (key == "across" && count)
+            out.across = v.get<int>();
+        else if (key == "up" && count)
+            out.up = v.get<int>();
+        else if (key == "board")
+            out.board = e.length(v, "“board”", true);
+        else if (key == "foot")
+            out.foot = e.length(v, "“foot”", false);
+        else
+            throw Fault{fmt::format("“openings” can't have “{}: {}”", key, v.dump()),
+                        "it has across, up, board and foot"};
+    }
+    if (out.count() == 0 || out.board <= Length{})
+        throw Fault{"“openings” does not say how many there are, or how thick the boards are",
+                    "write it like {\"across\": 1, \"up\": 5, \"board\": 0.75}"};
+    if ((out.across + 1) * out.board >= size.width ||
+        out.foot + (out.up + 1) * out.board >= size.height)
+        throw Fault{"its boards leave no room for “openings”", "make them fewer or thinner"};
+    return out;
+}
+
 Kind readKind(const json& j, double unit) {
     if (!j.is_object())
         throw Fault{"it is not an object", "each entry is {\"id\": …, \"name\": …, \"size\": […]}"};
@@ -204,9 +265,9 @@ Kind readKind(const json& j, double unit) {
     k.name = tidyName(e.text("name", true));
     if (plainWord(k.name).empty() || k.id.empty())
         throw Fault{"its name or its id has nothing that is seen", "give it one"};
-    k.family = named<Family>(e.text("family", true), familyName, familyCount, "family");
     const auto role = e.text("role", false);
     k.role = role.empty() ? Role::none : named<Role>(role, roleName, roleCount, "role");
+    readHome(e, k);
     k.caution = e.text("caution", false);
     k.draw = e.text("draw", false);
     if (const auto* also = e.group("also")) {
@@ -237,7 +298,8 @@ Kind readKind(const json& j, double unit) {
              use[3].value_or(Length{})};
     k.opens = e.text("opens", false);
     k.opensSeldom = e.yes("opensSeldom");
-    k.standsOn = e.yes("standsOn");
+    if (const auto* openings = e.group("openings"))
+        k.openings = readOpenings(*openings, e, k.size);
     if (const auto back = e.text("back", false); !back.empty()) {
         if (back != "bare" && back != "finished")
             throw Fault{fmt::format("“back” is “{}”", back), "use bare or finished"};
@@ -248,8 +310,6 @@ Kind readKind(const json& j, double unit) {
     if (const auto* hang = e.group("hang"))
         readHanging(*hang, e, k);
     e.finish();
-    if (k.hangs() && k.standsOn)
-        throw Fault{"it hangs on a wall and stands on a piece", "take “standsOn” out"};
     return k;
 }
 

@@ -87,6 +87,7 @@ json jsonOf(const Tie& t) {
         j["distance"] = t.distance.mm();
         break;
     case Tie::Kind::fromPiece:
+    case Tie::Kind::fromEdge:
         j["side"] = wordFor(sideWords, t.side);
         [[fallthrough]];
     case Tie::Kind::against:
@@ -164,6 +165,17 @@ json jsonOf(const Footprint& f) {
     return j;
 }
 
+json jsonOf(const SurfaceId& on) {
+    json j{{"is", wordFor(surfaceWords, on.is)}};
+    if (on.isWall())
+        j["wall"] = wallName(on.wall());
+    if (on.isCarried())
+        j["piece"] = on.piece;
+    if (on.is == SurfaceId::Is::opening)
+        j["number"] = on.index;
+    return j;
+}
+
 json jsonOf(const Piece& p) {
     json j{{"id", p.id}, {"name", p.name}, {"kind", p.kind->id}};
     j["size"] = {p.size.width.mm(), p.size.depth.mm(), p.size.height.mm()};
@@ -180,8 +192,11 @@ json jsonOf(const Piece& p) {
     j["shape"] = jsonOf(p.footprint);
     j["at"] = tidyPlace(p.pose.at);
     j["turn"] = tidyTurn(p.pose.turn);
+    if (!p.on.isFloor())
+        j["on"] = jsonOf(p.on);
+    if (p.on.isCeiling())
+        j["drop"] = p.off.mm();
     if (p.onWall()) {
-        j["wall"] = wallName(p.wall);
         j["hanging"] = jsonOf(p.hanging);
         if (p.isGroup())
             j["plan"] = {{"form", wordFor(formWords, p.plan.form)},
@@ -199,6 +214,10 @@ json jsonOf(const Piece& p) {
         json other{{"at", tidyPlace(p.otherwise->pose.at)},
                    {"turn", tidyTurn(p.otherwise->pose.turn)},
                    {"ties", json::array()}};
+        if (!p.otherwise->on.isFloor())
+            other["on"] = jsonOf(p.otherwise->on);
+        if (p.otherwise->on.isCeiling())
+            other["drop"] = p.otherwise->off.mm();
         for (const auto& t : p.otherwise->ties)
             other["ties"].push_back(jsonOf(t));
         j["otherwise"] = other;
@@ -271,7 +290,7 @@ std::string jobText(const Project& p) {
     // Kinds of the studio's own go with the job, so that it opens elsewhere.
     std::vector<Kind> own;
     for (const auto& s : p.schemes)
-        for (const auto* list : {&s->pieces, &s->hung, &s->away})
+        for (const auto* list : {&s->pieces, &s->away})
             for (const Piece& piece : *list)
                 if (piece.kind->own && std::none_of(own.begin(), own.end(), [&](const Kind& k) {
                         return k.id == piece.kind->id;
@@ -288,10 +307,6 @@ std::string jobText(const Project& p) {
                  {"pieces", json::array()}};
         for (const auto& piece : s.pieces)
             one["pieces"].push_back(jsonOf(piece));
-        if (!s.hung.empty())
-            one["hung"] = json::array();
-        for (const auto& piece : s.hung)
-            one["hung"].push_back(jsonOf(piece));
         if (s.arrangement == Arrangement::guests)
             one["arrangement"] = "guests";
         if (!s.away.empty())

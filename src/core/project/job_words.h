@@ -9,11 +9,11 @@
 namespace mezzet {
 
 /// The format of job files this version writes, and the newest it reads.
-inline constexpr int jobFormat = 1;
+inline constexpr int jobFormat = 2;
 
 // The enumerations as the file spells them.
 
-inline constexpr std::array<std::pair<Tie::Kind, const char*>, 20> tieWords{
+inline constexpr std::array<std::pair<Tie::Kind, const char*>, 21> tieWords{
     {{Tie::Kind::against, "against"},
      {Tie::Kind::inCorner, "in-corner"},
      {Tie::Kind::turned, "turned"},
@@ -33,7 +33,14 @@ inline constexpr std::array<std::pair<Tie::Kind, const char*>, 20> tieWords{
      {Tie::Kind::above, "above"},
      {Tie::Kind::below, "below"},
      {Tie::Kind::levelWith, "level-with"},
-     {Tie::Kind::inGroup, "in-group"}}};
+     {Tie::Kind::inGroup, "in-group"},
+     {Tie::Kind::fromEdge, "from-edge"}}};
+inline constexpr std::array<std::pair<SurfaceId::Is, const char*>, 5> surfaceWords{
+    {{SurfaceId::Is::floor, "floor"},
+     {SurfaceId::Is::wall, "wall"},
+     {SurfaceId::Is::ceiling, "ceiling"},
+     {SurfaceId::Is::opening, "opening"},
+     {SurfaceId::Is::top, "top"}}};
 inline constexpr std::array<std::pair<Level, const char*>, 3> levelWords{
     {{Level::bottom, "bottom"}, {Level::centre, "centre"}, {Level::top, "top"}}};
 inline constexpr std::array<std::pair<Household, const char*>, 5> householdWords{

@@ -9,7 +9,7 @@ namespace mezzet {
 namespace {
 
 SchemePtr readScheme(const json& j, const std::string& where, const Kit& kit,
-                     const std::vector<RoomPtr>& rooms) {
+                     const std::vector<RoomPtr>& rooms, int version) {
     Fields f(j, where);
     auto s = std::make_shared<Scheme>();
     s->name = tidyName(f.text("name", mostNameLength, true));
@@ -29,7 +29,7 @@ SchemePtr readScheme(const json& j, const std::string& where, const Kit& kit,
     std::set<std::string> names;
     const auto take = [&](const char* key, std::vector<Piece>& into) {
         for (const auto& p : f.list(key, mostPieces)) {
-            into.push_back(readPiece(p, fmt::format("{}, piece {}", where, ++n), kit));
+            into.push_back(readPiece(p, fmt::format("{}, piece {}", where, ++n), kit, version));
             if (!ids.insert(into.back().id).second)
                 f.fail(fmt::format("piece {} has an id that is taken", n));
             if (!names.insert(plainWord(into.back().name)).second)
@@ -37,14 +37,8 @@ SchemePtr readScheme(const json& j, const std::string& where, const Kit& kit,
         }
     };
     take("pieces", s->pieces);
-    if (f.has("hung"))
-        take("hung", s->hung);
-    for (const Piece& p : s->pieces)
-        if (p.onWall())
-            f.fail(fmt::format("{} hangs on a wall and is among what stands", p.name));
-    for (const Piece& p : s->hung)
-        if (!p.onWall())
-            f.fail(fmt::format("{} stands and is among what hangs", p.name));
+    if (version == 1 && f.has("hung")) // what hangs stood in a list of its own
+        take("hung", s->pieces);
     if (f.has("away"))
         take("away", s->away);
     if (f.has("arrangement"))
@@ -214,7 +208,7 @@ ProjectPtr readProject(const json& j, std::string_view file, const Library& libr
     int n = 0;
     for (const auto& s : f.list("schemes", mostSchemes))
         p->schemes.push_back(
-            readScheme(s, fmt::format("scheme {}", ++n), *p->library.kit, p->rooms));
+            readScheme(s, fmt::format("scheme {}", ++n), *p->library.kit, p->rooms, version));
     if (p->schemes.empty())
         f.fail("it has no scheme");
     for (std::size_t i = 0; i < p->rooms.size(); ++i) {
@@ -229,7 +223,7 @@ ProjectPtr readProject(const json& j, std::string_view file, const Library& libr
     if (f.has("thrownAway"))
         for (const auto& s : f.list("thrownAway", mostThrownAway))
             p->thrownAway.push_back(
-                readScheme(s, "a scheme thrown away", *p->library.kit, p->rooms));
+                readScheme(s, "a scheme thrown away", *p->library.kit, p->rooms, version));
     if (f.has("access")) {
         if (!f.need("access").is_boolean())
             f.fail("“access” is neither true nor false");

@@ -1,5 +1,6 @@
 // A piece of a job file, with its ties and how it hangs.
 #include "project/job_fields.h"
+#include "scheme/surfaces.h"
 
 #include <algorithm>
 
@@ -47,7 +48,7 @@ Tie readTie(const json& j, const std::string& where) {
     t.kind = f.word("tie", tieWords);
     const bool bare = t.kind == Tie::Kind::height || t.kind == Tie::Kind::eyeLevel;
     if (t.kind != Tie::Kind::turned && t.kind != Tie::Kind::at && t.kind != Tie::Kind::under &&
-        (!bare || f.has("of")))
+        t.kind != Tie::Kind::fromEdge && (!bare || f.has("of")))
         t.of = readTarget(f.need("of"), where + ", “of”");
     if (t.kind == Tie::Kind::centredBetween)
         t.also = readTarget(f.need("also"), where + ", “also”");
@@ -91,6 +92,9 @@ Tie readTie(const json& j, const std::string& where) {
         [[fallthrough]];
     case Tie::Kind::height:
         t.level = f.word("level", levelWords);
+        break;
+    case Tie::Kind::fromEdge:
+        t.side = f.word("side", sideWords);
         break;
     case Tie::Kind::fromPiece:
         wants({Is::piece, Is::window, Is::door, Is::opening, Is::chimney, Is::fixture});
@@ -205,7 +209,28 @@ Hanging readHanging(const json& j, const std::string& where, const Hanging& usua
 
 } // namespace
 
-Piece readPiece(const json& j, const std::string& where, const Kit& kit) {
+namespace {
+
+SurfaceId readSurface(const json& j, const std::string& where) {
+    Fields f(j, where);
+    SurfaceId on;
+    on.is = f.word("is", surfaceWords);
+    if (on.isWall()) {
+        const auto wall = wallIndex(f.text("wall", 2, true));
+        if (!wall)
+            f.fail("“wall” is no wall letter");
+        on.index = *wall;
+    }
+    if (on.isCarried())
+        on.piece = f.whole("piece", 1, mostId);
+    if (on.is == SurfaceId::Is::opening)
+        on.index = f.whole("number", 1, 10000);
+    return on;
+}
+
+} // namespace
+
+Piece readPiece(const json& j, const std::string& where, const Kit& kit, int version) {
     Fields f(j, where);
     Piece p;
     p.id = f.whole("id", 1, mostId);
@@ -239,11 +264,17 @@ Piece readPiece(const json& j, const std::string& where, const Kit& kit) {
     }
     p.hanging = p.kind->hanging;
     p.hanging.drop.reset();
-    if (f.has("wall")) {
+    if (version == 1 && f.has("wall")) {
         const auto wall = wallIndex(f.text("wall", 2, true));
         if (!wall)
             f.fail("“wall” is no wall letter");
-        p.wall = *wall;
+        p.on = onWall(*wall);
+    } else if (version > 1 && f.has("on")) {
+        p.on = readSurface(f.need("on"), where + ", “on”");
+    }
+    if (p.on.isCeiling() && f.has("drop"))
+        p.off = Length::millimetres(f.number("drop"));
+    if (p.onWall()) {
         if (f.has("hanging"))
             p.hanging = readHanging(f.need("hanging"), where + ", “hanging”", p.kind->hanging);
         if (f.has("plan")) {
@@ -254,9 +285,11 @@ Piece readPiece(const json& j, const std::string& where, const Kit& kit) {
         }
         p.picture = f.text("picture", 80, false);
     }
-    if (p.kind->hangs() != p.onWall())
-        f.fail(p.kind->hangs() ? "such a kind hangs, and no wall is named"
-                               : "such a kind stands on the floor, and a wall is named");
+    if (!suits(*p.kind, p.on.is))
+        f.fail(p.kind->hangs()          ? "such a kind hangs, and no wall is named"
+               : p.kind->underCeiling() ? "such a kind hangs from the ceiling, and is not there"
+               : p.onWall()             ? "such a kind stands on the floor, and a wall is named"
+                                        : "such a kind can't be on the surface it names");
     p.footprint = f.has("shape")
                       ? readFootprint(f.need("shape"), where + ", “shape”", p.outlineSize())
                       : p.kind->footprint;
@@ -273,6 +306,14 @@ Piece readPiece(const json& j, const std::string& where, const Kit& kit) {
     if (f.has("otherwise")) {
         Fields o(f.need("otherwise"), where + ", “otherwise”");
         Stance other;
+        other.on = p.on;
+        other.off = p.off;
+        if (version > 1)
+            other.on = o.has("on") ? readSurface(o.need("on"), where + ", “otherwise”") : theFloor();
+        if (o.has("drop"))
+            other.off = Length::millimetres(o.number("drop"));
+        if (!suits(*p.kind, other.on.is))
+            o.fail("such a kind can't be on the surface it names");
         other.pose = {o.pair("at"), Angle::degrees(o.number("turn"))};
         for (const auto& t : o.list("ties", mostTies))
             other.ties.push_back(readTie(t, where + ", “otherwise”"));

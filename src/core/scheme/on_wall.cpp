@@ -1,5 +1,7 @@
 #include "scheme/on_wall.h"
 
+#include "scheme/surfaces.h"
+
 #include <fmt/format.h>
 
 #include <algorithm>
@@ -34,7 +36,7 @@ Box box(double left, double right, double low, double high) {
 }
 
 double reach(const Piece& p, Angle turn, Vec2 direction) {
-    return extent(placed(p.shape(), {{0, 0}, -turn}), direction);
+    return extent(placed(p.shape(), drawn(p.on, {{0, 0}, turn})), direction);
 }
 
 double levelOf(const Box& b, Level l) {
@@ -73,7 +75,7 @@ Length faceOut(const Room& room, int wall, double left, double right) {
     return {};
 }
 
-std::vector<Standing> standingBefore(const Scene& scene, int wall) {
+std::vector<Standing> standingBefore(const FloorView& scene, int wall) {
     const Wall& w = wallOf(*scene.room, wall);
     const double length = w.length().mm();
     std::vector<Standing> out;
@@ -101,17 +103,17 @@ std::optional<Box> boxOn(const Target& t, int wall, const Scene& scene) {
     const double length = w.length().mm();
     switch (t.is) {
     case Target::Is::piece: {
-        for (std::size_t i = 0; i < scene.placed.size(); ++i)
-            if (scene.placed[i].id == t.piece) {
-                const Standing x = seenFrom(scene.placed[i].shape, w);
-                const double base = baseOf(scene, i).mm();
-                return box(x.left, x.right, base, base + scene.piece(i).size.height.mm());
+        const FloorView floor(scene);
+        for (std::size_t i = 0; i < floor.placed.size(); ++i)
+            if (floor.placed[i].id == t.piece) {
+                const Standing x = seenFrom(floor.placed[i].shape, w);
+                const double base = baseOf(floor, i).mm();
+                return box(x.left, x.right, base, base + floor.piece(i).size.height.mm());
             }
-        const Piece* p = scene.scheme->byId(t.piece);
-        const Placed* where = scene.byId(t.piece);
-        if (p == nullptr || where == nullptr)
+        const Piece* p = scene.pieceById(t.piece);
+        if (p == nullptr || !p->onWall())
             return {};
-        return bounds(where->shape);
+        return bounds(scene.byId(t.piece)->shape);
     }
     case Target::Is::wall:
     case Target::Is::room:
@@ -208,7 +210,7 @@ std::vector<TieLine> wallTieLines(const Tie& t, const Piece& p, Angle turn, cons
     const Vec2 right{1, 0};
     const Vec2 up{0, 1};
     const auto line = [](Vec2 n, double c) { return std::vector<TieLine>{{n, c}}; };
-    const auto of = boxOn(t.of, p.wall, scene);
+    const auto of = boxOn(t.of, p.wall(), scene);
     const double d = t.distance.mm();
     /// How far the piece's own foot, centre or top lies under its centre.
     const auto own = [&](Level l) {
@@ -220,7 +222,7 @@ std::vector<TieLine> wallTieLines(const Tie& t, const Piece& p, Angle turn, cons
     case Tie::Kind::centredOn:
         return of ? line(right, of->centre().x + d) : std::vector<TieLine>{};
     case Tie::Kind::centredBetween: {
-        const auto also = boxOn(t.also, p.wall, scene);
+        const auto also = boxOn(t.also, p.wall(), scene);
         if (!of || !also)
             return {};
         const bool inOrder = of->centre().x <= also->centre().x;
@@ -229,11 +231,11 @@ std::vector<TieLine> wallTieLines(const Tie& t, const Piece& p, Angle turn, cons
         return line(right, (l.high.x + r.low.x) / 2 + d);
     }
     case Tie::Kind::fromCorner: {
-        const bool left = t.of.index == p.wall;
+        const bool left = t.of.index == p.wall();
         const double edge = t.to == MeasuredTo::centre ? 0
                             : left                     ? reach(p, turn, -right)
                                                        : -reach(p, turn, right);
-        const double length = scene.room->walls[static_cast<std::size_t>(p.wall)].length().mm();
+        const double length = scene.room->walls[static_cast<std::size_t>(p.wall())].length().mm();
         return line(right, (left ? d : length - d) + edge);
     }
     case Tie::Kind::fromPiece:
@@ -269,26 +271,80 @@ std::vector<TieLine> wallTieLines(const Tie& t, const Piece& p, Angle turn, cons
     }
 }
 
+namespace {
+
+/// Why a tie can't be said on the floor or under the ceiling, which share their x and y.
+std::string unsuitedOnLevel(const Tie& t, const Piece& p, const Scheme& scheme) {
+    using K = Tie::Kind;
+    const bool hangsDown = p.on.isCeiling();
+    const char* where = hangsDown ? "a piece under the ceiling" : "a piece on the floor";
+    if (t.kind == K::fromEdge)
+        return "only a piece on a top or a shelf can be so";
+    if (hangsDown && (t.kind == K::under || t.kind == K::atPlace))
+        return fmt::format("{} can't be so", where);
+    if (t.onlyOnWall() && !(hangsDown && t.fixesDrop()))
+        return hangsDown ? fmt::format("{} can't be so", where)
+                         : std::string("only a piece on a wall can be so");
+    const auto outOfPlan = [&](int id) {
+        const Piece* other = scheme.byId(id);
+        // Over anything at all something can hang, so far above it.
+        return other != nullptr && !(hangsDown && t.fixesDrop()) && !other->on.isCeiling() &&
+               !seenFromAbove(*other, scheme);
+    };
+    for (const Target* x : {&t.of, &t.also}) {
+        if (x->is == Target::Is::piece && outOfPlan(x->piece))
+            return fmt::format("{} can't be tied to one on a wall", where);
+        if (x->is == Target::Is::ceiling && hangsDown && t.kind == K::below)
+            continue;
+        if (x->is == Target::Is::ceiling || x->is == Target::Is::skirting ||
+            x->is == Target::Is::chairRail || x->is == Target::Is::pictureRail)
+            return fmt::format("{} can't be tied to that", where);
+    }
+    if (hangsDown && t.kind == K::height && t.of.is != Target::Is::none)
+        return fmt::format("{} can't be so", where);
+    if (hangsDown && t.kind == K::above && t.of.is != Target::Is::piece)
+        return "only over a piece can that be said";
+    if (hangsDown && t.kind == K::below && t.of.is != Target::Is::ceiling)
+        return "only below the ceiling can that be said";
+    if (t.kind == K::fromPiece && t.of.is != Target::Is::piece)
+        return "that side is a piece's";
+    for (const int id : t.group)
+        if (outOfPlan(id))
+            return fmt::format("{} can't be tied to one on a wall", where);
+    return {};
+}
+
+/// Why a tie can't be said of what stands on a top or in an opening.
+std::string unsuitedOnBoard(const Tie& t, const Piece& p, const Scheme& scheme) {
+    using K = Tie::Kind;
+    if (t.kind == K::at || t.kind == K::turned || t.kind == K::fromEdge)
+        return {};
+    const auto shared = [&](const Target& x) {
+        const Piece* other = x.is == Target::Is::piece ? scheme.byId(x.piece) : nullptr;
+        return other != nullptr && other->on == p.on;
+    };
+    const bool carrier = t.of == pieceTarget(p.on.piece);
+    if (t.kind == K::centredOn && (carrier || shared(t.of)))
+        return {};
+    if (t.kind == K::centredBetween && shared(t.of) && shared(t.also))
+        return {};
+    if ((t.kind == K::fromPiece || t.kind == K::inLineWith) && shared(t.of))
+        return {};
+    if (t.of.is == Target::Is::piece && !carrier && !shared(t.of))
+        return "that does not stand on the same board";
+    return "a piece on a top or a shelf can't be so";
+}
+
+} // namespace
+
 std::string unsuited(const Tie& t, const Piece& p, const Room& room, const Scheme& scheme) {
     using K = Tie::Kind;
-    if (!p.onWall()) {
-        if (t.onlyOnWall())
-            return "only a piece on a wall can be so";
-        for (const Target* x : {&t.of, &t.also}) {
-            const Piece* other = x->is == Target::Is::piece ? scheme.byId(x->piece) : nullptr;
-            if (other != nullptr && other->onWall())
-                return "a piece on the floor can't be tied to one on a wall";
-            if (x->is == Target::Is::ceiling || x->is == Target::Is::skirting ||
-                x->is == Target::Is::chairRail || x->is == Target::Is::pictureRail)
-                return "a piece on the floor can't be tied to that";
-        }
-        if (t.kind == K::fromPiece && t.of.is != Target::Is::piece)
-            return "that side is a piece's";
-        for (const int id : t.group)
-            if (const Piece* other = scheme.byId(id); other != nullptr && other->onWall())
-                return "a piece on the floor can't be tied to one on a wall";
-        return {};
-    }
+    if (p.on.isCarried())
+        return unsuitedOnBoard(t, p, scheme);
+    if (!p.onWall())
+        return unsuitedOnLevel(t, p, scheme);
+    if (t.kind == K::fromEdge)
+        return "a piece on a wall can't be so";
     const bool suits = t.onlyOnWall() || t.kind == K::centredOn || t.kind == K::centredBetween ||
                        t.kind == K::fromCorner || t.kind == K::at || t.kind == K::turned ||
                        (t.kind == K::fromPiece && (t.side == Side::left || t.side == Side::right));
@@ -301,31 +357,32 @@ std::string unsuited(const Tie& t, const Piece& p, const Room& room, const Schem
         switch (x.is) {
         case Target::Is::piece: {
             const Piece* other = scheme.byId(x.piece);
-            return other == nullptr || !other->onWall() || other->wall == p.wall;
+            return other == nullptr || (other->onWall() ? other->on == p.on
+                                                        : seenFromAbove(*other, scheme));
         }
         case Target::Is::wall:
-            return x.index == p.wall;
+            return x.index == p.wall();
         case Target::Is::corner:
-            return x.index == p.wall || x.index == (p.wall + 1) % count;
+            return x.index == p.wall() || x.index == (p.wall() + 1) % count;
         case Target::Is::window:
         case Target::Is::door:
         case Target::Is::opening:
             return std::any_of(room.openings.begin(), room.openings.end(), [&](const Opening& o) {
-                return x == targetOf(o) && o.wall == p.wall;
+                return x == targetOf(o) && o.wall == p.wall();
             });
         case Target::Is::chimney:
         case Target::Is::fixture: {
             const Fixture* f = fixtureOf(room, x);
-            return f != nullptr && f->wall == p.wall;
+            return f != nullptr && f->wall == p.wall();
         }
         default:
             return true;
         }
     };
     if (across && (!onThisWall(t.of) || (t.kind == K::centredBetween && !onThisWall(t.also))))
-        return fmt::format("that is not on wall {}, where it hangs", wallName(p.wall));
+        return fmt::format("that is not on wall {}, where it hangs", wallName(p.wall()));
     if (t.kind == K::fromCorner && t.of.is != Target::Is::corner)
-        return fmt::format("that wall does not meet wall {}", wallName(p.wall));
+        return fmt::format("that wall does not meet wall {}", wallName(p.wall()));
     for (const Target* x : {&t.of, &t.also})
         if ((x->is == Target::Is::skirting || x->is == Target::Is::chairRail ||
              x->is == Target::Is::pictureRail) &&
@@ -333,23 +390,23 @@ std::string unsuited(const Tie& t, const Piece& p, const Room& room, const Schem
             return "the room has no such rail";
     if (t.kind == K::inGroup) {
         const Piece* group = t.of.is == Target::Is::piece ? scheme.byId(t.of.piece) : nullptr;
-        if (group == nullptr || !group->isGroup() || group->wall != p.wall)
+        if (group == nullptr || !group->isGroup() || group->on != p.on)
             return "that is no group of its wall";
     }
     return {};
 }
 
-int wallBehind(const Scene& scene, int piece) {
-    const Piece* p = scene.scheme->byId(piece);
-    const Placed* where = scene.byId(piece);
+std::optional<int> wallBehind(const Scene& scene, int piece) {
+    const Piece* p = scene.pieceById(piece);
+    if (p != nullptr && p->onWall())
+        return p->wall();
+    const Placed* where = scene.fromAbove(piece);
     if (p == nullptr || where == nullptr)
-        return -1;
-    if (p->onWall())
-        return p->wall;
+        return {};
     for (const Tie& t : p->ties)
         if (t.kind == Tie::Kind::against && t.of.is == Target::Is::wall)
             return t.of.index;
-    int best = -1;
+    std::optional<int> best;
     double least = near.mm();
     for (std::size_t i = 0; i < scene.room->walls.size(); ++i) {
         const Wall& w = scene.room->walls[i];

@@ -17,14 +17,14 @@ namespace mezzet {
 
 /// A floor piece as it stands in front of a wall.
 struct Standing {
-    std::size_t index = 0; ///< in the scene
+    std::size_t index = 0; ///< in the floor as seen from above
     double left = 0;       ///< mm along the wall
     double right = 0;
     double off = 0;  ///< mm from the wall's face to its nearest point
     double base = 0; ///< mm above the floor: what it stands on
 };
 /// Pieces that stand in front of a wall, within 60 in of it: rugs first, then from the wall out.
-[[nodiscard]] std::vector<Standing> standingBefore(const Scene&, int wall);
+[[nodiscard]] std::vector<Standing> standingBefore(const FloorView&, int wall);
 
 /// How something lies on a wall's plane: an opening, what is built in, a hung piece of that wall, a
 /// floor piece as seen from straight in front, a rail, the wall itself. Empty when it can't be seen
@@ -56,8 +56,8 @@ struct Standing {
 [[nodiscard]] std::string unsuited(const Tie&, const Piece&, const Room&, const Scheme&);
 
 /// The wall a floor piece stands against: that of its tie, else the nearest one behind its back
-/// within reach; -1 for none.
-[[nodiscard]] int wallBehind(const Scene&, int piece);
+/// within reach. Of what hangs, its wall.
+[[nodiscard]] std::optional<int> wallBehind(const Scene&, int piece);
 
 /// The outline of what is kept in a group about its centre: sizes and offsets of its members.
 [[nodiscard]] Box groupBox(const Scheme&, int group);

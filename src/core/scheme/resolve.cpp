@@ -3,6 +3,7 @@
 #include "geometry/gap.h"
 #include "measure/text.h"
 #include "scheme/on_wall.h"
+#include "scheme/surfaces.h"
 
 #include <fmt/format.h>
 
@@ -100,24 +101,47 @@ bool exists(const Target& t, const Room& r, const Scheme& s) {
     return false;
 }
 
+const Scene::Place* placeIn(const Scene& scene, int id) {
+    const auto it = std::lower_bound(scene.places.begin(), scene.places.end(), id,
+                                     [](const Scene::Place& p, int wanted) { return p.id < wanted; });
+    return it != scene.places.end() && it->id == id ? &*it : nullptr;
+}
+
 class Resolver {
 public:
     Resolver(const RoomPtr& room, const SchemePtr& scheme, Notation notation)
         : scene_(std::make_shared<Scene>()), say_{*room, *scheme, notation} {
         scene_->room = room;
         scene_->scheme = scheme;
-        scene_->placed.resize(scheme->pieces.size());
-        scene_->hung.resize(scheme->hung.size());
-        floor_ = scheme->pieces.size();
-        state_.assign(floor_ + scheme->hung.size(), State::waiting);
+        scene_->all.resize(scheme->pieces.size());
+        state_.assign(scheme->pieces.size(), State::waiting);
         for (std::size_t i = 0; i < state_.size(); ++i)
-            placeOf(i).id = pieceAt(i).id;
+            scene_->places.push_back({pieceAt(i).id, i, -1});
+        std::sort(scene_->places.begin(), scene_->places.end(),
+                  [](const Scene::Place& a, const Scene::Place& b) { return a.id < b.id; });
+        for (std::size_t i = 0; i < state_.size(); ++i) {
+            scene_->all[i].id = pieceAt(i).id;
+            if (pieceAt(i).onWall()) {
+                scene_->walls.pieces.push_back(i);
+            } else if (pieceAt(i).on.isCeiling()) {
+                scene_->ceiling.pieces.push_back(i);
+            } else if (seenFromAbove(pieceAt(i), *scheme)) {
+                placeOf(pieceAt(i).id)->above = static_cast<int>(scene_->floor.pieces.size());
+                scene_->floor.pieces.push_back(i);
+            }
+        }
+        scene_->floor.placed.resize(scene_->floor.pieces.size());
+        for (std::size_t k = 0; k < scene_->floor.pieces.size(); ++k)
+            scene_->floor.placed[k].id = pieceAt(scene_->floor.pieces[k]).id;
     }
 
     Result<ScenePtr> run() {
         for (std::size_t i = 0; i < state_.size(); ++i)
             if (auto p = visit(i))
                 return *p;
+        for (ViewList* list : {&scene_->walls, &scene_->ceiling})
+            for (const std::size_t i : list->pieces)
+                list->placed.push_back(scene_->all[i]);
         return ScenePtr(scene_);
     }
 
@@ -126,19 +150,14 @@ private:
 
     const Scheme& scheme() const { return say_.scheme; }
 
-    /// Pieces on the floor are counted first, then those on the walls.
-    const Piece& pieceAt(std::size_t i) const {
-        return i < floor_ ? scheme().pieces[i] : scheme().hung[i - floor_];
-    }
-    Placed& placeOf(std::size_t i) {
-        return i < floor_ ? scene_->placed[i] : scene_->hung[i - floor_];
-    }
+    const Piece& pieceAt(std::size_t i) const { return scheme().pieces[i]; }
 
+    Scene::Place* placeOf(int id) const {
+        return const_cast<Scene::Place*>(placeIn(*scene_, id));
+    }
     std::optional<std::size_t> indexOf(int id) const {
-        for (std::size_t i = 0; i < state_.size(); ++i)
-            if (pieceAt(i).id == id)
-                return i;
-        return {};
+        const auto* p = placeOf(id);
+        return p != nullptr ? std::optional(p->index) : std::nullopt;
     }
 
     std::optional<Problem> visit(std::size_t i) {
@@ -146,14 +165,15 @@ private:
             return {};
         const Piece& p = pieceAt(i);
         state_[i] = State::open;
-        if (p.wall >= static_cast<int>(say_.room.walls.size()))
-            return Problem{
-                fmt::format("{} hangs on wall {}, which is not there", p.name, wallName(p.wall)),
-                "hang it on another wall, or remove it, first"};
+        if (auto problem = noSuchSurface(p, say_.room, scheme()))
+            return problem;
+        if (p.on.isCarried())
+            if (auto problem = first(i, p.on.piece, fmt::format("{} is {}", p.name, words(p.on, say_))))
+                return problem;
         for (const Tie& t : p.ties) {
             const bool refers = t.kind != Tie::Kind::turned && t.kind != Tie::Kind::at &&
                                 t.kind != Tie::Kind::under && t.kind != Tie::Kind::eyeLevel &&
-                                t.kind != Tie::Kind::height;
+                                t.kind != Tie::Kind::height && t.kind != Tie::Kind::fromEdge;
             if ((refers || t.of.is != Target::Is::none) && !exists(t.of, say_.room, scheme()))
                 return missing(p, t.of);
             if (t.kind == Tie::Kind::centredBetween && !exists(t.also, say_.room, scheme()))
@@ -166,21 +186,30 @@ private:
                 needs.push_back(t.of.piece);
             if (t.also.is == Target::Is::piece)
                 needs.push_back(t.also.piece);
-            for (const int id : needs) {
-                const auto k = indexOf(id);
-                if (!k)
-                    return Problem{fmt::format("{} is tied to a piece that is not there", p.name),
-                                   "tie it to something else"};
-                chain_.push_back(fmt::format("{} is {}", p.name, words(t, say_)));
-                if (*k == i || state_[*k] == State::open)
-                    return loop(pieceAt(*k).name);
-                if (auto problem = visit(*k))
+            for (const int id : needs)
+                if (auto problem =
+                        first(i, id, fmt::format("{} is {}", p.name, words(t, say_))))
                     return problem;
-                chain_.pop_back();
-            }
         }
         place(i);
         state_[i] = State::done;
+        return {};
+    }
+
+    /// Puts what a piece refers to in place before it.
+    std::optional<Problem> first(std::size_t i, int id, std::string link) {
+        const auto k = indexOf(id);
+        if (!k)
+            return Problem{fmt::format("{} is tied to a piece that is not there", pieceAt(i).name),
+                           "tie it to something else"};
+        if (state_[*k] == State::done)
+            return {};
+        chain_.push_back(std::move(link));
+        if (*k == i || state_[*k] == State::open)
+            return loop(pieceAt(*k).name);
+        if (auto problem = visit(*k))
+            return problem;
+        chain_.pop_back();
         return {};
     }
 
@@ -213,6 +242,9 @@ private:
                            "say one of them"}});
     }
 
+    /// Where something else is in the coordinates of the surface a piece is on.
+    const Placed& placeSeen(const Piece& p, int id) const { return *seenBy(*scene_, p, id); }
+
     /// The turn a tie fixes; for facing a point, as seen from `at`.
     Angle turnOf(const Tie& t, const Piece& p, Vec2 at) const {
         switch (t.kind) {
@@ -222,7 +254,7 @@ private:
         case Tie::Kind::squareTo:
             if (isFace(t.of))
                 return faceTurn(faceOf(t.of, say_.room));
-            return scene_->byId(t.of.piece)->pose.turn;
+            return placeSeen(p, t.of.piece).pose.turn;
         case Tie::Kind::inCorner: {
             const int count = static_cast<int>(say_.room.walls.size());
             return wallOf(say_.room, t.of.alongNext ? t.of.index : (t.of.index + count - 1) % count)
@@ -231,11 +263,11 @@ private:
         case Tie::Kind::inLineWith:
             if (isFace(t.of))
                 return faceTurn(faceOf(t.of, say_.room));
-            return scene_->byId(t.of.piece)->pose.turn;
+            return placeSeen(p, t.of.piece).pose.turn;
         case Tie::Kind::atPlace: {
-            const auto places = placesAt(*scheme().byId(t.of.piece), t.places);
+            const auto places = placesAt(*scene_->pieceById(t.of.piece), t.places);
             const Vec2 looks = places[static_cast<std::size_t>(t.place - 1)].looks;
-            return scene_->byId(t.of.piece)->pose.turn + directionOf(looks) - Angle::degrees(90);
+            return placeSeen(p, t.of.piece).pose.turn + directionOf(looks) - Angle::degrees(90);
         }
         case Tie::Kind::facing:
             break;
@@ -256,7 +288,7 @@ private:
         for (const Tie& t : p.ties) {
             if (t.kind != Tie::Kind::fromPiece || t.of != facing.of || t.to != MeasuredTo::edge)
                 continue;
-            const Angle base = scene_->byId(t.of.piece)->pose.turn;
+            const Angle base = placeSeen(p, t.of.piece).pose.turn;
             switch (t.side) {
             case Side::front:
                 return base + Angle::degrees(180);
@@ -273,7 +305,7 @@ private:
 
     void place(std::size_t i) {
         const Piece& p = pieceAt(i);
-        Placed& out = placeOf(i);
+        Placed& out = scene_->all[i];
         const Tie* turnTie = nullptr;
         for (const Tie& t : p.ties) {
             if (!t.fixesTurn())
@@ -286,7 +318,8 @@ private:
         Pose pose = p.pose;
         if (p.locked) {
             pose.turn = pose.turn.normalised();
-            out = {p.id, pose, shapeAt(p, pose), true, 2, {}};
+            out = {p.id, pose, shapeAt(p, pose), true, 2, {}, p.off, true};
+            seeFromAbove(i);
             return;
         }
         const bool facesPoint = turnTie != nullptr && turnTie->kind == Tie::Kind::facing &&
@@ -308,13 +341,47 @@ private:
         out.turnTied = turnTie != nullptr;
         out.pose = pose;
         out.shape = shapeAt(p, pose);
+        hang(p, out);
+        seeFromAbove(i);
     }
 
-    /// On a wall up is up, so that a clockwise turn is one the other way.
-    static Shape shapeAt(const Piece& p, Pose pose) {
-        if (p.onWall())
-            pose.turn = -pose.turn;
-        return placed(p.shape(), pose);
+    static Shape shapeAt(const Piece& p, const Pose& pose) {
+        return placed(p.shape(), drawn(p.on, pose));
+    }
+
+    /// Under the ceiling: how far below it the piece's top is.
+    void hang(const Piece& p, Placed& out) {
+        out.off = p.off;
+        if (!p.on.isCeiling())
+            return;
+        const Tie* held = nullptr;
+        for (const Tie& t : p.ties) {
+            if (!t.fixesDrop())
+                continue;
+            if (held != nullptr) {
+                overTied(p, *held, t, "how high it hangs");
+                continue;
+            }
+            held = &t;
+            out.off = dropOf(t, p, out.pose.at, *scene_);
+            out.offTied = true;
+        }
+    }
+
+    /// Keeps the floor as seen from above up to date while pieces are put in place.
+    void seeFromAbove(std::size_t i) {
+        const int above = placeOf(pieceAt(i).id)->above;
+        if (above < 0)
+            return;
+        const Placed& own = scene_->all[i];
+        Placed& seen = scene_->floor.placed[static_cast<std::size_t>(above)];
+        seen = own;
+        if (pieceAt(i).on.isFloor())
+            return;
+        const Pose& carrier = scene_->fromAbove(pieceAt(i).on.piece)->pose;
+        seen.pose = {carrier.toRoom(own.pose.at), (carrier.turn + own.pose.turn).normalised()};
+        seen.shape = placed(pieceAt(i).shape(), seen.pose);
+        seen.freeAlong = turned(own.freeAlong, carrier.turn);
     }
 
     /// Puts pose.at where the positional ties say, from where it last was.
@@ -333,7 +400,7 @@ private:
                     if (std::abs(line.normal.y) < 1e-9)
                         along = line.offset / line.normal.x;
         for (const Tie& t : p.ties) {
-            if (!t.fixesPlace())
+            if (!t.fixesPlace() || (p.on.isCeiling() && t.fixesDrop()))
                 continue;
             for (const TieLine& line : p.onWall() ? wallTieLines(t, p, pose.turn, *scene_, along)
                                                   : tieLines(t, p, pose.turn, *scene_)) {
@@ -369,7 +436,6 @@ private:
 
     std::shared_ptr<Scene> scene_;
     Wording say_;
-    std::size_t floor_ = 0; ///< how many pieces stand on the floor
     std::vector<State> state_;
     std::vector<std::string> chain_;
 };
@@ -395,17 +461,37 @@ double reach(const Piece& p, Angle turn, Vec2 direction) {
 
 } // namespace
 
-const Placed* Scene::byId(int id) const {
-    for (const auto* list : {&placed, &hung})
-        for (const Placed& p : *list)
-            if (p.id == id)
-                return &p;
-    return nullptr;
+const Piece* Scene::pieceById(int id) const {
+    const Place* p = placeIn(*this, id);
+    return p != nullptr ? &scheme->pieces[p->index] : nullptr;
 }
 
-Length baseOf(const Scene& scene, std::size_t i) {
+const Placed* Scene::byId(int id) const {
+    const Place* p = placeIn(*this, id);
+    return p != nullptr ? &all[p->index] : nullptr;
+}
+
+const Placed* Scene::fromAbove(int id) const {
+    const Place* p = placeIn(*this, id);
+    return p != nullptr && p->above >= 0 ? &floor.placed[static_cast<std::size_t>(p->above)]
+                                         : nullptr;
+}
+
+const Placed* Scene::inPlan(int id) const {
+    const Place* p = placeIn(*this, id);
+    if (p == nullptr)
+        return nullptr;
+    return p->above >= 0                               ? &floor.placed[static_cast<std::size_t>(p->above)]
+           : scheme->pieces[p->index].on.isCeiling() ? &all[p->index]
+                                                       : nullptr;
+}
+
+Length baseOf(const FloorView& scene, std::size_t i) {
     Length base;
-    if (!scene.piece(i).kind->standsOn)
+    if (scene.piece(i).on.isCarried())
+        if (const auto body = bodyOf(scene, scene.placed[i].id))
+            return Length::millimetres(body->foot.z);
+    if (!scene.piece(i).kind->standsOn())
         return base;
     for (std::size_t k = 0; k < scene.placed.size(); ++k)
         if (k != i && scene.piece(k).kind->takesFloor() &&
@@ -433,10 +519,8 @@ Vec2 frontMiddle(const Piece& p, const Pose& pose) {
 Vec2 middleOf(const Target& t, const Scene& scene) {
     switch (t.is) {
     case Target::Is::piece: {
-        for (std::size_t i = 0; i < scene.placed.size(); ++i)
-            if (scene.placed[i].id == t.piece)
-                return scene.placed[i].pose.at;
-        return {};
+        const Placed* there = scene.inPlan(t.piece);
+        return there != nullptr ? there->pose.at : Vec2{};
     }
     case Target::Is::corner:
         return wallOf(*scene.room, t.index).start;
@@ -458,10 +542,14 @@ Vec2 middleOf(const Target& t, const Scene& scene) {
 std::vector<TieLine> tieLines(const Tie& t, const Piece& p, Angle turn, const Scene& scene) {
     if (p.onWall())
         return wallTieLines(t, p, turn, scene, p.pose.at.x);
+    if (p.on.isCarried() &&
+        (t.kind == Tie::Kind::fromEdge || t.of == pieceTarget(p.on.piece)))
+        return carrierTieLines(t, p, turn, scene);
     const Room& room = *scene.room;
     const auto line = [](Vec2 n, double c) { return std::vector<TieLine>{{n, c}}; };
-    const auto pieceOf = [&](int id) -> const Piece& { return *scene.scheme->byId(id); };
-    const auto poseOf = [&](int id) { return scene.byId(id)->pose; };
+    const auto pieceOf = [&](int id) -> const Piece& { return *scene.pieceById(id); };
+    const auto there = [&](int id) -> const Placed& { return *seenBy(scene, p, id); };
+    const auto poseOf = [&](int id) { return there(id).pose; };
     /// Centre held `distance` off a face, measured to edge or centre.
     const auto offFace = [&](Vec2 n, double face) {
         return t.to == MeasuredTo::centre ? face + t.distance.mm()
@@ -476,7 +564,7 @@ std::vector<TieLine> tieLines(const Tie& t, const Piece& p, Angle turn, const Sc
     case Tie::Kind::against:
         if (t.of.is == Target::Is::piece) {
             const Pose pose = poseOf(t.of.piece);
-            return line(-pose.front(), offFace(-pose.front(), extent(scene.byId(t.of.piece)->shape,
+            return line(-pose.front(), offFace(-pose.front(), extent(there(t.of.piece).shape,
                                                                      -pose.front())));
         }
         [[fallthrough]];
@@ -508,7 +596,7 @@ std::vector<TieLine> tieLines(const Tie& t, const Piece& p, Angle turn, const Sc
         const Pose pose = poseOf(t.of.piece);
         const Vec2 n = sideNormal(t.side, pose);
         const double face = t.side == Side::front ? dot(n, frontMiddle(other, pose))
-                                                  : extent(scene.byId(t.of.piece)->shape, n);
+                                                  : extent(there(t.of.piece).shape, n);
         return line(n, offFace(n, face));
     }
     case Tie::Kind::centredOn: {
@@ -518,7 +606,7 @@ std::vector<TieLine> tieLines(const Tie& t, const Piece& p, Angle turn, const Sc
             const Vec2 face =
                 other.footprint.form == FootprintForm::ell ? frontMiddle(other, pose) : pose.at;
             const TieLine along{pose.right(), dot(pose.right(), face) + t.distance.mm()};
-            if (other.kind->flat())
+            if (other.kind->flat() || p.on.isCeiling())
                 return {along, {pose.front(), dot(pose.front(), pose.at)}};
             if (t.side == Side::left || t.side == Side::right)
                 return line(pose.front(), dot(pose.front(), pose.at) + t.distance.mm());
@@ -544,7 +632,7 @@ std::vector<TieLine> tieLines(const Tie& t, const Piece& p, Angle turn, const Sc
             n = -quarter(unit(f.right - f.left));
         }
         const auto edge = [&](const Target& x, Vec2 middle, Vec2 toward) {
-            return x.is == Target::Is::piece ? extent(scene.byId(x.piece)->shape, toward)
+            return x.is == Target::Is::piece ? extent(there(x.piece).shape, toward)
                                              : dot(middle, toward);
         };
         return line(n, (edge(t.of, a, n) - edge(t.also, b, -n)) / 2);
@@ -553,14 +641,14 @@ std::vector<TieLine> tieLines(const Tie& t, const Piece& p, Angle turn, const Sc
         const Pose frame = poseOf(t.group.front());
         Box box;
         for (const int id : t.group) {
-            const auto& s = scene.byId(id)->shape;
+            const auto& s = there(id).shape;
             box.include(Vec2{-extent(s, -frame.right()), -extent(s, -frame.front())});
             box.include(Vec2{extent(s, frame.right()), extent(s, frame.front())});
         }
         if (t.distance > Length{}) {
             // With its front legs on: from there the rug lies forward.
             const Vec2 front = frame.front();
-            const double edge = extent(scene.byId(t.group.front())->shape, front);
+            const double edge = extent(there(t.group.front()).shape, front);
             const double half = extent(placed(p.shape(), {{0, 0}, turn}), front);
             return {{frame.right(), box.centre().x}, {front, edge - t.distance.mm() + half}};
         }

@@ -8,28 +8,111 @@ namespace mezzet {
 struct Placed {
     int id = 0;
     Pose pose;
-    Shape shape;             ///< in the room
+    Shape shape;             ///< on its surface
     bool turnTied = false;   ///< a tie fixes its turn
     int coordinatesTied = 0; ///< how many of its two coordinates ties fix
     Vec2 freeAlong;          ///< with one tied: the unit direction it can still move in
+    Length off;              ///< under the ceiling: how far its top is below it
+    bool offTied = false;    ///< under the ceiling: a tie fixes how high it hangs
+};
+
+/// Some of a scene's pieces, each with its place in the scheme's list.
+struct ViewList {
+    std::vector<std::size_t> pieces; ///< indices in Scheme::pieces
+    std::vector<Placed> placed;
 };
 
 /// All pieces of one scheme in true coordinates. Immutable.
 struct Scene {
     RoomPtr room;
     SchemePtr scheme;
-    std::vector<Placed> placed; ///< one for each floor piece of the scheme, in the same order
-    std::vector<Placed> hung;   ///< one for each piece on a wall, in its wall's plane
+    std::vector<Placed> all; ///< one for each piece, in the scheme's order, each on its own surface
+    ViewList floor; ///< from above: what stands on the floor, and on the tops of what stands there
+    ViewList walls; ///< what hangs, in its wall's plane
+    ViewList ceiling; ///< what hangs from the ceiling, in the floor's x and y
     struct OverTied {
         int piece = 0;
         Problem problem;
     };
     std::vector<OverTied>
         overTied; ///< ties that say the same coordinate twice; the first one said holds
+    struct Place {
+        int id = 0;
+        std::size_t index = 0; ///< in `all`
+        int above = -1;        ///< in `floor`; -1 for what is not seen there
+    };
+    std::vector<Place> places; ///< by id
 
+    /// A piece of the scheme; null when it is not there.
+    [[nodiscard]] const Piece* pieceById(int id) const;
+    /// Where a piece is on its own surface; null when it is not there.
     [[nodiscard]] const Placed* byId(int id) const;
-    [[nodiscard]] const Piece& piece(std::size_t i) const { return scheme->pieces[i]; }
-    [[nodiscard]] const Piece& hungPiece(std::size_t i) const { return scheme->hung[i]; }
+    /// Where it is on the floor as seen from above; null for what hangs or is not there.
+    [[nodiscard]] const Placed* fromAbove(int id) const;
+    /// Where it is in the floor's x and y, on the floor or under the ceiling.
+    [[nodiscard]] const Placed* inPlan(int id) const;
+};
+
+/// The floor as its rules see it: what stands on it, and what stands on a top there, from above.
+class FloorView {
+public:
+    FloorView(const Scene& s) : room(s.room), scheme(s.scheme), placed(s.floor.placed), scene_(s) {}
+    operator const Scene&() const { return scene_; }
+
+    const RoomPtr& room;
+    const SchemePtr& scheme;
+    const std::vector<Placed>& placed;
+
+    [[nodiscard]] const Piece& piece(std::size_t i) const {
+        return scheme->pieces[scene_.floor.pieces[i]];
+    }
+    [[nodiscard]] const Placed* byId(int id) const { return scene_.fromAbove(id); }
+
+private:
+    const Scene& scene_;
+};
+
+/// The ceiling: what hangs from it, and the floor under it.
+class CeilingView {
+public:
+    CeilingView(const Scene& s)
+        : room(s.room), scheme(s.scheme), placed(s.ceiling.placed), floor(s), scene_(s) {}
+    operator const Scene&() const { return scene_; }
+
+    const RoomPtr& room;
+    const SchemePtr& scheme;
+    const std::vector<Placed>& placed;
+    const FloorView floor;
+
+    [[nodiscard]] const Piece& piece(std::size_t i) const {
+        return scheme->pieces[scene_.ceiling.pieces[i]];
+    }
+
+private:
+    const Scene& scene_;
+};
+
+/// The walls as their rules see them: what hangs, each in its wall's plane, and the floor before
+/// them.
+class WallsView {
+public:
+    WallsView(const Scene& s)
+        : room(s.room), scheme(s.scheme), hung(s.walls.placed), floor(s), scene_(s) {}
+    operator const Scene&() const { return scene_; }
+    operator const FloorView&() const { return floor; }
+
+    const RoomPtr& room;
+    const SchemePtr& scheme;
+    const std::vector<Placed>& hung;
+    const FloorView floor;
+
+    [[nodiscard]] const Piece& hungPiece(std::size_t i) const {
+        return scheme->pieces[scene_.walls.pieces[i]];
+    }
+    [[nodiscard]] const Placed* byId(int id) const { return scene_.byId(id); }
+
+private:
+    const Scene& scene_;
 };
 
 using ScenePtr = std::shared_ptr<const Scene>;
@@ -56,9 +139,9 @@ struct TieLine {
 [[nodiscard]] Vec2 frontMiddle(const Piece&, const Pose&);
 [[nodiscard]] Vec2 middleOf(const Target&, const Scene&);
 
-/// What a piece that stands on another stands on: the highest top under it. 0 for what stands on
-/// the floor.
-[[nodiscard]] Length baseOf(const Scene&, std::size_t piece);
+/// What a piece that stands on another stands on: its carrier's top, or the highest top under it. 0
+/// for what stands on the floor.
+[[nodiscard]] Length baseOf(const FloorView&, std::size_t piece);
 
 /// Where a piece's front edge runs, from left to right as you face it. For an L it is the inner
 /// edge between the arm and the other end.

@@ -77,17 +77,16 @@ int Piece::group() const {
 
 std::vector<const Piece*> Scheme::members(int group) const {
     std::vector<const Piece*> out;
-    for (const Piece& p : hung)
+    for (const Piece& p : pieces)
         if (group != 0 && p.group() == group)
             out.push_back(&p);
     return out;
 }
 
 const Piece* Scheme::byId(int id) const {
-    for (const auto* list : {&pieces, &hung})
-        for (const Piece& p : *list)
-            if (p.id == id)
-                return &p;
+    for (const Piece& p : pieces)
+        if (p.id == id)
+            return &p;
     return nullptr;
 }
 
@@ -97,10 +96,9 @@ Piece* Scheme::byId(int id) {
 
 const Piece* Scheme::byName(std::string_view said) const {
     const auto plain = plainWord(said);
-    for (const auto* list : {&pieces, &hung})
-        for (const Piece& p : *list)
-            if (plainWord(p.name) == plain)
-                return &p;
+    for (const Piece& p : pieces)
+        if (plainWord(p.name) == plain)
+            return &p;
     return nullptr;
 }
 
@@ -138,13 +136,10 @@ Scheme arranged(const Scheme& scheme, Arrangement wanted) {
     const auto change = [](Piece& p) {
         if (!p.otherwise)
             return;
-        const Stance now{p.pose, p.ties};
-        p.pose = p.otherwise->pose;
-        p.ties = p.otherwise->ties;
+        const Stance now = p.stance();
+        p.stand(*p.otherwise);
         p.otherwise = now;
     };
-    for (Piece& p : s.hung)
-        change(p);
     for (Piece p : scheme.pieces) {
         change(p);
         (p.onlyHere ? s.away : s.pieces).push_back(std::move(p));
@@ -152,6 +147,17 @@ Scheme arranged(const Scheme& scheme, Arrangement wanted) {
     for (Piece p : scheme.away) {
         p.onlyHere = true;
         s.pieces.push_back(std::move(p));
+    }
+    // What stands on a piece that is not there is not there either.
+    for (bool left = true; left;) {
+        const auto gone = std::find_if(s.pieces.begin(), s.pieces.end(), [&](const Piece& p) {
+            return p.on.isCarried() && std::as_const(s).byId(p.on.piece) == nullptr;
+        });
+        left = gone != s.pieces.end();
+        if (left) {
+            s.away.push_back(*gone);
+            s.pieces.erase(gone);
+        }
     }
     // What was tied to a piece that is not there stands free meanwhile, and is tied again
     // afterwards.
@@ -161,17 +167,17 @@ Scheme arranged(const Scheme& scheme, Arrangement wanted) {
                (t.also.is != Target::Is::piece || there(t.also.piece)) &&
                std::all_of(t.group.begin(), t.group.end(), there);
     };
-    s.eachPiece([&](Piece& p) {
+    for (Piece& p : s.pieces) {
         std::vector<Tie> kept;
         for (const Tie& t : p.ties)
             if (holds(t))
                 kept.push_back(t);
         if (kept.size() == p.ties.size())
-            return;
+            continue;
         if (!p.otherwise && !p.onlyHere)
-            p.otherwise = Stance{p.pose, p.ties};
+            p.otherwise = p.stance();
         p.ties = std::move(kept);
-    });
+    }
     return s;
 }
 

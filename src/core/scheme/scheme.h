@@ -3,8 +3,10 @@
 #include "kit/kind.h"
 #include "measure/notation.h"
 #include "room/room.h"
+#include "scheme/surface.h"
 
 #include <memory>
+#include <ranges>
 #include <string>
 #include <vector>
 
@@ -75,7 +77,9 @@ struct Tie {
         above,     ///< its foot so far over something
         below,     ///< its top so far under something
         levelWith, ///< its foot, centre or top level with that of something, or along a rail
-        inGroup    ///< kept in its group: both coordinates, from the group's centre
+        inGroup,   ///< kept in its group: both coordinates, from the group's centre
+        // On a top or in an opening, beside centredOn, fromPiece and at.
+        fromEdge ///< edge (or centre) from a side of the board it stands on
     };
     Kind kind = Kind::at;
     Target of;
@@ -84,7 +88,7 @@ struct Tie {
     Length distance;        ///< gap; centredOn: offset to the right as you face it; at: x
     Length second;          ///< at: y
     Angle turn;             ///< turned
-    /// fromPiece: which side of the other piece. centredOn: the side it stands at, so that beside a
+    /// fromPiece: which side of the other piece; fromEdge: of the board. centredOn: the side it stands at, so that beside a
     /// piece it is centred along that piece's depth.
     Side side = Side::front;
     MeasuredTo to = MeasuredTo::edge;
@@ -109,6 +113,10 @@ struct Tie {
         return kind == Kind::height || kind == Kind::eyeLevel || kind == Kind::above ||
                kind == Kind::below || kind == Kind::levelWith || kind == Kind::inGroup;
     }
+    /// Said of how high a piece under the ceiling hangs.
+    [[nodiscard]] bool fixesDrop() const {
+        return kind == Kind::height || kind == Kind::above || kind == Kind::below;
+    }
     /// Said of how high a piece on a wall is.
     [[nodiscard]] bool fixesHeight() const { return onlyOnWall() || kind == Kind::at; }
     [[nodiscard]] bool refersTo(int pieceId) const;
@@ -118,6 +126,8 @@ struct Tie {
 struct Stance {
     Pose pose;
     std::vector<Tie> ties;
+    SurfaceId on;
+    Length off; ///< under the ceiling
 
     bool operator==(const Stance&) const = default;
 };
@@ -145,9 +155,10 @@ struct GroupPlan {
     bool operator==(const GroupPlan&) const = default;
 };
 
-/// Something placed. On a wall its pose's x runs along the wall from its left corner and its y up
-/// from the floor there, its turn is clockwise as you face it, and its outline is its width and
-/// height.
+/// Something placed on a surface. On a wall its pose's x runs along the wall from its left corner
+/// and its y up from the floor there, its turn is clockwise as you face it, and its outline is its
+/// width and height. Under the ceiling x and y are as on the floor. On a top they are about its
+/// middle, and in an opening from the left of its board and from its back.
 struct Piece {
     int id = 0; ///< unique in its scheme, never used again
     std::string name;
@@ -160,7 +171,8 @@ struct Piece {
     bool locked = false;
     std::optional<Stance> otherwise{};  ///< where it is in the other arrangement, when elsewhere
     bool onlyHere = false;              ///< not in the room in the other arrangement
-    int wall = -1;                      ///< index of the wall it is on; -1 for the floor
+    SurfaceId on{};                     ///< the surface its place is told on
+    Length off{};                       ///< under the ceiling: how far its top hangs below it
     Hanging hanging{};                  ///< on a wall: how it is held
     GroupPlan plan{};                   ///< of a group
     std::string picture{};              ///< in its frame: a key of Project::pictures
@@ -171,12 +183,21 @@ struct Piece {
 
     /// Whether its back may be looked at.
     [[nodiscard]] bool backFinished() const { return finishedBack.value_or(!kind->bareBack); }
-    [[nodiscard]] bool onWall() const { return wall >= 0; }
+    [[nodiscard]] bool onWall() const { return on.isWall(); }
+    /// The index of the wall it is on; asked of what is on one.
+    [[nodiscard]] int wall() const { return on.wall(); }
     [[nodiscard]] bool isGroup() const { return kind->role == Role::group; }
     [[nodiscard]] Shape shape() const { return footprintShape(footprint, outlineSize()); }
     /// The two figures of its outline as width and depth: on a wall width and height.
     [[nodiscard]] Size outlineSize() const {
         return onWall() ? Size{size.width, size.height, size.depth} : size;
+    }
+    [[nodiscard]] Stance stance() const { return {pose, ties, on, off}; }
+    void stand(const Stance& s) {
+        pose = s.pose;
+        ties = s.ties;
+        on = s.on;
+        off = s.off;
     }
     /// The group it is kept in; 0 for none.
     [[nodiscard]] int group() const;
@@ -200,8 +221,7 @@ struct Scheme {
     std::string name = "Scheme 1";
     std::string note;
     std::size_t room = 0;      ///< which of the job's rooms it furnishes
-    std::vector<Piece> pieces; ///< in the order they were placed; rugs are drawn first all the same
-    std::vector<Piece> hung{}; ///< those on the walls, in the order they were hung
+    std::vector<Piece> pieces; ///< on every surface, in the order they were placed
     int nextId = 1;
     Arrangement arrangement = Arrangement::day; ///< the one the pieces stand in now
     std::vector<Piece> away{};                  ///< in the room only in the other arrangement
@@ -211,18 +231,22 @@ struct Scheme {
     [[nodiscard]] const Zone* zone(std::string_view name) const;
     /// What is kept in a group, in order.
     [[nodiscard]] std::vector<const Piece*> members(int group) const;
-    /// Every piece, on the floor and on the walls.
-    template <class Each> void eachPiece(Each each) const {
-        for (const auto* list : {&pieces, &hung})
-            for (const Piece& p : *list)
-                each(p);
+    /// Those that hang neither on a wall nor from the ceiling; those on the walls; and those on one
+    /// surface; in order.
+    [[nodiscard]] auto standing() const {
+        return pieces | std::views::filter(
+                            [](const Piece& p) { return !p.onWall() && !p.on.isCeiling(); });
     }
-    template <class Each> void eachPiece(Each each) {
-        for (auto* list : {&pieces, &hung})
-            for (Piece& p : *list)
-                each(p);
+    [[nodiscard]] auto hung() const {
+        return pieces | std::views::filter([](const Piece& p) { return p.onWall(); });
     }
-    /// On the floor or on a wall.
+    [[nodiscard]] auto hung() {
+        return pieces | std::views::filter([](const Piece& p) { return p.onWall(); });
+    }
+    [[nodiscard]] auto on(SurfaceId which) const {
+        return pieces |
+               std::views::filter([which](const Piece& p) { return p.on == which; });
+    }
     [[nodiscard]] const Piece* byId(int id) const;
     [[nodiscard]] Piece* byId(int id);
     /// By name, in any case and without its commas.

@@ -48,6 +48,52 @@ std::string words(const Target& t, const Wording& w) {
     return {};
 }
 
+std::string surfaceName(SurfaceId on, const Wording& w) {
+    switch (on.is) {
+    case SurfaceId::Is::floor:
+        return "floor";
+    case SurfaceId::Is::wall:
+        return "wall " + wallName(on.index);
+    case SurfaceId::Is::ceiling:
+        return "ceiling";
+    case SurfaceId::Is::opening:
+        return fmt::format("opening {} of {}", on.index, words(pieceTarget(on.piece), w));
+    case SurfaceId::Is::top:
+        return "top of " + words(pieceTarget(on.piece), w);
+    }
+    return {};
+}
+
+std::string words(SurfaceId on, const Wording& w) {
+    switch (on.is) {
+    case SurfaceId::Is::floor:
+        return "on the floor";
+    case SurfaceId::Is::wall:
+        return "on wall " + wallName(on.index);
+    case SurfaceId::Is::ceiling:
+        return "under the ceiling";
+    case SurfaceId::Is::opening:
+        return fmt::format("in opening {} of {}", on.index, words(pieceTarget(on.piece), w));
+    case SurfaceId::Is::top:
+        return "on " + words(pieceTarget(on.piece), w);
+    }
+    return {};
+}
+
+std::string_view edgeName(Side s) {
+    switch (s) {
+    case Side::left:
+        return "left end";
+    case Side::right:
+        return "right end";
+    case Side::front:
+        return "front edge";
+    case Side::behind:
+        return "back edge";
+    }
+    return {};
+}
+
 std::string words(Angle a) {
     return fmt::format("{:.4g}", a.inDegrees());
 }
@@ -129,6 +175,8 @@ std::string words(const Tie& t, const Wording& w) {
     }
     case Tie::Kind::inGroup:
         return "in " + of;
+    case Tie::Kind::fromEdge:
+        return fmt::format("{}{} from {}", centre, gap(t.distance), edgeName(t.side));
     case Tie::Kind::at:
         return fmt::format("at {}, {}", write(t.distance, w.notation), write(t.second, w.notation));
     }

@@ -13,8 +13,14 @@ struct Wording {
 
 /// "Sofa", "wall C", "corner BC", "window 1".
 [[nodiscard]] std::string words(const Target&, const Wording&);
+/// "floor", "wall C", "ceiling", "top of Console", "opening 3 of Bookcase".
+[[nodiscard]] std::string surfaceName(SurfaceId, const Wording&);
+/// "on the floor", "on wall C", "under the ceiling", "on Console", "in opening 3 of Bookcase".
+[[nodiscard]] std::string words(SurfaceId, const Wording&);
 /// "16\" from Sofa", "centred on window 1, 3\" left", as the line reads it.
 [[nodiscard]] std::string words(const Tie&, const Wording&);
+/// "left end", "front edge": a side of the board a thing stands on.
+[[nodiscard]] std::string_view edgeName(Side);
 /// "84 x 36 x 34"
 [[nodiscard]] std::string words(const Size&, Notation);
 /// The same in the order the line takes them: of a piece on a wall width, height and depth.

@@ -1,0 +1,21 @@
+#pragma once
+
+#include "project/project.h"
+
+#include <optional>
+#include <string>
+#include <vector>
+
+namespace mezzet {
+
+/// Why a piece of its kind can't be on the surface it names; nothing when it can.
+[[nodiscard]] std::optional<Problem> unsuitedSurface(const Piece&);
+
+/// The ids of all that stands on a piece or in it, and on what stands there, in order.
+[[nodiscard]] std::vector<int> carriedOn(const Scheme&, int carrier);
+
+/// What stood on a piece or in it that goes is on the floor where it was, free; each is told of in
+/// `notices`. `job` is the job with the piece still there.
+void setDown(Scheme&, int carrier, const Project& job, std::vector<std::string>& notices);
+
+} // namespace mezzet

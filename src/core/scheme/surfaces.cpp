@@ -1,0 +1,295 @@
+#include "scheme/surfaces.h"
+
+#include "measure/text.h"
+#include "scheme/on_wall.h"
+
+#include <fmt/format.h>
+
+#include <algorithm>
+#include <cmath>
+
+namespace mezzet {
+
+namespace {
+
+constexpr Vec3 up{0, 0, 1};
+
+Vec3 level(Vec2 p, double z = 0) {
+    return {p.x, p.y, z};
+}
+
+/// A surface's x and y turned with what stands on it.
+Vec3 mixed(const Vec3& x, const Vec3& y, Vec2 by) {
+    return x * by.x + y * by.y;
+}
+
+std::vector<Vec2> cornersOf(const Box& b) {
+    return {b.low, {b.high.x, b.low.y}, b.high, {b.low.x, b.high.y}};
+}
+
+/// How far the room reaches before a wall.
+Length depthBefore(const Room& room, const Wall& w) {
+    double most = 0;
+    for (const Vec2 p : room.edge)
+        most = std::max(most, dot(p - w.start, w.inward()));
+    return Length::millimetres(most);
+}
+
+double highestCeiling(const Room& room) {
+    return room.ceiling.mm();
+}
+
+} // namespace
+
+std::optional<Body> bodyOf(const Scene& scene, int id) {
+    const Piece* p = scene.pieceById(id);
+    const Placed* where = scene.byId(id);
+    if (p == nullptr || where == nullptr)
+        return {};
+    const Room& room = *scene.room;
+    const Pose& pose = where->pose;
+    switch (p->on.is) {
+    case SurfaceId::Is::floor: {
+        double z = room.levelAt(pose.at).mm();
+        if (p->kind->standsOn())
+            for (std::size_t i = 0; i < scene.floor.pieces.size(); ++i)
+                if (scene.floor.placed[i].id == id)
+                    z += baseOf(scene, i).mm();
+        return Body{level(pose.at, z), level(pose.right()), level(pose.front())};
+    }
+    case SurfaceId::Is::ceiling:
+        return Body{level(pose.at, (room.ceilingAt(pose.at) - where->off - p->size.height).mm()),
+                    level(pose.right()), level(pose.front())};
+    case SurfaceId::Is::wall: {
+        const Wall& w = room.walls[static_cast<std::size_t>(p->wall())];
+        const Box b = bounds(where->shape);
+        const Length out = faceOut(room, p->wall(), b.low.x, b.high.x) + p->size.depth / 2;
+        return Body{level(offWall(w, pose.at.x, out), room.levelAt(w.start).mm() + b.low.y),
+                    level(w.along()), level(w.inward())};
+    }
+    case SurfaceId::Is::opening:
+    case SurfaceId::Is::top: {
+        const auto on = surfaceOf(scene, p->on);
+        if (!on)
+            return {};
+        return Body{on->at(pose.at), mixed(on->x, on->y, pose.right()),
+                    mixed(on->x, on->y, pose.front())};
+    }
+    }
+    return {};
+}
+
+std::optional<Surface> surfaceOf(const Scene& scene, SurfaceId id) {
+    const Room& room = *scene.room;
+    Surface out;
+    out.id = id;
+    switch (id.is) {
+    case SurfaceId::Is::floor:
+        out.x = {1, 0, 0};
+        out.y = {0, 1, 0};
+        out.normal = up;
+        out.outline = room.edge;
+        out.clear = room.ceiling;
+        return out;
+    case SurfaceId::Is::ceiling:
+        out.origin = up * highestCeiling(room);
+        out.x = {1, 0, 0};
+        out.y = {0, 1, 0};
+        out.normal = up * -1;
+        out.outline = room.edge;
+        out.clear = room.ceiling;
+        return out;
+    case SurfaceId::Is::wall: {
+        if (id.index < 0 || id.index >= static_cast<int>(room.walls.size()))
+            return {};
+        const Wall& w = room.walls[static_cast<std::size_t>(id.index)];
+        out.origin = level(w.start, room.levelAt(w.start).mm());
+        out.x = level(w.along());
+        out.y = up;
+        out.normal = level(w.inward());
+        out.outline = {{0, 0}};
+        for (const Vec2 p : room.topOf(id.index))
+            out.outline.push_back(p);
+        out.outline.push_back({w.length().mm(), 0});
+        out.clear = depthBefore(room, w);
+        return out;
+    }
+    case SurfaceId::Is::opening:
+    case SurfaceId::Is::top: {
+        const Piece* carrier = scene.pieceById(id.piece);
+        const auto body = bodyOf(scene, id.piece);
+        if (carrier == nullptr || !body)
+            return {};
+        out.x = body->right;
+        out.y = body->front;
+        out.normal = up;
+        out.outline = cornersOf(boardOf(*carrier, id));
+        if (id.is == SurfaceId::Is::top) {
+            out.origin = body->foot + up * carrier->top().mm();
+            out.clear = Length::millimetres(
+                std::max(room.ceilingAt(out.origin.plan()).mm() - out.origin.z, 0.0));
+            return out;
+        }
+        const auto box = openingOf(*carrier, id.index);
+        if (!box)
+            return {};
+        out.origin = body->foot + body->right * box->left +
+                     body->front * (-carrier->size.depth.mm() / 2) + up * box->board;
+        out.clear = Length::millimetres(box->head - box->board);
+        return out;
+    }
+    }
+    return {};
+}
+
+std::optional<OpeningBox> openingOf(const Piece& unit, int number) {
+    const Openings& o = unit.kind->openings;
+    if (number < 1 || number > o.count())
+        return {};
+    const double board = o.board.mm();
+    const double wide = (unit.size.width.mm() - (o.across + 1) * board) / o.across;
+    const double high =
+        (unit.size.height.mm() - o.foot.mm() - (o.up + 1) * board) / o.up;
+    const int column = (number - 1) % o.across;
+    const int row = (number - 1) / o.across;
+    OpeningBox out;
+    out.left = -unit.size.width.mm() / 2 + board + column * (wide + board);
+    out.right = out.left + wide;
+    out.board = o.foot.mm() + board + row * (high + board);
+    out.head = out.board + high;
+    return out;
+}
+
+Box boardOf(const Piece& carrier, SurfaceId on) {
+    Box b;
+    const double d = carrier.size.depth.mm();
+    if (on.is == SurfaceId::Is::top) {
+        b.include(Vec2{-carrier.size.width.mm() / 2, -d / 2});
+        b.include(Vec2{carrier.size.width.mm() / 2, d / 2});
+    } else if (const auto box = openingOf(carrier, on.index)) {
+        b.include(Vec2{0, 0});
+        b.include(Vec2{box->right - box->left, d});
+    }
+    return b;
+}
+
+bool suits(const Kind& k, SurfaceKind on) {
+    return k.on == on ||
+           (k.standsOn() && (on == SurfaceKind::opening || on == SurfaceKind::floor));
+}
+
+bool seenFromAbove(const Piece& piece, const Scheme& scheme) {
+    const Piece* p = &piece;
+    // What is carried in a ring is on no floor.
+    for (std::size_t depth = 0; p != nullptr && depth <= scheme.pieces.size(); ++depth) {
+        if (p->on.is != SurfaceId::Is::top)
+            return p->on.isFloor();
+        p = scheme.byId(p->on.piece);
+    }
+    return false;
+}
+
+std::optional<Problem> noSuchSurface(const Piece& p, const Room& room, const Scheme& scheme) {
+    switch (p.on.is) {
+    case SurfaceId::Is::floor:
+    case SurfaceId::Is::ceiling:
+        return {};
+    case SurfaceId::Is::wall:
+        if (p.wall() >= 0 && p.wall() < static_cast<int>(room.walls.size()))
+            return {};
+        return Problem{
+            fmt::format("{} hangs on wall {}, which is not there", p.name, wallName(p.wall())),
+            "hang it on another wall, or remove it, first"};
+    case SurfaceId::Is::opening:
+    case SurfaceId::Is::top:
+        break;
+    }
+    const Piece* carrier = scheme.byId(p.on.piece);
+    if (carrier == nullptr)
+        return Problem{fmt::format("what {} stands on is not there", p.name),
+                       "put it on something else"};
+    if (carrier->id == p.id)
+        return Problem{fmt::format("{} can't stand on itself", p.name), "put it on something else"};
+    if (p.on.is == SurfaceId::Is::top) {
+        if (carrier->kind->hasTop())
+            return {};
+        return Problem{fmt::format("nothing stands on {}", carrier->name),
+                       "put it on a table, a chest or a shelf"};
+    }
+    const int count = carrier->kind->openings.count();
+    if (p.on.index >= 1 && p.on.index <= count)
+        return {};
+    if (count == 0)
+        return Problem{fmt::format("{} has no openings", carrier->name),
+                       "name a piece with shelves, or put it on top"};
+    return Problem{fmt::format("{} has {}, and no opening {}", carrier->name,
+                               count == 1 ? "one opening" : fmt::format("{} openings", count),
+                               p.on.index),
+                   "they are counted from the left, row by row from the foot"};
+}
+
+const Placed* seenBy(const Scene& scene, const Piece& p, int other) {
+    if (p.on.isFloor() || p.on.isCeiling())
+        return scene.inPlan(other);
+    return scene.byId(other);
+}
+
+std::vector<TieLine> carrierTieLines(const Tie& t, const Piece& p, Angle turn, const Scene& scene) {
+    const Box board = boardOf(*scene.pieceById(p.on.piece), p.on);
+    const double d = t.distance.mm();
+    const auto reach = [&](Vec2 way) {
+        return t.to == MeasuredTo::centre ? 0 : extent(placed(p.shape(), {{0, 0}, turn}), way);
+    };
+    switch (t.kind) {
+    case Tie::Kind::centredOn:
+        if (p.on.is == SurfaceId::Is::top)
+            return {{{1, 0}, board.centre().x + d}, {{0, 1}, board.centre().y}};
+        return {{{1, 0}, board.centre().x + d}};
+    case Tie::Kind::fromEdge:
+        switch (t.side) {
+        case Side::left:
+            return {{{1, 0}, board.low.x + d + reach({-1, 0})}};
+        case Side::right:
+            return {{{1, 0}, board.high.x - d - reach({1, 0})}};
+        case Side::front:
+            return {{{0, 1}, board.high.y - d - reach({0, 1})}};
+        case Side::behind:
+            return {{{0, 1}, board.low.y + d + reach({0, -1})}};
+        }
+        return {};
+    default:
+        return {};
+    }
+}
+
+Length dropOf(const Tie& t, const Piece& p, Vec2 at, const Scene& scene) {
+    const Room& room = *scene.room;
+    const Length ceiling = room.ceilingAt(at);
+    switch (t.kind) {
+    case Tie::Kind::height: {
+        const Length z = room.levelAt(at) + t.distance;
+        const Length own = t.level == Level::bottom   ? p.size.height
+                           : t.level == Level::centre ? p.size.height / 2
+                                                      : Length{};
+        return ceiling - z - own;
+    }
+    case Tie::Kind::above: {
+        const auto body = bodyOf(scene, t.of.piece);
+        const Piece* under = scene.pieceById(t.of.piece);
+        return ceiling - Length::millimetres(body->foot.z) - under->top() - t.distance -
+               p.size.height;
+    }
+    case Tie::Kind::below:
+        return t.distance;
+    default:
+        return p.off;
+    }
+}
+
+Length bottomOf(const Scene& scene, const Piece& p, const Placed& where) {
+    const Room& room = *scene.room;
+    return room.ceilingAt(where.pose.at) - where.off - p.size.height -
+           room.levelAt(where.pose.at);
+}
+
+} // namespace mezzet
