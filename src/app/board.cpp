@@ -359,7 +359,7 @@ void Board::keyPressEvent(QKeyEvent* e) {
                 setTaping(false);
         } else if (!tapes().empty() && session_.selected().empty()) {
             clearTapes();
-        } else if (session_.surface().isWall() && session_.selected().empty()) {
+        } else if (!session_.surface().isFloor() && session_.selected().empty()) {
             session_.goTo(theFloor());
         } else {
             session_.select({});

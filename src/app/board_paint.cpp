@@ -64,17 +64,17 @@ void Board::paintFloor(QPainter& p) {
                (r.toMend() || r.rule->weight >= weighs);
     };
     for (const Reading& r : session_.readings())
-        if (r.seenOn(theFloor()) && (tellsOfChosen(r) || r.toMend()))
+        if (r.seenOn(session_.surface()) && (tellsOfChosen(r) || r.toMend()))
             sheets::drawReadingStretch(d, r, aboutChosen(r));
     // What is for information about the chosen, lightly: the line of a glare, a view, a lane.
     for (const Reading& r : session_.readings())
-        if (r.seenOn(theFloor()) && aboutChosen(r) && r.verdict == Verdict::note)
+        if (r.seenOn(session_.surface()) && aboutChosen(r) && r.verdict == Verdict::note)
             sheets::drawReadingStretch(d, r, false);
     for (const Reading& r : session_.readings())
-        if (r.seenOn(theFloor()) && tellsOfChosen(r))
+        if (r.seenOn(session_.surface()) && tellsOfChosen(r))
             sheets::drawReading(d, r, taken, true);
     for (const Reading& r : session_.readings())
-        if (r.seenOn(theFloor()) && r.toMend() && !aboutChosen(r))
+        if (r.seenOn(session_.surface()) && r.toMend() && !aboutChosen(r))
             sheets::drawReading(d, r, taken, false);
     paintTapes(d);
     // Overall lengths of the walls, and their letters.

@@ -386,7 +386,9 @@ void JobSession::show(int piece) {
 
 bool JobSession::canShow(SurfaceId surface) const {
     return !surface.isCarried() &&
-           (!surface.isWall() || surface.wall() < static_cast<int>(project_->room->walls.size()));
+           (!surface.isWall() ||
+            (surface.wall() >= 0 &&
+             surface.wall() < static_cast<int>(project_->room->walls.size())));
 }
 
 SurfaceId JobSession::shownOn(const Piece& p) const {

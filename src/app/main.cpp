@@ -177,6 +177,23 @@ int renderViews(mezzet::app::MainWindow& window, const QString& folder) {
         finder.box()->setText("chair");
         ok = shot(finder, "finder") && ok;
     }
+    // What hangs from the ceiling, and what stands on tops and in openings.
+    for (const char* line : {"pendant over supper table, 32 above supper table",
+                             "ceiling light over hearth rug", "table lamp on sideboard, 6 from left end",
+                             "storage basket in opening 1 of low bookcase",
+                             "stack of books in opening 4 of low bookcase, 2 from left end",
+                             "vase on low bookcase, 4 from right end"})
+        session.sayLine(line);
+    session.goTo(mezzet::theCeiling());
+    session.select({session.project()->scheme().byName("Pendant")->id});
+    ok = shot(window, "ceiling") && ok;
+    session.goTo(mezzet::onWall(0));
+    session.select({});
+    ok = shot(window, "dressed") && ok;
+    session.goTo(mezzet::theFloor());
+    ok = shot(window, "floor-dressed") && ok;
+    for (int i = 0; i < 6; ++i)
+        session.undo();
     session.sayLine("room landing");
     session.goTo(mezzet::onWall(2));
     ok = shot(window, "landing") && ok;

@@ -181,7 +181,7 @@ void PieceList::refill() {
     };
     if (!session_.surface().isWall()) {
         for (const auto& p : job.scheme().pieces)
-            if (!p.onWall() && matches(p)) {
+            if ((session_.surface().isCeiling() ? p.on.isCeiling() : !p.onWall()) && matches(p)) {
                 piece(p);
                 ++shown;
             }
@@ -233,15 +233,16 @@ void PieceList::refill() {
             item->setData(Qt::AccessibleTextRole, "Bring out " + item->text());
         }
     }
-    heading_->setText(session_.surface().isFloor()
-                          ? QString("In this scheme")
-                          : "On wall " + QString::fromStdString(wallName(session_.surface().wall())));
+    const auto where = QString::fromStdString(words(session_.surface(), job.wording()));
+    heading_->setText(session_.surface().isFloor() ? QString("In this scheme")
+                                                   : where.left(1).toUpper() + where.mid(1));
     count_->setText(QString::number(shown));
     if (!typed.isEmpty()) {
         auto kinds = session_.library().kit->matching(wanted);
         // A group is made of pieces; what stands is added on the floor.
         std::erase_if(kinds, [this](const KindPtr& k) {
-            return k->role == mezzet::Role::group || (session_.surface().isWall() && !k->hangs());
+            return k->role == mezzet::Role::group || (session_.surface().isWall() && !k->hangs()) ||
+                   (session_.surface().isCeiling() && !k->underCeiling());
         });
         if (!kinds.empty())
             heading("Add");

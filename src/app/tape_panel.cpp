@@ -417,7 +417,7 @@ void TapePanel::rebuild() {
                     card(i, !own);
             }
         if (cards_.empty() && notes.empty())
-            column->addWidget(quietLabel("No rule measures it where it stands."));
+            column->addWidget(quietLabel("No rule measures it where it is."));
         addNotes(column, notes, true);
         column->addSpacing(4);
         if (p.isGroup() && !session_.inTrial()) {

@@ -417,10 +417,9 @@ void drawCeiling(const Drawing& d, const CeilingView& scene, double height, bool
         drawPiece(d, p, where, quietly);
         if (quietly)
             continue;
-        // Its name over it, and under it how high its underside is.
+        // Over it its name, and how high its underside is.
         const Box b = bounds(where.shape);
         const QPointF top = d.at({where.pose.at.x, b.low.y});
-        const QPointF foot = d.at({where.pose.at.x, b.high.y});
         const auto say = [&](const QString& text, const QFont& font, QPointF middle) {
             QRectF at(QPointF(), QFontMetricsF(font).size(Qt::TextSingleLine, text));
             at.moveCenter(middle);
@@ -431,10 +430,10 @@ void drawCeiling(const Drawing& d, const CeilingView& scene, double height, bool
             d.painter.setPen(d.look.ink);
             d.painter.drawText(at, Qt::AlignCenter, text);
         };
-        say(QString::fromStdString(p.name), sans(height), top - QPointF(0, height * 0.75));
+        say(QString::fromStdString(p.name), sans(height), top - QPointF(0, height * 1.75));
         say("underside " +
                 QString::fromStdString(write(bottomOf(scene, p, where), d.notation)),
-            lettering(height * 0.86), foot + QPointF(0, height * 0.75));
+            lettering(height * 0.86), top - QPointF(0, height * 0.7));
     }
 }
 

@@ -183,8 +183,11 @@ TEST_F(Panels, TheStateLineTellsScaleUnitsAndSchool) {
 TEST_F(Panels, EveryUnitPaintsEveryView) {
     for (int u = 0; u < 7; ++u) {
         window->act(QString("units%1").arg(u))->trigger();
-        for (int surface = -1; surface < 5; ++surface) {
-            session().goTo(onWall(surface));
+        std::vector<SurfaceId> surfaces{theFloor(), theCeiling()};
+        for (int wall = 0; wall < 5; ++wall)
+            surfaces.push_back(onWall(wall));
+        for (const SurfaceId surface : surfaces) {
+            session().goTo(surface);
             session().select({id("Sofa")});
             settled();
             EXPECT_FALSE(window->grab().isNull());
@@ -278,9 +281,11 @@ TEST_F(Panels, TheKeyIsWalkedByArrows) {
         EXPECT_EQ(session().surface(), onWall(i));
     }
     QTest::keyClick(window->key(), Qt::Key_Right);
+    EXPECT_EQ(session().surface(), theCeiling());
+    QTest::keyClick(window->key(), Qt::Key_Right);
     EXPECT_EQ(session().surface(), theFloor());
     QTest::keyClick(window->key(), Qt::Key_Left);
-    EXPECT_EQ(session().surface(), onWall(4));
+    EXPECT_EQ(session().surface(), theCeiling());
     window->board()->setFocus();
     QTest::keyClick(window->board(), Qt::Key_Escape);
     QTest::keyClick(window->board(), Qt::Key_Escape);

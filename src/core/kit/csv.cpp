@@ -171,8 +171,8 @@ std::string csvCell(std::string_view raw) {
 std::string kindsAsCsv(const std::vector<KindPtr>& kinds, bool metric) {
     const char* u = metric ? "mm" : "in";
     std::string out =
-        fmt::format("id,name,family,on,role,shape,width_{0},depth_{0},height_{0},seat_{0},"
-                    "front_{0},opens,back,also,caution\r\n",
+        fmt::format("id,name,family,role,shape,width_{0},depth_{0},height_{0},seat_{0},"
+                    "front_{0},opens,back,also,caution,on\r\n",
                     u);
     const auto length = [&](Length l) {
         const double v = metric ? l.mm() : l.inInches();
@@ -183,13 +183,13 @@ std::string kindsAsCsv(const std::vector<KindPtr>& kinds, bool metric) {
         for (const auto& w : k->also)
             also += (also.empty() ? "" : "; ") + w;
         out += fmt::format("{},{},{},{},{},{},{},{},{},{},{},{},{},{},{}\r\n", csvCell(k->id),
-                           csvCell(k->name), familyName(k->family), surfaceWord(k->on),
-                           roleName(k->role),
+                           csvCell(k->name), familyName(k->family), roleName(k->role),
                            shapeName(k->footprint, k->outlineSize()), length(k->size.width),
                            length(k->size.depth), length(k->size.height),
                            k->heights.seat ? length(*k->heights.seat) : "",
                            k->use.front > Length{} ? length(k->use.front) : "", csvCell(k->opens),
-                           k->bareBack ? "bare" : "", csvCell(also), csvCell(k->caution));
+                           k->bareBack ? "bare" : "", csvCell(also), csvCell(k->caution),
+                           surfaceWord(k->on));
     }
     return out;
 }
@@ -224,8 +224,8 @@ Result<std::vector<Kind>> kindsFromCsv(std::string_view text, std::string_view f
         if (!plain && !length)
             return t.fault(
                 0, fmt::format("there is a column “{}”", raw),
-                "columns are id, name, family, on, role, shape, width_in, depth_in, height_in, "
-                "seat_in, front_in (or _mm, _cm), opens, back, also, caution");
+                "columns are id, name, family, role, shape, width_in, depth_in, height_in, "
+                "seat_in, front_in (or _mm, _cm), opens, back, also, caution, on");
         const double unit = name.ends_with("_in") ? 25.4 : name.ends_with("_cm") ? 10 : 1;
         column[length ? stem : name] = {t.column(name), unit};
     }
