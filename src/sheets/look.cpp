@@ -2,6 +2,8 @@
 
 #include <QFontDatabase>
 
+#include <mutex>
+
 static void initFontResource() {
     Q_INIT_RESOURCE(fonts);
 }
@@ -81,15 +83,15 @@ const Look& paperLook() {
 }
 
 void loadFonts() {
-    static bool loaded = false;
-    if (loaded)
-        return;
-    loaded = true;
-    initFontResource();
-    for (const char* f :
-         {"Cabin-Regular.otf", "Cabin-Medium.otf", "Cabin-SemiBold.otf", "Cabin-Bold.otf",
-          "Cabin-Italic.otf", "routed-gothic.ttf", "routed-gothic-narrow.ttf"})
-        QFontDatabase::addApplicationFont(QString(":/fonts/") + f);
+    // Sheets are printed on threads of their own: whoever comes first loads them for all.
+    static std::once_flag once;
+    std::call_once(once, [] {
+        initFontResource();
+        for (const char* f :
+             {"Cabin-Regular.otf", "Cabin-Medium.otf", "Cabin-SemiBold.otf", "Cabin-Bold.otf",
+              "Cabin-Italic.otf", "routed-gothic.ttf", "routed-gothic-narrow.ttf"})
+            QFontDatabase::addApplicationFont(QString(":/fonts/") + f);
+    });
 }
 
 QFont sans(double pixels, int weight) {

@@ -29,7 +29,7 @@ Length halfAcross(const Target& t, const Scene& scene) {
     const Room& room = *scene.room;
     switch (t.is) {
     case Target::Is::piece:
-        return scene.scheme->byId(t.piece)->size.width / 2;
+        return scene.pieceById(t.piece)->size.width / 2;
     case Target::Is::wall:
         return room.walls[static_cast<std::size_t>(t.index)].length() / 2;
     case Target::Is::chimney:
@@ -41,11 +41,7 @@ Length halfAcross(const Target& t, const Scene& scene) {
         return Length::millimetres(norm(room.bounds().size()) / 2);
     default:
         for (const auto& o : room.openings)
-            if (o.name() == fmt::format("{} {}",
-                                        t.is == Target::Is::window ? "window"
-                                        : t.is == Target::Is::door ? "door"
-                                                                   : "opening",
-                                        t.index))
+            if (targetOf(o) == t)
                 return o.width;
         return {};
     }
