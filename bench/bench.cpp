@@ -1,8 +1,8 @@
 // What the quality bar asks of speed, measured: 60 pieces resolved and judged, a step of a drag, a
 // board repainted, and gaps beside GEOS on the same pieces in the same run.
-#include "app/board.h"
-#include "app/main_window.h"
-#include "app/style.h"
+#include "app/board/board.h"
+#include "app/look/style.h"
+#include "app/window/main_window.h"
 #include "dxf/dxf.h"
 #include "fits/ask.h"
 #include "geometry/gap.h"
@@ -477,9 +477,9 @@ void judgeHall(benchmark::State& state, bool crowded) {
         benchmark::DoNotOptimize(readings);
     }
     // How much each piece takes: the same at every size would be linear growth.
-    state.counters["per piece"] = benchmark::Counter(
-        static_cast<double>(state.range(0)),
-        benchmark::Counter::kIsIterationInvariantRate | benchmark::Counter::kInvert);
+    state.counters["per piece"] = benchmark::Counter(static_cast<double>(state.range(0)),
+                                                     benchmark::Counter::kIsIterationInvariantRate |
+                                                         benchmark::Counter::kInvert);
     state.counters["readings"] = static_cast<double>(readings);
 }
 void judgePlain(benchmark::State& state) {
@@ -488,8 +488,13 @@ void judgePlain(benchmark::State& state) {
 void judgeCrowded(benchmark::State& state) {
     judgeHall(state, true);
 }
-BENCHMARK(judgePlain)->Name("judge")->Arg(60)->Arg(200)->Arg(500)->Arg(2000)->Unit(
-    benchmark::kMillisecond);
+BENCHMARK(judgePlain)
+    ->Name("judge")
+    ->Arg(60)
+    ->Arg(200)
+    ->Arg(500)
+    ->Arg(2000)
+    ->Unit(benchmark::kMillisecond);
 BENCHMARK(judgeCrowded)->Arg(60)->Arg(200)->Arg(500)->Arg(2000)->Unit(benchmark::kMillisecond);
 
 /// A key pressed on the line, with so many pieces: what it would do, told.

@@ -1,12 +1,12 @@
-#include "app/compare_view.h"
-#include "app/finder.h"
-#include "app/fit_dialog.h"
-#include "app/group_dialog.h"
-#include "app/main_window.h"
-#include "app/measure_screen.h"
-#include "app/mend_dialog.h"
-#include "app/style.h"
-#include "app/trace_screen.h"
+#include "app/dialogs/compare_view.h"
+#include "app/dialogs/finder.h"
+#include "app/dialogs/fit_dialog.h"
+#include "app/dialogs/group_dialog.h"
+#include "app/dialogs/mend_dialog.h"
+#include "app/look/style.h"
+#include "app/measure/measure_screen.h"
+#include "app/measure/trace_screen.h"
+#include "app/window/main_window.h"
 #include "judge/rule_code.h"
 #include "measure/text.h"
 
@@ -178,11 +178,11 @@ int renderViews(mezzet::app::MainWindow& window, const QString& folder) {
         ok = shot(finder, "finder") && ok;
     }
     // What hangs from the ceiling, and what stands on tops and in openings.
-    for (const char* line : {"pendant over supper table, 32 above supper table",
-                             "ceiling light over hearth rug", "table lamp on sideboard, 6 from left end",
-                             "storage basket in opening 1 of low bookcase",
-                             "stack of books in opening 4 of low bookcase, 2 from left end",
-                             "vase on low bookcase, 4 from right end"})
+    for (const char* line :
+         {"pendant over supper table, 32 above supper table", "ceiling light over hearth rug",
+          "table lamp on sideboard, 6 from left end", "storage basket in opening 1 of low bookcase",
+          "stack of books in opening 4 of low bookcase, 2 from left end",
+          "vase on low bookcase, 4 from right end"})
         session.sayLine(line);
     session.goTo(mezzet::theCeiling());
     session.select({session.project()->scheme().byName("Pendant")->id});

@@ -83,8 +83,7 @@ int build(const std::string& notes, const std::string& lines, const std::string&
     }
     if (auto saved = saveJob(*made, out); !saved)
         return refuse(saved.problem());
-    fmt::print("{}\n{}: {} pieces\n", made->room->closure.words, out,
-               made->scheme().pieces.size());
+    fmt::print("{}\n{}: {} pieces\n", made->room->closure.words, out, made->scheme().pieces.size());
     return ran;
 }
 
@@ -261,7 +260,8 @@ int check(const std::string& path, const std::string& room, const std::string& s
                                    stateOf(r, *(*resolved)->scheme) == "day"
                                        ? std::string()
                                        : fmt::format(" ({})", stateOf(r, *(*resolved)->scheme))),
-                       std::string_view(r.instead) == "none" ? "none" : words(r.value, job.notation),
+                       std::string_view(r.instead) == "none" ? "none"
+                                                             : words(r.value, job.notation),
                        whyOf(r, say));
             if (remedy)
                 fmt::print("       mend it: {}\n", remedy->line);

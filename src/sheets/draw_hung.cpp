@@ -25,7 +25,8 @@ QPolygonF ring(const Drawing& d, const Piece& p, const Placed& where, Length ins
     if (small.size.width <= Length{} || small.size.height <= Length{})
         return {};
     std::vector<Vec2> out;
-    for (const Vec2 c : outline(placed(small.shape(), drawn(p.on, where.pose)), Length::millimetres(0.25 / d.scale)))
+    for (const Vec2 c : outline(placed(small.shape(), drawn(p.on, where.pose)),
+                                Length::millimetres(0.25 / d.scale)))
         out.push_back(up(c));
     return d.polygon(out);
 }

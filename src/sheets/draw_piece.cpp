@@ -431,8 +431,7 @@ void drawCeiling(const Drawing& d, const CeilingView& scene, double height, bool
             d.painter.drawText(at, Qt::AlignCenter, text);
         };
         say(QString::fromStdString(p.name), sans(height), top - QPointF(0, height * 1.75));
-        say("underside " +
-                QString::fromStdString(write(bottomOf(scene, p, where), d.notation)),
+        say("underside " + QString::fromStdString(write(bottomOf(scene, p, where), d.notation)),
             lettering(height * 0.86), top - QPointF(0, height * 0.7));
     }
 }

@@ -63,8 +63,8 @@ bool drawPieceName(const Drawing&, const Piece&, const Placed&, double height, b
 /// `quietly` draws them in outline only, for what is over them.
 std::vector<std::size_t> drawPieces(const Drawing&, const FloorView&, double height, bool withSizes,
                                     bool quietly = false);
-/// What hangs from the ceiling, as it lies over the floor, with how high its underside is; `quietly`
-/// in outline only.
+/// What hangs from the ceiling, as it lies over the floor, with how high its underside is;
+/// `quietly` in outline only.
 void drawCeiling(const Drawing&, const CeilingView&, double height, bool quietly);
 
 /// The middle point of a verdict's mark: points inward, outward, a bar between stops, cross-hatch.

@@ -400,9 +400,8 @@ void drawCarried(const Drawing& d, const Scene& scene, int wall) {
         if (!body)
             continue;
         const double along = dot(body->foot.plan() - w.start, w.along());
-        const double half =
-            std::abs(dot(body->right.plan(), w.along())) * p.size.width.mm() / 2 +
-            std::abs(dot(body->front.plan(), w.along())) * p.size.depth.mm() / 2;
+        const double half = std::abs(dot(body->right.plan(), w.along())) * p.size.width.mm() / 2 +
+                            std::abs(dot(body->front.plan(), w.along())) * p.size.depth.mm() / 2;
         Standing s;
         s.left = along - half;
         s.right = along + half;

@@ -523,10 +523,11 @@ std::string hooksAsCsv(const Project& job, const Scene& scene, Length division) 
     const bool metric = isMetric(job.notation.units);
     const char* unit = metric ? "mm" : "in";
     const char* mass = metric ? "kg" : "lb";
-    std::string out = fmt::format("wall,number,piece,group,hook,mount,from_left_{0},step_{0},"
-                                  "up_{0},from_ceiling_{0},from_right_{0},into,from_stud_{0},"
-                                  "drop_{0},carries_{1},rated_{1},weight_guessed,zone,drop_assumed\r\n",
-                                  unit, mass);
+    std::string out =
+        fmt::format("wall,number,piece,group,hook,mount,from_left_{0},step_{0},"
+                    "up_{0},from_ceiling_{0},from_right_{0},into,from_stud_{0},"
+                    "drop_{0},carries_{1},rated_{1},weight_guessed,zone,drop_assumed\r\n",
+                    unit, mass);
     const auto length = [&](Length l) {
         const double v = metric ? l.mm() : l.inInches();
         return fmt::format("{:g}", std::round(v * 1e4) / 1e4);
@@ -538,17 +539,16 @@ std::string hooksAsCsv(const Project& job, const Scene& scene, Length division) 
             const Piece& p = *scene.scheme->byId(r.of->piece);
             const Piece* group = scene.scheme->byId(p.group());
             const auto at = [&](Length l) { return length(roundedTo(l, division)); };
-            out +=
-                fmt::format("{},{},{},{},{},{},{},{},{},{},{},{},{},{},{},{},{},{},{}\r\n",
-                            scene.room->walls[wall].name, r.number, csvCell(p.name),
-                            group != nullptr ? csvCell(group->name) : std::string(),
-                            r.hook - r.of->hooks.data() + 1, mountName(*r.of), length(r.along),
-                            length(r.step), at(r.hook->up), at(r.hook->fromCeiling),
-                            at(r.hook->fromRight), r.hook->into == Fixing::stud ? "stud" : "plug",
-                            r.hook->fromStud ? length(*r.hook->fromStud) : std::string(),
-                            at(r.of->drop), weight(r.hook->carries), weight(r.hook->rated),
-                            r.of->estimated ? "yes" : "no", csvCell(r.hook->zone),
-                            r.of->dropAssumed ? "yes" : "no");
+            out += fmt::format(
+                "{},{},{},{},{},{},{},{},{},{},{},{},{},{},{},{},{},{},{}\r\n",
+                scene.room->walls[wall].name, r.number, csvCell(p.name),
+                group != nullptr ? csvCell(group->name) : std::string(),
+                r.hook - r.of->hooks.data() + 1, mountName(*r.of), length(r.along), length(r.step),
+                at(r.hook->up), at(r.hook->fromCeiling), at(r.hook->fromRight),
+                r.hook->into == Fixing::stud ? "stud" : "plug",
+                r.hook->fromStud ? length(*r.hook->fromStud) : std::string(), at(r.of->drop),
+                weight(r.hook->carries), weight(r.hook->rated), r.of->estimated ? "yes" : "no",
+                csvCell(r.hook->zone), r.of->dropAssumed ? "yes" : "no");
         }
     return out;
 }

@@ -81,7 +81,9 @@ TEST(SeatTable, ChairsFollowTheirTableAndSpreadAnewWhenItGrows) {
     const auto scene = grown->scene;
     for (std::size_t i = 1; i < scene->floor.placed.size(); ++i)
         for (std::size_t k = 1; k < i; ++k)
-            EXPECT_LE(gapBetween(scene->floor.placed[i].shape, scene->floor.placed[k].shape).depth.mm(), 0.01);
+            EXPECT_LE(
+                gapBetween(scene->floor.placed[i].shape, scene->floor.placed[k].shape).depth.mm(),
+                0.01);
     const auto fewer = apply(job, readLine("seat dining table with 4", job)->edit);
     ASSERT_TRUE(fewer);
     EXPECT_EQ(fewer->project->scheme().pieces.size(), 5U) << "two chairs go";

@@ -200,7 +200,8 @@ TEST(Sizes, AreOfTheFigureThatIsNamed) {
 }
 
 TEST(Sizes, ARoundOneIsRoundOrRefused) {
-    const auto mirror = mezzet::test::hungIn(jobWith({"mirror 36 round on wall B"}).scheme()).front();
+    const auto mirror =
+        mezzet::test::hungIn(jobWith({"mirror 36 round on wall B"}).scheme()).front();
     EXPECT_EQ(mirror.footprint.form, FootprintForm::oval);
     EXPECT_NEAR(mirror.size.width.inInches(), 36, 1e-9);
     EXPECT_NEAR(mirror.size.height.inInches(), 36, 1e-9);

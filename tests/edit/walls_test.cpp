@@ -1,8 +1,8 @@
 // Saying where things hang: heights, middles, neighbours, groups; and that they follow.
 #include "edit/drag.h"
-#include "hung.h"
 #include "edit/grouping.h"
 #include "edit/snap.h"
+#include "hung.h"
 #include "jobs.h"
 #include "scheme/on_wall.h"
 
@@ -342,7 +342,8 @@ TEST(Hanging, DamagedWallsOfAJobFileAreRefusedWhole) {
     };
     for (const auto& bad :
          {with("\"wall\": \"A\"", "\"wall\": \"Q\""), with("\"wall\": \"A\"", "\"wall\": \"7\""),
-          with("\"wall\": \"A\"", "\"wal\": \"A\""), with("\"mount\": \"wire\"", "\"mount\": \"glue\""),
+          with("\"wall\": \"A\"", "\"wal\": \"A\""),
+          with("\"mount\": \"wire\"", "\"mount\": \"glue\""),
           with("\"tie\": \"eye-level\"", "\"tie\": \"against\"")})
         EXPECT_FALSE(readJob(bad, "bad", library()));
 }
@@ -352,7 +353,8 @@ TEST(Shelves, AreCarriedRoundTheCornerLevelWithThemselves) {
     job = said(job, "wrap floating shelf round the corner 18");
     ASSERT_EQ(mezzet::test::hungIn(job.scheme()).size(), 2U);
     EXPECT_NEAR(at(job, "Floating shelf").x, 180 - 15, 1e-9) << "drawn up to the corner";
-    const Piece beyond = mezzet::test::hungIn(job.scheme())[1]; // a copy: the job is said anew below
+    const Piece beyond =
+        mezzet::test::hungIn(job.scheme())[1]; // a copy: the job is said anew below
     EXPECT_EQ(beyond.on, onWall(2));
     EXPECT_NEAR(beyond.pose.at.x / 25.4, 10 + 9, 1e-9) << "from the first one's front edge on";
     job = said(job, "floating shelf top at 60");

@@ -1,8 +1,8 @@
 // What size suits a wall, sets that answer one piece, mirrors that show a thing, and ledges.
 #include "fits/ask.h"
-#include "hung.h"
 #include "fits/walls.h"
 #include "hang/mirror.h"
+#include "hung.h"
 #include "jobs.h"
 
 #include <cmath>

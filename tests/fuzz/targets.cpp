@@ -153,7 +153,8 @@ void readsDrawing(std::string_view in) {
              "a line that is nowhere");
     if (sheet->lines.size() > 2000)
         return;
-    const auto room = findRoom(*sheet, guessRoles(*sheet), sheet->unitMm.value_or(25.4), {}, &watch);
+    const auto room =
+        findRoom(*sheet, guessRoles(*sheet), sheet->unitMm.value_or(25.4), {}, &watch);
     if (!room)
         return;
     if (const auto notes = notesOf(*room, Units::inches))
@@ -190,7 +191,8 @@ void readsLengths(std::string_view in) {
         n.units = units;
         const auto again = readLength(write(*length, n), units);
         mustRead(again, "a length that was written can't be read");
-        must(std::abs((*again - *length).mm()) <= division(n).mm() / 2 + 1e-6 * std::abs(length->mm()),
+        must(std::abs((*again - *length).mm()) <=
+                 division(n).mm() / 2 + 1e-6 * std::abs(length->mm()),
              "a length changes by more than its division");
     }
 }

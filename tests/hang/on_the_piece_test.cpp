@@ -1,4 +1,5 @@
-// Every kind that hangs, in every way it can: its hooks lie on it, and a drop that was assumed says so.
+// Every kind that hangs, in every way it can: its hooks lie on it, and a drop that was assumed says
+// so.
 #include "hang/hooks.h"
 #include "jobs.h"
 
@@ -61,8 +62,8 @@ TEST(HooksOnThePiece, SayWhenTheirDropIsAssumed) {
     // 24 high about 58: its top is at 70. A sawtooth sits half an inch under it, rings a quarter
     // of the way down (common practice).
     const auto at = [](const char* how) {
-        const auto job = jobWith({fmt::format("picture 30 x 24 on wall A, centre at 58, {}", how)},
-                                 highWall());
+        const auto job =
+            jobWith({fmt::format("picture 30 x 24 on wall A, centre at 58, {}", how)}, highWall());
         return *hangOfOnly(job);
     };
     const auto saw = at("on a sawtooth");

@@ -59,10 +59,10 @@ Project anyRoom(unsigned seed) {
                                             : "",
                              d, any(10, d - 50), swings[any(0, 2)]);
     }
-    const char* kinds[] = {"sofa",         "armchair",     "coffee table", "side table",
-                           "dresser",      "floor lamp",   "trunk",        "low bookcase",
-                           "queen bed",    "desk",         "corner sofa",  "television",
-                           "round table",  "sideboard",    "loveseat",     "bookcase"};
+    const char* kinds[] = {"sofa",        "armchair",   "coffee table", "side table",
+                           "dresser",     "floor lamp", "trunk",        "low bookcase",
+                           "queen bed",   "desk",       "corner sofa",  "television",
+                           "round table", "sideboard",  "loveseat",     "bookcase"};
     std::vector<std::string> lines;
     const int n = any(3, 9);
     for (int i = 0; i < n; ++i)
@@ -204,9 +204,8 @@ TEST(SafeAnswers, NoRemedyOrChainCostsAClashAWayADoorOrGoesOutside) {
             const auto after = apply(job, remedy->edit);
             ASSERT_TRUE(after) << remedy->line;
             const auto harm = worse(before, wrongsOf(*after->project));
-            EXPECT_TRUE(harm.empty()) << "room " << seed << ", for "
-                                      << sentenceOf(r, job.wording()) << "\n  " << remedy->line
-                                      << "\n  " << harm;
+            EXPECT_TRUE(harm.empty()) << "room " << seed << ", for " << sentenceOf(r, job.wording())
+                                      << "\n  " << remedy->line << "\n  " << harm;
         }
     }
     EXPECT_GT(tried, rooms(40, 3000));
@@ -239,9 +238,12 @@ TEST(SafeAnswers, NorDoesMendingAll) {
 }
 
 TEST(SafeAnswers, NorDoesWhatFits) {
-    const char* asked[] = {"does floor lamp fit",   "does sofa 84 x 36 x 34 fit",
-                           "does ottoman fit",      "does bookcase fit",
-                           "sofa on wall A",        "table",
+    const char* asked[] = {"does floor lamp fit",
+                           "does sofa 84 x 36 x 34 fit",
+                           "does ottoman fit",
+                           "does bookcase fit",
+                           "sofa on wall A",
+                           "table",
                            "does sideboard 60 x 18 x 34 fit"};
     int tried = 0;
     for (int seed = 9000; seed < 9000 + rooms(56, 1400); ++seed) {
@@ -296,8 +298,7 @@ TEST(SafeAnswers, ASnapIsNeverWorseThanTheHand) {
             if (!snap)
                 continue;
             ++snapped;
-            const auto hand =
-                apply(job, drag(job, *scene, {id}, step, DragTies::revalue).edit);
+            const auto hand = apply(job, drag(job, *scene, {id}, step, DragTies::revalue).edit);
             const auto there = apply(job, snappedEdit(job, *scene, id, *snap));
             ASSERT_TRUE(hand && there);
             const auto harm = worse(wrongsOf(*hand->project), wrongsOf(*there->project));

@@ -1,8 +1,8 @@
 // Whatever must hold of any wall: places that stay put, files that read back, remedies that mend,
 // hooks on their pieces, and edits that are undone whole.
 #include "edit/drag.h"
-#include "hung.h"
 #include "edit/pieces.h"
+#include "hung.h"
 #include "jobs.h"
 #include "judge/on_walls.h"
 #include "scheme/on_wall.h"

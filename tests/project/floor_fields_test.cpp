@@ -1,7 +1,7 @@
 // The fields of a job file that tell of guests, zones, briefs, reasons, own kinds and what was
 // thrown away: kept as written, and refused where they can't be meant.
-#include "jobs.h"
 #include "hung.h"
+#include "jobs.h"
 
 #include <random>
 
@@ -155,8 +155,9 @@ TEST(Pictures, ThatWereReplacedDoNotStay) {
         Piece p = mezzet::test::hungIn(job.scheme()).front();
         p.picture = key;
         const auto next =
-            apply(job, {"picture", {PutPicture{key, Picture{key, "from", "iVBORw0KGgo=", 4, 4}},
-                                    PutPiece{p}}, {}});
+            apply(job, {"picture",
+                        {PutPicture{key, Picture{key, "from", "iVBORw0KGgo=", 4, 4}}, PutPiece{p}},
+                        {}});
         ASSERT_TRUE(next) << next.problem().text();
         job = *next->project;
     };

@@ -1,5 +1,5 @@
-// docs/job-file.schema.json holds for every job that is written. The check is valijson's, a reader of
-// JSON Schema by others.
+// docs/job-file.schema.json holds for every job that is written. The check is valijson's, a reader
+// of JSON Schema by others.
 #include "jobs.h"
 #include "project/project.h"
 
@@ -70,7 +70,8 @@ std::string faultsOf(const std::string& text) {
 } // namespace
 
 TEST(JobSchema, HoldsForTheDemo) {
-    const auto demo = openJob(std::string(MEZZET_TEST_DATA) + "/demo/lantern-row.mezzet", library());
+    const auto demo =
+        openJob(std::string(MEZZET_TEST_DATA) + "/demo/lantern-row.mezzet", library());
     ASSERT_TRUE(demo) << demo.problem().text();
     EXPECT_EQ(faultsOf(jobText(**demo)), "");
 }
@@ -90,27 +91,53 @@ TEST(JobSchema, RefusesWhatNoJobHas) {
 }
 
 TEST(JobSchema, HoldsForEverythingThatCanBeSaid) {
-    const auto job = jobWith(
-        {"sofa against wall A, centred on wall A, gap 1", "coffee table 16 from sofa, centred on sofa",
-         "armchair facing sofa, 30 in front of coffee table", "rug 96 x 72 under sofa and coffee table",
-         "rug 60 x 40 called Runner, front legs on", "console in corner CD", "desk square to wall B, 40 "
-         "from wall B", "stool at 3', 3', turned 30", "bench in line with sofa, 30 from corner CD",
-         "dining table 72 x 40 at 14', 10'", "seat dining table with 4", "bookcase against wall D",
-         "low bookcase centred between sofa and wall C, 30 from wall D",
-         "table lamp on console, 4 from left end", "vase on console, left of table lamp",
-         "storage basket in opening 2 of bookcase, 1 from front edge",
-         "pendant over dining table, 33 above dining table", "ceiling light centred on room, close to "
-         "the ceiling", "chandelier bottom at 84, 40 from wall A",
-         "picture 30 x 24 on wall B, centre at 58, on a wire, drop 3",
-         "mirror on wall B, 6 right of picture, top with top of picture", "sconce on wall C, at eye level",
-         "floating shelf on wall D, holds 30 lb, of oak, 20 from left corner",
-         "picture called P1 on wall C, at 140, 60", "picture called P2 on wall C, at 180, 60",
-         "group P1 and P2 called Pair, gap 3", "lock sofa", "sofa costs 1200, because it is there",
-         "zone Seating is sofa and armchair", "brief 6 seats, 8 for guests", "access on",
-         "household mixed", "school viewer-and-air", "band seat-to-table 14 to 18", "units cm",
-         "title A job", "client Someone", "note why", "for guests", "move stool 10 left",
-         "folding chair at 2', 9'", "put away bench", "scheme new called Other", "sofa",
-         "scheme remove"});
+    const auto job = jobWith({"sofa against wall A, centred on wall A, gap 1",
+                              "coffee table 16 from sofa, centred on sofa",
+                              "armchair facing sofa, 30 in front of coffee table",
+                              "rug 96 x 72 under sofa and coffee table",
+                              "rug 60 x 40 called Runner, front legs on",
+                              "console in corner CD",
+                              "desk square to wall B, 40 "
+                              "from wall B",
+                              "stool at 3', 3', turned 30",
+                              "bench in line with sofa, 30 from corner CD",
+                              "dining table 72 x 40 at 14', 10'",
+                              "seat dining table with 4",
+                              "bookcase against wall D",
+                              "low bookcase centred between sofa and wall C, 30 from wall D",
+                              "table lamp on console, 4 from left end",
+                              "vase on console, left of table lamp",
+                              "storage basket in opening 2 of bookcase, 1 from front edge",
+                              "pendant over dining table, 33 above dining table",
+                              "ceiling light centred on room, close to "
+                              "the ceiling",
+                              "chandelier bottom at 84, 40 from wall A",
+                              "picture 30 x 24 on wall B, centre at 58, on a wire, drop 3",
+                              "mirror on wall B, 6 right of picture, top with top of picture",
+                              "sconce on wall C, at eye level",
+                              "floating shelf on wall D, holds 30 lb, of oak, 20 from left corner",
+                              "picture called P1 on wall C, at 140, 60",
+                              "picture called P2 on wall C, at 180, 60",
+                              "group P1 and P2 called Pair, gap 3",
+                              "lock sofa",
+                              "sofa costs 1200, because it is there",
+                              "zone Seating is sofa and armchair",
+                              "brief 6 seats, 8 for guests",
+                              "access on",
+                              "household mixed",
+                              "school viewer-and-air",
+                              "band seat-to-table 14 to 18",
+                              "units cm",
+                              "title A job",
+                              "client Someone",
+                              "note why",
+                              "for guests",
+                              "move stool 10 left",
+                              "folding chair at 2', 9'",
+                              "put away bench",
+                              "scheme new called Other",
+                              "sofa",
+                              "scheme remove"});
     EXPECT_EQ(faultsOf(jobText(job)), "");
 }
 
@@ -134,8 +161,8 @@ TEST(JobSchema, HoldsForJobsAtRandom) {
             const auto line = fmt::format(
                 "{}, {}", kind->name,
                 any({"against wall A", "on wall B", "on console", "in opening 1 of bookcase",
-                     "centred on wall C", "12 from wall D", "turned 20", "bottom at 80", "facing wall B",
-                     "at 60, 70", "6 above sofa", "in corner AB"}));
+                     "centred on wall C", "12 from wall D", "turned 20", "bottom at 80",
+                     "facing wall B", "at 60, 70", "6 above sofa", "in corner AB"}));
             const auto said = readLine(line, job);
             if (!said)
                 continue;

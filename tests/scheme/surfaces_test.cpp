@@ -1,7 +1,7 @@
 // Surfaces: where each is in the room, what stands on tops and in openings, what hangs from the
 // ceiling, and how all that goes along with what carries it.
-#include "jobs.h"
 #include "edit/drag.h"
+#include "jobs.h"
 #include "project/project.h"
 #include "scheme/surfaces.h"
 
@@ -94,7 +94,8 @@ TEST(Tops, CarryWhatStandsOnWhatStandsOnThem) {
     EXPECT_FALSE(readLine("vase on storage basket", job)) << "nothing stands on a basket";
     job = said(job, "floating shelf 36 x 10 x 1 1/2 on wall B, centred on wall B, top at 54");
     job = said(job, "vase on floating shelf, 5 from right end");
-    // The right end is farther from wall A; the vase is 8 across and stands over the shelf's middle.
+    // The right end is farther from wall A; the vase is 8 across and stands over the shelf's
+    // middle.
     EXPECT_NEAR(foot(job, "Vase").y, 90 + 18 - 5 - 4, 1e-9);
     EXPECT_NEAR(foot(job, "Vase").x, 240 - 5, 1e-9);
     EXPECT_NEAR(foot(job, "Vase").z, 54, 1e-9);
@@ -196,8 +197,8 @@ TEST(Carriers, ThatGoLeaveWhatTheyCarriedOnTheFloor) {
 }
 
 TEST(Carriers, ArePutAwayAndBroughtOutWithWhatTheyCarry) {
-    auto job = jobWith({"side table at 5', 5'", "table lamp on side table", "for guests",
-                        "put away side table"});
+    auto job = jobWith(
+        {"side table at 5', 5'", "table lamp on side table", "for guests", "put away side table"});
     EXPECT_EQ(job.scheme().byName("Table lamp"), nullptr);
     EXPECT_EQ(job.scheme().away.size(), 2U);
     job = said(job, "every day");
@@ -238,8 +239,8 @@ TEST(Carriers, AreMirroredWithTheirEndsChanged) {
 }
 
 TEST(JobFiles, KeepEverySurface) {
-    const auto job = jobWith({"console against wall A, centred on wall A", "bookcase against wall B",
-                              "table lamp on console, 4 from left end",
+    const auto job = jobWith({"console against wall A, centred on wall A",
+                              "bookcase against wall B", "table lamp on console, 4 from left end",
                               "storage basket in opening 2 of bookcase, 1 from front edge",
                               "pendant over console, 40 above console", "picture on wall C"});
     const auto text = jobText(job);

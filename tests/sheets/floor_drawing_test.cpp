@@ -127,7 +127,8 @@ TEST(FloorDrawing, WhatStandsOnAPieceIsSeenOnItFromTheFront) {
     EXPECT_NEAR(baseOf(*scene, 1).inInches(), 24, 1e-9);
     EXPECT_NEAR(baseOf(*scene, 0).inInches(), 0, 1e-9);
     for (const auto& s : standingBefore(*scene, 0))
-        EXPECT_NEAR(s.base, FloorView(*scene).piece(s.index).kind->standsOn() ? 24 * 25.4 : 0, 1e-6);
+        EXPECT_NEAR(s.base, FloorView(*scene).piece(s.index).kind->standsOn() ? 24 * 25.4 : 0,
+                    1e-6);
     // And neither is in the other's place.
     for (const auto& r : readingsOf(job))
         EXPECT_NE(r.rule->id, "clash");

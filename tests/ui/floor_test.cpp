@@ -1,9 +1,9 @@
 // Judging the floor in the real window: ways and room in use shown, what fits, mending all, finding
 // anything, schemes side by side, guests, snapping, several pieces at once, own kinds.
-#include "app/compare_view.h"
-#include "app/finder.h"
-#include "app/fit_dialog.h"
-#include "app/mend_dialog.h"
+#include "app/dialogs/compare_view.h"
+#include "app/dialogs/finder.h"
+#include "app/dialogs/fit_dialog.h"
+#include "app/dialogs/mend_dialog.h"
 #include "ui/open_window.h"
 
 #include <QInputDialog>

@@ -1,5 +1,5 @@
 // The real window, killed while it saves and keeps copies of what is unsaved.
-#include "app/job_session.h"
+#include "app/session/job_session.h"
 #include "open_window.h"
 
 #include <QDir>

@@ -1,6 +1,6 @@
 // The measure screen, driven by hand: what is typed lights its wall, what is pointed at lights its
 // line, a wall is clicked and typed, the slip is shown, the laser writes.
-#include "app/measure_screen.h"
+#include "app/measure/measure_screen.h"
 #include "ui/open_window.h"
 
 #include <QComboBox>

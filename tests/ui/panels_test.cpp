@@ -1,7 +1,7 @@
 // The panels one by one: scheme strip, tape, list, notes and sheet dialogs, menus, the key.
-#include "app/measure_screen.h"
-#include "app/sheet_dialog.h"
-#include "app/style.h"
+#include "app/dialogs/sheet_dialog.h"
+#include "app/look/style.h"
+#include "app/measure/measure_screen.h"
 #include "measure/text.h"
 #include "ui/open_window.h"
 

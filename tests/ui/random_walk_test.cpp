@@ -33,9 +33,7 @@ private:
     int any(int below) { return static_cast<int>(random_() % static_cast<unsigned>(below)); }
 
     /// A shot of its own each time, so that it goes on inside a dialog's own loop.
-    void next() {
-        QTimer::singleShot(0, this, &Walker::step);
-    }
+    void next() { QTimer::singleShot(0, this, &Walker::step); }
 
     void step() {
         if (left_-- <= 0) {
@@ -114,31 +112,46 @@ private:
     }
 
     void key(QWidget* top) {
-        constexpr std::array keys{Qt::Key_Tab,   Qt::Key_Return, Qt::Key_Escape, Qt::Key_Delete,
-                                  Qt::Key_Left,  Qt::Key_Right,  Qt::Key_Up,     Qt::Key_Down,
-                                  Qt::Key_F8,    Qt::Key_F1,     Qt::Key_Space,  Qt::Key_Home,
-                                  Qt::Key_End,   Qt::Key_L,      Qt::Key_R,      Qt::Key_D,
-                                  Qt::Key_Z,     Qt::Key_Y,      Qt::Key_F,      Qt::Key_G,
-                                  Qt::Key_1,     Qt::Key_2,      Qt::Key_Slash,  Qt::Key_PageDown,
-                                  Qt::Key_A,     Qt::Key_K,      Qt::Key_B,      Qt::Key_Backspace};
+        constexpr std::array keys{Qt::Key_Tab,  Qt::Key_Return, Qt::Key_Escape, Qt::Key_Delete,
+                                  Qt::Key_Left, Qt::Key_Right,  Qt::Key_Up,     Qt::Key_Down,
+                                  Qt::Key_F8,   Qt::Key_F1,     Qt::Key_Space,  Qt::Key_Home,
+                                  Qt::Key_End,  Qt::Key_L,      Qt::Key_R,      Qt::Key_D,
+                                  Qt::Key_Z,    Qt::Key_Y,      Qt::Key_F,      Qt::Key_G,
+                                  Qt::Key_1,    Qt::Key_2,      Qt::Key_Slash,  Qt::Key_PageDown,
+                                  Qt::Key_A,    Qt::Key_K,      Qt::Key_B,      Qt::Key_Backspace};
         constexpr std::array<Qt::KeyboardModifiers, 5> with{
             Qt::NoModifier, Qt::NoModifier, Qt::ShiftModifier, Qt::ControlModifier,
             Qt::ControlModifier | Qt::ShiftModifier};
         QWidget* to = QApplication::focusWidget() != nullptr ? QApplication::focusWidget() : top;
         press(to, keys[static_cast<std::size_t>(any(keys.size()))],
-                        with[static_cast<std::size_t>(any(with.size()))]);
+              with[static_cast<std::size_t>(any(with.size()))]);
     }
 
     void words(QWidget* top) {
-        constexpr std::array say{
-            "sofa 84 x 36 against wall A",  "armchair",          "coffee table 16 from sofa",
-            "stool at 3', 3'",              "remove sofa",       "undo",
-            "picture 30 x 24 on wall B",    "seat table with 6", "units mm",
-            "mend all",                     "turn it 45",        "copy it",
-            "dining table 72 x 40",         "<b>x</b> & \"y\"",  "1e999",
-            "rug 96 x 60 under sofa",       "wall A 12'",        "diagonal A to C 20'",
-            "mirror 36 round above sofa 8", "units in",          "8' 2 1/2\"",
-            "-5",                           "17",                "\u202Eabc\u0007"};
+        constexpr std::array say{"sofa 84 x 36 against wall A",
+                                 "armchair",
+                                 "coffee table 16 from sofa",
+                                 "stool at 3', 3'",
+                                 "remove sofa",
+                                 "undo",
+                                 "picture 30 x 24 on wall B",
+                                 "seat table with 6",
+                                 "units mm",
+                                 "mend all",
+                                 "turn it 45",
+                                 "copy it",
+                                 "dining table 72 x 40",
+                                 "<b>x</b> & \"y\"",
+                                 "1e999",
+                                 "rug 96 x 60 under sofa",
+                                 "wall A 12'",
+                                 "diagonal A to C 20'",
+                                 "mirror 36 round above sofa 8",
+                                 "units in",
+                                 "8' 2 1/2\"",
+                                 "-5",
+                                 "17",
+                                 "\u202Eabc\u0007"};
         const auto text = QString::fromUtf8(say[static_cast<std::size_t>(any(say.size()))]);
         QWidget* to = QApplication::focusWidget();
         if (top == &window_ && any(2) == 0)
@@ -166,9 +179,10 @@ private:
         QPoint at(any(board->width()), any(board->height()));
         const auto& pieces = window_.session().scene()->floor.placed;
         if (!pieces.empty() && any(4) != 0)
-            at = board->toScreen(pieces[static_cast<std::size_t>(
-                                            any(static_cast<int>(pieces.size())))]
-                                     .pose.at)
+            at = board
+                     ->toScreen(
+                         pieces[static_cast<std::size_t>(any(static_cast<int>(pieces.size())))]
+                             .pose.at)
                      .toPoint();
         const auto send = [&](QEvent::Type type, Qt::MouseButton button, Qt::MouseButtons held) {
             QMouseEvent e(type, at, board->mapToGlobal(at), button, held, {});

@@ -1,5 +1,5 @@
 // Nothing that was typed is lost, and nothing that is shown is more than what it is.
-#include "app/measure_screen.h"
+#include "app/measure/measure_screen.h"
 #include "open_window.h"
 
 #include <QAbstractButton>
@@ -194,8 +194,7 @@ TEST_F(SafeWindow, ACrowdedJobIsJudgedBesideTheWindow) {
     for (int i = 0; i < 3000 && !session().judgedWhole(); ++i)
         QTest::qWait(20);
     EXPECT_TRUE(session().judgedWhole());
-    EXPECT_EQ(session().readings().size(), judge(**sceneOf(*job), *job->library.book,
-                                                 job->judgement)
-                                               .size());
+    EXPECT_EQ(session().readings().size(),
+              judge(**sceneOf(*job), *job->library.book, job->judgement).size());
     session().leave();
 }

@@ -1,11 +1,11 @@
 // The open job by itself: trials, undo, selection, copies for safety.
-#include "app/job_session.h"
+#include "app/session/job_session.h"
 #include "measure/text.h"
 
 #include <QFile>
 #include <QSignalSpy>
-#include <QTest>
 #include <QTemporaryDir>
+#include <QTest>
 
 #include <gtest/gtest.h>
 

@@ -1,7 +1,7 @@
 // The real window driven through a day's work: open, select, type on the tape, say lines, drag,
 // undo, save, open again, print.
-#include "app/measure_screen.h"
-#include "app/style.h"
+#include "app/look/style.h"
+#include "app/measure/measure_screen.h"
 #include "measure/text.h"
 #include "ui/open_window.h"
 

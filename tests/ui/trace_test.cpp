@@ -1,6 +1,6 @@
 // Tracing by hand: a photograph straightened and scaled, a PDF page, a DXF read off the window's
 // thread; and pictures that are none.
-#include "app/trace_screen.h"
+#include "app/measure/trace_screen.h"
 #include "dxf/dxf.h"
 #include "sheets/plan_sheet.h"
 #include "ui/open_window.h"

@@ -1,6 +1,6 @@
 // Hanging in the real window: saying, dragging, grouping, hooks, mirrors, pictures and sheets.
-#include "app/group_dialog.h"
-#include "app/wall_sheet_dialog.h"
+#include "app/dialogs/group_dialog.h"
+#include "app/dialogs/wall_sheet_dialog.h"
 #include "judge/on_walls.h"
 #include "ui/open_window.h"
 

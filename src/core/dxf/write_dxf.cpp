@@ -218,8 +218,9 @@ Result<std::string> dxfText(const Scene& scene) {
     auto text = readWholeFile(name, std::size_t{1} << 30U);
     ::unlink(name.c_str());
     // A drawing that was cut off, by a full disk or a limit, does not end as one.
-    if (!text || trimmed(text->substr(text->size() - std::min<std::size_t>(text->size(), 16)))
-                         .find("EOF") == std::string_view::npos)
+    if (!text ||
+        trimmed(text->substr(text->size() - std::min<std::size_t>(text->size(), 16))).find("EOF") ==
+            std::string_view::npos)
         return Problem{"the drawing can't be written whole",
                        "make room in the temporary folder, and on the disk"};
     return text;

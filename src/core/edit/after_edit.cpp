@@ -35,8 +35,9 @@ std::optional<Problem> tooHighInItself(const Piece& p, const Piece* old, Notatio
                                    writeGap(p.size.height, n), what, writeGap(*h, n)),
                        "say its size as well"};
     };
-    for (const auto& [what, h] : {std::pair{"seat", p.heights.seat}, std::pair{"arms", p.heights.arm},
-                                  std::pair{"back", p.heights.back}, std::pair{"top", p.heights.top}})
+    for (const auto& [what, h] :
+         {std::pair{"seat", p.heights.seat}, std::pair{"arms", p.heights.arm},
+          std::pair{"back", p.heights.back}, std::pair{"top", p.heights.top}})
         if (auto problem = over(what, h))
             return problem;
     return {};
@@ -50,10 +51,9 @@ std::optional<Problem> freshlyOverTied(const Project& before, std::size_t scheme
                          ? resolve(before.roomOf(scheme), before.schemes[scheme], before.notation)
                          : Result<ScenePtr>(Problem{});
     for (const auto& now : after.overTied) {
-        const bool known = was && std::any_of((*was)->overTied.begin(), (*was)->overTied.end(),
-                                              [&](const Scene::OverTied& o) {
-                                                  return o.piece == now.piece;
-                                              });
+        const bool known =
+            was && std::any_of((*was)->overTied.begin(), (*was)->overTied.end(),
+                               [&](const Scene::OverTied& o) { return o.piece == now.piece; });
         if (!known)
             return now.problem;
     }

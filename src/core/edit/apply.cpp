@@ -256,8 +256,8 @@ struct Applier {
     }
 
     static std::optional<Problem> bringBack(Scheme& s, int id) {
-        const auto it = std::find_if(s.away.begin(), s.away.end(),
-                                     [&](const Piece& p) { return p.id == id; });
+        const auto it =
+            std::find_if(s.away.begin(), s.away.end(), [&](const Piece& p) { return p.id == id; });
         if (it == s.away.end())
             return Problem{"that piece is not put away", ""};
         Piece p = *it;

@@ -322,7 +322,7 @@ Result<Edit> mirrorPieces(const Project& job, const Scene& scene, const std::vec
                         std::count_if(flipped->pieces.begin(), flipped->pieces.end(),
                                       [](const Piece& p) { return !p.onWall(); })
                     ? std::string("mirror the layout")
-                                                       : "mirror " + namesOf(before, {ids});
+                    : "mirror " + namesOf(before, {ids});
     for (const int id : moves) {
         Piece p = *flipped->byId(id);
         const auto old = p.ties;

@@ -47,8 +47,8 @@ void setDown(Scheme& s, int carrier, const Project& job, std::vector<std::string
         if (const auto scene = sceneOf(job))
             for (const Piece& p : s.pieces)
                 if (const auto body = stood(p) ? bodyOf(**scene, p.id) : std::nullopt)
-                    places.emplace_back(
-                        p.id, Pose{body->foot.plan(), directionOf(body->right.plan())});
+                    places.emplace_back(p.id,
+                                        Pose{body->foot.plan(), directionOf(body->right.plan())});
     for (Piece& p : s.pieces) {
         if (!stood(p))
             continue;

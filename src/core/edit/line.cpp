@@ -18,7 +18,8 @@ namespace {
 
 class LineReader {
 public:
-    LineReader(std::string_view text, const Project& job, ScenePtr scene, int selected, SurfaceId surface)
+    LineReader(std::string_view text, const Project& job, ScenePtr scene, int selected,
+               SurfaceId surface)
         : in(text, job), job_(job), scene_(std::move(scene)), selected_(selected),
           surface_(surface) {}
 

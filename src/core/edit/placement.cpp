@@ -102,10 +102,9 @@ private:
             const auto i = static_cast<std::size_t>(corner.index);
             if (i < walls.size() &&
                 cross(walls[(i + walls.size() - 1) % walls.size()].along(), walls[i].along()) <= 0)
-                in_.fail(at, in_.at() - at,
-                         "that is an outside corner: nothing stands in it",
-                         fmt::format("say it like: against wall {}, 6 from left corner",
-                                     walls[i].name));
+                in_.fail(
+                    at, in_.at() - at, "that is an outside corner: nothing stands in it",
+                    fmt::format("say it like: against wall {}, 6 from left corner", walls[i].name));
             add(Tie::Kind::inCorner).of = corner;
         } else if (in_.take({"gap"})) {
             const auto d = in_.length("the gap");

@@ -25,8 +25,9 @@ std::string previewOf(const Project& before, const Scene& was, const Edit& edit,
     std::set<std::string> seenOf; // a piece that several acts put is told once
     for (const Act& act : edit.acts) {
         if (const auto* put = std::get_if<PutPiece>(&act)) {
-            if (!seenOf.insert(put->piece.id == 0 ? "+" + put->piece.name
-                                                 : std::to_string(put->piece.id))
+            if (!seenOf
+                     .insert(put->piece.id == 0 ? "+" + put->piece.name
+                                                : std::to_string(put->piece.id))
                      .second)
                 continue;
             const Piece* old = put->piece.id == 0 ? nullptr : before.scheme().byId(put->piece.id);
@@ -48,8 +49,8 @@ std::string previewOf(const Project& before, const Scene& was, const Edit& edit,
             const Placed& b = *after.scene->byId(old->id);
             const Vec2 by = b.pose.at - a.pose.at;
             const auto step = now.wall() != old->wall() ? "to wall " + wallName(now.wall())
-                              : now.onWall()        ? wallStepWords(before, by)
-                                                    : stepWords(before, by);
+                              : now.onWall()            ? wallStepWords(before, by)
+                                                        : stepWords(before, by);
             const double turn = difference(b.pose.turn, a.pose.turn).inDegrees();
             bool told = false;
             const auto tell = [&](const std::string& s) {

@@ -41,8 +41,7 @@ private:
     void put(SurfaceId on) {
         if (on.piece == subject_.id && on.isCarried())
             in_.fail(start_, in_.at() - start_,
-                     fmt::format("{} can't stand on itself", subject_.name),
-                     "name another piece");
+                     fmt::format("{} can't stand on itself", subject_.name), "name another piece");
         Piece there = subject_;
         there.on = on;
         if (there.name.empty())
@@ -121,7 +120,8 @@ private:
 
     /// "bottom at 7'", "33 above supper table", "bottom 33 above supper table", "12 below ceiling".
     bool drop() {
-        if (in_.take({"close to the ceiling", "close to ceiling", "flush with the ceiling", "flush"})) {
+        if (in_.take(
+                {"close to the ceiling", "close to ceiling", "flush with the ceiling", "flush"})) {
             add(Tie::Kind::below).of.is = Target::Is::ceiling;
             return true;
         }
@@ -196,9 +196,8 @@ void settleSurface(Piece& p, Placement& said, const Scene& scene) {
     if (!isNew || !p.kind->underCeiling())
         return;
     p.on = theCeiling();
-    if (p.kind->hangAt > Length{} &&
-        std::none_of(said.ties.begin(), said.ties.end(),
-                     [](const Tie& t) { return t.fixesDrop(); })) {
+    if (p.kind->hangAt > Length{} && std::none_of(said.ties.begin(), said.ties.end(),
+                                                  [](const Tie& t) { return t.fixesDrop(); })) {
         Tie high;
         high.kind = Tie::Kind::height;
         high.level = p.kind->hangBy;

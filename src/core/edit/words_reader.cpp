@@ -274,7 +274,9 @@ WordsReader::Match WordsReader::longestName() {
 int WordsReader::piece() {
     skip();
     const std::size_t start = at_;
-    for (const Piece& p : scheme().pieces) { offer(p.name); }
+    for (const Piece& p : scheme().pieces) {
+        offer(p.name);
+    }
     if (auto m = longestName(); m.end > 0) {
         at_ = m.end;
         return m.ids.front();
@@ -383,7 +385,9 @@ Target WordsReader::target(bool pieces) {
     // A piece's name comes first: it may begin with any word.
     if (pieces) {
         if (auto m = longestName(); m.end > 0) {
-            for (const Piece& p : scheme().pieces) { offer(p.name); }
+            for (const Piece& p : scheme().pieces) {
+                offer(p.name);
+            }
             at_ = m.end;
             take({"'s edge", "edge"});
             return pieceTarget(m.ids.front());

@@ -203,8 +203,8 @@ private:
         bool guessed = false;
         const auto readLegs = [&] {
             in_.comma();
-            if (in_.take({"with its legs off", "with legs off", "without its legs",
-                          "without legs", "its legs off", "legs off"})) {
+            if (in_.take({"with its legs off", "with legs off", "without its legs", "without legs",
+                          "its legs off", "legs off"})) {
                 legs = Length::inches(5);
                 guessed = true;
             } else if (in_.take({"its legs", "legs"})) {

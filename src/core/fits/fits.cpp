@@ -182,8 +182,7 @@ FitAnswer rugsThatHold(const Project& job, const std::vector<int>& seats, const 
             const Length onIt = Length::inches(8);
             const double front = extent((*scene)->byId(seats.front())->shape, frame.front());
             const Vec2 across_ = frame.right() * box.centre().x;
-            const Vec2 forward =
-                across_ + frame.front() * (front - onIt.mm() + deep.mm() / 2);
+            const Vec2 forward = across_ + frame.front() * (front - onIt.mm() + deep.mm() / 2);
             std::optional<std::pair<Vec2, RugHold>> lies;
             for (const Vec2 at : {middle, forward}) {
                 const Shape rug = placed(rectangle(w, deep), {at, frame.turn});
@@ -296,8 +295,8 @@ bool holds(const AllowedRegion& r, Vec2 p) {
 }
 
 bool standsAtWall(const Kind& k) {
-    return k.family == Family::storage || k.family == Family::sleep ||
-           k.family == Family::screen || k.role == Role::sofa || k.role == Role::desk;
+    return k.family == Family::storage || k.family == Family::sleep || k.family == Family::screen ||
+           k.role == Role::sofa || k.role == Role::desk;
 }
 
 /// With its back to a wall: in the middle of each free stretch of it, in the middle of the wall
@@ -333,10 +332,10 @@ void placesAtWalls(const Room& room, const Piece& p, const std::vector<AllowedRe
                             Tie against;
                             against.kind = Tie::Kind::against;
                             against.of = wallTarget(static_cast<int>(k));
-                            Place place{{w.at(Length::millimetres(s)) + w.inward() * deep,
-                                         w.direction()},
-                                        {against},
-                                        rank};
+                            Place place{
+                                {w.at(Length::millimetres(s)) + w.inward() * deep, w.direction()},
+                                {against},
+                                rank};
                             // Before a window only when nothing else is to be had.
                             for (const Opening& o : room.openings)
                                 if (o.wall == static_cast<int>(k) &&
@@ -364,11 +363,10 @@ void placesBesideSeats(const FloorView& scene, const Piece& p,
             const Length gap = Length::inches(2);
             Place place;
             place.pose.turn = pose.turn;
-            place.pose.at = pose.toRoom(
-                {side * ((seat.size.width + p.size.width) / 2 + gap).mm(), 0});
-            if (std::none_of(regions.begin(), regions.end(), [&](const AllowedRegion& r) {
-                    return holds(r, place.pose.at);
-                }))
+            place.pose.at =
+                pose.toRoom({side * ((seat.size.width + p.size.width) / 2 + gap).mm(), 0});
+            if (std::none_of(regions.begin(), regions.end(),
+                             [&](const AllowedRegion& r) { return holds(r, place.pose.at); }))
                 continue;
             Tie beside;
             beside.kind = Tie::Kind::fromPiece;
@@ -419,16 +417,15 @@ std::vector<Place> placesFor(const FloorView& scene, const Piece& p,
                              const std::vector<AllowedRegion>& regions) {
     std::vector<Place> out;
     const Kind& k = *p.kind;
-    const bool small = k.role == Role::sideTable || k.role == Role::lamp ||
-                       k.role == Role::perch || k.family == Family::plant;
+    const bool small = k.role == Role::sideTable || k.role == Role::lamp || k.role == Role::perch ||
+                       k.family == Family::plant;
     if (small)
         placesBesideSeats(scene, p, regions, out);
     if (standsAtWall(k) || k.role == Role::armchair || small)
         placesAtWalls(*scene.room, p, regions, out);
     placesInTheOpen(regions, k.isSatInTo() || k.role == Role::lowTable ? 15 : 0, out);
-    std::stable_sort(out.begin(), out.end(), [](const Place& a, const Place& b) {
-        return a.preference < b.preference;
-    });
+    std::stable_sort(out.begin(), out.end(),
+                     [](const Place& a, const Place& b) { return a.preference < b.preference; });
     return out;
 }
 

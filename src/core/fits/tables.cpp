@@ -294,8 +294,7 @@ FitAnswer tablesThatFit(const Project& job, const TableAsked& asked, const GoesO
         out.heading = "No table fits here";
         out.reasons.push_back("None that people can sit in to has the room without shutting a way "
                               "or meeting something. Ask about another place on the floor.");
-    }
-    else if (!rectangle && round)
+    } else if (!rectangle && round)
         out.reasons.push_back(
             "No rectangle fits here, and a round one does: it gives up surface and "
             "gains flow.");

@@ -21,7 +21,8 @@ bool named(const std::vector<int>& but, int id) {
 bool isFurniture(const Piece& p) {
     const Family f = p.kind->family;
     // A chair at a table is drawn out and in: nothing hangs over it.
-    return !p.kind->standsOn() && p.kind->role != Role::diningChair && p.kind->role != Role::perch &&
+    return !p.kind->standsOn() && p.kind->role != Role::diningChair &&
+           p.kind->role != Role::perch &&
            (f == Family::seat || f == Family::table || f == Family::storage || f == Family::sleep);
 }
 
@@ -93,8 +94,8 @@ std::vector<WallObstacle> obstaclesFor(const WallsView& scene, const WallFace& f
     return out;
 }
 
-std::optional<std::size_t> furnitureUnder(const WallsView& scene, const WallFace& face, const Box& b,
-                                          Length near, Length reach) {
+std::optional<std::size_t> furnitureUnder(const WallsView& scene, const WallFace& face,
+                                          const Box& b, Length near, Length reach) {
     std::optional<std::size_t> best;
     double top = -1;
     for (const Standing& s : face.standing) {

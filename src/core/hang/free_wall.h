@@ -28,15 +28,15 @@ struct WallFace {
 
 /// The same for a thing in its place: on a chimney breast the breast's edges bound it, and beside
 /// one the breast itself.
-[[nodiscard]] std::vector<WallObstacle> obstaclesFor(const WallsView&, const WallFace&, const Box& own,
-                                                     const std::vector<int>& but);
+[[nodiscard]] std::vector<WallObstacle> obstaclesFor(const WallsView&, const WallFace&,
+                                                     const Box& own, const std::vector<int>& but);
 
 /// The furniture a thing on a wall hangs over: of the pieces within `near` of the wall that stand
 /// square to it and lie under its middle and most of its width, with their tops under its foot by
 /// no more than `reach`, the one whose top is highest. Lamps, plants and rugs are no furniture
 /// here. Empty for none.
-[[nodiscard]] std::optional<std::size_t> furnitureUnder(const WallsView&, const WallFace&, const Box&,
-                                                        Length near, Length reach);
+[[nodiscard]] std::optional<std::size_t> furnitureUnder(const WallsView&, const WallFace&,
+                                                        const Box&, Length near, Length reach);
 
 /// The largest free part of a wall that holds a place: no obstacle in it, between the corners, over
 /// the floor and under the ceiling's lowest part there. Empty when the place itself is taken.

@@ -116,7 +116,8 @@ std::vector<double> onBar(const std::vector<Length>& studs, double middle, doubl
 /// What each of a piece's hooks, at these places from its middle, carries.
 std::vector<Mass> sharesOf(const HangOf& h, const Piece& p, const std::vector<double>& across,
                            const Carried& carried) {
-    const Mass even = (h.weight + h.load) / static_cast<double>(std::max<std::size_t>(across.size(), 1));
+    const Mass even =
+        (h.weight + h.load) / static_cast<double>(std::max<std::size_t>(across.size(), 1));
     std::vector<Mass> out(across.size(), even);
     if (h.mount != Mount::brackets || across.size() < 2)
         return out;
@@ -361,8 +362,8 @@ HangOf hangOf(const WallsView& scene, std::size_t piece, const HookRules& rules)
         hookUp = where.pose.at.y + p.size.height.mm() / 2;
     if (h.mount == Mount::wire) {
         WireHang w;
-        w.ringsDown = h.ringsDown.value_or(
-            std::min(p.size.height * rules.rings, Length::inches(8)));
+        w.ringsDown =
+            h.ringsDown.value_or(std::min(p.size.height * rules.rings, Length::inches(8)));
         out.ringSpacing = ringsAt(w.ringsDown);
         w.ringSpacing = out.ringSpacing;
         w.hooks = h.hooks > 0 ? std::min(h.hooks, 2) : p.size.width >= rules.thirds ? 2 : 1;
@@ -389,8 +390,8 @@ HangOf hangOf(const WallsView& scene, std::size_t piece, const HookRules& rules)
             return std::max((space / 2 - in).mm(), space.mm() / 6);
         };
         if (h.mount == Mount::cleat)
-            across = onBar(studsOf(*scene.room, p.wall()), where.pose.at.x,
-                           half(Length::inches(2)), h.hooks);
+            across = onBar(studsOf(*scene.room, p.wall()), where.pose.at.x, half(Length::inches(2)),
+                           h.hooks);
         else if (h.mount == Mount::screws && h.hooks != 1 &&
                  (h.hooks > 1 || p.size.width > Length::inches(20)))
             across = onBar(studsOf(*scene.room, p.wall()), where.pose.at.x,
@@ -406,13 +407,15 @@ HangOf hangOf(const WallsView& scene, std::size_t piece, const HookRules& rules)
         const double x = across[i];
         HookPoint k;
         // Turned with the piece, about its centre.
-        const Vec2 at = where.pose.at + turned(Vec2{x, hookUp - where.pose.at.y}, drawn(p.on, where.pose).turn);
+        const Vec2 at =
+            where.pose.at + turned(Vec2{x, hookUp - where.pose.at.y}, drawn(p.on, where.pose).turn);
         k.along = mm(at.x);
         k.up = mm(at.y);
         k.fromCeiling = mm(ceilingOver(*scene.room, p.wall(), at.x) - at.y);
         k.fromRight = wall.length() - k.along;
         for (const Fixture& f : scene.room->fixtures)
-            if (f.wall == p.wall() && f.isBreast() && k.along > f.left && k.along < f.left + f.width)
+            if (f.wall == p.wall() && f.isBreast() && k.along > f.left &&
+                k.along < f.left + f.width)
                 k.onBreast = k.along - f.left;
         // A breast is masonry: the wall's studs are not behind it.
         if (const auto s = nearestStud(studs, k.along); s && !k.onBreast) {

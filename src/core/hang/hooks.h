@@ -52,7 +52,7 @@ struct HangOf {
     int piece = 0;
     int wall = 0;
     Mount mount = Mount::wire;
-    Length drop; ///< top edge to where the hooks take the weight
+    Length drop;              ///< top edge to where the hooks take the weight
     bool dropAssumed = false; ///< not measured: the habit of the trade for such a thing
     Mass weight;              ///< its own
     bool estimated = false;   ///< the weight, from its size

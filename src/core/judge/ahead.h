@@ -45,7 +45,8 @@ struct Stop {
 /// The first wall, thing built in, or piece that is wanted (by its index in the scene) in a lane,
 /// no farther than `look`. Rugs, and what stands on other pieces, are in nobody's way.
 template <class Wanted>
-std::optional<Stop> firstAhead(const FloorView& scene, const Lane& lane, Length look, Wanted wanted) {
+std::optional<Stop> firstAhead(const FloorView& scene, const Lane& lane, Length look,
+                               Wanted wanted) {
     std::optional<Stop> best;
     const auto offer = [&](const Target& t, const Shape& s) {
         Stop::offer(best, lane, look, t, s);

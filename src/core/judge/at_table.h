@@ -11,7 +11,8 @@ namespace mezzet {
 [[nodiscard]] bool seatedAt(const FloorView&, std::size_t chair, std::size_t table, Length atTable);
 
 /// The table a chair is drawn up to; the nearest when there are several.
-[[nodiscard]] std::optional<std::size_t> tableOf(const FloorView&, std::size_t chair, Length atTable);
+[[nodiscard]] std::optional<std::size_t> tableOf(const FloorView&, std::size_t chair,
+                                                 Length atTable);
 
 /// Where a chair's own middle line meets its table's edge, on the chair's side; mm.
 [[nodiscard]] std::optional<Vec2> tableEdge(const FloorView&, std::size_t chair, std::size_t table);

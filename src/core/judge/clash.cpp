@@ -59,8 +59,8 @@ void judgeWallClash(const WallContext& c) {
     const Length contact = c.rule.setting("contact");
     const auto& hung = c.scene.hung;
     const auto add = [&](std::size_t i, const Target& other, const Gap& g) {
-        Reading& r = c.addOnWall(c.scene.hungPiece(i).wall(), hung[i].id, other, Amount::of(g.depth),
-                                 c.band, g.onFirst, g.onSecond);
+        Reading& r = c.addOnWall(c.scene.hungPiece(i).wall(), hung[i].id, other,
+                                 Amount::of(g.depth), c.band, g.onFirst, g.onSecond);
         r.verdict = Verdict::clash;
     };
     for (std::size_t i = 0; i < hung.size(); ++i) {
@@ -88,8 +88,10 @@ void judgeWallClash(const WallContext& c) {
             Box before;
             before.include(Vec2{s.left, s.base});
             before.include(Vec2{s.right, s.base + q.size.height.mm()});
-            const double wide = std::min(before.high.x, own.high.x) - std::max(before.low.x, own.low.x);
-            const double high = std::min(before.high.y, own.high.y) - std::max(before.low.y, own.low.y);
+            const double wide =
+                std::min(before.high.x, own.high.x) - std::max(before.low.x, own.low.x);
+            const double high =
+                std::min(before.high.y, own.high.y) - std::max(before.low.y, own.low.y);
             if (wide <= contact.mm() || high <= contact.mm())
                 continue;
             Gap g;
@@ -128,9 +130,10 @@ void judgeWallInside(const WallContext& c) {
             continue;
         const Box b = bounds(c.scene.hung[i].shape);
         const double length = c.scene.room->walls[static_cast<std::size_t>(p.wall())].length().mm();
-        const double top = std::min({ceilingOver(*c.scene.room, p.wall(), std::max(b.low.x, 0.0)),
-                                     ceilingOver(*c.scene.room, p.wall(), std::min(b.high.x, length)),
-                                     ceilingOver(*c.scene.room, p.wall(), b.centre().x)});
+        const double top =
+            std::min({ceilingOver(*c.scene.room, p.wall(), std::max(b.low.x, 0.0)),
+                      ceilingOver(*c.scene.room, p.wall(), std::min(b.high.x, length)),
+                      ceilingOver(*c.scene.room, p.wall(), b.centre().x)});
         Target corner;
         corner.is = Target::Is::corner;
         const auto past = [&](double by, const Target& t, Vec2 from, Vec2 to) {
@@ -235,8 +238,8 @@ void judgeInside(const FloorContext& c) {
             const Wall wall = room.stretchAt(*nearest);
             const Vec2 in = wall.inward();
             // Beside the wall's end nothing of it may lie behind the wall's own line.
-            const double depth =
-                std::max(dot(wall.start, in) + extent(p.shape, -in), throughWalls(c.scene, p.id).mm());
+            const double depth = std::max(dot(wall.start, in) + extent(p.shape, -in),
+                                          throughWalls(c.scene, p.id).mm());
             const Vec2 deepest = support(p.shape, -in);
             add(room.edgeWall[*nearest], depth, deepest, deepest + in * depth);
         }

@@ -79,8 +79,8 @@ void judgeWall(const FloorContext& c) {
                 *same = {*stop, edge};
         }
         for (const auto& [stop, edge] : found)
-            if (Reading& r = c.add(table.id, stop.what, Amount{Quantity::length, stop.ahead}, edge,
-                                   stop.at);
+            if (Reading& r =
+                    c.add(table.id, stop.what, Amount{Quantity::length, stop.ahead}, edge, stop.at);
                 r.toMend() && table.footprint.form == FootprintForm::oval)
                 r.instead = "round";
     }
@@ -197,9 +197,10 @@ std::vector<Handle> widthHandles(const Reading& r, double target, const Project&
     return out;
 }
 
-constexpr std::array<RuleCode, 3> codes{{{"dining-to-wall", judgeWall, wallHandles, false, true},
-                                         {"chair-pull-out", judgePullOut, pullOutHandles, false, true},
-                                         {"diner-width", judgeWidth, widthHandles}}};
+constexpr std::array<RuleCode, 3> codes{
+    {{"dining-to-wall", judgeWall, wallHandles, false, true},
+     {"chair-pull-out", judgePullOut, pullOutHandles, false, true},
+     {"diner-width", judgeWidth, widthHandles}}};
 
 } // namespace
 

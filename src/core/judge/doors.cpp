@@ -24,8 +24,7 @@ void judgeSwing(const FloorContext& c) {
             const Gap g = gapBetween(*swing, *other);
             if (g.apart > look)
                 continue;
-            Reading& r =
-                c.add(0, targetOf(door), Amount::of(g.clear()), g.onFirst, g.onSecond);
+            Reading& r = c.add(0, targetOf(door), Amount::of(g.clear()), g.onFirst, g.onSecond);
             r.from = targetOf(room.openings[e]);
             r.part = static_cast<int>(e) + 1;
             if (r.verdict == Verdict::tight) {

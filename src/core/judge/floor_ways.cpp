@@ -43,8 +43,8 @@ private:
 
     void add(const Shape& s, const Target& what, std::array<int, 2> frames = {-1, -1}) {
         for (const Convex& part : s.all())
-            blocks.push_back({part, static_cast<int>(owners.size()), frames,
-                              what.is != Target::Is::piece});
+            blocks.push_back(
+                {part, static_cast<int>(owners.size()), frames, what.is != Target::Is::piece});
         owners.push_back(what);
     }
     void wall(Vec2 from, Vec2 to, const Target& what, std::array<int, 2> frames) {
@@ -71,8 +71,7 @@ private:
                 if (isWayIn(*o)) {
                     const double deep = nicheBehind(i, left, right, -w.inward());
                     const Vec2 out = -w.inward() * deep;
-                    thresholds[static_cast<std::size_t>(doorway)] =
-                        (left + right) / 2 + out * 0.5;
+                    thresholds[static_cast<std::size_t>(doorway)] = (left + right) / 2 + out * 0.5;
                     for (const auto& [a, b] :
                          {std::pair{left, left + out}, std::pair{left + out, right + out},
                           std::pair{right + out, right}})

@@ -73,9 +73,9 @@ void judgeCentre(const WallContext& c) {
             const double gives =
                 std::max(low - band.high.value_or(1e6), band.low.value_or(0) - high);
             if (gives > 0.005) {
-                Reading& r = c.addOnWall(p.wall(), p.id, pieceTarget(c.scene.floor.piece(*under).id),
-                                         Amount::of(Length::millimetres(middle.y)), Band{},
-                                         {middle.x, 0}, middle);
+                Reading& r = c.addOnWall(
+                    p.wall(), p.id, pieceTarget(c.scene.floor.piece(*under).id),
+                    Amount::of(Length::millimetres(middle.y)), Band{}, {middle.x, 0}, middle);
                 r.band = band;
                 r.verdict = Verdict::note;
                 r.second = Amount::of(Length::millimetres(gives));
@@ -162,7 +162,8 @@ void judgeSize(const WallContext& c) {
         seen.low.y = std::max(seen.low.y, Length::inches(30).mm());
         // What hangs over furniture belongs to it, and fills the stretch that gives.
         if (const auto under = furniture(c, p.wall(), b)) {
-            const Box below = *boxOn(pieceTarget(c.scene.floor.piece(*under).id), p.wall(), c.scene);
+            const Box below =
+                *boxOn(pieceTarget(c.scene.floor.piece(*under).id), p.wall(), c.scene);
             seen.low = {std::max(seen.low.x, below.low.x), std::max(seen.low.y, below.high.y)};
             seen.high.x = std::min(seen.high.x, below.high.x);
         }
@@ -423,8 +424,7 @@ std::vector<Handle> sizeHandles(const Reading& r, double target, const Project& 
         return {};
     // In proportion: both sides grow by the root of how much the area is to.
     const double grow = std::sqrt(target / r.value.value);
-    const double step =
-        division(job.notation) / std::max(p.size.width, p.size.height);
+    const double step = division(job.notation) / std::max(p.size.width, p.size.height);
     return {{[&job, id = r.piece](double x) {
                  Piece q = *job.scheme().byId(id);
                  q.size.width = q.size.width * x;

@@ -22,8 +22,9 @@ void Judging::read(const Rule& rule) {
     if (!code->after.empty())
         if (const Rule* first = book_.byId(code->after))
             read(*first);
-    const JudgeContext context{book_,   rule,         judgement_.bandOf(rule), judged_.readings,
-                               judgement_, shared_, judged_.ways,           stopped_};
+    const JudgeContext context{
+        book_,        rule,    judgement_.bandOf(rule), judged_.readings, judgement_, shared_,
+        judged_.ways, stopped_};
     if (code->judge.floor != nullptr)
         code->judge.floor({context, FloorView(scene_)});
     if (code->judge.walls != nullptr)

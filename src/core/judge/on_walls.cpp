@@ -14,7 +14,8 @@
 
 namespace mezzet {
 
-std::optional<ShelfBeam> shelfBeam(const WallsView& scene, std::size_t piece, const RuleBook& book) {
+std::optional<ShelfBeam> shelfBeam(const WallsView& scene, std::size_t piece,
+                                   const RuleBook& book) {
     const Piece& p = scene.hungPiece(piece);
     const Rule* rule = book.byId("shelf-sag");
     if (p.kind->role != Role::shelf || rule == nullptr)
@@ -112,8 +113,8 @@ void judgeSag(const WallContext& c) {
             s.span.mm() * std::min(c.rule.number("share of span"), c.rule.number("share of foot"));
         const Box b = bounds(c.scene.hung[i].shape);
         const Vec2 at{b.low.x + s.at.mm(), b.low.y};
-        Reading& r = c.addOnWall(p.wall(), p.id, {}, Amount::of(s.deflection), Band{{}, most, {}, {}},
-                                 at, at - Vec2{0, s.deflection.mm()});
+        Reading& r = c.addOnWall(p.wall(), p.id, {}, Amount::of(s.deflection),
+                                 Band{{}, most, {}, {}}, at, at - Vec2{0, s.deflection.mm()});
         r.second = Amount::of(s.span);
     }
 }
@@ -127,8 +128,8 @@ void judgeProtrude(const WallContext& c) {
         if (p.isGroup() || p.kind->role == Role::curtain || p.size.depth < c.rule.setting("tell"))
             continue;
         const Box b = bounds(c.scene.hung[i].shape);
-        const Length foot = Length::millimetres(
-            b.low.y - floorUnder(*c.scene.room, p.wall(), b.centre().x));
+        const Length foot =
+            Length::millimetres(b.low.y - floorUnder(*c.scene.room, p.wall(), b.centre().x));
         // What reaches down to 27 in is found by a cane; what is over 80 is over heads.
         if (foot <= low || foot >= high)
             continue;

@@ -13,7 +13,8 @@ namespace mezzet {
 /// load that is said, or what leans on it, or books (or, on a narrow ledge, light things) by the
 /// running foot. Empty for what is no shelf, or of no material the book knows. `piece` is an index
 /// in scene.hung.
-[[nodiscard]] std::optional<ShelfBeam> shelfBeam(const WallsView&, std::size_t piece, const RuleBook&);
+[[nodiscard]] std::optional<ShelfBeam> shelfBeam(const WallsView&, std::size_t piece,
+                                                 const RuleBook&);
 
 /// The mean stature of who looks, or 5 ft 6 in when nothing is said.
 [[nodiscard]] Length statureOf(const Judgement&);

@@ -57,8 +57,8 @@ std::optional<Trial> attempt(const std::string& line, const Trying& of, const Wa
         wanted.reached(found) && judging.readAll(wanted.guarded ? &of.before : nullptr);
     if (judging.soFar().stopped)
         return {};
-    return Trial{std::move(*said), line, std::move(*after), good ? judging.take() : Judged{}, found,
-                 good};
+    return Trial{
+        std::move(*said), line, std::move(*after), good ? judging.take() : Judged{}, found, good};
 }
 
 double stepOf(const Reading& r, const Project& job) {
@@ -198,13 +198,13 @@ std::optional<Step> singleStep(const Trying& of, const Scene& scene, bool anyCos
     double least = 0;
     for (const double target : targetsOf(r, *code, of.job)) {
         for (const Handle& h : code->handles(r, target, of.job, scene)) {
-            auto t = search(h, target, of,
-                            {[](const FoundAgain& f) { return f.mended; }, !anyCost});
+            auto t =
+                search(h, target, of, {[](const FoundAgain& f) { return f.mended; }, !anyCost});
             if (!t)
                 continue;
             auto w = weigh(of, *t);
-            const double cost = weightOf(t->judged.readings) +
-                                perMillimetre * movedBy(scene, *t->after.scene);
+            const double cost =
+                weightOf(t->judged.readings) + perMillimetre * movedBy(scene, *t->after.scene);
             if (best &&
                 (cost > least || (cost == least && w.upsets.size() >= best->remedy.upsets.size())))
                 continue;
@@ -344,7 +344,7 @@ Mended mendAll(const Project& job, const MendAsked& asked) {
         }
         return false;
     };
-    std::vector<Reading> given;  ///< up: no remedy of theirs will do
+    std::vector<Reading> given; ///< up: no remedy of theirs will do
     /// What was found for a job that has not changed since.
     std::vector<std::pair<Reading, std::optional<Remedy>>> known;
     bool trades = false;         ///< whether a remedy may upset less than it mends
@@ -375,9 +375,8 @@ Mended mendAll(const Project& job, const MendAsked& asked) {
         }
         const auto before = std::find_if(known.begin(), known.end(),
                                          [&](const auto& k) { return k.first.sameAs(worst); });
-        const auto remedy = before != known.end()
-                                ? before->second
-                                : remedyFor(worst, *now, *there, judged, stopped);
+        const auto remedy = before != known.end() ? before->second
+                                                  : remedyFor(worst, *now, *there, judged, stopped);
         if (before == known.end())
             known.emplace_back(worst, remedy);
         auto next = remedy && (trades || remedy->upsets.empty()) ? apply(*now, remedy->edit)

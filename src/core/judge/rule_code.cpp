@@ -48,8 +48,8 @@ bool Shared::hasChairs() {
         const Length at = setting("chair-pull-out", "at table");
         const FloorView floor(scene_);
         for (std::size_t i = 0; i < floor.placed.size() && !*chairs_; ++i)
-            chairs_ = floor.piece(i).kind->role == Role::diningChair &&
-                      tableOf(floor, i, at).has_value();
+            chairs_ =
+                floor.piece(i).kind->role == Role::diningChair && tableOf(floor, i, at).has_value();
     }
     return *chairs_;
 }

@@ -19,7 +19,8 @@ struct FacedTable {
 
 /// The low table a seat faces: the nearest one within reach whose middle lies before its front edge
 /// and no farther round than the rule's angle.
-std::optional<FacedTable> tableBefore(const FloorView& scene, std::size_t seat, const Rule& reachRule) {
+std::optional<FacedTable> tableBefore(const FloorView& scene, std::size_t seat,
+                                      const Rule& reachRule) {
     const Piece& s = scene.piece(seat);
     const Pose& pose = scene.placed[seat].pose;
     const auto edge = frontEdge(s, pose);
@@ -60,8 +61,8 @@ void judgeReturn(const FloorContext& c, std::size_t seat, std::size_t table) {
     const double d = s.size.depth.mm() / 2;
     const double inner = w - s.footprint.armWidth.mm();
     const double x = s.footprint.armOnRight ? inner : -inner;
-    const Shape edge = stretch({pose.toRoom({x, -d + s.footprint.bodyDepth.mm()}),
-                                pose.toRoom({x, d})});
+    const Shape edge =
+        stretch({pose.toRoom({x, -d + s.footprint.bodyDepth.mm()}), pose.toRoom({x, d})});
     const Vec2 at = pose.toLocal(c.scene.placed[table].pose.at);
     if (s.footprint.armOnRight ? at.x >= x : at.x <= x)
         return;

@@ -195,7 +195,8 @@ void judgeReach(const FloorContext& c) {
                 // Nobody reaches behind the back.
                 if (c.scene.placed[i].pose.toLocal(g.onSecond).y < -seat.size.depth.mm() / 2 + 1)
                     continue;
-                // Of two that touch it, the one farther in, and then the one whose middle is nearer.
+                // Of two that touch it, the one farther in, and then the one whose middle is
+                // nearer.
                 const double middle = norm(c.scene.placed[k].shape.centre - place.centre);
                 if (!best ||
                     std::pair(g.clear().mm(), middle) < std::pair(best->clear().mm(), nearest)) {
@@ -216,8 +217,7 @@ void judgeReach(const FloorContext& c) {
         }
         if (!worst)
             continue;
-        Reading& r =
-            c.add(seat.id, {}, Amount::of(worst->apart), worst->onFirst, worst->onSecond);
+        Reading& r = c.add(seat.id, {}, Amount::of(worst->apart), worst->onFirst, worst->onSecond);
         if (surface != 0)
             r.to = pieceTarget(surface);
         else
@@ -348,7 +348,8 @@ constexpr std::array<RuleCode, 6> codes{{{"conversation", judgeTalk, apart, fals
 
 } // namespace
 
-std::vector<std::vector<std::size_t>> groupsIn(const FloorView& scene, const std::vector<Talk>& talks) {
+std::vector<std::vector<std::size_t>> groupsIn(const FloorView& scene,
+                                               const std::vector<Talk>& talks) {
     std::vector<std::size_t> root(scene.placed.size());
     std::iota(root.begin(), root.end(), std::size_t{0});
     const auto find = [&](std::size_t i) {

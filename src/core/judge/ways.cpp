@@ -60,8 +60,7 @@ void judgeMain(const FloorContext& c) {
     const Length chair = c.shared.setting("chair-pull-out", "draw");
     if (besideChairs.low && c.judgement.choices.count(c.rule.id) == 0)
         besideChairs.low =
-            std::min(*besideChairs.low,
-                     (c.rule.setting("from the table in use") - chair).mm());
+            std::min(*besideChairs.low, (c.rule.setting("from the table in use") - chair).mm());
     for (std::size_t x = 0; x < doors.size(); ++x) {
         for (std::size_t y = x + 1; y < doors.size(); ++y) {
             if (c.leaveOff())
@@ -137,7 +136,11 @@ void judgeMinor(const FloorContext& c) {
             return;
         found.push_back(bestWay(room, ways, g).pinch);
         const auto& pinch = found.back();
-        c.ways.push_back({&c.rule, {}, g.what, g.part, false,
+        c.ways.push_back({&c.rule,
+                          {},
+                          g.what,
+                          g.part,
+                          false,
                           pinch ? std::min(pinch->width, look).mm() : look.mm(),
                           c.band.low.value_or(0)});
     }
@@ -258,9 +261,10 @@ std::vector<Handle> widen(const Reading& r, double target, const Project& job, c
     return out;
 }
 
-constexpr std::array<RuleCode, 3> codes{{{"walkway-main", judgeMain, widen},
-                                         {"walkway-minor", judgeMinor, widen, false, false, "walkway-main"},
-                                         {"turning-circle", judgeTurning, widen}}};
+constexpr std::array<RuleCode, 3> codes{
+    {{"walkway-main", judgeMain, widen},
+     {"walkway-minor", judgeMinor, widen, false, false, "walkway-main"},
+     {"turning-circle", judgeTurning, widen}}};
 
 } // namespace
 

@@ -154,8 +154,8 @@ Result<std::vector<std::vector<std::string>>> readCsv(std::string_view text,
 
 std::string csvCell(std::string_view raw) {
     // No spreadsheet takes a name for a formula: an apostrophe before it says that it is text.
-    const bool runs = !raw.empty() && std::string_view("=+-@\t\r").find(raw[0]) !=
-                                          std::string_view::npos;
+    const bool runs =
+        !raw.empty() && std::string_view("=+-@\t\r").find(raw[0]) != std::string_view::npos;
     const std::string s = (runs ? "'" : "") + std::string(raw);
     if (s.find_first_of(",\"\r\n") == std::string_view::npos)
         return std::string(s);
@@ -182,14 +182,13 @@ std::string kindsAsCsv(const std::vector<KindPtr>& kinds, bool metric) {
         std::string also;
         for (const auto& w : k->also)
             also += (also.empty() ? "" : "; ") + w;
-        out += fmt::format("{},{},{},{},{},{},{},{},{},{},{},{},{},{},{}\r\n", csvCell(k->id),
-                           csvCell(k->name), familyName(k->family), roleName(k->role),
-                           shapeName(k->footprint, k->outlineSize()), length(k->size.width),
-                           length(k->size.depth), length(k->size.height),
-                           k->heights.seat ? length(*k->heights.seat) : "",
-                           k->use.front > Length{} ? length(k->use.front) : "", csvCell(k->opens),
-                           k->bareBack ? "bare" : "", csvCell(also), csvCell(k->caution),
-                           surfaceWord(k->on));
+        out += fmt::format(
+            "{},{},{},{},{},{},{},{},{},{},{},{},{},{},{}\r\n", csvCell(k->id), csvCell(k->name),
+            familyName(k->family), roleName(k->role), shapeName(k->footprint, k->outlineSize()),
+            length(k->size.width), length(k->size.depth), length(k->size.height),
+            k->heights.seat ? length(*k->heights.seat) : "",
+            k->use.front > Length{} ? length(k->use.front) : "", csvCell(k->opens),
+            k->bareBack ? "bare" : "", csvCell(also), csvCell(k->caution), surfaceWord(k->on));
     }
     return out;
 }
@@ -294,9 +293,8 @@ Result<std::vector<Kind>> kindsFromCsv(std::string_view text, std::string_view f
             return *p;
         }
         const auto on = foldCase(said("on"));
-        const auto* home = std::find_if(std::begin(homes), std::end(homes), [&](SurfaceKind h) {
-            return surfaceWord(h) == on;
-        });
+        const auto* home = std::find_if(std::begin(homes), std::end(homes),
+                                        [&](SurfaceKind h) { return surfaceWord(h) == on; });
         if (home != std::end(homes))
             k.on = *home;
         else if (!on.empty())
@@ -435,10 +433,8 @@ std::string kitText(const std::vector<Kind>& kinds) {
         if (k.on != SurfaceKind::floor)
             one["on"] = surfaceWord(k.on);
         if (const Openings& o = k.openings; o.count() > 0)
-            one["openings"] = {{"across", o.across},
-                               {"up", o.up},
-                               {"board", o.board.mm()},
-                               {"foot", o.foot.mm()}};
+            one["openings"] = {
+                {"across", o.across}, {"up", o.up}, {"board", o.board.mm()}, {"foot", o.foot.mm()}};
         if (k.bareBack)
             one["back"] = "bare";
         if (!k.draw.empty())

@@ -28,8 +28,8 @@ enum class SurfaceKind {
 };
 /// Where a kind can have its place: the floor, a wall, the ceiling; or a top, and then an opening
 /// too.
-inline constexpr SurfaceKind homes[] = {SurfaceKind::floor, SurfaceKind::wall,
-                                        SurfaceKind::ceiling, SurfaceKind::top};
+inline constexpr SurfaceKind homes[] = {SurfaceKind::floor, SurfaceKind::wall, SurfaceKind::ceiling,
+                                        SurfaceKind::top};
 [[nodiscard]] std::string_view surfaceWord(SurfaceKind);
 
 /// The openings of a shelf unit, all alike: so many across and up, between boards.
@@ -130,12 +130,12 @@ struct Kind {
     Heights heights;
     Footprint footprint;
     UseRoom use;
-    std::string opens;            ///< what takes that room: "drawers", "doors", "the bed in it"
-    bool opensSeldom = false;     ///< for a night or a guest: what is light is moved aside for it
-    bool bareBack = false;        ///< its back is not finished, and is not to be seen
+    std::string opens;        ///< what takes that room: "drawers", "doors", "the bed in it"
+    bool opensSeldom = false; ///< for a night or a guest: what is light is moved aside for it
+    bool bareBack = false;    ///< its back is not finished, and is not to be seen
     SurfaceKind on = SurfaceKind::floor; ///< where it has its place
-    Openings openings;            ///< of a unit with shelves
-    bool own = false;             ///< the studio's own, and not of the shipped kit
+    Openings openings;                   ///< of a unit with shelves
+    bool own = false;                    ///< the studio's own, and not of the shipped kit
     Length clearBelow;            ///< floor to the underside of a table's top, where chairs tuck in
     std::string caution;          ///< said when it is placed; empty for most
     std::string draw;             ///< how it is drawn from above: "cushions", "top", "pillows" …

@@ -199,8 +199,8 @@ void readHanging(const json& o, const Entry& e, Kind& k) {
     }
 }
 
-/// Its family, and the surface it has its place on. Kit files of before told of both at once: of the
-/// family “hung” was what is on a wall, and “standsOn” said what stands on a piece.
+/// Its family, and the surface it has its place on. Kit files of before told of both at once: of
+/// the family “hung” was what is on a wall, and “standsOn” said what stands on a piece.
 void readHome(Entry& e, Kind& k) {
     const auto family = e.text("family", true);
     if (family == "hung") {

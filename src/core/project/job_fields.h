@@ -21,7 +21,7 @@ using json = nlohmann::json;
 
 inline constexpr int deepest = 24;
 inline constexpr std::size_t mostValues = 8000000; // of a whole file
-inline constexpr double farthest = 1e6; // mm; a kilometre
+inline constexpr double farthest = 1e6;            // mm; a kilometre
 
 struct Fault {
     std::string what;

@@ -368,8 +368,8 @@ Result<ProjectPtr> readJob(std::string_view content, std::string_view file,
         Problem p{guard.why == Guard::Why::number ? "a number here is none a job could hold"
                                                   : "the job is damaged or cut short here",
                   "take a copy that opens; the open job is as it was"};
-        const auto upTo = content.substr(0, std::min(guard.at > 0 ? guard.at - 1 : 0,
-                                                     content.size()));
+        const auto upTo =
+            content.substr(0, std::min(guard.at > 0 ? guard.at - 1 : 0, content.size()));
         p.line = static_cast<int>(std::count(upTo.begin(), upTo.end(), '\n')) + 1;
         const auto start = upTo.rfind('\n');
         p.column = static_cast<int>(characterCount(

@@ -309,7 +309,8 @@ Piece readPiece(const json& j, const std::string& where, const Kit& kit, int ver
         other.on = p.on;
         other.off = p.off;
         if (version > 1)
-            other.on = o.has("on") ? readSurface(o.need("on"), where + ", “otherwise”") : theFloor();
+            other.on =
+                o.has("on") ? readSurface(o.need("on"), where + ", “otherwise”") : theFloor();
         if (o.has("drop"))
             other.off = Length::millimetres(o.number("drop"));
         if (!suits(*p.kind, other.on.is))

@@ -357,8 +357,8 @@ std::string unsuited(const Tie& t, const Piece& p, const Room& room, const Schem
         switch (x.is) {
         case Target::Is::piece: {
             const Piece* other = scheme.byId(x.piece);
-            return other == nullptr || (other->onWall() ? other->on == p.on
-                                                        : seenFromAbove(*other, scheme));
+            return other == nullptr ||
+                   (other->onWall() ? other->on == p.on : seenFromAbove(*other, scheme));
         }
         case Target::Is::wall:
             return x.index == p.wall();

@@ -33,8 +33,9 @@ struct Standing {
 
 /// The line over a stair's nosings, along its wall: height at a place, mm. Level past its top.
 [[nodiscard]] double nosingAt(const Fixture& stairs, double along);
-/// Whether a place along the wall is over the stairs, or over the landing they lead to: that goes on
-/// from the top nosing to the wall's end. A foot before the lowest nosing one stands on them yet.
+/// Whether a place along the wall is over the stairs, or over the landing they lead to: that goes
+/// on from the top nosing to the wall's end. A foot before the lowest nosing one stands on them
+/// yet.
 [[nodiscard]] bool overStairs(const Fixture& stairs, double along);
 /// How high the floor one stands on is there, over the floor at the wall's left corner: of stairs
 /// the line of their nosings, past their top the landing.

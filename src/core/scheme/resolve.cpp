@@ -102,8 +102,9 @@ bool exists(const Target& t, const Room& r, const Scheme& s) {
 }
 
 const Scene::Place* placeIn(const Scene& scene, int id) {
-    const auto it = std::lower_bound(scene.places.begin(), scene.places.end(), id,
-                                     [](const Scene::Place& p, int wanted) { return p.id < wanted; });
+    const auto it =
+        std::lower_bound(scene.places.begin(), scene.places.end(), id,
+                         [](const Scene::Place& p, int wanted) { return p.id < wanted; });
     return it != scene.places.end() && it->id == id ? &*it : nullptr;
 }
 
@@ -152,9 +153,7 @@ private:
 
     const Piece& pieceAt(std::size_t i) const { return scheme().pieces[i]; }
 
-    Scene::Place* placeOf(int id) const {
-        return const_cast<Scene::Place*>(placeIn(*scene_, id));
-    }
+    Scene::Place* placeOf(int id) const { return const_cast<Scene::Place*>(placeIn(*scene_, id)); }
     std::optional<std::size_t> indexOf(int id) const {
         const auto* p = placeOf(id);
         return p != nullptr ? std::optional(p->index) : std::nullopt;
@@ -168,7 +167,8 @@ private:
         if (auto problem = noSuchSurface(p, say_.room, scheme()))
             return problem;
         if (p.on.isCarried())
-            if (auto problem = first(i, p.on.piece, fmt::format("{} is {}", p.name, words(p.on, say_))))
+            if (auto problem =
+                    first(i, p.on.piece, fmt::format("{} is {}", p.name, words(p.on, say_))))
                 return problem;
         for (const Tie& t : p.ties) {
             const bool refers = t.kind != Tie::Kind::turned && t.kind != Tie::Kind::at &&
@@ -187,8 +187,7 @@ private:
             if (t.also.is == Target::Is::piece)
                 needs.push_back(t.also.piece);
             for (const int id : needs)
-                if (auto problem =
-                        first(i, id, fmt::format("{} is {}", p.name, words(t, say_))))
+                if (auto problem = first(i, id, fmt::format("{} is {}", p.name, words(t, say_))))
                     return problem;
         }
         place(i);
@@ -481,9 +480,9 @@ const Placed* Scene::inPlan(int id) const {
     const Place* p = placeIn(*this, id);
     if (p == nullptr)
         return nullptr;
-    return p->above >= 0                               ? &floor.placed[static_cast<std::size_t>(p->above)]
+    return p->above >= 0 ? &floor.placed[static_cast<std::size_t>(p->above)]
            : scheme->pieces[p->index].on.isCeiling() ? &all[p->index]
-                                                       : nullptr;
+                                                     : nullptr;
 }
 
 Length baseOf(const FloorView& scene, std::size_t i) {
@@ -542,8 +541,7 @@ Vec2 middleOf(const Target& t, const Scene& scene) {
 std::vector<TieLine> tieLines(const Tie& t, const Piece& p, Angle turn, const Scene& scene) {
     if (p.onWall())
         return wallTieLines(t, p, turn, scene, p.pose.at.x);
-    if (p.on.isCarried() &&
-        (t.kind == Tie::Kind::fromEdge || t.of == pieceTarget(p.on.piece)))
+    if (p.on.isCarried() && (t.kind == Tie::Kind::fromEdge || t.of == pieceTarget(p.on.piece)))
         return carrierTieLines(t, p, turn, scene);
     const Room& room = *scene.room;
     const auto line = [](Vec2 n, double c) { return std::vector<TieLine>{{n, c}}; };
@@ -564,8 +562,8 @@ std::vector<TieLine> tieLines(const Tie& t, const Piece& p, Angle turn, const Sc
     case Tie::Kind::against:
         if (t.of.is == Target::Is::piece) {
             const Pose pose = poseOf(t.of.piece);
-            return line(-pose.front(), offFace(-pose.front(), extent(there(t.of.piece).shape,
-                                                                     -pose.front())));
+            return line(-pose.front(),
+                        offFace(-pose.front(), extent(there(t.of.piece).shape, -pose.front())));
         }
         [[fallthrough]];
     case Tie::Kind::fromWall: {

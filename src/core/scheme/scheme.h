@@ -88,8 +88,8 @@ struct Tie {
     Length distance;        ///< gap; centredOn: offset to the right as you face it; at: x
     Length second;          ///< at: y
     Angle turn;             ///< turned
-    /// fromPiece: which side of the other piece; fromEdge: of the board. centredOn: the side it stands at, so that beside a
-    /// piece it is centred along that piece's depth.
+    /// fromPiece: which side of the other piece; fromEdge: of the board. centredOn: the side it
+    /// stands at, so that beside a piece it is centred along that piece's depth.
     Side side = Side::front;
     MeasuredTo to = MeasuredTo::edge;
     int place = 0;                 ///< atPlace: which one, from 1, clockwise from the front
@@ -234,8 +234,8 @@ struct Scheme {
     /// Those that hang neither on a wall nor from the ceiling; those on the walls; and those on one
     /// surface; in order.
     [[nodiscard]] auto standing() const {
-        return pieces | std::views::filter(
-                            [](const Piece& p) { return !p.onWall() && !p.on.isCeiling(); });
+        return pieces |
+               std::views::filter([](const Piece& p) { return !p.onWall() && !p.on.isCeiling(); });
     }
     [[nodiscard]] auto hung() const {
         return pieces | std::views::filter([](const Piece& p) { return p.onWall(); });
@@ -244,8 +244,7 @@ struct Scheme {
         return pieces | std::views::filter([](const Piece& p) { return p.onWall(); });
     }
     [[nodiscard]] auto on(SurfaceId which) const {
-        return pieces |
-               std::views::filter([which](const Piece& p) { return p.on == which; });
+        return pieces | std::views::filter([which](const Piece& p) { return p.on == which; });
     }
     [[nodiscard]] const Piece* byId(int id) const;
     [[nodiscard]] Piece* byId(int id);

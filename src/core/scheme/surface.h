@@ -12,7 +12,8 @@ namespace mezzet {
 struct SurfaceId {
     using Is = SurfaceKind;
     Is is = Is::floor;
-    int index = 0; ///< wall: its index; opening: its number, from 1, from the left and from the foot
+    int index =
+        0; ///< wall: its index; opening: its number, from 1, from the left and from the foot
     int piece = 0; ///< opening, top: the id of the piece that carries it
 
     auto operator<=>(const SurfaceId&) const = default;
@@ -69,10 +70,10 @@ struct Vec3 {
 /// it along the normal.
 struct Surface {
     SurfaceId id;
-    Vec3 origin; ///< mm
-    Vec3 x;      ///< unit
-    Vec3 y;      ///< unit
-    Vec3 normal; ///< unit, toward the side things are on
+    Vec3 origin;               ///< mm
+    Vec3 x;                    ///< unit
+    Vec3 y;                    ///< unit
+    Vec3 normal;               ///< unit, toward the side things are on
     std::vector<Vec2> outline; ///< its corners in its own x and y, mm
     Length clear; ///< how far there is room along the normal: to the ceiling, the board over it
 

@@ -148,8 +148,7 @@ std::optional<OpeningBox> openingOf(const Piece& unit, int number) {
         return {};
     const double board = o.board.mm();
     const double wide = (unit.size.width.mm() - (o.across + 1) * board) / o.across;
-    const double high =
-        (unit.size.height.mm() - o.foot.mm() - (o.up + 1) * board) / o.up;
+    const double high = (unit.size.height.mm() - o.foot.mm() - (o.up + 1) * board) / o.up;
     const int column = (number - 1) % o.across;
     const int row = (number - 1) / o.across;
     OpeningBox out;
@@ -174,8 +173,7 @@ Box boardOf(const Piece& carrier, SurfaceId on) {
 }
 
 bool suits(const Kind& k, SurfaceKind on) {
-    return k.on == on ||
-           (k.standsOn() && (on == SurfaceKind::opening || on == SurfaceKind::floor));
+    return k.on == on || (k.standsOn() && (on == SurfaceKind::opening || on == SurfaceKind::floor));
 }
 
 bool seenFromAbove(const Piece& piece, const Scheme& scheme) {
@@ -288,8 +286,7 @@ Length dropOf(const Tie& t, const Piece& p, Vec2 at, const Scene& scene) {
 
 Length bottomOf(const Scene& scene, const Piece& p, const Placed& where) {
     const Room& room = *scene.room;
-    return room.ceilingAt(where.pose.at) - where.off - p.size.height -
-           room.levelAt(where.pose.at);
+    return room.ceilingAt(where.pose.at) - where.off - p.size.height - room.levelAt(where.pose.at);
 }
 
 } // namespace mezzet

@@ -32,8 +32,8 @@ struct OpeningBox {
 /// has no such one.
 [[nodiscard]] std::optional<OpeningBox> openingOf(const Piece& unit, int number);
 
-/// How large a carried surface is: x to the right, y to the front; mm. Of a top about its middle, of
-/// an opening from its left and from its back.
+/// How large a carried surface is: x to the right, y to the front; mm. Of a top about its middle,
+/// of an opening from its left and from its back.
 [[nodiscard]] Box boardOf(const Piece& carrier, SurfaceId);
 
 /// Whether a kind can have its place on such a surface: what stands on tops goes into openings too,

@@ -1,0 +1,383 @@
+#include "app/board/board.h"
+
+#include "app/look/style.h"
+#include "geometry/polygon.h"
+
+#include <QApplication>
+#include <QHelpEvent>
+#include <QKeyEvent>
+#include <QMouseEvent>
+#include <QToolTip>
+#include <QWheelEvent>
+
+#include <algorithm>
+#include <cmath>
+
+namespace mezzet::app {
+
+namespace {
+
+constexpr double ruler = Board::rulerWidth;
+constexpr double leastScale = 0.004;
+constexpr double mostScale = 4;
+
+} // namespace
+
+Board::Board(JobSession& session, QWidget* parent) : QWidget(parent), session_(session) {
+    setObjectName("board");
+    setFocusPolicy(Qt::StrongFocus);
+    setMouseTracking(true);
+    setMinimumSize(320, 260);
+    setAccessibleName("Board");
+    connect(&session, &JobSession::jobChanged, this, [this] {
+        // Schemes are numbered: with one less they may mean others.
+        const auto schemes = session_.project()->schemes.size();
+        if (schemes < tapesFor_) {
+            tapes_.clear();
+            tapeStart_.reset();
+        }
+        tapesFor_ = schemes;
+        if (fitted_ && hand_ == Hand::free)
+            zoomToFit();
+        describe();
+        update();
+    });
+    connect(&session, &JobSession::selectionChanged, this, [this] {
+        describe();
+        update();
+    });
+    connect(&session, &JobSession::surfaceChanged, this, [this] {
+        cancelHand();
+        tapeStart_.reset();
+        zoomToFit();
+        describe();
+    });
+}
+
+void Board::describe() {
+    QStringList parts;
+    const auto name =
+        QString::fromStdString(surfaceName(session_.surface(), session_.project()->wording()));
+    parts << name.left(1).toUpper() + name.mid(1);
+    for (const int id : session_.selected())
+        if (const auto* p = session_.project()->scheme().byId(id))
+            parts << QString::fromStdString(p->name + ", " +
+                                            footprintWords(*p, session_.project()->notation));
+    parts << QString(session_.judgedWhole() ? "%1 to mend" : "%1 to mend so far")
+                 .arg(session_.toMend());
+    setAccessibleDescription(parts.join(". "));
+}
+
+// ---- places ----
+
+QRectF Board::sheetArea() const {
+    return QRectF(rect()).adjusted(ruler, ruler, 0, 0);
+}
+
+QPointF Board::toScreen(Vec2 p) const {
+    return origin_ + QPointF(p.x * scale_, p.y * scale_);
+}
+
+Vec2 Board::toFloor(QPointF p) const {
+    return {(p.x() - origin_.x()) / scale_, (p.y() - origin_.y()) / scale_};
+}
+
+sheets::Drawing Board::drawing(QPainter& p) const {
+    return {p, look(), origin_, scale_, 1, session_.project()->notation};
+}
+
+Box Board::contentBounds() const {
+    const Room& room = *session_.project()->room;
+    if (session_.surface().isWall()) {
+        Box b;
+        b.include(Vec2{0, 0});
+        b.include(
+            Vec2{room.walls[static_cast<std::size_t>(session_.surface().wall())].length().mm(),
+                 -room.ceiling.mm()});
+        if (unrolled_)
+            for (const auto& [wall, left] : wallsBeside()) {
+                b.include(Vec2{left, 0});
+                b.include(Vec2{left + room.walls[static_cast<std::size_t>(wall)].length().mm(), 0});
+            }
+        return b;
+    }
+    Box b = room.bounds();
+    for (const auto& p : session_.scene()->floor.placed)
+        b.include(bounds(p.shape));
+    if (b.empty()) {
+        b.include(Vec2{0, 0});
+        b.include(Vec2{5000, 4000});
+    }
+    return b;
+}
+
+void Board::fit(const Box& b, double margin) {
+    const QRectF area = sheetArea().adjusted(margin, margin, -margin, -margin);
+    const Vec2 size = b.size();
+    scale_ = std::clamp(
+        std::min(area.width() / std::max(size.x, 1.0), area.height() / std::max(size.y, 1.0)),
+        leastScale, mostScale);
+    origin_ = area.center() - QPointF(b.centre().x, b.centre().y) * scale_;
+    emit zoomChanged();
+    update();
+}
+
+void Board::zoomToFit() {
+    fit(contentBounds(), !session_.surface().isWall() ? 66 : 74);
+    fitted_ = true;
+}
+
+void Board::zoomToSelection() {
+    Box b;
+    for (const int id : session_.selected())
+        if (const auto* p = session_.surface().isWall() ? session_.scene()->byId(id)
+                                                        : session_.scene()->inPlan(id)) {
+            const Box own = bounds(p->shape);
+            const Piece& piece = *session_.scene()->pieceById(id);
+            if (session_.surface().isWall() && piece.on != session_.surface())
+                continue;
+            b.include(onSurface(own.low));
+            b.include(onSurface(own.high));
+        }
+    if (b.empty())
+        return zoomToFit();
+    fit(b, 150);
+    fitted_ = false;
+}
+
+void Board::zoomBy(double factor, QPointF about) {
+    const double next = std::clamp(scale_ * factor, leastScale, mostScale);
+    origin_ = about + (origin_ - about) * (next / scale_);
+    scale_ = next;
+    fitted_ = false;
+    emit zoomChanged();
+    update();
+}
+
+void Board::resizeEvent(QResizeEvent*) {
+    if (fitted_)
+        zoomToFit();
+}
+
+int Board::pieceAt(QPointF at) const {
+    if (session_.surface().isWall()) {
+        if (const int id = hungAt(at); id != 0) {
+            // A group is taken as one, until it is chosen and pressed again.
+            const int group = session_.project()->scheme().byId(id)->group();
+            return group != 0 && !session_.isSelected(group) && !session_.isSelected(id) ? group
+                                                                                         : id;
+        }
+        const auto standing = standingBefore(*session_.scene(), session_.surface().wall());
+        const Vec2 p = toFloor(at);
+        for (auto it = standing.rbegin(); it != standing.rend(); ++it) {
+            const Piece& piece = FloorView(*session_.scene()).piece(it->index);
+            if (p.x >= it->left && p.x <= it->right && -p.y >= it->base &&
+                -p.y <= it->base + piece.size.height.mm())
+                return piece.id;
+        }
+        return 0;
+    }
+    const Vec2 p = toFloor(at);
+    const CeilingView above(*session_.scene());
+    if (session_.surface().isCeiling()) {
+        for (std::size_t i = above.placed.size(); i-- > 0;)
+            if (contains(above.placed[i].shape, p))
+                return above.placed[i].id;
+        return 0;
+    }
+    const FloorView& scene = above.floor;
+    for (const bool flat : {false, true})
+        for (std::size_t i = scene.placed.size(); i-- > 0;)
+            if (scene.piece(i).kind->flat() == flat && contains(scene.placed[i].shape, p))
+                return scene.placed[i].id;
+    return 0;
+}
+
+std::optional<QPointF> Board::turnHandle() const {
+    if (session_.surface().isWall() || session_.selected().size() != 1 || taping_)
+        return {};
+    const Scene& scene = *session_.scene();
+    const int id = session_.selected().front();
+    const Piece* p = scene.pieceById(id);
+    const Placed* where = scene.inPlan(id);
+    if (p == nullptr || where == nullptr || p->locked)
+        return {};
+    const Vec2 front = where->pose.front();
+    return toScreen(where->pose.toRoom({0, p->size.depth.mm() / 2})) +
+           QPointF(front.x, front.y) * 20;
+}
+
+Gap Board::measured(const OwnTape& t) const {
+    const Scene& scene = *session_.scene();
+    const auto shapeOf = [&](const OwnTape::End& e) {
+        if (e.target.is == Target::Is::piece)
+            if (const auto* p = scene.inPlan(e.target.piece))
+                return p->shape;
+        if (e.target.is == Target::Is::wall &&
+            e.target.index < static_cast<int>(scene.room->walls.size())) {
+            const Wall& w = scene.room->walls[static_cast<std::size_t>(e.target.index)];
+            return stretch({w.start, w.end});
+        }
+        return stretch({e.point, e.point});
+    };
+    return gapBetween(shapeOf(t.from), shapeOf(t.to));
+}
+
+// ---- the hand ----
+
+void Board::setTaping(bool on) {
+    if (taping_ == on)
+        return;
+    taping_ = on;
+    tapeStart_.reset();
+    setCursor(on ? Qt::CrossCursor : Qt::ArrowCursor);
+    emit tapingChanged(on);
+    if (on && session_.surface().isWall())
+        session_.goTo(theFloor());
+    update();
+}
+
+void Board::setShown(Over o, bool on) {
+    shown_[static_cast<std::size_t>(o)] = on;
+    const bool ofWalls = o == Over::hooks || o == Over::reflected;
+    if (on && session_.surface().isWall() && !ofWalls)
+        session_.goTo(theFloor());
+    update();
+}
+
+void Board::lookFromNext() {
+    ++lookFrom_;
+    if (!shown(Over::view))
+        setShown(Over::view, true);
+    update();
+}
+
+void Board::setRegions(std::vector<AllowedRegion> regions) {
+    regions_ = std::move(regions);
+    update();
+}
+
+const std::vector<OwnTape>& Board::tapes() const {
+    static const std::vector<OwnTape> none;
+    const auto own = tapes_.find(session_.project()->active);
+    return own == tapes_.end() ? none : own->second;
+}
+
+void Board::clearTapes() {
+    tapes_.erase(session_.project()->active);
+    tapeStart_.reset();
+    update();
+}
+
+void Board::leaveEvent(QEvent*) {
+    pointerIn_ = false;
+    update();
+}
+
+void Board::wheelEvent(QWheelEvent* e) {
+    if (!e->pixelDelta().isNull() && (e->modifiers() & Qt::ControlModifier) == 0) {
+        origin_ += e->pixelDelta();
+        fitted_ = false;
+        update();
+        return;
+    }
+    zoomBy(std::pow(1.0015, e->angleDelta().y()), e->position());
+}
+
+void Board::nudge(Vec2 step, bool keepTies) {
+    if (session_.selected().empty() || (session_.surface().isWall() && !chosenHang()))
+        return;
+    const auto moved = drag(*session_.project(), *session_.scene(), session_.selected(),
+                            onSurface(step), keepTies ? DragTies::keep : DragTies::revalue);
+    if (moved.edit.acts.empty()) {
+        emit session_.told("It is locked. Unlock it first (L).", true);
+        return;
+    }
+    session_.apply(moved.edit);
+}
+
+bool Board::event(QEvent* e) {
+    if (e->type() == QEvent::ToolTip && !session_.surface().isWall()) {
+        auto* help = static_cast<QHelpEvent*>(e);
+        const auto told = toldOf(toFloor(help->pos()));
+        told.isEmpty() ? QToolTip::hideText() : QToolTip::showText(help->globalPos(), told, this);
+        return true;
+    }
+    // Tab goes from piece to piece, and on to the next panel past the last one.
+    if (e->type() == QEvent::KeyPress) {
+        auto* k = static_cast<QKeyEvent*>(e);
+        const bool back = k->key() == Qt::Key_Backtab;
+        if ((k->key() == Qt::Key_Tab || back) && (k->modifiers() & Qt::ControlModifier) == 0) {
+            std::vector<int> ids;
+            const Scheme& s = session_.project()->scheme();
+            for (const Piece& p : s.pieces)
+                if (session_.shownOn(p) == session_.surface())
+                    ids.push_back(p.id);
+            if (session_.surface().isWall())
+                for (const auto& at : standingBefore(*session_.scene(), session_.surface().wall()))
+                    ids.push_back(session_.scene()->floor.placed[at.index].id);
+            int at = back ? static_cast<int>(ids.size()) : -1;
+            for (std::size_t i = 0; i < ids.size(); ++i)
+                if (session_.selected().size() == 1 && ids[i] == session_.selected().front())
+                    at = static_cast<int>(i);
+            const int next = at + (back ? -1 : 1);
+            if (next >= 0 && next < static_cast<int>(ids.size())) {
+                session_.select({ids[static_cast<std::size_t>(next)]});
+                return true;
+            }
+        }
+    }
+    return QWidget::event(e);
+}
+
+void Board::keyPressEvent(QKeyEvent* e) {
+    const Notation n = session_.project()->notation;
+    const bool big = (e->modifiers() & Qt::ShiftModifier) != 0;
+    const double step = (big ? sheets::graphSquare(n) : division(n)).mm();
+    const bool keep = (e->modifiers() & Qt::ControlModifier) != 0;
+    switch (e->key()) {
+    case Qt::Key_Left:
+        return nudge({-step, 0}, keep);
+    case Qt::Key_Right:
+        return nudge({step, 0}, keep);
+    case Qt::Key_Up:
+        return nudge({0, -step}, keep);
+    case Qt::Key_Down:
+        return nudge({0, step}, keep);
+    case Qt::Key_Space:
+        if (!e->isAutoRepeat()) {
+            spaceHeld_ = true;
+            setCursor(Qt::OpenHandCursor);
+        }
+        return;
+    case Qt::Key_Escape:
+        if (hand_ != Hand::free) {
+            cancelHand();
+        } else if (taping_) {
+            if (tapeStart_)
+                tapeStart_.reset();
+            else
+                setTaping(false);
+        } else if (!tapes().empty() && session_.selected().empty()) {
+            clearTapes();
+        } else if (!session_.surface().isFloor() && session_.selected().empty()) {
+            session_.goTo(theFloor());
+        } else {
+            session_.select({});
+        }
+        update();
+        return;
+    default:
+        QWidget::keyPressEvent(e);
+    }
+}
+
+void Board::keyReleaseEvent(QKeyEvent* e) {
+    if (e->key() == Qt::Key_Space && !e->isAutoRepeat()) {
+        spaceHeld_ = false;
+        setCursor(taping_ ? Qt::CrossCursor : Qt::ArrowCursor);
+    }
+    QWidget::keyReleaseEvent(e);
+}
+
+} // namespace mezzet::app

@@ -1,0 +1,175 @@
+#pragma once
+
+#include "app/session/job_session.h"
+#include "edit/snap.h"
+#include "fits/fits.h"
+#include "geometry/gap.h"
+#include "sheets/drawing.h"
+
+#include <QImage>
+#include <QWidget>
+
+#include <array>
+#include <map>
+
+namespace mezzet::app {
+
+/// A tape of the user's own, from one thing to another; it follows them when they move.
+struct OwnTape {
+    struct End {
+        Target target; ///< none for a bare point
+        Vec2 point;    ///< mm, where it was put
+    };
+    End from;
+    End to;
+};
+
+/// The drawing board: one surface to scale, with rulers and graph squares.
+class Board : public QWidget {
+    Q_OBJECT
+public:
+    static constexpr double rulerWidth = 24; ///< pixels
+
+    explicit Board(JobSession&, QWidget* parent = nullptr);
+
+    void zoomToFit();
+    void zoomToSelection();
+    void zoomBy(double factor, QPointF about);
+    void zoomIn() { zoomBy(1.25, centreOfView()); }
+    void zoomOut() { zoomBy(0.8, centreOfView()); }
+    [[nodiscard]] double pixelsPerMm() const { return scale_; }
+
+    /// Takes the user's own tape in hand, or puts it away.
+    void setTaping(bool on);
+    [[nodiscard]] bool taping() const { return taping_; }
+    /// Those of the scheme that is open.
+    [[nodiscard]] const std::vector<OwnTape>& tapes() const;
+    void clearTapes();
+    /// What is shown over the floor besides the readings.
+    enum class Over { use, ways, zones, view, hooks, reflected };
+    void setShown(Over, bool on);
+    /// Draws the walls to either side beside the one looked at, as if the room were opened out.
+    void setUnrolled(bool on) {
+        unrolled_ = on;
+        zoomToFit();
+    }
+    [[nodiscard]] bool unrolled() const { return unrolled_; }
+    /// Looks into the chosen mirror from the next place, while what it shows is shown.
+    void lookIntoMirrorFromNext();
+    /// Looks from the next door, or in through the next window, while what is seen is shown.
+    void lookFromNext();
+    [[nodiscard]] bool shown(Over o) const { return shown_[static_cast<std::size_t>(o)]; }
+    /// Where a piece may stand, as an answer told it; empty takes it away.
+    void setRegions(std::vector<AllowedRegion>);
+    /// What the piece in hand would snap to; empty while nothing is near.
+    [[nodiscard]] const std::optional<SnapOffer>& snap() const { return snap_; }
+    /// Whether the drawing a room was traced from lies under the board.
+    void setUnderlayShown(bool on) {
+        underlayShown_ = on;
+        update();
+    }
+
+    /// What is told of a place on the floor: headroom where the ceiling is not flat, the level.
+    [[nodiscard]] QString toldOf(Vec2 floor) const;
+
+    /// The length of an own tape as things stand.
+    [[nodiscard]] Gap measured(const OwnTape&) const;
+
+    [[nodiscard]] QPointF toScreen(Vec2 p) const;
+    [[nodiscard]] Vec2 toFloor(QPointF p) const;
+    /// A place or a step of the surface shown: on a wall y runs up.
+    [[nodiscard]] Vec2 onSurface(Vec2 drawn) const {
+        return !session_.surface().isWall() ? drawn : Vec2{drawn.x, -drawn.y};
+    }
+    /// The topmost piece at a place on the screen; 0 for none.
+    [[nodiscard]] int pieceAt(QPointF) const;
+
+    /// Moves what is selected by a step on the floor, as an arrow key does.
+    void nudge(Vec2 step, bool keepTies);
+
+    QSize sizeHint() const override { return {780, 640}; }
+
+signals:
+    void tapingChanged(bool on);
+    void zoomChanged();
+
+protected:
+    void paintEvent(QPaintEvent*) override;
+    void resizeEvent(QResizeEvent*) override;
+    void mousePressEvent(QMouseEvent*) override;
+    void mouseMoveEvent(QMouseEvent*) override;
+    void mouseReleaseEvent(QMouseEvent*) override;
+    void mouseDoubleClickEvent(QMouseEvent*) override;
+    void wheelEvent(QWheelEvent*) override;
+    void keyPressEvent(QKeyEvent*) override;
+    void keyReleaseEvent(QKeyEvent*) override;
+    bool event(QEvent*) override;
+    void leaveEvent(QEvent*) override;
+
+private:
+    enum class Hand { free, pressed, dragging, turning, panning, sweeping, taping };
+
+    void fit(const Box&, double margin);
+    [[nodiscard]] Box contentBounds() const;
+    [[nodiscard]] QRectF sheetArea() const;
+    [[nodiscard]] QPointF centreOfView() const { return sheetArea().center(); }
+    [[nodiscard]] sheets::Drawing drawing(QPainter&) const;
+    void paintFloor(QPainter&);
+    void paintUnderlay(const sheets::Drawing&);
+    void paintWall(QPainter&);
+    void paintWallOver(const sheets::Drawing&);
+    /// Each other wall with where its left corner lies along the one looked at, mm.
+    [[nodiscard]] std::vector<std::pair<int, double>> wallsBeside() const;
+    void paintUnrolled(const sheets::Drawing&);
+    void paintSweep(QPainter&) const;
+    void paintHungSelection(const sheets::Drawing&);
+    [[nodiscard]] int hungAt(QPointF) const;
+    [[nodiscard]] bool chosenHang() const;
+    void paintRulers(QPainter&);
+    void paintSelection(const sheets::Drawing&);
+    void paintChanges(QPainter&);
+    void paintTapes(const sheets::Drawing&);
+    void paintOver(const sheets::Drawing&, std::vector<QRectF>& taken);
+    void paintViewSaid(QPainter&) const;
+    void paintSnap(const sheets::Drawing&);
+    void dragTo(QPointF, Qt::KeyboardModifiers);
+    void turnTo(QPointF, Qt::KeyboardModifiers);
+    [[nodiscard]] Result<Edit> turned() const;
+    void finishDrag();
+    void cancelHand();
+    [[nodiscard]] OwnTape::End endAt(QPointF) const;
+    [[nodiscard]] std::optional<QPointF> turnHandle() const;
+    [[nodiscard]] Vec2 snapped(Vec2 step) const;
+    void describe();
+
+    JobSession& session_;
+    double scale_ = 0.1;     ///< pixels to a millimetre
+    QPointF origin_{80, 80}; ///< screen place of the surface's origin
+    bool fitted_ = true;     ///< still showing all, so a resize fits again
+    Hand hand_ = Hand::free;
+    QPointF pressedAt_;
+    QPointF lastAt_;
+    Vec2 step_;
+    bool underlayShown_ = true;
+    UnderlayPtr underlayOf_; ///< what underlay_ was made of
+    QImage underlay_;
+    std::optional<Drag> drag_;
+    std::optional<SnapOffer> snap_;
+    std::array<bool, 6> shown_{};
+    std::size_t lookFrom_ = 0;   ///< which opening is looked from
+    std::size_t mirrorFrom_ = 0; ///< which place a mirror is looked into from
+    bool unrolled_ = false;
+    bool inGroup_ = false; ///< the press chose a piece inside its group
+    QString viewSaid_;     ///< what is seen first and most, as last painted
+    std::vector<AllowedRegion> regions_;
+    Angle turnedBy_;
+    bool spaceHeld_ = false;
+    bool taping_ = false;
+    std::optional<OwnTape::End> tapeStart_;
+    std::map<std::size_t, std::vector<OwnTape>> tapes_; ///< by scheme
+    std::size_t tapesFor_ = 0; ///< how many schemes there were when they were drawn
+    QPointF pointer_;
+    bool pointerIn_ = false;
+};
+
+} // namespace mezzet::app

@@ -1,0 +1,213 @@
+// The board when a wall is looked at: what is there, and what it shows.
+#include "app/board/board.h"
+
+#include "app/look/style.h"
+#include "judge/on_walls.h"
+
+#include <algorithm>
+
+namespace mezzet::app {
+
+/// The topmost piece that hangs at a place of the wall shown; no group.
+int Board::hungAt(QPointF at) const {
+    const WallsView scene(*session_.scene());
+    const Vec2 p = onSurface(toFloor(at));
+    for (std::size_t i = scene.hung.size(); i-- > 0;) {
+        const Piece& piece = scene.hungPiece(i);
+        if (piece.on == session_.surface() && !piece.isGroup() && contains(scene.hung[i].shape, p))
+            return piece.id;
+    }
+    return 0;
+}
+
+/// Whether all that is chosen hangs on the wall shown, and can be moved on it.
+bool Board::chosenHang() const {
+    const auto& chosen = session_.selected();
+    return session_.surface().isWall() && !chosen.empty() &&
+           std::all_of(chosen.begin(), chosen.end(), [&](int id) {
+               const Piece* p = session_.project()->scheme().byId(id);
+               return p != nullptr && p->on == session_.surface();
+           });
+}
+
+std::vector<std::pair<int, double>> Board::wallsBeside() const {
+    std::vector<std::pair<int, double>> out;
+    const Room& room = *session_.project()->room;
+    const int count = static_cast<int>(room.walls.size());
+    const auto length = [&](int i) {
+        return room.walls[static_cast<std::size_t>(i)].length().mm();
+    };
+    // Half of them to the right, the rest to the left, as far as they join.
+    double right = length(session_.surface().wall());
+    double left = 0;
+    int a = session_.surface().wall();
+    int b = session_.surface().wall();
+    for (int i = 1; i < count; ++i) {
+        if (i % 2 == 1) {
+            a = (a + 1) % count;
+            if (!room.closed && a == 0)
+                continue;
+            out.emplace_back(a, right);
+            right += length(a);
+        } else {
+            b = (b + count - 1) % count;
+            if (!room.closed && b == count - 1)
+                continue;
+            left -= length(b);
+            out.emplace_back(b, left);
+        }
+    }
+    return out;
+}
+
+void Board::lookIntoMirrorFromNext() {
+    ++mirrorFrom_;
+    if (!shown(Over::reflected))
+        setShown(Over::reflected, true);
+    update();
+}
+
+void Board::paintWall(QPainter& p) {
+    const auto d = drawing(p);
+    sheets::drawGraph(d, sheetArea());
+    const Project& job = *session_.project();
+    if (unrolled_)
+        paintUnrolled(d);
+    sheets::drawElevation(d, *session_.scene(), session_.surface().wall(), [&] {
+        if (const Rule* centre = job.library.book->byId("art-centre"))
+            sheets::drawEyeBand(d, *job.room, session_.surface().wall(),
+                                artCentreBand(*centre, job.judgement));
+    });
+    sheets::drawCorners(d, *session_.scene(), session_.surface().wall());
+    sheets::drawHung(d, *session_.scene(), session_.surface().wall(), job.pictures.get());
+    paintWallOver(d);
+    paintHungSelection(d);
+    paintSnap(d);
+    const Room& room = *session_.project()->room;
+    const Wall& w = room.walls[static_cast<std::size_t>(session_.surface().wall())];
+    for (const auto& s : standingBefore(*session_.scene(), session_.surface().wall())) {
+        const Piece& piece = FloorView(*session_.scene()).piece(s.index);
+        if (!session_.isSelected(piece.id))
+            continue;
+        p.setPen(QPen(look().chosen, 2.4));
+        p.setBrush(Qt::NoBrush);
+        p.drawRect(QRectF(toScreen({s.left, -s.base - piece.size.height.mm()}),
+                          toScreen({s.right, -s.base}))
+                       .adjusted(-2, -2, 2, 2));
+    }
+    std::vector<QRectF> taken;
+    // Opened out, the walls are too small for figures.
+    if (unrolled_)
+        return paintViewSaid(p);
+    sheets::drawWallReadings(d, session_.readings(), session_.surface().wall(), session_.selected(),
+                             taken);
+    const auto say = [&](Length l) { return QString::fromStdString(write(l, d.notation)); };
+    std::vector<std::pair<Length, Length>> holes;
+    for (const auto& o : room.openings)
+        if (o.wall == session_.surface().wall())
+            holes.emplace_back(o.left, o.left + o.width);
+    for (const auto& f : room.fixtures)
+        if (f.wall == session_.surface().wall() && f.isBreast())
+            holes.emplace_back(f.left, f.left + f.width);
+    for (const auto& r : room.recesses)
+        if (r.wall == session_.surface().wall())
+            holes.emplace_back(r.left, r.left + r.width);
+    std::sort(holes.begin(), holes.end());
+    const double high = room.ceiling.mm();
+    Length from;
+    const auto run = [&](Length to) {
+        if (to - from > Length::millimetres(1))
+            sheets::drawDimension(d, toScreen({from.mm(), -high}), toScreen({to.mm(), -high}), 16,
+                                  say(to - from), 12, &taken);
+        from = to;
+    };
+    if (!holes.empty()) {
+        for (const auto& [l, r] : holes) {
+            run(l);
+            run(r);
+        }
+        run(w.length());
+    }
+    sheets::drawDimension(d, toScreen({0, -high}), toScreen({w.length().mm(), -high}),
+                          holes.empty() ? 18 : 40, say(w.length()), 13, &taken);
+    sheets::drawDimension(d, toScreen({0, 0}), toScreen({0, -high}), 22, say(room.ceiling), 13,
+                          &taken);
+    p.setFont(sheets::lettering(15));
+    p.setPen(look().ink);
+    const QPointF below = toScreen({w.length().mm() / 2, 0});
+    p.drawText(QRectF(below.x() - 300, below.y() + 18, 600, 24), Qt::AlignCenter,
+               QString("Wall %1, %2 by %3, seen from inside")
+                   .arg(QString::fromStdString(w.name), say(w.length()), say(room.ceiling)));
+    paintViewSaid(p);
+}
+
+void Board::paintUnrolled(const sheets::Drawing& d) {
+    QPainter& p = d.painter;
+    const Project& job = *session_.project();
+    const auto named = [&](int wall, double left, const QColor& colour) {
+        p.setFont(sheets::sans(13, QFont::DemiBold));
+        p.setPen(colour);
+        const double length = job.room->walls[static_cast<std::size_t>(wall)].length().mm();
+        const QPointF at = d.at({left + length / 2, -job.room->ceiling.mm()});
+        p.drawText(QRectF(at.x() - 60, at.y() - 22, 120, 18), Qt::AlignCenter,
+                   "Wall " + QString::fromStdString(wallName(wall)));
+    };
+    named(session_.surface().wall(), 0, look().ink);
+    for (const auto& [wall, left] : wallsBeside()) {
+        sheets::Drawing other{p,       d.look, d.origin + QPointF(left * d.scale, 0),
+                              d.scale, d.pen,  d.notation};
+        p.save();
+        p.setOpacity(0.6);
+        sheets::drawElevation(other, *session_.scene(), wall);
+        sheets::drawHung(other, *session_.scene(), wall, job.pictures.get());
+        p.restore();
+        named(wall, left, look().soft);
+    }
+}
+
+/// What is shown over a wall when it is asked for: hooks, and what a mirror shows.
+void Board::paintWallOver(const sheets::Drawing& d) {
+    const Project& job = *session_.project();
+    const WallsView scene(*session_.scene());
+    viewSaid_.clear();
+    if (shown(Over::reflected)) {
+        // The chosen mirror, or else the wall's first.
+        std::optional<std::size_t> mirror;
+        for (std::size_t i = 0; i < scene.hung.size(); ++i) {
+            const Piece& p = scene.hungPiece(i);
+            if (p.kind->role == Role::mirror && p.on == session_.surface() &&
+                (!mirror || session_.isSelected(p.id)))
+                mirror = i;
+        }
+        const auto lookers = lookersOf(scene, statureOf(job.judgement));
+        if (mirror && !lookers.empty()) {
+            const Looker& from = lookers[mirrorFrom_ % lookers.size()];
+            std::vector<MirrorStrip> strips;
+            const auto view = mirrorShows(scene, *mirror, from, 160, &strips);
+            sheets::drawReflection(d, scene, strips);
+            viewSaid_ = QString::fromStdString(mirrorSaid(view, job.wording()));
+        }
+    }
+    if (shown(Over::hooks))
+        sheets::drawHooks(d,
+                          hangAll(scene, hookRules(*job.library.book), session_.surface().wall()));
+}
+
+void Board::paintHungSelection(const sheets::Drawing& d) {
+    QPainter& p = d.painter;
+    for (const int id : session_.selected()) {
+        const Piece* piece = session_.scene()->scheme->byId(id);
+        if (piece == nullptr || piece->on != session_.surface())
+            continue;
+        const Placed& where = *session_.scene()->byId(id);
+        std::vector<Vec2> ring;
+        for (const Vec2 c : outline(where.shape, Length::millimetres(0.25 / scale_)))
+            ring.push_back(onSurface(c));
+        p.setPen(QPen(look().chosen, 2.6));
+        p.setBrush(Qt::NoBrush);
+        p.drawPolygon(d.polygon(ring));
+    }
+    paintSweep(p);
+}
+
+} // namespace mezzet::app

@@ -1,0 +1,143 @@
+#include "app/dialogs/mend_dialog.h"
+
+#include "app/look/style.h"
+#include "app/panels/answer_column.h"
+#include "app/session/long_work.h"
+
+#include <QHBoxLayout>
+#include <QLabel>
+#include <QLineEdit>
+#include <QPushButton>
+#include <QVBoxLayout>
+
+namespace mezzet::app {
+
+MendDialog::MendDialog(JobSession& session, QWidget* parent) : QDialog(parent), session_(session) {
+    setObjectName("mendDialog");
+    setWindowTitle("Mend all I can");
+    resize(600, 540);
+    auto* whole = new QVBoxLayout(this);
+    whole->setContentsMargins(20, 16, 20, 16);
+    whole->setSpacing(10);
+    auto* say =
+        new QLabel("Each step mends the weightiest thing left. None puts a piece through a wall or "
+                   "another piece, or shuts a door or a way; whatever else it upsets is told under "
+                   "it. Locked pieces stay.");
+    say->setWordWrap(true);
+    say->setProperty("quiet", true);
+    whole->addWidget(say);
+    auto* row = new QHBoxLayout;
+    row->addWidget(new QLabel("No piece ends farther than"));
+    largest_ = new QLineEdit(
+        QString::fromStdString(writeGap(Length::inches(24), session.project()->notation)));
+    largest_->setProperty("figure", true);
+    largest_->setFixedWidth(90);
+    largest_->setAccessibleName("The largest move");
+    row->addWidget(largest_);
+    row->addWidget(new QLabel("from where it stood"));
+    row->addStretch(1);
+    auto* again = new QPushButton("Look again");
+    again->setAutoDefault(false);
+    row->addWidget(again);
+    whole->addLayout(row);
+    work_ = new LongWork;
+    whole->addWidget(work_);
+    heading_ = new QLabel;
+    heading_->setProperty("heading", true);
+    whole->addWidget(heading_);
+    answerRows_ = new AnswerColumn(10);
+    whole->addWidget(answerRows_, 1);
+    auto* foot = new QHBoxLayout;
+    foot->addStretch(1);
+    take_ = new QPushButton("Do it");
+    take_->setObjectName("takeAll");
+    take_->setDefault(true);
+    take_->setEnabled(false);
+    auto* cancel = new QPushButton("Leave it");
+    cancel->setAutoDefault(false);
+    foot->addWidget(take_);
+    foot->addWidget(cancel);
+    whole->addLayout(foot);
+    connect(again, &QPushButton::clicked, this, &MendDialog::start);
+    connect(largest_, &QLineEdit::returnPressed, this, &MendDialog::start);
+    connect(cancel, &QPushButton::clicked, this, &QDialog::reject);
+    connect(take_, &QPushButton::clicked, this, [this] {
+        if (found_ && session_.apply(found_->edit))
+            accept();
+    });
+    start();
+}
+
+MendDialog::~MendDialog() = default;
+
+bool MendDialog::looking() const {
+    return work_->running();
+}
+
+void MendDialog::start() {
+    const auto n = session_.project()->notation;
+    const auto most = readLength(largest_->text().toStdString(),
+                                 n.units == Units::feetAndInches ? Units::inches : n.units);
+    if (!most || *most < Length{}) {
+        heading_->setText(most ? "A move is no less than nothing"
+                               : QString::fromStdString(most.problem().sentence()));
+        largest_->selectAll();
+        return;
+    }
+    take_->setEnabled(false);
+    heading_->setText("Looking …");
+    auto result = std::make_shared<Mended>();
+    work_->start(
+        "Trying remedies on the whole room",
+        [result, job = session_.settledProject(), most = *most](Watch& watch) {
+            MendAsked asked;
+            asked.largestMove = most;
+            asked.goesOn = [&watch](int done, int left) {
+                watch.share = static_cast<double>(done) / std::max(done + left, 1);
+                return !watch.stop;
+            };
+            asked.stopped = [&watch] { return watch.stop.load(); };
+            *result = mendAll(*job, asked);
+        },
+        [this, result] { tell(std::move(*result)); });
+}
+
+void MendDialog::tell(Mended m) {
+    found_ = std::move(m);
+    auto* rows = answerRows_->begin();
+    const auto stopped = found_->stopped ? QString(" (stopped)") : QString();
+    if (found_->before == 0)
+        heading_->setText("There is nothing to mend");
+    else if (found_->lines.empty())
+        heading_->setText("Nothing can be mended without upsetting as much" + stopped);
+    else
+        heading_->setText(QString("%1 to mend now, %2 then%3")
+                              .arg(found_->before)
+                              .arg(found_->after)
+                              .arg(stopped));
+    for (std::size_t i = 0; i < found_->lines.size(); ++i) {
+        auto* step =
+            new QLabel(QString("%1.  %2").arg(i + 1).arg(QString::fromStdString(found_->lines[i])));
+        step->setWordWrap(true);
+        step->setStyleSheet("font-weight: 600;");
+        auto* why = new QLabel(QString::fromStdString(found_->why[i]));
+        why->setWordWrap(true);
+        why->setProperty("quiet", true);
+        why->setIndent(22);
+        rows->addWidget(step);
+        rows->addWidget(why);
+        for (const auto& upset : found_->but[i]) {
+            auto* but = new QLabel("But then " + QString::fromStdString(upset));
+            but->setWordWrap(true);
+            but->setProperty("quiet", true);
+            but->setIndent(22);
+            rows->addWidget(but);
+        }
+    }
+    answerRows_->end();
+    take_->setEnabled(!found_->lines.empty());
+    take_->setText(found_->lines.size() > 1 ? QString("Do these %1").arg(found_->lines.size())
+                                            : QString("Do it"));
+}
+
+} // namespace mezzet::app

@@ -1,0 +1,221 @@
+#include "app/panels/reading_card.h"
+
+#include "app/look/style.h"
+#include "sheets/drawing.h"
+
+#include <QHBoxLayout>
+#include <QLabel>
+#include <QPainter>
+#include <QPushButton>
+#include <QVBoxLayout>
+
+#include <algorithm>
+
+namespace mezzet::app {
+
+namespace {
+
+/// The verdict's mark beside the figure.
+class Mark : public QWidget {
+public:
+    Mark(Verdict v, QWidget* parent = nullptr) : QWidget(parent), verdict_(v) {
+        setFixedSize(26, 20);
+        show(v);
+    }
+    using QWidget::show;
+    void show(Verdict v) {
+        verdict_ = v;
+        setAccessibleName(QString::fromUtf8(verdictName(v).data()));
+        update();
+    }
+
+protected:
+    void paintEvent(QPaintEvent*) override {
+        QPainter p(this);
+        p.setRenderHint(QPainter::Antialiasing);
+        sheets::drawVerdict(p, QRectF(4, 5, 19, 10), verdict_, look().of(verdict_));
+    }
+
+private:
+    Verdict verdict_;
+};
+
+} // namespace
+
+ReadingCard::ReadingCard(JobSession& session, std::size_t reading, bool withPiece, QWidget* parent)
+    : QFrame(parent), session_(session), index_(reading), withPiece_(withPiece) {
+    setObjectName("reading");
+    auto* column = new QVBoxLayout(this);
+    column->setContentsMargins(0, 0, 0, 8);
+    column->setSpacing(2);
+    heading_ = new QLabel;
+    heading_->setWordWrap(true);
+    column->addWidget(heading_);
+    strip_ = new TapeStrip;
+    column->addWidget(strip_);
+    auto* row = new QHBoxLayout;
+    row->setSpacing(4);
+    figure_ = new QLineEdit;
+    figure_->setProperty("figure", true);
+    figure_->setFixedWidth(isMetric(session.wording().notation.units) ? 84 : 74);
+    figure_->setToolTip(
+        "Type another figure and press Enter: the piece moves, or is made that size");
+    why_ = new QLabel;
+    why_->setWordWrap(true);
+    why_->setProperty("small", true);
+    auto* mark = new Mark(Verdict::note);
+    mark_ = mark;
+    row->addWidget(figure_, 0, Qt::AlignTop);
+    row->addWidget(mark, 0, Qt::AlignTop);
+    row->addWidget(why_, 1);
+    column->addLayout(row);
+    tell();
+    remedy_ = new QPushButton;
+    remedy_->setObjectName("remedy");
+    remedy_->setProperty("act", true);
+    remedy_->hide();
+    upsets_ = new QLabel;
+    upsets_->setWordWrap(true);
+    upsets_->setProperty("quiet", true);
+    upsets_->hide();
+    column->addWidget(remedy_);
+    column->addWidget(upsets_);
+    connect(figure_, &QLineEdit::returnPressed, this, &ReadingCard::typed);
+    connect(remedy_, &QPushButton::clicked, this, [this] {
+        if (!stillThere())
+            return;
+        if (const auto& remedy = session_.remedyOf(index_)) {
+            const Edit edit = remedy->edit; // the remedy goes when the job changes
+            session_.apply(edit);
+        }
+    });
+}
+
+void ReadingCard::tell() {
+    const Reading& r = session_.readings()[index_];
+    const Wording say = session_.wording();
+    const auto title =
+        QString::fromStdString(withPiece_ ? titleWithSubject(r, say) : titleOf(r, say));
+    // Only what changed is set: each setting lays the card out anew.
+    if (heading_->text() != title)
+        heading_->setText(title);
+    strip_->show(r, say.notation);
+    const auto figure = QString::fromStdString(words(r.value, say.notation));
+    if (figure_->text() != figure)
+        figure_->setText(figure);
+    if (!told_ || told_->verdict != r.verdict) {
+        figure_->setStyleSheet(QString("color: %1;").arg(look().of(r.verdict).name()));
+        static_cast<Mark*>(mark_)->show(r.verdict);
+    }
+    const auto why = QString::fromStdString(whyOf(r, say));
+    if (why_->text() != why)
+        why_->setText(why);
+    figure_->setAccessibleName(title);
+    figure_->setAccessibleDescription(
+        QString("%1: %2").arg(QString::fromUtf8(verdictName(r.verdict).data()), why));
+    told_ = r;
+}
+
+bool ReadingCard::stillThere() const {
+    const auto& all = session_.readings();
+    return told_ && index_ < all.size() && all[index_].sameAs(*told_);
+}
+
+bool ReadingCard::follow() {
+    const auto& all = session_.readings();
+    for (std::size_t i = 0; i < all.size(); ++i)
+        if (all[i].sameAs(*told_)) {
+            index_ = i;
+            tell();
+            // What mends it is found when the hand lets go.
+            remedy_->hide();
+            upsets_->hide();
+            return true;
+        }
+    return false;
+}
+
+void ReadingCard::fitTo(int width) {
+    constexpr int mark = 26 + 2 * 4;
+    why_->setMinimumHeight(why_->heightForWidth(std::max(60, width - figure_->width() - mark)));
+    if (!upsets_->isHidden())
+        upsets_->setMinimumHeight(upsets_->heightForWidth(width));
+}
+
+void ReadingCard::showRemedy() {
+    if (!stillThere())
+        return;
+    const auto& remedy = session_.remedyOf(index_);
+    if (!remedy)
+        return;
+    // The preview tells what happens; the button says to do it.
+    auto text = QString::fromStdString(remedy->preview.substr(0, remedy->preview.find(';')));
+    if (remedy->moves > 1)
+        text = QString::fromStdString(remedy->preview);
+    for (const char* told : {"Moves ", "Makes ", "Turns "})
+        if (text.startsWith(told))
+            text.remove(4, 1);
+    remedy_->setToolTip(QString::fromStdString(remedy->line));
+    remedy_->setText(plainButton(remedy_->fontMetrics().elidedText(text, Qt::ElideRight, 208)));
+    if (remedy->moves > 1)
+        remedy_->setToolTip(text);
+    remedy_->setAccessibleName("Mend it: " + text);
+    remedy_->show();
+    if (!remedy->upsets.empty() || !remedy->mends.empty()) {
+        // What it would make better and worse, before it is taken.
+        QStringList told;
+        if (!remedy->mends.empty())
+            told << "Mends too: " + QString::fromStdString(remedy->mends.front()) +
+                        (remedy->mends.size() > 1
+                             ? QString(" And %1 more.").arg(remedy->mends.size() - 1)
+                             : QString());
+        // All of them: what it costs is no surprise.
+        for (const auto& upset : remedy->upsets)
+            told << "But then " + QString::fromStdString(upset);
+        upsets_->setText(told.join("\n"));
+        upsets_->show();
+        upsets_->setMinimumHeight(upsets_->heightForWidth(width() > 120 ? width() : 240));
+    }
+}
+
+void ReadingCard::typed() {
+    if (!stillThere() && !follow())
+        return;
+    const Reading r = session_.readings()[index_];
+    const Notation n = session_.project()->notation;
+    const auto text = figure_->text().trimmed();
+    double value = 0;
+    if (r.value.quantity == Quantity::length) {
+        const auto l = readLength(text.toStdString(),
+                                  n.units == Units::feetAndInches ? Units::inches : n.units);
+        if (!l) {
+            emit session_.told(QString::fromStdString(l.problem().sentence()), true);
+            figure_->selectAll();
+            return;
+        }
+        value = l->mm();
+    } else {
+        bool ok = false;
+        value = QString(text).remove('%').trimmed().toDouble(&ok);
+        if (!ok) {
+            emit session_.told("Type a figure, like 66 %", true);
+            figure_->selectAll();
+            return;
+        }
+        if (r.value.quantity == Quantity::ratio && (text.contains('%') || value > 3))
+            value /= 100;
+    }
+    auto brought = bringTo(r, value, *session_.project(), *session_.scene(), session_.readings());
+    if (!brought) {
+        emit session_.told(QString::fromStdString(brought.problem().sentence()), true);
+        figure_->setText(QString::fromStdString(words(r.value, n)));
+        figure_->selectAll();
+        return;
+    }
+    const auto preview = QString::fromStdString(brought->preview);
+    auto* session = &session_;
+    if (session->apply(brought->edit)) // the card is gone after this
+        emit session->told(preview, false);
+}
+
+} // namespace mezzet::app

@@ -1,0 +1,66 @@
+#pragma once
+
+#include "app/session/job_session.h"
+
+#include <QFrame>
+#include <QLineEdit>
+
+class QLabel;
+class QPushButton;
+
+namespace mezzet::app {
+
+/// A stretch of measuring tape: the band left white, a pointer at the value.
+class TapeStrip : public QWidget {
+    Q_OBJECT
+public:
+    explicit TapeStrip(QWidget* parent = nullptr);
+    void show(const Reading&, Notation);
+    QSize sizeHint() const override { return {230, 42}; }
+
+protected:
+    void paintEvent(QPaintEvent*) override;
+
+private:
+    Reading reading_;
+    Notation notation_;
+};
+
+/// One reading: its tape, its value to be typed over, why, and the remedy.
+class ReadingCard : public QFrame {
+    Q_OBJECT
+public:
+    ReadingCard(JobSession&, std::size_t reading, bool withPiece, QWidget* parent = nullptr);
+
+    [[nodiscard]] QLineEdit* figure() const { return figure_; }
+    [[nodiscard]] QPushButton* remedyButton() const { return remedy_; }
+    [[nodiscard]] std::size_t reading() const { return index_; }
+    /// Gives its wrapped texts the height they need at this width.
+    void fitTo(int width);
+    /// Shows the remedy once it has been found.
+    void showRemedy();
+
+    /// Whether the reading it shows is still the one at its place: readings come and go before
+    /// cards are made anew.
+    [[nodiscard]] bool stillThere() const;
+    /// Goes on with the same relation after the readings changed; false when it is gone.
+    bool follow();
+
+private:
+    void typed();
+    void tell();
+
+    JobSession& session_;
+    std::size_t index_;
+    bool withPiece_;
+    std::optional<Reading> told_; ///< what it shows
+    QLabel* heading_;
+    TapeStrip* strip_;
+    QWidget* mark_;
+    QLineEdit* figure_;
+    QLabel* why_;
+    QPushButton* remedy_;
+    QLabel* upsets_;
+};
+
+} // namespace mezzet::app

@@ -1,0 +1,121 @@
+// The window's acts about walls: groups, hooks, mirrors, pictures, and their sheets.
+#include "app/dialogs/group_dialog.h"
+#include "app/window/main_window.h"
+#include "measure/text.h"
+#include "sheets/picture_in.h"
+
+#include <QAction>
+#include <QDialog>
+#include <QFileDialog>
+#include <QInputDialog>
+
+namespace mezzet::app {
+
+void MainWindow::groupSelected() {
+    const auto& chosen = session_.selected();
+    const Scheme& scheme = session_.project()->scheme();
+    const auto pieces = membersOf(scheme, chosen);
+    const bool hang = std::all_of(pieces.begin(), pieces.end(), [&](int id) {
+        return scheme.byId(id)->onWall() && scheme.byId(id)->on == session_.surface();
+    });
+    if (pieces.size() < 2 || !hang) {
+        emit session_.told("Choose two or more pieces of one wall first", true);
+        return;
+    }
+    const int group = scheme.byId(pieces.front())->group();
+    const bool whole = group != 0 && scheme.members(group).size() == pieces.size();
+    auto* dialog = new GroupDialog(session_, whole ? std::vector<int>{group} : pieces, this);
+    dialog->setAttribute(Qt::WA_DeleteOnClose);
+    dialog->open();
+}
+
+void MainWindow::ungroupSelected() {
+    for (const int id : session_.selected()) {
+        const Piece* p = session_.project()->scheme().byId(id);
+        const int group = p == nullptr ? 0 : p->isGroup() ? id : p->group();
+        if (group != 0) {
+            session_.apply(ungroup(*session_.project(), *session_.scene(), group));
+            return;
+        }
+    }
+    emit session_.told("No group is chosen", true);
+}
+
+bool MainWindow::putPicture(const QString& path) {
+    const Piece* p = session_.selected().size() == 1
+                         ? session_.project()->scheme().byId(session_.selected().front())
+                         : nullptr;
+    if (p == nullptr || !p->onWall() || p->isGroup()) {
+        emit session_.told("Choose one frame on a wall first", true);
+        return false;
+    }
+    auto picture = sheets::readPicture(path.toStdString());
+    if (!picture) {
+        emit session_.told(QString::fromStdString(picture.problem().sentence()), true);
+        return false;
+    }
+    const auto key = sheets::pictureKey(*session_.project(), *picture);
+    Piece changed = *p;
+    changed.pose = session_.scene()->byId(p->id)->pose;
+    changed.picture = key;
+    return session_.apply({"put " + picture->name + " in " + p->name,
+                           {PutPicture{key, *picture}, PutPiece{changed}},
+                           {}});
+}
+
+void MainWindow::choosePicture() {
+    const auto path = QFileDialog::getOpenFileName(this, "A picture for the frame", {},
+                                                   "Pictures (*.png *.jpg *.jpeg)");
+    if (!path.isEmpty())
+        putPicture(path);
+}
+
+void MainWindow::sayHousehold() {
+    bool ok = false;
+    const auto said = QInputDialog::getText(
+        this, "Who looks",
+        "Short, mixed, tall or public; or how tall they are, like 5' 4\", 5' 10\":",
+        QLineEdit::Normal, {}, &ok);
+    if (ok && !said.trimmed().isEmpty())
+        session_.sayLine("hang for " + said.trimmed());
+}
+
+void MainWindow::buildWallMenu(QMenu* m) {
+    add(m, "group", "Set out as one …", QKeySequence("Ctrl+Shift+O"), [this] { groupSelected(); });
+    add(m, "ungroup", "Take the group apart", QKeySequence("Ctrl+Shift+U"),
+        [this] { ungroupSelected(); });
+    add(m, "picture", "Put a picture in the frame …", QKeySequence("Ctrl+Shift+P"),
+        [this] { choosePicture(); });
+    add(m, "household", "Who looks …", {}, [this] { sayHousehold(); });
+    m->addSeparator();
+    auto* hooks = add(m, "showHooks", "Show hooks", QKeySequence("Ctrl+5"), [this] {
+        board_->setShown(Board::Over::hooks, act("showHooks")->isChecked());
+    });
+    hooks->setCheckable(true);
+    auto* mirror =
+        add(m, "showReflected", "Show what the mirror shows", QKeySequence("Ctrl+6"), [this] {
+            board_->setShown(Board::Over::reflected, act("showReflected")->isChecked());
+        });
+    mirror->setCheckable(true);
+    add(m, "mirrorNext", "Look into it from the next place", QKeySequence("Ctrl+Shift+6"), [this] {
+        act("showReflected")->setChecked(true);
+        board_->lookIntoMirrorFromNext();
+    });
+    auto* unrolled = add(m, "unroll", "Unroll the walls beside it", QKeySequence("Ctrl+7"),
+                         [this] { board_->setUnrolled(act("unroll")->isChecked()); });
+    unrolled->setCheckable(true);
+    m->addSeparator();
+    add(m, "nextWall", "The wall to the right", QKeySequence("Alt+Right"), [this] { stepWall(1); });
+    add(m, "lastWall", "The wall to the left", QKeySequence("Alt+Left"), [this] { stepWall(-1); });
+}
+
+void MainWindow::stepWall(int by) {
+    const int count = static_cast<int>(session_.project()->room->walls.size());
+    if (count > 0)
+        session_.goTo(onWall(session_.surface().isWall()
+                                 ? (session_.surface().wall() + by + count) % count
+                             : by > 0 ? 0
+                                      : count - 1));
+}
+
+} // namespace mezzet::app

@@ -1,0 +1,569 @@
+#include "app/window/main_window.h"
+
+#include "app/dialogs/sheet_dialog.h"
+#include "app/look/plain_words.h"
+#include "app/look/style.h"
+#include "app/measure/measure_screen.h"
+#include "app/window/main_menu.h"
+#include "dxf/dxf.h"
+#include "edit/pieces.h"
+#include "measure/text.h"
+
+#include <QActionGroup>
+#include <QApplication>
+#include <QCloseEvent>
+#include <QComboBox>
+#include <QFileDialog>
+#include <QFileInfo>
+#include <QInputDialog>
+#include <QLabel>
+#include <QMenu>
+#include <QMenuBar>
+#include <QMessageBox>
+#include <QPushButton>
+#include <QSettings>
+#include <QSplitter>
+#include <QVBoxLayout>
+
+#include <fmt/format.h>
+
+#include <algorithm>
+
+namespace mezzet::app {
+
+namespace {
+constexpr int mostRecent = 8;
+constexpr std::size_t mostDraftBytes = 1 << 20;
+} // namespace
+
+MainWindow::MainWindow(Library library, QWidget* parent)
+    : QMainWindow(parent), session_(std::move(library)) {
+    PlainWords::watchOver();
+    setWindowIcon(QIcon(":/icons/mezzet.svg"));
+    resize(1280, 800);
+    board_ = new Board(session_);
+    key_ = new KeyPanel(session_);
+    pieces_ = new PieceList(session_);
+    tape_ = new TapePanel(session_);
+    line_ = new LineBar(session_);
+    schemes_ = new SchemeStrip(session_);
+
+    auto* left = new QWidget;
+    auto* leftColumn = new QVBoxLayout(left);
+    leftColumn->setContentsMargins(10, 8, 8, 8);
+    surfacesSay_ = new QLabel("Surfaces");
+    surfacesSay_->setProperty("quiet", true);
+    leftColumn->addWidget(surfacesSay_);
+    room_ = new QComboBox;
+    room_->setObjectName("room");
+    room_->setAccessibleName("The room");
+    room_->setToolTip("Go to another room of the job (or say: room Landing)");
+    leftColumn->addWidget(room_);
+    leftColumn->addWidget(key_);
+    leftColumn->addWidget(pieces_, 1);
+    left->setMinimumWidth(190);
+
+    auto* middle = new QWidget;
+    auto* middleColumn = new QVBoxLayout(middle);
+    middleColumn->setContentsMargins(0, 0, 0, 8);
+    middleColumn->setSpacing(8);
+    middleColumn->addWidget(board_, 1);
+    auto* lineRow = new QHBoxLayout;
+    lineRow->setContentsMargins(12, 0, 12, 0);
+    lineRow->addWidget(line_);
+    middleColumn->addLayout(lineRow);
+
+    tape_->setMinimumWidth(250);
+    auto* across = new QSplitter;
+    across->setObjectName("across");
+    across->setHandleWidth(1);
+    across->addWidget(left);
+    across->addWidget(middle);
+    across->addWidget(tape_);
+    across->setStretchFactor(1, 1);
+    across->setCollapsible(1, false);
+    across->setSizes({212, 798, 270});
+    auto* whole = new QWidget;
+    auto* column = new QVBoxLayout(whole);
+    column->setContentsMargins(0, 0, 0, 0);
+    column->setSpacing(0);
+    column->addWidget(across, 1);
+    column->addWidget(schemes_);
+    setCentralWidget(whole);
+
+    title_ = new QLabel;
+    title_->setProperty("quiet", true);
+    title_->setContentsMargins(0, 4, 14, 0);
+    menuBar()->setCornerWidget(title_);
+    buildMenu();
+
+    connect(&session_, &JobSession::fileChanged, this, &MainWindow::showState);
+    connect(&session_, &JobSession::jobChanged, this, &MainWindow::showState);
+    connect(&session_, &JobSession::selectionChanged, this, &MainWindow::showState);
+    connect(board_, &Board::zoomChanged, this, &MainWindow::showState);
+    connect(board_, &Board::tapingChanged, this,
+            [this](bool on) { act("ownTape")->setChecked(on); });
+    connect(line_, &LineBar::finished, board_, qOverload<>(&QWidget::setFocus));
+    connect(pieces_, &PieceList::finished, board_, qOverload<>(&QWidget::setFocus));
+    connect(schemes_, &SchemeStrip::renameWanted, this, &MainWindow::renameScheme);
+    connect(schemes_->state(), &QPushButton::clicked, this, [this] {
+        QMenu menu;
+        for (auto* group : {units_, schools_}) {
+            menu.addActions(group->actions());
+            menu.addSeparator();
+        }
+        menu.exec(QCursor::pos());
+    });
+    connect(line_, &LineBar::mendWanted, this, &MainWindow::mendAll);
+    connect(schemes_, &SchemeStrip::besidesWanted, this, &MainWindow::layBesides);
+    connect(schemes_, &SchemeStrip::arrangementWanted, this, &MainWindow::setArrangement);
+    connect(&session_, &JobSession::jobChanged, this, [this] { board_->setRegions({}); });
+    connect(tape_, &TapePanel::actWanted, this, [this](const QString& name) {
+        if (auto* a = act(name))
+            a->trigger();
+    });
+    connect(room_, &QComboBox::activated, this, [this](int index) {
+        const auto& job = *session_.project();
+        for (std::size_t i = 0; i < job.schemes.size(); ++i)
+            if (job.schemes[i]->room == static_cast<std::size_t>(index) &&
+                job.scheme().room != static_cast<std::size_t>(index)) {
+                session_.apply({"go to room " + job.rooms[static_cast<std::size_t>(index)]->name,
+                                {SwitchScheme{i}},
+                                {}});
+                break;
+            }
+    });
+    showState();
+    board_->setFocus();
+}
+
+void MainWindow::showRoom() {
+    const auto& job = *session_.project();
+    QStringList names;
+    for (const auto& r : job.rooms)
+        names << QString::fromStdString(r->name);
+    QStringList shown;
+    for (int i = 0; i < room_->count(); ++i)
+        shown << room_->itemText(i);
+    const auto here = static_cast<int>(job.scheme().room);
+    const bool other = here != shownRoom_;
+    shownRoom_ = here;
+    if (names != shown) {
+        room_->clear();
+        room_->addItems(names);
+    }
+    room_->setCurrentIndex(here);
+    room_->setVisible(names.size() > 1);
+    surfacesSay_->setVisible(names.size() < 2);
+    if (other) {
+        session_.goTo(theFloor());
+        board_->zoomToFit();
+    }
+}
+
+void MainWindow::setNotation(Notation n) {
+    session_.apply({"units " + std::string(unitsName(n.units)), {SetNotation{n}}, {}});
+}
+
+void MainWindow::setNight(bool night) {
+    night_ = night;
+    act("night")->setChecked(night);
+    useTheme(night);
+    emit session_.jobChanged();
+}
+
+void MainWindow::showState() {
+    if (session_.inTrial())
+        return; // a drag changes nothing that is told here until it is done
+    showRoom();
+    const auto& job = *session_.project();
+    const auto name = session_.path().isEmpty() ? QString("not saved yet")
+                                                : QFileInfo(session_.path()).fileName();
+    setWindowTitle(
+        QString("%1%2 (%3) · Mezzet")
+            .arg(session_.changed() ? "• " : "", QString::fromStdString(job.title), name));
+    const auto title = QString::fromStdString(job.title) + (session_.changed() ? ", unsaved" : "");
+    if (title != title_->text()) {
+        title_->setText(title);
+        // The menu bar lays its corner out anew only when it is given one.
+        menuBar()->setCornerWidget(title_);
+    }
+    act("undo")->setEnabled(session_.canUndo());
+    act("undo")->setText(session_.canUndo() ? "Undo: " + session_.undoWords() : QString("Undo"));
+    act("redo")->setEnabled(session_.canRedo());
+    act("redo")->setText(session_.canRedo() ? "Redo: " + session_.redoWords() : QString("Redo"));
+    const bool some = !session_.selected().empty();
+    for (const char* n : {"copy", "remove", "lock", "turnRight", "turnLeft", "turnBit",
+                          "turnBitLeft", "zone", "keepKind"})
+        act(n)->setEnabled(some);
+    const bool several = session_.selected().size() > 1;
+    for (const char* n :
+         {"alignFronts", "alignBacks", "alignLefts", "alignRights", "alignMiddles", "alignAxis"})
+        act(n)->setEnabled(several);
+    act("spread")->setEnabled(session_.selected().size() > 2);
+    act("getBack")->setEnabled(!job.thrownAway.empty());
+    act("access")->setChecked(job.judgement.access);
+    act("guests")->setChecked(job.scheme().arrangement == Arrangement::guests);
+    for (int i = 0; i < 9; ++i)
+        act(QString("wall%1").arg(i))->setVisible(i < static_cast<int>(job.room->walls.size()));
+    for (int i = 0; i < mostUnits; ++i)
+        if (notations[i].notation.units == job.notation.units &&
+            (isMetric(job.notation.units) ||
+             notations[i].notation.denominator == job.notation.denominator))
+            act(QString("units%1").arg(i))->setChecked(true);
+    if (auto* school = act(QString::fromStdString(job.judgement.school)))
+        school->setChecked(true);
+    // A screen shows 96 units to the inch.
+    const double ratio = 1 / (board_->pixelsPerMm() * 25.4 / 96);
+    schemes_->setZoom(QString("1:%1").arg(std::lround(ratio)));
+}
+
+// ---- jobs ----
+
+bool MainWindow::mayLeave() {
+    if (!session_.changed())
+        return true;
+    QMessageBox ask(QMessageBox::NoIcon, "Unsaved work",
+                    QString("“%1” has changes that are not saved.")
+                        .arg(QString::fromStdString(session_.project()->title)),
+                    QMessageBox::NoButton, this);
+    auto* save = ask.addButton("Save", QMessageBox::AcceptRole);
+    auto* leave = ask.addButton("Leave it", QMessageBox::DestructiveRole);
+    ask.addButton("Stay", QMessageBox::RejectRole);
+    ask.setDefaultButton(save);
+    ask.exec();
+    if (ask.clickedButton() == leave)
+        return true;
+    if (ask.clickedButton() != save)
+        return false;
+    act("save")->trigger();
+    return !session_.changed();
+}
+
+void MainWindow::closeEvent(QCloseEvent* e) {
+    if (!mayLeave())
+        return e->ignore();
+    session_.leave();
+    e->accept();
+}
+
+void MainWindow::newJob() {
+    if (!mayLeave())
+        return;
+    startFrom(MeasureScreen::example());
+}
+
+/// Measures a new room, beginning from these notes; whether a job came of it.
+bool MainWindow::startFrom(const QString& notes) {
+    MeasureScreen dialog(notes, true, this);
+    if (dialog.exec() != QDialog::Accepted)
+        return false;
+    auto job = newProject(session_.library(), dialog.notes().toStdString());
+    if (!job) {
+        emit session_.told(QString::fromStdString(job.problem().sentence()), true);
+        return false;
+    }
+    session_.open(*job, {}, true);
+    session_.keepCopy();
+    MeasureScreen::forgetDraft();
+    if (const auto u = dialog.underlay())
+        session_.apply({"lay the drawing under the board", {SetUnderlay{u}}, {}});
+    return true;
+}
+
+void MainWindow::editNotes() {
+    MeasureScreen dialog(QString::fromStdString(session_.project()->notes), false, this,
+                         session_.project());
+    if (dialog.exec() != QDialog::Accepted)
+        return;
+    Edit edit{"take new tape notes", {SetNotes{dialog.notes().toStdString()}}, {}};
+    if (const auto u = dialog.underlay())
+        edit.acts.emplace_back(SetUnderlay{u});
+    if (session_.apply(edit)) {
+        session_.keepCopy();
+        MeasureScreen::forgetDraft();
+    }
+}
+
+void MainWindow::openDemo() {
+    const auto path = dataFolder() / "demo" / "lantern-row.mezzet";
+    auto job = openJob(path, session_.library());
+    if (!job) {
+        emit session_.told(QString::fromStdString(job.problem().text()), true);
+        return;
+    }
+    // The demo is a copy: saving asks where.
+    session_.open(*job, {});
+    board_->zoomToFit();
+}
+
+bool MainWindow::openPath(const QString& path) {
+    if (!session_.openFile(path))
+        return false;
+    rememberPath(session_.path());
+    board_->zoomToFit();
+    return true;
+}
+
+void MainWindow::open() {
+    if (!mayLeave())
+        return;
+    const auto path =
+        QFileDialog::getOpenFileName(this, "Open a job", QFileInfo(session_.path()).absolutePath(),
+                                     "Mezzet jobs (*.mezzet);;All files (*)");
+    if (!path.isEmpty())
+        openPath(path);
+}
+
+bool MainWindow::saveTo(const QString& path) {
+    bool over = false;
+    if (QFileInfo(path).absoluteFilePath() == session_.path() && session_.changedElsewhere()) {
+        QMessageBox ask(QMessageBox::NoIcon, "The file is another one now",
+                        QString("“%1” was changed by something else since it was opened here.")
+                            .arg(QFileInfo(path).fileName()),
+                        QMessageBox::NoButton, this);
+        ask.setObjectName("changedElsewhere");
+        auto* other = ask.addButton("Save under another name …", QMessageBox::AcceptRole);
+        auto* write = ask.addButton("Save over it", QMessageBox::DestructiveRole);
+        ask.addButton("Don't save", QMessageBox::RejectRole);
+        ask.setDefaultButton(other);
+        ask.exec();
+        if (ask.clickedButton() == other) {
+            saveAs();
+            return !session_.changed();
+        }
+        if (ask.clickedButton() != write)
+            return false;
+        over = true;
+    }
+    if (!session_.saveTo(path, over))
+        return false;
+    rememberPath(session_.path());
+    return true;
+}
+
+void MainWindow::saveAs() {
+    auto suggested = session_.path();
+    if (suggested.isEmpty())
+        suggested = QString::fromStdString(session_.project()->title).replace('/', ' ') + ".mezzet";
+    auto path =
+        QFileDialog::getSaveFileName(this, "Save the job", suggested, "Mezzet jobs (*.mezzet)");
+    if (path.isEmpty())
+        return;
+    if (QFileInfo(path).suffix().isEmpty())
+        path += ".mezzet";
+    saveTo(path);
+}
+
+void MainWindow::rememberPath(const QString& path) {
+    QSettings settings;
+    auto list = settings.value("recent").toStringList();
+    list.removeAll(path);
+    list.prepend(path);
+    while (list.size() > mostRecent)
+        list.removeLast();
+    settings.setValue("recent", list);
+}
+
+void MainWindow::fillRecent() {
+    recent_->clear();
+    for (const auto& path : QSettings().value("recent").toStringList())
+        connect(recent_->addAction(plainButton(QFileInfo(path).fileName())), &QAction::triggered,
+                this, [this, path] {
+                    if (mayLeave())
+                        openPath(path);
+                });
+    if (recent_->isEmpty())
+        recent_->addAction("Nothing yet")->setEnabled(false);
+}
+
+namespace {
+
+enum class LeftBehind { take, away, later };
+
+/// Asks what to do with work that a program which did not end well left behind.
+LeftBehind askAboutLeft(QWidget* over, const QString& title, const QString& question,
+                        const QString& take, const QString& away) {
+    QMessageBox ask(QMessageBox::NoIcon, title, question, QMessageBox::NoButton, over);
+    ask.setObjectName("recovery");
+    auto* yes = ask.addButton(take, QMessageBox::AcceptRole);
+    auto* no = ask.addButton(away, QMessageBox::DestructiveRole);
+    ask.addButton("Later", QMessageBox::RejectRole);
+    ask.setDefaultButton(yes);
+    ask.exec();
+    return ask.clickedButton() == yes  ? LeftBehind::take
+           : ask.clickedButton() == no ? LeftBehind::away
+                                       : LeftBehind::later;
+}
+
+} // namespace
+
+bool MainWindow::offerRecovery() {
+    for (const auto& r : JobSession::leftBehind()) {
+        auto job = openJob(r.file.toStdString(), session_.library());
+        if (!job) {
+            emit session_.told(QString::fromStdString(job.problem().text()), true);
+            continue;
+        }
+        const auto answer =
+            askAboutLeft(this, "Unsaved work",
+                         QString("Mezzet ended without saving “%1”, %2. Take it up again?")
+                             .arg(QString::fromStdString((*job)->title), r.when),
+                         "Take it up", "Throw it away");
+        if (answer == LeftBehind::away)
+            JobSession::forget(r);
+        if (answer != LeftBehind::take)
+            continue;
+        session_.open(*job, r.path, true);
+        // Under this program's own name first: the old copy may be the only one.
+        if (session_.keepCopy())
+            JobSession::forget(r);
+        return true;
+    }
+    for (const auto& r : JobSession::notesLeftBehind()) {
+        const auto notes = readTextFile(r.file.toStdString(), mostDraftBytes);
+        if (!notes)
+            continue;
+        const auto answer = askAboutLeft(
+            this, "Unsaved notes",
+            QString("Mezzet ended while notes were being typed, %1. Take them up again?")
+                .arg(r.when),
+            "Take them up", "Throw them away");
+        if (answer == LeftBehind::away)
+            JobSession::forget(r);
+        if (answer != LeftBehind::take)
+            continue;
+        if (startFrom(QString::fromStdString(*notes)))
+            JobSession::forget(r);
+        return true;
+    }
+    return false;
+}
+
+void MainWindow::titleJob() {
+    bool ok = false;
+    const auto& job = *session_.project();
+    const auto title = QInputDialog::getText(this, "Title", "Title of the job", QLineEdit::Normal,
+                                             QString::fromStdString(job.title), &ok);
+    if (!ok || title.trimmed().isEmpty())
+        return;
+    const auto client = QInputDialog::getText(this, "Client", "For whom", QLineEdit::Normal,
+                                              QString::fromStdString(job.client), &ok);
+    if (ok)
+        session_.apply({"title",
+                        {SetTitle{title.trimmed().toStdString(), client.trimmed().toStdString()}},
+                        {}});
+}
+
+bool MainWindow::writeDxf(const QString& path) {
+    auto text = dxfText(*session_.scene());
+    auto done =
+        text ? writeWhole(path.toStdString(), *text) : Result<std::monostate>(text.problem());
+    emit session_.told(done ? QFileInfo(path).fileName() + ": the plan in millimetres, by layers"
+                            : QString::fromStdString(done.problem().text()),
+                       !done);
+    return done.ok();
+}
+
+void MainWindow::saveDxf() {
+    const auto title = QString::fromStdString(session_.project()->title).replace('/', ' ');
+    const auto path = askWhere(this, "Write the plan as DXF", title, "dxf", "DXF drawings");
+    if (!path.isEmpty())
+        writeDxf(path);
+}
+
+// ---- pieces ----
+
+void MainWindow::removeSelected() {
+    if (!session_.selected().empty() &&
+        session_.apply(removePieces(*session_.project(), session_.selected())))
+        session_.select({});
+}
+
+void MainWindow::copySelected() {
+    const auto count = session_.selected().size();
+    const double aside = sheets::graphSquare(session_.project()->notation).mm();
+    if (count == 0 || !session_.apply(copyPieces(*session_.project(), *session_.scene(),
+                                                 session_.selected(), {aside, aside})))
+        return;
+    const Scheme& scheme = session_.project()->scheme();
+    const auto& pieces = scheme.pieces;
+    std::vector<int> made;
+    for (std::size_t i = pieces.size() - count; i < pieces.size(); ++i)
+        made.push_back(pieces[i].id);
+    session_.select(made);
+}
+
+void MainWindow::turnSelected(double degrees) {
+    auto edit = turnBy(*session_.project(), *session_.scene(), session_.selected(),
+                       Angle::degrees(degrees));
+    if (!edit)
+        emit session_.told(QString::fromStdString(edit.problem().sentence()), true);
+    else if (edit->acts.empty())
+        emit session_.told("It is locked. Unlock it first (Ctrl+L).", true);
+    else
+        session_.apply(*edit);
+}
+
+void MainWindow::lockSelected() {
+    const auto& ids = session_.selected();
+    if (ids.empty())
+        return;
+    // One that is not locked yet locks them all.
+    const auto& scheme = session_.project()->scheme();
+    const bool on =
+        std::any_of(ids.begin(), ids.end(), [&](int id) { return !scheme.byId(id)->locked; });
+    session_.apply(lockPieces(*session_.project(), *session_.scene(), ids, on));
+}
+
+void MainWindow::walkMend(int step) {
+    // By weight: what can't be first.
+    std::vector<int> pieces;
+    for (const Reading* r : toMendByWeight(session_.readings()))
+        if (r->piece != 0 && std::find(pieces.begin(), pieces.end(), r->piece) == pieces.end())
+            pieces.push_back(r->piece);
+    if (pieces.empty()) {
+        emit session_.told("Nothing to mend", false);
+        return;
+    }
+    const auto now = session_.selected().size() == 1
+                         ? std::find(pieces.begin(), pieces.end(), session_.selected().front())
+                         : pieces.end();
+    const auto n = static_cast<std::ptrdiff_t>(pieces.size());
+    const std::ptrdiff_t at = now == pieces.end() ? (step > 0 ? -1 : n) : now - pieces.begin();
+    session_.show(pieces[static_cast<std::size_t>((at + step + n) % n)]);
+}
+
+void MainWindow::renameScheme() {
+    bool ok = false;
+    const auto name =
+        QInputDialog::getText(this, "Scheme", "Name of this scheme", QLineEdit::Normal,
+                              QString::fromStdString(session_.project()->scheme().name), &ok);
+    if (ok && !name.trimmed().isEmpty())
+        session_.apply({"rename the scheme", {RenameScheme{name.trimmed().toStdString()}}, {}});
+}
+
+void MainWindow::showKeys() {
+    QMessageBox box(this);
+    box.setWindowTitle("Keys and phrases");
+    box.setTextFormat(Qt::RichText);
+    box.setText(
+        "<p><b>On the board</b><br>Arrows nudge by the tape's division, Shift by a graph square, "
+        "Ctrl keeps every tie.<br>"
+        "Drag: ties' numbers follow, and what it lines up with is offered; Alt leaves it to the "
+        "hand. Shift while dragging keeps every tie, Ctrl drops them.<br>"
+        "Ctrl+click adds to the selection. Tab goes from piece to piece. Space and drag, or the "
+        "middle button, pans; the wheel zooms.</p>"
+        "<p><b>On the line</b> (Ctrl+K)<br>sofa 84 x 36 x 34 against wall C, centred on window "
+        "1<br>coffee table 16 from sofa, centred on sofa<br>"
+        "picture 30 x 24, 6 above sofa<br>group harbour, mill and barn as a row, gap 2<br>"
+        "round table 54 called supper table at 14' 8\" from wall E, 8' 2\" from wall A<br>move "
+        "wing chair 6 toward wall A<br>turn wing chair to face sofa<br>size sofa 78 x 36<br>remove "
+        "floor lamp<br>seat supper table with 6, zone Seating is sofa and rug, for guests, mend "
+        "all "
+        "within 18, sofa because it faces the fire</p>"
+        "<p>Tab completes, Up and Down recall. Every act and its key is in the menus.</p>");
+    box.exec();
+}
+
+} // namespace mezzet::app

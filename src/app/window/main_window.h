@@ -1,0 +1,150 @@
+#pragma once
+
+#include "app/board/board.h"
+#include "app/panels/key_panel.h"
+#include "app/panels/line_bar.h"
+#include "app/panels/piece_list.h"
+#include "app/panels/scheme_strip.h"
+#include "app/panels/tape_panel.h"
+#include "app/session/job_session.h"
+
+#include "edit/arrange.h"
+#include "sheets/plan_sheet.h"
+
+#include <QMainWindow>
+
+#include <functional>
+
+class QActionGroup;
+
+class QComboBox;
+class QLabel;
+class QMenu;
+
+namespace mezzet::app {
+
+class WallSheetDialog;
+
+/// What came of a printing, and whether it is a fault.
+struct Told {
+    QString words;
+    bool fault = false;
+};
+using Printing = std::function<Told(const sheets::GoOn&)>;
+
+/// The window: key and list to the left, the board with its line in the middle, the tape to the
+/// right, the schemes at the foot. Every act is in the menu with its key.
+class MainWindow : public QMainWindow {
+    Q_OBJECT
+public:
+    explicit MainWindow(Library library, QWidget* parent = nullptr);
+
+    [[nodiscard]] JobSession& session() { return session_; }
+    [[nodiscard]] Board* board() const { return board_; }
+    [[nodiscard]] KeyPanel* key() const { return key_; }
+    [[nodiscard]] PieceList* pieces() const { return pieces_; }
+    [[nodiscard]] TapePanel* tape() const { return tape_; }
+    [[nodiscard]] LineBar* line() const { return line_; }
+    [[nodiscard]] SchemeStrip* schemes() const { return schemes_; }
+    [[nodiscard]] QAction* act(const QString& name) const;
+
+    void openDemo();
+    bool openPath(const QString& path);
+    bool saveTo(const QString& path);
+    bool printTo(const QString& path, const sheets::PlanOptions&);
+    bool writeDxf(const QString& path);
+    /// Prints a wall, the hooks or templates as the dialog asks.
+    bool printWallsTo(const QString& path, const QString& which, const WallSheetDialog&);
+    /// A printing of the job as it is now, for printLater.
+    [[nodiscard]] Printing planPrinting(const QString& path, const sheets::PlanOptions&) const;
+    [[nodiscard]] Printing wallPrinting(const QString& path, const QString& which,
+                                        const WallSheetDialog&);
+    /// Prints off the window's thread, with how far it is and a stop, and tells what came of it.
+    void printLater(Printing);
+    /// Puts a PNG or JPEG in the chosen frame, with a copy of it in the job.
+    bool putPicture(const QString& path);
+    void setNight(bool night);
+    /// Takes kinds of the studio's own from a CSV, keeps them, and has them in the kit at once.
+    bool importKinds(const QString& path);
+    bool exportKinds(const QString& path);
+    /// Offers what an earlier run left unsaved. True when something was taken up.
+    bool offerRecovery();
+
+protected:
+    void closeEvent(QCloseEvent*) override;
+
+private:
+    QAction* add(QMenu*, const QString& name, const QString& text, const QKeySequence&,
+                 const std::function<void()>&);
+    void buildMenu();
+    void buildJobMenu(QMenu*);
+    void buildEditMenu(QMenu*);
+    void buildPlaceMenu(QMenu*);
+    void buildJudgeMenu(QMenu*);
+    void buildViewMenu(QMenu*);
+    void buildWallMenu(QMenu*);
+    bool printNow(const Printing&);
+    void groupSelected();
+    void ungroupSelected();
+    void choosePicture();
+    void sayHousehold();
+    void printWalls(const QString& which);
+    void stepWall(int by);
+    void showState();
+    bool mayLeave();
+    bool startFrom(const QString& notes);
+    void newJob();
+    void editNotes();
+    void open();
+    void saveAs();
+    void print();
+    void printMeasuringSheet();
+    void saveDxf();
+    void showRoom();
+    void rememberPath(const QString&);
+    void fillRecent();
+    void removeSelected();
+    void copySelected();
+    void turnSelected(double degrees);
+    void lockSelected();
+    void walkMend(int step);
+    void renameScheme();
+    void titleJob();
+    void showKeys();
+    void findAnything();
+    void askWhatFits();
+    void mendAll();
+    void layBesides();
+    void alignSelected(AlignBy);
+    void spreadSelected();
+    void mirror(MirrorBy);
+    void seatSelected();
+    void zoneSelected();
+    void keepKind();
+    bool keepOwnKinds(const std::vector<Kind>&);
+    void keepBands();
+    void briefSeats();
+    void noteScheme();
+    void getBackScheme();
+    void setArrangement(Arrangement);
+    void setNotation(Notation);
+
+    JobSession session_;
+    Board* board_;
+    KeyPanel* key_;
+    PieceList* pieces_;
+    TapePanel* tape_;
+    LineBar* line_;
+    SchemeStrip* schemes_;
+    QLabel* title_;
+    QLabel* surfacesSay_;
+    QComboBox* room_;
+    int shownRoom_ = 0;
+    QMenu* recent_ = nullptr;
+    QMenu* surfaces_ = nullptr;
+    QActionGroup* units_ = nullptr;
+    QActionGroup* schools_ = nullptr;
+    bool night_ = false;
+};
+
+} // namespace mezzet::app
