@@ -556,6 +556,8 @@ void MainWindow::showKeys() {
         "middle button, pans; the wheel zooms.</p>"
         "<p><b>On the line</b> (Ctrl+K)<br>sofa 84 x 36 x 34 against wall C, centred on window "
         "1<br>coffee table 16 from sofa, centred on sofa<br>"
+        "table lamp on sideboard, 4 from left end<br>basket in opening 2 of low bookcase<br>"
+        "pendant over supper table, 33 above supper table<br>"
         "picture 30 x 24, 6 above sofa<br>group harbour, mill and barn as a row, gap 2<br>"
         "round table 54 called supper table at 14' 8\" from wall E, 8' 2\" from wall A<br>move "
         "wing chair 6 toward wall A<br>turn wing chair to face sofa<br>size sofa 78 x 36<br>remove "
