@@ -14,19 +14,17 @@ namespace mezzet::cli {
 
 namespace {
 
-/// A wall by its letter; -1 when it is left out.
-std::optional<int> wallNamed(const Project& job, const std::string& said) {
+/// A wall by its letter; none when it is left out.
+Result<std::optional<int>> wallNamed(const Project& job, const std::string& said) {
     if (said.empty())
-        return -1;
+        return std::optional<int>();
     const auto i = wallIndex(said);
-    if (!i || *i >= static_cast<int>(job.room->walls.size()))
-        return {};
+    const int count = static_cast<int>(job.room->walls.size());
+    if (!i || *i >= count)
+        return Problem{fmt::format("there is no wall “{}”; the room has walls A to {}", said,
+                                   wallName(std::max(0, count - 1))),
+                       ""};
     return i;
-}
-
-int noWall(const Project& job, const std::string& said) {
-    return wrong(fmt::format("there is no wall “{}”; the room has walls A to {}", said,
-                             wallName(std::max(0, static_cast<int>(job.room->walls.size()) - 1))));
 }
 
 } // namespace
@@ -36,8 +34,10 @@ int wallSheet(const WallSheetCommand& c) {
     if (!job)
         return refuse(job.problem());
     const auto wall = wallNamed(**job, c.wall);
-    if (!wall || (c.which == "wall" && *wall < 0))
-        return c.wall.empty() ? wrong("which wall? say it like: --wall C") : noWall(**job, c.wall);
+    if (!wall)
+        return wrong(wall.problem().what);
+    if (c.which == "wall" && !*wall)
+        return wrong("which wall? say it like: --wall C");
     const auto paper = c.paper == "fit" ? std::nullopt : sheets::paperNamed(c.paper);
     if (c.paper != "fit" && !paper)
         return wrong(fmt::format("there is no paper “{}”; use letter, tabloid, a4 or a3", c.paper));
@@ -63,7 +63,7 @@ int wallSheet(const WallSheetCommand& c) {
         sheets::WallSheetOptions o;
         o.paper = paper;
         o.scale = scale;
-        printed = c.which == "wall" ? sheets::printWall(**job, *wall, o, c.out)
+        printed = c.which == "wall" ? sheets::printWall(**job, **wall, o, c.out)
                                     : sheets::printHooks(**job, o, c.out);
     }
     if (!printed)
@@ -108,7 +108,7 @@ int hang(const std::string& path, const std::string& room, const std::string& wa
         return refuse(job.problem());
     const auto wall = wallNamed(**job, wallSaid);
     if (!wall)
-        return noWall(**job, wallSaid);
+        return wrong(wall.problem().what);
     auto resolved = sceneOf(**job);
     if (!resolved)
         return refuse(resolved.problem());
@@ -183,7 +183,7 @@ int hang(const std::string& path, const std::string& room, const std::string& wa
     const auto lookers = lookersOf(scene, statureOf((*job)->judgement));
     for (std::size_t i = 0; i < scene.hung.size(); ++i) {
         const Piece& p = scene.hungPiece(i);
-        if (*wall >= 0 && p.wall() != *wall)
+        if (*wall && p.wall() != **wall)
             continue;
         if (p.kind->role == Role::mirror)
             for (const Looker& l : lookers) {

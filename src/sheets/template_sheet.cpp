@@ -31,7 +31,7 @@ std::vector<Cut> cutsOf(const Project& job, const WallsView& scene, const Templa
     const auto wanted = plainWord(o.of);
     for (std::size_t i = 0; i < scene.hung.size(); ++i) {
         const Piece& p = scene.hungPiece(i);
-        if ((o.wall >= 0 && p.wall() != o.wall) || (!wanted.empty() && plainWord(p.name) != wanted))
+        if ((o.wall && p.wall() != *o.wall) || (!wanted.empty() && plainWord(p.name) != wanted))
             continue;
         // Of a group there is one template, unless one of its pieces is asked for.
         if (p.group() != 0 && wanted.empty())

@@ -41,7 +41,7 @@ struct WallPrinted {
 struct TemplateOptions {
     std::optional<Paper> paper; ///< tiles of this; the job's own letter or A4 when empty
     std::optional<Length> roll; ///< on a roll of this width instead, in one piece
-    int wall = -1;              ///< of one wall only
+    std::optional<int> wall;    ///< of one wall only
     std::string of;             ///< of one piece or group only, by name
     Length overlap = Length::millimetres(10);
     GoOn goOn{}; ///< asked before each page; may be empty

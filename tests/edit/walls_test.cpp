@@ -384,3 +384,17 @@ TEST(Hanging, WhatHungOnAWallThatIsGoneHangsOnTheLastOneAndIsTold) {
     EXPECT_NE(next->notices[0].find("wall D is gone"), std::string::npos);
     EXPECT_FALSE(apply(job, {"measure", {SetNotes{"room Plain\n"}}, {}})) << "there is no wall";
 }
+
+TEST(Dragging, DownTakesWhatHangsBelowFartherOff) {
+    const auto job =
+        jobWith({"picture 20 x 16 called One on wall C, centre at 70, centred on wall C",
+                 "picture 20 x 16 called Two on wall C, 3 below One, centred on One"});
+    const auto moved = drag(job, **sceneOf(job), {job.scheme().byName("Two")->id}, {0, -2 * 25.4},
+                            DragTies::revalue);
+    const auto next = apply(job, moved.edit);
+    ASSERT_TRUE(next);
+    EXPECT_NEAR((poseOf(job, "Two").at.y - poseOf(*next->project, "Two").at.y) / 25.4, 2, 1e-9);
+    for (const Tie& t : next->project->scheme().byName("Two")->ties)
+        if (t.kind == Tie::Kind::below)
+            EXPECT_NEAR(t.distance.inInches(), 5, 1e-9);
+}

@@ -194,3 +194,21 @@ TEST(Shelving, HasTheHandbooksModuli) {
     EXPECT_NEAR(modulus("Particleboard"), 2.8, 0.5);
     EXPECT_EQ(materialNamed(all, "cheese"), nullptr);
 }
+
+TEST(FurnitureUnder, IsUnderMostOfItAndSquareToTheWall) {
+    const auto foundUnder = [](const char* line) {
+        const auto job = jobWith({line});
+        const auto scene = *sceneOf(job);
+        // 60 wide, its middle over that of wall C.
+        return furnitureUnder(*scene, faceOf(*scene, 2),
+                              box(90 * 25.4, 150 * 25.4, 40 * 25.4, 60 * 25.4), Length::inches(24),
+                              Length::inches(36))
+            .has_value();
+    };
+    EXPECT_TRUE(foundUnder("console 40 x 14 x 32 against wall C, centred on wall C"));
+    EXPECT_FALSE(foundUnder("console 24 x 14 x 32 against wall C, centred on wall C"))
+        << "under four tenths of it";
+    EXPECT_FALSE(
+        foundUnder("console 60 x 14 x 32 centred on wall C, centre 24 from wall C, turned 210"))
+        << "it stands aslant";
+}

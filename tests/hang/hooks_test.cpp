@@ -132,6 +132,14 @@ TEST(CableZone, AnOuterCornerIsNone) {
     EXPECT_EQ(cableZone(*job.room, 3, {50, 1500}, rules), "");
 }
 
+TEST(CableZone, AnOpenRoomsFirstEndIsNoCorner) {
+    const auto job = jobWith({}, "room Open\nceiling 8'\nwall A 12'\nwall B 10'\nwall C 12'\n");
+    ASSERT_FALSE(job.room->closed);
+    const HookRules rules = hookRules(*job.library.book);
+    EXPECT_EQ(cableZone(*job.room, 0, {100, 1500}, rules), "");
+    EXPECT_EQ(cableZone(*job.room, 0, {3650 - 92, 1500}, rules), "beside the right corner");
+}
+
 TEST(Cautions, AreSaidAtTheHeavyTheGlassAndWhatHangsOverHeads) {
     const auto job = jobWith({"sofa 84 x 36 x 34 against wall A, centred on wall A",
                               "mirror 40 x 40, 6 above sofa, weighs 60 lb", "sconce on wall C",

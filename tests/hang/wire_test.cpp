@@ -175,3 +175,11 @@ TEST(Sag, NothingToBendGivesNothing) {
     b.props = {0_mm};
     EXPECT_EQ(sagOf(b).deflection, Length{});
 }
+
+TEST(Wire, AHairOverTheTopIsToldAlready) {
+    // Legs of 5 over 4 rise 3; rings 2.9 down leave the hook a tenth over the top.
+    const auto d = wireDrop({8_in, Length::inches(2.9), 10_in, 1, {}, Mass::kilograms(5)});
+    EXPECT_NEAR(d.drop.inInches(), -0.1, 1e-9);
+    EXPECT_TRUE(d.overTop);
+    EXPECT_FALSE(wireDrop({8_in, Length::inches(3.1), 10_in, 1, {}, {}}).overTop);
+}

@@ -182,3 +182,22 @@ TEST(GroupBox, IsRoundItsMembersWhereTheirOffsetsPutThem) {
     EXPECT_NEAR(norm(b.centre()), 0, 1e-9);
     EXPECT_TRUE(groupBox(job.scheme(), 12345).empty());
 }
+
+TEST(StandingBefore, EndsFiveFeetFromTheWall) {
+    const auto job = jobWith({"stool 18 x 18 called Near, 59 from wall A, 40 from wall D",
+                              "stool 18 x 18 called Far, 61 from wall A, 80 from wall D"});
+    const auto scene = *sceneOf(job);
+    const auto all = standingBefore(*scene, 0);
+    ASSERT_EQ(all.size(), 1U);
+    EXPECT_EQ(FloorView(*scene).piece(all[0].index).name, "Near");
+}
+
+TEST(Stairs, BeginAStepBeforeTheirLowestNosing) {
+    const auto job =
+        jobWith({}, "room S\nceiling 9'\nwall A 16'\n  stairs 40 from left, 36 wide, riser 7, "
+                    "going 10, count 9, up right\nwall B 12'\nwall C 16'\nwall D 12'\n");
+    const Fixture* stairs = stairsOn(*job.room, 0);
+    ASSERT_NE(stairs, nullptr);
+    EXPECT_TRUE(overStairs(*stairs, 29 * 25.4)) << "11 in before it a foot stands on them already";
+    EXPECT_FALSE(overStairs(*stairs, 27 * 25.4));
+}

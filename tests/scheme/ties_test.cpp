@@ -134,3 +134,24 @@ TEST(Ties, ALockedPieceStaysWhenItsTieMoves) {
                               "sofa 10 from corner DA"});
     EXPECT_NEAR(poseOf(job, "Coffee table").at.x / 25.4, 120, 1e-6);
 }
+
+TEST(Ties, TenDegreesApartAreTwoCoordinatesAndThreeAreOne) {
+    // 5 degrees is where two directions begin to be one.
+    const auto job = jobWith({"desk 60 x 30 at 10', 4', turned 10",
+                              "stool 30 in front of desk, centre 120 from wall A"});
+    const auto scene = *sceneOf(job);
+    EXPECT_EQ(scene->byId(job.scheme().byName("Stool")->id)->coordinatesTied, 2);
+    EXPECT_TRUE(scene->overTied.empty());
+    const auto three = jobWith({"desk 60 x 30 at 10', 4', turned 3"});
+    EXPECT_NE(
+        refusal(three, "stool 30 in front of desk, centre 120 from wall A").what.find("each fixes"),
+        std::string::npos);
+}
+
+TEST(Ties, AnOffsetGoesToTheRightAsYouFaceIt) {
+    // The window in A has its middle at 120; wall C is faced from the other side.
+    const auto job = jobWith({"bench against wall A, centred on window 1, 3 right",
+                              "stool 20 from wall C, centred on wall C, 5 left"});
+    EXPECT_NEAR(poseOf(job, "Bench").at.x / 25.4, 123, 1e-9);
+    EXPECT_NEAR(poseOf(job, "Stool").at.x / 25.4, 125, 1e-9);
+}

@@ -22,7 +22,7 @@ WallSheetDialog::WallSheetDialog(const Project& job, const QString& which, Surfa
     if (which != "hooks") {
         wall_ = new QComboBox;
         if (which == "templates")
-            wall_->addItem("Every wall", -1);
+            wall_->addItem("Every wall");
         for (std::size_t i = 0; i < job.room->walls.size(); ++i)
             wall_->addItem("Wall " + QString::fromStdString(job.room->walls[i].name),
                            static_cast<int>(i));
@@ -77,8 +77,10 @@ sheets::TemplateOptions WallSheetDialog::templates() const {
     return o;
 }
 
-int WallSheetDialog::wall() const {
-    return wall_ != nullptr ? wall_->currentData().toInt() : -1;
+std::optional<int> WallSheetDialog::wall() const {
+    if (wall_ == nullptr || !wall_->currentData().isValid())
+        return {};
+    return wall_->currentData().toInt();
 }
 
 QString WallSheetDialog::format() const {

@@ -20,7 +20,7 @@ public:
 
     [[nodiscard]] sheets::WallSheetOptions options() const;
     [[nodiscard]] sheets::TemplateOptions templates() const;
-    [[nodiscard]] int wall() const;
+    [[nodiscard]] std::optional<int> wall() const;
     /// "pdf", "svg", "png" or "csv".
     [[nodiscard]] QString format() const;
     [[nodiscard]] QComboBox* wallBox() const { return wall_; }

@@ -52,7 +52,7 @@ Printing MainWindow::wallPrinting(const QString& path, const QString& which,
         asked.goOn = cut.goOn = goOn;
         return toldOf(path, which == "templates" ? sheets::printTemplates(job, cut, file)
                             : which == "hooks"   ? sheets::printHooks(job, asked, file)
-                                                 : sheets::printWall(job, wall, asked, file));
+                                                 : sheets::printWall(job, wall.value(), asked, file));
     };
 }
 

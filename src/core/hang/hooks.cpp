@@ -431,10 +431,11 @@ HangOf hangOf(const WallsView& scene, std::size_t piece, const HookRules& rules)
     return out;
 }
 
-std::vector<HangOf> hangAll(const WallsView& scene, const HookRules& rules, int wall) {
+std::vector<HangOf> hangAll(const WallsView& scene, const HookRules& rules,
+                            std::optional<int> wall) {
     std::vector<HangOf> out;
     for (std::size_t i = 0; i < scene.hung.size(); ++i)
-        if (const Piece& p = scene.hungPiece(i); !p.isGroup() && (wall < 0 || p.wall() == wall))
+        if (const Piece& p = scene.hungPiece(i); !p.isGroup() && (!wall || p.wall() == *wall))
             out.push_back(hangOf(scene, i, rules));
     const auto firstAt = [&](const HangOf& h) {
         const Placed& where = *scene.byId(h.piece);
