@@ -373,16 +373,11 @@ namespace {
 /// Whether a piece is carried, somewhere below, by what hangs on a wall or stands before it.
 bool isBefore(const Scene& scene, const Piece& piece, int wall,
               const std::vector<Standing>& standing) {
-    const Piece* p = &piece;
-    for (std::size_t depth = 0; p != nullptr && p->on.isCarried() && depth < scene.all.size();
-         ++depth)
-        p = scene.pieceById(p->on.piece);
-    if (p == nullptr)
-        return false;
-    if (p->onWall())
-        return p->wall() == wall;
+    const Piece& last = *carriersOf(piece, *scene.scheme).back();
+    if (last.onWall())
+        return last.wall() == wall;
     return std::any_of(standing.begin(), standing.end(), [&](const Standing& s) {
-        return scene.floor.placed[s.index].id == p->id && s.off <= Length::inches(30).mm();
+        return scene.floor.placed[s.index].id == last.id && s.off <= Length::inches(30).mm();
     });
 }
 
@@ -405,7 +400,7 @@ void drawCarried(const Drawing& d, const Scene& scene, int wall) {
         Standing s;
         s.left = along - half;
         s.right = along + half;
-        s.base = body->foot.z;
+        s.base = body->foot.z - scene.room->levelAt(w.start).mm();
         const bool faceOn = std::abs(dot(body->right.plan(), w.along())) > 0.98;
         Front(d, p, s, faceOn).draw();
     }

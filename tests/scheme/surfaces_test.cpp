@@ -129,6 +129,18 @@ TEST(Openings, AreCountedFromTheLeftAndFromTheFoot) {
     EXPECT_FALSE(readLine("storage basket against wall A", job)) << "it is in its opening";
 }
 
+TEST(Tops, AreOverTheFloorUnderThemWhereThatIsStepped) {
+    const auto job = jobWith(
+        {"console 60 x 16 x 32 against wall C, centred on wall C", "vase on console, at 10, 0"},
+        "room Step\nceiling 8'\nstep 10' from wall A, down 7\nwall A 20'\n"
+        "wall B 15'\nwall C 20'\nwall D 15'\n");
+    const auto scene = *sceneOf(job);
+    const FloorView floor(*scene);
+    ASSERT_EQ(floor.piece(1).name, "Vase");
+    EXPECT_NEAR(baseOf(floor, 1).inInches(), 32, 1e-9) << "over the floor it stands on";
+    EXPECT_NEAR(foot(job, "Vase").z, 32 - 7, 1e-9) << "over the floor at wall A";
+}
+
 TEST(Ceilings, HaveWhatHangsOverThings) {
     auto job = jobWith({"dining table 72 x 40 x 30 at 10', 8'", "pendant over dining table"});
     const Piece& light = piece(job, "Pendant");

@@ -56,9 +56,7 @@ Board::Board(JobSession& session, QWidget* parent) : QWidget(parent), session_(s
 
 void Board::describe() {
     QStringList parts;
-    const auto name =
-        QString::fromStdString(surfaceName(session_.surface(), session_.project()->wording()));
-    parts << name.left(1).toUpper() + name.mid(1);
+    parts << capitalised(surfaceName(session_.surface(), session_.project()->wording()));
     for (const int id : session_.selected())
         if (const auto* p = session_.project()->scheme().byId(id))
             parts << QString::fromStdString(p->name + ", " +

@@ -101,4 +101,9 @@ QSplitter::handle { background: @edge; }
     return s;
 }
 
+QString capitalised(const std::string& words) {
+    const auto all = QString::fromStdString(words);
+    return all.left(1).toUpper() + all.mid(1);
+}
+
 } // namespace mezzet::app

@@ -17,4 +17,7 @@ void useTheme(bool night);
     return words.replace('&', "&&");
 }
 
+/// Words as they begin a heading.
+[[nodiscard]] QString capitalised(const std::string& words);
+
 } // namespace mezzet::app

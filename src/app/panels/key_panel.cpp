@@ -24,9 +24,8 @@ KeyPanel::KeyPanel(JobSession& session, QWidget* parent) : QWidget(parent), sess
         "the up arrow)");
     connect(&session, &JobSession::jobChanged, this, qOverload<>(&QWidget::update));
     connect(&session, &JobSession::surfaceChanged, this, [this] {
-        const auto name =
-            QString::fromStdString(surfaceName(session_.surface(), session_.project()->wording()));
-        setAccessibleDescription(name.left(1).toUpper() + name.mid(1));
+        setAccessibleDescription(
+            capitalised(surfaceName(session_.surface(), session_.project()->wording())));
         update();
     });
 }

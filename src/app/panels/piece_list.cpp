@@ -233,9 +233,9 @@ void PieceList::refill() {
             item->setData(Qt::AccessibleTextRole, "Bring out " + item->text());
         }
     }
-    const auto where = QString::fromStdString(words(session_.surface(), job.wording()));
-    heading_->setText(session_.surface().isFloor() ? QString("In this scheme")
-                                                   : where.left(1).toUpper() + where.mid(1));
+    heading_->setText(session_.surface().isFloor()
+                          ? QString("In this scheme")
+                          : capitalised(words(session_.surface(), job.wording())));
     count_->setText(QString::number(shown));
     if (!typed.isEmpty()) {
         auto kinds = session_.library().kit->matching(wanted);

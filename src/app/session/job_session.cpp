@@ -4,6 +4,7 @@
 #include "judge/say.h"
 #include "measure/text.h"
 #include "scheme/on_wall.h"
+#include "scheme/surfaces.h"
 
 #include <QCoreApplication>
 #include <QDateTime>
@@ -392,18 +393,16 @@ bool JobSession::canShow(SurfaceId surface) const {
 }
 
 SurfaceId JobSession::shownOn(const Piece& p) const {
-    const Piece* on = &p;
-    bool within = false; // what is in an opening is seen from the front
-    while (on != nullptr && on->on.isCarried()) {
-        within = within || on->on.is == SurfaceId::Is::opening;
-        on = project_->scheme().byId(on->on.piece);
-    }
-    if (on == nullptr)
-        return theFloor();
-    if (within && on->on.isFloor())
-        if (const auto wall = wallBehind(*settledScene(), on->id))
+    const auto all = carriersOf(p, project_->scheme());
+    const Piece& last = *all.back();
+    // What is in an opening is seen from the front.
+    const bool within = std::any_of(all.begin(), all.end(), [](const Piece* one) {
+        return one->on.is == SurfaceId::Is::opening;
+    });
+    if (within && last.on.isFloor())
+        if (const auto wall = wallBehind(*settledScene(), last.id))
             return onWall(*wall);
-    return on->on;
+    return last.on;
 }
 
 void JobSession::open(ProjectPtr project, const QString& path, bool changed) {

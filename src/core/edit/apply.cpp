@@ -214,16 +214,7 @@ struct Applier {
                                        p->onWall() ? "on the wall" : "from the ceiling"),
                            ""};
         auto s = change();
-        std::vector<int> ids{put.id};
-        if (put.away)
-            for (const int id : carriedOn(*s, put.id))
-                ids.push_back(id);
-        else
-            for (std::size_t i = 0; i < ids.size(); ++i)
-                for (const Piece& p : s->away)
-                    if (p.on.isCarried() && p.on.piece == ids[i])
-                        ids.push_back(p.id);
-        for (const int id : ids)
+        for (const int id : withCarried(put.away ? s->pieces : s->away, put.id))
             if (auto problem = put.away ? putAway(*s, id) : bringBack(*s, id))
                 return problem;
         return {};

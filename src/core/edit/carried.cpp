@@ -28,14 +28,13 @@ std::optional<Problem> unsuitedSurface(const Piece& p) {
     return {};
 }
 
-std::vector<int> carriedOn(const Scheme& s, int carrier) {
+std::vector<int> withCarried(const std::vector<Piece>& pieces, int carrier) {
     std::vector<int> out{carrier};
     for (std::size_t i = 0; i < out.size(); ++i)
-        for (const Piece& p : s.pieces)
+        for (const Piece& p : pieces)
             if (p.on.isCarried() && p.on.piece == out[i] &&
                 std::find(out.begin(), out.end(), p.id) == out.end())
                 out.push_back(p.id);
-    out.erase(out.begin());
     return out;
 }
 

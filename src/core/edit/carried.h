@@ -11,8 +11,9 @@ namespace mezzet {
 /// Why a piece of its kind can't be on the surface it names; nothing when it can.
 [[nodiscard]] std::optional<Problem> unsuitedSurface(const Piece&);
 
-/// The ids of all that stands on a piece or in it, and on what stands there, in order.
-[[nodiscard]] std::vector<int> carriedOn(const Scheme&, int carrier);
+/// A piece's id, and those of all pieces of a list that stand on it or in it, and on what stands
+/// there, in order.
+[[nodiscard]] std::vector<int> withCarried(const std::vector<Piece>&, int carrier);
 
 /// What stood on a piece or in it that goes is on the floor where it was, free; each is told of in
 /// `notices`. `job` is the job with the piece still there.

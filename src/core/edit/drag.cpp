@@ -1,6 +1,7 @@
 #include "edit/drag.h"
 
 #include "measure/text.h"
+#include "scheme/surfaces.h"
 
 #include <fmt/format.h>
 
@@ -123,14 +124,10 @@ std::optional<Tie> stepped(Tie t, const Piece& p, const Placed& where, const Sce
 
 /// What stands on a piece that is moved goes with it.
 bool goesAlong(const Piece& p, const Scene& scene, const std::vector<int>& ids) {
-    const Piece* on = &p;
-    for (std::size_t depth = 0; on != nullptr && on->on.isCarried() && depth < scene.all.size();
-         ++depth) {
-        if (std::find(ids.begin(), ids.end(), on->on.piece) != ids.end())
-            return true;
-        on = scene.pieceById(on->on.piece);
-    }
-    return false;
+    const auto all = carriersOf(p, *scene.scheme);
+    return std::any_of(all.begin() + 1, all.end(), [&](const Piece* carrier) {
+        return std::find(ids.begin(), ids.end(), carrier->id) != ids.end();
+    });
 }
 
 } // namespace

@@ -39,9 +39,6 @@ private:
     [[nodiscard]] const Piece& named(int id) const { return *scene_.scheme->byId(id); }
 
     void put(SurfaceId on) {
-        if (on.piece == subject_.id && on.isCarried())
-            in_.fail(start_, in_.at() - start_,
-                     fmt::format("{} can't stand on itself", subject_.name), "name another piece");
         Piece there = subject_;
         there.on = on;
         if (there.name.empty())

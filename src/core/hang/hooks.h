@@ -96,7 +96,8 @@ struct Carried {
 [[nodiscard]] HangOf hangOf(const WallsView&, std::size_t piece, const HookRules&);
 
 /// Of every piece on the walls, or of one wall, from left to right.
-[[nodiscard]] std::vector<HangOf> hangAll(const WallsView&, const HookRules&, std::optional<int> wall = {});
+[[nodiscard]] std::vector<HangOf> hangAll(const WallsView&, const HookRules&,
+                                          std::optional<int> wall = {});
 
 /// Said wherever a hook is told whose drop was assumed.
 inline constexpr const char* measureTheDrop = "measure the drop before you drill";

@@ -11,11 +11,8 @@ inline const Wall& wallOf(const Room& r, int i) {
 }
 
 inline const Opening* openingOf(const Room& r, const Target& t) {
-    const auto kind = t.is == Target::Is::window ? OpeningKind::window
-                      : t.is == Target::Is::door ? OpeningKind::door
-                                                 : OpeningKind::opening;
     for (const auto& o : r.openings)
-        if (o.kind == kind && o.number == t.index)
+        if (targetOf(o) == t)
             return &o;
     return nullptr;
 }

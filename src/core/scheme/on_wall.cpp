@@ -285,15 +285,19 @@ std::string unsuitedOnLevel(const Tie& t, const Piece& p, const Scheme& scheme) 
     if (t.onlyOnWall() && !(hangsDown && t.fixesDrop()))
         return hangsDown ? fmt::format("{} can't be so", where)
                          : std::string("only a piece on a wall can be so");
-    const auto outOfPlan = [&](int id) {
+    const auto outOfPlan = [&](int id) -> std::string {
         const Piece* other = scheme.byId(id);
         // Over anything at all something can hang, so far above it.
-        return other != nullptr && !(hangsDown && t.fixesDrop()) && !other->on.isCeiling() &&
-               !seenFromAbove(*other, scheme);
+        if (other == nullptr || (hangsDown && t.fixesDrop()) || other->on.isCeiling() ||
+            seenFromAbove(*other, scheme))
+            return {};
+        return fmt::format("{} can't be tied to one {}", where,
+                           other->onWall() ? "on a wall" : "in an opening or on a ledge");
     };
     for (const Target* x : {&t.of, &t.also}) {
-        if (x->is == Target::Is::piece && outOfPlan(x->piece))
-            return fmt::format("{} can't be tied to one on a wall", where);
+        if (x->is == Target::Is::piece)
+            if (auto why = outOfPlan(x->piece); !why.empty())
+                return why;
         if (x->is == Target::Is::ceiling && hangsDown && t.kind == K::below)
             continue;
         if (x->is == Target::Is::ceiling || x->is == Target::Is::skirting ||
@@ -309,8 +313,8 @@ std::string unsuitedOnLevel(const Tie& t, const Piece& p, const Scheme& scheme) 
     if (t.kind == K::fromPiece && t.of.is != Target::Is::piece)
         return "that side is a piece's";
     for (const int id : t.group)
-        if (outOfPlan(id))
-            return fmt::format("{} can't be tied to one on a wall", where);
+        if (auto why = outOfPlan(id); !why.empty())
+            return why;
     return {};
 }
 

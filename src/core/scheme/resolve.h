@@ -53,66 +53,59 @@ struct Scene {
     [[nodiscard]] const Placed* inPlan(int id) const;
 };
 
-/// The floor as its rules see it: what stands on it, and what stands on a top there, from above.
-class FloorView {
+/// What is on one of a scene's surfaces, for what looks at that one only.
+class SceneView {
 public:
-    FloorView(const Scene& s) : room(s.room), scheme(s.scheme), placed(s.floor.placed), scene_(s) {}
     operator const Scene&() const { return scene_; }
 
     const RoomPtr& room;
     const SchemePtr& scheme;
+
+protected:
+    SceneView(const Scene& s, const ViewList& list)
+        : room(s.room), scheme(s.scheme), scene_(s), list_(list) {}
+    [[nodiscard]] const Piece& listed(std::size_t i) const {
+        return scheme->pieces[list_.pieces[i]];
+    }
+
+    const Scene& scene_;
+    const ViewList& list_;
+};
+
+/// The floor as its rules see it: what stands on it, and what stands on a top there, from above.
+class FloorView : public SceneView {
+public:
+    FloorView(const Scene& s) : SceneView(s, s.floor), placed(s.floor.placed) {}
+
     const std::vector<Placed>& placed;
 
-    [[nodiscard]] const Piece& piece(std::size_t i) const {
-        return scheme->pieces[scene_.floor.pieces[i]];
-    }
+    [[nodiscard]] const Piece& piece(std::size_t i) const { return listed(i); }
     [[nodiscard]] const Placed* byId(int id) const { return scene_.fromAbove(id); }
-
-private:
-    const Scene& scene_;
 };
 
 /// The ceiling: what hangs from it, and the floor under it.
-class CeilingView {
+class CeilingView : public SceneView {
 public:
-    CeilingView(const Scene& s)
-        : room(s.room), scheme(s.scheme), placed(s.ceiling.placed), floor(s), scene_(s) {}
-    operator const Scene&() const { return scene_; }
+    CeilingView(const Scene& s) : SceneView(s, s.ceiling), placed(s.ceiling.placed), floor(s) {}
 
-    const RoomPtr& room;
-    const SchemePtr& scheme;
     const std::vector<Placed>& placed;
     const FloorView floor;
 
-    [[nodiscard]] const Piece& piece(std::size_t i) const {
-        return scheme->pieces[scene_.ceiling.pieces[i]];
-    }
-
-private:
-    const Scene& scene_;
+    [[nodiscard]] const Piece& piece(std::size_t i) const { return listed(i); }
 };
 
 /// The walls as their rules see them: what hangs, each in its wall's plane, and the floor before
 /// them.
-class WallsView {
+class WallsView : public SceneView {
 public:
-    WallsView(const Scene& s)
-        : room(s.room), scheme(s.scheme), hung(s.walls.placed), floor(s), scene_(s) {}
-    operator const Scene&() const { return scene_; }
+    WallsView(const Scene& s) : SceneView(s, s.walls), hung(s.walls.placed), floor(s) {}
     operator const FloorView&() const { return floor; }
 
-    const RoomPtr& room;
-    const SchemePtr& scheme;
     const std::vector<Placed>& hung;
     const FloorView floor;
 
-    [[nodiscard]] const Piece& hungPiece(std::size_t i) const {
-        return scheme->pieces[scene_.walls.pieces[i]];
-    }
+    [[nodiscard]] const Piece& hungPiece(std::size_t i) const { return listed(i); }
     [[nodiscard]] const Placed* byId(int id) const { return scene_.byId(id); }
-
-private:
-    const Scene& scene_;
 };
 
 using ScenePtr = std::shared_ptr<const Scene>;

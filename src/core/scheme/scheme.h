@@ -240,9 +240,6 @@ struct Scheme {
     [[nodiscard]] auto hung() const {
         return pieces | std::views::filter([](const Piece& p) { return p.onWall(); });
     }
-    [[nodiscard]] auto hung() {
-        return pieces | std::views::filter([](const Piece& p) { return p.onWall(); });
-    }
     [[nodiscard]] auto on(SurfaceId which) const {
         return pieces | std::views::filter([which](const Piece& p) { return p.on == which; });
     }

@@ -35,10 +35,6 @@ Length depthBefore(const Room& room, const Wall& w) {
     return Length::millimetres(most);
 }
 
-double highestCeiling(const Room& room) {
-    return room.ceiling.mm();
-}
-
 } // namespace
 
 std::optional<Body> bodyOf(const Scene& scene, int id) {
@@ -92,7 +88,7 @@ std::optional<Surface> surfaceOf(const Scene& scene, SurfaceId id) {
         out.clear = room.ceiling;
         return out;
     case SurfaceId::Is::ceiling:
-        out.origin = up * highestCeiling(room);
+        out.origin = up * room.ceiling.mm();
         out.x = {1, 0, 0};
         out.y = {0, 1, 0};
         out.normal = up * -1;
@@ -176,15 +172,21 @@ bool suits(const Kind& k, SurfaceKind on) {
     return k.on == on || (k.standsOn() && (on == SurfaceKind::opening || on == SurfaceKind::floor));
 }
 
+std::vector<const Piece*> carriersOf(const Piece& piece, const Scheme& scheme) {
+    std::vector<const Piece*> out;
+    for (const Piece* p = &piece; p != nullptr && std::find(out.begin(), out.end(), p) == out.end();
+         p = p->on.isCarried() ? scheme.byId(p->on.piece) : nullptr)
+        out.push_back(p);
+    return out;
+}
+
 bool seenFromAbove(const Piece& piece, const Scheme& scheme) {
-    const Piece* p = &piece;
-    // What is carried in a ring is on no floor.
-    for (std::size_t depth = 0; p != nullptr && depth <= scheme.pieces.size(); ++depth) {
-        if (p->on.is != SurfaceId::Is::top)
-            return p->on.isFloor();
-        p = scheme.byId(p->on.piece);
-    }
-    return false;
+    if (!piece.on.isCarried())
+        return piece.on.isFloor();
+    const auto all = carriersOf(piece, scheme);
+    return all.back()->on.isFloor() && std::all_of(all.begin(), all.end() - 1, [](const Piece* p) {
+               return p->on.is == SurfaceId::Is::top;
+           });
 }
 
 std::optional<Problem> noSuchSurface(const Piece& p, const Room& room, const Scheme& scheme) {

@@ -40,6 +40,9 @@ struct OpeningBox {
 /// and stands on the floor as well, on whatever is under it there.
 [[nodiscard]] bool suits(const Kind&, SurfaceKind);
 
+/// A piece, what carries it, what carries that, and so on; a ring is gone round once.
+[[nodiscard]] std::vector<const Piece*> carriersOf(const Piece&, const Scheme&);
+
 /// True of what stands on the floor, or on a top there.
 [[nodiscard]] bool seenFromAbove(const Piece&, const Scheme&);
 

@@ -37,7 +37,7 @@ Length baseOf(const FloorView& scene, std::size_t i) {
     Length base;
     if (scene.piece(i).on.isCarried())
         if (const auto body = bodyOf(scene, scene.placed[i].id))
-            return Length::millimetres(body->foot.z);
+            return Length::millimetres(body->foot.z) - scene.room->levelAt(scene.placed[i].pose.at);
     if (!scene.piece(i).kind->standsOn())
         return base;
     for (std::size_t k = 0; k < scene.placed.size(); ++k)

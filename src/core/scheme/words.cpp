@@ -65,19 +65,13 @@ std::string surfaceName(SurfaceId on, const Wording& w) {
 }
 
 std::string words(SurfaceId on, const Wording& w) {
-    switch (on.is) {
-    case SurfaceId::Is::floor:
-        return "on the floor";
-    case SurfaceId::Is::wall:
-        return "on wall " + wallName(on.index);
-    case SurfaceId::Is::ceiling:
+    if (on.isCeiling())
         return "under the ceiling";
-    case SurfaceId::Is::opening:
-        return fmt::format("in opening {} of {}", on.index, words(pieceTarget(on.piece), w));
-    case SurfaceId::Is::top:
+    if (on.is == SurfaceId::Is::opening)
+        return "in " + surfaceName(on, w);
+    if (on.is == SurfaceId::Is::top)
         return "on " + words(pieceTarget(on.piece), w);
-    }
-    return {};
+    return on.isFloor() ? "on the floor" : "on " + surfaceName(on, w);
 }
 
 std::string_view edgeName(Side s) {
