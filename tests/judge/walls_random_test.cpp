@@ -5,7 +5,7 @@
 #include "hung.h"
 #include "jobs.h"
 #include "judge/on_walls.h"
-#include "scheme/on_wall.h"
+#include "scheme/tie_kind.h"
 
 #include <fmt/format.h>
 
@@ -92,7 +92,7 @@ TEST(AnyWall, EveryTieHoldsToAHundredthOfAMillimetre) {
             const Placed& where = scene->walls.placed[k];
             for (const Tie& t : p.ties)
                 for (const TieLine& l :
-                     wallTieLines(t, p, where.pose.turn, *scene, where.pose.at.x))
+                     tieLines(TieAsk{t, p, where.pose.turn, *scene, where.pose.at.x}))
                     EXPECT_NEAR(dot(l.normal, where.pose.at), l.offset, 0.01)
                         << p.name << ": " << words(t, job.wording());
         }

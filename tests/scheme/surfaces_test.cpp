@@ -1,6 +1,7 @@
 // Surfaces: where each is in the room, what stands on tops and in openings, what hangs from the
 // ceiling, and how all that goes along with what carries it.
 #include "edit/drag.h"
+#include "edit/preview.h"
 #include "jobs.h"
 #include "project/project.h"
 #include "scheme/surfaces.h"
@@ -239,6 +240,25 @@ TEST(Carriers, AreDraggedWithWhatTheyCarry) {
     EXPECT_NEAR((seen(*alone->project, "Vase") - was).x * in, 30, 1e-6);
     EXPECT_NEAR((seen(*alone->project, "Vase") - was).y * in, -20, 1e-6);
     EXPECT_NEAR(norm(seen(*alone->project, "Console") - seen(job, "Console")), 0, 1e-9);
+}
+
+TEST(Carriers, AreNamedInWhatALineWillDo) {
+    const auto job = jobWith({"console 60 x 16 x 32 against wall A, centred on wall A",
+                              "desk at 10', 8', turned 180", "vase on console, at 0, 0"});
+    const auto will = [&](const std::string& line) {
+        auto s = readLine(line, job);
+        EXPECT_TRUE(s) << line << ": " << (s ? "" : s.problem().text());
+        auto next = apply(job, s->edit);
+        EXPECT_TRUE(next) << line;
+        return previewOf(job, **sceneOf(job), s->edit, *next);
+    };
+    const auto says = [&](const std::string& line, const std::string& part) {
+        EXPECT_NE(will(line).find(part), std::string::npos) << line << ": " << will(line);
+    };
+    says("table lamp on console, 4 from left end", "on Console, 4\" from left end");
+    says("vase on desk", "oves Vase to top of Desk");
+    says("vase at 6, 0", "oves Vase 6\" toward wall B");
+    says("vase on the floor", "oves Vase to the floor");
 }
 
 TEST(Carriers, AreMirroredWithTheirEndsChanged) {

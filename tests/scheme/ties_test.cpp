@@ -1,4 +1,7 @@
 #include "jobs.h"
+#include "scheme/tie_kind.h"
+
+#include <set>
 
 using namespace mezzet;
 using namespace mezzet::test;
@@ -154,4 +157,52 @@ TEST(Ties, AnOffsetGoesToTheRightAsYouFaceIt) {
                               "stool 20 from wall C, centred on wall C, 5 left"});
     EXPECT_NEAR(poseOf(job, "Bench").at.x / 25.4, 123, 1e-9);
     EXPECT_NEAR(poseOf(job, "Stool").at.x / 25.4, 125, 1e-9);
+}
+
+TEST(TieTable, HasAWholeEntryForEachKind) {
+    std::set<std::string_view> words;
+    for (const TieKind* k : tieKinds()) {
+        EXPECT_EQ(&tieKind(k->kind), k) << k->word;
+        EXPECT_EQ(tieByWord(k->word), k) << k->word;
+        EXPECT_TRUE(words.insert(k->word).second) << "two are written as " << k->word;
+        EXPECT_NE(k->words, nullptr) << k->word;
+        EXPECT_EQ(k->turn != nullptr, k->fixes.has(Fixes::turn)) << k->word;
+        EXPECT_TRUE(k->floor || k->ceiling || k->wall || k->board) << k->word << " is said nowhere";
+        for (const auto* on : {&k->floor, &k->ceiling, &k->wall, &k->board})
+            if (*on && k->fixes.bits != static_cast<unsigned>(Fixes::turn))
+                EXPECT_TRUE((*on)->lines != nullptr || (*on)->drop != nullptr)
+                    << k->word << " fixes no coordinate where it should";
+    }
+    EXPECT_EQ(words.size(), Tie::kinds);
+    EXPECT_EQ(tieByWord("nailed to"), nullptr);
+}
+
+TEST(TieTable, SaysWhereEachCanBeSaid) {
+    // What can be told of a picture and not of a sofa, and the other way round (docs/line.md).
+    const auto job = jobWith({"sofa against wall A", "picture on wall A, 6 above sofa",
+                              "console against wall B", "vase on console"});
+    const Piece& sofa = *job.scheme().byName("Sofa");
+    const Piece& picture = *job.scheme().byName("Picture");
+    const Piece& vase = *job.scheme().byName("Vase");
+    const auto fits = [&](Tie::Kind kind, const Piece& p, Target of = {}) {
+        Tie t;
+        t.kind = kind;
+        t.of = of;
+        return unsuited(t, p, *job.room, job.scheme()).empty();
+    };
+    const Target wallA = wallTarget(0);
+    EXPECT_TRUE(fits(Tie::Kind::against, sofa, wallA));
+    EXPECT_FALSE(fits(Tie::Kind::against, picture, wallA));
+    EXPECT_FALSE(fits(Tie::Kind::against, vase, wallA));
+    EXPECT_TRUE(fits(Tie::Kind::eyeLevel, picture));
+    EXPECT_FALSE(fits(Tie::Kind::eyeLevel, sofa));
+    EXPECT_TRUE(fits(Tie::Kind::above, picture, pieceTarget(sofa.id)));
+    EXPECT_FALSE(fits(Tie::Kind::above, vase, pieceTarget(sofa.id)));
+    EXPECT_TRUE(fits(Tie::Kind::fromEdge, vase));
+    EXPECT_FALSE(fits(Tie::Kind::fromEdge, sofa));
+    EXPECT_FALSE(fits(Tie::Kind::fromEdge, picture));
+    EXPECT_TRUE(fits(Tie::Kind::centredOn, vase, pieceTarget(vase.on.piece)));
+    EXPECT_FALSE(fits(Tie::Kind::centredOn, vase, pieceTarget(sofa.id))) << "another board";
+    EXPECT_FALSE(fits(Tie::Kind::centredOn, picture, wallTarget(1))) << "another wall";
+    EXPECT_FALSE(fits(Tie::Kind::facing, sofa, Target{Target::Is::skirting}));
 }

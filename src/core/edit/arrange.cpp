@@ -3,6 +3,7 @@
 #include "geometry/gap.h"
 #include "measure/text.h"
 #include "scheme/surfaces.h"
+#include "scheme/tie_kind.h"
 
 #include <fmt/format.h>
 
@@ -263,7 +264,15 @@ std::vector<Target> mirrored(const Target& t, const Room& room) {
                 add(o.number);
         }
         break;
-    default:
+    case Target::Is::none:
+    case Target::Is::piece:
+    case Target::Is::chimney:
+    case Target::Is::room:
+    case Target::Is::fixture:
+    case Target::Is::ceiling:
+    case Target::Is::skirting:
+    case Target::Is::chairRail:
+    case Target::Is::pictureRail:
         break;
     }
     return out;
@@ -330,32 +339,14 @@ Result<Edit> mirrorPieces(const Project& job, const Scene& scene, const std::vec
         for (const Tie& was : old) {
             std::optional<Tie> now;
             for (const Target& of : mirrored(was.of, *job.room)) {
-                Tie t = was;
-                t.of = of;
-                t.side = was.side == Side::left    ? Side::right
-                         : was.side == Side::right ? Side::left
-                                                   : was.side;
-                if (t.kind == Tie::Kind::centredOn)
-                    t.distance = -t.distance;
-                if (t.kind == Tie::Kind::turned)
-                    t.turn = p.pose.turn;
-                if (t.kind == Tie::Kind::atPlace)
-                    t.place = t.place == 1 ? 1 : t.places + 2 - t.place;
-                if (t.kind == Tie::Kind::at) {
-                    t.distance = Length::millimetres(p.pose.at.x);
-                    t.second = Length::millimetres(p.pose.at.y);
-                }
-                if (holds(t, p, bare, job.room, job.notation)) {
-                    now = t;
-                    break;
-                }
-                if (t.kind == Tie::Kind::centredOn) {
-                    t.distance = -t.distance;
-                    if (holds(t, p, bare, job.room, job.notation)) {
+                const auto ways = tieKind(was.kind).mirrored;
+                for (Tie t : ways != nullptr ? ways(was, p) : std::vector{was}) {
+                    t.of = of;
+                    if (!now && holds(t, p, bare, job.room, job.notation))
                         now = t;
-                        break;
-                    }
                 }
+                if (now)
+                    break;
             }
             if (now)
                 p.ties.push_back(*now);

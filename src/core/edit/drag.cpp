@@ -2,6 +2,7 @@
 
 #include "measure/text.h"
 #include "scheme/surfaces.h"
+#include "scheme/tie_kind.h"
 
 #include <fmt/format.h>
 
@@ -10,9 +11,6 @@
 namespace mezzet {
 
 namespace {
-
-/// Two feet off the wall, a piece is no longer against it.
-constexpr Length offTheWall = Length::inches(24);
 
 /// Whether all a tie refers to moves along with the piece.
 bool movesAlong(const Tie& t, const std::vector<int>& ids) {
@@ -25,101 +23,15 @@ bool movesAlong(const Tie& t, const std::vector<int>& ids) {
            (t.also.is == Target::Is::piece && moves(t.also.piece));
 }
 
-/// How far from its middle a `centred on` can go and still be about that thing.
-Length halfAcross(const Target& t, const Scene& scene) {
-    const Room& room = *scene.room;
-    switch (t.is) {
-    case Target::Is::piece:
-        return scene.pieceById(t.piece)->size.width / 2;
-    case Target::Is::wall:
-        return room.walls[static_cast<std::size_t>(t.index)].length() / 2;
-    case Target::Is::chimney:
-    case Target::Is::fixture: {
-        const auto* f = fixtureOf(room, t);
-        return f != nullptr ? f->width : Length{};
-    }
-    case Target::Is::room:
-        return Length::millimetres(norm(room.bounds().size()) / 2);
-    default:
-        for (const auto& o : room.openings)
-            if (targetOf(o) == t)
-                return o.width;
-        return {};
-    }
-}
-
 /// The tie after a step, or nothing when it is pulled past what makes sense.
-std::optional<Tie> stepped(Tie t, const Piece& p, const Placed& where, const Scene& scene,
-                           Vec2& step) {
-    const auto lines = tieLines(t, p, where.pose.turn, scene);
-    const auto along = [&](std::size_t i) { return dot(lines[i].normal, step); };
-    switch (t.kind) {
-    case Tie::Kind::at:
-        t.distance += Length::millimetres(step.x);
-        t.second += Length::millimetres(step.y);
-        return t;
-    case Tie::Kind::centredOn:
-        if (lines.size() > 1 && std::abs(along(1)) > 0.01)
-            return {};
-        t.distance += Length::millimetres(along(0));
-        if (abs(t.distance) > halfAcross(t.of, scene))
-            return {};
-        return t;
-    case Tie::Kind::against: {
-        const Length gap = t.distance + Length::millimetres(along(0));
-        if (gap > offTheWall)
-            return {};
-        if (gap < Length{}) { // It stops at the wall.
-            step = step - lines[0].normal * gap.mm();
-            t.distance = {};
-        } else {
-            t.distance = gap;
-        }
-        return t;
-    }
-    case Tie::Kind::eyeLevel:
-        t.kind = Tie::Kind::height;
-        [[fallthrough]];
-    case Tie::Kind::height:
-    case Tie::Kind::levelWith:
-        // Over a stair the line is aslant, and the height is told straight up.
-        t.distance += Length::millimetres(along(0) / lines[0].normal.y);
-        return t;
-    case Tie::Kind::below:
-        t.distance -= Length::millimetres(along(0));
-        return t.distance < Length{} ? std::nullopt : std::optional<Tie>(t);
-    case Tie::Kind::above:
-        t.distance += Length::millimetres(along(0));
-        return t.distance < Length{} ? std::nullopt : std::optional<Tie>(t);
-    case Tie::Kind::fromEdge: {
-        const double away = t.side == Side::right || t.side == Side::front ? -1 : 1;
-        t.distance += Length::millimetres(away * along(0));
-        return t.distance < Length{} ? std::nullopt : std::optional<Tie>(t);
-    }
-    case Tie::Kind::inGroup:
-        t.distance += Length::millimetres(step.x);
-        t.second += Length::millimetres(step.y);
-        return t;
-    case Tie::Kind::fromPiece:
-    case Tie::Kind::fromWall:
-    case Tie::Kind::fromCorner:
-        if (p.onWall()) {
-            // On a wall the line runs to the right whichever side it is measured from.
-            const bool fromRight =
-                t.kind == Tie::Kind::fromCorner ? t.of.index != p.wall() : t.side == Side::left;
-            t.distance += Length::millimetres(fromRight ? -along(0) : along(0));
-            return t.distance < Length{} ? std::nullopt : std::optional<Tie>(t);
-        }
-        t.distance += Length::millimetres(along(0));
-        if (t.distance < Length{} && t.to == MeasuredTo::edge)
-            return {};
-        return t;
-    default:
-        for (std::size_t i = 0; i < lines.size(); ++i)
-            if (std::abs(along(i)) > 0.01)
-                return {};
-        return t;
-    }
+std::optional<Tie> stepped(const Tie& t, const Piece& p, const Placed& where, const Scene& scene,
+                           Vec2& step, const TieLines& lines) {
+    if (const auto go = tieKind(t.kind).stepped)
+        return go({t, p, where, scene, step, lines});
+    return std::all_of(lines.begin(), lines.end(),
+                       [&](const TieLine& l) { return std::abs(dot(l.normal, step)) <= 0.01; })
+               ? std::optional(t)
+               : std::nullopt;
 }
 
 /// What stands on a piece that is moved goes with it.
@@ -165,8 +77,8 @@ Drag drag(const Project& job, const Scene& scene, const std::vector<int>& ids, V
                 });
                 auto next = !touched                 ? std::optional<Tie>(t)
                             : mode == DragTies::drop ? std::nullopt
-                                                     : stepped(t, p, *where, scene, own);
-                if (!next && (t.kind == Tie::Kind::against || t.kind == Tie::Kind::inCorner)) {
+                                                     : stepped(t, p, *where, scene, own, lines);
+                if (!next && tieKind(t.kind).keepsTurn) {
                     // Pulled off its wall, a piece still stands square to it.
                     Tie turn;
                     turn.kind = Tie::Kind::turned;

@@ -135,5 +135,9 @@ struct Retied {
 [[nodiscard]] std::string stepWords(const Project&, Vec2 step);
 /// "3\" right and 2\" up", for one on a wall.
 [[nodiscard]] std::string wallStepWords(const Project&, Vec2 step);
+/// How a piece has moved from one scene to another, as seen in the room: "8\" toward wall E", "3\"
+/// up", "to wall C", "to top of Desk". Nothing when by no more than `least` mm.
+[[nodiscard]] std::string movedWords(const Project&, const Scene& was, int id, const Scene& now,
+                                     int nowId, double least = 0.05);
 
 } // namespace mezzet

@@ -220,7 +220,7 @@ void implyWallTies(Piece& p, std::vector<Tie>& ties, const Scene& scene, const P
     for (const Tie& t : ties) {
         if (t.kind == Tie::Kind::above || t.kind == Tie::Kind::below)
             over = &t;
-        across = across || !t.onlyOnWall() || t.kind == Tie::Kind::inGroup;
+        across = across || t.fixesAcross();
     }
     const auto it = p.wall() < static_cast<int>(scene.room->walls.size()) ? p.wall() : 0;
     const double length = scene.room->walls[static_cast<std::size_t>(it)].length().mm();

@@ -35,6 +35,8 @@ std::string previewOf(const Project& before, const Scene& was, const Edit& edit,
                                               : *after.project->scheme().byName(put->piece.name);
             const Wording wording = after.project->wording();
             std::vector<std::string> ties;
+            if (now.on.isCarried())
+                ties.push_back(words(now.on, wording));
             for (const auto& t : now.ties)
                 ties.push_back(words(t, wording));
             if (old == nullptr) {
@@ -47,10 +49,7 @@ std::string previewOf(const Project& before, const Scene& was, const Edit& edit,
             }
             const Placed& a = *was.byId(old->id);
             const Placed& b = *after.scene->byId(old->id);
-            const Vec2 by = b.pose.at - a.pose.at;
-            const auto step = now.wall() != old->wall() ? "to wall " + wallName(now.wall())
-                              : now.onWall()            ? wallStepWords(before, by)
-                                                        : stepWords(before, by);
+            const auto step = movedWords(*after.project, was, old->id, *after.scene, old->id);
             const double turn = difference(b.pose.turn, a.pose.turn).inDegrees();
             bool told = false;
             const auto tell = [&](const std::string& s) {

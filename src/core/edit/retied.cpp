@@ -2,6 +2,7 @@
 #include "edit/edit.h"
 #include "edit/follow.h"
 #include "measure/text.h"
+#include "scheme/surfaces.h"
 
 #include <fmt/format.h>
 
@@ -76,6 +77,31 @@ std::string wallStepWords(const Project& job, Vec2 step) {
     };
     say(step.x, "right", "left");
     say(step.y, "up", "down");
+    return listed(out);
+}
+
+std::string movedWords(const Project& job, const Scene& was, int id, const Scene& now, int nowId,
+                       double least) {
+    const auto surface = [&](const Scene& s, SurfaceId on) {
+        const auto name = surfaceName(on, {*s.room, *s.scheme, job.notation});
+        return on.isFloor() || on.isCeiling() ? "the " + name : name;
+    };
+    const SurfaceId from = was.pieceById(id)->on;
+    const SurfaceId to = now.pieceById(nowId)->on;
+    const auto there = surface(now, to);
+    if (from.is != to.is || surface(was, from) != there)
+        return "to " + there;
+    if (to.isWall()) {
+        const Vec2 step = now.byId(nowId)->pose.at - was.byId(id)->pose.at;
+        return norm(step) > least ? wallStepWords(job, step) : std::string();
+    }
+    const Vec3 before = bodyOf(was, id)->foot;
+    const Vec3 after = bodyOf(now, nowId)->foot;
+    std::vector<std::string> out;
+    if (const Vec2 step = after.plan() - before.plan(); norm(step) > least)
+        out.push_back(stepWords(job, step));
+    if (const double up = after.z - before.z; to.isCeiling() && std::abs(up) > least)
+        out.push_back(wallStepWords(job, {0, up}));
     return listed(out);
 }
 

@@ -443,9 +443,16 @@ private:
             const Fixture* f = fixtureOf(*scene_.room, t);
             return f != nullptr ? std::optional(f->wall) : std::nullopt;
         }
-        default:
+        case Is::none:
+        case Is::corner:
+        case Is::room:
+        case Is::ceiling:
+        case Is::skirting:
+        case Is::chairRail:
+        case Is::pictureRail:
             return {};
         }
+        return {};
     }
 
     /// The wall that is said; else the one it is on; else that of what it is tied to.

@@ -24,7 +24,15 @@ Vec2 wayTo(const Target& t, const Placed& from, const Scene& scene) {
                 if (const auto swing = doorSwing(room, o))
                     return gapBetween(from.shape, *swing).direction;
         break;
-    default:
+    case Target::Is::none:
+    case Target::Is::corner:
+    case Target::Is::window:
+    case Target::Is::opening:
+    case Target::Is::room:
+    case Target::Is::ceiling:
+    case Target::Is::skirting:
+    case Target::Is::chairRail:
+    case Target::Is::pictureRail:
         break;
     }
     return unit(middleOf(t, scene) - from.pose.at);

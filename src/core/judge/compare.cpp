@@ -76,9 +76,9 @@ std::vector<PieceDifference> differencesBetween(const Project& job, const Scheme
             const Pose& from = a.scene->byId(p.id)->pose;
             const Pose& to = b.scene->byId(q->id)->pose;
             const double turn = difference(to.turn, from.turn).inDegrees();
-            if (norm(to.at - from.at) > 1) {
+            if (auto step = movedWords(job, *a.scene, p.id, *b.scene, q->id, 1); !step.empty()) {
                 d.how = How::moved;
-                d.words = "moved " + stepWords(job, to.at - from.at);
+                d.words = "moved " + step;
             } else if (std::abs(turn) > 0.5) {
                 d.how = How::turned;
                 d.words = fmt::format("turned {:.4g}°", turn);

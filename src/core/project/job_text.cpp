@@ -1,6 +1,7 @@
 #include "kit/csv.h"
 #include "project/job_words.h"
 #include "project/project.h"
+#include "scheme/tie_kind.h"
 
 #include <nlohmann/json.hpp>
 
@@ -57,66 +58,47 @@ json jsonOf(const Target& t) {
         j["kind"] = wordFor(fixtureWords, t.built);
         j["number"] = t.index;
         break;
-    default:
+    case Target::Is::window:
+    case Target::Is::door:
+    case Target::Is::opening:
+    case Target::Is::chimney:
         j["number"] = t.index;
+        break;
     }
     return j;
 }
 
 json jsonOf(const Tie& t) {
-    json j{{"tie", wordFor(tieWords, t.kind)}};
+    const TieKind& kind = tieKind(t.kind);
+    const auto has = [&](TieField f) { return kind.fields.has(f); };
+    json j{{"tie", kind.word}};
     if (t.of.is != Target::Is::none)
         j["of"] = jsonOf(t.of);
-    if (t.kind == Tie::Kind::centredBetween)
+    if (has(TieField::also))
         j["also"] = jsonOf(t.also);
-    switch (t.kind) {
-    case Tie::Kind::turned:
+    if (has(TieField::turn))
         j["turn"] = tidyTurn(t.turn);
-        break;
-    case Tie::Kind::at:
+    if (has(TieField::point))
         j["at"] = {t.distance.mm(), t.second.mm()};
-        break;
-    case Tie::Kind::under:
+    if (has(TieField::pieces)) {
         j["pieces"] = t.group;
         if (t.distance > Length{})
             j["distance"] = t.distance.mm();
-        break;
-    case Tie::Kind::atPlace:
+    }
+    if (has(TieField::place)) {
         j["place"] = t.place;
         j["places"] = t.places;
-        j["distance"] = t.distance.mm();
-        break;
-    case Tie::Kind::fromPiece:
-    case Tie::Kind::fromEdge:
-        j["side"] = wordFor(sideWords, t.side);
-        [[fallthrough]];
-    case Tie::Kind::against:
-    case Tie::Kind::fromWall:
-    case Tie::Kind::fromCorner:
-    case Tie::Kind::centredOn:
-        j["distance"] = t.distance.mm();
-        if (t.kind == Tie::Kind::centredOn && t.side != Side::front)
-            j["side"] = wordFor(sideWords, t.side);
-        if (t.to == MeasuredTo::centre)
-            j["to"] = "centre";
-        break;
-    case Tie::Kind::levelWith:
-        j["levelOf"] = wordFor(levelWords, t.levelOf);
-        [[fallthrough]];
-    case Tie::Kind::height:
-        j["level"] = wordFor(levelWords, t.level);
-        [[fallthrough]];
-    case Tie::Kind::eyeLevel:
-    case Tie::Kind::above:
-    case Tie::Kind::below:
-        j["distance"] = t.distance.mm();
-        break;
-    case Tie::Kind::inGroup:
-        j["at"] = {t.distance.mm(), t.second.mm()};
-        break;
-    default:
-        break;
     }
+    if (has(TieField::side) || (has(TieField::sideIfNotFront) && t.side != Side::front))
+        j["side"] = wordFor(sideWords, t.side);
+    if (has(TieField::levelOf))
+        j["levelOf"] = wordFor(levelWords, t.levelOf);
+    if (has(TieField::level))
+        j["level"] = wordFor(levelWords, t.level);
+    if (has(TieField::distance))
+        j["distance"] = t.distance.mm();
+    if (has(TieField::measuredTo) && t.to == MeasuredTo::centre)
+        j["to"] = "centre";
     carry(j, t.extra);
     return j;
 }

@@ -13,28 +13,6 @@ inline constexpr int jobFormat = 2;
 
 // The enumerations as the file spells them.
 
-inline constexpr std::array<std::pair<Tie::Kind, const char*>, 21> tieWords{
-    {{Tie::Kind::against, "against"},
-     {Tie::Kind::inCorner, "in-corner"},
-     {Tie::Kind::turned, "turned"},
-     {Tie::Kind::squareTo, "square-to"},
-     {Tie::Kind::inLineWith, "in-line-with"},
-     {Tie::Kind::facing, "facing"},
-     {Tie::Kind::fromPiece, "from-piece"},
-     {Tie::Kind::fromWall, "from-wall"},
-     {Tie::Kind::fromCorner, "from-corner"},
-     {Tie::Kind::centredOn, "centred-on"},
-     {Tie::Kind::centredBetween, "centred-between"},
-     {Tie::Kind::under, "under"},
-     {Tie::Kind::at, "at"},
-     {Tie::Kind::atPlace, "at-place"},
-     {Tie::Kind::height, "height"},
-     {Tie::Kind::eyeLevel, "eye-level"},
-     {Tie::Kind::above, "above"},
-     {Tie::Kind::below, "below"},
-     {Tie::Kind::levelWith, "level-with"},
-     {Tie::Kind::inGroup, "in-group"},
-     {Tie::Kind::fromEdge, "from-edge"}}};
 inline constexpr std::array<std::pair<SurfaceId::Is, const char*>, 5> surfaceWords{
     {{SurfaceId::Is::floor, "floor"},
      {SurfaceId::Is::wall, "wall"},

@@ -1,8 +1,7 @@
 // A piece of a job file, with its ties and how it hangs.
 #include "project/job_fields.h"
 #include "scheme/surfaces.h"
-
-#include <algorithm>
+#include "scheme/tie_kind.h"
 
 namespace mezzet {
 
@@ -36,7 +35,10 @@ Target readTarget(const json& j, const std::string& where) {
     case Target::Is::fixture:
         t.built = f.word("kind", fixtureWords);
         [[fallthrough]];
-    default:
+    case Target::Is::window:
+    case Target::Is::door:
+    case Target::Is::opening:
+    case Target::Is::chimney:
         t.index = f.whole("number", 1, 10000);
     }
     return t;
@@ -45,29 +47,28 @@ Target readTarget(const json& j, const std::string& where) {
 Tie readTie(const json& j, const std::string& where) {
     Fields f(j, where);
     Tie t;
-    t.kind = f.word("tie", tieWords);
-    const bool bare = t.kind == Tie::Kind::height || t.kind == Tie::Kind::eyeLevel;
-    if (t.kind != Tie::Kind::turned && t.kind != Tie::Kind::at && t.kind != Tie::Kind::under &&
-        t.kind != Tie::Kind::fromEdge && (!bare || f.has("of")))
+    const auto word = f.text("tie", 40, true);
+    const TieKind* kind = tieByWord(word);
+    if (kind == nullptr)
+        f.fail(fmt::format("“tie” can't be “{}”", word), "a newer Mezzet may have written it");
+    t.kind = kind->kind;
+    const auto has = [&](TieField field) { return kind->fields.has(field); };
+    const Targets targets = kind->targets();
+    if (!targets.has(Target::Is::none) || (targets.any() && f.has("of"))) {
         t.of = readTarget(f.need("of"), where + ", “of”");
-    if (t.kind == Tie::Kind::centredBetween)
-        t.also = readTarget(f.need("also"), where + ", “also”");
-    const auto wants = [&](std::initializer_list<Target::Is> fine) {
-        if (std::find(fine.begin(), fine.end(), t.of.is) == fine.end())
+        if (!targets.has(t.of.is))
             f.fail("this tie can't refer to that");
-    };
-    using Is = Target::Is;
-    switch (t.kind) {
-    case Tie::Kind::turned:
+    }
+    if (has(TieField::also))
+        t.also = readTarget(f.need("also"), where + ", “also”");
+    if (has(TieField::turn))
         t.turn = Angle::degrees(f.number("turn"));
-        break;
-    case Tie::Kind::at: {
+    if (has(TieField::point)) {
         const auto p = f.pair("at");
         t.distance = Length::millimetres(p.x);
         t.second = Length::millimetres(p.y);
-        break;
     }
-    case Tie::Kind::under:
+    if (has(TieField::pieces)) {
         for (const auto& id : f.list("pieces", mostPieces)) {
             if (!id.is_number_integer())
                 f.fail("“pieces” holds something that is no number");
@@ -75,60 +76,22 @@ Tie readTie(const json& j, const std::string& where) {
         }
         if (t.group.empty())
             f.fail("“pieces” is empty");
-        if (f.has("distance"))
-            t.distance = Length::millimetres(f.number("distance"));
-        if (t.distance < Length{})
-            f.fail("“distance” is under nothing");
-        break;
-    case Tie::Kind::inGroup: {
-        wants({Is::piece});
-        const auto p = f.pair("at");
-        t.distance = Length::millimetres(p.x);
-        t.second = Length::millimetres(p.y);
-        break;
     }
-    case Tie::Kind::levelWith:
-        t.levelOf = f.word("levelOf", levelWords);
-        [[fallthrough]];
-    case Tie::Kind::height:
-        t.level = f.word("level", levelWords);
-        break;
-    case Tie::Kind::fromEdge:
-        t.side = f.word("side", sideWords);
-        break;
-    case Tie::Kind::fromPiece:
-        wants({Is::piece, Is::window, Is::door, Is::opening, Is::chimney, Is::fixture});
-        t.side = f.word("side", sideWords);
-        break;
-    case Tie::Kind::inCorner:
-    case Tie::Kind::fromCorner:
-        wants({Is::corner});
-        break;
-    case Tie::Kind::against:
-    case Tie::Kind::squareTo:
-    case Tie::Kind::inLineWith:
-        wants({Is::piece, Is::wall, Is::window, Is::door, Is::opening, Is::chimney, Is::fixture});
-        break;
-    case Tie::Kind::fromWall:
-        wants({Is::wall, Is::window, Is::door, Is::opening, Is::chimney, Is::fixture});
-        break;
-    case Tie::Kind::centredOn:
-        wants({Is::piece, Is::wall, Is::window, Is::door, Is::opening, Is::chimney, Is::room,
-               Is::fixture});
-        if (f.has("side"))
-            t.side = f.word("side", sideWords);
-        break;
-    default:
-        break;
-    }
-    if (t.kind == Tie::Kind::atPlace) {
-        wants({Is::piece});
+    if (has(TieField::place)) {
         t.places = f.whole("places", 1, 60);
         t.place = f.whole("place", 1, t.places);
     }
-    if (f.has("distance"))
+    if (has(TieField::side) || (has(TieField::sideIfNotFront) && f.has("side")))
+        t.side = f.word("side", sideWords);
+    if (has(TieField::levelOf))
+        t.levelOf = f.word("levelOf", levelWords);
+    if (has(TieField::level))
+        t.level = f.word("level", levelWords);
+    if ((has(TieField::distance) || has(TieField::pieces)) && f.has("distance"))
         t.distance = Length::millimetres(f.number("distance"));
-    if (f.has("to") && f.text("to", 10, true) == "centre")
+    if (has(TieField::pieces) && t.distance < Length{})
+        f.fail("“distance” is under nothing");
+    if (has(TieField::measuredTo) && f.has("to") && f.text("to", 10, true) == "centre")
         t.to = MeasuredTo::centre;
     t.extra = f.rest();
     return t;

@@ -44,11 +44,19 @@ inline Face faceOf(const Target& t, const Room& r) {
         const Wall& w = wallOf(r, o->wall);
         return {w.at(o->left), w.at(o->left + o->width)};
     }
-    default: {
-        const Wall& w = wallOf(r, t.index);
-        return {w.start, w.end};
+    case Target::Is::none:
+    case Target::Is::piece:
+    case Target::Is::wall:
+    case Target::Is::corner:
+    case Target::Is::room:
+    case Target::Is::ceiling:
+    case Target::Is::skirting:
+    case Target::Is::chairRail:
+    case Target::Is::pictureRail:
+        break;
     }
-    }
+    const Wall& w = wallOf(r, t.index);
+    return {w.start, w.end};
 }
 
 inline bool isFace(const Target& t) {

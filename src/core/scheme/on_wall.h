@@ -48,13 +48,8 @@ struct Standing {
 /// The ceiling over a place of a wall, mm.
 [[nodiscard]] double ceilingOver(const Room&, int wall, double along);
 
-/// The lines of a tie of a piece on a wall. The tie must suit a wall, and all it refers to must be
-/// in place.
-[[nodiscard]] std::vector<TieLine> wallTieLines(const Tie&, const Piece&, Angle turn, const Scene&,
-                                                double along);
-
-/// Why a tie can't be said of a piece where it is, on the floor or on its wall; empty when it can.
-[[nodiscard]] std::string unsuited(const Tie&, const Piece&, const Room&, const Scheme&);
+/// How high a rail of the room runs; nothing when it has none, or for other things.
+[[nodiscard]] std::optional<Length> railHeight(const Room&, Target::Is);
 
 /// The wall a floor piece stands against: that of its tie, else the nearest one behind its back
 /// within reach. Of what hangs, its wall.

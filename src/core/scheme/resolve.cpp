@@ -1,10 +1,9 @@
 #include "scheme/resolve.h"
 
-#include "geometry/gap.h"
 #include "measure/text.h"
 #include "scheme/faces.h"
-#include "scheme/on_wall.h"
 #include "scheme/surfaces.h"
+#include "scheme/tie_kind.h"
 
 #include <fmt/format.h>
 
@@ -116,13 +115,9 @@ private:
                     first(i, p.on.piece, fmt::format("{} is {}", p.name, words(p.on, say_))))
                 return problem;
         for (const Tie& t : p.ties) {
-            const bool refers = t.kind != Tie::Kind::turned && t.kind != Tie::Kind::at &&
-                                t.kind != Tie::Kind::under && t.kind != Tie::Kind::eyeLevel &&
-                                t.kind != Tie::Kind::height && t.kind != Tie::Kind::fromEdge;
-            if ((refers || t.of.is != Target::Is::none) && !exists(t.of, say_.room, scheme()))
-                return missing(p, t.of);
-            if (t.kind == Tie::Kind::centredBetween && !exists(t.also, say_.room, scheme()))
-                return missing(p, t.also);
+            for (const Target* x : {&t.of, &t.also})
+                if (x->is != Target::Is::none && !exists(*x, say_.room, scheme()))
+                    return missing(p, *x);
             if (auto why = unsuited(t, p, say_.room, scheme()); !why.empty())
                 return Problem{fmt::format("{} can't be “{}”: {}", p.name, words(t, say_), why),
                                "say it otherwise"};
@@ -186,67 +181,6 @@ private:
                            "say one of them"}});
     }
 
-    /// Where something else is in the coordinates of the surface a piece is on.
-    const Placed& placeSeen(const Piece& p, int id) const { return *seenBy(*scene_, p, id); }
-
-    /// The turn a tie fixes; for facing a point, as seen from `at`.
-    Angle turnOf(const Tie& t, const Piece& p, Vec2 at) const {
-        switch (t.kind) {
-        case Tie::Kind::turned:
-            return t.turn;
-        case Tie::Kind::against:
-        case Tie::Kind::squareTo:
-            if (isFace(t.of))
-                return faceTurn(faceOf(t.of, say_.room));
-            return placeSeen(p, t.of.piece).pose.turn;
-        case Tie::Kind::inCorner: {
-            const int count = static_cast<int>(say_.room.walls.size());
-            return wallOf(say_.room, t.of.alongNext ? t.of.index : (t.of.index + count - 1) % count)
-                .direction();
-        }
-        case Tie::Kind::inLineWith:
-            if (isFace(t.of))
-                return faceTurn(faceOf(t.of, say_.room));
-            return placeSeen(p, t.of.piece).pose.turn;
-        case Tie::Kind::atPlace: {
-            const auto places = placesAt(*scene_->pieceById(t.of.piece), t.places);
-            const Vec2 looks = places[static_cast<std::size_t>(t.place - 1)].looks;
-            return placeSeen(p, t.of.piece).pose.turn + directionOf(looks) - Angle::degrees(90);
-        }
-        case Tie::Kind::facing:
-            break;
-        default:
-            return p.pose.turn;
-        }
-        // The front goes opposite to the wall's inward side.
-        if (isFace(t.of))
-            return faceTurn(faceOf(t.of, say_.room)) + Angle::degrees(180);
-        if (const auto across = acrossFrom(t, p))
-            return *across;
-        const Vec2 to = middleOf(t.of, *scene_) - at;
-        return norm(to) < 1e-6 ? p.pose.turn : directionOf(to) - Angle::degrees(90);
-    }
-
-    /// Facing a piece while a gap to the same piece is tied: straight across from it.
-    std::optional<Angle> acrossFrom(const Tie& facing, const Piece& p) const {
-        for (const Tie& t : p.ties) {
-            if (t.kind != Tie::Kind::fromPiece || t.of != facing.of || t.to != MeasuredTo::edge)
-                continue;
-            const Angle base = placeSeen(p, t.of.piece).pose.turn;
-            switch (t.side) {
-            case Side::front:
-                return base + Angle::degrees(180);
-            case Side::behind:
-                return base;
-            case Side::left:
-                return base - Angle::degrees(90);
-            case Side::right:
-                return base + Angle::degrees(90);
-            }
-        }
-        return {};
-    }
-
     void place(std::size_t i) {
         const Piece& p = pieceAt(i);
         Placed& out = scene_->all[i];
@@ -266,14 +200,17 @@ private:
             seeFromAbove(i);
             return;
         }
-        const bool facesPoint = turnTie != nullptr && turnTie->kind == Tie::Kind::facing &&
-                                !isFace(turnTie->of) && !acrossFrom(*turnTie, p);
-        if (turnTie != nullptr)
-            pose.turn = turnOf(*turnTie, p, pose.at);
+        const TieKind* turns = turnTie != nullptr ? &tieKind(turnTie->kind) : nullptr;
+        const auto turnAt = [&](Vec2 at) {
+            return turns->turn({*turnTie, p, p.pose.turn, *scene_, p.pose.at.x}, at);
+        };
+        if (turns != nullptr)
+            pose.turn = turnAt(pose.at);
         solve(p, pose, out, true);
-        if (facesPoint) {
+        if (turns != nullptr && turns->turnsWithPlace != nullptr &&
+            turns->turnsWithPlace({*turnTie, p, pose.turn, *scene_, p.pose.at.x})) {
             for (int step = 0; step < 100; ++step) {
-                const Angle next = turnOf(*turnTie, p, pose.at);
+                const Angle next = turnAt(pose.at);
                 const Angle change = difference(next, pose.turn);
                 pose.turn = pose.turn + change;
                 if (std::abs(change.inRadians()) < 1e-13)
@@ -344,10 +281,7 @@ private:
                     if (std::abs(line.normal.y) < 1e-9)
                         along = line.offset / line.normal.x;
         for (const Tie& t : p.ties) {
-            if (!t.fixesPlace() || (p.on.isCeiling() && t.fixesDrop()))
-                continue;
-            for (const TieLine& line : p.onWall() ? wallTieLines(t, p, pose.turn, *scene_, along)
-                                                  : tieLines(t, p, pose.turn, *scene_)) {
+            for (const TieLine& line : tieLines(TieAsk{t, p, pose.turn, *scene_, along})) {
                 const auto parallel = [&](const Held& h) {
                     return std::abs(cross(h.line.normal, line.normal)) < parallelSine;
                 };

@@ -2,6 +2,8 @@
 
 #include "scheme/words.h"
 
+#include <array>
+
 namespace mezzet {
 
 /// A piece in its true place.
@@ -122,10 +124,26 @@ struct TieLine {
     double offset = 0; ///< mm
 };
 
-/// The lines of one tie for a piece of the given local shape and turn; none for a turn tie, two for
-/// those that fix both coordinates. `scene` must have all that the tie refers to in place.
-[[nodiscard]] std::vector<TieLine> tieLines(const Tie&, const Piece&, Angle turn,
-                                            const Scene& scene);
+/// The lines of one tie: none for a turn tie, two for those that fix both coordinates.
+class TieLines {
+public:
+    TieLines() = default;
+    TieLines(TieLine one) : lines_{one}, count_(1) {}
+    TieLines(TieLine one, TieLine two) : lines_{one, two}, count_(2) {}
+    [[nodiscard]] const TieLine* begin() const { return lines_.data(); }
+    [[nodiscard]] const TieLine* end() const { return lines_.data() + count_; }
+    [[nodiscard]] std::size_t size() const { return count_; }
+    [[nodiscard]] bool empty() const { return count_ == 0; }
+    const TieLine& operator[](std::size_t i) const { return lines_[i]; }
+
+private:
+    std::array<TieLine, 2> lines_;
+    std::size_t count_ = 0;
+};
+
+/// The lines of one tie for a piece of the given local shape and turn. `scene` must have all that
+/// the tie refers to in place.
+[[nodiscard]] TieLines tieLines(const Tie&, const Piece&, Angle turn, const Scene& scene);
 
 /// The middle of the face a piece turns to its user, and the room-coordinate point targets are
 /// centred on; mm.

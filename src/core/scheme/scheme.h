@@ -47,6 +47,11 @@ struct Target {
 [[nodiscard]] Target roomTarget();
 [[nodiscard]] Target targetOf(const Opening&);
 [[nodiscard]] Target targetOf(const Fixture&);
+/// Whether it is one of the rails that run round the room.
+[[nodiscard]] constexpr bool isRail(Target::Is is) {
+    return is == Target::Is::skirting || is == Target::Is::chairRail ||
+           is == Target::Is::pictureRail;
+}
 /// What a chimney or fixture target means; null when it is not there, or for other targets.
 [[nodiscard]] const Fixture* fixtureOf(const Room&, const Target&);
 
@@ -81,6 +86,7 @@ struct Tie {
         // On a top or in an opening, beside centredOn, fromPiece and at.
         fromEdge ///< edge (or centre) from a side of the board it stands on
     };
+    static constexpr std::size_t kinds = static_cast<std::size_t>(Kind::fromEdge) + 1;
     Kind kind = Kind::at;
     Target of;
     Target also;            ///< centredBetween: the second thing
@@ -99,26 +105,16 @@ struct Tie {
     std::string extra{};           ///< fields of the job file this version doesn't know, as JSON
 
     bool operator==(const Tie&) const = default;
-    [[nodiscard]] bool fixesTurn() const {
-        return kind == Kind::against || kind == Kind::inCorner || kind == Kind::turned ||
-               kind == Kind::squareTo || kind == Kind::inLineWith || kind == Kind::facing ||
-               kind == Kind::atPlace;
-    }
-    [[nodiscard]] bool fixesPlace() const {
-        return kind == Kind::against || kind == Kind::inCorner || kind == Kind::atPlace ||
-               !fixesTurn();
-    }
-    /// Said of a piece on a wall only.
-    [[nodiscard]] bool onlyOnWall() const {
-        return kind == Kind::height || kind == Kind::eyeLevel || kind == Kind::above ||
-               kind == Kind::below || kind == Kind::levelWith || kind == Kind::inGroup;
-    }
-    /// Said of how high a piece under the ceiling hangs.
-    [[nodiscard]] bool fixesDrop() const {
-        return kind == Kind::height || kind == Kind::above || kind == Kind::below;
-    }
-    /// Said of how high a piece on a wall is.
-    [[nodiscard]] bool fixesHeight() const { return onlyOnWall() || kind == Kind::at; }
+    // What it fixes, as its entry in the table of ties has it (scheme/tie_kind.h).
+    [[nodiscard]] bool fixesTurn() const;
+    /// Any coordinate.
+    [[nodiscard]] bool fixesPlace() const;
+    /// Its place on the floor or the like, or along its wall.
+    [[nodiscard]] bool fixesAcross() const;
+    /// How high a piece on a wall is.
+    [[nodiscard]] bool fixesHeight() const;
+    /// How high a piece under the ceiling hangs.
+    [[nodiscard]] bool fixesDrop() const;
     [[nodiscard]] bool refersTo(int pieceId) const;
 };
 

@@ -234,58 +234,6 @@ const Placed* seenBy(const Scene& scene, const Piece& p, int other) {
     return scene.byId(other);
 }
 
-std::vector<TieLine> carrierTieLines(const Tie& t, const Piece& p, Angle turn, const Scene& scene) {
-    const Box board = boardOf(*scene.pieceById(p.on.piece), p.on);
-    const double d = t.distance.mm();
-    const auto reach = [&](Vec2 way) {
-        return t.to == MeasuredTo::centre ? 0 : extent(placed(p.shape(), {{0, 0}, turn}), way);
-    };
-    switch (t.kind) {
-    case Tie::Kind::centredOn:
-        if (p.on.is == SurfaceId::Is::top)
-            return {{{1, 0}, board.centre().x + d}, {{0, 1}, board.centre().y}};
-        return {{{1, 0}, board.centre().x + d}};
-    case Tie::Kind::fromEdge:
-        switch (t.side) {
-        case Side::left:
-            return {{{1, 0}, board.low.x + d + reach({-1, 0})}};
-        case Side::right:
-            return {{{1, 0}, board.high.x - d - reach({1, 0})}};
-        case Side::front:
-            return {{{0, 1}, board.high.y - d - reach({0, 1})}};
-        case Side::behind:
-            return {{{0, 1}, board.low.y + d + reach({0, -1})}};
-        }
-        return {};
-    default:
-        return {};
-    }
-}
-
-Length dropOf(const Tie& t, const Piece& p, Vec2 at, const Scene& scene) {
-    const Room& room = *scene.room;
-    const Length ceiling = room.ceilingAt(at);
-    switch (t.kind) {
-    case Tie::Kind::height: {
-        const Length z = room.levelAt(at) + t.distance;
-        const Length own = t.level == Level::bottom   ? p.size.height
-                           : t.level == Level::centre ? p.size.height / 2
-                                                      : Length{};
-        return ceiling - z - own;
-    }
-    case Tie::Kind::above: {
-        const auto body = bodyOf(scene, t.of.piece);
-        const Piece* under = scene.pieceById(t.of.piece);
-        return ceiling - Length::millimetres(body->foot.z) - under->top() - t.distance -
-               p.size.height;
-    }
-    case Tie::Kind::below:
-        return t.distance;
-    default:
-        return p.off;
-    }
-}
-
 Length bottomOf(const Scene& scene, const Piece& p, const Placed& where) {
     const Room& room = *scene.room;
     return room.ceilingAt(where.pose.at) - where.off - p.size.height - room.levelAt(where.pose.at);

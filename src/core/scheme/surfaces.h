@@ -53,13 +53,6 @@ struct OpeningBox {
 /// that they share.
 [[nodiscard]] const Placed* seenBy(const Scene&, const Piece&, int other);
 
-/// The lines of a tie to what carries a piece: to the piece itself, or to an edge of its board.
-[[nodiscard]] std::vector<TieLine> carrierTieLines(const Tie&, const Piece&, Angle turn,
-                                                   const Scene&);
-
-/// How far below the ceiling the top of a piece is that a tie hangs at a height; `at` is its place.
-[[nodiscard]] Length dropOf(const Tie&, const Piece&, Vec2 at, const Scene&);
-
 /// How high the underside of what hangs from the ceiling is over the floor under it.
 [[nodiscard]] Length bottomOf(const Scene&, const Piece&, const Placed&);
 
