@@ -47,6 +47,7 @@ int floorFacts(const std::string& job, const std::string& room);
 /// `read` is a CSV of own kinds to take in, `write` one to write; both may be empty.
 int kitCommand(const std::string& read, const std::string& write, bool metric, bool ownOnly);
 int rules();
+int phrases();
 
 struct TraceCommand {
     std::string file; ///< a .dxf, or the steps of a tracing

@@ -4,6 +4,7 @@
 
 #include "fits/ask.h"
 #include "judge/compare.h"
+#include "judge/line_page.h"
 #include "judge/sights.h"
 #include "judge/talk.h"
 #include "judge/use.h"
@@ -220,6 +221,11 @@ int kitCommand(const std::string& read, const std::string& write, bool metric, b
     } else if (read.empty()) {
         fmt::print("{}", csv);
     }
+    return ran;
+}
+
+int phrases() {
+    fmt::print("{}", linePage());
     return ran;
 }
 

@@ -109,6 +109,8 @@ int run(int argc, char** argv) {
     kitListCommand->add_flag("--metric", inMillimetres, "millimetres instead of inches");
     kitListCommand->add_flag("--own", ownOnly, "the studio's own kinds only");
     auto* rulesCommand = app.add_subcommand("rules", "Print the rules as the page docs/rules.md");
+    auto* phrasesCommand = app.add_subcommand(
+        "phrases", "Print what can be said on the line, as the page docs/line.md");
 
     TraceCommand traced;
     auto* traceCommand = app.add_subcommand(
@@ -183,6 +185,8 @@ int run(int argc, char** argv) {
         return kitCommand(csvIn, csvOut, inMillimetres, ownOnly);
     if (*rulesCommand)
         return rules();
+    if (*phrasesCommand)
+        return phrases();
     if (*traceCommand)
         return trace(traced);
     if (*exportCommand)

@@ -100,3 +100,11 @@ TEST_F(FloorShell, TheRulesPageIsTheOneInTheDocs) {
     const std::string kept{std::istreambuf_iterator<char>(in), {}};
     EXPECT_EQ(page.out, kept) << "make it anew: mezzet-cli rules > docs/rules.md";
 }
+
+TEST_F(FloorShell, ThePageOfTheLineIsTheOneInTheDocs) {
+    const auto page = run("phrases");
+    ASSERT_EQ(page.code, 0);
+    std::ifstream in(fs::path(MEZZET_TEST_DATA).parent_path() / "docs" / "line.md");
+    const std::string kept{std::istreambuf_iterator<char>(in), {}};
+    EXPECT_EQ(page.out, kept) << "make it anew: mezzet-cli phrases > docs/line.md";
+}

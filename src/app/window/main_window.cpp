@@ -7,12 +7,14 @@
 #include "app/window/main_menu.h"
 #include "dxf/dxf.h"
 #include "edit/pieces.h"
+#include "judge/line_page.h"
 #include "measure/text.h"
 
 #include <QActionGroup>
 #include <QApplication>
 #include <QCloseEvent>
 #include <QComboBox>
+#include <QDialogButtonBox>
 #include <QFileDialog>
 #include <QFileInfo>
 #include <QInputDialog>
@@ -23,6 +25,7 @@
 #include <QPushButton>
 #include <QSettings>
 #include <QSplitter>
+#include <QTextBrowser>
 #include <QVBoxLayout>
 
 #include <fmt/format.h>
@@ -544,27 +547,32 @@ void MainWindow::renameScheme() {
 }
 
 void MainWindow::showKeys() {
-    QMessageBox box(this);
+    QDialog box(this);
     box.setWindowTitle("Keys and phrases");
-    box.setTextFormat(Qt::RichText);
-    box.setText(
-        "<p><b>On the board</b><br>Arrows nudge by the tape's division, Shift by a graph square, "
-        "Ctrl keeps every tie.<br>"
+    box.setObjectName("keysAndPhrases");
+    auto* column = new QVBoxLayout(&box);
+    auto* page = new QTextBrowser(&box);
+    page->setAccessibleName("Keys, and what can be said on the line");
+    page->setFrameShape(QFrame::NoFrame);
+    page->document()->setDefaultStyleSheet(
+        QString("td, th { padding: 3px 10px 3px 0; } code { color: %1; }").arg(look().ink.name()));
+    // The same page as docs/line.md, after what the board takes.
+    QString text = QStringLiteral(
+        "# The board\n\n"
+        "Arrows nudge by the tape's division, Shift by a graph square, Ctrl keeps every tie. "
         "Drag: ties' numbers follow, and what it lines up with is offered; Alt leaves it to the "
-        "hand. Shift while dragging keeps every tie, Ctrl drops them.<br>"
-        "Ctrl+click adds to the selection. Tab goes from piece to piece. Space and drag, or the "
-        "middle button, pans; the wheel zooms.</p>"
-        "<p><b>On the line</b> (Ctrl+K)<br>sofa 84 x 36 x 34 against wall C, centred on window "
-        "1<br>coffee table 16 from sofa, centred on sofa<br>"
-        "table lamp on sideboard, 4 from left end<br>basket in opening 2 of low bookcase<br>"
-        "pendant over supper table, 33 above supper table<br>"
-        "picture 30 x 24, 6 above sofa<br>group harbour, mill and barn as a row, gap 2<br>"
-        "round table 54 called supper table at 14' 8\" from wall E, 8' 2\" from wall A<br>move "
-        "wing chair 6 toward wall A<br>turn wing chair to face sofa<br>size sofa 78 x 36<br>remove "
-        "floor lamp<br>seat supper table with 6, zone Seating is sofa and rug, for guests, mend "
-        "all "
-        "within 18, sofa because it faces the fire</p>"
-        "<p>Tab completes, Up and Down recall. Every act and its key is in the menus.</p>");
+        "hand. Shift while dragging keeps every tie, Ctrl drops them. Ctrl+click adds to the "
+        "selection. Tab goes from piece to piece. Space and drag, or the middle button, pans; the "
+        "wheel zooms. On the line (Ctrl+K) Tab completes, Up and Down recall. Every act and its "
+        "key "
+        "is in the menus.\n\n");
+    text += QString::fromStdString(linePage());
+    page->setMarkdown(text);
+    column->addWidget(page);
+    auto* buttons = new QDialogButtonBox(QDialogButtonBox::Close, &box);
+    connect(buttons, &QDialogButtonBox::rejected, &box, &QDialog::reject);
+    column->addWidget(buttons);
+    box.resize(std::min(980, width() - 60), std::min(720, height() - 60));
     box.exec();
 }
 

@@ -150,7 +150,8 @@ Result<Edit> seatTable(const Project& job, const Scene& scene, int table, int co
         tie.places = count;
         // Tucked in by two thirds where the seat goes under, so that its back stays out.
         const Length seat = p.heights.seat.value_or(p.size.height);
-        tie.distance = t.kind->clearBelow > seat ? -p.size.depth * 0.5 : Length::inches(1);
+        tie.distance = t.kind->clearBelow > seat ? -p.size.depth * 0.5
+                                                 : job.library.book->habit("chair-drawn");
         if (tie.distance < Length{})
             tie.distance = -std::min(-tie.distance, t.footprint.form == FootprintForm::rectangle
                                                         ? endRoom(t, count, i, p.size.width)

@@ -1,7 +1,8 @@
 // The lines about how pieces stand to each other: tables and chairs, lining up, spreading,
 // mirroring, and what is put away for the other arrangement.
 #include "edit/arrange.h"
-#include "edit/words_reader.h"
+#include "edit/phrase.h"
+#include "edit/verb.h"
 #include "measure/text.h"
 
 #include <fmt/format.h>
@@ -55,33 +56,48 @@ public:
         : in(words), job_(words.job()), scene_(scene), selected_(selected) {}
 
     std::optional<Edit> read() {
-        if (const std::size_t at = in.at(); in.take({"seat"})) {
-            // A table is seated; "seat 17" is the height of what is selected.
-            if (!in.lengthAhead())
-                return seatAt();
+        // A table is seated; "seat 17" is the height of what is selected. "mirror 24 x 36 on wall
+        // A" hangs one; "mirror chairs left to right" turns them about.
+        const std::size_t at = in.at();
+        if (in.take({"seat"}) && in.lengthAhead()) {
             in.goTo(at);
+            return {};
         }
-        if (in.take({"align", "line up"}))
-            return align();
-        if (in.take({"spread"}))
-            return spread();
-        if (const std::size_t at = in.at(); in.take({"mirror"})) {
-            // "mirror 24 x 36 on wall A" hangs one; "mirror chairs left to right" turns them about.
-            const bool end = in.done();
-            const auto next = in.ahead();
-            const bool hangs = in.lengthAhead() || next.empty() || next == "on" ||
-                               next == "called" || next == "named" || next == "at" ||
-                               next == "centred" || next == "centre" || next == "over" ||
-                               next == "against";
-            if (end || !hangs)
-                return mirror();
+        in.goTo(at);
+        if (in.take({"mirror"}) && !in.done() &&
+            (in.lengthAhead() || in.ahead().empty() || phraseAhead(in, false))) {
             in.goTo(at);
+            return {};
         }
-        if (in.take({"put away", "store"}))
-            return putAway();
-        if (in.take({"bring out", "bring back"}))
-            return bringOut();
-        return {};
+        in.goTo(at);
+        return readVerb(*this, in, verbs());
+    }
+
+    static const std::vector<Verb<ArrangingReader>>& verbs() {
+        static const std::vector<Verb<ArrangingReader>> all{
+            {{{"seat"},
+              "puts chairs at a table's places, as many as it gives elbow room when no number is "
+              "said; they follow it, and spread anew when it is sized",
+              "seat supper table; seat supper table with 6 dining armchairs"},
+             &ArrangingReader::seatAt},
+            {{{"align", "line up"},
+              "with the first one, by fronts, backs, lefts, rights, middles or axis",
+              "align sofa and bookcase by backs"},
+             &ArrangingReader::align},
+            {{{"spread"}, "the same gaps between them", "spread sofa, bookcase and rug evenly"},
+             &ArrangingReader::spread},
+            {{{"mirror"},
+              "turns the layout about, or some pieces",
+              "mirror the layout; mirror the layout front to back"},
+             &ArrangingReader::mirror},
+            {{{"put away", "store"},
+              "out of the room in this arrangement, every day or for guests",
+              "put away rug"},
+             &ArrangingReader::putAway},
+            {{{"bring out", "bring back"}, "brings back what is put away", ""},
+             &ArrangingReader::bringOut},
+        };
+        return all;
     }
 
 private:
@@ -222,6 +238,10 @@ private:
 };
 
 } // namespace
+
+std::vector<VerbHelp> arrangingVerbs() {
+    return helpOf(ArrangingReader::verbs());
+}
 
 std::optional<Edit> readArranging(WordsReader& words, const Scene& scene, int selected) {
     return ArrangingReader(words, scene, selected).read();

@@ -1,6 +1,6 @@
 #include "edit/grouping.h"
 
-#include "edit/words_reader.h"
+#include "edit/verb.h"
 #include "measure/text.h"
 #include "scheme/on_wall.h"
 
@@ -202,6 +202,24 @@ Result<Edit> wrapShelf(const Project& job, const Scene& scene, int shelf, Length
     return e;
 }
 
+Result<Edit> arrangeAs(const Project& job, const Scene& scene, int group, const GroupPlan& plan,
+                       const std::vector<int>& pinned, std::optional<Vec2> within) {
+    std::vector<int> ids;
+    for (const Piece* m : job.scheme().members(group))
+        ids.push_back(m->id);
+    GroupAsk ask = askOf(scene, ids, plan.form, plan.gap, pinned);
+    ask.within = within;
+    ask.answers = std::max(plan.answer + 1, 4);
+    const auto answers = arrangeGroup(ask);
+    if (answers.empty())
+        return Problem{"nothing sets these out so", "allow a wider outline"};
+    if (plan.answer >= static_cast<int>(answers.size()))
+        return Problem{
+            fmt::format("there {} only {}", answers.size() == 1 ? "is" : "are", answers.size()),
+            "ask for one of them"};
+    return setOut(job, scene, group, plan, ask, answers[static_cast<std::size_t>(plan.answer)]);
+}
+
 namespace {
 
 class GroupingReader {
@@ -214,15 +232,27 @@ public:
         // A piece may be called "Group of three": then the line is about where it goes.
         if (named(at))
             return {};
-        if (in.take({"ungroup", "take apart"}))
-            return apart();
-        if (in.take({"wrap", "carry"}))
-            return wrap();
-        if (in.take({"group"}))
-            return group();
-        if (in.take({"arrange", "set out"}))
-            return arrange();
-        return {};
+        return readVerb(*this, in, verbs());
+    }
+
+    static const std::vector<Verb<GroupingReader>>& verbs() {
+        static const std::vector<Verb<GroupingReader>> all{
+            {{{"group"},
+              "several on a wall as one: placed, moved and judged as one outline",
+              "group harbour, mill and barn as a row, gap 2, called trio"},
+             &GroupingReader::group},
+            {{{"arrange", "set out"},
+              "sets a group out anew: as a row, column, grid, spiral, salon, mirrored or stepped",
+              "arrange trio as a grid, gap 1 1/2, within 80 x 60, keeping mill, answer 1"},
+             &GroupingReader::arrange},
+            {{{"ungroup", "take apart"}, "each for itself again, where it hangs", "ungroup trio"},
+             &GroupingReader::apart},
+            {{{"wrap", "carry"},
+              "carries a shelf on along the adjoining wall, level with itself",
+              ""},
+             &GroupingReader::wrap},
+        };
+        return all;
     }
 
 private:
@@ -294,7 +324,7 @@ private:
                     in.fail(at, in.at() - at, "no group hangs that far apart",
                             "say it like: gap 2");
             } else if (in.take({"within"})) {
-                const auto sizes = in.sizes();
+                const auto sizes = in.sizes(SaidOf::wall);
                 if (sizes.size() != 2 || sizes[0] <= Length{} || sizes[1] <= Length{})
                     in.fail(at, in.at() - at, "an outline has a width and a height",
                             "say it like: within 80 x 50");
@@ -335,22 +365,10 @@ private:
         GroupPlan plan{
             s.form.value_or(g.plan.form == GroupForm::asPlaced ? GroupForm::salon : g.plan.form),
             s.gap.value_or(g.plan.gap), s.answer - 1};
-        std::vector<int> ids;
-        for (const Piece* m : job.scheme().members(group))
-            ids.push_back(m->id);
-        GroupAsk ask = askOf(scene, ids, plan.form, plan.gap, s.pinned);
-        ask.within = s.within;
-        ask.answers = std::max(s.answer, 4);
-        const auto answers = arrangeGroup(ask);
-        if (answers.empty())
-            fault({"nothing sets these out so", "allow a wider outline"}, at);
-        if (s.answer > static_cast<int>(answers.size()))
-            fault({fmt::format("there {} only {}", answers.size() == 1 ? "is" : "are",
-                               answers.size()),
-                   "ask for one of them"},
-                  at);
-        return setOut(job, scene, group, plan, ask,
-                      answers[static_cast<std::size_t>(s.answer) - 1]);
+        auto e = arrangeAs(job, scene, group, plan, s.pinned, s.within);
+        if (!e)
+            fault(e.problem(), at);
+        return *e;
     }
 
     Edit group() {
@@ -395,6 +413,10 @@ private:
 };
 
 } // namespace
+
+std::vector<VerbHelp> groupVerbs() {
+    return helpOf(GroupingReader::verbs());
+}
 
 std::optional<Edit> readGrouping(WordsReader& words, const Scene& scene, int selected) {
     return GroupingReader(words, scene, selected).read();

@@ -21,6 +21,12 @@ namespace mezzet {
 [[nodiscard]] Edit setOut(const Project&, const Scene&, int group, const GroupPlan&,
                           const GroupAsk&, const GroupAnswer&);
 
+/// Sets a group out anew by a plan, as the solver's answer of its number has it. Problem: nothing
+/// sets it out so, or there are fewer answers.
+[[nodiscard]] Result<Edit> arrangeAs(const Project&, const Scene&, int group, const GroupPlan&,
+                                     const std::vector<int>& pinned = {},
+                                     std::optional<Vec2> within = {});
+
 /// Takes a group apart; its pieces hang where they are.
 [[nodiscard]] Edit ungroup(const Project&, const Scene&, int group);
 

@@ -2,9 +2,11 @@
 
 #include "edit/drag.h"
 #include "edit/new_piece.h"
+#include "edit/phrase.h"
 #include "edit/pieces.h"
+#include "edit/place.h"
 #include "edit/preview.h"
-#include "edit/surface_words.h"
+#include "edit/verb.h"
 #include "measure/text.h"
 
 #include <fmt/format.h>
@@ -26,34 +28,48 @@ public:
     WordsReader in;
 
     Edit read() {
-        if (in.take({"remove", "delete", "take away", "take out"}))
-            return remove();
-        if (in.take({"turn", "rotate", "spin"}))
-            return turn();
-        if (in.take({"size", "resize", "make"}))
-            return size();
-        if (in.take({"rename", "call"}))
-            return rename();
-        if (in.take({"copy", "duplicate"}))
-            return copy();
-        if (in.take({"lock"}))
-            return lock(true);
-        if (in.take({"unlock"}))
-            return lock(false);
-        if (in.take({"free", "untie"}))
-            return free();
+        if (auto e = readVerb(*this, in, verbs()))
+            return *e;
         if (auto grouping = readGrouping(in, *scene_, selected_))
             return *grouping;
         if (auto arranging = readArranging(in, *scene_, selected_))
             return *arranging;
         if (auto setting = readSetting(in))
             return *setting;
-        if (in.take({"move", "shift"}))
-            return move();
         const bool fresh = in.take({"add", "another", "new"});
         if (fresh || in.take({"put", "place", "hang"}))
             in.take({"another", "new"});
         return put(fresh);
+    }
+
+    static const std::vector<Verb<LineReader>>& verbs() {
+        static const std::vector<Verb<LineReader>> all{
+            {{{"move", "shift"}, "puts a piece elsewhere, or by a step", "move sofa 6 left"},
+             &LineReader::move},
+            {{{"turn", "rotate", "spin"},
+              "turns it clockwise by degrees, to a turn, or to look at something",
+              "turn sofa a quarter; turn sofa 30; turn sofa to 30; turn sofa to face wall A"},
+             &LineReader::turn},
+            {{{"size", "resize", "make"},
+              "its width, depth and height; of what hangs width, height and depth; several at once",
+              "size sofa 78 x 36; size all dining chairs 18 x 20"},
+             &LineReader::size},
+            {{{"rename", "call"}, "another name", "rename sofa to long sofa"}, &LineReader::rename},
+            {{{"copy", "duplicate"}, "one more of it, beside it", "copy sofa as second sofa"},
+             &LineReader::copy},
+            {{{"remove", "delete", "take away", "take out"},
+              "takes it out; what was tied to it keeps its place",
+              "remove sofa; remove sofa and rug"},
+             &LineReader::remove},
+            {{{"lock"}, "keeps it where it is, whatever its ties say", "lock sofa and rug"},
+             &LineReader::lockThem},
+            {{{"unlock"}, "", "unlock sofa"}, &LineReader::unlockThem},
+            {{{"free", "untie"},
+              "lets go of its ties, or of those to one thing",
+              "free sofa; free coffee table from sofa"},
+             &LineReader::free},
+        };
+        return all;
     }
 
 private:
@@ -67,11 +83,7 @@ private:
     std::vector<int> subjects() { return readSubjects(in, selected_); }
 
     const Piece& pieceOf(int id) const { return *in.scheme().byId(id); }
-    Piece placedPiece(int id) const {
-        Piece p = pieceOf(id);
-        p.pose = scene_->byId(id)->pose;
-        return p;
-    }
+    Piece placedPiece(int id) const { return asItStands(job_, *scene_, id); }
 
     void nothingMore() {
         in.take({"please"});
@@ -101,7 +113,7 @@ private:
                 t.turn = Angle::degrees(in.number("the turn")).normalised();
                 in.take({"degrees", "degree", "deg"});
                 nothingMore();
-                return retie(placedPiece(id), {t}, at);
+                return retie(pieceOf(id), t, at);
             }
             return place(placedPiece(id), at);
         }
@@ -138,7 +150,7 @@ private:
             in.take({"to"});
             const std::size_t at = in.at();
             std::string_view measured;
-            const auto sizes = in.sizes(&measured);
+            const auto sizes = in.sizes(saidOf(*pieceOf(ids.front()).kind), &measured);
             if (sizes.empty())
                 in.failAhead("which size?", "say it like: size all dining chairs 18 x 20");
             nothingMore();
@@ -155,7 +167,7 @@ private:
         in.take({"to"});
         const std::size_t at = in.at();
         std::string_view measured;
-        const auto sizes = in.sizes(&measured);
+        const auto sizes = in.sizes(saidOf(*p.kind), &measured);
         if (sizes.empty() && in.done())
             in.failAhead("which size?", "say it like: size sofa 78 x 36");
         applyMeasured(p, sizes, measured, at, false);
@@ -210,6 +222,9 @@ private:
         return lockPieces(job_, *scene_, ids, on);
     }
 
+    Edit lockThem() { return lock(true); }
+    Edit unlockThem() { return lock(false); }
+
     Edit free() {
         Piece p = placedPiece(subject());
         Edit e;
@@ -261,9 +276,7 @@ private:
                 p.pose.at = scene_->room->middle();
             } else if (fresh) {
                 in.failAhead(fmt::format("the kit has no “{}”", firstWords()));
-            } else if (selected_ != 0 &&
-                       (beginsPlacement(in.ahead()) || in.lengthAhead() || in.ahead() == "seat" ||
-                        in.ahead() == "arm" || in.ahead() == "top" || in.ahead() == "bottom")) {
+            } else if (selected_ != 0 && (phraseAhead(in, false) || in.lengthAhead())) {
                 there = selected_;
             } else if (there = in.piece(); there == 0) {
                 in.failAhead(fmt::format("I don't know “{}”", firstWords()));
@@ -275,7 +288,7 @@ private:
         const std::size_t at = in.at();
         bool called = callIt(p, isNew);
         std::string_view measured;
-        const auto sizes = in.sizes(&measured);
+        const auto sizes = in.sizes(saidOf(*p.kind), &measured);
         applyMeasured(p, sizes, measured, at, isNew);
         called = callIt(p, isNew) || called;
         if (isNew && !called)
@@ -350,11 +363,16 @@ private:
                 throw;
             return false;
         }
-        // "sofa called second sofa" adds one all the same.
+        // "sofa called second sofa" adds one all the same, wherever in the line that is said.
         if (asPiece > start && asPiece >= asKind) {
+            bool another = false;
             in.goTo(asPiece);
-            in.sizes();
-            const bool another = asKind > start && in.take({"called", "named"});
+            while (asKind > start && !another && !in.done() && in.ahead() != "because") {
+                if (in.comma())
+                    continue;
+                const auto w = in.word();
+                another = w == "called" || w == "named";
+            }
             in.goTo(start);
             return !another;
         }
@@ -384,109 +402,20 @@ private:
 
     /// The rest of the line: where the piece goes.
     Edit place(Piece p, std::size_t start) {
-        const bool hangs = p.kind->hangs();
-        auto said =
-            hangs ? readWallPlacement(in, p, *scene_, surface_) : readPlacement(in, p, *scene_);
-        if (hangs) {
-            if (!said.wall)
-                in.fail(start, in.at() - start, fmt::format("which wall does {} hang on?", p.name),
-                        "say it like: on wall C, or: 6 above sofa");
-            p.on = onWall(*said.wall);
-            if (said.hanging)
-                p.hanging = *said.hanging;
-            if (said.picture)
-                p.picture = *said.picture;
-        }
-        if (!said.name.empty()) {
+        auto said = readPlacement(in, p, *scene_, surface_);
+        if (!said.name.empty())
             checkName(said.name, p.id, said.nameAt);
-            p.name = said.name;
-        }
-        if (said.heights.seat)
-            p.heights.seat = said.heights.seat;
-        if (said.finishedBack)
-            p.finishedBack =
-                *said.finishedBack == !p.kind->bareBack ? std::nullopt : said.finishedBack;
-        if (said.cost)
-            p.cost = said.cost;
-        if (said.reason)
-            p.reason = *said.reason;
-        if (said.heights.arm)
-            p.heights.arm = said.heights.arm;
-        if (said.heights.top) {
-            p.heights.top = said.heights.top;
-            p.size.height = std::max(p.size.height, *said.heights.top);
-        }
-        if (said.step) {
-            if (!said.ties.empty())
-                in.fail(start, in.at() - start, "this says both where it goes and how far it moves",
-                        "say one of them");
-            const auto moved = drag(job_, *scene_, {p.id}, *said.step, DragTies::revalue);
-            Edit e = moved.edit;
-            if (e.acts.empty())
-                in.fail(start, in.at() - start, fmt::format("{} is locked", p.name),
-                        "unlock it first");
-            return e;
-        }
-        const bool isNew = p.id == 0;
-        if (!hangs)
-            settleSurface(p, said, *scene_);
-        if (isNew && hangs)
-            implyWallTies(p, said.ties, *scene_, job_);
-        else if (isNew && !p.on.isCarried())
-            implyTies(p, said.ties, *scene_);
-        Edit e = retie(p, said.ties, start);
-        if (p.kind->flat())
-            keepRugInside(e, p, said.ties, start);
-        if (isNew)
-            e.words = "add " + std::get<PutPiece>(e.acts.front()).piece.name;
-        return e;
+        auto e = placePiece(job_, *scene_, std::move(p), std::move(said));
+        if (!e)
+            fault(e.problem(), start);
+        return *e;
     }
 
-    /// A rug under seats that stand at a wall would go through it: then it lies under their front
-    /// legs, and that is said.
-    void keepRugInside(Edit& e, const Piece& p, std::vector<Tie> ties, std::size_t start) {
-        const auto under = std::find_if(ties.begin(), ties.end(), [](const Tie& t) {
-            return t.kind == Tie::Kind::under && t.distance <= Length{};
-        });
-        if (under == ties.end())
-            return;
-        const auto through = [&](const Edit& edit) {
-            const auto after = mezzet::apply(job_, edit);
-            if (!after)
-                return Length{};
-            const auto& put = std::get<PutPiece>(edit.acts.front()).piece;
-            const Piece* now = after->project->scheme().byName(put.name);
-            return now != nullptr ? throughWalls(*after->scene, now->id) : Length{};
-        };
-        const Length by = through(e);
-        if (by <= Length::millimetres(1))
-            return;
-        constexpr Length frontLegs = Length::inches(8);
-        under->distance = frontLegs;
-        Edit other = retie(p, ties, start);
-        if (through(other) >= by)
-            return;
-        other.notices.push_back(fmt::format(
-            "the front legs stand on it: in the middle under them it would go {} through the wall",
-            writeGap(by, job_.notation)));
-        e = std::move(other);
-    }
-
-    Edit retie(Piece p, const std::vector<Tie>& ties, std::size_t start) {
-        if (p.locked && !ties.empty())
-            in.fail(start, in.at() - start, fmt::format("{} is locked", p.name), "unlock it first");
-        auto r = retied(job_, p, ties);
-        if (!r) {
-            Problem problem = r.problem();
-            problem.column = static_cast<int>(start) + 1;
-            throw LineFault{problem};
-        }
-        Edit e;
-        e.words = "move " + p.name;
-        for (const auto& w : r->letGo)
-            e.notices.push_back(fmt::format("lets go of “{}”", w));
-        e.acts.emplace_back(PutPiece{std::move(r->piece)});
-        return e;
+    Edit retie(const Piece& p, const Tie& tie, std::size_t start) {
+        auto e = tiePiece(job_, *scene_, p.id, tie);
+        if (!e)
+            fault(e.problem(), start);
+        return *e;
     }
 
     const Project& job_;
@@ -497,39 +426,9 @@ private:
 
 } // namespace
 
-namespace {
-
-/// Several lines in one, parted by "; then": each is said to the job the one before leaves.
-Result<Said> readChain(std::string_view text, const Project& job, int selected, SurfaceId surface) {
-    constexpr std::string_view parts = "; then ";
-    Said out;
-    Project now = job;
-    std::size_t at = 0;
-    while (true) {
-        const auto end = text.find(parts, at);
-        auto said = readLine(text.substr(at, end == std::string_view::npos ? end : end - at), now,
-                             selected, surface);
-        if (!said) {
-            Problem p = said.problem();
-            p.column += static_cast<int>(characterCount(text.substr(0, at)));
-            return p;
-        }
-        auto next = apply(now, said->edit);
-        if (!next)
-            return next.problem();
-        now = *next->project;
-        out.edit.words += (out.edit.words.empty() ? "" : ", then ") + said->edit.words;
-        out.edit.acts.insert(out.edit.acts.end(), said->edit.acts.begin(), said->edit.acts.end());
-        out.edit.notices.insert(out.edit.notices.end(), said->edit.notices.begin(),
-                                said->edit.notices.end());
-        out.preview += (out.preview.empty() ? "" : ", then ") + said->preview;
-        if (end == std::string_view::npos)
-            return out;
-        at = end + parts.size();
-    }
+std::vector<VerbHelp> pieceVerbs() {
+    return helpOf(LineReader::verbs());
 }
-
-} // namespace
 
 Result<Said> readLine(std::string_view text, const Project& job, int selected, SurfaceId surface) {
     if (text.size() > 2000)

@@ -16,12 +16,17 @@ struct Said {
 };
 
 /// Reads one line of the language in docs/line.md against a job. `selected` is the piece that "it",
-/// and a line without a subject, speak of; 0 for none. `surface` is the wall looked at, on which a
-/// new piece hangs when the line names none; -1 for the floor. Nothing is changed.
+/// and a line without a subject, speak of; 0 for none. `surface` is the one looked at: a new
+/// piece hangs on that wall when the line names none. Nothing is changed.
 /// Problem: with the column and width of the word it can't take, and the nearest thing it knows; or
 /// what apply() would refuse.
 [[nodiscard]] Result<Said> readLine(std::string_view text, const Project&, int selected = 0,
                                     SurfaceId surface = {});
+
+/// Several lines in one, parted by "; then": each is said to the job the one before leaves.
+/// readLine reads such a line too.
+[[nodiscard]] Result<Said> readChain(std::string_view text, const Project&, int selected,
+                                     SurfaceId surface);
 
 /// The ways the last word of a half-typed line can go on: whole words and names, best first.
 struct Completion {

@@ -39,6 +39,27 @@ void giveWallSizes(Piece& p, const std::vector<Length>& sizes) {
         p.size.depth = sizes[2];
 }
 
+/// What follows a piece's size: its top, its back, an L's arm.
+void followSize(Piece& p, const Size& before) {
+    // A table's top is its height; a seat keeps the height of its cushion.
+    const auto follow = [&](std::optional<Length>& h) {
+        if (h && (abs(*h - before.height) <= quiet || *h > p.size.height))
+            h = p.size.height;
+    };
+    follow(p.heights.top);
+    follow(p.heights.back);
+    follow(p.heights.arm);
+    if (p.footprint.form == FootprintForm::ell && p.size != before) {
+        const auto share = [](Length part, Length whole, Length now) {
+            return part * (now / whole);
+        };
+        if (p.footprint.bodyDepth >= p.size.depth)
+            p.footprint.bodyDepth = share(p.footprint.bodyDepth, before.depth, p.size.depth);
+        if (p.footprint.armWidth >= p.size.width)
+            p.footprint.armWidth = share(p.footprint.armWidth, before.width, p.size.width);
+    }
+}
+
 } // namespace
 
 void giveSizes(Piece& p, const std::vector<Length>& sizes) {
@@ -63,23 +84,14 @@ void giveSizes(Piece& p, const std::vector<Length>& sizes) {
     }
     if (sizes.size() == 3)
         p.size.height = sizes[2];
-    // A table's top is its height; a seat keeps the height of its cushion.
-    const auto follow = [&](std::optional<Length>& h) {
-        if (h && (abs(*h - before.height) <= quiet || *h > p.size.height))
-            h = p.size.height;
-    };
-    follow(p.heights.top);
-    follow(p.heights.back);
-    follow(p.heights.arm);
-    if (p.footprint.form == FootprintForm::ell && p.size != before) {
-        const auto share = [](Length part, Length whole, Length now) {
-            return part * (now / whole);
-        };
-        if (p.footprint.bodyDepth >= p.size.depth)
-            p.footprint.bodyDepth = share(p.footprint.bodyDepth, before.depth, p.size.depth);
-        if (p.footprint.armWidth >= p.size.width)
-            p.footprint.armWidth = share(p.footprint.armWidth, before.width, p.size.width);
-    }
+    followSize(p, before);
+}
+
+void giveSize(Piece& p, const Size& size) {
+    const Size before = p.size;
+    p.size = size;
+    if (!p.kind->hangs())
+        followSize(p, before);
 }
 
 std::optional<Piece> roundOne(const Piece& p, bool isNew, const Kit& kit) {

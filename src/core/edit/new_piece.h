@@ -11,6 +11,9 @@ namespace mezzet {
 /// A top or a back at the old height follows; the cushion of a seat stays.
 void giveSizes(Piece&, const std::vector<Length>&);
 
+/// Gives a piece another width, depth and height; what follows its size follows.
+void giveSize(Piece&, const Size&);
+
 /// The piece as a round one: itself when its kind is round, for a new one the kit's round kind of
 /// that name. Empty when there is none.
 [[nodiscard]] std::optional<Piece> roundOne(const Piece&, bool isNew, const Kit&);

@@ -1,5 +1,5 @@
 // The lines that speak of the job and not of a piece: schemes, schools, bands, units, titles.
-#include "edit/words_reader.h"
+#include "edit/verb.h"
 
 #include "measure/text.h"
 
@@ -17,37 +17,51 @@ public:
     explicit SettingsReader(WordsReader& words) : in(words), job_(words.job()) {}
 
     std::optional<Edit> read() {
-        if (in.take({"scheme", "schemes"}))
-            return scheme();
         if (auto e = room())
             return e;
-        if (in.take({"for guests", "guests", "guest arrangement"}))
-            return arrangement(Arrangement::guests);
-        if (in.take({"every day", "day arrangement", "for every day"}))
-            return arrangement(Arrangement::day);
-        if (in.take({"access"}))
-            return access();
-        if (in.take({"brief"}))
-            return brief();
-        if (in.take({"zone"}))
-            return zone();
-        if (in.take({"note"}))
-            return note();
-        if (in.take({"school"}))
-            return school();
-        if (in.take({"rule"}))
-            return rule();
-        if (in.take({"band"}))
-            return band();
-        if (in.take({"household", "hang for", "eyes of"}))
-            return eyes();
-        if (in.take({"units"}))
-            return units();
-        if (in.take({"title"}))
-            return title(true);
-        if (in.take({"client"}))
-            return title(false);
-        return {};
+        return readVerb(*this, in, verbs());
+    }
+
+    static const std::vector<Verb<SettingsReader>>& verbs() {
+        static const std::vector<Verb<SettingsReader>> all{
+            {{{"scheme", "schemes"},
+              "goes to another way of furnishing the room; begins, names and removes one",
+              "scheme 1; scheme new called Winter; scheme empty; scheme rename Winter; scheme "
+              "remove; "
+              "scheme get back Winter"},
+             &SettingsReader::scheme},
+            {{{"for guests", "guests", "guest arrangement"},
+              "what is moved, brought in or put away now is so for guests only",
+              "for guests"},
+             &SettingsReader::guests},
+            {{{"every day", "day arrangement", "for every day"}, "back to every day", "every day"},
+             &SettingsReader::daily},
+            {{{"zone"},
+              "pieces that belong together",
+              "zone Seating is sofa, rug and coffee table; zone remove Seating"},
+             &SettingsReader::zone},
+            {{{"brief"}, "how many the room is to seat", "brief 6 seats, 8 for guests; brief none"},
+             &SettingsReader::brief},
+            {{{"access"}, "judges for a wheelchair too, or no longer", "access on; access off"},
+             &SettingsReader::access},
+            {{{"household", "hang for", "eyes of"},
+              "who looks at what hangs: short, mixed, tall, public, or how tall they are",
+              "household mixed; hang for 5' 4\" and 5' 10\""},
+             &SettingsReader::eyes},
+            {{{"school"}, "the school the job is judged by", "school low-and-close"},
+             &SettingsReader::school},
+            {{{"rule"}, "one rule by another school", "rule seat-to-table viewer-and-air"},
+             &SettingsReader::rule},
+            {{{"band"}, "the studio's own bounds", "band seat-to-table 14 to 18"},
+             &SettingsReader::band},
+            {{{"note"}, "why this scheme", "note the fire is the middle of it"},
+             &SettingsReader::note},
+            {{{"units"}, "what lengths are written in", "units cm; units feet 1/16"},
+             &SettingsReader::units},
+            {{{"title"}, "the job's title", "title Lantern Row"}, &SettingsReader::jobTitle},
+            {{{"client"}, "who it is for", "client the household"}, &SettingsReader::client},
+        };
+        return all;
     }
 
 private:
@@ -78,6 +92,11 @@ private:
         in.goTo(at);
         return {};
     }
+
+    Edit guests() { return arrangement(Arrangement::guests); }
+    Edit daily() { return arrangement(Arrangement::day); }
+    Edit jobTitle() { return title(true); }
+    Edit client() { return title(false); }
 
     Edit arrangement(Arrangement a) {
         nothingMore();
@@ -413,6 +432,10 @@ private:
 };
 
 } // namespace
+
+std::vector<VerbHelp> jobVerbs() {
+    return helpOf(SettingsReader::verbs());
+}
 
 std::optional<Edit> readSetting(WordsReader& words) {
     return SettingsReader(words).read();

@@ -1,5 +1,7 @@
 #include "edit/words_reader.h"
 
+#include "edit/phrase.h"
+
 #include "measure/text.h"
 
 #include <fmt/format.h>
@@ -19,25 +21,6 @@ bool ends(char c) {
 }
 
 } // namespace
-
-/// Words after which a length measures to something: "16 from", "6 left of", "30 in front of".
-static bool followsLength(std::string_view w) {
-    static const std::vector<std::string_view> words{
-        "from",    "off",  "in",     "behind",  "left",   "right", "to",
-        "beside",  "next", "toward", "towards", "away",   "above", "below",
-        "forward", "back", "up",     "down",    "higher", "lower"};
-    return std::find(words.begin(), words.end(), w) != words.end();
-}
-
-bool beginsPlacement(std::string_view w) {
-    static const std::vector<std::string_view> words{
-        "against", "at",      "in",     "on",      "centred", "centered", "centre", "center",
-        "facing",  "turned",  "square", "under",   "place",   "finished", "bare",   "costs",
-        "because", "beside",  "behind", "left",    "right",   "from",     "called", "named",
-        "next",    "between", "toward", "towards", "over",    "above",    "below",  "level",
-        "leaned",  "weighs",  "up",     "down",    "hung"};
-    return std::find(words.begin(), words.end(), w) != words.end();
-}
 
 void WordsReader::skip() {
     while (at_ < text_.size() && blank(text_[at_]))
@@ -90,31 +73,35 @@ const std::vector<std::string>& WordsReader::offered(std::size_t at) const {
     return it == offers_.end() ? none : it->second;
 }
 
+std::size_t WordsReader::endOf(std::string_view phrase) {
+    skip();
+    std::size_t t = at_;
+    std::size_t p = 0;
+    while (p < phrase.size()) {
+        if (blank(phrase[p])) {
+            if (t >= text_.size() || !blank(text_[t]))
+                return 0;
+            while (t < text_.size() && blank(text_[t]))
+                ++t;
+        } else {
+            if (t >= text_.size() || foldCase(text_.substr(t, 1))[0] != phrase[p])
+                return 0;
+            ++t;
+        }
+        ++p;
+    }
+    return t >= text_.size() || ends(text_[t]) ? t : 0;
+}
+
 bool WordsReader::take(std::initializer_list<std::string_view> phrases) {
     skip();
     for (const auto phrase : phrases)
         offer(phrase);
-    for (const auto phrase : phrases) {
-        std::size_t t = at_;
-        std::size_t p = 0;
-        bool same = true;
-        while (p < phrase.size() && same) {
-            if (blank(phrase[p])) {
-                same = t < text_.size() && blank(text_[t]);
-                while (t < text_.size() && blank(text_[t]))
-                    ++t;
-                ++p;
-            } else {
-                same = t < text_.size() && foldCase(text_.substr(t, 1))[0] == phrase[p];
-                ++t;
-                ++p;
-            }
-        }
-        if (same && (t >= text_.size() || ends(text_[t]))) {
-            at_ = t;
+    for (const auto phrase : phrases)
+        if (const std::size_t end = endOf(phrase)) {
+            at_ = end;
             return true;
         }
-    }
     return false;
 }
 
@@ -170,7 +157,7 @@ Mass WordsReader::mass(std::string_view what) {
     return *m;
 }
 
-std::vector<Length> WordsReader::sizes(std::string_view* measured) {
+std::vector<Length> WordsReader::sizes(Flags<SaidOf> of, std::string_view* measured) {
     std::vector<Length> out;
     if (measured != nullptr)
         *measured = {};
@@ -201,9 +188,7 @@ std::vector<Length> WordsReader::sizes(std::string_view* measured) {
                 *measured = word;
             break;
         }
-    const auto next = ahead();
-    const bool corner = next == "in" && !take({"in front of"});
-    if (!out.empty() && !corner && followsLength(next)) {
+    if (out.size() == 1 && phraseAhead(*this, true, of)) {
         // "16 from sofa" is a placement, not a size.
         at_ = start;
         return {};
@@ -228,16 +213,15 @@ std::string WordsReader::name() {
     const std::size_t start = at_;
     std::size_t stop = at_;
     while (!done() && text_[at_] != ',' && text_[at_] != ';') {
-        const auto w = ahead();
-        if (stop > start && beginsPlacement(w))
+        if (stop > start && phraseAhead(*this, false))
             break;
         // A figure begins a placement ("called table 16 from sofa") unless the name ends with it.
         const std::size_t before = at_;
         if (stop > start && lengthAhead()) {
             length("the name");
-            const auto next = ahead();
+            const bool placed = phraseAhead(*this, true);
             at_ = before;
-            if (followsLength(next))
+            if (placed)
                 break;
         }
         word();

@@ -2,6 +2,7 @@
 
 #include "edit/edit.h"
 #include "measure/mass.h"
+#include "scheme/tie_kind.h"
 
 #include <initializer_list>
 #include <map>
@@ -16,6 +17,15 @@ namespace mezzet {
 struct LineFault {
     Problem problem;
 };
+
+/// Of which pieces a clause can be said.
+enum class SaidOf : unsigned {
+    floor = 1,   ///< what stands on the floor
+    ceiling = 2, ///< what hangs from the ceiling
+    wall = 4,    ///< what hangs on a wall
+    board = 8    ///< what stands on a top or in an opening, or may
+};
+[[nodiscard]] Flags<SaidOf> saidOf(const Kind&);
 
 /// Reads a line word by word, keeping what it could have taken at each place, for completion and
 /// for pointing at the word it couldn't take.
@@ -40,6 +50,8 @@ public:
     bool comma();
     /// Takes one of several words or phrases ("in front of"); the longest should come first.
     bool take(std::initializer_list<std::string_view> phrases);
+    /// Where such words end that stand ahead; 0 when they don't. Nothing is taken or offered.
+    [[nodiscard]] std::size_t endOf(std::string_view phrase);
     /// Takes "the", "a", "an", "my".
     void article();
 
@@ -48,8 +60,10 @@ public:
     double number(std::string_view what);
     /// "24 lb", "11 kg".
     Mass mass(std::string_view what);
-    /// "84 x 36 x 34": one to three lengths, unless they begin a placement like "16 from".
-    std::vector<Length> sizes(std::string_view* measured = nullptr);
+    /// "84 x 36 x 34": one to three lengths.
+    /// One figure that begins a clause about such pieces, like "16 from", is none. `measured`: the
+    /// word after them, "high".
+    std::vector<Length> sizes(Flags<SaidOf> of, std::string_view* measured = nullptr);
     /// Text up to a comma or a word that begins a placement; or whatever stands in quotes.
     std::string name();
 
@@ -88,9 +102,6 @@ private:
 /// door's swing for a door.
 [[nodiscard]] Vec2 wayTo(const Target&, const Placed& from, const Scene&);
 
-/// Words that begin a placement, at which a name ends.
-[[nodiscard]] bool beginsPlacement(std::string_view word);
-
 /// The ties said from here to the end of the line, and what else is said on the way.
 struct Placement {
     std::vector<Tie> ties;
@@ -106,15 +117,10 @@ struct Placement {
     std::string name;                   ///< "called supper table"
     std::size_t nameAt = 0;             ///< where that stands in the line
 };
-[[nodiscard]] Placement readPlacement(WordsReader&, const Piece& subject, const Scene&);
-
-/// The same of a piece that hangs; on the wall `lookedAt` when nothing said tells another.
-[[nodiscard]] Placement readWallPlacement(WordsReader&, const Piece& subject, const Scene&,
-                                          SurfaceId lookedAt);
-
-/// One thing said of how a piece is held on its wall: its hardware, its weight, its frame, a
-/// shelf's material and load. False when the next words say none, and nothing is taken.
-[[nodiscard]] bool readHardware(WordsReader&, Hanging&);
+/// What a piece is told by the clauses from here to the end of the line (edit/phrase.h). What hangs
+/// goes on the wall `lookedAt` when nothing said tells another.
+[[nodiscard]] Placement readPlacement(WordsReader&, const Piece& subject, const Scene&,
+                                      SurfaceId lookedAt);
 
 /// A line that makes, changes or takes apart a group on a wall, or hangs a whole wall; empty when
 /// this is none, and nothing is taken.

@@ -310,37 +310,29 @@ void judgeHeadroom(const FloorContext& c) {
 }
 
 /// Away from the wall the ceiling comes down to, or made lower.
-std::vector<Handle> lower(const Reading& r, double target, const Project& job, const Scene&) {
+std::vector<Handle> lower(const Reading& r, double target, const Project& job, const Scene& scene) {
     std::vector<Handle> out;
     const double by = r.value.value - target;
     if (r.other.is == Target::Is::wall) {
-        auto away = moveAway(job, r.piece, r.other, by);
+        auto away = moveAway(job, scene, r.piece, r.other, by);
         away.slope = -1;
         out.push_back(away);
     }
     const double now = job.scheme().byId(r.piece)->size.height.mm();
-    out.push_back(resize(job, r.piece, SizeFigure::height, now - by, 1));
+    out.push_back(resize(job, scene, r.piece, SizeFigure::height, now - by, 1));
     return out;
 }
 
-std::vector<Handle> apart(const Reading& r, double target, const Project& job, const Scene&) {
+std::vector<Handle> apart(const Reading& r, double target, const Project& job, const Scene& scene) {
     const double by = r.value.value - target;
     std::vector<Handle> out;
-    if (r.surface.isWall()) {
-        for (const char* way : {"left", "right", "up", "down"})
-            out.push_back({[&job, id = r.piece, way](double x) {
-                               return fmt::format(
-                                   "move {} {} {}", job.scheme().byId(id)->name,
-                                   writeGap(Length::millimetres(std::abs(x)), job.notation), way);
-                           },
-                           by, -1});
-        return out;
-    }
-    auto away = moveAway(job, r.piece, r.other, by);
+    if (r.surface.isWall())
+        return moveAnywhereOnWall(job, scene, r.piece, by, -1);
+    auto away = moveAway(job, scene, r.piece, r.other, by);
     away.slope = -1;
     out.push_back(away);
     if (r.other.is == Target::Is::piece) {
-        auto other = moveAway(job, r.other.piece, pieceTarget(r.piece), by);
+        auto other = moveAway(job, scene, r.other.piece, pieceTarget(r.piece), by);
         other.slope = -1;
         out.push_back(other);
     }

@@ -117,20 +117,21 @@ void judgePullOut(const FloorContext& c) {
     }
 }
 
-std::vector<Handle> wallHandles(const Reading& r, double target, const Project& job, const Scene&) {
+std::vector<Handle> wallHandles(const Reading& r, double target, const Project& job,
+                                const Scene& scene) {
     const double by = target - r.value.value;
-    std::vector<Handle> out{moveAway(job, r.piece, r.other, by)};
+    std::vector<Handle> out{moveAway(job, scene, r.piece, r.other, by)};
     if (r.other.is == Target::Is::piece)
-        out.push_back(moveAway(job, r.other.piece, pieceTarget(r.piece), by));
+        out.push_back(moveAway(job, scene, r.other.piece, pieceTarget(r.piece), by));
     return out;
 }
 
 std::vector<Handle> pullOutHandles(const Reading& r, double target, const Project& job,
-                                   const Scene&) {
+                                   const Scene& scene) {
     const double by = target - r.value.value;
-    std::vector<Handle> out{moveAway(job, r.also, r.other, by)};
+    std::vector<Handle> out{moveAway(job, scene, r.also, r.other, by)};
     if (r.other.is == Target::Is::piece)
-        out.push_back(moveAway(job, r.other.piece, pieceTarget(r.piece), by));
+        out.push_back(moveAway(job, scene, r.other.piece, pieceTarget(r.piece), by));
     return out;
 }
 
@@ -186,13 +187,13 @@ void judgeWidth(const FloorContext& c) {
 
 /// A longer table, or one chair fewer.
 std::vector<Handle> widthHandles(const Reading& r, double target, const Project& job,
-                                 const Scene&) {
+                                 const Scene& scene) {
     const Piece& t = *job.scheme().byId(r.piece);
     const double k = target / r.value.value;
     std::vector<Handle> out;
-    out.push_back(resize(job, r.piece, SizeFigure::width, t.size.width.mm() * k,
+    out.push_back(resize(job, scene, r.piece, SizeFigure::width, t.size.width.mm() * k,
                          r.value.value / t.size.width.mm()));
-    out.push_back(resize(job, r.piece, SizeFigure::depth, t.size.depth.mm() * k,
+    out.push_back(resize(job, scene, r.piece, SizeFigure::depth, t.size.depth.mm() * k,
                          r.value.value / t.size.depth.mm()));
     return out;
 }

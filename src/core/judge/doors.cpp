@@ -71,19 +71,19 @@ int wallOfDoor(const Room& room, const Target& door) {
 }
 
 std::vector<Handle> swingHandles(const Reading& r, double target, const Project& job,
-                                 const Scene&) {
+                                 const Scene& scene) {
     if (r.piece == 0)
         return {}; // two leaves are as the doors are
     const Piece& p = *job.scheme().byId(r.piece);
     if (p.kind->flat())
-        return {resize(job, r.piece, SizeFigure::height, target, 1),
-                moveAway(job, r.piece, r.other, p.size.width.mm() / 4)};
+        return {resize(job, scene, r.piece, SizeFigure::height, target, 1),
+                moveAway(job, scene, r.piece, r.other, p.size.width.mm() / 4)};
     // Straight away from it, or aside along the room.
     const double by = target - r.value.value;
-    std::vector<Handle> out{moveAway(job, r.piece, r.other, by)};
+    std::vector<Handle> out{moveAway(job, scene, r.piece, r.other, by)};
     for (std::size_t w = 0; w < job.room->walls.size(); ++w)
         if (static_cast<int>(w) != wallOfDoor(*job.room, r.other)) {
-            auto aside = moveAway(job, r.piece, wallTarget(static_cast<int>(w)), -by);
+            auto aside = moveAway(job, scene, r.piece, wallTarget(static_cast<int>(w)), -by);
             aside.slope = -1;
             out.push_back(std::move(aside));
         }

@@ -54,8 +54,8 @@ const Reading* worsened(const Judged& before, const Judged& after) {
 } // namespace
 
 bool isGuarded(const Rule& r) {
-    constexpr std::array<std::string_view, 7> ids{"clash",        "inside",        "headroom",
-                                                  "door-swing",   "walkway-main",  "walkway-minor",
+    constexpr std::array<std::string_view, 7> ids{"clash",         "inside",       "headroom",
+                                                  "door-swing",    "walkway-main", "walkway-minor",
                                                   "turning-circle"};
     return std::find(ids.begin(), ids.end(), r.id) != ids.end();
 }
@@ -103,8 +103,8 @@ FoundAgain foundAgain(const Reading& r, const Judged& after, const std::vector<R
                now.also == r.also && now.inUse == r.inUse;
     };
     if (code->goneWhenMended) {
-        out.mended = std::none_of(
-            after.readings.begin(), after.readings.end(), [&](const Reading& now) {
+        out.mended =
+            std::none_of(after.readings.begin(), after.readings.end(), [&](const Reading& now) {
                 return now.rule == r.rule && now.piece == r.piece && isUpset(now, before);
             });
         return out;

@@ -1,5 +1,6 @@
 // What hangs: heights, widths and gaps of pictures and groups: art-centre, art-above, art-width,
 // art-shape, art-size, art-match, group-gap, air-beside, sconce-height, stair-art.
+#include "edit/grouping.h"
 #include "geometry/gap.h"
 #include "hang/free_wall.h"
 #include "judge/rule_code.h"
@@ -366,47 +367,34 @@ void judgeSteps(const WallContext& c) {
 
 // ---- what brings them right ----
 
-std::string nameOf(const Project& job, int id) {
-    return job.scheme().byId(id)->name;
+Tie tieOf(Tie::Kind kind, Target of = {}) {
+    Tie t;
+    t.kind = kind;
+    t.of = of;
+    return t;
 }
 
 std::vector<Handle> heightHandles(const Reading& r, double target, const Project& job,
-                                  const Scene&) {
-    return {{[&job, id = r.piece](double x) {
-                 return fmt::format("{} centre at {}", nameOf(job, id),
-                                    write(Length::millimetres(x), job.notation));
-             },
-             target, 1}};
+                                  const Scene& scene) {
+    return {tieAt(job, scene, r.piece, tieOf(Tie::Kind::height), target)};
 }
 
 std::vector<Handle> aboveHandles(const Reading& r, double target, const Project& job,
-                                 const Scene&) {
-    return {{[&job, id = r.piece, other = r.other](double x) {
-                 if (x < 0)
-                     return std::string();
-                 return fmt::format("{} {} above {}", nameOf(job, id),
-                                    writeGap(Length::millimetres(x), job.notation),
-                                    words(other, job.wording()));
-             },
-             target, 1}};
+                                 const Scene& scene) {
+    return {tieAt(job, scene, r.piece, tieOf(Tie::Kind::above, r.other), target)};
 }
 
 std::vector<Handle> stairHandles(const Reading& r, double target, const Project& job,
-                                 const Scene&) {
-    return {{[&job, id = r.piece](double x) {
-                 return fmt::format("{} centre {} over stairs", nameOf(job, id),
-                                    writeGap(Length::millimetres(x), job.notation));
-             },
-             target, 1}};
+                                 const Scene& scene) {
+    const Fixture* stairs = stairsOn(*scene.room, job.scheme().byId(r.piece)->wall());
+    if (stairs == nullptr)
+        return {};
+    return {tieAt(job, scene, r.piece, tieOf(Tie::Kind::height, targetOf(*stairs)), target)};
 }
 
-std::vector<Handle> stepHandles(const Reading& r, double target, const Project& job, const Scene&) {
-    return {{[&job, id = r.piece](double x) {
-                 return fmt::format("move {} {} {}", nameOf(job, id),
-                                    writeGap(Length::millimetres(std::abs(x)), job.notation),
-                                    x < 0 ? "left" : "right");
-             },
-             target - r.value.value, 1}};
+std::vector<Handle> stepHandles(const Reading& r, double target, const Project& job,
+                                const Scene& scene) {
+    return {moveRight(job, scene, r.piece, target - r.value.value)};
 }
 
 std::vector<Handle> widthHandles(const Reading& r, double target, const Project& job,
@@ -415,59 +403,55 @@ std::vector<Handle> widthHandles(const Reading& r, double target, const Project&
     const auto on = boxOn(r.other, p.wall(), scene);
     if (p.isGroup() || !on)
         return {};
-    return {resize(job, r.piece, SizeFigure::width, target * on->size().x, 1 / on->size().x)};
+    return {
+        resize(job, scene, r.piece, SizeFigure::width, target * on->size().x, 1 / on->size().x)};
 }
 
-std::vector<Handle> sizeHandles(const Reading& r, double target, const Project& job, const Scene&) {
+std::vector<Handle> sizeHandles(const Reading& r, double target, const Project& job,
+                                const Scene& scene) {
     const Piece& p = *job.scheme().byId(r.piece);
     if (p.isGroup() || r.value.value <= 0)
         return {};
     // In proportion: both sides grow by the root of how much the area is to.
-    const double grow = std::sqrt(target / r.value.value);
-    const double step = division(job.notation) / std::max(p.size.width, p.size.height);
-    return {{[&job, id = r.piece](double x) {
-                 Piece q = *job.scheme().byId(id);
-                 q.size.width = q.size.width * x;
-                 q.size.height = q.size.height * x;
-                 return fmt::format("size {} {}", q.name, sizeWords(q, job.notation));
-             },
-             grow, 2 * r.value.value, step}};
+    return {scaled(job, scene, r.piece, std::sqrt(target / r.value.value), 2 * r.value.value)};
 }
 
-std::vector<Handle> gapHandles(const Reading& r, double target, const Project& job, const Scene&) {
+/// A group set out in a form with its gap open.
+Handle setOutWith(const Project& job, const Scene& scene, int group, GroupForm form, double gap) {
+    return {.edit = [&job, &scene, group, form](double x) -> Result<Edit> {
+                if (x < 0)
+                    return Problem{"things don't hang into each other", ""};
+                return arrangeAs(job, scene, group, {form, Length::millimetres(x), 0});
+            },
+            .line =
+                [&job, group, form](double x) {
+                    return fmt::format("arrange {} as a {}, gap {}", job.scheme().byId(group)->name,
+                                       groupFormName(form),
+                                       writeGap(Length::millimetres(x), job.notation));
+                },
+            .start = gap};
+}
+
+std::vector<Handle> gapHandles(const Reading& r, double target, const Project& job,
+                               const Scene& scene) {
     const Piece& g = *job.scheme().byId(r.piece);
     if (g.plan.form == GroupForm::asPlaced)
-        return {saying(fmt::format("arrange {} as a grid, gap {}", g.name,
-                                   writeGap(Length::millimetres(target), job.notation))),
-                saying(fmt::format("arrange {} as a salon, gap {}", g.name,
-                                   writeGap(Length::millimetres(target), job.notation)))};
-    return {{[&job, id = r.piece](double x) {
-                 const Piece& group = *job.scheme().byId(id);
-                 return fmt::format("arrange {} as {}, gap {}", group.name,
-                                    groupFormName(group.plan.form),
-                                    writeGap(Length::millimetres(x), job.notation));
-             },
-             target, 1}};
+        return {setOutWith(job, scene, g.id, GroupForm::grid, target),
+                setOutWith(job, scene, g.id, GroupForm::salon, target)};
+    return {setOutWith(job, scene, g.id, g.plan.form, target)};
 }
 
-std::vector<Handle> airHandles(const Reading& r, double target, const Project& job, const Scene&) {
+std::vector<Handle> airHandles(const Reading& r, double target, const Project& job,
+                               const Scene& scene) {
+    // Away from each other: the other is to its right where the gap runs that way.
     const double by = target - r.value.value;
-    const bool left = r.at[1].x > r.at[0].x;
-    std::vector<Handle> out{{[&job, id = r.piece, left](double x) {
-                                 return fmt::format(
-                                     "move {} {} {}", nameOf(job, id),
-                                     writeGap(Length::millimetres(std::abs(x)), job.notation),
-                                     (x > 0) == left ? "left" : "right");
-                             },
-                             by, 1}};
-    if (r.other.is == Target::Is::piece && !job.scheme().byId(r.other.piece)->isGroup())
-        out.push_back({[&job, id = r.other.piece, left](double x) {
-                           return fmt::format(
-                               "move {} {} {}", nameOf(job, id),
-                               writeGap(Length::millimetres(std::abs(x)), job.notation),
-                               (x > 0) == left ? "right" : "left");
-                       },
-                       by, 1});
+    const double away = r.at[1].x > r.at[0].x ? -1 : 1;
+    std::vector<Handle> out{moveRight(job, scene, r.piece, away * by)};
+    out.back().slope = away;
+    if (r.other.is == Target::Is::piece && !job.scheme().byId(r.other.piece)->isGroup()) {
+        out.push_back(moveRight(job, scene, r.other.piece, -away * by));
+        out.back().slope = -away;
+    }
     return out;
 }
 

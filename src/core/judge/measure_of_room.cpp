@@ -51,11 +51,11 @@ void judgeScale(const FloorContext& c) {
 }
 
 std::vector<Handle> scaleHandles(const Reading& r, double target, const Project& job,
-                                 const Scene&) {
+                                 const Scene& scene) {
     if (r.piece == 0)
         return {};
     const double wall = job.room->walls[static_cast<std::size_t>(r.other.index)].length().mm();
-    return {resize(job, r.piece, SizeFigure::width, target * wall, 1 / wall)};
+    return {resize(job, scene, r.piece, SizeFigure::width, target * wall, 1 / wall)};
 }
 
 constexpr std::array<RuleCode, 1> codes{{{"scale", judgeScale, scaleHandles}}};

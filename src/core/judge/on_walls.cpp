@@ -2,6 +2,7 @@
 // mirror-shows. Clashes on a wall are in clash.cpp.
 #include "judge/on_walls.h"
 
+#include "edit/place.h"
 #include "hang/stock.h"
 #include "judge/rule_code.h"
 #include "measure/text.h"
@@ -268,50 +269,38 @@ void judgeMirrors(const WallContext& c) {
     }
 }
 
-std::string nameOf(const Project& job, int id) {
-    return job.scheme().byId(id)->name;
-}
-
-std::vector<Handle> sagHandles(const Reading& r, double, const Project& job, const Scene&) {
+std::vector<Handle> sagHandles(const Reading& r, double, const Project& job, const Scene& scene) {
     std::vector<Handle> out;
-    for (const int n : {2, 3, 4, 5})
-        out.push_back(saying(fmt::format("{} on {} brackets", nameOf(job, r.piece), n)));
-    const Piece& p = *job.scheme().byId(r.piece);
+    for (const int n : {2, 3, 4, 5}) {
+        Piece p = asItStands(job, scene, r.piece);
+        p.hanging.mount = Mount::brackets;
+        p.hanging.hooks = n;
+        out.push_back(
+            doing(fmt::format("{} on {} brackets", p.name, n), changePiece(job, std::move(p))));
+    }
     for (const double more : {1.25, 1.5, 2.0}) {
-        Piece q = p;
-        q.size.height = q.size.height * more;
-        out.push_back(saying(fmt::format("size {} {}", q.name, sizeWords(q, job.notation))));
+        const double thick = job.scheme().byId(r.piece)->size.height.mm() * more;
+        out.push_back(resize(job, scene, r.piece, SizeFigure::height, thick, 0));
     }
     return out;
 }
 
 std::vector<Handle> depthHandles(const Reading& r, double target, const Project& job,
-                                 const Scene&) {
-    return {resize(job, r.piece, SizeFigure::depth, target, 1)};
+                                 const Scene& scene) {
+    return {resize(job, scene, r.piece, SizeFigure::depth, target, 1)};
 }
 
-std::vector<Handle> stepHandles(const Reading& r, double target, const Project& job, const Scene&) {
-    std::vector<Handle> out;
-    const double by = target - r.value.value;
-    for (const char* way : {"left", "right", "up", "down"})
-        out.push_back({[&job, id = r.piece, way](double x) {
-                           return fmt::format(
-                               "move {} {} {}", nameOf(job, id),
-                               writeGap(Length::millimetres(std::abs(x)), job.notation), way);
-                       },
-                       by, 1});
-    return out;
+std::vector<Handle> stepHandles(const Reading& r, double target, const Project& job,
+                                const Scene& scene) {
+    return moveAnywhereOnWall(job, scene, r.piece, target - r.value.value, 1);
 }
 
-std::vector<Handle> studHandles(const Reading& r, double, const Project& job, const Scene&) {
-    const double by = r.at[1].x - r.at[0].x;
-    return {saying(fmt::format("{} on a cleat", nameOf(job, r.piece))),
-            {[&job, id = r.piece](double x) {
-                 return fmt::format("move {} {} {}", nameOf(job, id),
-                                    writeGap(Length::millimetres(std::abs(x)), job.notation),
-                                    x < 0 ? "left" : "right");
-             },
-             by, 1}};
+std::vector<Handle> studHandles(const Reading& r, double, const Project& job, const Scene& scene) {
+    Piece onCleat = asItStands(job, scene, r.piece);
+    onCleat.hanging.mount = Mount::cleat;
+    auto line = onCleat.name + " on a cleat";
+    return {doing(std::move(line), changePiece(job, std::move(onCleat))),
+            moveRight(job, scene, r.piece, r.at[1].x - r.at[0].x)};
 }
 
 constexpr std::array<RuleCode, 6> codes{{{"shelf-level", judgeShelves, noHandles},

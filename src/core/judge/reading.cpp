@@ -19,8 +19,8 @@ void replaceAll(std::string& s, std::string_view what, const std::string& with) 
 
 /// What a way leads to: "Bed 2 on its left side and 2 more", "it", "window 1".
 std::string goalOf(const Reading& r, const Wording& w) {
-    std::string out = r.goal == pieceTarget(r.piece) && r.part == 0 ? std::string("it")
-                                                                    : words(r.goal, w);
+    std::string out =
+        r.goal == pieceTarget(r.piece) && r.part == 0 ? std::string("it") : words(r.goal, w);
     if (r.part != 0)
         out = fmt::format("{} {} side",
                           r.goal == pieceTarget(r.piece) ? std::string("its")
@@ -60,9 +60,9 @@ std::string filled(std::string s, const Reading& r, const Wording& w) {
             proportionName(Length::millimetres(1000 * r.value.value), Length::millimetres(1000)));
     if (const Piece* also = r.also != 0 ? w.scheme.byId(r.also) : nullptr)
         replaceAll(s, "{also}", also->name);
-    replaceAll(s, "{best}", words(Amount{r.value.quantity, r.band.bestLow.value_or(
-                                                              r.band.low.value_or(0))},
-                                  w.notation));
+    replaceAll(s, "{best}",
+               words(Amount{r.value.quantity, r.band.bestLow.value_or(r.band.low.value_or(0))},
+                     w.notation));
     if (s.find("{piece}") != std::string::npos)
         replaceAll(s, "{piece}", subjectOf(r, w));
     if (s.find("{goal}") != std::string::npos)

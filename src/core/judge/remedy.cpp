@@ -1,8 +1,9 @@
 #include "judge/remedy.h"
 
-#include "edit/line.h"
+#include "edit/preview.h"
 #include "judge/guard.h"
 #include "judge/judging.h"
+#include "judge/rule_code.h"
 #include "measure/text.h"
 
 #include <fmt/format.h>
@@ -15,8 +16,8 @@ namespace mezzet {
 namespace {
 
 struct Trial {
-    Said said;
-    std::string line;
+    double number = 0; ///< the handle's
+    Edit edit;
     Applied after;
     Judged judged;    ///< whole when it is good, else nothing
     FoundAgain found; ///< the reading in question
@@ -39,15 +40,15 @@ struct Trying {
     [[nodiscard]] bool leaveOff() const { return stopped && stopped(); }
 };
 
-/// Tries a line. The reading in question is read first, then what is guarded, and the rest only
-/// when those are as wanted. Empty when the line can't be, or it was stopped.
-std::optional<Trial> attempt(const std::string& line, const Trying& of, const Wanted& wanted) {
-    if (line.empty() || of.leaveOff())
+/// Tries a number of a handle. The reading in question is read first, then what is guarded, and
+/// the rest only when those are as wanted. Empty when it can't be, or it was stopped.
+std::optional<Trial> attempt(const Handle& h, double x, const Trying& of, const Wanted& wanted) {
+    if (of.leaveOff())
         return {};
-    auto said = readLine(line, of.job);
-    if (!said)
+    auto edit = h.edit(x);
+    if (!edit || edit->acts.empty())
         return {};
-    auto after = apply(of.job, said->edit);
+    auto after = apply(of.job, *edit);
     if (!after)
         return {};
     Judging judging(*after->scene, *of.job.library.book, of.job.judgement, of.stopped);
@@ -57,32 +58,34 @@ std::optional<Trial> attempt(const std::string& line, const Trying& of, const Wa
         wanted.reached(found) && judging.readAll(wanted.guarded ? &of.before : nullptr);
     if (judging.soFar().stopped)
         return {};
-    return Trial{
-        std::move(*said), line, std::move(*after), good ? judging.take() : Judged{}, found, good};
+    return Trial{x,   std::move(*edit), std::move(*after), good ? judging.take() : Judged{}, found,
+                 good};
 }
 
 double stepOf(const Reading& r, const Project& job) {
     return r.value.quantity == Quantity::length ? division(job.notation).mm() : 0.0;
 }
 
-/// Turns a handle until the reading has the value, within half a division; the line's own rounding
-/// is part of what is tried.
+/// Turns a handle until the reading has the value, within half a division.
 std::optional<Trial> search(const Handle& h, double target, const Trying& of,
                             const Wanted& wanted) {
-    double x = h.start;
+    const double d = h.of == Handle::Of::ratio ? h.step : division(of.job.notation).mm();
+    const auto sayable = [&](double x) {
+        return h.of == Handle::Of::length ? std::round(x / d) * d : x;
+    };
+    double x = sayable(h.start);
     double lastX = 0;
     double lastValue = of.reading.value.value;
     bool first = true;
     for (int step = 0; step < 5; ++step) {
-        auto t = attempt(h.line(x), of, wanted);
-        if (!t)
-            return {};
-        if (t->good)
+        auto t = attempt(h, x, of, wanted);
+        if (!t || t->good)
             return t;
-        // A division more or less makes up for the rounding of the line.
-        const double d = h.division.value_or(division(of.job.notation).mm());
+        if (h.of == Handle::Of::nothing)
+            return {};
+        // A division more or less makes up for the rounding.
         for (const double nudge : {d, -d}) {
-            auto near = attempt(h.line(x + nudge), of, wanted);
+            auto near = attempt(h, x + nudge, of, wanted);
             if (near && near->good)
                 return near;
         }
@@ -96,7 +99,7 @@ std::optional<Trial> search(const Handle& h, double target, const Trying& of,
         lastX = x;
         lastValue = *t->found.value;
         first = false;
-        x += (target - *t->found.value) / slope;
+        x = sayable(x + (target - *t->found.value) / slope);
     }
     return {};
 }
@@ -185,6 +188,12 @@ double movedBy(const Scene& before, const Scene& after) {
     return sum;
 }
 
+/// A trial as it is offered: only now is it put in words.
+Remedy saidAs(const Handle& h, const Trial& t, const Project& job, const Scene& was, Weighed w) {
+    return {h.line(t.number),   t.edit, previewOf(job, was, t.edit, t.after), std::move(w.upsets),
+            std::move(w.mends), 1};
+}
+
 /// The best single move. With `anyCost`, one that costs what is guarded too: the first of a chain
 /// that makes it good again.
 std::optional<Step> singleStep(const Trying& of, const Scene& scene, bool anyCost) {
@@ -209,9 +218,7 @@ std::optional<Step> singleStep(const Trying& of, const Scene& scene, bool anyCos
                 (cost > least || (cost == least && w.upsets.size() >= best->remedy.upsets.size())))
                 continue;
             least = cost;
-            best = Step{Remedy{t->line, t->said.edit, t->said.preview, std::move(w.upsets),
-                               std::move(w.mends), 1},
-                        std::move(*t)};
+            best = Step{saidAs(h, *t, of.job, scene, std::move(w)), std::move(*t)};
         }
         if (best && best->remedy.upsets.empty())
             return best;
@@ -431,10 +438,7 @@ Result<Remedy> bringTo(const Reading& r, double value, const Project& job, const
         };
         for (const Handle& h : code->handles(r, value, job, scene)) {
             if (auto t = search(h, value, of, {reached, false})) {
-                auto w = weigh(of, *t);
-                return Remedy{
-                    t->line, t->said.edit, t->said.preview, std::move(w.upsets), std::move(w.mends),
-                    1};
+                return saidAs(h, *t, job, scene, weigh(of, *t));
             }
         }
     }

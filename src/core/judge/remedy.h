@@ -46,7 +46,7 @@ struct Mended {
     std::vector<std::string> lines; ///< the steps, as they would be typed
     std::vector<std::string> why;   ///< of each step, the reading it mends
     std::vector<std::vector<std::string>> but; ///< of each step, all that it upsets
-    int before = 0;                 ///< readings to mend, before and after
+    int before = 0;                            ///< readings to mend, before and after
     int after = 0;
     bool stopped = false;
 };

@@ -2,6 +2,7 @@
 
 #include "hang/free_wall.h"
 #include "judge/floor_ways.h"
+#include "judge/handle.h"
 #include "judge/on_walls.h"
 #include "judge/reading.h"
 
@@ -87,16 +88,6 @@ struct Measure {
     OfWalls walls = nullptr;
 };
 
-/// One line that could bring a reading to another value, with a number in it to be found.
-struct Handle {
-    /// Of the number: mm, or the ratio. Empty for a number that no sentence says.
-    std::function<std::string(double)> line;
-    double start = 0; ///< the number that should do it, if all goes straight
-    double slope = 1; ///< how the value is expected to change with the number
-    /// How much of the number is one division of the tape; nothing for a number of millimetres.
-    std::optional<double> division{};
-};
-
 /// The code of one rule.
 struct RuleCode {
     std::string_view id;
@@ -131,21 +122,5 @@ struct RuleCode {
 /// A rule of the book that nothing measures, or code that the book has no rule for; a book and a
 /// program that don't belong together are not used.
 [[nodiscard]] std::optional<Problem> unpaired(const RuleBook&);
-
-// ---- shared by the rules ----
-
-/// For a rule that nothing brings to another value by itself.
-[[nodiscard]] std::vector<Handle> noHandles(const Reading&, double, const Project&, const Scene&);
-
-/// "move NAME 6" away from OTHER", growing or shrinking the gap by target - value.
-[[nodiscard]] Handle moveAway(const Project&, int id, const Target& other, double by);
-/// "NAME 16" from OTHER" for the tie behind a gap between two pieces, whichever has it; empty when
-/// neither is tied to the other.
-[[nodiscard]] std::vector<Handle> retape(const Project&, int id, int other, double by);
-/// "size NAME 48 x 26 x 17" with one figure open.
-enum class SizeFigure { width, depth, height };
-/// Any line as it is: something to say when no number will do.
-[[nodiscard]] Handle saying(std::string line);
-[[nodiscard]] Handle resize(const Project&, int id, SizeFigure, double start, double slope);
 
 } // namespace mezzet

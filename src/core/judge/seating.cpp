@@ -133,43 +133,37 @@ void judgeLength(const FloorContext& c) {
     });
 }
 
-std::vector<Handle> gapHandles(const Reading& r, double target, const Project& job, const Scene&) {
+std::vector<Handle> gapHandles(const Reading& r, double target, const Project& job,
+                               const Scene& scene) {
     const double by = target - r.value.value;
     const int seat = r.other.piece;
-    auto out = retape(job, r.piece, seat, by);
+    auto out = retape(job, scene, r.piece, seat, by);
     if (out.empty()) {
         Tie t;
         t.kind = Tie::Kind::fromPiece;
         t.of = r.other;
-        out.push_back({[&job, t, id = r.piece](double x) {
-                           Tie next = t;
-                           next.distance = Length::millimetres(x);
-                           if (x < 0)
-                               return std::string();
-                           return job.scheme().byId(id)->name + " " + words(next, job.wording());
-                       },
-                       target, 1});
+        out.push_back(tieAt(job, scene, r.piece, t, target));
     }
-    out.push_back(moveAway(job, r.piece, r.other, by));
-    out.push_back(moveAway(job, seat, pieceTarget(r.piece), by));
+    out.push_back(moveAway(job, scene, r.piece, r.other, by));
+    out.push_back(moveAway(job, scene, seat, pieceTarget(r.piece), by));
     return out;
 }
 
 std::vector<Handle> levelHandles(const Reading& r, double target, const Project& job,
-                                 const Scene&) {
+                                 const Scene& scene) {
     const Piece& table = *job.scheme().byId(r.piece);
     const double by = target - r.value.value;
-    return {resize(job, r.piece, SizeFigure::height, table.size.height.mm() + by, 1)};
+    return {resize(job, scene, r.piece, SizeFigure::height, table.size.height.mm() + by, 1)};
 }
 
 std::vector<Handle> lengthHandles(const Reading& r, double target, const Project& job,
-                                  const Scene&) {
+                                  const Scene& scene) {
     const Piece& table = *job.scheme().byId(r.piece);
     const Piece& sofa = *job.scheme().byId(r.other.piece);
     const bool wide = table.size.width >= table.size.depth;
     const double sofaLength = sofa.size.width.mm();
-    return {resize(job, r.piece, wide ? SizeFigure::width : SizeFigure::depth, target * sofaLength,
-                   1 / sofaLength)};
+    return {resize(job, scene, r.piece, wide ? SizeFigure::width : SizeFigure::depth,
+                   target * sofaLength, 1 / sofaLength)};
 }
 
 constexpr std::array<RuleCode, 3> codes{{{"seat-to-table", judgeGap, gapHandles},

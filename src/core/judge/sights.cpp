@@ -2,6 +2,7 @@
 // screen-to-console, screen-glare.
 #include "judge/sights.h"
 
+#include "edit/place.h"
 #include "geometry/gap.h"
 #include "geometry/polygon.h"
 #include "judge/at_table.h"
@@ -230,7 +231,10 @@ void judgeBack(const FloorContext& c) {
 
 std::vector<Handle> backHandles(const Reading& r, double, const Project& job, const Scene& scene) {
     const Piece& p = *job.scheme().byId(r.piece);
-    std::vector<Handle> out{saying(p.name + ", finished back")};
+    Piece finished = asItStands(job, scene, r.piece);
+    finished.finishedBack = finished.kind->bareBack ? std::optional(true) : std::nullopt;
+    std::vector<Handle> out{
+        doing(p.name + ", finished back", changePiece(job, std::move(finished)))};
     // Against the wall its back is nearest to.
     const Placed& where = *scene.byId(p.id);
     const Wall* best = nullptr;
@@ -242,8 +246,13 @@ std::vector<Handle> backHandles(const Reading& r, double, const Project& job, co
             best = &w;
         }
     }
-    if (best != nullptr && !p.locked)
-        out.push_back(saying(fmt::format("move {} against wall {}", p.name, best->name)));
+    if (best != nullptr && !p.locked) {
+        Tie back;
+        back.kind = Tie::Kind::against;
+        back.of = wallTarget(static_cast<int>(best - scene.room->walls.data()));
+        out.push_back(doing(fmt::format("move {} against wall {}", p.name, best->name),
+                            tiePiece(job, scene, p.id, back)));
+    }
     return out;
 }
 
@@ -328,12 +337,12 @@ void judgeConsole(const FloorContext& c) {
 }
 
 std::vector<Handle> consoleHandles(const Reading& r, double target, const Project& job,
-                                   const Scene&) {
+                                   const Scene& scene) {
     const double under = job.scheme().byId(r.other.piece)->size.width.mm();
     const double screen = job.scheme().byId(r.piece)->size.width.mm();
-    return {
-        resize(job, r.other.piece, SizeFigure::width, screen / target, -screen / (under * under)),
-        resize(job, r.piece, SizeFigure::width, target * under, 1 / under)};
+    return {resize(job, scene, r.other.piece, SizeFigure::width, screen / target,
+                   -screen / (under * under)),
+            resize(job, scene, r.piece, SizeFigure::width, target * under, 1 / under)};
 }
 
 /// Where a window is mirrored in a screen for the seat that looks at it: the share of the window's

@@ -3,9 +3,11 @@
 #include "judge/talk.h"
 
 #include "edit/arrange.h"
+#include "edit/place.h"
 #include "geometry/gap.h"
 #include "judge/at_table.h"
 #include "judge/rule_code.h"
+#include "measure/text.h"
 
 #include <fmt/format.h>
 
@@ -97,15 +99,23 @@ void judgeLevel(const FloorContext& c) {
 }
 
 std::vector<Handle> levelHandles(const Reading& r, double target, const Project& job,
-                                 const Scene&) {
+                                 const Scene& scene) {
     const Piece& high = *job.scheme().byId(r.piece);
     const Piece& low = *job.scheme().byId(r.other.piece);
-    const auto seat = [&job](const Piece& p, double start, double slope) {
-        return Handle{[&job, name = p.name](double x) {
-                          return fmt::format("{} seat {}", name,
-                                             writeGap(Length::millimetres(x), job.notation));
-                      },
-                      start, slope};
+    const auto seat = [&](const Piece& p, double start, double slope) {
+        return Handle{.edit =
+                          [&job, &scene, id = p.id](double x) {
+                              Piece q = asItStands(job, scene, id);
+                              q.heights.seat = Length::millimetres(x);
+                              return changePiece(job, std::move(q));
+                          },
+                      .line =
+                          [&job, name = p.name](double x) {
+                              return fmt::format("{} seat {}", name,
+                                                 writeGap(Length::millimetres(x), job.notation));
+                          },
+                      .start = start,
+                      .slope = slope};
     };
     return {seat(high, low.heights.seat->mm() + target, 1),
             seat(low, high.heights.seat->mm() - target, -1)};
@@ -225,18 +235,44 @@ void judgeReach(const FloorContext& c) {
     }
 }
 
+/// A new small table beside a seat.
+std::optional<Handle> tableBeside(const Project& job, const Scene& scene, const Piece& seat,
+                                  Side side) {
+    const KindPtr kind = job.library.kit->byId("round-side-table");
+    if (!kind)
+        return {};
+    Piece p = pieceOf(kind);
+    p.pose.at = scene.room->middle();
+    p.name = job.scheme().freeName(kind->name);
+    Placement where;
+    Tie beside;
+    beside.kind = Tie::Kind::fromPiece;
+    beside.of = pieceTarget(seat.id);
+    beside.side = side;
+    beside.distance = job.library.book->habit("table-beside-seat");
+    Tie centred;
+    centred.kind = Tie::Kind::centredOn;
+    centred.of = beside.of;
+    centred.side = side;
+    where.ties = {beside, centred};
+    auto line = fmt::format("add {} {}, {}", foldCase(kind->name), words(beside, job.wording()),
+                            words(centred, job.wording()));
+    return doing(std::move(line), placePiece(job, scene, std::move(p), std::move(where)));
+}
+
 std::vector<Handle> reachHandles(const Reading& r, double target, const Project& job,
-                                 const Scene&) {
+                                 const Scene& scene) {
     std::vector<Handle> out;
     const Piece& seat = *job.scheme().byId(r.piece);
     if (r.to.is == Target::Is::piece) {
-        out = retape(job, r.to.piece, r.piece, target - r.value.value);
-        auto nearer = moveAway(job, r.to.piece, pieceTarget(r.piece), target - r.value.value);
+        out = retape(job, scene, r.to.piece, r.piece, target - r.value.value);
+        auto nearer =
+            moveAway(job, scene, r.to.piece, pieceTarget(r.piece), target - r.value.value);
         out.push_back(nearer);
     }
-    for (const char* side : {"right of", "left of"})
-        out.push_back(saying(fmt::format("add round side table 3in {} {}, centred on {}", side,
-                                         seat.name, seat.name)));
+    for (const Side side : {Side::right, Side::left})
+        if (auto table = tableBeside(job, scene, seat, side))
+            out.push_back(std::move(*table));
     return out;
 }
 
@@ -287,7 +323,9 @@ std::vector<Handle> countHandles(const Reading& r, double, const Project& job, c
         const int wanted =
             now + static_cast<int>(std::ceil(r.band.low.value_or(0) - r.value.value));
         if (wanted <= seatsBy(scene.piece(t), each))
-            out.push_back(saying(fmt::format("seat {} with {}", scene.piece(t).name, wanted)));
+            if (const KindPtr chair = usualChair(job, scene.piece(t).id))
+                out.push_back(doing(fmt::format("seat {} with {}", scene.piece(t).name, wanted),
+                                    seatTable(job, whole, scene.piece(t).id, wanted, chair)));
     }
     return out;
 }
@@ -331,11 +369,11 @@ void judgePushed(const FloorContext& c) {
     c.note(first, pieceTarget(second), Amount::of(lane->apart), lane->onFirst, lane->onSecond);
 }
 
-std::vector<Handle> apart(const Reading& r, double target, const Project& job, const Scene&) {
+std::vector<Handle> apart(const Reading& r, double target, const Project& job, const Scene& scene) {
     const double by = target - r.value.value;
-    auto out = retape(job, r.piece, r.other.piece, by);
-    out.push_back(moveAway(job, r.piece, r.other, by));
-    out.push_back(moveAway(job, r.other.piece, pieceTarget(r.piece), by));
+    auto out = retape(job, scene, r.piece, r.other.piece, by);
+    out.push_back(moveAway(job, scene, r.piece, r.other, by));
+    out.push_back(moveAway(job, scene, r.other.piece, pieceTarget(r.piece), by));
     return out;
 }
 

@@ -127,12 +127,12 @@ void judgeAccess(const FloorContext& c) {
     }
 }
 
-std::vector<Handle> clear(const Reading& r, double target, const Project& job, const Scene&) {
+std::vector<Handle> clear(const Reading& r, double target, const Project& job, const Scene& scene) {
     const double by = target - r.value.value;
     std::vector<Handle> out;
-    out.push_back(moveAway(job, r.piece, r.other, by));
+    out.push_back(moveAway(job, scene, r.piece, r.other, by));
     if (r.other.is == Target::Is::piece)
-        out.push_back(moveAway(job, r.other.piece, pieceTarget(r.piece), by));
+        out.push_back(moveAway(job, scene, r.other.piece, pieceTarget(r.piece), by));
     return out;
 }
 

@@ -228,7 +228,7 @@ void judgeTurning(const FloorContext& c) {
 }
 
 /// Either side of the pinch gives way.
-std::vector<Handle> widen(const Reading& r, double target, const Project& job, const Scene&) {
+std::vector<Handle> widen(const Reading& r, double target, const Project& job, const Scene& scene) {
     const double by = target - r.value.value;
     std::vector<Handle> out;
     if (r.piece == 0)
@@ -247,7 +247,7 @@ std::vector<Handle> widen(const Reading& r, double target, const Project& job, c
         if (from.is == Target::Is::piece && tableAt(from.piece) == piece)
             return;
         if (!job.scheme().byId(piece)->locked)
-            out.push_back(moveAway(job, piece, from, by));
+            out.push_back(moveAway(job, scene, piece, from, by));
     };
     apart(r.piece, r.other);
     if (r.other.is == Target::Is::piece)

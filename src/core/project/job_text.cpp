@@ -89,7 +89,7 @@ json jsonOf(const Tie& t) {
         j["place"] = t.place;
         j["places"] = t.places;
     }
-    if (has(TieField::side) || (has(TieField::sideIfNotFront) && t.side != Side::front))
+    if (has(TieField::side))
         j["side"] = wordFor(sideWords, t.side);
     if (has(TieField::levelOf))
         j["levelOf"] = wordFor(levelWords, t.levelOf);
@@ -97,6 +97,8 @@ json jsonOf(const Tie& t) {
         j["level"] = wordFor(levelWords, t.level);
     if (has(TieField::distance))
         j["distance"] = t.distance.mm();
+    if (has(TieField::sideIfNotFront) && t.side != Side::front)
+        j["side"] = wordFor(sideWords, t.side);
     if (has(TieField::measuredTo) && t.to == MeasuredTo::centre)
         j["to"] = "centre";
     carry(j, t.extra);

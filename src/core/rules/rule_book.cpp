@@ -70,9 +70,9 @@ Rule readRule(const json& j, double unit, const RuleBook& book) {
     if (!j.is_object())
         throw Fault{"it is not an object", "each rule is {\"id\": …, \"title\": …}"};
     static const std::set<std::string> known{
-        "id",    "title", "measures", "quantity", "band",    "bands",      "best",   "right",
-        "tight", "loose", "source",   "settings", "numbers", "seenInPlan", "weight", "note",
-        "instead"};
+        "id",      "title",      "measures", "quantity", "band",   "bands",
+        "best",    "right",      "tight",    "loose",    "source", "settings",
+        "numbers", "seenInPlan", "weight",   "note",     "instead"};
     for (const auto& item : j.items())
         if (known.count(item.key()) == 0)
             throw Fault{fmt::format("it has a field “{}” that is not known", item.key()),
@@ -153,6 +153,28 @@ Rule readRule(const json& j, double unit, const RuleBook& book) {
     return r;
 }
 
+Habit readHabit(const json& j, double unit) {
+    if (!j.is_object())
+        throw Fault{"it is not an object", "each habit is {\"id\": …, \"length\": …}"};
+    Habit h;
+    h.id = text(j, "id", true);
+    h.says = text(j, "says", true);
+    h.source = text(j, "source", true);
+    if (std::find(std::begin(habitIds), std::end(habitIds), h.id) == std::end(habitIds))
+        throw Fault{fmt::format("nothing asks for the habit “{}”", h.id), "take it out"};
+    const auto [low, high] = bounds(j.value("between", json()), "“between”", unit);
+    if (!low || !high)
+        throw Fault{"“between” has no two bounds", "write it like [6, 12]"};
+    if (!j.contains("length") || !j["length"].is_number())
+        throw Fault{"“length” is no number", "write a bare number"};
+    h.length = Length::millimetres(j["length"].get<double>() * unit);
+    h.low = Length::millimetres(*low);
+    h.high = Length::millimetres(*high);
+    if (h.length < h.low || h.length > h.high)
+        throw Fault{"“length” is not between its bounds", "see “between”"};
+    return h;
+}
+
 } // namespace
 
 Length Rule::setting(std::string_view name) const {
@@ -164,10 +186,9 @@ std::string Rule::filled(std::string s, Notation n) const {
         const auto mark = "{" + name + "}";
         std::string said;
         for (auto at = s.find(mark); at != std::string::npos; at = s.find(mark, at + said.size())) {
-            said = plain.count(name) == 0 ? words(Amount{Quantity::length, value}, n)
-                   : value > 0 && value < 0.02
-                       ? fmt::format("1/{:.0f}", 1 / value)
-                       : fmt::format("{:g}", value);
+            said = plain.count(name) == 0      ? words(Amount{Quantity::length, value}, n)
+                   : value > 0 && value < 0.02 ? fmt::format("1/{:.0f}", 1 / value)
+                                               : fmt::format("{:g}", value);
             s.replace(at, mark.size(), said);
         }
     }
@@ -183,6 +204,12 @@ const Rule* RuleBook::byId(std::string_view id) const {
     const auto it =
         std::find_if(rules.begin(), rules.end(), [&](const Rule& r) { return r.id == id; });
     return it == rules.end() ? nullptr : &*it;
+}
+
+Length RuleBook::habit(std::string_view id) const {
+    const auto it =
+        std::find_if(habits.begin(), habits.end(), [&](const Habit& h) { return h.id == id; });
+    return it == habits.end() ? Length{} : it->length;
 }
 
 const School* RuleBook::schoolById(std::string_view id) const {
@@ -228,6 +255,15 @@ Result<RuleBookPtr> readRuleBook(std::string_view content, std::string_view file
                 throw Fault{fmt::format("the rule “{}” is there twice", rule.id), "keep one"};
             book->rules.push_back(std::move(rule));
         }
+        list = "habits";
+        entry = 0;
+        for (const auto& h : j.value("habits", json::array())) {
+            ++entry;
+            auto habit = readHabit(h, unit);
+            if (book->habit(habit.id) > Length{})
+                throw Fault{fmt::format("the habit “{}” is there twice", habit.id), "keep one"};
+            book->habits.push_back(std::move(habit));
+        }
     } catch (const Fault& f) {
         return refuse(fmt::format("{}, entry {}: {}", list, entry, f.what), f.remedy);
     } catch (const json::exception& e) {
@@ -236,6 +272,10 @@ Result<RuleBookPtr> readRuleBook(std::string_view content, std::string_view file
     }
     if (book->schools.empty() || book->rules.empty())
         return refuse("the rule book has no schools or no rules", "see docs/rules.md");
+    for (const auto id : habitIds)
+        if (book->habit(id) <= Length{})
+            return refuse(fmt::format("the rule book has no habit “{}”", id),
+                          "add it under “habits”");
     return RuleBookPtr(book);
 }
 

@@ -55,7 +55,7 @@ struct Rule {
     std::string right; ///< said when it sits in its band; {value}, {low} and {high} are replaced
     std::string tight;
     std::string loose;
-    std::string note;       ///< said when it is only for information; `right` when there is none
+    std::string note; ///< said when it is only for information; `right` when there is none
     /// Said instead of those in cases the rule's code tells apart, by their words.
     std::map<std::string, std::string, std::less<>> instead{};
     std::string source;     ///< where the band comes from
@@ -74,6 +74,19 @@ struct Rule {
     [[nodiscard]] std::string measuresIn(Notation n) const { return filled(measures, n); }
 };
 
+/// A length the trade goes by where nothing is said, with its reason.
+struct Habit {
+    std::string id;
+    std::string says;
+    Length length;
+    Length low; ///< what a book may put in its place
+    Length high;
+    std::string source;
+};
+/// The habits the program asks for; a book has each of them, and no other.
+inline constexpr std::string_view habitIds[] = {"front-legs-on-rug", "beside-on-wall",
+                                                "chair-drawn", "table-beside-seat"};
+
 /// What a shelf is made of.
 struct ShelfMaterial {
     std::string name;
@@ -86,9 +99,12 @@ struct ShelfMaterial {
 struct RuleBook {
     std::vector<School> schools;
     std::vector<Rule> rules;
+    std::vector<Habit> habits{};
     std::vector<ShelfMaterial> shelving{}; ///< from data/walls/, not from the book
 
     [[nodiscard]] const Rule* byId(std::string_view id) const;
+    /// One of habitIds.
+    [[nodiscard]] Length habit(std::string_view id) const;
     [[nodiscard]] const School* schoolById(std::string_view id) const;
     /// Forgiving: any order of the words, any case, "close and low" for "low-and-close".
     [[nodiscard]] const School* schoolByWords(std::string_view) const;

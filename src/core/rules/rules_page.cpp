@@ -38,26 +38,27 @@ std::string bandWords(const Band& b, Quantity q) {
 } // namespace
 
 std::string rulesPage(const RuleBook& book) {
-    std::string out = "# Rules\n\n"
-                      "Made from `data/rules/book.json` by `mezzet-cli rules`: change the book, "
-                      "not this page. Lengths "
-                      "are in inches.\nThe code that measures each is in `src/core/judge/`, a file "
-                      "a subject. A value "
-                      "within 0.005 mm of a bound sits on\nit. A job picks a school as a whole "
-                      "(`school …`), rule by "
-                      "rule (`rule …`), or its own band (`band …`); a studio\nkeeps its bands for "
-                      "the jobs it begins "
-                      "(Judge, Keep these bands for the studio).\n\n"
-                      "A remedy is found by asking which tie's number, step or size would bring "
-                      "the reading to the "
-                      "middle of its band,\nthen to its near edge, and trying each on the whole "
-                      "scene; the one that "
-                      "leaves least to mend, and moves least, is\noffered, with all that it upsets "
-                      "and what it mends. When "
-                      "it upsets something, up to two further moves are\nlooked for that mend "
-                      "that. Nothing is offered that makes or worsens a clash, a thing past a wall, "
-                      "a stopped\ndoor or a way, or that leaves as much wrong as it mends. A remedy "
-                      "is a line that can be typed.\n\n";
+    std::string out =
+        "# Rules\n\n"
+        "Made from `data/rules/book.json` by `mezzet-cli rules`: change the book, "
+        "not this page. Lengths "
+        "are in inches.\nThe code that measures each is in `src/core/judge/`, a file "
+        "a subject. A value "
+        "within 0.005 mm of a bound sits on\nit. A job picks a school as a whole "
+        "(`school …`), rule by "
+        "rule (`rule …`), or its own band (`band …`); a studio\nkeeps its bands for "
+        "the jobs it begins "
+        "(Judge, Keep these bands for the studio).\n\n"
+        "A remedy is found by asking which tie's number, step or size would bring "
+        "the reading to the "
+        "middle of its band,\nthen to its near edge, and trying each on the whole "
+        "scene; the one that "
+        "leaves least to mend, and moves least, is\noffered, with all that it upsets "
+        "and what it mends. When "
+        "it upsets something, up to two further moves are\nlooked for that mend "
+        "that. Nothing is offered that makes or worsens a clash, a thing past a wall, "
+        "a stopped\ndoor or a way, or that leaves as much wrong as it mends. A remedy "
+        "is a line that can be typed.\n\n";
     for (const auto& s : book.schools)
         out += fmt::format("- **{}** (`{}`): {}\n", s.title, s.id, s.says);
     for (const Rule& r : book.rules) {
@@ -75,6 +76,12 @@ std::string rulesPage(const RuleBook& book) {
         for (const auto& [when, says] : r.instead)
             out += fmt::format("- When {}: {}\n", when, r.filled(says, {Units::inches, 16}));
     }
+    out += "\n# Habits\n\nWhat is done where nothing is said.\n\n";
+    for (const Habit& h : book.habits)
+        out += fmt::format("- `{}`: {} {:g} in; a book may put {:g} to {:g} in its place. Source: "
+                           "{}.\n",
+                           h.id, h.says, h.length.inInches(), h.low.inInches(), h.high.inInches(),
+                           h.source);
     return out;
 }
 

@@ -36,11 +36,12 @@ TieLines overFloor(const TieAsk& ask, double z) {
                    (nosingAt(*stairs, ask.along) - slope * ask.along + z) / scale};
 }
 
-std::string onlyOverStairs(const Tie& t, const Piece&, const Room& room, const Scheme&) {
+std::string onlyOverStairs(const Tie& t, const Piece& p, const Room& room, const Scheme&) {
     const Fixture* f = fixtureOf(room, t.of);
-    return f == nullptr || f->kind == FixtureKind::stairs
-               ? ""
-               : "only a stair's nosing line is hung over like this";
+    return f == nullptr                     ? ""
+           : f->kind != FixtureKind::stairs ? "only a stair's nosing line is hung over like this"
+           : f->wall != p.wall()            ? "those stairs are not on its wall"
+                                            : "";
 }
 
 /// Straight up, also where the line is aslant over a stair.

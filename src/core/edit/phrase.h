@@ -1,0 +1,108 @@
+#pragma once
+
+#include "edit/words_reader.h"
+#include "scheme/tie_kind.h"
+
+#include <span>
+
+namespace mezzet {
+
+/// What a clause is read into. A phrase's reader finds the words it begins with taken already.
+class Placing {
+public:
+    Placing(WordsReader& words, const Piece& subject, const Scene& scene, SurfaceId lookedAt);
+
+    /// Reads clauses to the end of the line. Throws LineFault.
+    Placement read();
+
+    WordsReader& in;
+    const Piece& subject;
+    const Scene& scene;
+    Placement out;
+    std::size_t start = 0; ///< where the clause begins
+    std::string_view said; ///< the words it begins with, as the phrase spells them
+    Length measured;       ///< the length before the words, of a phrase that has one
+    Hanging hanging;       ///< of the subject, with what was said of it
+    std::optional<int> saidWall;
+    std::optional<int> wall; ///< the one it is on, or said to be
+
+    // ---- for the readers ----
+
+    Tie& add(Tie::Kind);
+    /// What is named next.
+    [[nodiscard]] Target target(bool pieces = true);
+    /// The same, but one of these.
+    [[nodiscard]] Target target(const Targets& fine, const char* phrase);
+    /// What was named last, which “centred” alone is about.
+    [[nodiscard]] const Target& last() const { return last_; }
+    /// Points at the whole clause.
+    [[noreturn]] void fault(std::string what, std::string remedy);
+    /// ", 3 left" after a tie: shifts it. `back` and `on` are the words for less and more.
+    void shift(std::size_t tie, std::initializer_list<std::string_view> back,
+               std::initializer_list<std::string_view> on);
+    /// Centred on what comes next, or on what was named last, and shifted.
+    void centred();
+    /// The gap it keeps beside a thing when no number is said: the one it has, or `usual`.
+    [[nodiscard]] Length standing(Length usual) const;
+    /// The surface it is on now, or was said to be on.
+    [[nodiscard]] SurfaceId now() const { return out.on.value_or(subject.on); }
+    [[nodiscard]] std::string name() const {
+        return subject.name.empty() ? subject.kind->name : subject.name;
+    }
+
+private:
+    bool clause(const std::vector<const struct Phrase*>& all);
+    [[noreturn]] void unknown(bool afterLength);
+    void settleSides();
+    void settleWall();
+
+    SurfaceId lookedAt_;
+    Target last_;
+};
+
+/// What must come after a phrase's words before a name ends there.
+enum class Follows {
+    anything,
+    length,
+    number,
+    place,    ///< any word
+    measure,  ///< a length, “with” or “on”
+    material, ///< what a shelf can be made of
+    pause     ///< a comma, the end, a length or another phrase
+};
+
+/// One clause of the line: what it begins with, of what it is said, and what reads it. A new one is
+/// an entry in one of the files phrases_*.cpp.
+struct Phrase {
+    std::vector<std::string_view> begins; ///< any of these
+    bool afterLength = false;             ///< a length comes before the words: "16 from sofa"
+    Flags<SaidOf> of;
+    /// Reads on. False when it is none of this after all: nothing is taken then.
+    bool (*read)(Placing&);
+    Follows follows = Follows::anything;
+    const char* help;    ///< what it fixes, as the help says it
+    const char* example; ///< one or more, parted by "; "; empty where another's tells it too
+};
+
+/// The phrases by what they are about; a new subject is one more file, and a line in phrases.cpp.
+[[nodiscard]] std::span<const Phrase> floorPhrases();
+[[nodiscard]] std::span<const Phrase> boardPhrases();
+[[nodiscard]] std::span<const Phrase> ceilingPhrases();
+[[nodiscard]] std::span<const Phrase> wallPhrases();
+[[nodiscard]] std::span<const Phrase> heldPhrases();
+[[nodiscard]] std::span<const Phrase> toldPhrases();
+
+/// A table of them with a heading.
+struct PhraseGroup {
+    const char* title;
+    std::span<const Phrase> phrases;
+};
+[[nodiscard]] std::span<const PhraseGroup> phraseGroups();
+
+/// Whether a phrase about such pieces begins where the reader is, so that a name or a size ends
+/// there. `afterLength`: one that follows a length.
+[[nodiscard]] bool phraseAhead(WordsReader&, bool afterLength,
+                               Flags<SaidOf> of = {SaidOf::floor, SaidOf::ceiling, SaidOf::wall,
+                                                   SaidOf::board});
+
+} // namespace mezzet

@@ -1,0 +1,276 @@
+// The table of clauses, and how a line goes by it.
+#include "edit/phrase.h"
+
+#include "measure/text.h"
+#include "scheme/on_wall.h"
+
+#include <fmt/format.h>
+
+#include <algorithm>
+
+namespace mezzet {
+
+std::span<const PhraseGroup> phraseGroups() {
+    static const PhraseGroup groups[] = {
+        {"Where it stands", floorPhrases()},     {"On a top, on a shelf", boardPhrases()},
+        {"Under the ceiling", ceilingPhrases()}, {"On a wall", wallPhrases()},
+        {"How it is held there", heldPhrases()}, {"What is told of it", toldPhrases()},
+    };
+    return groups;
+}
+
+namespace {
+
+/// Every phrase, the more particular before what is said of all that stands.
+const std::vector<const Phrase*>& allPhrases() {
+    static const auto all = [] {
+        std::vector<const Phrase*> out;
+        const auto groups = phraseGroups();
+        for (auto g = groups.rbegin(); g != groups.rend(); ++g)
+            for (const Phrase& p : g->phrases)
+                out.push_back(&p);
+        return out;
+    }();
+    return all;
+}
+
+/// A phrase whose words stand ahead.
+struct Begun {
+    std::size_t end = 0; ///< behind them; 0 for none
+    std::string_view words;
+    const Phrase* phrase = nullptr;
+};
+Begun begun(WordsReader& in, const Phrase& p) {
+    const std::size_t start = in.at();
+    Begun out;
+    for (const std::string_view words : p.begins)
+        if (in.take({words})) {
+            if (in.at() > out.end)
+                out = {in.at(), words, &p};
+            in.goTo(start);
+        }
+    return out;
+}
+
+bool followed(WordsReader& in, Follows how) {
+    switch (how) {
+    case Follows::anything:
+        return true;
+    case Follows::length:
+        return in.lengthAhead();
+    case Follows::number: {
+        const auto w = in.ahead();
+        return !w.empty() && w[0] >= '0' && w[0] <= '9';
+    }
+    case Follows::place:
+        return !in.done();
+    case Follows::measure:
+        return in.lengthAhead() || in.ahead() == "with" || in.ahead() == "on" ||
+               in.ahead() == "level";
+    case Follows::material:
+        return std::any_of(in.job().library.book->shelving.begin(),
+                           in.job().library.book->shelving.end(),
+                           [&](const ShelfMaterial& m) { return in.endOf(foldCase(m.name)) > 0; });
+    case Follows::pause:
+        return in.done() || in.ahead().empty() || in.ahead() == "and" || in.lengthAhead() ||
+               phraseAhead(in, false);
+    }
+    return true;
+}
+
+} // namespace
+
+bool phraseAhead(WordsReader& in, bool afterLength, Flags<SaidOf> of) {
+    const std::size_t start = in.at();
+    bool found = false;
+    for (const Phrase* p : allPhrases()) {
+        if (found || p->afterLength != afterLength || (p->of.bits & of.bits) == 0)
+            continue;
+        for (const std::string_view words : p->begins) {
+            const std::size_t end = in.endOf(words);
+            if (end == 0)
+                continue;
+            in.goTo(end);
+            found = found || followed(in, p->follows);
+            in.goTo(start);
+        }
+    }
+    return found;
+}
+
+Placing::Placing(WordsReader& words, const Piece& piece, const Scene& where, SurfaceId lookedAt)
+    : in(words), subject(piece), scene(where), hanging(piece.hanging), lookedAt_(lookedAt) {
+    if (piece.onWall())
+        wall = piece.wall();
+}
+
+Flags<SaidOf> saidOf(const Kind& k) {
+    if (k.hangs())
+        return SaidOf::wall;
+    if (k.underCeiling())
+        return SaidOf::ceiling;
+    if (k.standsOn())
+        return {SaidOf::floor, SaidOf::board};
+    return SaidOf::floor;
+}
+
+Placement readPlacement(WordsReader& words, const Piece& subject, const Scene& scene,
+                        SurfaceId lookedAt) {
+    return Placing(words, subject, scene, lookedAt).read();
+}
+
+Placement Placing::read() {
+    const auto place = saidOf(*subject.kind);
+    std::vector<const Phrase*> fine;
+    for (const Phrase* p : allPhrases())
+        if ((p->of.bits & place.bits) != 0)
+            fine.push_back(p);
+    while (!in.done()) {
+        if (in.comma() || in.take({"and", "then", "is", "to"}) ||
+            (place.has(SaidOf::wall) && in.take({"hung", "hang"})))
+            continue;
+        if (!clause(fine))
+            unknown(false);
+    }
+    if (place.has(SaidOf::wall))
+        settleWall();
+    else
+        settleSides();
+    if (hanging != subject.hanging)
+        out.hanging = hanging;
+    return std::move(out);
+}
+
+bool Placing::clause(const std::vector<const Phrase*>& all) {
+    in.article();
+    start = in.at();
+    measured = {};
+    const auto attempt = [&](bool afterLength) {
+        const std::size_t here = in.at();
+        // The longest words that stand here, then the next longest.
+        std::vector<Begun> found;
+        for (const Phrase* p : all)
+            if (p->afterLength == afterLength)
+                if (const auto b = begun(in, *p); b.end > 0)
+                    found.push_back(b);
+        std::stable_sort(found.begin(), found.end(),
+                         [](const Begun& a, const Begun& b) { return a.end > b.end; });
+        for (const Begun& b : found) {
+            in.goTo(b.end);
+            said = b.words;
+            const auto before = out;
+            if (b.phrase->read(*this))
+                return true;
+            out = before;
+            in.goTo(here);
+        }
+        return false;
+    };
+    if (attempt(false))
+        return true;
+    if (!in.lengthAhead())
+        return false;
+    measured = in.length("the distance");
+    if (attempt(true))
+        return true;
+    unknown(true);
+}
+
+void Placing::unknown(bool afterLength) {
+    const std::size_t here = in.at();
+    // What can be said of other things is told so.
+    for (const Phrase* p : allPhrases()) {
+        const Begun b = p->afterLength == afterLength ? begun(in, *p) : Begun{};
+        if (b.end > 0) {
+            const auto words = in.rest().substr(0, b.end - here);
+            const bool hangs = !p->of.has(SaidOf::floor) && !p->of.has(SaidOf::board);
+            in.fail(here, words.size(),
+                    fmt::format("{} {}, and “{}” is said of what {}", name(),
+                                subject.kind->hangs()          ? "hangs on a wall"
+                                : subject.kind->underCeiling() ? "hangs from the ceiling"
+                                                               : "stands on the floor",
+                                words,
+                                hangs ? "hangs"
+                                : p->of.has(SaidOf::board) && !p->of.has(SaidOf::floor)
+                                    ? "stands on a top or a shelf"
+                                    : "stands"),
+                    subject.kind->hangs()          ? "say it like: 6 above sofa, or: on wall C"
+                    : subject.kind->underCeiling() ? "say it like: over supper table"
+                                                   : "say where it stands, like: 6 behind sofa");
+        }
+    }
+    if (afterLength && in.done())
+        in.failAhead("this length measures to nothing",
+                     subject.kind->hangs() ? "say what it is from, like “6 above sofa”"
+                                           : "say what it is from, like “16 from sofa”");
+    if (afterLength)
+        in.failAhead(fmt::format("“{}” doesn't follow a length", in.ahead()));
+    in.offer(subject.kind->hangs() ? "6 above " : "16 from ");
+    in.failAhead(fmt::format("I don't know “{}” here", in.ahead()));
+}
+
+Tie& Placing::add(Tie::Kind kind) {
+    Tie t;
+    t.kind = kind;
+    out.ties.push_back(t);
+    return out.ties.back();
+}
+
+Target Placing::target(bool pieces) {
+    const Target t = in.target(pieces);
+    if (t.is == Target::Is::piece && t.piece == subject.id && subject.id != 0)
+        fault(fmt::format("{} can't be placed by itself", subject.name), "name another piece");
+    last_ = t;
+    return t;
+}
+
+Target Placing::target(const Targets& fine, const char* phrase) {
+    const Target t = target();
+    if (!fine.has(t.is))
+        fault(fmt::format("“{}” doesn't go with that", phrase),
+              "see docs/line.md for what each phrase takes");
+    return t;
+}
+
+void Placing::fault(std::string what, std::string remedy) {
+    in.fail(start, in.at() - start, std::move(what), std::move(remedy));
+}
+
+void Placing::shift(std::size_t tie, std::initializer_list<std::string_view> back,
+                    std::initializer_list<std::string_view> on) {
+    const std::size_t here = in.at();
+    in.comma();
+    if (in.lengthAhead()) {
+        const auto d = in.length("the offset");
+        const bool less = in.take(back);
+        if ((less || in.take(on)) && in.ahead() != "of") {
+            out.ties[tie].distance = less ? -d : d;
+            return;
+        }
+    }
+    in.goTo(here);
+}
+
+void Placing::centred() {
+    Target of = last_;
+    if (in.done() || in.rest().front() == ',') {
+        if (of.is == Target::Is::none)
+            fault("centred on what?", "name a wall, an opening or a piece");
+    } else {
+        of = target();
+    }
+    if (of.is == Target::Is::corner)
+        fault("a corner has no middle",
+              subject.kind->hangs() ? "say “20 from left corner”" : "say “in corner AB”");
+    add(Tie::Kind::centredOn).of = of;
+    shift(out.ties.size() - 1, {"left"}, {"right"});
+}
+
+Length Placing::standing(Length usual) const {
+    for (const auto& t : subject.ties)
+        if (t.kind == Tie::Kind::fromPiece)
+            return t.distance;
+    return usual;
+}
+
+} // namespace mezzet

@@ -1,0 +1,259 @@
+// Where a piece stands on a top or in an opening, and where one hangs under the ceiling.
+#include "edit/phrase.h"
+#include "edit/surface_words.h"
+#include "scheme/surfaces.h"
+
+#include <fmt/format.h>
+
+#include <algorithm>
+#include <cmath>
+
+namespace mezzet {
+
+namespace {
+
+using Is = Target::Is;
+using K = Tie::Kind;
+
+constexpr const char* counted = "they are counted from the left, row by row from the foot";
+
+bool put(Placing& p, SurfaceId on) {
+    Piece there = p.subject;
+    there.on = on;
+    there.name = p.name();
+    if (auto problem = noSuchSurface(there, *p.scene.room, *p.scene.scheme))
+        p.fault(problem->what, problem->remedy);
+    p.out.on = on;
+    return true;
+}
+
+bool inOpening(Placing& p) {
+    const std::size_t at = p.in.at();
+    const double number = p.in.number("the opening");
+    if (number < 1 || number > 10000 || number != std::floor(number))
+        p.in.fail(at, p.in.at() - at, "there is no such opening", counted);
+    p.in.take({"of", "in"});
+    p.in.article();
+    const int id = p.in.piece();
+    if (id == 0)
+        p.in.failAhead("of which piece?", "say it like: in opening 2 of bookcase");
+    return put(p, mezzet::inOpening(id, static_cast<int>(number)));
+}
+
+bool onTopOf(Placing& p) {
+    p.in.article();
+    const int id = p.in.piece();
+    if (id == 0)
+        p.in.failAhead("on what?", "name a table, a chest or a shelf, like: on console");
+    return put(p, onTop(id));
+}
+
+/// "in bookcase" says too little.
+bool inWhich(Placing& p) {
+    p.in.article();
+    const int id = p.in.piece();
+    if (id == 0)
+        return false;
+    const Piece& unit = *p.scene.scheme->byId(id);
+    if (unit.kind->openings.count() == 0)
+        return false;
+    p.fault(fmt::format("which of the {} openings of {}?", unit.kind->openings.count(), unit.name),
+            fmt::format("say it like: in opening 1 of {}; {}", unit.name, counted));
+}
+
+/// After "4 from": an end or an edge of the board.
+bool fromEdge(Placing& p, Length d, MeasuredTo to) {
+    if (!p.now().isCarried())
+        return false;
+    p.in.article();
+    const std::pair<std::string_view, Side> edges[] = {
+        {"left end", Side::left},    {"right end", Side::right}, {"front edge", Side::front},
+        {"back edge", Side::behind}, {"front", Side::front},     {"back", Side::behind}};
+    for (const auto& [word, side] : edges)
+        if (p.in.take({word})) {
+            Tie& t = p.add(K::fromEdge);
+            t.side = side;
+            t.distance = d;
+            t.to = to;
+            return true;
+        }
+    return false;
+}
+
+bool centreFromEdge(Placing& p) {
+    if (!p.in.lengthAhead())
+        return false;
+    const Length d = p.in.length("the distance");
+    return p.in.take({"from"}) && fromEdge(p, d, MeasuredTo::centre);
+}
+
+// ---- under the ceiling ----
+
+bool closeToCeiling(Placing& p) {
+    p.add(K::below).of.is = Is::ceiling;
+    return true;
+}
+
+bool heightAt(Placing& p, Level level) {
+    const Length d = p.in.length("how high it hangs");
+    p.in.take({"up", "over the floor", "above the floor"});
+    Tie& t = p.add(K::height);
+    t.level = level;
+    t.distance = d;
+    return true;
+}
+
+bool overPiece(Placing& p, Length d) {
+    const Target of = p.target();
+    if (of.is != Is::piece)
+        p.fault("only over a piece can that be said",
+                "say it like: 33 above supper table, or: bottom at 84");
+    Tie& t = p.add(K::above);
+    t.of = of;
+    t.distance = d;
+    return true;
+}
+
+bool undersideOver(Placing& p) {
+    const bool top = p.said == "top";
+    if (!p.in.lengthAhead())
+        return false;
+    const Length d = p.in.length("the distance");
+    if (!p.in.take({"above", "over"}))
+        return false;
+    if (top)
+        p.fault("its underside is what hangs over a thing", "say it like: 33 above supper table");
+    return overPiece(p, d);
+}
+
+bool belowCeiling(Placing& p) {
+    const Length d = p.measured;
+    p.in.article();
+    if (!p.in.take({"ceiling"}))
+        p.in.failAhead("below what?", "say it like: 12 below ceiling");
+    Tie& t = p.add(K::below);
+    t.of.is = Is::ceiling;
+    t.distance = d;
+    return true;
+}
+
+} // namespace
+
+std::span<const Phrase> boardPhrases() {
+    static const std::vector<Phrase> all{
+        {.begins = {"on top of", "on"},
+         .of = SaidOf::board,
+         .read = &onTopOf,
+         .help = "the surface: it goes along when that is moved, turned or sized; its middle, when "
+                 "no place is said",
+         .example = "on console; on top of bookcase"},
+        {.begins = {"in opening", "in the opening", "on shelf", "in shelf"},
+         .of = SaidOf::board,
+         .read = &inOpening,
+         .follows = Follows::number,
+         .help = "one of a unit's openings, counted from the left, row by row from the foot",
+         .example = "in opening 2 of bookcase; on shelf 2 of bookcase"},
+        {.begins = {"in"},
+         .of = SaidOf::board,
+         .read = &inWhich,
+         .follows = Follows::place,
+         .help = "",
+         .example = ""},
+        {.begins = {"on the floor", "on floor"},
+         .of = SaidOf::board,
+         .read = [](Placing& p) { return put(p, theFloor()); },
+         .help = "back on the floor, where it was",
+         .example = "on the floor"},
+        {.begins = {"from"},
+         .afterLength = true,
+         .of = SaidOf::board,
+         .read = [](Placing& p) { return fromEdge(p, p.measured, MeasuredTo::edge); },
+         .help = "its edge to the board's; “centre 4 from” for its centre",
+         .example = "on console, 4 from left end; on console, 2 from front edge"},
+        {.begins = {"centre", "center"},
+         .of = SaidOf::board,
+         .read = &centreFromEdge,
+         .follows = Follows::length,
+         .help = "",
+         .example = ""},
+    };
+    return all;
+}
+
+std::span<const Phrase> ceilingPhrases() {
+    static const std::vector<Phrase> all{
+        {.begins = {"over"},
+         .of = SaidOf::ceiling,
+         .read =
+             [](Placing& p) {
+                 p.centred();
+                 return true;
+             },
+         .help = "its place over the floor: over the middle of that",
+         .example = "over supper table"},
+        {.begins = {"bottom at", "underside at", "top at"},
+         .of = SaidOf::ceiling,
+         .read =
+             [](Placing& p) {
+                 return heightAt(p, p.said == "top at" ? Level::top : Level::bottom);
+             },
+         .help = "how high it hangs, from the floor under it",
+         .example = "bottom at 84"},
+        {.begins = {"above", "over"},
+         .afterLength = true,
+         .of = SaidOf::ceiling,
+         .read = [](Placing& p) { return overPiece(p, p.measured); },
+         .help = "its underside over a piece's top",
+         .example = "33 above supper table"},
+        {.begins = {"bottom", "underside", "top"},
+         .of = SaidOf::ceiling,
+         .read = &undersideOver,
+         .follows = Follows::length,
+         .help = "",
+         .example = ""},
+        {.begins = {"below", "under"},
+         .afterLength = true,
+         .of = SaidOf::ceiling,
+         .read = &belowCeiling,
+         .help = "its top under the ceiling",
+         .example = "12 below ceiling"},
+        {.begins = {"close to the ceiling", "close to ceiling", "flush with the ceiling", "flush"},
+         .of = SaidOf::ceiling,
+         .read = &closeToCeiling,
+         .help = "its top at the ceiling",
+         .example = "close to the ceiling"},
+    };
+    return all;
+}
+
+void settleSurface(Piece& p, Placement& said, const Scene& scene) {
+    const bool isNew = p.id == 0;
+    if (said.on && (isNew || *said.on != p.on)) {
+        p.on = *said.on;
+        if (p.on.isCarried()) {
+            p.pose = {boardOf(*scene.scheme->byId(p.on.piece), p.on).centre(), {}};
+            if (std::none_of(said.ties.begin(), said.ties.end(),
+                             [](const Tie& t) { return t.fixesPlace(); })) {
+                Tie middle;
+                middle.kind = K::centredOn;
+                middle.of = pieceTarget(p.on.piece);
+                said.ties.push_back(middle);
+            }
+        } else if (!isNew && scene.fromAbove(p.id) != nullptr) {
+            p.pose = scene.fromAbove(p.id)->pose; // it keeps its place in the room
+        }
+    }
+    if (!isNew || !p.kind->underCeiling())
+        return;
+    p.on = theCeiling();
+    if (p.kind->hangAt > Length{} && std::none_of(said.ties.begin(), said.ties.end(),
+                                                  [](const Tie& t) { return t.fixesDrop(); })) {
+        Tie high;
+        high.kind = K::height;
+        high.level = p.kind->hangBy;
+        high.distance = p.kind->hangAt;
+        said.ties.push_back(high);
+    }
+}
+
+} // namespace mezzet

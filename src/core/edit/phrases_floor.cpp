@@ -1,0 +1,526 @@
+// Where a piece stands on the floor, or hangs over it: clauses that tie it across a plan.
+#include "edit/phrase.h"
+#include "edit/place.h"
+#include "geometry/gap.h"
+#include "measure/text.h"
+#include "scheme/surfaces.h"
+
+#include <fmt/format.h>
+
+#include <algorithm>
+#include <cmath>
+
+namespace mezzet {
+
+namespace {
+
+using Is = Target::Is;
+using K = Tie::Kind;
+
+constexpr Flags<SaidOf> onPlan{SaidOf::floor, SaidOf::ceiling};
+constexpr Targets built{Is::wall, Is::chimney, Is::fixture};
+
+/// The wall an opening is in.
+Target toWall(const Placing& p, Target t) {
+    for (const auto& o : p.scene.room->openings)
+        if (t == targetOf(o))
+            return wallTarget(o.wall);
+    return t;
+}
+
+bool against(Placing& p) {
+    const Target t = p.target(ties::things, "against");
+    p.add(K::against).of = toWall(p, t);
+    return true;
+}
+
+bool offWall(Placing& p) {
+    const Length d = p.measured;
+    const Target t = p.target();
+    if (!built.has(t.is))
+        p.fault("“off” measures from a wall a piece stands against", "say “from” instead");
+    Tie& tie = p.add(K::against);
+    tie.of = t;
+    tie.distance = d;
+    return true;
+}
+
+bool gap(Placing& p) {
+    const auto d = p.in.length("the gap");
+    bool any = false;
+    for (auto& t : p.out.ties)
+        if (t.kind == K::against) {
+            t.distance = d;
+            any = true;
+        }
+    if (!any)
+        p.fault("a gap from what?", "say it after “against wall C”, or say “3 from wall C”");
+    return true;
+}
+
+bool inCorner(Placing& p) {
+    const Target corner = p.in.corner();
+    // Only what turns in has an angle to stand in.
+    const auto& walls = p.scene.room->walls;
+    const auto i = static_cast<std::size_t>(corner.index);
+    if (i < walls.size() &&
+        cross(walls[(i + walls.size() - 1) % walls.size()].along(), walls[i].along()) <= 0)
+        p.fault("that is an outside corner: nothing stands in it",
+                fmt::format("say it like: against wall {}, 6 from left corner", walls[i].name));
+    p.add(K::inCorner).of = corner;
+    return true;
+}
+
+/// "30 from corner AB" runs along the wall the piece stands against, when that is one of the two.
+void alongItsWall(const Placing& p, Tie& tie) {
+    const int walls = static_cast<int>(p.scene.room->walls.size());
+    for (const auto* list : {&p.subject.ties, &p.out.ties})
+        for (const auto& t : *list) {
+            if (t.kind != K::against || t.of.is != Is::wall)
+                continue;
+            if (t.of.index == tie.of.index)
+                tie.of.alongNext = true;
+            else if (t.of.index == (tie.of.index + walls - 1) % walls)
+                tie.of.alongNext = false;
+        }
+}
+
+/// In front, unless the piece is tied to another side of it already.
+Side standingSide(const Placing& p, const Target& t) {
+    for (const auto& old : p.subject.ties)
+        if (old.kind == K::fromPiece && old.of == t)
+            return old.side;
+    return Side::front;
+}
+
+bool from(Placing& p, Length d, MeasuredTo to) {
+    const Target t = p.target();
+    if (t.is == Is::room)
+        p.fault("a distance from the room has no direction", "measure from a wall");
+    Tie tie;
+    tie.kind = t.is == Is::piece ? K::fromPiece : t.is == Is::corner ? K::fromCorner : K::fromWall;
+    tie.of = t;
+    tie.distance = d;
+    tie.to = to;
+    if (tie.kind == K::fromCorner)
+        alongItsWall(p, tie);
+    if (tie.kind == K::fromPiece)
+        tie.side = standingSide(p, t);
+    p.out.ties.push_back(tie);
+    return true;
+}
+
+bool fromCentre(Placing& p) {
+    const auto d = p.in.length("the distance");
+    if (!p.in.take({"from"}))
+        p.in.failAhead("“from” is missing here", "say it like: centre 30 from wall A");
+    return from(p, d, MeasuredTo::centre);
+}
+
+/// The side of a piece where this one fits, or is already.
+Side freerSide(const Placing& p, int id) {
+    const Placed* other = p.scene.inPlan(id);
+    const Piece* piece = p.scene.scheme->byId(id);
+    if (other == nullptr)
+        return Side::right;
+    if (const Placed* own = p.scene.inPlan(p.subject.id))
+        return other->pose.toLocal(own->pose.at).x < 0 ? Side::left : Side::right;
+    for (const Side s : {Side::right, Side::left}) {
+        const double sign = s == Side::right ? 1 : -1;
+        const double x = sign * (piece->size.width + p.subject.size.width).mm() / 2;
+        const Shape there =
+            placed(p.subject.shape(), {other->pose.toRoom({x, 0}), other->pose.turn});
+        bool free = p.scene.room->holds(there.centre);
+        for (const auto& q : p.scene.floor.placed)
+            free = free && (q.id == id || p.scene.scheme->byId(q.id)->kind->flat() ||
+                            !contains(q.shape, there.centre));
+        if (free)
+            return s;
+    }
+    return Side::right;
+}
+
+Side sideSaid(const Placing& p, std::string_view words, const Target& t) {
+    if (words == "behind")
+        return Side::behind;
+    if (words.ends_with("left of"))
+        return Side::left;
+    if (words.ends_with("right of"))
+        return Side::right;
+    return words == "in front of" ? Side::front : freerSide(p, t.piece);
+}
+
+bool beside(Placing& p, Length d) {
+    const std::string_view words = p.said;
+    const Target t = p.target(ties::things, "beside");
+    if (t.is != Is::piece) {
+        if (words != "in front of")
+            p.fault("a wall has no side to stand on",
+                    "say “24 from wall B” or “30 from corner AB”");
+        Tie& tie = p.add(K::fromWall);
+        tie.of = t;
+        tie.distance = d;
+        p.add(K::centredOn).of = t;
+        return true;
+    }
+    const Side side = sideSaid(p, words, t);
+    Tie& tie = p.add(K::fromPiece);
+    tie.of = t;
+    tie.distance = d;
+    tie.side = side;
+    return true;
+}
+
+/// "left 6", "6 left": a step along the piece's own sides. "6 toward wall A": straight to it.
+bool step(Placing& p, std::optional<Length> d) {
+    const std::string_view words = p.said;
+    const Placed* own = p.scene.byId(p.subject.id);
+    if (own == nullptr)
+        p.in.fail(p.start, p.in.at() - p.start + p.in.rest().size(),
+                  "a new piece has no place to be moved from",
+                  "say where it goes, like “against wall A”");
+    Vec2 way = words == "left"    ? -own->pose.right()
+               : words == "right" ? own->pose.right()
+               : words == "back"  ? -own->pose.front()
+                                  : own->pose.front();
+    if (words.starts_with("toward") || words == "away from") {
+        const Target t = p.target();
+        const auto to = wayOnItsSurface(p.scene, p.subject.id, t);
+        if (!to)
+            p.fault("that is not on its board", "say it along the board, like: 2 left");
+        way = *to * (words == "away from" ? -1 : 1);
+    }
+    if (!d)
+        d = p.in.length("the step");
+    p.out.step = p.out.step.value_or(Vec2{}) + way * d->mm();
+    return true;
+}
+
+/// All upholstered seats there are; the longest first, since the others gather round it.
+std::vector<int> seats(Placing& p) {
+    std::vector<const Piece*> all;
+    for (const auto& q : p.in.scheme().pieces)
+        if (q.id != p.subject.id && (q.kind->role == Role::sofa || q.kind->role == Role::armchair))
+            all.push_back(&q);
+    if (all.empty())
+        p.fault("there are no seats yet", "place a sofa or a chair first");
+    std::stable_sort(all.begin(), all.end(),
+                     [](const Piece* a, const Piece* b) { return a->size.width > b->size.width; });
+    std::vector<int> out;
+    for (const Piece* q : all)
+        out.push_back(q->id);
+    return out;
+}
+
+/// The pieces named: "sofa, rug and lamp".
+std::vector<int> group(Placing& p, const Target& first) {
+    std::vector<int> ids{first.piece};
+    for (;;) {
+        const std::size_t here = p.in.at();
+        p.in.comma();
+        p.in.take({"and"});
+        const int id = p.in.done() ? 0 : p.in.piece();
+        if (id == 0) {
+            p.in.goTo(here);
+            return ids;
+        }
+        if (id == p.subject.id)
+            p.in.fail(here, p.in.at() - here,
+                      fmt::format("{} can't be placed by itself", p.subject.name),
+                      "name another piece");
+        ids.push_back(id);
+    }
+}
+
+bool under(Placing& p) {
+    if (p.in.take({"the seats", "seats"})) {
+        const auto all = seats(p);
+        p.add(K::under).group = all;
+        return true;
+    }
+    const Target first = p.target(Targets{Is::piece, Is::window}, "under");
+    if (first.is == Is::window) {
+        p.add(K::against).of = toWall(p, first);
+        p.add(K::centredOn).of = first;
+        return true;
+    }
+    const auto all = group(p, first);
+    p.add(K::under).group = all;
+    return true;
+}
+
+/// "front legs on", "under the front legs of sofa, 8 on".
+bool frontLegs(Placing& p) {
+    const Length usual = p.in.job().library.book->habit("front-legs-on-rug");
+    p.in.take({"of"});
+    if (p.in.done() || p.in.ahead().empty() || p.in.take({"the seats", "seats"})) {
+        const auto all = seats(p);
+        Tie& tie = p.add(K::under);
+        tie.group = all;
+        tie.distance = usual;
+    } else {
+        const Target first = p.target(ties::pieces, "front legs");
+        const auto all = group(p, first);
+        Tie& tie = p.add(K::under);
+        tie.group = all;
+        tie.distance = usual;
+    }
+    const std::size_t here = p.in.at();
+    p.in.take({"on"});
+    p.in.comma();
+    if (p.in.lengthAhead()) {
+        const auto l = p.in.length("how far on they stand");
+        if (p.in.take({"on"}) && l > Length{}) {
+            p.out.ties.back().distance = l;
+            return true;
+        }
+    }
+    p.in.goTo(here);
+    p.in.take({"on"});
+    return true;
+}
+
+bool turned(Placing& p) {
+    Angle turn;
+    p.in.article();
+    if (p.in.take({"quarter"})) {
+        const bool left = p.in.take({"left"});
+        p.in.take({"right", "turn"});
+        turn = Angle::degrees(left ? 270 : 90);
+    } else if (p.in.take({"half"})) {
+        turn = Angle::degrees(180);
+    } else {
+        turn = Angle::degrees(p.in.number("the turn")).normalised();
+        p.in.take({"degrees", "degree", "deg", "°"});
+    }
+    p.add(K::turned).turn = turn;
+    return true;
+}
+
+bool turnTie(Placing& p, K kind, const Targets& fine, const char* words) {
+    const Target t = p.target(fine, words);
+    p.add(kind).of = t;
+    return true;
+}
+
+bool between(Placing& p) {
+    const Target of = p.target();
+    p.in.take({"and"});
+    const Target also = p.target();
+    Tie& tie = p.add(K::centredBetween);
+    tie.of = of;
+    tie.also = also;
+    return true;
+}
+
+/// "at 6' 2", 4' 0"" is a place; "at 14' 8" from wall E, 8' 2" from wall A" measures centres.
+bool place(Placing& p) {
+    const auto x = p.in.length("the place");
+    if (p.in.take({"from"})) {
+        from(p, x, MeasuredTo::centre);
+        const std::size_t here = p.in.at();
+        if (p.in.comma()) {
+            p.in.take({"and", "at"});
+            if (p.in.lengthAhead()) {
+                const auto y = p.in.length("the place");
+                if (p.in.take({"from"}))
+                    return from(p, y, MeasuredTo::centre);
+            }
+        }
+        p.in.goTo(here);
+        return true;
+    }
+    if (!p.in.comma() && !p.in.take({"by", "x", "and"}))
+        p.in.failAhead("a place has two figures", "say it like: at 6' 2\", 4' 0\"");
+    const auto y = p.in.length("the place");
+    Tie& tie = p.add(K::at);
+    tie.distance = x;
+    tie.second = y;
+    return true;
+}
+
+bool placeAtTable(Placing& p) {
+    constexpr const char* how = "say it like: place 2 of 6 at supper table";
+    const std::size_t here = p.in.at();
+    const double number = p.in.number("the place");
+    if (!p.in.take({"of"}))
+        p.in.failAhead("of how many places?", how);
+    const double places = p.in.number("the places");
+    if (number < 1 || places > 60 || number > places || number != std::floor(number) ||
+        places != std::floor(places))
+        p.in.fail(here, p.in.at() - here, "there is no such place", how);
+    p.in.take({"at", "of"});
+    const Target of = p.target(ties::pieces, "place");
+    Tie& tie = p.add(K::atPlace);
+    tie.of = of;
+    tie.place = static_cast<int>(number);
+    tie.places = static_cast<int>(places);
+    const std::size_t after = p.in.at();
+    p.in.comma();
+    if (p.in.take({"tucked"}))
+        tie.distance = -p.in.length("how far it is tucked in");
+    else if (p.in.take({"drawn"}))
+        tie.distance = p.in.length("how far it is drawn back");
+    else
+        p.in.goTo(after);
+    return true;
+}
+
+} // namespace
+
+/// What stands beside a piece is centred along that one's depth.
+void Placing::settleSides() {
+    const auto beside = [&](const std::vector<Tie>& ties, const Target& of) -> const Tie* {
+        const auto it = std::find_if(ties.begin(), ties.end(), [&](const Tie& t) {
+            return t.kind == K::fromPiece && t.of == of;
+        });
+        return it == ties.end() ? nullptr : &*it;
+    };
+    for (Tie& t : out.ties) {
+        if (t.kind != K::centredOn || t.of.is != Is::piece)
+            continue;
+        const Tie* by = beside(out.ties, t.of);
+        if (by == nullptr)
+            by = beside(subject.ties, t.of);
+        t.side = by != nullptr ? by->side : Side::front;
+    }
+}
+
+std::span<const Phrase> floorPhrases() {
+    static const std::vector<Phrase> all{
+        {.begins = {"against"},
+         .of = onPlan,
+         .read = &against,
+         .help = "its turn, and the coordinate across the wall",
+         .example = "against wall C"},
+        {.begins = {"off"},
+         .afterLength = true,
+         .of = onPlan,
+         .read = &offWall,
+         .help = "the same, with a gap behind it",
+         .example = "3 off wall C"},
+        {.begins = {"gap"},
+         .of = onPlan,
+         .read = &gap,
+         .follows = Follows::length,
+         .help = "the gap behind what is against something",
+         .example = "against wall C, gap 3"},
+        {.begins = {"in the corner", "in corner", "in a corner"},
+         .of = onPlan,
+         .read = &inCorner,
+         .help = "along the wall named first, touching both",
+         .example = "in corner BC"},
+        {.begins = {"from"},
+         .afterLength = true,
+         .of = onPlan,
+         .read = [](Placing& p) { return from(p, p.measured, MeasuredTo::edge); },
+         .help = "its edge to the wall's face; from a corner, along the wall it stands against, or "
+                 "the one named first; from a piece, edge to edge",
+         .example = "24 from wall B; 30 from corner AB; 16 from sofa"},
+        {.begins = {"centre", "center"},
+         .of = onPlan,
+         .read = &fromCentre,
+         .follows = Follows::length,
+         .help = "its centre in place of its edge",
+         .example = "centre 24 from wall B"},
+        {.begins = {"in front of", "behind", "to the left of", "to the right of", "left of",
+                    "right of", "beside", "next to"},
+         .afterLength = true,
+         .of = onPlan,
+         .read = [](Placing& p) { return beside(p, p.measured); },
+         .help = "edge to edge; sides are as you face the other piece",
+         .example = "16 in front of sofa; 6 behind sofa; 3 left of sofa; 3 right of sofa"},
+        {.begins = {"in front of", "behind", "to the left of", "to the right of", "left of",
+                    "right of", "beside", "next to"},
+         .of = onPlan,
+         .read = [](Placing& p) { return beside(p, p.standing({})); },
+         .help = "the same at the gap it has, or touching",
+         .example = "beside sofa; behind sofa"},
+        {.begins = {"centred on", "centered on", "centred under", "centred in", "centered in",
+                    "centred", "centered"},
+         .of = {SaidOf::floor, SaidOf::ceiling, SaidOf::wall},
+         .read =
+             [](Placing& p) {
+                 p.centred();
+                 return true;
+             },
+         .help = "the coordinate along its face; on a rug or the room, both",
+         .example = "centred on sofa; centred on window 1, 3 left; centred on room"},
+        {.begins = {"centred between", "centered between", "between"},
+         .of = onPlan,
+         .read = &between,
+         .help = "midway between near edges",
+         .example = "centred between sofa and window 1"},
+        {.begins = {"under"},
+         .of = onPlan,
+         .read = &under,
+         .help = "centred on their outline; for a window, against its wall",
+         .example = "under sofa and coffee table; under seats; under window 1"},
+        {.begins = {"under the front legs of", "under front legs of", "under the front legs",
+                    "under front legs", "with the front legs of", "with front legs of",
+                    "front legs of", "front legs on", "with the front legs on",
+                    "with front legs on"},
+         .of = SaidOf::floor,
+         .read = &frontLegs,
+         .help = "a rug forward from under them, where the middle would go through the wall",
+         .example = "under the front legs of sofa, 8 on; front legs on"},
+        {.begins = {"facing", "face"},
+         .of = onPlan,
+         .read = [](Placing& p) { return turnTie(p, K::facing, ties::anything, "facing"); },
+         .help = "its turn, toward that",
+         .example = "facing sofa; facing wall A"},
+        {.begins = {"square to", "square with"},
+         .of = onPlan,
+         .read = [](Placing& p) { return turnTie(p, K::squareTo, ties::things, "square to"); },
+         .help = "its turn, as if it stood against that",
+         .example = "square to wall C"},
+        {.begins = {"in line with"},
+         .of = onPlan,
+         .read = [](Placing& p) { return turnTie(p, K::inLineWith, ties::things, "in line with"); },
+         .help = "its turn, the same as another's",
+         .example = "in line with sofa"},
+        {.begins = {"turned"},
+         .of = {SaidOf::floor, SaidOf::ceiling, SaidOf::wall},
+         .read = &turned,
+         .help = "its turn, clockwise; on the floor from standing against wall A",
+         .example = "turned 30; turned a quarter"},
+        {.begins = {"at"},
+         .of = onPlan,
+         .read = &place,
+         .help = "its centre, from the corner of wall A, along it and into the room; or from what "
+                 "is named",
+         .example = "at 6' 2\", 4' 0\"; at 24 from wall B"},
+        {.begins = {"at place", "place"},
+         .of = SaidOf::floor,
+         .read = &placeAtTable,
+         .follows = Follows::number,
+         .help = "one of the places at a table: its turn and both coordinates",
+         .example = "place 2 of 6 at supper table; place 2 of 6 at supper table, tucked 8"},
+        {.begins = {"left", "right", "forward", "back"},
+         .afterLength = true,
+         .of = onPlan,
+         .read = [](Placing& p) { return step(p, p.measured); },
+         .help = "a step to its own side; the ties it has follow",
+         .example = "6 left; 6 back"},
+        {.begins = {"left", "right", "forward", "back"},
+         .of = onPlan,
+         .read = [](Placing& p) { return step(p, {}); },
+         .follows = Follows::length,
+         .help = "",
+         .example = ""},
+        {.begins = {"toward", "towards", "away from"},
+         .afterLength = true,
+         .of = onPlan,
+         .read = [](Placing& p) { return step(p, p.measured); },
+         .help = "a step straight to or from something",
+         .example = "6 toward wall A; 6 away from sofa"},
+        {.begins = {"toward", "towards", "away from"},
+         .of = onPlan,
+         .read = [](Placing& p) { return step(p, {}); },
+         .help = "",
+         .example = ""},
+    };
+    return all;
+}
+
+} // namespace mezzet

@@ -1,0 +1,416 @@
+// Where a piece hangs on a wall.
+#include "edit/phrase.h"
+#include "measure/text.h"
+#include "scheme/on_wall.h"
+
+#include <fmt/format.h>
+
+#include <algorithm>
+
+namespace mezzet {
+
+namespace {
+
+using Is = Target::Is;
+using K = Tie::Kind;
+
+constexpr SaidOf hung = SaidOf::wall;
+// "left corner" and "right corner" wait until the wall is known.
+constexpr int leftCorner = 100000;
+constexpr int rightCorner = 100001;
+/// What has sides on a wall.
+constexpr Targets sided{Is::piece, Is::window, Is::door, Is::opening, Is::chimney, Is::fixture};
+
+Target stairs(Placing& p) {
+    p.in.article();
+    p.in.take({"nosing", "nosings", "nosing line", "nosings of"});
+    for (const Fixture& f : p.scene.room->fixtures)
+        if (f.kind == FixtureKind::stairs &&
+            (p.in.take({"stairs", "stair"}) || p.in.done() || p.in.rest().front() == ','))
+            return targetOf(f);
+    p.fault("only a stair's nosing line is hung over like this",
+            "say it like: centre 60 over stairs");
+}
+
+bool whichWall(Placing& p) {
+    p.in.goTo(p.start);
+    p.in.take({"on the", "on", "against"});
+    p.saidWall = p.target(false).index;
+    return true;
+}
+
+bool eyeHeight(Placing& p) {
+    Tie& tie = p.add(K::eyeLevel);
+    tie.distance = eyeLevel(*p.in.job().library.book, p.in.job().judgement);
+    if (p.in.take({"over", "above"})) {
+        const Target of = stairs(p);
+        p.out.ties.back().of = of;
+    }
+    return true;
+}
+
+Target corner(bool left) {
+    Target t;
+    t.is = Is::corner;
+    t.index = left ? leftCorner : rightCorner;
+    return t;
+}
+
+Target sideOr(Placing& p) {
+    p.in.article();
+    if (p.in.take({"left corner", "left end"}))
+        return corner(true);
+    if (p.in.take({"right corner", "right end"}))
+        return corner(false);
+    return p.target();
+}
+
+bool between(Placing& p) {
+    const Target of = sideOr(p);
+    p.in.take({"and"});
+    const Target also = sideOr(p);
+    Tie& tie = p.add(K::centredBetween);
+    tie.of = of;
+    tie.also = also;
+    return true;
+}
+
+bool overFloor(Placing& p, Level level, Length d) {
+    Tie& tie = p.add(K::height);
+    tie.level = level;
+    tie.distance = d;
+    return true;
+}
+
+bool overStairs(Placing& p, Level level, Length d) {
+    const Target of = stairs(p);
+    overFloor(p, level, d);
+    p.out.ties.back().of = of;
+    return true;
+}
+
+Level levelFor(std::string_view word) {
+    return word.starts_with("top") || word.starts_with("head") ? Level::top
+           : word.starts_with("bottom") || word.starts_with("foot") || word.starts_with("sill")
+               ? Level::bottom
+               : Level::centre;
+}
+
+bool heightAt(Placing& p) {
+    const Level level = levelFor(p.said);
+    const auto d = p.in.length("the height");
+    return p.in.take({"over", "above"}) ? overStairs(p, level, d) : overFloor(p, level, d);
+}
+
+/// The side of something the piece is at; the right of it for a new one.
+Side nearerSide(const Placing& p, const Target& t) {
+    const Placed* own = p.scene.byId(p.subject.id);
+    if (own == nullptr || !p.wall)
+        return Side::right;
+    const auto b = boxOn(t, *p.wall, p.scene);
+    return b && own->pose.at.x < b->centre().x ? Side::left : Side::right;
+}
+
+bool from(Placing& p, Length d, MeasuredTo to) {
+    p.in.article();
+    if (p.in.take({"floor", "the floor"}))
+        return overFloor(p, to == MeasuredTo::centre ? Level::centre : Level::bottom, d);
+    Tie tie;
+    tie.of = sideOr(p);
+    tie.distance = d;
+    if (tie.of.is == Is::ceiling) {
+        tie.kind = K::below;
+    } else if (sided.has(tie.of.is)) {
+        tie.kind = K::fromPiece;
+        tie.side = nearerSide(p, tie.of);
+    } else if (tie.of.is == Is::corner || tie.of.is == Is::wall) {
+        tie.kind = K::fromCorner;
+        tie.to = to;
+    } else {
+        p.fault("a distance from that has no direction",
+                "measure from a corner, an opening or a piece");
+    }
+    p.out.ties.push_back(tie);
+    return true;
+}
+
+/// "top with window 1", "bottom with top of shelf, 2 higher", "level with mirror"; "centre 30 from
+/// left corner", "bottom 48 over stairs".
+bool levelOrMeasured(Placing& p) {
+    const Level own = levelFor(p.said);
+    if (p.in.lengthAhead()) {
+        const auto d = p.in.length("the height");
+        if (p.in.take({"over", "above"}))
+            return overStairs(p, own, d);
+        if (own != Level::centre)
+            p.in.failAhead("over what?", "say it like: bottom 48 over stairs");
+        if (!p.in.take({"from"}))
+            p.in.failAhead("“from” is missing here", "say it like: centre 30 from left corner");
+        return from(p, d, MeasuredTo::centre);
+    }
+    p.in.take({"level", "in line"});
+    if (!p.in.take({"with", "on"}))
+        p.in.failAhead("“with” is missing here", "say it like: top with window 1");
+    Level other = own;
+    p.in.article();
+    for (const std::string_view word :
+         {"top of", "bottom of", "foot of", "centre of", "center of", "head of", "sill of"})
+        if (p.in.take({word}))
+            other = levelFor(word);
+    const Target of = p.target();
+    Tie& tie = p.add(K::levelWith);
+    tie.level = own;
+    tie.levelOf = other;
+    tie.of = of;
+    p.shift(p.out.ties.size() - 1, {"lower", "down"}, {"higher", "up"});
+    return true;
+}
+
+/// The nearest the job's school hangs over furniture, in the middle of its band.
+Length usualAbove(const Project& job) {
+    const Rule* r = job.library.book->byId("art-above");
+    if (r == nullptr)
+        return {};
+    const Band b = job.judgement.bandOf(*r);
+    return Length::millimetres((b.low.value_or(0) + b.high.value_or(b.low.value_or(0))) / 2);
+}
+
+bool overOrUnder(Placing& p, std::optional<Length> d) {
+    const bool over = p.said == "above" || p.said == "over";
+    const Target of = p.target();
+    Tie& tie = p.add(over ? K::above : K::below);
+    tie.of = of;
+    tie.distance = d.value_or(over ? usualAbove(p.in.job()) : Length{});
+    if (of.is == Is::fixture && of.built == FixtureKind::stairs) {
+        tie.kind = K::height;
+        tie.level = over ? Level::bottom : Level::top;
+    }
+    return true;
+}
+
+bool leaned(Placing& p) {
+    p.hanging.mount = Mount::leaned;
+    if (p.in.take({"the floor", "floor"}))
+        return overFloor(p, Level::bottom, {});
+    const Target of = p.target();
+    p.add(K::above).of = of;
+    return true;
+}
+
+bool beside(Placing& p, Length d) {
+    const std::string_view words = p.said;
+    const Target of = p.target();
+    Tie& tie = p.add(K::fromPiece);
+    tie.of = of;
+    tie.distance = d;
+    tie.side = words.ends_with("left of")    ? Side::left
+               : words.ends_with("right of") ? Side::right
+                                             : nearerSide(p, of);
+    return true;
+}
+
+/// "at 6' 2", 4' 10"": along the wall and up; "at 58" is a height.
+bool place(Placing& p) {
+    const auto x = p.in.length("the place");
+    if (p.in.take({"from"}))
+        return from(p, x, MeasuredTo::centre);
+    if (!p.in.comma() && !p.in.take({"by", "x", "and"}))
+        return overFloor(p, Level::centre, x);
+    const auto y = p.in.length("the height");
+    Tie& tie = p.add(K::at);
+    tie.distance = x;
+    tie.second = y;
+    return true;
+}
+
+bool step(Placing& p, std::optional<Length> d) {
+    const std::string_view w = p.said;
+    if (p.scene.byId(p.subject.id) == nullptr)
+        p.in.fail(p.start, p.in.at() - p.start + p.in.rest().size(),
+                  "a new piece has no place to be moved from",
+                  "say where it goes, like “centred on sofa”");
+    const Vec2 way = w == "left"                  ? Vec2{-1, 0}
+                     : w == "right"               ? Vec2{1, 0}
+                     : w == "up" || w == "higher" ? Vec2{0, 1}
+                                                  : Vec2{0, -1};
+    if (!d)
+        d = p.in.length("the step");
+    p.out.step = p.out.step.value_or(Vec2{}) + way * d->mm();
+    return true;
+}
+
+/// A picture of the job, by its key.
+bool showing(Placing& p) {
+    const std::size_t word = p.in.at();
+    const auto key = p.in.name();
+    const auto& all = p.in.job().pictures;
+    if (!all || all->count(key) == 0)
+        p.in.fail(word, key.size(), fmt::format("the job has no picture “{}”", key),
+                  "put the file into the job first");
+    p.out.picture = key;
+    return true;
+}
+
+std::optional<int> wallOf(const Scene& scene, const Target& t) {
+    switch (t.is) {
+    case Is::piece:
+        return wallBehind(scene, t.piece);
+    case Is::wall:
+        return t.index;
+    case Is::window:
+    case Is::door:
+    case Is::opening:
+        for (const Opening& o : scene.room->openings)
+            if (t == targetOf(o))
+                return o.wall;
+        return {};
+    case Is::chimney:
+    case Is::fixture: {
+        const Fixture* f = fixtureOf(*scene.room, t);
+        return f != nullptr ? std::optional(f->wall) : std::nullopt;
+    }
+    case Is::none:
+    case Is::corner:
+    case Is::room:
+    case Is::ceiling:
+    case Is::skirting:
+    case Is::chairRail:
+    case Is::pictureRail:
+        return {};
+    }
+    return {};
+}
+
+} // namespace
+
+/// The wall that is said; else the one it is on; else that of what it is tied to.
+void Placing::settleWall() {
+    if (saidWall)
+        wall = saidWall;
+    for (const Tie& t : out.ties)
+        if (!wall)
+            wall = wallOf(scene, t.of);
+    if (!wall && lookedAt_.isWall())
+        wall = lookedAt_.wall();
+    out.wall = wall;
+    if (!wall)
+        return;
+    const int count = static_cast<int>(scene.room->walls.size());
+    const auto known = [&](Target& t) {
+        if (t.is == Is::corner && t.index == leftCorner)
+            t.index = *wall;
+        else if (t.is == Is::corner && t.index == rightCorner)
+            t.index = count > 0 ? (*wall + 1) % count : 0;
+    };
+    for (Tie& t : out.ties) {
+        known(t.of);
+        known(t.also);
+        // "20 from wall B" on wall C is from the corner the two share.
+        const bool next = t.of.index == (*wall + 1) % count;
+        const bool before = t.of.index == (*wall + count - 1) % count;
+        if (t.kind == K::fromCorner && t.of.is == Is::wall && (next || before)) {
+            t.of.is = Is::corner;
+            t.of.index = next ? t.of.index : *wall;
+        }
+    }
+}
+
+std::span<const Phrase> wallPhrases() {
+    static const std::vector<Phrase> all{
+        {.begins = {"on wall", "on the wall", "against wall"},
+         .of = hung,
+         .read = &whichWall,
+         .help = "the wall it hangs on; else that of what it is tied to, or the one looked at",
+         .example = "on wall C"},
+        {.begins = {"centred at", "centered at", "centre at", "center at", "bottom at", "foot at",
+                    "top at", "head at"},
+         .of = hung,
+         .read = &heightAt,
+         .help = "how high, from the floor",
+         .example = "centre at 58; bottom at 40; top at 80"},
+        {.begins = {"at eye level", "at eye height", "in the eye band", "eye level"},
+         .of = hung,
+         .read = &eyeHeight,
+         .help = "its centre, by the school and who looks; it follows when either changes",
+         .example = "at eye level"},
+        {.begins = {"above", "over", "below", "under"},
+         .afterLength = true,
+         .of = hung,
+         .read = [](Placing& p) { return overOrUnder(p, p.measured); },
+         .help = "its foot over it, or its top under it; it follows the furniture",
+         .example = "6 above sofa; 4 below picture rail"},
+        {.begins = {"above", "over", "below", "under"},
+         .of = hung,
+         .read = [](Placing& p) { return overOrUnder(p, {}); },
+         .help = "the same at the school's own gap; under a thing, touching it",
+         .example = "above sofa"},
+        {.begins = {"top", "bottom", "foot", "centre", "center", "level"},
+         .of = hung,
+         .read = &levelOrMeasured,
+         .follows = Follows::measure,
+         .help = "level with a line of the building or another piece; over a stair, from the line "
+                 "of its nosings, and on over the landing",
+         .example = "top with window 1; bottom with sill of window 1; level with mirror, 2 higher; "
+                    "centre 58 over stairs"},
+        {.begins = {"centred between", "centered between", "between"},
+         .of = hung,
+         .read = &between,
+         .help = "across: midway between near edges",
+         .example = "between left corner and window 1"},
+        {.begins = {"from"},
+         .afterLength = true,
+         .of = hung,
+         .read = [](Placing& p) { return from(p, p.measured, MeasuredTo::edge); },
+         .help = "across: from a corner, another wall, an opening or a piece; from the ceiling or "
+                 "the floor, how high",
+         .example = "20 from left corner; centre 20 from right corner; 20 from wall B; 3 from "
+                    "ceiling"},
+        {.begins = {"left of", "right of", "to the left of", "to the right of", "beside",
+                    "next to"},
+         .afterLength = true,
+         .of = hung,
+         .read = [](Placing& p) { return beside(p, p.measured); },
+         .help = "across: edge to edge beside something",
+         .example = "2 right of mill"},
+        {.begins = {"left of", "right of", "to the left of", "to the right of", "beside",
+                    "next to"},
+         .of = hung,
+         .read =
+             [](Placing& p) {
+                 return beside(p, p.standing(p.in.job().library.book->habit("beside-on-wall")));
+             },
+         .help = "",
+         .example = ""},
+        {.begins = {"at"},
+         .of = hung,
+         .read = &place,
+         .help = "both: along the wall from its left corner, and up; one figure is its centre's "
+                 "height",
+         .example = "at 6' 2\", 4' 10\"; at 58"},
+        {.begins = {"leaned on", "leaning on", "leaned against", "standing on"},
+         .of = hung,
+         .read = &leaned,
+         .help = "it stands there, and needs no hook",
+         .example = "leaned on sideboard; leaned on floor"},
+        {.begins = {"left", "right", "up", "down", "higher", "lower"},
+         .afterLength = true,
+         .of = hung,
+         .read = [](Placing& p) { return step(p, p.measured); },
+         .help = "a step; the ties it has follow",
+         .example = "6 left; 6 up"},
+        {.begins = {"left", "right", "up", "down", "higher", "lower"},
+         .of = hung,
+         .read = [](Placing& p) { return step(p, {}); },
+         .follows = Follows::length,
+         .help = "",
+         .example = ""},
+        {.begins = {"showing"},
+         .of = hung,
+         .read = &showing,
+         .help = "what is in its frame: a picture kept in the job",
+         .example = ""},
+    };
+    return all;
+}
+
+} // namespace mezzet

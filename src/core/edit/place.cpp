@@ -1,0 +1,172 @@
+#include "edit/place.h"
+
+#include "edit/drag.h"
+#include "edit/new_piece.h"
+#include "edit/surface_words.h"
+#include "measure/text.h"
+
+#include <fmt/format.h>
+
+#include <algorithm>
+
+namespace mezzet {
+
+namespace {
+
+Problem locked(const Piece& p) {
+    return {fmt::format("{} is locked", p.name), "unlock it first"};
+}
+
+/// A piece under fresh ties, and what lets go for them.
+Result<Edit> retie(const Project& job, Piece p, const std::vector<Tie>& ties) {
+    if (p.locked && !ties.empty())
+        return locked(p);
+    auto r = retied(job, p, ties);
+    if (!r)
+        return r.problem();
+    Edit e;
+    e.words = "move " + p.name;
+    for (const auto& w : r->letGo)
+        e.notices.push_back(fmt::format("lets go of “{}”", w));
+    e.acts.emplace_back(PutPiece{std::move(r->piece)});
+    return e;
+}
+
+/// A rug under seats that stand at a wall would go through it: then it lies under their front legs,
+/// and that is said.
+void keepRugInside(const Project& job, Edit& e, const Piece& p, std::vector<Tie> ties) {
+    const auto under = std::find_if(ties.begin(), ties.end(), [](const Tie& t) {
+        return t.kind == Tie::Kind::under && t.distance <= Length{};
+    });
+    if (under == ties.end())
+        return;
+    const auto through = [&](const Edit& edit) {
+        const auto after = apply(job, edit);
+        if (!after)
+            return Length{};
+        const auto& put = std::get<PutPiece>(edit.acts.front()).piece;
+        const Piece* now = after->project->scheme().byName(put.name);
+        return now != nullptr ? throughWalls(*after->scene, now->id) : Length{};
+    };
+    const Length by = through(e);
+    if (by <= Length::millimetres(1))
+        return;
+    under->distance = job.library.book->habit("front-legs-on-rug");
+    auto other = retie(job, p, ties);
+    if (!other || through(*other) >= by)
+        return;
+    other->notices.push_back(fmt::format(
+        "the front legs stand on it: in the middle under them it would go {} through the wall",
+        writeGap(by, job.notation)));
+    e = std::move(*other);
+}
+
+/// What was told of a piece beside its place.
+void tell(Piece& p, const Placement& said) {
+    if (said.hanging)
+        p.hanging = *said.hanging;
+    if (said.picture)
+        p.picture = *said.picture;
+    if (!said.name.empty())
+        p.name = said.name;
+    if (said.finishedBack)
+        p.finishedBack = *said.finishedBack == !p.kind->bareBack ? std::nullopt : said.finishedBack;
+    if (said.cost)
+        p.cost = said.cost;
+    if (said.reason)
+        p.reason = *said.reason;
+    if (said.heights.seat)
+        p.heights.seat = said.heights.seat;
+    if (said.heights.arm)
+        p.heights.arm = said.heights.arm;
+    if (said.heights.top) {
+        p.heights.top = said.heights.top;
+        p.size.height = std::max(p.size.height, *said.heights.top);
+    }
+}
+
+} // namespace
+
+Piece asItStands(const Project& job, const Scene& scene, int id) {
+    Piece p = *job.scheme().byId(id);
+    p.pose = scene.byId(id)->pose;
+    return p;
+}
+
+Result<Edit> placePiece(const Project& job, const Scene& scene, Piece p, Placement said) {
+    const bool hangs = p.kind->hangs();
+    if (hangs) {
+        if (!said.wall)
+            return Problem{fmt::format("which wall does {} hang on?", p.name),
+                           "say it like: on wall C, or: 6 above sofa"};
+        p.on = onWall(*said.wall);
+    }
+    tell(p, said);
+    if (said.step) {
+        if (!said.ties.empty())
+            return Problem{"this says both where it goes and how far it moves", "say one of them"};
+        return stepPiece(job, scene, p.id, *said.step);
+    }
+    const bool isNew = p.id == 0;
+    if (!hangs)
+        settleSurface(p, said, scene);
+    if (isNew && hangs)
+        implyWallTies(p, said.ties, scene, job);
+    else if (isNew && !p.on.isCarried())
+        implyTies(p, said.ties, scene);
+    auto e = retie(job, p, said.ties);
+    if (!e)
+        return e;
+    if (p.kind->flat())
+        keepRugInside(job, *e, p, said.ties);
+    if (isNew)
+        e->words = "add " + std::get<PutPiece>(e->acts.front()).piece.name;
+    return e;
+}
+
+Result<Edit> tiePiece(const Project& job, const Scene& scene, int id, const Tie& tie) {
+    return retie(job, asItStands(job, scene, id), {tie});
+}
+
+Result<Edit> stepPiece(const Project& job, const Scene& scene, int id, Vec2 step) {
+    Edit e = drag(job, scene, {id}, step, DragTies::revalue).edit;
+    if (e.acts.empty())
+        return locked(*job.scheme().byId(id));
+    return e;
+}
+
+std::optional<Vec2> wayOnItsSurface(const Scene& scene, int id, const Target& to) {
+    const Placed* own = scene.byId(id);
+    const Placed* seen = scene.inPlan(id);
+    if (own == nullptr || seen == nullptr)
+        return {};
+    // What stands on a top is moved along that, however it is turned.
+    return turned(wayTo(to, *seen, scene), own->pose.turn - seen->pose.turn);
+}
+
+Result<Edit> stepAway(const Project& job, const Scene& scene, int id, const Target& from,
+                      Length by) {
+    // Nobody moves a thing away from nothing, from the room, or from itself.
+    const auto way =
+        from.is == Target::Is::none || from.is == Target::Is::room || from == pieceTarget(id)
+            ? std::nullopt
+            : wayOnItsSurface(scene, id, from);
+    if (!way)
+        return Problem{"there is no way to or from that", "name another thing"};
+    return stepPiece(job, scene, id, *way * -by.mm());
+}
+
+Result<Edit> sizePiece(const Project& job, const Scene& scene, int id, const Size& size) {
+    Piece p = asItStands(job, scene, id);
+    giveSize(p, size);
+    return changePiece(job, std::move(p));
+}
+
+Result<Edit> changePiece(const Project& job, Piece p) {
+    auto e = retie(job, p, {});
+    if (e)
+        e->words = "change " + p.name;
+    return e;
+}
+
+} // namespace mezzet

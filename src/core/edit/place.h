@@ -1,0 +1,37 @@
+#pragma once
+
+#include "edit/words_reader.h"
+
+namespace mezzet {
+
+// What a line does, as edits: the line makes them of words, a remedy of numbers.
+
+/// A piece that is there as it stands, its place written in it.
+[[nodiscard]] Piece asItStands(const Project&, const Scene&, int id);
+
+/// Puts a piece where it is said to be; with id 0 it is new, and what goes without saying for one
+/// (see new_piece.h) is tied too. Problem: it is locked, or its ties can't be.
+[[nodiscard]] Result<Edit> placePiece(const Project&, const Scene&, Piece, Placement);
+
+/// The same of a piece that is there: one tie more, which wins over what fixes the same.
+[[nodiscard]] Result<Edit> tiePiece(const Project&, const Scene&, int id, const Tie&);
+
+/// Moves a piece by a step on its own surface, mm; its ties' numbers follow. Problem: it is locked.
+[[nodiscard]] Result<Edit> stepPiece(const Project&, const Scene&, int id, Vec2 step);
+
+/// Moves a piece straight away from something, or toward it by less than nothing. Problem: it is
+/// locked, or there is no such way.
+[[nodiscard]] Result<Edit> stepAway(const Project&, const Scene&, int id, const Target& from,
+                                    Length by);
+
+/// The step on a piece's own surface that goes straight to something; unit. Nothing for what is not
+/// seen on the floor.
+[[nodiscard]] std::optional<Vec2> wayOnItsSurface(const Scene&, int id, const Target& to);
+
+/// Gives a piece a size.
+[[nodiscard]] Result<Edit> sizePiece(const Project&, const Scene&, int id, const Size&);
+
+/// Says of a piece what no tie tells: how it is held, its heights, its back.
+[[nodiscard]] Result<Edit> changePiece(const Project&, Piece);
+
+} // namespace mezzet

@@ -1,0 +1,74 @@
+#include "judge/line_page.h"
+
+#include "edit/phrase.h"
+#include "edit/verb.h"
+
+namespace mezzet {
+
+namespace {
+
+/// "16 from sofa; 6 behind sofa" as code, parted.
+std::string examples(std::string_view all) {
+    std::string out;
+    while (!all.empty()) {
+        const auto end = all.find("; ");
+        out += (out.empty() ? "`" : ", `") + std::string(all.substr(0, end)) + "`";
+        all = end == std::string_view::npos ? std::string_view() : all.substr(end + 2);
+    }
+    return out;
+}
+
+void row(std::string& out, const char* example, const char* help) {
+    if (*example != '\0')
+        out += "| " + examples(example) + " | " + help + " |\n";
+}
+
+void verbs(std::string& out, const char* title, const std::vector<VerbHelp>& all) {
+    out += std::string("\n## ") + title + "\n\n| line | what it does |\n|---|---|\n";
+    for (const VerbHelp& v : all)
+        row(out, v.example, v.help);
+}
+
+} // namespace
+
+std::string linePage() {
+    std::string out =
+        "# The line\n\n"
+        "What you would say: in the window, in a script (`mezzet-cli build --lines`) and on the\n"
+        "command line (`mezzet-cli say`). Case, plurals, articles and `x`, `by` or `×` don't\n"
+        "matter. A bare number takes the job's unit. Nothing is guessed silently: what can't be\n"
+        "understood is pointed at, and nothing changes.\n\n"
+        "    PIECE [SIZE] [called NAME] [, PLACE] [, PLACE] …\n\n"
+        "PIECE is the name of one that is there (or its kind, when there is only one), or a kind "
+        "of\n"
+        "the kit, which adds one. `add`, `another` and `called` always add. SIZE is width x depth "
+        "x\n"
+        "height, of what hangs width x height x depth, or one figure for a round. With one piece\n"
+        "selected, `it`, or nothing, means that piece.\n\n"
+        "New words win over older ones that fix the same thing; the preview tells what is let go.\n"
+        "Two in one line that fix the same thing are refused, and so is a loop, with its chain. A\n"
+        "new piece placed by another stands in line with it; a seat placed at a table, or before\n"
+        "another seat, faces it. What is new on a wall hangs at eye level, or where its kind\n"
+        "usually does. These ties are shown and can be let go like any other. Lines joined by\n"
+        "`; then` are said in turn and undone together. In scripts `#` begins a comment line.\n\n"
+        "This page is made by `mezzet-cli phrases` from the tables that read the line; F1 shows "
+        "it.\n";
+    for (const PhraseGroup& g : phraseGroups()) {
+        out += std::string("\n## ") + g.title + "\n\n| said | what it fixes |\n|---|---|\n";
+        for (const Phrase& p : g.phrases)
+            row(out, p.example, p.help);
+    }
+    verbs(out, "One piece, or several", pieceVerbs());
+    verbs(out, "How pieces stand to each other", arrangingVerbs());
+    verbs(out, "Groups on a wall", groupVerbs());
+    verbs(out, "The job, its schemes and its rules", jobVerbs());
+    out += "| `room Landing` | goes to another room of the notes |\n";
+    out += "\n## Mending\n\n| line | what it does |\n|---|---|\n"
+           "| `mend all`, `mend all within 18` | mends, step by step, all that can be without "
+           "upsetting as much; no piece ends farther than said from where it stood |\n"
+           "| `mend sofa` | takes the weightiest remedy about it |\n"
+           "| `undo`, `redo` | in the window |\n";
+    return out;
+}
+
+} // namespace mezzet
