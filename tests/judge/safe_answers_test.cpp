@@ -183,6 +183,27 @@ std::string worse(const Wrongs& before, const Wrongs& after) {
     return {};
 }
 
+void expectSame(const Project& a, const Project& b, const std::string& what) {
+    ASSERT_EQ(a.scheme().pieces.size(), b.scheme().pieces.size()) << what;
+    const auto sa = *sceneOf(a);
+    const auto sb = *sceneOf(b);
+    for (std::size_t i = 0; i < sa->all.size(); ++i) {
+        const Piece& p = a.scheme().pieces[i];
+        const Piece& q = b.scheme().pieces[i];
+        EXPECT_LT(norm(sa->all[i].pose.at - sb->all[i].pose.at), 0.01) << what << ": " << p.name;
+        EXPECT_LT(std::abs(difference(sa->all[i].pose.turn, sb->all[i].pose.turn).inDegrees()),
+                  1e-6)
+            << what << ": " << p.name;
+        EXPECT_LT(abs(p.size.width - q.size.width) + abs(p.size.depth - q.size.depth) +
+                      abs(p.size.height - q.size.height),
+                  Length::millimetres(0.01))
+            << what << ": " << p.name;
+        EXPECT_EQ(p.heights, q.heights) << what << ": " << p.name;
+        EXPECT_EQ(p.backFinished(), q.backFinished()) << what << ": " << p.name;
+        EXPECT_EQ(p.ties.size(), q.ties.size()) << what << ": " << p.name;
+    }
+}
+
 } // namespace
 
 TEST(SafeAnswers, NoRemedyOrChainCostsAClashAWayADoorOrGoesOutside) {
@@ -206,6 +227,10 @@ TEST(SafeAnswers, NoRemedyOrChainCostsAClashAWayADoorOrGoesOutside) {
             const auto harm = worse(before, wrongsOf(*after->project));
             EXPECT_TRUE(harm.empty()) << "room " << seed << ", for " << sentenceOf(r, job.wording())
                                       << "\n  " << remedy->line << "\n  " << harm;
+            // What is shown is what is done: the line, typed, comes to the same.
+            const auto typed = readLine(remedy->line, job);
+            ASSERT_TRUE(typed) << remedy->line << ": " << typed.problem().text();
+            expectSame(*after->project, *apply(job, typed->edit)->project, remedy->line);
         }
     }
     EXPECT_GT(tried, rooms(40, 3000));

@@ -1,7 +1,8 @@
 #include "fits/walls.h"
 
 #include "edit/grouping.h"
-#include "edit/line.h"
+#include "edit/new_piece.h"
+#include "edit/place.h"
 #include "hang/free_wall.h"
 #include "hang/stock.h"
 #include "judge/on_walls.h"
@@ -16,17 +17,37 @@ namespace mezzet {
 
 namespace {
 
-/// A choice that says a line; nothing when the line is refused.
-std::optional<FitChoice> saying(const Project& job, const std::string& title,
-                                const std::string& detail, const std::string& line) {
-    auto said = readLine(line, job);
-    if (!said)
-        return {};
+FitChoice choice(std::string title, std::string detail, Edit edit) {
     FitChoice c;
-    c.title = title;
-    c.detail = detail;
-    c.edit = std::move(said->edit);
+    c.title = std::move(title);
+    c.detail = std::move(detail);
+    c.edit = std::move(edit);
     return c;
+}
+
+/// Something new on a wall, held by these ties; nothing when it can't be. `sizes` as the line takes
+/// them.
+std::optional<Edit> hungNew(const Project& job, const Scene& scene, const char* kind,
+                            const std::vector<Length>& sizes, int wall, std::vector<Tie> ties) {
+    const KindPtr k = job.library.kit->byId(kind);
+    if (!k)
+        return {};
+    Piece p = pieceOf(k);
+    p.name = job.scheme().freeName(k->name);
+    giveSizes(p, sizes);
+    Placement where;
+    where.ties = std::move(ties);
+    where.wall = wall;
+    auto e = placePiece(job, scene, std::move(p), std::move(where));
+    return e ? std::optional(*e) : std::nullopt;
+}
+
+Tie tieOf(Tie::Kind kind, Target of, Length distance) {
+    Tie t;
+    t.kind = kind;
+    t.of = of;
+    t.distance = distance;
+    return t;
 }
 
 Length setting(const Project& job, const char* rule, const char* name) {
@@ -44,6 +65,38 @@ std::optional<std::size_t> placedIndex(const FloorView& scene, int id) {
         if (scene.placed[i].id == id)
             return i;
     return {};
+}
+
+/// A group set out within an outline, and hung so far above a piece, over its middle.
+std::optional<Edit> groupFilling(const Project& job, const Scene& scene, const Piece& group,
+                                 Vec2 within, int furniture, Length gap) {
+    auto set = arrangeAs(job, scene, group.id, {GroupForm::salon, group.plan.gap, 0}, {}, within);
+    auto then = set ? apply(job, *set) : Result<Applied>(Problem{});
+    if (!then)
+        return {};
+    Piece p = asItStands(*then->project, *then->scene, group.id);
+    Placement where;
+    where.wall = p.wall();
+    where.ties = {tieOf(Tie::Kind::above, pieceTarget(furniture), gap),
+                  tieOf(Tie::Kind::centredOn, pieceTarget(furniture), {})};
+    auto hung = placePiece(*then->project, *then->scene, std::move(p), std::move(where));
+    if (!hung)
+        return {};
+    set->acts.insert(set->acts.end(), hung->acts.begin(), hung->acts.end());
+    set->notices.insert(set->notices.end(), hung->notices.begin(), hung->notices.end());
+    return *set;
+}
+
+/// A picture that hangs, at another size and place.
+std::optional<Edit> anew(const Project& job, const Scene& scene, const Piece& picture,
+                         const std::vector<Length>& sizes, const std::vector<Tie>& ties) {
+    Piece p = asItStands(job, scene, picture.id);
+    giveSizes(p, sizes);
+    Placement where;
+    where.wall = p.wall();
+    where.ties = ties;
+    auto e = placePiece(job, scene, std::move(p), std::move(where));
+    return e ? std::optional(*e) : std::nullopt;
 }
 
 } // namespace
@@ -113,37 +166,37 @@ FitAnswer picturesOver(const Project& job, int furniture) {
         const double wide = s.width / under->size.width;
         return wide >= least - 1e-6 && wide <= most + 1e-6;
     });
+    const Piece* single = nullptr;
+    if (there.size() == 1 && job.scheme().byId(there.front())->kind->id == "picture")
+        single = job.scheme().byId(there.front());
     // A group of that wall can be set out to fill it.
     for (const Piece& g : job.scheme().hung())
         if (g.isGroup() && g.wall() == wall)
-            if (auto c = saying(
-                    job, fmt::format("{} within {} x {}", g.name, writeBare(w, n), writeBare(h, n)),
-                    "the group set out to fill it",
-                    fmt::format("arrange {} as a salon, within {} x {}; then {} {} "
-                                "above {}, centred on {}",
-                                g.name, writeBare(w, n), writeBare(h, n), g.name, writeGap(gap, n),
-                                under->name, under->name)))
-                out.choices.push_back(std::move(*c));
+            if (auto e = groupFilling(job, **scene, g, {w.mm(), h.mm()}, furniture, gap))
+                out.choices.push_back(choice(
+                    fmt::format("{} within {} x {}", g.name, writeBare(w, n), writeBare(h, n)),
+                    "the group set out to fill it", std::move(*e)));
     for (const Suits& s : sizes) {
         if (out.choices.size() >= 8)
             break;
         const double wide = s.width / under->size.width;
+        const std::vector<Tie> ties{tieOf(Tie::Kind::above, pieceTarget(furniture), gap),
+                                    tieOf(Tie::Kind::centredOn, pieceTarget(furniture), {})};
         // A new one takes the place of the single picture that hangs there.
-        std::string line =
-            fmt::format("picture {} x {}, {} above {}, centred on {}", writeBare(s.width, n),
-                        writeBare(s.height, n), writeGap(gap, n), under->name, under->name);
-        auto c = saying(job, fmt::format("{} x {}", writeBare(s.width, n), writeBare(s.height, n)),
-                        fmt::format("{}, {:.0f} % of {}'s width, {:.0f} % of the free wall{}",
-                                    proportionName(s.width, s.height), wide * 100, under->name,
-                                    s.covers * 100,
-                                    wide < least - 1e-6  ? "; narrow for it"
-                                    : wide > most + 1e-6 ? "; wide for it"
-                                                         : ""),
-                        line);
-        if (c) {
-            c->size = {s.width, Length::inches(1.25), s.height};
-            out.choices.push_back(std::move(*c));
-        }
+        auto e = single != nullptr
+                     ? anew(job, **scene, *single, {s.width, s.height}, ties)
+                     : hungNew(job, **scene, "picture", {s.width, s.height}, wall, ties);
+        if (!e)
+            continue;
+        out.choices.push_back(choice(
+            fmt::format("{} x {}", writeBare(s.width, n), writeBare(s.height, n)),
+            fmt::format("{}, {:.0f} % of {}'s width, {:.0f} % of the free wall{}",
+                        proportionName(s.width, s.height), wide * 100, under->name, s.covers * 100,
+                        wide < least - 1e-6  ? "; narrow for it"
+                        : wide > most + 1e-6 ? "; wide for it"
+                                             : ""),
+            std::move(*e)));
+        out.choices.back().size = {s.width, Length::inches(1.25), s.height};
     }
     return out;
 }
@@ -249,16 +302,19 @@ FitAnswer mirrorShowing(const Project& job, int wall, const Target& thing, const
                     at(b->low.x), at(b->high.x), at(b->low.y), at(b->high.y)));
     const auto tried = [&](const char* kind, double w, double h) {
         const double x = std::clamp(b->centre().x, w / 2, length - w / 2);
-        const auto line = fmt::format(
-            "{} {} x {} on wall {}, at {}, {}", kind, writeBare(Length::millimetres(w), n),
-            writeBare(Length::millimetres(h), n), wallName(wall), at(x), at(b->centre().y));
-        auto c = saying(job,
-                        fmt::format("{}, {} x {}", kind, writeBare(Length::millimetres(w), n),
-                                    writeBare(Length::millimetres(h), n)),
-                        {}, line);
-        if (!c)
+        Tie place;
+        place.kind = Tie::Kind::at;
+        place.distance = rounded(Length::millimetres(x), n);
+        place.second = rounded(Length::millimetres(b->centre().y), n);
+        const auto e = hungNew(job, **scene, kind, {Length::millimetres(w), Length::millimetres(h)},
+                               wall, {place});
+        if (!e)
             return;
-        const auto next = apply(job, c->edit);
+        auto c = choice(fmt::format("{}, {} x {}", foldCase(job.library.kit->byId(kind)->name),
+                                    writeBare(Length::millimetres(w), n),
+                                    writeBare(Length::millimetres(h), n)),
+                        {}, *e);
+        const auto next = apply(job, c.edit);
         if (!next)
             return;
         const auto view = mirrorShows(*next->scene, next->scene->walls.placed.size() - 1, *who);
@@ -266,12 +322,12 @@ FitAnswer mirrorShowing(const Project& job, int wall, const Target& thing, const
         for (const MirrorItem& i : view.items)
             if (i.what == thing)
                 share = i.share;
-        c->detail = fmt::format("{:.0f} % of it would be {}; {:.0f} % hidden", share * 100,
-                                words(thing, say), view.hidden * 100);
-        out.choices.push_back(std::move(*c));
+        c.detail = fmt::format("{:.0f} % of it would be {}; {:.0f} % hidden", share * 100,
+                               words(thing, say), view.hidden * 100);
+        out.choices.push_back(std::move(c));
     };
     tried("mirror", Length::inches(24).mm(), Length::inches(36).mm());
-    tried("round mirror", Length::inches(30).mm(), Length::inches(30).mm());
+    tried("round-mirror", Length::inches(30).mm(), Length::inches(30).mm());
     return out;
 }
 
@@ -316,13 +372,16 @@ FitAnswer ledgeBehind(const Project& job, int sofa) {
             "It fills the space between {}'s back and {}; the back is {} {} the sill.", p->name,
             o.name(), writeGap(Length::millimetres(std::abs(o.sill.mm() - back)), n),
             back <= o.sill.mm() ? "under" : "over"));
-        const auto line =
-            fmt::format("picture ledge {} x {} on wall {}, top at {}, centre {} from left corner",
-                        writeBare(len, n), writeBare(deep, n), wallName(wall),
-                        write(Length::millimetres(top), n),
-                        writeGap(Length::millimetres((left + right) / 2), n));
-        if (auto c = saying(job, "Put it there", "under " + o.name(), line))
-            out.choices.push_back(std::move(*c));
+        Tie high = tieOf(Tie::Kind::height, {}, rounded(Length::millimetres(top), n));
+        high.level = Level::top;
+        Tie along =
+            tieOf(Tie::Kind::fromCorner, {}, rounded(Length::millimetres((left + right) / 2), n));
+        along.of.is = Target::Is::corner;
+        along.of.index = wall;
+        along.to = MeasuredTo::centre;
+        if (auto e = hungNew(job, **scene, "ledge", {rounded(len, n), rounded(deep, n)},
+                             wall, {high, along}))
+            out.choices.push_back(choice("Put it there", "under " + o.name(), std::move(*e)));
         return out;
     }
     out.heading = fmt::format("No window is behind {}", p->name);
