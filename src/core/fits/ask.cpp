@@ -181,7 +181,7 @@ private:
         Piece p = mezzet::pieceOf(kind);
         p.name = kind->name;
         const std::size_t at = in_.at();
-        const auto sizes = in_.sizes();
+        const auto sizes = in_.sizes(saidOf(*kind));
         for (const Length l : sizes)
             if (l <= Length{} || l > Length::metres(20))
                 in_.fail(at, in_.at() - at, "no piece has that size",
