@@ -20,6 +20,7 @@
 #include <QThread>
 
 #include <cstdio>
+#include <cstdlib>
 
 namespace {
 
@@ -213,6 +214,24 @@ int renderViews(mezzet::app::MainWindow& window, const QString& folder) {
     return ok ? 0 : 1;
 }
 
+/// Shows the window, or its views, to the end.
+int runWindow(mezzet::app::MainWindow& window, const QCommandLineParser& options,
+              const QString& studioTrouble) {
+    if (options.isSet("views")) {
+        window.openDemo();
+        return renderViews(window, options.value("views"));
+    }
+    window.show();
+    if (!studioTrouble.isEmpty())
+        emit window.session().told(studioTrouble, true);
+    const bool recovered = window.offerRecovery();
+    if (!recovered && !options.positionalArguments().isEmpty())
+        window.openPath(options.positionalArguments().front());
+    else if (!recovered && options.isSet("demo"))
+        window.openDemo();
+    return QApplication::exec();
+}
+
 } // namespace
 
 int main(int argc, char** argv) {
@@ -252,18 +271,15 @@ int main(int argc, char** argv) {
         library = mezzet::withWholeStudio(*library, mezzet::studioFolder(), told);
         studioTrouble = QString::fromStdString(mezzet::listed(told, ""));
     }
-    mezzet::app::MainWindow window(*library);
-    if (options.isSet("views")) {
-        window.openDemo();
-        return renderViews(window, options.value("views"));
+    int code = 0;
+    {
+        mezzet::app::MainWindow window(*library);
+        code = runWindow(window, options, studioTrouble);
     }
-    window.show();
-    if (!studioTrouble.isEmpty())
-        emit window.session().told(studioTrouble, true);
-    const bool recovered = window.offerRecovery();
-    if (!recovered && !options.positionalArguments().isEmpty())
-        window.openPath(options.positionalArguments().front());
-    else if (!recovered && options.isSet("demo"))
-        window.openDemo();
-    return QApplication::exec();
+    // What did not stop in time is left where it is; it writes nothing.
+    if (mezzet::app::Runner::someGoesOn()) {
+        std::fflush(nullptr);
+        std::_Exit(code);
+    }
+    return code;
 }

@@ -74,12 +74,12 @@ TEST(KilledWindow, LeavesAWholeJobAndWholeCopies) {
         const auto there = (*opened)->scheme().pieces.size();
         EXPECT_EQ(there % 2, 0U) << "only whole saves are ever seen";
         saved += there;
-        for (const auto& copy : app::JobSession::leftBehind()) {
+        for (const auto& copy : app::Recovery::leftBehind()) {
             const auto kept = openJob(copy.file.toStdString(), library);
             EXPECT_TRUE(kept) << kept.problem().text();
             EXPECT_GE((*kept)->scheme().pieces.size(), there)
                 << "the copy has all that the file has";
-            app::JobSession::forget(copy);
+            app::Recovery::forget(copy);
         }
         {
             app::JobSession next(library);

@@ -69,13 +69,13 @@ TEST(NewJob, AClickOnTheGreyRowDoesNothing) {
 
 TEST_F(SafeWindow, ACopyThatCantBeKeptIsNeverTheEndOfTheOnlyOne) {
     // A copy left behind, and no room to write a new one.
-    QDir().mkpath(JobSession::recoveryFolder());
-    const auto left = JobSession::recoveryFolder() + "/999999998-1.mezzet";
+    QDir().mkpath(Recovery::folder());
+    const auto left = Recovery::folder() + "/999999998-1.mezzet";
     const auto job = *newProject(session().library(), "room Lost\nwall A 10'\nwall B 10'\nwall C "
                                                       "10'\nwall D 10'");
     ASSERT_TRUE(saveJob(*job, left.toStdString()));
     // What stands where the new copy would go can't be written to.
-    const auto own = session().copyFile();
+    const auto own = Recovery::file();
     ASSERT_TRUE(QDir().mkpath(own + "/in the way"));
     answerNext("Take it up");
     EXPECT_TRUE(window->offerRecovery());
@@ -151,16 +151,16 @@ TEST_F(SafeWindow, ANameIsTextWhereverItIsShown) {
 }
 
 TEST(Notes, ThatWereBeingTypedAreKeptAndAskedAbout) {
-    QFile::remove(JobSession::notesFile());
+    QFile::remove(Recovery::notesFile());
     {
         MeasureScreen screen("", true, nullptr, nullptr);
         screen.show();
         ASSERT_TRUE(QTest::qWaitForWindowExposed(&screen));
         screen.editor()->setPlainText("room Draft\nwall A 12'\n");
         // Kept at a pause, as unsaved work is.
-        for (int i = 0; i < 400 && !QFile::exists(JobSession::notesFile()); ++i)
+        for (int i = 0; i < 400 && !QFile::exists(Recovery::notesFile()); ++i)
             QTest::qWait(20);
-        EXPECT_TRUE(QFile::exists(JobSession::notesFile()));
+        EXPECT_TRUE(QFile::exists(Recovery::notesFile()));
         // Esc asks.
         QString asked;
         answerNext("Go on typing", &asked);
@@ -171,7 +171,7 @@ TEST(Notes, ThatWereBeingTypedAreKeptAndAskedAbout) {
         screen.reject();
         EXPECT_FALSE(screen.isVisible());
     }
-    EXPECT_FALSE(QFile::exists(JobSession::notesFile())) << "given up on purpose";
+    EXPECT_FALSE(QFile::exists(Recovery::notesFile())) << "given up on purpose";
 }
 
 TEST_F(SafeWindow, ACrowdedJobIsJudgedBesideTheWindow) {

@@ -136,15 +136,15 @@ TEST_F(Session, SurfacesThatAreGoneAreLeft) {
 
 TEST_F(Session, ACopyIsKeptOnlyWhileThereIsSomethingUnsaved) {
     session.keepCopy();
-    EXPECT_TRUE(QFile::exists(session.copyFile()));
-    const auto copy = openJob(session.copyFile().toStdString(), session.library());
+    EXPECT_TRUE(QFile::exists(Recovery::file()));
+    const auto copy = openJob(Recovery::file().toStdString(), session.library());
     ASSERT_TRUE(copy);
     EXPECT_EQ(jobText(**copy), jobText(*session.project()));
     QTemporaryDir dir;
     ASSERT_TRUE(session.saveTo(dir.filePath("a.mezzet")));
-    EXPECT_FALSE(QFile::exists(session.copyFile())) << "saved work needs no copy";
+    EXPECT_FALSE(QFile::exists(Recovery::file())) << "saved work needs no copy";
     session.keepCopy();
-    EXPECT_FALSE(QFile::exists(session.copyFile()));
+    EXPECT_FALSE(QFile::exists(Recovery::file()));
 }
 
 TEST_F(Session, SavingWhereItCantIsToldAndTheWorkStaysUnsaved) {

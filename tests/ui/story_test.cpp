@@ -295,12 +295,12 @@ TEST(Recovery, WhatAKilledProgramHadUnsavedIsOffered) {
         session.open(job, {});
         ASSERT_TRUE(session.sayLine("stool in corner AB"));
         session.keepCopy();
-        const auto own = session.copyFile();
+        const auto own = Recovery::file();
         ASSERT_TRUE(QFile::exists(own)) << "the copy is written at a pause";
         // As a kill would leave it: the file stays and its program is gone.
-        ASSERT_TRUE(QFile::copy(own, JobSession::recoveryFolder() + "/999999999-1.mezzet"));
+        ASSERT_TRUE(QFile::copy(own, Recovery::folder() + "/999999999-1.mezzet"));
     }
-    const auto left = JobSession::leftBehind();
+    const auto left = Recovery::leftBehind();
     ASSERT_EQ(left.size(), 1U) << "a clean end takes its own copy away";
     MainWindow window(library);
     QTimer::singleShot(200, [] {
@@ -312,7 +312,7 @@ TEST(Recovery, WhatAKilledProgramHadUnsavedIsOffered) {
     EXPECT_TRUE(window.offerRecovery());
     EXPECT_NE(window.session().project()->scheme().byName("Stool"), nullptr);
     EXPECT_TRUE(window.session().changed());
-    EXPECT_TRUE(JobSession::leftBehind().empty());
+    EXPECT_TRUE(Recovery::leftBehind().empty());
 }
 
 int main(int argc, char** argv) {
@@ -322,7 +322,7 @@ int main(int argc, char** argv) {
     QApplication::setApplicationName("mezzet-test");
     QApplication::setOrganizationName("mezzet-test");
     QApplication::setStyle("Fusion");
-    QDir(JobSession::recoveryFolder()).removeRecursively();
+    QDir(Recovery::folder()).removeRecursively();
     sheets::loadFonts();
     useTheme(false);
     testing::InitGoogleTest(&argc, argv);

@@ -30,13 +30,6 @@ Board::Board(JobSession& session, QWidget* parent) : QWidget(parent), session_(s
     setMinimumSize(320, 260);
     setAccessibleName("Board");
     connect(&session, &JobSession::jobChanged, this, [this] {
-        // Schemes are numbered: with one less they may mean others.
-        const auto schemes = session_.project()->schemes.size();
-        if (schemes < tapesFor_) {
-            tapes_.clear();
-            tapeStart_.reset();
-        }
-        tapesFor_ = schemes;
         if (fitted_ && hand_ == Hand::free)
             zoomToFit();
         describe();
@@ -255,14 +248,8 @@ void Board::setRegions(std::vector<AllowedRegion> regions) {
     update();
 }
 
-const std::vector<OwnTape>& Board::tapes() const {
-    static const std::vector<OwnTape> none;
-    const auto own = tapes_.find(session_.project()->active);
-    return own == tapes_.end() ? none : own->second;
-}
-
 void Board::clearTapes() {
-    tapes_.erase(session_.project()->active);
+    session_.clearTapes();
     tapeStart_.reset();
     update();
 }
@@ -291,7 +278,11 @@ void Board::nudge(Vec2 step, bool keepTies) {
         emit session_.told("It is locked. Unlock it first (L).", true);
         return;
     }
-    session_.apply(moved.edit);
+    // Nudges of the same pieces are one step back.
+    QString run = keepTies ? "nudge, ties kept" : "nudge";
+    for (const int id : session_.selected())
+        run += " " + QString::number(id);
+    session_.apply(moved.edit, run);
 }
 
 bool Board::event(QEvent* e) {

@@ -10,19 +10,8 @@
 #include <QWidget>
 
 #include <array>
-#include <map>
 
 namespace mezzet::app {
-
-/// A tape of the user's own, from one thing to another; it follows them when they move.
-struct OwnTape {
-    struct End {
-        Target target; ///< none for a bare point
-        Vec2 point;    ///< mm, where it was put
-    };
-    End from;
-    End to;
-};
 
 /// The drawing board: one surface to scale, with rulers and graph squares.
 class Board : public QWidget {
@@ -43,7 +32,7 @@ public:
     void setTaping(bool on);
     [[nodiscard]] bool taping() const { return taping_; }
     /// Those of the scheme that is open.
-    [[nodiscard]] const std::vector<OwnTape>& tapes() const;
+    [[nodiscard]] const std::vector<OwnTape>& tapes() const { return session_.tapes(); }
     void clearTapes();
     /// What is shown over the floor besides the readings.
     enum class Over { use, ways, zones, view, hooks, reflected };
@@ -166,8 +155,6 @@ private:
     bool spaceHeld_ = false;
     bool taping_ = false;
     std::optional<OwnTape::End> tapeStart_;
-    std::map<std::size_t, std::vector<OwnTape>> tapes_; ///< by scheme
-    std::size_t tapesFor_ = 0; ///< how many schemes there were when they were drawn
     QPointF pointer_;
     bool pointerIn_ = false;
 };

@@ -65,7 +65,7 @@ void Board::mousePressEvent(QMouseEvent* e) {
         if (!tapeStart_) {
             tapeStart_ = end;
         } else {
-            tapes_[session_.project()->active].push_back({*tapeStart_, end});
+            session_.addTape({*tapeStart_, end});
             tapeStart_.reset();
         }
         update();

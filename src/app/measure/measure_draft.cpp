@@ -13,9 +13,9 @@ namespace mezzet::app {
 bool MeasureScreen::keepDraft() {
     if (notes() == begunFrom_)
         return true;
-    QDir().mkpath(JobSession::recoveryFolder());
+    QDir().mkpath(Recovery::folder());
     const auto kept =
-        writeWhole(JobSession::notesFile().toStdString(), notes().toUtf8().toStdString());
+        writeWhole(Recovery::notesFile().toStdString(), notes().toUtf8().toStdString());
     if (!kept)
         laserSays_->setText("The copy for safety could not be written: " +
                             QString::fromStdString(kept.problem().sentence()));
@@ -23,7 +23,7 @@ bool MeasureScreen::keepDraft() {
 }
 
 void MeasureScreen::forgetDraft() {
-    QFile::remove(JobSession::notesFile());
+    QFile::remove(Recovery::notesFile());
 }
 
 /// Nothing that was typed is thrown away unasked.

@@ -20,9 +20,17 @@ LongWork::LongWork(QWidget* parent) : QWidget(parent) {
     row->addWidget(words_);
     row->addWidget(bar_, 1);
     row->addWidget(stopButton);
-    connect(stopButton, &QPushButton::clicked, this, [this] { watch_.stop = true; });
+    connect(stopButton, &QPushButton::clicked, this, [this] {
+        if (progress_)
+            progress_->stop = true;
+    });
     timer_.setInterval(30);
-    connect(&timer_, &QTimer::timeout, this, &LongWork::look);
+    connect(&timer_, &QTimer::timeout, this, [this] {
+        if (const double share = progress_ ? progress_->share.load() : 0; share > 0) {
+            bar_->setRange(0, 100);
+            bar_->setValue(static_cast<int>(share * 100));
+        }
+    });
     hide();
 }
 
@@ -33,40 +41,35 @@ LongWork::~LongWork() {
 void LongWork::start(const QString& words, std::function<void(Watch&)> work,
                      std::function<void()> done) {
     stop();
-    watch_.stop = false;
-    watch_.share = 0;
-    finished_ = false;
-    done_ = std::move(done);
     words_->setText(words);
     bar_->setRange(0, 0); // busy, until it is known how far it is
-    thread_ = std::thread([this, work = std::move(work)] {
-        work(watch_);
-        finished_ = true;
-    });
+    progress_ = runner_.run(
+        [work = std::move(work)](Progress& p) {
+            work(p);
+            return true;
+        },
+        [this, done = std::move(done)](bool) {
+            over();
+            done();
+        },
+        [this](const QString& fault) {
+            over();
+            emit failed(fault);
+        });
     timer_.start();
     show();
 }
 
-void LongWork::stop() {
-    watch_.stop = true;
+void LongWork::over() {
     timer_.stop();
-    if (thread_.joinable())
-        thread_.join();
+    progress_.reset();
     hide();
 }
 
-void LongWork::look() {
-    if (const double share = watch_.share; share > 0) {
-        bar_->setRange(0, 100);
-        bar_->setValue(static_cast<int>(share * 100));
-    }
-    if (!finished_)
-        return;
+void LongWork::stop() {
+    runner_.drop(progress_);
     timer_.stop();
-    thread_.join();
     hide();
-    const auto done = std::move(done_);
-    done();
 }
 
 } // namespace mezzet::app

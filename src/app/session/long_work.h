@@ -1,39 +1,37 @@
 #pragma once
 
-#include "trace/drawn_sheet.h"
+#include "app/session/runner.h"
 
 #include <QTimer>
 #include <QWidget>
 
-#include <atomic>
-#include <functional>
-#include <thread>
-
 class QLabel;
 class QProgressBar;
-class QPushButton;
 
 namespace mezzet::app {
 
-/// Long work off the window's thread, with how far it is and a stop.
+/// Long work beside the window, with how far it is and a stop.
 class LongWork : public QWidget {
     Q_OBJECT
 public:
     explicit LongWork(QWidget* parent = nullptr);
     ~LongWork() override;
 
-    /// Runs `work` elsewhere and then `done` here. What runs already is stopped first.
+    /// Runs `work` elsewhere and then `done` here; when it throws, `failed` is told and `done` not
+    /// called. What runs already is stopped, and its answer never comes. Work holds values only.
     void start(const QString& words, std::function<void(Watch&)> work, std::function<void()> done);
+    /// Its answer never comes.
     void stop();
-    [[nodiscard]] bool running() const { return thread_.joinable(); }
+    [[nodiscard]] bool running() const { return runner_.runs(progress_); }
+
+signals:
+    void failed(const QString& words);
 
 private:
-    void look();
+    void over();
 
-    std::thread thread_;
-    Watch watch_;
-    std::atomic<bool> finished_{false};
-    std::function<void()> done_;
+    Runner runner_;
+    ProgressPtr progress_;
     QTimer timer_;
     QLabel* words_;
     QProgressBar* bar_;

@@ -402,7 +402,7 @@ LeftBehind askAboutLeft(QWidget* over, const QString& title, const QString& ques
 } // namespace
 
 bool MainWindow::offerRecovery() {
-    for (const auto& r : JobSession::leftBehind()) {
+    for (const auto& r : Recovery::leftBehind()) {
         auto job = openJob(r.file.toStdString(), session_.library());
         if (!job) {
             emit session_.told(QString::fromStdString(job.problem().text()), true);
@@ -414,16 +414,16 @@ bool MainWindow::offerRecovery() {
                              .arg(QString::fromStdString((*job)->title), r.when),
                          "Take it up", "Throw it away");
         if (answer == LeftBehind::away)
-            JobSession::forget(r);
+            Recovery::forget(r);
         if (answer != LeftBehind::take)
             continue;
         session_.open(*job, r.path, true);
         // Under this program's own name first: the old copy may be the only one.
         if (session_.keepCopy())
-            JobSession::forget(r);
+            Recovery::forget(r);
         return true;
     }
-    for (const auto& r : JobSession::notesLeftBehind()) {
+    for (const auto& r : Recovery::notesLeftBehind()) {
         const auto notes = readTextFile(r.file.toStdString(), mostDraftBytes);
         if (!notes)
             continue;
@@ -433,11 +433,11 @@ bool MainWindow::offerRecovery() {
                 .arg(r.when),
             "Take them up", "Throw them away");
         if (answer == LeftBehind::away)
-            JobSession::forget(r);
+            Recovery::forget(r);
         if (answer != LeftBehind::take)
             continue;
         if (startFrom(QString::fromStdString(*notes)))
-            JobSession::forget(r);
+            Recovery::forget(r);
         return true;
     }
     return false;
