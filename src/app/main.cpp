@@ -3,6 +3,7 @@
 #include "app/dialogs/fit_dialog.h"
 #include "app/dialogs/group_dialog.h"
 #include "app/dialogs/mend_dialog.h"
+#include "app/dialogs/sheet_dialog.h"
 #include "app/look/style.h"
 #include "app/measure/measure_screen.h"
 #include "app/measure/trace_screen.h"
@@ -28,9 +29,9 @@ namespace {
 template <class Shot>
 bool traced(mezzet::app::MainWindow& window, const QString& folder, Shot shot) {
     const auto flat = folder + "/plan-flat.png";
-    mezzet::sheets::PlanOptions options;
+    mezzet::sheets::SheetOptions options;
     options.scale = mezzet::sheets::readScale("1:48");
-    if (!window.printTo(flat, options))
+    if (!window.printTo(flat, "plan", options))
         return false;
     const QImage sheet = QImage(flat).scaledToWidth(1100, Qt::SmoothTransformation);
     QFile::remove(flat);
@@ -172,6 +173,15 @@ int renderViews(mezzet::app::MainWindow& window, const QString& folder) {
         ok = shot(mend, "mend") && ok;
     }
     {
+        mezzet::app::SheetDialog sheet(session.settledProject(), "wall", mezzet::onWall(2),
+                                       &window);
+        sheet.setModal(false);
+        sheet.show();
+        while (!sheet.drawn())
+            QApplication::processEvents(QEventLoop::AllEvents, 20);
+        ok = shot(sheet, "print") && ok;
+    }
+    {
         mezzet::app::Finder finder(session, window.findChildren<QAction*>(), &window);
         finder.setModal(false);
         finder.show();
@@ -209,7 +219,7 @@ int renderViews(mezzet::app::MainWindow& window, const QString& folder) {
     ok = shot(notes, "measure") && ok;
     notes.close();
     ok = traced(window, folder, shot) && ok;
-    ok = window.printTo(folder + "/plan-sheet.png", {}) && ok;
+    ok = window.printTo(folder + "/plan-sheet.png", "plan") && ok;
     std::printf("%s/plan-sheet.png\n", qPrintable(folder));
     return ok ? 0 : 1;
 }

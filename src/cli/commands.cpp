@@ -1,11 +1,9 @@
 #include "commands.h"
-#include "offscreen.h"
 #include "shared.h"
 
 #include "judge/say.h"
 #include "measure/text.h"
 #include "scheme/surfaces.h"
-#include "sheets/plan_sheet.h"
 
 #include <fmt/format.h>
 
@@ -313,38 +311,6 @@ int check(const std::string& path, const std::string& room, const std::string& s
     else
         fmt::print("{} readings, {} to mend, judged {}\n", readings.size(), toMend,
                    job.judgement.school);
-    return ran;
-}
-
-int sheet(const std::string& path, const std::string& room, const std::string& which,
-          const std::string& out, const std::string& paper, const std::string& scale) {
-    if (which != "plan")
-        return wrong(fmt::format(
-            "there is no sheet “{}”; the sheets are: plan, wall, hooks, templates", which));
-    const auto format = sheets::formatOf(out);
-    if (!format)
-        return wrong(fmt::format(
-            "“{}” is no file a sheet can be written to; end it in .pdf, .svg or .png", out));
-    sheets::PlanOptions options;
-    if (paper != "fit") {
-        options.paper = sheets::paperNamed(paper);
-        if (!options.paper)
-            return wrong(
-                fmt::format("there is no paper “{}”; use letter, tabloid, a4 or a3", paper));
-    }
-    if (scale != "fit") {
-        options.scale = sheets::readScale(scale);
-        if (!options.scale)
-            return wrong(fmt::format("“{}” is no scale; write it like 1:50 or 1/4\"", scale));
-    }
-    auto job = open(path, room);
-    if (!job)
-        return refuse(job.problem());
-    Offscreen application;
-    auto printed = sheets::printPlan(**job, options, out);
-    if (!printed)
-        return refuse(printed.problem());
-    fmt::print("{}: {}, {}\n", out, printed->paper, printed->scale);
     return ran;
 }
 

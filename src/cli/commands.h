@@ -19,21 +19,19 @@ int say(const std::string& job, const std::vector<std::string>& lines);
 int scene(const std::string& job, const std::string& room, bool asJson);
 int check(const std::string& path, const std::string& room, const std::string& school,
           double seconds, bool asJson);
-int sheet(const std::string& job, const std::string& room, const std::string& which,
-          const std::string& out, const std::string& paper, const std::string& scale);
 
-struct WallSheetCommand {
+struct SheetCommand {
     std::string job;
     std::string room;
-    std::string which; ///< wall, hooks or templates
+    std::string which; ///< by its id in sheets/sheet.h
     std::string out;
     std::string paper = "fit";
     std::string scale = "fit";
     std::string wall; ///< a letter
-    std::string of;   ///< templates: one piece or group
-    std::string roll; ///< templates: a roll's width
+    std::string of;   ///< one piece or group
+    std::string roll; ///< a roll's width
 };
-int wallSheet(const WallSheetCommand&);
+int sheet(const SheetCommand&);
 /// Puts a PNG or JPEG in a piece's frame, with a copy of it in the job.
 int picture(const std::string& job, const std::string& piece, const std::string& file);
 /// Hook points, what mirrors show and how shelves hold; of one wall when `wall` names it.

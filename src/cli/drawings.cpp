@@ -160,11 +160,11 @@ int measuringSheet(const std::string& notes, bool metric, const std::string& out
         return wrong(fmt::format(
             "“{}” is no file a sheet can be written to; end it in .pdf, .svg or .png", out));
     Offscreen application;
-    auto printed = sheets::printBlankSheet(
-        room != nullptr && !room->walls.empty() ? room.get() : nullptr, units, out);
+    const auto blank = sheets::blankSheet(room, units);
+    const auto printed = sheets::printPages(blank.paper, out);
     if (!printed)
         return refuse(printed.problem());
-    fmt::print("{}: {}\n", out, printed->paper);
+    fmt::print("{}: {}\n", out, blank.on);
     return ran;
 }
 

@@ -1,4 +1,5 @@
 #include "commands.h"
+#include "sheets/sheet.h"
 
 #include <CLI/CLI.hpp>
 
@@ -58,7 +59,7 @@ int run(int argc, char** argv) {
 
     auto* sheetCommand = app.add_subcommand("sheet", "Print a sheet to scale");
     sheetCommand->add_option("JOB", job, "a job file")->required();
-    sheetCommand->add_option("SHEET", which, "which sheet: plan, wall, hooks, templates")
+    sheetCommand->add_option("SHEET", which, "which sheet: " + mezzet::sheets::sheetIds())
         ->required();
     sheetCommand->add_option("-o,--output", out, "FILE.pdf, .svg or .png")->required();
     sheetCommand->add_option("--paper", paper,
@@ -173,8 +174,6 @@ int run(int argc, char** argv) {
         return picture(job, frame, pictureFile);
     if (*hangCommand)
         return hang(job, room, wall, asJson);
-    if (*sheetCommand && (which == "wall" || which == "hooks" || which == "templates"))
-        return wallSheet({job, room, which, out, paper, scale, wall, templateOf, roll});
     if (*fitCommand)
         return fit(job, room, question, asJson);
     if (*schemesCommand)
@@ -195,7 +194,7 @@ int run(int argc, char** argv) {
         return measuringSheet(notes, metric, out);
     if (*listenCommand)
         return listen(socket, count, log);
-    return sheet(job, room, which, out, paper, scale);
+    return sheet({job, room, which, out, paper, scale, wall, templateOf, roll});
 }
 
 } // namespace

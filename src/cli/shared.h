@@ -72,8 +72,8 @@ inline bool endsAs(const std::string& file, std::initializer_list<const char*> e
             return true;
         all.emplace_back(e);
     }
-    fmt::print(stderr, "“{}” is no file this can be written to; end it in {}\n",
-               shownPlainly(file), listed(all, "or"));
+    fmt::print(stderr, "“{}” is no file this can be written to; end it in {}\n", shownPlainly(file),
+               listed(all, "or"));
     return false;
 }
 

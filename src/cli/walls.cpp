@@ -4,7 +4,6 @@
 #include "shared.h"
 
 #include "judge/on_walls.h"
-#include "sheets/paper_out.h"
 #include "sheets/picture_in.h"
 #include "sheets/wall_sheets.h"
 
@@ -29,43 +28,40 @@ Result<std::optional<int>> wallNamed(const Project& job, const std::string& said
 
 } // namespace
 
-int wallSheet(const WallSheetCommand& c) {
+int sheet(const SheetCommand& c) {
+    const sheets::SheetKind* kind = sheets::sheetById(c.which);
+    if (kind == nullptr)
+        return wrong(
+            fmt::format("there is no sheet “{}”; the sheets are: {}", c.which, sheets::sheetIds()));
+    const bool table = kind->table != nullptr &&
+                       foldCase(std::filesystem::path(c.out).extension().string()) == ".csv";
+    if (!table && !sheets::formatOf(c.out))
+        return wrong(fmt::format(
+            "“{}” is no file a sheet can be written to; end it in .pdf, .svg or .png", c.out));
+    sheets::SheetOptions o;
+    if (c.paper != "fit" && !(o.paper = sheets::paperNamed(c.paper)))
+        return wrong(fmt::format("there is no paper “{}”; use letter, tabloid, a4 or a3", c.paper));
+    if (c.scale != "fit" && !(o.scale = sheets::readScale(c.scale)))
+        return wrong(fmt::format("“{}” is no scale; write it like 1:50 or 1/4\"", c.scale));
     auto job = open(c.job, c.room);
     if (!job)
         return refuse(job.problem());
     const auto wall = wallNamed(**job, c.wall);
     if (!wall)
         return wrong(wall.problem().what);
-    if (c.which == "wall" && !*wall)
+    o.wall = *wall;
+    if (kind->asks.has(sheets::Asks::wall) && !o.wall)
         return wrong("which wall? say it like: --wall C");
-    const auto paper = c.paper == "fit" ? std::nullopt : sheets::paperNamed(c.paper);
-    if (c.paper != "fit" && !paper)
-        return wrong(fmt::format("there is no paper “{}”; use letter, tabloid, a4 or a3", c.paper));
-    const auto scale = c.scale == "fit" ? std::nullopt : sheets::readScale(c.scale);
-    if (c.scale != "fit" && !scale)
-        return wrong(fmt::format("“{}” is no scale; write it like 1:20 or 1/2\"", c.scale));
-    Offscreen application;
-    Result<sheets::WallPrinted> printed = Problem{};
-    if (c.which == "templates") {
-        sheets::TemplateOptions o;
-        o.paper = paper;
-        o.wall = *wall;
-        o.of = c.of;
-        if (!c.roll.empty()) {
-            const auto roll = readLength(c.roll, (*job)->notation.units);
-            if (!roll || *roll < Length::inches(4) || *roll > Length::metres(5))
-                return wrong(
-                    fmt::format("“{}” is no width of a roll; write it like 24 or 610mm", c.roll));
-            o.roll = *roll;
-        }
-        printed = sheets::printTemplates(**job, o, c.out);
-    } else {
-        sheets::WallSheetOptions o;
-        o.paper = paper;
-        o.scale = scale;
-        printed = c.which == "wall" ? sheets::printWall(**job, **wall, o, c.out)
-                                    : sheets::printHooks(**job, o, c.out);
+    o.of = c.of;
+    if (!c.roll.empty()) {
+        const auto roll = readLength(c.roll, (*job)->notation.units);
+        if (!roll || *roll < Length::inches(4) || *roll > Length::metres(5))
+            return wrong(
+                fmt::format("“{}” is no width of a roll; write it like 24 or 610mm", c.roll));
+        o.roll = *roll;
     }
+    Offscreen application;
+    const auto printed = sheets::printSheet(*kind, **job, o, c.out);
     if (!printed)
         return refuse(printed.problem());
     fmt::print("{}: {}, {}, {}\n", c.out, printed->paper, printed->scale,

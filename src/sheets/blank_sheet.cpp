@@ -177,19 +177,28 @@ private:
 
 } // namespace
 
-Result<Printed> printBlankSheet(const Room* room, Units units, const std::filesystem::path& path) {
+Sheet blankSheet(RoomPtr room, Units units) {
     loadFonts();
     const Paper paper = *paperNamed(isMetric(units) ? "a4" : "letter");
-    PaperJob job;
-    job.width = paper.width.mm();
-    job.height = paper.height.mm();
-    job.title = "Measuring sheet";
-    job.pages = {[&](QPainter& p, double k) { BlankPainter(p, k, room, units, paper).sketch(); },
-                 [&](QPainter& p, double k) { BlankPainter(p, k, room, units, paper).tables(); }};
-    auto pages = printPages(job, path);
-    if (!pages)
-        return pages.problem();
-    return Printed{paper.name + " upright", "to no scale", *pages};
+    if (room && room->walls.empty())
+        room.reset();
+    Sheet out{{paper.width.mm(), paper.height.mm(), "Measuring sheet", {}, {}},
+              paper.name + " upright",
+              "to no scale"};
+    out.paper.pages = {
+        [=](QPainter& p, double k) { BlankPainter(p, k, room.get(), units, paper).sketch(); },
+        [=](QPainter& p, double k) { BlankPainter(p, k, room.get(), units, paper).tables(); }};
+    return out;
 }
+
+const SheetKind measuringSheet{
+    .id = "measuring",
+    .title = "A measuring sheet",
+    .about = "Squares to sketch on and tables for what is taped, to take along.",
+    .asks = {},
+    .pages = [](const Project& job, const SheetOptions&) -> Result<Sheet> {
+        return blankSheet(job.room, job.room->units);
+    },
+};
 
 } // namespace mezzet::sheets

@@ -87,6 +87,17 @@ QByteArray pngOf(const PaperJob& job, std::size_t page) {
 
 } // namespace
 
+QImage pictureOf(const PaperJob& job, std::size_t page, int width) {
+    const double k = width / job.width;
+    QImage image(width, std::max(whole(job.height * k), 1), QImage::Format_RGB32);
+    image.fill(Qt::white);
+    QPainter p(&image);
+    p.setRenderHint(QPainter::Antialiasing);
+    job.pages[page](p, k);
+    p.end();
+    return image;
+}
+
 std::filesystem::path pagePath(const std::filesystem::path& path, std::size_t page) {
     if (page == 0)
         return path;

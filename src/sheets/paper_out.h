@@ -3,6 +3,7 @@
 #include "measure/result.h"
 #include "sheets/paper.h"
 
+#include <QImage>
 #include <QPainter>
 
 #include <filesystem>
@@ -21,6 +22,9 @@ struct PaperJob {
     std::vector<std::function<void(QPainter&, double)>> pages;
     GoOn goOn{}; ///< asked before each page; may be empty
 };
+
+/// A page as a picture so many pixels wide, on white.
+[[nodiscard]] QImage pictureOf(const PaperJob&, std::size_t page, int width);
 
 /// The file a page of an SVG or PNG goes to: the path itself, then with -2, -3 … after its name.
 [[nodiscard]] std::filesystem::path pagePath(const std::filesystem::path&, std::size_t page);

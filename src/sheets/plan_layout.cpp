@@ -53,7 +53,7 @@ std::optional<Layout> fitting(const std::vector<Paper>& papers, const std::vecto
 
 } // namespace
 
-Result<Layout> chooseLayout(const Project& job, const PlanOptions& o, int rows) {
+Result<Layout> chooseLayout(const Project& job, const SheetOptions& o, int rows) {
     const bool metric = isMetric(job.notation.units);
     const auto own = metric ? std::vector<Paper>{*paperNamed("a4"), *paperNamed("a3")}
                             : std::vector<Paper>{*paperNamed("letter"), *paperNamed("tabloid")};

@@ -1,6 +1,6 @@
 #pragma once
 
-#include "sheets/plan_sheet.h"
+#include "sheets/sheet.h"
 
 #include <QRectF>
 
@@ -33,6 +33,6 @@ struct Layout {
 /// The layout by what was asked for: the smallest of the job's own papers, the largest usual scale.
 /// `rows` is how many rows the longer of the two lists wants. Problem: there is no room yet, or it
 /// doesn't fit; with a scale and paper that do.
-[[nodiscard]] Result<Layout> chooseLayout(const Project&, const PlanOptions&, int rows);
+[[nodiscard]] Result<Layout> chooseLayout(const Project&, const SheetOptions&, int rows);
 
 } // namespace mezzet::sheets

@@ -1,12 +1,10 @@
-#include "sheets/plan_sheet.h"
-
 #include "judge/compare.h"
 #include "judge/remedy.h"
 #include "room/facts.h"
 #include "sheets/drawing.h"
-#include "sheets/paper_out.h"
 #include "sheets/paper_pen.h"
 #include "sheets/plan_layout.h"
+#include "sheets/sheet.h"
 
 #include <QFontMetricsF>
 #include <QImage>
@@ -410,59 +408,74 @@ private:
 
 } // namespace
 
-Result<Printed> printPlan(const Project& job, const PlanOptions& options,
-                          const std::filesystem::path& path) {
-    const auto format = formatOf(path);
-    if (!format)
-        return Problem{"a sheet is a .pdf, .svg or .png file", "give the file such an ending"};
+namespace {
+
+/// All that a plan's pages show; they keep it.
+struct PlanShown {
+    Project job;
+    ScenePtr scene;
+    std::vector<Reading> readings;
+    Layout layout;
+    std::string date;
+
+    [[nodiscard]] PlanPainter painter(QPainter& p, double k) const {
+        return {p, k, job, *scene, readings, layout, date};
+    }
+};
+
+Result<Sheet> planPages(const Project& job, const SheetOptions& options) {
     auto scene = sceneOf(job);
     if (!scene)
         return scene.problem();
-    const auto readings = judge(**scene, *job.library.book, job.judgement);
+    auto readings = judge(**scene, *job.library.book, job.judgement);
     // A thing to mend takes two rows or so.
     const auto mend = std::count_if(readings.begin(), readings.end(),
                                     [](const Reading& r) { return r.toMend(); });
-    auto layout = chooseLayout(
-        job, options,
-        std::max(static_cast<int>((*scene)->floor.placed.size()), 2 * static_cast<int>(mend)));
+    const int count = static_cast<int>((*scene)->floor.placed.size());
+    auto layout = chooseLayout(job, options, std::max(count, 2 * static_cast<int>(mend)));
     if (!layout)
         return layout.problem();
     loadFonts();
-    const auto date = dateOr(options.date);
-    Printed printed{layout->paper.name + (layout->across ? " across" : " upright"),
-                    layout->scale.words, 1};
-    const bool pages = *format == Format::pdf;
+    const auto of = std::make_shared<const PlanShown>(
+        PlanShown{job, *scene, std::move(readings), *layout, dateOr(options.date)});
+    const bool pages = !options.onePage;
     // How many pages the schedule takes is known by painting the first for nothing.
     QImage none(8, 8, QImage::Format_RGB32);
     QPainter scratch(&none);
-    PlanPainter trial(scratch, 1, job, **scene, readings, *layout, date);
+    auto trial = of->painter(scratch, 1);
     int left = trial.first(pages);
     const bool whyLeft = trial.whyLeft();
-    PaperJob paper{layout->width(), layout->height(), job.title + ", plan", {}, options.goOn};
-    paper.pages.emplace_back([&](QPainter& p, double k) {
-        PlanPainter(p, k, job, **scene, readings, *layout, date).first(pages);
-    });
-    const int count = static_cast<int>((*scene)->floor.placed.size());
+    Sheet sheet{{layout->width(), layout->height(), job.title + ", plan", {}, {}},
+                layout->paper.name + (layout->across ? " across" : " upright"),
+                layout->scale.words};
+    auto& paper = sheet.paper;
+    paper.pages.emplace_back(
+        [of, pages](QPainter& p, double k) { of->painter(p, k).first(pages); });
     while (pages && left > 0) {
         const int from = count - left;
         const int page = static_cast<int>(paper.pages.size()) + 1;
-        left =
-            PlanPainter(scratch, 1, job, **scene, readings, *layout, date).schedulePage(from, page);
-        paper.pages.emplace_back([&, from, page](QPainter& p, double k) {
-            PlanPainter(p, k, job, **scene, readings, *layout, date).schedulePage(from, page);
+        left = of->painter(scratch, 1).schedulePage(from, page);
+        paper.pages.emplace_back([of, from, page](QPainter& p, double k) {
+            of->painter(p, k).schedulePage(from, page);
         });
     }
     if (pages && whyLeft) {
         const int page = static_cast<int>(paper.pages.size()) + 1;
-        paper.pages.emplace_back([&, page](QPainter& p, double k) {
-            PlanPainter(p, k, job, **scene, readings, *layout, date).whyPage(page);
-        });
+        paper.pages.emplace_back(
+            [of, page](QPainter& p, double k) { of->painter(p, k).whyPage(page); });
     }
-    auto written = printPages(paper, path);
-    if (!written)
-        return written.problem();
-    printed.pages = *written;
-    return printed;
+    return sheet;
 }
+
+} // namespace
+
+const SheetKind planSheet{
+    .id = "plan",
+    .title = "The plan",
+    .about = "The room from above to scale, its pieces in a schedule, and what is left to mend.",
+    .asks = {Asks::paper, Asks::scale},
+    .pages = &planPages,
+    .onePageAsPicture = true,
+};
 
 } // namespace mezzet::sheets

@@ -26,7 +26,7 @@ struct Cut {
     std::vector<std::size_t> pieces; ///< indices in scene.hung
 };
 
-std::vector<Cut> cutsOf(const Project& job, const WallsView& scene, const TemplateOptions& o) {
+std::vector<Cut> cutsOf(const Project& job, const WallsView& scene, const SheetOptions& o) {
     std::vector<Cut> out;
     const auto wanted = plainWord(o.of);
     for (std::size_t i = 0; i < scene.hung.size(); ++i) {
@@ -199,22 +199,28 @@ private:
     const Cut& cut_;
 };
 
-} // namespace
+/// All that the templates show; they keep it.
+struct CutShown {
+    Project job;
+    ScenePtr scene;
+    std::vector<HangOf> hangs;
+    std::vector<Cut> cuts;
+};
 
-Result<WallPrinted> printTemplates(const Project& job, const TemplateOptions& o,
-                                   const std::filesystem::path& path) {
+Result<Sheet> templatePages(const Project& job, const SheetOptions& o) {
     auto scene = sceneOf(job);
     if (!scene)
         return scene.problem();
     if (o.overlap < Length{} || o.overlap > Length::millimetres(60))
         return Problem{"tiles overlap by 0 to 60 mm", "10 mm is usual"};
-    const auto cuts = cutsOf(job, **scene, o);
+    const auto of = std::make_shared<const CutShown>(CutShown{
+        job, *scene, hangAll(**scene, hookRules(*job.library.book)), cutsOf(job, **scene, o)});
+    const auto& cuts = of->cuts;
     if (cuts.empty())
         return Problem{o.of.empty() ? std::string("nothing hangs there that wants a template")
                                     : fmt::format("nothing called “{}” hangs here", o.of),
                        "hang a picture first, or name one"};
     loadFonts();
-    const auto hangs = hangAll(**scene, hookRules(*job.library.book));
     const Paper paper =
         o.paper.value_or(*paperNamed(isMetric(job.notation.units) ? "a4" : "letter"));
     double width = paper.width.mm();
@@ -236,12 +242,12 @@ Result<WallPrinted> printTemplates(const Project& job, const TemplateOptions& o,
             return Problem{"all of it makes a roll of over 30 m", "print a wall at a time"};
         name = "roll " + hookWords(*o.roll, job.notation);
     }
-    PaperJob out{width, height, job.title + ", templates", {}, o.goOn};
+    PaperJob out{width, height, job.title + ", templates", {}, {}};
     if (o.roll) {
-        out.pages.emplace_back([&](QPainter& p, double k) {
+        out.pages.emplace_back([of, width](QPainter& p, double k) {
             double y = edge;
-            for (const Cut& c : cuts) {
-                CutPainter painter(p, k, job, **scene, hangs, c);
+            for (const Cut& c : of->cuts) {
+                CutPainter painter(p, k, of->job, *of->scene, of->hangs, c);
                 painter.window(0, 0, edge, y, c.box.size().x + 1, c.box.size().y + 1);
                 painter.foot(edge, y + c.box.size().y + 0.8, width - 2 * edge, 1, 1);
                 y += c.box.size().y + caption + edge;
@@ -259,25 +265,35 @@ Result<WallPrinted> printTemplates(const Project& job, const TemplateOptions& o,
                 return Problem{"that is over 400 sheets", "print a wall at a time, or use a roll"};
             for (int r = 0; r < down.count; ++r)
                 for (int q = 0; q < across.count; ++q)
-                    out.pages.emplace_back([&, r, q, across, down, w, h](QPainter& p, double k) {
-                        CutPainter painter(p, k, job, **scene, hangs, c);
+                    out.pages.emplace_back([of, &c, r, q, across, down, w, h,
+                                            overlap = o.overlap](QPainter& p, double k) {
+                        CutPainter painter(p, k, of->job, *of->scene, of->hangs, c);
                         painter.window(q * across.step - round, r * down.step - round, edge, edge,
                                        w, h);
                         const std::string tile =
                             across.count * down.count == 1
                                 ? std::string()
                                 : fmt::format("{}{}", static_cast<char>('A' + r % 26), q + 1);
-                        painter.marks(edge, edge, w, h, o.overlap.mm(), q > 0, q + 1 < across.count,
+                        painter.marks(edge, edge, w, h, overlap.mm(), q > 0, q + 1 < across.count,
                                       r > 0, r + 1 < down.count, tile);
                         painter.foot(edge, edge + h, w, r * across.count + q + 1,
                                      across.count * down.count);
                     });
         }
     }
-    auto written = printPages(out, path);
-    if (!written)
-        return written.problem();
-    return WallPrinted{name, "full size", *written};
+    return Sheet{std::move(out), name, "full size"};
 }
+
+} // namespace
+
+const SheetKind templatesSheet{
+    .id = "templates",
+    .title = "Paper templates",
+    .about = "What hangs at full size, to tape up: each hook is driven through its mark.",
+    .asks = {Asks::paper, Asks::anyWall, Asks::piece, Asks::roll},
+    .pages = &templatePages,
+    .note = "Print at full size (100 %, not “fit to page”). Each sheet has a length to check the "
+            "printer by.",
+};
 
 } // namespace mezzet::sheets

@@ -436,15 +436,40 @@ template <class Ask> auto measured(const Schedule& of, Ask ask) {
     return ask(WallPainter(scratch, 12, of));
 }
 
-/// Adds pages until every block has its place; `first`, when given, paints the first of them,
-/// whose list begins at `y` mm. `of` and `blocks` outlive the pages.
-void addPages(PaperJob& out, const Schedule& of, const std::vector<Block>& blocks,
-              const QString& sheet, double y,
+/// All that the pages of a schedule show; they keep it.
+struct Shown {
+    Shown(const Project& p, ScenePtr s, const SheetOptions& o)
+        : job(p), scene(std::move(s)), hangs(hangAll(*scene, hookRules(*job.library.book))),
+          paper(o.paper.value_or(*paperNamed(isMetric(job.notation.units) ? "a4" : "letter"))),
+          schedule{job,
+                   *scene,
+                   hangs,
+                   paper.height.mm(), // across
+                   paper.width.mm(),
+                   o.division.value_or(hookDivision(job.notation)),
+                   dateOr(o.date)} {}
+    Shown(const Shown&) = delete;
+
+    Project job;
+    ScenePtr scene;
+    std::vector<HangOf> hangs;
+    Paper paper;
+    Schedule schedule;
+    std::vector<Block> blocks;
+};
+
+/// Pages until every block has its place; `first`, when given, paints the first of them, whose list
+/// begins at `y` mm.
+Sheet pagesOf(const std::shared_ptr<const Shown>& of, const QString& sheet, double y,
+              const std::string& title, const std::string& scale,
               const std::function<void(WallPainter&, Range, const QString&)>& first) {
+    Sheet out{{of->schedule.width, of->schedule.height, title, {}, {}},
+              of->paper.name + " across",
+              scale};
     std::vector<Range> ranges;
-    for (Range r; r.from < blocks.size(); r.from = r.to) {
-        r.to = measured(of, [&](const WallPainter& p) {
-            return p.fitting(blocks, r.from, ranges.empty() ? y : margin);
+    for (Range r; r.from < of->blocks.size(); r.from = r.to) {
+        r.to = measured(of->schedule, [&](const WallPainter& p) {
+            return p.fitting(of->blocks, r.from, ranges.empty() ? y : margin);
         });
         ranges.push_back(r);
     }
@@ -453,44 +478,35 @@ void addPages(PaperJob& out, const Schedule& of, const std::vector<Block>& block
             ranges.size() == 1
                 ? sheet
                 : QString("%1, page %2 of %3").arg(sheet).arg(i + 1).arg(ranges.size());
-        out.pages.emplace_back([&of, &blocks, name, r = ranges[i],
-                                own = i == 0 ? first : nullptr](QPainter& p, double k) {
-            WallPainter painter(p, k, of);
-            if (own)
-                own(painter, r, name);
-            else
-                painter.page(blocks, r, name);
-        });
+        out.paper.pages.emplace_back(
+            [of, name, r = ranges[i], own = i == 0 ? first : nullptr](QPainter& p, double k) {
+                WallPainter painter(p, k, of->schedule);
+                if (own)
+                    own(painter, r, name);
+                else
+                    painter.page(of->blocks, r, name);
+            });
     }
+    return out;
 }
 
-Paper ownPaper(const Project& job, const WallSheetOptions& o) {
-    return o.paper.value_or(*paperNamed(isMetric(job.notation.units) ? "a4" : "letter"));
-}
-
-} // namespace
-
-Result<WallPrinted> printWall(const Project& job, int wall, const WallSheetOptions& options,
-                              const std::filesystem::path& path) {
+Result<Sheet> wallPages(const Project& job, const SheetOptions& options) {
+    const int wall = options.wall.value_or(-1);
     if (wall < 0 || wall >= static_cast<int>(job.room->walls.size()))
         return Problem{"there is no such wall", "name one of the room's walls"};
     auto scene = sceneOf(job);
     if (!scene)
         return scene.problem();
     loadFonts();
-    const Paper paper = ownPaper(job, options);
-    const double width = paper.height.mm(); // across
-    const double height = paper.width.mm();
-    const auto hangs = hangAll(**scene, hookRules(*job.library.book));
-    const Length division = options.division.value_or(hookDivision(job.notation));
-    const auto date = dateOr(options.date);
+    const auto of = std::make_shared<Shown>(job, *scene, options);
     const Wall& w = job.room->walls[static_cast<std::size_t>(wall)];
-    const Schedule schedule{job, **scene, hangs, width, height, division, date};
-    const auto blocks = schedule.blocksOf(
+    const double width = of->schedule.width;
+    const double height = of->schedule.height;
+    of->blocks = of->schedule.blocksOf(
         wall, "Hooks on wall " + w.name + ", from the left corner and the floor", true);
-    const double lists =
-        std::clamp(3 + measured(schedule, [&](const WallPainter& p) { return p.heightOf(blocks); }),
-                   34.0, height * 0.46);
+    const double lists = std::clamp(
+        3 + measured(of->schedule, [&](const WallPainter& p) { return p.heightOf(of->blocks); }),
+        34.0, height * 0.46);
     const QRectF drawing(margin + 8, margin + 14, width - 2 * margin - 8 - 32,
                          height - 2 * margin - titleHeight - lists - 18);
     const auto fits = [&](const Scale& s) {
@@ -505,19 +521,29 @@ Result<WallPrinted> printWall(const Project& job, int wall, const WallSheetOptio
         if (!scale && fits(s))
             scale = s;
     if (!scale)
-        return Problem{fmt::format("wall {} does not fit {} at {}", w.name, paper.name,
+        return Problem{fmt::format("wall {} does not fit {} at {}", w.name, of->paper.name,
                                    options.scale ? options.scale->words : "any usual scale"),
                        "take larger paper or a smaller scale"};
-    PaperJob out{width, height, job.title + ", wall " + w.name, {}, options.goOn};
-    addPages(out, schedule, blocks, "Wall " + q(w.name), drawing.bottom() + 3,
-             [&](WallPainter& p, Range range, const QString& sheet) {
-                 p.wall(wall, *scale, drawing, blocks, range, sheet);
-             });
-    auto written = printPages(out, path);
-    if (!written)
-        return written.problem();
-    return WallPrinted{paper.name + " across", scale->words, *written};
+    // The painter is handed what the page keeps.
+    const auto& blocks = of->blocks;
+    return pagesOf(of, "Wall " + q(w.name), drawing.bottom() + 3, job.title + ", wall " + w.name,
+                   scale->words,
+                   [wall, scale = *scale, drawing, &blocks](WallPainter& p, Range range,
+                                                            const QString& sheet) {
+                       p.wall(wall, scale, drawing, blocks, range, sheet);
+                   });
 }
+
+} // namespace
+
+const SheetKind wallSheet{
+    .id = "wall",
+    .title = "A wall",
+    .about = "One wall from inside to scale: openings, furniture before it, what hangs there, and "
+             "its hooks.",
+    .asks = {Asks::paper, Asks::scale, Asks::wall},
+    .pages = &wallPages,
+};
 
 std::string hooksAsCsv(const Project& job, const Scene& scene, Length division) {
     const bool metric = isMetric(job.notation.units);
@@ -553,38 +579,41 @@ std::string hooksAsCsv(const Project& job, const Scene& scene, Length division) 
     return out;
 }
 
-Result<WallPrinted> printHooks(const Project& job, const WallSheetOptions& options,
-                               const std::filesystem::path& path) {
+namespace {
+
+Result<Sheet> hookPages(const Project& job, const SheetOptions& options) {
     auto scene = sceneOf(job);
     if (!scene)
         return scene.problem();
-    const Length division = options.division.value_or(hookDivision(job.notation));
-    if (foldCase(path.extension().string()) == ".csv") {
-        if (auto saved = writeWhole(path, hooksAsCsv(job, **scene, division)); !saved)
-            return saved.problem();
-        return WallPrinted{"table", "", 1};
-    }
     loadFonts();
-    const Paper paper = ownPaper(job, options);
-    const double width = paper.height.mm();
-    const double height = paper.width.mm();
-    const auto hangs = hangAll(**scene, hookRules(*job.library.book));
-    const auto date = dateOr(options.date);
-    PaperJob out{width, height, job.title + ", hooks", {}, options.goOn};
-    const Schedule schedule{job, **scene, hangs, width, height, division, date};
-    std::vector<Block> blocks;
+    const auto of = std::make_shared<Shown>(job, *scene, options);
     const auto& walls = (*scene)->room->walls;
     for (std::size_t i = 0; i < walls.size(); ++i) {
-        auto own = schedule.blocksOf(static_cast<int>(i), "Wall " + walls[i].name, false);
-        std::move(own.begin(), own.end(), std::back_inserter(blocks));
+        auto own = of->schedule.blocksOf(static_cast<int>(i), "Wall " + walls[i].name, false);
+        std::move(own.begin(), own.end(), std::back_inserter(of->blocks));
     }
-    if (blocks.empty())
-        blocks.push_back({Block::Is::note, "Nothing in this room needs a hook.", {}});
-    addPages(out, schedule, blocks, "Hooks", margin, {});
-    auto written = printPages(out, path);
-    if (!written)
-        return written.problem();
-    return WallPrinted{paper.name + " across", "schedule", *written};
+    if (of->blocks.empty())
+        of->blocks.push_back({Block::Is::note, "Nothing in this room needs a hook.", {}});
+    return pagesOf(of, "Hooks", margin, job.title + ", hooks", "schedule", {});
 }
+
+Result<std::string> hookTable(const Project& job, const SheetOptions& options) {
+    auto scene = sceneOf(job);
+    if (!scene)
+        return scene.problem();
+    return hooksAsCsv(job, **scene, options.division.value_or(hookDivision(job.notation)));
+}
+
+} // namespace
+
+const SheetKind hooksSheet{
+    .id = "hooks",
+    .title = "The hooks",
+    .about = "Every hook, wall by wall, with weights, fixings, tape corners of groups and what to "
+             "be careful of.",
+    .asks = Asks::paper,
+    .pages = &hookPages,
+    .table = &hookTable,
+};
 
 } // namespace mezzet::sheets

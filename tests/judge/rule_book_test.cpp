@@ -1,4 +1,5 @@
 #include "jobs.h"
+#include "judge/rule_code.h"
 
 #include <fmt/format.h>
 
@@ -136,4 +137,39 @@ TEST(Why, IsSaidInTheJobsUnits) {
     const auto* r = find(all, job, "seat-to-table", "Coffee table");
     EXPECT_NE(whyOf(*r, job.wording()).find("30.5 cm"), std::string::npos);
     EXPECT_EQ(titleOf(*r, job.wording()), "Gap to Sofa");
+}
+
+TEST(Book, HasEveryHabitWithinItsOwnBounds) {
+    const auto book = library().book;
+    for (const auto id : habitIds) {
+        const auto it = std::find_if(book->habits.begin(), book->habits.end(),
+                                     [&](const Habit& h) { return h.id == id; });
+        ASSERT_NE(it, book->habits.end()) << id;
+        EXPECT_LE(it->low, it->length) << id;
+        EXPECT_GE(it->high, it->length) << id;
+        EXPECT_FALSE(it->says.empty()) << id;
+    }
+    EXPECT_EQ(book->habits.size(), std::size(habitIds));
+    EXPECT_FALSE(unpaired(*book));
+    auto without = *book;
+    without.habits.pop_back();
+    EXPECT_TRUE(unpaired(without)) << "a habit that is asked for is missing";
+}
+
+TEST(Book, AHabitPastItsBoundsIsRefused) {
+    const auto with = [](const char* habit) {
+        return bookWith("\"rules\":", std::string("\"habits\":[") + habit + "],\"rules\":");
+    };
+    EXPECT_TRUE(readRuleBook(with(R"({"id":"chair-drawn","length":1,"between":[0.5,2],
+        "says":"x","source":"common practice"})"),
+                             "b.json"));
+    EXPECT_FALSE(readRuleBook(with(R"({"id":"chair-drawn","length":3,"between":[0.5,2],
+        "says":"x","source":"common practice"})"),
+                              "b.json"));
+    EXPECT_FALSE(readRuleBook(with(R"({"id":"nobody-asks","length":1,"between":[0.5,2],
+        "says":"x","source":"common practice"})"),
+                              "b.json"));
+    EXPECT_FALSE(readRuleBook(with(R"({"id":"chair-drawn","length":1,
+        "says":"x","source":"common practice"})"),
+                              "b.json"));
 }

@@ -1,7 +1,8 @@
 // What is drawn over the floor, and the reasons that are printed with it.
 #include "jobs.h"
 #include "sheets/draw_floor.h"
-#include "sheets/plan_sheet.h"
+#include "sheets/printed.h"
+#include "sheets/sheet.h"
 
 #include <QImage>
 #include <QPainter>

@@ -1,6 +1,7 @@
 // How the plan sheet lays itself out: papers, scales, units, long lists, odd rooms.
 #include "jobs.h"
-#include "sheets/plan_sheet.h"
+#include "sheets/printed.h"
+#include "sheets/sheet.h"
 
 #include <QFile>
 #include <QProcess>
@@ -18,7 +19,7 @@ namespace {
 
 Result<Printed> print(const Project& job, const QString& file, const char* paper = "",
                       const char* scale = "") {
-    PlanOptions o;
+    SheetOptions o;
     o.paper = paperNamed(paper);
     o.scale = readScale(scale);
     o.date = "1 May 2030";

@@ -1,6 +1,6 @@
 #include "jobs.h"
-#include "sheets/plan_sheet.h"
 #include "sheets/printed.h"
+#include "sheets/sheet.h"
 
 #include <QFile>
 #include <QGuiApplication>
@@ -56,7 +56,7 @@ TEST(PlanSheet, AWallIsDrawnToTheThousandthOfItsScaledLength) {
     const auto job = jobWith({"sofa 84 x 36 against wall A, centred on wall A"});
     for (const auto& [paper, scale] : {std::pair{"a3", "1:50"}, std::pair{"tabloid", "1/4\""},
                                        std::pair{"a4", "1:100"}, std::pair{"letter", "1/8\""}}) {
-        PlanOptions o;
+        SheetOptions o;
         o.paper = paperNamed(paper);
         o.scale = readScale(scale);
         const auto pdf = dir.filePath("plan.pdf");
@@ -84,7 +84,7 @@ TEST(PlanSheet, PaperHasItsPublishedSize) { // ISO 216; ANSI Y14.1
     for (const auto& [name, w, h] :
          {std::tuple{"a4", 210.0, 297.0}, std::tuple{"a3", 297.0, 420.0},
           std::tuple{"letter", 215.9, 279.4}, std::tuple{"tabloid", 279.4, 431.8}}) {
-        PlanOptions o;
+        SheetOptions o;
         o.paper = paperNamed(name);
         ASSERT_TRUE(printPlan(jobWith({}), o, dir.filePath("p.pdf").toStdString()));
         const auto info = run("pdfinfo", {dir.filePath("p.pdf")});
@@ -125,7 +125,7 @@ TEST(PlanSheet, ALongScheduleGoesOnOnFurtherPages) {
 }
 
 TEST(PlanSheet, ARoomThatDoesNotFitIsRefusedWithAScaleThatDoes) {
-    PlanOptions o;
+    SheetOptions o;
     o.paper = paperNamed("a4");
     o.scale = readScale("1:10");
     QTemporaryDir dir;

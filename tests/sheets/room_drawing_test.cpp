@@ -3,7 +3,8 @@
 #include "jobs.h"
 #include "sheets/blank_sheet.h"
 #include "sheets/drawing.h"
-#include "sheets/plan_sheet.h"
+#include "sheets/printed.h"
+#include "sheets/sheet.h"
 
 #include <QImage>
 #include <QProcess>
@@ -212,9 +213,9 @@ TEST(RoomDrawing, TheMeasuringSheetLeavesItsFiguresEmpty) {
     QTemporaryDir dir;
     const auto room = roomFromNotes(notes("window 4' from left, 5' wide"));
     const auto pdf = dir.filePath("m.pdf");
-    const auto printed = printBlankSheet(room->get(), Units::feetAndInches, pdf.toStdString());
+    const auto printed = printBlankSheet(*room, Units::feetAndInches, pdf.toStdString());
     ASSERT_TRUE(printed);
-    EXPECT_EQ(printed->pages, 2);
+    EXPECT_EQ(*printed, 2);
     QProcess text;
     text.start("pdftotext", {"-layout", pdf, "-"});
     text.waitForFinished();

@@ -103,7 +103,7 @@ TEST(Templates, TilesLaidByTheirMarksMeasureBackToATenthOfAMillimetre) {
     const auto job = nine();
     const auto scene = *sceneOf(job);
     for (const char* paper : {"a4", "letter"}) {
-        TemplateOptions o;
+        SheetOptions o;
         o.paper = paperNamed(paper);
         const auto pdf = dir.filePath("t.pdf");
         const auto printed = printTemplates(job, o, pdf.toStdString());
@@ -181,7 +181,7 @@ TEST(Templates, OnARollTheyAreOnePieceAtFullSize) {
     QTemporaryDir dir;
     const auto job =
         jobWith({"picture 20 x 16 on wall C, at 60, 60, on two rings 14 apart, drop 2"});
-    TemplateOptions o;
+    SheetOptions o;
     o.roll = Length::inches(24);
     const auto pdf = dir.filePath("r.pdf");
     const auto printed = printTemplates(job, o, pdf.toStdString());
@@ -210,7 +210,7 @@ TEST(Templates, OfWhatDoesNotHangAreRefused) {
     QTemporaryDir dir;
     const auto at = dir.filePath("t.pdf").toStdString();
     EXPECT_FALSE(printTemplates(jobWith({}), {}, at));
-    TemplateOptions o;
+    SheetOptions o;
     o.of = "nobody";
     EXPECT_FALSE(printTemplates(nine(), o, at));
     o.of = "nine";
@@ -221,7 +221,7 @@ TEST(WallSheet, IsDrawnToItsScale) {
     QTemporaryDir dir;
     const auto job = jobWith(
         {"sofa 84 x 36 x 34 against wall C, centred on wall C", "picture 54 x 30, 6 above sofa"});
-    WallSheetOptions o;
+    SheetOptions o;
     o.paper = paperNamed("a3");
     o.scale = readScale("1:25");
     const auto pdf = dir.filePath("w.pdf");
@@ -242,7 +242,7 @@ TEST(WallSheet, IsDrawnToItsScale) {
 
 TEST(WallSheet, WhatDoesNotFitSaysSo) {
     QTemporaryDir dir;
-    WallSheetOptions o;
+    SheetOptions o;
     o.paper = paperNamed("a4");
     o.scale = readScale("1:10");
     const auto printed = printWall(jobWith({}), 0, o, dir.filePath("w.pdf").toStdString());

@@ -9,6 +9,7 @@
 #include <QComboBox>
 #include <QInputDialog>
 #include <QLabel>
+#include <QListWidget>
 #include <QMenuBar>
 #include <QPushButton>
 #include <QSettings>
@@ -249,28 +250,41 @@ TEST_F(Panels, NotesThatCantBeReadCantBeTaken) {
     EXPECT_TRUE(take->isEnabled()) << "an open room is a room under way";
 }
 
-TEST_F(Panels, TheSheetDialogAsksForPaperAndScale) {
-    SheetDialog dialog(false);
+TEST_F(Panels, TheSheetDialogAsksForWhatTheSheetAsks) {
+    SheetDialog dialog(window->session().settledProject(), "plan", theFloor());
     EXPECT_FALSE(dialog.options().paper);
     EXPECT_FALSE(dialog.options().scale);
-    const auto boxes = dialog.findChildren<QComboBox*>();
-    ASSERT_EQ(boxes.size(), 3);
-    boxes[0]->setCurrentIndex(3);
-    boxes[1]->setCurrentIndex(boxes[1]->findData("1:50"));
-    boxes[2]->setCurrentIndex(1);
+    const auto choose = [&](const QString& data) {
+        for (auto* box : dialog.findChildren<QComboBox*>())
+            if (const int i = box->findData(data); i >= 0)
+                box->setCurrentIndex(i);
+    };
+    choose("A4");
+    choose("1:50");
+    choose("svg");
     EXPECT_EQ(dialog.options().paper->name, "A4");
     EXPECT_NEAR(dialog.options().scale->denominator, 50, 1e-9);
     EXPECT_EQ(dialog.format(), "svg");
+    // The hooks have no scale, and come as a table too.
+    auto* list = dialog.findChild<QListWidget*>("sheetKinds");
+    ASSERT_NE(list, nullptr);
+    for (int i = 0; i < list->count(); ++i)
+        if (list->item(i)->data(Qt::UserRole).toString() == "hooks")
+            list->setCurrentRow(i);
+    EXPECT_FALSE(dialog.options().scale);
+    EXPECT_EQ(dialog.format(), "svg") << "what was chosen stays";
+    choose("csv");
+    EXPECT_EQ(dialog.format(), "csv");
 }
 
 TEST_F(Panels, APrintThatFailsIsSaid) {
-    EXPECT_FALSE(window->printTo("/no such folder/p.pdf", {}));
+    EXPECT_FALSE(window->printTo("/no such folder/p.pdf", "plan"));
     EXPECT_FALSE(window->line()->preview().isEmpty());
-    sheets::PlanOptions small;
+    sheets::SheetOptions small;
     small.paper = sheets::paperNamed("a4");
     small.scale = sheets::readScale("1:5");
     QTemporaryDir dir;
-    EXPECT_FALSE(window->printTo(dir.filePath("p.pdf"), small));
+    EXPECT_FALSE(window->printTo(dir.filePath("p.pdf"), "plan", small));
     EXPECT_TRUE(window->line()->preview().contains("doesn't fit"));
 }
 

@@ -112,7 +112,7 @@ TEST_F(Story, ADayAtTheBoard) {
     session().apply({"x", {RemovePiece{id("Sofa")}}, {}});
     ASSERT_TRUE(window->openPath(path));
     EXPECT_EQ(jobText(*session().project()), saved);
-    EXPECT_TRUE(window->printTo(dir.filePath("plan.pdf"), {}));
+    EXPECT_TRUE(window->printTo(dir.filePath("plan.pdf"), "plan"));
     EXPECT_GT(QFileInfo(dir.filePath("plan.pdf")).size(), 10000);
 }
 

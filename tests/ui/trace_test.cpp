@@ -2,7 +2,7 @@
 // thread; and pictures that are none.
 #include "app/measure/trace_screen.h"
 #include "dxf/dxf.h"
-#include "sheets/plan_sheet.h"
+#include "sheets/sheet.h"
 #include "ui/open_window.h"
 
 #include <QComboBox>
@@ -174,9 +174,9 @@ TEST_F(Trace, APageOfAPdfIsTraced) {
     const auto job =
         openJob(std::filesystem::path(MEZZET_TEST_DATA) / "demo" / "lantern-row.mezzet", library);
     const auto path = dir.filePath("plan.pdf");
-    sheets::PlanOptions options;
+    sheets::SheetOptions options;
     options.scale = sheets::readScale("1:48");
-    ASSERT_TRUE(sheets::printPlan(**job, options, path.toStdString()));
+    ASSERT_TRUE(sheets::printSheet(sheets::planSheet, **job, options, path.toStdString()));
     ASSERT_TRUE(screen->openFile(path)) << qPrintable(screen->said());
     EXPECT_FALSE(screen->grab().isNull());
     QFile bad(dir.filePath("bad.pdf"));

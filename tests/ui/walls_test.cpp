@@ -1,6 +1,6 @@
 // Hanging in the real window: saying, dragging, grouping, hooks, mirrors, pictures and sheets.
 #include "app/dialogs/group_dialog.h"
-#include "app/dialogs/wall_sheet_dialog.h"
+#include "app/dialogs/sheet_dialog.h"
 #include "judge/on_walls.h"
 #include "ui/open_window.h"
 
@@ -251,21 +251,63 @@ TEST_F(WallStory, WallHooksAndTemplatesArePrinted) {
     for (const auto& [which, ending] :
          {std::pair{"wall", "pdf"}, std::pair{"wall", "svg"}, std::pair{"hooks", "csv"},
           std::pair{"hooks", "pdf"}, std::pair{"templates", "pdf"}}) {
-        WallSheetDialog dialog(*session().project(), which, onWall(3));
+        SheetDialog dialog(session().settledProject(), which, onWall(3));
         const auto path = dir.filePath(QString("%1.%2").arg(which, ending));
-        EXPECT_TRUE(window->printWallsTo(path, which, dialog)) << which;
+        EXPECT_TRUE(window->printTo(path, which, dialog.options())) << which;
         EXPECT_GT(QFile(path).size(), 300) << path.toStdString();
     }
-    WallSheetDialog dialog(*session().project(), "wall", onWall(1));
-    EXPECT_EQ(dialog.wall(), 1);
-    EXPECT_FALSE(window->printWallsTo(dir.filePath("no/such/place.pdf"), "wall", dialog));
+    SheetDialog dialog(session().settledProject(), "wall", onWall(1));
+    EXPECT_EQ(dialog.options().wall, 1);
+    EXPECT_FALSE(window->printTo(dir.filePath("no/such/place.pdf"), "wall", dialog.options()));
+}
+
+TEST_F(WallStory, EverySheetIsShownBeforeItIsPrinted) {
+    for (const sheets::SheetKind* k : sheets::sheetKinds()) {
+        SheetDialog dialog(session().settledProject(), k->id, onWall(3), window.get());
+        EXPECT_EQ(&dialog.kind(), k);
+        dialog.setModal(false);
+        dialog.show();
+        ASSERT_TRUE(QTest::qWaitFor([&] { return dialog.drawn(); }, 20000)) << k->id;
+        // The picture is of the sheet itself: as wide to high, and with ink on it.
+        const QImage shown = dialog.picture()->pixmap().toImage();
+        ASSERT_FALSE(shown.isNull()) << k->id;
+        const auto sheet = k->pages(*session().settledProject(), dialog.options());
+        ASSERT_TRUE(sheet) << k->id;
+        EXPECT_NEAR(double(shown.width()) / shown.height(),
+                    sheet->paper.width / sheet->paper.height, 0.02)
+            << k->id;
+        int ink = 0;
+        for (int y = 0; y < shown.height(); y += 3)
+            for (int x = 0; x < shown.width(); x += 3)
+                ink += qGray(shown.pixel(x, y)) < 160 ? 1 : 0;
+        EXPECT_GT(ink, 30) << k->id;
+    }
+}
+
+TEST_F(WallStory, WhatDoesNotFitIsSaidAndNotPrinted) {
+    SheetDialog dialog(session().settledProject(), "wall", onWall(3), window.get());
+    dialog.setModal(false);
+    dialog.show();
+    for (auto* box : dialog.findChildren<QComboBox*>())
+        if (const int i = box->findText("1:10"); i >= 0)
+            box->setCurrentIndex(i);
+    ASSERT_TRUE(QTest::qWaitFor([&] { return dialog.drawn(); }, 20000));
+    bool told = false;
+    for (auto* l : dialog.findChildren<QLabel*>())
+        told = told || l->text().contains("does not fit");
+    EXPECT_TRUE(told);
+    bool may = true;
+    for (auto* b : dialog.findChildren<QPushButton*>())
+        if (b->text().remove('&') == "Choose where")
+            may = b->isEnabled();
+    EXPECT_FALSE(may);
 }
 
 TEST_F(WallStory, PrintingIsOffTheWindowsThreadAndCanBeStopped) {
     QTemporaryDir dir;
-    WallSheetDialog dialog(*session().project(), "templates", onWall(3));
+    const SheetDialog dialog(session().settledProject(), "templates", onWall(3));
     QSignalSpy told(&session(), &JobSession::told);
-    window->printLater(window->wallPrinting(dir.filePath("t.pdf"), "templates", dialog));
+    window->printLater(window->printing(dir.filePath("t.pdf"), dialog.kind(), dialog.options()));
     EXPECT_EQ(told.count(), 0) << "it goes on elsewhere";
     // The job may change meanwhile; the sheet is of what it was.
     session().sayLine("remove Mill");
@@ -275,7 +317,7 @@ TEST_F(WallStory, PrintingIsOffTheWindowsThreadAndCanBeStopped) {
         20000));
     EXPECT_FALSE(told.last().at(1).toBool());
     // A picture of each page takes its time; the box has a stop, and what was stopped is told.
-    window->printLater(window->wallPrinting(dir.filePath("p.png"), "templates", dialog));
+    window->printLater(window->printing(dir.filePath("p.png"), dialog.kind(), dialog.options()));
     QDialog* box = nullptr;
     ASSERT_TRUE(QTest::qWaitFor(
         [&] {

@@ -1,29 +1,34 @@
 #include "app/dialogs/sheet_dialog.h"
 
+#include "app/look/plain_words.h"
+#include "app/look/style.h"
+
 #include <QComboBox>
 #include <QDialogButtonBox>
 #include <QFileDialog>
 #include <QFileInfo>
 #include <QFormLayout>
+#include <QHBoxLayout>
 #include <QLabel>
+#include <QLineEdit>
+#include <QListWidget>
 #include <QPushButton>
 
 namespace mezzet::app {
 
-QComboBox* addFileRows(QFormLayout* form, QDialog* dialog) {
-    auto* format = new QComboBox;
-    format->addItem("PDF, to print", "pdf");
-    format->addItem("SVG, to draw on", "svg");
-    format->addItem("PNG, to send", "png");
-    form->addRow("File", format);
-    auto* buttons = new QDialogButtonBox;
-    buttons->addButton("Choose where", QDialogButtonBox::AcceptRole)->setDefault(true);
-    buttons->addButton("Cancel", QDialogButtonBox::RejectRole);
-    form->addRow(buttons);
-    QObject::connect(buttons, &QDialogButtonBox::accepted, dialog, &QDialog::accept);
-    QObject::connect(buttons, &QDialogButtonBox::rejected, dialog, &QDialog::reject);
-    return format;
-}
+namespace {
+
+constexpr int pictureWidth = 1100; // pixels it is painted at, and scaled down from
+
+/// What a preview came to.
+struct Drawn {
+    QImage picture;
+    std::size_t pages = 0;
+    QString words;
+    bool fault = false;
+};
+
+} // namespace
 
 QString askWhere(QWidget* over, const QString& title, const QString& name, const QString& ending,
                  const QString& kinds) {
@@ -37,35 +42,247 @@ QString askWhere(QWidget* over, const QString& title, const QString& name, const
                : path + "." + ending;
 }
 
-SheetDialog::SheetDialog(bool metric, QWidget* parent) : QDialog(parent) {
+SheetDialog::SheetDialog(ProjectPtr job, const QString& first, SurfaceId looked, QWidget* parent)
+    : QDialog(parent), job_(std::move(job)) {
     setObjectName("sheetDialog");
-    setWindowTitle("Print the plan");
-    auto* form = new QFormLayout(this);
-    form->setContentsMargins(20, 18, 20, 14);
-    form->setSpacing(10);
+    setWindowTitle("Print a sheet");
+    const Units units = job_->notation.units;
+    auto* whole = new QHBoxLayout(this);
+    whole->setContentsMargins(18, 16, 18, 14);
+    whole->setSpacing(18);
+
+    auto* left = new QVBoxLayout;
+    left->setSpacing(10);
+    list_ = new QListWidget;
+    list_->setObjectName("sheetKinds");
+    list_->setAccessibleName("Sheets");
+    for (const sheets::SheetKind* k : sheets::sheetKinds()) {
+        auto* item = new QListWidgetItem(k->title, list_);
+        item->setData(Qt::UserRole, QString(k->id));
+        if (first == k->id)
+            list_->setCurrentItem(item);
+    }
+    if (list_->currentItem() == nullptr)
+        list_->setCurrentRow(0);
+    list_->setFixedHeight(list_->sizeHintForRow(0) * list_->count() + 10);
+    left->addWidget(list_);
+    about_ = new QLabel;
+    about_->setWordWrap(true);
+    about_->setProperty("quiet", true);
+    left->addWidget(about_);
+
+    form_ = new QFormLayout;
+    form_->setSpacing(8);
+    wall_ = new QComboBox;
     paper_ = new QComboBox;
-    paper_->addItem("The smallest that fits", "");
+    paper_->addItem("The job's own", "");
     for (const char* p : {"Letter", "Tabloid", "A4", "A3"})
         paper_->addItem(p, p);
     scale_ = new QComboBox;
     scale_->addItem("The largest that fits", "");
-    for (const bool system : {metric, !metric})
+    for (const bool system : {isMetric(units), !isMetric(units)})
         for (const auto& s : sheets::usualScales(system))
             scale_->addItem(QString::fromStdString(s.words), QString::fromStdString(s.words));
-    form->addRow("Paper", paper_);
-    form->addRow("Scale", scale_);
-    format_ = addFileRows(form, this);
+    piece_ = new QComboBox;
+    piece_->addItem("All that hangs", "");
+    for (const Piece& p : job_->scheme().hung())
+        piece_->addItem(QString::fromStdString(p.name), QString::fromStdString(p.name));
+    roll_ = new QLineEdit;
+    roll_->setPlaceholderText("empty for tiles; a width, like 24 or 610mm");
+    format_ = new QComboBox;
+    form_->addRow("Wall", wall_);
+    form_->addRow("Of", piece_);
+    form_->addRow("Paper", paper_);
+    form_->addRow("Scale", scale_);
+    form_->addRow("On a roll of", roll_);
+    form_->addRow("File", format_);
+    left->addLayout(form_);
+    note_ = new QLabel;
+    note_->setWordWrap(true);
+    note_->setProperty("quiet", true);
+    left->addWidget(note_);
+    left->addStretch(1);
+    auto* buttons = new QDialogButtonBox;
+    print_ = buttons->addButton("Choose where", QDialogButtonBox::AcceptRole);
+    print_->setDefault(true);
+    buttons->addButton("Cancel", QDialogButtonBox::RejectRole);
+    left->addWidget(buttons);
+    auto* side = new QWidget;
+    side->setLayout(left);
+    side->setFixedWidth(320);
+    left->setContentsMargins(0, 0, 0, 0);
+    whole->addWidget(side);
+
+    auto* right = new QVBoxLayout;
+    picture_ = new QLabel;
+    picture_->setObjectName("sheetPicture");
+    picture_->setAccessibleName("The sheet as it will be printed");
+    picture_->setAlignment(Qt::AlignCenter);
+    picture_->setMinimumSize(440, 380);
+    picture_->setSizePolicy(QSizePolicy::Ignored, QSizePolicy::Ignored);
+    right->addWidget(picture_, 1);
+    auto* turn = new QHBoxLayout;
+    back_ = new QPushButton("Page before");
+    on_ = new QPushButton("Next page");
+    for (auto* b : {back_, on_})
+        b->setAutoDefault(false);
+    said_ = new QLabel;
+    said_->setAlignment(Qt::AlignCenter);
+    said_->setWordWrap(true);
+    turn->addWidget(back_);
+    turn->addWidget(said_, 1);
+    turn->addWidget(on_);
+    right->addLayout(turn);
+    whole->addLayout(right, 1);
+
+    // The walls, with the one that is looked at first.
+    for (std::size_t i = 0; i < job_->room->walls.size(); ++i)
+        wall_->addItem("Wall " + QString::fromStdString(job_->room->walls[i].name),
+                       static_cast<int>(i));
+    if (looked.isWall())
+        wall_->setCurrentIndex(std::max(wall_->findData(looked.wall()), 0));
+
+    connect(buttons, &QDialogButtonBox::accepted, this, &QDialog::accept);
+    connect(buttons, &QDialogButtonBox::rejected, this, &QDialog::reject);
+    connect(list_, &QListWidget::currentRowChanged, this, [this] {
+        askFor();
+        page_ = 0;
+        drawSoon();
+    });
+    for (auto* box : {wall_, paper_, scale_, piece_})
+        connect(box, &QComboBox::currentIndexChanged, this, [this] {
+            page_ = 0;
+            drawSoon();
+        });
+    connect(roll_, &QLineEdit::textChanged, this, [this] {
+        page_ = 0;
+        drawSoon();
+    });
+    connect(back_, &QPushButton::clicked, this, [this] {
+        page_ -= page_ > 0 ? 1 : 0;
+        draw();
+    });
+    connect(on_, &QPushButton::clicked, this, [this] {
+        page_ += page_ + 1 < pages_ ? 1 : 0;
+        draw();
+    });
+    later_.setSingleShot(true);
+    later_.setInterval(60);
+    connect(&later_, &QTimer::timeout, this, &SheetDialog::draw);
+    askFor();
+    drawSoon();
+    const QSize most = parent != nullptr ? parent->size() - QSize(60, 60) : QSize(1100, 720);
+    resize(std::min(1100, most.width()), std::min(700, most.height()));
 }
 
-sheets::PlanOptions SheetDialog::options() const {
-    sheets::PlanOptions o;
-    o.paper = sheets::paperNamed(paper_->currentData().toString().toStdString());
-    o.scale = sheets::readScale(scale_->currentData().toString().toStdString());
+const sheets::SheetKind& SheetDialog::kind() const {
+    return *sheets::sheetById(list_->currentItem()->data(Qt::UserRole).toString().toStdString());
+}
+
+/// Shows the rows of what the chosen sheet asks for.
+void SheetDialog::askFor() {
+    const sheets::SheetKind& k = kind();
+    about_->setText(k.about);
+    note_->setText(k.note);
+    note_->setVisible(*k.note != '\0');
+    const bool any = k.asks.has(sheets::Asks::anyWall);
+    const int every = wall_->findData(-1);
+    if (any && every < 0)
+        wall_->insertItem(0, "Every wall", -1);
+    if (!any && every >= 0)
+        wall_->removeItem(every);
+    form_->setRowVisible(wall_, any || k.asks.has(sheets::Asks::wall));
+    form_->setRowVisible(piece_, k.asks.has(sheets::Asks::piece));
+    form_->setRowVisible(paper_, k.asks.has(sheets::Asks::paper));
+    form_->setRowVisible(scale_, k.asks.has(sheets::Asks::scale));
+    form_->setRowVisible(roll_, k.asks.has(sheets::Asks::roll));
+    const auto chosen = format_->currentData();
+    format_->clear();
+    format_->addItem("PDF, to print", "pdf");
+    format_->addItem("SVG, to draw on", "svg");
+    format_->addItem("PNG, to send", "png");
+    if (k.table != nullptr)
+        format_->addItem("CSV, a table", "csv");
+    format_->setCurrentIndex(std::max(format_->findData(chosen), 0));
+}
+
+sheets::SheetOptions SheetDialog::options() const {
+    const sheets::SheetKind& k = kind();
+    const auto text = [](QComboBox* box) { return box->currentData().toString().toStdString(); };
+    sheets::SheetOptions o;
+    if (k.asks.has(sheets::Asks::paper))
+        o.paper = sheets::paperNamed(text(paper_));
+    if (k.asks.has(sheets::Asks::scale))
+        o.scale = sheets::readScale(text(scale_));
+    if ((k.asks.has(sheets::Asks::wall) || k.asks.has(sheets::Asks::anyWall)) &&
+        wall_->currentData().isValid() && wall_->currentData().toInt() >= 0)
+        o.wall = wall_->currentData().toInt();
+    if (k.asks.has(sheets::Asks::piece))
+        o.of = text(piece_);
+    if (k.asks.has(sheets::Asks::roll) && !roll_->text().trimmed().isEmpty())
+        if (const auto l = readLength(roll_->text().trimmed().toStdString(), job_->notation.units))
+            o.roll = *l;
     return o;
 }
 
 QString SheetDialog::format() const {
     return format_->currentData().toString();
+}
+
+void SheetDialog::drawSoon() {
+    later_.start();
+}
+
+void SheetDialog::draw() {
+    later_.stop();
+    runner_.drop(drawing_);
+    drawing_ = runner_.run(
+        [job = job_, kind = &kind(), asked = options(), page = page_](Progress&) {
+            Drawn out;
+            const auto sheet = kind->pages(*job, asked);
+            if (!sheet) {
+                out.words = QString::fromStdString(sheet.problem().sentence());
+                out.fault = true;
+                return out;
+            }
+            out.pages = sheet->paper.pages.size();
+            const std::size_t shown = std::min(page, out.pages - 1);
+            out.picture = sheets::pictureOf(sheet->paper, shown, pictureWidth);
+            out.words = QString("%1, %2").arg(QString::fromStdString(sheet->on),
+                                              QString::fromStdString(sheet->scale));
+            if (out.pages > 1)
+                out.words += QString(", page %1 of %2").arg(shown + 1).arg(out.pages);
+            return out;
+        },
+        [this](Drawn d) {
+            drawn_ = d.picture;
+            pages_ = d.pages;
+            said_->setText(d.words);
+            print_->setEnabled(!d.fault);
+            back_->setVisible(pages_ > 1);
+            on_->setVisible(pages_ > 1);
+            back_->setEnabled(page_ > 0);
+            on_->setEnabled(page_ + 1 < pages_);
+            showPicture();
+        },
+        [this](const QString& fault) { said_->setText("It can't be shown: " + fault); });
+}
+
+void SheetDialog::showPicture() {
+    if (drawn_.isNull()) {
+        picture_->clear();
+        return;
+    }
+    const double ratio = devicePixelRatioF();
+    QImage small = drawn_.scaled(picture_->size() * ratio - QSize(4, 4), Qt::KeepAspectRatio,
+                                 Qt::SmoothTransformation);
+    small.setDevicePixelRatio(ratio);
+    picture_->setPixmap(QPixmap::fromImage(small));
+}
+
+void SheetDialog::resizeEvent(QResizeEvent* e) {
+    QDialog::resizeEvent(e);
+    showPicture();
 }
 
 } // namespace mezzet::app

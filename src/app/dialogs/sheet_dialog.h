@@ -1,38 +1,71 @@
 #pragma once
 
-#include "project/project.h"
-#include "sheets/plan_sheet.h"
+#include "app/session/runner.h"
+#include "sheets/sheet.h"
 
 #include <QDialog>
+#include <QTimer>
 
 class QComboBox;
 class QFormLayout;
+class QLabel;
+class QLineEdit;
+class QListWidget;
+class QPushButton;
 
 namespace mezzet::app {
 
-/// The rows every print dialog ends with: the kind of file, and the buttons to choose where or to
-/// leave it.
-QComboBox* addFileRows(QFormLayout*, QDialog*);
+/// Asks where a file goes; empty when it is given up. A name without a known ending is given one.
+[[nodiscard]] QString askWhere(QWidget* over, const QString& title, const QString& name,
+                               const QString& ending, const QString& kinds = {});
 
-/// Asks where a file is to go; with its ending when none is typed. `kinds`, of the filter, or the
-/// ending in capitals. Empty when nothing is chosen.
-QString askWhere(QWidget* over, const QString& title, const QString& name, const QString& ending,
-                 const QString& kinds = {});
-
-/// Asks on what paper and at what scale a plan is to be printed.
+/// Asks for a sheet: which, and what it asks for itself, beside a picture of its pages as they
+/// would come out of the printer.
 class SheetDialog : public QDialog {
     Q_OBJECT
 public:
-    explicit SheetDialog(bool metric, QWidget* parent = nullptr);
+    /// `first` is chosen to begin with; `looked` the surface that is looked at.
+    SheetDialog(ProjectPtr, const QString& first, SurfaceId looked, QWidget* parent = nullptr);
 
-    [[nodiscard]] sheets::PlanOptions options() const;
-    /// "pdf", "svg" or "png".
+    [[nodiscard]] const sheets::SheetKind& kind() const;
+    [[nodiscard]] sheets::SheetOptions options() const;
+    /// "pdf", "svg", "png" or "csv".
     [[nodiscard]] QString format() const;
+    /// Whether the picture shows what is asked for.
+    [[nodiscard]] bool drawn() const { return !runner_.runs(drawing_) && !later_.isActive(); }
+    [[nodiscard]] QLabel* picture() const { return picture_; }
+
+protected:
+    void resizeEvent(QResizeEvent*) override;
 
 private:
+    void askFor();
+    void drawSoon();
+    void draw();
+    void showPicture();
+
+    ProjectPtr job_;
+    QListWidget* list_;
+    QFormLayout* form_;
+    QLabel* about_;
+    QComboBox* wall_;
     QComboBox* paper_;
     QComboBox* scale_;
+    QComboBox* piece_;
+    QLineEdit* roll_;
+    QLabel* note_;
     QComboBox* format_;
+    QPushButton* print_;
+    QLabel* picture_;
+    QLabel* said_;
+    QPushButton* back_;
+    QPushButton* on_;
+    Runner runner_;
+    ProgressPtr drawing_;
+    QTimer later_;
+    QImage drawn_;
+    std::size_t page_ = 0;
+    std::size_t pages_ = 0;
 };
 
 } // namespace mezzet::app

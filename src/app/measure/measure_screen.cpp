@@ -539,10 +539,9 @@ void MeasureScreen::printBlank() {
     const auto path = askWhere(this, "Print the measuring sheet to", "measuring sheet", "pdf");
     if (path.isEmpty())
         return;
-    const Room* room =
-        rooms_.empty() || rooms_[room_]->walls.empty() ? nullptr : rooms_[room_].get();
+    const RoomPtr room = rooms_.empty() ? nullptr : rooms_[room_];
     const Units units = taped_.empty() ? Units::feetAndInches : taped_[room_].units;
-    auto done = sheets::printBlankSheet(room, units, path.toStdString());
+    const auto done = sheets::printPages(sheets::blankSheet(room, units).paper, path.toStdString());
     says_->setText(done ? path : QString::fromStdString(done.problem().text()));
 }
 

@@ -2,12 +2,14 @@
 #include "app/window/main_menu.h"
 
 #include "app/window/main_window.h"
+#include "measure/text.h"
 
 #include <QActionGroup>
 #include <QFileDialog>
 #include <QMenu>
 #include <QMenuBar>
 
+#include <map>
 #include <tuple>
 
 namespace mezzet::app {
@@ -32,12 +34,15 @@ void MainWindow::buildMenu() {
     buildJudgeMenu(menuBar()->addMenu("J&udge"));
     buildWallMenu(menuBar()->addMenu("&Walls"));
     auto* hand = menuBar()->addMenu("&Hand over");
-    add(hand, "printPlan", "Print the plan …", QKeySequence("Ctrl+P"), [this] { print(); });
-    add(hand, "printWall", "Print a wall …", QKeySequence("Ctrl+Shift+W"),
-        [this] { printWalls("wall"); });
-    add(hand, "printHooks", "Print the hooks …", {}, [this] { printWalls("hooks"); });
-    add(hand, "printTemplates", "Print paper templates …", {}, [this] { printWalls("templates"); });
-    add(hand, "measuringSheet", "Blank measuring sheet …", {}, [this] { printMeasuringSheet(); });
+    // Every sheet of the table; the dialog has them all.
+    const std::map<std::string_view, const char*> keys{{"plan", "Ctrl+P"},
+                                                       {"wall", "Ctrl+Shift+W"}};
+    for (const sheets::SheetKind* k : sheets::sheetKinds()) {
+        const auto key = keys.find(k->id);
+        add(hand, QString("print:") + k->id,
+            QString("Print: %1 …").arg(QString::fromStdString(smallFirst(k->title))),
+            QKeySequence(key == keys.end() ? "" : key->second), [this, k] { print(k->id); });
+    }
     add(hand, "dxf", "Write the plan as DXF …", {}, [this] { saveDxf(); });
     buildViewMenu(menuBar()->addMenu("&View"));
     auto* help = menuBar()->addMenu("Hel&p");

@@ -1,11 +1,8 @@
 // Sheets from the window: asked for in a dialog, printed on a thread of their own.
 #include "app/dialogs/sheet_dialog.h"
-#include "app/dialogs/wall_sheet_dialog.h"
 #include "app/session/long_work.h"
 #include "app/window/main_window.h"
-#include "sheets/blank_sheet.h"
-#include "sheets/paper_out.h"
-#include "sheets/plan_sheet.h"
+#include "sheets/sheet.h"
 
 #include <QDialog>
 #include <QFileInfo>
@@ -33,27 +30,15 @@ template <class Printed> Told toldOf(const QString& path, const Result<Printed>&
 
 } // namespace
 
-Printing MainWindow::planPrinting(const QString& path, const sheets::PlanOptions& options) const {
+Printing MainWindow::printing(const QString& path, const sheets::SheetKind& kind,
+                              const sheets::SheetOptions& options) const {
     // Jobs are values: the thread has its own.
-    return [job = *session_.project(), path, options](const sheets::GoOn& goOn) {
-        auto asked = options;
-        asked.goOn = goOn;
-        return toldOf(path, sheets::printPlan(job, asked, path.toStdString()));
-    };
-}
-
-Printing MainWindow::wallPrinting(const QString& path, const QString& which,
-                                  const WallSheetDialog& dialog) {
-    return [job = *session_.settledProject(), path, which, wall = dialog.wall(),
-            options = dialog.options(), templates = dialog.templates()](const sheets::GoOn& goOn) {
-        const std::filesystem::path file(path.toStdString());
-        auto asked = options;
-        auto cut = templates;
-        asked.goOn = cut.goOn = goOn;
-        return toldOf(path, which == "templates" ? sheets::printTemplates(job, cut, file)
-                            : which == "hooks"   ? sheets::printHooks(job, asked, file)
-                                                 : sheets::printWall(job, wall.value(), asked, file));
-    };
+    return
+        [job = session_.settledProject(), path, kind = &kind, options](const sheets::GoOn& goOn) {
+            auto asked = options;
+            asked.goOn = goOn;
+            return toldOf(path, sheets::printSheet(*kind, *job, asked, path.toStdString()));
+        };
 }
 
 bool MainWindow::printNow(const Printing& printing) {
@@ -91,42 +76,20 @@ void MainWindow::printLater(Printing printing) {
     });
 }
 
-bool MainWindow::printTo(const QString& path, const sheets::PlanOptions& options) {
-    return printNow(planPrinting(path, options));
+bool MainWindow::printTo(const QString& path, const QString& sheet,
+                         const sheets::SheetOptions& options) {
+    return printNow(printing(path, *sheets::sheetById(sheet.toStdString()), options));
 }
 
-bool MainWindow::printWallsTo(const QString& path, const QString& which,
-                              const WallSheetDialog& dialog) {
-    return printNow(wallPrinting(path, which, dialog));
-}
-
-void MainWindow::print() {
-    SheetDialog dialog(isMetric(session_.project()->notation.units), this);
+void MainWindow::print(const QString& sheet) {
+    SheetDialog dialog(session_.settledProject(), sheet, session_.surface(), this);
     if (dialog.exec() != QDialog::Accepted)
         return;
     const auto title = QString::fromStdString(session_.project()->title).replace('/', ' ');
-    const auto path = askWhere(this, "Print the plan to", title + ", plan", dialog.format());
+    const auto path =
+        askWhere(this, "Print to", QString("%1, %2").arg(title, dialog.kind().id), dialog.format());
     if (!path.isEmpty())
-        printLater(planPrinting(path, dialog.options()));
-}
-
-void MainWindow::printMeasuringSheet() {
-    const auto path = askWhere(this, "Print the measuring sheet to", "measuring sheet", "pdf");
-    if (path.isEmpty())
-        return;
-    printLater([room = session_.project()->room, path](const sheets::GoOn&) {
-        return toldOf(path, sheets::printBlankSheet(room->walls.empty() ? nullptr : room.get(),
-                                                    room->units, path.toStdString()));
-    });
-}
-
-void MainWindow::printWalls(const QString& which) {
-    WallSheetDialog dialog(*session_.project(), which, session_.surface(), this);
-    if (dialog.exec() != QDialog::Accepted)
-        return;
-    const auto path = askWhere(this, "Print to", which, dialog.format());
-    if (!path.isEmpty())
-        printLater(wallPrinting(path, which, dialog));
+        printLater(printing(path, dialog.kind(), dialog.options()));
 }
 
 } // namespace mezzet::app

@@ -9,7 +9,7 @@
 #include "app/session/job_session.h"
 
 #include "edit/arrange.h"
-#include "sheets/plan_sheet.h"
+#include "sheets/sheet.h"
 
 #include <QMainWindow>
 
@@ -22,8 +22,6 @@ class QLabel;
 class QMenu;
 
 namespace mezzet::app {
-
-class WallSheetDialog;
 
 /// What came of a printing, and whether it is a fault.
 struct Told {
@@ -51,14 +49,12 @@ public:
     void openDemo();
     bool openPath(const QString& path);
     bool saveTo(const QString& path);
-    bool printTo(const QString& path, const sheets::PlanOptions&);
+    /// Prints a sheet by its id, here and now.
+    bool printTo(const QString& path, const QString& sheet, const sheets::SheetOptions& = {});
     bool writeDxf(const QString& path);
-    /// Prints a wall, the hooks or templates as the dialog asks.
-    bool printWallsTo(const QString& path, const QString& which, const WallSheetDialog&);
     /// A printing of the job as it is now, for printLater.
-    [[nodiscard]] Printing planPrinting(const QString& path, const sheets::PlanOptions&) const;
-    [[nodiscard]] Printing wallPrinting(const QString& path, const QString& which,
-                                        const WallSheetDialog&);
+    [[nodiscard]] Printing printing(const QString& path, const sheets::SheetKind&,
+                                    const sheets::SheetOptions&) const;
     /// Prints off the window's thread, with how far it is and a stop, and tells what came of it.
     void printLater(Printing);
     /// Puts a PNG or JPEG in the chosen frame, with a copy of it in the job.
@@ -88,7 +84,6 @@ private:
     void ungroupSelected();
     void choosePicture();
     void sayHousehold();
-    void printWalls(const QString& which);
     void stepWall(int by);
     void showState();
     bool mayLeave();
@@ -97,8 +92,7 @@ private:
     void editNotes();
     void open();
     void saveAs();
-    void print();
-    void printMeasuringSheet();
+    void print(const QString& sheet);
     void saveDxf();
     void showRoom();
     void rememberPath(const QString&);

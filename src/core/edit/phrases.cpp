@@ -179,25 +179,33 @@ bool Placing::clause(const std::vector<const Phrase*>& all) {
 void Placing::unknown(bool afterLength) {
     const std::size_t here = in.at();
     // What can be said of other things is told so.
-    for (const Phrase* p : allPhrases()) {
-        const Begun b = p->afterLength == afterLength ? begun(in, *p) : Begun{};
-        if (b.end > 0) {
-            const auto words = in.rest().substr(0, b.end - here);
-            const bool hangs = !p->of.has(SaidOf::floor) && !p->of.has(SaidOf::board);
-            in.fail(here, words.size(),
-                    fmt::format("{} {}, and “{}” is said of what {}", name(),
-                                subject.kind->hangs()          ? "hangs on a wall"
-                                : subject.kind->underCeiling() ? "hangs from the ceiling"
-                                                               : "stands on the floor",
-                                words,
-                                hangs ? "hangs"
-                                : p->of.has(SaidOf::board) && !p->of.has(SaidOf::floor)
-                                    ? "stands on a top or a shelf"
-                                    : "stands"),
-                    subject.kind->hangs()          ? "say it like: 6 above sofa, or: on wall C"
-                    : subject.kind->underCeiling() ? "say it like: over supper table"
-                                                   : "say where it stands, like: 6 behind sofa");
+    Flags<SaidOf> of;
+    std::size_t end = 0;
+    for (const Phrase* p : allPhrases())
+        if (const Begun b = p->afterLength == afterLength ? begun(in, *p) : Begun{}; b.end > 0) {
+            of.bits |= p->of.bits;
+            end = std::max(end, b.end);
         }
+    if (end > 0) {
+        const auto words = trimmed(in.rest().substr(0, end - here));
+        const bool up = subject.kind->hangs();
+        const bool down = subject.kind->underCeiling();
+        std::vector<std::string> whose;
+        for (const auto& [which, what] : {std::pair{SaidOf::floor, "stands on the floor"},
+                                          std::pair{SaidOf::board, "stands on a top or a shelf"},
+                                          std::pair{SaidOf::wall, "hangs on a wall"},
+                                          std::pair{SaidOf::ceiling, "hangs from the ceiling"}})
+            if (of.has(which))
+                whose.emplace_back(what);
+        in.fail(here, words.size(),
+                fmt::format("{} {}, and “{}” is said of what {}", name(),
+                            up     ? "hangs on a wall"
+                            : down ? "hangs from the ceiling"
+                                   : "stands on the floor",
+                            words, listed(whose, "or")),
+                up     ? "say it like: 6 above sofa, or: on wall C"
+                : down ? "say it like: over supper table"
+                       : "say where it stands, like: 6 behind sofa");
     }
     if (afterLength && in.done())
         in.failAhead("this length measures to nothing",

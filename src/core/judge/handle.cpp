@@ -70,7 +70,7 @@ std::vector<Handle> moveAnywhereOnWall(const Project& job, const Scene& scene, i
                                     {"right", {1, 0}},
                                     {"up", {0, 1}},
                                     {"down", {0, -1}}}) {
-        out.push_back(moveAlong(job, scene, id, way, word, by));
+        out.push_back(moveAlong(job, scene, id, way, word, std::abs(by)));
         out.back().slope = slope;
     }
     return out;

@@ -106,6 +106,10 @@ std::optional<Problem> unpaired(const RuleBook& book) {
             if (book.byId(c.id) == nullptr)
                 return Problem{fmt::format("the rule book lacks the rule “{}”", c.id),
                                "use the book that came with this program"};
+    for (const auto id : habitIds)
+        if (book.habit(id) <= Length{})
+            return Problem{fmt::format("the rule book lacks the habit “{}”", id),
+                           "use the book that came with this program"};
     return {};
 }
 

@@ -272,10 +272,6 @@ Result<RuleBookPtr> readRuleBook(std::string_view content, std::string_view file
     }
     if (book->schools.empty() || book->rules.empty())
         return refuse("the rule book has no schools or no rules", "see docs/rules.md");
-    for (const auto id : habitIds)
-        if (book->habit(id) <= Length{})
-            return refuse(fmt::format("the rule book has no habit “{}”", id),
-                          "add it under “habits”");
     return RuleBookPtr(book);
 }
 

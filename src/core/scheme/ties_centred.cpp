@@ -186,7 +186,7 @@ constexpr TieKind centredBetween{
     .kind = Tie::Kind::centredBetween,
     .word = "centred-between",
     .fixes = Fixes::across,
-    .fields = {TieField::distance, TieField::also},
+    .fields = TieField::also,
     .floor = between,
     .ceiling = between,
     .wall = TieOn{placed, &betweenOnWall},
