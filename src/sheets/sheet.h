@@ -13,13 +13,13 @@ namespace mezzet::sheets {
 
 /// What a sheet is asked for with; each kind reads what it asks (see Asks).
 struct SheetOptions {
-    std::optional<Paper> paper;     ///< the job's own when empty
-    std::optional<Scale> scale;     ///< the largest usual one that fits, when empty
-    std::string date{};             ///< today's, when empty
-    std::optional<Length> division; ///< hooks are called out to this: 1/16 in or 1 mm when empty
-    std::optional<int> wall;        ///< of one wall
-    std::string of{};               ///< of one piece or group, by name
-    std::optional<Length> roll;     ///< on a roll of this width instead of sheets, in one piece
+    std::optional<Paper> paper{};     ///< the job's own when empty
+    std::optional<Scale> scale{};     ///< the largest usual one that fits, when empty
+    std::string date{};               ///< today's, when empty
+    std::optional<Length> division{}; ///< hooks are called out to this: 1/16 in or 1 mm when empty
+    std::optional<int> wall{};        ///< of one wall
+    std::string of{};                 ///< of one piece or group, by name
+    std::optional<Length> roll{};     ///< on a roll of this width instead of sheets, in one piece
     Length overlap = Length::millimetres(10); ///< of tiles
     bool onePage = false;                     ///< what doesn't fit the first page is left out
     GoOn goOn{};                              ///< asked before each page; may be empty

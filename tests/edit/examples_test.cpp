@@ -137,6 +137,17 @@ TEST(Examples, NamesMayHoldWordsOfPhrasesThatMeanNothingThere) {
     }
 }
 
+TEST(Examples, ANameMayEndInAFigure) {
+    // "0 under" is a clause about what hangs, and a rug does not.
+    const auto job = jobWith({"sofa called Sofa 0 against wall A", "coffee table called Low 0",
+                              "rug 96 x 60 called Rug 0 under Sofa 0 and Low 0"});
+    for (const char* name : {"Sofa 0", "Low 0", "Rug 0"})
+        EXPECT_NE(job.scheme().byName(name), nullptr) << name;
+    // Of a picture it is one.
+    const auto art = jobWith({"sofa against wall A", "picture called Mill 6 above sofa"});
+    EXPECT_NE(art.scheme().byName("Mill"), nullptr);
+}
+
 TEST(Examples, CalledAddsWhereverItIsSaid) {
     const auto job = jobWith({"picture on wall A", "picture on wall C called P1"});
     EXPECT_NE(job.scheme().byName("Picture"), nullptr);

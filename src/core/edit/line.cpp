@@ -395,7 +395,7 @@ private:
             return false;
         }
         const std::size_t at = in.at();
-        p.name = in.name();
+        p.name = in.name(saidOf(*p.kind));
         checkName(p.name, isNew ? 0 : p.id, at);
         return true;
     }

@@ -29,7 +29,7 @@ std::span<const Phrase> toldPhrases() {
          .read =
              [](Placing& p) {
                  p.out.nameAt = p.in.at();
-                 p.out.name = p.in.name();
+                 p.out.name = p.in.name(saidOf(*p.subject.kind));
                  return true;
              },
          .help = "its name; in quotes where it holds words that place things",

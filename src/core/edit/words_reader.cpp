@@ -196,7 +196,7 @@ std::vector<Length> WordsReader::sizes(Flags<SaidOf> of, std::string_view* measu
     return out;
 }
 
-std::string WordsReader::name() {
+std::string WordsReader::name(Flags<SaidOf> of) {
     skip();
     for (const auto& [open, close] :
          {std::pair<std::string_view, std::string_view>{"\"", "\""}, {"“", "”"}}) {
@@ -213,13 +213,13 @@ std::string WordsReader::name() {
     const std::size_t start = at_;
     std::size_t stop = at_;
     while (!done() && text_[at_] != ',' && text_[at_] != ';') {
-        if (stop > start && phraseAhead(*this, false))
+        if (stop > start && phraseAhead(*this, false, of))
             break;
         // A figure begins a placement ("called table 16 from sofa") unless the name ends with it.
         const std::size_t before = at_;
         if (stop > start && lengthAhead()) {
             length("the name");
-            const bool placed = phraseAhead(*this, true);
+            const bool placed = phraseAhead(*this, true, of);
             at_ = before;
             if (placed)
                 break;

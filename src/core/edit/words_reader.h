@@ -64,8 +64,10 @@ public:
     /// One figure that begins a clause about such pieces, like "16 from", is none. `measured`: the
     /// word after them, "high".
     std::vector<Length> sizes(Flags<SaidOf> of, std::string_view* measured = nullptr);
-    /// Text up to a comma or a word that begins a placement; or whatever stands in quotes.
-    std::string name();
+    /// Text up to a comma, or to words that begin a clause about such pieces; or whatever stands in
+    /// quotes.
+    std::string name(Flags<SaidOf> of = {SaidOf::floor, SaidOf::ceiling, SaidOf::wall,
+                                         SaidOf::board});
 
     /// A piece by name, by the beginning of its name, or by its kind when there is only one.
     /// 0 when there is none; faults when several could be meant.

@@ -110,15 +110,34 @@ struct BestWay {
     std::size_t door = 0;
     std::optional<Pinch> pinch;
 };
-BestWay bestWay(const Room& room, const FloorWays& ways, const Goal& g) {
-    std::optional<BestWay> best;
-    for (const std::size_t door : waysIn(room)) {
-        const auto pinch = ways.finder.narrowest(endAt(ways, door), g.end, g.opened);
-        if (!pinch)
-            return {door, {}};
-        if (!best || pinch->width > best->pinch->width)
-            best = BestWay{door, pinch};
+/// The doors that ways to goals begin at, made ready.
+struct Doors {
+    std::vector<std::size_t> doors;
+    std::vector<WayFinder::Starts> starts; ///< of at most `mostStarts` of them each
+};
+Doors doorsOf(const Room& room, const FloorWays& ways) {
+    Doors out{waysIn(room), {}};
+    for (std::size_t from = 0; from < out.doors.size(); from += WayFinder::mostStarts) {
+        std::vector<WayEnd> ends;
+        for (std::size_t i = from; i < std::min(out.doors.size(), from + WayFinder::mostStarts);
+             ++i)
+            ends.push_back(endAt(ways, out.doors[i]));
+        out.starts.push_back(ways.finder.startsAt(std::move(ends)));
     }
+    return out;
+}
+/// Ways of `limit` or more are wide enough to be no matter.
+BestWay bestWay(const Doors& doors, const FloorWays& ways, const Goal& g, Length limit) {
+    std::optional<BestWay> best;
+    std::size_t i = 0;
+    for (const auto& starts : doors.starts)
+        for (const auto& pinch : ways.finder.narrowest(starts, g.end, g.opened, limit)) {
+            const std::size_t door = doors.doors[i++];
+            if (!pinch)
+                return {door, {}};
+            if (!best || pinch->width > best->pinch->width)
+                best = BestWay{door, pinch};
+        }
     return best.value_or(BestWay{});
 }
 
@@ -129,12 +148,13 @@ void judgeMinor(const FloorContext& c) {
     const Length look = c.rule.setting("look");
     const FloorWays& ways = c.shared.ways(false);
     const auto goals = goalsOf(c.scene, ways, c.rule.setting("lean over"));
+    const Doors doors = doorsOf(room, ways);
     std::vector<std::optional<Pinch>> found;
     found.reserve(goals.size());
     for (const Goal& g : goals) {
         if (c.leaveOff())
             return;
-        found.push_back(bestWay(room, ways, g).pinch);
+        found.push_back(bestWay(doors, ways, g, look).pinch);
         const auto& pinch = found.back();
         c.ways.push_back({&c.rule,
                           {},
@@ -311,11 +331,12 @@ std::vector<DrawnWay> waysToDraw(const FloorView& scene, const RuleBook& book,
             }
         return out;
     }
+    const Doors starts = doorsOf(room, ways);
     for (const Goal& g :
          goalsOf(scene, ways, minor != nullptr ? minor->setting("lean over") : Length{})) {
         if (g.piece != to)
             continue;
-        const auto best = bestWay(room, ways, g);
+        const auto best = bestWay(starts, ways, g, Length::metres(1000));
         draw(best.pinch, endAt(ways, best.door), g.end, g.opened, minor, width(best.door));
     }
     return out;

@@ -4,6 +4,7 @@
 #include "geometry/polygon.h"
 
 #include <algorithm>
+#include <cassert>
 #include <numeric>
 
 namespace mezzet {
@@ -42,67 +43,57 @@ Vec2 common(const Convex& a, const Convex& b, const Gap& g) {
     return sum / static_cast<double>(part.size());
 }
 
-/// Which side of the line through two places, with a rule for points on it that is the same for all
-/// who share the point.
-struct Divide {
-    Vec2 from;
-    Vec2 way;
-
-    [[nodiscard]] bool side(Vec2 p) const { return cross(way, p - from) >= 0; }
-    /// Whether going from a to b crosses the stretch between the places.
-    [[nodiscard]] bool crossed(Vec2 a, Vec2 b) const {
-        if (side(a) == side(b))
-            return false;
-        const double ca = cross(way, a - from);
-        const double cb = cross(way, b - from);
-        const Vec2 at = a + (b - a) * (ca / (ca - cb));
-        const double t = dot(at - from, way);
-        return t >= 0 && t < dot(way, way);
-    }
-};
-
-/// Sets joined by crossings of a line, even or odd.
+/// Sets joined, each with the rays crossed on the way to what it was joined to.
 class Rounds {
 public:
-    explicit Rounds(std::size_t n) : parent_(n), odd_(n, 0) {
-        std::iota(parent_.begin(), parent_.end(), std::size_t{0});
+    explicit Rounds(std::size_t n) : parent_(n), crossed_(n, 0) {
+        std::iota(parent_.begin(), parent_.end(), std::uint32_t{0});
     }
-    /// Joins two; true when they were joined already by an even way and this one is odd, or the
-    /// other way about.
-    bool close(std::size_t a, std::size_t b, bool odd) {
-        const auto [ra, pa] = find(a);
-        const auto [rb, pb] = find(b);
-        if (ra == rb)
-            return (pa != pb) != odd;
-        parent_[ra] = rb;
-        odd_[ra] = static_cast<char>((pa != pb) != odd);
-        return false;
-    }
-
-private:
-    std::pair<std::size_t, bool> find(std::size_t i) {
-        bool odd = false;
-        std::size_t root = i;
+    struct Found {
+        std::uint32_t root = 0;
+        std::uint64_t crossed = 0;
+    };
+    Found find(std::uint32_t i) {
+        std::uint64_t all = 0;
+        std::uint32_t root = i;
         while (parent_[root] != root) {
-            odd = odd != (odd_[root] != 0);
+            all ^= crossed_[root];
             root = parent_[root];
         }
         // Shorten the way for the next.
-        bool rest = odd;
+        std::uint64_t rest = all;
         while (parent_[i] != root && i != root) {
-            const std::size_t next = parent_[i];
-            const bool own = odd_[i] != 0;
+            const std::uint32_t next = parent_[i];
+            const std::uint64_t own = crossed_[i];
             parent_[i] = root;
-            odd_[i] = static_cast<char>(rest);
-            rest = rest != own;
+            crossed_[i] = rest;
+            rest ^= own;
             i = next;
         }
-        return {root, odd};
+        return {root, all};
+    }
+    /// False when they were joined already.
+    bool join(std::uint32_t a, std::uint32_t b, std::uint64_t crossed) {
+        const Found fa = find(a);
+        const Found fb = find(b);
+        if (fa.root == fb.root)
+            return false;
+        parent_[fa.root] = fb.root;
+        crossed_[fa.root] = fa.crossed ^ fb.crossed ^ crossed;
+        return true;
     }
 
-    std::vector<std::size_t> parent_;
-    std::vector<char> odd_; ///< whether the way to the parent crosses an odd number of times
+private:
+    std::vector<std::uint32_t> parent_;
+    std::vector<std::uint64_t> crossed_; ///< on the way to the parent
 };
+
+/// Whether a stretch crosses the ray that runs to the right from a place.
+bool overRay(Vec2 place, Vec2 a, Vec2 b) {
+    if ((a.y >= place.y) == (b.y >= place.y))
+        return false;
+    return a.x + (place.y - a.y) * (b.x - a.x) / (b.y - a.y) > place.x;
+}
 
 } // namespace
 
@@ -161,8 +152,7 @@ WayFinder::WayFinder(std::vector<Block> blocks, Length widest)
     std::sort(order.begin(), order.end(),
               [&](std::size_t a, std::size_t b) { return left(a) < left(b); });
     for (std::size_t n = 0; n < order.size(); ++n) {
-        const double right =
-            rounds_[order[n]].centre.x + rounds_[order[n]].reach + widest_;
+        const double right = rounds_[order[n]].centre.x + rounds_[order[n]].reach + widest_;
         for (std::size_t m = n + 1; m < order.size() && left(order[m]) <= right; ++m) {
             const auto [k, i] = std::minmax(order[n], order[m]);
             if (auto p = pairOf(blocks_[i], blocks_[k], rounds_[i], rounds_[k], i, k))
@@ -170,76 +160,226 @@ WayFinder::WayFinder(std::vector<Block> blocks, Length widest)
         }
     }
     std::sort(pairs_.begin(), pairs_.end());
+    plantForest();
+}
+
+bool WayFinder::crossesRay(const Pair& p, const Round& first, const Round& second, Vec2 place) {
+    return (overRay(place, first.centre, p.onFirst) != overRay(place, p.onFirst, p.onSecond)) !=
+           overRay(place, p.onSecond, second.centre);
+}
+
+void WayFinder::plantForest() {
+    Rounds joined(blocks_.size());
+    std::vector<std::vector<std::pair<std::uint32_t, std::uint32_t>>> hangs(blocks_.size());
+    inForest_.assign(pairs_.size(), 0);
+    for (std::uint32_t e = 0; e < pairs_.size(); ++e) {
+        const Pair& p = pairs_[e];
+        const auto a = static_cast<std::uint32_t>(p.first);
+        const auto b = static_cast<std::uint32_t>(p.second);
+        const auto [low, high] =
+            std::minmax({rounds_[a].centre.y, p.onFirst.y, p.onSecond.y, rounds_[b].centre.y});
+        extents_.push_back(
+            {low, high,
+             std::max({rounds_[a].centre.x, p.onFirst.x, p.onSecond.x, rounds_[b].centre.x})});
+        if (!joined.join(a, b, 0))
+            continue;
+        inForest_[e] = 1;
+        forest_.push_back(e);
+        hangs[a].emplace_back(b, e);
+        hangs[b].emplace_back(a, e);
+    }
+    std::vector<char> seen(blocks_.size(), 0);
+    for (std::uint32_t root = 0; root < blocks_.size(); ++root) {
+        if (seen[root] != 0)
+            continue;
+        seen[root] = 1;
+        outward_.push_back({root, root, 0});
+        for (std::size_t n = outward_.size() - 1; n < outward_.size(); ++n)
+            for (const auto& [next, by] : hangs[outward_[n].block])
+                if (seen[next] == 0) {
+                    seen[next] = 1;
+                    outward_.push_back({next, outward_[n].block, by});
+                }
+    }
+    for (std::uint32_t i = 0; i < blocks_.size(); ++i) {
+        const int owner = blocks_[i].owner;
+        if (owner < 0)
+            continue;
+        if (ofOwner_.size() <= static_cast<std::size_t>(owner))
+            ofOwner_.resize(static_cast<std::size_t>(owner) + 1);
+        ofOwner_[static_cast<std::size_t>(owner)].push_back(i);
+    }
+}
+
+WayFinder::Starts WayFinder::startsAt(std::vector<WayEnd> at) const {
+    assert(at.size() <= mostStarts);
+    Starts out{std::move(at), std::vector<std::uint64_t>(pairs_.size(), 0)};
+    for (std::size_t e = 0; e < pairs_.size(); ++e)
+        for (std::size_t k = 0; k < out.at.size(); ++k)
+            if (crossesRay(pairs_[e], rounds_[pairs_[e].first], rounds_[pairs_[e].second],
+                           out.at[k].at))
+                out.crossed[e] |= std::uint64_t{1} << k;
+    return out;
 }
 
 std::optional<Pinch> WayFinder::narrowest(const WayEnd& from, const WayEnd& to,
                                           const Opened& opened) const {
-    std::optional<Pinch> best;
-    const auto offer = [&](const Pinch& p) {
-        if (p.width.mm() < widest_ && (!best || p.width < best->width))
-            best = p;
-    };
-    const std::size_t own = blocks_.size();
-    std::vector<char> out;
-    if (!opened.without.empty()) {
-        out.assign(own, 0);
-        for (std::size_t i = 0; i < own; ++i)
-            out[i] = static_cast<char>(std::find(opened.without.begin(), opened.without.end(),
-                                                 blocks_[i].owner) != opened.without.end());
-    }
-    const auto isOut = [&](std::size_t i) { return !out.empty() && i < own && out[i] != 0; };
+    return narrowest(startsAt({from}), to, opened, Length::millimetres(widest_)).front();
+}
+
+std::vector<std::optional<Pinch>> WayFinder::narrowest(const Starts& starts, const WayEnd& to,
+                                                       const Opened& opened, Length most) const {
+    const double limit = std::min(most.mm(), widest_);
+    std::vector<std::optional<Pinch>> best(starts.at.size());
+    const auto widthOf = [&](std::size_t k) { return best[k] ? best[k]->width.mm() : limit; };
+    const auto own = static_cast<std::uint32_t>(blocks_.size());
+    const auto all = own + static_cast<std::uint32_t>(opened.with.size());
+    std::vector<char> out(own, 0);
+    for (const int owner : opened.without)
+        if (owner >= 0 && static_cast<std::size_t>(owner) < ofOwner_.size())
+            for (const std::uint32_t i : ofOwner_[static_cast<std::size_t>(owner)])
+                out[i] = 1;
+    const auto isOut = [&](std::size_t i) { return i < own && out[i] != 0; };
     const auto blockAt = [&](std::size_t i) -> const Block& {
         return i < own ? blocks_[i] : opened.with[i - own];
     };
-    // Whoever sets out or arrives has to fit there.
     std::vector<Round> more;
     for (const Block& b : opened.with)
         more.push_back(roundOf(b.shape));
     const auto roundAt = [&](std::size_t i) -> const Round& {
         return i < own ? rounds_[i] : more[i - own];
     };
-    const std::size_t all = own + opened.with.size();
-    for (const WayEnd& end : {from, to}) {
-        if (!end.fits)
-            continue;
+
+    // Whoever sets out or arrives has to fit there.
+    const auto fit = [&](const WayEnd& end, std::optional<Pinch>& into) {
         const Vec2 p = end.at;
         const Convex point = pointPart(p);
-        for (std::size_t i = 0; i < all; ++i) {
+        for (std::uint32_t i = 0; i < all; ++i) {
             const Round& r = roundAt(i);
-            const double near = (best ? best->width.mm() : widest_) / 2 + r.reach;
+            const double width = into ? into->width.mm() : limit;
+            const double near = width / 2 + r.reach;
             if (isOut(i) || dot(r.centre - p, r.centre - p) >= near * near ||
                 blockAt(i).isFrameOf(end.doorway))
                 continue;
             const Gap g = gapBetween(blockAt(i).shape, point);
-            if (g.apart.mm() * 2 < widest_)
-                offer({g.apart * 2, i, i, g.onFirst, p});
+            if (g.apart.mm() * 2 < width)
+                into = Pinch{g.apart * 2, i, i, g.onFirst, p};
         }
+    };
+    std::optional<Pinch> arrived;
+    if (to.fits)
+        fit(to, arrived);
+    for (std::size_t k = 0; k < starts.at.size(); ++k) {
+        if (starts.at[k].fits)
+            fit(starts.at[k], best[k]);
+        if (arrived && arrived->width.mm() < widthOf(k))
+            best[k] = arrived;
     }
+
+    // What stands there instead, with what is near it.
     std::vector<Pair> fresh;
-    for (std::size_t i = own; i < all; ++i)
-        for (std::size_t k = 0; k < i; ++k)
+    for (std::uint32_t i = own; i < all; ++i)
+        for (std::uint32_t k = 0; k < i; ++k)
             if (!isOut(k))
-                if (auto p = pairOf(blockAt(i), blockAt(k), roundAt(i), roundAt(k), i, k))
+                if (auto p = pairOf(blockAt(i), blockAt(k), roundAt(i), roundAt(k), i, k);
+                    p && p->gap < limit)
                     fresh.push_back(*p);
     std::sort(fresh.begin(), fresh.end());
-    const Divide line{from.at, to.at - from.at};
+
+    const auto end = static_cast<std::uint32_t>(
+        std::lower_bound(pairs_.begin(), pairs_.end(), limit,
+                         [](const Pair& p, double gap) { return p.gap < gap; }) -
+        pairs_.begin());
+    constexpr std::uint64_t goal = std::uint64_t{1} << mostStarts;
+    const auto crossed = [&](std::uint32_t e) {
+        const Extent& x = extents_[e];
+        const bool far = to.at.y < x.low || to.at.y > x.high || to.at.x > x.right;
+        const Pair& p = pairs_[e];
+        return far || !crossesRay(p, rounds_[p.first], rounds_[p.second], to.at)
+                   ? starts.crossed[e]
+                   : starts.crossed[e] | goal;
+    };
+    const auto crossedFresh = [&](const Pair& p) {
+        std::uint64_t bits = crossesRay(p, roundAt(p.first), roundAt(p.second), to.at) ? goal : 0;
+        for (std::size_t k = 0; k < starts.at.size(); ++k)
+            if (crossesRay(p, roundAt(p.first), roundAt(p.second), starts.at[k].at))
+                bits |= std::uint64_t{1} << k;
+        return bits;
+    };
+    const auto touchesOut = [&](const Pair& p) { return out[p.first] != 0 || out[p.second] != 0; };
+
+    // The forest without what is out of the way: which blocks hang together yet, and which pairs
+    // join them again.
+    std::vector<std::uint32_t> part(own);
+    for (const Hangs& h : outward_)
+        part[h.block] = h.on == h.block || out[h.on] != 0 || out[h.block] != 0 || h.by >= end
+                            ? h.block
+                            : part[h.on];
+    std::vector<std::uint32_t> again;
+    if (!opened.without.empty()) {
+        Rounds parts(own);
+        for (std::uint32_t e = 0; e < end; ++e) {
+            const Pair& p = pairs_[e];
+            if (inForest_[e] == 0 && part[p.first] != part[p.second] && !touchesOut(p) &&
+                parts.join(part[p.first], part[p.second], 0))
+                again.push_back(e);
+        }
+    }
+
+    // The least forest with what stands there instead: all three in order of their gaps.
     Rounds rounds(all);
-    std::size_t a = 0;
-    std::size_t b = 0;
-    while (a < pairs_.size() || b < fresh.size()) {
-        const bool old = b >= fresh.size() || (a < pairs_.size() && !(fresh[b] < pairs_[a]));
-        const Pair& p = old ? pairs_[a++] : fresh[b++];
-        if (old && (isOut(p.first) || isOut(p.second)))
-            continue;
-        if (best && p.gap >= best->width.mm())
+    std::vector<char> inTree(end, 0);
+    std::vector<char> freshInTree(fresh.size(), 0);
+    const auto join = [&](const Pair& p, std::uint64_t bits) {
+        return static_cast<char>(rounds.join(static_cast<std::uint32_t>(p.first),
+                                             static_cast<std::uint32_t>(p.second), bits));
+    };
+    std::size_t f = 0;
+    std::size_t g = 0;
+    std::size_t n = 0;
+    for (;;) {
+        while (f < forest_.size() && forest_[f] < end && touchesOut(pairs_[forest_[f]]))
+            ++f;
+        const std::uint32_t ofForest = f < forest_.size() ? std::min(forest_[f], end) : end;
+        const std::uint32_t e = g < again.size() ? std::min(ofForest, again[g]) : ofForest;
+        if (n < fresh.size() && (e == end || fresh[n] < pairs_[e])) {
+            freshInTree[n] = join(fresh[n], crossedFresh(fresh[n]));
+            ++n;
+        } else if (e < end) {
+            inTree[e] = join(pairs_[e], crossed(e));
+            e == ofForest ? ++f : ++g;
+        } else {
             break;
-        const bool odd = (line.crossed(roundAt(p.first).centre, p.onFirst) !=
-                          line.crossed(p.onFirst, p.onSecond)) !=
-                         line.crossed(p.onSecond, roundAt(p.second).centre);
-        if (!rounds.close(p.first, p.second, odd))
-            continue;
-        offer({Length::millimetres(p.gap), p.first, p.second, p.onFirst, p.onSecond});
-        break;
+        }
+    }
+
+    // Every other pair closes a round with it.
+    std::vector<std::uint64_t> from(all);
+    for (std::uint32_t i = 0; i < all; ++i)
+        from[i] = rounds.find(i).crossed;
+    std::uint64_t open = goal - 1;
+    if (starts.at.size() < mostStarts)
+        open = (std::uint64_t{1} << starts.at.size()) - 1;
+    const auto close = [&](const Pair& p, std::uint64_t bits) {
+        const std::uint64_t odd = bits ^ from[p.first] ^ from[p.second];
+        const std::uint64_t fenced = ((odd & goal) != 0 ? ~odd : odd) & open;
+        open &= ~fenced;
+        for (std::size_t k = 0; k < starts.at.size(); ++k)
+            if ((fenced >> k & 1U) != 0 && p.gap < widthOf(k))
+                best[k] =
+                    Pinch{Length::millimetres(p.gap), p.first, p.second, p.onFirst, p.onSecond};
+    };
+    n = 0;
+    for (std::uint32_t e = 0; open != 0 && (e < end || n < fresh.size());) {
+        if (n < fresh.size() && (e == end || fresh[n] < pairs_[e])) {
+            if (freshInTree[n] == 0)
+                close(fresh[n], crossedFresh(fresh[n]));
+            ++n;
+        } else {
+            if (inTree[e] == 0 && !touchesOut(pairs_[e]))
+                close(pairs_[e], crossed(e));
+            ++e;
+        }
     }
     return best;
 }
