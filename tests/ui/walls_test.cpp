@@ -2,6 +2,7 @@
 #include "app/dialogs/group_dialog.h"
 #include "app/dialogs/sheet_dialog.h"
 #include "judge/on_walls.h"
+#include "sheets/wall_sheets.h"
 #include "ui/open_window.h"
 
 #include <QComboBox>
