@@ -390,16 +390,23 @@ bool drawRugName(const Drawing& d, const FloorView& scene, std::size_t rug, doub
 } // namespace
 
 std::vector<std::size_t> drawPieces(const Drawing& d, const FloorView& scene, double height,
-                                    bool withSizes, bool quietly) {
+                                    bool withSizes, bool quietly, PiecesShown shown,
+                                    const std::function<bool(const Piece&)>& which) {
     std::vector<std::size_t> unnamed;
     // Rugs first, then what stands on the floor, then what stands on that.
     const auto layer = [](const Kind& k) { return k.flat() ? 0 : k.standsOn() ? 2 : 1; };
+    const auto drawn = [&](const Piece& p) {
+        return (shown == PiecesShown::all || p.kind->flat() == (shown == PiecesShown::flat)) &&
+               (!which || which(p));
+    };
     for (const int one : {0, 1, 2})
         for (std::size_t i = 0; i < scene.placed.size(); ++i)
-            if (layer(*scene.piece(i).kind) == one)
+            if (layer(*scene.piece(i).kind) == one && drawn(scene.piece(i)))
                 drawPiece(d, scene.piece(i), scene.placed[i], quietly);
     for (std::size_t i = 0; i < scene.placed.size() && !quietly; ++i) {
         const Piece& p = scene.piece(i);
+        if (!drawn(p))
+            continue;
         const bool named = p.kind->flat()
                                ? drawRugName(d, scene, i, height)
                                : drawPieceName(d, p, scene.placed[i], height, withSizes) ||

@@ -59,10 +59,14 @@ void drawPiece(const Drawing&, const Piece&, const Placed&, bool quietly = false
 /// Its name, and size when wanted, upright in its middle. False, and nothing drawn, when it doesn't
 /// fit inside at a readable height.
 bool drawPieceName(const Drawing&, const Piece&, const Placed&, double height, bool withSize);
-/// All the pieces, rugs first, and their names. Gives back which pieces found no room for theirs.
-/// `quietly` draws them in outline only, for what is over them.
+/// Which of the pieces are drawn: rugs and the like, what else there is, or all of them.
+enum class PiecesShown { flat, upright, all };
+/// The pieces, rugs first, and their names. Gives back which pieces found no room for theirs.
+/// `quietly` draws them in outline only, for what is over them. `which`, when given, is true of
+/// those that are drawn.
 std::vector<std::size_t> drawPieces(const Drawing&, const FloorView&, double height, bool withSizes,
-                                    bool quietly = false);
+                                    bool quietly = false, PiecesShown = PiecesShown::all,
+                                    const std::function<bool(const Piece&)>& which = {});
 /// What hangs from the ceiling, as it lies over the floor, with how high its underside is;
 /// `quietly` in outline only.
 void drawCeiling(const Drawing&, const CeilingView&, double height, bool quietly);

@@ -30,7 +30,7 @@ const Project& furnished() {
          "vase on sideboard, at 0, 0", "rug 96 x 60 at 9', 7'",
          "pendant centred on room, bottom at 80",
          "picture 20 x 16 on wall A, at 15', 60 called mill",
-         "picture 12 x 16 on wall A, at 18', 64 called barn",
+         "picture 12 x 16 on wall A, at 18', 64 called barn, on two rings",
          "picture 12 x 10 on wall A, at 17', 40 called harbour",
          "mirror 14 x 20 on wall A, at 19', 30", "floating shelf 36 x 8 on wall B, top at 60"},
         notes());

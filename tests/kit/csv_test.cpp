@@ -5,6 +5,7 @@
 
 #include <cstdlib>
 #include <filesystem>
+#include <fstream>
 #include <random>
 
 using namespace mezzet;
@@ -110,6 +111,52 @@ TEST(Csv, AnyGarbageIsRefusedOrReadNeverCrashes) {
             text[std::uniform_int_distribution<std::size_t>(0, text.size() - 1)(random)] =
                 static_cast<char>(std::uniform_int_distribution<int>(1, 255)(random));
         static_cast<void>(kinds(text));
+    }
+}
+
+TEST(Studio, ItsOwnRuleBookTakesThePlaceOfEntries) {
+    const auto folder = emptyFolder();
+    const auto write = [&](const std::string& text) {
+        std::ofstream(folder / "rules.json") << text;
+    };
+    write(R"({"format":"mezzet-rules 1","unit":"in",
+      "schools":[{"id":"ours","title":"Ours","says":"Room to dance."}],
+      "rules":[{"id":"seat-to-table","bands":{"ours":[20,24]},"source":"our studio"},
+               {"id":"art-shape","settings":{"sides":8}}],
+      "habits":[{"id":"beside-on-wall","length":5,"between":[1,24],"says":"ours",
+                 "source":"our studio"}]})");
+    const auto shipped = *loadLibrary(MEZZET_TEST_DATA);
+    const auto own = withStudio(shipped, folder);
+    ASSERT_TRUE(own) << own.problem().text();
+    const Rule& rule = *own->book->byId("seat-to-table");
+    EXPECT_NEAR(*rule.bands.at("ours").low, 20 * 25.4, 1e-9);
+    EXPECT_EQ(rule.bands.count("low-and-close"), 0U) << "its bands are the studio's";
+    EXPECT_EQ(rule.title, shipped.book->byId("seat-to-table")->title) << "the rest stays";
+    EXPECT_EQ(rule.source, "our studio");
+    EXPECT_NEAR(own->book->byId("art-shape")->setting("sides").inInches(), 8, 1e-9);
+    EXPECT_NEAR(own->book->byId("art-shape")->setting("over").inInches(),
+                shipped.book->byId("art-shape")->setting("over").inInches(), 1e-9);
+    EXPECT_NEAR(own->book->habit("beside-on-wall").inInches(), 5, 1e-9);
+    EXPECT_NE(own->book->schoolById("ours"), nullptr);
+    EXPECT_EQ(own->book->rules.size(), shipped.book->rules.size());
+    EXPECT_FALSE(own->book->shelving.empty());
+    // What the program could not go by is refused, and says where.
+    for (const char* bad :
+         {R"({"format":"mezzet-rules 1","rules":[{"id":"nobody-measures","band":[1,2]}]})",
+          R"({"format":"mezzet-rules 1","rules":[{"id":"seat-to-table","settings":{"zz":1}}]})",
+          R"({"format":"mezzet-rules 1","rules":[{"id":"seat-to-table","quantity":"ratio"}]})",
+          R"({"format":"mezzet-rules 1","rules":[{"id":"seat-to-table"},{"id":"seat-to-table"}]})",
+          R"({"format":"mezzet-rules 1","rules":[{"id":"seat-to-table","band":[9,2]}]})",
+          R"({"format":"something else"})", "{"}) {
+        write(bad);
+        const auto r = withStudio(shipped, folder);
+        ASSERT_FALSE(r) << bad;
+        EXPECT_NE(r.problem().file.find("rules.json"), std::string::npos);
+        std::vector<std::string> told;
+        const auto whole = withWholeStudio(shipped, folder, told);
+        EXPECT_EQ(told.size(), 1U) << bad;
+        EXPECT_EQ(whole.book, shipped.book) << "the program goes on with its own";
+        EXPECT_FALSE(std::filesystem::exists(folder / "rules.json")) << "set aside, not lost";
     }
 }
 

@@ -292,5 +292,5 @@ TEST_F(Rooms, ThePlanIsWrittenAsDxfFromTheMenu) {
     EXPECT_TRUE(f.readAll().contains("PIECES-SEAT"));
     EXPECT_FALSE(window->writeDxf("/no/such/folder/plan.dxf"));
     EXPECT_NE(window->act("dxf"), nullptr);
-    EXPECT_NE(window->act("measuringSheet"), nullptr);
+    EXPECT_NE(window->act("print:measuring"), nullptr);
 }

@@ -18,8 +18,6 @@ namespace mezzet::app {
 namespace {
 
 constexpr double ruler = Board::rulerWidth;
-constexpr double leastScale = 0.004;
-constexpr double mostScale = 4;
 
 } // namespace
 
@@ -65,16 +63,8 @@ QRectF Board::sheetArea() const {
     return QRectF(rect()).adjusted(ruler, ruler, 0, 0);
 }
 
-QPointF Board::toScreen(Vec2 p) const {
-    return origin_ + QPointF(p.x * scale_, p.y * scale_);
-}
-
-Vec2 Board::toFloor(QPointF p) const {
-    return {(p.x() - origin_.x()) / scale_, (p.y() - origin_.y()) / scale_};
-}
-
 sheets::Drawing Board::drawing(QPainter& p) const {
-    return {p, look(), origin_, scale_, 1, session_.project()->notation};
+    return {p, look(), camera_.origin, camera_.scale, 1, session_.project()->notation};
 }
 
 Box Board::contentBounds() const {
@@ -103,12 +93,7 @@ Box Board::contentBounds() const {
 }
 
 void Board::fit(const Box& b, double margin) {
-    const QRectF area = sheetArea().adjusted(margin, margin, -margin, -margin);
-    const Vec2 size = b.size();
-    scale_ = std::clamp(
-        std::min(area.width() / std::max(size.x, 1.0), area.height() / std::max(size.y, 1.0)),
-        leastScale, mostScale);
-    origin_ = area.center() - QPointF(b.centre().x, b.centre().y) * scale_;
+    camera_.fit(b, sheetArea().adjusted(margin, margin, -margin, -margin));
     emit zoomChanged();
     update();
 }
@@ -137,9 +122,7 @@ void Board::zoomToSelection() {
 }
 
 void Board::zoomBy(double factor, QPointF about) {
-    const double next = std::clamp(scale_ * factor, leastScale, mostScale);
-    origin_ = about + (origin_ - about) * (next / scale_);
-    scale_ = next;
+    camera_.zoomBy(factor, about);
     fitted_ = false;
     emit zoomChanged();
     update();
@@ -261,7 +244,7 @@ void Board::leaveEvent(QEvent*) {
 
 void Board::wheelEvent(QWheelEvent* e) {
     if (!e->pixelDelta().isNull() && (e->modifiers() & Qt::ControlModifier) == 0) {
-        origin_ += e->pixelDelta();
+        camera_.origin += e->pixelDelta();
         fitted_ = false;
         update();
         return;

@@ -1,5 +1,7 @@
 #pragma once
 
+#include "app/board/camera.h"
+#include "app/board/layer.h"
 #include "app/session/job_session.h"
 #include "edit/snap.h"
 #include "fits/fits.h"
@@ -26,7 +28,7 @@ public:
     void zoomBy(double factor, QPointF about);
     void zoomIn() { zoomBy(1.25, centreOfView()); }
     void zoomOut() { zoomBy(0.8, centreOfView()); }
-    [[nodiscard]] double pixelsPerMm() const { return scale_; }
+    [[nodiscard]] double pixelsPerMm() const { return camera_.scale; }
 
     /// Takes the user's own tape in hand, or puts it away.
     void setTaping(bool on);
@@ -64,8 +66,8 @@ public:
     /// The length of an own tape as things stand.
     [[nodiscard]] Gap measured(const OwnTape&) const;
 
-    [[nodiscard]] QPointF toScreen(Vec2 p) const;
-    [[nodiscard]] Vec2 toFloor(QPointF p) const;
+    [[nodiscard]] QPointF toScreen(Vec2 p) const { return camera_.toScreen(p); }
+    [[nodiscard]] Vec2 toFloor(QPointF p) const { return camera_.toSurface(p); }
     /// A place or a step of the surface shown: on a wall y runs up.
     [[nodiscard]] Vec2 onSurface(Vec2 drawn) const {
         return !session_.surface().isWall() ? drawn : Vec2{drawn.x, -drawn.y};
@@ -104,7 +106,13 @@ private:
     [[nodiscard]] QPointF centreOfView() const { return sheetArea().center(); }
     [[nodiscard]] sheets::Drawing drawing(QPainter&) const;
     void paintFloor(QPainter&);
-    void paintUnderlay(const sheets::Drawing&);
+    /// What the base of a floor is made of, and its painting.
+    void paintBase(QPainter&);
+    void paintFigures(QPainter&);
+    [[nodiscard]] LayerKey cameraKey() const;
+    /// The pieces that are not where they were before the drag under way.
+    [[nodiscard]] std::vector<int> inHand() const;
+    void takeUnderlay();
     void paintWall(QPainter&);
     void paintWallOver(const sheets::Drawing&);
     /// Each other wall with where its left corner lies along the one looked at, mm.
@@ -114,7 +122,7 @@ private:
     void paintHungSelection(const sheets::Drawing&);
     [[nodiscard]] int hungAt(QPointF) const;
     [[nodiscard]] bool chosenHang() const;
-    void paintRulers(QPainter&);
+    void paintPointer(QPainter&) const;
     void paintSelection(const sheets::Drawing&);
     void paintChanges(QPainter&);
     void paintTapes(const sheets::Drawing&);
@@ -132,9 +140,12 @@ private:
     void describe();
 
     JobSession& session_;
-    double scale_ = 0.1;     ///< pixels to a millimetre
-    QPointF origin_{80, 80}; ///< screen place of the surface's origin
-    bool fitted_ = true;     ///< still showing all, so a resize fits again
+    Camera camera_;
+    Layer base_{*this};    ///< the room, or the bare wall
+    Layer flats_{*this};   ///< rugs that stay where they are
+    Layer pieces_{*this};  ///< what else stays
+    Layer figures_{*this}; ///< dimensions, letters and rulers
+    bool fitted_ = true;   ///< still showing all, so a resize fits again
     Hand hand_ = Hand::free;
     QPointF pressedAt_;
     QPointF lastAt_;

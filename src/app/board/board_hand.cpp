@@ -32,8 +32,8 @@ OwnTape::End Board::endAt(QPointF at) const {
     const Room& room = *session_.project()->room;
     for (std::size_t i = 0; i < room.walls.size(); ++i) {
         const Wall& w = room.walls[i];
-        if (norm(end.point - nearestOn({w.start, w.end}, end.point)) * scale_ <
-            std::max(8.0, sheets::drawnWall.mm() * scale_)) {
+        if (norm(end.point - nearestOn({w.start, w.end}, end.point)) * camera_.scale <
+            std::max(8.0, sheets::drawnWall.mm() * camera_.scale)) {
             end.target = wallTarget(static_cast<int>(i));
             return end;
         }
@@ -45,7 +45,7 @@ Vec2 Board::snapped(Vec2 step) const {
     const double d = division(session_.project()->notation).mm();
     // Fine where the eye can be fine: the tape's own division close up, coarser from afar.
     double unit = d;
-    while (unit * scale_ < 0.6)
+    while (unit * camera_.scale < 0.6)
         unit *= 2;
     return {std::round(step.x / unit) * unit, std::round(step.y / unit) * unit};
 }
@@ -114,7 +114,7 @@ void Board::mouseMoveEvent(QMouseEvent* e) {
     pointerIn_ = true;
     switch (hand_) {
     case Hand::panning:
-        origin_ += e->position() - lastAt_;
+        camera_.origin += e->position() - lastAt_;
         lastAt_ = e->position();
         fitted_ = false;
         update();
@@ -165,7 +165,8 @@ void Board::mouseMoveEvent(QMouseEvent* e) {
 
 void Board::dragTo(QPointF at, Qt::KeyboardModifiers keys) {
     lastAt_ = at;
-    step_ = onSurface(snapped(Vec2{at.x() - pressedAt_.x(), at.y() - pressedAt_.y()} / scale_));
+    step_ =
+        onSurface(snapped(Vec2{at.x() - pressedAt_.x(), at.y() - pressedAt_.y()} / camera_.scale));
     const auto mode = (keys & Qt::ShiftModifier) != 0     ? DragTies::keep
                       : (keys & Qt::ControlModifier) != 0 ? DragTies::drop
                                                           : DragTies::revalue;
@@ -176,7 +177,7 @@ void Board::dragTo(QPointF at, Qt::KeyboardModifiers keys) {
         (keys & Qt::AltModifier) == 0)
         snap_ = safeSnapFor(*session_.settledProject(), *session_.settledScene(),
                             session_.selected().front(), step_,
-                            Length::millimetres(snapPixels / scale_), within(snapTakes));
+                            Length::millimetres(snapPixels / camera_.scale), within(snapTakes));
     if (snap_)
         step_ = snap_->step;
     drag_ = drag(*session_.settledProject(), *session_.settledScene(), session_.selected(), step_,

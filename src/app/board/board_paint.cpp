@@ -13,6 +13,49 @@ namespace {
 constexpr double ruler = Board::rulerWidth;
 } // namespace
 
+namespace {
+
+/// Above so many pieces what stays is painted beside the window.
+constexpr std::size_t manyPieces = 150;
+
+/// A drawing on a layer, all its own.
+struct LayerDrawing {
+    sheets::Look look;
+    Camera camera;
+    Notation notation;
+
+    [[nodiscard]] sheets::Drawing on(QPainter& p) const {
+        return {p, look, camera.origin, camera.scale, 1, notation};
+    }
+};
+
+} // namespace
+
+LayerKey Board::cameraKey() const {
+    const Notation n = session_.project()->notation;
+    LayerKey key;
+    key.with(camera_.scale).with(camera_.origin.x()).with(camera_.origin.y());
+    key.with(look().night ? 1 : 0).with(static_cast<int>(n.units)).with(n.denominator);
+    return key;
+}
+
+std::vector<int> Board::inHand() const {
+    std::vector<int> out;
+    if (!session_.inTrial())
+        return out;
+    const Scene& was = *session_.settledScene();
+    const Scene& now = *session_.scene();
+    for (std::size_t i = 0; i < now.floor.placed.size(); ++i) {
+        const Placed& p = now.floor.placed[i];
+        const Placed* before = was.fromAbove(p.id);
+        const Piece& piece = FloorView(now).piece(i);
+        if (before == nullptr || before->pose.at != p.pose.at || before->pose.turn != p.pose.turn ||
+            was.pieceById(p.id)->size != piece.size || was.pieceById(p.id)->name != piece.name)
+            out.push_back(p.id);
+    }
+    return out;
+}
+
 void Board::paintEvent(QPaintEvent*) {
     QPainter p(this);
     p.setRenderHint(QPainter::Antialiasing);
@@ -21,7 +64,9 @@ void Board::paintEvent(QPaintEvent*) {
         paintFloor(p);
     else
         paintWall(p);
-    paintRulers(p);
+    paintFigures(p);
+    paintViewSaid(p);
+    paintPointer(p);
     paintChanges(p);
     if (hasFocus()) {
         p.setPen(QPen(look().chosen, 2));
@@ -30,21 +75,78 @@ void Board::paintEvent(QPaintEvent*) {
     }
 }
 
+void Board::paintBase(QPainter& p) {
+    takeUnderlay();
+    const Project& job = *session_.project();
+    auto key = cameraKey();
+    for (const RoomPtr& r : job.rooms)
+        key.with(r);
+    key.with(job.room).with(static_cast<double>(job.scheme().room));
+    const bool traced =
+        underlayShown_ && !underlay_.isNull() && job.underlay->room == job.scheme().room;
+    key.with(job.underlay).with(traced ? 1 : 0);
+    base_.show(p, key, false,
+               [as = LayerDrawing{look(), camera_, job.notation}, rooms = job.rooms,
+                room = job.room, which = job.scheme().room, area = sheetArea(),
+                underlay = traced ? job.underlay : nullptr, picture = underlay_](QPainter& on) {
+                   const auto d = as.on(on);
+                   sheets::drawNeighbours(d, rooms, which);
+                   if (room->closed) {
+                       on.setPen(Qt::NoPen);
+                       on.setBrush(as.look.floor);
+                       on.drawPolygon(d.polygon(room->edge));
+                   }
+                   if (underlay) {
+                       on.save();
+                       on.setClipRect(area);
+                       on.setOpacity(as.look.night ? 0.25 : 0.45);
+                       on.setRenderHint(QPainter::SmoothPixmapTransform);
+                       on.translate(d.at(underlay->at));
+                       on.rotate(underlay->turn.inDegrees());
+                       on.scale(underlay->mmPerPixel * d.scale, underlay->mmPerPixel * d.scale);
+                       on.drawImage(0, 0, picture);
+                       on.restore();
+                   }
+                   sheets::drawGraph(d, area);
+                   sheets::drawRoom(d, *room);
+               });
+}
+
 void Board::paintFloor(QPainter& p) {
     const auto d = drawing(p);
     const Room& room = *session_.project()->room;
     const Scene& scene = *session_.scene();
-    sheets::drawNeighbours(d, session_.project()->rooms, session_.project()->scheme().room);
-    if (room.closed) {
-        p.setPen(Qt::NoPen);
-        p.setBrush(look().floor);
-        p.drawPolygon(d.polygon(room.edge));
-    }
-    paintUnderlay(d);
-    sheets::drawGraph(d, sheetArea());
-    sheets::drawRoom(d, room);
+    paintBase(p);
     const bool above = session_.surface().isCeiling();
-    sheets::drawPieces(d, scene, 13, scale_ > 0.16, above);
+    // What stays where it is while something is dragged is painted once.
+    const auto hand = inHand();
+    const ScenePtr stays = hand.empty() ? session_.scene() : session_.settledScene();
+    const bool sizes = camera_.scale > 0.16;
+    const bool heavy = stays->floor.placed.size() > manyPieces;
+    auto key = cameraKey();
+    key.with(stays).with(above ? 1 : 0);
+    for (const int id : hand)
+        key.with(id);
+    const auto layer = [&](Layer& on, sheets::PiecesShown shown) {
+        on.show(p, key, heavy,
+                [as = LayerDrawing{look(), camera_, session_.project()->notation}, stays, hand,
+                 sizes, above, shown](QPainter& to) {
+                    sheets::drawPieces(
+                        as.on(to), *stays, 13, sizes, above, shown, [&](const Piece& q) {
+                            return std::find(hand.begin(), hand.end(), q.id) == hand.end();
+                        });
+                });
+    };
+    const auto moving = [&](sheets::PiecesShown shown) {
+        if (!hand.empty())
+            sheets::drawPieces(d, scene, 13, sizes, above, shown, [&](const Piece& q) {
+                return std::find(hand.begin(), hand.end(), q.id) != hand.end();
+            });
+    };
+    layer(flats_, sheets::PiecesShown::flat);
+    moving(sheets::PiecesShown::flat);
+    layer(pieces_, sheets::PiecesShown::upright);
+    moving(sheets::PiecesShown::upright);
     sheets::drawCeiling(d, scene, 13, !above);
     paintSelection(d);
     // The user's own tapes, then the readings of what is selected, and what is to mend elsewhere.
@@ -77,26 +179,6 @@ void Board::paintFloor(QPainter& p) {
         if (r.seenOn(session_.surface()) && r.toMend() && !aboutChosen(r))
             sheets::drawReading(d, r, taken, false);
     paintTapes(d);
-    // Overall lengths of the walls, and their letters.
-    const double wall = sheets::drawnWall.mm() * scale_;
-    std::vector<QRectF> figures;
-    for (std::size_t i = 0; i < room.walls.size(); ++i)
-        if (const Wall& w = room.walls[i]; w.length().mm() * scale_ > 40)
-            sheets::drawDimension(d, toScreen(w.start), toScreen(w.end),
-                                  wall + 13 + sheets::standsOut(room, static_cast<int>(i)) * scale_,
-                                  QString::fromStdString(write(w.length(), d.notation)), 13,
-                                  &figures);
-    sheets::drawWallLetters(d, room, 34);
-    paintViewSaid(p);
-    if (room.north)
-        sheets::drawNorth(d, {width() - 34.0, ruler + 44}, 17, *room.north);
-    if (!room.closed && !room.walls.empty()) {
-        p.setFont(sheets::sans(14, QFont::Medium));
-        p.setPen(look().tight);
-        p.drawText(sheetArea().adjusted(16, 10, -16, 0),
-                   Qt::AlignTop | Qt::AlignHCenter | Qt::TextWordWrap,
-                   QString::fromStdString(room.closure.words));
-    }
     if (room.walls.empty()) {
         p.setFont(sheets::sans(16));
         p.setPen(look().soft);
@@ -187,26 +269,13 @@ void Board::paintSnap(const sheets::Drawing& d) {
         p.drawLine(d.at(onSurface(s.from)), d.at(onSurface(s.to)));
 }
 
-void Board::paintUnderlay(const sheets::Drawing& d) {
+void Board::takeUnderlay() {
     const auto& u = session_.project()->underlay;
-    if (u != underlayOf_) {
-        underlayOf_ = u;
-        underlay_ =
-            u ? QImage::fromData(QByteArray::fromBase64(QByteArray::fromStdString(u->picture)))
-              : QImage();
-    }
-    if (!underlayShown_ || underlay_.isNull() || u->room != session_.project()->scheme().room)
+    if (u == underlayOf_)
         return;
-    QPainter& p = d.painter;
-    p.save();
-    p.setClipRect(sheetArea());
-    p.setOpacity(look().night ? 0.25 : 0.45);
-    p.setRenderHint(QPainter::SmoothPixmapTransform);
-    p.translate(d.at(u->at));
-    p.rotate(u->turn.inDegrees());
-    p.scale(u->mmPerPixel * d.scale, u->mmPerPixel * d.scale);
-    p.drawImage(0, 0, underlay_);
-    p.restore();
+    underlayOf_ = u;
+    underlay_ = u ? QImage::fromData(QByteArray::fromBase64(QByteArray::fromStdString(u->picture)))
+                  : QImage();
 }
 
 QString Board::toldOf(Vec2 floor) const {
@@ -231,7 +300,8 @@ void Board::paintSelection(const sheets::Drawing& d) {
         const Placed* where = session_.scene()->inPlan(id);
         if (where == nullptr)
             continue;
-        const auto shape = d.polygon(outline(where->shape, Length::millimetres(0.25 / scale_)));
+        const auto shape =
+            d.polygon(outline(where->shape, Length::millimetres(0.25 / camera_.scale)));
         p.setPen(QPen(look().chosen, 3));
         p.setBrush(Qt::NoBrush);
         p.drawPolygon(shape);
@@ -319,18 +389,19 @@ void Board::paintChanges(QPainter& p) {
     }
 }
 
-void Board::paintRulers(QPainter& p) {
-    p.fillRect(QRectF(0, 0, width(), ruler), look().panel);
-    p.fillRect(QRectF(0, 0, ruler, height()), look().panel);
-    p.setPen(QPen(look().panelEdge, 1));
-    p.drawLine(QPointF(ruler, ruler), QPointF(width(), ruler));
-    p.drawLine(QPointF(ruler, ruler), QPointF(ruler, height()));
-    const Notation n = session_.project()->notation;
+namespace {
+
+void paintRulers(QPainter& p, const LayerDrawing& as, QSizeF size, bool wall) {
+    p.fillRect(QRectF(0, 0, size.width(), ruler), as.look.panel);
+    p.fillRect(QRectF(0, 0, ruler, size.height()), as.look.panel);
+    p.setPen(QPen(as.look.panelEdge, 1));
+    p.drawLine(QPointF(ruler, ruler), QPointF(size.width(), ruler));
+    p.drawLine(QPointF(ruler, ruler), QPointF(ruler, size.height()));
+    const Notation n = as.notation;
     const bool metric = isMetric(n.units);
-    const bool wall = session_.surface().isWall();
     const double small = metric ? 100 : 304.8;
     double step = metric ? 500 : 304.8;
-    while (step * scale_ < 34)
+    while (step * as.camera.scale < 34)
         step *= 2;
     const QFont font = sheets::lettering(11);
     const auto label = [&](double mm) {
@@ -343,24 +414,24 @@ void Board::paintRulers(QPainter& p) {
     };
     p.setFont(font);
     const auto along = [&](bool across, double low, double high) {
-        const double origin = across ? origin_.x() : origin_.y();
+        const double origin = across ? as.camera.origin.x() : as.camera.origin.y();
         const double sign = !across && wall ? -1 : 1;
-        if (small * scale_ > 5) {
-            p.setPen(QPen(look().panelEdge, 1));
-            for (double v = std::ceil((low - origin) / (small * scale_)) * small;
-                 origin + v * scale_ < high; v += small)
-                across ? p.drawLine(QPointF(origin + v * scale_, ruler - 4),
-                                    QPointF(origin + v * scale_, ruler))
-                       : p.drawLine(QPointF(ruler - 4, origin + v * scale_),
-                                    QPointF(ruler, origin + v * scale_));
+        if (small * as.camera.scale > 5) {
+            p.setPen(QPen(as.look.panelEdge, 1));
+            for (double v = std::ceil((low - origin) / (small * as.camera.scale)) * small;
+                 origin + v * as.camera.scale < high; v += small)
+                across ? p.drawLine(QPointF(origin + v * as.camera.scale, ruler - 4),
+                                    QPointF(origin + v * as.camera.scale, ruler))
+                       : p.drawLine(QPointF(ruler - 4, origin + v * as.camera.scale),
+                                    QPointF(ruler, origin + v * as.camera.scale));
         }
-        for (double v = std::ceil((low - origin) / (step * scale_)) * step;
-             origin + v * scale_ < high; v += step) {
-            const double at = origin + v * scale_;
-            p.setPen(QPen(look().soft, 1));
+        for (double v = std::ceil((low - origin) / (step * as.camera.scale)) * step;
+             origin + v * as.camera.scale < high; v += step) {
+            const double at = origin + v * as.camera.scale;
+            p.setPen(QPen(as.look.soft, 1));
             across ? p.drawLine(QPointF(at, ruler - 8), QPointF(at, ruler))
                    : p.drawLine(QPointF(ruler - 8, at), QPointF(ruler, at));
-            p.setPen(look().ink);
+            p.setPen(as.look.ink);
             if (across)
                 p.drawText(QRectF(at + 3, 2, 50, ruler - 6), Qt::AlignLeft | Qt::AlignVCenter,
                            label(v * sign));
@@ -369,14 +440,59 @@ void Board::paintRulers(QPainter& p) {
                            label(v * sign));
         }
     };
-    along(true, ruler, width());
-    along(false, ruler, height());
-    p.fillRect(QRectF(0, 0, ruler, ruler), look().panel);
-    if (pointerIn_) {
-        p.setPen(QPen(look().tight, 1));
-        p.drawLine(QPointF(pointer_.x(), 0), QPointF(pointer_.x(), ruler));
-        p.drawLine(QPointF(0, pointer_.y()), QPointF(ruler, pointer_.y()));
-    }
+    along(true, ruler, size.width());
+    along(false, ruler, size.height());
+    p.fillRect(QRectF(0, 0, ruler, ruler), as.look.panel);
+}
+
+/// Overall lengths of the walls, and their letters.
+void paintLengths(const sheets::Drawing& d, const Room& room) {
+    const double wall = sheets::drawnWall.mm() * d.scale;
+    std::vector<QRectF> figures;
+    for (std::size_t i = 0; i < room.walls.size(); ++i)
+        if (const Wall& w = room.walls[i]; w.length().mm() * d.scale > 40)
+            sheets::drawDimension(
+                d, d.at(w.start), d.at(w.end),
+                wall + 13 + sheets::standsOut(room, static_cast<int>(i)) * d.scale,
+                QString::fromStdString(write(w.length(), d.notation)), 13, &figures);
+    sheets::drawWallLetters(d, room, 34);
+}
+
+} // namespace
+
+/// Dimensions, letters, what is said of the room, and the rulers: they change with the camera only.
+void Board::paintFigures(QPainter& p) {
+    const RoomPtr room = session_.project()->room;
+    const bool wall = session_.surface().isWall();
+    auto key = cameraKey();
+    key.with(room).with(wall ? 1 : 0);
+    figures_.show(
+        p, key, false,
+        [as = LayerDrawing{look(), camera_, session_.project()->notation}, room, wall,
+         size = QSizeF(this->size()), area = sheetArea()](QPainter& on) {
+            const auto d = as.on(on);
+            if (!wall) {
+                paintLengths(d, *room);
+                if (room->north)
+                    sheets::drawNorth(d, {size.width() - 34.0, ruler + 44}, 17, *room->north);
+                if (!room->closed && !room->walls.empty()) {
+                    on.setFont(sheets::sans(14, QFont::Medium));
+                    on.setPen(as.look.tight);
+                    on.drawText(area.adjusted(16, 10, -16, 0),
+                                Qt::AlignTop | Qt::AlignHCenter | Qt::TextWordWrap,
+                                QString::fromStdString(room->closure.words));
+                }
+            }
+            paintRulers(on, as, size, wall);
+        });
+}
+
+void Board::paintPointer(QPainter& p) const {
+    if (!pointerIn_)
+        return;
+    p.setPen(QPen(look().tight, 1));
+    p.drawLine(QPointF(pointer_.x(), 0), QPointF(pointer_.x(), ruler));
+    p.drawLine(QPointF(0, pointer_.y()), QPointF(ruler, pointer_.y()));
 }
 
 void Board::paintTapes(const sheets::Drawing& d) {

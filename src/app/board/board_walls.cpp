@@ -98,7 +98,7 @@ void Board::paintWall(QPainter& p) {
     std::vector<QRectF> taken;
     // Opened out, the walls are too small for figures.
     if (unrolled_)
-        return paintViewSaid(p);
+        return;
     sheets::drawWallReadings(d, session_.readings(), session_.surface().wall(), session_.selected(),
                              taken);
     const auto say = [&](Length l) { return QString::fromStdString(write(l, d.notation)); };
@@ -138,7 +138,6 @@ void Board::paintWall(QPainter& p) {
     p.drawText(QRectF(below.x() - 300, below.y() + 18, 600, 24), Qt::AlignCenter,
                QString("Wall %1, %2 by %3, seen from inside")
                    .arg(QString::fromStdString(w.name), say(w.length()), say(room.ceiling)));
-    paintViewSaid(p);
 }
 
 void Board::paintUnrolled(const sheets::Drawing& d) {
@@ -201,7 +200,7 @@ void Board::paintHungSelection(const sheets::Drawing& d) {
             continue;
         const Placed& where = *session_.scene()->byId(id);
         std::vector<Vec2> ring;
-        for (const Vec2 c : outline(where.shape, Length::millimetres(0.25 / scale_)))
+        for (const Vec2 c : outline(where.shape, Length::millimetres(0.25 / camera_.scale)))
             ring.push_back(onSurface(c));
         p.setPen(QPen(look().chosen, 2.6));
         p.setBrush(Qt::NoBrush);

@@ -63,7 +63,7 @@ public:
              &LineReader::remove},
             {{{"lock"}, "keeps it where it is, whatever its ties say", "lock sofa and rug"},
              &LineReader::lockThem},
-            {{{"unlock"}, "", "unlock sofa"}, &LineReader::unlockThem},
+            {{{"unlock"}, "lets it move again", "unlock sofa"}, &LineReader::unlockThem},
             {{{"free", "untie"},
               "lets go of its ties, or of those to one thing",
               "free sofa; free coffee table from sofa"},

@@ -33,7 +33,7 @@ std::span<const Phrase> toldPhrases() {
                  return true;
              },
          .help = "its name; in quotes where it holds words that place things",
-         .example = "called supper table"},
+         .example = "called corner table"},
         {.begins = {"costs", "cost"},
          .of = anything,
          .read =

@@ -2,6 +2,7 @@
 #include "edit/new_piece.h"
 #include "geometry/gap.h"
 #include "geometry/polygon.h"
+#include "judge/near.h"
 #include "judge/rule_code.h"
 #include "scheme/on_wall.h"
 
@@ -31,16 +32,17 @@ void judgeClash(const FloorContext& c) {
     const Length contact = c.rule.setting("contact");
     const Length out = c.rule.setting("back stays out");
     const auto& placed = c.scene.placed;
+    Near others(c.scene, [](const Piece& p) { return !p.kind->flat(); });
     for (std::size_t i = 0; i < placed.size(); ++i) {
         if (c.leaveOff())
             return;
         if (c.scene.piece(i).kind->flat())
             continue;
-        for (std::size_t k = 0; k < i; ++k) {
+        for (const std::size_t k : others.to(placed[i].shape, Length{})) {
+            if (k >= i)
+                break;
             // What stands on something is not in its place; two on one top are in each other's.
-            if (c.scene.piece(i).kind->standsOn() != c.scene.piece(k).kind->standsOn() ||
-                c.scene.piece(k).kind->flat() ||
-                fartherThan(placed[i].shape, placed[k].shape, Length{}))
+            if (c.scene.piece(i).kind->standsOn() != c.scene.piece(k).kind->standsOn())
                 continue;
             const Gap g = gapBetween(placed[i].shape, placed[k].shape);
             if (g.depth <= contact || tucksUnder(c.scene.piece(i), c.scene.piece(k), g, out) ||

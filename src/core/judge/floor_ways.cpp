@@ -3,6 +3,7 @@
 #include "geometry/gap.h"
 #include "geometry/polygon.h"
 #include "judge/at_table.h"
+#include "judge/near.h"
 
 #include <algorithm>
 #include <cmath>
@@ -153,22 +154,25 @@ bool isWayIn(const Opening& o) {
 }
 
 int FloorWays::ownerOfPiece(int id) const {
-    for (std::size_t i = 0; i < owners.size(); ++i)
-        if (owners[i].is == Target::Is::piece && owners[i].piece == id)
-            return static_cast<int>(i);
-    return -1;
+    const auto it = byPiece.find(id);
+    return it != byPiece.end() ? it->second : -1;
 }
 
 FloorWays floorWays(const FloorView& scene, const FloorWaysAsked& asked) {
     Floor floor(scene, asked);
+    std::unordered_map<int, int> byPiece;
+    for (std::size_t i = floor.owners.size(); i-- > 0;)
+        if (floor.owners[i].is == Target::Is::piece)
+            byPiece[floor.owners[i].piece] = static_cast<int>(i);
     return {std::move(floor.owners), std::move(floor.thresholds),
-            WayFinder(std::move(floor.blocks), asked.widest)};
+            WayFinder(std::move(floor.blocks), asked.widest), std::move(byPiece)};
 }
 
 std::vector<Goal> goalsOf(const FloorView& scene, const FloorWays& ways, Length reachOver) {
     std::vector<Goal> out;
     int doorway = goalDoorway;
     const Room& room = *scene.room;
+    Near lowTables(scene, [](const Piece& p) { return p.kind->role == Role::lowTable; });
     for (std::size_t i = 0; i < scene.placed.size(); ++i) {
         const Piece& p = scene.piece(i);
         const Pose& pose = scene.placed[i].pose;
@@ -187,10 +191,8 @@ std::vector<Goal> goalsOf(const FloorView& scene, const FloorWays& ways, Length 
         };
         if (isLounge(p)) {
             // Between a seat and the low table it faces there is room for knees, and one sidles in.
-            for (std::size_t k = 0; k < scene.placed.size(); ++k)
-                if (scene.piece(k).kind->role == Role::lowTable &&
-                    dot(scene.placed[k].pose.at - pose.at, pose.front()) > 0 &&
-                    !fartherThan(scene.placed[i].shape, scene.placed[k].shape, reachOver) &&
+            for (const std::size_t k : lowTables.to(scene.placed[i].shape, reachOver))
+                if (dot(scene.placed[k].pose.at - pose.at, pose.front()) > 0 &&
                     gapBetween(scene.placed[i].shape, scene.placed[k].shape).apart <= reachOver)
                     g.opened.without.push_back(ways.ownerOfPiece(scene.placed[k].id));
             if (p.footprint.form == FootprintForm::ell) {

@@ -3,6 +3,8 @@
 #include "scheme/resolve.h"
 #include "ways/widest.h"
 
+#include <unordered_map>
+
 namespace mezzet {
 
 /// The free floor of a scene, ready to be asked for ways: walls open at doors and windows, what is
@@ -12,6 +14,7 @@ struct FloorWays {
     std::vector<Vec2> thresholds; ///< by opening of the room: a place behind a doorway, so that a
                                   ///< way begins anywhere across it; mm
     WayFinder finder;
+    std::unordered_map<int, int> byPiece; ///< the owner of a piece's blocks, by its id
 
     [[nodiscard]] const Target& ownerOf(const Block& b) const {
         return owners[static_cast<std::size_t>(b.owner)];

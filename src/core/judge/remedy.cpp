@@ -163,7 +163,7 @@ std::vector<double> targetsOf(const Reading& r, const RuleCode& code, const Proj
     const auto low = b.bestLow ? b.bestLow : b.low;
     const auto high = b.bestHigh ? b.bestHigh : b.high;
     if (code.goneWhenMended)
-        return {0.0};
+        return {b.low && r.value.value < *b.low ? *b.low : 0.0};
     if (low && high && !code.nearEdge)
         out.push_back(nice((*low + *high) / 2));
     if (b.low && r.value.value < *b.low)

@@ -1,6 +1,7 @@
 // Seats and the low tables before them: seat-to-table, table-level, table-to-sofa.
 #include "geometry/gap.h"
 #include "judge/at_table.h"
+#include "judge/near.h"
 #include "judge/rule_code.h"
 
 #include <algorithm>
@@ -20,7 +21,7 @@ struct FacedTable {
 /// The low table a seat faces: the nearest one within reach whose middle lies before its front edge
 /// and no farther round than the rule's angle.
 std::optional<FacedTable> tableBefore(const FloorView& scene, std::size_t seat,
-                                      const Rule& reachRule) {
+                                      const Rule& reachRule, Near& lowTables) {
     const Piece& s = scene.piece(seat);
     const Pose& pose = scene.placed[seat].pose;
     const auto edge = frontEdge(s, pose);
@@ -29,10 +30,7 @@ std::optional<FacedTable> tableBefore(const FloorView& scene, std::size_t seat,
     const double aside = std::cos(Angle::degrees(reachRule.number("facing degrees")).inRadians());
     const Length reach = reachRule.setting("reach");
     std::optional<FacedTable> best;
-    for (std::size_t i = 0; i < scene.placed.size(); ++i) {
-        if (scene.piece(i).kind->role != Role::lowTable ||
-            fartherThan(front, scene.placed[i].shape, reach))
-            continue;
+    for (const std::size_t i : lowTables.to(front, reach)) {
         const Vec2 to = scene.placed[i].pose.at - middle;
         if (dot(to, pose.front()) <= 0 ||
             dot(unit(scene.placed[i].pose.at - pose.at), pose.front()) < aside)
@@ -73,11 +71,16 @@ void judgeReturn(const FloorContext& c, std::size_t seat, std::size_t table) {
         .part = 1;
 }
 
+bool isLowTable(const Piece& p) {
+    return p.kind->role == Role::lowTable;
+}
+
 void judgeGap(const FloorContext& c) {
+    Near lowTables(c.scene, isLowTable);
     for (std::size_t i = 0; i < c.scene.placed.size(); ++i) {
         if (!isLounge(c.scene.piece(i)))
             continue;
-        const auto t = tableBefore(c.scene, i, reachRule(c));
+        const auto t = tableBefore(c.scene, i, reachRule(c), lowTables);
         if (!t)
             continue;
         c.add(c.scene.placed[t->table].id, pieceTarget(c.scene.placed[i].id),
@@ -90,10 +93,11 @@ void judgeGap(const FloorContext& c) {
 template <class Each> void mainSeats(const FloorContext& c, Each each) {
     const Rule& reach = reachRule(c);
     std::map<std::size_t, FacedTable> longest; // by table
+    Near lowTables(c.scene, isLowTable);
     for (std::size_t s = 0; s < c.scene.placed.size(); ++s) {
         if (!isLounge(c.scene.piece(s)))
             continue;
-        const auto faced = tableBefore(c.scene, s, reach);
+        const auto faced = tableBefore(c.scene, s, reach, lowTables);
         if (!faced)
             continue;
         const auto [it, first] = longest.emplace(faced->table, *faced);

@@ -6,6 +6,7 @@
 #include "edit/place.h"
 #include "geometry/gap.h"
 #include "judge/at_table.h"
+#include "judge/near.h"
 #include "judge/rule_code.h"
 #include "measure/text.h"
 
@@ -40,12 +41,12 @@ std::vector<Talk> talksIn(const FloorView& scene, const Rule& rule) {
     const double cosine = std::cos(Angle::degrees(rule.number("facing degrees")).inRadians());
     const Length look = rule.setting("look");
     const Length half = rule.setting("half a person");
+    Near seats(scene, isLounge);
     for (std::size_t i = 0; i < scene.placed.size(); ++i) {
         if (!isLounge(scene.piece(i)))
             continue;
-        for (std::size_t k = i + 1; k < scene.placed.size(); ++k) {
-            if (!isLounge(scene.piece(k)) ||
-                fartherThan(scene.placed[i].shape, scene.placed[k].shape, look))
+        for (const std::size_t k : seats.to(scene.placed[i].shape, look)) {
+            if (k <= i)
                 continue;
             const Pose& a = scene.placed[i].pose;
             const Pose& b = scene.placed[k].pose;
@@ -183,10 +184,7 @@ void judgeReach(const FloorContext& c) {
     const Length look = c.rule.setting("look");
     const Length each = c.shared.setting("seats-count", "each");
     const Length arms = c.shared.setting("seats-count", "arms");
-    std::vector<std::size_t> surfaces;
-    for (std::size_t k = 0; k < c.scene.placed.size(); ++k)
-        if (isSurface(c.scene.piece(k), c.rule))
-            surfaces.push_back(k);
+    Near surfaces(c.scene, [&](const Piece& p) { return isSurface(p, c.rule); });
     for (std::size_t i = 0; i < c.scene.placed.size(); ++i) {
         const Piece& seat = c.scene.piece(i);
         if (!isLounge(seat))
@@ -197,7 +195,7 @@ void judgeReach(const FloorContext& c) {
             std::optional<Gap> best;
             double nearest = 0;
             int of = 0;
-            for (const std::size_t k : surfaces) {
+            for (const std::size_t k : surfaces.to(place, look)) {
                 if (k == i ||
                     fartherThan(place, c.scene.placed[k].shape, best ? best->apart : look))
                     continue;

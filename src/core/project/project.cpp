@@ -38,7 +38,10 @@ std::filesystem::path studioFolder() {
 
 namespace {
 
-/// The library with one of the studio's two files.
+/// What a studio keeps of its own; its rules come before the bands that name their schools.
+constexpr const char* studioFiles[] = {"kinds.json", "rules.json", "bands.json"};
+
+/// The library with one of the studio's files.
 Result<Library> withOnly(const Library& library, const std::filesystem::path& folder,
                          std::string_view name) {
     Library out = library;
@@ -59,6 +62,13 @@ Result<Library> withOnly(const Library& library, const std::filesystem::path& fo
     auto text = readTextFile(file, std::size_t{1} << 20U);
     if (!text)
         return text.problem();
+    if (name == "rules.json") {
+        auto book = readStudioBook(*text, file.string(), *library.book);
+        if (!book)
+            return book.problem();
+        out.book = *book;
+        return out;
+    }
     auto judgement = readBands(*text, file.string(), *library.book);
     if (!judgement)
         return judgement.problem();
@@ -71,7 +81,7 @@ Result<Library> withOnly(const Library& library, const std::filesystem::path& fo
 Result<Library> withStudio(const Library& library, const std::filesystem::path& folder) {
     Library out = library;
     std::error_code error;
-    for (const char* name : {"kinds.json", "bands.json"})
+    for (const char* name : studioFiles)
         if (std::filesystem::exists(folder / name, error)) {
             auto with = withOnly(out, folder, name);
             if (!with)
@@ -85,7 +95,7 @@ Library withWholeStudio(const Library& library, const std::filesystem::path& fol
                         std::vector<std::string>& told) {
     Library out = library;
     std::error_code error;
-    for (const char* name : {"kinds.json", "bands.json"}) {
+    for (const char* name : studioFiles) {
         const auto file = folder / name;
         if (!std::filesystem::exists(file, error))
             continue;
@@ -99,11 +109,10 @@ Library withWholeStudio(const Library& library, const std::filesystem::path& fol
         for (int i = 1; std::filesystem::exists(aside, error); ++i)
             aside = folder / fmt::format("{}.damaged-{}", name, i);
         std::filesystem::rename(file, aside, error);
-        told.push_back(fmt::format("{}; the studio's file was left out{}",
-                                   with.problem().text(),
-                                   error ? std::string()
-                                         : fmt::format(" and set aside as {}",
-                                                       aside.filename().string())));
+        told.push_back(
+            fmt::format("{}; the studio's file was left out{}", with.problem().text(),
+                        error ? std::string()
+                              : fmt::format(" and set aside as {}", aside.filename().string())));
     }
     return out;
 }

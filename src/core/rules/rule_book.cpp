@@ -8,6 +8,7 @@
 
 #include <algorithm>
 #include <set>
+#include <tuple>
 
 namespace mezzet {
 
@@ -66,7 +67,8 @@ bounds(const json& j, const std::string& what, double unit) {
     return {low, high};
 }
 
-Rule readRule(const json& j, double unit, const RuleBook& book) {
+/// With `base`, what is not told of a rule is as that book has it.
+Rule readRule(const json& j, double unit, const RuleBook& book, const RuleBook* base) {
     if (!j.is_object())
         throw Fault{"it is not an object", "each rule is {\"id\": …, \"title\": …}"};
     static const std::set<std::string> known{
@@ -78,14 +80,21 @@ Rule readRule(const json& j, double unit, const RuleBook& book) {
             throw Fault{fmt::format("it has a field “{}” that is not known", item.key()),
                         "take it out, or see docs/rules.md"};
     Rule r;
-    r.id = text(j, "id", true);
-    r.title = text(j, "title", true);
-    r.measures = text(j, "measures", true);
-    r.right = text(j, "right", true);
-    r.tight = text(j, "tight", false);
-    r.loose = text(j, "loose", false);
-    r.note = text(j, "note", false);
-    r.source = text(j, "source", true);
+    const auto id = text(j, "id", true);
+    const Rule* was = base != nullptr ? base->byId(id) : nullptr;
+    if (base != nullptr && was == nullptr)
+        throw Fault{fmt::format("nothing measures a rule “{}”", id),
+                    "name a rule of the book; docs/rules.md has them"};
+    if (was != nullptr)
+        r = *was;
+    r.id = id;
+    for (const auto& [key, into, needed] :
+         {std::tuple{"title", &r.title, true}, std::tuple{"measures", &r.measures, true},
+          std::tuple{"right", &r.right, true}, std::tuple{"tight", &r.tight, false},
+          std::tuple{"loose", &r.loose, false}, std::tuple{"note", &r.note, false},
+          std::tuple{"source", &r.source, true}})
+        if (was == nullptr || j.contains(key))
+            *into = text(j, key, needed && was == nullptr);
     if (j.contains("instead")) {
         if (!j["instead"].is_object())
             throw Fault{"“instead” is not a group", "write it like {\"none\": \"…\"}"};
@@ -107,14 +116,16 @@ Rule readRule(const json& j, double unit, const RuleBook& book) {
             throw Fault{"“weight” is no number from 0 to 9", "leave it out for 3"};
         r.weight = j["weight"].get<double>();
     }
-    const auto q = text(j, "quantity", true);
+    if (was != nullptr && j.contains("quantity"))
+        throw Fault{"“quantity” can't be another", "leave it out"};
+    const auto q = was != nullptr ? std::string() : text(j, "quantity", true);
     if (q == "length")
         r.quantity = Quantity::length;
     else if (q == "ratio")
         r.quantity = Quantity::ratio;
     else if (q == "count")
         r.quantity = Quantity::count;
-    else
+    else if (was == nullptr)
         throw Fault{fmt::format("“{}” is no quantity", q), "use length, ratio or count"};
     const double scale = r.quantity == Quantity::length ? unit : 1;
     const auto addBand = [&](const std::string& school, const json& b) {
@@ -124,6 +135,8 @@ Rule readRule(const json& j, double unit, const RuleBook& book) {
             std::tie(band.bestLow, band.bestHigh) = bounds(j["best"], "“best”", scale);
         r.bands[school] = band;
     };
+    if (j.contains("band") || j.contains("bands"))
+        r.bands.clear();
     if (j.contains("band"))
         addBand("", j["band"]);
     if (j.contains("bands")) {
@@ -145,6 +158,8 @@ Rule readRule(const json& j, double unit, const RuleBook& book) {
             if (!v.is_number())
                 throw Fault{fmt::format("the setting “{}” is not a number", name),
                             "write a bare number"};
+            if (was != nullptr && was->settings.count(name) == 0)
+                throw Fault{fmt::format("the rule has no setting “{}”", name), "take it out"};
             r.settings[name] = v.get<double>() * factor;
             if (std::string_view(key) == "numbers")
                 r.plain.insert(name);
@@ -226,7 +241,10 @@ const School* RuleBook::schoolByWords(std::string_view said) const {
     return nullptr;
 }
 
-Result<RuleBookPtr> readRuleBook(std::string_view content, std::string_view file) {
+namespace {
+
+/// A book by itself, or what a studio puts in place of entries of `base`.
+Result<RuleBookPtr> read(std::string_view content, std::string_view file, const RuleBook* base) {
     const auto refuse = [&](std::string what, std::string remedy) {
         Problem p{std::move(what), std::move(remedy)};
         p.file = file;
@@ -237,32 +255,42 @@ Result<RuleBookPtr> readRuleBook(std::string_view content, std::string_view file
         return refuse("this is no rule book",
                       "it is JSON and begins with {\"format\": \"mezzet-rules 1\"");
     const double unit = j.value("unit", json("in")) == "mm" ? 1.0 : 25.4;
-    auto book = std::make_shared<RuleBook>();
+    auto book = base != nullptr ? std::make_shared<RuleBook>(*base) : std::make_shared<RuleBook>();
+    std::set<std::string> given; // of a studio's own entries
+    const auto put = [&](auto& all, auto one, const auto& twice) {
+        const auto it =
+            std::find_if(all.begin(), all.end(), [&](const auto& x) { return x.id == one.id; });
+        if (it == all.end())
+            all.push_back(std::move(one));
+        else if (base == nullptr || !given.insert(one.id).second)
+            throw Fault{twice, "keep one"};
+        else
+            *it = std::move(one);
+    };
     int entry = 0;
     const char* list = "schools";
     try {
         for (const auto& s : j.value("schools", json::array())) {
             ++entry;
-            book->schools.push_back(
-                {text(s, "id", true), text(s, "title", true), text(s, "says", true)});
+            School school{text(s, "id", true), text(s, "title", true), text(s, "says", true)};
+            const auto twice = fmt::format("the school “{}” is there twice", school.id);
+            put(book->schools, std::move(school), twice);
         }
         list = "rules";
         entry = 0;
         for (const auto& r : j.value("rules", json::array())) {
             ++entry;
-            auto rule = readRule(r, unit, *book);
-            if (book->byId(rule.id) != nullptr)
-                throw Fault{fmt::format("the rule “{}” is there twice", rule.id), "keep one"};
-            book->rules.push_back(std::move(rule));
+            auto rule = readRule(r, unit, *book, base);
+            const auto twice = fmt::format("the rule “{}” is there twice", rule.id);
+            put(book->rules, std::move(rule), twice);
         }
         list = "habits";
         entry = 0;
         for (const auto& h : j.value("habits", json::array())) {
             ++entry;
             auto habit = readHabit(h, unit);
-            if (book->habit(habit.id) > Length{})
-                throw Fault{fmt::format("the habit “{}” is there twice", habit.id), "keep one"};
-            book->habits.push_back(std::move(habit));
+            const auto twice = fmt::format("the habit “{}” is there twice", habit.id);
+            put(book->habits, std::move(habit), twice);
         }
     } catch (const Fault& f) {
         return refuse(fmt::format("{}, entry {}: {}", list, entry, f.what), f.remedy);
@@ -273,6 +301,17 @@ Result<RuleBookPtr> readRuleBook(std::string_view content, std::string_view file
     if (book->schools.empty() || book->rules.empty())
         return refuse("the rule book has no schools or no rules", "see docs/rules.md");
     return RuleBookPtr(book);
+}
+
+} // namespace
+
+Result<RuleBookPtr> readRuleBook(std::string_view content, std::string_view file) {
+    return read(content, file, nullptr);
+}
+
+Result<RuleBookPtr> readStudioBook(std::string_view content, std::string_view file,
+                                   const RuleBook& base) {
+    return read(content, file, &base);
 }
 
 Result<RuleBookPtr> loadRuleBook(const std::filesystem::path& file) {

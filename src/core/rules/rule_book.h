@@ -114,6 +114,11 @@ using RuleBookPtr = std::shared_ptr<const RuleBook>;
 
 /// Reads a rule book; docs/rules.md tells its form. The Problem names file, entry and reason.
 [[nodiscard]] Result<RuleBookPtr> readRuleBook(std::string_view json, std::string_view file);
+/// A studio's own book: of the same form, with only what is put in place of the shipped one's
+/// entries, and of a rule only the fields that differ. Schools may be added. Problem: a rule or a
+/// habit that the shipped book has not.
+[[nodiscard]] Result<RuleBookPtr> readStudioBook(std::string_view json, std::string_view file,
+                                                 const RuleBook& shipped);
 [[nodiscard]] Result<RuleBookPtr> loadRuleBook(const std::filesystem::path& file);
 
 /// What one job says otherwise than its school.

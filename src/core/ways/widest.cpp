@@ -106,6 +106,9 @@ bool before(Vec2 a, Vec2 b) {
 
 } // namespace
 
+/// What reaches no farther than furniture does, mm; walls do.
+constexpr double shortReach = 1500;
+
 bool WayFinder::Pair::operator<(const Pair& o) const {
     if (gap != o.gap)
         return gap < o.gap;
@@ -201,6 +204,11 @@ void WayFinder::plantForest() {
                     outward_.push_back({next, outward_[n].block, by});
                 }
     }
+    for (std::uint32_t i = 0; i < blocks_.size(); ++i)
+        (rounds_[i].reach <= shortReach ? short_ : long_).push_back(i);
+    std::sort(short_.begin(), short_.end(), [&](std::uint32_t a, std::uint32_t b) {
+        return rounds_[a].centre.x < rounds_[b].centre.x;
+    });
     for (std::uint32_t i = 0; i < blocks_.size(); ++i) {
         const int owner = blocks_[i].owner;
         if (owner < 0)
@@ -278,12 +286,27 @@ std::vector<std::optional<Pinch>> WayFinder::narrowest(const Starts& starts, con
 
     // What stands there instead, with what is near it.
     std::vector<Pair> fresh;
-    for (std::uint32_t i = own; i < all; ++i)
-        for (std::uint32_t k = 0; k < i; ++k)
-            if (!isOut(k))
-                if (auto p = pairOf(blockAt(i), blockAt(k), roundAt(i), roundAt(k), i, k);
-                    p && p->gap < limit)
-                    fresh.push_back(*p);
+    for (std::uint32_t i = own; i < all; ++i) {
+        const Round& r = roundAt(i);
+        const auto meet = [&](std::uint32_t k) {
+            const Round& other = roundAt(k);
+            const double far = r.reach + other.reach + limit;
+            if (isOut(k) || dot(r.centre - other.centre, r.centre - other.centre) > far * far)
+                return;
+            if (auto p = pairOf(blockAt(i), blockAt(k), r, other, i, k); p && p->gap < limit)
+                fresh.push_back(*p);
+        };
+        const double most = r.reach + shortReach + limit;
+        for (auto it = std::lower_bound(
+                 short_.begin(), short_.end(), r.centre.x - most,
+                 [&](std::uint32_t k, double x) { return rounds_[k].centre.x < x; });
+             it != short_.end() && rounds_[*it].centre.x <= r.centre.x + most; ++it)
+            meet(*it);
+        for (const std::uint32_t k : long_)
+            meet(k);
+        for (std::uint32_t k = own; k < i; ++k)
+            meet(k);
+    }
     std::sort(fresh.begin(), fresh.end());
 
     const auto end = static_cast<std::uint32_t>(

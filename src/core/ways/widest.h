@@ -135,6 +135,8 @@ private:
     };
     std::vector<Hangs> outward_;
     std::vector<std::vector<std::uint32_t>> ofOwner_; ///< blocks
+    std::vector<std::uint32_t> short_; ///< blocks that reach no farther than furniture, by x
+    std::vector<std::uint32_t> long_;  ///< the others
     double widest_;
 };
 

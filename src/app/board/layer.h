@@ -1,0 +1,54 @@
+#pragma once
+
+#include "app/session/runner.h"
+
+#include <QImage>
+#include <QPainter>
+#include <QWidget>
+
+#include <functional>
+#include <memory>
+#include <vector>
+
+namespace mezzet::app {
+
+/// What a layer shows. It keeps hold of the values, so that no other one comes to their place.
+class LayerKey {
+public:
+    LayerKey& with(std::shared_ptr<const void> value) {
+        values_.push_back(std::move(value));
+        return *this;
+    }
+    LayerKey& with(double number) {
+        numbers_.push_back(number);
+        return *this;
+    }
+    bool operator==(const LayerKey&) const = default;
+
+private:
+    std::vector<std::shared_ptr<const void>> values_;
+    std::vector<double> numbers_;
+};
+
+/// A part of a widget's picture that is painted once and kept until what it shows changes.
+class Layer {
+public:
+    using Paint = std::function<void(QPainter&)>;
+
+    explicit Layer(QWidget& of) : of_(of) {}
+
+    /// Shows it. What is not as the key has it is painted first; when that is `heavy`, beside the
+    /// window, and until then it is shown as it was. `paint` holds values only.
+    void show(QPainter&, const LayerKey&, bool heavy, Paint paint);
+    [[nodiscard]] bool upToDate() const { return !runner_.busy(); }
+
+private:
+    QWidget& of_;
+    LayerKey key_;
+    QImage picture_;
+    LayerKey coming_;
+    ProgressPtr painting_;
+    Runner runner_{nullptr};
+};
+
+} // namespace mezzet::app
