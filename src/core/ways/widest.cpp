@@ -296,11 +296,11 @@ std::vector<std::optional<Pinch>> WayFinder::narrowest(const Starts& starts, con
             if (auto p = pairOf(blockAt(i), blockAt(k), r, other, i, k); p && p->gap < limit)
                 fresh.push_back(*p);
         };
-        const double most = r.reach + shortReach + limit;
+        const double span = r.reach + shortReach + limit;
         for (auto it = std::lower_bound(
-                 short_.begin(), short_.end(), r.centre.x - most,
+                 short_.begin(), short_.end(), r.centre.x - span,
                  [&](std::uint32_t k, double x) { return rounds_[k].centre.x < x; });
-             it != short_.end() && rounds_[*it].centre.x <= r.centre.x + most; ++it)
+             it != short_.end() && rounds_[*it].centre.x <= r.centre.x + span; ++it)
             meet(*it);
         for (const std::uint32_t k : long_)
             meet(k);
