@@ -264,6 +264,8 @@ int main(int argc, char** argv) {
 
     mezzet::sheets::loadFonts();
     mezzet::app::useTheme(false);
+    if (const auto problem = mezzet::speakAsAsked())
+        std::fprintf(stderr, "%s\n", problem->text().c_str());
     auto library = mezzet::loadLibrary(mezzet::dataFolder());
     if (!library) {
         std::fprintf(stderr, "%s\n", library.problem().text().c_str());

@@ -1,4 +1,5 @@
 #include "commands.h"
+#include "project/project.h"
 #include "sheets/sheet.h"
 
 #include <CLI/CLI.hpp>
@@ -203,6 +204,8 @@ int main(int argc, char** argv) {
     // A limit on files is told, and does not end the program.
     std::signal(SIGXFSZ, SIG_IGN);
     try {
+        if (const auto problem = mezzet::speakAsAsked())
+            std::fprintf(stderr, "%s\n", problem->text().c_str());
         const int code = run(argc, argv);
         // What was to be printed and could not be is no success.
         if (std::fflush(stdout) != 0 || std::ferror(stdout) != 0) {

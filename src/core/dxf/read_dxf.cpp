@@ -1,11 +1,10 @@
 #include "dxf/dxf.h"
 
 #include "geometry/polygon.h"
+#include "measure/texts.h"
 
 #include <dxflib/dl_creationadapter.h>
 #include <dxflib/dl_dxf.h>
-
-#include <fmt/format.h>
 
 #include <cmath>
 #include <fstream>
@@ -75,7 +74,7 @@ public:
             }
         }
         for (const auto& [what, n] : left_)
-            sheet_.skipped.push_back(fmt::format("{} {}{}", n, what, n == 1 ? "" : "s"));
+            sheet_.skipped.push_back(worded("{} {}{}", n, what, n == 1 ? "" : "s"));
         return std::move(sheet_);
     }
 
@@ -196,7 +195,7 @@ private:
             watch_->share = static_cast<double>(at) / static_cast<double>(size_);
     }
     [[noreturn]] static void tooMany() {
-        throw Ended{{fmt::format("the drawing has more than {} lines", mostLines),
+        throw Ended{{worded("the drawing has more than {} lines", mostLines),
                      "write it out again with only the layers of the walls"}};
     }
     int layerNamed(const std::string& name) {
@@ -277,7 +276,7 @@ private:
             return;
         }
         if (depth > deepest)
-            throw Ended{{fmt::format("block “{}” is nested without end", name),
+            throw Ended{{worded("block “{}” is nested without end", name),
                          "write the drawing out again with its blocks flattened"}};
         const Content& b = it->second;
         const Affine base = place.after({1, 0, 0, 1, -b.base.x, -b.base.y});
@@ -324,7 +323,7 @@ Result<DrawnSheet> readDxf(const std::filesystem::path& path, Watch* watch) {
     if (error || !in)
         return placed({"the drawing can't be read", "check its name and its place"});
     if (size > mostBytes)
-        return placed({fmt::format("the drawing is over {} MB", mostBytes / 1024 / 1024),
+        return placed({worded("the drawing is over {} MB", mostBytes / 1024 / 1024),
                        "write it out again with only the layers of the walls"});
     // A DXF begins with the pair 0, SECTION (or a 999 comment before it).
     std::string head(std::min<std::uintmax_t>(size, 4096), '\0');
@@ -344,7 +343,7 @@ Result<DrawnSheet> readDxf(const std::filesystem::path& path, Watch* watch) {
         if (sheet.lines.empty())
             return placed({sheet.skipped.empty()
                                ? "nothing is drawn in it"
-                               : fmt::format("no line is drawn in it, only {}", sheet.skipped[0]),
+                               : worded("no line is drawn in it, only {}", sheet.skipped[0]),
                            "choose a drawing of the walls"});
         if (watch != nullptr)
             watch->share = 1;

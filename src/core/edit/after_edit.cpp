@@ -1,8 +1,7 @@
 #include "edit/after_edit.h"
 
+#include "measure/texts.h"
 #include "scheme/words.h"
-
-#include <fmt/format.h>
 
 #include <algorithm>
 #include <cmath>
@@ -31,8 +30,8 @@ std::optional<Problem> tooHighInItself(const Piece& p, const Piece* old, Notatio
                           const std::optional<Length>& h) -> std::optional<Problem> {
         if (!h || *h <= p.size.height + quiet)
             return {};
-        return Problem{fmt::format("{} is {} high, and its {} would be at {}", p.name,
-                                   writeGap(p.size.height, n), what, writeGap(*h, n)),
+        return Problem{worded("{} is {} high, and its {} would be at {}", p.name,
+                              writeGap(p.size.height, n), what, writeGap(*h, n)),
                        "say its size as well"};
     };
     for (const auto& [what, h] :
@@ -65,14 +64,14 @@ std::optional<Problem> wouldNotOpen(const Scheme& s, const Scene& scene) {
     const auto place = [&](const Piece& p, const Placed& where) -> std::optional<Problem> {
         const Vec2 at = where.pose.at;
         if (!(std::abs(at.x) < farthest && std::abs(at.y) < farthest))
-            return Problem{fmt::format("{} would stand a kilometre off", p.name),
+            return Problem{worded("{} would stand a kilometre off", p.name),
                            "say a place in the room"};
         if (p.ties.size() > mostTies || (p.otherwise && p.otherwise->ties.size() > mostTies))
-            return Problem{fmt::format("{} would be held by more than {} ties", p.name, mostTies),
+            return Problem{worded("{} would be held by more than {} ties", p.name, mostTies),
                            "free it of some first"};
         for (const Tie& t : p.ties)
             if (std::abs(t.distance.mm()) > farthest || std::abs(t.second.mm()) > farthest)
-                return Problem{fmt::format("{} would stand a kilometre off", p.name),
+                return Problem{worded("{} would stand a kilometre off", p.name),
                                "say a place in the room"};
         return {};
     };

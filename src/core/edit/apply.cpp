@@ -4,9 +4,8 @@
 #include "edit/carried.h"
 #include "edit/follow.h"
 #include "measure/text.h"
+#include "measure/texts.h"
 #include "scheme/on_wall.h"
-
-#include <fmt/format.h>
 
 #include <algorithm>
 #include <cmath>
@@ -34,22 +33,22 @@ struct Applier {
             return Problem{"a piece needs a name", "give it one"};
         if (characterCount(p.name) > mostNameLength)
             return Problem{"the name is too long",
-                           fmt::format("use at most {} characters", mostNameLength)};
+                           worded("use at most {} characters", mostNameLength)};
         const auto* same = s->byName(p.name);
         for (const Piece& gone : s->away)
             if (plainWord(gone.name) == plainWord(p.name))
                 same = &gone;
         if (same != nullptr && same->id != p.id)
-            return Problem{fmt::format("there is a piece called {} already", same->name),
+            return Problem{worded("there is a piece called {} already", same->name),
                            "choose another name"};
         if (characterCount(p.reason) > mostReason)
             return Problem{"the reason is too long",
-                           fmt::format("use at most {} characters", mostReason)};
+                           worded("use at most {} characters", mostReason)};
         if (p.cost && !(*p.cost >= 0 && *p.cost <= 1e9))
             return Problem{"that is no price", "say what it costs, like 1200"};
         for (const Length l : {p.size.width, p.size.depth, p.size.height})
             if (l <= Length{} || l > Length::metres(20))
-                return Problem{fmt::format("{} would be {}", p.name, sizeWords(p, job.notation)),
+                return Problem{worded("{} would be {}", p.name, sizeWords(p, job.notation)),
                                "sizes lie between nothing and 20 m"};
         if (auto problem = tooHighInItself(p, p.id == 0 ? nullptr : s->byId(p.id), job.notation))
             return problem;
@@ -57,7 +56,7 @@ struct Applier {
             return problem;
         if (p.id == 0) {
             if (s->pieces.size() >= mostPieces)
-                return Problem{fmt::format("a scheme holds at most {} pieces", mostPieces),
+                return Problem{worded("a scheme holds at most {} pieces", mostPieces),
                                "start another scheme"};
             p.id = freshId(*s);
             // What is brought in for guests is there for guests.
@@ -95,7 +94,7 @@ struct Applier {
 
     std::optional<Problem> act(const SetEyes& e) {
         if (e.eyes.statures.size() > mostStatures)
-            return Problem{fmt::format("at most {} people", mostStatures), "leave some out"};
+            return Problem{worded("at most {} people", mostStatures), "leave some out"};
         for (const Length l : e.eyes.statures)
             if (l < Length::inches(20) || l > Length::inches(100))
                 return Problem{"nobody is that tall", "say a stature like 5' 6\""};
@@ -110,7 +109,7 @@ struct Applier {
         auto all =
             job.pictures ? std::make_shared<Pictures>(*job.pictures) : std::make_shared<Pictures>();
         if (all->size() >= mostPictures && all->count(p.key) == 0)
-            return Problem{fmt::format("a job holds at most {} pictures", mostPictures), ""};
+            return Problem{worded("a job holds at most {} pictures", mostPictures), ""};
         (*all)[p.key] = p.picture;
         job.pictures = all;
         return {};
@@ -131,7 +130,7 @@ struct Applier {
                     return false;
                 if (!group)
                     notices.push_back(
-                        fmt::format("{} stays where it is; it was {}", p.name, words(t, say)));
+                        worded("{} stays where it is; it was {}", p.name, words(t, say)));
                 return true;
             });
         }
@@ -178,14 +177,13 @@ struct Applier {
         SetZone z = said;
         z.zone.name = tidyName(z.zone.name);
         if (plainWord(z.zone.name).empty() || characterCount(z.zone.name) > mostNameLength)
-            return Problem{"a zone needs a name",
-                           fmt::format("use 1 to {} characters", mostNameLength)};
+            return Problem{"a zone needs a name", worded("use 1 to {} characters", mostNameLength)};
         const auto plain = plainWord(z.zone.name);
         const auto it = std::find_if(s->zones.begin(), s->zones.end(),
                                      [&](const Zone& one) { return plainWord(one.name) == plain; });
         if (z.zone.pieces.empty()) {
             if (it == s->zones.end())
-                return Problem{fmt::format("there is no zone “{}”", z.zone.name), ""};
+                return Problem{worded("there is no zone “{}”", z.zone.name), ""};
             s->zones.erase(it);
             return {};
         }
@@ -195,7 +193,7 @@ struct Applier {
         if (it != s->zones.end())
             *it = z.zone;
         else if (s->zones.size() >= mostZones)
-            return Problem{fmt::format("a scheme has at most {} zones", mostZones), ""};
+            return Problem{worded("a scheme has at most {} zones", mostZones), ""};
         else
             s->zones.push_back(z.zone);
         return {};
@@ -210,8 +208,8 @@ struct Applier {
     std::optional<Problem> act(const PutAway& put) {
         if (const Piece* p = job.scheme().byId(put.id);
             p != nullptr && (p->onWall() || p->on.isCeiling()))
-            return Problem{fmt::format("{} hangs {} in both arrangements", p->name,
-                                       p->onWall() ? "on the wall" : "from the ceiling"),
+            return Problem{worded("{} hangs {} in both arrangements", p->name,
+                                  p->onWall() ? "on the wall" : "from the ceiling"),
                            ""};
         auto s = change();
         for (const int id : withCarried(put.away ? s->pieces : s->away, put.id))
@@ -227,7 +225,7 @@ struct Applier {
             return Problem{"that piece is not in the room now", ""};
         Piece p = *it;
         if (p.onlyHere)
-            return Problem{fmt::format("{} would be in neither arrangement", p.name),
+            return Problem{worded("{} would be in neither arrangement", p.name),
                            "remove it instead"};
         s.pieces.erase(it);
         // In the other arrangement it is as it was there.
@@ -266,7 +264,7 @@ struct Applier {
         if (r.index >= job.thrownAway.size())
             return Problem{"no such scheme was thrown away", ""};
         if (job.schemes.size() >= mostSchemes)
-            return Problem{fmt::format("a job holds at most {} schemes", mostSchemes),
+            return Problem{worded("a job holds at most {} schemes", mostSchemes),
                            "throw one away first"};
         auto s = std::make_shared<Scheme>(*job.thrownAway[r.index]);
         s->room = std::min(s->room, job.rooms.size() - 1);
@@ -279,8 +277,7 @@ struct Applier {
 
     std::optional<Problem> act(const SetSchemeNote& n) {
         if (characterCount(n.note) > mostReason)
-            return Problem{"the note is too long",
-                           fmt::format("use at most {} characters", mostReason)};
+            return Problem{"the note is too long", worded("use at most {} characters", mostReason)};
         change()->note = n.note;
         return {};
     }
@@ -321,14 +318,13 @@ struct Applier {
             if (!now && held == 0)
                 continue;
             if (!now)
-                return Problem{
-                    fmt::format("these notes leave out the room {}, and {} of its "
-                                "scheme {} would be lost",
-                                was, held == 1 ? "the piece" : fmt::format("the {} pieces", held),
-                                scheme->name),
-                    fmt::format("keep the line “room {}”, or throw its schemes away "
-                                "first",
-                                was)};
+                return Problem{worded("these notes leave out the room {}, and {} of its "
+                                      "scheme {} would be lost",
+                                      was, held == 1 ? "the piece" : worded("the {} pieces", held),
+                                      scheme->name),
+                               worded("keep the line “room {}”, or throw its schemes away "
+                                      "first",
+                                      was)};
             auto s = std::make_shared<Scheme>(*scheme);
             s->room = *now;
             if (scheme == activeOne)
@@ -362,9 +358,8 @@ struct Applier {
                     alone->byId(p.id)->ties = {t};
                     if (resolve(job.rooms[s->room], alone, job.notation))
                         return false;
-                    notices.push_back(
-                        fmt::format("{} stays where it was: {} is gone", p.name,
-                                    words(t.of, {*job.rooms[s->room], *s, job.notation})));
+                    notices.push_back(worded("{} stays where it was: {} is gone", p.name,
+                                             words(t.of, {*job.rooms[s->room], *s, job.notation})));
                     return true;
                 });
             }
@@ -389,7 +384,7 @@ struct Applier {
 
     std::optional<Problem> act(const SetSchool& s) {
         if (!s.restore && job.library.book->schoolById(s.school) == nullptr)
-            return Problem{fmt::format("there is no school “{}”", s.school),
+            return Problem{worded("there is no school “{}”", s.school),
                            "use one of the rule book's"};
         if (s.rule.empty()) {
             job.judgement.school = s.school;
@@ -397,8 +392,7 @@ struct Applier {
             return {};
         }
         if (job.library.book->byId(s.rule) == nullptr)
-            return Problem{fmt::format("there is no rule “{}”", s.rule),
-                           "use one of the rule book's"};
+            return Problem{worded("there is no rule “{}”", s.rule), "use one of the rule book's"};
         if (s.restore)
             job.judgement.choices.erase(s.rule);
         else
@@ -409,8 +403,7 @@ struct Applier {
 
     std::optional<Problem> act(const SetBand& b) {
         if (job.library.book->byId(b.rule) == nullptr)
-            return Problem{fmt::format("there is no rule “{}”", b.rule),
-                           "use one of the rule book's"};
+            return Problem{worded("there is no rule “{}”", b.rule), "use one of the rule book's"};
         if (b.band.low && b.band.high && *b.band.low > *b.band.high)
             return Problem{"the band ends before it begins", "put the lower bound first"};
         for (const auto& bound : {b.band.low, b.band.high})
@@ -423,15 +416,15 @@ struct Applier {
 
     std::optional<Problem> act(const AddScheme& a) {
         if (job.schemes.size() >= mostSchemes)
-            return Problem{fmt::format("a job holds at most {} schemes", mostSchemes),
+            return Problem{worded("a job holds at most {} schemes", mostSchemes),
                            "throw one away first"};
         auto s = a.copy ? std::make_shared<Scheme>(job.scheme()) : std::make_shared<Scheme>();
         s->room = job.scheme().room;
         const auto wanted = tidyName(a.name);
         if (characterCount(wanted) > mostNameLength)
             return Problem{"the scheme's name is too long",
-                           fmt::format("use at most {} characters", mostNameLength)};
-        s->name = wanted.empty() ? fmt::format("Scheme {}", job.schemesHere().size() + 1) : wanted;
+                           worded("use at most {} characters", mostNameLength)};
+        s->name = wanted.empty() ? worded("Scheme {}", job.schemesHere().size() + 1) : wanted;
         job.schemes.push_back(s);
         job.active = job.schemes.size() - 1;
         return {};
@@ -439,8 +432,8 @@ struct Applier {
 
     std::optional<Problem> act(const SwitchScheme& s) {
         if (s.index >= job.schemes.size())
-            return Problem{fmt::format("there is no scheme {}", s.index + 1),
-                           fmt::format("there are {}", job.schemes.size())};
+            return Problem{worded("there is no scheme {}", s.index + 1),
+                           worded("there are {}", job.schemes.size())};
         job.activate(s.index);
         return {};
     }
@@ -449,7 +442,7 @@ struct Applier {
         const auto name = tidyName(r.name);
         if (name.empty() || characterCount(name) > mostNameLength)
             return Problem{"a scheme needs a name",
-                           fmt::format("use at most {} characters", mostNameLength)};
+                           worded("use at most {} characters", mostNameLength)};
         change()->name = name;
         return {};
     }
@@ -471,8 +464,7 @@ struct Applier {
 
     std::optional<Problem> act(const SetTitle& t) {
         if (characterCount(t.title) > mostNameLength || characterCount(t.client) > mostNameLength)
-            return Problem{"that is too long",
-                           fmt::format("use at most {} characters", mostNameLength)};
+            return Problem{"that is too long", worded("use at most {} characters", mostNameLength)};
         job.title = tidyName(t.title);
         job.client = tidyName(t.client);
         return {};

@@ -2,10 +2,9 @@
 #include "edit/drag.h"
 #include "geometry/gap.h"
 #include "measure/text.h"
+#include "measure/texts.h"
 #include "scheme/surfaces.h"
 #include "scheme/tie_kind.h"
-
-#include <fmt/format.h>
 
 #include <algorithm>
 #include <cmath>
@@ -117,12 +116,11 @@ Result<Edit> seatTable(const Project& job, const Scene& scene, int table, int co
                        const KindPtr& kind) {
     const Piece& t = *job.scheme().byId(table);
     if (!t.kind->isSatInTo())
-        return Problem{fmt::format("nobody sits in to {}", t.name),
-                       "name a dining table or a desk"};
+        return Problem{worded("nobody sits in to {}", t.name), "name a dining table or a desk"};
     if (count < 1 || count > mostAtTable)
-        return Problem{fmt::format("a table seats 1 to {}", mostAtTable), "say another number"};
+        return Problem{worded("a table seats 1 to {}", mostAtTable), "say another number"};
     Edit out;
-    out.words = fmt::format("seat {} at {}", count, t.name);
+    out.words = worded("seat {} at {}", count, t.name);
     Scheme names = job.scheme();
     std::vector<const Piece*> there;
     for (const Piece& p : job.scheme().pieces)
@@ -140,7 +138,7 @@ Result<Edit> seatTable(const Project& job, const Scene& scene, int table, int co
             p.pose = scene.byId(p.id)->pose;
         } else {
             p = pieceOf(kind);
-            p.name = names.freeName(fmt::format("{} {}", kind->name, i + 1));
+            p.name = names.freeName(worded("{} {}", kind->name, i + 1));
             names.pieces.push_back(p);
         }
         Tie tie;
@@ -353,7 +351,7 @@ Result<Edit> mirrorPieces(const Project& job, const Scene& scene, const std::vec
                 p.ties.push_back(*now);
             else
                 out.notices.push_back(
-                    fmt::format("{} lets go of “{}”", p.name, words(was, job.wording())));
+                    worded("{} lets go of “{}”", p.name, words(was, job.wording())));
         }
         out.acts.emplace_back(PutPiece{std::move(p)});
     }

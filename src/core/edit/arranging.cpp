@@ -4,8 +4,7 @@
 #include "edit/phrase.h"
 #include "edit/verb.h"
 #include "measure/text.h"
-
-#include <fmt/format.h>
+#include "measure/texts.h"
 
 #include <algorithm>
 #include <cmath>
@@ -21,9 +20,9 @@ int readSubject(WordsReader& in, int selected) {
         in.failAhead("which piece?",
                      in.scheme().pieces.empty()
                          ? "there are no pieces yet"
-                         : fmt::format("name one, like {}", in.scheme().pieces.front().name));
+                         : worded("name one, like {}", in.scheme().pieces.front().name));
     if (id == 0)
-        in.failAhead(fmt::format("there is no piece called “{}”", in.rest()));
+        in.failAhead(worded("there is no piece called “{}”", in.rest()));
     return id;
 }
 
@@ -39,7 +38,7 @@ std::vector<int> readSubjects(WordsReader& in, int selected) {
                 ids.push_back(p.id);
         }
         if (ids.empty())
-            in.fail(at, in.at() - at, fmt::format("there is no {}", foldCase(kind->name)), "");
+            in.fail(at, in.at() - at, worded("there is no {}", foldCase(kind->name)), "");
         return ids;
     }
     do {
@@ -109,7 +108,7 @@ private:
     void nothingMore() {
         in.take({"please"});
         if (!in.done())
-            in.failAhead(fmt::format("“{}” is left over", in.rest()), "take it out");
+            in.failAhead(worded("“{}” is left over", in.rest()), "take it out");
     }
     int subject() { return readSubject(in, selected_); }
     std::vector<int> subjects() { return readSubjects(in, selected_); }

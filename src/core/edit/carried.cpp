@@ -1,9 +1,8 @@
 #include "edit/carried.h"
 
 #include "edit/edit.h"
+#include "measure/texts.h"
 #include "scheme/surfaces.h"
-
-#include <fmt/format.h>
 
 #include <algorithm>
 
@@ -51,8 +50,8 @@ void setDown(Scheme& s, int carrier, const Project& job, std::vector<std::string
     for (Piece& p : s.pieces) {
         if (!stood(p))
             continue;
-        notices.push_back(fmt::format("{} is on the floor where it was; it was {}", p.name,
-                                      words(p.on, job.wording())));
+        notices.push_back(worded("{} is on the floor where it was; it was {}", p.name,
+                                 words(p.on, job.wording())));
         for (const auto& [id, pose] : places)
             if (id == p.id)
                 p.pose = pose;

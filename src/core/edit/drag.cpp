@@ -1,10 +1,9 @@
 #include "edit/drag.h"
 
 #include "measure/text.h"
+#include "measure/texts.h"
 #include "scheme/surfaces.h"
 #include "scheme/tie_kind.h"
-
-#include <fmt/format.h>
 
 #include <algorithm>
 
@@ -99,7 +98,7 @@ Drag drag(const Project& job, const Scene& scene, const std::vector<int>& ids, V
     out.edit.words = "move " + listed(names);
     for (const auto& c : out.changes)
         if (c.after.empty())
-            out.edit.notices.push_back(fmt::format("{} lets go of “{}”", c.piece, c.before));
+            out.edit.notices.push_back(worded("{} lets go of “{}”", c.piece, c.before));
     return out;
 }
 
@@ -120,7 +119,7 @@ Result<Edit> turnBy(const Project& job, const Scene& scene, const std::vector<in
             return next.problem();
         next->piece.pose.turn = t.turn;
         for (const auto& w : next->letGo)
-            edit.notices.push_back(fmt::format("{} lets go of “{}”", p.name, w));
+            edit.notices.push_back(worded("{} lets go of “{}”", p.name, w));
         names.push_back(p.name);
         edit.acts.emplace_back(PutPiece{std::move(next->piece)});
     }

@@ -1,8 +1,7 @@
 #include "edit/follow.h"
 
+#include "measure/texts.h"
 #include "scheme/on_wall.h"
-
-#include <fmt/format.h>
 
 #include <algorithm>
 
@@ -92,12 +91,12 @@ std::optional<Problem> rehang(Project& job, std::vector<std::string>& notices) {
             if (!p.onWall() || p.wall() < walls)
                 continue;
             if (walls == 0)
-                return Problem{fmt::format("{} hangs on wall {}, and these notes have none", p.name,
-                                           wallName(p.wall())),
+                return Problem{worded("{} hangs on wall {}, and these notes have none", p.name,
+                                      wallName(p.wall())),
                                "remove what hangs first"};
             if (p.group() == 0)
-                notices.push_back(fmt::format("wall {} is gone: {} hangs on wall {} now",
-                                              wallName(p.wall()), p.name, wallName(walls - 1)));
+                notices.push_back(worded("wall {} is gone: {} hangs on wall {} now",
+                                         wallName(p.wall()), p.name, wallName(walls - 1)));
             p.on = onWall(walls - 1);
             std::erase_if(p.ties, [](const Tie& t) {
                 return t.fixesPlace() && t.kind != Tie::Kind::inGroup &&

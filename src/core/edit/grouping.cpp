@@ -2,9 +2,8 @@
 
 #include "edit/verb.h"
 #include "measure/text.h"
+#include "measure/texts.h"
 #include "scheme/on_wall.h"
-
-#include <fmt/format.h>
 
 #include <algorithm>
 #include <cmath>
@@ -76,13 +75,13 @@ Result<Edit> makeGroup(const Project& job, const Scene& scene, const std::vector
     for (const int id : ids) {
         const Piece* p = scheme.byId(id);
         if (p == nullptr || !p->onWall())
-            return Problem{fmt::format("{} is not on a wall", p != nullptr ? p->name : "that"),
+            return Problem{worded("{} is not on a wall", p != nullptr ? p->name : "that"),
                            "a group is of pieces on a wall"};
         if (p->isGroup())
-            return Problem{fmt::format("{} is a group itself", p->name),
+            return Problem{worded("{} is a group itself", p->name),
                            "take it apart first, or name its pieces"};
         if (p->wall() != first->wall())
-            return Problem{fmt::format("{} and {} hang on two walls", first->name, p->name),
+            return Problem{worded("{} and {} hang on two walls", first->name, p->name),
                            "a group is of one wall"};
         all.include(hungBox(scene, id));
     }
@@ -92,13 +91,13 @@ Result<Edit> makeGroup(const Project& job, const Scene& scene, const std::vector
     Edit e;
     Piece group = pieceOf(kind);
     group.id = scheme.nextId;
-    group.name = name.empty() ? scheme.freeName(fmt::format("Group of {}", ids.size())) : name;
+    group.name = name.empty() ? scheme.freeName(worded("Group of {}", ids.size())) : name;
     group.on = first->on;
     group.pose = {all.centre(), {}};
     group.size = {Length::millimetres(all.size().x), kind->size.depth,
                   Length::millimetres(all.size().y)};
     group.plan = {form, gap, 0};
-    e.words = fmt::format("make {} pieces {}", ids.size(), group.name);
+    e.words = worded("make {} pieces {}", ids.size(), group.name);
     e.acts.emplace_back(PutPiece{group});
     for (const int id : ids) {
         Piece p = *scheme.byId(id);
@@ -116,7 +115,7 @@ Edit setOut(const Project& job, const Scene& scene, int group, const GroupPlan& 
     Piece g = *job.scheme().byId(group);
     g.pose = scene.byId(group)->pose;
     g.plan = plan;
-    e.words = fmt::format("set out {} as a {}", g.name, groupFormName(plan.form));
+    e.words = worded("set out {} as a {}", g.name, groupFormName(plan.form));
     // What is pinned stays where it is on the wall, so the outline's middle moves with it.
     for (std::size_t i = 0; i < ask.items.size(); ++i)
         if (ask.items[i].pinned) {
@@ -138,7 +137,7 @@ Edit setOut(const Project& job, const Scene& scene, int group, const GroupPlan& 
         e.acts.emplace_back(PutPiece{std::move(p)});
     }
     if (!out.empty())
-        e.notices.push_back(fmt::format("left over: {}", listed(out)));
+        e.notices.push_back(worded("left over: {}", listed(out)));
     return e;
 }
 
@@ -215,7 +214,7 @@ Result<Edit> arrangeAs(const Project& job, const Scene& scene, int group, const 
         return Problem{"nothing sets these out so", "allow a wider outline"};
     if (plan.answer >= static_cast<int>(answers.size()))
         return Problem{
-            fmt::format("there {} only {}", answers.size() == 1 ? "is" : "are", answers.size()),
+            worded("there {} only {}", answers.size() == 1 ? "is" : "are", answers.size()),
             "ask for one of them"};
     return setOut(job, scene, group, plan, ask, answers[static_cast<std::size_t>(plan.answer)]);
 }
@@ -341,7 +340,7 @@ private:
             } else if (in.take({"called", "named"})) {
                 s.name = in.name();
             } else {
-                in.failAhead(fmt::format("I don't know “{}” here", in.ahead()),
+                in.failAhead(worded("I don't know “{}” here", in.ahead()),
                              "say it like: as a grid, gap 2, within 80 x 50");
             }
         }
@@ -392,7 +391,7 @@ private:
         const int id = std::get<PutPiece>(made->acts.front()).piece.id;
         Edit out = solved(*with->project, *with->scene, id, s, at);
         Edit all = *made;
-        all.words += fmt::format(" as a {}", groupFormName(*s.form));
+        all.words += worded(" as a {}", groupFormName(*s.form));
         all.acts.insert(all.acts.end(), out.acts.begin(), out.acts.end());
         all.notices.insert(all.notices.end(), out.notices.begin(), out.notices.end());
         return all;

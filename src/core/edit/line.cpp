@@ -8,8 +8,7 @@
 #include "edit/preview.h"
 #include "edit/verb.h"
 #include "measure/text.h"
-
-#include <fmt/format.h>
+#include "measure/texts.h"
 
 #include <algorithm>
 #include <cmath>
@@ -88,7 +87,7 @@ private:
     void nothingMore() {
         in.take({"please"});
         if (!in.done())
-            in.failAhead(fmt::format("“{}” is left over", in.rest()), "take it out");
+            in.failAhead(worded("“{}” is left over", in.rest()), "take it out");
     }
 
     Edit remove() {
@@ -155,7 +154,7 @@ private:
                 in.failAhead("which size?", "say it like: size all dining chairs 18 x 20");
             nothingMore();
             Edit e;
-            e.words = fmt::format("size {} pieces", ids.size());
+            e.words = worded("size {} pieces", ids.size());
             for (const int id : ids) {
                 Piece p = placedPiece(id);
                 applyMeasured(p, sizes, measured, at, false);
@@ -184,7 +183,7 @@ private:
         nothingMore();
         checkName(n, p.id, at);
         Edit e;
-        e.words = fmt::format("call {} {}", p.name, n);
+        e.words = worded("call {} {}", p.name, n);
         p.name = std::move(n);
         e.acts.emplace_back(PutPiece{std::move(p)});
         return e;
@@ -193,9 +192,9 @@ private:
     void checkName(const std::string& n, int id, std::size_t at) {
         if (characterCount(n) > mostNameLength || plainWord(n).empty())
             in.fail(at, n.size(), "that is no name for a piece",
-                    fmt::format("use 1 to {} characters", mostNameLength));
+                    worded("use 1 to {} characters", mostNameLength));
         if (const auto* other = in.scheme().byName(n); other != nullptr && other->id != id)
-            in.fail(at, n.size(), fmt::format("there is a piece called {} already", other->name),
+            in.fail(at, n.size(), worded("there is a piece called {} already", other->name),
                     "choose another name");
     }
 
@@ -239,7 +238,7 @@ private:
             });
             if (count == 0)
                 in.fail(at, in.at() - at,
-                        fmt::format("{} is not tied to {}", p.name, words(t, job_.wording())),
+                        worded("{} is not tied to {}", p.name, words(t, job_.wording())),
                         "see its ties on the tape");
             e.words += " from " + words(t, job_.wording());
         } else {
@@ -254,7 +253,7 @@ private:
         const int id = subject();
         in.take({"to"});
         if (in.done())
-            in.failAhead(fmt::format("where does {} go?", pieceOf(id).name),
+            in.failAhead(worded("where does {} go?", pieceOf(id).name),
                          "say it like: against wall A, or: 6 left");
         return place(placedPiece(id), in.at());
     }
@@ -275,11 +274,11 @@ private:
                 p = mezzet::pieceOf(kind);
                 p.pose.at = scene_->room->middle();
             } else if (fresh) {
-                in.failAhead(fmt::format("the kit has no “{}”", firstWords()));
+                in.failAhead(worded("the kit has no “{}”", firstWords()));
             } else if (selected_ != 0 && (phraseAhead(in, false) || in.lengthAhead())) {
                 there = selected_;
             } else if (there = in.piece(); there == 0) {
-                in.failAhead(fmt::format("I don't know “{}”", firstWords()));
+                in.failAhead(worded("I don't know “{}”", firstWords()));
             }
         }
         const bool isNew = there == 0;
@@ -315,8 +314,7 @@ private:
             // One that has no round kind is refused, and never made square.
             const auto one = roundOne(p, isNew, *job_.library.kit);
             if (!one)
-                in.fail(at, in.at() - at,
-                        fmt::format("{} is not round", isNew ? p.kind->name : p.name),
+                in.fail(at, in.at() - at, worded("{} is not round", isNew ? p.kind->name : p.name),
                         isNew ? "give its width and depth" : "remove it and add a round one");
             p = *one;
             if (sizes.size() == 1)
@@ -445,7 +443,7 @@ Result<Said> readLine(std::string_view text, const Project& job, int selected, S
         Said said;
         said.edit = reader.read();
         if (!reader.in.done())
-            reader.in.failAhead(fmt::format("“{}” is left over", reader.in.rest()),
+            reader.in.failAhead(worded("“{}” is left over", reader.in.rest()),
                                 "take it out, or put a comma before it");
         auto after = apply(job, said.edit);
         if (!after) {

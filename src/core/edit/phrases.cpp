@@ -2,9 +2,8 @@
 #include "edit/phrase.h"
 
 #include "measure/text.h"
+#include "measure/texts.h"
 #include "scheme/on_wall.h"
-
-#include <fmt/format.h>
 
 #include <algorithm>
 
@@ -198,11 +197,11 @@ void Placing::unknown(bool afterLength) {
             if (of.has(which))
                 whose.emplace_back(what);
         in.fail(here, words.size(),
-                fmt::format("{} {}, and “{}” is said of what {}", name(),
-                            up     ? "hangs on a wall"
-                            : down ? "hangs from the ceiling"
-                                   : "stands on the floor",
-                            words, listed(whose, "or")),
+                worded("{} {}, and “{}” is said of what {}", name(),
+                       up     ? "hangs on a wall"
+                       : down ? "hangs from the ceiling"
+                              : "stands on the floor",
+                       words, listed(whose, "or")),
                 up     ? "say it like: 6 above sofa, or: on wall C"
                 : down ? "say it like: over supper table"
                        : "say where it stands, like: 6 behind sofa");
@@ -212,9 +211,9 @@ void Placing::unknown(bool afterLength) {
                      subject.kind->hangs() ? "say what it is from, like “6 above sofa”"
                                            : "say what it is from, like “16 from sofa”");
     if (afterLength)
-        in.failAhead(fmt::format("“{}” doesn't follow a length", in.ahead()));
+        in.failAhead(worded("“{}” doesn't follow a length", in.ahead()));
     in.offer(subject.kind->hangs() ? "6 above " : "16 from ");
-    in.failAhead(fmt::format("I don't know “{}” here", in.ahead()));
+    in.failAhead(worded("I don't know “{}” here", in.ahead()));
 }
 
 Tie& Placing::add(Tie::Kind kind) {
@@ -227,7 +226,7 @@ Tie& Placing::add(Tie::Kind kind) {
 Target Placing::target(bool pieces) {
     const Target t = in.target(pieces);
     if (t.is == Target::Is::piece && t.piece == subject.id && subject.id != 0)
-        fault(fmt::format("{} can't be placed by itself", subject.name), "name another piece");
+        fault(worded("{} can't be placed by itself", subject.name), "name another piece");
     last_ = t;
     return t;
 }
@@ -235,7 +234,7 @@ Target Placing::target(bool pieces) {
 Target Placing::target(const Targets& fine, const char* phrase) {
     const Target t = target();
     if (!fine.has(t.is))
-        fault(fmt::format("“{}” doesn't go with that", phrase),
+        fault(worded("“{}” doesn't go with that", phrase),
               "see docs/line.md for what each phrase takes");
     return t;
 }

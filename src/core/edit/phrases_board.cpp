@@ -1,9 +1,8 @@
 // Where a piece stands on a top or in an opening, and where one hangs under the ceiling.
 #include "edit/phrase.h"
 #include "edit/surface_words.h"
+#include "measure/texts.h"
 #include "scheme/surfaces.h"
-
-#include <fmt/format.h>
 
 #include <algorithm>
 #include <cmath>
@@ -57,8 +56,8 @@ bool inWhich(Placing& p) {
     const Piece& unit = *p.scene.scheme->byId(id);
     if (unit.kind->openings.count() == 0)
         return false;
-    p.fault(fmt::format("which of the {} openings of {}?", unit.kind->openings.count(), unit.name),
-            fmt::format("say it like: in opening 1 of {}; {}", unit.name, counted));
+    p.fault(worded("which of the {} openings of {}?", unit.kind->openings.count(), unit.name),
+            worded("say it like: in opening 1 of {}; {}", unit.name, counted));
 }
 
 /// After "4 from": an end or an edge of the board.

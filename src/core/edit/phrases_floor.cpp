@@ -3,9 +3,8 @@
 #include "edit/place.h"
 #include "geometry/gap.h"
 #include "measure/text.h"
+#include "measure/texts.h"
 #include "scheme/surfaces.h"
-
-#include <fmt/format.h>
 
 #include <algorithm>
 #include <cmath>
@@ -66,7 +65,7 @@ bool inCorner(Placing& p) {
     if (i < walls.size() &&
         cross(walls[(i + walls.size() - 1) % walls.size()].along(), walls[i].along()) <= 0)
         p.fault("that is an outside corner: nothing stands in it",
-                fmt::format("say it like: against wall {}, 6 from left corner", walls[i].name));
+                worded("say it like: against wall {}, 6 from left corner", walls[i].name));
     p.add(K::inCorner).of = corner;
     return true;
 }
@@ -226,8 +225,7 @@ std::vector<int> group(Placing& p, const Target& first) {
         }
         if (id == p.subject.id)
             p.in.fail(here, p.in.at() - here,
-                      fmt::format("{} can't be placed by itself", p.subject.name),
-                      "name another piece");
+                      worded("{} can't be placed by itself", p.subject.name), "name another piece");
         ids.push_back(id);
     }
 }

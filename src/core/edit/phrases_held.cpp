@@ -2,8 +2,7 @@
 // load.
 #include "edit/phrase.h"
 #include "measure/text.h"
-
-#include <fmt/format.h>
+#include "measure/texts.h"
 
 #include <algorithm>
 
@@ -23,8 +22,8 @@ std::string materialNamed(Placing& p) {
         names.push_back(name);
     }
     p.in.fail(at, std::max<std::size_t>(p.in.ahead().size(), 1),
-              fmt::format("I know no shelf of “{}”", p.in.ahead()),
-              fmt::format("the materials are {}", listed(names)));
+              worded("I know no shelf of “{}”", p.in.ahead()),
+              worded("the materials are {}", listed(names)));
 }
 
 void spacing(Placing& p) {

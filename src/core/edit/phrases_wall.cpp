@@ -1,9 +1,8 @@
 // Where a piece hangs on a wall.
 #include "edit/phrase.h"
 #include "measure/text.h"
+#include "measure/texts.h"
 #include "scheme/on_wall.h"
-
-#include <fmt/format.h>
 
 #include <algorithm>
 
@@ -245,7 +244,7 @@ bool showing(Placing& p) {
     const auto key = p.in.name();
     const auto& all = p.in.job().pictures;
     if (!all || all->count(key) == 0)
-        p.in.fail(word, key.size(), fmt::format("the job has no picture “{}”", key),
+        p.in.fail(word, key.size(), worded("the job has no picture “{}”", key),
                   "put the file into the job first");
     p.out.picture = key;
     return true;

@@ -4,8 +4,7 @@
 #include "edit/new_piece.h"
 #include "edit/surface_words.h"
 #include "measure/text.h"
-
-#include <fmt/format.h>
+#include "measure/texts.h"
 
 #include <algorithm>
 
@@ -14,7 +13,7 @@ namespace mezzet {
 namespace {
 
 Problem locked(const Piece& p) {
-    return {fmt::format("{} is locked", p.name), "unlock it first"};
+    return {worded("{} is locked", p.name), "unlock it first"};
 }
 
 /// A piece under fresh ties, and what lets go for them.
@@ -27,7 +26,7 @@ Result<Edit> retie(const Project& job, Piece p, const std::vector<Tie>& ties) {
     Edit e;
     e.words = "move " + p.name;
     for (const auto& w : r->letGo)
-        e.notices.push_back(fmt::format("lets go of “{}”", w));
+        e.notices.push_back(worded("lets go of “{}”", w));
     e.acts.emplace_back(PutPiece{std::move(r->piece)});
     return e;
 }
@@ -55,7 +54,7 @@ void keepRugInside(const Project& job, Edit& e, const Piece& p, std::vector<Tie>
     auto other = retie(job, p, ties);
     if (!other || through(*other) >= by)
         return;
-    other->notices.push_back(fmt::format(
+    other->notices.push_back(worded(
         "the front legs stand on it: in the middle under them it would go {} through the wall",
         writeGap(by, job.notation)));
     e = std::move(*other);
@@ -97,7 +96,7 @@ Result<Edit> placePiece(const Project& job, const Scene& scene, Piece p, Placeme
     const bool hangs = p.kind->hangs();
     if (hangs) {
         if (!said.wall)
-            return Problem{fmt::format("which wall does {} hang on?", p.name),
+            return Problem{worded("which wall does {} hang on?", p.name),
                            "say it like: on wall C, or: 6 above sofa"};
         p.on = onWall(*said.wall);
     }

@@ -1,8 +1,7 @@
 #include "edit/preview.h"
 
 #include "measure/text.h"
-
-#include <fmt/format.h>
+#include "measure/texts.h"
 
 #include <set>
 
@@ -41,8 +40,8 @@ std::string previewOf(const Project& before, const Scene& was, const Edit& edit,
                 ties.push_back(words(t, wording));
             if (old == nullptr) {
                 const auto where = listed(ties, "");
-                say(fmt::format("adds {} {}{}", now.name, sizeWords(now, before.notation),
-                                where.empty() ? ", free" : ", " + where));
+                say(worded("adds {} {}{}", now.name, sizeWords(now, before.notation),
+                           where.empty() ? ", free" : ", " + where));
                 if (!now.kind->caution.empty())
                     say(now.kind->caution);
                 continue;
@@ -57,28 +56,28 @@ std::string previewOf(const Project& before, const Scene& was, const Edit& edit,
                 told = true;
             };
             if (now.name != old->name)
-                tell(fmt::format("calls {} {}", old->name, now.name));
+                tell(worded("calls {} {}", old->name, now.name));
             if (now.size != old->size)
-                tell(fmt::format("makes {} {}", now.name, sizeWords(now, before.notation)));
+                tell(worded("makes {} {}", now.name, sizeWords(now, before.notation)));
             const auto height = [&](const char* what, const std::optional<Length>& is,
                                     const std::optional<Length>& before_) {
                 if (is && is != before_ && now.size == old->size)
-                    tell(fmt::format("makes the {} of {} {} high", what, now.name,
-                                     writeGap(*is, before.notation)));
+                    tell(worded("makes the {} of {} {} high", what, now.name,
+                                writeGap(*is, before.notation)));
             };
             height("seat", now.heights.seat, old->heights.seat);
             height("arms", now.heights.arm, old->heights.arm);
             height("top", now.heights.top, old->heights.top);
             if (now.locked != old->locked)
-                tell(fmt::format("{} {}", now.locked ? "locks" : "unlocks", now.name));
+                tell(worded("{} {}", now.locked ? "locks" : "unlocks", now.name));
             if (!step.empty())
-                tell(fmt::format("moves {} {}", now.name, step));
+                tell(worded("moves {} {}", now.name, step));
             if (std::abs(turn) > 0.05)
-                tell(fmt::format("turns {} {:.4g}°", now.name, turn));
+                tell(worded("turns {} {:.4g}°", now.name, turn));
             if (!told)
                 say(now.ties == old->ties && now.heights == old->heights
-                        ? fmt::format("changes nothing: {} is there already", now.name)
-                        : fmt::format("leaves {} where it is and keeps it so", now.name));
+                        ? worded("changes nothing: {} is there already", now.name)
+                        : worded("leaves {} where it is and keeps it so", now.name));
         } else {
             say(edit.words);
             break;

@@ -2,9 +2,8 @@
 #include "edit/edit.h"
 #include "edit/follow.h"
 #include "measure/text.h"
+#include "measure/texts.h"
 #include "scheme/surfaces.h"
-
-#include <fmt/format.h>
 
 #include <algorithm>
 #include <cmath>
@@ -71,9 +70,8 @@ std::string wallStepWords(const Project& job, Vec2 step) {
     std::vector<std::string> out;
     const auto say = [&](double v, const char* more, const char* less) {
         if (std::abs(v) > 0.05)
-            out.push_back(fmt::format("{} {}",
-                                      writeGap(Length::millimetres(std::abs(v)), job.notation),
-                                      v > 0 ? more : less));
+            out.push_back(worded("{} {}", writeGap(Length::millimetres(std::abs(v)), job.notation),
+                                 v > 0 ? more : less));
     };
     say(step.x, "right", "left");
     say(step.y, "up", "down");
@@ -118,7 +116,7 @@ std::string stepWords(const Project& job, Vec2 step) {
         }
     }
     const auto far = writeGap(Length::millimetres(norm(step)), job.notation);
-    return toward == nullptr ? far : fmt::format("{} toward wall {}", far, toward->name);
+    return toward == nullptr ? far : worded("{} toward wall {}", far, toward->name);
 }
 
 } // namespace mezzet

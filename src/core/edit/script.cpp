@@ -1,8 +1,7 @@
 #include "edit/line.h"
 
 #include "measure/text.h"
-
-#include <fmt/format.h>
+#include "measure/texts.h"
 
 #include <algorithm>
 
@@ -17,7 +16,7 @@ Result<Applied> runScript(std::string_view script, std::string_view file, const 
                           const LineReading& read) {
     constexpr std::size_t mostBytes = 1000000;
     if (script.size() > mostBytes)
-        return Problem{fmt::format("the lines are over {} KB", mostBytes / 1000),
+        return Problem{worded("the lines are over {} KB", mostBytes / 1000),
                        "say them in several files", std::string(file)};
     Applied now{std::make_shared<const Project>(job), {}, {}};
     int number = 0;

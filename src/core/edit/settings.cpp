@@ -2,8 +2,7 @@
 #include "edit/verb.h"
 
 #include "measure/text.h"
-
-#include <fmt/format.h>
+#include "measure/texts.h"
 
 #include <algorithm>
 #include <cmath>
@@ -67,7 +66,7 @@ public:
 private:
     void nothingMore() {
         if (!in.done())
-            in.failAhead(fmt::format("“{}” is left over", in.rest()), "take it out");
+            in.failAhead(worded("“{}” is left over", in.rest()), "take it out");
     }
 
     /// "room Hall", when the job has such a room: a piece may be a room divider.
@@ -143,8 +142,8 @@ private:
         nothingMore();
         Edit e;
         e.words = b == Brief{}    ? "no brief for the seats"
-                  : b.guests == 0 ? fmt::format("brief: {} seats", b.day)
-                                  : fmt::format("brief: {} seats, {} for guests", b.day, b.guests);
+                  : b.guests == 0 ? worded("brief: {} seats", b.day)
+                                  : worded("brief: {} seats, {} for guests", b.day, b.guests);
         e.acts.emplace_back(SetBrief{b});
         return e;
     }
@@ -161,7 +160,7 @@ private:
             const auto* z = in.scheme().zone(said);
             if (z == nullptr)
                 in.fail(at, std::max<std::size_t>(said.size(), 1),
-                        fmt::format("there is no zone “{}”", said), "name one that is there");
+                        worded("there is no zone “{}”", said), "name one that is there");
             in.goTo(at + in.rest().size());
             set.zone.name = z->name;
             e.words = "take away the zone " + z->name;
@@ -185,7 +184,7 @@ private:
             in.article();
             const int id = in.piece();
             if (id == 0)
-                in.failAhead(fmt::format("there is no piece called “{}”", in.rest()));
+                in.failAhead(worded("there is no piece called “{}”", in.rest()));
             if (std::find(set.zone.pieces.begin(), set.zone.pieces.end(), id) ==
                 set.zone.pieces.end())
                 set.zone.pieces.push_back(id);
@@ -263,9 +262,9 @@ private:
         const std::size_t at = in.at();
         const double n = in.number("the scheme");
         if (n < 1 || n > static_cast<double>(here.size()) || n != std::floor(n))
-            in.fail(at, in.at() - at, fmt::format("there is no scheme {:g}", n),
-                    fmt::format("there {} {}; “scheme new” adds one",
-                                here.size() == 1 ? "is" : "are", here.size()));
+            in.fail(at, in.at() - at, worded("there is no scheme {:g}", n),
+                    worded("there {} {}; “scheme new” adds one", here.size() == 1 ? "is" : "are",
+                           here.size()));
         nothingMore();
         const auto index = here[static_cast<std::size_t>(n) - 1];
         e.words = "go to " + job_.schemes[index]->name;
@@ -282,8 +281,8 @@ private:
         std::vector<std::string> names;
         for (const auto& s : book.schools)
             names.push_back(s.id);
-        in.fail(at, std::max<std::size_t>(said.size(), 1),
-                fmt::format("there is no school “{}”", said), "the schools are " + listed(names));
+        in.fail(at, std::max<std::size_t>(said.size(), 1), worded("there is no school “{}”", said),
+                "the schools are " + listed(names));
     }
 
     Edit school() {
@@ -304,7 +303,7 @@ private:
         const auto* r = job_.library.book->byId(w);
         if (r == nullptr) {
             in.goTo(at);
-            in.failAhead(fmt::format("there is no rule “{}”", w));
+            in.failAhead(worded("there is no rule “{}”", w));
         }
         return *r;
     }
@@ -320,7 +319,7 @@ private:
             return e;
         }
         const auto& s = schoolNamed(trimmed(in.rest()), at);
-        e.words = fmt::format("judge {} by {}", r.id, s.title);
+        e.words = worded("judge {} by {}", r.id, s.title);
         e.acts.emplace_back(SetSchool{s.id, r.id, false});
         in.goTo(at + in.rest().size());
         return e;
@@ -378,8 +377,8 @@ private:
         nothingMore();
         Edit e;
         e.words = said.statures.empty()
-                      ? fmt::format("hang for a household {}", householdName(said.household))
-                      : fmt::format("hang for {} people", said.statures.size());
+                      ? worded("hang for a household {}", householdName(said.household))
+                      : worded("hang for {} people", said.statures.size());
         e.acts.emplace_back(SetEyes{said});
         return e;
     }
@@ -392,8 +391,8 @@ private:
             in.offer(u);
         const auto u = readUnits(w);
         if (!u)
-            in.fail(at, std::max<std::size_t>(w.size(), 1),
-                    fmt::format("“{}” is no unit I know", w), "use feet, inches, mm, cm or m");
+            in.fail(at, std::max<std::size_t>(w.size(), 1), worded("“{}” is no unit I know", w),
+                    "use feet, inches, mm, cm or m");
         n.units = *u;
         in.take({"to"});
         if (!in.done()) {
@@ -406,12 +405,12 @@ private:
                             : f == "1/32" ? 32
                                           : 0;
             if (n.denominator == 0)
-                in.fail(part, f.size(), fmt::format("“{}” is no division of the tape", f),
+                in.fail(part, f.size(), worded("“{}” is no division of the tape", f),
                         "use 1/2, 1/4, 1/8, 1/16 or 1/32");
         }
         nothingMore();
         Edit e;
-        e.words = fmt::format("units {}", unitsName(n.units));
+        e.words = worded("units {}", unitsName(n.units));
         e.acts.emplace_back(SetNotation{n});
         return e;
     }

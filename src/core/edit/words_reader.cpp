@@ -3,8 +3,7 @@
 #include "edit/phrase.h"
 
 #include "measure/text.h"
-
-#include <fmt/format.h>
+#include "measure/texts.h"
 
 #include <algorithm>
 #include <charconv>
@@ -122,11 +121,10 @@ Length WordsReader::length(std::string_view what) {
         const auto& p = scanned.problem();
         if (p.what != "no length here")
             fail(at_, rest().size(), p.what, p.remedy);
-        failAhead(fmt::format("{} needs a length here", what), p.remedy);
+        failAhead(worded("{} needs a length here", what), p.remedy);
     }
     if (abs(scanned->value) > Length::metres(200))
-        fail(at_, scanned->used, fmt::format("{} is over 200 m", what),
-             "check the figure and its unit");
+        fail(at_, scanned->used, worded("{} is over 200 m", what), "check the figure and its unit");
     at_ += scanned->used;
     return scanned->value;
 }
@@ -140,8 +138,8 @@ double WordsReader::number(std::string_view what) {
     double v = 0;
     const auto [end, error] = std::from_chars(w.data(), w.data() + w.size(), v);
     if (w.empty() || error != std::errc() || end != w.data() + w.size() || std::abs(v) > 1e6)
-        fail(start, std::max<std::size_t>(at_ - start, 1),
-             fmt::format("{} needs a number here", what), "write it like 30 or 22.5");
+        fail(start, std::max<std::size_t>(at_ - start, 1), worded("{} needs a number here", what),
+             "write it like 30 or 22.5");
     return v;
 }
 
@@ -150,7 +148,7 @@ Mass WordsReader::mass(std::string_view what) {
     std::size_t used = 0;
     const auto m = scanMass(text_.substr(at_), job_.notation.units, used);
     if (!m)
-        failAhead(fmt::format("{} is missing here", what), "write it like 24 lb or 11 kg");
+        failAhead(worded("{} is missing here", what), "write it like 24 lb or 11 kg");
     if (*m < Mass{} || *m > Mass::kilograms(2000))
         fail(at_, used, "no wall holds that", "check the figure and its unit");
     at_ += used;
@@ -296,7 +294,7 @@ int WordsReader::piece() {
             return meant.front();
         }
         if (meant.size() > 1)
-            fail(start, slice.size(), fmt::format("“{}” could be {}", slice, listed(names, "or")),
+            fail(start, slice.size(), worded("“{}” could be {}", slice, listed(names, "or")),
                  "say which");
     }
     return 0;
@@ -352,8 +350,7 @@ Target WordsReader::corner() {
         t.index = *i;
         t.alongNext = true;
     } else {
-        fail(start, at_ - start,
-             fmt::format("walls {} and {} don't meet", wallName(*i), wallName(*k)),
+        fail(start, at_ - start, worded("walls {} and {} don't meet", wallName(*i), wallName(*k)),
              "name two walls that share a corner");
     }
     return t;
@@ -387,8 +384,8 @@ Target WordsReader::target(bool pieces) {
         const auto i = wallIndex(w);
         if (!i || *i >= walls)
             fail(letter + (w.empty() ? 0 : 1), std::max<std::size_t>(w.size(), 1),
-                 w.empty() ? std::string("which wall?") : fmt::format("there is no wall {}", w),
-                 walls > 0 ? fmt::format("the room has walls A to {}", wallName(walls - 1))
+                 w.empty() ? std::string("which wall?") : worded("there is no wall {}", w),
+                 walls > 0 ? worded("the room has walls A to {}", wallName(walls - 1))
                            : "the room has no walls yet");
         return wallTarget(*i);
     }
@@ -409,16 +406,15 @@ Target WordsReader::target(bool pieces) {
         else if (numbers.size() == 1)
             n = 1;
         else if (!numbers.empty())
-            fail(start, at_ - start, fmt::format("which {}? there are {}", what, numbers.size()),
-                 fmt::format("say {} 1 to {}", what, numbers.size()));
+            fail(start, at_ - start, worded("which {}? there are {}", what, numbers.size()),
+                 worded("say {} 1 to {}", what, numbers.size()));
         if (std::find(numbers.begin(), numbers.end(), n) == numbers.end())
             fail(start, at_ - start,
-                 numbers.empty() ? fmt::format("the room has no {}", what)
-                                 : fmt::format("there is no {} {}", what, n),
-                 numbers.empty()
-                     ? "add it to the tape notes"
-                     : fmt::format("there {} {}", numbers.size() == 1 ? "is just" : "are",
-                                   numbers.size()));
+                 numbers.empty() ? worded("the room has no {}", what)
+                                 : worded("there is no {} {}", what, n),
+                 numbers.empty() ? "add it to the tape notes"
+                                 : worded("there {} {}", numbers.size() == 1 ? "is just" : "are",
+                                          numbers.size()));
         t.index = n;
     };
     if (take({"window"})) {
@@ -473,7 +469,7 @@ Target WordsReader::target(bool pieces) {
     }
     if (done())
         failAhead("what it refers to is missing here", "name a wall, an opening or a piece");
-    failAhead(fmt::format("I don't know “{}”", ahead()));
+    failAhead(worded("I don't know “{}”", ahead()));
 }
 
 void WordsReader::fail(std::size_t at, std::size_t bytes, std::string what,
@@ -509,7 +505,7 @@ void WordsReader::failAhead(std::string what, std::string remedy) {
                 near = k;
             }
         }
-        remedy = near ? fmt::format("did you mean “{}”?", *near)
+        remedy = near ? worded("did you mean “{}”?", *near)
                       : "see the words it knows with the completion list";
     }
     fail(at_, std::max<std::size_t>(w.size(), 1), std::move(what), std::move(remedy));

@@ -1,8 +1,7 @@
 #include "files/whole_file.h"
 
 #include "measure/text.h"
-
-#include <fmt/format.h>
+#include "measure/texts.h"
 
 #include <cerrno>
 #include <charconv>
@@ -21,7 +20,7 @@ namespace {
 namespace fs = std::filesystem;
 
 Problem failed(const fs::path& path, const char* step, int error) {
-    Problem p{fmt::format("the file could not be {}: {}", step, std::strerror(error)),
+    Problem p{worded("the file could not be {}: {}", step, std::strerror(error)),
               "the old file is as it was; choose another place, or make room"};
     p.file = path.string();
     return p;
@@ -51,7 +50,7 @@ struct Scrap {
 
 /// What a file being written is called until it is whole: it tells which program writes it.
 std::string partPrefix(const fs::path& target) {
-    return fmt::format(".{}.", target.filename().string());
+    return worded(".{}.", target.filename().string());
 }
 constexpr std::string_view partSuffix = ".part";
 
@@ -131,8 +130,7 @@ Result<std::monostate> writeWhole(const fs::path& path, std::string_view content
     const bool there = ::stat(target.c_str(), &old) == 0;
     if (there)
         if (const char* other = otherThan(old.st_mode)) {
-            Problem p{fmt::format("this is {}, and is not written over", other),
-                      "name a file"};
+            Problem p{worded("this is {}, and is not written over", other), "name a file"};
             p.file = path.string();
             return p;
         }
@@ -141,8 +139,8 @@ Result<std::monostate> writeWhole(const fs::path& path, std::string_view content
     Descriptor file(-1);
     std::random_device random;
     for (int tries = 0; tries < 50 && file.fd < 0; ++tries) {
-        scrap.name = (target.parent_path() / fmt::format("{}{}-{:08x}{}", partPrefix(target),
-                                                         ::getpid(), random(), partSuffix))
+        scrap.name = (target.parent_path() /
+                      worded("{}{}-{:08x}{}", partPrefix(target), ::getpid(), random(), partSuffix))
                          .string();
         file.fd = ::open(scrap.name.c_str(), O_WRONLY | O_CREAT | O_EXCL | O_CLOEXEC, 0666);
         if (file.fd < 0 && errno != EEXIST)
@@ -165,8 +163,7 @@ Result<std::monostate> writeWhole(const fs::path& path, std::string_view content
     if (there) {
         // Whose it was, where we may; then what may be done with it.
         struct stat now {};
-        if (::fstat(file.fd, &now) == 0 &&
-            (now.st_uid != old.st_uid || now.st_gid != old.st_gid) &&
+        if (::fstat(file.fd, &now) == 0 && (now.st_uid != old.st_uid || now.st_gid != old.st_gid) &&
             ::fchown(file.fd, old.st_uid, old.st_gid) != 0)
             static_cast<void>(::fchown(file.fd, static_cast<uid_t>(-1), old.st_gid) != 0);
         if (::fchmod(file.fd, old.st_mode & 07777U) != 0)
@@ -200,16 +197,16 @@ Result<std::string> readWholeFile(const fs::path& path, std::size_t limit) {
                    ? refuse("there is no such file", "check the name and the folder")
                : errno == ENXIO
                    ? refuse("this is a socket or a device, and is not read", "name a plain file")
-                   : refuse(fmt::format("the file can't be opened: {}", std::strerror(errno)),
+                   : refuse(worded("the file can't be opened: {}", std::strerror(errno)),
                             "check that you may read it");
     if (::fstat(file.fd, &about) != 0)
-        return refuse(fmt::format("the file can't be read: {}", std::strerror(errno)),
+        return refuse(worded("the file can't be read: {}", std::strerror(errno)),
                       "check that you may read it");
     if (const char* other = otherThan(about.st_mode))
-        return refuse(fmt::format("this is {}, and is not read", other), "name a plain file");
+        return refuse(worded("this is {}, and is not read", other), "name a plain file");
     const auto over = [&] {
-        return refuse(fmt::format("the file is over {} KB long", limit / 1024),
-                      fmt::format("at most {} KB is read", limit / 1024));
+        return refuse(worded("the file is over {} KB long", limit / 1024),
+                      worded("at most {} KB is read", limit / 1024));
     };
     if (static_cast<unsigned long long>(about.st_size) > limit)
         return over();
@@ -221,7 +218,7 @@ Result<std::string> readWholeFile(const fs::path& path, std::size_t limit) {
         if (n < 0 && errno == EINTR)
             continue;
         if (n < 0)
-            return refuse(fmt::format("the file can't be read: {}", std::strerror(errno)),
+            return refuse(worded("the file can't be read: {}", std::strerror(errno)),
                           "try again, or take a copy");
         if (n == 0)
             return text;

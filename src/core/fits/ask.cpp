@@ -6,9 +6,8 @@
 #include "judge/at_table.h"
 #include "judge/floor_ways.h"
 #include "measure/text.h"
+#include "measure/texts.h"
 #include "ways/path.h"
-
-#include <fmt/format.h>
 
 #include <algorithm>
 
@@ -83,7 +82,7 @@ private:
         in_.article();
         const int id = in_.piece();
         if (id == 0)
-            in_.failAhead(fmt::format("there is no piece called “{}”", in_.rest()));
+            in_.failAhead(worded("there is no piece called “{}”", in_.rest()));
         return id;
     }
     void end() {
@@ -91,7 +90,7 @@ private:
         in_.take({"here"});
         in_.take({"?"});
         if (!in_.done())
-            in_.failAhead(fmt::format("“{}” is left over", in_.rest()), "take it out");
+            in_.failAhead(worded("“{}” is left over", in_.rest()), "take it out");
     }
 
     FitAnswer table() {
@@ -158,7 +157,7 @@ private:
                 in_.article();
                 const int id = in_.piece();
                 if (id == 0)
-                    in_.failAhead(fmt::format("there is no piece called “{}”", in_.rest()));
+                    in_.failAhead(worded("there is no piece called “{}”", in_.rest()));
                 seats.push_back(id);
             } while (in_.comma() || in_.take({"and"}));
         }
@@ -221,9 +220,9 @@ private:
         auto out = doesItFit(job_, p, goesOn_, legs);
         if (guessed)
             out.reasons.push_back(
-                fmt::format("Its legs are taken to be {} high: measure them, and say it like: "
-                            "legs {} off.",
-                            writeGap(legs, job_.notation), writeGap(legs, job_.notation)));
+                worded("Its legs are taken to be {} high: measure them, and say it like: "
+                       "legs {} off.",
+                       writeGap(legs, job_.notation), writeGap(legs, job_.notation)));
         return out;
     }
 

@@ -6,9 +6,8 @@
 #include "geometry/lane.h"
 #include "geometry/polygon.h"
 #include "judge/at_table.h"
+#include "measure/texts.h"
 #include "room/house.h"
-
-#include <fmt/format.h>
 
 #include <algorithm>
 #include <array>
@@ -37,8 +36,8 @@ std::optional<int> tippedBy(const std::vector<Vec2>& outline, double wide, doubl
         Box b;
         std::vector<Vec2> turnedTo;
         for (const Vec2 p : outline) {
-            turnedTo.push_back({p.x * std::cos(a) - p.y * std::sin(a),
-                                p.x * std::sin(a) + p.y * std::cos(a)});
+            turnedTo.push_back(
+                {p.x * std::cos(a) - p.y * std::sin(a), p.x * std::sin(a) + p.y * std::cos(a)});
             b.include(turnedTo.back());
         }
         if (b.size().x > wide || b.size().y > high)
@@ -139,10 +138,10 @@ std::vector<CarryPart> partsToCarry(const Piece& p, Length legs) {
     if (isLounge(p)) {
         const double d = p.size.depth.mm();
         const double h = whole.size.height.mm();
-        const double seat = std::max(p.heights.seat.value_or(p.size.height / 2),
-                                     p.heights.arm.value_or(Length{}))
-                                .mm() -
-                            off.mm();
+        const double seat =
+            std::max(p.heights.seat.value_or(p.size.height / 2), p.heights.arm.value_or(Length{}))
+                .mm() -
+            off.mm();
         const double back = p.footprint.form == FootprintForm::ell ? d : d * backShare;
         if (seat > 0 && seat < h && back < d)
             whole.side = {{0, 0}, {d, 0}, {d, seat}, {back, seat}, {back, h}, {0, h}};
@@ -163,11 +162,11 @@ ThroughDoor throughDoor(const Project& job, const Opening& door,
         if (parts.size() == 1)
             return one;
         if (!one.fits)
-            return {false, fmt::format("taken apart, {} doesn't: {}", part.name, one.how)};
+            return {false, worded("taken apart, {} doesn't: {}", part.name, one.how)};
         if (out.how.empty())
             out = std::move(one);
     }
-    out.how = fmt::format("taken apart, {} {}", parts.front().name, out.how);
+    out.how = worded("taken apart, {} {}", parts.front().name, out.how);
     return out;
 }
 
@@ -211,22 +210,20 @@ ThroughDoor throughDoor(const Project& job, const Opening& door, const CarryPart
             out.fits = true;
             out.how = std::string(w.words) + (tilted ? ", tilted" : "");
             if (!beyond)
-                out.how += fmt::format("; what lies beyond {} is not taped", door.name());
+                out.how += worded("; what lies beyond {} is not taped", door.name());
             return out;
         }
     }
     // Round what lies beyond it is turned only where there is room for it.
     const auto roomToTurn = [&](double needs) { return !beyond || needs <= beyond->mm(); };
     const auto notTaped = [&] {
-        return beyond ? std::string()
-                      : fmt::format("; what lies beyond {} is not taped", door.name());
+        return beyond ? std::string() : worded("; what lies beyond {} is not taped", door.name());
     };
     if (!part.side.empty()) {
         std::vector<Vec2> stands;
-        if (const auto by = tippedBy(part.side, wide, high, &stands);
-            by && turns({0, 1, 0, ""})) {
+        if (const auto by = tippedBy(part.side, wide, high, &stands); by && turns({0, 1, 0, ""})) {
             out.fits = true;
-            out.how = fmt::format("end first, tipped on its back by {}°{}", *by, notTaped());
+            out.how = worded("end first, tipped on its back by {}°{}", *by, notTaped());
             out.steps = {stands};
             out.gap = wide;
             out.high = high;
@@ -239,8 +236,10 @@ ThroughDoor throughDoor(const Project& job, const Opening& door, const CarryPart
         const char* words;
     };
     for (const Flat& f :
-         {Flat{&part.side, size.width.mm(), "on end, its seat first and its back hooked round the jamb"},
-          Flat{&part.above, size.height.mm(), "as it stands, one arm first and the other hooked round the jamb"}}) {
+         {Flat{&part.side, size.width.mm(),
+               "on end, its seat first and its back hooked round the jamb"},
+          Flat{&part.above, size.height.mm(),
+               "as it stands, one arm first and the other hooked round the jamb"}}) {
         if (f.outline->empty() || f.upright > high)
             continue;
         Box b;
@@ -258,22 +257,21 @@ ThroughDoor throughDoor(const Project& job, const Opening& door, const CarryPart
         return out;
     }
     if (stuckInTurn != nullptr) {
-        out.how =
-            fmt::format("it goes through the door {}, but not round: the room beyond is {} deep",
-                        stuckInTurn, write(*beyond, job.notation));
+        out.how = worded("it goes through the door {}, but not round: the room beyond is {} deep",
+                         stuckInTurn, write(*beyond, job.notation));
         return out;
     }
     auto sorted = d;
     std::sort(sorted.begin(), sorted.end());
-    out.how = fmt::format("its least side is {}, and the door is {} clear",
-                          writeGap(Length::millimetres(sorted[0]), job.notation),
-                          writeGap(Length::millimetres(wide), job.notation));
+    out.how = worded("its least side is {}, and the door is {} clear",
+                     writeGap(Length::millimetres(sorted[0]), job.notation),
+                     writeGap(Length::millimetres(wide), job.notation));
     if (sorted[0] <= wide)
-        out.how = fmt::format(
-            "it needs {} by {} however it is held, and the door is {} by {} clear",
-            writeGap(Length::millimetres(sorted[1]), job.notation),
-            writeGap(Length::millimetres(sorted[0]), job.notation),
-            writeGap(Length::millimetres(wide), job.notation), writeGap(door.height, job.notation));
+        out.how = worded("it needs {} by {} however it is held, and the door is {} by {} clear",
+                         writeGap(Length::millimetres(sorted[1]), job.notation),
+                         writeGap(Length::millimetres(sorted[0]), job.notation),
+                         writeGap(Length::millimetres(wide), job.notation),
+                         writeGap(door.height, job.notation));
     return out;
 }
 

@@ -9,9 +9,8 @@
 #include "judge/floor_ways.h"
 #include "judge/guard.h"
 #include "measure/text.h"
+#include "measure/texts.h"
 #include "room/facts.h"
-
-#include <fmt/format.h>
 
 #include <algorithm>
 #include <array>
@@ -26,7 +25,7 @@ FitAnswer sofasThatFit(const Project& job, int wall, const GoesOn& goesOn) {
     if (!scene || !kind || wall < 0 || wall >= static_cast<int>(job.room->walls.size()))
         return out;
     const Wall& w = job.room->walls[static_cast<std::size_t>(wall)];
-    out.heading = fmt::format("The longest sofas on wall {}", w.name);
+    out.heading = worded("The longest sofas on wall {}", w.name);
     const auto base = baseWithout(job, {});
     if (!base)
         return out;
@@ -102,11 +101,11 @@ FitAnswer sofasThatFit(const Project& job, int wall, const GoesOn& goesOn) {
             c.pose = after->scene->all.back().pose;
             c.seats = seatsOf(p, Length::millimetres(settingOf(job, "seats-count", "each")),
                               Length::millimetres(settingOf(job, "seats-count", "arms")));
-            c.title = fmt::format("{} x {}", writeBare(p.size.width, job.notation),
-                                  writeBare(p.size.depth, job.notation));
-            c.detail = fmt::format(
-                "seats {}, {} of {} free", c.seats, writeGap(p.size.width, job.notation),
-                writeGap(Length::millimetres(widest.second - widest.first), job.notation));
+            c.title = worded("{} x {}", writeBare(p.size.width, job.notation),
+                             writeBare(p.size.depth, job.notation));
+            c.detail =
+                worded("seats {}, {} of {} free", c.seats, writeGap(p.size.width, job.notation),
+                       writeGap(Length::millimetres(widest.second - widest.first), job.notation));
             c.edit.words = "try a sofa " + c.title;
             out.choices.push_back(std::move(c));
             break;
@@ -114,9 +113,9 @@ FitAnswer sofasThatFit(const Project& job, int wall, const GoesOn& goesOn) {
     }
     out.yes = !out.choices.empty();
     if (out.choices.empty() && !out.stopped)
-        out.reasons.push_back(fmt::format("No sofa of four feet or more stands on wall {} without "
-                                          "upsetting something.",
-                                          w.name));
+        out.reasons.push_back(worded("No sofa of four feet or more stands on wall {} without "
+                                     "upsetting something.",
+                                     w.name));
     return out;
 }
 
@@ -220,8 +219,8 @@ FitAnswer rugsThatHold(const Project& job, const std::vector<int>& seats, const 
                 continue;
             c.size = p.size;
             c.pose = p.pose;
-            c.title = inMetric ? fmt::format("{:.0f} x {:.0f} cm", l, d)
-                               : fmt::format("{:.0f} x {:.0f} ft", l, d);
+            c.title =
+                inMetric ? worded("{:.0f} x {:.0f} cm", l, d) : worded("{:.0f} x {:.0f} ft", l, d);
             c.detail = hold == RugHold::allLegs ? "all legs on" : "front legs on";
             c.edit.words = "try a rug " + c.title;
             best = std::move(c);
@@ -243,8 +242,8 @@ FitAnswer whereItStands(const Project& job, const Piece& piece, const GoesOn& go
     const auto scene = sceneOf(job);
     if (!scene)
         return out;
-    out.heading = fmt::format("Where {} {} can stand", foldCase(piece.kind->name),
-                              footprintWords(piece, job.notation));
+    out.heading = worded("Where {} {} can stand", foldCase(piece.kind->name),
+                         footprintWords(piece, job.notation));
     const Room& room = *job.room;
     // Square to each direction of the walls, each turn once.
     std::vector<double> turns;
@@ -273,9 +272,9 @@ FitAnswer whereItStands(const Project& job, const Piece& piece, const GoesOn& go
         out.reasons.push_back("Nowhere: it would stand in something, or could not be used.");
     else
         out.reasons.push_back(
-            fmt::format("Its middle may lie anywhere in the marked part, {} of the room's {}.",
-                        writeArea(areaOfAll(out.regions), job.notation.units),
-                        writeArea(room.floorArea(), job.notation.units)));
+            worded("Its middle may lie anywhere in the marked part, {} of the room's {}.",
+                   writeArea(areaOfAll(out.regions), job.notation.units),
+                   writeArea(room.floorArea(), job.notation.units)));
     return out;
 }
 
@@ -492,10 +491,10 @@ FitAnswer doesItFit(const Project& job, const Piece& wanted, const GoesOn& goesO
             out.carry = through.steps;
             out.carryGap = through.gap;
             out.carryHigh = through.high;
-            out.carryWords = fmt::format("By {}: {}", o.name(), through.how);
+            out.carryWords = worded("By {}: {}", o.name(), through.how);
         }
         out.reasons.push_back(
-            fmt::format("{} {}: {}.", through.fits ? "In by" : "Not by", o.name(), through.how));
+            worded("{} {}: {}.", through.fits ? "In by" : "Not by", o.name(), through.how));
     }
     if (!anyDoor)
         out.reasons.push_back("No door is taped, so how it comes in is not known.");

@@ -5,8 +5,7 @@
 #include "judge/at_table.h"
 #include "judge/floor_ways.h"
 #include "judge/guard.h"
-
-#include <fmt/format.h>
+#include "measure/texts.h"
 
 #include <algorithm>
 #include <cmath>
@@ -156,7 +155,7 @@ std::optional<FitChoice> tryTable(const Project& job, const Base& base,
     if (harms(base.judged, judged) || (strictly && !upsets.empty()))
         return {};
     FitChoice c;
-    c.detail = fmt::format("seats {}{}", seats, upsets.empty() ? "" : ", but " + upsets.front());
+    c.detail = worded("seats {}{}", seats, upsets.empty() ? "" : ", but " + upsets.front());
     c.seats = seats;
     c.size = size;
     c.pose = pose;
@@ -247,7 +246,7 @@ FitAnswer tablesThatFit(const Project& job, const TableAsked& asked, const GoesO
                 return Size{mm(w), mm(w), high};
             });
         if (round) {
-            round->title = fmt::format("Round, {} across", say(round->size.width));
+            round->title = worded("Round, {} across", say(round->size.width));
             out.choices.push_back(*round);
         }
         auto oval =
@@ -255,8 +254,7 @@ FitAnswer tablesThatFit(const Project& job, const TableAsked& asked, const GoesO
                 return Size{mm(w), mm(std::min(w * 0.6, 1150.0)), high};
             });
         if (oval) {
-            oval->title =
-                fmt::format("Oval, {} x {}", say(oval->size.width), say(oval->size.depth));
+            oval->title = worded("Oval, {} x {}", say(oval->size.width), say(oval->size.depth));
             out.choices.push_back(*oval);
         }
         rectangle.reset();
@@ -272,8 +270,8 @@ FitAnswer tablesThatFit(const Project& job, const TableAsked& asked, const GoesO
                 rectangle = one;
         }
         if (rectangle) {
-            rectangle->title = fmt::format("Rectangle, {} x {}", say(rectangle->size.width),
-                                           say(rectangle->size.depth));
+            rectangle->title = worded("Rectangle, {} x {}", say(rectangle->size.width),
+                                      say(rectangle->size.depth));
             out.choices.push_back(*rectangle);
         }
     };

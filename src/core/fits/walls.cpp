@@ -7,8 +7,7 @@
 #include "hang/stock.h"
 #include "judge/on_walls.h"
 #include "measure/text.h"
-
-#include <fmt/format.h>
+#include "measure/texts.h"
 
 #include <algorithm>
 #include <cmath>
@@ -112,7 +111,7 @@ FitAnswer picturesOver(const Project& job, int furniture) {
     }
     const auto behind = wallBehind(**scene, furniture);
     if (!behind) {
-        out.heading = fmt::format("No wall is behind {}", under->name);
+        out.heading = worded("No wall is behind {}", under->name);
         out.reasons = {"stand it against one, and ask again"};
         return out;
     }
@@ -137,17 +136,17 @@ FitAnswer picturesOver(const Project& job, int furniture) {
                            : std::nullopt;
     const Notation n = job.notation;
     if (!room) {
-        out.heading = fmt::format("The wall over {} is taken, or too low", under->name);
+        out.heading = worded("The wall over {} is taken, or too low", under->name);
         return out;
     }
     const Length w = Length::millimetres(room->size().x);
     const Length h = Length::millimetres(room->size().y);
-    out.heading = fmt::format("Over {}: {} x {} free, {}", under->name, writeBare(w, n),
-                              writeBare(h, n), proportionName(w, h));
+    out.heading = worded("Over {}: {} x {} free, {}", under->name, writeBare(w, n), writeBare(h, n),
+                         proportionName(w, h));
     out.reasons.push_back(
-        fmt::format("That is the wall over it less {} at either side, {} under and {} over.",
-                    writeGap(setting(job, "art-shape", "sides"), n), writeGap(gap, n),
-                    writeGap(setting(job, "art-shape", "over"), n)));
+        worded("That is the wall over it less {} at either side, {} under and {} over.",
+               writeGap(setting(job, "art-shape", "sides"), n), writeGap(gap, n),
+               writeGap(setting(job, "art-shape", "over"), n)));
     const Band share = bandOf(job, "art-width");
     const double least = share.low.value_or(0);
     const double most = share.high.value_or(10);
@@ -156,9 +155,9 @@ FitAnswer picturesOver(const Project& job, int furniture) {
         if (p.kind->role == Role::sconce || p.kind->role == Role::object)
             continue;
         if (p.size.width / under->size.width < least - 1e-6)
-            out.reasons.push_back(fmt::format("{} is too small for it: {} wide over {}.", p.name,
-                                              writeGap(p.size.width, n),
-                                              writeGap(under->size.width, n)));
+            out.reasons.push_back(worded("{} is too small for it: {} wide over {}.", p.name,
+                                         writeGap(p.size.width, n),
+                                         writeGap(under->size.width, n)));
     }
     auto sizes = stockFor(job.library.stock, w, h, isMetric(n.units));
     // Those about two thirds as wide come first, each in the order of how well it fills the wall.
@@ -173,9 +172,9 @@ FitAnswer picturesOver(const Project& job, int furniture) {
     for (const Piece& g : job.scheme().hung())
         if (g.isGroup() && g.wall() == wall)
             if (auto e = groupFilling(job, **scene, g, {w.mm(), h.mm()}, furniture, gap))
-                out.choices.push_back(choice(
-                    fmt::format("{} within {} x {}", g.name, writeBare(w, n), writeBare(h, n)),
-                    "the group set out to fill it", std::move(*e)));
+                out.choices.push_back(
+                    choice(worded("{} within {} x {}", g.name, writeBare(w, n), writeBare(h, n)),
+                           "the group set out to fill it", std::move(*e)));
     for (const Suits& s : sizes) {
         if (out.choices.size() >= 8)
             break;
@@ -189,12 +188,12 @@ FitAnswer picturesOver(const Project& job, int furniture) {
         if (!e)
             continue;
         out.choices.push_back(choice(
-            fmt::format("{} x {}", writeBare(s.width, n), writeBare(s.height, n)),
-            fmt::format("{}, {:.0f} % of {}'s width, {:.0f} % of the free wall{}",
-                        proportionName(s.width, s.height), wide * 100, under->name, s.covers * 100,
-                        wide < least - 1e-6  ? "; narrow for it"
-                        : wide > most + 1e-6 ? "; wide for it"
-                                             : ""),
+            worded("{} x {}", writeBare(s.width, n), writeBare(s.height, n)),
+            worded("{}, {:.0f} % of {}'s width, {:.0f} % of the free wall{}",
+                   proportionName(s.width, s.height), wide * 100, under->name, s.covers * 100,
+                   wide < least - 1e-6  ? "; narrow for it"
+                   : wide > most + 1e-6 ? "; wide for it"
+                                        : ""),
             std::move(*e)));
         out.choices.back().size = {s.width, Length::inches(1.25), s.height};
     }
@@ -227,8 +226,7 @@ FitAnswer setLike(const Project& job, int large, const std::vector<int>& named,
     const Notation n = job.notation;
     const auto say = [&](double mm) { return writeBare(Length::millimetres(mm), n); };
     if (!set) {
-        out.heading =
-            fmt::format("No set of these makes {} x {}", say(b.size().x), say(b.size().y));
+        out.heading = worded("No set of these makes {} x {}", say(b.size().x), say(b.size().y));
         out.reasons.push_back(pool.size() < 2 ? "there are fewer than two to choose from"
                                               : "they fill less than half of it, or more than all");
         return out;
@@ -242,9 +240,9 @@ FitAnswer setLike(const Project& job, int large, const std::vector<int>& named,
         if (in)
             ids.push_back(items[i].id);
     }
-    out.heading = fmt::format("{} answer {}: {} x {} for {} x {}", listed(names), one->name,
-                              say(set->answer.size.x), say(set->answer.size.y), say(b.size().x),
-                              say(b.size().y));
+    out.heading =
+        worded("{} answer {}: {} x {} for {} x {}", listed(names), one->name,
+               say(set->answer.size.x), say(set->answer.size.y), say(b.size().x), say(b.size().y));
     if (!left.empty())
         out.reasons.push_back("Left over: " + listed(left) + ".");
     auto made = makeGroup(job, **scene, ids, {}, GroupForm::asPlaced, ask.gap);
@@ -262,8 +260,8 @@ FitAnswer setLike(const Project& job, int large, const std::vector<int>& named,
     const Edit laid = setOut(*with->project, *with->scene, group, {GroupForm::asPlaced, ask.gap, 0},
                              chosen, set->answer);
     FitChoice c;
-    c.title = fmt::format("A set of {}", ids.size());
-    c.detail = fmt::format("within {:.0f} % of its outline", set->off * 100);
+    c.title = worded("A set of {}", ids.size());
+    c.detail = worded("within {:.0f} % of its outline", set->off * 100);
     c.edit = *made;
     c.edit.acts.insert(c.edit.acts.end(), laid.acts.begin(), laid.acts.end());
     out.choices.push_back(std::move(c));
@@ -281,7 +279,7 @@ FitAnswer mirrorShowing(const Project& job, int wall, const Target& thing, const
     const auto who = std::find_if(lookers.begin(), lookers.end(),
                                   [&](const Looker& l) { return l.from == from; });
     if (who == lookers.end()) {
-        out.heading = fmt::format("Nobody looks from {}", words(from, say));
+        out.heading = worded("Nobody looks from {}", words(from, say));
         out.reasons = {"name a sofa, an armchair, a door or an opening"};
         return out;
     }
@@ -289,17 +287,16 @@ FitAnswer mirrorShowing(const Project& job, int wall, const Target& thing, const
     const double length = job.room->walls[static_cast<std::size_t>(wall)].length().mm();
     const auto at = [&](double mm) { return write(Length::millimetres(mm), n); };
     if (!b || b->high.x < 0 || b->low.x > length) {
-        out.heading = fmt::format("No mirror on wall {} shows {} from {}", wallName(wall),
-                                  words(thing, say), words(from, say));
+        out.heading = worded("No mirror on wall {} shows {} from {}", wallName(wall),
+                             words(thing, say), words(from, say));
         return out;
     }
     out.yes = true;
-    out.heading = fmt::format("{} is seen at {} along wall {}, {} up", words(thing, say),
-                              at(b->centre().x), wallName(wall), at(b->centre().y));
-    out.reasons.push_back(
-        fmt::format("To show all of it, a mirror covers {} to {} along and {} to {} "
-                    "up.",
-                    at(b->low.x), at(b->high.x), at(b->low.y), at(b->high.y)));
+    out.heading = worded("{} is seen at {} along wall {}, {} up", words(thing, say),
+                         at(b->centre().x), wallName(wall), at(b->centre().y));
+    out.reasons.push_back(worded("To show all of it, a mirror covers {} to {} along and {} to {} "
+                                 "up.",
+                                 at(b->low.x), at(b->high.x), at(b->low.y), at(b->high.y)));
     const auto tried = [&](const char* kind, double w, double h) {
         const double x = std::clamp(b->centre().x, w / 2, length - w / 2);
         Tie place;
@@ -310,9 +307,9 @@ FitAnswer mirrorShowing(const Project& job, int wall, const Target& thing, const
                                wall, {place});
         if (!e)
             return;
-        auto c = choice(fmt::format("{}, {} x {}", foldCase(job.library.kit->byId(kind)->name),
-                                    writeBare(Length::millimetres(w), n),
-                                    writeBare(Length::millimetres(h), n)),
+        auto c = choice(worded("{}, {} x {}", foldCase(job.library.kit->byId(kind)->name),
+                               writeBare(Length::millimetres(w), n),
+                               writeBare(Length::millimetres(h), n)),
                         {}, *e);
         const auto next = apply(job, c.edit);
         if (!next)
@@ -322,8 +319,8 @@ FitAnswer mirrorShowing(const Project& job, int wall, const Target& thing, const
         for (const MirrorItem& i : view.items)
             if (i.what == thing)
                 share = i.share;
-        c.detail = fmt::format("{:.0f} % of it would be {}; {:.0f} % hidden", share * 100,
-                               words(thing, say), view.hidden * 100);
+        c.detail = worded("{:.0f} % of it would be {}; {:.0f} % hidden", share * 100,
+                          words(thing, say), view.hidden * 100);
         out.choices.push_back(std::move(c));
     };
     tried("mirror", Length::inches(24).mm(), Length::inches(36).mm());
@@ -347,7 +344,7 @@ FitAnswer ledgeBehind(const Project& job, int sofa) {
     const auto s = std::find_if(standing.begin(), standing.end(),
                                 [&](const Standing& x) { return index && x.index == *index; });
     if (s == standing.end()) {
-        out.heading = fmt::format("{} stands too far from the wall", p->name);
+        out.heading = worded("{} stands too far from the wall", p->name);
         return out;
     }
     const double back = s->base + p->heights.back.value_or(p->size.height).mm();
@@ -359,16 +356,16 @@ FitAnswer ledgeBehind(const Project& job, int sofa) {
         if (right - left < 200)
             continue;
         if (s->off < Length::inches(2).mm()) {
-            out.heading = fmt::format("{} stands {} off the wall: too little for a ledge", p->name,
-                                      writeGap(Length::millimetres(s->off), n));
+            out.heading = worded("{} stands {} off the wall: too little for a ledge", p->name,
+                                 writeGap(Length::millimetres(s->off), n));
             return out;
         }
         const double top = std::min(back, o.sill.mm());
         const auto len = Length::millimetres(right - left);
         const auto deep = Length::millimetres(s->off);
-        out.heading = fmt::format("A ledge {} long and {} deep, its top {} up", writeGap(len, n),
-                                  writeGap(deep, n), writeGap(Length::millimetres(top), n));
-        out.reasons.push_back(fmt::format(
+        out.heading = worded("A ledge {} long and {} deep, its top {} up", writeGap(len, n),
+                             writeGap(deep, n), writeGap(Length::millimetres(top), n));
+        out.reasons.push_back(worded(
             "It fills the space between {}'s back and {}; the back is {} {} the sill.", p->name,
             o.name(), writeGap(Length::millimetres(std::abs(o.sill.mm() - back)), n),
             back <= o.sill.mm() ? "under" : "over"));
@@ -379,12 +376,12 @@ FitAnswer ledgeBehind(const Project& job, int sofa) {
         along.of.is = Target::Is::corner;
         along.of.index = wall;
         along.to = MeasuredTo::centre;
-        if (auto e = hungNew(job, **scene, "ledge", {rounded(len, n), rounded(deep, n)},
-                             wall, {high, along}))
+        if (auto e = hungNew(job, **scene, "ledge", {rounded(len, n), rounded(deep, n)}, wall,
+                             {high, along}))
             out.choices.push_back(choice("Put it there", "under " + o.name(), std::move(*e)));
         return out;
     }
-    out.heading = fmt::format("No window is behind {}", p->name);
+    out.heading = worded("No window is behind {}", p->name);
     return out;
 }
 

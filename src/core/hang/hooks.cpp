@@ -2,8 +2,7 @@
 
 #include "hang/sag.h"
 #include "measure/text.h"
-
-#include <fmt/format.h>
+#include "measure/texts.h"
 
 #include <algorithm>
 #include <cmath>
@@ -161,7 +160,7 @@ void addCautions(HangOf& out, const WallsView& scene, const Piece& p, const Box&
         const bool headsUnder = under.kind->isSeat() || under.kind->family == Family::sleep;
         if (headsUnder && s.off < Length::inches(24).mm() && s.left < b.high.x &&
             s.right > b.low.x && b.low.y > s.base && all > Mass::pounds(10)) {
-            out.cautions.push_back(fmt::format(
+            out.cautions.push_back(worded(
                 "Over heads ({}): closed hooks or a cleat, so that a knock can't lift it off.",
                 under.name));
             break;
@@ -172,10 +171,10 @@ void addCautions(HangOf& out, const WallsView& scene, const Piece& p, const Box&
                                "to hold it.");
     for (const HookPoint& k : out.hooks)
         if (!k.zone.empty()) {
-            out.cautions.push_back(fmt::format(
-                "Cables are likely here ({}): find them first. Outside such a place is no "
-                "clearance to drill either.",
-                k.zone));
+            out.cautions.push_back(
+                worded("Cables are likely here ({}): find them first. Outside such a place is no "
+                       "clearance to drill either.",
+                       k.zone));
             break;
         }
     if (p.kind->role == Role::cabinet)
@@ -246,9 +245,9 @@ std::string cableZone(const Room& room, int wall, Vec2 place, const HookRules& r
         if (f.wall != wall || !f.isPoint())
             continue;
         if (std::abs(place.x - f.left.mm()) < rules.line.mm())
-            return fmt::format("{} {}", place.y > f.up.mm() ? "above" : "under", f.name());
+            return worded("{} {}", place.y > f.up.mm() ? "above" : "under", f.name());
         if (std::abs(place.y - f.up.mm()) < rules.line.mm())
-            return fmt::format("level with {}", f.name());
+            return worded("level with {}", f.name());
     }
     return {};
 }

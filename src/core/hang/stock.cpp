@@ -2,8 +2,8 @@
 
 #include "files/whole_file.h"
 #include "measure/text.h"
+#include "measure/texts.h"
 
-#include <fmt/format.h>
 #include <nlohmann/json.hpp>
 
 #include <algorithm>
@@ -26,7 +26,7 @@ Result<json> readFormat(const std::filesystem::path& file, const char* format) {
     p.file = file.string();
     json j = json::parse(*text, nullptr, false);
     if (j.is_discarded() || !j.is_object() || j.value("format", json()) != format) {
-        p.what = fmt::format("this is no “{}”", format);
+        p.what = worded("this is no “{}”", format);
         p.remedy = "put the shipped file back";
         return p;
     }
@@ -47,7 +47,7 @@ Result<WallStock> loadWallStock(const std::filesystem::path& folder) {
         return j.problem();
     const auto fault = [](const std::filesystem::path& file, std::size_t entry,
                           const char* remedy) {
-        Problem p{fmt::format("entry {} can't be read", entry), remedy};
+        Problem p{worded("entry {} can't be read", entry), remedy};
         p.file = file.string();
         return p;
     };
@@ -99,7 +99,7 @@ std::string proportionName(Length width, Length height) {
             best = &n;
     if (best->second == 1.0)
         return best->first;
-    return fmt::format("{} {}", best->first, width >= height ? "lying" : "standing");
+    return worded("{} {}", best->first, width >= height ? "lying" : "standing");
 }
 
 std::vector<Suits> stockFor(const std::vector<StockSize>& all, Length width, Length height,

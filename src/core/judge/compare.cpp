@@ -2,8 +2,7 @@
 
 #include "judge/talk.h"
 #include "judge/zones.h"
-
-#include <fmt/format.h>
+#include "measure/texts.h"
 
 #include <algorithm>
 #include <cmath>
@@ -67,11 +66,11 @@ std::vector<PieceDifference> differencesBetween(const Project& job, const Scheme
         d.second = q->id;
         if (p.kind != q->kind) {
             d.how = How::otherKind;
-            d.words = fmt::format("{} instead of {}", q->kind->name, p.kind->name);
+            d.words = worded("{} instead of {}", q->kind->name, p.kind->name);
         } else if (p.size != q->size) {
             d.how = How::resized;
-            d.words = fmt::format("{} instead of {}", words(q->size, job.notation),
-                                  words(p.size, job.notation));
+            d.words = worded("{} instead of {}", words(q->size, job.notation),
+                             words(p.size, job.notation));
         } else {
             const Pose& from = a.scene->byId(p.id)->pose;
             const Pose& to = b.scene->byId(q->id)->pose;
@@ -81,7 +80,7 @@ std::vector<PieceDifference> differencesBetween(const Project& job, const Scheme
                 d.words = "moved " + step;
             } else if (std::abs(turn) > 0.5) {
                 d.how = How::turned;
-                d.words = fmt::format("turned {:.4g}°", turn);
+                d.words = worded("turned {:.4g}°", turn);
             } else {
                 continue;
             }
@@ -102,7 +101,7 @@ std::vector<PieceDifference> differencesBetween(const Project& job, const Scheme
 }
 
 std::string writeCost(double v) {
-    const auto digits = fmt::format("{:.0f}", std::round(v));
+    const auto digits = worded("{:.0f}", std::round(v));
     std::string out;
     for (std::size_t i = 0; i < digits.size(); ++i) {
         if (i > 0 && (digits.size() - i) % 3 == 0)

@@ -2,8 +2,7 @@
 
 #include "judge/remedy.h"
 #include "judge/rule_code.h"
-
-#include <fmt/format.h>
+#include "measure/texts.h"
 
 #include <algorithm>
 #include <array>
@@ -68,8 +67,8 @@ std::string harmOf(const Judged& before, const Judged& after, const Wording& the
     if (const Reading* r = worsened(before, after))
         return sentenceOf(*r, then);
     if (const WayWidth* w = narrowed(before, after))
-        return fmt::format("the way to {} becomes {}", words(w->goal, then),
-                           words(Amount{Quantity::length, w->width}, then.notation));
+        return worded("the way to {} becomes {}", words(w->goal, then),
+                      words(Amount{Quantity::length, w->width}, then.notation));
     return {};
 }
 

@@ -2,8 +2,7 @@
 
 #include "hang/stock.h"
 #include "measure/text.h"
-
-#include <fmt/format.h>
+#include "measure/texts.h"
 
 #include <algorithm>
 #include <cmath>
@@ -22,12 +21,12 @@ std::string goalOf(const Reading& r, const Wording& w) {
     std::string out =
         r.goal == pieceTarget(r.piece) && r.part == 0 ? std::string("it") : words(r.goal, w);
     if (r.part != 0)
-        out = fmt::format("{} {} side",
-                          r.goal == pieceTarget(r.piece) ? std::string("its")
-                                                         : "the " + words(r.goal, w) + "’s",
-                          r.part == 1 ? "left" : "right");
+        out = worded("{} {} side",
+                     r.goal == pieceTarget(r.piece) ? std::string("its")
+                                                    : "the " + words(r.goal, w) + "’s",
+                     r.part == 1 ? "left" : "right");
     if (r.second.quantity == Quantity::count && r.second.value > 1)
-        out += fmt::format(" and {:.0f} more", r.second.value - 1);
+        out += worded(" and {:.0f} more", r.second.value - 1);
     return out;
 }
 

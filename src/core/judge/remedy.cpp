@@ -5,8 +5,7 @@
 #include "judge/judging.h"
 #include "judge/rule_code.h"
 #include "measure/text.h"
-
-#include <fmt/format.h>
+#include "measure/texts.h"
 
 #include <algorithm>
 #include <cmath>
@@ -419,7 +418,7 @@ Mended mendAll(const Project& job, const MendAsked& asked) {
     }
     out.after = count(judged.readings);
     out.edit.words = out.lines.size() == 1 ? std::string("mend one thing")
-                                           : fmt::format("mend {} things", out.lines.size());
+                                           : worded("mend {} things", out.lines.size());
     return out;
 }
 
@@ -442,9 +441,9 @@ Result<Remedy> bringTo(const Reading& r, double value, const Project& job, const
             }
         }
     }
-    return Problem{fmt::format("{} can't be brought to {} by moving or sizing it alone",
-                               titleOf(r, job.wording()),
-                               words(Amount{r.value.quantity, value}, job.notation)),
+    return Problem{worded("{} can't be brought to {} by moving or sizing it alone",
+                          titleOf(r, job.wording()),
+                          words(Amount{r.value.quantity, value}, job.notation)),
                    "move the pieces on the board, or free one that is locked"};
 }
 

@@ -1,8 +1,7 @@
 #include "judge/rule_code.h"
 
 #include "judge/at_table.h"
-
-#include <fmt/format.h>
+#include "measure/texts.h"
 
 #include <array>
 #include <cmath>
@@ -99,16 +98,16 @@ const RuleCode* codeOf(std::string_view id) {
 std::optional<Problem> unpaired(const RuleBook& book) {
     for (const Rule& r : book.rules)
         if (codeOf(r.id) == nullptr)
-            return Problem{fmt::format("the rule book has a rule “{}” that nothing measures", r.id),
+            return Problem{worded("the rule book has a rule “{}” that nothing measures", r.id),
                            "use the book that came with this program"};
     for (const auto subject : subjects())
         for (const RuleCode& c : subject)
             if (book.byId(c.id) == nullptr)
-                return Problem{fmt::format("the rule book lacks the rule “{}”", c.id),
+                return Problem{worded("the rule book lacks the rule “{}”", c.id),
                                "use the book that came with this program"};
     for (const auto id : habitIds)
         if (book.habit(id) <= Length{})
-            return Problem{fmt::format("the rule book lacks the habit “{}”", id),
+            return Problem{worded("the rule book lacks the habit “{}”", id),
                            "use the book that came with this program"};
     return {};
 }

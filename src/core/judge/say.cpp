@@ -2,8 +2,7 @@
 
 #include "edit/words_reader.h"
 #include "measure/text.h"
-
-#include <fmt/format.h>
+#include "measure/texts.h"
 
 #include <algorithm>
 
@@ -23,8 +22,7 @@ Said mendEverything(WordsReader& in, const Stopped& stopped) {
     if (in.take({"within", "by at most", "moving at most"}))
         asked.largestMove = in.length("the largest move");
     if (!in.done())
-        in.failAhead(fmt::format("“{}” is left over", in.rest()),
-                     "say it like: mend all within 18");
+        in.failAhead(worded("“{}” is left over", in.rest()), "say it like: mend all within 18");
     auto mended = mendAll(in.job(), asked);
     unlessStopped(in, stopped);
     if (mended.before == 0)
@@ -34,8 +32,8 @@ Said mendEverything(WordsReader& in, const Stopped& stopped) {
                 "look at the remedies one by one, unlock a piece, or allow a larger move");
     Said said;
     said.edit = std::move(mended.edit);
-    said.preview = fmt::format("Mends {} of {}: {}", mended.before - mended.after, mended.before,
-                               listed(mended.lines, "and"));
+    said.preview = worded("Mends {} of {}: {}", mended.before - mended.after, mended.before,
+                          listed(mended.lines, "and"));
     return said;
 }
 
@@ -46,7 +44,7 @@ Said mendOne(WordsReader& in, const Stopped& stopped) {
     if (id == 0)
         in.failAhead("mend what?", "say it like: mend all, or: mend sofa");
     if (!in.done())
-        in.failAhead(fmt::format("“{}” is left over", in.rest()), "take it out");
+        in.failAhead(worded("“{}” is left over", in.rest()), "take it out");
     const Project& job = in.job();
     const auto scene = sceneOf(job);
     if (!scene)

@@ -1,8 +1,7 @@
 #include "judge/unmeasured.h"
 
 #include "geometry/gap.h"
-
-#include <fmt/format.h>
+#include "measure/texts.h"
 
 #include <algorithm>
 
@@ -32,7 +31,7 @@ public:
         for (const Fixture& f : room_.fixtures)
             if (f.kind == FixtureKind::fireplace && f.hearthDepth <= Length{})
                 out_.push_back(
-                    {fmt::format("no hearth for the {}: rugs and chairs keep off it", f.name()),
+                    {worded("no hearth for the {}: rugs and chairs keep off it", f.name()),
                      ", hearth ", f.place.line, f.wall});
         out_.insert(out_.end(), later_.begin(), later_.end());
         return out_;
@@ -42,10 +41,10 @@ private:
     void bracing() {
         if (room_.closed && room_.diagonals.empty() && room_.walls.size() > 3 && room_.fit.next) {
             const auto& next = *room_.fit.next;
-            out_.push_back(
-                {fmt::format("no diagonal: {} to {} would tell most", wallName(next.from),
-                             wallName(next.to)),
-                 fmt::format("diagonal {} to {} ", wallName(next.from), wallName(next.to)), 0, -1});
+            out_.push_back({worded("no diagonal: {} to {} would tell most", wallName(next.from),
+                                   wallName(next.to)),
+                            worded("diagonal {} to {} ", wallName(next.from), wallName(next.to)), 0,
+                            -1});
         }
     }
 
@@ -72,26 +71,25 @@ private:
     void opening(const Opening& o) {
         if (o.kind == OpeningKind::window && !o.sillTaped) {
             if (const auto* p = standingBefore(o.wall, o.left, o.left + o.width, Length{}))
-                out_.push_back(
-                    {fmt::format("no sill for {}: {} stands under it", o.name(), p->name),
-                     ", sill ", o.place.line, o.wall});
+                out_.push_back({worded("no sill for {}: {} stands under it", o.name(), p->name),
+                                ", sill ", o.place.line, o.wall});
             else
                 later_.push_back(
-                    {fmt::format("no sill for {}", o.name()), ", sill ", o.place.line, o.wall});
+                    {worded("no sill for {}", o.name()), ", sill ", o.place.line, o.wall});
         }
         if (o.kind == OpeningKind::window && o.opens == WindowOpens::unknown)
             if (const auto* p = standingBefore(o.wall, o.left, o.left + o.width,
                                                o.sillTaped ? o.sill : Length::inches(30)))
                 out_.push_back(
-                    {fmt::format("which way {} opens: {} stands before it", o.name(), p->name),
+                    {worded("which way {} opens: {} stands before it", o.name(), p->name),
                      ", opens in", o.place.line, o.wall});
         if (o.kind == OpeningKind::door && !o.undercut && o.swingsIn) {
             const auto swing = doorSwing(room_, o);
             for (std::size_t i = 0; swing && i < scene_.placed.size(); ++i)
                 if (scene_.piece(i).kind->flat() &&
                     gapBetween(scene_.placed[i].shape, *swing).depth > Length{})
-                    out_.push_back({fmt::format("no undercut for {}: {} lies under its leaf",
-                                                o.name(), scene_.piece(i).name),
+                    out_.push_back({worded("no undercut for {}: {} lies under its leaf", o.name(),
+                                           scene_.piece(i).name),
                                     ", undercut ", o.place.line, o.wall});
         }
     }
@@ -110,9 +108,8 @@ private:
             const double at = dot(s.centre - w.start, w.along());
             if (std::abs(off) > 100 || at < 0 || at > w.length().mm())
                 continue;
-            out_.push_back(
-                {fmt::format("no studs on wall {}: {} is anchored there", w.name, p.name),
-                 "studs 16 apart, first  from left", 0, wall});
+            out_.push_back({worded("no studs on wall {}: {} is anchored there", w.name, p.name),
+                            "studs 16 apart, first  from left", 0, wall});
             return;
         }
     }

@@ -1,7 +1,6 @@
 #include "kit/kind.h"
 #include "measure/text.h"
-
-#include <fmt/format.h>
+#include "measure/texts.h"
 
 #include <algorithm>
 
@@ -91,8 +90,7 @@ Result<Kit> Kit::of(std::vector<Kind> kinds) {
     Kit kit;
     for (auto& k : kinds) {
         if (kit.byId(k.id))
-            return Problem{fmt::format("the kind “{}” is there twice", k.id),
-                           "give each its own id"};
+            return Problem{worded("the kind “{}” is there twice", k.id), "give each its own id"};
         auto held = std::make_shared<const Kind>(std::move(k));
         auto all = held->also;
         all.insert(all.begin(), held->name);
@@ -101,9 +99,9 @@ Result<Kit> Kit::of(std::vector<Kind> kinds) {
             plain.push_back(plainWord(w));
             const auto [it, fresh] = kit.byWord_.emplace(plain.back(), held);
             if (!fresh && it->second != held)
-                return Problem{fmt::format("the word “{}” means both “{}” and “{}”", w,
-                                           it->second->id, held->id),
-                               "take it from one of them"};
+                return Problem{
+                    worded("the word “{}” means both “{}” and “{}”", w, it->second->id, held->id),
+                    "take it from one of them"};
         }
         kit.byId_.emplace(held->id, held);
         kit.kinds_.push_back(std::move(held));

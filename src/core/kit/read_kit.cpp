@@ -1,8 +1,8 @@
 #include "files/whole_file.h"
 #include "kit/kind.h"
 #include "measure/text.h"
+#include "measure/texts.h"
 
-#include <fmt/format.h>
 #include <nlohmann/json.hpp>
 
 #include <algorithm>
@@ -32,26 +32,25 @@ public:
         seen_.insert(key);
         if (!json_.contains(key)) {
             if (needed)
-                throw Fault{fmt::format("it has no “{}”", key), "add it"};
+                throw Fault{worded("it has no “{}”", key), "add it"};
             return {};
         }
         const auto& v = json_.at(key);
         if (!v.is_string() || (needed && v.get<std::string>().empty()))
-            throw Fault{fmt::format("“{}” is not a text", key), "put it in quotes"};
+            throw Fault{worded("“{}” is not a text", key), "put it in quotes"};
         auto s = v.get<std::string>();
         if (characterCount(s) > 300)
-            throw Fault{fmt::format("“{}” is over 300 characters", key), "shorten it"};
+            throw Fault{worded("“{}” is over 300 characters", key), "shorten it"};
         return s;
     }
 
     Length length(const json& v, const std::string& what, bool positive) const {
         if (!v.is_number())
-            throw Fault{fmt::format("{} is not a number", what),
+            throw Fault{worded("{} is not a number", what),
                         "write a bare number in the file's unit"};
         const auto l = Length::millimetres(v.get<double>() * unit_);
         if (!(l >= Length{}) || l > Length::metres(20) || (positive && l <= Length{}))
-            throw Fault{fmt::format("{} is {}", what, v.dump()),
-                        "sizes lie between nothing and 20 m"};
+            throw Fault{worded("{} is {}", what, v.dump()), "sizes lie between nothing and 20 m"};
         return l;
     }
 
@@ -64,14 +63,14 @@ public:
             return out;
         const auto& o = json_.at(key);
         if (!o.is_object())
-            throw Fault{fmt::format("“{}” is not a group", key), "write it like {\"seat\": 18}"};
+            throw Fault{worded("“{}” is not a group", key), "write it like {\"seat\": 18}"};
         for (const auto& [name, v] : o.items()) {
             const auto it = std::find(names.begin(), names.end(), name);
             if (it == names.end())
-                throw Fault{fmt::format("“{}” has no “{}”", key, name),
-                            fmt::format("it may have {}", listed({names.begin(), names.end()}))};
+                throw Fault{worded("“{}” has no “{}”", key, name),
+                            worded("it may have {}", listed({names.begin(), names.end()}))};
             out[static_cast<std::size_t>(it - names.begin())] =
-                length(v, fmt::format("“{}”", name), false);
+                length(v, worded("“{}”", name), false);
         }
         return out;
     }
@@ -81,8 +80,7 @@ public:
         if (!json_.contains(key))
             return false;
         if (!json_.at(key).is_boolean())
-            throw Fault{fmt::format("“{}” is neither true nor false", key),
-                        "leave it out for false"};
+            throw Fault{worded("“{}” is neither true nor false", key), "leave it out for false"};
         return json_.at(key).get<bool>();
     }
 
@@ -94,7 +92,7 @@ public:
     void finish() const {
         for (const auto& item : json_.items())
             if (seen_.count(item.key()) == 0)
-                throw Fault{fmt::format("it has a field “{}” that is not known", item.key()),
+                throw Fault{worded("it has a field “{}” that is not known", item.key()),
                             "take it out, or see docs/kit.md"};
     }
 
@@ -112,7 +110,7 @@ E named(const std::string& word, std::string_view (*name)(E), int count, const c
             return static_cast<E>(i);
         all.emplace_back(name(static_cast<E>(i)));
     }
-    throw Fault{fmt::format("“{}” is no {}", word, what), fmt::format("use {}", listed(all, "or"))};
+    throw Fault{worded("“{}” is no {}", word, what), worded("use {}", listed(all, "or"))};
 }
 
 Footprint readFootprint(const json& o, const Entry& e, const Size& size) {
@@ -134,7 +132,7 @@ Footprint readFootprint(const json& o, const Entry& e, const Size& size) {
     } else if (form == "octagon") {
         f.form = FootprintForm::octagon;
     } else {
-        throw Fault{fmt::format("“{}” is no shape", form),
+        throw Fault{worded("“{}” is no shape", form),
                     "use rectangle, round, oval, L, arch or octagon"};
     }
     for (const auto& [key, v] : o.items()) {
@@ -149,7 +147,7 @@ Footprint readFootprint(const json& o, const Entry& e, const Size& size) {
         else if (key == "armOn" && f.form == FootprintForm::ell && (v == "left" || v == "right"))
             f.armOnRight = v == "right";
         else
-            throw Fault{fmt::format("“shape” can't have “{}: {}” here", key, v.dump()),
+            throw Fault{worded("“shape” can't have “{}: {}” here", key, v.dump()),
                         "see docs/kit.md"};
     }
     if (f.form == FootprintForm::ell && (f.bodyDepth <= Length{} || f.armWidth <= Length{} ||
@@ -166,14 +164,14 @@ void readHanging(const json& o, const Entry& e, Kind& k) {
     Hanging& h = k.hanging;
     for (const auto& [key, v] : o.items()) {
         if (k.underCeiling() && key != "bottom at")
-            throw Fault{fmt::format("“hang” can't have “{}” under the ceiling", key),
+            throw Fault{worded("“hang” can't have “{}” under the ceiling", key),
                         "there it may have “bottom at”"};
         if (key == "mount" && v.is_string()) {
             const auto word = v.get<std::string>();
             const auto it = std::find_if(mountWords.begin(), mountWords.end(),
                                          [&](const auto& m) { return word == m.second; });
             if (it == mountWords.end())
-                throw Fault{fmt::format("“{}” is no mount", word), "see docs/kit.md"};
+                throw Fault{worded("“{}” is no mount", word), "see docs/kit.md"};
             h.mount = it->first;
         } else if (key == "hooks" && v.is_number_integer() && v.get<int>() >= 0 &&
                    v.get<int>() <= 20) {
@@ -193,8 +191,7 @@ void readHanging(const json& o, const Entry& e, Kind& k) {
                    v.get<double>() < 500) {
             k.arealWeight = v.get<double>();
         } else {
-            throw Fault{fmt::format("“hang” can't have “{}: {}”", key, v.dump()),
-                        "see docs/kit.md"};
+            throw Fault{worded("“hang” can't have “{}: {}”", key, v.dump()), "see docs/kit.md"};
         }
     }
 }
@@ -225,7 +222,7 @@ void readHome(Entry& e, Kind& k) {
         }
         all.emplace_back(surfaceWord(home));
     }
-    throw Fault{fmt::format("it is on “{}”", on), fmt::format("use {}", listed(all, "or"))};
+    throw Fault{worded("it is on “{}”", on), worded("use {}", listed(all, "or"))};
 }
 
 Openings readOpenings(const json& o, const Entry& e, const Size& size) {
@@ -244,7 +241,7 @@ Openings readOpenings(const json& o, const Entry& e, const Size& size) {
         else if (key == "foot")
             out.foot = e.length(v, "“foot”", false);
         else
-            throw Fault{fmt::format("“openings” can't have “{}: {}”", key, v.dump()),
+            throw Fault{worded("“openings” can't have “{}: {}”", key, v.dump()),
                         "it has across, up, board and foot"};
     }
     if (out.count() == 0 || out.board <= Length{})
@@ -302,7 +299,7 @@ Kind readKind(const json& j, double unit) {
         k.openings = readOpenings(*openings, e, k.size);
     if (const auto back = e.text("back", false); !back.empty()) {
         if (back != "bare" && back != "finished")
-            throw Fault{fmt::format("“back” is “{}”", back), "use bare or finished"};
+            throw Fault{worded("“back” is “{}”", back), "use bare or finished"};
         k.bareBack = back == "bare";
     }
     if (const auto* below = e.group("clearBelow"))
@@ -342,10 +339,9 @@ Result<std::vector<Kind>> readKit(std::string_view text, std::string_view file) 
         return refuse("this is no kit file", "it begins with {\"format\": \"mezzet-kit 1\"");
     const auto unit = j.value("unit", json("in"));
     if (unit != "in" && unit != "mm")
-        return refuse(fmt::format("the unit {} is not known", unit.dump()), "use \"in\" or \"mm\"");
+        return refuse(worded("the unit {} is not known", unit.dump()), "use \"in\" or \"mm\"");
     if (!j.contains("kinds") || !j["kinds"].is_array() || j["kinds"].size() > mostKinds)
-        return refuse("it has no list of “kinds”",
-                      fmt::format("at most {} kinds are read", mostKinds));
+        return refuse("it has no list of “kinds”", worded("at most {} kinds are read", mostKinds));
     std::vector<Kind> kinds;
     int entry = 0;
     for (const auto& k : j["kinds"]) {
@@ -354,9 +350,9 @@ Result<std::vector<Kind>> readKit(std::string_view text, std::string_view file) 
             kinds.push_back(readKind(k, unit == "in" ? 25.4 : 1.0));
         } catch (const Fault& f) {
             const auto id = k.is_object() && k.contains("id") && k["id"].is_string()
-                                ? fmt::format(" “{}”", k["id"].get<std::string>())
+                                ? worded(" “{}”", k["id"].get<std::string>())
                                 : "";
-            return refuse(fmt::format("entry {}{}: {}", entry, id, f.what), f.remedy);
+            return refuse(worded("entry {}{}: {}", entry, id, f.what), f.remedy);
         }
     }
     return kinds;

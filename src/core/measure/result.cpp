@@ -1,13 +1,15 @@
 #include "measure/result.h"
 
 #include "measure/text.h"
+#include "measure/texts.h"
 
 #include <fmt/format.h>
 
 namespace mezzet {
 
 std::string Problem::sentence() const {
-    return shownPlainly(remedy.empty() ? what : fmt::format("{}; {}", what, remedy));
+    return shownPlainly(remedy.empty() ? std::string(told(what))
+                                       : fmt::format("{}; {}", told(what), told(remedy)));
 }
 
 std::string Problem::text() const {

@@ -4,8 +4,7 @@
 
 #include "kit/csv.h"
 #include "measure/text.h"
-
-#include <fmt/format.h>
+#include "measure/texts.h"
 
 #include <algorithm>
 #include <cstdlib>
@@ -25,6 +24,18 @@ Result<Library> loadLibrary(const std::filesystem::path& data) {
     auto whole = std::make_shared<RuleBook>(**book);
     whole->shelving = stock->shelving;
     return Library{*kit, whole, {}, stock->sizes};
+}
+
+std::optional<Problem> speakAsAsked() {
+    const char* file = std::getenv("MEZZET_TEXTS");
+    if (file == nullptr || *file == 0)
+        return {};
+    const auto text = readTextFile(file, std::size_t{4} << 20U);
+    const auto own = text ? readTexts(*text, file) : Result<Speaking>(text.problem());
+    if (!own)
+        return own.problem();
+    speak(*own);
+    return {};
 }
 
 std::filesystem::path studioFolder() {
@@ -107,12 +118,11 @@ Library withWholeStudio(const Library& library, const std::filesystem::path& fol
         // Set aside under a name that is free, so that nothing of it is lost.
         auto aside = file;
         for (int i = 1; std::filesystem::exists(aside, error); ++i)
-            aside = folder / fmt::format("{}.damaged-{}", name, i);
+            aside = folder / worded("{}.damaged-{}", name, i);
         std::filesystem::rename(file, aside, error);
-        told.push_back(
-            fmt::format("{}; the studio's file was left out{}", with.problem().text(),
-                        error ? std::string()
-                              : fmt::format(" and set aside as {}", aside.filename().string())));
+        told.push_back(worded("{}; the studio's file was left out{}", with.problem().text(),
+                              error ? std::string()
+                                    : worded(" and set aside as {}", aside.filename().string())));
     }
     return out;
 }

@@ -30,6 +30,9 @@ struct Library {
 [[nodiscard]] Result<Library> withStudio(const Library&, const std::filesystem::path& folder);
 /// The same, but what can't be read is told and set aside under another name, so that it is never
 /// the end of anything else: the library comes without it.
+/// Speaks the language whose texts $MEZZET_TEXTS names, if it does. Asked once, at the start.
+/// Problem: the file can't be read; then it is English.
+[[nodiscard]] std::optional<Problem> speakAsAsked();
 [[nodiscard]] Library withWholeStudio(const Library&, const std::filesystem::path& folder,
                                       std::vector<std::string>& told);
 [[nodiscard]] Result<std::monostate> keepStudioKinds(const Library&, const std::filesystem::path&);
@@ -109,8 +112,8 @@ using ProjectPtr = std::shared_ptr<const Project>;
 /// Limits of a job file, stated in docs/job-file.md.
 inline constexpr std::size_t mostJobBytes = 64 * 1024 * 1024;
 inline constexpr std::size_t mostPieces = 2000;
-inline constexpr int mostId = 1 << 30;          ///< the highest number a piece has
-inline constexpr std::size_t mostTies = 8;      ///< of one piece
+inline constexpr int mostId = 1 << 30;     ///< the highest number a piece has
+inline constexpr std::size_t mostTies = 8; ///< of one piece
 inline constexpr std::size_t mostSchemes = 100;
 inline constexpr std::size_t mostNameLength = 80;
 inline constexpr std::size_t mostThrownAway = 20; ///< the oldest goes for good

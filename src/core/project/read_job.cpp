@@ -1,4 +1,5 @@
 #include "kit/csv.h"
+#include "measure/texts.h"
 #include "project/job_fields.h"
 
 #include <algorithm>
@@ -21,7 +22,7 @@ SchemePtr readScheme(const json& j, const std::string& where, const Kit& kit,
         const auto it = std::find_if(rooms.begin(), rooms.end(),
                                      [&](const RoomPtr& r) { return r->name == room; });
         if (it == rooms.end())
-            f.fail(fmt::format("the notes have no room “{}”", room));
+            f.fail(worded("the notes have no room “{}”", room));
         s->room = static_cast<std::size_t>(it - rooms.begin());
     }
     int n = 0;
@@ -29,11 +30,11 @@ SchemePtr readScheme(const json& j, const std::string& where, const Kit& kit,
     std::set<std::string> names;
     const auto take = [&](const char* key, std::vector<Piece>& into) {
         for (const auto& p : f.list(key, mostPieces)) {
-            into.push_back(readPiece(p, fmt::format("{}, piece {}", where, ++n), kit, version));
+            into.push_back(readPiece(p, worded("{}, piece {}", where, ++n), kit, version));
             if (!ids.insert(into.back().id).second)
-                f.fail(fmt::format("piece {} has an id that is taken", n));
+                f.fail(worded("piece {} has an id that is taken", n));
             if (!names.insert(plainWord(into.back().name)).second)
-                f.fail(fmt::format("piece {} has a name that is taken", n));
+                f.fail(worded("piece {} has a name that is taken", n));
         }
     };
     take("pieces", s->pieces);
@@ -108,14 +109,14 @@ Judgement readJudgement(Fields& f, const RuleBook& book) {
     Judgement out;
     out.school = f.text("school", 60, true);
     if (book.schoolById(out.school) == nullptr)
-        f.fail(fmt::format("there is no school “{}”", out.school), "use one of the rule book's");
+        f.fail(worded("there is no school “{}”", out.school), "use one of the rule book's");
     if (!f.has("rules"))
         return out;
     const auto& rules = f.need("rules");
     if (!rules.is_object() || rules.size() > 500)
         f.fail("“rules” is not a group");
     for (const auto& [id, v] : rules.items()) {
-        Fields r(v, fmt::format("rule “{}”", id));
+        Fields r(v, worded("rule “{}”", id));
         RuleChoice c;
         c.school = r.text("school", 60, false);
         if (r.has("band")) {
@@ -164,8 +165,8 @@ ProjectPtr readProject(const json& j, std::string_view file, const Library& libr
     const int version = f.whole("version", 1, 1 << 20);
     if (version > jobFormat)
         throw Fault{
-            fmt::format("this job was written by a newer Mezzet (format {}, and this one reads {})",
-                        version, jobFormat),
+            worded("this job was written by a newer Mezzet (format {}, and this one reads {})",
+                   version, jobFormat),
             "open it with the newer one"};
     auto p = std::make_shared<Project>();
     p->library = library;
@@ -189,14 +190,14 @@ ProjectPtr readProject(const json& j, std::string_view file, const Library& libr
             p->notes = bareInches(p->notes);
         p->roomExtra = r.rest();
     }
-    auto rooms = roomsFromNotes(p->notes, fmt::format("{} (tape notes)", file));
+    auto rooms = roomsFromNotes(p->notes, worded("{} (tape notes)", file));
     if (!rooms)
         throw rooms.problem();
     p->rooms = *rooms;
     if (f.has("underlay"))
         p->underlay = readUnderlay(f.need("underlay"), p->rooms);
     if (f.has("kinds")) {
-        auto kinds = readKit(f.need("kinds").dump(), fmt::format("{} (its kinds)", file));
+        auto kinds = readKit(f.need("kinds").dump(), worded("{} (its kinds)", file));
         if (!kinds)
             throw kinds.problem();
         std::erase_if(*kinds, [&](const Kind& k) { return library.kit->byId(k.id) != nullptr; });
@@ -208,7 +209,7 @@ ProjectPtr readProject(const json& j, std::string_view file, const Library& libr
     int n = 0;
     for (const auto& s : f.list("schemes", mostSchemes))
         p->schemes.push_back(
-            readScheme(s, fmt::format("scheme {}", ++n), *p->library.kit, p->rooms, version));
+            readScheme(s, worded("scheme {}", ++n), *p->library.kit, p->rooms, version));
     if (p->schemes.empty())
         f.fail("it has no scheme");
     for (std::size_t i = 0; i < p->rooms.size(); ++i) {
@@ -349,7 +350,7 @@ Result<ProjectPtr> readJob(std::string_view content, std::string_view file,
         return p;
     };
     if (content.size() > mostJobBytes)
-        return placed({fmt::format("the job is over {} MB", mostJobBytes / 1024 / 1024),
+        return placed({worded("the job is over {} MB", mostJobBytes / 1024 / 1024),
                        "it can't be a job of this program"});
     Guard guard;
     if (!json::sax_parse(content, &guard)) {
@@ -358,7 +359,7 @@ Result<ProjectPtr> readJob(std::string_view content, std::string_view file,
             return placed(
                 {"the file is nested too deep for a job", "it can't be a job of this program"});
         case Guard::Why::count:
-            return placed({fmt::format("the file holds over {} values", mostValues),
+            return placed({worded("the file holds over {} values", mostValues),
                            "it can't be a job of this program"});
         case Guard::Why::number:
         case Guard::Why::form:

@@ -1,4 +1,5 @@
 // A piece of a job file, with its ties and how it hangs.
+#include "measure/texts.h"
 #include "project/job_fields.h"
 #include "scheme/surfaces.h"
 #include "scheme/tie_kind.h"
@@ -50,7 +51,7 @@ Tie readTie(const json& j, const std::string& where) {
     const auto word = f.text("tie", 40, true);
     const TieKind* kind = tieByWord(word);
     if (kind == nullptr)
-        f.fail(fmt::format("“tie” can't be “{}”", word), "a newer Mezzet may have written it");
+        f.fail(worded("“tie” can't be “{}”", word), "a newer Mezzet may have written it");
     t.kind = kind->kind;
     const auto has = [&](TieField field) { return kind->fields.has(field); };
     const Targets targets = kind->targets();
@@ -110,11 +111,11 @@ Footprint readFootprint(const json& j, const std::string& where, const Size& siz
     else if (form == "octagon")
         p.form = FootprintForm::octagon;
     else if (form != "rectangle")
-        f.fail(fmt::format("“{}” is no shape", form), "a newer Mezzet may have written it");
+        f.fail(worded("“{}” is no shape", form), "a newer Mezzet may have written it");
     const auto length = [&](const char* key) {
         const double v = f.number(key);
         if (v < 0)
-            f.fail(fmt::format("“{}” is under nothing", key));
+            f.fail(worded("“{}” is under nothing", key));
         return Length::millimetres(v);
     };
     if (f.has("corner"))
@@ -140,7 +141,7 @@ Hanging readHanging(const json& j, const std::string& where, const Hanging& usua
             return {};
         const double v = f.number(key);
         if (v < 0 || v > 20000)
-            f.fail(fmt::format("“{}” is no length of a piece", key));
+            f.fail(worded("“{}” is no length of a piece", key));
         return Length::millimetres(v);
     };
     h.drop = length("drop");
@@ -159,7 +160,7 @@ Hanging readHanging(const json& j, const std::string& where, const Hanging& usua
             return {};
         const double kg = f.number(key);
         if (kg < 0 || kg > 2000)
-            f.fail(fmt::format("“{}” is no weight a wall could hold", key));
+            f.fail(worded("“{}” is no weight a wall could hold", key));
         return Mass::kilograms(kg);
     };
     h.weight = mass("weight");
@@ -204,7 +205,7 @@ Piece readPiece(const json& j, const std::string& where, const Kit& kit, int ver
     const auto kind = f.text("kind", 80, true);
     p.kind = kit.byId(kind);
     if (!p.kind)
-        f.fail(fmt::format("the kit has no kind “{}”", kind),
+        f.fail(worded("the kit has no kind “{}”", kind),
                "add the kind to the kit, or take the piece out of the file");
     const auto& size = f.list("size", 3);
     if (size.size() != 3)
@@ -265,7 +266,7 @@ Piece readPiece(const json& j, const std::string& where, const Kit& kit, int ver
     }
     int n = 0;
     for (const auto& t : f.list("ties", mostTies))
-        p.ties.push_back(readTie(t, fmt::format("{}, tie {}", where, ++n)));
+        p.ties.push_back(readTie(t, worded("{}, tie {}", where, ++n)));
     if (f.has("otherwise")) {
         Fields o(f.need("otherwise"), where + ", “otherwise”");
         Stance other;
@@ -285,7 +286,7 @@ Piece readPiece(const json& j, const std::string& where, const Kit& kit, int ver
     }
     const auto yes = [&](const char* key) {
         if (!f.need(key).is_boolean())
-            f.fail(fmt::format("“{}” is neither true nor false", key));
+            f.fail(worded("“{}” is neither true nor false", key));
         return f.need(key).get<bool>();
     };
     if (f.has("onlyHere"))

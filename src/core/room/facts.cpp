@@ -1,8 +1,7 @@
 #include "room/facts.h"
 
 #include "geometry/polygon.h"
-
-#include <fmt/format.h>
+#include "measure/texts.h"
 
 #include <algorithm>
 #include <cmath>
@@ -264,16 +263,16 @@ std::vector<std::string> cautionsOf(const Room& room) {
         std::string wrong;
         const auto say = [&](bool bad, const char* what, Length l) {
             if (bad)
-                wrong += fmt::format("{}{} {}", wrong.empty() ? "" : ", ", what, write(l, n));
+                wrong += worded("{}{} {}", wrong.empty() ? "" : ", ", what, write(l, n));
         };
         // IRC R311.7.5.1, R311.7.5.2 and R311.7.1.
         say(f.riser > Length::inches(7.75), "riser", f.riser);
         say(f.going < Length::inches(10), "tread", f.going);
         say(f.depth < Length::inches(36), "width", f.depth);
         if (!wrong.empty())
-            out.push_back(fmt::format("The {} ({}) may not meet the stair code (IRC R311.7): ask "
-                                      "the local authority before changing anything near them.",
-                                      f.name(), wrong));
+            out.push_back(worded("The {} ({}) may not meet the stair code (IRC R311.7): ask "
+                                 "the local authority before changing anything near them.",
+                                 f.name(), wrong));
     }
     if (any([](const Fixture& f) {
             return f.kind == FixtureKind::outlet || f.kind == FixtureKind::lightSwitch ||
@@ -285,13 +284,13 @@ std::vector<std::string> cautionsOf(const Room& room) {
 }
 
 std::string writeArea(double mm2, Units u) {
-    return isMetric(u) ? fmt::format("{:.2f} m²", mm2 / 1e6)
-                       : fmt::format("{:.1f} sq ft", mm2 / (304.8 * 304.8));
+    return isMetric(u) ? worded("{:.2f} m²", mm2 / 1e6)
+                       : worded("{:.1f} sq ft", mm2 / (304.8 * 304.8));
 }
 
 std::string writeVolume(double mm3, Units u) {
-    return isMetric(u) ? fmt::format("{:.2f} m³", mm3 / 1e9)
-                       : fmt::format("{:.0f} cu ft", mm3 / (304.8 * 304.8 * 304.8));
+    return isMetric(u) ? worded("{:.2f} m³", mm3 / 1e9)
+                       : worded("{:.0f} cu ft", mm3 / (304.8 * 304.8 * 304.8));
 }
 
 std::vector<std::pair<std::string, std::string>> factLines(const RoomFacts& f, Notation n) {
@@ -303,10 +302,10 @@ std::vector<std::pair<std::string, std::string>> factLines(const RoomFacts& f, N
         {"perimeter", write(f.perimeter, n)},
         {"skirting", write(f.skirting, n)},
         {"volume", writeVolume(f.volume, n.units)}};
-    out.emplace_back("headroom", f.headroomLow == f.headroomHigh
-                                     ? write(f.headroomHigh, n)
-                                     : fmt::format("{} to {}", write(f.headroomLow, n),
-                                                   write(f.headroomHigh, n)));
+    out.emplace_back("headroom",
+                     f.headroomLow == f.headroomHigh
+                         ? write(f.headroomHigh, n)
+                         : worded("{} to {}", write(f.headroomLow, n), write(f.headroomHigh, n)));
     return out;
 }
 

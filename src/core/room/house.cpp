@@ -1,8 +1,7 @@
 #include "room/house.h"
 
 #include "measure/text.h"
-
-#include <fmt/format.h>
+#include "measure/texts.h"
 
 #include <algorithm>
 
@@ -44,10 +43,10 @@ House joinRooms(const std::vector<RoomPtr>& rooms, Length thickness) {
             const auto to = named(opening.leadsTo);
             if (!to || *to == r) {
                 if (rooms.size() > 1)
-                    house.notices.push_back(fmt::format("{} of {} leads to {}, which is no room "
-                                                        "of these notes",
-                                                        opening.name(), rooms[r]->name,
-                                                        opening.leadsTo));
+                    house.notices.push_back(worded("{} of {} leads to {}, which is no room "
+                                                   "of these notes",
+                                                   opening.name(), rooms[r]->name,
+                                                   opening.leadsTo));
                 continue;
             }
             Joint j{r, o, *to, {}, {}};
@@ -96,20 +95,20 @@ House joinRooms(const std::vector<RoomPtr>& rooms, Length thickness) {
         if (j.room > j.beyond)
             continue; // said once
         if (j.off > Length::inches(1))
-            house.notices.push_back(fmt::format("{} and {} don't meet at {} by {}: a wall between "
-                                                "is thicker than drawn, or a run is wrong",
-                                                rooms[j.room]->name, rooms[j.beyond]->name,
-                                                here.name(), write(j.off, n)));
+            house.notices.push_back(worded("{} and {} don't meet at {} by {}: a wall between "
+                                           "is thicker than drawn, or a run is wrong",
+                                           rooms[j.room]->name, rooms[j.beyond]->name, here.name(),
+                                           write(j.off, n)));
         if (abs(here.width - there.width) > Length::inches(0.5))
-            house.notices.push_back(fmt::format("{} of {} is {} wide, and {} on the other side",
-                                                here.name(), rooms[j.room]->name,
-                                                write(here.width, n), write(there.width, n)));
+            house.notices.push_back(worded("{} of {} is {} wide, and {} on the other side",
+                                           here.name(), rooms[j.room]->name, write(here.width, n),
+                                           write(there.width, n)));
     }
     for (std::size_t i = 1; i < rooms.size(); ++i)
         if (!house.places[i])
-            house.notices.push_back(fmt::format("{} is joined to no other room: say “leads to” on "
-                                                "a door of both",
-                                                rooms[i]->name));
+            house.notices.push_back(worded("{} is joined to no other room: say “leads to” on "
+                                           "a door of both",
+                                           rooms[i]->name));
     return house;
 }
 

@@ -1,8 +1,7 @@
 #include "room/room.h"
 
 #include "geometry/polygon.h"
-
-#include <fmt/format.h>
+#include "measure/texts.h"
 
 #include <algorithm>
 #include <numbers>
@@ -13,12 +12,12 @@ std::string Opening::name() const {
     const char* k = kind == OpeningKind::window ? "window"
                     : kind == OpeningKind::door ? "door"
                                                 : "opening";
-    return fmt::format("{} {}", k, number);
+    return worded("{} {}", k, number);
 }
 
 std::string Fixture::name() const {
     const char* k = kind == FixtureKind::chimney ? "chimney" : fixtureName(kind);
-    return number == 1 ? k : fmt::format("{} {}", k, number);
+    return number == 1 ? k : worded("{} {}", k, number);
 }
 
 bool Fixture::takesFloor() const {
@@ -154,10 +153,10 @@ public:
         auto& closure = room_->closure;
         // With corners unknown the runs alone can't gape: then the fit itself must be no worse than
         // a few times what the tools promise.
-        const bool unknown =
-            loosened_ ||
-            std::any_of(notes_.walls.begin(), notes_.walls.end(),
-                        [](const TapedWall& w) { return w.corner == CornerSure::unknown; });
+        const bool unknown = loosened_ || std::any_of(notes_.walls.begin(), notes_.walls.end(),
+                                                      [](const TapedWall& w) {
+                                                          return w.corner == CornerSure::unknown;
+                                                      });
         closure.closed =
             closure.closed && room_->fit.determined && (!unknown || room_->fit.unitWeight < 6);
         room_->closed = closure.closed;
@@ -188,7 +187,8 @@ public:
     }
 
 private:
-    /// How far a diagonal is from what right angles make it, when that is more than the tools allow.
+    /// How far a diagonal is from what right angles make it, when that is more than the tools
+    /// allow.
     [[nodiscard]] std::optional<std::pair<const TapedDiagonal*, Length>>
     offSquare(const Traverse& laid) const {
         std::optional<std::pair<const TapedDiagonal*, Length>> worst;
@@ -231,8 +231,8 @@ private:
         constexpr double good = 2.5;
         // Only where its lengths alone say more than its shape needs, which for so many corners are
         // twice as many less three: else a slip would pass for a crooked room.
-        const bool braced = notes_.walls.size() + notes_.diagonals.size() + 3 >
-                            2 * notes_.walls.size();
+        const bool braced =
+            notes_.walls.size() + notes_.diagonals.size() + 3 > 2 * notes_.walls.size();
         if (fitLoose.determined && fitLoose.redundancy > 0 && braced &&
             fitLoose.unitWeight < good && fitLoose.suspects.empty()) {
             loosened_ = true;
@@ -244,10 +244,10 @@ private:
             return {};
         const Notation shown{notes_.units, 16};
         const auto& [d, square] = *off;
-        return fmt::format("Diagonal {} to {} reads {}, and right angles make it {}: the room is "
-                           "out of square, or one of these is a slip. Tape the other diagonal.",
-                           wallName(d->from), wallName(d->to), write(d->run.value, shown),
-                           write(square, shown));
+        return worded("Diagonal {} to {} reads {}, and right angles make it {}: the room is "
+                      "out of square, or one of these is a slip. Tape the other diagonal.",
+                      wallName(d->from), wallName(d->to), write(d->run.value, shown),
+                      write(square, shown));
     }
     bool loosened_ = false;
 
@@ -267,9 +267,8 @@ private:
                 if (o.head().mm() <= h + 6.35 || o.reveal.value_or(Length{}) >= Length::inches(12))
                     continue;
                 const Notation n{room_->units, 16};
-                Problem p{fmt::format("the head of {}, {}, is above the sloping ceiling, {} there",
-                                      o.name(), write(o.head(), n),
-                                      write(Length::millimetres(h), n)),
+                Problem p{worded("the head of {}, {}, is above the sloping ceiling, {} there",
+                                 o.name(), write(o.head(), n), write(Length::millimetres(h), n)),
                           "check its heights and the slope; a dormer's window has a reveal of a "
                           "foot or more"};
                 p.line = o.place.line;
@@ -292,8 +291,8 @@ private:
         const auto& w = notes_.walls[wallAt(hit->second)];
         const auto& other = notes_.walls[wallAt(hit->first)];
         Problem p{w.name == other.name
-                      ? fmt::format("what goes back from wall {} runs through itself", w.name)
-                      : fmt::format("wall {} runs through wall {}", w.name, other.name),
+                      ? worded("what goes back from wall {} runs through itself", w.name)
+                      : worded("wall {} runs through wall {}", w.name, other.name),
                   ofEdge ? "check how deep its alcoves, bays and curves are"
                          : "check the corners: “corner out” turns the other way"};
         p.line = w.place.line;

@@ -2,8 +2,8 @@
 
 #include "files/whole_file.h"
 #include "measure/text.h"
+#include "measure/texts.h"
 
-#include <fmt/format.h>
 #include <nlohmann/json.hpp>
 
 #include <algorithm>
@@ -39,11 +39,11 @@ std::set<std::string> wordSet(std::string_view s) {
 std::string text(const json& j, const char* key, bool needed) {
     if (!j.contains(key)) {
         if (needed)
-            throw Fault{fmt::format("it has no “{}”", key), "add it"};
+            throw Fault{worded("it has no “{}”", key), "add it"};
         return {};
     }
     if (!j[key].is_string())
-        throw Fault{fmt::format("“{}” is not a text", key), "put it in quotes"};
+        throw Fault{worded("“{}” is not a text", key), "put it in quotes"};
     return j[key].get<std::string>();
 }
 
@@ -53,17 +53,17 @@ bounds(const json& j, const std::string& what, double unit) {
         if (v.is_null())
             return {};
         if (!v.is_number())
-            throw Fault{fmt::format("{} holds {}", what, v.dump()),
+            throw Fault{worded("{} holds {}", what, v.dump()),
                         "a band is [low, high], null for a side without a bound"};
         return v.get<double>() * unit;
     };
     if (!j.is_array() || j.size() != 2)
-        throw Fault{fmt::format("{} is no band", what),
+        throw Fault{worded("{} is no band", what),
                     "a band is [low, high], null for a side without a bound"};
     auto low = bound(j[0]);
     auto high = bound(j[1]);
     if (low && high && *low > *high)
-        throw Fault{fmt::format("{} ends before it begins", what), "put the lower bound first"};
+        throw Fault{worded("{} ends before it begins", what), "put the lower bound first"};
     return {low, high};
 }
 
@@ -77,13 +77,13 @@ Rule readRule(const json& j, double unit, const RuleBook& book, const RuleBook* 
         "numbers", "seenInPlan", "weight",   "note",     "instead"};
     for (const auto& item : j.items())
         if (known.count(item.key()) == 0)
-            throw Fault{fmt::format("it has a field “{}” that is not known", item.key()),
+            throw Fault{worded("it has a field “{}” that is not known", item.key()),
                         "take it out, or see docs/rules.md"};
     Rule r;
     const auto id = text(j, "id", true);
     const Rule* was = base != nullptr ? base->byId(id) : nullptr;
     if (base != nullptr && was == nullptr)
-        throw Fault{fmt::format("nothing measures a rule “{}”", id),
+        throw Fault{worded("nothing measures a rule “{}”", id),
                     "name a rule of the book; docs/rules.md has them"};
     if (was != nullptr)
         r = *was;
@@ -100,7 +100,7 @@ Rule readRule(const json& j, double unit, const RuleBook& book, const RuleBook* 
             throw Fault{"“instead” is not a group", "write it like {\"none\": \"…\"}"};
         for (const auto& [when, says] : j["instead"].items()) {
             if (!says.is_string())
-                throw Fault{fmt::format("what is said instead when “{}” is no text", when),
+                throw Fault{worded("what is said instead when “{}” is no text", when),
                             "write a sentence"};
             r.instead[when] = says.get<std::string>();
         }
@@ -126,7 +126,7 @@ Rule readRule(const json& j, double unit, const RuleBook& book, const RuleBook* 
     else if (q == "count")
         r.quantity = Quantity::count;
     else if (was == nullptr)
-        throw Fault{fmt::format("“{}” is no quantity", q), "use length, ratio or count"};
+        throw Fault{worded("“{}” is no quantity", q), "use length, ratio or count"};
     const double scale = r.quantity == Quantity::length ? unit : 1;
     const auto addBand = [&](const std::string& school, const json& b) {
         Band band;
@@ -144,7 +144,7 @@ Rule readRule(const json& j, double unit, const RuleBook& book, const RuleBook* 
             throw Fault{"“bands” is not a group", "write it like {\"low-and-close\": [12, 18]}"};
         for (const auto& [school, b] : j["bands"].items()) {
             if (book.schoolById(school) == nullptr)
-                throw Fault{fmt::format("there is no school “{}”", school),
+                throw Fault{worded("there is no school “{}”", school),
                             "name one of the book's schools"};
             addBand(school, b);
         }
@@ -156,10 +156,10 @@ Rule readRule(const json& j, double unit, const RuleBook& book, const RuleBook* 
             continue;
         for (const auto& [name, v] : j[key].items()) {
             if (!v.is_number())
-                throw Fault{fmt::format("the setting “{}” is not a number", name),
+                throw Fault{worded("the setting “{}” is not a number", name),
                             "write a bare number"};
             if (was != nullptr && was->settings.count(name) == 0)
-                throw Fault{fmt::format("the rule has no setting “{}”", name), "take it out"};
+                throw Fault{worded("the rule has no setting “{}”", name), "take it out"};
             r.settings[name] = v.get<double>() * factor;
             if (std::string_view(key) == "numbers")
                 r.plain.insert(name);
@@ -176,7 +176,7 @@ Habit readHabit(const json& j, double unit) {
     h.says = text(j, "says", true);
     h.source = text(j, "source", true);
     if (std::find(std::begin(habitIds), std::end(habitIds), h.id) == std::end(habitIds))
-        throw Fault{fmt::format("nothing asks for the habit “{}”", h.id), "take it out"};
+        throw Fault{worded("nothing asks for the habit “{}”", h.id), "take it out"};
     const auto [low, high] = bounds(j.value("between", json()), "“between”", unit);
     if (!low || !high)
         throw Fault{"“between” has no two bounds", "write it like [6, 12]"};
@@ -202,8 +202,8 @@ std::string Rule::filled(std::string s, Notation n) const {
         std::string said;
         for (auto at = s.find(mark); at != std::string::npos; at = s.find(mark, at + said.size())) {
             said = plain.count(name) == 0      ? words(Amount{Quantity::length, value}, n)
-                   : value > 0 && value < 0.02 ? fmt::format("1/{:.0f}", 1 / value)
-                                               : fmt::format("{:g}", value);
+                   : value > 0 && value < 0.02 ? worded("1/{:.0f}", 1 / value)
+                                               : worded("{:g}", value);
             s.replace(at, mark.size(), said);
         }
     }
@@ -273,7 +273,7 @@ Result<RuleBookPtr> read(std::string_view content, std::string_view file, const 
         for (const auto& s : j.value("schools", json::array())) {
             ++entry;
             School school{text(s, "id", true), text(s, "title", true), text(s, "says", true)};
-            const auto twice = fmt::format("the school “{}” is there twice", school.id);
+            const auto twice = worded("the school “{}” is there twice", school.id);
             put(book->schools, std::move(school), twice);
         }
         list = "rules";
@@ -281,7 +281,7 @@ Result<RuleBookPtr> read(std::string_view content, std::string_view file, const 
         for (const auto& r : j.value("rules", json::array())) {
             ++entry;
             auto rule = readRule(r, unit, *book, base);
-            const auto twice = fmt::format("the rule “{}” is there twice", rule.id);
+            const auto twice = worded("the rule “{}” is there twice", rule.id);
             put(book->rules, std::move(rule), twice);
         }
         list = "habits";
@@ -289,13 +289,13 @@ Result<RuleBookPtr> read(std::string_view content, std::string_view file, const 
         for (const auto& h : j.value("habits", json::array())) {
             ++entry;
             auto habit = readHabit(h, unit);
-            const auto twice = fmt::format("the habit “{}” is there twice", habit.id);
+            const auto twice = worded("the habit “{}” is there twice", habit.id);
             put(book->habits, std::move(habit), twice);
         }
     } catch (const Fault& f) {
-        return refuse(fmt::format("{}, entry {}: {}", list, entry, f.what), f.remedy);
+        return refuse(worded("{}, entry {}: {}", list, entry, f.what), f.remedy);
     } catch (const json::exception& e) {
-        return refuse(fmt::format("{}, entry {}: not what was expected", list, entry),
+        return refuse(worded("{}, entry {}: not what was expected", list, entry),
                       "see docs/rules.md");
     }
     if (book->schools.empty() || book->rules.empty())
@@ -382,9 +382,9 @@ std::string words(const Amount& a, Notation n) {
     case Quantity::length:
         return writeGap(a.length(), n);
     case Quantity::ratio:
-        return fmt::format("{:.0f} %", a.value * 100);
+        return worded("{:.0f} %", a.value * 100);
     case Quantity::count:
-        return fmt::format("{:.0f}", a.value);
+        return worded("{:.0f}", a.value);
     }
     return {};
 }

@@ -1,11 +1,10 @@
 #include "scheme/resolve.h"
 
 #include "measure/text.h"
+#include "measure/texts.h"
 #include "scheme/faces.h"
 #include "scheme/surfaces.h"
 #include "scheme/tie_kind.h"
-
-#include <fmt/format.h>
 
 #include <algorithm>
 
@@ -111,15 +110,14 @@ private:
         if (auto problem = noSuchSurface(p, say_.room, scheme()))
             return problem;
         if (p.on.isCarried())
-            if (auto problem =
-                    first(i, p.on.piece, fmt::format("{} is {}", p.name, words(p.on, say_))))
+            if (auto problem = first(i, p.on.piece, worded("{} is {}", p.name, words(p.on, say_))))
                 return problem;
         for (const Tie& t : p.ties) {
             for (const Target* x : {&t.of, &t.also})
                 if (x->is != Target::Is::none && !exists(*x, say_.room, scheme()))
                     return missing(p, *x);
             if (auto why = unsuited(t, p, say_.room, scheme()); !why.empty())
-                return Problem{fmt::format("{} can't be “{}”: {}", p.name, words(t, say_), why),
+                return Problem{worded("{} can't be “{}”: {}", p.name, words(t, say_), why),
                                "say it otherwise"};
             std::vector<int> needs = t.group;
             if (t.of.is == Target::Is::piece)
@@ -127,7 +125,7 @@ private:
             if (t.also.is == Target::Is::piece)
                 needs.push_back(t.also.piece);
             for (const int id : needs)
-                if (auto problem = first(i, id, fmt::format("{} is {}", p.name, words(t, say_))))
+                if (auto problem = first(i, id, worded("{} is {}", p.name, words(t, say_))))
                     return problem;
         }
         place(i);
@@ -139,7 +137,7 @@ private:
     std::optional<Problem> first(std::size_t i, int id, std::string link) {
         const auto k = indexOf(id);
         if (!k)
-            return Problem{fmt::format("{} is tied to a piece that is not there", pieceAt(i).name),
+            return Problem{worded("{} is tied to a piece that is not there", pieceAt(i).name),
                            "tie it to something else"};
         if (state_[*k] == State::done)
             return {};
@@ -153,7 +151,7 @@ private:
     }
 
     Problem missing(const Piece& p, const Target& target) const {
-        return {fmt::format("{} is tied to {}, which is not there", p.name, words(target, say_)),
+        return {worded("{} is tied to {}, which is not there", p.name, words(target, say_)),
                 "tie it to something else"};
     }
 
@@ -170,14 +168,14 @@ private:
         std::string text;
         for (const auto& s : part)
             text += (text.empty() ? "" : ", ") + s;
-        return {fmt::format("these ties go round in a loop: {}", text),
+        return {worded("these ties go round in a loop: {}", text),
                 "tie one of them to a wall, or free it first"};
     }
 
     void overTied(const Piece& p, const Tie& first, const Tie& second, const char* what) {
         scene_->overTied.push_back(
-            {p.id, Problem{fmt::format("{} can't be both “{}” and “{}”: each fixes {}", p.name,
-                                       words(first, say_), words(second, say_), what),
+            {p.id, Problem{worded("{} can't be both “{}” and “{}”: each fixes {}", p.name,
+                                  words(first, say_), words(second, say_), what),
                            "say one of them"}});
     }
 

@@ -1,9 +1,8 @@
 #include "scheme/surfaces.h"
 
 #include "measure/text.h"
+#include "measure/texts.h"
 #include "scheme/on_wall.h"
-
-#include <fmt/format.h>
 
 #include <algorithm>
 #include <cmath>
@@ -198,7 +197,7 @@ std::optional<Problem> noSuchSurface(const Piece& p, const Room& room, const Sch
         if (p.wall() >= 0 && p.wall() < static_cast<int>(room.walls.size()))
             return {};
         return Problem{
-            fmt::format("{} hangs on wall {}, which is not there", p.name, wallName(p.wall())),
+            worded("{} hangs on wall {}, which is not there", p.name, wallName(p.wall())),
             "hang it on another wall, or remove it, first"};
     case SurfaceId::Is::opening:
     case SurfaceId::Is::top:
@@ -206,25 +205,24 @@ std::optional<Problem> noSuchSurface(const Piece& p, const Room& room, const Sch
     }
     const Piece* carrier = scheme.byId(p.on.piece);
     if (carrier == nullptr)
-        return Problem{fmt::format("what {} stands on is not there", p.name),
+        return Problem{worded("what {} stands on is not there", p.name),
                        "put it on something else"};
     if (carrier->id == p.id)
-        return Problem{fmt::format("{} can't stand on itself", p.name), "put it on something else"};
+        return Problem{worded("{} can't stand on itself", p.name), "put it on something else"};
     if (p.on.is == SurfaceId::Is::top) {
         if (carrier->kind->hasTop())
             return {};
-        return Problem{fmt::format("nothing stands on {}", carrier->name),
+        return Problem{worded("nothing stands on {}", carrier->name),
                        "put it on a table, a chest or a shelf"};
     }
     const int count = carrier->kind->openings.count();
     if (p.on.index >= 1 && p.on.index <= count)
         return {};
     if (count == 0)
-        return Problem{fmt::format("{} has no openings", carrier->name),
+        return Problem{worded("{} has no openings", carrier->name),
                        "name a piece with shelves, or put it on top"};
-    return Problem{fmt::format("{} has {}, and no opening {}", carrier->name,
-                               count == 1 ? "one opening" : fmt::format("{} openings", count),
-                               p.on.index),
+    return Problem{worded("{} has {}, and no opening {}", carrier->name,
+                          count == 1 ? "one opening" : worded("{} openings", count), p.on.index),
                    "they are counted from the left, row by row from the foot"};
 }
 

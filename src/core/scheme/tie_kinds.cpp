@@ -1,10 +1,9 @@
 // The table of ties, and what goes by it for all of them.
 #include "measure/text.h"
+#include "measure/texts.h"
 #include "scheme/on_wall.h"
 #include "scheme/surfaces.h"
 #include "scheme/tie_kind.h"
-
-#include <fmt/format.h>
 
 #include <algorithm>
 
@@ -167,9 +166,9 @@ std::string outOfPlan(const Tie& t, const Piece& p, const Scheme& scheme) {
         if (other == nullptr || (hangsDown && t.fixesDrop()) || other->on.isCeiling() ||
             seenFromAbove(*other, scheme))
             continue;
-        return fmt::format("{} can't be tied to one {}",
-                           hangsDown ? "a piece under the ceiling" : "a piece on the floor",
-                           other->onWall() ? "on a wall" : "in an opening or on a ledge");
+        return worded("{} can't be tied to one {}",
+                      hangsDown ? "a piece under the ceiling" : "a piece on the floor",
+                      other->onWall() ? "on a wall" : "in an opening or on a ledge");
     }
     return {};
 }
@@ -228,7 +227,7 @@ std::string offTheWall(const Tie& t, const Piece& p, const Room& room, const Sch
     // A height is told of anything that has one, wherever it is.
     const bool across = t.fixesAcross() && !t.fixesHeight();
     if (across && (!here(t.of) || !here(t.also)))
-        return fmt::format("that is not on wall {}, where it hangs", wallName(p.wall()));
+        return worded("that is not on wall {}, where it hangs", wallName(p.wall()));
     for (const Target* x : {&t.of, &t.also})
         if (isRail(x->is) && !railHeight(room, x->is))
             return "the room has no such rail";
@@ -246,10 +245,10 @@ std::string unsuited(const Tie& t, const Piece& p, const Room& room, const Schem
                                            : "a piece on a top or a shelf";
     if (!said) {
         if (kind.board && !kind.floor)
-            return p.onWall() ? fmt::format("{} can't be so", where)
+            return p.onWall() ? worded("{} can't be so", where)
                               : std::string("only a piece on a top or a shelf can be so");
         return p.on.isFloor() ? std::string("only a piece on a wall can be so")
-                              : fmt::format("{} can't be so", where);
+                              : worded("{} can't be so", where);
     }
     if (p.onWall())
         if (auto why = offTheWall(t, p, room, scheme); !why.empty())
@@ -257,11 +256,11 @@ std::string unsuited(const Tie& t, const Piece& p, const Room& room, const Schem
     if (!said->of.has(t.of.is)) {
         if (said->otherwise != nullptr)
             return said->otherwise;
-        return t.of.is == Target::Is::none ? fmt::format("{} can't be so", where)
-                                           : fmt::format("{} can't be tied to that", where);
+        return t.of.is == Target::Is::none ? worded("{} can't be so", where)
+                                           : worded("{} can't be tied to that", where);
     }
     if (t.also.is != Target::Is::none && !said->of.has(t.also.is))
-        return fmt::format("{} can't be tied to that", where);
+        return worded("{} can't be tied to that", where);
     auto why = p.on.isCarried()                     ? offTheBoard(t, p, scheme)
                : p.on.isFloor() || p.on.isCeiling() ? outOfPlan(t, p, scheme)
                                                     : std::string();

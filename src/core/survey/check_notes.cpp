@@ -1,4 +1,5 @@
 // What a reader of single lines can't see: whether all that was taped fits its wall and its room.
+#include "measure/texts.h"
 #include "survey/read_features.h"
 
 #include <algorithm>
@@ -55,7 +56,7 @@ private:
 
     void known(int wall, NotePlace place) {
         if (wall >= static_cast<int>(notes_.walls.size()))
-            say({fmt::format("there is no wall {}", wallName(wall)),
+            say({worded("there is no wall {}", wallName(wall)),
                  "name a wall of this room, or tape it first"},
                 place);
     }
@@ -63,7 +64,7 @@ private:
     void diagonal(const TapedDiagonal& d) {
         for (const int i : {d.from, d.to})
             if (i >= static_cast<int>(notes_.walls.size()))
-                say({fmt::format("there is no wall {}", wallName(i)),
+                say({worded("there is no wall {}", wallName(i)),
                      "a corner is named by the wall that begins there"},
                     d.place);
     }
@@ -71,8 +72,8 @@ private:
     void slope(const Slope& s) {
         known(s.wall, s.place);
         if (s.knee >= notes_.ceiling.height)
-            say({fmt::format("the knee of {} is as high as the ceiling, {}", write(s.knee, shown_),
-                             write(notes_.ceiling.height, shown_)),
+            say({worded("the knee of {} is as high as the ceiling, {}", write(s.knee, shown_),
+                        write(notes_.ceiling.height, shown_)),
                  "check both heights"},
                 s.place);
     }
@@ -85,16 +86,16 @@ private:
             const Length off = abs(sum - w.run.value);
             // A foot wrong is for the adjustment to find; more than that is another wall.
             if (off > std::max(Length::feet(4), w.run.value * 0.25))
-                say({fmt::format("the parts of wall {} make {}, and the wall is {}", w.name,
-                                 write(sum, shown_), write(w.run.value, shown_)),
+                say({worded("the parts of wall {} make {}, and the wall is {}", w.name,
+                            write(sum, shown_), write(w.run.value, shown_)),
                      "check where this is and how wide"},
                     place);
         } else if (left < -slack || left + width > w.run.value + slack) {
             const Length offset = at.left ? at.left->value : at.right->value;
-            say({fmt::format("this {} runs past the end of wall {}: {} and {} make {}, and the "
-                             "wall is {}",
-                             name, w.name, write(offset, shown_), write(width, shown_),
-                             write(offset + width, shown_), write(w.run.value, shown_)),
+            say({worded("this {} runs past the end of wall {}: {} and {} make {}, and the "
+                        "wall is {}",
+                        name, w.name, write(offset, shown_), write(width, shown_),
+                        write(offset + width, shown_), write(w.run.value, shown_)),
                  "check its place, its width and the wall"},
                 place);
         }
@@ -109,7 +110,7 @@ private:
                                                              : "opening";
             holes.push_back(span(w, o.at, o.width.value, name, o.place));
             if (o.sill + o.height > notes_.ceiling.height + slack)
-                say({fmt::format("the head of this {} is above the ceiling", name),
+                say({worded("the head of this {} is above the ceiling", name),
                      "check the sill, its height and the ceiling"},
                     o.place);
         }
@@ -123,7 +124,7 @@ private:
         for (const auto& f : w.fixtures) {
             auto s = span(w, f.at, f.width.value, fixtureName(f.kind), f.place);
             if (f.up + f.height > notes_.ceiling.height + slack)
-                say({fmt::format("this {} reaches above the ceiling", fixtureName(f.kind)),
+                say({worded("this {} reaches above the ceiling", fixtureName(f.kind)),
                      "check its heights and the ceiling"},
                     f.place);
             if (f.kind == FixtureKind::chimney || f.kind == FixtureKind::fireplace)
@@ -136,8 +137,8 @@ private:
         if (w.studs)
             for (const Length s : w.studs->each)
                 if (s > w.run.value)
-                    say({fmt::format("a stud at {} lies past the end of wall {}, {} long",
-                                     write(s, shown_), w.name, write(w.run.value, shown_)),
+                    say({worded("a stud at {} lies past the end of wall {}, {} long",
+                                write(s, shown_), w.name, write(w.run.value, shown_)),
                          "check the figure"},
                         w.place);
     }
@@ -148,8 +149,8 @@ private:
                 const auto over = std::min(spans[i].right, spans[j].right) -
                                   std::max(spans[i].left, spans[j].left);
                 if (over > slack)
-                    say({fmt::format("this {} lies over the {} of line {}", spans[i].name,
-                                     spans[j].name, spans[j].place.line),
+                    say({worded("this {} lies over the {} of line {}", spans[i].name, spans[j].name,
+                                spans[j].place.line),
                          "check where each starts and how wide it is"},
                         spans[i].place);
             }

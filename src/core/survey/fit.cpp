@@ -1,9 +1,8 @@
 #include "survey/fit.h"
 
 #include "geometry/polygon.h"
+#include "measure/texts.h"
 #include "survey/slip.h"
-
-#include <fmt/format.h>
 
 #include <algorithm>
 #include <numbers>
@@ -125,7 +124,7 @@ private:
         item.wall = i;
         item.assumed = w.corner == CornerSure::assumed;
         item.place = w.cornerPlace;
-        item.name = fmt::format("the corner of {} and {}", w.name, wallName((i + 1) % n_));
+        item.name = worded("the corner of {} and {}", w.name, wallName((i + 1) % n_));
         const auto& k = notes_.weights;
         const Angle sigma = w.corner == CornerSure::assumed    ? k.assumed
                             : w.corner == CornerSure::measured ? k.measured
@@ -142,7 +141,7 @@ private:
         item.is = FitItem::Is::parts;
         item.wall = wall;
         item.place = place;
-        item.name = fmt::format("the parts along wall {}", wallName(wall));
+        item.name = worded("the parts along wall {}", wallName(wall));
         item.made = {*at.left, width, *at.right};
         double sum = 0, variance = 0;
         for (const auto& t : item.made) {
@@ -162,7 +161,7 @@ private:
             item.wall = d.from;
             item.other = d.to;
             item.place = d.place;
-            item.name = fmt::format("diagonal {} to {}", wallName(d.from), wallName(d.to));
+            item.name = worded("diagonal {} to {}", wallName(d.from), wallName(d.to));
             item.made = {d.run};
             add(item, {Kind::distance, d.from, d.to, 0, d.run.value.mm(),
                        notes_.weights.of(d.run.tool).of(d.run.value).mm()});
@@ -206,7 +205,7 @@ private:
                 item.wall = from.wall;
                 item.other = static_cast<int>(k);
                 item.place = from.place;
-                item.name = fmt::format("the column's distance from wall {}", wallName(from.wall));
+                item.name = worded("the column's distance from wall {}", wallName(from.wall));
                 item.made = {from.away};
                 add(item, {Kind::offset, from.wall, (from.wall + 1) % n_, point,
                            from.away.value.mm() + halfToward(c, from.wall),
@@ -219,7 +218,7 @@ private:
 
     struct Tried {
         int item;
-        double drop; ///< of the sum of squares without it
+        double drop;              ///< of the sum of squares without it
         std::vector<Vec2> points; ///< without it; empty when they were not worked out
         Suspect suspect;
     };
@@ -251,7 +250,7 @@ private:
                 const Length partLikely = part.value + Length::millimetres(s.likely - it.observed);
                 s.slip = slipWords(part, partLikely, near, notes_.units);
                 if (!s.slip.empty() && it.made.size() > 1)
-                    s.slip = fmt::format("{} in the {}", s.slip, write(part.value, shown_));
+                    s.slip = worded("{} in the {}", s.slip, write(part.value, shown_));
             }
         }
         return s;
@@ -262,19 +261,18 @@ private:
         auto name = it.name;
         name[0] = static_cast<char>(std::toupper(static_cast<unsigned char>(name[0])));
         if (it.angular()) {
-            s.words = it.assumed
-                          ? fmt::format("{} is not square: the rest say {:.1f}°", name, s.likely)
-                          : fmt::format("{} was written {:g}°, and the rest say {:.1f}°", name,
-                                        it.observed, s.likely);
+            s.words = it.assumed ? worded("{} is not square: the rest say {:.1f}°", name, s.likely)
+                                 : worded("{} was written {:g}°, and the rest say {:.1f}°", name,
+                                          it.observed, s.likely);
         } else {
             const auto l = [&](double mm) { return write(Length::millimetres(mm), shown_); };
             s.words =
-                fmt::format("{} {} {}, and the rest say {}", name,
-                            it.made.size() > 1 ? "make" : "was taped", l(it.observed), l(s.likely));
+                worded("{} {} {}, and the rest say {}", name,
+                       it.made.size() > 1 ? "make" : "was taped", l(it.observed), l(s.likely));
         }
         if (!s.slip.empty())
             s.words += ": " + s.slip;
-        s.words += fmt::format(" (line {})", it.place.line);
+        s.words += worded(" (line {})", it.place.line);
     }
 
     /// Corners as if one run had been misread: it takes what closes the room best, the rest stands.
@@ -338,7 +336,9 @@ private:
                                 std::find(closers.begin(), closers.end(), i) != closers.end();
             if (!lost && worked >= mostWorked && !closer) {
                 if (net_.share[k] > 1e-3)
-                    out.push_back({i, net_.standardised[k] * net_.standardised[k], {},
+                    out.push_back({i,
+                                   net_.standardised[k] * net_.standardised[k],
+                                   {},
                                    suspectOf(i, net_.standardised[k] * net_.standardised[k],
                                              net_.residuals[k] / net_.share[k])});
                 continue;
@@ -452,13 +452,12 @@ private:
             s.likely = g.degrees;
             s.standardised = (g.degrees - it.observed) / it.sigma;
             s.slip = angleSlipWords(it.observed, g.degrees, 1.0);
-            s.words =
-                fmt::format("With the corner of {} and {} {}, the room would close (line {})",
-                            w.name, wallName((g.wall + 1) % n_),
-                            std::abs(g.degrees - 270) < 1e-6  ? "“out”"
-                            : std::abs(g.degrees - 90) < 1e-6 ? "a plain right angle"
-                                                              : fmt::format("{:.4g}°", g.degrees),
-                            w.cornerPlace.line);
+            s.words = worded("With the corner of {} and {} {}, the room would close (line {})",
+                             w.name, wallName((g.wall + 1) % n_),
+                             std::abs(g.degrees - 270) < 1e-6  ? "“out”"
+                             : std::abs(g.degrees - 90) < 1e-6 ? "a plain right angle"
+                                                               : worded("{:.4g}°", g.degrees),
+                             w.cornerPlace.line);
             out_.suspects.push_back(s);
         }
         if (!out_.suspects.empty())
@@ -503,8 +502,7 @@ private:
         double best = now;
         for (int a = 0; a < n_; ++a) {
             for (int b = a + 2; b < n_; ++b) {
-                if ((a == 0 && b == n_ - 1) ||
-                    (n_ > manyCorners && !isLeast(a) && !isLeast(b)))
+                if ((a == 0 && b == n_ - 1) || (n_ > manyCorners && !isLeast(a) && !isLeast(b)))
                     continue;
                 const bool taped = std::any_of(
                     notes_.diagonals.begin(), notes_.diagonals.end(), [&](const TapedDiagonal& d) {
@@ -530,13 +528,12 @@ private:
         if (!out_.next)
             return;
         auto& m = *out_.next;
-        m.words =
-            net_.determined
-                ? fmt::format("One more would help most: diagonal {} to {}, about {}; the "
-                              "least sure corner goes from ±{} to ±{}.",
-                              wallName(m.from), wallName(m.to), write(m.expected, shown_),
-                              write(m.worstBefore, shown_), write(m.worstAfter, shown_))
-                : fmt::format("Measure diagonal {} to {} next.", wallName(m.from), wallName(m.to));
+        m.words = net_.determined
+                      ? worded("One more would help most: diagonal {} to {}, about {}; the "
+                               "least sure corner goes from ±{} to ±{}.",
+                               wallName(m.from), wallName(m.to), write(m.expected, shown_),
+                               write(m.worstBefore, shown_), write(m.worstAfter, shown_))
+                      : worded("Measure diagonal {} to {} next.", wallName(m.from), wallName(m.to));
     }
 
     /// Corners that nothing holds: a loose guess at each shows what would hold them best.
@@ -572,9 +569,8 @@ private:
                          : first.words + ". Measure it again.";
         if (!clear && out_.suspects.size() > 1 &&
             std::abs(out_.suspects[1].standardised) > std::abs(first.standardised) * 0.95)
-            out_.words =
-                fmt::format("{}; or {}. Measure both again.", first.words,
-                            out_.items[static_cast<std::size_t>(out_.suspects[1].item)].name);
+            out_.words = worded("{}; or {}. Measure both again.", first.words,
+                                out_.items[static_cast<std::size_t>(out_.suspects[1].item)].name);
     }
 
     const TapeNotes& notes_;

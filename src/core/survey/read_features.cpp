@@ -1,5 +1,6 @@
 #include "survey/read_features.h"
 
+#include "measure/texts.h"
 #include "survey/note_parts.h"
 
 namespace mezzet {
@@ -8,14 +9,14 @@ namespace {
 
 void needPlace(NoteLine& line, const TapedPlace& at, std::string_view thing) {
     if (!at.given())
-        line.failAhead(fmt::format("this {} has no place on its wall", thing),
+        line.failAhead(worded("this {} has no place on its wall", thing),
                        "add how far from left or from right it starts");
 }
 
 void needSize(NoteLine& line, Length l, std::string_view thing, std::string_view figure,
               std::string_view remedy) {
     if (l <= Length{})
-        line.failAhead(fmt::format("this {} has no {}", thing, figure), std::string(remedy));
+        line.failAhead(worded("this {} has no {}", thing, figure), std::string(remedy));
 }
 
 int wallNamed(NoteLine& line, std::string_view example) {
@@ -36,8 +37,8 @@ void readOpening(NoteLine& line, NotePlace place, const std::string& word, Tool 
              : word == "door" ? OpeningKind::door
                               : OpeningKind::opening;
     if (line.done())
-        line.failHere(fmt::format("this {} has no measurements", word),
-                      fmt::format("write it like: {} 2' 0\" from left, 32 wide, 80 high", word));
+        line.failHere(worded("this {} has no measurements", word),
+                      worded("write it like: {} 2' 0\" from left, 32 wide, 80 high", word));
     std::optional<Length> head;
     NoteParts parts(line, word, tool);
     parts.place(o.at)
@@ -100,7 +101,7 @@ void readOpening(NoteLine& line, NotePlace place, const std::string& word, Tool 
         o.sillTaped = head.has_value();
     }
     if (o.height <= Length{} || o.sill < Length{})
-        line.failAhead(fmt::format("the heights of this {} don't go together", word),
+        line.failAhead(worded("the heights of this {} don't go together", word),
                        "sill plus height gives the head");
     wall.openings.push_back(o);
 }
@@ -190,9 +191,9 @@ void settle(NoteLine& line, TapedFixture& f) {
     case FixtureKind::chimney:
     case FixtureKind::fireplace:
         if (f.width.value <= Length{} || f.depth <= Length{})
-            line.failAhead(fmt::format("a {} needs its place, width and depth", thing),
-                           fmt::format("write it like: {} 4' 6\" from left, 56 wide, 14 deep",
-                                       f.kind == FixtureKind::chimney ? "chimney" : "fireplace"));
+            line.failAhead(worded("a {} needs its place, width and depth", thing),
+                           worded("write it like: {} 4' 6\" from left, 56 wide, 14 deep",
+                                  f.kind == FixtureKind::chimney ? "chimney" : "fireplace"));
         break;
     case FixtureKind::radiator:
         if (f.depth <= Length{})
@@ -345,7 +346,7 @@ void readStuds(NoteLine& line, TapedWall& wall) {
             line.take({"centre", "center"});
         }
         if (!line.done() && !line.comma())
-            line.failAhead(fmt::format("“{}” doesn't follow here", line.ahead()),
+            line.failAhead(worded("“{}” doesn't follow here", line.ahead()),
                            "put a comma between the parts");
     }
     if (!given || s.spacing <= Length::inches(4))
@@ -359,9 +360,9 @@ void readCeiling(NoteLine& line, NotePlace place, TapeNotes& notes) {
     const auto h = line.length("the ceiling height", false);
     auto& c = notes.ceiling;
     if (c.taped && abs(h - c.height) > quiet)
-        line.failHere(fmt::format("the ceiling height is given twice, and differently: line {} "
-                                  "says {}",
-                                  c.place.line, write(c.height, {notes.units, 16})),
+        line.failHere(worded("the ceiling height is given twice, and differently: line {} "
+                             "says {}",
+                             c.place.line, write(c.height, {notes.units, 16})),
                       "keep one; a ceiling that slopes has “slope wall B, knee 4', full at 6'”");
     if (h < Length::inches(48))
         line.failHere("a ceiling under 4' can't be meant", "check the figure and its unit");
@@ -382,8 +383,8 @@ void readSlope(NoteLine& line, NotePlace place, TapeNotes& notes) {
                        "add how far out from the wall, like: full at 6' 0\"");
     for (const auto& other : notes.ceiling.slopes)
         if (other.wall == s.wall)
-            line.failHere(fmt::format("wall {} has a slope already, on line {}", wallName(s.wall),
-                                      other.place.line),
+            line.failHere(worded("wall {} has a slope already, on line {}", wallName(s.wall),
+                                 other.place.line),
                           "keep one");
     notes.ceiling.slopes.push_back(s);
 }

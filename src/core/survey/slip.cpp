@@ -1,6 +1,5 @@
 #include "survey/slip.h"
-
-#include <fmt/format.h>
+#include "measure/texts.h"
 
 #include <algorithm>
 #include <cctype>
@@ -35,7 +34,7 @@ void figureSlips(std::vector<Candidate>& out, const std::string& written, Units 
             auto text = written;
             std::swap(text[i], text[k]);
             rewritten(out, text, bare,
-                      fmt::format("the figures {} and {} swapped", written[i], written[k]));
+                      worded("the figures {} and {} swapped", written[i], written[k]));
         }
         constexpr std::pair<char, char> alike[] = {{'6', '9'}, {'9', '6'}, {'1', '7'},
                                                    {'7', '1'}, {'3', '8'}, {'8', '3'}};
@@ -44,7 +43,7 @@ void figureSlips(std::vector<Candidate>& out, const std::string& written, Units 
                 continue;
             auto text = written;
             text[i] = meant;
-            rewritten(out, text, bare, fmt::format("a {} read as a {}", meant, seen));
+            rewritten(out, text, bare, worded("a {} read as a {}", meant, seen));
         }
     }
     // A whole number swapped with the next: 5' 7" for 7' 5".
@@ -124,14 +123,14 @@ std::string angleSlipWords(double written, double likely, double within) {
         return written < 180 ? "it is an outside corner" : "it is an inside corner";
     if (std::abs(likely - (180 - written)) <= within)
         return "the angle was read from the wrong side";
-    auto text = fmt::format("{:g}", written);
+    auto text = worded("{:g}", written);
     for (std::size_t i = 0; i < text.size(); ++i) {
         for (std::size_t k = i + 1; k < text.size(); ++k) {
             auto other = text;
             std::swap(other[i], other[k]);
             if (isFigure(text[i]) && isFigure(text[k]) &&
                 std::abs(std::stod(other) - likely) <= within)
-                return fmt::format("the figures {} and {} swapped", text[i], text[k]);
+                return worded("the figures {} and {} swapped", text[i], text[k]);
         }
     }
     return {};

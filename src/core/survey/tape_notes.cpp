@@ -1,9 +1,8 @@
 #include "survey/tape_notes.h"
 
 #include "measure/text.h"
+#include "measure/texts.h"
 #include "survey/read_features.h"
-
-#include <fmt/format.h>
 
 #include <algorithm>
 #include <cctype>
@@ -26,12 +25,9 @@ public:
             return static_cast<unsigned char>(c) < ' ' && c != '\t';
         });
         if (unseen != text.end())
-            throw NoteFault{{"there is a character here that can't be seen",
-                             "type the line anew",
-                             std::string(file_),
-                             number,
-                             static_cast<int>(characterCount({text.begin(), unseen})) + 1,
-                             1}};
+            throw NoteFault{{"there is a character here that can't be seen", "type the line anew",
+                             std::string(file_), number,
+                             static_cast<int>(characterCount({text.begin(), unseen})) + 1, 1}};
         if (const auto hash = text.find('#'); hash != std::string_view::npos)
             text = text.substr(0, hash);
         NoteLine line(text, number, room().units, file_);
@@ -51,7 +47,7 @@ public:
             unknown(line, w);
         it->second(*this, line, place, w);
         if (!line.done())
-            line.failAhead(fmt::format("“{}” is left over at the end of the line", line.ahead()),
+            line.failAhead(worded("“{}” is left over at the end of the line", line.ahead()),
                            "take it out, or put a comma before it");
     }
 
@@ -185,8 +181,8 @@ private:
         for (const auto& k : words())
             known.insert(known.end(), k.first.begin(), k.first.end());
         const auto near = nearestWord(w, known);
-        line.failHere(fmt::format("“{}” is not a word of tape notes", w),
-                      near ? fmt::format("did you mean “{}”?", *near)
+        line.failHere(worded("“{}” is not a word of tape notes", w),
+                      near ? worded("did you mean “{}”?", *near)
                            : "a line begins with room, ceiling, wall, corner, diagonal, or with "
                              "what stands on the wall, like window or door");
     }
@@ -201,11 +197,11 @@ private:
             line.failHere("the name is too long", "use at most 80 characters");
         for (std::size_t i = 0; i + 1 < rooms_.size() + (room().walls.empty() ? 0 : 1); ++i)
             if (foldCase(rooms_[i].name) == foldCase(n))
-                line.failHere(fmt::format("there is a room {} already", rooms_[i].name),
+                line.failHere(worded("there is a room {} already", rooms_[i].name),
                               "rooms of one job have names of their own");
         if (!room().walls.empty()) {
             if (rooms_.size() >= mostRooms)
-                line.failHere(fmt::format("the job has more than {} rooms", mostRooms),
+                line.failHere(worded("the job has more than {} rooms", mostRooms),
                               "make another job of it");
             TapeNotes next;
             next.units = room().units;
@@ -223,8 +219,7 @@ private:
         const auto w = line.restOfLine();
         const auto u = readUnits(w);
         if (!u)
-            line.failHere(fmt::format("“{}” is no unit I know", w),
-                          "use feet, inches, mm, cm or m");
+            line.failHere(worded("“{}” is no unit I know", w), "use feet, inches, mm, cm or m");
         if (!room().walls.empty())
             line.failHere("the units come after the first wall", "put them above it");
         room().units = *u;
@@ -285,9 +280,9 @@ private:
         const auto h = line.length(what, false);
         line.take({"high", "up", "deep"});
         if (out && abs(*out - h) > quiet)
-            line.failHere(fmt::format("{} is given twice, and differently", what), "keep one");
+            line.failHere(worded("{} is given twice, and differently", what), "keep one");
         if (h >= room().ceiling.height)
-            line.failHere(fmt::format("{} is as high as the ceiling", what),
+            line.failHere(worded("{} is as high as the ceiling", what),
                           "check the figure and its unit");
         out = h;
     }
@@ -306,17 +301,17 @@ private:
         const auto wanted = wallName(static_cast<int>(walls.size()));
         const auto index = wallIndex(name);
         if (!index)
-            line.failHere(fmt::format("“{}” is no wall letter", name),
-                          fmt::format("this wall is {}", wanted));
+            line.failHere(worded("“{}” is no wall letter", name),
+                          worded("this wall is {}", wanted));
         if (*index != static_cast<int>(walls.size()))
             line.failHere(
-                fmt::format("wall {} comes here", wallName(*index)),
-                fmt::format("walls are taken in turn to the right, and this one is {}", wanted));
+                worded("wall {} comes here", wallName(*index)),
+                worded("walls are taken in turn to the right, and this one is {}", wanted));
         if (walls.size() >= mostWalls)
             line.failHere("the room has more than 200 walls", "split it into rooms");
         TapedWall w;
         w.name = wanted;
-        w.run = line.taped(fmt::format("wall {}", wanted), tool_, false);
+        w.run = line.taped(worded("wall {}", wanted), tool_, false);
         by(line, w.run.tool);
         w.place = place;
         w.cornerPlace = place;
@@ -332,7 +327,7 @@ private:
 
     TapedWall& current(NoteLine& line, std::string_view what) {
         if (room().walls.empty())
-            line.failHere(fmt::format("this {} comes before any wall", what),
+            line.failHere(worded("this {} comes before any wall", what),
                           "write the wall first, like: wall A 15' 0\"");
         return room().walls.back();
     }
@@ -340,9 +335,9 @@ private:
     void corner(NoteLine& line, NotePlace place) {
         auto& w = current(line, "corner");
         if (cornerGiven_)
-            line.failHere("this corner is given twice",
-                          fmt::format("the next wall is {}",
-                                      wallName(static_cast<int>(room().walls.size()))));
+            line.failHere(
+                "this corner is given twice",
+                worded("the next wall is {}", wallName(static_cast<int>(room().walls.size()))));
         cornerGiven_ = true;
         w.cornerPlace = place;
         if (line.done() || line.take({"right", "in", "inside", "square"}))
@@ -361,7 +356,7 @@ private:
         const double a = line.number("the corner");
         line.take({"degrees", "degree", "deg", "°"});
         if (a < 5 || a > 355)
-            line.failHere(fmt::format("{:g}° is no corner of a room", a),
+            line.failHere(worded("{:g}° is no corner of a room", a),
                           "give the inside angle, like corner 135; an outside corner is over 180, "
                           "or “corner out”");
         w.insideAngle = Angle::degrees(a);
@@ -390,7 +385,7 @@ private:
         const auto i = wallIndex(w);
         if (!i)
             line.failHere(
-                fmt::format("“{}” is no corner", w),
+                worded("“{}” is no corner", w),
                 "a corner is named by the wall that begins there, like: diagonal A to D 23' 6\"");
         return *i;
     }
@@ -464,7 +459,7 @@ std::optional<int> wallIndex(std::string_view name) {
 
 Result<std::vector<TapeNotes>> readTapeNotes(std::string_view text, std::string_view file) {
     if (text.size() > mostBytes)
-        return Problem{fmt::format("the notes are over {} KB", mostBytes / 1000),
+        return Problem{worded("the notes are over {} KB", mostBytes / 1000),
                        "they can't be of rooms that were taped by hand", std::string(file)};
     if (!isText(text) && text.find('\0') == std::string_view::npos)
         return Problem{"these notes are no text", "save them as UTF-8", std::string(file)};

@@ -1,6 +1,5 @@
 #include "survey/traverse.h"
-
-#include <fmt/format.h>
+#include "measure/texts.h"
 
 #include <algorithm>
 
@@ -43,12 +42,11 @@ std::vector<Angle> insideAngles(const TapeNotes& notes, Closure& closure) {
 
 std::string cornersInWords(double degrees) {
     return degrees > 0
-               ? fmt::format("the corners fall {:.4g}° short of a full turn: one is missing, or is "
-                             "not “out”",
-                             degrees)
-               : fmt::format(
-                     "the corners turn {:.4g}° too far: one should be “out”, or is one too many",
-                     -degrees);
+               ? worded("the corners fall {:.4g}° short of a full turn: one is missing, or is "
+                        "not “out”",
+                        degrees)
+               : worded("the corners turn {:.4g}° too far: one should be “out”, or is one too many",
+                        -degrees);
 }
 
 } // namespace
@@ -103,19 +101,19 @@ Traverse traverse(const TapeNotes& notes) {
     if (n < 3 || (!c.closed && c.step == Vec2{}))
         c.words = "Not all walls are taped yet.";
     else if (!c.turnsOnce)
-        c.words = fmt::format("The room doesn't close: {}.", cornersInWords(c.angular.inDegrees()));
+        c.words = worded("The room doesn't close: {}.", cornersInWords(c.angular.inDegrees()));
     else if (!c.closed)
-        c.words = fmt::format("The room doesn't close: the end of wall {} misses the start of "
-                              "wall A by {}, 1 in {:.0f}, and 1 in {:g} is asked. Measure again.",
-                              notes.walls.back().name, write(c.misclosure, shown), c.ratio,
-                              notes.tolerance);
+        c.words =
+            worded("The room doesn't close: the end of wall {} misses the start of "
+                   "wall A by {}, 1 in {:.0f}, and 1 in {:g} is asked. Measure again.",
+                   notes.walls.back().name, write(c.misclosure, shown), c.ratio, notes.tolerance);
     else if (!allKnown)
         c.words = "The room closes by its runs and diagonals.";
     else
         c.words = exact ? "The room closes to nothing."
-                        : fmt::format("The room closes within {}, 1 in {:.0f}; the difference is "
-                                      "spread by least squares.",
-                                      write(c.misclosure, shown), c.ratio);
+                        : worded("The room closes within {}, 1 in {:.0f}; the difference is "
+                                 "spread by least squares.",
+                                 write(c.misclosure, shown), c.ratio);
     return t;
 }
 

@@ -1,0 +1,79 @@
+#include "measure/texts.h"
+
+#include <nlohmann/json.hpp>
+
+#include <algorithm>
+#include <map>
+#include <memory>
+#include <vector>
+
+namespace mezzet {
+
+namespace {
+
+Speaking& speaking() {
+    static Speaking now;
+    return now;
+}
+
+/// What is put into a text: each {} with what stands in it, in any order.
+std::vector<std::string> holes(std::string_view text) {
+    std::vector<std::string> out;
+    for (std::size_t i = 0; i < text.size(); ++i) {
+        if (text[i] != '{')
+            continue;
+        if (i + 1 < text.size() && text[i + 1] == '{') {
+            ++i;
+            continue;
+        }
+        const auto end = text.find('}', i);
+        if (end == std::string_view::npos)
+            return {"unclosed"};
+        out.emplace_back(text.substr(i, end - i + 1));
+        i = end;
+    }
+    return out;
+}
+
+} // namespace
+
+std::string_view told(std::string_view english) {
+    const Speaking& own = speaking();
+    if (!own)
+        return english;
+    const auto text = own(english);
+    return text.empty() ? english : text;
+}
+
+void speak(Speaking own) {
+    speaking() = std::move(own);
+}
+
+Result<Speaking> readTexts(std::string_view content, std::string_view file) {
+    const auto refuse = [&](std::string what, std::string remedy) {
+        Problem p{std::move(what), std::move(remedy)};
+        p.file = file;
+        return p;
+    };
+    const auto j = nlohmann::json::parse(content, nullptr, false);
+    if (j.is_discarded() || !j.is_object())
+        return refuse("these are no texts", "write an object: {\"English\": \"its own\"}");
+    auto texts = std::make_shared<std::map<std::string, std::string, std::less<>>>();
+    for (const auto& [english, own] : j.items()) {
+        if (!own.is_string())
+            return refuse(fmt::format("“{}” has no text", english), "put it in quotes");
+        auto text = own.get<std::string>();
+        // In the same order, so that each finds its own.
+        if (holes(english) != holes(text))
+            return refuse(
+                fmt::format("in “{}” other things are put in than in “{}”", text, english),
+                "keep each {} as it is, in its order");
+        texts->emplace(english, std::move(text));
+    }
+    return Speaking([texts](std::string_view english) -> std::string_view {
+        const auto it = texts->find(english);
+        return it == texts->end() ? std::string_view() : std::string_view(it->second);
+    });
+}
+
+} // namespace mezzet
