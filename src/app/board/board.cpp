@@ -28,7 +28,7 @@ Board::Board(JobSession& session, QWidget* parent) : QWidget(parent), session_(s
     setMinimumSize(320, 260);
     setAccessibleName("Board");
     connect(&session, &JobSession::jobChanged, this, [this] {
-        if (fitted_ && hand_ == Hand::free)
+        if (fitted_ && !hand_ && !lettingGo_)
             zoomToFit();
         describe();
         update();
@@ -323,7 +323,7 @@ void Board::keyPressEvent(QKeyEvent* e) {
         }
         return;
     case Qt::Key_Escape:
-        if (hand_ != Hand::free) {
+        if (hand_) {
             cancelHand();
         } else if (taping_) {
             if (tapeStart_)

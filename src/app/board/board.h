@@ -1,9 +1,9 @@
 #pragma once
 
 #include "app/board/camera.h"
+#include "app/board/hand.h"
 #include "app/board/layer.h"
 #include "app/session/job_session.h"
-#include "edit/snap.h"
 #include "fits/fits.h"
 #include "geometry/gap.h"
 #include "sheets/drawing.h"
@@ -53,7 +53,10 @@ public:
     /// Where a piece may stand, as an answer told it; empty takes it away.
     void setRegions(std::vector<AllowedRegion>);
     /// What the piece in hand would snap to; empty while nothing is near.
-    [[nodiscard]] const std::optional<SnapOffer>& snap() const { return snap_; }
+    [[nodiscard]] const std::optional<SnapOffer>& snap() const {
+        static const std::optional<SnapOffer> none;
+        return hand_ && hand_->snap() != nullptr ? *hand_->snap() : none;
+    }
     /// Whether the drawing a room was traced from lies under the board.
     void setUnderlayShown(bool on) {
         underlayShown_ = on;
@@ -74,6 +77,10 @@ public:
     }
     /// The topmost piece at a place on the screen; 0 for none.
     [[nodiscard]] int pieceAt(QPointF) const;
+    /// The topmost piece that hangs at a place of the wall shown, and is no group; 0 for none.
+    [[nodiscard]] int hungAt(QPointF) const;
+    [[nodiscard]] JobSession& session() const { return session_; }
+    void panBy(QPointF step);
 
     /// Moves what is selected by a step on the floor, as an arrow key does.
     void nudge(Vec2 step, bool keepTies);
@@ -98,8 +105,6 @@ protected:
     void leaveEvent(QEvent*) override;
 
 private:
-    enum class Hand { free, pressed, dragging, turning, panning, sweeping, taping };
-
     void fit(const Box&, double margin);
     [[nodiscard]] Box contentBounds() const;
     [[nodiscard]] QRectF sheetArea() const;
@@ -118,51 +123,37 @@ private:
     /// Each other wall with where its left corner lies along the one looked at, mm.
     [[nodiscard]] std::vector<std::pair<int, double>> wallsBeside() const;
     void paintUnrolled(const sheets::Drawing&);
-    void paintSweep(QPainter&) const;
     void paintHungSelection(const sheets::Drawing&);
-    [[nodiscard]] int hungAt(QPointF) const;
     [[nodiscard]] bool chosenHang() const;
     void paintPointer(QPainter&) const;
     void paintSelection(const sheets::Drawing&);
-    void paintChanges(QPainter&);
     void paintTapes(const sheets::Drawing&);
     void paintOver(const sheets::Drawing&, std::vector<QRectF>& taken);
     void paintViewSaid(QPainter&) const;
-    void paintSnap(const sheets::Drawing&);
-    void dragTo(QPointF, Qt::KeyboardModifiers);
-    void turnTo(QPointF, Qt::KeyboardModifiers);
-    [[nodiscard]] Result<Edit> turned() const;
-    void finishDrag();
+    void take(std::unique_ptr<Hand>);
     void cancelHand();
     [[nodiscard]] OwnTape::End endAt(QPointF) const;
     [[nodiscard]] std::optional<QPointF> turnHandle() const;
-    [[nodiscard]] Vec2 snapped(Vec2 step) const;
     void describe();
 
     JobSession& session_;
     Camera camera_;
-    Layer base_{*this};    ///< the room, or the bare wall
-    Layer flats_{*this};   ///< rugs that stay where they are
-    Layer pieces_{*this};  ///< what else stays
-    Layer figures_{*this}; ///< dimensions, letters and rulers
-    bool fitted_ = true;   ///< still showing all, so a resize fits again
-    Hand hand_ = Hand::free;
-    QPointF pressedAt_;
-    QPointF lastAt_;
-    Vec2 step_;
+    std::unique_ptr<Hand> hand_; ///< null while nothing is held
+    bool lettingGo_ = false;
+    Layer base_{*this};          ///< the room, or the bare wall
+    Layer flats_{*this};         ///< rugs that stay where they are
+    Layer pieces_{*this};        ///< what else stays
+    Layer figures_{*this};       ///< dimensions, letters and rulers
+    bool fitted_ = true;         ///< still showing all, so a resize fits again
     bool underlayShown_ = true;
     UnderlayPtr underlayOf_; ///< what underlay_ was made of
     QImage underlay_;
-    std::optional<Drag> drag_;
-    std::optional<SnapOffer> snap_;
     std::array<bool, 6> shown_{};
     std::size_t lookFrom_ = 0;   ///< which opening is looked from
     std::size_t mirrorFrom_ = 0; ///< which place a mirror is looked into from
     bool unrolled_ = false;
-    bool inGroup_ = false; ///< the press chose a piece inside its group
-    QString viewSaid_;     ///< what is seen first and most, as last painted
+    QString viewSaid_; ///< what is seen first and most, as last painted
     std::vector<AllowedRegion> regions_;
-    Angle turnedBy_;
     bool spaceHeld_ = false;
     bool taping_ = false;
     std::optional<OwnTape::End> tapeStart_;

@@ -67,7 +67,8 @@ void Board::paintEvent(QPaintEvent*) {
     paintFigures(p);
     paintViewSaid(p);
     paintPointer(p);
-    paintChanges(p);
+    if (hand_)
+        hand_->paintOver(p);
     if (hasFocus()) {
         p.setPen(QPen(look().chosen, 2));
         p.setBrush(Qt::NoBrush);
@@ -152,7 +153,8 @@ void Board::paintFloor(QPainter& p) {
     // The user's own tapes, then the readings of what is selected, and what is to mend elsewhere.
     std::vector<QRectF> taken;
     paintOver(d, taken);
-    paintSnap(d);
+    if (hand_)
+        hand_->paint(p);
     const auto& chosen = session_.selected();
     const auto aboutChosen = [&](const Reading& r) {
         return std::any_of(chosen.begin(), chosen.end(), [&](int id) {
@@ -259,16 +261,6 @@ void Board::paintOver(const sheets::Drawing& d, std::vector<QRectF>& taken) {
     }
 }
 
-void Board::paintSnap(const sheets::Drawing& d) {
-    if (!snap_ || hand_ != Hand::dragging)
-        return;
-    QPainter& p = d.painter;
-    QPen pen(look().chosen, 1.4, Qt::DashLine);
-    p.setPen(pen);
-    for (const Segment& s : snap_->lines)
-        p.drawLine(d.at(onSurface(s.from)), d.at(onSurface(s.to)));
-}
-
 void Board::takeUnderlay() {
     const auto& u = session_.project()->underlay;
     if (u == underlayOf_)
@@ -324,68 +316,6 @@ void Board::paintSelection(const sheets::Drawing& d) {
         p.drawEllipse(*handle, 5.5, 5.5);
         p.setBrush(look().chosen);
         p.drawEllipse(*handle, 1.6, 1.6);
-    }
-    paintSweep(p);
-}
-
-void Board::paintSweep(QPainter& p) const {
-    if (hand_ != Hand::sweeping)
-        return;
-    QColor wash = look().chosen;
-    wash.setAlphaF(0.12F);
-    p.setPen(QPen(look().chosen, 1, Qt::DashLine));
-    p.setBrush(wash);
-    p.drawRect(QRectF(pressedAt_, lastAt_).normalized());
-}
-
-void Board::paintChanges(QPainter& p) {
-    if (!drag_ || (drag_->changes.empty() && !snap_) || hand_ != Hand::dragging)
-        return;
-    // Which ties the drag changes, beside the pointer, as it happens.
-    const QFont font = sheets::sans(13);
-    const QFontMetricsF m(font);
-    QStringList before;
-    QStringList after;
-    double w = 0;
-    QString offer;
-    if (snap_) {
-        offer = "let go: " + QString::fromStdString(snap_->words);
-        w = m.horizontalAdvance(offer) + 24;
-    }
-    for (const auto& c : drag_->changes) {
-        before << QString::fromStdString(c.before);
-        after << (c.after.empty() ? QString("let go") : QString::fromStdString(c.after));
-        w = std::max(w,
-                     m.horizontalAdvance(before.last()) + m.horizontalAdvance(after.last()) + 54);
-    }
-    const double row = 20;
-    QRectF box(lastAt_.x() + 18, lastAt_.y() + 18, w,
-               row * static_cast<double>(before.size() + (snap_ ? 1 : 0)) + 12);
-    box.moveRight(std::min(box.right(), width() - 6.0));
-    box.moveBottom(std::min(box.bottom(), height() - 6.0));
-    p.setPen(QPen(look().panelEdge, 1));
-    p.setBrush(look().field);
-    p.drawRoundedRect(box, 6, 6);
-    double y = box.top() + 6;
-    for (qsizetype i = 0; i < before.size(); ++i, y += row) {
-        const bool gone = drag_->changes[static_cast<std::size_t>(i)].after.empty();
-        QFont old = font;
-        old.setStrikeOut(true);
-        p.setFont(old);
-        p.setPen(look().soft);
-        p.drawText(QPointF(box.left() + 12, y + 14), before[i]);
-        const double x = box.left() + 12 + QFontMetricsF(old).horizontalAdvance(before[i]) + 10;
-        p.drawLine(QPointF(x, y + 10), QPointF(x + 10, y + 10));
-        p.drawLine(QPointF(x + 10, y + 10), QPointF(x + 6, y + 7));
-        p.drawLine(QPointF(x + 10, y + 10), QPointF(x + 6, y + 13));
-        p.setFont(font);
-        p.setPen(gone ? look().tight : look().ink);
-        p.drawText(QPointF(x + 18, y + 14), after[i]);
-    }
-    if (snap_) {
-        p.setFont(sheets::sans(13, QFont::DemiBold));
-        p.setPen(look().chosen);
-        p.drawText(QPointF(box.left() + 12, y + 14), offer);
     }
 }
 

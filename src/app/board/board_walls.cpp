@@ -8,7 +8,6 @@
 
 namespace mezzet::app {
 
-/// The topmost piece that hangs at a place of the wall shown; no group.
 int Board::hungAt(QPointF at) const {
     const WallsView scene(*session_.scene());
     const Vec2 p = onSurface(toFloor(at));
@@ -82,7 +81,8 @@ void Board::paintWall(QPainter& p) {
     sheets::drawHung(d, *session_.scene(), session_.surface().wall(), job.pictures.get());
     paintWallOver(d);
     paintHungSelection(d);
-    paintSnap(d);
+    if (hand_)
+        hand_->paint(p);
     const Room& room = *session_.project()->room;
     const Wall& w = room.walls[static_cast<std::size_t>(session_.surface().wall())];
     for (const auto& s : standingBefore(*session_.scene(), session_.surface().wall())) {
@@ -206,7 +206,6 @@ void Board::paintHungSelection(const sheets::Drawing& d) {
         p.setBrush(Qt::NoBrush);
         p.drawPolygon(d.polygon(ring));
     }
-    paintSweep(p);
 }
 
 } // namespace mezzet::app

@@ -1,0 +1,111 @@
+#pragma once
+
+#include "edit/drag.h"
+#include "edit/snap.h"
+
+#include <QCursor>
+#include <QPainter>
+
+#include <memory>
+#include <optional>
+
+namespace mezzet::app {
+
+class Board;
+
+/// What the hand does from a press of the button until it is let go; a class each.
+class Hand {
+public:
+    explicit Hand(Board& of) : board_(of) {}
+    virtual ~Hand() = default;
+    Hand(const Hand&) = delete;
+    Hand& operator=(const Hand&) = delete;
+
+    /// The pointer goes there. The hand that goes on from here, when it is another one.
+    virtual std::unique_ptr<Hand> move(QPointF, Qt::KeyboardModifiers) = 0;
+    /// The button is let go.
+    virtual void release(QPointF, Qt::KeyboardModifiers) {}
+    /// Nothing is done after all.
+    virtual void cancel() {}
+    /// What it shows over the surface, and over everything.
+    virtual void paint(QPainter&) const {}
+    virtual void paintOver(QPainter&) const {}
+    /// What the piece in hand would come to stand by; null for none.
+    [[nodiscard]] virtual const std::optional<SnapOffer>* snap() const { return nullptr; }
+    [[nodiscard]] virtual Qt::CursorShape cursor() const { return Qt::ArrowCursor; }
+
+protected:
+    Board& board_;
+};
+
+/// Moves the sheet under the pointer.
+class PanHand : public Hand {
+public:
+    PanHand(Board& of, QPointF at) : Hand(of), last_(at) {}
+    std::unique_ptr<Hand> move(QPointF, Qt::KeyboardModifiers) override;
+    [[nodiscard]] Qt::CursorShape cursor() const override { return Qt::ClosedHandCursor; }
+
+private:
+    QPointF last_;
+};
+
+/// Chooses all whose middles are swept over.
+class SweepHand : public Hand {
+public:
+    SweepHand(Board& of, QPointF at) : Hand(of), from_(at), to_(at) {}
+    std::unique_ptr<Hand> move(QPointF, Qt::KeyboardModifiers) override;
+    void paint(QPainter&) const override;
+
+private:
+    QPointF from_;
+    QPointF to_;
+};
+
+/// Turns the chosen piece by its knob.
+class TurnHand : public Hand {
+public:
+    using Hand::Hand;
+    std::unique_ptr<Hand> move(QPointF, Qt::KeyboardModifiers) override;
+    void release(QPointF, Qt::KeyboardModifiers) override;
+    void cancel() override;
+
+private:
+    [[nodiscard]] Result<Edit> turned() const;
+    Angle by_;
+};
+
+/// A piece is pressed, and may be dragged.
+class PressHand : public Hand {
+public:
+    PressHand(Board& of, QPointF at, bool inGroup) : Hand(of), at_(at), inGroup_(inGroup) {}
+    std::unique_ptr<Hand> move(QPointF, Qt::KeyboardModifiers) override;
+    void release(QPointF, Qt::KeyboardModifiers) override;
+
+private:
+    QPointF at_;
+    bool inGroup_; ///< a piece of the chosen group is chosen when it is let go without a drag
+};
+
+/// Drags what is chosen.
+class DragHand : public Hand {
+public:
+    DragHand(Board& of, QPointF from) : Hand(of), from_(from), last_(from) {}
+    std::unique_ptr<Hand> move(QPointF, Qt::KeyboardModifiers) override;
+    void release(QPointF, Qt::KeyboardModifiers) override;
+    void cancel() override;
+    void paint(QPainter&) const override;
+    void paintOver(QPainter&) const override;
+    [[nodiscard]] const std::optional<SnapOffer>* snap() const override { return &snap_; }
+    [[nodiscard]] Qt::CursorShape cursor() const override { return Qt::SizeAllCursor; }
+
+private:
+    [[nodiscard]] Vec2 fine(Vec2 step) const;
+
+    QPointF from_;
+    QPointF last_;
+    Vec2 step_;
+    std::optional<Drag> drag_;
+    std::optional<SnapOffer> snap_;
+};
+
+} // namespace mezzet::app
