@@ -108,3 +108,37 @@ TEST_F(FloorShell, ThePageOfTheLineIsTheOneInTheDocs) {
     const std::string kept{std::istreambuf_iterator<char>(in), {}};
     EXPECT_EQ(page.out, kept) << "make it anew: mezzet-cli phrases > docs/line.md";
 }
+
+TEST_F(FloorShell, AnotherSchoolChangesTheSchoolAlone) {
+    write("r.tape", "wall A 14'\n door 2' from left, 32 wide, hinge left, swings in\nwall B "
+                    "12'\nwall C 14'\nwall D 12'\n");
+    write("r.lines", "sofa against wall C, centred on wall C\npicture on wall C, 8 above sofa\n"
+                     "household tall\naccess on\nbrief 6 seats\nband seat-to-table 10 to 12\n");
+    ASSERT_EQ(here("build r.tape --lines r.lines -o r.mezzet").code, 0);
+    const auto readings = [&](const std::string& options) {
+        const auto r = here("check r.mezzet --json " + options);
+        EXPECT_EQ(r.code, 0) << r.error;
+        return nlohmann::json::parse(r.out);
+    };
+    const auto own = readings("");
+    const auto other = readings("--school viewer-and-air");
+    EXPECT_EQ(other["school"], "viewer-and-air");
+    const auto has = [](const nlohmann::json& all, const char* rule) {
+        for (const auto& x : all["readings"])
+            if (x["rule"] == rule)
+                return true;
+        return false;
+    };
+    // The wheelchair, the brief and who looks stay as the job has them.
+    for (const char* rule : {"seats-count", "turning-circle", "art-centre"}) {
+        EXPECT_TRUE(has(own, rule)) << rule;
+        EXPECT_TRUE(has(other, rule)) << rule;
+    }
+    for (const auto& x : other["readings"])
+        if (x["rule"] == "art-centre") {
+            EXPECT_NEAR((x["band"]["low_mm"].get<double>() + x["band"]["high_mm"].get<double>()) /
+                            2,
+                        66 * 25.4, 1e-6)
+                << "for tall people";
+        }
+}

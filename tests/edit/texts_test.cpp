@@ -86,10 +86,9 @@ TEST(Texts, NothingIsSaidPastThem) {
     for (const char* line :
          {"soffa against wall A", "stool against wall Q", "move table", "turn sofa to face soffa",
           "scheme 4", "units furlongs", "stool 6 above sofa", "size sofa 0 x 3",
-          "stool called sofa", "stool 16", "picture facing sofa",
-          "sofa against wall A, 20 from wall C", "coffee table 10 from coffee table",
-          "sofa in corner AC", "band seat-to-table 14", "zone Seating", "seat sofa with 4",
-          "stool gap 3", "stool centred on corner AB"}) {
+          "stool called sofa", "picture facing sofa", "sofa against wall A, 20 from wall C",
+          "coffee table 10 from coffee table", "sofa in corner AC", "band seat-to-table 14",
+          "zone Seating", "seat sofa with 4", "stool gap 3", "stool centred on corner AB"}) {
         const auto p = refusal(job, line);
         ASSERT_FALSE(p.what.empty()) << line;
         EXPECT_EQ(outside(p.sentence()), "") << line << ": " << p.sentence();

@@ -207,7 +207,7 @@ private:
             names.push_back(pieceOf(id).name);
             e.acts.emplace_back(PutAway{id, true});
         }
-        e.words = "put away " + listed(names);
+        e.words = worded("put away {}", listed(names));
         return e;
     }
 
@@ -219,7 +219,7 @@ private:
         for (const auto& p : job_.scheme().away) {
             in.offer(p.name);
             if (plainWord(p.name) == said) {
-                e.words = "bring out " + p.name;
+                e.words = worded("bring out {}", p.name);
                 e.acts.emplace_back(PutAway{p.id, false});
             }
         }

@@ -95,7 +95,7 @@ Drag drag(const Project& job, const Scene& scene, const std::vector<int>& ids, V
         }
         out.edit.acts.emplace_back(PutPiece{std::move(p)});
     }
-    out.edit.words = "move " + listed(names);
+    out.edit.words = worded("move {}", listed(names));
     for (const auto& c : out.changes)
         if (c.after.empty())
             out.edit.notices.push_back(worded("{} lets go of “{}”", c.piece, c.before));
@@ -123,7 +123,7 @@ Result<Edit> turnBy(const Project& job, const Scene& scene, const std::vector<in
         names.push_back(p.name);
         edit.acts.emplace_back(PutPiece{std::move(next->piece)});
     }
-    edit.words = "turn " + listed(names);
+    edit.words = worded("turn {}", listed(names));
     return edit;
 }
 

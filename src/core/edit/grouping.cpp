@@ -143,7 +143,7 @@ Edit setOut(const Project& job, const Scene& scene, int group, const GroupPlan& 
 
 Edit ungroup(const Project& job, const Scene& scene, int group) {
     Edit e;
-    e.words = "take " + job.scheme().byId(group)->name + " apart";
+    e.words = worded("take {} apart", job.scheme().byId(group)->name);
     for (const Piece* m : job.scheme().members(group)) {
         Piece p = *m;
         p.pose = scene.byId(m->id)->pose;
@@ -195,7 +195,7 @@ Result<Edit> wrapShelf(const Project& job, const Scene& scene, int shelf, Length
     // The far board begins where the near one's front edge is.
     second.ties.front().distance = p->size.depth;
     Edit e;
-    e.words = "carry " + p->name + " round the corner";
+    e.words = worded("carry {} round the corner", p->name);
     e.acts.emplace_back(PutPiece{std::move(drawn->piece)});
     e.acts.emplace_back(PutPiece{std::move(second)});
     return e;

@@ -171,7 +171,7 @@ private:
             in.failAhead("which size?", "say it like: size sofa 78 x 36");
         applyMeasured(p, sizes, measured, at, false);
         auto e = place(p, at);
-        e.words = "size " + p.name;
+        e.words = worded("size {}", p.name);
         return e;
     }
 
@@ -211,7 +211,7 @@ private:
         else
             p.pose.at.x += (p.size.width + Length::inches(2)).mm();
         auto e = place(std::move(p), in.at());
-        e.words = "copy " + source.name;
+        e.words = worded("copy {}", source.name);
         return e;
     }
 
@@ -227,7 +227,7 @@ private:
     Edit free() {
         Piece p = placedPiece(subject());
         Edit e;
-        e.words = "free " + p.name;
+        e.words = worded("free {}", p.name);
         if (in.take({"from", "of"})) {
             const std::size_t at = in.at();
             const auto t = in.target();

@@ -2,6 +2,7 @@
 
 #include "edit/grouping.h"
 #include "measure/text.h"
+#include "measure/texts.h"
 
 #include <algorithm>
 
@@ -20,7 +21,7 @@ std::string namesOf(const Project& job, const std::vector<int>& ids) {
 
 Edit removePieces(const Project& job, const std::vector<int>& ids) {
     Edit e;
-    e.words = "remove " + namesOf(job, ids);
+    e.words = worded("remove {}", namesOf(job, ids));
     std::vector<int> gone;
     const auto add = [&](int id) {
         if (std::find(gone.begin(), gone.end(), id) == gone.end())
@@ -48,7 +49,7 @@ Piece copyOf(const Piece& piece, const Placed& where, const Scheme& names) {
 
 Edit copyPieces(const Project& job, const Scene& scene, const std::vector<int>& ids, Vec2 step) {
     Edit e;
-    e.words = "copy " + namesOf(job, ids);
+    e.words = worded("copy {}", namesOf(job, ids));
     Scheme names = job.scheme();
     // Of a group its pieces are copied, free.
     for (const int id : membersOf(job.scheme(), ids)) {
@@ -62,7 +63,7 @@ Edit copyPieces(const Project& job, const Scene& scene, const std::vector<int>& 
 
 Edit lockPieces(const Project& job, const Scene& scene, const std::vector<int>& ids, bool on) {
     Edit e;
-    e.words = (on ? "lock " : "unlock ") + namesOf(job, ids);
+    e.words = on ? worded("lock {}", namesOf(job, ids)) : worded("unlock {}", namesOf(job, ids));
     for (const int id : ids) {
         Piece p = *job.scheme().byId(id);
         p.pose = scene.byId(id)->pose;

@@ -24,7 +24,7 @@ Result<Edit> retie(const Project& job, Piece p, const std::vector<Tie>& ties) {
     if (!r)
         return r.problem();
     Edit e;
-    e.words = "move " + p.name;
+    e.words = worded("move {}", p.name);
     for (const auto& w : r->letGo)
         e.notices.push_back(worded("lets go of “{}”", w));
     e.acts.emplace_back(PutPiece{std::move(r->piece)});
@@ -119,7 +119,7 @@ Result<Edit> placePiece(const Project& job, const Scene& scene, Piece p, Placeme
     if (p.kind->flat())
         keepRugInside(job, *e, p, said.ties);
     if (isNew)
-        e->words = "add " + std::get<PutPiece>(e->acts.front()).piece.name;
+        e->words = worded("add {}", std::get<PutPiece>(e->acts.front()).piece.name);
     return e;
 }
 
@@ -164,7 +164,7 @@ Result<Edit> sizePiece(const Project& job, const Scene& scene, int id, const Siz
 Result<Edit> changePiece(const Project& job, Piece p) {
     auto e = retie(job, p, {});
     if (e)
-        e->words = "change " + p.name;
+        e->words = worded("change {}", p.name);
     return e;
 }
 

@@ -79,7 +79,7 @@ private:
                 in.offer("room " + job_.rooms[i]->name);
                 if (in.take({foldCase(job_.rooms[i]->name)}) && in.done()) {
                     Edit e;
-                    e.words = "go to room " + job_.rooms[i]->name;
+                    e.words = worded("go to room {}", job_.rooms[i]->name);
                     for (std::size_t k = 0; k < job_.schemes.size() && e.acts.empty(); ++k)
                         if (job_.schemes[k]->room == i)
                             e.acts.emplace_back(SwitchScheme{k});
@@ -100,7 +100,7 @@ private:
     Edit arrangement(Arrangement a) {
         nothingMore();
         Edit e;
-        e.words = a == Arrangement::guests ? "arrange for guests" : "arrange for every day";
+        e.words = told(a == Arrangement::guests ? "arrange for guests" : "arrange for every day");
         e.acts.emplace_back(SetArrangement{a});
         return e;
     }
@@ -111,7 +111,7 @@ private:
             in.failAhead("access is on or off", "say it like: access on");
         nothingMore();
         Edit e;
-        e.words = on ? "judge for a wheelchair too" : "judge without a wheelchair";
+        e.words = told(on ? "judge for a wheelchair too" : "judge without a wheelchair");
         e.acts.emplace_back(SetAccess{on});
         return e;
     }
@@ -141,7 +141,7 @@ private:
         }
         nothingMore();
         Edit e;
-        e.words = b == Brief{}    ? "no brief for the seats"
+        e.words = b == Brief{}    ? std::string(told("no brief for the seats"))
                   : b.guests == 0 ? worded("brief: {} seats", b.day)
                                   : worded("brief: {} seats, {} for guests", b.day, b.guests);
         e.acts.emplace_back(SetBrief{b});
@@ -163,7 +163,7 @@ private:
                         worded("there is no zone “{}”", said), "name one that is there");
             in.goTo(at + in.rest().size());
             set.zone.name = z->name;
-            e.words = "take away the zone " + z->name;
+            e.words = worded("take away the zone {}", z->name);
             e.acts.emplace_back(set);
             return e;
         }
@@ -190,7 +190,7 @@ private:
                 set.zone.pieces.push_back(id);
         } while (in.comma() || in.take({"and"}));
         nothingMore();
-        e.words = "zone " + set.zone.name;
+        e.words = worded("zone {}", set.zone.name);
         e.acts.emplace_back(set);
         return e;
     }
@@ -199,7 +199,7 @@ private:
         const auto said = std::string(trimmed(in.rest()));
         in.goTo(in.at() + in.rest().size());
         Edit e;
-        e.words = said.empty() ? "no note on the scheme" : "note on the scheme";
+        e.words = told(said.empty() ? "no note on the scheme" : "note on the scheme");
         e.acts.emplace_back(SetSchemeNote{said});
         return e;
     }
@@ -213,7 +213,7 @@ private:
                 in.offer(job_.thrownAway[i]->name);
                 if (said.empty() || foldCase(job_.thrownAway[i]->name) == said) {
                     in.goTo(at + in.rest().size());
-                    e.words = "get back " + job_.thrownAway[i]->name;
+                    e.words = worded("get back {}", job_.thrownAway[i]->name);
                     e.acts.emplace_back(RestoreScheme{i});
                     return e;
                 }
@@ -231,7 +231,7 @@ private:
             if (!in.done())
                 a.name = in.name();
             nothingMore();
-            e.words = "new scheme";
+            e.words = told("new scheme");
             e.acts.emplace_back(a);
             return e;
         }
@@ -239,13 +239,13 @@ private:
             in.take({"to", "as"});
             RenameScheme r{in.name()};
             nothingMore();
-            e.words = "call the scheme " + r.name;
+            e.words = worded("call the scheme {}", r.name);
             e.acts.emplace_back(r);
             return e;
         }
         if (in.take({"remove", "delete"})) {
             nothingMore();
-            e.words = "throw away " + in.scheme().name;
+            e.words = worded("throw away {}", in.scheme().name);
             e.acts.emplace_back(RemoveScheme{});
             return e;
         }
@@ -253,7 +253,7 @@ private:
         for (const std::size_t i : here) {
             const std::size_t at = in.at();
             if (in.take({foldCase(job_.schemes[i]->name)}) && in.done()) {
-                e.words = "go to " + job_.schemes[i]->name;
+                e.words = worded("go to {}", job_.schemes[i]->name);
                 e.acts.emplace_back(SwitchScheme{i});
                 return e;
             }
@@ -267,7 +267,7 @@ private:
                            here.size()));
         nothingMore();
         const auto index = here[static_cast<std::size_t>(n) - 1];
-        e.words = "go to " + job_.schemes[index]->name;
+        e.words = worded("go to {}", job_.schemes[index]->name);
         e.acts.emplace_back(SwitchScheme{index});
         return e;
     }
@@ -289,7 +289,7 @@ private:
         const std::size_t at = in.at();
         const auto& s = schoolNamed(trimmed(in.rest()), at);
         Edit e;
-        e.words = "judge by " + s.title;
+        e.words = worded("judge by {}", s.title);
         e.acts.emplace_back(SetSchool{s.id, {}, false});
         in.goTo(at + in.rest().size());
         return e;
@@ -314,7 +314,7 @@ private:
         Edit e;
         if (in.take({"as the job", "as school", "restore"})) {
             nothingMore();
-            e.words = "judge " + r.id + " as the job";
+            e.words = worded("judge {} as the job", r.id);
             e.acts.emplace_back(SetSchool{{}, r.id, true});
             return e;
         }
@@ -350,7 +350,7 @@ private:
         }
         nothingMore();
         Edit e;
-        e.words = "own band for " + r.id;
+        e.words = worded("own band for {}", r.id);
         e.acts.emplace_back(SetBand{r.id, b});
         return e;
     }
@@ -420,7 +420,7 @@ private:
         const auto said = std::string(trimmed(in.rest()));
         if (job && said.empty())
             in.failAhead("the job needs a title", "say it like: title Harbour flat");
-        e.words = job ? "title " + said : "client " + said;
+        e.words = job ? worded("title {}", said) : worded("client {}", said);
         e.acts.emplace_back(SetTitle{job ? said : job_.title, job ? job_.client : said});
         in.goTo(in.at() + in.rest().size());
         return e;

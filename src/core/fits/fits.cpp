@@ -106,7 +106,7 @@ FitAnswer sofasThatFit(const Project& job, int wall, const GoesOn& goesOn) {
             c.detail =
                 worded("seats {}, {} of {} free", c.seats, writeGap(p.size.width, job.notation),
                        writeGap(Length::millimetres(widest.second - widest.first), job.notation));
-            c.edit.words = "try a sofa " + c.title;
+            c.edit.words = worded("try a sofa {}", c.title);
             out.choices.push_back(std::move(c));
             break;
         }
@@ -222,7 +222,7 @@ FitAnswer rugsThatHold(const Project& job, const std::vector<int>& seats, const 
             c.title =
                 inMetric ? worded("{:.0f} x {:.0f} cm", l, d) : worded("{:.0f} x {:.0f} ft", l, d);
             c.detail = hold == RugHold::allLegs ? "all legs on" : "front legs on";
-            c.edit.words = "try a rug " + c.title;
+            c.edit.words = worded("try a rug {}", c.title);
             best = std::move(c);
             bestHold = hold;
         }
@@ -472,7 +472,7 @@ FitAnswer doesItFit(const Project& job, const Piece& wanted, const GoesOn& goesO
         c.pose = after->scene->all.back().pose;
         c.title = upsets.empty() ? "The best place for it" : "The least bad place for it";
         c.detail = upsets.empty() ? "it upsets nothing" : listed(upsets, "and");
-        c.edit.words = "try " + p.name;
+        c.edit.words = worded("try {}", p.name);
         best = std::move(c);
         if (upsets.empty())
             break;

@@ -297,7 +297,7 @@ FitAnswer tablesThatFit(const Project& job, const TableAsked& asked, const GoesO
             "No rectangle fits here, and a round one does: it gives up surface and "
             "gains flow.");
     for (FitChoice& c : out.choices)
-        c.edit.words = "try " + c.title;
+        c.edit.words = worded("try {}", c.title);
     return out;
 }
 

@@ -28,7 +28,8 @@ std::vector<Vec2> turnedBy(const std::vector<Vec2>& corners, int turn) {
     std::vector<Vec2> out;
     out.reserve(corners.size());
     for (const Vec2 p : corners)
-        out.push_back({p.x * std::cos(a) - p.y * std::sin(a), p.x * std::sin(a) + p.y * std::cos(a)});
+        out.push_back(
+            {p.x * std::cos(a) - p.y * std::sin(a), p.x * std::sin(a) + p.y * std::cos(a)});
     return out;
 }
 
@@ -106,8 +107,8 @@ Tipped tipThrough(const std::vector<Vec2>& outline, double gap, double thickness
             end = here;
             break;
         }
-        for (const auto& [dt, dr] : {std::pair{0, 1}, std::pair{1, 0}, std::pair{turns - 1, 0},
-                                     std::pair{0, -1}}) {
+        for (const auto& [dt, dr] :
+             {std::pair{0, 1}, std::pair{1, 0}, std::pair{turns - 1, 0}, std::pair{0, -1}}) {
             const int nt = (t + dt) % turns;
             const int nr = row + dr;
             if (nr < 0 || from[index(nt, nr)] != -2 || !isFree(nt, nr))

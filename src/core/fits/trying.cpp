@@ -20,8 +20,7 @@ Judged judgedAfter(const Applied& after) {
     return judgeWhole(*after.scene, *after.project->library.book, after.project->judgement);
 }
 
-std::vector<std::string> upsetBy(const Base& base, const Applied& after,
-                                 const Judged& judged) {
+std::vector<std::string> upsetBy(const Base& base, const Applied& after, const Judged& judged) {
     std::vector<std::string> out;
     for (const Reading& now : judged.readings)
         // A new seat wants a surface beside it: that alone rules nothing out.

@@ -4,6 +4,8 @@
 
 #include <algorithm>
 #include <cmath>
+#include <deque>
+#include <mutex>
 
 namespace mezzet {
 
@@ -41,7 +43,37 @@ std::vector<GroupAnswer> distinct(std::vector<GroupAnswer> all, int wanted) {
 
 } // namespace
 
-std::vector<GroupAnswer> arrangeGroup(const GroupAsk& ask) {
+namespace {
+
+/// What was asked last, since looking for remedies asks the same over and over.
+class Remembered {
+public:
+    std::optional<std::vector<GroupAnswer>> find(const GroupAsk& ask) {
+        const std::scoped_lock lock(mutex_);
+        for (const auto& [asked, answers] : kept_)
+            if (same(asked, ask))
+                return answers;
+        return {};
+    }
+    void keep(const GroupAsk& ask, const std::vector<GroupAnswer>& answers) {
+        const std::scoped_lock lock(mutex_);
+        constexpr std::size_t most = 16;
+        if (kept_.size() == most)
+            kept_.pop_front();
+        kept_.emplace_back(ask, answers);
+        kept_.back().first.goesOn = nullptr;
+    }
+
+private:
+    static bool same(const GroupAsk& a, const GroupAsk& b) {
+        return a.form == b.form && a.gap == b.gap && a.within == b.within && a.slope == b.slope &&
+               a.answers == b.answers && a.seed == b.seed && a.items == b.items;
+    }
+    std::mutex mutex_;
+    std::deque<std::pair<GroupAsk, std::vector<GroupAnswer>>> kept_;
+};
+
+std::vector<GroupAnswer> solve(const GroupAsk& ask) {
     if (ask.items.empty())
         return {};
     const bool pins = std::any_of(ask.items.begin(), ask.items.end(),
@@ -74,6 +106,19 @@ std::vector<GroupAnswer> arrangeGroup(const GroupAsk& ask) {
     }
     std::erase_if(all, [&](const GroupAnswer& a) { return overlap(ask, a); });
     return distinct(std::move(all), ask.answers);
+}
+
+} // namespace
+
+std::vector<GroupAnswer> arrangeGroup(const GroupAsk& ask) {
+    static Remembered remembered;
+    if (auto known = remembered.find(ask))
+        return *known;
+    auto answers = solve(ask);
+    // What was stopped is no answer for the next who asks.
+    if (!ask.goesOn || ask.goesOn())
+        remembered.keep(ask, answers);
+    return answers;
 }
 
 std::optional<MatchingSet> setToMatch(const std::vector<GroupItem>& pool, Vec2 wanted, Length gap,

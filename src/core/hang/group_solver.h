@@ -17,6 +17,8 @@ struct GroupItem {
     Length width;
     Length height;
     std::optional<Vec2> pinned{}; ///< its centre, when it is to stay there; mm, y up
+
+    bool operator==(const GroupItem&) const = default;
 };
 
 struct GroupAsk {

@@ -59,7 +59,7 @@ std::vector<PieceDifference> differencesBetween(const Project& job, const Scheme
         d.first = p.id;
         if (q == nullptr) {
             d.how = How::onlyFirst;
-            d.words = "only in " + a.name;
+            d.words = worded("only in {}", a.name);
             out.push_back(std::move(d));
             continue;
         }
@@ -77,7 +77,7 @@ std::vector<PieceDifference> differencesBetween(const Project& job, const Scheme
             const double turn = difference(to.turn, from.turn).inDegrees();
             if (auto step = movedWords(job, *a.scene, p.id, *b.scene, q->id, 1); !step.empty()) {
                 d.how = How::moved;
-                d.words = "moved " + step;
+                d.words = worded("moved {}", step);
             } else if (std::abs(turn) > 0.5) {
                 d.how = How::turned;
                 d.words = worded("turned {:.4g}°", turn);
@@ -94,7 +94,7 @@ std::vector<PieceDifference> differencesBetween(const Project& job, const Scheme
         d.how = How::onlySecond;
         d.name = q.name;
         d.second = q.id;
-        d.words = "only in " + b.name;
+        d.words = worded("only in {}", b.name);
         out.push_back(std::move(d));
     }
     return out;

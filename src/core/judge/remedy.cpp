@@ -161,8 +161,9 @@ std::vector<double> targetsOf(const Reading& r, const RuleCode& code, const Proj
     std::vector<double> out;
     const auto low = b.bestLow ? b.bestLow : b.low;
     const auto high = b.bestHigh ? b.bestHigh : b.high;
+    // Past the bound, not on it.
     if (code.goneWhenMended)
-        return {b.low && r.value.value < *b.low ? *b.low : 0.0};
+        return {b.low && r.value.value < *b.low ? *b.low + division(job.notation).mm() : 0.0};
     if (low && high && !code.nearEdge)
         out.push_back(nice((*low + *high) / 2));
     if (b.low && r.value.value < *b.low)
