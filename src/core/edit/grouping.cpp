@@ -378,9 +378,9 @@ private:
             ids.push_back(readSubject(in, selected_));
         } while (in.take({"and", "with"}) || more());
         const Said s = how();
-        auto made =
-            makeGroup(job_, scene_, membersOf(job_.scheme(), ids), s.name,
-                      s.form.value_or(GroupForm::asPlaced), s.gap.value_or(Length::inches(2)));
+        auto made = makeGroup(job_, scene_, membersOf(job_.scheme(), ids), s.name,
+                              s.form.value_or(GroupForm::asPlaced),
+                              s.gap.value_or(job_.library.book->habit("group-gap")));
         if (!made)
             fault(made.problem(), at);
         if (!s.form || *s.form == GroupForm::asPlaced)

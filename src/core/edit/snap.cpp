@@ -122,7 +122,7 @@ std::optional<SnapOffer> wallSnap(const Project& job, const Scene& scene, const 
             t = {};
             t.of = of;
             t.kind = Tie::Kind::fromPiece;
-            t.distance = Length::inches(2);
+            t.distance = job.library.book->habit("group-gap");
             for (const Side side : {Side::left, Side::right}) {
                 t.side = side;
                 const double x = side == Side::left ? b->low.x : b->high.x;

@@ -204,7 +204,7 @@ private:
             in_.comma();
             if (in_.take({"with its legs off", "with legs off", "without its legs", "without legs",
                           "its legs off", "legs off"})) {
-                legs = Length::inches(5);
+                legs = job_.library.book->habit("legs-come-off");
                 guessed = true;
             } else if (in_.take({"its legs", "legs"})) {
                 legs = in_.length("its legs");

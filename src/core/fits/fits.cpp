@@ -178,14 +178,15 @@ FitAnswer rugsThatHold(const Project& job, const std::vector<int>& seats, const 
             const Length deep = Length::millimetres((across ? d : l) * k);
             // In the middle under them; or, where that goes through a wall, forward until only
             // their front legs are on.
-            const Length onIt = Length::inches(8);
+            const Length onIt = job.library.book->habit("front-legs-on-rug");
             const double front = extent((*scene)->byId(seats.front())->shape, frame.front());
             const Vec2 across_ = frame.right() * box.centre().x;
             const Vec2 forward = across_ + frame.front() * (front - onIt.mm() + deep.mm() / 2);
             std::optional<std::pair<Vec2, RugHold>> lies;
             for (const Vec2 at : {middle, forward}) {
                 const Shape rug = placed(rectangle(w, deep), {at, frame.turn});
-                const auto holds = rugHold(**scene, seats, rug);
+                const auto holds =
+                    rugHold(**scene, seats, rug, job.library.book->habit("front-legs-least"));
                 bool in = holds != RugHold::none;
                 for (std::size_t side = 0; side < job.room->stretches() && in; ++side) {
                     const Wall wall = job.room->stretchAt(side);

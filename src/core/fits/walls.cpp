@@ -216,7 +216,8 @@ FitAnswer setLike(const Project& job, int large, const std::vector<int>& named,
                 pool.push_back(p.id);
     std::erase(pool, large);
     const Box b = bounds((*scene)->byId(large)->shape);
-    const GroupAsk ask = askOf(**scene, pool, GroupForm::grid, Length::inches(2));
+    const GroupAsk ask =
+        askOf(**scene, pool, GroupForm::grid, job.library.book->habit("group-gap"));
     std::vector<GroupItem> items = ask.items;
     if (goesOn && !goesOn()) {
         out.stopped = true;

@@ -84,8 +84,9 @@ struct Habit {
     std::string source;
 };
 /// The habits the program asks for; a book has each of them, and no other.
-inline constexpr std::string_view habitIds[] = {"front-legs-on-rug", "beside-on-wall",
-                                                "chair-drawn", "table-beside-seat"};
+inline constexpr std::string_view habitIds[] = {
+    "front-legs-on-rug", "beside-on-wall", "chair-drawn",  "table-beside-seat",
+    "front-legs-least",  "group-gap",      "legs-come-off"};
 
 /// What a shelf is made of.
 struct ShelfMaterial {
