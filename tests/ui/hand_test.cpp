@@ -17,11 +17,11 @@ using namespace mezzet::app;
 
 namespace {
 
-class Hand : public test::OpenWindow {};
+class HandOnBoard : public test::OpenWindow {};
 
 } // namespace
 
-TEST_F(Hand, SweepingSelectsWhatItHolds) {
+TEST_F(HandOnBoard, SweepingSelectsWhatItHolds) {
     const QPoint a = board()->toScreen({3600, 700}).toPoint();
     const QPoint b = board()->toScreen({5600, 3600}).toPoint();
     QTest::mousePress(board(), Qt::LeftButton, {}, a);
@@ -33,7 +33,7 @@ TEST_F(Hand, SweepingSelectsWhatItHolds) {
     EXPECT_FALSE(session().isSelected(id("Sofa")));
 }
 
-TEST_F(Hand, CtrlClickAddsAndTakesAway) {
+TEST_F(HandOnBoard, CtrlClickAddsAndTakesAway) {
     QTest::mouseClick(board(), Qt::LeftButton, {}, on("Sofa"));
     QTest::mouseClick(board(), Qt::LeftButton, Qt::ControlModifier, on("Sideboard"));
     EXPECT_EQ(session().selected().size(), 2U);
@@ -43,7 +43,7 @@ TEST_F(Hand, CtrlClickAddsAndTakesAway) {
     EXPECT_TRUE(session().selected().empty());
 }
 
-TEST_F(Hand, TheHandleTurnsInStepsOfFive) {
+TEST_F(HandOnBoard, TheHandleTurnsInStepsOfFive) {
     session().select({id("Coat stand")});
     const auto p = pose("Coat stand");
     const QPoint handle = (board()->toScreen(p.at + Vec2{0, 254}) + QPointF(0, 20)).toPoint();
@@ -55,7 +55,7 @@ TEST_F(Hand, TheHandleTurnsInStepsOfFive) {
     EXPECT_NEAR(pose("Coat stand").turn.inDegrees(), 0, 1e-6);
 }
 
-TEST_F(Hand, EscapeInTheMiddleOfADragPutsEverythingBack) {
+TEST_F(HandOnBoard, EscapeInTheMiddleOfADragPutsEverythingBack) {
     const auto before = pose("Sofa");
     QTest::mousePress(board(), Qt::LeftButton, {}, on("Sofa"));
     move(on("Sofa") + QPoint(30, 30), Qt::LeftButton);
@@ -66,7 +66,7 @@ TEST_F(Hand, EscapeInTheMiddleOfADragPutsEverythingBack) {
     EXPECT_FALSE(session().canUndo());
 }
 
-TEST_F(Hand, ZoomKeepsThePlaceUnderThePointer) {
+TEST_F(HandOnBoard, ZoomKeepsThePlaceUnderThePointer) {
     const QPointF at(500, 300);
     const Vec2 under = board()->toFloor(at);
     for (const int turn : {120, 120, -360, 240}) {
@@ -85,7 +85,7 @@ TEST_F(Hand, ZoomKeepsThePlaceUnderThePointer) {
     EXPECT_TRUE(board()->rect().contains(on("Floor plant")));
 }
 
-TEST_F(Hand, PansWithTheMiddleButtonAndZoomsToTheSelection) {
+TEST_F(HandOnBoard, PansWithTheMiddleButtonAndZoomsToTheSelection) {
     const Vec2 before = board()->toFloor({400, 300});
     QTest::mousePress(board(), Qt::MiddleButton, {}, QPoint(400, 300));
     move({450, 330}, Qt::MiddleButton);
@@ -97,7 +97,7 @@ TEST_F(Hand, PansWithTheMiddleButtonAndZoomsToTheSelection) {
     EXPECT_GT(board()->pixelsPerMm(), scale);
 }
 
-TEST_F(Hand, TabWalksThePiecesAndF8WhatIsToMend) {
+TEST_F(HandOnBoard, TabWalksThePiecesAndF8WhatIsToMend) {
     board()->setFocus();
     session().select({});
     QTest::keyClick(board(), Qt::Key_Tab);
@@ -119,7 +119,7 @@ TEST_F(Hand, TabWalksThePiecesAndF8WhatIsToMend) {
     EXPECT_GT(std::set<int>(seen.begin(), seen.end()).size(), 2U);
 }
 
-TEST_F(Hand, ATieIsLetGoByItsChip) {
+TEST_F(HandOnBoard, ATieIsLetGoByItsChip) {
     session().select({id("Coffee table")});
     settled();
     const auto chips = window->tape()->findChildren<QPushButton*>("tie");
@@ -131,7 +131,7 @@ TEST_F(Hand, ATieIsLetGoByItsChip) {
     EXPECT_NEAR(norm(pose("Coffee table").at - at), 0, 1e-6) << "and it stays where it is";
 }
 
-TEST_F(Hand, EverySizeOfWindowPaints) {
+TEST_F(HandOnBoard, EverySizeOfWindowPaints) {
     for (const QSize size :
          {QSize(1280, 800), QSize(1920, 1080), QSize(3840, 2160), QSize(1024, 640)}) {
         window->resize(size);
@@ -141,7 +141,7 @@ TEST_F(Hand, EverySizeOfWindowPaints) {
     }
 }
 
-TEST_F(Hand, ShiftKeepsTheTiesAndCtrlDropsThemWhileDragging) {
+TEST_F(HandOnBoard, ShiftKeepsTheTiesAndCtrlDropsThemWhileDragging) {
     const auto dragWith = [&](const char* name, QPoint by, Qt::KeyboardModifiers keys) {
         const QPoint from = on(name);
         session().select({id(name)});
@@ -164,7 +164,7 @@ TEST_F(Hand, ShiftKeepsTheTiesAndCtrlDropsThemWhileDragging) {
     EXPECT_EQ(session().project()->scheme().byName("Sideboard")->ties, ties);
 }
 
-TEST_F(Hand, SeveralPiecesAreDraggedAsOne) {
+TEST_F(HandOnBoard, SeveralPiecesAreDraggedAsOne) {
     session().select({id("Supper table"), id("Coat stand")});
     const auto table = pose("Supper table").at;
     const auto stand = pose("Coat stand").at;
