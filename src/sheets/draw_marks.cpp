@@ -3,6 +3,8 @@
 #include <QFontMetricsF>
 
 #include <algorithm>
+#include <optional>
+#include <vector>
 
 namespace mezzet::sheets {
 
@@ -67,7 +69,8 @@ void drawReadingStretch(const Drawing& d, const Reading& r, bool strong) {
     }
 }
 
-void drawReading(const Drawing& d, const Reading& r, std::vector<QRectF>& taken, bool strong) {
+void drawReading(const Drawing& d, const Reading& r, std::vector<QRectF>& taken, bool strong,
+                 const std::function<bool(const QRectF&)>& onName) {
     QPainter& p = d.painter;
     const QColor colour = d.look.of(r.verdict);
     const QPointF a = d.at(r.at[0]);
@@ -79,22 +82,35 @@ void drawReading(const Drawing& d, const Reading& r, std::vector<QRectF>& taken,
     const double w = textWidth + 37 * d.pen;
     // The chip sits on the stretch when there is room beside nothing else; else it steps aside.
     const QPointF middle = (a + b) / 2;
-    QRectF chip;
-    const double steps[] = {0, -1, 1, -2, 2, -3, 3};
-    bool placed = false;
-    for (const double side : steps) {
-        for (const double up : steps) {
-            chip = QRectF(middle.x() - w / 2 + up * (w * 0.55),
-                          middle.y() - h / 2 + side * (h * 1.15), w, h);
+    // A name is kept clear of too, where that can be, and the nearest such place taken.
+    static const auto aside = [] {
+        std::vector<QPointF> all;
+        for (int up = -3; up <= 3; ++up)
+            for (int side = -3; side <= 3; ++side)
+                all.emplace_back(up * 0.55, side * 1.15);
+        std::stable_sort(all.begin(), all.end(), [](QPointF m, QPointF n) {
+            // In heights of a chip, about three of which are its width.
+            return std::hypot(m.x() * 3, m.y()) < std::hypot(n.x() * 3, n.y());
+        });
+        return all;
+    }();
+    const auto at = [&](QPointF step) {
+        return QRectF(middle.x() - w / 2 + step.x() * w, middle.y() - h / 2 + step.y() * h, w, h);
+    };
+    const auto place = [&](bool clearOfNames) -> std::optional<QRectF> {
+        for (const QPointF step : aside) {
+            const QRectF chip = at(step);
             if (std::none_of(taken.begin(), taken.end(),
-                             [&](const QRectF& t) { return t.intersects(chip); })) {
-                placed = true;
-                break;
-            }
+                             [&](const QRectF& t) { return t.intersects(chip); }) &&
+                !(clearOfNames && (onName(chip) || !QRectF(p.window()).contains(chip))))
+                return chip;
         }
-        if (placed)
-            break;
-    }
+        return {};
+    };
+    auto found = onName ? place(true) : std::nullopt;
+    if (!found)
+        found = place(false);
+    const QRectF chip = found.value_or(at(aside.back()));
     taken.push_back(chip);
     p.setPen(d.ink(strong ? 1.8 : 1.2, colour));
     p.setBrush(d.look.field);

@@ -286,8 +286,22 @@ void drawPiece(const Drawing& d, const Piece& p, const Placed& where, bool quiet
     }
 }
 
-bool drawPieceName(const Drawing& d, const Piece& p, const Placed& where, double height,
-                   bool withSize) {
+namespace {
+
+/// A name that finds no room is tried this much smaller.
+constexpr double smallerName = 0.82;
+
+/// A line of a piece's name: what, where and how.
+struct NameLine {
+    QString text;
+    QRectF at;
+    QFont font;
+    QColor colour;
+};
+
+/// The lines of its name, and its size where asked for and there is room; none when it fits not.
+std::vector<NameLine> nameLines(const Drawing& d, const Piece& p, const Placed& where,
+                                double height, bool withSize) {
     const Box b = bounds(where.shape);
     // The room inside, upright: that of the largest upright box about the middle, taken from the
     // piece's own sides for small turns and from the inscribed square for others.
@@ -326,29 +340,52 @@ bool drawPieceName(const Drawing& d, const Piece& p, const Placed& where, double
         widest = std::max(widest, metrics.horizontalAdvance(l));
     const double row = height * 1.18;
     if (widest > w - 4 * d.pen || row * static_cast<double>(lines.size()) > h)
-        return false;
+        return {};
     const QFont small = lettering(height * 0.86);
     const auto size = QString::fromStdString(footprintWords(p, d.notation));
     const bool sized = withSize && row * static_cast<double>(lines.size() + 1) <= h &&
                        QFontMetricsF(small).horizontalAdvance(size) <= w - 4 * d.pen;
     double y = middle.y() - row * static_cast<double>(lines.size() + (sized ? 1 : 0)) / 2;
-    // A halo of the piece's own wash keeps the detail lines off the letters.
-    QColor halo = d.look.wash(p.kind->family);
-    halo.setAlphaF(0.86F);
+    std::vector<NameLine> out;
     const auto say = [&](const QString& text, const QFont& f, const QColor& colour) {
         const double advance = QFontMetricsF(f).horizontalAdvance(text);
-        const QRectF line(middle.x() - advance / 2 - 2 * d.pen, y, advance + 4 * d.pen, row);
-        d.painter.fillRect(line, halo);
-        d.painter.setFont(f);
-        d.painter.setPen(colour);
-        d.painter.drawText(line, Qt::AlignCenter, text);
+        out.push_back(
+            {text, {middle.x() - advance / 2 - 2 * d.pen, y, advance + 4 * d.pen, row}, f, colour});
         y += row;
     };
     for (const auto& l : lines)
         say(l, font, d.look.ink);
     if (sized)
         say(size, small, d.look.soft);
-    return true;
+    return out;
+}
+
+} // namespace
+
+bool drawPieceName(const Drawing& d, const Piece& p, const Placed& where, double height,
+                   bool withSize) {
+    const auto lines = nameLines(d, p, where, height, withSize);
+    // A halo of the piece's own wash keeps the detail lines off the letters.
+    QColor halo = d.look.wash(p.kind->family);
+    halo.setAlphaF(0.86F);
+    for (const NameLine& l : lines) {
+        d.painter.fillRect(l.at, halo);
+        d.painter.setFont(l.font);
+        d.painter.setPen(l.colour);
+        d.painter.drawText(l.at, Qt::AlignCenter, l.text);
+    }
+    return !lines.empty();
+}
+
+QRectF pieceNameArea(const Drawing& d, const Piece& p, const Placed& where, double height,
+                     bool withSize) {
+    auto lines = nameLines(d, p, where, height, withSize);
+    if (lines.empty())
+        lines = nameLines(d, p, where, height * smallerName, false);
+    QRectF all;
+    for (const NameLine& l : lines)
+        all |= l.at;
+    return all;
 }
 
 namespace {
@@ -407,10 +444,10 @@ std::vector<std::size_t> drawPieces(const Drawing& d, const FloorView& scene, do
         const Piece& p = scene.piece(i);
         if (!drawn(p))
             continue;
-        const bool named = p.kind->flat()
-                               ? drawRugName(d, scene, i, height)
-                               : drawPieceName(d, p, scene.placed[i], height, withSizes) ||
-                                     drawPieceName(d, p, scene.placed[i], height * 0.82, false);
+        const bool named =
+            p.kind->flat() ? drawRugName(d, scene, i, height)
+                           : drawPieceName(d, p, scene.placed[i], height, withSizes) ||
+                                 drawPieceName(d, p, scene.placed[i], height * smallerName, false);
         if (!named)
             unnamed.push_back(i);
     }

@@ -59,6 +59,8 @@ void drawPiece(const Drawing&, const Piece&, const Placed&, bool quietly = false
 /// Its name, and size when wanted, upright in its middle. False, and nothing drawn, when it doesn't
 /// fit inside at a readable height.
 bool drawPieceName(const Drawing&, const Piece&, const Placed&, double height, bool withSize);
+/// Where its name is drawn by drawPieces(), in device units; null where it finds no room.
+QRectF pieceNameArea(const Drawing&, const Piece&, const Placed&, double height, bool withSize);
 /// Which of the pieces are drawn: rugs and the like, what else there is, or all of them.
 enum class PiecesShown { flat, upright, all };
 /// The pieces, rugs first, and their names. Gives back which pieces found no room for theirs.
@@ -77,8 +79,10 @@ void drawVerdict(QPainter&, const QRectF&, Verdict, const QColor&);
 /// Where a reading was taken on the board.
 void drawReadingStretch(const Drawing&, const Reading&, bool strong);
 /// Its value in a chip with the verdict's mark. `taken` holds the chips drawn before; this one
-/// keeps clear of them and is added.
-void drawReading(const Drawing&, const Reading&, std::vector<QRectF>& taken, bool strong);
+/// keeps clear of them and is added; of names too, where `onName` says one is under a place and
+/// another can be had.
+void drawReading(const Drawing&, const Reading&, std::vector<QRectF>& taken, bool strong,
+                 const std::function<bool(const QRectF&)>& onName = {});
 
 /// A dimension between two points, drawn `away` device units to the left of the way from a to b,
 /// with ticks and its figure in a gap of the line. False when the figure doesn't fit in it.

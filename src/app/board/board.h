@@ -140,11 +140,11 @@ private:
     Camera camera_;
     std::unique_ptr<Hand> hand_; ///< null while nothing is held
     bool lettingGo_ = false;
-    Layer base_{*this};          ///< the room, or the bare wall
-    Layer flats_{*this};         ///< rugs that stay where they are
-    Layer pieces_{*this};        ///< what else stays
-    Layer figures_{*this};       ///< dimensions, letters and rulers
-    bool fitted_ = true;         ///< still showing all, so a resize fits again
+    Layer base_{*this};    ///< the room, or the bare wall
+    Layer flats_{*this};   ///< rugs that stay where they are
+    Layer pieces_{*this};  ///< what else stays
+    Layer figures_{*this}; ///< dimensions, letters and rulers
+    bool fitted_ = true;   ///< still showing all, so a resize fits again
     bool underlayShown_ = true;
     UnderlayPtr underlayOf_; ///< what underlay_ was made of
     QImage underlay_;

@@ -174,12 +174,29 @@ void Board::paintFloor(QPainter& p) {
     for (const Reading& r : session_.readings())
         if (r.seenOn(session_.surface()) && aboutChosen(r) && r.verdict == Verdict::note)
             sheets::drawReadingStretch(d, r, false);
+    // Names are looked up only where a chip would come over their piece.
+    std::vector<std::optional<QRectF>> names(scene.floor.placed.size());
+    const FloorView floor = scene;
+    const auto onName = [&](const QRectF& chip) {
+        for (std::size_t i = 0; i < names.size(); ++i) {
+            const Piece& q = floor.piece(i);
+            const Placed& at = floor.placed[i];
+            const Box b = bounds(at.shape);
+            if (q.kind->flat() || !QRectF(d.at(b.low), d.at(b.high)).intersects(chip))
+                continue;
+            if (!names[i])
+                names[i] = sheets::pieceNameArea(d, q, at, 13, sizes);
+            if (names[i]->intersects(chip))
+                return true;
+        }
+        return false;
+    };
     for (const Reading& r : session_.readings())
         if (r.seenOn(session_.surface()) && tellsOfChosen(r))
-            sheets::drawReading(d, r, taken, true);
+            sheets::drawReading(d, r, taken, true, onName);
     for (const Reading& r : session_.readings())
         if (r.seenOn(session_.surface()) && r.toMend() && !aboutChosen(r))
-            sheets::drawReading(d, r, taken, false);
+            sheets::drawReading(d, r, taken, false, onName);
     paintTapes(d);
     if (room.walls.empty()) {
         p.setFont(sheets::sans(16));

@@ -61,7 +61,8 @@ QLabel[trouble="true"] { color: @tight; }
 QLineEdit, QPlainTextEdit, QComboBox, QSpinBox { background: @field; border: 1px solid @soft; border-radius: 5px; padding: 4px 8px; selection-background-color: @ink; selection-color: @onink; color: @ink; }
 QLineEdit:focus, QPlainTextEdit:focus, QComboBox:focus { border: 2px solid @chosen; padding: 3px 7px; }
 QLineEdit[figure="true"] { font-family: "Routed Gothic"; font-size: 16px; padding: 1px 4px; }
-QComboBox::drop-down { border: none; width: 20px; }
+QComboBox::drop-down { border: none; width: 22px; }
+QComboBox::down-arrow { image: url(:/icons/down.svg); width: 12px; height: 12px; }
 QComboBox QAbstractItemView { background: @field; border: 1px solid @edge; selection-background-color: @ink; selection-color: @onink; }
 QPlainTextEdit { font-family: "Routed Gothic"; font-size: 16px; }
 QPushButton { background: @field; border: 1px solid @soft; border-radius: 5px; padding: 5px 14px; color: @ink; }

@@ -11,6 +11,18 @@ std::atomic<int> leftBehind{0};
 
 } // namespace
 
+QString wordsOf(const std::exception_ptr& thrown) {
+    try {
+        if (thrown)
+            std::rethrow_exception(thrown);
+    } catch (const std::exception& e) {
+        return QString::fromUtf8(e.what());
+    } catch (...) {
+        // nothing known of it
+    }
+    return "it failed, and does not say why";
+}
+
 Runner::Runner(QObject* parent, int threads) : QObject(parent), pool_(new QThreadPool) {
     pool_->setMaxThreadCount(threads);
 }

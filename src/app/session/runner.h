@@ -6,6 +6,7 @@
 #include <QFutureWatcher>
 #include <QObject>
 #include <QThreadPool>
+#include <QUnhandledException>
 #include <QtConcurrent>
 
 #include <chrono>
@@ -25,6 +26,9 @@ using ProgressPtr = std::shared_ptr<Progress>;
 [[nodiscard]] inline std::function<bool()> stops(ProgressPtr p) {
     return [p = std::move(p)] { return p->stop.load(); };
 }
+
+/// What an exception says.
+[[nodiscard]] QString wordsOf(const std::exception_ptr&);
 
 /// Runs work beside the window, in the order it is asked for, and brings what it came to back to
 /// the window's thread. Work holds values only, so that what is not stopped in time harms nobody.
@@ -54,10 +58,10 @@ public:
                     QString fault;
                     try {
                         answer = watcher->future().takeResult();
-                    } catch (const std::exception& e) {
-                        fault = QString::fromUtf8(e.what());
+                    } catch (const QUnhandledException& e) {
+                        fault = wordsOf(e.exception()); // as it was thrown over there
                     } catch (...) {
-                        fault = "it failed, and does not say why";
+                        fault = wordsOf(std::current_exception());
                     }
                     if (answer)
                         done(std::move(*answer));
