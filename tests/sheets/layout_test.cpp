@@ -130,8 +130,9 @@ TEST(Layout, OpeningsAndWallsAreDimensioned) {
 
 TEST(Layout, SmallPiecesAreNumberedAndAllAreInTheSchedule) {
     QTemporaryDir dir;
-    ASSERT_TRUE(print(jobWith({"stool 8 called Stool by the window, at 5', 5'", "sofa at 12', 6'"}),
-                      dir.filePath("a.pdf")));
+    ASSERT_TRUE(
+        print(jobWith({"stool 8 called \"Stool by the window\", at 5', 5'", "sofa at 12', 6'"}),
+              dir.filePath("a.pdf")));
     const auto text = textOf(dir.filePath("a.pdf"));
     EXPECT_TRUE(text.contains("Stool by the window"));
     EXPECT_TRUE(text.contains("8 x 8 x 18"));

@@ -6,6 +6,9 @@
 #include "edit/pieces.h"
 #include "edit/place.h"
 #include "edit/preview.h"
+#include "edit/several.h"
+#include "edit/sizes_said.h"
+#include "edit/subjects.h"
 #include "edit/verb.h"
 #include "measure/text.h"
 #include "measure/texts.h"
@@ -25,6 +28,7 @@ public:
           surface_(surface) {}
 
     WordsReader in;
+    std::vector<std::string> notices; ///< how something was taken that could be meant otherwise
 
     Edit read() {
         if (auto e = readVerb(*this, in, verbs()))
@@ -36,14 +40,16 @@ public:
         if (auto setting = readSetting(in))
             return *setting;
         const bool fresh = in.take({"add", "another", "new"});
-        if (fresh || in.take({"put", "place", "hang"}))
+        if (fresh || in.take({"put", "place", "hang", "stand", "lay"}))
             in.take({"another", "new"});
         return put(fresh);
     }
 
     static const std::vector<Verb<LineReader>>& verbs() {
         static const std::vector<Verb<LineReader>> all{
-            {{{"move", "shift"}, "puts a piece elsewhere, or by a step", "move sofa 6 left"},
+            {{{"move", "shift", "push", "pull", "slide", "nudge"},
+              "puts a piece elsewhere, or by a step",
+              "move sofa 6 left; push sofa 6 back"},
              &LineReader::move},
             {{{"turn", "rotate", "spin"},
               "turns it clockwise by degrees, to a turn, or to look at something",
@@ -53,6 +59,13 @@ public:
               "its width, depth and height; of what hangs width, height and depth; several at once",
               "size sofa 78 x 36; size all dining chairs 18 x 20"},
              &LineReader::size},
+            {{{"raise"}, "higher on its wall", "raise mill 2"}, &LineReader::raise},
+            {{{"lower"}, "lower on its wall", "lower mill 2"}, &LineReader::lower},
+            {{{"swap"}, "each where the other was", "swap sofa and sideboard"}, &LineReader::swap},
+            {{{"replace"},
+              "another kind in its place, under the same ties",
+              "replace sofa by loveseat"},
+             &LineReader::replace},
             {{{"rename", "call"}, "another name", "rename sofa to long sofa"}, &LineReader::rename},
             {{{"copy", "duplicate"}, "one more of it, beside it", "copy sofa as second sofa"},
              &LineReader::copy},
@@ -93,7 +106,11 @@ private:
     Edit remove() {
         std::vector<int> ids;
         do {
-            ids.push_back(subject());
+            const auto all = allOfAKind(in);
+            if (all.empty())
+                ids.push_back(subject());
+            else
+                ids.insert(ids.end(), all.begin(), all.end());
         } while (in.comma() || in.take({"and"}));
         nothingMore();
         return removePieces(job_, ids);
@@ -105,7 +122,7 @@ private:
         const std::size_t at = in.at();
         if (in.take({"to face", "facing", "to"})) {
             in.goTo(at);
-            const bool toDegrees = in.take({"to"}) && in.ahead() != "face";
+            const bool toDegrees = in.take({"to"}) && in.ahead() != "face" && !thingAhead(in);
             if (toDegrees) {
                 Tie t;
                 t.kind = Tie::Kind::turned;
@@ -114,6 +131,16 @@ private:
                 nothingMore();
                 return retie(pieceOf(id), t, at);
             }
+            // "to the window" looks at it, as "to face the window" does.
+            in.goTo(at);
+            if (in.take({"to"}) && in.ahead() != "face") {
+                Tie t;
+                t.kind = Tie::Kind::facing;
+                t.of = in.target();
+                nothingMore();
+                return retie(pieceOf(id), t, at);
+            }
+            in.goTo(at);
             return place(placedPiece(id), at);
         }
         in.article();
@@ -165,11 +192,8 @@ private:
         Piece p = placedPiece(ids.front());
         in.take({"to"});
         const std::size_t at = in.at();
-        std::string_view measured;
-        const auto sizes = in.sizes(saidOf(*p.kind), &measured);
-        if (sizes.empty() && in.done())
+        if (!readSizes(p, false) && in.done())
             in.failAhead("which size?", "say it like: size sofa 78 x 36");
-        applyMeasured(p, sizes, measured, at, false);
         auto e = place(p, at);
         e.words = worded("size {}", p.name);
         return e;
@@ -221,6 +245,62 @@ private:
         return lockPieces(job_, *scene_, ids, on);
     }
 
+    Edit raise() { return up(1); }
+    Edit lower() { return up(-1); }
+
+    /// "raise mill 2", "lower mill by 2"
+    Edit up(double way) {
+        const std::size_t at = in.at();
+        const Piece& p = pieceOf(subject());
+        in.take({"by"});
+        const Length by = in.length("how far");
+        nothingMore();
+        if (!p.onWall())
+            in.fail(at, in.at() - at, worded("{} does not hang on a wall", p.name),
+                    "name something that does");
+        auto e = stepPiece(job_, *scene_, p.id, {0, way * by.mm()});
+        if (!e)
+            fault(e.problem(), at);
+        return *e;
+    }
+
+    /// "swap sofa and sideboard": each takes the other's ties, place and turn.
+    Edit swap() {
+        const std::size_t at = in.at();
+        const int one = subject();
+        if (!in.take({"and", "with", "for"}))
+            in.failAhead("with what?", "say it like: swap sofa and sideboard");
+        const int other = subject();
+        nothingMore();
+        auto e = swapPieces(job_, *scene_, one, other);
+        if (!e)
+            fault(e.problem(), at);
+        return *e;
+    }
+
+    /// "replace sofa by loveseat": the new one has its ties, and what was tied to it.
+    Edit replace() {
+        const int id = subject();
+        if (!in.take({"by", "with", "for"}))
+            in.failAhead("by what?", "say it like: replace sofa by loveseat");
+        in.article();
+        const std::size_t at = in.at();
+        const KindPtr kind = in.kind();
+        if (!kind)
+            in.failAhead(worded("the kit has no “{}”", firstWords()));
+        auto instead = asAnother(job_, asItStands(job_, *scene_, id), kind);
+        if (!instead)
+            in.fail(at, in.at() - at, instead.problem().what, instead.problem().remedy);
+        Piece p = *instead;
+        const std::string before = pieceOf(id).name;
+        readSizes(p, false);
+        nothingMore();
+        Edit e;
+        e.words = worded("replace {} by {}", before, p.name);
+        e.acts.emplace_back(PutPiece{std::move(p)});
+        return e;
+    }
+
     Edit lockThem() { return lock(true); }
     Edit unlockThem() { return lock(false); }
 
@@ -260,12 +340,15 @@ private:
 
     /// "sofa 84 x 36 x 34 against wall C": a new piece, or one that is there.
     Edit put(bool fresh) {
+        if (auto many = readSeveral(in, *scene_, surface_))
+            return *many;
         in.article();
         const std::size_t start = in.at();
         if (in.done())
             in.failAhead("nothing is said yet", "name a piece, like: sofa 84 x 36 against wall A");
         Piece p;
-        int there = fresh ? 0 : spokenOf(start);
+        const bool sizeFirst = sizesBeforeKind(in);
+        int there = fresh || sizeFirst ? 0 : spokenOf(start);
         if (there == 0) {
             if (auto kind = in.kind()) {
                 if (kind->role == Role::group)
@@ -284,15 +367,38 @@ private:
         const bool isNew = there == 0;
         if (!isNew)
             p = placedPiece(there);
-        const std::size_t at = in.at();
+        if (const std::size_t here = in.at(); sizeFirst) {
+            in.goTo(start);
+            readSizes(p, isNew);
+            in.goTo(here);
+        }
         bool called = callIt(p, isNew);
-        std::string_view measured;
-        const auto sizes = in.sizes(saidOf(*p.kind), &measured);
-        applyMeasured(p, sizes, measured, at, isNew);
+        readSizes(p, isNew);
         called = callIt(p, isNew) || called;
         if (isNew && !called)
             p.name = in.scheme().freeName(p.kind->name);
         return place(std::move(p), start);
+    }
+
+    /// The sizes said here, if any; whether there were.
+    bool readSizes(Piece& p, bool isNew) {
+        const std::size_t at = in.at();
+        if (const auto by = readLabelled(in)) {
+            const Length w = by->width.value_or(p.size.width);
+            const Length d = by->depth.value_or(p.size.depth);
+            const Length h = by->height.value_or(p.size.height);
+            applySizes(p, p.kind->hangs() ? std::vector{w, h, d} : std::vector{w, d, h}, at);
+            return true;
+        }
+        std::string_view measured;
+        auto sizes = in.sizes(saidOf(*p.kind), &measured);
+        const auto meant = meantSizes(sizes, textBetween(at, in.at()), *p.kind, job_);
+        if (!meant)
+            in.fail(at, in.at() - at, meant.problem().what, meant.problem().remedy);
+        if (!meant->empty())
+            notices.push_back(*meant);
+        applyMeasured(p, sizes, measured, at, isNew);
+        return !sizes.empty();
     }
 
     /// Sizes with the word after them: "36 high", "mirror 36 round".
@@ -332,9 +438,9 @@ private:
 
     /// The words from here up to something known, for a message.
     std::string firstWords() {
-        auto r = in.rest();
-        return std::string(
-            trimmed(r.substr(0, std::min(r.find(','), r.find_first_of("0123456789")))));
+        const auto r = in.rest().substr(0, in.rest().find(','));
+        const auto words = trimmed(r.substr(0, r.find_first_of("0123456789")));
+        return std::string(words.empty() ? trimmed(r) : words);
     }
 
     /// True when an existing piece's whole name stands here, and not as the beginning of the name
@@ -442,6 +548,8 @@ Result<Said> readLine(std::string_view text, const Project& job, int selected, S
         LineReader reader(text, job, *scene, selected, surface);
         Said said;
         said.edit = reader.read();
+        said.edit.notices.insert(said.edit.notices.begin(), reader.notices.begin(),
+                                 reader.notices.end());
         if (!reader.in.done())
             reader.in.failAhead(worded("“{}” is left over", reader.in.rest()),
                                 "take it out, or put a comma before it");

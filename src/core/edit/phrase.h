@@ -33,6 +33,10 @@ public:
     [[nodiscard]] Target target(bool pieces = true);
     /// The same, but one of these.
     [[nodiscard]] Target target(const Targets& fine, const char* phrase);
+    /// The wall an opening is in; anything else as it is.
+    [[nodiscard]] Target toWall(Target) const;
+    /// "A": a wall by its letter alone, at the end of the clause.
+    [[nodiscard]] std::optional<Target> bareWall();
     /// What was named last, which “centred” alone is about.
     [[nodiscard]] const Target& last() const { return last_; }
     /// Points at the whole clause.
@@ -86,6 +90,7 @@ struct Phrase {
 
 /// The phrases by what they are about; a new subject is one more file, and a line in phrases.cpp.
 [[nodiscard]] std::span<const Phrase> floorPhrases();
+[[nodiscard]] std::span<const Phrase> plainPhrases();
 [[nodiscard]] std::span<const Phrase> boardPhrases();
 [[nodiscard]] std::span<const Phrase> ceilingPhrases();
 [[nodiscard]] std::span<const Phrase> wallPhrases();

@@ -11,9 +11,13 @@ namespace mezzet {
 
 std::span<const PhraseGroup> phraseGroups() {
     static const PhraseGroup groups[] = {
-        {"Where it stands", floorPhrases()},     {"On a top, on a shelf", boardPhrases()},
-        {"Under the ceiling", ceilingPhrases()}, {"On a wall", wallPhrases()},
-        {"How it is held there", heldPhrases()}, {"What is told of it", toldPhrases()},
+        {"Where it stands", floorPhrases()},
+        {"Where it stands, said plainly", plainPhrases()},
+        {"On a top, on a shelf", boardPhrases()},
+        {"Under the ceiling", ceilingPhrases()},
+        {"On a wall", wallPhrases()},
+        {"How it is held there", heldPhrases()},
+        {"What is told of it", toldPhrases()},
     };
     return groups;
 }
@@ -214,6 +218,23 @@ void Placing::unknown(bool afterLength) {
         in.failAhead(worded("“{}” doesn't follow a length", in.ahead()));
     in.offer(subject.kind->hangs() ? "6 above " : "16 from ");
     in.failAhead(worded("I don't know “{}” here", in.ahead()));
+}
+
+Target Placing::toWall(Target t) const {
+    for (const auto& o : scene.room->openings)
+        if (t == targetOf(o))
+            return wallTarget(o.wall);
+    return t;
+}
+
+std::optional<Target> Placing::bareWall() {
+    const std::size_t here = in.at();
+    const auto i = wallIndex(in.word());
+    if (i && *i < static_cast<int>(scene.room->walls.size()) &&
+        (in.done() || in.rest().front() == ','))
+        return wallTarget(*i);
+    in.goTo(here);
+    return {};
 }
 
 Tie& Placing::add(Tie::Kind kind) {

@@ -1,4 +1,5 @@
 // Where a piece stands on the floor, or hangs over it: clauses that tie it across a plan.
+#include "edit/beside_wall.h"
 #include "edit/phrase.h"
 #include "edit/place.h"
 #include "geometry/gap.h"
@@ -19,17 +20,10 @@ using K = Tie::Kind;
 constexpr Flags<SaidOf> onPlan{SaidOf::floor, SaidOf::ceiling};
 constexpr Targets built{Is::wall, Is::chimney, Is::fixture};
 
-/// The wall an opening is in.
-Target toWall(const Placing& p, Target t) {
-    for (const auto& o : p.scene.room->openings)
-        if (t == targetOf(o))
-            return wallTarget(o.wall);
-    return t;
-}
-
 bool against(Placing& p) {
-    const Target t = p.target(ties::things, "against");
-    p.add(K::against).of = toWall(p, t);
+    const auto wall = p.bareWall();
+    const Target t = wall ? *wall : p.target(ties::things, "against");
+    p.add(K::against).of = p.toWall(t);
     return true;
 }
 
@@ -149,13 +143,43 @@ Side sideSaid(const Placing& p, std::string_view words, const Target& t) {
     return words == "in front of" ? Side::front : freerSide(p, t.piece);
 }
 
+/// "by window 1", "6 left of door 1": its back to the wall, beside what is in it, on the side with
+/// more free wall when none is said. "by wall A": its back to it.
+bool byWall(Placing& p, const Target& t, Length d) {
+    const auto wall = wallOf(t, p.scene);
+    if (!wall || p.said == "behind")
+        p.fault("a wall has no side to stand on", "say “24 from wall B” or “30 from corner AB”");
+    const bool left = p.said.ends_with("left of");
+    const bool right = p.said.ends_with("right of");
+    if (t.is == Is::wall) {
+        if (left || right)
+            p.fault("a wall has no side to stand on",
+                    "say “24 from wall B” or “30 from corner AB”");
+        if (d > Length{})
+            p.add(K::fromWall).distance = d;
+        else
+            p.add(K::against);
+        p.out.ties.back().of = t;
+        return true;
+    }
+    const Side side = left ? Side::left : right ? Side::right : freerSide(t, *wall, p.scene);
+    const auto ties = besideInWall(t, *wall, side, d, p.subject, p.scene);
+    if (ties.empty())
+        p.fault(worded("there is no room for {} there", p.name()),
+                "make it smaller, or say another place");
+    for (const Tie& tie : ties)
+        if (std::none_of(p.out.ties.begin(), p.out.ties.end(),
+                         [&](const Tie& o) { return o.kind == tie.kind && o.of == tie.of; }))
+            p.add(tie.kind) = tie;
+    return true;
+}
+
 bool beside(Placing& p, Length d) {
     const std::string_view words = p.said;
     const Target t = p.target(ties::things, "beside");
     if (t.is != Is::piece) {
         if (words != "in front of")
-            p.fault("a wall has no side to stand on",
-                    "say “24 from wall B” or “30 from corner AB”");
+            return byWall(p, t, d);
         Tie& tie = p.add(K::fromWall);
         tie.of = t;
         tie.distance = d;
@@ -238,7 +262,7 @@ bool under(Placing& p) {
     }
     const Target first = p.target(Targets{Is::piece, Is::window}, "under");
     if (first.is == Is::window) {
-        p.add(K::against).of = toWall(p, first);
+        p.add(K::against).of = p.toWall(first);
         p.add(K::centredOn).of = first;
         return true;
     }
@@ -429,7 +453,7 @@ std::span<const Phrase> floorPhrases() {
          .help = "edge to edge; sides are as you face the other piece",
          .example = "16 in front of sofa; 6 behind sofa; 3 left of sofa; 3 right of sofa"},
         {.begins = {"in front of", "behind", "to the left of", "to the right of", "left of",
-                    "right of", "beside", "next to"},
+                    "right of", "beside", "next to", "by", "near", "close to"},
          .of = onPlan,
          .read = [](Placing& p) { return beside(p, p.standing({})); },
          .help = "the same at the gap it has, or touching",

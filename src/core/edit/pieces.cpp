@@ -1,8 +1,10 @@
 #include "edit/pieces.h"
 
 #include "edit/grouping.h"
+#include "edit/place.h"
 #include "measure/text.h"
 #include "measure/texts.h"
+#include "scheme/surfaces.h"
 
 #include <algorithm>
 
@@ -71,6 +73,42 @@ Edit lockPieces(const Project& job, const Scene& scene, const std::vector<int>& 
         e.acts.emplace_back(PutPiece{std::move(p)});
     }
     return e;
+}
+
+Result<Edit> swapPieces(const Project& job, const Scene& scene, int one, int other) {
+    Piece a = asItStands(job, scene, one);
+    Piece b = asItStands(job, scene, other);
+    if (one == other || !suits(*a.kind, b.on.is) || !suits(*b.kind, a.on.is))
+        return Problem{worded("{} and {} can't change places", a.name, b.name),
+                       "name two that stand on the same kind of surface"};
+    const Stance of = a.stance();
+    a.stand(b.stance());
+    b.stand(of);
+    // What was tied to the other would be tied to itself now.
+    std::erase_if(a.ties, [&](const Tie& t) { return t.refersTo(one) || t.refersTo(other); });
+    std::erase_if(b.ties, [&](const Tie& t) { return t.refersTo(one) || t.refersTo(other); });
+    Edit e;
+    e.words = worded("swap {} and {}", a.name, b.name);
+    e.acts.emplace_back(PutPiece{std::move(a)});
+    e.acts.emplace_back(PutPiece{std::move(b)});
+    return e;
+}
+
+Result<Piece> asAnother(const Project& job, Piece p, const KindPtr& kind) {
+    if (kind->role == Role::group || p.isGroup() || !suits(*kind, p.on.is))
+        return Problem{worded("{} can't be where {} is", kind->name, p.name),
+                       "name a kind that stands or hangs like it"};
+    const Piece fresh = pieceOf(kind);
+    if (p.name.rfind(p.kind->name, 0) == 0)
+        p.name = job.scheme().freeName(kind->name);
+    p.kind = kind;
+    p.size = fresh.size;
+    p.heights = fresh.heights;
+    p.footprint = fresh.footprint;
+    p.hanging = fresh.hanging;
+    p.finishedBack.reset();
+    p.cost.reset();
+    return p;
 }
 
 } // namespace mezzet

@@ -19,4 +19,12 @@ namespace mezzet {
 /// Locks pieces where they stand, or unlocks them.
 [[nodiscard]] Edit lockPieces(const Project&, const Scene&, const std::vector<int>& ids, bool on);
 
+/// Each takes the other's place, turn and ties. Problem: they are one, or one of them can't be on
+/// the other's surface.
+[[nodiscard]] Result<Edit> swapPieces(const Project&, const Scene&, int one, int other);
+
+/// A piece as one of another kind, at that kind's usual size, where it is and under the same ties.
+/// One that had the name of its kind takes the new one's. Problem: such a kind can't be there.
+[[nodiscard]] Result<Piece> asAnother(const Project&, Piece, const KindPtr&);
+
 } // namespace mezzet

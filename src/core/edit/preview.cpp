@@ -1,5 +1,8 @@
 #include "edit/preview.h"
 
+#include "geometry/gap.h"
+#include "geometry/polygon.h"
+
 #include "measure/text.h"
 #include "measure/texts.h"
 
@@ -13,6 +16,56 @@ std::string capital(std::string s) {
     if (!s.empty() && s[0] >= 'a' && s[0] <= 'z')
         s[0] = static_cast<char>(s[0] - 'a' + 'A');
     return s;
+}
+
+/// "through wall A", "beyond wall A": a thing on the floor that no wall lets stand there; "" for
+/// one that is inside, and for one that was just as far through before.
+std::string throughWords(const Scene& was, const Scene& now, int id, const Wording& wording) {
+    const auto deepest = [](const Scene& s, int of) {
+        std::pair<double, int> out{0, -1};
+        const Placed* p = s.fromAbove(of);
+        if (p == nullptr || s.byId(of) == nullptr || !s.pieceById(of)->on.isFloor() ||
+            s.room->stretches() == 0)
+            return out;
+        const bool in = !s.room->closed || insideOutline(s.room->edge, p->shape.centre);
+        for (std::size_t k = 0; k < s.room->stretches(); ++k) {
+            const Wall w = s.room->stretchAt(k);
+            const double depth =
+                in ? gapBetween(p->shape, stretch({w.start, w.end})).depth.mm()
+                   : 1e9 - norm(p->shape.centre - nearestOn({w.start, w.end}, p->shape.centre));
+            if (depth > out.first)
+                out = {depth, s.room->edgeWall[k]};
+        }
+        return out;
+    };
+    constexpr double touching = 1;
+    const auto [depth, wall] = deepest(now, id);
+    if (wall < 0 || depth <= touching || depth <= deepest(was, id).first + touching)
+        return {};
+    const auto name = words(wallTarget(wall), wording);
+    return depth > 1e8 ? worded("beyond {}", name) : worded("through {}", name);
+}
+
+/// What else is elsewhere now, as the ties have it.
+std::string movedTooWords(const Scene& was, const Scene& now, const std::set<std::string>& told) {
+    if (was.room != now.room)
+        return {};
+    std::vector<std::string> names;
+    for (const Piece& p : now.scheme->pieces) {
+        if (p.isGroup() || told.count(std::to_string(p.id)) > 0 || was.pieceById(p.id) == nullptr)
+            continue;
+        const Placed& a = *was.byId(p.id);
+        const Placed& b = *now.byId(p.id);
+        if (was.pieceById(p.id)->on == p.on && norm(b.pose.at - a.pose.at) < 0.05 &&
+            std::abs(difference(b.pose.turn, a.pose.turn).inDegrees()) < 0.05)
+            continue;
+        names.push_back(p.name);
+    }
+    if (names.empty())
+        return {};
+    constexpr std::size_t byName = 3;
+    return worded("moves {} too",
+                  names.size() > byName ? fmt::format("{} others", names.size()) : listed(names));
 }
 
 } // namespace
@@ -42,6 +95,8 @@ std::string previewOf(const Project& before, const Scene& was, const Edit& edit,
                 const auto where = listed(ties, "");
                 say(worded("adds {} {}{}", now.name, sizeWords(now, before.notation),
                            where.empty() ? ", free" : ", " + where));
+                if (const auto w = throughWords(was, *after.scene, now.id, wording); !w.empty())
+                    out += ", " + w;
                 if (!now.kind->caution.empty())
                     say(now.kind->caution);
                 continue;
@@ -70,10 +125,14 @@ std::string previewOf(const Project& before, const Scene& was, const Edit& edit,
             height("top", now.heights.top, old->heights.top);
             if (now.locked != old->locked)
                 tell(worded("{} {}", now.locked ? "locks" : "unlocks", now.name));
+            const auto through = throughWords(was, *after.scene, old->id, wording);
             if (!step.empty())
-                tell(worded("moves {} {}", now.name, step));
+                tell(
+                    worded("moves {} {}{}", now.name, step, through.empty() ? "" : ", " + through));
+            else if (!through.empty())
+                tell(worded("puts {} {}", now.name, through));
             if (std::abs(turn) > 0.05)
-                tell(worded("turns {} {:.4g}°", now.name, turn));
+                tell(worded("turns {} {:.4g}°", now.name, turn < -179.95 ? 180 : turn));
             if (!told)
                 say(now.ties == old->ties && now.heights == old->heights
                         ? worded("changes nothing: {} is there already", now.name)
@@ -83,6 +142,8 @@ std::string previewOf(const Project& before, const Scene& was, const Edit& edit,
             break;
         }
     }
+    if (const auto too = movedTooWords(was, *after.scene, seenOf); !too.empty())
+        say(too);
     for (const auto& n : after.notices)
         say(n);
     return capital(out);

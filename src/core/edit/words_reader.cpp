@@ -155,8 +155,36 @@ Mass WordsReader::mass(std::string_view what) {
     return *m;
 }
 
+namespace {
+
+bool ofFigure(char c) {
+    return (c >= '0' && c <= '9') || c == '.' || c == ',' || c == '/' || c == ' ';
+}
+
+/// "2.4 x 3 m": figures without a unit have that of the last one.
+void shareUnit(std::vector<Length>& sizes, const std::vector<std::string_view>& written,
+               Units units) {
+    const std::string_view last = written.back();
+    const auto at = std::find_if_not(last.begin(), last.end(), ofFigure) - last.begin();
+    const auto unit = last.substr(static_cast<std::size_t>(at));
+    // One figure and its unit; feet and inches hold two.
+    if (unit.empty() ||
+        std::any_of(unit.begin(), unit.end(), [](char c) { return c >= '0' && c <= '9'; }))
+        return;
+    for (std::size_t i = 0; i + 1 < sizes.size(); ++i) {
+        if (!std::all_of(written[i].begin(), written[i].end(), ofFigure))
+            continue;
+        const auto whole = std::string(trimmed(written[i])) + std::string(unit);
+        if (const auto again = scanLength(whole, units); again && again->used == whole.size())
+            sizes[i] = again->value;
+    }
+}
+
+} // namespace
+
 std::vector<Length> WordsReader::sizes(Flags<SaidOf> of, std::string_view* measured) {
     std::vector<Length> out;
+    std::vector<std::string_view> written;
     if (measured != nullptr)
         *measured = {};
     const std::size_t start = at_;
@@ -165,6 +193,7 @@ std::vector<Length> WordsReader::sizes(Flags<SaidOf> of, std::string_view* measu
         const auto scanned = scanLength(text_.substr(at_), job_.notation.units);
         if (!scanned)
             break;
+        written.push_back(trimmed(text_.substr(at_, scanned->used)));
         at_ += scanned->used;
         out.push_back(scanned->value);
         const std::size_t after = at_;
@@ -178,7 +207,14 @@ std::vector<Length> WordsReader::sizes(Flags<SaidOf> of, std::string_view* measu
             break;
         }
         at_ += text_.substr(at_).starts_with("×") || text_.substr(at_).starts_with("by") ? 2 : 1;
+        // "30 x 33 by the door": no third size.
+        if (!lengthAhead()) {
+            at_ = after;
+            break;
+        }
     }
+    if (out.size() > 1)
+        shareUnit(out, written, job_.notation.units);
     for (const std::string_view word :
          {"dia", "in diameter", "diameter", "across", "round", "long", "wide", "deep", "high"})
         if (!out.empty() && take({word})) {
@@ -284,7 +320,10 @@ int WordsReader::piece() {
         std::vector<int> meant;
         std::vector<std::string> names;
         for (const Piece& p : scheme().pieces) {
-            if (p.kind == kindNamed || plainWord(p.name).starts_with(said + " ")) {
+            // "the table" is whatever one of the room is called or is a table.
+            if (p.kind == kindNamed || plainWord(p.name).starts_with(said + " ") ||
+                plainWord(p.name).ends_with(" " + said) ||
+                plainWord(p.kind->name).ends_with(" " + said)) {
                 meant.push_back(p.id);
                 names.push_back(p.name);
             }
@@ -407,7 +446,8 @@ Target WordsReader::target(bool pieces) {
             n = 1;
         else if (!numbers.empty())
             fail(start, at_ - start, worded("which {}? there are {}", what, numbers.size()),
-                 worded("say {} 1 to {}", what, numbers.size()));
+                 numbers.size() == 2 ? worded("say {} 1 or {} 2", what, what)
+                                     : worded("say {} 1 to {}", what, numbers.size()));
         if (std::find(numbers.begin(), numbers.end(), n) == numbers.end())
             fail(start, at_ - start,
                  numbers.empty() ? worded("the room has no {}", what)
@@ -433,7 +473,8 @@ Target WordsReader::target(bool pieces) {
         // "chimney" as well as "chimney breast"; the first of a kind takes a number or none.
         const std::string full = fixtureName(f.kind);
         if (f.number != 1 ||
-            !(f.kind == FixtureKind::chimney ? take({"chimney breast", "chimney"}) : take({full})))
+            !(f.kind == FixtureKind::chimney ? take({"chimney breast", "chimney", "fire"})
+                                             : take({full})))
             continue;
         t = targetOf(f);
         const auto w = ahead();

@@ -144,7 +144,7 @@ bool takeFootMark(Cursor& c) {
     return c.takeAny({"'", "′", "’", "ʹ"}) || takeWord(c, {"feet", "foot", "ft.", "ft"});
 }
 
-/// "in" is also the small word of "in corner", "in front of" and "in line with".
+/// "in" is also the small word of "in corner", "in front of", "in line with" and "in a row".
 bool takeInchMark(Cursor& c) {
     if (c.takeAny({"\"", "″", "”", "''", "′′", "ʺ"}))
         return true;
@@ -153,7 +153,7 @@ bool takeInchMark(Cursor& c) {
         return false;
     Cursor next = t;
     next.skipBlanks();
-    if (takeWord(next, {"corner", "front", "line", "the"}))
+    if (takeWord(next, {"corner", "front", "line", "the", "a", "an", "opening"}))
         return false;
     c = t;
     return true;

@@ -1,0 +1,51 @@
+#include "edit/beside_wall.h"
+
+#include "scheme/on_wall.h"
+#include "scheme/resolve.h"
+
+#include <cmath>
+
+namespace mezzet {
+
+std::optional<int> wallOf(const Target& t, const Scene& scene) {
+    if (t.is == Target::Is::wall)
+        return t.index;
+    for (const auto& o : scene.room->openings)
+        if (t == targetOf(o))
+            return o.wall;
+    for (const auto& f : scene.room->fixtures)
+        if (t == targetOf(f))
+            return f.wall;
+    return {};
+}
+
+Side freerSide(const Target& t, int wall, const Scene& scene) {
+    const auto box = boxOn(t, wall, scene);
+    const double length = scene.room->walls[static_cast<std::size_t>(wall)].length().mm();
+    return box && box->low.x > length - box->high.x ? Side::left : Side::right;
+}
+
+std::vector<Tie> besideInWall(const Target& t, int wall, Side side, Length gap, const Piece& p,
+                              const Scene& scene) {
+    const auto box = boxOn(t, wall, scene);
+    if (!box)
+        return {};
+    const int walls = static_cast<int>(scene.room->walls.size());
+    const double length = scene.room->walls[static_cast<std::size_t>(wall)].length().mm();
+    const bool left = side == Side::left;
+    const double off = (left ? box->low.x : length - box->high.x) - gap.mm() - p.size.width.mm();
+    if (off < 0)
+        return {};
+    Tie against;
+    against.kind = Tie::Kind::against;
+    against.of = wallTarget(wall);
+    Tie corner;
+    corner.kind = Tie::Kind::fromCorner;
+    corner.of.is = Target::Is::corner;
+    corner.of.index = left ? wall : (wall + 1) % walls;
+    corner.of.alongNext = left;
+    corner.distance = Length::millimetres(off);
+    return {against, corner};
+}
+
+} // namespace mezzet

@@ -1,0 +1,24 @@
+#pragma once
+
+#include "scheme/scheme.h"
+
+#include <optional>
+#include <vector>
+
+namespace mezzet {
+
+struct Scene;
+
+/// The wall an opening or something built in is in, or the wall itself; empty for others.
+[[nodiscard]] std::optional<int> wallOf(const Target&, const Scene&);
+
+/// The side of something in a wall, as seen from inside, with more free wall.
+[[nodiscard]] Side freerSide(const Target&, int wall, const Scene&);
+
+/// The ties of a piece with its back to the wall, that far to the left or right of something in it,
+/// as seen from inside: against the wall, and from its corner on that side. Empty where it finds no
+/// room there, or where nothing is in that wall.
+[[nodiscard]] std::vector<Tie> besideInWall(const Target&, int wall, Side, Length gap, const Piece&,
+                                            const Scene&);
+
+} // namespace mezzet

@@ -1,0 +1,130 @@
+// Clauses as people say them, made of the same ties as the others.
+#include "edit/phrase.h"
+
+#include <fmt/format.h>
+
+#include <cmath>
+
+namespace mezzet {
+
+namespace {
+
+using Is = Target::Is;
+using K = Tie::Kind;
+
+constexpr Flags<SaidOf> onPlan{SaidOf::floor, SaidOf::ceiling};
+
+/// "on wall A", "along the wall": what stands has its back to it.
+bool alongWall(Placing& p) {
+    p.in.goTo(p.start);
+    p.in.take({"on the", "on", "along the", "along", "up against the", "up against"});
+    const auto wall = p.bareWall();
+    const Target t = wall ? *wall : p.target(ties::things, "along");
+    p.add(K::against).of = p.toWall(t);
+    return true;
+}
+
+/// "in the middle of the room", "in the middle of wall A", "in the middle".
+bool inMiddle(Placing& p) {
+    Target t = roomTarget();
+    if (!p.in.done() && p.in.rest().front() != ',')
+        t = p.target(ties::things | Targets{Is::room}, "in the middle of");
+    if (t.is == Is::wall)
+        p.add(K::against).of = t;
+    p.add(K::centredOn).of = t;
+    return true;
+}
+
+/// "in the corner by the window": the corner that turns in nearest to it.
+bool cornerBy(Placing& p) {
+    const Target by = p.target(ties::things, "in the corner by");
+    const auto& walls = p.scene.room->walls;
+    const Vec2 near = middleOf(by, p.scene);
+    std::optional<Target> best;
+    double least = 0;
+    for (std::size_t i = p.scene.room->closed ? 0 : 1; i < walls.size(); ++i) {
+        if (cross(walls[(i + walls.size() - 1) % walls.size()].along(), walls[i].along()) <= 0)
+            continue;
+        const double far = norm(walls[i].start - near);
+        if (best && far >= least)
+            continue;
+        Target t;
+        t.is = Is::corner;
+        t.index = static_cast<int>(i);
+        // Along the wall the thing is in, where it is in one of the two.
+        const Target wall = p.toWall(by);
+        t.alongNext = wall.is == Is::wall && wall.index == t.index;
+        best = t;
+        least = far;
+    }
+    if (!best)
+        p.fault("the room has no corner to stand in", "say it like: against wall A");
+    p.add(K::inCorner).of = *best;
+    return true;
+}
+
+/// "opposite sofa": before it, looking at it, at a distance to talk over.
+bool opposite(Placing& p) {
+    const Target t = p.target(ties::things, "opposite");
+    p.add(K::facing).of = t;
+    p.add(K::centredOn).of = t;
+    if (t.is != Is::piece)
+        return true;
+    const Rule* talk = p.in.job().library.book->byId("conversation");
+    const Band b = talk != nullptr ? p.in.job().judgement.bandOf(*talk) : Band{};
+    Tie& off = p.add(K::fromPiece);
+    off.of = t;
+    off.distance =
+        Length::millimetres((b.low.value_or(0) + b.high.value_or(b.low.value_or(0))) / 2);
+    return true;
+}
+
+/// "at the foot of the bed", "at the head of the bed": before its front, or behind it.
+bool atEnd(Placing& p) {
+    const bool foot = p.said.find("head") == std::string_view::npos;
+    const Target t = p.target(ties::pieces, "at the foot of");
+    Tie& off = p.add(K::fromPiece);
+    off.of = t;
+    off.side = foot ? Side::front : Side::behind;
+    off.distance = p.standing({});
+    p.add(K::centredOn).of = t;
+    return true;
+}
+
+} // namespace
+
+std::span<const Phrase> plainPhrases() {
+    static const std::vector<Phrase> all{
+        {.begins = {"on wall", "on the wall", "along wall", "along the wall", "along",
+                    "up against"},
+         .of = SaidOf::floor,
+         .read = &alongWall,
+         .help = "the same: what stands has its back to it",
+         .example = "on wall C; along wall C; against C"},
+        {.begins = {"in the middle of", "in the centre of", "in the center of", "in the middle",
+                    "in the centre", "in the center"},
+         .of = onPlan,
+         .read = &inMiddle,
+         .help = "the middle of the room, of a rug, or of a wall, its back to that",
+         .example = "in the middle of the room; in the middle of wall A"},
+        {.begins = {"in the corner by", "in the corner near", "in the corner next to",
+                    "in the corner beside"},
+         .of = onPlan,
+         .read = &cornerBy,
+         .help = "the nearest corner of the room",
+         .example = "in the corner by window 1"},
+        {.begins = {"opposite", "across from"},
+         .of = SaidOf::floor,
+         .read = &opposite,
+         .help = "before it and looking at it, as far off as one talks",
+         .example = "opposite sofa; across from sofa"},
+        {.begins = {"at the foot of", "at the end of", "at the head of"},
+         .of = SaidOf::floor,
+         .read = &atEnd,
+         .help = "before the front of a bed, or behind it",
+         .example = ""},
+    };
+    return all;
+}
+
+} // namespace mezzet

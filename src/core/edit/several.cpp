@@ -1,0 +1,307 @@
+#include "edit/several.h"
+
+#include "edit/arrange.h"
+#include "edit/beside_wall.h"
+#include "edit/new_piece.h"
+#include "edit/phrase.h"
+#include "edit/place.h"
+#include "edit/sizes_said.h"
+#include "measure/text.h"
+#include "measure/texts.h"
+
+#include <charconv>
+
+namespace mezzet {
+
+namespace {
+
+constexpr int most = 30;
+
+/// "two", "a pair of", "6"; 0, and nothing read, for none.
+int readCount(WordsReader& in) {
+    const std::size_t start = in.at();
+    in.article();
+    if (in.take({"pair of", "couple of"}))
+        return 2;
+    in.goTo(start);
+    constexpr std::string_view words[] = {"two",   "three", "four", "five",   "six",   "seven",
+                                          "eight", "nine",  "ten",  "eleven", "twelve"};
+    int n = 2;
+    for (const auto w : words) {
+        if (in.take({w}))
+            return n;
+        ++n;
+    }
+    const auto w = in.ahead();
+    int figure = 0;
+    const auto [end, error] = std::from_chars(w.data(), w.data() + w.size(), figure);
+    if (w.empty() || error != std::errc() || end != w.data() + w.size() || figure < 2)
+        return 0;
+    in.word();
+    return figure;
+}
+
+class SeveralReader {
+public:
+    SeveralReader(WordsReader& words, const Scene& scene, SurfaceId lookedAt)
+        : in(words), job_(words.job()), scene_(scene), lookedAt_(lookedAt) {}
+
+    std::optional<Edit> read() {
+        const std::size_t start = in.at();
+        count_ = readCount(in);
+        if (count_ == 0 && pairAhead())
+            count_ = 2;
+        const std::size_t word = in.at();
+        if (count_ > 0) {
+            const std::string_view from = in.rest();
+            kind_ = in.kind();
+            const auto said = trimmed(from.substr(0, from.size() - in.rest().size()));
+            // "2 sofa" may be a size: a number is of several.
+            if (kind_ && !said.ends_with('s') && !said.ends_with('S'))
+                kind_ = nullptr;
+            if (!kind_) {
+                in.goTo(word);
+                usualChairs_ = in.take({"chairs", "people"});
+            }
+        }
+        if (!kind_ && !usualChairs_) {
+            in.goTo(start);
+            return {};
+        }
+        if (count_ > most)
+            in.fail(start, word - start, worded("that is more than {} at once", most), "say fewer");
+        return whole(start);
+    }
+
+private:
+    /// "lamps either side of sofa": two, as one says of two sides.
+    bool pairAhead() {
+        const std::size_t start = in.at();
+        const bool pair = in.kind() != nullptr && takeSides();
+        in.goTo(start);
+        return pair;
+    }
+    bool takeSides() {
+        return in.take({"on either side of", "either side of", "on each side of", "each side of",
+                        "at each end of", "at either end of", "on both sides of"});
+    }
+
+    Edit whole(std::size_t start) {
+        const std::size_t at = in.at();
+        if (in.take({"around", "round", "about", "at"}))
+            return around(at);
+        if (!kind_)
+            in.fail(start, in.at() - start, "which chairs?",
+                    "say it like: 6 chairs around supper table, or: two armchairs");
+        if (kind_->role == Role::group)
+            in.fail(start, in.at() - start, "a group is made of pieces that hang",
+                    "say it like: group harbour, mill and barn as a row");
+        first_ = pieceOf(kind_);
+        first_.pose.at = scene_.room->middle();
+        const std::size_t sized = in.at();
+        std::string_view measured;
+        auto sizes = in.sizes(saidOf(*kind_), &measured);
+        const auto written = wholeLine().substr(sized, in.at() - sized);
+        const auto meant = meantSizes(sizes, written, *kind_, job_);
+        if (!meant)
+            in.fail(sized, in.at() - sized, meant.problem().what, meant.problem().remedy);
+        if (!meant->empty())
+            notices_.push_back(*meant);
+        if (!measured.empty())
+            in.fail(sized, in.at() - sized, "say the sizes as width x depth",
+                    "like: two armchairs 30 x 33");
+        giveSizes(first_, sizes);
+        if (takeSides())
+            return eitherSide(at);
+        return row(at);
+    }
+
+    Edit around(std::size_t at) {
+        const Target t = in.target();
+        if (t.is != Target::Is::piece)
+            in.fail(at, in.at() - at, "chairs go around a table", "name the table");
+        const KindPtr chair = kind_ ? kind_ : usualChair(job_, t.piece);
+        nothingMore();
+        auto scene = sceneOf(job_);
+        auto e = scene && chair
+                     ? seatTable(job_, **scene, t.piece, count_, chair)
+                     : Result<Edit>(Problem{"the kit has no chair for a table", "add one to it"});
+        if (!e)
+            fault(e.problem(), at);
+        return *e;
+    }
+
+    Edit eitherSide(std::size_t at) {
+        const Target of = in.target();
+        nothingMore();
+        if (count_ != 2)
+            in.fail(at, in.at() - at, "one goes on each side, so there are two of them",
+                    "say it like: two lamps either side of sofa");
+        std::vector<Placement> places;
+        for (const Side side : {Side::left, Side::right}) {
+            Placement p;
+            if (of.is == Target::Is::piece) {
+                Tie off;
+                off.kind = Tie::Kind::fromPiece;
+                off.of = of;
+                off.side = side;
+                off.distance =
+                    kind_->hangs() ? job_.library.book->habit("beside-on-wall") : Length{};
+                p.ties.push_back(off);
+                if (kind_->hangs()) {
+                    const Piece& beside = *job_.scheme().byId(of.piece);
+                    if (!beside.onWall())
+                        in.fail(at, in.at() - at, worded("{} does not hang on a wall", beside.name),
+                                "name something that does");
+                    p.wall = beside.wall();
+                    Tie level;
+                    level.kind = Tie::Kind::levelWith;
+                    level.of = of;
+                    p.ties.push_back(level);
+                }
+            } else if (const auto wall = wallOf(of, scene_);
+                       wall && of.is != Target::Is::wall && !kind_->hangs()) {
+                p.ties = besideInWall(of, *wall, side, {}, first_, scene_);
+            }
+            if (p.ties.empty())
+                in.fail(at, in.at() - at,
+                        worded("there is no room for {} on each side of that", first_.kind->name),
+                        "name something with free wall beside it");
+            places.push_back(std::move(p));
+        }
+        return addAll(places, at);
+    }
+
+    /// The first as said, and each other to the right of the one before.
+    Edit row(std::size_t at) {
+        in.take({"in a row", "in a line", "side by side"});
+        std::optional<Length> apart;
+        const auto readApart = [&] {
+            const std::size_t here = in.at();
+            in.comma();
+            if (in.lengthAhead()) {
+                const Length l = in.length("how far");
+                if (in.take({"apart", "between them", "between"})) {
+                    apart = l;
+                    return;
+                }
+            }
+            in.goTo(here);
+        };
+        readApart();
+        Placement said;
+        {
+            const std::size_t here = in.at();
+            const auto rest = in.rest();
+            // "…, 2 apart" at the end of the line is no place of the first.
+            const auto cut = foldCase(rest).rfind(" apart");
+            const auto comma = cut == std::string::npos ? cut : rest.rfind(',', cut);
+            if (!apart && comma != std::string_view::npos &&
+                trimmed(rest.substr(cut + 6)).empty()) {
+                WordsReader before(wholeLine().substr(0, here + comma), job_);
+                before.goTo(here);
+                said = readPlacement(before, first_, scene_, lookedAt_);
+                in.goTo(here + comma);
+                readApart();
+                nothingMore();
+            } else {
+                said = readPlacement(in, first_, scene_, lookedAt_);
+            }
+        }
+        std::vector<Placement> places{std::move(said)};
+        const bool hangs = kind_->hangs();
+        const bool sits = kind_->role == Role::armchair || kind_->role == Role::sofa;
+        const bool metric = isMetric(job_.notation.units);
+        const Length talk = metric ? Length::millimetres(600) : Length::inches(24);
+        const Length gap = apart.value_or(hangs  ? job_.library.book->habit("group-gap")
+                                          : sits ? talk
+                                                 : Length{});
+        for (int i = 1; i < count_; ++i) {
+            Placement p;
+            Tie off;
+            off.kind = Tie::Kind::fromPiece;
+            off.side = Side::right;
+            off.distance = gap;
+            Tie level;
+            level.kind = hangs ? Tie::Kind::levelWith : Tie::Kind::centredOn;
+            level.side = Side::right;
+            p.ties = {off, level};
+            places.push_back(std::move(p));
+        }
+        return addAll(places, at);
+    }
+
+    /// Adds them one after the other; a tie of no target is to the one before.
+    Edit addAll(std::vector<Placement>& places, std::size_t at) {
+        Project now = job_;
+        auto scene = sceneOf(now);
+        if (!scene)
+            fault(scene.problem(), at);
+        ScenePtr there = *scene;
+        Edit all;
+        int before = 0;
+        for (Placement& place : places) {
+            Piece p = first_;
+            p.name = now.scheme().freeName(kind_->name);
+            for (Tie& t : place.ties)
+                if (t.of.is == Target::Is::none && before != 0)
+                    t.of = pieceTarget(before);
+            if (before != 0 && kind_->hangs() && !place.wall)
+                place.wall = now.scheme().byId(before)->wall();
+            auto e = placePiece(now, *there, std::move(p), place);
+            if (!e)
+                fault(e.problem(), at);
+            const int id = now.scheme().nextId;
+            auto* put = std::get_if<PutPiece>(&e->acts.front());
+            put->piece.id = id;
+            auto after = apply(now, *e);
+            if (!after)
+                fault(after.problem(), at);
+            now = *after->project;
+            there = after->scene;
+            before = id;
+            for (Act& a : e->acts)
+                all.acts.push_back(std::move(a));
+        }
+        all.notices = notices_;
+        all.words = worded("add {} pieces of {}", places.size(), kind_->name);
+        return all;
+    }
+
+    std::string_view wholeLine() {
+        const std::size_t here = in.at();
+        in.goTo(0);
+        const std::size_t begin = in.at();
+        const auto rest = in.rest();
+        in.goTo(here);
+        return {rest.data() - begin, rest.size() + begin};
+    }
+
+    void nothingMore() {
+        in.take({"please"});
+        if (!in.done())
+            in.failAhead(worded("“{}” is left over", in.rest()), "take it out");
+    }
+
+    [[noreturn]] void fault(const Problem& p, std::size_t at) {
+        in.fail(at, std::max<std::size_t>(in.at() - at, 1), p.what, p.remedy);
+    }
+
+    WordsReader& in;
+    const Project& job_;
+    const Scene& scene_;
+    SurfaceId lookedAt_;
+    int count_ = 0;
+    KindPtr kind_;
+    bool usualChairs_ = false;
+    Piece first_;
+    std::vector<std::string> notices_;
+};
+
+} // namespace
+
+std::optional<Edit> readSeveral(WordsReader& in, const Scene& scene, SurfaceId lookedAt) {
+    return SeveralReader(in, scene, lookedAt).read();
+}
+
+} // namespace mezzet

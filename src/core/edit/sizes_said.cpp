@@ -1,0 +1,142 @@
+#include "edit/sizes_said.h"
+
+#include "measure/text.h"
+#include "measure/texts.h"
+
+#include <algorithm>
+#include <cmath>
+
+namespace mezzet {
+
+namespace {
+
+/// Which size a letter or a word is of; null for none.
+std::optional<Length>* slotOf(SizesSaid& s, char letter) {
+    switch (letter) {
+    case 'w':
+    case 'W':
+        return &s.width;
+    case 'd':
+    case 'D':
+        return &s.depth;
+    case 'h':
+    case 'H':
+        return &s.height;
+    default:
+        return nullptr;
+    }
+}
+
+bool figureAt(std::string_view s, std::size_t i) {
+    return i < s.size() && s[i] >= '0' && s[i] <= '9';
+}
+
+} // namespace
+
+std::optional<SizesSaid> readLabelled(WordsReader& in) {
+    SizesSaid out;
+    const std::size_t start = in.at();
+    std::size_t end = start;
+    int said = 0;
+    bool byLetter = false;
+    while (said < 3) {
+        if (said > 0 && !in.comma())
+            in.take({"and", "by", "x"});
+        const std::size_t at = in.at();
+        const auto rest = in.rest();
+        std::optional<Length>* slot = rest.empty() ? nullptr : slotOf(out, rest.front());
+        Length size;
+        if (slot != nullptr && figureAt(rest, rest.size() > 1 && rest[1] == ' ' ? 2 : 1)) {
+            in.goTo(at + 1);
+            size = in.length("the size");
+            byLetter = true;
+        } else if (in.lengthAhead()) {
+            size = in.length("the size");
+            slot = in.take({"wide", "long", "in width", "in length"}) ? &out.width
+                   : in.take({"deep", "in depth"})                    ? &out.depth
+                   : in.take({"high", "tall", "in height"})           ? &out.height
+                                                                      : nullptr;
+        } else {
+            slot = nullptr;
+        }
+        if (slot == nullptr)
+            break;
+        if (*slot)
+            in.fail(at, in.at() - at, "this size is said twice", "say it once");
+        *slot = size;
+        end = in.at();
+        ++said;
+    }
+    if (said < 2 && !byLetter) {
+        in.goTo(start);
+        return {};
+    }
+    in.goTo(end);
+    return out;
+}
+
+bool sizesBeforeKind(WordsReader& in) {
+    const std::size_t start = in.at();
+    const auto kindAhead = [&] {
+        const std::size_t at = in.at();
+        const bool there = in.kind() != nullptr;
+        in.goTo(at);
+        return there;
+    };
+    if (readLabelled(in)) {
+        if (kindAhead())
+            return true;
+    } else if (in.lengthAhead()) {
+        const Length first = in.length("the size");
+        const std::size_t after = in.at();
+        // "54 round table": the word after it may be the kind's own.
+        if (kindAhead()) {
+            constexpr double least = 100; // mm: nothing that stands is so small, and 2 is a number
+            if (first.mm() < least)
+                in.fail(start, after - start, "is that how many, or how wide?",
+                        "say it like: 2 sofas, or: sofa 84 x 36");
+            return true;
+        }
+        in.goTo(start);
+        if (!in.sizes({}).empty() && kindAhead())
+            return true;
+    }
+    in.goTo(start);
+    return false;
+}
+
+Result<std::string> meantSizes(std::vector<Length>& sizes, std::string_view written,
+                               const Kind& kind, const Project& job) {
+    // With a unit, or a fraction of one, they are meant as they stand.
+    const auto bare = [](char c) {
+        return (c >= '0' && c <= '9') || c == ' ' || c == 'x' || c == 'X' || c == '.' || c == ',';
+    };
+    std::string plain(written);
+    for (const std::string_view by : {" by ", "×"})
+        if (const auto at = plain.find(by); at != std::string::npos)
+            plain.replace(at, by.size(), "x");
+    if (sizes.size() < 2 || !std::all_of(plain.begin(), plain.end(), bare))
+        return std::string();
+    const Length most = std::max(sizes[0], sizes[1]);
+    const auto one = scanLength("1", job.notation.units);
+    const Length unit = isMetric(job.notation.units) ? Length::metres(1) : Length::feet(1);
+    if (const Length small = Length::inches(24); kind.flat() && most < small && one) {
+        const double times = unit.mm() / one->value.mm();
+        if (times <= 1)
+            return std::string();
+        for (std::size_t i = 0; i < 2; ++i)
+            sizes[i] = Length::millimetres(sizes[i].mm() * times);
+        return isMetric(job.notation.units) ? worded("{} is taken in metres", trimmed(written))
+                                            : worded("{} is taken in feet", trimmed(written));
+    }
+    if (!job.room->closed || kind.hangs())
+        return std::string();
+    const Vec2 room = job.room->bounds().size();
+    if (most.mm() > std::hypot(room.x, room.y))
+        return Problem{worded("{} is longer than the room", writeGap(most, job.notation)),
+                       worded("say the unit: {} {}", trimmed(written),
+                              isMetric(job.notation.units) ? "mm" : "cm")};
+    return std::string();
+}
+
+} // namespace mezzet
