@@ -1,4 +1,5 @@
 // How hooks are called out, on paper, on the board and in tables.
+#include "hang/running.h"
 #include "measure/text.h"
 #include "sheets/wall_sheets.h"
 
