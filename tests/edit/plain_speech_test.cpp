@@ -1,5 +1,6 @@
 // What people say of their own accord: how many, sizes before the noun, beside what is in a wall,
 // and what a line is told to do besides.
+#include "geometry/gap.h"
 #include "jobs.h"
 
 #include <gtest/gtest.h>
@@ -148,6 +149,21 @@ TEST(PlainSpeech, ThePreviewTellsWhatElseMoves) {
         {"sofa against wall A, centred on wall A", "coffee table 16 from sofa, centred on sofa"});
     EXPECT_NE(preview(job, "move sofa 10 left").find("moves Coffee table too"), std::string::npos);
     EXPECT_EQ(preview(job, "move coffee table 2 left").find("too"), std::string::npos);
+}
+
+TEST(PlainSpeech, WhatOnlyLooksAtAThingStandsFreeBeforeIt) {
+    const auto job = with({"sofa 84 x 36 against wall D, centred on wall D", "armchair facing sofa",
+                           "armchair facing window 1"});
+    const auto scene = *sceneOf(job);
+    for (const Piece& p : job.scheme().pieces)
+        for (const Piece& q : job.scheme().pieces)
+            if (p.id < q.id)
+                EXPECT_GE(gapBetween(scene->byId(p.id)->shape, scene->byId(q.id)->shape).apart.mm(),
+                          1)
+                    << p.name << ", " << q.name;
+    EXPECT_EQ(preview(job, "armchair facing door 1").find("through"), std::string::npos);
+    EXPECT_NE(preview(job, "move armchair 6 closer to sofa").find("6\" toward wall D"),
+              std::string::npos);
 }
 
 TEST(PlainSpeech, ThePreviewTellsOfAWallInTheWay) {

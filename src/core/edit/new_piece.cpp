@@ -165,22 +165,28 @@ Length throughWalls(const FloorView& scene, int piece) {
 namespace {
 
 /// Where a new piece begins along what no tie fixes: by the middle of the first thing named, or
-/// wherever there is room.
+/// wherever there is room; before what it only looks at.
 void beginAt(Piece& p, const std::vector<Tie>& ties, const Scene& scene) {
+    constexpr double before = 1524; // mm: a step and a half off what is looked at
+    Vec2 wanted = scene.room->middle();
     for (const auto& t : ties) {
         if (t.kind == Tie::Kind::at)
             return;
         if (t.of.is == Target::Is::none)
             continue;
-        if (t.kind == Tie::Kind::fromPiece)
-            p.pose.at = frontMiddle(*scene.pieceById(t.of.piece), scene.inPlan(t.of.piece)->pose);
-        else
-            p.pose.at = middleOf(t.of, scene);
-        if (t.fixesPlace())
-            return;
+        if (!t.fixesPlace()) {
+            if (t.kind == Tie::Kind::facing && t.of.is == Target::Is::piece)
+                if (const Placed* other = scene.inPlan(t.of.piece))
+                    wanted = frontMiddle(*scene.pieceById(t.of.piece), other->pose) +
+                             other->pose.front() * before;
+            continue;
+        }
+        p.pose.at = t.kind == Tie::Kind::fromPiece
+                        ? frontMiddle(*scene.pieceById(t.of.piece), scene.inPlan(t.of.piece)->pose)
+                        : middleOf(t.of, scene);
+        return;
     }
-    if (ties.empty())
-        p.pose.at = freePlace(scene, p, scene.room->middle());
+    p.pose.at = freePlace(scene, p, wanted);
 }
 
 } // namespace

@@ -206,7 +206,7 @@ bool step(Placing& p, std::optional<Length> d) {
                : words == "right" ? own->pose.right()
                : words == "back"  ? -own->pose.front()
                                   : own->pose.front();
-    if (words.starts_with("toward") || words == "away from") {
+    if (words != "left" && words != "right" && words != "forward" && words != "back") {
         const Target t = p.target();
         const auto to = wayOnItsSurface(p.scene, p.subject.id, t);
         if (!to)
@@ -530,13 +530,13 @@ std::span<const Phrase> floorPhrases() {
          .follows = Follows::length,
          .help = "",
          .example = ""},
-        {.begins = {"toward", "towards", "away from"},
+        {.begins = {"toward", "towards", "closer to", "nearer to", "away from"},
          .afterLength = true,
          .of = onPlan,
          .read = [](Placing& p) { return step(p, p.measured); },
          .help = "a step straight to or from something",
          .example = "6 toward wall A; 6 away from sofa"},
-        {.begins = {"toward", "towards", "away from"},
+        {.begins = {"toward", "towards", "closer to", "nearer to", "away from"},
          .of = onPlan,
          .read = [](Placing& p) { return step(p, {}); },
          .help = "",

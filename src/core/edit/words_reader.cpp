@@ -473,7 +473,7 @@ Target WordsReader::target(bool pieces) {
         // "chimney" as well as "chimney breast"; the first of a kind takes a number or none.
         const std::string full = fixtureName(f.kind);
         if (f.number != 1 ||
-            !(f.kind == FixtureKind::chimney ? take({"chimney breast", "chimney", "fire"})
+            !(f.kind == FixtureKind::chimney ? take({"chimney breast", "chimney", "fireplace", "fire"})
                                              : take({full})))
             continue;
         t = targetOf(f);
