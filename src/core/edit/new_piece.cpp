@@ -186,7 +186,14 @@ void beginAt(Piece& p, const std::vector<Tie>& ties, const Scene& scene) {
                         : middleOf(t.of, scene);
         return;
     }
-    p.pose.at = freePlace(scene, p, wanted);
+    // It is free there however it comes to be turned.
+    Piece about = p;
+    if (!ties.empty()) {
+        about.size.width = about.size.depth =
+            Length::millimetres(std::hypot(p.size.width.mm(), p.size.depth.mm()));
+        about.footprint = {};
+    }
+    p.pose.at = freePlace(scene, about, wanted);
 }
 
 } // namespace

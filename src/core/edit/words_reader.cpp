@@ -469,12 +469,16 @@ Target WordsReader::target(bool pieces) {
         numbered(OpeningKind::opening, Target::Is::opening, "opening");
         return t;
     }
+    const bool fireplaces =
+        std::any_of(room.fixtures.begin(), room.fixtures.end(),
+                    [](const Fixture& f) { return f.kind == FixtureKind::fireplace; });
     for (const Fixture& f : room.fixtures) {
         // "chimney" as well as "chimney breast"; the first of a kind takes a number or none.
         const std::string full = fixtureName(f.kind);
+        const bool hearth = f.kind == FixtureKind::chimney || f.kind == FixtureKind::fireplace;
         if (f.number != 1 ||
-            !(f.kind == FixtureKind::chimney ? take({"chimney breast", "chimney", "fireplace", "fire"})
-                                             : take({full})))
+            !(take({full}) || (f.kind == FixtureKind::chimney && take({"chimney"})) ||
+              (hearth && (take({"fire"}) || (!fireplaces && take({"fireplace"}))))))
             continue;
         t = targetOf(f);
         const auto w = ahead();
