@@ -114,6 +114,15 @@ TEST(PlainSpeech, SeveralAreEachPlaced) {
     EXPECT_NE(refusal(with({}), "99 armchairs").what.find("more than"), std::string::npos);
 }
 
+TEST(PlainSpeech, SeveralAreCalledAlikeAndRefusedInWords) {
+    const auto job = with({"two armchairs against wall A called guest"});
+    EXPECT_NE(job.scheme().byName("guest"), nullptr);
+    EXPECT_NE(job.scheme().byName("guest 2"), nullptr);
+    EXPECT_EQ(refusal(job, "two").what, "of what?");
+    EXPECT_NE(refusal(job, "two pendants").what.find("one by one"), std::string::npos);
+    EXPECT_EQ(refusal(job, "replace guest by").what, "by what?");
+}
+
 TEST(PlainSpeech, EitherSideOfWhatIsInAWall) {
     // The window stands 90 to 150 in from the left.
     for (const char* line :

@@ -287,7 +287,7 @@ private:
         const std::size_t at = in.at();
         const KindPtr kind = in.kind();
         if (!kind)
-            in.failAhead(worded("the kit has no “{}”", firstWords()));
+            in.failAhead(in.done() ? "by what?" : worded("the kit has no “{}”", firstWords()));
         auto instead = asAnother(job_, asItStands(job_, *scene_, id), kind);
         if (!instead)
             in.fail(at, in.at() - at, instead.problem().what, instead.problem().remedy);

@@ -52,6 +52,8 @@ public:
         if (count_ == 0 && pairAhead())
             count_ = 2;
         const std::size_t word = in.at();
+        if (count_ > 0 && in.done())
+            in.failAhead("of what?", "say it like: two armchairs");
         if (count_ > 0) {
             const std::string_view from = in.rest();
             kind_ = in.kind();
@@ -174,6 +176,10 @@ private:
 
     /// The first as said, and each other to the right of the one before.
     Edit row(std::size_t at) {
+        if (kind_->underCeiling())
+            in.fail(at, std::max<std::size_t>(in.rest().size(), 1),
+                    "what hangs from the ceiling is placed one by one",
+                    "say it like: pendant over supper table");
         in.take({"in a row", "in a line", "side by side"});
         std::optional<Length> apart;
         const auto readApart = [&] {
@@ -240,9 +246,12 @@ private:
         ScenePtr there = *scene;
         Edit all;
         int before = 0;
+        // "called guest" is of them all: guest, guest 2.
+        const std::string called = places.front().name;
+        places.front().name.clear();
         for (Placement& place : places) {
             Piece p = first_;
-            p.name = now.scheme().freeName(kind_->name);
+            p.name = now.scheme().freeName(called.empty() ? kind_->name : called);
             for (Tie& t : place.ties)
                 if (t.of.is == Target::Is::none && before != 0)
                     t.of = pieceTarget(before);
