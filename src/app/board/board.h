@@ -12,6 +12,7 @@
 #include <QWidget>
 
 #include <array>
+#include <unordered_map>
 
 namespace mezzet::app {
 
@@ -144,7 +145,16 @@ private:
     Layer flats_{*this};   ///< rugs that stay where they are
     Layer pieces_{*this};  ///< what else stays
     Layer figures_{*this}; ///< dimensions, letters and rulers
-    bool fitted_ = true;   ///< still showing all, so a resize fits again
+    /// Where a piece's name was drawn, and of what that holds.
+    struct NameArea {
+        std::string name;
+        Size size;
+        Pose pose;
+        QRectF area;
+    };
+    std::unordered_map<int, NameArea> names_; ///< by piece
+    LayerKey namesAs_;                        ///< as the board was seen then
+    bool fitted_ = true;                      ///< still showing all, so a resize fits again
     bool underlayShown_ = true;
     UnderlayPtr underlayOf_; ///< what underlay_ was made of
     QImage underlay_;

@@ -174,22 +174,28 @@ void Board::paintFloor(QPainter& p) {
     for (const Reading& r : session_.readings())
         if (r.seenOn(session_.surface()) && aboutChosen(r) && r.verdict == Verdict::note)
             sheets::drawReadingStretch(d, r, false);
-    // Names are looked up only where a chip would come over their piece.
-    std::vector<std::optional<QRectF>> names(scene.floor.placed.size());
+    // Names are looked up only where a chip would come over their piece, and kept while that stays.
     const FloorView floor = scene;
+    std::vector<std::pair<QRectF, std::size_t>> upright;
+    for (std::size_t i = 0; i < floor.placed.size(); ++i)
+        if (const Box b = bounds(floor.placed[i].shape); !floor.piece(i).kind->flat())
+            upright.emplace_back(QRectF(d.at(b.low), d.at(b.high)), i);
+    if (!(namesAs_ == cameraKey())) {
+        namesAs_ = cameraKey();
+        names_.clear();
+    }
+    const auto nameOf = [&](std::size_t i) -> const QRectF& {
+        const Piece& q = floor.piece(i);
+        const Placed& at = floor.placed[i];
+        NameArea& n = names_[q.id];
+        if (n.name != q.name || n.size != q.size || n.pose != at.pose)
+            n = {q.name, q.size, at.pose, sheets::pieceNameArea(d, q, at, 13, sizes)};
+        return n.area;
+    };
     const auto onName = [&](const QRectF& chip) {
-        for (std::size_t i = 0; i < names.size(); ++i) {
-            const Piece& q = floor.piece(i);
-            const Placed& at = floor.placed[i];
-            const Box b = bounds(at.shape);
-            if (q.kind->flat() || !QRectF(d.at(b.low), d.at(b.high)).intersects(chip))
-                continue;
-            if (!names[i])
-                names[i] = sheets::pieceNameArea(d, q, at, 13, sizes);
-            if (names[i]->intersects(chip))
-                return true;
-        }
-        return false;
+        return std::any_of(upright.begin(), upright.end(), [&](const auto& of) {
+            return of.first.intersects(chip) && nameOf(of.second).intersects(chip);
+        });
     };
     for (const Reading& r : session_.readings())
         if (r.seenOn(session_.surface()) && tellsOfChosen(r))
