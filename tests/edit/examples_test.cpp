@@ -26,7 +26,7 @@ const Project& furnished() {
          "round table 54 called supper table at 14', 9'",
          "sideboard against wall D, 10 from corner CD",
          "console 60 x 16 against wall B, centred on wall B",
-         "low bookcase against wall D, 6 from corner DA called bookcase",
+         "low bookcase against wall D, 6 from corner DA called bookcase", "bed 60 x 80 at 5', 5'",
          "vase on sideboard, at 0, 0", "rug 96 x 60 at 9', 7'",
          "pendant centred on room, bottom at 80",
          "picture 20 x 16 on wall A, at 15', 60 called mill",

@@ -119,6 +119,9 @@ TEST(PlainSpeech, SeveralAreCalledAlikeAndRefusedInWords) {
     EXPECT_NE(job.scheme().byName("guest"), nullptr);
     EXPECT_NE(job.scheme().byName("guest 2"), nullptr);
     EXPECT_EQ(refusal(job, "two").what, "of what?");
+    EXPECT_NE(refusal(job, "guest against wall B, 5 apart").what.find("only several"),
+              std::string::npos);
+    EXPECT_DOUBLE_EQ(deep(with({"two armchairs 30 wide, 35 deep"}), "Armchair 2"), 35);
     EXPECT_NE(refusal(job, "two pendants").what.find("one by one"), std::string::npos);
     EXPECT_EQ(refusal(job, "replace guest by").what, "by what?");
 }
@@ -206,6 +209,10 @@ TEST(PlainSpeech, SwappedThingsTakeEachOthersTies) {
     EXPECT_EQ(after.scheme().byName("Low bookcase")->ties,
               before.scheme().byName("Sideboard")->ties);
     EXPECT_FALSE(refusal(before, "swap sideboard and sideboard").what.empty());
+    auto held = lines;
+    held.emplace_back("lock sideboard");
+    EXPECT_NE(refusal(with(held), "swap sideboard and low bookcase").what.find("locked"),
+              std::string::npos);
 }
 
 TEST(PlainSpeech, AReplacedThingLeavesItsTies) {

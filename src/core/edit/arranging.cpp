@@ -100,16 +100,6 @@ public:
     }
 
 private:
-    [[noreturn]] static void fault(Problem p, std::size_t from) {
-        // A refusal of the whole points at what was said.
-        p.column = static_cast<int>(from) + 1;
-        throw LineFault{p};
-    }
-    void nothingMore() {
-        in.take({"please"});
-        if (!in.done())
-            in.failAhead(worded("“{}” is left over", in.rest()), "take it out");
-    }
     int subject() { return readSubject(in, selected_); }
     std::vector<int> subjects() { return readSubjects(in, selected_); }
     const Piece& pieceOf(int id) const { return *in.scheme().byId(id); }
@@ -135,11 +125,11 @@ private:
         }
         if (!kind)
             kind = usualChair(job_, table);
-        nothingMore();
+        in.nothingMore();
         auto e = kind ? seatTable(job_, scene_, table, static_cast<int>(n), kind)
                       : Result<Edit>(Problem{"the kit has no chair for a table", "add one to it"});
         if (!e)
-            fault(e.problem(), at);
+            in.refuse(e.problem(), at);
         return *e;
     }
 
@@ -160,7 +150,7 @@ private:
             by = AlignBy::middlesAlong;
         else if (!in.take({"fronts", "front"}))
             in.failAhead("by what?", "say it like: align sofa and bookcase by backs");
-        nothingMore();
+        in.nothingMore();
         return alignPieces(job_, scene_, ids, by);
     }
 
@@ -168,10 +158,10 @@ private:
         const std::size_t at = in.at();
         const auto ids = subjects();
         in.take({"evenly"});
-        nothingMore();
+        in.nothingMore();
         auto e = spreadPieces(job_, scene_, ids);
         if (!e)
-            fault(e.problem(), at);
+            in.refuse(e.problem(), at);
         return *e;
     }
 
@@ -191,16 +181,16 @@ private:
             by = MirrorBy::frontBack;
         else
             in.take({"left to right", "left right"});
-        nothingMore();
+        in.nothingMore();
         auto e = mirrorPieces(job_, scene_, ids, by);
         if (!e)
-            fault(e.problem(), at);
+            in.refuse(e.problem(), at);
         return *e;
     }
 
     Edit putAway() {
         const auto ids = subjects();
-        nothingMore();
+        in.nothingMore();
         std::vector<std::string> names;
         Edit e;
         for (const int id : ids) {

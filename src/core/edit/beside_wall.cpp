@@ -7,15 +7,35 @@
 
 namespace mezzet {
 
+using Is = Target::Is;
+
 std::optional<int> wallOf(const Target& t, const Scene& scene) {
-    if (t.is == Target::Is::wall)
+    switch (t.is) {
+    case Is::piece:
+        return wallBehind(scene, t.piece);
+    case Is::wall:
         return t.index;
-    for (const auto& o : scene.room->openings)
-        if (t == targetOf(o))
-            return o.wall;
-    for (const auto& f : scene.room->fixtures)
-        if (t == targetOf(f))
-            return f.wall;
+    case Is::window:
+    case Is::door:
+    case Is::opening:
+        for (const Opening& o : scene.room->openings)
+            if (t == targetOf(o))
+                return o.wall;
+        return {};
+    case Is::chimney:
+    case Is::fixture: {
+        const Fixture* f = fixtureOf(*scene.room, t);
+        return f != nullptr ? std::optional(f->wall) : std::nullopt;
+    }
+    case Is::none:
+    case Is::corner:
+    case Is::room:
+    case Is::ceiling:
+    case Is::skirting:
+    case Is::chairRail:
+    case Is::pictureRail:
+        return {};
+    }
     return {};
 }
 

@@ -9,7 +9,7 @@ namespace mezzet {
 
 struct Scene;
 
-/// The wall an opening or something built in is in, or the wall itself; empty for others.
+/// The wall something is in, or hangs on, or stands against; the wall itself; empty for others.
 [[nodiscard]] std::optional<int> wallOf(const Target&, const Scene&);
 
 /// The side of something in a wall, as seen from inside, with more free wall.

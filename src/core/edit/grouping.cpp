@@ -263,11 +263,6 @@ private:
         }
         return found;
     }
-    [[noreturn]] static void fault(Problem p, std::size_t from) {
-        p.column = static_cast<int>(from) + 1;
-        throw LineFault{p};
-    }
-
     Edit apart() {
         const std::size_t at = in.at();
         const int id = readSubject(in, selected_);
@@ -285,7 +280,7 @@ private:
         const Length beyond = in.length("how far it goes on");
         auto e = wrapShelf(job_, scene_, id, beyond);
         if (!e)
-            fault(e.problem(), at);
+            in.refuse(e.problem(), at);
         return *e;
     }
 
@@ -366,7 +361,7 @@ private:
             s.gap.value_or(g.plan.gap), s.answer - 1};
         auto e = arrangeAs(job, scene, group, plan, s.pinned, s.within);
         if (!e)
-            fault(e.problem(), at);
+            in.refuse(e.problem(), at);
         return *e;
     }
 
@@ -382,12 +377,12 @@ private:
                               s.form.value_or(GroupForm::asPlaced),
                               s.gap.value_or(job_.library.book->habit("group-gap")));
         if (!made)
-            fault(made.problem(), at);
+            in.refuse(made.problem(), at);
         if (!s.form || *s.form == GroupForm::asPlaced)
             return *made;
         auto with = apply(job_, *made);
         if (!with)
-            fault(with.problem(), at);
+            in.refuse(with.problem(), at);
         const int id = std::get<PutPiece>(made->acts.front()).piece.id;
         Edit out = solved(*with->project, *with->scene, id, s, at);
         Edit all = *made;

@@ -85,23 +85,11 @@ public:
     }
 
 private:
-    [[noreturn]] void fault(Problem p, std::size_t from) {
-        // A refusal of the whole points at what was said.
-        p.column = static_cast<int>(from) + 1;
-        throw LineFault{p};
-    }
-
     int subject() { return readSubject(in, selected_); }
     std::vector<int> subjects() { return readSubjects(in, selected_); }
 
     const Piece& pieceOf(int id) const { return *in.scheme().byId(id); }
     Piece placedPiece(int id) const { return asItStands(job_, *scene_, id); }
-
-    void nothingMore() {
-        in.take({"please"});
-        if (!in.done())
-            in.failAhead(worded("“{}” is left over", in.rest()), "take it out");
-    }
 
     Edit remove() {
         std::vector<int> ids;
@@ -112,7 +100,7 @@ private:
             else
                 ids.insert(ids.end(), all.begin(), all.end());
         } while (in.comma() || in.take({"and"}));
-        nothingMore();
+        in.nothingMore();
         return removePieces(job_, ids);
     }
 
@@ -120,26 +108,23 @@ private:
         const int id = subject();
         in.take({"by"});
         const std::size_t at = in.at();
-        if (in.take({"to face", "facing", "to"})) {
-            in.goTo(at);
-            const bool toDegrees = in.take({"to"}) && in.ahead() != "face" && !thingAhead(in);
-            if (toDegrees) {
-                Tie t;
+        // "to 30" and "to the window": degrees, or what it looks at.
+        if (in.take({"to"}) && in.ahead() != "face") {
+            Tie t;
+            const auto w = in.ahead();
+            if (w.empty() || w[0] == '-' || (w[0] >= '0' && w[0] <= '9')) {
                 t.kind = Tie::Kind::turned;
                 t.turn = Angle::degrees(in.number("the turn")).normalised();
                 in.take({"degrees", "degree", "deg"});
-                nothingMore();
-                return retie(pieceOf(id), t, at);
-            }
-            // "to the window" looks at it, as "to face the window" does.
-            in.goTo(at);
-            if (in.take({"to"}) && in.ahead() != "face") {
-                Tie t;
+            } else {
                 t.kind = Tie::Kind::facing;
                 t.of = in.target();
-                nothingMore();
-                return retie(pieceOf(id), t, at);
             }
+            in.nothingMore();
+            return retie(pieceOf(id), t, at);
+        }
+        in.goTo(at);
+        if (in.take({"to face", "facing"})) {
             in.goTo(at);
             return place(placedPiece(id), at);
         }
@@ -155,19 +140,11 @@ private:
         if (in.take({"left", "anticlockwise", "counterclockwise"}))
             by = -by;
         in.take({"right", "clockwise", "turn"});
-        nothingMore();
+        in.nothingMore();
         auto edit = turnBy(job_, *scene_, {id}, by);
         if (!edit)
-            fault(edit.problem(), at);
+            in.refuse(edit.problem(), at);
         return *edit;
-    }
-
-    void applySizes(Piece& p, const std::vector<Length>& sizes, std::size_t at) {
-        for (const Length l : sizes)
-            if (l <= Length{} || l > Length::metres(20))
-                in.fail(at, in.at() - at, "no piece has that size",
-                        "sizes lie between nothing and 20 m");
-        giveSizes(p, sizes);
     }
 
     Edit size() {
@@ -175,24 +152,22 @@ private:
         if (ids.size() > 1) {
             in.take({"to"});
             const std::size_t at = in.at();
-            std::string_view measured;
-            const auto sizes = in.sizes(saidOf(*pieceOf(ids.front()).kind), &measured);
-            if (sizes.empty())
-                in.failAhead("which size?", "say it like: size all dining chairs 18 x 20");
-            nothingMore();
             Edit e;
             e.words = worded("size {} pieces", ids.size());
             for (const int id : ids) {
+                in.goTo(at);
                 Piece p = placedPiece(id);
-                applyMeasured(p, sizes, measured, at, false);
+                if (!readSizes(in, p, false, notices))
+                    in.failAhead("which size?", "say it like: size all dining chairs 18 x 20");
                 e.acts.emplace_back(PutPiece{std::move(p)});
             }
+            in.nothingMore();
             return e;
         }
         Piece p = placedPiece(ids.front());
         in.take({"to"});
         const std::size_t at = in.at();
-        if (!readSizes(p, false) && in.done())
+        if (!readSizes(in, p, false, notices) && in.done())
             in.failAhead("which size?", "say it like: size sofa 78 x 36");
         auto e = place(p, at);
         e.words = worded("size {}", p.name);
@@ -204,7 +179,7 @@ private:
         in.take({"to", "as"});
         const std::size_t at = in.at();
         auto n = in.name();
-        nothingMore();
+        in.nothingMore();
         checkName(n, p.id, at);
         Edit e;
         e.words = worded("call {} {}", p.name, n);
@@ -241,7 +216,7 @@ private:
 
     Edit lock(bool on) {
         const auto ids = subjects();
-        nothingMore();
+        in.nothingMore();
         return lockPieces(job_, *scene_, ids, on);
     }
 
@@ -254,13 +229,13 @@ private:
         const Piece& p = pieceOf(subject());
         in.take({"by"});
         const Length by = in.length("how far");
-        nothingMore();
+        in.nothingMore();
         if (!p.onWall())
             in.fail(at, in.at() - at, worded("{} does not hang on a wall", p.name),
                     "name something that does");
         auto e = stepPiece(job_, *scene_, p.id, {0, way * by.mm()});
         if (!e)
-            fault(e.problem(), at);
+            in.refuse(e.problem(), at);
         return *e;
     }
 
@@ -271,10 +246,10 @@ private:
         if (!in.take({"and", "with", "for"}))
             in.failAhead("with what?", "say it like: swap sofa and sideboard");
         const int other = subject();
-        nothingMore();
+        in.nothingMore();
         auto e = swapPieces(job_, *scene_, one, other);
         if (!e)
-            fault(e.problem(), at);
+            in.refuse(e.problem(), at);
         return *e;
     }
 
@@ -293,8 +268,8 @@ private:
             in.fail(at, in.at() - at, instead.problem().what, instead.problem().remedy);
         Piece p = *instead;
         const std::string before = pieceOf(id).name;
-        readSizes(p, false);
-        nothingMore();
+        readSizes(in, p, false, notices);
+        in.nothingMore();
         Edit e;
         e.words = worded("replace {} by {}", before, p.name);
         e.acts.emplace_back(PutPiece{std::move(p)});
@@ -324,7 +299,7 @@ private:
         } else {
             p.ties.clear();
         }
-        nothingMore();
+        in.nothingMore();
         e.acts.emplace_back(PutPiece{std::move(p)});
         return e;
     }
@@ -369,64 +344,15 @@ private:
             p = placedPiece(there);
         if (const std::size_t here = in.at(); sizeFirst) {
             in.goTo(start);
-            readSizes(p, isNew);
+            readSizes(in, p, isNew, notices);
             in.goTo(here);
         }
         bool called = callIt(p, isNew);
-        readSizes(p, isNew);
+        readSizes(in, p, isNew, notices);
         called = callIt(p, isNew) || called;
         if (isNew && !called)
             p.name = in.scheme().freeName(p.kind->name);
         return place(std::move(p), start);
-    }
-
-    /// The sizes said here, if any; whether there were.
-    bool readSizes(Piece& p, bool isNew) {
-        const std::size_t at = in.at();
-        if (const auto by = readLabelled(in)) {
-            const Length w = by->width.value_or(p.size.width);
-            const Length d = by->depth.value_or(p.size.depth);
-            const Length h = by->height.value_or(p.size.height);
-            applySizes(p, p.kind->hangs() ? std::vector{w, h, d} : std::vector{w, d, h}, at);
-            return true;
-        }
-        std::string_view measured;
-        auto sizes = in.sizes(saidOf(*p.kind), &measured);
-        const auto meant = meantSizes(sizes, textBetween(at, in.at()), *p.kind, job_);
-        if (!meant)
-            in.fail(at, in.at() - at, meant.problem().what, meant.problem().remedy);
-        if (!meant->empty())
-            notices.push_back(*meant);
-        applyMeasured(p, sizes, measured, at, isNew);
-        return !sizes.empty();
-    }
-
-    /// Sizes with the word after them: "36 high", "mirror 36 round".
-    void applyMeasured(Piece& p, std::vector<Length> sizes, std::string_view measured,
-                       std::size_t at, bool isNew) {
-        if (sizes.size() == 1 && (measured == "high" || measured == "deep")) {
-            Size s = p.size;
-            (measured == "high" ? s.height : s.depth) = sizes.front();
-            // On a wall the second figure is how high a thing is.
-            applySizes(p,
-                       p.kind->hangs() ? std::vector{s.width, s.height, s.depth}
-                                       : std::vector{s.width, s.depth, s.height},
-                       at);
-            return;
-        }
-        const bool round = !measured.empty() && measured != "long" && measured != "wide" &&
-                           measured != "deep" && measured != "high";
-        if (round) {
-            // One that has no round kind is refused, and never made square.
-            const auto one = roundOne(p, isNew, *job_.library.kit);
-            if (!one)
-                in.fail(at, in.at() - at, worded("{} is not round", isNew ? p.kind->name : p.name),
-                        isNew ? "give its width and depth" : "remove it and add a round one");
-            p = *one;
-            if (sizes.size() == 1)
-                sizes.push_back(sizes.front());
-        }
-        applySizes(p, sizes, at);
     }
 
     /// "it", or a piece by its name; 0 when the line begins otherwise.
@@ -457,7 +383,7 @@ private:
             if (id != 0)
                 asPiece = in.at();
             const auto said = id == 0 ? std::string() : plainWord(in.scheme().byId(id)->name);
-            const bool exact = id != 0 && plainWord(textBetween(start, asPiece)) == said;
+            const bool exact = id != 0 && plainWord(in.since(start)) == said;
             in.goTo(start);
             if (asKind > start && !exact)
                 return false; // a kind's name by itself adds one
@@ -483,14 +409,6 @@ private:
         return false;
     }
 
-    std::string textBetween(std::size_t from, std::size_t to) {
-        const auto here = in.at();
-        in.goTo(from);
-        auto s = std::string(in.rest().substr(0, to - from));
-        in.goTo(here);
-        return s;
-    }
-
     bool callIt(Piece& p, bool isNew) {
         const std::size_t before = in.at();
         in.comma();
@@ -507,18 +425,21 @@ private:
     /// The rest of the line: where the piece goes.
     Edit place(Piece p, std::size_t start) {
         auto said = readPlacement(in, p, *scene_, surface_);
+        if (said.apart)
+            in.fail(said.apartAt, in.at() - said.apartAt, "only several things are apart",
+                    "say it like: two armchairs, 24 apart");
         if (!said.name.empty())
             checkName(said.name, p.id, said.nameAt);
         auto e = placePiece(job_, *scene_, std::move(p), std::move(said));
         if (!e)
-            fault(e.problem(), start);
+            in.refuse(e.problem(), start);
         return *e;
     }
 
     Edit retie(const Piece& p, const Tie& tie, std::size_t start) {
         auto e = tiePiece(job_, *scene_, p.id, tie);
         if (!e)
-            fault(e.problem(), start);
+            in.refuse(e.problem(), start);
         return *e;
     }
 

@@ -122,7 +122,7 @@ std::span<const Phrase> plainPhrases() {
          .of = SaidOf::floor,
          .read = &atEnd,
          .help = "before the front of a bed, or behind it",
-         .example = ""},
+         .example = "at the foot of bed; at the head of bed"},
     };
     return all;
 }

@@ -34,6 +34,17 @@ std::span<const Phrase> toldPhrases() {
              },
          .help = "its name; in quotes where it holds words that place things",
          .example = "called corner table"},
+        {.begins = {"apart", "between them"},
+         .afterLength = true,
+         .of = anything,
+         .read =
+             [](Placing& p) {
+                 p.out.apart = p.measured;
+                 p.out.apartAt = p.start;
+                 return true;
+             },
+         .help = "",
+         .example = ""},
         {.begins = {"costs", "cost"},
          .of = anything,
          .read =

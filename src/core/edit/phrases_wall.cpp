@@ -1,4 +1,5 @@
 // Where a piece hangs on a wall.
+#include "edit/beside_wall.h"
 #include "edit/phrase.h"
 #include "measure/text.h"
 #include "measure/texts.h"
@@ -250,36 +251,6 @@ bool showing(Placing& p) {
     return true;
 }
 
-std::optional<int> wallOf(const Scene& scene, const Target& t) {
-    switch (t.is) {
-    case Is::piece:
-        return wallBehind(scene, t.piece);
-    case Is::wall:
-        return t.index;
-    case Is::window:
-    case Is::door:
-    case Is::opening:
-        for (const Opening& o : scene.room->openings)
-            if (t == targetOf(o))
-                return o.wall;
-        return {};
-    case Is::chimney:
-    case Is::fixture: {
-        const Fixture* f = fixtureOf(*scene.room, t);
-        return f != nullptr ? std::optional(f->wall) : std::nullopt;
-    }
-    case Is::none:
-    case Is::corner:
-    case Is::room:
-    case Is::ceiling:
-    case Is::skirting:
-    case Is::chairRail:
-    case Is::pictureRail:
-        return {};
-    }
-    return {};
-}
-
 } // namespace
 
 /// The wall that is said; else the one it is on; else that of what it is tied to.
@@ -288,7 +259,7 @@ void Placing::settleWall() {
         wall = saidWall;
     for (const Tie& t : out.ties)
         if (!wall)
-            wall = wallOf(scene, t.of);
+            wall = wallOf(t.of, scene);
     if (!wall && lookedAt_.isWall())
         wall = lookedAt_.wall();
     out.wall = wall;

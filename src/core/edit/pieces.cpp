@@ -81,6 +81,9 @@ Result<Edit> swapPieces(const Project& job, const Scene& scene, int one, int oth
     if (one == other || !suits(*a.kind, b.on.is) || !suits(*b.kind, a.on.is))
         return Problem{worded("{} and {} can't change places", a.name, b.name),
                        "name two that stand on the same kind of surface"};
+    for (const Piece* p : {&a, &b})
+        if (p->locked)
+            return locked(*p);
     const Stance of = a.stance();
     a.stand(b.stance());
     b.stand(of);

@@ -10,11 +10,11 @@
 
 namespace mezzet {
 
-namespace {
-
 Problem locked(const Piece& p) {
     return {worded("{} is locked", p.name), "unlock it first"};
 }
+
+namespace {
 
 /// A piece under fresh ties, and what lets go for them.
 Result<Edit> retie(const Project& job, Piece p, const std::vector<Tie>& ties) {

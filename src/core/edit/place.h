@@ -6,6 +6,9 @@ namespace mezzet {
 
 // What a line does, as edits: the line makes them of words, a remedy of numbers.
 
+/// What is said where a locked piece is to move.
+[[nodiscard]] Problem locked(const Piece&);
+
 /// A piece that is there as it stands, its place written in it.
 [[nodiscard]] Piece asItStands(const Project&, const Scene&, int id);
 

@@ -2,7 +2,6 @@
 
 #include "geometry/gap.h"
 #include "geometry/polygon.h"
-
 #include "measure/text.h"
 #include "measure/texts.h"
 
@@ -21,29 +20,38 @@ std::string capital(std::string s) {
 /// "through wall A", "beyond wall A": a thing on the floor that no wall lets stand there; "" for
 /// one that is inside, and for one that was just as far through before.
 std::string throughWords(const Scene& was, const Scene& now, int id, const Wording& wording) {
-    const auto deepest = [](const Scene& s, int of) {
-        std::pair<double, int> out{0, -1};
+    struct Past {
+        bool beyond = false; // its middle is outside; then `by` is how far
+        double by = 0;       // mm
+        int wall = -1;
+    };
+    const auto past = [](const Scene& s, int of) {
+        Past out;
         const Placed* p = s.fromAbove(of);
-        if (p == nullptr || s.byId(of) == nullptr || !s.pieceById(of)->on.isFloor() ||
-            s.room->stretches() == 0)
+        if (p == nullptr || !s.pieceById(of)->on.isFloor())
             return out;
-        const bool in = !s.room->closed || insideOutline(s.room->edge, p->shape.centre);
+        out.beyond = s.room->closed && !insideOutline(s.room->edge, p->shape.centre);
         for (std::size_t k = 0; k < s.room->stretches(); ++k) {
             const Wall w = s.room->stretchAt(k);
-            const double depth =
-                in ? gapBetween(p->shape, stretch({w.start, w.end})).depth.mm()
-                   : 1e9 - norm(p->shape.centre - nearestOn({w.start, w.end}, p->shape.centre));
-            if (depth > out.first)
-                out = {depth, s.room->edgeWall[k]};
+            const Segment face{w.start, w.end};
+            const double by = out.beyond ? norm(p->shape.centre - nearestOn(face, p->shape.centre))
+                                         : gapBetween(p->shape, stretch(face)).depth.mm();
+            // Beyond the nearest wall, through the one it is deepest in.
+            if (out.wall < 0 || (out.beyond ? by < out.by : by > out.by)) {
+                out.by = by;
+                out.wall = s.room->edgeWall[k];
+            }
         }
         return out;
     };
     constexpr double touching = 1;
-    const auto [depth, wall] = deepest(now, id);
-    if (wall < 0 || depth <= touching || depth <= deepest(was, id).first + touching)
+    const Past is = past(now, id);
+    const Past before = past(was, id);
+    if (is.wall < 0 || (!is.beyond && is.by <= touching) ||
+        (is.beyond == before.beyond && is.by <= before.by + touching))
         return {};
-    const auto name = words(wallTarget(wall), wording);
-    return depth > 1e8 ? worded("beyond {}", name) : worded("through {}", name);
+    const auto name = words(wallTarget(is.wall), wording);
+    return is.beyond ? worded("beyond {}", name) : worded("through {}", name);
 }
 
 /// What else is elsewhere now, as the ties have it.

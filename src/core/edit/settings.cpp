@@ -64,11 +64,6 @@ public:
     }
 
 private:
-    void nothingMore() {
-        if (!in.done())
-            in.failAhead(worded("“{}” is left over", in.rest()), "take it out");
-    }
-
     /// "room Hall", when the job has such a room: a piece may be a room divider.
     std::optional<Edit> room() {
         const std::size_t at = in.at();
@@ -98,7 +93,7 @@ private:
     Edit client() { return title(false); }
 
     Edit arrangement(Arrangement a) {
-        nothingMore();
+        in.nothingMore();
         Edit e;
         e.words = told(a == Arrangement::guests ? "arrange for guests" : "arrange for every day");
         e.acts.emplace_back(SetArrangement{a});
@@ -109,7 +104,7 @@ private:
         const bool on = in.take({"on", "yes"}) || in.done();
         if (!on && !in.take({"off", "no"}))
             in.failAhead("access is on or off", "say it like: access on");
-        nothingMore();
+        in.nothingMore();
         Edit e;
         e.words = told(on ? "judge for a wheelchair too" : "judge without a wheelchair");
         e.acts.emplace_back(SetAccess{on});
@@ -139,7 +134,7 @@ private:
                 in.take({"for guests", "with guests", "guests"});
             }
         }
-        nothingMore();
+        in.nothingMore();
         Edit e;
         e.words = b == Brief{}    ? std::string(told("no brief for the seats"))
                   : b.guests == 0 ? worded("brief: {} seats", b.day)
@@ -189,7 +184,7 @@ private:
                 set.zone.pieces.end())
                 set.zone.pieces.push_back(id);
         } while (in.comma() || in.take({"and"}));
-        nothingMore();
+        in.nothingMore();
         e.words = worded("zone {}", set.zone.name);
         e.acts.emplace_back(set);
         return e;
@@ -230,7 +225,7 @@ private:
             in.take({"called", "named", "as"});
             if (!in.done())
                 a.name = in.name();
-            nothingMore();
+            in.nothingMore();
             e.words = told("new scheme");
             e.acts.emplace_back(a);
             return e;
@@ -238,13 +233,13 @@ private:
         if (in.take({"rename", "called", "name"})) {
             in.take({"to", "as"});
             RenameScheme r{in.name()};
-            nothingMore();
+            in.nothingMore();
             e.words = worded("call the scheme {}", r.name);
             e.acts.emplace_back(r);
             return e;
         }
         if (in.take({"remove", "delete"})) {
-            nothingMore();
+            in.nothingMore();
             e.words = worded("throw away {}", in.scheme().name);
             e.acts.emplace_back(RemoveScheme{});
             return e;
@@ -265,7 +260,7 @@ private:
             in.fail(at, in.at() - at, worded("there is no scheme {:g}", n),
                     worded("there {} {}; “scheme new” adds one", here.size() == 1 ? "is" : "are",
                            here.size()));
-        nothingMore();
+        in.nothingMore();
         const auto index = here[static_cast<std::size_t>(n) - 1];
         e.words = worded("go to {}", job_.schemes[index]->name);
         e.acts.emplace_back(SwitchScheme{index});
@@ -313,7 +308,7 @@ private:
         const std::size_t at = in.at();
         Edit e;
         if (in.take({"as the job", "as school", "restore"})) {
-            nothingMore();
+            in.nothingMore();
             e.words = worded("judge {} as the job", r.id);
             e.acts.emplace_back(SetSchool{{}, r.id, true});
             return e;
@@ -348,7 +343,7 @@ private:
                              "say it like: band seat-to-table 14 to 18, or “at least 14”");
             b.high = bound();
         }
-        nothingMore();
+        in.nothingMore();
         Edit e;
         e.words = worded("own band for {}", r.id);
         e.acts.emplace_back(SetBand{r.id, b});
@@ -374,7 +369,7 @@ private:
             } while (in.comma() || in.take({"and"}));
         }
         in.take({"household", "ones", "people"});
-        nothingMore();
+        in.nothingMore();
         Edit e;
         e.words = said.statures.empty()
                       ? worded("hang for a household {}", householdName(said.household))
@@ -408,7 +403,7 @@ private:
                 in.fail(part, f.size(), worded("“{}” is no division of the tape", f),
                         "use 1/2, 1/4, 1/8, 1/16 or 1/32");
         }
-        nothingMore();
+        in.nothingMore();
         Edit e;
         e.words = worded("units {}", unitsName(n.units));
         e.acts.emplace_back(SetNotation{n});

@@ -6,7 +6,7 @@
 #include "edit/phrase.h"
 #include "edit/place.h"
 #include "edit/sizes_said.h"
-#include "measure/text.h"
+#include "edit/subjects.h"
 #include "measure/texts.h"
 
 #include <charconv>
@@ -55,16 +55,9 @@ public:
         if (count_ > 0 && in.done())
             in.failAhead("of what?", "say it like: two armchairs");
         if (count_ > 0) {
-            const std::string_view from = in.rest();
-            kind_ = in.kind();
-            const auto said = trimmed(from.substr(0, from.size() - in.rest().size()));
-            // "2 sofa" may be a size: a number is of several.
-            if (kind_ && !said.ends_with('s') && !said.ends_with('S'))
-                kind_ = nullptr;
-            if (!kind_) {
-                in.goTo(word);
+            kind_ = kindOfSeveral(in); // "2 sofa" may be a size
+            if (!kind_)
                 usualChairs_ = in.take({"chairs", "people"});
-            }
         }
         if (!kind_ && !usualChairs_) {
             in.goTo(start);
@@ -100,19 +93,7 @@ private:
                     "say it like: group harbour, mill and barn as a row");
         first_ = pieceOf(kind_);
         first_.pose.at = scene_.room->middle();
-        const std::size_t sized = in.at();
-        std::string_view measured;
-        auto sizes = in.sizes(saidOf(*kind_), &measured);
-        const auto written = wholeLine().substr(sized, in.at() - sized);
-        const auto meant = meantSizes(sizes, written, *kind_, job_);
-        if (!meant)
-            in.fail(sized, in.at() - sized, meant.problem().what, meant.problem().remedy);
-        if (!meant->empty())
-            notices_.push_back(*meant);
-        if (!measured.empty())
-            in.fail(sized, in.at() - sized, "say the sizes as width x depth",
-                    "like: two armchairs 30 x 33");
-        giveSizes(first_, sizes);
+        readSizes(in, first_, true, notices_);
         if (takeSides())
             return eitherSide(at);
         return row(at);
@@ -123,19 +104,19 @@ private:
         if (t.is != Target::Is::piece)
             in.fail(at, in.at() - at, "chairs go around a table", "name the table");
         const KindPtr chair = kind_ ? kind_ : usualChair(job_, t.piece);
-        nothingMore();
+        in.nothingMore();
         auto scene = sceneOf(job_);
         auto e = scene && chair
                      ? seatTable(job_, **scene, t.piece, count_, chair)
                      : Result<Edit>(Problem{"the kit has no chair for a table", "add one to it"});
         if (!e)
-            fault(e.problem(), at);
+            in.refuse(e.problem(), at);
         return *e;
     }
 
     Edit eitherSide(std::size_t at) {
         const Target of = in.target();
-        nothingMore();
+        in.nothingMore();
         if (count_ != 2)
             in.fail(at, in.at() - at, "one goes on each side, so there are two of them",
                     "say it like: two lamps either side of sofa");
@@ -181,40 +162,8 @@ private:
                     "what hangs from the ceiling is placed one by one",
                     "say it like: pendant over supper table");
         in.take({"in a row", "in a line", "side by side"});
-        std::optional<Length> apart;
-        const auto readApart = [&] {
-            const std::size_t here = in.at();
-            in.comma();
-            if (in.lengthAhead()) {
-                const Length l = in.length("how far");
-                if (in.take({"apart", "between them", "between"})) {
-                    apart = l;
-                    return;
-                }
-            }
-            in.goTo(here);
-        };
-        readApart();
-        Placement said;
-        {
-            const std::size_t here = in.at();
-            const auto rest = in.rest();
-            // "…, 2 apart" at the end of the line is no place of the first.
-            const auto cut = foldCase(rest).rfind(" apart");
-            const auto comma = cut == std::string::npos ? cut : rest.rfind(',', cut);
-            if (!apart && comma != std::string_view::npos &&
-                trimmed(rest.substr(cut + 6)).empty()) {
-                WordsReader before(wholeLine().substr(0, here + comma), job_);
-                before.goTo(here);
-                said = readPlacement(before, first_, scene_, lookedAt_);
-                in.goTo(here + comma);
-                readApart();
-                nothingMore();
-            } else {
-                said = readPlacement(in, first_, scene_, lookedAt_);
-            }
-        }
-        std::vector<Placement> places{std::move(said)};
+        std::vector<Placement> places{readPlacement(in, first_, scene_, lookedAt_)};
+        const auto apart = places.front().apart;
         const bool hangs = kind_->hangs();
         const bool sits = kind_->role == Role::armchair || kind_->role == Role::sofa;
         const bool metric = isMetric(job_.notation.units);
@@ -242,7 +191,7 @@ private:
         Project now = job_;
         auto scene = sceneOf(now);
         if (!scene)
-            fault(scene.problem(), at);
+            in.refuse(scene.problem(), at);
         ScenePtr there = *scene;
         Edit all;
         int before = 0;
@@ -259,13 +208,13 @@ private:
                 place.wall = now.scheme().byId(before)->wall();
             auto e = placePiece(now, *there, std::move(p), place);
             if (!e)
-                fault(e.problem(), at);
+                in.refuse(e.problem(), at);
             const int id = now.scheme().nextId;
             auto* put = std::get_if<PutPiece>(&e->acts.front());
             put->piece.id = id;
             auto after = apply(now, *e);
             if (!after)
-                fault(after.problem(), at);
+                in.refuse(after.problem(), at);
             now = *after->project;
             there = after->scene;
             before = id;
@@ -275,25 +224,6 @@ private:
         all.notices = notices_;
         all.words = worded("add {} pieces of {}", places.size(), kind_->name);
         return all;
-    }
-
-    std::string_view wholeLine() {
-        const std::size_t here = in.at();
-        in.goTo(0);
-        const std::size_t begin = in.at();
-        const auto rest = in.rest();
-        in.goTo(here);
-        return {rest.data() - begin, rest.size() + begin};
-    }
-
-    void nothingMore() {
-        in.take({"please"});
-        if (!in.done())
-            in.failAhead(worded("“{}” is left over", in.rest()), "take it out");
-    }
-
-    [[noreturn]] void fault(const Problem& p, std::size_t at) {
-        in.fail(at, std::max<std::size_t>(in.at() - at, 1), p.what, p.remedy);
     }
 
     WordsReader& in;

@@ -1,5 +1,7 @@
 #include "edit/sizes_said.h"
 
+#include "edit/new_piece.h"
+#include "edit/phrase.h"
 #include "measure/text.h"
 #include "measure/texts.h"
 
@@ -10,7 +12,12 @@ namespace mezzet {
 
 namespace {
 
-/// Which size a letter or a word is of; null for none.
+/// Sizes each said with its word or letter, in any order.
+struct SizesSaid {
+    std::optional<Length> width, depth, height;
+};
+
+/// Which size a letter is of; null for none.
 std::optional<Length>* slotOf(SizesSaid& s, char letter) {
     switch (letter) {
     case 'w':
@@ -31,8 +38,7 @@ bool figureAt(std::string_view s, std::size_t i) {
     return i < s.size() && s[i] >= '0' && s[i] <= '9';
 }
 
-} // namespace
-
+/// Two or more of them, or any with a letter; none, and nothing read, otherwise.
 std::optional<SizesSaid> readLabelled(WordsReader& in) {
     SizesSaid out;
     const std::size_t start = in.at();
@@ -75,36 +81,8 @@ std::optional<SizesSaid> readLabelled(WordsReader& in) {
     return out;
 }
 
-bool sizesBeforeKind(WordsReader& in) {
-    const std::size_t start = in.at();
-    const auto kindAhead = [&] {
-        const std::size_t at = in.at();
-        const bool there = in.kind() != nullptr;
-        in.goTo(at);
-        return there;
-    };
-    if (readLabelled(in)) {
-        if (kindAhead())
-            return true;
-    } else if (in.lengthAhead()) {
-        const Length first = in.length("the size");
-        const std::size_t after = in.at();
-        // "54 round table": the word after it may be the kind's own.
-        if (kindAhead()) {
-            constexpr double least = 100; // mm: nothing that stands is so small, and 2 is a number
-            if (first.mm() < least)
-                in.fail(start, after - start, "is that how many, or how wide?",
-                        "say it like: 2 sofas, or: sofa 84 x 36");
-            return true;
-        }
-        in.goTo(start);
-        if (!in.sizes({}).empty() && kindAhead())
-            return true;
-    }
-    in.goTo(start);
-    return false;
-}
-
+/// Bare figures as they can be meant, `written` as they stand in the line; what is told of it, or
+/// "" where they stand as they are.
 Result<std::string> meantSizes(std::vector<Length>& sizes, std::string_view written,
                                const Kind& kind, const Project& job) {
     // With a unit, or a fraction of one, they are meant as they stand.
@@ -137,6 +115,95 @@ Result<std::string> meantSizes(std::vector<Length>& sizes, std::string_view writ
                        worded("say the unit: {} {}", trimmed(written),
                               isMetric(job.notation.units) ? "mm" : "cm")};
     return std::string();
+}
+
+void give(WordsReader& in, Piece& p, const std::vector<Length>& sizes, std::size_t at) {
+    for (const Length l : sizes)
+        if (l <= Length{} || l > Length::metres(20))
+            in.fail(at, in.at() - at, "no piece has that size",
+                    "sizes lie between nothing and 20 m");
+    giveSizes(p, sizes);
+}
+
+/// The three, in the order they are said of it: on a wall the second is how high a thing is.
+std::vector<Length> inOrder(const Kind& kind, const Size& s) {
+    return kind.hangs() ? std::vector{s.width, s.height, s.depth}
+                        : std::vector{s.width, s.depth, s.height};
+}
+
+/// Sizes with the word after them: "36 high", "mirror 36 round".
+void giveMeasured(WordsReader& in, Piece& p, std::vector<Length> sizes, std::string_view measured,
+                  std::size_t at, bool isNew) {
+    if (sizes.size() == 1 && (measured == "high" || measured == "deep")) {
+        Size s = p.size;
+        (measured == "high" ? s.height : s.depth) = sizes.front();
+        return give(in, p, inOrder(*p.kind, s), at);
+    }
+    const bool round = !measured.empty() && measured != "long" && measured != "wide" &&
+                       measured != "deep" && measured != "high";
+    if (round) {
+        // One that has no round kind is refused, and never made square.
+        const auto one = roundOne(p, isNew, *in.job().library.kit);
+        if (!one)
+            in.fail(at, in.at() - at, worded("{} is not round", isNew ? p.kind->name : p.name),
+                    isNew ? "give its width and depth" : "remove it and add a round one");
+        p = *one;
+        if (sizes.size() == 1)
+            sizes.push_back(sizes.front());
+    }
+    give(in, p, sizes, at);
+}
+
+} // namespace
+
+bool readSizes(WordsReader& in, Piece& p, bool isNew, std::vector<std::string>& notices) {
+    const std::size_t at = in.at();
+    if (const auto by = readLabelled(in)) {
+        give(in, p,
+             inOrder(*p.kind, {by->width.value_or(p.size.width), by->depth.value_or(p.size.depth),
+                               by->height.value_or(p.size.height)}),
+             at);
+        return true;
+    }
+    std::string_view measured;
+    auto sizes = in.sizes(saidOf(*p.kind), &measured);
+    const auto meant = meantSizes(sizes, in.since(at), *p.kind, in.job());
+    if (!meant)
+        in.fail(at, in.at() - at, meant.problem().what, meant.problem().remedy);
+    if (!meant->empty() && std::find(notices.begin(), notices.end(), *meant) == notices.end())
+        notices.push_back(*meant);
+    giveMeasured(in, p, sizes, measured, at, isNew);
+    return !sizes.empty();
+}
+
+bool sizesBeforeKind(WordsReader& in) {
+    const std::size_t start = in.at();
+    const auto kindAhead = [&] {
+        const std::size_t at = in.at();
+        const bool there = in.kind() != nullptr;
+        in.goTo(at);
+        return there;
+    };
+    if (readLabelled(in)) {
+        if (kindAhead())
+            return true;
+    } else if (in.lengthAhead()) {
+        const Length first = in.length("the size");
+        const std::size_t after = in.at();
+        // "54 round table": the word after it may be the kind's own.
+        if (kindAhead()) {
+            constexpr double least = 100; // mm: nothing that stands is so small, and 2 is a number
+            if (first.mm() < least)
+                in.fail(start, after - start, "is that how many, or how wide?",
+                        "say it like: 2 sofas, or: sofa 84 x 36");
+            return true;
+        }
+        in.goTo(start);
+        if (!in.sizes({}).empty() && kindAhead())
+            return true;
+    }
+    in.goTo(start);
+    return false;
 }
 
 } // namespace mezzet

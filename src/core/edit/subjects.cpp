@@ -1,22 +1,24 @@
 #include "edit/subjects.h"
 
-#include "measure/text.h"
-
 namespace mezzet {
 
-bool thingAhead(WordsReader& in) {
-    const auto w = in.ahead();
-    return !w.empty() && !(w[0] >= '0' && w[0] <= '9') && w[0] != '-';
+KindPtr kindOfSeveral(WordsReader& in) {
+    const std::size_t at = in.at();
+    const KindPtr kind = in.kind();
+    const auto said = in.since(at);
+    if (kind && (said.ends_with('s') || said.ends_with('S')))
+        return kind;
+    in.goTo(at);
+    return {};
 }
 
 std::vector<int> allOfAKind(WordsReader& in) {
     const std::size_t at = in.at();
     in.article();
-    const std::string_view from = in.rest();
-    const KindPtr kind = in.kind();
-    const auto said = trimmed(from.substr(0, from.size() - in.rest().size()));
+    const KindPtr kind = kindOfSeveral(in);
     std::vector<int> ids;
-    if (kind && said.ends_with('s') && !kind->name.ends_with('s'))
+    // "curtains" is one pair as well.
+    if (kind && !kind->name.ends_with('s'))
         for (const Piece& p : in.scheme().pieces)
             if (p.kind == kind)
                 ids.push_back(p.id);

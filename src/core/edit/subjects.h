@@ -6,8 +6,8 @@
 
 namespace mezzet {
 
-/// Whether something of the room is named next, and no number; nothing is read.
-bool thingAhead(WordsReader& in);
+/// "armchairs": the kind, where it is said of several; null, and nothing read, otherwise.
+KindPtr kindOfSeveral(WordsReader& in);
 
 /// "the armchairs": the ids of all pieces of a kind, where it is said of several and there are
 /// several; none, and nothing read, otherwise.

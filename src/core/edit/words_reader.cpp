@@ -36,6 +36,21 @@ std::string_view WordsReader::rest() {
     return text_.substr(at_);
 }
 
+std::string_view WordsReader::since(std::size_t from) {
+    return trimmed(text_.substr(from, at_ - from));
+}
+
+void WordsReader::nothingMore() {
+    take({"please"});
+    if (!done())
+        failAhead(worded("“{}” is left over", rest()), "take it out");
+}
+
+void WordsReader::refuse(Problem p, std::size_t from) {
+    p.column = static_cast<int>(from) + 1;
+    throw LineFault{std::move(p)};
+}
+
 std::string WordsReader::ahead() {
     skip();
     std::size_t e = at_;

@@ -77,10 +77,17 @@ public:
     /// Wall and corner names, as in "corner BC", "corner B C".
     Target corner();
 
+    /// What was said from there up to here, without the blanks around it.
+    [[nodiscard]] std::string_view since(std::size_t from);
+    /// Faults where anything but "please" is left.
+    void nothingMore();
+
     /// The candidates tried at a place, for completion.
     void offer(std::string_view word);
     [[nodiscard]] const std::vector<std::string>& offered(std::size_t at) const;
 
+    /// A refusal of the whole, which points at what was said.
+    [[noreturn]] static void refuse(Problem, std::size_t from);
     [[noreturn]] void fail(std::size_t at, std::size_t bytes, std::string what,
                            std::string remedy) const;
     /// Points at the word ahead and names the nearest thing it could have been.
@@ -111,6 +118,8 @@ struct Placement {
     Heights heights;                    ///< "seat 17", "top 20"
     std::optional<bool> finishedBack;   ///< "finished back", "bare back"
     std::optional<double> cost;         ///< "costs 1200"
+    std::optional<Length> apart;        ///< "2 apart", of several
+    std::size_t apartAt = 0;            ///< where that stands in the line
     std::optional<std::string> reason;  ///< "because it faces the fire"; to the end of the line
     std::optional<SurfaceId> on;        ///< "on console", "in opening 2 of bookcase"
     std::optional<int> wall;            ///< on a wall: which one; none when nothing tells
