@@ -157,10 +157,11 @@ private:
 
     /// The first as said, and each other to the right of the one before.
     Edit row(std::size_t at) {
-        if (kind_->underCeiling())
+        // To be centred on either fixes both ways.
+        if (kind_->underCeiling() || kind_->flat())
             in.fail(at, std::max<std::size_t>(in.rest().size(), 1),
-                    "what hangs from the ceiling is placed one by one",
-                    "say it like: pendant over supper table");
+                    "rugs, and what hangs from the ceiling, are placed one by one",
+                    "say it like: pendant over supper table, or: rug under sofa");
         in.take({"in a row", "in a line", "side by side"});
         std::vector<Placement> places{readPlacement(in, first_, scene_, lookedAt_)};
         const auto apart = places.front().apart;
