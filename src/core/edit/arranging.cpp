@@ -13,8 +13,16 @@ namespace mezzet {
 
 int readSubject(WordsReader& in, int selected) {
     in.article();
-    if (selected != 0 && in.take({"it", "this"}))
+    if (selected != 0 && in.take({"it", "this", "that"}))
         return selected;
+    if (const std::size_t at = in.at(); in.take({"it", "this", "that", "them", "both", "these"})) {
+        if (in.them().size() > 1)
+            in.fail(at, in.at() - at, "that is several things", "name one of them");
+        in.fail(at, in.at() - at, "nothing is selected, and nothing was named yet",
+                in.scheme().pieces.empty()
+                    ? "there are no pieces yet"
+                    : worded("name one, like {}", in.scheme().pieces.front().name));
+    }
     const int id = in.piece();
     if (id == 0 && in.done())
         in.failAhead("which piece?",
@@ -27,7 +35,9 @@ int readSubject(WordsReader& in, int selected) {
 }
 
 std::vector<int> readSubjects(WordsReader& in, int selected) {
-    std::vector<int> ids;
+    std::vector<int> ids = in.pieces();
+    if (!ids.empty())
+        return ids;
     if (in.take({"all"})) {
         const std::size_t at = in.at();
         const auto kind = in.kind();
@@ -41,10 +51,24 @@ std::vector<int> readSubjects(WordsReader& in, int selected) {
             in.fail(at, in.at() - at, worded("there is no {}", foldCase(kind->name)), "");
         return ids;
     }
-    do {
+    for (;;) {
         ids.push_back(readSubject(in, selected));
-    } while (in.comma() || in.take({"and", "with"}));
-    return ids;
+        // "sofa, 6 left" goes on with a place, "sofa and rug" with another piece.
+        const std::size_t here = in.at();
+        in.comma();
+        const bool more = in.take({"and", "with"}) || in.at() > here;
+        const std::size_t next = in.at();
+        const auto others = in.pieces();
+        if (!others.empty()) {
+            ids.insert(ids.end(), others.begin(), others.end());
+            continue;
+        }
+        in.article();
+        const bool another = more && !in.done() && !in.lengthAhead() && !phraseAhead(in, false);
+        in.goTo(another ? next : here);
+        if (!another)
+            return ids;
+    }
 }
 
 namespace {

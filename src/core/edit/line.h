@@ -12,7 +12,15 @@ namespace mezzet {
 /// What a line says, ready to be done.
 struct Said {
     Edit edit;
-    std::string preview; ///< what Enter will do, in one sentence
+    std::string preview;   ///< what Enter will do, in one sentence
+    std::vector<int> them; ///< the pieces it speaks of: what "it" or "them" is afterwards
+};
+
+/// To whom a line is said.
+struct Listener {
+    std::vector<int> them; ///< what "it" and "them" are: what was named last, or is selected
+    SurfaceId surface;     ///< the one looked at: a new piece hangs on that wall when none is named
+    std::string before{};  ///< the line said before, for "again"
 };
 
 /// Reads one line of the language in docs/line.md against a job. `selected` is the piece that "it",
@@ -22,11 +30,14 @@ struct Said {
 /// what apply() would refuse.
 [[nodiscard]] Result<Said> readLine(std::string_view text, const Project&, int selected = 0,
                                     SurfaceId surface = {});
+[[nodiscard]] Result<Said> readLine(std::string_view text, const Project&, const Listener&);
+
+/// The pieces an edit puts: the new ones, or those it changes; as they are afterwards.
+[[nodiscard]] std::vector<int> spokenOf(const Project& before, const Edit&, const Project& after);
 
 /// Several lines in one, parted by "; then": each is said to the job the one before leaves.
 /// readLine reads such a line too.
-[[nodiscard]] Result<Said> readChain(std::string_view text, const Project&, int selected,
-                                     SurfaceId surface);
+[[nodiscard]] Result<Said> readChain(std::string_view text, const Project&, Listener);
 
 /// The ways the last word of a half-typed line can go on: whole words and names, best first.
 struct Completion {
@@ -35,6 +46,8 @@ struct Completion {
 };
 [[nodiscard]] std::vector<Completion> completions(std::string_view text, const Project&,
                                                   int selected = 0, SurfaceId surface = {});
+[[nodiscard]] std::vector<Completion> completions(std::string_view text, const Project&,
+                                                  const Listener&);
 
 /// Says several lines in turn; blank ones and those beginning with # are passed over. The Problem
 /// has the file, the line, and the column; then nothing of the script is done.

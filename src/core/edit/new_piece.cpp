@@ -110,25 +110,78 @@ std::optional<Piece> roundOne(const Piece& p, bool isNew, const Kit& kit) {
     return out;
 }
 
-Vec2 freePlace(const FloorView& scene, const Piece& p, Vec2 wanted) {
-    const auto fits = [&](Vec2 at) {
-        const Shape s = placed(p.shape(), {at, p.pose.turn});
-        if (!scene.room->holds(at))
+bool standsFree(const FloorView& scene, const Piece& p, const Pose& pose) {
+    const Shape s = placed(p.shape(), pose);
+    if (!scene.room->holds(pose.at))
+        return false;
+    for (std::size_t i = 0; i < scene.room->stretches(); ++i) {
+        const Wall w = scene.room->stretchAt(i);
+        if (gapBetween(s, stretch({w.start, w.end})).apart <= quiet)
             return false;
-        for (std::size_t i = 0; i < scene.room->stretches(); ++i) {
-            const Wall w = scene.room->stretchAt(i);
-            if (gapBetween(s, stretch({w.start, w.end})).apart <= quiet)
-                return false;
+    }
+    for (const auto& f : scene.room->fixtures)
+        if (f.takesFloor() && gapBetween(s, solid(*scene.room, f)).apart <= quiet)
+            return false;
+    for (std::size_t i = 0; i < scene.placed.size(); ++i)
+        if (scene.placed[i].id != p.id && p.kind->flat() == scene.piece(i).kind->flat() &&
+            gapBetween(s, scene.placed[i].shape).apart <= quiet)
+            return false;
+    return true;
+}
+
+std::optional<Target> freeCorner(const Scene& scene, const Piece& p) {
+    const FloorView floor(scene);
+    const auto& walls = scene.room->walls;
+    const std::size_t n = walls.size();
+    std::optional<Target> best;
+    double least = 0;
+    for (std::size_t i = scene.room->closed ? 0 : 1; i < n; ++i) {
+        const Wall& next = walls[i];
+        const Wall& before = walls[(i + n - 1) % n];
+        if (cross(before.along(), next.along()) <= 0)
+            continue;
+        for (const bool alongNext : {true, false}) {
+            // A hair off both, where it would touch them.
+            constexpr double hair = 0.5;
+            const Wall& w = alongNext ? next : before;
+            const Vec2 away = alongNext ? w.along() : -w.along();
+            const double side = p.size.width.mm() / 2 + hair;
+            const double deep = p.size.depth.mm() / 2 + hair;
+            Pose pose;
+            pose.at = next.start + away * side + w.inward() * deep;
+            pose.turn = directionOf(w.along()); // its right is along the wall
+            if (!standsFree(floor, p, pose))
+                continue;
+            const Vec2 from = p.id != 0 ? p.pose.at : scene.room->middle();
+            // Of a new one: the corner farthest from what stands.
+            double near = 1e9;
+            for (std::size_t k = 0; k < floor.placed.size(); ++k)
+                if (floor.placed[k].id != p.id && !floor.piece(k).kind->flat())
+                    near = std::min(
+                        near,
+                        gapBetween(placed(p.shape(), pose), floor.placed[k].shape).apart.mm());
+            for (const Opening& o : scene.room->openings)
+                if (o.kind != OpeningKind::window) {
+                    const Wall& ow = walls[static_cast<std::size_t>(o.wall)];
+                    near = std::min(
+                        near, norm(ow.start + ow.along() * (o.left + o.width / 2).mm() - pose.at));
+                }
+            const double cost = p.id != 0 ? norm(pose.at - from) : -near;
+            if (best && cost >= least)
+                continue;
+            Target t;
+            t.is = Target::Is::corner;
+            t.index = static_cast<int>(i);
+            t.alongNext = alongNext;
+            best = t;
+            least = cost;
         }
-        for (const auto& f : scene.room->fixtures)
-            if (f.takesFloor() && gapBetween(s, solid(*scene.room, f)).apart <= quiet)
-                return false;
-        for (std::size_t i = 0; i < scene.placed.size(); ++i)
-            if ((p.kind->flat() == scene.piece(i).kind->flat()) &&
-                gapBetween(s, scene.placed[i].shape).apart <= quiet)
-                return false;
-        return true;
-    };
+    }
+    return best;
+}
+
+Vec2 freePlace(const FloorView& scene, const Piece& p, Vec2 wanted) {
+    const auto fits = [&](Vec2 at) { return standsFree(scene, p, {at, p.pose.turn}); };
     if (fits(wanted))
         return wanted;
     for (double r = 152.4; r < 6000; r += 152.4) {

@@ -21,6 +21,13 @@ void giveSize(Piece&, const Size&);
 /// Somewhere near `wanted` where nothing stands; near all the same when there is no such place.
 [[nodiscard]] Vec2 freePlace(const FloorView&, const Piece&, Vec2 wanted);
 
+/// True where a piece would stand inside and clear of all that stands.
+[[nodiscard]] bool standsFree(const FloorView&, const Piece&, const Pose&);
+
+/// A corner that turns in and is free for a piece: the nearest to where it stands, or for a new one
+/// the one with the most room before it.
+[[nodiscard]] std::optional<Target> freeCorner(const Scene&, const Piece&);
+
 /// What goes without saying for a new piece: it stands square to what it is placed by, a seat looks
 /// at the table or the seat it stands before, and what is not said begins in the middle.
 void implyTies(Piece&, std::vector<Tie>&, const Scene&);

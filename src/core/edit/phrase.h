@@ -13,7 +13,7 @@ public:
     Placing(WordsReader& words, const Piece& subject, const Scene& scene, SurfaceId lookedAt);
 
     /// Reads clauses to the end of the line. Throws LineFault.
-    Placement read();
+    Placement read(Begins how = Begins::clauses);
 
     WordsReader& in;
     const Piece& subject;
@@ -46,6 +46,12 @@ public:
                std::initializer_list<std::string_view> on);
     /// Centred on what comes next, or on what was named last, and shifted.
     void centred();
+    /// True when it is said, or tied, to look at something.
+    [[nodiscard]] bool facesSomething() const;
+    /// "a little", after a step.
+    void aLittle();
+    /// Where what was named last begins.
+    [[nodiscard]] std::size_t before() const { return lastAt_; }
     /// The gap it keeps beside a thing when no number is said: the one it has, or `usual`.
     [[nodiscard]] Length standing(Length usual) const;
     /// The surface it is on now, or was said to be on.
@@ -60,8 +66,11 @@ private:
     void settleSides();
     void settleWall();
 
+    void centredFirst();
+
     SurfaceId lookedAt_;
     Target last_;
+    std::size_t lastAt_ = 0;
 };
 
 /// What must come after a phrase's words before a name ends there.

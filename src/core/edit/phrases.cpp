@@ -6,6 +6,7 @@
 #include "scheme/on_wall.h"
 
 #include <algorithm>
+#include <utility>
 
 namespace mezzet {
 
@@ -118,18 +119,23 @@ Flags<SaidOf> saidOf(const Kind& k) {
 }
 
 Placement readPlacement(WordsReader& words, const Piece& subject, const Scene& scene,
-                        SurfaceId lookedAt) {
-    return Placing(words, subject, scene, lookedAt).read();
+                        SurfaceId lookedAt, Begins how) {
+    return Placing(words, subject, scene, lookedAt).read(how);
 }
 
-Placement Placing::read() {
+Placement Placing::read(Begins how) {
     const auto place = saidOf(*subject.kind);
+    in.ownWall(subject.id != 0 ? wallBehind(scene, subject.id) : std::nullopt);
+    if (how == Begins::centred)
+        centredFirst();
     std::vector<const Phrase*> fine;
     for (const Phrase* p : allPhrases())
         if ((p->of.bits & place.bits) != 0)
             fine.push_back(p);
     while (!in.done()) {
-        if (in.comma() || in.take({"and", "then", "is", "to"}) ||
+        if (in.comma() ||
+            in.take({"and", "then", "is", "to", "so it is", "so that it is", "standing", "goes",
+                     "go", "should be", "just", "it"}) ||
             (place.has(SaidOf::wall) && in.take({"hung", "hang"})))
             continue;
         if (!clause(fine))
@@ -245,6 +251,7 @@ Tie& Placing::add(Tie::Kind kind) {
 }
 
 Target Placing::target(bool pieces) {
+    lastAt_ = in.at();
     const Target t = in.target(pieces);
     if (t.is == Target::Is::piece && t.piece == subject.id && subject.id != 0)
         fault(worded("{} can't be placed by itself", subject.name), "name another piece");
@@ -277,6 +284,47 @@ void Placing::shift(std::size_t tie, std::initializer_list<std::string_view> bac
         }
     }
     in.goTo(here);
+}
+
+bool Placing::facesSomething() const {
+    for (const std::vector<Tie>* list : {&subject.ties, &std::as_const(out.ties)})
+        for (const Tie& t : *list)
+            if (t.fixesTurn())
+                return true;
+    return false;
+}
+
+void Placing::aLittle() {
+    if (in.take({"a bit", "a little", "a little bit", "a touch", "slightly"}))
+        in.slightly();
+}
+
+/// After "centre sofa": "on wall A", "in front of bookcase", "at 60".
+void Placing::centredFirst() {
+    const bool hangs = subject.kind->hangs();
+    start = in.at();
+    if (in.take({"at"}) && in.lengthAhead()) {
+        if (!hangs)
+            fault("centred on what?", "name a wall, an opening or a piece");
+        Tie& t = add(Tie::Kind::height);
+        t.level = Level::centre;
+        t.distance = in.length("the height");
+        return;
+    }
+    in.goTo(start);
+    if (in.endOf("between") > 0 || (hangs && (in.endOf("over") > 0 || in.endOf("above") > 0)))
+        return; // these are centred as they are
+    if (in.endOf("in front of") > 0 || in.endOf("behind") > 0) {
+        std::vector<const Phrase*> fine;
+        for (const Phrase* p : allPhrases())
+            if ((p->of.bits & saidOf(*subject.kind).bits) != 0)
+                fine.push_back(p);
+        clause(fine);
+        add(Tie::Kind::centredOn).of = last_;
+        return;
+    }
+    in.take({"on", "in", "over", "under", "with", "to", "against", "along"});
+    centred();
 }
 
 void Placing::centred() {

@@ -181,7 +181,7 @@ std::span<const Phrase> boardPhrases() {
 
 std::span<const Phrase> ceilingPhrases() {
     static const std::vector<Phrase> all{
-        {.begins = {"over"},
+        {.begins = {"over", "above"},
          .of = SaidOf::ceiling,
          .read =
              [](Placing& p) {

@@ -1,5 +1,6 @@
 // Where a piece stands on the floor, or hangs over it: clauses that tie it across a plan.
 #include "edit/beside_wall.h"
+#include "edit/new_piece.h"
 #include "edit/phrase.h"
 #include "edit/place.h"
 #include "geometry/gap.h"
@@ -9,6 +10,7 @@
 
 #include <algorithm>
 #include <cmath>
+#include <utility>
 
 namespace mezzet {
 
@@ -51,8 +53,60 @@ bool gap(Placing& p) {
     return true;
 }
 
+/// "the left corner", "the right end of wall A": a corner of the wall it stands against.
+std::optional<Target> cornerBySide(Placing& p) {
+    const std::size_t here = p.in.at();
+    p.in.article();
+    const bool left = p.in.take({"left corner", "left hand corner", "left end", "left"});
+    if (!left && !p.in.take({"right corner", "right hand corner", "right end", "right"})) {
+        p.in.goTo(here);
+        return {};
+    }
+    std::optional<int> wall;
+    if (p.in.take({"of", "on"})) {
+        const Target t = p.in.target(false);
+        if (t.is != Is::wall)
+            p.fault("only a wall has a left and a right corner", "say it like: corner AB");
+        wall = t.index;
+        if (std::none_of(p.out.ties.begin(), p.out.ties.end(),
+                         [](const Tie& o) { return o.kind == K::against; }))
+            p.add(K::against).of = t;
+    }
+    for (const std::vector<Tie>* list : {&std::as_const(p.out.ties), &p.subject.ties})
+        for (const Tie& t : *list)
+            if (!wall && t.kind == K::against && t.of.is == Is::wall)
+                wall = t.of.index;
+    if (!wall)
+        p.fault("the corner of which wall?", "say it like: 12 from the left corner of wall A");
+    const int walls = static_cast<int>(p.scene.room->walls.size());
+    Target corner;
+    corner.is = Is::corner;
+    corner.index = left ? *wall : (*wall + 1) % walls;
+    corner.alongNext = left;
+    return corner;
+}
+
+/// "in the corner": one that is free, the nearest to where it is; "in the left corner of wall A".
+std::optional<Target> cornerUnnamed(Placing& p) {
+    if (const auto side = cornerBySide(p))
+        return side;
+    if (!p.in.done() && !p.in.ahead().empty() && !phraseAhead(p.in, false) && !p.in.lengthAhead())
+        return {};
+    const auto free = freeCorner(p.scene, p.subject);
+    if (!free)
+        p.fault(worded("no corner is free for {}", p.name()), "name one, like: in corner AB");
+    return free;
+}
+
 bool inCorner(Placing& p) {
-    const Target corner = p.in.corner();
+    const bool byWord = p.said.find("left") != std::string_view::npos ||
+                        p.said.find("right") != std::string_view::npos;
+    if (byWord) {
+        p.in.goTo(p.start);
+        p.in.take({"in the", "in", "into the", "into", "to the"});
+    }
+    const auto unnamed = cornerUnnamed(p);
+    const Target corner = unnamed ? *unnamed : p.in.corner();
     // Only what turns in has an angle to stand in.
     const auto& walls = p.scene.room->walls;
     const auto i = static_cast<std::size_t>(corner.index);
@@ -87,7 +141,8 @@ Side standingSide(const Placing& p, const Target& t) {
 }
 
 bool from(Placing& p, Length d, MeasuredTo to) {
-    const Target t = p.target();
+    const auto side = cornerBySide(p);
+    const Target t = side ? *side : p.target();
     if (t.is == Is::room)
         p.fault("a distance from the room has no direction", "measure from a wall");
     Tie tie;
@@ -95,7 +150,7 @@ bool from(Placing& p, Length d, MeasuredTo to) {
     tie.of = t;
     tie.distance = d;
     tie.to = to;
-    if (tie.kind == K::fromCorner)
+    if (tie.kind == K::fromCorner && !side)
         alongItsWall(p, tie);
     if (tie.kind == K::fromPiece)
         tie.side = standingSide(p, t);
@@ -133,14 +188,24 @@ Side freerSide(const Placing& p, int id) {
     return Side::right;
 }
 
+bool saysLeft(std::string_view words) {
+    return words.find("left") != std::string_view::npos;
+}
+bool saysRight(std::string_view words) {
+    return words.find("right") != std::string_view::npos;
+}
+bool saysBefore(std::string_view words) {
+    return words == "in front of" || words == "before" || words == "out in front of";
+}
+
 Side sideSaid(const Placing& p, std::string_view words, const Target& t) {
     if (words == "behind")
         return Side::behind;
-    if (words.ends_with("left of"))
+    if (saysLeft(words))
         return Side::left;
-    if (words.ends_with("right of"))
+    if (saysRight(words))
         return Side::right;
-    return words == "in front of" ? Side::front : freerSide(p, t.piece);
+    return saysBefore(words) ? Side::front : freerSide(p, t.piece);
 }
 
 /// "by window 1", "6 left of door 1": its back to the wall, beside what is in it, on the side with
@@ -149,8 +214,8 @@ bool byWall(Placing& p, const Target& t, Length d) {
     const auto wall = wallOf(t, p.scene);
     if (!wall || p.said == "behind")
         p.fault("a wall has no side to stand on", "say “24 from wall B” or “30 from corner AB”");
-    const bool left = p.said.ends_with("left of");
-    const bool right = p.said.ends_with("right of");
+    const bool left = saysLeft(p.said);
+    const bool right = saysRight(p.said);
     if (t.is == Is::wall) {
         if (left || right)
             p.fault("a wall has no side to stand on",
@@ -178,12 +243,17 @@ bool beside(Placing& p, Length d) {
     const std::string_view words = p.said;
     const Target t = p.target(ties::things, "beside");
     if (t.is != Is::piece) {
-        if (words != "in front of")
+        if (!saysBefore(words))
             return byWall(p, t, d);
-        Tie& tie = p.add(K::fromWall);
-        tie.of = t;
+        // Touching what is in a wall, its back is to that.
+        const Target wall = p.toWall(t);
+        const bool touching = d <= Length{} && !p.subject.kind->flat() && t != wall;
+        Tie& tie = p.add(touching ? K::against : K::fromWall);
+        tie.of = touching ? wall : t;
         tie.distance = d;
         p.add(K::centredOn).of = t;
+        if (!touching && wall.is == Is::wall && !p.facesSomething())
+            p.add(K::squareTo).of = wall;
         return true;
     }
     const Side side = sideSaid(p, words, t);
@@ -194,6 +264,17 @@ bool beside(Placing& p, Length d) {
     return true;
 }
 
+/// A step that is said by a figure, before or after it, or by none: then it goes a little way.
+Length stepLength(Placing& p, std::optional<Length> d) {
+    if (d)
+        return *d;
+    p.in.take({"by", "about"});
+    if (p.in.lengthAhead())
+        return p.in.length("the step");
+    p.aLittle();
+    return p.in.usualStep();
+}
+
 /// "left 6", "6 left": a step along the piece's own sides. "6 toward wall A": straight to it.
 bool step(Placing& p, std::optional<Length> d) {
     const std::string_view words = p.said;
@@ -202,20 +283,19 @@ bool step(Placing& p, std::optional<Length> d) {
         p.in.fail(p.start, p.in.at() - p.start + p.in.rest().size(),
                   "a new piece has no place to be moved from",
                   "say where it goes, like “against wall A”");
-    Vec2 way = words == "left"    ? -own->pose.right()
-               : words == "right" ? own->pose.right()
-               : words == "back"  ? -own->pose.front()
-                                  : own->pose.front();
-    if (words != "left" && words != "right" && words != "forward" && words != "back") {
+    const auto has = [&](std::string_view w) { return words.find(w) != std::string_view::npos; };
+    Vec2 way = has("left")                          ? -own->pose.right()
+               : has("right")                       ? own->pose.right()
+               : words == "back" || has("backward") ? -own->pose.front()
+                                                    : own->pose.front();
+    if (has("toward") || has("closer") || has("nearer") || has("away")) {
         const Target t = p.target();
         const auto to = wayOnItsSurface(p.scene, p.subject.id, t);
         if (!to)
             p.fault("that is not on its board", "say it along the board, like: 2 left");
-        way = *to * (words == "away from" ? -1 : 1);
+        way = *to * (has("away") ? -1 : 1);
     }
-    if (!d)
-        d = p.in.length("the step");
-    p.out.step = p.out.step.value_or(Vec2{}) + way * d->mm();
+    p.out.step = p.out.step.value_or(Vec2{}) + way * stepLength(p, d).mm();
     return true;
 }
 
@@ -335,8 +415,32 @@ bool between(Placing& p) {
     return true;
 }
 
+/// "at the door": a mat lies there; "at wall A": its back to that; "at the table": beside it.
+bool atThing(Placing& p) {
+    const Target t = p.target(ties::things, "at");
+    if (t.is == Is::piece) {
+        p.said = p.subject.kind->isSeat() ? "in front of" : "beside";
+        p.in.goTo(p.before());
+        return beside(p, p.standing({}));
+    }
+    if (t.is == Is::wall) {
+        p.add(K::against).of = t;
+        return true;
+    }
+    if (!p.subject.kind->flat()) {
+        p.said = "by";
+        return byWall(p, t, {});
+    }
+    p.add(K::fromWall).of = t;
+    p.add(K::centredOn).of = t;
+    p.add(K::squareTo).of = p.toWall(t);
+    return true;
+}
+
 /// "at 6' 2", 4' 0"" is a place; "at 14' 8" from wall E, 8' 2" from wall A" measures centres.
 bool place(Placing& p) {
+    if (!p.in.lengthAhead())
+        return atThing(p);
     const auto x = p.in.length("the place");
     if (p.in.take({"from"})) {
         from(p, x, MeasuredTo::centre);
@@ -410,7 +514,9 @@ void Placing::settleSides() {
 
 std::span<const Phrase> floorPhrases() {
     static const std::vector<Phrase> all{
-        {.begins = {"against"},
+        {.begins = {"against", "flush with", "flush against", "backed up to", "back to",
+                    "with its back to", "with the back to", "its back to", "tight against",
+                    "hard against", "flat against", "tight to", "right up against"},
          .of = onPlan,
          .read = &against,
          .help = "its turn, and the coordinate across the wall",
@@ -427,11 +533,14 @@ std::span<const Phrase> floorPhrases() {
          .follows = Follows::length,
          .help = "the gap behind what is against something",
          .example = "against wall C, gap 3"},
-        {.begins = {"in the corner", "in corner", "in a corner"},
+        {.begins = {"in the corner", "in corner", "in a corner", "into the corner", "into corner",
+                    "the corner", "corner", "in the left corner", "in the right corner",
+                    "in the left hand corner", "in the right hand corner", "in left corner",
+                    "in right corner"},
          .of = onPlan,
          .read = &inCorner,
-         .help = "along the wall named first, touching both",
-         .example = "in corner BC"},
+         .help = "along the wall named first, touching both; where none is named, one that is free",
+         .example = "in corner BC; in the corner; in the left corner of wall A"},
         {.begins = {"from"},
          .afterLength = true,
          .of = onPlan,
@@ -445,15 +554,40 @@ std::span<const Phrase> floorPhrases() {
          .follows = Follows::length,
          .help = "its centre in place of its edge",
          .example = "centre 24 from wall B"},
-        {.begins = {"in front of", "behind", "to the left of", "to the right of", "left of",
-                    "right of", "beside", "next to"},
+        {.begins = {"in front of", "before", "behind", "to the left of", "to the right of",
+                    "left of", "right of", "on the left of", "on the right of", "beside",
+                    "next to"},
          .afterLength = true,
          .of = onPlan,
          .read = [](Placing& p) { return beside(p, p.measured); },
          .help = "edge to edge; sides are as you face the other piece",
          .example = "16 in front of sofa; 6 behind sofa; 3 left of sofa; 3 right of sofa"},
-        {.begins = {"in front of", "behind", "to the left of", "to the right of", "left of",
-                    "right of", "beside", "next to", "by", "near", "close to"},
+        {.begins = {"in front of",
+                    "before",
+                    "out in front of",
+                    "behind",
+                    "to the left of",
+                    "to the right of",
+                    "left of",
+                    "right of",
+                    "on the left of",
+                    "on the right of",
+                    "on the left side of",
+                    "on the right side of",
+                    "at the left of",
+                    "at the right of",
+                    "at the left side of",
+                    "at the right side of",
+                    "at the left end of",
+                    "at the right end of",
+                    "on the left end of",
+                    "on the right end of",
+                    "beside",
+                    "alongside",
+                    "next to",
+                    "by",
+                    "near",
+                    "close to"},
          .of = onPlan,
          .read = [](Placing& p) { return beside(p, p.standing({})); },
          .help = "the same at the gap it has, or touching",
@@ -468,7 +602,8 @@ std::span<const Phrase> floorPhrases() {
              },
          .help = "the coordinate along its face; on a rug or the room, both",
          .example = "centred on sofa; centred on window 1, 3 left; centred on room"},
-        {.begins = {"centred between", "centered between", "between"},
+        {.begins = {"centred between", "centered between", "halfway between", "half way between",
+                    "midway between", "in between", "between"},
          .of = onPlan,
          .read = &between,
          .help = "midway between near edges",
@@ -486,7 +621,10 @@ std::span<const Phrase> floorPhrases() {
          .read = &frontLegs,
          .help = "a rug forward from under them, where the middle would go through the wall",
          .example = "under the front legs of sofa, 8 on; front legs on"},
-        {.begins = {"facing", "face"},
+        {.begins = {"facing", "face", "faces", "looking at", "looking to", "looking toward",
+                    "looking towards", "looking out of", "looks at", "look at", "turned toward",
+                    "turned towards", "turned to face", "to face", "pointing at",
+                    "with its front to"},
          .of = onPlan,
          .read = [](Placing& p) { return turnTie(p, K::facing, ties::anything, "facing"); },
          .help = "its turn, toward that",
@@ -506,7 +644,7 @@ std::span<const Phrase> floorPhrases() {
          .read = &turned,
          .help = "its turn, clockwise; on the floor from standing against wall A",
          .example = "turned 30; turned a quarter"},
-        {.begins = {"at"},
+        {.begins = {"at", "inside"},
          .of = onPlan,
          .read = &place,
          .help = "its centre, from the corner of wall A, along it and into the room; or from what "
@@ -518,25 +656,38 @@ std::span<const Phrase> floorPhrases() {
          .follows = Follows::number,
          .help = "one of the places at a table: its turn and both coordinates",
          .example = "place 2 of 6 at supper table; place 2 of 6 at supper table, tucked 8"},
-        {.begins = {"left", "right", "forward", "back"},
+        {.begins = {"left", "right", "to the left", "to the right", "to its left", "to its right",
+                    "forward", "forwards", "out", "out from the wall", "back", "backward",
+                    "backwards"},
          .afterLength = true,
          .of = onPlan,
          .read = [](Placing& p) { return step(p, p.measured); },
          .help = "a step to its own side; the ties it has follow",
          .example = "6 left; 6 back"},
-        {.begins = {"left", "right", "forward", "back"},
+        {.begins = {"left", "right", "to the left", "to the right", "to its left", "to its right",
+                    "forward", "forwards", "out", "back", "backward", "backwards"},
          .of = onPlan,
          .read = [](Placing& p) { return step(p, {}); },
-         .follows = Follows::length,
+         .follows = Follows::pause,
+         .help = "the same, by a little when no figure is said",
+         .example = "left; back a little"},
+        {.begins = {"a bit", "a little", "a little bit", "a touch", "bit", "little", "little bit",
+                    "touch", "slightly"},
+         .of = {SaidOf::floor, SaidOf::ceiling, SaidOf::wall},
+         .read =
+             [](Placing& p) {
+                 p.in.slightly();
+                 return true;
+             },
          .help = "",
          .example = ""},
-        {.begins = {"toward", "towards", "closer to", "nearer to", "away from"},
+        {.begins = {"toward", "towards", "closer to", "nearer to", "nearer", "away from"},
          .afterLength = true,
          .of = onPlan,
          .read = [](Placing& p) { return step(p, p.measured); },
          .help = "a step straight to or from something",
          .example = "6 toward wall A; 6 away from sofa"},
-        {.begins = {"toward", "towards", "closer to", "nearer to", "away from"},
+        {.begins = {"toward", "towards", "closer to", "nearer to", "nearer", "away from"},
          .of = onPlan,
          .read = [](Placing& p) { return step(p, {}); },
          .help = "",

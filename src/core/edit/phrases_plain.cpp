@@ -18,6 +18,22 @@ constexpr Flags<SaidOf> onPlan{SaidOf::floor, SaidOf::ceiling};
 bool alongWall(Placing& p) {
     p.in.goTo(p.start);
     p.in.take({"on the", "on", "along the", "along", "up against the", "up against"});
+    // "on the window wall", where no top is meant.
+    if (p.said == "on" || p.said == "on the") {
+        const std::size_t here = p.in.at();
+        Target t;
+        try {
+            t = p.in.target(false);
+        } catch (const LineFault&) {
+            return false;
+        }
+        if (t.is != Is::wall) {
+            p.in.goTo(here);
+            return false;
+        }
+        p.add(K::against).of = t;
+        return true;
+    }
     const auto wall = p.bareWall();
     const Target t = wall ? *wall : p.target(ties::things, "along");
     p.add(K::against).of = p.toWall(t);
@@ -95,8 +111,8 @@ bool atEnd(Placing& p) {
 
 std::span<const Phrase> plainPhrases() {
     static const std::vector<Phrase> all{
-        {.begins = {"on wall", "on the wall", "along wall", "along the wall", "along",
-                    "up against"},
+        {.begins = {"on wall", "on the wall", "on", "on the", "along wall", "along the wall",
+                    "along", "up against"},
          .of = SaidOf::floor,
          .read = &alongWall,
          .help = "the same: what stands has its back to it",

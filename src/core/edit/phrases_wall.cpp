@@ -90,6 +90,8 @@ bool overStairs(Placing& p, Level level, Length d) {
 }
 
 Level levelFor(std::string_view word) {
+    if (word.starts_with("with its "))
+        word.remove_prefix(9);
     return word.starts_with("top") || word.starts_with("head") ? Level::top
            : word.starts_with("bottom") || word.starts_with("foot") || word.starts_with("sill")
                ? Level::bottom
@@ -203,9 +205,10 @@ bool beside(Placing& p, Length d) {
     Tie& tie = p.add(K::fromPiece);
     tie.of = of;
     tie.distance = d;
-    tie.side = words.ends_with("left of")    ? Side::left
-               : words.ends_with("right of") ? Side::right
-                                             : nearerSide(p, of);
+    const auto has = [&](std::string_view part) {
+        return words.find(part) != std::string_view::npos;
+    };
+    tie.side = has("left") ? Side::left : has("right") ? Side::right : nearerSide(p, of);
     return true;
 }
 
@@ -214,8 +217,11 @@ bool place(Placing& p) {
     const auto x = p.in.length("the place");
     if (p.in.take({"from"}))
         return from(p, x, MeasuredTo::centre);
-    if (!p.in.comma() && !p.in.take({"by", "x", "and"}))
+    if (!p.in.comma() && !p.in.take({"by", "x", "and"})) {
+        p.in.take({"to centre", "to center", "to the centre", "to the center", "on centre",
+                   "on center", "from the floor", "high", "up"});
         return overFloor(p, Level::centre, x);
+    }
     const auto y = p.in.length("the height");
     Tie& tie = p.add(K::at);
     tie.distance = x;
@@ -229,13 +235,54 @@ bool step(Placing& p, std::optional<Length> d) {
         p.in.fail(p.start, p.in.at() - p.start + p.in.rest().size(),
                   "a new piece has no place to be moved from",
                   "say where it goes, like “centred on sofa”");
-    const Vec2 way = w == "left"                  ? Vec2{-1, 0}
-                     : w == "right"               ? Vec2{1, 0}
+    const auto has = [&](std::string_view part) { return w.find(part) != std::string_view::npos; };
+    const Vec2 way = has("left")                  ? Vec2{-1, 0}
+                     : has("right")               ? Vec2{1, 0}
                      : w == "up" || w == "higher" ? Vec2{0, 1}
                                                   : Vec2{0, -1};
-    if (!d)
-        d = p.in.length("the step");
+    if (!d) {
+        p.in.take({"by", "about"});
+        if (p.in.lengthAhead()) {
+            d = p.in.length("the step");
+        } else {
+            // A hand's breadth is much on a wall: the least step that makes sense.
+            p.in.slightly();
+            p.aLittle();
+            d = p.in.usualStep();
+        }
+    }
     p.out.step = p.out.step.value_or(Vec2{}) + way * d->mm();
+    return true;
+}
+
+/// "on the window wall" is that wall; a curtain is on, at or for a window.
+bool onSomething(Placing& p) {
+    const std::size_t here = p.in.at();
+    Target t;
+    try {
+        t = p.in.target();
+    } catch (const LineFault&) {
+        return false;
+    }
+    const bool curtain = p.subject.kind->role == Role::curtain;
+    if (t.is == Is::wall && (p.said == "on" || p.said == "to")) {
+        p.saidWall = t.index;
+        return true;
+    }
+    if (curtain && (t.is == Is::window || t.is == Is::door || t.is == Is::opening)) {
+        p.add(K::centredOn).of = t;
+        return true;
+    }
+    p.in.goTo(here);
+    return false;
+}
+
+/// "in the middle of wall A"
+bool inMiddle(Placing& p) {
+    const Target t = p.target();
+    if (t.is == Is::wall)
+        p.saidWall = t.index;
+    p.add(K::centredOn).of = t;
     return true;
 }
 
@@ -292,8 +339,10 @@ std::span<const Phrase> wallPhrases() {
          .read = &whichWall,
          .help = "the wall it hangs on; else that of what it is tied to, or the one looked at",
          .example = "on wall C"},
-        {.begins = {"centred at", "centered at", "centre at", "center at", "bottom at", "foot at",
-                    "top at", "head at"},
+        {.begins = {"centred at", "centered at", "centre at", "center at", "with its centre at",
+                    "with its center at", "centre is at", "bottom at", "foot at",
+                    "with its bottom at", "with its foot at", "top at", "with its top at",
+                    "head at"},
          .of = hung,
          .read = &heightAt,
          .help = "how high, from the floor",
@@ -342,8 +391,8 @@ std::span<const Phrase> wallPhrases() {
          .read = [](Placing& p) { return beside(p, p.measured); },
          .help = "across: edge to edge beside something",
          .example = "2 right of mill"},
-        {.begins = {"left of", "right of", "to the left of", "to the right of", "beside",
-                    "next to"},
+        {.begins = {"left of", "right of", "to the left of", "to the right of", "on the left of",
+                    "on the right of", "beside", "next to", "by", "near"},
          .of = hung,
          .read =
              [](Placing& p) {
@@ -362,18 +411,32 @@ std::span<const Phrase> wallPhrases() {
          .read = &leaned,
          .help = "it stands there, and needs no hook",
          .example = "leaned on sideboard; leaned on floor"},
-        {.begins = {"left", "right", "up", "down", "higher", "lower"},
+        {.begins = {"left", "right", "to the left", "to the right", "up", "down", "higher",
+                    "lower"},
          .afterLength = true,
          .of = hung,
          .read = [](Placing& p) { return step(p, p.measured); },
          .help = "a step; the ties it has follow",
          .example = "6 left; 6 up"},
-        {.begins = {"left", "right", "up", "down", "higher", "lower"},
+        {.begins = {"left", "right", "to the left", "to the right", "up", "down", "higher",
+                    "lower"},
          .of = hung,
          .read = [](Placing& p) { return step(p, {}); },
-         .follows = Follows::length,
-         .help = "",
-         .example = ""},
+         .follows = Follows::pause,
+         .help = "the same, by a little when no figure is said",
+         .example = "up; left a little"},
+        {.begins = {"on", "to", "at", "in", "for"},
+         .of = hung,
+         .read = &onSomething,
+         .follows = Follows::place,
+         .help = "a wall that is told by what is in it; of curtains the window they are for",
+         .example = "on the wall with the door"},
+        {.begins = {"in the middle of", "in the centre of", "in the center of", "centred over",
+                    "centered over"},
+         .of = hung,
+         .read = &inMiddle,
+         .help = "across: in line with its middle",
+         .example = "in the middle of wall C"},
         {.begins = {"showing"},
          .of = hung,
          .read = &showing,

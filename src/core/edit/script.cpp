@@ -55,15 +55,15 @@ Result<Applied> runScript(std::string_view script, std::string_view file, const 
     return now;
 }
 
-Result<Said> readChain(std::string_view text, const Project& job, int selected, SurfaceId surface) {
+Result<Said> readChain(std::string_view text, const Project& job, Listener to) {
     constexpr std::string_view parts = "; then ";
     Said out;
     Project now = job;
     std::size_t at = 0;
     while (true) {
         const auto end = text.find(parts, at);
-        auto said = readLine(text.substr(at, end == std::string_view::npos ? end : end - at), now,
-                             selected, surface);
+        auto said =
+            readLine(text.substr(at, end == std::string_view::npos ? end : end - at), now, to);
         if (!said) {
             Problem p = said.problem();
             p.column += static_cast<int>(characterCount(text.substr(0, at)));
@@ -73,6 +73,8 @@ Result<Said> readChain(std::string_view text, const Project& job, int selected, 
         if (!next)
             return next.problem();
         now = *next->project;
+        if (!said->them.empty())
+            to.them = out.them = said->them;
         out.edit.words += (out.edit.words.empty() ? "" : ", then ") + said->edit.words;
         out.edit.acts.insert(out.edit.acts.end(), said->edit.acts.begin(), said->edit.acts.end());
         out.edit.notices.insert(out.edit.notices.end(), said->edit.notices.begin(),

@@ -8,6 +8,7 @@
 #include "edit/sizes_said.h"
 #include "edit/subjects.h"
 #include "measure/texts.h"
+#include "scheme/on_wall.h"
 
 #include <charconv>
 
@@ -17,12 +18,25 @@ namespace {
 
 constexpr int most = 30;
 
+/// As far off as one talks, by the job's school.
+Length talkingDistance(const Project& job) {
+    const Rule* talk = job.library.book->byId("conversation");
+    const Band b = talk != nullptr ? job.judgement.bandOf(*talk) : Band{};
+    return Length::millimetres((b.low.value_or(0) + b.high.value_or(b.low.value_or(0))) / 2);
+}
+
 /// "two", "a pair of", "6"; 0, and nothing read, for none.
 int readCount(WordsReader& in) {
     const std::size_t start = in.at();
     in.article();
-    if (in.take({"pair of", "couple of"}))
+    if (in.take({"pair of", "couple of", "couple"}))
         return 2;
+    in.goTo(start);
+    in.article();
+    if (in.take({"half a dozen", "half dozen"}))
+        return 6;
+    if (in.take({"dozen"}))
+        return 12;
     in.goTo(start);
     constexpr std::string_view words[] = {"two",   "three", "four", "five",   "six",   "seven",
                                           "eight", "nine",  "ten",  "eleven", "twelve"};
@@ -38,6 +52,7 @@ int readCount(WordsReader& in) {
     if (w.empty() || error != std::errc() || end != w.data() + w.size() || figure < 2)
         return 0;
     in.word();
+    in.take({"of the", "of"});
     return figure;
 }
 
@@ -49,13 +64,21 @@ public:
     std::optional<Edit> read() {
         const std::size_t start = in.at();
         count_ = readCount(in);
-        if (count_ == 0 && pairAhead())
+        if (count_ == 0 && chairsAround())
+            return around(start);
+        if (count_ == 0 && pairAhead()) {
             count_ = 2;
+            in.article();
+        }
         const std::size_t word = in.at();
         if (count_ > 0 && in.done())
             in.failAhead("of what?", "say it like: two armchairs");
-        if (count_ > 0) {
-            kind_ = kindOfSeveral(in); // "2 sofa" may be a size
+        if (pairOfOne_) {
+            kind_ = in.kind();
+        } else if (count_ > 0) {
+            sizesAt_ = in.at();
+            sizeFirst_ = sizesBeforeKind(in); // "three 10 x 12 pictures"
+            kind_ = kindOfSeveral(in);        // "2 sofa" may be a size
             if (!kind_)
                 usualChairs_ = in.take({"chairs", "people"});
         }
@@ -72,13 +95,37 @@ private:
     /// "lamps either side of sofa": two, as one says of two sides.
     bool pairAhead() {
         const std::size_t start = in.at();
-        const bool pair = in.kind() != nullptr && takeSides();
+        in.article();
+        Piece any;
+        const bool sized = sizesBeforeKind(in);
+        kind_ = in.kind();
+        bool pair = kind_ != nullptr && !sized;
+        if (pair) {
+            any = pieceOf(kind_);
+            std::vector<std::string> told;
+            if (in.lengthAhead())
+                readSizes(in, any, true, told);
+            in.comma();
+            pair = takeSides();
+        }
+        pairOfOne_ = pair;
+        kind_ = {};
         in.goTo(start);
         return pair;
     }
+    /// "chairs around it": as many as the table has room for.
+    bool chairsAround() {
+        const std::size_t start = in.at();
+        if ((in.take({"chairs", "dining chairs"})) && in.take({"around", "round", "about"}))
+            return true;
+        in.goTo(start);
+        return false;
+    }
     bool takeSides() {
         return in.take({"on either side of", "either side of", "on each side of", "each side of",
-                        "at each end of", "at either end of", "on both sides of"});
+                        "at each end of", "at either end of", "on both sides of", "both sides of",
+                        "at both ends of", "on each end of", "flanking", "beside each side of",
+                        "one each side of", "one on each side of", "one either side of"});
     }
 
     Edit whole(std::size_t start) {
@@ -93,21 +140,58 @@ private:
                     "say it like: group harbour, mill and barn as a row");
         first_ = pieceOf(kind_);
         first_.pose.at = scene_.room->middle();
+        if (const std::size_t here = in.at(); sizeFirst_) {
+            in.goTo(sizesAt_);
+            readSizes(in, first_, true, notices_);
+            in.goTo(here);
+        }
         readSizes(in, first_, true, notices_);
+        in.comma();
         if (takeSides())
             return eitherSide(at);
+        if (const std::size_t here = in.at(); count_ == 2 && takeEachOther(here))
+            return eachOther(here);
         return row(at);
+    }
+
+    bool takeEachOther(std::size_t) {
+        return !kind_->hangs() && !kind_->underCeiling() &&
+               in.take({"facing each other", "face to face", "opposite each other",
+                        "facing one another", "opposite one another"});
+    }
+
+    /// "two sofas facing each other, 8' apart": the second before the first, looking at it.
+    Edit eachOther(std::size_t at) {
+        std::vector<Placement> places{readPlacement(in, first_, scene_, lookedAt_)};
+        Placement other;
+        Tie off;
+        off.kind = Tie::Kind::fromPiece;
+        off.side = Side::front;
+        off.distance = places.front().apart.value_or(talkingDistance(job_));
+        Tie centred;
+        centred.kind = Tie::Kind::centredOn;
+        Tie looks;
+        looks.kind = Tie::Kind::facing;
+        other.ties = {off, centred, looks};
+        places.front().apart.reset();
+        places.push_back(std::move(other));
+        return addAll(places, at);
     }
 
     Edit around(std::size_t at) {
         const Target t = in.target();
         if (t.is != Target::Is::piece)
             in.fail(at, in.at() - at, "chairs go around a table", "name the table");
+        const Piece& table = *job_.scheme().byId(t.piece);
         const KindPtr chair = kind_ ? kind_ : usualChair(job_, t.piece);
+        if (!table.kind->isSatInTo())
+            in.fail(at, in.at() - at, worded("nobody sits in to {}", table.name),
+                    "name a dining table or a desk");
+        const int count = count_ > 0 ? count_ : std::max(1, seatsBy(table, elbowRoom(job_)));
         in.nothingMore();
         auto scene = sceneOf(job_);
         auto e = scene && chair
-                     ? seatTable(job_, **scene, t.piece, count_, chair)
+                     ? seatTable(job_, **scene, t.piece, count, chair)
                      : Result<Edit>(Problem{"the kit has no chair for a table", "add one to it"});
         if (!e)
             in.refuse(e.problem(), at);
@@ -133,14 +217,16 @@ private:
                 p.ties.push_back(off);
                 if (kind_->hangs()) {
                     const Piece& beside = *job_.scheme().byId(of.piece);
-                    if (!beside.onWall())
-                        in.fail(at, in.at() - at, worded("{} does not hang on a wall", beside.name),
-                                "name something that does");
-                    p.wall = beside.wall();
-                    Tie level;
-                    level.kind = Tie::Kind::levelWith;
-                    level.of = of;
-                    p.ties.push_back(level);
+                    p.wall = wallBehind(scene_, of.piece);
+                    if (!p.wall)
+                        in.fail(at, in.at() - at, worded("{} stands before no wall", beside.name),
+                                "name something that hangs, or stands against a wall");
+                    if (beside.onWall()) {
+                        Tie level;
+                        level.kind = Tie::Kind::levelWith;
+                        level.of = of;
+                        p.ties.push_back(level);
+                    }
                 }
             } else if (const auto wall = wallOf(of, scene_);
                        wall && of.is != Target::Is::wall && !kind_->hangs()) {
@@ -167,10 +253,8 @@ private:
         const auto apart = places.front().apart;
         const bool hangs = kind_->hangs();
         const bool sits = kind_->role == Role::armchair || kind_->role == Role::sofa;
-        const bool metric = isMetric(job_.notation.units);
-        const Length talk = metric ? Length::millimetres(600) : Length::inches(24);
         const Length gap = apart.value_or(hangs  ? job_.library.book->habit("group-gap")
-                                          : sits ? talk
+                                          : sits ? job_.library.book->habit("seats-apart")
                                                  : Length{});
         for (int i = 1; i < count_; ++i) {
             Placement p;
@@ -234,6 +318,9 @@ private:
     int count_ = 0;
     KindPtr kind_;
     bool usualChairs_ = false;
+    bool sizeFirst_ = false;
+    bool pairOfOne_ = false; ///< "a lamp on each side of it"
+    std::size_t sizesAt_ = 0;
     Piece first_;
     std::vector<std::string> notices_;
 };

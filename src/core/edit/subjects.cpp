@@ -12,21 +12,4 @@ KindPtr kindOfSeveral(WordsReader& in) {
     return {};
 }
 
-std::vector<int> allOfAKind(WordsReader& in) {
-    const std::size_t at = in.at();
-    in.article();
-    const KindPtr kind = kindOfSeveral(in);
-    std::vector<int> ids;
-    // "curtains" is one pair as well.
-    if (kind && !kind->name.ends_with('s'))
-        for (const Piece& p : in.scheme().pieces)
-            if (p.kind == kind)
-                ids.push_back(p.id);
-    if (ids.size() < 2) {
-        in.goTo(at);
-        return {};
-    }
-    return ids;
-}
-
 } // namespace mezzet

@@ -7,6 +7,7 @@
 
 #include <algorithm>
 #include <charconv>
+#include <cmath>
 
 namespace mezzet {
 
@@ -121,8 +122,17 @@ bool WordsReader::take(std::initializer_list<std::string_view> phrases) {
 
 void WordsReader::article() {
     const auto w = ahead();
-    if (w == "the" || w == "a" || w == "an" || w == "my")
+    if ((w == "a" || w == "an") && lengthAhead())
+        return; // "a foot"
+    if (w == "the" || w == "a" || w == "an" || w == "my" || w == "our" || w == "some")
         word();
+}
+
+Length WordsReader::usualStep() const {
+    const bool metric = isMetric(job_.notation.units);
+    if (slightly_)
+        return metric ? Length::centimetres(1) : Length::inches(1);
+    return metric ? Length::centimetres(15) : Length::inches(6);
 }
 
 bool WordsReader::lengthAhead() {
@@ -314,6 +324,47 @@ int WordsReader::piece() {
         at_ = m.end;
         return m.ids.front();
     }
+    // "the left armchair", "the other one"
+    const bool left = take({"left hand", "left-hand", "left"});
+    const bool right = !left && take({"right hand", "right-hand", "right"});
+    const bool other = !left && !right && take({"other"});
+    const bool one = left || right || other;
+    const auto m = meantHere();
+    if (m.ids.empty()) {
+        at_ = start;
+        return 0;
+    }
+    std::vector<int> ids = m.ids;
+    if (other)
+        std::erase_if(
+            ids, [&](int id) { return std::find(them_.begin(), them_.end(), id) != them_.end(); });
+    if ((left || right) && ids.size() > 1) {
+        const auto x = [&](int id) { return scheme().byId(id)->pose.at.x; };
+        std::sort(ids.begin(), ids.end(),
+                  [&](int a, int b) { return left ? x(a) < x(b) : x(a) > x(b); });
+        // Side by side as one sees them, or neither is the left one.
+        if (std::abs(x(ids[0]) - x(ids[1])) > quiet.mm())
+            ids.resize(1);
+    }
+    if (ids.size() == 1) {
+        at_ = m.end;
+        return ids.front();
+    }
+    std::vector<std::string> names;
+    for (const int id : ids)
+        names.push_back(scheme().byId(id)->name);
+    if (ids.empty()) {
+        at_ = start;
+        return 0;
+    }
+    fail(start, m.end - start,
+         worded("“{}” could be {}", text_.substr(start, m.end - start), listed(names, "or")),
+         one ? "name it" : "say which");
+}
+
+WordsReader::Match WordsReader::meantHere() {
+    skip();
+    const std::size_t start = at_;
     // By its kind, or by the beginning of its name, longest first.
     std::size_t e = at_;
     std::vector<std::size_t> stops;
@@ -332,26 +383,49 @@ int WordsReader::piece() {
         if (said.empty())
             continue;
         const auto kindNamed = job_.library.kit->byWord(slice);
-        std::vector<int> meant;
-        std::vector<std::string> names;
+        Match m;
+        m.end = *it;
         for (const Piece& p : scheme().pieces) {
             // "the table" is whatever one of the room is called or is a table.
             if (p.kind == kindNamed || plainWord(p.name).starts_with(said + " ") ||
                 plainWord(p.name).ends_with(" " + said) ||
-                plainWord(p.kind->name).ends_with(" " + said)) {
-                meant.push_back(p.id);
-                names.push_back(p.name);
-            }
+                plainWord(p.kind->name).ends_with(" " + said))
+                m.ids.push_back(p.id);
         }
-        if (meant.size() == 1) {
-            at_ = *it;
-            return meant.front();
-        }
-        if (meant.size() > 1)
-            fail(start, slice.size(), worded("“{}” could be {}", slice, listed(names, "or")),
-                 "say which");
+        if (!m.ids.empty())
+            return m;
     }
-    return 0;
+    return {};
+}
+
+std::vector<int> WordsReader::pieces() {
+    const std::size_t start = at();
+    if (!them_.empty() && take({"them all", "all of them", "both of them", "them", "these", "those",
+                                "they", "both"})) {
+        const bool alone = done() || ahead().empty() || phraseAhead(*this, false) ||
+                           lengthAhead() || ahead() == "and";
+        if (alone)
+            return them_;
+    }
+    at_ = start;
+    const bool every = take({"all of the", "all the", "all", "both of the", "both the", "both"});
+    article();
+    const std::size_t here = at();
+    if (longestName().end > 0) {
+        at_ = start;
+        return {};
+    }
+    const auto m = meantHere();
+    const auto said = text_.substr(here, m.end > here ? m.end - here : 0);
+    const bool several = said.ends_with('s') || said.ends_with('S');
+    // "curtains" is one pair as well.
+    if (m.ids.size() < 2 || !(several || every) ||
+        scheme().byId(m.ids.front())->kind->name.ends_with('s')) {
+        at_ = start;
+        return {};
+    }
+    at_ = m.end;
+    return m.ids;
 }
 
 KindPtr WordsReader::kind() {
@@ -375,161 +449,6 @@ KindPtr WordsReader::kind() {
     }
     at_ = end;
     return best;
-}
-
-Target WordsReader::corner() {
-    Target t;
-    t.is = Target::Is::corner;
-    skip();
-    const std::size_t start = at_;
-    const auto first = word();
-    std::string a = first;
-    std::string b;
-    const int walls = static_cast<int>(job_.room->walls.size());
-    if (first.size() == 2) {
-        a = first.substr(0, 1);
-        b = first.substr(1);
-    } else {
-        take({"and"});
-        b = word();
-    }
-    const auto i = wallIndex(a);
-    const auto k = wallIndex(b);
-    if (!i || !k || *i >= walls || *k >= walls)
-        fail(start, std::max<std::size_t>(at_ - start, 1), "a corner is named by its two walls",
-             "say it like: corner AB");
-    if ((*i + 1) % walls == *k)
-        t.index = *k;
-    else if ((*k + 1) % walls == *i) {
-        t.index = *i;
-        t.alongNext = true;
-    } else {
-        fail(start, at_ - start, worded("walls {} and {} don't meet", wallName(*i), wallName(*k)),
-             "name two walls that share a corner");
-    }
-    return t;
-}
-
-Target WordsReader::target(bool pieces) {
-    article();
-    skip();
-    const std::size_t start = at_;
-    const Room& room = *job_.room;
-    const int walls = static_cast<int>(room.walls.size());
-    Target t;
-    // A piece's name comes first: it may begin with any word.
-    if (pieces) {
-        if (auto m = longestName(); m.end > 0) {
-            for (const Piece& p : scheme().pieces) {
-                offer(p.name);
-            }
-            at_ = m.end;
-            take({"'s edge", "edge"});
-            return pieceTarget(m.ids.front());
-        }
-    }
-    for (const auto& w : room.walls)
-        offer("wall " + w.name);
-    for (const auto& o : room.openings)
-        offer(o.name());
-    if (take({"wall"})) {
-        const std::size_t letter = at_;
-        const auto w = word();
-        const auto i = wallIndex(w);
-        if (!i || *i >= walls)
-            fail(letter + (w.empty() ? 0 : 1), std::max<std::size_t>(w.size(), 1),
-                 w.empty() ? std::string("which wall?") : worded("there is no wall {}", w),
-                 walls > 0 ? worded("the room has walls A to {}", wallName(walls - 1))
-                           : "the room has no walls yet");
-        return wallTarget(*i);
-    }
-    if (take({"corner"}))
-        return corner();
-    const auto numbered = [&](OpeningKind kind, Target::Is is, const char* what) {
-        std::vector<int> numbers;
-        for (const auto& o : room.openings)
-            if (o.kind == kind)
-                numbers.push_back(o.number);
-        t.is = is;
-        skip();
-        int n = 0;
-        const auto w = ahead();
-        const auto [end, error] = std::from_chars(w.data(), w.data() + w.size(), n);
-        if (!w.empty() && error == std::errc() && end == w.data() + w.size())
-            word();
-        else if (numbers.size() == 1)
-            n = 1;
-        else if (!numbers.empty())
-            fail(start, at_ - start, worded("which {}? there are {}", what, numbers.size()),
-                 numbers.size() == 2 ? worded("say {} 1 or {} 2", what, what)
-                                     : worded("say {} 1 to {}", what, numbers.size()));
-        if (std::find(numbers.begin(), numbers.end(), n) == numbers.end())
-            fail(start, at_ - start,
-                 numbers.empty() ? worded("the room has no {}", what)
-                                 : worded("there is no {} {}", what, n),
-                 numbers.empty() ? "add it to the tape notes"
-                                 : worded("there {} {}", numbers.size() == 1 ? "is just" : "are",
-                                          numbers.size()));
-        t.index = n;
-    };
-    if (take({"window"})) {
-        numbered(OpeningKind::window, Target::Is::window, "window");
-        return t;
-    }
-    if (take({"door"})) {
-        numbered(OpeningKind::door, Target::Is::door, "door");
-        return t;
-    }
-    if (take({"opening", "archway"})) {
-        numbered(OpeningKind::opening, Target::Is::opening, "opening");
-        return t;
-    }
-    const bool fireplaces =
-        std::any_of(room.fixtures.begin(), room.fixtures.end(),
-                    [](const Fixture& f) { return f.kind == FixtureKind::fireplace; });
-    for (const Fixture& f : room.fixtures) {
-        // "chimney" as well as "chimney breast"; the first of a kind takes a number or none.
-        const std::string full = fixtureName(f.kind);
-        const bool hearth = f.kind == FixtureKind::chimney || f.kind == FixtureKind::fireplace;
-        if (f.number != 1 ||
-            !(take({full}) || (f.kind == FixtureKind::chimney && take({"chimney"})) ||
-              (hearth && (take({"fire"}) || (!fireplaces && take({"fireplace"}))))))
-            continue;
-        t = targetOf(f);
-        const auto w = ahead();
-        Target other = t;
-        const auto [end, error] = std::from_chars(w.data(), w.data() + w.size(), other.index);
-        if (error == std::errc() && end == w.data() + w.size() &&
-            fixtureOf(room, other) != nullptr) {
-            word();
-            t = other;
-        }
-        return t;
-    }
-    if (take({"room", "middle of the room"}))
-        return roomTarget();
-    using Is = Target::Is;
-    for (const auto& [word, is] : {std::pair<std::string_view, Is>{"ceiling", Is::ceiling},
-                                   {"skirting", Is::skirting},
-                                   {"chair rail", Is::chairRail},
-                                   {"picture rail", Is::pictureRail}}) {
-        const bool there = is == Is::ceiling || (is == Is::skirting && room.mouldings.skirting) ||
-                           (is == Is::chairRail && room.mouldings.chairRail) ||
-                           (is == Is::pictureRail && room.mouldings.pictureRail);
-        if (there && take({word})) {
-            t.is = is;
-            return t;
-        }
-    }
-    if (pieces) {
-        if (const int id = piece()) {
-            take({"edge"});
-            return pieceTarget(id);
-        }
-    }
-    if (done())
-        failAhead("what it refers to is missing here", "name a wall, an opening or a piece");
-    failAhead(worded("I don't know “{}”", ahead()));
 }
 
 void WordsReader::fail(std::size_t at, std::size_t bytes, std::string what,

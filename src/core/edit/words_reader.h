@@ -31,10 +31,18 @@ enum class SaidOf : unsigned {
 /// for pointing at the word it couldn't take.
 class WordsReader {
 public:
-    WordsReader(std::string_view text, const Project& job) : text_(text), job_(job) {}
+    /// `them`: what "it", "them" and "both" speak of.
+    WordsReader(std::string_view text, const Project& job, std::vector<int> them = {})
+        : text_(text), job_(job), them_(std::move(them)) {}
 
     [[nodiscard]] const Project& job() const { return job_; }
     [[nodiscard]] const Scheme& scheme() const { return job_.scheme(); }
+    [[nodiscard]] const std::vector<int>& them() const { return them_; }
+    /// Which wall "the wall" is: the one behind what is spoken of.
+    void ownWall(std::optional<int> wall) { ownWall_ = wall; }
+    /// A step that is said without a figure goes a little way: "nudge it left".
+    void slightly() { slightly_ = true; }
+    [[nodiscard]] Length usualStep() const;
     [[nodiscard]] bool done();
     /// Where the next word begins.
     [[nodiscard]] std::size_t at() {
@@ -69,14 +77,20 @@ public:
     std::string name(Flags<SaidOf> of = {SaidOf::floor, SaidOf::ceiling, SaidOf::wall,
                                          SaidOf::board});
 
-    /// A piece by name, by the beginning of its name, or by its kind when there is only one.
-    /// 0 when there is none; faults when several could be meant.
+    /// A piece by name, by the beginning of its name, or by its kind when there is only one; the
+    /// left or the right one of several. 0 when there is none; faults when several could be meant.
     int piece();
+    /// "the chairs", "both armchairs", "all lamps", "them": all of them where it is said of
+    /// several; none, and nothing read, otherwise.
+    std::vector<int> pieces();
     KindPtr kind();
     Target target(bool pieces = true);
     /// Wall and corner names, as in "corner BC", "corner B C".
     Target corner();
 
+    [[nodiscard]] std::string_view text() const { return text_; }
+    /// True where a piece's whole name stands.
+    [[nodiscard]] bool nameAhead() { return longestName().end > 0; }
     /// What was said from there up to here, without the blanks around it.
     [[nodiscard]] std::string_view since(std::size_t from);
     /// Faults where anything but "please" is left.
@@ -100,9 +114,18 @@ private:
     };
     void skip();
     [[nodiscard]] Match longestName();
+    /// The pieces that the longest words from here may mean, by kind or by a part of their names.
+    [[nodiscard]] Match meantHere();
+    Target wall(std::size_t start);
+    Target numbered(OpeningKind, Target::Is, const char* what, std::size_t start);
+    /// The wall that something built in is in.
+    [[nodiscard]] std::optional<int> builtIn(const Target&) const;
 
     std::string_view text_;
     const Project& job_;
+    std::vector<int> them_;
+    std::optional<int> ownWall_;
+    bool slightly_ = false;
     std::size_t at_ = 0;
     std::map<std::size_t, std::vector<std::string>> offers_;
 };
@@ -128,10 +151,12 @@ struct Placement {
     std::string name;                   ///< "called supper table"
     std::size_t nameAt = 0;             ///< where that stands in the line
 };
+/// Whether clauses follow, or first what it is centred on: "centre sofa | on wall A".
+enum class Begins { clauses, centred };
 /// What a piece is told by the clauses from here to the end of the line (edit/phrase.h). What hangs
 /// goes on the wall `lookedAt` when nothing said tells another.
 [[nodiscard]] Placement readPlacement(WordsReader&, const Piece& subject, const Scene&,
-                                      SurfaceId lookedAt);
+                                      SurfaceId lookedAt, Begins how = Begins::clauses);
 
 /// A line that makes, changes or takes apart a group on a wall, or hangs a whole wall; empty when
 /// this is none, and nothing is taken.

@@ -1,6 +1,7 @@
 #include "fits/ask.h"
 
 #include "edit/new_piece.h"
+#include "edit/sizes_said.h"
 #include "edit/words_reader.h"
 #include "fits/walls.h"
 #include "judge/at_table.h"
@@ -172,20 +173,23 @@ private:
         return nullptr;
     }
 
+    /// "sideboard 60 x 18 x 34", "a 60 inch sideboard"
     Piece described() {
         in_.article();
+        const std::size_t start = in_.at();
+        const bool sizeFirst = sizesBeforeKind(in_);
         const auto kind = in_.kind();
         if (!kind)
             in_.failAhead("what kind of piece?", "say it like: sideboard 60 x 18 x 34");
         Piece p = mezzet::pieceOf(kind);
         p.name = kind->name;
-        const std::size_t at = in_.at();
-        const auto sizes = in_.sizes(saidOf(*kind));
-        for (const Length l : sizes)
-            if (l <= Length{} || l > Length::metres(20))
-                in_.fail(at, in_.at() - at, "no piece has that size",
-                         "sizes lie between nothing and 20 m");
-        giveSizes(p, sizes);
+        std::vector<std::string> told;
+        if (const std::size_t here = in_.at(); sizeFirst) {
+            in_.goTo(start);
+            readSizes(in_, p, true, told);
+            in_.goTo(here);
+        }
+        readSizes(in_, p, true, told);
         return p;
     }
 

@@ -54,7 +54,7 @@ Said mendOne(WordsReader& in, const Stopped& stopped) {
     std::erase_if(own, [&](const Reading* r) { return !r->isAbout(id); });
     for (const Reading* r : own)
         if (auto remedy = remedyFor(*r, job, **scene, all, stopped))
-            return {remedy->edit, remedy->preview};
+            return {remedy->edit, remedy->preview, {}};
     unlessStopped(in, stopped);
     in.fail(at, in.at() - at,
             own.empty() ? "there is nothing to mend about it" : "no move or size mends it alone",
@@ -69,8 +69,15 @@ bool takesLong(std::string_view text) {
 
 Result<Said> readSaid(std::string_view text, const Project& job, int selected, SurfaceId surface,
                       const Stopped& stopped) {
+    return readSaid(
+        text, job,
+        Listener{selected == 0 ? std::vector<int>{} : std::vector{selected}, surface, {}}, stopped);
+}
+
+Result<Said> readSaid(std::string_view text, const Project& job, const Listener& to,
+                      const Stopped& stopped) {
     if (!takesLong(text) || !isText(text) || text.size() > 2000)
-        return readLine(text, job, selected, surface);
+        return readLine(text, job, to);
     try {
         WordsReader in(text, job);
         if (in.take({"mend all", "mend everything", "mend all i can"}))
@@ -80,7 +87,7 @@ Result<Said> readSaid(std::string_view text, const Project& job, int selected, S
     } catch (const LineFault& f) {
         return f.problem;
     }
-    return readLine(text, job, selected, surface);
+    return readLine(text, job, to);
 }
 
 Result<Applied> runWholeScript(std::string_view script, std::string_view file, const Project& job) {

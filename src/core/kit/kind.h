@@ -194,6 +194,7 @@ private:
     std::vector<KindPtr> kinds_;
     std::vector<std::vector<std::string>> plain_; ///< of each kind its words, plain, its name first
     std::unordered_map<std::string, KindPtr> byWord_;
+    std::unordered_map<std::string, KindPtr> byJoined_; ///< words written without blanks
     std::unordered_map<std::string, KindPtr> byId_;
 };
 

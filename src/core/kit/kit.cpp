@@ -86,6 +86,14 @@ std::string plainWord(std::string_view s) {
     return out;
 }
 
+namespace {
+/// As if written in one word.
+std::string joined(std::string plain) {
+    std::erase(plain, ' ');
+    return plain;
+}
+} // namespace
+
 Result<Kit> Kit::of(std::vector<Kind> kinds) {
     Kit kit;
     for (auto& k : kinds) {
@@ -98,6 +106,10 @@ Result<Kit> Kit::of(std::vector<Kind> kinds) {
         for (const auto& w : all) {
             plain.push_back(plainWord(w));
             const auto [it, fresh] = kit.byWord_.emplace(plain.back(), held);
+            // Two kinds that differ by a blank alone are only known with it.
+            if (const auto [j, first] = kit.byJoined_.emplace(joined(plain.back()), held);
+                !first && j->second != held)
+                j->second = nullptr;
             if (!fresh && it->second != held)
                 return Problem{
                     worded("the word “{}” means both “{}” and “{}”", w, it->second->id, held->id),
@@ -115,8 +127,12 @@ KindPtr Kit::byId(std::string_view id) const {
 }
 
 KindPtr Kit::byWord(std::string_view word) const {
-    const auto it = byWord_.find(plainWord(word));
-    return it == byWord_.end() ? nullptr : it->second;
+    const auto plain = plainWord(word);
+    if (const auto it = byWord_.find(plain); it != byWord_.end())
+        return it->second;
+    // "book case", "arm chair"
+    const auto it = byJoined_.find(joined(plain));
+    return it == byJoined_.end() ? nullptr : it->second;
 }
 
 std::vector<KindPtr> Kit::matching(std::string_view typed) const {

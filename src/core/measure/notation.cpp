@@ -93,8 +93,8 @@ std::optional<double> takeFraction(Cursor& c) {
     return *top / *bottom;
 }
 
-/// A number with its fraction: 98, 98.5, 98 1/2, 98-1/2, 98½, 1/2.
-std::optional<double> takeNumber(Cursor& c) {
+/// A number with its fraction: 98, 98.5, 98 1/2, 98-1/2, 98½, 1/2; with `comma`, 98,5 too.
+std::optional<double> takeNumber(Cursor& c, bool comma = false) {
     if (auto f = takeFraction(c))
         return f;
     Cursor t = c;
@@ -102,7 +102,9 @@ std::optional<double> takeNumber(Cursor& c) {
     if (!whole && t.peek() != '.')
         return {};
     double v = whole.value_or(0);
-    if (t.peek() == '.') {
+    const bool point = t.peek() == '.' || (comma && t.peek() == ',' && t.at + 1 < t.text.size() &&
+                                           t.text[t.at + 1] >= '0' && t.text[t.at + 1] <= '9');
+    if (point) {
         ++t.at;
         double place = 0.1;
         if (!t.digit() && !whole)
@@ -213,10 +215,71 @@ Result<Length> takeInchesAfterFeet(Cursor& c, double feet) {
     return Length::feet(feet) + Length::inches(*inches);
 }
 
+/// "a foot", "two feet", "half a metre", "a foot and a half", "five-foot": words are a length only
+/// with their unit.
+std::optional<Length> takeSpelled(Cursor& c) {
+    constexpr std::string_view words[] = {"one",   "two",   "three", "four", "five",   "six",
+                                          "seven", "eight", "nine",  "ten",  "eleven", "twelve"};
+    Cursor t = c;
+    double number = 0;
+    if (takeWord(t, {"half a", "half an", "half"})) {
+        number = 0.5;
+    } else if (takeWord(t, {"a", "an"})) {
+        number = 1;
+    } else {
+        for (double n = 1; const auto w : words) {
+            if (takeWord(t, {w}))
+                number = n;
+            ++n;
+        }
+    }
+    if (number == 0)
+        return {};
+    t.skipBlanks();
+    t.take("-");
+    const auto unit = [&]() -> std::optional<Length> {
+        if (takeWord(t, {"foot", "feet"}))
+            return Length::feet(number);
+        if (takeWord(t, {"inches", "inch"}))
+            return Length::inches(number);
+        return takeMetricUnit(t, number);
+    }();
+    if (!unit)
+        return {};
+    c = t;
+    t.skipBlanks();
+    if (takeWord(t, {"and a half"})) {
+        c = t;
+        return *unit + *unit / (2 * number);
+    }
+    return unit;
+}
+
+/// A number with a decimal comma, where that can be meant: in a metric job, or before a metric
+/// unit.
+std::optional<double> takeCommaNumber(Cursor& c, Units bare) {
+    Cursor t = c;
+    const auto number = takeNumber(t, true);
+    if (!number || c.text.substr(c.at, t.at - c.at).find(',') == std::string_view::npos)
+        return {};
+    Cursor unit = t;
+    unit.skipBlanks();
+    if (!isMetric(bare) && !takeMetricUnit(unit, 0))
+        return {};
+    c = t;
+    return number;
+}
+
 Result<Length> takeMagnitude(Cursor& c, Units bare, bool& unitGiven) {
     const std::size_t start = c.at;
     const bool whole = c.digit();
-    auto number = takeNumber(c);
+    if (const auto spelled = takeSpelled(c)) {
+        unitGiven = true;
+        return *spelled;
+    }
+    auto number = takeCommaNumber(c, bare);
+    if (!number)
+        number = takeNumber(c);
     if (!number)
         return fault(c.text, start, "no length here",
                      isMetric(bare) ? "write it like 2490 mm or 2.49 m"

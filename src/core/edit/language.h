@@ -1,0 +1,18 @@
+#pragma once
+
+#include "edit/verb.h"
+
+#include <string>
+#include <string_view>
+
+namespace mezzet {
+
+/// What a name would be taken for if it were a piece's: "a word of the line", "wall A"; empty for
+/// one that can be a name. A kind's own word can.
+[[nodiscard]] std::string wordOfTheLine(std::string_view name, const Project&);
+
+/// A line without what is only politeness: "please" and "thanks" at its end, a full stop. Of what
+/// is free text, like a note, all is kept.
+[[nodiscard]] std::string_view withoutCourtesy(std::string_view line);
+
+} // namespace mezzet

@@ -1,0 +1,248 @@
+// A piece and where it goes, said without a verb or with one that only puts it there.
+#include "edit/line_reader.h"
+
+#include "edit/language.h"
+#include "edit/new_piece.h"
+#include "edit/phrase.h"
+#include "edit/place.h"
+#include "edit/several.h"
+#include "edit/sizes_said.h"
+#include "measure/text.h"
+#include "measure/texts.h"
+
+namespace mezzet {
+
+LineReader::LineReader(std::string_view text, const Project& job, ScenePtr scene,
+                       std::vector<int> them, SurfaceId surface)
+    : in(text, job, std::move(them)), job_(job), scene_(std::move(scene)),
+      selected_(in.them().size() == 1 ? in.them().front() : 0), surface_(surface) {}
+
+Piece LineReader::placedPiece(int id) const {
+    return asItStands(job_, *scene_, id);
+}
+
+Edit LineReader::done(Result<Edit> e, std::size_t at) {
+    if (!e)
+        in.refuse(e.problem(), at);
+    return *e;
+}
+
+/// Takes how one begins to ask for something: "can you", "I'd like". True when there was any.
+bool LineReader::opening() {
+    return in.take({"please",     "can you", "could you", "would you", "can we",    "could we",
+                    "let's",      "lets",    "let us",    "i want",    "i'd like",  "i would like",
+                    "i need",     "we need", "we want",   "we'd like", "give me",   "how about",
+                    "what about", "try",     "now",       "then",      "ok",        "okay",
+                    "just",       "also",    "there is",  "there's",   "there are", "to have",
+                    "to"});
+}
+
+Edit LineReader::read() {
+    for (std::size_t at = in.at(); !in.nameAhead() && opening(); at = in.at())
+        if (in.done()) {
+            in.goTo(at);
+            break;
+        }
+    in.comma();
+    if (auto e = readVerb(*this, in, verbs()))
+        return *e;
+    if (auto grouping = readGrouping(in, *scene_, selected_))
+        return *grouping;
+    if (auto arranging = readArranging(in, *scene_, selected_))
+        return *arranging;
+    if (auto setting = readSetting(in))
+        return *setting;
+    const bool fresh = in.take({"add", "another", "new"});
+    if (fresh || in.take({"put", "place", "hang", "stand", "lay", "set", "stick", "drop", "fit",
+                          "bring in"}))
+        in.take({"another", "new", "up", "in"});
+    return put(fresh);
+}
+
+Edit LineReader::put(bool fresh) {
+    if (auto many = readSeveral(in, *scene_, surface_))
+        return *many;
+    in.take({"one"});
+    in.article();
+    const std::size_t start = in.at();
+    if (in.done())
+        in.failAhead("nothing is said yet", "name a piece, like: sofa 84 x 36 against wall A");
+    if (!fresh && !in.nameAhead()) {
+        if (const auto ids = in.pieces(); ids.size() > 1)
+            return placeEach(ids, in.at(), worded("move {} pieces", ids.size()));
+        in.goTo(start);
+    }
+    Piece p;
+    const bool sizeFirst = sizesBeforeKind(in);
+    int there = fresh || sizeFirst ? 0 : spokenOf(start);
+    if (there == 0) {
+        if (auto kind = in.kind()) {
+            if (kind->role == Role::group)
+                in.fail(start, in.at() - start, "a group is made of pieces that hang",
+                        "say it like: group harbour, mill and barn as a row");
+            p = mezzet::pieceOf(kind);
+            p.pose.at = scene_->room->middle();
+        } else if (fresh) {
+            in.failAhead(worded("the kit has no “{}”", firstWords()));
+        } else if (selected_ != 0 && (phraseAhead(in, false) || in.lengthAhead())) {
+            there = selected_;
+        } else if (there = in.piece(); there == 0) {
+            in.failAhead(worded("I don't know “{}”", firstWords()));
+        }
+    }
+    const bool isNew = there == 0;
+    if (!isNew)
+        p = placedPiece(there);
+    if (const std::size_t here = in.at(); sizeFirst) {
+        in.goTo(start);
+        readSizes(in, p, isNew, notices);
+        in.goTo(here);
+    }
+    bool called = callIt(p, isNew);
+    if (const std::size_t here = in.at();
+        in.take({"is", "to be", "should be", "of"}) && !readSizes(in, p, isNew, notices))
+        in.goTo(here);
+    readSizes(in, p, isNew, notices);
+    called = callIt(p, isNew) || called;
+    if (isNew && !called)
+        p.name = in.scheme().freeName(p.kind->name);
+    return place(std::move(p), start);
+}
+
+/// "it", or a piece by its name; 0 when the line begins otherwise.
+int LineReader::spokenOf(std::size_t start) {
+    if (selected_ != 0 && in.take({"it", "this"}))
+        return selected_;
+    return startsPiece(start) ? in.piece() : 0;
+}
+
+std::string LineReader::firstWords() {
+    const auto r = in.rest().substr(0, in.rest().find(','));
+    const auto words = trimmed(r.substr(0, r.find_first_of("0123456789")));
+    return std::string(words.empty() ? trimmed(r) : words);
+}
+
+/// True when an existing piece's whole name stands here, and not as the beginning of the name
+/// of a kind that says more ("table lamp" when there is a piece called Table).
+bool LineReader::startsPiece(std::size_t start) {
+    in.goTo(start);
+    std::size_t asKind = start;
+    if (in.kind())
+        asKind = in.at();
+    in.goTo(start);
+    std::size_t asPiece = start;
+    try {
+        const int id = in.piece();
+        if (id != 0)
+            asPiece = in.at();
+        const auto said = id == 0 ? std::string() : plainWord(in.scheme().byId(id)->name);
+        const bool exact = id != 0 && plainWord(in.since(start)) == said;
+        in.goTo(start);
+        if (asKind > start && !exact)
+            return false; // a kind's name by itself adds one
+    } catch (const LineFault&) {
+        in.goTo(start);
+        if (asKind == start)
+            throw;
+        return false;
+    }
+    // "sofa called second sofa" adds one all the same, wherever in the line that is said.
+    if (asPiece > start && asPiece >= asKind) {
+        bool another = false;
+        in.goTo(asPiece);
+        while (asKind > start && !another && !in.done() && in.ahead() != "because") {
+            if (in.comma())
+                continue;
+            const auto w = in.word();
+            another = w == "called" || w == "named";
+        }
+        in.goTo(start);
+        return !another;
+    }
+    return false;
+}
+
+bool LineReader::callIt(Piece& p, bool isNew) {
+    const std::size_t before = in.at();
+    in.comma();
+    if (!in.take({"called", "named"})) {
+        in.goTo(before);
+        return false;
+    }
+    const std::size_t at = in.at();
+    p.name = in.name(saidOf(*p.kind));
+    checkName(p.name, isNew ? 0 : p.id, at);
+    return true;
+}
+
+void LineReader::checkName(const std::string& n, int id, std::size_t at) {
+    if (characterCount(n) > mostNameLength || plainWord(n).empty())
+        in.fail(at, n.size(), "that is no name for a piece",
+                worded("use 1 to {} characters", mostNameLength));
+    if (tidyName(n) != n)
+        in.fail(at, n.size(), "the name has characters that are not seen", "type it again");
+    if (const auto what = wordOfTheLine(n, job_); !what.empty())
+        in.fail(at, n.size(), worded("“{}” is {}, and can't be a name too", n, what),
+                "choose another name");
+    if (const auto* other = in.scheme().byName(n); other != nullptr && other->id != id)
+        in.fail(at, n.size(), worded("there is a piece called {} already", other->name),
+                "choose another name");
+}
+
+Edit LineReader::place(Piece p, std::size_t start) {
+    auto said = readPlacement(in, p, *scene_, surface_);
+    if (said.apart)
+        in.fail(said.apartAt, in.at() - said.apartAt, "only several things are apart",
+                "say it like: two armchairs, 24 apart");
+    if (!said.name.empty())
+        checkName(said.name, p.id, said.nameAt);
+    return done(placePiece(job_, *scene_, std::move(p), std::move(said)), start);
+}
+
+Edit LineReader::placeEach(const std::vector<int>& ids, std::size_t at, std::string words) {
+    return each(
+        ids,
+        [at](LineReader& r, int id) {
+            r.in.goTo(at);
+            Piece p = r.placedPiece(id);
+            r.readSizesOf(p);
+            return r.place(std::move(p), at);
+        },
+        std::move(words));
+}
+
+void LineReader::readSizesOf(Piece& p) {
+    readSizes(in, p, false, notices);
+}
+
+Edit LineReader::each(const std::vector<int>& ids, const std::function<Edit(LineReader&, int)>& one,
+                      std::string words) {
+    Project now = job_;
+    ScenePtr scene = scene_;
+    Edit all;
+    all.words = std::move(words);
+    for (const int id : ids) {
+        LineReader r(in.text(), now, scene, in.them(), surface_);
+        Edit e = one(r, id);
+        in.goTo(r.in.at());
+        auto after = apply(now, e);
+        if (!after)
+            in.refuse(after.problem(), 0);
+        now = *after->project;
+        scene = after->scene;
+        for (Act& a : e.acts)
+            all.acts.push_back(std::move(a));
+        for (auto& n : e.notices)
+            all.notices.push_back(std::move(n));
+        for (auto& n : r.notices)
+            if (std::find(notices.begin(), notices.end(), n) == notices.end())
+                notices.push_back(std::move(n));
+    }
+    return all;
+}
+
+Edit LineReader::retie(const Piece& p, const Tie& tie, std::size_t start) {
+    return done(tiePiece(job_, *scene_, p.id, tie), start);
+}
+
+} // namespace mezzet

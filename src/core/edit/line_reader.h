@@ -1,0 +1,87 @@
+#pragma once
+
+#include "edit/edit.h"
+#include "edit/verb.h"
+#include "edit/words_reader.h"
+
+#include <functional>
+
+namespace mezzet {
+
+/// Reads one line about pieces: a verb and what it is done to, or a piece and where it goes.
+class LineReader {
+public:
+    LineReader(std::string_view text, const Project& job, ScenePtr scene, std::vector<int> them,
+               SurfaceId surface);
+
+    WordsReader in;
+    std::vector<std::string> notices; ///< how something was taken that could be meant otherwise
+
+    /// Throws LineFault.
+    Edit read();
+
+    static const std::vector<Verb<LineReader>>& verbs();
+
+private:
+    // ---- what is done to pieces (piece_verbs.cpp) ----
+    Edit move();
+    Edit nudge();
+    Edit turn();
+    Edit face();
+    Edit size();
+    Edit raise() { return up(1); }
+    Edit lower() { return up(-1); }
+    Edit centre();
+    Edit leave();
+    Edit swap();
+    Edit replace();
+    Edit use();
+    Edit rename();
+    Edit copy();
+    Edit remove();
+    Edit lockThem() { return lock(true); }
+    Edit unlockThem() { return lock(false); }
+    Edit free();
+
+    Edit up(double way);
+    Edit lock(bool on);
+    Edit asKind(int id, std::size_t at);
+    void readSizesOf(Piece&);
+    bool biggerOrSmaller(Piece&);
+    bool asRound(Piece&);
+    std::optional<int> otherKindAhead(int id);
+    bool steppedHung(const Piece&, Edit&);
+
+    // ---- a piece and where it goes (line_reader.cpp) ----
+    /// "sofa 84 x 36 x 34 against wall C": a new piece, or one that is there.
+    Edit put(bool fresh);
+    /// The rest of the line: where the piece goes.
+    Edit place(Piece, std::size_t start);
+    /// The same of several, one after the other. `words` is what it is called.
+    Edit placeEach(const std::vector<int>& ids, std::size_t at, std::string words);
+    Edit retie(const Piece&, const Tie&, std::size_t start);
+    /// Does the same to several, each in the job the one before leaves.
+    Edit each(const std::vector<int>& ids, const std::function<Edit(LineReader&, int)>&,
+              std::string words);
+    bool opening();
+    int spokenOf(std::size_t start);
+    bool startsPiece(std::size_t start);
+    bool callIt(Piece&, bool isNew);
+    void checkName(const std::string&, int id, std::size_t at);
+    /// The words from here up to something known, for a message.
+    std::string firstWords();
+
+    int subject() { return readSubject(in, selected_); }
+    std::vector<int> subjects() { return readSubjects(in, selected_); }
+    const Piece& pieceOf(int id) const { return *in.scheme().byId(id); }
+    Piece placedPiece(int id) const;
+    /// Points at what was said from there, unless it is done.
+    Edit done(Result<Edit>, std::size_t at);
+
+    const Project& job_;
+    ScenePtr scene_;
+    int selected_;
+    SurfaceId surface_; ///< the one looked at
+};
+
+} // namespace mezzet

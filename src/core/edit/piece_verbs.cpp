@@ -1,0 +1,535 @@
+// What is done to pieces: moved, turned, sized, swapped, replaced, named, removed.
+#include "edit/line_reader.h"
+
+#include "edit/drag.h"
+#include "edit/new_piece.h"
+#include "edit/phrase.h"
+#include "edit/pieces.h"
+#include "edit/place.h"
+#include "edit/sizes_said.h"
+#include "measure/text.h"
+#include "measure/texts.h"
+#include "scheme/on_wall.h"
+
+#include <algorithm>
+#include <cmath>
+
+namespace mezzet {
+
+namespace {
+
+/// The side of a piece that another one is at, as one faces it.
+Side sideOf(const Scene& scene, int of, int other) {
+    const Placed* base = scene.inPlan(of);
+    const Placed* seen = scene.inPlan(other);
+    if (base == nullptr || seen == nullptr)
+        return Side::front;
+    const Vec2 at = base->pose.toLocal(seen->pose.at);
+    const Size& s = scene.pieceById(of)->size;
+    // By the diagonal of its own outline.
+    if (std::abs(at.x) * s.depth.mm() > std::abs(at.y) * s.width.mm())
+        return at.x < 0 ? Side::left : Side::right;
+    return at.y < 0 ? Side::behind : Side::front;
+}
+
+} // namespace
+
+const std::vector<Verb<LineReader>>& LineReader::verbs() {
+    static const std::vector<Verb<LineReader>> all{
+        {{{"move", "shift", "push", "pull", "slide", "bring", "drag", "scoot", "carry", "keep",
+           "have", "let"},
+          "puts a piece elsewhere, or by a step; several at once",
+          "move sofa 6 left; push sofa 6 back; bring sofa closer to bookcase"},
+         &LineReader::move},
+        {{{"nudge"}, "a little way", "nudge sofa left"}, &LineReader::nudge},
+        {{{"turn", "rotate", "spin", "angle", "swivel"},
+          "turns it clockwise by degrees, to a turn, or to look at something",
+          "turn sofa a quarter; turn sofa 30; turn sofa a little to the left; turn sofa to 30; "
+          "turn "
+          "sofa to face wall A"},
+         &LineReader::turn},
+        {{{"face", "point"}, "to look at something", "face sofa to wall A"}, &LineReader::face},
+        {{{"size", "resize", "make", "change"},
+          "its width, depth and height; of what hangs width, height and depth; several at once",
+          "size sofa 78 x 36; make sofa 6 longer; size all dining chairs 18 x 20"},
+         &LineReader::size},
+        {{{"raise"}, "higher on its wall, or to a height", "raise mill 2; raise mill to 60"},
+         &LineReader::raise},
+        {{{"lower"}, "lower on its wall, or to a height", "lower mill 2"}, &LineReader::lower},
+        {{{"centre", "center"}, "in line with the middle of something", "centre sofa on wall A"},
+         &LineReader::centre},
+        {{{"leave"},
+          "so much between two things: the second moves",
+          "leave 18 between sofa and bookcase"},
+         &LineReader::leave},
+        {{{"swap", "switch", "exchange"}, "each where the other was", "swap sofa and sideboard"},
+         &LineReader::swap},
+        {{{"replace"},
+          "another kind in its place, under the same ties",
+          "replace sofa by loveseat"},
+         &LineReader::replace},
+        {{{"use"}, "the same", "use loveseat instead of sofa"}, &LineReader::use},
+        {{{"rename", "call", "name"}, "another name", "rename sofa to long sofa"},
+         &LineReader::rename},
+        {{{"copy", "duplicate"}, "one more of it, beside it", "copy sofa as second sofa"},
+         &LineReader::copy},
+        {{{"remove", "delete", "take away", "take out", "get rid of", "lose", "throw out", "take"},
+          "takes it out; what was tied to it keeps its place",
+          "remove sofa; remove sofa and rug; remove all dining chairs"},
+         &LineReader::remove},
+        {{{"lock"}, "keeps it where it is, whatever its ties say", "lock sofa and rug"},
+         &LineReader::lockThem},
+        {{{"unlock"}, "lets it move again", "unlock sofa"}, &LineReader::unlockThem},
+        {{{"free", "untie"},
+          "lets go of its ties, or of those to one thing",
+          "free sofa; free coffee table from sofa"},
+         &LineReader::free},
+    };
+    return all;
+}
+
+Edit LineReader::move() {
+    const auto ids = subjects();
+    const std::size_t at = in.at();
+    in.take({"to"});
+    if (in.done())
+        in.failAhead(worded("where does {} go?", pieceOf(ids.front()).name),
+                     "say it like: against wall A, or: 6 left");
+    if (ids.size() > 1)
+        return placeEach(ids, at, worded("move {} pieces", ids.size()));
+    return place(placedPiece(ids.front()), in.at());
+}
+
+Edit LineReader::nudge() {
+    in.slightly();
+    return move();
+}
+
+Edit LineReader::turn() {
+    const auto ids = subjects();
+    in.take({"by"});
+    const std::size_t at = in.at();
+    const auto words = worded("turn {} pieces", ids.size());
+    if (in.take({"into"})) {
+        if (ids.size() > 1)
+            in.fail(at, in.at() - at, "only one piece at a time", "name one of them");
+        return asKind(ids.front(), at);
+    }
+    in.goTo(at);
+    // "to 30" and "to the window": degrees, or what it looks at.
+    if (in.take({"to", "toward", "towards"}) && in.ahead() != "face" && in.ahead() != "look" &&
+        in.endOf("the left") == 0 && in.endOf("the right") == 0) {
+        Tie t;
+        const auto w = in.ahead();
+        if (w.empty() || w[0] == '-' || (w[0] >= '0' && w[0] <= '9')) {
+            t.kind = Tie::Kind::turned;
+            t.turn = Angle::degrees(in.number("the turn")).normalised();
+            in.take({"degrees", "degree", "deg"});
+        } else {
+            in.take({"face"});
+            t.kind = Tie::Kind::facing;
+            t.of = in.target();
+        }
+        in.nothingMore();
+        if (ids.size() == 1)
+            return retie(pieceOf(ids.front()), t, at);
+        const std::size_t end = in.at();
+        return each(
+            ids,
+            [&](LineReader& r, int id) {
+                r.in.goTo(end);
+                return r.retie(r.pieceOf(id), t, at);
+            },
+            words);
+    }
+    in.goTo(at);
+    if (in.take({"to face", "to look", "so it faces", "so that it faces", "facing", "to be"})) {
+        if (ids.size() > 1)
+            return placeEach(ids, at, words);
+        in.goTo(at);
+        return place(placedPiece(ids.front()), at);
+    }
+    in.take({"to"});
+    in.article();
+    Angle by;
+    if (in.take({"half", "round", "around", "about"}))
+        by = Angle::degrees(180);
+    else if (in.take({"little", "bit", "little bit", "touch", "slightly"}))
+        by = Angle::degrees(15);
+    else if (in.take({"quarter"}) || in.done() || in.endOf("left") || in.endOf("right") ||
+             in.endOf("clockwise") || in.endOf("anticlockwise") || in.endOf("counterclockwise"))
+        by = Angle::degrees(90);
+    else
+        by = Angle::degrees(in.number("the turn"));
+    in.take({"degrees", "degree", "deg", "°", "turn"});
+    if (in.take({"to the left", "left", "anticlockwise", "counterclockwise"}))
+        by = -by;
+    in.take({"to the right", "right", "clockwise", "turn"});
+    in.nothingMore();
+    return done(turnBy(job_, *scene_, ids, by), at);
+}
+
+/// "face the armchair to the fire"
+Edit LineReader::face() {
+    const auto ids = subjects();
+    in.take({"to", "toward", "towards", "at", "into", "on"});
+    const std::size_t at = in.at();
+    Tie t;
+    t.kind = Tie::Kind::facing;
+    t.of = in.target();
+    in.nothingMore();
+    const std::size_t end = in.at();
+    return each(
+        ids,
+        [&](LineReader& r, int id) {
+            r.in.goTo(end);
+            return r.retie(r.pieceOf(id), t, at);
+        },
+        worded("turn {}", pieceOf(ids.front()).name));
+}
+
+/// "longer", "6 wider", "a bit deeper": by so much, or by a step. False, and nothing read, when it
+/// is none of them.
+bool LineReader::biggerOrSmaller(Piece& p) {
+    const std::size_t start = in.at();
+    if (in.take({"a bit", "a little", "a little bit", "slightly"}))
+        in.slightly();
+    Length by = in.usualStep();
+    if (in.lengthAhead())
+        by = in.length("by how much");
+    const bool hangs = p.kind->hangs();
+    Size s = p.size;
+    const auto change = [&](Length& of, int way) { of = of + by * way; };
+    if (in.take({"longer", "wider"})) {
+        change(s.width, 1);
+    } else if (in.take({"shorter"})) {
+        // Of what is taller than wide one means its height.
+        change(p.size.height > p.size.width ? s.height : s.width, -1);
+    } else if (in.take({"narrower"})) {
+        change(s.width, -1);
+    } else if (in.take({"deeper"})) {
+        change(s.depth, 1);
+    } else if (in.take({"shallower"})) {
+        change(s.depth, -1);
+    } else if (in.take({"taller", "higher"})) {
+        change(s.height, 1);
+    } else if (in.take({"lower"})) {
+        change(s.height, -1);
+    } else if (const int way = in.take({"bigger", "larger"}) ? 1
+                               : in.take({"smaller"})        ? -1
+                                                             : 0;
+               way != 0) {
+        // In its own proportion.
+        Length& second = hangs ? s.height : s.depth;
+        const double ratio = second / s.width;
+        change(s.width, way);
+        second = s.width * ratio;
+    } else {
+        in.goTo(start);
+        return false;
+    }
+    if (in.take({"by"}))
+        in.failAhead("say by how much before the word", "say it like: make sofa 6 longer");
+    for (const Length l : {s.width, s.depth, s.height})
+        if (l <= Length{} || l > Length::metres(20))
+            in.fail(start, in.at() - start, "no piece has that size",
+                    "sizes lie between nothing and 20 m");
+    giveSize(p, s);
+    return true;
+}
+
+/// "round": of the same width, as the kit's round kind of it.
+bool LineReader::asRound(Piece& p) {
+    const std::size_t start = in.at();
+    if (!in.take({"round"}))
+        return false;
+    const auto kind = in.job().library.kit->byWord("round " + p.kind->name);
+    auto round = kind ? asAnother(job_, p, kind)
+                      : Result<Piece>(Problem{worded("the kit has no round {}", p.kind->name),
+                                              "give its width and depth"});
+    if (!round)
+        in.fail(start, in.at() - start, round.problem().what, round.problem().remedy);
+    const Length across = std::min(p.size.width, p.size.depth);
+    p = *round;
+    Size s = p.size;
+    s.width = across;
+    (p.kind->hangs() ? s.height : s.depth) = across;
+    giveSize(p, s);
+    return true;
+}
+
+/// The end of "a loveseat" where such a kind stands ahead, and not as the beginning of a piece's
+/// place.
+std::optional<int> LineReader::otherKindAhead(int id) {
+    const std::size_t at = in.at();
+    in.take({"for", "to", "into", "with", "by"});
+    in.article();
+    const auto kind = in.kind();
+    const auto end = static_cast<int>(in.at());
+    const bool rest = in.done() || in.ahead().empty() || in.lengthAhead();
+    in.goTo(at);
+    if (!kind || !rest || kind == pieceOf(id).kind)
+        return {};
+    return end;
+}
+
+Edit LineReader::size() {
+    const auto ids = subjects();
+    const std::size_t first = in.at();
+    if (ids.size() == 1 && otherKindAhead(ids.front())) {
+        in.take({"for", "to", "into", "with", "by"});
+        return asKind(ids.front(), first);
+    }
+    in.take({"to be", "to", "it"});
+    const std::size_t at = in.at();
+    const auto one = [at](LineReader& r, int id) {
+        r.in.goTo(at);
+        Piece p = r.placedPiece(id);
+        const bool sized =
+            r.biggerOrSmaller(p) || r.asRound(p) || readSizes(r.in, p, false, r.notices);
+        if (!sized && r.in.done())
+            r.in.failAhead("which size?", "say it like: size sofa 78 x 36");
+        auto e = r.place(p, at);
+        e.words = worded("size {}", p.name);
+        return e;
+    };
+    if (ids.size() == 1)
+        return one(*this, ids.front());
+    return each(ids, one, worded("size {} pieces", ids.size()));
+}
+
+Edit LineReader::rename() {
+    Piece p = pieceOf(subject());
+    in.take({"to", "as"});
+    const std::size_t at = in.at();
+    auto n = in.name();
+    in.nothingMore();
+    checkName(n, p.id, at);
+    Edit e;
+    e.words = worded("call {} {}", p.name, n);
+    p.name = std::move(n);
+    e.acts.emplace_back(PutPiece{std::move(p)});
+    return e;
+}
+
+Edit LineReader::copy() {
+    const Piece& source = pieceOf(subject());
+    Piece p = copyOf(source, *scene_->byId(source.id), in.scheme());
+    if (in.take({"as", "called", "named"})) {
+        const std::size_t at = in.at();
+        p.name = in.name();
+        checkName(p.name, 0, at);
+    }
+    if (!p.onWall())
+        p.pose.at = freePlace(*scene_, p, p.pose.at);
+    else
+        p.pose.at.x += (p.size.width + Length::inches(2)).mm();
+    auto e = place(std::move(p), in.at());
+    e.words = worded("copy {}", source.name);
+    return e;
+}
+
+Edit LineReader::remove() {
+    std::vector<int> ids;
+    do {
+        const auto some = subjects();
+        ids.insert(ids.end(), some.begin(), some.end());
+    } while (in.comma() || in.take({"and"}));
+    in.take({"away", "out"});
+    in.nothingMore();
+    return removePieces(job_, ids);
+}
+
+Edit LineReader::lock(bool on) {
+    const auto ids = subjects();
+    in.nothingMore();
+    return lockPieces(job_, *scene_, ids, on);
+}
+
+/// "raise mill 2", "lower mill by 2", "raise mill to 60"
+Edit LineReader::up(double way) {
+    const std::size_t at = in.at();
+    const auto ids = subjects();
+    for (const int id : ids)
+        if (!pieceOf(id).onWall())
+            in.fail(at, in.at() - at, worded("{} does not hang on a wall", pieceOf(id).name),
+                    "name something that does");
+    if (in.take({"to"})) {
+        Tie t;
+        t.kind = Tie::Kind::height;
+        t.level = Level::centre;
+        t.distance = in.length("the height");
+        in.nothingMore();
+        return each(
+            ids, [&](LineReader& r, int id) { return r.retie(r.pieceOf(id), t, at); },
+            worded("hang {}", pieceOf(ids.front()).name));
+    }
+    in.take({"by"});
+    if (in.take({"a bit", "a little", "slightly"}))
+        in.slightly();
+    const Length by = in.done() ? in.usualStep() : in.length("how far");
+    in.nothingMore();
+    return each(
+        ids,
+        [&](LineReader& r, int id) {
+            return r.done(stepPiece(r.job_, *r.scene_, id, {0, way * by.mm()}), at);
+        },
+        worded("move {}", pieceOf(ids.front()).name));
+}
+
+/// "centre sofa on wall A", "centre mill at 60"
+Edit LineReader::centre() {
+    const int id = subject();
+    const std::size_t at = in.at();
+    auto said = readPlacement(in, placedPiece(id), *scene_, surface_, Begins::centred);
+    return done(placePiece(job_, *scene_, placedPiece(id), std::move(said)), at);
+}
+
+/// "leave 18 between sofa and coffee table": the one that is tied to the other moves, or the
+/// second.
+Edit LineReader::leave() {
+    const Length by = in.length("how much");
+    if (!in.take({"between"}))
+        in.failAhead("between what?", "say it like: leave 18 between sofa and bookcase");
+    const std::size_t at = in.at();
+    const Target one = in.target();
+    if (!in.take({"and"}))
+        in.failAhead("and what?", "say it like: leave 18 between sofa and bookcase");
+    const Target other = in.target();
+    in.nothingMore();
+    const auto tiedTo = [&](const Target& a, const Target& b) {
+        return a.is == Target::Is::piece && b.is == Target::Is::piece &&
+               std::any_of(pieceOf(a.piece).ties.begin(), pieceOf(a.piece).ties.end(),
+                           [&](const Tie& t) { return t.refersTo(b.piece); });
+    };
+    const bool first = other.is != Target::Is::piece || tiedTo(one, other);
+    const Target& moved = first ? one : other;
+    const Target& from = first ? other : one;
+    if (moved.is != Target::Is::piece || moved == from)
+        in.fail(at, in.at() - at, "neither of them can be moved", "name a piece");
+    Tie t;
+    t.kind = from.is == Target::Is::piece ? Tie::Kind::fromPiece : Tie::Kind::fromWall;
+    t.of = from;
+    t.distance = by;
+    if (t.kind == Tie::Kind::fromPiece)
+        t.side = sideOf(*scene_, from.piece, moved.piece);
+    return retie(pieceOf(moved.piece), t, at);
+}
+
+/// "swap sofa and sideboard": each takes the other's ties, place and turn. "swap the sofa for a
+/// loveseat" is another kind in its place.
+Edit LineReader::swap() {
+    const std::size_t at = in.at();
+    const int one = subject();
+    const bool instead = in.endOf("for") > 0 || in.endOf("with") > 0 || in.endOf("to") > 0;
+    if (instead && otherKindAhead(one)) {
+        const std::size_t here = in.at();
+        in.take({"for", "with", "to"});
+        const bool a = in.endOf("a") > 0 || in.endOf("an") > 0;
+        bool there = false;
+        try {
+            in.article();
+            there = in.piece() != 0;
+        } catch (const LineFault&) {
+            there = true;
+        }
+        in.goTo(here);
+        if (a || !there) {
+            in.take({"for", "with", "to"});
+            return asKind(one, here);
+        }
+    }
+    if (!in.take({"and", "with", "for"}) && !in.comma())
+        in.failAhead("with what?", "say it like: swap sofa and sideboard");
+    const int other = subject();
+    in.take({"round", "around", "over"});
+    in.nothingMore();
+    return done(swapPieces(job_, *scene_, one, other), at);
+}
+
+/// "replace sofa by loveseat": the new one has its ties, and what was tied to it.
+Edit LineReader::replace() {
+    const int id = subject();
+    if (!in.take({"by", "with", "for"}))
+        in.failAhead("by what?", "say it like: replace sofa by loveseat");
+    return asKind(id, in.at());
+}
+
+Edit LineReader::asKind(int id, std::size_t) {
+    in.article();
+    const std::size_t at = in.at();
+    const bool sizeFirst = sizesBeforeKind(in);
+    const KindPtr kind = in.kind();
+    if (!kind)
+        in.failAhead(in.done() ? "by what?" : worded("the kit has no “{}”", firstWords()));
+    auto instead = asAnother(job_, placedPiece(id), kind);
+    if (!instead)
+        in.fail(at, in.at() - at, instead.problem().what, instead.problem().remedy);
+    Piece p = *instead;
+    const std::string before = pieceOf(id).name;
+    if (const std::size_t here = in.at(); sizeFirst) {
+        in.goTo(at);
+        readSizes(in, p, false, notices);
+        in.goTo(here);
+    }
+    readSizes(in, p, false, notices);
+    in.nothingMore();
+    Edit e;
+    e.words = worded("replace {} by {}", before, p.name);
+    e.acts.emplace_back(PutPiece{std::move(p)});
+    return e;
+}
+
+/// "use a loveseat instead of the sofa"
+Edit LineReader::use() {
+    in.article();
+    const std::size_t at = in.at();
+    if (!in.kind())
+        in.failAhead(worded("the kit has no “{}”", firstWords()));
+    if (!in.take({"instead of", "in place of", "for"}))
+        in.failAhead("instead of what?", "say it like: use loveseat instead of sofa");
+    const int id = subject();
+    in.nothingMore();
+    const std::size_t end = in.at();
+    in.goTo(at);
+    const KindPtr kind = in.kind();
+    in.goTo(end);
+    auto p = asAnother(job_, placedPiece(id), kind);
+    if (!p)
+        in.fail(at, end - at, p.problem().what, p.problem().remedy);
+    Edit e;
+    e.words = worded("replace {} by {}", pieceOf(id).name, p->name);
+    e.acts.emplace_back(PutPiece{*p});
+    return e;
+}
+
+Edit LineReader::free() {
+    Piece p = placedPiece(subject());
+    Edit e;
+    e.words = worded("free {}", p.name);
+    if (in.take({"from", "of"})) {
+        const std::size_t at = in.at();
+        const auto t = in.target();
+        const auto count = std::erase_if(p.ties, [&](const Tie& tie) {
+            return tie.of == t || tie.also == t ||
+                   (t.is == Target::Is::piece && tie.refersTo(t.piece)) ||
+                   (t.is == Target::Is::corner && tie.of.is == t.is && tie.of.index == t.index);
+        });
+        if (count == 0)
+            in.fail(at, in.at() - at,
+                    worded("{} is not tied to {}", p.name, words(t, job_.wording())),
+                    "see its ties on the tape");
+        e.words += " from " + words(t, job_.wording());
+    } else {
+        p.ties.clear();
+    }
+    in.nothingMore();
+    e.acts.emplace_back(PutPiece{std::move(p)});
+    return e;
+}
+
+std::vector<VerbHelp> pieceVerbs() {
+    return helpOf(LineReader::verbs());
+}
+
+} // namespace mezzet

@@ -1,0 +1,275 @@
+// What a line refers to: a wall, a corner, what is built into a wall, a piece, or the room.
+#include "edit/beside_wall.h"
+#include "edit/words_reader.h"
+
+#include "measure/text.h"
+#include "measure/texts.h"
+
+#include <algorithm>
+#include <charconv>
+
+namespace mezzet {
+
+Target WordsReader::corner() {
+    Target t;
+    t.is = Target::Is::corner;
+    take({"between the", "between", "of"});
+    take({"walls", "wall"});
+    const std::size_t start = at();
+    const auto first = word();
+    std::string a = first;
+    std::string b;
+    const int walls = static_cast<int>(job_.room->walls.size());
+    if (first.size() == 2) {
+        a = first.substr(0, 1);
+        b = first.substr(1);
+    } else {
+        take({"and wall", "and"});
+        b = word();
+    }
+    const auto i = wallIndex(a);
+    const auto k = wallIndex(b);
+    if (!i || !k || *i >= walls || *k >= walls)
+        fail(start, std::max<std::size_t>(at_ - start, 1), "a corner is named by its two walls",
+             "say it like: corner AB");
+    if ((*i + 1) % walls == *k)
+        t.index = *k;
+    else if ((*k + 1) % walls == *i) {
+        t.index = *i;
+        t.alongNext = true;
+    } else {
+        fail(start, at_ - start, worded("walls {} and {} don't meet", wallName(*i), wallName(*k)),
+             "name two walls that share a corner");
+    }
+    return t;
+}
+
+Target WordsReader::wall(std::size_t start) {
+    const Room& room = *job_.room;
+    const int walls = static_cast<int>(room.walls.size());
+    const std::string has = walls > 0 ? worded("the room has walls A to {}", wallName(walls - 1))
+                                      : "the room has no walls yet";
+    // "the wall with the window", "the wall opposite the window"
+    const bool facing = take({"opposite", "across from", "facing"});
+    if (facing || take({"with", "that has", "of"})) {
+        const std::size_t at = this->at();
+        const auto index = builtIn(target(false));
+        if (!index)
+            fail(at, at_ - at, "that is in no wall", has);
+        if (!facing)
+            return wallTarget(*index);
+        const Wall& w = room.walls[static_cast<std::size_t>(*index)];
+        int best = -1;
+        for (int i = 0; i < walls; ++i) {
+            const Wall& o = room.walls[static_cast<std::size_t>(i)];
+            if (dot(o.inward(), w.inward()) < -0.9 &&
+                (best < 0 || o.length() > room.walls[static_cast<std::size_t>(best)].length()))
+                best = i;
+        }
+        if (best < 0)
+            fail(start, at_ - start, "no wall is straight across from that", has);
+        return wallTarget(best);
+    }
+    const std::size_t letter = at();
+    const auto ahead = this->ahead();
+    const auto i = wallIndex(ahead);
+    if (i && *i < walls) {
+        word();
+        return wallTarget(*i);
+    }
+    // "the wall": the one behind what is spoken of.
+    const bool named = ahead.size() == 1 && ahead[0] >= 'a' && ahead[0] <= 'z';
+    if (ownWall_ && !named)
+        return wallTarget(*ownWall_);
+    fail(named ? letter : start, std::max<std::size_t>(named ? ahead.size() : at_ - start, 1),
+         named ? worded("there is no wall {}", ahead) : std::string("which wall?"), has);
+}
+
+std::optional<int> WordsReader::builtIn(const Target& t) const {
+    if (t.is == Target::Is::wall)
+        return t.index;
+    for (const Opening& o : job_.room->openings)
+        if (t == targetOf(o))
+            return o.wall;
+    const Fixture* f = fixtureOf(*job_.room, t);
+    return f != nullptr ? std::optional(f->wall) : std::nullopt;
+}
+
+Target WordsReader::numbered(OpeningKind kind, Target::Is is, const char* what, std::size_t start) {
+    const Room& room = *job_.room;
+    Target t;
+    std::vector<int> numbers;
+    for (const auto& o : room.openings)
+        if (o.kind == kind)
+            numbers.push_back(o.number);
+    t.is = is;
+    // "the window on wall A"
+    if (const std::size_t here = at(); take({"on wall", "in wall"})) {
+        const auto i = wallIndex(word());
+        std::vector<int> there;
+        for (const auto& o : room.openings)
+            if (o.kind == kind && i && o.wall == *i)
+                there.push_back(o.number);
+        if (there.size() == 1) {
+            t.index = there.front();
+            return t;
+        }
+        if (!there.empty())
+            fail(start, at_ - start, worded("which {}? there are {}", what, there.size()),
+                 worded("say {} {} or {} {}", what, there.front(), what, there.back()));
+        goTo(here);
+    }
+    skip();
+    int n = 0;
+    const auto w = ahead();
+    const auto [end, error] = std::from_chars(w.data(), w.data() + w.size(), n);
+    if (!w.empty() && error == std::errc() && end == w.data() + w.size())
+        word();
+    else if (numbers.size() == 1)
+        n = numbers.front();
+    else if (!numbers.empty())
+        fail(start, at_ - start, worded("which {}? there are {}", what, numbers.size()),
+             numbers.size() == 2 ? worded("say {} 1 or {} 2", what, what)
+                                 : worded("say {} 1 to {}", what, numbers.size()));
+    if (std::find(numbers.begin(), numbers.end(), n) == numbers.end())
+        fail(start, at_ - start,
+             numbers.empty() ? worded("the room has no {}", what)
+                             : worded("there is no {} {}", what, n),
+             numbers.empty()
+                 ? "add it to the tape notes"
+                 : worded("there {} {}", numbers.size() == 1 ? "is just" : "are", numbers.size()));
+    t.index = n;
+    return t;
+}
+
+Target WordsReader::target(bool pieces) {
+    article();
+    skip();
+    const std::size_t start = at_;
+    const Room& room = *job_.room;
+    const int walls = static_cast<int>(room.walls.size());
+    Target t;
+    if (pieces && !them_.empty() && take({"it", "this", "that", "them", "both"})) {
+        if (them_.size() > 1)
+            fail(start, at_ - start, "that is several things", "name one of them");
+        return pieceTarget(them_.front());
+    }
+    // A piece's name comes first: it may begin with any word.
+    if (pieces) {
+        if (auto m = longestName(); m.end > 0) {
+            for (const Piece& p : scheme().pieces) {
+                offer(p.name);
+            }
+            at_ = m.end;
+            take({"'s edge", "edge"});
+            return pieceTarget(m.ids.front());
+        }
+    }
+    for (const auto& w : room.walls)
+        offer("wall " + w.name);
+    for (const auto& o : room.openings)
+        offer(o.name());
+    if (take({"wall", "walls"}))
+        return wall(start);
+    // "the window wall"
+    for (const std::string_view in : {"window", "door", "chimney", "fireplace", "fire"})
+        if (take({std::string(in) + " wall"})) {
+            at_ = start;
+            std::optional<int> index = builtIn(target(false));
+            take({"wall"});
+            if (!index)
+                fail(start, at_ - start, "that is in no wall", "name the wall, like: wall A");
+            return wallTarget(*index);
+        }
+    if (const auto sort = take({"long", "longest", "longer"})      ? 1
+                          : take({"short", "shortest", "shorter"}) ? -1
+                                                                   : 0;
+        sort != 0) {
+        if (take({"wall"})) {
+            std::vector<std::string> same;
+            int found = 0;
+            for (int i = 0; i < walls; ++i) {
+                const auto length = [&](int k) {
+                    return sort * room.walls[static_cast<std::size_t>(k)].length().mm();
+                };
+                constexpr double alike = 1; // mm
+                if (!same.empty() && length(i) < length(found) - alike)
+                    continue;
+                if (same.empty() || length(i) > length(found) + alike)
+                    same.clear();
+                same.push_back(worded("wall {}", wallName(i)));
+                found = i;
+            }
+            if (same.size() > 1)
+                fail(start, at_ - start, worded("that could be {}", listed(same, "or")),
+                     "say which");
+            if (!same.empty())
+                return wallTarget(found);
+        }
+        at_ = start;
+    }
+    if (take({"corner"}))
+        return corner();
+    if (take({"window"}))
+        return numbered(OpeningKind::window, Target::Is::window, "window", start);
+    if (take({"door", "doorway"}))
+        return numbered(OpeningKind::door, Target::Is::door, "door", start);
+    if (take({"opening", "archway"}))
+        return numbered(OpeningKind::opening, Target::Is::opening, "opening", start);
+    const bool fireplaces =
+        std::any_of(room.fixtures.begin(), room.fixtures.end(),
+                    [](const Fixture& f) { return f.kind == FixtureKind::fireplace; });
+    for (const Fixture& f : room.fixtures) {
+        // "chimney" as well as "chimney breast"; the first of a kind takes a number or none.
+        const std::string full = fixtureName(f.kind);
+        const bool hearth = f.kind == FixtureKind::chimney || f.kind == FixtureKind::fireplace;
+        if (f.number != 1 ||
+            !(take({full}) || (f.kind == FixtureKind::chimney && take({"chimney"})) ||
+              (hearth && (take({"fire"}) || (!fireplaces && take({"fireplace"}))))))
+            continue;
+        t = targetOf(f);
+        const auto w = ahead();
+        Target other = t;
+        const auto [end, error] = std::from_chars(w.data(), w.data() + w.size(), other.index);
+        if (error == std::errc() && end == w.data() + w.size() &&
+            fixtureOf(room, other) != nullptr) {
+            word();
+            t = other;
+        }
+        return t;
+    }
+    if (take({"room", "middle of the room"}))
+        return roomTarget();
+    using Is = Target::Is;
+    for (const auto& [word, is] : {std::pair<std::string_view, Is>{"ceiling", Is::ceiling},
+                                   {"skirting", Is::skirting},
+                                   {"chair rail", Is::chairRail},
+                                   {"picture rail", Is::pictureRail}}) {
+        const bool there = is == Is::ceiling || (is == Is::skirting && room.mouldings.skirting) ||
+                           (is == Is::chairRail && room.mouldings.chairRail) ||
+                           (is == Is::pictureRail && room.mouldings.pictureRail);
+        if (there && take({word})) {
+            t.is = is;
+            return t;
+        }
+    }
+    if (pieces) {
+        if (const int id = piece()) {
+            take({"edge"});
+            return pieceTarget(id);
+        }
+    }
+    // A wall by its letter alone, where nothing else can be meant.
+    if (const auto w = ahead(); w.size() == 1) {
+        const auto i = wallIndex(w);
+        word();
+        if (i && *i < walls && (done() || this->ahead().empty() || this->ahead() == "and"))
+            return wallTarget(*i);
+        at_ = start;
+    }
+    if (done())
+        failAhead("what it refers to is missing here", "name a wall, an opening or a piece");
+    failAhead(worded("I don't know “{}”", ahead()));
+}
+
+} // namespace mezzet

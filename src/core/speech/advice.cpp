@@ -1,0 +1,484 @@
+// Questions about what to do: how high, what fits, how many, what is wrong.
+#include "edit/arrange.h"
+#include "edit/new_piece.h"
+#include "edit/sizes_said.h"
+#include "fits/ask.h"
+#include "fits/trying.h"
+#include "judge/at_table.h"
+#include "judge/floor_ways.h"
+#include "judge/remedy.h"
+#include "judge/talk.h"
+#include "measure/text.h"
+#include "measure/texts.h"
+#include "scheme/on_wall.h"
+#include "speech/questions.h"
+#include "ways/path.h"
+
+#include <algorithm>
+#include <cmath>
+
+namespace mezzet {
+
+namespace {
+
+using Is = Target::Is;
+
+/// What was found that fits, told in two sentences.
+Answer told(FitAnswer found) {
+    Answer out;
+    out.words = found.heading;
+    for (std::size_t i = 0; i < std::min<std::size_t>(3, found.choices.size()); ++i)
+        out.words += (i == 0 ? ": " : "; ") + found.choices[i].title +
+                     (found.choices[i].detail.empty() ? "" : ", " + found.choices[i].detail);
+    for (std::size_t i = 0; i < std::min<std::size_t>(2, found.reasons.size()); ++i)
+        out.words += ". " + found.reasons[i];
+    out.choices = std::move(found.choices);
+    return out;
+}
+
+/// Asks what fits, in the words that question is asked in elsewhere.
+Answer asked(const Asking& a, const std::string& question) {
+    auto found = askWhatFits(question, a.job, a.selected, a.goesOn);
+    if (!found) {
+        Problem p = found.problem();
+        p.column = 1;
+        p.width = 0;
+        throw LineFault{p};
+    }
+    return told(std::move(*found));
+}
+
+std::string bandWords(const Band& b, Notation n) {
+    const auto l = [&](double mm) { return writeGap(Length::millimetres(mm), n); };
+    if (b.low && b.high)
+        return worded("{} to {}", l(*b.low), l(*b.high));
+    return b.low    ? worded("{} or more", l(*b.low))
+           : b.high ? worded("{} at most", l(*b.high))
+                    : std::string();
+}
+
+/// "how high should harbour hang", "how high do I hang a picture over the sofa"
+std::optional<Answer> howHigh(Asking& a) {
+    a.in.take(
+        {"should", "do i", "do we", "do you", "does", "to", "must", "would you", "can", "ought"});
+    a.in.take({"i", "we", "you"});
+    a.in.take({"hang", "put", "place"});
+    a.in.article();
+    int id = 0;
+    KindPtr kind;
+    if (const std::size_t at = a.in.at(); a.in.take({"this", "it", "that"})) {
+        if (a.selected == 0)
+            a.in.fail(at, a.in.at() - at, "nothing is selected",
+                      "select what is meant, or name it");
+        id = a.selected;
+    } else {
+        const bool named = a.in.nameAhead();
+        kind = named ? nullptr : a.in.kind();
+        if (!kind && (a.in.take({"art", "pictures", "picture", "paintings"})))
+            kind = a.job.library.kit->byWord("picture");
+        if (!kind)
+            id = a.piece();
+    }
+    a.in.take({"hang", "be hung", "be", "go", "hung", "sit"});
+    std::optional<Target> over;
+    if (a.in.take({"over", "above"}))
+        over = a.in.target();
+    a.end();
+    const Piece* p = id != 0 ? a.scene->pieceById(id) : nullptr;
+    if (p != nullptr)
+        kind = p->kind;
+    Answer out;
+    if (p != nullptr)
+        out.about = {id};
+    const auto& book = *a.job.library.book;
+    const auto name = p != nullptr ? p->name : kind->name;
+    if (!kind->hangs()) {
+        if (kind->underCeiling()) {
+            out.words = worded("{}: its underside {} over a table's top", name,
+                               writeGap(book.habit("pendant-over-table"), a.job.notation));
+            return out;
+        }
+        out.words = worded("{} stands on the floor, and is not hung", name);
+        return out;
+    }
+    const auto size = [&](Length l) { return writeGap(l, a.job.notation); };
+    if (kind->hangAt > Length{}) {
+        out.words = worded("{} usually hangs with its {} at {}", name,
+                           kind->hangBy == Level::top      ? "top"
+                           : kind->hangBy == Level::bottom ? "foot"
+                                                           : "centre",
+                           size(kind->hangAt));
+    } else {
+        out.words = worded("{}: its centre at {}, eye level here", name,
+                           size(eyeLevel(book, a.job.judgement)));
+        if (const Rule* r = book.byId("art-centre"))
+            out.words += worded(" ({} is well)",
+                                bandWords(artCentreBand(*r, a.job.judgement), a.job.notation));
+    }
+    std::optional<Target> under = over;
+    if (p != nullptr && !under)
+        for (const Tie& t : p->ties)
+            if (t.kind == Tie::Kind::above && t.of.is == Is::piece)
+                under = t.of;
+    if (const Rule* r = book.byId("art-above"); r != nullptr && under && under->is == Is::piece) {
+        const Band b = a.job.judgement.bandOf(*r);
+        out.words += worded("; over {} its foot {} above that", words(*under, a.wording()),
+                            bandWords(b, a.job.notation));
+        out.about.push_back(under->piece);
+    }
+    if (p != nullptr && p->onWall()) {
+        const double at = a.scene->byId(id)->pose.at.y;
+        out.words += worded(". Now its centre is at {}", size(Length::millimetres(at)));
+        Mark m;
+        m.surface = p->on;
+        const Vec2 c = a.scene->byId(id)->pose.at;
+        m.from = {c.x, 0};
+        m.to = c;
+        m.words = size(Length::millimetres(at));
+        out.marks.push_back(m);
+    }
+    return out;
+}
+
+std::optional<Answer> howBigRug(Asking& a) {
+    a.in.take({"rug", "carpet"});
+    a.in.take({"do i need", "do we need", "should i get", "should i buy", "fits here", "fits",
+               "will fit", "goes here", "goes", "should go", "is right", "works"});
+    if (a.in.take({"for", "under", "with"})) {
+        const int id = a.piece();
+        a.end();
+        if (a.scene->pieceById(id)->kind->family == Family::seat)
+            return asked(a, worded("rug for {}", a.scene->pieceById(id)->name));
+        // What is not sat on lies on it with a margin all round.
+        const Piece& p = *a.scene->pieceById(id);
+        const Length past = a.job.library.book->habit("rug-past-table");
+        Answer out;
+        out.about = {id};
+        out.words = worded("For {}: {} by {} or more, so that it reaches {} past it on every side",
+                           p.name, writeGap(p.size.width + past * 2, a.job.notation),
+                           writeGap(p.size.depth + past * 2, a.job.notation),
+                           writeGap(past, a.job.notation));
+        return out;
+    }
+    a.in.take({"here", "in here", "in this room"});
+    a.end();
+    const bool seats = std::any_of(a.job.scheme().pieces.begin(), a.job.scheme().pieces.end(),
+                                   [](const Piece& p) { return isLounge(p); });
+    if (!seats)
+        return Answer{"A rug goes by the seats it holds: there are none yet"};
+    return asked(a, "rug for seats");
+}
+
+/// "what fits here?", "what sofa fits on wall A?", "what table fits?"
+std::optional<Answer> whatFits(Asking& a) {
+    std::size_t from = a.in.at();
+    if (a.in.take({"rug", "carpet"})) {
+        a.in.goTo(from);
+        return howBigRug(a);
+    }
+    const auto cleaned = [&](std::string_view s) {
+        std::string q(trimmed(s));
+        while (!q.empty() && (q.back() == '?' || q.back() == ' '))
+            q.pop_back();
+        return q;
+    };
+    if (const auto sort = a.in.take({"sofa", "sofas", "couch", "couches", "settee"}) ? "sofa"
+                          : a.in.take({"table", "tables", "dining table"})           ? "table"
+                                                                                     : nullptr;
+        sort != nullptr) {
+        a.in.take({"will fit", "would fit", "can fit", "fits", "fit", "goes", "can go", "could go",
+                   "will go"});
+        auto rest = cleaned(a.in.rest());
+        if (rest == "here" || rest == "in here" || rest == "there" || rest == "in this room")
+            rest.clear();
+        if (std::string_view(sort) == "sofa" && rest.empty()) {
+            // The longest wall.
+            int best = 0;
+            for (std::size_t i = 0; i < a.job.room->walls.size(); ++i)
+                if (a.job.room->walls[i].length() >
+                    a.job.room->walls[static_cast<std::size_t>(best)].length())
+                    best = static_cast<int>(i);
+            rest = "on wall " + a.job.room->walls[static_cast<std::size_t>(best)].name;
+        }
+        return asked(a, std::string(sort) + (rest.empty() ? "" : " " + rest));
+    }
+    if (!a.in.take({"fits", "could fit", "will fit", "can fit", "would fit", "goes", "could go",
+                    "can go", "will go", "would go"})) {
+        a.in.goTo(from);
+        return {};
+    }
+    a.in.take({"here", "in here", "there", "in this room", "in the room"});
+    if (a.in.take({"over", "above"})) {
+        const int id = a.piece();
+        a.end();
+        return asked(a, "picture over " + a.scene->pieceById(id)->name);
+    }
+    if (a.in.take({"on", "against", "along"})) {
+        const Target t = a.in.target(false);
+        a.end();
+        return asked(a, "sofa on " + words(t, a.wording()));
+    }
+    a.end();
+    const Piece* chosen = a.selected != 0 ? a.scene->pieceById(a.selected) : nullptr;
+    if (chosen != nullptr && chosen->kind->role == Role::diningTable)
+        return asked(a, "table");
+    // The widest free round of floor, and the table it takes.
+    const auto ways = floorWays(FloorView(*a.scene), {Length::metres(2), false, {}, {}});
+    const auto free = largestCircle(ways.finder.blocks(), a.job.room->edge);
+    auto found = askWhatFits("table", a.job, 0, a.goesOn);
+    Answer out;
+    const auto across = free.radius * 2;
+    out.words = worded("The widest free floor is {} across", writeGap(across, a.job.notation));
+    const double half = free.radius.mm();
+    out.marks.push_back({theFloor(), free.centre - Vec2{half, 0}, free.centre + Vec2{half, 0},
+                         writeGap(across, a.job.notation)});
+    if (found) {
+        const auto more = told(std::move(*found));
+        out.words += ". " + more.words;
+        out.choices = more.choices;
+    }
+    return out;
+}
+
+std::optional<Answer> doesItFit(Asking& a) {
+    a.in.article();
+    a.in.take({"room for"});
+    a.in.article();
+    std::string rest(trimmed(a.in.rest()));
+    while (!rest.empty() && (rest.back() == '?' || rest.back() == ' '))
+        rest.pop_back();
+    for (const std::string_view more : {" in here", " in this room", " in the room", " there"})
+        if (rest.ends_with(more))
+            rest.resize(rest.size() - more.size());
+    return asked(a, "does " + rest);
+}
+
+/// How many a table seats, and whether so many do.
+Answer seatsAt(const Asking& a, int id, int wanted) {
+    const Piece& table = *a.scene->pieceById(id);
+    const Length each = elbowRoom(a.job);
+    const int most = seatsBy(table, each);
+    Answer out;
+    out.about = {id};
+    const auto eachWords = writeGap(each, a.job.notation);
+    if (wanted <= 0) {
+        out.words = worded("{} seats {}, with {} of its edge each", table.name, most, eachWords);
+        return out;
+    }
+    if (wanted > most) {
+        out.words = worded("No: {} gives {} people {} of its edge each, and not {}", table.name,
+                           most, eachWords, wanted);
+        return out;
+    }
+    const auto kind = usualChair(a.job, id);
+    const auto seated = kind ? seatTable(a.job, *a.scene, id, wanted, kind)
+                             : Result<Edit>(Problem{"the kit has no chair for a table", ""});
+    const auto after = seated ? apply(a.job, *seated) : Result<Applied>(seated.problem());
+    out.words =
+        worded("Yes: {} people have {} of its edge each at {}", wanted, eachWords, table.name);
+    if (!after)
+        return out;
+    const auto before = judge(*a.scene, *a.job.library.book, a.job.judgement);
+    const auto now = judge(*after->scene, *after->project->library.book, after->project->judgement);
+    std::vector<const Reading*> upset;
+    for (const Reading* r : toMendByWeight(now))
+        if (isUpset(*r, before))
+            upset.push_back(r);
+    if (!upset.empty())
+        out.words =
+            worded("Not well: {} people have {} of its edge each at {}, but then: {}", wanted,
+                   eachWords, table.name, sentenceOf(*upset.front(), after->project->wording()));
+    return out;
+}
+
+/// The only table people sit in to; 0 when there is none or several.
+int onlyTable(const Asking& a) {
+    int found = 0;
+    for (const Piece& p : a.job.scheme().pieces)
+        if (p.kind->role == Role::diningTable) {
+            if (found != 0)
+                return 0;
+            found = p.id;
+        }
+    return found;
+}
+
+int saidNumber(Asking& a) {
+    constexpr std::string_view words[] = {"one",   "two",   "three", "four", "five",   "six",
+                                          "seven", "eight", "nine",  "ten",  "eleven", "twelve"};
+    int n = 1;
+    for (const auto w : words) {
+        if (a.in.take({w}))
+            return n;
+        ++n;
+    }
+    const auto w = a.in.ahead();
+    if (w.empty() || w[0] < '0' || w[0] > '9')
+        return 0;
+    return static_cast<int>(std::clamp(a.in.number("how many"), 0.0, 1000.0));
+}
+
+/// "is there room for 8?", "can 6 sit at the supper table?"
+std::optional<Answer> roomFor(Asking& a) {
+    const std::size_t start = a.in.at();
+    const bool can = a.in.since(0) == "can" || a.in.since(0) == "could";
+    const int n = saidNumber(a);
+    if (n == 0) {
+        if (can)
+            return {};
+        a.in.goTo(start);
+        return doesItFit(a);
+    }
+    a.in.take({"people", "persons", "guests", "chairs", "of us"});
+    a.in.take({"to sit", "sit", "to eat", "eat", "fit", "be seated"});
+    int id = 0;
+    if (a.in.take({"at", "around", "round"})) {
+        id = a.piece();
+        a.end();
+    } else {
+        a.in.take({"in here", "here", "to dinner", "for dinner"});
+        a.end();
+        id = onlyTable(a);
+    }
+    const auto& book = *a.job.library.book;
+    if (id != 0 && a.scene->pieceById(id)->kind->isSatInTo())
+        return seatsAt(a, id, n);
+    const Rule* r = book.byId("seats-count");
+    const int seats =
+        seatsIn(a.job.scheme(), Arrangement::day, r != nullptr ? r->setting("each") : Length{},
+                r != nullptr ? r->setting("arms") : Length{});
+    return Answer{seats >= n ? worded("Yes: there are seats for {}", seats)
+                             : worded("No: there are seats for {}, {} too few", seats, n - seats)};
+}
+
+std::optional<Answer> howMany(Asking& a) {
+    a.in.take({"people", "chairs", "seats", "guests", "persons"});
+    a.in.take({"can sit", "can fit", "could sit", "sit", "fit", "will fit", "can be seated",
+               "can eat", "does", "do", "are there", "is there", "are", "have we", "do we have"});
+    int id = 0;
+    a.in.take({"at", "around", "round", "on"});
+    if (!a.in.done() && a.in.ahead() != "?") {
+        id = a.piece();
+        a.in.take({"seat", "seats", "take", "hold"});
+    }
+    a.end();
+    const Rule* r = a.job.library.book->byId("seats-count");
+    const Length each = r != nullptr ? r->setting("each") : Length{};
+    const Length arms = r != nullptr ? r->setting("arms") : Length{};
+    if (id == 0) {
+        const int day = seatsIn(a.job.scheme(), Arrangement::day, each, arms);
+        return Answer{worded("There are seats for {}", day)};
+    }
+    const Piece& p = *a.scene->pieceById(id);
+    if (p.kind->isSatInTo())
+        return seatsAt(a, id, 0);
+    Answer out;
+    out.about = {id};
+    const int n = seatsOf(p, each, arms);
+    out.words = n > 0 ? worded("{} seats {}", p.name, n) : worded("Nobody sits on {}", p.name);
+    return out;
+}
+
+/// "what is wrong?", "why is this red?", "is the sofa ok?"
+std::optional<Answer> whatIsWrong(Asking& a) {
+    const auto began = a.in.since(0);
+    int id = 0;
+    const bool whole = began.starts_with("what");
+    if (whole) {
+        if (a.in.take({"with", "about"})) {
+            a.in.article();
+            if (!a.in.take({"the room", "room"}))
+                id = a.piece();
+        } else {
+            a.in.take({"here", "in here", "first", "next"});
+        }
+    } else {
+        a.in.take({"is", "are"});
+        a.in.article();
+        if (a.in.take({"room", "everything", "all"})) {
+            id = 0;
+        } else {
+            id = a.piece();
+        }
+        if (!a.in.take({"red", "marked", "wrong", "not right", "bad", "in red", "flagged", "ok",
+                        "okay", "right", "fine", "all right", "alright", "good", "amber", "orange",
+                        "to mend", "well placed"}))
+            return {};
+    }
+    a.end();
+    const auto all = judge(*a.scene, *a.job.library.book, a.job.judgement);
+    std::vector<const Reading*> own;
+    for (const Reading* r : toMendByWeight(all))
+        if (id == 0 || r->isAbout(id))
+            own.push_back(r);
+    Answer out;
+    if (id != 0)
+        out.about = {id};
+    if (own.empty()) {
+        out.words = id == 0
+                        ? worded("Nothing is to mend")
+                        : worded("{}: nothing is to mend about it", a.scene->pieceById(id)->name);
+        return out;
+    }
+    constexpr std::size_t most = 3;
+    for (std::size_t i = 0; i < std::min(most, own.size()); ++i) {
+        out.words += (i == 0 ? "" : ". ") + sentenceOf(*own[i], a.wording());
+        if (own[i]->rule->seenInPlan || !own[i]->surface.isFloor())
+            out.marks.push_back({own[i]->surface, own[i]->at[0], own[i]->at[1], ""});
+        if (id == 0 && own[i]->piece != 0)
+            out.about.push_back(own[i]->piece);
+    }
+    if (own.size() > most)
+        out.words += worded(", and {} more", own.size() - most);
+    return out;
+}
+
+} // namespace
+
+const std::vector<Question>& adviceQuestions() {
+    static const std::vector<Question> all{
+        {{"how high should", "how high do i", "how high do we", "how high do you", "how high to",
+          "how high must", "how high can", "how high ought", "at what height should",
+          "what height should", "what height do i", "where should i hang"},
+         &howHigh,
+         "the height a thing is hung at, by the school and who looks",
+         "how high should mill hang?; how high do I hang a picture?"},
+        {{"how big a", "how large a", "what size", "which size", "what size of", "which", "what"},
+         [](Asking& a) -> std::optional<Answer> {
+             const std::size_t at = a.in.at();
+             if (a.in.endOf("rug") > 0 || a.in.endOf("carpet") > 0)
+                 return howBigRug(a);
+             a.in.goTo(at);
+             return whatFits(a);
+         },
+         "what fits: a rug for the seats, a sofa on a wall, a table, or the room that is free",
+         "how big a rug?; what fits here?; what sofa fits on wall A?"},
+        {{"does", "will", "would", "is there space for"},
+         [](Asking& a) -> std::optional<Answer> {
+             const std::size_t at = a.in.at();
+             a.in.article();
+             if (a.in.nameAhead())
+                 return {};
+             a.in.goTo(at);
+             return doesItFit(a);
+         },
+         "whether a piece seen in a shop fits, and comes in at the door",
+         "does a sofa 90 x 38 fit?"},
+        {{"is there room for", "is there enough room for", "can", "could", "have we room for"},
+         &roomFor,
+         "whether so many can sit, or a piece can stand",
+         "is there room for 8?; is there room for a sideboard?"},
+        {{"how many"},
+         &howMany,
+         "how many a table or a seat takes; how many seats there are",
+         "how many seats are there?"},
+        {{"what is wrong", "what's wrong", "whats wrong", "what is to mend", "what should i mend",
+          "what should i fix", "what is not right", "why is", "why are", "is", "are", "why"},
+         &whatIsWrong,
+         "what is to mend, of all or of one piece, and why",
+         "what is wrong?; why is sofa red?; is sofa ok?"},
+    };
+    return all;
+}
+
+} // namespace mezzet

@@ -1,0 +1,372 @@
+// Questions about what is there: how far, how big, where.
+#include "geometry/gap.h"
+#include "measure/text.h"
+#include "measure/texts.h"
+#include "scheme/on_wall.h"
+#include "speech/questions.h"
+
+#include <algorithm>
+#include <cmath>
+
+namespace mezzet {
+
+namespace {
+
+using Is = Target::Is;
+
+/// What stands for a thing in plan: its outline, its wall's face, its opening's stretch.
+std::optional<Shape> inPlan(const Target& t, const Scene& s) {
+    switch (t.is) {
+    case Is::piece: {
+        const Placed* p = s.inPlan(t.piece);
+        if (p == nullptr)
+            p = s.fromAbove(t.piece);
+        return p != nullptr ? std::optional(p->shape) : std::nullopt;
+    }
+    case Is::wall: {
+        const Wall& w = s.room->walls[static_cast<std::size_t>(t.index)];
+        return stretch({w.start, w.start + w.along() * w.length().mm()});
+    }
+    case Is::window:
+    case Is::door:
+    case Is::opening:
+        for (const Opening& o : s.room->openings)
+            if (t == targetOf(o)) {
+                const Wall& w = s.room->walls[static_cast<std::size_t>(o.wall)];
+                const Vec2 from = w.start + w.along() * o.left.mm();
+                return stretch({from, from + w.along() * o.width.mm()});
+            }
+        return {};
+    case Is::chimney:
+    case Is::fixture: {
+        const Fixture* f = fixtureOf(*s.room, t);
+        return f != nullptr && f->takesFloor() ? std::optional(solid(*s.room, *f)) : std::nullopt;
+    }
+    case Is::corner: {
+        const Vec2 at = s.room->walls[static_cast<std::size_t>(t.index)].start;
+        return stretch({at, at});
+    }
+    default:
+        return {};
+    }
+}
+
+/// "the wall": the nearest one to the other thing.
+std::optional<Target> nearestWall(const Target& to, const Scene& s) {
+    const auto shape = inPlan(to, s);
+    if (!shape)
+        return {};
+    std::optional<Target> best;
+    double least = 0;
+    for (std::size_t i = 0; i < s.room->walls.size(); ++i) {
+        const Target wall = wallTarget(static_cast<int>(i));
+        const double apart = gapBetween(*shape, *inPlan(wall, s)).apart.mm();
+        if (best && apart >= least)
+            continue;
+        best = wall;
+        least = apart;
+    }
+    return best;
+}
+
+std::string capital(std::string s) {
+    if (!s.empty() && s[0] >= 'a' && s[0] <= 'z')
+        s[0] = static_cast<char>(s[0] - 'a' + 'A');
+    return s;
+}
+
+/// What the rules say of the two, if anything.
+std::string ruledWords(const Asking& a, const Target& one, const Target& other) {
+    for (const Reading& r : judge(*a.scene, *a.job.library.book, a.job.judgement)) {
+        const Target about = r.piece != 0 ? pieceTarget(r.piece) : Target{};
+        const bool both = (about == one && (r.other == other || r.to == other)) ||
+                          (about == other && (r.other == one || r.to == one));
+        if (both && r.rule->seenInPlan && r.value.quantity == Quantity::length)
+            return whyOf(r, a.wording());
+    }
+    return {};
+}
+
+/// The two on one wall: between near edges along it, or up it where one is over the other.
+std::optional<Answer> onOneWall(const Asking& a, const Target& one, const Target& other) {
+    const Piece* p = one.is == Is::piece ? a.scene->pieceById(one.piece) : nullptr;
+    const Piece* q = other.is == Is::piece ? a.scene->pieceById(other.piece) : nullptr;
+    const bool hung = (p != nullptr && p->onWall()) || (q != nullptr && q->onWall());
+    if (!hung)
+        return {};
+    const int wall = p != nullptr && p->onWall() ? p->wall() : q->wall();
+    const auto b = boxOn(one, wall, *a.scene);
+    const auto c = boxOn(other, wall, *a.scene);
+    if (!b || !c)
+        return {};
+    const double across = std::max(b->low.x, c->low.x) - std::min(b->high.x, c->high.x);
+    const double up = std::max(b->low.y, c->low.y) - std::min(b->high.y, c->high.y);
+    const bool beside = across > up;
+    const double apart = std::max(across, up);
+    if (apart < 0)
+        return Answer{worded("{} and {} overlap on {}", words(one, a.wording()),
+                             words(other, a.wording()), words(wallTarget(wall), a.wording()))};
+    Answer out;
+    const auto figure = writeGap(Length::millimetres(apart), a.job.notation);
+    out.words = worded("{}: {} is {} {} {}", figure, capital(words(one, a.wording())), figure,
+                       beside                ? "beside"
+                       : b->low.y > c->low.y ? "above"
+                                             : "below",
+                       words(other, a.wording()));
+    const double midX = (std::max(b->low.x, c->low.x) + std::min(b->high.x, c->high.x)) / 2;
+    const double midY = (std::max(b->low.y, c->low.y) + std::min(b->high.y, c->high.y)) / 2;
+    Mark m;
+    m.surface = onWall(wall);
+    m.from = beside ? Vec2{std::min(b->high.x, c->high.x), midY}
+                    : Vec2{midX, std::min(b->high.y, c->high.y)};
+    m.to = beside ? Vec2{std::max(b->low.x, c->low.x), midY}
+                  : Vec2{midX, std::max(b->low.y, c->low.y)};
+    m.words = figure;
+    out.marks.push_back(m);
+    return out;
+}
+
+std::optional<Answer> howFar(Asking& a) {
+    a.in.take({"apart are", "it is from", "is it from", "away is", "away from", "it is between",
+               "is it between", "is there between", "is between", "from", "between", "is", "are"});
+    a.in.take({"the gap between", "the distance between", "between", "from"});
+    const std::size_t at = a.in.at();
+    // "the wall" is the one nearest to the other thing.
+    const auto next = [&](std::optional<Target>& t) {
+        a.in.article();
+        const std::size_t here = a.in.at();
+        if (a.in.take({"wall", "nearest wall", "closest wall"})) {
+            const auto w = a.in.ahead();
+            if (w.empty() || w == "to" || w == "from" || w == "and" || w == "?")
+                return true;
+        }
+        a.in.goTo(here);
+        t = a.in.target();
+        return false;
+    };
+    std::optional<Target> one;
+    std::optional<Target> other;
+    const bool firstWall = next(one);
+    a.in.take({"apart"});
+    if (!a.in.take({"away from", "from", "to", "and", "off"})) {
+        if (a.selected == 0 || !one)
+            a.in.failAhead("from what?", "say it like: how far is sofa from wall A?");
+        other = one;
+        one = pieceTarget(a.selected);
+    } else if (next(other) && one) {
+        other = nearestWall(*one, *a.scene);
+    }
+    if (firstWall && other)
+        one = nearestWall(*other, *a.scene);
+    a.end();
+    if (!one || !other || *one == *other)
+        a.in.fail(at, std::max<std::size_t>(a.in.at() - at, 1), "there is nothing between those",
+                  "say it like: how far is sofa from wall A?");
+    Answer out;
+    if (auto hung = onOneWall(a, *one, *other)) {
+        out = std::move(*hung);
+    } else {
+        const auto first = inPlan(*one, *a.scene);
+        const auto second = inPlan(*other, *a.scene);
+        if (!first || !second)
+            a.in.fail(at, std::max<std::size_t>(a.in.at() - at, 1),
+                      "there is no distance between those",
+                      "name pieces, walls, or what is in them");
+        const Gap gap = gapBetween(*first, *second);
+        const auto name = [&](const Target& t) { return words(t, a.wording()); };
+        if (gap.depth > Length::millimetres(0.5)) {
+            out.words = worded("{} and {} overlap by {}", name(*one), name(*other),
+                               writeGap(gap.depth, a.job.notation));
+        } else {
+            const auto figure = writeGap(gap.apart, a.job.notation);
+            out.words = worded("{}: from {} to {}, between their nearest edges", figure, name(*one),
+                               name(*other));
+            out.marks.push_back({theFloor(), gap.onFirst, gap.onSecond, figure});
+        }
+        if (const auto ruled = ruledWords(a, *one, *other); !ruled.empty())
+            out.words += ". " + ruled;
+    }
+    for (const Target& t : {*one, *other})
+        if (t.is == Is::piece)
+            out.about.push_back(t.piece);
+    return out;
+}
+
+/// "how wide is the sofa", "how long is wall A", "how big is the room"
+std::optional<Answer> howBig(Asking& a) {
+    a.in.goTo(0);
+    a.in.take({"and", "so"});
+    const bool plain = a.in.take({"how big", "how large", "what size", "what are the sizes of",
+                                  "what is the size of", "what's the size of"});
+    std::string_view which;
+    if (!plain) {
+        a.in.take({"how"});
+        for (const std::string_view w : {"wide", "long", "deep", "tall", "high"})
+            if (a.in.take({w}))
+                which = w;
+    }
+    const std::size_t after = a.in.at();
+    if (!a.in.take({"is", "are", "does"}) && !plain)
+        return {};
+    if (plain && a.in.at() == after && a.in.endOf("a") > 0)
+        return {}; // "how big a rug"
+    a.in.article();
+    const std::size_t at = a.in.at();
+    if (a.in.take({"ceiling"})) {
+        a.end();
+        return Answer{
+            worded("The ceiling is {} over the floor", write(a.job.room->ceiling, a.job.notation))};
+    }
+    Target t;
+    if (a.selected != 0 && a.in.take({"it", "this", "that"}))
+        t = pieceTarget(a.selected);
+    else
+        t = a.in.target();
+    a.in.take({"hang", "hung", "hanging"});
+    a.end();
+    const auto size = [&](Length l) { return writeGap(l, a.job.notation); };
+    const auto name = capital(words(t, a.wording()));
+    switch (t.is) {
+    case Is::piece: {
+        const Piece& p = *a.scene->pieceById(t.piece);
+        Answer out;
+        out.about = {p.id};
+        if (which == "high" && p.onWall()) {
+            const Vec2 at = a.scene->byId(p.id)->pose.at;
+            const double half = p.size.height.mm() / 2;
+            out.words =
+                worded("{} hangs with its centre at {}, its foot at {} and its top at {}", name,
+                       size(Length::millimetres(at.y)), size(Length::millimetres(at.y - half)),
+                       size(Length::millimetres(at.y + half)));
+        } else if (plain) {
+            out.words = p.onWall()
+                            ? worded("{} is {} wide, {} high and {} deep", name, size(p.size.width),
+                                     size(p.size.height), size(p.size.depth))
+                            : worded("{} is {} wide, {} deep and {} high", name, size(p.size.width),
+                                     size(p.size.depth), size(p.size.height));
+        } else {
+            const bool deep = which == "deep";
+            const bool high = which == "high" || which == "tall";
+            out.words = worded("{} is {} {}", name,
+                               size(deep   ? p.size.depth
+                                    : high ? p.size.height
+                                           : p.size.width),
+                               which);
+        }
+        return out;
+    }
+    case Is::wall: {
+        const Wall& w = a.job.room->walls[static_cast<std::size_t>(t.index)];
+        return Answer{worded("{} is {} long", name, write(w.length(), a.job.notation))};
+    }
+    case Is::window:
+    case Is::door:
+    case Is::opening:
+        for (const Opening& o : a.job.room->openings)
+            if (t == targetOf(o))
+                return Answer{
+                    o.kind == OpeningKind::window
+                        ? worded("{} is {} wide and {} high, its sill at {}", name, size(o.width),
+                                 size(o.height), size(o.sill))
+                        : worded("{} is {} wide and {} high", name, size(o.width), size(o.height))};
+        return {};
+    case Is::chimney:
+    case Is::fixture:
+        if (const Fixture* f = fixtureOf(*a.job.room, t))
+            return Answer{
+                worded("{} is {} wide and {} deep", name, size(f->width), size(f->depth))};
+        return {};
+    case Is::room: {
+        const Vec2 s = a.job.room->bounds().size();
+        return Answer{worded("The room is {} by {}, and {} high",
+                             write(Length::millimetres(s.x), a.job.notation),
+                             write(Length::millimetres(s.y), a.job.notation),
+                             write(a.job.room->ceiling, a.job.notation))};
+    }
+    default:
+        a.in.fail(at, std::max<std::size_t>(a.in.at() - at, 1), "that has no size",
+                  "name a piece, a wall or an opening");
+    }
+}
+
+/// "where is the armchair": from its two nearest walls, and what it is tied to.
+std::optional<Answer> where(Asking& a) {
+    a.in.take({"is", "are", "does", "do"});
+    const int id = a.piece();
+    a.in.take({"stand", "hang", "go", "sit"});
+    a.end();
+    const Piece& p = *a.scene->pieceById(id);
+    Answer out;
+    out.about = {id};
+    if (p.onWall()) {
+        const Vec2 at = a.scene->byId(id)->pose.at;
+        out.words =
+            worded("{} hangs {}, its centre {} from the left corner and {} up", p.name,
+                   words(p.on, a.wording()), write(Length::millimetres(at.x), a.job.notation),
+                   write(Length::millimetres(at.y), a.job.notation));
+        return out;
+    }
+    if (p.on.isCarried()) {
+        out.words = worded("{} stands {}", p.name, words(p.on, a.wording()));
+        return out;
+    }
+    const auto shape = inPlan(pieceTarget(id), *a.scene);
+    std::vector<std::pair<double, int>> walls;
+    for (std::size_t i = 0; shape && i < a.job.room->walls.size(); ++i)
+        walls.emplace_back(
+            gapBetween(*shape, *inPlan(wallTarget(static_cast<int>(i)), *a.scene)).apart.mm(),
+            static_cast<int>(i));
+    std::sort(walls.begin(), walls.end());
+    std::vector<std::string> parts;
+    for (std::size_t i = 0; i < std::min<std::size_t>(2, walls.size()); ++i)
+        parts.push_back(worded("{} from {}",
+                               writeGap(Length::millimetres(walls[i].first), a.job.notation),
+                               words(wallTarget(walls[i].second), a.wording())));
+    out.words = worded("{} stands {}", p.name, listed(parts));
+    std::vector<std::string> ties;
+    for (const Tie& t : p.ties)
+        ties.push_back(words(t, a.wording()));
+    if (!ties.empty())
+        out.words += worded("; it is tied {}", listed(ties));
+    return out;
+}
+
+} // namespace
+
+const std::vector<Question>& measuredQuestions() {
+    static const std::vector<Question> all{
+        {{"how far apart are",
+          "how far apart",
+          "how far away is",
+          "how far",
+          "how close",
+          "how near",
+          "what is the distance",
+          "what's the distance",
+          "what is the gap",
+          "what's the gap",
+          "distance",
+          "how much room is there between",
+          "how much room between",
+          "how much space is there between",
+          "how much space between",
+          "how much is between",
+          "what is between",
+          "what's between",
+          "how much room",
+          "how much space",
+          "gap between"},
+         &howFar,
+         "the clear distance between two things, at their nearest",
+         "how far is sofa from bookcase?; how far is sofa from the wall?"},
+        {{"how wide", "how long", "how deep", "how tall", "how high", "how big", "how large",
+          "what size", "what are the sizes of", "what is the size of", "what's the size of"},
+         &howBig,
+         "the size of a piece, a wall, an opening or the room; how high a thing hangs",
+         "how wide is sofa?; how long is wall A?; how big is the room?"},
+        {{"where", "where's"}, &where, "where a piece stands or hangs", "where is sofa?"},
+    };
+    return all;
+}
+
+} // namespace mezzet

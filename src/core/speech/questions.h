@@ -1,0 +1,38 @@
+#pragma once
+
+#include "edit/words_reader.h"
+#include "speech/speech.h"
+
+#include <optional>
+
+namespace mezzet {
+
+/// What a question is read with.
+struct Asking {
+    WordsReader& in;
+    const Project& job;
+    ScenePtr scene;
+    int selected = 0;
+    const GoesOn& goesOn;
+
+    [[nodiscard]] Wording wording() const { return job.wording(); }
+    /// "Sofa": a piece that must be there, or what is selected.
+    [[nodiscard]] int piece() const;
+    /// Faults where something is left that is no politeness.
+    void end() const;
+};
+
+/// One kind of question: what it begins with, and what answers it. Empty when it is another after
+/// all; throws LineFault.
+struct Question {
+    std::vector<std::string_view> begins;
+    std::optional<Answer> (*answer)(Asking&);
+    const char* says;
+    const char* example;
+};
+
+[[nodiscard]] const std::vector<Question>& measuredQuestions(); ///< how far, how big, where
+[[nodiscard]] const std::vector<Question>&
+adviceQuestions(); ///< how high, what fits, what is wrong
+
+} // namespace mezzet

@@ -1,0 +1,167 @@
+#include "speech/speech.h"
+
+#include "judge/say.h"
+#include "measure/text.h"
+#include "measure/texts.h"
+#include "speech/questions.h"
+
+#include <algorithm>
+
+namespace mezzet {
+
+int Asking::piece() const {
+    in.article();
+    if (const std::size_t at = in.at(); in.take({"it", "this", "that"})) {
+        if (selected == 0)
+            in.fail(at, in.at() - at, "nothing is selected", "select what is meant, or name it");
+        return selected;
+    }
+    const int id = in.piece();
+    if (id == 0)
+        in.failAhead(in.done() ? std::string("which piece?")
+                               : worded("there is no piece called “{}”", in.rest()),
+                     in.scheme().pieces.empty()
+                         ? "there are no pieces yet"
+                         : worded("name one, like {}", in.scheme().pieces.front().name));
+    return id;
+}
+
+void Asking::end() const {
+    in.take({"right now", "now", "here", "please"});
+    in.take({"?"});
+    if (!in.done())
+        in.failAhead(worded("“{}” is left over", in.rest()), "take it out");
+}
+
+namespace {
+
+/// Questions by the most particular beginning first.
+struct Begun {
+    std::size_t end = 0;
+    const Question* question = nullptr;
+};
+
+std::vector<Begun> begunHere(WordsReader& in) {
+    std::vector<Begun> out;
+    for (const auto* table : {&measuredQuestions(), &adviceQuestions()})
+        for (const Question& q : *table) {
+            std::size_t best = 0;
+            for (const std::string_view b : q.begins)
+                best = std::max(best, in.endOf(b));
+            if (best > 0)
+                out.push_back({best, &q});
+        }
+    std::stable_sort(out.begin(), out.end(),
+                     [](const Begun& a, const Begun& b) { return a.end > b.end; });
+    return out;
+}
+
+/// The text with its question mark set off, so that a word before it ends.
+std::string asked(std::string_view text) {
+    std::string out(trimmed(text));
+    while (!out.empty() && (out.back() == '?' || out.back() == ' ' || out.back() == '.'))
+        out.pop_back();
+    return out;
+}
+
+/// The answer, or none where it is no question after all. Throws LineFault.
+std::optional<Answer> answerTo(std::string_view text, const Project& job, const Listener& to,
+                               const Stopped& stopped) {
+    auto scene = sceneOf(job);
+    if (!scene)
+        throw LineFault{scene.problem()};
+    const std::string question = asked(text);
+    const GoesOn goesOn = [&stopped] { return !stopped || !stopped(); };
+    std::optional<LineFault> fault;
+    WordsReader probe(question, job, to.them);
+    for (const Begun& b : begunHere(probe)) {
+        WordsReader in(question, job, to.them);
+        in.goTo(b.end);
+        Asking a{in, job, *scene, to.them.size() == 1 ? to.them.front() : 0, goesOn};
+        try {
+            if (auto out = b.question->answer(a))
+                return out;
+        } catch (const LineFault& f) {
+            if (!fault)
+                fault = f;
+        }
+    }
+    if (fault)
+        throw *fault;
+    return {};
+}
+
+} // namespace
+
+bool isQuestion(std::string_view text) {
+    const auto t = foldCase(trimmed(text));
+    if (t.ends_with("?"))
+        return true;
+    for (const std::string_view w :
+         {"how ", "why ", "where ", "where's ", "what ", "what's ", "whats ", "which ", "is ",
+          "are ", "does ", "will ", "would ", "can ", "could ", "distance ", "gap between "})
+        if (t.starts_with(w))
+            return !t.starts_with("how about ") && !t.starts_with("what about ");
+    return false;
+}
+
+Result<Spoken> readSpoken(std::string_view text, const Project& job, const Listener& to,
+                          const Stopped& stopped) {
+    Spoken out;
+    const auto word = foldCase(trimmed(text));
+    if (word == "undo" || word == "redo") {
+        out.is = word == "undo" ? Spoken::Is::undo : Spoken::Is::redo;
+        return out;
+    }
+    if (word == "again" || word == "once more" || word == "the same again" || word == "repeat") {
+        if (to.before.empty() || foldCase(trimmed(to.before)) == word) {
+            Problem p{"nothing was said yet that could be said again", "say what is to be done"};
+            p.column = 1;
+            p.width = static_cast<int>(characterCount(text));
+            return p;
+        }
+        return readSpoken(to.before, job, {to.them, to.surface, {}}, stopped);
+    }
+    std::optional<Problem> unanswered;
+    if (isQuestion(text) && isText(text) && text.size() <= 2000) {
+        try {
+            if (auto answer = answerTo(text, job, to, stopped)) {
+                out.is = Spoken::Is::answer;
+                out.said.them = answer->about;
+                out.said.preview = answer->words;
+                out.answer = std::move(*answer);
+                return out;
+            }
+        } catch (const LineFault& f) {
+            unanswered = f.problem;
+        }
+    }
+    // "can you put the sofa here?" asks for something to be done.
+    std::string_view line = trimmed(text);
+    while (line.ends_with("?") || line.ends_with(" "))
+        line.remove_suffix(1);
+    const bool polite = line.size() != trimmed(text).size();
+    auto said = readSaid(polite ? line : text, job, to, stopped);
+    if (!said && unanswered)
+        return *unanswered;
+    if (!said && isQuestion(text) && said.problem().what.starts_with("I don't know")) {
+        Problem p = said.problem();
+        p.what = worded("I can't answer that: {}", p.what);
+        p.remedy = "ask like: how far is sofa from wall A?";
+        return p;
+    }
+    if (!said)
+        return said.problem();
+    out.said = std::move(*said);
+    return out;
+}
+
+std::vector<QuestionHelp> questionHelp() {
+    std::vector<QuestionHelp> out;
+    for (const auto* table : {&measuredQuestions(), &adviceQuestions()})
+        for (const Question& q : *table)
+            out.push_back({q.says, q.example});
+    return out;
+}
+
+} // namespace mezzet

@@ -1,0 +1,236 @@
+// What could be said in place of a line that is refused.
+#include "edit/phrase.h"
+#include "edit/verb.h"
+#include "measure/text.h"
+#include "measure/texts.h"
+#include "speech/speech.h"
+
+#include <algorithm>
+#include <set>
+
+namespace mezzet {
+
+namespace {
+
+constexpr std::size_t most = 3;
+
+struct Word {
+    std::size_t at = 0;
+    std::size_t size = 0;
+};
+
+std::vector<Word> wordsOf(std::string_view text) {
+    std::vector<Word> out;
+    for (std::size_t i = 0; i < text.size();) {
+        const auto stop = [&](char c) { return c == ' ' || c == ',' || c == ';' || c == '\t'; };
+        while (i < text.size() && stop(text[i]))
+            ++i;
+        const std::size_t from = i;
+        while (i < text.size() && !stop(text[i]))
+            ++i;
+        if (i > from)
+            out.push_back({from, i - from});
+    }
+    return out;
+}
+
+/// Every word a line may be made of.
+std::set<std::string> vocabulary(const Project& job) {
+    std::set<std::string> out;
+    const auto take = [&](std::string_view phrase) {
+        const auto folded = foldCase(phrase);
+        for (const Word& w : wordsOf(folded))
+            out.insert(folded.substr(w.at, w.size));
+        out.insert(folded);
+    };
+    for (const auto& verbs : {pieceVerbs(), arrangingVerbs(), groupVerbs(), jobVerbs()})
+        for (const VerbHelp& v : verbs)
+            for (const auto b : v.begins)
+                take(b);
+    for (const PhraseGroup& g : phraseGroups())
+        for (const Phrase& p : g.phrases)
+            for (const auto b : p.begins)
+                take(b);
+    for (const auto& k : job.library.kit->kinds()) {
+        take(k->name);
+        for (const auto& also : k->also)
+            take(also);
+    }
+    for (const Piece& p : job.scheme().pieces)
+        take(p.name);
+    for (const Opening& o : job.room->openings)
+        take(o.name());
+    for (const std::string_view w : {"wall", "corner", "window", "door", "room", "ceiling", "floor",
+                                     "chimney", "fireplace", "middle", "the"})
+        take(w);
+    return out;
+}
+
+class Ways {
+public:
+    Ways(std::string_view text, const Project& job, const Listener& to)
+        : text_(text), job_(job), to_(to) {}
+
+    std::vector<std::string> find(const Problem& fault) {
+        theWordMended();
+        theOneMeant(fault);
+        thePlaceOnly(fault);
+        aPlaceForIt();
+        return std::move(out_);
+    }
+
+private:
+    [[nodiscard]] bool enough() const { return out_.size() >= most; }
+
+    void offer(const std::string& line) {
+        if (enough() || line == text_ || std::find(out_.begin(), out_.end(), line) != out_.end())
+            return;
+        if (++tried_ > mostTried)
+            return;
+        const auto spoken = readLine(line, job_, to_);
+        if (!spoken || spoken->preview.find("changes nothing") != std::string::npos ||
+            spoken->preview.find("through wall") != std::string::npos ||
+            spoken->preview.find("beyond wall") != std::string::npos)
+            return;
+        out_.push_back(line);
+    }
+
+    [[nodiscard]] std::string with(const Word& w, std::string_view instead) const {
+        return std::string(text_.substr(0, w.at)) + std::string(instead) +
+               std::string(text_.substr(w.at + w.size));
+    }
+
+    /// Each word that is none, as the nearest that is one; two of them at most.
+    void theWordMended() {
+        const auto known = vocabulary(job_);
+        const auto figures = [](std::string_view w) {
+            return w.find_first_of("0123456789'\"") != std::string_view::npos;
+        };
+        for (const Word& w : wordsOf(text_)) {
+            const auto said = foldCase(text_.substr(w.at, w.size));
+            if (said.size() < 3 || figures(said) || known.count(said) > 0 ||
+                (said.ends_with("s") && known.count(said.substr(0, said.size() - 1)) > 0))
+                continue;
+            std::vector<std::pair<int, std::string>> near;
+            for (const auto& k : known) {
+                const int allowed = said.size() >= 5 || k.size() >= 5 ? 2
+                                    : said.size() >= 4                ? 2
+                                                                      : 1;
+                if (const int d = editDistance(said, k); d <= allowed && k.front() != ' ')
+                    near.emplace_back(d * 4 + (k.front() == said.front() ? 0 : 1), k);
+            }
+            std::sort(near.begin(), near.end());
+            for (std::size_t i = 0; i < std::min<std::size_t>(6, near.size()); ++i)
+                offer(with(w, near[i].second));
+        }
+    }
+
+    /// "chair" where several are meant: each by its name.
+    void theOneMeant(const Problem& fault) {
+        if (fault.column <= 0 || fault.width <= 0)
+            return;
+        const Word w = bytesOf(fault);
+        const auto said = plainWord(text_.substr(w.at, w.size));
+        if (said.empty())
+            return;
+        for (const Piece& p : job_.scheme().pieces) {
+            const auto name = plainWord(p.name);
+            if (name != said && (name.starts_with(said) || name.ends_with(said) ||
+                                 plainWord(p.kind->name).ends_with(said)))
+                offer(with(w, p.name));
+        }
+        for (const Opening& o : job_.room->openings)
+            if (o.name().starts_with(said))
+                offer(with(w, o.name()));
+        for (const auto& k : job_.library.kit->kinds()) {
+            const auto name = plainWord(k->name);
+            if (name != said && name.ends_with(" " + said))
+                offer(with(w, foldCase(k->name)));
+        }
+        if (said == "wall" || said.starts_with("wall "))
+            for (const Wall& wall : job_.room->walls)
+                offer(with(w, "wall " + wall.name));
+    }
+
+    /// What stands before the word that can't be taken.
+    void thePlaceOnly(const Problem& fault) {
+        if (fault.column <= 1)
+            return;
+        const Word w = bytesOf(fault);
+        std::string_view before = trimmed(text_.substr(0, w.at));
+        while (before.ends_with(","))
+            before = trimmed(before.substr(0, before.size() - 1));
+        offer(std::string(before));
+        // Without the word alone.
+        offer(std::string(before) + " " + std::string(trimmed(text_.substr(w.at + w.size))));
+    }
+
+    /// A place for what is spoken of: the first piece or kind that is named.
+    void aPlaceForIt() {
+        std::string subject;
+        bool hangs = false;
+        for (const Word& w : wordsOf(text_)) {
+            try {
+                WordsReader in(text_, job_, to_.them);
+                in.goTo(w.at);
+                if (const int id = in.nameAhead() ? in.piece() : 0; id != 0) {
+                    const Piece& p = *job_.scheme().byId(id);
+                    subject = p.name;
+                    hangs = p.kind->hangs();
+                } else if (const auto k = in.kind()) {
+                    subject = foldCase(k->name);
+                    hangs = k->hangs();
+                }
+            } catch (const LineFault&) {
+                continue;
+            }
+            if (!subject.empty())
+                break;
+        }
+        if (subject.empty() && to_.them.size() == 1)
+            if (const Piece* p = job_.scheme().byId(to_.them.front())) {
+                subject = p->name;
+                hangs = p->kind->hangs();
+            }
+        if (subject.empty())
+            subject = job_.scheme().pieces.empty() ? "sofa" : job_.scheme().pieces.front().name;
+        for (const Wall& w : job_.room->walls)
+            if (out_.size() + 1 < most)
+                offer(subject + (hangs ? " on wall " : " against wall ") + w.name);
+        offer(hangs ? subject + " at eye level" : subject + " in the corner");
+        offer(subject + " in the middle of the room");
+    }
+
+    [[nodiscard]] Word bytesOf(const Problem& p) const {
+        // Columns count characters.
+        const auto byteAt = [&](int column) {
+            std::size_t at = 0;
+            for (int n = 1; n < column && at < text_.size(); ++n) {
+                ++at;
+                while (at < text_.size() && (static_cast<unsigned char>(text_[at]) & 0xC0U) == 0x80)
+                    ++at;
+            }
+            return at;
+        };
+        const std::size_t from = byteAt(p.column);
+        return {from, byteAt(p.column + p.width) - from};
+    }
+
+    static constexpr int mostTried = 60; ///< lines that are tried in all
+    std::string_view text_;
+    const Project& job_;
+    const Listener& to_;
+    std::vector<std::string> out_;
+    int tried_ = 0;
+};
+
+} // namespace
+
+std::vector<std::string> waysOn(std::string_view text, const Project& job, const Listener& to) {
+    const auto said = readLine(text, job, to);
+    if (said || text.size() > 300 || !isText(text))
+        return {};
+    return Ways(trimmed(text), job, to).find(said.problem());
+}
+
+} // namespace mezzet
