@@ -1,5 +1,6 @@
 #include "said_cases.h"
 
+#include "edit/words_reader.h"
 #include "geometry/gap.h"
 #include "geometry/polygon.h"
 #include "jobs.h"
