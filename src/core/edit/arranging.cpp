@@ -83,8 +83,20 @@ public:
         // A" hangs one; "mirror chairs left to right" turns them about.
         const std::size_t at = in.at();
         if (in.take({"seat"}) && in.lengthAhead()) {
-            in.goTo(at);
-            return {};
+            // "seat 6 at the supper table" is how many.
+            const std::size_t number = in.at();
+            in.word();
+            in.take({"people", "chairs", "guests"});
+            if (!in.take({"at", "around", "round"})) {
+                in.goTo(at);
+                return {};
+            }
+            const int table = subject();
+            const std::size_t end = in.at();
+            in.goTo(number);
+            const double n = in.number("the chairs");
+            in.goTo(end);
+            return seatsAt(table, n, number);
         }
         in.goTo(at);
         if (in.take({"mirror"}) && !in.done() &&
@@ -130,7 +142,6 @@ private:
 
     /// "supper table with 6 dining armchairs"
     Edit seatAt() {
-        const std::size_t at = in.at();
         const int table = subject();
         in.take({"with", "for"});
         // Without a number, as many as its edge gives elbow room to.
@@ -141,6 +152,11 @@ private:
         } else {
             n = in.number("the chairs");
         }
+        return seatsAt(table, n, number);
+    }
+
+    Edit seatsAt(int table, double n, std::size_t number) {
+        const std::size_t at = number;
         if (n != std::floor(n))
             in.fail(number, in.at() - number, "chairs come whole", "say it like: with 6");
         KindPtr kind = in.kind();

@@ -1,5 +1,6 @@
 #include "edit/beside_wall.h"
 
+#include "edit/landing.h"
 #include "scheme/on_wall.h"
 #include "scheme/resolve.h"
 
@@ -66,6 +67,30 @@ std::vector<Tie> besideInWall(const Target& t, int wall, Side side, Length gap, 
     corner.of.alongNext = left;
     corner.distance = Length::millimetres(off);
     return {against, corner};
+}
+
+std::vector<Tie> besideFreely(const Target& t, int wall, Length gap, const Piece& p,
+                              const Scene& scene) {
+    const Side first = freerSide(t, wall, scene);
+    const Side other = first == Side::left ? Side::right : Side::left;
+    const auto box = boxOn(t, wall, scene);
+    const Wall& w = scene.room->walls[static_cast<std::size_t>(wall)];
+    const Length step = Length::centimetres(5);
+    const Length far = Length::metres(1.2); // beyond that it is not beside it any more
+    for (Length off = gap; box && off <= gap + far; off = off + step)
+        for (const Side side : {first, other}) {
+            const auto ties = besideInWall(t, wall, side, off, p, scene);
+            if (ties.empty())
+                continue;
+            const double half = p.size.width.mm() / 2;
+            const double x =
+                side == Side::left ? box->low.x - off.mm() - half : box->high.x + off.mm() + half;
+            const Pose pose{w.start + w.along() * x + w.inward() * (p.size.depth.mm() / 2),
+                            directionOf(w.along())};
+            if (clearOf(scene, p, pose))
+                return ties;
+        }
+    return besideInWall(t, wall, first, gap, p, scene);
 }
 
 } // namespace mezzet

@@ -21,4 +21,9 @@ struct Scene;
 [[nodiscard]] std::vector<Tie> besideInWall(const Target&, int wall, Side, Length gap, const Piece&,
                                             const Scene&);
 
+/// The same on whichever side is free, farther off where what stands there leaves no room; the side
+/// with more wall where neither is.
+[[nodiscard]] std::vector<Tie> besideFreely(const Target&, int wall, Length gap, const Piece&,
+                                            const Scene&);
+
 } // namespace mezzet

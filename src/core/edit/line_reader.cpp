@@ -1,6 +1,8 @@
 // A piece and where it goes, said without a verb or with one that only puts it there.
 #include "edit/line_reader.h"
 
+#include "edit/drag.h"
+#include "edit/landing.h"
 #include "edit/language.h"
 #include "edit/new_piece.h"
 #include "edit/phrase.h"
@@ -9,6 +11,8 @@
 #include "edit/sizes_said.h"
 #include "measure/text.h"
 #include "measure/texts.h"
+
+#include <algorithm>
 
 namespace mezzet {
 
@@ -62,7 +66,12 @@ Edit LineReader::read() {
 Edit LineReader::put(bool fresh) {
     if (auto many = readSeveral(in, *scene_, surface_))
         return *many;
-    in.take({"one"});
+    // "an armchair" is a new one, "the armchair" the one that is there.
+    bool known = false;
+    if (!in.nameAhead()) {
+        fresh = fresh || oneOf();
+        known = !fresh && in.endOf("the") > 0;
+    }
     in.article();
     const std::size_t start = in.at();
     if (in.done())
@@ -75,8 +84,15 @@ Edit LineReader::put(bool fresh) {
     Piece p;
     const bool sizeFirst = sizesBeforeKind(in);
     int there = fresh || sizeFirst ? 0 : spokenOf(start);
+    if (there == 0 && known && !sizeFirst) {
+        try {
+            there = in.piece();
+        } catch (const LineFault&) {
+            in.goTo(start);
+        }
+    }
     if (there == 0) {
-        if (auto kind = in.kind()) {
+        if (auto kind = kindFor()) {
             if (kind->role == Role::group)
                 in.fail(start, in.at() - start, "a group is made of pieces that hang",
                         "say it like: group harbour, mill and barn as a row");
@@ -107,6 +123,47 @@ Edit LineReader::put(bool fresh) {
     if (isNew && !called)
         p.name = in.scheme().freeName(p.kind->name);
     return place(std::move(p), start);
+}
+
+/// "an armchair", "one armchair", "1 armchair": takes the word. True for one that is new.
+bool LineReader::oneOf() {
+    const std::size_t at = in.at();
+    if (in.take({"a", "an", "one", "1", "some"})) {
+        const std::size_t after = in.at();
+        in.article();
+        const bool kind = in.kind() != nullptr;
+        in.goTo(after);
+        if (kind)
+            return true;
+        // "a 90 inch sofa"
+        const bool sized = sizesBeforeKind(in);
+        in.goTo(sized ? after : at);
+        return sized;
+    }
+    return false;
+}
+
+/// The kind that stands ahead. "lamp on the sideboard" is one that can stand there.
+KindPtr LineReader::kindFor() {
+    const std::size_t at = in.at();
+    const KindPtr kind = in.kind();
+    if (!kind || kind->standsOn() || kind->hangs() || kind->underCeiling())
+        return kind;
+    const std::size_t end = in.at();
+    const auto word = in.since(at);
+    bool onTop = false;
+    if (in.take({"on top of", "on"})) {
+        in.article();
+        try {
+            const int id = in.nameAhead() || in.ahead() != "wall" ? in.piece() : 0;
+            onTop = id != 0 && pieceOf(id).kind->heights.top.has_value();
+        } catch (const LineFault&) {
+            onTop = false;
+        }
+    }
+    in.goTo(end);
+    const auto small = onTop ? job_.library.kit->byWord("table " + std::string(word)) : nullptr;
+    return small && small->standsOn() ? small : kind;
 }
 
 /// "it", or a piece by its name; 0 when the line begins otherwise.
@@ -196,10 +253,22 @@ Edit LineReader::place(Piece p, std::size_t start) {
                 "say it like: two armchairs, 24 apart");
     if (!said.name.empty())
         checkName(said.name, p.id, said.nameAt);
-    return done(placePiece(job_, *scene_, std::move(p), std::move(said)), start);
+    const bool isNew = p.id == 0;
+    auto e = done(placePiece(job_, *scene_, std::move(p), std::move(said)), start);
+    return isNew ? landed(job_, std::move(e)) : e;
 }
 
 Edit LineReader::placeEach(const std::vector<int>& ids, std::size_t at, std::string words) {
+    // A step takes them all along; what is tied among them goes with them once.
+    in.goTo(at);
+    const Piece first = placedPiece(ids.front());
+    if (const auto said = readPlacement(in, first, *scene_, surface_); said.step) {
+        auto moved = drag(job_, *scene_, ids, *said.step, DragTies::revalue).edit;
+        if (moved.acts.empty())
+            in.refuse(locked(first), at);
+        moved.words = std::move(words);
+        return moved;
+    }
     return each(
         ids,
         [at](LineReader& r, int id) {
@@ -223,6 +292,7 @@ Edit LineReader::each(const std::vector<int>& ids, const std::function<Edit(Line
     all.words = std::move(words);
     for (const int id : ids) {
         LineReader r(in.text(), now, scene, in.them(), surface_);
+        r.in.goTo(in.at());
         Edit e = one(r, id);
         in.goTo(r.in.at());
         auto after = apply(now, e);

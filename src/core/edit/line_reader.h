@@ -50,7 +50,7 @@ private:
     bool biggerOrSmaller(Piece&);
     bool asRound(Piece&);
     std::optional<int> otherKindAhead(int id);
-    bool steppedHung(const Piece&, Edit&);
+    Edit levelOf();
 
     // ---- a piece and where it goes (line_reader.cpp) ----
     /// "sofa 84 x 36 x 34 against wall C": a new piece, or one that is there.
@@ -64,6 +64,8 @@ private:
     Edit each(const std::vector<int>& ids, const std::function<Edit(LineReader&, int)>&,
               std::string words);
     bool opening();
+    bool oneOf();
+    KindPtr kindFor();
     int spokenOf(std::size_t start);
     bool startsPiece(std::size_t start);
     bool callIt(Piece&, bool isNew);

@@ -253,6 +253,16 @@ void beginAt(Piece& p, const std::vector<Tie>& ties, const Scene& scene) {
 
 void implyTies(Piece& p, std::vector<Tie>& ties, const Scene& scene) {
     const Tie* by = nullptr;
+    // Centred on a wall, what has a back stands at it.
+    const Role role = p.kind->role;
+    if (ties.size() == 1 && ties.front().kind == Tie::Kind::centredOn &&
+        ties.front().of.is == Target::Is::wall && role != Role::lowTable &&
+        role != Role::diningTable && !p.kind->flat() && !p.kind->underCeiling()) {
+        Tie against;
+        against.kind = Tie::Kind::against;
+        against.of = ties.front().of;
+        ties.push_back(against);
+    }
     if (std::any_of(ties.begin(), ties.end(), [](const Tie& t) { return t.fixesTurn(); }))
         return beginAt(p, ties, scene);
     for (const auto& t : ties) {

@@ -48,6 +48,10 @@ public:
     void centred();
     /// True when it is said, or tied, to look at something.
     [[nodiscard]] bool facesSomething() const;
+    /// It is beside a piece, and in line with that along its depth unless something else is said.
+    void wantsAlongside(const Target& t) { alongside_ = t; }
+    /// A height that is only usual, and gives way to one that is said.
+    void usualHeight() { usualHeight_ = out.ties.size() - 1; }
     /// "a little", after a step.
     void aLittle();
     /// Where what was named last begins.
@@ -71,6 +75,8 @@ private:
     SurfaceId lookedAt_;
     Target last_;
     std::size_t lastAt_ = 0;
+    std::optional<Target> alongside_;
+    std::optional<std::size_t> usualHeight_;
 };
 
 /// What must come after a phrase's words before a name ends there.
@@ -80,6 +86,7 @@ enum class Follows {
     number,
     place,    ///< any word
     measure,  ///< a length, “with” or “on”
+    wall,     ///< a wall's letter
     material, ///< what a shelf can be made of
     pause     ///< a comma, the end, a length or another phrase
 };

@@ -71,6 +71,10 @@ bool followed(WordsReader& in, Follows how) {
     case Follows::measure:
         return in.lengthAhead() || in.ahead() == "with" || in.ahead() == "on" ||
                in.ahead() == "level";
+    case Follows::wall: {
+        const auto i = wallIndex(in.ahead());
+        return i && in.ahead().size() == 1 && *i < static_cast<int>(in.job().room->walls.size());
+    }
     case Follows::material:
         return std::any_of(in.job().library.book->shelving.begin(),
                            in.job().library.book->shelving.end(),
@@ -179,7 +183,11 @@ bool Placing::clause(const std::vector<const Phrase*>& all) {
         return true;
     if (!in.lengthAhead())
         return false;
+    const std::size_t figure = in.at();
     measured = in.length("the distance");
+    if (measured < Length{})
+        in.fail(figure, in.at() - figure, "a distance is never less than nothing",
+                "say it the other way");
     if (attempt(true))
         return true;
     unknown(true);
@@ -252,6 +260,9 @@ Tie& Placing::add(Tie::Kind kind) {
 
 Target Placing::target(bool pieces) {
     lastAt_ = in.at();
+    // "right of the bed, 5 from it"
+    if (last_.is != Target::Is::none && in.take({"it", "that"}))
+        return last_;
     const Target t = in.target(pieces);
     if (t.is == Target::Is::piece && t.piece == subject.id && subject.id != 0)
         fault(worded("{} can't be placed by itself", subject.name), "name another piece");
@@ -339,7 +350,7 @@ void Placing::centred() {
         fault("a corner has no middle",
               subject.kind->hangs() ? "say “20 from left corner”" : "say “in corner AB”");
     add(Tie::Kind::centredOn).of = of;
-    shift(out.ties.size() - 1, {"left"}, {"right"});
+    shift(out.ties.size() - 1, {"left", "back"}, {"right", "forward"});
 }
 
 Length Placing::standing(Length usual) const {

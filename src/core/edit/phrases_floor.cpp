@@ -1,5 +1,6 @@
 // Where a piece stands on the floor, or hangs over it: clauses that tie it across a plan.
 #include "edit/beside_wall.h"
+#include "edit/landing.h"
 #include "edit/new_piece.h"
 #include "edit/phrase.h"
 #include "edit/place.h"
@@ -54,7 +55,8 @@ bool gap(Placing& p) {
 }
 
 /// "the left corner", "the right end of wall A": a corner of the wall it stands against.
-std::optional<Target> cornerBySide(Placing& p) {
+/// `stands`: the wall it is said of is the one it stands against.
+std::optional<Target> cornerBySide(Placing& p, bool stands) {
     const std::size_t here = p.in.at();
     p.in.article();
     const bool left = p.in.take({"left corner", "left hand corner", "left end", "left"});
@@ -68,8 +70,8 @@ std::optional<Target> cornerBySide(Placing& p) {
         if (t.is != Is::wall)
             p.fault("only a wall has a left and a right corner", "say it like: corner AB");
         wall = t.index;
-        if (std::none_of(p.out.ties.begin(), p.out.ties.end(),
-                         [](const Tie& o) { return o.kind == K::against; }))
+        if (stands && std::none_of(p.out.ties.begin(), p.out.ties.end(),
+                                   [](const Tie& o) { return o.kind == K::against; }))
             p.add(K::against).of = t;
     }
     for (const std::vector<Tie>* list : {&std::as_const(p.out.ties), &p.subject.ties})
@@ -88,9 +90,11 @@ std::optional<Target> cornerBySide(Placing& p) {
 
 /// "in the corner": one that is free, the nearest to where it is; "in the left corner of wall A".
 std::optional<Target> cornerUnnamed(Placing& p) {
-    if (const auto side = cornerBySide(p))
+    if (const auto side = cornerBySide(p, false))
         return side;
-    if (!p.in.done() && !p.in.ahead().empty() && !phraseAhead(p.in, false) && !p.in.lengthAhead())
+    const bool between = p.in.endOf("between") > 0;
+    if (between ||
+        (!p.in.done() && !p.in.ahead().empty() && !phraseAhead(p.in, false) && !p.in.lengthAhead()))
         return {};
     const auto free = freeCorner(p.scene, p.subject);
     if (!free)
@@ -141,7 +145,7 @@ Side standingSide(const Placing& p, const Target& t) {
 }
 
 bool from(Placing& p, Length d, MeasuredTo to) {
-    const auto side = cornerBySide(p);
+    const auto side = cornerBySide(p, true);
     const Target t = side ? *side : p.target();
     if (t.is == Is::room)
         p.fault("a distance from the room has no direction", "measure from a wall");
@@ -167,22 +171,24 @@ bool fromCentre(Placing& p) {
 
 /// The side of a piece where this one fits, or is already.
 Side freerSide(const Placing& p, int id) {
+    // Where it is not beside it yet, a side that is free.
+    const bool near = [&] {
+        const Placed* own = p.scene.inPlan(p.subject.id);
+        const Placed* to = p.scene.inPlan(id);
+        return own != nullptr && to != nullptr &&
+               gapBetween(own->shape, to->shape).apart < Length::inches(12);
+    }();
     const Placed* other = p.scene.inPlan(id);
     const Piece* piece = p.scene.scheme->byId(id);
     if (other == nullptr)
         return Side::right;
-    if (const Placed* own = p.scene.inPlan(p.subject.id))
+    if (const Placed* own = p.scene.inPlan(p.subject.id); own != nullptr && near)
         return other->pose.toLocal(own->pose.at).x < 0 ? Side::left : Side::right;
     for (const Side s : {Side::right, Side::left}) {
         const double sign = s == Side::right ? 1 : -1;
-        const double x = sign * (piece->size.width + p.subject.size.width).mm() / 2;
-        const Shape there =
-            placed(p.subject.shape(), {other->pose.toRoom({x, 0}), other->pose.turn});
-        bool free = p.scene.room->holds(there.centre);
-        for (const auto& q : p.scene.floor.placed)
-            free = free && (q.id == id || p.scene.scheme->byId(q.id)->kind->flat() ||
-                            !contains(q.shape, there.centre));
-        if (free)
+        const double x = sign * ((piece->size.width + p.subject.size.width).mm() / 2 + 1);
+        const double y = alongside(*piece, p.subject).mm();
+        if (clearOf(p.scene, p.subject, {other->pose.toRoom({x, y}), other->pose.turn}))
             return s;
     }
     return Side::right;
@@ -227,8 +233,9 @@ bool byWall(Placing& p, const Target& t, Length d) {
         p.out.ties.back().of = t;
         return true;
     }
-    const Side side = left ? Side::left : right ? Side::right : freerSide(t, *wall, p.scene);
-    const auto ties = besideInWall(t, *wall, side, d, p.subject, p.scene);
+    const auto ties = left || right ? besideInWall(t, *wall, left ? Side::left : Side::right, d,
+                                                   p.subject, p.scene)
+                                    : besideFreely(t, *wall, d, p.subject, p.scene);
     if (ties.empty())
         p.fault(worded("there is no room for {} there", p.name()),
                 "make it smaller, or say another place");
@@ -261,6 +268,8 @@ bool beside(Placing& p, Length d) {
     tie.of = t;
     tie.distance = d;
     tie.side = side;
+    if (side == Side::left || side == Side::right)
+        p.wantsAlongside(t);
     return true;
 }
 
@@ -494,8 +503,22 @@ bool placeAtTable(Placing& p) {
 
 } // namespace
 
-/// What stands beside a piece is centred along that one's depth.
+/// What stands beside a piece is centred along that one's depth, or has its back in line with a
+/// bed's.
 void Placing::settleSides() {
+    if (alongside_) {
+        // A figure before it, or another tie, says where it is along.
+        const bool fixed = std::count_if(out.ties.begin(), out.ties.end(),
+                                         [](const Tie& t) { return t.fixesPlace(); }) > 1;
+        const Piece* other = scene.pieceById(alongside_->piece);
+        if (!fixed && other != nullptr && other->on.isFloor() && !subject.kind->flat()) {
+            Tie t;
+            t.kind = K::centredOn;
+            t.of = *alongside_;
+            t.distance = alongside(*other, subject);
+            out.ties.push_back(t);
+        }
+    }
     const auto beside = [&](const std::vector<Tie>& ties, const Target& of) -> const Tie* {
         const auto it = std::find_if(ties.begin(), ties.end(), [&](const Tie& t) {
             return t.kind == K::fromPiece && t.of == of;

@@ -111,6 +111,12 @@ bool atEnd(Placing& p) {
 
 std::span<const Phrase> plainPhrases() {
     static const std::vector<Phrase> all{
+        {.begins = {"wall"},
+         .of = SaidOf::floor,
+         .read = &alongWall,
+         .follows = Follows::wall,
+         .help = "",
+         .example = ""},
         {.begins = {"on wall", "on the wall", "on", "on the", "along wall", "along the wall",
                     "along", "up against"},
          .of = SaidOf::floor,

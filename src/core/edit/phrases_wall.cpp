@@ -1,5 +1,6 @@
 // Where a piece hangs on a wall.
 #include "edit/beside_wall.h"
+#include "edit/landing.h"
 #include "edit/phrase.h"
 #include "measure/text.h"
 #include "measure/texts.h"
@@ -168,13 +169,23 @@ bool levelOrMeasured(Placing& p) {
     return true;
 }
 
-/// The nearest the job's school hangs over furniture, in the middle of its band.
-Length usualAbove(const Project& job) {
+/// As the job's school hangs over furniture, in the middle of its band; under a low ceiling midway
+/// in what is free.
+Length usualAbove(const Placing& p, const Target& of) {
+    const Project& job = p.in.job();
     const Rule* r = job.library.book->byId("art-above");
     if (r == nullptr)
         return {};
     const Band b = job.judgement.bandOf(*r);
-    return Length::millimetres((b.low.value_or(0) + b.high.value_or(b.low.value_or(0))) / 2);
+    const auto usual =
+        Length::millimetres((b.low.value_or(0) + b.high.value_or(b.low.value_or(0))) / 2);
+    const auto wall = p.wall ? p.wall : wallOf(of, p.scene);
+    const auto box = wall ? boxOn(of, *wall, p.scene) : std::nullopt;
+    if (!box)
+        return usual;
+    const Length free =
+        job.room->ceiling - Length::millimetres(box->high.y) - p.subject.size.height;
+    return std::max(Length{}, std::min(usual, free / 2));
 }
 
 bool overOrUnder(Placing& p, std::optional<Length> d) {
@@ -182,11 +193,13 @@ bool overOrUnder(Placing& p, std::optional<Length> d) {
     const Target of = p.target();
     Tie& tie = p.add(over ? K::above : K::below);
     tie.of = of;
-    tie.distance = d.value_or(over ? usualAbove(p.in.job()) : Length{});
+    tie.distance = d.value_or(over ? usualAbove(p, of) : Length{});
     if (of.is == Is::fixture && of.built == FixtureKind::stairs) {
         tie.kind = K::height;
         tie.level = over ? Level::bottom : Level::top;
     }
+    if (!d)
+        p.usualHeight();
     return true;
 }
 
@@ -199,6 +212,26 @@ bool leaned(Placing& p) {
     return true;
 }
 
+/// The side of something on a wall where there is room for a new one.
+Side freeSideOnWall(const Placing& p, const Target& of, Length d) {
+    const auto wall = p.wall ? p.wall : wallOf(of, p.scene);
+    const auto b = wall ? boxOn(of, *wall, p.scene) : std::nullopt;
+    if (p.scene.byId(p.subject.id) != nullptr || !b)
+        return nearerSide(p, of);
+    Piece there = p.subject;
+    there.on = onWall(*wall);
+    for (const Side side : {Side::right, Side::left}) {
+        const double off = d.mm() + p.subject.size.width.mm() / 2;
+        const double x = side == Side::right ? b->high.x + off : b->low.x - off;
+        const double y = p.subject.kind->hangAt > Length{}
+                             ? p.subject.kind->hangAt.mm()
+                             : eyeLevel(*p.in.job().library.book, p.in.job().judgement).mm();
+        if (clearOnWall(p.scene, there, {x, y}))
+            return side;
+    }
+    return nearerSide(p, of);
+}
+
 bool beside(Placing& p, Length d) {
     const std::string_view words = p.said;
     const Target of = p.target();
@@ -208,12 +241,14 @@ bool beside(Placing& p, Length d) {
     const auto has = [&](std::string_view part) {
         return words.find(part) != std::string_view::npos;
     };
-    tie.side = has("left") ? Side::left : has("right") ? Side::right : nearerSide(p, of);
+    tie.side = has("left") ? Side::left : has("right") ? Side::right : freeSideOnWall(p, of, d);
     return true;
 }
 
 /// "at 6' 2", 4' 10"": along the wall and up; "at 58" is a height.
 bool place(Placing& p) {
+    if (!p.in.lengthAhead())
+        return false;
     const auto x = p.in.length("the place");
     if (p.in.take({"from"}))
         return from(p, x, MeasuredTo::centre);
@@ -302,6 +337,17 @@ bool showing(Placing& p) {
 
 /// The wall that is said; else the one it is on; else that of what it is tied to.
 void Placing::settleWall() {
+    // "over the fireplace, centre at 60": the height that is said holds, over it across.
+    if (usualHeight_)
+        for (std::size_t i = 0; i < out.ties.size(); ++i)
+            if (i != *usualHeight_ && out.ties[i].fixesHeight()) {
+                Tie& over = out.ties[*usualHeight_];
+                const Target of = over.of;
+                over = Tie{};
+                over.kind = K::centredOn;
+                over.of = of;
+                break;
+            }
     if (saidWall)
         wall = saidWall;
     for (const Tie& t : out.ties)
@@ -334,6 +380,12 @@ void Placing::settleWall() {
 
 std::span<const Phrase> wallPhrases() {
     static const std::vector<Phrase> all{
+        {.begins = {"wall"},
+         .of = hung,
+         .read = &whichWall,
+         .follows = Follows::wall,
+         .help = "",
+         .example = ""},
         {.begins = {"on wall", "on the wall", "against wall"},
          .of = hung,
          .read = &whichWall,

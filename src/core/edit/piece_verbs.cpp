@@ -58,6 +58,11 @@ const std::vector<Verb<LineReader>>& LineReader::verbs() {
         {{{"lower"}, "lower on its wall, or to a height", "lower mill 2"}, &LineReader::lower},
         {{{"centre", "center"}, "in line with the middle of something", "centre sofa on wall A"},
          &LineReader::centre},
+        {{{"bottom of", "foot of", "top of", "centre of", "center of", "the bottom of",
+           "the foot of", "the top of", "the centre of", "the center of"},
+          "how high it hangs",
+          "bottom of mill at 50"},
+         &LineReader::levelOf},
         {{{"leave"},
           "so much between two things: the second moves",
           "leave 18 between sofa and bookcase"},
@@ -249,12 +254,7 @@ bool LineReader::asRound(Piece& p) {
                                               "give its width and depth"});
     if (!round)
         in.fail(start, in.at() - start, round.problem().what, round.problem().remedy);
-    const Length across = std::min(p.size.width, p.size.depth);
     p = *round;
-    Size s = p.size;
-    s.width = across;
-    (p.kind->hangs() ? s.height : s.depth) = across;
-    giveSize(p, s);
     return true;
 }
 
@@ -375,6 +375,25 @@ Edit LineReader::up(double way) {
             return r.done(stepPiece(r.job_, *r.scene_, id, {0, way * by.mm()}), at);
         },
         worded("move {}", pieceOf(ids.front()).name));
+}
+
+/// "bottom of mill at 50"
+Edit LineReader::levelOf() {
+    const auto said = in.since(0);
+    Tie t;
+    t.kind = Tie::Kind::height;
+    t.level = said.find("top") != std::string_view::npos    ? Level::top
+              : said.find("cent") != std::string_view::npos ? Level::centre
+                                                            : Level::bottom;
+    const std::size_t at = in.at();
+    const int id = subject();
+    if (!pieceOf(id).onWall())
+        in.fail(at, in.at() - at, worded("{} does not hang on a wall", pieceOf(id).name),
+                "name something that does");
+    in.take({"is at", "at", "to", "goes at"});
+    t.distance = in.length("the height");
+    in.nothingMore();
+    return retie(pieceOf(id), t, at);
 }
 
 /// "centre sofa on wall A", "centre mill at 60"

@@ -104,7 +104,14 @@ Result<Edit> placePiece(const Project& job, const Scene& scene, Piece p, Placeme
     if (said.step) {
         if (!said.ties.empty())
             return Problem{"this says both where it goes and how far it moves", "say one of them"};
-        return stepPiece(job, scene, p.id, *said.step);
+        auto e = stepPiece(job, scene, p.id, *said.step);
+        if (e && norm(*said.step) > 1) {
+            const auto after = apply(job, *e);
+            if (after && norm(after->scene->byId(p.id)->pose.at - scene.byId(p.id)->pose.at) < 0.05)
+                return Problem{worded("{} can't go that way", p.name),
+                               "free it from what it is tied to, or say another way"};
+        }
+        return e;
     }
     const bool isNew = p.id == 0;
     if (!hangs)

@@ -2,6 +2,7 @@
 
 #include "edit/arrange.h"
 #include "edit/beside_wall.h"
+#include "edit/landing.h"
 #include "edit/new_piece.h"
 #include "edit/phrase.h"
 #include "edit/place.h"
@@ -10,6 +11,7 @@
 #include "measure/texts.h"
 #include "scheme/on_wall.h"
 
+#include <algorithm>
 #include <charconv>
 
 namespace mezzet {
@@ -130,8 +132,20 @@ private:
 
     Edit whole(std::size_t start) {
         const std::size_t at = in.at();
-        if (in.take({"around", "round", "about", "at"}))
-            return around(at);
+        const bool sides = takeSides();
+        in.goTo(at);
+        if (!sides && in.take({"around", "round", "about", "at"})) {
+            const std::size_t table = in.at();
+            if (!kind_ || kind_->isSeat()) {
+                const Target t = in.target();
+                const bool satAt =
+                    t.is == Target::Is::piece && job_.scheme().byId(t.piece)->kind->isSatInTo();
+                in.goTo(table);
+                if (satAt || !kind_ || in.endOf("wall") == 0)
+                    return around(at);
+            }
+            in.goTo(at);
+        }
         if (!kind_)
             in.fail(start, in.at() - start, "which chairs?",
                     "say it like: 6 chairs around supper table, or: two armchairs");
@@ -215,6 +229,14 @@ private:
                 off.distance =
                     kind_->hangs() ? job_.library.book->habit("beside-on-wall") : Length{};
                 p.ties.push_back(off);
+                if (!kind_->hangs()) {
+                    Tie along;
+                    along.kind = Tie::Kind::centredOn;
+                    along.of = of;
+                    along.side = side;
+                    along.distance = alongside(*job_.scheme().byId(of.piece), first_);
+                    p.ties.push_back(along);
+                }
                 if (kind_->hangs()) {
                     const Piece& beside = *job_.scheme().byId(of.piece);
                     p.wall = wallBehind(scene_, of.piece);
@@ -248,7 +270,8 @@ private:
             in.fail(at, std::max<std::size_t>(in.rest().size(), 1),
                     "rugs, and what hangs from the ceiling, are placed one by one",
                     "say it like: pendant over supper table, or: rug under sofa");
-        in.take({"in a row", "in a line", "side by side"});
+        const bool inRow = in.take({"in a row", "in a line", "side by side", "in row"});
+        const std::size_t clauses = in.at();
         std::vector<Placement> places{readPlacement(in, first_, scene_, lookedAt_)};
         const auto apart = places.front().apart;
         const bool hangs = kind_->hangs();
@@ -256,6 +279,12 @@ private:
         const Length gap = apart.value_or(hangs  ? job_.library.book->habit("group-gap")
                                           : sits ? job_.library.book->habit("seats-apart")
                                                  : Length{});
+        if (about(places, gap))
+            return addAll(places, at);
+        // Without a word of a row each goes where the words have it and there is room.
+        if (!hangs && !inRow && !apart)
+            if (auto each = eachByItself(clauses))
+                return *each;
         for (int i = 1; i < count_; ++i) {
             Placement p;
             Tie off;
@@ -269,6 +298,68 @@ private:
             places.push_back(std::move(p));
         }
         return addAll(places, at);
+    }
+
+    /// What is centred before a thing stands about its middle: a pair opposite a sofa. False when
+    /// the first is not placed so.
+    bool about(std::vector<Placement>& places, Length gap) const {
+        const Placement& first = places.front();
+        const auto centred = std::find_if(first.ties.begin(), first.ties.end(), [](const Tie& t) {
+            return t.kind == Tie::Kind::centredOn && t.of.is != Target::Is::room;
+        });
+        const bool before = std::any_of(first.ties.begin(), first.ties.end(), [](const Tie& t) {
+            return t.kind == Tie::Kind::fromPiece || t.kind == Tie::Kind::fromWall ||
+                   t.kind == Tie::Kind::against;
+        });
+        if (kind_->hangs() || centred == first.ties.end() || !before ||
+            centred->side == Side::left || centred->side == Side::right)
+            return false;
+        const auto which = static_cast<std::size_t>(centred - first.ties.begin());
+        const Length pitch = first_.size.width + gap;
+        const Placement model = first;
+        places.clear();
+        for (int i = 0; i < count_; ++i) {
+            Placement p = model;
+            p.ties[which].distance = model.ties[which].distance + pitch * (i - (count_ - 1) / 2.0);
+            places.push_back(std::move(p));
+        }
+        return true;
+    }
+
+    /// The same words of each in turn; none where the second would stand where the first does.
+    std::optional<Edit> eachByItself(std::size_t clauses) {
+        Project now = job_;
+        ScenePtr there;
+        Edit all;
+        std::string called;
+        for (int i = 0; i < count_; ++i) {
+            auto scene = sceneOf(now);
+            if (!scene)
+                return {};
+            WordsReader again(in.text(), now, in.them());
+            again.goTo(clauses);
+            Piece p = first_;
+            auto said = readPlacement(again, p, **scene, lookedAt_);
+            if (i == 0)
+                called = said.name;
+            said.name.clear();
+            p.name = now.scheme().freeName(called.empty() ? kind_->name : called);
+            auto e = placePiece(now, **scene, std::move(p), std::move(said));
+            if (!e)
+                return {};
+            *e = landed(now, std::move(*e));
+            const int id = now.scheme().nextId;
+            std::get<PutPiece>(e->acts.front()).piece.id = id;
+            auto after = apply(now, *e);
+            if (!after || (i > 0 && !harmOf(*after->project, *after->scene, {id}).empty()))
+                return {};
+            now = *after->project;
+            for (Act& a : e->acts)
+                all.acts.push_back(std::move(a));
+        }
+        all.notices = notices_;
+        all.words = worded("add {} pieces of {}", count_, kind_->name);
+        return all;
     }
 
     /// Adds them one after the other; a tie of no target is to the one before.
@@ -294,6 +385,7 @@ private:
             auto e = placePiece(now, *there, std::move(p), place);
             if (!e)
                 in.refuse(e.problem(), at);
+            *e = landed(now, std::move(*e));
             const int id = now.scheme().nextId;
             auto* put = std::get_if<PutPiece>(&e->acts.front());
             put->piece.id = id;

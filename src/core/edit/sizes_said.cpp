@@ -58,10 +58,20 @@ std::optional<SizesSaid> readLabelled(WordsReader& in) {
             byLetter = true;
         } else if (in.lengthAhead()) {
             size = in.length("the size");
-            slot = in.take({"wide", "long", "in width", "in length"}) ? &out.width
-                   : in.take({"deep", "in depth"})                    ? &out.depth
-                   : in.take({"high", "tall", "in height"})           ? &out.height
-                                                                      : nullptr;
+            // "48w", "48\" W"
+            const auto after = in.rest();
+            const bool letter =
+                !after.empty() && slotOf(out, after.front()) != nullptr &&
+                (after.size() == 1 || after[1] == ' ' || after[1] == ',' || after[1] == 'x');
+            if (letter) {
+                slot = slotOf(out, after.front());
+                in.goTo(in.at() + 1);
+                byLetter = true;
+            } else
+                slot = in.take({"wide", "long", "in width", "in length"}) ? &out.width
+                       : in.take({"deep", "in depth"})                    ? &out.depth
+                       : in.take({"high", "tall", "in height"})           ? &out.height
+                                                                          : nullptr;
         } else {
             slot = nullptr;
         }
@@ -134,13 +144,13 @@ std::vector<Length> inOrder(const Kind& kind, const Size& s) {
 /// Sizes with the word after them: "36 high", "mirror 36 round".
 void giveMeasured(WordsReader& in, Piece& p, std::vector<Length> sizes, std::string_view measured,
                   std::size_t at, bool isNew) {
-    if (sizes.size() == 1 && (measured == "high" || measured == "deep")) {
+    if (sizes.size() == 1 && (measured == "high" || measured == "tall" || measured == "deep")) {
         Size s = p.size;
-        (measured == "high" ? s.height : s.depth) = sizes.front();
+        (measured == "deep" ? s.depth : s.height) = sizes.front();
         return give(in, p, inOrder(*p.kind, s), at);
     }
     const bool round = !measured.empty() && measured != "long" && measured != "wide" &&
-                       measured != "deep" && measured != "high";
+                       measured != "deep" && measured != "high" && measured != "tall";
     if (round) {
         // One that has no round kind is refused, and never made square.
         const auto one = roundOne(p, isNew, *in.job().library.kit);

@@ -240,14 +240,15 @@ std::vector<Length> WordsReader::sizes(Flags<SaidOf> of, std::string_view* measu
     }
     if (out.size() > 1)
         shareUnit(out, written, job_.notation.units);
-    for (const std::string_view word :
-         {"dia", "in diameter", "diameter", "across", "round", "long", "wide", "deep", "high"})
+    for (const std::string_view word : {"dia", "in diameter", "diameter", "across", "round", "long",
+                                        "wide", "deep", "high", "tall"})
         if (!out.empty() && take({word})) {
             if (measured != nullptr)
                 *measured = word;
             break;
         }
-    if (out.size() == 1 && phraseAhead(*this, true, of)) {
+    const bool worded = measured != nullptr && !measured->empty();
+    if (out.size() == 1 && !worded && phraseAhead(*this, true, of)) {
         // "16 from sofa" is a placement, not a size.
         at_ = start;
         return {};

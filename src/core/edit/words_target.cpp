@@ -7,6 +7,7 @@
 
 #include <algorithm>
 #include <charconv>
+#include <tuple>
 
 namespace mezzet {
 
@@ -172,15 +173,44 @@ Target WordsReader::target(bool pieces) {
     if (take({"wall", "walls"}))
         return wall(start);
     // "the window wall"
-    for (const std::string_view in : {"window", "door", "chimney", "fireplace", "fire"})
-        if (take({std::string(in) + " wall"})) {
+    for (const auto& [word, kind, is] :
+         {std::tuple{"window wall", OpeningKind::window, Target::Is::window},
+          std::tuple{"door wall", OpeningKind::door, Target::Is::door}})
+        if (take({word})) {
             at_ = start;
-            std::optional<int> index = builtIn(target(false));
+            take({"window", "door"});
+            const auto index =
+                builtIn(numbered(kind, is, kind == OpeningKind::window ? "window" : "door", start));
             take({"wall"});
-            if (!index)
-                fail(start, at_ - start, "that is in no wall", "name the wall, like: wall A");
-            return wallTarget(*index);
+            return wallTarget(index.value_or(0));
         }
+    if (take({"chimney wall", "fireplace wall", "fire wall"}))
+        for (const Fixture& f : room.fixtures)
+            if (f.kind == FixtureKind::chimney || f.kind == FixtureKind::fireplace)
+                return wallTarget(f.wall);
+    at_ = start;
+    // "the left window": of those in one wall, seen from inside.
+    if (const bool left = take({"left", "left hand", "left-hand"});
+        left || take({"right", "right hand", "right-hand"})) {
+        for (const auto& [word, kind, is] :
+             {std::tuple{"window", OpeningKind::window, Target::Is::window},
+              std::tuple{"door", OpeningKind::door, Target::Is::door}}) {
+            if (!take({word}))
+                continue;
+            const Opening* best = nullptr;
+            for (const Opening& o : room.openings) {
+                if (o.kind != kind)
+                    continue;
+                if (best != nullptr && best->wall != o.wall)
+                    return numbered(kind, is, word, start);
+                if (best == nullptr || (left ? o.left < best->left : o.left > best->left))
+                    best = &o;
+            }
+            if (best != nullptr)
+                return targetOf(*best);
+        }
+        at_ = start;
+    }
     if (const auto sort = take({"long", "longest", "longer"})      ? 1
                           : take({"short", "shortest", "shorter"}) ? -1
                                                                    : 0;

@@ -158,8 +158,12 @@ constexpr TieKind centredOn{
             const Length d = say.tie.distance;
             if (abs(d) <= quiet)
                 return "centred on " + say.of();
+            // Of what is beside a piece it runs along that one's depth.
+            const bool along = say.tie.of.is == Target::Is::piece &&
+                               (say.tie.side == Side::left || say.tie.side == Side::right);
             return fmt::format("centred on {}, {} {}", say.of(), say.gap(abs(d)),
-                               d < Length{} ? "left" : "right");
+                               along ? (d < Length{} ? "back" : "forward")
+                                     : (d < Length{} ? "left" : "right"));
         },
     .stepped = [](TieStep s) -> std::optional<Tie> {
         if (s.lines.size() > 1 && std::abs(s.along(1)) > 0.01)

@@ -456,9 +456,11 @@ const std::vector<Question>& adviceQuestions() {
         {{"does", "will", "would", "is there space for"},
          [](Asking& a) -> std::optional<Answer> {
              const std::size_t at = a.in.at();
-             a.in.article();
-             if (a.in.nameAhead())
-                 return {};
+             if (a.in.endOf("the") > 0) {
+                 a.in.article();
+                 if (a.in.nameAhead())
+                     return {};
+             }
              a.in.goTo(at);
              return doesItFit(a);
          },

@@ -234,10 +234,10 @@ std::optional<Answer> howBig(Asking& a) {
         if (which == "high" && p.onWall()) {
             const Vec2 middle = a.scene->byId(p.id)->pose.at;
             const double half = p.size.height.mm() / 2;
-            out.words =
-                worded("{} hangs with its centre at {}, its foot at {} and its top at {}", name,
-                       size(Length::millimetres(middle.y)), size(Length::millimetres(middle.y - half)),
-                       size(Length::millimetres(middle.y + half)));
+            out.words = worded("{} hangs with its centre at {}, its foot at {} and its top at {}",
+                               name, size(Length::millimetres(middle.y)),
+                               size(Length::millimetres(middle.y - half)),
+                               size(Length::millimetres(middle.y + half)));
         } else if (plain) {
             out.words = p.onWall()
                             ? worded("{} is {} wide, {} high and {} deep", name, size(p.size.width),

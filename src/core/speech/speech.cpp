@@ -1,5 +1,6 @@
 #include "speech/speech.h"
 
+#include "edit/landing.h"
 #include "judge/say.h"
 #include "measure/text.h"
 #include "measure/texts.h"
@@ -105,9 +106,49 @@ bool isQuestion(std::string_view text) {
     return false;
 }
 
-Result<Spoken> readSpoken(std::string_view text, const Project& job, const Listener& to,
+namespace {
+
+/// The line without "anyway"; the same text when that is not said.
+std::string_view withoutAnyway(std::string_view text) {
+    const auto folded = foldCase(text);
+    for (const std::string_view w : {"anyway", "all the same", "regardless"})
+        if (const auto at = folded.rfind(w);
+            at != std::string::npos && at > 0 && at + w.size() == folded.size()) {
+            auto out = trimmed(text.substr(0, at));
+            while (out.ends_with(","))
+                out = trimmed(out.substr(0, out.size() - 1));
+            return out;
+        }
+    return text;
+}
+
+/// What a new piece would do that nobody means: go through a wall, stand in another thing.
+std::optional<Problem> asksFirst(std::string_view text, const Project& job, const Said& said) {
+    const auto after = apply(job, said.edit);
+    if (!after)
+        return {};
+    std::vector<int> fresh;
+    for (const Piece& p : after->project->scheme().pieces)
+        if (job.scheme().byId(p.id) == nullptr)
+            fresh.push_back(p.id);
+    if (after->project->active != job.active)
+        return {};
+    auto harm = harmOf(*after->project, *after->scene, fresh);
+    if (harm.empty())
+        return {};
+    Problem p{std::move(harm), "say another place, or put “anyway” at the end"};
+    p.column = 1;
+    p.width = static_cast<int>(characterCount(text));
+    return p;
+}
+
+} // namespace
+
+Result<Spoken> readSpoken(std::string_view whole, const Project& job, const Listener& to,
                           const Stopped& stopped) {
     Spoken out;
+    const auto text = withoutAnyway(whole);
+    const bool anyway = text.size() != whole.size();
     const auto word = foldCase(trimmed(text));
     if (word == "undo" || word == "redo") {
         out.is = word == "undo" ? Spoken::Is::undo : Spoken::Is::redo;
@@ -153,6 +194,8 @@ Result<Spoken> readSpoken(std::string_view text, const Project& job, const Liste
     if (!said)
         return said.problem();
     out.said = std::move(*said);
+    if (const auto asks = anyway ? std::nullopt : asksFirst(text, job, out.said))
+        return *asks;
     return out;
 }
 

@@ -1,0 +1,256 @@
+#include "edit/landing.h"
+
+#include "geometry/gap.h"
+#include "geometry/polygon.h"
+#include "measure/texts.h"
+#include "scheme/on_wall.h"
+
+#include <algorithm>
+#include <cmath>
+#include <numbers>
+
+namespace mezzet {
+
+namespace {
+
+constexpr double touching = 0.5; // mm: less is no overlap
+
+/// Which wall's face a shape goes through the most, mm; beyond all of them when its middle is.
+struct Through {
+    double by = 0;
+    int wall = -1;
+    bool beyond = false;
+};
+Through throughWall(const Room& room, const Shape& s) {
+    Through out;
+    if (!room.closed)
+        return out;
+    out.beyond = !insideOutline(room.edge, s.centre);
+    for (const Vec2 c : outline(s)) {
+        if (insideOutline(room.edge, c))
+            continue;
+        double near = 1e300;
+        int wall = -1;
+        for (std::size_t i = 0; i < room.stretches(); ++i) {
+            const Wall w = room.stretchAt(i);
+            if (const double d = norm(c - nearestOn({w.start, w.end}, c)); d < near) {
+                near = d;
+                wall = room.edgeWall[i];
+            }
+        }
+        if (near > out.by)
+            out = {near, wall, out.beyond};
+    }
+    return out;
+}
+
+/// The floor before a door that has to stay free.
+Shape beforeDoor(const Room& room, const Opening& o) {
+    const Wall& w = room.walls[static_cast<std::size_t>(o.wall)];
+    const double deep = std::min(o.width.mm(), 800.0);
+    Piece p;
+    p.size = {o.width, Length::millimetres(deep), {}};
+    return placed(p.shape(),
+                  {w.start + w.along() * (o.left + o.width / 2).mm() + w.inward() * (deep / 2),
+                   directionOf(w.along())});
+}
+
+bool drawnUnder(const Piece& a, const Piece& b) {
+    return (a.kind->isSatInTo() && b.kind->isSeat()) || (b.kind->isSatInTo() && a.kind->isSeat());
+}
+
+/// What a piece on the floor stands in; empty for nothing.
+std::string standsIn(const Scene& scene, const Piece& p, const Shape& s, bool underTables) {
+    for (const Fixture& f : scene.room->fixtures)
+        if (f.takesFloor() && gapBetween(s, solid(*scene.room, f)).depth.mm() > touching)
+            return worded("the {}", fixtureName(f.kind));
+    const FloorView floor(scene);
+    for (std::size_t i = 0; i < floor.placed.size(); ++i) {
+        const Piece& other = floor.piece(i);
+        if (other.id == p.id || other.kind->flat() != p.kind->flat() || other.on.isCarried() ||
+            (underTables && drawnUnder(p, other)) || fartherThan(s, floor.placed[i].shape, {}))
+            continue;
+        // A rug may lie on another.
+        if (!p.kind->flat() && gapBetween(s, floor.placed[i].shape).depth.mm() > touching)
+            return other.name;
+    }
+    return {};
+}
+
+/// What something on a wall hangs over; empty for nothing.
+std::string hangsOver(const Scene& scene, const Piece& p, const Box& b) {
+    const auto over = [&](const Box& c) {
+        return std::min(b.high.x, c.high.x) - std::max(b.low.x, c.low.x) > touching &&
+               std::min(b.high.y, c.high.y) - std::max(b.low.y, c.low.y) > touching;
+    };
+    const bool curtain = p.kind->role == Role::curtain;
+    for (const Opening& o : scene.room->openings)
+        if (o.wall == p.wall() && !curtain)
+            if (const auto c = boxOn(targetOf(o), p.wall(), scene); c && over(*c))
+                return o.name();
+    for (const Piece& o : scene.scheme->pieces) {
+        if (o.id == p.id || o.isGroup() || o.group() == p.id ||
+            (p.group() != 0 && p.group() == o.group()))
+            continue;
+        const bool same = o.onWall() && o.wall() == p.wall();
+        // Before the wall: what is taller than its foot.
+        const bool before =
+            o.on.isFloor() && !o.kind->flat() && wallBehind(scene, o.id) == p.wall();
+        if ((!same && !before) || curtain || o.kind->role == Role::curtain)
+            continue;
+        if (const auto c = boxOn(pieceTarget(o.id), p.wall(), scene); c && over(*c))
+            return o.name;
+    }
+    return {};
+}
+
+Box boxAt(const Piece& p, Vec2 at) {
+    const Vec2 half{p.size.width.mm() / 2, p.size.height.mm() / 2};
+    return {at - half, at + half};
+}
+
+} // namespace
+
+bool clearOf(const Scene& scene, const Piece& p, const Pose& pose, bool doors) {
+    const Shape s = placed(p.shape(), pose);
+    const auto through = throughWall(*scene.room, s);
+    if (through.beyond || through.by > touching || !standsIn(scene, p, s, false).empty())
+        return false;
+    if (doors && !p.kind->flat())
+        for (const Opening& o : scene.room->openings)
+            if (o.kind != OpeningKind::window &&
+                gapBetween(s, beforeDoor(*scene.room, o)).depth.mm() > touching)
+                return false;
+    return true;
+}
+
+bool clearOnWall(const Scene& scene, const Piece& p, Vec2 at) {
+    const Wall& w = scene.room->walls[static_cast<std::size_t>(p.wall())];
+    const Box b = boxAt(p, at);
+    return b.low.x > -touching && b.high.x < w.length().mm() + touching && b.low.y > -touching &&
+           b.high.y < scene.room->ceiling.mm() + touching && hangsOver(scene, p, b).empty();
+}
+
+Length alongside(const Piece& other, const Piece& own) {
+    if (other.kind->role != Role::bed)
+        return {};
+    return (own.size.depth - other.size.depth) / 2;
+}
+
+Edit landed(const Project& job, Edit edit) {
+    if (edit.acts.empty())
+        return edit;
+    auto* put = std::get_if<PutPiece>(&edit.acts.front());
+    if (put == nullptr || put->piece.id != 0 || put->piece.on.isCarried() ||
+        put->piece.on.isCeiling() || put->piece.isGroup())
+        return edit;
+    struct There {
+        ScenePtr scene;
+        const Piece* piece = nullptr;
+        Pose pose;
+    };
+    ProjectPtr kept; // what the piece is of
+    const auto at = [&](Vec2 begin) -> std::optional<There> {
+        put->piece.pose.at = begin;
+        const auto after = apply(job, edit);
+        if (!after)
+            return {};
+        kept = after->project;
+        const Piece* now = after->project->scheme().byName(put->piece.name);
+        if (now == nullptr)
+            return {};
+        return There{after->scene, now, after->scene->byId(now->id)->pose};
+    };
+    const Vec2 begin = put->piece.pose.at;
+    const auto first = at(begin);
+    if (!first)
+        return edit;
+    const bool hangs = first->piece->onWall();
+    const auto fine = [&](const There& t, const Pose& pose, bool doors) {
+        return hangs ? clearOnWall(*t.scene, *t.piece, pose.at)
+                     : clearOf(*t.scene, *t.piece, pose, doors);
+    };
+    if (fine(*first, first->pose, !hangs))
+        return edit;
+    const ProjectPtr firstJob = kept; // what `first` points into
+    // Which ways it is free to go: those in which it follows where it begins.
+    constexpr double probe = 100; // mm
+    std::vector<Vec2> ways;
+    for (const Vec2 d : {Vec2{1, 0}, Vec2{0, 1}})
+        if (const auto moved = at(begin + d * probe))
+            if (const Vec2 by = moved->pose.at - first->pose.at; norm(by) > probe / 10)
+                ways.push_back(by / probe);
+    if (hangs)
+        std::erase_if(ways, [](Vec2 w) { return std::abs(w.y) > 0.01; });
+    if (ways.size() == 2 && std::abs(cross(unit(ways[0]), unit(ways[1]))) < 0.1)
+        ways.pop_back();
+    std::vector<Vec2> tried; // steps of the place it begins at
+    const double far = norm(job.room->bounds().size());
+    constexpr double step = 50.8;
+    if (ways.size() == 1) {
+        for (double t = step; t < far; t += step)
+            for (const double sign : {1.0, -1.0})
+                tried.push_back(unit(ways[0]) * (sign * t));
+    } else if (ways.size() == 2) {
+        for (double r = 2 * step; r < far; r += 2 * step)
+            for (int k = 0; k < 16; ++k) {
+                const double a = 2 * std::numbers::pi * k / 16;
+                tried.push_back(Vec2{std::cos(a), std::sin(a)} * r);
+            }
+    }
+    for (const bool doors : {true, false}) {
+        for (const Vec2 by : tried) {
+            if (!fine(*first, {first->pose.at + by, first->pose.turn}, doors))
+                continue;
+            // As it really comes out, since it may turn on the way.
+            const auto there = at(begin + by);
+            if (there && fine(*there, there->pose, doors))
+                return edit;
+        }
+        if (hangs)
+            break;
+    }
+    put->piece.pose.at = begin;
+    return edit;
+}
+
+std::string harmOf(const Project& job, const Scene& scene, const std::vector<int>& ids) {
+    for (const int id : ids) {
+        const Piece* p = scene.pieceById(id);
+        const Placed* there = scene.byId(id);
+        if (p == nullptr || there == nullptr || p->isGroup() || p->on.isCarried() ||
+            p->on.isCeiling())
+            continue;
+        if (p->onWall()) {
+            const Wall& w = scene.room->walls[static_cast<std::size_t>(p->wall())];
+            const Box b = boxAt(*p, there->pose.at);
+            if (b.high.y > scene.room->ceiling.mm() + touching)
+                return worded("{} would reach through the ceiling", p->name);
+            if (b.low.y < -touching)
+                return worded("{} would reach through the floor", p->name);
+            if (b.low.x < -touching || b.high.x > w.length().mm() + touching)
+                return worded("{} would reach past the end of {}", p->name,
+                              words(p->on, job.wording()));
+            if (const auto over = hangsOver(scene, *p, b); !over.empty())
+                return worded("{} would hang over {}", p->name, over);
+            continue;
+        }
+        if (!p->on.isFloor())
+            continue;
+        const auto through = throughWall(*scene.room, there->shape);
+        if (through.beyond || through.by > touching)
+            return worded("{} would go {} {}, {} of it", p->name,
+                          through.beyond ? "beyond" : "through",
+                          words(wallTarget(std::max(through.wall, 0)), job.wording()),
+                          writeGap(Length::millimetres(through.by), job.notation));
+        if (p->size.height.mm() > scene.room->ceiling.mm() + touching)
+            return worded("{} is {} high, and the ceiling {}", p->name,
+                          writeGap(p->size.height, job.notation),
+                          writeGap(scene.room->ceiling, job.notation));
+        if (const auto in = standsIn(scene, *p, there->shape, true); !in.empty())
+            return worded("{} would stand in {}", p->name, in);
+    }
+    return {};
+}
+
+} // namespace mezzet

@@ -1,0 +1,32 @@
+#pragma once
+
+#include "edit/edit.h"
+
+#include <string>
+
+namespace mezzet {
+
+// Where a new piece comes to stand: in the room, free of others, where its words allow it.
+
+/// True where a piece on the floor is inside the room and clear of what stands there; it may touch.
+/// `doors`: clear of the floor before doors too.
+[[nodiscard]] bool clearOf(const Scene&, const Piece&, const Pose&, bool doors = false);
+
+/// The same of what hangs, on its own wall: in the wall, and over nothing that hangs or opens
+/// there.
+[[nodiscard]] bool clearOnWall(const Scene&, const Piece&, Vec2 at);
+
+/// How far along another piece's depth a thing beside it stands from its middle: at the head of a
+/// bed, at the middle of anything else. Forward is more.
+[[nodiscard]] Length alongside(const Piece& other, const Piece& own);
+
+/// An edit that adds a piece, with the place it is free at where it begins, if its ties leave it a
+/// way there; as it was when they don't, or when it is clear already.
+[[nodiscard]] Edit landed(const Project&, Edit);
+
+/// What a job's pieces come to that nobody would mean unless they said so: "Console would go
+/// through wall A", "Picture would hang over Mirror". Looks at the pieces named; empty when all is
+/// well with them.
+[[nodiscard]] std::string harmOf(const Project&, const Scene&, const std::vector<int>& ids);
+
+} // namespace mezzet
