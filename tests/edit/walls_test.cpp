@@ -210,10 +210,10 @@ TEST(WallSnap, NearEyeLevelAndTheSofasMiddleBothAreOffered) {
 
 TEST(Groups, AGroupIsOneOutlineAndItsPiecesFollowIt) {
     auto job = jobWith({"sofa 84 x 36 x 34 against wall C, 60 from wall B",
-                        "picture 18 x 24 on wall C called Left, at 70, 60",
+                        "picture 18 x 24 on wall C called Port, at 70, 60",
                         "picture 18 x 24 on wall C called Middle, at 90, 60",
-                        "picture 18 x 24 on wall C called Right, at 110, 60",
-                        "group Left, Middle and Right called Trio"});
+                        "picture 18 x 24 on wall C called Star, at 110, 60",
+                        "group Port, Middle and Star called Trio"});
     const Piece& g = *job.scheme().byName("Trio");
     EXPECT_TRUE(g.isGroup());
     EXPECT_NEAR(g.size.width.inInches(), 58, 1e-9);
@@ -221,17 +221,17 @@ TEST(Groups, AGroupIsOneOutlineAndItsPiecesFollowIt) {
     EXPECT_NEAR(at(job, "Trio").x, 90, 1e-9);
     job = said(job, "Trio 6 above sofa, centred on sofa");
     EXPECT_NEAR(at(job, "Middle").x, 102, 1e-6);
-    EXPECT_NEAR(at(job, "Left").x, 82, 1e-6);
-    EXPECT_NEAR(at(job, "Left").y, 34 + 6 + 12, 1e-9);
+    EXPECT_NEAR(at(job, "Port").x, 82, 1e-6);
+    EXPECT_NEAR(at(job, "Port").y, 34 + 6 + 12, 1e-9);
     // One made larger makes the outline larger, which stays centred.
     job = said(job, "size Right 28 x 24");
     EXPECT_NEAR(job.scheme().byName("Trio")->size.width.inInches(), 63, 1e-9);
     EXPECT_NEAR(at(job, "Trio").x, 102, 1e-6);
     // Taken apart, they hang where they were.
-    const auto before = at(job, "Left");
+    const auto before = at(job, "Port");
     job = said(job, "ungroup Trio");
     EXPECT_EQ(job.scheme().byName("Trio"), nullptr);
-    EXPECT_NEAR(norm(at(job, "Left") - before), 0, 1e-9);
+    EXPECT_NEAR(norm(at(job, "Port") - before), 0, 1e-9);
 }
 
 TEST(Groups, FormsAreSaidInOneLine) {

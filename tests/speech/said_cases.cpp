@@ -245,6 +245,9 @@ std::string holds(const Look& l, const Piece& p, const std::string& verb, const 
             return norm(d) < near ? "" : no("is not");
         // In line with it, along its own or the thing's width.
         double across = std::abs(dot(d, seen->pose.right()));
+        for (const Opening& o : l.now.room->openings)
+            if (*t == targetOf(o))
+                across = std::abs(dot(d, l.wall(o.wall).along()));
         if (t->is == Target::Is::piece) {
             const Pose other = l.scene->inPlan(t->piece)->pose;
             across = std::min(
@@ -258,8 +261,12 @@ std::string holds(const Look& l, const Piece& p, const std::string& verb, const 
             return no("no such thing");
         if (t->is == Target::Is::wall)
             return dot(seen->pose.front(), l.wall(t->index).inward()) < -0.9 ? "" : no("does not");
-        const Vec2 to = unit(l.middle(*t) - seen->pose.at);
-        const double c = dot(to, seen->pose.front());
+        const Vec2 to = mezzet::unit(l.middle(*t) - seen->pose.at);
+        double c = dot(to, seen->pose.front());
+        // What is in a wall is looked at straight, too.
+        for (const Opening& o : l.now.room->openings)
+            if (*t == targetOf(o))
+                c = std::max(c, -dot(l.wall(o.wall).inward(), seen->pose.front()));
         return c > 0.85 ? "" : no(fmt::format("looks {:.2f} off", c));
     }
     if (verb == "turned") {
@@ -409,7 +416,11 @@ CaseResult tryCase(const SaidCase& c, const SaidFile& file) {
         const bool asks = last && first.starts_with("asks");
         const bool answers = last && first.starts_with("answers");
         if (!spoken) {
-            const auto words = spoken.problem().sentence();
+            auto words = spoken.problem().sentence();
+            // What is offered in its place counts as said.
+            if (asks)
+                for (const auto& way : waysOn(c.sentences[i], now, to))
+                    words += " | " + way;
             if (!asks)
                 return {Heard::refused, words};
             if (const auto want = clean(first.substr(4));

@@ -1,6 +1,7 @@
 // A piece and where it goes, said without a verb or with one that only puts it there.
 #include "edit/line_reader.h"
 
+#include "edit/arrange.h"
 #include "edit/drag.h"
 #include "edit/landing.h"
 #include "edit/language.h"
@@ -99,10 +100,12 @@ Edit LineReader::put(bool fresh) {
             p = mezzet::pieceOf(kind);
             p.pose.at = scene_->room->middle();
         } else if (fresh) {
+            whichKind();
             in.failAhead(worded("the kit has no “{}”", firstWords()));
         } else if (selected_ != 0 && (phraseAhead(in, false) || in.lengthAhead())) {
             there = selected_;
         } else if (there = in.piece(); there == 0) {
+            whichKind();
             in.failAhead(worded("I don't know “{}”", firstWords()));
         }
     }
@@ -115,14 +118,66 @@ Edit LineReader::put(bool fresh) {
         in.goTo(here);
     }
     bool called = callIt(p, isNew);
-    if (const std::size_t here = in.at();
-        in.take({"is", "to be", "should be", "of"}) && !readSizes(in, p, isNew, notices))
-        in.goTo(here);
-    readSizes(in, p, isNew, notices);
+    const bool sized = readSizes(in, p, isNew, notices);
+    if (const std::size_t here = in.at(); !sized) {
+        // "the sofa is 80 wide", "console, 48 wide, 12 deep"
+        const bool joined = in.take({"is", "to be", "should be", "of", "to"}) || in.comma();
+        if (!joined || !readSizes(in, p, isNew, notices))
+            in.goTo(here);
+    }
+    if (isNew && p.kind->isSatInTo())
+        sizeForPeople(p);
+    if (!isNew && !called && in.done() && in.at() > start && p.size == pieceOf(there).size)
+        in.fail(start, in.at() - start, worded("what about {}?", p.name),
+                "say where it goes, like: against wall A, or what is done to it");
     called = callIt(p, isNew) || called;
     if (isNew && !called)
         p.name = in.scheme().freeName(p.kind->name);
     return place(std::move(p), start);
+}
+
+/// "dining table for six": as long as so many need.
+void LineReader::sizeForPeople(Piece& p) {
+    const std::size_t at = in.at();
+    if (!in.take({"for", "to seat", "seating", "that seats"}))
+        return;
+    int n = 0;
+    if (in.takeCount(n))
+        in.take({"people", "persons", "seats", "chairs", "guests"});
+    else
+        return in.goTo(at);
+    if (n < 1 || n > mostAtTable)
+        in.fail(at, in.at() - at, "no table seats so many", worded("say 1 to {}", mostAtTable));
+    const Length step = isMetric(job_.notation.units) ? Length::centimetres(10) : Length::inches(6);
+    const bool round = p.footprint.form == FootprintForm::oval && p.size.width == p.size.depth;
+    const Length each = elbowRoom(job_);
+    Size s = p.size;
+    for (int i = 0; i < 100 && seatsBy(p, each) < n; ++i) {
+        s.width = s.width + step;
+        if (round)
+            s.depth = s.width;
+        giveSize(p, s);
+    }
+}
+
+/// Where a word is the end of several kinds' names, says which they are.
+void LineReader::whichKind() {
+    const std::size_t at = in.at();
+    const auto word = plainWord(in.word());
+    std::vector<std::string> names;
+    for (const auto& k : job_.library.kit->kinds())
+        if (word.size() > 2 && plainWord(k->name).ends_with(" " + word))
+            names.push_back(foldCase(k->name));
+    const std::size_t end = in.at();
+    in.goTo(at);
+    if (names.size() < 2)
+        return;
+    constexpr std::size_t shown = 4;
+    if (names.size() > shown) {
+        names.resize(shown);
+        names.emplace_back("another");
+    }
+    in.fail(at, end - at, worded("which {}: {}?", word, listed(names, "or")), "say which kind");
 }
 
 /// "an armchair", "one armchair", "1 armchair": takes the word. True for one that is new.

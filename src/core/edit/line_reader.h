@@ -66,6 +66,8 @@ private:
     bool opening();
     bool oneOf();
     KindPtr kindFor();
+    void sizeForPeople(Piece&);
+    void whichKind();
     int spokenOf(std::size_t start);
     bool startsPiece(std::size_t start);
     bool callIt(Piece&, bool isNew);

@@ -106,6 +106,8 @@ struct Phrase {
 
 /// The phrases by what they are about; a new subject is one more file, and a line in phrases.cpp.
 [[nodiscard]] std::span<const Phrase> floorPhrases();
+[[nodiscard]] std::span<const Phrase> underPhrases();
+[[nodiscard]] std::span<const Phrase> stepPhrases();
 [[nodiscard]] std::span<const Phrase> plainPhrases();
 [[nodiscard]] std::span<const Phrase> boardPhrases();
 [[nodiscard]] std::span<const Phrase> ceilingPhrases();

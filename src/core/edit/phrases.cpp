@@ -14,6 +14,8 @@ std::span<const PhraseGroup> phraseGroups() {
     static const PhraseGroup groups[] = {
         {"Where it stands", floorPhrases()},
         {"Where it stands, said plainly", plainPhrases()},
+        {"Under things", underPhrases()},
+        {"By a step", stepPhrases()},
         {"On a top, on a shelf", boardPhrases()},
         {"Under the ceiling", ceilingPhrases()},
         {"On a wall", wallPhrases()},
@@ -47,12 +49,13 @@ struct Begun {
 Begun begun(WordsReader& in, const Phrase& p) {
     const std::size_t start = in.at();
     Begun out;
-    for (const std::string_view words : p.begins)
-        if (in.take({words})) {
-            if (in.at() > out.end)
-                out = {in.at(), words, &p};
-            in.goTo(start);
-        }
+    for (const std::string_view words : p.begins) {
+        if (!words.starts_with("a "))
+            in.offer(words); // the article is passed over
+        if (const std::size_t end = in.endOf(words); end > out.end)
+            out = {end, words, &p};
+    }
+    in.goTo(start);
     return out;
 }
 

@@ -156,8 +156,15 @@ bool from(Placing& p, Length d, MeasuredTo to) {
     tie.to = to;
     if (tie.kind == K::fromCorner && !side)
         alongItsWall(p, tie);
-    if (tie.kind == K::fromPiece)
+    if (tie.kind == K::fromPiece) {
+        // "right of the bed, 5 from it" is one place.
+        for (Tie& said : p.out.ties)
+            if (said.kind == tie.kind && said.of == t && to == MeasuredTo::edge) {
+                said.distance = d;
+                return true;
+            }
         tie.side = standingSide(p, t);
+    }
     p.out.ties.push_back(tie);
     return true;
 }
@@ -270,124 +277,6 @@ bool beside(Placing& p, Length d) {
     tie.side = side;
     if (side == Side::left || side == Side::right)
         p.wantsAlongside(t);
-    return true;
-}
-
-/// A step that is said by a figure, before or after it, or by none: then it goes a little way.
-Length stepLength(Placing& p, std::optional<Length> d) {
-    if (d)
-        return *d;
-    p.in.take({"by", "about"});
-    if (p.in.lengthAhead())
-        return p.in.length("the step");
-    p.aLittle();
-    return p.in.usualStep();
-}
-
-/// "left 6", "6 left": a step along the piece's own sides. "6 toward wall A": straight to it.
-bool step(Placing& p, std::optional<Length> d) {
-    const std::string_view words = p.said;
-    const Placed* own = p.scene.byId(p.subject.id);
-    if (own == nullptr)
-        p.in.fail(p.start, p.in.at() - p.start + p.in.rest().size(),
-                  "a new piece has no place to be moved from",
-                  "say where it goes, like “against wall A”");
-    const auto has = [&](std::string_view w) { return words.find(w) != std::string_view::npos; };
-    Vec2 way = has("left")                          ? -own->pose.right()
-               : has("right")                       ? own->pose.right()
-               : words == "back" || has("backward") ? -own->pose.front()
-                                                    : own->pose.front();
-    if (has("toward") || has("closer") || has("nearer") || has("away")) {
-        const Target t = p.target();
-        const auto to = wayOnItsSurface(p.scene, p.subject.id, t);
-        if (!to)
-            p.fault("that is not on its board", "say it along the board, like: 2 left");
-        way = *to * (has("away") ? -1 : 1);
-    }
-    p.out.step = p.out.step.value_or(Vec2{}) + way * stepLength(p, d).mm();
-    return true;
-}
-
-/// All upholstered seats there are; the longest first, since the others gather round it.
-std::vector<int> seats(Placing& p) {
-    std::vector<const Piece*> all;
-    for (const auto& q : p.in.scheme().pieces)
-        if (q.id != p.subject.id && (q.kind->role == Role::sofa || q.kind->role == Role::armchair))
-            all.push_back(&q);
-    if (all.empty())
-        p.fault("there are no seats yet", "place a sofa or a chair first");
-    std::stable_sort(all.begin(), all.end(),
-                     [](const Piece* a, const Piece* b) { return a->size.width > b->size.width; });
-    std::vector<int> out;
-    for (const Piece* q : all)
-        out.push_back(q->id);
-    return out;
-}
-
-/// The pieces named: "sofa, rug and lamp".
-std::vector<int> group(Placing& p, const Target& first) {
-    std::vector<int> ids{first.piece};
-    for (;;) {
-        const std::size_t here = p.in.at();
-        p.in.comma();
-        p.in.take({"and"});
-        const int id = p.in.done() ? 0 : p.in.piece();
-        if (id == 0) {
-            p.in.goTo(here);
-            return ids;
-        }
-        if (id == p.subject.id)
-            p.in.fail(here, p.in.at() - here,
-                      worded("{} can't be placed by itself", p.subject.name), "name another piece");
-        ids.push_back(id);
-    }
-}
-
-bool under(Placing& p) {
-    if (p.in.take({"the seats", "seats"})) {
-        const auto all = seats(p);
-        p.add(K::under).group = all;
-        return true;
-    }
-    const Target first = p.target(Targets{Is::piece, Is::window}, "under");
-    if (first.is == Is::window) {
-        p.add(K::against).of = p.toWall(first);
-        p.add(K::centredOn).of = first;
-        return true;
-    }
-    const auto all = group(p, first);
-    p.add(K::under).group = all;
-    return true;
-}
-
-/// "front legs on", "under the front legs of sofa, 8 on".
-bool frontLegs(Placing& p) {
-    const Length usual = p.in.job().library.book->habit("front-legs-on-rug");
-    p.in.take({"of"});
-    if (p.in.done() || p.in.ahead().empty() || p.in.take({"the seats", "seats"})) {
-        const auto all = seats(p);
-        Tie& tie = p.add(K::under);
-        tie.group = all;
-        tie.distance = usual;
-    } else {
-        const Target first = p.target(ties::pieces, "front legs");
-        const auto all = group(p, first);
-        Tie& tie = p.add(K::under);
-        tie.group = all;
-        tie.distance = usual;
-    }
-    const std::size_t here = p.in.at();
-    p.in.take({"on"});
-    p.in.comma();
-    if (p.in.lengthAhead()) {
-        const auto l = p.in.length("how far on they stand");
-        if (p.in.take({"on"}) && l > Length{}) {
-            p.out.ties.back().distance = l;
-            return true;
-        }
-    }
-    p.in.goTo(here);
-    p.in.take({"on"});
     return true;
 }
 
@@ -631,19 +520,6 @@ std::span<const Phrase> floorPhrases() {
          .read = &between,
          .help = "midway between near edges",
          .example = "centred between sofa and window 1"},
-        {.begins = {"under"},
-         .of = onPlan,
-         .read = &under,
-         .help = "centred on their outline; for a window, against its wall",
-         .example = "under sofa and coffee table; under seats; under window 1"},
-        {.begins = {"under the front legs of", "under front legs of", "under the front legs",
-                    "under front legs", "with the front legs of", "with front legs of",
-                    "front legs of", "front legs on", "with the front legs on",
-                    "with front legs on"},
-         .of = SaidOf::floor,
-         .read = &frontLegs,
-         .help = "a rug forward from under them, where the middle would go through the wall",
-         .example = "under the front legs of sofa, 8 on; front legs on"},
         {.begins = {"facing", "face", "faces", "looking at", "looking to", "looking toward",
                     "looking towards", "looking out of", "looks at", "look at", "turned toward",
                     "turned towards", "turned to face", "to face", "pointing at",
@@ -679,42 +555,6 @@ std::span<const Phrase> floorPhrases() {
          .follows = Follows::number,
          .help = "one of the places at a table: its turn and both coordinates",
          .example = "place 2 of 6 at supper table; place 2 of 6 at supper table, tucked 8"},
-        {.begins = {"left", "right", "to the left", "to the right", "to its left", "to its right",
-                    "forward", "forwards", "out", "out from the wall", "back", "backward",
-                    "backwards"},
-         .afterLength = true,
-         .of = onPlan,
-         .read = [](Placing& p) { return step(p, p.measured); },
-         .help = "a step to its own side; the ties it has follow",
-         .example = "6 left; 6 back"},
-        {.begins = {"left", "right", "to the left", "to the right", "to its left", "to its right",
-                    "forward", "forwards", "out", "back", "backward", "backwards"},
-         .of = onPlan,
-         .read = [](Placing& p) { return step(p, {}); },
-         .follows = Follows::pause,
-         .help = "the same, by a little when no figure is said",
-         .example = "left; back a little"},
-        {.begins = {"a bit", "a little", "a little bit", "a touch", "bit", "little", "little bit",
-                    "touch", "slightly"},
-         .of = {SaidOf::floor, SaidOf::ceiling, SaidOf::wall},
-         .read =
-             [](Placing& p) {
-                 p.in.slightly();
-                 return true;
-             },
-         .help = "",
-         .example = ""},
-        {.begins = {"toward", "towards", "closer to", "nearer to", "nearer", "away from"},
-         .afterLength = true,
-         .of = onPlan,
-         .read = [](Placing& p) { return step(p, p.measured); },
-         .help = "a step straight to or from something",
-         .example = "6 toward wall A; 6 away from sofa"},
-        {.begins = {"toward", "towards", "closer to", "nearer to", "nearer", "away from"},
-         .of = onPlan,
-         .read = [](Placing& p) { return step(p, {}); },
-         .help = "",
-         .example = ""},
     };
     return all;
 }

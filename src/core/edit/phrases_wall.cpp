@@ -191,6 +191,13 @@ Length usualAbove(const Placing& p, const Target& of) {
 bool overOrUnder(Placing& p, std::optional<Length> d) {
     const bool over = p.said == "above" || p.said == "over";
     const Target of = p.target();
+    // What goes up to the ceiling, like a chimney breast, has no wall over it: it hangs on that.
+    const auto itsWall = p.saidWall ? p.saidWall : wallOf(of, p.scene);
+    if (const auto box = over && !d && itsWall ? boxOn(of, *itsWall, p.scene) : std::nullopt;
+        box && box->high.y > p.scene.room->ceiling.mm() - 100) {
+        p.add(K::centredOn).of = of;
+        return true;
+    }
     Tie& tie = p.add(over ? K::above : K::below);
     tie.of = of;
     tie.distance = d.value_or(over ? usualAbove(p, of) : Length{});
@@ -350,6 +357,12 @@ void Placing::settleWall() {
             }
     if (saidWall)
         wall = saidWall;
+    // A thing of another wall takes it there.
+    if (!saidWall && wall)
+        for (const Tie& t : out.ties)
+            if (const auto other = wallOf(t.of, scene);
+                other && t.of.is != Is::wall && !boxOn(t.of, *wall, scene))
+                wall = other;
     for (const Tie& t : out.ties)
         if (!wall)
             wall = wallOf(t.of, scene);

@@ -39,10 +39,10 @@ const std::vector<Verb<LineReader>>& LineReader::verbs() {
         {{{"move", "shift", "push", "pull", "slide", "bring", "drag", "scoot", "carry", "keep",
            "have", "let"},
           "puts a piece elsewhere, or by a step; several at once",
-          "move sofa 6 left; push sofa 6 back; bring sofa closer to bookcase"},
+          "move sofa 6 left; pull sofa 6 forward; bring sofa closer to bookcase"},
          &LineReader::move},
         {{{"nudge"}, "a little way", "nudge sofa left"}, &LineReader::nudge},
-        {{{"turn", "rotate", "spin", "angle", "swivel"},
+        {{{"turn", "rotate", "spin", "angle"},
           "turns it clockwise by degrees, to a turn, or to look at something",
           "turn sofa a quarter; turn sofa 30; turn sofa a little to the left; turn sofa to 30; "
           "turn "
@@ -80,7 +80,7 @@ const std::vector<Verb<LineReader>>& LineReader::verbs() {
          &LineReader::copy},
         {{{"remove", "delete", "take away", "take out", "get rid of", "lose", "throw out", "take"},
           "takes it out; what was tied to it keeps its place",
-          "remove sofa; remove sofa and rug; remove all dining chairs"},
+          "remove sofa; remove sofa and rug"},
          &LineReader::remove},
         {{{"lock"}, "keeps it where it is, whatever its ties say", "lock sofa and rug"},
          &LineReader::lockThem},

@@ -50,6 +50,15 @@ void keepRugInside(const Project& job, Edit& e, const Piece& p, std::vector<Tie>
     const Length by = through(e);
     if (by <= Length::millimetres(1))
         return;
+    // The other way round, where it stays in the room then: it has no front.
+    Piece across = p;
+    std::swap(across.size.width, across.size.depth);
+    if (auto turned = retie(job, across, ties);
+        p.id == 0 && turned && through(*turned) <= Length::millimetres(1)) {
+        turned->notices.push_back("it lies the other way round, so that it stays in the room");
+        e = std::move(*turned);
+        return;
+    }
     under->distance = job.library.book->habit("front-legs-on-rug");
     auto other = retie(job, p, ties);
     if (!other || through(*other) >= by)

@@ -40,20 +40,11 @@ int readCount(WordsReader& in) {
     if (in.take({"dozen"}))
         return 12;
     in.goTo(start);
-    constexpr std::string_view words[] = {"two",   "three", "four", "five",   "six",   "seven",
-                                          "eight", "nine",  "ten",  "eleven", "twelve"};
-    int n = 2;
-    for (const auto w : words) {
-        if (in.take({w}))
-            return n;
-        ++n;
-    }
-    const auto w = in.ahead();
     int figure = 0;
-    const auto [end, error] = std::from_chars(w.data(), w.data() + w.size(), figure);
-    if (w.empty() || error != std::errc() || end != w.data() + w.size() || figure < 2)
+    if (in.ahead() == "1" || in.ahead() == "one" || !in.takeCount(figure) || figure < 2) {
+        in.goTo(start);
         return 0;
-    in.word();
+    }
     in.take({"of the", "of"});
     return figure;
 }
@@ -97,11 +88,11 @@ private:
     /// "lamps either side of sofa": two, as one says of two sides.
     bool pairAhead() {
         const std::size_t start = in.at();
+        in.take({"one", "1"});
         in.article();
         Piece any;
-        const bool sized = sizesBeforeKind(in);
         kind_ = in.kind();
-        bool pair = kind_ != nullptr && !sized;
+        bool pair = kind_ != nullptr;
         if (pair) {
             any = pieceOf(kind_);
             std::vector<std::string> told;
@@ -130,20 +121,26 @@ private:
                         "one each side of", "one on each side of", "one either side of"});
     }
 
+    bool tableAhead(std::size_t at) {
+        bool is = false;
+        try {
+            const Target t = in.target();
+            is = t.is == Target::Is::piece && job_.scheme().byId(t.piece)->kind->isSatInTo();
+        } catch (const LineFault&) {
+            is = false;
+        }
+        in.goTo(at);
+        return is;
+    }
+
     Edit whole(std::size_t start) {
         const std::size_t at = in.at();
         const bool sides = takeSides();
         in.goTo(at);
         if (!sides && in.take({"around", "round", "about", "at"})) {
             const std::size_t table = in.at();
-            if (!kind_ || kind_->isSeat()) {
-                const Target t = in.target();
-                const bool satAt =
-                    t.is == Target::Is::piece && job_.scheme().byId(t.piece)->kind->isSatInTo();
-                in.goTo(table);
-                if (satAt || !kind_ || in.endOf("wall") == 0)
-                    return around(at);
-            }
+            if (!kind_ || (kind_->isSeat() && tableAhead(table)))
+                return around(at);
             in.goTo(at);
         }
         if (!kind_)
@@ -177,11 +174,24 @@ private:
     /// "two sofas facing each other, 8' apart": the second before the first, looking at it.
     Edit eachOther(std::size_t at) {
         std::vector<Placement> places{readPlacement(in, first_, scene_, lookedAt_)};
+        const Length apart = places.front().apart.value_or(talkingDistance(job_));
+        if (places.front().ties.empty() && scene_.room->closed) {
+            // The two of them about the middle of the room.
+            const Box room = scene_.room->bounds();
+            Tie there;
+            there.kind = Tie::Kind::at;
+            const Vec2 middle = room.centre();
+            const Wall& a = scene_.room->walls.front();
+            const Vec2 from = middle - Vec2{0, (apart + first_.size.depth).mm() / 2} - a.start;
+            there.distance = Length::millimetres(dot(from, a.along()));
+            there.second = Length::millimetres(dot(from, a.inward()));
+            places.front().ties.push_back(there);
+        }
         Placement other;
         Tie off;
         off.kind = Tie::Kind::fromPiece;
         off.side = Side::front;
-        off.distance = places.front().apart.value_or(talkingDistance(job_));
+        off.distance = apart;
         Tie centred;
         centred.kind = Tie::Kind::centredOn;
         Tie looks;

@@ -120,10 +120,20 @@ Result<std::string> meantSizes(std::vector<Length>& sizes, std::string_view writ
     if (!job.room->closed || kind.hangs())
         return std::string();
     const Vec2 room = job.room->bounds().size();
-    if (most.mm() > std::hypot(room.x, room.y))
+    const Length least = std::min(sizes[0], sizes[1]);
+    const double across = std::min(room.x, room.y);
+    const auto unitSaid =
+        worded("say the unit: {} {}", trimmed(written), isMetric(job.notation.units) ? "mm" : "cm");
+    if (most.mm() > std::hypot(room.x, room.y) ||
+        (kind.flat() && (most.mm() > std::max(room.x, room.y) || least.mm() > across)))
         return Problem{worded("{} is longer than the room", writeGap(most, job.notation)),
-                       worded("say the unit: {} {}", trimmed(written),
-                              isMetric(job.notation.units) ? "mm" : "cm")};
+                       unitSaid};
+    // Twice as long and twice as deep as such a thing comes.
+    if (!kind.flat() && most > kind.size.width * 2 && least > kind.size.depth * 2)
+        return Problem{worded("{} by {} would be twice as large as {} comes",
+                              writeGap(sizes[0], job.notation), writeGap(sizes[1], job.notation),
+                              smallFirst(kind.name)),
+                       unitSaid};
     return std::string();
 }
 

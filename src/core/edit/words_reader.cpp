@@ -168,6 +168,24 @@ double WordsReader::number(std::string_view what) {
     return v;
 }
 
+bool WordsReader::takeCount(int& n) {
+    constexpr std::string_view words[] = {"one",   "two",   "three", "four", "five",   "six",
+                                          "seven", "eight", "nine",  "ten",  "eleven", "twelve"};
+    for (int i = 1; const auto w : words) {
+        if (take({w})) {
+            n = i;
+            return true;
+        }
+        ++i;
+    }
+    const auto w = ahead();
+    const auto [end, error] = std::from_chars(w.data(), w.data() + w.size(), n);
+    if (w.empty() || error != std::errc() || end != w.data() + w.size() || n < 0 || n > 10000)
+        return false;
+    word();
+    return true;
+}
+
 Mass WordsReader::mass(std::string_view what) {
     skip();
     std::size_t used = 0;
@@ -412,12 +430,16 @@ std::vector<int> WordsReader::pieces() {
     const bool every = take({"all of the", "all the", "all", "both of the", "both the", "both"});
     article();
     const std::size_t here = at();
-    if (longestName().end > 0) {
-        at_ = start;
-        return {};
-    }
     const auto m = meantHere();
     const auto said = text_.substr(here, m.end > here ? m.end - here : 0);
+    // A name is one piece, unless it was said of several: "armchairs", with one called Armchair.
+    if (const auto named = longestName(); named.end > 0) {
+        const auto& name = scheme().byId(named.ids.front())->name;
+        if (named.end > m.end || foldCase(text_.substr(here, named.end - here)) == foldCase(name)) {
+            at_ = start;
+            return {};
+        }
+    }
     const bool several = said.ends_with('s') || said.ends_with('S');
     // "curtains" is one pair as well.
     if (m.ids.size() < 2 || !(several || every) ||

@@ -303,27 +303,12 @@ int onlyTable(const Asking& a) {
     return found;
 }
 
-int saidNumber(Asking& a) {
-    constexpr std::string_view words[] = {"one",   "two",   "three", "four", "five",   "six",
-                                          "seven", "eight", "nine",  "ten",  "eleven", "twelve"};
-    int n = 1;
-    for (const auto w : words) {
-        if (a.in.take({w}))
-            return n;
-        ++n;
-    }
-    const auto w = a.in.ahead();
-    if (w.empty() || w[0] < '0' || w[0] > '9')
-        return 0;
-    return static_cast<int>(std::clamp(a.in.number("how many"), 0.0, 1000.0));
-}
-
 /// "is there room for 8?", "can 6 sit at the supper table?"
 std::optional<Answer> roomFor(Asking& a) {
     const std::size_t start = a.in.at();
     const bool can = a.in.since(0) == "can" || a.in.since(0) == "could";
-    const int n = saidNumber(a);
-    if (n == 0) {
+    int n = 0;
+    if (!a.in.takeCount(n)) {
         if (can)
             return {};
         a.in.goTo(start);
@@ -422,7 +407,10 @@ std::optional<Answer> whatIsWrong(Asking& a) {
     }
     constexpr std::size_t most = 3;
     for (std::size_t i = 0; i < std::min(most, own.size()); ++i) {
-        out.words += (i == 0 ? "" : ". ") + sentenceOf(*own[i], a.wording());
+        auto sentence = sentenceOf(*own[i], a.wording());
+        while (sentence.ends_with("."))
+            sentence.pop_back();
+        out.words += (i == 0 ? "" : ". ") + sentence;
         if (own[i]->rule->seenInPlan || !own[i]->surface.isFloor())
             out.marks.push_back({own[i]->surface, own[i]->at[0], own[i]->at[1], ""});
         if (id == 0 && own[i]->piece != 0)

@@ -1,0 +1,93 @@
+// A step from where a piece is: to its own sides, or straight to something.
+#include "edit/phrase.h"
+#include "edit/place.h"
+#include "measure/texts.h"
+
+#include <algorithm>
+
+namespace mezzet {
+
+namespace {
+
+constexpr Flags<SaidOf> onPlan{SaidOf::floor, SaidOf::ceiling};
+
+/// A step that is said by a figure, before or after it, or by none: then it goes a little way.
+Length stepLength(Placing& p, std::optional<Length> d) {
+    if (d)
+        return *d;
+    p.in.take({"by", "about"});
+    if (p.in.lengthAhead())
+        return p.in.length("the step");
+    p.aLittle();
+    return p.in.usualStep();
+}
+
+/// "left 6", "6 left": a step along the piece's own sides. "6 toward wall A": straight to it.
+bool step(Placing& p, std::optional<Length> d) {
+    const std::string_view words = p.said;
+    const Placed* own = p.scene.byId(p.subject.id);
+    if (own == nullptr)
+        p.in.fail(p.start, p.in.at() - p.start + p.in.rest().size(),
+                  "a new piece has no place to be moved from",
+                  "say where it goes, like “against wall A”");
+    const auto has = [&](std::string_view w) { return words.find(w) != std::string_view::npos; };
+    Vec2 way = has("left")                          ? -own->pose.right()
+               : has("right")                       ? own->pose.right()
+               : words == "back" || has("backward") ? -own->pose.front()
+                                                    : own->pose.front();
+    if (has("toward") || has("closer") || has("nearer") || has("away")) {
+        const Target t = p.target();
+        const auto to = wayOnItsSurface(p.scene, p.subject.id, t);
+        if (!to)
+            p.fault("that is not on its board", "say it along the board, like: 2 left");
+        way = *to * (has("away") ? -1 : 1);
+    }
+    p.out.step = p.out.step.value_or(Vec2{}) + way * stepLength(p, d).mm();
+    return true;
+}
+
+} // namespace
+
+std::span<const Phrase> stepPhrases() {
+    static const std::vector<Phrase> all{
+        {.begins = {"left", "right", "to the left", "to the right", "to its left", "to its right",
+                    "forward", "forwards", "out", "out from the wall", "back", "backward",
+                    "backwards"},
+         .afterLength = true,
+         .of = onPlan,
+         .read = [](Placing& p) { return step(p, p.measured); },
+         .help = "a step to its own side; the ties it has follow",
+         .example = "6 left; 6 back"},
+        {.begins = {"left", "right", "to the left", "to the right", "to its left", "to its right",
+                    "forward", "forwards", "out", "back", "backward", "backwards"},
+         .of = onPlan,
+         .read = [](Placing& p) { return step(p, {}); },
+         .follows = Follows::pause,
+         .help = "the same, by a little when no figure is said",
+         .example = "left; back a little"},
+        {.begins = {"a bit", "a little", "a little bit", "a touch", "bit", "little", "little bit",
+                    "touch", "slightly"},
+         .of = {SaidOf::floor, SaidOf::ceiling, SaidOf::wall},
+         .read =
+             [](Placing& p) {
+                 p.in.slightly();
+                 return true;
+             },
+         .help = "",
+         .example = ""},
+        {.begins = {"toward", "towards", "closer to", "nearer to", "nearer", "away from"},
+         .afterLength = true,
+         .of = onPlan,
+         .read = [](Placing& p) { return step(p, p.measured); },
+         .help = "a step straight to or from something",
+         .example = "6 toward wall A; 6 away from sofa"},
+        {.begins = {"toward", "towards", "closer to", "nearer to", "nearer", "away from"},
+         .of = onPlan,
+         .read = [](Placing& p) { return step(p, {}); },
+         .help = "",
+         .example = ""},
+    };
+    return all;
+}
+
+} // namespace mezzet

@@ -1,0 +1,121 @@
+// Under pieces: a rug, or what goes under a window.
+#include "edit/phrase.h"
+#include "edit/place.h"
+#include "measure/texts.h"
+
+#include <algorithm>
+
+namespace mezzet {
+
+namespace {
+
+using Is = Target::Is;
+using K = Tie::Kind;
+
+constexpr Flags<SaidOf> onPlan{SaidOf::floor, SaidOf::ceiling};
+
+/// All upholstered seats there are; the longest first, since the others gather round it.
+std::vector<int> seats(Placing& p) {
+    std::vector<const Piece*> all;
+    for (const auto& q : p.in.scheme().pieces)
+        if (q.id != p.subject.id && (q.kind->role == Role::sofa || q.kind->role == Role::armchair))
+            all.push_back(&q);
+    if (all.empty())
+        p.fault("there are no seats yet", "place a sofa or a chair first");
+    std::stable_sort(all.begin(), all.end(),
+                     [](const Piece* a, const Piece* b) { return a->size.width > b->size.width; });
+    std::vector<int> out;
+    for (const Piece* q : all)
+        out.push_back(q->id);
+    return out;
+}
+
+/// The pieces named: "sofa, rug and lamp".
+std::vector<int> group(Placing& p, const Target& first) {
+    std::vector<int> ids{first.piece};
+    for (;;) {
+        const std::size_t here = p.in.at();
+        p.in.comma();
+        p.in.take({"and"});
+        const int id = p.in.done() ? 0 : p.in.piece();
+        if (id == 0) {
+            p.in.goTo(here);
+            return ids;
+        }
+        if (id == p.subject.id)
+            p.in.fail(here, p.in.at() - here,
+                      worded("{} can't be placed by itself", p.subject.name), "name another piece");
+        ids.push_back(id);
+    }
+}
+
+bool under(Placing& p) {
+    if (p.in.take({"the seats", "seats"})) {
+        const auto all = seats(p);
+        p.add(K::under).group = all;
+        return true;
+    }
+    const Target first = p.target(Targets{Is::piece, Is::window}, "under");
+    if (first.is == Is::window) {
+        p.add(K::against).of = p.toWall(first);
+        p.add(K::centredOn).of = first;
+        return true;
+    }
+    const auto all = group(p, first);
+    p.add(K::under).group = all;
+    return true;
+}
+
+/// "front legs on", "under the front legs of sofa, 8 on".
+bool frontLegs(Placing& p) {
+    const Length usual = p.in.job().library.book->habit("front-legs-on-rug");
+    p.in.take({"of"});
+    if (p.in.done() || p.in.ahead().empty() || p.in.take({"the seats", "seats"})) {
+        const auto all = seats(p);
+        Tie& tie = p.add(K::under);
+        tie.group = all;
+        tie.distance = usual;
+    } else {
+        const Target first = p.target(ties::pieces, "front legs");
+        const auto all = group(p, first);
+        Tie& tie = p.add(K::under);
+        tie.group = all;
+        tie.distance = usual;
+    }
+    const std::size_t here = p.in.at();
+    p.in.take({"on"});
+    p.in.comma();
+    if (p.in.lengthAhead()) {
+        const auto l = p.in.length("how far on they stand");
+        if (p.in.take({"on"}) && l > Length{}) {
+            p.out.ties.back().distance = l;
+            return true;
+        }
+    }
+    p.in.goTo(here);
+    p.in.take({"on"});
+    return true;
+}
+
+} // namespace
+
+std::span<const Phrase> underPhrases() {
+    static const std::vector<Phrase> all{
+        {.begins = {"under"},
+         .of = onPlan,
+         .read = &under,
+         .help = "centred on their outline; for a window, against its wall",
+         .example = "under sofa and coffee table; under seats; under window 1"},
+        {.begins = {"under the front legs of", "under front legs of", "under the front legs",
+                    "under front legs", "with the front legs of", "with front legs of",
+                    "front legs of", "front legs on", "with the front legs on",
+                    "with front legs on"},
+         .of = SaidOf::floor,
+         .read = &frontLegs,
+         .help = "a rug forward from under them, where the middle would go through the wall",
+         .example = "under the front legs of sofa, 8 on; front legs on"},
+    };
+    return all;
+}
+
+} // namespace mezzet
