@@ -4,6 +4,7 @@
 #include "judge/say.h"
 #include "measure/text.h"
 #include "scheme/surfaces.h"
+#include "speech/speech.h"
 
 #include <fmt/format.h>
 
@@ -97,20 +98,52 @@ int say(const std::string& path, const std::vector<std::string>& lines) {
     if (!job)
         return refuse(job.problem());
     ProjectPtr now = *job;
+    std::vector<ProjectPtr> before;
+    std::vector<ProjectPtr> after;
+    Listener to;
     int number = 0;
     for (const auto& line : lines) {
         ++number;
-        auto said = readSaid(line, *now);
-        auto next = said ? apply(*now, said->edit) : Result<Applied>(said.problem());
-        if (!next) {
-            Problem p = next.problem();
+        const auto refused = [&](Problem p) {
             p.file = "line";
             p.line = number;
-            return refuse(p);
+            const int code = refuse(p);
+            for (const auto& way : waysOn(line, *now, to))
+                fmt::print(stderr, "  or say: {}\n", shownPlainly(way));
+            return code;
+        };
+        auto spoken = readSpoken(line, *now, to);
+        if (!spoken)
+            return refused(spoken.problem());
+        if (spoken->is == Spoken::Is::undo || spoken->is == Spoken::Is::redo) {
+            const bool undo = spoken->is == Spoken::Is::undo;
+            auto& from = undo ? before : after;
+            if (from.empty())
+                return refused({undo ? "nothing was said yet that could be undone"
+                                     : "nothing was undone that could be done again",
+                                "in the window all that was done can be undone"});
+            (undo ? after : before).push_back(now);
+            now = from.back();
+            from.pop_back();
+            fmt::print("{}\n", undo ? "Undone" : "Done again");
+            continue;
         }
-        fmt::print("{}\n", said->preview);
+        fmt::print("{}\n", spoken->said.preview);
+        if (!spoken->said.them.empty())
+            to.them = spoken->said.them;
+        if (spoken->is == Spoken::Is::answer)
+            continue;
+        auto next = apply(*now, spoken->said.edit);
+        if (!next)
+            return refused(next.problem());
+        before.push_back(now);
+        after.clear();
         now = next->project;
+        if (foldCase(trimmed(line)) != "again")
+            to.before = line;
     }
+    if (now == *job)
+        return ran; // only asked
     if (auto saved = saveJob(*now, path); !saved)
         return refuse(saved.problem());
     return ran;

@@ -224,7 +224,7 @@ TEST(Groups, AGroupIsOneOutlineAndItsPiecesFollowIt) {
     EXPECT_NEAR(at(job, "Port").x, 82, 1e-6);
     EXPECT_NEAR(at(job, "Port").y, 34 + 6 + 12, 1e-9);
     // One made larger makes the outline larger, which stays centred.
-    job = said(job, "size Right 28 x 24");
+    job = said(job, "size Star 28 x 24");
     EXPECT_NEAR(job.scheme().byName("Trio")->size.width.inInches(), 63, 1e-9);
     EXPECT_NEAR(at(job, "Trio").x, 102, 1e-6);
     // Taken apart, they hang where they were.

@@ -330,6 +330,8 @@ void Board::keyPressEvent(QKeyEvent* e) {
                 tapeStart_.reset();
             else
                 setTaping(false);
+        } else if (!session_.marks().empty()) {
+            session_.clearMarks();
         } else if (!tapes().empty() && session_.selected().empty()) {
             clearTapes();
         } else if (!session_.surface().isFloor() && session_.selected().empty()) {

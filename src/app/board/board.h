@@ -128,6 +128,7 @@ private:
     [[nodiscard]] bool chosenHang() const;
     void paintPointer(QPainter&) const;
     void paintSelection(const sheets::Drawing&);
+    void paintMarks(const sheets::Drawing&);
     void paintTapes(const sheets::Drawing&);
     void paintOver(const sheets::Drawing&, std::vector<QRectF>& taken);
     void paintViewSaid(QPainter&) const;

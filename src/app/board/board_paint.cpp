@@ -448,6 +448,34 @@ void Board::paintPointer(QPainter& p) const {
     p.drawLine(QPointF(0, pointer_.y()), QPointF(ruler, pointer_.y()));
 }
 
+/// What the last answer measured.
+void Board::paintMarks(const sheets::Drawing& d) {
+    QPainter& p = d.painter;
+    for (const Mark& m : session_.marks()) {
+        if (m.surface != session_.surface())
+            continue;
+        const QPointF a = d.at(m.from);
+        const QPointF b = d.at(m.to);
+        p.setPen(QPen(look().chosen, 2.4));
+        p.drawLine(a, b);
+        for (const QPointF end : {a, b}) {
+            p.setBrush(look().chosen);
+            p.drawEllipse(end, 3.5, 3.5);
+        }
+        if (m.words.empty())
+            continue;
+        const auto text = QString::fromStdString(m.words);
+        p.setFont(sheets::lettering(14));
+        const double w = p.fontMetrics().horizontalAdvance(text) + 16;
+        const QRectF chip((a.x() + b.x()) / 2 - w / 2, (a.y() + b.y()) / 2 - 11, w, 22);
+        p.setPen(QPen(look().chosen, 1.4));
+        p.setBrush(look().field);
+        p.drawRoundedRect(chip, 4, 4);
+        p.setPen(look().ink);
+        p.drawText(chip, Qt::AlignCenter, text);
+    }
+}
+
 void Board::paintTapes(const sheets::Drawing& d) {
     QPainter& p = d.painter;
     const auto draw = [&](const OwnTape& t) {
@@ -470,6 +498,7 @@ void Board::paintTapes(const sheets::Drawing& d) {
     };
     for (const auto& t : tapes())
         draw(t);
+    paintMarks(d);
     if (taping_ && tapeStart_ && pointerIn_)
         draw({*tapeStart_, endAt(pointer_)});
 }

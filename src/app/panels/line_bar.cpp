@@ -15,6 +15,7 @@ namespace mezzet::app {
 namespace {
 constexpr int mostChoices = 9;
 constexpr int tellMilliseconds = 6000;
+constexpr int pauseMilliseconds = 350;
 } // namespace
 
 LineBar::LineBar(JobSession& session, QWidget* parent) : QFrame(parent), session_(session) {
@@ -27,7 +28,7 @@ LineBar::LineBar(JobSession& session, QWidget* parent) : QFrame(parent), session
     edit_->setFrame(false);
     edit_->setStyleSheet("QLineEdit { background: transparent; border: none; padding: 1px; "
                          "font-family: 'Routed Gothic'; font-size: 18px; }");
-    edit_->setPlaceholderText("Say it: sofa 84 x 36 against wall C, centred on window 1");
+    edit_->setPlaceholderText("Say it, or ask");
     edit_->setAccessibleName("The line: type what you would say");
     edit_->installEventFilter(this);
     preview_ = new QLabel;
@@ -50,6 +51,9 @@ LineBar::LineBar(JobSession& session, QWidget* parent) : QFrame(parent), session
 
     quiet_.setSingleShot(true);
     quiet_.setInterval(0);
+    pause_.setSingleShot(true);
+    pause_.setInterval(pauseMilliseconds);
+    connect(&pause_, &QTimer::timeout, this, &LineBar::lookForWays);
     told_.setSingleShot(true);
     told_.setInterval(tellMilliseconds);
     connect(&quiet_, &QTimer::timeout, this, &LineBar::refresh);
@@ -57,8 +61,10 @@ LineBar::LineBar(JobSession& session, QWidget* parent) : QFrame(parent), session
     connect(edit_, &QLineEdit::textEdited, this, [this] {
         told_.stop();
         recalled_ = history_.size();
+        looking_.drop(search_);
         quiet_.start();
         offer();
+        pause_.start();
     });
     connect(edit_, &QLineEdit::returnPressed, this, &LineBar::enter);
     connect(&session, &JobSession::jobChanged, this, [this] {
@@ -66,6 +72,13 @@ LineBar::LineBar(JobSession& session, QWidget* parent) : QFrame(parent), session
             quiet_.start();
     });
     connect(&session, &JobSession::told, this, &LineBar::tell);
+    connect(&session, &JobSession::answered, this, &LineBar::answer);
+    for (const auto changed :
+         {&JobSession::selectionChanged, &JobSession::surfaceChanged, &JobSession::jobChanged})
+        connect(&session, changed, this, [this] {
+            if (!told_.isActive() && edit_->text().isEmpty())
+                quiet_.start();
+        });
 }
 
 QString LineBar::preview() const {
@@ -73,6 +86,7 @@ QString LineBar::preview() const {
 }
 
 void LineBar::tell(const QString& words, bool trouble) {
+    preview_->setWordWrap(false);
     preview_->setText(words);
     preview_->setToolTip(words);
     preview_->setStyleSheet(
@@ -85,28 +99,29 @@ void LineBar::refresh() {
     const auto text = edit_->text();
     preview_->setToolTip({});
     preview_->setStyleSheet(QString("color: %1; font-size: 13px;").arg(look().soft.name()));
+    preview_->setWordWrap(false);
     if (text.trimmed().isEmpty()) {
-        preview_->setText({});
-        return;
-    }
-    const auto word = text.trimmed().toLower();
-    if (word == "undo" || word == "redo") {
-        preview_->setText("Enter: " + word);
+        showOpenings();
         return;
     }
     if (takesLong(text.toStdString())) {
         preview_->setText("Enter: looks for what can be mended, and mends it");
         return;
     }
-    const auto said = readLine(text.toStdString(), *session_.settledProject(),
-                               session_.selected().size() == 1 ? session_.selected().front() : 0,
-                               session_.surface());
+    if (isQuestion(text.toStdString())) {
+        preview_->setText("Enter: looks, and answers");
+        return;
+    }
+    const auto said =
+        readSpoken(text.toStdString(), *session_.settledProject(), session_.listener());
     if (said) {
-        preview_->setText("Enter: " + QString::fromStdString(said->preview));
+        const bool back = said->is == Spoken::Is::undo || said->is == Spoken::Is::redo;
+        preview_->setText("Enter: " + (back ? text.trimmed().toLower()
+                                            : QString::fromStdString(said->said.preview)));
         preview_->setToolTip(preview_->text());
         return;
     }
-    if (popup_->isVisible()) {
+    if (popup_->isVisible() && !ways_) {
         // Half a word is no mistake yet.
         QStringList ways;
         for (int i = 0; i < popup_->count() && i < 4; ++i)
@@ -131,14 +146,13 @@ void LineBar::refresh() {
 void LineBar::offer() {
     const auto text = edit_->text();
     popup_->clear();
+    ways_ = false;
     if (text.trimmed().isEmpty() || edit_->cursorPosition() != text.size()) {
         popup_->hide();
         return;
     }
     for (const auto& c :
-         completions(text.toStdString(), *session_.settledProject(),
-                     session_.selected().size() == 1 ? session_.selected().front() : 0,
-                     session_.surface())) {
+         completions(text.toStdString(), *session_.settledProject(), session_.listener())) {
         auto* item = new QListWidgetItem(QString::fromStdString(c.word), popup_);
         item->setData(Qt::UserRole, QString::fromStdString(c.text));
         if (popup_->count() >= mostChoices)
@@ -162,18 +176,67 @@ void LineBar::place() {
     const int row = popup_->sizeHintForRow(0) > 0 ? popup_->sizeHintForRow(0) : 24;
     const int h = popup_->count() * row + 12;
     const QFontMetrics m(edit_->font());
-    const int x = std::min(m.horizontalAdvance(edit_->text()), std::max(0, edit_->width() - 240));
+    const int wide = ways_ ? std::min(edit_->width(), 560) : 240;
+    const int x =
+        ways_ ? 0
+              : std::min(m.horizontalAdvance(edit_->text()), std::max(0, edit_->width() - wide));
     const QPoint at = edit_->mapToGlobal(QPoint(x, -h - 10));
-    popup_->setGeometry(at.x(), std::max(0, at.y()), 240, h);
+    popup_->setGeometry(at.x(), std::max(0, at.y()), wide, h);
 }
 
 void LineBar::take(int row) {
     if (row < 0 || row >= popup_->count())
         return;
-    edit_->setText(popup_->item(row)->data(Qt::UserRole).toString() + " ");
+    const bool whole = ways_;
+    edit_->setText(popup_->item(row)->data(Qt::UserRole).toString() + (whole ? "" : " "));
     popup_->hide();
     refresh();
-    offer();
+    if (!whole)
+        offer();
+}
+
+void LineBar::lookForWays() {
+    const auto text = edit_->text();
+    if (text.trimmed().isEmpty() || popup_->isVisible() || isQuestion(text.toStdString()) ||
+        takesLong(text.toStdString()))
+        return;
+    search_ =
+        looking_.run([text = text.toStdString(), job = session_.settledProject(),
+                      to = session_.listener()](Progress&) { return waysOn(text, *job, to); },
+                     [this, text](const std::vector<std::string>& found) {
+                         if (edit_->text() == text && edit_->hasFocus() && !popup_->isVisible())
+                             showWays(found);
+                     });
+}
+
+void LineBar::showWays(const std::vector<std::string>& found) {
+    if (found.empty())
+        return;
+    popup_->clear();
+    ways_ = true;
+    for (const auto& line : found) {
+        auto* item = new QListWidgetItem("Say: " + QString::fromStdString(line), popup_);
+        item->setData(Qt::UserRole, QString::fromStdString(line));
+    }
+    popup_->setCurrentRow(-1);
+    place();
+    popup_->show();
+}
+
+/// What could be said of what is selected, where nothing is typed yet.
+void LineBar::showOpenings() {
+    QStringList lines;
+    for (const auto& l : openings(*session_.settledProject(), session_.listener()))
+        lines << QString::fromStdString(l);
+    preview_->setText(lines.isEmpty() ? QString() : "Say: " + lines.join("  ·  "));
+    preview_->setAccessibleName(preview_->text());
+}
+
+void LineBar::answer(const QString& words) {
+    tell(words, false);
+    told_.stop(); // it stays until something is typed
+    preview_->setWordWrap(true);
+    preview_->setStyleSheet(QString("color: %1; font-size: 13px;").arg(look().ink.name()));
 }
 
 void LineBar::enter() {
@@ -196,9 +259,9 @@ void LineBar::enter() {
     const auto what = preview_->text();
     if (!session_.sayLine(text)) {
         // What was refused stays, with the caret at the word it couldn't take.
-        const auto said = readSaid(
-            edit_->text().toStdString(), *session_.settledProject(),
-            session_.selected().size() == 1 ? session_.selected().front() : 0, session_.surface());
+        const auto said = readSpoken(edit_->text().toStdString(), *session_.settledProject(),
+                                     session_.listener());
+        lookForWays();
         if (!said && said.problem().column > 0)
             edit_->setSelection(said.problem().column - 1, std::max(said.problem().width, 0));
         return;
@@ -208,6 +271,8 @@ void LineBar::enter() {
     recalled_ = history_.size();
     draft_.clear();
     edit_->clear();
+    if (isQuestion(text.toStdString()))
+        return; // it is told when it is found
     auto done = what.startsWith("Enter: ") ? what.mid(7) : what;
     tell(done, false);
 }

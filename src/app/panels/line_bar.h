@@ -2,6 +2,8 @@
 
 #include "app/session/job_session.h"
 
+#include "app/session/runner.h"
+
 #include <QFrame>
 #include <QLineEdit>
 #include <QTimer>
@@ -36,6 +38,11 @@ protected:
 private:
     void refresh();
     void offer();
+    /// Looks beside the window for what could be said instead of a line that is refused.
+    void lookForWays();
+    void showWays(const std::vector<std::string>&);
+    void showOpenings();
+    void answer(const QString& words);
     void place();
     void take(int row);
     void enter();
@@ -50,6 +57,10 @@ private:
     QString draft_;
     QTimer quiet_;
     QTimer told_;
+    QTimer pause_;      ///< in typing: then ways on are looked for
+    bool ways_ = false; ///< the list holds whole lines to say instead
+    Runner looking_;
+    ProgressPtr search_;
 };
 
 } // namespace mezzet::app

@@ -77,6 +77,7 @@ bool JobSession::apply(const Edit& edit, const QString& run) {
         return false;
     }
     history_.did(project_, next->project, QString::fromStdString(edit.words), run);
+    marks_.clear();
     // A piece just added is what one goes on with.
     int added = 0;
     if (edit.acts.size() == 1)
@@ -105,43 +106,78 @@ bool JobSession::apply(const Edit& edit, const QString& run) {
     return true;
 }
 
-bool JobSession::sayLine(const QString& line) {
-    const auto word = line.trimmed().toLower();
-    if (word == "undo" || word == "redo") {
-        word == "undo" ? undo() : redo();
-        return true;
-    }
-    const int one = selected().size() == 1 ? selected().front() : 0;
-    if (takesLong(line.toStdString())) {
-        emit told("Looking for what can be mended …", false);
-        sayBeside(line.toStdString(), one, surface());
-        return true;
-    }
-    auto said = readSaid(line.toStdString(), *project_, one, surface());
-    if (!said) {
-        emit told(QString::fromStdString(said.problem().sentence()), true);
-        return false;
-    }
-    return apply(said->edit);
+Listener JobSession::listener() const {
+    Listener to{selected().empty() ? named_ : selected(), surface(), before_};
+    std::erase_if(to.them, [&](int id) { return project_->scheme().byId(id) == nullptr; });
+    return to;
 }
 
-void JobSession::sayBeside(const std::string& line, int one, SurfaceId looked) {
+void JobSession::clearMarks() {
+    if (marks_.empty())
+        return;
+    marks_.clear();
+    emit selectionChanged();
+}
+
+bool JobSession::sayLine(const QString& line) {
+    const std::string text = line.toStdString();
+    if (takesLong(text) || isQuestion(text)) {
+        emit told(takesLong(text) ? "Looking for what can be mended …" : "Looking …", false);
+        sayBeside(text, listener());
+        return true;
+    }
+    return spoke(text, readSpoken(text, *project_, listener()));
+}
+
+bool JobSession::spoke(const std::string& line, const Result<Spoken>& spoken) {
+    if (!spoken) {
+        emit told(QString::fromStdString(spoken.problem().sentence()), true);
+        return false;
+    }
+    switch (spoken->is) {
+    case Spoken::Is::undo:
+        undo();
+        return true;
+    case Spoken::Is::redo:
+        redo();
+        return true;
+    case Spoken::Is::answer:
+        marks_ = spoken->answer.marks;
+        if (!spoken->said.them.empty())
+            named_ = spoken->said.them;
+        if (!marks_.empty() && marks_.front().surface != surface())
+            goTo(marks_.front().surface);
+        emit selectionChanged();
+        emit answered(QString::fromStdString(spoken->answer.words));
+        return true;
+    case Spoken::Is::edit:
+        break;
+    }
+    if (!apply(spoken->said.edit))
+        return false;
+    named_ = spoken->said.them;
+    if (named_.size() > 1)
+        select(named_);
+    if (const auto word = foldCase(trimmed(line)); word != "again" && word != "once more")
+        before_ = line;
+    return true;
+}
+
+void JobSession::sayBeside(const std::string& line, const Listener& to) {
     // What was said is never dropped: when the job is another one by the time, it is worked out
     // again for that.
     ++said_;
     lines_.run(
-        [line, one, looked, job = project_](Progress& p) {
-            return std::make_shared<Result<Said>>(
-                readSaid(line, *job, one, looked, [&p] { return p.stop.load(); }));
+        [line, to, job = project_](Progress& p) {
+            return std::make_shared<Result<Spoken>>(
+                readSpoken(line, *job, to, [&p] { return p.stop.load(); }));
         },
-        [this, line, one, looked, job = project_](const std::shared_ptr<Result<Said>>& found) {
+        [this, line, to, job = project_](const std::shared_ptr<Result<Spoken>>& found) {
             --said_;
             if (job != project_)
-                sayBeside(line, one, looked);
-            else if (!*found)
-                emit told(QString::fromStdString(found->problem().sentence()), true);
-            else if (apply((*found)->edit))
-                emit told(QString::fromStdString((*found)->preview), false);
+                return sayBeside(line, to);
+            if (spoke(line, *found) && (*found)->is == Spoken::Is::edit)
+                emit told(QString::fromStdString((*found)->said.preview), false);
         },
         [this](const QString& fault) {
             --said_;
@@ -184,6 +220,7 @@ void JobSession::redo() {
 }
 
 void JobSession::wentTo(const ProjectPtr& job) {
+    marks_.clear();
     const auto looked = surface();
     take(job, *sceneOf(*job));
     changedOrNot();

@@ -9,6 +9,7 @@
 #include "edit/line.h"
 #include "files/job_lock.h"
 #include "files/whole_file.h"
+#include "speech/speech.h"
 
 #include <QObject>
 
@@ -60,7 +61,14 @@ public:
     /// Applies an edit and keeps the job before it. Says why not when it is refused. Edits that
     /// follow each other in one `run`, like nudges of the same pieces, are one step back.
     bool apply(const Edit&, const QString& run = {});
+    /// Does what a line says, or answers it: at once, or beside the window when it may take long.
+    /// False when it is refused, with the reason told.
     bool sayLine(const QString&);
+    /// To whom the next line is said: what is selected, or was named last, and what is looked at.
+    [[nodiscard]] Listener listener() const;
+    /// What the last answer measured, until the job changes.
+    [[nodiscard]] const std::vector<Mark>& marks() const { return marks_; }
+    void clearMarks();
     /// Shows an edit without keeping it: a drag under way. Silent when it is refused.
     bool tryOut(const Edit&);
     void endTrial();
@@ -111,6 +119,8 @@ public:
     bool keepCopy() { return recovery_.writeNow(); }
 
 signals:
+    /// A question that was asked has its answer.
+    void answered(const QString& words);
     void remedyFound(std::size_t reading);
     /// The job, or the trial of a drag, is another one.
     void jobChanged();
@@ -124,7 +134,8 @@ private:
     void take(ProjectPtr, ScenePtr);
     void judgeNow();
     [[nodiscard]] bool canShow(SurfaceId) const;
-    void sayBeside(const std::string& line, int selected, SurfaceId surface);
+    void sayBeside(const std::string& line, const Listener&);
+    bool spoke(const std::string& line, const Result<Spoken>&);
     void wentTo(const ProjectPtr&);
     void keepForUs(const QString& path);
     void changedOrNot();
@@ -136,8 +147,11 @@ private:
     History history_;
     ViewStates views_;
     JudgedState judged_;
-    Runner lines_; ///< lines that take long
-    int said_ = 0; ///< how many of them
+    Runner lines_;           ///< lines that take long
+    int said_ = 0;           ///< how many of them
+    std::vector<int> named_; ///< what was spoken of last: "it"
+    std::string before_;     ///< the line said last, for "again"
+    std::vector<Mark> marks_;
     Runner files_; ///< all that is written and read
     Recovery recovery_{files_};
 

@@ -360,9 +360,10 @@ void Placing::settleWall() {
     // A thing of another wall takes it there.
     if (!saidWall && wall)
         for (const Tie& t : out.ties)
-            if (const auto other = wallOf(t.of, scene);
-                other && t.of.is != Is::wall && !boxOn(t.of, *wall, scene))
-                wall = other;
+            if (t.kind == K::above || t.kind == K::below || t.kind == K::centredOn ||
+                t.kind == K::fromPiece || t.kind == K::centredBetween)
+                if (const auto other = wallOf(t.of, scene); other && t.of.is != Is::wall)
+                    wall = other;
     for (const Tie& t : out.ties)
         if (!wall)
             wall = wallOf(t.of, scene);

@@ -48,6 +48,10 @@ struct Spoken {
 [[nodiscard]] std::vector<std::string> waysOn(std::string_view text, const Project&,
                                               const Listener&);
 
+/// A few lines that can be said now, of what is selected or named, in the job's own unit: shown
+/// where nothing is typed yet. Each is one that readSpoken takes.
+[[nodiscard]] std::vector<std::string> openings(const Project&, const Listener&);
+
 /// A question by its first words, as the help tells it.
 struct QuestionHelp {
     const char* says;

@@ -111,6 +111,10 @@ private:
             if (said.size() < 3 || figures(said) || known.count(said) > 0 ||
                 (said.ends_with("s") && known.count(said.substr(0, said.size() - 1)) > 0))
                 continue;
+            // Two words written as one: "nextto".
+            for (std::size_t i = 2; i + 1 < said.size(); ++i)
+                if (known.count(said.substr(0, i)) > 0 && known.count(said.substr(i)) > 0)
+                    offer(with(w, said.substr(0, i) + " " + said.substr(i)));
             std::vector<std::pair<int, std::string>> near;
             for (const auto& k : known) {
                 const int allowed = said.size() >= 5 || k.size() >= 5 ? 2
@@ -231,6 +235,44 @@ std::vector<std::string> waysOn(std::string_view text, const Project& job, const
     if (said || text.size() > 300 || !isText(text))
         return {};
     return Ways(trimmed(text), job, to).find(said.problem());
+}
+
+std::vector<std::string> openings(const Project& job, const Listener& to) {
+    const bool metric = isMetric(job.notation.units);
+    const auto mm = [&](double cm, double inches) {
+        return writeGap(metric ? Length::centimetres(cm) : Length::inches(inches), job.notation);
+    };
+    std::vector<std::string> tried;
+    const Piece* it = to.them.size() == 1 ? job.scheme().byId(to.them.front()) : nullptr;
+    if (job.room->walls.empty())
+        return {};
+    if (to.them.size() > 1) {
+        tried = {worded("move them {} left", mm(15, 6)), "turn them a quarter", "remove them"};
+    } else if (it != nullptr && it->onWall()) {
+        tried = {worded("{} up", mm(5, 2)), "at eye level", worded("make it {} wider", mm(10, 4)),
+                 "how high should it hang?"};
+    } else if (it != nullptr) {
+        tried = {worded("{} left", mm(15, 6)),
+                 worded("against wall {}", job.room->walls.front().name), "turn it a quarter",
+                 worded("make it {} wider", mm(10, 4)), "how far is it from the wall?"};
+    } else if (to.surface.isWall()) {
+        const auto wall = job.room->walls[static_cast<std::size_t>(to.surface.wall())].name;
+        tried = {
+            worded("picture {} x {} on wall {}", metric ? "50" : "20", metric ? "70" : "28", wall),
+            worded("mirror on wall {}", wall), "what fits here?"};
+    } else if (job.scheme().pieces.empty()) {
+        tried = {worded("sofa {} against wall {}", mm(210, 84), job.room->walls.front().name),
+                 "a round table in the middle of the room", "what fits here?"};
+    } else {
+        const auto& name = job.scheme().pieces.front().name;
+        tried = {worded("a side table beside {}", name), worded("a plant in the corner"),
+                 "what is wrong?", worded("how far is {} from the wall?", name)};
+    }
+    std::vector<std::string> out;
+    for (const auto& line : tried)
+        if (isQuestion(line) || readLine(line, job, to))
+            out.push_back(line);
+    return out;
 }
 
 } // namespace mezzet
