@@ -238,7 +238,7 @@ void PieceList::refill() {
                           : capitalised(words(session_.surface(), job.wording())));
     count_->setText(QString::number(shown));
     if (!typed.isEmpty()) {
-        auto kinds = session_.library().kit->matching(wanted);
+        auto kinds = session_.project()->library.kit->matching(wanted);
         // A group is made of pieces; what stands is added on the floor.
         std::erase_if(kinds, [this](const KindPtr& k) {
             return k->role == mezzet::Role::group || (session_.surface().isWall() && !k->hangs()) ||

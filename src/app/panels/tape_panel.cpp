@@ -248,7 +248,7 @@ void TapePanel::addChoice(QVBoxLayout* column, const Piece& p) {
 void TapePanel::addHooks(QVBoxLayout* column, const Piece& p) {
     const Scene& scene = *session_.scene();
     const Notation n = session_.project()->notation;
-    const auto rules = hookRules(*session_.library().book);
+    const auto rules = hookRules(*session_.project()->library.book);
     auto* rows = new QGridLayout;
     rows->setHorizontalSpacing(8);
     rows->setVerticalSpacing(2);
@@ -451,7 +451,7 @@ void TapePanel::rebuild() {
                          : n == 0                  ? QString("Nothing to mend")
                                                    : QString("%1 to mend").arg(n));
         const auto* school =
-            session_.library().book->schoolById(session_.project()->judgement.school);
+            session_.project()->library.book->schoolById(session_.project()->judgement.school);
         column->addWidget(quietLabel(scheme.pieces.empty()
                                          ? QString("Say what goes where on the line below the "
                                                    "board, like:\nsofa 84 x 36 against wall A")

@@ -44,7 +44,7 @@ void JobSession::take(ProjectPtr project, ScenePtr scene) {
 }
 
 void JobSession::judgeNow() {
-    judged_.judge(project(), scene(), library_.book);
+    judged_.judge(project(), scene(), project()->library.book);
 }
 
 std::optional<int> JobSession::toMendIn(std::size_t scheme) {
@@ -56,7 +56,7 @@ std::optional<int> JobSession::toMendIn(std::size_t scheme) {
 void JobSession::setLibrary(Library library) {
     library_ = std::move(library);
     auto next = std::make_shared<Project>(*project_);
-    next->library = library_;
+    useLibrary(*next, library_);
     project_ = next;
     emit jobChanged();
 }

@@ -378,7 +378,12 @@ struct Applier {
     }
 
     std::optional<Problem> act(const SetNotation& n) {
+        const bool other = isMetric(n.notation.units) != isMetric(job.notation.units);
         job.notation = n.notation;
+        if (other) {
+            useLibrary(job, job.library);
+            followEyes(job);
+        }
         return {};
     }
 

@@ -437,6 +437,14 @@ std::string kitText(const std::vector<Kind>& kinds) {
                 {"across", o.across}, {"up", o.up}, {"board", o.board.mm()}, {"foot", o.foot.mm()}};
         if (k.bareBack)
             one["back"] = "bare";
+        json metric = json::object();
+        if (k.metric)
+            metric["size"] = {k.metric->width.mm() / 10, k.metric->depth.mm() / 10,
+                              k.metric->height.mm() / 10};
+        if (k.metricHangAt > Length{} && k.hangAt > Length{})
+            metric["hang at"] = k.metricHangAt.mm() / 10;
+        if (!metric.empty())
+            one["metric"] = metric;
         if (!k.draw.empty())
             one["draw"] = k.draw;
         if (!k.caution.empty())

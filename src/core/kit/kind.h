@@ -142,6 +142,9 @@ struct Kind {
     Hanging hanging;              ///< how such a piece usually hangs
     Length hangAt;                ///< the height it usually hangs at; nothing is eye level
     Level hangBy = Level::centre; ///< which height of it that is
+    std::optional<Size>
+        metric;             ///< its size in metric trade; rounded from `size` where there is none
+    Length metricHangAt;    ///< the same of the height it hangs at; nothing for none
     double arealWeight = 0; ///< kg to a square metre of its face, when its weight is not known
 
     /// The two figures of its outline: from above, or of what hangs from the front.

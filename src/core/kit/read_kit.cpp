@@ -253,6 +253,24 @@ Openings readOpenings(const json& o, const Entry& e, const Size& size) {
     return out;
 }
 
+/// What it comes as in metric trade, in centimetres whatever the file's unit is.
+void readMetric(const json& o, Kind& k) {
+    const Entry e(o, 10);
+    if (!o.is_object())
+        throw Fault{"“metric” is not a group", "write it like {\"size\": [210, 90, 85]}"};
+    for (const auto& [key, v] : o.items()) {
+        if (key == "size" && v.is_array() && v.size() == 3)
+            k.metric = Size{e.length(v[0], "the metric width", true),
+                            e.length(v[1], "the metric depth", true),
+                            e.length(v[2], "the metric height", true)};
+        else if (key == "hang at" && k.hangAt > Length{})
+            k.metricHangAt = e.length(v, "the metric height it hangs at", true);
+        else
+            throw Fault{worded("“metric” can't have “{}: {}”", key, v.dump()),
+                        "it may have size, and hang at where “hang” has a height"};
+    }
+}
+
 Kind readKind(const json& j, double unit) {
     if (!j.is_object())
         throw Fault{"it is not an object", "each entry is {\"id\": …, \"name\": …, \"size\": […]}"};
@@ -306,6 +324,8 @@ Kind readKind(const json& j, double unit) {
         k.clearBelow = e.length(*below, "“clearBelow”", false);
     if (const auto* hang = e.group("hang"))
         readHanging(*hang, e, k);
+    if (const auto* metric = e.group("metric"))
+        readMetric(*metric, k);
     e.finish();
     return k;
 }

@@ -1,6 +1,7 @@
 #include "project/project.h"
 
 #include "files/whole_file.h"
+#include "kit/metric.h"
 
 #include "kit/csv.h"
 #include "measure/text.h"
@@ -23,7 +24,39 @@ Result<Library> loadLibrary(const std::filesystem::path& data) {
         return stock.problem();
     auto whole = std::make_shared<RuleBook>(**book);
     whole->shelving = stock->shelving;
-    return Library{*kit, whole, {}, stock->sizes};
+    return inUnits(Library{*kit, whole, {}, stock->sizes}, Units::feetAndInches);
+}
+
+Library inUnits(const Library& library, Units units) {
+    Library out = library;
+    // Another kit, or another book, than those its editions were made of.
+    if (out.kit != out.inches.kit && out.kit != out.metric.kit) {
+        out.inches.kit = out.kit;
+        out.metric.kit = metricKit(*out.kit);
+    }
+    if (out.book != out.inches.book && out.book != out.metric.book) {
+        out.inches.book = out.book;
+        out.metric.book = metricBook(*out.book);
+    }
+    const Library::Edition& e = isMetric(units) ? out.metric : out.inches;
+    out.kit = e.kit;
+    out.book = e.book;
+    return out;
+}
+
+void useLibrary(Project& job, const Library& library) {
+    job.library = inUnits(library, job.notation.units);
+    const auto bound = [&](const SchemePtr& scheme) {
+        auto out = std::make_shared<Scheme>(*scheme);
+        for (Piece& p : out->pieces)
+            if (auto kind = job.library.kit->byId(p.kind->id))
+                p.kind = std::move(kind);
+        return SchemePtr(std::move(out));
+    };
+    for (SchemePtr& s : job.schemes)
+        s = bound(s);
+    for (SchemePtr& s : job.thrownAway)
+        s = bound(s);
 }
 
 std::optional<Problem> speakAsAsked() {
@@ -207,7 +240,7 @@ Result<ProjectPtr> newProject(const Library& library, std::string_view notes,
         scheme->room = i;
         project->schemes.push_back(scheme);
     }
-    project->library = library;
+    project->library = inUnits(library, project->notation.units);
     return ProjectPtr(project);
 }
 

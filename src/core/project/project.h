@@ -19,7 +19,19 @@ struct Library {
     RuleBookPtr book;
     std::optional<Judgement> studio{}; ///< the school and bands a studio begins its jobs with
     std::vector<StockSize> stock{};    ///< sizes pictures come in
+
+    /// The kit and the book as one unit system has them.
+    struct Edition {
+        KitPtr kit{};
+        RuleBookPtr book{};
+    };
+    Edition inches{}; ///< both of them; `kit` and `book` are those of one, see inUnits
+    Edition metric{};
 };
+
+/// The library as a job in such units has it: kinds and figures in inches, or in the trade's own
+/// metric. The same kit and book each time, so that pieces of it stay of it.
+[[nodiscard]] Library inUnits(const Library&, Units);
 
 /// Reads kit/, rules/book.json and walls/ of a data folder.
 [[nodiscard]] Result<Library> loadLibrary(const std::filesystem::path& data);
@@ -103,6 +115,10 @@ struct Project {
 };
 
 using ProjectPtr = std::shared_ptr<const Project>;
+
+/// Gives a job a library, in its own units; its pieces are of the kinds there, at the sizes they
+/// have.
+void useLibrary(Project&, const Library&);
 
 /// A new job with one empty scheme. The units and their bare meaning come from the notes.
 /// Problem: as the notes'.

@@ -169,7 +169,6 @@ ProjectPtr readProject(const json& j, std::string_view file, const Library& libr
                    version, jobFormat),
             "open it with the newer one"};
     auto p = std::make_shared<Project>();
-    p->library = library;
     p->title = tidyName(f.text("title", mostNameLength, true));
     p->client = tidyName(f.text("client", mostNameLength, false));
     {
@@ -181,6 +180,18 @@ ProjectPtr readProject(const json& j, std::string_view file, const Library& libr
                    "use feet, inches, mm, cm or m, and a division of 2, 4, 8, 16 or 32");
         p->notation = {*units, d};
     }
+    Library own = inUnits(library, Units::feetAndInches);
+    if (f.has("kinds")) {
+        auto kinds = readKit(f.need("kinds").dump(), worded("{} (its kinds)", file));
+        if (!kinds)
+            throw kinds.problem();
+        std::erase_if(*kinds, [&](const Kind& k) { return own.kit->byId(k.id) != nullptr; });
+        auto kit = withStudio(own.kit, *kinds);
+        if (!kit)
+            throw kit.problem();
+        own.kit = *kit;
+    }
+    p->library = inUnits(own, p->notation.units);
     p->judgement = readJudgement(f, *library.book);
     {
         Fields r(f.need("room"), "“room”");
@@ -196,16 +207,6 @@ ProjectPtr readProject(const json& j, std::string_view file, const Library& libr
     p->rooms = *rooms;
     if (f.has("underlay"))
         p->underlay = readUnderlay(f.need("underlay"), p->rooms);
-    if (f.has("kinds")) {
-        auto kinds = readKit(f.need("kinds").dump(), worded("{} (its kinds)", file));
-        if (!kinds)
-            throw kinds.problem();
-        std::erase_if(*kinds, [&](const Kind& k) { return library.kit->byId(k.id) != nullptr; });
-        auto kit = withStudio(library.kit, *kinds);
-        if (!kit)
-            throw kit.problem();
-        p->library.kit = *kit;
-    }
     int n = 0;
     for (const auto& s : f.list("schemes", mostSchemes))
         p->schemes.push_back(

@@ -7,6 +7,7 @@
 #include <nlohmann/json.hpp>
 
 #include <algorithm>
+#include <cmath>
 #include <set>
 #include <tuple>
 
@@ -67,14 +68,66 @@ bounds(const json& j, const std::string& what, double unit) {
     return {low, high};
 }
 
+/// "band", "bands" and "best" of a rule, or of its metric figures.
+void readBands(const json& j, double scale, const RuleBook& book,
+               std::map<std::string, Band, std::less<>>& into) {
+    const auto addBand = [&](const std::string& school, const json& b) {
+        Band band;
+        std::tie(band.low, band.high) = bounds(b, "“band”", scale);
+        if (j.contains("best"))
+            std::tie(band.bestLow, band.bestHigh) = bounds(j["best"], "“best”", scale);
+        into[school] = band;
+    };
+    if (j.contains("band") || j.contains("bands"))
+        into.clear();
+    if (j.contains("band"))
+        addBand("", j["band"]);
+    if (j.contains("bands")) {
+        if (!j["bands"].is_object())
+            throw Fault{"“bands” is not a group", "write it like {\"low-and-close\": [12, 18]}"};
+        for (const auto& [school, b] : j["bands"].items()) {
+            if (book.schoolById(school) == nullptr)
+                throw Fault{worded("there is no school “{}”", school),
+                            "name one of the book's schools"};
+            addBand(school, b);
+        }
+    }
+}
+
+/// The trade's own metric figures of a rule, in centimetres whatever the book's unit is.
+void readMetric(const json& j, const RuleBook& book, Rule& r) {
+    if (!j.contains("metric"))
+        return;
+    const json& m = j["metric"];
+    if (!m.is_object() || r.quantity != Quantity::length)
+        throw Fault{"“metric” is not a group of a rule that measures lengths",
+                    "write it like {\"band\": [30, 45]}"};
+    for (const auto& item : m.items())
+        if (item.key() != "band" && item.key() != "bands" && item.key() != "best" &&
+            item.key() != "settings")
+            throw Fault{worded("“metric” has a field “{}” that is not known", item.key()),
+                        "it may have band, bands, best and settings"};
+    constexpr double cm = 10;
+    readBands(m, cm, book, r.metricBands);
+    if (!m.contains("settings"))
+        return;
+    for (const auto& [name, v] : m["settings"].items()) {
+        if (!v.is_number() || (r.settings.count(name) == 0 &&
+                               !(j.contains("settings") && j["settings"].contains(name))))
+            throw Fault{worded("the metric setting “{}” is no number of the rule's", name),
+                        "name one of its settings"};
+        r.metricSettings[name] = v.get<double>() * cm;
+    }
+}
+
 /// With `base`, what is not told of a rule is as that book has it.
 Rule readRule(const json& j, double unit, const RuleBook& book, const RuleBook* base) {
     if (!j.is_object())
         throw Fault{"it is not an object", "each rule is {\"id\": …, \"title\": …}"};
     static const std::set<std::string> known{
-        "id",      "title",      "measures", "quantity", "band",   "bands",
-        "best",    "right",      "tight",    "loose",    "source", "settings",
-        "numbers", "seenInPlan", "weight",   "note",     "instead"};
+        "id",      "title",      "measures", "quantity", "band",    "bands",
+        "best",    "right",      "tight",    "loose",    "source",  "settings",
+        "numbers", "seenInPlan", "weight",   "note",     "instead", "metric"};
     for (const auto& item : j.items())
         if (known.count(item.key()) == 0)
             throw Fault{worded("it has a field “{}” that is not known", item.key()),
@@ -128,29 +181,12 @@ Rule readRule(const json& j, double unit, const RuleBook& book, const RuleBook* 
     else if (was == nullptr)
         throw Fault{worded("“{}” is no quantity", q), "use length, ratio or count"};
     const double scale = r.quantity == Quantity::length ? unit : 1;
-    const auto addBand = [&](const std::string& school, const json& b) {
-        Band band;
-        std::tie(band.low, band.high) = bounds(b, "“band”", scale);
-        if (j.contains("best"))
-            std::tie(band.bestLow, band.bestHigh) = bounds(j["best"], "“best”", scale);
-        r.bands[school] = band;
-    };
+    readBands(j, scale, book, r.bands);
     if (j.contains("band") || j.contains("bands"))
-        r.bands.clear();
-    if (j.contains("band"))
-        addBand("", j["band"]);
-    if (j.contains("bands")) {
-        if (!j["bands"].is_object())
-            throw Fault{"“bands” is not a group", "write it like {\"low-and-close\": [12, 18]}"};
-        for (const auto& [school, b] : j["bands"].items()) {
-            if (book.schoolById(school) == nullptr)
-                throw Fault{worded("there is no school “{}”", school),
-                            "name one of the book's schools"};
-            addBand(school, b);
-        }
-    }
+        r.metricBands.clear(); // a studio's own band is its own in metric too
     if (r.bands.empty())
         throw Fault{"it has no band", "add “band” or “bands”"};
+    readMetric(j, book, r);
     for (const auto& [key, factor] : {std::pair{"settings", unit}, std::pair{"numbers", 1.0}}) {
         if (!j.contains(key))
             continue;
@@ -185,6 +221,11 @@ Habit readHabit(const json& j, double unit) {
     h.length = Length::millimetres(j["length"].get<double>() * unit);
     h.low = Length::millimetres(*low);
     h.high = Length::millimetres(*high);
+    if (j.contains("metric")) {
+        if (!j["metric"].is_number() || j["metric"].get<double>() <= 0)
+            throw Fault{"“metric” is no number of centimetres", "leave it out, or write like 15"};
+        h.metric = Length::centimetres(j["metric"].get<double>());
+    }
     if (h.length < h.low || h.length > h.high)
         throw Fault{"“length” is not between its bounds", "see “between”"};
     return h;
@@ -304,6 +345,41 @@ Result<RuleBookPtr> read(std::string_view content, std::string_view file, const 
 }
 
 } // namespace
+
+RuleBookPtr metricBook(const RuleBook& book) {
+    // What is smaller is a tolerance, and no figure anybody sets out.
+    constexpr double least = 1; // mm
+    const auto whole = [](double mm) {
+        const double step = std::abs(mm) < 25 ? 1 : 10;
+        return std::abs(mm) < least ? mm : std::round(mm / step) * step;
+    };
+    const auto rounded = [&](std::optional<double>& v) {
+        if (v)
+            v = whole(*v);
+    };
+    auto out = std::make_shared<RuleBook>(book);
+    for (Rule& r : out->rules) {
+        if (r.quantity == Quantity::length)
+            for (auto& [school, band] : r.bands) {
+                const auto own = r.metricBands.find(school);
+                if (own != r.metricBands.end()) {
+                    band = own->second;
+                    continue;
+                }
+                for (auto* v : {&band.low, &band.high, &band.bestLow, &band.bestHigh})
+                    rounded(*v);
+            }
+        for (auto& [name, v] : r.settings)
+            if (r.plain.count(name) == 0)
+                v = r.metricSettings.count(name) > 0 ? r.metricSettings.at(name) : whole(v);
+    }
+    for (Habit& h : out->habits) {
+        h.length = h.metric > Length{} ? h.metric : Length::millimetres(whole(h.length.mm()));
+        h.low = std::min(h.low, h.length);
+        h.high = std::max(h.high, h.length);
+    }
+    return out;
+}
 
 Result<RuleBookPtr> readRuleBook(std::string_view content, std::string_view file) {
     return read(content, file, nullptr);

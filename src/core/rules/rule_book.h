@@ -65,6 +65,11 @@ struct Rule {
         settings; ///< other figures the rule works with; lengths in mm
     std::set<std::string, std::less<>> plain{}; ///< those of them that are no lengths
 
+    /// The trade's own metric figures, in mm, where it has some: they stand in place of those above
+    /// in a metric job (metricBook).
+    std::map<std::string, Band, std::less<>> metricBands{};
+    std::map<std::string, double, std::less<>> metricSettings{};
+
     [[nodiscard]] Length setting(std::string_view name) const;
     [[nodiscard]] double number(std::string_view name) const;
     /// A sentence of the book with each {name} of a setting or number put in, as the notation
@@ -82,6 +87,7 @@ struct Habit {
     Length low; ///< what a book may put in its place
     Length high;
     std::string source;
+    Length metric{}; ///< the trade's own metric figure; nothing for none
 };
 /// The habits the program asks for; a book has each of them, and no other.
 inline constexpr std::string_view habitIds[] = {
@@ -113,6 +119,10 @@ struct RuleBook {
 };
 
 using RuleBookPtr = std::shared_ptr<const RuleBook>;
+
+/// A book in the trade's own metric figures: those it names, and the others rounded to a whole
+/// centimetre (to a millimetre under 2.5 cm).
+[[nodiscard]] RuleBookPtr metricBook(const RuleBook&);
 
 /// Reads a rule book; docs/rules.md tells its form. The Problem names file, entry and reason.
 [[nodiscard]] Result<RuleBookPtr> readRuleBook(std::string_view json, std::string_view file);
