@@ -60,10 +60,9 @@ TEST_F(SafeShell, OfManyCommandsAtOnceNoneIsLost) {
 
 TEST_F(SafeShell, AFullDiskIsToldAndEndsWith3) {
     say("'sofa against wall A'");
-    for (const char* command : {"check job.mezzet --json", "scene job.mezzet --json", "rules",
-                                "survey room.tape", "kit"})
-        EXPECT_EQ(shell(std::string(MEZZET_CLI) + " " + command + " > /dev/full 2> full.txt"),
-                  3)
+    for (const char* command :
+         {"check job.mezzet --json", "scene job.mezzet --json", "rules", "survey room.tape", "kit"})
+        EXPECT_EQ(shell(std::string(MEZZET_CLI) + " " + command + " > /dev/full 2> full.txt"), 3)
             << command << ": " << read("full.txt");
     const auto before = read("job.mezzet");
     EXPECT_EQ(shell(fmt::format("ulimit -f 1; trap '' XFSZ; {} export job.mezzet -o plan.dxf "
@@ -203,7 +202,8 @@ TEST_F(SafeShell, RemediesTellAllTheyUpsetAndTheStateOfAWay) {
 TEST_F(SafeShell, CheckingIsBoundedInTimeAndSaysWhatWasNotLookedAt) {
     std::string lines;
     for (int i = 0; i < 40; ++i)
-        lines += fmt::format("sofa called Sofa no{} at {}in, {}in\n", i, 30 + i * 2, 40 + i % 5 * 10);
+        lines +=
+            fmt::format("sofa called Sofa no{} at {}in, {}in\n", i, 30 + i * 2, 40 + i % 5 * 10);
     write("crowd.lines", lines);
     ASSERT_EQ(run("build room.tape --lines crowd.lines -o crowd.mezzet").code, 0);
     const auto began = std::chrono::steady_clock::now();
@@ -245,8 +245,9 @@ TEST_F(SafeShell, ListeningKeepsNoMoreThanALine) {
                                   "  for i in range(400): c.send(b'x'*100000)\n"
                                   "except Exception: pass\n",
                                   socket));
-    shell("(timeout 20 python3 flood.py >/dev/null 2>&1 &) ; for i in 1 2 3 4 5 6 7 8 9 10; do [ -S "
-          "flood ] && break; sleep 0.1; done");
+    shell(
+        "(timeout 20 python3 flood.py >/dev/null 2>&1 &) ; for i in 1 2 3 4 5 6 7 8 9 10; do [ -S "
+        "flood ] && break; sleep 0.1; done");
     // 40 MB without an end in a program that may have 200.
     const int code = shell(fmt::format("ulimit -v 400000; timeout 15 {} listen --socket {} --count "
                                        "1 > heard.txt 2> said.txt",

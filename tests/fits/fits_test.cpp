@@ -137,9 +137,9 @@ TEST(SofasThatFit, FillTheFreeStretchButNotTheWall) {
 }
 
 TEST(RugsThatHold, AllLegsOnOrTheFrontOnesSixInches) {
-    const auto job = jobWith(
-        {"sofa 84 x 36 x 34 at 10', 4'", "sofa 84 x 36 x 34 called Facing at 10', 12', turned 180"},
-        hall());
+    const auto job = jobWith({"sofa 84 x 36 x 34 at 10', 4'",
+                              "sofa 84 x 36 x 34 called Fronting at 10', 12', turned 180"},
+                             hall());
     const auto scene = *sceneOf(job);
     const std::vector<int> seats{1, 2};
     const auto rug = [&](double w, double d) {

@@ -49,7 +49,7 @@ TEST(PicturesOver, EachChoiceHangsItInItsBands) {
 
 TEST(PicturesOver, NamesWhatIsTooSmallForItsWall) {
     const auto job = jobWith({"sofa 84 x 36 x 34 against wall C, centred on wall C",
-                              "picture 20 x 16 called Little, 5 above sofa"});
+                              "picture 20 x 16 called Petite, 5 above sofa"});
     const auto a = asked(job, "size over sofa");
     EXPECT_TRUE(std::any_of(a.reasons.begin(), a.reasons.end(), [](const std::string& s) {
         return s.find("Little is too small") != std::string::npos;

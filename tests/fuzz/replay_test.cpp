@@ -47,8 +47,8 @@ std::string changed(std::string s, const std::string& other, std::mt19937& rando
             break;
         }
         case 4:
-            s.insert(at, std::array{"-1", "1e999", "99999999999", "\"", "\\u0000", "0",
-                                    "\xff"}[any(7)]);
+            s.insert(
+                at, std::array{"-1", "1e999", "99999999999", "\"", "\\u0000", "0", "\xff"}[any(7)]);
             break;
         default:
             if (at < s.size())

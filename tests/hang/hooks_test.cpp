@@ -134,8 +134,8 @@ TEST(CableZone, AnOuterCornerIsNone) {
 
 TEST(CableZone, AnOpenRoomsFirstEndIsNoCorner) {
     // Its last wall would turn in to the first, but stops short of it.
-    const auto job = jobWith(
-        {}, "room Open\nceiling 8'\nwall A 12'\nwall B 10'\nwall C 12'\nwall D 6'\n");
+    const auto job =
+        jobWith({}, "room Open\nceiling 8'\nwall A 12'\nwall B 10'\nwall C 12'\nwall D 6'\n");
     ASSERT_FALSE(job.room->closed);
     const HookRules rules = hookRules(*job.library.book);
     EXPECT_EQ(cableZone(*job.room, 0, {100, 1500}, rules), "");

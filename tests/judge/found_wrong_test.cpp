@@ -66,8 +66,7 @@ TEST(CornerSofas, ATableTouchingTheChaiseIsNotRight) {
         bool found = false;
         for (double x = box.low.x - 400; x < box.high.x + 400 && !found; x += 3.175) {
             const Vec2 step{x - held->byId(low)->pose.at.x, 0};
-            const auto moved =
-                apply(job, drag(job, *held, {low}, step, DragTies::drop).edit);
+            const auto moved = apply(job, drag(job, *held, {low}, step, DragTies::drop).edit);
             ASSERT_TRUE(moved);
             const auto g =
                 gapBetween(moved->scene->byId(low)->shape, moved->scene->byId(sofa.id)->shape);
@@ -156,7 +155,8 @@ TEST(TwoStates, OfAWayAreToldApart) {
     const char* notes = "ceiling 8'\nwall A 20'\nwall B 12'\n door 4' from left, 36 wide, hinge "
                         "left, swings out\nwall C 20'\nwall D 12'\n door 4' from left, 36 wide, "
                         "hinge left, swings out\n";
-    const auto job = jobWith({"dining table 72 x 40 at 10', 52in", "seat dining table with 6"}, notes);
+    const auto job =
+        jobWith({"dining table 72 x 40 at 10', 52in", "seat dining table with 6"}, notes);
     const auto ways = allOf(readingsOf(job), "walkway-main");
     int inUse = 0;
     for (const auto& r : ways)
@@ -203,8 +203,8 @@ TEST(Orders, OfThePiecesChangeNoAnswer) {
     const auto any = [&](int low, int high) {
         return std::uniform_int_distribution<int>(low, high)(random);
     };
-    const char* kinds[] = {"sofa", "armchair", "coffee table", "dresser", "bookcase", "floor lamp",
-                           "desk", "trunk",    "queen bed",    "sideboard"};
+    const char* kinds[] = {"sofa",       "armchair", "coffee table", "dresser",   "bookcase",
+                           "floor lamp", "desk",     "trunk",        "queen bed", "sideboard"};
     const char* notes = "ceiling 8'\nwall A 20'\n window 7' from left, 5' wide, 4' high, sill "
                         "30\nwall B 15'\n door 5' from left, 34 wide, hinge left, swings in\nwall "
                         "C 20'\n door 3' from left, 36 wide, hinge right, swings in\nwall D 15'";
@@ -268,8 +268,8 @@ TEST(Judging, InAnyOrderOfRulesComesToTheSame) {
 TEST(Judging, StoppedSaysSo) {
     const auto job = jobWith({"sofa at 5', 5'", "armchair at 9', 9'"});
     int asked = 0;
-    const auto judged = judgeWhole(**sceneOf(job), *job.library.book, job.judgement,
-                                   [&] { return ++asked > 2; });
+    const auto judged =
+        judgeWhole(**sceneOf(job), *job.library.book, job.judgement, [&] { return ++asked > 2; });
     EXPECT_TRUE(judged.stopped);
     EXPECT_FALSE(judgeWhole(**sceneOf(job), *job.library.book, job.judgement).stopped);
 }

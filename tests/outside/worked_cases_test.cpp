@@ -81,9 +81,8 @@ TEST(Worked, WaysFromAnywhereAcrossAnOpening) {
                      [](const json& one) {
                          const auto job = jobOf(one);
                          double width = 1e9;
-                         for (const auto& w : judgeWhole(**sceneOf(job), *job.library.book,
-                                                         job.judgement)
-                                                  .ways)
+                         for (const auto& w :
+                              judgeWhole(**sceneOf(job), *job.library.book, job.judgement).ways)
                              if (w.rule->id == "walkway-main" && !w.inUse)
                                  width = w.width / 25.4;
                          EXPECT_NEAR(width, one.at("width").get<double>(),
@@ -125,18 +124,15 @@ TEST(Worked, RoomsOutOfSquareCloseByTheirDiagonals) {
 }
 
 TEST(Worked, BoxesThroughDoors) {
-    EXPECT_GE(eachOf("door",
-                     [](const json& one) {
-                         const auto job =
-                             jobWith({}, one.at("notes").get_ref<const std::string&>().c_str());
-                         const auto& s = one.at("size");
-                         const auto in = [&](std::size_t i) {
-                             return Length::inches(s[i].get<double>());
-                         };
-                         EXPECT_EQ(throughDoor(job, job.room->openings[0],
-                                               Size{in(0), in(1), in(2)})
-                                       .fits,
-                                   one.at("fits").get<bool>());
-                     }),
-              30);
+    EXPECT_GE(
+        eachOf(
+            "door",
+            [](const json& one) {
+                const auto job = jobWith({}, one.at("notes").get_ref<const std::string&>().c_str());
+                const auto& s = one.at("size");
+                const auto in = [&](std::size_t i) { return Length::inches(s[i].get<double>()); };
+                EXPECT_EQ(throughDoor(job, job.room->openings[0], Size{in(0), in(1), in(2)}).fits,
+                          one.at("fits").get<bool>());
+            }),
+        30);
 }

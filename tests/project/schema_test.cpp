@@ -136,7 +136,7 @@ TEST(JobSchema, HoldsForEverythingThatCanBeSaid) {
                               "folding chair at 2', 9'",
                               "put away bench",
                               "scheme new called Other",
-                              "sofa",
+                              "add sofa",
                               "scheme remove"});
     EXPECT_EQ(faultsOf(jobText(job)), "");
 }

@@ -184,12 +184,12 @@ TEST(GroupBox, IsRoundItsMembersWhereTheirOffsetsPutThem) {
 }
 
 TEST(StandingBefore, EndsFiveFeetFromTheWall) {
-    const auto job = jobWith({"stool 18 x 18 called Near, 59 from wall A, 40 from wall D",
+    const auto job = jobWith({"stool 18 x 18 called Nigh, 59 from wall A, 40 from wall D",
                               "stool 18 x 18 called Far, 61 from wall A, 80 from wall D"});
     const auto scene = *sceneOf(job);
     const auto all = standingBefore(*scene, 0);
     ASSERT_EQ(all.size(), 1U);
-    EXPECT_EQ(FloorView(*scene).piece(all[0].index).name, "Near");
+    EXPECT_EQ(FloorView(*scene).piece(all[0].index).name, "Nigh");
 }
 
 TEST(Stairs, BeginAStepBeforeTheirLowestNosing) {

@@ -69,13 +69,13 @@ std::vector<std::string> phrases() {
 TEST(TieWords, SaidAgainMeanTheSame) {
     const auto job = base();
     for (const auto& phrase : phrases()) {
-        const auto said = readLine("bench 48 x 16 called It, " + phrase, job);
+        const auto said = readLine("bench 48 x 16 called Thing, " + phrase, job);
         ASSERT_TRUE(said) << phrase << ": " << said.problem().text();
         const auto& piece = std::get<PutPiece>(said->edit.acts.front()).piece;
         ASSERT_FALSE(piece.ties.empty()) << phrase;
         const auto told = words(piece.ties.front(), job.wording());
         EXPECT_EQ(told, phrase);
-        const auto again = readLine("bench 48 x 16 called It, " + told, job);
+        const auto again = readLine("bench 48 x 16 called Thing, " + told, job);
         ASSERT_TRUE(again) << told;
         EXPECT_EQ(std::get<PutPiece>(again->edit.acts.front()).piece.ties.front(),
                   piece.ties.front());
@@ -87,11 +87,11 @@ TEST(TieWords, MeanTheSameInEveryUnit) {
         auto job = base();
         job = *apply(job, readLine(std::string("units ") + units, job)->edit)->project;
         for (const auto& phrase : phrases()) {
-            const auto first = readLine("bench 48in x 16in called It, " + phrase, job);
+            const auto first = readLine("bench 48in x 16in called Thing, " + phrase, job);
             ASSERT_TRUE(first) << units << ", " << phrase << ": " << first.problem().text();
             const auto& tie = std::get<PutPiece>(first->edit.acts.front()).piece.ties.front();
             const auto again =
-                readLine("bench 48in x 16in called It, " + words(tie, job.wording()), job);
+                readLine("bench 48in x 16in called Thing, " + words(tie, job.wording()), job);
             ASSERT_TRUE(again) << units << ", " << words(tie, job.wording());
             const auto& back = std::get<PutPiece>(again->edit.acts.front()).piece.ties.front();
             EXPECT_NEAR(back.distance.mm(), tie.distance.mm(), 1) << words(tie, job.wording());
@@ -104,7 +104,7 @@ TEST(TieWords, AreKeptThroughAJobFile) {
     auto job = base();
     int n = 0;
     for (const auto& phrase : phrases()) {
-        const auto said = readLine(fmt::format("bench called It{}, {}", n++, phrase), job);
+        const auto said = readLine(fmt::format("bench called Thing{}, {}", n++, phrase), job);
         ASSERT_TRUE(said);
         job = *apply(job, said->edit)->project;
     }

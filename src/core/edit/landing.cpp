@@ -59,11 +59,18 @@ bool drawnUnder(const Piece& a, const Piece& b) {
     return (a.kind->isSatInTo() && b.kind->isSeat()) || (b.kind->isSatInTo() && a.kind->isSeat());
 }
 
-/// What a piece on the floor stands in; empty for nothing.
-std::string standsIn(const Scene& scene, const Piece& p, const Shape& s, bool underTables) {
+/// What is built into the room where a shape is; empty for nothing.
+std::string inBuilt(const Scene& scene, const Shape& s) {
     for (const Fixture& f : scene.room->fixtures)
         if (f.takesFloor() && gapBetween(s, solid(*scene.room, f)).depth.mm() > touching)
             return worded("the {}", fixtureName(f.kind));
+    return {};
+}
+
+/// What a piece on the floor stands in; empty for nothing.
+std::string standsIn(const Scene& scene, const Piece& p, const Shape& s, bool underTables) {
+    if (auto built = inBuilt(scene, s); !built.empty())
+        return built;
     const FloorView floor(scene);
     for (std::size_t i = 0; i < floor.placed.size(); ++i) {
         const Piece& other = floor.piece(i);
@@ -231,8 +238,6 @@ std::string harmOf(const Project& job, const Scene& scene, const std::vector<int
             if (b.low.x < -touching || b.high.x > w.length().mm() + touching)
                 return worded("{} would reach past the end of {}", p->name,
                               words(p->on, job.wording()));
-            if (const auto over = hangsOver(scene, *p, b); !over.empty())
-                return worded("{} would hang over {}", p->name, over);
             continue;
         }
         if (!p->on.isFloor())
@@ -247,10 +252,19 @@ std::string harmOf(const Project& job, const Scene& scene, const std::vector<int
             return worded("{} is {} high, and the ceiling {}", p->name,
                           writeGap(p->size.height, job.notation),
                           writeGap(scene.room->ceiling, job.notation));
-        if (const auto in = standsIn(scene, *p, there->shape, true); !in.empty())
+        if (const auto in = inBuilt(scene, there->shape); !in.empty() && !p->kind->flat())
             return worded("{} would stand in {}", p->name, in);
     }
     return {};
+}
+
+std::string overlapOf(const Scene& scene, int id) {
+    const Piece* p = scene.pieceById(id);
+    const Placed* there = scene.byId(id);
+    if (p == nullptr || there == nullptr || p->isGroup() || p->on.isCarried() || p->on.isCeiling())
+        return {};
+    return p->onWall() ? hangsOver(scene, *p, boxAt(*p, there->pose.at))
+                       : standsIn(scene, *p, there->shape, true);
 }
 
 } // namespace mezzet

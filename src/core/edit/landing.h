@@ -24,9 +24,11 @@ namespace mezzet {
 /// way there; as it was when they don't, or when it is clear already.
 [[nodiscard]] Edit landed(const Project&, Edit);
 
-/// What a job's pieces come to that nobody would mean unless they said so: "Console would go
-/// through wall A", "Picture would hang over Mirror". Looks at the pieces named; empty when all is
-/// well with them.
+/// What nobody would mean unless they said so: a piece through a wall, in the chimney, above the
+/// ceiling: "Console would go through wall A". Looks at the pieces named; empty when all is well.
 [[nodiscard]] std::string harmOf(const Project&, const Scene&, const std::vector<int>& ids);
+
+/// What a piece stands in, or hangs over: another piece's or an opening's name; empty for nothing.
+[[nodiscard]] std::string overlapOf(const Scene&, int id);
 
 } // namespace mezzet

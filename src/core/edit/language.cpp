@@ -11,7 +11,7 @@ namespace mezzet {
 
 std::string wordOfTheLine(std::string_view name, const Project& job) {
     const auto word = foldCase(trimmed(name));
-    if (job.library.kit->byWord(word))
+    if (job.library.kit->byWord(word) || characterCount(word) == 1)
         return {};
     constexpr std::string_view pronouns[] = {
         "it",    "this",       "that", "them", "these", "those", "both", "all",   "here",

@@ -87,6 +87,8 @@ enum class Follows {
     place,    ///< any word
     measure,  ///< a length, “with” or “on”
     wall,     ///< a wall's letter
+    corner,   ///< a corner's letters
+    built,    ///< a wall, or what is built into one
     material, ///< what a shelf can be made of
     pause     ///< a comma, the end, a length or another phrase
 };

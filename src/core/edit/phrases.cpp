@@ -78,6 +78,25 @@ bool followed(WordsReader& in, Follows how) {
         const auto i = wallIndex(in.ahead());
         return i && in.ahead().size() == 1 && *i < static_cast<int>(in.job().room->walls.size());
     }
+    case Follows::corner: {
+        const auto w = in.ahead();
+        const std::size_t here = in.at();
+        in.word();
+        const bool two = w.size() == 2 || (w.size() == 1 && in.ahead().size() == 1);
+        in.goTo(here);
+        return two && wallIndex(w.substr(0, 1)).has_value();
+    }
+    case Follows::built: {
+        const std::size_t here = in.at();
+        in.article();
+        bool is = in.ahead() == "left" || in.ahead() == "right" || in.ahead() == "long" ||
+                  in.ahead() == "short";
+        for (const std::string_view w : {"wall", "window", "door", "doorway", "opening", "archway",
+                                         "chimney", "fireplace", "fire", "longest", "shortest"})
+            is = is || in.endOf(w) > 0;
+        in.goTo(here);
+        return is;
+    }
     case Follows::material:
         return std::any_of(in.job().library.book->shelving.begin(),
                            in.job().library.book->shelving.end(),

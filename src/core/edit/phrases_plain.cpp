@@ -111,14 +111,20 @@ bool atEnd(Placing& p) {
 
 std::span<const Phrase> plainPhrases() {
     static const std::vector<Phrase> all{
+        {.begins = {"on", "on the"},
+         .of = SaidOf::floor,
+         .read = &alongWall,
+         .follows = Follows::built,
+         .help = "",
+         .example = ""},
         {.begins = {"wall"},
          .of = SaidOf::floor,
          .read = &alongWall,
          .follows = Follows::wall,
          .help = "",
          .example = ""},
-        {.begins = {"on wall", "on the wall", "on", "on the", "along wall", "along the wall",
-                    "along", "up against"},
+        {.begins = {"on wall", "on the wall", "along wall", "along the wall", "along",
+                    "up against"},
          .of = SaidOf::floor,
          .read = &alongWall,
          .help = "the same: what stands has its back to it",

@@ -73,6 +73,7 @@ std::span<const Phrase> stepPhrases() {
                  p.in.slightly();
                  return true;
              },
+         .follows = Follows::pause,
          .help = "",
          .example = ""},
         {.begins = {"toward", "towards", "closer to", "nearer to", "nearer", "away from"},

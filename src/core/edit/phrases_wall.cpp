@@ -340,6 +340,16 @@ bool showing(Placing& p) {
     return true;
 }
 
+/// A piece on the floor that a wall has before it.
+bool standsBefore(const Target& t, int wall, const Scene& scene) {
+    if (t.is != Is::piece)
+        return false;
+    const FloorView floor(scene);
+    const auto all = standingBefore(floor, wall);
+    return std::any_of(all.begin(), all.end(),
+                       [&](const Standing& s) { return floor.placed[s.index].id == t.piece; });
+}
+
 } // namespace
 
 /// The wall that is said; else the one it is on; else that of what it is tied to.
@@ -362,7 +372,8 @@ void Placing::settleWall() {
         for (const Tie& t : out.ties)
             if (t.kind == K::above || t.kind == K::below || t.kind == K::centredOn ||
                 t.kind == K::fromPiece || t.kind == K::centredBetween)
-                if (const auto other = wallOf(t.of, scene); other && t.of.is != Is::wall)
+                if (const auto other = wallOf(t.of, scene);
+                    other && t.of.is != Is::wall && !standsBefore(t.of, *wall, scene))
                     wall = other;
     for (const Tie& t : out.ties)
         if (!wall)
@@ -494,7 +505,7 @@ std::span<const Phrase> wallPhrases() {
         {.begins = {"on", "to", "at", "in", "for"},
          .of = hung,
          .read = &onSomething,
-         .follows = Follows::place,
+         .follows = Follows::built,
          .help = "a wall that is told by what is in it; of curtains the window they are for",
          .example = "on the wall with the door"},
         {.begins = {"in the middle of", "in the centre of", "in the center of", "centred over",

@@ -1,5 +1,6 @@
 #include "edit/preview.h"
 
+#include "edit/landing.h"
 #include "geometry/gap.h"
 #include "geometry/polygon.h"
 #include "measure/text.h"
@@ -105,6 +106,9 @@ std::string previewOf(const Project& before, const Scene& was, const Edit& edit,
                            where.empty() ? ", free" : ", " + where));
                 if (const auto w = throughWords(was, *after.scene, now.id, wording); !w.empty())
                     out += ", " + w;
+                if (const auto in = overlapOf(*after.scene, now.id); !in.empty())
+                    out +=
+                        now.onWall() ? worded(", over {}", in) : worded(", and stands in {}", in);
                 if (!now.kind->caution.empty())
                     say(now.kind->caution);
                 continue;
@@ -133,7 +137,11 @@ std::string previewOf(const Project& before, const Scene& was, const Edit& edit,
             height("top", now.heights.top, old->heights.top);
             if (now.locked != old->locked)
                 tell(worded("{} {}", now.locked ? "locks" : "unlocks", now.name));
-            const auto through = throughWords(was, *after.scene, old->id, wording);
+            auto through = throughWords(was, *after.scene, old->id, wording);
+            if (const auto in = overlapOf(*after.scene, old->id);
+                !in.empty() && in != overlapOf(was, old->id))
+                through += (through.empty() ? "" : ", ") +
+                           (now.onWall() ? worded("over {}", in) : worded("into {}", in));
             if (!step.empty())
                 tell(
                     worded("moves {} {}{}", now.name, step, through.empty() ? "" : ", " + through));

@@ -88,6 +88,8 @@ private:
     /// "lamps either side of sofa": two, as one says of two sides.
     bool pairAhead() {
         const std::size_t start = in.at();
+        if (in.nameAhead())
+            return false; // a piece that is there
         in.take({"one", "1"});
         in.article();
         Piece any;
@@ -361,7 +363,8 @@ private:
             const int id = now.scheme().nextId;
             std::get<PutPiece>(e->acts.front()).piece.id = id;
             auto after = apply(now, *e);
-            if (!after || (i > 0 && !harmOf(*after->project, *after->scene, {id}).empty()))
+            if (!after || (i > 0 && (!harmOf(*after->project, *after->scene, {id}).empty() ||
+                                     !overlapOf(*after->scene, id).empty())))
                 return {};
             now = *after->project;
             for (Act& a : e->acts)

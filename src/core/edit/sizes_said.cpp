@@ -128,8 +128,11 @@ Result<std::string> meantSizes(std::vector<Length>& sizes, std::string_view writ
         (kind.flat() && (most.mm() > std::max(room.x, room.y) || least.mm() > across)))
         return Problem{worded("{} is longer than the room", writeGap(most, job.notation)),
                        unitSaid};
-    // Twice as long and twice as deep as such a thing comes.
-    if (!kind.flat() && most > kind.size.width * 2 && least > kind.size.depth * 2)
+    // Twice as large as such a thing comes, where the other system's unit makes it what it is.
+    const double other = isMetric(job.notation.units) ? 2.54 : 1 / 2.54;
+    const auto alike = [](Length is, Length usual) { return is > usual / 2 && is < usual * 1.5; };
+    if (!kind.flat() && most > kind.size.width * 2 && least > kind.size.depth * 2 &&
+        alike(most * other, kind.size.width) && alike(least * other, kind.size.depth))
         return Problem{worded("{} by {} would be twice as large as {} comes",
                               writeGap(sizes[0], job.notation), writeGap(sizes[1], job.notation),
                               smallFirst(kind.name)),

@@ -50,6 +50,10 @@ Target WordsReader::wall(std::size_t start) {
     const int walls = static_cast<int>(room.walls.size());
     const std::string has = walls > 0 ? worded("the room has walls A to {}", wallName(walls - 1))
                                       : "the room has no walls yet";
+    if (const auto i = wallIndex(ahead()); i && *i < walls) {
+        word();
+        return wallTarget(*i);
+    }
     // "the wall with the window", "the wall opposite the window"
     const bool facing = take({"opposite", "across from", "facing"});
     if (facing || take({"with", "that has", "of"})) {
@@ -73,11 +77,6 @@ Target WordsReader::wall(std::size_t start) {
     }
     const std::size_t letter = at();
     const auto ahead = this->ahead();
-    const auto i = wallIndex(ahead);
-    if (i && *i < walls) {
-        word();
-        return wallTarget(*i);
-    }
     // "the wall": the one behind what is spoken of.
     const bool named = ahead.size() == 1 && ahead[0] >= 'a' && ahead[0] <= 'z';
     if (ownWall_ && !named)
