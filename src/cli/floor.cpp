@@ -4,7 +4,7 @@
 
 #include "fits/ask.h"
 #include "judge/compare.h"
-#include "judge/line_page.h"
+#include "speech/line_page.h"
 #include "judge/sights.h"
 #include "judge/talk.h"
 #include "judge/use.h"

@@ -3,7 +3,7 @@
 #include "edit/phrase.h"
 #include "edit/verb.h"
 #include "jobs.h"
-#include "judge/line_page.h"
+#include "speech/line_page.h"
 
 #include <set>
 

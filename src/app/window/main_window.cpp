@@ -7,7 +7,7 @@
 #include "app/window/main_menu.h"
 #include "dxf/dxf.h"
 #include "edit/pieces.h"
-#include "judge/line_page.h"
+#include "speech/line_page.h"
 #include "measure/text.h"
 
 #include <QActionGroup>
@@ -566,7 +566,7 @@ void MainWindow::showKeys() {
         "wheel zooms. On the line (Ctrl+K) Tab completes, Up and Down recall. Every act and its "
         "key "
         "is in the menus.\n\n");
-    text += QString::fromStdString(linePage());
+    text += QString::fromStdString(linePage(session_.project()->notation.units));
     page->setMarkdown(text);
     column->addWidget(page);
     auto* buttons = new QDialogButtonBox(QDialogButtonBox::Close, &box);

@@ -4,8 +4,11 @@
 #include "measure/text.h"
 #include "measure/texts.h"
 
+#include <fmt/format.h>
+
 #include <algorithm>
 #include <array>
+#include <cmath>
 
 namespace mezzet {
 
@@ -36,6 +39,85 @@ std::string wordOfTheLine(std::string_view name, const Project& job) {
         // Nothing in the room is called so.
     }
     return {};
+}
+
+namespace {
+
+/// What is counted, and no length: the word before a figure, and the one after it.
+bool isCounted(std::string_view before, std::string_view after) {
+    constexpr std::string_view befores[] = {
+        "scheme", "window", "door",   "opening", "place", "of",  "shelf", "turn",
+        "turned", "with",   "answer", "brief",   "costs", "for", "room",  "can"};
+    constexpr std::string_view afters[] = {"chairs",    "dining", "brackets", "hooks",   "hook",
+                                           "seats",     "of",     "lb",       "kg",      "for",
+                                           "degrees",   "people", "pictures", "sofas",   "sit",
+                                           "armchairs", "at",     "guests",   "armchair"};
+    const auto is = [](auto& list, std::string_view word) {
+        return std::find(std::begin(list), std::end(list), word) != std::end(list);
+    };
+    return is(befores, before) || is(afters, after);
+}
+
+/// As round as one says it.
+std::string roundMetric(double inches) {
+    const double cm = inches * 2.54;
+    const double step = cm >= 100 ? 10 : cm >= 4 ? 5 : 1;
+    return fmt::format("{:g}", std::max(step, std::round(cm / step) * step));
+}
+
+bool figureAt(std::string_view s, std::size_t i) {
+    return i < s.size() && s[i] >= '0' && s[i] <= '9';
+}
+
+} // namespace
+
+std::string exampleIn(std::string_view text, Units units) {
+    if (!isMetric(units))
+        return std::string(text);
+    const auto wordBefore = [&](std::size_t at) {
+        std::size_t end = at;
+        while (end > 0 && text[end - 1] == ' ')
+            --end;
+        std::size_t from = end;
+        while (from > 0 && text[from - 1] != ' ')
+            --from;
+        return text.substr(from, end - from);
+    };
+    const auto wordAfter = [&](std::size_t at) {
+        while (at < text.size() && text[at] == ' ')
+            ++at;
+        std::size_t end = at;
+        while (end < text.size() && text[end] != ' ' && text[end] != ',' && text[end] != ';')
+            ++end;
+        return text.substr(at, end - at);
+    };
+    std::string out;
+    for (std::size_t i = 0; i < text.size();) {
+        const bool begins =
+            figureAt(text, i) && (i == 0 || text[i - 1] == ' ' || text[i - 1] == '-' ||
+                                  text[i - 1] == 'W' || text[i - 1] == 'D' || text[i - 1] == 'H');
+        if (!begins) {
+            out += text[i++];
+            continue;
+        }
+        const auto scanned = scanLength(text.substr(i), Units::inches);
+        if (!scanned || isCounted(wordBefore(i), wordAfter(i + scanned->used))) {
+            while (figureAt(text, i))
+                out += text[i++];
+            continue;
+        }
+        const auto written = text.substr(i, scanned->used);
+        if (written.find('m') != std::string_view::npos) {
+            out += written; // metric already
+        } else {
+            out += roundMetric(scanned->value.inInches());
+            // "a 90 inch sofa", "6' 2\"": the unit goes with its figure.
+            if (scanned->unitGiven)
+                out += " cm";
+        }
+        i += scanned->used;
+    }
+    return out;
 }
 
 std::string_view withoutCourtesy(std::string_view line) {

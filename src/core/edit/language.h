@@ -11,6 +11,10 @@ namespace mezzet {
 /// one that can be a name. A kind's own word can.
 [[nodiscard]] std::string wordOfTheLine(std::string_view name, const Project&);
 
+/// Examples of lines as one would say them in a job of such units: in a metric one their lengths
+/// are round centimetres, and what is counted stays.
+[[nodiscard]] std::string exampleIn(std::string_view, Units);
+
 /// A line without what is only politeness: "please" and "thanks" at its end, a full stop. Of what
 /// is free text, like a note, all is kept.
 [[nodiscard]] std::string_view withoutCourtesy(std::string_view line);

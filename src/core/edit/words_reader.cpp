@@ -1,5 +1,7 @@
 #include "edit/words_reader.h"
 
+#include "edit/language.h"
+
 #include "edit/phrase.h"
 
 #include "measure/text.h"
@@ -476,6 +478,13 @@ KindPtr WordsReader::kind() {
 
 void WordsReader::fail(std::size_t at, std::size_t bytes, std::string what,
                        std::string remedy) const {
+    // What is told as an example is one of the job's own unit.
+    for (const std::string_view says : {"say it like: ", "say “", "like “", ", like: "})
+        if (const auto from = remedy.find(says); from != std::string::npos) {
+            remedy = remedy.substr(0, from) +
+                     exampleIn(std::string_view(remedy).substr(from), job_.notation.units);
+            break;
+        }
     Problem p{std::move(what), std::move(remedy)};
     at = std::min(at, text_.size());
     p.column = static_cast<int>(characterCount(text_.substr(0, at))) + 1;

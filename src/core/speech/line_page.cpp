@@ -1,7 +1,9 @@
-#include "judge/line_page.h"
+#include "speech/line_page.h"
 
+#include "edit/language.h"
 #include "edit/phrase.h"
 #include "edit/verb.h"
+#include "speech/speech.h"
 
 namespace mezzet {
 
@@ -31,7 +33,7 @@ void verbs(std::string& out, const char* title, const std::vector<VerbHelp>& all
 
 } // namespace
 
-std::string linePage() {
+std::string linePage(Units units) {
     std::string out =
         "# The line\n\n"
         "What you would say: in the window, in a script (`mezzet-cli build --lines`) and on the\n"
@@ -43,8 +45,10 @@ std::string linePage() {
         "of\n"
         "the kit, which adds one. `add`, `another` and `called` always add. SIZE is width x depth "
         "x\n"
-        "height, of what hangs width x height x depth, or one figure for a round. With one piece\n"
-        "selected, `it`, or nothing, means that piece. SIZE may come first (`a 90 inch sofa`) or "
+        "height, of what hangs width x height x depth, or one figure for a round. `it` and `them`\n"
+        "are what is selected or was named last; with one piece selected nothing need be said.\n"
+        "`a sofa` is a new one, `the sofa` one that is there. SIZE may come first (`a 90 inch "
+        "sofa`) or "
         "be\n"
         "said by words and letters (`84 wide, 36 deep`, `W84 D36 H34`); a unit said last is of "
         "all\n"
@@ -56,7 +60,11 @@ std::string linePage() {
         "first\n"
         "is placed as said and each other beside the one before.\n\n"
         "New words win over older ones that fix the same thing; the preview tells what is let go,\n"
-        "what else moves, and the wall a thing would go through.\n"
+        "what else moves, and what a thing would stand in. A new piece comes to stand where there "
+        "is\n"
+        "room for it, as far as its words leave it a choice; what would put it through a wall, in "
+        "a\n"
+        "chimney or above the ceiling is asked about first, and done when `anyway` is added.\n"
         "Two in one line that fix the same thing are refused, and so is a loop, with its chain. A\n"
         "new piece placed by another stands in line with it; a seat placed at a table, or before\n"
         "another seat, faces it. What is new on a wall hangs at eye level, or where its kind\n"
@@ -74,12 +82,32 @@ std::string linePage() {
     verbs(out, "Groups on a wall", groupVerbs());
     verbs(out, "The job, its schemes and its rules", jobVerbs());
     out += "| `room Landing` | goes to another room of the notes |\n";
+    out += "\n## Asking\n\n| question | what is answered, below the line and on the board |\n"
+           "|---|---|\n";
+    for (const QuestionHelp& q : questionHelp())
+        row(out, q.example, q.says);
     out += "\n## Mending\n\n| line | what it does |\n|---|---|\n"
            "| `mend all`, `mend all within 18` | mends, step by step, all that can be without "
            "upsetting as much; no piece ends farther than said from where it stood |\n"
            "| `mend sofa` | takes the weightiest remedy about it |\n"
-           "| `undo`, `redo` | in the window |\n";
-    return out;
+           "| `undo`, `redo` | what was done last; on the command line what was said in the same "
+           "call |\n"
+           "| `again` | the line before once more |\n";
+    if (!isMetric(units))
+        return out;
+    // The examples stand between back quotes.
+    std::string metric;
+    bool code = false;
+    for (std::size_t at = 0; at <= out.size();) {
+        const auto end = std::min(out.find('`', at), out.size());
+        const auto part = std::string_view(out).substr(at, end - at);
+        metric += code ? exampleIn(part, units) : std::string(part);
+        if (end < out.size())
+            metric += '`';
+        code = !code;
+        at = end + 1;
+    }
+    return metric;
 }
 
 } // namespace mezzet
