@@ -91,6 +91,11 @@ std::string exampleIn(std::string_view text, Units units) {
             ++end;
         return text.substr(at, end - at);
     };
+    const auto turns = [&](std::size_t at) {
+        const auto said = text.substr(0, at);
+        const auto from = std::max(said.rfind(';') + 1, said.rfind(':') + 1);
+        return said.substr(from).find("turn ") != std::string_view::npos;
+    };
     std::string out;
     for (std::size_t i = 0; i < text.size();) {
         const bool begins =
@@ -101,7 +106,12 @@ std::string exampleIn(std::string_view text, Units units) {
             continue;
         }
         const auto scanned = scanLength(text.substr(i), Units::inches);
-        if (!scanned || isCounted(wordBefore(i), wordAfter(i + scanned->used))) {
+        if (scanned && wordAfter(i + scanned->used) == "lb") {
+            out += fmt::format("{:.0f} kg", scanned->value.inInches() * 0.45359237);
+            i = text.find("lb", i) + 2;
+            continue;
+        }
+        if (!scanned || turns(i) || isCounted(wordBefore(i), wordAfter(i + scanned->used))) {
             while (figureAt(text, i))
                 out += text[i++];
             continue;
