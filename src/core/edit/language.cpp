@@ -46,8 +46,8 @@ namespace {
 /// What is counted, and no length: the word before a figure, and the one after it.
 bool isCounted(std::string_view before, std::string_view after) {
     constexpr std::string_view befores[] = {
-        "scheme", "window", "door",   "opening", "place", "of",  "shelf", "turn",
-        "turned", "with",   "answer", "brief",   "costs", "for", "room",  "can"};
+        "scheme", "window", "door",  "opening", "place", "of",   "shelf", "turn", "turned",
+        "with",   "answer", "brief", "costs",   "for",   "room", "can",   "feet"};
     constexpr std::string_view afters[] = {"chairs",    "dining", "brackets", "hooks",   "hook",
                                            "seats",     "of",     "lb",       "kg",      "for",
                                            "degrees",   "people", "pictures", "sofas",   "sit",
