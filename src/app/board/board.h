@@ -67,6 +67,8 @@ public:
     /// What is told of a place on the floor: headroom where the ceiling is not flat, the level.
     [[nodiscard]] QString toldOf(Vec2 floor) const;
 
+    /// The square of the chosen piece under the pointer that sizes it: which corner.
+    [[nodiscard]] std::optional<Vec2> sizeSquareAt(QPointF) const;
     /// The length of an own tape as things stand.
     [[nodiscard]] Gap measured(const OwnTape&) const;
 
@@ -89,6 +91,10 @@ public:
     QSize sizeHint() const override { return {780, 640}; }
 
 signals:
+    /// A piece's name and sizes are to be typed.
+    void editWanted(int piece);
+    /// What can be done to the chosen is asked for, at a place on the screen.
+    void menuWanted(QPoint at);
     void tapingChanged(bool on);
     void zoomChanged();
 
@@ -99,6 +105,7 @@ protected:
     void mouseMoveEvent(QMouseEvent*) override;
     void mouseReleaseEvent(QMouseEvent*) override;
     void mouseDoubleClickEvent(QMouseEvent*) override;
+    void contextMenuEvent(QContextMenuEvent*) override;
     void wheelEvent(QWheelEvent*) override;
     void keyPressEvent(QKeyEvent*) override;
     void keyReleaseEvent(QKeyEvent*) override;

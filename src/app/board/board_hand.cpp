@@ -4,6 +4,7 @@
 #include "geometry/polygon.h"
 
 #include <QApplication>
+#include <QContextMenuEvent>
 #include <QMouseEvent>
 
 #include <algorithm>
@@ -64,6 +65,8 @@ void Board::mousePressEvent(QMouseEvent* e) {
         std::hypot(handle->x() - e->position().x(), handle->y() - e->position().y()) < 9) {
         return take(std::make_unique<TurnHand>(*this));
     }
+    if (const auto corner = sizeSquareAt(at))
+        return take(std::make_unique<SizeHand>(*this, *corner));
     const int id = pieceAt(e->position());
     if (id == 0 && unrolled_ && session_.surface().isWall()) {
         const double along = toFloor(e->position()).x;
@@ -102,6 +105,8 @@ void Board::mouseMoveEvent(QMouseEvent* e) {
             take(std::move(next));
         return;
     }
+    if (!taping_)
+        setCursor(sizeSquareAt(pointer_) ? Qt::SizeFDiagCursor : Qt::ArrowCursor);
     update(0, 0, width(), static_cast<int>(ruler));
     update(0, 0, static_cast<int>(ruler), height());
     if (taping_ && tapeStart_)
@@ -133,10 +138,44 @@ void Board::panBy(QPointF step) {
 }
 
 void Board::mouseDoubleClickEvent(QMouseEvent* e) {
-    if (pieceAt(e->position()) != 0)
-        zoomToSelection();
-    else
-        zoomToFit();
+    const int id = pieceAt(e->position());
+    if (id == 0)
+        return zoomToFit();
+    session_.select({id});
+    emit editWanted(id);
+}
+
+void Board::contextMenuEvent(QContextMenuEvent* e) {
+    if (hand_)
+        return;
+    if (e->reason() == QContextMenuEvent::Mouse)
+        if (const int id = pieceAt(e->pos()); id != 0 && !session_.isSelected(id))
+            session_.select({id});
+    emit menuWanted(e->reason() == QContextMenuEvent::Mouse ? e->globalPos()
+                                                            : mapToGlobal(rect().center()));
+}
+
+std::optional<Vec2> Board::sizeSquareAt(QPointF at) const {
+    if (session_.selected().size() != 1 || taping_)
+        return {};
+    const Piece* p = session_.project()->scheme().byId(session_.selected().front());
+    const Placed* where = session_.scene()->byId(session_.selected().front());
+    if (p == nullptr || where == nullptr || p->locked || p->isGroup())
+        return {};
+    const bool hangs = p->onWall();
+    if (hangs ? session_.surface() != p->on : !session_.surface().isFloor() || !p->on.isFloor())
+        return {};
+    const double w = p->size.width.mm() / 2;
+    const double h = (hangs ? p->size.height : p->size.depth).mm() / 2;
+    constexpr double reach = 7; // pixels
+    for (const Vec2 side : {Vec2{-1, -1}, Vec2{1, -1}, Vec2{1, 1}, Vec2{-1, 1}}) {
+        const Vec2 local{side.x * w, side.y * h};
+        const QPointF corner = hangs ? toScreen(onSurface(where->pose.at + local))
+                                     : toScreen(where->pose.toRoom(local));
+        if (std::hypot(corner.x() - at.x(), corner.y() - at.y()) < reach)
+            return side;
+    }
+    return {};
 }
 
 } // namespace mezzet::app

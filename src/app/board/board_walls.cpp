@@ -205,6 +205,16 @@ void Board::paintHungSelection(const sheets::Drawing& d) {
         p.setPen(QPen(look().chosen, 2.6));
         p.setBrush(Qt::NoBrush);
         p.drawPolygon(d.polygon(ring));
+        if (piece->locked || piece->isGroup())
+            continue;
+        p.setPen(QPen(look().chosen, 1.4));
+        p.setBrush(look().field);
+        const double w = piece->size.width.mm() / 2;
+        const double h = piece->size.height.mm() / 2;
+        for (const Vec2 c : {Vec2{-w, -h}, Vec2{w, -h}, Vec2{w, h}, Vec2{-w, h}}) {
+            const QPointF at = d.at(onSurface(where.pose.at + c));
+            p.drawRect(QRectF(at.x() - 3, at.y() - 3, 6, 6));
+        }
     }
 }
 

@@ -2,6 +2,7 @@
 
 #include "app/board/board.h"
 #include "app/look/style.h"
+#include "edit/new_piece.h"
 #include "judge/deadline.h"
 #include "judge/safe_snap.h"
 
@@ -87,6 +88,80 @@ void TurnHand::release(QPointF, Qt::KeyboardModifiers) {
 
 void TurnHand::cancel() {
     board_.session().endTrial();
+}
+
+std::unique_ptr<Hand> SizeHand::move(QPointF at, Qt::KeyboardModifiers keys) {
+    JobSession& session = board_.session();
+    last_ = at;
+    const int id = session.selected().empty() ? 0 : session.selected().front();
+    const Piece* now = session.settledProject()->scheme().byId(id);
+    const Placed* where = session.settledScene()->byId(id);
+    if (now == nullptr || where == nullptr)
+        return {};
+    const bool hangs = now->onWall();
+    const Vec2 there = board_.toFloor(at);
+    const Vec2 local =
+        hangs ? board_.onSurface(there) - where->pose.at : where->pose.toLocal(there);
+    const bool fromMiddle = (keys & Qt::ControlModifier) != 0;
+    const Notation n = session.project()->notation;
+    const double stop = (keys & Qt::ShiftModifier) != 0 ? division(n).mm()
+                        : isMetric(n.units)             ? 50
+                                                        : 25.4;
+    const double halfWide = now->size.width.mm() / 2;
+    const double halfDeep = (hangs ? now->size.height : now->size.depth).mm() / 2;
+    const auto wanted = [&](double reach, double half) {
+        const double whole = fromMiddle ? 2 * reach : reach + half;
+        return std::max(stop, std::round(whole / stop) * stop);
+    };
+    double wide = wanted(local.x * corner_.x, halfWide);
+    double deep = wanted(local.y * corner_.y, halfDeep);
+    // What is round stays round.
+    if (now->footprint.form == FootprintForm::oval && std::abs(halfWide - halfDeep) < 0.01)
+        wide = deep = std::max(wide, deep);
+    Piece p = *now;
+    p.pose = where->pose;
+    Size size = p.size;
+    size.width = Length::millimetres(wide);
+    (hangs ? size.height : size.depth) = Length::millimetres(deep);
+    giveSize(p, size);
+    if (!fromMiddle) {
+        const Vec2 by{corner_.x * (wide / 2 - halfWide), corner_.y * (deep / 2 - halfDeep)};
+        p.pose.at = hangs ? p.pose.at + by : p.pose.toRoom(by);
+    }
+    Edit edit;
+    edit.words = "size " + p.name;
+    figures_ = QString::fromStdString(writeGap(size.width, n) + " x " +
+                                      writeGap(hangs ? size.height : size.depth, n));
+    edit.acts.emplace_back(PutPiece{std::move(p)});
+    session.tryOut(edit);
+    edit_ = std::move(edit);
+    board_.update();
+    return {};
+}
+
+void SizeHand::release(QPointF, Qt::KeyboardModifiers) {
+    board_.session().endTrial();
+    if (edit_)
+        board_.session().apply(*edit_);
+}
+
+void SizeHand::cancel() {
+    board_.session().endTrial();
+}
+
+void SizeHand::paintOver(QPainter& p) const {
+    if (figures_.isEmpty())
+        return;
+    p.setFont(sheets::lettering(14));
+    const double w = p.fontMetrics().horizontalAdvance(figures_) + 18;
+    QRectF box(last_.x() + 16, last_.y() + 16, w, 24);
+    box.moveRight(std::min(box.right(), board_.width() - 6.0));
+    box.moveBottom(std::min(box.bottom(), board_.height() - 6.0));
+    p.setPen(QPen(look().chosen, 1.4));
+    p.setBrush(look().field);
+    p.drawRoundedRect(box, 5, 5);
+    p.setPen(look().ink);
+    p.drawText(box, Qt::AlignCenter, figures_);
 }
 
 std::unique_ptr<Hand> PressHand::move(QPointF at, Qt::KeyboardModifiers keys) {

@@ -74,6 +74,25 @@ private:
     Angle by_;
 };
 
+/// Sizes the chosen piece by one of its squares: the corner across stays, or with Ctrl its middle.
+/// It stops at whole inches, or 5 cm; with Shift at the tape's own division.
+class SizeHand : public Hand {
+public:
+    /// `corner`: to its right or left, and to its front or back; of what hangs its top or foot.
+    SizeHand(Board& of, Vec2 corner) : Hand(of), corner_(corner) {}
+    std::unique_ptr<Hand> move(QPointF, Qt::KeyboardModifiers) override;
+    void release(QPointF, Qt::KeyboardModifiers) override;
+    void cancel() override;
+    void paintOver(QPainter&) const override;
+    [[nodiscard]] Qt::CursorShape cursor() const override { return Qt::SizeFDiagCursor; }
+
+private:
+    Vec2 corner_;
+    QPointF last_;
+    std::optional<Edit> edit_;
+    QString figures_;
+};
+
 /// A piece is pressed, and may be dragged.
 class PressHand : public Hand {
 public:

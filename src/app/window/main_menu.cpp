@@ -82,7 +82,15 @@ void MainWindow::buildEditMenu(QMenu* m) {
                 ids.push_back(p.id);
         session_.select(ids);
     });
+    add(m, "cut", "Cut", QKeySequence::Cut, [this] { cutSelected(); });
+    add(m, "clip", "Copy", QKeySequence::Copy, [this] { putOnClipboard(); });
+    add(m, "paste", "Paste", QKeySequence::Paste, [this] { paste(); });
     add(m, "copy", "Copy beside itself", QKeySequence("Ctrl+D"), [this] { copySelected(); });
+    add(m, "edit", "Name and sizes …", QKeySequence("Return"), [this] {
+        if (session_.selected().size() == 1)
+            editPiece(session_.selected().front());
+    });
+    act("edit")->setShortcutContext(Qt::WidgetShortcut); // Enter is the line's too
     add(m, "remove", "Remove", QKeySequence("Delete"), [this] { removeSelected(); });
     add(m, "lock", "Lock, or unlock", QKeySequence("Ctrl+L"), [this] { lockSelected(); });
 }

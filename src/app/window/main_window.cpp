@@ -7,8 +7,8 @@
 #include "app/window/main_menu.h"
 #include "dxf/dxf.h"
 #include "edit/pieces.h"
-#include "speech/line_page.h"
 #include "measure/text.h"
+#include "speech/line_page.h"
 
 #include <QActionGroup>
 #include <QApplication>
@@ -106,6 +106,8 @@ MainWindow::MainWindow(Library library, QWidget* parent)
     connect(board_, &Board::zoomChanged, this, &MainWindow::showState);
     connect(board_, &Board::tapingChanged, this,
             [this](bool on) { act("ownTape")->setChecked(on); });
+    connect(board_, &Board::editWanted, this, &MainWindow::editPiece);
+    connect(board_, &Board::menuWanted, this, &MainWindow::showPieceMenu);
     connect(line_, &LineBar::finished, board_, qOverload<>(&QWidget::setFocus));
     connect(pieces_, &PieceList::finished, board_, qOverload<>(&QWidget::setFocus));
     connect(schemes_, &SchemeStrip::renameWanted, this, &MainWindow::renameScheme);
@@ -485,9 +487,8 @@ void MainWindow::removeSelected() {
 
 void MainWindow::copySelected() {
     const auto count = session_.selected().size();
-    const double aside = sheets::graphSquare(session_.project()->notation).mm();
-    if (count == 0 || !session_.apply(copyPieces(*session_.project(), *session_.scene(),
-                                                 session_.selected(), {aside, aside})))
+    if (count == 0 ||
+        !session_.apply(copyPieces(*session_.project(), *session_.scene(), session_.selected())))
         return;
     const Scheme& scheme = session_.project()->scheme();
     const auto& pieces = scheme.pieces;

@@ -99,6 +99,12 @@ private:
     void fillRecent();
     void removeSelected();
     void copySelected();
+    void cutSelected();
+    void putOnClipboard();
+    void paste();
+    /// A piece's name and sizes, typed.
+    void editPiece(int id);
+    void showPieceMenu(QPoint at);
     void turnSelected(double degrees);
     void lockSelected();
     void walkMend(int step);

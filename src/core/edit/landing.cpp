@@ -221,6 +221,34 @@ Edit landed(const Project& job, Edit edit) {
     return edit;
 }
 
+Vec2 freeStep(const Scene& scene, const std::vector<Piece>& pieces) {
+    const bool hang =
+        std::any_of(pieces.begin(), pieces.end(), [](const Piece& p) { return p.onWall(); });
+    const auto clear = [&](Vec2 step) {
+        return std::all_of(pieces.begin(), pieces.end(), [&](const Piece& p) {
+            if (p.isGroup() || p.on.isCarried() || p.on.isCeiling())
+                return true;
+            return p.onWall() ? clearOnWall(scene, p, p.pose.at + step)
+                              : clearOf(scene, p, {p.pose.at + step, p.pose.turn});
+        });
+    };
+    if (clear({}))
+        return {};
+    const double far = norm(scene.room->bounds().size());
+    constexpr double by = 101.6;
+    for (double r = by; r < far; r += by) {
+        constexpr int around = 24;
+        for (int k = 0; k < (hang ? 2 : around); ++k) {
+            const double a = 2 * std::numbers::pi * k / (hang ? 2 : around);
+            // On a wall the height stays.
+            const Vec2 step = hang ? Vec2{std::cos(a) * r, 0} : Vec2{std::cos(a), std::sin(a)} * r;
+            if (clear(step))
+                return step;
+        }
+    }
+    return {};
+}
+
 std::string harmOf(const Project& job, const Scene& scene, const std::vector<int>& ids) {
     for (const int id : ids) {
         const Piece* p = scene.pieceById(id);

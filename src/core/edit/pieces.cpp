@@ -1,12 +1,14 @@
 #include "edit/pieces.h"
 
 #include "edit/grouping.h"
+#include "edit/landing.h"
 #include "edit/place.h"
 #include "measure/text.h"
 #include "measure/texts.h"
 #include "scheme/surfaces.h"
 
 #include <algorithm>
+#include <map>
 
 namespace mezzet {
 
@@ -60,6 +62,115 @@ Edit copyPieces(const Project& job, const Scene& scene, const std::vector<int>& 
         names.pieces.push_back(p);
         e.acts.emplace_back(PutPiece{std::move(p)});
     }
+    return e;
+}
+
+Edit copyPieces(const Project& job, const Scene& scene, const std::vector<int>& ids) {
+    std::vector<Piece> copies;
+    for (const int id : membersOf(job.scheme(), ids))
+        copies.push_back(copyOf(*job.scheme().byId(id), *scene.byId(id), job.scheme()));
+    return copyPieces(job, scene, ids, freeStep(scene, copies));
+}
+
+Project onlyThese(const Project& job, const Scene& scene, const std::vector<int>& ids) {
+    Project out = job;
+    auto scheme = std::make_shared<Scheme>();
+    scheme->room = job.scheme().room;
+    scheme->nextId = job.scheme().nextId;
+    const auto all = membersOf(job.scheme(), ids);
+    for (const int id : all) {
+        Piece p = asItStands(job, scene, id);
+        // Ties to what stays behind are let go.
+        std::erase_if(p.ties, [&](const Tie& t) {
+            return std::any_of(
+                job.scheme().pieces.begin(), job.scheme().pieces.end(), [&](const Piece& o) {
+                    return t.refersTo(o.id) && std::find(all.begin(), all.end(), o.id) == all.end();
+                });
+        });
+        if (p.on.isCarried() && std::find(all.begin(), all.end(), p.on.piece) == all.end())
+            continue; // it goes with what carries it
+        scheme->pieces.push_back(std::move(p));
+    }
+    out.schemes.assign(1, scheme);
+    out.active = 0;
+    out.thrownAway.clear();
+    out.underlay = nullptr;
+    return out;
+}
+
+Result<Edit> pastePieces(const Project& job, const Scene& scene, const Project& from,
+                         SurfaceId lookedAt) {
+    const int walls = static_cast<int>(job.room->walls.size());
+    std::vector<Piece> pieces;
+    for (const Piece& p : from.scheme().pieces)
+        if (!p.isGroup())
+            pieces.push_back(p);
+    if (pieces.empty())
+        return Problem{"there is nothing to paste", "copy a piece first"};
+    std::map<int, int> ids; // of the pieces there, here
+    int next = job.scheme().nextId;
+    for (Piece& p : pieces) {
+        ids[p.id] = next++;
+        if (!p.onWall())
+            continue;
+        const int wall = lookedAt.isWall() ? lookedAt.wall() : p.wall();
+        if (wall >= walls)
+            return Problem{"the room has no such wall", "go to the wall it is to hang on"};
+        p.on = onWall(wall);
+    }
+    Scheme names = job.scheme();
+    std::vector<Piece> bare;
+    for (Piece& p : pieces) {
+        // Only ties among them are kept: the room may be another.
+        std::erase_if(p.ties, [&](const Tie& t) {
+            return t.of.is != Target::Is::piece || ids.count(t.of.piece) == 0 ||
+                   (t.also.is != Target::Is::none &&
+                    (t.also.is != Target::Is::piece || ids.count(t.also.piece) == 0));
+        });
+        if (const auto kind = job.library.kit->byId(p.kind->id))
+            p.kind = kind;
+        p.locked = false;
+        p.name = names.freeName(p.name);
+        names.pieces.push_back(p);
+        bare.push_back(p);
+        bare.back().id = 0;
+    }
+    // In another room they may lie outside it: from its middle then.
+    Vec2 step;
+    const bool outside = std::any_of(bare.begin(), bare.end(), [&](const Piece& p) {
+        return p.on.isFloor() && !job.room->holds(p.pose.at);
+    });
+    if (outside) {
+        Box box;
+        for (const Piece& p : bare)
+            if (p.on.isFloor())
+                box.include(p.pose.at);
+        step = job.room->middle() - box.centre();
+        for (Piece& p : bare)
+            if (p.on.isFloor())
+                p.pose.at = p.pose.at + step;
+    }
+    const Vec2 free = freeStep(scene, bare);
+    Edit e;
+    std::vector<std::string> told;
+    for (Piece& p : pieces) {
+        const int id = ids.at(p.id);
+        for (Tie& t : p.ties) {
+            t.of.piece = ids.at(t.of.piece);
+            if (t.also.is == Target::Is::piece)
+                t.also.piece = ids.at(t.also.piece);
+            for (int& g : t.group)
+                g = ids.count(g) > 0 ? ids.at(g) : id;
+        }
+        if (p.on.isCarried())
+            p.on.piece = ids.at(p.on.piece);
+        else
+            p.pose.at = p.pose.at + (p.on.isFloor() ? step + free : free);
+        p.id = id;
+        told.push_back(p.name);
+        e.acts.emplace_back(PutPiece{std::move(p)});
+    }
+    e.words = worded("paste {}", listed(told));
     return e;
 }
 

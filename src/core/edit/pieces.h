@@ -16,6 +16,18 @@ namespace mezzet {
 /// Copies pieces, a step aside. They are the last ones of the scheme afterwards, in the same order.
 [[nodiscard]] Edit copyPieces(const Project&, const Scene&, const std::vector<int>& ids, Vec2 step);
 
+/// The same, to where they are free.
+[[nodiscard]] Edit copyPieces(const Project&, const Scene&, const std::vector<int>& ids);
+
+/// A job of only these pieces, as they stand: what is put on the clipboard.
+[[nodiscard]] Project onlyThese(const Project&, const Scene&, const std::vector<int>& ids);
+
+/// Puts the pieces of another job into this one, free of what is there; ties among them stay. What
+/// hangs goes on the wall looked at, else on the one of the same letter. Problem: there are none,
+/// or the room has no such place.
+[[nodiscard]] Result<Edit> pastePieces(const Project&, const Scene&, const Project& from,
+                                       SurfaceId lookedAt);
+
 /// Locks pieces where they stand, or unlocks them.
 [[nodiscard]] Edit lockPieces(const Project&, const Scene&, const std::vector<int>& ids, bool on);
 
