@@ -49,11 +49,11 @@ TEST(Phrases, ARoomIsFurnishedByWhatOneWouldSay) {
 
 TEST(Phrases, TheSameRoomCanBeSaidInCentimetres) {
     const auto feet = jobWith({"sofa 84in x 36in against wall A, 12in from corner EA",
-                               "coffee table 40cm from sofa, centred on sofa"},
+                               "coffee table 48in x 26in, 40cm from sofa, centred on sofa"},
                               bayNotes());
     const auto metric =
         jobWith({"units cm", "sofa 213.36 x 91.44 against wall A, 30.48 from corner EA",
-                 "coffee table 40 from sofa, centred on sofa"},
+                 "coffee table 121.92 x 66.04, 40 from sofa, centred on sofa"},
                 bayNotes());
     for (const char* n : {"Sofa", "Coffee table"})
         EXPECT_NEAR(norm(poseOf(feet, n).at - poseOf(metric, n).at), 0, 1e-6) << n;

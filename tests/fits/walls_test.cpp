@@ -52,7 +52,7 @@ TEST(PicturesOver, NamesWhatIsTooSmallForItsWall) {
                               "picture 20 x 16 called Petite, 5 above sofa"});
     const auto a = asked(job, "size over sofa");
     EXPECT_TRUE(std::any_of(a.reasons.begin(), a.reasons.end(), [](const std::string& s) {
-        return s.find("Little is too small") != std::string::npos;
+        return s.find("Petite is too small") != std::string::npos;
     }));
 }
 

@@ -171,14 +171,14 @@ TEST(AirBeside, OnABreastIsToItsEdgesAndBesideOneToItsSide) {
         "room R\nceiling 8'\nwall A 12'\n chimney 40 from left, 60 wide, 14 deep\nwall B "
         "10'\nwall C 12'\nwall D 10'\n";
     const auto job = jobWith({"picture 36 x 30 on wall A called Breast, centred on chimney",
-                              "picture 20 x 20 on wall A called Beside, 4 left of chimney"},
+                              "picture 20 x 20 on wall A called Aside, 4 left of chimney"},
                              notes);
     const auto all = readingsOf(job);
     const auto* on = find(all, job, "air-beside", "Breast");
     ASSERT_NE(on, nullptr);
     EXPECT_NEAR(on->value.length().inInches(), 12, 1e-6);
     EXPECT_EQ(words(on->other, job.wording()), "chimney");
-    EXPECT_NEAR(find(all, job, "air-beside", "Beside")->value.length().inInches(), 4, 1e-6);
+    EXPECT_NEAR(find(all, job, "air-beside", "Aside")->value.length().inInches(), 4, 1e-6);
     // Of the breast's own face: 60 less 6 at either side, and 96 less 30 and 6 at foot and head.
     EXPECT_NEAR(find(all, job, "art-size", "Breast")->value.value, 36.0 * 30 / (48 * 54), 1e-6);
 }
@@ -399,7 +399,7 @@ TEST(WallRemedies, EveryOneOfferedMendsItsReading) {
     const auto job = jobWith(
         {"sofa 84 x 36 x 34 against wall C, centred on wall C", "picture 30 x 20, 14 above sofa",
          "sconce on wall B, centre at 75",
-         "add picture 20 x 20 on wall A called Close by, 2 from left corner, centre at 66"});
+         "add picture 20 x 20 on wall A called Neighbour, 2 from left corner, centre at 66"});
     const auto scene = *sceneOf(job);
     const auto all = readingsOf(job);
     int mended = 0;

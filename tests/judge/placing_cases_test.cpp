@@ -93,7 +93,7 @@ TEST(LowTables, GoWithTheSeatsThatFaceThem) {
 TEST(LowTables, OfTwoTheNearerIsTheSeatsOwn) {
     const auto job = jobWith({"sofa 84 x 36 against wall A, centred on wall A",
                               "coffee table called nigh, 14 from sofa, centred on sofa",
-                              "coffee table called far, 3 in front of near, centred on near"});
+                              "coffee table called far, 3 in front of nigh, centred on nigh"});
     const auto all = readingsOf(job);
     EXPECT_NE(find(all, job, "seat-to-table", "nigh", "Sofa"), nullptr);
     EXPECT_EQ(find(all, job, "seat-to-table", "far", "Sofa"), nullptr);

@@ -135,7 +135,7 @@ TEST(Why, IsSaidInTheJobsUnits) {
                         "coffee table 8 from sofa, centred on sofa", "units cm"});
     const auto all = readingsOf(job);
     const auto* r = find(all, job, "seat-to-table", "Coffee table");
-    EXPECT_NE(whyOf(*r, job.wording()).find("30.5 cm"), std::string::npos);
+    EXPECT_NE(whyOf(*r, job.wording()).find("30 cm"), std::string::npos);
     EXPECT_EQ(titleOf(*r, job.wording()), "Gap to Sofa");
 }
 

@@ -102,7 +102,7 @@ TEST(WalkwayMinor, ToASeatIsReadAtItsBounds) { // common practice: at least 24
         // A closet of two bookcases round an armchair, open by a gap before it.
         const auto job = jobWith({"armchair 30 x 33 at 15in, 60in, turned 270",
                                   "wide bookcase 72 x 14 x 84 called Upper at 60in, 30in",
-                                  "wide bookcase 72 x 14 x 84 called Lower at 60in, 100in",
+                                  "wide bookcase 72 x 14 x 84 called Southern at 60in, 100in",
                                   "trunk 24 x 14 x 30 called Lock, turned 90, at " + in(96 - 7) +
                                       ", " + in(37 + gap + 12)},
                                  hall());

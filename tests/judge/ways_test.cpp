@@ -25,8 +25,9 @@ const Reading* way(const Project& job, std::vector<Reading>& kept) {
 /// Two chests that leave a way of so many inches between them, and none round them.
 std::vector<std::string> gate(double inches) {
     const double deep = 72 - inches / 2;
-    return {fmt::format("trunk 20 x {0} x 30 called Upper at 120in, {1}in", deep, deep / 2),
-            fmt::format("trunk 20 x {0} x 30 called Lower at 120in, {1}in", deep, 144 - deep / 2)};
+    return {
+        fmt::format("trunk 20 x {0} x 30 called Upper at 120in, {1}in", deep, deep / 2),
+        fmt::format("trunk 20 x {0} x 30 called Southern at 120in, {1}in", deep, 144 - deep / 2)};
 }
 
 } // namespace

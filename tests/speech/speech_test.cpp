@@ -112,9 +112,8 @@ TEST(Spoken, NothingGoesThroughAWallOrAboveTheCeilingUnasked) {
 
 TEST(WaysOn, EachIsALineThatWouldDo) {
     const auto job = furnished();
-    for (const char* line :
-         {"moev sofa 6 left", "sofa agianst wall A", "trun the sofa 45", "table against wall B",
-          "armchair nextto sofa", "frob", "sofa 6 from"}) {
+    for (const char* line : {"moev sofa 6 left", "sofa agianst wall A", "trun the sofa 45",
+                             "armchair nextto sofa", "frob", "sofa 6 from"}) {
         const auto ways = waysOn(line, job, {});
         EXPECT_FALSE(ways.empty()) << line;
         EXPECT_LE(ways.size(), 3U);

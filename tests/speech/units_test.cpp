@@ -21,7 +21,7 @@ namespace {
 /// typed by the user are not the program's own.
 std::string foreign(const std::string& sentence, bool metric) {
     static const std::regex inches(
-        R"(\d ?("|″|'|′|½|¼|¾)|\d (in|inches|inch|feet|foot|ft|lb|sq ft)\b)");
+        R"(\d ?("|″|'|′|½|¼|¾)|\d (in\b(?! front| the| a | corner| line)|inches\b|inch\b|feet\b|foot\b|ft\b|lb\b|sq ft\b))");
     static const std::regex centimetres(R"(\d ?(mm|cm|m|kg|m²)([^a-z²]|$))");
     std::smatch m;
     return std::regex_search(sentence, m, metric ? inches : centimetres) ? m.str() : std::string();
@@ -92,6 +92,8 @@ TEST(EverySentence, IsInTheJobsOwnUnits) {
             const bool metric = isMetric(job.notation.units);
             for (const auto& s : sentencesOf(job, lines)) {
                 ++read;
+                if (s.find("say the unit") != std::string::npos)
+                    continue; // the other system's unit is what is asked about
                 EXPECT_EQ(foreign(s, metric), "") << setting.name << ", " << units << ": " << s;
             }
         }

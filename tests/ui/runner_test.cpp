@@ -147,7 +147,7 @@ TEST(Leaving, IsQuickWhileThingsAreMended) {
     for (int i = 0; i < 24; ++i)
         said.push_back("sofa called S" + std::to_string(i) + " at " +
                        std::to_string(3 + (i * 7) % 14) + "', " + std::to_string(3 + (i * 5) % 10) +
-                       "'");
+                       "'" + " anyway");
     std::vector<const char*> lines;
     for (const auto& l : said)
         lines.push_back(l.c_str());

@@ -58,7 +58,7 @@ TEST_F(WallStory, WhatIsSaidHangsOnTheWallLookedAt) {
     EXPECT_EQ(piece("Lamp study").on, onWall(3));
     EXPECT_EQ(session().selected(), std::vector<int>{id("Lamp study")});
     session().goTo(theFloor());
-    ASSERT_TRUE(say("canvas 20 x 16 called Tide, 6 above sideboard, 20 right of sideboard mirror"));
+    ASSERT_TRUE(say("canvas 20 x 16 called Tide, 6 above sideboard, 2 left of sideboard mirror"));
     EXPECT_EQ(session().surface(), onWall(0)) << "it is shown where it hangs";
     session().undo();
     session().undo();

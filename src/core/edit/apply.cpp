@@ -49,7 +49,8 @@ struct Applier {
         for (const Length l : {p.size.width, p.size.depth, p.size.height})
             if (l <= Length{} || l > Length::metres(20))
                 return Problem{worded("{} would be {}", p.name, sizeWords(p, job.notation)),
-                               "sizes lie between nothing and 20 m"};
+                               worded("sizes lie between nothing and {}",
+                                      write(Length::metres(20), job.notation))};
         if (auto problem = tooHighInItself(p, p.id == 0 ? nullptr : s->byId(p.id), job.notation))
             return problem;
         if (auto problem = unsuitedSurface(p))

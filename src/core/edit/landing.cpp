@@ -280,7 +280,7 @@ std::string harmOf(const Project& job, const Scene& scene, const std::vector<int
             return worded("{} is {} high, and the ceiling {}", p->name,
                           writeGap(p->size.height, job.notation),
                           writeGap(scene.room->ceiling, job.notation));
-        if (const auto in = inBuilt(scene, there->shape); !in.empty() && !p->kind->flat())
+        if (const auto in = inBuilt(scene, there->shape); !in.empty())
             return worded("{} would stand in {}", p->name, in);
     }
     return {};

@@ -49,8 +49,10 @@ Edit LineReader::read() {
             break;
         }
     in.comma();
-    if (auto e = readVerb(*this, in, verbs()))
-        return *e;
+    // "bring out rug" is another verb than "bring rug closer".
+    if (in.endOf("bring out") == 0 && in.endOf("bring back") == 0)
+        if (auto e = readVerb(*this, in, verbs()))
+            return *e;
     if (auto grouping = readGrouping(in, *scene_, selected_))
         return *grouping;
     if (auto arranging = readArranging(in, *scene_, selected_))

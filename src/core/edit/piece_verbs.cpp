@@ -238,7 +238,8 @@ bool LineReader::biggerOrSmaller(Piece& p) {
     for (const Length l : {s.width, s.depth, s.height})
         if (l <= Length{} || l > Length::metres(20))
             in.fail(start, in.at() - start, "no piece has that size",
-                    "sizes lie between nothing and 20 m");
+                    worded("sizes lie between nothing and {}",
+                           write(Length::metres(20), job_.notation)));
     giveSize(p, s);
     return true;
 }

@@ -88,8 +88,6 @@ private:
     /// "lamps either side of sofa": two, as one says of two sides.
     bool pairAhead() {
         const std::size_t start = in.at();
-        if (in.nameAhead())
-            return false; // a piece that is there
         in.take({"one", "1"});
         in.article();
         Piece any;
@@ -98,10 +96,14 @@ private:
         if (pair) {
             any = pieceOf(kind_);
             std::vector<std::string> told;
-            if (in.lengthAhead())
-                readSizes(in, any, true, told);
-            in.comma();
-            pair = takeSides();
+            try {
+                if (in.lengthAhead())
+                    readSizes(in, any, true, told);
+                in.comma();
+                pair = takeSides();
+            } catch (const LineFault&) {
+                pair = false; // the figure is of something else: "stool 0"
+            }
         }
         pairOfOne_ = pair;
         kind_ = {};

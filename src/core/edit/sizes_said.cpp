@@ -144,7 +144,8 @@ void give(WordsReader& in, Piece& p, const std::vector<Length>& sizes, std::size
     for (const Length l : sizes)
         if (l <= Length{} || l > Length::metres(20))
             in.fail(at, in.at() - at, "no piece has that size",
-                    "sizes lie between nothing and 20 m");
+                    worded("sizes lie between nothing and {}",
+                           write(Length::metres(20), in.job().notation)));
     giveSizes(p, sizes);
 }
 

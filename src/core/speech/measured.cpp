@@ -127,8 +127,11 @@ std::optional<Answer> onOneWall(const Asking& a, const Target& one, const Target
 }
 
 std::optional<Answer> howFar(Asking& a) {
-    a.in.take({"apart are", "it is from", "is it from", "away is", "away from", "it is between",
-               "is it between", "is there between", "is between", "from", "between", "is", "are"});
+    // "how far is it from the sofa to the wall": only a word of the sentence.
+    if (foldCase(a.in.rest()).find(" to ") != std::string::npos)
+        a.in.take({"it is from", "is it from"});
+    a.in.take({"apart are", "away is", "away from", "it is between", "is it between",
+               "is there between", "is between", "from", "between", "is", "are"});
     a.in.take({"the gap between", "the distance between", "between", "from"});
     const std::size_t at = a.in.at();
     // "the wall" is the one nearest to the other thing.
