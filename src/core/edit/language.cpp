@@ -111,7 +111,8 @@ std::string exampleIn(std::string_view text, Units units) {
             i = text.find("lb", i) + 2;
             continue;
         }
-        if (!scanned || turns(i) || isCounted(wordBefore(i), wordAfter(i + scanned->used))) {
+        if (!scanned || turns(i) ||
+            (!scanned->unitGiven && isCounted(wordBefore(i), wordAfter(i + scanned->used)))) {
             while (figureAt(text, i))
                 out += text[i++];
             continue;
