@@ -123,6 +123,9 @@ int renderViews(mezzet::app::MainWindow& window, const QString& folder) {
     ok = shot(window, "selected") && ok;
     window.line()->edit()->clear();
     emit window.line()->edit()->textEdited({});
+    session.sayLine("how far is the sofa from the sideboard?");
+    ok = shot(window, "answer") && ok;
+    session.clearMarks();
     session.select({});
     session.goTo(mezzet::onWall(2));
     window.pieces()->box()->setText("picture 16 x 20");

@@ -103,12 +103,12 @@ TEST(WalkwayMinor, ToASeatIsReadAtItsBounds) { // common practice: at least 24
         const auto job = jobWith({"armchair 30 x 33 at 15in, 60in, turned 270",
                                   "wide bookcase 72 x 14 x 84 called Upper at 60in, 30in",
                                   "wide bookcase 72 x 14 x 84 called Southern at 60in, 100in",
-                                  "trunk 24 x 14 x 30 called Lock, turned 90, at " + in(96 - 7) +
+                                  "trunk 24 x 14 x 30 called Canal, turned 90, at " + in(96 - 7) +
                                       ", " + in(37 + gap + 12)},
                                  hall());
-        const auto* r = seen(job, kept, "walkway-minor", "Lock", "Upper");
+        const auto* r = seen(job, kept, "walkway-minor", "Canal", "Upper");
         if (r == nullptr)
-            r = seen(job, kept, "walkway-minor", "Upper", "Lock");
+            r = seen(job, kept, "walkway-minor", "Upper", "Canal");
         return r == nullptr ? std::pair{Verdict::note, 0.0}
                             : std::pair{r->verdict, r->value.value / 25.4};
     };

@@ -51,15 +51,18 @@ std::vector<int> readSubjects(WordsReader& in, int selected) {
             in.fail(at, in.at() - at, worded("there is no {}", foldCase(kind->name)), "");
         return ids;
     }
+    bool one = true; // the next is one piece
     for (;;) {
-        ids.push_back(readSubject(in, selected));
+        if (one)
+            ids.push_back(readSubject(in, selected));
         // "sofa, 6 left" goes on with a place, "sofa and rug" with another piece.
         const std::size_t here = in.at();
         in.comma();
         const bool more = in.take({"and", "with"}) || in.at() > here;
         const std::size_t next = in.at();
-        const auto others = in.pieces();
-        if (!others.empty()) {
+        const auto others = more ? in.pieces() : std::vector<int>();
+        one = others.empty();
+        if (!one) {
             ids.insert(ids.end(), others.begin(), others.end());
             continue;
         }
@@ -174,7 +177,18 @@ private:
     }
 
     Edit align() {
+        // "line up the backs of sofa and bookcase"
+        const std::size_t first = in.at();
+        in.article();
+        const bool backs = in.take({"backs of"});
+        const bool fronts = !backs && in.take({"fronts of"});
+        if (!backs && !fronts)
+            in.goTo(first);
         const auto ids = subjects();
+        if (backs || fronts) {
+            in.nothingMore();
+            return alignPieces(job_, scene_, ids, backs ? AlignBy::backs : AlignBy::fronts);
+        }
         AlignBy by = AlignBy::fronts;
         in.take({"by", "at", "along", "the"});
         in.take({"their", "the"});

@@ -61,7 +61,7 @@ Edit LineReader::read() {
         return *setting;
     const bool fresh = in.take({"add", "another", "new"});
     if (fresh || in.take({"put", "place", "hang", "stand", "lay", "set", "stick", "drop", "fit",
-                          "bring in"}))
+                          "pop", "pin", "mount", "slip", "tuck", "bring in"}))
         in.take({"another", "new", "up", "in"});
     return put(fresh);
 }
@@ -120,16 +120,17 @@ Edit LineReader::put(bool fresh) {
         in.goTo(here);
     }
     bool called = callIt(p, isNew);
-    const bool sized = readSizes(in, p, isNew, notices);
+    bool sized = readSizes(in, p, isNew, notices);
     if (const std::size_t here = in.at(); !sized) {
         // "the sofa is 80 wide", "console, 48 wide, 12 deep"
         const bool joined = in.take({"is", "to be", "should be", "of", "to"}) || in.comma();
-        if (!joined || !readSizes(in, p, isNew, notices))
+        sized = joined && readSizes(in, p, isNew, notices);
+        if (!sized)
             in.goTo(here);
     }
     if (isNew && p.kind->isSatInTo())
         sizeForPeople(p);
-    if (!isNew && !called && in.done() && in.at() > start && p.size == pieceOf(there).size)
+    if (!isNew && !called && !sized && in.done() && in.at() > start)
         in.fail(start, in.at() - start, worded("what about {}?", p.name),
                 "say where it goes, like: against wall A, or what is done to it");
     called = callIt(p, isNew) || called;

@@ -50,6 +50,8 @@ public:
     [[nodiscard]] bool facesSomething() const;
     /// It is beside a piece, and in line with that along its depth unless something else is said.
     void wantsAlongside(const Target& t) { alongside_ = t; }
+    /// Whether a piece that is there stands before another as it is, however far off.
+    [[nodiscard]] bool overlapsAlong(const Target& t) const;
     /// A height that is only usual, and gives way to one that is said.
     void usualHeight() { usualHeight_ = out.ties.size() - 1; }
     /// "a little", after a step.

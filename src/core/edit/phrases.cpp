@@ -1,4 +1,5 @@
 // The table of clauses, and how a line goes by it.
+#include "edit/landing.h"
 #include "edit/phrase.h"
 
 #include "measure/text.h"
@@ -327,6 +328,16 @@ bool Placing::facesSomething() const {
     return false;
 }
 
+bool Placing::overlapsAlong(const Target& t) const {
+    const Placed* own = scene.inPlan(subject.id);
+    const Placed* other = t.is == Target::Is::piece ? scene.inPlan(t.piece) : nullptr;
+    if (own == nullptr || other == nullptr)
+        return true; // a new one begins before its middle
+    const Vec2 along = other->pose.right();
+    const double apart = std::abs(dot(own->pose.at - other->pose.at, along));
+    return apart < (subject.size.width + scene.pieceById(t.piece)->size.width).mm() / 2;
+}
+
 void Placing::aLittle() {
     if (in.take({"a bit", "a little", "a little bit", "a touch", "slightly"}))
         in.slightly();
@@ -380,6 +391,56 @@ Length Placing::standing(Length usual) const {
         if (t.kind == Tie::Kind::fromPiece)
             return t.distance;
     return usual;
+}
+
+/// What stands beside a piece is centred along that one's depth, or has its back in line with a
+/// bed's.
+void Placing::settleSides() {
+    // In a corner and looking at something: near both walls, and turned as it looks.
+    const auto corner = std::find_if(out.ties.begin(), out.ties.end(),
+                                     [](const Tie& t) { return t.kind == Tie::Kind::inCorner; });
+    const bool looks = std::any_of(out.ties.begin(), out.ties.end(),
+                                   [](const Tie& t) { return t.kind == Tie::Kind::facing; });
+    if (corner != out.ties.end() && looks) {
+        const int walls = static_cast<int>(scene.room->walls.size());
+        const int next = corner->of.index;
+        Tie second;
+        second.kind = corner->kind = Tie::Kind::fromWall;
+        corner->of = wallTarget(next);
+        second.of = wallTarget((next + walls - 1) % walls);
+        out.ties.push_back(second);
+    }
+    if (alongside_) {
+        // A figure before it, or another tie, says where it is along.
+        const bool fixed = std::count_if(out.ties.begin(), out.ties.end(),
+                                         [](const Tie& t) { return t.fixesPlace(); }) > 1;
+        const Piece* other = scene.pieceById(alongside_->piece);
+        if (!fixed && other != nullptr && other->on.isFloor() && !subject.kind->flat()) {
+            Tie t;
+            t.kind = Tie::Kind::centredOn;
+            t.of = *alongside_;
+            const bool beside = std::any_of(out.ties.begin(), out.ties.end(), [](const Tie& o) {
+                return o.kind == Tie::Kind::fromPiece &&
+                       (o.side == Side::left || o.side == Side::right);
+            });
+            t.distance = beside ? alongside(*other, subject) : Length{};
+            out.ties.push_back(t);
+        }
+    }
+    const auto beside = [&](const std::vector<Tie>& ties, const Target& of) -> const Tie* {
+        const auto it = std::find_if(ties.begin(), ties.end(), [&](const Tie& t) {
+            return t.kind == Tie::Kind::fromPiece && t.of == of;
+        });
+        return it == ties.end() ? nullptr : &*it;
+    };
+    for (Tie& t : out.ties) {
+        if (t.kind != Tie::Kind::centredOn || t.of.is != Target::Is::piece)
+            continue;
+        const Tie* by = beside(out.ties, t.of);
+        if (by == nullptr)
+            by = beside(subject.ties, t.of);
+        t.side = by != nullptr ? by->side : Side::front;
+    }
 }
 
 } // namespace mezzet

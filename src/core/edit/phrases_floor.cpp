@@ -275,7 +275,7 @@ bool beside(Placing& p, Length d) {
     tie.of = t;
     tie.distance = d;
     tie.side = side;
-    if (side == Side::left || side == Side::right)
+    if (side == Side::left || side == Side::right || !p.overlapsAlong(t))
         p.wantsAlongside(t);
     return true;
 }
@@ -392,38 +392,6 @@ bool placeAtTable(Placing& p) {
 
 } // namespace
 
-/// What stands beside a piece is centred along that one's depth, or has its back in line with a
-/// bed's.
-void Placing::settleSides() {
-    if (alongside_) {
-        // A figure before it, or another tie, says where it is along.
-        const bool fixed = std::count_if(out.ties.begin(), out.ties.end(),
-                                         [](const Tie& t) { return t.fixesPlace(); }) > 1;
-        const Piece* other = scene.pieceById(alongside_->piece);
-        if (!fixed && other != nullptr && other->on.isFloor() && !subject.kind->flat()) {
-            Tie t;
-            t.kind = K::centredOn;
-            t.of = *alongside_;
-            t.distance = alongside(*other, subject);
-            out.ties.push_back(t);
-        }
-    }
-    const auto beside = [&](const std::vector<Tie>& ties, const Target& of) -> const Tie* {
-        const auto it = std::find_if(ties.begin(), ties.end(), [&](const Tie& t) {
-            return t.kind == K::fromPiece && t.of == of;
-        });
-        return it == ties.end() ? nullptr : &*it;
-    };
-    for (Tie& t : out.ties) {
-        if (t.kind != K::centredOn || t.of.is != Is::piece)
-            continue;
-        const Tie* by = beside(out.ties, t.of);
-        if (by == nullptr)
-            by = beside(subject.ties, t.of);
-        t.side = by != nullptr ? by->side : Side::front;
-    }
-}
-
 std::span<const Phrase> floorPhrases() {
     static const std::vector<Phrase> all{
         {.begins = {"against", "flush with", "flush against", "backed up to", "back to",
@@ -526,9 +494,9 @@ std::span<const Phrase> floorPhrases() {
          .help = "midway between near edges",
          .example = "centred between sofa and window 1"},
         {.begins = {"facing", "face", "faces", "looking at", "looking to", "looking toward",
-                    "looking towards", "looking out of", "looks at", "look at", "turned toward",
-                    "turned towards", "turned to face", "to face", "pointing at",
-                    "with its front to"},
+                    "looking towards", "looking out of", "looks at", "look at", "so it faces",
+                    "so that it faces", "so it looks at", "turned toward", "turned towards",
+                    "turned to face", "to face", "pointing at", "with its front to"},
          .of = onPlan,
          .read = [](Placing& p) { return turnTie(p, K::facing, ties::anything, "facing"); },
          .help = "its turn, toward that",
@@ -538,6 +506,39 @@ std::span<const Phrase> floorPhrases() {
          .read = [](Placing& p) { return turnTie(p, K::squareTo, ties::things, "square to"); },
          .help = "its turn, as if it stood against that",
          .example = "square to wall C"},
+        {.begins = {"away", "off", "apart from it", "from it"},
+         .afterLength = true,
+         .of = onPlan,
+         .read =
+             [](Placing& p) {
+                 // "in front of sofa, 16 away"
+                 for (Tie& t : p.out.ties)
+                     if (t.kind == K::fromPiece || t.kind == K::fromWall) {
+                         t.distance = p.measured;
+                         return p.in.done() || p.in.ahead().empty();
+                     }
+                 return false;
+             },
+         .help = "",
+         .example = ""},
+        {.begins = {"parallel to", "parallel with"},
+         .of = onPlan,
+         .read = [](Placing& p) { return turnTie(p, K::inLineWith, ties::things, "parallel to"); },
+         .help = "",
+         .example = ""},
+        {.begins = {"at right angles to", "perpendicular to", "square across from"},
+         .of = onPlan,
+         .read =
+             [](Placing& p) {
+                 const Target t = p.target(ties::pieces, "at right angles to");
+                 const Placed* other = p.scene.inPlan(t.piece);
+                 p.add(K::turned).turn =
+                     ((other != nullptr ? other->pose.turn : Angle{}) + Angle::degrees(90))
+                         .normalised();
+                 return true;
+             },
+         .help = "its turn, a quarter from another's",
+         .example = "at right angles to sofa"},
         {.begins = {"in line with"},
          .of = onPlan,
          .read = [](Placing& p) { return turnTie(p, K::inLineWith, ties::things, "in line with"); },

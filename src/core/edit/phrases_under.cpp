@@ -37,6 +37,7 @@ std::vector<int> group(Placing& p, const Target& first) {
         const std::size_t here = p.in.at();
         p.in.comma();
         p.in.take({"and"});
+        p.in.article();
         const int id = p.in.done() ? 0 : p.in.piece();
         if (id == 0) {
             p.in.goTo(here);

@@ -359,8 +359,15 @@ Edit LineReader::up(double way) {
         Tie t;
         t.kind = Tie::Kind::height;
         t.level = Level::centre;
+        const std::size_t height = in.at();
         t.distance = in.length("the height");
         in.nothingMore();
+        for (const int id : ids)
+            if (const double is = scene_->byId(id)->pose.at.y; way * (t.distance.mm() - is) < 0)
+                in.fail(height, in.at() - height,
+                        worded("the centre of {} hangs at {} now", pieceOf(id).name,
+                               writeGap(Length::millimetres(is), job_.notation)),
+                        way > 0 ? "say lower" : "say raise");
         return each(
             ids, [&](LineReader& r, int id) { return r.retie(r.pieceOf(id), t, at); },
             worded("hang {}", pieceOf(ids.front()).name));

@@ -109,8 +109,12 @@ std::string previewOf(const Project& before, const Scene& was, const Edit& edit,
                 if (const auto in = overlapOf(*after.scene, now.id); !in.empty())
                     out +=
                         now.onWall() ? worded(", over {}", in) : worded(", and stands in {}", in);
-                if (!now.kind->caution.empty())
-                    say(now.kind->caution);
+                if (auto caution = now.kind->caution; !caution.empty()) {
+                    if (caution.ends_with("."))
+                        caution.pop_back();
+                    if (seenOf.insert(caution).second)
+                        say(caution);
+                }
                 continue;
             }
             const Placed& a = *was.byId(old->id);
@@ -135,6 +139,17 @@ std::string previewOf(const Project& before, const Scene& was, const Edit& edit,
             height("seat", now.heights.seat, old->heights.seat);
             height("arms", now.heights.arm, old->heights.arm);
             height("top", now.heights.top, old->heights.top);
+            if (now.cost != old->cost && now.cost)
+                tell(worded("notes that {} costs {:g}", now.name, *now.cost));
+            if (now.reason != old->reason)
+                tell(worded("notes why {} is there", now.name));
+            if (now.backFinished() != old->backFinished())
+                tell(worded("notes that the back of {} is {}", now.name,
+                            now.backFinished() ? "finished" : "bare"));
+            if (now.hanging != old->hanging)
+                tell(worded("notes how {} is held", now.name));
+            if (now.picture != old->picture)
+                tell(worded("shows {} in {}", now.picture, now.name));
             if (now.locked != old->locked)
                 tell(worded("{} {}", now.locked ? "locks" : "unlocks", now.name));
             auto through = throughWords(was, *after.scene, old->id, wording);

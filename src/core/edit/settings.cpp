@@ -23,6 +23,7 @@ public:
 
     static const std::vector<Verb<SettingsReader>>& verbs() {
         static const std::vector<Verb<SettingsReader>> all{
+            {{{"new scheme", "another scheme"}, "begins another", ""}, &SettingsReader::newScheme},
             {{{"scheme", "schemes"},
               "goes to another way of furnishing the room; begins, names and removes one",
               "scheme 1; scheme new called Winter; scheme empty; scheme rename Winter; scheme "
@@ -196,6 +197,19 @@ private:
         Edit e;
         e.words = told(said.empty() ? "no note on the scheme" : "note on the scheme");
         e.acts.emplace_back(SetSchemeNote{said});
+        return e;
+    }
+
+    /// "new scheme called Winter"
+    Edit newScheme() {
+        AddScheme a;
+        in.take({"called", "named", "as"});
+        if (!in.done())
+            a.name = in.name();
+        in.nothingMore();
+        Edit e;
+        e.words = told("new scheme");
+        e.acts.emplace_back(a);
         return e;
     }
 

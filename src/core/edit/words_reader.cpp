@@ -429,6 +429,15 @@ std::vector<int> WordsReader::pieces() {
             return them_;
     }
     at_ = start;
+    if (take({"everything", "all of it", "all pieces", "all the pieces"})) {
+        std::vector<int> all;
+        for (const Piece& p : scheme().pieces)
+            if (p.group() == 0)
+                all.push_back(p.id);
+        if (!all.empty())
+            return all;
+        at_ = start;
+    }
     const bool every = take({"all of the", "all the", "all", "both of the", "both the", "both"});
     article();
     const std::size_t here = at();

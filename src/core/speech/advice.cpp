@@ -30,8 +30,11 @@ Answer told(FitAnswer found) {
     for (std::size_t i = 0; i < std::min<std::size_t>(3, found.choices.size()); ++i)
         out.words += (i == 0 ? ": " : "; ") + found.choices[i].title +
                      (found.choices[i].detail.empty() ? "" : ", " + found.choices[i].detail);
-    for (std::size_t i = 0; i < std::min<std::size_t>(2, found.reasons.size()); ++i)
+    for (std::size_t i = 0; i < std::min<std::size_t>(2, found.reasons.size()); ++i) {
+        while (out.words.ends_with("."))
+            out.words.pop_back();
         out.words += ". " + found.reasons[i];
+    }
     out.choices = std::move(found.choices);
     return out;
 }
@@ -203,7 +206,8 @@ std::optional<Answer> whatFits(Asking& a) {
         return asked(a, std::string(sort) + (rest.empty() ? "" : " " + rest));
     }
     if (!a.in.take({"fits", "could fit", "will fit", "can fit", "would fit", "goes", "could go",
-                    "can go", "will go", "would go"})) {
+                    "can go", "will go", "would go", "can i put", "could i put", "can we put",
+                    "should i put", "can stand", "could stand"})) {
         a.in.goTo(from);
         return {};
     }
@@ -241,13 +245,30 @@ std::optional<Answer> whatFits(Asking& a) {
 }
 
 std::optional<Answer> doesItFit(Asking& a) {
+    // A piece that is there, at its own size.
+    if (a.in.endOf("the") > 0 || a.in.nameAhead()) {
+        const std::size_t at = a.in.at();
+        a.in.article();
+        if (a.in.nameAhead()) {
+            const Piece& p = *a.scene->pieceById(a.in.piece());
+            if (a.in.take({"fit", "fits", "come in", "go in", "get in", "come"})) {
+                const auto mm = [](Length l) { return worded("{:.0f} mm", l.mm()); };
+                auto out = asked(a, worded("does {} {} x {} x {} fit", foldCase(p.kind->name),
+                                           mm(p.size.width), mm(p.size.depth), mm(p.size.height)));
+                out.about = {p.id};
+                return out;
+            }
+        }
+        a.in.goTo(at);
+    }
     a.in.article();
     a.in.take({"room for"});
     a.in.article();
     std::string rest(trimmed(a.in.rest()));
     while (!rest.empty() && (rest.back() == '?' || rest.back() == ' '))
         rest.pop_back();
-    for (const std::string_view more : {" in here", " in this room", " in the room", " there"})
+    for (const std::string_view more : {" in here", " in this room", " in the room", " there",
+                                        " through the door", " through the doors", " in the door"})
         if (rest.ends_with(more))
             rest.resize(rest.size() - more.size());
     return asked(a, "does " + rest);
@@ -341,6 +362,7 @@ std::optional<Answer> howMany(Asking& a) {
     a.in.take({"can sit", "can fit", "could sit", "sit", "fit", "will fit", "can be seated",
                "can eat", "does", "do", "are there", "is there", "are", "have we", "do we have"});
     int id = 0;
+    a.in.take({"in here", "in this room", "in the room", "here"});
     a.in.take({"at", "around", "round", "on"});
     if (!a.in.done() && a.in.ahead() != "?") {
         id = a.piece();
@@ -384,6 +406,25 @@ std::optional<Answer> whatIsWrong(Asking& a) {
             id = 0;
         } else {
             id = a.piece();
+        }
+        // "is the table too far from the sofa?": the distance, and what the rules say of it.
+        if (id != 0 && a.in.take({"too far from", "too close to", "too near", "far enough from",
+                                  "close enough to", "near enough to", "too far away from"})) {
+            a.in.goTo(0);
+            const auto name = a.scene->pieceById(id)->name;
+            auto rest = std::string(trimmed(a.in.rest()));
+            for (const std::string_view w :
+                 {"too far away from", "too far from", "too close to", "too near",
+                  "far enough from", "close enough to", "near enough to"})
+                if (const auto at = foldCase(rest).find(w); at != std::string::npos) {
+                    rest = rest.substr(at + w.size());
+                    break;
+                }
+            const auto answer = readSpoken(worded("how far is {} from {}", name, rest), a.job,
+                                           Listener{a.in.them(), {}, {}});
+            if (!answer)
+                throw LineFault{answer.problem()};
+            return answer->answer;
         }
         if (!a.in.take({"red", "marked", "wrong", "not right", "bad", "in red", "flagged", "ok",
                         "okay", "right", "fine", "all right", "alright", "good", "amber", "orange",
@@ -444,16 +485,15 @@ const std::vector<Question>& adviceQuestions() {
         {{"does", "will", "would", "is there space for"},
          [](Asking& a) -> std::optional<Answer> {
              const std::size_t at = a.in.at();
-             if (a.in.endOf("the") > 0) {
-                 a.in.article();
-                 if (a.in.nameAhead())
-                     return {};
-             }
              a.in.goTo(at);
              return doesItFit(a);
          },
          "whether a piece seen in a shop fits, and comes in at the door",
          "does a sofa 90 x 38 fit?"},
+        {{"can i fit", "could i fit", "can we fit", "could we fit", "can i get"},
+         &doesItFit,
+         "the same",
+         ""},
         {{"is there room for", "is there enough room for", "can", "could", "have we room for"},
          &roomFor,
          "whether so many can sit, or a piece can stand",

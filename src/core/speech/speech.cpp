@@ -150,11 +150,16 @@ Result<Spoken> readSpoken(std::string_view whole, const Project& job, const List
     const auto text = withoutAnyway(whole);
     const bool anyway = text.size() != whole.size();
     const auto word = foldCase(trimmed(text));
-    if (word == "undo" || word == "redo") {
-        out.is = word == "undo" ? Spoken::Is::undo : Spoken::Is::redo;
+    const auto oneOf = [&](std::initializer_list<std::string_view> words) {
+        return std::find(words.begin(), words.end(), word) != words.end();
+    };
+    const bool undo =
+        oneOf({"undo", "undo that", "undo it", "undo this", "take that back", "go back"});
+    if (undo || oneOf({"redo", "redo that", "redo it"})) {
+        out.is = undo ? Spoken::Is::undo : Spoken::Is::redo;
         return out;
     }
-    if (word == "again" || word == "once more" || word == "the same again" || word == "repeat") {
+    if (oneOf({"again", "once more", "the same again", "repeat", "do that again", "do it again"})) {
         if (to.before.empty() || foldCase(trimmed(to.before)) == word) {
             Problem p{"nothing was said yet that could be said again", "say what is to be done"};
             p.column = 1;

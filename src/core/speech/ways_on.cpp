@@ -72,6 +72,11 @@ public:
         : text_(text), job_(job), to_(to) {}
 
     std::vector<std::string> find(const Problem& fault) {
+        if (isQuestion(text_)) {
+            theWordMended();
+            aQuestionOfIt();
+            return std::move(out_);
+        }
         theWordMended();
         theOneMeant(fault);
         thePlaceOnly(fault);
@@ -87,6 +92,11 @@ private:
             return;
         if (++tried_ > mostTried)
             return;
+        if (isQuestion(line)) {
+            if (readSpoken(line, job_, to_))
+                out_.push_back(line);
+            return;
+        }
         const auto spoken = readLine(line, job_, to_);
         if (!spoken || spoken->preview.find("changes nothing") != std::string::npos ||
             spoken->preview.find("through wall") != std::string::npos ||
@@ -167,6 +177,29 @@ private:
         offer(std::string(before));
         // Without the word alone.
         offer(std::string(before) + " " + std::string(trimmed(text_.substr(w.at + w.size))));
+    }
+
+    /// What can be asked of the piece that is named, or of the room.
+    void aQuestionOfIt() {
+        std::string subject;
+        for (const Word& w : wordsOf(text_)) {
+            WordsReader in(text_, job_, to_.them);
+            in.goTo(w.at);
+            if (subject.empty() && in.nameAhead())
+                subject = job_.scheme().byId(in.piece())->name;
+        }
+        const auto ask = [&](std::string line) {
+            if (!enough() && std::find(out_.begin(), out_.end(), line) == out_.end())
+                out_.push_back(std::move(line));
+        };
+        if (subject.empty()) {
+            ask("what is wrong?");
+            ask("what fits here?");
+            return ask("how big is the room?");
+        }
+        ask(worded("how far is {} from the wall?", subject));
+        ask(worded("how big is {}?", subject));
+        ask(worded("what is wrong with {}?", subject));
     }
 
     /// A place for what is spoken of: the first piece or kind that is named.
