@@ -1,0 +1,197 @@
+// Both hands: squares that size, name and sizes typed, the menu of a piece, cut, copy and paste;
+// and the line that answers, goes back and says again.
+#include "app/dialogs/piece_dialog.h"
+#include "ui/open_window.h"
+
+#include <QApplication>
+#include <QClipboard>
+#include <QLineEdit>
+#include <QListWidget>
+#include <QMenu>
+#include <QTimer>
+
+#include <gtest/gtest.h>
+
+using namespace mezzet;
+using namespace mezzet::app;
+
+namespace {
+
+class BothHands : public test::OpenWindow {
+protected:
+    const Piece& piece(const char* name) { return *session().project()->scheme().byName(name); }
+    QPoint corner(const char* name, double right, double front) {
+        const Piece& p = piece(name);
+        return board()
+            ->toScreen(
+                pose(name).toRoom({right * p.size.width.mm() / 2, front * p.size.depth.mm() / 2}))
+            .toPoint();
+    }
+    void dragFrom(QPoint from, Vec2 by, Qt::KeyboardModifiers keys = {}) {
+        QTest::mousePress(board(), Qt::LeftButton, keys, from);
+        const double scale = board()->pixelsPerMm();
+        const QPoint to = from + QPointF(by.x * scale, by.y * scale).toPoint();
+        move((from + to) / 2, Qt::LeftButton, keys);
+        move(to, Qt::LeftButton, keys);
+        QTest::mouseRelease(board(), Qt::LeftButton, keys, to);
+    }
+    void type(const QString& line) {
+        auto* edit = window->line()->edit();
+        edit->setFocus();
+        edit->clear();
+        QTest::keyClicks(edit, line);
+        window->line()->choices()->hide();
+        QTest::keyClick(edit, Qt::Key_Return);
+        for (int i = 0; i < 4000 && session().findingRemedies(); ++i)
+            QTest::qWait(5);
+        settle();
+    }
+};
+
+} // namespace
+
+TEST_F(BothHands, ASquareSizesAndTheCornerAcrossStays) {
+    session().select({id("Coat stand")}); // 20 by 20, not turned
+    const Vec2 across = pose("Coat stand").toRoom({-254, -254});
+    dragFrom(corner("Coat stand", 1, 1), {6 * 25.4 + 4, 3 * 25.4 - 4});
+    EXPECT_NEAR(piece("Coat stand").size.width.inInches(), 26, 1e-6) << "it stops at whole inches";
+    EXPECT_NEAR(piece("Coat stand").size.depth.inInches(), 23, 1e-6);
+    const Vec2 now = pose("Coat stand")
+                         .toRoom({-piece("Coat stand").size.width.mm() / 2,
+                                  -piece("Coat stand").size.depth.mm() / 2});
+    EXPECT_NEAR(norm(now - across), 0, 0.01);
+    session().undo();
+    EXPECT_NEAR(piece("Coat stand").size.width.inInches(), 20, 1e-6);
+}
+
+TEST_F(BothHands, WithCtrlItGrowsFromItsMiddle) {
+    session().select({id("Coat stand")});
+    const Vec2 middle = pose("Coat stand").at;
+    dragFrom(corner("Coat stand", 1, 1), {3 * 25.4, 3 * 25.4}, Qt::ControlModifier);
+    EXPECT_NEAR(piece("Coat stand").size.width.inInches(), 26, 1e-6);
+    EXPECT_NEAR(norm(pose("Coat stand").at - middle), 0, 0.01);
+}
+
+TEST_F(BothHands, EscapeLeavesTheSizeAsItWas) {
+    session().select({id("Coat stand")});
+    const QPoint at = corner("Coat stand", 1, 1);
+    QTest::mousePress(board(), Qt::LeftButton, {}, at);
+    move(at + QPoint(40, 40), Qt::LeftButton);
+    QTest::keyClick(board(), Qt::Key_Escape);
+    QTest::mouseRelease(board(), Qt::LeftButton, {}, at);
+    EXPECT_NEAR(piece("Coat stand").size.width.inInches(), 20, 1e-6);
+    EXPECT_FALSE(session().canUndo());
+}
+
+TEST_F(BothHands, ADoubleClickTakesNameAndSizes) {
+    QString fault;
+    QTimer::singleShot(0, [&] {
+        auto* d = qobject_cast<PieceDialog*>(QApplication::activeModalWidget());
+        ASSERT_NE(d, nullptr);
+        d->width()->selectAll();
+        QTest::keyClicks(d->width(), "no size");
+        d->accept();
+        fault = d->fault();
+        d->width()->selectAll();
+        QTest::keyClicks(d->width(), "22 1/2");
+        d->name()->selectAll();
+        QTest::keyClicks(d->name(), "Hat stand");
+        d->accept();
+    });
+    QTest::mouseDClick(board(), Qt::LeftButton, {}, on("Coat stand"));
+    EXPECT_FALSE(fault.isEmpty()) << "what is no size is told, and nothing is done";
+    EXPECT_NEAR(piece("Hat stand").size.width.inInches(), 22.5, 1e-9);
+    EXPECT_NEAR(piece("Hat stand").size.depth.inInches(), 20, 1e-9);
+}
+
+TEST_F(BothHands, ARightClickOffersWhatCanBeDone) {
+    QStringList offered;
+    QTimer::singleShot(0, [&] {
+        auto* menu = qobject_cast<QMenu*>(QApplication::activePopupWidget());
+        ASSERT_NE(menu, nullptr);
+        for (const auto* a : menu->actions())
+            offered << a->text();
+        menu->close();
+    });
+    QContextMenuEvent e(QContextMenuEvent::Mouse, on("Supper table"),
+                        board()->mapToGlobal(on("Supper table")));
+    QApplication::sendEvent(board(), &e);
+    EXPECT_TRUE(session().isSelected(id("Supper table")));
+    for (const char* text : {"Name and sizes …", "Another in its place", "Cut", "Copy", "Paste",
+                             "Seat the table …", "Remove"})
+        EXPECT_TRUE(offered.contains(text)) << text;
+}
+
+TEST_F(BothHands, WhatIsCopiedLandsFreeInAnotherScheme) {
+    session().select({id("Sideboard"), id("Coat stand")});
+    window->act("clip")->trigger();
+    session().sayLine("scheme 2");
+    const auto before = session().project()->scheme().pieces.size();
+    window->act("paste")->trigger();
+    ASSERT_EQ(session().project()->scheme().pieces.size(), before + 2);
+    EXPECT_EQ(session().selected().size(), 2U);
+    for (const auto& r : session().readings())
+        if (r.rule->id == "clash" || r.rule->id == "inside")
+            for (const int id : session().selected())
+                EXPECT_FALSE(r.isAbout(id) && r.toMend()) << sentenceOf(r, session().wording());
+    session().undo();
+    EXPECT_EQ(session().project()->scheme().pieces.size(), before);
+}
+
+TEST_F(BothHands, WhatIsNoPieceIsNotPasted) {
+    QApplication::clipboard()->setText("hello");
+    const auto job = session().project();
+    window->act("paste")->trigger();
+    EXPECT_EQ(session().project(), job);
+}
+
+TEST_F(BothHands, TheLineAnswersBelowItAndOnTheBoard) {
+    const auto job = session().project();
+    type("how far is the sofa from the sideboard?");
+    EXPECT_EQ(session().project(), job) << "a question changes nothing";
+    EXPECT_FALSE(session().marks().empty());
+    EXPECT_NE(window->line()->preview().indexOf("from Sofa to Sideboard"), -1)
+        << window->line()->preview().toStdString();
+    QTest::keyClick(board(), Qt::Key_Escape);
+    EXPECT_TRUE(session().marks().empty());
+}
+
+TEST_F(BothHands, ItIsWhatWasNamedLast) {
+    session().select({});
+    type("move the sideboard 6 right");
+    const Vec2 once = pose("Sideboard").at;
+    session().select({});
+    type("move it 6 right");
+    EXPECT_NEAR(norm(pose("Sideboard").at - once) / 25.4, 6, 1e-6);
+    type("again");
+    EXPECT_NEAR(norm(pose("Sideboard").at - once) / 25.4, 12, 1e-6);
+    type("undo");
+    type("undo");
+    EXPECT_NEAR(norm(pose("Sideboard").at - once), 0, 1e-6);
+}
+
+TEST_F(BothHands, ARefusedLineOffersWholeLines) {
+    auto* edit = window->line()->edit();
+    edit->setFocus();
+    QTest::keyClicks(edit, "moev the sofa 6 left");
+    auto* list = window->line()->choices();
+    for (int i = 0; i < 1000 && !(list->isVisible() && list->count() > 0); ++i)
+        QTest::qWait(5);
+    ASSERT_GT(list->count(), 0);
+    EXPECT_EQ(list->item(0)->text(), "Say: move the sofa 6 left");
+    QTest::keyClick(edit, Qt::Key_Tab);
+    QTest::keyClick(edit, Qt::Key_Return);
+    EXPECT_EQ(edit->text(), "move the sofa 6 left");
+}
+
+TEST_F(BothHands, AnEmptyLineShowsWhatCanBeSaidOfTheChosen) {
+    session().select({id("Sofa")});
+    settle();
+    EXPECT_NE(window->line()->preview().indexOf("6\" left"), -1)
+        << window->line()->preview().toStdString();
+    session().sayLine("units cm");
+    session().select({id("Sideboard")});
+    QTest::qWait(6500); // what was told stays a while
+    EXPECT_NE(window->line()->preview().indexOf("15 cm left"), -1)
+        << window->line()->preview().toStdString();
+}
