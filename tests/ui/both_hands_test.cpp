@@ -51,24 +51,26 @@ protected:
 } // namespace
 
 TEST_F(BothHands, ASquareSizesAndTheCornerAcrossStays) {
-    session().select({id("Coat stand")}); // 20 by 20, not turned
-    const Vec2 across = pose("Coat stand").toRoom({-254, -254});
-    dragFrom(corner("Coat stand", 1, 1), {6 * 25.4 + 4, 3 * 25.4 - 4});
-    EXPECT_NEAR(piece("Coat stand").size.width.inInches(), 26, 1e-6) << "it stops at whole inches";
-    EXPECT_NEAR(piece("Coat stand").size.depth.inInches(), 23, 1e-6);
-    const Vec2 now = pose("Coat stand")
-                         .toRoom({-piece("Coat stand").size.width.mm() / 2,
-                                  -piece("Coat stand").size.depth.mm() / 2});
+    ASSERT_TRUE(session().sayLine("trunk 20 x 20 x 20 called Box at 8' 6\", 9'"));
+    session().select({id("Box")});
+    const Vec2 across = pose("Box").toRoom({-254, -254});
+    dragFrom(corner("Box", 1, 1), {6 * 25.4 + 2, 3 * 25.4 - 2});
+    EXPECT_NEAR(piece("Box").size.width.inInches(), 26, 1e-6) << "it stops at whole inches";
+    EXPECT_NEAR(piece("Box").size.depth.inInches(), 23, 1e-6);
+    const Size size = piece("Box").size;
+    const Vec2 now = pose("Box").toRoom({-size.width.mm() / 2, -size.depth.mm() / 2});
     EXPECT_NEAR(norm(now - across), 0, 0.01);
     session().undo();
-    EXPECT_NEAR(piece("Coat stand").size.width.inInches(), 20, 1e-6);
+    EXPECT_NEAR(piece("Box").size.width.inInches(), 20, 1e-6);
 }
 
-TEST_F(BothHands, WithCtrlItGrowsFromItsMiddle) {
-    session().select({id("Coat stand")});
+TEST_F(BothHands, WithCtrlItGrowsFromItsMiddleAndWhatIsRoundStaysRound) {
+    session().select({id("Coat stand")}); // 20 across
     const Vec2 middle = pose("Coat stand").at;
-    dragFrom(corner("Coat stand", 1, 1), {3 * 25.4, 3 * 25.4}, Qt::ControlModifier);
-    EXPECT_NEAR(piece("Coat stand").size.width.inInches(), 26, 1e-6);
+    dragFrom(corner("Coat stand", 1, 1), {3 * 25.4, 2 * 25.4}, Qt::ControlModifier);
+    // Twice what the hand went, to a whole inch.
+    EXPECT_NEAR(piece("Coat stand").size.width.inInches(), 26, 1.001);
+    EXPECT_EQ(piece("Coat stand").size.width, piece("Coat stand").size.depth);
     EXPECT_NEAR(norm(pose("Coat stand").at - middle), 0, 0.01);
 }
 
@@ -191,7 +193,7 @@ TEST_F(BothHands, AnEmptyLineShowsWhatCanBeSaidOfTheChosen) {
         << window->line()->preview().toStdString();
     session().sayLine("units cm");
     session().select({id("Sideboard")});
-    QTest::qWait(6500); // what was told stays a while
+    settle();
     EXPECT_NE(window->line()->preview().indexOf("15 cm left"), -1)
         << window->line()->preview().toStdString();
 }

@@ -221,7 +221,7 @@ Edit landed(const Project& job, Edit edit) {
     return edit;
 }
 
-Vec2 freeStep(const Scene& scene, const std::vector<Piece>& pieces) {
+std::optional<Vec2> freeStep(const Scene& scene, const std::vector<Piece>& pieces) {
     const bool hang =
         std::any_of(pieces.begin(), pieces.end(), [](const Piece& p) { return p.onWall(); });
     const auto clear = [&](Vec2 step) {
@@ -233,7 +233,7 @@ Vec2 freeStep(const Scene& scene, const std::vector<Piece>& pieces) {
         });
     };
     if (clear({}))
-        return {};
+        return Vec2{};
     const double far = norm(scene.room->bounds().size());
     constexpr double by = 101.6;
     for (double r = by; r < far; r += by) {

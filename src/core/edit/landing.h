@@ -26,7 +26,7 @@ namespace mezzet {
 
 /// The shortest step that takes pieces, none of them placed yet, all together to where they are
 /// clear, on the floor or along their walls; none where there is no such place.
-[[nodiscard]] Vec2 freeStep(const Scene&, const std::vector<Piece>&);
+[[nodiscard]] std::optional<Vec2> freeStep(const Scene&, const std::vector<Piece>&);
 
 /// What nobody would mean unless they said so: a piece through a wall, in the chimney, above the
 /// ceiling: "Console would go through wall A". Looks at the pieces named; empty when all is well.

@@ -69,7 +69,7 @@ Edit copyPieces(const Project& job, const Scene& scene, const std::vector<int>& 
     std::vector<Piece> copies;
     for (const int id : membersOf(job.scheme(), ids))
         copies.push_back(copyOf(*job.scheme().byId(id), *scene.byId(id), job.scheme()));
-    return copyPieces(job, scene, ids, freeStep(scene, copies));
+    return copyPieces(job, scene, ids, freeStep(scene, copies).value_or(Vec2{100, 100}));
 }
 
 Project onlyThese(const Project& job, const Scene& scene, const std::vector<int>& ids) {
@@ -150,7 +150,12 @@ Result<Edit> pastePieces(const Project& job, const Scene& scene, const Project& 
             if (p.on.isFloor())
                 p.pose.at = p.pose.at + step;
     }
-    const Vec2 free = freeStep(scene, bare);
+    // All together where that can be, so that they stand to each other as they did.
+    const auto together = freeStep(scene, bare);
+    const auto freeOf = [&](std::size_t i) {
+        return together ? *together : freeStep(scene, {bare[i]}).value_or(Vec2{});
+    };
+    std::size_t at = 0;
     Edit e;
     std::vector<std::string> told;
     for (Piece& p : pieces) {
@@ -162,6 +167,7 @@ Result<Edit> pastePieces(const Project& job, const Scene& scene, const Project& 
             for (int& g : t.group)
                 g = ids.count(g) > 0 ? ids.at(g) : id;
         }
+        const Vec2 free = freeOf(at++);
         if (p.on.isCarried())
             p.on.piece = ids.at(p.on.piece);
         else
