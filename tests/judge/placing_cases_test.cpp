@@ -56,10 +56,10 @@ TEST(Chairs, AtADeskNeedTheirRoomToo) {
 
 TEST(Chairs, ThatStandElsewhereAreNotJudged) {
     const auto job = jobWith({"dining table at 10', 7'", "dining chair at 3', 12', turned 180",
-                              "dining chair called away, at 10', 10', turned 0"});
+                              "dining chair called afar, at 10', 10', turned 0"});
     const auto all = readingsOf(job);
     EXPECT_EQ(find(all, job, "chair-pull-out", "Dining chair"), nullptr);
-    EXPECT_EQ(find(all, job, "chair-pull-out", "away"), nullptr)
+    EXPECT_EQ(find(all, job, "chair-pull-out", "afar"), nullptr)
         << "it turns its back on the table";
 }
 

@@ -124,15 +124,25 @@ std::unique_ptr<Hand> SizeHand::move(QPointF at, Qt::KeyboardModifiers keys) {
     size.width = Length::millimetres(wide);
     (hangs ? size.height : size.depth) = Length::millimetres(deep);
     giveSize(p, size);
+    Vec2 wantedAt = p.pose.at;
     if (!fromMiddle) {
         const Vec2 by{corner_.x * (wide / 2 - halfWide), corner_.y * (deep / 2 - halfDeep)};
-        p.pose.at = hangs ? p.pose.at + by : p.pose.toRoom(by);
+        wantedAt = hangs ? p.pose.at + by : p.pose.toRoom(by);
     }
+    p.pose.at = wantedAt;
     Edit edit;
     edit.words = "size " + p.name;
     figures_ = QString::fromStdString(writeGap(size.width, n) + " x " +
                                       writeGap(hangs ? size.height : size.depth, n));
     edit.acts.emplace_back(PutPiece{std::move(p)});
+    // Where its ties take it elsewhere their numbers follow, so that the corner across stays.
+    if (const auto sized = mezzet::apply(*session.settledProject(), edit)) {
+        const Vec2 off = wantedAt - sized->scene->byId(id)->pose.at;
+        if (norm(off) > 0.01)
+            for (Act& a :
+                 drag(*sized->project, *sized->scene, {id}, off, DragTies::revalue).edit.acts)
+                edit.acts.push_back(std::move(a));
+    }
     session.tryOut(edit);
     edit_ = std::move(edit);
     board_.update();

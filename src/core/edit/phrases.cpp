@@ -415,7 +415,8 @@ void Placing::settleSides() {
         const bool fixed = std::count_if(out.ties.begin(), out.ties.end(),
                                          [](const Tie& t) { return t.fixesPlace(); }) > 1;
         const Piece* other = scene.pieceById(alongside_->piece);
-        if (!fixed && other != nullptr && other->on.isFloor() && !subject.kind->flat()) {
+        if (!fixed && other != nullptr && other->on.isFloor() && !subject.kind->flat() &&
+            !other->kind->flat()) {
             Tie t;
             t.kind = Tie::Kind::centredOn;
             t.of = *alongside_;

@@ -109,12 +109,9 @@ std::string previewOf(const Project& before, const Scene& was, const Edit& edit,
                 if (const auto in = overlapOf(*after.scene, now.id); !in.empty())
                     out +=
                         now.onWall() ? worded(", over {}", in) : worded(", and stands in {}", in);
-                if (auto caution = now.kind->caution; !caution.empty()) {
-                    if (caution.ends_with("."))
-                        caution.pop_back();
-                    if (seenOf.insert(caution).second)
-                        say(caution);
-                }
+                if (const auto& caution = now.kind->caution;
+                    !caution.empty() && seenOf.insert(caution).second)
+                    say(caution);
                 continue;
             }
             const Placed& a = *was.byId(old->id);
