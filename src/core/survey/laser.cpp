@@ -24,10 +24,10 @@ std::string_view wordOf(std::string_view& text) {
 } // namespace
 
 Result<LaserReading> readLaserLine(std::string_view line) {
-    const Problem bad{fmt::format("the laser sent “{}”, which is no reading",
-                                  isText(line) ? shownPlainly(line.substr(0, 60))
-                                               : "bytes that are no text"),
-                      "a reading looks like: reading 7 4571.6 mm 2026-11-24T09:15:03"};
+    const Problem bad{
+        fmt::format("the laser sent “{}”, which is no reading",
+                    isText(line) ? shownPlainly(line.substr(0, 60)) : "bytes that are no text"),
+        "a reading looks like: reading 7 4571.6 mm 2026-11-24T09:15:03"};
     if (line.size() > mostLaserLine || !isText(line) || wordOf(line) != "reading")
         return bad;
     LaserReading r;

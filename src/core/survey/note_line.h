@@ -15,6 +15,9 @@ struct NoteFault {
     Problem problem;
 };
 
+/// A word of notes written out: "wdw" is window. One that is no abbreviation is as it was.
+[[nodiscard]] std::string writtenOut(const std::string& word);
+
 /// One line of notes being read from left to right.
 class NoteLine {
 public:
@@ -37,20 +40,27 @@ public:
         }
         return false;
     }
-    /// The word ahead, lower case, without taking it.
-    std::string ahead() {
-        skip();
-        std::size_t e = at_;
-        while (e < text_.size() && text_[e] != ' ' && text_[e] != '\t' && text_[e] != ',' &&
-               text_[e] != ';')
-            ++e;
-        return foldCase(text_.substr(at_, e - at_));
-    }
+    /// The word ahead, lower case and written out, without taking it.
+    std::string ahead() { return writtenOut(written()); }
     std::string word() {
-        auto w = ahead();
+        const auto w = written();
         mark_ = at_;
         at_ += w.size();
-        return w;
+        return writtenOut(w);
+    }
+    /// "36x48": takes the sign between two sizes.
+    bool times() {
+        skip();
+        for (const std::string_view sign : {"x", "X", "×"})
+            if (text_.substr(at_).starts_with(sign)) {
+                const std::size_t here = at_;
+                at_ += sign.size();
+                if (lengthAhead())
+                    return true;
+                at_ = here;
+                return false;
+            }
+        return false;
     }
     bool take(std::initializer_list<std::string_view> words) {
         const auto w = ahead();
@@ -151,6 +161,15 @@ public:
     }
 
 private:
+    /// The word ahead as it stands, lower case.
+    std::string written() {
+        skip();
+        std::size_t e = at_;
+        while (e < text_.size() && text_[e] != ' ' && text_[e] != '\t' && text_[e] != ',' &&
+               text_[e] != ';')
+            ++e;
+        return foldCase(text_.substr(at_, e - at_));
+    }
     [[nodiscard]] int column(std::size_t byte) const {
         return static_cast<int>(characterCount(text_.substr(0, byte))) + 1;
     }

@@ -72,7 +72,7 @@ public:
         line_.comma();
         while (!line_.done()) {
             one();
-            if (!line_.done() && !line_.comma())
+            if (!line_.done() && !line_.comma() && !partAhead())
                 line_.failAhead(fmt::format("“{}” doesn't follow here", line_.ahead()),
                                 "put a comma between the parts");
         }
@@ -110,6 +110,45 @@ private:
         return false;
     }
 
+    /// Whether a part begins here, so that no comma is missed.
+    bool partAhead() {
+        if (line_.lengthAhead())
+            return true;
+        const auto w = line_.ahead();
+        const auto in = [&](const Words& words) {
+            return std::find(words.begin(), words.end(), w) != words.end();
+        };
+        return std::any_of(rests_.begin(), rests_.end(),
+                           [&](const Rest& r) { return in(r.words); }) ||
+               std::any_of(flags_.begin(), flags_.end(),
+                           [&](const Flag& f) { return in(f.words); }) ||
+               std::any_of(choices_.begin(), choices_.end(),
+                           [&](const Choice& c) { return in(c.words); }) ||
+               std::any_of(measures_.begin(), measures_.end(),
+                           [&](const Measure& m) { return in(m.words); });
+    }
+    /// The measure of a word like "wide"; null for none.
+    const Measure* measureOf(std::string_view word) const {
+        for (const auto& m : measures_)
+            if (!m.before && std::find(m.words.begin(), m.words.end(), word) != m.words.end())
+                return &m;
+        return nullptr;
+    }
+    /// "36x48": wide by high of what is in a wall, wide by deep of what stands out from it.
+    bool bySize(const Taped& first) {
+        const Measure* wide = measureOf("wide");
+        const Measure* deep = measureOf("deep");
+        const Measure* high = measureOf("high");
+        const Measure* second = deep != nullptr ? deep : high;
+        if (wide == nullptr || second == nullptr || !line_.times())
+            return false;
+        wide->take(first);
+        second->take(line_.taped("the " + thing_, tool_));
+        if (deep != nullptr && high != nullptr && line_.times())
+            high->take(line_.taped("the " + thing_, tool_));
+        return true;
+    }
+
     void one() {
         for (const auto& r : rests_) {
             if (!takes(r.words))
@@ -136,7 +175,15 @@ private:
             line_.take({"at"});
             return m.take(line_.taped("the " + std::string(m.words.front()), tool_));
         }
+        // "W 36", where one also says "36 wide".
+        for (const auto& m : measures_)
+            if (!m.before && !line_.lengthAhead() && takes(m.words)) {
+                line_.take({"is", "of", "at"});
+                return m.take(line_.taped("the " + std::string(m.words.front()), tool_));
+            }
         const Taped t = line_.taped("the " + thing_, tool_);
+        if (bySize(t))
+            return;
         for (const auto& m : measures_)
             if (!m.before && takes(m.words))
                 return m.take(t);

@@ -6,6 +6,7 @@
 
 #include <algorithm>
 #include <cctype>
+#include <map>
 
 namespace mezzet {
 
@@ -34,7 +35,15 @@ public:
         if (line.done())
             return;
         const NotePlace place = line.place();
-        const auto w = line.word();
+        auto w = line.word();
+        // "window: 2' from left", "A: 14' 2", "lt switch"
+        const bool colon = w.size() > 1 && w.ends_with(":");
+        if (colon)
+            w = writtenOut(w.substr(0, w.size() - 1));
+        if (const auto i = wallIndex(w); i && w.size() == 1 && (colon || line.lengthAhead()))
+            return wallSaid(line, place, w);
+        if (w == "light" && line.take({"switch"}))
+            w = "switch";
         if (room().bareFeet) {
             const bool large = w == "wall" || w == "ceiling" || w == "diagonal";
             line.bareFeet(large ? 0 : 1, large ? 100 : 13);
@@ -296,8 +305,25 @@ private:
     }
 
     void wall(NoteLine& line, NotePlace place) {
+        const auto wanted = foldCase(wallName(static_cast<int>(room().walls.size())));
+        // Without its letter it is the next.
+        auto name = line.lengthAhead() ? wanted : line.word();
+        if (name.size() > 1 && name.ends_with(":"))
+            name.pop_back();
+        wall(line, place, name);
+    }
+
+    void wallSaid(NoteLine& line, NotePlace place, const std::string& name) {
+        if (room().bareFeet)
+            line.bareFeet(0, 100);
+        wall(line, place, name);
+        if (!line.done())
+            line.failAhead(worded("“{}” is left over at the end of the line", line.ahead()),
+                           "take it out, or put a comma before it");
+    }
+
+    void wall(NoteLine& line, NotePlace place, const std::string& name) {
         auto& walls = room().walls;
-        const auto name = line.word();
         const auto wanted = wallName(static_cast<int>(walls.size()));
         const auto index = wallIndex(name);
         if (!index)
@@ -436,6 +462,22 @@ std::vector<Length> TapedStuds::on(Length wall) const {
     for (Length s = first; s <= wall; s += spacing)
         out.push_back(s);
     return out;
+}
+
+std::string writtenOut(const std::string& word) {
+    // What is written on a tape's pad; docs/tape-notes.md lists them.
+    static const std::map<std::string, std::string, std::less<>> all{
+        {"wdw", "window"},    {"win", "window"},    {"wndw", "window"},  {"dr", "door"},
+        {"clg", "ceiling"},   {"ceil", "ceiling"},  {"ht", "high"},      {"hgt", "high"},
+        {"height", "high"},   {"wd", "wide"},       {"width", "wide"},   {"dp", "deep"},
+        {"depth", "deep"},    {"o/c", "apart"},     {"oc", "apart"},     {"o.c.", "apart"},
+        {"c/c", "apart"},     {"cc", "apart"},      {"aff", "up"},       {"a.f.f.", "up"},
+        {"lt", "light"},      {"sw", "switch"},     {"rad", "radiator"}, {"fp", "fireplace"},
+        {"f/p", "fireplace"}, {"chim", "chimney"},  {"opg", "opening"},  {"lhs", "left"},
+        {"rhs", "right"},     {"lh", "left"},       {"rh", "right"},     {"diag", "diagonal"},
+        {"skt", "outlet"},    {"skirt", "skirting"}};
+    const auto it = all.find(word);
+    return it == all.end() ? word : it->second;
 }
 
 std::string wallName(int index) {
