@@ -145,6 +145,15 @@ TEST_F(Measure, HalfTypedNotesKeepTheRoomDrawn) {
     EXPECT_EQ(screen->plan()->lit(), 0) << "the room as last read is still there";
 }
 
+TEST_F(Measure, ALineThatCantBeReadLeavesTheRestDrawn) {
+    const std::string notes = std::string(square) + "window wibble\n";
+    open(notes.c_str());
+    EXPECT_TRUE(screen->said().startsWith("Line 10")) << qPrintable(screen->said());
+    EXPECT_FALSE(screen->findChild<QPushButton*>("takeNotes")->isEnabled());
+    caretOn(3);
+    EXPECT_EQ(screen->plan()->lit(), 0) << "though the notes were never read whole";
+}
+
 TEST_F(Measure, WhatIsStillToMeasureIsListedAndWritten) {
     const auto library = *loadLibrary(MEZZET_TEST_DATA);
     const auto job = newProject(library, square);

@@ -218,12 +218,40 @@ void MeasureScreen::read() {
         taped_ = *taped;
     } else {
         fault_ = rooms.problem();
+        drawRest(text);
     }
     take_->setEnabled(rooms.ok());
     room_ = std::min(room_, rooms_.empty() ? 0 : rooms_.size() - 1);
     follow();
     showFit();
     showMissing();
+}
+
+/// What can be read without the lines that can't, drawn all the same.
+void MeasureScreen::drawRest(std::string text) {
+    constexpr int most = 12; // lines left out
+    for (int left = 0; left < most; ++left) {
+        const auto taped = readTapeNotes(text);
+        const auto rooms =
+            taped ? roomsFromNotes(text) : Result<std::vector<RoomPtr>>(taped.problem());
+        if (rooms) {
+            rooms_ = *rooms;
+            taped_ = *taped;
+            return;
+        }
+        const int line = rooms.problem().line;
+        if (line <= 0)
+            return;
+        // The line is emptied, so that the others keep their numbers.
+        std::size_t from = 0;
+        for (int n = 1; n < line && from != std::string::npos; ++n) {
+            const auto end = text.find('\n', from);
+            from = end == std::string::npos ? end : end + 1;
+        }
+        if (from == std::string::npos || from >= text.size() || text[from] == '\n')
+            return;
+        text.erase(from, std::min(text.find('\n', from), text.size()) - from);
+    }
 }
 
 /// The room and the wall of the caret's line.

@@ -47,6 +47,7 @@ protected:
 
 private:
     void read();
+    void drawRest(std::string text);
     void follow();
     void showMarks();
     void showFit();

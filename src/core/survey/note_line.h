@@ -48,6 +48,13 @@ public:
         at_ += w.size();
         return writtenOut(w);
     }
+    /// A word that is a name, as it stands.
+    std::string name() {
+        const auto w = written();
+        mark_ = at_;
+        at_ += w.size();
+        return w;
+    }
     /// "36x48": takes the sign between two sizes.
     bool times() {
         skip();

@@ -197,7 +197,7 @@ private:
         if (walls_ != nullptr) {
             const auto place = line_.place();
             line_.take({"wall"});
-            const auto i = wallIndex(line_.word());
+            const auto i = wallIndex(line_.name());
             if (!i)
                 line_.failHere("from which wall?", "say it like: 3' from wall A");
             walls_->push_back({*i, t, place});

@@ -21,7 +21,7 @@ void needSize(NoteLine& line, Length l, std::string_view thing, std::string_view
 
 int wallNamed(NoteLine& line, std::string_view example) {
     line.expect({"wall"}, "“wall” and its letter");
-    const auto i = wallIndex(line.word());
+    const auto i = wallIndex(line.name());
     if (!i)
         line.failHere("that is no wall letter", std::string(example));
     return *i;

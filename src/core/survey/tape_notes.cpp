@@ -307,7 +307,7 @@ private:
     void wall(NoteLine& line, NotePlace place) {
         const auto wanted = foldCase(wallName(static_cast<int>(room().walls.size())));
         // Without its letter it is the next.
-        auto name = line.lengthAhead() ? wanted : line.word();
+        auto name = line.lengthAhead() ? wanted : line.name();
         if (name.size() > 1 && name.ends_with(":"))
             name.pop_back();
         wall(line, place, name);
