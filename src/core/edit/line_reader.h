@@ -51,6 +51,9 @@ private:
     bool asRound(Piece&);
     std::optional<int> otherKindAhead(int id);
     Edit levelOf();
+    Edit widen() { return lengthen(1); }
+    Edit shorten() { return lengthen(-1); }
+    Edit lengthen(double way);
 
     // ---- a piece and where it goes (line_reader.cpp) ----
     /// "sofa 84 x 36 x 34 against wall C": a new piece, or one that is there.

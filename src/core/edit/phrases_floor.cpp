@@ -299,6 +299,9 @@ bool turned(Placing& p) {
 
 bool turnTie(Placing& p, K kind, const Targets& fine, const char* words) {
     const Target t = p.target(fine, words);
+    // With its back to a wall it looks into the room.
+    if (t.is == Is::room && p.facesSomething())
+        return true;
     p.add(kind).of = t;
     return true;
 }
@@ -307,6 +310,14 @@ bool between(Placing& p) {
     const Target of = p.target();
     p.in.take({"and"});
     const Target also = p.target();
+    // What is new and between things in a wall stands at that wall.
+    if (p.subject.id == 0 && !p.subject.kind->flat() && !p.subject.kind->underCeiling() &&
+        !p.facesSomething())
+        for (const Target* t : {&of, &also})
+            if (const Target wall = p.toWall(*t); wall.is == Is::wall && wall != *t) {
+                p.add(K::against).of = wall;
+                break;
+            }
     Tie& tie = p.add(K::centredBetween);
     tie.of = of;
     tie.also = also;
@@ -339,7 +350,12 @@ bool atThing(Placing& p) {
 bool place(Placing& p) {
     if (!p.in.lengthAhead())
         return atThing(p);
+    const std::size_t figure = p.in.at();
     const auto x = p.in.length("the place");
+    if (p.in.take({"degrees", "degree", "deg", "°"})) {
+        p.in.goTo(figure);
+        return turned(p);
+    }
     if (p.in.take({"from"})) {
         from(p, x, MeasuredTo::centre);
         const std::size_t here = p.in.at();
@@ -395,8 +411,10 @@ bool placeAtTable(Placing& p) {
 std::span<const Phrase> floorPhrases() {
     static const std::vector<Phrase> all{
         {.begins = {"against", "flush with", "flush against", "backed up to", "back to",
-                    "with its back to", "with the back to", "its back to", "tight against",
-                    "hard against", "flat against", "tight to", "right up against"},
+                    "with its back to", "with the back to", "its back to", "with its head against",
+                    "with the head against", "with its headboard against", "head against",
+                    "tight against", "hard against", "flat against", "tight to",
+                    "right up against"},
          .of = onPlan,
          .read = &against,
          .help = "its turn, and the coordinate across the wall",
@@ -493,10 +511,29 @@ std::span<const Phrase> floorPhrases() {
          .read = &between,
          .help = "midway between near edges",
          .example = "centred between sofa and window 1"},
-        {.begins = {"facing", "face", "faces", "looking at", "looking to", "looking toward",
-                    "looking towards", "looking out of", "looks at", "look at", "so it faces",
-                    "so that it faces", "so it looks at", "turned toward", "turned towards",
-                    "turned to face", "to face", "pointing at", "with its front to"},
+        {.begins = {"facing",
+                    "face",
+                    "faces",
+                    "looking at",
+                    "looking to",
+                    "looking toward",
+                    "looking towards",
+                    "looking out of",
+                    "looks at",
+                    "look at",
+                    "so it faces",
+                    "angled toward",
+                    "angled towards",
+                    "angled to",
+                    "turned to",
+                    "so that it faces",
+                    "so it looks at",
+                    "turned toward",
+                    "turned towards",
+                    "turned to face",
+                    "to face",
+                    "pointing at",
+                    "with its front to"},
          .of = onPlan,
          .read = [](Placing& p) { return turnTie(p, K::facing, ties::anything, "facing"); },
          .help = "its turn, toward that",

@@ -59,10 +59,15 @@ Target corner(bool left) {
 
 Target sideOr(Placing& p) {
     p.in.article();
-    if (p.in.take({"left corner", "left end"}))
-        return corner(true);
-    if (p.in.take({"right corner", "right end"}))
-        return corner(false);
+    const bool left = p.in.take({"left corner", "left hand corner", "left end"});
+    if (left || p.in.take({"right corner", "right hand corner", "right end"})) {
+        const std::size_t here = p.in.at();
+        if (p.in.take({"of", "on"}) && p.in.endOf("wall") > 0)
+            p.saidWall = p.target(false).index;
+        else
+            p.in.goTo(here);
+        return corner(left);
+    }
     return p.target();
 }
 
@@ -502,6 +507,19 @@ std::span<const Phrase> wallPhrases() {
          .follows = Follows::pause,
          .help = "the same, by a little when no figure is said",
          .example = "up; left a little"},
+        {.begins = {"to centre", "to center", "to the centre", "to the center", "on centre",
+                    "on center", "to its centre", "to its center"},
+         .afterLength = true,
+         .of = hung,
+         .read = [](Placing& p) { return overFloor(p, Level::centre, p.measured); },
+         .help = "",
+         .example = ""},
+        {.begins = {"off the floor", "above the floor", "up from the floor", "over the floor"},
+         .afterLength = true,
+         .of = hung,
+         .read = [](Placing& p) { return overFloor(p, Level::bottom, p.measured); },
+         .help = "",
+         .example = ""},
         {.begins = {"on", "to", "at", "in", "for"},
          .of = hung,
          .read = &onSomething,

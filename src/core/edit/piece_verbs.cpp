@@ -53,6 +53,12 @@ const std::vector<Verb<LineReader>>& LineReader::verbs() {
           "its width, depth and height; of what hangs width, height and depth; several at once",
           "size sofa 78 x 36; make sofa 6 longer; size all dining chairs 18 x 20"},
          &LineReader::size},
+        {{{"widen", "lengthen", "stretch"},
+          "longer by so much, or to a length",
+          "widen sofa by 6; widen sofa to 90"},
+         &LineReader::widen},
+        {{{"narrow", "shorten", "shrink"}, "the other way", "shorten sofa by 6"},
+         &LineReader::shorten},
         {{{"raise"}, "higher on its wall, or to a height", "raise mill 2; raise mill to 60"},
          &LineReader::raise},
         {{{"lower"}, "lower on its wall, or to a height", "lower mill 2"}, &LineReader::lower},
@@ -299,6 +305,32 @@ Edit LineReader::size() {
     return each(ids, one, worded("size {} pieces", ids.size()));
 }
 
+/// "widen sofa by 6", "shorten sofa to 78"
+Edit LineReader::lengthen(double way) {
+    Piece p = placedPiece(subject());
+    Size s = p.size;
+    const std::size_t at = in.at();
+    if (in.take({"to"}))
+        s.width = in.length("the width");
+    else {
+        in.take({"by"});
+        s.width = s.width + (in.done() ? in.usualStep() : in.length("by how much")) * way;
+    }
+    in.nothingMore();
+    if (s.width <= Length{} || s.width > Length::metres(20))
+        in.fail(
+            at, std::max<std::size_t>(in.at() - at, 1), "no piece has that size",
+            worded("sizes lie between nothing and {}", write(Length::metres(20), job_.notation)));
+    // What is round stays round.
+    if (p.footprint.form == FootprintForm::oval && p.size.width == p.size.depth)
+        s.depth = s.width;
+    giveSize(p, s);
+    Edit e;
+    e.words = worded("size {}", p.name);
+    e.acts.emplace_back(PutPiece{std::move(p)});
+    return e;
+}
+
 Edit LineReader::rename() {
     Piece p = pieceOf(subject());
     in.take({"to", "as"});
@@ -486,7 +518,9 @@ Edit LineReader::asKind(int id, std::size_t) {
     in.article();
     const std::size_t at = in.at();
     const bool sizeFirst = sizesBeforeKind(in);
-    const KindPtr kind = in.kind();
+    const bool round = in.take({"round one"});
+    const KindPtr kind =
+        round ? job_.library.kit->byWord("round " + pieceOf(id).kind->name) : in.kind();
     if (!kind)
         in.failAhead(in.done() ? "by what?" : worded("the kit has no “{}”", firstWords()));
     auto instead = asAnother(job_, placedPiece(id), kind);

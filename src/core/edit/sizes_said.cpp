@@ -103,8 +103,20 @@ Result<std::string> meantSizes(std::vector<Length>& sizes, std::string_view writ
     for (const std::string_view by : {" by ", "×"})
         if (const auto at = plain.find(by); at != std::string::npos)
             plain.replace(at, by.size(), "x");
-    if (sizes.size() < 2 || !std::all_of(plain.begin(), plain.end(), bare))
+    if (!std::all_of(plain.begin(), plain.end(), bare) || sizes.empty())
         return std::string();
+    if (sizes.size() == 1) {
+        // "sofa 213" in a job of inches.
+        const double other = isMetric(job.notation.units) ? 2.54 : 1 / 2.54;
+        const Length is = sizes.front() * other;
+        const Length usual = kind.size.width;
+        if (!kind.flat() && sizes.front() > usual * 2 && is > usual / 2 && is < usual * 1.5)
+            return Problem{worded("{} would be twice as long as {} comes",
+                                  writeGap(sizes.front(), job.notation), smallFirst(kind.name)),
+                           worded("say the unit: {} {}", trimmed(written),
+                                  isMetric(job.notation.units) ? "mm" : "cm")};
+        return std::string();
+    }
     const Length most = std::max(sizes[0], sizes[1]);
     const auto one = scanLength("1", job.notation.units);
     const Length unit = isMetric(job.notation.units) ? Length::metres(1) : Length::feet(1);

@@ -151,7 +151,7 @@ std::optional<Answer> howFar(Asking& a) {
     std::optional<Target> other;
     const bool firstWall = next(one);
     a.in.take({"apart"});
-    if (!a.in.take({"away from", "from", "to", "and", "off"})) {
+    if (!a.in.take({"is", "are", "away from", "from", "to", "and", "off"})) {
         if (a.selected == 0 || !one)
             a.in.failAhead("from what?", "say it like: how far is sofa from wall A?");
         other = one;
@@ -202,14 +202,23 @@ std::optional<Answer> howBig(Asking& a) {
     const bool plain = a.in.take({"how big", "how large", "what size", "what are the sizes of",
                                   "what is the size of", "what's the size of"});
     std::string_view which;
-    if (!plain) {
+    for (const auto& [said, word] : {std::pair<std::string_view, std::string_view>{"width", "wide"},
+                                     {"length", "long"},
+                                     {"depth", "deep"},
+                                     {"height", "high"}})
+        if (a.in.take({"what is the " + std::string(said) + " of",
+                       "what's the " + std::string(said) + " of"}))
+            which = word;
+    if (!which.empty()) {
+        // "what is the width of the sofa?"
+    } else if (!plain) {
         a.in.take({"how"});
         for (const std::string_view w : {"wide", "long", "deep", "tall", "high"})
             if (a.in.take({w}))
                 which = w;
     }
     const std::size_t after = a.in.at();
-    if (!a.in.take({"is", "are", "does"}) && !plain)
+    if (!a.in.take({"is", "are", "does"}) && !plain && which.empty())
         return {};
     if (plain && a.in.at() == after && a.in.endOf("a") > 0)
         return {}; // "how big a rug"
@@ -354,6 +363,9 @@ const std::vector<Question>& measuredQuestions() {
           "how much space is there between",
           "how much space between",
           "how much is between",
+          "how much space do i have between",
+          "how much room do i have between",
+          "how much space do we have between",
           "what is between",
           "what's between",
           "how much room",
@@ -363,7 +375,10 @@ const std::vector<Question>& measuredQuestions() {
          "the clear distance between two things, at their nearest",
          "how far is sofa from bookcase?; how far is sofa from the wall?"},
         {{"how wide", "how long", "how deep", "how tall", "how high", "how big", "how large",
-          "what size", "what are the sizes of", "what is the size of", "what's the size of"},
+          "what size", "what are the sizes of", "what is the size of", "what's the size of",
+          "what is the width of", "what is the length of", "what is the depth of",
+          "what is the height of", "what's the width of", "what's the length of",
+          "what's the depth of", "what's the height of"},
          &howBig,
          "the size of a piece, a wall, an opening or the room; how high a thing hangs",
          "how wide is sofa?; how long is wall A?; how big is the room?"},

@@ -129,8 +129,14 @@ std::optional<Problem> asksFirst(std::string_view text, const Project& job, cons
         return {};
     std::vector<int> fresh;
     for (const Piece& p : after->project->scheme().pieces)
-        if (job.scheme().byId(p.id) == nullptr)
+        if (job.scheme().byId(p.id) == nullptr) {
             fresh.push_back(p.id);
+        } else if (p.onWall() && harmOf(*after->project, *after->scene, {p.id}) != "") {
+            // What hangs there, and reached past nothing before.
+            const auto was = sceneOf(job);
+            if (was && harmOf(job, **was, {p.id}).empty())
+                fresh.push_back(p.id);
+        }
     if (after->project->active != job.active)
         return {};
     auto harm = harmOf(*after->project, *after->scene, fresh);
