@@ -265,7 +265,7 @@ std::string harmOf(const Project& job, const Scene& scene, const std::vector<int
                 return worded("{} would reach through the floor", p->name);
             if (b.low.x < -touching || b.high.x > w.length().mm() + touching)
                 return worded("{} would reach past the end of {}", p->name,
-                              words(p->on, job.wording()));
+                              words(wallTarget(p->wall()), job.wording()));
             continue;
         }
         if (!p->on.isFloor())

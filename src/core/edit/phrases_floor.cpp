@@ -310,14 +310,6 @@ bool between(Placing& p) {
     const Target of = p.target();
     p.in.take({"and"});
     const Target also = p.target();
-    // What is new and between things in a wall stands at that wall.
-    if (p.subject.id == 0 && !p.subject.kind->flat() && !p.subject.kind->underCeiling() &&
-        !p.facesSomething())
-        for (const Target* t : {&of, &also})
-            if (const Target wall = p.toWall(*t); wall.is == Is::wall && wall != *t) {
-                p.add(K::against).of = wall;
-                break;
-            }
     Tie& tie = p.add(K::centredBetween);
     tie.of = of;
     tie.also = also;

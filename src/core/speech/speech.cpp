@@ -131,7 +131,9 @@ std::optional<Problem> asksFirst(std::string_view text, const Project& job, cons
     for (const Piece& p : after->project->scheme().pieces)
         if (job.scheme().byId(p.id) == nullptr) {
             fresh.push_back(p.id);
-        } else if (p.onWall() && harmOf(*after->project, *after->scene, {p.id}) != "") {
+        } else if (p.onWall() &&
+                   std::find(said.them.begin(), said.them.end(), p.id) != said.them.end() &&
+                   !harmOf(*after->project, *after->scene, {p.id}).empty()) {
             // What hangs there, and reached past nothing before.
             const auto was = sceneOf(job);
             if (was && harmOf(job, **was, {p.id}).empty())
