@@ -188,12 +188,12 @@ TEST_F(BothHands, ARefusedLineOffersWholeLines) {
 
 TEST_F(BothHands, AnEmptyLineShowsWhatCanBeSaidOfTheChosen) {
     session().select({id("Sofa")});
-    settle();
+    QTest::qWait(400);
     EXPECT_NE(window->line()->preview().indexOf("6\" left"), -1)
         << window->line()->preview().toStdString();
     session().sayLine("units cm");
     session().select({id("Sideboard")});
-    settle();
+    QTest::qWait(400);
     EXPECT_NE(window->line()->preview().indexOf("15 cm left"), -1)
         << window->line()->preview().toStdString();
 }

@@ -16,6 +16,7 @@ namespace {
 constexpr int mostChoices = 9;
 constexpr int tellMilliseconds = 6000;
 constexpr int pauseMilliseconds = 350;
+constexpr int idleMilliseconds = 200;
 } // namespace
 
 LineBar::LineBar(JobSession& session, QWidget* parent) : QFrame(parent), session_(session) {
@@ -51,6 +52,13 @@ LineBar::LineBar(JobSession& session, QWidget* parent) : QFrame(parent), session
 
     quiet_.setSingleShot(true);
     quiet_.setInterval(0);
+    idle_.setSingleShot(true);
+    idle_.setInterval(idleMilliseconds);
+    connect(&idle_, &QTimer::timeout, this, [this] {
+        if (!told_.isActive() && edit_->text().isEmpty() && session_.marks().empty() &&
+            !session_.inTrial())
+            showOpenings();
+    });
     pause_.setSingleShot(true);
     pause_.setInterval(pauseMilliseconds);
     connect(&pause_, &QTimer::timeout, this, &LineBar::lookForWays);
@@ -76,8 +84,9 @@ LineBar::LineBar(JobSession& session, QWidget* parent) : QFrame(parent), session
     for (const auto changed :
          {&JobSession::selectionChanged, &JobSession::surfaceChanged, &JobSession::jobChanged})
         connect(&session, changed, this, [this] {
-            if (!told_.isActive() && edit_->text().isEmpty())
-                quiet_.start();
+            // Never while something is dragged.
+            if (!session_.inTrial() && edit_->text().isEmpty())
+                idle_.start();
         });
 }
 
@@ -101,7 +110,8 @@ void LineBar::refresh() {
     preview_->setStyleSheet(QString("color: %1; font-size: 13px;").arg(look().soft.name()));
     preview_->setWordWrap(false);
     if (text.trimmed().isEmpty()) {
-        showOpenings();
+        preview_->setText({});
+        idle_.start();
         return;
     }
     if (takesLong(text.toStdString())) {
