@@ -297,7 +297,7 @@ Target Placing::target(const Targets& fine, const char* phrase) {
     const Target t = target();
     if (!fine.has(t.is))
         fault(worded("“{}” doesn't go with that", phrase),
-              "see docs/line.md for what each phrase takes");
+              "name something else, like a wall, an opening or a piece");
     return t;
 }
 

@@ -576,9 +576,10 @@ Edit LineReader::free() {
                    (t.is == Target::Is::corner && tie.of.is == t.is && tie.of.index == t.index);
         });
         if (count == 0)
-            in.fail(at, in.at() - at,
-                    worded("{} is not tied to {}", p.name, words(t, job_.wording())),
-                    "see its ties on the tape");
+            in.fail(
+                at, in.at() - at, worded("{} is not tied to {}", p.name, words(t, job_.wording())),
+                p.ties.empty() ? std::string("it has no ties")
+                               : worded("it is tied {}", words(p.ties.front(), job_.wording())));
         e.words += " from " + words(t, job_.wording());
     } else {
         p.ties.clear();

@@ -526,7 +526,7 @@ void WordsReader::failAhead(std::string what, std::string remedy) {
             }
         }
         remedy = near ? worded("did you mean “{}”?", *near)
-                      : "see the words it knows with the completion list";
+                      : "say it another way";
     }
     fail(at_, std::max<std::size_t>(w.size(), 1), std::move(what), std::move(remedy));
 }
