@@ -105,7 +105,7 @@ void Board::mouseMoveEvent(QMouseEvent* e) {
             take(std::move(next));
         return;
     }
-    if (!taping_)
+    if (!taping_ && !spaceHeld_)
         setCursor(sizeSquareAt(pointer_) ? Qt::SizeFDiagCursor : Qt::ArrowCursor);
     update(0, 0, width(), static_cast<int>(ruler));
     update(0, 0, static_cast<int>(ruler), height());

@@ -2,7 +2,7 @@
 
 #include "app/board/board.h"
 #include "app/look/style.h"
-#include "edit/new_piece.h"
+#include "edit/pieces.h"
 #include "judge/deadline.h"
 #include "judge/safe_snap.h"
 
@@ -113,38 +113,15 @@ std::unique_ptr<Hand> SizeHand::move(QPointF at, Qt::KeyboardModifiers keys) {
         const double whole = fromMiddle ? 2 * reach : reach + half;
         return std::max(stop, std::round(whole / stop) * stop);
     };
-    double wide = wanted(local.x * corner_.x, halfWide);
-    double deep = wanted(local.y * corner_.y, halfDeep);
-    // What is round stays round.
-    if (now->footprint.form == FootprintForm::oval && std::abs(halfWide - halfDeep) < 0.01)
-        wide = deep = std::max(wide, deep);
-    Piece p = *now;
-    p.pose = where->pose;
-    Size size = p.size;
-    size.width = Length::millimetres(wide);
-    (hangs ? size.height : size.depth) = Length::millimetres(deep);
-    giveSize(p, size);
-    Vec2 wantedAt = p.pose.at;
-    if (!fromMiddle) {
-        const Vec2 by{corner_.x * (wide / 2 - halfWide), corner_.y * (deep / 2 - halfDeep)};
-        wantedAt = hangs ? p.pose.at + by : p.pose.toRoom(by);
-    }
-    p.pose.at = wantedAt;
-    Edit edit;
-    edit.words = "size " + p.name;
+    const Edit edit =
+        sizeByCorner(*session.settledProject(), *session.settledScene(), id, corner_,
+                     Length::millimetres(wanted(local.x * corner_.x, halfWide)),
+                     Length::millimetres(wanted(local.y * corner_.y, halfDeep)), fromMiddle);
+    const Size size = std::get<PutPiece>(edit.acts.front()).piece.size;
     figures_ = QString::fromStdString(writeGap(size.width, n) + " x " +
                                       writeGap(hangs ? size.height : size.depth, n));
-    edit.acts.emplace_back(PutPiece{std::move(p)});
-    // Where its ties take it elsewhere their numbers follow, so that the corner across stays.
-    if (const auto sized = mezzet::apply(*session.settledProject(), edit)) {
-        const Vec2 off = wantedAt - sized->scene->byId(id)->pose.at;
-        if (norm(off) > 0.01)
-            for (Act& a :
-                 drag(*sized->project, *sized->scene, {id}, off, DragTies::revalue).edit.acts)
-                edit.acts.push_back(std::move(a));
-    }
     session.tryOut(edit);
-    edit_ = std::move(edit);
+    edit_ = edit;
     board_.update();
     return {};
 }

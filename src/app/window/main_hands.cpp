@@ -94,22 +94,19 @@ void MainWindow::showPieceMenu(QPoint at) {
             if (k->role != one->kind->role || k->on != one->kind->on || k == one->kind ||
                 k->role == Role::none || k->role == Role::group)
                 continue;
-            others->addAction(QString::fromStdString(k->name).replace("&", "&&"), this,
-                              [this, id = one->id, k] {
-                                  const Piece* p = session_.project()->scheme().byId(id);
-                                  if (p == nullptr)
-                                      return;
-                                  auto other = asAnother(*session_.project(), *p, k);
-                                  if (!other) {
-                                      emit session_.told(
-                                          QString::fromStdString(other.problem().sentence()), true);
-                                      return;
-                                  }
-                                  Edit e;
-                                  e.words = "replace " + p->name + " by " + other->name;
-                                  e.acts.emplace_back(PutPiece{*other});
-                                  session_.apply(e);
-                              });
+            others->addAction(
+                QString::fromStdString(k->name).replace("&", "&&"), this, [this, id = one->id, k] {
+                    const Piece* p = session_.project()->scheme().byId(id);
+                    if (p == nullptr)
+                        return;
+                    auto other = asAnother(*session_.project(), *p, k);
+                    if (!other) {
+                        emit session_.told(QString::fromStdString(other.problem().sentence()),
+                                           true);
+                        return;
+                    }
+                    session_.apply(replacedBy(*session_.project(), std::move(*other)));
+                });
         }
         others->setEnabled(!others->isEmpty());
         menu.addSeparator();

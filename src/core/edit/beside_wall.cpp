@@ -10,34 +10,18 @@ namespace mezzet {
 
 using Is = Target::Is;
 
-std::optional<int> wallOf(const Target& t, const Scene& scene) {
-    switch (t.is) {
-    case Is::piece:
-        return wallBehind(scene, t.piece);
-    case Is::wall:
+std::optional<int> wallIn(const Target& t, const Room& room) {
+    if (t.is == Is::wall)
         return t.index;
-    case Is::window:
-    case Is::door:
-    case Is::opening:
-        for (const Opening& o : scene.room->openings)
-            if (t == targetOf(o))
-                return o.wall;
-        return {};
-    case Is::chimney:
-    case Is::fixture: {
-        const Fixture* f = fixtureOf(*scene.room, t);
-        return f != nullptr ? std::optional(f->wall) : std::nullopt;
-    }
-    case Is::none:
-    case Is::corner:
-    case Is::room:
-    case Is::ceiling:
-    case Is::skirting:
-    case Is::chairRail:
-    case Is::pictureRail:
-        return {};
-    }
-    return {};
+    for (const Opening& o : room.openings)
+        if (t == targetOf(o))
+            return o.wall;
+    const Fixture* f = fixtureOf(room, t);
+    return f != nullptr ? std::optional(f->wall) : std::nullopt;
+}
+
+std::optional<int> wallOf(const Target& t, const Scene& scene) {
+    return t.is == Is::piece ? wallBehind(scene, t.piece) : wallIn(t, *scene.room);
 }
 
 Side freerSide(const Target& t, int wall, const Scene& scene) {

@@ -9,6 +9,9 @@ namespace mezzet {
 
 struct Scene;
 
+/// The wall itself, or the one that an opening or something built in is in; none for all else.
+[[nodiscard]] std::optional<int> wallIn(const Target&, const Room&);
+
 /// The wall something is in, or hangs on, or stands against; the wall itself; empty for others.
 [[nodiscard]] std::optional<int> wallOf(const Target&, const Scene&);
 

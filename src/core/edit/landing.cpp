@@ -15,35 +15,6 @@ namespace {
 
 constexpr double touching = 0.5; // mm: less is no overlap
 
-/// Which wall's face a shape goes through the most, mm; beyond all of them when its middle is.
-struct Through {
-    double by = 0;
-    int wall = -1;
-    bool beyond = false;
-};
-Through throughWall(const Room& room, const Shape& s) {
-    Through out;
-    if (!room.closed)
-        return out;
-    out.beyond = !insideOutline(room.edge, s.centre);
-    for (const Vec2 c : outline(s)) {
-        if (insideOutline(room.edge, c))
-            continue;
-        double near = 1e300;
-        int wall = -1;
-        for (std::size_t i = 0; i < room.stretches(); ++i) {
-            const Wall w = room.stretchAt(i);
-            if (const double d = norm(c - nearestOn({w.start, w.end}, c)); d < near) {
-                near = d;
-                wall = room.edgeWall[i];
-            }
-        }
-        if (near > out.by)
-            out = {near, wall, out.beyond};
-    }
-    return out;
-}
-
 /// The floor before a door that has to stay free.
 Shape beforeDoor(const Room& room, const Opening& o) {
     const Wall& w = room.walls[static_cast<std::size_t>(o.wall)];
@@ -117,6 +88,29 @@ Box boxAt(const Piece& p, Vec2 at) {
 }
 
 } // namespace
+
+Through throughWall(const Room& room, const Shape& s) {
+    Through out;
+    if (!room.closed)
+        return out;
+    out.beyond = !insideOutline(room.edge, s.centre);
+    for (const Vec2 c : outline(s)) {
+        if (insideOutline(room.edge, c))
+            continue;
+        double near = 1e300;
+        int wall = -1;
+        for (std::size_t i = 0; i < room.stretches(); ++i) {
+            const Wall w = room.stretchAt(i);
+            if (const double d = norm(c - nearestOn({w.start, w.end}, c)); d < near) {
+                near = d;
+                wall = room.edgeWall[i];
+            }
+        }
+        if (near > out.by)
+            out = {near, wall, out.beyond};
+    }
+    return out;
+}
 
 bool clearOf(const Scene& scene, const Piece& p, const Pose& pose, bool doors) {
     const Shape s = placed(p.shape(), pose);

@@ -8,6 +8,15 @@ namespace mezzet {
 
 // Where a new piece comes to stand: in the room, free of others, where its words allow it.
 
+/// Which wall's face a shape on the floor goes through the most, at its worst corner; beyond it
+/// when its middle is. Nothing in an open room.
+struct Through {
+    double by = 0; ///< mm
+    int wall = -1;
+    bool beyond = false;
+};
+[[nodiscard]] Through throughWall(const Room&, const Shape&);
+
 /// True where a piece on the floor is inside the room and clear of what stands there; it may touch.
 /// `doors`: clear of the floor before doors too.
 [[nodiscard]] bool clearOf(const Scene&, const Piece&, const Pose&, bool doors = false);

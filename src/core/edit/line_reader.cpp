@@ -311,9 +311,7 @@ Edit LineReader::place(Piece p, std::size_t start) {
                 "say it like: two armchairs, 24 apart");
     if (!said.name.empty())
         checkName(said.name, p.id, said.nameAt);
-    const bool isNew = p.id == 0;
-    auto e = done(placePiece(job_, *scene_, std::move(p), std::move(said)), start);
-    return isNew ? landed(job_, std::move(e)) : e;
+    return done(placeWhereFree(job_, *scene_, std::move(p), std::move(said)), start);
 }
 
 Edit LineReader::placeEach(const std::vector<int>& ids, std::size_t at, std::string words) {
@@ -367,6 +365,13 @@ Edit LineReader::each(const std::vector<int>& ids, const std::function<Edit(Line
                 notices.push_back(std::move(n));
     }
     return all;
+}
+
+Edit LineReader::retieEach(const std::vector<int>& ids, const Tie& tie, std::size_t start,
+                           std::string words) {
+    return each(
+        ids, [&](LineReader& r, int id) { return r.retie(r.pieceOf(id), tie, start); },
+        std::move(words));
 }
 
 Edit LineReader::retie(const Piece& p, const Tie& tie, std::size_t start) {

@@ -45,7 +45,7 @@ private:
 
     Edit up(double way);
     Edit lock(bool on);
-    Edit asKind(int id, std::size_t at);
+    Edit asKind(int id);
     void readSizesOf(Piece&);
     bool biggerOrSmaller(Piece&);
     bool asRound(Piece&);
@@ -63,6 +63,7 @@ private:
     /// The same of several, one after the other. `words` is what it is called.
     Edit placeEach(const std::vector<int>& ids, std::size_t at, std::string words);
     Edit retie(const Piece&, const Tie&, std::size_t start);
+    Edit retieEach(const std::vector<int>& ids, const Tie&, std::size_t start, std::string words);
     /// Does the same to several, each in the job the one before leaves.
     Edit each(const std::vector<int>& ids, const std::function<Edit(LineReader&, int)>&,
               std::string words);

@@ -1,5 +1,7 @@
 #include "edit/new_piece.h"
 
+#include "edit/landing.h"
+
 #include "geometry/gap.h"
 #include "geometry/polygon.h"
 #include "scheme/on_wall.h"
@@ -198,21 +200,8 @@ Vec2 freePlace(const FloorView& scene, const Piece& p, Vec2 wanted) {
 
 Length throughWalls(const FloorView& scene, int piece) {
     const Placed* where = scene.byId(piece);
-    const Room& room = *scene.room;
-    if (where == nullptr || !room.closed)
-        return {};
-    double worst = 0;
-    for (const Vec2 c : outline(where->shape)) {
-        if (insideOutline(room.edge, c))
-            continue;
-        double near = 1e300;
-        for (std::size_t i = 0; i < room.stretches(); ++i) {
-            const Wall w = room.stretchAt(i);
-            near = std::min(near, norm(c - nearestOn({w.start, w.end}, c)));
-        }
-        worst = std::max(worst, near);
-    }
-    return Length::millimetres(worst);
+    return where == nullptr ? Length{}
+                            : Length::millimetres(throughWall(*scene.room, where->shape).by);
 }
 
 namespace {

@@ -1,5 +1,6 @@
 // Clauses as people say them, made of the same ties as the others.
 #include "edit/phrase.h"
+#include "edit/place.h"
 
 #include <fmt/format.h>
 
@@ -86,12 +87,9 @@ bool opposite(Placing& p) {
     p.add(K::centredOn).of = t;
     if (t.is != Is::piece)
         return true;
-    const Rule* talk = p.in.job().library.book->byId("conversation");
-    const Band b = talk != nullptr ? p.in.job().judgement.bandOf(*talk) : Band{};
     Tie& off = p.add(K::fromPiece);
     off.of = t;
-    off.distance =
-        Length::millimetres((b.low.value_or(0) + b.high.value_or(b.low.value_or(0))) / 2);
+    off.distance = usualBy(p.in.job(), "conversation");
     return true;
 }
 

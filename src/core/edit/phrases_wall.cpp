@@ -2,6 +2,7 @@
 #include "edit/beside_wall.h"
 #include "edit/landing.h"
 #include "edit/phrase.h"
+#include "edit/place.h"
 #include "measure/text.h"
 #include "measure/texts.h"
 #include "scheme/on_wall.h"
@@ -178,12 +179,7 @@ bool levelOrMeasured(Placing& p) {
 /// in what is free.
 Length usualAbove(const Placing& p, const Target& of) {
     const Project& job = p.in.job();
-    const Rule* r = job.library.book->byId("art-above");
-    if (r == nullptr)
-        return {};
-    const Band b = job.judgement.bandOf(*r);
-    const auto usual =
-        Length::millimetres((b.low.value_or(0) + b.high.value_or(b.low.value_or(0))) / 2);
+    const Length usual = usualBy(job, "art-above");
     const auto wall = p.wall ? p.wall : wallOf(of, p.scene);
     const auto box = wall ? boxOn(of, *wall, p.scene) : std::nullopt;
     if (!box)

@@ -123,7 +123,7 @@ Edit LineReader::turn() {
     if (in.take({"into"})) {
         if (ids.size() > 1)
             in.fail(at, in.at() - at, "only one piece at a time", "name one of them");
-        return asKind(ids.front(), at);
+        return asKind(ids.front());
     }
     in.goTo(at);
     // "to 30" and "to the window": degrees, or what it looks at.
@@ -141,16 +141,7 @@ Edit LineReader::turn() {
             t.of = in.target();
         }
         in.nothingMore();
-        if (ids.size() == 1)
-            return retie(pieceOf(ids.front()), t, at);
-        const std::size_t end = in.at();
-        return each(
-            ids,
-            [&](LineReader& r, int id) {
-                r.in.goTo(end);
-                return r.retie(r.pieceOf(id), t, at);
-            },
-            words);
+        return retieEach(ids, t, at, words);
     }
     in.goTo(at);
     if (in.take({"to face", "to look", "so it faces", "so that it faces", "facing", "to be"})) {
@@ -188,14 +179,7 @@ Edit LineReader::face() {
     t.kind = Tie::Kind::facing;
     t.of = in.target();
     in.nothingMore();
-    const std::size_t end = in.at();
-    return each(
-        ids,
-        [&](LineReader& r, int id) {
-            r.in.goTo(end);
-            return r.retie(r.pieceOf(id), t, at);
-        },
-        worded("turn {}", pieceOf(ids.front()).name));
+    return retieEach(ids, t, at, worded("turn {}", pieceOf(ids.front()).name));
 }
 
 /// "longer", "6 wider", "a bit deeper": by so much, or by a step. False, and nothing read, when it
@@ -281,10 +265,9 @@ std::optional<int> LineReader::otherKindAhead(int id) {
 
 Edit LineReader::size() {
     const auto ids = subjects();
-    const std::size_t first = in.at();
     if (ids.size() == 1 && otherKindAhead(ids.front())) {
         in.take({"for", "to", "into", "with", "by"});
-        return asKind(ids.front(), first);
+        return asKind(ids.front());
     }
     in.take({"to be", "to", "it"});
     const std::size_t at = in.at();
@@ -399,9 +382,7 @@ Edit LineReader::up(double way) {
                         worded("the centre of {} hangs at {} now", pieceOf(id).name,
                                writeGap(Length::millimetres(is), job_.notation)),
                         way > 0 ? "say lower" : "say raise");
-        return each(
-            ids, [&](LineReader& r, int id) { return r.retie(r.pieceOf(id), t, at); },
-            worded("hang {}", pieceOf(ids.front()).name));
+        return retieEach(ids, t, at, worded("hang {}", pieceOf(ids.front()).name));
     }
     in.take({"by"});
     if (in.take({"a bit", "a little", "slightly"}))
@@ -494,7 +475,7 @@ Edit LineReader::swap() {
         in.goTo(here);
         if (a || !there) {
             in.take({"for", "with", "to"});
-            return asKind(one, here);
+            return asKind(one);
         }
     }
     if (!in.take({"and", "with", "for"}) && !in.comma())
@@ -510,10 +491,10 @@ Edit LineReader::replace() {
     const int id = subject();
     if (!in.take({"by", "with", "for"}))
         in.failAhead("by what?", "say it like: replace sofa by loveseat");
-    return asKind(id, in.at());
+    return asKind(id);
 }
 
-Edit LineReader::asKind(int id, std::size_t) {
+Edit LineReader::asKind(int id) {
     in.article();
     const std::size_t at = in.at();
     const bool sizeFirst = sizesBeforeKind(in);
@@ -526,7 +507,6 @@ Edit LineReader::asKind(int id, std::size_t) {
     if (!instead)
         in.fail(at, in.at() - at, instead.problem().what, instead.problem().remedy);
     Piece p = *instead;
-    const std::string before = pieceOf(id).name;
     if (const std::size_t here = in.at(); sizeFirst) {
         in.goTo(at);
         readSizes(in, p, false, notices);
@@ -534,10 +514,7 @@ Edit LineReader::asKind(int id, std::size_t) {
     }
     readSizes(in, p, false, notices);
     in.nothingMore();
-    Edit e;
-    e.words = worded("replace {} by {}", before, p.name);
-    e.acts.emplace_back(PutPiece{std::move(p)});
-    return e;
+    return replacedBy(job_, std::move(p));
 }
 
 /// "use a loveseat instead of the sofa"
@@ -557,10 +534,7 @@ Edit LineReader::use() {
     auto p = asAnother(job_, placedPiece(id), kind);
     if (!p)
         in.fail(at, end - at, p.problem().what, p.problem().remedy);
-    Edit e;
-    e.words = worded("replace {} by {}", pieceOf(id).name, p->name);
-    e.acts.emplace_back(PutPiece{*p});
-    return e;
+    return replacedBy(job_, std::move(*p));
 }
 
 Edit LineReader::free() {

@@ -1,7 +1,9 @@
 #include "edit/pieces.h"
 
+#include "edit/drag.h"
 #include "edit/grouping.h"
 #include "edit/landing.h"
+#include "edit/new_piece.h"
 #include "edit/place.h"
 #include "measure/text.h"
 #include "measure/texts.h"
@@ -211,6 +213,45 @@ Result<Edit> swapPieces(const Project& job, const Scene& scene, int one, int oth
     e.words = worded("swap {} and {}", a.name, b.name);
     e.acts.emplace_back(PutPiece{std::move(a)});
     e.acts.emplace_back(PutPiece{std::move(b)});
+    return e;
+}
+
+Edit replacedBy(const Project& job, Piece p) {
+    Edit e;
+    e.words = worded("replace {} by {}", job.scheme().byId(p.id)->name, p.name);
+    e.acts.emplace_back(PutPiece{std::move(p)});
+    return e;
+}
+
+Edit sizeByCorner(const Project& job, const Scene& scene, int id, Vec2 corner, Length width,
+                  Length second, bool fromMiddle) {
+    Piece p = asItStands(job, scene, id);
+    const bool hangs = p.onWall();
+    Size size = p.size;
+    Length& deep = hangs ? size.height : size.depth;
+    const Vec2 before{size.width.mm() / 2, deep.mm() / 2};
+    if (p.footprint.form == FootprintForm::oval && abs(size.width - deep) <= quiet)
+        width = second = std::max(width, second);
+    size.width = width;
+    deep = second;
+    giveSize(p, size);
+    if (!fromMiddle) {
+        const Vec2 by{corner.x * (width.mm() / 2 - before.x),
+                      corner.y * (second.mm() / 2 - before.y)};
+        p.pose.at = hangs ? p.pose.at + by : p.pose.toRoom(by);
+    }
+    const Vec2 wanted = p.pose.at;
+    Edit e;
+    e.words = worded("size {}", p.name);
+    e.acts.emplace_back(PutPiece{std::move(p)});
+    // Where its ties take it elsewhere their numbers follow, so that the corner across stays.
+    if (const auto sized = apply(job, e)) {
+        const Vec2 off = wanted - sized->scene->byId(id)->pose.at;
+        if (norm(off) > 0.01)
+            for (Act& a :
+                 drag(*sized->project, *sized->scene, {id}, off, DragTies::revalue).edit.acts)
+                e.acts.push_back(std::move(a));
+    }
     return e;
 }
 

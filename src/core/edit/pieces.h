@@ -39,4 +39,13 @@ namespace mezzet {
 /// One that had the name of its kind takes the new one's. Problem: such a kind can't be there.
 [[nodiscard]] Result<Piece> asAnother(const Project&, Piece, const KindPtr&);
 
+/// Puts what asAnother made in place of the piece of its id.
+[[nodiscard]] Edit replacedBy(const Project&, Piece);
+
+/// Gives a piece a width, and a depth (of what hangs a height), by one of its corners: `corner` is
+/// -1 or 1 to its right and to its front (its top). The corner across stays, or its middle when
+/// `fromMiddle`; its ties' numbers follow. What is round stays round.
+[[nodiscard]] Edit sizeByCorner(const Project&, const Scene&, int id, Vec2 corner, Length width,
+                                Length second, bool fromMiddle);
+
 } // namespace mezzet

@@ -1,6 +1,7 @@
 #include "edit/place.h"
 
 #include "edit/drag.h"
+#include "edit/landing.h"
 #include "edit/new_piece.h"
 #include "edit/surface_words.h"
 #include "measure/text.h"
@@ -9,6 +10,12 @@
 #include <algorithm>
 
 namespace mezzet {
+
+Length usualBy(const Project& job, std::string_view rule) {
+    const Rule* r = job.library.book->byId(rule);
+    const Band b = r != nullptr ? job.judgement.bandOf(*r) : Band{};
+    return Length::millimetres((b.low.value_or(0) + b.high.value_or(b.low.value_or(0))) / 2);
+}
 
 Problem locked(const Piece& p) {
     return {worded("{} is locked", p.name), "unlock it first"};
@@ -136,6 +143,14 @@ Result<Edit> placePiece(const Project& job, const Scene& scene, Piece p, Placeme
         keepRugInside(job, *e, p, said.ties);
     if (isNew)
         e->words = worded("add {}", std::get<PutPiece>(e->acts.front()).piece.name);
+    return e;
+}
+
+Result<Edit> placeWhereFree(const Project& job, const Scene& scene, Piece p, Placement said) {
+    const bool isNew = p.id == 0;
+    auto e = placePiece(job, scene, std::move(p), std::move(said));
+    if (e && isNew)
+        *e = landed(job, std::move(*e));
     return e;
 }
 

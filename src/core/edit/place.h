@@ -6,6 +6,10 @@ namespace mezzet {
 
 // What a line does, as edits: the line makes them of words, a remedy of numbers.
 
+/// The middle of a rule's band in a job: the distance the trade goes by where none is said. Nothing
+/// for a rule that is not there.
+[[nodiscard]] Length usualBy(const Project&, std::string_view rule);
+
 /// What is said where a locked piece is to move.
 [[nodiscard]] Problem locked(const Piece&);
 
@@ -15,6 +19,10 @@ namespace mezzet {
 /// Puts a piece where it is said to be; with id 0 it is new, and what goes without saying for one
 /// (see new_piece.h) is tied too. Problem: it is locked, or its ties can't be.
 [[nodiscard]] Result<Edit> placePiece(const Project&, const Scene&, Piece, Placement);
+
+/// The same; a new piece comes to stand where it is free, as far as its ties leave it a choice (see
+/// landing.h).
+[[nodiscard]] Result<Edit> placeWhereFree(const Project&, const Scene&, Piece, Placement);
 
 /// The same of a piece that is there: one tie more, which wins over what fixes the same.
 [[nodiscard]] Result<Edit> tiePiece(const Project&, const Scene&, int id, const Tie&);

@@ -13,19 +13,13 @@
 
 #include <algorithm>
 #include <charconv>
+#include <functional>
 
 namespace mezzet {
 
 namespace {
 
 constexpr int most = 30;
-
-/// As far off as one talks, by the job's school.
-Length talkingDistance(const Project& job) {
-    const Rule* talk = job.library.book->byId("conversation");
-    const Band b = talk != nullptr ? job.judgement.bandOf(*talk) : Band{};
-    return Length::millimetres((b.low.value_or(0) + b.high.value_or(b.low.value_or(0))) / 2);
-}
 
 /// "two", "a pair of", "6"; 0, and nothing read, for none.
 int readCount(WordsReader& in) {
@@ -178,7 +172,7 @@ private:
     /// "two sofas facing each other, 8' apart": the second before the first, looking at it.
     Edit eachOther(std::size_t at) {
         std::vector<Placement> places{readPlacement(in, first_, scene_, lookedAt_)};
-        const Length apart = places.front().apart.value_or(talkingDistance(job_));
+        const Length apart = places.front().apart.value_or(usualBy(job_, "conversation"));
         if (places.front().ties.empty() && scene_.room->closed) {
             // The two of them about the middle of the room.
             const Box room = scene_.room->bounds();
@@ -340,82 +334,80 @@ private:
         return true;
     }
 
-    /// The same words of each in turn; none where the second would stand where the first does.
-    std::optional<Edit> eachByItself(std::size_t clauses) {
-        Project now = job_;
-        ScenePtr there;
+    /// What a piece is told, seen from the job the one before it leaves.
+    using Told = std::function<Placement(const Project&, const Scene&, int before)>;
+
+    /// Adds as many, one after the other. Problem: one of them can't be; or, where `clear` is
+    /// asked, it would come to stand in another.
+    Result<Edit> addInTurn(int count, const Told& told, bool clear) {
+        ProjectPtr now = std::make_shared<const Project>(job_);
+        auto first = sceneOf(*now);
+        if (!first)
+            return first.problem();
+        ScenePtr there = *first;
         Edit all;
-        std::string called;
-        for (int i = 0; i < count_; ++i) {
-            auto scene = sceneOf(now);
-            if (!scene)
-                return {};
-            WordsReader again(in.text(), now, in.them());
-            again.goTo(clauses);
-            Piece p = first_;
-            auto said = readPlacement(again, p, **scene, lookedAt_);
+        std::string called; // "called guest" is of them all: guest, guest 2
+        int before = 0;
+        for (int i = 0; i < count; ++i) {
+            auto said = told(*now, *there, before);
             if (i == 0)
                 called = said.name;
             said.name.clear();
-            p.name = now.scheme().freeName(called.empty() ? kind_->name : called);
-            auto e = placePiece(now, **scene, std::move(p), std::move(said));
-            if (!e)
-                return {};
-            *e = landed(now, std::move(*e));
-            const int id = now.scheme().nextId;
-            std::get<PutPiece>(e->acts.front()).piece.id = id;
-            auto after = apply(now, *e);
-            if (!after || (i > 0 && (!harmOf(*after->project, *after->scene, {id}).empty() ||
-                                     !overlapOf(*after->scene, id).empty())))
-                return {};
-            now = *after->project;
-            for (Act& a : e->acts)
-                all.acts.push_back(std::move(a));
-        }
-        all.notices = notices_;
-        all.words = worded("add {} pieces of {}", count_, kind_->name);
-        return all;
-    }
-
-    /// Adds them one after the other; a tie of no target is to the one before.
-    Edit addAll(std::vector<Placement>& places, std::size_t at) {
-        Project now = job_;
-        auto scene = sceneOf(now);
-        if (!scene)
-            in.refuse(scene.problem(), at);
-        ScenePtr there = *scene;
-        Edit all;
-        int before = 0;
-        // "called guest" is of them all: guest, guest 2.
-        const std::string called = places.front().name;
-        places.front().name.clear();
-        for (Placement& place : places) {
             Piece p = first_;
-            p.name = now.scheme().freeName(called.empty() ? kind_->name : called);
-            for (Tie& t : place.ties)
-                if (t.of.is == Target::Is::none && before != 0)
-                    t.of = pieceTarget(before);
-            if (before != 0 && kind_->hangs() && !place.wall)
-                place.wall = now.scheme().byId(before)->wall();
-            auto e = placePiece(now, *there, std::move(p), place);
+            p.name = now->scheme().freeName(called.empty() ? kind_->name : called);
+            auto e = placeWhereFree(*now, *there, std::move(p), std::move(said));
             if (!e)
-                in.refuse(e.problem(), at);
-            *e = landed(now, std::move(*e));
-            const int id = now.scheme().nextId;
-            auto* put = std::get_if<PutPiece>(&e->acts.front());
-            put->piece.id = id;
-            auto after = apply(now, *e);
+                return e;
+            const int id = now->scheme().nextId;
+            std::get<PutPiece>(e->acts.front()).piece.id = id;
+            auto after = apply(*now, *e);
             if (!after)
-                in.refuse(after.problem(), at);
-            now = *after->project;
+                return after.problem();
+            now = after->project;
             there = after->scene;
+            if (clear && i > 0 &&
+                (!harmOf(*now, *there, {id}).empty() || !overlapOf(*there, id).empty()))
+                return Problem{"there is no room for so many", "say fewer"};
             before = id;
             for (Act& a : e->acts)
                 all.acts.push_back(std::move(a));
         }
         all.notices = notices_;
-        all.words = worded("add {} pieces of {}", places.size(), kind_->name);
+        all.words = worded("add {} pieces of {}", count, kind_->name);
         return all;
+    }
+
+    /// The same words of each in turn; none where one would stand where another does.
+    std::optional<Edit> eachByItself(std::size_t clauses) {
+        const auto all = addInTurn(
+            count_,
+            [&](const Project& now, const Scene& there, int) {
+                WordsReader again(in.text(), now, in.them());
+                again.goTo(clauses);
+                return readPlacement(again, first_, there, lookedAt_);
+            },
+            true);
+        return all ? std::optional(*all) : std::nullopt;
+    }
+
+    /// Each as it is told; a tie of no target is to the one before.
+    Edit addAll(const std::vector<Placement>& places, std::size_t at) {
+        std::size_t next = 0;
+        const auto all = addInTurn(
+            static_cast<int>(places.size()),
+            [&](const Project& now, const Scene&, int before) {
+                Placement place = places[next++];
+                for (Tie& t : place.ties)
+                    if (t.of.is == Target::Is::none && before != 0)
+                        t.of = pieceTarget(before);
+                if (before != 0 && kind_->hangs() && !place.wall)
+                    place.wall = now.scheme().byId(before)->wall();
+                return place;
+            },
+            false);
+        if (!all)
+            in.refuse(all.problem(), at);
+        return *all;
     }
 
     WordsReader& in;

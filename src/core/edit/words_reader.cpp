@@ -525,8 +525,7 @@ void WordsReader::failAhead(std::string what, std::string remedy) {
                 near = k;
             }
         }
-        remedy = near ? worded("did you mean “{}”?", *near)
-                      : "say it another way";
+        remedy = near ? worded("did you mean “{}”?", *near) : "say it another way";
     }
     fail(at_, std::max<std::size_t>(w.size(), 1), std::move(what), std::move(remedy));
 }

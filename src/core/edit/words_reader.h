@@ -120,8 +120,6 @@ private:
     [[nodiscard]] Match meantHere();
     Target wall(std::size_t start);
     Target numbered(OpeningKind, Target::Is, const char* what, std::size_t start);
-    /// The wall that something built in is in.
-    [[nodiscard]] std::optional<int> builtIn(const Target&) const;
 
     std::string_view text_;
     const Project& job_;

@@ -58,7 +58,7 @@ Target WordsReader::wall(std::size_t start) {
     const bool facing = take({"opposite", "across from", "facing"});
     if (facing || take({"with", "that has", "of"})) {
         const std::size_t at = this->at();
-        const auto index = builtIn(target(false));
+        const auto index = wallIn(target(false), room);
         if (!index)
             fail(at, at_ - at, "that is in no wall", has);
         if (!facing)
@@ -83,16 +83,6 @@ Target WordsReader::wall(std::size_t start) {
         return wallTarget(*ownWall_);
     fail(named ? letter : start, std::max<std::size_t>(named ? ahead.size() : at_ - start, 1),
          named ? worded("there is no wall {}", ahead) : std::string("which wall?"), has);
-}
-
-std::optional<int> WordsReader::builtIn(const Target& t) const {
-    if (t.is == Target::Is::wall)
-        return t.index;
-    for (const Opening& o : job_.room->openings)
-        if (t == targetOf(o))
-            return o.wall;
-    const Fixture* f = fixtureOf(*job_.room, t);
-    return f != nullptr ? std::optional(f->wall) : std::nullopt;
 }
 
 Target WordsReader::numbered(OpeningKind kind, Target::Is is, const char* what, std::size_t start) {
@@ -178,8 +168,8 @@ Target WordsReader::target(bool pieces) {
         if (take({word})) {
             at_ = start;
             take({"window", "door"});
-            const auto index =
-                builtIn(numbered(kind, is, kind == OpeningKind::window ? "window" : "door", start));
+            const auto index = wallIn(
+                numbered(kind, is, kind == OpeningKind::window ? "window" : "door", start), room);
             take({"wall"});
             return wallTarget(index.value_or(0));
         }

@@ -4,6 +4,7 @@
 #include "edit/sizes_said.h"
 #include "fits/ask.h"
 #include "fits/trying.h"
+#include "fits/walls.h"
 #include "judge/at_table.h"
 #include "judge/floor_ways.h"
 #include "judge/remedy.h"
@@ -151,7 +152,7 @@ std::optional<Answer> howBigRug(Asking& a) {
         const int id = a.piece();
         a.end();
         if (a.scene->pieceById(id)->kind->family == Family::seat)
-            return asked(a, worded("rug for {}", a.scene->pieceById(id)->name));
+            return told(rugsThatHold(a.job, {id}, a.goesOn));
         // What is not sat on lies on it with a margin all round.
         const Piece& p = *a.scene->pieceById(id);
         const Length past = a.job.library.book->habit("rug-past-table");
@@ -215,12 +216,16 @@ std::optional<Answer> whatFits(Asking& a) {
     if (a.in.take({"over", "above"})) {
         const int id = a.piece();
         a.end();
-        return asked(a, "picture over " + a.scene->pieceById(id)->name);
+        return told(picturesOver(a.job, id));
     }
     if (a.in.take({"on", "against", "along"})) {
+        const std::size_t at = a.in.at();
         const Target t = a.in.target(false);
         a.end();
-        return asked(a, "sofa on " + words(t, a.wording()));
+        if (t.is != Is::wall)
+            a.in.fail(at, std::max<std::size_t>(a.in.at() - at, 1),
+                      "a sofa is asked for by its wall", "say it like: what fits on wall A?");
+        return told(sofasThatFit(a.job, t.index, a.goesOn));
     }
     a.end();
     const Piece* chosen = a.selected != 0 ? a.scene->pieceById(a.selected) : nullptr;
@@ -252,9 +257,11 @@ std::optional<Answer> doesItFit(Asking& a) {
         if (a.in.nameAhead()) {
             const Piece& p = *a.scene->pieceById(a.in.piece());
             if (a.in.take({"fit", "fits", "come in", "go in", "get in", "come"})) {
-                const auto mm = [](Length l) { return worded("{:.0f} mm", l.mm()); };
-                auto out = asked(a, worded("does {} {} x {} x {} fit", foldCase(p.kind->name),
-                                           mm(p.size.width), mm(p.size.depth), mm(p.size.height)));
+                // As one seen in a shop.
+                Piece other = p;
+                other.id = 0;
+                other.ties.clear();
+                auto out = told(mezzet::doesItFit(a.job, other, a.goesOn));
                 out.about = {p.id};
                 return out;
             }
@@ -409,23 +416,8 @@ std::optional<Answer> whatIsWrong(Asking& a) {
         }
         // "is the table too far from the sofa?": the distance, and what the rules say of it.
         if (id != 0 && a.in.take({"too far from", "too close to", "too near", "far enough from",
-                                  "close enough to", "near enough to", "too far away from"})) {
-            a.in.goTo(0);
-            const auto name = a.scene->pieceById(id)->name;
-            auto rest = std::string(trimmed(a.in.rest()));
-            for (const std::string_view w :
-                 {"too far away from", "too far from", "too close to", "too near",
-                  "far enough from", "close enough to", "near enough to"})
-                if (const auto at = foldCase(rest).find(w); at != std::string::npos) {
-                    rest = rest.substr(at + w.size());
-                    break;
-                }
-            const auto answer = readSpoken(worded("how far is {} from {}", name, rest), a.job,
-                                           Listener{a.in.them(), {}, {}});
-            if (!answer)
-                throw LineFault{answer.problem()};
-            return answer->answer;
-        }
+                                  "close enough to", "near enough to", "too far away from"}))
+            return howFarFrom(a, pieceTarget(id));
         if (!a.in.take({"red", "marked", "wrong", "not right", "bad", "in red", "flagged", "ok",
                         "okay", "right", "fine", "all right", "alright", "good", "amber", "orange",
                         "to mend", "well placed"}))

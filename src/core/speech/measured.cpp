@@ -126,41 +126,22 @@ std::optional<Answer> onOneWall(const Asking& a, const Target& one, const Target
     return out;
 }
 
-std::optional<Answer> howFar(Asking& a) {
-    // "how far is it from the sofa to the wall": only a word of the sentence.
-    if (foldCase(a.in.rest()).find(" to ") != std::string::npos)
-        a.in.take({"it is from", "is it from"});
-    a.in.take({"apart are", "away is", "away from", "it is between", "is it between",
-               "is there between", "is between", "from", "between", "is", "are"});
-    a.in.take({"the gap between", "the distance between", "between", "from"});
-    const std::size_t at = a.in.at();
-    // "the wall" is the one nearest to the other thing.
-    const auto next = [&](std::optional<Target>& t) {
-        a.in.article();
-        const std::size_t here = a.in.at();
-        if (a.in.take({"wall", "nearest wall", "closest wall"})) {
-            const auto w = a.in.ahead();
-            if (w.empty() || w == "to" || w == "from" || w == "and" || w == "?")
-                return true;
-        }
-        a.in.goTo(here);
-        t = a.in.target();
-        return false;
-    };
-    std::optional<Target> one;
-    std::optional<Target> other;
-    const bool firstWall = next(one);
-    a.in.take({"apart"});
-    if (!a.in.take({"is", "are", "away from", "from", "to", "and", "off"})) {
-        if (a.selected == 0 || !one)
-            a.in.failAhead("from what?", "say it like: how far is sofa from wall A?");
-        other = one;
-        one = pieceTarget(a.selected);
-    } else if (next(other) && one) {
-        other = nearestWall(*one, *a.scene);
+/// What is named next; none for "the wall", which is the one nearest to the other thing.
+std::optional<Target> thingOrWall(Asking& a) {
+    a.in.article();
+    const std::size_t here = a.in.at();
+    if (a.in.take({"wall", "nearest wall", "closest wall"})) {
+        const auto w = a.in.ahead();
+        if (w.empty() || w == "to" || w == "from" || w == "and" || w == "?")
+            return {};
     }
-    if (firstWall && other)
-        one = nearestWall(*other, *a.scene);
+    a.in.goTo(here);
+    return a.in.target();
+}
+
+/// How far two things are from each other, and what the rules say of it. `at`: where they are
+/// named.
+Answer between(Asking& a, std::optional<Target> one, std::optional<Target> other, std::size_t at) {
     a.end();
     if (!one || !other || *one == *other)
         a.in.fail(at, std::max<std::size_t>(a.in.at() - at, 1), "there is nothing between those",
@@ -194,6 +175,41 @@ std::optional<Answer> howFar(Asking& a) {
             out.about.push_back(t.piece);
     return out;
 }
+
+std::optional<Answer> howFar(Asking& a) {
+    // "how far is it from the sofa to the wall": only a word of the sentence.
+    if (foldCase(a.in.rest()).find(" to ") != std::string::npos)
+        a.in.take({"it is from", "is it from"});
+    a.in.take({"apart are", "away is", "away from", "it is between", "is it between",
+               "is there between", "is between", "from", "between", "is", "are"});
+    a.in.take({"the gap between", "the distance between", "between", "from"});
+    const std::size_t at = a.in.at();
+    std::optional<Target> one = thingOrWall(a);
+    const bool firstWall = !one;
+    std::optional<Target> other;
+    a.in.take({"apart"});
+    if (!a.in.take({"is", "are", "away from", "from", "to", "and", "off"})) {
+        if (a.selected == 0 || !one)
+            a.in.failAhead("from what?", "say it like: how far is sofa from wall A?");
+        other = one;
+        one = pieceTarget(a.selected);
+    } else if (other = thingOrWall(a); !other && one) {
+        other = nearestWall(*one, *a.scene);
+    }
+    if (firstWall && other)
+        one = nearestWall(*other, *a.scene);
+    return between(a, one, other, at);
+}
+
+} // namespace
+
+std::optional<Answer> howFarFrom(Asking& a, const Target& one) {
+    const std::size_t at = a.in.at();
+    const auto other = thingOrWall(a);
+    return between(a, one, other ? other : nearestWall(one, *a.scene), at);
+}
+
+namespace {
 
 /// "how wide is the sofa", "how long is wall A", "how big is the room"
 std::optional<Answer> howBig(Asking& a) {
@@ -229,11 +245,7 @@ std::optional<Answer> howBig(Asking& a) {
         return Answer{
             worded("The ceiling is {} over the floor", write(a.job.room->ceiling, a.job.notation))};
     }
-    Target t;
-    if (a.selected != 0 && a.in.take({"it", "this", "that"}))
-        t = pieceTarget(a.selected);
-    else
-        t = a.in.target();
+    const Target t = a.in.target();
     a.in.take({"hang", "hung", "hanging"});
     a.end();
     const auto size = [&](Length l) { return writeGap(l, a.job.notation); };

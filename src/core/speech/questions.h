@@ -22,6 +22,9 @@ struct Asking {
     void end() const;
 };
 
+/// How far a thing is from what is named next, or from "the wall". Throws LineFault.
+[[nodiscard]] std::optional<Answer> howFarFrom(Asking&, const Target& one);
+
 /// One kind of question: what it begins with, and what answers it. Empty when it is another after
 /// all; throws LineFault.
 struct Question {

@@ -11,20 +11,7 @@
 namespace mezzet {
 
 int Asking::piece() const {
-    in.article();
-    if (const std::size_t at = in.at(); in.take({"it", "this", "that"})) {
-        if (selected == 0)
-            in.fail(at, in.at() - at, "nothing is selected", "select what is meant, or name it");
-        return selected;
-    }
-    const int id = in.piece();
-    if (id == 0)
-        in.failAhead(in.done() ? std::string("which piece?")
-                               : worded("there is no piece called “{}”", in.rest()),
-                     in.scheme().pieces.empty()
-                         ? "there are no pieces yet"
-                         : worded("name one, like {}", in.scheme().pieces.front().name));
-    return id;
+    return readSubject(in, selected);
 }
 
 void Asking::end() const {
