@@ -5,6 +5,7 @@
 #include "judge/remedy.h"
 #include "judge/say.h"
 #include "kit/csv.h"
+#include "speech/speech.h"
 #include "survey/laser.h"
 #include "trace/trace.h"
 
@@ -91,6 +92,43 @@ void readsLines(std::string_view in) {
         const auto next = apply(*now, read->edit);
         mustRead(next, "a line that was read is refused");
         now = next->project;
+    }
+    lookAt(*now);
+    writesAndOpens(*now);
+}
+
+/// What is typed in the line of the window: edits, questions, and what is offered for a refusal.
+void readsSpeech(std::string_view in) {
+    static const std::array<ProjectPtr, 2> starts{
+        *newProject(library(), "units feet\nceiling 8'\nwall A 20'\n window 7' from left, 5' wide, "
+                               "4' high, sill 32\nwall B 15'\nwall C 20'\n door 2' from left, 32 "
+                               "wide, hinge right, swings in\nwall D 15'"),
+        *newProject(library(), "units metres\nceiling 2,6\nwall A 6\nwall B 4,5\nwall C 6\n door "
+                               "0,6 from left, 0,8 wide\nwall D 4,5")};
+    ProjectPtr now = starts[in.size() % 2];
+    Listener by{};
+    int said = 0;
+    while (!in.empty() && said++ < 12) {
+        const auto end = std::min(in.find('\n'), in.size());
+        const auto line = in.substr(0, end);
+        in.remove_prefix(std::min(end + 1, in.size()));
+        by.surface = said % 3 == 0 ? onWall(0) : theFloor();
+        const auto heard = readSpoken(line, *now, by);
+        if (!heard) {
+            must(!heard.problem().text().empty(), "a refusal without a word");
+            for (const std::string& way : waysOn(line, *now, by))
+                mustRead(readSpoken(way, *now, by), "a way on that is refused");
+            continue;
+        }
+        by.before = std::string(line);
+        if (heard->is == Spoken::Is::answer)
+            must(!heard->answer.words.empty(), "an answer without a word");
+        if (heard->is != Spoken::Is::edit)
+            continue;
+        const auto next = apply(*now, heard->said.edit);
+        mustRead(next, "what was said is refused");
+        now = next->project;
+        by.them = heard->said.them;
     }
     lookAt(*now);
     writesAndOpens(*now);
@@ -197,9 +235,10 @@ void readsLengths(std::string_view in) {
     }
 }
 
-constexpr std::array<Target, 11> all{{{"job", readsJob},
+constexpr std::array<Target, 12> all{{{"job", readsJob},
                                       {"notes", readsNotes},
                                       {"lines", readsLines},
+                                      {"speech", readsSpeech},
                                       {"kit", readsKit},
                                       {"table", readsTable},
                                       {"book", readsBook},
