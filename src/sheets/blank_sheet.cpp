@@ -129,9 +129,11 @@ private:
         const double k = std::min((area.width() - 34) / std::max(b.size().x, 500.0),
                                   (area.height() - 34) / std::max(b.size().y, 500.0)) *
                          k_;
+        Labels labels;
         const Drawing d{
-            p_, paperLook(), dev(area).center() - QPointF(b.centre().x, b.centre().y) * k,
-            k,  k_ * 0.25,   Notation{units_, 16}};
+            p_,     paperLook(), dev(area).center() - QPointF(b.centre().x, b.centre().y) * k,
+            k,      k_ * 0.25,   Notation{units_, 16},
+            &labels};
         drawRoom(d, *room_);
         for (std::size_t i = 0; i < room_->walls.size(); ++i) {
             const Wall& w = room_->walls[i];
@@ -140,6 +142,8 @@ private:
                           "            ", 3 * k_);
         }
         drawWallLetters(d, *room_, 9.5 * k_);
+        labels.place();
+        labels.draw(p_);
     }
 
     struct Head {

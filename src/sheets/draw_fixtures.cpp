@@ -66,10 +66,12 @@ void stairsFromAbove(const Drawing& d, const Plot& r, const Fixture& f) {
     p.drawLine(d.at(r.at(from, r.depth / 2)), d.at(r.at(to, r.depth / 2)));
     p.drawPolyline(d.polygon({r.at(to + back, r.depth / 2 - 60), r.at(to, r.depth / 2),
                               r.at(to + back, r.depth / 2 + 60)}));
-    p.setFont(sans(10.5 * d.pen));
     const QPointF label = d.at(r.at(from + (f.upRight ? 1 : -1) * 60, r.depth / 2));
-    p.drawText(QRectF(label - QPointF(16 * d.pen, 18 * d.pen), QSizeF(32 * d.pen, 14 * d.pen)),
-               Qt::AlignCenter, "up");
+    const Words words{"up", sans(10.5 * d.pen), d.look.ink, 14};
+    drawWords(d,
+              {wordsAbout(label - QPointF(0, 11 * d.pen), words, d.pen),
+               wordsAbout(label + QPointF(0, 11 * d.pen), words, d.pen)},
+              words);
 }
 
 /// The small marks of a wall's services, at its face.
@@ -172,20 +174,23 @@ void drawOverhead(const Drawing& d, const Room& room) {
             p.drawLine(d.at(s.from), d.at(s.to));
     };
     // Beside the line, toward the room's far side when `away` is above 0, clear of the line itself.
-    const auto note = [&](const FloorLine& line, double away, const QString& words) {
+    const auto note = [&](const FloorLine& line, double away, const QString& said) {
         const auto parts = onFloor(room, line);
         if (parts.empty())
             return;
         const Segment& s = parts.front();
-        p.setFont(lettering(10.5 * d.pen));
-        p.setPen(d.look.soft);
-        const QFontMetricsF m(p.font());
-        const double half = std::abs(line.normal.x) * m.horizontalAdvance(words) / 2 +
-                            std::abs(line.normal.y) * m.height() / 2 + 4 * d.pen;
-        const double off = std::copysign(std::abs(away) + half, away);
-        const QPointF c = d.at(s.from + (s.to - s.from) * 0.28 + line.normal * (off / d.scale));
-        p.drawText(QRectF(c - QPointF(90, 9) * d.pen, QSizeF(180, 18) * d.pen), Qt::AlignCenter,
-                   words);
+        const Words words{said, lettering(10.5 * d.pen), d.look.soft, 14};
+        const QRectF box = wordsAbout({}, words, d.pen);
+        const double half = std::abs(line.normal.x) * box.width() / 2 +
+                            std::abs(line.normal.y) * box.height() / 2 + 4 * d.pen;
+        std::vector<QRectF> places;
+        for (const double side : {1.0, -1.0})
+            for (const double share : {0.28, 0.5, 0.72, 0.15, 0.85}) {
+                const double off = side * std::copysign(std::abs(away) + half, away);
+                places.push_back(box.translated(
+                    d.at(s.from + (s.to - s.from) * share + line.normal * (off / d.scale))));
+            }
+        drawWords(d, std::move(places), words);
     };
     const auto told = [&](Length l) { return QString::fromStdString(write(l, d.notation)); };
     for (const Slope& s : room.slopes) {

@@ -12,35 +12,18 @@ namespace mezzet::sheets {
 
 namespace {
 
-/// A small label on its own field; keeps clear of what is taken when it can.
+/// A small label on its own field.
 void label(const Drawing& d, QPointF at, const QString& text, const QColor& colour,
-           std::vector<QRectF>& taken, double letter = 12.5) {
-    QPainter& p = d.painter;
-    p.setFont(sans(letter * d.pen, QFont::Medium));
-    const QFontMetricsF m(p.font());
-    QRectF r(0, 0, m.horizontalAdvance(text) + 14 * d.pen, m.height() + 4 * d.pen);
-    r.moveCenter(at);
-    for (const double dy : {0.0, -1.2, 1.2, -2.4, 2.4, -3.6, 3.6}) {
-        const QRectF there = r.translated(0, dy * r.height());
-        if (std::none_of(taken.begin(), taken.end(),
-                         [&](const QRectF& t) { return t.intersects(there); })) {
-            r = there;
-            break;
-        }
-    }
-    taken.push_back(r);
-    p.setPen(d.ink(1.1, colour));
-    p.setBrush(d.look.field);
-    p.drawRoundedRect(r, 5 * d.pen, 5 * d.pen);
-    p.setPen(colour);
-    p.drawText(r, Qt::AlignCenter, text);
+           double letter = 12.5) {
+    drawChip(d, at, at,
+             {text, sans(letter * d.pen, QFont::Medium), colour, colour, d.look.field, 1.1, false,
+              5, std::nullopt, 50});
 }
 
 } // namespace
 
 void drawUseZones(const Drawing& d, const std::vector<UseZone>& zones, Notation n) {
     QPainter& p = d.painter;
-    std::vector<QRectF> taken;
     for (const bool clashes : {false, true}) {
         for (const UseZone& z : zones) {
             const bool clash = z.free < z.wanted - Length::millimetres(0.1);
@@ -61,11 +44,11 @@ void drawUseZones(const Drawing& d, const std::vector<UseZone>& zones, Notation 
         label(d, d.at(middle),
               QString::fromStdString(z.says + ": " + writeGap(z.free, n) + " of " +
                                      writeGap(z.wanted, n)),
-              d.look.tight, taken, 11.5);
+              d.look.tight, 11.5);
     }
 }
 
-void drawWays(const Drawing& d, const std::vector<DrawnWay>& ways, std::vector<QRectF>& taken) {
+void drawWays(const Drawing& d, const std::vector<DrawnWay>& ways) {
     QPainter& p = d.painter;
     for (const DrawnWay& w : ways) {
         const QColor colour = w.right ? d.look.right : d.look.tight;
@@ -114,12 +97,11 @@ void drawWays(const Drawing& d, const std::vector<DrawnWay>& ways, std::vector<Q
             p.drawLine(a - side, a + side);
             p.drawLine(b - side, b + side);
         }
-        label(d, (a + b) / 2, QString::fromStdString(writeGap(*w.width, d.notation)), colour,
-              taken);
+        label(d, (a + b) / 2, QString::fromStdString(writeGap(*w.width, d.notation)), colour);
     }
 }
 
-void drawZones(const Drawing& d, const ZonesFacts& facts, std::vector<QRectF>& taken) {
+void drawZones(const Drawing& d, const ZonesFacts& facts) {
     QPainter& p = d.painter;
     for (const ZoneFacts& z : facts.zones) {
         if (z.outline.size() < 3)
@@ -148,7 +130,7 @@ void drawZones(const Drawing& d, const ZonesFacts& facts, std::vector<QRectF>& t
         const Vec2 middle = centroid(z.outline);
         label(d, d.at({middle.x, top.y - 80}),
               QString::fromStdString(z.name + ", " + writeArea(z.area, d.notation.units)),
-              d.look.chosen, taken);
+              d.look.chosen);
     }
     for (const ZoneGap& g : facts.gaps) {
         const QPointF a = d.at(g.onFirst);
@@ -156,7 +138,7 @@ void drawZones(const Drawing& d, const ZonesFacts& facts, std::vector<QRectF>& t
         p.setPen(d.ink(1.4, d.look.chosen));
         p.drawLine(a, b);
         label(d, (a + b) / 2, QString::fromStdString(writeGap(g.apart, d.notation)), d.look.chosen,
-              taken, 11.5);
+              11.5);
     }
 }
 

@@ -12,9 +12,9 @@ namespace mezzet::sheets {
 /// The floor things take in use, in dashes; what clashes there cross-hatched.
 void drawUseZones(const Drawing&, const std::vector<UseZone>&, Notation);
 /// Ways as a line of steps, their narrowest places with their width.
-void drawWays(const Drawing&, const std::vector<DrawnWay>&, std::vector<QRectF>& taken);
+void drawWays(const Drawing&, const std::vector<DrawnWay>&);
 /// Zones as a rounded outline with name and area, and the gaps between them.
-void drawZones(const Drawing&, const ZonesFacts&, std::vector<QRectF>& taken);
+void drawZones(const Drawing&, const ZonesFacts&);
 /// What is seen from a place: the floor in view lightly, backs in the colour of warning.
 void drawView(const Drawing&, const RoomView&);
 /// Where the middle of a piece may lie.

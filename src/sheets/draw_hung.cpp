@@ -231,25 +231,40 @@ private:
     QColor wash_;
 };
 
-/// A name inside a piece when there is room for it.
+/// A name inside a piece when there is room for it, in one line or broken.
 void nameHung(const Drawing& d, const Piece& p, const Placed& where) {
+    if (!p.picture.empty() || d.labels == nullptr)
+        return;
     const auto name = QString::fromStdString(p.name);
     const Box b = bounds(where.shape);
-    const QRectF at = QRectF(d.at(up({b.low.x, b.high.y})), d.at(up({b.high.x, b.low.y})));
-    d.painter.setFont(sans(11.5 * d.pen));
-    const QFontMetricsF m(d.painter.font());
-    if (!p.picture.empty())
-        return;
-    const QRectF in = at.adjusted(3 * d.pen, 0, -3 * d.pen, 0);
+    const QRectF in = QRectF(d.at(up({b.low.x, b.high.y})), d.at(up({b.high.x, b.low.y})))
+                          .normalized()
+                          .adjusted(3 * d.pen, 0, -3 * d.pen, 0);
+    const QFont font = sans(11.5 * d.pen);
+    const QFontMetricsF m(font);
+    const QRectF need = m.boundingRect(QRectF(QPointF(), in.size()),
+                                       Qt::AlignLeft | Qt::AlignTop | Qt::TextWordWrap, name);
     double widest = 0;
     for (const auto& word : name.split(' '))
         widest = std::max(widest, m.horizontalAdvance(word));
-    const QRectF need = m.boundingRect(in, Qt::AlignCenter | Qt::TextWordWrap, name);
-    if (widest > in.width() || need.height() > in.height())
+    if (widest > in.width() || need.height() > in.height() || need.width() > in.width() + 1)
         return;
-    d.painter.setPen(d.look.ink);
-    d.painter.drawText(at.adjusted(3 * d.pen, 0, -3 * d.pen, 0), Qt::AlignCenter | Qt::TextWordWrap,
-                       name);
+    Label l;
+    l.weight = 16;
+    l.of = p.id;
+    const QSizeF size(need.width() + 2 * d.pen, need.height());
+    const double free = std::max(0.0, in.height() - size.height());
+    for (const double share : {0.5, 0.3, 0.7, 0.15, 0.85, 0.0, 1.0}) {
+        QRectF box(QPointF(), size);
+        box.moveCenter({in.center().x(), in.top() + size.height() / 2 + share * free});
+        l.places.push_back(box);
+    }
+    l.paint = [name, font, ink = d.look.ink, places = l.places](QPainter& to, std::size_t at) {
+        to.setFont(font);
+        to.setPen(ink);
+        to.drawText(places[at].adjusted(-1, 0, 1, 0), Qt::AlignCenter | Qt::TextWordWrap, name);
+    };
+    d.labels->add(std::move(l));
 }
 
 } // namespace
@@ -316,15 +331,21 @@ void drawEyeBand(const Drawing& d, const Room& room, int wall, const Band& band)
     d.painter.setPen(Qt::NoPen);
     d.painter.setBrush(wash);
     d.painter.drawPolygon(d.polygon(ring));
-    d.painter.setFont(lettering(11 * d.pen));
-    d.painter.setPen(d.look.soft);
     const auto say = [&](double mm) {
         return QString::fromStdString(writeBare(Length::millimetres(mm), d.notation));
     };
-    const QPointF p = d.at(up({0, level(0) + (*band.low + *band.high) / 2}));
-    d.painter.drawText(QRectF(p.x() + 6 * d.pen, p.y() - 8 * d.pen, 200 * d.pen, 16 * d.pen),
-                       Qt::AlignLeft | Qt::AlignVCenter,
-                       QString("eye level %1 to %2").arg(say(*band.low), say(*band.high)));
+    const Words words{QString("eye level %1 to %2").arg(say(*band.low), say(*band.high)),
+                      lettering(11 * d.pen), d.look.soft, 10};
+    // At its left end, or wherever along it nothing else is.
+    std::vector<QRectF> places;
+    const QRectF box = wordsAbout({}, words, d.pen);
+    for (double s = 0; s < length; s += 150) {
+        const QPointF p = d.at(up({s, level(s) + (*band.low + *band.high) / 2}));
+        places.push_back(box.translated(p.x() + 6 * d.pen + box.width() / 2, p.y()));
+        if (places.back().right() > d.at(up({length, 0})).x())
+            places.pop_back();
+    }
+    drawWords(d, std::move(places), words);
 }
 
 void drawHooks(const Drawing& d, const std::vector<HangOf>& all) {
@@ -416,7 +437,7 @@ Reading onPaper(Reading r) {
 }
 
 void drawWallReadings(const Drawing& d, const std::vector<Reading>& all, int wall,
-                      const std::vector<int>& chosen, std::vector<QRectF>& taken) {
+                      const std::vector<int>& chosen) {
     const auto about = [&](const Reading& r) {
         return std::any_of(chosen.begin(), chosen.end(), [&](int id) { return r.isAbout(id); });
     };
@@ -431,7 +452,7 @@ void drawWallReadings(const Drawing& d, const std::vector<Reading>& all, int wal
     for (const bool own : {true, false})
         for (const Reading& r : all)
             if (shown(r) && about(r) == own)
-                drawReading(d, onPaper(r), taken, own);
+                drawReading(d, onPaper(r), own);
 }
 
 } // namespace mezzet::sheets

@@ -69,67 +69,115 @@ void drawReadingStretch(const Drawing& d, const Reading& r, bool strong) {
     }
 }
 
-void drawReading(const Drawing& d, const Reading& r, std::vector<QRectF>& taken, bool strong,
-                 const std::function<bool(const QRectF&)>& onName) {
-    QPainter& p = d.painter;
-    const QColor colour = d.look.of(r.verdict);
-    const QPointF a = d.at(r.at[0]);
-    const QPointF b = d.at(r.at[1]);
-    const QFont font = lettering(12.5 * d.pen);
-    const auto text = QString::fromStdString(words(r.value, d.notation));
-    const double textWidth = QFontMetricsF(font).horizontalAdvance(text);
-    const double h = 19 * d.pen;
-    const double w = textWidth + 37 * d.pen;
-    // The chip sits on the stretch when there is room beside nothing else; else it steps aside.
-    const QPointF middle = (a + b) / 2;
-    // A name is kept clear of too, where that can be, and the nearest such place taken.
-    static const auto aside = [] {
+std::vector<QRectF> placesAbout(QPointF middle, QSizeF size, int reach) {
+    // Steps in shares of the box, nearest first; farther out they grow, so that few are needed.
+    static const auto steps = [] {
         std::vector<QPointF> all;
-        for (int up = -3; up <= 3; ++up)
-            for (int side = -3; side <= 3; ++side)
-                all.emplace_back(up * 0.55, side * 1.15);
+        for (int up = -12; up <= 12; ++up)
+            for (int side = -6; side <= 6; ++side)
+                all.emplace_back(side * 0.55, up * 1.15);
         std::stable_sort(all.begin(), all.end(), [](QPointF m, QPointF n) {
-            // In heights of a chip, about three of which are its width.
+            // In heights of a box, about three of which are its width.
             return std::hypot(m.x() * 3, m.y()) < std::hypot(n.x() * 3, n.y());
         });
         return all;
     }();
-    const auto at = [&](QPointF step) {
-        return QRectF(middle.x() - w / 2 + step.x() * w, middle.y() - h / 2 + step.y() * h, w, h);
-    };
-    const auto place = [&](bool clearOfNames) -> std::optional<QRectF> {
-        for (const QPointF step : aside) {
-            const QRectF chip = at(step);
-            if (std::none_of(taken.begin(), taken.end(),
-                             [&](const QRectF& t) { return t.intersects(chip); }) &&
-                !(clearOfNames && (onName(chip) || !QRectF(p.window()).contains(chip))))
-                return chip;
-        }
-        return {};
-    };
-    auto found = onName ? place(true) : std::nullopt;
-    if (!found)
-        found = place(false);
-    const QRectF chip = found.value_or(at(aside.back()));
-    taken.push_back(chip);
-    p.setPen(d.ink(strong ? 1.8 : 1.2, colour));
-    p.setBrush(d.look.field);
-    p.drawRoundedRect(chip, h / 2, h / 2);
-    p.setFont(font);
-    p.drawText(QRectF(chip.left() + 8 * d.pen, chip.top(), textWidth + 2 * d.pen, h),
-               Qt::AlignVCenter | Qt::AlignLeft, text);
-    drawVerdict(
-        p, QRectF(chip.right() - 24 * d.pen, chip.center().y() - 4 * d.pen, 16 * d.pen, 8 * d.pen),
-        r.verdict, colour);
+    std::vector<QRectF> out;
+    for (const QPointF s : steps) {
+        if (std::hypot(s.x() * 3, s.y()) > reach * 1.15)
+            break;
+        QRectF box(QPointF(), size);
+        box.moveCenter(middle + QPointF(s.x() * size.width(), s.y() * size.height()));
+        out.push_back(box);
+    }
+    return out;
 }
 
-bool drawDimension(const Drawing& d, QPointF a, QPointF b, double away, const QString& figure,
-                   double letter, std::vector<QRectF>* taken) {
-    QPainter& p = d.painter;
+void drawChip(const Drawing& d, QPointF a, QPointF b, const Chip& chip) {
+    if (d.labels == nullptr)
+        return;
+    const QFontMetricsF m(chip.font);
+    const double wide = m.horizontalAdvance(chip.text);
+    const double h = chip.small ? m.height() * 1.2 : std::max(m.height() + 3 * d.pen, 19 * d.pen);
+    const double w =
+        chip.small ? std::max(wide + 4 * d.pen, h) : wide + (chip.verdict ? 37 : 14) * d.pen;
+    Label l;
+    l.weight = chip.weight;
+    l.places = placesAbout((a + b) / 2, {w, h}, 10);
+    l.paint = [chip, a, b, places = l.places, unit = d.pen](QPainter& p, std::size_t at) {
+        const QRectF box = places[at];
+        // Led to what it tells of, when it had to stand off.
+        const QPointF along = b - a;
+        const double length2 = along.x() * along.x() + along.y() * along.y();
+        const QPointF off = box.center() - a;
+        const double share =
+            length2 > 0
+                ? std::clamp((off.x() * along.x() + off.y() * along.y()) / length2, 0.0, 1.0)
+                : 0.0;
+        const QPointF foot = a + along * share;
+        const double reach = 3 * unit;
+        if (!box.adjusted(-reach, -reach, reach, reach).contains(foot)) {
+            p.setPen(QPen(chip.edge, 0.9 * unit));
+            p.drawLine(foot, QPointF(std::clamp(foot.x(), box.left(), box.right()),
+                                     std::clamp(foot.y(), box.top(), box.bottom())));
+        }
+        const double round = std::min(chip.round * unit, box.height() / 2);
+        p.setPen(QPen(chip.edge, chip.edgeWidth * unit));
+        p.setBrush(chip.field);
+        p.drawRoundedRect(box, round, round);
+        p.setFont(chip.font);
+        p.setPen(chip.ink);
+        if (!chip.verdict) {
+            p.drawText(box, Qt::AlignCenter, chip.text);
+            return;
+        }
+        p.drawText(box.adjusted(8 * unit, 0, -27 * unit, 0), Qt::AlignVCenter | Qt::AlignLeft,
+                   chip.text);
+        drawVerdict(
+            p, QRectF(box.right() - 24 * unit, box.center().y() - 4 * unit, 16 * unit, 8 * unit),
+            *chip.verdict, chip.ink);
+    };
+    d.labels->add(std::move(l));
+}
+
+QRectF wordsAbout(QPointF middle, const Words& w, double pen) {
+    const QFontMetricsF m(w.font);
+    QRectF box(0, 0, m.horizontalAdvance(w.text) + 4 * pen, m.height());
+    box.moveCenter(middle);
+    return box;
+}
+
+void drawWords(const Drawing& d, std::vector<QRectF> places, const Words& w) {
+    if (d.labels == nullptr || w.text.isEmpty() || places.empty())
+        return;
+    Label l;
+    l.weight = w.weight;
+    l.of = w.of;
+    l.places = std::move(places);
+    l.paint = [w, places = l.places](QPainter& p, std::size_t at) {
+        if (w.halo.alpha() > 0)
+            p.fillRect(places[at], w.halo);
+        p.setFont(w.font);
+        p.setPen(w.ink);
+        p.drawText(places[at], Qt::AlignCenter, w.text);
+    };
+    d.labels->add(std::move(l));
+}
+
+void drawReading(const Drawing& d, const Reading& r, bool strong) {
+    const QColor colour = d.look.of(r.verdict);
+    drawChip(d, d.at(r.at[0]), d.at(r.at[1]),
+             {QString::fromStdString(words(r.value, d.notation)), lettering(12.5 * d.pen), colour,
+              colour, d.look.field, strong ? 1.8 : 1.2, false, 100, r.verdict,
+              strong ? 45.0 : 40.0});
+}
+
+void drawDimension(const Drawing& d, QPointF a, QPointF b, double away, const QString& figure,
+                   double letter) {
     const QPointF step = b - a;
     const double length = std::hypot(step.x(), step.y());
-    if (length < 1e-6)
-        return false;
+    if (length < 1e-6 || d.labels == nullptr)
+        return;
     const QPointF along = step / length;
     const QPointF out(along.y(), -along.x());
     const QFont font = lettering(letter);
@@ -143,48 +191,52 @@ bool drawDimension(const Drawing& d, QPointF a, QPointF b, double away, const QS
         centre += out * letter * 1.15;
     const double spanX = std::abs(along.x()) * w + std::abs(out.x()) * letter * 1.2;
     const double spanY = std::abs(along.y()) * w + std::abs(out.y()) * letter * 1.2;
-    QRectF place(centre.x() - spanX / 2, centre.y() - spanY / 2, spanX, spanY);
-    if (taken != nullptr) {
-        for (int tries = 0;
-             tries < 6 && std::any_of(taken->begin(), taken->end(),
-                                      [&](const QRectF& t) { return t.intersects(place); });
-             ++tries) {
-            centre += out * letter * 1.2;
-            place.moveCenter(centre);
+    Label l;
+    l.weight = 100;
+    const auto tryAt = [&](QPointF c) {
+        l.places.emplace_back(c.x() - spanX / 2, c.y() - spanY / 2, spanX, spanY);
+    };
+    // In the line, toward either end, then farther out, then to the other side.
+    for (const double slide : {0.0, -0.25, 0.25})
+        if (slide == 0.0 || w < length * 0.45)
+            tryAt(centre + along * (slide * length));
+    for (int tries = 1; tries <= 6; ++tries)
+        tryAt(centre + out * (letter * 1.2 * tries));
+    tryAt((from + to) / 2 - out * letter * 1.15);
+    const double u = d.pen;
+    l.paint = [=, ink = d.look.ink, places = l.places](QPainter& p, std::size_t at) {
+        const QPointF c = places[at].center();
+        p.setPen(QPen(ink, 0.6 * u));
+        // Extension lines, ticks, and the line with a gap for the figure.
+        p.drawLine(a + out * 3 * u, from + out * 3 * u);
+        p.drawLine(b + out * 3 * u, to + out * 3 * u);
+        const QPointF slant = (along - out) * 3.2 * u;
+        p.setPen(QPen(ink, 1.2 * u));
+        p.drawLine(from - slant, from + slant);
+        p.drawLine(to - slant, to + slant);
+        p.setPen(QPen(ink, 0.6 * u));
+        const QPointF off = c - from;
+        const bool inLine = std::abs(off.x() * out.x() + off.y() * out.y()) < letter * 0.1;
+        if (inside && inLine) {
+            const QPointF half = along * (w / 2);
+            p.drawLine(from, c - half);
+            p.drawLine(c + half, to);
+        } else {
+            p.drawLine(from, to);
         }
-        if (std::any_of(taken->begin(), taken->end(),
-                        [&](const QRectF& t) { return t.intersects(place); }))
-            return false;
-        taken->push_back(place);
-    }
-    p.setPen(d.ink(0.6));
-    // Extension lines, ticks, and the line with a gap for the figure.
-    p.drawLine(a + out * 3 * d.pen, from + out * 3 * d.pen);
-    p.drawLine(b + out * 3 * d.pen, to + out * 3 * d.pen);
-    const QPointF slant = (along - out) * 3.2 * d.pen;
-    p.setPen(d.ink(1.2));
-    p.drawLine(from - slant, from + slant);
-    p.drawLine(to - slant, to + slant);
-    p.setPen(d.ink(0.6));
-    if (inside && place.center() == (from + to) / 2) {
-        const QPointF half = along * (w / 2);
-        p.drawLine(from, centre - half);
-        p.drawLine(centre + half, to);
-    } else {
-        p.drawLine(from, to);
-    }
-    p.save();
-    p.translate(centre);
-    double angle = std::atan2(along.y(), along.x()) * 180 / 3.141592653589793;
-    // Read from below or from the right, never upside down.
-    if (angle > 89.9 || angle < -90.1)
-        angle += 180;
-    p.rotate(angle);
-    p.setFont(font);
-    p.setPen(d.look.ink);
-    p.drawText(QRectF(-w / 2, -letter, w, 2 * letter), Qt::AlignCenter, figure);
-    p.restore();
-    return true;
+        p.save();
+        p.translate(c);
+        double angle = std::atan2(along.y(), along.x()) * 180 / 3.141592653589793;
+        // Read from below or from the right, never upside down.
+        if (angle > 89.9 || angle < -90.1)
+            angle += 180;
+        p.rotate(angle);
+        p.setFont(font);
+        p.setPen(ink);
+        p.drawText(QRectF(-w / 2, -letter, w, 2 * letter), Qt::AlignCenter, figure);
+        p.restore();
+    };
+    d.labels->add(std::move(l));
 }
 
 } // namespace mezzet::sheets

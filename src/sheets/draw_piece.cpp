@@ -286,150 +286,8 @@ void drawPiece(const Drawing& d, const Piece& p, const Placed& where, bool quiet
     }
 }
 
-namespace {
-
-/// A name that finds no room is tried this much smaller.
-constexpr double smallerName = 0.82;
-
-/// A line of a piece's name: what, where and how.
-struct NameLine {
-    QString text;
-    QRectF at;
-    QFont font;
-    QColor colour;
-};
-
-/// The lines of its name, and its size where asked for and there is room; none when it fits not.
-std::vector<NameLine> nameLines(const Drawing& d, const Piece& p, const Placed& where,
-                                double height, bool withSize) {
-    const Box b = bounds(where.shape);
-    // The room inside, upright: that of the largest upright box about the middle, taken from the
-    // piece's own sides for small turns and from the inscribed square for others.
-    const double turn = std::abs(std::remainder(where.pose.turn.inDegrees(), 90.0));
-    double w = b.size().x * d.scale;
-    double h = b.size().y * d.scale;
-    if (turn > 4 || p.footprint.form == FootprintForm::oval) {
-        const double side = std::min(p.size.width.mm(), p.size.depth.mm()) * d.scale;
-        w = std::min(w, side * (p.footprint.form == FootprintForm::oval ? 0.86 : 1.05));
-        h = std::min(h, side * 0.7);
-    }
-    QPointF middle = d.at(where.pose.at);
-    if (p.footprint.form == FootprintForm::ell) {
-        const double x = (p.footprint.armOnRight ? -1 : 1) * p.footprint.armWidth.mm() / 2;
-        middle =
-            d.at(where.pose.toRoom({x, (-p.size.depth.mm() + p.footprint.bodyDepth.mm()) / 2}));
-        const bool sideways = std::abs(std::remainder(where.pose.turn.inDegrees(), 180.0)) > 45;
-        (sideways ? w : h) = p.footprint.bodyDepth.mm() * d.scale;
-    }
-    const QFont font = sans(height);
-    const QFontMetricsF metrics(font);
-    const auto name = QString::fromStdString(p.name);
-    QStringList lines{name};
-    if (metrics.horizontalAdvance(name) > w - 6 * d.pen) {
-        // Break at the blank nearest the middle.
-        int best = -1;
-        for (int i = 0; i < name.size(); ++i)
-            if (name[i] == ' ' &&
-                (best < 0 || std::abs(i - name.size() / 2) < std::abs(best - name.size() / 2)))
-                best = i;
-        if (best > 0)
-            lines = {name.left(best), name.mid(best + 1)};
-    }
-    double widest = 0;
-    for (const auto& l : lines)
-        widest = std::max(widest, metrics.horizontalAdvance(l));
-    const double row = height * 1.18;
-    if (widest > w - 4 * d.pen || row * static_cast<double>(lines.size()) > h)
-        return {};
-    const QFont small = lettering(height * 0.86);
-    const auto size = QString::fromStdString(footprintWords(p, d.notation));
-    const bool sized = withSize && row * static_cast<double>(lines.size() + 1) <= h &&
-                       QFontMetricsF(small).horizontalAdvance(size) <= w - 4 * d.pen;
-    double y = middle.y() - row * static_cast<double>(lines.size() + (sized ? 1 : 0)) / 2;
-    std::vector<NameLine> out;
-    const auto say = [&](const QString& text, const QFont& f, const QColor& colour) {
-        const double advance = QFontMetricsF(f).horizontalAdvance(text);
-        out.push_back(
-            {text, {middle.x() - advance / 2 - 2 * d.pen, y, advance + 4 * d.pen, row}, f, colour});
-        y += row;
-    };
-    for (const auto& l : lines)
-        say(l, font, d.look.ink);
-    if (sized)
-        say(size, small, d.look.soft);
-    return out;
-}
-
-} // namespace
-
-bool drawPieceName(const Drawing& d, const Piece& p, const Placed& where, double height,
-                   bool withSize) {
-    const auto lines = nameLines(d, p, where, height, withSize);
-    // A halo of the piece's own wash keeps the detail lines off the letters.
-    QColor halo = d.look.wash(p.kind->family);
-    halo.setAlphaF(0.86F);
-    for (const NameLine& l : lines) {
-        d.painter.fillRect(l.at, halo);
-        d.painter.setFont(l.font);
-        d.painter.setPen(l.colour);
-        d.painter.drawText(l.at, Qt::AlignCenter, l.text);
-    }
-    return !lines.empty();
-}
-
-QRectF pieceNameArea(const Drawing& d, const Piece& p, const Placed& where, double height,
-                     bool withSize) {
-    auto lines = nameLines(d, p, where, height, withSize);
-    if (lines.empty())
-        lines = nameLines(d, p, where, height * smallerName, false);
-    QRectF all;
-    for (const NameLine& l : lines)
-        all |= l.at;
-    return all;
-}
-
-namespace {
-
-/// A rug's name goes along one of its edges, wherever nothing stands on it.
-bool drawRugName(const Drawing& d, const FloorView& scene, std::size_t rug, double height) {
-    const Box b = bounds(scene.placed[rug].shape);
-    const auto name = QString::fromStdString(scene.piece(rug).name);
-    const QFont font = sans(height);
-    const QFontMetricsF metrics(font);
-    const QSizeF size(metrics.horizontalAdvance(name) + 4 * d.pen, height * 1.25);
-    const QPointF low = d.at(b.low);
-    const QPointF high = d.at(b.high);
-    const double in = std::min(110.0, b.size().y / 6) * d.scale + 2 * d.pen;
-    for (const double y : {high.y() - in - size.height(), low.y() + in}) {
-        for (const double share : {0.5, 0.2, 0.8, 0.35, 0.65}) {
-            const QRectF at(QPointF(low.x() + (high.x() - low.x()) * share - size.width() / 2, y),
-                            size);
-            if (at.left() < low.x() + in || at.right() > high.x() - in)
-                continue;
-            bool free = true;
-            for (std::size_t i = 0; i < scene.placed.size() && free; ++i) {
-                if (scene.piece(i).kind->flat())
-                    continue;
-                const Box o = bounds(scene.placed[i].shape);
-                free = !QRectF(d.at(o.low), d.at(o.high)).intersects(at);
-            }
-            if (!free)
-                continue;
-            d.painter.setFont(font);
-            d.painter.setPen(d.look.soft);
-            d.painter.drawText(at, Qt::AlignCenter, name);
-            return true;
-        }
-    }
-    return false;
-}
-
-} // namespace
-
-std::vector<std::size_t> drawPieces(const Drawing& d, const FloorView& scene, double height,
-                                    bool withSizes, bool quietly, PiecesShown shown,
-                                    const std::function<bool(const Piece&)>& which) {
-    std::vector<std::size_t> unnamed;
+void drawPieces(const Drawing& d, const FloorView& scene, bool quietly, PiecesShown shown,
+                const std::function<bool(const Piece&)>& which) {
     // Rugs first, then what stands on the floor, then what stands on that.
     const auto layer = [](const Kind& k) { return k.flat() ? 0 : k.standsOn() ? 2 : 1; };
     const auto drawn = [&](const Piece& p) {
@@ -440,18 +298,6 @@ std::vector<std::size_t> drawPieces(const Drawing& d, const FloorView& scene, do
         for (std::size_t i = 0; i < scene.placed.size(); ++i)
             if (layer(*scene.piece(i).kind) == one && drawn(scene.piece(i)))
                 drawPiece(d, scene.piece(i), scene.placed[i], quietly);
-    for (std::size_t i = 0; i < scene.placed.size() && !quietly; ++i) {
-        const Piece& p = scene.piece(i);
-        if (!drawn(p))
-            continue;
-        const bool named =
-            p.kind->flat() ? drawRugName(d, scene, i, height)
-                           : drawPieceName(d, p, scene.placed[i], height, withSizes) ||
-                                 drawPieceName(d, p, scene.placed[i], height * smallerName, false);
-        if (!named)
-            unnamed.push_back(i);
-    }
-    return unnamed;
 }
 
 void drawCeiling(const Drawing& d, const CeilingView& scene, double height, bool quietly) {
@@ -461,22 +307,45 @@ void drawCeiling(const Drawing& d, const CeilingView& scene, double height, bool
         drawPiece(d, p, where, quietly);
         if (quietly)
             continue;
-        // Over it its name, and how high its underside is.
+        if (d.labels == nullptr)
+            continue;
+        // Over it, or about it, its name and how high its underside is.
         const Box b = bounds(where.shape);
-        const QPointF top = d.at({where.pose.at.x, b.low.y});
-        const auto say = [&](const QString& text, const QFont& font, QPointF middle) {
-            QRectF at(QPointF(), QFontMetricsF(font).size(Qt::TextSingleLine, text));
-            at.moveCenter(middle);
-            QColor halo = d.look.floor;
-            halo.setAlphaF(0.8F);
-            d.painter.fillRect(at.adjusted(-2 * d.pen, 0, 2 * d.pen, 0), halo);
-            d.painter.setFont(font);
-            d.painter.setPen(d.look.ink);
-            d.painter.drawText(at, Qt::AlignCenter, text);
+        const QRectF body(d.at(b.low), d.at(b.high));
+        const auto name = QString::fromStdString(p.name);
+        const auto under =
+            "underside " + QString::fromStdString(write(bottomOf(scene, p, where), d.notation));
+        const QFont font = sans(height);
+        const QFont small = lettering(height * 0.86);
+        const QSizeF size(std::max(QFontMetricsF(font).horizontalAdvance(name),
+                                   QFontMetricsF(small).horizontalAdvance(under)) +
+                              4 * d.pen,
+                          height * 2.3);
+        Label l;
+        l.weight = 25;
+        l.of = p.id;
+        const double x = (body.width() + size.width()) / 2 + 3 * d.pen;
+        const double y = (body.height() + size.height()) / 2;
+        for (const QPointF step : {QPointF(0, -y), QPointF(0, y), QPointF(x, 0), QPointF(-x, 0),
+                                   QPointF(0, 0), QPointF(x, -y), QPointF(-x, -y)}) {
+            QRectF box(QPointF(), size);
+            box.moveCenter(body.center() + step);
+            l.places.push_back(box);
+        }
+        QColor halo = d.look.floor;
+        halo.setAlphaF(0.8F);
+        l.paint = [=, places = l.places, ink = d.look.ink](QPainter& to, std::size_t at) {
+            const QRectF box = places[at];
+            to.fillRect(box, halo);
+            to.setPen(ink);
+            to.setFont(font);
+            to.drawText(QRectF(box.topLeft(), QSizeF(box.width(), height * 1.2)), Qt::AlignCenter,
+                        name);
+            to.setFont(small);
+            to.drawText(QRectF(box.left(), box.top() + height * 1.2, box.width(), height * 1.1),
+                        Qt::AlignCenter, under);
         };
-        say(QString::fromStdString(p.name), sans(height), top - QPointF(0, height * 1.75));
-        say("underside " + QString::fromStdString(write(bottomOf(scene, p, where), d.notation)),
-            lettering(height * 0.86), top - QPointF(0, height * 0.7));
+        d.labels->add(std::move(l));
     }
 }
 

@@ -228,12 +228,19 @@ void drawNeighbours(const Drawing& d, const std::vector<RoomPtr>& rooms, std::si
         p.setPen(QPen(d.look.graphStrong, 1.4 * d.pen));
         p.setBrush(wash);
         p.drawPolygon(outline);
-        const auto name = QString::fromStdString(rooms[i]->name);
-        p.setFont(sans(12.5 * d.pen));
+        const Words words{QString::fromStdString(rooms[i]->name), sans(12.5 * d.pen), d.look.soft,
+                          11};
         const QRectF seen = outline.boundingRect();
-        p.setPen(d.look.soft);
-        if (p.fontMetrics().horizontalAdvance(name) < seen.width() && seen.height() > 16 * d.pen)
-            p.drawText(seen, Qt::AlignCenter, name);
+        const QRectF box = wordsAbout({}, words, d.pen);
+        std::vector<QRectF> places;
+        for (const double y : {0.5, 0.3, 0.7, 0.15, 0.85})
+            for (const double x : {0.5, 0.3, 0.7, 0.15, 0.85})
+                if (const QRectF at = box.translated(seen.left() + x * seen.width(),
+                                                     seen.top() + y * seen.height());
+                    seen.contains(at) && outline.containsPoint(at.topLeft(), Qt::OddEvenFill) &&
+                    outline.containsPoint(at.bottomRight(), Qt::OddEvenFill))
+                    places.push_back(at);
+        drawWords(d, std::move(places), words);
     }
 }
 
@@ -247,18 +254,34 @@ double standsOut(const Room& room, int wall) {
 }
 
 void drawWallLetters(const Drawing& d, const Room& room, double away) {
+    if (d.labels == nullptr)
+        return;
     const double r = 9.5 * d.pen;
-    d.painter.setFont(sans(12 * d.pen, QFont::Medium));
     for (std::size_t i = 0; i < room.walls.size(); ++i) {
         const Wall& w = room.walls[i];
         const double out = drawnWall.mm() + standsOut(room, static_cast<int>(i));
-        const QPointF c = d.at((w.start + w.end) / 2 - w.inward() * out) -
-                          QPointF(w.inward().x, w.inward().y) * away;
-        d.painter.setPen(d.ink(1.2));
-        d.painter.setBrush(d.look.board);
-        d.painter.drawEllipse(c, r, r);
-        d.painter.drawText(QRectF(c - QPointF(r, r), QSizeF(2 * r, 2 * r)), Qt::AlignCenter,
-                           QString::fromStdString(w.name));
+        const QPointF off = QPointF(w.inward().x, w.inward().y);
+        const QPointF c = d.at((w.start + w.end) / 2 - w.inward() * out) - off * away;
+        const double half = w.length().mm() / 2 * d.scale;
+        const QPointF along(w.along().x, w.along().y);
+        Label l;
+        l.weight = 90;
+        // Outside its middle; else farther along, or farther out.
+        for (const double farther : {0.0, 1.0, 2.0, -1.0})
+            for (const double share : {0.0, 0.3, -0.3, 0.6, -0.6, 0.9, -0.9}) {
+                QRectF box(0, 0, 2 * r, 2 * r);
+                box.moveCenter(c + along * (share * half) - off * (farther * 2.1 * r));
+                l.places.push_back(box);
+            }
+        l.paint = [=, places = l.places, name = QString::fromStdString(w.name), ink = d.look.ink,
+                   board = d.look.board, pen = d.pen](QPainter& p, std::size_t at) {
+            p.setFont(sans(12 * pen, QFont::Medium));
+            p.setPen(QPen(ink, 1.2 * pen));
+            p.setBrush(board);
+            p.drawEllipse(places[at]);
+            p.drawText(places[at], Qt::AlignCenter, name);
+        };
+        d.labels->add(std::move(l));
     }
 }
 

@@ -5,11 +5,13 @@
 #include "project/project.h"
 #include "room/house.h"
 #include "scheme/on_wall.h"
+#include "sheets/labels.h"
 #include "sheets/look.h"
 
 #include <QPainter>
 
 #include <functional>
+#include <optional>
 #include <vector>
 
 namespace mezzet::sheets {
@@ -23,6 +25,7 @@ struct Drawing {
     double scale = 1; ///< device units to a millimetre of the room
     double pen = 1;   ///< device units to one unit of line width and letter height (1 on screen)
     Notation notation;
+    Labels* labels = nullptr; ///< takes what is lettered; null letters nothing
 
     [[nodiscard]] QPointF at(Vec2 p) const { return origin + QPointF(p.x * scale, p.y * scale); }
     [[nodiscard]] QPolygonF polygon(const std::vector<Vec2>& points) const;
@@ -56,19 +59,24 @@ void drawWallLetters(const Drawing&, const Room&, double away);
 
 /// One piece from above. `quiet` draws it in outline only.
 void drawPiece(const Drawing&, const Piece&, const Placed&, bool quietly = false);
-/// Its name, and size when wanted, upright in its middle. False, and nothing drawn, when it doesn't
-/// fit inside at a readable height.
-bool drawPieceName(const Drawing&, const Piece&, const Placed&, double height, bool withSize);
-/// Where its name is drawn by drawPieces(), in device units; null where it finds no room.
-QRectF pieceNameArea(const Drawing&, const Piece&, const Placed&, double height, bool withSize);
 /// Which of the pieces are drawn: rugs and the like, what else there is, or all of them.
 enum class PiecesShown { flat, upright, all };
-/// The pieces, rugs first, and their names. Gives back which pieces found no room for theirs.
-/// `quietly` draws them in outline only, for what is over them. `which`, when given, is true of
-/// those that are drawn.
-std::vector<std::size_t> drawPieces(const Drawing&, const FloorView&, double height, bool withSizes,
-                                    bool quietly = false, PiecesShown = PiecesShown::all,
-                                    const std::function<bool(const Piece&)>& which = {});
+/// The pieces, rugs first. `quietly` draws them in outline only, for what is over them. `which`,
+/// when given, is true of those that are drawn.
+void drawPieces(const Drawing&, const FloorView&, bool quietly = false,
+                PiecesShown = PiecesShown::all,
+                const std::function<bool(const Piece&)>& which = {});
+/// How pieces are named on a plan.
+struct PieceNames {
+    double height = 13;    ///< of the letters, device units
+    bool withSizes = true; ///< its size under the name, where there is room
+    bool numbered =
+        false; ///< a name that finds no room gives way to the piece's number in the list
+    std::function<bool(const Piece&)> which{}; ///< true of those that are named; null for all
+};
+/// Their names: inside where they fit, whole, broken or shortened; else beside them where the floor
+/// is free. All their bodies are kept clear of other names where that can be.
+void namePieces(const Drawing&, const FloorView&, const PieceNames&);
 /// What hangs from the ceiling, as it lies over the floor, with how high its underside is;
 /// `quietly` in outline only.
 void drawCeiling(const Drawing&, const CeilingView&, double height, bool quietly);
@@ -78,16 +86,43 @@ void drawVerdict(QPainter&, const QRectF&, Verdict, const QColor&);
 
 /// Where a reading was taken on the board.
 void drawReadingStretch(const Drawing&, const Reading&, bool strong);
-/// Its value in a chip with the verdict's mark. `taken` holds the chips drawn before; this one
-/// keeps clear of them and is added; of names too, where `onName` says one is under a place and
-/// another can be had.
-void drawReading(const Drawing&, const Reading&, std::vector<QRectF>& taken, bool strong,
-                 const std::function<bool(const QRectF&)>& onName = {});
+/// Its value in a chip with the verdict's mark, at the stretch or led to it by a thin line.
+void drawReading(const Drawing&, const Reading&, bool strong);
+/// A figure or a word in a field of its own, about the middle of the stretch from a to b.
+struct Chip {
+    QString text;
+    QFont font;
+    QColor ink;
+    QColor edge;
+    QColor field;
+    double edgeWidth = 1.2;
+    bool small = false;               ///< no wider or higher than its text needs
+    double round = 5;                 ///< of its corners; above half its height they are circles
+    std::optional<Verdict> verdict{}; ///< its mark stands behind the text
+    double weight = 40;
+};
+void drawChip(const Drawing&, QPointF a, QPointF b, const Chip&);
+/// Places about a middle for a box of that size, nearest first; `reach` so many heights away.
+[[nodiscard]] std::vector<QRectF> placesAbout(QPointF middle, QSizeF, int reach = 6);
+
+/// Words with no field, at the first of the places (device units) that is free.
+struct Words {
+    QString text;
+    QFont font;
+    QColor ink;
+    double weight = 15;
+    int of = 0;                   ///< the piece they name
+    QColor halo{Qt::transparent}; ///< laid under them
+};
+void drawWords(const Drawing&, std::vector<QRectF> places, const Words&);
+/// The box those words need, about a middle.
+[[nodiscard]] QRectF wordsAbout(QPointF middle, const Words&, double pen);
 
 /// A dimension between two points, drawn `away` device units to the left of the way from a to b,
-/// with ticks and its figure in a gap of the line. False when the figure doesn't fit in it.
-bool drawDimension(const Drawing&, QPointF a, QPointF b, double away, const QString& figure,
-                   double letter, std::vector<QRectF>* taken = nullptr);
+/// with ticks and its figure in a gap of the line, or over it where it is too long for that. It is
+/// left out where its figure finds no place.
+void drawDimension(const Drawing&, QPointF a, QPointF b, double away, const QString& figure,
+                   double letter);
 
 /// A north arrow of the given radius.
 void drawNorth(const Drawing&, QPointF centre, double radius, Angle north);
@@ -95,9 +130,10 @@ void drawNorth(const Drawing&, QPointF centre, double radius, Angle north);
 // ---- a wall ----
 
 /// A wall from inside, origin at its left end on the floor, y up on paper drawn upward: openings,
-/// outlets, studs and the furniture in front of it in outline, lighter the farther off it stands.
-/// `onTheFace` draws what lies on the wall's face, behind the furniture.
-void drawElevation(const Drawing&, const WallsView&, int wall,
+/// outlets, studs, what hangs there, and before it the furniture in outline, lighter the farther
+/// off it stands. `pictures` are shown in their frames when given. `onTheFace` draws what lies on
+/// the wall's face, behind all that.
+void drawElevation(const Drawing&, const WallsView&, int wall, const Pictures* pictures = nullptr,
                    const std::function<void()>& onTheFace = {});
 /// What stands in openings and on ledges of that wall, and of what stands before it.
 void drawCarried(const Drawing&, const Scene&, int wall);
@@ -117,7 +153,7 @@ void drawReflection(const Drawing&, const Scene&, const std::vector<MirrorStrip>
 void drawCorners(const Drawing&, const WallsView&, int wall);
 /// The wall readings' stretches and chips: those about `chosen` and what is to mend elsewhere.
 void drawWallReadings(const Drawing&, const std::vector<Reading>&, int wall,
-                      const std::vector<int>& chosen, std::vector<QRectF>& taken);
+                      const std::vector<int>& chosen);
 /// The same drawing for a wall, whose y runs up.
 [[nodiscard]] Reading onPaper(Reading);
 /// What is built into a wall or stands right before it, from inside.

@@ -264,11 +264,19 @@ void drawOpeningFront(const Drawing& d, const Opening& o) {
         }
         }
     }
-    p.setFont(sans(11 * d.pen));
-    p.setPen(d.look.soft);
-    const QRectF name(d.at(up(l, high)), d.at(up(r, low)));
-    p.drawText(name.normalized().adjusted(0, 8 * d.pen, 0, -6 * d.pen),
-               Qt::AlignHCenter | Qt::AlignTop, QString::fromStdString(o.name()));
+    const Words name{QString::fromStdString(o.name()), sans(11 * d.pen), d.look.soft, 12};
+    const QRectF hole = QRectF(d.at(up(l, high)), d.at(up(r, low))).normalized();
+    std::vector<QRectF> places;
+    for (const double share : {0.0, 0.25, 0.5, 0.75, 1.0})
+        for (const double side : {0.5, 0.2, 0.8}) {
+            const QRectF at = wordsAbout(
+                {hole.left() + hole.width() * side,
+                 hole.top() + 16 * d.pen + share * std::max(0.0, hole.height() - 32 * d.pen)},
+                name, d.pen);
+            if (hole.contains(at))
+                places.push_back(at);
+        }
+    drawWords(d, std::move(places), name);
 }
 
 struct FloorPart {
@@ -406,7 +414,37 @@ void drawCarried(const Drawing& d, const Scene& scene, int wall) {
     }
 }
 
-void drawElevation(const Drawing& d, const WallsView& scene, int wall,
+namespace {
+
+/// Its name on it where there is room, low first; else over it.
+void nameStanding(const Drawing& d, const Piece& piece, const Standing& s) {
+    const QRectF body =
+        QRectF(d.at(up(s.left, s.base + piece.size.height.mm())), d.at(up(s.right, s.base)))
+            .normalized();
+    if (d.labels != nullptr)
+        d.labels->ratherClear(body, piece.id);
+    const auto name = QString::fromStdString(piece.name);
+    std::vector<QRectF> places;
+    Words words{name, sans(11.5 * d.pen), d.look.ink, 18, piece.id};
+    const double low = std::min(body.height(), 620 * d.scale) / 2;
+    const QRectF whole = wordsAbout({}, words, d.pen);
+    if (whole.width() > body.width() * 1.3)
+        return;
+    for (const double share : {0.5, 0.25, 0.75, 0.0, 1.0})
+        for (const double rise : {0.0, 1.0, 2.0, -1.0, 3.0, 4.0}) {
+            const double y = body.bottom() - low - rise * whole.height();
+            const double free = std::max(0.0, body.width() - whole.width());
+            const QPointF middle(body.center().x() + (share - 0.5) * free, y);
+            if (const QRectF box = wordsAbout(middle, words, d.pen);
+                box.bottom() <= body.bottom() && box.top() >= body.top() - whole.height() * 1.1)
+                places.push_back(box);
+        }
+    drawWords(d, std::move(places), words);
+}
+
+} // namespace
+
+void drawElevation(const Drawing& d, const WallsView& scene, int wall, const Pictures* pictures,
                    const std::function<void()>& onTheFace) {
     const Room& room = *scene.room;
     const auto index = static_cast<std::size_t>(wall);
@@ -460,6 +498,8 @@ void drawElevation(const Drawing& d, const WallsView& scene, int wall,
         onTheFace();
         p.restore();
     }
+    // Curtains and pictures are on the wall: what stands before it is drawn over them.
+    drawHung(d, scene, wall, pictures);
     // What stands well into the room is not this wall's furniture: only a hint of it is drawn.
     const auto faint = [](const Standing& s) { return s.off > Length::inches(30).mm(); };
     const auto standing = standingBefore(scene, wall);
@@ -470,29 +510,10 @@ void drawElevation(const Drawing& d, const WallsView& scene, int wall,
     }
     p.setOpacity(1);
     drawCarried(d, scene, wall);
-    p.setFont(sans(11.5 * d.pen));
-    p.setPen(d.look.ink);
-    std::vector<QRectF> taken;
     for (const Standing& s : standing) {
         const Piece& piece = scene.floor.piece(s.index);
-        if (piece.kind->flat() || faint(s))
-            continue;
-        const auto name = QString::fromStdString(piece.name);
-        const QFontMetricsF m(p.font());
-        const double tall = std::min(piece.size.height.mm(), 620.0);
-        QRectF at(0, 0, m.horizontalAdvance(name) + 4 * d.pen, m.height());
-        at.moveCenter(d.at(up((s.left + s.right) / 2, s.base + tall / 2)));
-        for (int tries = 0;
-             tries < 4 && std::any_of(taken.begin(), taken.end(),
-                                      [&](const QRectF& t) { return t.intersects(at); });
-             ++tries)
-            at.translate(0, -m.height());
-        if (at.width() > (s.right - s.left) * d.scale * 1.3 ||
-            std::any_of(taken.begin(), taken.end(),
-                        [&](const QRectF& t) { return t.intersects(at); }))
-            continue;
-        taken.push_back(at);
-        p.drawText(at, Qt::AlignCenter, name);
+        if (!piece.kind->flat() && !faint(s))
+            nameStanding(d, piece, s);
     }
     p.setPen(d.ink(2));
     p.setBrush(Qt::NoBrush);

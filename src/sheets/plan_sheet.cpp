@@ -70,8 +70,10 @@ private:
         const double perMm = k_ / l_.scale.denominator;
         const Box b = room.bounds();
         const QPointF middle = dev(l_.drawing).center();
-        Drawing d{p_,    paperLook(), middle - QPointF(b.centre().x, b.centre().y) * perMm,
-                  perMm, k_ * 0.25,   job_.notation};
+        Labels labels(dev(l_.drawing));
+        Drawing d{p_,     paperLook(), middle - QPointF(b.centre().x, b.centre().y) * perMm,
+                  perMm,  k_ * 0.25,   job_.notation,
+                  &labels};
         const Vec2 pad{graphSquare(job_.notation).mm(), graphSquare(job_.notation).mm()};
         p_.save();
         p_.setClipRect(QRectF(d.at(b.low), d.at(b.high)));
@@ -79,24 +81,24 @@ private:
         p_.restore();
         drawNeighbours(d, job_.rooms, job_.scheme().room);
         drawRoom(d, room);
-        const auto unnamed = drawPieces(d, scene_, 2.5 * k_, true);
+        drawPieces(d, scene_);
+        namePieces(d, scene_, {2.5 * k_, true, true});
         wallFaces(d, room);
-        std::vector<QRectF> taken;
-        for (const std::size_t i : unnamed)
-            if (!scene_.piece(i).kind->flat())
-                number(d, i);
         int n = 0;
         for (const Reading* r : mend_) {
             ++n;
             if (r->surface.isFloor())
-                mark(d, *r, n, taken);
+                mark(d, *r, n);
         }
         dimensions(d, room);
         drawWallLetters(d, room, (aroundRoom - 3.6) * k_);
         if (room.north)
             drawNorth(d, QPointF((l_.drawing.right() - 8) * k_, (l_.drawing.top() + 14) * k_),
                       5.5 * k_, *room.north);
-        scaleBar();
+        const QRectF bar = scaleBar();
+        labels.keepClear(bar);
+        labels.place();
+        labels.draw(p_);
     }
 
     /// The wall faces once more, as lines that can be measured on the sheet.
@@ -106,38 +108,18 @@ private:
             p_.drawLine(d.at(room.stretchAt(i).start), d.at(room.stretchAt(i).end));
     }
 
-    void number(const Drawing& d, std::size_t i) {
-        const QPointF c = d.at(scene_.placed[i].pose.at);
-        const double r = 1.7 * k_;
-        p_.setPen(d.ink(0.8));
-        p_.setBrush(Qt::white);
-        p_.drawEllipse(c, r, r);
-        p_.setFont(sans(2.1 * k_, QFont::Medium));
-        p_.drawText(QRectF(c - QPointF(r, r), QSizeF(2 * r, 2 * r)), Qt::AlignCenter,
-                    QString::number(i + 1));
-    }
-
-    void mark(const Drawing& d, const Reading& r, int n, std::vector<QRectF>& taken) {
+    void mark(const Drawing& d, const Reading& r, int n) {
         const QColor colour = paperLook().of(r.verdict);
         const QPointF a = d.at(r.at[0]);
         const QPointF b = d.at(r.at[1]);
         p_.setPen(QPen(colour, 0.3 * k_));
         p_.drawLine(a, b);
-        const double s = 3.8 * k_;
-        QRectF box(0, 0, s, s);
         // A ratio is marked at the end of what it measures, off the piece's name.
-        box.moveCenter(r.value.quantity == Quantity::ratio ? a : (a + b) / 2);
-        for (int tries = 0;
-             tries < 12 && std::any_of(taken.begin(), taken.end(),
-                                       [&](const QRectF& t) { return t.intersects(box); });
-             ++tries)
-            box.translate(tries % 2 == 0 ? s * 1.1 : 0, tries % 2 == 0 ? 0 : s * 1.1);
-        taken.push_back(box);
-        p_.setBrush(Qt::white);
-        p_.drawRect(box);
-        p_.setFont(sans(2.4 * k_, QFont::DemiBold));
-        p_.setPen(colour);
-        p_.drawText(box, Qt::AlignCenter, letterOf(n));
+        const bool ratio = r.value.quantity == Quantity::ratio;
+        Chip chip{letterOf(n), sans(2.4 * k_, QFont::DemiBold), colour, colour, Qt::white};
+        chip.round = 0;
+        chip.small = true;
+        drawChip(d, a, ratio ? a : b, chip);
     }
     static QString letterOf(int n) {
         QString s;
@@ -147,7 +129,6 @@ private:
     }
 
     void dimensions(const Drawing& d, const Room& room) {
-        std::vector<QRectF> taken;
         const double letter = 2.5 * k_;
         const double wall = drawnWall.mm() * d.scale;
         for (std::size_t i = 0; i < room.walls.size(); ++i) {
@@ -170,7 +151,7 @@ private:
                     if (to - from > Length::millimetres(1))
                         drawDimension(d, d.at(w.at(from)), d.at(w.at(to)), out + 3.2 * k_,
                                       QString::fromStdString(write(to - from, job_.notation)),
-                                      letter * 0.9, &taken);
+                                      letter * 0.9);
                     from = to;
                 };
                 for (const auto& [left, right] : holes) {
@@ -180,11 +161,12 @@ private:
                 stretchTo(w.length());
             }
             drawDimension(d, d.at(w.start), d.at(w.end), out + 8.6 * k_,
-                          QString::fromStdString(write(w.length(), job_.notation)), letter, &taken);
+                          QString::fromStdString(write(w.length(), job_.notation)), letter);
         }
     }
 
-    void scaleBar() {
+    /// Gives back where it is.
+    QRectF scaleBar() {
         const bool metric = isMetric(job_.notation.units);
         const double step = metric ? 500.0 : 304.8;
         const double unit = step / l_.scale.denominator;
@@ -199,6 +181,7 @@ private:
         for (int i = 0; i <= count; i += 2)
             text({x + i * unit - 8, y - 3.8, 16, 3.4}, Qt::AlignHCenter | Qt::AlignBottom,
                  metric ? QString("%1 m").arg(i * 0.5) : QString("%1'").arg(i), 2.3, true);
+        return dev({x - 8, y - 4, count * unit + 16, 6});
     }
 
     void scheduleRow(int i, double x, double y, double w) {

@@ -159,9 +159,10 @@ public:
         const double high = room.ceiling.mm() * perMm;
         const QRectF area = dev(drawing);
         const QPointF origin(area.center().x() - length / 2, area.center().y() + high / 2);
-        const Drawing d{p_, paperLook(), origin, perMm, k_ * 0.25, of_.job.notation};
-        drawElevation(d, of_.scene, wall);
-        drawHung(d, of_.scene, wall, of_.job.pictures.get());
+        Labels labels(dev(QRectF(margin / 2, margin / 2, of_.width - margin,
+                                 drawing.bottom() + 2.5 - margin / 2)));
+        const Drawing d{p_, paperLook(), origin, perMm, k_ * 0.25, of_.job.notation, &labels};
+        drawElevation(d, of_.scene, wall, of_.job.pictures.get());
         std::vector<HangOf> own;
         for (const HangOf& h : of_.hangs)
             if (h.wall == wall)
@@ -170,6 +171,8 @@ public:
         const auto rows = rowsOf(of_.hangs, wall, of_.division);
         dimensions(d, w, rows);
         tapeCorners(d, wall);
+        labels.place();
+        labels.draw(p_);
         list(blocks, range, drawing.bottom() + 3);
         foot(sheet, q(scale.words));
     }
@@ -263,7 +266,6 @@ private:
 
     /// Hooks along the top, running from the left corner; heights up the right side.
     void dimensions(const Drawing& d, const Wall& w, const std::vector<Row>& rows) {
-        std::vector<QRectF> taken;
         const double high = of_.scene.room->ceiling.mm();
         const double letter = 2.3 * k_;
         const auto top = [&](double s) { return d.at({s, -high}); };
@@ -272,19 +274,28 @@ private:
         for (const Row& r : rows) {
             if (r.along - from > Length::millimetres(1))
                 drawDimension(d, top(from.mm()), top(r.along.mm()), 4 * k_, say(r.along - from),
-                              letter, &taken);
+                              letter);
             from = r.along;
         }
         if (!rows.empty() && w.length() - from > Length::millimetres(1))
             drawDimension(d, top(from.mm()), top(w.length().mm()), 4 * k_, say(w.length() - from),
-                          letter, &taken);
+                          letter);
         // Figures too wide for their step stand over the line; the whole goes over them.
         double over = 9.5 * k_;
-        for (const QRectF& t : taken)
-            over = std::max(over, top(0).y() - t.top() + letter * 0.9);
-        over = std::min(over, std::max(9.5 * k_, top(0).y() - 6 * k_));
+        from = {};
+        const auto wide = [&](Length step) {
+            return QFontMetricsF(lettering(letter)).horizontalAdvance(say(step)) + letter * 0.7 >
+                   step.mm() * d.scale;
+        };
+        int narrow = 0;
+        for (const Row& r : rows) {
+            if (r.along - from > Length::millimetres(1))
+                narrow = std::max(narrow, wide(r.along - from) ? 1 : 0);
+            from = r.along;
+        }
+        over += narrow * letter * 1.2;
         drawDimension(d, top(0), top(w.length().mm()), over,
-                      q(hookWords(w.length(), of_.job.notation, of_.division)), letter, &taken);
+                      q(hookWords(w.length(), of_.job.notation, of_.division)), letter);
         std::vector<Length> heights;
         for (const Row& r : rows) {
             const Length up = roundedTo(r.hook->up, of_.division);
@@ -298,22 +309,29 @@ private:
         for (const Length up : heights) {
             if (away > room)
                 break;
-            drawDimension(d, d.at({x, -up.mm()}), d.at({x, 0}), away * k_, say(up), letter, &taken);
+            drawDimension(d, d.at({x, -up.mm()}), d.at({x, 0}), away * k_, say(up), letter);
             away += 5.2;
         }
-        // Numbers of the hooks, as in the schedule, each on a patch of bare paper.
-        const QFont font = sans(2.5 * k_, QFont::DemiBold);
-        p_.setFont(font);
+        // Numbers of the hooks, as in the schedule, each on a patch of bare paper beside its cross.
         for (const Row& r : rows) {
             const QPointF at = d.at({r.hook->along.mm(), -r.hook->up.mm()});
-            const QString number = QString::number(r.number);
-            const double wide = QFontMetricsF(font).horizontalAdvance(number);
-            const QRectF place(at.x() + 1.3 * k_, at.y() - 3.4 * k_, wide + 0.8 * k_, 2.9 * k_);
-            p_.setPen(Qt::NoPen);
-            p_.setBrush(QColor(Qt::white));
-            p_.drawRoundedRect(place, 0.5 * k_, 0.5 * k_);
-            p_.setPen(paperLook().ink);
-            p_.drawText(place, Qt::AlignCenter, number);
+            const double cross = 1.2 * k_;
+            d.labels->keepClear(QRectF(at.x() - cross, at.y() - cross, 2 * cross, 2 * cross));
+        }
+        for (const Row& r : rows) {
+            const QPointF at = d.at({r.hook->along.mm(), -r.hook->up.mm()});
+            const Words number{
+                QString::number(r.number), sans(2.5 * k_, QFont::DemiBold), paperLook().ink, 80, 0,
+                QColor(Qt::white)};
+            std::vector<QRectF> places;
+            const QRectF box = wordsAbout({}, number, 0.2 * k_);
+            for (const double far : {1.0, 1.9, 2.8})
+                for (const QPointF way : {QPointF(1, -1), QPointF(1, 1), QPointF(-1, -1),
+                                          QPointF(-1, 1), QPointF(0, -1.3), QPointF(0, 1.3)})
+                    places.push_back(box.translated(
+                        at + QPointF(way.x() * (1.25 * k_ + box.width() / 2) * far,
+                                     way.y() * (1.25 * k_ + box.height() / 2) * far * 0.8)));
+            drawWords(d, std::move(places), number);
         }
     }
 

@@ -12,7 +12,7 @@
 #include <QWidget>
 
 #include <array>
-#include <unordered_map>
+#include <memory>
 
 namespace mezzet::app {
 
@@ -122,6 +122,11 @@ private:
     /// What the base of a floor is made of, and its painting.
     void paintBase(QPainter&);
     void paintFigures(QPainter&);
+    [[nodiscard]] std::shared_ptr<const sheets::Labels> placeFigures(const sheets::Drawing&);
+    /// The same drawing, lettered by those.
+    [[nodiscard]] static sheets::Drawing drawingOn(const sheets::Drawing& d, sheets::Labels& by) {
+        return {d.painter, d.look, d.origin, d.scale, d.pen, d.notation, &by};
+    }
     [[nodiscard]] LayerKey cameraKey() const;
     /// The pieces that are not where they were before the drag under way.
     [[nodiscard]] std::vector<int> inHand() const;
@@ -137,7 +142,7 @@ private:
     void paintSelection(const sheets::Drawing&);
     void paintMarks(const sheets::Drawing&);
     void paintTapes(const sheets::Drawing&);
-    void paintOver(const sheets::Drawing&, std::vector<QRectF>& taken);
+    void paintOver(const sheets::Drawing&);
     void paintViewSaid(QPainter&) const;
     void take(std::unique_ptr<Hand>);
     void cancelHand();
@@ -149,20 +154,16 @@ private:
     Camera camera_;
     std::unique_ptr<Hand> hand_; ///< null while nothing is held
     bool lettingGo_ = false;
-    Layer base_{*this};    ///< the room, or the bare wall
-    Layer flats_{*this};   ///< rugs that stay where they are
-    Layer pieces_{*this};  ///< what else stays
-    Layer figures_{*this}; ///< dimensions, letters and rulers
-    /// Where a piece's name was drawn, and of what that holds.
-    struct NameArea {
-        std::string name;
-        Size size;
-        Pose pose;
-        QRectF area;
-    };
-    std::unordered_map<int, NameArea> names_; ///< by piece
-    LayerKey namesAs_;                        ///< as the board was seen then
-    bool fitted_ = true;                      ///< still showing all, so a resize fits again
+    Layer base_{*this};       ///< the room, or the bare wall
+    Layer flats_{*this};      ///< rugs that stay where they are
+    Layer pieces_{*this};     ///< what else stays
+    Layer figures_{*this};    ///< dimensions, letters and rulers
+    Layer namesLayer_{*this}; ///< the names of what stays
+    std::shared_ptr<const sheets::Labels> names_;
+    LayerKey namesAs_; ///< what they were placed for
+    std::shared_ptr<const sheets::Labels> figuresPlaced_;
+    LayerKey figuresAs_;
+    bool fitted_ = true; ///< still showing all, so a resize fits again
     bool underlayShown_ = true;
     UnderlayPtr underlayOf_; ///< what underlay_ was made of
     QImage underlay_;

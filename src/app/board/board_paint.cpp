@@ -128,31 +128,46 @@ void Board::paintFloor(QPainter& p) {
     key.with(stays).with(above ? 1 : 0);
     for (const int id : hand)
         key.with(id);
+    const auto notInHand = [hand](const Piece& q) {
+        return std::find(hand.begin(), hand.end(), q.id) == hand.end();
+    };
     const auto layer = [&](Layer& on, sheets::PiecesShown shown) {
         on.show(p, key, heavy,
-                [as = LayerDrawing{look(), camera_, session_.project()->notation}, stays, hand,
-                 sizes, above, shown](QPainter& to) {
-                    sheets::drawPieces(
-                        as.on(to), *stays, 13, sizes, above, shown, [&](const Piece& q) {
-                            return std::find(hand.begin(), hand.end(), q.id) == hand.end();
-                        });
+                [as = LayerDrawing{look(), camera_, session_.project()->notation}, stays, notInHand,
+                 above, shown](QPainter& to) {
+                    sheets::drawPieces(as.on(to), *stays, above, shown, notInHand);
                 });
     };
-    const auto moving = [&](sheets::PiecesShown shown) {
-        if (!hand.empty())
-            sheets::drawPieces(d, scene, 13, sizes, above, shown, [&](const Piece& q) {
-                return std::find(hand.begin(), hand.end(), q.id) != hand.end();
-            });
-    };
+    const auto moving = [&](const Piece& q) { return !notInHand(q); };
     layer(flats_, sheets::PiecesShown::flat);
-    moving(sheets::PiecesShown::flat);
+    if (!hand.empty())
+        sheets::drawPieces(d, scene, above, sheets::PiecesShown::flat, moving);
     layer(pieces_, sheets::PiecesShown::upright);
-    moving(sheets::PiecesShown::upright);
-    sheets::drawCeiling(d, scene, 13, !above);
+    if (!hand.empty())
+        sheets::drawPieces(d, scene, above, sheets::PiecesShown::upright, moving);
+    // The names of what stays find their places once, clear of the figures about the room.
+    if (!names_ || !(namesAs_ == key)) {
+        auto placed = std::make_shared<sheets::Labels>(sheetArea());
+        placed->keepClear(*placeFigures(d));
+        if (!above)
+            sheets::namePieces(drawingOn(d, *placed), *stays, {13, sizes, false, notInHand});
+        placed->place();
+        names_ = std::move(placed);
+        namesAs_ = key;
+    }
+    namesLayer_.show(p, key, heavy, [names = names_](QPainter& to) { names->draw(to); });
+    sheets::Labels live(sheetArea());
+    live.keepClear(*placeFigures(d));
+    live.keepClear(*names_);
+    const auto dl = drawingOn(d, live);
+    if (!hand.empty() && !above)
+        sheets::namePieces(dl, scene, {13, sizes, false, moving});
+    sheets::drawCeiling(dl, scene, 13, !above);
     paintSelection(d);
+    if (const auto handle = turnHandle())
+        live.keepClear(QRectF(*handle - QPointF(7, 7), QSizeF(14, 14)));
     // The user's own tapes, then the readings of what is selected, and what is to mend elsewhere.
-    std::vector<QRectF> taken;
-    paintOver(d, taken);
+    paintOver(dl);
     if (hand_)
         hand_->paint(p);
     const auto& chosen = session_.selected();
@@ -174,36 +189,14 @@ void Board::paintFloor(QPainter& p) {
     for (const Reading& r : session_.readings())
         if (r.seenOn(session_.surface()) && aboutChosen(r) && r.verdict == Verdict::note)
             sheets::drawReadingStretch(d, r, false);
-    // Names are looked up only where a chip would come over their piece, and kept while that stays.
-    const FloorView floor = scene;
-    std::vector<std::pair<QRectF, std::size_t>> upright;
-    for (std::size_t i = 0; i < floor.placed.size(); ++i)
-        if (const Box b = bounds(floor.placed[i].shape); !floor.piece(i).kind->flat())
-            upright.emplace_back(QRectF(d.at(b.low), d.at(b.high)), i);
-    if (!(namesAs_ == cameraKey())) {
-        namesAs_ = cameraKey();
-        names_.clear();
-    }
-    const auto nameOf = [&](std::size_t i) -> const QRectF& {
-        const Piece& q = floor.piece(i);
-        const Placed& at = floor.placed[i];
-        NameArea& n = names_[q.id];
-        if (n.name != q.name || n.size != q.size || n.pose != at.pose)
-            n = {q.name, q.size, at.pose, sheets::pieceNameArea(d, q, at, 13, sizes)};
-        return n.area;
-    };
-    const auto onName = [&](const QRectF& chip) {
-        return std::any_of(upright.begin(), upright.end(), [&](const auto& of) {
-            return of.first.intersects(chip) && nameOf(of.second).intersects(chip);
-        });
-    };
-    for (const Reading& r : session_.readings())
-        if (r.seenOn(session_.surface()) && tellsOfChosen(r))
-            sheets::drawReading(d, r, taken, true, onName);
-    for (const Reading& r : session_.readings())
-        if (r.seenOn(session_.surface()) && r.toMend() && !aboutChosen(r))
-            sheets::drawReading(d, r, taken, false, onName);
-    paintTapes(d);
+    for (const bool ofChosen : {true, false})
+        for (const Reading& r : session_.readings())
+            if (r.seenOn(session_.surface()) &&
+                (ofChosen ? tellsOfChosen(r) : r.toMend() && !aboutChosen(r)))
+                sheets::drawReading(dl, r, ofChosen);
+    paintTapes(dl);
+    live.place();
+    live.draw(p);
     if (room.walls.empty()) {
         p.setFont(sheets::sans(16));
         p.setPen(look().soft);
@@ -226,7 +219,7 @@ void Board::paintViewSaid(QPainter& p) const {
     p.drawText(at, Qt::AlignCenter, viewSaid_);
 }
 
-void Board::paintOver(const sheets::Drawing& d, std::vector<QRectF>& taken) {
+void Board::paintOver(const sheets::Drawing& d) {
     viewSaid_.clear();
     const auto& job = *session_.project();
     const Scene& scene = *session_.scene();
@@ -237,7 +230,7 @@ void Board::paintOver(const sheets::Drawing& d, std::vector<QRectF>& taken) {
         return;
     const int one = session_.selected().size() == 1 ? session_.selected().front() : 0;
     if (shown(Over::zones))
-        sheets::drawZones(d, zonesOf(scene), taken);
+        sheets::drawZones(d, zonesOf(scene));
     if (shown(Over::use))
         sheets::drawUseZones(d, useZones(scene, book), d.notation);
     if (shown(Over::view)) {
@@ -280,7 +273,7 @@ void Board::paintOver(const sheets::Drawing& d, std::vector<QRectF>& taken) {
         auto ways = waysToDraw(scene, book, job.judgement, one);
         if (ways.empty() && one != 0)
             ways = waysToDraw(scene, book, job.judgement);
-        sheets::drawWays(d, ways, taken);
+        sheets::drawWays(d, ways);
     }
 }
 
@@ -385,11 +378,13 @@ void paintRulers(QPainter& p, const LayerDrawing& as, QSizeF size, bool wall) {
             across ? p.drawLine(QPointF(at, ruler - 8), QPointF(at, ruler))
                    : p.drawLine(QPointF(ruler - 8, at), QPointF(ruler, at));
             p.setPen(as.look.ink);
-            if (across)
-                p.drawText(QRectF(at + 3, 2, 50, ruler - 6), Qt::AlignLeft | Qt::AlignVCenter,
+            // A figure that would be cut at an end is left out.
+            const double wide = p.fontMetrics().horizontalAdvance(label(v * sign));
+            if (across && at + 3 + wide < high)
+                p.drawText(QRectF(at + 3, 2, wide + 2, ruler - 6), Qt::AlignLeft | Qt::AlignVCenter,
                            label(v * sign));
-            else
-                p.drawText(QRectF(1, at - 14, ruler - 3, 13), Qt::AlignLeft | Qt::AlignBottom,
+            else if (!across && at - 14 > low)
+                p.drawText(QRectF(2, at - 14, ruler - 3, 13), Qt::AlignLeft | Qt::AlignBottom,
                            label(v * sign));
         }
     };
@@ -401,31 +396,57 @@ void paintRulers(QPainter& p, const LayerDrawing& as, QSizeF size, bool wall) {
 /// Overall lengths of the walls, and their letters.
 void paintLengths(const sheets::Drawing& d, const Room& room) {
     const double wall = sheets::drawnWall.mm() * d.scale;
-    std::vector<QRectF> figures;
     for (std::size_t i = 0; i < room.walls.size(); ++i)
         if (const Wall& w = room.walls[i]; w.length().mm() * d.scale > 40)
-            sheets::drawDimension(
-                d, d.at(w.start), d.at(w.end),
-                wall + 13 + sheets::standsOut(room, static_cast<int>(i)) * d.scale,
-                QString::fromStdString(write(w.length(), d.notation)), 13, &figures);
+            sheets::drawDimension(d, d.at(w.start), d.at(w.end),
+                                  wall + 13 +
+                                      sheets::standsOut(room, static_cast<int>(i)) * d.scale,
+                                  QString::fromStdString(write(w.length(), d.notation)), 13);
     sheets::drawWallLetters(d, room, 34);
 }
 
 } // namespace
 
-/// Dimensions, letters, what is said of the room, and the rulers: they change with the camera only.
+/// The lengths about the room, and the letters of its walls: they change with the camera only.
+std::shared_ptr<const sheets::Labels> Board::placeFigures(const sheets::Drawing& d) {
+    const RoomPtr room = session_.project()->room;
+    auto key = cameraKey();
+    key.with(room).with(session_.surface().isWall() ? 1 : 0).with(width()).with(height());
+    if (figuresPlaced_ && figuresAs_ == key)
+        return figuresPlaced_;
+    auto placed = std::make_shared<sheets::Labels>(sheetArea());
+    if (!session_.surface().isWall()) {
+        if (room->north)
+            placed->keepClear(QRectF(width() - 56.0, ruler + 8, 48, 56));
+        // Only what is lettered is wanted of these.
+        QImage nothing(1, 1, QImage::Format_ARGB32_Premultiplied);
+        QPainter nowhere(&nothing);
+        const sheets::Drawing on{nowhere, d.look,     d.origin,    d.scale,
+                                 d.pen,   d.notation, placed.get()};
+        paintLengths(on, *room);
+        sheets::drawNeighbours(on, session_.project()->rooms, session_.project()->scheme().room);
+        sheets::drawRoom(on, *room);
+    }
+    placed->place();
+    figuresPlaced_ = std::move(placed);
+    figuresAs_ = key;
+    return figuresPlaced_;
+}
+
+/// Dimensions, letters, what is said of the room, and the rulers.
 void Board::paintFigures(QPainter& p) {
     const RoomPtr room = session_.project()->room;
     const bool wall = session_.surface().isWall();
     auto key = cameraKey();
-    key.with(room).with(wall ? 1 : 0);
+    const auto placed = placeFigures(drawing(p));
+    key.with(room).with(wall ? 1 : 0).with(placed);
     figures_.show(
         p, key, false,
-        [as = LayerDrawing{look(), camera_, session_.project()->notation}, room, wall,
+        [as = LayerDrawing{look(), camera_, session_.project()->notation}, room, wall, placed,
          size = QSizeF(this->size()), area = sheetArea()](QPainter& on) {
             const auto d = as.on(on);
+            placed->draw(on);
             if (!wall) {
-                paintLengths(d, *room);
                 if (room->north)
                     sheets::drawNorth(d, {size.width() - 34.0, ruler + 44}, 17, *room->north);
                 if (!room->closed && !room->walls.empty()) {
@@ -454,25 +475,18 @@ void Board::paintMarks(const sheets::Drawing& d) {
     for (const Mark& m : session_.marks()) {
         if (m.surface != session_.surface())
             continue;
-        const QPointF a = d.at(m.from);
-        const QPointF b = d.at(m.to);
+        const QPointF a = d.at(onSurface(m.from));
+        const QPointF b = d.at(onSurface(m.to));
         p.setPen(QPen(look().chosen, 2.4));
         p.drawLine(a, b);
         for (const QPointF end : {a, b}) {
             p.setBrush(look().chosen);
             p.drawEllipse(end, 3.5, 3.5);
         }
-        if (m.words.empty())
-            continue;
-        const auto text = QString::fromStdString(m.words);
-        p.setFont(sheets::lettering(14));
-        const double w = p.fontMetrics().horizontalAdvance(text) + 16;
-        const QRectF chip((a.x() + b.x()) / 2 - w / 2, (a.y() + b.y()) / 2 - 11, w, 22);
-        p.setPen(QPen(look().chosen, 1.4));
-        p.setBrush(look().field);
-        p.drawRoundedRect(chip, 4, 4);
-        p.setPen(look().ink);
-        p.drawText(chip, Qt::AlignCenter, text);
+        if (!m.words.empty())
+            sheets::drawChip(d, a, b,
+                             {QString::fromStdString(m.words), sheets::lettering(14), look().ink,
+                              look().chosen, look().field, 1.4, false, 4, std::nullopt, 70});
     }
 }
 
@@ -486,15 +500,10 @@ void Board::paintTapes(const sheets::Drawing& d) {
         p.drawLine(a, b);
         p.setPen(QPen(look().tape, 2.4));
         p.drawLine(a, b);
-        const auto text = QString::fromStdString(writeGap(g.apart, d.notation));
-        p.setFont(sheets::lettering(13));
-        const double w = p.fontMetrics().horizontalAdvance(text) + 14;
-        const QRectF chip((a.x() + b.x()) / 2 - w / 2, (a.y() + b.y()) / 2 - 10, w, 20);
-        p.setPen(QPen(look().ink, 1.2));
-        p.setBrush(look().tape);
-        p.drawRect(chip);
-        p.setPen(look().night ? QColor(Qt::white) : look().ink);
-        p.drawText(chip, Qt::AlignCenter, text);
+        sheets::drawChip(d, a, b,
+                         {QString::fromStdString(writeGap(g.apart, d.notation)),
+                          sheets::lettering(13), look().night ? QColor(Qt::white) : look().ink,
+                          look().ink, look().tape, 1.2, false, 0, std::nullopt, 60});
     };
     for (const auto& t : tapes())
         draw(t);

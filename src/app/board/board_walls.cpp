@@ -67,18 +67,20 @@ void Board::lookIntoMirrorFromNext() {
 }
 
 void Board::paintWall(QPainter& p) {
-    const auto d = drawing(p);
+    sheets::Labels labels(sheetArea());
+    const auto d = drawingOn(drawing(p), labels);
     sheets::drawGraph(d, sheetArea());
     const Project& job = *session_.project();
     if (unrolled_)
         paintUnrolled(d);
-    sheets::drawElevation(d, *session_.scene(), session_.surface().wall(), [&] {
+    const auto eyes = [&] {
         if (const Rule* centre = job.library.book->byId("art-centre"))
             sheets::drawEyeBand(d, *job.room, session_.surface().wall(),
                                 artCentreBand(*centre, job.judgement));
-    });
+    };
+    sheets::drawElevation(d, *session_.scene(), session_.surface().wall(), job.pictures.get(),
+                          eyes);
     sheets::drawCorners(d, *session_.scene(), session_.surface().wall());
-    sheets::drawHung(d, *session_.scene(), session_.surface().wall(), job.pictures.get());
     paintWallOver(d);
     paintHungSelection(d);
     if (hand_)
@@ -95,12 +97,14 @@ void Board::paintWall(QPainter& p) {
                           toScreen({s.right, -s.base}))
                        .adjusted(-2, -2, 2, 2));
     }
-    std::vector<QRectF> taken;
-    // Opened out, the walls are too small for figures.
-    if (unrolled_)
+    if (unrolled_) {
+        // Opened out, the walls are too small for figures.
+        labels.place();
+        labels.draw(p);
         return;
-    sheets::drawWallReadings(d, session_.readings(), session_.surface().wall(), session_.selected(),
-                             taken);
+    }
+    sheets::drawWallReadings(d, session_.readings(), session_.surface().wall(),
+                             session_.selected());
     const auto say = [&](Length l) { return QString::fromStdString(write(l, d.notation)); };
     std::vector<std::pair<Length, Length>> holes;
     for (const auto& o : room.openings)
@@ -118,7 +122,7 @@ void Board::paintWall(QPainter& p) {
     const auto run = [&](Length to) {
         if (to - from > Length::millimetres(1))
             sheets::drawDimension(d, toScreen({from.mm(), -high}), toScreen({to.mm(), -high}), 16,
-                                  say(to - from), 12, &taken);
+                                  say(to - from), 12);
         from = to;
     };
     if (!holes.empty()) {
@@ -129,36 +133,42 @@ void Board::paintWall(QPainter& p) {
         run(w.length());
     }
     sheets::drawDimension(d, toScreen({0, -high}), toScreen({w.length().mm(), -high}),
-                          holes.empty() ? 18 : 40, say(w.length()), 13, &taken);
-    sheets::drawDimension(d, toScreen({0, 0}), toScreen({0, -high}), 22, say(room.ceiling), 13,
-                          &taken);
-    p.setFont(sheets::lettering(15));
-    p.setPen(look().ink);
+                          holes.empty() ? 18 : 40, say(w.length()), 13);
+    sheets::drawDimension(d, toScreen({0, 0}), toScreen({0, -high}), 22, say(room.ceiling), 13);
     const QPointF below = toScreen({w.length().mm() / 2, 0});
-    p.drawText(QRectF(below.x() - 300, below.y() + 18, 600, 24), Qt::AlignCenter,
-               QString("Wall %1, %2 by %3, seen from inside")
-                   .arg(QString::fromStdString(w.name), say(w.length()), say(room.ceiling)));
+    const sheets::Words title{
+        QString("Wall %1, %2 by %3, seen from inside")
+            .arg(QString::fromStdString(w.name), say(w.length()), say(room.ceiling)),
+        sheets::lettering(15), look().ink, 95};
+    std::vector<QRectF> places;
+    for (const double down : {30.0, 18.0, 50.0})
+        places.push_back(sheets::wordsAbout(below + QPointF(0, down), title, 1));
+    sheets::drawWords(d, std::move(places), title);
+    paintMarks(d);
+    labels.place();
+    labels.draw(p);
 }
 
 void Board::paintUnrolled(const sheets::Drawing& d) {
     QPainter& p = d.painter;
     const Project& job = *session_.project();
     const auto named = [&](int wall, double left, const QColor& colour) {
-        p.setFont(sheets::sans(13, QFont::DemiBold));
-        p.setPen(colour);
         const double length = job.room->walls[static_cast<std::size_t>(wall)].length().mm();
+        const sheets::Words words{"Wall " + QString::fromStdString(wallName(wall)),
+                                  sheets::sans(13, QFont::DemiBold), colour, 95};
         const QPointF at = d.at({left + length / 2, -job.room->ceiling.mm()});
-        p.drawText(QRectF(at.x() - 60, at.y() - 22, 120, 18), Qt::AlignCenter,
-                   "Wall " + QString::fromStdString(wallName(wall)));
+        sheets::drawWords(d,
+                          {sheets::wordsAbout(at - QPointF(0, 13), words, 1),
+                           sheets::wordsAbout(at - QPointF(0, 28), words, 1)},
+                          words);
     };
     named(session_.surface().wall(), 0, look().ink);
     for (const auto& [wall, left] : wallsBeside()) {
-        sheets::Drawing other{p,       d.look, d.origin + QPointF(left * d.scale, 0),
-                              d.scale, d.pen,  d.notation};
+        sheets::Drawing other{
+            p, d.look, d.origin + QPointF(left * d.scale, 0), d.scale, d.pen, d.notation, d.labels};
         p.save();
         p.setOpacity(0.6);
-        sheets::drawElevation(other, *session_.scene(), wall);
-        sheets::drawHung(other, *session_.scene(), wall, job.pictures.get());
+        sheets::drawElevation(other, *session_.scene(), wall, job.pictures.get());
         p.restore();
         named(wall, left, look().soft);
     }

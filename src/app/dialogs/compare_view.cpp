@@ -43,14 +43,16 @@ protected:
                                       (height() - 2 * margin) / std::max(size.y, 1.0));
         const QPointF origin =
             QPointF(width() / 2.0, height() / 2.0) - QPointF(b.centre().x, b.centre().y) * scale;
-        const sheets::Drawing d{p, look(), origin, scale, 1, notation_};
+        sheets::Labels labels{QRectF(rect())};
+        const sheets::Drawing d{p, look(), origin, scale, 1, notation_, &labels};
         if (room.closed) {
             p.setPen(Qt::NoPen);
             p.setBrush(look().floor);
             p.drawPolygon(d.polygon(room.edge));
         }
         sheets::drawRoom(d, room);
-        sheets::drawPieces(d, *scene_, 11, false);
+        sheets::drawPieces(d, *scene_);
+        sheets::namePieces(d, *scene_, {11, false});
         for (const int id : differs_) {
             const Placed* where = scene_->inPlan(id);
             if (where == nullptr)
@@ -62,6 +64,8 @@ protected:
         for (const Reading& r : readings_)
             if (r.seenOn(theFloor()) && r.toMend())
                 sheets::drawReadingStretch(d, r, false);
+        labels.place();
+        labels.draw(p);
     }
 
 private:

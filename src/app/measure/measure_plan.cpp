@@ -183,13 +183,9 @@ void MeasurePlan::paintSure(const sheets::Drawing& d) {
         const auto words = QString("measure next: %1 to %2")
                                .arg(QString::fromStdString(wallName(next.from)),
                                     QString::fromStdString(wallName(next.to)));
-        p.setFont(sheets::sans(12.5, QFont::Medium));
-        QRectF chip(0, 0, p.fontMetrics().horizontalAdvance(words) + 16, 22);
-        chip.moveCenter((a + b) / 2);
-        p.setBrush(look().field);
-        p.setPen(QPen(look().chosen, 1));
-        p.drawRoundedRect(chip, 11, 11);
-        p.drawText(chip, Qt::AlignCenter, words);
+        sheets::drawChip(d, a, b,
+                         {words, sheets::sans(12.5, QFont::Medium), look().chosen, look().chosen,
+                          look().field, 1, false, 11, std::nullopt, 60});
     }
 }
 
@@ -220,6 +216,7 @@ void MeasurePlan::paintSuspects(const sheets::Drawing& d) {
         p.setPen(QPen(look().tight, 1.6));
         p.setBrush(look().field);
         p.drawEllipse(mark, 10, 10);
+        d.labels->keepClear(QRectF(mark - QPointF(11, 11), QSizeF(22, 22)));
         p.setFont(sheets::sans(14, QFont::DemiBold));
         p.drawText(QRectF(mark - QPointF(10, 10), QSizeF(20, 20)), Qt::AlignCenter, "?");
     }
@@ -238,7 +235,10 @@ void MeasurePlan::paintEvent(QPaintEvent*) {
         return;
     }
     const auto& room = *rooms_[at_];
-    const auto d = drawing(p);
+    auto d = drawing(p);
+    // The foot of the picture tells of the room.
+    sheets::Labels labels{QRectF(rect()).adjusted(2, 2, -2, -24)};
+    d.labels = &labels;
     p.setClipRect(rect().adjusted(1, 1, -1, -1));
     sheets::drawNeighbours(d, rooms_, at_);
     if (room.closed) {
@@ -256,17 +256,18 @@ void MeasurePlan::paintEvent(QPaintEvent*) {
                       Qt::FlatCap));
         p.drawLine(d.at(w.start + out), d.at(w.end + out));
     }
-    std::vector<QRectF> taken;
     const double wall = sheets::drawnWall.mm() * d.scale;
     for (std::size_t i = 0; i < room.walls.size(); ++i) {
         const Wall& w = room.walls[i];
         sheets::drawDimension(d, d.at(w.start), d.at(w.end),
                               wall + 12 + sheets::standsOut(room, static_cast<int>(i)) * d.scale,
-                              QString::fromStdString(write(w.length(), notation_)), 13, &taken);
+                              QString::fromStdString(write(w.length(), notation_)), 13);
     }
     sheets::drawWallLetters(d, room, 32);
     paintSure(d);
     paintSuspects(d);
+    labels.place();
+    labels.draw(p);
     p.setFont(sheets::sans(12));
     p.setPen(look().soft);
     p.drawText(rect().adjusted(10, 0, -10, -7), Qt::AlignBottom | Qt::AlignLeft,
