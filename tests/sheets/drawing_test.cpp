@@ -76,11 +76,12 @@ TEST(Drawing, DimensionsKeepClearOfEachOther) {
     loadFonts();
     QImage image = blank();
     QPainter p(&image);
-    const Drawing d{p, dayLook(), {0, 0}, 1, 1, {}};
-    std::vector<QRectF> taken;
+    Labels labels;
+    const Drawing d{p, dayLook(), {0, 0}, 1, 1, {}, &labels};
     for (int i = 0; i < 12; ++i)
-        drawDimension(d, QPointF(20 + i * 9, 200), QPointF(29 + i * 9, 200), 16, "4' 3 1/8\"", 12,
-                      &taken);
+        drawDimension(d, QPointF(20 + i * 9, 200), QPointF(29 + i * 9, 200), 16, "4' 3 1/8\"", 12);
+    labels.place();
+    const auto taken = labels.boxes();
     for (std::size_t i = 0; i < taken.size(); ++i)
         for (std::size_t k = 0; k < i; ++k)
             EXPECT_FALSE(taken[i].intersects(taken[k]));

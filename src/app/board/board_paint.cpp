@@ -125,7 +125,7 @@ void Board::paintFloor(QPainter& p) {
     const bool sizes = camera_.scale > 0.16;
     const bool heavy = stays->floor.placed.size() > manyPieces;
     auto key = cameraKey();
-    key.with(stays).with(above ? 1 : 0);
+    key.with(stays).with(above ? 1 : 0).with(width()).with(height());
     for (const int id : hand)
         key.with(id);
     const auto notInHand = [hand](const Piece& q) {

@@ -1,5 +1,7 @@
 #include "app/board/layer.h"
 
+#include <QPaintEngine>
+
 namespace mezzet::app {
 
 namespace {
@@ -17,6 +19,11 @@ QImage painted(const Layer::Paint& paint, QSize size, double ratio) {
 } // namespace
 
 void Layer::show(QPainter& p, const LayerKey& what, bool heavy, Paint paint) {
+    // What keeps no pixels (a picture of strokes, a recording) is given the strokes.
+    if (p.paintEngine() != nullptr && p.paintEngine()->type() == QPaintEngine::User) {
+        paint(p);
+        return;
+    }
     LayerKey key = what;
     const double ratio = of_.devicePixelRatioF();
     key.with(of_.width()).with(of_.height()).with(ratio);
