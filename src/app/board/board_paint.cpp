@@ -384,7 +384,7 @@ void paintRulers(QPainter& p, const LayerDrawing& as, QSizeF size, bool wall) {
                 p.drawText(QRectF(at + 3, 2, wide + 2, ruler - 6), Qt::AlignLeft | Qt::AlignVCenter,
                            label(v * sign));
             else if (!across && at - 14 > low)
-                p.drawText(QRectF(2, at - 14, ruler - 3, 13), Qt::AlignLeft | Qt::AlignBottom,
+                p.drawText(QRectF(0, at - 14, ruler - 2, 13), Qt::AlignRight | Qt::AlignBottom,
                            label(v * sign));
         }
     };
