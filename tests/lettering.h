@@ -29,7 +29,7 @@ public:
     /// What is wrong, a line each: letters over letters, letters painted over, letters cut off.
     [[nodiscard]] std::vector<std::string> faults() const {
         std::vector<std::string> out = covered_;
-        const QRectF all(QPointF(), QSizeF(size_));
+        const QRectF all(QPointF{}, QSizeF{size_});
         for (std::size_t i = 0; i < texts_.size(); ++i) {
             if (!all.adjusted(-0.5, -0.5, 0.5, 0.5).contains(texts_[i].ink.boundingRect()))
                 out.push_back("\"" + texts_[i].words.toStdString() + "\" is cut off");

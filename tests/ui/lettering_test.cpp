@@ -69,7 +69,7 @@ void lookAtSheet(const sheets::SheetKind& kind, const Project& job, sheets::Shee
 
 TEST_F(LetteringOf, TheDemoIsLetteredClearly) {
     for (int scheme = 0; scheme < static_cast<int>(session().project()->schemes.size()); ++scheme) {
-        session().sayLine("scheme " + std::to_string(scheme + 1));
+        session().sayLine(QString("scheme %1").arg(scheme + 1));
         const auto where = "scheme " + std::to_string(scheme + 1);
         lookEverywhere(where);
         session().select({id("Sofa")});
