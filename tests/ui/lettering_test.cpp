@@ -6,8 +6,6 @@
 #include "open_window.h"
 #include "sheets/sheet.h"
 
-#include <cstdlib>
-
 using namespace mezzet;
 using namespace mezzet::app;
 using namespace mezzet::test;
@@ -29,7 +27,6 @@ protected:
         return on.faults();
     }
     void look(const std::string& where) {
-        settle();
         for (const auto& f : boardFaults())
             ADD_FAILURE() << where << ": " << f;
     }
@@ -66,6 +63,23 @@ void lookAtSheet(const sheets::SheetKind& kind, const Project& job, sheets::Shee
 }
 
 } // namespace
+
+TEST_F(LetteringOf, TheEyeItselfSees) {
+    Lettering on({200, 100});
+    QPainter p(&on);
+    p.drawText(20, 20, "first");
+    p.drawText(24, 22, "second");
+    p.drawText(190, 60, "cut");
+    p.drawText(20, 80, "hidden");
+    p.fillRect(QRectF(15, 65, 40, 30), Qt::white);
+    p.drawText(80, 80, "clear");
+    p.end();
+    const auto faults = on.faults();
+    ASSERT_EQ(faults.size(), 3U);
+    EXPECT_EQ(faults[0], "\"hidden\" is painted over");
+    EXPECT_EQ(faults[1], "\"second\" lies over \"first\"");
+    EXPECT_EQ(faults[2], "\"cut\" is cut off");
+}
 
 TEST_F(LetteringOf, TheDemoIsLetteredClearly) {
     for (int scheme = 0; scheme < static_cast<int>(session().project()->schemes.size()); ++scheme) {
