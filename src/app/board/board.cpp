@@ -76,9 +76,9 @@ Box Board::contentBounds() const {
             Vec2{room.walls[static_cast<std::size_t>(session_.surface().wall())].length().mm(),
                  -room.ceiling.mm()});
         if (unrolled_)
-            for (const auto& [wall, left] : wallsBeside()) {
-                b.include(Vec2{left, 0});
-                b.include(Vec2{left + room.walls[static_cast<std::size_t>(wall)].length().mm(), 0});
+            for (const auto& [wall, at] : wallsBeside()) {
+                b.include(at - Vec2{0, room.ceiling.mm()});
+                b.include(at + Vec2{room.walls[static_cast<std::size_t>(wall)].length().mm(), 0});
             }
         return b;
     }
@@ -99,7 +99,9 @@ void Board::fit(const Box& b, double margin) {
 }
 
 void Board::zoomToFit() {
-    fit(contentBounds(), !session_.surface().isWall() ? 66 : 74);
+    fit(contentBounds(), !session_.surface().isWall() ? 66
+                         : unrolled_                  ? wallMargin / 2
+                                                      : wallMargin);
     fitted_ = true;
 }
 

@@ -21,6 +21,7 @@ class Board : public QWidget {
     Q_OBJECT
 public:
     static constexpr double rulerWidth = 24; ///< pixels
+    static constexpr double wallMargin = 74; ///< about a wall that is shown whole, pixels
 
     explicit Board(JobSession&, QWidget* parent = nullptr);
 
@@ -133,8 +134,13 @@ private:
     void takeUnderlay();
     void paintWall(QPainter&);
     void paintWallOver(const sheets::Drawing&);
-    /// Each other wall with where its left corner lies along the one looked at, mm.
-    [[nodiscard]] std::vector<std::pair<int, double>> wallsBeside() const;
+    /// Where another wall's left corner on the floor is drawn, from that of the one looked at, mm.
+    struct BesideWall {
+        int wall;
+        Vec2 at;
+    };
+    /// The other walls, opened out, in so many rows as show them largest.
+    [[nodiscard]] std::vector<BesideWall> wallsBeside() const;
     void paintUnrolled(const sheets::Drawing&);
     void paintHungSelection(const sheets::Drawing&);
     [[nodiscard]] bool chosenHang() const;

@@ -69,15 +69,16 @@ void Board::mousePressEvent(QMouseEvent* e) {
         return take(std::make_unique<SizeHand>(*this, *corner));
     const int id = pieceAt(e->position());
     if (id == 0 && unrolled_ && session_.surface().isWall()) {
-        const double along = toFloor(e->position()).x;
-        for (const auto& [wall, left] : wallsBeside())
-            if (along > left && along < left + session_.project()
-                                                   ->room->walls[static_cast<std::size_t>(wall)]
-                                                   .length()
-                                                   .mm()) {
+        const Vec2 there = toFloor(e->position());
+        const Room& room = *session_.project()->room;
+        for (const auto& [wall, corner] : wallsBeside()) {
+            const Vec2 off = there - corner;
+            if (off.x > 0 && off.x < room.walls[static_cast<std::size_t>(wall)].length().mm() &&
+                off.y < 0 && off.y > -room.ceiling.mm()) {
                 session_.goTo(onWall(wall));
                 return;
             }
+        }
     }
     if (id == 0) {
         if ((e->modifiers() & (Qt::ControlModifier | Qt::ShiftModifier)) == 0)

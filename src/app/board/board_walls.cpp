@@ -29,33 +29,75 @@ bool Board::chosenHang() const {
            });
 }
 
-std::vector<std::pair<int, double>> Board::wallsBeside() const {
-    std::vector<std::pair<int, double>> out;
+std::vector<Board::BesideWall> Board::wallsBeside() const {
     const Room& room = *session_.project()->room;
     const int count = static_cast<int>(room.walls.size());
     const auto length = [&](int i) {
         return room.walls[static_cast<std::size_t>(i)].length().mm();
     };
-    // Half of them to the right, the rest to the left, as far as they join.
-    double right = length(session_.surface().wall());
-    double left = 0;
-    int a = session_.surface().wall();
-    int b = session_.surface().wall();
-    for (int i = 1; i < count; ++i) {
-        if (i % 2 == 1) {
-            a = (a + 1) % count;
-            if (!room.closed && a == 0)
-                continue;
-            out.emplace_back(a, right);
-            right += length(a);
-        } else {
-            b = (b + count - 1) % count;
-            if (!room.closed && b == count - 1)
-                continue;
-            left -= length(b);
-            out.emplace_back(b, left);
+    // As they follow one another round the room, the one looked at in the middle.
+    const int here = session_.surface().wall();
+    std::vector<int> order;
+    const int before = room.closed ? (count - 1) / 2 : here;
+    for (int i = -before; i < count - before; ++i)
+        order.push_back((here + i + count) % count);
+    // In so many rows as show them largest.
+    const QSizeF area = sheetArea().size() - QSizeF(wallMargin, wallMargin);
+    const double high = room.ceiling.mm() * 1.3 + 150;
+    const auto rowsWithin = [&](double widest) {
+        std::vector<std::vector<int>> rows(1);
+        double wide = 0;
+        for (const int wall : order) {
+            if (!rows.back().empty() && wide + length(wall) > widest + 0.1) {
+                rows.emplace_back();
+                wide = 0;
+            }
+            rows.back().push_back(wall);
+            wide += length(wall);
+        }
+        return rows;
+    };
+    const auto wideOf = [&](const std::vector<int>& row) {
+        double wide = 0;
+        for (const int wall : row)
+            wide += length(wall);
+        return wide;
+    };
+    std::vector<std::vector<int>> best;
+    double largest = 0;
+    // Every run of walls is a width that a row may have.
+    for (std::size_t from = 0; from < order.size(); ++from) {
+        double widest = 0;
+        for (std::size_t to = from; to < order.size(); ++to) {
+            widest += length(order[to]);
+            auto rows = rowsWithin(widest);
+            double wide = 1;
+            for (const auto& row : rows)
+                wide = std::max(wide, wideOf(row));
+            const double scale = std::min(area.width() / wide,
+                                          area.height() / (high * static_cast<double>(rows.size()) -
+                                                           (high - room.ceiling.mm())));
+            if (scale > largest * 1.0001) {
+                largest = scale;
+                best = std::move(rows);
+            }
         }
     }
+    std::vector<BesideWall> out;
+    Vec2 own;
+    for (std::size_t r = 0; r < best.size(); ++r) {
+        double x = -wideOf(best[r]) / 2;
+        for (const int wall : best[r]) {
+            const Vec2 at{x, high * static_cast<double>(r)};
+            if (wall == here)
+                own = at;
+            else
+                out.push_back({wall, at});
+            x += length(wall);
+        }
+    }
+    for (BesideWall& b : out)
+        b.at = b.at - own;
     return out;
 }
 
@@ -152,25 +194,26 @@ void Board::paintWall(QPainter& p) {
 void Board::paintUnrolled(const sheets::Drawing& d) {
     QPainter& p = d.painter;
     const Project& job = *session_.project();
-    const auto named = [&](int wall, double left, const QColor& colour) {
+    const auto named = [&](int wall, Vec2 at0, const QColor& colour) {
         const double length = job.room->walls[static_cast<std::size_t>(wall)].length().mm();
         const sheets::Words words{"Wall " + QString::fromStdString(wallName(wall)),
                                   sheets::sans(13, QFont::DemiBold), colour, 95};
-        const QPointF at = d.at({left + length / 2, -job.room->ceiling.mm()});
+        const QPointF at = d.at({at0.x + length / 2, at0.y - job.room->ceiling.mm()});
         sheets::drawWords(d,
                           {sheets::wordsAbout(at - QPointF(0, 13), words, 1),
                            sheets::wordsAbout(at - QPointF(0, 28), words, 1)},
                           words);
     };
-    named(session_.surface().wall(), 0, look().ink);
-    for (const auto& [wall, left] : wallsBeside()) {
-        sheets::Drawing other{
-            p, d.look, d.origin + QPointF(left * d.scale, 0), d.scale, d.pen, d.notation, d.labels};
+    named(session_.surface().wall(), {}, look().ink);
+    for (const auto& [wall, at] : wallsBeside()) {
+        sheets::Drawing other{p,       d.look, d.origin + QPointF(at.x, at.y) * d.scale,
+                              d.scale, d.pen,  d.notation,
+                              d.labels};
         p.save();
         p.setOpacity(0.6);
         sheets::drawElevation(other, *session_.scene(), wall, job.pictures.get());
         p.restore();
-        named(wall, left, look().soft);
+        named(wall, at, look().soft);
     }
 }
 
