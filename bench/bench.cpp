@@ -406,7 +406,7 @@ BENCHMARK_CAPTURE(whatFits, does, "does armchair 28 x 30 x 32 fit")->Unit(benchm
 void dragStepInTheWindow(benchmark::State& state, bool everything) {
     app::MainWindow window(library());
     window.show();
-    window.openDemo();
+    window.openDemo(0);
     auto& session = window.session();
     const int sofa = session.project()->scheme().byName("Sofa")->id;
     if (!everything)

@@ -115,7 +115,10 @@ int renderViews(mezzet::app::MainWindow& window, const QString& folder) {
     };
     auto& session = window.session();
     window.show();
-    bool ok = shot(window, "floor");
+    bool ok = shot(window, "start");
+    window.openDemo();
+    ok = shot(window, "floor") && ok;
+    session.sayLine("scheme 1");
     session.select({session.project()->scheme().byName("Coffee table")->id});
     window.line()->edit()->setText("coffee table 16 from sofa");
     emit window.line()->edit()->textEdited(window.line()->edit()->text());
@@ -230,10 +233,8 @@ int renderViews(mezzet::app::MainWindow& window, const QString& folder) {
 /// Shows the window, or its views, to the end.
 int runWindow(mezzet::app::MainWindow& window, const QCommandLineParser& options,
               const QString& studioTrouble) {
-    if (options.isSet("views")) {
-        window.openDemo();
+    if (options.isSet("views"))
         return renderViews(window, options.value("views"));
-    }
     window.show();
     if (!studioTrouble.isEmpty())
         emit window.session().told(studioTrouble, true);

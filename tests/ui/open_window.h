@@ -22,7 +22,7 @@ protected:
         ASSERT_TRUE(QTest::qWaitForWindowExposed(window.get()));
         // Without a window manager nobody else makes it the active one, which shortcuts ask for.
         QApplication::setActiveWindow(window.get());
-        window->openDemo();
+        window->openDemo(0);
         settle();
     }
     static void settle() {

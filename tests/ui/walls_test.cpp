@@ -299,7 +299,7 @@ TEST_F(WallStory, WhatDoesNotFitIsSaidAndNotPrinted) {
     EXPECT_TRUE(told);
     bool may = true;
     for (auto* b : dialog.findChildren<QPushButton*>())
-        if (b->text().remove('&') == "Choose where")
+        if (b->text().remove('&') == "Save the sheet …")
             may = b->isEnabled();
     EXPECT_FALSE(may);
 }

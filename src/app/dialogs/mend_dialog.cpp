@@ -49,11 +49,11 @@ MendDialog::MendDialog(JobSession& session, QWidget* parent) : QDialog(parent), 
     whole->addWidget(answerRows_, 1);
     auto* foot = new QHBoxLayout;
     foot->addStretch(1);
-    take_ = new QPushButton("Do it");
+    take_ = new QPushButton("Take these steps");
     take_->setObjectName("takeAll");
     take_->setDefault(true);
     take_->setEnabled(false);
-    auto* cancel = new QPushButton("Leave it");
+    auto* cancel = new QPushButton("Change nothing");
     cancel->setAutoDefault(false);
     foot->addWidget(take_);
     foot->addWidget(cancel);
@@ -136,8 +136,9 @@ void MendDialog::tell(Mended m) {
     }
     answerRows_->end();
     take_->setEnabled(!found_->lines.empty());
-    take_->setText(found_->lines.size() > 1 ? QString("Do these %1").arg(found_->lines.size())
-                                            : QString("Do it"));
+    take_->setText(found_->lines.size() > 1
+                       ? QString("Take these %1 steps").arg(found_->lines.size())
+                       : QString("Take this step"));
 }
 
 } // namespace mezzet::app

@@ -103,7 +103,7 @@ SheetDialog::SheetDialog(ProjectPtr job, const QString& first, SurfaceId looked,
     left->addWidget(note_);
     left->addStretch(1);
     auto* buttons = new QDialogButtonBox;
-    print_ = buttons->addButton("Choose where", QDialogButtonBox::AcceptRole);
+    print_ = buttons->addButton("Save the sheet …", QDialogButtonBox::AcceptRole);
     print_->setDefault(true);
     buttons->addButton("Cancel", QDialogButtonBox::RejectRole);
     left->addWidget(buttons);

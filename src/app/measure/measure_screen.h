@@ -32,11 +32,13 @@ public:
     [[nodiscard]] QString said() const;
     /// The picture a room was traced from here; null for none.
     [[nodiscard]] UnderlayPtr underlay() const;
-    /// Notes to begin a room from.
+    /// Notes to begin a room from, in the units of where one is.
     static QString example();
     /// The copy of notes being typed in this program goes: they are kept elsewhere.
     static void forgetDraft();
     void reject() override;
+    /// Takes a room from a drawing or a photograph, on the trace screen.
+    void trace();
     ~MeasureScreen() override;
 
     /// Puts a reading where the caret stands, with its unit, and its time behind the line.
@@ -58,7 +60,6 @@ private:
     void insertAfter(int line, const QString& text);
     [[nodiscard]] int lastLineOf(std::size_t wall) const;
     void printBlank();
-    void trace();
 
     bool keepDraft();
 

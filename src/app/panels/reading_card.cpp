@@ -40,6 +40,31 @@ private:
     Verdict verdict_;
 };
 
+/// A button's words broken between words, so that none is cut.
+QString inLines(const QString& text, const QFontMetrics& m, int width) {
+    QString out;
+    QString line;
+    for (const QString& word : text.split(' ', Qt::SkipEmptyParts)) {
+        const QString longer = line.isEmpty() ? word : line + " " + word;
+        if (!line.isEmpty() && m.horizontalAdvance(longer) > width) {
+            out += line + "\n";
+            line = word;
+        } else {
+            line = longer;
+        }
+    }
+    return out + line;
+}
+
+/// "Supper chair 1, Coat stand": what sentences of the form "piece: why" are about.
+QString subjects(const std::vector<std::string>& sentences) {
+    QStringList out;
+    for (const auto& s : sentences)
+        if (const auto who = QString::fromStdString(s.substr(0, s.find(':'))); !out.contains(who))
+            out << who;
+    return out.join(", ");
+}
+
 } // namespace
 
 ReadingCard::ReadingCard(JobSession& session, std::size_t reading, bool withPiece, QWidget* parent)
@@ -78,8 +103,20 @@ ReadingCard::ReadingCard(JobSession& session, std::size_t reading, bool withPiec
     upsets_->setWordWrap(true);
     upsets_->setProperty("quiet", true);
     upsets_->hide();
+    more_ = new QPushButton;
+    more_->setObjectName("more");
+    more_->setProperty("plain", true);
+    more_->setSizePolicy(QSizePolicy::Maximum, QSizePolicy::Fixed);
+    more_->hide();
+    connect(more_, &QPushButton::clicked, this, [this] {
+        const bool brief = upsets_->text() == brief_;
+        upsets_->setText(brief ? whole_ : brief_);
+        more_->setText(brief ? "Tell less" : "Tell all of it");
+        fitTo(width());
+    });
     column->addWidget(remedy_);
     column->addWidget(upsets_);
+    column->addWidget(more_);
     connect(figure_, &QLineEdit::returnPressed, this, &ReadingCard::typed);
     connect(remedy_, &QPushButton::clicked, this, [this] {
         if (!stillThere())
@@ -130,6 +167,7 @@ bool ReadingCard::follow() {
             // What mends it is found when the hand lets go.
             remedy_->hide();
             upsets_->hide();
+            more_->hide();
             return true;
         }
     return false;
@@ -156,23 +194,28 @@ void ReadingCard::showRemedy() {
         if (text.startsWith(told))
             text.remove(4, 1);
     remedy_->setToolTip(QString::fromStdString(remedy->line));
-    remedy_->setText(plainButton(remedy_->fontMetrics().elidedText(text, Qt::ElideRight, 208)));
+    remedy_->setText(plainButton(inLines(text, remedy_->fontMetrics(), 208)));
     if (remedy->moves > 1)
         remedy_->setToolTip(text);
     remedy_->setAccessibleName("Mend it: " + text);
     remedy_->show();
     if (!remedy->upsets.empty() || !remedy->mends.empty()) {
-        // What it would make better and worse, before it is taken.
-        QStringList told;
+        // What it would make better and worse, before it is taken: whom in a line, all on asking.
+        QStringList brief;
         if (!remedy->mends.empty())
-            told << "Mends too: " + QString::fromStdString(remedy->mends.front()) +
-                        (remedy->mends.size() > 1
-                             ? QString(" And %1 more.").arg(remedy->mends.size() - 1)
-                             : QString());
-        // All of them: what it costs is no surprise.
-        for (const auto& upset : remedy->upsets)
-            told << "But then " + QString::fromStdString(upset);
-        upsets_->setText(told.join("\n"));
+            brief << "Mends too: " + subjects(remedy->mends);
+        if (!remedy->upsets.empty())
+            brief << "But then: " + subjects(remedy->upsets);
+        QStringList whole;
+        for (const auto& m : remedy->mends)
+            whole << "Mends too: " + QString::fromStdString(m);
+        for (const auto& u : remedy->upsets)
+            whole << "But then " + QString::fromStdString(u);
+        brief_ = brief.join("\n");
+        whole_ = whole.join("\n");
+        more_->setText("Tell all of it");
+        more_->show();
+        upsets_->setText(brief_);
         upsets_->show();
         upsets_->setMinimumHeight(upsets_->heightForWidth(width() > 120 ? width() : 240));
     }

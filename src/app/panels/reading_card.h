@@ -61,6 +61,9 @@ private:
     QLabel* why_;
     QPushButton* remedy_;
     QLabel* upsets_;
+    QPushButton* more_;
+    QString brief_; ///< what the remedy does besides, in a line
+    QString whole_; ///< and in full
 };
 
 } // namespace mezzet::app

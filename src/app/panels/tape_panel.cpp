@@ -441,9 +441,7 @@ void TapePanel::rebuild() {
                 card(i, true);
     } else if (session_.project()->room->walls.empty()) {
         heading->setText("No room yet");
-        column->addWidget(
-            quietLabel("Start one from its tape notes: Job, New job (Ctrl+N). Or look "
-                       "round in the demo: Job, Open the demo."));
+        column->addWidget(quietLabel("Start one from its tape notes: Job, Measure (Ctrl+T)."));
     } else {
         const int n = session_.toMend();
         heading->setText(scheme.pieces.empty()     ? QString("Nothing placed yet")
@@ -474,8 +472,20 @@ void TapePanel::rebuild() {
             std::stable_partition(mends.begin(), mends.end(), [this](const Reading* r) {
                 return r->surface == session_.surface();
             });
-        for (const Reading* r : mends)
+        const bool onWall = session_.surface().isWall();
+        const auto here = std::count_if(mends.begin(), mends.end(), [this](const Reading* r) {
+            return r->surface == session_.surface();
+        });
+        if (onWall && n > 0)
+            column->addWidget(
+                quietLabel(QString(here > 0 ? "On wall %1" : "Nothing to mend on wall %1")
+                               .arg(QString::fromStdString(wallName(session_.surface().wall())))));
+        std::ptrdiff_t told = 0;
+        for (const Reading* r : mends) {
+            if (onWall && told++ == here)
+                column->addWidget(quietLabel("Elsewhere in the room"));
             card(static_cast<std::size_t>(r - readings.data()), true);
+        }
         std::vector<std::size_t> notes;
         for (std::size_t i = 0; i < readings.size(); ++i)
             if (readings[i].verdict == Verdict::note)

@@ -51,6 +51,7 @@ void MainWindow::buildMenu() {
 
 void MainWindow::buildJobMenu(QMenu* m) {
     add(m, "new", "New job …", QKeySequence::New, [this] { newJob(); });
+    add(m, "newFromDrawing", "New job from a drawing …", {}, [this] { newFromDrawing(); });
     add(m, "open", "Open …", QKeySequence::Open, [this] { open(); });
     recent_ = m->addMenu("Recent");
     connect(recent_, &QMenu::aboutToShow, this, &MainWindow::fillRecent);

@@ -23,9 +23,12 @@
 #include <QMenuBar>
 #include <QMessageBox>
 #include <QPushButton>
+#include <QScreen>
 #include <QSettings>
 #include <QSplitter>
+#include <QStackedWidget>
 #include <QTextBrowser>
+#include <QTimer>
 #include <QVBoxLayout>
 
 #include <fmt/format.h>
@@ -43,7 +46,8 @@ MainWindow::MainWindow(Library library, QWidget* parent)
     : QMainWindow(parent), session_(std::move(library)) {
     PlainWords::watchOver();
     setWindowIcon(QIcon(":/icons/mezzet.svg"));
-    resize(1280, 800);
+    // Within the screen that there is.
+    resize(QSize(1280, 800).boundedTo(screen()->availableSize()));
     board_ = new Board(session_);
     key_ = new KeyPanel(session_);
     pieces_ = new PieceList(session_);
@@ -92,7 +96,16 @@ MainWindow::MainWindow(Library library, QWidget* parent)
     column->setSpacing(0);
     column->addWidget(across, 1);
     column->addWidget(schemes_);
-    setCentralWidget(whole);
+    start_ = new StartPage;
+    pages_ = new QStackedWidget;
+    pages_->addWidget(start_);
+    pages_->addWidget(whole);
+    setCentralWidget(pages_);
+    connect(start_, &StartPage::actWanted, this, [this](const QString& name) {
+        if (auto* a = act(name))
+            a->trigger();
+    });
+    connect(start_, &StartPage::jobWanted, this, [this](const QString& path) { openPath(path); });
 
     title_ = new QLabel;
     title_->setProperty("quiet", true);
@@ -182,6 +195,14 @@ void MainWindow::showState() {
         return; // a drag changes nothing that is told here until it is done
     showRoom();
     const auto& job = *session_.project();
+    const bool begun = !job.room->walls.empty() || !session_.path().isEmpty() || session_.changed();
+    if (!begun)
+        start_->showRecent(QSettings().value("recent").toStringList());
+    if (pages_->currentIndex() != (begun ? 1 : 0)) {
+        pages_->setCurrentIndex(begun ? 1 : 0);
+        if (begun)
+            board_->setFocus();
+    }
     const auto name = session_.path().isEmpty() ? QString("not saved yet")
                                                 : QFileInfo(session_.path()).fileName();
     setWindowTitle(
@@ -233,8 +254,8 @@ bool MainWindow::mayLeave() {
                         .arg(QString::fromStdString(session_.project()->title)),
                     QMessageBox::NoButton, this);
     auto* save = ask.addButton("Save", QMessageBox::AcceptRole);
-    auto* leave = ask.addButton("Leave it", QMessageBox::DestructiveRole);
-    ask.addButton("Stay", QMessageBox::RejectRole);
+    auto* leave = ask.addButton("Throw away the changes", QMessageBox::DestructiveRole);
+    ask.addButton("Go on working", QMessageBox::RejectRole);
     ask.setDefaultButton(save);
     ask.exec();
     if (ask.clickedButton() == leave)
@@ -258,9 +279,16 @@ void MainWindow::newJob() {
     startFrom(MeasureScreen::example());
 }
 
+void MainWindow::newFromDrawing() {
+    if (mayLeave())
+        startFrom({}, true);
+}
+
 /// Measures a new room, beginning from these notes; whether a job came of it.
-bool MainWindow::startFrom(const QString& notes) {
+bool MainWindow::startFrom(const QString& notes, bool traced) {
     MeasureScreen dialog(notes, true, this);
+    if (traced)
+        QTimer::singleShot(0, &dialog, &MeasureScreen::trace);
     if (dialog.exec() != QDialog::Accepted)
         return false;
     auto job = newProject(session_.library(), dialog.notes().toStdString());
@@ -290,15 +318,18 @@ void MainWindow::editNotes() {
     }
 }
 
-void MainWindow::openDemo() {
+void MainWindow::openDemo(std::size_t scheme) {
     const auto path = dataFolder() / "demo" / "lantern-row.mezzet";
     auto job = openJob(path, session_.library());
     if (!job) {
         emit session_.told(QString::fromStdString(job.problem().text()), true);
         return;
     }
+    Project shown = **job;
+    if (scheme < shown.schemes.size())
+        shown.activate(scheme);
     // The demo is a copy: saving asks where.
-    session_.open(*job, {});
+    session_.open(std::make_shared<Project>(std::move(shown)), {});
     board_->zoomToFit();
 }
 
@@ -393,7 +424,7 @@ LeftBehind askAboutLeft(QWidget* over, const QString& title, const QString& ques
     ask.setObjectName("recovery");
     auto* yes = ask.addButton(take, QMessageBox::AcceptRole);
     auto* no = ask.addButton(away, QMessageBox::DestructiveRole);
-    ask.addButton("Later", QMessageBox::RejectRole);
+    ask.addButton("Ask again later", QMessageBox::RejectRole);
     ask.setDefaultButton(yes);
     ask.exec();
     return ask.clickedButton() == yes  ? LeftBehind::take

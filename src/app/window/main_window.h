@@ -5,6 +5,7 @@
 #include "app/panels/line_bar.h"
 #include "app/panels/piece_list.h"
 #include "app/panels/scheme_strip.h"
+#include "app/panels/start_page.h"
 #include "app/panels/tape_panel.h"
 #include "app/session/job_session.h"
 
@@ -20,6 +21,7 @@ class QActionGroup;
 class QComboBox;
 class QLabel;
 class QMenu;
+class QStackedWidget;
 
 namespace mezzet::app {
 
@@ -46,7 +48,8 @@ public:
     [[nodiscard]] SchemeStrip* schemes() const { return schemes_; }
     [[nodiscard]] QAction* act(const QString& name) const;
 
-    void openDemo();
+    /// Opens the demo on one of its schemes: by itself the one that is nearly right.
+    void openDemo(std::size_t scheme = 1);
     bool openPath(const QString& path);
     bool saveTo(const QString& path);
     /// Prints a sheet by its id, here and now.
@@ -87,8 +90,9 @@ private:
     void stepWall(int by);
     void showState();
     bool mayLeave();
-    bool startFrom(const QString& notes);
+    bool startFrom(const QString& notes, bool traced = false);
     void newJob();
+    void newFromDrawing();
     void editNotes();
     void open();
     void saveAs();
@@ -131,6 +135,8 @@ private:
 
     JobSession session_;
     Board* board_;
+    StartPage* start_;
+    QStackedWidget* pages_;
     KeyPanel* key_;
     PieceList* pieces_;
     TapePanel* tape_;
