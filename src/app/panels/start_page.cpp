@@ -3,6 +3,7 @@
 #include "app/look/style.h"
 
 #include <QFileInfo>
+#include <QHBoxLayout>
 #include <QLabel>
 #include <QPushButton>
 #include <QVBoxLayout>
@@ -28,10 +29,13 @@ StartPage::StartPage(QWidget* parent) : QWidget(parent) {
     setAccessibleName("Begin");
     auto* whole = new QVBoxLayout(this);
     auto* middle = new QWidget;
-    middle->setMaximumWidth(widest);
-    middle->setMinimumWidth(300);
+    middle->setFixedWidth(widest);
+    auto* across = new QHBoxLayout;
+    across->addStretch();
+    across->addWidget(middle);
+    across->addStretch();
     whole->addStretch(2);
-    whole->addWidget(middle, 0, Qt::AlignHCenter);
+    whole->addLayout(across);
     whole->addStretch(3);
     auto* column = new QVBoxLayout(middle);
     column->setSpacing(6);

@@ -47,7 +47,8 @@ MainWindow::MainWindow(Library library, QWidget* parent)
     PlainWords::watchOver();
     setWindowIcon(QIcon(":/icons/mezzet.svg"));
     // Within the screen that there is.
-    resize(QSize(1280, 800).boundedTo(screen()->availableSize()));
+    const bool real = QGuiApplication::platformName() != "offscreen";
+    resize(real ? QSize(1280, 800).boundedTo(screen()->availableSize()) : QSize(1280, 800));
     board_ = new Board(session_);
     key_ = new KeyPanel(session_);
     pieces_ = new PieceList(session_);
@@ -326,8 +327,8 @@ void MainWindow::openDemo(std::size_t scheme) {
         return;
     }
     Project shown = **job;
-    if (scheme < shown.schemes.size())
-        shown.activate(scheme);
+    if (const auto here = shown.schemesHere(); scheme < here.size())
+        shown.activate(here[scheme]);
     // The demo is a copy: saving asks where.
     session_.open(std::make_shared<Project>(std::move(shown)), {});
     board_->zoomToFit();
