@@ -100,7 +100,7 @@ void readsLines(std::string_view in) {
 /// What is typed in the line of the window: edits, questions, and what is offered for a refusal.
 void readsSpeech(std::string_view in) {
     static const std::array<ProjectPtr, 2> starts{
-        *newProject(library(), "units feet\nceiling 8'\nwall A 20'\n window 7' from left, 5' wide, "
+        *newProject(library(), "ceiling 8'\nwall A 20'\n window 7' from left, 5' wide, "
                                "4' high, sill 32\nwall B 15'\nwall C 20'\n door 2' from left, 32 "
                                "wide, hinge right, swings in\nwall D 15'"),
         *newProject(library(), "units metres\nceiling 2,6\nwall A 6\nwall B 4,5\nwall C 6\n door "
