@@ -92,16 +92,13 @@ private:
             return;
         if (++tried_ > mostTried)
             return;
-        if (isQuestion(line)) {
-            if (readSpoken(line, job_, to_))
-                out_.push_back(line);
+        const auto spoken = readSpoken(line, job_, to_);
+        if (!spoken)
             return;
-        }
-        const auto spoken = readLine(line, job_, to_);
-        if (!spoken || spoken->preview.find("changes nothing") != std::string::npos ||
-            spoken->preview.find("through wall") != std::string::npos ||
-            spoken->preview.find("beyond wall") != std::string::npos)
-            return;
+        const std::string& preview = spoken->said.preview;
+        for (const char* harm : {"changes nothing", "through wall", "beyond wall"})
+            if (spoken->is == Spoken::Is::edit && preview.find(harm) != std::string::npos)
+                return;
         out_.push_back(line);
     }
 
@@ -188,10 +185,7 @@ private:
             if (subject.empty() && in.nameAhead())
                 subject = job_.scheme().byId(in.piece())->name;
         }
-        const auto ask = [&](std::string line) {
-            if (!enough() && std::find(out_.begin(), out_.end(), line) == out_.end())
-                out_.push_back(std::move(line));
-        };
+        const auto ask = [&](const std::string& line) { offer(line); };
         if (subject.empty()) {
             ask("what is wrong?");
             ask("what fits here?");
