@@ -1,6 +1,7 @@
 #include "commands.h"
 #include "shared.h"
 
+#include "judge/accept.h"
 #include "judge/say.h"
 #include "measure/text.h"
 #include "scheme/surfaces.h"
@@ -294,6 +295,8 @@ int check(const std::string& path, const std::string& room, const std::string& s
                        std::string_view(r.instead) == "none" ? "none"
                                                              : words(r.value, job.notation),
                        whyOf(r, say));
+            if (r.accepted)
+                fmt::print("       accepted: {}\n", whyAccepted(r, *(*resolved)->scheme));
             if (remedy)
                 fmt::print("       mend it: {}\n", remedy->line);
             if (remedy)
@@ -315,6 +318,8 @@ int check(const std::string& path, const std::string& room, const std::string& s
         one["at"] = {point(r.at[0]), point(r.at[1])};
         one["to"] = words(r.other.is == Target::Is::none ? r.to : r.other, say);
         one["why"] = whyOf(r, say);
+        if (r.accepted)
+            one["accepted"] = whyAccepted(r, *(*resolved)->scheme);
         one["school"] = job.judgement.schoolOf(*r.rule);
         one["state"] = stateOf(r, *(*resolved)->scheme);
         if (*r.instead != 0 && std::string_view(r.instead).starts_with("shut"))

@@ -1,3 +1,4 @@
+#include "judge/accept.h"
 #include "judge/compare.h"
 #include "judge/remedy.h"
 #include "room/facts.h"
@@ -28,6 +29,8 @@ public:
         for (const auto& r : readings_)
             if (r.toMend())
                 mend_.push_back(&r);
+            else if (r.accepted)
+                accepted_.push_back(&r);
     }
 
     /// The plan with its lists. Says how many schedule rows did not fit.
@@ -242,6 +245,11 @@ private:
         for (const Piece& p : scene_.scheme->pieces)
             if (!p.reason.empty())
                 out << QString::fromStdString(p.name + ": " + p.reason);
+        const Wording say = job_.wording();
+        for (const Reading* r : accepted_)
+            out << QString::fromStdString(
+                fmt::format("Accepted: {}, {}: {}", titleWithSubject(*r, say),
+                            words(r->value, say.notation), whyAccepted(*r, *scene_.scheme)));
         double cost = 0;
         int priced = 0;
         for (const Piece& p : scene_.scheme->pieces)
@@ -385,8 +393,9 @@ private:
     const Layout& l_;
     std::string date_;
     std::vector<const Reading*> mend_;
-    bool whyLeft_ = false; ///< the reasons found no room on the plan's page
-    bool pages_ = true;    ///< what doesn't fit goes on further pages
+    std::vector<const Reading*> accepted_; ///< left as they are
+    bool whyLeft_ = false;                 ///< the reasons found no room on the plan's page
+    bool pages_ = true;                    ///< what doesn't fit goes on further pages
 };
 
 } // namespace

@@ -197,3 +197,53 @@ TEST_F(BothHands, AnEmptyLineShowsWhatCanBeSaidOfTheChosen) {
     EXPECT_NE(window->line()->preview().indexOf("15 cm left"), -1)
         << window->line()->preview().toStdString();
 }
+
+TEST_F(BothHands, AnEndOfTheBandIsDraggedToMakeItTheJobsOwn) {
+    session().select({id("Coffee table")});
+    settled();
+    ReadingCard* card = nullptr;
+    for (auto* c : window->tape()->cards())
+        if (session().readings()[c->reading()].rule->id == "seat-to-table" && card == nullptr)
+            card = c;
+    ASSERT_NE(card, nullptr);
+    auto* strip = card->findChild<TapeStrip*>();
+    ASSERT_NE(strip, nullptr);
+    EXPECT_TRUE(session().project()->judgement.choices.count("seat-to-table") == 0);
+    // Its left end is where the white begins; it is looked for from the left.
+    int at = 0;
+    for (int x = 3; x < strip->width() && at == 0; ++x) {
+        QMouseEvent over(QEvent::MouseMove, QPointF(x, 15), strip->mapToGlobal(QPointF(x, 15)),
+                         Qt::NoButton, Qt::NoButton, Qt::NoModifier);
+        QApplication::sendEvent(strip, &over);
+        if (strip->cursor().shape() == Qt::SplitHCursor)
+            at = x + 5;
+    }
+    ASSERT_GT(at, 0);
+    QTest::mousePress(strip, Qt::LeftButton, {}, QPoint(at, 15));
+    QMouseEvent drag(QEvent::MouseMove, QPointF(at - 30, 15), strip->mapToGlobal(QPointF(at, 15)),
+                     Qt::NoButton, Qt::LeftButton, Qt::NoModifier);
+    QApplication::sendEvent(strip, &drag);
+    QTest::mouseRelease(strip, Qt::LeftButton, {}, QPoint(at - 30, 15));
+    settle();
+    const auto& choice = session().project()->judgement.choices.at("seat-to-table");
+    ASSERT_TRUE(choice.band);
+    EXPECT_LT(*choice.band->low, 12 * 25.4);
+    EXPECT_NEAR(std::remainder(*choice.band->low, 25.4 / 4), 0, 1e-6) << "in quarter inches";
+    EXPECT_TRUE(choice.band->high);
+    session().undo();
+    EXPECT_TRUE(session().project()->judgement.choices.count("seat-to-table") == 0);
+}
+
+TEST_F(BothHands, AReadingIsAcceptedWithItsReason) {
+    const int before = session().toMend();
+    EXPECT_TRUE(
+        session().sayLine("accept seat-to-table of coffee table because the dog lies there"));
+    settled();
+    EXPECT_LT(session().toMend(), before);
+    session().select({id("Coffee table")});
+    settled();
+    bool told = false;
+    for (auto* l : window->tape()->findChildren<QLabel*>())
+        told = told || l->text().contains("Accepted: the dog lies there");
+    EXPECT_TRUE(told);
+}

@@ -1,10 +1,13 @@
 #include "app/panels/reading_card.h"
 
 #include "app/look/style.h"
+#include "judge/accept.h"
 #include "sheets/drawing.h"
 
 #include <QHBoxLayout>
+#include <QInputDialog>
 #include <QLabel>
+#include <QMenu>
 #include <QPainter>
 #include <QPushButton>
 #include <QVBoxLayout>
@@ -75,8 +78,19 @@ ReadingCard::ReadingCard(JobSession& session, std::size_t reading, bool withPiec
     column->setSpacing(2);
     heading_ = new QLabel;
     heading_->setWordWrap(true);
-    column->addWidget(heading_);
+    menu_ = new QPushButton("…");
+    menu_->setObjectName("readingMenu");
+    menu_->setProperty("plain", true);
+    menu_->setFixedSize(26, 22);
+    menu_->setToolTip("Accept it as it is, or give this job a band of its own");
+    connect(menu_, &QPushButton::clicked, this, &ReadingCard::showMenu);
+    auto* top = new QHBoxLayout;
+    top->setSpacing(2);
+    top->addWidget(heading_, 1);
+    top->addWidget(menu_, 0, Qt::AlignTop);
+    column->addLayout(top);
     strip_ = new TapeStrip;
+    connect(strip_, &TapeStrip::bandWanted, this, &ReadingCard::setBand);
     column->addWidget(strip_);
     auto* row = new QHBoxLayout;
     row->setSpacing(4);
@@ -144,7 +158,11 @@ void ReadingCard::tell() {
         figure_->setStyleSheet(QString("color: %1;").arg(look().of(r.verdict).name()));
         static_cast<Mark*>(mark_)->show(r.verdict);
     }
-    const auto why = QString::fromStdString(whyOf(r, say));
+    auto why = QString::fromStdString(whyOf(r, say));
+    if (r.accepted)
+        why += "\nAccepted: " +
+               QString::fromStdString(std::string(whyAccepted(r, session_.project()->scheme())));
+    menu_->setAccessibleName("More about " + title);
     if (why_->text() != why)
         why_->setText(why);
     figure_->setAccessibleName(title);
@@ -219,6 +237,79 @@ void ReadingCard::showRemedy() {
         upsets_->show();
         upsets_->setMinimumHeight(upsets_->heightForWidth(width() > 120 ? width() : 240));
     }
+}
+
+void ReadingCard::showMenu() {
+    if (!stillThere())
+        return;
+    const Reading& r = session_.readings()[index_];
+    QMenu menu;
+    if (canBeAccepted(r) && !r.accepted)
+        menu.addAction("Accept it as it is …", this, &ReadingCard::accept)->setObjectName("accept");
+    if (r.accepted)
+        menu.addAction("Judge it again", this, [this] {
+            const Reading& now = session_.readings()[index_];
+            session_.apply(judgingAgain({&now}, session_.project()->scheme(), session_.wording()));
+        });
+    menu.addAction("A band of this job's own …", this, &ReadingCard::ownBand);
+    const auto& choices = session_.project()->judgement.choices;
+    if (const auto it = choices.find(r.rule->id); it != choices.end() && it->second.band)
+        menu.addAction("The school's band again", this, [this] {
+            const auto id = session_.readings()[index_].rule->id;
+            session_.apply({"judge " + id + " as the school", {SetSchool{{}, id, true}}, {}});
+        });
+    menu.exec(menu_->mapToGlobal(QPoint(0, menu_->height())));
+}
+
+void ReadingCard::accept() {
+    const Reading r = session_.readings()[index_];
+    bool ok = false;
+    const auto title = QString::fromStdString(titleWithSubject(r, session_.wording()));
+    const auto reason =
+        QInputDialog::getText(this, "Accept it as it is",
+                              title + "\nWhy is it left so? The reason is printed with the plan.",
+                              QLineEdit::Normal, {}, &ok)
+            .trimmed();
+    if (!ok)
+        return;
+    if (reason.isEmpty()) {
+        emit session_.told("It is accepted with a reason only: say why it is left so", true);
+        return;
+    }
+    // What was read may have changed while the question stood.
+    if (stillThere() || follow())
+        session_.apply(accepting({&session_.readings()[index_]}, reason.toStdString(),
+                                 session_.project()->scheme(), session_.wording()));
+}
+
+void ReadingCard::ownBand() {
+    const Reading r = session_.readings()[index_];
+    const Notation n = session_.wording().notation;
+    const auto told = [&](double v) {
+        return QString::fromStdString(words(Amount{r.value.quantity, v}, n));
+    };
+    QString band;
+    if (r.band.low && r.band.high)
+        band = told(*r.band.low) + " to " + told(*r.band.high);
+    else if (r.band.low)
+        band = "at least " + told(*r.band.low);
+    else if (r.band.high)
+        band = "at most " + told(*r.band.high);
+    bool ok = false;
+    const auto said = QInputDialog::getText(this, "A band of this job's own",
+                                            QString::fromStdString(titleOf(r, session_.wording())) +
+                                                "\nFrom what to what is it right here?",
+                                            QLineEdit::Normal, band, &ok)
+                          .trimmed();
+    if (ok && !said.isEmpty())
+        session_.sayLine(QString("band %1 %2").arg(QString::fromStdString(r.rule->id), said));
+}
+
+void ReadingCard::setBand(const Band& band) {
+    if (!stillThere())
+        return;
+    const auto id = session_.readings()[index_].rule->id;
+    session_.apply({"own band for " + id, {SetBand{id, band}}, {}});
 }
 
 void ReadingCard::typed() {

@@ -18,12 +18,31 @@ public:
     void show(const Reading&, Notation);
     QSize sizeHint() const override { return {230, 42}; }
 
+signals:
+    /// An end of the band was dragged: the band that is wanted.
+    void bandWanted(Band);
+
 protected:
     void paintEvent(QPaintEvent*) override;
+    void mousePressEvent(QMouseEvent*) override;
+    void mouseMoveEvent(QMouseEvent*) override;
+    void mouseReleaseEvent(QMouseEvent*) override;
 
 private:
+    enum class End { none, low, high };
+    struct Span {
+        double low;
+        double high;
+    };
+    [[nodiscard]] Span span() const;
+    [[nodiscard]] double pixelOf(double value, const Span&) const;
+    /// The end of the band under a place of the strip.
+    [[nodiscard]] End endAt(double x) const;
+
     Reading reading_;
     Notation notation_;
+    End held_ = End::none;
+    std::optional<Span> kept_; ///< while an end is held the tape lies still
 };
 
 /// One reading: its tape, its value to be typed over, why, and the remedy.
@@ -49,12 +68,17 @@ public:
 private:
     void typed();
     void tell();
+    void showMenu();
+    void accept();
+    void ownBand();
+    void setBand(const Band&);
 
     JobSession& session_;
     std::size_t index_;
     bool withPiece_;
     std::optional<Reading> told_; ///< what it shows
     QLabel* heading_;
+    QPushButton* menu_;
     TapeStrip* strip_;
     QWidget* mark_;
     QLineEdit* figure_;

@@ -486,6 +486,14 @@ void TapePanel::rebuild() {
                 column->addWidget(quietLabel("Elsewhere in the room"));
             card(static_cast<std::size_t>(r - readings.data()), true);
         }
+        bool accepts = false;
+        for (std::size_t i = 0; i < readings.size(); ++i)
+            if (readings[i].accepted) {
+                if (!accepts)
+                    column->addWidget(quietLabel("Accepted as it is"));
+                accepts = true;
+                card(i, true);
+            }
         std::vector<std::size_t> notes;
         for (std::size_t i = 0; i < readings.size(); ++i)
             if (readings[i].verdict == Verdict::note)

@@ -1,6 +1,7 @@
 #include "app/look/style.h"
 #include "app/panels/reading_card.h"
 
+#include <QMouseEvent>
 #include <QPainter>
 #include <QPainterPath>
 
@@ -10,18 +11,16 @@ namespace mezzet::app {
 
 namespace {
 
-struct Span {
-    double low;
-    double high;
-};
-
 /// What stretch of tape to show: the band with as much again on either side, and the value.
-Span spanOf(const Reading& r) {
+std::pair<double, double> spanOf(const Reading& r) {
     const double v = r.value.value;
     const double unit = r.value.quantity == Quantity::length  ? 25.4
                         : r.value.quantity == Quantity::ratio ? 0.05
                                                               : 1;
-    Span s{};
+    struct {
+        double low;
+        double high;
+    } s{};
     if (r.band.low && r.band.high) {
         const double w = std::max(*r.band.high - *r.band.low, 2 * unit);
         s = {*r.band.low - w * 1.4, *r.band.high + w * 1.4};
@@ -39,7 +38,7 @@ Span spanOf(const Reading& r) {
     s.high = std::max(s.high, v + margin);
     if (r.value.quantity != Quantity::length || (r.band.low.value_or(0) >= 0 && v >= 0))
         s.low = std::max(s.low, r.band.high && *r.band.high <= 0 ? s.low : 0.0);
-    return s;
+    return {s.low, s.high};
 }
 
 /// The step between figures: the least of the usual ones that leaves room for them.
@@ -70,6 +69,7 @@ double figureStep(double span, bool metric, Quantity q, double width) {
 
 TapeStrip::TapeStrip(QWidget* parent) : QWidget(parent) {
     setFixedHeight(42);
+    setMouseTracking(true);
     setSizePolicy(QSizePolicy::Expanding, QSizePolicy::Fixed);
 }
 
@@ -79,13 +79,72 @@ void TapeStrip::show(const Reading& r, Notation n) {
     update();
 }
 
+TapeStrip::Span TapeStrip::span() const {
+    if (kept_)
+        return *kept_;
+    const auto [low, high] = spanOf(reading_);
+    return {low, high};
+}
+
+double TapeStrip::pixelOf(double value, const Span& s) const {
+    return 7 + (value - s.low) * (width() - 14) / (s.high - s.low);
+}
+
+TapeStrip::End TapeStrip::endAt(double x) const {
+    constexpr double reach = 5; // pixels
+    const Span s = span();
+    const auto near = [&](const std::optional<double>& end) {
+        return end && std::abs(pixelOf(*end, s) - x) <= reach;
+    };
+    return near(reading_.band.low) ? End::low : near(reading_.band.high) ? End::high : End::none;
+}
+
+void TapeStrip::mousePressEvent(QMouseEvent* e) {
+    held_ = e->button() == Qt::LeftButton ? endAt(e->position().x()) : End::none;
+    if (held_ != End::none)
+        kept_ = span();
+}
+
+void TapeStrip::mouseMoveEvent(QMouseEvent* e) {
+    if (held_ == End::none) {
+        const bool there = endAt(e->position().x()) != End::none;
+        setCursor(there ? Qt::SplitHCursor : Qt::ArrowCursor);
+        setToolTip(there ? "Drag this end of the band: it becomes the job's own"
+                         : "White is the band; the pointer is where it stands");
+        return;
+    }
+    const Span s = *kept_;
+    const double at = s.low + (e->position().x() - 7) * (s.high - s.low) / (width() - 14);
+    // In steps one says: a quarter inch, half a centimetre, a hundredth.
+    const double step = reading_.value.quantity == Quantity::length
+                            ? (isMetric(notation_.units) ? 5 : 25.4 / 4)
+                        : reading_.value.quantity == Quantity::ratio ? 0.01
+                                                                     : 1;
+    double value = std::round(std::clamp(at, s.low, s.high) / step) * step;
+    Band& b = reading_.band;
+    if (held_ == End::low)
+        b.low = b.high ? std::min(value, *b.high) : value;
+    else
+        b.high = b.low ? std::max(value, *b.low) : value;
+    b.bestLow.reset();
+    b.bestHigh.reset();
+    update();
+}
+
+void TapeStrip::mouseReleaseEvent(QMouseEvent*) {
+    if (held_ == End::none)
+        return;
+    held_ = End::none;
+    kept_.reset();
+    emit bandWanted(reading_.band);
+}
+
 void TapeStrip::paintEvent(QPaintEvent*) {
     QPainter p(this);
     p.setRenderHint(QPainter::Antialiasing);
     const QRectF tape(1, 1, width() - 2, 31);
-    const Span span = spanOf(reading_);
-    const double k = (tape.width() - 12) / (span.high - span.low);
-    const auto x = [&](double v) { return tape.left() + 6 + (v - span.low) * k; };
+    const Span span = this->span();
+    const auto x = [&](double v) { return pixelOf(v, span); };
     p.save();
     QPainterPath clip;
     clip.addRoundedRect(tape, 4, 4);

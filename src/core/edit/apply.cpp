@@ -155,6 +155,7 @@ struct Applier {
         for (Zone& z : s.zones)
             std::erase(z.pieces, id);
         std::erase_if(s.zones, [](const Zone& z) { return z.pieces.empty(); });
+        std::erase_if(s.accepted, [id](const Accepted& a) { return a.isAbout(id); });
     }
 
     std::optional<Problem> act(const SetAccess& a) {
@@ -280,6 +281,18 @@ struct Applier {
         if (characterCount(n.note) > mostReason)
             return Problem{"the note is too long", worded("use at most {} characters", mostReason)};
         change()->note = n.note;
+        return {};
+    }
+
+    std::optional<Problem> act(const SetAccepted& a) {
+        if (a.accepted.size() > mostAccepted)
+            return Problem{worded("at most {} readings can be accepted", mostAccepted), ""};
+        for (const Accepted& one : a.accepted)
+            if (one.reason.empty() || characterCount(one.reason) > mostReason ||
+                !isText(one.reason))
+                return Problem{"the reason is missing, or too long",
+                               worded("use 1 to {} characters", mostReason)};
+        change()->accepted = a.accepted;
         return {};
     }
 

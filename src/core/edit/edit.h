@@ -76,6 +76,10 @@ struct RestoreScheme {
     std::size_t index = 0; ///< in Project::thrownAway
 };
 /// What is noted of the active scheme.
+/// All readings of the scheme that are left as they are; see judge/accept.h.
+struct SetAccepted {
+    std::vector<Accepted> accepted;
+};
 struct SetSchemeNote {
     std::string note;
 };
@@ -96,7 +100,7 @@ struct SetTitle {
 using Act = std::variant<PutPiece, RemovePiece, SetNotes, SetUnderlay, SetNotation, SetSchool,
                          SetBand, AddScheme, SwitchScheme, RenameScheme, RemoveScheme, SetTitle,
                          SetAccess, SetBrief, SetZone, SetArrangement, PutAway, RestoreScheme,
-                         SetSchemeNote, SetEyes, PutPicture>;
+                         SetSchemeNote, SetEyes, PutPicture, SetAccepted>;
 
 /// A change to a job, as data: tried without harm, applied, and undone by keeping the old job.
 struct Edit {

@@ -1,5 +1,6 @@
 #include "judge/judging.h"
 
+#include "judge/accept.h"
 #include "judge/guard.h"
 
 #include <algorithm>
@@ -57,6 +58,7 @@ Judged Judging::take() {
                      [](const Reading& a, const Reading& b) { return a.rule < b.rule; });
     std::stable_sort(judged_.ways.begin(), judged_.ways.end(),
                      [](const WayWidth& a, const WayWidth& b) { return a.rule < b.rule; });
+    markAccepted(judged_.readings, *scene_.scheme);
     return std::move(judged_);
 }
 

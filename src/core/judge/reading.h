@@ -36,8 +36,11 @@ struct Reading {
     Verdict verdict = Verdict::right;
     std::array<Vec2, 2> at; ///< where it is seen on its surface, mm
     SurfaceId surface;      ///< the one it is seen on
+    bool accepted = false;  ///< left as it is, for a reason that the scheme keeps
 
-    [[nodiscard]] bool toMend() const {
+    [[nodiscard]] bool toMend() const { return off() && !accepted; }
+    /// Not as the rule has it, accepted or not.
+    [[nodiscard]] bool off() const {
         return verdict == Verdict::tight || verdict == Verdict::loose || verdict == Verdict::clash;
     }
     /// True when it is a stretch that can be drawn on a surface; of the walls' readings every one

@@ -1,6 +1,7 @@
 #include "judge/say.h"
 
 #include "edit/words_reader.h"
+#include "judge/accept.h"
 #include "measure/text.h"
 #include "measure/texts.h"
 
@@ -61,6 +62,69 @@ Said mendOne(WordsReader& in, const Stopped& stopped) {
             "");
 }
 
+/// "accept coffee table because …", "accept seat-to-table of coffee table, because …"; and "judge
+/// coffee table again".
+Said acceptSome(WordsReader& in, bool again, const Stopped& stopped) {
+    const Project& job = in.job();
+    std::string rule;
+    for (const Rule& r : job.library.book->rules)
+        if (in.take({std::string_view(r.id)})) {
+            rule = r.id;
+            break;
+        }
+    if (!rule.empty())
+        in.take({"of", "for", "at"});
+    in.article();
+    const std::size_t at = in.at();
+    const bool room = in.take({"room", "whole room"});
+    const int id = room ? 0 : in.piece();
+    if (id == 0 && !room && rule.empty())
+        in.failAhead("accept what?", "say it like: accept sofa because the dog lies there");
+    std::string reason;
+    if (again) {
+        if (!in.take({"again"}) || !in.done())
+            in.failAhead("“again” is missing", "say it like: judge sofa again");
+    } else {
+        in.comma();
+        if (!in.take({"because of", "because", "since", "as", "for"}) || in.done())
+            in.failAhead("say why it is left as it is",
+                         "say it like: accept sofa because the dog lies there");
+        reason = std::string(trimmed(in.rest()));
+    }
+    const auto scene = sceneOf(job);
+    if (!scene)
+        throw LineFault{scene.problem()};
+    const auto all = judgeWhole(**scene, *job.library.book, job.judgement, stopped);
+    std::vector<const Reading*> which;
+    bool clash = false;
+    for (const Reading& r : all.readings) {
+        if ((!rule.empty() && r.rule->id != rule) || (id != 0 && !r.isAbout(id)) ||
+            (again ? !r.accepted : !r.toMend()))
+            continue;
+        clash = clash || r.verdict == Verdict::clash;
+        if (again || canBeAccepted(r))
+            which.push_back(&r);
+    }
+    if (which.empty())
+        in.fail(at, std::max<std::size_t>(in.at() - at, 1),
+                again   ? "nothing of it is accepted"
+                : clash ? "two things in one place can't be accepted"
+                        : "there is nothing to mend about it",
+                "");
+    const Wording say = job.wording();
+    Said said;
+    said.edit = again ? judgingAgain(which, job.scheme(), say)
+                      : accepting(which, reason, job.scheme(), say);
+    std::vector<std::string> told;
+    for (const Reading* r : which)
+        told.push_back(worded("{}, {}", titleWithSubject(*r, say), words(r->value, say.notation)));
+    said.preview = again ? worded("Judges again {}", listed(told, "and"))
+                         : worded("Leaves as it is {}: {}", listed(told, "and"), reason);
+    if (id != 0)
+        said.them = {id};
+    return said;
+}
+
 } // namespace
 
 bool takesLong(std::string_view text) {
@@ -76,10 +140,17 @@ Result<Said> readSaid(std::string_view text, const Project& job, int selected, S
 
 Result<Said> readSaid(std::string_view text, const Project& job, const Listener& to,
                       const Stopped& stopped) {
-    if (!takesLong(text) || !isText(text) || text.size() > 2000)
+    const auto folded = foldCase(trimmed(text));
+    const bool accepts = folded.starts_with("accept ");
+    const bool again = folded.starts_with("judge ") && folded.ends_with(" again");
+    if ((!takesLong(text) && !accepts && !again) || !isText(text) || text.size() > 2000)
         return readLine(text, job, to);
     try {
-        WordsReader in(text, job);
+        WordsReader in(text, job, to.them);
+        if (accepts && in.take({"accept"}))
+            return acceptSome(in, false, stopped);
+        if (again && in.take({"judge"}))
+            return acceptSome(in, true, stopped);
         if (in.take({"mend all", "mend everything", "mend all i can"}))
             return mendEverything(in, stopped);
         if (in.take({"mend"}))

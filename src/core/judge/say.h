@@ -6,7 +6,8 @@
 namespace mezzet {
 
 /// Reads a line as readLine does, and besides it what needs readings: "mend all", "mend all within
-/// 18", "mend sofa". Problem: as readLine's, that there is nothing to mend, or that it was stopped.
+/// 18", "mend sofa", "accept sofa because …", "judge sofa again". Problem: as readLine's, that
+/// there is nothing to mend, or that it was stopped.
 [[nodiscard]] Result<Said> readSaid(std::string_view text, const Project&, int selected = 0,
                                     SurfaceId surface = {}, const Stopped& stopped = {});
 [[nodiscard]] Result<Said> readSaid(std::string_view text, const Project&, const Listener&,

@@ -118,6 +118,7 @@ private:
 
 /// One piece of a scheme, on the floor or on a wall. Throws Fault.
 /// `version` is the format of the file: 1 named a wall where later ones name a surface.
+[[nodiscard]] Target readTarget(const json&, const std::string& where);
 [[nodiscard]] Piece readPiece(const json&, const std::string& where, const Kit&, int version);
 
 } // namespace mezzet

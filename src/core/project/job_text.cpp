@@ -301,6 +301,22 @@ std::string jobText(const Project& p) {
             one["zones"] = json::array();
         for (const auto& z : s.zones)
             one["zones"].push_back({{"name", z.name}, {"pieces", z.pieces}});
+        if (!s.accepted.empty())
+            one["accepted"] = json::array();
+        for (const Accepted& a : s.accepted) {
+            json is{{"rule", a.rule}, {"value", a.value}, {"reason", a.reason}};
+            for (const auto& [key, of] : {std::pair{"other", &a.other}, std::pair{"goal", &a.goal},
+                                          std::pair{"from", &a.from}})
+                if (of->is != Target::Is::none)
+                    is[key] = jsonOf(*of);
+            for (const auto& [key, id] : {std::pair{"piece", a.piece}, std::pair{"also", a.also},
+                                          std::pair{"part", a.part}})
+                if (id != 0)
+                    is[key] = id;
+            if (a.inUse)
+                is["inUse"] = true;
+            one["accepted"].push_back(std::move(is));
+        }
         carry(one, s.extra);
         return one;
     };

@@ -137,7 +137,8 @@ inline constexpr std::size_t mostZones = 60;
 inline constexpr std::size_t mostPictures = 200;
 inline constexpr std::size_t mostPictureBytes = 1024 * 1024; ///< of one, base64
 inline constexpr std::size_t mostStatures = 20;
-inline constexpr std::size_t mostReason = 2000; ///< characters of a reason or a scheme's note
+inline constexpr std::size_t mostAccepted = 2000; ///< readings left as they are, in a scheme
+inline constexpr std::size_t mostReason = 2000;   ///< characters of a reason or a scheme's note
 
 /// A school and bands by themselves, with a job's fields “school” and “rules”.
 [[nodiscard]] std::string bandsText(const Judgement&);

@@ -58,6 +58,35 @@ SchemePtr readScheme(const json& j, const std::string& where, const Kit& kit,
             s->zones.push_back(std::move(zone));
         }
     }
+    if (f.has("accepted")) {
+        for (const auto& a : f.list("accepted", mostAccepted)) {
+            Fields one(a, where + ", a reading that is accepted");
+            Accepted is;
+            is.rule = one.text("rule", mostNameLength, true);
+            is.reason = one.text("reason", mostReason, true);
+            is.value = one.number("value");
+            const auto target = [&](const char* key, Target& into) {
+                if (one.has(key))
+                    into = readTarget(one.need(key), where + ", “accepted”");
+            };
+            target("other", is.other);
+            target("goal", is.goal);
+            target("from", is.from);
+            const auto id = [&](const char* key, int& into) {
+                if (one.has(key))
+                    into = one.whole(key, 0, mostId);
+            };
+            id("piece", is.piece);
+            id("also", is.also);
+            id("part", is.part);
+            if (one.has("inUse")) {
+                if (!one.need("inUse").is_boolean())
+                    one.fail("“inUse” is neither true nor false");
+                is.inUse = one.need("inUse").get<bool>();
+            }
+            s->accepted.push_back(std::move(is));
+        }
+    }
     if (!ids.empty())
         s->nextId = std::max(s->nextId, std::min(*ids.rbegin(), mostId - 1) + 1);
     s->extra = f.rest();

@@ -6,8 +6,6 @@
 
 namespace mezzet {
 
-namespace {
-
 Target readTarget(const json& j, const std::string& where) {
     Fields f(j, where);
     Target t;
@@ -44,6 +42,8 @@ Target readTarget(const json& j, const std::string& where) {
     }
     return t;
 }
+
+namespace {
 
 Tie readTie(const json& j, const std::string& where) {
     Fields f(j, where);

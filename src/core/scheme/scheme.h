@@ -212,6 +212,27 @@ struct Zone {
 /// A scheme is furnished for every day, and, where pieces move for it, for guests.
 enum class Arrangement { day, guests };
 
+/// A reading that is left as it is, with the reason: the relation it is of, and how it stood then.
+struct Accepted {
+    std::string rule; ///< its id
+    int piece = 0;
+    Target other;
+    int also = 0;
+    int part = 0;
+    bool inUse = false;
+    Target goal; ///< of ways
+    Target from;
+    double value = 0; ///< mm, a share or a count; what gets worse than this is to mend again
+    std::string reason;
+
+    bool operator==(const Accepted&) const = default;
+    /// True when it speaks of that piece.
+    [[nodiscard]] bool isAbout(int id) const {
+        const auto is = [&](const Target& t) { return t.is == Target::Is::piece && t.piece == id; };
+        return piece == id || also == id || is(other) || is(goal) || is(from);
+    }
+};
+
 /// One way of furnishing the room.
 struct Scheme {
     std::string name = "Scheme 1";
@@ -222,6 +243,7 @@ struct Scheme {
     Arrangement arrangement = Arrangement::day; ///< the one the pieces stand in now
     std::vector<Piece> away{};                  ///< in the room only in the other arrangement
     std::vector<Zone> zones{};
+    std::vector<Accepted> accepted{}; ///< readings that are left as they are
     std::string extra;
 
     [[nodiscard]] const Zone* zone(std::string_view name) const;
