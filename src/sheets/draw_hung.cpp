@@ -450,9 +450,9 @@ void drawWallReadings(const Drawing& d, const std::vector<Reading>& all, int wal
         if (shown(r))
             drawReadingStretch(d, onPaper(r), about(r));
     for (const bool own : {true, false})
-        for (const Reading& r : all)
-            if (shown(r) && about(r) == own)
-                drawReading(d, onPaper(r), own);
+        for (std::size_t i = 0; i < all.size(); ++i)
+            if (shown(all[i]) && about(all[i]) == own)
+                drawReading(d, onPaper(all[i]), own, static_cast<int>(i));
 }
 
 } // namespace mezzet::sheets

@@ -103,6 +103,7 @@ void drawChip(const Drawing& d, QPointF a, QPointF b, const Chip& chip) {
         chip.small ? std::max(wide + 4 * d.pen, h) : wide + (chip.verdict ? 37 : 14) * d.pen;
     Label l;
     l.weight = chip.weight;
+    l.tag = chip.tag;
     l.places = placesAbout((a + b) / 2, {w, h}, 10);
     l.paint = [chip, a, b, places = l.places, unit = d.pen](QPainter& p, std::size_t at) {
         const QRectF box = places[at];
@@ -164,12 +165,12 @@ void drawWords(const Drawing& d, std::vector<QRectF> places, const Words& w) {
     d.labels->add(std::move(l));
 }
 
-void drawReading(const Drawing& d, const Reading& r, bool strong) {
+void drawReading(const Drawing& d, const Reading& r, bool strong, int tag) {
     const QColor colour = d.look.of(r.verdict);
     drawChip(d, d.at(r.at[0]), d.at(r.at[1]),
              {QString::fromStdString(words(r.value, d.notation)), lettering(12.5 * d.pen), colour,
-              colour, d.look.field, strong ? 1.8 : 1.2, false, 100, r.verdict,
-              strong ? 45.0 : 40.0});
+              colour, d.look.field, strong ? 1.8 : 1.2, false, 100, r.verdict, strong ? 45.0 : 40.0,
+              tag});
 }
 
 void drawDimension(const Drawing& d, QPointF a, QPointF b, double away, const QString& figure,

@@ -87,7 +87,7 @@ void drawVerdict(QPainter&, const QRectF&, Verdict, const QColor&);
 /// Where a reading was taken on the board.
 void drawReadingStretch(const Drawing&, const Reading&, bool strong);
 /// Its value in a chip with the verdict's mark, at the stretch or led to it by a thin line.
-void drawReading(const Drawing&, const Reading&, bool strong);
+void drawReading(const Drawing&, const Reading&, bool strong, int tag = -1);
 /// A figure or a word in a field of its own, about the middle of the stretch from a to b.
 struct Chip {
     QString text;
@@ -100,6 +100,7 @@ struct Chip {
     double round = 5;                 ///< of its corners; above half its height they are circles
     std::optional<Verdict> verdict{}; ///< its mark stands behind the text
     double weight = 40;
+    int tag = -1; ///< of its label
 };
 void drawChip(const Drawing&, QPointF a, QPointF b, const Chip&);
 /// Places about a middle for a box of that size, nearest first; `reach` so many heights away.
@@ -151,7 +152,8 @@ void drawReflection(const Drawing&, const Scene&, const std::vector<MirrorStrip>
 /// What stands and hangs on the adjoining walls within reach of the corners, and how far it comes
 /// out along this wall, lightly.
 void drawCorners(const Drawing&, const WallsView&, int wall);
-/// The wall readings' stretches and chips: those about `chosen` and what is to mend elsewhere.
+/// The wall readings' stretches and chips: those about `chosen` and what is to mend elsewhere. A
+/// chip's tag is the reading's place in the list.
 void drawWallReadings(const Drawing&, const std::vector<Reading>&, int wall,
                       const std::vector<int>& chosen);
 /// The same drawing for a wall, whose y runs up.

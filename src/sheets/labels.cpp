@@ -108,6 +108,14 @@ std::vector<QRectF> Labels::boxes() const {
     return out;
 }
 
+std::vector<std::pair<int, QRectF>> Labels::tagged() const {
+    std::vector<std::pair<int, QRectF>> out;
+    for (const Kept& k : all_)
+        if (k.at >= 0 && k.label.tag >= 0)
+            out.emplace_back(k.label.tag, k.label.places[static_cast<std::size_t>(k.at)]);
+    return out;
+}
+
 std::vector<int> Labels::left() const {
     std::vector<int> out;
     for (const Kept& k : all_)

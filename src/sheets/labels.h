@@ -4,6 +4,7 @@
 #include <QRectF>
 
 #include <functional>
+#include <utility>
 #include <vector>
 
 namespace mezzet::sheets {
@@ -15,6 +16,7 @@ struct Label {
     std::function<void(QPainter&, std::size_t place)> paint;
     double weight = 1; ///< the heavier finds its place before the lighter
     int of = 0;        ///< the piece it names, whose own body it may lie over; 0 for none
+    int tag = -1;      ///< whatever it is told apart by
     /// From this place on it is dropped rather than laid over a body.
     std::size_t onlyClearFrom = static_cast<std::size_t>(-1);
 };
@@ -43,6 +45,8 @@ public:
     void draw(QPainter&) const;
     /// Where they are, those painted.
     [[nodiscard]] std::vector<QRectF> boxes() const;
+    /// Where those with a tag are, by tag.
+    [[nodiscard]] std::vector<std::pair<int, QRectF>> tagged() const;
     /// The pieces whose name found no place.
     [[nodiscard]] std::vector<int> left() const;
     /// Where the name of a piece is; null when it is nowhere.

@@ -5,9 +5,12 @@
 
 #include <QApplication>
 #include <QClipboard>
+#include <QDragEnterEvent>
+#include <QLabel>
 #include <QLineEdit>
 #include <QListWidget>
 #include <QMenu>
+#include <QMimeData>
 #include <QTimer>
 
 #include <gtest/gtest.h>
@@ -246,4 +249,110 @@ TEST_F(BothHands, AReadingIsAcceptedWithItsReason) {
     for (auto* l : window->tape()->findChildren<QLabel*>())
         told = told || l->text().contains("Accepted: the dog lies there");
     EXPECT_TRUE(told);
+}
+
+TEST_F(BothHands, ArrowsGoByAnInchAndFinerByAlt) {
+    session().select({id("Floor lamp")});
+    session().sayLine("floor lamp at 10', 12'");
+    session().select({id("Floor lamp")});
+    const Vec2 at = pose("Floor lamp").at;
+    QTest::keyClick(board(), Qt::Key_Right);
+    EXPECT_NEAR(pose("Floor lamp").at.x - at.x, 25.4, 1e-6);
+    QTest::keyClick(board(), Qt::Key_Right, Qt::AltModifier);
+    EXPECT_NEAR(pose("Floor lamp").at.x - at.x, 25.4 + 25.4 / 8, 1e-6);
+    QTest::keyClick(board(), Qt::Key_Down, Qt::ShiftModifier);
+    EXPECT_NEAR(pose("Floor lamp").at.y - at.y, 304.8, 1e-6);
+}
+
+TEST_F(BothHands, WhatIsDoneIsListedToGoBackTo) {
+    const auto before = jobText(*session().project());
+    session().sayLine("floor lamp at 10', 12'");
+    session().sayLine("coat stand at 12', 12'");
+    session().sayLine("turn the sofa around");
+    const auto after = jobText(*session().project());
+    auto* steps = window->findChild<QMenu*>("steps");
+    ASSERT_NE(steps, nullptr);
+    emit steps->aboutToShow();
+    ASSERT_EQ(steps->actions().size(), 4);
+    EXPECT_TRUE(steps->actions().front()->isChecked());
+    steps->actions()[2]->trigger();
+    emit steps->aboutToShow();
+    EXPECT_TRUE(steps->actions()[2]->isChecked()) << "one step stands";
+    steps->actions().last()->trigger();
+    EXPECT_EQ(jobText(*session().project()), before);
+    EXPECT_TRUE(session().canRedo());
+    emit steps->aboutToShow();
+    steps->actions().front()->trigger();
+    EXPECT_EQ(jobText(*session().project()), after);
+}
+
+TEST_F(BothHands, AKindIsDraggedFromTheListToItsPlace) {
+    session().goTo(theFloor());
+    const auto drop = [&](const char* line, QPointF at) {
+        QMimeData data;
+        data.setData(Board::addMime, line);
+        QDragEnterEvent enter(at.toPoint(), Qt::CopyAction, &data, Qt::LeftButton, {});
+        QApplication::sendEvent(board(), &enter);
+        QDragMoveEvent move(at.toPoint(), Qt::CopyAction, &data, Qt::LeftButton, {});
+        QApplication::sendEvent(board(), &move);
+        EXPECT_TRUE(session().inTrial()) << "it is shown where it would stand";
+        QDropEvent let(at, Qt::CopyAction, &data, Qt::LeftButton, {});
+        QApplication::sendEvent(board(), &let);
+        settle();
+    };
+    const auto pieces = session().project()->scheme().pieces.size();
+    drop("add trunk 30 x 18", board()->toScreen({3000, 3600}));
+    ASSERT_EQ(session().project()->scheme().pieces.size(), pieces + 1);
+    const Pose there = pose("Trunk");
+    EXPECT_NEAR(there.at.x, 3000, 13) << "within half an inch";
+    EXPECT_NEAR(there.at.y, 3600, 13);
+    session().undo();
+    EXPECT_EQ(session().project()->scheme().pieces.size(), pieces) << "it is one step";
+    session().goTo(onWall(1));
+    settle();
+    drop("add picture 12 x 16", board()->toScreen({700, -1500}));
+    ASSERT_EQ(session().project()->scheme().pieces.size(), pieces + 1);
+    EXPECT_EQ(session().project()->scheme().pieces.back().on, onWall(1));
+    EXPECT_NEAR(session().scene()->byId(session().project()->scheme().pieces.back().id)->pose.at.y,
+                1500, 13);
+}
+
+TEST_F(BothHands, FurnitureGoesAlongTheWallItIsSeenFrom) {
+    session().sayLine("floor plant at 12', 13' 6\"");
+    const Vec2 at = pose("Floor plant").at;
+    session().goTo(onWall(3));
+    session().select({id("Floor plant")});
+    QTest::keyClick(board(), Qt::Key_Left);
+    // Wall D is seen from inside: its left is where wall C ends, and the plan's right.
+    EXPECT_NEAR(pose("Floor plant").at.x - at.x, 25.4, 1e-3);
+    EXPECT_NEAR(pose("Floor plant").at.y, at.y, 1e-3);
+    QTest::keyClick(board(), Qt::Key_Up);
+    EXPECT_NEAR(pose("Floor plant").at.y, at.y, 1e-3) << "it stays on the floor";
+}
+
+TEST_F(BothHands, WhatLiesUnderIsReachedByPressingOnceMore) {
+    const QPoint at = on("Coffee table");
+    QTest::mouseClick(board(), Qt::LeftButton, {}, at);
+    ASSERT_EQ(session().selected(), std::vector<int>{id("Coffee table")});
+    QTest::qWait(QApplication::doubleClickInterval() + 50);
+    QTest::mouseClick(board(), Qt::LeftButton, {}, at);
+    EXPECT_EQ(session().selected(), std::vector<int>{id("Hearth rug")});
+    QTest::qWait(QApplication::doubleClickInterval() + 50);
+    QTest::mouseClick(board(), Qt::LeftButton, {}, at);
+    EXPECT_EQ(session().selected(), std::vector<int>{id("Coffee table")}) << "and round again";
+}
+
+TEST_F(BothHands, TheBoardTellsWhatIsUnderThePointer) {
+    board()->grab();
+    const auto told = board()->toldAt(on("Sofa"));
+    EXPECT_TRUE(told.startsWith("Sofa, 84 x 36 x 34")) << told.toStdString();
+    const Room& room = *session().project()->room;
+    const Wall& c = room.walls[2];
+    EXPECT_TRUE(
+        board()->toldAt(board()->toScreen(c.at(Length::inches(60)))).startsWith("window 2"));
+    const auto& o = room.fixtures.front();
+    EXPECT_FALSE(
+        board()
+            ->toldAt(board()->toScreen(room.walls[static_cast<std::size_t>(o.wall)].at(o.left)))
+            .isEmpty());
 }

@@ -25,6 +25,7 @@ Board::Board(JobSession& session, QWidget* parent) : QWidget(parent), session_(s
     setObjectName("board");
     setFocusPolicy(Qt::StrongFocus);
     setMouseTracking(true);
+    setAcceptDrops(true);
     setMinimumSize(320, 260);
     setAccessibleName("Board");
     connect(&session, &JobSession::jobChanged, this, [this] {
@@ -133,6 +134,43 @@ void Board::zoomBy(double factor, QPointF about) {
 void Board::resizeEvent(QResizeEvent*) {
     if (fitted_)
         zoomToFit();
+}
+
+std::vector<int> Board::piecesAt(QPointF at) const {
+    std::vector<int> out;
+    const Vec2 p = onSurface(toFloor(at));
+    const Scene& scene = *session_.scene();
+    if (session_.surface().isWall()) {
+        const WallsView walls(scene);
+        for (std::size_t i = walls.hung.size(); i-- > 0;)
+            if (const Piece& piece = walls.hungPiece(i); piece.on == session_.surface() &&
+                                                         !piece.isGroup() &&
+                                                         contains(walls.hung[i].shape, p))
+                out.push_back(piece.id);
+        const auto standing = standingBefore(scene, session_.surface().wall());
+        for (auto it = standing.rbegin(); it != standing.rend(); ++it) {
+            const Piece& piece = FloorView(scene).piece(it->index);
+            if (p.x >= it->left && p.x <= it->right && p.y >= it->base &&
+                p.y <= it->base + piece.size.height.mm())
+                out.push_back(piece.id);
+        }
+    } else if (session_.surface().isFloor()) {
+        const FloorView floor(scene);
+        for (const bool flat : {false, true})
+            for (std::size_t i = floor.placed.size(); i-- > 0;)
+                if (floor.piece(i).kind->flat() == flat && contains(floor.placed[i].shape, p))
+                    out.push_back(floor.placed[i].id);
+    }
+    return out;
+}
+
+void Board::chooseBelow(QPointF at) {
+    const auto all = piecesAt(at);
+    const auto it = session_.selected().size() == 1
+                        ? std::find(all.begin(), all.end(), session_.selected().front())
+                        : all.end();
+    if (it != all.end() && all.size() > 1)
+        session_.select({it + 1 == all.end() ? all.front() : *(it + 1)});
 }
 
 int Board::pieceAt(QPointF at) const {
@@ -255,10 +293,14 @@ void Board::wheelEvent(QWheelEvent* e) {
 }
 
 void Board::nudge(Vec2 step, bool keepTies) {
-    if (session_.selected().empty() || (session_.surface().isWall() && !chosenHang()))
+    if (session_.selected().empty() ||
+        (session_.surface().isWall() && !chosenHang() && !chosenStand()))
         return;
-    const auto moved = drag(*session_.project(), *session_.scene(), session_.selected(),
-                            onSurface(step), keepTies ? DragTies::keep : DragTies::revalue);
+    const Vec2 by = stepOf(step);
+    if (norm(by) < 1e-9)
+        return; // what stands on the floor goes neither up nor down
+    const auto moved = drag(*session_.project(), *session_.scene(), session_.selected(), by,
+                            keepTies ? DragTies::keep : DragTies::revalue);
     if (moved.edit.acts.empty()) {
         emit session_.told("It is locked. Unlock it first (L).", true);
         return;
@@ -271,9 +313,9 @@ void Board::nudge(Vec2 step, bool keepTies) {
 }
 
 bool Board::event(QEvent* e) {
-    if (e->type() == QEvent::ToolTip && !session_.surface().isWall()) {
+    if (e->type() == QEvent::ToolTip) {
         auto* help = static_cast<QHelpEvent*>(e);
-        const auto told = toldOf(toFloor(help->pos()));
+        const auto told = toldAt(help->pos());
         told.isEmpty() ? QToolTip::hideText() : QToolTip::showText(help->globalPos(), told, this);
         return true;
     }
@@ -306,8 +348,11 @@ bool Board::event(QEvent* e) {
 
 void Board::keyPressEvent(QKeyEvent* e) {
     const Notation n = session_.project()->notation;
+    // An inch or a centimetre; with Shift a graph square, with Alt the tape's own division.
     const bool big = (e->modifiers() & Qt::ShiftModifier) != 0;
-    const double step = (big ? sheets::graphSquare(n) : division(n)).mm();
+    const bool fine = (e->modifiers() & Qt::AltModifier) != 0;
+    const Length usual = isMetric(n.units) ? Length::centimetres(1) : Length::inches(1);
+    const double step = (big ? sheets::graphSquare(n) : fine ? division(n) : usual).mm();
     const bool keep = (e->modifiers() & Qt::ControlModifier) != 0;
     switch (e->key()) {
     case Qt::Key_Left:

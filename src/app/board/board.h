@@ -8,7 +8,9 @@
 #include "geometry/gap.h"
 #include "sheets/drawing.h"
 
+#include <QDragEnterEvent>
 #include <QImage>
+#include <QMimeData>
 #include <QWidget>
 
 #include <array>
@@ -20,6 +22,8 @@ namespace mezzet::app {
 class Board : public QWidget {
     Q_OBJECT
 public:
+    /// What a drag from the list of kinds carries: the line that adds one, without a place.
+    static constexpr const char* addMime = "application/x-mezzet-add";
     static constexpr double rulerWidth = 24; ///< pixels
     static constexpr double wallMargin = 74; ///< about a wall that is shown whole, pixels
 
@@ -67,6 +71,9 @@ public:
 
     /// What is told of a place on the floor: headroom where the ceiling is not flat, the level.
     [[nodiscard]] QString toldOf(Vec2 floor) const;
+    /// What is told when the pointer rests: of the reading, the piece, the opening or the service
+    /// there, and what the floor is like.
+    [[nodiscard]] QString toldAt(QPointF) const;
 
     /// The square of the chosen piece under the pointer that sizes it: which corner.
     [[nodiscard]] std::optional<Vec2> sizeSquareAt(QPointF) const;
@@ -85,6 +92,13 @@ public:
     [[nodiscard]] int hungAt(QPointF) const;
     [[nodiscard]] JobSession& session() const { return session_; }
     void panBy(QPointF step);
+    /// A step of the drawing as one of what is chosen: what stands before the wall shown goes along
+    /// it.
+    [[nodiscard]] Vec2 stepOf(Vec2 drawn) const;
+    /// Whether all that is chosen hangs on the wall shown, and can be moved on it.
+    [[nodiscard]] bool chosenHang() const;
+    /// Chooses what lies at that place under what is chosen there, and past the lowest the topmost.
+    void chooseBelow(QPointF);
 
     /// Moves what is selected by a step on the floor, as an arrow key does.
     void nudge(Vec2 step, bool keepTies);
@@ -107,6 +121,10 @@ protected:
     void mouseReleaseEvent(QMouseEvent*) override;
     void mouseDoubleClickEvent(QMouseEvent*) override;
     void contextMenuEvent(QContextMenuEvent*) override;
+    void dragEnterEvent(QDragEnterEvent*) override;
+    void dragMoveEvent(QDragMoveEvent*) override;
+    void dragLeaveEvent(QDragLeaveEvent*) override;
+    void dropEvent(QDropEvent*) override;
     void wheelEvent(QWheelEvent*) override;
     void keyPressEvent(QKeyEvent*) override;
     void keyReleaseEvent(QKeyEvent*) override;
@@ -143,13 +161,19 @@ private:
     [[nodiscard]] std::vector<BesideWall> wallsBeside() const;
     void paintUnrolled(const sheets::Drawing&);
     void paintHungSelection(const sheets::Drawing&);
-    [[nodiscard]] bool chosenHang() const;
+    /// Whether all that is chosen stands on the floor.
+    [[nodiscard]] bool chosenStand() const;
+    /// All pieces at a place of the screen, the topmost first.
+    [[nodiscard]] std::vector<int> piecesAt(QPointF) const;
+    [[nodiscard]] QString toldOfPiece(int id) const;
+    [[nodiscard]] QString toldOfRoom(Vec2) const;
     void paintPointer(QPainter&) const;
     void paintSelection(const sheets::Drawing&);
     void paintMarks(const sheets::Drawing&);
     void paintTapes(const sheets::Drawing&);
     void paintOver(const sheets::Drawing&);
     void paintViewSaid(QPainter&) const;
+    [[nodiscard]] QString lineFor(const QMimeData*, QPointF) const;
     void take(std::unique_ptr<Hand>);
     void cancelHand();
     [[nodiscard]] OwnTape::End endAt(QPointF) const;
@@ -169,7 +193,8 @@ private:
     LayerKey namesAs_; ///< what they were placed for
     std::shared_ptr<const sheets::Labels> figuresPlaced_;
     LayerKey figuresAs_;
-    bool fitted_ = true; ///< still showing all, so a resize fits again
+    std::vector<std::pair<int, QRectF>> chips_; ///< readings as last lettered, by their place
+    bool fitted_ = true;                        ///< still showing all, so a resize fits again
     bool underlayShown_ = true;
     UnderlayPtr underlayOf_; ///< what underlay_ was made of
     QImage underlay_;

@@ -1,6 +1,8 @@
 // What the hand does on the board: presses, drags, turns, sweeps, tapes.
 #include "app/board/board.h"
+
 #include "app/look/style.h"
+#include "edit/line.h"
 #include "geometry/polygon.h"
 
 #include <QApplication>
@@ -89,13 +91,22 @@ void Board::mousePressEvent(QMouseEvent* e) {
         session_.toggle(id);
         return;
     }
+    // What is chosen already is pressed again: what is under it is reached so.
+    const bool again = session_.selected().size() == 1 && [&] {
+        const auto all = piecesAt(e->position());
+        return std::find(all.begin(), all.end(), session_.selected().front()) != all.end();
+    }();
+    if (again && session_.surface().isFloor()) {
+        take(std::make_unique<PressHand>(*this, at, false, true));
+        return;
+    }
     // A piece of the chosen group is chosen when the press is let go without a drag.
     const int group = session_.project()->scheme().byId(id)->group();
     const bool inGroup = group != 0 && session_.isSelected(group);
     if (!session_.isSelected(id) && !inGroup)
         session_.select({id});
-    if (!session_.surface().isWall() || chosenHang())
-        take(std::make_unique<PressHand>(*this, at, inGroup));
+    if (!session_.surface().isWall() || chosenHang() || chosenStand())
+        take(std::make_unique<PressHand>(*this, at, inGroup, again));
 }
 
 void Board::mouseMoveEvent(QMouseEvent* e) {
@@ -177,6 +188,56 @@ std::optional<Vec2> Board::sizeSquareAt(QPointF at) const {
             return side;
     }
     return {};
+}
+
+// ---- pieces dragged from the list ----
+
+/// The line that adds what is dragged where the pointer is; empty when it is nothing to add here.
+QString Board::lineFor(const QMimeData* dragged, QPointF at) const {
+    if (dragged == nullptr || !dragged->hasFormat(addMime) ||
+        session_.project()->room->walls.empty())
+        return {};
+    const Notation n = session_.project()->notation;
+    const double unit = isMetric(n.units) ? 10 : 25.4;
+    const Vec2 there = onSurface(toFloor(at));
+    const auto told = [&](double mm) {
+        return QString::fromStdString(write(Length::millimetres(std::round(mm / unit) * unit), n));
+    };
+    auto line = QString::fromUtf8(dragged->data(addMime));
+    if (session_.surface().isWall())
+        line += " on wall " + QString::fromStdString(wallName(session_.surface().wall())) + ",";
+    return line + QString(" at %1, %2").arg(told(there.x), told(there.y));
+}
+
+void Board::dragEnterEvent(QDragEnterEvent* e) {
+    if (!lineFor(e->mimeData(), e->position()).isEmpty())
+        e->acceptProposedAction();
+}
+
+void Board::dragMoveEvent(QDragMoveEvent* e) {
+    const auto line = lineFor(e->mimeData(), e->position());
+    const auto said =
+        readLine(line.toStdString(), *session_.settledProject(), 0, session_.surface());
+    if (!said || !session_.tryOut(said->edit)) {
+        session_.endTrial();
+        return e->ignore();
+    }
+    e->acceptProposedAction();
+}
+
+void Board::dragLeaveEvent(QDragLeaveEvent*) {
+    session_.endTrial();
+}
+
+void Board::dropEvent(QDropEvent* e) {
+    session_.endTrial();
+    const auto line = lineFor(e->mimeData(), e->position());
+    if (line.isEmpty())
+        return;
+    e->acceptProposedAction();
+    // Through a wall, or over another: what is dropped there is meant.
+    session_.sayLine(line + " anyway");
+    setFocus();
 }
 
 } // namespace mezzet::app

@@ -189,14 +189,19 @@ void Board::paintFloor(QPainter& p) {
     for (const Reading& r : session_.readings())
         if (r.seenOn(session_.surface()) && aboutChosen(r) && r.verdict == Verdict::note)
             sheets::drawReadingStretch(d, r, false);
+    const auto& readings = session_.readings();
     for (const bool ofChosen : {true, false})
-        for (const Reading& r : session_.readings())
-            if (r.seenOn(session_.surface()) &&
+        for (std::size_t i = 0; i < readings.size(); ++i)
+            if (const Reading& r = readings[i];
+                r.seenOn(session_.surface()) &&
                 (ofChosen ? tellsOfChosen(r) : r.toMend() && !aboutChosen(r)))
-                sheets::drawReading(dl, r, ofChosen);
+                sheets::drawReading(dl, r, ofChosen, static_cast<int>(i));
     paintTapes(dl);
+    if (hand_)
+        hand_->letter(dl);
     live.place();
     live.draw(p);
+    chips_ = live.tagged();
     if (room.walls.empty()) {
         p.setFont(sheets::sans(16));
         p.setPen(look().soft);

@@ -19,7 +19,22 @@ int Board::hungAt(QPointF at) const {
     return 0;
 }
 
-/// Whether all that is chosen hangs on the wall shown, and can be moved on it.
+bool Board::chosenStand() const {
+    const auto& chosen = session_.selected();
+    return !chosen.empty() && std::all_of(chosen.begin(), chosen.end(), [&](int id) {
+        const Piece* p = session_.project()->scheme().byId(id);
+        return p != nullptr && p->on.isFloor();
+    });
+}
+
+Vec2 Board::stepOf(Vec2 drawn) const {
+    if (!session_.surface().isWall() || chosenHang())
+        return onSurface(drawn);
+    const Wall& w =
+        session_.project()->room->walls[static_cast<std::size_t>(session_.surface().wall())];
+    return w.along() * drawn.x;
+}
+
 bool Board::chosenHang() const {
     const auto& chosen = session_.selected();
     return session_.surface().isWall() && !chosen.empty() &&
@@ -187,8 +202,11 @@ void Board::paintWall(QPainter& p) {
         places.push_back(sheets::wordsAbout(below + QPointF(0, down), title, 1));
     sheets::drawWords(d, std::move(places), title);
     paintMarks(d);
+    if (hand_)
+        hand_->letter(d);
     labels.place();
     labels.draw(p);
+    chips_ = labels.tagged();
 }
 
 void Board::paintUnrolled(const sheets::Drawing& d) {

@@ -5,6 +5,7 @@
 #include "edit/pieces.h"
 #include "judge/deadline.h"
 #include "judge/safe_snap.h"
+#include "scheme/clearance.h"
 
 #include <algorithm>
 #include <cmath>
@@ -170,6 +171,8 @@ void PressHand::release(QPointF at, Qt::KeyboardModifiers keys) {
     } else if (session.selected().size() > 1) {
         if (const int id = board_.pieceAt(at); id != 0)
             session.select({id});
+    } else if (deeper_) {
+        board_.chooseBelow(at);
     }
 }
 
@@ -185,7 +188,7 @@ std::unique_ptr<Hand> DragHand::move(QPointF at, Qt::KeyboardModifiers keys) {
     JobSession& session = board_.session();
     last_ = at;
     const double scale = board_.pixelsPerMm();
-    step_ = board_.onSurface(fine(Vec2{at.x() - from_.x(), at.y() - from_.y()} / scale));
+    step_ = board_.stepOf(fine(Vec2{at.x() - from_.x(), at.y() - from_.y()} / scale));
     const auto mode = (keys & Qt::ShiftModifier) != 0     ? DragTies::keep
                       : (keys & Qt::ControlModifier) != 0 ? DragTies::drop
                                                           : DragTies::revalue;
@@ -225,9 +228,34 @@ void DragHand::cancel() {
     board_.session().endTrial();
 }
 
+void DragHand::letter(const sheets::Drawing& d) const {
+    JobSession& session = board_.session();
+    if (session.selected().size() != 1)
+        return;
+    const int id = session.selected().front();
+    const SurfaceId on = session.surface();
+    std::vector<Clearance> all;
+    if (on.isFloor())
+        all = clearancesAbout(FloorView(*session.scene()), id);
+    else if (on.isWall())
+        all = clearancesAbout(WallsView(*session.scene()), id);
+    for (const Clearance& c : all) {
+        const QPointF a = d.at(board_.onSurface(c.from));
+        const QPointF b = d.at(board_.onSurface(c.to));
+        d.painter.setPen(QPen(look().chosen, 1));
+        d.painter.drawLine(a, b);
+        sheets::drawChip(d, a, b,
+                         {QString::fromStdString(writeGap(c.apart(), d.notation)),
+                          sheets::lettering(12), look().ink, look().chosen, look().field, 0.8,
+                          false, 3, std::nullopt, 55});
+    }
+}
+
 void DragHand::paint(QPainter& p) const {
     if (!snap_)
         return;
+    if (board_.session().surface().isWall() && !board_.chosenHang())
+        return; // its lines lie on the floor
     p.setPen(QPen(look().chosen, 1.4, Qt::DashLine));
     for (const Segment& s : snap_->lines)
         p.drawLine(board_.toScreen(board_.onSurface(s.from)),

@@ -2,6 +2,7 @@
 
 #include "edit/drag.h"
 #include "edit/snap.h"
+#include "sheets/drawing.h"
 
 #include <QCursor>
 #include <QPainter>
@@ -30,6 +31,8 @@ public:
     /// What it shows over the surface, and over everything.
     virtual void paint(QPainter&) const {}
     virtual void paintOver(QPainter&) const {}
+    /// What it letters there.
+    virtual void letter(const sheets::Drawing&) const {}
     /// What the piece in hand would come to stand by; null for none.
     [[nodiscard]] virtual const std::optional<SnapOffer>* snap() const { return nullptr; }
     [[nodiscard]] virtual Qt::CursorShape cursor() const { return Qt::ArrowCursor; }
@@ -96,13 +99,15 @@ private:
 /// A piece is pressed, and may be dragged.
 class PressHand : public Hand {
 public:
-    PressHand(Board& of, QPointF at, bool inGroup) : Hand(of), at_(at), inGroup_(inGroup) {}
+    PressHand(Board& of, QPointF at, bool inGroup, bool deeper)
+        : Hand(of), at_(at), inGroup_(inGroup), deeper_(deeper) {}
     std::unique_ptr<Hand> move(QPointF, Qt::KeyboardModifiers) override;
     void release(QPointF, Qt::KeyboardModifiers) override;
 
 private:
     QPointF at_;
     bool inGroup_; ///< a piece of the chosen group is chosen when it is let go without a drag
+    bool deeper_;  ///< what was pressed was chosen already: what lies under it is chosen then
 };
 
 /// Drags what is chosen.
@@ -114,6 +119,8 @@ public:
     void cancel() override;
     void paint(QPainter&) const override;
     void paintOver(QPainter&) const override;
+    /// How far it is to what is nearest, each way.
+    void letter(const sheets::Drawing&) const override;
     [[nodiscard]] const std::optional<SnapOffer>* snap() const override { return &snap_; }
     [[nodiscard]] Qt::CursorShape cursor() const override { return Qt::SizeAllCursor; }
 

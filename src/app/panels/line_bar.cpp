@@ -338,6 +338,12 @@ bool LineBar::eventFilter(QObject* o, QEvent* e) {
             if (open) {
                 popup_->hide();
             } else if (!edit_->text().isEmpty()) {
+                // It is called back with the key up.
+                if (const auto text = edit_->text().trimmed(); !text.isEmpty()) {
+                    history_.removeAll(text);
+                    history_ << text;
+                    recalled_ = history_.size();
+                }
                 edit_->clear();
                 refresh();
             } else {

@@ -1,11 +1,13 @@
 #include "app/panels/piece_list.h"
 
+#include "app/board/board.h"
 #include "app/look/style.h"
 #include "sheets/drawing.h"
 
 #include <QHBoxLayout>
 #include <QKeyEvent>
 #include <QLabel>
+#include <QMimeData>
 #include <QPainter>
 #include <QStyledItemDelegate>
 #include <QVBoxLayout>
@@ -14,7 +16,7 @@ namespace mezzet::app {
 
 namespace {
 
-enum Role { idRole = Qt::UserRole, sizeRole, verdictRole, lineRole, headingRole };
+enum Role { idRole = Qt::UserRole, sizeRole, verdictRole, lineRole, headingRole, kindRole };
 
 /// A row: name to the left, size in drafting figures and the verdict's mark to the right.
 class RowPainter : public QStyledItemDelegate {
@@ -72,6 +74,26 @@ public:
     }
 };
 
+/// Kinds that are listed while nothing is typed.
+constexpr int mostKinds = 200;
+
+/// The list, from whose kinds a piece is dragged to the board.
+class KindList : public QListWidget {
+public:
+    using QListWidget::QListWidget;
+
+protected:
+    [[nodiscard]] QMimeData* mimeData(const QList<QListWidgetItem*>& items) const override {
+        if (items.isEmpty() || !items.front()->data(kindRole).toBool())
+            return nullptr;
+        auto* line = new QMimeData;
+        const auto text = items.front()->data(lineRole).toString();
+        line->setData(Board::addMime, text.toUtf8());
+        line->setText(text);
+        return line;
+    }
+};
+
 /// "armchair 30 x 33" in its words and its figures.
 std::pair<QString, QString> splitTyped(const QString& typed) {
     int at = 0;
@@ -105,7 +127,9 @@ PieceList::PieceList(JobSession& session, QWidget* parent) : QWidget(parent), se
     row->addWidget(heading_);
     row->addStretch();
     row->addWidget(count_);
-    list_ = new QListWidget;
+    list_ = new KindList;
+    list_->setDragEnabled(true);
+    list_->setDragDropMode(QAbstractItemView::DragOnly);
     list_->setObjectName("pieces");
     list_->setAccessibleName("Pieces");
     list_->setItemDelegate(new RowPainter(list_));
@@ -237,7 +261,7 @@ void PieceList::refill() {
                           ? QString("In this scheme")
                           : capitalised(words(session_.surface(), job.wording())));
     count_->setText(QString::number(shown));
-    if (!typed.isEmpty()) {
+    {
         auto kinds = session_.project()->library.kit->matching(wanted);
         // A group is made of pieces; what stands is added on the floor.
         std::erase_if(kinds, [this](const KindPtr& k) {
@@ -245,10 +269,10 @@ void PieceList::refill() {
                    (session_.surface().isCeiling() && !k->underCeiling());
         });
         if (!kinds.empty())
-            heading("Add");
+            heading(typed.isEmpty() ? "Add, or drag to the board" : "Add");
         int n = 0;
         for (const auto& k : kinds) {
-            if (++n > 12)
+            if (++n > (typed.isEmpty() ? mostKinds : 12))
                 break;
             Piece p = pieceOf(k);
             auto* item = new QListWidgetItem(QString::fromStdString(k->name), list_);
@@ -259,6 +283,8 @@ void PieceList::refill() {
                                         .arg(QString::fromStdString(k->name).toLower(), figures)
                                         .trimmed());
             item->setData(Qt::AccessibleTextRole, "Add " + item->text());
+            item->setData(kindRole, true);
+            item->setToolTip("Click to add one, or drag it to its place");
         }
         if (shown == 0 && kinds.empty())
             heading("Nothing by that name");

@@ -1,5 +1,7 @@
 #include "app/session/history.h"
 
+#include <algorithm>
+
 namespace mezzet::app {
 
 class History::Step : public QUndoCommand {
@@ -46,6 +48,21 @@ void History::undo() {
 
 void History::redo() {
     stack_.redo();
+    emit wentTo(at_);
+}
+
+QStringList History::steps() const {
+    QStringList out;
+    for (int i = 0; i < stack_.count(); ++i)
+        out << stack_.text(i);
+    return out;
+}
+
+void History::goTo(int steps) {
+    const int to = std::clamp(steps, 0, stack_.count());
+    if (to == stack_.index())
+        return;
+    stack_.setIndex(to);
     emit wentTo(at_);
 }
 

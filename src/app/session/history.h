@@ -22,6 +22,11 @@ public:
     void redo();
     [[nodiscard]] bool canUndo() const { return stack_.canUndo(); }
     [[nodiscard]] bool canRedo() const { return stack_.canRedo(); }
+    /// What was done, the oldest first, and how many of it stand.
+    [[nodiscard]] QStringList steps() const;
+    [[nodiscard]] int standing() const { return stack_.index(); }
+    /// Goes back, or on, until so many stand.
+    void goTo(int steps);
     [[nodiscard]] QString undoWords() const { return stack_.undoText(); }
     [[nodiscard]] QString redoWords() const { return stack_.redoText(); }
 

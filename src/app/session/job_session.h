@@ -77,6 +77,9 @@ public:
     [[nodiscard]] bool canRedo() const { return history_.canRedo(); }
     [[nodiscard]] QString undoWords() const { return history_.undoWords(); }
     [[nodiscard]] QString redoWords() const { return history_.redoWords(); }
+    [[nodiscard]] const History& history() const { return history_; }
+    /// Goes back, or on, until so many steps stand.
+    void goToStep(int steps) { history_.goTo(steps); }
     void undo();
     void redo();
 

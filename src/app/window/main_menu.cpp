@@ -1,6 +1,7 @@
 // Every act of the window, with its word and its key.
 #include "app/window/main_menu.h"
 
+#include "app/dialogs/signs_dialog.h"
 #include "app/window/main_window.h"
 #include "measure/text.h"
 
@@ -46,6 +47,10 @@ void MainWindow::buildMenu() {
     add(hand, "dxf", "Write the plan as DXF …", {}, [this] { saveDxf(); });
     buildViewMenu(menuBar()->addMenu("&View"));
     auto* help = menuBar()->addMenu("Hel&p");
+    add(help, "signs", "Signs on the board", {},
+        [this] { SignsDialog(session_.project()->notation, this).exec(); });
+    add(help, "signs", "Signs on the board", {},
+        [this] { SignsDialog(session_.project()->notation, this).exec(); });
     add(help, "keys", "Keys and phrases", QKeySequence("F1"), [this] { showKeys(); });
 }
 
@@ -74,6 +79,9 @@ void MainWindow::buildJobMenu(QMenu* m) {
 void MainWindow::buildEditMenu(QMenu* m) {
     add(m, "undo", "Undo", QKeySequence::Undo, [this] { session_.undo(); });
     add(m, "redo", "Redo", QKeySequence("Ctrl+Shift+Z"), [this] { session_.redo(); });
+    steps_ = m->addMenu("Go back to …");
+    steps_->setObjectName("steps");
+    connect(steps_, &QMenu::aboutToShow, this, &MainWindow::fillSteps);
     m->addSeparator();
     add(m, "selectAll", "Select all pieces", QKeySequence("Ctrl+A"), [this] {
         std::vector<int> ids;

@@ -101,6 +101,8 @@ private:
     void showRoom();
     void rememberPath(const QString&);
     void fillRecent();
+    /// What was done, to go back to or on to.
+    void fillSteps();
     void removeSelected();
     void copySelected();
     void cutSelected();
@@ -146,6 +148,7 @@ private:
     QLabel* surfacesSay_;
     QComboBox* room_;
     int shownRoom_ = 0;
+    QMenu* steps_ = nullptr;
     QMenu* recent_ = nullptr;
     QMenu* surfaces_ = nullptr;
     QActionGroup* units_ = nullptr;
