@@ -65,7 +65,9 @@ TEST(Accepted, NeedsAReasonAndNoTwoThingsInOnePlace) {
     const auto s = readSaid("accept clash of trunk because it will do", clash);
     ASSERT_FALSE(s);
     EXPECT_NE(s.problem().what.find("in one place"), std::string::npos) << s.problem().what;
-    const auto nothing = readSaid("accept sofa because it will do", jobWith({"sofa at 8', 8'"}));
+    const auto nothing = readSaid(
+        "accept seat-to-table of coffee table because it will do",
+        jobWith({"sofa 84 x 36 against wall A", "coffee table 16 from sofa, centred on sofa"}));
     EXPECT_FALSE(nothing);
 }
 

@@ -48,7 +48,7 @@ TEST(Clearance, IsToTheNeighbourThatIsMetFirst) {
 
 TEST(Clearance, OfATurnedPieceIsFromItsCorner) {
     // A square of 40 turned by 45 degrees reaches 20 * sqrt 2 from its middle.
-    const auto all = about(jobWith({"trunk 40 x 40 at 96, 96, turned 45"}), "Trunk");
+    const auto all = about(jobWith({"bookcase 40 x 40 at 96, 96, turned 45"}), "Bookcase");
     EXPECT_NEAR(toward(all, {-1, 0}), 96 - 20 * std::sqrt(2.0), 1e-4);
     EXPECT_NEAR(toward(all, {0, -1}), 96 - 20 * std::sqrt(2.0), 1e-4);
 }

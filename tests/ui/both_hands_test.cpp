@@ -251,14 +251,14 @@ TEST_F(BothHands, AReadingIsAcceptedWithItsReason) {
     EXPECT_TRUE(told);
 }
 
-TEST_F(BothHands, ArrowsGoByAnInchAndFinerByAlt) {
+TEST_F(BothHands, ArrowsGoByAnInchAndFinerByTwoKeys) {
     session().select({id("Floor lamp")});
     session().sayLine("floor lamp at 10', 12'");
     session().select({id("Floor lamp")});
     const Vec2 at = pose("Floor lamp").at;
     QTest::keyClick(board(), Qt::Key_Right);
     EXPECT_NEAR(pose("Floor lamp").at.x - at.x, 25.4, 1e-6);
-    QTest::keyClick(board(), Qt::Key_Right, Qt::AltModifier);
+    QTest::keyClick(board(), Qt::Key_Right, Qt::ControlModifier | Qt::ShiftModifier);
     EXPECT_NEAR(pose("Floor lamp").at.x - at.x, 25.4 + 25.4 / 8, 1e-6);
     QTest::keyClick(board(), Qt::Key_Down, Qt::ShiftModifier);
     EXPECT_NEAR(pose("Floor lamp").at.y - at.y, 304.8, 1e-6);
@@ -323,11 +323,12 @@ TEST_F(BothHands, FurnitureGoesAlongTheWallItIsSeenFrom) {
     session().goTo(onWall(3));
     session().select({id("Floor plant")});
     QTest::keyClick(board(), Qt::Key_Left);
+    // The wall is as it was measured, a hair out of square.
     // Wall D is seen from inside: its left is where wall C ends, and the plan's right.
     EXPECT_NEAR(pose("Floor plant").at.x - at.x, 25.4, 1e-3);
-    EXPECT_NEAR(pose("Floor plant").at.y, at.y, 1e-3);
+    EXPECT_NEAR(pose("Floor plant").at.y, at.y, 0.05);
     QTest::keyClick(board(), Qt::Key_Up);
-    EXPECT_NEAR(pose("Floor plant").at.y, at.y, 1e-3) << "it stays on the floor";
+    EXPECT_NEAR(pose("Floor plant").at.y, at.y, 0.05) << "it stays on the floor";
 }
 
 TEST_F(BothHands, WhatLiesUnderIsReachedByPressingOnceMore) {

@@ -184,7 +184,7 @@ TEST_F(Story, KeysNudgeTurnCopyLockAndRemove) {
     window->board()->setFocus();
     const Vec2 at = pose("Floor lamp").at;
     QTest::keyClick(window->board(), Qt::Key_Right);
-    EXPECT_NEAR(pose("Floor lamp").at.x - at.x, 25.4 / 8, 1e-3);
+    EXPECT_NEAR(pose("Floor lamp").at.x - at.x, 25.4, 1e-3);
     QTest::keyClick(window->board(), Qt::Key_Down, Qt::ShiftModifier);
     EXPECT_NEAR(pose("Floor lamp").at.y - at.y, 304.8, 1e-3);
     session().select({id("Coat stand")});

@@ -84,12 +84,12 @@ TEST_F(WallStory, AGroupIsPressedAndDraggedAsOneAndPressedAgainGivesItsPiece) {
     EXPECT_LT(norm(pose("Nine prints").at - group), 0.01);
 }
 
-TEST_F(WallStory, ArrowsNudgeByTheTapesDivisionAndAFoot) {
+TEST_F(WallStory, ArrowsNudgeByAnInchAndAFoot) {
     session().select({id("Nine prints")});
     board()->setFocus();
     const Vec2 before = pose("Nine prints").at;
     QTest::keyClick(board(), Qt::Key_Up);
-    EXPECT_NEAR(pose("Nine prints").at.y - before.y, 25.4 / 8, 1e-6);
+    EXPECT_NEAR(pose("Nine prints").at.y - before.y, 25.4, 1e-6);
     QTest::keyClick(board(), Qt::Key_Right, Qt::ShiftModifier);
     EXPECT_NEAR(pose("Nine prints").at.x - before.x, 304.8, 1e-6);
 }

@@ -348,12 +348,14 @@ bool Board::event(QEvent* e) {
 
 void Board::keyPressEvent(QKeyEvent* e) {
     const Notation n = session_.project()->notation;
-    // An inch or a centimetre; with Shift a graph square, with Alt the tape's own division.
-    const bool big = (e->modifiers() & Qt::ShiftModifier) != 0;
-    const bool fine = (e->modifiers() & Qt::AltModifier) != 0;
+    // An inch or a centimetre; with Shift a graph square, with Ctrl and Shift the tape's own
+    // division.
+    const bool shift = (e->modifiers() & Qt::ShiftModifier) != 0;
+    const bool fine = shift && (e->modifiers() & Qt::ControlModifier) != 0;
+    const bool big = shift && !fine;
     const Length usual = isMetric(n.units) ? Length::centimetres(1) : Length::inches(1);
     const double step = (big ? sheets::graphSquare(n) : fine ? division(n) : usual).mm();
-    const bool keep = (e->modifiers() & Qt::ControlModifier) != 0;
+    const bool keep = !shift && (e->modifiers() & Qt::ControlModifier) != 0;
     switch (e->key()) {
     case Qt::Key_Left:
         return nudge({-step, 0}, keep);

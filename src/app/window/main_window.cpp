@@ -355,8 +355,9 @@ void MainWindow::showKeys() {
     // The same page as docs/line.md, after what the board takes.
     QString text = QStringLiteral(
         "# The board\n\n"
-        "Arrows nudge by an inch or a centimetre, Shift by a graph square, Alt by the tape's "
-        "division, Ctrl keeps every tie. Press what is chosen once more, and what lies under it is "
+        "Arrows nudge by an inch or a centimetre, Shift by a graph square, Ctrl and Shift by "
+        "the tape's division; Ctrl alone keeps every tie. Press what is chosen once more, and what "
+        "lies under it is "
         "chosen. A kind is dragged from the list to its place; on a wall's view what stands "
         "before it goes along it. Rest the pointer on anything, and it is told what it is. "
         "Drag: ties' numbers follow, and what it lines up with is offered; Alt leaves it to the "
