@@ -47,10 +47,21 @@ TEST(Clearance, IsToTheNeighbourThatIsMetFirst) {
 }
 
 TEST(Clearance, OfATurnedPieceIsFromItsCorner) {
-    // A square of 40 turned by 45 degrees reaches 20 * sqrt 2 from its middle.
+    // A square of 40 with corners rounded by 1/2, turned by 45 degrees: its corner is
+    // 20 sqrt 2 - (sqrt 2 - 1) / 2 from its middle.
     const auto all = about(jobWith({"bookcase 40 x 40 at 96, 96, turned 45"}), "Bookcase");
-    EXPECT_NEAR(toward(all, {-1, 0}), 96 - 20 * std::sqrt(2.0), 1e-4);
-    EXPECT_NEAR(toward(all, {0, -1}), 96 - 20 * std::sqrt(2.0), 1e-4);
+    const double reach = 20 * std::sqrt(2.0) - (std::sqrt(2.0) - 1) / 2;
+    EXPECT_NEAR(toward(all, {-1, 0}), 96 - reach, 0.01 / 25.4);
+    EXPECT_NEAR(toward(all, {0, -1}), 96 - reach, 0.01 / 25.4);
+}
+
+TEST(Clearance, BetweenTwoRoundsIsAlongTheWayAndNotTheShortest) {
+    // Rounds of 40 and 20, their middles 60 apart along and 12 across:
+    // 60 - sqrt(30^2 - 12^2) by the circles grown together.
+    const auto all = about(jobWith({"round table 40 called Larger at 80, 90",
+                                    "round side table 20 called Smaller at 140, 102"}),
+                           "Larger");
+    EXPECT_NEAR(toward(all, {1, 0}), 60 - std::sqrt(900.0 - 144.0), 0.01 / 25.4);
 }
 
 TEST(Clearance, OnAWallIsToCornersNeighboursAndWhatStandsBelow) {
