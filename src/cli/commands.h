@@ -27,9 +27,10 @@ struct SheetCommand {
     std::string out;
     std::string paper = "fit";
     std::string scale = "fit";
-    std::string wall; ///< a letter
-    std::string of;   ///< one piece or group
-    std::string roll; ///< a roll's width
+    std::string wall;    ///< a letter
+    std::string of;      ///< one piece or group
+    std::string roll;    ///< a roll's width
+    bool client = false; ///< leaves off what is to mend
 };
 int sheet(const SheetCommand&);
 /// Puts a PNG or JPEG in a piece's frame, with a copy of it in the job.

@@ -4,7 +4,6 @@
 
 #include "fits/ask.h"
 #include "judge/compare.h"
-#include "speech/line_page.h"
 #include "judge/sights.h"
 #include "judge/talk.h"
 #include "judge/use.h"
@@ -13,6 +12,7 @@
 #include "kit/csv.h"
 #include "room/facts.h"
 #include "rules/rules_page.h"
+#include "speech/line_page.h"
 
 #include <fmt/format.h>
 

@@ -70,6 +70,8 @@ int run(int argc, char** argv) {
     sheetCommand->add_option("--wall", wall, "which wall, by its letter");
     sheetCommand->add_option("--of", templateOf, "templates: of one piece or group");
     sheetCommand->add_option("--roll", roll, "templates: on a roll of this width, in one piece");
+    bool client = false;
+    sheetCommand->add_flag("--client", client, "leave off what is to mend: for a client");
 
     std::string frame, pictureFile;
     auto* pictureCommand = app.add_subcommand(
@@ -195,7 +197,7 @@ int run(int argc, char** argv) {
         return measuringSheet(notes, metric, out);
     if (*listenCommand)
         return listen(socket, count, log);
-    return sheet({job, room, which, out, paper, scale, wall, templateOf, roll});
+    return sheet({job, room, which, out, paper, scale, wall, templateOf, roll, client});
 }
 
 } // namespace

@@ -50,6 +50,7 @@ int sheet(const SheetCommand& c) {
     if (!wall)
         return wrong(wall.problem().what);
     o.wall = *wall;
+    o.mends = !c.client;
     if (kind->asks.has(sheets::Asks::wall) && !o.wall)
         return wrong("which wall? say it like: --wall C");
     o.of = c.of;
@@ -64,8 +65,9 @@ int sheet(const SheetCommand& c) {
     const auto printed = sheets::printSheet(*kind, **job, o, c.out);
     if (!printed)
         return refuse(printed.problem());
-    fmt::print("{}: {}, {}, {}\n", c.out, printed->paper, printed->scale,
-               sheets::pagesWords(c.out, printed->pages));
+    fmt::print("{}: {}, {}, {}{}\n", c.out, printed->paper, printed->scale,
+               sheets::pagesWords(c.out, printed->pages),
+               printed->told.empty() ? "" : " (" + printed->told + ")");
     return ran;
 }
 

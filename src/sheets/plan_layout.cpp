@@ -12,18 +12,24 @@ namespace {
 
 constexpr double listWidth = 76; // mm
 
+/// How much of the page the lists take: what they ask for, as little as tells something, nothing.
+enum class Lists { whole, few, elsewhere };
+
 /// `rows` is how many rows the longer of the two lists wants.
-Layout layoutOf(const Paper& paper, bool across, int rows) {
+Layout layoutOf(const Paper& paper, bool across, int rows, Lists lists) {
     Layout l{paper, across, {}, {}, {}};
     const double w = l.width() - 2 * margin;
     const double h = l.height() - 2 * margin - titleHeight;
-    if (across) {
+    if (lists == Lists::elsewhere) {
+        l.drawing = {margin, margin, w, h};
+    } else if (across) {
         l.drawing = {margin, margin, w - listWidth - 4, h};
         l.lists = {margin + w - listWidth, margin, listWidth, h};
     } else {
-        const double lists = std::min({std::max(34.0, 8 + rows * row), 92.0, h * 0.36});
-        l.drawing = {margin, margin, w, h - lists - 4};
-        l.lists = {margin, margin + h - lists, w, lists};
+        const double high =
+            lists == Lists::few ? 34.0 : std::min({std::max(34.0, 8 + rows * row), 92.0, h * 0.36});
+        l.drawing = {margin, margin, w, h - high - 4};
+        l.lists = {margin, margin + h - high, w, high};
     }
     return l;
 }
@@ -37,17 +43,26 @@ bool fits(const Layout& l, const Room& room) {
 }
 
 std::optional<Layout> fitting(const std::vector<Paper>& papers, const std::vector<Scale>& scales,
-                              const Room& room, int rows) {
+                              const Room& room, int rows, Lists lists = Lists::whole) {
     for (const Scale& s : scales) {
         for (const Paper& p : papers) {
             for (const bool across : {true, false}) {
-                Layout l = layoutOf(p, across, rows);
+                Layout l = layoutOf(p, across, rows, lists);
                 l.scale = s;
                 if (fits(l, room))
                     return l;
             }
         }
     }
+    return {};
+}
+
+/// The lists never take the plan's place: they give way to it.
+std::optional<Layout> fittingSomehow(const std::vector<Paper>& papers,
+                                     const std::vector<Scale>& scales, const Room& room, int rows) {
+    for (const Lists lists : {Lists::whole, Lists::few, Lists::elsewhere})
+        if (auto l = fitting(papers, scales, room, rows, lists))
+            return l;
     return {};
 }
 
@@ -60,13 +75,13 @@ Result<Layout> chooseLayout(const Project& job, const SheetOptions& o, int rows)
     if (job.room->walls.empty())
         return Problem{"there is no room to print yet", "write its tape notes first"};
     if (o.paper && o.scale) {
-        if (auto l = fitting({*o.paper}, {*o.scale}, *job.room, rows))
+        if (auto l = fittingSomehow({*o.paper}, {*o.scale}, *job.room, rows))
             return *l;
     } else if (o.paper) {
-        if (auto l = fitting({*o.paper}, usualScales(metric), *job.room, rows))
+        if (auto l = fittingSomehow({*o.paper}, usualScales(metric), *job.room, rows))
             return *l;
     } else if (o.scale) {
-        if (auto l = fitting(own, {*o.scale}, *job.room, rows))
+        if (auto l = fittingSomehow(own, {*o.scale}, *job.room, rows))
             return *l;
     } else {
         // A sheet one can read: the smaller paper down to 1:50 or so, else the larger.
@@ -78,12 +93,12 @@ Result<Layout> chooseLayout(const Project& job, const SheetOptions& o, int rows)
         for (const auto& p : own)
             if (auto l = fitting({p}, readable, *job.room, rows))
                 return *l;
-        if (auto l = fitting(own, scales, *job.room, rows))
+        if (auto l = fittingSomehow(own, scales, *job.room, rows))
             return *l;
     }
     std::string remedy = "choose a smaller scale";
     const auto papers = o.paper ? std::vector<Paper>{*o.paper} : own;
-    if (auto l = fitting(papers, usualScales(metric), *job.room, rows))
+    if (auto l = fittingSomehow(papers, usualScales(metric), *job.room, rows))
         remedy = fmt::format("{} fits on {}", l->scale.words, l->paper.name);
     const Vec2 size = job.room->bounds().size();
     return Problem{fmt::format("the room, {} by {}, doesn't fit{}{}",

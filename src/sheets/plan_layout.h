@@ -19,7 +19,7 @@ struct Layout {
     bool across = true;
     Scale scale;
     QRectF drawing; ///< where the plan goes
-    QRectF lists;   ///< where the schedule and the readings go
+    QRectF lists;   ///< where the schedule and the readings go; null: on a page of their own
     [[nodiscard]] double width() const {
         return (across ? std::max(paper.width, paper.height) : std::min(paper.width, paper.height))
             .mm();

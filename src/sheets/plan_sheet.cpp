@@ -23,9 +23,17 @@ namespace {
 class PlanPainter : public PaperPen {
 public:
     PlanPainter(QPainter& p, double unitsPerMm, const Project& job, const FloorView& scene,
-                const std::vector<Reading>& readings, const Layout& l, std::string date)
+                const std::vector<Reading>& readings, const Layout& l, std::string date, bool mends)
         : PaperPen(p, unitsPerMm), job_(job), scene_(scene), readings_(readings), l_(l),
-          date_(std::move(date)) {
+          date_(std::move(date)), mends_(mends) {
+        // What stands, as it is numbered on the plan; then what hangs, by where.
+        for (std::size_t i = 0; i < scene_.placed.size(); ++i)
+            listed_.push_back(&scene_.piece(i));
+        for (const Piece& one : scene_.scheme->pieces)
+            if ((one.onWall() && !one.isGroup()) || one.on.isCeiling())
+                listed_.push_back(&one);
+        if (!mends_)
+            return;
         for (const auto& r : readings_)
             if (r.toMend())
                 mend_.push_back(&r);
@@ -38,8 +46,18 @@ public:
         pages_ = pages;
         p_.fillRect(QRectF(0, 0, l_.width() * k_, l_.height() * k_), Qt::white);
         plan();
-        const int left = lists();
+        const int left = l_.lists.isNull() ? static_cast<int>(listed_.size()) : lists(l_.lists);
         title(1);
+        return left;
+    }
+
+    /// A page of all the lists, where the plan needs its own page whole. As first().
+    int listsPage(int page) {
+        pages_ = true;
+        p_.fillRect(QRectF(0, 0, l_.width() * k_, l_.height() * k_), Qt::white);
+        const int left = lists(
+            {margin, margin, l_.width() - 2 * margin, l_.height() - 2 * margin - titleHeight - 4});
+        title(page);
         return left;
     }
 
@@ -59,7 +77,7 @@ public:
         const QRectF all(margin, margin, l_.width() - 2 * margin,
                          l_.height() - 2 * margin - titleHeight - 4);
         double y = heading("Schedule of pieces, continued", all.left(), all.top(), all.width());
-        const int count = static_cast<int>(scene_.placed.size());
+        const int count = static_cast<int>(listed_.size());
         int i = from;
         for (; i < count && y + row <= all.bottom(); ++i, y += row)
             scheduleRow(i, all.left(), y, all.width());
@@ -188,32 +206,34 @@ private:
     }
 
     void scheduleRow(int i, double x, double y, double w) {
-        const Piece& p = scene_.piece(static_cast<std::size_t>(i));
+        const Piece& p = *listed_[static_cast<std::size_t>(i)];
+        auto name = QString::fromStdString(p.name);
+        if (!p.on.isFloor() && !p.on.isCarried())
+            name += ", " + QString::fromStdString(words(p.on, job_.wording()));
         text({x, y, 6, row}, Qt::AlignRight | Qt::AlignVCenter, QString::number(i + 1), 2.5, true,
              QFont::Normal, paperLook().soft);
-        text({x + 7.5, y, w - 7.5 - 30, row}, Qt::AlignLeft | Qt::AlignVCenter,
-             QString::fromStdString(p.name), 2.7);
+        text({x + 7.5, y, w - 7.5 - 30, row}, Qt::AlignLeft | Qt::AlignVCenter, name, 2.7);
         text({x + w - 30, y, 30, row}, Qt::AlignRight | Qt::AlignVCenter,
              QString::fromStdString(words(p.size, job_.notation)), 2.6, true);
     }
 
     /// Schedule and what is to be mended, side by side when the sheet is upright. Returns rows
     /// left.
-    int lists() {
-        const bool beside = !l_.across;
-        const QRectF area = l_.lists;
+    int lists(const QRectF& area) {
+        const bool beside = !l_.across || area.width() > 150;
         const double gutter = 6;
         const double w = beside ? (area.width() - gutter) / 2 : area.width();
         const QString unit = isMetric(job_.notation.units)
                                  ? QString::fromUtf8(unitsName(job_.notation.units).data())
                                  : QString("inches");
         // What is to mend has the room it needs, up to half.
-        const double mendHeight =
-            beside ? area.height() : std::min(7 + mendNeeds(w) + 2, area.height() * 0.5);
+        const double mendHeight = beside    ? area.height()
+                                  : !mends_ ? 0
+                                            : std::min(7 + mendNeeds(w) + 2, area.height() * 0.5);
         double y = heading(QString("Pieces, width x depth x height, %1").arg(unit), area.left(),
                            area.top(), w);
         const double bottom = beside ? area.bottom() : area.bottom() - mendHeight - 3;
-        const int count = static_cast<int>(scene_.placed.size());
+        const int count = static_cast<int>(listed_.size());
         int i = 0;
         const bool all = y + count * row <= bottom;
         for (; i < count && y + row <= (all ? bottom : bottom - row); ++i, y += row)
@@ -313,6 +333,8 @@ private:
     }
     /// Gives back where it ends.
     double mendList(double x, double top, double w, double bottom) {
+        if (!mends_)
+            return top - 3;
         double y = heading(mend_.empty() ? QString("Nothing to mend")
                                          : QString("To mend, %1").arg(mend_.size()),
                            x, top, w);
@@ -375,8 +397,9 @@ private:
         field(c2, y + 0.8, half, "Scale", q(l_.scale.words), 3.4, QFont::Medium);
         field(c2 + half, y + 0.8, half, "Date", q(date_), 3.2);
         field(c2, y + 10.4, half, "Ceiling", q(write(scene_.room->ceiling, job_.notation)), 3.2);
-        field(c2 + half, y + 10.4, half, "Judged by",
-              q(job_.library.book->schoolById(job_.judgement.school)->title), 3.2);
+        if (mends_)
+            field(c2 + half, y + 10.4, half, "Judged by",
+                  q(job_.library.book->schoolById(job_.judgement.school)->title), 3.2);
         if (page == 1)
             text({margin, l_.height() - margin + 0.8, w, 3}, Qt::AlignLeft, closureNote(), 2.1,
                  false, QFont::Normal, paperLook().soft);
@@ -394,6 +417,8 @@ private:
     std::string date_;
     std::vector<const Reading*> mend_;
     std::vector<const Reading*> accepted_; ///< left as they are
+    std::vector<const Piece*> listed_;     ///< in the schedule; those that stand first
+    bool mends_ = true;                    ///< tells what is to mend
     bool whyLeft_ = false;                 ///< the reasons found no room on the plan's page
     bool pages_ = true;                    ///< what doesn't fit goes on further pages
 };
@@ -409,9 +434,10 @@ struct PlanShown {
     std::vector<Reading> readings;
     Layout layout;
     std::string date;
+    bool mends = true;
 
     [[nodiscard]] PlanPainter painter(QPainter& p, double k) const {
-        return {p, k, job, *scene, readings, layout, date};
+        return {p, k, job, *scene, readings, layout, date, mends};
     }
 };
 
@@ -421,28 +447,40 @@ Result<Sheet> planPages(const Project& job, const SheetOptions& options) {
         return scene.problem();
     auto readings = judge(**scene, *job.library.book, job.judgement);
     // A thing to mend takes two rows or so.
-    const auto mend = std::count_if(readings.begin(), readings.end(),
-                                    [](const Reading& r) { return r.toMend(); });
-    const int count = static_cast<int>((*scene)->floor.placed.size());
+    const auto mend = options.mends ? std::count_if(readings.begin(), readings.end(),
+                                                    [](const Reading& r) { return r.toMend(); })
+                                    : 0;
+    const auto hangs = [](const Piece& p) {
+        return (p.onWall() && !p.isGroup()) || p.on.isCeiling();
+    };
+    const auto& pieces = (*scene)->scheme->pieces;
+    const int count = static_cast<int>((*scene)->floor.placed.size()) +
+                      static_cast<int>(std::count_if(pieces.begin(), pieces.end(), hangs));
     auto layout = chooseLayout(job, options, std::max(count, 2 * static_cast<int>(mend)));
     if (!layout)
         return layout.problem();
     loadFonts();
     const auto of = std::make_shared<const PlanShown>(
-        PlanShown{job, *scene, std::move(readings), *layout, dateOr(options.date)});
+        PlanShown{job, *scene, std::move(readings), *layout, dateOr(options.date), options.mends});
     const bool pages = !options.onePage;
     // How many pages the schedule takes is known by painting the first for nothing.
     QImage none(8, 8, QImage::Format_RGB32);
     QPainter scratch(&none);
     auto trial = of->painter(scratch, 1);
     int left = trial.first(pages);
-    const bool whyLeft = trial.whyLeft();
+    bool whyLeft = trial.whyLeft();
     Sheet sheet{{layout->width(), layout->height(), job.title + ", plan", {}, {}},
                 layout->paper.name + (layout->across ? " across" : " upright"),
                 layout->scale.words};
     auto& paper = sheet.paper;
     paper.pages.emplace_back(
         [of, pages](QPainter& p, double k) { of->painter(p, k).first(pages); });
+    if (pages && layout->lists.isNull()) {
+        auto lists = of->painter(scratch, 1);
+        left = lists.listsPage(2);
+        whyLeft = lists.whyLeft();
+        paper.pages.emplace_back([of](QPainter& p, double k) { of->painter(p, k).listsPage(2); });
+    }
     while (pages && left > 0) {
         const int from = count - left;
         const int page = static_cast<int>(paper.pages.size()) + 1;
@@ -465,7 +503,7 @@ const SheetKind planSheet{
     .id = "plan",
     .title = "The plan",
     .about = "The room from above to scale, its pieces in a schedule, and what is left to mend.",
-    .asks = {Asks::paper, Asks::scale},
+    .asks = {Asks::paper, Asks::scale, Asks::mends},
     .pages = &planPages,
     .onePageAsPicture = true,
 };

@@ -37,7 +37,7 @@ Result<Printed> printSheet(const SheetKind& kind, const Project& job, SheetOptio
             return table.problem();
         if (auto saved = writeWhole(path, *table); !saved)
             return saved.problem();
-        return Printed{"table", "", 1};
+        return Printed{"table", "", 1, {}};
     }
     const auto format = formatOf(path);
     if (!format)
@@ -52,7 +52,7 @@ Result<Printed> printSheet(const SheetKind& kind, const Project& job, SheetOptio
     const auto pages = printPages(sheet->paper, path);
     if (!pages)
         return pages.problem();
-    return Printed{sheet->on, sheet->scale, *pages};
+    return Printed{sheet->on, sheet->scale, *pages, sheet->told};
 }
 
 } // namespace mezzet::sheets

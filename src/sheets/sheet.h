@@ -21,6 +21,7 @@ struct SheetOptions {
     std::string of{};                 ///< of one piece or group, by name
     std::optional<Length> roll{};     ///< on a roll of this width instead of sheets, in one piece
     Length overlap = Length::millimetres(10); ///< of tiles
+    bool mends = true;                        ///< tells what is to mend; false for a client
     bool onePage = false;                     ///< what doesn't fit the first page is left out
     GoOn goOn{};                              ///< asked before each page; may be empty
 };
@@ -28,8 +29,9 @@ struct SheetOptions {
 /// A sheet ready to be painted; its pages own all they show.
 struct Sheet {
     PaperJob paper;
-    std::string on;    ///< "A4 across"
-    std::string scale; ///< "1:20", "full size"
+    std::string on;     ///< "A4 across"
+    std::string scale;  ///< "1:20", "full size"
+    std::string told{}; ///< what else is to be known of these pages; empty for nothing
 };
 
 /// What was printed.
@@ -37,10 +39,19 @@ struct Printed {
     std::string paper;
     std::string scale;
     int pages = 1;
+    std::string told{}; ///< what else is to be known of them
 };
 
 /// What is to be said for a sheet.
-enum class Asks : unsigned { paper = 1, scale = 2, wall = 4, anyWall = 8, piece = 16, roll = 32 };
+enum class Asks : unsigned {
+    paper = 1,
+    scale = 2,
+    wall = 4,
+    anyWall = 8,
+    piece = 16,
+    roll = 32,
+    mends = 64
+};
 
 /// One kind of sheet. A new one is a file with its entry, and a line in sheet.cpp; the command and
 /// the window's dialog go by the table.

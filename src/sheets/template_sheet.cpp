@@ -207,6 +207,22 @@ struct CutShown {
     std::vector<Cut> cuts;
 };
 
+/// Whether anything of the cut falls on a tile: it is painted small, and looked at.
+bool isInked(const CutShown& of, const Cut& c, double left, double top, double w, double h) {
+    constexpr double dots = 1.5; // a millimetre
+    QImage tile(QSizeF(w * dots, h * dots).toSize(), QImage::Format_Grayscale8);
+    tile.fill(Qt::white);
+    QPainter p(&tile);
+    CutPainter(p, dots, of.job, *of.scene, of.hangs, c).window(left, top, 0, 0, w, h);
+    p.end();
+    for (int y = 0; y < tile.height(); ++y) {
+        const uchar* line = tile.constScanLine(y);
+        if (std::any_of(line, line + tile.width(), [](uchar v) { return v < 250; }))
+            return true;
+    }
+    return false;
+}
+
 Result<Sheet> templatePages(const Project& job, const SheetOptions& o) {
     auto scene = sceneOf(job);
     if (!scene)
@@ -243,6 +259,7 @@ Result<Sheet> templatePages(const Project& job, const SheetOptions& o) {
         name = "roll " + hookWords(*o.roll, job.notation);
     }
     PaperJob out{width, height, job.title + ", templates", {}, {}};
+    int blank = 0;
     if (o.roll) {
         out.pages.emplace_back([of, width](QPainter& p, double k) {
             double y = edge;
@@ -263,25 +280,39 @@ Result<Sheet> templatePages(const Project& job, const SheetOptions& o) {
             const Tiling down = tiled(c.box.size().y + 2 * round, h, o.overlap.mm());
             if (out.pages.size() + static_cast<std::size_t>(across.count * down.count) > 400)
                 return Problem{"that is over 400 sheets", "print a wall at a time, or use a roll"};
+            // A tile that nothing of the cut falls on is left out.
+            std::vector<std::pair<int, int>> tiles;
             for (int r = 0; r < down.count; ++r)
                 for (int q = 0; q < across.count; ++q)
-                    out.pages.emplace_back([of, &c, r, q, across, down, w, h,
-                                            overlap = o.overlap](QPainter& p, double k) {
-                        CutPainter painter(p, k, of->job, *of->scene, of->hangs, c);
-                        painter.window(q * across.step - round, r * down.step - round, edge, edge,
-                                       w, h);
-                        const std::string tile =
-                            across.count * down.count == 1
-                                ? std::string()
-                                : fmt::format("{}{}", static_cast<char>('A' + r % 26), q + 1);
-                        painter.marks(edge, edge, w, h, overlap.mm(), q > 0, q + 1 < across.count,
-                                      r > 0, r + 1 < down.count, tile);
-                        painter.foot(edge, edge + h, w, r * across.count + q + 1,
-                                     across.count * down.count);
-                    });
+                    if (across.count * down.count == 1 ||
+                        isInked(*of, c, q * across.step - round, r * down.step - round, w, h))
+                        tiles.emplace_back(r, q);
+                    else
+                        ++blank;
+            const int tileCount = static_cast<int>(tiles.size());
+            for (int n = 0; n < tileCount; ++n) {
+                const auto [r, q] = tiles[static_cast<std::size_t>(n)];
+                out.pages.emplace_back([of, &c, r = r, q = q, n, tileCount, across, down, w, h,
+                                        overlap = o.overlap](QPainter& p, double k) {
+                    CutPainter painter(p, k, of->job, *of->scene, of->hangs, c);
+                    painter.window(q * across.step - round, r * down.step - round, edge, edge, w,
+                                   h);
+                    const std::string tile =
+                        across.count * down.count == 1
+                            ? std::string()
+                            : fmt::format("{}{}", static_cast<char>('A' + r % 26), q + 1);
+                    painter.marks(edge, edge, w, h, overlap.mm(), q > 0, q + 1 < across.count,
+                                  r > 0, r + 1 < down.count, tile);
+                    painter.foot(edge, edge + h, w, n + 1, tileCount);
+                });
+            }
         }
     }
-    return Sheet{std::move(out), name, "full size"};
+    const auto count = out.pages.size();
+    auto told = count == 1 ? std::string("1 sheet") : fmt::format("{} sheets", count);
+    if (blank > 0)
+        told += fmt::format(", and {} blank {} left out", blank, blank == 1 ? "one" : "ones");
+    return Sheet{std::move(out), name, "full size", std::move(told)};
 }
 
 } // namespace

@@ -1,5 +1,6 @@
 // How the plan sheet lays itself out: papers, scales, units, long lists, odd rooms.
 #include "jobs.h"
+#include "judge/say.h"
 #include "sheets/printed.h"
 #include "sheets/sheet.h"
 
@@ -176,4 +177,63 @@ TEST(Scales, AreReadAsTheyAreWritten) {
         EXPECT_FALSE(readScale(bad)) << bad;
     EXPECT_NEAR(readScale(" 1:75 ")->denominator, 75, 1e-9);
     EXPECT_NEAR(readScale("3/32\"")->denominator, 128, 1e-9);
+}
+
+TEST(Layout, TheListsNeverTakeThePlansPlace) {
+    // 3.5 x 8.2 m at 1:50 is 70 x 164 mm, and wants 19 mm and a wall about it: that fits on A4.
+    const char* notes = "units metres\nceiling 2.5\nwall A 3.5\nwall B 8.2\nwall C 3.5\n"
+                        " door 0.5 from left, 0.8 wide\nwall D 8.2\n";
+    std::vector<std::string> lines;
+    for (int i = 0; i < 24; ++i)
+        lines.push_back(fmt::format("stool called Stool no {} at {}, {}", i, 0.4 + (i % 4) * 0.7,
+                                    0.5 + (i / 4) * 1.2));
+    const auto job = jobWith(lines, notes);
+    QTemporaryDir dir;
+    const auto pdf = dir.filePath("a.pdf");
+    const auto printed = print(job, pdf, "a4", "1:50");
+    ASSERT_TRUE(printed) << printed.problem().text();
+    EXPECT_EQ(printed->paper, "A4 upright");
+    EXPECT_EQ(printed->scale, "1:50");
+    const auto text = textOf(pdf);
+    for (int i = 0; i < 24; ++i)
+        EXPECT_TRUE(text.contains(QString("Stool no %1 ").arg(i)) ||
+                    text.contains(QString("Stool no %1\n").arg(i)))
+            << "stool " << i << " is in the list, on whatever page";
+    // At 1:40 it is 205 mm long: that doesn't fit, and what would is said.
+    const auto larger = print(job, pdf, "a4", "1:25");
+    ASSERT_FALSE(larger);
+    EXPECT_NE(larger.problem().remedy.find("1:50"), std::string::npos) << larger.problem().text();
+}
+
+TEST(Layout, WhatHangsIsInTheListAndAClientIsSparedTheMending) {
+    const auto job = jobWith({"sofa 84 x 36 against wall A", "coffee table 8 from sofa",
+                              "picture 30 x 20 called Harbour on wall B, centre at 60",
+                              "pendant called Lantern lamp at 10', 8'"});
+    QTemporaryDir dir;
+    const auto pdf = dir.filePath("a.pdf");
+    ASSERT_TRUE(print(job, pdf));
+    auto text = textOf(pdf);
+    EXPECT_TRUE(text.contains("Harbour, wall B")) << text.toStdString();
+    EXPECT_TRUE(text.contains("Lantern lamp, ceiling") ||
+                text.contains("Lantern lamp, the ceiling"));
+    EXPECT_TRUE(text.contains("To mend,"));
+    EXPECT_TRUE(text.contains("Judged by"));
+    SheetOptions o;
+    o.mends = false;
+    ASSERT_TRUE(printPlan(job, o, pdf.toStdString()));
+    text = textOf(pdf);
+    EXPECT_TRUE(text.contains("Harbour, wall B"));
+    EXPECT_FALSE(text.contains("mend"));
+    EXPECT_FALSE(text.contains("Judged by"));
+}
+
+TEST(Layout, WhatIsAcceptedIsPrintedWithItsReason) {
+    const auto job = jobWith({"sofa 84 x 36 against wall A", "coffee table 8 from sofa"});
+    const auto said =
+        readSaid("accept seat-to-table of coffee table because the dog lies there", job);
+    ASSERT_TRUE(said);
+    QTemporaryDir dir;
+    const auto pdf = dir.filePath("a.pdf");
+    ASSERT_TRUE(print(*apply(job, said->edit)->project, pdf));
+    EXPECT_TRUE(textOf(pdf).simplified().contains("the dog lies there"));
 }

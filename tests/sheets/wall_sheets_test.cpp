@@ -206,6 +206,22 @@ TEST(Templates, HaveALengthToCheckThePrinterBy) {
     EXPECT_TRUE(bar);
 }
 
+TEST(Templates, TilesThatNothingFallsOnAreLeftOutAndTold) {
+    QTemporaryDir dir;
+    // 80 x 60 in on A4: 194 x 272 mm a sheet less 10 of overlap, 12 by 6 tiles; the inner ones hold
+    // nothing but where the name or a hook is.
+    const auto job = jobWith({"canvas 80 x 60 called Sea on wall C, centre at 50, on two rings 40 "
+                              "apart, drop 4"});
+    SheetOptions o;
+    o.paper = paperNamed("a4");
+    const auto printed = printTemplates(job, o, dir.filePath("t.pdf").toStdString());
+    ASSERT_TRUE(printed) << printed.problem().text();
+    EXPECT_NE(printed->told.find("blank ones left out"), std::string::npos) << printed->told;
+    EXPECT_LT(printed->pages, 60);
+    EXPECT_GE(printed->pages, 2 * (12 + 6) - 4) << "all about the edge";
+    EXPECT_EQ(printed->told.rfind(std::to_string(printed->pages) + " sheets", 0), 0U);
+}
+
 TEST(Templates, OfWhatDoesNotHangAreRefused) {
     QTemporaryDir dir;
     const auto at = dir.filePath("t.pdf").toStdString();

@@ -5,7 +5,9 @@
 #include "sheets/wall_sheets.h"
 #include "ui/open_window.h"
 
+#include <QCheckBox>
 #include <QComboBox>
+#include <QDate>
 #include <QFile>
 #include <QImage>
 #include <QLabel>
@@ -302,6 +304,41 @@ TEST_F(WallStory, WhatDoesNotFitIsSaidAndNotPrinted) {
         if (b->text().remove('&') == "Save the sheet …")
             may = b->isEnabled();
     EXPECT_FALSE(may);
+}
+
+TEST_F(WallStory, HowASheetWasAskedForIsKeptWithTheJob) {
+    {
+        SheetDialog dialog(session().settledProject(), "plan", theFloor(), window.get());
+        ASSERT_TRUE(QTest::qWaitFor([&] { return dialog.drawn(); }, 20000));
+        EXPECT_FALSE(dialog.forClient()->isChecked());
+        dialog.scales()->setCurrentIndex(dialog.scales()->findData("1/8\" = 1'-0\""));
+        dialog.forClient()->setChecked(true);
+        session().remember("plan", dialog.choice());
+    }
+    const auto kept = readJob(jobText(*session().project()), "job", session().library());
+    ASSERT_TRUE(kept);
+    SheetDialog again(*kept, "plan", theFloor(), window.get());
+    EXPECT_TRUE(again.forClient()->isChecked());
+    EXPECT_EQ(again.scales()->currentData().toString(), "1/8\" = 1'-0\"");
+    // A step back or on changes nothing of it.
+    session().sayLine("turn the sofa around");
+    session().undo();
+    EXPECT_EQ(session().project()->prints.count("plan"), 1U);
+}
+
+TEST_F(WallStory, ScalesThatDoNotFitAreToldInTheirListAndFilesHaveTellingNames) {
+    SheetDialog dialog(session().settledProject(), "wall", onWall(3), window.get());
+    ASSERT_TRUE(QTest::qWaitFor([&] { return dialog.drawn(); }, 20000));
+    const int large = dialog.scales()->findData("1:5");
+    const int small = dialog.scales()->findData("1:50");
+    ASSERT_GT(small, 0);
+    EXPECT_EQ(dialog.scales()->itemText(small), "1:50");
+    if (large > 0)
+        EXPECT_TRUE(dialog.scales()->itemText(large).contains("too large"));
+    const auto name = dialog.fileName();
+    EXPECT_TRUE(name.contains("wall D")) << name.toStdString();
+    EXPECT_TRUE(name.contains(QDate::currentDate().toString(Qt::ISODate)));
+    EXPECT_FALSE(name.contains('/'));
 }
 
 TEST_F(WallStory, PrintingIsOffTheWindowsThreadAndCanBeStopped) {

@@ -3,8 +3,11 @@
 #include "app/look/plain_words.h"
 #include "app/look/style.h"
 
+#include <QCheckBox>
 #include <QComboBox>
+#include <QDate>
 #include <QDialogButtonBox>
+#include <QDir>
 #include <QFileDialog>
 #include <QFileInfo>
 #include <QFormLayout>
@@ -13,6 +16,7 @@
 #include <QLineEdit>
 #include <QListWidget>
 #include <QPushButton>
+#include <QStandardItemModel>
 
 namespace mezzet::app {
 
@@ -26,14 +30,24 @@ struct Drawn {
     std::size_t pages = 0;
     QString words;
     bool fault = false;
+    std::vector<bool> fits; ///< of each scale, whether the sheet does; empty when not asked
 };
 
 } // namespace
 
+QString asFileName(QString name) {
+    for (const QChar c : QString("/\\:*?\"<>|"))
+        name.replace(c, ' ');
+    name = name.simplified();
+    while (name.startsWith('.'))
+        name.remove(0, 1);
+    return name.left(120);
+}
+
 QString askWhere(QWidget* over, const QString& title, const QString& name, const QString& ending,
-                 const QString& kinds) {
+                 const QString& kinds, const QString& folder) {
     const auto path = QFileDialog::getSaveFileName(
-        over, title, name + "." + ending,
+        over, title, QDir(folder).filePath(name + "." + ending),
         QString("%1 (*.%2)").arg(kinds.isEmpty() ? ending.toUpper() : kinds, ending));
     // A dot in a name is no ending: "plan 1.2" wants its own.
     static const QStringList known{"pdf", "svg", "png", "csv", "dxf"};
@@ -96,6 +110,9 @@ SheetDialog::SheetDialog(ProjectPtr job, const QString& first, SurfaceId looked,
     form_->addRow("Scale", scale_);
     form_->addRow("On a roll of", roll_);
     form_->addRow("File", format_);
+    client_ = new QCheckBox("For a client: leave off what is to mend");
+    client_->setObjectName("forClient");
+    form_->addRow(client_);
     left->addLayout(form_);
     note_ = new QLabel;
     note_->setWordWrap(true);
@@ -149,6 +166,10 @@ SheetDialog::SheetDialog(ProjectPtr job, const QString& first, SurfaceId looked,
         page_ = 0;
         drawSoon();
     });
+    connect(client_, &QCheckBox::toggled, this, [this] {
+        page_ = 0;
+        drawSoon();
+    });
     for (auto* box : {wall_, paper_, scale_, piece_})
         connect(box, &QComboBox::currentIndexChanged, this, [this] {
             page_ = 0;
@@ -196,6 +217,7 @@ void SheetDialog::askFor() {
     form_->setRowVisible(paper_, k.asks.has(sheets::Asks::paper));
     form_->setRowVisible(scale_, k.asks.has(sheets::Asks::scale));
     form_->setRowVisible(roll_, k.asks.has(sheets::Asks::roll));
+    form_->setRowVisible(client_, k.asks.has(sheets::Asks::mends));
     const auto chosen = format_->currentData();
     format_->clear();
     format_->addItem("PDF, to print", "pdf");
@@ -204,6 +226,52 @@ void SheetDialog::askFor() {
     if (k.table != nullptr)
         format_->addItem("CSV, a table", "csv");
     format_->setCurrentIndex(std::max(format_->findData(chosen), 0));
+    // As it was asked for last.
+    if (const auto it = job_->prints.find(k.id); it != job_->prints.end()) {
+        const PrintChoice& c = it->second;
+        const auto back = [](QComboBox* box, const std::string& said) {
+            if (const int i = box->findData(QString::fromStdString(said)); i >= 0)
+                box->setCurrentIndex(i);
+        };
+        back(paper_, c.paper);
+        back(scale_, c.scale);
+        back(format_, c.file);
+        client_->setChecked(!c.mends);
+    }
+}
+
+PrintChoice SheetDialog::choice() const {
+    const auto text = [](QComboBox* box) { return box->currentData().toString().toStdString(); };
+    return {text(paper_), text(scale_), format().toStdString(), !client_->isChecked()};
+}
+
+QString SheetDialog::fileName() const {
+    const sheets::SheetKind& k = kind();
+    QStringList parts{QString::fromStdString(job_->title)};
+    // A title that names the room needs it no second time.
+    if (const auto room = QString::fromStdString(job_->room->name);
+        !room.isEmpty() && !parts.front().contains(room, Qt::CaseInsensitive))
+        parts << room;
+    parts << QString(k.id);
+    const auto asked = options();
+    if (asked.wall)
+        parts.back() += " " + QString::fromStdString(wallName(*asked.wall));
+    if (!asked.of.empty())
+        parts << QString::fromStdString(asked.of);
+    parts << QDate::currentDate().toString(Qt::ISODate);
+    return asFileName(parts.join(", "));
+}
+
+void SheetDialog::markScales(const std::vector<bool>& fits) {
+    auto* model = qobject_cast<QStandardItemModel*>(scale_->model());
+    if (model == nullptr)
+        return;
+    for (std::size_t i = 0; i < fits.size() && static_cast<int>(i) + 1 < scale_->count(); ++i) {
+        auto* item = model->item(static_cast<int>(i) + 1);
+        const auto words = item->data(Qt::UserRole).toString();
+        item->setText(fits[i] ? words : words + ", too large for the paper");
+        item->setEnabled(fits[i]);
+    }
 }
 
 sheets::SheetOptions SheetDialog::options() const {
@@ -219,6 +287,8 @@ sheets::SheetOptions SheetDialog::options() const {
         o.wall = wall_->currentData().toInt();
     if (k.asks.has(sheets::Asks::piece))
         o.of = text(piece_);
+    if (k.asks.has(sheets::Asks::mends))
+        o.mends = !client_->isChecked();
     if (k.asks.has(sheets::Asks::roll) && !roll_->text().trimmed().isEmpty())
         if (const auto l = readLength(roll_->text().trimmed().toStdString(), job_->notation.units))
             o.roll = *l;
@@ -236,9 +306,24 @@ void SheetDialog::drawSoon() {
 void SheetDialog::draw() {
     later_.stop();
     runner_.drop(drawing_);
+    // Which scales fit is tried once for each sheet, paper and wall.
+    const auto of =
+        QString("%1 %2 %3").arg(kind().id).arg(paper_->currentIndex()).arg(wall_->currentIndex());
+    std::vector<sheets::Scale> scales;
+    if (of != fitsOf_ && kind().asks.has(sheets::Asks::scale))
+        for (int i = 1; i < scale_->count(); ++i)
+            if (const auto s = sheets::readScale(scale_->itemData(i).toString().toStdString()))
+                scales.push_back(*s);
+    fitsOf_ = of;
     drawing_ = runner_.run(
-        [job = job_, kind = &kind(), asked = options(), page = page_](Progress&) {
+        [job = job_, kind = &kind(), asked = options(), page = page_,
+         scales = std::move(scales)](Progress&) {
             Drawn out;
+            for (const sheets::Scale& s : scales) {
+                auto at = asked;
+                at.scale = s;
+                out.fits.push_back(static_cast<bool>(kind->pages(*job, at)));
+            }
             const auto sheet = kind->pages(*job, asked);
             if (!sheet) {
                 out.words = QString::fromStdString(sheet.problem().sentence());
@@ -252,11 +337,14 @@ void SheetDialog::draw() {
                                               QString::fromStdString(sheet->scale));
             if (out.pages > 1)
                 out.words += QString(", page %1 of %2").arg(shown + 1).arg(out.pages);
+            if (!sheet->told.empty())
+                out.words += "; " + QString::fromStdString(sheet->told);
             return out;
         },
         [this](Drawn d) {
             drawn_ = d.picture;
             pages_ = d.pages;
+            markScales(d.fits);
             said_->setText(d.words);
             print_->setEnabled(!d.fault);
             back_->setVisible(pages_ > 1);

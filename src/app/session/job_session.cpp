@@ -219,9 +219,22 @@ void JobSession::redo() {
     emit told("Did again: " + words, false);
 }
 
-void JobSession::wentTo(const ProjectPtr& job) {
+void JobSession::remember(const std::string& sheet, const PrintChoice& choice) {
+    auto next = std::make_shared<Project>(*settledProject());
+    next->prints[sheet] = choice;
+    project_ = std::move(next);
+}
+
+void JobSession::wentTo(const ProjectPtr& stood) {
     marks_.clear();
     const auto looked = surface();
+    // How sheets are asked for is no step of the job.
+    auto job = stood;
+    if (project_ && project_->prints != job->prints) {
+        auto next = std::make_shared<Project>(*job);
+        next->prints = project_->prints;
+        job = std::move(next);
+    }
     take(job, *sceneOf(*job));
     changedOrNot();
     emit jobChanged();

@@ -78,6 +78,8 @@ public:
     [[nodiscard]] QString undoWords() const { return history_.undoWords(); }
     [[nodiscard]] QString redoWords() const { return history_.redoWords(); }
     [[nodiscard]] const History& history() const { return history_; }
+    /// Keeps how a sheet was asked for, with the job: no step of its own, and saved with the next.
+    void remember(const std::string& sheet, const PrintChoice&);
     /// Goes back, or on, until so many steps stand.
     void goToStep(int steps) { history_.goTo(steps); }
     void undo();

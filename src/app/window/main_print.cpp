@@ -15,16 +15,17 @@ namespace mezzet::app {
 namespace {
 
 QString toldOf(const QString& path, const std::string& paper, const std::string& scale,
-               const std::string& pages) {
-    return QString::fromStdString(fmt::format(
-        "{}: {}, {}, {}", QFileInfo(path).fileName().toStdString(), paper, scale, pages));
+               const std::string& pages, const std::string& more) {
+    return QString::fromStdString(fmt::format("{}: {}, {}, {}{}",
+                                              QFileInfo(path).fileName().toStdString(), paper,
+                                              scale, pages, more.empty() ? "" : "; " + more));
 }
 
 template <class Printed> Told toldOf(const QString& path, const Result<Printed>& printed) {
     if (!printed)
         return {QString::fromStdString(printed.problem().sentence()), true};
     return {toldOf(path, printed->paper, printed->scale,
-                   sheets::pagesWords(path.toStdString(), printed->pages)),
+                   sheets::pagesWords(path.toStdString(), printed->pages), printed->told),
             false};
 }
 
@@ -85,9 +86,11 @@ void MainWindow::print(const QString& sheet) {
     SheetDialog dialog(session_.settledProject(), sheet, session_.surface(), this);
     if (dialog.exec() != QDialog::Accepted)
         return;
-    const auto title = QString::fromStdString(session_.project()->title).replace('/', ' ');
-    const auto path =
-        askWhere(this, "Print to", QString("%1, %2").arg(title, dialog.kind().id), dialog.format());
+    session_.remember(dialog.kind().id, dialog.choice());
+    // Beside the job, where it has a file.
+    const auto folder =
+        session_.path().isEmpty() ? QString() : QFileInfo(session_.path()).absolutePath();
+    const auto path = askWhere(this, "Print to", dialog.fileName(), dialog.format(), {}, folder);
     if (!path.isEmpty())
         printLater(printing(path, dialog.kind(), dialog.options()));
 }

@@ -329,6 +329,11 @@ std::string jobText(const Project& p) {
         j["thrownAway"].push_back(schemeJson(*s));
     if (p.judgement.access)
         j["access"] = true;
+    if (!p.prints.empty())
+        j["prints"] = json::object();
+    for (const auto& [sheet, c] : p.prints)
+        j["prints"][sheet] = {
+            {"paper", c.paper}, {"scale", c.scale}, {"file", c.file}, {"mends", c.mends}};
     if (!p.judgement.briefs.empty())
         j["briefs"] = json::array();
     for (const auto& [room, b] : p.judgement.briefs)

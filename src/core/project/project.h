@@ -82,6 +82,16 @@ struct Picture {
 };
 using Pictures = std::map<std::string, Picture, std::less<>>;
 
+/// How a sheet was asked for last, to be offered again.
+struct PrintChoice {
+    std::string paper; ///< "A4"; empty for the job's own
+    std::string scale; ///< "1:50"; empty for the largest that fits
+    std::string file;  ///< "pdf"; empty for that
+    bool mends = true; ///< tells what is to mend
+
+    bool operator==(const PrintChoice&) const = default;
+};
+
 /// One job: its measured rooms and their schemes. A value; every change makes a new one.
 struct Project {
     std::string title = "Untitled job";
@@ -97,6 +107,7 @@ struct Project {
     UnderlayPtr underlay;                     ///< null for none
     std::shared_ptr<const Pictures> pictures; ///< by key; null for none
     Library library;
+    std::map<std::string, PrintChoice, std::less<>> prints{}; ///< by the sheet's id
     std::string extra;     ///< fields of the job file this version doesn't know, as JSON
     std::string roomExtra; ///< the same of its rooms
 
@@ -137,6 +148,7 @@ inline constexpr std::size_t mostZones = 60;
 inline constexpr std::size_t mostPictures = 200;
 inline constexpr std::size_t mostPictureBytes = 1024 * 1024; ///< of one, base64
 inline constexpr std::size_t mostStatures = 20;
+inline constexpr std::size_t mostPrintChoices = 40;
 inline constexpr std::size_t mostAccepted = 2000; ///< readings left as they are, in a scheme
 inline constexpr std::size_t mostReason = 2000;   ///< characters of a reason or a scheme's note
 

@@ -255,6 +255,26 @@ ProjectPtr readProject(const json& j, std::string_view file, const Library& libr
         for (const auto& s : f.list("thrownAway", mostThrownAway))
             p->thrownAway.push_back(
                 readScheme(s, "a scheme thrown away", *p->library.kit, p->rooms, version));
+    if (f.has("prints")) {
+        const auto& all = f.need("prints");
+        if (!all.is_object() || all.size() > mostPrintChoices)
+            f.fail(worded("“prints” is no object of at most {} sheets", mostPrintChoices));
+        for (const auto& [sheet, said] : all.items()) {
+            if (!isText(sheet) || characterCount(sheet) > mostNameLength)
+                f.fail("“prints” names no sheet");
+            Fields one(said, "“prints”");
+            PrintChoice c;
+            c.paper = one.text("paper", mostNameLength, false);
+            c.scale = one.text("scale", mostNameLength, false);
+            c.file = one.text("file", mostNameLength, false);
+            if (one.has("mends")) {
+                if (!one.need("mends").is_boolean())
+                    one.fail("“mends” is neither true nor false");
+                c.mends = one.need("mends").get<bool>();
+            }
+            p->prints[sheet] = std::move(c);
+        }
+    }
     if (f.has("access")) {
         if (!f.need("access").is_boolean())
             f.fail("“access” is neither true nor false");
