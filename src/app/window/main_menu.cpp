@@ -49,8 +49,6 @@ void MainWindow::buildMenu() {
     auto* help = menuBar()->addMenu("Hel&p");
     add(help, "signs", "Signs on the board", {},
         [this] { SignsDialog(session_.project()->notation, this).exec(); });
-    add(help, "signs", "Signs on the board", {},
-        [this] { SignsDialog(session_.project()->notation, this).exec(); });
     add(help, "keys", "Keys and phrases", QKeySequence("F1"), [this] { showKeys(); });
 }
 
