@@ -66,6 +66,15 @@ std::optional<Layout> fittingSomehow(const std::vector<Paper>& papers,
     return {};
 }
 
+/// At the largest scale at all.
+std::optional<Layout> fittingLargest(const std::vector<Paper>& papers, bool metric,
+                                     const Room& room, int rows) {
+    for (const Scale& s : usualScales(metric))
+        if (auto l = fittingSomehow(papers, {s}, room, rows))
+            return l;
+    return {};
+}
+
 } // namespace
 
 Result<Layout> chooseLayout(const Project& job, const SheetOptions& o, int rows) {
@@ -98,7 +107,7 @@ Result<Layout> chooseLayout(const Project& job, const SheetOptions& o, int rows)
     }
     std::string remedy = "choose a smaller scale";
     const auto papers = o.paper ? std::vector<Paper>{*o.paper} : own;
-    if (auto l = fittingSomehow(papers, usualScales(metric), *job.room, rows))
+    if (auto l = fittingLargest(papers, metric, *job.room, rows))
         remedy = fmt::format("{} fits on {}", l->scale.words, l->paper.name);
     const Vec2 size = job.room->bounds().size();
     return Problem{fmt::format("the room, {} by {}, doesn't fit{}{}",
