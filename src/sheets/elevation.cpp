@@ -486,8 +486,20 @@ void drawElevation(const Drawing& d, const WallsView& scene, int wall, const Pic
     for (const Opening& o : room.openings)
         if (o.wall == wall)
             drawOpeningFront(d, o);
-    for (const Fixture& f : room.fixtures)
+    for (const Fixture& f : room.fixtures) {
         drawFixtureFront(d, room, wall, f);
+        if (d.labels == nullptr || f.wall != wall)
+            continue;
+        // Names rather stand off what is built in.
+        const double half = f.isPoint() ? 90 : 0;
+        const double left = f.left.mm() - half;
+        const double right = f.isPoint() ? f.left.mm() + half : (f.left + f.width).mm();
+        const double low = f.up.mm() - half;
+        const double top = f.isPoint() ? f.up.mm() + 1.6 * half : (f.up + f.height).mm();
+        if (!f.isBreast())
+            d.labels->ratherClear(QRectF(d.at(up(left, top)), d.at(up(right, low))).normalized(),
+                                  0);
+    }
     p.save();
     p.setClipPath(within, Qt::IntersectClip);
     drawBeamEnds(d, room, wall);

@@ -86,6 +86,7 @@ QStringList shortened(const QString& name) {
     }
     while (heads() > 0) {
         words.removeFirst();
+        words[0][0] = words[0][0].toUpper();
         out << words.join(' ');
     }
     return out;

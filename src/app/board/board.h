@@ -139,7 +139,7 @@ private:
     [[nodiscard]] sheets::Drawing drawing(QPainter&) const;
     void paintFloor(QPainter&);
     /// What the base of a floor is made of, and its painting.
-    void paintBase(QPainter&);
+    [[nodiscard]] std::pair<LayerKey, Layer::Paint> base();
     void paintFigures(QPainter&);
     [[nodiscard]] std::shared_ptr<const sheets::Labels> placeFigures(const sheets::Drawing&);
     /// The same drawing, lettered by those.
@@ -184,11 +184,12 @@ private:
     Camera camera_;
     std::unique_ptr<Hand> hand_; ///< null while nothing is held
     bool lettingGo_ = false;
-    Layer base_{*this};       ///< the room, or the bare wall
-    Layer flats_{*this};      ///< rugs that stay where they are
-    Layer pieces_{*this};     ///< what else stays
-    Layer figures_{*this};    ///< dimensions, letters and rulers
-    Layer namesLayer_{*this}; ///< the names of what stays
+    Layer base_{*this};        ///< the room
+    Layer under_{*this, true}; ///< the room and all that stays in it, in one
+    Layer flats_{*this};       ///< rugs that stay where they are
+    Layer pieces_{*this};      ///< what else stays
+    Layer figures_{*this};     ///< dimensions, letters and rulers
+    Layer namesLayer_{*this};  ///< the names of what stays
     std::shared_ptr<const sheets::Labels> names_;
     LayerKey namesAs_; ///< what they were placed for
     std::shared_ptr<const sheets::Labels> figuresPlaced_;

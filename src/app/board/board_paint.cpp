@@ -76,7 +76,7 @@ void Board::paintEvent(QPaintEvent*) {
     }
 }
 
-void Board::paintBase(QPainter& p) {
+std::pair<LayerKey, Layer::Paint> Board::base() {
     takeUnderlay();
     const Project& job = *session_.project();
     auto key = cameraKey();
@@ -86,38 +86,37 @@ void Board::paintBase(QPainter& p) {
     const bool traced =
         underlayShown_ && !underlay_.isNull() && job.underlay->room == job.scheme().room;
     key.with(job.underlay).with(traced ? 1 : 0);
-    base_.show(p, key, false,
-               [as = LayerDrawing{look(), camera_, job.notation}, rooms = job.rooms,
-                room = job.room, which = job.scheme().room, area = sheetArea(),
-                underlay = traced ? job.underlay : nullptr, picture = underlay_](QPainter& on) {
-                   const auto d = as.on(on);
-                   sheets::drawNeighbours(d, rooms, which);
-                   if (room->closed) {
-                       on.setPen(Qt::NoPen);
-                       on.setBrush(as.look.floor);
-                       on.drawPolygon(d.polygon(room->edge));
-                   }
-                   if (underlay) {
-                       on.save();
-                       on.setClipRect(area);
-                       on.setOpacity(as.look.night ? 0.25 : 0.45);
-                       on.setRenderHint(QPainter::SmoothPixmapTransform);
-                       on.translate(d.at(underlay->at));
-                       on.rotate(underlay->turn.inDegrees());
-                       on.scale(underlay->mmPerPixel * d.scale, underlay->mmPerPixel * d.scale);
-                       on.drawImage(0, 0, picture);
-                       on.restore();
-                   }
-                   sheets::drawGraph(d, area);
-                   sheets::drawRoom(d, *room);
-               });
+    return {key, [as = LayerDrawing{look(), camera_, job.notation}, rooms = job.rooms,
+                  room = job.room, which = job.scheme().room, area = sheetArea(),
+                  underlay = traced ? job.underlay : nullptr, picture = underlay_](QPainter& on) {
+                const auto d = as.on(on);
+                sheets::drawNeighbours(d, rooms, which);
+                if (room->closed) {
+                    on.setPen(Qt::NoPen);
+                    on.setBrush(as.look.floor);
+                    on.drawPolygon(d.polygon(room->edge));
+                }
+                if (underlay) {
+                    on.save();
+                    on.setClipRect(area);
+                    on.setOpacity(as.look.night ? 0.25 : 0.45);
+                    on.setRenderHint(QPainter::SmoothPixmapTransform);
+                    on.translate(d.at(underlay->at));
+                    on.rotate(underlay->turn.inDegrees());
+                    on.scale(underlay->mmPerPixel * d.scale, underlay->mmPerPixel * d.scale);
+                    on.drawImage(0, 0, picture);
+                    on.restore();
+                }
+                sheets::drawGraph(d, area);
+                sheets::drawRoom(d, *room);
+            }};
 }
 
 void Board::paintFloor(QPainter& p) {
     const auto d = drawing(p);
     const Room& room = *session_.project()->room;
     const Scene& scene = *session_.scene();
-    paintBase(p);
+    const auto [baseKey, paintBase] = base();
     const bool above = session_.surface().isCeiling();
     // What stays where it is while something is dragged is painted once.
     const auto hand = inHand();
@@ -131,18 +130,32 @@ void Board::paintFloor(QPainter& p) {
     const auto notInHand = [hand](const Piece& q) {
         return std::find(hand.begin(), hand.end(), q.id) == hand.end();
     };
-    const auto layer = [&](Layer& on, sheets::PiecesShown shown) {
-        on.show(p, key, heavy,
-                [as = LayerDrawing{look(), camera_, session_.project()->notation}, stays, notInHand,
-                 above, shown](QPainter& to) {
-                    sheets::drawPieces(as.on(to), *stays, above, shown, notInHand);
-                });
-    };
     const auto moving = [&](const Piece& q) { return !notInHand(q); };
-    layer(flats_, sheets::PiecesShown::flat);
-    if (!hand.empty())
-        sheets::drawPieces(d, scene, above, sheets::PiecesShown::flat, moving);
-    layer(pieces_, sheets::PiecesShown::upright);
+    const auto paintPieces = [as = LayerDrawing{look(), camera_, session_.project()->notation},
+                              stays, notInHand, above](sheets::PiecesShown shown) {
+        return
+            [=](QPainter& to) { sheets::drawPieces(as.on(to), *stays, above, shown, notInHand); };
+    };
+    const bool flatMoves = std::any_of(hand.begin(), hand.end(),
+                                       [&](int id) { return scene.pieceById(id)->kind->flat(); });
+    if (!heavy && !flatMoves) {
+        // All that stays lies under what moves: one opaque picture.
+        LayerKey all = baseKey;
+        all.with(key);
+        under_.show(p, all, false,
+                    [board = look().board, paintBase, size = this->size(),
+                     pieces = paintPieces(sheets::PiecesShown::all)](QPainter& to) {
+                        to.fillRect(QRectF(QPointF(), QSizeF(size)), board);
+                        paintBase(to);
+                        pieces(to);
+                    });
+    } else {
+        base_.show(p, baseKey, false, paintBase);
+        flats_.show(p, key, heavy, paintPieces(sheets::PiecesShown::flat));
+        if (flatMoves)
+            sheets::drawPieces(d, scene, above, sheets::PiecesShown::flat, moving);
+        pieces_.show(p, key, heavy, paintPieces(sheets::PiecesShown::upright));
+    }
     if (!hand.empty())
         sheets::drawPieces(d, scene, above, sheets::PiecesShown::upright, moving);
     // The names of what stays find their places once, clear of the figures about the room.
@@ -385,7 +398,7 @@ void paintRulers(QPainter& p, const LayerDrawing& as, QSizeF size, bool wall) {
             p.setPen(as.look.ink);
             // A figure that would be cut at an end is left out.
             const double wide = p.fontMetrics().horizontalAdvance(label(v * sign));
-            if (across && at + 3 + wide < high)
+            if (across && at + 8 + wide < high)
                 p.drawText(QRectF(at + 3, 2, wide + 2, ruler - 6), Qt::AlignLeft | Qt::AlignVCenter,
                            label(v * sign));
             else if (!across && at - 14 > low)

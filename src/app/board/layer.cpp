@@ -6,8 +6,8 @@ namespace mezzet::app {
 
 namespace {
 
-QImage painted(const Layer::Paint& paint, QSize size, double ratio) {
-    QImage out(size * ratio, QImage::Format_ARGB32_Premultiplied);
+QImage painted(const Layer::Paint& paint, QSize size, double ratio, bool opaque) {
+    QImage out(size * ratio, opaque ? QImage::Format_RGB32 : QImage::Format_ARGB32_Premultiplied);
     out.setDevicePixelRatio(ratio);
     out.fill(Qt::transparent);
     QPainter p(&out);
@@ -30,18 +30,19 @@ void Layer::show(QPainter& p, const LayerKey& what, bool heavy, Paint paint) {
     if (key != key_ || picture_.isNull()) {
         if (!heavy) {
             runner_.drop(painting_);
-            picture_ = painted(paint, of_.size(), ratio);
+            picture_ = painted(paint, of_.size(), ratio, opaque_);
             key_ = std::move(key);
         } else if (!runner_.runs(painting_) || key != coming_) {
             runner_.drop(painting_);
             coming_ = key;
-            painting_ = runner_.run([paint = std::move(paint), size = of_.size(),
-                                     ratio](Progress&) { return painted(paint, size, ratio); },
-                                    [this](QImage made) {
-                                        picture_ = std::move(made);
-                                        key_ = coming_;
-                                        of_.update();
-                                    });
+            painting_ =
+                runner_.run([paint = std::move(paint), size = of_.size(), ratio, opaque = opaque_](
+                                Progress&) { return painted(paint, size, ratio, opaque); },
+                            [this](QImage made) {
+                                picture_ = std::move(made);
+                                key_ = coming_;
+                                of_.update();
+                            });
         }
     }
     if (!picture_.isNull())

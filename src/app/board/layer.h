@@ -23,6 +23,11 @@ public:
         numbers_.push_back(number);
         return *this;
     }
+    LayerKey& with(const LayerKey& other) {
+        values_.insert(values_.end(), other.values_.begin(), other.values_.end());
+        numbers_.insert(numbers_.end(), other.numbers_.begin(), other.numbers_.end());
+        return *this;
+    }
     bool operator==(const LayerKey&) const = default;
 
 private:
@@ -35,7 +40,8 @@ class Layer {
 public:
     using Paint = std::function<void(QPainter&)>;
 
-    explicit Layer(QWidget& of) : of_(of) {}
+    /// `opaque`: its painting covers all of the widget.
+    explicit Layer(QWidget& of, bool opaque = false) : of_(of), opaque_(opaque) {}
 
     /// Shows it. What is not as the key has it is painted first; when that is `heavy`, beside the
     /// window, and until then it is shown as it was. `paint` holds values only.
@@ -44,6 +50,7 @@ public:
 
 private:
     QWidget& of_;
+    bool opaque_;
     LayerKey key_;
     QImage picture_;
     LayerKey coming_;

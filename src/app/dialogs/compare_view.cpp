@@ -89,7 +89,7 @@ CompareView::CompareView(JobSession& session, QWidget* parent)
     : QDialog(parent), session_(session) {
     setObjectName("compare");
     setWindowTitle("Schemes side by side");
-    resize(1240, 780);
+    openAt(*this, {1240, 780});
     auto* whole = new QVBoxLayout(this);
     whole->setContentsMargins(18, 14, 18, 14);
     whole->setSpacing(10);

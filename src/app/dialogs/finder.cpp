@@ -80,7 +80,7 @@ Finder::Finder(JobSession& session, const QList<QAction*>& acts, QWidget* parent
     : QDialog(parent), session_(session) {
     setObjectName("finder");
     setWindowTitle("Find anything");
-    resize(600, 460);
+    openAt(*this, {600, 460});
     auto* column = new QVBoxLayout(this);
     column->setContentsMargins(14, 14, 14, 12);
     column->setSpacing(8);

@@ -18,7 +18,7 @@ namespace mezzet::app {
 FitDialog::FitDialog(JobSession& session, QWidget* parent) : QDialog(parent), session_(session) {
     setObjectName("fitDialog");
     setWindowTitle("What fits here?");
-    resize(560, 520);
+    openAt(*this, {560, 520});
     auto* whole = new QVBoxLayout(this);
     whole->setContentsMargins(20, 16, 20, 16);
     whole->setSpacing(10);

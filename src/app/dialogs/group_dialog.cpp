@@ -74,7 +74,7 @@ GroupDialog::GroupDialog(JobSession& session, std::vector<int> ids, QWidget* par
     : QDialog(parent), session_(session) {
     setObjectName("groupDialog");
     setWindowTitle("Set out as one");
-    resize(820, 600);
+    openAt(*this, {820, 600});
     const Scheme& scheme = session.project()->scheme();
     if (ids.size() == 1)
         if (const Piece* g = scheme.byId(ids.front()); g != nullptr && g->isGroup())

@@ -15,7 +15,7 @@ namespace mezzet::app {
 MendDialog::MendDialog(JobSession& session, QWidget* parent) : QDialog(parent), session_(session) {
     setObjectName("mendDialog");
     setWindowTitle("Mend all I can");
-    resize(600, 540);
+    openAt(*this, {600, 540});
     auto* whole = new QVBoxLayout(this);
     whole->setContentsMargins(20, 16, 20, 16);
     whole->setSpacing(10);

@@ -1,5 +1,7 @@
 #include "app/look/style.h"
 
+#include <QScreen>
+
 #include <QPalette>
 
 static void initIconResource() {
@@ -105,6 +107,13 @@ QSplitter::handle { background: @edge; }
 QString capitalised(const std::string& words) {
     const auto all = QString::fromStdString(words);
     return all.left(1).toUpper() + all.mid(1);
+}
+
+void openAt(QWidget& w, QSize size) {
+    // A screen that is none (tests, pictures) bounds nothing.
+    if (QGuiApplication::platformName() != "offscreen")
+        size = size.boundedTo(w.screen()->availableSize());
+    w.resize(size);
 }
 
 } // namespace mezzet::app

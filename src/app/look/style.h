@@ -17,6 +17,9 @@ void useTheme(bool night);
     return words.replace('&', "&&");
 }
 
+/// Gives a window a size, within the screen that there is.
+void openAt(QWidget&, QSize);
+
 /// Words as they begin a heading.
 [[nodiscard]] QString capitalised(const std::string& words);
 

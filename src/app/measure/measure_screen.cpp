@@ -56,7 +56,7 @@ MeasureScreen::MeasureScreen(const QString& notes, bool fresh, QWidget* parent, 
     setObjectName("measureScreen");
     setWindowTitle(fresh ? "New job: measure the room" : "Measure");
     setWindowFlag(Qt::WindowMaximizeButtonHint);
-    resize(1240, 760);
+    openAt(*this, {1240, 760});
     auto* whole = new QVBoxLayout(this);
     whole->setContentsMargins(16, 12, 16, 12);
     auto* top = new QHBoxLayout;

@@ -49,7 +49,7 @@ constexpr HandWord pictureHands[] = {
 TraceScreen::TraceScreen(Units units, QWidget* parent) : QDialog(parent), units_(units) {
     setObjectName("traceScreen");
     setWindowTitle("Trace a drawing");
-    resize(1200, 760);
+    openAt(*this, {1200, 760});
     auto* whole = new QVBoxLayout(this);
     whole->setContentsMargins(16, 12, 16, 12);
     auto* row = new QHBoxLayout;

@@ -168,6 +168,10 @@ void PieceList::jobChanged() {
     if (!session_.inTrial())
         return refill();
     // A drag changes no names: only the marks.
+    marks_.want();
+}
+
+void PieceList::markAll() {
     for (int i = 0; i < list_->count(); ++i)
         if (list_->item(i)->data(idRole).toInt() != 0)
             mark(list_->item(i));
@@ -275,6 +279,8 @@ void PieceList::refill() {
             if (++n > (typed.isEmpty() ? mostKinds : 12))
                 break;
             Piece p = pieceOf(k);
+            if (k->hangs())
+                p.on = onWall(0); // of what hangs, width and height
             auto* item = new QListWidgetItem(QString::fromStdString(k->name), list_);
             item->setData(sizeRole, figures.isEmpty()
                                         ? QString::fromStdString(footprintWords(p, job.notation))

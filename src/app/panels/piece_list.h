@@ -1,6 +1,7 @@
 #pragma once
 
 #include "app/session/job_session.h"
+#include "app/session/pace.h"
 
 #include <QLineEdit>
 #include <QListWidget>
@@ -29,6 +30,7 @@ private:
     void jobChanged();
     void refill();
     void mark(QListWidgetItem*) const;
+    void markAll();
     void showSelection();
     void takeRow(QListWidgetItem*);
     void enter();
@@ -39,6 +41,7 @@ private:
     QLabel* heading_;
     QListWidget* list_;
     bool filling_ = false;
+    Pace marks_{50, [this] { markAll(); }};
 };
 
 } // namespace mezzet::app

@@ -62,30 +62,35 @@ TapePanel::TapePanel(JobSession& session, QWidget* parent)
 void TapePanel::wanted() {
     takeWhenFound_ = false;
     // While something is dragged, cards follow their readings; new ones come at a calmer pace.
-    if (session_.inTrial() && selectionShown_ == session_.selected()) {
-        bool all = true;
-        for (auto* c : cards_) {
-            const bool there = c->follow();
-            c->setVisible(there);
-            all = all && there;
-        }
-        const auto& chosen = session_.selected();
-        const auto shown = std::count_if(
-            session_.readings().begin(), session_.readings().end(), [&](const Reading& r) {
-                if (chosen.empty())
-                    return r.toMend();
-                return r.verdict != Verdict::note &&
-                       std::any_of(chosen.begin(), chosen.end(),
-                                   [&](int id) { return r.isAbout(id); });
-            });
-        constexpr int calm = 250; // ms
-        if ((!all || std::min<std::ptrdiff_t>(shown, mostCards) !=
-                         static_cast<std::ptrdiff_t>(cards_.size())) &&
-            !later_.isActive())
-            later_.start(calm);
-        return;
-    }
+    if (session_.inTrial() && selectionShown_ == session_.selected())
+        return follow_.want();
+    follow_.drop();
     later_.start(0);
+}
+
+void TapePanel::followCards() {
+    if (!session_.inTrial() || selectionShown_ != session_.selected())
+        return;
+
+    bool all = true;
+    for (auto* c : cards_) {
+        const bool there = c->follow();
+        c->setVisible(there);
+        all = all && there;
+    }
+    const auto& chosen = session_.selected();
+    const auto shown = std::count_if(
+        session_.readings().begin(), session_.readings().end(), [&](const Reading& r) {
+            if (chosen.empty())
+                return r.toMend();
+            return r.verdict != Verdict::note &&
+                   std::any_of(chosen.begin(), chosen.end(), [&](int id) { return r.isAbout(id); });
+        });
+    constexpr int calm = 250; // ms
+    if ((!all || std::min<std::ptrdiff_t>(shown, mostCards) !=
+                     static_cast<std::ptrdiff_t>(cards_.size())) &&
+        !later_.isActive())
+        later_.start(calm);
 }
 
 void TapePanel::resizeEvent(QResizeEvent* e) {

@@ -1,6 +1,7 @@
 #pragma once
 
 #include "app/panels/reading_card.h"
+#include "app/session/pace.h"
 
 #include <QScrollArea>
 
@@ -35,12 +36,15 @@ private:
     void addSeveral(QVBoxLayout*);
     void rebuild();
     void wanted();
+    /// While something is dragged: the cards as they are, with what their readings are now.
+    void followCards();
     void findRemedies();
     void addTies(QVBoxLayout*, const Piece&);
 
     JobSession& session_;
     QWidget* body_ = nullptr;
     std::vector<ReadingCard*> cards_;
+    Pace follow_{33, [this] { followCards(); }};
     QTimer later_;
     QTimer idle_;
     std::vector<int> selectionShown_; ///< what was selected when the cards were made

@@ -23,7 +23,6 @@
 #include <QMenuBar>
 #include <QMessageBox>
 #include <QPushButton>
-#include <QScreen>
 #include <QSettings>
 #include <QSplitter>
 #include <QStackedWidget>
@@ -41,9 +40,7 @@ MainWindow::MainWindow(Library library, QWidget* parent)
     : QMainWindow(parent), session_(std::move(library)) {
     PlainWords::watchOver();
     setWindowIcon(QIcon(":/icons/mezzet.svg"));
-    // Within the screen that there is.
-    const bool real = QGuiApplication::platformName() != "offscreen";
-    resize(real ? QSize(1280, 800).boundedTo(screen()->availableSize()) : QSize(1280, 800));
+    openAt(*this, {1280, 800});
     board_ = new Board(session_);
     key_ = new KeyPanel(session_);
     pieces_ = new PieceList(session_);
