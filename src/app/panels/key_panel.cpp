@@ -22,7 +22,7 @@ KeyPanel::KeyPanel(JobSession& session, QWidget* parent) : QWidget(parent), sess
     setToolTip(
         "Click the floor, a wall or the ceiling to look at it (Alt and 0, a wall's number, or "
         "the up arrow)");
-    connect(&session, &JobSession::jobChanged, this, qOverload<>(&QWidget::update));
+    connect(&session, &JobSession::jobChanged, this, [this] { pace_.want(); });
     connect(&session, &JobSession::surfaceChanged, this, [this] {
         setAccessibleDescription(
             capitalised(surfaceName(session_.surface(), session_.project()->wording())));

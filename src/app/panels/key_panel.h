@@ -1,6 +1,7 @@
 #pragma once
 
 #include "app/session/job_session.h"
+#include "app/session/pace.h"
 
 #include <QWidget>
 
@@ -24,6 +25,7 @@ protected:
     void leaveEvent(QEvent*) override;
 
 private:
+    Pace pace_{100, [this] { update(); }}; ///< its marks follow calmly
     [[nodiscard]] SurfaceId surfaceAt(QPointF) const;
     /// The floor, the walls in order, the ceiling.
     [[nodiscard]] std::vector<SurfaceId> surfaces() const;

@@ -87,7 +87,13 @@ SchemeStrip::SchemeStrip(JobSession& session, QWidget* parent)
     state_->setAccessibleName("Scale, units and school");
     row_->addStretch(1);
     row_->addWidget(state_);
-    connect(&session, &JobSession::jobChanged, this, &SchemeStrip::rebuild);
+    connect(&session, &JobSession::jobChanged, this, [this] {
+        // While something is dragged its count follows at a calmer pace.
+        if (session_.inTrial())
+            return pace_.want();
+        pace_.drop();
+        rebuild();
+    });
     rebuild();
 }
 

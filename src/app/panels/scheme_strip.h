@@ -1,6 +1,7 @@
 #pragma once
 
 #include "app/session/job_session.h"
+#include "app/session/pace.h"
 
 #include <QStringList>
 #include <QWidget>
@@ -27,6 +28,7 @@ signals:
 
 private:
     void rebuild();
+    Pace pace_{150, [this] { rebuild(); }};
 
     JobSession& session_;
     QHBoxLayout* row_;

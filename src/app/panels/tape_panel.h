@@ -44,7 +44,7 @@ private:
     JobSession& session_;
     QWidget* body_ = nullptr;
     std::vector<ReadingCard*> cards_;
-    Pace follow_{33, [this] { followCards(); }};
+    Pace follow_{50, [this] { followCards(); }};
     QTimer later_;
     QTimer idle_;
     std::vector<int> selectionShown_; ///< what was selected when the cards were made
