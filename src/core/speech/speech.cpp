@@ -4,6 +4,7 @@
 #include "judge/say.h"
 #include "measure/text.h"
 #include "measure/texts.h"
+#include "speech/other_words.h"
 #include "speech/questions.h"
 
 #include <algorithm>
@@ -118,10 +119,10 @@ std::optional<Problem> asksFirst(std::string_view text, const Project& job, cons
     for (const Piece& p : after->project->scheme().pieces)
         if (job.scheme().byId(p.id) == nullptr) {
             fresh.push_back(p.id);
-        } else if (p.onWall() &&
+        } else if ((p.onWall() || p.on.isFloor()) &&
                    std::find(said.them.begin(), said.them.end(), p.id) != said.them.end() &&
                    !harmOf(*after->project, *after->scene, {p.id}).empty()) {
-            // What hangs there, and reached past nothing before.
+            // It reached past nothing before.
             const auto was = sceneOf(job);
             if (was && harmOf(job, **was, {p.id}).empty())
                 fresh.push_back(p.id);
@@ -139,7 +140,10 @@ std::optional<Problem> asksFirst(std::string_view text, const Project& job, cons
 
 } // namespace
 
-Result<Spoken> readSpoken(std::string_view whole, const Project& job, const Listener& to,
+namespace {
+
+/// As it was said, and in no other words.
+Result<Spoken> readAsSaid(std::string_view whole, const Project& job, const Listener& to,
                           const Stopped& stopped) {
     Spoken out;
     const auto text = withoutAnyway(whole);
@@ -197,6 +201,19 @@ Result<Spoken> readSpoken(std::string_view whole, const Project& job, const List
     if (const auto asks = anyway ? std::nullopt : asksFirst(text, job, out.said))
         return *asks;
     return out;
+}
+
+} // namespace
+
+Result<Spoken> readSpoken(std::string_view text, const Project& job, const Listener& to,
+                          const Stopped& stopped) {
+    auto said = readAsSaid(text, job, to, stopped);
+    if (said || !isText(text) || (stopped && stopped()))
+        return said;
+    for (const std::string& other : inOtherWords(text, job))
+        if (auto heard = readAsSaid(other, job, to, stopped))
+            return heard;
+    return said;
 }
 
 std::vector<QuestionHelp> questionHelp() {

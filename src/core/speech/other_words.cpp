@@ -1,0 +1,100 @@
+#include "speech/other_words.h"
+
+#include "measure/text.h"
+
+#include <fmt/format.h>
+
+#include <regex>
+
+namespace mezzet {
+
+namespace {
+
+struct Other {
+    const char* said;    ///< a pattern of the whole line, in any case
+    const char* instead; ///< with $1 and so on for what was said there
+};
+
+constexpr Other others[] = {
+    {"line (?:the )?(.+) up", "align $1 by middles"},
+    {"line up (?:the )?(.+)", "align $1 by middles"},
+    {"(?:space|spread|set) (?:the )?(.+?) (?:out )?evenly", "spread $1"},
+    {"(?:space|spread) out (?:the )?(.+)", "spread $1"},
+    {"flip (.+?)(?: round| around| over)?", "turn $1 around"},
+    {"(.+) with (\\w+) (?:chairs|seats|places|stools)(.*)", "$1 for $2$3"},
+    {"((?:hang |put |place |add )?)an? (?:big|huge) (.+)", "$1large $2"},
+    {"((?:hang |put |place |add )?)an? (?:little|tiny) (.+)", "$1small $2"},
+    {"where (?:can|could|should|would|do) (?:i|we|you|one) (?:put|place|stand|fit|have) (.+?)\\??",
+     "is there space for $1?"},
+    {"where (?:would|could|does|will|might) (an? .+?) (?:go|fit|stand)\\??",
+     "is there space for $1?"},
+    {"(?:is|are) (.+?) (?:too (?:big|small|large|high|low|tall|wide|long|near|close|far)|all right|"
+     "alright|ok|okay|right|fine)\\??",
+     "what is wrong with $1?"},
+    {"how much (?:room|space) is (?:there )?between (.+?) and (.+?)\\??", "how far is $1 from $2?"},
+    {"what(?:'s| is) the (?:gap|space|distance) from (.+?) to (.+?)\\??", "how far is $1 from $2?"},
+    {"(?:we|i) (?:need|want|would like|'d like|have) (.+)", "$1"},
+    {"(?:can|could) (?:we|i|you) (?:have|get|put|place|add) (.+?)\\??", "$1"},
+    {"let's (?:have|put|add|try) (.+)", "$1"},
+};
+
+/// The one dining table of a scheme, for "the table" among chairs; empty where there is not one.
+std::string diningTable(const Project& job) {
+    std::string out;
+    for (const Piece& p : job.scheme().pieces)
+        if (p.kind->role == Role::diningTable) {
+            if (!out.empty())
+                return {};
+            out = p.name;
+        }
+    return out;
+}
+
+std::string replaced(const std::string& text, const char* pattern, const std::string& by) {
+    return std::regex_replace(text, std::regex(pattern, std::regex::icase), by);
+}
+
+} // namespace
+
+std::vector<std::string> inOtherWords(std::string_view text, const Project& job) {
+    if (text.size() > 300)
+        return {};
+    std::string line(trimmed(text));
+    const auto folded = foldCase(line);
+    // What is quoted, named or given as a reason is no speech of ours.
+    for (const char* free : {"\"", "“", "called ", "named ", "because ", "note ", "title "})
+        if (folded.find(free) != std::string::npos)
+            return {};
+    std::vector<std::string> out;
+    // Things named together: "between the windows", "around the table".
+    std::string whole = line;
+    for (const auto& [many, one, kind] : {std::tuple{"windows", "window", OpeningKind::window},
+                                          std::tuple{"doors", "door", OpeningKind::door}}) {
+        int count = 0;
+        for (const Opening& o : job.room->openings)
+            count += o.kind == kind ? 1 : 0;
+        if (count == 2)
+            whole = replaced(whole, fmt::format("between (?:the )?(?:two )?{}", many).c_str(),
+                             fmt::format("between {0} 1 and {0} 2", one));
+    }
+    if (const auto table = diningTable(job);
+        !table.empty() &&
+        (folded.find("chair") != std::string::npos || folded.find("stool") != std::string::npos ||
+         folded.find("seat") != std::string::npos))
+        whole = replaced(whole, "\\bthe table\\b", table);
+    if (whole != line)
+        out.push_back(whole);
+    // Made once: a line is read at every key.
+    static const auto patterns = [] {
+        std::vector<std::regex> made;
+        for (const Other& o : others)
+            made.emplace_back(o.said, std::regex::icase | std::regex::optimize);
+        return made;
+    }();
+    for (std::size_t i = 0; i < patterns.size(); ++i)
+        if (std::regex_match(whole, patterns[i]))
+            out.push_back(std::regex_replace(whole, patterns[i], others[i].instead));
+    return out;
+}
+
+} // namespace mezzet
