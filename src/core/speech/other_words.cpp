@@ -16,10 +16,6 @@ struct Other {
 };
 
 constexpr Other others[] = {
-    {"line (?:the )?(.+) up", "align $1 by middles"},
-    {"line up (?:the )?(.+)", "align $1 by middles"},
-    {"(?:space|spread|set) (?:the )?(.+?) (?:out )?evenly", "spread $1"},
-    {"(?:space|spread) out (?:the )?(.+)", "spread $1"},
     {"flip (.+?)(?: round| around| over)?", "turn $1 around"},
     {"(.+) with (\\w+) (?:chairs|seats|places|stools)(.*)", "$1 for $2$3"},
     {"((?:hang |put |place |add )?)an? (?:big|huge) (.+)", "$1large $2"},
