@@ -88,8 +88,8 @@ std::vector<std::string> inOtherWords(std::string_view text, const Project& job)
         return made;
     }();
     for (std::size_t i = 0; i < patterns.size(); ++i)
-        if (std::regex_match(whole, patterns[i]))
-            out.push_back(std::regex_replace(whole, patterns[i], others[i].instead));
+        if (std::smatch found; std::regex_match(whole, found, patterns[i]))
+            out.push_back(found.format(others[i].instead));
     return out;
 }
 
