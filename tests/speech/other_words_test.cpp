@@ -22,8 +22,6 @@ std::string first(std::string_view text, const Project& job) {
 
 TEST(OtherWords, AreThoseTheLineKnows) {
     const auto job = den();
-    EXPECT_EQ(first("flip the sofa", job), "turn the sofa around");
-    EXPECT_EQ(first("Flip the sofa over", job), "turn the sofa around");
     EXPECT_EQ(first("where can I put a bookcase?", job), "is there space for a bookcase?");
     EXPECT_EQ(first("dining table with six chairs", job), "dining table for six");
     EXPECT_EQ(first("hang a big picture over the sofa", job), "hang large picture over the sofa");
@@ -33,8 +31,8 @@ TEST(OtherWords, AreThoseTheLineKnows) {
 
 TEST(OtherWords, LeaveNamesAndReasonsAlone) {
     const auto job = den();
-    EXPECT_TRUE(inOtherWords("sofa called flip the sofa", job).empty());
-    EXPECT_TRUE(inOtherWords("because flip the sofa", job).empty());
+    EXPECT_TRUE(inOtherWords("sofa called a big sofa", job).empty());
+    EXPECT_TRUE(inOtherWords("because a big sofa", job).empty());
     EXPECT_TRUE(inOtherWords("sofa against wall A", job).empty());
     EXPECT_TRUE(inOtherWords(std::string(4000, 'x'), job).empty());
 }
@@ -42,9 +40,9 @@ TEST(OtherWords, LeaveNamesAndReasonsAlone) {
 TEST(OtherWords, AreHeardWhereTheLineRefuses) {
     const auto job = den();
     const Listener to{};
-    const auto flipped = readSpoken("flip the stool", job, to);
-    ASSERT_TRUE(flipped) << flipped.problem().text();
-    EXPECT_NE(flipped->said.preview.find("180"), std::string::npos) << flipped->said.preview;
+    const auto large = readSpoken("hang a big picture over the sofa", job, to);
+    ASSERT_TRUE(large) << large.problem().text();
+    EXPECT_NE(large->said.preview.find("Large picture"), std::string::npos) << large->said.preview;
     const auto where = readSpoken("where can I put a bookcase?", job, to);
     ASSERT_TRUE(where) << where.problem().text();
     EXPECT_EQ(where->is, Spoken::Is::answer);

@@ -16,7 +16,6 @@ struct Other {
 };
 
 constexpr Other others[] = {
-    {"flip (.+?)(?: round| around| over)?", "turn $1 around"},
     {"(.+) with (\\w+) (?:chairs|seats|places|stools)(.*)", "$1 for $2$3"},
     {"((?:hang |put |place |add )?)an? (?:big|huge) (.+)", "$1large $2"},
     {"((?:hang |put |place |add )?)an? (?:little|tiny) (.+)", "$1small $2"},
