@@ -3,7 +3,9 @@
 #include <QPainter>
 #include <QRectF>
 
+#include <cstdint>
 #include <functional>
+#include <unordered_map>
 #include <utility>
 #include <vector>
 
@@ -53,6 +55,20 @@ public:
     [[nodiscard]] QRectF boxOf(int piece) const;
 
 private:
+    /// Boxes by the squares of a grid that they touch, so that few are looked at.
+    class Grid {
+    public:
+        void setCell(double cell) { cell_ = cell; }
+        void put(const QRectF&, int id);
+        void take(const QRectF&, int id);
+        /// Calls for each id whose squares meet the box, some more than once; until it gives false.
+        template <class Each> void each(const QRectF& box, Each&& call) const;
+
+    private:
+        template <class Each> void squares(const QRectF& box, Each&& call) const;
+        double cell_ = 64;
+        std::unordered_map<std::uint64_t, std::vector<int>> at_;
+    };
     struct Body {
         QRectF box;
         int of;
@@ -62,10 +78,11 @@ private:
         int at = -1; ///< which place; -1 for none
     };
     [[nodiscard]] bool within(const QRectF&) const;
+    void settle(std::size_t which, int at);
     /// The label that lies there, or -1 where none does; blocked where more than one does, or
     /// something no label may cover.
     static constexpr int blocked = -2;
-    [[nodiscard]] int whoIsAt(const QRectF&, int but = -1) const;
+    [[nodiscard]] int whoIsAt(const QRectF&) const;
     [[nodiscard]] int bodiesUnder(const QRectF&, int of) const;
     /// The best free place of one; -1 for none.
     [[nodiscard]] int bestOf(const Label&) const;
@@ -75,6 +92,9 @@ private:
     std::vector<QRectF> hard_;
     std::vector<Body> bodies_;
     std::vector<Kept> all_;
+    Grid hardAt_;
+    Grid bodiesAt_;
+    Grid placedAt_;
 };
 
 } // namespace mezzet::sheets

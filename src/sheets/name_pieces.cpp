@@ -212,6 +212,9 @@ private:
         label_.onlyClearFrom = label_.places.size();
         const Box b = bounds(scene_.placed[i].shape);
         const QRectF body(d_.at(b.low), d_.at(b.high));
+        // What is hardly more than a dot has no name beside it: they would be a thicket.
+        if (std::max(body.width(), body.height()) < how_.height * 1.2)
+            return;
         const auto f = form({name}, how_.height * smallerName);
         const QSizeF size = f->box(d_.pen);
         const double off = 3 * d_.pen;

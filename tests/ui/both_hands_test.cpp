@@ -163,10 +163,10 @@ TEST_F(BothHands, TheLineAnswersBelowItAndOnTheBoard) {
 
 TEST_F(BothHands, ItIsWhatWasNamedLast) {
     session().select({});
-    type("move the sideboard 6 right");
+    type("move the sideboard 6 left");
     const Vec2 once = pose("Sideboard").at;
     session().select({});
-    type("move it 6 right");
+    type("move it 6 left");
     EXPECT_NEAR(norm(pose("Sideboard").at - once) / 25.4, 6, 1e-6);
     type("again");
     EXPECT_NEAR(norm(pose("Sideboard").at - once) / 25.4, 12, 1e-6);
