@@ -48,6 +48,10 @@ TEST(Drawing, EveryKindIsDrawnAndStaysInItsFootprint) {
                     const Vec2 at{(x + 0.5 - 200) / scale, (y + 0.5 - 200) / scale};
                     if (!inked(image, x, y))
                         continue;
+                    if (contains(where.shape, at)) {
+                        ++inside;
+                        continue;
+                    }
                     // A line has some width of its own.
                     const double d2 = gapBetween(where.shape, stretch({at, at})).apart.mm() * scale;
                     (d2 > 2.5 ? outside : inside)++;
