@@ -23,7 +23,8 @@ std::string first(std::string_view text, const Project& job) {
 TEST(OtherWords, AreThoseTheLineKnows) {
     const auto job = den();
     EXPECT_EQ(first("where can I put a bookcase?", job), "is there space for a bookcase?");
-    EXPECT_EQ(first("dining table with six chairs", job), "dining table for six");
+    EXPECT_TRUE(inOtherWords("dining table with six chairs", job).empty())
+        << "the chairs would be missing";
     EXPECT_EQ(first("hang a big picture over the sofa", job), "hang large picture over the sofa");
     EXPECT_EQ(first("two stools around the table", job), "two stools around Supper table");
     EXPECT_EQ(first("is the sofa too big?", job), "what is wrong with the sofa?");

@@ -16,7 +16,6 @@ struct Other {
 };
 
 constexpr Other others[] = {
-    {"(.+) with (\\w+) (?:chairs|seats|places|stools)(.*)", "$1 for $2$3"},
     {"((?:hang |put |place |add )?)an? (?:big|huge) (.+)", "$1large $2"},
     {"((?:hang |put |place |add )?)an? (?:little|tiny) (.+)", "$1small $2"},
     {"where (?:can|could|should|would|do) (?:i|we|you|one) (?:put|place|stand|fit|have) (.+?)\\??",
