@@ -363,6 +363,30 @@ void drawHooks(const Drawing& d, const std::vector<HangOf>& all) {
         }
 }
 
+void drawHookNumber(const Drawing& d, Length along, Length height, int number) {
+    if (d.labels == nullptr)
+        return;
+    const QPointF at = d.at(up({along.mm(), height.mm()}));
+    const double cross = 4.8 * d.pen;
+    d.labels->keepClear(QRectF(at.x() - cross, at.y() - cross, 2 * cross, 2 * cross));
+    // On a patch of bare paper beside its cross.
+    const Words words{QString::number(number),
+                      sans(10 * d.pen, QFont::DemiBold),
+                      d.look.ink,
+                      80,
+                      0,
+                      d.look.field};
+    const QRectF box = wordsAbout({}, words, 0.8 * d.pen);
+    std::vector<QRectF> places;
+    for (const double far : {1.0, 1.9, 2.8})
+        for (const QPointF way : {QPointF(1, -1), QPointF(1, 1), QPointF(-1, -1), QPointF(-1, 1),
+                                  QPointF(0, -1.3), QPointF(0, 1.3)})
+            places.push_back(
+                box.translated(at + QPointF(way.x() * (5 * d.pen + box.width() / 2) * far,
+                                            way.y() * (5 * d.pen + box.height() / 2) * far * 0.8)));
+    drawWords(d, std::move(places), words);
+}
+
 void drawReflection(const Drawing& d, const Scene& scene, const std::vector<MirrorStrip>& all) {
     d.painter.setPen(Qt::NoPen);
     for (const MirrorStrip& s : all) {

@@ -147,6 +147,8 @@ void drawHungPiece(const Drawing&, const Piece&, const Placed&, const Pictures* 
 void drawEyeBand(const Drawing&, const Room&, int wall, const Band&);
 /// A cross where each hook goes.
 void drawHooks(const Drawing&, const std::vector<HangOf>&);
+/// A hook's number beside its cross.
+void drawHookNumber(const Drawing&, Length along, Length up, int number);
 /// What a mirror shows, strip by strip, in the washes of what is seen.
 void drawReflection(const Drawing&, const Scene&, const std::vector<MirrorStrip>&);
 /// What stands and hangs on the adjoining walls within reach of the corners, and how far it comes

@@ -312,27 +312,9 @@ private:
             drawDimension(d, d.at({x, -up.mm()}), d.at({x, 0}), away * k_, say(up), letter);
             away += 5.2;
         }
-        // Numbers of the hooks, as in the schedule, each on a patch of bare paper beside its cross.
-        for (const Row& r : rows) {
-            const QPointF at = d.at({r.hook->along.mm(), -r.hook->up.mm()});
-            const double cross = 1.2 * k_;
-            d.labels->keepClear(QRectF(at.x() - cross, at.y() - cross, 2 * cross, 2 * cross));
-        }
-        for (const Row& r : rows) {
-            const QPointF at = d.at({r.hook->along.mm(), -r.hook->up.mm()});
-            const Words number{
-                QString::number(r.number), sans(2.5 * k_, QFont::DemiBold), paperLook().ink, 80, 0,
-                QColor(Qt::white)};
-            std::vector<QRectF> places;
-            const QRectF box = wordsAbout({}, number, 0.2 * k_);
-            for (const double far : {1.0, 1.9, 2.8})
-                for (const QPointF way : {QPointF(1, -1), QPointF(1, 1), QPointF(-1, -1),
-                                          QPointF(-1, 1), QPointF(0, -1.3), QPointF(0, 1.3)})
-                    places.push_back(box.translated(
-                        at + QPointF(way.x() * (1.25 * k_ + box.width() / 2) * far,
-                                     way.y() * (1.25 * k_ + box.height() / 2) * far * 0.8)));
-            drawWords(d, std::move(places), number);
-        }
+        // Numbers of the hooks, as in the schedule.
+        for (const Row& r : rows)
+            drawHookNumber(d, r.hook->along, r.hook->up, r.number);
     }
 
     /// Where painter's tape marks the corners of each group's outline.

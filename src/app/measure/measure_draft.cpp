@@ -5,6 +5,7 @@
 #include <QDir>
 #include <QFile>
 #include <QLabel>
+#include <QLocale>
 #include <QMessageBox>
 #include <QPushButton>
 
@@ -42,6 +43,29 @@ void MeasureScreen::reject() {
     draft_.stop();
     forgetDraft();
     QDialog::reject();
+}
+
+QString MeasureScreen::example() {
+    if (QLocale().measurementSystem() == QLocale::MetricSystem)
+        return "units metres\n"
+               "room My room\n"
+               "ceiling 2.45\n"
+               "wall A 4.30\n"
+               "  window 1.40 from left, 1.50 wide, 1.35 high, sill 0.85\n"
+               "wall B 3.60\n"
+               "wall C 4.30\n"
+               "  door 0.45 from left, 0.80 wide, 2.03 high, hinge left, swings in, undercut 0.02\n"
+               "wall D 3.60\n"
+               "diagonal A to C 5.608\n";
+    return "room My room\n"
+           "ceiling 8' 0\"\n"
+           "wall A 14' 0\"\n"
+           "  window 4' 6\" from left, 5' 0\" wide, 4' 6\" high, sill 2' 8\"\n"
+           "wall B 12' 0\"\n"
+           "wall C 14' 0\"\n"
+           "  door 1' 6\" from left, 32 wide, 80 high, hinge left, swings in, undercut 3/4\n"
+           "wall D 12' 0\"\n"
+           "diagonal A to C 18' 5 1/4\"\n";
 }
 
 } // namespace mezzet::app
