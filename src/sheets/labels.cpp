@@ -187,19 +187,4 @@ std::vector<std::pair<int, QRectF>> Labels::tagged() const {
     return out;
 }
 
-std::vector<int> Labels::left() const {
-    std::vector<int> out;
-    for (const Kept& k : all_)
-        if (k.at < 0 && k.label.of != 0)
-            out.push_back(k.label.of);
-    return out;
-}
-
-QRectF Labels::boxOf(int piece) const {
-    for (const Kept& k : all_)
-        if (k.at >= 0 && k.label.of == piece)
-            return k.label.places[static_cast<std::size_t>(k.at)];
-    return {};
-}
-
 } // namespace mezzet::sheets

@@ -24,7 +24,7 @@ struct Label {
 };
 
 /// What is lettered on one drawing: names, figures and chips, placed so that none lies over another
-/// or past the frame. A label that finds no place is left out and told of in left(). The heaviest
+/// or past the frame. A label that finds no place is left out. The heaviest
 /// is placed first, each at the first of its places that is free and over the fewest bodies; one
 /// that finds none may send a single other to another of that one's places (the greedy method with
 /// repair of the literature on labelling maps).
@@ -49,10 +49,6 @@ public:
     [[nodiscard]] std::vector<QRectF> boxes() const;
     /// Where those with a tag are, by tag.
     [[nodiscard]] std::vector<std::pair<int, QRectF>> tagged() const;
-    /// The pieces whose name found no place.
-    [[nodiscard]] std::vector<int> left() const;
-    /// Where the name of a piece is; null when it is nowhere.
-    [[nodiscard]] QRectF boxOf(int piece) const;
 
 private:
     /// Boxes by the squares of a grid that they touch, so that few are looked at.

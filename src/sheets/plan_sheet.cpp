@@ -19,19 +19,24 @@ namespace mezzet::sheets {
 
 namespace {
 
+/// What stands, as it is numbered on the plan; then what hangs.
+std::vector<const Piece*> listedIn(const FloorView& scene) {
+    std::vector<const Piece*> out;
+    for (std::size_t i = 0; i < scene.placed.size(); ++i)
+        out.push_back(&scene.piece(i));
+    for (const Piece& one : scene.scheme->pieces)
+        if ((one.onWall() && !one.isGroup()) || one.on.isCeiling())
+            out.push_back(&one);
+    return out;
+}
+
 /// Paints one sheet in millimetres of paper.
 class PlanPainter : public PaperPen {
 public:
     PlanPainter(QPainter& p, double unitsPerMm, const Project& job, const FloorView& scene,
                 const std::vector<Reading>& readings, const Layout& l, std::string date, bool mends)
         : PaperPen(p, unitsPerMm), job_(job), scene_(scene), readings_(readings), l_(l),
-          date_(std::move(date)), mends_(mends) {
-        // What stands, as it is numbered on the plan; then what hangs, by where.
-        for (std::size_t i = 0; i < scene_.placed.size(); ++i)
-            listed_.push_back(&scene_.piece(i));
-        for (const Piece& one : scene_.scheme->pieces)
-            if ((one.onWall() && !one.isGroup()) || one.on.isCeiling())
-                listed_.push_back(&one);
+          date_(std::move(date)), listed_(listedIn(scene)), mends_(mends) {
         if (!mends_)
             return;
         for (const auto& r : readings_)
@@ -450,12 +455,7 @@ Result<Sheet> planPages(const Project& job, const SheetOptions& options) {
     const auto mend = options.mends ? std::count_if(readings.begin(), readings.end(),
                                                     [](const Reading& r) { return r.toMend(); })
                                     : 0;
-    const auto hangs = [](const Piece& p) {
-        return (p.onWall() && !p.isGroup()) || p.on.isCeiling();
-    };
-    const auto& pieces = (*scene)->scheme->pieces;
-    const int count = static_cast<int>((*scene)->floor.placed.size()) +
-                      static_cast<int>(std::count_if(pieces.begin(), pieces.end(), hangs));
+    const int count = static_cast<int>(listedIn(**scene).size());
     auto layout = chooseLayout(job, options, std::max(count, 2 * static_cast<int>(mend)));
     if (!layout)
         return layout.problem();

@@ -322,13 +322,14 @@ TEST_F(BothHands, FurnitureGoesAlongTheWallItIsSeenFrom) {
     const Vec2 at = pose("Floor plant").at;
     session().goTo(onWall(3));
     session().select({id("Floor plant")});
+    const Wall& d = session().project()->room->walls[3];
     QTest::keyClick(board(), Qt::Key_Left);
-    // The wall is as it was measured, a hair out of square.
-    // Wall D is seen from inside: its left is where wall C ends, and the plan's right.
-    EXPECT_NEAR(pose("Floor plant").at.x - at.x, 25.4, 1e-3);
-    EXPECT_NEAR(pose("Floor plant").at.y, at.y, 0.05);
+    // Wall D is seen from inside: an inch to its left, and no nearer to it.
+    EXPECT_NEAR(dot(pose("Floor plant").at - at, d.along()), -25.4, 1e-6);
+    EXPECT_NEAR(dot(pose("Floor plant").at - at, d.inward()), 0, 1e-6);
+    const Vec2 moved = pose("Floor plant").at;
     QTest::keyClick(board(), Qt::Key_Up);
-    EXPECT_NEAR(pose("Floor plant").at.y, at.y, 0.05) << "it stays on the floor";
+    EXPECT_NEAR(norm(pose("Floor plant").at - moved), 0, 1e-6) << "it stays on the floor";
 }
 
 TEST_F(BothHands, WhatLiesUnderIsReachedByPressingOnceMore) {

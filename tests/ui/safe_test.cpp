@@ -178,14 +178,14 @@ TEST_F(SafeWindow, ACrowdedJobIsJudgedBesideTheWindow) {
     ASSERT_TRUE(session().saveTo(at("crowd.mezzet")));
     auto scheme = std::make_shared<Scheme>();
     const auto kind = session().library().kit->byId("sofa");
-    for (int i = 1; i <= 90; ++i) {
+    for (int i = 1; i <= 130; ++i) {
         Piece p = pieceOf(kind);
         p.id = i;
         p.name = "no " + std::to_string(i);
         p.pose.at = {500.0 + i * 5, 900.0 + i % 7 * 90};
         scheme->pieces.push_back(p);
     }
-    scheme->nextId = 91;
+    scheme->nextId = 131;
     auto job = std::make_shared<Project>(*session().project());
     job->schemes = {scheme};
     job->activate(0);

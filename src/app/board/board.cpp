@@ -154,7 +154,12 @@ std::vector<int> Board::piecesAt(QPointF at) const {
                 p.y <= it->base + piece.size.height.mm())
                 out.push_back(piece.id);
         }
-    } else if (session_.surface().isFloor()) {
+    } else if (session_.surface().isCeiling()) {
+        const CeilingView above(scene);
+        for (std::size_t i = above.placed.size(); i-- > 0;)
+            if (contains(above.placed[i].shape, p))
+                out.push_back(above.placed[i].id);
+    } else {
         const FloorView floor(scene);
         for (const bool flat : {false, true})
             for (std::size_t i = floor.placed.size(); i-- > 0;)
@@ -174,37 +179,13 @@ void Board::chooseBelow(QPointF at) {
 }
 
 int Board::pieceAt(QPointF at) const {
-    if (session_.surface().isWall()) {
-        if (const int id = hungAt(at); id != 0) {
-            // A group is taken as one, until it is chosen and pressed again.
-            const int group = session_.project()->scheme().byId(id)->group();
-            return group != 0 && !session_.isSelected(group) && !session_.isSelected(id) ? group
-                                                                                         : id;
-        }
-        const auto standing = standingBefore(*session_.scene(), session_.surface().wall());
-        const Vec2 p = toFloor(at);
-        for (auto it = standing.rbegin(); it != standing.rend(); ++it) {
-            const Piece& piece = FloorView(*session_.scene()).piece(it->index);
-            if (p.x >= it->left && p.x <= it->right && -p.y >= it->base &&
-                -p.y <= it->base + piece.size.height.mm())
-                return piece.id;
-        }
-        return 0;
+    if (const int id = hungAt(at); id != 0) {
+        // A group is taken as one, until it is chosen and pressed again.
+        const int group = session_.project()->scheme().byId(id)->group();
+        return group != 0 && !session_.isSelected(group) && !session_.isSelected(id) ? group : id;
     }
-    const Vec2 p = toFloor(at);
-    const CeilingView above(*session_.scene());
-    if (session_.surface().isCeiling()) {
-        for (std::size_t i = above.placed.size(); i-- > 0;)
-            if (contains(above.placed[i].shape, p))
-                return above.placed[i].id;
-        return 0;
-    }
-    const FloorView& scene = above.floor;
-    for (const bool flat : {false, true})
-        for (std::size_t i = scene.placed.size(); i-- > 0;)
-            if (scene.piece(i).kind->flat() == flat && contains(scene.placed[i].shape, p))
-                return scene.placed[i].id;
-    return 0;
+    const auto all = piecesAt(at);
+    return all.empty() ? 0 : all.front();
 }
 
 std::optional<QPointF> Board::turnHandle() const {

@@ -141,6 +141,7 @@ private:
     /// What the base of a floor is made of, and its painting.
     [[nodiscard]] std::pair<LayerKey, Layer::Paint> base();
     void paintFigures(QPainter&);
+    void letter(const sheets::Drawing&);
     [[nodiscard]] std::shared_ptr<const sheets::Labels> placeFigures(const sheets::Drawing&);
     /// The same drawing, lettered by those.
     [[nodiscard]] static sheets::Drawing drawingOn(const sheets::Drawing& d, sheets::Labels& by) {

@@ -210,11 +210,7 @@ void Board::paintFloor(QPainter& p) {
                 (ofChosen ? tellsOfChosen(r) : r.toMend() && !aboutChosen(r)))
                 sheets::drawReading(dl, r, ofChosen, static_cast<int>(i));
     paintTapes(dl);
-    if (hand_)
-        hand_->letter(dl);
-    live.place();
-    live.draw(p);
-    chips_ = live.tagged();
+    letter(dl);
     if (room.walls.empty()) {
         p.setFont(sheets::sans(16));
         p.setPen(look().soft);
@@ -424,6 +420,15 @@ void paintLengths(const sheets::Drawing& d, const Room& room) {
 }
 
 } // namespace
+
+/// What the hand letters too; then all of it finds its place, and is painted.
+void Board::letter(const sheets::Drawing& d) {
+    if (hand_)
+        hand_->letter(d);
+    d.labels->place();
+    d.labels->draw(d.painter);
+    chips_ = d.labels->tagged();
+}
 
 /// The lengths about the room, and the letters of its walls: they change with the camera only.
 std::shared_ptr<const sheets::Labels> Board::placeFigures(const sheets::Drawing& d) {

@@ -9,14 +9,13 @@
 namespace mezzet::app {
 
 int Board::hungAt(QPointF at) const {
-    const WallsView scene(*session_.scene());
-    const Vec2 p = onSurface(toFloor(at));
-    for (std::size_t i = scene.hung.size(); i-- > 0;) {
-        const Piece& piece = scene.hungPiece(i);
-        if (piece.on == session_.surface() && !piece.isGroup() && contains(scene.hung[i].shape, p))
-            return piece.id;
-    }
-    return 0;
+    if (!session_.surface().isWall())
+        return 0;
+    const auto all = piecesAt(at);
+    const auto it = std::find_if(all.begin(), all.end(), [this](int id) {
+        return session_.scene()->pieceById(id)->on == session_.surface();
+    });
+    return it == all.end() ? 0 : *it;
 }
 
 bool Board::chosenStand() const {
@@ -202,11 +201,7 @@ void Board::paintWall(QPainter& p) {
         places.push_back(sheets::wordsAbout(below + QPointF(0, down), title, 1));
     sheets::drawWords(d, std::move(places), title);
     paintMarks(d);
-    if (hand_)
-        hand_->letter(d);
-    labels.place();
-    labels.draw(p);
-    chips_ = labels.tagged();
+    letter(d);
 }
 
 void Board::paintUnrolled(const sheets::Drawing& d) {

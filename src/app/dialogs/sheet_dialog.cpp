@@ -314,12 +314,13 @@ void SheetDialog::draw() {
         for (int i = 1; i < scale_->count(); ++i)
             if (const auto s = sheets::readScale(scale_->itemData(i).toString().toStdString()))
                 scales.push_back(*s);
-    fitsOf_ = of;
     drawing_ = runner_.run(
         [job = job_, kind = &kind(), asked = options(), page = page_,
-         scales = std::move(scales)](Progress&) {
+         scales = std::move(scales)](Progress& progress) {
             Drawn out;
             for (const sheets::Scale& s : scales) {
+                if (progress.stop.load())
+                    return out; // it was asked for otherwise meanwhile
                 auto at = asked;
                 at.scale = s;
                 out.fits.push_back(static_cast<bool>(kind->pages(*job, at)));
@@ -341,7 +342,9 @@ void SheetDialog::draw() {
                 out.words += "; " + QString::fromStdString(sheet->told);
             return out;
         },
-        [this](Drawn d) {
+        [this, of](Drawn d) {
+            if (!d.fits.empty())
+                fitsOf_ = of;
             drawn_ = d.picture;
             pages_ = d.pages;
             markScales(d.fits);

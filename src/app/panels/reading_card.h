@@ -14,6 +14,11 @@ namespace mezzet::app {
 class TapeStrip : public QWidget {
     Q_OBJECT
 public:
+    /// A stretch of tape, in the unit of its value.
+    struct Span {
+        double low;
+        double high;
+    };
     explicit TapeStrip(QWidget* parent = nullptr);
     void show(const Reading&, Notation);
     QSize sizeHint() const override { return {230, 42}; }
@@ -30,10 +35,6 @@ protected:
 
 private:
     enum class End { none, low, high };
-    struct Span {
-        double low;
-        double high;
-    };
     [[nodiscard]] Span span() const;
     [[nodiscard]] double pixelOf(double value, const Span&) const;
     /// The end of the band under a place of the strip.

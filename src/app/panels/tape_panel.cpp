@@ -71,7 +71,6 @@ void TapePanel::wanted() {
 void TapePanel::followCards() {
     if (!session_.inTrial() || selectionShown_ != session_.selected())
         return;
-
     bool all = true;
     for (auto* c : cards_) {
         const bool there = c->follow();

@@ -12,15 +12,12 @@ namespace mezzet::app {
 namespace {
 
 /// What stretch of tape to show: the band with as much again on either side, and the value.
-std::pair<double, double> spanOf(const Reading& r) {
+TapeStrip::Span spanOf(const Reading& r) {
     const double v = r.value.value;
     const double unit = r.value.quantity == Quantity::length  ? 25.4
                         : r.value.quantity == Quantity::ratio ? 0.05
                                                               : 1;
-    struct {
-        double low;
-        double high;
-    } s{};
+    TapeStrip::Span s{};
     if (r.band.low && r.band.high) {
         const double w = std::max(*r.band.high - *r.band.low, 2 * unit);
         s = {*r.band.low - w * 1.4, *r.band.high + w * 1.4};
@@ -38,7 +35,7 @@ std::pair<double, double> spanOf(const Reading& r) {
     s.high = std::max(s.high, v + margin);
     if (r.value.quantity != Quantity::length || (r.band.low.value_or(0) >= 0 && v >= 0))
         s.low = std::max(s.low, r.band.high && *r.band.high <= 0 ? s.low : 0.0);
-    return {s.low, s.high};
+    return s;
 }
 
 /// The step between figures: the least of the usual ones that leaves room for them.
@@ -80,10 +77,7 @@ void TapeStrip::show(const Reading& r, Notation n) {
 }
 
 TapeStrip::Span TapeStrip::span() const {
-    if (kept_)
-        return *kept_;
-    const auto [low, high] = spanOf(reading_);
-    return {low, high};
+    return kept_ ? *kept_ : spanOf(reading_);
 }
 
 double TapeStrip::pixelOf(double value, const Span& s) const {
@@ -120,7 +114,7 @@ void TapeStrip::mouseMoveEvent(QMouseEvent* e) {
                             ? (isMetric(notation_.units) ? 5 : 25.4 / 4)
                         : reading_.value.quantity == Quantity::ratio ? 0.01
                                                                      : 1;
-    double value = std::round(std::clamp(at, s.low, s.high) / step) * step;
+    const double value = std::round(std::clamp(at, s.low, s.high) / step) * step;
     Band& b = reading_.band;
     if (held_ == End::low)
         b.low = b.high ? std::min(value, *b.high) : value;

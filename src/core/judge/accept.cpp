@@ -23,13 +23,19 @@ Accepted relationOf(const Reading& r) {
     return a;
 }
 
-/// As Reading::sameAs has it.
 bool isOf(const Accepted& a, const Reading& r) {
-    if (a.rule != r.rule->id || a.part != r.part || a.inUse != r.inUse)
+    if (a.rule != r.rule->id)
         return false;
-    if (r.goal.is != Target::Is::none)
-        return a.goal == r.goal && a.from == r.from;
-    return a.piece == r.piece && a.other == r.other && a.also == r.also;
+    Reading then;
+    then.rule = r.rule;
+    then.piece = a.piece;
+    then.other = a.other;
+    then.also = a.also;
+    then.part = a.part;
+    then.inUse = a.inUse;
+    then.goal = a.goal;
+    then.from = a.from;
+    return r.sameAs(then);
 }
 
 /// How far out of its band a value is.

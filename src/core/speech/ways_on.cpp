@@ -185,15 +185,14 @@ private:
             if (subject.empty() && in.nameAhead())
                 subject = job_.scheme().byId(in.piece())->name;
         }
-        const auto ask = [&](const std::string& line) { offer(line); };
         if (subject.empty()) {
-            ask("what is wrong?");
-            ask("what fits here?");
-            return ask("how big is the room?");
+            offer("what is wrong?");
+            offer("what fits here?");
+            return offer("how big is the room?");
         }
-        ask(worded("how far is {} from the wall?", subject));
-        ask(worded("how big is {}?", subject));
-        ask(worded("what is wrong with {}?", subject));
+        offer(worded("how far is {} from the wall?", subject));
+        offer(worded("how big is {}?", subject));
+        offer(worded("what is wrong with {}?", subject));
     }
 
     /// A place for what is spoken of: the first piece or kind that is named.
