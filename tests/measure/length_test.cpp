@@ -1,5 +1,7 @@
+#include "measure/mass.h"
 #include "measure/notation.h"
 #include "measure/text.h"
+#include "measure/texts.h"
 
 #include <gtest/gtest.h>
 
@@ -65,6 +67,27 @@ TEST(Length, ReadingWhatWasWrittenShowsTheSame) {
             }
         }
     }
+}
+
+TEST(Length, TheLocalesDecimalCommaIsWrittenAndRead) {
+    useDecimalMark(',');
+    const Length odd = Length::millimetres(824.0);
+    EXPECT_EQ(write(odd, {Units::centimetres, 8}), "82,4 cm");
+    EXPECT_EQ(write(odd, {Units::metres, 8}), "0,824 m");
+    EXPECT_EQ(write(Mass::kilograms(2.5), {Units::centimetres, 8}), "2,5 kg");
+    std::size_t used = 0;
+    EXPECT_NEAR(scanMass("2,5 kg", Units::metres, used)->kg(), 2.5, 1e-12);
+    EXPECT_EQ(used, 6U);
+    for (double mm = -5000; mm < 12000; mm += 7.3)
+        for (const Units u : {Units::centimetres, Units::metres}) {
+            const auto shown = write(Length::millimetres(mm), {u, 8});
+            EXPECT_EQ(shown.find('.'), std::string::npos) << shown;
+            const auto back = readLength(shown, u);
+            ASSERT_TRUE(back) << shown;
+            EXPECT_EQ(write(*back, {u, 8}), shown);
+        }
+    useDecimalMark('.');
+    EXPECT_EQ(write(odd, {Units::centimetres, 8}), "82.4 cm");
 }
 
 TEST(Length, AFaultPointsAtItsCharacterNotItsByte) {

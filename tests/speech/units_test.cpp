@@ -2,6 +2,7 @@
 #include "edit/language.h"
 #include "fits/ask.h"
 #include "judge/remedy.h"
+#include "measure/texts.h"
 #include "said_cases.h"
 #include "speech/line_page.h"
 #include "speech/speech.h"
@@ -98,6 +99,29 @@ TEST(EverySentence, IsInTheJobsOwnUnits) {
             }
         }
     EXPECT_GT(read, 3000U);
+}
+
+TEST(EverySentence, HasTheLocalesDecimalCommaAndIsUnderstoodSo) {
+    useDecimalMark(',');
+    const auto file = readSaidFile(std::filesystem::path(MEZZET_TEST_CASES) / "plain_speech.txt");
+    static const std::regex point(R"(\d\.\d+ ?(mm|cm|m|kg|m²)([^a-z²]|$))");
+    std::size_t read = 0;
+    for (const auto& setting : file.settings) {
+        const auto job = *apply(setting.job, readLine("units cm", setting.job)->edit)->project;
+        const auto scene = *sceneOf(job);
+        const auto readings = judge(*scene, *job.library.book, job.judgement);
+        for (const auto& s : sentencesOf(job, {})) {
+            ++read;
+            EXPECT_FALSE(std::regex_search(s, point)) << s;
+        }
+        // A remedy's words, typed as they are shown, do what its button does.
+        for (const Reading& r : readings)
+            if (r.toMend())
+                if (const auto remedy = remedyFor(r, job, *scene, readings))
+                    EXPECT_TRUE(readLine(remedy->line, job)) << remedy->line;
+    }
+    useDecimalMark('.');
+    EXPECT_GT(read, 300U);
 }
 
 TEST(EverySentence, OfTheHelpIsInTheJobsOwnUnits) {

@@ -334,7 +334,7 @@ void Board::keyPressEvent(QKeyEvent* e) {
     const bool shift = (e->modifiers() & Qt::ShiftModifier) != 0;
     const bool fine = shift && (e->modifiers() & Qt::ControlModifier) != 0;
     const bool big = shift && !fine;
-    const Length usual = isMetric(n.units) ? Length::centimetres(1) : Length::inches(1);
+    const Length usual = session_.project()->library.book->habit("step-slight");
     const double step = (big ? sheets::graphSquare(n) : fine ? division(n) : usual).mm();
     const bool keep = !shift && (e->modifiers() & Qt::ControlModifier) != 0;
     switch (e->key()) {

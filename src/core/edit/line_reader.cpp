@@ -3,6 +3,7 @@
 
 #include "edit/arrange.h"
 #include "edit/drag.h"
+#include "edit/gallery.h"
 #include "edit/landing.h"
 #include "edit/language.h"
 #include "edit/new_piece.h"
@@ -67,6 +68,8 @@ Edit LineReader::read() {
 }
 
 Edit LineReader::put(bool fresh) {
+    if (auto gallery = readGallery(in, *scene_, surface_))
+        return *gallery;
     if (auto many = readSeveral(in, *scene_, surface_))
         return *many;
     // "an armchair" is a new one, "the armchair" the one that is there.
@@ -311,7 +314,24 @@ Edit LineReader::place(Piece p, std::size_t start) {
                 "say it like: two armchairs, 24 apart");
     if (!said.name.empty())
         checkName(said.name, p.id, said.nameAt);
-    return done(placeWhereFree(job_, *scene_, std::move(p), std::move(said)), start);
+    const auto chairs = said.chairs;
+    const int id = p.id == 0 ? job_.scheme().nextId : p.id;
+    Edit e = done(placeWhereFree(job_, *scene_, std::move(p), std::move(said)), start);
+    if (!chairs)
+        return e;
+    // "with six chairs": round it, where it comes to stand.
+    for (Act& a : e.acts)
+        if (auto* put = std::get_if<PutPiece>(&a); put != nullptr && put->piece.id == 0)
+            put->piece.id = id;
+    const auto with = apply(job_, e);
+    if (!with)
+        in.refuse(with.problem(), start);
+    const Edit seats = done(
+        seatTable(*with->project, *with->scene, id, *chairs, usualChair(*with->project, id)), start);
+    e.acts.insert(e.acts.end(), seats.acts.begin(), seats.acts.end());
+    e.notices.insert(e.notices.end(), seats.notices.begin(), seats.notices.end());
+    e.words += worded(", with {} chairs", *chairs);
+    return e;
 }
 
 Edit LineReader::placeEach(const std::vector<int>& ids, std::size_t at, std::string words) {

@@ -86,6 +86,7 @@ enum class Follows {
     anything,
     length,
     number,
+    chairs,   ///< how many of them
     place,    ///< any word
     measure,  ///< a length, “with” or “on”
     wall,     ///< a wall's letter

@@ -70,6 +70,14 @@ bool followed(WordsReader& in, Follows how) {
         const auto w = in.ahead();
         return !w.empty() && w[0] >= '0' && w[0] <= '9';
     }
+    case Follows::chairs: {
+        const std::size_t here = in.at();
+        int count = 0;
+        const bool is = in.takeCount(count) &&
+                        in.take({"chairs", "dining chairs", "chair", "seats", "people round it"});
+        in.goTo(here);
+        return is;
+    }
     case Follows::place:
         return !in.done();
     case Follows::measure:

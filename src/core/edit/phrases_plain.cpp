@@ -1,6 +1,9 @@
 // Clauses as people say them, made of the same ties as the others.
+#include "edit/arrange.h"
+#include "edit/new_piece.h"
 #include "edit/phrase.h"
 #include "edit/place.h"
+#include "measure/texts.h"
 
 #include <fmt/format.h>
 
@@ -105,6 +108,56 @@ bool atEnd(Placing& p) {
     return true;
 }
 
+/// "in the corner, at an angle", "at an angle in the corner": it looks out of the corner, both its
+/// back corners at the walls.
+bool atAnAngle(Placing& p) {
+    std::optional<Target> corner;
+    for (std::size_t i = 0; i < p.out.ties.size(); ++i)
+        if (p.out.ties[i].kind == K::inCorner) {
+            corner = p.out.ties[i].of;
+            p.out.ties.erase(p.out.ties.begin() + static_cast<std::ptrdiff_t>(i));
+            break;
+        }
+    if (!corner) {
+        if (!p.in.take({"in", "into", "across", "of"}) && p.said.find("across") == p.said.npos)
+            p.fault("at what angle?", "say it like: turned 30, or: in corner AB, at an angle");
+        p.in.article();
+        if (p.in.take({"corner"}))
+            p.in.take({"by", "near", "next to"});
+        const bool named = !p.in.done() && !p.in.ahead().empty() && !phraseAhead(p.in, false);
+        corner = named ? std::optional(p.in.corner()) : freeCorner(p.scene, p.subject);
+        if (!corner)
+            p.fault(worded("no corner is free for {}", p.name()), "name one, like: in corner AB");
+    }
+    const auto& walls = p.scene.room->walls;
+    const auto next = static_cast<std::size_t>(corner->index);
+    const auto before = (next + walls.size() - 1) % walls.size();
+    if (next >= walls.size() || cross(walls[before].along(), walls[next].along()) <= 0)
+        p.fault("that is an outside corner: nothing stands in it", "name another corner");
+    const Vec2 out = walls[next].along() - walls[before].along();
+    p.add(K::turned).turn = (directionOf(out) - Angle::degrees(90)).normalised();
+    for (const std::size_t wall : {before, next})
+        p.add(K::fromWall).of = wallTarget(static_cast<int>(wall));
+    return true;
+}
+
+/// "with six chairs", of a table.
+bool withChairs(Placing& p) {
+    const std::size_t here = p.in.at();
+    int count = 0;
+    const bool any = p.in.takeCount(count) &&
+                     p.in.take({"chairs", "dining chairs", "seats", "chair", "people round it"});
+    if (!any || !p.subject.kind->isSatInTo()) {
+        p.in.goTo(here);
+        return false;
+    }
+    p.in.take({"around it", "round it", "at it"});
+    if (count < 1 || count > mostAtTable)
+        p.fault("no table seats so many", worded("say 1 to {}", mostAtTable));
+    p.out.chairs = count;
+    return true;
+}
+
 } // namespace
 
 std::span<const Phrase> plainPhrases() {
@@ -139,6 +192,18 @@ std::span<const Phrase> plainPhrases() {
          .read = &cornerBy,
          .help = "the nearest corner of the room",
          .example = "in the corner by window 1"},
+        {.begins = {"at an angle", "at an angle across", "diagonally", "on the diagonal", "cornerwise",
+                    "angled", "across the corner", "across corner"},
+         .of = SaidOf::floor,
+         .read = &atAnAngle,
+         .help = "in a corner, looking out of it, both back corners at the walls",
+         .example = "in corner BC, at an angle; at an angle in the corner"},
+        {.begins = {"with", "and"},
+         .of = SaidOf::floor,
+         .read = &withChairs,
+         .follows = Follows::chairs,
+         .help = "a table, with so many chairs round it",
+         .example = ""},
         {.begins = {"opposite", "across from"},
          .of = SaidOf::floor,
          .read = &opposite,

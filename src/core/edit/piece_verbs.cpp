@@ -329,6 +329,27 @@ Edit LineReader::rename() {
 
 Edit LineReader::copy() {
     const Piece& source = pieceOf(subject());
+    if (in.take({"to the other side", "on the other side", "at the other side", "to the other end",
+                 "at the other end", "the other side"})) {
+        const std::size_t at = in.at();
+        int of = 0;
+        if (in.take({"of"}))
+            of = pieceOf(subject()).id;
+        else
+            for (const Tie& t : source.ties)
+                if (t.kind == Tie::Kind::fromPiece && t.of.is == Target::Is::piece)
+                    of = t.of.piece;
+        if (of == 0)
+            in.fail(at, 1, "the other side of what?",
+                    worded("say it like: copy {} to the other side of sofa", source.name));
+        std::string called;
+        if (in.take({"as", "called", "named"})) {
+            called = in.name();
+            checkName(called, 0, at);
+        }
+        in.nothingMore();
+        return done(copyAcross(job_, *scene_, source.id, of, called), at);
+    }
     Piece p = copyOf(source, *scene_->byId(source.id), in.scheme());
     if (in.take({"as", "called", "named"})) {
         const std::size_t at = in.at();

@@ -53,6 +53,58 @@ Piece copyOf(const Piece& piece, const Placed& where, const Scheme& names) {
     return p;
 }
 
+Result<Edit> copyAcross(const Project& job, const Scene& scene, int id, int of,
+                        const std::string& name) {
+    const Piece& source = *job.scheme().byId(id);
+    const Piece& about = *job.scheme().byId(of);
+    const Placed* own = scene.byId(id);
+    const Placed* other = source.onWall() ? scene.byId(of) : scene.inPlan(of);
+    if (id == of || own == nullptr || other == nullptr ||
+        (source.onWall() && (!about.onWall() || about.wall() != source.wall())))
+        return Problem{worded("{} is not beside {}", source.name, about.name),
+                       "name what it is to stand on the other side of"};
+    Piece p = copyOf(source, *own, job.scheme());
+    if (!name.empty())
+        p.name = name;
+    const auto flipped = [&](const Tie& t) {
+        return t.of == pieceTarget(of) && (t.side == Side::left || t.side == Side::right) &&
+               (t.kind == Tie::Kind::fromPiece || t.kind == Tie::Kind::centredOn);
+    };
+    if (std::any_of(source.ties.begin(), source.ties.end(), [&](const Tie& t) {
+            return t.kind == Tie::Kind::fromPiece && flipped(t);
+        })) {
+        Placement said;
+        said.ties = source.ties;
+        for (Tie& t : said.ties)
+            if (flipped(t))
+                t.side = t.side == Side::left ? Side::right : Side::left;
+        said.on = source.on;
+        if (source.onWall())
+            said.wall = source.wall();
+        auto e = placePiece(job, scene, std::move(p), std::move(said));
+        if (e)
+            e->words = worded("copy {} to the other side of {}", source.name, about.name);
+        return e;
+    }
+    if (source.onWall()) {
+        p.pose.at.x = 2 * other->pose.at.x - own->pose.at.x;
+    } else {
+        const Placed* plan = scene.inPlan(id);
+        if (plan == nullptr || source.on.isCarried())
+            return Problem{worded("{} is not beside {}", source.name, about.name),
+                           "name what it is to stand on the other side of"};
+        const Vec2 right = other->pose.right();
+        p.pose = plan->pose;
+        p.pose.at = p.pose.at - right * (2 * dot(p.pose.at - other->pose.at, right));
+        const Vec2 front = plan->pose.front() - right * (2 * dot(plan->pose.front(), right));
+        p.pose.turn = (directionOf(front) - Angle::degrees(90)).normalised();
+    }
+    Edit e;
+    e.words = worded("copy {} to the other side of {}", source.name, about.name);
+    e.acts.emplace_back(PutPiece{std::move(p)});
+    return e;
+}
+
 Edit copyPieces(const Project& job, const Scene& scene, const std::vector<int>& ids, Vec2 step) {
     Edit e;
     e.words = worded("copy {}", namesOf(job, ids));

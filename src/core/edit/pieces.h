@@ -13,6 +13,11 @@ namespace mezzet {
 /// `names`.
 [[nodiscard]] Piece copyOf(const Piece&, const Placed&, const Scheme& names);
 
+/// One more of it on the other side of a thing: what it is tied beside it by is mirrored, or else
+/// its place and turn are, about the middle of that thing. Problem: it stands nowhere beside it.
+[[nodiscard]] Result<Edit> copyAcross(const Project&, const Scene&, int id, int of,
+                                      const std::string& name);
+
 /// Copies pieces, a step aside. They are the last ones of the scheme afterwards, in the same order.
 [[nodiscard]] Edit copyPieces(const Project&, const Scene&, const std::vector<int>& ids, Vec2 step);
 

@@ -131,10 +131,7 @@ void WordsReader::article() {
 }
 
 Length WordsReader::usualStep() const {
-    const bool metric = isMetric(job_.notation.units);
-    if (slightly_)
-        return metric ? Length::centimetres(1) : Length::inches(1);
-    return metric ? Length::centimetres(15) : Length::inches(6);
+    return job_.library.book->habit(slightly_ ? "step-slight" : "step");
 }
 
 bool WordsReader::lengthAhead() {

@@ -142,6 +142,7 @@ struct Placement {
     std::optional<bool> finishedBack;   ///< "finished back", "bare back"
     std::optional<double> cost;         ///< "costs 1200"
     std::optional<Length> apart;        ///< "2 apart", of several
+    std::optional<int> chairs;          ///< "with six chairs", of a table
     std::size_t apartAt = 0;            ///< where that stands in the line
     std::optional<std::string> reason;  ///< "because it faces the fire"; to the end of the line
     std::optional<SurfaceId> on;        ///< "on console", "in opening 2 of bookcase"

@@ -1,8 +1,11 @@
 #include "fits/ask.h"
 
 #include "edit/new_piece.h"
+#include "edit/phrase.h"
+#include "edit/place.h"
 #include "edit/sizes_said.h"
 #include "edit/words_reader.h"
+#include "fits/trying.h"
 #include "fits/walls.h"
 #include "judge/at_table.h"
 #include "judge/floor_ways.h"
@@ -200,8 +203,39 @@ private:
         return whereItStands(job_, p, goesOn_);
     }
 
+    /// "does the sofa fit on wall A": of a piece that is there.
+    std::optional<Piece> known() {
+        const std::size_t start = in_.at();
+        in_.article();
+        if (in_.nameAhead()) {
+            const int id = in_.piece();
+            in_.comma();
+            if (id != 0 && !in_.lengthAhead())
+                return asItStands(job_, scene_, id);
+        }
+        in_.goTo(start);
+        return {};
+    }
+
+    /// Where it is to go, said as it would be placed.
+    FitAnswer there(Piece p) {
+        const std::size_t at = in_.at();
+        auto said = readPlacement(in_, p, scene_, theFloor());
+        const int id = p.id != 0 ? p.id : job_.scheme().nextId;
+        if (p.id == 0)
+            p.name = job_.scheme().freeName(p.kind->name);
+        auto e = placeWhereFree(job_, scene_, std::move(p), std::move(said));
+        if (!e)
+            in_.refuse(e.problem(), at);
+        for (Act& a : e->acts)
+            if (auto* put = std::get_if<PutPiece>(&a); put != nullptr && put->piece.id == 0)
+                put->piece.id = id;
+        return fitsThere(job_, *e, id);
+    }
+
     FitAnswer does() {
-        const Piece p = described();
+        const auto own = known();
+        const Piece p = own ? *own : described();
         Length legs;
         bool guessed = false;
         const auto readLegs = [&] {
@@ -220,8 +254,19 @@ private:
         readLegs();
         in_.take({"fits", "fit", "come in", "go in", "here"});
         readLegs();
+        if (phraseAhead(in_, false) || in_.lengthAhead())
+            return there(p);
         end();
-        auto out = doesItFit(job_, p, goesOn_, legs);
+        // What is there is thought away, and put where it would stand.
+        const auto without = own ? baseWithout(job_, {own->id}) : std::nullopt;
+        auto out = doesItFit(without ? *without->job : job_, p, goesOn_, legs);
+        if (without)
+            for (FitChoice& c : out.choices)
+                for (Act& a : c.edit.acts)
+                    if (auto* put = std::get_if<PutPiece>(&a); put != nullptr) {
+                        put->piece.id = own->id;
+                        put->piece.name = own->name;
+                    }
         if (guessed)
             out.reasons.push_back(
                 worded("Its legs are taken to be {} high: measure them, and say it like: "

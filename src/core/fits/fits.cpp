@@ -1,6 +1,7 @@
 // Sofas, rugs, where a piece can stand, and whether one seen in a shop fits.
 #include "fits/fits.h"
 
+#include "edit/landing.h"
 #include "fits/regions.h"
 #include "fits/trying.h"
 #include "geometry/gap.h"
@@ -430,6 +431,42 @@ std::vector<Place> placesFor(const FloorView& scene, const Piece& p,
 }
 
 } // namespace
+
+FitAnswer fitsThere(const Project& job, const Edit& placing, int id) {
+    FitAnswer out;
+    const auto base = baseWithout(job, {});
+    const auto after = apply(job, placing);
+    if (!base || !after) {
+        out.heading = "No";
+        out.reasons.push_back(after ? "" : after.problem().what);
+        return out;
+    }
+    const Piece& p = *after->scene->pieceById(id);
+    const auto judged = judgedAfter(*after);
+    if (auto harm = harmOf(*after->project, *after->scene, {id}); !harm.empty())
+        out.reasons.push_back(std::move(harm));
+    if (const auto in = overlapOf(*after->scene, id); !in.empty())
+        out.reasons.push_back(worded("{} would stand where {} is", p.name, in));
+    const bool clear = out.reasons.empty();
+    for (auto& u : upsetBy(*base, *after, judged))
+        if (clear || out.reasons.size() < 4)
+            out.reasons.push_back(std::move(u));
+    out.yes = out.reasons.empty();
+    out.heading = out.yes  ? "Yes, it fits there"
+                  : clear ? "It fits, but upsets something"
+                          : "No, not there";
+    if (!clear)
+        return out;
+    FitChoice c;
+    c.edit = placing;
+    c.size = p.size;
+    c.pose = after->scene->byId(id)->pose;
+    c.title = out.yes ? "There" : "There, all the same";
+    c.detail = out.yes ? std::string("it upsets nothing") : listed(out.reasons, "and");
+    c.edit.words = worded("try {}", p.name);
+    out.choices.push_back(std::move(c));
+    return out;
+}
 
 FitAnswer doesItFit(const Project& job, const Piece& wanted, const GoesOn& goesOn, Length legs) {
     FitAnswer out = whereItStands(job, wanted, goesOn);

@@ -76,6 +76,10 @@ enum class RugHold { none, frontLegs, allLegs };
 [[nodiscard]] FitAnswer doesItFit(const Project&, const Piece&, const GoesOn& = {},
                                   Length legs = {});
 
+/// "Does it fit there?" A piece placed by an edit: whether it stands clear of walls and other
+/// things where that puts it, and what it upsets. `id` is the piece's after the edit.
+[[nodiscard]] FitAnswer fitsThere(const Project&, const Edit&, int id);
+
 /// True when a rectangle fits into another, turned as it may. Exact (Carver's condition, 1957).
 [[nodiscard]] bool rectangleFits(double p, double q, double a, double b);
 

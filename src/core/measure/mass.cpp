@@ -1,6 +1,7 @@
 #include "measure/mass.h"
 
 #include "measure/text.h"
+#include "measure/texts.h"
 
 #include <fmt/format.h>
 
@@ -17,7 +18,7 @@ std::string write(Mass m, Notation n) {
     const char* unit = metric ? "kg" : "lb";
     const double tenth = std::round(v * 10) / 10;
     if (tenth < 10 && std::abs(tenth - std::round(tenth)) > 0.01)
-        return fmt::format("{:.1f} {}", tenth, unit);
+        return decimals(fmt::format("{:.1f}", tenth)) + " " + unit;
     return fmt::format("{:.0f} {}", v, unit);
 }
 
@@ -30,6 +31,12 @@ std::optional<Mass> scanMass(std::string_view text, Units bare, std::size_t& use
     if (error != std::errc() || !std::isfinite(v))
         return {};
     at = static_cast<std::size_t>(end - text.data());
+    // "12,5 kg"
+    if (at + 1 < text.size() && text[at] == ',' && text[at + 1] >= '0' && text[at + 1] <= '9') {
+        double place = 0.1;
+        for (++at; at < text.size() && text[at] >= '0' && text[at] <= '9'; ++at, place /= 10)
+            v += place * (text[at] - '0');
+    }
     used = at;
     const std::size_t word = text.find_first_not_of(" \t", at);
     if (word != std::string_view::npos) {

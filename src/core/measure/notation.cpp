@@ -1,6 +1,7 @@
 #include "measure/notation.h"
 
 #include "measure/text.h"
+#include "measure/texts.h"
 
 #include <fmt/format.h>
 
@@ -382,9 +383,9 @@ std::string write(Length v, Notation n) {
     case Units::millimetres:
         return trimZeros(fmt::format("{:.0f}", v.mm())) + " mm";
     case Units::centimetres:
-        return trimZeros(fmt::format("{:.1f}", v.mm() / 10)) + " cm";
+        return decimals(trimZeros(fmt::format("{:.1f}", v.mm() / 10))) + " cm";
     case Units::metres:
-        return trimZeros(fmt::format("{:.3f}", v.mm() / 1000)) + " m";
+        return decimals(trimZeros(fmt::format("{:.3f}", v.mm() / 1000))) + " m";
     default:
         break;
     }

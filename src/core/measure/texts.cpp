@@ -3,6 +3,7 @@
 #include <nlohmann/json.hpp>
 
 #include <algorithm>
+#include <atomic>
 #include <map>
 #include <memory>
 #include <vector>
@@ -13,6 +14,11 @@ namespace {
 
 Speaking& speaking() {
     static Speaking now;
+    return now;
+}
+
+std::atomic<char>& mark() {
+    static std::atomic<char> now{'.'};
     return now;
 }
 
@@ -43,6 +49,19 @@ std::string_view told(std::string_view english) {
         return english;
     const auto text = own(english);
     return text.empty() ? english : text;
+}
+
+char decimalMark() {
+    return mark();
+}
+
+void useDecimalMark(char own) {
+    mark() = own == ',' ? ',' : '.';
+}
+
+std::string decimals(std::string number) {
+    std::replace(number.begin(), number.end(), '.', decimalMark());
+    return number;
 }
 
 void speak(Speaking own) {

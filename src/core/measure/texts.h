@@ -28,6 +28,13 @@ void speak(Speaking);
 /// {} are not those of the English one; with its name.
 [[nodiscard]] Result<Speaking> readTexts(std::string_view json, std::string_view file);
 
+/// What stands between a number's whole and its decimals in sentences: '.' or ','. Files and JSON
+/// have '.' always. Said once, at the start, as the locale has it.
+[[nodiscard]] char decimalMark();
+void useDecimalMark(char);
+/// A number as written by a program, with the decimal mark in place of its '.'.
+[[nodiscard]] std::string decimals(std::string number);
+
 /// A sentence with things put in.
 template <class... A>
 [[nodiscard]] std::string worded(fmt::format_string<A...> english, A&&... in) {

@@ -9,6 +9,8 @@
 
 #include <algorithm>
 #include <cstdlib>
+#include <locale>
+#include <stdexcept>
 
 namespace mezzet {
 
@@ -60,6 +62,11 @@ void useLibrary(Project& job, const Library& library) {
 }
 
 std::optional<Problem> speakAsAsked() {
+    try {
+        useDecimalMark(std::use_facet<std::numpunct<char>>(std::locale("")).decimal_point());
+    } catch (const std::runtime_error&) {
+        useDecimalMark('.'); // a locale that isn't on this machine
+    }
     const char* file = std::getenv("MEZZET_TEXTS");
     if (file == nullptr || *file == 0)
         return {};

@@ -42,7 +42,8 @@ struct Library {
 [[nodiscard]] Result<Library> withStudio(const Library&, const std::filesystem::path& folder);
 /// The same, but what can't be read is told and set aside under another name, so that it is never
 /// the end of anything else: the library comes without it.
-/// Speaks the language whose texts $MEZZET_TEXTS names, if it does. Asked once, at the start.
+/// Speaks the language whose texts $MEZZET_TEXTS names, if it does, with the locale's decimal mark.
+/// Asked once, at the start.
 /// Problem: the file can't be read; then it is English.
 [[nodiscard]] std::optional<Problem> speakAsAsked();
 [[nodiscard]] Library withWholeStudio(const Library&, const std::filesystem::path& folder,

@@ -284,12 +284,12 @@ std::vector<std::string> cautionsOf(const Room& room) {
 }
 
 std::string writeArea(double mm2, Units u) {
-    return isMetric(u) ? worded("{:.2f} m²", mm2 / 1e6)
-                       : worded("{:.1f} sq ft", mm2 / (304.8 * 304.8));
+    return isMetric(u) ? worded("{} m²", decimals(fmt::format("{:.2f}", mm2 / 1e6)))
+                       : worded("{} sq ft", decimals(fmt::format("{:.1f}", mm2 / (304.8 * 304.8))));
 }
 
 std::string writeVolume(double mm3, Units u) {
-    return isMetric(u) ? worded("{:.2f} m³", mm3 / 1e9)
+    return isMetric(u) ? worded("{} m³", decimals(fmt::format("{:.2f}", mm3 / 1e9)))
                        : worded("{:.0f} cu ft", mm3 / (304.8 * 304.8 * 304.8));
 }
 

@@ -91,9 +91,9 @@ struct Habit {
 };
 /// The habits the program asks for; a book has each of them, and no other.
 inline constexpr std::string_view habitIds[] = {
-    "front-legs-on-rug", "beside-on-wall", "chair-drawn",  "table-beside-seat",
-    "front-legs-least",  "group-gap",      "legs-come-off", "seats-apart",
-    "rug-past-table",    "pendant-over-table"};
+    "front-legs-on-rug", "beside-on-wall",     "chair-drawn",   "table-beside-seat",
+    "front-legs-least",  "group-gap",          "legs-come-off", "seats-apart",
+    "rug-past-table",    "pendant-over-table", "step",          "step-slight"};
 
 /// What a shelf is made of.
 struct ShelfMaterial {

@@ -176,6 +176,54 @@ Answer between(Asking& a, std::optional<Target> one, std::optional<Target> other
     return out;
 }
 
+/// "how far apart are the armchairs": two of them, or of more those next to each other.
+std::optional<Answer> amongThem(Asking& a) {
+    const std::size_t start = a.in.at();
+    std::vector<int> ids;
+    try {
+        a.in.article();
+        ids = a.in.pieces();
+        a.in.take({"from each other", "from one another", "apart", "each other"});
+    } catch (const LineFault&) {
+        ids.clear();
+    }
+    if (ids.size() < 2 || !(a.in.done() || a.in.ahead() == "?")) {
+        a.in.goTo(start);
+        return {};
+    }
+    if (ids.size() == 2)
+        return between(a, pieceTarget(ids[0]), pieceTarget(ids[1]), start);
+    a.end();
+    Answer out;
+    out.about = ids;
+    std::vector<std::string> parts;
+    for (const int id : ids) {
+        std::optional<Gap> least;
+        int nearest = 0;
+        const auto one = inPlan(pieceTarget(id), *a.scene);
+        for (const int other : ids) {
+            const auto two = inPlan(pieceTarget(other), *a.scene);
+            if (other == id || !one || !two)
+                continue;
+            const Gap gap = gapBetween(*one, *two);
+            if (!least || gap.apart < least->apart) {
+                least = gap;
+                nearest = other;
+            }
+        }
+        if (!least)
+            continue;
+        const auto figure = writeGap(least->apart, a.job.notation);
+        parts.push_back(worded("{} is {} from {}", words(pieceTarget(id), a.wording()), figure,
+                               words(pieceTarget(nearest), a.wording())));
+        out.marks.push_back({theFloor(), least->onFirst, least->onSecond, figure});
+    }
+    if (parts.empty())
+        return {};
+    out.words = worded("Each from the one nearest to it: {}", listed(parts));
+    return out;
+}
+
 std::optional<Answer> howFar(Asking& a) {
     // "how far is it from the sofa to the wall": only a word of the sentence.
     if (foldCase(a.in.rest()).find(" to ") != std::string::npos)
@@ -184,6 +232,8 @@ std::optional<Answer> howFar(Asking& a) {
                "is there between", "is between", "from", "between", "is", "are"});
     a.in.take({"the gap between", "the distance between", "between", "from"});
     const std::size_t at = a.in.at();
+    if (auto several = amongThem(a))
+        return several;
     std::optional<Target> one = thingOrWall(a);
     const bool firstWall = !one;
     std::optional<Target> other;

@@ -261,9 +261,10 @@ private:
         auto name = it.name;
         name[0] = static_cast<char>(std::toupper(static_cast<unsigned char>(name[0])));
         if (it.angular()) {
-            s.words = it.assumed ? worded("{} is not square: the rest say {:.1f}°", name, s.likely)
-                                 : worded("{} was written {:g}°, and the rest say {:.1f}°", name,
-                                          it.observed, s.likely);
+            const auto likely = decimals(fmt::format("{:.1f}", s.likely));
+            s.words = it.assumed ? worded("{} is not square: the rest say {}°", name, likely)
+                                 : worded("{} was written {}°, and the rest say {}°", name,
+                                          decimals(fmt::format("{:g}", it.observed)), likely);
         } else {
             const auto l = [&](double mm) { return write(Length::millimetres(mm), shown_); };
             s.words =

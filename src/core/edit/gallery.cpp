@@ -1,0 +1,150 @@
+#include "edit/gallery.h"
+
+#include "edit/grouping.h"
+#include "edit/new_piece.h"
+#include "edit/place.h"
+#include "edit/sizes_said.h"
+#include "edit/subjects.h"
+#include "measure/texts.h"
+
+namespace mezzet {
+
+namespace {
+
+constexpr int most = 30;
+
+/// "a gallery wall of", "a grid of": the form it is to have.
+std::optional<GroupForm> formSaid(WordsReader& in) {
+    in.article();
+    if (in.take({"gallery wall of", "gallery of", "wall of", "grid of", "cluster of"}))
+        return GroupForm::grid;
+    if (in.take({"row of"}))
+        return GroupForm::row;
+    if (in.take({"column of", "stack of"}))
+        return GroupForm::column;
+    if (in.take({"salon hang of", "salon of"}))
+        return GroupForm::salon;
+    return {};
+}
+
+class GalleryReader {
+public:
+    GalleryReader(WordsReader& words, const Scene& scene, SurfaceId lookedAt)
+        : in(words), job_(words.job()), scene_(scene), lookedAt_(lookedAt) {}
+
+    std::optional<Edit> read() {
+        const std::size_t start = in.at();
+        const auto form = formSaid(in);
+        if (!form)
+            return back(start);
+        const std::size_t counted = in.at();
+        int count = 0;
+        if (!in.takeCount(count))
+            count = 0;
+        const std::size_t sizesAt = in.at();
+        const bool sizeFirst = sizesBeforeKind(in);
+        const auto kind = kindOfSeveral(in);
+        if (!kind || !kind->hangs() || kind->role == Role::group)
+            return back(start); // "a row of books" is of another thing
+        if (count == 0)
+            in.fail(counted, in.at() - counted, "of how many?",
+                    "say it like: a gallery of six pictures on wall B");
+        if (count < 2 || count > most)
+            in.fail(counted, sizesAt - counted, worded("a group has 2 to {} pieces", most),
+                    "say it like: a gallery of six pictures on wall B");
+        Piece one = pieceOf(kind);
+        std::vector<std::string> told;
+        if (const std::size_t here = in.at(); sizeFirst) {
+            in.goTo(sizesAt);
+            readSizes(in, one, true, told);
+            in.goTo(here);
+        }
+        readSizes(in, one, true, told);
+        in.comma();
+        const std::size_t at = in.at();
+        auto said = readPlacement(in, one, scene_, lookedAt_);
+        if (said.step)
+            in.fail(at, in.at() - at, "what is new has nowhere to step from",
+                    "say where it is to hang");
+        auto e = made(*form, count, std::move(one), std::move(said));
+        if (!e)
+            in.refuse(e.problem(), at);
+        e->notices.insert(e->notices.begin(), told.begin(), told.end());
+        return *e;
+    }
+
+private:
+    std::optional<Edit> back(std::size_t start) {
+        in.goTo(start);
+        return {};
+    }
+
+    /// What a step of it leaves; its acts are kept.
+    std::optional<Problem> step(const Result<Edit>& e) {
+        if (!e)
+            return e.problem();
+        auto after = apply(*now_, *e);
+        if (!after)
+            return after.problem();
+        now_ = after->project;
+        there_ = after->scene;
+        all_.acts.insert(all_.acts.end(), e->acts.begin(), e->acts.end());
+        all_.notices.insert(all_.notices.end(), e->notices.begin(), e->notices.end());
+        return {};
+    }
+
+    Result<Edit> made(GroupForm form, int count, Piece one, Placement said) {
+        if (!said.wall)
+            return Problem{"which wall does it hang on?", "say it like: on wall C, or: 6 above sofa"};
+        now_ = std::make_shared<const Project>(job_);
+        const Length gap = said.apart.value_or(job_.library.book->habit("group-gap"));
+        one.on = onWall(*said.wall);
+        one.reason = said.reason.value_or(one.reason);
+        const Length wall = scene_.room->walls[static_cast<std::size_t>(*said.wall)].length();
+        one.pose.at = {wall.mm() / 2, job_.room->ceiling.mm() / 2};
+        Edit pieces;
+        std::vector<int> ids;
+        Scheme names = job_.scheme();
+        for (int i = 0; i < count; ++i) {
+            Piece p = one;
+            p.id = names.nextId + i;
+            p.name = names.freeName(one.kind->name);
+            names.pieces.push_back(p);
+            ids.push_back(p.id);
+            pieces.acts.emplace_back(PutPiece{std::move(p)});
+        }
+        if (auto bad = step(pieces))
+            return *bad;
+        const int group = now_->scheme().nextId;
+        if (auto bad = step(makeGroup(*now_, *there_, ids, said.name, form, gap)))
+            return *bad;
+        if (auto bad = step(arrangeAs(*now_, *there_, group, {form, gap, 0})))
+            return *bad;
+        Piece g = asItStands(*now_, *there_, group);
+        auto ties = said.ties;
+        implyWallTies(g, ties, *there_, *now_);
+        said.ties = std::move(ties);
+        said.name.clear();
+        said.reason.reset();
+        if (auto bad = step(placePiece(*now_, *there_, std::move(g), std::move(said))))
+            return *bad;
+        all_.words = worded("add {} pieces of {} as a {}", count, one.kind->name, groupFormName(form));
+        return all_;
+    }
+
+    WordsReader& in;
+    const Project& job_;
+    const Scene& scene_;
+    SurfaceId lookedAt_;
+    ProjectPtr now_;
+    ScenePtr there_;
+    Edit all_;
+};
+
+} // namespace
+
+std::optional<Edit> readGallery(WordsReader& in, const Scene& scene, SurfaceId lookedAt) {
+    return GalleryReader(in, scene, lookedAt).read();
+}
+
+} // namespace mezzet
