@@ -3,6 +3,7 @@
 #include "edit/after_edit.h"
 #include "edit/carried.h"
 #include "edit/follow.h"
+#include "edit/rug_told.h"
 #include "measure/text.h"
 #include "measure/texts.h"
 #include "scheme/on_wall.h"
@@ -55,6 +56,9 @@ struct Applier {
             return problem;
         if (auto problem = unsuitedSurface(p))
             return problem;
+        if (const Piece* old = p.id != 0 ? s->byId(p.id) : nullptr)
+            if (auto told = lostFit(*old, p); !told.empty())
+                notices.push_back(std::move(told));
         if (p.id == 0) {
             if (s->pieces.size() >= mostPieces)
                 return Problem{worded("a scheme holds at most {} pieces", mostPieces),
@@ -307,6 +311,7 @@ struct Applier {
         job.activate(job.active);
         if (auto problem = rehang(job, notices))
             return problem;
+        recut(job, notices);
         freeOfWhatIsGone();
         return {};
     }

@@ -95,7 +95,8 @@ private:
 
     Result<Edit> made(GroupForm form, int count, Piece one, Placement said) {
         if (!said.wall)
-            return Problem{"which wall does it hang on?", "say it like: on wall C, or: 6 above sofa"};
+            return Problem{"which wall does it hang on?",
+                           "say it like: on wall C, or: 6 above sofa"};
         now_ = std::make_shared<const Project>(job_);
         const Length gap = said.apart.value_or(job_.library.book->habit("group-gap"));
         one.on = onWall(*said.wall);
@@ -128,7 +129,8 @@ private:
         said.reason.reset();
         if (auto bad = step(placePiece(*now_, *there_, std::move(g), std::move(said))))
             return *bad;
-        all_.words = worded("add {} pieces of {} as a {}", count, one.kind->name, groupFormName(form));
+        all_.words =
+            worded("add {} pieces of {} as a {}", count, one.kind->name, groupFormName(form));
         return all_;
     }
 

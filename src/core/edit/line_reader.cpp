@@ -326,8 +326,9 @@ Edit LineReader::place(Piece p, std::size_t start) {
     const auto with = apply(job_, e);
     if (!with)
         in.refuse(with.problem(), start);
-    const Edit seats = done(
-        seatTable(*with->project, *with->scene, id, *chairs, usualChair(*with->project, id)), start);
+    const Edit seats =
+        done(seatTable(*with->project, *with->scene, id, *chairs, usualChair(*with->project, id)),
+             start);
     e.acts.insert(e.acts.end(), seats.acts.begin(), seats.acts.end());
     e.notices.insert(e.notices.end(), seats.notices.begin(), seats.notices.end());
     e.words += worded(", with {} chairs", *chairs);

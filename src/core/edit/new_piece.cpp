@@ -5,6 +5,7 @@
 #include "geometry/gap.h"
 #include "geometry/polygon.h"
 #include "scheme/on_wall.h"
+#include "scheme/rug.h"
 
 #include <algorithm>
 #include <numbers>
@@ -48,6 +49,14 @@ void followSize(Piece& p, const Size& before) {
         if (h && (abs(*h - before.height) <= quiet || *h > p.size.height))
             h = p.size.height;
     };
+    if (isCut(p) && before.width > Length{} && before.depth > Length{} &&
+        (p.size.width != before.width || p.size.depth != before.depth)) {
+        RugWork work = *p.rug;
+        for (Vec2& c : work.outline)
+            c = {c.x * (p.size.width / before.width), c.y * (p.size.depth / before.depth)};
+        work.fit.reset();
+        tellRug(p, std::move(work));
+    }
     follow(p.heights.top);
     follow(p.heights.back);
     follow(p.heights.arm);

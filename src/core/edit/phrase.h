@@ -119,6 +119,7 @@ struct Phrase {
 [[nodiscard]] std::span<const Phrase> wallPhrases();
 [[nodiscard]] std::span<const Phrase> heldPhrases();
 [[nodiscard]] std::span<const Phrase> toldPhrases();
+[[nodiscard]] std::span<const Phrase> rugPhrases();
 
 /// A table of them with a heading.
 struct PhraseGroup {
@@ -131,6 +132,6 @@ struct PhraseGroup {
 /// there. `afterLength`: one that follows a length.
 [[nodiscard]] bool phraseAhead(WordsReader&, bool afterLength,
                                Flags<SaidOf> of = {SaidOf::floor, SaidOf::ceiling, SaidOf::wall,
-                                                   SaidOf::board});
+                                                   SaidOf::board, SaidOf::rug});
 
 } // namespace mezzet

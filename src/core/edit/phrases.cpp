@@ -22,6 +22,7 @@ std::span<const PhraseGroup> phraseGroups() {
         {"On a wall", wallPhrases()},
         {"How it is held there", heldPhrases()},
         {"What is told of it", toldPhrases()},
+        {"Rugs and carpets", rugPhrases()},
     };
     return groups;
 }
@@ -148,6 +149,8 @@ Flags<SaidOf> saidOf(const Kind& k) {
         return SaidOf::wall;
     if (k.underCeiling())
         return SaidOf::ceiling;
+    if (k.flat())
+        return {SaidOf::floor, SaidOf::rug};
     if (k.standsOn())
         return {SaidOf::floor, SaidOf::board};
     return SaidOf::floor;
@@ -242,7 +245,8 @@ void Placing::unknown(bool afterLength) {
         for (const auto& [which, what] : {std::pair{SaidOf::floor, "stands on the floor"},
                                           std::pair{SaidOf::board, "stands on a top or a shelf"},
                                           std::pair{SaidOf::wall, "hangs on a wall"},
-                                          std::pair{SaidOf::ceiling, "hangs from the ceiling"}})
+                                          std::pair{SaidOf::ceiling, "hangs from the ceiling"},
+                                          std::pair{SaidOf::rug, "is a rug"}})
             if (of.has(which))
                 whose.emplace_back(what);
         in.fail(here, words.size(),

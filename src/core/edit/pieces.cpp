@@ -70,9 +70,8 @@ Result<Edit> copyAcross(const Project& job, const Scene& scene, int id, int of,
         return t.of == pieceTarget(of) && (t.side == Side::left || t.side == Side::right) &&
                (t.kind == Tie::Kind::fromPiece || t.kind == Tie::Kind::centredOn);
     };
-    if (std::any_of(source.ties.begin(), source.ties.end(), [&](const Tie& t) {
-            return t.kind == Tie::Kind::fromPiece && flipped(t);
-        })) {
+    if (std::any_of(source.ties.begin(), source.ties.end(),
+                    [&](const Tie& t) { return t.kind == Tie::Kind::fromPiece && flipped(t); })) {
         Placement said;
         said.ties = source.ties;
         for (Tie& t : said.ties)

@@ -3,9 +3,11 @@
 #include "edit/drag.h"
 #include "edit/landing.h"
 #include "edit/new_piece.h"
+#include "edit/rug_told.h"
 #include "edit/surface_words.h"
 #include "measure/text.h"
 #include "measure/texts.h"
+#include "scheme/rug.h"
 
 #include <algorithm>
 
@@ -117,6 +119,23 @@ Result<Edit> placePiece(const Project& job, const Scene& scene, Piece p, Placeme
         p.on = onWall(*said.wall);
     }
     tell(p, said);
+    std::vector<std::string> notices;
+    const bool isRug = p.kind->flat();
+    if (isRug) {
+        const auto lies = tellOfRug(job, p, said, notices);
+        if (!lies)
+            return lies.problem();
+        if (*lies) {
+            if (p.locked)
+                return locked(p);
+            Edit e;
+            e.words =
+                worded("{} {}", p.id == 0 ? "add" : "cut", p.name.empty() ? p.kind->name : p.name);
+            e.notices = std::move(notices);
+            e.acts.emplace_back(PutPiece{std::move(p)});
+            return e;
+        }
+    }
     if (said.step) {
         if (!said.ties.empty())
             return Problem{"this says both where it goes and how far it moves", "say one of them"};
@@ -139,7 +158,8 @@ Result<Edit> placePiece(const Project& job, const Scene& scene, Piece p, Placeme
     auto e = retie(job, p, said.ties);
     if (!e)
         return e;
-    if (p.kind->flat())
+    e->notices.insert(e->notices.end(), notices.begin(), notices.end());
+    if (isRug)
         keepRugInside(job, *e, p, said.ties);
     if (isNew)
         e->words = worded("add {}", std::get<PutPiece>(e->acts.front()).piece.name);
@@ -149,7 +169,8 @@ Result<Edit> placePiece(const Project& job, const Scene& scene, Piece p, Placeme
 Result<Edit> placeWhereFree(const Project& job, const Scene& scene, Piece p, Placement said) {
     const bool isNew = p.id == 0;
     auto e = placePiece(job, scene, std::move(p), std::move(said));
-    if (e && isNew)
+    // One that is cut lies where its outline says.
+    if (e && isNew && !isCut(std::get<PutPiece>(e->acts.front()).piece))
         *e = landed(job, std::move(*e));
     return e;
 }

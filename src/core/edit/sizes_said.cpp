@@ -175,6 +175,13 @@ void giveMeasured(WordsReader& in, Piece& p, std::vector<Length> sizes, std::str
         (measured == "deep" ? s.depth : s.height) = sizes.front();
         return give(in, p, inOrder(*p.kind, s), at);
     }
+    // A runner is wide across, and long along.
+    if (sizes.size() == 1 && p.kind->flat() && p.kind->size.width > p.kind->size.depth * 2 &&
+        measured == "wide") {
+        Size s = p.size;
+        s.depth = sizes.front();
+        return give(in, p, inOrder(*p.kind, s), at);
+    }
     const bool round = !measured.empty() && measured != "long" && measured != "wide" &&
                        measured != "deep" && measured != "high" && measured != "tall";
     if (round) {

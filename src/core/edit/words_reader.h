@@ -23,7 +23,8 @@ enum class SaidOf : unsigned {
     floor = 1,   ///< what stands on the floor
     ceiling = 2, ///< what hangs from the ceiling
     wall = 4,    ///< what hangs on a wall
-    board = 8    ///< what stands on a top or in an opening, or may
+    board = 8,   ///< what stands on a top or in an opening, or may
+    rug = 16     ///< what lies flat on the floor
 };
 [[nodiscard]] Flags<SaidOf> saidOf(const Kind&);
 
@@ -77,7 +78,7 @@ public:
     /// Text up to a comma, or to words that begin a clause about such pieces; or whatever stands in
     /// quotes.
     std::string name(Flags<SaidOf> of = {SaidOf::floor, SaidOf::ceiling, SaidOf::wall,
-                                         SaidOf::board});
+                                         SaidOf::board, SaidOf::rug});
 
     /// A piece by name, by the beginning of its name, or by its kind when there is only one; the
     /// left or the right one of several. 0 when there is none; faults when several could be meant.
@@ -137,13 +138,17 @@ private:
 /// The ties said from here to the end of the line, and what else is said on the way.
 struct Placement {
     std::vector<Tie> ties;
-    std::optional<Vec2> step;           ///< "left 6", "6 toward wall A", on the floor
-    Heights heights;                    ///< "seat 17", "top 20"
-    std::optional<bool> finishedBack;   ///< "finished back", "bare back"
-    std::optional<double> cost;         ///< "costs 1200"
-    std::optional<Length> apart;        ///< "2 apart", of several
-    std::optional<int> chairs;          ///< "with six chairs", of a table
-    std::size_t apartAt = 0;            ///< where that stands in the line
+    std::optional<Vec2> step;         ///< "left 6", "6 toward wall A", on the floor
+    Heights heights;                  ///< "seat 17", "top 20"
+    std::optional<bool> finishedBack; ///< "finished back", "bare back"
+    std::optional<double> cost;       ///< "costs 1200"
+    std::optional<Length> apart;      ///< "2 apart", of several
+    std::optional<int> chairs;        ///< "with six chairs", of a table
+    std::optional<RugWork> rug;      ///< of a rug: all that is told of it, what was said before too
+    std::vector<Vec2> corners;       ///< of a rug: its outline, in the room; mm
+    std::optional<Length> thickness; ///< of a rug, without its pad
+    std::optional<Length> rounded;   ///< of a rug: the radius of its corners
+    std::size_t apartAt = 0;         ///< where that stands in the line
     std::optional<std::string> reason;  ///< "because it faces the fire"; to the end of the line
     std::optional<SurfaceId> on;        ///< "on console", "in opening 2 of bookcase"
     std::optional<int> wall;            ///< on a wall: which one; none when nothing tells

@@ -160,6 +160,46 @@ json jsonOf(const SurfaceId& on) {
     return j;
 }
 
+json jsonOf(const RugWork& r) {
+    json j = json::object();
+    if (!r.outline.empty()) {
+        j["outline"] = json::array();
+        for (const Vec2 c : r.outline)
+            j["outline"].push_back(tidyPlace(c));
+    }
+    if (r.fit) {
+        json fit{{"border", r.fit->border.mm()}};
+        for (const auto& o : r.fit->off)
+            fit["off"].push_back(json{{"of", jsonOf(o.of)}, {"by", o.by.mm()}});
+        for (const auto& [key, list] :
+             {std::pair{"ends", &r.fit->ends}, std::pair{"clear", &r.fit->clear}})
+            for (const Target& t : *list)
+                fit[key].push_back(jsonOf(t));
+        j["fit"] = fit;
+    }
+    for (const RugEdge& e : r.edges) {
+        json edge{{"edge", e.edge}, {"finish", e.finish}};
+        if (e.width > Length{})
+            edge["width"] = e.width.mm();
+        j["edges"].push_back(edge);
+    }
+    if (!r.material.empty())
+        j["material"] = r.material;
+    if (r.pad)
+        j["pad"] = r.pad->mm();
+    for (const auto& [key, l] : {std::pair{"repeat", r.repeat}, std::pair{"drop", r.drop}})
+        if (l > Length{})
+            j[key] = l.mm();
+    for (const auto& [key, yes] :
+         {std::pair{"taped", r.taped}, std::pair{"ready", r.ready}, std::pair{"seams", r.seams},
+          std::pair{"pileAcross", r.pileAcross}, std::pair{"capped", r.capped}})
+        if (yes)
+            j[key] = true;
+    if (r.stairs > 0)
+        j["stairs"] = r.stairs;
+    return j;
+}
+
 json jsonOf(const Piece& p) {
     json j{{"id", p.id}, {"name", p.name}, {"kind", p.kind->id}};
     j["size"] = {p.size.width.mm(), p.size.depth.mm(), p.size.height.mm()};
@@ -212,6 +252,8 @@ json jsonOf(const Piece& p) {
         j["finishedBack"] = *p.finishedBack;
     if (p.cost)
         j["cost"] = *p.cost;
+    if (p.rug)
+        j["rug"] = jsonOf(*p.rug);
     if (!p.reason.empty())
         j["reason"] = p.reason;
     carry(j, p.extra);

@@ -9,7 +9,7 @@
 namespace mezzet {
 
 /// The format of job files this version writes, and the newest it reads.
-inline constexpr int jobFormat = 2;
+inline constexpr int jobFormat = 3;
 
 // The enumerations as the file spells them.
 

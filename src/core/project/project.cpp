@@ -26,7 +26,10 @@ Result<Library> loadLibrary(const std::filesystem::path& data) {
         return stock.problem();
     auto whole = std::make_shared<RuleBook>(**book);
     whole->shelving = stock->shelving;
-    return inUnits(Library{*kit, whole, {}, stock->sizes}, Units::feetAndInches);
+    auto rugs = loadRugBook(data / "rugs" / "rugs.json");
+    if (!rugs)
+        return rugs.problem();
+    return inUnits(Library{*kit, whole, {}, stock->sizes, *rugs}, Units::feetAndInches);
 }
 
 Library inUnits(const Library& library, Units units) {
@@ -90,7 +93,7 @@ std::filesystem::path studioFolder() {
 namespace {
 
 /// What a studio keeps of its own; its rules come before the bands that name their schools.
-constexpr const char* studioFiles[] = {"kinds.json", "rules.json", "bands.json"};
+constexpr const char* studioFiles[] = {"kinds.json", "rugs.json", "rules.json", "bands.json"};
 
 /// The library with one of the studio's files.
 Result<Library> withOnly(const Library& library, const std::filesystem::path& folder,
@@ -113,6 +116,13 @@ Result<Library> withOnly(const Library& library, const std::filesystem::path& fo
     auto text = readTextFile(file, std::size_t{1} << 20U);
     if (!text)
         return text.problem();
+    if (name == "rugs.json") {
+        auto rugs = readRugBook(*text, file.string(), library.rugs.get());
+        if (!rugs)
+            return rugs.problem();
+        out.rugs = *rugs;
+        return out;
+    }
     if (name == "rules.json") {
         auto book = readStudioBook(*text, file.string(), *library.book);
         if (!book)

@@ -2,8 +2,10 @@
 
 #include "files/whole_file.h"
 #include "hang/stock.h"
+#include "rugs/rug_book.h"
 #include "rules/rule_book.h"
 #include "scheme/resolve.h"
+#include "scheme/rug.h"
 
 #include <filesystem>
 #include <map>
@@ -19,6 +21,7 @@ struct Library {
     RuleBookPtr book;
     std::optional<Judgement> studio{}; ///< the school and bands a studio begins its jobs with
     std::vector<StockSize> stock{};    ///< sizes pictures come in
+    RugBookPtr rugs{};                 ///< rolls, edges, pads and materials
 
     /// The kit and the book as one unit system has them.
     struct Edition {
@@ -151,7 +154,9 @@ inline constexpr std::size_t mostPictureBytes = 1024 * 1024; ///< of one, base64
 inline constexpr std::size_t mostStatures = 20;
 inline constexpr std::size_t mostPrintChoices = 40;
 inline constexpr std::size_t mostAccepted = 2000; ///< readings left as they are, in a scheme
-inline constexpr std::size_t mostReason = 2000;   ///< characters of a reason or a scheme's note
+inline constexpr std::size_t mostRugCorners = mostOutlineCorners;
+inline constexpr std::size_t mostRugParts = 60; ///< of a rug's fit: own distances, ends
+inline constexpr std::size_t mostReason = 2000; ///< characters of a reason or a scheme's note
 
 /// A school and bands by themselves, with a job's fields “school” and “rules”.
 [[nodiscard]] std::string bandsText(const Judgement&);

@@ -1,6 +1,8 @@
 // A piece of a job file, with its ties and how it hangs.
+#include "geometry/polygon.h"
 #include "measure/texts.h"
 #include "project/job_fields.h"
+#include "scheme/rug.h"
 #include "scheme/surfaces.h"
 #include "scheme/tie_kind.h"
 
@@ -194,6 +196,83 @@ SurfaceId readSurface(const json& j, const std::string& where) {
 
 } // namespace
 
+namespace {
+
+RugFit readRugFit(const json& j, const std::string& where) {
+    Fields f(j, where);
+    RugFit fit;
+    fit.border = Length::millimetres(f.number("border"));
+    int n = 0;
+    if (f.has("off"))
+        for (const auto& o : f.list("off", mostRugParts)) {
+            Fields one(o, worded("{}, off {}", where, ++n));
+            fit.off.push_back(
+                {readTarget(one.need("of"), one.where()), Length::millimetres(one.number("by"))});
+            if (fit.off.back().by < Length{})
+                one.fail("“by” is less than nothing");
+        }
+    for (const auto& [key, list] : {std::pair{"ends", &fit.ends}, std::pair{"clear", &fit.clear}})
+        if (f.has(key))
+            for (const auto& t : f.list(key, mostRugParts))
+                list->push_back(readTarget(t, worded("{}, “{}”", where, key)));
+    if (fit.border < Length{})
+        f.fail("“border” is less than nothing");
+    return fit;
+}
+
+RugWork readRug(const json& j, const std::string& where) {
+    Fields f(j, where);
+    RugWork r;
+    if (f.has("outline")) {
+        for (const auto& c : f.list("outline", mostRugCorners)) {
+            if (!c.is_array() || c.size() != 2 || !Fields::isNumber(c[0]) ||
+                !Fields::isNumber(c[1]))
+                f.fail("a corner of “outline” is not two numbers");
+            r.outline.push_back({c[0].get<double>(), c[1].get<double>()});
+        }
+        if (r.outline.size() < 3 || selfCrossing(r.outline) || std::abs(signedArea(r.outline)) < 1)
+            f.fail("“outline” crosses itself, or holds nothing");
+    }
+    if (f.has("fit"))
+        r.fit = readRugFit(f.need("fit"), where + ", “fit”");
+    if (f.has("edges"))
+        for (const auto& e : f.list("edges", mostRugCorners)) {
+            Fields one(e, where + ", “edges”");
+            RugEdge edge;
+            edge.edge = one.whole("edge", 0, static_cast<int>(mostRugCorners));
+            edge.finish = one.text("finish", 80, true);
+            if (one.has("width"))
+                edge.width = Length::millimetres(one.number("width"));
+            r.edges.push_back(edge);
+        }
+    r.material = f.text("material", 80, false);
+    const auto length = [&](const char* key) {
+        const Length l = Length::millimetres(f.number(key));
+        if (l < Length{} || l > Length::metres(5))
+            f.fail(worded("“{}” is no length it could have", key));
+        return l;
+    };
+    if (f.has("pad"))
+        r.pad = length("pad");
+    if (f.has("repeat"))
+        r.repeat = length("repeat");
+    if (f.has("drop"))
+        r.drop = length("drop");
+    for (const auto& [key, yes] :
+         {std::pair{"taped", &r.taped}, std::pair{"ready", &r.ready}, std::pair{"seams", &r.seams},
+          std::pair{"pileAcross", &r.pileAcross}, std::pair{"capped", &r.capped}})
+        if (f.has(key)) {
+            if (!f.need(key).is_boolean())
+                f.fail(worded("“{}” is neither true nor false", key));
+            *yes = f.need(key).get<bool>();
+        }
+    if (f.has("stairs"))
+        r.stairs = f.whole("stairs", 1, 1000);
+    return r;
+}
+
+} // namespace
+
 Piece readPiece(const json& j, const std::string& where, const Kit& kit, int version) {
     Fields f(j, where);
     Piece p;
@@ -300,6 +379,13 @@ Piece readPiece(const json& j, const std::string& where, const Kit& kit, int ver
         p.cost = f.need("cost").get<double>();
     }
     p.reason = f.text("reason", mostReason, false);
+    if (p.kind->flat()) {
+        // Before format 3 a rug's height had the usual pad in it.
+        if (version < 3)
+            p.size.height = std::max(p.size.height - usualPad(false), Length::millimetres(2));
+        if (f.has("rug"))
+            p.rug = std::make_shared<RugWork>(readRug(f.need("rug"), where + ", “rug”"));
+    }
     p.extra = f.rest();
     return p;
 }

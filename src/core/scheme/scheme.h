@@ -151,6 +151,53 @@ struct GroupPlan {
     bool operator==(const GroupPlan&) const = default;
 };
 
+/// How an edge of a rug is finished.
+struct RugEdge {
+    int edge = 0;       ///< counted from 1, as the outline's edges are; 0 for all of them
+    std::string finish; ///< its id in the rug book
+    Length width{};     ///< of a tape; nothing for the usual
+
+    bool operator==(const RugEdge&) const = default;
+};
+
+/// What the outline of a rug follows that is cut to its room.
+struct RugFit {
+    /// So far from one wall, or from something built in, instead of the border.
+    struct Off {
+        Target of;
+        Length by;
+
+        bool operator==(const Off&) const = default;
+    };
+    Length border; ///< of bare floor, from the walls and what is built in
+    std::vector<Off> off;
+    std::vector<Target> ends;  ///< openings and doors at whose near jamb it ends
+    std::vector<Target> clear; ///< doors whose swing it stops short of
+
+    bool operator==(const RugFit&) const = default;
+};
+
+/// What is told of a rug besides its size; its height is how thick it is itself, without a pad.
+struct RugWork {
+    /// Its corners about the middle of its size, clockwise or not, as they were said; mm. Empty for
+    /// the outline its footprint has.
+    std::vector<Vec2> outline;
+    std::optional<RugFit> fit;
+    std::vector<RugEdge> edges; ///< a later one wins
+    std::string material;       ///< its id in the rug book; empty when not chosen
+    std::optional<Length> pad;  ///< its thickness; none said: the usual one; 0: none
+    bool taped = false;         ///< its edges are held to the floor
+    bool ready = false;         ///< bought as it is: not cut off a roll
+    bool seams = false;         ///< it may be made of several lengths
+    bool pileAcross = false;    ///< the pile runs along its shorter side
+    Length repeat{};            ///< of its pattern, along the pile; nothing for a plain one
+    Length drop{};              ///< how far the pattern is shifted from one length to the next
+    int stairs = 0;             ///< it lies on stairs of that number
+    bool capped = false;        ///< drawn in under the nosings
+
+    bool operator==(const RugWork&) const = default;
+};
+
 /// Something placed on a surface. On a wall its pose's x runs along the wall from its left corner
 /// and its y up from the floor there, its turn is clockwise as you face it, and its outline is its
 /// width and height. Under the ceiling x and y are as on the floor. On a top they are about its
@@ -175,6 +222,7 @@ struct Piece {
     std::optional<bool> finishedBack{}; ///< when it differs from its kind
     std::optional<double> cost{};       ///< in the client's money
     std::string reason{};               ///< why this one, and why here
+    std::shared_ptr<const RugWork> rug{}; ///< of a rug that more is told of; null for the others
     std::string extra; ///< fields of the job file this version doesn't know, as JSON
 
     /// Whether its back may be looked at.

@@ -1,0 +1,445 @@
+// What is said of a rug or a carpet: its outline, its edges, its pile, what lies under it.
+#include "edit/phrase.h"
+#include "measure/text.h"
+#include "measure/texts.h"
+#include "scheme/rug.h"
+
+#include <algorithm>
+
+namespace mezzet {
+
+namespace {
+
+using Is = Target::Is;
+
+/// What is told of it by this line, begun from what was told before.
+RugWork& told(Placing& p) {
+    if (!p.out.rug)
+        p.out.rug = rugOf(p.subject);
+    return *p.out.rug;
+}
+
+/// The fit that is told of; begun when none is there.
+RugFit& fitOf(Placing& p) {
+    RugWork& work = told(p);
+    if (!work.fit)
+        work.fit.emplace();
+    return *work.fit;
+}
+
+bool fitted(const Placing& p) {
+    return p.out.rug ? p.out.rug->fit.has_value() : rugOf(p.subject).fit.has_value();
+}
+
+bool takeMark(WordsReader& in, char mark) {
+    if (in.done() || in.rest().front() != mark)
+        return false;
+    in.goTo(in.at() + 1);
+    return true;
+}
+
+/// "corners at 24, 24; 120, 24; 120, 60"
+bool corners(Placing& p) {
+    const Wall& a = p.scene.room->walls.front();
+    do {
+        if (p.in.done())
+            break; // a mark at the end
+        const std::size_t at = p.in.at();
+        const Length x = p.in.length("a corner's place along wall A");
+        if (!p.in.comma() && !p.in.take({"by", "x", "and"}))
+            p.in.fail(at, p.in.at() - at, "a corner has two figures",
+                      "say it like: corners at 24, 24; 120, 24; 120, 60; 24, 60");
+        const Length y = p.in.length("its place into the room");
+        p.out.corners.push_back(a.start + a.along() * x.mm() + a.inward() * y.mm());
+    } while (takeMark(p.in, ';'));
+    if (p.out.corners.size() < 3)
+        p.fault("an outline has three corners or more",
+                "say it like: corners at 24, 24; 120, 24; 120, 60; 24, 60");
+    told(p).fit.reset();
+    return true;
+}
+
+bool toRoom(Placing& p) {
+    RugFit& fit = fitOf(p);
+    if (p.said.find("wall to wall") != std::string_view::npos)
+        fit.border = {};
+    else if (!rugOf(p.subject).fit)
+        fit.border = p.in.job().library.book->habit("rug-border");
+    return true;
+}
+
+/// "10 off the walls"
+bool offWalls(Placing& p) {
+    if (!fitted(p))
+        return false;
+    RugFit& fit = fitOf(p);
+    fit.border = p.measured;
+    std::erase_if(fit.off, [](const RugFit::Off& o) { return o.of.is == Is::wall; });
+    return true;
+}
+
+/// "6 off the hearth", "12 off wall B"
+bool offThat(Placing& p) {
+    if (!fitted(p))
+        return false;
+    std::optional<Target> t;
+    if (p.in.take({"hearth", "the hearth"})) {
+        for (const Fixture& f : p.scene.room->fixtures)
+            if (f.isBreast())
+                t = targetOf(f);
+        if (!t)
+            p.fault("the room has no hearth", "name a wall, a column or the stairs");
+    } else {
+        t = p.target(false);
+    }
+    if (t->is != Is::wall && t->is != Is::chimney && t->is != Is::fixture)
+        p.fault("a carpet keeps off a wall or what is built in", "say it like: 6 off the hearth");
+    RugFit& fit = fitOf(p);
+    std::erase_if(fit.off, [&](const RugFit::Off& o) { return o.of == *t; });
+    fit.off.push_back({*t, p.measured});
+    return true;
+}
+
+bool isGap(const Target& t) {
+    return t.is == Is::opening || t.is == Is::door || t.is == Is::window;
+}
+
+bool endsAt(Placing& p) {
+    p.in.take({"the line of", "the jamb of", "the near jamb of"});
+    const Target t = p.target(false);
+    if (!isGap(t))
+        p.fault("a carpet ends at an opening or a door", "say it like: ending at opening 1");
+    RugFit& fit = fitOf(p);
+    if (std::find(fit.ends.begin(), fit.ends.end(), t) == fit.ends.end())
+        fit.ends.push_back(t);
+    return true;
+}
+
+bool shortOf(Placing& p) {
+    p.in.take({"the swing of"});
+    const Target t = p.target(false);
+    p.in.take({"'s swing", "swing", "'s leaf"});
+    if (t.is != Is::door)
+        p.fault("only a door swings", "say it like: stopping short of door 2's swing");
+    RugFit& fit = fitOf(p);
+    if (std::find(fit.clear.begin(), fit.clear.end(), t) == fit.clear.end())
+        fit.clear.push_back(t);
+    return true;
+}
+
+bool onPad(Placing& p) {
+    const Length thick = p.in.lengthAhead() ? p.in.length("the pad's thickness")
+                                            : p.in.job().library.book->habit("rug-pad");
+    p.in.take({"thick"});
+    if (thick <= Length{} || thick > Length::inches(3))
+        p.fault("no pad is as thick as that", "say it like: on a pad 1/4");
+    told(p).pad = thick;
+    return true;
+}
+
+bool noPad(Placing& p) {
+    told(p).pad = Length{};
+    return true;
+}
+
+/// A finish by any of its words, the longest that stands here; null, and nothing read, for none.
+const RugEdging* finish(WordsReader& in) {
+    const RugBook& book = *in.job().library.rugs;
+    const RugEdging* best = nullptr;
+    std::size_t end = 0;
+    const auto offer = [&](const RugEdging& e, const std::string& word) {
+        const auto folded = foldCase(word);
+        in.offer(folded);
+        if (const std::size_t there = in.endOf(folded); there > end) {
+            end = there;
+            best = &e;
+        }
+    };
+    for (const RugEdging& e : book.edges) {
+        offer(e, e.name);
+        for (const auto& w : e.also)
+            offer(e, w);
+    }
+    if (best != nullptr)
+        in.goTo(end);
+    return best;
+}
+
+/// "in leather tape 3", of the edges counted; of all for none.
+void finishEdges(Placing& p, const std::vector<int>& edges) {
+    p.in.take({"in", "with", "of"});
+    p.in.article();
+    const RugEdging* e = finish(p.in);
+    if (e == nullptr) {
+        std::vector<std::string> names;
+        for (const RugEdging& one : p.in.job().library.rugs->edges)
+            names.push_back(one.also.empty() ? one.name : one.also.front());
+        p.in.failAhead("no edge is finished so", worded("say one of: {}", listed(names, "or")));
+    }
+    Length wide;
+    if (p.in.lengthAhead()) {
+        const std::size_t at = p.in.at();
+        wide = p.in.length("how wide the tape is");
+        p.in.take({"wide"});
+        if (e->tape <= Length{})
+            p.in.fail(at, p.in.at() - at, worded("{} has no width", e->name), "leave it out");
+        if (wide <= Length{} || wide > Length::inches(20))
+            p.in.fail(at, p.in.at() - at, "no tape is as wide as that",
+                      "say it like: in leather tape 3");
+    }
+    RugWork& work = told(p);
+    if (edges.empty()) {
+        work.edges = {{0, e->id, wide}};
+        return;
+    }
+    for (const int n : edges) {
+        std::erase_if(work.edges, [n](const RugEdge& old) { return old.edge == n; });
+        work.edges.push_back({n, e->id, wide});
+    }
+}
+
+/// "edges in serging", "edge 2 in leather tape 3", "edges 1 and 3 in fringe"
+bool edges(Placing& p) {
+    std::vector<int> which;
+    for (int n = 0; p.in.takeCount(n);) {
+        which.push_back(n);
+        p.in.comma();
+        p.in.take({"and"});
+    }
+    finishEdges(p, which);
+    return true;
+}
+
+bool bound(Placing& p) {
+    p.in.goTo(p.start);
+    finishEdges(p, {});
+    return true;
+}
+
+/// "pile 3/8", "pile across"
+bool pile(Placing& p) {
+    p.in.take({"runs", "running"});
+    if (p.in.take({"across", "crosswise", "along its shorter side"})) {
+        told(p).pileAcross = true;
+        return true;
+    }
+    if (p.in.take({"along", "lengthwise", "along its longer side"})) {
+        told(p).pileAcross = false;
+        return true;
+    }
+    const Length thick = p.in.length("how thick the pile is");
+    p.in.take({"thick", "deep", "high"});
+    if (thick <= Length{} || thick > Length::inches(4))
+        p.fault("no pile is as thick as that", "say it like: pile 3/8");
+    p.out.thickness = thick;
+    return true;
+}
+
+bool madeOf(Placing& p) {
+    const RugBook& book = *p.in.job().library.rugs;
+    const RugMaterial* best = nullptr;
+    std::size_t end = 0;
+    for (const RugMaterial& m : book.materials) {
+        std::string plain = m.name;
+        std::erase(plain, ',');
+        std::string id = m.id;
+        std::replace(id.begin(), id.end(), '-', ' ');
+        for (const auto& word : {plain, id}) {
+            const auto folded = foldCase(word);
+            p.in.offer(folded);
+            if (const std::size_t there = p.in.endOf(folded); there > end) {
+                end = there;
+                best = &m;
+            }
+        }
+    }
+    if (best == nullptr) {
+        std::vector<std::string> names;
+        for (const RugMaterial& m : book.materials) {
+            names.push_back(m.name);
+            std::erase(names.back(), ',');
+        }
+        p.in.failAhead("no carpet is made of that", worded("say one of: {}", listed(names, "or")));
+    }
+    p.in.goTo(end);
+    told(p).material = best->id;
+    p.out.thickness = p.out.thickness.value_or(best->pile);
+    return true;
+}
+
+bool onStairs(Placing& p) {
+    const Target t = p.target(false);
+    if (t.is != Is::fixture || t.built != FixtureKind::stairs)
+        p.fault("a runner lies on stairs", "say it like: on stairs 1");
+    told(p).stairs = t.index;
+    return true;
+}
+
+bool repeat(Placing& p) {
+    told(p).repeat = p.in.length("the pattern's repeat");
+    if (told(p).repeat <= Length{})
+        p.fault("a pattern repeats after some length", "say it like: repeat 18");
+    return true;
+}
+
+bool drop(Placing& p) {
+    told(p).drop = p.in.length("the pattern's drop");
+    if (told(p).drop <= Length{})
+        p.fault("a pattern drops by some length", "say it like: repeat 18, drop 9");
+    return true;
+}
+
+bool rounded(Placing& p) {
+    p.out.rounded = p.in.length("the corners' radius");
+    if (*p.out.rounded < Length{})
+        p.fault("a radius is not less than nothing", "say it like: corners rounded 6");
+    return true;
+}
+
+template <bool RugWork::*field, bool value> bool yes(Placing& p) {
+    told(p).*field = value;
+    return true;
+}
+
+} // namespace
+
+std::span<const Phrase> rugPhrases() {
+    static const std::vector<Phrase> all{
+        {.begins = {"corners at", "corners", "with corners at"},
+         .of = SaidOf::rug,
+         .read = &corners,
+         .follows = Follows::length,
+         .help = "its outline, corner by corner: along wall A and into the room",
+         .example = "rug corners at 24, 24; 120, 24; 120, 60; 72, 60; 72, 96; 24, 96"},
+        {.begins = {"cut to the room", "cut to room", "fitted to the room", "fitted",
+                    "cut to the hall", "wall to wall"},
+         .of = SaidOf::rug,
+         .read = &toRoom,
+         .help = "its outline follows the room's, a border off the walls and what is built in",
+         .example = "rug cut to the room, 10 off the walls"},
+        {.begins = {"off the walls", "off walls", "off all walls", "from the walls",
+                    "off each wall", "from all walls", "in from the walls", "border"},
+         .afterLength = true,
+         .of = SaidOf::rug,
+         .read = &offWalls,
+         .help = "the border of one that is cut to the room",
+         .example = ""},
+        {.begins = {"off", "from"},
+         .afterLength = true,
+         .of = SaidOf::rug,
+         .read = &offThat,
+         .help = "its own border off one wall, the hearth, a column or the stairs",
+         .example = "rug cut to the room, 10 off the walls, 6 off wall B"},
+        {.begins = {"ending at", "ends at", "end at"},
+         .of = SaidOf::rug,
+         .read = &endsAt,
+         .follows = Follows::place,
+         .help = "it ends at the near jamb, or on the line of the wall at a hall's end",
+         .example = "rug cut to the room, ending at door 1"},
+        {.begins = {"stopping short of", "stops short of", "short of", "clear of"},
+         .of = SaidOf::rug,
+         .read = &shortOf,
+         .follows = Follows::place,
+         .help = "it ends before what a door's leaf sweeps",
+         .example = "rug cut to the room, stopping short of door 1's swing"},
+        {.begins = {"on a pad", "on pad", "with a pad", "over a pad", "pad"},
+         .of = SaidOf::rug,
+         .read = &onPad,
+         .help = "how thick the pad under it is",
+         .example = "rug on a pad 1/4"},
+        {.begins = {"without a pad", "without pad", "no pad", "with no pad"},
+         .of = SaidOf::rug,
+         .read = &noPad,
+         .help = "",
+         .example = "rug without a pad"},
+        {.begins = {"taped", "taped down", "held down"},
+         .of = SaidOf::rug,
+         .read = &yes<&RugWork::taped, true>,
+         .help = "its edges are held to the floor",
+         .example = "rug taped"},
+        {.begins = {"edges", "edge", "all edges"},
+         .of = SaidOf::rug,
+         .read = &edges,
+         .follows = Follows::place,
+         .help = "how its edges are finished; they count from its first corner",
+         .example = "rug edges in serging, edge 2 in leather tape 3"},
+        {.begins = {"bound", "serged", "fringed", "hand finished"},
+         .of = SaidOf::rug,
+         .read = &bound,
+         .help = "the same of all its edges",
+         .example = "rug bound"},
+        {.begins = {"pile"},
+         .of = SaidOf::rug,
+         .read = &pile,
+         .follows = Follows::place,
+         .help = "how thick it is without its pad; which way its pile runs",
+         .example = "rug pile 3/8; rug pile across"},
+        {.begins = {"made of", "woven of"},
+         .of = SaidOf::rug,
+         .read = &madeOf,
+         .follows = Follows::place,
+         .help = "its fibre and how it is made up",
+         .example = "rug made of wool looped"},
+        {.begins = {"on the stairs", "on stairs", "up the stairs", "up stairs"},
+         .of = SaidOf::rug,
+         .read =
+             [](Placing& p) {
+                 p.in.goTo(p.start);
+                 p.in.take({"on", "up"});
+                 return onStairs(p);
+             },
+         .help = "a runner up the stairs of the room",
+         .example = ""},
+        {.begins = {"capped"},
+         .of = SaidOf::rug,
+         .read = &yes<&RugWork::capped, true>,
+         .help = "drawn in under each nosing; else it falls from it",
+         .example = ""},
+        {.begins = {"as a waterfall", "waterfall"},
+         .of = SaidOf::rug,
+         .read = &yes<&RugWork::capped, false>,
+         .help = "",
+         .example = ""},
+        {.begins = {"ready made", "as it comes"},
+         .of = SaidOf::rug,
+         .read = &yes<&RugWork::ready, true>,
+         .help = "bought as it is; else it is cut off a roll",
+         .example = "rug ready made"},
+        {.begins = {"from the roll", "off the roll", "broadloom"},
+         .of = SaidOf::rug,
+         .read = &yes<&RugWork::ready, false>,
+         .help = "",
+         .example = ""},
+        {.begins = {"with seams", "seamed"},
+         .of = SaidOf::rug,
+         .read = &yes<&RugWork::seams, true>,
+         .help = "it may be made of several lengths even where one would do",
+         .example = "rug with seams"},
+        {.begins = {"without seams", "in one piece", "no seams"},
+         .of = SaidOf::rug,
+         .read = &yes<&RugWork::seams, false>,
+         .help = "",
+         .example = ""},
+        {.begins = {"repeat", "pattern repeat"},
+         .of = SaidOf::rug,
+         .read = &repeat,
+         .follows = Follows::length,
+         .help = "of its pattern, along the pile",
+         .example = "rug repeat 18, drop 9"},
+        {.begins = {"drop", "pattern drop"},
+         .of = SaidOf::rug,
+         .read = &drop,
+         .follows = Follows::length,
+         .help = "how far the pattern is shifted from one length to the next",
+         .example = ""},
+        {.begins = {"corners rounded", "rounded corners", "rounded"},
+         .of = SaidOf::rug,
+         .read = &rounded,
+         .follows = Follows::length,
+         .help = "the radius of its corners",
+         .example = "rug corners rounded 6"},
+    };
+    return all;
+}
+
+} // namespace mezzet

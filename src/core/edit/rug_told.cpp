@@ -1,0 +1,130 @@
+#include "edit/rug_told.h"
+
+#include "measure/texts.h"
+#include "room/facts.h"
+#include "scheme/rug.h"
+
+#include <algorithm>
+#include <cmath>
+
+namespace mezzet {
+
+namespace {
+
+/// A runner over the run of a stair, in the middle of its width.
+std::optional<Problem> layOnStairs(const Room& room, Piece& p, const RugWork& work,
+                                   std::vector<std::string>& notices, Notation n) {
+    const auto it = std::find_if(room.fixtures.begin(), room.fixtures.end(), [&](const Fixture& f) {
+        return f.kind == FixtureKind::stairs && f.number == work.stairs;
+    });
+    if (it == room.fixtures.end())
+        return Problem{worded("there are no stairs {}", work.stairs), "add them to the tape notes"};
+    if (it->risers < 1 || it->riser <= Length{})
+        return Problem{worded("{} has no risers taped", it->name()),
+                       "tape how many there are, how high and how deep"};
+    const Wall& w = room.walls[static_cast<std::size_t>(it->wall)];
+    const Length wide = std::min(p.size.width, p.size.depth);
+    const Length room_ = it->depth;
+    if (room_ > Length{} && wide > room_ + quiet)
+        return Problem{worded("a runner {} wide is wider than {}, which has {}", writeGap(wide, n),
+                              it->name(), writeGap(room_, n)),
+                       "say a narrower one"};
+    p.size.width = it->width;
+    p.size.depth = wide;
+    p.pose.at = w.at(it->left + it->width / 2) + w.inward() * (room_ / 2).mm();
+    p.pose.turn = directionOf(w.along());
+    p.ties.clear();
+    if (room_ > Length{})
+        notices.push_back(
+            worded("{} of each tread is bare on either side", writeGap((room_ - wide) / 2, n)));
+    return {};
+}
+
+} // namespace
+
+Result<bool> tellOfRug(const Project& job, Piece& p, const Placement& said,
+                       std::vector<std::string>& notices) {
+    if (said.thickness)
+        p.size.height = *said.thickness;
+    if (said.rounded) {
+        if (isCut(p) || !said.corners.empty())
+            return Problem{"an outline of its own has the corners it has", "leave the radius out"};
+        p.footprint.corner = std::min(*said.rounded, std::min(p.size.width, p.size.depth) / 2);
+    }
+    bool lies = false;
+    const RugWork before = rugOf(p);
+    if (said.rug)
+        tellRug(p, *said.rug);
+    if (!said.corners.empty()) {
+        if (auto bad = giveCorners(p, said.corners))
+            return *bad;
+        p.ties.clear();
+        lies = true;
+    } else if (said.rug && said.rug->fit && said.rug->fit != before.fit) {
+        if (auto bad = cutToFit(p, *job.room, notices))
+            return *bad;
+        lies = true;
+    } else if (said.rug && said.rug->stairs != before.stairs && said.rug->stairs > 0) {
+        if (auto bad = layOnStairs(*job.room, p, *said.rug, notices, job.notation))
+            return *bad;
+        lies = true;
+    }
+    if (said.rug) {
+        if (said.rug->drop > Length{} && said.rug->repeat <= Length{})
+            return Problem{"a pattern that drops has a repeat", "say both: repeat 18, drop 9"};
+        const int sides = static_cast<int>(sidesOf(p, p.pose).size());
+        for (const RugEdge& e : said.rug->edges)
+            if (e.edge > sides)
+                return Problem{worded("{} has {} {}, and no edge {}",
+                                      p.name.empty() ? p.kind->name : p.name, sides,
+                                      sides == 1 ? "edge" : "edges", e.edge),
+                               "count them from its first corner"};
+    }
+    if (!lies)
+        return false;
+    if (!said.ties.empty() || said.step)
+        return Problem{"its outline says where it lies already", "leave the other place out"};
+    notices.push_back(worded(
+        "{} corners, {}", rugOf(p).outline.empty() ? 4 : static_cast<int>(rugOf(p).outline.size()),
+        writeArea(areaOf(p), job.notation.units)));
+    return true;
+}
+
+void recut(Project& job, std::vector<std::string>& notices) {
+    for (auto& scheme : job.schemes) {
+        const auto follows = [](const Piece& p) {
+            return p.rug && (p.rug->fit || p.rug->stairs > 0);
+        };
+        if (std::none_of(scheme->pieces.begin(), scheme->pieces.end(), follows))
+            continue;
+        auto s = std::make_shared<Scheme>(*scheme);
+        const Room& room = *job.rooms[scheme->room];
+        for (Piece& p : s->pieces) {
+            if (!follows(p))
+                continue;
+            Piece anew = p;
+            std::vector<std::string> told;
+            const auto bad = p.rug->fit ? cutToFit(anew, room, told)
+                                        : layOnStairs(room, anew, *p.rug, told, job.notation);
+            if (bad)
+                notices.push_back(worded("{} stays as it was cut: {}", p.name, bad->what));
+            else
+                p = std::move(anew);
+        }
+        scheme = s;
+    }
+}
+
+std::string lostFit(const Piece& before, Piece& now) {
+    if (!now.rug || !(now.rug->fit || now.rug->stairs > 0) || before.rug != now.rug ||
+        (norm(before.pose.at - now.pose.at) < 0.01 && now.ties.empty() &&
+         before.size.width == now.size.width && before.size.depth == now.size.depth))
+        return {};
+    RugWork work = *now.rug;
+    work.fit.reset();
+    work.stairs = 0;
+    tellRug(now, std::move(work));
+    return worded("{} keeps its outline, and follows the walls no longer", now.name);
+}
+
+} // namespace mezzet

@@ -1,0 +1,20 @@
+#pragma once
+
+#include "edit/words_reader.h"
+
+namespace mezzet {
+
+/// Tells a rug what was said of it: its outline, its edges, its pile, what it lies on. True when
+/// that says where it lies, so that nothing else is to place it. Problem: an outline that can't be,
+/// an edge it has not, stairs that are not there, a place said twice.
+[[nodiscard]] Result<bool> tellOfRug(const Project&, Piece&, const Placement& said,
+                                     std::vector<std::string>& notices);
+
+/// Cuts anew what is cut to its room, after the room has changed.
+void recut(Project&, std::vector<std::string>& notices);
+
+/// A rug that is moved by hand keeps its outline, and follows its room no longer. Said of a piece
+/// that takes the place of another; what is told, or nothing.
+[[nodiscard]] std::string lostFit(const Piece& before, Piece& now);
+
+} // namespace mezzet

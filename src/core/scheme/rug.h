@@ -1,0 +1,50 @@
+#pragma once
+
+#include "rugs/cut_to_room.h"
+#include "scheme/scheme.h"
+
+namespace mezzet {
+
+/// The pad that is counted when nothing is said: 1/4 in, or 6 mm in a metric job.
+[[nodiscard]] Length usualPad(bool metric);
+
+/// What is told of a rug; as nothing were told, for one of which nothing is.
+[[nodiscard]] const RugWork& rugOf(const Piece&);
+/// A rug with something more told of it.
+void tellRug(Piece&, RugWork);
+
+/// Its outline is cut, and not that of its kind.
+[[nodiscard]] bool isCut(const Piece&);
+/// The pad under it; nothing for none.
+[[nodiscard]] Length padUnder(const Piece&, bool metric);
+
+/// The outline of what lies on the floor, in the order its edges are counted; mm. Of a rectangle
+/// from its back's left corner as you face it, clockwise; curves are cut into chords within
+/// `tolerance`.
+[[nodiscard]] std::vector<Vec2> trueOutline(const Piece&, const Pose&,
+                                            Length tolerance = Length::millimetres(0.05));
+/// The edges one could finish by themselves: from where to where. A round one has one, which ends
+/// where it begins.
+struct RugSide {
+    Vec2 from;
+    Vec2 to;
+    Length length;
+};
+[[nodiscard]] std::vector<RugSide> sidesOf(const Piece&, const Pose&);
+
+/// Exact for ellipses too; mm².
+[[nodiscard]] double areaOf(const Piece&);
+[[nodiscard]] Length perimeterOf(const Piece&);
+
+/// Gives a rug corners, in the floor's x and y: its place, its size and its outline. Problem: fewer
+/// than three, more than mostRugCorners, corners that cross, or that hold nothing.
+[[nodiscard]] std::optional<Problem> giveCorners(Piece&, const std::vector<Vec2>& corners);
+
+/// Cuts a rug to its room as its fit says. Problem: an open room, a border that leaves nothing, a
+/// wall or opening that is not there.
+[[nodiscard]] std::optional<Problem> cutToFit(Piece&, const Room&, std::vector<std::string>& told);
+
+/// An outline's corners at most.
+inline constexpr std::size_t mostOutlineCorners = 400;
+
+} // namespace mezzet
