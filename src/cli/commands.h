@@ -48,6 +48,43 @@ int kitCommand(const std::string& read, const std::string& write, bool metric, b
 int rules();
 int phrases();
 
+struct CutCommand {
+    std::vector<std::string> cuts; ///< "9' x 12'", across and along the pile
+    std::vector<std::string> rolls;
+    std::string allowance;
+    std::string repeat;
+    std::string drop;
+    bool seams = false;
+    bool asJson = false;
+};
+/// Lays cuts out on a roll.
+int cut(const CutCommand&);
+
+struct RunnerCommand {
+    std::string riser;
+    std::string going;
+    std::string nosing;
+    std::string width;
+    std::string pile;
+    std::vector<std::string> landings;
+    int count = 0;
+    int turns = 0;
+    bool capped = false;
+    bool asJson = false;
+};
+/// Measures a runner up a stair.
+int runner(const RunnerCommand&);
+
+struct RugsCommand {
+    std::string job;
+    std::string room;
+    std::vector<std::string> rolls;
+    std::string allowance;
+    bool asJson = false;
+};
+/// Every rug of a scheme: its outline, its edges, what stands on it; and how they are cut.
+int rugs(const RugsCommand&);
+
 struct TraceCommand {
     std::string file; ///< a .dxf, or the steps of a tracing
     std::string out;

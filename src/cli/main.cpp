@@ -138,6 +138,51 @@ int run(int argc, char** argv) {
     exportCommand->add_option("-o,--output", out, "FILE.dxf")->required();
     exportCommand->add_option("--room", room, "which of the job's rooms");
 
+    RugsCommand rugsAsked;
+    auto* rugsCommand = app.add_subcommand(
+        "rugs",
+        "Every rug: its outline and edges, how seats stand on it, how it is cut off a roll");
+    rugsCommand->add_option("JOB", rugsAsked.job, "a job file")->required();
+    rugsCommand->add_option("--room", rugsAsked.room, "which of the job's rooms");
+    rugsCommand->add_option("--roll", rugsAsked.rolls, "a roll's width; may be repeated")
+        ->expected(1)
+        ->take_all();
+    rugsCommand->add_option("--allowance", rugsAsked.allowance, "more at each edge of a cut");
+    rugsCommand->add_flag("--json", rugsAsked.asJson, "print JSON, lengths in mm");
+
+    CutCommand cutAsked;
+    auto* cutCommand = app.add_subcommand("cut", "Lay cuts out on a roll, with the least length");
+    cutCommand->add_option("CUT", cutAsked.cuts, "across x along the pile, like \"9' x 12'\"")
+        ->required();
+    cutCommand->add_option("--roll", cutAsked.rolls, "a roll's width; may be repeated")
+        ->expected(1)
+        ->take_all();
+    cutCommand->add_option("--allowance", cutAsked.allowance, "more at each edge; 2 in (5 cm)");
+    cutCommand->add_option("--repeat", cutAsked.repeat, "of the pattern, along the roll");
+    cutCommand->add_option("--drop", cutAsked.drop, "of the pattern, from length to length");
+    cutCommand->add_flag("--seams", cutAsked.seams, "what is wider than the roll may have seams");
+    cutCommand->add_flag("--json", cutAsked.asJson, "print JSON, lengths in mm");
+
+    RunnerCommand asked;
+    std::vector<std::string> riser, going, nosing, width, pile;
+    std::vector<std::vector<std::string>> landings;
+    auto* runnerCommand = app.add_subcommand("runner", "Measure a carpet runner up a stair");
+    // A length may be two words: 7 1/2.
+    for (const auto& [name, into, what] :
+         {std::tuple<const char*, std::vector<std::string>&, const char*>{"--riser", riser,
+                                                                          "how high a riser is"},
+          {"--going", going, "how deep a going is"},
+          {"--nosing", nosing, "how far a tread stands out over its riser; 1 in (25 mm)"},
+          {"--width", width, "how wide the runner is"},
+          {"--pile", pile, "how thick it is; 3/8 in (10 mm)"}})
+        runnerCommand->add_option(name, into, what)->expected(1, 2);
+    runnerCommand->add_option("--landing", landings, "a landing's length; may be repeated")
+        ->expected(1, 2);
+    runnerCommand->add_option("--count", asked.count, "how many risers")->required();
+    runnerCommand->add_option("--turns", asked.turns, "how often it turns: a length ends there");
+    runnerCommand->add_flag("--capped", asked.capped, "drawn in under each nosing");
+    runnerCommand->add_flag("--json", asked.asJson, "print JSON, lengths in mm");
+
     bool metric = false;
     auto* blankCommand =
         app.add_subcommand("measuring-sheet", "Print a blank sheet to measure a room with");
@@ -195,6 +240,26 @@ int run(int argc, char** argv) {
         return exportDxf(job, room, out);
     if (*blankCommand)
         return measuringSheet(notes, metric, out);
+    if (*rugsCommand)
+        return rugs(rugsAsked);
+    if (*cutCommand)
+        return cut(cutAsked);
+    if (*runnerCommand) {
+        const auto joined = [](const std::vector<std::string>& words) {
+            std::string out;
+            for (const auto& w : words)
+                out += (out.empty() ? "" : " ") + w;
+            return out;
+        };
+        asked.riser = joined(riser);
+        asked.going = joined(going);
+        asked.nosing = joined(nosing);
+        asked.width = joined(width);
+        asked.pile = joined(pile);
+        for (const auto& l : landings)
+            asked.landings.push_back(joined(l));
+        return runner(asked);
+    }
     if (*listenCommand)
         return listen(socket, count, log);
     return sheet({job, room, which, out, paper, scale, wall, templateOf, roll, client});

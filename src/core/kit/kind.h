@@ -77,7 +77,7 @@ inline constexpr int roleCount = 24;
 struct Size {
     Length width;  ///< left to right as you face it
     Length depth;  ///< front to back; of a piece on a wall, how far it stands out
-    Length height; ///< floor to its highest point; a rug's pile and pad; on a wall, foot to top
+    Length height; ///< floor to its highest point; a rug's own thickness; on a wall, foot to top
 
     bool operator==(const Size&) const = default;
 };
