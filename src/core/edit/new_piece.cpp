@@ -51,11 +51,7 @@ void followSize(Piece& p, const Size& before) {
     };
     if (isCut(p) && before.width > Length{} && before.depth > Length{} &&
         (p.size.width != before.width || p.size.depth != before.depth)) {
-        RugWork work = *p.rug;
-        for (Vec2& c : work.outline)
-            c = {c.x * (p.size.width / before.width), c.y * (p.size.depth / before.depth)};
-        work.fit.reset();
-        tellRug(p, std::move(work));
+        stretchOutline(p, p.size.width / before.width, p.size.depth / before.depth);
     }
     follow(p.heights.top);
     follow(p.heights.back);

@@ -120,10 +120,7 @@ std::string lostFit(const Piece& before, Piece& now) {
         (norm(before.pose.at - now.pose.at) < 0.01 && now.ties.empty() &&
          before.size.width == now.size.width && before.size.depth == now.size.depth))
         return {};
-    RugWork work = *now.rug;
-    work.fit.reset();
-    work.stairs = 0;
-    tellRug(now, std::move(work));
+    dropFit(now);
     return worded("{} keeps its outline, and follows the walls no longer", now.name);
 }
 

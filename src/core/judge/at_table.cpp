@@ -85,4 +85,41 @@ int seatsOf(const Piece& p, Length each, Length arms) {
     }
 }
 
+std::vector<Lane> seatingSides(const FloorView& scene, std::size_t table, Length place,
+                               Length atTable) {
+    const Piece& t = scene.piece(table);
+    const Pose& pose = scene.placed[table].pose;
+    const Shape& shape = scene.placed[table].shape;
+    std::vector<Lane> out;
+    std::vector<std::size_t> chairs;
+    for (std::size_t i = 0; i < scene.placed.size(); ++i)
+        if (scene.piece(i).kind->role == Role::diningChair && seatedAt(scene, i, table, atTable))
+            chairs.push_back(i);
+    if (t.footprint.form == FootprintForm::oval) {
+        const auto add = [&](Vec2 out1, Length half) {
+            const Vec2 edge = support(shape, out1);
+            out.push_back({edge, out1, half});
+        };
+        for (const auto c : chairs)
+            add(-scene.placed[c].pose.front(), scene.piece(c).size.width / 2);
+        if (chairs.empty())
+            for (const Vec2 d : {pose.front(), -pose.front(), pose.right(), -pose.right()})
+                add(d, place / 2);
+        return out;
+    }
+    for (const Vec2 normal : {pose.front(), -pose.front(), pose.right(), -pose.right()}) {
+        const bool across = std::abs(dot(normal, pose.front())) > 0.5;
+        const Length length = across ? t.size.width : t.size.depth;
+        const bool seated = std::any_of(chairs.begin(), chairs.end(), [&](std::size_t c) {
+            return dot(-scene.placed[c].pose.front(), normal) > 0.7;
+        });
+        // With chairs drawn up, their sides count; without, every side long enough for one.
+        if (chairs.empty() ? length + quiet < place : !seated)
+            continue;
+        const Vec2 edge = pose.at + normal * (extent(shape, normal) - dot(pose.at, normal));
+        out.push_back({edge, normal, length / 2});
+    }
+    return out;
+}
+
 } // namespace mezzet

@@ -1,5 +1,6 @@
 #pragma once
 
+#include "geometry/lane.h"
 #include "scheme/resolve.h"
 
 #include <optional>
@@ -20,6 +21,12 @@ namespace mezzet {
 /// A chair drawn back with a person in it: its back `behind` the table's edge. Where it stands
 /// farther back already, it stays.
 [[nodiscard]] Shape inUse(const FloorView&, std::size_t chair, std::size_t table, Length behind);
+
+/// The lanes out from each side of a table that seats someone: with chairs drawn up those they are
+/// at, without every side that has `place` for one. A round or oval table has one from each chair,
+/// or from four quarters when no chair is there.
+[[nodiscard]] std::vector<Lane> seatingSides(const FloorView&, std::size_t table, Length place,
+                                             Length atTable);
 
 /// An upholstered seat people settle in: a sofa or an armchair.
 [[nodiscard]] bool isLounge(const Piece&);

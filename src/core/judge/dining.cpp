@@ -13,46 +13,6 @@ namespace mezzet {
 
 namespace {
 
-/// The lanes out from each side of a table that seats someone. A round or oval table has one from
-/// each chair, or from four quarters when no chair is there.
-std::vector<Lane> sidesOf(const FloorView& scene, std::size_t table, const Rule& rule) {
-    const Piece& t = scene.piece(table);
-    const Pose& pose = scene.placed[table].pose;
-    const Shape& shape = scene.placed[table].shape;
-    std::vector<Lane> out;
-    const auto chairRule = rule.setting("place");
-    std::vector<std::size_t> chairs;
-    for (std::size_t i = 0; i < scene.placed.size(); ++i)
-        if (scene.piece(i).kind->role == Role::diningChair &&
-            seatedAt(scene, i, table, rule.setting("at table")))
-            chairs.push_back(i);
-    if (t.footprint.form == FootprintForm::oval) {
-        const auto add = [&](Vec2 out1, Length half) {
-            const Vec2 edge = support(shape, out1);
-            out.push_back({edge, out1, half});
-        };
-        for (const auto c : chairs)
-            add(-scene.placed[c].pose.front(), scene.piece(c).size.width / 2);
-        if (chairs.empty())
-            for (const Vec2 d : {pose.front(), -pose.front(), pose.right(), -pose.right()})
-                add(d, chairRule / 2);
-        return out;
-    }
-    for (const Vec2 normal : {pose.front(), -pose.front(), pose.right(), -pose.right()}) {
-        const bool across = std::abs(dot(normal, pose.front())) > 0.5;
-        const Length length = across ? t.size.width : t.size.depth;
-        const bool seated = std::any_of(chairs.begin(), chairs.end(), [&](std::size_t c) {
-            return dot(-scene.placed[c].pose.front(), normal) > 0.7;
-        });
-        // With chairs drawn up, their sides count; without, every side long enough for one.
-        if (chairs.empty() ? length + quiet < chairRule : !seated)
-            continue;
-        const Vec2 edge = pose.at + normal * (extent(shape, normal) - dot(pose.at, normal));
-        out.push_back({edge, normal, length / 2});
-    }
-    return out;
-}
-
 void judgeWall(const FloorContext& c) {
     const Length look = c.rule.setting("look");
     for (std::size_t i = 0; i < c.scene.placed.size(); ++i) {
@@ -60,7 +20,8 @@ void judgeWall(const FloorContext& c) {
         if (table.kind->role != Role::diningTable)
             continue;
         std::vector<std::pair<Stop, Vec2>> found;
-        for (const Lane& side : sidesOf(c.scene, i, c.rule)) {
+        for (const Lane& side :
+             seatingSides(c.scene, i, c.rule.setting("place"), c.rule.setting("at table"))) {
             const auto stop = firstAhead(c.scene, side, look, [&](std::size_t k) {
                 const Piece& p = c.scene.piece(k);
                 return k != i && !p.kind->flat() && p.size.height > table.size.height + quiet &&

@@ -37,28 +37,14 @@ void judgeSwing(const FloorContext& c) {
             const Placed& where = c.scene.placed[i];
             if (fartherThan(*swing, where.shape, look))
                 continue;
+            if (p.kind->flat())
+                continue; // see rug-door
             const Gap g = gapBetween(where.shape, *swing);
-            if (!p.kind->flat()) {
-                if (g.apart > look)
-                    continue;
-                auto& r = c.add(p.id, targetOf(door), Amount::of(g.clear()), g.onFirst, g.onSecond);
-                if (r.verdict == Verdict::tight)
-                    r.verdict = Verdict::clash;
+            if (g.apart > look)
                 continue;
-            }
-            if (g.depth <= Length::millimetres(0.01))
-                continue;
-            // A rug under the leaf: thinner than the undercut, which has to be known.
-            Band band;
-            if (door.undercut)
-                band.high = door.undercut->mm();
-            Reading& r =
-                c.add(p.id, targetOf(door), Amount::of(p.size.height), g.onFirst, g.onSecond);
-            r.band = band;
-            r.verdict = !door.undercut ? Verdict::note
-                        : p.size.height >= *door.undercut - Length::millimetres(0.005)
-                            ? Verdict::loose
-                            : Verdict::right;
+            auto& r = c.add(p.id, targetOf(door), Amount::of(g.clear()), g.onFirst, g.onSecond);
+            if (r.verdict == Verdict::tight)
+                r.verdict = Verdict::clash;
         }
     }
 }
@@ -74,10 +60,6 @@ std::vector<Handle> swingHandles(const Reading& r, double target, const Project&
                                  const Scene& scene) {
     if (r.piece == 0)
         return {}; // two leaves are as the doors are
-    const Piece& p = *job.scheme().byId(r.piece);
-    if (p.kind->flat())
-        return {resize(job, scene, r.piece, SizeFigure::height, target, 1),
-                moveAway(job, scene, r.piece, r.other, p.size.width.mm() / 4)};
     // Straight away from it, or aside along the room.
     const double by = target - r.value.value;
     std::vector<Handle> out{moveAway(job, scene, r.piece, r.other, by)};

@@ -205,6 +205,27 @@ std::vector<SeatOnRug> seatsOnRug(const FloorView& scene, const std::vector<Vec2
     return out;
 }
 
+bool standsOn(const Shape& s, const Piece& rug, const Placed& where) {
+    if (gapBetween(s, where.shape).depth <= Length{})
+        return false;
+    if (!isCut(rug))
+        return true;
+    const auto corners = trueOutline(rug, where.pose);
+    const auto own = outline(s, Length::millimetres(1));
+    for (const Vec2 p : own)
+        if (insideOutline(corners, p))
+            return true;
+    for (const Vec2 p : corners)
+        if (contains(s, p))
+            return true;
+    for (std::size_t i = 0; i < corners.size(); ++i)
+        for (std::size_t k = 0; k < own.size(); ++k)
+            if (crossing({corners[i], corners[(i + 1) % corners.size()]},
+                         {own[k], own[(k + 1) % own.size()]}))
+                return true;
+    return false;
+}
+
 bool isLayered(const FloorView& scene, std::size_t rug) {
     const Piece& own = scene.piece(rug);
     const auto corners = trueOutline(own, scene.placed[rug].pose, Length::millimetres(1));

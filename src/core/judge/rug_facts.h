@@ -38,6 +38,9 @@ struct SeatOnRug {
 /// How far one gets from a point inside an outline along a unit direction before one leaves it; mm.
 [[nodiscard]] double reachWithin(const std::vector<Vec2>& outline, Vec2 from, Vec2 way);
 
+/// Whether something stands on a rug, with any part of it.
+[[nodiscard]] bool standsOn(const Shape&, const Piece& rug, const Placed& where);
+
 /// A rug that lies on a larger one.
 [[nodiscard]] bool isLayered(const FloorView&, std::size_t rug);
 

@@ -1,6 +1,7 @@
 #include "judge/rule_code.h"
 
 #include "judge/at_table.h"
+#include "judge/rug_facts.h"
 #include "measure/texts.h"
 
 #include <array>
@@ -73,6 +74,12 @@ const Reflections& Shared::reflections() {
     return *reflections_;
 }
 
+const std::vector<std::vector<Vec2>>& Shared::lines() {
+    if (!lines_)
+        lines_ = mainLines(scene_, setting("rug-trip", "half a way"));
+    return *lines_;
+}
+
 Length Shared::setting(std::string_view rule, std::string_view name) const {
     const Rule* r = book_.byId(rule);
     return r != nullptr ? r->setting(name) : Length{};
@@ -80,9 +87,9 @@ Length Shared::setting(std::string_view rule, std::string_view name) const {
 
 namespace {
 
-std::array<std::span<const RuleCode>, 11> subjects() {
-    return {seatingRules(), diningRules(), doorRules(), wayRules(),     clashRules(), talkRules(),
-            useRules(),     lookRules(),   roomRules(), hangingRules(), wallRules()};
+std::array<std::span<const RuleCode>, 12> subjects() {
+    return {seatingRules(), diningRules(), doorRules(), rugRules(),  wayRules(),     clashRules(),
+            talkRules(),    useRules(),    lookRules(), roomRules(), hangingRules(), wallRules()};
 }
 
 } // namespace

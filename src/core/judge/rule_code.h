@@ -24,6 +24,8 @@ public:
     const WallFace& face(int wall);
     const std::vector<HangOf>& hangs();
     const Reflections& reflections();
+    /// The ways between doors, as lines on the floor.
+    const std::vector<std::vector<Vec2>>& lines();
     /// The figures of ways, told once by the rule `walkway-main`.
     [[nodiscard]] Length setting(std::string_view rule, std::string_view name) const;
 
@@ -35,6 +37,7 @@ private:
     std::vector<std::optional<WallFace>> faces_;
     std::optional<std::vector<HangOf>> hangs_;
     std::optional<Reflections> reflections_;
+    std::optional<std::vector<std::vector<Vec2>>> lines_;
 };
 
 /// What a rule's code is given, whatever surface it is about.
@@ -108,6 +111,7 @@ struct RuleCode {
 [[nodiscard]] std::span<const RuleCode> seatingRules();
 [[nodiscard]] std::span<const RuleCode> diningRules();
 [[nodiscard]] std::span<const RuleCode> doorRules();
+[[nodiscard]] std::span<const RuleCode> rugRules();
 [[nodiscard]] std::span<const RuleCode> clashRules();
 [[nodiscard]] std::span<const RuleCode> wayRules();
 [[nodiscard]] std::span<const RuleCode> talkRules();

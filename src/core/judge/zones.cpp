@@ -1,5 +1,7 @@
 #include "judge/zones.h"
 
+#include "judge/rug_facts.h"
+
 #include "geometry/gap.h"
 #include "geometry/polygon.h"
 #include "judge/at_table.h"
@@ -39,9 +41,7 @@ ZonesFacts zonesOf(const FloorView& scene) {
                     if (q.kind->flat())
                         continue;
                     ++standing;
-                    on += gapBetween(scene.byId(id)->shape, scene.placed[i].shape).depth > Length{}
-                              ? 1
-                              : 0;
+                    on += standsOn(scene.byId(id)->shape, p, scene.placed[i]) ? 1 : 0;
                 }
                 if (standing > 0 && on * 2 > standing)
                     f.heldBy.push_back(p.name);

@@ -23,6 +23,25 @@ void tellRug(Piece& p, RugWork work) {
     p.rug = work == RugWork{} ? nullptr : std::make_shared<const RugWork>(std::move(work));
 }
 
+void dropFit(Piece& p) {
+    if (!p.rug)
+        return;
+    auto work = std::make_shared<RugWork>(*p.rug);
+    work->fit.reset();
+    work->stairs = 0;
+    p.rug = std::move(work);
+}
+
+void stretchOutline(Piece& p, double across, double along) {
+    if (!p.rug)
+        return;
+    auto work = std::make_shared<RugWork>(*p.rug);
+    for (Vec2& c : work->outline)
+        c = {c.x * across, c.y * along};
+    work->fit.reset();
+    p.rug = std::move(work);
+}
+
 bool isCut(const Piece& p) {
     return p.rug && !p.rug->outline.empty();
 }

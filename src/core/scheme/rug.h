@@ -13,6 +13,11 @@ namespace mezzet {
 /// A rug with something more told of it.
 void tellRug(Piece&, RugWork);
 
+/// It keeps the outline it has, and follows its room and its stairs no longer.
+void dropFit(Piece&);
+/// Its outline grown by so much across its size and along it; it follows its room no longer.
+void stretchOutline(Piece&, double across, double along);
+
 /// Its outline is cut, and not that of its kind.
 [[nodiscard]] bool isCut(const Piece&);
 /// The pad under it; nothing for none.
