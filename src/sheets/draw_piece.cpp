@@ -1,5 +1,7 @@
 #include "sheets/drawing.h"
 
+#include "geometry/polygon.h"
+#include "scheme/rug.h"
 #include "scheme/surfaces.h"
 
 #include <QFontMetricsF>
@@ -252,8 +254,65 @@ private:
 
 } // namespace
 
+namespace {
+
+/// A rug's edges as they are finished, inside its outline, and an arrow along its pile.
+void drawEdges(const Drawing& d, const Piece& p, const Pose& pose) {
+    if (!p.rug)
+        return;
+    int n = 0;
+    for (const RugSide& s : sidesOf(p, pose)) {
+        ++n;
+        const RugEdge* own = nullptr;
+        for (const RugEdge& e : p.rug->edges)
+            if (e.edge == 0 || e.edge == n)
+                own = &e;
+        const bool tape = own != nullptr && own->finish.find("tape") != std::string::npos;
+        const bool fringe = own != nullptr && own->finish == "fringe";
+        if (own != nullptr && own->finish == "tucked")
+            continue;
+        const double wide =
+            tape ? (own->width > Length{} ? own->width : Length::millimetres(76.2)).mm() * d.scale
+                 : 2.2 * d.pen;
+        QPen pen(d.look.soft, 2 * std::max(wide, 1.2 * d.pen), fringe ? Qt::DotLine : Qt::SolidLine,
+                 Qt::FlatCap);
+        QColor ink = d.look.soft;
+        ink.setAlphaF(tape ? 0.55F : 0.4F);
+        pen.setColor(ink);
+        d.painter.setPen(pen);
+        if (norm(s.to - s.from) > 0.01)
+            d.painter.drawLine(d.at(s.from), d.at(s.to));
+    }
+    // The pile's way, at the middle of the longest edge, a hand inside.
+    if (!isCut(p))
+        return;
+    const bool alongWidth = (p.size.width >= p.size.depth) != p.rug->pileAcross;
+    const Vec2 way = alongWidth ? pose.right() : pose.front();
+    const auto sides = sidesOf(p, pose);
+    const auto longest =
+        std::max_element(sides.begin(), sides.end(),
+                         [](const RugSide& a, const RugSide& b) { return a.length < b.length; });
+    const Vec2 inward = quarter(unit(longest->to - longest->from));
+    const auto corners = trueOutline(p, pose);
+    const double in = 22 * d.pen / d.scale;
+    const Vec2 edge = (longest->from + longest->to) / 2;
+    const Vec2 at =
+        insideOutline(corners, edge + inward * 1.0) ? edge + inward * in : edge - inward * in;
+    const double half = 14 * d.pen / d.scale;
+    const double head = 5 * d.pen / d.scale;
+    const Vec2 tip = at + way * half;
+    d.painter.setPen(QPen(d.look.soft, 1.1 * d.pen));
+    d.painter.drawLine(d.at(at - way * half), d.at(tip));
+    d.painter.drawLine(d.at(tip), d.at(tip - way * head + quarter(way) * (head * 0.6)));
+    d.painter.drawLine(d.at(tip), d.at(tip - way * head - quarter(way) * (head * 0.6)));
+}
+
+} // namespace
+
 void drawPiece(const Drawing& d, const Piece& p, const Placed& where, bool quietly) {
-    const auto shape = d.polygon(outline(where.shape, Length::millimetres(0.25 / d.scale * d.pen)));
+    const Length fine = Length::millimetres(0.25 / d.scale * d.pen);
+    const auto shape =
+        d.polygon(p.kind->flat() ? trueOutline(p, where.pose, fine) : outline(where.shape, fine));
     QColor wash = d.look.wash(p.kind->family);
     if (p.kind->flat())
         wash.setAlphaF(0.75F);
@@ -268,7 +327,10 @@ void drawPiece(const Drawing& d, const Piece& p, const Placed& where, bool quiet
         outlinePath.closeSubpath();
         d.painter.save();
         d.painter.setClipPath(outlinePath, Qt::IntersectClip);
-        FromAbove(d, p, where.pose).details();
+        if (!isCut(p))
+            FromAbove(d, p, where.pose).details();
+        if (p.kind->flat())
+            drawEdges(d, p, where.pose);
         d.painter.restore();
     }
     if (p.locked && !quietly) {

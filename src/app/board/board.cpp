@@ -3,6 +3,8 @@
 #include "app/look/style.h"
 #include "geometry/polygon.h"
 
+#include "scheme/rug.h"
+
 #include <QApplication>
 #include <QHelpEvent>
 #include <QKeyEvent>
@@ -163,7 +165,8 @@ std::vector<int> Board::piecesAt(QPointF at) const {
         const FloorView floor(scene);
         for (const bool flat : {false, true})
             for (std::size_t i = floor.placed.size(); i-- > 0;)
-                if (floor.piece(i).kind->flat() == flat && contains(floor.placed[i].shape, p))
+                if (floor.piece(i).kind->flat() == flat &&
+                    covers(floor.piece(i), floor.placed[i].shape, floor.placed[i].pose, p))
                     out.push_back(floor.placed[i].id);
     }
     return out;

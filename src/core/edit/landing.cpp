@@ -4,6 +4,7 @@
 #include "geometry/polygon.h"
 #include "measure/texts.h"
 #include "scheme/on_wall.h"
+#include "scheme/rug.h"
 
 #include <algorithm>
 #include <cmath>
@@ -263,6 +264,16 @@ std::string harmOf(const Project& job, const Scene& scene, const std::vector<int
             continue;
         }
         if (!p->on.isFloor())
+            continue;
+        if (isCut(*p)) {
+            if (const auto out = outOfRoom(*scene.room, trueOutline(*p, there->pose));
+                out && out->by > touching)
+                return worded("{} would go through {}, {} of it", p->name,
+                              words(wallTarget(out->wall), job.wording()),
+                              writeGap(Length::millimetres(out->by), job.notation));
+            continue;
+        }
+        if (rugOf(*p).stairs > 0)
             continue;
         const auto through = throughWall(*scene.room, there->shape);
         if (through.beyond || through.by > touching)

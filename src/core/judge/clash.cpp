@@ -5,6 +5,7 @@
 #include "judge/near.h"
 #include "judge/rule_code.h"
 #include "scheme/on_wall.h"
+#include "scheme/rug.h"
 
 #include <fmt/format.h>
 
@@ -195,6 +196,15 @@ void judgeInside(const FloorContext& c) {
     const auto& corners = room.edge;
     for (std::size_t i = 0; i < c.scene.placed.size(); ++i) {
         const Placed& p = c.scene.placed[i];
+        if (const Piece& lies = c.scene.piece(i); isCut(lies)) {
+            if (const auto out = outOfRoom(room, trueOutline(lies, p.pose))) {
+                Reading& r = c.add(p.id, wallTarget(out->wall), Amount{Quantity::length, out->by},
+                                   out->at, out->inside);
+                r.second = Amount::of(Length::millimetres(out->by));
+                r.verdict = Verdict::clash;
+            }
+            continue;
+        }
         const bool centreIn = !room.closed || insideOutline(corners, p.shape.centre);
         // One reading a wall: of a curve or a bay, the stretch it goes through deepest.
         struct Past {

@@ -83,6 +83,46 @@ std::vector<RugSide> sidesOf(const Piece& p, const Pose& pose) {
     return out;
 }
 
+bool covers(const Piece& p, const Shape& placedAt, const Pose& pose, Vec2 at) {
+    if (!contains(placedAt, at))
+        return false;
+    return !isCut(p) || insideOutline(p.rug->outline, pose.toLocal(at));
+}
+
+std::optional<OutOfRoom> outOfRoom(const Room& room, const std::vector<Vec2>& outline) {
+    constexpr double contact = 0.01; // mm
+    if (!room.closed)
+        return {};
+    OutOfRoom worst;
+    const auto offer = [&](double by, std::size_t edge, Vec2 at, Vec2 inside) {
+        if (by > worst.by)
+            worst = {by, room.edgeWall[edge], at, inside};
+    };
+    const auto nearest = [](const std::vector<Vec2>& ring, Vec2 p) {
+        std::pair<std::size_t, Vec2> best{0, ring.front()};
+        double least = 1e300;
+        for (std::size_t i = 0; i < ring.size(); ++i) {
+            const Vec2 on = nearestOn({ring[i], ring[(i + 1) % ring.size()]}, p);
+            if (norm(on - p) < least) {
+                least = norm(on - p);
+                best = {i, on};
+            }
+        }
+        return best;
+    };
+    for (const Vec2 p : outline)
+        if (!insideOutline(room.edge, p)) {
+            const auto [edge, on] = nearest(room.edge, p);
+            offer(norm(on - p), edge, p, on);
+        }
+    for (std::size_t i = 0; i < room.edge.size(); ++i)
+        if (const Vec2 p = room.edge[i]; insideOutline(outline, p)) {
+            const auto [edge, on] = nearest(outline, p);
+            offer(norm(on - p), i, on, p);
+        }
+    return worst.by > contact ? std::optional(worst) : std::nullopt;
+}
+
 double areaOf(const Piece& p) {
     if (!isCut(p) && p.footprint.form == FootprintForm::oval)
         return std::numbers::pi / 4 * p.size.width.mm() * p.size.depth.mm();

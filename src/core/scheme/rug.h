@@ -37,6 +37,19 @@ struct RugSide {
 };
 [[nodiscard]] std::vector<RugSide> sidesOf(const Piece&, const Pose&);
 
+/// Whether a point of the floor lies on it.
+[[nodiscard]] bool covers(const Piece&, const Shape& placed, const Pose&, Vec2 p);
+
+/// Where an outline goes farthest through a wall, or round the outside of a corner.
+struct OutOfRoom {
+    double by = 0; ///< mm
+    int wall = 0;
+    Vec2 at;     ///< on the outline, or in it
+    Vec2 inside; ///< the nearest place on the wall, or on the outline's edge
+};
+/// None where it stays inside, to a hundredth of a millimetre, and in an open room.
+[[nodiscard]] std::optional<OutOfRoom> outOfRoom(const Room&, const std::vector<Vec2>& outline);
+
 /// Exact for ellipses too; mm².
 [[nodiscard]] double areaOf(const Piece&);
 [[nodiscard]] Length perimeterOf(const Piece&);
