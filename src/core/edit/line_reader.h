@@ -38,6 +38,7 @@ private:
     Edit use();
     Edit rename();
     Edit copy();
+    Edit edge();
     Edit remove();
     Edit lockThem() { return lock(true); }
     Edit unlockThem() { return lock(false); }

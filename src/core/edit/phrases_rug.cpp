@@ -1,5 +1,6 @@
 // What is said of a rug or a carpet: its outline, its edges, its pile, what lies under it.
 #include "edit/phrase.h"
+#include "edit/rug_told.h"
 #include "measure/text.h"
 #include "measure/texts.h"
 #include "scheme/rug.h"
@@ -142,77 +143,16 @@ bool noPad(Placing& p) {
     return true;
 }
 
-/// A finish by any of its words, the longest that stands here; null, and nothing read, for none.
-const RugEdging* finish(WordsReader& in) {
-    const RugBook& book = *in.job().library.rugs;
-    const RugEdging* best = nullptr;
-    std::size_t end = 0;
-    const auto offer = [&](const RugEdging& e, const std::string& word) {
-        const auto folded = foldCase(word);
-        in.offer(folded);
-        if (const std::size_t there = in.endOf(folded); there > end) {
-            end = there;
-            best = &e;
-        }
-    };
-    for (const RugEdging& e : book.edges) {
-        offer(e, e.name);
-        for (const auto& w : e.also)
-            offer(e, w);
-    }
-    if (best != nullptr)
-        in.goTo(end);
-    return best;
-}
-
-/// "in leather tape 3", of the edges counted; of all for none.
-void finishEdges(Placing& p, const std::vector<int>& edges) {
-    p.in.take({"in", "with", "of"});
-    p.in.article();
-    const RugEdging* e = finish(p.in);
-    if (e == nullptr) {
-        std::vector<std::string> names;
-        for (const RugEdging& one : p.in.job().library.rugs->edges)
-            names.push_back(one.also.empty() ? one.name : one.also.front());
-        p.in.failAhead("no edge is finished so", worded("say one of: {}", listed(names, "or")));
-    }
-    Length wide;
-    if (p.in.lengthAhead()) {
-        const std::size_t at = p.in.at();
-        wide = p.in.length("how wide the tape is");
-        p.in.take({"wide"});
-        if (e->tape <= Length{})
-            p.in.fail(at, p.in.at() - at, worded("{} has no width", e->name), "leave it out");
-        if (wide <= Length{} || wide > Length::inches(20))
-            p.in.fail(at, p.in.at() - at, "no tape is as wide as that",
-                      "say it like: in leather tape 3");
-    }
-    RugWork& work = told(p);
-    if (edges.empty()) {
-        work.edges = {{0, e->id, wide}};
-        return;
-    }
-    for (const int n : edges) {
-        std::erase_if(work.edges, [n](const RugEdge& old) { return old.edge == n; });
-        work.edges.push_back({n, e->id, wide});
-    }
-}
-
 /// "edges in serging", "edge 2 in leather tape 3", "edges 1 and 3 in fringe"
 bool edges(Placing& p) {
-    std::vector<int> which;
-    for (int n = 0; p.in.takeCount(n);) {
-        which.push_back(n);
-        p.in.comma();
-        p.in.take({"and"});
-    }
-    finishEdges(p, which);
+    const auto which = readEdges(p.in);
+    readFinish(p.in, told(p), which);
     return true;
 }
 
 bool bound(Placing& p) {
     p.in.goTo(p.start);
-    finishEdges(p, {});
+    readFinish(p.in, told(p), {});
     return true;
 }
 

@@ -1,5 +1,6 @@
 #include "edit/rug_told.h"
 
+#include "measure/text.h"
 #include "measure/texts.h"
 #include "room/facts.h"
 #include "scheme/rug.h"
@@ -88,6 +89,62 @@ Result<bool> tellOfRug(const Project& job, Piece& p, const Placement& said,
         "{} corners, {}", rugOf(p).outline.empty() ? 4 : static_cast<int>(rugOf(p).outline.size()),
         writeArea(areaOf(p), job.notation.units)));
     return true;
+}
+
+std::vector<int> readEdges(WordsReader& in) {
+    std::vector<int> out;
+    for (int n = 0; in.takeCount(n);) {
+        out.push_back(n);
+        in.comma();
+        in.take({"and"});
+    }
+    return out;
+}
+
+void readFinish(WordsReader& in, RugWork& work, const std::vector<int>& edges) {
+    in.take({"in", "with", "of"});
+    in.article();
+    const auto& all = in.job().library.rugs->edges;
+    const RugEdging* found = nullptr;
+    std::size_t end = 0;
+    for (const RugEdging& e : all) {
+        std::vector<std::string> words{e.name};
+        words.insert(words.end(), e.also.begin(), e.also.end());
+        for (const auto& word : words) {
+            const auto folded = foldCase(word);
+            in.offer(folded);
+            if (const std::size_t there = in.endOf(folded); there > end) {
+                end = there;
+                found = &e;
+            }
+        }
+    }
+    if (found == nullptr) {
+        std::vector<std::string> names;
+        for (const RugEdging& one : all)
+            names.push_back(one.also.empty() ? one.name : one.also.front());
+        in.failAhead("no edge is finished so", worded("say one of: {}", listed(names, "or")));
+    }
+    in.goTo(end);
+    Length wide;
+    if (in.lengthAhead()) {
+        const std::size_t at = in.at();
+        wide = in.length("how wide the tape is");
+        in.take({"wide"});
+        if (found->tape <= Length{})
+            in.fail(at, in.at() - at, worded("{} has no width", found->name), "leave it out");
+        if (wide <= Length{} || wide > Length::inches(20))
+            in.fail(at, in.at() - at, "no tape is as wide as that",
+                    "say it like: in leather tape 3");
+    }
+    if (edges.empty()) {
+        work.edges = {{0, found->id, wide}};
+        return;
+    }
+    for (const int n : edges) {
+        std::erase_if(work.edges, [n](const RugEdge& old) { return old.edge == n; });
+        work.edges.push_back({n, found->id, wide});
+    }
 }
 
 void recut(Project& job, std::vector<std::string>& notices) {

@@ -10,6 +10,11 @@ namespace mezzet {
 [[nodiscard]] Result<bool> tellOfRug(const Project&, Piece&, const Placement& said,
                                      std::vector<std::string>& notices);
 
+/// "2", "1 and 3": edges by number; none where none stands there.
+[[nodiscard]] std::vector<int> readEdges(WordsReader&);
+/// "in leather tape 3": how those edges are finished; of none, all of them. Throws LineFault.
+void readFinish(WordsReader&, RugWork&, const std::vector<int>& edges);
+
 /// Cuts anew what is cut to its room, after the room has changed.
 void recut(Project&, std::vector<std::string>& notices);
 

@@ -1,0 +1,150 @@
+// Rugs as they are said: outlines, edges, pads, what is cut to the room.
+#include "edit/line.h"
+#include "geometry/polygon.h"
+#include "scheme/rug.h"
+
+#include "jobs.h"
+
+using namespace mezzet;
+using namespace mezzet::test;
+
+namespace {
+
+const Piece& rugIn(const Project& job, const char* name) {
+    return *job.scheme().byName(name);
+}
+
+double squareFeet(const Piece& p) {
+    return areaOf(p) / (304.8 * 304.8);
+}
+
+/// A hall 30 by 5 feet with an opening in its long wall and a door at its end.
+const char* hall =
+    "room Hall\nceiling 8'\nwall A 30'\n opening 20' from left, 36 wide, 80 high\n"
+    "wall B 5'\nwall C 30'\n door 3' from left, 30 wide, 80 high, hinge left, swings in\n"
+    "wall D 5'\n";
+
+} // namespace
+
+TEST(RugLines, ARugHasTheCornersThatAreSaid) {
+    const auto job =
+        jobWith({"rug called Ell, corners at 24, 24; 120, 24; 120, 60; 72, 60; 72, 96; 24, 96"});
+    const Piece& p = rugIn(job, "Ell");
+    const auto corners = trueOutline(p, poseOf(job, "Ell"));
+    ASSERT_EQ(corners.size(), 6U);
+    EXPECT_NEAR(corners[0].x, 24 * 25.4, 1e-6);
+    EXPECT_NEAR(corners[3].y, 60 * 25.4, 1e-6);
+    EXPECT_NEAR(squareFeet(p), (96 * 36 + 48 * 36) / 144.0, 1e-9);
+    EXPECT_EQ(sidesOf(p, p.pose).size(), 6U);
+}
+
+TEST(RugLines, AnOutlineThatCantBeIsRefusedAndChangesNothing) {
+    const auto job = jobWith({});
+    for (const char* line :
+         {"rug corners at 24, 24; 120, 96; 120, 24; 24, 96", "rug corners at 24, 24; 120, 24",
+          "rug corners at 24, 24; 60, 24; 120, 24", "rug corners at 24; 60, 24; 120, 24",
+          "rug cut to the room, 200 off the walls",
+          "rug cut to the room, 10 off the walls, 6 off the hearth",
+          "rug cut to the room, ending at opening 7", "rug edge 9 in serging", "rug edges in gold",
+          "rug on a pad 40", "rug repeat 0", "rug drop 9", "runner on stairs 1",
+          "rug edge 1 in serging 3"}) {
+        const auto p = refusal(job, line);
+        EXPECT_FALSE(p.what.empty()) << line;
+        EXPECT_FALSE(p.remedy.empty()) << line;
+    }
+}
+
+TEST(RugLines, OneCutToTheRoomFollowsItWhenItIsMeasuredAgain) {
+    Project job = jobWith({"rug called Ground cut to the room, 10 off the walls"});
+    EXPECT_NEAR(squareFeet(rugIn(job, "Ground")), 220 * 160 / 144.0, 1e-6);
+    std::string notes = job.notes;
+    for (const char* wall : {"wall A 20'", "wall C 20'"}) {
+        const auto at = notes.find(wall);
+        ASSERT_NE(at, std::string::npos);
+        notes.replace(at, std::string(wall).size(), std::string(wall).substr(0, 7) + "21'");
+    }
+    Edit e;
+    e.acts.emplace_back(SetNotes{notes});
+    const auto after = apply(job, e);
+    ASSERT_TRUE(after) << after.problem().text();
+    EXPECT_NEAR(squareFeet(rugIn(*after->project, "Ground")), 232 * 160 / 144.0, 1e-6);
+}
+
+TEST(RugLines, ItsBorderIsSaidAgain) {
+    const auto job = jobWith(
+        {"rug called Ground cut to the room", "Ground 12 off the walls", "Ground 20 off wall B"});
+    EXPECT_NEAR(squareFeet(rugIn(job, "Ground")), (240 - 12 - 20) * (180 - 24) / 144.0, 1e-6);
+}
+
+TEST(RugLines, MovedByHandItKeepsItsOutlineAndFollowsNoLonger) {
+    const auto job =
+        jobWith({"rug called Ground cut to the room, 20 off the walls", "move Ground 3 right"});
+    const Piece& p = rugIn(job, "Ground");
+    EXPECT_TRUE(isCut(p));
+    EXPECT_FALSE(p.rug->fit);
+    EXPECT_NEAR(squareFeet(p), 200 * 140 / 144.0, 1e-6);
+}
+
+TEST(RugLines, AHallsRugEndsAtTheNearJamb) {
+    // The opening is from 240 to 276 of 360: the longer part ends at 240.
+    const auto job =
+        jobWith({"rug called Ground cut to the room, 10 off the walls, ending at opening 1"}, hall);
+    const auto corners = trueOutline(rugIn(job, "Ground"), poseOf(job, "Ground"));
+    double right = 0;
+    for (const Vec2 p : corners)
+        right = std::max(right, p.x);
+    EXPECT_NEAR(right / 25.4, 240, 1e-3);
+    EXPECT_NEAR(squareFeet(rugIn(job, "Ground")), 230 * 40 / 144.0, 1e-3);
+}
+
+TEST(RugLines, ItStopsShortOfADoorsSwing) {
+    // Door 1 is in wall C, from 36 to 66 of it as one faces it: 294 to 324 along wall A.
+    const auto job = jobWith(
+        {"rug called Ground cut to the room, 10 off the walls, stopping short of door 1's swing"},
+        hall);
+    const auto corners = trueOutline(rugIn(job, "Ground"), poseOf(job, "Ground"));
+    double right = 0;
+    for (const Vec2 p : corners)
+        right = std::max(right, p.x);
+    EXPECT_NEAR(right / 25.4, 294, 1e-2);
+}
+
+TEST(RugLines, EdgesAreFinishedOneByOne) {
+    const auto job = jobWith({"rug 96 x 60 called Ground at 120, 90", "Ground edges in serging",
+                              "Ground edge 2 in leather tape 3"});
+    const auto& edges = rugIn(job, "Ground").rug->edges;
+    ASSERT_EQ(edges.size(), 2U);
+    EXPECT_EQ(edges[0].finish, "serging");
+    EXPECT_EQ(edges[1].finish, "leather-tape");
+    EXPECT_NEAR(edges[1].width.inInches(), 3, 1e-9);
+    const auto of = jobWith({"rug 96 x 60 called hall rug at 120, 90",
+                             "edge 2 of hall rug in leather tape 3", "hall rug taped"});
+    EXPECT_EQ(rugIn(of, "hall rug").rug->edges[0].edge, 2);
+    EXPECT_TRUE(rugIn(of, "hall rug").rug->taped);
+}
+
+TEST(RugLines, APadIsCountedUnlessItIsSaid) {
+    const auto job = jobWith({"rug called Plain at 60, 60", "rug called Thin on a pad 1/8",
+                              "rug called Bare without a pad"});
+    EXPECT_NEAR(padUnder(rugIn(job, "Plain"), false).inInches(), 0.25, 1e-9);
+    EXPECT_NEAR(padUnder(rugIn(job, "Thin"), false).inInches(), 0.125, 1e-9);
+    EXPECT_EQ(padUnder(rugIn(job, "Bare"), false), Length{});
+}
+
+TEST(RugLines, ACutRugOutlivesItsJobFile) {
+    const auto job = jobWith(
+        {"rug called Ground cut to the room, 10 off the walls, 14 off wall B, ending at door 1",
+         "Ground edges in serging, edge 1 in linen tape 2, made of wool looped, on a pad 1/8, "
+         "taped, "
+         "repeat 18, drop 9, pile across"});
+    const auto again = readJob(jobText(job), "again", library());
+    ASSERT_TRUE(again) << again.problem().text();
+    EXPECT_EQ(*rugIn(job, "Ground").rug, *rugIn(**again, "Ground").rug);
+    EXPECT_EQ(rugIn(job, "Ground").size, rugIn(**again, "Ground").size);
+}
+
+TEST(RugLines, ASizeGrowsAnOutlineInProportion) {
+    const auto job = jobWith(
+        {"rug called Ell, corners at 24, 24; 120, 24; 120, 60; 24, 60", "size Ell 48 wide"});
+    EXPECT_NEAR(squareFeet(rugIn(job, "Ell")), 48 * 36 / 144.0, 1e-6);
+}
