@@ -10,7 +10,8 @@
 namespace mezzet::sheets {
 
 std::span<const SheetKind* const> sheetKinds() {
-    static const SheetKind* const all[] = {&planSheet, &wallSheet, &hooksSheet, &templatesSheet,
+    static const SheetKind* const all[] = {&planSheet,      &wallSheet,     &hooksSheet,
+                                           &templatesSheet, &rugOrderSheet, &cuttingSheet,
                                            &measuringSheet};
     return all;
 }

@@ -69,7 +69,8 @@ struct SheetKind {
     const char* note = ""; ///< to be known before it is printed
 };
 
-extern const SheetKind planSheet, wallSheet, hooksSheet, templatesSheet, measuringSheet;
+extern const SheetKind planSheet, wallSheet, hooksSheet, templatesSheet, rugOrderSheet,
+    cuttingSheet, measuringSheet;
 
 [[nodiscard]] std::span<const SheetKind* const> sheetKinds();
 /// Null when there is no such one.

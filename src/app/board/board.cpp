@@ -223,6 +223,15 @@ Gap Board::measured(const OwnTape& t) const {
 
 // ---- the hand ----
 
+void Board::drawRug() {
+    setTaping(false);
+    session_.goTo(theFloor());
+    session_.select({});
+    take(std::make_unique<DrawHand>(*this));
+    setFocus();
+    update();
+}
+
 void Board::setTaping(bool on) {
     if (taping_ == on)
         return;
@@ -331,6 +340,11 @@ bool Board::event(QEvent* e) {
 }
 
 void Board::keyPressEvent(QKeyEvent* e) {
+    if (auto* draw = dynamic_cast<DrawHand*>(hand_.get()); draw != nullptr && draw->key(e)) {
+        if (draw->done())
+            take({});
+        return;
+    }
     const Notation n = session_.project()->notation;
     // An inch or a centimetre; with Shift a graph square, with Ctrl and Shift the tape's own
     // division.

@@ -38,6 +38,8 @@ public:
 
     /// Takes the user's own tape in hand, or puts it away.
     void setTaping(bool on);
+    /// A rug is drawn corner by corner, on the floor.
+    void drawRug();
     [[nodiscard]] bool taping() const { return taping_; }
     /// Those of the scheme that is open.
     [[nodiscard]] const std::vector<OwnTape>& tapes() const { return session_.tapes(); }
@@ -77,6 +79,13 @@ public:
 
     /// The square of the chosen piece under the pointer that sizes it: which corner.
     [[nodiscard]] std::optional<Vec2> sizeSquareAt(QPointF) const;
+    /// The squares on the outline of the chosen rug that is cut: corners, and middles of edges.
+    struct OutlineSquare {
+        QPointF at;
+        int edge = 0; ///< counted from 1; 0 for a corner
+        int corner = 0;
+    };
+    [[nodiscard]] std::vector<OutlineSquare> outlineSquares() const;
     /// The length of an own tape as things stand.
     [[nodiscard]] Gap measured(const OwnTape&) const;
 

@@ -4,6 +4,7 @@
 #include "app/look/style.h"
 #include "edit/line.h"
 #include "geometry/polygon.h"
+#include "scheme/rug.h"
 
 #include <QApplication>
 #include <QContextMenuEvent>
@@ -47,6 +48,13 @@ void Board::take(std::unique_ptr<Hand> hand) {
 void Board::mousePressEvent(QMouseEvent* e) {
     setFocus();
     const QPointF at = e->position();
+    if (auto* draw = dynamic_cast<DrawHand*>(hand_.get());
+        draw != nullptr && e->button() == Qt::LeftButton) {
+        draw->press(at, e->modifiers());
+        if (draw->done())
+            take({});
+        return;
+    }
     if (e->button() == Qt::MiddleButton || (e->button() == Qt::LeftButton && spaceHeld_))
         return take(std::make_unique<PanHand>(*this, at));
     if (e->button() != Qt::LeftButton)
@@ -67,6 +75,9 @@ void Board::mousePressEvent(QMouseEvent* e) {
         std::hypot(handle->x() - e->position().x(), handle->y() - e->position().y()) < 9) {
         return take(std::make_unique<TurnHand>(*this));
     }
+    for (const OutlineSquare& s : outlineSquares())
+        if (std::hypot(s.at.x() - at.x(), s.at.y() - at.y()) < 7)
+            return take(std::make_unique<OutlineHand>(*this, s.edge, s.corner));
     if (const auto corner = sizeSquareAt(at))
         return take(std::make_unique<SizeHand>(*this, *corner));
     const int id = pieceAt(e->position());
@@ -117,8 +128,14 @@ void Board::mouseMoveEvent(QMouseEvent* e) {
             take(std::move(next));
         return;
     }
+    const auto squares = outlineSquares();
+    const bool onOutline = std::any_of(squares.begin(), squares.end(), [&](const OutlineSquare& s) {
+        return std::hypot(s.at.x() - pointer_.x(), s.at.y() - pointer_.y()) < 7;
+    });
     if (!taping_ && !spaceHeld_)
-        setCursor(sizeSquareAt(pointer_) ? Qt::SizeFDiagCursor : Qt::ArrowCursor);
+        setCursor(onOutline                ? Qt::SizeAllCursor
+                  : sizeSquareAt(pointer_) ? Qt::SizeFDiagCursor
+                                           : Qt::ArrowCursor);
     update(0, 0, width(), static_cast<int>(ruler));
     update(0, 0, static_cast<int>(ruler), height());
     if (taping_ && tapeStart_)
@@ -126,6 +143,8 @@ void Board::mouseMoveEvent(QMouseEvent* e) {
 }
 
 void Board::mouseReleaseEvent(QMouseEvent* e) {
+    if (dynamic_cast<DrawHand*>(hand_.get()) != nullptr)
+        return; // it holds until the outline is closed
     // What comes of it may end the hand; the sheet stays where it is meanwhile.
     const auto hand = std::move(hand_);
     take({});
@@ -172,7 +191,7 @@ std::optional<Vec2> Board::sizeSquareAt(QPointF at) const {
         return {};
     const Piece* p = session_.project()->scheme().byId(session_.selected().front());
     const Placed* where = session_.scene()->byId(session_.selected().front());
-    if (p == nullptr || where == nullptr || p->locked || p->isGroup())
+    if (p == nullptr || where == nullptr || p->locked || p->isGroup() || isCut(*p))
         return {};
     const bool hangs = p->onWall();
     if (hangs ? session_.surface() != p->on : !session_.surface().isFloor() || !p->on.isFloor())
@@ -188,6 +207,26 @@ std::optional<Vec2> Board::sizeSquareAt(QPointF at) const {
             return side;
     }
     return {};
+}
+
+std::vector<Board::OutlineSquare> Board::outlineSquares() const {
+    std::vector<OutlineSquare> out;
+    if (session_.selected().size() != 1 || taping_ || !session_.surface().isFloor())
+        return out;
+    const Piece* p = session_.project()->scheme().byId(session_.selected().front());
+    const Placed* where = session_.scene()->byId(session_.selected().front());
+    if (p == nullptr || where == nullptr || p->locked || !isCut(*p))
+        return out;
+    const auto sides = sidesOf(*p, where->pose);
+    constexpr double least = 26; // pixels: a shorter edge has no room for a square of its own
+    for (std::size_t i = 0; i < sides.size(); ++i) {
+        const QPointF a = toScreen(sides[i].from);
+        const QPointF b = toScreen(sides[i].to);
+        out.push_back({a, 0, static_cast<int>(i) + 1});
+        if (std::hypot(b.x() - a.x(), b.y() - a.y()) > least)
+            out.push_back({(a + b) / 2, static_cast<int>(i) + 1, 0});
+    }
+    return out;
 }
 
 // ---- pieces dragged from the list ----

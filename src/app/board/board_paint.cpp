@@ -2,6 +2,7 @@
 #include "app/board/board.h"
 
 #include "app/look/style.h"
+#include "scheme/rug.h"
 #include "sheets/draw_floor.h"
 
 #include <algorithm>
@@ -322,16 +323,22 @@ void Board::paintSelection(const sheets::Drawing& d) {
         const Placed* where = session_.scene()->inPlan(id);
         if (where == nullptr)
             continue;
-        const auto shape =
-            d.polygon(outline(where->shape, Length::millimetres(0.25 / camera_.scale)));
+        const Piece& piece = *session_.scene()->scheme->byId(id);
+        const Length fine = Length::millimetres(0.25 / camera_.scale);
+        const auto shape = d.polygon(piece.kind->flat() ? trueOutline(piece, where->pose, fine)
+                                                        : outline(where->shape, fine));
         p.setPen(QPen(look().chosen, 3));
         p.setBrush(Qt::NoBrush);
         p.drawPolygon(shape);
-        const Piece& piece = *session_.scene()->scheme->byId(id);
         const double w = piece.size.width.mm() / 2;
         const double h = piece.size.depth.mm() / 2;
         p.setPen(QPen(look().chosen, 1.4));
         p.setBrush(look().field);
+        if (isCut(piece)) {
+            for (const OutlineSquare& s : outlineSquares())
+                p.drawRect(QRectF(s.at.x() - 3, s.at.y() - 3, 6, 6));
+            continue;
+        }
         for (const Vec2 c : {Vec2{-w, -h}, Vec2{w, -h}, Vec2{w, h}, Vec2{-w, h}}) {
             const QPointF at = d.at(where->pose.toRoom(c));
             p.drawRect(QRectF(at.x() - 3, at.y() - 3, 6, 6));

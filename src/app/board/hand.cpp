@@ -3,9 +3,14 @@
 #include "app/board/board.h"
 #include "app/look/style.h"
 #include "edit/pieces.h"
+#include "edit/rug_outline.h"
+#include "geometry/polygon.h"
 #include "judge/deadline.h"
 #include "judge/safe_snap.h"
 #include "scheme/clearance.h"
+#include "scheme/rug.h"
+
+#include <QKeyEvent>
 
 #include <algorithm>
 #include <cmath>
@@ -150,6 +155,237 @@ void SizeHand::paintOver(QPainter& p) const {
     p.drawRoundedRect(box, 5, 5);
     p.setPen(look().ink);
     p.drawText(box, Qt::AlignCenter, figures_);
+}
+
+namespace {
+
+/// A small field by the pointer with figures in it.
+void figuresBy(QPainter& p, const Board& board, QPointF at, const QString& figures) {
+    p.setFont(sheets::lettering(14));
+    const double w = p.fontMetrics().horizontalAdvance(figures) + 18;
+    QRectF box(at.x() + 16, at.y() + 16, w, 24);
+    box.moveRight(std::min(box.right(), board.width() - 6.0));
+    box.moveBottom(std::min(box.bottom(), board.height() - 6.0));
+    p.setPen(QPen(look().chosen, 1.4));
+    p.setBrush(look().field);
+    p.drawRoundedRect(box, 5, 5);
+    p.setPen(look().ink);
+    p.drawText(box, Qt::AlignCenter, figures);
+}
+
+/// A place on the floor with the building's lines that are near drawn to it.
+Vec2 toLines(const Room& room, Vec2 p, double reach) {
+    const FloorLine* first = nullptr;
+    const auto lines = buildingLines(room);
+    for (int twice = 0; twice < 2; ++twice) {
+        const FloorLine* best = nullptr;
+        double least = reach;
+        for (const FloorLine& l : lines) {
+            const double off = std::abs(dot(l.normal, p) - l.offset);
+            if (off < least && (first == nullptr || std::abs(dot(first->normal, l.normal)) < 0.9)) {
+                least = off;
+                best = &l;
+            }
+        }
+        if (best == nullptr)
+            break;
+        p = p + best->normal * (best->offset - dot(best->normal, p));
+        first = best;
+    }
+    return p;
+}
+
+constexpr double snapPixels = 8;
+
+} // namespace
+
+std::unique_ptr<Hand> OutlineHand::move(QPointF at, Qt::KeyboardModifiers keys) {
+    JobSession& session = board_.session();
+    last_ = at;
+    const int id = session.selected().empty() ? 0 : session.selected().front();
+    const Piece* now = session.settledProject()->scheme().byId(id);
+    const Placed* where = session.settledScene()->byId(id);
+    if (now == nullptr || where == nullptr)
+        return {};
+    const Notation n = session.project()->notation;
+    const double stop = (keys & Qt::ShiftModifier) != 0 ? division(n).mm()
+                        : isMetric(n.units)             ? 10
+                                                        : 25.4;
+    const Room& room = *session.project()->room;
+    const Vec2 there = toLines(room, board_.toFloor(at), snapPixels / board_.pixelsPerMm());
+    Piece plain = *now;
+    plain.footprint.corner = {};
+    const auto corners = trueOutline(plain, where->pose);
+    const std::size_t count = corners.size();
+    Result<Edit> edit = Problem{};
+    if (edge_ > 0 && static_cast<std::size_t>(edge_) <= count) {
+        const Vec2 a = corners[static_cast<std::size_t>(edge_ - 1)];
+        const Vec2 b = corners[static_cast<std::size_t>(edge_) % count];
+        const Vec2 out = quarter(unit(b - a)) * (signedArea(corners) > 0 ? -1.0 : 1.0);
+        const Vec2 free = board_.toFloor(at);
+        double by = dot(there - a, out);
+        if (norm(there - free) < 1e-6)
+            by = std::round(by / stop) * stop;
+        edit = moveRugEdge(*session.settledProject(), *session.settledScene(), id, edge_, by);
+    } else if (corner_ > 0 && static_cast<std::size_t>(corner_) <= count) {
+        // Square with its neighbours, where it nearly is.
+        Vec2 to = there;
+        const auto i = static_cast<std::size_t>(corner_ - 1);
+        for (const Vec2 by : {corners[(i + count - 1) % count], corners[(i + 1) % count]}) {
+            const double reach = snapPixels / board_.pixelsPerMm();
+            if (std::abs(to.x - by.x) < reach)
+                to.x = by.x;
+            if (std::abs(to.y - by.y) < reach)
+                to.y = by.y;
+        }
+        edit = moveRugCorner(*session.settledProject(), *session.settledScene(), id, corner_, to);
+    }
+    if (!edit)
+        return {};
+    const Piece& put = std::get<PutPiece>(edit->acts.front()).piece;
+    const auto sides = sidesOf(put, put.pose);
+    const auto shown = static_cast<std::size_t>(std::max(edge_, corner_) - 1);
+    figures_ = shown < sides.size()
+                   ? QString::fromStdString(
+                         write(sides[(shown + sides.size() - 1) % sides.size()].length, n) + ", " +
+                         write(sides[shown].length, n))
+                   : QString();
+    session.tryOut(*edit);
+    edit_ = *edit;
+    board_.update();
+    return {};
+}
+
+void OutlineHand::release(QPointF, Qt::KeyboardModifiers) {
+    board_.session().endTrial();
+    if (edit_)
+        board_.session().apply(*edit_);
+}
+
+void OutlineHand::cancel() {
+    board_.session().endTrial();
+}
+
+void OutlineHand::paintOver(QPainter& p) const {
+    if (!figures_.isEmpty())
+        figuresBy(p, board_, last_, figures_);
+}
+
+Vec2 DrawHand::snapped(QPointF at) const {
+    const double reach = snapPixels / board_.pixelsPerMm();
+    Vec2 p = board_.toFloor(at);
+    if (!corners_.empty()) {
+        // At right angles to the room, and in line with where it began.
+        const Vec2 last = corners_.back();
+        if (std::abs(p.x - last.x) < reach)
+            p.x = last.x;
+        if (std::abs(p.y - last.y) < reach)
+            p.y = last.y;
+        const Vec2 first = corners_.front();
+        if (std::abs(p.x - first.x) < reach)
+            p.x = first.x;
+        if (std::abs(p.y - first.y) < reach)
+            p.y = first.y;
+    }
+    return toLines(*board_.session().project()->room, p, reach);
+}
+
+std::unique_ptr<Hand> DrawHand::move(QPointF at, Qt::KeyboardModifiers) {
+    next_ = snapped(at);
+    board_.update();
+    return {};
+}
+
+void DrawHand::press(QPointF at, Qt::KeyboardModifiers) {
+    next_ = snapped(at);
+    typed_.clear();
+    const QPointF first = corners_.empty() ? QPointF() : board_.toScreen(corners_.front());
+    if (corners_.size() > 2 && std::hypot(first.x() - at.x(), first.y() - at.y()) < 10)
+        return close();
+    corners_.push_back(next_);
+    board_.update();
+}
+
+bool DrawHand::key(QKeyEvent* e) {
+    JobSession& session = board_.session();
+    if (e->key() == Qt::Key_Escape)
+        return false;
+    if (e->key() == Qt::Key_Return || e->key() == Qt::Key_Enter) {
+        if (typed_.isEmpty()) {
+            close();
+            return true;
+        }
+        const auto length = readLength(typed_.toStdString(), session.project()->notation.units);
+        if (length && *length > Length{} && !corners_.empty() &&
+            norm(next_ - corners_.back()) > 1) {
+            // The way the pointer is, to the nearest right angle.
+            Vec2 way = next_ - corners_.back();
+            way = std::abs(way.x) > std::abs(way.y) ? Vec2{way.x > 0 ? 1.0 : -1.0, 0}
+                                                    : Vec2{0, way.y > 0 ? 1.0 : -1.0};
+            corners_.push_back(corners_.back() + way * length->mm());
+            next_ = corners_.back();
+            typed_.clear();
+        }
+        board_.update();
+        return true;
+    }
+    if (e->key() == Qt::Key_Backspace) {
+        if (!typed_.isEmpty())
+            typed_.chop(1);
+        else if (!corners_.empty())
+            corners_.pop_back();
+        board_.update();
+        return true;
+    }
+    const QString text = e->text();
+    if (text.isEmpty() || !(text[0].isDigit() || QString("'\"/ .,-").contains(text[0]) ||
+                            (text[0].isLetter() && !typed_.isEmpty())))
+        return false;
+    if (typed_.size() < 20)
+        typed_ += text;
+    board_.update();
+    return true;
+}
+
+void DrawHand::close() {
+    done_ = true;
+    JobSession& session = board_.session();
+    auto e = drawnRug(*session.settledProject(), corners_);
+    if (e)
+        session.apply(*e);
+    else
+        emit session.told(QString::fromStdString(e.problem().sentence()), true);
+    board_.update();
+}
+
+void DrawHand::cancel() {
+    done_ = true;
+    board_.update();
+}
+
+void DrawHand::paintOver(QPainter& p) const {
+    p.setRenderHint(QPainter::Antialiasing);
+    QPolygonF shape;
+    for (const Vec2 c : corners_)
+        shape << board_.toScreen(c);
+    const QPointF tip = board_.toScreen(next_);
+    p.setPen(QPen(look().chosen, 1.6));
+    p.setBrush(Qt::NoBrush);
+    p.drawPolyline(shape);
+    if (!shape.isEmpty()) {
+        p.setPen(QPen(look().chosen, 1.2, Qt::DashLine));
+        p.drawLine(shape.back(), tip);
+    }
+    p.setPen(QPen(look().chosen, 1.4));
+    p.setBrush(look().field);
+    for (const QPointF& c : shape)
+        p.drawRect(QRectF(c.x() - 3.5, c.y() - 3.5, 7, 7));
+    const Notation n = board_.session().project()->notation;
+    QString says = "Press where the rug begins";
+    if (!corners_.empty())
+        says = typed_.isEmpty() ? QString::fromStdString(write(distance(corners_.back(), next_), n))
+                                : typed_ + "_";
+    figuresBy(p, board_, tip, says);
 }
 
 std::unique_ptr<Hand> PressHand::move(QPointF at, Qt::KeyboardModifiers keys) {

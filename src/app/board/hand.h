@@ -10,6 +10,8 @@
 #include <memory>
 #include <optional>
 
+class QKeyEvent;
+
 namespace mezzet::app {
 
 class Board;
@@ -94,6 +96,52 @@ private:
     QPointF last_;
     std::optional<Edit> edit_;
     QString figures_;
+};
+
+/// Drags an edge or a corner of a rug's outline; it stops at the building's lines.
+class OutlineHand : public Hand {
+public:
+    /// Counted from 1; of a corner `edge` is 0.
+    OutlineHand(Board& of, int edge, int corner) : Hand(of), edge_(edge), corner_(corner) {}
+    std::unique_ptr<Hand> move(QPointF, Qt::KeyboardModifiers) override;
+    void release(QPointF, Qt::KeyboardModifiers) override;
+    void cancel() override;
+    void paintOver(QPainter&) const override;
+    [[nodiscard]] Qt::CursorShape cursor() const override {
+        return edge_ > 0 ? Qt::SizeAllCursor : Qt::CrossCursor;
+    }
+
+private:
+    int edge_;
+    int corner_;
+    QPointF last_;
+    std::optional<Edit> edit_;
+    QString figures_;
+};
+
+/// Draws a rug corner by corner: each press sets one, a length that is typed sets the next one so
+/// far on, Enter or a press on the first closes it.
+class DrawHand : public Hand {
+public:
+    explicit DrawHand(Board& of) : Hand(of) {}
+    std::unique_ptr<Hand> move(QPointF, Qt::KeyboardModifiers) override;
+    void press(QPointF, Qt::KeyboardModifiers);
+    /// True when the key was meant for it.
+    bool key(QKeyEvent*);
+    void release(QPointF, Qt::KeyboardModifiers) override {}
+    void cancel() override;
+    void paintOver(QPainter&) const override;
+    [[nodiscard]] Qt::CursorShape cursor() const override { return Qt::CrossCursor; }
+    [[nodiscard]] bool done() const { return done_; }
+
+private:
+    [[nodiscard]] Vec2 snapped(QPointF) const;
+    void close();
+
+    std::vector<Vec2> corners_;
+    Vec2 next_;
+    QString typed_;
+    bool done_ = false;
 };
 
 /// A piece is pressed, and may be dragged.

@@ -153,6 +153,8 @@ void MainWindow::buildPlaceMenu(QMenu* m) {
     auto* own = add(m, "ownTape", "Measure with a tape of your own", QKeySequence("Ctrl+M"),
                     [this] { board_->setTaping(!board_->taping()); });
     own->setCheckable(true);
+    add(m, "drawRug", "Draw a rug by its corners", QKeySequence("Ctrl+Shift+K"),
+        [this] { board_->drawRug(); });
     add(m, "clearTapes", "Roll up your own tapes", QKeySequence("Ctrl+Shift+M"),
         [this] { board_->clearTapes(); });
     m->addSeparator();

@@ -1,6 +1,7 @@
 #include "dxf/dxf.h"
 #include "files/whole_file.h"
 #include "measure/text.h"
+#include "scheme/rug.h"
 
 #include <dxflib/dl_dxf.h>
 #include <dxflib/dl_writer_ascii.h>
@@ -186,7 +187,8 @@ private:
     void piece(std::size_t i) {
         const Piece& p = scene_.piece(i);
         outlineOn(layerOf(p.kind->family),
-                  outline(scene_.placed[i].shape, Length::millimetres(0.05)));
+                  p.kind->flat() ? trueOutline(p, scene_.placed[i].pose)
+                                 : outline(scene_.placed[i].shape, Length::millimetres(0.05)));
         name(scene_.placed[i].pose.at, p.name, 80);
     }
 

@@ -1,6 +1,7 @@
 // What is done to a rug's edges by name.
 #include "edit/line_reader.h"
 #include "edit/place.h"
+#include "edit/rug_outline.h"
 #include "edit/rug_told.h"
 #include "measure/texts.h"
 #include "scheme/rug.h"
@@ -17,6 +18,16 @@ Edit LineReader::edge() {
     Piece p = placedPiece(named ? subject() : selected_);
     if (!p.kind->flat())
         in.fail(at, in.at() - at, worded("{} is no rug", p.name), "name a rug");
+    in.take({"is", "to"});
+    if (in.lengthAhead()) {
+        const Length length = in.length("the edge's length");
+        in.take({"long"});
+        in.nothingMore();
+        if (which.size() != 1)
+            in.fail(at, in.at() - at, "one edge is made so long",
+                    worded("say it like: edge 2 of {} 60 long", p.name));
+        return done(sizeRugEdge(job_, *scene_, p.id, which.front(), length), at);
+    }
     Placement said;
     said.rug = rugOf(p);
     readFinish(in, *said.rug, which);

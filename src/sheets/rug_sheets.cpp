@@ -1,0 +1,455 @@
+// What a workroom cuts from: the order of each rug, and how they lie on the roll.
+#include "geometry/polygon.h"
+#include "judge/rug_facts.h"
+#include "measure/text.h"
+#include "room/facts.h"
+#include "scheme/rug.h"
+#include "sheets/look.h"
+#include "sheets/paper_pen.h"
+#include "sheets/sheet.h"
+
+#include <fmt/format.h>
+
+#include <algorithm>
+#include <cmath>
+
+namespace mezzet::sheets {
+
+namespace {
+
+constexpr double margin = 10;
+constexpr double titleHeight = 19;
+constexpr double row = 4.6;
+
+QString q(const std::string& s) {
+    return QString::fromStdString(s);
+}
+
+/// All that the pages show, kept while they are painted.
+struct Work {
+    Project job;
+    ScenePtr scene;
+    std::vector<RugCutOff> cuts;
+    std::vector<RollPlan> plans; ///< least waste first, or those asked for
+    Paper paper;
+    std::string date;
+    double width = 0;
+    double height = 0;
+
+    [[nodiscard]] std::string length(Length l) const { return write(l, job.notation); }
+    [[nodiscard]] std::string gap(Length l) const { return writeGap(l, job.notation); }
+};
+
+Result<std::shared_ptr<Work>> workOf(const Project& job, const SheetOptions& o, bool upright) {
+    auto scene = sceneOf(job);
+    if (!scene)
+        return scene.problem();
+    const bool metric = isMetric(job.notation.units);
+    auto out = std::make_shared<Work>(Work{job,
+                                           *scene,
+                                           {},
+                                           {},
+                                           o.paper.value_or(*paperNamed(metric ? "a4" : "letter")),
+                                           dateOr(o.date)});
+    out->width = (upright ? out->paper.width : out->paper.height).mm();
+    out->height = (upright ? out->paper.height : out->paper.width).mm();
+    const FloorView floor(**scene);
+    const RuleBook& book = *job.library.book;
+    auto cuts = rugsToCut(floor, mainLines(floor, Length::inches(18)), Length::inches(1));
+    if (!cuts)
+        return cuts.problem();
+    out->cuts = std::move(*cuts);
+    std::vector<RollCut> all;
+    RollAsk ask;
+    for (const RugCutOff& c : out->cuts) {
+        all.push_back(c.cut);
+        const RugWork& w = rugOf(*job.scheme().byId(c.rug));
+        ask.repeat = std::max(ask.repeat, w.repeat);
+        ask.drop = std::max(ask.drop, w.drop);
+    }
+    ask.allowance = book.habit("cut-allowance");
+    ask.seams = true;
+    ask.shown = job.notation;
+    if (o.goOn)
+        ask.goesOn = o.goOn;
+    if (all.empty())
+        return out;
+    const auto plans =
+        layOnRolls(all, ask, o.roll ? std::vector<Length>{*o.roll} : job.library.rugs->rolls);
+    if (!plans)
+        return plans.problem();
+    out->plans = *plans;
+    return out;
+}
+
+class RugPen : public PaperPen {
+public:
+    RugPen(QPainter& p, double k, const Work& of) : PaperPen(p, k), of_(of) {
+        clear(of.width, of.height);
+    }
+
+    void title(const QString& sheet, const QString& scale) {
+        titleBlock(margin, of_.height - margin - titleHeight, of_.width - 2 * margin, titleHeight,
+                   {{"Job", q(of_.job.title)},
+                    {"Sheet", sheet},
+                    {"Scale", scale},
+                    {"Client", q(of_.job.client)},
+                    {"Scheme", q(of_.job.scheme().name)},
+                    {"Date", q(of_.date)}});
+    }
+
+    /// A way on paper from mm of floor.
+    struct View {
+        Vec2 low;     ///< mm of floor at the paper's place
+        QPointF at;   ///< mm of paper
+        double scale; ///< mm of paper to one of floor
+
+        [[nodiscard]] QPointF operator()(Vec2 p) const {
+            return {at.x() + (p.x - low.x) * scale, at.y() + (p.y - low.y) * scale};
+        }
+    };
+
+    void polygon(const std::vector<Vec2>& corners, const View& v, const QColor& fill,
+                 double line = 0.35) {
+        QPolygonF shape;
+        for (const Vec2 c : corners)
+            shape << v(c) * k_;
+        p_.setPen(QPen(paperLook().ink, line * k_));
+        p_.setBrush(fill);
+        p_.drawPolygon(shape);
+        p_.setBrush(Qt::NoBrush);
+    }
+
+    /// An arrow along the pile.
+    void arrow(QPointF from, QPointF to) {
+        p_.setPen(QPen(paperLook().ink, 0.3 * k_));
+        p_.drawLine(from * k_, to * k_);
+        const QLineF way(to, from);
+        for (const double turn : {25.0, -25.0}) {
+            QLineF barb = way;
+            barb.setLength(2.2);
+            barb.setAngle(way.angle() + turn);
+            p_.drawLine(barb.p1() * k_, barb.p2() * k_);
+        }
+    }
+
+    /// A figure at the middle of an edge, outside it.
+    void edgeFigure(QPointF a, QPointF b, QPointF outward, const QString& words) {
+        const QPointF at = (a + b) / 2 + outward * 4.2;
+        text({at.x() - 20, at.y() - 2, 40, 4}, Qt::AlignCenter, words, 2.9, true);
+    }
+
+    void order(const Piece& p, const RugCutOff* cut, const QString& sheet) {
+        const bool metric = isMetric(of_.job.notation.units);
+        const RugBook& book = *of_.job.library.rugs;
+        // As it lies in its own frame, the pile up the page where it runs along it.
+        const Pose flat;
+        const auto corners = trueOutline(p, flat);
+        const auto sides = pricedSides(p, flat, book);
+        Box box;
+        for (const Vec2 c : corners)
+            box.include(c);
+        const double listsFrom = of_.height * 0.52;
+        const QRectF room(margin + 16, margin + 22, of_.width - 2 * margin - 32,
+                          listsFrom - margin - 34);
+        const double fit = std::min(room.width() / box.size().x, room.height() / box.size().y);
+        std::optional<Scale> scale;
+        for (const Scale& s : usualScales(metric))
+            if (!scale && 1 / s.denominator <= fit)
+                scale = s;
+        const double k = scale ? 1 / scale->denominator : fit;
+        const View v{
+            box.low,
+            {room.center().x() - box.size().x * k / 2, room.center().y() - box.size().y * k / 2},
+            k};
+        text({margin, margin, of_.width - 2 * margin, 7}, Qt::AlignLeft, q(p.name), 5.2, false,
+             QFont::DemiBold);
+        text({margin, margin + 7.4, of_.width - 2 * margin, 5}, Qt::AlignLeft,
+             q(fmt::format("{} by {}, {}, {} round", of_.length(p.size.width),
+                           of_.length(p.size.depth), writeArea(areaOf(p), of_.job.notation.units),
+                           of_.length(perimeterOf(p)))),
+             3.4);
+        polygon(corners, v, QColor(0xf3, 0xee, 0xe2));
+        const bool clockwise = signedArea(corners) > 0;
+        int n = 0;
+        for (const RugSidePrice& s : sides) {
+            ++n;
+            const QPointF a = v(s.from);
+            const QPointF b = v(s.to);
+            if (norm(s.to - s.from) < 0.01)
+                continue;
+            const Vec2 out = quarter(unit(s.to - s.from)) * (clockwise ? -1.0 : 1.0);
+            edgeFigure(a, b, {out.x, out.y}, q(fmt::format("{}: {}", n, of_.length(s.length))));
+        }
+        const bool alongWidth = (p.size.width >= p.size.depth) != rugOf(p).pileAcross;
+        const QPointF middle = v(insideOutline(corners, {0, 0}) ? Vec2{0, 0} : centroid(corners));
+        const QPointF way = alongWidth ? QPointF(9, 0) : QPointF(0, 9);
+        arrow(middle - way, middle + way);
+        text({middle.x() - 20, middle.y() + (alongWidth ? 1.5 : 10.5), 40, 4}, Qt::AlignHCenter,
+             "pile", 2.6, false, QFont::Normal, paperLook().soft);
+
+        double y = heading("Edges, counted from the first corner", margin, listsFrom,
+                           of_.width - 2 * margin);
+        double sum = 0;
+        n = 0;
+        const double columns[] = {margin, margin + 12, margin + 50, margin + 130};
+        for (const RugSidePrice& s : sides) {
+            ++n;
+            sum += s.price;
+            const RugEdging* e = book.edgeById(s.finish);
+            if (y > of_.height - margin - titleHeight - 62 && n < static_cast<int>(sides.size())) {
+                text({columns[0], y, 160, row}, Qt::AlignLeft,
+                     q(fmt::format("and {} more edges", static_cast<int>(sides.size()) - n + 1)),
+                     3);
+                y += row;
+                for (std::size_t i = static_cast<std::size_t>(n); i < sides.size(); ++i)
+                    sum += sides[i].price;
+                break;
+            }
+            text({columns[0], y, 10, row}, Qt::AlignLeft | Qt::AlignVCenter, QString::number(n), 3,
+                 true);
+            text({columns[1], y, 36, row}, Qt::AlignLeft | Qt::AlignVCenter,
+                 q(of_.length(s.length)), 3, true);
+            text({columns[2], y, 78, row}, Qt::AlignLeft | Qt::AlignVCenter,
+                 e == nullptr        ? QString("as it comes")
+                 : s.tape > Length{} ? q(fmt::format("{}, {} wide", e->name, of_.gap(s.tape)))
+                                     : q(e->name),
+                 3);
+            text({columns[3], y, 30, row}, Qt::AlignRight | Qt::AlignVCenter,
+                 QString::number(s.price, 'f', 2), 3, true);
+            y += row;
+        }
+        const int corner = mitres(sides);
+        y += 1.5;
+        y = heading("To order", margin, y, of_.width - 2 * margin);
+        const auto line = [&](const std::string& what, const std::string& says) {
+            text({margin, y, 42, row}, Qt::AlignLeft | Qt::AlignVCenter, q(what), 3, false,
+                 QFont::Normal, paperLook().soft);
+            text({margin + 42, y, of_.width - 2 * margin - 42, row},
+                 Qt::AlignLeft | Qt::AlignVCenter, q(says), 3);
+            y += row;
+        };
+        const RugMaterial* m = book.materialById(rugOf(p).material);
+        const double stuff = m != nullptr ? m->price * areaOf(p) / 1e6 : 0;
+        line("Material", m != nullptr ? fmt::format("{}, {:.2f}", m->name, stuff)
+                                      : std::string("to be chosen"));
+        line("Thickness", fmt::format("{} without a pad", of_.gap(p.size.height)));
+        const Length pad = rugOf(p).pad.value_or(of_.job.library.book->habit("rug-pad"));
+        const Length shortBy = metric ? Length::centimetres(4) : Length::inches(1.5);
+        line("Pad", pad > Length{} ? fmt::format("{} thick, {} short of the rug all round",
+                                                 of_.gap(pad), of_.gap(shortBy))
+                                   : std::string("none: on a hard floor it slips"));
+        line("Pile", alongWidth ? "along its width, as the arrow has it"
+                                : "along its depth, as the arrow has it");
+        if (rugOf(p).taped)
+            line("Laid", "its edges taped down");
+        if (rugOf(p).repeat > Length{})
+            line("Pattern", fmt::format("repeats after {}{}", of_.gap(rugOf(p).repeat),
+                                        rugOf(p).drop > Length{}
+                                            ? fmt::format(", drops {}", of_.gap(rugOf(p).drop))
+                                            : std::string()));
+        if (corner > 0)
+            line("Mitres", fmt::format("{} corners, {:.2f}", corner, corner * book.mitre));
+        if (cut != nullptr && !of_.plans.empty()) {
+            const RollPlan& plan = of_.plans.front();
+            std::size_t lengths = 0;
+            for (const RollPart& part : plan.parts)
+                lengths += &of_.cuts[part.cut] == cut ? 1 : 0;
+            line("Cut", fmt::format("{} from a roll {} wide, the whole order {}",
+                                    lengths == 1 ? std::string("in one piece")
+                                                 : fmt::format("in {} lengths", lengths),
+                                    of_.length(plan.width), of_.length(plan.length)));
+        }
+        line("Edges and material", fmt::format("{:.2f}", sum + corner * book.mitre + stuff));
+        wrapped(margin, y + 1, of_.width - 2 * margin,
+                "Sizes are of the finished rug. Check each against the room before it is cut; "
+                "prices are the studio's own figures.",
+                2.7, paperLook().soft);
+        title(sheet, scale ? q(scale->words) : QString("not to scale"));
+    }
+
+    void cutting(const QString& sheet) {
+        double y = margin;
+        text({margin, y, of_.width - 2 * margin, 7}, Qt::AlignLeft, "Cutting from the roll", 5.2,
+             false, QFont::DemiBold);
+        y += 9;
+        if (of_.plans.empty()) {
+            text({margin, y, of_.width - 2 * margin, 6}, Qt::AlignLeft,
+                 "No rug of this scheme is cut off a roll.", 3.6);
+            title(sheet, "");
+            return;
+        }
+        for (const RollPlan& plan : of_.plans) {
+            text({margin, y, of_.width - 2 * margin, row}, Qt::AlignLeft,
+                 q(fmt::format("{} wide: order {}, {:.1f} % is waste, {}", of_.length(plan.width),
+                               of_.length(plan.length), plan.waste() * 100,
+                               plan.seams.empty() ? std::string("no seam")
+                               : plan.seams.size() == 1
+                                   ? std::string("1 seam")
+                                   : fmt::format("{} seams", plan.seams.size()))),
+                 3.2, false, &plan == &of_.plans.front() ? QFont::DemiBold : QFont::Normal);
+            y += row;
+        }
+        const RollPlan& plan = of_.plans.front();
+        y += 6;
+        // The roll runs across the page.
+        const double bottom = of_.height - margin - titleHeight - 8;
+        const double listHeight = (static_cast<double>(plan.parts.size()) + 3) * row;
+        const QRectF room(margin + 14, y, of_.width - 2 * margin - 20,
+                          std::max(40.0, bottom - y - listHeight));
+        const double fit =
+            std::min(room.width() / plan.length.mm(), room.height() / plan.width.mm());
+        std::optional<Scale> scale;
+        for (const Scale& s : usualScales(isMetric(of_.job.notation.units)))
+            if (!scale && 1 / s.denominator <= fit)
+                scale = s;
+        const double k = scale ? 1 / scale->denominator : fit;
+        const auto onRoll = [&](Vec2 p) { // across the roll is down the page
+            return Vec2{p.y, p.x};
+        };
+        const View v{{0, 0}, room.topLeft(), k};
+        const auto box = [](Vec2 at, Vec2 size) {
+            return std::vector<Vec2>{at, at + Vec2{size.x, 0}, at + size, at + Vec2{0, size.y}};
+        };
+        const auto turned = [&](std::vector<Vec2> all) {
+            for (Vec2& p : all)
+                p = onRoll(p);
+            return all;
+        };
+        polygon(turned(box({0, 0}, {plan.width.mm(), plan.length.mm()})), v,
+                QColor(0xec, 0xe8, 0xe0));
+        const double allow = of_.job.library.book->habit("cut-allowance").mm();
+        int n = 0;
+        for (const RollPart& part : plan.parts) {
+            ++n;
+            polygon(turned(box(part.at, part.size)), v, QColor(0xfb, 0xf8, 0xf1), 0.25);
+            // The finished piece in it.
+            const RollCut& c = of_.cuts[part.cut].cut;
+            const Vec2 at = part.at + Vec2{allow, allow};
+            auto outline =
+                c.outline.empty() ? box({0, 0}, {c.across.mm(), c.along.mm()}) : c.outline;
+            std::vector<Vec2> own = outline;
+            for (const auto& [normal, offset] :
+                 {std::pair{Vec2{1, 0}, part.own.low.x}, std::pair{Vec2{-1, 0}, -part.own.high.x}})
+                own = clipped(own, normal, offset);
+            for (Vec2& p : own)
+                p = p - part.own.low + at;
+            polygon(turned(own), v, QColor(0xf3, 0xee, 0xe2), 0.35);
+            const QPointF middle = v(onRoll(part.at + part.size / 2));
+            const double wide = part.size.y * k;
+            text({middle.x() - wide / 2, middle.y() - 3, wide, 6}, Qt::AlignCenter,
+                 QString::number(n), 3.6, false, QFont::DemiBold);
+        }
+        // Its width, its length, and the pile.
+        const QPointF end = v(onRoll({plan.width.mm(), plan.length.mm()}));
+        text({room.left(), room.top() - 5, end.x() - room.left(), 4}, Qt::AlignCenter,
+             q(of_.length(plan.length)), 3, true);
+        p_.save();
+        p_.translate(dev(room.left() - 6, (room.top() + end.y()) / 2));
+        p_.rotate(-90);
+        text({-30, -2, 60, 4}, Qt::AlignCenter, q(of_.length(plan.width)), 3, true);
+        p_.restore();
+        arrow({room.left(), end.y() + 4}, {room.left() + 22, end.y() + 4});
+        text({room.left() + 24, end.y() + 2, 60, 4}, Qt::AlignLeft, "the pile runs this way", 2.8,
+             false, QFont::Normal, paperLook().soft);
+        y = heading("Cuts: from the roll's left edge and from its start", margin, end.y() + 9,
+                    of_.width - 2 * margin);
+        n = 0;
+        for (const RollPart& part : plan.parts) {
+            ++n;
+            if (y > bottom)
+                break;
+            const auto l = [&](double mm) { return of_.length(Length::millimetres(mm)); };
+            text({margin, y, of_.width - 2 * margin, row}, Qt::AlignLeft | Qt::AlignVCenter,
+                 q(fmt::format("{}   {}{}   {} across by {} along, at {} and {}", n,
+                               of_.cuts[part.cut].cut.name,
+                               partsOf(plan, part.cut) > 1 ? fmt::format(", length {}", part.part)
+                                                           : std::string(),
+                               l(part.size.x), l(part.size.y), l(part.at.x), l(part.at.y))),
+                 3);
+            y += row;
+        }
+        for (const RollSeam& s : plan.seams) {
+            if (y > bottom)
+                break;
+            text({margin, y, of_.width - 2 * margin, row}, Qt::AlignLeft | Qt::AlignVCenter,
+                 q(fmt::format("Seam in {}, {} long, {} from its left{}", of_.cuts[s.cut].cut.name,
+                               of_.length(s.length()), of_.length(Length::millimetres(s.from.x)),
+                               s.walkedOn ? ": it crosses a doorway or the middle of a way" : "")),
+                 3);
+            y += row;
+        }
+        title(sheet, scale ? q(scale->words) : QString("not to scale"));
+    }
+
+private:
+    static int partsOf(const RollPlan& plan, std::size_t cut) {
+        return static_cast<int>(std::count_if(plan.parts.begin(), plan.parts.end(),
+                                              [cut](const RollPart& p) { return p.cut == cut; }));
+    }
+
+    const Work& of_;
+};
+
+Result<Sheet> orderPages(const Project& job, const SheetOptions& o) {
+    const auto work = workOf(job, o, true);
+    if (!work)
+        return work.problem();
+    loadFonts();
+    const std::shared_ptr<const Work> of = *work;
+    Sheet out{{of->width, of->height, job.title + ", rugs", {}, {}}, of->paper.name, "as told"};
+    std::vector<int> rugs;
+    for (const Piece& p : job.scheme().pieces)
+        if (p.kind->flat() && (o.of.empty() || p.name == o.of))
+            rugs.push_back(p.id);
+    if (rugs.empty())
+        return Problem{o.of.empty() ? std::string("there is no rug in this scheme")
+                                    : fmt::format("no rug is called {}", o.of),
+                       "place one first, like: rug 120 x 96 under sofa"};
+    for (std::size_t i = 0; i < rugs.size(); ++i)
+        out.paper.pages.emplace_back([of, id = rugs[i], i, n = rugs.size()](QPainter& p, double k) {
+            const RugCutOff* cut = nullptr;
+            for (const RugCutOff& c : of->cuts)
+                if (c.rug == id)
+                    cut = &c;
+            RugPen(p, k, *of).order(*of->job.scheme().byId(id), cut,
+                                    n == 1 ? QString("Rug order")
+                                           : QString("Rug order, %1 of %2").arg(i + 1).arg(n));
+        });
+    return out;
+}
+
+Result<Sheet> cuttingPages(const Project& job, const SheetOptions& o) {
+    const auto work = workOf(job, o, false);
+    if (!work)
+        return work.problem();
+    loadFonts();
+    const std::shared_ptr<const Work> of = *work;
+    Sheet out{{of->width, of->height, job.title + ", cutting", {}, {}},
+              of->paper.name + " across",
+              "as told"};
+    out.paper.pages.emplace_back(
+        [of](QPainter& p, double k) { RugPen(p, k, *of).cutting("Cutting plan"); });
+    return out;
+}
+
+} // namespace
+
+const SheetKind rugOrderSheet{
+    .id = "rug-order",
+    .title = "The rugs, to order",
+    .about = "A page a rug for the workroom: its outline with every length, edges, pile, pad and "
+             "price.",
+    .asks = {Asks::paper, Asks::piece, Asks::roll},
+    .pages = &orderPages,
+};
+
+const SheetKind cuttingSheet{
+    .id = "cutting",
+    .title = "Cutting from the roll",
+    .about = "How the rugs lie on the roll with the least length, with seams and waste.",
+    .asks = {Asks::paper, Asks::roll},
+    .pages = &cuttingPages,
+};
+
+} // namespace mezzet::sheets
