@@ -246,10 +246,10 @@ int run(int argc, char** argv) {
         return cut(cutAsked);
     if (*runnerCommand) {
         const auto joined = [](const std::vector<std::string>& words) {
-            std::string out;
+            std::string all;
             for (const auto& w : words)
-                out += (out.empty() ? "" : " ") + w;
-            return out;
+                all += (all.empty() ? "" : " ") + w;
+            return all;
         };
         asked.riser = joined(riser);
         asked.going = joined(going);
