@@ -120,125 +120,6 @@ FitAnswer sofasThatFit(const Project& job, int wall, const GoesOn& goesOn) {
     return out;
 }
 
-RugHold rugHold(const Scene& scene, const std::vector<int>& seats, const Shape& rug,
-                Length frontDepth) {
-    bool all = true;
-    bool front = true;
-    for (const int id : seats) {
-        const Piece* p = scene.scheme->byId(id);
-        const Placed* where = scene.byId(id);
-        if (p == nullptr || where == nullptr)
-            continue;
-        const auto on = [&](double fromY) {
-            const double w = p->size.width.mm() / 2;
-            const double d = p->size.depth.mm() / 2;
-            for (const Vec2 c : {Vec2{-w, fromY}, Vec2{w, fromY}, Vec2{w, d}, Vec2{-w, d}})
-                if (!contains(rug, where->pose.toRoom(c)))
-                    return false;
-            return true;
-        };
-        all = all && on(-p->size.depth.mm() / 2);
-        front = front && on(p->size.depth.mm() / 2 - frontDepth.mm());
-    }
-    return all ? RugHold::allLegs : front ? RugHold::frontLegs : RugHold::none;
-}
-
-FitAnswer rugsThatHold(const Project& job, const std::vector<int>& seats, const GoesOn& goesOn) {
-    FitAnswer out;
-    out.heading = "Rugs that hold the group";
-    const auto scene = sceneOf(job);
-    const auto kind = job.library.kit->byId("rug");
-    if (!scene || !kind || seats.empty()) {
-        out.reasons.push_back("Choose the seats it is to hold first.");
-        return out;
-    }
-    // Usual finished sizes; trade notes.
-    static const std::vector<std::pair<double, double>> feet{{5, 4},  {6, 4},  {8, 5},   {9, 6},
-                                                             {10, 8}, {12, 9}, {14, 10}, {15, 12}};
-    static const std::vector<std::pair<double, double>> metric{
-        {170, 120}, {230, 160}, {300, 200}, {350, 250}, {400, 300}};
-    const bool inMetric = isMetric(job.notation.units);
-    Box box;
-    const Pose frame = (*scene)->byId(seats.front())->pose;
-    for (const int id : seats) {
-        const Shape& s = (*scene)->byId(id)->shape;
-        box.include(Vec2{-extent(s, -frame.right()), -extent(s, -frame.front())});
-        box.include(Vec2{extent(s, frame.right()), extent(s, frame.front())});
-    }
-    const Vec2 middle = frame.right() * box.centre().x + frame.front() * box.centre().y;
-    for (const auto& [l, d] : inMetric ? metric : feet) {
-        if (goesOn && !goesOn()) {
-            out.stopped = true;
-            break;
-        }
-        const double k = inMetric ? 10 : 304.8;
-        std::optional<FitChoice> best;
-        RugHold bestHold = RugHold::none;
-        for (const bool across : {true, false}) {
-            const Length w = Length::millimetres((across ? l : d) * k);
-            const Length deep = Length::millimetres((across ? d : l) * k);
-            // In the middle under them; or, where that goes through a wall, forward until only
-            // their front legs are on.
-            const Length onIt = job.library.book->habit("front-legs-on-rug");
-            const double front = extent((*scene)->byId(seats.front())->shape, frame.front());
-            const Vec2 across_ = frame.right() * box.centre().x;
-            const Vec2 forward = across_ + frame.front() * (front - onIt.mm() + deep.mm() / 2);
-            std::optional<std::pair<Vec2, RugHold>> lies;
-            for (const Vec2 at : {middle, forward}) {
-                const Shape rug = placed(rectangle(w, deep), {at, frame.turn});
-                const auto holds =
-                    rugHold(**scene, seats, rug, job.library.book->habit("front-legs-least"));
-                bool in = holds != RugHold::none;
-                for (std::size_t side = 0; side < job.room->stretches() && in; ++side) {
-                    const Wall wall = job.room->stretchAt(side);
-                    in = gapBetween(rug, stretch({wall.start, wall.end})).depth.mm() <= 0.01;
-                }
-                if (in && job.room->holds(at)) {
-                    lies = {at, holds};
-                    break;
-                }
-            }
-            if (!lies || (best && lies->second <= bestHold))
-                continue;
-            const auto hold = lies->second;
-            FitChoice c;
-            Piece p = pieceOf(kind);
-            p.size.width = w;
-            p.size.depth = deep;
-            p.name = job.scheme().freeName(kind->name);
-            p.pose = {lies->first, frame.turn};
-            Tie under;
-            under.kind = Tie::Kind::under;
-            under.group = seats;
-            if (lies->first != middle)
-                under.distance = onIt;
-            Tie turn;
-            turn.kind = Tie::Kind::inLineWith;
-            turn.of = pieceTarget(seats.front());
-            p.ties = {turn, under};
-            c.edit.acts.emplace_back(PutPiece{p});
-            if (!apply(job, c.edit))
-                continue;
-            c.size = p.size;
-            c.pose = p.pose;
-            c.title =
-                inMetric ? worded("{:.0f} x {:.0f} cm", l, d) : worded("{:.0f} x {:.0f} ft", l, d);
-            c.detail = hold == RugHold::allLegs ? "all legs on" : "front legs on";
-            c.edit.words = worded("try a rug {}", c.title);
-            best = std::move(c);
-            bestHold = hold;
-        }
-        if (best)
-            out.choices.push_back(std::move(*best));
-    }
-    out.yes = !out.choices.empty();
-    if (out.choices.empty() && !out.stopped)
-        out.reasons.push_back(
-            "No usual size holds this group inside the walls; a larger one is cut "
-            "from the roll.");
-    return out;
-}
-
 FitAnswer whereItStands(const Project& job, const Piece& piece, const GoesOn& goesOn) {
     FitAnswer out;
     const auto scene = sceneOf(job);
@@ -452,7 +333,7 @@ FitAnswer fitsThere(const Project& job, const Edit& placing, int id) {
         if (clear || out.reasons.size() < 4)
             out.reasons.push_back(std::move(u));
     out.yes = out.reasons.empty();
-    out.heading = out.yes  ? "Yes, it fits there"
+    out.heading = out.yes ? "Yes, it fits there"
                   : clear ? "It fits, but upsets something"
                           : "No, not there";
     if (!clear)

@@ -8,9 +8,9 @@
 
 namespace mezzet {
 
-/// The same said in words the line knows, likeliest first: "a big picture over the sofa", "where can
-/// I put a piano?", "between the windows". Asked only for what is refused as it was said; none where
-/// no other words are known. What is made of it is told in the preview as ever.
+/// The same said in words the line knows, likeliest first: "a big picture over the sofa", "where
+/// can I put a piano?", "between the windows". Asked only for what is refused as it was said; none
+/// where no other words are known. What is made of it is told in the preview as ever.
 [[nodiscard]] std::vector<std::string> inOtherWords(std::string_view text, const Project&);
 
 } // namespace mezzet
