@@ -51,6 +51,8 @@ std::vector<std::string> parts(std::string_view all) {
 std::pair<std::string, std::string> subjectOf(const Phrase& p, const std::string& example) {
     if (example.find("front legs") != std::string::npos || example.starts_with("under"))
         return {"rug", "rug"};
+    if (p.of.has(SaidOf::rug))
+        return {"rug", "small rug"};
     if (example.starts_with("finished"))
         return {"sideboard", "sideboard"};
     if (example.starts_with("seat") || example.starts_with("arm"))

@@ -167,7 +167,7 @@ TEST(Doors, WithoutAnUndercutLeaveARugANote) {
                              "wall A 20'\nwall B 15'\nwall C 20'\n door 2' from left, 32 wide, "
                              "hinge right, swings in\nwall D 15'");
     const auto all = readingsOf(job);
-    const auto* r = find(all, job, "door-swing", "Rug");
+    const auto* r = find(all, job, "rug-door", "Rug");
     ASSERT_NE(r, nullptr);
     EXPECT_EQ(r->verdict, Verdict::note) << "what was not taped can't be judged";
 }

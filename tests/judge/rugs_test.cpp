@@ -205,9 +205,8 @@ TEST(RugTrip, IsAnEdgeBeforeADoorway) { // common practice
 }
 
 TEST(RugStairs, IsAtMostHalfAnInch) { // ADA 2010, 302.2
-    const char* notes =
-        "room Hall\nceiling 8'\nwall A 20'\nwall B 8'\nwall C 20'\n stairs 24 from "
-        "left, 13 risers of 7 1/2, goings of 10, up to the right, 36 deep\nwall D 8'\n";
+    const char* notes = "room Hall\nceiling 8'\nwall A 20'\nwall B 8'\nwall C 20'\n stairs 24 from "
+                        "left, 36 wide, riser 7 1/2, going 10, count 13, up right\nwall D 8'\n";
     const auto stairs = [&](const char* pile) {
         return seen({std::string("runner 27 wide called Flight on stairs 1, pile ") + pile},
                     "rug-stairs", "Flight", nullptr, notes);
@@ -243,9 +242,9 @@ TEST(RugStop, EndsOnALineOfTheBuilding) { // common practice
 }
 
 TEST(Layered, ASmallRugOnALargeOneIsKnown) {
-    const auto job =
-        jobWith({"rug 120 x 96 called Ground at 120, 90", "small rug 60 x 36 called Top at 120, 90",
-                 "small rug 60 x 36 called Beside at 40, 40"});
+    const auto job = jobWith({"rug 120 x 96 called Ground at 120, 90",
+                              "small rug 60 x 36 called Sheepskin at 120, 90",
+                              "small rug 60 x 36 called Apart mat at 40, 40"});
     const auto scene = *sceneOf(job);
     const FloorView floor(*scene);
     const auto layered = [&](const char* name) {
@@ -254,9 +253,9 @@ TEST(Layered, ASmallRugOnALargeOneIsKnown) {
                 return isLayered(floor, i);
         return false;
     };
-    EXPECT_TRUE(layered("Top"));
+    EXPECT_TRUE(layered("Sheepskin"));
     EXPECT_FALSE(layered("Ground"));
-    EXPECT_FALSE(layered("Beside"));
+    EXPECT_FALSE(layered("Apart mat"));
 }
 
 TEST(RugRemedies, MendWithoutACostInWhatIsGuarded) {

@@ -39,8 +39,8 @@ bool hasCorner(const std::vector<Vec2>& o, double x, double y) {
 
 const char* plain = "room Plain\nceiling 8'\nwall A 20'\nwall B 15'\nwall C 20'\nwall D 15'\n";
 /// 20 by 15 feet less the 8 by 6 of its far right corner.
-const char* ellNotes = "room Ell\nceiling 8'\nwall A 20'\nwall B 9'\nwall C 8', corner 90\n"
-                       "wall D 6', corner 270\nwall E 12'\nwall F 15'\n";
+const char* ellNotes = "room Ell\nceiling 8'\nwall A 20'\nwall B 9'\nwall C 8'\ncorner out\n"
+                       "wall D 6'\nwall E 12'\nwall F 15'\n";
 
 } // namespace
 
@@ -80,9 +80,9 @@ TEST(CutToRoom, GoesByEachWallsOwnBorder) {
 }
 
 TEST(CutToRoom, GoesRoundAChimneyAndItsHearth) {
-    const auto room =
-        roomOf("room H\nceiling 8'\nwall A 20'\n chimney 90 from left, 60 wide, 15 deep, hearth 18 "
-               "deep\nwall B 15'\nwall C 20'\nwall D 15'\n");
+    const auto room = roomOf(
+        "room H\nceiling 8'\nwall A 20'\n fireplace 90 from left, 60 wide, 15 deep, hearth 18\n"
+        "wall B 15'\nwall C 20'\nwall D 15'\n");
     auto how = evenly(*room, 10);
     std::vector<std::string> told;
     const auto plainly = cutToRoom(*room, how, told);
@@ -118,7 +118,7 @@ TEST(CutToRoom, RefusesABorderWiderThanTheRoom) {
 
 TEST(CutToRoom, FollowsWallsThatAreOutOfSquare) {
     const auto room = roomOf("room Skew\nceiling 8'\nwall A 148\nwall B 120\nwall C 144\nwall D "
-                             "120\ndiagonal AB-CD 189\ndiagonal BC-DA 189\n");
+                             "120\ndiagonal A to C 189\ndiagonal B to D 189\n");
     ASSERT_TRUE(room->closed);
     std::vector<std::string> told;
     const auto cut = cutToRoom(*room, evenly(*room, 12), told);

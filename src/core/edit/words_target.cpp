@@ -115,6 +115,8 @@ Target WordsReader::numbered(OpeningKind kind, Target::Is is, const char* what, 
     const auto [end, error] = std::from_chars(w.data(), w.data() + w.size(), n);
     if (!w.empty() && error == std::errc() && end == w.data() + w.size())
         word();
+    else if (!w.empty() && error == std::errc() && std::string_view(end) == "'s") // "door 1's"
+        at_ += static_cast<std::size_t>(end - w.data());
     else if (numbers.size() == 1)
         n = numbers.front();
     else if (!numbers.empty())
