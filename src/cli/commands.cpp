@@ -284,17 +284,19 @@ int check(const std::string& path, const std::string& room, const std::string& s
         const auto remedy = remedyFor(r, job, **resolved, judged, late);
         toMend += r.toMend() ? 1 : 0;
         if (!asJson) {
-            fmt::print("{:<6} {:<15} {:<40} {:>9}  {}\n", verdictName(r.verdict), r.rule->id,
-                       fmt::format("{}: {}{}", subjectOf(r, say),
-                                   r.other.is == Target::Is::none
-                                       ? r.to.is == Target::Is::none ? "" : words(r.to, say)
-                                       : words(r.other, say),
-                                   stateOf(r, *(*resolved)->scheme) == "day"
-                                       ? std::string()
-                                       : fmt::format(" ({})", stateOf(r, *(*resolved)->scheme))),
-                       std::string_view(r.instead) == "none" ? "none"
-                                                             : words(r.value, job.notation),
-                       whyOf(r, say));
+            fmt::print(
+                "{:<6} {:<15} {:<40} {:>9}  {}\n", verdictName(r.verdict), r.rule->id,
+                fmt::format("{}{}{}{}", subjectOf(r, say),
+                            r.other.is == Target::Is::none && r.to.is == Target::Is::none ? ""
+                                                                                          : ": ",
+                            r.other.is == Target::Is::none
+                                ? r.to.is == Target::Is::none ? "" : words(r.to, say)
+                                : words(r.other, say),
+                            stateOf(r, *(*resolved)->scheme) == "day"
+                                ? std::string()
+                                : fmt::format(" ({})", stateOf(r, *(*resolved)->scheme))),
+                std::string_view(r.instead) == "none" ? "none" : words(r.value, job.notation),
+                whyOf(r, say));
             if (r.accepted)
                 fmt::print("       accepted: {}\n", whyAccepted(r, *(*resolved)->scheme));
             if (remedy)

@@ -80,7 +80,7 @@ TEST(JobSchema, RefusesWhatNoJobHas) {
     const auto good = jobText(jobWith({"sofa against wall A", "vase at 5', 5'"}));
     ASSERT_EQ(faultsOf(good), "");
     for (const auto& [from, to] :
-         {std::pair{"\"version\": 2", "\"version\": 3"}, std::pair{"\"turn\": ", "\"tern\": "},
+         {std::pair{"\"version\": 3", "\"version\": 4"}, std::pair{"\"turn\": ", "\"tern\": "},
           std::pair{"\"tie\": \"against\"", "\"tie\": \"glued\""},
           std::pair{"\"is\": \"wall\"", "\"is\": \"roof\""}}) {
         auto bad = good;

@@ -4,6 +4,7 @@
 #include "edit/preview.h"
 #include "jobs.h"
 #include "project/project.h"
+#include "scheme/rug.h"
 #include "scheme/surfaces.h"
 
 #include <cmath>
@@ -292,6 +293,23 @@ TEST(JobFiles, KeepEverySurface) {
     EXPECT_FALSE(readJob(broken, "broken", library()));
 }
 
+TEST(JobFiles, OfTheSecondFormatHaveRugsAsThickAsTheyWere) {
+    // Their height had a pad of 1/4 in in it: rug and pad together are what they were.
+    const auto path = std::string(MEZZET_TEST_CASES) + "/jobs/format-2-lantern-row.mezzet";
+    const auto old = openJob(path, library());
+    ASSERT_TRUE(old) << old.problem().text();
+    int rugs = 0;
+    for (const auto& s : (*old)->schemes)
+        for (const Piece& p : s->pieces)
+            if (p.kind->flat()) {
+                EXPECT_NEAR((p.size.height + padUnder(p, false)).inInches(), 0.5, 1e-9) << p.name;
+                ++rugs;
+            }
+    EXPECT_GT(rugs, 2);
+    const auto text = jobText(**old);
+    EXPECT_EQ(jobText(**readJob(text, "again", library())), text);
+}
+
 TEST(JobFiles, OfTheFirstFormatOpenAsTheyWere) {
     const auto path = std::string(MEZZET_TEST_CASES) + "/jobs/format-1-lantern-row.mezzet";
     const auto old = openJob(path, library());
@@ -304,7 +322,7 @@ TEST(JobFiles, OfTheFirstFormatOpenAsTheyWere) {
     EXPECT_GT(hung, 10U);
     EXPECT_GT(standing, 30U);
     const auto text = jobText(**old);
-    EXPECT_NE(text.find("\"version\": 2"), std::string::npos);
+    EXPECT_NE(text.find("\"version\": 3"), std::string::npos);
     EXPECT_EQ(text.find("\"hung\": ["), std::string::npos);
     const auto again = readJob(text, "again", library());
     ASSERT_TRUE(again) << again.problem().text();
