@@ -292,6 +292,20 @@ int rugs(const RugsCommand& c) {
         one["pile_mm"] = rounded(rug.size.height.mm());
         one["pad_mm"] = rounded(padUnder(rug, metric).mm());
         one["layered"] = isLayered(floor, i);
+        one["groups"] = json::array();
+        std::vector<std::string> groups;
+        for (const Zone& z : p.scheme().zones)
+            if (std::any_of(z.pieces.begin(), z.pieces.end(), [&](int id) {
+                    const Piece* on = p.scheme().byId(id);
+                    const Placed* where = floor.byId(id);
+                    return on != nullptr && where != nullptr && !on->kind->flat() &&
+                           standsOn(where->shape, rug, floor.placed[i]);
+                })) {
+                one["groups"].push_back(z.name);
+                groups.push_back(shownPlainly(z.name));
+            }
+        if (groups.size() > 1)
+            text += fmt::format("  it lies under more than one group: {}\n", listed(groups));
         if (const RugMaterial* m = p.library.rugs->materialById(rugOf(rug).material)) {
             one["material"] = m->name;
             one["material_price"] = std::round(m->price * areaOf(rug) / 1e6 * 100) / 100;

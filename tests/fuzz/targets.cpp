@@ -235,7 +235,18 @@ void readsLengths(std::string_view in) {
     }
 }
 
-constexpr std::array<Target, 12> all{{{"job", readsJob},
+void readsRugs(std::string_view in) {
+    const auto book = readRugBook(in, "rugs.json", library().rugs.get());
+    if (!book)
+        return;
+    for (const auto& n : (*book)->needs)
+        must(rankMaterials(**book, {n.id}).size() == (*book)->materials.size(),
+             "a material is lost when they are ranked");
+    for (const auto& e : (*book)->edges)
+        must(std::isfinite(e.price) && e.price >= 0, "an edge has no price");
+}
+
+constexpr std::array<Target, 13> all{{{"job", readsJob},
                                       {"notes", readsNotes},
                                       {"lines", readsLines},
                                       {"speech", readsSpeech},
@@ -246,7 +257,8 @@ constexpr std::array<Target, 12> all{{{"job", readsJob},
                                       {"drawing", readsDrawing},
                                       {"tracing", readsTracing},
                                       {"laser", readsLaser},
-                                      {"lengths", readsLengths}}};
+                                      {"lengths", readsLengths},
+                                      {"rugs", readsRugs}}};
 
 } // namespace
 

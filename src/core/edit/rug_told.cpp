@@ -35,6 +35,8 @@ std::optional<Problem> layOnStairs(const Room& room, Piece& p, const RugWork& wo
     p.pose.at = w.at(it->left + it->width / 2) + w.inward() * (room_ / 2).mm();
     p.pose.turn = directionOf(w.along());
     p.ties.clear();
+    notices.emplace_back("a runner is fixed with rods or gripper by a fitter: a loose one makes "
+                         "people fall");
     if (room_ > Length{})
         notices.push_back(
             worded("{} of each tread is bare on either side", writeGap((room_ - wide) / 2, n)));
@@ -81,6 +83,8 @@ Result<bool> tellOfRug(const Project& job, Piece& p, const Placement& said,
                                       sides == 1 ? "edge" : "edges", e.edge),
                                "count them from its first corner"};
     }
+    if (said.rug && said.rug->pad && *said.rug->pad <= Length{} && before.pad != said.rug->pad)
+        notices.emplace_back("bare on a hard floor it slips: tape it, or lay it on a pad");
     if (!lies)
         return false;
     if (!said.ties.empty() || said.step)
