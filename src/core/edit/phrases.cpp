@@ -171,6 +171,13 @@ Placement Placing::read(Begins how) {
         if ((p->of.bits & place.bits) != 0)
             fine.push_back(p);
     while (!in.done()) {
+        // "and four chairs", before "and" is only a word between two clauses.
+        if (const std::size_t at = in.at(); in.take({"and", "plus"})) {
+            const bool chairs = followed(in, Follows::chairs);
+            in.goTo(at);
+            if (chairs && clause(fine))
+                continue;
+        }
         if (in.comma() ||
             in.take({"and", "then", "is", "to", "so it is", "so that it is", "standing", "goes",
                      "go", "should be", "just", "it"}) ||

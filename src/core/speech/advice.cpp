@@ -1,6 +1,7 @@
 // Questions about what to do: how high, what fits, how many, what is wrong.
 #include "edit/arrange.h"
 #include "edit/new_piece.h"
+#include "edit/phrase.h"
 #include "edit/sizes_said.h"
 #include "fits/ask.h"
 #include "fits/trying.h"
@@ -256,7 +257,8 @@ std::optional<Answer> doesItFit(Asking& a) {
         a.in.article();
         if (a.in.nameAhead()) {
             const Piece& p = *a.scene->pieceById(a.in.piece());
-            if (a.in.take({"fit", "fits", "come in", "go in", "get in", "come"})) {
+            const bool whole = a.in.take({"fit", "fits", "come in", "go in", "get in", "come"});
+            if (whole && (a.in.done() || a.in.ahead() == "?" || !phraseAhead(a.in, false))) {
                 // As one seen in a shop.
                 Piece other = p;
                 other.id = 0;
