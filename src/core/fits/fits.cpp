@@ -326,7 +326,7 @@ FitAnswer fitsThere(const Project& job, const Edit& placing, int id) {
     const auto judged = judgedAfter(*after);
     if (auto harm = harmOf(*after->project, *after->scene, {id}); !harm.empty())
         out.reasons.push_back(std::move(harm));
-    if (const auto in = overlapOf(*after->scene, id); !in.empty())
+    else if (const auto in = overlapOf(*after->scene, id); !in.empty())
         out.reasons.push_back(worded("{} would stand where {} is", p.name, in));
     const bool clear = out.reasons.empty();
     for (auto& u : upsetBy(*base, *after, judged))

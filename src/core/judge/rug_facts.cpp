@@ -242,6 +242,11 @@ bool isLayered(const FloorView& scene, std::size_t rug) {
 }
 
 std::vector<std::vector<Vec2>> mainLines(const FloorView& scene, Length half) {
+    return mainLines(scene, floorWays(scene, {half * 2, false, {}, {}}), half);
+}
+
+std::vector<std::vector<Vec2>> mainLines(const FloorView& scene, const FloorWays& ways,
+                                         Length half) {
     const Room& room = *scene.room;
     std::vector<std::vector<Vec2>> out;
     std::vector<std::size_t> doors;
@@ -250,7 +255,8 @@ std::vector<std::vector<Vec2>> mainLines(const FloorView& scene, Length half) {
             doors.push_back(i);
     if (!room.closed || doors.size() < 2)
         return out;
-    const auto ways = floorWays(scene, {half * 2, false, {}, {}});
+    // Coarse: what is asked is where feet go, to within a hand.
+    constexpr Length cell = Length::millimetres(150);
     const auto before = [&](std::size_t door) {
         const Opening& o = room.openings[door];
         const Wall& w = room.walls[static_cast<std::size_t>(o.wall)];
@@ -273,7 +279,7 @@ std::vector<std::vector<Vec2>> mainLines(const FloorView& scene, Length half) {
                        !b.isFrameOf(static_cast<int>(doors[y]));
             });
             auto path = clear ? std::vector<Vec2>{from, to}
-                              : drawnPath({&blocks, {}, from, to, half * 0.5});
+                              : drawnPath({&blocks, {}, from, to, half * 0.5, cell});
             if (path.size() > 1)
                 out.push_back(std::move(path));
         }

@@ -1,5 +1,6 @@
 #pragma once
 
+#include "judge/floor_ways.h"
 #include "rugs/roll.h"
 #include "rugs/rug_book.h"
 #include "scheme/resolve.h"
@@ -64,6 +65,8 @@ struct RugCutOff {
 rugsToCut(const FloorView&, const std::vector<std::vector<Vec2>>& ways, Length nosing);
 
 /// The ways between each two doors as lines on the floor: straight where nothing is between.
+[[nodiscard]] std::vector<std::vector<Vec2>> mainLines(const FloorView&, const FloorWays&,
+                                                       Length half);
 [[nodiscard]] std::vector<std::vector<Vec2>> mainLines(const FloorView&, Length half);
 
 /// What an edge is finished with, and what that comes to.

@@ -76,7 +76,7 @@ const Reflections& Shared::reflections() {
 
 const std::vector<std::vector<Vec2>>& Shared::lines() {
     if (!lines_)
-        lines_ = mainLines(scene_, setting("rug-trip", "half a way"));
+        lines_ = mainLines(FloorView(scene_), ways(false), setting("rug-trip", "half a way"));
     return *lines_;
 }
 

@@ -12,7 +12,6 @@ namespace mezzet {
 
 namespace {
 
-constexpr double cell = 40; ///< mm
 constexpr int mostAcross = 1200;
 
 /// How far chords may stand off a curve.
@@ -29,7 +28,7 @@ double distanceTo(const std::vector<Vec2>& corners, Vec2 p) {
 /// Which cells are too close to something.
 class Grid {
 public:
-    Grid(const PathAsked& asked) {
+    Grid(const PathAsked& asked) : cell(asked.cell.mm()) {
         Box box;
         box.include(asked.from);
         box.include(asked.to);
@@ -95,6 +94,7 @@ public:
     }
 
 private:
+    double cell; ///< mm
     Vec2 low_;
     int across_ = 0;
     int down_ = 0;

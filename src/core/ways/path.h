@@ -11,11 +11,12 @@ struct PathAsked {
     Vec2 from;
     Vec2 to;
     Length half; ///< what is kept clear on either side, where there is so much
+    Length cell = Length::millimetres(40); ///< of the grid it is found on
 };
 
 /// A way to be drawn, from beginning to end: the shortest that keeps the asked clearance, found on
-/// a grid of 40 mm and pulled straight. Less clearance is kept at the ends. For the eye: how narrow
-/// a way is, WayFinder tells exactly. Empty when there is none of that clearance.
+/// a grid (40 mm when not said) and pulled straight. Less clearance is kept at the ends. For the
+/// eye: how narrow a way is, WayFinder tells exactly. Empty when there is none of that clearance.
 [[nodiscard]] std::vector<Vec2> drawnPath(const PathAsked&);
 
 /// The largest circle that stands clear of all blocks, its centre inside an outline; to half a
