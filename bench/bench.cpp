@@ -512,17 +512,27 @@ void keyOnTheLine(benchmark::State& state) {
 }
 BENCHMARK(keyOnTheLine)->Arg(60)->Arg(500)->Unit(benchmark::kMillisecond);
 
-/// A hall with eight rugs, some of them cut to outlines of their own.
+/// A room of 30 by 24 feet with eight rugs, some of them cut to outlines of their own.
 const Project& eightRugs() {
     static const Project job = [] {
-        Project now = hallOf(60, false);
+        Project now = **newProject(
+            library(),
+            "ceiling 9'\nwall A 30'\n window 4' from left, 6' wide\nwall B 24'\n door 5' "
+            "from left, 36 wide, hinge left, swings in, undercut 3/4\nwall C 30'\n door 4' "
+            "from left, 36 wide, hinge left, swings in\nwall D 24'");
+        for (int i = 0; i < 5; ++i) {
+            sayTo(now, fmt::format("sofa 84 x 36 called Sofa {0} at {1}, {2}", i,
+                                   60 + (i % 3) * 110, 60 + (i / 3) * 130));
+            sayTo(now, fmt::format("coffee table called Low {0} 15 from Sofa {0}", i));
+        }
         for (int i = 0; i < 8; ++i)
             sayTo(now, i % 2 == 0
                            ? fmt::format("rug 96 x 60 called Ground {0} at {1}, {2}", i,
-                                         70 + i * 45, 100 + (i % 3) * 40)
+                                         60 + (i % 4) * 75, 90 + (i / 4) * 120)
                            : fmt::format("rug called Ground {0}, corners at {1}, {2}; {3}, {2}; "
                                          "{3}, {4}; {1}, {4}",
-                                         i, 30 + i * 45, 60, 90 + i * 45, 150));
+                                         i, 20 + (i % 4) * 70, 50 + (i / 4) * 120,
+                                         80 + (i % 4) * 70, 110 + (i / 4) * 120));
         return now;
     }();
     return job;

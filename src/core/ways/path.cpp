@@ -17,12 +17,14 @@ constexpr int mostAcross = 1200;
 /// How far chords may stand off a curve.
 constexpr Length chords = Length::millimetres(4);
 
-double distanceTo(const std::vector<Vec2>& corners, Vec2 p) {
-    double best = 1e300;
-    for (std::size_t i = 0; i < corners.size(); ++i)
-        best =
-            std::min(best, norm(p - nearestOn({corners[i], corners[(i + 1) % corners.size()]}, p)));
-    return corners.size() > 2 && insideOutline(corners, p) ? 0 : best;
+/// Whether a place is in an outline, or nearer to it than so many mm.
+bool isNear(const std::vector<Vec2>& corners, Vec2 p, double by) {
+    for (std::size_t i = 0; i < corners.size(); ++i) {
+        const Vec2 off = p - nearestOn({corners[i], corners[(i + 1) % corners.size()]}, p);
+        if (dot(off, off) < by * by)
+            return true;
+    }
+    return corners.size() > 2 && insideOutline(corners, p);
 }
 
 /// Which cells are too close to something.
@@ -60,7 +62,7 @@ public:
                         continue;
                     const Vec2 p = middle(x, y);
                     const double end = std::min(norm(p - asked.from), norm(p - asked.to));
-                    if (distanceTo(corners, p) < std::min(half, std::max(end - cell, 1.0)))
+                    if (isNear(corners, p, std::min(half, std::max(end - cell, 1.0))))
                         c = 1;
                 }
         }
