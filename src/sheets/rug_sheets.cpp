@@ -135,7 +135,10 @@ public:
 
     /// A figure at the middle of an edge, outside it.
     void edgeFigure(QPointF a, QPointF b, QPointF outward, const QString& words) {
-        const QPointF at = (a + b) / 2 + outward * 4.2;
+        // As far off as its own half width where it stands beside an upright edge.
+        const double half = QFontMetricsF(lettering(2.9 * k_)).horizontalAdvance(words) / k_ / 2;
+        const QPointF at =
+            (a + b) / 2 + outward * 2 + QPointF(outward.x() * half, outward.y() * 2.2);
         text({at.x() - 20, at.y() - 2, 40, 4}, Qt::AlignCenter, words, 2.9, true);
     }
 
@@ -304,8 +307,8 @@ public:
             if (!scale && 1 / s.denominator <= fit)
                 scale = s;
         const double k = scale ? 1 / scale->denominator : fit;
-        const auto onRoll = [&](Vec2 p) { // across the roll is down the page
-            return Vec2{p.y, p.x};
+        const auto onRoll = [&](Vec2 p) { // turned, not mirrored: its left edge is the lower one
+            return Vec2{p.y, plan.width.mm() - p.x};
         };
         const View v{{0, 0}, room.topLeft(), k};
         const auto box = [](Vec2 at, Vec2 size) {
@@ -341,7 +344,7 @@ public:
                  QString::number(n), 3.6, false, QFont::DemiBold);
         }
         // Its width, its length, and the pile.
-        const QPointF end = v(onRoll({plan.width.mm(), plan.length.mm()}));
+        const QPointF end = v(onRoll({0, plan.length.mm()}));
         text({room.left(), room.top() - 5, end.x() - room.left(), 4}, Qt::AlignCenter,
              q(of_.length(plan.length)), 3, true);
         p_.save();
@@ -350,8 +353,9 @@ public:
         text({-30, -2, 60, 4}, Qt::AlignCenter, q(of_.length(plan.width)), 3, true);
         p_.restore();
         arrow({room.left(), end.y() + 4}, {room.left() + 22, end.y() + 4});
-        text({room.left() + 24, end.y() + 2, 60, 4}, Qt::AlignLeft, "the pile runs this way", 2.8,
-             false, QFont::Normal, paperLook().soft);
+        text({room.left() + 24, end.y() + 2, 120, 4}, Qt::AlignLeft,
+             "the pile runs this way; below is the roll's left edge", 2.8, false, QFont::Normal,
+             paperLook().soft);
         y = heading("Cuts: from the roll's left edge and from its start", margin, end.y() + 9,
                     of_.width - 2 * margin);
         n = 0;
