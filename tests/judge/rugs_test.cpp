@@ -198,8 +198,8 @@ TEST(RugTrip, IsAnEdgeBeforeADoorway) { // common practice
     const auto trip = [](const char* line, const char* more = "Ground pile 1/4") {
         return seen({line, more}, "rug-trip", "Ground");
     };
-    EXPECT_EQ(trip("rug 60 x 40 called Ground at 200, 152").verdict, Verdict::loose);
-    EXPECT_EQ(trip("rug 60 x 40 called Ground at 200, 152", "Ground taped").verdict,
+    EXPECT_EQ(trip("rug 60 x 40 called Ground at 200, 156").verdict, Verdict::loose);
+    EXPECT_EQ(trip("rug 60 x 40 called Ground at 200, 156", "Ground taped").verdict,
               Verdict::right);
     EXPECT_NE(trip("rug 60 x 40 called Ground at 60, 60").verdict, Verdict::loose);
 }
@@ -256,6 +256,29 @@ TEST(Layered, ASmallRugOnALargeOneIsKnown) {
     EXPECT_TRUE(layered("Sheepskin"));
     EXPECT_FALSE(layered("Ground"));
     EXPECT_FALSE(layered("Apart mat"));
+}
+
+TEST(RugReadings, AreToldWithNothingLeftOpen) {
+    const char* notes =
+        "room Hall\nceiling 8'\nwall A 30'\n opening 20' from left, 36 wide, 80 high\nwall B 5'\n"
+        "wall C 30'\n door 3' from left, 30 wide, 80 high, hinge left, swings in, undercut 1/4, "
+        "leads to closet\nwall D 5'\n";
+    int told = 0;
+    for (const auto& lines : std::vector<std::vector<std::string>>{
+             {"rug called Ground cut to the room, 10 off the walls, ending at opening 1"},
+             {"rug called Ground cut to the room, 2 off the walls"},
+             {"rug 300 x 40 called Ground at 160, 32"},
+             {"rug 60 x 40 called Ground at 300, 34"},
+             {"sofa 60 x 30 at 60, 20", "rug 60 x 30 called Ground at 60, 44"}}) {
+        const auto job = jobWith(lines, notes);
+        for (const Reading& r : readingsOf(job))
+            if (r.rule->id.starts_with("rug-")) {
+                const auto words = sentenceOf(r, job.wording()) + titleOf(r, job.wording());
+                EXPECT_EQ(words.find('{'), std::string::npos) << words;
+                ++told;
+            }
+    }
+    EXPECT_GT(told, 15);
 }
 
 TEST(RugRemedies, MendWithoutACostInWhatIsGuarded) {
