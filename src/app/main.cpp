@@ -194,6 +194,18 @@ int renderViews(mezzet::app::MainWindow& window, const QString& folder) {
         finder.box()->setText("chair");
         ok = shot(finder, "finder") && ok;
     }
+    // A carpet cut to the room, its edges and corners to be dragged.
+    session.sayLine("remove hearth rug");
+    session.sayLine("rug called Carpet cut to the room, 12 off the walls, 6 off the hearth, ending "
+                    "at opening 1 anyway");
+    session.sayLine("edges of Carpet in linen tape 3");
+    if (const auto* carpet = session.project()->scheme().byName("Carpet"))
+        session.select({carpet->id});
+    ok = shot(window, "rugs") && ok;
+    ok = window.printTo(folder + "/rug-order-sheet.png", "rug-order") && ok;
+    for (int i = 0; i < 3; ++i)
+        session.undo();
+    session.select({});
     // What hangs from the ceiling, and what stands on tops and in openings.
     for (const char* line :
          {"pendant over supper table, 32 above supper table", "ceiling light over hearth rug",
