@@ -239,8 +239,17 @@ public:
         line("Thickness", fmt::format("{} without a pad", of_.gap(p.size.height)));
         const Length pad = rugOf(p).pad.value_or(of_.job.library.book->habit("rug-pad"));
         const Length shortBy = metric ? Length::centimetres(4) : Length::inches(1.5);
-        line("Pad", pad > Length{} ? fmt::format("{} thick, {} short of the rug all round",
-                                                 of_.gap(pad), of_.gap(shortBy))
+        const RugPad* kind = nullptr;
+        for (const RugPad& one : book.pads)
+            if (one.floor == "hard" &&
+                (kind == nullptr || abs(one.thickness - pad) < abs(kind->thickness - pad)))
+                kind = &one;
+        line("Pad", pad > Length{} ? fmt::format("{} thick, {} short of the rug all round{}",
+                                                 of_.gap(pad), of_.gap(shortBy),
+                                                 kind != nullptr
+                                                     ? fmt::format("; on a hard floor {}, which {}",
+                                                                   kind->name, kind->says)
+                                                     : std::string())
                                    : std::string("none: on a hard floor it slips"));
         line("Pile", alongWidth ? "along its width, as the arrow has it"
                                 : "along its depth, as the arrow has it");

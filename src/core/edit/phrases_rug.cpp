@@ -69,6 +69,46 @@ bool toRoom(Placing& p) {
     return true;
 }
 
+/// "cut to zone Seating, 12 beyond": as large as what stands in it, and so far beyond.
+bool toZone(Placing& p) {
+    p.in.take({"zone", "the zone"});
+    const Zone* zone = nullptr;
+    for (const Zone& z : p.in.job().scheme().zones)
+        if (zone == nullptr && p.in.take({foldCase(z.name)}))
+            zone = &z;
+    if (zone == nullptr) {
+        std::vector<std::string> names;
+        for (const Zone& z : p.in.job().scheme().zones)
+            names.push_back(z.name);
+        p.fault(names.empty() ? std::string("the scheme has no zones") : "that is no zone",
+                names.empty() ? "make one: zone Seating is sofa and coffee table"
+                              : worded("say one of: {}", listed(names, "or")));
+    }
+    Length beyond;
+    const std::size_t here = p.in.at();
+    p.in.comma();
+    if (p.in.lengthAhead()) {
+        beyond = p.in.length("how far beyond it");
+        if (!p.in.take({"beyond", "beyond it", "past it", "past", "all round"})) {
+            p.in.goTo(here);
+            beyond = {};
+        }
+    }
+    Box box;
+    for (const int id : zone->pieces)
+        if (const Placed* where = p.scene.fromAbove(id);
+            where != nullptr && !p.scene.pieceById(id)->kind->flat())
+            box.include(bounds(where->shape));
+    if (box.empty())
+        p.fault(worded("nothing of zone {} stands on the floor", zone->name), "name another");
+    const Vec2 more{beyond.mm(), beyond.mm()};
+    box.include(box.low - more);
+    box.include(box.high + more);
+    p.out.corners = {box.low, {box.high.x, box.low.y}, box.high, {box.low.x, box.high.y}};
+    told(p).fit.reset();
+    return true;
+}
+
 /// "10 off the walls"
 bool offWalls(Placing& p) {
     if (!fitted(p))
@@ -258,6 +298,12 @@ std::span<const Phrase> rugPhrases() {
          .read = &toRoom,
          .help = "its outline follows the room's, a border off the walls and what is built in",
          .example = "cut to the room, 10 off the walls"},
+        {.begins = {"cut to zone", "cut to the zone", "under zone"},
+         .of = SaidOf::rug,
+         .read = [](Placing& p) { return toZone(p); },
+         .follows = Follows::place,
+         .help = "as large as what stands in a zone, and so far beyond it",
+         .example = ""},
         {.begins = {"off the walls", "off walls", "off all walls", "from the walls",
                     "off each wall", "from all walls", "in from the walls", "border"},
          .afterLength = true,

@@ -130,9 +130,13 @@ Result<std::vector<Vec2>> cutToRoom(const Room& room, const RoomCut& cut,
     if (left.empty())
         return Problem{"the border leaves nothing of the room", "say a narrower one"};
     Region& most = left.front();
-    if (left.size() > 1)
+    // Slivers behind a chimney are no part of anything.
+    constexpr double least = 1e5; // mm²
+    const auto parts = std::count_if(left.begin(), left.end(),
+                                     [](const Region& r) { return signedArea(r.edge) > least; });
+    if (parts > 1)
         told.push_back(
-            worded("the border divides the floor: the largest of {} parts is cut", left.size()));
+            worded("the border divides the floor: the largest of {} parts is cut", parts));
     if (!most.holes.empty())
         told.push_back("what stands free in the middle is cut out on the spot");
     // It begins at the corner nearest to where wall A does.
