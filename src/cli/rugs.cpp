@@ -321,13 +321,9 @@ int rugs(const RugsCommand& c) {
     if (!toCut)
         return refuse(toCut.problem());
     std::vector<RollCut> cuts;
-    RollAsk ask;
-    for (const RugCutOff& r : *toCut) {
+    for (const RugCutOff& r : *toCut)
         cuts.push_back(r.cut);
-        const RugWork& w = rugOf(*p.scheme().byId(r.rug));
-        ask.repeat = std::max(ask.repeat, w.repeat);
-        ask.drop = std::max(ask.drop, w.drop);
-    }
+    RollAsk ask;
     ask.shown = p.notation;
     ask.allowance = book.habit("cut-allowance");
     ask.seams = true;
@@ -340,21 +336,36 @@ int rugs(const RugsCommand& c) {
     const auto widths = widthsOf(c.rolls, p.notation.units, *p.library.rugs);
     if (!widths)
         return refuse(widths.problem());
-    std::vector<RollPlan> plans;
-    if (!cuts.empty()) {
-        const auto laid = plansOn(cuts, ask, *widths, !c.rolls.empty());
-        if (!laid)
-            return refuse(laid.problem());
-        plans = *laid;
+    json rolls = json::array();
+    for (const RollGroup& g : rollGroups(p.scheme(), *toCut)) {
+        const auto plans = plansOf(g, *toCut, ask, *widths, !c.rolls.empty());
+        if (!plans)
+            return refuse(plans.problem());
+        const RugMaterial* m = p.library.rugs->materialById(g.material);
+        if (!c.asJson) {
+            if (m != nullptr)
+                text += fmt::format("{}, the least dear {:.2f}:\n", m->name,
+                                    g.price(plans->front(), *p.library.rugs));
+            fmt::print("{}", text);
+            printPlans(*plans, cuts, p.notation);
+            text.clear();
+            continue;
+        }
+        for (const RollPlan& plan : *plans) {
+            json roll = planJson(plan, cuts, &*toCut);
+            if (m != nullptr) {
+                roll["material"] = m->name;
+                roll["price"] = g.price(plan, *p.library.rugs);
+            }
+            rolls.push_back(std::move(roll));
+        }
     }
     if (!c.asJson) {
-        fmt::print("{}", text.empty() ? "There is no rug in this scheme.\n" : text);
-        printPlans(plans, cuts, p.notation);
+        if (toCut->empty())
+            fmt::print("{}", text.empty() ? "There is no rug in this scheme.\n" : text);
         return ran;
     }
-    json out{{"rugs", all}, {"rolls", json::array()}};
-    for (const RollPlan& plan : plans)
-        out["rolls"].push_back(planJson(plan, cuts, &*toCut));
+    json out{{"rugs", all}, {"rolls", rolls}};
     fmt::print("{}\n", out.dump(1));
     return ran;
 }

@@ -30,7 +30,11 @@ struct Work {
     Project job;
     ScenePtr scene;
     std::vector<RugCutOff> cuts;
-    std::vector<RollPlan> plans; ///< least waste first, or those asked for
+    struct Roll {
+        RollGroup of;
+        std::vector<RollPlan> plans; ///< least waste first, or the one asked for
+    };
+    std::vector<Roll> rolls; ///< a material each
     Paper paper;
     std::string date;
     double width = 0;
@@ -59,26 +63,20 @@ Result<std::shared_ptr<Work>> workOf(const Project& job, const SheetOptions& o, 
     if (!cuts)
         return cuts.problem();
     out->cuts = std::move(*cuts);
-    std::vector<RollCut> all;
     RollAsk ask;
-    for (const RugCutOff& c : out->cuts) {
-        all.push_back(c.cut);
-        const RugWork& w = rugOf(*job.scheme().byId(c.rug));
-        ask.repeat = std::max(ask.repeat, w.repeat);
-        ask.drop = std::max(ask.drop, w.drop);
-    }
     ask.allowance = book.habit("cut-allowance");
     ask.seams = true;
     ask.shown = job.notation;
     if (o.goOn)
         ask.goesOn = o.goOn;
-    if (all.empty())
-        return out;
-    const auto plans =
-        layOnRolls(all, ask, o.roll ? std::vector<Length>{*o.roll} : job.library.rugs->rolls);
-    if (!plans)
-        return plans.problem();
-    out->plans = *plans;
+    for (RollGroup& g : rollGroups(job.scheme(), out->cuts)) {
+        auto plans = plansOf(g, out->cuts, ask,
+                             o.roll ? std::vector<Length>{*o.roll} : job.library.rugs->rolls,
+                             o.roll.has_value());
+        if (!plans)
+            return plans.problem();
+        out->rolls.push_back({std::move(g), std::move(*plans)});
+    }
     return out;
 }
 
@@ -262,11 +260,13 @@ public:
                                             : std::string()));
         if (corner > 0)
             line("Mitres", fmt::format("{} corners, {:.2f}", corner, corner * book.mitre));
-        if (cut != nullptr && !of_.plans.empty()) {
-            const RollPlan& plan = of_.plans.front();
+        for (const Work::Roll& roll : of_.rolls) {
+            const RollPlan& plan = roll.plans.front();
             std::size_t lengths = 0;
             for (const RollPart& part : plan.parts)
                 lengths += &of_.cuts[part.cut] == cut ? 1 : 0;
+            if (lengths == 0)
+                continue;
             line("Cut", fmt::format("{} from a roll {} wide, the whole order {}",
                                     lengths == 1 ? std::string("in one piece")
                                                  : fmt::format("in {} lengths", lengths),
@@ -280,18 +280,26 @@ public:
         title(sheet, scale ? q(scale->words) : QString("not to scale"));
     }
 
-    void cutting(const QString& sheet) {
+    void cutting(const Work::Roll* roll, const QString& sheet) {
         double y = margin;
         text({margin, y, of_.width - 2 * margin, 7}, Qt::AlignLeft, "Cutting from the roll", 5.2,
              false, QFont::DemiBold);
         y += 9;
-        if (of_.plans.empty()) {
+        if (roll == nullptr) {
             text({margin, y, of_.width - 2 * margin, 6}, Qt::AlignLeft,
                  "No rug of this scheme is cut off a roll.", 3.6);
             title(sheet, "");
             return;
         }
-        for (const RollPlan& plan : of_.plans) {
+        const RugMaterial* m = of_.job.library.rugs->materialById(roll->of.material);
+        if (m != nullptr) {
+            text({margin, y, of_.width - 2 * margin, row + 1}, Qt::AlignLeft,
+                 q(fmt::format("{}: {:.2f}", m->name,
+                               roll->of.price(roll->plans.front(), *of_.job.library.rugs))),
+                 3.6);
+            y += row + 1;
+        }
+        for (const RollPlan& plan : roll->plans) {
             text({margin, y, of_.width - 2 * margin, row}, Qt::AlignLeft,
                  q(fmt::format("{} wide: order {}, {:.1f} % is waste, {}", of_.length(plan.width),
                                of_.length(plan.length), plan.waste() * 100,
@@ -299,10 +307,10 @@ public:
                                : plan.seams.size() == 1
                                    ? std::string("1 seam")
                                    : fmt::format("{} seams", plan.seams.size()))),
-                 3.2, false, &plan == &of_.plans.front() ? QFont::DemiBold : QFont::Normal);
+                 3.2, false, &plan == &roll->plans.front() ? QFont::DemiBold : QFont::Normal);
             y += row;
         }
-        const RollPlan& plan = of_.plans.front();
+        const RollPlan& plan = roll->plans.front();
         y += 6;
         // The roll runs across the page.
         const double bottom = of_.height - margin - titleHeight - 8;
@@ -441,8 +449,14 @@ Result<Sheet> cuttingPages(const Project& job, const SheetOptions& o) {
     Sheet out{{of->width, of->height, job.title + ", cutting", {}, {}},
               of->paper.name + " across",
               "as told"};
-    out.paper.pages.emplace_back(
-        [of](QPainter& p, double k) { RugPen(p, k, *of).cutting("Cutting plan"); });
+    const std::size_t pages = std::max<std::size_t>(1, of->rolls.size());
+    for (std::size_t i = 0; i < pages; ++i)
+        out.paper.pages.emplace_back([of, i, pages](QPainter& p, double k) {
+            RugPen(p, k, *of).cutting(
+                of->rolls.empty() ? nullptr : &of->rolls[i],
+                pages == 1 ? QString("Cutting plan")
+                           : QString("Cutting plan, %1 of %2").arg(i + 1).arg(pages));
+        });
     return out;
 }
 

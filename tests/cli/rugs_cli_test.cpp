@@ -143,6 +143,21 @@ TEST_F(RugShell, ARugWiderThanTheRollIsSeamedOnTheFloorsOwnPlace) {
     EXPECT_EQ(roll["cuts"].size(), 2U);
 }
 
+TEST_F(RugShell, EachMaterialComesOffARollOfItsOwn) {
+    build(plain, "rug 96 x 60 called Ground at 60, 60\nGround made of wool looped\n"
+                 "rug 60 x 48 called Other at 180, 60\nOther made of sisal\n"
+                 "rug 60 x 40 called Third at 60, 140\nThird made of wool looped\n");
+    const auto j = json::parse(here("rugs job.mezzet --roll \"12'\" --json").out);
+    ASSERT_EQ(j["rolls"].size(), 2U);
+    EXPECT_EQ(j["rolls"][0]["material"], "wool, looped");
+    EXPECT_EQ(j["rolls"][0]["cuts"].size(), 2U);
+    EXPECT_EQ(j["rolls"][0]["cuts"][1]["rug"], "Third");
+    EXPECT_EQ(j["rolls"][1]["material"], "sisal");
+    EXPECT_NEAR(j["rolls"][1]["price"],
+                double(j["rolls"][1]["width_mm"]) * double(j["rolls"][1]["length_mm"]) / 1e6 * 48,
+                0.01);
+}
+
 TEST_F(RugShell, SheetsForTheWorkroomArePrinted) {
     build(plain, "rug called Ground cut to the room, 10 off the walls, 14 off wall B\n"
                  "Ground edges in serging, made of wool looped\n");

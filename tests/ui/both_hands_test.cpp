@@ -67,6 +67,17 @@ TEST_F(BothHands, ASquareSizesAndTheCornerAcrossStays) {
     EXPECT_NEAR(piece("Box").size.width.inInches(), 20, 1e-6);
 }
 
+TEST_F(BothHands, ASizeInStockHoldsTheHand) {
+    ASSERT_TRUE(session().sayLine("rug 94 x 58 called Ground at 8' 6\", 9' anyway"));
+    session().select({id("Ground")});
+    dragFrom(corner("Ground", 1, 1), {3 * 25.4, 1 * 25.4});
+    EXPECT_NEAR(piece("Ground").size.width.inInches(), 96, 1e-6);
+    EXPECT_NEAR(piece("Ground").size.depth.inInches(), 60, 1e-6) << "5 by 8 feet";
+    // With Shift it goes by the tape's own division.
+    dragFrom(corner("Ground", 1, 1), {1 * 25.4, 0}, Qt::ShiftModifier);
+    EXPECT_GT(piece("Ground").size.width.inInches(), 96.2);
+}
+
 TEST_F(BothHands, WithCtrlItGrowsFromItsMiddleAndWhatIsRoundStaysRound) {
     session().select({id("Coat stand")}); // 20 across
     const Vec2 middle = pose("Coat stand").at;

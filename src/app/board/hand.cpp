@@ -119,13 +119,23 @@ std::unique_ptr<Hand> SizeHand::move(QPointF at, Qt::KeyboardModifiers keys) {
         const double whole = fromMiddle ? 2 * reach : reach + half;
         return std::max(stop, std::round(whole / stop) * stop);
     };
+    Vec2 want{wanted(local.x * corner_.x, halfWide), wanted(local.y * corner_.y, halfDeep)};
+    // A size it is stocked in holds the hand a little.
+    bool stocked = false;
+    if ((keys & Qt::ShiftModifier) == 0)
+        for (const Vec2 size : stockedSizes(*session.settledProject(), *now))
+            if (!stocked && std::abs(size.x - want.x) <= stop * 1.5 + 1e-6 &&
+                std::abs(size.y - want.y) <= stop * 1.5 + 1e-6) {
+                want = size;
+                stocked = true;
+            }
     const Edit edit =
         sizeByCorner(*session.settledProject(), *session.settledScene(), id, corner_,
-                     Length::millimetres(wanted(local.x * corner_.x, halfWide)),
-                     Length::millimetres(wanted(local.y * corner_.y, halfDeep)), fromMiddle);
+                     Length::millimetres(want.x), Length::millimetres(want.y), fromMiddle);
     const Size size = std::get<PutPiece>(edit.acts.front()).piece.size;
     figures_ = QString::fromStdString(writeGap(size.width, n) + " x " +
-                                      writeGap(hangs ? size.height : size.depth, n));
+                                      writeGap(hangs ? size.height : size.depth, n)) +
+               (stocked ? ", in stock" : "");
     session.tryOut(edit);
     edit_ = edit;
     board_.update();

@@ -7,6 +7,7 @@
 #include "edit/place.h"
 #include "measure/text.h"
 #include "measure/texts.h"
+#include "scheme/rug.h"
 #include "scheme/surfaces.h"
 
 #include <algorithm>
@@ -102,6 +103,28 @@ Result<Edit> copyAcross(const Project& job, const Scene& scene, int id, int of,
     e.words = worded("copy {} to the other side of {}", source.name, about.name);
     e.acts.emplace_back(PutPiece{std::move(p)});
     return e;
+}
+
+std::vector<Vec2> stockedSizes(const Project& job, const Piece& p) {
+    std::vector<Vec2> out;
+    const bool metric = isMetric(job.notation.units);
+    const auto both = [&](Length a, Length b) {
+        out.push_back({a.mm(), b.mm()});
+        if (a != b)
+            out.push_back({b.mm(), a.mm()});
+    };
+    if (p.kind->role == Role::art && p.footprint.form == FootprintForm::rectangle)
+        for (const StockSize& s : job.library.stock)
+            if (s.metric == metric)
+                both(s.width, s.height);
+    if (p.kind->flat() && !isCut(p) && job.library.rugs) {
+        const bool round = p.footprint.form == FootprintForm::oval;
+        const bool runner = p.kind->size.width > p.kind->size.depth * 2;
+        for (const RugSize& s : job.library.rugs->sizes)
+            if (s.metric == metric && s.round == round && s.runner == runner)
+                both(s.width, s.depth);
+    }
+    return out;
 }
 
 Edit copyPieces(const Project& job, const Scene& scene, const std::vector<int>& ids, Vec2 step) {

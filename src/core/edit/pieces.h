@@ -47,6 +47,10 @@ namespace mezzet {
 /// Puts what asAnother made in place of the piece of its id.
 [[nodiscard]] Edit replacedBy(const Project&, Piece);
 
+/// The two figures of sizes such a piece is stocked in: pictures and canvases, rugs and runners, as
+/// the job's units have them, either way round; mm. Empty for what has none.
+[[nodiscard]] std::vector<Vec2> stockedSizes(const Project&, const Piece&);
+
 /// Gives a piece a width, and a depth (of what hangs a height), by one of its corners: `corner` is
 /// -1 or 1 to its right and to its front (its top). The corner across stays, or its middle when
 /// `fromMiddle`; its ties' numbers follow. What is round stays round.

@@ -389,6 +389,58 @@ rugsToCut(const FloorView& scene, const std::vector<std::vector<Vec2>>& ways, Le
     return out;
 }
 
+double RollGroup::price(const RollPlan& plan, const RugBook& book) const {
+    const RugMaterial* m = book.materialById(material);
+    return m != nullptr
+               ? std::round(plan.width.mm() * plan.length.mm() / 1e6 * m->price * 100) / 100
+               : 0;
+}
+
+std::vector<RollGroup> rollGroups(const Scheme& scheme, const std::vector<RugCutOff>& cuts) {
+    std::vector<RollGroup> out;
+    for (std::size_t i = 0; i < cuts.size(); ++i) {
+        const RugWork& w = rugOf(*scheme.byId(cuts[i].rug));
+        const auto it = std::find_if(out.begin(), out.end(), [&](const RollGroup& g) {
+            return g.material == w.material && g.repeat == w.repeat && g.drop == w.drop;
+        });
+        if (it == out.end())
+            out.push_back({w.material, {i}, w.repeat, w.drop});
+        else
+            it->cuts.push_back(i);
+    }
+    return out;
+}
+
+Result<std::vector<RollPlan>> plansOf(const RollGroup& group, const std::vector<RugCutOff>& cuts,
+                                      RollAsk ask, const std::vector<Length>& widths, bool said) {
+    std::vector<RollCut> own;
+    for (const std::size_t i : group.cuts)
+        own.push_back(cuts[i].cut);
+    ask.repeat = group.repeat;
+    ask.drop = group.drop;
+    Result<std::vector<RollPlan>> out = std::vector<RollPlan>{};
+    if (said)
+        for (const Length w : widths) {
+            ask.width = w;
+            auto plan = layOnRoll(own, ask);
+            if (!plan)
+                return plan.problem();
+            out->push_back(std::move(*plan));
+        }
+    else
+        out = layOnRolls(own, ask, widths);
+    if (!out)
+        return out;
+    // As they are counted among all that is cut.
+    for (RollPlan& plan : *out) {
+        for (RollPart& p : plan.parts)
+            p.cut = group.cuts[p.cut];
+        for (RollSeam& s : plan.seams)
+            s.cut = group.cuts[s.cut];
+    }
+    return out;
+}
+
 std::vector<RugSidePrice> pricedSides(const Piece& p, const Pose& pose, const RugBook& book) {
     std::vector<RugSidePrice> out;
     int n = 0;

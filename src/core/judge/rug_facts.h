@@ -64,6 +64,24 @@ struct RugCutOff {
 [[nodiscard]] Result<std::vector<RugCutOff>>
 rugsToCut(const FloorView&, const std::vector<std::vector<Vec2>>& ways, Length nosing);
 
+/// Rugs that come off one roll: of one material and one pattern, as indices of what is to be cut.
+struct RollGroup {
+    std::string material; ///< its id; empty where none is chosen
+    std::vector<std::size_t> cuts;
+    Length repeat;
+    Length drop;
+    /// What so much of a roll costs, where the material has a price.
+    [[nodiscard]] double price(const RollPlan&, const RugBook&) const;
+};
+/// In the order in which the first of each stands in the scheme.
+[[nodiscard]] std::vector<RollGroup> rollGroups(const Scheme&, const std::vector<RugCutOff>&);
+
+/// The plans of one group, on rolls that are `said` and each have to do, in their order; or on
+/// those that can take it, least waste first. Problem: as layOnRoll's.
+[[nodiscard]] Result<std::vector<RollPlan>> plansOf(const RollGroup&, const std::vector<RugCutOff>&,
+                                                    RollAsk, const std::vector<Length>& widths,
+                                                    bool said);
+
 /// The ways between each two doors as lines on the floor: straight where nothing is between.
 [[nodiscard]] std::vector<std::vector<Vec2>> mainLines(const FloorView&, const FloorWays&,
                                                        Length half);
