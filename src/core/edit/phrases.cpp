@@ -74,8 +74,7 @@ bool followed(WordsReader& in, Follows how) {
     case Follows::chairs: {
         const std::size_t here = in.at();
         int count = 0;
-        const bool is = in.takeCount(count) &&
-                        in.take({"chairs", "dining chairs", "chair", "seats", "people round it"});
+        const bool is = in.takeChairs(count);
         in.goTo(here);
         return is;
     }

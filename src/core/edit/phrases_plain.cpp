@@ -145,8 +145,7 @@ bool atAnAngle(Placing& p) {
 bool withChairs(Placing& p) {
     const std::size_t here = p.in.at();
     int count = 0;
-    const bool any = p.in.takeCount(count) &&
-                     p.in.take({"chairs", "dining chairs", "seats", "chair", "people round it"});
+    const bool any = p.in.takeChairs(count);
     if (!any || !p.subject.kind->isSatInTo()) {
         p.in.goTo(here);
         return false;

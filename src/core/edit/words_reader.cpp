@@ -185,6 +185,18 @@ bool WordsReader::takeCount(int& n) {
     return true;
 }
 
+bool WordsReader::takeChairs(int& n) {
+    const std::size_t start = at();
+    if (take({"a chair", "a dining chair", "one chair"})) {
+        n = 1;
+        return true;
+    }
+    if (takeCount(n) && take({"chairs", "dining chairs", "chair", "seats", "people round it"}))
+        return true;
+    goTo(start);
+    return false;
+}
+
 Mass WordsReader::mass(std::string_view what) {
     skip();
     std::size_t used = 0;

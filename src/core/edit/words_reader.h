@@ -69,6 +69,8 @@ public:
     double number(std::string_view what);
     /// "6", "six": a whole number up to 10000. False, and nothing taken, for none.
     bool takeCount(int& n);
+    /// "six chairs", "a chair". False, and nothing taken, for none.
+    bool takeChairs(int& n);
     /// "24 lb", "11 kg".
     Mass mass(std::string_view what);
     /// "84 x 36 x 34": one to three lengths.

@@ -23,14 +23,67 @@ constexpr Other others[] = {
     {"where (?:would|could|does|will|might) (an? .+?) (?:go|fit|stand)\\??",
      "is there space for $1?"},
     {"(?:is|are) (.+?) (?:too (?:big|small|large|high|low|tall|wide|long|near|close|far)|all right|"
-     "alright|ok|okay|right|fine)\\??",
+     "alright|ok|okay|right|fine)(?: for (?:the|this|my) room)?\\??",
      "what is wrong with $1?"},
     {"how much (?:room|space) is (?:there )?between (.+?) and (.+?)\\??", "how far is $1 from $2?"},
     {"what(?:'s| is) the (?:gap|space|distance) from (.+?) to (.+?)\\??", "how far is $1 from $2?"},
     {"(?:we|i) (?:need|want|would like|'d like|have) (.+)", "$1"},
     {"(?:can|could) (?:we|i|you) (?:have|get|put|place|add) (.+?)\\??", "$1"},
     {"let's (?:have|put|add|try) (.+)", "$1"},
+    {"(.*?)\\b(?:further|farther) (?:away )?from\\b(.*)", "$1away from$2"},
+    {"(.+?) on the floor (by|next to|beside|near|in|under|behind|before|against|between) (.+)",
+     "$1 $2 $3"},
+    {"(.+?) (?:in here|in this room|for this room)", "$1"},
+    {"(a|one|two|three|four|five|six|[0-9]+) more (.+)", "$1 $2"},
+    {"(.+?)\\bthe (window|door) on the (left|right)\\b(.*)", "$1the $3 $2$4"},
+    {"(.+?) within (?:arm's |easy )?reach of (.+)", "$1 beside $2"},
+    {"float (.+)", "put $1"},
+    {"make (.+?) round,? (?:and )?(.+?) across", "make $1 $2 round"},
+    {"(.+) on cent(?:er|re)", "$1"},
+    {"can (?:a person|someone|somebody|one|people|you|i|we) (?:walk|get|pass|go|squeeze) "
+     "(?:through )?between (.+?) and (.+?)\\??",
+     "how far is $1 from $2?"},
+    {"is there (?:enough )?(?:space|room) (?:to walk |to pass )?between (.+?) and (.+?)\\??",
+     "how far is $1 from $2?"},
+    {"is there (?:enough )?(?:space|room) (?:to walk |to pass )?behind (.+?)\\??",
+     "how far is $1 from the wall?"},
 };
+
+/// "24 x 36 portrait": the figures the way it stands.
+std::string standing(const std::string& line) {
+    static const std::regex said(
+        R"(\b(\d+(?:\.\d+)?) ?(?:x|by) ?(\d+(?:\.\d+)?),? (portrait|landscape|upright|standing|lying)\b)",
+        std::regex::icase);
+    std::smatch found;
+    if (!std::regex_search(line, found, said))
+        return line;
+    std::string a = found[1];
+    std::string b = found[2];
+    const auto way = foldCase(found[3].str());
+    const bool lies = way == "landscape" || way == "lying";
+    if ((std::stod(a) > std::stod(b)) != lies)
+        std::swap(a, b);
+    return found.prefix().str() + a + " x " + b + found.suffix().str();
+}
+
+/// "the mill picture": a name and what it is.
+std::string nameAlone(const std::string& line, const Project& job) {
+    const auto folded = foldCase(line);
+    for (const Piece& p : job.scheme().pieces) {
+        const auto name = foldCase(p.name);
+        for (const char* what : {" picture", " painting", " print", " photo", " photograph",
+                                 " mirror", " rug", " lamp"}) {
+            const auto at = folded.find(name + what);
+            if (at == std::string::npos || folded.size() != line.size())
+                continue;
+            const auto end = at + name.size() + std::string_view(what).size();
+            if ((at == 0 || folded[at - 1] == ' ') && (end == folded.size() || folded[end] == ' ' ||
+                                                       folded[end] == ',' || folded[end] == '?'))
+                return line.substr(0, at + name.size()) + line.substr(end);
+        }
+    }
+    return line;
+}
 
 /// The one dining table of a scheme, for "the table" among chairs; empty where there is not one.
 std::string diningTable(const Project& job) {
@@ -76,6 +129,7 @@ std::vector<std::string> inOtherWords(std::string_view text, const Project& job)
         (folded.find("chair") != std::string::npos || folded.find("stool") != std::string::npos ||
          folded.find("seat") != std::string::npos))
         whole = replaced(whole, "\\bthe table\\b", table);
+    whole = nameAlone(standing(whole), job);
     if (whole != line)
         out.push_back(whole);
     // Made once: a line is read at every key.
