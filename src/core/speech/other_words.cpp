@@ -38,7 +38,6 @@ constexpr Other others[] = {
     {"(.+?)\\bthe (window|door) on the (left|right)\\b(.*)", "$1the $3 $2$4"},
     {"(.+?) within (?:arm's |easy )?reach of (.+)", "$1 beside $2"},
     {"float (.+)", "put $1"},
-    {"make (.+?) round,? (?:and )?(.+?) across", "make $1 $2 round"},
     {"(.+) on cent(?:er|re)", "$1"},
     {"can (?:a person|someone|somebody|one|people|you|i|we) (?:walk|get|pass|go|squeeze) "
      "(?:through )?between (.+?) and (.+?)\\??",
