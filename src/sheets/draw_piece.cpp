@@ -348,6 +348,12 @@ void drawPiece(const Drawing& d, const Piece& p, const Placed& where, bool quiet
     }
 }
 
+void drawSeams(const Drawing& d, const std::vector<Segment>& seams) {
+    d.painter.setPen(QPen(d.look.soft, 1.1 * d.pen, Qt::DashDotLine));
+    for (const Segment& s : seams)
+        d.painter.drawLine(d.at(s.from), d.at(s.to));
+}
+
 void drawPieces(const Drawing& d, const FloorView& scene, bool quietly, PiecesShown shown,
                 const std::function<bool(const Piece&)>& which) {
     // Rugs first, then what stands on the floor, then what stands on that.

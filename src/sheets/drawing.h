@@ -59,6 +59,8 @@ void drawWallLetters(const Drawing&, const Room&, double away);
 
 /// One piece from above. `quiet` draws it in outline only.
 void drawPiece(const Drawing&, const Piece&, const Placed&, bool quietly = false);
+/// Seams of carpets, as lines on the floor.
+void drawSeams(const Drawing&, const std::vector<Segment>&);
 /// Which of the pieces are drawn: rugs and the like, what else there is, or all of them.
 enum class PiecesShown { flat, upright, all };
 /// The pieces, rugs first. `quietly` draws them in outline only, for what is over them. `which`,

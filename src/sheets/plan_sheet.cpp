@@ -1,6 +1,7 @@
 #include "judge/accept.h"
 #include "judge/compare.h"
 #include "judge/remedy.h"
+#include "judge/rug_facts.h"
 #include "room/facts.h"
 #include "sheets/drawing.h"
 #include "sheets/paper_pen.h"
@@ -107,7 +108,10 @@ private:
         p_.restore();
         drawNeighbours(d, job_.rooms, job_.scheme().room);
         drawRoom(d, room);
-        drawPieces(d, scene_);
+        drawPieces(d, scene_, false, PiecesShown::flat);
+        drawSeams(
+            d, seamsOnFloor(scene_, *job_.library.rugs, job_.library.book->habit("cut-allowance")));
+        drawPieces(d, scene_, false, PiecesShown::upright);
         namePieces(d, scene_, {2.5 * k_, true, true});
         wallFaces(d, room);
         int n = 0;

@@ -192,6 +192,7 @@ private:
 
     JobSession& session_;
     Camera camera_;
+    std::pair<ScenePtr, std::vector<Segment>> seams_; ///< of that scene's carpets
     std::unique_ptr<Hand> hand_; ///< null while nothing is held
     bool lettingGo_ = false;
     Layer base_{*this};        ///< the room

@@ -2,6 +2,7 @@
 #include "app/board/board.h"
 
 #include "app/look/style.h"
+#include "judge/rug_facts.h"
 #include "scheme/rug.h"
 #include "sheets/draw_floor.h"
 
@@ -156,6 +157,15 @@ void Board::paintFloor(QPainter& p) {
         if (flatMoves)
             sheets::drawPieces(d, scene, above, sheets::PiecesShown::flat, moving);
         pieces_.show(p, key, heavy, paintPieces(sheets::PiecesShown::upright));
+    }
+    if (hand.empty() && session_.surface().isFloor()) {
+        if (seams_.first != session_.settledScene()) {
+            const Library& library = session_.settledProject()->library;
+            seams_ = {session_.settledScene(),
+                      seamsOnFloor(FloorView(*session_.settledScene()), *library.rugs,
+                                   library.book->habit("cut-allowance"))};
+        }
+        sheets::drawSeams(d, seams_.second);
     }
     if (!hand.empty())
         sheets::drawPieces(d, scene, above, sheets::PiecesShown::upright, moving);

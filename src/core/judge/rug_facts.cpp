@@ -389,6 +389,41 @@ rugsToCut(const FloorView& scene, const std::vector<std::vector<Vec2>>& ways, Le
     return out;
 }
 
+std::vector<Segment> seamsOnFloor(const FloorView& scene, const RugBook& book, Length allowance) {
+    std::vector<Segment> out;
+    const Length widest = *std::max_element(book.rolls.begin(), book.rolls.end());
+    const auto tooWide = [&](const Piece& p) {
+        const Length across = rugOf(p).pileAcross ? std::max(p.size.width, p.size.depth)
+                                                  : std::min(p.size.width, p.size.depth);
+        return p.kind->flat() && !rugOf(p).ready && rugOf(p).stairs == 0 &&
+               across + allowance * 2 > widest;
+    };
+    bool any = false;
+    for (std::size_t i = 0; i < scene.placed.size(); ++i)
+        any = any || tooWide(scene.piece(i));
+    if (!any)
+        return out;
+    const auto cuts = rugsToCut(scene, mainLines(scene, Length::inches(18)), Length::inches(1));
+    if (!cuts)
+        return out;
+    for (const RugCutOff& c : *cuts) {
+        if (!c.onFloor || !tooWide(*scene.scheme->byId(c.rug)))
+            continue;
+        RollAsk ask;
+        ask.allowance = allowance;
+        ask.seams = true;
+        const auto plans = layOnRolls({c.cut}, ask, book.rolls);
+        if (!plans)
+            continue;
+        const auto best = std::min_element(
+            plans->begin(), plans->end(),
+            [](const RollPlan& a, const RollPlan& b) { return a.seams.size() < b.seams.size(); });
+        for (const RollSeam& s : best->seams)
+            out.push_back({c.toFloor(s.from), c.toFloor(s.to)});
+    }
+    return out;
+}
+
 double RollGroup::price(const RollPlan& plan, const RugBook& book) const {
     const RugMaterial* m = book.materialById(material);
     return m != nullptr

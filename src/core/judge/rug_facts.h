@@ -64,6 +64,10 @@ struct RugCutOff {
 [[nodiscard]] Result<std::vector<RugCutOff>>
 rugsToCut(const FloorView&, const std::vector<std::vector<Vec2>>& ways, Length nosing);
 
+/// Where rugs that no roll in stock is wide enough for have their seams, on the floor: on the roll
+/// that makes the fewest, and of those the least waste. Quick where there is no such rug.
+[[nodiscard]] std::vector<Segment> seamsOnFloor(const FloorView&, const RugBook&, Length allowance);
+
 /// Rugs that come off one roll: of one material and one pattern, as indices of what is to be cut.
 struct RollGroup {
     std::string material; ///< its id; empty where none is chosen

@@ -112,6 +112,7 @@ struct RuleCode {
 [[nodiscard]] std::span<const RuleCode> diningRules();
 [[nodiscard]] std::span<const RuleCode> doorRules();
 [[nodiscard]] std::span<const RuleCode> rugRules();
+[[nodiscard]] std::span<const RuleCode> rugEdgeRules();
 [[nodiscard]] std::span<const RuleCode> clashRules();
 [[nodiscard]] std::span<const RuleCode> wayRules();
 [[nodiscard]] std::span<const RuleCode> talkRules();
