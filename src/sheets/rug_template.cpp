@@ -7,6 +7,7 @@
 
 #include <fmt/format.h>
 
+#include <algorithm>
 #include <cmath>
 
 namespace mezzet::sheets {
@@ -97,8 +98,11 @@ Result<Sheet> templatePages(const Project& job, const SheetOptions& o) {
             .mm();
     const double wide = roll - 2 * edge;
     double longest = 0;
-    for (const Piece& p : job.scheme().pieces) {
-        if (!p.kind->flat() || (o.of.empty() ? !isCut(p) : p.name != o.of))
+    const auto& pieces = job.scheme().pieces;
+    // Those with an outline of their own; where there is none, all of them.
+    const bool anyCut = std::any_of(pieces.begin(), pieces.end(), isCut);
+    for (const Piece& p : pieces) {
+        if (!p.kind->flat() || (o.of.empty() ? anyCut && !isCut(p) : p.name != o.of))
             continue;
         Box box;
         for (const Vec2 c : trueOutline(p, {}))
@@ -117,7 +121,7 @@ Result<Sheet> templatePages(const Project& job, const SheetOptions& o) {
             }
     }
     if (of->strips.empty())
-        return Problem{o.of.empty() ? std::string("no rug of this scheme has an outline of its own")
+        return Problem{o.of.empty() ? std::string("there is no rug in this scheme")
                                     : fmt::format("no rug is called {}", o.of),
                        "say one first, like: rug cut to the room, 10 off the walls"};
     if (of->strips.size() > 200)
