@@ -5,6 +5,8 @@
 #include "sheets/paper_pen.h"
 #include "sheets/sheet.h"
 
+#include <QPainterPath>
+
 #include <fmt/format.h>
 
 #include <algorithm>
@@ -53,10 +55,19 @@ public:
         QPolygonF shape;
         for (const Vec2 c : trueOutline(p, {}))
             shape << at(c);
-        p_.setPen(QPen(paperLook().ink, 0.5 * k_));
+        p_.setPen(Qt::NoPen);
         p_.setBrush(QColor(0xf6, 0xf2, 0xe8));
         p_.drawPolygon(shape);
         p_.setBrush(Qt::NoBrush);
+        // A band along its inside, so that the band's outer edge is the carpet's.
+        QPainterPath inside;
+        inside.addPolygon(shape);
+        inside.closeSubpath();
+        p_.save();
+        p_.setClipPath(inside, Qt::IntersectClip);
+        p_.setPen(QPen(paperLook().ink, 12 * k_, Qt::SolidLine, Qt::FlatCap, Qt::MiterJoin));
+        p_.drawPolygon(shape);
+        p_.restore();
         // Where strips meet: a line, and a cross on it that both have.
         p_.setPen(QPen(paperLook().soft, 0.25 * k_, Qt::DashLine));
         if (s.across > 0)

@@ -50,11 +50,15 @@ constexpr Other others[] = {
 
 /// "24 x 36 portrait": the figures the way it stands.
 std::string standing(const std::string& line) {
-    static const std::regex said(
-        R"(\b(\d+(?:\.\d+)?) ?(?:x|by) ?(\d+(?:\.\d+)?),? (portrait|landscape|upright|standing|lying)\b)",
-        std::regex::icase);
+    static const auto said = [] {
+        std::vector<std::regex> made;
+        made.emplace_back(
+            R"(\b(\d+(?:\.\d+)?) ?(?:x|by) ?(\d+(?:\.\d+)?),? (portrait|landscape|upright|standing|lying)\b)",
+            std::regex::icase);
+        return made;
+    }();
     std::smatch found;
-    if (!std::regex_search(line, found, said))
+    if (!std::regex_search(line, found, said.front()))
         return line;
     std::string a = found[1];
     std::string b = found[2];
