@@ -34,8 +34,8 @@ json planJson(const RollPlan& plan, const std::vector<RollCut>& cuts,
     roll["seams"] = json::array();
     for (const RollSeam& s : plan.seams) {
         const bool floor = onFloor != nullptr && (*onFloor)[s.cut].onFloor;
-        const Vec2 from = floor ? (*onFloor)[s.cut].toFloor(s.from) : s.from;
-        const Vec2 to = floor ? (*onFloor)[s.cut].toFloor(s.to) : s.to;
+        const VecutOff from = floor ? (*onFloor)[s.cut].toFloor(s.from) : s.from;
+        const VecutOff to = floor ? (*onFloor)[s.cut].toFloor(s.to) : s.to;
         roll["seams"].push_back({{"rug", cuts[s.cut].name},
                                  {"from", point(from)},
                                  {"to", point(to)},
@@ -243,6 +243,10 @@ int rugs(const RugsCommand& c) {
     const Length front = book.habit("front-legs-least");
     const Rule* chairs = book.byId("chair-pull-out");
     const Length atTable = chairs != nullptr ? chairs->setting("at table") : Length{};
+    const auto lines = mainLines(floor, Length::inches(18));
+    const auto toCut = rugsToCut(floor, lines, Length::inches(1));
+    if (!toCut)
+        return refuse(toCut.problem());
     json all = json::array();
     std::string text;
     for (std::size_t i = 0; i < floor.placed.size(); ++i) {
@@ -252,10 +256,18 @@ int rugs(const RugsCommand& c) {
         const Pose& pose = floor.placed[i].pose;
         const auto corners = trueOutline(rug, pose);
         const auto sides = pricedSides(rug, pose, *p.library.rugs);
+        double area = areaOf(rug);
+        Length round = perimeterOf(rug);
+        for (const RugCutOff& cutOff : *toCut)
+            if (cutOff.rug == rug.id && !cutOff.onFloor) {
+                // As it is cut, and not as it lies over the stairs.
+                area = cutOff.cut.across.mm() * cutOff.cut.along.mm();
+                round = (cutOff.cut.across + cutOff.cut.along) * 2;
+            }
         json one{{"name", rug.name},
                  {"outline_mm", points(corners)},
-                 {"area_m2", std::round(areaOf(rug)) / 1e6},
-                 {"perimeter_mm", rounded(perimeterOf(rug).mm())}};
+                 {"area_m2", std::round(area) / 1e6},
+                 {"perimeter_mm", rounded(round.mm())}};
         one["edges"] = json::array();
         double price = 0;
         for (const RugSidePrice& s : sides) {
@@ -273,8 +285,7 @@ int rugs(const RugsCommand& c) {
         const auto held = rugOf(rug).stairs > 0 ? std::vector<SeatOnRug>{}
                                                 : seatsOnRug(floor, corners, leg, front, atTable);
         text += fmt::format("{}: {}, {} round\n", shownPlainly(rug.name),
-                            writeArea(areaOf(rug), p.notation.units),
-                            write(perimeterOf(rug), p.notation));
+                            writeArea(area, p.notation.units), write(round, p.notation));
         for (const SeatOnRug& s : held) {
             const auto& name = p.scheme().byId(s.seat)->name;
             one["hold"].push_back(
@@ -308,18 +319,13 @@ int rugs(const RugsCommand& c) {
             text += fmt::format("  it lies under more than one group: {}\n", listed(groups));
         if (const RugMaterial* m = p.library.rugs->materialById(rugOf(rug).material)) {
             one["material"] = m->name;
-            one["material_price"] = std::round(m->price * areaOf(rug) / 1e6 * 100) / 100;
+            one["material_price"] = std::round(m->price * area / 1e6 * 100) / 100;
         }
         const double corner = mitres(sides) * p.library.rugs->mitre;
         one["mitres"] = mitres(sides);
         one["edges_price"] = std::round((price + corner) * 100) / 100;
         all.push_back(one);
     }
-    const Rule* ways = book.byId("walkway-main");
-    const auto lines = mainLines(floor, ways != nullptr ? Length::inches(18) : Length{});
-    const auto toCut = rugsToCut(floor, lines, Length::inches(1));
-    if (!toCut)
-        return refuse(toCut.problem());
     std::vector<RollCut> cuts;
     for (const RugCutOff& r : *toCut)
         cuts.push_back(r.cut);

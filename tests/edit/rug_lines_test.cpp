@@ -97,6 +97,18 @@ TEST(RugLines, AHallsRugEndsAtTheNearJamb) {
     EXPECT_NEAR(squareFeet(rugIn(job, "Ground")), 230 * 40 / 144.0, 1e-3);
 }
 
+TEST(RugLines, AtTheEndOfAHallItGoesUpToTheWallsLine) {
+    const char* arched = "room Hall\nceiling 8'\nwall A 30'\nwall B 5'\n opening 12 from left, 36 "
+                         "wide, 80 high\nwall C 30'\nwall D 5'\n";
+    const auto job =
+        jobWith({"rug called Ground cut to the room, 10 off the walls, ending at opening 1"}, arched);
+    double right = 0;
+    for (const Vec2 p : trueOutline(rugIn(job, "Ground"), poseOf(job, "Ground")))
+        right = std::max(right, p.x);
+    EXPECT_NEAR(right / 25.4, 360, 1e-3);
+    EXPECT_NEAR(squareFeet(rugIn(job, "Ground")), 350 * 40 / 144.0, 1e-3);
+}
+
 TEST(RugLines, ItStopsShortOfADoorsSwing) {
     // Door 1 is in wall C, from 36 to 66 of it as one faces it: 294 to 324 along wall A.
     const auto job = jobWith(

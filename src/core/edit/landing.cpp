@@ -294,7 +294,8 @@ std::string harmOf(const Project& job, const Scene& scene, const std::vector<int
 std::string overlapOf(const Scene& scene, int id) {
     const Piece* p = scene.pieceById(id);
     const Placed* there = scene.byId(id);
-    if (p == nullptr || there == nullptr || p->isGroup() || p->on.isCarried() || p->on.isCeiling())
+    if (p == nullptr || there == nullptr || p->isGroup() || p->on.isCarried() ||
+        p->on.isCeiling() || isCut(*p) || rugOf(*p).stairs > 0)
         return {};
     return p->onWall() ? hangsOver(scene, *p, boxAt(*p, there->pose.at))
                        : standsIn(scene, *p, there->shape, true);

@@ -242,7 +242,14 @@ void judgeStop(const FloorContext& c) {
             const Vec2 way = quarter(unit(b - a)) * -1.0;
             const Vec2 middle = (a + b) / 2;
             // In the open: the floor goes on past it.
-            const double on = reachWithin(room.edge, middle + way * 0.1, way);
+            double on = reachWithin(room.edge, middle + way * 0.1, way);
+            for (const Fixture& f : room.fixtures)
+                if (carpetGoesRound(f))
+                    for (const auto& part : takenBy(room, f))
+                        for (std::size_t k = 0; k < part.size(); ++k)
+                            if (const auto hit = crossing({part[k], part[(k + 1) % part.size()]},
+                                                          {middle, middle + way * (open + 1)}))
+                                on = std::min(on, dot(*hit - middle, way));
             if (on < open)
                 continue;
             double least = 1e300;

@@ -291,7 +291,7 @@ std::optional<Problem> cutToFit(Piece& p, const Room& room, std::vector<std::str
             }
             const Wall& w = room.walls[static_cast<std::size_t>(b->wall)];
             const Vec2 middle = w.start + w.along() * ((b->from + b->to) / 2);
-            if (reachInside(*whole, middle, w.inward()) > w.length().mm()) {
+            if (reachInside(room.edge, middle, w.inward()) > w.length().mm()) {
                 cut.offWall[static_cast<std::size_t>(b->wall)] = Length::millimetres(b->deep);
                 again = true;
             } else {
