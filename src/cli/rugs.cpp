@@ -34,8 +34,8 @@ json planJson(const RollPlan& plan, const std::vector<RollCut>& cuts,
     roll["seams"] = json::array();
     for (const RollSeam& s : plan.seams) {
         const bool floor = onFloor != nullptr && (*onFloor)[s.cut].onFloor;
-        const VecutOff from = floor ? (*onFloor)[s.cut].toFloor(s.from) : s.from;
-        const VecutOff to = floor ? (*onFloor)[s.cut].toFloor(s.to) : s.to;
+        const Vec2 from = floor ? (*onFloor)[s.cut].toFloor(s.from) : s.from;
+        const Vec2 to = floor ? (*onFloor)[s.cut].toFloor(s.to) : s.to;
         roll["seams"].push_back({{"rug", cuts[s.cut].name},
                                  {"from", point(from)},
                                  {"to", point(to)},

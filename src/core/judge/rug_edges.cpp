@@ -245,9 +245,9 @@ void judgeStop(const FloorContext& c) {
             double on = reachWithin(room.edge, middle + way * 0.1, way);
             for (const Fixture& f : room.fixtures)
                 if (carpetGoesRound(f))
-                    for (const auto& part : takenBy(room, f))
-                        for (std::size_t k = 0; k < part.size(); ++k)
-                            if (const auto hit = crossing({part[k], part[(k + 1) % part.size()]},
+                    for (const auto& taken : takenBy(room, f))
+                        for (std::size_t k = 0; k < taken.size(); ++k)
+                            if (const auto hit = crossing({taken[k], taken[(k + 1) % taken.size()]},
                                                           {middle, middle + way * (open + 1)}))
                                 on = std::min(on, dot(*hit - middle, way));
             if (on < open)
