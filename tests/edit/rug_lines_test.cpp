@@ -100,8 +100,8 @@ TEST(RugLines, AHallsRugEndsAtTheNearJamb) {
 TEST(RugLines, AtTheEndOfAHallItGoesUpToTheWallsLine) {
     const char* arched = "room Hall\nceiling 8'\nwall A 30'\nwall B 5'\n opening 12 from left, 36 "
                          "wide, 80 high\nwall C 30'\nwall D 5'\n";
-    const auto job =
-        jobWith({"rug called Ground cut to the room, 10 off the walls, ending at opening 1"}, arched);
+    const auto job = jobWith(
+        {"rug called Ground cut to the room, 10 off the walls, ending at opening 1"}, arched);
     double right = 0;
     for (const Vec2 p : trueOutline(rugIn(job, "Ground"), poseOf(job, "Ground")))
         right = std::max(right, p.x);
@@ -133,6 +133,19 @@ TEST(RugLines, EdgesAreFinishedOneByOne) {
                              "edge 2 of hall rug in leather tape 3", "hall rug taped"});
     EXPECT_EQ(rugIn(of, "hall rug").rug->edges[0].edge, 2);
     EXPECT_TRUE(rugIn(of, "hall rug").rug->taped);
+}
+
+TEST(RugLines, WhatIsToldOfARugIsToldBeforeItIsDone) {
+    const auto job = jobWith({"rug 96 x 60 called Ground at 120, 90"});
+    const auto preview = [&](const char* line) { return readLine(line, job)->preview; };
+    EXPECT_EQ(preview("edge 2 of Ground in leather tape 3"),
+              "Finishes edge 2 of Ground in wide leather tape 3\"");
+    EXPECT_EQ(preview("Ground edges in serging"), "Finishes all edges of Ground in serging");
+    EXPECT_EQ(preview("Ground on a pad 1/8"), "Lays Ground on a pad 1/8\"");
+    EXPECT_EQ(preview("Ground taped"), "Tapes Ground down");
+    for (const char* line : {"Ground made of wool looped", "Ground pile across", "Ground repeat 18",
+                             "Ground ready made", "Ground with seams", "Ground without a pad"})
+        EXPECT_EQ(preview(line).find("nothing"), std::string::npos) << line;
 }
 
 TEST(RugLines, APadIsCountedUnlessItIsSaid) {

@@ -1,5 +1,7 @@
 #include "edit/preview.h"
 
+#include "edit/rug_told.h"
+
 #include "edit/landing.h"
 #include "geometry/gap.h"
 #include "geometry/polygon.h"
@@ -145,6 +147,8 @@ std::string previewOf(const Project& before, const Scene& was, const Edit& edit,
                             now.backFinished() ? "finished" : "bare"));
             if (now.hanging != old->hanging)
                 tell(worded("notes how {} is held", now.name));
+            for (const auto& s : rugToldWords(*old, now, before))
+                tell(s);
             if (now.picture != old->picture)
                 tell(worded("shows {} in {}", now.picture, now.name));
             if (now.locked != old->locked)

@@ -151,6 +151,47 @@ void readFinish(WordsReader& in, RugWork& work, const std::vector<int>& edges) {
     }
 }
 
+std::vector<std::string> rugToldWords(const Piece& before, const Piece& now, const Project& job) {
+    std::vector<std::string> out;
+    const RugWork& was = rugOf(before);
+    const RugWork& is = rugOf(now);
+    if (was == is)
+        return out;
+    const auto say = [&](bool differs, std::string words) {
+        if (differs)
+            out.push_back(std::move(words));
+    };
+    const auto gap = [&](Length l) { return writeGap(l, job.notation); };
+    for (const RugEdge& e : is.edges) {
+        const RugEdging* finish = job.library.rugs ? job.library.rugs->edgeById(e.finish) : nullptr;
+        auto in = finish != nullptr ? finish->name : e.finish;
+        if (e.width > Length{})
+            in += " " + gap(e.width);
+        say(std::find(was.edges.begin(), was.edges.end(), e) == was.edges.end(),
+            e.edge == 0 ? worded("finishes all edges of {} in {}", now.name, in)
+                        : worded("finishes edge {} of {} in {}", e.edge, now.name, in));
+    }
+    say(was.pad != is.pad, is.pad && *is.pad <= Length{}
+                               ? worded("lays {} without a pad", now.name)
+                               : worded("lays {} on a pad {}", now.name,
+                                        gap(is.pad.value_or(job.library.book->habit("rug-pad")))));
+    const RugMaterial* m = job.library.rugs ? job.library.rugs->materialById(is.material) : nullptr;
+    say(was.material != is.material,
+        worded("makes {} of {}", now.name, m != nullptr ? m->name : is.material));
+    say(was.taped != is.taped, worded("tapes {} down", now.name));
+    say(was.ready != is.ready, is.ready ? worded("buys {} as it comes", now.name)
+                                        : worded("cuts {} off a roll", now.name));
+    say(was.seams != is.seams, is.seams ? worded("allows seams in {}", now.name)
+                                        : worded("keeps {} in one piece", now.name));
+    say(was.pileAcross != is.pileAcross,
+        worded("runs the pile of {} {}", now.name,
+               is.pileAcross ? "along its shorter side" : "along its longer side"));
+    say(was.repeat != is.repeat || was.drop != is.drop,
+        worded("notes the pattern of {}: it repeats after {}", now.name, gap(is.repeat)));
+    say(was.outline != is.outline || was.fit != is.fit, worded("cuts {} anew", now.name));
+    return out;
+}
+
 void recut(Project& job, std::vector<std::string>& notices) {
     for (auto& scheme : job.schemes) {
         const auto follows = [](const Piece& p) {

@@ -15,6 +15,10 @@ namespace mezzet {
 /// "in leather tape 3": how those edges are finished; of none, all of them. Throws LineFault.
 void readFinish(WordsReader&, RugWork&, const std::vector<int>& edges);
 
+/// What is told otherwise of a rug than before, in words: its edges, its pad, its pile.
+[[nodiscard]] std::vector<std::string> rugToldWords(const Piece& before, const Piece& now,
+                                                    const Project&);
+
 /// Cuts anew what is cut to its room, after the room has changed.
 void recut(Project&, std::vector<std::string>& notices);
 

@@ -228,11 +228,18 @@ void judgeBorder(const FloorContext& c) {
         if (!fills(c.scene, p, l, c.rule))
             continue;
         const auto bare = bareOf(c.scene, l, c.rule.setting("least edge").mm());
-        const bool ends =
-            rugOf(p).fit && !(rugOf(p).fit->ends.empty() && rugOf(p).fit->clear.empty());
+        // Where it was said to end, what lies beyond is meant.
         const auto meant = [&](const Bare& b) {
-            // Where it was said to end, the floor beyond is meant.
-            return !(ends && b.by > c.band.high.value_or(1e9) * 1.5);
+            if (!rugOf(p).fit)
+                return true;
+            const RugFit& fit = *rugOf(p).fit;
+            for (const auto* list : {&fit.ends, &fit.clear})
+                for (const Target& t : *list)
+                    for (const Opening& o : room.openings)
+                        if (targetOf(o) == t && o.wall == b.wall)
+                            return false;
+            return (fit.ends.empty() && fit.clear.empty()) ||
+                   b.by <= c.band.high.value_or(1e9) * 1.5;
         };
         for (const Bare& b : bare)
             if (meant(b))
