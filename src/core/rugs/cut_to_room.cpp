@@ -84,7 +84,8 @@ bool carpetGoesRound(const Fixture& f) {
 
 std::vector<std::vector<Vec2>> takenBy(const Room& room, const Fixture& f) {
     std::vector<std::vector<Vec2>> out;
-    for (const Convex& c : solid(room, f).all())
+    const Shape shape = solid(room, f);
+    for (const Convex& c : shape.all())
         out.push_back(outline(c));
     if (f.hearthDepth > Length{} && f.kind != FixtureKind::column) {
         const Wall& w = room.walls[static_cast<std::size_t>(f.wall)];
