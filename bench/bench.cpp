@@ -1,5 +1,7 @@
 // What the quality bar asks of speed, measured: 60 pieces resolved and judged, a step of a drag, a
 // board repainted, and gaps beside GEOS on the same pieces in the same run.
+#include "jobs.h"
+
 #include "app/board/board.h"
 #include "app/look/style.h"
 #include "app/window/main_window.h"
@@ -24,22 +26,6 @@
 using namespace mezzet;
 
 namespace {
-
-const Library& library() {
-    static const Library lib = *loadLibrary(MEZZET_BENCH_DATA);
-    return lib;
-}
-
-/// Says a line to a job; a job that can't be made ends the run.
-void sayTo(Project& now, const std::string& line) {
-    auto said = readLine(line, now);
-    auto next = said ? apply(now, said->edit) : Result<Applied>(said.problem());
-    if (!next) {
-        fmt::print(stderr, "{}: {}\n", line, next.problem().text());
-        std::exit(1);
-    }
-    now = *next->project;
-}
 
 /// A hall of 40 by 30 feet with sixty pieces, half of them tied to others.
 const Project& sixty() {

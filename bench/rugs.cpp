@@ -1,8 +1,8 @@
 // Rugs: every rule of eight of them, a carpet cut anew, and cuts laid out on a roll.
-#include "edit/line.h"
+#include "jobs.h"
+
 #include "edit/rug_outline.h"
 #include "judge/judging.h"
-#include "project/project.h"
 #include "rugs/roll.h"
 
 #include <benchmark/benchmark.h>
@@ -13,22 +13,6 @@
 using namespace mezzet;
 
 namespace {
-
-const Library& library() {
-    static const Library lib = *loadLibrary(MEZZET_BENCH_DATA);
-    return lib;
-}
-
-/// Says a line to a job; a job that can't be made ends the run.
-void sayTo(Project& now, const std::string& line) {
-    auto said = readLine(line, now);
-    auto next = said ? apply(now, said->edit) : Result<Applied>(said.problem());
-    if (!next) {
-        fmt::print(stderr, "{}: {}\n", line, next.problem().text());
-        std::exit(1);
-    }
-    now = *next->project;
-}
 
 /// A room of 30 by 24 feet with eight rugs, some of them cut to outlines of their own.
 const Project& eightRugs() {

@@ -17,6 +17,14 @@ json rounded(double v) {
     return std::round(v * 1e4) / 1e4 + 0.0;
 }
 
+/// What bare figures are in where there is no job: centimetres where anything is said in metric.
+Units unitsOf(const std::vector<std::string>& said) {
+    static const std::regex metric(R"(\d ?(mm|cm|m)\b)");
+    const bool any = std::any_of(said.begin(), said.end(),
+                                 [](const std::string& s) { return std::regex_search(s, metric); });
+    return any ? Units::centimetres : Units::feetAndInches;
+}
+
 /// A length of an option, bare figures in these units. Problem: none there.
 Result<Length> lengthOf(const std::string& said, Units bare, const char* what) {
     const auto l = readLength(said, bare);
@@ -112,11 +120,7 @@ int cut(const CutCommand& c) {
     const auto lib = library();
     if (!lib)
         return refuse(lib.problem());
-    // Metric where the cuts are said in metric.
-    static const std::regex metric(R"(\d ?(mm|cm|m)\b)");
-    const Units bare = !c.cuts.empty() && std::regex_search(c.cuts.front(), metric)
-                           ? Units::centimetres
-                           : Units::feetAndInches;
+    const Units bare = unitsOf(c.cuts);
     const Notation shown{bare, 8};
     std::vector<RollCut> cuts;
     for (const auto& said : c.cuts) {
@@ -176,11 +180,8 @@ int cut(const CutCommand& c) {
 
 int runner(const RunnerCommand& c) {
     StairRunner s;
-    const auto all = {c.riser, c.going, c.nosing, c.width, c.pile};
-    static const std::regex metric(R"(\d ?(mm|cm|m)\b)");
-    const bool inMetric = std::any_of(
-        all.begin(), all.end(), [&](const std::string& l) { return std::regex_search(l, metric); });
-    const Units bare = inMetric ? Units::centimetres : Units::feetAndInches;
+    const Units bare = unitsOf({c.riser, c.going, c.nosing, c.width, c.pile});
+    const bool inMetric = isMetric(bare);
     s.nosing = inMetric ? Length::millimetres(25) : Length::inches(1);
     s.pile = inMetric ? Length::millimetres(10) : Length::inches(0.375);
     for (const auto& [said, into, what] :
@@ -214,7 +215,9 @@ int runner(const RunnerCommand& c) {
                                 {"opening_mm", rounded(out->opening.mm())},
                                 {"width_mm", rounded(s.width.mm())},
                                 {"nosings", out->nosings},
-                                {"rods", out->rods}}
+                                {"rods", out->rods},
+                                {"nosing_assumed", c.nosing.empty()},
+                                {"pile_assumed", c.pile.empty()}}
                                .dump(1));
         return ran;
     }
@@ -243,8 +246,7 @@ int rugs(const RugsCommand& c) {
     const Length front = book.habit("front-legs-least");
     const Rule* chairs = book.byId("chair-pull-out");
     const Length atTable = chairs != nullptr ? chairs->setting("at table") : Length{};
-    const auto lines = mainLines(floor, Length::inches(18));
-    const auto toCut = rugsToCut(floor, lines, Length::inches(1));
+    const auto toCut = rugsToCut(floor, book);
     if (!toCut)
         return refuse(toCut.problem());
     json all = json::array();
@@ -302,6 +304,7 @@ int rugs(const RugsCommand& c) {
                                     s.price);
         one["pile_mm"] = rounded(rug.size.height.mm());
         one["pad_mm"] = rounded(padUnder(rug, metric).mm());
+        one["pad_assumed"] = !rugOf(rug).pad.has_value();
         one["layered"] = isLayered(floor, i);
         one["groups"] = json::array();
         std::vector<std::string> groups;
@@ -329,10 +332,7 @@ int rugs(const RugsCommand& c) {
     std::vector<RollCut> cuts;
     for (const RugCutOff& r : *toCut)
         cuts.push_back(r.cut);
-    RollAsk ask;
-    ask.shown = p.notation;
-    ask.allowance = book.habit("cut-allowance");
-    ask.seams = true;
+    RollAsk ask = rollAsk(book, p.notation);
     if (!c.allowance.empty()) {
         const auto l = lengthOf(c.allowance, p.notation.units, "the allowance");
         if (!l)

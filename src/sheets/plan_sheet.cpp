@@ -109,8 +109,7 @@ private:
         drawNeighbours(d, job_.rooms, job_.scheme().room);
         drawRoom(d, room);
         drawPieces(d, scene_, false, PiecesShown::flat);
-        drawSeams(
-            d, seamsOnFloor(scene_, *job_.library.rugs, job_.library.book->habit("cut-allowance")));
+        drawSeams(d, seamsOnFloor(scene_, *job_.library.rugs, *job_.library.book));
         drawPieces(d, scene_, false, PiecesShown::upright);
         namePieces(d, scene_, {2.5 * k_, true, true});
         wallFaces(d, room);

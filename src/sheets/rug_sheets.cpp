@@ -59,14 +59,11 @@ Result<std::shared_ptr<Work>> workOf(const Project& job, const SheetOptions& o, 
     out->height = (upright ? out->paper.height : out->paper.width).mm();
     const FloorView floor(**scene);
     const RuleBook& book = *job.library.book;
-    auto cuts = rugsToCut(floor, mainLines(floor, Length::inches(18)), Length::inches(1));
+    auto cuts = rugsToCut(floor, book);
     if (!cuts)
         return cuts.problem();
     out->cuts = std::move(*cuts);
-    RollAsk ask;
-    ask.allowance = book.habit("cut-allowance");
-    ask.seams = true;
-    ask.shown = job.notation;
+    RollAsk ask = rollAsk(book, job.notation);
     if (o.goOn)
         ask.goesOn = o.goOn;
     for (RollGroup& g : rollGroups(job.scheme(), out->cuts)) {
@@ -212,9 +209,10 @@ public:
             text({columns[1], y, 36, row}, Qt::AlignLeft | Qt::AlignVCenter,
                  q(of_.length(s.length)), 3, true);
             text({columns[2], y, 78, row}, Qt::AlignLeft | Qt::AlignVCenter,
-                 e == nullptr        ? QString("as it comes")
-                 : s.tape > Length{} ? q(fmt::format("{}, {} wide", e->name, of_.gap(s.tape)))
-                                     : q(e->name),
+                 e == nullptr             ? QString("as it comes")
+                 : s.tape > Length{}      ? q(fmt::format("{}, {} wide", e->name, of_.gap(s.tape)))
+                 : rugOf(p).edges.empty() ? q(e->name + " (not said: the usual one)")
+                                          : q(e->name),
                  3);
             text({columns[3], y, 30, row}, Qt::AlignRight | Qt::AlignVCenter,
                  QString::number(s.price, 'f', 2), 3, true);

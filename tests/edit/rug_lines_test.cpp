@@ -1,5 +1,6 @@
 // Rugs as they are said: outlines, edges, pads, what is cut to the room.
 #include "edit/line.h"
+#include "edit/rug_outline.h"
 #include "geometry/polygon.h"
 #include "scheme/rug.h"
 
@@ -172,4 +173,132 @@ TEST(RugLines, ASizeGrowsAnOutlineInProportion) {
     const auto job = jobWith(
         {"rug called Ell, corners at 24, 24; 120, 24; 120, 60; 24, 60", "size Ell 48 wide"});
     EXPECT_NEAR(squareFeet(rugIn(job, "Ell")), 48 * 36 / 144.0, 1e-6);
+}
+
+TEST(RugLines, TurnedOrCopiedOrMirroredItFollowsNoLonger) {
+    const std::string fill = "rug called Ground cut to the room, 40 off the walls, 60 off wall B";
+    const auto turned = jobWith({fill, "turn Ground 10"});
+    EXPECT_FALSE(rugIn(turned, "Ground").rug->fit);
+    const auto copied = jobWith({fill, "copy Ground as Second"});
+    EXPECT_TRUE(rugIn(copied, "Ground").rug->fit);
+    EXPECT_FALSE(rugIn(copied, "Second").rug->fit) << "elsewhere it has other walls";
+    EXPECT_EQ(rugIn(copied, "Second").rug->outline, rugIn(copied, "Ground").rug->outline);
+}
+
+TEST(RugLines, MirroredWithTheLayoutItsOutlineIsMirroredToo) {
+    const auto job =
+        jobWith({"rug called Ell, corners at 24, 24; 120, 24; 120, 60; 72, 60; 72, 96; 24, 96"});
+    for (const char* line : {"mirror the layout", "mirror the layout front to back"}) {
+        const auto said = readLine(line, job);
+        ASSERT_TRUE(said) << said.problem().text();
+        const auto after = apply(job, said->edit);
+        ASSERT_TRUE(after);
+        const Project& now = *after->project;
+        const bool across = std::string(line) == "mirror the layout";
+        std::vector<Vec2> was = trueOutline(rugIn(job, "Ell"), poseOf(job, "Ell"));
+        const auto is = trueOutline(rugIn(now, "Ell"), poseOf(now, "Ell"));
+        ASSERT_EQ(is.size(), was.size());
+        // It is mirrored about the middle of what stands, which is the rug's own here or the
+        // room's: every corner has a mirrored one at the same shift.
+        Vec2 shift;
+        for (Vec2& p : was)
+            (across ? p.x : p.y) *= -1;
+        for (std::size_t i = 0; i < is.size(); ++i) {
+            if (i == 0)
+                shift = is[0] - was[0];
+            EXPECT_NEAR(norm(is[i] - was[i] - shift), 0, 1e-6) << line << ", corner " << i;
+        }
+    }
+}
+
+TEST(RugLines, MirroredARectanglesRightEdgeIsItsLeft) {
+    const auto job = jobWith({"rug 96 x 60 called Ground at 60, 60", "Ground edge 2 in fringe"});
+    const auto after = apply(job, readLine("mirror the layout", job)->edit);
+    ASSERT_TRUE(after);
+    EXPECT_EQ(rugIn(*after->project, "Ground").rug->edges[0].edge, 4);
+}
+
+TEST(RugLines, FromAPieceItIsPlacedAndNotCut) {
+    // "24 from sofa" is no border: it moves the carpet, which then keeps its outline.
+    const auto job =
+        jobWith({"sofa 84 x 36 at 120, 30", "rug called Ground cut to the room, 50 off the walls"});
+    const auto said = readLine("Ground 12 from sofa anyway", job);
+    if (said) {
+        const auto after = apply(job, said->edit);
+        ASSERT_TRUE(after);
+        EXPECT_FALSE(rugIn(*after->project, "Ground").rug->fit);
+    }
+    const auto wall =
+        jobWith({"sofa 84 x 36 at 120, 30", "rug called Ground cut to the room, 50 off the walls",
+                 "Ground 60 from wall B"});
+    ASSERT_TRUE(rugIn(wall, "Ground").rug->fit);
+    EXPECT_NEAR(rugIn(wall, "Ground").size.width.inInches(), 240 - 110, 1e-6);
+}
+
+TEST(RugLines, ADoorThatSwingsOutIsToldToNeedNothing) {
+    const char* out = "room Hall\nwall A 20'\nwall B 8'\nwall C 20'\n door 3' from left, 30 wide, "
+                      "80 high, hinge left, swings out\nwall D 8'\n";
+    const auto job = jobWith({}, out);
+    const auto said =
+        readLine("rug cut to the room, 10 off the walls, stopping short of door 1's swing", job);
+    ASSERT_TRUE(said) << said.problem().text();
+    EXPECT_NE(said->preview.find("nothing is kept clear"), std::string::npos) << said->preview;
+}
+
+TEST(RugLines, OneCutToAZoneIsAsLargeAsWhatStandsInIt) {
+    const auto job = jobWith({"sofa 84 x 36 at 120, 40", "coffee table 48 x 24 at 120, 90",
+                              "zone Seating is sofa and coffee table",
+                              "rug called Ground cut to zone Seating, 12 beyond"});
+    const Piece& p = rugIn(job, "Ground");
+    EXPECT_NEAR(p.size.width.inInches(), 84 + 24, 1e-6);
+    EXPECT_NEAR(p.size.depth.inInches(), (102 - 22) + 24, 1e-6);
+    EXPECT_FALSE(refusal(job, "rug cut to zone Supper").what.empty());
+}
+
+TEST(RugLines, AnEdgesLengthIsSaid) {
+    const auto job =
+        jobWith({"rug called Ell, corners at 24, 24; 120, 24; 120, 60; 72, 60; 72, 96; "
+                 "24, 96",
+                 "edge 1 of Ell 108 long"});
+    const auto sides = sidesOf(rugIn(job, "Ell"), poseOf(job, "Ell"));
+    EXPECT_NEAR(sides[0].length.inInches(), 108, 1e-6);
+    EXPECT_NEAR(sides[1].length.inInches(), 36, 1e-6) << "the one after it goes along, whole";
+    EXPECT_NEAR(sides[2].length.inInches(), 60, 1e-6);
+    for (const char* line :
+         {"edge 9 of Ell 20 long", "edges 1 and 2 of Ell 20 long", "edge 1 of Ell 0 long"})
+        EXPECT_FALSE(refusal(job, line).what.empty()) << line;
+}
+
+TEST(RugLines, AnEdgeIsMovedAlongItsNeighbours) {
+    const auto job = jobWith({"rug called Wedge, corners at 24, 24; 120, 24; 100, 84; 44, 84"});
+    const auto scene = *sceneOf(job);
+    const int id = rugIn(job, "Wedge").id;
+    const auto moved = moveRugEdge(job, *scene, id, 3, 12 * 25.4);
+    ASSERT_TRUE(moved);
+    const Piece& now = std::get<PutPiece>(moved->acts.front()).piece;
+    const auto corners = trueOutline(now, now.pose);
+    EXPECT_NEAR(corners[2].y / 25.4, 96, 1e-6);
+    EXPECT_NEAR(corners[2].x / 25.4, 96, 1e-6) << "on the line of the edge before";
+    EXPECT_NEAR(corners[3].x / 25.4, 48, 1e-6);
+    EXPECT_NEAR(corners[0].x / 25.4, 24, 1e-6);
+    EXPECT_FALSE(moveRugEdge(job, *scene, id, 5, 10));
+    EXPECT_FALSE(moveRugEdge(job, *scene, id, 0, 10));
+    EXPECT_FALSE(moveRugEdge(job, *scene, id, 3, -200 * 25.4)) << "it would turn about";
+    EXPECT_FALSE(moveRugCorner(job, *scene, id, 7, {0, 0}));
+    EXPECT_TRUE(moveRugCorner(job, *scene, id, 1, {300, 300}));
+}
+
+TEST(RugLines, BuildingLinesAreItsWallsCornersAndJambs) {
+    const auto job = jobWith({});
+    const auto lines = buildingLines(*job.room);
+    const auto has = [&](Vec2 normal, double inches) {
+        return std::any_of(lines.begin(), lines.end(), [&](const FloorLine& l) {
+            return std::abs(dot(l.normal, normal)) > 0.999 &&
+                   std::abs(std::abs(l.offset) - inches * 25.4) < 0.01;
+        });
+    };
+    EXPECT_TRUE(has({1, 0}, 0) && has({1, 0}, 240) && has({0, 1}, 180));
+    EXPECT_TRUE(has({1, 0}, 90) && has({1, 0}, 150)) << "the window's jambs";
+    EXPECT_TRUE(has({1, 0}, 216) && has({1, 0}, 184)) << "the door's";
+    EXPECT_FALSE(has({1, 0}, 100));
 }

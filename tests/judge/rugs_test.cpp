@@ -3,7 +3,7 @@
 #include "judge/rug_facts.h"
 #include "scheme/rug.h"
 
-#include "jobs.h"
+#include "judge/seen.h"
 
 #include <fmt/format.h>
 
@@ -13,22 +13,6 @@ using namespace mezzet;
 using namespace mezzet::test;
 
 namespace {
-
-struct Seen {
-    bool there = false;
-    Verdict verdict = Verdict::note;
-    double value = 0; ///< inches, or a count
-};
-Seen seen(const std::vector<std::string>& lines, const char* rule, const char* piece,
-          const char* other = nullptr, const char* notes = plainNotes()) {
-    const auto job = jobWith(lines, notes);
-    const auto all = readingsOf(job);
-    const auto* r = find(all, job, rule, piece, other);
-    if (r == nullptr)
-        return {};
-    return {true, r->verdict,
-            r->value.quantity == Quantity::length ? r->value.value / 25.4 : r->value.value};
-}
 
 /// All readings of a rule about a piece, in inches.
 std::vector<std::pair<double, Verdict>> all(const Project& job, const char* rule) {

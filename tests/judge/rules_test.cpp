@@ -1,5 +1,5 @@
-#include "jobs.h"
 #include "judge/rule_code.h"
+#include "judge/seen.h"
 
 #include <fmt/format.h>
 
@@ -8,25 +8,6 @@ using namespace mezzet::test;
 
 namespace {
 
-/// Verdict of a rule after the lines, with its value in inches (or as a ratio).
-struct Seen {
-    bool there = false;
-    Verdict verdict = Verdict::note;
-    double value = 0;
-};
-Seen seen(const std::vector<std::string>& lines, const char* rule, const char* piece,
-          const char* other = nullptr, const char* notes = plainNotes()) {
-    const auto job = jobWith(lines, notes);
-    const auto all = readingsOf(job);
-    const auto* r = find(all, job, rule, piece, other);
-    if (r == nullptr)
-        return {};
-    return {true, r->verdict,
-            r->value.quantity == Quantity::length ? r->value.value / 25.4 : r->value.value};
-}
-std::string in(double v) {
-    return fmt::format("{:.4f}in", v);
-}
 const std::string sofa = "sofa 84 x 36 x 34 against wall A, centred on wall A";
 
 } // namespace

@@ -1,5 +1,5 @@
 // Who talks to whom, what is in reach, how many sit: each rule at its bounds.
-#include "jobs.h"
+#include "judge/seen.h"
 #include "judge/talk.h"
 
 #include <fmt/format.h>
@@ -15,24 +15,9 @@ const char* hall() {
            "swings out\nwall D 24'";
 }
 
-struct Seen {
-    bool there = false;
-    Verdict verdict = Verdict::note;
-    double value = 0;
-};
-Seen seen(const std::vector<std::string>& lines, const char* rule, const char* piece,
-          const char* other = nullptr) {
-    const auto job = jobWith(lines, hall());
-    const auto all = readingsOf(job);
-    const auto* r = find(all, job, rule, piece, other);
-    if (r == nullptr)
-        return {};
-    return {true, r->verdict,
-            r->value.quantity == Quantity::length ? r->value.value / 25.4 : r->value.value};
-}
-
-std::string in(double v) {
-    return fmt::format("{:.4f}in", v);
+Seen inHall(const std::vector<std::string>& lines, const char* rule, const char* piece,
+            const char* other = nullptr) {
+    return seen(lines, rule, piece, other, hall());
 }
 
 /// Two sofas that face each other, so far apart between their front edges.
@@ -45,24 +30,25 @@ std::vector<std::string> facing(double gap) {
 
 TEST(Conversation, AtInsideAndOutsideEachBound) { // common practice: 42 to 120
     const auto verdict = [](double gap) {
-        return seen(facing(gap), "conversation", "South", "North").verdict;
+        return inHall(facing(gap), "conversation", "South", "North").verdict;
     };
     EXPECT_EQ(verdict(42), Verdict::right);
     EXPECT_EQ(verdict(41.99), Verdict::tight);
     EXPECT_EQ(verdict(42.01), Verdict::right);
     EXPECT_EQ(verdict(120), Verdict::right);
     EXPECT_EQ(verdict(120.01), Verdict::loose);
-    EXPECT_NEAR(seen(facing(80), "conversation", "South").value, 80, 1e-6);
+    EXPECT_NEAR(inHall(facing(80), "conversation", "South").value, 80, 1e-6);
 }
 
 TEST(Conversation, BacksDoNotTalkAndCornersAreNotKneeToKnee) {
-    EXPECT_FALSE(seen({"sofa called North at 15', 5', turned 180", "sofa called South at 15', 12'"},
-                      "conversation", "South")
-                     .there);
+    EXPECT_FALSE(
+        inHall({"sofa called North at 15', 5', turned 180", "sofa called South at 15', 12'"},
+               "conversation", "South")
+            .there);
     // At a right angle, near corners are no reason to mend.
     const auto corner =
-        seen({"sofa called One at 15', 5'", "armchair called Two at 10', 7', turned 270"},
-             "conversation", "Two");
+        inHall({"sofa called One at 15', 5'", "armchair called Two at 10', 7', turned 270"},
+               "conversation", "Two");
     ASSERT_TRUE(corner.there);
     EXPECT_EQ(corner.verdict, Verdict::right);
     EXPECT_LT(corner.value, 42);
@@ -72,7 +58,7 @@ TEST(SeatsLevel, AtItsBound) { // common practice: up to 2
     const auto verdict = [](double seat) {
         auto lines = facing(80);
         lines.push_back("north seat " + in(seat));
-        return seen(lines, "seats-level", seat >= 18 ? "North" : "South").verdict;
+        return inHall(lines, "seats-level", seat >= 18 ? "North" : "South").verdict;
     };
     EXPECT_EQ(verdict(20), Verdict::right);
     EXPECT_EQ(verdict(20.01), Verdict::loose);
@@ -98,28 +84,28 @@ TEST(SeatsLevel, ItsRemedyBringsThemLevel) {
 
 TEST(SurfaceInReach, AtItsBoundFromTheWorstPlace) { // common practice: 18
     const auto reach = [](double gap) {
-        return seen({"armchair at 15', 8'",
-                     "round side table " + in(gap) + " right of armchair, centred on armchair"},
-                    "surface-in-reach", "Armchair");
+        return inHall({"armchair at 15', 8'",
+                       "round side table " + in(gap) + " right of armchair, centred on armchair"},
+                      "surface-in-reach", "Armchair");
     };
     EXPECT_EQ(reach(18).verdict, Verdict::right);
     EXPECT_EQ(reach(18.01).verdict, Verdict::loose);
     // A sofa with a table at one end leaves its far place without.
-    const auto sofa =
-        seen({"sofa 84 x 36 x 34 at 15', 8'", "round side table 2 right of sofa, centred on sofa"},
-             "surface-in-reach", "Sofa");
+    const auto sofa = inHall(
+        {"sofa 84 x 36 x 34 at 15', 8'", "round side table 2 right of sofa, centred on sofa"},
+        "surface-in-reach", "Sofa");
     ASSERT_TRUE(sofa.there);
     EXPECT_EQ(sofa.verdict, Verdict::loose);
     EXPECT_NEAR(sofa.value, 84 * 2.0 / 3 + 2, 1e-6) << "three places of 28, from the left one";
-    EXPECT_EQ(seen({"sofa at 15', 8'", "coffee table 14 from sofa, centred on sofa"},
-                   "surface-in-reach", "Sofa")
+    EXPECT_EQ(inHall({"sofa at 15', 8'", "coffee table 14 from sofa, centred on sofa"},
+                     "surface-in-reach", "Sofa")
                   .verdict,
               Verdict::right);
 }
 
 TEST(SurfaceInReach, NobodyReachesBehindTheBack) {
-    EXPECT_EQ(seen({"armchair at 15', 8'", "console 3 behind armchair, centred on armchair"},
-                   "surface-in-reach", "Armchair")
+    EXPECT_EQ(inHall({"armchair at 15', 8'", "console 3 behind armchair, centred on armchair"},
+                     "surface-in-reach", "Armchair")
                   .verdict,
               Verdict::loose);
 }
@@ -170,20 +156,20 @@ TEST(SeatsCount, CountsWhatIsBroughtOutForGuests) {
 TEST(AgainstTheWall, IsSaidOnlyWhenAllSeatsAre) {
     const std::vector<std::string> pushed{"sofa called North against wall A, centred on wall A",
                                           "sofa called South against wall C, centred on wall C"};
-    auto s = seen(pushed, "against-the-wall", "South");
+    auto s = inHall(pushed, "against-the-wall", "South");
     ASSERT_TRUE(s.there);
     EXPECT_EQ(s.verdict, Verdict::note);
     EXPECT_NEAR(s.value, 24 * 12 - 72, 1e-6) << "the lane between them";
     auto pulled = pushed;
     pulled.push_back("move south 10 away from wall C");
-    EXPECT_FALSE(seen(pulled, "against-the-wall", "South").there);
+    EXPECT_FALSE(inHall(pulled, "against-the-wall", "South").there);
 }
 
 TEST(HeightsLevel, IsFromTheLowestTopToTheHighest) {
     auto lines = facing(80);
     lines.push_back("coffee table 48 x 26 x 17 14 from north, centred on north");
     lines.push_back("floor lamp 4 right of north, centred on north");
-    const auto s = seen(lines, "heights-level", "Floor lamp");
+    const auto s = inHall(lines, "heights-level", "Floor lamp");
     ASSERT_TRUE(s.there);
     EXPECT_NEAR(s.value, 60 - 17, 1e-6);
 }

@@ -98,16 +98,6 @@ TEST(CutToRoom, GoesRoundAChimneyAndItsHearth) {
     EXPECT_GT(squareInches(*nearer), squareInches(*plainly) + 100);
 }
 
-TEST(CutToRoom, LeavesOutWhatLiesBeyondALine) {
-    const auto room = roomOf(plain);
-    auto how = evenly(*room, 10);
-    how.keep.push_back({{1, 0}, 100 * 25.4});
-    std::vector<std::string> told;
-    const auto cut = cutToRoom(*room, how, told);
-    ASSERT_TRUE(cut);
-    EXPECT_NEAR(squareInches(*cut), 130 * 160, 0.01);
-}
-
 TEST(CutToRoom, RefusesABorderWiderThanTheRoom) {
     const auto room = roomOf(plain);
     std::vector<std::string> told;

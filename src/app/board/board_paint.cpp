@@ -161,9 +161,8 @@ void Board::paintFloor(QPainter& p) {
     if (hand.empty() && session_.surface().isFloor()) {
         if (seams_.first != session_.settledScene()) {
             const Library& library = session_.settledProject()->library;
-            seams_ = {session_.settledScene(),
-                      seamsOnFloor(FloorView(*session_.settledScene()), *library.rugs,
-                                   library.book->habit("cut-allowance"))};
+            seams_ = {session_.settledScene(), seamsOnFloor(FloorView(*session_.settledScene()),
+                                                            *library.rugs, *library.book)};
         }
         sheets::drawSeams(d, seams_.second);
     }

@@ -23,6 +23,20 @@ constexpr double startDrag = 4; ///< pixels before a press becomes a drag
 /// A snap that can't be looked at in this time is not offered.
 constexpr std::chrono::milliseconds snapTakes{40};
 
+/// A small field by the pointer with figures in it.
+void figuresBy(QPainter& p, const Board& board, QPointF at, const QString& figures) {
+    p.setFont(sheets::lettering(14));
+    const double w = p.fontMetrics().horizontalAdvance(figures) + 18;
+    QRectF box(at.x() + 16, at.y() + 16, w, 24);
+    box.moveRight(std::min(box.right(), board.width() - 6.0));
+    box.moveBottom(std::min(box.bottom(), board.height() - 6.0));
+    p.setPen(QPen(look().chosen, 1.4));
+    p.setBrush(look().field);
+    p.drawRoundedRect(box, 5, 5);
+    p.setPen(look().ink);
+    p.drawText(box, Qt::AlignCenter, figures);
+}
+
 } // namespace
 
 std::unique_ptr<Hand> PanHand::move(QPointF at, Qt::KeyboardModifiers) {
@@ -153,40 +167,15 @@ void SizeHand::cancel() {
 }
 
 void SizeHand::paintOver(QPainter& p) const {
-    if (figures_.isEmpty())
-        return;
-    p.setFont(sheets::lettering(14));
-    const double w = p.fontMetrics().horizontalAdvance(figures_) + 18;
-    QRectF box(last_.x() + 16, last_.y() + 16, w, 24);
-    box.moveRight(std::min(box.right(), board_.width() - 6.0));
-    box.moveBottom(std::min(box.bottom(), board_.height() - 6.0));
-    p.setPen(QPen(look().chosen, 1.4));
-    p.setBrush(look().field);
-    p.drawRoundedRect(box, 5, 5);
-    p.setPen(look().ink);
-    p.drawText(box, Qt::AlignCenter, figures_);
+    if (!figures_.isEmpty())
+        figuresBy(p, board_, last_, figures_);
 }
 
 namespace {
 
-/// A small field by the pointer with figures in it.
-void figuresBy(QPainter& p, const Board& board, QPointF at, const QString& figures) {
-    p.setFont(sheets::lettering(14));
-    const double w = p.fontMetrics().horizontalAdvance(figures) + 18;
-    QRectF box(at.x() + 16, at.y() + 16, w, 24);
-    box.moveRight(std::min(box.right(), board.width() - 6.0));
-    box.moveBottom(std::min(box.bottom(), board.height() - 6.0));
-    p.setPen(QPen(look().chosen, 1.4));
-    p.setBrush(look().field);
-    p.drawRoundedRect(box, 5, 5);
-    p.setPen(look().ink);
-    p.drawText(box, Qt::AlignCenter, figures);
-}
-
 /// A place on the floor with the building's lines that are near drawn to it.
-Vec2 toLines(const Room& room, Vec2 p, double reach) {
+Vec2 toLines(const std::vector<FloorLine>& lines, Vec2 p, double reach) {
     const FloorLine* first = nullptr;
-    const auto lines = buildingLines(room);
     for (int twice = 0; twice < 2; ++twice) {
         const FloorLine* best = nullptr;
         double least = reach;
@@ -209,6 +198,12 @@ constexpr double snapPixels = 8;
 
 } // namespace
 
+OutlineHand::OutlineHand(Board& of, int edge, int corner)
+    : Hand(of), edge_(edge), corner_(corner), lines_(buildingLines(*of.session().project()->room)) {
+}
+
+DrawHand::DrawHand(Board& of) : Hand(of), lines_(buildingLines(*of.session().project()->room)) {}
+
 std::unique_ptr<Hand> OutlineHand::move(QPointF at, Qt::KeyboardModifiers keys) {
     JobSession& session = board_.session();
     last_ = at;
@@ -221,8 +216,7 @@ std::unique_ptr<Hand> OutlineHand::move(QPointF at, Qt::KeyboardModifiers keys) 
     const double stop = (keys & Qt::ShiftModifier) != 0 ? division(n).mm()
                         : isMetric(n.units)             ? 10
                                                         : 25.4;
-    const Room& room = *session.project()->room;
-    const Vec2 there = toLines(room, board_.toFloor(at), snapPixels / board_.pixelsPerMm());
+    const Vec2 there = toLines(lines_, board_.toFloor(at), snapPixels / board_.pixelsPerMm());
     Piece plain = *now;
     plain.footprint.corner = {};
     const auto corners = trueOutline(plain, where->pose);
@@ -297,7 +291,7 @@ Vec2 DrawHand::snapped(QPointF at) const {
         if (std::abs(p.y - first.y) < reach)
             p.y = first.y;
     }
-    return toLines(*board_.session().project()->room, p, reach);
+    return toLines(lines_, p, reach);
 }
 
 std::unique_ptr<Hand> DrawHand::move(QPointF at, Qt::KeyboardModifiers) {

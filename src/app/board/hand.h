@@ -1,6 +1,7 @@
 #pragma once
 
 #include "edit/drag.h"
+#include "edit/rug_outline.h"
 #include "edit/snap.h"
 #include "sheets/drawing.h"
 
@@ -102,7 +103,7 @@ private:
 class OutlineHand : public Hand {
 public:
     /// Counted from 1; of a corner `edge` is 0.
-    OutlineHand(Board& of, int edge, int corner) : Hand(of), edge_(edge), corner_(corner) {}
+    OutlineHand(Board& of, int edge, int corner);
     std::unique_ptr<Hand> move(QPointF, Qt::KeyboardModifiers) override;
     void release(QPointF, Qt::KeyboardModifiers) override;
     void cancel() override;
@@ -114,6 +115,7 @@ public:
 private:
     int edge_;
     int corner_;
+    std::vector<FloorLine> lines_; ///< of the building, to snap to
     QPointF last_;
     std::optional<Edit> edit_;
     QString figures_;
@@ -123,7 +125,7 @@ private:
 /// far on, Enter or a press on the first closes it.
 class DrawHand : public Hand {
 public:
-    explicit DrawHand(Board& of) : Hand(of) {}
+    explicit DrawHand(Board& of);
     std::unique_ptr<Hand> move(QPointF, Qt::KeyboardModifiers) override;
     void press(QPointF, Qt::KeyboardModifiers);
     /// True when the key was meant for it.
@@ -138,6 +140,7 @@ private:
     [[nodiscard]] Vec2 snapped(QPointF) const;
     void close();
 
+    std::vector<FloorLine> lines_; ///< of the building, to snap to
     std::vector<Vec2> corners_;
     Vec2 next_;
     QString typed_;

@@ -3,6 +3,7 @@
 #include "geometry/gap.h"
 #include "measure/text.h"
 #include "measure/texts.h"
+#include "scheme/rug.h"
 #include "scheme/surfaces.h"
 #include "scheme/tie_kind.h"
 
@@ -320,6 +321,7 @@ Result<Edit> mirrorPieces(const Project& job, const Scene& scene, const std::vec
             p.pose.turn = (Angle::degrees(180) - p.pose.turn).normalised();
         }
         p.footprint.armOnRight = !p.footprint.armOnRight;
+        mirrorRug(p);
     }
     const Scheme before = job.scheme();
     Scene bare;

@@ -131,10 +131,14 @@ bool offThat(Placing& p) {
         if (!t)
             p.fault("the room has no hearth", "name a wall, a column or the stairs");
     } else {
-        t = p.target(false);
+        try {
+            t = p.target();
+        } catch (const LineFault&) {
+            return false;
+        }
     }
     if (t->is != Is::wall && t->is != Is::chimney && t->is != Is::fixture)
-        p.fault("a carpet keeps off a wall or what is built in", "say it like: 6 off the hearth");
+        return false; // from a piece: then it is placed by that
     RugFit& fit = fitOf(p);
     std::erase_if(fit.off, [&](const RugFit::Off& o) { return o.of == *t; });
     fit.off.push_back({*t, p.measured});

@@ -51,6 +51,7 @@ Piece copyOf(const Piece& piece, const Placed& where, const Scheme& names) {
     p.pose = where.pose;
     p.ties.clear();
     p.locked = false;
+    dropFit(p); // elsewhere it has other walls
     return p;
 }
 

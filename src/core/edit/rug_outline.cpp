@@ -34,6 +34,16 @@ Result<Outlined> outlined(const Project& job, const Scene& scene, int id) {
     return out;
 }
 
+/// The same, where it has such an edge or corner, counted from 1.
+Result<Outlined> outlined(const Project& job, const Scene& scene, int id, int number,
+                          const char* what) {
+    auto of = outlined(job, scene, id);
+    if (of && (number < 1 || number > static_cast<int>(of->corners.size())))
+        return Problem{worded("{} has no {} {}", of->rug.name, what, number),
+                       "count them from its first corner"};
+    return of;
+}
+
 Result<Edit> withCorners(Outlined of) {
     Piece p = std::move(of.rug);
     const auto name = p.name;
@@ -79,13 +89,10 @@ std::optional<Target> keptOff(const Room& room, Vec2 a, Vec2 b, double& now) {
 } // namespace
 
 Result<Edit> moveRugEdge(const Project& job, const Scene& scene, int id, int edge, double by) {
-    auto of = outlined(job, scene, id);
+    auto of = outlined(job, scene, id, edge, "edge");
     if (!of)
         return of.problem();
     const std::size_t n = of->corners.size();
-    if (edge < 1 || edge > static_cast<int>(n))
-        return Problem{worded("{} has no edge {}", of->rug.name, edge),
-                       "count them from its first corner"};
     const auto at = [&](std::size_t i) { return of->corners[i % n]; };
     const auto i = static_cast<std::size_t>(edge - 1);
     const Vec2 a = at(i);
@@ -127,24 +134,18 @@ Result<Edit> moveRugEdge(const Project& job, const Scene& scene, int id, int edg
 }
 
 Result<Edit> moveRugCorner(const Project& job, const Scene& scene, int id, int corner, Vec2 to) {
-    auto of = outlined(job, scene, id);
+    auto of = outlined(job, scene, id, corner, "corner");
     if (!of)
         return of.problem();
-    if (corner < 1 || corner > static_cast<int>(of->corners.size()))
-        return Problem{worded("{} has no corner {}", of->rug.name, corner),
-                       "count them from the first"};
     of->corners[static_cast<std::size_t>(corner - 1)] = to;
     return withCorners(std::move(*of));
 }
 
 Result<Edit> sizeRugEdge(const Project& job, const Scene& scene, int id, int edge, Length length) {
-    auto of = outlined(job, scene, id);
+    auto of = outlined(job, scene, id, edge, "edge");
     if (!of)
         return of.problem();
     const std::size_t n = of->corners.size();
-    if (edge < 1 || edge > static_cast<int>(n))
-        return Problem{worded("{} has no edge {}", of->rug.name, edge),
-                       "count them from its first corner"};
     if (length <= Length{})
         return Problem{"an edge has a length", "say it like: edge 2 of rug 60 long"};
     const auto i = static_cast<std::size_t>(edge - 1);

@@ -218,12 +218,21 @@ void recut(Project& job, std::vector<std::string>& notices) {
 }
 
 std::string lostFit(const Piece& before, Piece& now) {
-    if (!now.rug || !(now.rug->fit || now.rug->stairs > 0) || before.rug != now.rug ||
-        (norm(before.pose.at - now.pose.at) < 0.01 && now.ties.empty() &&
-         before.size.width == now.size.width && before.size.depth == now.size.depth))
+    const auto follows = [](const Piece& p) { return rugOf(p).fit || rugOf(p).stairs > 0; };
+    if (!follows(before))
         return {};
-    dropFit(now);
-    return worded("{} keeps its outline, and follows the walls no longer", now.name);
+    if (before.rug == now.rug) {
+        const bool stays =
+            norm(before.pose.at - now.pose.at) < 0.01 && now.ties.empty() &&
+            std::abs(difference(before.pose.turn, now.pose.turn).inDegrees()) < 0.01 &&
+            before.size.width == now.size.width && before.size.depth == now.size.depth;
+        if (stays)
+            return {};
+        dropFit(now);
+    } else if (follows(now)) {
+        return {};
+    }
+    return worded("{} keeps its outline, and follows the room no longer", now.name);
 }
 
 } // namespace mezzet

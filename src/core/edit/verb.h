@@ -33,7 +33,8 @@ std::optional<Edit> readVerb(Reader& reader, WordsReader& in,
                 best = &v;
             }
         }
-    if (best == nullptr)
+    // A name that begins with a verb's word and goes on is a name: "edge lamp, 6 left".
+    if (best == nullptr || in.nameEnd() > end)
         return {};
     in.goTo(end);
     return (reader.*best->read)();

@@ -95,7 +95,9 @@ public:
 
     [[nodiscard]] std::string_view text() const { return text_; }
     /// True where a piece's whole name stands.
-    [[nodiscard]] bool nameAhead() { return longestName().end > 0; }
+    [[nodiscard]] bool nameAhead() { return nameEnd() > 0; }
+    /// Where the longest name of a piece ends that stands ahead; 0 for none.
+    [[nodiscard]] std::size_t nameEnd() { return longestName().end; }
     /// What was said from there up to here, without the blanks around it.
     [[nodiscard]] std::string_view since(std::size_t from);
     /// Faults where anything but "please" is left.

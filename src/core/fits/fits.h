@@ -64,7 +64,8 @@ struct TableAsked {
                                      const GoesOn& = {});
 enum class RugHold { none, frontLegs, allLegs };
 [[nodiscard]] RugHold rugHold(const Scene&, const std::vector<int>& seats, const Shape& rug,
-                              Length frontDepth = Length::inches(6));
+                              Length frontDepth = Length::inches(6),
+                              Length leg = Length::inches(2));
 
 /// Where a piece of this kind and size can stand at all, square to the walls: inside them, clear of
 /// pieces and door leaves, with the room it needs in use. Exact, by Minkowski sums.

@@ -1,9 +1,8 @@
 #include "fits/regions.h"
 
 #include "geometry/gap.h"
+#include "geometry/geos.h"
 #include "geometry/polygon.h"
-
-#include <geos_c.h>
 
 #include <algorithm>
 #include <array>
@@ -13,36 +12,6 @@
 namespace mezzet {
 
 namespace {
-
-/// One GEOS context, and geometries that free themselves.
-class Geos {
-public:
-    Geos() : context_(GEOS_init_r()) {}
-    Geos(const Geos&) = delete;
-    Geos& operator=(const Geos&) = delete;
-    ~Geos() { GEOS_finish_r(context_); }
-
-    struct Free {
-        GEOSContextHandle_t context;
-        void operator()(GEOSGeometry* g) const { GEOSGeom_destroy_r(context, g); }
-    };
-    using Geometry = std::unique_ptr<GEOSGeometry, Free>;
-
-    [[nodiscard]] Geometry own(GEOSGeometry* g) const { return {g, Free{context_}}; }
-    [[nodiscard]] Geometry polygon(const std::vector<Vec2>& ring) const {
-        auto* s = GEOSCoordSeq_create_r(context_, static_cast<unsigned>(ring.size() + 1), 2);
-        for (unsigned i = 0; i <= ring.size(); ++i) {
-            const Vec2 p = ring[i % ring.size()];
-            GEOSCoordSeq_setXY_r(context_, s, i, p.x, p.y);
-        }
-        return own(GEOSGeom_createPolygon_r(context_, GEOSGeom_createLinearRing_r(context_, s),
-                                            nullptr, 0));
-    }
-    [[nodiscard]] GEOSContextHandle_t context() const { return context_; }
-
-private:
-    GEOSContextHandle_t context_;
-};
 
 /// Where the middle of a piece lies when it touches something: that thing, swept by the piece
 /// turned about its middle.
@@ -59,15 +28,7 @@ constexpr Length chords = Length::millimetres(1);
 
 void rings(const Geos& geos, const GEOSGeometry* g, AllowedRegion& out) {
     const auto take = [&](const GEOSGeometry* ring) {
-        std::vector<Vec2> points;
-        const auto* s = GEOSGeom_getCoordSeq_r(geos.context(), ring);
-        unsigned n = 0;
-        GEOSCoordSeq_getSize_r(geos.context(), s, &n);
-        for (unsigned i = 0; i + 1 < n; ++i) {
-            Vec2 p;
-            GEOSCoordSeq_getXY_r(geos.context(), s, i, &p.x, &p.y);
-            points.push_back(p);
-        }
+        auto points = geos.cornersOf(ring);
         if (signedArea(points) < 0)
             std::reverse(points.begin(), points.end());
         return points;
@@ -114,12 +75,12 @@ AllowedRegion allowedRegion(const FloorView& scene, const Piece& piece, Angle tu
     const auto body = boxOf(0);
     const auto inUse = boxOf(opens && !piece.kind->opensSeldom ? use.front.mm() : 0);
     Geos geos;
-    auto free = geos.polygon(room.edge);
+    GEOSGeometry* free = geos.polygon(room.edge);
     const auto cut = [&](const std::vector<Vec2>& ring) {
         if (ring.size() < 3 || !free)
             return;
-        const auto away = geos.polygon(ring);
-        free = geos.own(GEOSDifference_r(geos.context(), free.get(), away.get()));
+        const GEOSGeometry* away = geos.polygon(ring);
+        free = geos.own(GEOSDifference_r(geos.context(), free, away));
     };
     for (std::size_t i = 0; i < room.stretches(); ++i) {
         const Wall s = room.stretchAt(i);
@@ -162,7 +123,7 @@ AllowedRegion allowedRegion(const FloorView& scene, const Piece& piece, Angle tu
         }
     }
     if (free)
-        rings(geos, free.get(), out);
+        rings(geos, free, out);
     // Slivers a hair wide are nowhere.
     std::erase_if(out.outlines, [](const auto& ring) {
         Box b;
@@ -180,16 +141,16 @@ double areaOfAll(const std::vector<AllowedRegion>& regions) {
         auto one = geos.own(GEOSGeom_createEmptyPolygon_r(geos.context()));
         for (const auto& ring : r.outlines)
             if (const auto more = geos.polygon(ring); one && more)
-                one = geos.own(GEOSUnion_r(geos.context(), one.get(), more.get()));
+                one = geos.own(GEOSUnion_r(geos.context(), one, more));
         for (const auto& ring : r.holes)
             if (const auto hole = geos.polygon(ring); one && hole)
-                one = geos.own(GEOSDifference_r(geos.context(), one.get(), hole.get()));
+                one = geos.own(GEOSDifference_r(geos.context(), one, hole));
         if (all && one)
-            all = geos.own(GEOSUnion_r(geos.context(), all.get(), one.get()));
+            all = geos.own(GEOSUnion_r(geos.context(), all, one));
     }
     double area = 0;
     if (all)
-        GEOSArea_r(geos.context(), all.get(), &area);
+        GEOSArea_r(geos.context(), all, &area);
     return area;
 }
 

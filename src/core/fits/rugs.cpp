@@ -3,6 +3,7 @@
 
 #include "fits/trying.h"
 #include "geometry/gap.h"
+#include "judge/rug_facts.h"
 #include "measure/text.h"
 #include "measure/texts.h"
 #include "scheme/rug.h"
@@ -13,26 +14,20 @@
 namespace mezzet {
 
 RugHold rugHold(const Scene& scene, const std::vector<int>& seats, const Shape& rug,
-                Length frontDepth) {
-    bool all = true;
-    bool front = true;
+                Length frontDepth, Length leg) {
+    const auto corners = outline(rug);
+    RugHold least = RugHold::allLegs;
     for (const int id : seats) {
         const Piece* p = scene.scheme->byId(id);
         const Placed* where = scene.byId(id);
         if (p == nullptr || where == nullptr)
             continue;
-        const auto on = [&](double fromY) {
-            const double w = p->size.width.mm() / 2;
-            const double d = p->size.depth.mm() / 2;
-            for (const Vec2 c : {Vec2{-w, fromY}, Vec2{w, fromY}, Vec2{w, d}, Vec2{-w, d}})
-                if (!contains(rug, where->pose.toRoom(c)))
-                    return false;
-            return true;
-        };
-        all = all && on(-p->size.depth.mm() / 2);
-        front = front && on(p->size.depth.mm() / 2 - frontDepth.mm());
+        const auto how = seatOnRug(*p, where->pose, corners, leg, frontDepth).how;
+        least = std::min(least, how == SeatOnRug::How::all     ? RugHold::allLegs
+                                : how == SeatOnRug::How::front ? RugHold::frontLegs
+                                                               : RugHold::none);
     }
-    return all ? RugHold::allLegs : front ? RugHold::frontLegs : RugHold::none;
+    return least;
 }
 
 namespace {
@@ -99,7 +94,8 @@ private:
             const Shape rug =
                 placed(size.round ? oval(w, deep) : rectangle(w, deep), {at, frame_.turn});
             const auto holds =
-                rugHold(*scene_, seats_, rug, job_.library.book->habit("front-legs-least"));
+                rugHold(*scene_, seats_, rug, job_.library.book->habit("front-legs-least"),
+                        job_.library.book->habit("rug-leg"));
             if (holds == RugHold::none || !job_.room->holds(at))
                 continue;
             double border = 1e300;

@@ -117,4 +117,19 @@ std::vector<Vec2> convexHull(std::vector<Vec2> p) {
     return out;
 }
 
+std::vector<double> crossingsAlong(std::span<const Vec2> corners, Vec2 from, Vec2 way) {
+    std::vector<double> out;
+    const Vec2 side = quarter(way);
+    for (std::size_t i = 0; i < corners.size(); ++i) {
+        const Vec2 a = corners[i] - from;
+        const Vec2 b = corners[(i + 1) % corners.size()] - from;
+        const double p = dot(a, side);
+        const double q = dot(b, side);
+        if ((p <= 0) != (q <= 0))
+            out.push_back(dot(a, way) + (dot(b, way) - dot(a, way)) * p / (p - q));
+    }
+    std::sort(out.begin(), out.end());
+    return out;
+}
+
 } // namespace mezzet

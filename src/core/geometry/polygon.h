@@ -28,6 +28,11 @@ namespace mezzet {
 /// Where two stretches cross or touch, if they do.
 [[nodiscard]] std::optional<Vec2> crossing(Segment, Segment);
 
+/// How far along a unit direction from a point a line crosses the outline's edges, behind it too;
+/// mm, in order.
+[[nodiscard]] std::vector<double> crossingsAlong(std::span<const Vec2> corners, Vec2 from,
+                                                 Vec2 way);
+
 /// The first pair of edges of an outline, not neighbours, that cross or touch.
 [[nodiscard]] std::optional<std::pair<int, int>> selfCrossing(std::span<const Vec2> corners);
 

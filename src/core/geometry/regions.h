@@ -19,10 +19,6 @@ struct Region {
 [[nodiscard]] std::vector<Region> without(const std::vector<Vec2>& outline,
                                           const std::vector<std::vector<Vec2>>& taken);
 
-/// What a simple outline and another have in common; the same.
-[[nodiscard]] std::vector<Region> common(const std::vector<Vec2>& outline,
-                                         const std::vector<Vec2>& other);
-
 /// A simple outline grown by so many mm (shrunk, under nothing), its outside corners cut sharp.
 [[nodiscard]] std::vector<Region> grown(const std::vector<Vec2>& outline, double by);
 

@@ -120,8 +120,9 @@ std::vector<Handle> tripHandles(const Reading& r, double, const Project& job, co
     const Piece& p = *job.scheme().byId(r.piece);
     std::vector<Handle> out;
     if (r.to.is != Target::Is::none)
-        for (const double by : {150.0, 300.0})
-            out.push_back(moveAway(job, scene, r.piece, r.to, by));
+        for (const double times : {1.0, 2.0})
+            out.push_back(
+                moveAway(job, scene, r.piece, r.to, r.rule->setting("doorway").mm() * times));
     RugWork taped = rugOf(p);
     taped.taped = true;
     out.push_back(doing(p.name + " taped", told(job, scene, r.piece, taped)));

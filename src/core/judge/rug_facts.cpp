@@ -123,20 +123,10 @@ bool liesOn(const std::vector<Vec2>& outline, std::vector<Vec2> convex) {
 }
 
 double reachWithin(const std::vector<Vec2>& outline, Vec2 from, Vec2 way) {
-    double least = 1e300;
-    const Vec2 side = quarter(way);
-    for (std::size_t i = 0; i < outline.size(); ++i) {
-        const Vec2 a = outline[i] - from;
-        const Vec2 b = outline[(i + 1) % outline.size()] - from;
-        const double p = dot(a, side);
-        const double q = dot(b, side);
-        if ((p <= 0) == (q <= 0))
-            continue;
-        const double along = dot(a, way) + (dot(b, way) - dot(a, way)) * p / (p - q);
-        if (along > -touch)
-            least = std::min(least, along);
-    }
-    return least < 1e299 ? std::max(0.0, least) : 0;
+    for (const double c : crossingsAlong(outline, from, way))
+        if (c > -touch)
+            return std::max(0.0, c);
+    return 0;
 }
 
 SeatOnRug seatOnRug(const Piece& seat, const Pose& pose, const std::vector<Vec2>& rug, Length leg,
@@ -241,10 +231,6 @@ bool isLayered(const FloorView& scene, std::size_t rug) {
     return false;
 }
 
-std::vector<std::vector<Vec2>> mainLines(const FloorView& scene, Length half) {
-    return mainLines(scene, floorWays(scene, {half * 2, false, {}, {}}), half);
-}
-
 std::vector<std::vector<Vec2>> mainLines(const FloorView& scene, const FloorWays& ways,
                                          Length half) {
     const Room& room = *scene.room;
@@ -289,10 +275,12 @@ std::vector<std::vector<Vec2>> mainLines(const FloorView& scene, const FloorWays
 namespace {
 
 /// Where seams would be walked on, in a cut's own frame.
-void keepOut(const FloorView& scene, const std::vector<std::vector<Vec2>>& ways, RugCutOff& c) {
+void keepOut(const FloorView& scene, const RuleBook& book,
+             const std::vector<std::vector<Vec2>>& ways, RugCutOff& c) {
     constexpr double step = 200; // mm: how finely a slanting way is boxed
-    constexpr double trod = 230; // mm: what feet tread on either side of a way's middle
-    constexpr double deep = 600; // mm: how far before a doorway everyone steps
+    const Rule* trips = book.byId("rug-trip");
+    const double trod = trips != nullptr ? trips->setting("trod").mm() : 0;
+    const double deep = trips != nullptr ? trips->setting("stepped on").mm() : 0;
     const auto own = [&](Vec2 p) {
         return Vec2{dot(p - c.origin, c.across), dot(p - c.origin, c.along)};
     };
@@ -325,9 +313,16 @@ void keepOut(const FloorView& scene, const std::vector<std::vector<Vec2>>& ways,
 
 } // namespace
 
-Result<std::vector<RugCutOff>>
-rugsToCut(const FloorView& scene, const std::vector<std::vector<Vec2>>& ways, Length nosing) {
+Result<std::vector<RugCutOff>> rugsToCut(const FloorView& scene, const RuleBook& book) {
     std::vector<RugCutOff> out;
+    const bool any = std::any_of(scene.placed.begin(), scene.placed.end(), [&](const Placed& p) {
+        return scene.scheme->byId(p.id)->kind->flat();
+    });
+    if (!any)
+        return out;
+    const Rule* trips = book.byId("rug-trip");
+    const Length half = trips != nullptr ? trips->setting("half a way") : Length{};
+    const auto ways = mainLines(scene, floorWays(scene, {half * 2, false, {}, {}}), half);
     for (std::size_t i = 0; i < scene.placed.size(); ++i) {
         const Piece& p = scene.piece(i);
         if (!p.kind->flat() || rugOf(p).ready)
@@ -348,7 +343,7 @@ rugsToCut(const FloorView& scene, const std::vector<std::vector<Vec2>>& ways, Le
             s.riser = it->riser;
             s.going = it->going;
             s.risers = it->risers;
-            s.nosing = nosing;
+            s.nosing = book.habit("stair-nosing");
             s.width = p.size.depth;
             s.capped = rugOf(p).capped;
             s.pile = p.size.height;
@@ -383,35 +378,42 @@ rugsToCut(const FloorView& scene, const std::vector<std::vector<Vec2>>& ways, Le
         if (!plain)
             for (const Vec2 q : trueOutline(p, pose))
                 c.cut.outline.push_back({dot(q - c.origin, c.across), dot(q - c.origin, c.along)});
-        keepOut(scene, ways, c);
+        keepOut(scene, book, ways, c);
         out.push_back(std::move(c));
     }
     return out;
 }
 
-std::vector<Segment> seamsOnFloor(const FloorView& scene, const RugBook& book, Length allowance) {
+RollAsk rollAsk(const RuleBook& book, Notation shown) {
+    RollAsk ask;
+    ask.allowance = book.habit("cut-allowance");
+    ask.seams = true;
+    ask.shown = shown;
+    return ask;
+}
+
+std::vector<Segment> seamsOnFloor(const FloorView& scene, const RugBook& book,
+                                  const RuleBook& rules) {
     std::vector<Segment> out;
+    const RollAsk ask = rollAsk(rules, {});
     const Length widest = *std::max_element(book.rolls.begin(), book.rolls.end());
     const auto tooWide = [&](const Piece& p) {
         const Length across = rugOf(p).pileAcross ? std::max(p.size.width, p.size.depth)
                                                   : std::min(p.size.width, p.size.depth);
         return p.kind->flat() && !rugOf(p).ready && rugOf(p).stairs == 0 &&
-               across + allowance * 2 > widest;
+               across + ask.allowance * 2 > widest;
     };
     bool any = false;
     for (std::size_t i = 0; i < scene.placed.size(); ++i)
         any = any || tooWide(scene.piece(i));
     if (!any)
         return out;
-    const auto cuts = rugsToCut(scene, mainLines(scene, Length::inches(18)), Length::inches(1));
+    const auto cuts = rugsToCut(scene, rules);
     if (!cuts)
         return out;
     for (const RugCutOff& c : *cuts) {
         if (!c.onFloor || !tooWide(*scene.scheme->byId(c.rug)))
             continue;
-        RollAsk ask;
-        ask.allowance = allowance;
-        ask.seams = true;
         const auto plans = layOnRolls({c.cut}, ask, book.rolls);
         if (!plans)
             continue;

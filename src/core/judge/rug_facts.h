@@ -3,6 +3,7 @@
 #include "judge/floor_ways.h"
 #include "rugs/roll.h"
 #include "rugs/rug_book.h"
+#include "rules/rule_book.h"
 #include "scheme/resolve.h"
 
 #include <optional>
@@ -59,14 +60,17 @@ struct RugCutOff {
     [[nodiscard]] Vec2 toFloor(Vec2 p) const { return origin + across * p.x + along * p.y; }
 };
 /// Every rug that is cut off a roll: all but those bought as they are. The pile runs along the
-/// longer side unless it is told otherwise. Seams keep out of doorways, and of the middles of the
-/// ways in `ways` (lines on the floor). Problem: a runner on stairs that can't be measured.
-[[nodiscard]] Result<std::vector<RugCutOff>>
-rugsToCut(const FloorView&, const std::vector<std::vector<Vec2>>& ways, Length nosing);
+/// longer side unless it is told otherwise. Seams keep out of doorways, and of where feet go
+/// between doors. Problem: a runner on stairs that can't be measured.
+[[nodiscard]] Result<std::vector<RugCutOff>> rugsToCut(const FloorView&, const RuleBook&);
+
+/// How rugs are cut off a roll where nothing is said: with the book's allowance, in several lengths
+/// where that can't be helped.
+[[nodiscard]] RollAsk rollAsk(const RuleBook&, Notation);
 
 /// Where rugs that no roll in stock is wide enough for have their seams, on the floor: on the roll
 /// that makes the fewest, and of those the least waste. Quick where there is no such rug.
-[[nodiscard]] std::vector<Segment> seamsOnFloor(const FloorView&, const RugBook&, Length allowance);
+[[nodiscard]] std::vector<Segment> seamsOnFloor(const FloorView&, const RugBook&, const RuleBook&);
 
 /// Rugs that come off one roll: of one material and one pattern, as indices of what is to be cut.
 struct RollGroup {
@@ -86,10 +90,10 @@ struct RollGroup {
                                                     RollAsk, const std::vector<Length>& widths,
                                                     bool said);
 
-/// The ways between each two doors as lines on the floor: straight where nothing is between.
+/// The ways between each two doors as lines on the floor: straight where nothing is between. `half`
+/// a way is kept clear where there is so much.
 [[nodiscard]] std::vector<std::vector<Vec2>> mainLines(const FloorView&, const FloorWays&,
                                                        Length half);
-[[nodiscard]] std::vector<std::vector<Vec2>> mainLines(const FloorView&, Length half);
 
 /// What an edge is finished with, and what that comes to.
 struct RugSidePrice {

@@ -60,11 +60,9 @@ void judgeHold(const FloorContext& c) {
         const Piece& rug = c.scene.piece(best->index);
         const double d = seat.size.depth.mm() / 2;
         const Vec2 edge = where.pose.toRoom({0, d});
-        Band band = c.band;
-        band.low = c.judgement.choices.count(c.rule.id) == 0 ? front.mm() : band.low;
         Reading& r =
-            c.add(seat.id, pieceTarget(rug.id), Amount::of(Length::millimetres(most.depth)), band,
-                  edge, where.pose.toRoom({0, d - most.depth}));
+            c.add(seat.id, pieceTarget(rug.id), Amount::of(Length::millimetres(most.depth)), edge,
+                  where.pose.toRoom({0, d - most.depth}));
         r.second = {Quantity::count, static_cast<double>(most.legsOn)};
         r.instead = most.how == SeatOnRug::How::all                 ? "all"
                     : r.verdict == Verdict::tight && most.depth < 0 ? "floating"

@@ -51,16 +51,6 @@ void borders(const Room& room, const RoomCut& cut, std::vector<std::vector<Vec2>
     }
 }
 
-/// The side of a line that is left out, as far as the room reaches.
-std::vector<Vec2> beyond(const Room& room, const FloorLine& line) {
-    const Box b = room.bounds();
-    const double far = 2 * norm(b.size()) + 1000;
-    const Vec2 along = quarter(line.normal);
-    const Vec2 at = b.centre() + line.normal * (line.offset - dot(line.normal, b.centre()));
-    return {at - along * far, at + along * far, at + along * far - line.normal * far,
-            at - along * far - line.normal * far};
-}
-
 } // namespace
 
 bool carpetGoesRound(const Fixture& f) {
@@ -125,8 +115,6 @@ Result<std::vector<Vec2>> cutToRoom(const Room& room, const RoomCut& cut,
                 taken.push_back(std::move(r.edge));
         }
     }
-    for (const FloorLine& line : cut.keep)
-        taken.push_back(beyond(room, line));
     auto left = without(room.edge, taken);
     if (left.empty())
         return Problem{"the border leaves nothing of the room", "say a narrower one"};

@@ -13,8 +13,6 @@ struct RoomCut {
     std::vector<Length> offWall;
     std::vector<Length> offFixture;
     std::vector<Length> offHearth; ///< the same off a hearth
-    /// What is kept: where dot(normal, p) >= offset.
-    std::vector<FloorLine> keep;
 };
 
 /// What is built in that a carpet goes round: chimneys and their hearths, columns, half walls,

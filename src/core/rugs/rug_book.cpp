@@ -201,10 +201,6 @@ const RugMaterial* RugBook::materialById(std::string_view id) const {
     return byId(materials, id);
 }
 
-const RugPad* RugBook::padById(std::string_view id) const {
-    return byId(pads, id);
-}
-
 Result<RugBookPtr> readRugBook(std::string_view content, std::string_view file,
                                const RugBook* shipped) {
     const auto refuse = [&](std::string what, std::string remedy) {

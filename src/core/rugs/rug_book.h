@@ -75,7 +75,6 @@ struct RugBook {
 
     [[nodiscard]] const RugEdging* edgeById(std::string_view id) const;
     [[nodiscard]] const RugMaterial* materialById(std::string_view id) const;
-    [[nodiscard]] const RugPad* padById(std::string_view id) const;
 };
 
 using RugBookPtr = std::shared_ptr<const RugBook>;

@@ -42,6 +42,21 @@ void stretchOutline(Piece& p, double across, double along) {
     p.rug = std::move(work);
 }
 
+void mirrorRug(Piece& p) {
+    if (!p.rug)
+        return;
+    auto work = std::make_shared<RugWork>(*p.rug);
+    work->fit.reset();
+    work->stairs = 0;
+    for (Vec2& c : work->outline)
+        c.x = -c.x;
+    // Of a rectangle the second edge is the right one, and the fourth the left.
+    if (work->outline.empty())
+        for (RugEdge& e : work->edges)
+            e.edge = e.edge == 2 ? 4 : e.edge == 4 ? 2 : e.edge;
+    p.rug = std::move(work);
+}
+
 bool isCut(const Piece& p) {
     return p.rug && !p.rug->outline.empty();
 }
@@ -200,18 +215,7 @@ std::optional<Before> beforeOf(const Room& room, const Target& t, bool swing) {
 
 /// How far a line from a point goes inside an outline.
 double reachInside(const std::vector<Vec2>& outline, Vec2 from, Vec2 way) {
-    std::vector<double> cross;
-    const Vec2 side = quarter(way);
-    for (std::size_t i = 0; i < outline.size(); ++i) {
-        const Vec2 a = outline[i] - from;
-        const Vec2 b = outline[(i + 1) % outline.size()] - from;
-        const double p = dot(a, side);
-        const double q = dot(b, side);
-        if ((p <= 0) != (q <= 0))
-            cross.push_back(dot(a, way) + (dot(b, way) - dot(a, way)) * p / (p - q));
-    }
-    std::sort(cross.begin(), cross.end());
-    for (const double c : cross)
+    for (const double c : crossingsAlong(outline, from, way))
         if (c > 0.01)
             // The first that leaves it: the line may begin outside, in the border.
             if (!insideOutline(outline, from + way * (c + 0.01)))
@@ -243,10 +247,6 @@ std::vector<Vec2> endedAt(const std::vector<Vec2>& whole, const Wall& w, double 
             return r.edge;
     }
     return {};
-}
-
-Problem notThere(const Target&) {
-    return {"an opening the rug ends at is not there", "name one of the room"};
 }
 
 } // namespace
@@ -285,9 +285,12 @@ std::optional<Problem> cutToFit(Piece& p, const Room& room, std::vector<std::str
         for (const Target& t : *list) {
             const auto b = beforeOf(room, t, swing);
             if (!b) {
-                if (swing)
-                    continue; // it swings out: nothing to keep clear of
-                return notThere(t);
+                if (swing) {
+                    told.emplace_back("that door swings over no floor here: nothing is kept clear "
+                                      "of it");
+                    continue;
+                }
+                return Problem{"an opening the rug ends at is not there", "name one of the room"};
             }
             const Wall& w = room.walls[static_cast<std::size_t>(b->wall)];
             const Vec2 middle = w.start + w.along() * ((b->from + b->to) / 2);

@@ -18,6 +18,9 @@ void dropFit(Piece&);
 /// Its outline grown by so much across its size and along it; it follows its room no longer.
 void stretchOutline(Piece&, double across, double along);
 
+/// Left and right change places, in its outline or among its edges; it follows its room no longer.
+void mirrorRug(Piece&);
+
 /// Its outline is cut, and not that of its kind.
 [[nodiscard]] bool isCut(const Piece&);
 /// The pad under it; nothing for none.

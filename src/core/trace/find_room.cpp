@@ -1,9 +1,9 @@
+#include "geometry/geos.h"
 #include "geometry/polygon.h"
 #include "measure/text.h"
 #include "trace/drawn_sheet.h"
 
 #include <fmt/format.h>
-#include <geos_c.h>
 
 #include <algorithm>
 #include <cmath>
@@ -50,48 +50,11 @@ private:
     std::map<std::pair<long, long>, std::vector<std::pair<Vec2, int>>> cells_;
 };
 
-/// GEOS's handle and what it made, let go together.
-class Geos {
-public:
-    Geos() : h_(GEOS_init_r()) {}
-    Geos(const Geos&) = delete;
-    Geos& operator=(const Geos&) = delete;
-    ~Geos() {
-        for (auto* g : made_)
-            GEOSGeom_destroy_r(h_, g);
-        GEOS_finish_r(h_);
-    }
-    GEOSContextHandle_t handle() const { return h_; }
-    GEOSGeometry* own(GEOSGeometry* g) {
-        if (g != nullptr)
-            made_.push_back(g);
-        return g;
-    }
-
-private:
-    GEOSContextHandle_t h_;
-    std::vector<GEOSGeometry*> made_;
-};
-
 GEOSGeometry* lineString(Geos& g, const Line& l) {
-    auto* seq = GEOSCoordSeq_create_r(g.handle(), 2, 2);
-    GEOSCoordSeq_setXY_r(g.handle(), seq, 0, l.a.x, l.a.y);
-    GEOSCoordSeq_setXY_r(g.handle(), seq, 1, l.b.x, l.b.y);
-    return GEOSGeom_createLineString_r(g.handle(), seq);
-}
-
-std::vector<Vec2> ringOf(Geos& g, const GEOSGeometry* face) {
-    const auto* ring = GEOSGetExteriorRing_r(g.handle(), face);
-    const auto* seq = GEOSGeom_getCoordSeq_r(g.handle(), ring);
-    unsigned count = 0;
-    GEOSCoordSeq_getSize_r(g.handle(), seq, &count);
-    std::vector<Vec2> out;
-    for (unsigned i = 0; i + 1 < count; ++i) {
-        Vec2 p;
-        GEOSCoordSeq_getXY_r(g.handle(), seq, i, &p.x, &p.y);
-        out.push_back(p);
-    }
-    return out;
+    auto* seq = GEOSCoordSeq_create_r(g.context(), 2, 2);
+    GEOSCoordSeq_setXY_r(g.context(), seq, 0, l.a.x, l.a.y);
+    GEOSCoordSeq_setXY_r(g.context(), seq, 1, l.b.x, l.b.y);
+    return GEOSGeom_createLineString_r(g.context(), seq);
 }
 
 class Finder {
@@ -225,20 +188,21 @@ private:
                 continue;
             parts.push_back(lineString(geos_, t));
         }
-        auto* all = geos_.own(GEOSGeom_createCollection_r(geos_.handle(), GEOS_MULTILINESTRING,
+        auto* all = geos_.own(GEOSGeom_createCollection_r(geos_.context(), GEOS_MULTILINESTRING,
                                                           parts.data(),
                                                           static_cast<unsigned>(parts.size())));
-        auto* noded = geos_.own(GEOSUnaryUnion_r(geos_.handle(), all));
+        auto* noded = geos_.own(GEOSUnaryUnion_r(geos_.context(), all));
         std::vector<std::vector<Vec2>> faces;
         if (noded == nullptr || stopped())
             return faces;
         const GEOSGeometry* const list[] = {noded};
-        auto* made = geos_.own(GEOSPolygonize_r(geos_.handle(), list, 1));
+        auto* made = geos_.own(GEOSPolygonize_r(geos_.context(), list, 1));
         if (made == nullptr)
             return faces;
-        const int n = GEOSGetNumGeometries_r(geos_.handle(), made);
+        const int n = GEOSGetNumGeometries_r(geos_.context(), made);
         for (int i = 0; i < n; ++i)
-            faces.push_back(ringOf(geos_, GEOSGetGeometryN_r(geos_.handle(), made, i)));
+            faces.push_back(geos_.cornersOf(GEOSGetExteriorRing_r(
+                geos_.context(), GEOSGetGeometryN_r(geos_.context(), made, i))));
         return faces;
     }
 
