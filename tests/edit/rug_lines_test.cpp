@@ -218,6 +218,21 @@ TEST(RugLines, MirroredARectanglesRightEdgeIsItsLeft) {
     EXPECT_EQ(rugIn(*after->project, "Ground").rug->edges[0].edge, 4);
 }
 
+TEST(RugLines, WhatItFollowsNowIsAllItFollows) {
+    const char* notes =
+        "room Hall\nceiling 8'\nwall A 20'\nwall B 10'\nwall C 20'\n stairs 24 from "
+        "left, 36 wide, riser 7 1/2, going 10, count 13, up right\nwall D 10'\n";
+    const auto cut = jobWith({"runner 27 wide called Flight on stairs 1",
+                              "Flight corners at 24, 24; 120, 24; 120, 48; 24, 48"},
+                             notes);
+    EXPECT_EQ(rugIn(cut, "Flight").rug->stairs, 0);
+    const auto fitted = jobWith(
+        {"runner 27 wide called Flight on stairs 1", "Flight cut to the room, 10 off the walls"},
+        notes);
+    EXPECT_EQ(rugIn(fitted, "Flight").rug->stairs, 0);
+    EXPECT_TRUE(rugIn(fitted, "Flight").rug->fit);
+}
+
 TEST(RugLines, FromAPieceItIsPlacedAndNotCut) {
     // "24 from sofa" is no border: it moves the carpet, which then keeps its outline.
     const auto job =

@@ -177,6 +177,18 @@ TEST(RugDoor, IsRightOnlyBelowTheUndercut) {
     EXPECT_FALSE(seen({"rug 60 x 60 called Ground at 60, 60"}, "rug-door", "Ground").there);
 }
 
+TEST(RugDoor, SaysWhereThePadIsOnlyTheUsualOne) {
+    const auto told = [](const char* more) {
+        const auto job = jobWith({"rug 60 x 60 called Ground at 208, 160", more});
+        const auto readings = readingsOf(job);
+        return whyOf(*find(readings, job, "rug-door", "Ground", "door 1"), job.wording());
+    };
+    EXPECT_NE(told("Ground pile 3/8").find("usual pad"), std::string::npos);
+    EXPECT_NE(told("Ground pile 3/4").find("usual pad"), std::string::npos);
+    EXPECT_EQ(told("Ground pile 3/8, on a pad 1/4").find("usual"), std::string::npos);
+    EXPECT_EQ(told("Ground pile 3/4, on a pad 1/4").find("usual"), std::string::npos);
+}
+
 TEST(RugTrip, IsAnEdgeBeforeADoorway) { // common practice
     // Door 1 is in wall C, from 206 to 238 in of the room's 240.
     const auto trip = [](const char* line, const char* more = "Ground pile 1/4") {

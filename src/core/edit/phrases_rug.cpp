@@ -57,11 +57,13 @@ bool corners(Placing& p) {
         p.fault("an outline has three corners or more",
                 "say it like: corners at 24, 24; 120, 24; 120, 60; 24, 60");
     told(p).fit.reset();
+    told(p).stairs = 0;
     return true;
 }
 
 bool toRoom(Placing& p) {
     RugFit& fit = fitOf(p);
+    told(p).stairs = 0;
     if (p.said.find("wall to wall") != std::string_view::npos)
         fit.border = {};
     else if (!rugOf(p.subject).fit)
@@ -106,6 +108,7 @@ bool toZone(Placing& p) {
     box.include(box.high + more);
     p.out.corners = {box.low, {box.high.x, box.low.y}, box.high, {box.low.x, box.high.y}};
     told(p).fit.reset();
+    told(p).stairs = 0;
     return true;
 }
 
@@ -255,7 +258,10 @@ bool onStairs(Placing& p) {
     const Target t = p.target(false);
     if (t.is != Is::fixture || t.built != FixtureKind::stairs)
         p.fault("a runner lies on stairs", "say it like: on stairs 1");
-    told(p).stairs = t.index;
+    RugWork& work = told(p);
+    work.stairs = t.index;
+    work.fit.reset();
+    work.outline.clear();
     return true;
 }
 
