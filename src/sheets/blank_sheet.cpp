@@ -2,13 +2,13 @@
 
 #include "sheets/drawing.h"
 #include "sheets/paper_out.h"
+#include "sheets/plan_layout.h"
 
 namespace mezzet::sheets {
 
 namespace {
 
-constexpr double margin = 10; // mm of paper
-constexpr double rowHeight = 7;
+constexpr double blankRow = 7;
 
 class BlankPainter {
 public:
@@ -162,12 +162,12 @@ private:
         y += 5;
         rule(x, y, x + w, y, 0.3);
         for (int i = 0; i < rows; ++i) {
-            text({x + 1, y, 40, rowHeight}, Qt::AlignLeft | Qt::AlignVCenter, first(i), 3);
-            y += rowHeight;
+            text({x + 1, y, 40, blankRow}, Qt::AlignLeft | Qt::AlignVCenter, first(i), 3);
+            y += blankRow;
             rule(x, y, x + w, y);
         }
         for (std::size_t i = 1; i + 1 < at.size(); ++i)
-            rule(at[i], y - rows * rowHeight, at[i], y);
+            rule(at[i], y - rows * blankRow, at[i], y);
         return y;
     }
 

@@ -11,6 +11,10 @@
 
 namespace mezzet::sheets {
 
+inline QString q(const std::string& s) {
+    return QString::fromStdString(s);
+}
+
 /// Writes and rules on a sheet whose places are millimetres of paper.
 class PaperPen {
 public:

@@ -26,8 +26,9 @@ Layout layoutOf(const Paper& paper, bool across, int rows, Lists lists) {
         l.drawing = {margin, margin, w - listWidth - 4, h};
         l.lists = {margin + w - listWidth, margin, listWidth, h};
     } else {
-        const double high =
-            lists == Lists::few ? 34.0 : std::min({std::max(34.0, 8 + rows * row), 92.0, h * 0.36});
+        const double high = lists == Lists::few
+                                ? 34.0
+                                : std::min({std::max(34.0, 8 + rows * rowHeight), 92.0, h * 0.36});
         l.drawing = {margin, margin, w, h - high - 4};
         l.lists = {margin, margin + h - high, w, high};
     }

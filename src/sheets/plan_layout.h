@@ -11,7 +11,7 @@ inline constexpr double margin = 10;
 inline constexpr double titleHeight = 20;
 inline constexpr double aroundRoom =
     19; ///< walls, letters and dimensions outside the room's outline
-inline constexpr double row = 4.6;
+inline constexpr double rowHeight = 4.6;
 
 /// What goes where on a plan's first page, mm of paper.
 struct Layout {

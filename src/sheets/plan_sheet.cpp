@@ -85,7 +85,7 @@ public:
         double y = heading("Schedule of pieces, continued", all.left(), all.top(), all.width());
         const int count = static_cast<int>(listed_.size());
         int i = from;
-        for (; i < count && y + row <= all.bottom(); ++i, y += row)
+        for (; i < count && y + rowHeight <= all.bottom(); ++i, y += rowHeight)
             scheduleRow(i, all.left(), y, all.width());
         title(page);
         return count - i;
@@ -218,10 +218,10 @@ private:
         auto name = QString::fromStdString(p.name);
         if (!p.on.isFloor() && !p.on.isCarried())
             name += ", " + QString::fromStdString(words(p.on, job_.wording()));
-        text({x, y, 6, row}, Qt::AlignRight | Qt::AlignVCenter, QString::number(i + 1), 2.5, true,
-             QFont::Normal, paperLook().soft);
-        text({x + 7.5, y, w - 7.5 - 30, row}, Qt::AlignLeft | Qt::AlignVCenter, name, 2.7);
-        text({x + w - 30, y, 30, row}, Qt::AlignRight | Qt::AlignVCenter,
+        text({x, y, 6, rowHeight}, Qt::AlignRight | Qt::AlignVCenter, QString::number(i + 1), 2.5,
+             true, QFont::Normal, paperLook().soft);
+        text({x + 7.5, y, w - 7.5 - 30, rowHeight}, Qt::AlignLeft | Qt::AlignVCenter, name, 2.7);
+        text({x + w - 30, y, 30, rowHeight}, Qt::AlignRight | Qt::AlignVCenter,
              QString::fromStdString(words(p.size, job_.notation)), 2.6, true);
     }
 
@@ -243,17 +243,19 @@ private:
         const double bottom = beside ? area.bottom() : area.bottom() - mendHeight - 3;
         const int count = static_cast<int>(listed_.size());
         int i = 0;
-        const bool all = y + count * row <= bottom;
-        for (; i < count && y + row <= (all ? bottom : bottom - row); ++i, y += row)
+        const bool all = y + count * rowHeight <= bottom;
+        for (; i < count && y + rowHeight <= (all ? bottom : bottom - rowHeight);
+             ++i, y += rowHeight)
             scheduleRow(i, area.left(), y, w);
         if (i < count)
-            text({area.left(), y, w, row}, Qt::AlignLeft | Qt::AlignVCenter,
+            text({area.left(), y, w, rowHeight}, Qt::AlignLeft | Qt::AlignVCenter,
                  QString(pages_ ? "and %1 more, on the next page" : "and %1 more, in the PDF")
                      .arg(count - i),
                  2.6, false, QFont::Normal, paperLook().soft);
         const double mx = beside ? area.left() + w + gutter : area.left();
-        const double end = mendList(
-            mx, beside ? area.top() : std::max(y, std::min(y + row, bottom)) + 3, w, area.bottom());
+        const double end =
+            mendList(mx, beside ? area.top() : std::max(y, std::min(y + rowHeight, bottom)) + 3, w,
+                     area.bottom());
         const auto reasons = whyLines();
         double whyNeeds = reasons.empty() ? 0 : 7;
         for (const auto& r : reasons)
@@ -348,7 +350,7 @@ private:
                            x, top, w);
         if (mend_.empty()) {
             const auto* s = job_.library.book->schoolById(job_.judgement.school);
-            text({x, y, w, row}, Qt::AlignLeft | Qt::AlignVCenter,
+            text({x, y, w, rowHeight}, Qt::AlignLeft | Qt::AlignVCenter,
                  QString("Every reading sits right, judged “%1”.")
                      .arg(QString::fromStdString(s->title)),
                  2.6);
@@ -373,7 +375,7 @@ private:
             p_.drawText(dev({x + 12.5, y, w - 12.5, h + 1}), Qt::TextWordWrap, s);
             y += h + 1.2;
         }
-        return mend_.empty() ? y + row : y;
+        return mend_.empty() ? y + rowHeight : y;
     }
 
     void title(int page) {

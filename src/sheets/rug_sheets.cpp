@@ -6,6 +6,7 @@
 #include "scheme/rug.h"
 #include "sheets/look.h"
 #include "sheets/paper_pen.h"
+#include "sheets/plan_layout.h"
 #include "sheets/sheet.h"
 
 #include <fmt/format.h>
@@ -17,13 +18,7 @@ namespace mezzet::sheets {
 
 namespace {
 
-constexpr double margin = 10;
-constexpr double titleHeight = 19;
-constexpr double row = 4.6;
-
-QString q(const std::string& s) {
-    return QString::fromStdString(s);
-}
+constexpr double rugTitleHeight = 19;
 
 /// All that the pages show, kept while they are painted.
 struct Work {
@@ -84,7 +79,8 @@ public:
     }
 
     void title(const QString& sheet, const QString& scale) {
-        titleBlock(margin, of_.height - margin - titleHeight, of_.width - 2 * margin, titleHeight,
+        titleBlock(margin, of_.height - margin - rugTitleHeight, of_.width - 2 * margin,
+                   rugTitleHeight,
                    {{"Job", q(of_.job.title)},
                     {"Sheet", sheet},
                     {"Scale", scale},
@@ -195,38 +191,39 @@ public:
             ++n;
             sum += s.price;
             const RugEdging* e = book.edgeById(s.finish);
-            if (y > of_.height - margin - titleHeight - 62 && n < static_cast<int>(sides.size())) {
-                text({columns[0], y, 160, row}, Qt::AlignLeft,
+            if (y > of_.height - margin - rugTitleHeight - 62 &&
+                n < static_cast<int>(sides.size())) {
+                text({columns[0], y, 160, rowHeight}, Qt::AlignLeft,
                      q(fmt::format("and {} more edges", static_cast<int>(sides.size()) - n + 1)),
                      3);
-                y += row;
+                y += rowHeight;
                 for (std::size_t i = static_cast<std::size_t>(n); i < sides.size(); ++i)
                     sum += sides[i].price;
                 break;
             }
-            text({columns[0], y, 10, row}, Qt::AlignLeft | Qt::AlignVCenter, QString::number(n), 3,
-                 true);
-            text({columns[1], y, 36, row}, Qt::AlignLeft | Qt::AlignVCenter,
+            text({columns[0], y, 10, rowHeight}, Qt::AlignLeft | Qt::AlignVCenter,
+                 QString::number(n), 3, true);
+            text({columns[1], y, 36, rowHeight}, Qt::AlignLeft | Qt::AlignVCenter,
                  q(of_.length(s.length)), 3, true);
-            text({columns[2], y, 78, row}, Qt::AlignLeft | Qt::AlignVCenter,
+            text({columns[2], y, 78, rowHeight}, Qt::AlignLeft | Qt::AlignVCenter,
                  e == nullptr             ? QString("as it comes")
                  : s.tape > Length{}      ? q(fmt::format("{}, {} wide", e->name, of_.gap(s.tape)))
                  : rugOf(p).edges.empty() ? q(e->name + " (not said: the usual one)")
                                           : q(e->name),
                  3);
-            text({columns[3], y, 30, row}, Qt::AlignRight | Qt::AlignVCenter,
+            text({columns[3], y, 30, rowHeight}, Qt::AlignRight | Qt::AlignVCenter,
                  QString::number(s.price, 'f', 2), 3, true);
-            y += row;
+            y += rowHeight;
         }
         const int corner = mitres(sides);
         y += 1.5;
         y = heading("To order", margin, y, of_.width - 2 * margin);
         const auto line = [&](const std::string& what, const std::string& says) {
-            text({margin, y, 42, row}, Qt::AlignLeft | Qt::AlignVCenter, q(what), 3, false,
+            text({margin, y, 42, rowHeight}, Qt::AlignLeft | Qt::AlignVCenter, q(what), 3, false,
                  QFont::Normal, paperLook().soft);
-            text({margin + 42, y, of_.width - 2 * margin - 42, row},
+            text({margin + 42, y, of_.width - 2 * margin - 42, rowHeight},
                  Qt::AlignLeft | Qt::AlignVCenter, q(says), 3);
-            y += row;
+            y += rowHeight;
         };
         const RugMaterial* m = book.materialById(rugOf(p).material);
         const double stuff = m != nullptr ? m->price * areaOf(p) / 1e6 : 0;
@@ -291,14 +288,14 @@ public:
         }
         const RugMaterial* m = of_.job.library.rugs->materialById(roll->of.material);
         if (m != nullptr) {
-            text({margin, y, of_.width - 2 * margin, row + 1}, Qt::AlignLeft,
+            text({margin, y, of_.width - 2 * margin, rowHeight + 1}, Qt::AlignLeft,
                  q(fmt::format("{}: {:.2f}", m->name,
                                roll->of.price(roll->plans.front(), *of_.job.library.rugs))),
                  3.6);
-            y += row + 1;
+            y += rowHeight + 1;
         }
         for (const RollPlan& plan : roll->plans) {
-            text({margin, y, of_.width - 2 * margin, row}, Qt::AlignLeft,
+            text({margin, y, of_.width - 2 * margin, rowHeight}, Qt::AlignLeft,
                  q(fmt::format("{} wide: order {}, {:.1f} % is waste, {}", of_.length(plan.width),
                                of_.length(plan.length), plan.waste() * 100,
                                plan.seams.empty() ? std::string("no seam")
@@ -306,13 +303,13 @@ public:
                                    ? std::string("1 seam")
                                    : fmt::format("{} seams", plan.seams.size()))),
                  3.2, false, &plan == &roll->plans.front() ? QFont::DemiBold : QFont::Normal);
-            y += row;
+            y += rowHeight;
         }
         const RollPlan& plan = roll->plans.front();
         y += 6;
         // The roll runs across the page.
-        const double bottom = of_.height - margin - titleHeight - 8;
-        const double listHeight = (static_cast<double>(plan.parts.size()) + 3) * row;
+        const double bottom = of_.height - margin - rugTitleHeight - 8;
+        const double listHeight = (static_cast<double>(plan.parts.size()) + 3) * rowHeight;
         const QRectF room(margin + 14, y, of_.width - 2 * margin - 20,
                           std::max(40.0, bottom - y - listHeight));
         const double fit =
@@ -379,24 +376,24 @@ public:
             if (y > bottom)
                 break;
             const auto l = [&](double mm) { return of_.length(Length::millimetres(mm)); };
-            text({margin, y, of_.width - 2 * margin, row}, Qt::AlignLeft | Qt::AlignVCenter,
+            text({margin, y, of_.width - 2 * margin, rowHeight}, Qt::AlignLeft | Qt::AlignVCenter,
                  q(fmt::format("{}   {}{}   {} across by {} along, at {} and {}", n,
                                of_.cuts[part.cut].cut.name,
                                partsOf(plan, part.cut) > 1 ? fmt::format(", length {}", part.part)
                                                            : std::string(),
                                l(part.size.x), l(part.size.y), l(part.at.x), l(part.at.y))),
                  3);
-            y += row;
+            y += rowHeight;
         }
         for (const RollSeam& s : plan.seams) {
             if (y > bottom)
                 break;
-            text({margin, y, of_.width - 2 * margin, row}, Qt::AlignLeft | Qt::AlignVCenter,
+            text({margin, y, of_.width - 2 * margin, rowHeight}, Qt::AlignLeft | Qt::AlignVCenter,
                  q(fmt::format("Seam in {}, {} long, {} from its left{}", of_.cuts[s.cut].cut.name,
                                of_.length(s.length()), of_.length(Length::millimetres(s.from.x)),
                                s.walkedOn ? ": it crosses a doorway or the middle of a way" : "")),
                  3);
-            y += row;
+            y += rowHeight;
         }
         title(sheet, scale ? q(scale->words) : QString("not to scale"));
     }

@@ -16,7 +16,7 @@ namespace mezzet::sheets {
 
 namespace {
 
-constexpr double edge = 8;       // mm of paper about what is drawn
+constexpr double paperEdge = 8;  // mm of paper about what is drawn
 constexpr double foot = 14;      // mm below it for words
 constexpr double tallest = 4500; // mm: what printers and readers of PDF take
 
@@ -46,9 +46,9 @@ public:
 
     void strip(const Strip& s) {
         const Piece& p = *of_.job.scheme().byId(s.rug);
-        const QRectF window(edge, edge, s.high.x - s.low.x, s.high.y - s.low.y);
+        const QRectF window(paperEdge, paperEdge, s.high.x - s.low.x, s.high.y - s.low.y);
         const auto at = [&](Vec2 q) {
-            return QPointF((q.x - s.low.x + edge) * k_, (q.y - s.low.y + edge) * k_);
+            return QPointF((q.x - s.low.x + paperEdge) * k_, (q.y - s.low.y + paperEdge) * k_);
         };
         p_.save();
         p_.setClipRect(dev(window.adjusted(-1, -1, 1, 1)));
@@ -80,7 +80,7 @@ public:
             p_.drawLine(at({s.low.x, s.high.y}), at(s.high));
         p_.restore();
         const double y = of_.height - foot;
-        text({edge, y, of_.width - 2 * edge, 5}, Qt::AlignLeft,
+        text({paperEdge, y, of_.width - 2 * paperEdge, 5}, Qt::AlignLeft,
              QString::fromStdString(fmt::format(
                  "{}, {}{}: strip {} of {}{}", of_.job.title, p.name,
                  s.acrossOf * s.alongOf == 1 ? "" : " in strips", s.across + 1, s.acrossOf,
@@ -90,10 +90,10 @@ public:
         // A length to check the printer by.
         const bool metric = isMetric(of_.job.notation.units);
         const double check = metric ? 100 : 101.6;
-        rule(edge, y + 8, edge + check, y + 8, 0.3);
-        rule(edge, y + 6.5, edge, y + 9.5, 0.3);
-        rule(edge + check, y + 6.5, edge + check, y + 9.5, 0.3);
-        text({edge + check + 3, y + 6, 120, 4}, Qt::AlignLeft,
+        rule(paperEdge, y + 8, paperEdge + check, y + 8, 0.3);
+        rule(paperEdge, y + 6.5, paperEdge, y + 9.5, 0.3);
+        rule(paperEdge + check, y + 6.5, paperEdge + check, y + 9.5, 0.3);
+        text({paperEdge + check + 3, y + 6, 120, 4}, Qt::AlignLeft,
              metric ? "this is 10 cm: print at full size" : "this is 4\": print at full size", 3);
     }
 
@@ -101,13 +101,13 @@ private:
     const Template& of_;
 };
 
-Result<Sheet> templatePages(const Project& job, const SheetOptions& o) {
+Result<Sheet> rugTemplatePages(const Project& job, const SheetOptions& o) {
     auto of = std::make_shared<Template>(Template{job, {}});
     const double roll =
         o.roll
             .value_or(isMetric(job.notation.units) ? Length::millimetres(914) : Length::inches(36))
             .mm();
-    const double wide = roll - 2 * edge;
+    const double wide = roll - 2 * paperEdge;
     double longest = 0;
     const auto& pieces = job.scheme().pieces;
     // Those with an outline of their own; where there is none, all of them.
@@ -139,7 +139,7 @@ Result<Sheet> templatePages(const Project& job, const SheetOptions& o) {
         return Problem{"that is over 200 strips", "take wider paper, or one rug at a time"};
     loadFonts();
     of->width = roll;
-    of->height = longest + 2 * edge + foot;
+    of->height = longest + 2 * paperEdge + foot;
     Sheet out{{of->width, of->height, job.title + ", carpet templates", {}, {}},
               fmt::format("a roll {} wide", writeGap(Length::millimetres(roll), job.notation)),
               "full size"};
@@ -158,7 +158,7 @@ const SheetKind rugTemplateSheet{
     .title = "Carpet templates",
     .about = "The outline of what is cut, at full size on a roll of paper, to lay out and mark by.",
     .asks = {Asks::piece, Asks::roll},
-    .pages = &templatePages,
+    .pages = &rugTemplatePages,
     .note = "Print at full size (100 %, not “fit to page”). Each strip has a length to check the "
             "printer by.",
 };

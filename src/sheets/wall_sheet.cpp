@@ -6,6 +6,7 @@
 #include "sheets/drawing.h"
 #include "sheets/paper_out.h"
 #include "sheets/paper_pen.h"
+#include "sheets/plan_layout.h"
 #include "sheets/wall_sheets.h"
 
 #include <fmt/format.h>
@@ -20,13 +21,7 @@ namespace mezzet::sheets {
 
 namespace {
 
-constexpr double margin = 10;
-constexpr double titleHeight = 19;
-constexpr double rowHeight = 4.6;
-
-QString q(const std::string& s) {
-    return QString::fromStdString(s);
-}
+constexpr double wallTitleHeight = 19;
 
 const char* safety = "Cables, pipes and studs: find them before you drill; a place outside the "
                      "usual zones is no clearance. What is heavy, and what hangs over people, is "
@@ -188,7 +183,7 @@ public:
     /// a wall stays with its first hook.
     [[nodiscard]] std::size_t fitting(const std::vector<Block>& blocks, std::size_t from,
                                       double y) const {
-        const double bottom = of_.height - margin - titleHeight - 4;
+        const double bottom = of_.height - margin - wallTitleHeight - 4;
         if (from > 0 && blocks[from].is != Block::Is::heading)
             y += headed;
         std::size_t to = from;
@@ -390,8 +385,8 @@ private:
     }
 
     void foot(const QString& sheet, const QString& scale) {
-        const double y = of_.height - margin - titleHeight;
-        titleBlock(margin, y, of_.width - 2 * margin, titleHeight,
+        const double y = of_.height - margin - wallTitleHeight;
+        titleBlock(margin, y, of_.width - 2 * margin, wallTitleHeight,
                    {{"Job", q(of_.job.title)},
                     {"Sheet", sheet},
                     {"Scale", scale},
@@ -486,7 +481,7 @@ Result<Sheet> wallPages(const Project& job, const SheetOptions& options) {
         3 + measured(of->schedule, [&](const WallPainter& p) { return p.heightOf(of->blocks); }),
         34.0, height * 0.46);
     const QRectF drawing(margin + 8, margin + 14, width - 2 * margin - 8 - 32,
-                         height - 2 * margin - titleHeight - lists - 18);
+                         height - 2 * margin - wallTitleHeight - lists - 18);
     const auto fits = [&](const Scale& s) {
         return w.length().mm() / s.denominator <= drawing.width() &&
                job.room->ceiling.mm() / s.denominator <= drawing.height();

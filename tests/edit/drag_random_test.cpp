@@ -10,7 +10,7 @@ using namespace mezzet::test;
 
 namespace {
 
-Project furnished() {
+Project withSeats() {
     return jobWith(
         {"sofa 84 x 36 against wall A, centred on window 1",
          "coffee table 16 from sofa, centred on sofa",
@@ -31,7 +31,7 @@ Project dragged(const Project& job, int id, Vec2 step, DragTies mode) {
 } // namespace
 
 TEST(AnyDrag, OfATiedPieceThatKeepsItsTiesGoesWhereTheHandGoes) {
-    const auto job = furnished();
+    const auto job = withSeats();
     std::mt19937 random(5);
     std::uniform_real_distribution<double> inches(-3, 3);
     for (int i = 0; i < 200; ++i) {
@@ -51,7 +51,7 @@ TEST(AnyDrag, OfATiedPieceThatKeepsItsTiesGoesWhereTheHandGoes) {
 }
 
 TEST(AnyDrag, ThereAndBackIsWhereItWas) {
-    const auto job = furnished();
+    const auto job = withSeats();
     std::mt19937 random(6);
     std::uniform_real_distribution<double> inches(0.5, 8);
     for (int i = 0; i < 100; ++i) {
@@ -66,7 +66,7 @@ TEST(AnyDrag, ThereAndBackIsWhereItWas) {
 }
 
 TEST(AnyDrag, OfAGroupMovesItAsOne) {
-    const auto job = furnished();
+    const auto job = withSeats();
     const std::vector<int> group{job.scheme().byName("Round table")->id,
                                  job.scheme().byName("Dining chair")->id};
     const auto d = drag(job, **sceneOf(job), group, {100, -80}, DragTies::revalue);
@@ -83,7 +83,7 @@ TEST(AnyDrag, OfAGroupMovesItAsOne) {
 }
 
 TEST(AnyDrag, LeavesAloneWhatIsNotTiedToIt) {
-    const auto job = furnished();
+    const auto job = withSeats();
     const auto after =
         dragged(job, job.scheme().byName("Round table")->id, {70, 50}, DragTies::revalue);
     for (const char* still : {"Sofa", "Coffee table", "Armchair", "Stool", "Sideboard"})
@@ -93,7 +93,7 @@ TEST(AnyDrag, LeavesAloneWhatIsNotTiedToIt) {
 }
 
 TEST(AnyDrag, OfALockedPieceDoesNothing) {
-    auto job = furnished();
+    auto job = withSeats();
     auto said = readLine("lock stool", job);
     job = *apply(job, said->edit)->project;
     const auto d =
@@ -102,7 +102,7 @@ TEST(AnyDrag, OfALockedPieceDoesNothing) {
 }
 
 TEST(Resolving, AnEditThatChangesNothingMovesNothing) {
-    const auto job = furnished();
+    const auto job = withSeats();
     const auto same = apply(job, {"nothing", {SetNotation{job.notation}}, {}});
     ASSERT_TRUE(same);
     for (const auto& p : job.scheme().pieces)
@@ -110,7 +110,7 @@ TEST(Resolving, AnEditThatChangesNothingMovesNothing) {
 }
 
 TEST(Resolving, DoesNotDependOnTheOrderPiecesWerePlacedIn) {
-    const auto job = furnished();
+    const auto job = withSeats();
     auto turned = std::make_shared<Scheme>(job.scheme());
     std::reverse(turned->pieces.begin(), turned->pieces.end());
     const auto a = *sceneOf(job);

@@ -17,7 +17,7 @@ using namespace mezzet::test;
 
 namespace {
 
-int runs() {
+int roomRuns() {
     return std::getenv("MEZZET_LONG") != nullptr ? 300 : 40;
 }
 
@@ -55,7 +55,7 @@ Project any(unsigned seed) {
 } // namespace
 
 TEST(AnyFloor, EveryReadingIsFiniteAndNamesWhatIsThere) {
-    for (int seed = 0; seed < runs(); ++seed) {
+    for (int seed = 0; seed < roomRuns(); ++seed) {
         const auto job = any(static_cast<unsigned>(seed));
         for (const auto& r : readingsOf(job)) {
             EXPECT_TRUE(std::isfinite(r.value.value)) << seed << " " << r.rule->id;
@@ -77,7 +77,7 @@ TEST(AnyFloor, EveryReadingIsFiniteAndNamesWhatIsThere) {
 }
 
 TEST(AnyFloor, NoTwoReadingsAreTheSame) {
-    for (int seed = 0; seed < runs(); ++seed) {
+    for (int seed = 0; seed < roomRuns(); ++seed) {
         const auto all = readingsOf(any(static_cast<unsigned>(seed)));
         for (std::size_t i = 0; i < all.size(); ++i)
             for (std::size_t k = 0; k < i; ++k)
@@ -93,7 +93,7 @@ TEST(AnyFloor, ARemovedPieceNeverNarrowsAWay) {
                                                  {middleOf(room, room.openings[2]), 2});
         return pinch ? pinch->width.mm() : 3000;
     };
-    for (int seed = 0; seed < runs(); ++seed) {
+    for (int seed = 0; seed < roomRuns(); ++seed) {
         const auto job = any(static_cast<unsigned>(seed));
         const double before = narrowest(job);
         const auto less = apply(job, Edit{"", {RemovePiece{job.scheme().pieces.front().id}}, {}});
@@ -103,7 +103,7 @@ TEST(AnyFloor, ARemovedPieceNeverNarrowsAWay) {
 }
 
 TEST(AnyFloor, ViewsAreWholeAndBacksArePartOfThem) {
-    for (int seed = 0; seed < runs(); ++seed) {
+    for (int seed = 0; seed < roomRuns(); ++seed) {
         const auto job = any(static_cast<unsigned>(seed));
         const auto scene = *sceneOf(job);
         for (const auto& o : job.room->openings) {
@@ -138,7 +138,7 @@ TEST(AnyFloor, ViewsAreWholeAndBacksArePartOfThem) {
 
 TEST(AnyFloor, DrawnWaysRunFromDoorToDoorAndTellWhatTheReadingTells) {
     int drawn = 0;
-    for (int seed = 0; seed < runs(); ++seed) {
+    for (int seed = 0; seed < roomRuns(); ++seed) {
         const auto job = any(static_cast<unsigned>(seed));
         const auto ways = waysToDraw(**sceneOf(job), *library().book, job.judgement);
         for (const auto& w : ways) {
@@ -154,11 +154,11 @@ TEST(AnyFloor, DrawnWaysRunFromDoorToDoorAndTellWhatTheReadingTells) {
             EXPECT_TRUE(told || w.width->mm() < 914.4 + 1e-6) << seed;
         }
     }
-    EXPECT_GT(drawn, runs() / 4);
+    EXPECT_GT(drawn, roomRuns() / 4);
 }
 
 TEST(AnyFloor, ASchemeDiffersFromItsCopyInNothing) {
-    for (int seed = 0; seed < runs() / 4; ++seed) {
+    for (int seed = 0; seed < roomRuns() / 4; ++seed) {
         auto job = any(static_cast<unsigned>(seed));
         const auto copied = apply(job, Edit{"", {AddScheme{"Copy", true}}, {}});
         ASSERT_TRUE(copied);

@@ -41,7 +41,7 @@ Project randomJob(unsigned seed) {
     return job;
 }
 
-int runs() {
+int sceneRuns() {
     return std::getenv("MEZZET_LONG") != nullptr ? 400 : 40;
 }
 
@@ -50,7 +50,7 @@ int runs() {
 TEST(RandomScenes, ARemedyPutsItsReadingRightAndOwnsUpToWhatItUpsets) {
     int tried = 0;
     int clean = 0;
-    for (int seed = 0; seed < runs(); ++seed) {
+    for (int seed = 0; seed < sceneRuns(); ++seed) {
         const auto job = randomJob(static_cast<unsigned>(seed));
         const auto scene = *sceneOf(job);
         const auto all = readingsOf(job);
@@ -84,12 +84,12 @@ TEST(RandomScenes, ARemedyPutsItsReadingRightAndOwnsUpToWhatItUpsets) {
             }
         }
     }
-    EXPECT_GT(tried, runs());
+    EXPECT_GT(tried, sceneRuns());
     EXPECT_GT(clean, tried / 4);
 }
 
 TEST(RandomScenes, JudgingTwiceSaysTheSame) {
-    for (int seed = 0; seed < runs(); ++seed) {
+    for (int seed = 0; seed < sceneRuns(); ++seed) {
         const auto job = randomJob(static_cast<unsigned>(seed));
         const auto a = readingsOf(job);
         const auto b = readingsOf(job);
@@ -102,7 +102,7 @@ TEST(RandomScenes, JudgingTwiceSaysTheSame) {
 }
 
 TEST(RandomScenes, WitnessesAreAsFarApartAsTheGapTheyWitness) {
-    for (int seed = 0; seed < runs(); ++seed) {
+    for (int seed = 0; seed < sceneRuns(); ++seed) {
         const auto job = randomJob(static_cast<unsigned>(seed));
         for (const auto& r : readingsOf(job)) {
             const std::string_view id = r.rule->id;
@@ -116,7 +116,7 @@ TEST(RandomScenes, WitnessesAreAsFarApartAsTheGapTheyWitness) {
 }
 
 TEST(RandomScenes, EveryReadingHasItsWords) {
-    for (int seed = 0; seed < runs(); ++seed) {
+    for (int seed = 0; seed < sceneRuns(); ++seed) {
         const auto job = randomJob(static_cast<unsigned>(seed));
         for (const auto& r : readingsOf(job)) {
             for (const auto& text : {titleOf(r, job.wording()), whyOf(r, job.wording())}) {

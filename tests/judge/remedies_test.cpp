@@ -12,7 +12,7 @@ using namespace mezzet::test;
 
 namespace {
 
-int runs() {
+int droppedRuns() {
     return std::getenv("MEZZET_LONG") != nullptr ? 600 : 60;
 }
 
@@ -45,7 +45,7 @@ bool worseThan(const Reading& before, const Reading& now) {
 
 TEST(Remedies, AfterApplyingTheReadingIsInItsBandAndNothingUntoldGotWorse) {
     int tried = 0;
-    for (int seed = 0; seed < runs(); ++seed) {
+    for (int seed = 0; seed < droppedRuns(); ++seed) {
         const auto job = dropped(static_cast<unsigned>(seed));
         const auto scene = *sceneOf(job);
         const auto before = readingsOf(job);
@@ -76,7 +76,7 @@ TEST(Remedies, AfterApplyingTheReadingIsInItsBandAndNothingUntoldGotWorse) {
             EXPECT_TRUE(said) << remedy->line;
         }
     }
-    EXPECT_GT(tried, runs());
+    EXPECT_GT(tried, droppedRuns());
 }
 
 TEST(Remedies, ASecondMoveMendsWhatTheFirstUpset) {
@@ -115,7 +115,7 @@ TEST(Chains, AreSaidInOneLineAndUndoneAsOne) {
 
 TEST(MendAll, LeavesLessToMendAndUpsetsLessThanItMends) {
     int mended = 0;
-    for (int seed = 100; seed < 100 + runs() / 3; ++seed) {
+    for (int seed = 100; seed < 100 + droppedRuns() / 3; ++seed) {
         const auto job = dropped(static_cast<unsigned>(seed));
         MendAsked asked;
         asked.largestMove = Length::inches(30);

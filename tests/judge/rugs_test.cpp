@@ -43,7 +43,8 @@ SeatOnRug onRug(const Project& job, const char* seat, const char* rug) {
 TEST(RugHold, HoldsByTheFrontSixInchesOverTheFullWidth) { // common practice
     // The sofa's front edge is at 58 in; a rug that begins at 52 takes 6 of it.
     const auto hold = [](double from, double wide = 120) {
-        return seen({sofaThere, rugAt(wide, 60, 120, from + 30)}, "rug-hold", "Sofa", "Ground");
+        return readingOf({sofaThere, rugAt(wide, 60, 120, from + 30)}, "rug-hold", "Sofa",
+                         "Ground");
     };
     EXPECT_EQ(hold(52).verdict, Verdict::right);
     EXPECT_NEAR(hold(52).value, 6, 1e-4);
@@ -165,8 +166,8 @@ TEST(RugBorder, IsNotAskedOfARugThatIsThereForAGroup) {
 TEST(RugDoor, IsRightOnlyBelowTheUndercut) {
     // The door's undercut is 3/4; the pad of 1/4 that is counted leaves 1/2 for the rug.
     const auto door = [](const char* more) {
-        return seen({"rug 60 x 60 called Ground at 208, 160", more}, "rug-door", "Ground",
-                    "door 1");
+        return readingOf({"rug 60 x 60 called Ground at 208, 160", more}, "rug-door", "Ground",
+                         "door 1");
     };
     ASSERT_TRUE(door("Ground pile 3/8").there);
     EXPECT_EQ(door("Ground pile 3/8").verdict, Verdict::right);
@@ -174,7 +175,7 @@ TEST(RugDoor, IsRightOnlyBelowTheUndercut) {
     EXPECT_EQ(door("Ground pile 1/2").verdict, Verdict::loose); // level with it
     EXPECT_EQ(door("Ground pile 1/2, on a pad 1/8").verdict, Verdict::right);
     EXPECT_NEAR(door("Ground pile 1/2, without a pad").value, 0.5, 1e-6);
-    EXPECT_FALSE(seen({"rug 60 x 60 called Ground at 60, 60"}, "rug-door", "Ground").there);
+    EXPECT_FALSE(readingOf({"rug 60 x 60 called Ground at 60, 60"}, "rug-door", "Ground").there);
 }
 
 TEST(RugDoor, SaysWhereThePadIsOnlyTheUsualOne) {
@@ -192,7 +193,7 @@ TEST(RugDoor, SaysWhereThePadIsOnlyTheUsualOne) {
 TEST(RugTrip, IsAnEdgeBeforeADoorway) { // common practice
     // Door 1 is in wall C, from 206 to 238 in of the room's 240.
     const auto trip = [](const char* line, const char* more = "Ground pile 1/4") {
-        return seen({line, more}, "rug-trip", "Ground");
+        return readingOf({line, more}, "rug-trip", "Ground");
     };
     EXPECT_EQ(trip("rug 60 x 40 called Ground at 200, 156").verdict, Verdict::loose);
     EXPECT_EQ(trip("rug 60 x 40 called Ground at 200, 156", "Ground taped").verdict,
@@ -204,8 +205,8 @@ TEST(RugStairs, IsAtMostHalfAnInch) { // ADA 2010, 302.2
     const char* notes = "room Hall\nceiling 8'\nwall A 20'\nwall B 8'\nwall C 20'\n stairs 24 from "
                         "left, 36 wide, riser 7 1/2, going 10, count 13, up right\nwall D 8'\n";
     const auto stairs = [&](const char* pile) {
-        return seen({std::string("runner 27 wide called Flight on stairs 1, pile ") + pile},
-                    "rug-stairs", "Flight", nullptr, notes);
+        return readingOf({std::string("runner 27 wide called Flight on stairs 1, pile ") + pile},
+                         "rug-stairs", "Flight", nullptr, notes);
     };
     ASSERT_TRUE(stairs("3/8").there);
     EXPECT_EQ(stairs("3/8").verdict, Verdict::right);

@@ -7,13 +7,14 @@
 namespace mezzet::test {
 
 /// How a rule sees a piece after the lines: its value in inches, or as a ratio or a count.
-struct Seen {
+struct SeenReading {
     bool there = false;
     Verdict verdict = Verdict::note;
     double value = 0;
 };
-inline Seen seen(const std::vector<std::string>& lines, const char* rule, const char* piece,
-                 const char* other = nullptr, const char* notes = plainNotes()) {
+inline SeenReading readingOf(const std::vector<std::string>& lines, const char* rule,
+                             const char* piece, const char* other = nullptr,
+                             const char* notes = plainNotes()) {
     const auto job = jobWith(lines, notes);
     const auto all = readingsOf(job);
     const auto* r = find(all, job, rule, piece, other);

@@ -9,15 +9,15 @@ using namespace mezzet::test;
 
 namespace {
 
-const char* hall() {
+const char* talkHall() {
     return "ceiling 8'\nwall A 30'\nwall B 24'\nwall C 30'\n door 13' from left, 36 wide, hinge "
            "left, "
            "swings out\nwall D 24'";
 }
 
-Seen inHall(const std::vector<std::string>& lines, const char* rule, const char* piece,
-            const char* other = nullptr) {
-    return seen(lines, rule, piece, other, hall());
+SeenReading inHall(const std::vector<std::string>& lines, const char* rule, const char* piece,
+                   const char* other = nullptr) {
+    return readingOf(lines, rule, piece, other, talkHall());
 }
 
 /// Two sofas that face each other, so far apart between their front edges.
@@ -69,7 +69,7 @@ TEST(SeatsLevel, AtItsBound) { // common practice: up to 2
 TEST(SeatsLevel, ItsRemedyBringsThemLevel) {
     auto lines = facing(80);
     lines.push_back("north seat 22");
-    const auto job = jobWith(lines, hall());
+    const auto job = jobWith(lines, talkHall());
     const auto all = readingsOf(job);
     const auto* r = find(all, job, "seats-level", "North");
     ASSERT_NE(r, nullptr);
@@ -111,7 +111,7 @@ TEST(SurfaceInReach, NobodyReachesBehindTheBack) {
 }
 
 TEST(SurfaceInReach, ItsRemedyPutsATableThere) {
-    const auto job = jobWith({"armchair at 15', 8'"}, hall());
+    const auto job = jobWith({"armchair at 15', 8'"}, talkHall());
     const auto all = readingsOf(job);
     const auto* r = find(all, job, "surface-in-reach", "Armchair");
     ASSERT_NE(r, nullptr);
@@ -130,7 +130,7 @@ TEST(SeatsCount, MeetsTheBriefEveryDayAndForGuests) {
     const auto count = [&](std::vector<std::string> more, bool guests) {
         auto all = lines;
         all.insert(all.end(), more.begin(), more.end());
-        const auto job = jobWith(all, hall());
+        const auto job = jobWith(all, talkHall());
         for (const auto& r : readingsOf(job))
             if (r.rule->id == "seats-count" && r.inUse == guests)
                 return std::pair{r.value.value, r.verdict};
@@ -146,7 +146,7 @@ TEST(SeatsCount, MeetsTheBriefEveryDayAndForGuests) {
 TEST(SeatsCount, CountsWhatIsBroughtOutForGuests) {
     const auto job = jobWith({"sofa at 15', 8'", "for guests", "folding chair at 10', 8'",
                               "folding chair called Second at 10', 10'", "every day"},
-                             hall());
+                             talkHall());
     EXPECT_EQ(job.scheme().pieces.size(), 1U);
     EXPECT_EQ(seatsIn(job.scheme(), Arrangement::day, Length::inches(22), Length::inches(14)), 3);
     EXPECT_EQ(seatsIn(job.scheme(), Arrangement::guests, Length::inches(22), Length::inches(14)),

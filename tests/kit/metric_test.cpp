@@ -9,7 +9,7 @@ using namespace mezzet;
 
 namespace {
 
-KitPtr shipped() {
+KitPtr shippedKit() {
     auto kit = loadKit(std::filesystem::path(MEZZET_TEST_DATA) / "kit");
     if (!kit)
         throw std::runtime_error(kit.problem().text());
@@ -24,7 +24,7 @@ bool isRound(Length l) {
 } // namespace
 
 TEST(MetricKit, SizesAreWholeCentimetres) {
-    const auto kit = metricKit(*shipped());
+    const auto kit = metricKit(*shippedKit());
     ASSERT_NE(kit, nullptr);
     for (const auto& k : kit->kinds()) {
         for (const Length l : {k->size.width, k->size.depth, k->size.height, k->clearBelow})
@@ -42,7 +42,7 @@ TEST(MetricKit, SizesAreWholeCentimetres) {
 
 TEST(MetricKit, ComesAsTheTradeHasIt) {
     // Common practice: sofa 210 x 90 x 85, chair 45 x 50, dining table 180 x 90, lamp 40 across.
-    const auto kit = metricKit(*shipped());
+    const auto kit = metricKit(*shippedKit());
     const auto is = [&](const char* id, double w, double d) {
         const auto k = kit->byId(id);
         ASSERT_NE(k, nullptr) << id;
@@ -58,7 +58,7 @@ TEST(MetricKit, ComesAsTheTradeHasIt) {
 }
 
 TEST(MetricKit, KeepsWordsAndForms) {
-    const auto inches = shipped();
+    const auto inches = shippedKit();
     const auto kit = metricKit(*inches);
     ASSERT_EQ(kit->kinds().size(), inches->kinds().size());
     EXPECT_EQ(kit->byWord("couch")->id, "sofa");
@@ -75,7 +75,7 @@ TEST(MetricKit, KeepsWordsAndForms) {
 }
 
 TEST(MetricKit, AStudiosOwnKindIsAsItIsWritten) {
-    Kind own = *shipped()->byId("sofa");
+    Kind own = *shippedKit()->byId("sofa");
     own.own = true;
     own.size.width = Length::millimetres(2137);
     EXPECT_EQ(metricKind(own).size.width, own.size.width);

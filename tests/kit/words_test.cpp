@@ -11,7 +11,7 @@ namespace fs = std::filesystem;
 
 namespace {
 
-KitPtr shipped() {
+KitPtr shippedOnce() {
     static const KitPtr kit = *loadKit(std::string(MEZZET_TEST_DATA) + "/kit");
     return kit;
 }
@@ -35,7 +35,7 @@ TEST(PlainWords, ForgiveCasePunctuationAndPlurals) {
 
 TEST(Kit, TypingFindsTheLikeliestFirst) {
     const auto first = [](const char* typed) {
-        const auto all = shipped()->matching(typed);
+        const auto all = shippedOnce()->matching(typed);
         return all.empty() ? std::string() : all.front()->id;
     };
     EXPECT_EQ(first("sofa"), "sofa");
@@ -48,16 +48,16 @@ TEST(Kit, TypingFindsTheLikeliestFirst) {
 }
 
 TEST(Kit, EveryKindIsFoundByEachOfItsWords) {
-    for (const auto& k : shipped()->kinds()) {
-        EXPECT_EQ(shipped()->byWord(k->name), k) << k->name;
+    for (const auto& k : shippedOnce()->kinds()) {
+        EXPECT_EQ(shippedOnce()->byWord(k->name), k) << k->name;
         for (const auto& w : k->also)
-            EXPECT_EQ(shipped()->byWord(w), k) << w;
-        EXPECT_EQ(shipped()->byId(k->id), k);
+            EXPECT_EQ(shippedOnce()->byWord(w), k) << w;
+        EXPECT_EQ(shippedOnce()->byId(k->id), k);
     }
 }
 
 TEST(Kit, FootprintsHaveTheSizeOfTheirKind) {
-    for (const auto& k : shipped()->kinds()) {
+    for (const auto& k : shippedOnce()->kinds()) {
         // What hangs has its outline seen from the front.
         const Size face = k->outlineSize();
         const auto b = bounds(footprintShape(k->footprint, face));

@@ -73,7 +73,7 @@ TEST(CutToRandomRooms, IsBareJustInsideTheBorder) {
             double spare = 1e9; // how far inside every border
             for (const Wall& w : (*room)->walls) {
                 const double d = across(w, p, 0);
-                if (d >= 0)
+                if (d > -0.05)
                     spare = std::min(spare, d - border);
             }
             // The square at the outside corner.

@@ -27,7 +27,7 @@ Result<Printed> print(const Project& job, const QString& file, const char* paper
     return printPlan(job, o, file.toStdString());
 }
 
-QString textOf(const QString& pdf) {
+QString linesOf(const QString& pdf) {
     QProcess p;
     p.start("pdftotext", {"-layout", pdf, "-"});
     p.waitForFinished(60000);
@@ -74,7 +74,7 @@ TEST(Layout, ATallRoomStandsUpright) {
                          dir.filePath("a.pdf"));
     ASSERT_TRUE(r);
     EXPECT_NE(r->paper.find("upright"), std::string::npos) << r->paper;
-    const auto text = textOf(dir.filePath("a.pdf"));
+    const auto text = linesOf(dir.filePath("a.pdf"));
     EXPECT_TRUE(text.contains("To mend"));
     EXPECT_TRUE(text.contains("Pieces, width x depth x height"));
 }
@@ -104,7 +104,7 @@ TEST(Layout, TheTitleBlockHoldsTheJob) {
     ASSERT_TRUE(print(jobWith({"title Harbour flat", "client The harbour master",
                                "scheme rename By the window", "school viewer-and-air"}),
                       dir.filePath("a.pdf")));
-    const auto text = textOf(dir.filePath("a.pdf"));
+    const auto text = linesOf(dir.filePath("a.pdf"));
     for (const char* t : {"Harbour flat", "The harbour master", "By the window", "Viewer and air",
                           "1 May 2030", "8' 0\"", "Nothing to mend"})
         EXPECT_TRUE(text.contains(t)) << t << "\n" << qPrintable(text);
@@ -122,11 +122,11 @@ TEST(Layout, NorthIsDrawnWhenItIsGiven) {
 TEST(Layout, OpeningsAndWallsAreDimensioned) {
     QTemporaryDir dir;
     ASSERT_TRUE(print(jobWith({}), dir.filePath("a.pdf"), "tabloid"));
-    const auto text = textOf(dir.filePath("a.pdf"));
+    const auto text = linesOf(dir.filePath("a.pdf"));
     for (const char* t : {"20' 0\"", "15' 0\"", "7' 6\"", "5' 0\"", "2' 8\""})
         EXPECT_TRUE(text.contains(t)) << t;
     ASSERT_TRUE(print(jobWith({"units mm"}), dir.filePath("m.pdf"), "a3"));
-    EXPECT_TRUE(textOf(dir.filePath("m.pdf")).contains("6096 mm"));
+    EXPECT_TRUE(linesOf(dir.filePath("m.pdf")).contains("6096 mm"));
 }
 
 TEST(Layout, SmallPiecesAreNumberedAndAllAreInTheSchedule) {
@@ -134,7 +134,7 @@ TEST(Layout, SmallPiecesAreNumberedAndAllAreInTheSchedule) {
     ASSERT_TRUE(
         print(jobWith({"stool 8 called \"Stool by the window\", at 5', 5'", "sofa at 12', 6'"}),
               dir.filePath("a.pdf")));
-    const auto text = textOf(dir.filePath("a.pdf"));
+    const auto text = linesOf(dir.filePath("a.pdf"));
     EXPECT_TRUE(text.contains("Stool by the window"));
     EXPECT_TRUE(text.contains("8 x 8 x 18"));
 }
@@ -148,7 +148,7 @@ TEST(Layout, WhatDoesNotFitAPictureIsSaidToBeInThePdf) {
     ASSERT_TRUE(print(job, dir.filePath("a.svg")));
     EXPECT_TRUE(contents(dir.filePath("a.svg")).contains("in the PDF"));
     ASSERT_TRUE(print(job, dir.filePath("a.pdf")));
-    const auto text = textOf(dir.filePath("a.pdf"));
+    const auto text = linesOf(dir.filePath("a.pdf"));
     EXPECT_TRUE(text.contains("on the next page"));
     for (int i = 0; i < 80; ++i)
         EXPECT_TRUE(text.contains(QString("no%1").arg(i))) << i;
@@ -194,7 +194,7 @@ TEST(Layout, TheListsNeverTakeThePlansPlace) {
     ASSERT_TRUE(printed) << printed.problem().text();
     EXPECT_EQ(printed->paper, "A4 upright");
     EXPECT_EQ(printed->scale, "1:50");
-    const auto text = textOf(pdf);
+    const auto text = linesOf(pdf);
     for (int i = 0; i < 24; ++i)
         EXPECT_TRUE(text.contains(QString("Stool no %1 ").arg(i)) ||
                     text.contains(QString("Stool no %1\n").arg(i)))
@@ -212,7 +212,7 @@ TEST(Layout, WhatHangsIsInTheListAndAClientIsSparedTheMending) {
     QTemporaryDir dir;
     const auto pdf = dir.filePath("a.pdf");
     ASSERT_TRUE(print(job, pdf));
-    auto text = textOf(pdf);
+    auto text = linesOf(pdf);
     EXPECT_TRUE(text.contains("Harbour, on wall B")) << text.toStdString();
     EXPECT_TRUE(text.contains("Lantern lamp, under the ceiling"));
     EXPECT_TRUE(text.contains("To mend,"));
@@ -220,7 +220,7 @@ TEST(Layout, WhatHangsIsInTheListAndAClientIsSparedTheMending) {
     SheetOptions o;
     o.mends = false;
     ASSERT_TRUE(printPlan(job, o, pdf.toStdString()));
-    text = textOf(pdf);
+    text = linesOf(pdf);
     EXPECT_TRUE(text.contains("Harbour, on wall B"));
     EXPECT_FALSE(text.contains("mend"));
     EXPECT_FALSE(text.contains("Judged by"));
@@ -234,5 +234,5 @@ TEST(Layout, WhatIsAcceptedIsPrintedWithItsReason) {
     QTemporaryDir dir;
     const auto pdf = dir.filePath("a.pdf");
     ASSERT_TRUE(print(*apply(job, said->edit)->project, pdf));
-    EXPECT_TRUE(textOf(pdf).simplified().contains("the dog lies there"));
+    EXPECT_TRUE(linesOf(pdf).simplified().contains("the dog lies there"));
 }

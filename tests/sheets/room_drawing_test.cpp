@@ -19,9 +19,9 @@ namespace {
 constexpr double foot = 304.8;
 
 /// A room painted at 40 pixels a foot, its origin at (100, 100).
-class Painted {
+class PaintedRoom {
 public:
-    explicit Painted(const std::string& notes) : room(*roomFromNotes(notes)) {
+    explicit PaintedRoom(const std::string& notes) : room(*roomFromNotes(notes)) {
         loadFonts();
         image.fill(Qt::white);
         QPainter p(&image);
@@ -76,7 +76,7 @@ bool dark(const QImage& i, double x, double up) {
 } // namespace
 
 TEST(RoomDrawing, AnAlcoveIsCutIntoItsWall) {
-    const Painted p(notes("alcove 8' from left, 4' wide, 1' 6\" deep"));
+    const PaintedRoom p(notes("alcove 8' from left, 4' wide, 1' 6\" deep"));
     EXPECT_TRUE(p.solid(4, -0.25));
     EXPECT_FALSE(p.solid(10, -0.25)) << "the mouth is open";
     EXPECT_TRUE(p.solid(10, -1.75)) << "its back stands behind";
@@ -84,41 +84,41 @@ TEST(RoomDrawing, AnAlcoveIsCutIntoItsWall) {
 }
 
 TEST(RoomDrawing, ACurvedWallIsDrawnCurved) {
-    const Painted p(notes("curve 1' 6\" out"));
+    const PaintedRoom p(notes("curve 1' 6\" out"));
     EXPECT_FALSE(p.solid(10, -0.25));
     EXPECT_TRUE(p.solid(10, -1.75));
 }
 
 TEST(RoomDrawing, ColumnsAndHalfWallsStandInTheRoom) {
-    const Painted p(notes("half wall 15' from left, 3' long, 6 thick",
-                          "column 5' from wall A, 5' from wall D, 12 square"));
+    const PaintedRoom p(notes("half wall 15' from left, 3' long, 6 thick",
+                              "column 5' from wall A, 5' from wall D, 12 square"));
     EXPECT_TRUE(p.solid(5.5, 5.5));
     EXPECT_FALSE(p.solid(6.5, 5.5));
     EXPECT_TRUE(p.ink(15.25, 3)) << "its far end";
 }
 
 TEST(RoomDrawing, AFireplaceShowsItsHearth) {
-    const Painted p(notes("fireplace 7' from left, 6' wide, 14 deep, hearth 18"));
+    const PaintedRoom p(notes("fireplace 7' from left, 6' wide, 14 deep, hearth 18"));
     EXPECT_TRUE(p.solid(7.3, 0.5));
     EXPECT_FALSE(p.solid(10, 1)) << "the fire's opening";
     EXPECT_TRUE(p.ink(10, 14 / 12.0 + 1.5)) << "the edge of the hearth";
 }
 
 TEST(RoomDrawing, SlopesBeamsAndStepsAreLinesOnTheFloor) {
-    const Painted slope(notes("", "slope wall B, knee 4', full at 5'"));
+    const PaintedRoom slope(notes("", "slope wall B, knee 4', full at 5'"));
     EXPECT_TRUE(slope.ink(15, 9, 8)) << "where it reaches the full height";
-    const Painted step(notes("", "step 8' from wall D, down 7"));
+    const PaintedRoom step(notes("", "step 8' from wall D, down 7"));
     EXPECT_TRUE(step.ink(8, 10));
     EXPECT_TRUE(step.ink(8.6, 6)) << "an arrow goes down";
     EXPECT_FALSE(step.ink(7.4, 6));
-    const Painted beam(notes("", "beam 4' from wall A, 1' wide, 9 deep"));
+    const PaintedRoom beam(notes("", "beam 4' from wall A, 1' wide, 9 deep"));
     EXPECT_TRUE(beam.ink(12, 4, 8));
     EXPECT_TRUE(beam.ink(12, 5, 8));
 }
 
 TEST(RoomDrawing, EachDoorIsDrawnAsItIsHung) {
     const auto door = [](const std::string& style) {
-        return Painted(notes("door 8' from left, 4' wide, " + style));
+        return PaintedRoom(notes("door 8' from left, 4' wide, " + style));
     };
     EXPECT_TRUE(door("hinge left, swings in").ink(8, 3.5));
     EXPECT_TRUE(door("double").ink(12, 1.5)) << "a leaf at each side";
@@ -131,14 +131,14 @@ TEST(RoomDrawing, EachDoorIsDrawnAsItIsHung) {
 
 TEST(RoomDrawing, WallMarksPointIntoTheRoom) {
     for (const char* what : {"outlet 6' from left", "switch 6' from left", "light 6' from left"}) {
-        const Painted with(notes(what));
+        const PaintedRoom with(notes(what));
         EXPECT_TRUE(with.ink(6, 0.1, 3)) << what;
     }
-    EXPECT_TRUE(Painted(notes("vent 6' from left, 12 wide")).ink(6.5, 0.07, 2));
-    EXPECT_TRUE(Painted(notes("radiator 6' from left, 40 wide, 5 deep")).ink(7, 5 / 12.0));
-    EXPECT_TRUE(Painted(notes("built-in 6' from left, 40 wide, 14 deep")).ink(8, 14 / 12.0));
+    EXPECT_TRUE(PaintedRoom(notes("vent 6' from left, 12 wide")).ink(6.5, 0.07, 2));
+    EXPECT_TRUE(PaintedRoom(notes("radiator 6' from left, 40 wide, 5 deep")).ink(7, 5 / 12.0));
+    EXPECT_TRUE(PaintedRoom(notes("built-in 6' from left, 40 wide, 14 deep")).ink(8, 14 / 12.0));
     EXPECT_TRUE(
-        Painted(notes("stairs 6' from left, 36 wide, riser 7, going 10, count 12")).ink(8, 3));
+        PaintedRoom(notes("stairs 6' from left, 36 wide, riser 7, going 10, count 12")).ink(8, 3));
 }
 
 TEST(RoomDrawing, AWallUnderASlopeHasItsShape) {

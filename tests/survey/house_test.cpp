@@ -6,7 +6,7 @@ using namespace mezzet;
 
 namespace {
 
-constexpr double foot = 304.8;
+constexpr double ft = 304.8;
 const char* two =
     "room Parlour\nwall A 12'\nwall B 10'\n door 3' from left, 30 wide, to Hall\nwall "
     "C 12'\nwall D 10'\nroom Hall\nwall A 4'\nwall B 20'\nwall C 4'\nwall D 20'\n door "
@@ -31,8 +31,8 @@ TEST(House, RoomsAreLaidFaceToFaceAtTheirDoors) {
     EXPECT_NEAR(h.joints[0].off.mm(), 0, 1e-6);
     // Wall B of the parlour lies at x = 12'; the hall's wall D half a foot beyond it.
     const Vec2 door = h.into(0, 1, middleOf(*r[1], r[1]->openings[0]));
-    EXPECT_NEAR(door.x, 12.5 * foot, 1e-6);
-    EXPECT_NEAR(door.y, (3 + 15 / 12.0) * foot, 1e-6);
+    EXPECT_NEAR(door.x, 12.5 * ft, 1e-6);
+    EXPECT_NEAR(door.y, (3 + 15 / 12.0) * ft, 1e-6);
     // Back again.
     const Vec2 p{1234, 567};
     EXPECT_NEAR(norm(h.into(1, 0, h.into(0, 1, p)) - p), 0, 1e-6);
@@ -61,7 +61,7 @@ TEST(House, ALoopThatGapesIsSaid) {
         "30 wide, to One\n door 4' 6\" from left, 30 wide, to One\nwall B 8'\nwall C 20'\nwall D "
         "8'"));
     ASSERT_EQ(h.joints.size(), 4U);
-    EXPECT_NEAR(h.joints[1].off.mm(), foot, 1e-6);
+    EXPECT_NEAR(h.joints[1].off.mm(), ft, 1e-6);
     ASSERT_EQ(h.notices.size(), 1U);
     EXPECT_NE(h.notices[0].find("don't meet at door 2"), std::string::npos) << h.notices[0];
 }

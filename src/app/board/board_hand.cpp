@@ -15,11 +15,7 @@
 
 namespace mezzet::app {
 
-namespace {
-
-constexpr double ruler = Board::rulerWidth;
-
-} // namespace
+namespace {} // namespace
 
 OwnTape::End Board::endAt(QPointF at) const {
     OwnTape::End end;
@@ -136,8 +132,8 @@ void Board::mouseMoveEvent(QMouseEvent* e) {
         setCursor(onOutline                ? Qt::SizeAllCursor
                   : sizeSquareAt(pointer_) ? Qt::SizeFDiagCursor
                                            : Qt::ArrowCursor);
-    update(0, 0, width(), static_cast<int>(ruler));
-    update(0, 0, static_cast<int>(ruler), height());
+    update(0, 0, width(), static_cast<int>(Board::rulerWidth));
+    update(0, 0, static_cast<int>(Board::rulerWidth), height());
     if (taping_ && tapeStart_)
         update();
 }

@@ -96,6 +96,8 @@ enum class Follows {
     pause     ///< a comma, the end, a length or another phrase
 };
 
+constexpr Flags<SaidOf> onPlan{SaidOf::floor, SaidOf::ceiling};
+
 /// One clause of the line: what it begins with, of what it is said, and what reads it. A new one is
 /// an entry in one of the files phrases_*.cpp.
 struct Phrase {

@@ -20,7 +20,6 @@ namespace {
 using Is = Target::Is;
 using K = Tie::Kind;
 
-constexpr Flags<SaidOf> onPlan{SaidOf::floor, SaidOf::ceiling};
 constexpr Targets built{Is::wall, Is::chimney, Is::fixture};
 
 bool against(Placing& p) {

@@ -16,8 +16,6 @@ namespace {
 using Is = Target::Is;
 using K = Tie::Kind;
 
-constexpr Flags<SaidOf> onPlan{SaidOf::floor, SaidOf::ceiling};
-
 /// "on wall A", "along the wall": what stands has its back to it.
 bool alongWall(Placing& p) {
     p.in.goTo(p.start);

@@ -9,8 +9,6 @@ namespace mezzet {
 
 namespace {
 
-constexpr Flags<SaidOf> onPlan{SaidOf::floor, SaidOf::ceiling};
-
 /// A step that is said by a figure, before or after it, or by none: then it goes a little way.
 Length stepLength(Placing& p, std::optional<Length> d) {
     if (d)

@@ -12,8 +12,6 @@ namespace {
 using Is = Target::Is;
 using K = Tie::Kind;
 
-constexpr Flags<SaidOf> onPlan{SaidOf::floor, SaidOf::ceiling};
-
 /// All upholstered seats there are; the longest first, since the others gather round it.
 std::vector<int> seats(Placing& p) {
     std::vector<const Piece*> all;

@@ -128,7 +128,11 @@ Result<Edit> moveRugEdge(const Project& job, const Scene& scene, int id, int edg
     const Vec2 newB = moved(b, at(i + 2));
     of->corners[i] = newA;
     of->corners[(i + 1) % n] = newB;
-    if (dot(newB - newA, b - a) <= 0)
+    const auto passed = [](Vec2 now, Vec2 end, Vec2 beyond) {
+        return dot(now - beyond, end - beyond) <= 0;
+    };
+    if (dot(newB - newA, b - a) <= 0 || passed(newA, a, at(i + n - 1)) ||
+        passed(newB, b, at(i + 2)))
         return Problem{"the edge would turn about", "move it less far"};
     return withCorners(std::move(*of));
 }

@@ -351,14 +351,15 @@ std::vector<Handle> apart(const Reading& r, double target, const Project& job, c
     return out;
 }
 
-constexpr std::array<RuleCode, 3> codes{{{"clash", {judgeClash, judgeWallClash}, apart, true},
-                                         {"inside", {judgeInside, judgeWallInside}, apart, true},
-                                         {"headroom", judgeHeadroom, lower, true}}};
+constexpr std::array<RuleCode, 3> clashCodes{
+    {{"clash", {judgeClash, judgeWallClash}, apart, true},
+     {"inside", {judgeInside, judgeWallInside}, apart, true},
+     {"headroom", judgeHeadroom, lower, true}}};
 
 } // namespace
 
 std::span<const RuleCode> clashRules() {
-    return codes;
+    return clashCodes;
 }
 
 } // namespace mezzet

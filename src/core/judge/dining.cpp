@@ -159,7 +159,7 @@ std::vector<Handle> widthHandles(const Reading& r, double target, const Project&
     return out;
 }
 
-constexpr std::array<RuleCode, 3> codes{
+constexpr std::array<RuleCode, 3> diningCodes{
     {{"dining-to-wall", judgeWall, wallHandles, false, true},
      {"chair-pull-out", judgePullOut, pullOutHandles, false, true},
      {"diner-width", judgeWidth, widthHandles}}};
@@ -167,7 +167,7 @@ constexpr std::array<RuleCode, 3> codes{
 } // namespace
 
 std::span<const RuleCode> diningRules() {
-    return codes;
+    return diningCodes;
 }
 
 } // namespace mezzet

@@ -72,12 +72,12 @@ std::vector<Handle> swingHandles(const Reading& r, double target, const Project&
     return out;
 }
 
-constexpr std::array<RuleCode, 1> codes{{{"door-swing", judgeSwing, swingHandles}}};
+constexpr std::array<RuleCode, 1> doorsCodes{{{"door-swing", judgeSwing, swingHandles}}};
 
 } // namespace
 
 std::span<const RuleCode> doorRules() {
-    return codes;
+    return doorsCodes;
 }
 
 } // namespace mezzet

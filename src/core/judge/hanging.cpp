@@ -455,22 +455,22 @@ std::vector<Handle> airHandles(const Reading& r, double target, const Project& j
     return out;
 }
 
-constexpr std::array<RuleCode, 11> codes{{{"art-centre", judgeCentre, heightHandles},
-                                          {"art-above", judgeAbove, aboveHandles},
-                                          {"art-width", judgeWidth, widthHandles},
-                                          {"art-shape", judgeShape, noHandles},
-                                          {"art-size", judgeSize, sizeHandles},
-                                          {"art-match", judgeMatch, noHandles},
-                                          {"group-gap", judgeGaps, gapHandles},
-                                          {"air-beside", judgeAir, airHandles, false, true},
-                                          {"sconce-height", judgeSconce, heightHandles},
-                                          {"stair-art", judgeStairs, stairHandles},
-                                          {"stair-steps", judgeSteps, stepHandles}}};
+constexpr std::array<RuleCode, 11> hangingCodes{{{"art-centre", judgeCentre, heightHandles},
+                                                 {"art-above", judgeAbove, aboveHandles},
+                                                 {"art-width", judgeWidth, widthHandles},
+                                                 {"art-shape", judgeShape, noHandles},
+                                                 {"art-size", judgeSize, sizeHandles},
+                                                 {"art-match", judgeMatch, noHandles},
+                                                 {"group-gap", judgeGaps, gapHandles},
+                                                 {"air-beside", judgeAir, airHandles, false, true},
+                                                 {"sconce-height", judgeSconce, heightHandles},
+                                                 {"stair-art", judgeStairs, stairHandles},
+                                                 {"stair-steps", judgeSteps, stepHandles}}};
 
 } // namespace
 
 std::span<const RuleCode> hangingRules() {
-    return codes;
+    return hangingCodes;
 }
 
 } // namespace mezzet

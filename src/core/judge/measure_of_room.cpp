@@ -58,12 +58,12 @@ std::vector<Handle> scaleHandles(const Reading& r, double target, const Project&
     return {resize(job, scene, r.piece, SizeFigure::width, target * wall, 1 / wall)};
 }
 
-constexpr std::array<RuleCode, 1> codes{{{"scale", judgeScale, scaleHandles}}};
+constexpr std::array<RuleCode, 1> measureOfRoomCodes{{{"scale", judgeScale, scaleHandles}}};
 
 } // namespace
 
 std::span<const RuleCode> roomRules() {
-    return codes;
+    return measureOfRoomCodes;
 }
 
 } // namespace mezzet

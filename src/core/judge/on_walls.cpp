@@ -303,17 +303,17 @@ std::vector<Handle> studHandles(const Reading& r, double, const Project& job, co
             moveRight(job, scene, r.piece, r.at[1].x - r.at[0].x)};
 }
 
-constexpr std::array<RuleCode, 6> codes{{{"shelf-level", judgeShelves, noHandles},
-                                         {"shelf-sag", judgeSag, sagHandles},
-                                         {"protrude", judgeProtrude, depthHandles},
-                                         {"cable-zone", judgeCables, stepHandles, true},
-                                         {"hook", judgeHooks, studHandles, true},
-                                         {"mirror-shows", judgeMirrors, noHandles}}};
+constexpr std::array<RuleCode, 6> onWallsCodes{{{"shelf-level", judgeShelves, noHandles},
+                                                {"shelf-sag", judgeSag, sagHandles},
+                                                {"protrude", judgeProtrude, depthHandles},
+                                                {"cable-zone", judgeCables, stepHandles, true},
+                                                {"hook", judgeHooks, studHandles, true},
+                                                {"mirror-shows", judgeMirrors, noHandles}}};
 
 } // namespace
 
 std::span<const RuleCode> wallRules() {
-    return codes;
+    return onWallsCodes;
 }
 
 } // namespace mezzet

@@ -336,7 +336,7 @@ std::vector<Handle> stairsHandles(const Reading& r, double target, const Project
     return {resize(job, scene, r.piece, SizeFigure::height, target, 1)};
 }
 
-constexpr std::array<RuleCode, 4> codes{
+constexpr std::array<RuleCode, 4> rugEdgesCodes{
     {{.id = "rug-trip", .judge = judgeTrip, .handles = tripHandles, .nearEdge = true},
      {.id = "rug-door", .judge = judgeDoor, .handles = doorHandles, .goneWhenMended = true},
      {.id = "rug-stop", .judge = judgeStop, .handles = stopHandles, .nearEdge = true},
@@ -345,7 +345,7 @@ constexpr std::array<RuleCode, 4> codes{
 } // namespace
 
 std::span<const RuleCode> rugEdgeRules() {
-    return codes;
+    return rugEdgesCodes;
 }
 
 } // namespace mezzet

@@ -310,7 +310,7 @@ std::vector<Handle> borderHandles(const Reading& r, double target, const Project
     return out;
 }
 
-constexpr std::array<RuleCode, 3> codes{
+constexpr std::array<RuleCode, 3> rugsCodes{
     {{.id = "rug-hold", .judge = judgeHold, .handles = holdHandles, .toNearest = true},
      {.id = "rug-dining", .judge = judgeDining, .handles = diningHandles},
      {.id = "rug-border", .judge = judgeBorder, .handles = borderHandles}}};
@@ -318,7 +318,7 @@ constexpr std::array<RuleCode, 3> codes{
 } // namespace
 
 std::span<const RuleCode> rugRules() {
-    return codes;
+    return rugsCodes;
 }
 
 } // namespace mezzet

@@ -170,14 +170,14 @@ std::vector<Handle> lengthHandles(const Reading& r, double target, const Project
                    target * sofaLength, 1 / sofaLength)};
 }
 
-constexpr std::array<RuleCode, 3> codes{{{"seat-to-table", judgeGap, gapHandles},
-                                         {"table-level", judgeLevel, levelHandles},
-                                         {"table-to-sofa", judgeLength, lengthHandles}}};
+constexpr std::array<RuleCode, 3> seatingCodes{{{"seat-to-table", judgeGap, gapHandles},
+                                                {"table-level", judgeLevel, levelHandles},
+                                                {"table-to-sofa", judgeLength, lengthHandles}}};
 
 } // namespace
 
 std::span<const RuleCode> seatingRules() {
-    return codes;
+    return seatingCodes;
 }
 
 } // namespace mezzet

@@ -392,12 +392,12 @@ void judgeGlare(const FloorContext& c) {
     }
 }
 
-constexpr std::array<RuleCode, 6> codes{{{"finished-back", judgeBack, backHandles, true},
-                                         {"sill-gap", judgeSill, noHandles},
-                                         {"entry-view", judgeEntry, noHandles},
-                                         {"screen-distance", judgeScreen, noHandles},
-                                         {"screen-to-console", judgeConsole, consoleHandles},
-                                         {"screen-glare", judgeGlare, noHandles}}};
+constexpr std::array<RuleCode, 6> sightsCodes{{{"finished-back", judgeBack, backHandles, true},
+                                               {"sill-gap", judgeSill, noHandles},
+                                               {"entry-view", judgeEntry, noHandles},
+                                               {"screen-distance", judgeScreen, noHandles},
+                                               {"screen-to-console", judgeConsole, consoleHandles},
+                                               {"screen-glare", judgeGlare, noHandles}}};
 
 } // namespace
 
@@ -474,7 +474,7 @@ std::vector<ScreenSight> screenSights(const FloorView& scene) {
 }
 
 std::span<const RuleCode> lookRules() {
-    return codes;
+    return sightsCodes;
 }
 
 } // namespace mezzet

@@ -375,12 +375,13 @@ std::vector<Handle> apart(const Reading& r, double target, const Project& job, c
     return out;
 }
 
-constexpr std::array<RuleCode, 6> codes{{{"conversation", judgeTalk, apart, false, false, {}, true},
-                                         {"seats-level", judgeLevel, levelHandles},
-                                         {"heights-level", judgeHeights, noHandles},
-                                         {"surface-in-reach", judgeReach, reachHandles},
-                                         {"seats-count", judgeCount, countHandles},
-                                         {"against-the-wall", judgePushed, noHandles}}};
+constexpr std::array<RuleCode, 6> talkCodes{
+    {{"conversation", judgeTalk, apart, false, false, {}, true},
+     {"seats-level", judgeLevel, levelHandles},
+     {"heights-level", judgeHeights, noHandles},
+     {"surface-in-reach", judgeReach, reachHandles},
+     {"seats-count", judgeCount, countHandles},
+     {"against-the-wall", judgePushed, noHandles}}};
 
 } // namespace
 
@@ -429,7 +430,7 @@ int seatsIn(const Scheme& scheme, Arrangement arrangement, Length each, Length a
 }
 
 std::span<const RuleCode> talkRules() {
-    return codes;
+    return talkCodes;
 }
 
 } // namespace mezzet

@@ -10,13 +10,13 @@ namespace mezzet {
 namespace {
 
 /// What stands nearer to a wall than this stands before it.
-constexpr Length before = Length::inches(18);
+constexpr Length standsBefore = Length::inches(18);
 /// What is taller than this is anchored to the wall so that it can't tip.
 constexpr Length anchored = Length::inches(48);
 
-class Looker {
+class LookedInto {
 public:
-    explicit Looker(const FloorView& scene) : scene_(scene), room_(*scene.room) {}
+    explicit LookedInto(const FloorView& scene) : scene_(scene), room_(*scene.room) {}
 
     std::vector<Unmeasured> run() {
         if (room_.walls.empty())
@@ -59,7 +59,7 @@ private:
             if (p.kind->flat() || p.size.height <= tallerThan)
                 continue;
             const double off = -extent(s, -w.inward()) - dot(w.start, w.inward());
-            if (off < -before.mm() || off > before.mm())
+            if (off < -standsBefore.mm() || off > standsBefore.mm())
                 continue;
             if (extent(s, w.along()) - base > left.mm() &&
                 -extent(s, -w.along()) - base < right.mm())
@@ -123,7 +123,7 @@ private:
 } // namespace
 
 std::vector<Unmeasured> stillToMeasure(const FloorView& scene) {
-    return Looker(scene).run();
+    return LookedInto(scene).run();
 }
 
 } // namespace mezzet

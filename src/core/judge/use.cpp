@@ -136,12 +136,12 @@ std::vector<Handle> clear(const Reading& r, double target, const Project& job, c
     return out;
 }
 
-constexpr std::array<RuleCode, 1> codes{{{"access", judgeAccess, clear, false, true}}};
+constexpr std::array<RuleCode, 1> useCodes{{{"access", judgeAccess, clear, false, true}}};
 
 } // namespace
 
 std::span<const RuleCode> useRules() {
-    return codes;
+    return useCodes;
 }
 
 std::vector<UseZone> useZones(const FloorView& scene, const RuleBook& book) {

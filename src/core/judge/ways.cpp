@@ -281,7 +281,7 @@ std::vector<Handle> widen(const Reading& r, double target, const Project& job, c
     return out;
 }
 
-constexpr std::array<RuleCode, 3> codes{
+constexpr std::array<RuleCode, 3> waysCodes{
     {{"walkway-main", judgeMain, widen},
      {"walkway-minor", judgeMinor, widen, false, false, "walkway-main"},
      {"turning-circle", judgeTurning, widen}}};
@@ -289,7 +289,7 @@ constexpr std::array<RuleCode, 3> codes{
 } // namespace
 
 std::span<const RuleCode> wayRules() {
-    return codes;
+    return waysCodes;
 }
 
 std::vector<DrawnWay> waysToDraw(const FloorView& scene, const RuleBook& book,

@@ -12,13 +12,13 @@ namespace mezzet {
 
 namespace {
 
-using json = nlohmann::ordered_json;
+using Json = nlohmann::ordered_json;
 
 /// Adds the fields a newer version wrote, which this one only carries along.
-void carry(json& to, const std::string& extra) {
+void carry(Json& to, const std::string& extra) {
     if (extra.empty())
         return;
-    const json carried = json::parse(extra); // outlives the loop over it
+    const Json carried = Json::parse(extra); // outlives the loop over it
     for (const auto& [key, v] : carried.items())
         if (!to.contains(key))
             to[key] = v;
@@ -26,7 +26,7 @@ void carry(json& to, const std::string& extra) {
 
 /// Places are kept to a millionth of a millimetre and turns to a billionth of a degree: past that
 /// figures are noise, which would make a job another one each time it is read and written.
-json tidyPlace(Vec2 p) {
+Json tidyPlace(Vec2 p) {
     const auto tidy = [](double mm) { return std::round(mm * 1e6) / 1e6; };
     return {tidy(p.x), tidy(p.y)};
 }
@@ -34,8 +34,8 @@ double tidyTurn(Angle a) {
     return std::round(a.inDegrees() * 1e9) / 1e9;
 }
 
-json jsonOf(const Target& t) {
-    json j{{"is", wordFor(targetWords, t.is)}};
+Json jsonOf(const Target& t) {
+    Json j{{"is", wordFor(targetWords, t.is)}};
     switch (t.is) {
     case Target::Is::piece:
         j["id"] = t.piece;
@@ -68,10 +68,10 @@ json jsonOf(const Target& t) {
     return j;
 }
 
-json jsonOf(const Tie& t) {
+Json jsonOf(const Tie& t) {
     const TieKind& kind = tieKind(t.kind);
     const auto has = [&](TieField f) { return kind.fields.has(f); };
-    json j{{"tie", kind.word}};
+    Json j{{"tie", kind.word}};
     if (t.of.is != Target::Is::none)
         j["of"] = jsonOf(t.of);
     if (has(TieField::also))
@@ -105,8 +105,8 @@ json jsonOf(const Tie& t) {
     return j;
 }
 
-json jsonOf(const Hanging& h) {
-    json j{{"mount", wordFor(mountWords, h.mount)}, {"hooks", h.hooks}};
+Json jsonOf(const Hanging& h) {
+    Json j{{"mount", wordFor(mountWords, h.mount)}, {"hooks", h.hooks}};
     const auto length = [&](const char* name, const std::optional<Length>& l) {
         if (l)
             j[name] = l->mm();
@@ -133,8 +133,8 @@ json jsonOf(const Hanging& h) {
     return j;
 }
 
-json jsonOf(const Footprint& f) {
-    json j{{"form", f.form == FootprintForm::oval      ? "oval"
+Json jsonOf(const Footprint& f) {
+    Json j{{"form", f.form == FootprintForm::oval      ? "oval"
                     : f.form == FootprintForm::ell     ? "L"
                     : f.form == FootprintForm::arch    ? "arch"
                     : f.form == FootprintForm::octagon ? "octagon"
@@ -149,8 +149,8 @@ json jsonOf(const Footprint& f) {
     return j;
 }
 
-json jsonOf(const SurfaceId& on) {
-    json j{{"is", wordFor(surfaceWords, on.is)}};
+Json jsonOf(const SurfaceId& on) {
+    Json j{{"is", wordFor(surfaceWords, on.is)}};
     if (on.isWall())
         j["wall"] = wallName(on.wall());
     if (on.isCarried())
@@ -160,17 +160,17 @@ json jsonOf(const SurfaceId& on) {
     return j;
 }
 
-json jsonOf(const RugWork& r) {
-    json j = json::object();
+Json jsonOf(const RugWork& r) {
+    Json j = Json::object();
     if (!r.outline.empty()) {
-        j["outline"] = json::array();
+        j["outline"] = Json::array();
         for (const Vec2 c : r.outline)
             j["outline"].push_back(tidyPlace(c));
     }
     if (r.fit) {
-        json fit{{"border", r.fit->border.mm()}};
+        Json fit{{"border", r.fit->border.mm()}};
         for (const auto& o : r.fit->off)
-            fit["off"].push_back(json{{"of", jsonOf(o.of)}, {"by", o.by.mm()}});
+            fit["off"].push_back(Json{{"of", jsonOf(o.of)}, {"by", o.by.mm()}});
         for (const auto& [key, list] :
              {std::pair{"ends", &r.fit->ends}, std::pair{"clear", &r.fit->clear}})
             for (const Target& t : *list)
@@ -178,7 +178,7 @@ json jsonOf(const RugWork& r) {
         j["fit"] = fit;
     }
     for (const RugEdge& e : r.edges) {
-        json edge{{"edge", e.edge}, {"finish", e.finish}};
+        Json edge{{"edge", e.edge}, {"finish", e.finish}};
         if (e.width > Length{})
             edge["width"] = e.width.mm();
         j["edges"].push_back(edge);
@@ -200,10 +200,10 @@ json jsonOf(const RugWork& r) {
     return j;
 }
 
-json jsonOf(const Piece& p) {
-    json j{{"id", p.id}, {"name", p.name}, {"kind", p.kind->id}};
+Json jsonOf(const Piece& p) {
+    Json j{{"id", p.id}, {"name", p.name}, {"kind", p.kind->id}};
     j["size"] = {p.size.width.mm(), p.size.depth.mm(), p.size.height.mm()};
-    json heights = json::object();
+    Json heights = Json::object();
     const auto height = [&](const char* name, const std::optional<Length>& h) {
         if (h)
             heights[name] = h->mm();
@@ -231,13 +231,13 @@ json jsonOf(const Piece& p) {
     }
     if (p.locked)
         j["locked"] = true;
-    j["ties"] = json::array();
+    j["ties"] = Json::array();
     for (const auto& t : p.ties)
         j["ties"].push_back(jsonOf(t));
     if (p.otherwise) {
-        json other{{"at", tidyPlace(p.otherwise->pose.at)},
+        Json other{{"at", tidyPlace(p.otherwise->pose.at)},
                    {"turn", tidyTurn(p.otherwise->pose.turn)},
-                   {"ties", json::array()}};
+                   {"ties", Json::array()}};
         if (!p.otherwise->on.isFloor())
             other["on"] = jsonOf(p.otherwise->on);
         if (p.otherwise->on.isCeiling())
@@ -260,15 +260,15 @@ json jsonOf(const Piece& p) {
     return j;
 }
 
-json jsonOf(const Judgement& judgement) {
-    json rules = json::object();
+Json jsonOf(const Judgement& judgement) {
+    Json rules = Json::object();
     for (const auto& [id, c] : judgement.choices) {
-        json r = json::object();
+        Json r = Json::object();
         if (!c.school.empty())
             r["school"] = c.school;
         if (c.band) {
             const auto bound = [](const std::optional<double>& b) {
-                return b ? json(*b) : json(nullptr);
+                return b ? Json(*b) : Json(nullptr);
             };
             r["band"] = {bound(c.band->low), bound(c.band->high)};
         }
@@ -280,13 +280,13 @@ json jsonOf(const Judgement& judgement) {
 } // namespace
 
 std::string bandsText(const Judgement& judgement) {
-    const json j{
+    const Json j{
         {"format", "mezzet-bands"}, {"school", judgement.school}, {"rules", jsonOf(judgement)}};
     return j.dump(1) + "\n";
 }
 
 std::string jobText(const Project& p) {
-    json j{
+    Json j{
         {"format", "mezzet-job"}, {"version", jobFormat}, {"title", p.title}, {"client", p.client}};
     j["notation"] = {{"units", unitsName(p.notation.units)},
                      {"denominator", p.notation.denominator}};
@@ -294,7 +294,7 @@ std::string jobText(const Project& p) {
     j["rules"] = jsonOf(p.judgement);
     // The first room's name and corners stand where they always did; all of them are in “rooms”.
     const auto cornersOf = [](const Room& room) {
-        json corners = json::array();
+        Json corners = Json::array();
         for (const Vec2 c : room.corners())
             corners.push_back({c.x, c.y});
         return corners;
@@ -303,7 +303,7 @@ std::string jobText(const Project& p) {
                  {"notes", p.notes},
                  {"bareFeet", true},
                  {"corners", cornersOf(*p.rooms.front())},
-                 {"rooms", json::array()}};
+                 {"rooms", Json::array()}};
     for (const auto& room : p.rooms)
         j["room"]["rooms"].push_back({{"name", room->name}, {"corners", cornersOf(*room)}});
     carry(j["room"], p.roomExtra);
@@ -323,30 +323,30 @@ std::string jobText(const Project& p) {
                     }))
                     own.push_back(*piece.kind);
     if (!own.empty())
-        j["kinds"] = json::parse(kitText(own));
+        j["kinds"] = Json::parse(kitText(own));
     j["active"] = p.active + 1;
     const auto schemeJson = [&](const Scheme& s) {
-        json one{{"name", s.name},
+        Json one{{"name", s.name},
                  {"note", s.note},
                  {"room", p.rooms[std::min(s.room, p.rooms.size() - 1)]->name},
                  {"nextId", s.nextId},
-                 {"pieces", json::array()}};
+                 {"pieces", Json::array()}};
         for (const auto& piece : s.pieces)
             one["pieces"].push_back(jsonOf(piece));
         if (s.arrangement == Arrangement::guests)
             one["arrangement"] = "guests";
         if (!s.away.empty())
-            one["away"] = json::array();
+            one["away"] = Json::array();
         for (const auto& piece : s.away)
             one["away"].push_back(jsonOf(piece));
         if (!s.zones.empty())
-            one["zones"] = json::array();
+            one["zones"] = Json::array();
         for (const auto& z : s.zones)
             one["zones"].push_back({{"name", z.name}, {"pieces", z.pieces}});
         if (!s.accepted.empty())
-            one["accepted"] = json::array();
+            one["accepted"] = Json::array();
         for (const Accepted& a : s.accepted) {
-            json is{{"rule", a.rule}, {"value", a.value}, {"reason", a.reason}};
+            Json is{{"rule", a.rule}, {"value", a.value}, {"reason", a.reason}};
             for (const auto& [key, of] : {std::pair{"other", &a.other}, std::pair{"goal", &a.goal},
                                           std::pair{"from", &a.from}})
                 if (of->is != Target::Is::none)
@@ -362,32 +362,32 @@ std::string jobText(const Project& p) {
         carry(one, s.extra);
         return one;
     };
-    j["schemes"] = json::array();
+    j["schemes"] = Json::array();
     for (const auto& s : p.schemes)
         j["schemes"].push_back(schemeJson(*s));
     if (!p.thrownAway.empty())
-        j["thrownAway"] = json::array();
+        j["thrownAway"] = Json::array();
     for (const auto& s : p.thrownAway)
         j["thrownAway"].push_back(schemeJson(*s));
     if (p.judgement.access)
         j["access"] = true;
     if (!p.prints.empty())
-        j["prints"] = json::object();
+        j["prints"] = Json::object();
     for (const auto& [sheet, c] : p.prints)
         j["prints"][sheet] = {
             {"paper", c.paper}, {"scale", c.scale}, {"file", c.file}, {"mends", c.mends}};
     if (!p.judgement.briefs.empty())
-        j["briefs"] = json::array();
+        j["briefs"] = Json::array();
     for (const auto& [room, b] : p.judgement.briefs)
         j["briefs"].push_back({{"room", room}, {"day", b.day}, {"guests", b.guests}});
     if (const Eyes& eyes = p.judgement.eyes; eyes != Eyes{}) {
-        json e{{"household", wordFor(householdWords, eyes.household)}, {"statures", json::array()}};
+        Json e{{"household", wordFor(householdWords, eyes.household)}, {"statures", Json::array()}};
         for (const Length l : eyes.statures)
             e["statures"].push_back(l.mm());
         j["eyes"] = e;
     }
     if (p.pictures && !p.pictures->empty()) {
-        j["pictures"] = json::array();
+        j["pictures"] = Json::array();
         for (const auto& [key, one] : *p.pictures)
             j["pictures"].push_back({{"key", key},
                                      {"name", one.name},

@@ -11,7 +11,7 @@ namespace mezzet {
 
 namespace {
 
-constexpr double hair = 1e-6;
+constexpr double speck = 1e-6;
 
 /// The strips along the edge of the floor that stay bare, sharp at its outside corners.
 void borders(const Room& room, const RoomCut& cut, std::vector<std::vector<Vec2>>& out) {
@@ -22,13 +22,13 @@ void borders(const Room& room, const RoomCut& cut, std::vector<std::vector<Vec2>
     for (std::size_t i = 0; i < n; ++i) {
         const Wall w = room.stretchAt(i);
         const double by = off(i);
-        if (by > hair && w.length().mm() > hair)
+        if (by > speck && w.length().mm() > speck)
             out.push_back({w.start, w.end, w.end + w.inward() * by, w.start + w.inward() * by});
         // At an outside corner the two strips leave a wedge open, up to where their lines meet.
         const Wall before = room.stretchAt((i + n - 1) % n);
         const double turn = cross(before.along(), w.along());
         const double other = off((i + n - 1) % n);
-        if (turn >= -hair || (by <= hair && other <= hair))
+        if (turn >= -speck || (by <= speck && other <= speck))
             continue;
         const Vec2 a = w.start + before.inward() * other;
         const Vec2 b = w.start + w.inward() * by;
@@ -42,9 +42,9 @@ void borders(const Room& room, const RoomCut& cut, std::vector<std::vector<Vec2>
         const Vec2 tip = a + before.along() * s;
         std::vector<Vec2> wedge;
         for (const Vec2 p : {w.start, b, tip, a})
-            if (wedge.empty() || norm(p - wedge.back()) > hair)
+            if (wedge.empty() || norm(p - wedge.back()) > speck)
                 wedge.push_back(p);
-        if (wedge.size() > 2 && norm(wedge.front() - wedge.back()) <= hair)
+        if (wedge.size() > 2 && norm(wedge.front() - wedge.back()) <= speck)
             wedge.pop_back();
         if (wedge.size() > 2)
             out.push_back(std::move(wedge));
@@ -107,7 +107,7 @@ Result<std::vector<Vec2>> cutToRoom(const Room& room, const RoomCut& cut,
             auto& part = parts[k];
             const bool hearth = f.hearthDepth > Length{} && k + 1 == parts.size();
             const double by = (hearth ? cut.offHearth : cut.offFixture)[i].mm();
-            if (by <= hair) {
+            if (by <= speck) {
                 taken.push_back(std::move(part));
                 continue;
             }
@@ -132,7 +132,7 @@ Result<std::vector<Vec2>> cutToRoom(const Room& room, const RoomCut& cut,
     const Vec2 origin = room.walls.front().start;
     const auto first =
         std::min_element(most.edge.begin(), most.edge.end(), [&](const Vec2& a, const Vec2& b) {
-            return norm(a - origin) < norm(b - origin) - hair;
+            return norm(a - origin) < norm(b - origin) - speck;
         });
     std::rotate(most.edge.begin(), first, most.edge.end());
     return most.edge;

@@ -10,8 +10,6 @@ namespace mezzet {
 
 namespace {
 
-constexpr double hair = 1e-6; // mm
-
 /// The stretches of a cut that lie on the line x, a hair to one side of it.
 std::vector<std::pair<double, double>> inside(const RollCut& c, double x) {
     std::vector<double> cross;

@@ -10,6 +10,9 @@
 
 namespace mezzet {
 
+/// mm: what is narrower or shorter than this is nothing, in laying out.
+constexpr double hair = 1e-6;
+
 /// Something to be cut off a roll. Its own frame has x across the roll from its left and y along
 /// the pile from where the roll begins; mm.
 struct RollCut {

@@ -10,8 +10,6 @@ namespace mezzet {
 
 namespace {
 
-constexpr double hair = 1e-6; // mm
-
 /// The upper edge of what lies on the roll: stretches from its left edge to its right.
 class Skyline {
 public:

@@ -1,5 +1,6 @@
 #include "scheme/on_wall.h"
 
+#include "scheme/faces.h"
 #include "scheme/surfaces.h"
 
 #include <fmt/format.h>
@@ -14,9 +15,7 @@ namespace {
 /// What stands farther from the wall than this is not furniture of that wall.
 constexpr Length near = Length::inches(60);
 
-const Wall& wallOf(const Room& room, int wall) {
-    return room.walls[static_cast<std::size_t>(wall)];
-}
+using faces::wallOf;
 
 /// How far a floor shape reaches along a wall, from its left corner, and off it.
 Standing seenFrom(const Shape& s, const Wall& w) {
