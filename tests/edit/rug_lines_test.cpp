@@ -270,6 +270,31 @@ TEST(RugLines, OneCutToAZoneIsAsLargeAsWhatStandsInIt) {
     EXPECT_FALSE(refusal(job, "rug cut to zone Supper").what.empty());
 }
 
+TEST(RugLines, ARunnerGoesOverTheLandingsThatAreSaid) {
+    const char* stairs =
+        "room Hall\nceiling 8'\nwall A 20'\nwall B 8'\nwall C 20'\n stairs 24 from left, 36 "
+        "wide, riser 7 1/2, going 10, count 13, up right\nwall D 8'\n";
+    const auto job = jobWith({"runner 27 wide called Flight on stairs 1, pile 3/8",
+                              "Flight winders after ten", "Flight landing 36 after 6 risers"},
+                             stairs);
+    EXPECT_EQ(rugOf(rugIn(job, "Flight")).breaks,
+              (std::vector<StairBreak>{{6, Length::inches(36), false}, {10, {}, true}}));
+    const auto back = readJob(jobText(job), "x", library());
+    ASSERT_TRUE(back) << back.problem().text();
+    EXPECT_EQ(rugOf(rugIn(**back, "Flight")), rugOf(rugIn(job, "Flight")));
+    for (const char* line :
+         {"Flight landing 36", "Flight landing 0 after 3", "Flight winders after 13",
+          "Flight winders after", "rug 60 x 40 at 60, 60, landing 36 after 2"}) {
+        const auto p = refusal(job, line);
+        EXPECT_FALSE(p.what.empty()) << line;
+        EXPECT_FALSE(p.remedy.empty()) << line;
+    }
+    const auto straight = jobWith(
+        {"runner 27 wide called Flight on stairs 1, landing 36 after 6", "Flight in one flight"},
+        stairs);
+    EXPECT_TRUE(rugOf(rugIn(straight, "Flight")).breaks.empty());
+}
+
 TEST(RugLines, AnEdgesLengthIsSaid) {
     const auto job =
         jobWith({"rug called Ell, corners at 24, 24; 120, 24; 120, 60; 72, 60; 72, 96; "

@@ -81,6 +81,55 @@ TEST(RugsToCut, AStairsRunnerIsAsLongAsItIsDeveloped) {
     EXPECT_NEAR(capped.all[0].cut.along.inInches(), 13 * 7.5 + 12 * 10 + 26, 1e-9);
 }
 
+TEST(RugsToCut, AStairsRunnerIsCutWhereTheStairTurns) {
+    const auto c = cutsOf({"runner 27 wide called Flight on stairs 1, landing 36 after 6, turning, "
+                           "winders after 10"},
+                          stairs);
+    ASSERT_EQ(c.all.size(), 1U);
+    const auto groups = rollGroups(c.job.scheme(), c.all);
+    ASSERT_EQ(groups.size(), 1U);
+    RollAsk ask = rollAsk(*c.job.library.book, c.job.notation);
+    ask.allowance = {};
+    const auto plans = plansOf(groups[0], c.all, ask, {Length::feet(12)}, true);
+    ASSERT_TRUE(plans) << plans.problem().text();
+    const RollPlan& plan = plans->front();
+    ASSERT_EQ(plan.parts.size(), 3U);
+    EXPECT_TRUE(plan.seams.empty());
+    const double along[] = {6 * 17.5, 36 + 4 * 17.5, 2 * 17.5 + 7.5};
+    for (std::size_t i = 0; i < 3; ++i) {
+        EXPECT_EQ(plan.parts[i].part, static_cast<int>(i) + 1);
+        EXPECT_NEAR(plan.parts[i].size.y / 25.4, along[i], 1e-6);
+        EXPECT_NEAR(plan.parts[i].size.x / 25.4, 27, 1e-6);
+    }
+    EXPECT_NEAR(plan.length.inInches(), 36 + 70, 1e-6) << "side by side, the longest of them";
+}
+
+TEST(SeatOnRug, LegsStandWhereTheKindHasThem) {
+    const auto kinds = readKit(R"({"format": "mezzet-kit 1", "unit": "in", "kinds": [
+        {"id": "three-legged", "name": "Three-legged chair", "family": "seat", "role": "armchair",
+         "size": [30, 30, 30], "legs": [[4, 4], [26, 4], [15, 29.5]]}]})",
+                               "own.json");
+    ASSERT_TRUE(kinds) << kinds.problem().text();
+    Piece chair = pieceOf(std::make_shared<const Kind>(kinds->front()));
+    Pose at;
+    const auto on = [&](double back, double front) { // inches from the chair's middle
+        const double b = back * 25.4;
+        const double f = front * 25.4;
+        return seatOnRug(chair, at, {{-1e4, b}, {1e4, b}, {1e4, f}, {-1e4, f}}, Length::inches(2),
+                         Length::inches(6));
+    };
+    EXPECT_EQ(on(-20, 20).legs, 3);
+    EXPECT_EQ(on(-20, 20).how, SeatOnRug::How::all);
+    // The back legs' squares are 3 to 5 in from the back: 12 to 10 behind the middle.
+    EXPECT_EQ(on(-12, 20).how, SeatOnRug::How::all);
+    EXPECT_EQ(on(-11.9, 20).legsOn, 1);
+    EXPECT_EQ(on(-11.9, 20).how, SeatOnRug::How::front);
+    EXPECT_EQ(on(14, 20).legsOn, 0) << "the front leg, moved in, reaches from 13 to 15";
+    chair.size.depth = Length::inches(60);
+    EXPECT_EQ(on(-24, 40).legsOn, 1) << "stretched, they stand at 8 of 60: 23 to 21 behind";
+    EXPECT_EQ(on(-23, 40).legsOn, 3);
+}
+
 TEST(RollGroups, AreOfOneMaterialAndOnePattern) {
     const auto c = cutsOf({"rug 60 x 40 called One at 40, 40", "One made of sisal",
                            "rug 60 x 40 called Two at 120, 40", "Two made of sisal, repeat 18",

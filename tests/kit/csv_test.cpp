@@ -163,8 +163,9 @@ TEST(Studio, ItsOwnRuleBookTakesThePlaceOfEntries) {
 TEST(Studio, KindsAndBandsAreKeptAndTakenUp) {
     const auto folder = emptyFolder();
     auto lib = *loadLibrary(MEZZET_TEST_DATA);
-    const auto own = kinds("name,width_in,depth_in,height_in\nHeron sofa,90,38,33\n");
+    auto own = kinds("name,width_in,depth_in,height_in\nHeron sofa,90,38,33\n");
     ASSERT_TRUE(own);
+    own->front().legs = {{100, 100}, {2000, 100}, {1000, 800}};
     auto kit = withStudio(lib.kit, *own);
     ASSERT_TRUE(kit);
     lib.kit = *kit;
@@ -192,6 +193,7 @@ TEST(Studio, KindsAndBandsAreKeptAndTakenUp) {
     const auto elsewhere = readJob(jobText(*p), "job.mezzet", *loadLibrary(MEZZET_TEST_DATA));
     ASSERT_TRUE(elsewhere) << elsewhere.problem().text();
     EXPECT_EQ((*elsewhere)->scheme().pieces.front().kind->name, "Heron sofa");
+    EXPECT_EQ((*elsewhere)->scheme().pieces.front().kind->legs, own->front().legs);
     std::filesystem::remove_all(folder);
 }
 

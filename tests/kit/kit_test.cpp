@@ -47,6 +47,9 @@ TEST(Kit, ABadFileIsRefusedWithFileEntryAndReason) {
         R"({"id":"a","name":"A","family":"seat","size":[10,12,10],"shape":{"form":"round"}})",
         R"({"id":"a","name":"A","family":"seat","size":[10,10,10],"shape":{"form":"L","body":20,"arm":3}})",
         R"({"id":"a","name":"A","family":"seat","size":[10,10,10],"colour":"red"})",
+        R"({"id":"a","name":"A","family":"seat","size":[10,10,10],"legs":[]})",
+        R"({"id":"a","name":"A","family":"seat","size":[10,10,10],"legs":[[2,2],[11,2]]})",
+        R"({"id":"a","name":"A","family":"seat","size":[10,10,10],"legs":[[2]]})",
         R"(7)"};
     for (const char* b : bad)
         EXPECT_FALSE(faultOf(b).what.empty()) << b;

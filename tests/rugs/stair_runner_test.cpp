@@ -72,3 +72,33 @@ TEST(StairRunner, RefusesWhatIsNoStair) {
         EXPECT_FALSE(measureRunner(s));
     }
 }
+
+TEST(StairRunner, EndsALengthWhereTheStairTurns) {
+    // 6 risers and goings of 7 1/2 and 10 to the turn; then a landing of 36 and the other 7 risers.
+    StairRunner s = stair(13);
+    s.breaks = {{6, Length::inches(36), true}};
+    auto cut = measureRunner(s);
+    ASSERT_TRUE(cut);
+    EXPECT_EQ(cut->pieces, 2);
+    ASSERT_EQ(cut->joins.size(), 1U);
+    EXPECT_NEAR(cut->joins[0].inInches(), 6 * 17.5, 1e-9);
+    EXPECT_NEAR(cut->length.inInches(), 217.5 + 36, 1e-9);
+    // A landing one walks straight over, and winders above it; capped, each nosing takes 2 more.
+    s.breaks = {{4, Length::inches(40), false}, {9, {}, true}};
+    s.capped = true;
+    cut = measureRunner(s);
+    ASSERT_TRUE(cut);
+    EXPECT_EQ(cut->pieces, 2);
+    EXPECT_NEAR(cut->joins[0].inInches(), 9 * 19.5 + 40, 1e-9);
+    EXPECT_NEAR(cut->length.inInches(), 243.5 + 40, 1e-9);
+    for (const auto& breaks :
+         std::vector<std::vector<StairBreak>>{{{0, {}, true}},
+                                              {{13, {}, true}},
+                                              {{6, Length::inches(-1), false}},
+                                              {{6, {}, true}, {6, Length::inches(36), false}}}) {
+        s.breaks = breaks;
+        const auto bad = measureRunner(s);
+        ASSERT_FALSE(bad);
+        EXPECT_FALSE(bad.problem().remedy.empty());
+    }
+}

@@ -11,6 +11,25 @@
 
 namespace mezzet {
 
+void noSuchPiece(WordsReader& in) {
+    const std::size_t at = in.at();
+    if (const auto kind = in.kind()) {
+        const std::size_t end = in.at();
+        in.goTo(at);
+        in.fail(at, end - at, worded("there is no {} yet", foldCase(kind->name)),
+                "put one in the room first");
+    }
+    std::size_t end = at;
+    while (!in.done() && !in.ahead().empty() &&
+           (end == at || (!in.lengthAhead() && !phraseAhead(in, false)))) {
+        in.word();
+        end = in.at();
+    }
+    const auto said = std::string(in.since(at));
+    in.goTo(at);
+    in.failAhead(worded("there is no piece called “{}”", said));
+}
+
 int readSubject(WordsReader& in, int selected) {
     in.article();
     if (selected != 0 && in.take({"it", "this", "that"}))
@@ -30,7 +49,7 @@ int readSubject(WordsReader& in, int selected) {
                          ? "there are no pieces yet"
                          : worded("name one, like {}", in.scheme().pieces.front().name));
     if (id == 0)
-        in.failAhead(worded("there is no piece called “{}”", in.rest()));
+        noSuchPiece(in);
     return id;
 }
 

@@ -1,6 +1,7 @@
 #include "edit/beside_wall.h"
 
 #include "edit/landing.h"
+#include "geometry/polygon.h"
 #include "scheme/on_wall.h"
 #include "scheme/resolve.h"
 
@@ -75,6 +76,35 @@ std::vector<Tie> besideFreely(const Target& t, int wall, Length gap, const Piece
                 return ties;
         }
     return besideInWall(t, wall, first, gap, p, scene);
+}
+
+std::optional<WallFaced> wallFaced(const Scene& scene, int piece) {
+    const Piece* p = scene.pieceById(piece);
+    const Placed* there = scene.inPlan(piece);
+    const Room& room = *scene.room;
+    if (p == nullptr || there == nullptr || !room.closed)
+        return {};
+    const Vec2 from = there->pose.toRoom({0, p->size.depth.mm() / 2});
+    const Vec2 way = unit(from - there->pose.toRoom({0, 0}));
+    for (const double away : crossingsAlong(room.edge, from, way)) {
+        if (away <= 0)
+            continue;
+        const Vec2 at = from + way * away;
+        for (std::size_t i = 0; i < room.stretches(); ++i) {
+            const Wall w = room.stretchAt(i);
+            constexpr double on = 0.1; // mm
+            if (room.edgeWall[i] >= 0 && norm(at - nearestOn({w.start, w.end}, at)) < on &&
+                dot(w.inward(), way) < -0.98)
+                return WallFaced{room.edgeWall[i], Length::millimetres(away)};
+        }
+        return {};
+    }
+    return {};
+}
+
+Length hearthOf(const Room& room, const Target& fire) {
+    const Fixture* f = fixtureOf(room, fire);
+    return f != nullptr ? f->hearthDepth : Length{};
 }
 
 } // namespace mezzet

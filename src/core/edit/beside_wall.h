@@ -29,4 +29,14 @@ struct Scene;
 [[nodiscard]] std::vector<Tie> besideFreely(const Target&, int wall, Length gap, const Piece&,
                                             const Scene&);
 
+/// The wall a piece looks at square, and how far it is from the middle of its front.
+struct WallFaced {
+    int wall = 0;
+    Length away;
+};
+[[nodiscard]] std::optional<WallFaced> wallFaced(const Scene&, int piece);
+
+/// How far a hearth reaches out before a fire; nothing stands on it unasked.
+[[nodiscard]] Length hearthOf(const Room&, const Target& fire);
+
 } // namespace mezzet

@@ -28,7 +28,7 @@ Shape beforeDoor(const Room& room, const Opening& o) {
 }
 
 bool drawnUnder(const Piece& a, const Piece& b) {
-    return (a.kind->isSatInTo() && b.kind->isSeat()) || (b.kind->isSatInTo() && a.kind->isSeat());
+    return fitsUnder(a, b) || fitsUnder(b, a);
 }
 
 /// What is built into the room where a shape is; empty for nothing.

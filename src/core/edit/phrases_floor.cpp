@@ -258,6 +258,8 @@ bool beside(Placing& p, Length d) {
     if (t.is != Is::piece) {
         if (!saysBefore(words))
             return byWall(p, t, d);
+        if (d <= Length{})
+            d = hearthOf(*p.scene.room, t);
         // Touching what is in a wall, its back is to that.
         const Target wall = p.toWall(t);
         const bool touching = d <= Length{} && !p.subject.kind->flat() && t != wall;

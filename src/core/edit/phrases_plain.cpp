@@ -1,5 +1,6 @@
 // Clauses as people say them, made of the same ties as the others.
 #include "edit/arrange.h"
+#include "edit/beside_wall.h"
 #include "edit/new_piece.h"
 #include "edit/phrase.h"
 #include "edit/place.h"
@@ -84,6 +85,14 @@ bool cornerBy(Placing& p) {
 /// "opposite sofa": before it, looking at it, at a distance to talk over.
 bool opposite(Placing& p) {
     const Target t = p.target(ties::things, "opposite");
+    const auto wall = t.is == Is::piece ? wallFaced(p.scene, t.piece) : std::nullopt;
+    // What stands against walls stands against the one that is looked at.
+    if (const Family is = p.subject.kind->family;
+        wall && p.subject.kind->takesFloor() && (is == Family::storage || is == Family::screen)) {
+        p.add(K::against).of = wallTarget(wall->wall);
+        p.add(K::centredOn).of = t;
+        return true;
+    }
     p.add(K::facing).of = t;
     p.add(K::centredOn).of = t;
     if (t.is != Is::piece)
@@ -91,6 +100,45 @@ bool opposite(Placing& p) {
     Tie& off = p.add(K::fromPiece);
     off.of = t;
     off.distance = usualBy(p.in.job(), "conversation");
+    // A small room bears less.
+    if (wall && off.distance + p.subject.size.depth > wall->away)
+        off.distance = std::max(wall->away - p.subject.size.depth, Length{});
+    return true;
+}
+
+/// "on the other side of the bed", "on the other side": where the one of its kind is not.
+bool otherSide(Placing& p) {
+    const auto& all = p.scene.scheme->pieces;
+    const auto beside = [&](const Piece& o) -> const Tie* {
+        for (const Tie& t : o.ties)
+            if (t.kind == K::fromPiece && (t.side == Side::left || t.side == Side::right))
+                return &t;
+        return nullptr;
+    };
+    p.in.take({"of", "from"});
+    std::optional<Target> of;
+    if (!p.in.done() && !p.in.ahead().empty() && !phraseAhead(p.in, false))
+        of = p.target(ties::pieces, "on the other side of");
+    const Tie* there = nullptr;
+    for (const Piece& o : all)
+        if (o.id != p.subject.id && o.kind == p.subject.kind)
+            if (const Tie* t = beside(o); t != nullptr && (!of || t->of == *of))
+                there = t;
+    if (!of && there == nullptr)
+        p.fault("on the other side of what?", "say it like: on the other side of sofa");
+    if (!of)
+        of = there->of;
+    Side side = Side::left;
+    if (there != nullptr)
+        side = there->side == Side::left ? Side::right : Side::left;
+    else if (const Placed* own = p.scene.inPlan(p.subject.id); own != nullptr && p.subject.id != 0)
+        side =
+            p.scene.inPlan(of->piece)->pose.toLocal(own->pose.at).x < 0 ? Side::right : Side::left;
+    Tie& tie = p.add(K::fromPiece);
+    tie.of = *of;
+    tie.side = side;
+    tie.distance = there != nullptr ? there->distance : p.standing({});
+    p.wantsAlongside(*of);
     return true;
 }
 
@@ -200,6 +248,11 @@ std::span<const Phrase> plainPhrases() {
          .read = &withChairs,
          .follows = Follows::chairs,
          .help = "a table, with so many chairs round it",
+         .example = ""},
+        {.begins = {"on the other side", "on the opposite side", "to the other side"},
+         .of = onPlan,
+         .read = &otherSide,
+         .help = "beside it, where the one of its kind is not",
          .example = ""},
         {.begins = {"opposite", "across from"},
          .of = SaidOf::floor,

@@ -20,6 +20,11 @@ RugWork& told(Placing& p) {
     return *p.out.rug;
 }
 
+void offStairs(RugWork& work) {
+    work.stairs = 0;
+    work.breaks.clear();
+}
+
 /// The fit that is told of; begun when none is there.
 RugFit& fitOf(Placing& p) {
     RugWork& work = told(p);
@@ -57,13 +62,13 @@ bool corners(Placing& p) {
         p.fault("an outline has three corners or more",
                 "say it like: corners at 24, 24; 120, 24; 120, 60; 24, 60");
     told(p).fit.reset();
-    told(p).stairs = 0;
+    offStairs(told(p));
     return true;
 }
 
 bool toRoom(Placing& p) {
     RugFit& fit = fitOf(p);
-    told(p).stairs = 0;
+    offStairs(told(p));
     if (p.said.find("wall to wall") != std::string_view::npos)
         fit.border = {};
     else if (!rugOf(p.subject).fit)
@@ -108,7 +113,7 @@ bool toZone(Placing& p) {
     box.include(box.high + more);
     p.out.corners = {box.low, {box.high.x, box.low.y}, box.high, {box.low.x, box.high.y}};
     told(p).fit.reset();
-    told(p).stairs = 0;
+    offStairs(told(p));
     return true;
 }
 
@@ -265,6 +270,50 @@ bool onStairs(Placing& p) {
     return true;
 }
 
+/// The break of the stairs after so many risers, which are said next; begun when there is none.
+StairBreak& breakAfter(Placing& p) {
+    auto& all = told(p).breaks;
+    int after = 0;
+    if (!p.in.takeCount(after) || after < 1)
+        p.in.failAhead("after how many risers?", "say it like: landing 36 after 6");
+    p.in.take({"risers", "riser", "steps", "step", "treads"});
+    const auto at =
+        std::find_if(all.begin(), all.end(), [&](const StairBreak& b) { return b.after >= after; });
+    if (at != all.end() && at->after == after)
+        return *at;
+    if (all.size() == mostStairBreaks)
+        p.fault(worded("a stair has at most {} breaks", mostStairBreaks), "leave some out");
+    return *all.insert(at, {after});
+}
+
+bool landing(Placing& p) {
+    const Length l = p.in.length("the landing's length");
+    if (l <= Length{})
+        p.fault("a landing has a length", "say it like: landing 36 after 6");
+    if (!p.in.take({"after"}))
+        p.in.failAhead("after how many risers?", "say it like: landing 36 after 6");
+    StairBreak& b = breakAfter(p);
+    b.landing = l;
+    const std::size_t here = p.in.at();
+    p.in.comma();
+    p.in.take({"and"});
+    if (p.in.take({"turning", "turns", "where it turns"}))
+        b.turns = true;
+    else
+        p.in.goTo(here);
+    return true;
+}
+
+bool winders(Placing& p) {
+    breakAfter(p).turns = true;
+    return true;
+}
+
+bool oneFlight(Placing& p) {
+    told(p).breaks.clear();
+    return true;
+}
+
 bool repeat(Placing& p) {
     told(p).repeat = p.in.length("the pattern's repeat");
     if (told(p).repeat <= Length{})
@@ -386,6 +435,25 @@ std::span<const Phrase> rugPhrases() {
                  return onStairs(p);
              },
          .help = "a runner up the stairs of the room",
+         .example = ""},
+        {.begins = {"with a landing of", "with a landing", "a landing of", "landing of", "landing"},
+         .of = SaidOf::rug,
+         .read = &landing,
+         .follows = Follows::length,
+         .help = "a landing of the stairs it goes up, after so many risers; “turning” where it is "
+                 "cut there",
+         .example = ""},
+        {.begins = {"winders after", "with winders after", "turning after", "turns after",
+                    "winding after"},
+         .of = SaidOf::rug,
+         .read = &winders,
+         .follows = Follows::number,
+         .help = "the stairs turn there by winders, and it is cut",
+         .example = ""},
+        {.begins = {"in one flight", "without landings", "no landings"},
+         .of = SaidOf::rug,
+         .read = &oneFlight,
+         .help = "",
          .example = ""},
         {.begins = {"capped"},
          .of = SaidOf::rug,

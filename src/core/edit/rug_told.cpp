@@ -72,6 +72,23 @@ Result<bool> tellOfRug(const Project& job, Piece& p, const Placement& said,
             return *bad;
         lies = true;
     }
+    if (said.rug && said.rug->breaks != before.breaks && !said.rug->breaks.empty()) {
+        const auto& all = job.room->fixtures;
+        const auto it = std::find_if(all.begin(), all.end(), [&](const Fixture& f) {
+            return f.kind == FixtureKind::stairs && f.number == said.rug->stairs;
+        });
+        if (said.rug->stairs == 0 || it == all.end())
+            return Problem{"only what lies on stairs goes over their landings",
+                           "say which: on stairs 1, landing 36 after 6"};
+        const auto goes = measureRunner(runnerOn(p, *it, job.library.book->habit("stair-nosing")));
+        if (!goes)
+            return goes.problem();
+        notices.push_back(
+            goes->pieces == 1
+                ? worded("{} long up the stairs", writeGap(goes->length, job.notation))
+                : worded("{} long up the stairs, in {} lengths",
+                         writeGap(goes->length, job.notation), goes->pieces));
+    }
     if (said.rug) {
         if (said.rug->drop > Length{} && said.rug->repeat <= Length{})
             return Problem{"a pattern that drops has a repeat", "say both: repeat 18, drop 9"};

@@ -180,7 +180,7 @@ private:
             in.article();
             const int id = in.piece();
             if (id == 0)
-                in.failAhead(worded("there is no piece called “{}”", in.rest()));
+                noSuchPiece(in);
             if (std::find(set.zone.pieces.begin(), set.zone.pieces.end(), id) ==
                 set.zone.pieces.end())
                 set.zone.pieces.push_back(id);

@@ -92,6 +92,41 @@ std::optional<SizesSaid> readLabelled(WordsReader& in) {
 }
 
 /// Bare figures as they can be meant, `written` as they stand in the line; what is told of it, or
+/// The unit in which bare figures make a piece about as large as its kind comes; the job's system
+/// first.
+std::string_view likelyUnit(const std::vector<Length>& sizes, const Kind& kind,
+                            const Project& job) {
+    const auto one = scanLength("1", job.notation.units);
+    if (!one || one->value <= Length{} || sizes.empty())
+        return isMetric(job.notation.units) ? "cm" : "in";
+    const Size usual = kind.outlineSize();
+    const double figure =
+        (sizes.size() > 1 ? std::max(sizes[0], sizes[1]) : sizes[0]).mm() / one->value.mm();
+    const double is = (sizes.size() > 1 ? std::max(usual.width, usual.depth) : usual.width).mm();
+    struct Unit {
+        std::string_view word;
+        double mm;
+        bool metric;
+    };
+    constexpr Unit units[] = {{"cm", 10, true},
+                              {"mm", 1, true},
+                              {"m", 1000, true},
+                              {"in", 25.4, false},
+                              {"ft", 304.8, false}};
+    std::string_view best;
+    double least = 1e300;
+    for (const Unit& u : units) {
+        // As likely as one that is half as near, where it is of the other system.
+        const double off = std::abs(std::log(std::max(figure, 1e-9) * u.mm / is)) +
+                           (u.metric == isMetric(job.notation.units) ? 0 : std::log(2.0));
+        if (off < least) {
+            least = off;
+            best = u.word;
+        }
+    }
+    return best;
+}
+
 /// "" where they stand as they are.
 Result<std::string> meantSizes(std::vector<Length>& sizes, std::string_view written,
                                const Kind& kind, const Project& job) {
@@ -111,10 +146,10 @@ Result<std::string> meantSizes(std::vector<Length>& sizes, std::string_view writ
         const Length is = sizes.front() * other;
         const Length usual = kind.size.width;
         if (!kind.flat() && sizes.front() > usual * 2 && is > usual / 2 && is < usual * 1.5)
-            return Problem{worded("{} would be twice as long as {} comes",
-                                  writeGap(sizes.front(), job.notation), smallFirst(kind.name)),
-                           worded("say the unit: {} {}", trimmed(written),
-                                  isMetric(job.notation.units) ? "mm" : "cm")};
+            return Problem{
+                worded("{} would be twice as long as {} comes",
+                       writeGap(sizes.front(), job.notation), smallFirst(kind.name)),
+                worded("say the unit: {} {}", trimmed(written), likelyUnit(sizes, kind, job))};
         return std::string();
     }
     const Length most = std::max(sizes[0], sizes[1]);
@@ -135,7 +170,7 @@ Result<std::string> meantSizes(std::vector<Length>& sizes, std::string_view writ
     const Length least = std::min(sizes[0], sizes[1]);
     const double across = std::min(room.x, room.y);
     const auto unitSaid =
-        worded("say the unit: {} {}", trimmed(written), isMetric(job.notation.units) ? "mm" : "cm");
+        worded("say the unit: {} {}", trimmed(written), likelyUnit(sizes, kind, job));
     if (most.mm() > std::hypot(room.x, room.y) ||
         (kind.flat() && (most.mm() > std::max(room.x, room.y) || least.mm() > across)))
         return Problem{worded("{} is longer than the room", writeGap(most, job.notation)),
@@ -156,8 +191,11 @@ void give(WordsReader& in, Piece& p, const std::vector<Length>& sizes, std::size
     for (const Length l : sizes)
         if (l <= Length{} || l > Length::metres(20))
             in.fail(at, in.at() - at, "no piece has that size",
-                    worded("sizes lie between nothing and {}",
-                           write(Length::metres(20), in.job().notation)));
+                    l > Length{} ? worded("if it is meant in {}, say so; sizes go up to {}",
+                                          likelyUnit(sizes, *p.kind, in.job()),
+                                          write(Length::metres(20), in.job().notation))
+                                 : worded("sizes lie between nothing and {}",
+                                          write(Length::metres(20), in.job().notation)));
     giveSizes(p, sizes);
 }
 

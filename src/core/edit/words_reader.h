@@ -172,6 +172,8 @@ enum class Begins { clauses, centred };
 /// this is none, and nothing is taken.
 [[nodiscard]] std::optional<Edit> readGrouping(WordsReader&, const Scene&, int selected);
 
+/// Faults: no piece is called what stands ahead, up to the next phrase or figure.
+[[noreturn]] void noSuchPiece(WordsReader&);
 /// A piece that must be there, by name; "it" is the selected one.
 [[nodiscard]] int readSubject(WordsReader&, int selected);
 /// Several: "sofa, rug and lamp", or "all dining chairs".

@@ -86,7 +86,7 @@ private:
         in_.article();
         const int id = in_.piece();
         if (id == 0)
-            in_.failAhead(worded("there is no piece called “{}”", in_.rest()));
+            noSuchPiece(in_);
         return id;
     }
     void end() {
@@ -161,7 +161,7 @@ private:
                 in_.article();
                 const int id = in_.piece();
                 if (id == 0)
-                    in_.failAhead(worded("there is no piece called “{}”", in_.rest()));
+                    noSuchPiece(in_);
                 seats.push_back(id);
             } while (in_.comma() || in_.take({"and"}));
         }

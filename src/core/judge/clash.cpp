@@ -20,13 +20,8 @@ namespace {
 
 /// A chair drawn in under a table: its seat fits below the top, and its back stays out of it.
 bool tucksUnder(const Piece& chair, const Piece& table, const Gap& g, Length backStaysOut) {
-    const bool chairLike = chair.kind->role == Role::diningChair || chair.kind->role == Role::perch;
-    if (!chairLike || table.kind->clearBelow <= Length{})
-        return false;
-    const Length under = chair.heights.seat.value_or(chair.size.height);
-    if (under > table.kind->clearBelow)
-        return false;
-    return chair.kind->role == Role::perch || g.depth <= chair.size.depth - backStaysOut;
+    return fitsUnder(chair, table) &&
+           (chair.kind->role == Role::perch || g.depth <= chair.size.depth - backStaysOut);
 }
 
 void judgeClash(const FloorContext& c) {

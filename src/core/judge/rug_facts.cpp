@@ -69,12 +69,27 @@ double fromOutline(const std::vector<Vec2>& outline, Vec2 p) {
     return least;
 }
 
-/// A leg's four corners about the seat's own middle, clockwise.
-std::array<std::vector<Vec2>, 4> legsOf(const Piece& p, double leg) {
+/// Each leg's four corners about the seat's own middle, clockwise.
+std::vector<std::vector<Vec2>> legsOf(const Piece& p, double leg) {
     const double w = p.size.width.mm() / 2;
     const double d = p.size.depth.mm() / 2;
-    std::array<std::vector<Vec2>, 4> out;
-    std::size_t n = 0;
+    std::vector<std::vector<Vec2>> out;
+    const auto square = [&](Vec2 low, Vec2 high) {
+        out.push_back({low, {high.x, low.y}, high, {low.x, high.y}});
+    };
+    if (!p.kind->legs.empty()) {
+        // As its size has changed, so have they; and none stands out of it.
+        const Size& usual = p.kind->size;
+        const auto at = [&](double of, double from, double half) {
+            const double least = std::min(leg / 2, half);
+            return std::clamp(of / from * 2 * half - half, -half + least, half - least);
+        };
+        for (const Vec2 l : p.kind->legs) {
+            const Vec2 middle{at(l.x, usual.width.mm(), w), at(l.y, usual.depth.mm(), d)};
+            square(middle - Vec2{leg / 2, leg / 2}, middle + Vec2{leg / 2, leg / 2});
+        }
+        return out;
+    }
     for (const Vec2 side : {Vec2{-1, -1}, Vec2{1, -1}, Vec2{1, 1}, Vec2{-1, 1}}) {
         Vec2 outer{side.x * w, side.y * d};
         if (p.footprint.form == FootprintForm::oval)
@@ -84,11 +99,8 @@ std::array<std::vector<Vec2>, 4> legsOf(const Piece& p, double leg) {
             (side.x > 0) != p.footprint.armOnRight)
             outer.y = -d + p.footprint.bodyDepth.mm();
         const Vec2 inner = outer - Vec2{side.x * leg, side.y * leg};
-        const double l = std::min(outer.x, inner.x);
-        const double r = std::max(outer.x, inner.x);
-        const double b = std::min(outer.y, inner.y);
-        const double f = std::max(outer.y, inner.y);
-        out[n++] = {{l, b}, {r, b}, {r, f}, {l, f}};
+        square({std::min(outer.x, inner.x), std::min(outer.y, inner.y)},
+               {std::max(outer.x, inner.x), std::max(outer.y, inner.y)});
     }
     return out;
 }
@@ -139,7 +151,9 @@ SeatOnRug seatOnRug(const Piece& seat, const Pose& pose, const std::vector<Vec2>
         own.push_back(pose.toLocal(p));
     if (signedArea(own) < 0)
         std::reverse(own.begin(), own.end());
-    for (const auto& l : legsOf(seat, leg.mm()))
+    const auto legs = legsOf(seat, leg.mm());
+    out.legs = static_cast<int>(legs.size());
+    for (const auto& l : legs)
         out.legsOn += liesOn(own, l) ? 1 : 0;
     const double w = seat.size.width.mm() / 2;
     const double d = seat.size.depth.mm() / 2;
@@ -339,20 +353,13 @@ Result<std::vector<RugCutOff>> rugsToCut(const FloorView& scene, const RuleBook&
             if (it == fixtures.end())
                 return Problem{worded("{} lies on stairs that are not there", p.name),
                                "add them to the tape notes"};
-            StairRunner s;
-            s.riser = it->riser;
-            s.going = it->going;
-            s.risers = it->risers;
-            s.nosing = book.habit("stair-nosing");
-            s.width = p.size.depth;
-            s.capped = rugOf(p).capped;
-            s.pile = p.size.height;
-            const auto measured = measureRunner(s);
+            const auto measured = measureRunner(runnerOn(p, *it, book.habit("stair-nosing")));
             if (!measured)
                 return measured.problem();
             c.onFloor = false;
             c.cut.across = p.size.depth;
             c.cut.along = measured->length;
+            c.cut.ends = measured->joins;
             out.push_back(std::move(c));
             continue;
         }

@@ -25,8 +25,9 @@ struct SeatOnRug {
 };
 [[nodiscard]] std::string_view howWord(SeatOnRug::How);
 
-/// Legs are squares as thick as `leg` in the corners of the footprint. `front` is how much of a
-/// seat's depth, over its full width, has to be on the rug for its front to count as on.
+/// Legs are squares as thick as `leg`, where the kind says or in the footprint's corners. `front`
+/// is how much of a seat's depth, over its full width, has to be on the rug for its front to count
+/// as on.
 [[nodiscard]] SeatOnRug seatOnRug(const Piece& seat, const Pose&, const std::vector<Vec2>& rug,
                                   Length leg, Length front);
 

@@ -430,6 +430,8 @@ std::string kitText(const std::vector<Kind>& kinds) {
             one["opens"] = k.opens;
         if (k.opensSeldom)
             one["opensSeldom"] = true;
+        for (const Vec2 leg : k.legs)
+            one["legs"].push_back({leg.x, leg.y});
         if (k.on != SurfaceKind::floor)
             one["on"] = surfaceWord(k.on);
         if (const Openings& o = k.openings; o.count() > 0)

@@ -132,7 +132,10 @@ struct Kind {
     UseRoom use;
     std::string opens;        ///< what takes that room: "drawers", "doors", "the bed in it"
     bool opensSeldom = false; ///< for a night or a guest: what is light is moved aside for it
-    bool bareBack = false;    ///< its back is not finished, and is not to be seen
+    /// Where its legs stand, each leg's middle from its back's left corner as you face it, of a
+    /// piece of `size`; mm. None: in its corners.
+    std::vector<Vec2> legs;
+    bool bareBack = false;               ///< its back is not finished, and is not to be seen
     SurfaceKind on = SurfaceKind::floor; ///< where it has its place
     Openings openings;                   ///< of a unit with shelves
     bool own = false;                    ///< the studio's own, and not of the shipped kit

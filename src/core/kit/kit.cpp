@@ -68,6 +68,10 @@ std::string plainWord(std::string_view s) {
         if (word.size() > 4 &&
             (word.ends_with("shes") || word.ends_with("ches") || word.ends_with("xes")))
             word.resize(word.size() - 2);
+        else if (word.size() > 4 && word.ends_with("lves"))
+            word.replace(word.size() - 3, 3, "f");
+        else if (word.size() > 4 && word.ends_with("ies"))
+            word.replace(word.size() - 3, 3, "y");
         else if (word.size() > 3 && word.ends_with("s") && !word.ends_with("ss") &&
                  !word.ends_with("us"))
             word.pop_back();

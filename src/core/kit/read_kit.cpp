@@ -271,6 +271,26 @@ void readMetric(const json& o, Kind& k) {
     }
 }
 
+std::vector<Vec2> readLegs(const json& list, const Entry& e, const Size& size) {
+    constexpr std::size_t most = 12;
+    if (!list.is_array() || list.empty() || list.size() > most)
+        throw Fault{worded("“legs” is not a list of 1 to {} places", most),
+                    "write it like [[2, 2], [28, 2], [15, 28]]"};
+    std::vector<Vec2> out;
+    for (const auto& leg : list) {
+        if (!leg.is_array() || leg.size() != 2)
+            throw Fault{"a place in “legs” is not two numbers",
+                        "say how far it is from the left and from the back, like [2, 2]"};
+        const Length x = e.length(leg[0], "a leg's place", false);
+        const Length y = e.length(leg[1], "a leg's place", false);
+        if (x > size.width || y > size.depth)
+            throw Fault{worded("a leg stands at {}, beyond the piece", leg.dump()),
+                        "say how far it is from the left and from the back"};
+        out.push_back({x.mm(), y.mm()});
+    }
+    return out;
+}
+
 Kind readKind(const json& j, double unit) {
     if (!j.is_object())
         throw Fault{"it is not an object", "each entry is {\"id\": …, \"name\": …, \"size\": […]}"};
@@ -313,6 +333,8 @@ Kind readKind(const json& j, double unit) {
              use[3].value_or(Length{})};
     k.opens = e.text("opens", false);
     k.opensSeldom = e.yes("opensSeldom");
+    if (const auto* legs = e.group("legs"))
+        k.legs = readLegs(*legs, e, k.size);
     if (const auto* openings = e.group("openings"))
         k.openings = readOpenings(*openings, e, k.size);
     if (const auto back = e.text("back", false); !back.empty()) {

@@ -74,6 +74,15 @@ public:
             fail(fmt::format("“{}” is no whole number from {} to {}", key, low, high));
         return v.get<int>();
     }
+    /// False when it is not there.
+    bool yes(const char* key) {
+        const json* v = find(key);
+        if (v == nullptr)
+            return false;
+        if (!v->is_boolean())
+            fail(fmt::format("“{}” is neither true nor false", key));
+        return v->get<bool>();
+    }
     Vec2 pair(const char* key) {
         const auto& v = need(key);
         if (!v.is_array() || v.size() != 2 || !isNumber(v[0]) || !isNumber(v[1]))

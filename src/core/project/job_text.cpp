@@ -197,6 +197,14 @@ Json jsonOf(const RugWork& r) {
             j[key] = true;
     if (r.stairs > 0)
         j["stairs"] = r.stairs;
+    for (const StairBreak& b : r.breaks) {
+        Json at{{"after", b.after}};
+        if (b.landing > Length{})
+            at["landing"] = b.landing.mm();
+        if (b.turns)
+            at["turns"] = true;
+        j["breaks"].push_back(at);
+    }
     return j;
 }
 

@@ -261,13 +261,22 @@ RugWork readRug(const json& j, const std::string& where) {
     for (const auto& [key, yes] :
          {std::pair{"taped", &r.taped}, std::pair{"ready", &r.ready}, std::pair{"seams", &r.seams},
           std::pair{"pileAcross", &r.pileAcross}, std::pair{"capped", &r.capped}})
-        if (f.has(key)) {
-            if (!f.need(key).is_boolean())
-                f.fail(worded("“{}” is neither true nor false", key));
-            *yes = f.need(key).get<bool>();
-        }
+        *yes = f.yes(key);
     if (f.has("stairs"))
         r.stairs = f.whole("stairs", 1, 1000);
+    if (f.has("breaks"))
+        for (const auto& b : f.list("breaks", mostStairBreaks)) {
+            Fields one(b, where + ", “breaks”");
+            StairBreak at;
+            at.after = one.whole("after", 1, 200);
+            if (one.has("landing"))
+                at.landing = Length::millimetres(one.number("landing"));
+            at.turns = one.yes("turns");
+            if (at.landing < Length{} || at.landing > Length::metres(20) ||
+                (!r.breaks.empty() && r.breaks.back().after >= at.after))
+                one.fail("a break of the stairs can't be there, or so long");
+            r.breaks.push_back(at);
+        }
     return r;
 }
 

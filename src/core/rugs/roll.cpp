@@ -175,16 +175,24 @@ RollPlan laid(const std::vector<RollCut>& cuts, const RollAsk& ask,
         std::vector<double> lines{0};
         lines.insert(lines.end(), seamsAt[i].begin(), seamsAt[i].end());
         lines.push_back(c.across.mm());
+        int parts = 0;
         for (std::size_t k = 0; k + 1 < lines.size(); ++k) {
             const auto [low, high] = reach(c, lines[k], lines[k + 1]);
-            RollPart p;
-            p.cut = i;
-            p.part = static_cast<int>(k) + 1;
-            p.own.include(Vec2{lines[k], low});
-            p.own.include(Vec2{lines[k + 1], high});
-            p.size = p.own.size() + Vec2{more, more};
-            out.parts.push_back(p);
-            items.push_back({p.size, lines.size() > 2 ? sets : -1, static_cast<int>(k)});
+            std::vector<double> along{low};
+            for (const Length end : c.ends)
+                if (end.mm() > along.back() + hair && end.mm() < high - hair)
+                    along.push_back(end.mm());
+            along.push_back(high);
+            for (std::size_t j = 0; j + 1 < along.size(); ++j) {
+                RollPart p;
+                p.cut = i;
+                p.part = ++parts;
+                p.own.include(Vec2{lines[k], along[j]});
+                p.own.include(Vec2{lines[k + 1], along[j + 1]});
+                p.size = p.own.size() + Vec2{more, more};
+                out.parts.push_back(p);
+                items.push_back({p.size, lines.size() > 2 ? sets : -1, static_cast<int>(k)});
+            }
             if (k == 0)
                 continue;
             for (const auto& [a, b] : joined(c, lines[k]))

@@ -24,6 +24,8 @@ struct RollCut {
     /// Stretches across it (x from, to) where a seam would be walked on, at some places along it:
     /// doorways and the middles of ways. A seam keeps out of them where it can.
     std::vector<Box> noSeam{};
+    /// Places along it at which it is cut anyway, lowest first; they are no seams.
+    std::vector<Length> ends{};
 };
 
 /// How it is to be cut.
@@ -40,7 +42,7 @@ struct RollAsk {
 /// One length cut off, where it lies on the roll.
 struct RollPart {
     std::size_t cut = 0; ///< index of what it belongs to
-    int part = 1;        ///< counted from 1, from its left
+    int part = 1;        ///< counted from 1, from its left, and then along it
     Vec2 at;   ///< mm: its corner nearest the roll's left edge and start, across and along
     Vec2 size; ///< mm, across and along, the allowance in it
     Box own;   ///< mm: what of the finished piece it is, in the cut's own frame

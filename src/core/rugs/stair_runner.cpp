@@ -34,7 +34,23 @@ Result<StairRunnerCut> measureRunner(const StairRunner& s) {
             return Problem{"a landing is not shorter than nothing", "say its length"};
         out.length = out.length + l;
     }
-    out.pieces = s.turns + 1;
+    const Length step = s.riser + s.going + (s.capped ? s.nosing * 2 : Length{});
+    Length landed;
+    for (std::size_t i = 0; i < s.breaks.size(); ++i) {
+        const StairBreak& b = s.breaks[i];
+        if (b.after < 1 || b.after >= s.risers)
+            return Problem{worded("a stair of {} risers is not broken after {}", s.risers, b.after),
+                           s.risers > 1 ? worded("say 1 to {}", s.risers - 1) : "leave it out"};
+        if (i > 0 && b.after <= s.breaks[i - 1].after)
+            return Problem{"a stair's breaks follow each other up it", "say each once"};
+        if (b.landing < Length{})
+            return Problem{"a landing is not shorter than nothing", "say its length"};
+        if (b.turns)
+            out.joins.push_back(step * b.after + landed);
+        landed = landed + b.landing;
+    }
+    out.length = out.length + landed;
+    out.pieces = s.turns + static_cast<int>(out.joins.size()) + 1;
     out.nosings = s.risers;
     out.rods = s.risers;
     out.opening = s.pile * ((s.capped ? 2 : 1) * std::numbers::pi / 2);

@@ -23,12 +23,26 @@ void tellRug(Piece& p, RugWork work) {
     p.rug = work == RugWork{} ? nullptr : std::make_shared<const RugWork>(std::move(work));
 }
 
+StairRunner runnerOn(const Piece& p, const Fixture& stairs, Length nosing) {
+    StairRunner s;
+    s.riser = stairs.riser;
+    s.going = stairs.going;
+    s.risers = stairs.risers;
+    s.nosing = nosing;
+    s.width = p.size.depth;
+    s.breaks = rugOf(p).breaks;
+    s.capped = rugOf(p).capped;
+    s.pile = p.size.height;
+    return s;
+}
+
 void dropFit(Piece& p) {
     if (!p.rug)
         return;
     auto work = std::make_shared<RugWork>(*p.rug);
     work->fit.reset();
     work->stairs = 0;
+    work->breaks.clear();
     p.rug = std::move(work);
 }
 

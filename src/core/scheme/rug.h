@@ -18,6 +18,9 @@ void dropFit(Piece&);
 /// Its outline grown by so much across its size and along it; it follows its room no longer.
 void stretchOutline(Piece&, double across, double along);
 
+/// What lies on stairs, as it goes up them; their nosings are not taped.
+[[nodiscard]] StairRunner runnerOn(const Piece&, const Fixture& stairs, Length nosing);
+
 /// Left and right change places, in its outline or among its edges; it follows its room no longer.
 void mirrorRug(Piece&);
 

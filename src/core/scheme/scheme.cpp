@@ -212,6 +212,12 @@ std::vector<double> equalAngles(double a, double b, int count) {
 
 } // namespace
 
+bool fitsUnder(const Piece& chair, const Piece& table) {
+    const bool chairLike = chair.kind->role == Role::diningChair || chair.kind->role == Role::perch;
+    return chairLike && table.kind->clearBelow > Length{} &&
+           chair.heights.seat.value_or(chair.size.height) <= table.kind->clearBelow;
+}
+
 std::vector<TablePlace> placesAt(const Piece& table, int count) {
     std::vector<TablePlace> out;
     if (count <= 0)

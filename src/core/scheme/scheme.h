@@ -3,6 +3,7 @@
 #include "kit/kind.h"
 #include "measure/notation.h"
 #include "room/room.h"
+#include "rugs/stair_runner.h"
 #include "scheme/surface.h"
 
 #include <memory>
@@ -183,17 +184,18 @@ struct RugWork {
     /// the outline its footprint has.
     std::vector<Vec2> outline;
     std::optional<RugFit> fit;
-    std::vector<RugEdge> edges; ///< a later one wins
-    std::string material;       ///< its id in the rug book; empty when not chosen
-    std::optional<Length> pad;  ///< its thickness; none said: the usual one; 0: none
-    bool taped = false;         ///< its edges are held to the floor
-    bool ready = false;         ///< bought as it is: not cut off a roll
-    bool seams = false;         ///< it may be made of several lengths
-    bool pileAcross = false;    ///< the pile runs along its shorter side
-    Length repeat{};            ///< of its pattern, along the pile; nothing for a plain one
-    Length drop{};              ///< how far the pattern is shifted from one length to the next
-    int stairs = 0;             ///< it lies on stairs of that number
-    bool capped = false;        ///< drawn in under the nosings
+    std::vector<RugEdge> edges;     ///< a later one wins
+    std::string material;           ///< its id in the rug book; empty when not chosen
+    std::optional<Length> pad;      ///< its thickness; none said: the usual one; 0: none
+    bool taped = false;             ///< its edges are held to the floor
+    bool ready = false;             ///< bought as it is: not cut off a roll
+    bool seams = false;             ///< it may be made of several lengths
+    bool pileAcross = false;        ///< the pile runs along its shorter side
+    Length repeat{};                ///< of its pattern, along the pile; nothing for a plain one
+    Length drop{};                  ///< how far the pattern is shifted from one length to the next
+    int stairs = 0;                 ///< it lies on stairs of that number
+    bool capped = false;            ///< drawn in under the nosings
+    std::vector<StairBreak> breaks; ///< of those stairs, the lowest first
 
     bool operator==(const RugWork&) const = default;
 };
@@ -212,16 +214,16 @@ struct Piece {
     Pose pose; ///< where it last was; what no tie fixes is read from here
     std::vector<Tie> ties;
     bool locked = false;
-    std::optional<Stance> otherwise{};  ///< where it is in the other arrangement, when elsewhere
-    bool onlyHere = false;              ///< not in the room in the other arrangement
-    SurfaceId on{};                     ///< the surface its place is told on
-    Length off{};                       ///< under the ceiling: how far its top hangs below it
-    Hanging hanging{};                  ///< on a wall: how it is held
-    GroupPlan plan{};                   ///< of a group
-    std::string picture{};              ///< in its frame: a key of Project::pictures
-    std::optional<bool> finishedBack{}; ///< when it differs from its kind
-    std::optional<double> cost{};       ///< in the client's money
-    std::string reason{};               ///< why this one, and why here
+    std::optional<Stance> otherwise{};    ///< where it is in the other arrangement, when elsewhere
+    bool onlyHere = false;                ///< not in the room in the other arrangement
+    SurfaceId on{};                       ///< the surface its place is told on
+    Length off{};                         ///< under the ceiling: how far its top hangs below it
+    Hanging hanging{};                    ///< on a wall: how it is held
+    GroupPlan plan{};                     ///< of a group
+    std::string picture{};                ///< in its frame: a key of Project::pictures
+    std::optional<bool> finishedBack{};   ///< when it differs from its kind
+    std::optional<double> cost{};         ///< in the client's money
+    std::string reason{};                 ///< why this one, and why here
     std::shared_ptr<const RugWork> rug{}; ///< of a rug that more is told of; null for the others
     std::string extra; ///< fields of the job file this version doesn't know, as JSON
 
@@ -322,6 +324,9 @@ using SchemePtr = std::shared_ptr<const Scheme>;
 /// The scheme as it stands in an arrangement: pieces that move for it where they stand then, those
 /// put away gone, those brought out there.
 [[nodiscard]] Scheme arranged(const Scheme&, Arrangement);
+
+/// Whether a chair or a stool can be drawn in under a table or a desk: its seat fits below the top.
+[[nodiscard]] bool fitsUnder(const Piece& chair, const Piece& table);
 
 /// A place at a table, about the table's own middle: where the middle of the chair's front edge is
 /// when it just touches the table's edge, and the unit direction the sitter looks.

@@ -6,6 +6,7 @@
 #include "speech/speech.h"
 
 #include <algorithm>
+#include <array>
 #include <set>
 
 namespace mezzet {
@@ -77,6 +78,7 @@ public:
             aQuestionOfIt();
             return std::move(out_);
         }
+        theUnitSaid(fault);
         theWordMended();
         theOneMeant(fault);
         thePlaceOnly(fault);
@@ -105,6 +107,28 @@ private:
     [[nodiscard]] std::string with(const Word& w, std::string_view instead) const {
         return std::string(text_.substr(0, w.at)) + std::string(instead) +
                std::string(text_.substr(w.at + w.size));
+    }
+
+    /// Figures that stand alone where the fault is, with a unit.
+    void theUnitSaid(const Problem& fault) {
+        const auto at = static_cast<std::size_t>(std::max(fault.column - 1, 0));
+        const auto ofFigures = [](char c) {
+            return (c >= '0' && c <= '9') || c == '.' || c == ',' || c == 'x' || c == ' ';
+        };
+        if (at >= text_.size() || text_[at] < '0' || text_[at] > '9')
+            return;
+        std::size_t end = at;
+        while (end < text_.size() && ofFigures(text_[end]))
+            ++end;
+        while (end > at && (text_[end - 1] < '0' || text_[end - 1] > '9'))
+            --end;
+        const Word figures{at, end - at};
+        const auto said = std::string(text_.substr(at, figures.size));
+        const bool metric = isMetric(job_.notation.units);
+        const auto before = out_.size();
+        for (const char* unit : metric ? std::array{"cm", "mm", "m"} : std::array{"in", "ft", "cm"})
+            if (out_.size() == before)
+                offer(with(figures, said + " " + unit));
     }
 
     /// Each word that is none, as the nearest that is one; two of them at most.
