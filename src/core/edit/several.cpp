@@ -8,6 +8,7 @@
 #include "edit/place.h"
 #include "edit/sizes_said.h"
 #include "edit/subjects.h"
+#include "measure/text.h"
 #include "measure/texts.h"
 #include "scheme/on_wall.h"
 
@@ -50,6 +51,8 @@ public:
 
     std::optional<Edit> read() {
         const std::size_t start = in.at();
+        if (auto each = onEach())
+            return each;
         count_ = readCount(in);
         if (count_ == 0 && chairsAround())
             return around(start);
@@ -103,6 +106,57 @@ private:
         kind_ = {};
         in.goTo(start);
         return pair;
+    }
+    /// "a lamp on each nightstand", "two lamps on both nightstands": one on every piece of a kind.
+    std::optional<Edit> onEach() {
+        const std::size_t start = in.at();
+        const int said = readCount(in);
+        in.article();
+        const std::size_t word = in.at();
+        kind_ = in.kind();
+        const auto what = std::string(in.since(word));
+        const bool both = kind_ && in.take({"on both of", "on both"});
+        if (!kind_ ||
+            (!both && !in.take({"on each of", "on each", "on every", "on all of", "on all"}))) {
+            kind_ = {};
+            in.goTo(start);
+            return {};
+        }
+        in.article();
+        const std::size_t at = in.at();
+        const KindPtr under = in.kind();
+        if (!under) { // "on each side of sofa"
+            kind_ = {};
+            in.goTo(start);
+            return {};
+        }
+        std::vector<int> boards;
+        for (const Piece& p : job_.scheme().pieces)
+            if (p.kind == under && p.kind->hasTop())
+                boards.push_back(p.id);
+        if (boards.empty())
+            in.fail(at, in.at() - at, worded("there is no {} yet", foldCase(under->name)),
+                    "put one in the room first");
+        const auto count = static_cast<int>(boards.size());
+        if ((both && count != 2) || (said > 0 && said != count))
+            in.fail(at, in.at() - at,
+                    count == 1 ? worded("there is one {}", foldCase(under->name))
+                               : worded("there are {} of {}", count, foldCase(under->name)),
+                    "say “on each”, with one for each");
+        in.nothingMore();
+        // "lamp" is one that stands on a table.
+        if (!kind_->standsOn())
+            if (auto small = job_.library.kit->byWord("table " + what); small && small->standsOn())
+                kind_ = small;
+        first_ = pieceOf(kind_);
+        first_.pose.at = scene_.room->middle();
+        std::vector<Placement> places;
+        for (const int id : boards) {
+            Placement p;
+            p.on = onTop(id);
+            places.push_back(std::move(p));
+        }
+        return addAll(places, at);
     }
     /// "chairs around it": as many as the table has room for.
     bool chairsAround() {
@@ -289,6 +343,12 @@ private:
                                                  : Length{});
         if (about(places, gap))
             return addAll(places, at);
+        if (places.front().on && places.front().on->is == SurfaceId::Is::top &&
+            places.front().ties.empty() && !apart)
+            return spreadOnTop(places.front(), at);
+        if (hangs && openAlong(places.front()))
+            if (auto hung = rowOnWall(places.front(), gap))
+                return *hung;
         // Without a word of a row each goes where the words have it and there is room.
         if (!hangs && !inRow && !apart)
             if (auto each = eachByItself(clauses))
@@ -306,6 +366,59 @@ private:
             places.push_back(std::move(p));
         }
         return addAll(places, at);
+    }
+
+    /// Each in the middle of its share of the top.
+    Edit spreadOnTop(const Placement& model, std::size_t at) {
+        const Piece& board = *job_.scheme().byId(model.on->piece);
+        const Length share = board.size.width / count_;
+        if (share < first_.size.width)
+            in.fail(at, in.at() - at, worded("{} has no room for so many", board.name),
+                    "say fewer, or smaller ones");
+        std::vector<Placement> places(static_cast<std::size_t>(count_), model);
+        for (int i = 0; i < count_; ++i) {
+            Tie there;
+            there.kind = Tie::Kind::centredOn;
+            there.of = pieceTarget(board.id);
+            there.distance = share * (i - (count_ - 1) / 2.0);
+            places[static_cast<std::size_t>(i)].ties.push_back(there);
+        }
+        return addAll(places, at);
+    }
+
+    /// Nothing says where along its wall it hangs.
+    static bool openAlong(const Placement& p) {
+        return p.wall && !p.step && std::all_of(p.ties.begin(), p.ties.end(), [](const Tie& t) {
+                   return t.kind == Tie::Kind::height || t.kind == Tie::Kind::eyeLevel;
+               });
+    }
+
+    /// A row about the middle of its wall, or as near to that as it hangs over nothing.
+    std::optional<Edit> rowOnWall(const Placement& model, Length gap) {
+        const Wall& w = scene_.room->walls[static_cast<std::size_t>(*model.wall)];
+        const Length pitch = first_.size.width + gap;
+        const Length row = pitch * (count_ - 1) + first_.size.width;
+        const Length spare = (w.length() - row) / 2;
+        if (spare < Length{})
+            return {};
+        constexpr int steps = 12; // to either end
+        for (int k = 0; k <= 2 * steps; ++k) {
+            const Length off = spare * ((k % 2 == 0 ? 1 : -1) * ((k + 1) / 2) / double(steps));
+            std::vector<Placement> places(static_cast<std::size_t>(count_), model);
+            for (int i = 0; i < count_; ++i) {
+                Tie along;
+                along.kind = Tie::Kind::centredOn;
+                along.of = wallTarget(*model.wall);
+                along.distance = off + pitch * (i - (count_ - 1) / 2.0);
+                places[static_cast<std::size_t>(i)].ties.push_back(along);
+            }
+            std::size_t next = 0;
+            const auto all = addInTurn(
+                count_, [&](const Project&, const Scene&, int) { return places[next++]; }, 0);
+            if (all)
+                return *all;
+        }
+        return {};
     }
 
     /// What is centred before a thing stands about its middle: a pair opposite a sofa. False when
@@ -337,9 +450,9 @@ private:
     /// What a piece is told, seen from the job the one before it leaves.
     using Told = std::function<Placement(const Project&, const Scene&, int before)>;
 
-    /// Adds as many, one after the other. Problem: one of them can't be; or, where `clear` is
-    /// asked, it would come to stand in another.
-    Result<Edit> addInTurn(int count, const Told& told, bool clear) {
+    /// Adds as many, one after the other. Problem: one of them can't be; or, from the one of index
+    /// `clearFrom` on, it would come to stand in another.
+    Result<Edit> addInTurn(int count, const Told& told, int clearFrom) {
         ProjectPtr now = std::make_shared<const Project>(job_);
         auto first = sceneOf(*now);
         if (!first)
@@ -365,7 +478,7 @@ private:
                 return after.problem();
             now = after->project;
             there = after->scene;
-            if (clear && i > 0 &&
+            if (i >= clearFrom &&
                 (!harmOf(*now, *there, {id}).empty() || !overlapOf(*there, id).empty()))
                 return Problem{"there is no room for so many", "say fewer"};
             before = id;
@@ -386,7 +499,7 @@ private:
                 again.goTo(clauses);
                 return readPlacement(again, first_, there, lookedAt_);
             },
-            true);
+            1);
         return all ? std::optional(*all) : std::nullopt;
     }
 
@@ -404,7 +517,7 @@ private:
                     place.wall = now.scheme().byId(before)->wall();
                 return place;
             },
-            false);
+            most);
         if (!all)
             in.refuse(all.problem(), at);
         return *all;

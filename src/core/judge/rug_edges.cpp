@@ -162,13 +162,11 @@ void judgeDoor(const FloorContext& c) {
                 band.high = door.undercut->mm();
             Reading& r = c.add(p.id, targetOf(door), Amount::of(thick), *at, middleOf(room, door));
             r.band = band;
+            const bool caught =
+                door.undercut && thick >= *door.undercut - Length::millimetres(0.005);
             if (!rugOf(p).pad && door.undercut)
-                r.instead = thick >= *door.undercut - Length::millimetres(0.005)
-                                ? "usual pad, caught"
-                                : "usual pad";
-            r.verdict = !door.undercut                                         ? Verdict::note
-                        : thick >= *door.undercut - Length::millimetres(0.005) ? Verdict::loose
-                                                                               : Verdict::right;
+                r.instead = caught ? "usual pad, caught" : "usual pad";
+            r.verdict = !door.undercut ? Verdict::note : caught ? Verdict::loose : Verdict::right;
         }
     }
 }
