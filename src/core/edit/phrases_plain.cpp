@@ -253,7 +253,7 @@ std::span<const Phrase> plainPhrases() {
          .of = onPlan,
          .read = &otherSide,
          .help = "beside it, where the one of its kind is not",
-         .example = ""},
+         .example = "on the other side of sofa"},
         {.begins = {"opposite", "across from"},
          .of = SaidOf::floor,
          .read = &opposite,
