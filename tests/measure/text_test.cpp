@@ -2,6 +2,7 @@
 #include "measure/angle.h"
 #include "measure/notation.h"
 #include "measure/text.h"
+#include "measure/those.h"
 
 #include <gtest/gtest.h>
 
@@ -170,4 +171,16 @@ TEST(Notation, AScanStopsWhereTheLengthEnds) {
     EXPECT_EQ(used("3 in front of sofa"), "3");
     EXPECT_EQ(used("3 in from sofa"), "3 in");
     EXPECT_EQ(used("  12 1/2 wide"), "  12 1/2");
+}
+
+TEST(Those, AreTheMembersATestHoldsOf) {
+    const std::vector<int> all{3, 8, 1, 12, 9, 2};
+    const int least = 5;
+    const auto large = mezzet::Those(all, [least](int n) { return n > least; });
+    EXPECT_EQ(std::vector<int>(large.begin(), large.end()), (std::vector<int>{8, 12, 9}));
+    EXPECT_EQ(large.count(), 3);
+    EXPECT_EQ(large.front(), 8);
+    EXPECT_TRUE(mezzet::Those(all, [](int n) { return n > 20; }).empty());
+    const std::vector<int> none;
+    EXPECT_TRUE(mezzet::Those(none, [](int) { return true; }).empty());
 }

@@ -198,7 +198,7 @@ TEST_F(Story, KeysNudgeTurnCopyLockAndRemove) {
     EXPECT_EQ(session().project()->scheme().byName("Coat stand 2"), nullptr);
     QTest::keyClick(window.get(), Qt::Key_A, Qt::ControlModifier);
     EXPECT_EQ(static_cast<std::ptrdiff_t>(session().selected().size()),
-              std::ranges::distance(session().project()->scheme().standing()));
+              session().project()->scheme().standing().count());
 }
 
 TEST_F(Story, GoesFromSurfaceToSurfaceByTheKey) {

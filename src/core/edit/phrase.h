@@ -35,6 +35,9 @@ public:
     [[nodiscard]] Target target(const Targets& fine, const char* phrase);
     /// The wall an opening is in; anything else as it is.
     [[nodiscard]] Target toWall(Target) const;
+    /// "at 66" of what hangs from the ceiling: how high its underside is. Faults for what stands,
+    /// whose place has two figures.
+    bool underside(Length);
     /// "A": a wall by its letter alone, at the end of the clause.
     [[nodiscard]] std::optional<Target> bareWall();
     /// What was named last, which “centred” alone is about.

@@ -1,4 +1,5 @@
 // The table of clauses, and how a line goes by it.
+#include "edit/beside_wall.h"
 #include "edit/landing.h"
 #include "edit/phrase.h"
 
@@ -356,6 +357,15 @@ bool Placing::overlapsAlong(const Target& t) const {
     return apart < (subject.size.width + scene.pieceById(t.piece)->size.width).mm() / 2;
 }
 
+bool Placing::underside(Length height) {
+    if (!subject.kind->underCeiling())
+        in.failAhead("a place has two figures", "say it like: at 6' 2\", 4' 0\"");
+    Tie& high = add(Tie::Kind::height);
+    high.level = Level::bottom;
+    high.distance = height;
+    return true;
+}
+
 void Placing::aLittle() {
     if (in.take({"a bit", "a little", "a little bit", "a touch", "slightly"}))
         in.slightly();
@@ -427,6 +437,17 @@ void Placing::settleSides() {
         corner->of = wallTarget(next);
         second.of = wallTarget((next + walls - 1) % walls);
         out.ties.push_back(second);
+    }
+    // Between two windows: its back to their wall.
+    if (out.ties.size() == 1 && out.ties.front().kind == Tie::Kind::centredBetween &&
+        subject.kind->takesFloor() && !out.step) {
+        const auto wallWith = [&](const Target& t) {
+            return t.is == Target::Is::piece || t.is == Target::Is::wall ? std::nullopt
+                                                                         : wallOf(t, scene);
+        };
+        const auto both = wallWith(out.ties.front().of);
+        if (both && wallWith(out.ties.front().also) == both)
+            add(Tie::Kind::against).of = wallTarget(*both);
     }
     if (alongside_) {
         // A figure before it, or another tie, says where it is along.

@@ -364,7 +364,7 @@ bool place(Placing& p) {
         return true;
     }
     if (!p.in.comma() && !p.in.take({"by", "x", "and"}))
-        p.in.failAhead("a place has two figures", "say it like: at 6' 2\", 4' 0\"");
+        return p.underside(x);
     const auto y = p.in.length("the place");
     Tie& tie = p.add(K::at);
     tie.distance = x;

@@ -29,10 +29,14 @@ bool step(Placing& p, std::optional<Length> d) {
                   "a new piece has no place to be moved from",
                   "say where it goes, like “against wall A”");
     const auto has = [&](std::string_view w) { return words.find(w) != std::string_view::npos; };
-    Vec2 way = has("left")                          ? -own->pose.right()
-               : has("right")                       ? own->pose.right()
-               : words == "back" || has("backward") ? -own->pose.front()
-                                                    : own->pose.front();
+    // A chair is drawn out from its table, and pushed in to it.
+    const bool fromTable =
+        words == "out" && std::any_of(p.subject.ties.begin(), p.subject.ties.end(),
+                                      [](const Tie& t) { return t.kind == Tie::Kind::atPlace; });
+    Vec2 way = has("left")                                       ? -own->pose.right()
+               : has("right")                                    ? own->pose.right()
+               : words == "back" || has("backward") || fromTable ? -own->pose.front()
+                                                                 : own->pose.front();
     if (has("toward") || has("closer") || has("nearer") || has("away")) {
         const Target t = p.target();
         const auto to = wayOnItsSurface(p.scene, p.subject.id, t);

@@ -107,56 +107,79 @@ private:
         in.goTo(start);
         return pair;
     }
-    /// "a lamp on each nightstand", "two lamps on both nightstands": one on every piece of a kind.
+    /// "a lamp on each nightstand", "curtains on both windows": one for every piece of a kind, or
+    /// every opening.
     std::optional<Edit> onEach() {
         const std::size_t start = in.at();
+        const auto none = [&] {
+            kind_ = {};
+            in.goTo(start);
+            return std::nullopt;
+        };
         const int said = readCount(in);
         in.article();
         const std::size_t word = in.at();
         kind_ = in.kind();
+        if (!kind_)
+            return none();
         const auto what = std::string(in.since(word));
-        const bool both = kind_ && in.take({"on both of", "on both"});
-        if (!kind_ ||
-            (!both && !in.take({"on each of", "on each", "on every", "on all of", "on all"}))) {
-            kind_ = {};
-            in.goTo(start);
-            return {};
-        }
+        const std::size_t where = in.at();
+        if (!in.take({"on", "at", "under", "over", "above", "in front of", "by", "beside"}))
+            return none();
+        const auto place = std::string(in.since(where));
+        const bool both = in.take({"both of", "both"});
+        if (!both && !in.take({"each of", "each", "every", "all of", "all"}))
+            return none();
         in.article();
         const std::size_t at = in.at();
-        const KindPtr under = in.kind();
-        if (!under) { // "on each side of sofa"
-            kind_ = {};
-            in.goTo(start);
-            return {};
+        std::vector<std::string> names;
+        std::string one;
+        bool tops = false;
+        for (const auto& [words, is] :
+             {std::pair{"window", OpeningKind::window}, std::pair{"door", OpeningKind::door}})
+            if (in.take({words, is == OpeningKind::window ? "windows" : "doors"})) {
+                one = words;
+                for (const Opening& o : job_.room->openings)
+                    if (o.kind == is)
+                        names.push_back(o.name());
+            }
+        if (one.empty()) {
+            const KindPtr of = in.kind();
+            if (!of) // "on each side of sofa"
+                return none();
+            one = foldCase(of->name);
+            tops = of->hasTop() && place == "on";
+            for (const Piece& p : job_.scheme().pieces)
+                if (p.kind == of)
+                    names.push_back(p.name);
         }
-        std::vector<int> boards;
-        for (const Piece& p : job_.scheme().pieces)
-            if (p.kind == under && p.kind->hasTop())
-                boards.push_back(p.id);
-        if (boards.empty())
-            in.fail(at, in.at() - at, worded("there is no {} yet", foldCase(under->name)),
-                    "put one in the room first");
-        const auto count = static_cast<int>(boards.size());
+        if (names.empty())
+            in.fail(at, in.at() - at, worded("there is no {} yet", one), "add one first");
+        const auto count = static_cast<int>(names.size());
         if ((both && count != 2) || (said > 0 && said != count))
             in.fail(at, in.at() - at,
-                    count == 1 ? worded("there is one {}", foldCase(under->name))
-                               : worded("there are {} of {}", count, foldCase(under->name)),
-                    "say “on each”, with one for each");
+                    count == 1 ? worded("there is one {}", one)
+                               : worded("there are {} of {}", count, one),
+                    "say “each”, with one for each");
         in.nothingMore();
         // "lamp" is one that stands on a table.
-        if (!kind_->standsOn())
+        if (tops && !kind_->standsOn())
             if (auto small = job_.library.kit->byWord("table " + what); small && small->standsOn())
                 kind_ = small;
         first_ = pieceOf(kind_);
         first_.pose.at = scene_.room->middle();
-        std::vector<Placement> places;
-        for (const int id : boards) {
-            Placement p;
-            p.on = onTop(id);
-            places.push_back(std::move(p));
-        }
-        return addAll(places, at);
+        std::size_t next = 0;
+        const auto all = addInTurn(
+            count,
+            [&](const Project& now, const Scene& there, int) {
+                const auto line = place + " " + names[next++];
+                WordsReader again(line, now, {});
+                return readPlacement(again, first_, there, lookedAt_);
+            },
+            most);
+        if (!all)
+            in.refuse(all.problem(), at);
+        return *all;
     }
     /// "chairs around it": as many as the table has room for.
     bool chairsAround() {

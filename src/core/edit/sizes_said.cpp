@@ -248,6 +248,21 @@ bool readSizes(WordsReader& in, Piece& p, bool isNew, std::vector<std::string>& 
     }
     std::string_view measured;
     auto sizes = in.sizes(saidOf(*p.kind), &measured);
+    if (sizes.empty() && isNew && p.kind->hangs()) {
+        // "mirror 36 over the sideboard": nothing hangs so far above furniture.
+        constexpr Length mostAbove = Length::inches(15);
+        if (in.lengthAhead()) {
+            const Length wide = in.length("the size");
+            if (wide > mostAbove && wide < p.kind->size.width * 3 &&
+                (in.endOf("over") > 0 || in.endOf("above") > 0)) {
+                sizes = {wide};
+                notices.push_back(
+                    worded("{} is taken for its width", writeGap(wide, in.job().notation)));
+            } else {
+                in.goTo(at);
+            }
+        }
+    }
     const auto meant = meantSizes(sizes, in.since(at), *p.kind, in.job());
     if (!meant)
         in.fail(at, in.at() - at, meant.problem().what, meant.problem().remedy);

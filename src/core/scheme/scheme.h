@@ -2,12 +2,12 @@
 
 #include "kit/kind.h"
 #include "measure/notation.h"
+#include "measure/those.h"
 #include "room/room.h"
 #include "rugs/stair_runner.h"
 #include "scheme/surface.h"
 
 #include <memory>
-#include <ranges>
 #include <string>
 #include <vector>
 
@@ -302,14 +302,13 @@ struct Scheme {
     /// Those that hang neither on a wall nor from the ceiling; those on the walls; and those on one
     /// surface; in order.
     [[nodiscard]] auto standing() const {
-        return pieces |
-               std::views::filter([](const Piece& p) { return !p.onWall() && !p.on.isCeiling(); });
+        return Those(pieces, [](const Piece& p) { return !p.onWall() && !p.on.isCeiling(); });
     }
     [[nodiscard]] auto hung() const {
-        return pieces | std::views::filter([](const Piece& p) { return p.onWall(); });
+        return Those(pieces, [](const Piece& p) { return p.onWall(); });
     }
     [[nodiscard]] auto on(SurfaceId which) const {
-        return pieces | std::views::filter([which](const Piece& p) { return p.on == which; });
+        return Those(pieces, [which](const Piece& p) { return p.on == which; });
     }
     [[nodiscard]] const Piece* byId(int id) const;
     [[nodiscard]] Piece* byId(int id);

@@ -4,6 +4,9 @@
 
 #include <fmt/format.h>
 
+#include <algorithm>
+#include <cstdlib>
+#include <iterator>
 #include <regex>
 
 namespace mezzet {
@@ -46,6 +49,18 @@ constexpr Other others[] = {
      "(?: size)?(?: one| bed)?",
      "replace $1 by $2 bed"},
     {"(?:swap|switch|exchange) (.+?) for (.+)", "replace $1 by $2"},
+    {"(?:fix|mend|sort out|correct|solve) (?:everything|it all|them all|all of it|all)",
+     "mend all"},
+    {"make (.+?) (?:to )?(?:seat|for) (.+)", "seat $1 with $2"},
+    {"make (.+?) (taller|higher|longer|wider|deeper|shorter|narrower|lower) by (.+)",
+     "make $1 $3 $2"},
+    {"(.+?) (?:up )?against the wall (by|near|next to|beside|with) (.+)", "$1 by $3"},
+    {"(.+?) ([0-9][^,]*?) up on (?:the )?(wall .+)", "$1 on $3 at $2"},
+    {"(.+?) (?:above|over) (.+?),? ([0-9][^,]*?) (?:up|above it|over it|up from it)",
+     "$1 $3 above $2"},
+    {"(.+?)\\b(?:centred|centered) over\\b(.+)", "$1over$2"},
+    {"(.+?) (?:in|at) the (?:middle|centre|center) of (.+)", "$1 on $2"},
+    {"(.*?)\\ball (?:of )?(?:the )?chairs\\b(.*)", "$1the chairs$2"},
     {"float (.+)", "put $1"},
     {"(?:centre|center) (an? .+?) (above|over|on|under|between|in) (.+)", "$1 $2 $3"},
     {"(?:put |place |have |try )?(?:an? |the )?(.+?) instead of (.+)", "use $1 instead of $2"},
@@ -118,6 +133,48 @@ std::string diningTable(const Project& job) {
     return out;
 }
 
+/// "two more chairs", "take a chair away", "is there room behind the chairs?", of the one table.
+std::vector<std::string> aboutChairs(const std::string& line, const Project& job) {
+    const auto table = diningTable(job);
+    const Piece* of = job.scheme().byName(table);
+    if (table.empty() || of == nullptr || line.find("chair") == std::string::npos)
+        return {};
+    const auto seats =
+        std::count_if(job.scheme().pieces.begin(), job.scheme().pieces.end(), [&](const Piece& p) {
+            return std::any_of(p.ties.begin(), p.ties.end(), [&](const Tie& t) {
+                return t.kind == Tie::Kind::atPlace && t.of == pieceTarget(of->id);
+            });
+        });
+    static const std::regex more(
+        "(?:add |put |bring |have )?(?:in )?(an?|one|two|three|four|five|six|"
+        "[0-9]+)(?: more| extra) (?:dining )?chairs?",
+        std::regex::icase);
+    static const std::regex less(
+        "(?:take|remove|lose|delete|get rid of|take away|take out) (an?|one|"
+        "two|three|four|five|six|[0-9]+)(?: of the)? (?:dining )?chairs?"
+        "(?: away| out)?",
+        std::regex::icase);
+    static const std::regex behind(
+        ".*\\b(?:room|space|walk|get|pass)\\b.* behind (?:the |my )?chairs?\\??",
+        std::regex::icase);
+    std::smatch found;
+    if (std::regex_match(line, behind))
+        return {fmt::format("what is wrong with {}?", table)};
+    const bool added = std::regex_match(line, found, more);
+    if (!added && !std::regex_match(line, found, less))
+        return {};
+    const auto word = foldCase(found[1].str());
+    constexpr std::string_view words[] = {"", "one", "two", "three", "four", "five", "six"};
+    const auto* const it = std::find(std::begin(words), std::end(words), word);
+    const auto n = it != std::end(words)         ? it - std::begin(words)
+                   : word == "a" || word == "an" ? 1
+                                                 : std::atoi(word.c_str());
+    const auto now = added ? seats + n : seats - n;
+    if (seats == 0 || n <= 0 || now <= 0)
+        return {};
+    return {fmt::format("seat {} with {}", table, now)};
+}
+
 std::string replaced(const std::string& text, const char* pattern, const std::string& by) {
     return std::regex_replace(text, std::regex(pattern, std::regex::icase), by);
 }
@@ -150,9 +207,20 @@ std::vector<std::string> inOtherWords(std::string_view text, const Project& job)
         (folded.find("chair") != std::string::npos || folded.find("stool") != std::string::npos ||
          folded.find("seat") != std::string::npos))
         whole = replaced(whole, "\\bthe table\\b", table);
+    // "toward the windows", of those in one wall.
+    int wall = -1;
+    for (const Opening& o : job.room->openings)
+        if (o.kind == OpeningKind::window)
+            wall = wall == -1 || wall == o.wall ? o.wall : -2;
+    if (wall >= 0)
+        whole =
+            replaced(whole, "\\b(toward|towards|to|from|along|facing|under|below) the windows\\b",
+                     fmt::format("$1 wall {}", wallName(wall)));
     whole = nameAlone(standing(whole), job);
     if (whole != line)
         out.push_back(whole);
+    for (auto& said : aboutChairs(whole, job))
+        out.push_back(std::move(said));
     // Made once: a line is read at every key.
     static const auto patterns = [] {
         std::vector<std::regex> made;
