@@ -171,7 +171,7 @@ RugBook read(const json& j, const RugBook* shipped) {
             throw Fault{where + ": “marks” is missing", "write {\"children\": [1, \"why\"]}"};
         for (const auto& [need, mark] : marks->items()) {
             if (std::none_of(out.needs.begin(), out.needs.end(),
-                             [&](const RugNeed& n) { return n.id == need; }))
+                             [&, &of = need](const RugNeed& n) { return n.id == of; }))
                 throw Fault{worded("{}: nobody asks for “{}”", where, need),
                             "add it to the needs, or take it out"};
             if (!mark.is_array() || mark.size() != 2 || !mark[0].is_number_integer() ||
