@@ -206,3 +206,17 @@ TEST(TieTable, SaysWhereEachCanBeSaid) {
     EXPECT_FALSE(fits(Tie::Kind::centredOn, picture, wallTarget(1))) << "another wall";
     EXPECT_FALSE(fits(Tie::Kind::facing, sofa, Target{Target::Is::skirting}));
 }
+
+TEST(CentredBetween, TwoThingsInOneWallIsTheMiddleOfTheStretchBetweenThem) {
+    // Windows from 36 to 84 and from 108 to 156: the middle of what is between them is at 96.
+    const auto job =
+        jobWith({"console 48 x 14 centred between window 1 and window 2, 20 from wall A",
+                 "stool 15 centred between window 2 and window 1"},
+                "ceiling 9'\nwall A 16'\n window 3' from left, 4' wide, 5' high, sill "
+                "24\n window 9' from left, 4' wide, 5' high, sill 24\nwall B 13'\nwall "
+                "C 16'\nwall D 13'\n");
+    EXPECT_NEAR(poseOf(job, "Console").at.x / 25.4, 96, 1e-6);
+    EXPECT_NEAR(poseOf(job, "Console").at.y / 25.4, 27, 1e-6);
+    EXPECT_NEAR(poseOf(job, "Stool").at.x / 25.4, 96, 1e-6);
+    EXPECT_NEAR(poseOf(job, "Stool").at.y / 25.4, 7.5, 1e-6) << "its back to their wall";
+}

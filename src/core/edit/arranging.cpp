@@ -169,7 +169,9 @@ private:
         // Without a number, as many as its edge gives elbow room to.
         double n = 0;
         const std::size_t number = in.at();
-        if (in.done() || (in.ahead()[0] >= 'a' && in.ahead()[0] <= 'z')) {
+        if (int said = 0; in.takeCount(said)) {
+            n = said;
+        } else if (in.done() || (in.ahead()[0] >= 'a' && in.ahead()[0] <= 'z')) {
             n = std::max(1, seatsBy(pieceOf(table), elbowRoom(job_)));
         } else {
             n = in.number("the chairs");

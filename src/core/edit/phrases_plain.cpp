@@ -50,6 +50,10 @@ bool inMiddle(Placing& p) {
         t = p.target(ties::things | Targets{Is::room}, "in the middle of");
     if (t.is == Is::wall)
         p.add(K::against).of = t;
+    // A vase stands on the table.
+    if (t.is == Is::piece && p.subject.kind->standsOn() &&
+        p.scene.pieceById(t.piece)->kind->hasTop())
+        p.out.on = onTop(t.piece);
     p.add(K::centredOn).of = t;
     return true;
 }

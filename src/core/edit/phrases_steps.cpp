@@ -20,6 +20,22 @@ Length stepLength(Placing& p, std::optional<Length> d) {
     return p.in.usualStep();
 }
 
+/// "pull the chairs out", "2 in": a chair at its table, from it or to it. False for what has no
+/// place at one.
+bool drawn(Placing& p, std::optional<Length> d) {
+    const auto& ties = p.subject.ties;
+    const auto at = std::find_if(ties.begin(), ties.end(),
+                                 [](const Tie& t) { return t.kind == Tie::Kind::atPlace; });
+    if (at == ties.end())
+        return false;
+    const bool out = p.said.find("out") != std::string_view::npos;
+    const Length by = stepLength(p, d);
+    Tie& tie = p.add(Tie::Kind::atPlace);
+    tie = *at;
+    tie.distance = at->distance + by * (out ? 1 : -1);
+    return true;
+}
+
 /// "left 6", "6 left": a step along the piece's own sides. "6 toward wall A": straight to it.
 bool step(Placing& p, std::optional<Length> d) {
     const std::string_view words = p.said;
@@ -29,14 +45,10 @@ bool step(Placing& p, std::optional<Length> d) {
                   "a new piece has no place to be moved from",
                   "say where it goes, like “against wall A”");
     const auto has = [&](std::string_view w) { return words.find(w) != std::string_view::npos; };
-    // A chair is drawn out from its table, and pushed in to it.
-    const bool fromTable =
-        words == "out" && std::any_of(p.subject.ties.begin(), p.subject.ties.end(),
-                                      [](const Tie& t) { return t.kind == Tie::Kind::atPlace; });
-    Vec2 way = has("left")                                       ? -own->pose.right()
-               : has("right")                                    ? own->pose.right()
-               : words == "back" || has("backward") || fromTable ? -own->pose.front()
-                                                                 : own->pose.front();
+    Vec2 way = has("left")                          ? -own->pose.right()
+               : has("right")                       ? own->pose.right()
+               : words == "back" || has("backward") ? -own->pose.front()
+                                                    : own->pose.front();
     if (has("toward") || has("closer") || has("nearer") || has("away")) {
         const Target t = p.target();
         const auto to = wayOnItsSurface(p.scene, p.subject.id, t);
@@ -52,16 +64,30 @@ bool step(Placing& p, std::optional<Length> d) {
 
 std::span<const Phrase> stepPhrases() {
     static const std::vector<Phrase> all{
+        {.begins = {"out", "in", "back in"},
+         .afterLength = true,
+         .of = SaidOf::floor,
+         .read =
+             [](Placing& p) {
+                 return drawn(p, p.measured) || (p.said == "out" && step(p, p.measured));
+             },
+         .help = "of a chair at its table: from it, or to it",
+         .example = ""},
+        {.begins = {"out", "in", "back in"},
+         .of = SaidOf::floor,
+         .read = [](Placing& p) { return drawn(p, {}) || (p.said == "out" && step(p, {})); },
+         .follows = Follows::pause,
+         .help = "",
+         .example = ""},
         {.begins = {"left", "right", "to the left", "to the right", "to its left", "to its right",
-                    "forward", "forwards", "out", "out from the wall", "back", "backward",
-                    "backwards"},
+                    "forward", "forwards", "out from the wall", "back", "backward", "backwards"},
          .afterLength = true,
          .of = onPlan,
          .read = [](Placing& p) { return step(p, p.measured); },
          .help = "a step to its own side; the ties it has follow",
          .example = "6 left; 6 back"},
         {.begins = {"left", "right", "to the left", "to the right", "to its left", "to its right",
-                    "forward", "forwards", "out", "back", "backward", "backwards"},
+                    "forward", "forwards", "back", "backward", "backwards"},
          .of = onPlan,
          .read = [](Placing& p) { return step(p, {}); },
          .follows = Follows::pause,

@@ -118,6 +118,7 @@ private:
         };
         const int said = readCount(in);
         in.article();
+        in.take({"one", "1", "single"});
         const std::size_t word = in.at();
         kind_ = in.kind();
         if (!kind_)

@@ -88,6 +88,18 @@ TieLines betweenOnLevel(const TieAsk& ask) {
     const auto middle = [&](const Target& x) {
         return x.is == Is::piece ? ask.there(x.piece).pose.at : middleOf(x, ask.scene);
     };
+    if (isFace(t.of) && isFace(t.also)) {
+        const auto f = faceOf(t.of, *ask.scene.room);
+        const auto g = faceOf(t.also, *ask.scene.room);
+        const Vec2 along = unit(f.right - f.left);
+        // In one wall: the stretch between them.
+        if (dot(along, unit(g.right - g.left)) > 0.999) {
+            const bool inOrder = dot(f.left, along) < dot(g.left, along);
+            const auto& l = inOrder ? f : g;
+            const auto& r = inOrder ? g : f;
+            return TieLine{along, (dot(l.right, along) + dot(r.left, along)) / 2};
+        }
+    }
     const Vec2 a = middle(t.of);
     const Vec2 b = middle(t.also);
     Vec2 n = unit(b - a);
