@@ -64,14 +64,14 @@ bool step(Placing& p, std::optional<Length> d) {
 
 std::span<const Phrase> stepPhrases() {
     static const std::vector<Phrase> all{
-        {.begins = {"out", "in", "back in"},
+        {.begins = {"out"},
          .afterLength = true,
          .of = SaidOf::floor,
          .read =
              [](Placing& p) {
                  return drawn(p, p.measured) || (p.said == "out" && step(p, p.measured));
              },
-         .help = "of a chair at its table: from it, or to it",
+         .help = "of a chair at its table: from it",
          .example = ""},
         {.begins = {"out", "in", "back in"},
          .of = SaidOf::floor,
