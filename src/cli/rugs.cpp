@@ -257,7 +257,7 @@ int rugs(const RugsCommand& c) {
             continue;
         const Pose& pose = floor.placed[i].pose;
         const auto corners = trueOutline(rug, pose);
-        const auto sides = pricedSides(rug, pose, *p.library.rugs);
+        auto sides = pricedSides(rug, pose, *p.library.rugs);
         double area = areaOf(rug);
         Length round = perimeterOf(rug);
         for (const RugCutOff& cutOff : *toCut)
@@ -265,6 +265,12 @@ int rugs(const RugsCommand& c) {
                 // As it is cut, and not as it lies over the stairs.
                 area = cutOff.cut.across.mm() * cutOff.cut.along.mm();
                 round = (cutOff.cut.across + cutOff.cut.along) * 2;
+                const auto full =
+                    pricedSides(unrolled(rug, cutOff.cut.along), pose, *p.library.rugs);
+                for (std::size_t k = 0; k < sides.size() && k < full.size(); ++k) {
+                    sides[k].length = full[k].length;
+                    sides[k].price = full[k].price;
+                }
             }
         json one{{"name", rug.name},
                  {"outline_mm", points(corners)},

@@ -13,6 +13,7 @@
 
 #include <algorithm>
 #include <cmath>
+#include <functional>
 
 namespace mezzet::sheets {
 
@@ -133,7 +134,46 @@ public:
         text({at.x() - 20, at.y() - 2, 40, 4}, Qt::AlignCenter, words, 2.9, true);
     }
 
-    void order(const Piece& p, const RugCutOff* cut, const QString& sheet) {
+    /// "13 risers of 7 1/2, goings of 10, …", and where the stair is broken.
+    void stairLines(const RugCutOff& cut,
+                    const std::function<void(const std::string&, const std::string&)>& line) const {
+        const StairRunner& s = *cut.runner;
+        line("Stairs", fmt::format("{} risers of {}, goings of {}, nosings of {} (the usual: not "
+                                   "taped); {}",
+                                   s.risers, of_.gap(s.riser), of_.gap(s.going), of_.gap(s.nosing),
+                                   s.capped ? "drawn in under each nosing" : "it falls from them"));
+        for (const StairBreak& b : s.breaks)
+            line(&b == &s.breaks.front() ? "Broken" : "",
+                 fmt::format("after {} {}: {}{}", b.after, b.after == 1 ? "riser" : "risers",
+                             b.landing > Length{} ? "a landing of " + of_.gap(b.landing)
+                                                  : std::string("winders"),
+                             b.turns ? ", where it turns and is cut" : ""));
+        std::vector<std::string> lengths;
+        Length from;
+        for (const Length end : cut.cut.ends) {
+            lengths.push_back(of_.length(end - from));
+            from = end;
+        }
+        lengths.push_back(of_.length(cut.cut.along - from));
+        if (lengths.size() > 1)
+            line("Lengths", fmt::format("from its foot: {}", listed(lengths)));
+        line("Fixing", fmt::format("{} rods, or gripper, by a fitter: a loose runner makes people "
+                                   "fall",
+                                   s.risers));
+    }
+
+    /// Where a runner is cut for a turn, across it.
+    void turnsOf(const RugCutOff& cut, const View& v) {
+        const double w = cut.cut.along.mm() / 2;
+        const double d = cut.cut.across.mm() / 2;
+        p_.setPen(QPen(paperLook().ink, 0.25 * k_, Qt::DashLine));
+        for (const Length end : cut.cut.ends)
+            p_.drawLine(QLineF(v({end.mm() - w, -d}) * k_, v({end.mm() - w, d}) * k_));
+    }
+
+    void order(const Piece& onFloor, const RugCutOff* cut, const QString& sheet) {
+        const bool stairs = cut != nullptr && cut->runner.has_value();
+        const Piece p = stairs ? unrolled(onFloor, cut->cut.along) : onFloor;
         const bool metric = isMetric(of_.job.notation.units);
         const RugBook& book = *of_.job.library.rugs;
         // As it lies in its own frame, the pile up the page where it runs along it.
@@ -164,6 +204,8 @@ public:
                            of_.length(perimeterOf(p)))),
              3.4);
         polygon(corners, v, QColor(0xf3, 0xee, 0xe2));
+        if (stairs)
+            turnsOf(*cut, v);
         const bool clockwise = signedArea(corners) > 0;
         int n = 0;
         for (const RugSidePrice& s : sides) {
@@ -206,7 +248,7 @@ public:
             text({columns[1], y, 36, rowHeight}, Qt::AlignLeft | Qt::AlignVCenter,
                  q(of_.length(s.length)), 3, true);
             text({columns[2], y, 78, rowHeight}, Qt::AlignLeft | Qt::AlignVCenter,
-                 e == nullptr             ? QString("as it comes")
+                 e == nullptr             ? QString(stairs ? "tucked under" : "as it comes")
                  : s.tape > Length{}      ? q(fmt::format("{}, {} wide", e->name, of_.gap(s.tape)))
                  : rugOf(p).edges.empty() ? q(e->name + " (not said: the usual one)")
                                           : q(e->name),
@@ -246,6 +288,8 @@ public:
                                    : std::string("none: on a hard floor it slips"));
         line("Pile", alongWidth ? "along its width, as the arrow has it"
                                 : "along its depth, as the arrow has it");
+        if (stairs)
+            stairLines(*cut, line);
         if (rugOf(p).taped)
             line("Laid", "its edges taped down");
         if (rugOf(p).repeat > Length{})

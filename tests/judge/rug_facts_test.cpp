@@ -104,6 +104,24 @@ TEST(RugsToCut, AStairsRunnerIsCutWhereTheStairTurns) {
     EXPECT_NEAR(plan.length.inInches(), 36 + 70, 1e-6) << "side by side, the longest of them";
 }
 
+TEST(PricedSides, OfAStairsRunnerAreItsLongEdgesOverTheWholeOfIt) {
+    const auto c = cutsOf({"runner 27 wide called Flight on stairs 1"}, stairs);
+    const Piece& p = *c.job.scheme().byName("Flight");
+    ASSERT_TRUE(c.all[0].runner);
+    const auto sides = pricedSides(unrolled(p, c.all[0].cut.along), {}, *c.job.library.rugs);
+    ASSERT_EQ(sides.size(), 4U);
+    const double metre = c.job.library.rugs->edgeById("binding")->price;
+    for (const std::size_t i : {0U, 2U}) {
+        EXPECT_NEAR(sides[i].length.inInches(), 217.5, 1e-9);
+        EXPECT_EQ(sides[i].finish, "binding");
+        EXPECT_NEAR(sides[i].price, 217.5 * 0.0254 * metre, 0.006);
+    }
+    for (const std::size_t i : {1U, 3U}) {
+        EXPECT_NEAR(sides[i].length.inInches(), 27, 1e-9);
+        EXPECT_TRUE(sides[i].finish.empty()) << "its ends are tucked under";
+    }
+}
+
 TEST(SeatOnRug, LegsStandWhereTheKindHasThem) {
     const auto kinds = readKit(R"({"format": "mezzet-kit 1", "unit": "in", "kinds": [
         {"id": "three-legged", "name": "Three-legged chair", "family": "seat", "role": "armchair",

@@ -353,7 +353,8 @@ Result<std::vector<RugCutOff>> rugsToCut(const FloorView& scene, const RuleBook&
             if (it == fixtures.end())
                 return Problem{worded("{} lies on stairs that are not there", p.name),
                                "add them to the tape notes"};
-            const auto measured = measureRunner(runnerOn(p, *it, book.habit("stair-nosing")));
+            c.runner = runnerOn(p, *it, book.habit("stair-nosing"));
+            const auto measured = measureRunner(*c.runner);
             if (!measured)
                 return measured.problem();
             c.onFloor = false;
@@ -490,7 +491,9 @@ std::vector<RugSidePrice> pricedSides(const Piece& p, const Pose& pose, const Ru
     int n = 0;
     for (const RugSide& s : sidesOf(p, pose)) {
         ++n;
-        RugSidePrice one{s.from, s.to, s.length, isCut(p) ? "binding" : "", {}, 0};
+        // Up stairs its two long edges show, and its ends are tucked under.
+        const bool bound = isCut(p) || (rugOf(p).stairs > 0 && !rugOf(p).ready && n % 2 == 1);
+        RugSidePrice one{s.from, s.to, s.length, bound ? "binding" : "", {}, 0};
         Length tape;
         for (const RugEdge& e : rugOf(p).edges)
             if (e.edge == 0 || e.edge == n) {

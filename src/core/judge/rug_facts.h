@@ -54,6 +54,7 @@ struct RugCutOff {
     /// Of one that lies on the floor: where (0, 0) of its frame is, and which way its x (across the
     /// pile) and its y (along it) go. A stair's runner has none.
     bool onFloor = true;
+    std::optional<StairRunner> runner; ///< what it goes up
     Vec2 origin;
     Vec2 across;
     Vec2 along;
@@ -105,7 +106,8 @@ struct RugSidePrice {
     Length tape;        ///< how wide; nothing for what is no tape
     double price = 0;
 };
-/// One that is cut is bound when nothing is said; one that is not has the edges it comes with.
+/// One that is cut is bound when nothing is said, a stairs' runner along its length; one that is
+/// not has the edges it comes with.
 [[nodiscard]] std::vector<RugSidePrice> pricedSides(const Piece&, const Pose&, const RugBook&);
 /// Mitres where two taped edges meet: how many.
 [[nodiscard]] int mitres(const std::vector<RugSidePrice>&);

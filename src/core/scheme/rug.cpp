@@ -23,6 +23,12 @@ void tellRug(Piece& p, RugWork work) {
     p.rug = work == RugWork{} ? nullptr : std::make_shared<const RugWork>(std::move(work));
 }
 
+Piece unrolled(const Piece& p, Length developed) {
+    Piece out = p;
+    out.size.width = developed;
+    return out;
+}
+
 StairRunner runnerOn(const Piece& p, const Fixture& stairs, Length nosing) {
     StairRunner s;
     s.riser = stairs.riser;

@@ -21,6 +21,9 @@ void stretchOutline(Piece&, double across, double along);
 /// What lies on stairs, as it goes up them; their nosings are not taped.
 [[nodiscard]] StairRunner runnerOn(const Piece&, const Fixture& stairs, Length nosing);
 
+/// A runner of stairs as it lies before it goes up them, so long: its width is its length.
+[[nodiscard]] Piece unrolled(const Piece&, Length developed);
+
 /// Left and right change places, in its outline or among its edges; it follows its room no longer.
 void mirrorRug(Piece&);
 
