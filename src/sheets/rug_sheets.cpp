@@ -263,8 +263,12 @@ public:
         const auto line = [&](const std::string& what, const std::string& says) {
             text({margin, y, 42, rowHeight}, Qt::AlignLeft | Qt::AlignVCenter, q(what), 3, false,
                  QFont::Normal, paperLook().soft);
-            text({margin + 42, y, of_.width - 2 * margin - 42, rowHeight},
-                 Qt::AlignLeft | Qt::AlignVCenter, q(says), 3);
+            const double wide = of_.width - 2 * margin - 42;
+            if (heightOf(q(says), wide, 3) > rowHeight * 1.2) {
+                y += wrapped(margin + 42, y + 0.5, wide, q(says), 3) + 1;
+                return;
+            }
+            text({margin + 42, y, wide, rowHeight}, Qt::AlignLeft | Qt::AlignVCenter, q(says), 3);
             y += rowHeight;
         };
         const RugMaterial* m = book.materialById(rugOf(p).material);
@@ -279,13 +283,20 @@ public:
             if (one.floor == "hard" &&
                 (kind == nullptr || abs(one.thickness - pad) < abs(kind->thickness - pad)))
                 kind = &one;
-        line("Pad", pad > Length{} ? fmt::format("{} thick, {} short of the rug all round{}",
-                                                 of_.gap(pad), of_.gap(shortBy),
-                                                 kind != nullptr
-                                                     ? fmt::format("; on a hard floor {}, which {}",
-                                                                   kind->name, kind->says)
-                                                     : std::string())
-                                   : std::string("none: on a hard floor it slips"));
+        if (stairs)
+            line("Pad", pad > Length{}
+                            ? fmt::format("{} thick, a piece on each tread, short of its nosing",
+                                          of_.gap(pad))
+                            : std::string("none"));
+        else
+            line("Pad",
+                 pad > Length{}
+                     ? fmt::format("{} thick, {} short of the rug all round{}", of_.gap(pad),
+                                   of_.gap(shortBy),
+                                   kind != nullptr ? fmt::format("; on a hard floor {}, which {}",
+                                                                 kind->name, kind->says)
+                                                   : std::string())
+                     : std::string("none: on a hard floor it slips"));
         line("Pile", alongWidth ? "along its width, as the arrow has it"
                                 : "along its depth, as the arrow has it");
         if (stairs)

@@ -169,6 +169,27 @@ TEST_F(RugShell, SheetsForTheWorkroomArePrinted) {
     EXPECT_EQ(here("export job.mezzet -o plan.dxf").code, 0);
 }
 
+TEST_F(RugShell, AStairsRunnerIsOrderedAsItIsCut) {
+    build(
+        "room Hall\nceiling 8'\nwall A 20'\nwall B 8'\nwall C 20'\n stairs 24 from left, 36 wide, "
+        "riser 7 1/2, going 10, count 13, up right\nwall D 8'\n",
+        "runner 27 wide called Flight on stairs 1, landing 36 after 6, turning\n");
+    const auto ran = here("rugs job.mezzet --roll \"12'\" --json");
+    ASSERT_EQ(ran.code, 0) << ran.error;
+    const auto j = json::parse(ran.out);
+    // 13 risers of 7 1/2, 12 goings of 10 and the landing: 253 1/2; bound along both sides.
+    const auto& edges = j["rugs"][0]["edges"];
+    EXPECT_NEAR(edges[0]["length_mm"], 253.5 * 25.4, 0.01);
+    EXPECT_EQ(edges[0]["finish"], "binding");
+    EXPECT_EQ(edges[1]["finish"], "");
+    const auto& cuts = j["rolls"][0]["cuts"];
+    ASSERT_EQ(cuts.size(), 2U);
+    EXPECT_NEAR(cuts[0]["size_mm"][1], (6 * 17.5 + 4) * 25.4, 0.01);
+    EXPECT_NEAR(cuts[1]["size_mm"][1], (36 + 6 * 17.5 + 7.5 + 4) * 25.4, 0.01);
+    EXPECT_TRUE(j["rolls"][0]["seams"].empty()) << "a turn is no seam";
+    ASSERT_EQ(here("sheet job.mezzet rug-order -o order.svg").code, 0);
+}
+
 TEST_F(RugShell, WhatCantBeIsToldAndChangesNothing) {
     build(plain, "rug called Ground at 120, 90\n");
     const auto before = read("job.mezzet");
