@@ -41,7 +41,7 @@ json planJson(const RollPlan& plan, const std::vector<RollCut>& cuts,
               {"waste", std::round(plan.waste() * 1e6) / 1e6}};
     roll["seams"] = json::array();
     for (const RollSeam& s : plan.seams) {
-        const bool floor = onFloor != nullptr && (*onFloor)[s.cut].onFloor;
+        const bool floor = onFloor != nullptr && (*onFloor)[s.cut].onFloor();
         const Vec2 from = floor ? (*onFloor)[s.cut].toFloor(s.from) : s.from;
         const Vec2 to = floor ? (*onFloor)[s.cut].toFloor(s.to) : s.to;
         roll["seams"].push_back({{"rug", cuts[s.cut].name},
@@ -241,7 +241,6 @@ int rugs(const RugsCommand& c) {
         return refuse(scene.problem());
     const FloorView floor(**scene);
     const RuleBook& book = *p.library.book;
-    const bool metric = isMetric(p.notation.units);
     const Length leg = book.habit("rug-leg");
     const Length front = book.habit("front-legs-least");
     const Rule* chairs = book.byId("chair-pull-out");
@@ -257,20 +256,18 @@ int rugs(const RugsCommand& c) {
             continue;
         const Pose& pose = floor.placed[i].pose;
         const auto corners = trueOutline(rug, pose);
-        auto sides = pricedSides(rug, pose, *p.library.rugs);
-        double area = areaOf(rug);
-        Length round = perimeterOf(rug);
-        for (const RugCutOff& cutOff : *toCut)
-            if (cutOff.rug == rug.id && !cutOff.onFloor) {
-                // As it is cut, and not as it lies over the stairs.
-                area = cutOff.cut.across.mm() * cutOff.cut.along.mm();
-                round = (cutOff.cut.across + cutOff.cut.along) * 2;
-                const auto full =
-                    pricedSides(unrolled(rug, cutOff.cut.along), pose, *p.library.rugs);
-                for (std::size_t k = 0; k < sides.size() && k < full.size(); ++k) {
-                    sides[k].length = full[k].length;
-                    sides[k].price = full[k].price;
-                }
+        // Of one up stairs, as it is cut, and not as it lies over them.
+        const auto cutOff = std::find_if(toCut->begin(), toCut->end(), [&](const RugCutOff& one) {
+            return one.rug == rug.id && one.runner;
+        });
+        const Piece whole = cutOff != toCut->end() ? unrolled(rug, cutOff->cut.along) : rug;
+        const double area = areaOf(whole);
+        const Length round = perimeterOf(whole);
+        auto sides = pricedSides(whole, pose, *p.library.rugs);
+        if (const auto lying = sidesOf(rug, pose); cutOff != toCut->end())
+            for (std::size_t k = 0; k < sides.size(); ++k) {
+                sides[k].from = lying[k].from;
+                sides[k].to = lying[k].to;
             }
         json one{{"name", rug.name},
                  {"outline_mm", points(corners)},
@@ -309,7 +306,7 @@ int rugs(const RugsCommand& c) {
                                         : s.finish,
                                     s.price);
         one["pile_mm"] = rounded(rug.size.height.mm());
-        one["pad_mm"] = rounded(padUnder(rug, metric).mm());
+        one["pad_mm"] = rounded(padUnder(rug, book.habit("rug-pad")).mm());
         one["pad_assumed"] = !rugOf(rug).pad.has_value();
         one["layered"] = isLayered(floor, i);
         one["groups"] = json::array();

@@ -276,27 +276,22 @@ public:
         line("Material", m != nullptr ? fmt::format("{}, {:.2f}", m->name, stuff)
                                       : std::string("to be chosen"));
         line("Thickness", fmt::format("{} without a pad", of_.gap(p.size.height)));
-        const Length pad = rugOf(p).pad.value_or(of_.job.library.book->habit("rug-pad"));
+        const Length pad = padUnder(p, of_.job.library.book->habit("rug-pad"));
         const Length shortBy = metric ? Length::centimetres(4) : Length::inches(1.5);
         const RugPad* kind = nullptr;
         for (const RugPad& one : book.pads)
             if (one.floor == "hard" &&
                 (kind == nullptr || abs(one.thickness - pad) < abs(kind->thickness - pad)))
                 kind = &one;
-        if (stairs)
-            line("Pad", pad > Length{}
-                            ? fmt::format("{} thick, a piece on each tread, short of its nosing",
-                                          of_.gap(pad))
-                            : std::string("none"));
-        else
-            line("Pad",
-                 pad > Length{}
-                     ? fmt::format("{} thick, {} short of the rug all round{}", of_.gap(pad),
-                                   of_.gap(shortBy),
-                                   kind != nullptr ? fmt::format("; on a hard floor {}, which {}",
-                                                                 kind->name, kind->says)
-                                                   : std::string())
-                     : std::string("none: on a hard floor it slips"));
+        const std::string thick =
+            of_.gap(pad) + (rugOf(p).pad ? " thick" : " thick (not said: the usual one)");
+        line("Pad",
+             pad <= Length{} ? std::string(stairs ? "none" : "none: on a hard floor it slips")
+             : stairs        ? thick + ", a piece on each tread, short of its nosing"
+                      : fmt::format("{}, {} short of the rug all round{}", thick, of_.gap(shortBy),
+                                    kind != nullptr ? fmt::format("; on a hard floor {}, which {}",
+                                                                  kind->name, kind->says)
+                                                    : std::string()));
         line("Pile", alongWidth ? "along its width, as the arrow has it"
                                 : "along its depth, as the arrow has it");
         if (stairs)

@@ -152,9 +152,9 @@ TEST(RugLines, WhatIsToldOfARugIsToldBeforeItIsDone) {
 TEST(RugLines, APadIsCountedUnlessItIsSaid) {
     const auto job = jobWith({"rug called Plain at 60, 60", "rug called Thin on a pad 1/8",
                               "rug called Bare without a pad"});
-    EXPECT_NEAR(padUnder(rugIn(job, "Plain"), false).inInches(), 0.25, 1e-9);
-    EXPECT_NEAR(padUnder(rugIn(job, "Thin"), false).inInches(), 0.125, 1e-9);
-    EXPECT_EQ(padUnder(rugIn(job, "Bare"), false), Length{});
+    EXPECT_NEAR(padUnder(rugIn(job, "Plain"), Length::inches(0.25)).inInches(), 0.25, 1e-9);
+    EXPECT_NEAR(padUnder(rugIn(job, "Thin"), Length::inches(0.25)).inInches(), 0.125, 1e-9);
+    EXPECT_EQ(padUnder(rugIn(job, "Bare"), Length::inches(0.25)), Length{});
 }
 
 TEST(RugLines, ACutRugOutlivesItsJobFile) {

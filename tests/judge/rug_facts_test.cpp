@@ -74,7 +74,7 @@ TEST(RugsToCut, WhatIsBoughtAsItComesIsNotCut) {
 TEST(RugsToCut, AStairsRunnerIsAsLongAsItIsDeveloped) {
     const auto c = cutsOf({"runner 27 wide called Flight on stairs 1"}, stairs);
     ASSERT_EQ(c.all.size(), 1U);
-    EXPECT_FALSE(c.all[0].onFloor);
+    EXPECT_FALSE(c.all[0].onFloor());
     EXPECT_NEAR(c.all[0].cut.across.inInches(), 27, 1e-9);
     EXPECT_NEAR(c.all[0].cut.along.inInches(), 13 * 7.5 + 12 * 10, 1e-9);
     const auto capped = cutsOf({"runner 27 wide called Flight on stairs 1, capped"}, stairs);

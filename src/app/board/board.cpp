@@ -17,12 +17,6 @@
 
 namespace mezzet::app {
 
-namespace {
-
-constexpr double ruler = Board::rulerWidth;
-
-} // namespace
-
 Board::Board(JobSession& session, QWidget* parent) : QWidget(parent), session_(session) {
     setObjectName("board");
     setFocusPolicy(Qt::StrongFocus);

@@ -24,7 +24,7 @@ class Board : public QWidget {
 public:
     /// What a drag from the list of kinds carries: the line that adds one, without a place.
     static constexpr const char* addMime = "application/x-mezzet-add";
-    static constexpr double rulerWidth = 24; ///< pixels
+    static constexpr double ruler = 24; ///< how wide the rulers are, pixels
     static constexpr double wallMargin = 74; ///< about a wall that is shown whole, pixels
 
     explicit Board(JobSession&, QWidget* parent = nullptr);

@@ -132,8 +132,8 @@ void Board::mouseMoveEvent(QMouseEvent* e) {
         setCursor(onOutline                ? Qt::SizeAllCursor
                   : sizeSquareAt(pointer_) ? Qt::SizeFDiagCursor
                                            : Qt::ArrowCursor);
-    update(0, 0, width(), static_cast<int>(Board::rulerWidth));
-    update(0, 0, static_cast<int>(Board::rulerWidth), height());
+    update(0, 0, width(), static_cast<int>(ruler));
+    update(0, 0, static_cast<int>(ruler), height());
     if (taping_ && tapeStart_)
         update();
 }

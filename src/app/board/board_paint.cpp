@@ -11,9 +11,7 @@
 
 namespace mezzet::app {
 
-namespace {
-constexpr double atEdge = Board::rulerWidth;
-} // namespace
+namespace {} // namespace
 
 namespace {
 
@@ -368,11 +366,12 @@ void Board::paintSelection(const sheets::Drawing& d) {
 namespace {
 
 void paintRulers(QPainter& p, const LayerDrawing& as, QSizeF size, bool wall) {
-    p.fillRect(QRectF(0, 0, size.width(), atEdge), as.look.panel);
-    p.fillRect(QRectF(0, 0, atEdge, size.height()), as.look.panel);
+    constexpr double ruler = Board::ruler;
+    p.fillRect(QRectF(0, 0, size.width(), ruler), as.look.panel);
+    p.fillRect(QRectF(0, 0, ruler, size.height()), as.look.panel);
     p.setPen(QPen(as.look.panelEdge, 1));
-    p.drawLine(QPointF(atEdge, atEdge), QPointF(size.width(), atEdge));
-    p.drawLine(QPointF(atEdge, atEdge), QPointF(atEdge, size.height()));
+    p.drawLine(QPointF(ruler, ruler), QPointF(size.width(), ruler));
+    p.drawLine(QPointF(ruler, ruler), QPointF(ruler, size.height()));
     const Notation n = as.notation;
     const bool metric = isMetric(n.units);
     const double small = metric ? 100 : 304.8;
@@ -396,31 +395,31 @@ void paintRulers(QPainter& p, const LayerDrawing& as, QSizeF size, bool wall) {
             p.setPen(QPen(as.look.panelEdge, 1));
             for (double v = std::ceil((low - origin) / (small * as.camera.scale)) * small;
                  origin + v * as.camera.scale < high; v += small)
-                across ? p.drawLine(QPointF(origin + v * as.camera.scale, atEdge - 4),
-                                    QPointF(origin + v * as.camera.scale, atEdge))
-                       : p.drawLine(QPointF(atEdge - 4, origin + v * as.camera.scale),
-                                    QPointF(atEdge, origin + v * as.camera.scale));
+                across ? p.drawLine(QPointF(origin + v * as.camera.scale, ruler - 4),
+                                    QPointF(origin + v * as.camera.scale, ruler))
+                       : p.drawLine(QPointF(ruler - 4, origin + v * as.camera.scale),
+                                    QPointF(ruler, origin + v * as.camera.scale));
         }
         for (double v = std::ceil((low - origin) / (step * as.camera.scale)) * step;
              origin + v * as.camera.scale < high; v += step) {
             const double at = origin + v * as.camera.scale;
             p.setPen(QPen(as.look.soft, 1));
-            across ? p.drawLine(QPointF(at, atEdge - 8), QPointF(at, atEdge))
-                   : p.drawLine(QPointF(atEdge - 8, at), QPointF(atEdge, at));
+            across ? p.drawLine(QPointF(at, ruler - 8), QPointF(at, ruler))
+                   : p.drawLine(QPointF(ruler - 8, at), QPointF(ruler, at));
             p.setPen(as.look.ink);
             // A figure that would be cut at an end is left out.
             const double wide = p.fontMetrics().horizontalAdvance(label(v * sign));
             if (across && at + 8 + wide < high)
-                p.drawText(QRectF(at + 3, 2, wide + 2, atEdge - 6),
-                           Qt::AlignLeft | Qt::AlignVCenter, label(v * sign));
+                p.drawText(QRectF(at + 3, 2, wide + 2, ruler - 6), Qt::AlignLeft | Qt::AlignVCenter,
+                           label(v * sign));
             else if (!across && at - 14 > low)
-                p.drawText(QRectF(0, at - 14, atEdge - 2, 13), Qt::AlignRight | Qt::AlignBottom,
+                p.drawText(QRectF(0, at - 14, ruler - 2, 13), Qt::AlignRight | Qt::AlignBottom,
                            label(v * sign));
         }
     };
-    along(true, atEdge, size.width());
-    along(false, atEdge, size.height());
-    p.fillRect(QRectF(0, 0, atEdge, atEdge), as.look.panel);
+    along(true, ruler, size.width());
+    along(false, ruler, size.height());
+    p.fillRect(QRectF(0, 0, ruler, ruler), as.look.panel);
 }
 
 /// Overall lengths of the walls, and their letters.
@@ -456,7 +455,7 @@ std::shared_ptr<const sheets::Labels> Board::placeFigures(const sheets::Drawing&
     auto placed = std::make_shared<sheets::Labels>(sheetArea());
     if (!session_.surface().isWall()) {
         if (room->north)
-            placed->keepClear(QRectF(width() - 56.0, atEdge + 8, 48, 56));
+            placed->keepClear(QRectF(width() - 56.0, ruler + 8, 48, 56));
         // Only what is lettered is wanted of these.
         QImage nothing(1, 1, QImage::Format_ARGB32_Premultiplied);
         QPainter nowhere(&nothing);
@@ -487,7 +486,7 @@ void Board::paintFigures(QPainter& p) {
             placed->draw(on);
             if (!wall) {
                 if (room->north)
-                    sheets::drawNorth(d, {size.width() - 34.0, atEdge + 44}, 17, *room->north);
+                    sheets::drawNorth(d, {size.width() - 34.0, ruler + 44}, 17, *room->north);
                 if (!room->closed && !room->walls.empty()) {
                     on.setFont(sheets::sans(14, QFont::Medium));
                     on.setPen(as.look.tight);
@@ -504,8 +503,8 @@ void Board::paintPointer(QPainter& p) const {
     if (!pointerIn_)
         return;
     p.setPen(QPen(look().tight, 1));
-    p.drawLine(QPointF(pointer_.x(), 0), QPointF(pointer_.x(), atEdge));
-    p.drawLine(QPointF(0, pointer_.y()), QPointF(atEdge, pointer_.y()));
+    p.drawLine(QPointF(pointer_.x(), 0), QPointF(pointer_.x(), ruler));
+    p.drawLine(QPointF(0, pointer_.y()), QPointF(ruler, pointer_.y()));
 }
 
 /// What the last answer measured.

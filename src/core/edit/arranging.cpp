@@ -13,12 +13,7 @@ namespace mezzet {
 
 void noSuchPiece(WordsReader& in) {
     const std::size_t at = in.at();
-    if (const auto kind = in.kind()) {
-        const std::size_t end = in.at();
-        in.goTo(at);
-        in.fail(at, end - at, worded("there is no {} yet", foldCase(kind->name)),
-                "put one in the room first");
-    }
+    in.noneYet();
     std::size_t end = at;
     while (!in.done() && !in.ahead().empty() &&
            (end == at || (!in.lengthAhead() && !phraseAhead(in, false)))) {

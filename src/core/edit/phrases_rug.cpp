@@ -20,11 +20,6 @@ RugWork& told(Placing& p) {
     return *p.out.rug;
 }
 
-void offStairs(RugWork& work) {
-    work.stairs = 0;
-    work.breaks.clear();
-}
-
 /// The fit that is told of; begun when none is there.
 RugFit& fitOf(Placing& p) {
     RugWork& work = told(p);
@@ -62,13 +57,13 @@ bool corners(Placing& p) {
         p.fault("an outline has three corners or more",
                 "say it like: corners at 24, 24; 120, 24; 120, 60; 24, 60");
     told(p).fit.reset();
-    offStairs(told(p));
+    told(p).offStairs();
     return true;
 }
 
 bool toRoom(Placing& p) {
     RugFit& fit = fitOf(p);
-    offStairs(told(p));
+    told(p).offStairs();
     if (p.said.find("wall to wall") != std::string_view::npos)
         fit.border = {};
     else if (!rugOf(p.subject).fit)
@@ -113,7 +108,7 @@ bool toZone(Placing& p) {
     box.include(box.high + more);
     p.out.corners = {box.low, {box.high.x, box.low.y}, box.high, {box.low.x, box.high.y}};
     told(p).fit.reset();
-    offStairs(told(p));
+    told(p).offStairs();
     return true;
 }
 

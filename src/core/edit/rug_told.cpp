@@ -15,10 +15,8 @@ namespace {
 /// A runner over the run of a stair, in the middle of its width.
 std::optional<Problem> layOnStairs(const Room& room, Piece& p, const RugWork& work,
                                    std::vector<std::string>& notices, Notation n) {
-    const auto it = std::find_if(room.fixtures.begin(), room.fixtures.end(), [&](const Fixture& f) {
-        return f.kind == FixtureKind::stairs && f.number == work.stairs;
-    });
-    if (it == room.fixtures.end())
+    const Fixture* it = stairsUnder(room, work);
+    if (it == nullptr)
         return Problem{worded("there are no stairs {}", work.stairs), "add them to the tape notes"};
     if (it->risers < 1 || it->riser <= Length{})
         return Problem{worded("{} has no risers taped", it->name()),
@@ -73,11 +71,8 @@ Result<bool> tellOfRug(const Project& job, Piece& p, const Placement& said,
         lies = true;
     }
     if (said.rug && said.rug->breaks != before.breaks && !said.rug->breaks.empty()) {
-        const auto& all = job.room->fixtures;
-        const auto it = std::find_if(all.begin(), all.end(), [&](const Fixture& f) {
-            return f.kind == FixtureKind::stairs && f.number == said.rug->stairs;
-        });
-        if (said.rug->stairs == 0 || it == all.end())
+        const Fixture* it = stairsUnder(*job.room, *said.rug);
+        if (it == nullptr)
             return Problem{"only what lies on stairs goes over their landings",
                            "say which: on stairs 1, landing 36 after 6"};
         const auto goes = measureRunner(runnerOn(p, *it, job.library.book->habit("stair-nosing")));

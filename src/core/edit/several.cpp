@@ -399,15 +399,10 @@ private:
         if (share < first_.size.width)
             in.fail(at, in.at() - at, worded("{} has no room for so many", board.name),
                     "say fewer, or smaller ones");
-        std::vector<Placement> places(static_cast<std::size_t>(count_), model);
-        for (int i = 0; i < count_; ++i) {
-            Tie there;
-            there.kind = Tie::Kind::centredOn;
-            there.of = pieceTarget(board.id);
-            there.distance = share * (i - (count_ - 1) / 2.0);
-            places[static_cast<std::size_t>(i)].ties.push_back(there);
-        }
-        return addAll(places, at);
+        Tie middle;
+        middle.kind = Tie::Kind::centredOn;
+        middle.of = pieceTarget(board.id);
+        return addAll(spaced(model, middle, share), at);
     }
 
     /// Nothing says where along its wall it hangs.
@@ -428,14 +423,11 @@ private:
         constexpr int steps = 12; // to either end
         for (int k = 0; k <= 2 * steps; ++k) {
             const Length off = spare * ((k % 2 == 0 ? 1 : -1) * ((k + 1) / 2) / double(steps));
-            std::vector<Placement> places(static_cast<std::size_t>(count_), model);
-            for (int i = 0; i < count_; ++i) {
-                Tie along;
-                along.kind = Tie::Kind::centredOn;
-                along.of = wallTarget(*model.wall);
-                along.distance = off + pitch * (i - (count_ - 1) / 2.0);
-                places[static_cast<std::size_t>(i)].ties.push_back(along);
-            }
+            Tie middle;
+            middle.kind = Tie::Kind::centredOn;
+            middle.of = wallTarget(*model.wall);
+            middle.distance = off;
+            const auto places = spaced(model, middle, pitch);
             std::size_t next = 0;
             const auto all = addInTurn(
                 count_, [&](const Project&, const Scene&, int) { return places[next++]; }, 0);
@@ -459,16 +451,23 @@ private:
         if (kind_->hangs() || centred == first.ties.end() || !before ||
             centred->side == Side::left || centred->side == Side::right)
             return false;
-        const auto which = static_cast<std::size_t>(centred - first.ties.begin());
-        const Length pitch = first_.size.width + gap;
-        const Placement model = first;
-        places.clear();
-        for (int i = 0; i < count_; ++i) {
-            Placement p = model;
-            p.ties[which].distance = model.ties[which].distance + pitch * (i - (count_ - 1) / 2.0);
-            places.push_back(std::move(p));
-        }
+        const Tie middle = *centred;
+        Placement model = first;
+        model.ties.erase(model.ties.begin() + (centred - first.ties.begin()));
+        places = spaced(model, middle, first_.size.width + gap);
         return true;
+    }
+
+    /// As many as there are, each so far from the next, about what the tie centres one on.
+    [[nodiscard]] std::vector<Placement> spaced(const Placement& model, const Tie& middle,
+                                                Length pitch) const {
+        std::vector<Placement> out(static_cast<std::size_t>(count_), model);
+        for (int i = 0; i < count_; ++i) {
+            Tie along = middle;
+            along.distance = middle.distance + pitch * (i - (count_ - 1) / 2.0);
+            out[static_cast<std::size_t>(i)].ties.push_back(along);
+        }
+        return out;
     }
 
     /// What a piece is told, seen from the job the one before it leaves.

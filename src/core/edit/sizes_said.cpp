@@ -250,7 +250,7 @@ bool readSizes(WordsReader& in, Piece& p, bool isNew, std::vector<std::string>& 
     auto sizes = in.sizes(saidOf(*p.kind), &measured);
     if (sizes.empty() && isNew && p.kind->hangs()) {
         // "mirror 36 over the sideboard": nothing hangs so far above furniture.
-        constexpr Length mostAbove = Length::inches(15);
+        const Length mostAbove = in.job().library.book->habit("above-at-most");
         if (in.lengthAhead()) {
             const Length wide = in.length("the size");
             if (wide > mostAbove && wide < p.kind->size.width * 3 &&

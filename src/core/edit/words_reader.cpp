@@ -43,6 +43,17 @@ std::string_view WordsReader::since(std::size_t from) {
     return trimmed(text_.substr(from, at_ - from));
 }
 
+void WordsReader::noneYet() {
+    skip();
+    const std::size_t word = at_;
+    const auto none = kind();
+    const std::size_t end = at_;
+    at_ = word;
+    if (none)
+        fail(word, end - word, worded("there is no {} yet", foldCase(none->name)),
+             "put one in the room first");
+}
+
 void WordsReader::nothingMore() {
     take({"please"});
     if (!done())

@@ -100,6 +100,8 @@ public:
     [[nodiscard]] std::size_t nameEnd() { return longestName().end; }
     /// What was said from there up to here, without the blanks around it.
     [[nodiscard]] std::string_view since(std::size_t from);
+    /// Faults where a kind's name stands ahead, of which there is no piece.
+    void noneYet();
     /// Faults where anything but "please" is left.
     void nothingMore();
 

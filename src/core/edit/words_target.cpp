@@ -290,15 +290,8 @@ Target WordsReader::target(bool pieces) {
     }
     if (done())
         failAhead("what it refers to is missing here", "name a wall, an opening or a piece");
-    if (const std::size_t word = at_; pieces) {
-        if (const auto none = kind()) {
-            const std::size_t end = at_;
-            at_ = word;
-            fail(word, end - word, worded("there is no {} yet", foldCase(none->name)),
-                 "put one in the room first");
-        }
-        at_ = word;
-    }
+    if (pieces)
+        noneYet();
     failAhead(worded("I don't know “{}”", ahead()));
 }
 

@@ -106,9 +106,9 @@ Result<JobLock> JobLock::take(const fs::path& job, const std::string& program,
     while (true) {
         const int fd = ::open(file.c_str(), O_RDWR | O_CREAT | O_CLOEXEC | O_NOFOLLOW, 0666);
         if (fd < 0)
-            return refuse(fmt::format("the job can't be kept for writing: {}",
-                                      std::strerror(errno)),
-                          "check that you may write in its folder");
+            return refuse(
+                fmt::format("the job can't be kept for writing: {}", std::strerror(errno)),
+                "check that you may write in its folder");
         if (::flock(fd, LOCK_EX | LOCK_NB) == 0) {
             if (!stillNamed(fd, file)) {
                 ::close(fd);

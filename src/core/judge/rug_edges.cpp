@@ -156,7 +156,7 @@ void judgeDoor(const FloorContext& c) {
             const auto at = underSweep(l, p, c.scene.placed[l.index], *swing);
             if (!at)
                 continue;
-            const Length thick = p.size.height + rugOf(p).pad.value_or(c.book.habit("rug-pad"));
+            const Length thick = p.size.height + padUnder(p, c.book.habit("rug-pad"));
             Band band;
             if (door.undercut)
                 band.high = door.undercut->mm();
@@ -174,7 +174,7 @@ void judgeDoor(const FloorContext& c) {
 std::vector<Handle> doorHandles(const Reading& r, double target, const Project& job,
                                 const Scene& scene) {
     const Piece& p = *job.scheme().byId(r.piece);
-    const Length pad = rugOf(p).pad.value_or(job.library.book->habit("rug-pad"));
+    const Length pad = padUnder(p, job.library.book->habit("rug-pad"));
     const double by = target - r.value.value;
     std::vector<Handle> out;
     const auto padded = [&job, &scene, id = r.piece](double x) -> Result<Edit> {
@@ -321,11 +321,9 @@ void judgeStairs(const FloorContext& c) {
         if (!p.kind->flat() || rugOf(p).stairs == 0)
             continue;
         const Pose& pose = c.scene.placed[i].pose;
-        Target stairs;
-        for (const Fixture& f : c.scene.room->fixtures)
-            if (f.kind == FixtureKind::stairs && f.number == rugOf(p).stairs)
-                stairs = targetOf(f);
-        c.add(p.id, stairs, Amount::of(p.size.height), pose.at, pose.at);
+        const Fixture* stairs = stairsUnder(*c.scene.room, rugOf(p));
+        c.add(p.id, stairs != nullptr ? targetOf(*stairs) : Target{}, Amount::of(p.size.height),
+              pose.at, pose.at);
     }
 }
 

@@ -346,18 +346,14 @@ Result<std::vector<RugCutOff>> rugsToCut(const FloorView& scene, const RuleBook&
         c.rug = p.id;
         c.cut.name = p.name;
         if (rugOf(p).stairs > 0) {
-            const auto& fixtures = scene.room->fixtures;
-            const auto it = std::find_if(fixtures.begin(), fixtures.end(), [&](const Fixture& f) {
-                return f.kind == FixtureKind::stairs && f.number == rugOf(p).stairs;
-            });
-            if (it == fixtures.end())
+            const Fixture* it = stairsUnder(*scene.room, rugOf(p));
+            if (it == nullptr)
                 return Problem{worded("{} lies on stairs that are not there", p.name),
                                "add them to the tape notes"};
             c.runner = runnerOn(p, *it, book.habit("stair-nosing"));
             const auto measured = measureRunner(*c.runner);
             if (!measured)
                 return measured.problem();
-            c.onFloor = false;
             c.cut.across = p.size.depth;
             c.cut.along = measured->length;
             c.cut.ends = measured->joins;
@@ -420,7 +416,7 @@ std::vector<Segment> seamsOnFloor(const FloorView& scene, const RugBook& book,
     if (!cuts)
         return out;
     for (const RugCutOff& c : *cuts) {
-        if (!c.onFloor || !tooWide(*scene.scheme->byId(c.rug)))
+        if (!c.onFloor() || !tooWide(*scene.scheme->byId(c.rug)))
             continue;
         const auto plans = layOnRolls({c.cut}, ask, book.rolls);
         if (!plans)

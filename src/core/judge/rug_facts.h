@@ -51,14 +51,14 @@ struct SeatOnRug {
 struct RugCutOff {
     int rug = 0; ///< its id
     RollCut cut;
+    std::optional<StairRunner> runner; ///< of one that goes up stairs
     /// Of one that lies on the floor: where (0, 0) of its frame is, and which way its x (across the
     /// pile) and its y (along it) go. A stair's runner has none.
-    bool onFloor = true;
-    std::optional<StairRunner> runner; ///< what it goes up
     Vec2 origin;
     Vec2 across;
     Vec2 along;
 
+    [[nodiscard]] bool onFloor() const { return !runner; }
     [[nodiscard]] Vec2 toFloor(Vec2 p) const { return origin + across * p.x + along * p.y; }
 };
 /// Every rug that is cut off a roll: all but those bought as they are. The pile runs along the

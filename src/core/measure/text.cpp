@@ -46,16 +46,17 @@ std::string foldCase(std::string_view s) {
 }
 
 std::string withoutAccents(std::string_view s) {
-    if (std::all_of(s.begin(), s.end(), [](char c) { return static_cast<unsigned char>(c) < 0x80; }))
+    if (std::all_of(s.begin(), s.end(),
+                    [](char c) { return static_cast<unsigned char>(c) < 0x80; }))
         return std::string(s);
     utf8proc_uint8_t* made = nullptr;
     const auto size = utf8proc_map(
-        reinterpret_cast<const utf8proc_uint8_t*>(s.data()), static_cast<utf8proc_ssize_t>(s.size()),
-        &made,
+        reinterpret_cast<const utf8proc_uint8_t*>(s.data()),
+        static_cast<utf8proc_ssize_t>(s.size()), &made,
         static_cast<utf8proc_option_t>(UTF8PROC_STABLE | UTF8PROC_DECOMPOSE | UTF8PROC_STRIPMARK));
-    std::string out = size >= 0 ? std::string(reinterpret_cast<const char*>(made),
-                                              static_cast<std::size_t>(size))
-                                : std::string(s);
+    std::string out =
+        size >= 0 ? std::string(reinterpret_cast<const char*>(made), static_cast<std::size_t>(size))
+                  : std::string(s);
     std::free(made); // NOLINT(cppcoreguidelines-no-malloc): what the library hands over
     return out;
 }
@@ -116,10 +117,7 @@ std::pair<char32_t, std::size_t> characterAt(std::string_view s, std::size_t i) 
     const std::size_t bytes = c < 0x80 ? 1 : c >= 0xF0 ? 4 : c >= 0xE0 ? 3 : c >= 0xC2 ? 2 : 0;
     if (bytes == 0 || i + bytes > s.size())
         return {0xFFFD, 1};
-    char32_t point = bytes == 1   ? c
-                     : bytes == 2 ? c & 0x1FU
-                     : bytes == 3 ? c & 0x0FU
-                                  : c & 0x07U;
+    char32_t point = bytes == 1 ? c : bytes == 2 ? c & 0x1FU : bytes == 3 ? c & 0x0FU : c & 0x07U;
     for (std::size_t k = 1; k < bytes; ++k) {
         const auto more = static_cast<unsigned char>(s[i + k]);
         if ((more & 0xC0U) != 0x80)
@@ -141,8 +139,8 @@ bool isUnseen(char32_t c) {
 
 bool isBlank(char32_t c) {
     return c == ' ' || c == '\t' || c == '\n' || c == '\r' || c == '\v' || c == '\f' || c == 0xA0 ||
-           c == 0x85 || c == 0x1680 || (c >= 0x2000 && c <= 0x200A) || c == 0x2028 ||
-           c == 0x2029 || c == 0x202F || c == 0x205F || c == 0x3000;
+           c == 0x85 || c == 0x1680 || (c >= 0x2000 && c <= 0x200A) || c == 0x2028 || c == 0x2029 ||
+           c == 0x202F || c == 0x205F || c == 0x3000;
 }
 
 } // namespace
@@ -218,7 +216,6 @@ std::string listed(const std::vector<std::string>& items, std::string_view last)
     }
     return out;
 }
-
 
 std::filesystem::path dataFolder() {
     namespace fs = std::filesystem;

@@ -24,7 +24,6 @@ public:
             find();
         }
         reference operator*() const { return *at_; }
-        pointer operator->() const { return at_; }
         Iterator& operator++() {
             ++at_;
             find();
@@ -54,8 +53,6 @@ public:
         const T* last = all_->data() + all_->size();
         return {last, last, &test_};
     }
-    [[nodiscard]] bool empty() const { return begin() == end(); }
-    [[nodiscard]] const T& front() const { return *begin(); }
     /// How many there are; they are counted.
     [[nodiscard]] std::ptrdiff_t count() const { return std::distance(begin(), end()); }
 

@@ -391,7 +391,7 @@ Piece readPiece(const json& j, const std::string& where, const Kit& kit, int ver
     if (p.kind->flat()) {
         // Before format 3 a rug's height had the usual pad in it.
         if (version < 3)
-            p.size.height = std::max(p.size.height - usualPad(false), Length::millimetres(2));
+            p.size.height = std::max(p.size.height - Length::inches(0.25), Length::millimetres(2));
         if (f.has("rug"))
             p.rug = std::make_shared<RugWork>(readRug(f.need("rug"), where + ", “rug”"));
     }

@@ -10,10 +10,6 @@
 
 namespace mezzet {
 
-Length usualPad(bool metric) {
-    return metric ? Length::millimetres(6) : Length::inches(0.25);
-}
-
 const RugWork& rugOf(const Piece& p) {
     static const RugWork nothing;
     return p.rug ? *p.rug : nothing;
@@ -29,6 +25,14 @@ Piece unrolled(const Piece& p, Length developed) {
     return out;
 }
 
+const Fixture* stairsUnder(const Room& room, const RugWork& work) {
+    Target t;
+    t.is = Target::Is::fixture;
+    t.built = FixtureKind::stairs;
+    t.index = work.stairs;
+    return fixtureOf(room, t);
+}
+
 StairRunner runnerOn(const Piece& p, const Fixture& stairs, Length nosing) {
     StairRunner s;
     s.riser = stairs.riser;
@@ -42,47 +46,49 @@ StairRunner runnerOn(const Piece& p, const Fixture& stairs, Length nosing) {
     return s;
 }
 
-void dropFit(Piece& p) {
+namespace {
+
+/// What is told of a rug, made free of its room and changed.
+template <class Change> void freed(Piece& p, Change change) {
     if (!p.rug)
         return;
     auto work = std::make_shared<RugWork>(*p.rug);
     work->fit.reset();
-    work->stairs = 0;
-    work->breaks.clear();
+    change(*work);
     p.rug = std::move(work);
+}
+
+} // namespace
+
+void dropFit(Piece& p) {
+    freed(p, [](RugWork& work) { work.offStairs(); });
 }
 
 void stretchOutline(Piece& p, double across, double along) {
-    if (!p.rug)
-        return;
-    auto work = std::make_shared<RugWork>(*p.rug);
-    for (Vec2& c : work->outline)
-        c = {c.x * across, c.y * along};
-    work->fit.reset();
-    p.rug = std::move(work);
+    freed(p, [&](RugWork& work) {
+        for (Vec2& c : work.outline)
+            c = {c.x * across, c.y * along};
+    });
 }
 
 void mirrorRug(Piece& p) {
-    if (!p.rug)
-        return;
-    auto work = std::make_shared<RugWork>(*p.rug);
-    work->fit.reset();
-    work->stairs = 0;
-    for (Vec2& c : work->outline)
-        c.x = -c.x;
-    // Of a rectangle the second edge is the right one, and the fourth the left.
-    if (work->outline.empty())
-        for (RugEdge& e : work->edges)
-            e.edge = e.edge == 2 ? 4 : e.edge == 4 ? 2 : e.edge;
-    p.rug = std::move(work);
+    freed(p, [](RugWork& work) {
+        work.offStairs();
+        for (Vec2& c : work.outline)
+            c.x = -c.x;
+        // Of a rectangle the second edge is the right one, and the fourth the left.
+        if (work.outline.empty())
+            for (RugEdge& e : work.edges)
+                e.edge = e.edge == 2 ? 4 : e.edge == 4 ? 2 : e.edge;
+    });
 }
 
 bool isCut(const Piece& p) {
     return p.rug && !p.rug->outline.empty();
 }
 
-Length padUnder(const Piece& p, bool metric) {
-    return rugOf(p).pad.value_or(usualPad(metric));
+Length padUnder(const Piece& p, Length usual) {
+    return rugOf(p).pad.value_or(usual);
 }
 
 std::vector<Vec2> trueOutline(const Piece& p, const Pose& pose, Length tolerance) {

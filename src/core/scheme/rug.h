@@ -5,9 +5,6 @@
 
 namespace mezzet {
 
-/// The pad that is counted when nothing is said: 1/4 in, or 6 mm in a metric job.
-[[nodiscard]] Length usualPad(bool metric);
-
 /// What is told of a rug; as nothing were told, for one of which nothing is.
 [[nodiscard]] const RugWork& rugOf(const Piece&);
 /// A rug with something more told of it.
@@ -18,6 +15,8 @@ void dropFit(Piece&);
 /// Its outline grown by so much across its size and along it; it follows its room no longer.
 void stretchOutline(Piece&, double across, double along);
 
+/// The stairs a rug lies on; null where it lies on none, or they are not there.
+[[nodiscard]] const Fixture* stairsUnder(const Room&, const RugWork&);
 /// What lies on stairs, as it goes up them; their nosings are not taped.
 [[nodiscard]] StairRunner runnerOn(const Piece&, const Fixture& stairs, Length nosing);
 
@@ -29,8 +28,8 @@ void mirrorRug(Piece&);
 
 /// Its outline is cut, and not that of its kind.
 [[nodiscard]] bool isCut(const Piece&);
-/// The pad under it; nothing for none.
-[[nodiscard]] Length padUnder(const Piece&, bool metric);
+/// The pad under it, the usual one where nothing was said; nothing for none.
+[[nodiscard]] Length padUnder(const Piece&, Length usual);
 
 /// The outline of what lies on the floor, in the order its edges are counted; mm. Of a rectangle
 /// from its back's left corner as you face it, clockwise; curves are cut into chords within

@@ -197,6 +197,11 @@ struct RugWork {
     bool capped = false;            ///< drawn in under the nosings
     std::vector<StairBreak> breaks; ///< of those stairs, the lowest first
 
+    void offStairs() {
+        stairs = 0;
+        breaks.clear();
+    }
+
     bool operator==(const RugWork&) const = default;
 };
 

@@ -1,12 +1,11 @@
 #include "speech/other_words.h"
 
+#include "edit/words_reader.h"
 #include "measure/text.h"
 
 #include <fmt/format.h>
 
 #include <algorithm>
-#include <cstdlib>
-#include <iterator>
 #include <regex>
 
 namespace mezzet {
@@ -146,13 +145,12 @@ std::vector<std::string> aboutChairs(const std::string& line, const Project& job
             });
         });
     static const std::regex more(
-        "(?:add |put |bring |have )?(?:in )?(an?|one|two|three|four|five|six|"
-        "[0-9]+)(?: more| extra) (?:dining )?chairs?",
+        "(?:add |put |bring |have )?(?:in )?(an?|[a-z]+|[0-9]+)(?: more| extra) "
+        "(?:dining )?chairs?",
         std::regex::icase);
     static const std::regex less(
-        "(?:take|remove|lose|delete|get rid of|take away|take out) (an?|one|"
-        "two|three|four|five|six|[0-9]+)(?: of the)? (?:dining )?chairs?"
-        "(?: away| out)?",
+        "(?:take|remove|lose|delete|get rid of|take away|take out) "
+        "(an?|[a-z]+|[0-9]+)(?: of the)? (?:dining )?chairs?(?: away| out)?",
         std::regex::icase);
     static const std::regex behind(
         ".*\\b(?:room|space|walk|get|pass)\\b.* behind (?:the |my )?chairs?\\??",
@@ -164,11 +162,9 @@ std::vector<std::string> aboutChairs(const std::string& line, const Project& job
     if (!added && !std::regex_match(line, found, less))
         return {};
     const auto word = foldCase(found[1].str());
-    constexpr std::string_view words[] = {"", "one", "two", "three", "four", "five", "six"};
-    const auto* const it = std::find(std::begin(words), std::end(words), word);
-    const auto n = it != std::end(words)         ? it - std::begin(words)
-                   : word == "a" || word == "an" ? 1
-                                                 : std::atoi(word.c_str());
+    int n = word == "a" || word == "an" ? 1 : 0;
+    if (n == 0 && !WordsReader(word, job).takeCount(n))
+        return {};
     const auto now = added ? seats + n : seats - n;
     if (seats == 0 || n <= 0 || now <= 0)
         return {};
