@@ -302,7 +302,9 @@ TEST(JobFiles, OfTheSecondFormatHaveRugsAsThickAsTheyWere) {
     for (const auto& s : (*old)->schemes)
         for (const Piece& p : s->pieces)
             if (p.kind->flat()) {
-                EXPECT_NEAR((p.size.height + padUnder(p, false)).inInches(), 0.5, 1e-9) << p.name;
+                EXPECT_NEAR((p.size.height + padUnder(p, Length::inches(0.25))).inInches(), 0.5,
+                            1e-9)
+                    << p.name;
                 ++rugs;
             }
     EXPECT_GT(rugs, 2);
