@@ -388,6 +388,28 @@ BENCHMARK_CAPTURE(whatFits, rug, "rug for seats")->Unit(benchmark::kMillisecond)
 BENCHMARK_CAPTURE(whatFits, where, "where sideboard 60 x 18")->Unit(benchmark::kMillisecond);
 BENCHMARK_CAPTURE(whatFits, does, "does armchair 28 x 30 x 32 fit")->Unit(benchmark::kMillisecond);
 
+/// A step of a drag of one of sixty pieces on the board alone: resolved, judged, and painted anew.
+void boardWhileDragging(benchmark::State& state) {
+    app::JobSession session(library());
+    session.open(std::make_shared<const Project>(sixty()), {});
+    app::Board board(session);
+    board.resize(800, 700);
+    board.zoomToFit();
+    const int sofa = session.project()->scheme().byName("Sofa 0")->id;
+    session.select({sofa});
+    QImage image(800, 700, QImage::Format_ARGB32_Premultiplied);
+    double x = 0;
+    for (auto _ : state) {
+        x = x > 200 ? 0 : x + 5;
+        session.tryOut(drag(*session.settledProject(), *session.settledScene(), {sofa}, {x, 0},
+                            DragTies::revalue)
+                           .edit);
+        board.render(&image);
+    }
+    session.endTrial();
+}
+BENCHMARK(boardWhileDragging)->Unit(benchmark::kMillisecond);
+
 /// A step of a drag in the whole window: resolved, judged, and everything shown painted anew.
 void dragStepInTheWindow(benchmark::State& state, bool everything) {
     app::MainWindow window(library());

@@ -278,10 +278,13 @@ int check(const std::string& path, const std::string& room, const std::string& s
     int toMend = 0;
     int untried = 0;
     Progress progress("looking for remedies", readings.size());
-    for (const Reading& r : readings) {
-        progress.step();
-        untried += r.toMend() && late() ? 1 : 0;
-        const auto remedy = remedyFor(r, job, **resolved, judged, late);
+    const auto remedies =
+        remediesFor(judged, job, **resolved, late, [&progress] { progress.step(); });
+    progress.end();
+    for (std::size_t i = 0; i < readings.size(); ++i) {
+        const Reading& r = readings[i];
+        untried += remedies[i] ? 0 : 1;
+        const auto remedy = remedies[i].value_or(std::nullopt);
         toMend += r.toMend() ? 1 : 0;
         if (!asJson) {
             fmt::print(
@@ -335,7 +338,6 @@ int check(const std::string& path, const std::string& room, const std::string& s
         }
         out["readings"].push_back(one);
     }
-    progress.end();
     if (judged.stopped)
         fmt::print(stderr, "The room was not judged whole in {:g} s: allow more with --seconds.\n",
                    seconds);

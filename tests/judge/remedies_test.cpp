@@ -79,6 +79,36 @@ TEST(Remedies, AfterApplyingTheReadingIsInItsBandAndNothingUntoldGotWorse) {
     EXPECT_GT(tried, droppedRuns());
 }
 
+TEST(Remedies, LookedForSideBySideTheyAreTheSame) {
+    for (unsigned seed = 0; seed < 6; ++seed) {
+        const auto job = dropped(seed);
+        const auto scene = *sceneOf(job);
+        const auto before = judgeWhole(*scene, *job.library.book, job.judgement);
+        int told = 0;
+        const auto all = remediesFor(before, job, *scene, {}, [&told] { ++told; });
+        ASSERT_EQ(all.size(), before.readings.size());
+        EXPECT_EQ(told, static_cast<int>(all.size()));
+        for (std::size_t i = 0; i < all.size(); ++i) {
+            ASSERT_TRUE(all[i]);
+            const auto alone = remedyFor(before.readings[i], job, *scene, before);
+            ASSERT_EQ(all[i]->has_value(), alone.has_value());
+            if (alone) {
+                EXPECT_EQ((*all[i])->line, alone->line);
+                EXPECT_EQ((*all[i])->upsets, alone->upsets);
+            }
+        }
+    }
+}
+
+TEST(Remedies, StoppedTheyAreNotSaidToBeNone) {
+    const auto job = dropped(1);
+    const auto scene = *sceneOf(job);
+    const auto before = judgeWhole(*scene, *job.library.book, job.judgement);
+    const auto all = remediesFor(before, job, *scene, [] { return true; });
+    for (std::size_t i = 0; i < all.size(); ++i)
+        EXPECT_EQ(all[i].has_value(), !before.readings[i].toMend());
+}
+
 TEST(Remedies, ASecondMoveMendsWhatTheFirstUpset) {
     // A chest stands in the way of a sofa that must come off the chair it overlaps.
     const auto job = jobWith({"sofa 84 x 36 x 34 at 120in, 60in",

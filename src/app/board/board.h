@@ -161,6 +161,7 @@ private:
     [[nodiscard]] std::vector<int> inHand() const;
     void takeUnderlay();
     void paintWall(QPainter&);
+    void paintWallNow(QPainter&);
     void paintWallOver(const sheets::Drawing&);
     /// Where another wall's left corner on the floor is drawn, from that of the one looked at, mm.
     struct BesideWall {
@@ -199,6 +200,7 @@ private:
     Layer under_{*this, true}; ///< the room and all that stays in it, in one
     Layer flats_{*this};       ///< rugs that stay where they are
     Layer pieces_{*this};      ///< what else stays
+    Layer wall_{*this, true};  ///< a wall, with all on it, while nothing is held
     Layer figures_{*this};     ///< dimensions, letters and rulers
     Layer namesLayer_{*this};  ///< the names of what stays
     std::shared_ptr<const sheets::Labels> names_;

@@ -123,6 +123,28 @@ void Board::lookIntoMirrorFromNext() {
 }
 
 void Board::paintWall(QPainter& p) {
+    // What is held changes with the pointer. Else it is painted once.
+    if (hand_)
+        return paintWallNow(p);
+    LayerKey key = cameraKey();
+    key.with(session_.project()).with(session_.scene());
+    key.with(session_.judgedWhole() ? 1 : 0).with(static_cast<double>(session_.readings().size()));
+    key.with(session_.surface().wall()).with(unrolled_ ? 1 : 0);
+    key.with(static_cast<double>(mirrorFrom_))
+        .with(static_cast<double>(session_.selected().size()));
+    for (const bool on : shown_)
+        key.with(on ? 1 : 0);
+    for (const int id : session_.selected())
+        key.with(id);
+    for (const Mark& m : session_.marks())
+        key.with(m.from.x).with(m.from.y).with(m.to.x).with(m.to.y);
+    wall_.show(p, key, false, [this](QPainter& to) {
+        to.fillRect(rect(), look().board);
+        paintWallNow(to);
+    });
+}
+
+void Board::paintWallNow(QPainter& p) {
     sheets::Labels labels(sheetArea());
     const auto d = drawingOn(drawing(p), labels);
     sheets::drawGraph(d, sheetArea());

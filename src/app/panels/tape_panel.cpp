@@ -85,11 +85,16 @@ void TapePanel::followCards() {
             return r.verdict != Verdict::note &&
                    std::any_of(chosen.begin(), chosen.end(), [&](int id) { return r.isAbout(id); });
         });
-    constexpr int calm = 250; // ms
-    if ((!all || std::min<std::ptrdiff_t>(shown, mostCards) !=
-                     static_cast<std::ptrdiff_t>(cards_.size())) &&
-        !later_.isActive())
-        later_.start(calm);
+    if (all &&
+        std::min<std::ptrdiff_t>(shown, mostCards) == static_cast<std::ptrdiff_t>(cards_.size()))
+        return;
+    // New cards are made where the hand rests, or when they have been wanted for long.
+    constexpr int rests = 150; // ms
+    constexpr int atLeast = 1000;
+    if (!later_.isActive())
+        cardsWanted_.start();
+    later_.start(
+        std::min<int>(rests, std::max<int>(atLeast - static_cast<int>(cardsWanted_.elapsed()), 0)));
 }
 
 void TapePanel::resizeEvent(QResizeEvent* e) {

@@ -3,6 +3,7 @@
 #include "app/panels/reading_card.h"
 #include "app/session/pace.h"
 
+#include <QElapsedTimer>
 #include <QScrollArea>
 
 class QVBoxLayout;
@@ -46,6 +47,7 @@ private:
     std::vector<ReadingCard*> cards_;
     Pace follow_{50, [this] { followCards(); }};
     QTimer later_;
+    QElapsedTimer cardsWanted_; ///< since when, while something is dragged
     QTimer idle_;
     std::vector<int> selectionShown_; ///< what was selected when the cards were made
     bool takeWhenFound_ = false;      ///< the first remedy is to be taken as soon as it is there

@@ -3,6 +3,7 @@
 
 #include <algorithm>
 #include <cmath>
+#include <numeric>
 
 namespace mezzet {
 
@@ -24,8 +25,12 @@ constexpr double touching = 1e-6;
 /// extents across, `from`, `to` along. The gutter must lie between things on both sides.
 double longestGutter(const std::vector<double>& lo, const std::vector<double>& hi,
                      const std::vector<double>& from, const std::vector<double>& to,
-                     std::vector<std::pair<double, double>>& crossed) {
+                     std::vector<std::size_t>& inOrder) {
     double best = 0;
+    inOrder.resize(lo.size());
+    std::iota(inOrder.begin(), inOrder.end(), std::size_t{0});
+    std::sort(inOrder.begin(), inOrder.end(),
+              [&from](std::size_t a, std::size_t b) { return from[a] < from[b]; });
     const auto [low, high] = std::pair{*std::min_element(from.begin(), from.end()),
                                        *std::max_element(to.begin(), to.end())};
     const double first = *std::min_element(hi.begin(), hi.end());
@@ -35,15 +40,12 @@ double longestGutter(const std::vector<double>& lo, const std::vector<double>& h
         const double at = hi[k] + touching * 10;
         if (at < first || at > last)
             continue;
-        crossed.clear();
-        for (std::size_t i = 0; i < lo.size(); ++i)
-            if (lo[i] < at && hi[i] > at)
-                crossed.emplace_back(from[i], to[i]);
-        std::sort(crossed.begin(), crossed.end());
         double start = low;
-        for (const auto& [f, t] : crossed) {
-            best = std::max(best, f - start);
-            start = std::max(start, t);
+        for (const std::size_t i : inOrder) {
+            if (lo[i] >= at || hi[i] <= at)
+                continue;
+            best = std::max(best, from[i] - start);
+            start = std::max(start, to[i]);
         }
         best = std::max(best, high - start);
     }
@@ -128,9 +130,9 @@ double seamOf(Boxes& b, Vec2 size) {
     if (b.size() < 3)
         return 0;
     const double upright =
-        longestGutter(b.left, b.right, b.low, b.high, b.crossed) / std::max(size.y, 1.0);
+        longestGutter(b.left, b.right, b.low, b.high, b.inOrder) / std::max(size.y, 1.0);
     const double level =
-        longestGutter(b.low, b.high, b.left, b.right, b.crossed) / std::max(size.x, 1.0);
+        longestGutter(b.low, b.high, b.left, b.right, b.inOrder) / std::max(size.x, 1.0);
     return std::min(std::max(upright, level), 1.0);
 }
 

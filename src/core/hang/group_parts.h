@@ -17,7 +17,7 @@ inline constexpr double seamWeighs = 0.3;
 /// ways allocates nothing.
 struct Boxes {
     std::vector<double> left, right, low, high;
-    std::vector<std::pair<double, double>> crossed; ///< longestGutter's own
+    std::vector<std::size_t> inOrder; ///< longestGutter's own
 
     void clear() {
         for (auto* v : {&left, &right, &low, &high})

@@ -8,7 +8,11 @@
 #include "measure/texts.h"
 
 #include <algorithm>
+#include <atomic>
 #include <cmath>
+#include <future>
+#include <mutex>
+#include <thread>
 
 namespace mezzet {
 
@@ -320,6 +324,36 @@ std::optional<Remedy> remedyFor(const Reading& r, const Project& job, const Scen
             return remedy;
     }
     return {};
+}
+
+std::vector<std::optional<std::optional<Remedy>>>
+remediesFor(const Judged& judged, const Project& job, const Scene& scene, const Stopped& stopped,
+            const std::function<void()>& done) {
+    const auto& readings = judged.readings;
+    std::vector<std::optional<std::optional<Remedy>>> all(readings.size());
+    std::atomic<std::size_t> next = 0;
+    std::mutex telling;
+    const auto work = [&] {
+        for (std::size_t i = next++; i < readings.size(); i = next++) {
+            if (readings[i].toMend() && stopped && stopped())
+                continue;
+            all[i] = remedyFor(readings[i], job, scene, judged, stopped);
+            const std::scoped_lock lock(telling);
+            if (done)
+                done();
+        }
+    };
+    const auto toMend = static_cast<std::size_t>(std::count_if(
+        readings.begin(), readings.end(), [](const Reading& r) { return r.toMend(); }));
+    const auto hands = std::clamp<std::size_t>(std::thread::hardware_concurrency(), 1,
+                                               std::max<std::size_t>(toMend, 1));
+    std::vector<std::future<void>> others;
+    for (std::size_t i = 1; i < hands; ++i)
+        others.push_back(std::async(std::launch::async, work));
+    work();
+    for (auto& other : others)
+        other.get();
+    return all;
 }
 
 std::optional<Remedy> remedyFor(const Reading& r, const Project& job, const Scene& scene,

@@ -29,6 +29,14 @@ struct Remedy {
 [[nodiscard]] std::optional<Remedy> remedyFor(const Reading&, const Project&, const Scene&,
                                               const std::vector<Reading>& all);
 
+/// The remedy of each reading, in their order, as `remedyFor` finds it: empty where there is none,
+/// nothing said where it was not looked for, being stopped before. They are looked for side by
+/// side, a thread a processor, so `stopped` is asked by several; `done` is told of each, by one
+/// thread at a time.
+[[nodiscard]] std::vector<std::optional<std::optional<Remedy>>>
+remediesFor(const Judged&, const Project&, const Scene&, const Stopped& stopped = {},
+            const std::function<void()>& done = {});
+
 /// The edit that brings a reading to a typed value. Problem when no tie, step or size does. What is
 /// typed is done as typed; what it upsets is told.
 [[nodiscard]] Result<Remedy> bringTo(const Reading&, double value, const Project&, const Scene&,
