@@ -102,9 +102,16 @@ std::optional<WallFaced> wallFaced(const Scene& scene, int piece) {
     return {};
 }
 
-Length hearthOf(const Room& room, const Target& fire) {
-    const Fixture* f = fixtureOf(room, fire);
-    return f != nullptr ? f->hearthDepth : Length{};
+Length keptOff(const Target& t, const Kind& kind, const Room& room, const RuleBook& book) {
+    const Fixture* f = fixtureOf(room, t);
+    if (f == nullptr)
+        return {};
+    const Rule* access = book.byId("access");
+    const bool furniture = kind.family == Family::seat || kind.family == Family::table ||
+                           kind.family == Family::sleep || kind.family == Family::storage;
+    return f->kind == FixtureKind::fireplace && access != nullptr && furniture
+               ? std::max(f->hearthDepth, access->setting("fire"))
+               : f->hearthDepth;
 }
 
 } // namespace mezzet

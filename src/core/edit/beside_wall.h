@@ -1,5 +1,6 @@
 #pragma once
 
+#include "rules/rule_book.h"
 #include "scheme/scheme.h"
 
 #include <optional>
@@ -36,7 +37,9 @@ struct WallFaced {
 };
 [[nodiscard]] std::optional<WallFaced> wallFaced(const Scene&, int piece);
 
-/// How far a hearth reaches out before a fire; nothing stands on it unasked.
-[[nodiscard]] Length hearthOf(const Room&, const Target& fire);
+/// How far from what is in a wall such a piece stands before it when no distance is said: off a
+/// hearth, and furniture as far from a fire as the rule of what is in use has it. Nothing for the
+/// rest.
+[[nodiscard]] Length keptOff(const Target&, const Kind&, const Room&, const RuleBook&);
 
 } // namespace mezzet

@@ -259,7 +259,7 @@ bool beside(Placing& p, Length d) {
         if (!saysBefore(words))
             return byWall(p, t, d);
         if (d <= Length{})
-            d = hearthOf(*p.scene.room, t);
+            d = keptOff(t, *p.subject.kind, *p.scene.room, *p.in.job().library.book);
         // Touching what is in a wall, its back is to that.
         const Target wall = p.toWall(t);
         const bool touching = d <= Length{} && !p.subject.kind->flat() && t != wall;

@@ -355,6 +355,20 @@ WordsReader::Match WordsReader::longestName() {
     return best;
 }
 
+int WordsReader::orderSaid() {
+    if (take({"last"}))
+        return -1;
+    int n = 0;
+    for (const auto& words :
+         {std::pair{"first", "1st"}, std::pair{"second", "2nd"}, std::pair{"third", "3rd"},
+          std::pair{"fourth", "4th"}, std::pair{"fifth", "5th"}, std::pair{"sixth", "6th"}}) {
+        ++n;
+        if (take({words.first, words.second}))
+            return n;
+    }
+    return 0;
+}
+
 int WordsReader::piece() {
     skip();
     const std::size_t start = at_;
@@ -369,8 +383,18 @@ int WordsReader::piece() {
     const bool left = take({"left hand", "left-hand", "left"});
     const bool right = !left && take({"right hand", "right-hand", "right"});
     const bool other = !left && !right && take({"other"});
-    const bool one = left || right || other;
-    const auto m = meantHere();
+    const int order = left || right || other ? 0 : orderSaid();
+    const bool one = left || right || other || order != 0;
+    Match m;
+    if (one && !them_.empty() && take({"one"})) {
+        // "the first one": of what was spoken of.
+        m.end = at_;
+        for (const Piece& p : scheme().pieces)
+            if (p.kind == scheme().byId(them_.front())->kind)
+                m.ids.push_back(p.id);
+    } else {
+        m = meantHere();
+    }
     if (m.ids.empty()) {
         at_ = start;
         return 0;
@@ -379,6 +403,9 @@ int WordsReader::piece() {
     if (other)
         std::erase_if(
             ids, [&](int id) { return std::find(them_.begin(), them_.end(), id) != them_.end(); });
+    const auto count = static_cast<int>(ids.size());
+    if (order != 0 && order <= count && (order > 0 || count > 1))
+        ids = {ids[static_cast<std::size_t>(order > 0 ? order - 1 : count - 1)]};
     if ((left || right) && ids.size() > 1) {
         const auto x = [&](int id) { return scheme().byId(id)->pose.at.x; };
         std::sort(ids.begin(), ids.end(),
@@ -434,6 +461,14 @@ WordsReader::Match WordsReader::meantHere() {
                 m.ids.push_back(p.id);
         }
         if (!m.ids.empty())
+            return m;
+        // "the chest", of a chest of drawers.
+        for (const Piece& p : scheme().pieces)
+            if (std::any_of(p.kind->also.begin(), p.kind->also.end(), [&](const std::string& a) {
+                    return plainWord(a).starts_with(said + " ");
+                }))
+                m.ids.push_back(p.id);
+        if (kindNamed && !m.ids.empty())
             return m;
     }
     return {};

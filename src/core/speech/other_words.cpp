@@ -60,6 +60,16 @@ constexpr Other others[] = {
     {"(.+?)\\b(?:centred|centered) over\\b(.+)", "$1over$2"},
     {"(.+?) (?:in|at) the (?:middle|centre|center) of (.+)", "$1 on $2"},
     {"(.*?)\\ball (?:of )?(?:the )?chairs\\b(.*)", "$1the chairs$2"},
+    {"(.*?)\\b(?:the |a )?(?:tv|television|flat screen) (over|above) (.+)", "$1wall screen $2 $3"},
+    {"hang (?:the |a |my )?(?:tv|television|flat screen)\\b(.*)", "hang a wall screen$1"},
+    {"(?:swivel|spin|angle|point|aim|pivot) (.+?) (?:to|toward|towards|at) (.+)", "turn $1 to $2"},
+    {"(.+?) (?:on|to|along|at|by) the (window|door|fireplace|fire) side(?: of the room)?",
+     "$1 against the $2 wall"},
+    {"(.+?) (behind|at|by|beside|near|from|on|next to) (?:the )?(.+?)'s (left|right) "
+     "(end|side)(.*)",
+     "$1 $2 the $4 $5 of $3$6"},
+    {"how (?:big|wide|large|long) (?:can|could|should|may|must) (?:the|a|my) (.+?) be\\??",
+     "how big a $1?"},
     {"float (.+)", "put $1"},
     {"(?:centre|center) (an? .+?) (above|over|on|under|between|in) (.+)", "$1 $2 $3"},
     {"(?:put |place |have |try )?(?:an? |the )?(.+?) instead of (.+)", "use $1 instead of $2"},
@@ -171,21 +181,57 @@ std::vector<std::string> aboutChairs(const std::string& line, const Project& job
     return {fmt::format("seat {} with {}", table, now)};
 }
 
+/// Where a sentence goes on with another: "…, with a floor lamp beside it", "… and two armchairs
+/// opposite it", "… and move the table left".
+const std::regex& goesOn() {
+    static const std::regex words(
+        "(?:,|;|\\.)? (?:(?:and )?then |and also |and "
+        "(?=(?:put|place|hang|move|add|turn|slide|push|"
+        "pull|make|set|stand|remove|take|bring|shift|raise|lower|swap|cent(?:er|re)|rotate|face|"
+        "nudge|an?|one|two|three|four|five|six|[0-9]+)\\b)|with (?=(?:an?|one|two|three|four|five|"
+        "six|[0-9]+|some) ))",
+        std::regex::icase | std::regex::optimize);
+    return words;
+}
+
 std::string replaced(const std::string& text, const char* pattern, const std::string& by) {
     return std::regex_replace(text, std::regex(pattern, std::regex::icase), by);
 }
 
+/// What is long, quoted, named or given as a reason is no speech of ours.
+bool isTheirOwn(std::string_view text) {
+    if (text.size() > 300)
+        return true;
+    const auto folded = foldCase(text);
+    for (const char* free : {"\"", "“", "called ", "named ", "because ", "note ", "title "})
+        if (folded.find(free) != std::string::npos)
+            return true;
+    return false;
+}
+
 } // namespace
 
+std::vector<std::pair<std::string, std::string>> inTwoParts(std::string_view text) {
+    const std::string line(trimmed(text));
+    std::vector<std::pair<std::string, std::string>> out;
+    if (isTheirOwn(line))
+        return out;
+    for (auto at = std::sregex_iterator(line.begin(), line.end(), goesOn());
+         at != std::sregex_iterator(); ++at) {
+        const auto from = static_cast<std::size_t>(at->position());
+        out.emplace_back(line.substr(0, from),
+                         line.substr(from + static_cast<std::size_t>(at->length())));
+    }
+    std::reverse(out.begin(), out.end());
+    std::erase_if(out, [](const auto& p) { return p.first.empty() || p.second.empty(); });
+    return out;
+}
+
 std::vector<std::string> inOtherWords(std::string_view text, const Project& job) {
-    if (text.size() > 300)
+    if (isTheirOwn(text))
         return {};
     std::string line(trimmed(text));
     const auto folded = foldCase(line);
-    // What is quoted, named or given as a reason is no speech of ours.
-    for (const char* free : {"\"", "“", "called ", "named ", "because ", "note ", "title "})
-        if (folded.find(free) != std::string::npos)
-            return {};
     std::vector<std::string> out;
     // Things named together: "between the windows", "around the table".
     std::string whole = line;

@@ -4,6 +4,7 @@
 
 #include <string>
 #include <string_view>
+#include <utility>
 #include <vector>
 
 namespace mezzet {
@@ -12,5 +13,9 @@ namespace mezzet {
 /// can I put a piano?", "between the windows". Asked only for what is refused as it was said; none
 /// where no other words are known. What is made of it is told in the preview as ever.
 [[nodiscard]] std::vector<std::string> inOtherWords(std::string_view text, const Project&);
+
+/// Where a sentence may be two, likeliest last place first: "a sofa on wall A, with a lamp beside
+/// it". None for one.
+[[nodiscard]] std::vector<std::pair<std::string, std::string>> inTwoParts(std::string_view text);
 
 } // namespace mezzet

@@ -8,6 +8,8 @@
 #include "speech/questions.h"
 
 #include <algorithm>
+#include <iterator>
+#include <regex>
 
 namespace mezzet {
 
@@ -142,6 +144,23 @@ std::optional<Problem> asksFirst(std::string_view text, const Project& job, cons
 
 namespace {
 
+/// "on the back wall": a room has no such wall by itself, and is asked about.
+std::optional<Problem> whichWall(std::string_view text, const Room& room) {
+    static const std::regex words("\\b(back|far|near|front|rear|end|side|main|empty|blank) wall\\b",
+                                  std::regex::icase | std::regex::optimize);
+    std::match_results<std::string_view::const_iterator> found;
+    if (room.walls.empty() || !std::regex_search(text.begin(), text.end(), found, words))
+        return {};
+    const auto letter = wallName(static_cast<int>(room.walls.size()) - 1);
+    Problem p{worded("which is the {}? the room has walls A to {}", found.str(), letter),
+              worded("say its letter, or what is in it, like “the window wall”")};
+    p.column = static_cast<int>(
+                   characterCount(text.substr(0, static_cast<std::size_t>(found.position())))) +
+               1;
+    p.width = static_cast<int>(found.length());
+    return p;
+}
+
 /// As it was said, and in no other words.
 Result<Spoken> readAsSaid(std::string_view whole, const Project& job, const Listener& to,
                           const Stopped& stopped) {
@@ -205,14 +224,63 @@ Result<Spoken> readAsSaid(std::string_view whole, const Project& job, const List
 
 } // namespace
 
-Result<Spoken> readSpoken(std::string_view text, const Project& job, const Listener& to,
-                          const Stopped& stopped) {
+namespace {
+
+Result<Spoken> readInParts(std::string_view, const Project&, const Listener&, const Stopped&,
+                           int most);
+
+/// The two said one after the other, "it" in the second being what the first was about. Empty when
+/// either can't be done.
+std::optional<Spoken> oneAfterTheOther(const std::pair<std::string, std::string>& parts,
+                                       const Project& job, const Listener& to,
+                                       const Stopped& stopped, int most) {
+    auto first = readInParts(parts.first, job, to, stopped, most - 1);
+    if (!first || first->is != Spoken::Is::edit || first->said.edit.acts.empty())
+        return {};
+    const auto between = apply(job, first->said.edit);
+    if (!between || between->project->active != job.active)
+        return {};
+    const auto& them = first->said.them.empty() ? to.them : first->said.them;
+    auto second =
+        readInParts(parts.second, *between->project, {them, to.surface, {}}, stopped, most - 1);
+    if (!second || second->is != Spoken::Is::edit || second->said.edit.acts.empty())
+        return {};
+    Said& all = first->said;
+    Said& then = second->said;
+    all.edit.words += ", then " + then.edit.words;
+    std::move(then.edit.acts.begin(), then.edit.acts.end(), std::back_inserter(all.edit.acts));
+    std::move(then.edit.notices.begin(), then.edit.notices.end(),
+              std::back_inserter(all.edit.notices));
+    all.preview += "; then " + then.preview;
+    all.them = then.them.empty() ? all.them : then.them;
+    return std::move(*first);
+}
+
+/// As it was said, in other words, or as so many sentences.
+Result<Spoken> readInParts(std::string_view text, const Project& job, const Listener& to,
+                           const Stopped& stopped, int most) {
     auto said = readAsSaid(text, job, to, stopped);
     if (said || !isText(text) || (stopped && stopped()))
         return said;
     for (const std::string& other : inOtherWords(text, job))
         if (auto heard = readAsSaid(other, job, to, stopped))
             return heard;
+    if (most > 1)
+        for (const auto& parts : inTwoParts(text))
+            if (auto heard = oneAfterTheOther(parts, job, to, stopped, most))
+                return std::move(*heard);
+    return said;
+}
+
+} // namespace
+
+Result<Spoken> readSpoken(std::string_view text, const Project& job, const Listener& to,
+                          const Stopped& stopped) {
+    constexpr int sentences = 3;
+    auto said = readInParts(text, job, to, stopped, sentences);
+    if (!said)
+        if (auto which = whichWall(text, *job.room))
+            return std::move(*which);
     return said;
 }
 
