@@ -107,7 +107,8 @@ Length keptOff(const Target& t, const Kind& kind, const Room& room, const RuleBo
     if (f == nullptr)
         return {};
     const Rule* access = book.byId("access");
-    const bool furniture = kind.family == Family::seat || kind.family == Family::table ||
+    // A stool is drawn up to the hearth.
+    const bool furniture = (kind.family == Family::seat && kind.role != Role::perch) || kind.family == Family::table ||
                            kind.family == Family::sleep || kind.family == Family::storage;
     return f->kind == FixtureKind::fireplace && access != nullptr && furniture
                ? std::max(f->hearthDepth, access->setting("fire"))

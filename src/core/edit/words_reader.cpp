@@ -403,8 +403,9 @@ int WordsReader::piece() {
     if (other)
         std::erase_if(
             ids, [&](int id) { return std::find(them_.begin(), them_.end(), id) != them_.end(); });
-    const auto count = static_cast<int>(ids.size());
-    if (order != 0 && order <= count && (order > 0 || count > 1))
+    if (const auto count = static_cast<int>(ids.size()); order > count)
+        ids.clear();
+    else if (order != 0)
         ids = {ids[static_cast<std::size_t>(order > 0 ? order - 1 : count - 1)]};
     if ((left || right) && ids.size() > 1) {
         const auto x = [&](int id) { return scheme().byId(id)->pose.at.x; };
@@ -575,7 +576,7 @@ void WordsReader::failAhead(std::string what, std::string remedy) {
             }
             const auto said = foldCase(text_.substr(at_, e - at_));
             const int d = editDistance(said, foldCase(k));
-            if (d < best && d <= static_cast<int>(k.size()) / 3) {
+            if (d > 0 && d < best && d <= static_cast<int>(k.size()) / 3) {
                 best = d;
                 near = k;
             }

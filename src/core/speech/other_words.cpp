@@ -70,6 +70,9 @@ constexpr Other others[] = {
      "$1 $2 the $4 $5 of $3$6"},
     {"how (?:big|wide|large|long) (?:can|could|should|may|must) (?:the|a|my) (.+?) be\\??",
      "how big a $1?"},
+    {"((?:put |place |hang |add |set )?)(?:an? |the )?(.+?), ([0-9][^,]*? "
+     "(?:wide|long|high|tall|deep|across))",
+     "$1a $3 $2"},
     {"float (.+)", "put $1"},
     {"(?:centre|center) (an? .+?) (above|over|on|under|between|in) (.+)", "$1 $2 $3"},
     {"(?:put |place |have |try )?(?:an? |the )?(.+?) instead of (.+)", "use $1 instead of $2"},

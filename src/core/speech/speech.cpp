@@ -230,10 +230,11 @@ Result<Spoken> readInParts(std::string_view, const Project&, const Listener&, co
                            int most);
 
 /// The two said one after the other, "it" in the second being what the first was about. Empty when
-/// either can't be done.
+/// either can't be done; `why` is then what the second meets, if the first could be.
 std::optional<Spoken> oneAfterTheOther(const std::pair<std::string, std::string>& parts,
                                        const Project& job, const Listener& to,
-                                       const Stopped& stopped, int most) {
+                                       const Stopped& stopped, int most,
+                                       std::optional<Problem>& why) {
     auto first = readInParts(parts.first, job, to, stopped, most - 1);
     if (!first || first->is != Spoken::Is::edit || first->said.edit.acts.empty())
         return {};
@@ -241,9 +242,25 @@ std::optional<Spoken> oneAfterTheOther(const std::pair<std::string, std::string>
     if (!between || between->project->active != job.active)
         return {};
     const auto& them = first->said.them.empty() ? to.them : first->said.them;
-    auto second =
-        readInParts(parts.second, *between->project, {them, to.surface, {}}, stopped, most - 1);
-    if (!second || second->is != Spoken::Is::edit || second->said.edit.acts.empty())
+    const auto heard = [&](const std::string& line) {
+        return readInParts(line, *between->project, {them, to.surface, {}}, stopped, most - 1);
+    };
+    // What comes with something stands beside it; and nothing stands just anywhere.
+    const auto standsFree = [&](const Result<Spoken>& s) {
+        return std::any_of(s->said.edit.acts.begin(), s->said.edit.acts.end(), [](const Act& a) {
+            const auto* put = std::get_if<PutPiece>(&a);
+            return put != nullptr && put->piece.id == 0 && put->piece.ties.empty();
+        });
+    };
+    auto second = heard(parts.second);
+    if (second && second->is == Spoken::Is::edit && standsFree(second))
+        for (const char* place : {" either side of it", " beside it"})
+            if (second = heard(parts.second + place); second)
+                break;
+    if (!second && !why)
+        why = second.problem();
+    if (!second || second->is != Spoken::Is::edit || second->said.edit.acts.empty() ||
+        standsFree(second))
         return {};
     Said& all = first->said;
     Said& then = second->said;
@@ -265,10 +282,18 @@ Result<Spoken> readInParts(std::string_view text, const Project& job, const List
     for (const std::string& other : inOtherWords(text, job))
         if (auto heard = readAsSaid(other, job, to, stopped))
             return heard;
-    if (most > 1)
-        for (const auto& parts : inTwoParts(text))
-            if (auto heard = oneAfterTheOther(parts, job, to, stopped, most))
-                return std::move(*heard);
+    if (most < 2)
+        return said;
+    for (const auto& parts : inTwoParts(text)) {
+        std::optional<Problem> why;
+        if (auto heard = oneAfterTheOther(parts, job, to, stopped, most, why))
+            return std::move(*heard);
+        if (!why || why->column == 0)
+            continue;
+        // What the second part meets is told where it stands.
+        why->column += static_cast<int>(characterCount(text) - characterCount(parts.second));
+        return *why;
+    }
     return said;
 }
 
