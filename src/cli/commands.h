@@ -48,6 +48,22 @@ int kitCommand(const std::string& read, const std::string& write, bool metric, b
 int rules();
 int phrases();
 
+struct LightCommand {
+    std::string job;
+    std::string room;
+    std::string scene;  ///< a light scene; empty for all lights full on
+    std::string at;     ///< X,Y,Z in mm
+    std::string facing; ///< a direction; up when empty
+    std::string grid;   ///< a step
+    std::string height; ///< of the grid over the floor
+    bool directOnly = false;
+    bool asJson = false;
+};
+/// The light at what is done, at a point, or on a grid.
+int light(const LightCommand&);
+/// What a photometric file says; `at` is V,H in degrees, or empty.
+int photometry(const std::string& file, const std::string& at, bool asJson);
+
 struct CutCommand {
     std::vector<std::string> cuts; ///< "9' x 12'", across and along the pile
     std::vector<std::string> rolls;

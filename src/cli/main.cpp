@@ -138,6 +138,27 @@ int run(int argc, char** argv) {
     exportCommand->add_option("-o,--output", out, "FILE.dxf")->required();
     exportCommand->add_option("--room", room, "which of the job's rooms");
 
+    LightCommand lightAsked;
+    auto* lightCommand = app.add_subcommand(
+        "light", "Every light, how bright it is where things are done, at a point, or on a grid");
+    lightCommand->add_option("JOB", lightAsked.job, "a job file")->required();
+    lightCommand->add_option("--room", lightAsked.room, "which of the job's rooms");
+    lightCommand->add_option("--scene", lightAsked.scene, "a light scene; else all full on");
+    lightCommand->add_option("--at", lightAsked.at, "the light at X,Y,Z, in mm");
+    lightCommand->add_option("--facing", lightAsked.facing, "which way that looks; else up");
+    lightCommand->add_option("--grid", lightAsked.grid, "on a grid of this step, like 250mm");
+    lightCommand->add_option("--height", lightAsked.height, "of the grid over the floor");
+    lightCommand->add_flag("--direct", lightAsked.directOnly,
+                           "only what comes straight from the lights");
+    lightCommand->add_flag("--json", lightAsked.asJson, "print JSON, lengths in mm");
+
+    std::string photometryFile, photometryAt;
+    auto* photometryCommand =
+        app.add_subcommand("photometry", "What an IES or EULUMDAT file says of a fixture");
+    photometryCommand->add_option("FILE", photometryFile, "FILE.ies or FILE.ldt")->required();
+    photometryCommand->add_option("--at", photometryAt, "candela at V,H, the file's own angles");
+    photometryCommand->add_flag("--json", asJson, "print JSON");
+
     RugsCommand rugsAsked;
     auto* rugsCommand = app.add_subcommand(
         "rugs",
@@ -240,6 +261,10 @@ int run(int argc, char** argv) {
         return exportDxf(job, room, out);
     if (*blankCommand)
         return measuringSheet(notes, metric, out);
+    if (*lightCommand)
+        return light(lightAsked);
+    if (*photometryCommand)
+        return photometry(photometryFile, photometryAt, asJson);
     if (*rugsCommand)
         return rugs(rugsAsked);
     if (*cutCommand)

@@ -102,7 +102,8 @@ TEST(Examples, EndANameThatStandsBeforeThem) {
 
 TEST(Examples, OfVerbsCanBeSaid) {
     auto job = furnished();
-    for (const auto& list : {pieceVerbs(), arrangingVerbs(), groupVerbs(), jobVerbs()})
+    for (const auto& list :
+         {pieceVerbs(), arrangingVerbs(), groupVerbs(), jobVerbs(), lightVerbs()})
         for (const VerbHelp& v : list)
             for (const auto& example : parts(v.example)) {
                 // Some speak of what another one makes.
@@ -119,6 +120,10 @@ TEST(Examples, OfVerbsCanBeSaid) {
                     first("seat supper table with 4");
                 if (example.find("from sofa") != std::string::npos)
                     first("coffee table 16 from sofa");
+                if (example.find("Supper") != std::string::npos && !example.starts_with("zone"))
+                    first("light zone Supper is pendant");
+                if (example == "scene remove Supper")
+                    first("scene Supper is Supper 60 %");
                 if (example == "zone remove Seating")
                     first("zone Seating is sofa and rug");
                 if (example == "scheme remove" || example.starts_with("scheme get back"))

@@ -159,6 +159,15 @@ struct Applier {
         for (Zone& z : s.zones)
             std::erase(z.pieces, id);
         std::erase_if(s.zones, [](const Zone& z) { return z.pieces.empty(); });
+        for (LightZone& z : s.light.zones)
+            std::erase(z.lights, id);
+        for (Piece& p : s.pieces)
+            if (p.light && p.light->aim && p.light->aim->is == Target::Is::piece &&
+                p.light->aim->piece == id) {
+                auto told = std::make_shared<LightTold>(*p.light);
+                told->aim.reset();
+                p.light = std::move(told);
+            }
         std::erase_if(s.accepted, [id](const Accepted& a) { return a.isAbout(id); });
     }
 
@@ -202,6 +211,31 @@ struct Applier {
             return Problem{worded("a scheme has at most {} zones", mostZones), ""};
         else
             s->zones.push_back(z.zone);
+        return {};
+    }
+
+    std::optional<Problem> act(const SetLightPlan& l) {
+        if (l.plan.zones.size() > mostLightZones || l.plan.scenes.size() > mostLightScenes)
+            return Problem{
+                worded("a scheme has at most {} light zones, and as many scenes", mostLightZones),
+                ""};
+        auto s = change();
+        for (const LightZone& z : l.plan.zones)
+            for (const int id : z.lights)
+                if (s->byId(id) == nullptr || !s->byId(id)->kind->light)
+                    return Problem{"a light of that zone is not there", "name lights"};
+        s->light = l.plan;
+        return {};
+    }
+
+    std::optional<Problem> act(const PutPhotometry& p) {
+        auto all = job.photometries ? std::make_shared<PhotometryFiles>(*job.photometries)
+                                    : std::make_shared<PhotometryFiles>();
+        if (all->size() >= mostPhotometries && all->count(p.key) == 0)
+            return Problem{worded("a job holds at most {} photometric files", mostPhotometries),
+                           ""};
+        (*all)[p.key] = p.file;
+        job.photometries = all;
         return {};
     }
 

@@ -108,8 +108,9 @@ Length keptOff(const Target& t, const Kind& kind, const Room& room, const RuleBo
         return {};
     const Rule* access = book.byId("access");
     // A stool is drawn up to the hearth.
-    const bool furniture = (kind.family == Family::seat && kind.role != Role::perch) || kind.family == Family::table ||
-                           kind.family == Family::sleep || kind.family == Family::storage;
+    const bool furniture = (kind.family == Family::seat && kind.role != Role::perch) ||
+                           kind.family == Family::table || kind.family == Family::sleep ||
+                           kind.family == Family::storage;
     return f->kind == FixtureKind::fireplace && access != nullptr && furniture
                ? std::max(f->hearthDepth, access->setting("fire"))
                : f->hearthDepth;

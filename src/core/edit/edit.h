@@ -92,6 +92,15 @@ struct PutPicture {
     std::string key;
     Picture picture;
 };
+/// Keeps a photometric file in the job; one of the same key is replaced.
+struct PutPhotometry {
+    std::string key;
+    PhotometryFile file;
+};
+/// What is told of the active scheme's light: zones, scenes, reflectances.
+struct SetLightPlan {
+    LightPlan plan;
+};
 struct SetTitle {
     std::string title;
     std::string client;
@@ -100,7 +109,7 @@ struct SetTitle {
 using Act = std::variant<PutPiece, RemovePiece, SetNotes, SetUnderlay, SetNotation, SetSchool,
                          SetBand, AddScheme, SwitchScheme, RenameScheme, RemoveScheme, SetTitle,
                          SetAccess, SetBrief, SetZone, SetArrangement, PutAway, RestoreScheme,
-                         SetSchemeNote, SetEyes, PutPicture, SetAccepted>;
+                         SetSchemeNote, SetEyes, PutPicture, SetAccepted, PutPhotometry, SetLightPlan>;
 
 /// A change to a job, as data: tried without harm, applied, and undone by keeping the old job.
 struct Edit {

@@ -20,7 +20,8 @@ std::string wordOfTheLine(std::string_view name, const Project& job) {
         "it",    "this",       "that", "them", "these", "those", "both", "all",   "here",
         "there", "everything", "undo", "redo", "again", "and",   "then", "please"};
     bool is = std::find(std::begin(pronouns), std::end(pronouns), word) != std::end(pronouns);
-    for (const auto& verbs : {pieceVerbs(), arrangingVerbs(), groupVerbs(), jobVerbs()})
+    for (const auto& verbs :
+         {pieceVerbs(), arrangingVerbs(), groupVerbs(), jobVerbs(), lightVerbs()})
         for (const VerbHelp& v : verbs)
             for (const std::string_view begins : v.begins)
                 is = is || begins == word;

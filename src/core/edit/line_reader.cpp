@@ -60,6 +60,8 @@ Edit LineReader::read() {
         return *arranging;
     if (auto setting = readSetting(in))
         return *setting;
+    if (auto light = readLighting(in))
+        return *light;
     const bool fresh = in.take({"add", "another", "new"});
     if (fresh || in.take({"put", "place", "hang", "stand", "lay", "set", "stick", "drop", "fit",
                           "pop", "pin", "mount", "slip", "tuck", "bring in"}))

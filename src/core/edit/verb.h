@@ -52,5 +52,6 @@ template <class Reader> std::vector<VerbHelp> helpOf(const std::vector<Verb<Read
 [[nodiscard]] std::vector<VerbHelp> arrangingVerbs();
 [[nodiscard]] std::vector<VerbHelp> groupVerbs();
 [[nodiscard]] std::vector<VerbHelp> jobVerbs();
+[[nodiscard]] std::vector<VerbHelp> lightVerbs();
 
 } // namespace mezzet

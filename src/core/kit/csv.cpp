@@ -439,6 +439,23 @@ std::string kitText(const std::vector<Kind>& kinds) {
                 {"across", o.across}, {"up", o.up}, {"board", o.board.mm()}, {"foot", o.foot.mm()}};
         if (k.bareBack)
             one["back"] = "bare";
+        if (k.light) {
+            const LightSource& l = *k.light;
+            json light{{"lumens", l.lumens},
+                       {"watts", l.watts},
+                       {"kelvin", l.kelvin},
+                       {"shine", l.shine},
+                       {"lamp", l.lamp.mm()}};
+            if (l.cutOut > Length{})
+                light["cutOut"] = l.cutOut.mm();
+            if (l.recess > Length{})
+                light["recess"] = l.recess.mm();
+            if (l.bare)
+                light["bare"] = true;
+            if (l.kilograms > 0)
+                light["kg"] = l.kilograms;
+            one["light"] = light;
+        }
         json metric = json::object();
         if (k.metric)
             metric["size"] = {k.metric->width.mm() / 10, k.metric->depth.mm() / 10,

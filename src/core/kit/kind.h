@@ -111,6 +111,21 @@ struct Footprint {
     bool operator==(const Footprint&) const = default;
 };
 
+/// How a kind gives light.
+struct LightSource {
+    double lumens = 0;
+    double watts = 0;
+    double kelvin = 2700; ///< the colour of its light
+    std::string shine;    ///< how it shines each way: a file of data/light, without its ending
+    Length lamp;          ///< its photometric centre, over its foot
+    Length cutOut;        ///< the width of the hole it goes into; nothing for none
+    Length recess;        ///< how far it reaches up into the ceiling
+    bool bare = false;    ///< its lamp is seen
+    double kilograms = 0; ///< what it weighs
+
+    bool operator==(const LightSource&) const = default;
+};
+
 /// Clear floor a kind needs in use, beyond each edge.
 struct UseRoom {
     Length front;
@@ -146,8 +161,9 @@ struct Kind {
     Length hangAt;                ///< the height it usually hangs at; nothing is eye level
     Level hangBy = Level::centre; ///< which height of it that is
     std::optional<Size>
-        metric;             ///< its size in metric trade; rounded from `size` where there is none
-    Length metricHangAt;    ///< the same of the height it hangs at; nothing for none
+        metric;          ///< its size in metric trade; rounded from `size` where there is none
+    Length metricHangAt; ///< the same of the height it hangs at; nothing for none
+    std::shared_ptr<const LightSource> light; ///< null for what gives none
     double arealWeight = 0; ///< kg to a square metre of its face, when its weight is not known
 
     /// The two figures of its outline: from above, or of what hangs from the front.

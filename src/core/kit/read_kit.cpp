@@ -291,6 +291,46 @@ std::vector<Vec2> readLegs(const json& list, const Entry& e, const Size& size) {
     return out;
 }
 
+std::shared_ptr<const LightSource> readLight(const json& o, const Entry& e, const Size& size) {
+    auto out = std::make_shared<LightSource>();
+    out->lamp = size.height / 2;
+    if (!o.is_object())
+        throw Fault{"“light” is not a group",
+                    "write it like {\"lumens\": 800, \"watts\": 9, \"shine\": \"globe\"}"};
+    for (const auto& [key, v] : o.items()) {
+        const auto number = [&, &key = key, &v = v](double most) {
+            if (!v.is_number() || v.get<double>() < 0 || v.get<double>() > most)
+                throw Fault{worded("“light” can't have “{}: {}”", key, v.dump()),
+                            worded("it is a number up to {}", most)};
+            return v.get<double>();
+        };
+        if (key == "lumens")
+            out->lumens = number(1e6);
+        else if (key == "watts")
+            out->watts = number(1e5);
+        else if (key == "kelvin")
+            out->kelvin = number(20000);
+        else if (key == "kg")
+            out->kilograms = number(500);
+        else if (key == "shine" && v.is_string())
+            out->shine = v.get<std::string>();
+        else if (key == "lamp")
+            out->lamp = e.length(v, "“lamp”", false);
+        else if (key == "cutOut")
+            out->cutOut = e.length(v, "“cutOut”", false);
+        else if (key == "recess")
+            out->recess = e.length(v, "“recess”", false);
+        else if (key == "bare" && v.is_boolean())
+            out->bare = v.get<bool>();
+        else
+            throw Fault{worded("“light” can't have “{}: {}”", key, v.dump()), "see docs/kit.md"};
+    }
+    if (out->lumens <= 0 || out->shine.empty())
+        throw Fault{"“light” does not say its lumens, or how it shines",
+                    "write it like {\"lumens\": 800, \"watts\": 9, \"shine\": \"globe\"}"};
+    return out;
+}
+
 Kind readKind(const json& j, double unit) {
     if (!j.is_object())
         throw Fault{"it is not an object", "each entry is {\"id\": …, \"name\": …, \"size\": […]}"};
@@ -348,6 +388,8 @@ Kind readKind(const json& j, double unit) {
         readHanging(*hang, e, k);
     if (const auto* metric = e.group("metric"))
         readMetric(*metric, k);
+    if (const auto* light = e.group("light"))
+        k.light = readLight(*light, e, k.size);
     e.finish();
     return k;
 }

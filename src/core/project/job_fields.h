@@ -129,5 +129,10 @@ private:
 /// `version` is the format of the file: 1 named a wall where later ones name a surface.
 [[nodiscard]] Target readTarget(const json&, const std::string& where);
 [[nodiscard]] Piece readPiece(const json&, const std::string& where, const Kit&, int version);
+// What is told of light (read_light.cpp).
+[[nodiscard]] LightTold readLightTold(const json&, const std::string& where);
+[[nodiscard]] std::optional<double> readReflects(Fields&);
+[[nodiscard]] LightPlan readLightPlan(const json&, const std::string& where);
+[[nodiscard]] std::shared_ptr<const PhotometryFiles> readPhotometries(const json&);
 
 } // namespace mezzet

@@ -262,9 +262,49 @@ Json jsonOf(const Piece& p) {
         j["cost"] = *p.cost;
     if (p.rug)
         j["rug"] = jsonOf(*p.rug);
+    if (p.light) {
+        Json light = Json::object();
+        if (!p.light->shine.empty())
+            light["file"] = p.light->shine;
+        if (p.light->lumens)
+            light["lumens"] = *p.light->lumens;
+        if (p.light->watts)
+            light["watts"] = *p.light->watts;
+        if (p.light->aim)
+            light["aim"] = jsonOf(*p.light->aim);
+        j["light"] = light;
+    }
+    if (p.reflects)
+        j["reflects"] = *p.reflects;
     if (!p.reason.empty())
         j["reason"] = p.reason;
     carry(j, p.extra);
+    return j;
+}
+
+Json jsonOf(const LightPlan& plan) {
+    Json j = Json::object();
+    for (const auto& [key, share] :
+         {std::pair{"walls", plan.walls}, std::pair{"ceiling", plan.ceiling},
+          std::pair{"floor", plan.floor}})
+        if (share)
+            j[key] = *share;
+    if (plan.maintained != 1)
+        j["maintained"] = plan.maintained;
+    for (const LightZone& z : plan.zones) {
+        Json one{{"name", z.name}, {"lights", z.lights}};
+        for (const Target& s : z.switches)
+            one["switches"].push_back(jsonOf(s));
+        if (z.dims)
+            one["dims"] = true;
+        j["zones"].push_back(std::move(one));
+    }
+    for (const LightScene& s : plan.scenes) {
+        Json one{{"name", s.name}, {"levels", Json::array()}};
+        for (const LightScene::Level& l : s.levels)
+            one["levels"].push_back({{"zone", l.zone}, {"part", l.part}});
+        j["scenes"].push_back(std::move(one));
+    }
     return j;
 }
 
@@ -351,6 +391,8 @@ std::string jobText(const Project& p) {
             one["zones"] = Json::array();
         for (const auto& z : s.zones)
             one["zones"].push_back({{"name", z.name}, {"pieces", z.pieces}});
+        if (s.light != LightPlan{})
+            one["light"] = jsonOf(s.light);
         if (!s.accepted.empty())
             one["accepted"] = Json::array();
         for (const Accepted& a : s.accepted) {
@@ -403,6 +445,11 @@ std::string jobText(const Project& p) {
                                      {"width", one.width},
                                      {"height", one.height},
                                      {"picture", one.bytes}});
+    }
+    if (p.photometries && !p.photometries->empty()) {
+        j["photometries"] = Json::array();
+        for (const auto& [key, one] : *p.photometries)
+            j["photometries"].push_back({{"key", key}, {"name", one.name}, {"text", one.text}});
     }
     carry(j, p.extra);
     return j.dump(1) + "\n";

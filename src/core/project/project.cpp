@@ -14,6 +14,37 @@
 
 namespace mezzet {
 
+namespace {
+
+/// The distributions the program ships; every kind's own is among them.
+Result<std::shared_ptr<const Shines>> loadShines(const std::filesystem::path& folder,
+                                                 const Kit& kit) {
+    auto out = std::make_shared<Shines>();
+    std::error_code error;
+    for (const auto& f : std::filesystem::directory_iterator(folder, error)) {
+        if (f.path().extension() != ".ies")
+            continue;
+        const auto text = readTextFile(f.path(), mostPhotometryBytes);
+        if (!text)
+            return text.problem();
+        auto read = readIes(*text, f.path().string());
+        if (!read)
+            return read.problem();
+        (*out)[f.path().stem().string()] = std::make_shared<const Photometry>(std::move(*read));
+    }
+    for (const KindPtr& k : kit.kinds())
+        if (k->light && out->count(k->light->shine) == 0) {
+            Problem p{worded("there is no distribution “{}”, which {} shines by", k->light->shine,
+                             k->name),
+                      "the program's data folder holds light/*.ies; MEZZET_DATA can name it"};
+            p.file = folder.string();
+            return p;
+        }
+    return std::shared_ptr<const Shines>(std::move(out));
+}
+
+} // namespace
+
 Result<Library> loadLibrary(const std::filesystem::path& data) {
     auto kit = loadKit(data / "kit");
     if (!kit)
@@ -29,7 +60,18 @@ Result<Library> loadLibrary(const std::filesystem::path& data) {
     auto rugs = loadRugBook(data / "rugs" / "rugs.json");
     if (!rugs)
         return rugs.problem();
-    return inUnits(Library{*kit, whole, {}, stock->sizes, *rugs}, Units::feetAndInches);
+    auto shines = loadShines(data / "light", **kit);
+    if (!shines)
+        return shines.problem();
+    const auto tasksFile = data / "light" / "tasks.json";
+    const auto tasksText = readTextFile(tasksFile, std::size_t{1} << 20U);
+    if (!tasksText)
+        return tasksText.problem();
+    auto tasks = readTaskLevels(*tasksText, tasksFile.string());
+    if (!tasks)
+        return tasks.problem();
+    return inUnits(Library{*kit, whole, {}, stock->sizes, *rugs, *shines, *tasks},
+                   Units::feetAndInches);
 }
 
 Library inUnits(const Library& library, Units units) {

@@ -2,6 +2,8 @@
 
 #include "files/whole_file.h"
 #include "hang/stock.h"
+#include "photometry/photometry.h"
+#include "photometry/task_levels.h"
 #include "rugs/rug_book.h"
 #include "rules/rule_book.h"
 #include "scheme/resolve.h"
@@ -15,6 +17,9 @@
 
 namespace mezzet {
 
+/// How fixtures shine, by the name a kind has for it.
+using Shines = std::map<std::string, PhotometryPtr, std::less<>>;
+
 /// What the program ships: its kit and its rule book.
 struct Library {
     KitPtr kit;
@@ -22,6 +27,8 @@ struct Library {
     std::optional<Judgement> studio{}; ///< the school and bands a studio begins its jobs with
     std::vector<StockSize> stock{};    ///< sizes pictures come in
     RugBookPtr rugs{};                 ///< rolls, edges, pads and materials
+    std::shared_ptr<const Shines> shines{}; ///< how kinds of lights shine, by the names they use
+    std::shared_ptr<const TaskLevels> tasks{}; ///< how much light what is done wants
 
     /// The kit and the book as one unit system has them.
     struct Edition {
@@ -86,6 +93,16 @@ struct Picture {
 };
 using Pictures = std::map<std::string, Picture, std::less<>>;
 
+/// A photometric file: a copy of its text, and what it says.
+struct PhotometryFile {
+    std::string name; ///< its file's name
+    std::string text;
+    PhotometryPtr shines;
+
+    bool operator==(const PhotometryFile& o) const { return name == o.name && text == o.text; }
+};
+using PhotometryFiles = std::map<std::string, PhotometryFile, std::less<>>;
+
 /// How a sheet was asked for last, to be offered again.
 struct PrintChoice {
     std::string paper; ///< "A4"; empty for the job's own
@@ -110,6 +127,7 @@ struct Project {
     std::vector<SchemePtr> thrownAway;        ///< newest last; they can be got back
     UnderlayPtr underlay;                     ///< null for none
     std::shared_ptr<const Pictures> pictures; ///< by key; null for none
+    std::shared_ptr<const PhotometryFiles> photometries{}; ///< by key; null for none
     Library library;
     std::map<std::string, PrintChoice, std::less<>> prints{}; ///< by the sheet's id
     std::string extra;     ///< fields of the job file this version doesn't know, as JSON
@@ -151,6 +169,10 @@ inline constexpr std::size_t mostThrownAway = 20; ///< the oldest goes for good
 inline constexpr std::size_t mostZones = 60;
 inline constexpr std::size_t mostPictures = 200;
 inline constexpr std::size_t mostPictureBytes = 1024 * 1024; ///< of one, base64
+inline constexpr std::size_t mostPhotometries = 60;
+inline constexpr std::size_t mostPhotometryText = 256 * 1024; ///< of one
+inline constexpr std::size_t mostLightZones = 60;
+inline constexpr std::size_t mostLightScenes = 60;
 inline constexpr std::size_t mostStatures = 20;
 inline constexpr std::size_t mostPrintChoices = 40;
 inline constexpr std::size_t mostAccepted = 2000; ///< readings left as they are, in a scheme

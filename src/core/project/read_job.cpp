@@ -58,6 +58,8 @@ SchemePtr readScheme(const json& j, const std::string& where, const Kit& kit,
             s->zones.push_back(std::move(zone));
         }
     }
+    if (f.has("light"))
+        s->light = readLightPlan(f.need("light"), where + ", “light”");
     if (f.has("accepted")) {
         for (const auto& a : f.list("accepted", mostAccepted)) {
             Fields one(a, where + ", a reading that is accepted");
@@ -298,6 +300,8 @@ ProjectPtr readProject(const json& j, std::string_view file, const Library& libr
     }
     if (f.has("pictures"))
         p->pictures = readPictures(f.list("pictures", mostPictures));
+    if (f.has("photometries"))
+        p->photometries = readPhotometries(f.list("photometries", mostPhotometries));
     p->extra = f.rest();
     for (const auto& s : p->schemes) {
         // Ties that clash since the room was measured again are told, and no reason not to open.

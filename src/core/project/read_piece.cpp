@@ -395,6 +395,9 @@ Piece readPiece(const json& j, const std::string& where, const Kit& kit, int ver
         if (f.has("rug"))
             p.rug = std::make_shared<RugWork>(readRug(f.need("rug"), where + ", “rug”"));
     }
+    if (p.kind->light && f.has("light"))
+        p.light = std::make_shared<LightTold>(readLightTold(f.need("light"), where + ", “light”"));
+    p.reflects = readReflects(f);
     p.extra = f.rest();
     return p;
 }

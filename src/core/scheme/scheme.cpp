@@ -126,6 +126,29 @@ const Zone* Scheme::zone(std::string_view said) const {
     return nullptr;
 }
 
+const LightZone* LightPlan::zone(std::string_view said) const {
+    const auto plain = plainWord(said);
+    for (const auto& z : zones)
+        if (plainWord(z.name) == plain)
+            return &z;
+    return nullptr;
+}
+
+const LightScene* LightPlan::scene(std::string_view said) const {
+    const auto plain = plainWord(said);
+    for (const auto& s : scenes)
+        if (plainWord(s.name) == plain)
+            return &s;
+    return nullptr;
+}
+
+const LightZone* LightPlan::zoneOf(int light) const {
+    for (const auto& z : zones)
+        if (std::find(z.lights.begin(), z.lights.end(), light) != z.lights.end())
+            return &z;
+    return nullptr;
+}
+
 Scheme arranged(const Scheme& scheme, Arrangement wanted) {
     Scheme s = scheme;
     if (s.arrangement == wanted)

@@ -205,6 +205,17 @@ struct RugWork {
     bool operator==(const RugWork&) const = default;
 };
 
+/// What is told of how a piece gives light, beside its kind.
+struct LightTold {
+    std::string shine; ///< a photometric file of the job, by its key; empty for its kind's own
+    std::optional<double> lumens; ///< in place of the file's or the kind's
+    std::optional<double> watts;
+    /// What its aim is turned to, from straight down; nothing: down, or as its kind has it.
+    std::optional<Target> aim{};
+
+    bool operator==(const LightTold&) const = default;
+};
+
 /// Something placed on a surface. On a wall its pose's x runs along the wall from its left corner
 /// and its y up from the floor there, its turn is clockwise as you face it, and its outline is its
 /// width and height. Under the ceiling x and y are as on the floor. On a top they are about its
@@ -230,6 +241,8 @@ struct Piece {
     std::optional<double> cost{};         ///< in the client's money
     std::string reason{};                 ///< why this one, and why here
     std::shared_ptr<const RugWork> rug{}; ///< of a rug that more is told of; null for the others
+    std::shared_ptr<const LightTold> light{}; ///< of a light that more is told of
+    std::optional<double> reflects{};         ///< the share of light it gives back, when told
     std::string extra; ///< fields of the job file this version doesn't know, as JSON
 
     /// Whether its back may be looked at.
@@ -262,6 +275,46 @@ struct Zone {
     std::vector<int> pieces; ///< ids
 
     bool operator==(const Zone&) const = default;
+};
+
+/// Lights that are switched together.
+struct LightZone {
+    std::string name;
+    std::vector<int> lights;      ///< ids
+    std::vector<Target> switches; ///< the doors and openings it is switched by
+    bool dims = false;
+
+    bool operator==(const LightZone&) const = default;
+};
+
+/// How far each zone is turned up for something: what is not named is off.
+struct LightScene {
+    struct Level {
+        std::string zone;
+        double part = 1; ///< 0 to 1
+
+        bool operator==(const Level&) const = default;
+    };
+    std::string name;
+    std::vector<Level> levels;
+
+    bool operator==(const LightScene&) const = default;
+};
+
+/// What is told of a scheme's light, besides its lights.
+struct LightPlan {
+    std::optional<double> walls; ///< the share of light they give back, below 1
+    std::optional<double> ceiling;
+    std::optional<double> floor;
+    double maintained = 1; ///< the share of its first light a lamp gives later on
+    std::vector<LightZone> zones;
+    std::vector<LightScene> scenes;
+
+    bool operator==(const LightPlan&) const = default;
+    [[nodiscard]] const LightZone* zone(std::string_view name) const;
+    [[nodiscard]] const LightScene* scene(std::string_view name) const;
+    /// The zone a light is switched with; null for none.
+    [[nodiscard]] const LightZone* zoneOf(int light) const;
 };
 
 /// A scheme is furnished for every day, and, where pieces move for it, for guests.
@@ -299,6 +352,7 @@ struct Scheme {
     std::vector<Piece> away{};                  ///< in the room only in the other arrangement
     std::vector<Zone> zones{};
     std::vector<Accepted> accepted{}; ///< readings that are left as they are
+    LightPlan light{};
     std::string extra;
 
     [[nodiscard]] const Zone* zone(std::string_view name) const;

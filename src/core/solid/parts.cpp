@@ -27,8 +27,8 @@ class Builder {
 public:
     explicit Builder(const Piece& p)
         : p_(p), w_(p.size.width.mm() / 2), d_(p.size.depth.mm() / 2), h_(p.size.height.mm()),
-          outline_(mezzet::outline(footprintShape(p.footprint, p.size),
-                                   Length::millimetres(curves))) {}
+          outline_(
+              mezzet::outline(footprintShape(p.footprint, p.size), Length::millimetres(curves))) {}
 
     std::vector<Prism> parts() {
         if (p_.kind->openings.count() > 0)

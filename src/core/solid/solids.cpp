@@ -45,8 +45,8 @@ void addPrism(Solids& to, Made made, int of, const Prism& p, Vec3 foot, Vec3 u, 
             continue;
         const Vec2 along = (b - a) / wide;
         const Vec2 out = quarter(along) * -way;
-        addFace(to, made, of, u * out.x + v * out.y,
-                {low.at(a), u * along.x + v * along.y, w}, {{0, 0}, {wide, 0}, {wide, tall}, {0, tall}});
+        addFace(to, made, of, u * out.x + v * out.y, {low.at(a), u * along.x + v * along.y, w},
+                {{0, 0}, {wide, 0}, {wide, tall}, {0, tall}});
     }
 }
 
@@ -168,8 +168,7 @@ private:
                 strip(Made::wall, l, r, from, std::min(h->low, topL), std::min(h->low, topR));
                 if (h->o->kind != OpeningKind::opening)
                     strip(h->o->kind == OpeningKind::window ? Made::glass : Made::door, l, r,
-                          std::max(h->low, from), std::min(h->high, topL),
-                          std::min(h->high, topR));
+                          std::max(h->low, from), std::min(h->high, topL), std::min(h->high, topR));
                 from = std::max(from, h->high);
             }
             strip(Made::wall, l, r, from, topL, topR);
@@ -182,8 +181,8 @@ private:
             const Vec2 middle = centroid(ring);
             const double from = room_.levelAt(middle).mm() + f.up.mm();
             const double top = room_.ceilingAt(middle).mm();
-            const bool toTop = f.toCeiling || f.isBreast() || f.kind == FixtureKind::column ||
-                               f.height.mm() <= 0;
+            const bool toTop =
+                f.toCeiling || f.isBreast() || f.kind == FixtureKind::column || f.height.mm() <= 0;
             addPrism(out_, Made::builtIn, 0,
                      {ring, from, toTop ? top : std::min(from + f.height.mm(), top)}, {}, {1, 0, 0},
                      {0, 1, 0}, {0, 0, 1});

@@ -42,8 +42,8 @@ std::vector<std::array<Vec2, 3>> trianglesOf(std::vector<Vec2> ring) {
             const Vec2 c = ring[(i + 1) % n];
             if (turnAt(a, b, c) <= same)
                 continue;
-            const bool free = std::none_of(
-                ring.begin(), ring.end(), [&](Vec2 p) { return inside(a, b, c, p); });
+            const bool free =
+                std::none_of(ring.begin(), ring.end(), [&](Vec2 p) { return inside(a, b, c, p); });
             if (free)
                 ear = i;
         }

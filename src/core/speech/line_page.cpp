@@ -80,6 +80,9 @@ std::string linePage(Units units) {
     verbs(out, "One piece, or several", pieceVerbs());
     verbs(out, "How pieces stand to each other", arrangingVerbs());
     verbs(out, "Groups on a wall", groupVerbs());
+    verbs(out, "Light", lightVerbs());
+    out += "| `ies spot.ies for pendant` | a light shines as a photometric file has it (IES or "
+           "EULUMDAT); a copy is kept in the job |\n";
     verbs(out, "The job, its schemes and its rules", jobVerbs());
     out += "| `room Landing` | goes to another room of the notes |\n";
     out += "\n## Asking\n\n| question | what is answered, below the line and on the board |\n"

@@ -44,7 +44,8 @@ std::set<std::string> vocabulary(const Project& job) {
             out.insert(folded.substr(w.at, w.size));
         out.insert(folded);
     };
-    for (const auto& verbs : {pieceVerbs(), arrangingVerbs(), groupVerbs(), jobVerbs()})
+    for (const auto& verbs :
+         {pieceVerbs(), arrangingVerbs(), groupVerbs(), jobVerbs(), lightVerbs()})
         for (const VerbHelp& v : verbs)
             for (const auto b : v.begins)
                 take(b);

@@ -30,6 +30,7 @@ struct Photometry {
     double width = 0;      ///< of the luminous opening, mm: across H 0, along H 0, upright
     double length = 0;
     double height = 0;
+    bool round = false; ///< the opening is a disc
 
     /// Candela at the file's own angles, degrees; between those given it goes straight from one to
     /// the next, and beyond them there is no light.

@@ -1,6 +1,6 @@
 #pragma once
 
-#include "light/photometry.h"
+#include "photometry/photometry.h"
 
 #include <optional>
 

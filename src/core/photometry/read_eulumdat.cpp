@@ -1,5 +1,5 @@
 // EULUMDAT files: one figure or word a line, in candela for a thousand lumens.
-#include "light/photometry_text.h"
+#include "photometry/photometry_text.h"
 
 #include "measure/text.h"
 

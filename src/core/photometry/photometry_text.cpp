@@ -1,4 +1,4 @@
-#include "light/photometry_text.h"
+#include "photometry/photometry_text.h"
 
 #include "measure/text.h"
 

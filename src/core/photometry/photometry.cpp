@@ -1,4 +1,4 @@
-#include "light/photometry.h"
+#include "photometry/photometry.h"
 
 #include <algorithm>
 #include <cmath>
@@ -83,7 +83,7 @@ double overCosine(double v0, double v1, double i0, double i1) {
 
 double Photometry::at(double v, double h) const {
     Between up;
-    Between round;
+    Between about;
     if (!locate(vertical, v, up))
         return 0;
     if (horizontal.size() > 1) {
@@ -91,7 +91,7 @@ double Photometry::at(double v, double h) const {
             h = folded(horizontal, h);
         else if (horizontal.front() >= -1e-9)
             h = std::abs(h); // alike on both sides
-        if (!locate(horizontal, h, round))
+        if (!locate(horizontal, h, about))
             return 0;
     }
     const auto value = [&](std::size_t hi, std::size_t vi) {
@@ -101,8 +101,8 @@ double Photometry::at(double v, double h) const {
         const double low = value(hi, up.low);
         return up.part == 0 ? low : low + (value(hi, up.low + 1) - low) * up.part;
     };
-    const double low = row(round.low);
-    return round.part == 0 ? low : low + (row(round.low + 1) - low) * round.part;
+    const double low = row(about.low);
+    return about.part == 0 ? low : low + (row(about.low + 1) - low) * about.part;
 }
 
 double Photometry::along(double x, double y, double z) const {
@@ -157,7 +157,7 @@ double Photometry::lumens() const {
     // The angle toward the poles is V of type A and H of type B.
     const bool byV = type == PhotometricType::a;
     const auto& poles = byV ? vertical : horizontal;
-    const auto& round = byV ? horizontal : vertical;
+    const auto& turns = byV ? horizontal : vertical;
     const auto zone = [&](std::size_t r) {
         double all = 0;
         for (std::size_t i = 0; i + 1 < poles.size(); ++i)
@@ -166,9 +166,9 @@ double Photometry::lumens() const {
         return all;
     };
     double before = zone(0);
-    for (std::size_t i = 0; i + 1 < round.size(); ++i) {
+    for (std::size_t i = 0; i + 1 < turns.size(); ++i) {
         const double next = zone(i + 1);
-        sum += (before + next) / 2 * (round[i + 1] - round[i]) * radian;
+        sum += (before + next) / 2 * (turns[i + 1] - turns[i]) * radian;
         before = next;
     }
     return sum * alike;

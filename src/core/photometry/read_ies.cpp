@@ -1,5 +1,5 @@
 // IES files, as ANSI/IES LM-63 of 1986, 1991, 1995 and 2002 lays them down.
-#include "light/photometry_text.h"
+#include "photometry/photometry_text.h"
 
 #include "measure/text.h"
 
@@ -112,6 +112,7 @@ Result<Photometry> readIes(std::string_view text, std::string_view file) {
         if (!n)
             return n.problem();
         // Less than nothing says that it is round.
+        out.round = out.round || *n < 0;
         s = std::abs(*n) * (*units == 1 ? feet : 1000);
         if (s > 1e6)
             return in.problem("a luminous opening of over a kilometre", "give its true size");
@@ -150,10 +151,11 @@ std::string writeIes(const Photometry& p) {
     std::string out = "IESNA:LM-63-2002\n[TEST] none\n[TESTLAB] none\n[ISSUEDATE] none\n[MANUFAC] "
                       "none\n[LUMINAIRE] ";
     out += p.name + "\nTILT=NONE\n";
+    const double round = p.round ? -1 : 1;
     out += p.lampLumens > 0 ? fmt::format("1 {} ", p.lampLumens) : std::string("1 -1 ");
     out += fmt::format("1 {} {} {} 2 {} {} {}\n1 1 {}\n", p.vertical.size(), p.horizontal.size(),
-                       static_cast<int>(p.type), p.width / 1000, p.length / 1000, p.height / 1000,
-                       p.watts);
+                       static_cast<int>(p.type), round * p.width / 1000, round * p.length / 1000,
+                       p.height / 1000, p.watts);
     // Lines of readable length: LM-63 has 132 characters at the most, and so it is kept.
     const auto put = [&out](const double* from, std::size_t n) {
         std::string line;

@@ -1,0 +1,424 @@
+// The lines that speak of light: zones, scenes, switches, what gives light back, photometric files.
+#include "edit/verb.h"
+
+#include "files/whole_file.h"
+#include "measure/text.h"
+#include "measure/texts.h"
+
+#include <algorithm>
+#include <cmath>
+
+namespace mezzet {
+
+namespace {
+
+std::string percent(double part) {
+    return fmt::format("{} %", std::lround(part * 100));
+}
+
+class LightingReader {
+public:
+    explicit LightingReader(WordsReader& words)
+        : in(words), job_(words.job()), plan_(words.scheme().light) {}
+
+    std::optional<Edit> read() { return readVerb(*this, in, verbs()); }
+
+    static const std::vector<Verb<LightingReader>>& verbs() {
+        static const std::vector<Verb<LightingReader>> all{
+            {{{"light zone", "lighting zone"},
+              "lights that are switched together; a light is in one zone",
+              "light zone Supper is pendant; light zone remove Supper"},
+             &LightingReader::zone},
+            {{{"scene", "light scene"},
+              "how far each zone is turned up for something; what is not named is off",
+              "scene Supper is Supper 60 %; scene remove Supper"},
+             &LightingReader::scene},
+            {{{"switch"},
+              "the doors a zone is switched by; by two of them it is switched two ways",
+              "switch Supper by door 1"},
+             &LightingReader::switched},
+            {{{"dimmer on", "dim"}, "a zone can be turned down", "dim Supper"},
+             &LightingReader::dim},
+            {{{"reflect"},
+              "the share of light that walls, ceiling, floor or a piece give back, below 1",
+              "reflect walls 0.6; reflect sofa 30 %"},
+             &LightingReader::reflect},
+            {{{"maintain"},
+              "the share of its first light a lamp still gives when it is old and dusty",
+              "maintain 0.8"},
+             &LightingReader::maintain},
+            {{{"ies", "photometry"},
+              "a light shines as a photometric file has it (IES or EULUMDAT); a copy is kept in "
+              "the job",
+              ""},
+             &LightingReader::file},
+            {{{"lumens"}, "how much light a light gives", "lumens 1200 for pendant"},
+             &LightingReader::lumens},
+            {{{"watts"}, "what a light takes", "watts 12 for pendant"}, &LightingReader::watts},
+            {{{"aim"},
+              "turns a light to a piece or a wall, or down again",
+              "aim pendant at sofa; aim pendant down"},
+             &LightingReader::aim},
+        };
+        return all;
+    }
+
+private:
+    Edit planned(std::string words) {
+        in.nothingMore();
+        Edit e;
+        e.words = std::move(words);
+        e.acts.emplace_back(SetLightPlan{std::move(plan_)});
+        return e;
+    }
+
+    /// A piece that gives light; "pendant 1" is the first of several, whose name has no number.
+    int lightNamed() {
+        in.article();
+        const std::size_t at = in.at();
+        const int id = in.piece();
+        if (id == 0)
+            noSuchPiece(in);
+        const Piece& p = *in.scheme().byId(id);
+        in.take({"1"});
+        if (!p.kind->light)
+            in.fail(at, in.at() - at, worded("{} gives no light", p.name), "name a light");
+        return id;
+    }
+
+    /// A zone that is there, by its name, the longest that fits.
+    LightZone& zoneNamed() {
+        const std::size_t at = in.at();
+        LightZone* best = nullptr;
+        std::size_t end = 0;
+        for (LightZone& z : plan_.zones) {
+            in.offer(z.name);
+            if (const std::size_t e = in.endOf(foldCase(z.name)); e > end) {
+                best = &z;
+                end = e;
+            }
+        }
+        if (best == nullptr) {
+            std::vector<std::string> names;
+            for (const LightZone& z : plan_.zones)
+                names.push_back(z.name);
+            const auto said = std::string(in.ahead());
+            in.fail(at, std::max<std::size_t>(said.size(), 1),
+                    said.empty() ? std::string(told("which light zone?"))
+                                 : worded("there is no light zone “{}”", said),
+                    names.empty()
+                        ? std::string(told("make one first: light zone Supper is pendant"))
+                        : worded("there is {}", listed(names)));
+        }
+        in.goTo(end);
+        return *best;
+    }
+
+    /// The name before "is", and past that; `what` is asked when there is none.
+    std::string nameBeforeIs(const char* what, const char* how) {
+        const std::size_t at = in.at();
+        const auto rest = foldCase(in.rest());
+        auto stop = rest.find(" is ");
+        std::size_t skip = 4;
+        if (const auto colon = rest.find(':'); colon < stop) {
+            stop = colon;
+            skip = 1;
+        }
+        if (stop == std::string::npos || stop == 0)
+            in.failAhead(what, how);
+        auto name = tidyName(trimmed(in.rest().substr(0, stop)));
+        if (plainWord(name).empty() || characterCount(name) > mostNameLength)
+            in.fail(at, stop, "it needs a name", worded("use 1 to {} characters", mostNameLength));
+        in.goTo(at + stop + skip);
+        return name;
+    }
+
+    Edit zone() {
+        if (in.take({"remove", "delete"})) {
+            const std::string name = zoneNamed().name;
+            std::erase_if(plan_.zones, [&](const LightZone& z) { return z.name == name; });
+            for (LightScene& s : plan_.scenes)
+                std::erase_if(s.levels, [&](const LightScene::Level& l) { return l.zone == name; });
+            return planned(worded("take away the light zone {}", name));
+        }
+        LightZone made;
+        made.name = nameBeforeIs("which lights are in the zone?",
+                                 "say it like: light zone Supper is pendant and sconce");
+        do {
+            const auto several = in.pieces();
+            std::vector<int> ids = several;
+            if (several.empty())
+                ids.push_back(lightNamed());
+            for (const int id : ids) {
+                const Piece& p = *in.scheme().byId(id);
+                if (!p.kind->light)
+                    in.failAhead(worded("{} gives no light", p.name), "name lights");
+                if (std::find(made.lights.begin(), made.lights.end(), id) == made.lights.end())
+                    made.lights.push_back(id);
+            }
+        } while (in.comma() || in.take({"and"}));
+        // A light hangs on one switch.
+        for (LightZone& z : plan_.zones)
+            if (plainWord(z.name) != plainWord(made.name))
+                std::erase_if(z.lights, [&](int id) {
+                    return std::find(made.lights.begin(), made.lights.end(), id) !=
+                           made.lights.end();
+                });
+        const auto words = worded("light zone {}", made.name);
+        const auto plain = plainWord(made.name);
+        const auto it = std::find_if(plan_.zones.begin(), plan_.zones.end(),
+                                     [&](const auto& z) { return plainWord(z.name) == plain; });
+        if (it != plan_.zones.end())
+            it->lights = made.lights;
+        else
+            plan_.zones.push_back(std::move(made));
+        return planned(words);
+    }
+
+    /// "60 %", "off", "half", "full on"
+    double part() {
+        if (in.take({"off"}))
+            return 0;
+        if (in.take({"half"}))
+            return 0.5;
+        if (in.take({"full on", "full", "on"}))
+            return 1;
+        return share("how far it is turned up", false);
+    }
+
+    /// "0.6", "60 %". `below`: a share of all, but never all.
+    double share(const char* what, bool below) {
+        const std::size_t at = in.at();
+        const double n = in.number(what);
+        const bool hundredths = in.take({"%", "percent", "per cent"});
+        const double is = hundredths ? n / 100 : n;
+        if (is < 0 || (below ? is >= 1 : is > 1))
+            in.fail(at, in.at() - at, worded("{} is no share of light", std::string(in.since(at))),
+                    below ? "nothing gives back all of its light: say a figure below 1, or below "
+                            "100 %"
+                          : "say a figure up to 1, or up to 100 %");
+        return is;
+    }
+
+    Edit scene() {
+        if (in.take({"remove", "delete"})) {
+            const auto said = std::string(trimmed(in.rest()));
+            const LightScene* s = plan_.scene(said);
+            if (s == nullptr)
+                in.failAhead(worded("there is no light scene “{}”", said),
+                             "name one that is there");
+            const auto name = s->name;
+            in.goTo(in.at() + in.rest().size());
+            std::erase_if(plan_.scenes, [&](const LightScene& o) { return o.name == name; });
+            return planned(worded("take away the light scene {}", name));
+        }
+        LightScene made;
+        made.name = nameBeforeIs("how far is each zone turned up?",
+                                 "say it like: scene Supper is Supper 60 %, Hearth 30 %");
+        do {
+            const std::string name = zoneNamed().name;
+            const double is = part();
+            const auto it = std::find_if(made.levels.begin(), made.levels.end(),
+                                         [&](const auto& l) { return l.zone == name; });
+            if (it != made.levels.end())
+                it->part = is;
+            else
+                made.levels.push_back({name, is});
+        } while (in.comma() || in.take({"and"}));
+        std::string words = worded("light scene {}:", made.name);
+        for (std::size_t i = 0; i < made.levels.size(); ++i)
+            words +=
+                (i > 0 ? ", " : " ") + made.levels[i].zone + " " + percent(made.levels[i].part);
+        const auto plain = plainWord(made.name);
+        const auto it = std::find_if(plan_.scenes.begin(), plan_.scenes.end(),
+                                     [&](const auto& s) { return plainWord(s.name) == plain; });
+        if (it != plan_.scenes.end())
+            *it = std::move(made);
+        else
+            plan_.scenes.push_back(std::move(made));
+        return planned(words);
+    }
+
+    Edit switched() {
+        LightZone& z = zoneNamed();
+        if (!in.take({"by", "at", "from"}))
+            in.failAhead("by which door?", "say it like: switch Supper by door 1");
+        z.switches.clear();
+        do {
+            const std::size_t at = in.at();
+            const Target t = in.target(false);
+            if (t.is != Target::Is::door && t.is != Target::Is::opening)
+                in.fail(at, in.at() - at, "a switch is by a door or an opening",
+                        "say it like: switch Supper by door 1");
+            if (std::find(z.switches.begin(), z.switches.end(), t) == z.switches.end())
+                z.switches.push_back(t);
+        } while (in.comma() || in.take({"and"}));
+        Edit e = planned(z.switches.size() > 1 ? worded("switch {} two ways", z.name)
+                                               : worded("switch {} by the door", z.name));
+        e.notices.emplace_back(
+            told("where switches go and how they are wired is for a licensed electrician and the "
+                 "local code"));
+        return e;
+    }
+
+    Edit dim() {
+        LightZone& z = zoneNamed();
+        z.dims = true;
+        return planned(worded("a dimmer on {}", z.name));
+    }
+
+    Edit reflect() {
+        std::optional<double>* of = in.take({"walls", "the walls", "wall"}) ? &plan_.walls
+                                    : in.take({"ceiling", "the ceiling"})   ? &plan_.ceiling
+                                    : in.take({"floor", "the floor"})       ? &plan_.floor
+                                                                            : nullptr;
+        if (of != nullptr) {
+            *of = share("the share it gives back", true);
+            const double is = **of;
+            return planned(worded("{} gives back {} of its light",
+                                  of == &plan_.walls     ? "each wall"
+                                  : of == &plan_.ceiling ? "the ceiling"
+                                                         : "the floor",
+                                  percent(is)));
+        }
+        const int id = readSubject(in, 0);
+        Piece p = *in.scheme().byId(id);
+        p.reflects = share("the share it gives back", true);
+        in.nothingMore();
+        Edit e;
+        e.words = worded("{} gives back {} of its light", p.name, percent(*p.reflects));
+        e.acts.emplace_back(PutPiece{std::move(p)});
+        return e;
+    }
+
+    Edit maintain() {
+        const std::size_t at = in.at();
+        plan_.maintained = share("the share that is left", false);
+        if (plan_.maintained <= 0)
+            in.fail(at, in.at() - at, "no light would be left", "say it like: maintain 0.8");
+        return planned(worded("lamps give {} of their first light", percent(plan_.maintained)));
+    }
+
+    /// "ies spot.ies for tilting light"
+    Edit file() {
+        const std::size_t at = in.at();
+        const auto rest = std::string(in.rest());
+        const auto stop = foldCase(rest).rfind(" for ");
+        if (stop == std::string::npos || trimmed(rest.substr(0, stop)).empty())
+            in.failAhead("which file, for which light?", "say it like: ies spot.ies for pendant");
+        auto path = std::string(trimmed(std::string_view(rest).substr(0, stop)));
+        if (path.size() > 1 && path.front() == '"' && path.back() == '"')
+            path = path.substr(1, path.size() - 2);
+        in.goTo(at + stop + 5);
+        std::vector<int> ids = in.pieces();
+        if (ids.empty())
+            ids.push_back(lightNamed());
+        in.nothingMore();
+        const auto fault = [&](const Problem& p) {
+            in.fail(at, stop, p.line > 0 ? worded("line {}: {}", p.line, p.what) : p.what,
+                    p.remedy);
+        };
+        const auto text = readTextFile(path, mostPhotometryText);
+        if (!text)
+            fault(text.problem());
+        auto read = readPhotometry(*text, path);
+        if (!read)
+            fault(read.problem());
+        PutPhotometry put;
+        put.key = tidyName(std::filesystem::path(path).filename().string()).substr(0, 60);
+        put.file = {tidyName(std::filesystem::path(path).filename().string()), *text,
+                    std::make_shared<const Photometry>(std::move(*read))};
+        Edit e;
+        e.words = worded("{} for {}: {} lumens", put.file.name, in.scheme().byId(ids.front())->name,
+                         std::lround(put.file.shines->lumens()));
+        const auto key = put.key;
+        e.acts.emplace_back(std::move(put));
+        for (const int id : ids) {
+            Piece p = *in.scheme().byId(id);
+            if (!p.kind->light)
+                in.fail(at, stop, worded("{} gives no light", p.name), "name a light");
+            LightTold told;
+            if (p.light)
+                told = *p.light;
+            told.shine = key;
+            told.lumens.reset();
+            told.watts.reset();
+            p.light = std::make_shared<const LightTold>(std::move(told));
+            e.acts.emplace_back(PutPiece{std::move(p)});
+        }
+        return e;
+    }
+
+    Edit figure(std::optional<double> LightTold::*which, const char* what, double most) {
+        const std::size_t at = in.at();
+        const double n = in.number(what);
+        if (n < 0 || n > most)
+            in.fail(at, in.at() - at, "no light of a room has so many",
+                    worded("say a figure up to {:g}", most));
+        in.take({"lumens", "lumen", "lm", "watts", "watt", "w"});
+        in.take({"for", "of", "on"});
+        std::vector<int> ids = in.pieces();
+        if (ids.empty())
+            ids.push_back(lightNamed());
+        in.nothingMore();
+        Edit e;
+        for (const int id : ids) {
+            Piece p = *in.scheme().byId(id);
+            if (!p.kind->light)
+                in.fail(at, 1, worded("{} gives no light", p.name), "name a light");
+            LightTold told;
+            if (p.light)
+                told = *p.light;
+            told.*which = n;
+            e.words += (e.words.empty() ? "" : ", ") + worded("{}: {} {:g}", p.name, what, n);
+            p.light = std::make_shared<const LightTold>(std::move(told));
+            e.acts.emplace_back(PutPiece{std::move(p)});
+        }
+        return e;
+    }
+    Edit lumens() { return figure(&LightTold::lumens, "lumens", 1e6); }
+    Edit watts() { return figure(&LightTold::watts, "watts", 1e5); }
+
+    Edit aim() {
+        Piece p = *in.scheme().byId(lightNamed());
+        LightTold told;
+        if (p.light)
+            told = *p.light;
+        Edit e;
+        if (in.take({"down", "straight down"})) {
+            told.aim.reset();
+            e.words = worded("aim {} down", p.name);
+        } else {
+            in.take({"at", "toward", "towards", "to", "on"});
+            const std::size_t at = in.at();
+            const Target t = in.target();
+            if (t.is != Target::Is::piece && t.is != Target::Is::wall)
+                in.fail(at, in.at() - at, "a light is aimed at a piece or a wall",
+                        "say it like: aim sconce at sofa");
+            if (t.is == Target::Is::piece && t.piece == p.id)
+                in.fail(at, in.at() - at, "a light can't be aimed at itself", "name another piece");
+            told.aim = t;
+            e.words = worded("aim {} at {}", p.name, mezzet::words(t, job_.wording()));
+        }
+        in.nothingMore();
+        p.light = std::make_shared<const LightTold>(std::move(told));
+        e.acts.emplace_back(PutPiece{std::move(p)});
+        return e;
+    }
+
+    WordsReader& in;
+    const Project& job_;
+    LightPlan plan_;
+};
+
+} // namespace
+
+std::vector<VerbHelp> lightVerbs() {
+    return helpOf(LightingReader::verbs());
+}
+
+std::optional<Edit> readLighting(WordsReader& words) {
+    return LightingReader(words).read();
+}
+
+} // namespace mezzet
