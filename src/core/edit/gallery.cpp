@@ -11,7 +11,7 @@ namespace mezzet {
 
 namespace {
 
-constexpr int most = 30;
+constexpr int mostInGallery = 30;
 
 /// "a gallery wall of", "a grid of": the form it is to have.
 std::optional<GroupForm> formSaid(WordsReader& in) {
@@ -49,8 +49,8 @@ public:
         if (count == 0)
             in.fail(counted, in.at() - counted, "of how many?",
                     "say it like: a gallery of six pictures on wall B");
-        if (count < 2 || count > most)
-            in.fail(counted, sizesAt - counted, worded("a group has 2 to {} pieces", most),
+        if (count < 2 || count > mostInGallery)
+            in.fail(counted, sizesAt - counted, worded("a group has 2 to {} pieces", mostInGallery),
                     "say it like: a gallery of six pictures on wall B");
         Piece one = pieceOf(kind);
         std::vector<std::string> told;

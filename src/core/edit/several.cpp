@@ -20,7 +20,7 @@ namespace mezzet {
 
 namespace {
 
-constexpr int most = 30;
+constexpr int mostOfAKind = 30;
 
 /// "two", "a pair of", "6"; 0, and nothing read, for none.
 int readCount(WordsReader& in) {
@@ -76,8 +76,9 @@ public:
             in.goTo(start);
             return {};
         }
-        if (count_ > most)
-            in.fail(start, word - start, worded("that is more than {} at once", most), "say fewer");
+        if (count_ > mostOfAKind)
+            in.fail(start, word - start, worded("that is more than {} at once", mostOfAKind),
+                    "say fewer");
         return whole(start);
     }
 
@@ -177,7 +178,7 @@ private:
                 WordsReader again(line, now, {});
                 return readPlacement(again, first_, there, lookedAt_);
             },
-            most);
+            mostOfAKind);
         if (!all)
             in.refuse(all.problem(), at);
         return *all;
@@ -540,7 +541,7 @@ private:
                     place.wall = now.scheme().byId(before)->wall();
                 return place;
             },
-            most);
+            mostOfAKind);
         if (!all)
             in.refuse(all.problem(), at);
         return *all;

@@ -17,7 +17,7 @@ constexpr double chairBack = 40;
 constexpr double softBack = 250;
 constexpr double softArm = 190;
 constexpr double headboard = 60;
-constexpr double curves = 4; ///< how far a chord may be off its curve
+constexpr double partChords = 4; ///< how far a chord may be off its curve
 
 std::vector<Vec2> box(double left, double back, double right, double front) {
     return {{left, back}, {right, back}, {right, front}, {left, front}};
@@ -27,8 +27,8 @@ class Builder {
 public:
     explicit Builder(const Piece& p)
         : p_(p), w_(p.size.width.mm() / 2), d_(p.size.depth.mm() / 2), h_(p.size.height.mm()),
-          outline_(
-              mezzet::outline(footprintShape(p.footprint, p.size), Length::millimetres(curves))) {}
+          outline_(mezzet::outline(footprintShape(p.footprint, p.size),
+                                   Length::millimetres(partChords))) {}
 
     std::vector<Prism> parts() {
         if (p_.kind->openings.count() > 0)
@@ -147,8 +147,9 @@ private:
 std::vector<Prism> partsOf(const Piece& p) {
     if (p.onWall()) {
         const double deep = p.size.depth.mm() / 2;
-        return {{outline(footprintShape(p.footprint, p.outlineSize()), Length::millimetres(curves)),
-                 -deep, deep}};
+        return {
+            {outline(footprintShape(p.footprint, p.outlineSize()), Length::millimetres(partChords)),
+             -deep, deep}};
     }
     return Builder(p).parts();
 }
