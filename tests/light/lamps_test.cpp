@@ -13,7 +13,7 @@ using namespace mezzet::test;
 
 namespace {
 
-const Vec3 up{0, 0, 1};
+const Vec3 facingUp{0, 0, 1};
 
 Lamp lampOf(const Project& job, const char* name, const LightScene* scene = nullptr) {
     const int id = job.scheme().byName(name)->id;
@@ -141,7 +141,7 @@ TEST(Lamps, ShineByAFile) {
     EXPECT_DOUBLE_EQ(l.watts, 17);
     const LitRoom lit(job, **sceneOf(job));
     const double h = l.at.z / 1000;
-    EXPECT_NEAR(lit.direct({l.at.x, l.at.y, 0}, up), 1000 / (h * h), 1e-3);
+    EXPECT_NEAR(lit.direct({l.at.x, l.at.y, 0}, facingUp), 1000 / (h * h), 1e-3);
     // A copy goes with the job.
     std::filesystem::remove(path);
     const auto again = readJob(jobText(job), "a.mezzet", library());
@@ -158,15 +158,17 @@ TEST(Lamps, PiecesCastShadows) {
     const LitRoom with(job, **sceneOf(job));
     const LitRoom without(bare, **sceneOf(bare));
     const Vec3 under{120 * 25.4, 84 * 25.4, 0};
-    EXPECT_GT(without.direct(under, up), 50);
-    EXPECT_EQ(with.direct(under, up), 0);
+    EXPECT_GT(without.direct(under, facingUp), 50);
+    EXPECT_EQ(with.direct(under, facingUp), 0);
     // Its top is lit, and the floor beside it.
-    EXPECT_GT(with.direct({under.x, under.y, 30 * 25.4}, up), without.direct(under, up));
+    EXPECT_GT(with.direct({under.x, under.y, 30 * 25.4}, facingUp),
+              without.direct(under, facingUp));
     const Vec3 beside{under.x, under.y + 60 * 25.4, 0};
-    EXPECT_NEAR(with.direct(beside, up), without.direct(beside, up), 1e-9);
+    EXPECT_NEAR(with.direct(beside, facingUp), without.direct(beside, facingUp), 1e-9);
     // A rug lies in the light.
     const auto rug = jobWith({"recessed light at 10', 7'", "rug 9' x 6' at 10', 7'"});
-    EXPECT_NEAR(LitRoom(rug, **sceneOf(rug)).direct(under, up), without.direct(under, up), 1e-9);
+    EXPECT_NEAR(LitRoom(rug, **sceneOf(rug)).direct(under, facingUp),
+                without.direct(under, facingUp), 1e-9);
 }
 
 TEST(Lamps, ATallUnitStandsInTheLight) {
@@ -174,8 +176,8 @@ TEST(Lamps, ATallUnitStandsInTheLight) {
     const auto job = jobWith({"recessed light at 4', 7'",
                               "bookcase 60 x 12 x 78 at 8', 7' turned 90 called wall of books"});
     const LitRoom lit(job, **sceneOf(job));
-    EXPECT_EQ(lit.direct({9 * 304.8, 7 * 304.8, 0}, up), 0);
-    EXPECT_GT(lit.direct({6 * 304.8, 7 * 304.8, 0}, up), 0);
+    EXPECT_EQ(lit.direct({9 * 304.8, 7 * 304.8, 0}, facingUp), 0);
+    EXPECT_GT(lit.direct({6 * 304.8, 7 * 304.8, 0}, facingUp), 0);
 }
 
 // The lumen method (E = lumens x utilisation / area): rough, and another way to the same: a room
