@@ -253,6 +253,31 @@ void LitRoom::shoot() {
             }
         }
     }
+    // Counted rays lose no light, but fall unevenly far from a lamp. There the light is reckoned
+    // at points, and as much of it in all as was counted.
+    constexpr double near = 1000; // mm
+    const auto& triangles = rays_->triangles();
+    double counted = 0;
+    double reckoned = 0;
+    std::vector<std::pair<std::size_t, double>> far;
+    for (std::size_t i = 0; i < patches_.size(); ++i) {
+        const auto& t = triangles[i];
+        const Vec3 middle = (t.corners[0] + t.corners[1] + t.corners[2]) * (1.0 / 3);
+        if (std::any_of(lamps_.begin(), lamps_.end(), [&](const Lamp& l) {
+                return norm(l.at - middle) < near + std::max(l.length, l.width);
+            }))
+            continue;
+        double lux = direct(middle, t.normal);
+        for (const Vec3 c : t.corners)
+            lux += direct(middle + (c - middle) * 0.5, t.normal);
+        lux /= 4;
+        counted += patches_[i].lux * patches_[i].area;
+        reckoned += lux * patches_[i].area;
+        far.emplace_back(i, lux);
+    }
+    if (reckoned > 0 && counted > 0)
+        for (const auto& [i, lux] : far)
+            patches_[i].lux = lux * counted / reckoned;
 }
 
 bool LitRoom::pass(const StopsLight& stops) {
