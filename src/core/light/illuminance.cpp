@@ -275,6 +275,13 @@ void LitRoom::shoot() {
         reckoned += lux * patches_[i].area;
         far.emplace_back(i, lux);
     }
+    // In a room that keeps most of its light the count is exact; of a few faces it is rough.
+    double caught = 0;
+    for (const Patch& p : patches_)
+        caught += p.lux * p.area / 1e6;
+    constexpr double mostOfIt = 0.5;
+    if (caught < mostOfIt * lumens)
+        counted = reckoned;
     if (reckoned > 0 && counted > 0)
         for (const auto& [i, lux] : far)
             patches_[i].lux = lux * counted / reckoned;
