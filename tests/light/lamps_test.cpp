@@ -77,7 +77,7 @@ TEST(Lamps, EveryKindShinesWithItsLumens) {
 }
 
 TEST(Lamps, AreTurnedUpByTheirZones) {
-    auto job = jobWith({"pendant at 5', 5'", "pendant at 10', 5'", "sconce on wall A, at 3', 68",
+    auto job = jobWith({"pendant at 5', 5'", "add pendant at 10', 5'", "sconce on wall A, at 3', 68",
                         "light zone Supper is pendant 1 and pendant 2",
                         "light zone Hearth is sconce", "scene Supper is Supper 60 %, Hearth 30%",
                         "scene Night is hearth off, Supper half", "switch Supper by door 1",
@@ -121,7 +121,7 @@ TEST(Lamps, WhatCantBeIsRefused) {
           std::pair{"switch Supper by window 1", "door"},
           std::pair{"aim pendant at pendant", "itself"}, std::pair{"lumens -3 for pendant", ""},
           std::pair{"lumens 800 for sofa", "gives no light"},
-          std::pair{"ies nothing.ies for pendant", "nothing.ies"},
+          std::pair{"ies nothing.ies for pendant", "no such file"},
           std::pair{"pendant, drop 200", ""}}) {
         const auto p = refusal(job, line);
         EXPECT_FALSE(p.what.empty()) << line;
@@ -186,7 +186,7 @@ TEST(Lamps, AgreeWithTheLumenMethod) {
     std::vector<std::string> lines;
     for (int x = 0; x < 4; ++x)
         for (int y = 0; y < 3; ++y)
-            lines.push_back(fmt::format("recessed light at {}', {}'", 2.5 + 5 * x, 2.5 + 5 * y));
+            lines.push_back(fmt::format("add recessed light at {}', {}'", 2.5 + 5 * x, 2.5 + 5 * y));
     const auto job = jobWith(lines);
     LitRoom lit(job, **sceneOf(job));
     ASSERT_TRUE(lit.pass());

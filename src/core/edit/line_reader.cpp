@@ -50,6 +50,12 @@ Edit LineReader::read() {
             break;
         }
     in.comma();
+    // "switch Supper by door 1" is said of a light zone, "switch sofa and chair" of two pieces.
+    if (in.endOf("switch") > 0 || in.endOf("dim") > 0)
+        for (const LightZone& z : in.scheme().light.zones)
+            if (in.endOf("switch " + foldCase(z.name)) > 0 ||
+                in.endOf("dim " + foldCase(z.name)) > 0)
+                return *readLighting(in);
     // "bring out rug" is another verb than "bring rug closer".
     if (in.endOf("bring out") == 0 && in.endOf("bring back") == 0)
         if (auto e = readVerb(*this, in, verbs()))

@@ -12,7 +12,7 @@ constexpr double pi = std::numbers::pi;
 constexpr double patchSide = 350; // mm
 constexpr std::size_t mostPatches = 12000;
 constexpr int raysOfAPatch = 256;
-constexpr int raysOfAPoint = 1024;
+constexpr int raysOfAGridPoint = 768;
 constexpr int raysOfLamps = 120000; // of all together
 constexpr double lift = 0.5;        // mm off a surface, so that it doesn't shade itself
 
@@ -370,19 +370,19 @@ bool LitRoom::pass(const StopsLight& stops) {
     return true;
 }
 
-double LitRoom::bounced(Vec3 at, Vec3 normal) const {
+double LitRoom::bounced(Vec3 at, Vec3 normal, int rays) const {
     if (!passed_)
         return 0;
     const Frame3 frame = across(normal);
     const Vec3 from = at + normal * lift;
     double sum = 0;
-    for (int k = 0; k < raysOfAPoint; ++k) {
-        const auto met = rays_->first(from, byCosine(frame, normal, (k + 0.5) / raysOfAPoint,
-                                                     spread(static_cast<unsigned>(k), 2)));
+    for (int k = 0; k < rays; ++k) {
+        const auto met = rays_->first(
+            from, byCosine(frame, normal, (k + 0.5) / rays, spread(static_cast<unsigned>(k), 2)));
         if (met && met->front)
             sum += patches_[met->triangle].lux * patches_[met->triangle].reflects;
     }
-    return sum / raysOfAPoint;
+    return sum / rays;
 }
 
 double LitRoom::area() const {
@@ -431,7 +431,8 @@ Result<LuxGrid> gridOf(const LitRoom& lit, const Room& room, Length step, Length
             }
             const Vec3 at = lifted(p, room.levelAt(p).mm() + height.mm());
             const Vec3 up{0, 0, 1};
-            const double lux = directOnly ? lit.direct(at, up) : lit.at(at, up).all();
+            const double lux =
+                lit.direct(at, up) + (directOnly ? 0 : lit.bounced(at, up, raysOfAGridPoint));
             out.lux.emplace_back(lux);
             sum += lux;
             least = std::min(least, lux);

@@ -44,8 +44,8 @@ public:
     [[nodiscard]] double direct(Vec3 at, Vec3 normal) const;
     /// The same from one of them, by its place in `lamps()`.
     [[nodiscard]] double directFrom(std::size_t lamp, Vec3 at, Vec3 normal) const;
-    /// All that was passed on. Call `pass` first.
-    [[nodiscard]] double bounced(Vec3 at, Vec3 normal) const;
+    /// All that was passed on, by so many rays. Call `pass` first.
+    [[nodiscard]] double bounced(Vec3 at, Vec3 normal, int rays = 4096) const;
     /// Finds what is passed on; false when it was stopped.
     bool pass(const StopsLight& stops = {});
     [[nodiscard]] Lux at(Vec3 at, Vec3 normal) const {
