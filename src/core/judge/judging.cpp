@@ -30,6 +30,8 @@ void Judging::read(const Rule& rule) {
         code->judge.floor({context, FloorView(scene_)});
     if (code->judge.walls != nullptr)
         code->judge.walls({context, WallsView(scene_)});
+    if (code->judge.ceiling != nullptr)
+        code->judge.ceiling({context, CeilingView(scene_)});
     judged_.stopped = judged_.stopped || (stopped_ && stopped_());
 }
 

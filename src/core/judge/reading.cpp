@@ -53,6 +53,7 @@ std::string filled(std::string s, const Reading& r, const Wording& w) {
     if (r.from.is != Target::Is::none)
         replaceAll(s, "{from}", words(r.from, w));
     replaceAll(s, "{second}", words(r.second, w.notation));
+    replaceAll(s, "{area unit}", isMetric(w.notation.units) ? "m²" : "sq ft");
     if (r.value.quantity == Quantity::ratio && r.value.value > 0)
         replaceAll(
             s, "{proportion}",

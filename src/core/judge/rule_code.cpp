@@ -87,10 +87,10 @@ Length Shared::setting(std::string_view rule, std::string_view name) const {
 
 namespace {
 
-std::array<std::span<const RuleCode>, 13> subjects() {
-    return {seatingRules(), diningRules(),  doorRules(), rugRules(), rugEdgeRules(),
-            wayRules(),     clashRules(),   talkRules(), useRules(), lookRules(),
-            roomRules(),    hangingRules(), wallRules()};
+std::array<std::span<const RuleCode>, 14> subjects() {
+    return {seatingRules(), diningRules(),  doorRules(), rugRules(),  rugEdgeRules(),
+            wayRules(),     clashRules(),   talkRules(), useRules(),  lookRules(),
+            roomRules(),    hangingRules(), wallRules(), lightRules()};
 }
 
 } // namespace

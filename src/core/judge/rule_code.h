@@ -80,15 +80,23 @@ struct WallContext : JudgeContext {
     }
 };
 
+/// A rule about lights sees what hangs from the ceiling, and the floor under it.
+struct CeilingContext : JudgeContext {
+    CeilingView scene;
+};
+
 /// What measures a rule, by the surface it looks at; a rule may look at several.
 struct Measure {
     using OfFloor = void (*)(const FloorContext&);
     using OfWalls = void (*)(const WallContext&);
+    using OfCeiling = void (*)(const CeilingContext&);
     constexpr Measure(OfFloor f) : floor(f) {}
+    constexpr Measure(OfCeiling c) : ceiling(c) {}
     constexpr Measure(OfWalls w) : walls(w) {}
     constexpr Measure(OfFloor f, OfWalls w) : floor(f), walls(w) {}
     OfFloor floor = nullptr;
     OfWalls walls = nullptr;
+    OfCeiling ceiling = nullptr;
 };
 
 /// The code of one rule.
@@ -121,6 +129,7 @@ struct RuleCode {
 [[nodiscard]] std::span<const RuleCode> roomRules();
 [[nodiscard]] std::span<const RuleCode> hangingRules();
 [[nodiscard]] std::span<const RuleCode> wallRules();
+[[nodiscard]] std::span<const RuleCode> lightRules();
 
 [[nodiscard]] const RuleCode* codeOf(std::string_view id);
 

@@ -450,8 +450,12 @@ std::string kitText(const std::vector<Kind>& kinds) {
                 light["cutOut"] = l.cutOut.mm();
             if (l.recess > Length{})
                 light["recess"] = l.recess.mm();
-            if (l.bare)
-                light["bare"] = true;
+            if (l.shade > Length{})
+                light["shade"] = l.shade.mm();
+            for (const auto& [key, is] : {std::pair{"bare", l.bare}, std::pair{"hung", l.hung},
+                                          std::pair{"general", l.general}})
+                if (is)
+                    light[key] = true;
             if (l.kilograms > 0)
                 light["kg"] = l.kilograms;
             one["light"] = light;

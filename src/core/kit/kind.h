@@ -120,7 +120,10 @@ struct LightSource {
     Length lamp;          ///< its photometric centre, over its foot
     Length cutOut;        ///< the width of the hole it goes into; nothing for none
     Length recess;        ///< how far it reaches up into the ceiling
+    Length shade;         ///< its shade's foot, over its own; nothing for none
     bool bare = false;    ///< its lamp is seen
+    bool hung = false;    ///< by a cord or a rod, as high as one chooses
+    bool general = false; ///< let in, to light a room at large
     double kilograms = 0; ///< what it weighs
 
     bool operator==(const LightSource&) const = default;

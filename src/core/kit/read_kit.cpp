@@ -320,8 +320,14 @@ std::shared_ptr<const LightSource> readLight(const json& o, const Entry& e, cons
             out->cutOut = e.length(v, "“cutOut”", false);
         else if (key == "recess")
             out->recess = e.length(v, "“recess”", false);
+        else if (key == "shade")
+            out->shade = e.length(v, "“shade”", false);
         else if (key == "bare" && v.is_boolean())
             out->bare = v.get<bool>();
+        else if (key == "hung" && v.is_boolean())
+            out->hung = v.get<bool>();
+        else if (key == "general" && v.is_boolean())
+            out->general = v.get<bool>();
         else
             throw Fault{worded("“light” can't have “{}: {}”", key, v.dump()), "see docs/kit.md"};
     }

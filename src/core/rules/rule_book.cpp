@@ -99,8 +99,8 @@ void readMetric(const json& j, const RuleBook& book, Rule& r) {
     if (!j.contains("metric"))
         return;
     const json& m = j["metric"];
-    if (!m.is_object() || r.quantity != Quantity::length)
-        throw Fault{"“metric” is not a group of a rule that measures lengths",
+    if (!m.is_object() || r.quantity == Quantity::ratio)
+        throw Fault{"“metric” is not a group of a rule that measures lengths or counts",
                     "write it like {\"band\": [30, 45]}"};
     for (const auto& item : m.items())
         if (item.key() != "band" && item.key() != "bands" && item.key() != "best" &&
@@ -108,7 +108,7 @@ void readMetric(const json& j, const RuleBook& book, Rule& r) {
             throw Fault{worded("“metric” has a field “{}” that is not known", item.key()),
                         "it may have band, bands, best and settings"};
     constexpr double cm = 10;
-    readBands(m, cm, book, r.metricBands);
+    readBands(m, r.quantity == Quantity::length ? cm : 1, book, r.metricBands);
     if (!m.contains("settings"))
         return;
     for (const auto& [name, v] : m["settings"].items()) {
@@ -369,6 +369,9 @@ RuleBookPtr metricBook(const RuleBook& book) {
                 for (auto* v : {&band.low, &band.high, &band.bestLow, &band.bestHigh})
                     rounded(*v);
             }
+        else
+            for (const auto& [school, own] : r.metricBands)
+                r.bands[school] = own;
         for (auto& [name, v] : r.settings)
             if (r.plain.count(name) == 0)
                 v = r.metricSettings.count(name) > 0 ? r.metricSettings.at(name) : whole(v);
@@ -460,7 +463,9 @@ std::string words(const Amount& a, Notation n) {
     case Quantity::ratio:
         return worded("{:.0f} %", a.value * 100);
     case Quantity::count:
-        return worded("{:.0f}", a.value);
+        // A share of the floor may be half a foot more.
+        return std::abs(a.value - std::round(a.value)) < 0.05 ? worded("{:.0f}", a.value)
+                                                              : worded("{:.1f}", a.value);
     }
     return {};
 }
