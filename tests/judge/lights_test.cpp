@@ -238,7 +238,7 @@ TEST(LightZones, TwoKindsDontShareOnePlace) {
 TEST(Joists, AreMovedForNobody) {
     // Joists along wall A, the first 8 in out, 16 apart, 1 1/2 thick; a hole of 6.
     std::string notes = plainNotes();
-    notes.insert(notes.find("wall A"), "joists 16 apart, along wall A, first 8\n");
+    notes.insert(notes.find("wall A"), "joists 16 apart, first 8 from wall A\n");
     const auto of = [&](double away) {
         return readingOf({fmt::format("recessed light at 10', {}in", away)}, "joists",
                          "Recessed light", nullptr, notes.c_str());
