@@ -6,6 +6,7 @@
 #include "measure/texts.h"
 
 #include <algorithm>
+#include <charconv>
 #include <cmath>
 
 namespace mezzet {
@@ -189,8 +190,19 @@ private:
     /// "0.6", "60 %". `below`: a share of all, but never all.
     double share(const char* what, bool below) {
         const std::size_t at = in.at();
-        const double n = in.number(what);
-        const bool hundredths = in.take({"%", "percent", "per cent"});
+        // "30%" is one word.
+        const auto word = in.ahead();
+        double n = 0;
+        bool hundredths = word.size() > 1 && word.ends_with('%');
+        if (hundredths) {
+            const auto [end, error] = std::from_chars(word.data(), word.data() + word.size(), n);
+            if (error != std::errc() || end != word.data() + word.size() - 1)
+                in.failAhead(worded("{} needs a number here", what), "write it like 30 %");
+            in.word();
+        } else {
+            n = in.number(what);
+            hundredths = in.take({"%", "percent", "per cent"});
+        }
         const double is = hundredths ? n / 100 : n;
         if (is < 0 || (below ? is >= 1 : is > 1))
             in.fail(at, in.at() - at, worded("{} is no share of light", std::string(in.since(at))),

@@ -249,7 +249,8 @@ std::optional<Spoken> oneAfterTheOther(const std::pair<std::string, std::string>
     const auto standsFree = [&](const Result<Spoken>& s) {
         return std::any_of(s->said.edit.acts.begin(), s->said.edit.acts.end(), [](const Act& a) {
             const auto* put = std::get_if<PutPiece>(&a);
-            return put != nullptr && put->piece.id == 0 && put->piece.ties.empty();
+            return put != nullptr && put->piece.ties.empty() &&
+                   between->project->scheme().byId(put->piece.id) == nullptr;
         });
     };
     auto second = heard(parts.second);
