@@ -247,7 +247,7 @@ std::optional<Spoken> oneAfterTheOther(const std::pair<std::string, std::string>
     };
     // What comes with something stands beside it; and nothing stands just anywhere.
     const auto standsFree = [&](const Result<Spoken>& s) {
-        return std::any_of(s->said.edit.acts.begin(), s->said.edit.acts.end(), [](const Act& a) {
+        return std::any_of(s->said.edit.acts.begin(), s->said.edit.acts.end(), [&](const Act& a) {
             const auto* put = std::get_if<PutPiece>(&a);
             return put != nullptr && put->piece.ties.empty() &&
                    between->project->scheme().byId(put->piece.id) == nullptr;
