@@ -10,11 +10,11 @@ namespace mezzet::cli {
 
 namespace {
 
-json tidy(double v) {
+json tidied(double v) {
     return std::round(v * 1e4) / 1e4 + 0.0;
 }
 json place(Vec3 p) {
-    return json::array({tidy(p.x), tidy(p.y), tidy(p.z)});
+    return json::array({tidied(p.x), tidied(p.y), tidied(p.z)});
 }
 
 /// "1200,900,0" as a point or a direction. Problem: no three numbers.
@@ -50,11 +50,11 @@ json gridJson(const LuxGrid& g) {
         json row = json::array();
         for (std::size_t c = 0; c < g.columns; ++c) {
             const auto& lux = g.lux[r * g.columns + c];
-            row.push_back(lux ? tidy(*lux) : json(nullptr));
+            row.push_back(lux ? tidied(*lux) : json(nullptr));
         }
         rows.push_back(std::move(row));
     }
-    return {{"from", point(g.from)}, {"step_mm", tidy(g.step)}, {"lux", std::move(rows)}};
+    return {{"from", point(g.from)}, {"step_mm", tidied(g.step)}, {"lux", std::move(rows)}};
 }
 
 } // namespace
@@ -104,9 +104,9 @@ int light(const LightCommand& c) {
             lit.pass();
         const Lux lux = lit.at(*at, facing);
         if (c.asJson)
-            fmt::print("{}\n", json{{"lux", tidy(lux.all())},
-                                    {"direct", tidy(lux.direct)},
-                                    {"bounced", tidy(lux.bounced)}}
+            fmt::print("{}\n", json{{"lux", tidied(lux.all())},
+                                    {"direct", tidied(lux.direct)},
+                                    {"bounced", tidied(lux.bounced)}}
                                    .dump(1));
         else
             fmt::print("{:.0f} lux: {:.0f} straight from the lights, {:.0f} passed on\n", lux.all(),
@@ -152,9 +152,9 @@ int light(const LightCommand& c) {
         json one{{"name", p.name},
                  {"kind", foldCase(p.kind->name)},
                  {"at", place(l.at)},
-                 {"drop_mm", p.on.isCeiling() ? tidy(l.drop) : json(nullptr)},
-                 {"lumens", tidy(l.lumens)},
-                 {"watts", tidy(l.watts)},
+                 {"drop_mm", p.on.isCeiling() ? tidied(l.drop) : json(nullptr)},
+                 {"lumens", tidied(l.lumens)},
+                 {"watts", tidied(l.watts)},
                  {"zone", l.zone.empty() ? json(nullptr) : json(l.zone)}};
         if (!c.asJson)
             fmt::print("{:<24} {:<20} {:>6.0f} lm {:>5.0f} W  {}\n", p.name, p.kind->name, l.lumens,
@@ -168,9 +168,9 @@ int light(const LightCommand& c) {
                        t.most);
         out["tasks"].push_back({{"name", t.name},
                                 {"at", place(t.at)},
-                                {"lux", tidy(lux.all())},
-                                {"direct", tidy(lux.direct)},
-                                {"bounced", tidy(lux.bounced)},
+                                {"lux", tidied(lux.all())},
+                                {"direct", tidied(lux.direct)},
+                                {"bounced", tidied(lux.bounced)},
                                 {"wanted", t.least > 0 ? json(t.least) : json(nullptr)}});
     }
     for (const LightZone& z : plan.zones) {
@@ -184,14 +184,14 @@ int light(const LightCommand& c) {
         if (!c.asJson)
             fmt::print("zone {:<19} {:>27.0f} W\n", z.name, watts);
         out["zones"].push_back(
-            {{"name", z.name}, {"watts", tidy(watts)}, {"fixtures", std::move(names)}});
+            {{"name", z.name}, {"watts", tidied(watts)}, {"fixtures", std::move(names)}});
     }
     const auto floor = gridOf(lit, *job.room, Length::millimetres(200), {}, c.directOnly);
     if (!floor)
         return refuse(floor.problem());
-    out["floor"] = {{"mean", tidy(floor->mean)},
-                    {"least", tidy(floor->least)},
-                    {"evenness", tidy(floor->evenness())}};
+    out["floor"] = {{"mean", tidied(floor->mean)},
+                    {"least", tidied(floor->least)},
+                    {"evenness", tidied(floor->evenness())}};
     if (c.asJson)
         fmt::print("{}\n", out.dump(1));
     else
@@ -207,7 +207,7 @@ int photometry(const std::string& file, const std::string& at, bool asJson) {
     const auto read = readPhotometry(*text, file);
     if (!read)
         return refuse(read.problem());
-    json out{{"lumens", tidy(read->lumens())}, {"watts", tidy(read->watts)}};
+    json out{{"lumens", tidied(read->lumens())}, {"watts", tidied(read->watts)}};
     if (!at.empty()) {
         const auto comma = at.find(',');
         double v = 0;
@@ -221,7 +221,7 @@ int photometry(const std::string& file, const std::string& at, bool asJson) {
             !number(std::string_view(at).substr(comma + 1), h))
             return wrong(fmt::format("“{}” is no V,H for --at; write it like 30,90, in degrees",
                                      shownPlainly(at)));
-        out["candela"] = tidy(read->at(v, h));
+        out["candela"] = tidied(read->at(v, h));
     }
     if (asJson) {
         fmt::print("{}\n", out.dump(1));

@@ -10,9 +10,9 @@
 namespace mezzet::sheets {
 
 std::span<const SheetKind* const> sheetKinds() {
-    static const SheetKind* const all[] = {&planSheet,        &wallSheet,     &hooksSheet,
-                                           &templatesSheet,   &rugOrderSheet, &cuttingSheet,
-                                           &rugTemplateSheet, &measuringSheet};
+    static const SheetKind* const all[] = {
+        &planSheet,    &wallSheet,        &hooksSheet,   &templatesSheet, &rugOrderSheet,
+        &cuttingSheet, &rugTemplateSheet, &ceilingSheet, &lightingSheet,  &measuringSheet};
     return all;
 }
 

@@ -122,6 +122,8 @@ TEST(Examples, OfVerbsCanBeSaid) {
                     first("coffee table 16 from sofa");
                 if (example.find("Supper") != std::string::npos && !example.starts_with("zone"))
                     first("light zone Supper is pendant");
+                if (example == "light the tasks")
+                    first("desk at 10', 4'");
                 if (example == "scene remove Supper")
                     first("scene Supper is Supper 60 %");
                 if (example == "zone remove Seating")

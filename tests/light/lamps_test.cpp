@@ -77,11 +77,11 @@ TEST(Lamps, EveryKindShinesWithItsLumens) {
 }
 
 TEST(Lamps, AreTurnedUpByTheirZones) {
-    auto job = jobWith({"pendant at 5', 5'", "add pendant at 10', 5'", "sconce on wall A, at 3', 68",
-                        "light zone Supper is pendant 1 and pendant 2",
-                        "light zone Hearth is sconce", "scene Supper is Supper 60 %, Hearth 30%",
-                        "scene Night is hearth off, Supper half", "switch Supper by door 1",
-                        "dim Supper", "maintain 0.8"});
+    auto job = jobWith(
+        {"pendant at 5', 5'", "add pendant at 10', 5'", "sconce on wall A, at 3', 68",
+         "light zone Supper is pendant 1 and pendant 2", "light zone Hearth is sconce",
+         "scene Supper is Supper 60 %, Hearth 30%", "scene Night is hearth off, Supper half",
+         "switch Supper by door 1", "dim Supper", "maintain 0.8"});
     const LightPlan& plan = job.scheme().light;
     ASSERT_EQ(plan.zones.size(), 2U);
     EXPECT_EQ(plan.zones[0].lights.size(), 2U);
@@ -186,7 +186,8 @@ TEST(Lamps, AgreeWithTheLumenMethod) {
     std::vector<std::string> lines;
     for (int x = 0; x < 4; ++x)
         for (int y = 0; y < 3; ++y)
-            lines.push_back(fmt::format("add recessed light at {}', {}'", 2.5 + 5 * x, 2.5 + 5 * y));
+            lines.push_back(
+                fmt::format("add recessed light at {}', {}'", 2.5 + 5 * x, 2.5 + 5 * y));
     const auto job = jobWith(lines);
     LitRoom lit(job, **sceneOf(job));
     ASSERT_TRUE(lit.pass());

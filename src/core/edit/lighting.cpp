@@ -2,12 +2,15 @@
 #include "edit/verb.h"
 
 #include "files/whole_file.h"
+#include "light/layout.h"
 #include "measure/text.h"
 #include "measure/texts.h"
+#include "room/facts.h"
 
 #include <algorithm>
 #include <charconv>
 #include <cmath>
+#include <set>
 
 namespace mezzet {
 
@@ -34,6 +37,18 @@ public:
               "how far each zone is turned up for something; what is not named is off",
               "scene Supper is Supper 60 %; scene remove Supper"},
              &LightingReader::scene},
+            {{{"light this room", "light the room", "light it"},
+              "rows of lights let into the ceiling, by the floor's area: the first line over the "
+              "fronts of seats and counters, clear of joists; \"another way\" takes the next "
+              "answer",
+              "light this room evenly; light this room evenly another way; light this room with "
+              "small recessed lights"},
+             &LightingReader::evenly},
+            {{{"light the tasks", "light the work", "light each task"},
+              "a light over each place of work, in front of whoever works there, and one turned to "
+              "each picture",
+              "light the tasks"},
+             &LightingReader::tasks},
             {{{"switch"},
               "the doors a zone is switched by; by two of them it is switched two ways",
               "switch Supper by door 1"},
@@ -249,6 +264,145 @@ private:
         else
             plan_.scenes.push_back(std::move(made));
         return planned(words);
+    }
+
+    /// Puts a layout's lights, in place of those of their kinds that hang there.
+    Edit hung(const LightLayout& l, std::string words) {
+        Edit e;
+        std::set<std::string> kinds;
+        for (const LaidLight& one : l.lights)
+            kinds.insert(one.kind);
+        int gone = 0;
+        for (const Piece& p : in.scheme().pieces)
+            if (p.on.isCeiling() && kinds.count(p.kind->id) > 0 && !p.locked) {
+                e.acts.emplace_back(RemovePiece{p.id});
+                ++gone;
+            }
+        Scheme after = in.scheme();
+        std::erase_if(after.pieces, [&](const Piece& p) {
+            return p.on.isCeiling() && kinds.count(p.kind->id) > 0 && !p.locked;
+        });
+        int next = after.nextId;
+        for (const LaidLight& one : l.lights) {
+            const KindPtr kind = job_.library.kit->byId(one.kind);
+            if (!kind)
+                continue;
+            Piece p;
+            p.id = 0;
+            p.kind = kind;
+            p.name = after.freeName(kind->name);
+            p.size = kind->size;
+            p.heights = kind->heights;
+            p.footprint = kind->footprint;
+            p.on = theCeiling();
+            p.pose = {one.at, {}};
+            Tie at;
+            at.kind = Tie::Kind::at;
+            at.distance = Length::millimetres(one.at.x);
+            at.second = Length::millimetres(one.at.y);
+            p.ties.push_back(std::move(at));
+            if (one.aim != 0) {
+                LightTold told;
+                told.aim = pieceTarget(one.aim);
+                p.light = std::make_shared<const LightTold>(std::move(told));
+            }
+            e.acts.emplace_back(PutPiece{p});
+            p.id = next++;
+            after.pieces.push_back(std::move(p));
+        }
+        e.words = std::move(words);
+        if (gone > 0)
+            e.notices.push_back(worded("in place of the {} there", gone));
+        e.notices.emplace_back(
+            told("wiring, and cans near insulation, are for a licensed electrician"));
+        return e;
+    }
+
+    static std::string figures(const LightLayout& l, Notation n) {
+        return worded("{} to each of floor, {} lux straight on it, evenness {:.2f}{}",
+                      writeArea(l.floorEach, n.units), std::lround(l.mean), l.evenness,
+                      l.onHeads > 0 ? worded(", {} over heads", l.onHeads) : std::string());
+    }
+
+    Edit evenly() {
+        EvenAsk ask;
+        const RuleBook& book = *job_.library.book;
+        if (const Rule* r = book.byId("recessed-edge")) {
+            const Band band = job_.judgement.bandOf(*r);
+            ask.edgeLow = Length::millimetres(band.low.value_or(ask.edgeLow.mm()));
+            ask.edgeHigh = Length::millimetres(band.high.value_or(ask.edgeHigh.mm()));
+            ask.edge = Length::millimetres(
+                band.bestLow.value_or((ask.edgeLow.mm() + ask.edgeHigh.mm()) / 2));
+            ask.against = r->setting("against");
+        }
+        if (const Rule* r = book.byId("recessed-count")) {
+            const Band band = job_.judgement.bandOf(*r);
+            const double unit = r->setting("metric") > Length{} ? 1e6 : 304.8 * 304.8;
+            ask.floorLow = band.low.value_or(20) * unit;
+            ask.floorHigh = band.high.value_or(25) * unit;
+        }
+        if (const Rule* r = book.byId("joists"))
+            ask.joist = r->setting("thick");
+        std::size_t which = 0;
+        const std::size_t from = in.at();
+        bool more = true;
+        while (more) {
+            more = false;
+            if (in.take({"evenly", "please", "by area"}))
+                more = true;
+            if (in.take({"another way", "the second way", "in another way"})) {
+                which = 1;
+                more = true;
+            }
+            if (in.take({"the third way", "a third way"})) {
+                which = 2;
+                more = true;
+            }
+            if (in.take({"with"})) {
+                const std::size_t at = in.at();
+                in.article();
+                const KindPtr kind = in.kind();
+                if (!kind || !kind->light || !kind->light->general)
+                    in.fail(at, std::max<std::size_t>(in.at() - at, 1),
+                            "rows are of lights that are let into the ceiling",
+                            "say it like: with small recessed lights");
+                ask.kind = kind->id;
+                more = true;
+            }
+        }
+        in.nothingMore();
+        const auto scene = sceneOf(job_);
+        const auto answers = scene ? evenLayouts(job_, **scene, ask)
+                                   : Result<std::vector<LightLayout>>(scene.problem());
+        if (!answers)
+            in.fail(0, from, answers.problem().what, answers.problem().remedy);
+        if (which >= answers->size())
+            in.fail(from, 1, "there is no other way that is clearly different",
+                    "say it like: light this room evenly");
+        const LightLayout& l = (*answers)[which];
+        return hung(l, worded("{} lights, {} by {}: {}{}", l.lights.size(), l.columns, l.rows,
+                              figures(l, job_.notation),
+                              answers->size() > which + 1 ? worded("; another way is {} by {}",
+                                                                   (*answers)[which + 1].columns,
+                                                                   (*answers)[which + 1].rows)
+                                                          : std::string()));
+    }
+
+    Edit tasks() {
+        in.nothingMore();
+        const auto scene = sceneOf(job_);
+        if (!scene)
+            in.fail(0, 1, scene.problem().what, scene.problem().remedy);
+        const LightLayout l = taskLayout(job_, **scene);
+        if (l.lights.empty())
+            in.fail(0, in.at(), "there is no place of work and no picture to light",
+                    "put a counter, a sink, a desk or a picture in the room first");
+        std::vector<std::string> of;
+        for (const LaidLight& one : l.lights)
+            if (const Piece* p = in.scheme().byId(one.task);
+                p != nullptr && std::find(of.begin(), of.end(), p->name) == of.end())
+                of.push_back(p->name);
+        return hung(l, worded("{} lights over {}", l.lights.size(), listed(of)));
     }
 
     Edit switched() {

@@ -392,13 +392,13 @@ std::vector<Handle> stairHandles(const Reading& r, double target, const Project&
     return {tieAt(job, scene, r.piece, tieOf(Tie::Kind::height, targetOf(*stairs)), target)};
 }
 
-std::vector<Handle> stepHandles(const Reading& r, double target, const Project& job,
-                                const Scene& scene) {
+std::vector<Handle> stairStepHandles(const Reading& r, double target, const Project& job,
+                                     const Scene& scene) {
     return {moveRight(job, scene, r.piece, target - r.value.value)};
 }
 
-std::vector<Handle> widthHandles(const Reading& r, double target, const Project& job,
-                                 const Scene& scene) {
+std::vector<Handle> artWidthHandles(const Reading& r, double target, const Project& job,
+                                    const Scene& scene) {
     const Piece& p = *job.scheme().byId(r.piece);
     const auto on = boxOn(r.other, p.wall(), scene);
     if (p.isGroup() || !on)
@@ -432,8 +432,8 @@ Handle setOutWith(const Project& job, const Scene& scene, int group, GroupForm f
             .start = gap};
 }
 
-std::vector<Handle> gapHandles(const Reading& r, double target, const Project& job,
-                               const Scene& scene) {
+std::vector<Handle> groupGapHandles(const Reading& r, double target, const Project& job,
+                                    const Scene& scene) {
     const Piece& g = *job.scheme().byId(r.piece);
     if (g.plan.form == GroupForm::asPlaced)
         return {setOutWith(job, scene, g.id, GroupForm::grid, target),
@@ -457,15 +457,15 @@ std::vector<Handle> airHandles(const Reading& r, double target, const Project& j
 
 constexpr std::array<RuleCode, 11> hangingCodes{{{"art-centre", judgeCentre, heightHandles},
                                                  {"art-above", judgeAbove, aboveHandles},
-                                                 {"art-width", judgeWidth, widthHandles},
+                                                 {"art-width", judgeWidth, artWidthHandles},
                                                  {"art-shape", judgeShape, noHandles},
                                                  {"art-size", judgeSize, sizeHandles},
                                                  {"art-match", judgeMatch, noHandles},
-                                                 {"group-gap", judgeGaps, gapHandles},
+                                                 {"group-gap", judgeGaps, groupGapHandles},
                                                  {"air-beside", judgeAir, airHandles, false, true},
                                                  {"sconce-height", judgeSconce, heightHandles},
                                                  {"stair-art", judgeStairs, stairHandles},
-                                                 {"stair-steps", judgeSteps, stepHandles}}};
+                                                 {"stair-steps", judgeSteps, stairStepHandles}}};
 
 } // namespace
 

@@ -69,7 +69,7 @@ Band bandUnder(const CeilingContext& c, Length ceiling) {
 }
 
 /// From the top of what it hangs over to its lowest point.
-template <class Wanted> void judgeOver(const CeilingContext& c, Wanted wanted) {
+template <class Wanted> void lightOver(const CeilingContext& c, Wanted wanted) {
     for (std::size_t i = 0; i < c.scene.placed.size(); ++i) {
         const Piece& p = c.scene.piece(i);
         if (!isHung(p))
@@ -87,11 +87,11 @@ template <class Wanted> void judgeOver(const CeilingContext& c, Wanted wanted) {
 bool isTable(const Piece& p) {
     return p.kind->role == Role::diningTable && !isIsland(p);
 }
-void judgeOverTable(const CeilingContext& c) {
-    judgeOver(c, isTable);
+void lightOverTable(const CeilingContext& c) {
+    lightOver(c, isTable);
 }
-void judgeOverIsland(const CeilingContext& c) {
-    judgeOver(c, isIsland);
+void lightOverIsland(const CeilingContext& c) {
+    lightOver(c, isIsland);
 }
 
 std::vector<Handle> hangSoFarOver(const Reading& r, double target, const Project& job,
@@ -111,7 +111,7 @@ Vec3 eyesOf(const CeilingContext& c, std::size_t chair) {
 }
 
 /// How far it hangs into the sight of two who sit at the table under it: the worst pair.
-void judgeSight(const CeilingContext& c) {
+void lightSight(const CeilingContext& c) {
     const Length atTable = c.shared.setting("chair-pull-out", "at table");
     for (std::size_t i = 0; i < c.scene.placed.size(); ++i) {
         const Piece& p = c.scene.piece(i);
@@ -215,7 +215,7 @@ double reachAlong(const Shape& s, Vec2 way) {
     return (extent(s, way) + extent(s, -way)) / 2;
 }
 
-void judgeSize(const CeilingContext& c) {
+void lightSize(const CeilingContext& c) {
     for (const Over& o : hungOver(c)) {
         if (o.along.size() != 1)
             continue;
@@ -246,7 +246,7 @@ std::vector<Handle> otherWidth(const Reading& r, double target, const Project& j
 
 /// Of several over one table: the gap that differs most from the middle one; the outer ones count
 /// double, to the table's ends.
-void judgeSpacing(const CeilingContext& c) {
+void lightSpacing(const CeilingContext& c) {
     for (const Over& o : hungOver(c)) {
         if (o.along.size() < 2)
             continue;
@@ -275,7 +275,7 @@ bool isWalkedUnder(const CeilingContext& c, const Placed& where) {
                        [&](Vec2 p) { return c.scene.room->holds(p) && !under(c, p); });
 }
 
-void judgeHeadroom(const CeilingContext& c) {
+void lightHeadroom(const CeilingContext& c) {
     for (std::size_t i = 0; i < c.scene.placed.size(); ++i) {
         const Piece& p = c.scene.piece(i);
         const Placed& where = c.scene.placed[i];
@@ -300,7 +300,7 @@ std::vector<Handle> raiseTo(const Reading& r, double target, const Project& job,
 }
 
 /// One in the middle of the room: its width against the room's two sides.
-void judgeRoomSize(const CeilingContext& c) {
+void lightRoomSize(const CeilingContext& c) {
     const Box box = c.scene.room->bounds();
     const Vec2 size = box.size();
     const double near = c.rule.number("near the middle");
@@ -321,7 +321,7 @@ void judgeRoomSize(const CeilingContext& c) {
     }
 }
 
-void judgeCount(const CeilingContext& c) {
+void lightCount(const CeilingContext& c) {
     int count = 0;
     for (std::size_t i = 0; i < c.scene.placed.size(); ++i)
         count += isGeneral(c.scene.piece(i)) ? 1 : 0;
@@ -356,7 +356,7 @@ Band edgeBand(const CeilingContext& c, const Wall& wall, Vec2 light) {
     return c.band;
 }
 
-void judgeEdge(const CeilingContext& c) {
+void lightEdge(const CeilingContext& c) {
     const Room& room = *c.scene.room;
     const double far = c.rule.setting("first line").mm();
     const double inLine = c.rule.setting("in line").mm();
@@ -414,7 +414,7 @@ bool shadowed(Vec3 light, Vec3 work, Vec2 stands, double radius, double tall) {
 }
 
 /// At each place of work: how many lights reach the work past the person.
-void judgeTask(const CeilingContext& c) {
+void lightTask(const CeilingContext& c) {
     const Room& room = *c.scene.room;
     const double radius = c.rule.setting("shoulders").mm() / 2;
     const double before = c.rule.setting("stands before").mm();
@@ -466,7 +466,7 @@ void judgeTask(const CeilingContext& c) {
 }
 
 /// Two kinds of light in one place.
-void judgeZones(const CeilingContext& c) {
+void lightZones(const CeilingContext& c) {
     for (std::size_t i = 0; i < c.scene.placed.size(); ++i)
         for (std::size_t k = 0; k < c.scene.placed.size(); ++k) {
             const Piece& a = c.scene.piece(i);
@@ -485,7 +485,7 @@ void judgeZones(const CeilingContext& c) {
         }
 }
 
-void judgeJoists(const CeilingContext& c) {
+void lightJoists(const CeilingContext& c) {
     const Room& room = *c.scene.room;
     if (!room.joists || room.joists->spacing <= Length{})
         return;
@@ -526,7 +526,7 @@ std::vector<Handle> offTheJoist(const Reading& r, double target, const Project& 
 }
 
 /// The foot of a lamp's shade, beside a seat.
-void judgeShade(const CeilingContext& c) {
+void lightShade(const CeilingContext& c) {
     const auto near = c.rule.setting("beside");
     const FloorView& floor = c.scene.floor;
     for (std::size_t i = 0; i < floor.placed.size(); ++i) {
@@ -554,19 +554,19 @@ void judgeShade(const CeilingContext& c) {
 }
 
 constexpr auto lightCodes =
-    std::array<RuleCode, 13>{{{"pendant-over-table", judgeOverTable, hangSoFarOver, false, true},
-                              {"pendant-over-island", judgeOverIsland, hangSoFarOver, false, true},
-                              {"pendant-sight", judgeSight, raiseOutOfSight},
-                              {"pendant-size", judgeSize, otherWidth},
-                              {"pendant-spacing", judgeSpacing, noHandles},
-                              {"fixture-headroom", judgeHeadroom, raiseTo},
-                              {"fixture-room-size", judgeRoomSize, otherWidth},
-                              {"recessed-count", judgeCount, noHandles},
-                              {"recessed-edge", judgeEdge, awayFromOther},
-                              {"recessed-task", judgeTask, noHandles},
-                              {"light-zones", judgeZones, awayFromOther, true},
-                              {"joists", judgeJoists, offTheJoist},
-                              {"lamp-shade", judgeShade, noHandles, false, true}}};
+    std::array<RuleCode, 13>{{{"pendant-over-table", lightOverTable, hangSoFarOver, false, true},
+                              {"pendant-over-island", lightOverIsland, hangSoFarOver, false, true},
+                              {"pendant-sight", lightSight, raiseOutOfSight},
+                              {"pendant-size", lightSize, otherWidth},
+                              {"pendant-spacing", lightSpacing, noHandles},
+                              {"fixture-headroom", lightHeadroom, raiseTo},
+                              {"fixture-room-size", lightRoomSize, otherWidth},
+                              {"recessed-count", lightCount, noHandles},
+                              {"recessed-edge", lightEdge, awayFromOther},
+                              {"recessed-task", lightTask, noHandles},
+                              {"light-zones", lightZones, awayFromOther, true},
+                              {"joists", lightJoists, offTheJoist},
+                              {"lamp-shade", lightShade, noHandles, false, true}}};
 
 } // namespace
 

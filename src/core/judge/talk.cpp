@@ -78,7 +78,7 @@ const Rule& talkRule(const FloorContext& c) {
     return r != nullptr ? *r : c.rule;
 }
 
-void judgeLevel(const FloorContext& c) {
+void judgeHeightsLevel(const FloorContext& c) {
     for (const auto& group : groupsIn(c.scene, talksIn(c.scene, talkRule(c)))) {
         std::optional<std::size_t> low;
         std::optional<std::size_t> high;
@@ -99,8 +99,8 @@ void judgeLevel(const FloorContext& c) {
     }
 }
 
-std::vector<Handle> levelHandles(const Reading& r, double target, const Project& job,
-                                 const Scene& scene) {
+std::vector<Handle> heightsLevelHandles(const Reading& r, double target, const Project& job,
+                                        const Scene& scene) {
     const Piece& high = *job.scheme().byId(r.piece);
     const Piece& low = *job.scheme().byId(r.other.piece);
     const auto seat = [&](const Piece& p, double start, double slope) {
@@ -377,7 +377,7 @@ std::vector<Handle> apart(const Reading& r, double target, const Project& job, c
 
 constexpr std::array<RuleCode, 6> talkCodes{
     {{"conversation", judgeTalk, apart, false, false, {}, true},
-     {"seats-level", judgeLevel, levelHandles},
+     {"seats-level", judgeHeightsLevel, heightsLevelHandles},
      {"heights-level", judgeHeights, noHandles},
      {"surface-in-reach", judgeReach, reachHandles},
      {"seats-count", judgeCount, countHandles},

@@ -31,7 +31,7 @@ std::vector<LightTask> tasksOf(const Project& job, const Scene& scene) {
     std::vector<LightTask> out;
     if (!job.library.tasks)
         return out;
-    const Vec3 up{0, 0, 1};
+    const Vec3 rising{0, 0, 1};
     for (const Piece& p : scene.scheme->pieces) {
         const TaskLevel* level = levelFor(*job.library.tasks, *p.kind);
         const auto body = bodyOf(scene, p.id);
@@ -43,19 +43,19 @@ std::vector<LightTask> tasksOf(const Project& job, const Scene& scene) {
         t.least = level->least;
         t.most = level->most;
         t.source = level->source;
-        t.facing = up;
+        t.facing = rising;
         const double seat = p.heights.seat.value_or(p.size.height).mm();
         const double half = p.size.depth.mm() / 2;
         switch (level->at) {
         case TaskLevel::At::top:
-            t.at = body->foot + up * p.top().mm();
+            t.at = body->foot + rising * p.top().mm();
             break;
         case TaskLevel::At::lap:
-            t.at = body->foot + body->front * (half / 2) + up * (seat + bookOverLap);
+            t.at = body->foot + body->front * (half / 2) + rising * (seat + bookOverLap);
             break;
         case TaskLevel::At::pillow:
             t.at = body->foot - body->front * (half - std::min(headFromHeadboard, half)) +
-                   up * (seat + bookOverBed);
+                   rising * (seat + bookOverBed);
             break;
         case TaskLevel::At::face: {
             const double floor = scene.room->levelAt(body->foot.plan()).mm();
@@ -67,7 +67,7 @@ std::vector<LightTask> tasksOf(const Project& job, const Scene& scene) {
         }
         case TaskLevel::At::front:
             t.at = body->foot + body->front * half +
-                   up * ((p.onWall() ? p.outlineSize().depth : p.size.height).mm() / 2);
+                   rising * ((p.onWall() ? p.outlineSize().depth : p.size.height).mm() / 2);
             t.facing = body->front;
             break;
         case TaskLevel::At::floor:
