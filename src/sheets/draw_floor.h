@@ -5,6 +5,7 @@
 #include "judge/use.h"
 #include "judge/ways.h"
 #include "judge/zones.h"
+#include "light/illuminance.h"
 #include "sheets/drawing.h"
 
 namespace mezzet::sheets {
@@ -19,5 +20,8 @@ void drawZones(const Drawing&, const ZonesFacts&);
 void drawView(const Drawing&, const RoomView&);
 /// Where the middle of a piece may lie.
 void drawRegions(const Drawing&, const std::vector<AllowedRegion>&);
+/// Light on the floor: a wash, warmer where it is brighter, and lines of one brightness with their
+/// lux.
+void drawLux(const Drawing&, const LuxGrid&);
 
 } // namespace mezzet::sheets

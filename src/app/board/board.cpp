@@ -30,6 +30,7 @@ Board::Board(JobSession& session, QWidget* parent) : QWidget(parent), session_(s
         describe();
         update();
     });
+    connect(&lit_, &LitState::found, this, [this] { update(); });
     connect(&session, &JobSession::selectionChanged, this, [this] {
         describe();
         update();
@@ -243,6 +244,14 @@ void Board::setShown(Over o, bool on) {
     const bool ofWalls = o == Over::hooks || o == Over::reflected;
     if (on && session_.surface().isWall() && !ofWalls)
         session_.goTo(theFloor());
+    update();
+}
+
+void Board::lightNextScene() {
+    const auto scenes = static_cast<int>(session_.project()->scheme().light.scenes.size());
+    lightScene_ = lightScene_ + 1 < scenes ? lightScene_ + 1 : -1;
+    if (!shown(Over::light))
+        setShown(Over::light, true);
     update();
 }
 

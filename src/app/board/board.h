@@ -4,6 +4,7 @@
 #include "app/board/hand.h"
 #include "app/board/layer.h"
 #include "app/session/job_session.h"
+#include "app/session/lit_state.h"
 #include "fits/fits.h"
 #include "geometry/gap.h"
 #include "sheets/drawing.h"
@@ -24,7 +25,7 @@ class Board : public QWidget {
 public:
     /// What a drag from the list of kinds carries: the line that adds one, without a place.
     static constexpr const char* addMime = "application/x-mezzet-add";
-    static constexpr double ruler = 24; ///< how wide the rulers are, pixels
+    static constexpr double ruler = 24;      ///< how wide the rulers are, pixels
     static constexpr double wallMargin = 74; ///< about a wall that is shown whole, pixels
 
     explicit Board(JobSession&, QWidget* parent = nullptr);
@@ -45,7 +46,7 @@ public:
     [[nodiscard]] const std::vector<OwnTape>& tapes() const { return session_.tapes(); }
     void clearTapes();
     /// What is shown over the floor besides the readings.
-    enum class Over { use, ways, zones, view, hooks, reflected };
+    enum class Over { use, ways, zones, view, hooks, reflected, light };
     void setShown(Over, bool on);
     /// Draws the walls to either side beside the one looked at, as if the room were opened out.
     void setUnrolled(bool on) {
@@ -55,6 +56,8 @@ public:
     [[nodiscard]] bool unrolled() const { return unrolled_; }
     /// Looks into the chosen mirror from the next place, while what it shows is shown.
     void lookIntoMirrorFromNext();
+    /// Turns the lights up as the next light scene has them, and past the last full on again.
+    void lightNextScene();
     /// Looks from the next door, or in through the next window, while what is seen is shown.
     void lookFromNext();
     [[nodiscard]] bool shown(Over o) const { return shown_[static_cast<std::size_t>(o)]; }
@@ -194,7 +197,7 @@ private:
     JobSession& session_;
     Camera camera_;
     std::pair<ScenePtr, std::vector<Segment>> seams_; ///< of that scene's carpets
-    std::unique_ptr<Hand> hand_; ///< null while nothing is held
+    std::unique_ptr<Hand> hand_;                      ///< null while nothing is held
     bool lettingGo_ = false;
     Layer base_{*this};        ///< the room
     Layer under_{*this, true}; ///< the room and all that stays in it, in one
@@ -212,8 +215,10 @@ private:
     bool underlayShown_ = true;
     UnderlayPtr underlayOf_; ///< what underlay_ was made of
     QImage underlay_;
-    std::array<bool, 6> shown_{};
+    std::array<bool, 7> shown_{};
     std::size_t lookFrom_ = 0;   ///< which opening is looked from
+    LitState lit_;               ///< the light on the floor, while it is shown
+    int lightScene_ = -1;        ///< which of the scheme's light scenes; less than nothing: full on
     std::size_t mirrorFrom_ = 0; ///< which place a mirror is looked into from
     bool unrolled_ = false;
     QString viewSaid_; ///< what is seen first and most, as last painted

@@ -250,6 +250,23 @@ void Board::paintOver(const sheets::Drawing& d) {
         sheets::drawRegions(d, regions_);
     if (!job.room->closed)
         return;
+    if (shown(Over::light)) {
+        const auto& scenes = scene.scheme->light.scenes;
+        if (lightScene_ >= static_cast<int>(scenes.size()))
+            lightScene_ = -1;
+        if (const auto& grid = lit_.of(session_.project(), session_.scene(), lightScene_)) {
+            sheets::drawLux(d, *grid);
+            viewSaid_ =
+                QString("%1 · on the floor at night %2 lux, least %3, evenness %4%5")
+                    .arg(lightScene_ < 0 ? QString("All lights full on")
+                                         : QString::fromStdString(
+                                               scenes[static_cast<std::size_t>(lightScene_)].name))
+                    .arg(std::lround(grid->mean))
+                    .arg(std::lround(grid->least))
+                    .arg(grid->evenness(), 0, 'f', 2)
+                    .arg(lit_.whole() ? "" : ", what is passed on still to come");
+        }
+    }
     const int one = session_.selected().size() == 1 ? session_.selected().front() : 0;
     if (shown(Over::zones))
         sheets::drawZones(d, zonesOf(scene));

@@ -187,7 +187,8 @@ void MainWindow::buildJudgeMenu(QMenu* m) {
         {"showWays", "Show ways", "Ctrl+1", Board::Over::ways},
         {"showUse", "Show room in use", "Ctrl+2", Board::Over::use},
         {"showView", "Show what is seen", "Ctrl+3", Board::Over::view},
-        {"showZones", "Show zones", "Ctrl+4", Board::Over::zones}};
+        {"showZones", "Show zones", "Ctrl+4", Board::Over::zones},
+        {"showLight", "Show the light at night", "Ctrl+8", Board::Over::light}};
     for (const auto& [name, text, key, over] : overs) {
         auto* a = add(m, name, text, QKeySequence(key), [this, n = QString(name), o = over] {
             board_->setShown(o, act(n)->isChecked());
@@ -197,6 +198,10 @@ void MainWindow::buildJudgeMenu(QMenu* m) {
     add(m, "lookNext", "Look from the next door or window", QKeySequence("Ctrl+Shift+3"), [this] {
         act("showView")->setChecked(true);
         board_->lookFromNext();
+    });
+    add(m, "lightNext", "Turn to the next light scene", QKeySequence("Ctrl+Shift+8"), [this] {
+        act("showLight")->setChecked(true);
+        board_->lightNextScene();
     });
     m->addSeparator();
     auto* access = add(m, "access", "Judge for a wheelchair too", {}, [this] {
