@@ -78,7 +78,7 @@ std::string dropWords(const LightWork& of, const LightRow& r) {
     if (r.where == nullptr)
         return "";
     const Length drop = dropOf(*r.piece, *r.where);
-    return drop > Length{} ? of.length(drop) : std::string("in");
+    return drop > Length{} ? of.length(drop) : std::string("flush");
 }
 
 class LightPen : public PaperPen {
@@ -113,14 +113,14 @@ public:
         else
             caution(margin, of_.layout.height() - margin - lightTitle - 10,
                     of_.layout.width() - 2 * margin);
-        title("Ceiling, as seen from above", q(l.scale.words));
+        title("Reflected ceiling plan", q(l.scale.words));
     }
 
     /// The list alone, where the plan needs its page whole.
     void listPage() {
         list({margin, margin, of_.layout.width() - 2 * margin,
               of_.layout.height() - 2 * margin - lightTitle - 4});
-        title("Ceiling, its lights", "");
+        title("Reflected ceiling plan, its lights", "");
     }
 
     /// The list of lights from a row on, then zones and scenes; says which row is next, or that
@@ -189,14 +189,17 @@ private:
             const double arm = std::max(own, 0.9 * k_) + 0.7 * k_;
             p_.drawLine(at - QPointF(arm, 0), at + QPointF(arm, 0));
             p_.drawLine(at - QPointF(0, arm), at + QPointF(0, arm));
+        } else if (own > 1.5 * k_) {
+            p_.setBrush(paperLook().ink);
+            p_.drawEllipse(at, 0.4 * k_, 0.4 * k_);
         }
         const Words number{QString::number(r.number), lettering(2.5 * k_), paperLook().ink, 60};
         std::vector<QRectF> places;
         for (const double far : {2.2, 3.6, 5.0})
             for (const QPointF way :
                  {QPointF(1, -1), QPointF(1, 1), QPointF(-1, -1), QPointF(-1, 1)})
-                places.push_back(wordsAbout(
-                    at + way * (std::min(own, 3 * k_) * 0.7 + far * k_ * 0.8), number, d.pen));
+                places.push_back(
+                    wordsAbout(at + way * (own * 0.75 + far * k_ * 0.8), number, d.pen));
         drawWords(d, std::move(places), number);
     }
 
@@ -271,7 +274,7 @@ private:
 
     void list(const QRectF& area) {
         double y = heading("Lights", area.left(), area.top(), area.width());
-        text({area.left(), y, area.width(), rowHeight}, Qt::AlignLeft,
+        text({area.left(), y, area.width(), rowHeight}, Qt::AlignLeft | Qt::AlignVCenter,
              "no., kind; from the ceiling to its lowest point", 2.4, false, QFont::Normal,
              paperLook().soft);
         y += rowHeight;
@@ -281,16 +284,16 @@ private:
             if (y + rowHeight > end)
                 break;
             ++shown;
-            text({area.left(), y, 7, rowHeight}, Qt::AlignRight, QString::number(r.number), 2.6,
-                 true);
-            text({area.left() + 9, y, area.width() - 31, rowHeight}, Qt::AlignLeft,
-                 q(r.piece->name), 2.7);
-            text({area.right() - 22, y, 22, rowHeight}, Qt::AlignRight, q(dropWords(of_, r)), 2.6,
-                 true);
+            text({area.left(), y, 7, rowHeight}, Qt::AlignRight | Qt::AlignVCenter,
+                 QString::number(r.number), 2.6, true);
+            text({area.left() + 9, y, area.width() - 31, rowHeight},
+                 Qt::AlignLeft | Qt::AlignVCenter, q(r.piece->name), 2.7);
+            text({area.right() - 22, y, 22, rowHeight}, Qt::AlignRight | Qt::AlignVCenter,
+                 q(dropWords(of_, r)), 2.6, true);
             y += rowHeight;
         }
         if (shown < of_.rows.size())
-            text({area.left(), y, area.width(), rowHeight}, Qt::AlignLeft,
+            text({area.left(), y, area.width(), rowHeight}, Qt::AlignLeft | Qt::AlignVCenter,
                  QString("and %1 more: see the list of lights").arg(of_.rows.size() - shown), 2.5,
                  false, QFont::Normal, paperLook().soft);
         caution(area.left(), area.bottom() - 12.5, area.width());
@@ -301,8 +304,9 @@ private:
         constexpr const char* names[] = {"name and kind", "size", "lm",  "W",
                                          "hole",          "drop", "zone"};
         for (std::size_t i = 0; i < std::size(names); ++i)
-            text({margin + columns[i], y, columnWidth(i, w), rowHeight}, Qt::AlignLeft, names[i],
-                 2.4, false, QFont::Normal, paperLook().soft);
+            text({margin + columns[i], y, columnWidth(i, w), rowHeight},
+                 Qt::AlignLeft | Qt::AlignVCenter, names[i], 2.4, false, QFont::Normal,
+                 paperLook().soft);
     }
     [[nodiscard]] static double columnWidth(std::size_t i, double w) {
         return (i + 1 < std::size(columns) ? columns[i + 1] : w) - columns[i] - 1.5;
@@ -321,10 +325,11 @@ private:
                                      kind.cutOut > Length{} ? of_.length(kind.cutOut) : "",
                                      dropWords(of_, r),
                                      r.zone};
-        text({margin, y, 5.5, rowHeight}, Qt::AlignRight, QString::number(r.number), 2.6, true);
+        text({margin, y, 5.5, rowHeight}, Qt::AlignRight | Qt::AlignVCenter,
+             QString::number(r.number), 2.6, true);
         for (std::size_t i = 0; i < std::size(cells); ++i)
-            text({margin + columns[i], y, columnWidth(i, w), rowHeight}, Qt::AlignLeft, q(cells[i]),
-                 2.7, i > 0 && i < 6);
+            text({margin + columns[i], y, columnWidth(i, w), rowHeight},
+                 Qt::AlignLeft | Qt::AlignVCenter, q(cells[i]), 2.7, i > 0 && i < 6);
         rule(margin, y + rowHeight - 0.4, margin + w, y + rowHeight - 0.4, 0.08);
     }
 

@@ -246,7 +246,20 @@ void readsRugs(std::string_view in) {
         must(std::isfinite(e.price) && e.price >= 0, "an edge has no price");
 }
 
-constexpr std::array<Target, 13> all{{{"job", readsJob},
+void readsPhotometry(std::string_view in) {
+    for (const char* name : {"a.ies", "a.ldt", "a"}) {
+        const auto p = readPhotometry(in, name);
+        if (!p)
+            continue;
+        must(std::isfinite(p->lumens()) && p->lumens() >= 0, "a fixture gives no figure of light");
+        must(p->at(0, 0) >= 0 && p->along(0.3, -0.4, 0.5) >= 0, "light is less than none");
+        const auto again = readIes(writeIes(*p), "again.ies");
+        mustRead(again, "a photometric file that was written can't be read");
+        must(again->candela == p->candela, "what it shines changes when it is written");
+    }
+}
+
+constexpr std::array<Target, 14> all{{{"job", readsJob},
                                       {"notes", readsNotes},
                                       {"lines", readsLines},
                                       {"speech", readsSpeech},
@@ -258,7 +271,8 @@ constexpr std::array<Target, 13> all{{{"job", readsJob},
                                       {"tracing", readsTracing},
                                       {"laser", readsLaser},
                                       {"lengths", readsLengths},
-                                      {"rugs", readsRugs}}};
+                                      {"rugs", readsRugs},
+                                      {"photometry", readsPhotometry}}};
 
 } // namespace
 

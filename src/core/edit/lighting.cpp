@@ -313,6 +313,8 @@ private:
         e.words = std::move(words);
         if (gone > 0)
             e.notices.push_back(worded("in place of the {} there", gone));
+        else
+            e.notices.push_back(e.words);
         e.notices.emplace_back(
             told("wiring, and cans near insulation, are for a licensed electrician"));
         return e;

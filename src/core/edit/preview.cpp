@@ -8,6 +8,7 @@
 #include "measure/text.h"
 #include "measure/texts.h"
 
+#include <map>
 #include <set>
 
 namespace mezzet {
@@ -86,6 +87,19 @@ std::string previewOf(const Project& before, const Scene& was, const Edit& edit,
     std::string out;
     const auto say = [&](const std::string& s) { out += (out.empty() ? "" : "; ") + s; };
     std::set<std::string> seenOf; // a piece that several acts put is told once
+    // Many of one kind are told as so many.
+    constexpr int many = 5;
+    std::map<std::string, std::vector<std::string>> newOf;
+    for (const Act& act : edit.acts)
+        if (const auto* put = std::get_if<PutPiece>(&act); put != nullptr && put->piece.id == 0)
+            newOf[put->piece.kind->name].push_back(put->piece.name);
+    for (const auto& [kind, names] : newOf) {
+        if (static_cast<int>(names.size()) < many)
+            continue;
+        say(worded("adds {}: {} to {}", names.size(), names.front(), names.back()));
+        for (const auto& name : names)
+            seenOf.insert("+" + name);
+    }
     for (const Act& act : edit.acts) {
         if (const auto* put = std::get_if<PutPiece>(&act)) {
             if (!seenOf
@@ -151,6 +165,10 @@ std::string previewOf(const Project& before, const Scene& was, const Edit& edit,
                 tell(s);
             if (now.picture != old->picture)
                 tell(worded("shows {} in {}", now.picture, now.name));
+            const bool shines = (now.light == nullptr) != (old->light == nullptr) ||
+                                (now.light && *now.light != *old->light);
+            if (shines || now.reflects != old->reflects)
+                tell(edit.words);
             if (now.locked != old->locked)
                 tell(worded("{} {}", now.locked ? "locks" : "unlocks", now.name));
             auto through = throughWords(was, *after.scene, old->id, wording);

@@ -12,6 +12,7 @@
 #include <algorithm>
 #include <array>
 #include <cmath>
+#include <map>
 
 namespace mezzet {
 
@@ -322,9 +323,14 @@ void lightRoomSize(const CeilingContext& c) {
 }
 
 void lightCount(const CeilingContext& c) {
-    int count = 0;
+    // Of the kind there are most of: others are for a task here and there.
+    std::map<const Kind*, int> ofKind;
     for (std::size_t i = 0; i < c.scene.placed.size(); ++i)
-        count += isGeneral(c.scene.piece(i)) ? 1 : 0;
+        if (isGeneral(c.scene.piece(i)))
+            ++ofKind[c.scene.piece(i).kind.get()];
+    int count = 0;
+    for (const auto& [kind, n] : ofKind)
+        count = std::max(count, n);
     constexpr double foot2 = 304.8 * 304.8; // mm²
     constexpr double metre2 = 1e6;
     // One or two are for a task.
@@ -337,7 +343,7 @@ void lightCount(const CeilingContext& c) {
 
 /// How far from a wall the first line of lights belongs there: over the front of a seat or a
 /// counter that stands against it, else as the book has it.
-Band edgeBand(const CeilingContext& c, const Wall& wall, Vec2 light) {
+std::optional<Band> edgeBand(const CeilingContext& c, const Wall& wall, Vec2 light) {
     const double along = dot(light - wall.start, wall.along());
     for (std::size_t i = 0; i < c.scene.floor.placed.size(); ++i) {
         const Piece& p = c.scene.floor.piece(i);
@@ -351,9 +357,9 @@ Band edgeBand(const CeilingContext& c, const Wall& wall, Vec2 light) {
         if (back < -1 || back > c.rule.setting("against").mm() || along < left || along > right)
             continue;
         const double slack = c.rule.setting("over the edge").mm();
-        return {front - slack, front + slack, front, front};
+        return Band{front - slack, front + slack, front, front};
     }
-    return c.band;
+    return {};
 }
 
 void lightEdge(const CeilingContext& c) {
@@ -375,13 +381,21 @@ void lightEdge(const CeilingContext& c) {
             near.emplace_back(away, i);
             least = std::min(least, away);
         }
+        // A light of the line that is over no front may keep the line of one that is.
+        std::optional<Band> told;
+        for (const auto& [away, i] : near)
+            if (away <= least + inLine && !told)
+                told = edgeBand(c, wall, c.scene.placed[i].pose.at);
         for (const auto& [away, i] : near) {
             if (away > least + inLine)
                 continue;
             const Vec2 at = c.scene.placed[i].pose.at;
-            Reading& r = c.add(c.scene.piece(i).id, wallTarget(static_cast<int>(w)),
-                               Amount::of(Length::millimetres(away)), edgeBand(c, wall, at),
-                               at - wall.inward() * away, at);
+            const bool keepsLine =
+                told && away >= *told->low - 0.005 && away <= *told->high + 0.005;
+            const Band band = edgeBand(c, wall, at).value_or(keepsLine ? *told : c.band);
+            Reading& r =
+                c.add(c.scene.piece(i).id, wallTarget(static_cast<int>(w)),
+                      Amount::of(Length::millimetres(away)), band, at - wall.inward() * away, at);
             r.surface = theCeiling();
         }
     }
