@@ -227,3 +227,40 @@ TEST(Lamps, AimedTheyShineThere) {
     EXPECT_GT(lit.direct(middle + Vec3{0, 5, 0}, {0, 1, 0}),
               LitRoom(down, **sceneOf(down)).direct(middle + Vec3{0, 5, 0}, {0, 1, 0}) * 2);
 }
+
+TEST(Lamps, AreMeasuredToTheirMiddlesAndHangInRows) {
+    const auto job = jobWith({"recessed light 36 from wall A, 48 from wall D called Near",
+                              "recessed light edge 36 from wall A, edge 48 from wall D called Edge",
+                              "pendant at 10', 8', drop 40",
+                              "dining table 96 x 40 x 30 at 12', 9'",
+                              "three small pendants over dining table",
+                              "a row of 4 small recessed lights 30 from wall C"});
+    const auto middle = [&](const char* name) {
+        const Vec3 at = lampOf(job, name).at;
+        return Vec2{at.x / 25.4, at.y / 25.4};
+    };
+    EXPECT_NEAR(middle("Near").x, 48, 1e-6);
+    EXPECT_NEAR(middle("Near").y, 36, 1e-6);
+    EXPECT_NEAR(middle("Edge").x, 51, 1e-6);
+    EXPECT_NEAR(middle("Edge").y, 39, 1e-6);
+    EXPECT_NEAR(lampOf(job, "Pendant").drop / 25.4, 40, 1e-6);
+    // Each over its third of the table.
+    EXPECT_NEAR(middle("Small pendant").x, 144 - 32, 1e-6);
+    EXPECT_NEAR(middle("Small pendant 2").x, 144, 1e-6);
+    EXPECT_NEAR(middle("Small pendant 3").x, 144 + 32, 1e-6);
+    EXPECT_NEAR(middle("Small pendant 2").y, 108, 1e-6);
+    // Corners first, 36 from the side walls, even between.
+    std::vector<double> xs;
+    for (const char* name : {"Small recessed light", "Small recessed light 2",
+                             "Small recessed light 3", "Small recessed light 4"}) {
+        xs.push_back(middle(name).x);
+        EXPECT_NEAR(middle(name).y, 150, 1e-6);
+    }
+    std::sort(xs.begin(), xs.end());
+    EXPECT_NEAR(xs[0], 36, 1e-6);
+    EXPECT_NEAR(xs[1] - xs[0], 56, 1e-6);
+    EXPECT_NEAR(xs[3], 204, 1e-6);
+    // A drop less than its own height, or through the floor, can't be.
+    EXPECT_FALSE(refusal(job, "pendant, drop 6").what.empty());
+    EXPECT_FALSE(refusal(job, "pendant, drop 100").what.empty());
+}

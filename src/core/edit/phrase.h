@@ -63,6 +63,10 @@ public:
     [[nodiscard]] std::size_t before() const { return lastAt_; }
     /// The gap it keeps beside a thing when no number is said: the one it has, or `usual`.
     [[nodiscard]] Length standing(Length usual) const;
+    /// What a distance from a wall is measured to: lights are told by their middles.
+    [[nodiscard]] MeasuredTo usualEnd() const {
+        return subject.kind->underCeiling() ? MeasuredTo::centre : MeasuredTo::edge;
+    }
     /// The surface it is on now, or was said to be on.
     [[nodiscard]] SurfaceId now() const { return out.on.value_or(subject.on); }
     [[nodiscard]] std::string name() const {

@@ -136,6 +136,39 @@ bool belowCeiling(Placing& p) {
     return true;
 }
 
+/// "drop 40": from the ceiling to its lowest point.
+bool dropSaid(Placing& p) {
+    const std::size_t at = p.in.at();
+    const Length d = p.in.length("the drop");
+    p.in.take({"from the ceiling", "from ceiling"});
+    const Length own = p.subject.size.height;
+    if (d < own)
+        p.in.fail(at, p.in.at() - at,
+                  worded("{} is {} high itself", p.name(), writeGap(own, p.in.job().notation)),
+                  "say a drop of that or more");
+    if (d >= p.scene.room->ceiling)
+        p.in.fail(
+            at, p.in.at() - at, "that is through the floor",
+            worded("the ceiling is {} up", write(p.scene.room->ceiling, p.in.job().notation)));
+    Tie& t = p.add(K::below);
+    t.of.is = Is::ceiling;
+    t.distance = d - own;
+    return true;
+}
+
+/// "edge 36 from wall A", where its middle is what is usually measured to.
+bool edgeFrom(Placing& p) {
+    const Length d = p.in.length("the distance");
+    if (!p.in.take({"from"}))
+        p.in.failAhead("“from” is missing here", "say it like: edge 36 from wall A");
+    const Target t = p.target(Targets{Is::wall}, "edge");
+    Tie& tie = p.add(K::fromWall);
+    tie.of = t;
+    tie.distance = d;
+    tie.to = MeasuredTo::edge;
+    return true;
+}
+
 } // namespace
 
 std::span<const Phrase> boardPhrases() {
@@ -216,6 +249,18 @@ std::span<const Phrase> ceilingPhrases() {
          .read = &belowCeiling,
          .help = "its top under the ceiling",
          .example = "12 below ceiling"},
+        {.begins = {"drop", "drops", "with a drop of"},
+         .of = SaidOf::ceiling,
+         .read = &dropSaid,
+         .follows = Follows::length,
+         .help = "from the ceiling to its lowest point",
+         .example = "drop 40"},
+        {.begins = {"edge"},
+         .of = SaidOf::ceiling,
+         .read = &edgeFrom,
+         .follows = Follows::length,
+         .help = "its edge from a wall, in place of its middle",
+         .example = "edge 36 from wall A"},
         {.begins = {"close to the ceiling", "close to ceiling", "flush with the ceiling", "flush"},
          .of = SaidOf::ceiling,
          .read = &closeToCeiling,

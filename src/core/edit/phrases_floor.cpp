@@ -440,9 +440,10 @@ std::span<const Phrase> floorPhrases() {
         {.begins = {"from"},
          .afterLength = true,
          .of = onPlan,
-         .read = [](Placing& p) { return from(p, p.measured, MeasuredTo::edge); },
-         .help = "its edge to the wall's face; from a corner, along the wall it stands against, or "
-                 "the one named first; from a piece, edge to edge",
+         .read = [](Placing& p) { return from(p, p.measured, p.usualEnd()); },
+         .help =
+             "its edge (of lights the middle) to the wall's face; from a corner, along the wall it "
+             "stands against, or the one named first; from a piece, edge to edge",
          .example = "24 from wall B; 30 from corner AB; 16 from sofa"},
         {.begins = {"centre", "center"},
          .of = onPlan,

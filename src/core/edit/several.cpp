@@ -35,6 +35,9 @@ int readCount(WordsReader& in) {
     if (in.take({"dozen"}))
         return 12;
     in.goTo(start);
+    in.article();
+    if (!in.take({"row of", "line of"}))
+        in.goTo(start);
     int figure = 0;
     if (in.ahead() == "1" || in.ahead() == "one" || !in.takeCount(figure) || figure < 2) {
         in.goTo(start);
@@ -353,10 +356,19 @@ private:
     /// The first as said, and each other to the right of the one before.
     Edit row(std::size_t at) {
         // To be centred on either fixes both ways.
-        if (kind_->underCeiling() || kind_->flat())
-            in.fail(at, std::max<std::size_t>(in.rest().size(), 1),
-                    "rugs, and what hangs from the ceiling, are placed one by one",
-                    "say it like: pendant over supper table, or: rug under sofa");
+        if (kind_->flat())
+            in.fail(at, std::max<std::size_t>(in.rest().size(), 1), "rugs are placed one by one",
+                    "say it like: rug under sofa");
+        if (kind_->underCeiling()) {
+            in.take({"in a row", "in a line", "side by side", "in row"});
+            const auto model = readPlacement(in, first_, scene_, lookedAt_);
+            auto places = rowUnderCeiling(model, count_, job_, scene_);
+            if (places.empty())
+                in.fail(at, std::max<std::size_t>(in.rest().size(), 1), "where does the row go?",
+                        "say it like: three pendants over supper table, or: 4 recessed lights 36 "
+                        "from wall A");
+            return addAll(places, at);
+        }
         const bool inRow = in.take({"in a row", "in a line", "side by side", "in row"});
         const std::size_t clauses = in.at();
         std::vector<Placement> places{readPlacement(in, first_, scene_, lookedAt_)};

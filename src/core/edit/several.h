@@ -9,4 +9,10 @@ namespace mezzet {
 /// said, each other beside the one before it. Empty, and nothing read, where no number is said.
 [[nodiscard]] std::optional<Edit> readSeveral(WordsReader&, const Scene&, SurfaceId lookedAt);
 
+/// As many lights in a row as one was said to hang: over a table along its longer side, each over
+/// its share, or so far apart as said; along a wall from corner to corner. None where nothing says
+/// which way a row goes.
+[[nodiscard]] std::vector<Placement> rowUnderCeiling(Placement model, int count, const Project&,
+                                                     const Scene&);
+
 } // namespace mezzet

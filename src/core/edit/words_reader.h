@@ -189,8 +189,8 @@ enum class Begins { clauses, centred };
 
 /// A line that speaks of the job and not of a piece; empty when this is none, and nothing is taken.
 [[nodiscard]] std::optional<Edit> readSetting(WordsReader&);
-/// A line that speaks of light: zones, scenes, switches, files; empty when this is none, and nothing
-/// is taken.
+/// A line that speaks of light: zones, scenes, switches, files; empty when this is none, and
+/// nothing is taken.
 [[nodiscard]] std::optional<Edit> readLighting(WordsReader&);
 
 } // namespace mezzet
