@@ -231,8 +231,7 @@ TEST(Lamps, AimedTheyShineThere) {
 TEST(Lamps, AreMeasuredToTheirMiddlesAndHangInRows) {
     const auto job = jobWith({"recessed light 36 from wall A, 48 from wall D called Near",
                               "recessed light edge 36 from wall A, edge 48 from wall D called Edge",
-                              "pendant at 10', 8', drop 40",
-                              "dining table 96 x 40 x 30 at 12', 9'",
+                              "pendant at 10', 8', drop 40", "dining table 96 x 40 x 30 at 12', 9'",
                               "three small pendants over dining table",
                               "a row of 4 small recessed lights 30 from wall C"});
     const auto middle = [&](const char* name) {

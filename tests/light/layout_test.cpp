@@ -83,8 +83,8 @@ TEST(EvenLayout, JoistsAreClearedByTheLeastShiftThatKeepsItEven) {
 
 TEST(EvenLayout, AnLShapedRoomHasNoLightOutside) {
     const auto job =
-        jobWith({}, "room Ell\nceiling 8'\nwall A 20'\nwall B 8'\nwall C 10'\nwall D 8' "
-                    "turns left\nwall E 10'\nwall F 16'\n");
+        jobWith({}, "room Ell\nceiling 8'\nwall A 20'\nwall B 9'\nwall C 8'\ncorner out\n"
+                    "wall D 6'\nwall E 12'\nwall F 15'\n");
     for (const LightLayout& l : even(job))
         for (const LaidLight& one : l.lights)
             EXPECT_TRUE(job.room->holds(one.at));

@@ -562,7 +562,6 @@ void lightShade(const CeilingContext& c) {
                 band.high = c.rule.setting("standing high").mm();
             }
             c.add(p.id, pieceTarget(seat.id), Amount::of(foot), band, g.onFirst, g.onSecond);
-            break;
         }
     }
 }
