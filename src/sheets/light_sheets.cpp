@@ -104,6 +104,7 @@ public:
         for (const LightRow& r : of_.rows)
             if (r.where != nullptr)
                 light(d, r);
+        switches(d, room);
         running(d, room);
         drawWallLetters(d, room, (aroundRoom - 3.6) * k_);
         labels.place();
@@ -201,6 +202,32 @@ private:
                 places.push_back(
                     wordsAbout(at + way * (own * 0.75 + far * k_ * 0.8), number, d.pen));
         drawWords(d, std::move(places), number);
+    }
+
+    /// An S and its zone's letter at the opening side of each door that a zone is switched by.
+    void switches(const Drawing& d, const Room& room) {
+        constexpr double besideJamb = 150; // mm
+        int z = 0;
+        for (const LightZone& zone : of_.scene->scheme->light.zones) {
+            const QChar letter(static_cast<char>('a' + z++ % 26));
+            for (const Target& t : zone.switches)
+                for (const Opening& o : room.openings) {
+                    if (targetOf(o) != t)
+                        continue;
+                    const Wall& w = room.walls[static_cast<std::size_t>(o.wall)];
+                    // Inside, on the side that opens; into the room a little.
+                    const Length along = o.hingeRight
+                                             ? o.left - Length::millimetres(besideJamb)
+                                             : o.left + o.width + Length::millimetres(besideJamb);
+                    const Vec2 at = w.at(along) + w.inward() * 120;
+                    const Words sign{QString("S%1").arg(letter), lettering(2.7 * k_),
+                                     paperLook().ink, 70};
+                    std::vector<QRectF> places;
+                    for (const double in : {0.0, 180.0, 360.0, 540.0})
+                        places.push_back(wordsAbout(d.at(at + w.inward() * in), sign, d.pen));
+                    drawWords(d, std::move(places), sign);
+                }
+        }
     }
 
     void joists(const Drawing& d, const Room& room) {
@@ -353,7 +380,8 @@ private:
                 by.push_back(words(t, of_.job.wording()));
             out.emplace_back(
                 std::exchange(head, ""),
-                fmt::format("{}: {}; {:g} W{}{}", z.name,
+                fmt::format("{} (S{}): {}; {:g} W{}{}", z.name,
+                            static_cast<char>('a' + (&z - plan.zones.data()) % 26),
                             names.empty() ? std::string("no light yet") : listed(names),
                             std::round(watts * 10) / 10, z.dims ? "; on a dimmer" : "",
                             by.empty()

@@ -67,6 +67,11 @@ public:
         room();
         for (std::size_t i = 0; i < scene_.placed.size(); ++i)
             piece(i);
+        const CeilingView above(scene_);
+        for (std::size_t i = 0; i < above.placed.size(); ++i) {
+            outlineOn(underCeiling, outline(above.placed[i].shape, Length::millimetres(0.05)));
+            name(above.placed[i].pose.at, above.piece(i).name, 80);
+        }
         out_.sectionEnd();
         dxf_.writeObjects(out_);
         dxf_.writeObjectsEnd(out_);
@@ -89,6 +94,8 @@ private:
             families.insert(layerOf(scene_.piece(i).kind->family));
         for (const auto& f : families)
             layers.emplace_back(f, 4);
+        if (!CeilingView(scene_).placed.empty())
+            layers.emplace_back(underCeiling, 2);
         out_.tableLayers(static_cast<int>(layers.size()));
         for (const auto& [name, colour] : layers)
             dxf_.writeLayer(out_, DL_LayerData(name, 0),
@@ -191,6 +198,9 @@ private:
                                  : outline(scene_.placed[i].shape, Length::millimetres(0.05)));
         name(scene_.placed[i].pose.at, p.name, 80);
     }
+
+    /// What hangs from the ceiling, lights for the most part.
+    static constexpr const char* underCeiling = "CEILING";
 
     const FloorView scene_;
     DL_WriterA& out_;
