@@ -78,6 +78,30 @@ TEST_F(FloorStory, WaysUseViewsAndZonesAreShownOnDemand) {
     EXPECT_NE(picture(), plain);
 }
 
+TEST_F(FloorStory, TheLightAtNightIsFoundBesideTheWindow) {
+    say("light this room evenly");
+    say("light zone All is recessed lights");
+    say("scene Low is All 10 %");
+    const auto plain = picture();
+    window->act("showLight")->trigger();
+    (void)picture();
+    waitFor([&] { return window->board()->lightFound(); });
+    const auto full = picture();
+    EXPECT_NE(full, plain);
+    // A scene turned down is darker, and told.
+    window->act("lightNext")->trigger();
+    (void)picture();
+    waitFor([&] { return window->board()->lightFound(); });
+    EXPECT_NE(picture(), full);
+    window->act("lightNext")->trigger();
+    (void)picture();
+    waitFor([&] { return window->board()->lightFound(); });
+    EXPECT_EQ(picture(), full);
+    window->act("showLight")->trigger();
+    settle();
+    EXPECT_EQ(picture(), plain);
+}
+
 TEST_F(FloorStory, WhatFitsIsAskedAndTried) {
     FitDialog dialog(session());
     dialog.show();

@@ -56,6 +56,8 @@ public:
     [[nodiscard]] bool unrolled() const { return unrolled_; }
     /// Looks into the chosen mirror from the next place, while what it shows is shown.
     void lookIntoMirrorFromNext();
+    /// Whether the light that is shown is found, with what is passed on.
+    [[nodiscard]] bool lightFound() const { return lit_.whole(); }
     /// Turns the lights up as the next light scene has them, and past the last full on again.
     void lightNextScene();
     /// Looks from the next door, or in through the next window, while what is seen is shown.
