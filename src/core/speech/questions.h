@@ -34,6 +34,7 @@ struct Question {
     const char* example;
 };
 
+[[nodiscard]] const std::vector<Question>& lightQuestions();    ///< how bright, and by what
 [[nodiscard]] const std::vector<Question>& rugQuestions();      ///< of what, and where it ends
 [[nodiscard]] const std::vector<Question>& measuredQuestions(); ///< how far, how big, where
 [[nodiscard]] const std::vector<Question>&

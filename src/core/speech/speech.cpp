@@ -34,7 +34,8 @@ struct Begun {
 
 std::vector<Begun> begunHere(WordsReader& in) {
     std::vector<Begun> out;
-    for (const auto* table : {&rugQuestions(), &measuredQuestions(), &adviceQuestions()})
+    for (const auto* table :
+         {&lightQuestions(), &rugQuestions(), &measuredQuestions(), &adviceQuestions()})
         for (const Question& q : *table) {
             std::size_t best = 0;
             for (const std::string_view b : q.begins)
@@ -312,7 +313,8 @@ Result<Spoken> readSpoken(std::string_view text, const Project& job, const Liste
 
 std::vector<QuestionHelp> questionHelp() {
     std::vector<QuestionHelp> out;
-    for (const auto* table : {&rugQuestions(), &measuredQuestions(), &adviceQuestions()})
+    for (const auto* table :
+         {&lightQuestions(), &rugQuestions(), &measuredQuestions(), &adviceQuestions()})
         for (const Question& q : *table)
             out.push_back({q.says, q.example});
     return out;
