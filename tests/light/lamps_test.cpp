@@ -229,8 +229,8 @@ TEST(Lamps, AimedTheyShineThere) {
 }
 
 TEST(Lamps, AreMeasuredToTheirMiddlesAndHangInRows) {
-    const auto job = jobWith({"recessed light 36 from wall A, 48 from wall D called Near",
-                              "recessed light edge 36 from wall A, edge 48 from wall D called Edge",
+    const auto job = jobWith({"recessed light 36 from wall A, 48 from wall D called Inner",
+                              "recessed light edge 36 from wall A, edge 48 from wall D called Outer",
                               "pendant at 10', 8', drop 40", "dining table 96 x 40 x 30 at 12', 9'",
                               "three small pendants over dining table",
                               "a row of 4 small recessed lights 30 from wall C"});
@@ -238,10 +238,10 @@ TEST(Lamps, AreMeasuredToTheirMiddlesAndHangInRows) {
         const Vec3 at = lampOf(job, name).at;
         return Vec2{at.x / 25.4, at.y / 25.4};
     };
-    EXPECT_NEAR(middle("Near").x, 48, 1e-6);
-    EXPECT_NEAR(middle("Near").y, 36, 1e-6);
-    EXPECT_NEAR(middle("Edge").x, 51, 1e-6);
-    EXPECT_NEAR(middle("Edge").y, 39, 1e-6);
+    EXPECT_NEAR(middle("Inner").x, 48, 1e-6);
+    EXPECT_NEAR(middle("Inner").y, 36, 1e-6);
+    EXPECT_NEAR(middle("Outer").x, 51, 1e-6);
+    EXPECT_NEAR(middle("Outer").y, 39, 1e-6);
     EXPECT_NEAR(lampOf(job, "Pendant").drop / 25.4, 40, 1e-6);
     // Each over its third of the table.
     EXPECT_NEAR(middle("Small pendant").x, 144 - 32, 1e-6);
