@@ -51,7 +51,7 @@ std::optional<Answer> howBright(Asking& a) {
     LitRoom lit(job, *a.scene);
     Answer out;
     if (lit.lamps().empty()) {
-        out.words = told("There is no light yet: hang one first");
+        out.words = mezzet::told("There is no light yet: hang one first");
         return out;
     }
     const auto goesOn = a.goesOn;
@@ -88,7 +88,7 @@ std::optional<Answer> howBright(Asking& a) {
     if (!dark.empty())
         out.words += ". " + listed(dark, "and");
     else if (!tasks.empty())
-        out.words += told(". All that is done there has light enough");
+        out.words += mezzet::told(". All that is done there has light enough");
     return out;
 }
 
