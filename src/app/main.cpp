@@ -224,6 +224,7 @@ int renderViews(mezzet::app::MainWindow& window, const QString& folder) {
     ok = shot(window, "floor-dressed") && ok;
     // The light of it all at night, and what an electrician is given.
     session.sayLine("light this room evenly");
+    session.select({});
     window.act("showLight")->trigger();
     (void)window.grab();
     while (!window.board()->lightFound())

@@ -21,7 +21,7 @@ void drawView(const Drawing&, const RoomView&);
 /// Where the middle of a piece may lie.
 void drawRegions(const Drawing&, const std::vector<AllowedRegion>&);
 /// Light on the floor: a wash, warmer where it is brighter, and lines of one brightness with their
-/// lux.
-void drawLux(const Drawing&, const LuxGrid&);
+/// lux. The wash goes up to the floor's edge.
+void drawLux(const Drawing&, const LuxGrid&, const std::vector<Vec2>& edge);
 
 } // namespace mezzet::sheets

@@ -1,6 +1,8 @@
 // Light on the floor: a warm wash, and lines of one brightness with their figures.
 #include "sheets/draw_floor.h"
 
+#include <QPainterPath>
+
 #include <algorithm>
 #include <array>
 #include <cmath>
@@ -93,18 +95,39 @@ private:
     std::vector<Segment> pieces_;
 };
 
+/// What is known nearest to a place of the grid that has none: beyond an edge it is as bright as
+/// just before it.
+std::optional<double> nearestLux(const LuxGrid& g, long c, long r) {
+    constexpr long reach = 2;
+    for (long away = 0; away <= reach; ++away)
+        for (long dr = -away; dr <= away; ++dr)
+            for (long dc = -away; dc <= away; ++dc) {
+                const long cc = c + dc;
+                const long rr = r + dr;
+                if (std::max(std::abs(dc), std::abs(dr)) != away || cc < 0 || rr < 0 ||
+                    cc >= static_cast<long>(g.columns) || rr >= static_cast<long>(g.rows))
+                    continue;
+                if (const auto& lux = g.lux[static_cast<std::size_t>(rr) * g.columns +
+                                            static_cast<std::size_t>(cc)])
+                    return lux;
+            }
+    return {};
+}
+
 } // namespace
 
-void drawLux(const Drawing& d, const LuxGrid& g) {
+void drawLux(const Drawing& d, const LuxGrid& g, const std::vector<Vec2>& edge) {
     if (g.columns < 2 || g.rows < 2)
         return;
     QPainter& p = d.painter;
-    // The wash: brighter is warmer, by steps as the eye takes them.
-    QImage wash(static_cast<int>(g.columns), static_cast<int>(g.rows), QImage::Format_ARGB32);
+    // The wash: brighter is warmer, by steps as the eye takes them; one cell more on every side.
+    const auto columns = static_cast<int>(g.columns) + 2;
+    const auto rows = static_cast<int>(g.rows) + 2;
+    QImage wash(columns, rows, QImage::Format_ARGB32);
     wash.fill(Qt::transparent);
-    for (std::size_t r = 0; r < g.rows; ++r)
-        for (std::size_t c = 0; c < g.columns; ++c)
-            if (const auto& lux = g.lux[r * g.columns + c]) {
+    for (int r = 0; r < rows; ++r)
+        for (int c = 0; c < columns; ++c)
+            if (const auto lux = nearestLux(g, c - 1, r - 1)) {
                 const double bright = std::clamp(std::log10(std::max(*lux, 1.0)) / 3.0, 0.0, 1.0);
                 const QColor dark(0x2b, 0x33, 0x4a, d.look.night ? 150 : 105);
                 const QColor warm(0xff, 0xd8, 0x70, d.look.night ? 90 : 130);
@@ -112,16 +135,18 @@ void drawLux(const Drawing& d, const LuxGrid& g) {
                     return static_cast<int>(std::lround(a + (b - a) * bright));
                 };
                 wash.setPixelColor(
-                    static_cast<int>(c), static_cast<int>(r),
+                    c, r,
                     QColor(mix(dark.red(), warm.red()), mix(dark.green(), warm.green()),
                            mix(dark.blue(), warm.blue()), mix(dark.alpha(), warm.alpha())));
             }
-    const Vec2 half{g.step / 2, g.step / 2};
-    const Vec2 end =
-        g.from + Vec2{static_cast<double>(g.columns), static_cast<double>(g.rows)} * g.step;
+    const Vec2 low = g.from - Vec2{1.5, 1.5} * g.step;
+    const Vec2 high = low + Vec2{static_cast<double>(columns), static_cast<double>(rows)} * g.step;
     p.save();
+    QPainterPath floor;
+    floor.addPolygon(d.polygon(edge));
+    p.setClipPath(floor, Qt::IntersectClip);
     p.setRenderHint(QPainter::SmoothPixmapTransform);
-    p.drawImage(QRectF(d.at(g.from - half), d.at(end - half)), wash);
+    p.drawImage(QRectF(d.at(low), d.at(high)), wash);
     p.restore();
     const QColor ink = d.look.night ? d.look.onInk : d.look.ink;
     for (const double level : luxLevels) {

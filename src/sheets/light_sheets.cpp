@@ -30,6 +30,7 @@ struct LightRow {
     int number = 0;
     const Piece* piece = nullptr;
     const Placed* where = nullptr; ///< null for what is not under the ceiling
+    std::optional<Vec2> onPlan;    ///< of what hangs from the ceiling or on a wall, mm
     Shining is;
     std::string zone;
 };
@@ -102,7 +103,7 @@ public:
         drawOverhead(d, room);
         joists(d, room);
         for (const LightRow& r : of_.rows)
-            if (r.where != nullptr)
+            if (r.onPlan)
                 light(d, r);
         switches(d, room);
         running(d, room);
@@ -266,9 +267,9 @@ private:
             },
             wall + 3.2 * k_, true);
         const auto say = [&](double mm) { return q(of_.length(Length::millimetres(mm))); };
-        drawDimension(d, d.at(b.low), d.at({b.high.x, b.low.y}), wall + 8.6 * k_, say(size.x),
+        drawDimension(d, d.at(b.low), d.at({b.high.x, b.low.y}), wall + 11.4 * k_, say(size.x),
                       2.5 * k_);
-        drawDimension(d, d.at({b.low.x, b.high.y}), d.at(b.low), wall + 8.6 * k_, say(size.y),
+        drawDimension(d, d.at({b.low.x, b.high.y}), d.at(b.low), wall + 11.4 * k_, say(size.y),
                       2.5 * k_);
     }
     /// Where lights stand along a side, each once, in order, with both ends.

@@ -255,9 +255,9 @@ void Board::paintOver(const sheets::Drawing& d) {
         if (lightScene_ >= static_cast<int>(scenes.size()))
             lightScene_ = -1;
         if (const auto& grid = lit_.of(session_.project(), session_.scene(), lightScene_)) {
-            sheets::drawLux(d, *grid);
+            sheets::drawLux(d, *grid, job.room->edge);
             viewSaid_ =
-                QString("%1 · on the floor at night %2 lux, least %3, evenness %4%5")
+                QString("%1, at night, as seen from above: %2 lux, least %3, evenness %4%5")
                     .arg(lightScene_ < 0 ? QString("All lights full on")
                                          : QString::fromStdString(
                                                scenes[static_cast<std::size_t>(lightScene_)].name))

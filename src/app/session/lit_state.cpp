@@ -31,8 +31,7 @@ void LitState::find(bool whole) {
             LitRoom lit(*job, *scene, turned);
             if (whole && !lit.pass(stops))
                 return std::optional<LuxGrid>();
-            const auto grid =
-                gridOf(lit, *scene->room, Length::millimetres(250), {}, !whole, stops);
+            const auto grid = gridFromAbove(lit, *scene, Length::millimetres(250), !whole, stops);
             return grid ? std::optional<LuxGrid>(*grid) : std::optional<LuxGrid>();
         },
         [this, whole](std::optional<LuxGrid> grid) {

@@ -1,5 +1,7 @@
 #include "light/illuminance.h"
 
+#include "geometry/polygon.h"
+
 #include <algorithm>
 #include <cmath>
 #include <numbers>
@@ -399,7 +401,11 @@ double LitRoom::meanOfAll() const {
     return sum / std::max(area(), 1e-12);
 }
 
-Result<LuxGrid> gridOf(const LitRoom& lit, const Room& room, Length step, Length height,
+namespace {
+
+/// `heightAt` tells how high a point is, mm.
+template <class HeightAt>
+Result<LuxGrid> gridAt(const LitRoom& lit, const Room& room, Length step, HeightAt heightAt,
                        bool directOnly, const StopsLight& stops) {
     LuxGrid out;
     const Box box = room.bounds();
@@ -429,7 +435,7 @@ Result<LuxGrid> gridOf(const LitRoom& lit, const Room& room, Length step, Length
                 out.lux.emplace_back();
                 continue;
             }
-            const Vec3 at = lifted(p, room.levelAt(p).mm() + height.mm());
+            const Vec3 at = lifted(p, heightAt(p));
             const Vec3 up{0, 0, 1};
             const double lux =
                 lit.direct(at, up) + (directOnly ? 0 : lit.bounced(at, up, raysOfAGridPoint));
@@ -441,6 +447,42 @@ Result<LuxGrid> gridOf(const LitRoom& lit, const Room& room, Length step, Length
     out.mean = count > 0 ? sum / count : 0;
     out.least = count > 0 ? least : 0;
     return out;
+}
+
+} // namespace
+
+Result<LuxGrid> gridOf(const LitRoom& lit, const Room& room, Length step, Length height,
+                       bool directOnly, const StopsLight& stops) {
+    return gridAt(
+        lit, room, step, [&](Vec2 p) { return room.levelAt(p).mm() + height.mm(); }, directOnly,
+        stops);
+}
+
+Result<LuxGrid> gridFromAbove(const LitRoom& lit, const Scene& scene, Length step, bool directOnly,
+                              const StopsLight& stops) {
+    const FloorView floor(scene);
+    const Room& room = *scene.room;
+    std::vector<std::vector<Prism>> parts;
+    for (std::size_t i = 0; i < floor.placed.size(); ++i) {
+        const Piece& p = floor.piece(i);
+        parts.push_back(p.kind->flat() || p.kind->family == Family::light ? std::vector<Prism>()
+                                                                          : partsOf(p));
+    }
+    return gridAt(
+        lit, room, step,
+        [&](Vec2 p) {
+            double up = 0;
+            for (std::size_t i = 0; i < floor.placed.size(); ++i) {
+                if (parts[i].empty() || !contains(floor.placed[i].shape, p))
+                    continue;
+                const Vec2 local = floor.placed[i].pose.toLocal(p);
+                for (const Prism& part : parts[i])
+                    if (insideOutline(part.base, local))
+                        up = std::max(up, baseOf(floor, i).mm() + part.to);
+            }
+            return room.levelAt(p).mm() + up;
+        },
+        directOnly, stops);
 }
 
 } // namespace mezzet

@@ -83,7 +83,10 @@ struct LuxGrid {
     [[nodiscard]] double evenness() const { return mean > 0 ? least / mean : 0; }
 };
 /// `height` over the floor, facing up. Problem: a grid of too many points.
+/// The other: on whatever is uppermost there, as one sees it from above.
 [[nodiscard]] Result<LuxGrid> gridOf(const LitRoom&, const Room&, Length step, Length height,
                                      bool directOnly, const StopsLight& stops = {});
+[[nodiscard]] Result<LuxGrid> gridFromAbove(const LitRoom&, const Scene&, Length step,
+                                            bool directOnly, const StopsLight& stops = {});
 
 } // namespace mezzet
