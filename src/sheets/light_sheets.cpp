@@ -52,8 +52,16 @@ std::vector<LightRow> rowsOf(const Project& job, const Scene& scene) {
             if (!p.kind->light || p.on.isCeiling() != above)
                 continue;
             const LightZone* zone = scene.scheme->light.zoneOf(p.id);
-            out.push_back({static_cast<int>(out.size()) + 1, &p, above ? scene.byId(p.id) : nullptr,
-                           shiningOf(job, p), zone != nullptr ? zone->name : std::string()});
+            const auto body = bodyOf(scene, p.id);
+            LightRow row;
+            row.number = static_cast<int>(out.size()) + 1;
+            row.piece = &p;
+            row.where = above ? scene.byId(p.id) : nullptr;
+            if (body && (above || p.onWall()))
+                row.onPlan = body->foot.plan();
+            row.is = shiningOf(job, p);
+            row.zone = zone != nullptr ? zone->name : std::string();
+            out.push_back(std::move(row));
         }
     return out;
 }
@@ -179,11 +187,11 @@ private:
 
     /// A dot and its number: let in a circle with a cross, hung a ring of its own size.
     void light(const Drawing& d, const LightRow& r) {
-        const QPointF at = d.at(r.where->pose.at);
+        const QPointF at = d.at(*r.onPlan);
         const double own = std::max(r.piece->size.width, r.piece->size.depth).mm() / 2 * d.scale;
         p_.setPen(QPen(paperLook().ink, 0.3 * k_));
         p_.setBrush(paperLook().wash(Family::light));
-        if (own > 0.8 * k_)
+        if (own > 0.8 * k_ && r.where != nullptr)
             p_.drawPolygon(d.polygon(outline(r.where->shape, Length::millimetres(2))));
         else
             p_.drawEllipse(at, 0.9 * k_, 0.9 * k_);
@@ -308,9 +316,14 @@ private:
         y += rowHeight;
         const double end = area.bottom() - 14;
         std::size_t shown = 0;
+        const auto all = static_cast<std::size_t>(
+            std::count_if(of_.rows.begin(), of_.rows.end(),
+                          [](const LightRow& r) { return r.onPlan.has_value(); }));
         for (const LightRow& r : of_.rows) {
             if (y + rowHeight > end)
                 break;
+            if (!r.onPlan)
+                continue;
             ++shown;
             text({area.left(), y, 7, rowHeight}, Qt::AlignRight | Qt::AlignVCenter,
                  QString::number(r.number), 2.6, true);
@@ -320,10 +333,10 @@ private:
                  q(dropWords(of_, r)), 2.6, true);
             y += rowHeight;
         }
-        if (shown < of_.rows.size())
+        if (shown < all)
             text({area.left(), y, area.width(), rowHeight}, Qt::AlignLeft | Qt::AlignVCenter,
-                 QString("and %1 more: see the list of lights").arg(of_.rows.size() - shown), 2.5,
-                 false, QFont::Normal, paperLook().soft);
+                 QString("and %1 more: see the list of lights").arg(all - shown), 2.5, false,
+                 QFont::Normal, paperLook().soft);
         caution(area.left(), area.bottom() - 12.5, area.width());
     }
 
