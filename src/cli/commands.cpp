@@ -2,6 +2,7 @@
 #include "shared.h"
 
 #include "judge/accept.h"
+#include "judge/lux.h"
 #include "judge/say.h"
 #include "measure/text.h"
 #include "scheme/surfaces.h"
@@ -271,7 +272,9 @@ int check(const std::string& path, const std::string& room, const std::string& s
     if (!resolved)
         return refuse(resolved.problem());
     const Deadline late(seconds);
-    const Judged judged = judgeWhole(**resolved, *job.library.book, job.judgement, late);
+    Judged judged = judgeWhole(**resolved, *job.library.book, job.judgement, late);
+    for (Reading& r : luxReadings(job, **resolved))
+        judged.readings.push_back(std::move(r));
     const auto& readings = judged.readings;
     const Wording say = job.wording();
     json out{{"school", job.judgement.school}, {"readings", json::array()}};

@@ -149,15 +149,16 @@ int light(const LightCommand& c) {
     json out{{"fixtures", json::array()}, {"tasks", json::array()}, {"zones", json::array()}};
     for (const Lamp& l : lit.lamps()) {
         const Piece& p = *(*scene)->pieceById(l.piece);
+        const double lumens = shiningOf(job, p).lumens; // new, and full on
         json one{{"name", p.name},
                  {"kind", foldCase(p.kind->name)},
                  {"at", place(l.at)},
                  {"drop_mm", p.on.isCeiling() ? tidied(l.drop) : json(nullptr)},
-                 {"lumens", tidied(l.lumens)},
+                 {"lumens", tidied(lumens)},
                  {"watts", tidied(l.watts)},
                  {"zone", l.zone.empty() ? json(nullptr) : json(l.zone)}};
         if (!c.asJson)
-            fmt::print("{:<24} {:<20} {:>6.0f} lm {:>5.0f} W  {}\n", p.name, p.kind->name, l.lumens,
+            fmt::print("{:<24} {:<20} {:>6.0f} lm {:>5.0f} W  {}\n", p.name, p.kind->name, lumens,
                        l.watts, l.zone);
         out["fixtures"].push_back(std::move(one));
     }

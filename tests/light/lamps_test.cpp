@@ -229,11 +229,12 @@ TEST(Lamps, AimedTheyShineThere) {
 }
 
 TEST(Lamps, AreMeasuredToTheirMiddlesAndHangInRows) {
-    const auto job = jobWith({"recessed light 36 from wall A, 48 from wall D called Inner",
-                              "recessed light edge 36 from wall A, edge 48 from wall D called Outer",
-                              "pendant at 10', 8', drop 40", "dining table 96 x 40 x 30 at 12', 9'",
-                              "three small pendants over dining table",
-                              "a row of 4 small recessed lights 30 from wall C"});
+    const auto job =
+        jobWith({"recessed light 36 from wall A, 48 from wall D called Inner",
+                 "recessed light edge 36 from wall A, edge 48 from wall D called Outer",
+                 "pendant at 10', 8', drop 40", "dining table 96 x 40 x 30 at 12', 9'",
+                 "three small pendants over dining table",
+                 "a row of 4 small recessed lights 30 from wall C"});
     const auto middle = [&](const char* name) {
         const Vec3 at = lampOf(job, name).at;
         return Vec2{at.x / 25.4, at.y / 25.4};

@@ -1,4 +1,5 @@
 // Layouts of lights by hand-worked rooms.
+#include "judge/lux.h"
 #include "light/layout.h"
 
 #include "jobs.h"
@@ -121,4 +122,20 @@ TEST(TaskLayout, LightsHandsAndPictures) {
     // 0.577 of the 36 in from the picture's middle to the ceiling: 20.8 off the wall.
     const double off = 180 - tilting->pose.at.y / 25.4;
     EXPECT_NEAR(off, 36 * 0.57735, 1.0);
+}
+
+TEST(LuxReadings, AreNotesOfWhatIsDone) {
+    const auto job = jobWith({"recessed light at 10', 4'", "desk at 10', 4'"});
+    const auto all = luxReadings(job, **sceneOf(job));
+    ASSERT_EQ(all.size(), 1U);
+    EXPECT_EQ(all.front().verdict, Verdict::note);
+    EXPECT_EQ(*all.front().band.low, 500);
+    // Near what is found surface by surface.
+    LitRoom lit(job, **sceneOf(job));
+    ASSERT_TRUE(lit.pass());
+    const auto task = tasksOf(job, **sceneOf(job)).front();
+    const double whole = lit.at(task.at, task.facing).all();
+    EXPECT_NEAR(all.front().value.value, whole, whole * 0.15);
+    EXPECT_TRUE(
+        luxReadings(jobWith({"desk at 10', 4'"}), **sceneOf(jobWith({"desk at 10', 4'"}))).empty());
 }

@@ -164,6 +164,8 @@ TEST(Ceilings, HaveWhatHangsOverThings) {
     job = said(job, "pendant bottom at 7'");
     EXPECT_NEAR(underside(), 84, 1e-9);
     job = said(job, "pendant 40 from wall A");
+    EXPECT_NEAR(poseOf(job, "Pendant").at.y / in, 40, 1e-9) << "lights are told by their middles";
+    job = said(job, "pendant edge 40 from wall A");
     EXPECT_NEAR(poseOf(job, "Pendant").at.y / in, 40 + 9, 1e-9);
     EXPECT_NE(refusal(job, "pendant under seats").what, "");
     EXPECT_FALSE(readLine("pendant on wall A", job));

@@ -566,8 +566,11 @@ void lightShade(const CeilingContext& c) {
     }
 }
 
+/// Measured where it is asked for: it needs the distributions of lights (judge/lux.h).
+void lightLux(const CeilingContext&) {}
+
 constexpr auto lightCodes =
-    std::array<RuleCode, 13>{{{"pendant-over-table", lightOverTable, hangSoFarOver, false, true},
+    std::array<RuleCode, 14>{{{"pendant-over-table", lightOverTable, hangSoFarOver, false, true},
                               {"pendant-over-island", lightOverIsland, hangSoFarOver, false, true},
                               {"pendant-sight", lightSight, raiseOutOfSight},
                               {"pendant-size", lightSize, otherWidth},
@@ -579,7 +582,8 @@ constexpr auto lightCodes =
                               {"recessed-task", lightTask, noHandles},
                               {"light-zones", lightZones, awayFromOther, true},
                               {"joists", lightJoists, offTheJoist},
-                              {"lamp-shade", lightShade, noHandles, false, true}}};
+                              {"lamp-shade", lightShade, noHandles, false, true},
+                              {"illuminance", lightLux, noHandles}}};
 
 } // namespace
 

@@ -387,6 +387,22 @@ double LitRoom::bounced(Vec3 at, Vec3 normal, int rays) const {
     return sum / rays;
 }
 
+double LitRoom::evenlyPassedOn() const {
+    double lumens = 0;
+    for (const Lamp& l : lamps_)
+        lumens += l.lumens;
+    double all = 0;
+    double back = 0;
+    for (const Patch& p : patches_) {
+        all += p.area / 1e6;
+        back += p.area / 1e6 * p.reflects;
+    }
+    if (all <= 0)
+        return 0;
+    const double mean = back / all;
+    return lumens * mean / (all * (1 - mean));
+}
+
 double LitRoom::area() const {
     double sum = 0;
     for (const Patch& p : patches_)

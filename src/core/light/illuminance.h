@@ -52,6 +52,9 @@ public:
         return {direct(at, normal), bounced(at, normal)};
     }
 
+    /// What would be passed on to every place if it were spread evenly over all surfaces: flux x
+    /// mean reflectance / (area x (1 - mean reflectance)), lux.
+    [[nodiscard]] double evenlyPassedOn() const;
     /// After `pass`: the mean light on all surfaces, by their area, lux; and their area, m².
     [[nodiscard]] double meanOfAll() const;
     [[nodiscard]] double area() const;
