@@ -27,8 +27,8 @@ const Project& thirtyLights() {
         for (int i = 0; i < 28; ++i)
             sayTo(now, fmt::format("add recessed light called Can {} at {}in, {}in", i,
                                    30 + 38 * (i % 7), 30 + 52 * (i / 7)));
-        sayTo(now, "small pendant called Left at 15', 9', bottom at 64");
-        sayTo(now, "small pendant called Right at 19', 9', bottom at 64");
+        sayTo(now, "small pendant called West at 15', 9', bottom at 64");
+        sayTo(now, "small pendant called East at 19', 9', bottom at 64");
         return now;
     }();
     return job;

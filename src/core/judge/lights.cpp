@@ -551,7 +551,11 @@ void lightShade(const CeilingContext& c) {
             const Piece& seat = floor.piece(k);
             if (!isLounge(seat))
                 continue;
-            const Gap g = gapBetween(floor.placed[i].shape, floor.placed[k].shape);
+            const Shape& lamp = floor.placed[i].shape;
+            const Shape& other = floor.placed[k].shape;
+            if (norm(lamp.centre - other.centre) > lamp.reach + other.reach + near.mm())
+                continue;
+            const Gap g = gapBetween(lamp, other);
             if (g.apart > near)
                 continue;
             const double part = p.size.height / p.kind->size.height;
