@@ -62,7 +62,9 @@ struct LightCommand {
 /// The light at what is done, at a point, or on a grid.
 int light(const LightCommand&);
 /// What a photometric file says; `at` is V,H in degrees, or empty.
-int photometry(const std::string& file, const std::string& at, bool asJson);
+/// `curve` is a file its polar curve is drawn to, or empty.
+int photometry(const std::string& file, const std::string& at, const std::string& curve,
+               bool asJson);
 
 struct CutCommand {
     std::vector<std::string> cuts; ///< "9' x 12'", across and along the pile

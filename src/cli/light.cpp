@@ -1,8 +1,11 @@
 // The light of a room: fixtures, what is done by it, and how bright it is.
 #include "commands.h"
+#include "offscreen.h"
 #include "shared.h"
 
 #include "light/tasks.h"
+#include "sheets/look.h"
+#include "sheets/polar.h"
 
 #include <charconv>
 
@@ -201,7 +204,8 @@ int light(const LightCommand& c) {
     return ran;
 }
 
-int photometry(const std::string& file, const std::string& at, bool asJson) {
+int photometry(const std::string& file, const std::string& at, const std::string& curve,
+               bool asJson) {
     const auto text = readWholeFile(file, mostPhotometryBytes);
     if (!text)
         return refuse(text.problem());
@@ -209,6 +213,19 @@ int photometry(const std::string& file, const std::string& at, bool asJson) {
     if (!read)
         return refuse(read.problem());
     json out{{"lumens", tidied(read->lumens())}, {"watts", tidied(read->watts)}};
+    if (!curve.empty()) {
+        if (!endsAs(curve, {".pdf", ".svg", ".png"}))
+            return wrongUsage;
+        const Offscreen screen;
+        sheets::loadFonts();
+        const auto name =
+            read->name.empty() ? std::filesystem::path(file).stem().string() : read->name;
+        const auto made = sheets::printPages(
+            sheets::polarCurve(std::make_shared<const Photometry>(*read), shownPlainly(name)),
+            curve);
+        if (!made)
+            return refuse(made.problem());
+    }
     if (!at.empty()) {
         const auto comma = at.find(',');
         double v = 0;

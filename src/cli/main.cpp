@@ -152,11 +152,13 @@ int run(int argc, char** argv) {
                            "only what comes straight from the lights");
     lightCommand->add_flag("--json", lightAsked.asJson, "print JSON, lengths in mm");
 
-    std::string photometryFile, photometryAt;
+    std::string photometryFile, photometryAt, photometryCurve;
     auto* photometryCommand =
         app.add_subcommand("photometry", "What an IES or EULUMDAT file says of a fixture");
     photometryCommand->add_option("FILE", photometryFile, "FILE.ies or FILE.ldt")->required();
     photometryCommand->add_option("--at", photometryAt, "candela at V,H, the file's own angles");
+    photometryCommand->add_option("-o,--output", photometryCurve,
+                                  "draw its polar curve to FILE.pdf, .svg or .png");
     photometryCommand->add_flag("--json", asJson, "print JSON");
 
     RugsCommand rugsAsked;
@@ -264,7 +266,7 @@ int run(int argc, char** argv) {
     if (*lightCommand)
         return light(lightAsked);
     if (*photometryCommand)
-        return photometry(photometryFile, photometryAt, asJson);
+        return photometry(photometryFile, photometryAt, photometryCurve, asJson);
     if (*rugsCommand)
         return rugs(rugsAsked);
     if (*cutCommand)

@@ -127,6 +127,9 @@ TEST_F(LightShell, ReadsPhotometry) {
     EXPECT_NEAR(j["lumens"], 4 * 3.14159265358979 * 1000, 0.01);
     EXPECT_EQ(j["watts"], 21);
     EXPECT_EQ(j["candela"], 1000);
+    EXPECT_EQ(here("photometry steady.ies -o curve.svg").code, 0);
+    EXPECT_NE(read("curve.svg").find("<svg"), std::string::npos);
+    EXPECT_EQ(here("photometry steady.ies -o curve.txt").code, 2);
     write("broken.ies",
           "IESNA91\nTILT=NONE\n1 -1 1 3 1 1 2 0 0 0\n1 1 21\n0 90 180\n0\n1000 -5 1000\n");
     const auto ran = here("photometry broken.ies");
