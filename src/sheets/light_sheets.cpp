@@ -275,9 +275,9 @@ private:
             },
             wall + 3.2 * k_, true);
         const auto say = [&](double mm) { return q(of_.length(Length::millimetres(mm))); };
-        drawDimension(d, d.at(b.low), d.at({b.high.x, b.low.y}), wall + 11.4 * k_, say(size.x),
+        drawDimension(d, d.at(b.low), d.at({b.high.x, b.low.y}), wall + 10.9 * k_, say(size.x),
                       2.5 * k_);
-        drawDimension(d, d.at({b.low.x, b.high.y}), d.at(b.low), wall + 11.4 * k_, say(size.y),
+        drawDimension(d, d.at({b.low.x, b.high.y}), d.at(b.low), wall + 10.9 * k_, say(size.y),
                       2.5 * k_);
     }
     /// Where lights stand along a side, each once, in order, with both ends.

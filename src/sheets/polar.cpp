@@ -45,6 +45,7 @@ public:
             p_.drawEllipse(middle * k_, r * k_, r * k_);
         }
         for (int a = 0; a < 360; a += 30) {
+            p_.setPen(QPen(paperLook().graphStrong, 0.12 * k_));
             p_.drawLine(middle * k_, at(a, radius));
             const int told = a > 180 ? 360 - a : a;
             const QPointF label = at(a, radius + 4) / k_;
@@ -73,8 +74,9 @@ public:
         text({6, polarSide + 1, polarSide - 12, 6}, Qt::AlignLeft,
              q(name.empty() ? std::string("A fixture") : name), 4, false, QFont::DemiBold);
         text({6, polarSide + 8, polarSide - 12, 5}, Qt::AlignLeft,
-             q(fmt::format("{:.0f} lm, {:g} W, at most {:.0f} cd; beam {:.0f}°, field {:.0f}°",
-                           p.lumens(), p.watts, p.most(), p.spread(0.5), p.spread(0.1))),
+             q(fmt::format("{:.0f} lm{}, at most {:.0f} cd; beam {:.0f}°, field {:.0f}°", p.lumens(),
+                           p.watts > 0 ? fmt::format(", {:g} W", p.watts) : std::string(),
+                           p.most(), p.spread(0.5), p.spread(0.1))),
              3.2);
         text({6, polarSide + 14, polarSide - 12, 5}, Qt::AlignLeft,
              "candela; full line H 0 to 180, dashes H 90 to 270", 2.6, false, QFont::Normal,
