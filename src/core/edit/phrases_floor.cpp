@@ -405,9 +405,9 @@ std::span<const Phrase> floorPhrases() {
     static const std::vector<Phrase> all{
         {.begins = {"against", "flush with", "flush against", "backed up to", "back to",
                     "with its back to", "with the back to", "its back to", "with its head against",
-                    "with the head against", "with its headboard against", "head against",
-                    "tight against", "hard against", "flat against", "tight to",
-                    "right up against"},
+                    "with the head against", "with its headboard against",
+                    "with the headboard against", "head against", "tight against", "hard against",
+                    "flat against", "tight to", "right up against"},
          .of = onPlan,
          .read = &against,
          .help = "its turn, and the coordinate across the wall",

@@ -482,22 +482,25 @@ Edit LineReader::leave() {
     return retie(pieceOf(moved.piece), t, at);
 }
 
-/// "swap sofa and sideboard": each takes the other's ties, place and turn. "swap the sofa for a
-/// loveseat" is another kind in its place.
+/// Each takes the other's ties, place and turn. "swap the sofa for a loveseat" is another kind.
 Edit LineReader::swap() {
     const std::size_t at = in.at();
+    if (const auto both = in.pieces(); both.size() == 2) { // "swap the nightstands"
+        in.nothingMore();
+        return done(swapPieces(job_, *scene_, both[0], both[1]), at);
+    }
+    in.goTo(at);
     const int one = subject();
     const bool instead = in.endOf("for") > 0 || in.endOf("with") > 0 || in.endOf("to") > 0;
     if (instead && otherKindAhead(one)) {
         const std::size_t here = in.at();
         in.take({"for", "with", "to"});
+        bool there = true;
         const bool a = in.endOf("a") > 0 || in.endOf("an") > 0;
-        bool there = false;
         try {
             in.article();
             there = in.piece() != 0;
-        } catch (const LineFault&) {
-            there = true;
+        } catch (const LineFault&) { // several of them
         }
         in.goTo(here);
         if (a || !there) {

@@ -304,7 +304,11 @@ private:
 
     Edit eitherSide(std::size_t at) {
         const Target of = in.target();
-        in.nothingMore();
+        // "… either side of the bed, at 60": the same of both.
+        Placement more;
+        in.comma();
+        if (!in.done())
+            more = readPlacement(in, first_, scene_, lookedAt_);
         if (count_ != 2)
             in.fail(at, in.at() - at, "one goes on each side, so there are two of them",
                     "say it like: two lamps either side of sofa");
@@ -348,6 +352,7 @@ private:
                 in.fail(at, in.at() - at,
                         worded("there is no room for {} on each side of that", first_.kind->name),
                         "name something with free wall beside it");
+            p.ties.insert(p.ties.end(), more.ties.begin(), more.ties.end());
             places.push_back(std::move(p));
         }
         return addAll(places, at);

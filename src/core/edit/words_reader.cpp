@@ -50,7 +50,8 @@ void WordsReader::noneYet() {
     const std::size_t end = at_;
     at_ = word;
     if (none)
-        fail(word, end - word, worded("there is no {} yet", foldCase(none->name)),
+        fail(word, end - word,
+             worded("there is no {} yet", plainWord(text_.substr(word, end - word))),
              "put one in the room first");
 }
 

@@ -73,6 +73,23 @@ constexpr Other others[] = {
     {"((?:put |place |hang |add |set )?)(?:an? |the )?(.+?), ([0-9][^,]*? "
      "(?:wide|long|high|tall|deep|across))",
      "$1a $3 $2"},
+    {"((?:put |place |hang |add |set )?)(?:an? |the )?(.+?), ([0-9][^,]*? (?:wide|long)) "
+     "(?:and|by) "
+     "([0-9][^,]*? (?:high|tall|deep))",
+     "$1a $3 $4 $2"},
+    {"((?:put |place |hang |add |set )?)(?:an? |the )?([^0-9,]+), ([0-9][^,]*? ?(?:x|by) ?[0-9].*)",
+     "$1a $3 $2"},
+    {"((?:put |place |hang |add |set )?)(?:two |three |four |the |some )?([a-z -]+?)s? "
+     "(on|over|above|under|in front of|beside) (?:the |both |both the |all the |all )?([a-z -]+?)s",
+     "$1a $2 $3 each $4"},
+    {"(?:hang|put|move|set|mount) ((?:the |my )?[^0-9]+?) ([0-9][^ ]*(?: "
+     "?(?:cm|mm|m|in|inches|inch))?) "
+     "(higher|lower)",
+     "$3 $1 $2"},
+    {"line (.+?) up with (.+)", "line up $1 with $2"},
+    {"is there (?:enough |still )?(?:space|room) to (?:open|use|reach|get to|get at|get into) "
+     "(.+?)\\??",
+     "what is wrong with $1?"},
     {"float (.+)", "put $1"},
     {"(?:centre|center) (an? .+?) (above|over|on|under|between|in) (.+)", "$1 $2 $3"},
     {"(?:put |place |have |try )?(?:an? |the )?(.+?) instead of (.+)", "use $1 instead of $2"},
