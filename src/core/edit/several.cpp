@@ -552,7 +552,8 @@ private:
             [&](const Project& now, const Scene&, int before) {
                 Placement place = places[next++];
                 for (Tie& t : place.ties)
-                    if (t.of.is == Target::Is::none && before != 0)
+                    if (t.of.is == Target::Is::none && before != 0 && t.kind != Tie::Kind::height &&
+                        t.kind != Tie::Kind::eyeLevel)
                         t.of = pieceTarget(before);
                 if (before != 0 && kind_->hangs() && !place.wall)
                     place.wall = now.scheme().byId(before)->wall();

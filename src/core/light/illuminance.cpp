@@ -3,8 +3,12 @@
 #include "geometry/polygon.h"
 
 #include <algorithm>
+#include <array>
+#include <atomic>
 #include <cmath>
+#include <future>
 #include <numbers>
+#include <thread>
 
 namespace mezzet {
 
@@ -13,7 +17,7 @@ namespace {
 constexpr double pi = std::numbers::pi;
 constexpr double patchSide = 350; // mm
 constexpr std::size_t mostPatches = 12000;
-constexpr int raysOfAPatch = 256;
+constexpr int raysOfAPatch = 128;
 constexpr int raysOfAGridPoint = 768;
 constexpr int raysOfLamps = 120000; // of all together
 constexpr double lift = 0.5;        // mm off a surface, so that it doesn't shade itself
@@ -25,6 +29,52 @@ double spread(unsigned i, unsigned base) {
     for (; i > 0; i /= base, part /= base)
         out += part * (i % base);
     return out;
+}
+
+/// The first of them, kept: they are asked for again and again.
+struct Spreads {
+    std::array<double, raysOfAPatch> second;
+    std::array<double, raysOfAPatch> fifth;
+    std::array<double, raysOfAPatch> seventh;
+};
+const Spreads& spreads() {
+    static const Spreads all = [] {
+        Spreads out{};
+        for (unsigned i = 0; i < raysOfAPatch; ++i) {
+            out.second[i] = spread(i, 2);
+            out.fifth[i] = spread(i, 5);
+            out.seventh[i] = spread(i, 7);
+        }
+        return out;
+    }();
+    return all;
+}
+
+/// Does something for each of so many, a thread a processor; false when it was stopped.
+template <class Each> bool sideBySide(std::size_t count, const StopsLight& stops, Each each) {
+    std::atomic<std::size_t> next = 0;
+    std::atomic<bool> stopped = false;
+    constexpr std::size_t atOnce = 32;
+    const auto work = [&] {
+        while (!stopped) {
+            const std::size_t from = next.fetch_add(atOnce);
+            if (from >= count)
+                return;
+            if (stops && stops()) {
+                stopped = true;
+                return;
+            }
+            for (std::size_t i = from; i < std::min(from + atOnce, count); ++i)
+                each(i);
+        }
+    };
+    std::vector<std::future<void>> others;
+    for (unsigned i = 1; i < std::max(std::thread::hardware_concurrency(), 1U); ++i)
+        others.push_back(std::async(std::launch::async, work));
+    work();
+    for (auto& other : others)
+        other.get();
+    return !stopped;
 }
 
 /// A direction about a normal, as likely as the cosine of its angle from it.
@@ -261,21 +311,26 @@ void LitRoom::shoot() {
     const auto& triangles = rays_->triangles();
     double counted = 0;
     double reckoned = 0;
-    std::vector<std::pair<std::size_t, double>> far;
-    for (std::size_t i = 0; i < patches_.size(); ++i) {
+    std::vector<double> straight(patches_.size(), -1);
+    (void)sideBySide(patches_.size(), {}, [&](std::size_t i) {
         const auto& t = triangles[i];
         const Vec3 middle = (t.corners[0] + t.corners[1] + t.corners[2]) * (1.0 / 3);
         if (std::any_of(lamps_.begin(), lamps_.end(), [&](const Lamp& l) {
                 return norm(l.at - middle) < near + std::max(l.length, l.width);
             }))
-            continue;
+            return;
         double lux = direct(middle, t.normal);
         for (const Vec3 c : t.corners)
             lux += direct(middle + (c - middle) * 0.5, t.normal);
-        lux /= 4;
+        straight[i] = lux / 4;
+    });
+    std::vector<std::pair<std::size_t, double>> far;
+    for (std::size_t i = 0; i < patches_.size(); ++i) {
+        if (straight[i] < 0)
+            continue;
         counted += patches_[i].lux * patches_[i].area;
-        reckoned += lux * patches_[i].area;
-        far.emplace_back(i, lux);
+        reckoned += straight[i] * patches_[i].area;
+        far.emplace_back(i, straight[i]);
     }
     // In a room that keeps most of its light the count is exact; of a few faces it is rough.
     double caught = 0;
@@ -295,23 +350,21 @@ bool LitRoom::pass(const StopsLight& stops) {
     shoot();
     const std::size_t n = patches_.size();
     const auto& triangles = rays_->triangles();
-    // What each patch sees: patches by the ray, and none where it leaves the room.
+    // What each patch sees: patches by the ray, and none where it leaves the room. Patches are
+    // shared out among the processors; sums are made in order afterwards, so that they are the same
+    // each time.
     constexpr std::uint32_t nothing = ~0U;
     std::vector<std::uint32_t> sees(n * raysOfAPatch, nothing);
-    std::vector<double> seen(n, 0.0); // areas that see a patch, by how many rays
-    std::vector<int> inside(n, 0);    // of its rays that stay in the room
-    for (std::size_t i = 0; i < n; ++i) {
-        if (stops && i % 64 == 0 && stops())
-            return false;
+    const bool whole = sideBySide(n, stops, [&](std::size_t i) {
         const auto& t = triangles[i];
         const Frame3 frame = across(t.normal);
         // Every patch has its own turn of the same spread.
         const double shiftU = spread(static_cast<unsigned>(i) + 1, 2);
         const double shiftV = spread(static_cast<unsigned>(i) + 1, 3);
         for (int k = 0; k < raysOfAPatch; ++k) {
-            const auto r = static_cast<unsigned>(k);
-            double a = spread(r, 5);
-            double b = spread(r, 7);
+            const auto r = static_cast<std::size_t>(k);
+            double a = spreads().fifth[r];
+            double b = spreads().seventh[r];
             if (a + b > 1) {
                 a = 1 - a;
                 b = 1 - b;
@@ -319,18 +372,24 @@ bool LitRoom::pass(const StopsLight& stops) {
             const Vec3 at = t.corners[0] + (t.corners[1] - t.corners[0]) * a +
                             (t.corners[2] - t.corners[0]) * b + t.normal * lift;
             double u = (k + 0.5) / raysOfAPatch + shiftU;
-            double v = spread(r, 2) + shiftV;
+            double v = spreads().second[r] + shiftV;
             u -= std::floor(u);
             v -= std::floor(v);
             const auto met = rays_->first(at, byCosine(frame, t.normal, u, v));
-            if (!met || !met->front)
-                continue;
-            sees[i * raysOfAPatch + static_cast<std::size_t>(k)] =
-                static_cast<std::uint32_t>(met->triangle);
-            seen[met->triangle] += patches_[i].area;
-            ++inside[i];
+            if (met && met->front)
+                sees[i * raysOfAPatch + r] = static_cast<std::uint32_t>(met->triangle);
         }
-    }
+    });
+    if (!whole)
+        return false;
+    std::vector<double> seen(n, 0.0); // areas that see a patch, by how many rays
+    std::vector<int> inside(n, 0);    // of its rays that stay in the room
+    for (std::size_t i = 0; i < n; ++i)
+        for (int k = 0; k < raysOfAPatch; ++k)
+            if (const auto j = sees[i * raysOfAPatch + static_cast<std::size_t>(k)]; j != nothing) {
+                seen[j] += patches_[i].area;
+                ++inside[i];
+            }
     // As much goes out of each patch as arrives at the others: rays alone hit it only nearly.
     std::vector<double> weight(n, 0.0);
     for (std::size_t i = 0; i < n; ++i)

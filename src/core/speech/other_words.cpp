@@ -18,6 +18,9 @@ struct Other {
 };
 
 constexpr Other others[] = {
+    {"((?:put |place |hang |add |set )?)(?:the |some )?([a-z -]+?)s? "
+     "(on|over|above|under|in front of|beside) (?:the |all the |all )?([a-z -]+?)s",
+     "$1a $2 $3 each $4"},
     {"((?:hang |put |place |add )?)an? (?:big|huge) (.+)", "$1large $2"},
     {"((?:hang |put |place |add )?)an? (?:little|tiny) (.+)", "$1small $2"},
     {"where (?:can|could|should|would|do) (?:i|we|you|one) (?:put|place|stand|fit|have) (.+?)\\??",
@@ -79,14 +82,11 @@ constexpr Other others[] = {
      "$1a $3 $4 $2"},
     {"((?:put |place |hang |add |set )?)(?:an? |the )?([^0-9,]+), ([0-9][^,]*? ?(?:x|by) ?[0-9].*)",
      "$1a $3 $2"},
-    {"((?:put |place |hang |add |set )?)(?:two |three |four |the |some )?([a-z -]+?)s? "
-     "(on|over|above|under|in front of|beside) (?:the |both |both the |all the |all )?([a-z -]+?)s",
-     "$1a $2 $3 each $4"},
     {"(?:hang|put|move|set|mount) ((?:the |my )?[^0-9]+?) ([0-9][^ ]*(?: "
      "?(?:cm|mm|m|in|inches|inch))?) "
      "(higher|lower)",
      "$3 $1 $2"},
-    {"line (.+?) up with (.+)", "line up $1 with $2"},
+    {"line (.+?) up with (.+)", "centre $1 on $2"},
     {"is there (?:enough |still )?(?:space|room) to (?:open|use|reach|get to|get at|get into) "
      "(.+?)\\??",
      "what is wrong with $1?"},
