@@ -377,6 +377,7 @@ int WordsReader::piece() {
         offer(p.name);
     }
     if (auto m = longestName(); m.end > 0) {
+        isOne(m, start);
         at_ = m.end;
         return m.ids.front();
     }

@@ -125,6 +125,8 @@ private:
     [[nodiscard]] Match longestName();
     /// The pieces that the longest words from here may mean, by kind or by a part of their names.
     [[nodiscard]] Match meantHere();
+    /// Faults where a name was said of several: "the nightstands" is no one of them.
+    void isOne(const Match&, std::size_t start) const;
     /// "second": 2, "last": -1; 0, and nothing taken, for none.
     int orderSaid();
     Target wall(std::size_t start);

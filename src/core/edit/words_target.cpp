@@ -134,6 +134,16 @@ Target WordsReader::numbered(OpeningKind kind, Target::Is is, const char* what, 
     return t;
 }
 
+void WordsReader::isOne(const Match& m, std::size_t start) const {
+    const Piece& one = *scheme().byId(m.ids.front());
+    const auto said = foldCase(text_.substr(start, m.end - start));
+    const auto alike = std::count_if(scheme().pieces.begin(), scheme().pieces.end(),
+                                     [&](const Piece& p) { return p.kind == one.kind; });
+    if (alike > 1 && said.ends_with('s') && !foldCase(one.name).ends_with('s'))
+        fail(start, m.end - start, worded("there are {} of {}", alike, foldCase(one.kind->name)),
+             worded("say which, like {}, or “each”", one.name));
+}
+
 Target WordsReader::target(bool pieces) {
     article();
     skip();
@@ -152,15 +162,7 @@ Target WordsReader::target(bool pieces) {
             for (const Piece& p : scheme().pieces) {
                 offer(p.name);
             }
-            // "the nightstands" is no one of them.
-            const Piece& one = *scheme().byId(m.ids.front());
-            const auto said = foldCase(text_.substr(at_, m.end - at_));
-            const auto alike = std::count_if(scheme().pieces.begin(), scheme().pieces.end(),
-                                             [&](const Piece& p) { return p.kind == one.kind; });
-            if (alike > 1 && said.ends_with('s') && !foldCase(one.name).ends_with('s'))
-                fail(start, m.end - start,
-                     worded("there are {} of {}", alike, foldCase(one.kind->name)),
-                     worded("say which, like {}, or “each”", one.name));
+            isOne(m, start);
             at_ = m.end;
             take({"'s edge", "edge"});
             return pieceTarget(m.ids.front());
