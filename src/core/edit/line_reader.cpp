@@ -90,7 +90,7 @@ Edit LineReader::put(bool fresh) {
     const std::size_t start = in.at();
     if (in.done())
         in.failAhead("nothing is said yet", "name a piece, like: sofa 84 x 36 against wall A");
-    if (!fresh && !in.nameAhead()) {
+    if (!fresh) {
         if (const auto ids = in.pieces(); ids.size() > 1)
             return placeEach(ids, in.at(), worded("move {} pieces", ids.size()));
         in.goTo(start);

@@ -393,18 +393,19 @@ Edit LineReader::up(double way) {
     const std::size_t at = in.at();
     const auto ids = subjects();
     for (const int id : ids)
-        if (!pieceOf(id).onWall())
-            in.fail(at, in.at() - at, worded("{} does not hang on a wall", pieceOf(id).name),
-                    "name something that does");
+        if (!pieceOf(id).onWall() && !pieceOf(id).on.isCeiling())
+            in.fail(at, in.at() - at, worded("{} does not hang", pieceOf(id).name),
+                    "name what does");
     if (in.take({"to"})) {
         Tie t;
         t.kind = Tie::Kind::height;
-        t.level = Level::centre;
+        t.level = pieceOf(ids.front()).onWall() ? Level::centre : Level::bottom;
         const std::size_t height = in.at();
         t.distance = in.length("the height");
         in.nothingMore();
         for (const int id : ids)
-            if (const double is = scene_->byId(id)->pose.at.y; way * (t.distance.mm() - is) < 0)
+            if (const double is = scene_->byId(id)->pose.at.y;
+                pieceOf(id).onWall() && way * (t.distance.mm() - is) < 0)
                 in.fail(height, in.at() - height,
                         worded("the centre of {} hangs at {} now", pieceOf(id).name,
                                writeGap(Length::millimetres(is), job_.notation)),
@@ -419,7 +420,7 @@ Edit LineReader::up(double way) {
     return each(
         ids,
         [&](LineReader& r, int id) {
-            return r.done(stepPiece(r.job_, *r.scene_, id, {0, way * by.mm()}), at);
+            return r.done(raisePiece(r.job_, *r.scene_, id, by * way), at);
         },
         worded("move {}", pieceOf(ids.front()).name));
 }

@@ -1,5 +1,7 @@
 #include "edit/place.h"
 
+#include "scheme/surfaces.h"
+
 #include "edit/drag.h"
 #include "edit/landing.h"
 #include "edit/new_piece.h"
@@ -193,6 +195,21 @@ std::optional<Vec2> wayOnItsSurface(const Scene& scene, int id, const Target& to
         return {};
     // What stands on a top is moved along that, however it is turned.
     return turned(wayTo(to, *seen, scene), own->pose.turn - seen->pose.turn);
+}
+
+Result<Edit> raisePiece(const Project& job, const Scene& scene, int id, Length by) {
+    const Piece& p = *job.scheme().byId(id);
+    if (!p.on.isCeiling())
+        return stepPiece(job, scene, id, {0, by.mm()});
+    Tie held;
+    held.kind = Tie::Kind::height;
+    held.level = Level::bottom;
+    held.distance = bottomOf(scene, p, *scene.byId(id));
+    for (const Tie& t : p.ties)
+        if (t.kind == Tie::Kind::above)
+            held = t;
+    held.distance = held.distance + by;
+    return tiePiece(job, scene, id, held);
 }
 
 Result<Edit> stepAway(const Project& job, const Scene& scene, int id, const Target& from,

@@ -30,6 +30,10 @@ namespace mezzet {
 /// Moves a piece by a step on its own surface, mm; its ties' numbers follow. Problem: it is locked.
 [[nodiscard]] Result<Edit> stepPiece(const Project&, const Scene&, int id, Vec2 step);
 
+/// Hangs a piece higher on its wall or under its ceiling, lower by less than nothing: what holds it
+/// at its height follows. Problem: it is locked.
+[[nodiscard]] Result<Edit> raisePiece(const Project&, const Scene&, int id, Length by);
+
 /// Moves a piece straight away from something, or toward it by less than nothing. Problem: it is
 /// locked, or there is no such way.
 [[nodiscard]] Result<Edit> stepAway(const Project&, const Scene&, int id, const Target& from,
