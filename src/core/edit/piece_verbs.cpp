@@ -394,8 +394,7 @@ Edit LineReader::up(double way) {
     const auto ids = subjects();
     for (const int id : ids)
         if (!pieceOf(id).onWall() && !pieceOf(id).on.isCeiling())
-            in.fail(at, in.at() - at, worded("{} does not hang", pieceOf(id).name),
-                    "name what does");
+            in.fail(at, 1, worded("{} does not hang", pieceOf(id).name), "name what does");
     if (in.take({"to"})) {
         Tie t;
         t.kind = Tie::Kind::height;
