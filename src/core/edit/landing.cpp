@@ -248,9 +248,19 @@ std::string harmOf(const Project& job, const Scene& scene, const std::vector<int
     for (const int id : ids) {
         const Piece* p = scene.pieceById(id);
         const Placed* there = scene.byId(id);
-        if (p == nullptr || there == nullptr || p->isGroup() || p->on.isCarried() ||
-            p->on.isCeiling())
+        if (p == nullptr || there == nullptr || p->isGroup() || p->on.isCarried())
             continue;
+        if (p->on.isCeiling()) {
+            const auto past = throughWall(*scene.room, there->shape);
+            if (past.beyond || past.by > touching)
+                return worded("{} would go {} {}, {} of it", p->name,
+                              past.beyond ? "beyond" : "through",
+                              words(wallTarget(std::max(past.wall, 0)), job.wording()),
+                              writeGap(Length::millimetres(past.by), job.notation));
+            if (bottomOf(scene, *p, *there).mm() < -touching)
+                return worded("{} would hang through the floor", p->name);
+            continue;
+        }
         if (p->onWall()) {
             const Wall& w = scene.room->walls[static_cast<std::size_t>(p->wall())];
             const Box b = boxAt(*p, there->pose.at);

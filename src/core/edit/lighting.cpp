@@ -37,7 +37,7 @@ public:
               "how far each zone is turned up for something; what is not named is off",
               "scene Supper is Supper 60 %; scene remove Supper"},
              &LightingReader::scene},
-            {{{"light this room", "light the room", "light it"},
+            {{{"light this room", "light the room"},
               "rows of lights let into the ceiling, by the floor's area: the first line over the "
               "fronts of seats and counters, clear of joists; \"another way\" takes the next "
               "answer",

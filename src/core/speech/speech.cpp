@@ -122,7 +122,7 @@ std::optional<Problem> asksFirst(std::string_view text, const Project& job, cons
     for (const Piece& p : after->project->scheme().pieces)
         if (job.scheme().byId(p.id) == nullptr) {
             fresh.push_back(p.id);
-        } else if ((p.onWall() || p.on.isFloor()) &&
+        } else if ((p.onWall() || p.on.isFloor() || p.on.isCeiling()) &&
                    std::find(said.them.begin(), said.them.end(), p.id) != said.them.end() &&
                    !harmOf(*after->project, *after->scene, {p.id}).empty()) {
             // It reached past nothing before.
