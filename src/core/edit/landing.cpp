@@ -5,6 +5,7 @@
 #include "measure/texts.h"
 #include "scheme/on_wall.h"
 #include "scheme/rug.h"
+#include "scheme/surfaces.h"
 
 #include <algorithm>
 #include <cmath>
