@@ -201,6 +201,8 @@ int light(const LightCommand& c) {
     else
         fmt::print("floor: mean {:.0f} lux, least {:.0f}, evenness {:.2f}; daylight is left out\n",
                    floor->mean, floor->least, floor->evenness());
+    if (const auto assumed = assumedIn(plan); !assumed.empty() && !c.asJson)
+        fmt::print("{}\n", assumed);
     return ran;
 }
 

@@ -11,8 +11,6 @@
 
 namespace mezzet::app {
 
-namespace {} // namespace
-
 namespace {
 
 /// Above so many pieces what stays is painted beside the window.
@@ -265,6 +263,9 @@ void Board::paintOver(const sheets::Drawing& d) {
                     .arg(std::lround(grid->least))
                     .arg(grid->evenness(), 0, 'f', 2)
                     .arg(lit_.whole() ? "" : ", what is passed on still to come");
+            // In full where the question is asked, and by the command.
+            if (!assumedIn(scene.scheme->light).empty())
+                viewSaid_ += "; what surfaces give back is assumed";
         }
     }
     const int one = session_.selected().size() == 1 ? session_.selected().front() : 0;

@@ -251,17 +251,6 @@ std::string harmOf(const Project& job, const Scene& scene, const std::vector<int
         const Placed* there = scene.byId(id);
         if (p == nullptr || there == nullptr || p->isGroup() || p->on.isCarried())
             continue;
-        if (p->on.isCeiling()) {
-            const auto past = throughWall(*scene.room, there->shape);
-            if (past.beyond || past.by > touching)
-                return worded("{} would go {} {}, {} of it", p->name,
-                              past.beyond ? "beyond" : "through",
-                              words(wallTarget(std::max(past.wall, 0)), job.wording()),
-                              writeGap(Length::millimetres(past.by), job.notation));
-            if (bottomOf(scene, *p, *there).mm() < -touching)
-                return worded("{} would hang through the floor", p->name);
-            continue;
-        }
         if (p->onWall()) {
             const Wall& w = scene.room->walls[static_cast<std::size_t>(p->wall())];
             const Box b = boxAt(*p, there->pose.at);
@@ -274,8 +263,6 @@ std::string harmOf(const Project& job, const Scene& scene, const std::vector<int
                               words(wallTarget(p->wall()), job.wording()));
             continue;
         }
-        if (!p->on.isFloor())
-            continue;
         if (isCut(*p)) {
             if (const auto out = outOfRoom(*scene.room, trueOutline(*p, there->pose));
                 out && out->by > touching)
@@ -292,6 +279,11 @@ std::string harmOf(const Project& job, const Scene& scene, const std::vector<int
                           through.beyond ? "beyond" : "through",
                           words(wallTarget(std::max(through.wall, 0)), job.wording()),
                           writeGap(Length::millimetres(through.by), job.notation));
+        if (p->on.isCeiling()) {
+            if (bottomOf(scene, *p, *there).mm() < -touching)
+                return worded("{} would hang through the floor", p->name);
+            continue;
+        }
         if (p->size.height.mm() > scene.room->ceiling.mm() + touching)
             return worded("{} is {} high, and the ceiling {}", p->name,
                           writeGap(p->size.height, job.notation),

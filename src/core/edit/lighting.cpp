@@ -130,22 +130,13 @@ private:
         return *best;
     }
 
-    /// The name before "is", and past that; `what` is asked when there is none.
+    /// A zone's or a scene's.
     std::string nameBeforeIs(const char* what, const char* how) {
         const std::size_t at = in.at();
-        const auto rest = foldCase(in.rest());
-        auto stop = rest.find(" is ");
-        std::size_t skip = 4;
-        if (const auto colon = rest.find(':'); colon < stop) {
-            stop = colon;
-            skip = 1;
-        }
-        if (stop == std::string::npos || stop == 0)
-            in.failAhead(what, how);
-        auto name = tidyName(trimmed(in.rest().substr(0, stop)));
+        auto name = tidyName(in.nameBeforeIs(what, how));
         if (plainWord(name).empty() || characterCount(name) > mostNameLength)
-            in.fail(at, stop, "it needs a name", worded("use 1 to {} characters", mostNameLength));
-        in.goTo(at + stop + skip);
+            in.fail(at, in.at() - at, "it needs a name",
+                    worded("use 1 to {} characters", mostNameLength));
         return name;
     }
 

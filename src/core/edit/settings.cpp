@@ -163,19 +163,8 @@ private:
             e.acts.emplace_back(set);
             return e;
         }
-        const std::size_t at = in.at();
-        const auto rest = foldCase(in.rest());
-        auto stop = rest.find(" is ");
-        std::size_t skip = 4;
-        if (const auto colon = rest.find(':'); colon < stop) {
-            stop = colon;
-            skip = 1;
-        }
-        if (stop == std::string::npos || stop == 0)
-            in.failAhead("what is in the zone?",
-                         "say it like: zone Seating is sofa, coffee table and rug");
-        set.zone.name = std::string(trimmed(in.rest().substr(0, stop)));
-        in.goTo(at + stop + skip);
+        set.zone.name = in.nameBeforeIs("what is in the zone?",
+                                        "say it like: zone Seating is sofa, coffee table and rug");
         do {
             in.article();
             const int id = in.piece();

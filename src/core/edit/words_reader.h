@@ -82,6 +82,9 @@ public:
     std::string name(Flags<SaidOf> of = {SaidOf::floor, SaidOf::ceiling, SaidOf::wall,
                                          SaidOf::board, SaidOf::rug});
 
+    /// The text before " is " or ":", and past that. Faults with `what` when there is none.
+    std::string nameBeforeIs(std::string what, std::string remedy);
+
     /// A piece by name, by the beginning of its name, or by its kind when there is only one; the
     /// left or the right one of several. 0 when there is none; faults when several could be meant.
     int piece();

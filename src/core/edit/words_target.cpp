@@ -134,6 +134,21 @@ Target WordsReader::numbered(OpeningKind kind, Target::Is is, const char* what, 
     return t;
 }
 
+std::string WordsReader::nameBeforeIs(std::string what, std::string remedy) {
+    const auto rest = foldCase(this->rest());
+    auto stop = rest.find(" is ");
+    std::size_t skip = 4;
+    if (const auto colon = rest.find(':'); colon < stop) {
+        stop = colon;
+        skip = 1;
+    }
+    if (stop == std::string::npos || stop == 0)
+        failAhead(std::move(what), std::move(remedy));
+    std::string name(trimmed(this->rest().substr(0, stop)));
+    goTo(at() + stop + skip);
+    return name;
+}
+
 void WordsReader::isOne(const Match& m, std::size_t start) const {
     const Piece& one = *scheme().byId(m.ids.front());
     const auto said = foldCase(text_.substr(start, m.end - start));

@@ -13,6 +13,7 @@
 #include <array>
 #include <cmath>
 #include <map>
+#include <numbers>
 
 namespace mezzet {
 
@@ -29,16 +30,6 @@ bool isHung(const Piece& p) {
 bool isGeneral(const Piece& p) {
     return isLetIn(p) && p.kind->light->general;
 }
-bool isIsland(const Piece& p) {
-    return p.kind->id == "kitchen-island" || p.kind->id == "kitchen-counter" ||
-           p.kind->id == "counter-table";
-}
-/// One stands at it and works.
-bool isWorkedAt(const Piece& p) {
-    return isIsland(p) || p.kind->id == "sink" || p.kind->id == "cooktop" ||
-           p.kind->id == "washbasin";
-}
-
 /// The highest thing on the floor under a point, rugs aside.
 std::optional<std::size_t> under(const CeilingContext& c, Vec2 at) {
     std::optional<std::size_t> best;
@@ -86,13 +77,13 @@ template <class Wanted> void lightOver(const CeilingContext& c, Wanted wanted) {
     }
 }
 bool isTable(const Piece& p) {
-    return p.kind->role == Role::diningTable && !isIsland(p);
+    return p.kind->role == Role::diningTable && !p.kind->workedAt;
 }
 void lightOverTable(const CeilingContext& c) {
     lightOver(c, isTable);
 }
 void lightOverIsland(const CeilingContext& c) {
-    lightOver(c, isIsland);
+    lightOver(c, [](const Piece& p) { return p.kind->workedAt; });
 }
 
 std::vector<Handle> hangSoFarOver(const Reading& r, double target, const Project& job,
@@ -190,7 +181,7 @@ std::vector<Over> hungOver(const CeilingContext& c) {
         if (!over)
             continue;
         const Piece& table = c.scene.floor.piece(*over);
-        if (!isTable(table) && !isIsland(table))
+        if (!isTable(table) && !table.kind->workedAt)
             continue;
         auto it =
             std::find_if(out.begin(), out.end(), [&](const Over& o) { return o.table == *over; });
@@ -313,7 +304,7 @@ void lightRoomSize(const CeilingContext& c) {
             std::abs(off.y) > size.y * near)
             continue;
         if (const auto over = under(c, at))
-            if (isTable(c.scene.floor.piece(*over)) || isIsland(c.scene.floor.piece(*over)))
+            if (isTable(c.scene.floor.piece(*over)) || c.scene.floor.piece(*over).kind->workedAt)
                 continue;
         const double inches = std::max(p.size.width, p.size.depth).inInches();
         const double feet = (Length::millimetres(size.x + size.y)).inInches() / 12;
@@ -347,7 +338,7 @@ std::optional<Band> edgeBand(const CeilingContext& c, const Wall& wall, Vec2 lig
     const double along = dot(light - wall.start, wall.along());
     for (std::size_t i = 0; i < c.scene.floor.placed.size(); ++i) {
         const Piece& p = c.scene.floor.piece(i);
-        if (!p.kind->isSeat() && !isWorkedAt(p))
+        if (!p.kind->isSeat() && !p.kind->workedAt)
             continue;
         const Shape& s = c.scene.floor.placed[i].shape;
         const double back = -extent(s, -wall.inward()) - dot(wall.start, wall.inward());
@@ -432,7 +423,7 @@ void lightTask(const CeilingContext& c) {
     const Room& room = *c.scene.room;
     const double radius = c.rule.setting("shoulders").mm() / 2;
     const double before = c.rule.setting("stands before").mm();
-    const double widest = std::tan(c.rule.number("beam") / 2 * 3.14159265358979 / 180);
+    const double widest = std::tan(c.rule.number("beam") / 2 * std::numbers::pi / 180);
     bool anyLight = false;
     for (const Piece& p : c.scene.scheme->pieces)
         anyLight = anyLight || p.kind->light;
@@ -440,7 +431,7 @@ void lightTask(const CeilingContext& c) {
         return;
     for (std::size_t i = 0; i < c.scene.floor.placed.size(); ++i) {
         const Piece& p = c.scene.floor.piece(i);
-        if (!isWorkedAt(p) && p.kind->role != Role::desk)
+        if (!p.kind->workedAt && p.kind->role != Role::desk)
             continue;
         const Pose& pose = c.scene.floor.placed[i].pose;
         const double half = p.size.depth.mm() / 2;

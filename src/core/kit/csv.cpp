@@ -430,6 +430,8 @@ std::string kitText(const std::vector<Kind>& kinds) {
             one["opens"] = k.opens;
         if (k.opensSeldom)
             one["opensSeldom"] = true;
+        if (k.workedAt)
+            one["workedAt"] = true;
         for (const Vec2 leg : k.legs)
             one["legs"].push_back({leg.x, leg.y});
         if (k.on != SurfaceKind::floor)

@@ -148,6 +148,7 @@ struct Kind {
     Heights heights;
     Footprint footprint;
     UseRoom use;
+    bool workedAt = false;    ///< one stands at it and works: a counter, a sink, a cook top
     std::string opens;        ///< what takes that room: "drawers", "doors", "the bed in it"
     bool opensSeldom = false; ///< for a night or a guest: what is light is moved aside for it
     /// Where its legs stand, each leg's middle from its back's left corner as you face it, of a

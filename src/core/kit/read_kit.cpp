@@ -379,6 +379,7 @@ Kind readKind(const json& j, double unit) {
              use[3].value_or(Length{})};
     k.opens = e.text("opens", false);
     k.opensSeldom = e.yes("opensSeldom");
+    k.workedAt = e.yes("workedAt");
     if (const auto* legs = e.group("legs"))
         k.legs = readLegs(*legs, e, k.size);
     if (const auto* openings = e.group("openings"))

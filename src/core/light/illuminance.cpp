@@ -1,6 +1,8 @@
 #include "light/illuminance.h"
 
 #include "geometry/polygon.h"
+#include "measure/text.h"
+#include "measure/texts.h"
 
 #include <algorithm>
 #include <array>
@@ -9,6 +11,7 @@
 #include <future>
 #include <numbers>
 #include <thread>
+#include <tuple>
 
 namespace mezzet {
 
@@ -84,26 +87,6 @@ Vec3 byCosine(const Frame3& f, Vec3 normal, double u, double v) {
     return f.u * (r * std::cos(turn)) + f.v * (r * std::sin(turn)) + normal * std::sqrt(1 - u);
 }
 
-void cut(const std::array<Vec3, 3>& t, double most, std::vector<std::array<Vec3, 3>>& out) {
-    std::size_t longest = 0;
-    double length = 0;
-    for (std::size_t i = 0; i < 3; ++i)
-        if (const double l = norm(t[(i + 1) % 3] - t[i]); l > length) {
-            length = l;
-            longest = i;
-        }
-    if (length <= most) {
-        out.push_back(t);
-        return;
-    }
-    const Vec3 a = t[longest];
-    const Vec3 b = t[(longest + 1) % 3];
-    const Vec3 c = t[(longest + 2) % 3];
-    const Vec3 m = (a + b) * 0.5;
-    cut({a, m, c}, most, out);
-    cut({m, b, c}, most, out);
-}
-
 double areaOf(const std::array<Vec3, 3>& t) {
     return norm(cross(t[1] - t[0], t[2] - t[0])) / 2;
 }
@@ -150,6 +133,17 @@ Reflectances reflectancesOf(const LightPlan& plan) {
     out.ceiling = plan.ceiling.value_or(out.ceiling);
     out.floor = plan.floor.value_or(out.floor);
     return out;
+}
+
+std::string assumedIn(const LightPlan& plan) {
+    const Reflectances r;
+    std::vector<std::string> all;
+    for (const auto& [said, name, share] :
+         {std::tuple{plan.walls, "walls", r.walls}, std::tuple{plan.ceiling, "ceiling", r.ceiling},
+          std::tuple{plan.floor, "floor", r.floor}})
+        if (!said)
+            all.push_back(worded("{} {:.0f} %", name, share * 100));
+    return all.empty() ? std::string() : worded("{} given back, assumed", listed(all));
 }
 
 LitRoom::LitRoom(const Project& job, const Scene& scene, const LightScene* light)
@@ -202,7 +196,7 @@ void LitRoom::build(const Solids& solids, const std::vector<double>& reflects) {
         const Face& f = solids.faces[i];
         for (const auto& t : f.triangles) {
             std::vector<std::array<Vec3, 3>> parts;
-            cut(t, side, parts);
+            cutInHalves(t, side, parts);
             for (const auto& p : parts) {
                 all.push_back({p, f.normal});
                 patches_.push_back({areaOf(p), reflects[i], 0});

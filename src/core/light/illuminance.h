@@ -27,6 +27,8 @@ struct Reflectances {
     double glass = 0.1; ///< of a window at night
 };
 [[nodiscard]] Reflectances reflectancesOf(const LightPlan&);
+/// "walls 60 %, floor 25 % given back, assumed": what is not told of them; nothing when all is.
+[[nodiscard]] std::string assumedIn(const LightPlan&);
 
 /// A room with its lamps lit, at night: daylight is left out. Made once from a scene; asked for
 /// points, it casts shadows from the bodies of walls and pieces. Light passed on is found when

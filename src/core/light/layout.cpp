@@ -22,10 +22,7 @@ FirstLine firstLine(const Scene& scene, Vec2 inward, double side, const EvenAsk&
     double wide = 0;
     for (std::size_t i = 0; i < floor.placed.size(); ++i) {
         const Piece& p = floor.piece(i);
-        const bool counter = p.kind->family == Family::storage && p.kind->heights.top &&
-                             p.top() > Length::inches(28) && p.top() < Length::inches(44) &&
-                             p.size.depth > Length::inches(20);
-        if (!p.kind->isSeat() && !counter)
+        if (!p.kind->isSeat() && !p.kind->workedAt)
             continue;
         const Shape& s = floor.placed[i].shape;
         const double back = -extent(s, -inward) - side;
@@ -238,7 +235,11 @@ Result<std::vector<LightLayout>> evenLayouts(const Project& job, const Scene& sc
 LightLayout taskLayout(const Project& job, const Scene& scene) {
     LightLayout out;
     const Room& room = *scene.room;
-    constexpr double apart = 914.4; // 36 in along a counter: common practice
+    const Rule* rule = job.library.book->byId("recessed-task");
+    if (rule == nullptr)
+        return out;
+    const double apart = rule->setting("apart").mm();
+    const double wash = rule->number("wash") * std::numbers::pi / 180;
     const auto put = [&](const char* kind, Vec2 at, int aim, int task) {
         if (room.holds(at))
             out.lights.push_back({kind, at, aim, task});
@@ -247,18 +248,14 @@ LightLayout taskLayout(const Project& job, const Scene& scene) {
         const auto body = bodyOf(scene, p.id);
         if (!body)
             continue;
-        const std::string& id = p.kind->id;
-        const bool counter = id == "kitchen-counter" || id == "kitchen-island";
-        const bool worked = counter || id == "sink" || id == "cooktop" || id == "washbasin" ||
-                            p.kind->role == Role::desk;
         const Vec2 right = body->right.plan();
         const Vec2 front = body->front.plan();
-        if (worked) {
+        const bool sits = p.kind->role == Role::desk;
+        if (p.kind->workedAt || sits) {
             // Over its front edge, in front of whoever works there; of a desk over its middle.
-            const double over = p.kind->role == Role::desk ? 0 : p.size.depth.mm() / 2;
+            const double over = sits ? 0 : p.size.depth.mm() / 2;
             const double wide = p.size.width.mm();
-            const int count =
-                counter ? std::max(1, static_cast<int>(std::ceil(wide / apart - 1e-9))) : 1;
+            const int count = std::max(1, static_cast<int>(std::ceil(wide / apart - 1e-9)));
             for (int i = 0; i < count; ++i)
                 put("small-recessed-light",
                     body->foot.plan() + front * over + right * (wide * ((i + 0.5) / count - 0.5)),
@@ -266,7 +263,7 @@ LightLayout taskLayout(const Project& job, const Scene& scene) {
         } else if (p.kind->role == Role::art && p.onWall() && p.group() == 0) {
             // As far off the wall as tan 30 of its height over the picture's middle.
             const double middle = body->foot.z + p.outlineSize().depth.mm() / 2;
-            const double off = (room.ceiling.mm() - middle) * std::tan(30 * std::numbers::pi / 180);
+            const double off = (room.ceiling.mm() - middle) * std::tan(wash);
             put("tilting-light", body->foot.plan() + front * off, p.id, p.id);
         }
     }

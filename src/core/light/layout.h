@@ -46,8 +46,8 @@ struct EvenAsk {
 [[nodiscard]] Result<std::vector<LightLayout>> evenLayouts(const Project&, const Scene&,
                                                            const EvenAsk&);
 
-/// A light over each place of work in front of whoever stands there, not more than 36 in apart
-/// along a counter, and a tilting light on each picture from 30 degrees off the upright.
+/// A light over each place of work in front of whoever stands there, and a tilting light on each
+/// picture from so far off the upright, by the figures of the rule `recessed-task`.
 [[nodiscard]] LightLayout taskLayout(const Project&, const Scene&);
 
 } // namespace mezzet

@@ -9,14 +9,9 @@ namespace mezzet {
 
 namespace {
 
-// Where such things are done, mm: common practice.
-constexpr double bookOverLap = 250;
-constexpr double bookOverBed = 300;
-constexpr double headFromHeadboard = 600;
-constexpr double faceFromMirror = 600;
+// Faces are between these, mm: common practice.
 constexpr double lowFace = 1524;
 constexpr double highFace = 1676;
-constexpr double standsBefore = 450;
 
 const TaskLevel* levelFor(const TaskLevels& all, const Kind& kind) {
     for (const TaskLevel& t : all)
@@ -51,16 +46,16 @@ std::vector<LightTask> tasksOf(const Project& job, const Scene& scene) {
             t.at = body->foot + rising * p.top().mm();
             break;
         case TaskLevel::At::lap:
-            t.at = body->foot + body->front * (half / 2) + rising * (seat + bookOverLap);
+            t.at = body->foot + body->front * (half / 2) + rising * (seat + level->up);
             break;
         case TaskLevel::At::pillow:
-            t.at = body->foot - body->front * (half - std::min(headFromHeadboard, half)) +
-                   rising * (seat + bookOverBed);
+            t.at = body->foot - body->front * (half - std::min(level->out, half)) +
+                   rising * (seat + level->up);
             break;
         case TaskLevel::At::face: {
             const double floor = scene.room->levelAt(body->foot.plan()).mm();
             const double middle = body->foot.z + p.outlineSize().depth.mm() / 2;
-            t.at = body->foot + body->front * faceFromMirror;
+            t.at = body->foot + body->front * level->out;
             t.at.z = std::clamp(middle, floor + lowFace, floor + highFace);
             t.facing = body->front * -1;
             break;
@@ -71,7 +66,7 @@ std::vector<LightTask> tasksOf(const Project& job, const Scene& scene) {
             t.facing = body->front;
             break;
         case TaskLevel::At::floor:
-            t.at = body->foot + body->front * (half + standsBefore);
+            t.at = body->foot + body->front * (half + level->out);
             break;
         }
         out.push_back(std::move(t));

@@ -62,10 +62,6 @@ public:
             (void)words();
     }
     [[nodiscard]] const std::optional<Problem>& fault() const { return fault_; }
-    void fail(std::string what, std::string remedy) {
-        if (!fault_)
-            fault_ = lines_.problem(std::move(what), std::move(remedy));
-    }
 
 private:
     Lines& lines_;
@@ -87,22 +83,19 @@ Result<Photometry> readEulumdat(std::string_view text, std::string_view file) {
     in.pass(1); // point, line or else: the planes tell the same
     const auto alike = static_cast<Alike>(in.whole("the symmetry", 0, 4));
     const int planes = in.whole("the number of C planes", 1, 721);
-    const double apartC = in.number("the angle between C planes", 0, 360);
+    (void)in.number("the angle between C planes", 0, 360);
     const int gammas = in.whole("the number of angles in a plane", 2, 721);
-    const double apartG = in.number("the angle between values", 0, 180);
+    (void)in.number("the angle between values", 0, 180);
     in.pass(1);
     out.name = in.words();
     in.pass(3);
-    const double bodyLength = in.number("the length", 0, 1e6);
-    const double bodyWidth = in.number("the width", 0, 1e6);
-    const double bodyHeight = in.number("the height", 0, 1e6);
+    (void)in.number("the length", 0, 1e6);
+    (void)in.number("the width", 0, 1e6);
+    (void)in.number("the height", 0, 1e6);
     out.length = in.number("the luminous length", 0, 1e6);
     out.width = in.number("the luminous width", 0, 1e6);
     for (int i = 0; i < 4; ++i)
         out.height = std::max(out.height, in.number("a luminous height", 0, 1e6));
-    (void)bodyLength;
-    (void)bodyWidth;
-    (void)bodyHeight;
     (void)in.number("the share downward", 0, 100.5);
     (void)in.number("the light output ratio", 0, 1000);
     const double conversion = in.number("the conversion factor", 0, 1e6);
@@ -129,8 +122,6 @@ Result<Photometry> readEulumdat(std::string_view text, std::string_view file) {
         out.vertical.push_back(in.number(fmt::format("angle {} of {}", i + 1, gammas), 0, 180));
     if (in.fault())
         return *in.fault();
-    (void)apartC;
-    (void)apartG;
     for (const auto* rising : {&c, &out.vertical})
         for (std::size_t i = 1; i < rising->size(); ++i)
             if ((*rising)[i] <= (*rising)[i - 1])

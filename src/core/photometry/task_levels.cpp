@@ -3,6 +3,7 @@
 #include <fmt/format.h>
 #include <nlohmann/json.hpp>
 
+#include <algorithm>
 #include <array>
 
 namespace mezzet {
@@ -41,6 +42,8 @@ Result<std::shared_ptr<const TaskLevels>> readTaskLevels(std::string_view text,
         is.of = word("of");
         is.task = word("task");
         is.source = word("source");
+        is.up = std::max(number("up"), 0.0);
+        is.out = std::max(number("out"), 0.0);
         is.least = number("least");
         is.most = number("most");
         bool placed = false;

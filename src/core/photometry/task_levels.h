@@ -23,6 +23,8 @@ struct TaskLevel {
     std::string of;   ///< a kind's id, or “role: …”
     std::string task; ///< what is done: "reading"
     At at = At::top;
+    double up = 0;    ///< over its seat or its mattress, mm
+    double out = 0;   ///< before its front; of a pillow from the headboard, mm
     double least = 0; ///< lux, maintained
     double most = 0;  ///< the upper end of what is recommended
     std::string source;

@@ -24,9 +24,9 @@ using Shines = std::map<std::string, PhotometryPtr, std::less<>>;
 struct Library {
     KitPtr kit;
     RuleBookPtr book;
-    std::optional<Judgement> studio{}; ///< the school and bands a studio begins its jobs with
-    std::vector<StockSize> stock{};    ///< sizes pictures come in
-    RugBookPtr rugs{};                 ///< rolls, edges, pads and materials
+    std::optional<Judgement> studio{};      ///< the school and bands a studio begins its jobs with
+    std::vector<StockSize> stock{};         ///< sizes pictures come in
+    RugBookPtr rugs{};                      ///< rolls, edges, pads and materials
     std::shared_ptr<const Shines> shines{}; ///< how kinds of lights shine, by the names they use
     std::shared_ptr<const TaskLevels> tasks{}; ///< how much light what is done wants
 
@@ -124,9 +124,9 @@ struct Project {
     Judgement judgement;
     std::vector<SchemePtr> schemes; ///< at least one for every room
     std::size_t active = 0;
-    std::vector<SchemePtr> thrownAway;        ///< newest last; they can be got back
-    UnderlayPtr underlay;                     ///< null for none
-    std::shared_ptr<const Pictures> pictures; ///< by key; null for none
+    std::vector<SchemePtr> thrownAway;                     ///< newest last; they can be got back
+    UnderlayPtr underlay;                                  ///< null for none
+    std::shared_ptr<const Pictures> pictures;              ///< by key; null for none
     std::shared_ptr<const PhotometryFiles> photometries{}; ///< by key; null for none
     Library library;
     std::map<std::string, PrintChoice, std::less<>> prints{}; ///< by the sheet's id

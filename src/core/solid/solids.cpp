@@ -50,27 +50,6 @@ void addPrism(Solids& to, Made made, int of, const Prism& p, Vec3 foot, Vec3 u, 
     }
 }
 
-/// A triangle cut in halves until no side is longer.
-void refine(const std::array<Vec2, 3>& t, double most, std::vector<std::array<Vec2, 3>>& out) {
-    std::size_t longest = 0;
-    double length = 0;
-    for (std::size_t i = 0; i < 3; ++i)
-        if (const double l = norm(t[(i + 1) % 3] - t[i]); l > length) {
-            length = l;
-            longest = i;
-        }
-    if (length <= most) {
-        out.push_back(t);
-        return;
-    }
-    const Vec2 a = t[longest];
-    const Vec2 b = t[(longest + 1) % 3];
-    const Vec2 c = t[(longest + 2) % 3];
-    const Vec2 m = (a + b) / 2;
-    refine({a, m, c}, most, out);
-    refine({m, b, c}, most, out);
-}
-
 class RoomBuilder {
 public:
     RoomBuilder(const Room& room, Solids& out) : room_(room), out_(out) {}
@@ -96,7 +75,7 @@ private:
         Face ceiling{Made::ceiling, 0, {0, 0, -1}, {}};
         for (const auto& t : trianglesOf(room_.edge)) {
             std::vector<std::array<Vec2, 3>> parts;
-            refine(t, flat() && levelFloor ? 1e9 : small, parts);
+            cutInHalves(t, flat() && levelFloor ? 1e9 : small, parts);
             for (const auto& p : parts) {
                 const Vec2 middle = (p[0] + p[1] + p[2]) / 3;
                 std::array<Vec3, 3> low;

@@ -2,7 +2,9 @@
 
 #include "scheme/surface.h"
 
+#include <array>
 #include <cmath>
+#include <vector>
 
 namespace mezzet {
 
@@ -26,6 +28,30 @@ namespace mezzet {
 [[nodiscard]] constexpr Vec3 lifted(Vec2 p, double z) {
     return {p.x, p.y, z};
 }
+/// A triangle cut in halves across its longest side until no side is longer than that; of flat or
+/// of solid points.
+template <class Point>
+void cutInHalves(const std::array<Point, 3>& t, double longest,
+                 std::vector<std::array<Point, 3>>& out) {
+    std::size_t at = 0;
+    double length = 0;
+    for (std::size_t i = 0; i < 3; ++i)
+        if (const double l = norm(t[(i + 1) % 3] - t[i]); l > length) {
+            length = l;
+            at = i;
+        }
+    if (length <= longest) {
+        out.push_back(t);
+        return;
+    }
+    const Point a = t[at];
+    const Point b = t[(at + 1) % 3];
+    const Point c = t[(at + 2) % 3];
+    const Point m = (a + b) * 0.5;
+    cutInHalves<Point>({a, m, c}, longest, out);
+    cutInHalves<Point>({m, b, c}, longest, out);
+}
+
 /// Two unit directions square to a unit normal and to each other, so that the three are
 /// right-handed.
 struct Frame3 {

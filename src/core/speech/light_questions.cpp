@@ -11,6 +11,12 @@ namespace mezzet {
 
 namespace {
 
+/// "; walls 60 % given back, assumed"
+std::string assumedToo(const Asking& a) {
+    const auto assumed = assumedIn(a.job.scheme().light);
+    return assumed.empty() ? assumed : "; " + assumed;
+}
+
 /// What a task comes to, and who lights it.
 std::string brightnessOf(const Asking& a, const LitRoom& lit, const LightTask& t) {
     const Lux lux = lit.at(t.at, t.facing);
@@ -33,7 +39,7 @@ std::string brightnessOf(const Asking& a, const LitRoom& lit, const LightTask& t
                                std::lround(by[i].first / std::max(lux.direct, 1e-9) * 100)));
     if (!names.empty())
         out += worded(". Straight from {}", listed(names));
-    return out;
+    return out + assumedToo(a);
 }
 
 /// "how bright is the desk?"; with nothing named, the floor and what wants more.
@@ -89,6 +95,7 @@ std::optional<Answer> howBright(Asking& a) {
         out.words += ". " + listed(dark, "and");
     else if (!tasks.empty())
         out.words += mezzet::told(". All that is done there has light enough");
+    out.words += assumedToo(a);
     return out;
 }
 
