@@ -88,3 +88,43 @@ TEST(Kit, WhatOpensSaysWhatAndHasRoomForIt) {
             EXPECT_FALSE(k->caution.empty()) << k->id;
     }
 }
+
+TEST(Kit, ALightSaysHowItShinesOrIsRefused) {
+    const auto lamp = [](const std::string& light) {
+        return R"({"id": "glow", "name": "Glow", "family": "light", "on": "ceiling", "size": [6, 6, 4], "light": )" +
+               light + "}";
+    };
+    const auto all = readKit(R"({"format":"mezzet-kit 1","kinds":[)" +
+                                 lamp(R"({"lumens": 800, "watts": 9, "shine": "flood", "lamp": 1,
+                                          "cutOut": 5, "general": true, "kg": 2})") +
+                                 "]}",
+                             "my-kit.json");
+    ASSERT_TRUE(all) << all.problem().text();
+    const Kind& k = all->front();
+    ASSERT_TRUE(k.light);
+    EXPECT_DOUBLE_EQ(k.light->lumens, 800);
+    EXPECT_EQ(k.light->shine, "flood");
+    EXPECT_EQ(k.light->lamp, Length::inches(1));
+    EXPECT_EQ(k.light->cutOut, Length::inches(5));
+    EXPECT_TRUE(k.light->general);
+    EXPECT_FALSE(k.light->hung);
+    EXPECT_DOUBLE_EQ(k.light->kilograms, 2);
+    // Where it isn't said, its lamp is in its middle.
+    const auto bare = readKit(R"({"format":"mezzet-kit 1","kinds":[)" +
+                                  lamp(R"({"lumens": 1, "shine": "globe"})") + "]}",
+                              "my-kit.json");
+    ASSERT_TRUE(bare) << bare.problem().text();
+    EXPECT_EQ(bare->front().light->lamp, Length::inches(2));
+    for (const auto& [light, says] :
+         {std::pair{"7", "not a group"}, std::pair{R"({"watts": 9})", "lumens"},
+          std::pair{R"({"lumens": 800})", "shines"},
+          std::pair{R"({"lumens": -8, "shine": "a"})", "lumens"},
+          std::pair{R"({"lumens": 1e9, "shine": "a"})", "lumens"},
+          std::pair{R"({"lumens": 8, "shine": 4})", "shine"},
+          std::pair{R"({"lumens": 8, "shine": "a", "hung": 1})", "hung"},
+          std::pair{R"({"lumens": 8, "shine": "a", "cutOut": -2})", "cutOut"},
+          std::pair{R"({"lumens": 8, "shine": "a", "colour": "warm"})", "colour"}}) {
+        const auto fault = faultOf(lamp(light));
+        EXPECT_NE(fault.what.find(says), std::string::npos) << light << ": " << fault.text();
+    }
+}

@@ -142,8 +142,8 @@ TEST(RoomBodies, AnOpeningWithoutALeafIsOpen) {
 
 TEST(RoomBodies, ASlopeIsFollowedByItsCeiling) {
     const auto job =
-        jobWith({}, "room Attic\nceiling 9'\nceiling slopes from 5' at wall A to 9' at 6' "
-                    "from wall A\nwall A 16'\nwall B 12'\nwall C 16'\nwall D 12'\n");
+        jobWith({}, "room Attic\nceiling 9'\nslope wall A, knee 5', full at 6'\nwall A 16'\n"
+                    "wall B 12'\nwall C 16'\nwall D 12'\n");
     double least = 1e300;
     double most = 0;
     for (const Face& f : solidsOf(**sceneOf(job)).faces)
