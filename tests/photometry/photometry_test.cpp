@@ -68,6 +68,15 @@ TEST(Photometry, LumensAreTheIntegralOverTheSphere) {
     EXPECT_NEAR(narrow.lumens(), 100 * 2 * pi / 5, 0.2);
 }
 
+TEST(Photometry, WhatIsMirroredShinesAsWell) {
+    for (const char* planes : {"0 90", "0 180", "90 270"}) {
+        const auto p = read(fmt::format("IESNA91\nTILT=NONE\n1 -1 1 3 2 1 2 0 0 0\n1 1 10\n0 90 "
+                                        "180\n{}\n100 100 100\n100 100 100\n",
+                                        planes));
+        EXPECT_NEAR(p.lumens(), 400 * pi, 1e-6) << planes;
+    }
+}
+
 TEST(Photometry, ALineIsStraightBetweenTwoAngles) {
     const auto p = read("IESNA91\nTILT=NONE\n2 500 2 3 3 1 1 1 2 0\n0.5 1 30\n0 45 90\n0 45 90\n"
                         "10 20 30\n40 50 60\n70 80 90\n");
