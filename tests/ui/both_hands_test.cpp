@@ -212,6 +212,22 @@ TEST_F(BothHands, AnEmptyLineShowsWhatCanBeSaidOfTheChosen) {
         << window->line()->preview().toStdString();
 }
 
+TEST_F(BothHands, WhatIsToldIsShownToItsLastWord) {
+    // A layout of lights ends in its caution, which is not to be cut off.
+    window->line()->edit()->setText("light this room evenly");
+    QTest::keyClick(window->line()->edit(), Qt::Key_Return);
+    QTest::qWait(50);
+    auto* told = window->line()->findChild<QLabel*>("preview");
+    ASSERT_NE(told, nullptr);
+    ASSERT_TRUE(told->text().endsWith("are for a licensed electrician"))
+        << told->text().toStdString();
+    const QRect needed = told->fontMetrics().boundingRect(QRect(0, 0, told->width(), 1000),
+                                                          Qt::TextWordWrap, told->text());
+    EXPECT_LE(needed.width(), told->width());
+    EXPECT_LE(needed.height(), told->height());
+    EXPECT_GT(needed.height(), told->fontMetrics().lineSpacing()); // it is longer than a line
+}
+
 TEST_F(BothHands, AnEndOfTheBandIsDraggedToMakeItTheJobsOwn) {
     session().select({id("Coffee table")});
     settled();

@@ -95,7 +95,8 @@ QString LineBar::preview() const {
 }
 
 void LineBar::tell(const QString& words, bool trouble) {
-    preview_->setWordWrap(false);
+    // Whole, for it may end in a caution.
+    preview_->setWordWrap(true);
     preview_->setText(words);
     preview_->setToolTip(words);
     preview_->setStyleSheet(
@@ -245,7 +246,6 @@ void LineBar::showOpenings() {
 void LineBar::answer(const QString& words) {
     tell(words, false);
     told_.stop(); // it stays until something is typed
-    preview_->setWordWrap(true);
     preview_->setStyleSheet(QString("color: %1; font-size: 13px;").arg(look().ink.name()));
 }
 
