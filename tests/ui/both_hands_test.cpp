@@ -214,13 +214,11 @@ TEST_F(BothHands, AnEmptyLineShowsWhatCanBeSaidOfTheChosen) {
 
 TEST_F(BothHands, WhatIsToldIsShownToItsLastWord) {
     // A layout of lights ends in its caution, which is not to be cut off.
-    window->line()->edit()->setText("light this room evenly");
-    QTest::keyClick(window->line()->edit(), Qt::Key_Return);
-    QTest::qWait(50);
+    type("light this room evenly");
     auto* told = window->line()->findChild<QLabel*>("preview");
     ASSERT_NE(told, nullptr);
     ASSERT_TRUE(told->text().endsWith("are for a licensed electrician"))
-        << told->text().toStdString();
+        << window->line()->preview().toStdString();
     const QRect needed = told->fontMetrics().boundingRect(QRect(0, 0, told->width(), 1000),
                                                           Qt::TextWordWrap, told->text());
     EXPECT_LE(needed.width(), told->width());

@@ -65,7 +65,13 @@ LineBar::LineBar(JobSession& session, QWidget* parent) : QFrame(parent), session
     told_.setSingleShot(true);
     told_.setInterval(tellMilliseconds);
     connect(&quiet_, &QTimer::timeout, this, &LineBar::refresh);
-    connect(&told_, &QTimer::timeout, this, [this] { refresh(); });
+    connect(&told_, &QTimer::timeout, this, [this] {
+        // The line may take less room then, which moves the board: not under a hand.
+        if (session_.inTrial())
+            told_.start();
+        else
+            refresh();
+    });
     connect(edit_, &QLineEdit::textEdited, this, [this] {
         told_.stop();
         recalled_ = history_.size();
@@ -265,8 +271,8 @@ void LineBar::enter() {
         emit mendWanted();
         return;
     }
+    quiet_.stop();
     refresh();
-    const auto what = preview_->text();
     if (!session_.sayLine(text)) {
         // What was refused stays, with the caret at the word it couldn't take.
         const auto said = readSpoken(edit_->text().toStdString(), *session_.settledProject(),
@@ -281,10 +287,6 @@ void LineBar::enter() {
     recalled_ = history_.size();
     draft_.clear();
     edit_->clear();
-    if (isQuestion(text.toStdString()))
-        return; // it is told when it is found
-    auto done = what.startsWith("Enter: ") ? what.mid(7) : what;
-    tell(done, false);
 }
 
 void LineBar::recall(int step) {

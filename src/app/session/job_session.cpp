@@ -69,7 +69,7 @@ void JobSession::changedOrNot() {
         recovery_.drop();
 }
 
-bool JobSession::apply(const Edit& edit, const QString& run) {
+bool JobSession::apply(const Edit& edit, const QString& run, const QString& said) {
     auto next = mezzet::apply(*project_, edit);
     if (!next) {
         endTrial();
@@ -101,8 +101,13 @@ bool JobSession::apply(const Edit& edit, const QString& run) {
         if (const Piece* p = project_->scheme().byId(added); !p->on.isFloor())
             goTo(shownOn(*p));
     }
-    if (!next->notices.empty())
-        emit told(QString::fromStdString(listed(next->notices, "")), false);
+    QStringList words;
+    if (!said.isEmpty())
+        words << said;
+    for (const auto& n : next->notices)
+        words << QString::fromStdString(n);
+    if (!words.isEmpty())
+        emit told(words.join("; "), false);
     return true;
 }
 
@@ -153,7 +158,7 @@ bool JobSession::spoke(const std::string& line, const Result<Spoken>& spoken) {
     case Spoken::Is::edit:
         break;
     }
-    if (!apply(spoken->said.edit))
+    if (!apply(spoken->said.edit, {}, QString::fromStdString(spoken->said.preview)))
         return false;
     named_ = spoken->said.them;
     if (named_.size() > 1)
@@ -176,8 +181,7 @@ void JobSession::sayBeside(const std::string& line, const Listener& to) {
             --said_;
             if (job != project_)
                 return sayBeside(line, to);
-            if (spoke(line, *found) && (*found)->is == Spoken::Is::edit)
-                emit told(QString::fromStdString((*found)->said.preview), false);
+            spoke(line, *found);
         },
         [this](const QString& fault) {
             --said_;

@@ -59,8 +59,9 @@ public:
 
     // ---- changing ----
     /// Applies an edit and keeps the job before it. Says why not when it is refused. Edits that
-    /// follow each other in one `run`, like nudges of the same pieces, are one step back.
-    bool apply(const Edit&, const QString& run = {});
+    /// follow each other in one `run`, like nudges of the same pieces, are one step back. What it
+    /// lets go of, adds unasked or cautions of is told, after `said`.
+    bool apply(const Edit&, const QString& run = {}, const QString& said = {});
     /// Does what a line says, or answers it: at once, or beside the window when it may take long.
     /// False when it is refused, with the reason told.
     bool sayLine(const QString&);
