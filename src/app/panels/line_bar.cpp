@@ -104,7 +104,7 @@ void LineBar::tell(const QString& words, bool trouble) {
     // Whole, for it may end in a caution.
     preview_->setWordWrap(true);
     preview_->setText(words);
-    preview_->setToolTip(words);
+    preview_->setToolTip({});
     preview_->setStyleSheet(
         QString("color: %1; font-size: 13px;").arg((trouble ? look().tight : look().right).name()));
     preview_->setAccessibleName(words);
@@ -287,6 +287,7 @@ void LineBar::enter() {
     recalled_ = history_.size();
     draft_.clear();
     edit_->clear();
+    quiet_.stop(); // what is told stays
 }
 
 void LineBar::recall(int step) {
