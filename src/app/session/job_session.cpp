@@ -105,7 +105,8 @@ bool JobSession::apply(const Edit& edit, const QString& run, const QString& said
     if (!said.isEmpty())
         words << said;
     for (const auto& n : next->notices)
-        words << QString::fromStdString(n);
+        if (const auto notice = QString::fromStdString(n); !said.contains(notice))
+            words << notice;
     if (!words.isEmpty())
         emit told(words.join("; "), false);
     return true;
