@@ -368,11 +368,31 @@ void drawPieces(const Drawing& d, const FloorView& scene, bool quietly, PiecesSh
                 drawPiece(d, scene.piece(i), scene.placed[i], quietly);
 }
 
+void drawSwag(const Drawing& d, const Piece& p, const Placed& where) {
+    if (!p.light || !p.light->wire)
+        return;
+    const QPointF from = d.at(*p.light->wire);
+    const QPointF hook = d.at(where.pose.at);
+    const QPointF aside(-(hook - from).y() / 8, (hook - from).x() / 8);
+    QPainterPath cord(from);
+    cord.quadTo((from + hook) / 2 + aside, hook);
+    d.painter.setBrush(Qt::NoBrush);
+    d.painter.setPen(d.ink());
+    d.painter.drawPath(cord);
+    // The box its wire comes out of, and the hook.
+    d.painter.setBrush(d.look.floor);
+    d.painter.drawEllipse(from, 4 * d.pen, 4 * d.pen);
+    d.painter.drawLine(from - QPointF(4 * d.pen, 0), from + QPointF(4 * d.pen, 0));
+    d.painter.setBrush(d.look.ink);
+    d.painter.drawEllipse(hook, 1.5 * d.pen, 1.5 * d.pen);
+}
+
 void drawCeiling(const Drawing& d, const CeilingView& scene, double height, bool quietly) {
     for (std::size_t i = 0; i < scene.placed.size(); ++i) {
         const Piece& p = scene.piece(i);
         const Placed& where = scene.placed[i];
         drawPiece(d, p, where, quietly);
+        drawSwag(d, p, where);
         if (quietly)
             continue;
         if (d.labels == nullptr)

@@ -79,6 +79,8 @@ struct PieceNames {
 /// Their names: inside where they fit, whole, broken or shortened; else beside them where the floor
 /// is free. All their bodies are kept clear of other names where that can be.
 void namePieces(const Drawing&, const FloorView&, const PieceNames&);
+/// The cord of a light that is led aside, from the box its wire comes out of to its hook.
+void drawSwag(const Drawing&, const Piece&, const Placed&);
 /// What hangs from the ceiling, as it lies over the floor, with how high its underside is;
 /// `quietly` in outline only.
 void drawCeiling(const Drawing&, const CeilingView&, double height, bool quietly);

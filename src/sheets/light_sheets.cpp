@@ -188,6 +188,8 @@ private:
     /// A dot and its number: let in a circle with a cross, hung a ring of its own size.
     void light(const Drawing& d, const LightRow& r) {
         const QPointF at = d.at(*r.onPlan);
+        if (r.where != nullptr)
+            drawSwag(d, *r.piece, *r.where);
         const double own = std::max(r.piece->size.width, r.piece->size.depth).mm() / 2 * d.scale;
         p_.setPen(QPen(paperLook().ink, 0.3 * k_));
         p_.setBrush(paperLook().wash(Family::light));
@@ -426,14 +428,20 @@ private:
             if (r.where == nullptr || !r.piece->kind->light->hung)
                 continue;
             const Length drop = dropOf(*r.piece, *r.where);
-            const Length cord = r.where->off;
+            const Length cord = cordOf(*r.piece, *r.where);
+            const bool swagged = r.piece->light && r.piece->light->wire;
             out.emplace_back(
                 std::exchange(head, ""),
                 fmt::format(
                     "{} ({}): lowest point {} from the ceiling, {} from the floor; {} of cord "
-                    "or rod from the ceiling to its top, and what goes into the box{}",
+                    "or rod from the ceiling to its top, and what goes into the box{}{}",
                     r.piece->name, r.number, of_.length(drop),
                     of_.length(bottomOf(*of_.scene, *r.piece, *r.where)), of_.length(cord),
+                    swagged ? fmt::format("; its wire comes out {} away, and its cord is led to a "
+                                          "hook over it, in a joist and rated for four times it",
+                                          of_.length(Length::millimetres(norm(
+                                              *r.piece->light->wire - r.where->pose.at))))
+                            : std::string(),
                     r.piece->kind->light->kilograms > 4
                         ? fmt::format("; about {:g} kg: a brace and a box rated for it",
                                       r.piece->kind->light->kilograms)
@@ -501,7 +509,7 @@ Result<std::string> lightingTable(const Project& job, const SheetOptions&) {
             body ? length(Length::millimetres(body->foot.y)) : "",
             body ? length(Length::millimetres(body->foot.z)) : "",
             r.where != nullptr ? length(dropOf(*r.piece, *r.where)) : "",
-            r.where != nullptr ? length(r.where->off) : "", std::round(r.is.lumens * 10) / 10,
+            r.where != nullptr ? length(cordOf(*r.piece, *r.where)) : "", std::round(r.is.lumens * 10) / 10,
             std::round(r.is.watts * 10) / 10,
             r.piece->kind->light->cutOut > Length{} ? length(r.piece->kind->light->cutOut) : "",
             csvCell(r.zone));

@@ -275,3 +275,27 @@ TEST(LampShade, IsLevelWithASeatedEye) { // from memory
     EXPECT_EQ(onTable(22).verdict, Verdict::tight);
     EXPECT_EQ(onTable(27).verdict, Verdict::loose);
 }
+
+TEST(LightRules, ABareLampInSightDazzles) {
+    // An armchair looks down the room; its eye to the lamp makes the angle.
+    const auto off = [](const char* lantern, const std::vector<std::string>& more = {}) {
+        std::vector<std::string> lines{"armchair against wall A, centred on wall A", lantern};
+        lines.insert(lines.end(), more.begin(), more.end());
+        const auto job = jobWith(lines);
+        const auto scene = *sceneOf(job);
+        std::optional<Reading> found;
+        for (const Reading& r : luxReadings(job, *scene))
+            if (r.rule->id == "glare")
+                found = r;
+        return found;
+    };
+    const auto ahead = off("lantern pendant at 10', 12', drop 40");
+    ASSERT_TRUE(ahead);
+    EXPECT_LT(ahead->value.value, 45);
+    EXPECT_EQ(ahead->verdict, Verdict::note);
+    // Behind the chair and far aside it is out of sight; a shaded one is never bare.
+    EXPECT_FALSE(off("lantern pendant at 2', 2', drop 40"));
+    EXPECT_FALSE(off("pendant at 10', 12', drop 40"));
+    // A tall thing between hides it.
+    EXPECT_FALSE(off("lantern pendant at 10', 14', drop 60", {"wardrobe at 10', 8'"}));
+}

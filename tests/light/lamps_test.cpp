@@ -264,3 +264,38 @@ TEST(Lamps, AreMeasuredToTheirMiddlesAndHangInRows) {
     EXPECT_FALSE(refusal(job, "pendant, drop 6").what.empty());
     EXPECT_FALSE(refusal(job, "pendant, drop 100").what.empty());
 }
+
+TEST(Lamps, ACordIsLedAsideToAHook) {
+    // 40 in from its ceiling to the lowest point, 60 in from its wire to its hook.
+    const auto straight = jobWith({"pendant at 10', 8', drop 40"});
+    const auto led = then(straight, "swag pendant from 5', 8'");
+    const auto cord = [](const Project& job) {
+        const auto scene = *sceneOf(job);
+        const Piece& p = *job.scheme().byName("Pendant");
+        return cordOf(p, *scene->byId(p.id)).in();
+    };
+    const double up = 40 - straight.scheme().byName("Pendant")->size.height.in();
+    EXPECT_NEAR(cord(straight), up, 1e-6);
+    // The arc of a parabola of 60 by 7 1/2, by Simpson's rule over its length.
+    const double span = 60;
+    const double sag = span / 8;
+    double arc = 0;
+    constexpr int parts = 1000;
+    for (int i = 0; i <= parts; ++i) {
+        const double x = span * i / parts - span / 2;
+        const double slope = 8 * sag * x / (span * span);
+        arc += std::hypot(1, slope) * (i == 0 || i == parts ? 1 : i % 2 == 1 ? 4 : 2);
+    }
+    arc *= span / parts / 3;
+    EXPECT_NEAR(cord(led), up + arc, 0.05);
+    // It shines from where it hangs, and the file keeps its wire.
+    EXPECT_EQ(lampOf(led, "Pendant").at, lampOf(straight, "Pendant").at);
+    const auto again = readJob(writeJob(led), library());
+    ASSERT_TRUE(again);
+    EXPECT_EQ((*again)->scheme().byName("Pendant")->light->wire, (Vec2{60 * 25.4, 96 * 25.4}));
+    EXPECT_NEAR(cord(then(led, "swag pendant straight")), up, 1e-6);
+    for (const char* wrong : {"swag pendant from 50', 8'", "swag pendant from wall A",
+                              "swag pendant from pendant", "swag pendant"})
+        EXPECT_FALSE(readLine(wrong, straight)) << wrong;
+    EXPECT_FALSE(readLine("swag lamp from 5', 8'", jobWith({"floor lamp called lamp"})));
+}

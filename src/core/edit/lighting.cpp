@@ -1,4 +1,5 @@
 // The lines that speak of light: zones, scenes, switches, what gives light back, photometric files.
+#include "edit/swagged.h"
 #include "edit/verb.h"
 
 #include "files/whole_file.h"
@@ -75,6 +76,10 @@ public:
               "turns a light to a piece or a wall, or down again",
               "aim pendant at sofa; aim pendant down"},
              &LightingReader::aim},
+            {{{"swag"},
+              "leads a cord aside: where its wire comes out of the ceiling, along wall A and from it",
+              "swag pendant from 72, 60; swag pendant straight"},
+             &LightingReader::swag},
         };
         return all;
     }
@@ -563,6 +568,12 @@ private:
         p.light = std::make_shared<const LightTold>(std::move(told));
         e.acts.emplace_back(PutPiece{std::move(p)});
         return e;
+    }
+
+    Edit swag() {
+        const std::size_t at = in.at();
+        const int light = lightNamed();
+        return readSwag(in, light, at);
     }
 
     WordsReader& in;

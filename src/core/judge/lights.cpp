@@ -1,7 +1,7 @@
 // Lights: how high they hang over tables and ways, how large they are, where those let into the
 // ceiling are: pendant-over-table, pendant-over-island, pendant-sight, pendant-size,
 // pendant-spacing, fixture-headroom, fixture-room-size, recessed-count, recessed-edge,
-// recessed-task, light-zones, joists, lamp-shade.
+// recessed-task, light-zones, joists, lamp-shade; illuminance and glare are in judge/lux.h.
 #include "geometry/gap.h"
 #include "hang/mirror.h"
 #include "judge/at_table.h"
@@ -563,9 +563,10 @@ void lightShade(const CeilingContext& c) {
 
 /// Measured where it is asked for: it needs the distributions of lights (judge/lux.h).
 void lightLux(const CeilingContext&) {}
+void lightGlare(const CeilingContext&) {}
 
 constexpr auto lightCodes =
-    std::array<RuleCode, 14>{{{"pendant-over-table", lightOverTable, hangSoFarOver, false, true},
+    std::array<RuleCode, 15>{{{"pendant-over-table", lightOverTable, hangSoFarOver, false, true},
                               {"pendant-over-island", lightOverIsland, hangSoFarOver, false, true},
                               {"pendant-sight", lightSight, raiseOutOfSight},
                               {"pendant-size", lightSize, otherWidth},
@@ -578,7 +579,8 @@ constexpr auto lightCodes =
                               {"light-zones", lightZones, awayFromOther, true},
                               {"joists", lightJoists, offTheJoist},
                               {"lamp-shade", lightShade, noHandles, false, true},
-                              {"illuminance", lightLux, noHandles}}};
+                              {"illuminance", lightLux, noHandles},
+                              {"glare", lightGlare, noHandles}}};
 
 } // namespace
 

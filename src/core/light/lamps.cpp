@@ -50,6 +50,14 @@ Length dropOf(const Piece& p, const Placed& where) {
                                                              : where.off + p.size.height;
 }
 
+Length cordOf(const Piece& p, const Placed& where) {
+    if (!p.light || !p.light->wire)
+        return where.off;
+    constexpr double sag = 1.0 / 8;
+    return where.off + Length::millimetres(norm(*p.light->wire - where.pose.at) *
+                                           (1 + 8.0 / 3 * sag * sag));
+}
+
 Shining shiningOf(const Project& job, const Piece& p) {
     Shining out;
     if (!p.kind->light)

@@ -272,6 +272,8 @@ Json jsonOf(const Piece& p) {
             light["watts"] = *p.light->watts;
         if (p.light->aim)
             light["aim"] = jsonOf(*p.light->aim);
+        if (p.light->wire)
+            light["wire"] = Json::array({p.light->wire->x, p.light->wire->y});
         j["light"] = light;
     }
     if (p.reflects)

@@ -39,6 +39,8 @@ LightTold readLightTold(const json& j, const std::string& where) {
         }
     if (f.has("aim"))
         out.aim = readTarget(f.need("aim"), where + ", “aim”");
+    if (f.has("wire"))
+        out.wire = f.pair("wire");
     return out;
 }
 

@@ -212,6 +212,8 @@ struct LightTold {
     std::optional<double> watts;
     /// What its aim is turned to, from straight down; nothing: down, or as its kind has it.
     std::optional<Target> aim{};
+    /// Under the ceiling, where its wire comes out when its cord is led to a hook over it; mm.
+    std::optional<Vec2> wire{};
 
     bool operator==(const LightTold&) const = default;
 };
