@@ -2,6 +2,8 @@
 // named).
 #include "judge/seen.h"
 
+#include "judge/lux.h"
+
 #include "edit/edit.h"
 
 using namespace mezzet;
