@@ -153,8 +153,10 @@ private:
         const double wide = p_.size.width.mm();
         const double across = (r_ - l_) / wide;
         const auto at = [&](double x) { return l_ + (x + wide / 2) * across; };
-        for (int n = 1; n <= p_.kind->openings.count(); ++n) {
+        for (int n = 1; n <= p_.openings(); ++n) {
             const auto o = openingOf(p_, n);
+            if (!o)
+                continue;
             line(at(o->left), o->board, at(o->right), o->board);
             line(at(o->left), o->head, at(o->right), o->head);
             if (faceOn_) {
@@ -182,7 +184,7 @@ private:
         } else if (how == "keys") {
             line(l_, h * 0.62, r_, h * 0.62);
             line(l_, h * 0.54, r_, h * 0.54);
-        } else if (how == "shelves" && p_.kind->openings.count() > 0) {
+        } else if (p_.openings() > 0) {
             boards();
         } else if (how == "shelves") {
             for (double z = 330; z < h - 100; z += 330)

@@ -1,6 +1,7 @@
 // Every phrase and verb of the tables: what the help gives as an example can be said, does
 // something, and ends a name that stands before it.
 #include "edit/phrase.h"
+#include "edit/things_said.h"
 #include "edit/verb.h"
 #include "jobs.h"
 #include "speech/line_page.h"
@@ -103,7 +104,7 @@ TEST(Examples, EndANameThatStandsBeforeThem) {
 TEST(Examples, OfVerbsCanBeSaid) {
     auto job = furnished();
     for (const auto& list :
-         {pieceVerbs(), arrangingVerbs(), groupVerbs(), jobVerbs(), lightVerbs()})
+         {pieceVerbs(), arrangingVerbs(), groupVerbs(), jobVerbs(), lightVerbs(), dressingVerbs()})
         for (const VerbHelp& v : list)
             for (const auto& example : parts(v.example)) {
                 // Some speak of what another one makes.

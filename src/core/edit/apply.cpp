@@ -7,6 +7,7 @@
 #include "measure/text.h"
 #include "measure/texts.h"
 #include "scheme/on_wall.h"
+#include "scheme/surfaces.h"
 
 #include <algorithm>
 #include <cmath>
@@ -56,6 +57,8 @@ struct Applier {
             return problem;
         if (auto problem = unsuitedSurface(p))
             return problem;
+        if (auto problem = wrongOpenings(p))
+            return problem;
         if (const Piece* old = p.id != 0 ? s->byId(p.id) : nullptr)
             if (auto told = lostFit(*old, p); !told.empty())
                 notices.push_back(std::move(told));
@@ -83,6 +86,23 @@ struct Applier {
         return {};
     }
 
+    /// Openings that a unit is told of and that it has no room for.
+    std::optional<Problem> wrongOpenings(const Piece& p) const {
+        if (!p.unit)
+            return {};
+        if (const Length left = plinthOf(p); left < -quiet)
+            return Problem{worded("its openings and boards are {} higher than {}",
+                                  writeGap(-left, job.notation), p.name),
+                           worded("it is {} high: say lower openings, or make it higher",
+                                  write(p.size.height, job.notation))};
+        for (int i = 1; i <= p.openings(); ++i)
+            if (!openingOf(p, i))
+                return Problem{
+                    worded("the boards of {} leave no room for so many openings", p.name),
+                    "say fewer, or make it larger"};
+        return {};
+    }
+
     /// The next number of a scheme; when there are no more, the least that nothing has.
     static int freshId(Scheme& s) {
         if (s.nextId < mostId)
@@ -95,6 +115,18 @@ struct Applier {
         while (taken.count(id) > 0)
             ++id;
         return id;
+    }
+
+    std::optional<Problem> act(const SetDressing& d) {
+        change()->dressing = d.dressing;
+        return {};
+    }
+
+    std::optional<Problem> act(const SetStock& s) {
+        if (s.stock.size() > mostStock)
+            return Problem{worded("a stock has at most {} entries", mostStock), "remove some"};
+        job.stock = s.stock.empty() ? nullptr : std::make_shared<const Stock>(s.stock);
+        return {};
     }
 
     std::optional<Problem> act(const SetEyes& e) {

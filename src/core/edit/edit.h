@@ -101,6 +101,14 @@ struct PutPhotometry {
 struct SetLightPlan {
     LightPlan plan;
 };
+/// Colours and palette of the active scheme.
+struct SetDressing {
+    Dressing dressing;
+};
+/// The things that are at hand, all of them.
+struct SetStock {
+    Stock stock;
+};
 struct SetTitle {
     std::string title;
     std::string client;
@@ -110,7 +118,7 @@ using Act =
     std::variant<PutPiece, RemovePiece, SetNotes, SetUnderlay, SetNotation, SetSchool, SetBand,
                  AddScheme, SwitchScheme, RenameScheme, RemoveScheme, SetTitle, SetAccess, SetBrief,
                  SetZone, SetArrangement, PutAway, RestoreScheme, SetSchemeNote, SetEyes,
-                 PutPicture, SetAccepted, PutPhotometry, SetLightPlan>;
+                 PutPicture, SetAccepted, PutPhotometry, SetLightPlan, SetDressing, SetStock>;
 
 /// A change to a job, as data: tried without harm, applied, and undone by keeping the old job.
 struct Edit {

@@ -1,6 +1,7 @@
 #include "edit/language.h"
 
 #include "edit/phrase.h"
+#include "edit/things_said.h"
 #include "measure/text.h"
 #include "measure/texts.h"
 
@@ -21,7 +22,7 @@ std::string wordOfTheLine(std::string_view name, const Project& job) {
         "there", "everything", "undo", "redo", "again", "and",   "then", "please"};
     bool is = std::find(std::begin(pronouns), std::end(pronouns), word) != std::end(pronouns);
     for (const auto& verbs :
-         {pieceVerbs(), arrangingVerbs(), groupVerbs(), jobVerbs(), lightVerbs()})
+         {pieceVerbs(), arrangingVerbs(), groupVerbs(), jobVerbs(), lightVerbs(), dressingVerbs()})
         for (const VerbHelp& v : verbs)
             for (const std::string_view begins : v.begins)
                 is = is || begins == word;

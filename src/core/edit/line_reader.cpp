@@ -11,6 +11,7 @@
 #include "edit/place.h"
 #include "edit/several.h"
 #include "edit/sizes_said.h"
+#include "edit/things_said.h"
 #include "measure/text.h"
 #include "measure/texts.h"
 
@@ -68,6 +69,10 @@ Edit LineReader::read() {
         return *setting;
     if (auto light = readLighting(in))
         return *light;
+    if (auto dressing = readDressing(in, *scene_))
+        return *dressing;
+    if (auto things = readThings(in, *scene_))
+        return *things;
     const bool fresh = in.take({"add", "another", "new"});
     if (fresh || in.take({"put", "place", "hang", "stand", "lay", "set", "stick", "drop", "fit",
                           "pop", "pin", "mount", "slip", "tuck", "bring in"}))

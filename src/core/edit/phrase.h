@@ -129,6 +129,7 @@ struct Phrase {
 [[nodiscard]] std::span<const Phrase> heldPhrases();
 [[nodiscard]] std::span<const Phrase> toldPhrases();
 [[nodiscard]] std::span<const Phrase> rugPhrases();
+[[nodiscard]] std::span<const Phrase> unitPhrases();
 
 /// A table of them with a heading.
 struct PhraseGroup {

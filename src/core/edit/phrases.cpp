@@ -24,6 +24,7 @@ std::span<const PhraseGroup> phraseGroups() {
         {"How it is held there", heldPhrases()},
         {"What is told of it", toldPhrases()},
         {"Rugs and carpets", rugPhrases()},
+        {"Units with shelves", unitPhrases()},
     };
     return groups;
 }

@@ -14,7 +14,7 @@ namespace {
 using Is = Target::Is;
 using K = Tie::Kind;
 
-constexpr const char* counted = "they are counted from the left, row by row from the foot";
+constexpr const char* counted = "they are counted from the top, row by row from the left";
 
 bool put(Placing& p, SurfaceId on) {
     Piece there = p.subject;
@@ -54,9 +54,9 @@ bool inWhich(Placing& p) {
     if (id == 0)
         return false;
     const Piece& unit = *p.scene.scheme->byId(id);
-    if (unit.kind->openings.count() == 0)
+    if (unit.openings() == 0)
         return false;
-    p.fault(worded("which of the {} openings of {}?", unit.kind->openings.count(), unit.name),
+    p.fault(worded("which of the {} openings of {}?", unit.openings(), unit.name),
             worded("say it like: in opening 1 of {}; {}", unit.name, counted));
 }
 
@@ -183,7 +183,7 @@ std::span<const Phrase> boardPhrases() {
          .of = SaidOf::board,
          .read = &inOpening,
          .follows = Follows::number,
-         .help = "one of a unit's openings, counted from the left, row by row from the foot",
+         .help = "one of a unit's openings, counted from the top, row by row from the left",
          .example = "in opening 2 of bookcase; on shelf 2 of bookcase"},
         {.begins = {"in"},
          .of = SaidOf::board,

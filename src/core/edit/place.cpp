@@ -88,6 +88,8 @@ void tell(Piece& p, const Placement& said) {
         p.picture = *said.picture;
     if (!said.name.empty())
         p.name = said.name;
+    if (said.unit)
+        p.unit = *said.unit == UnitTold{} ? nullptr : std::make_shared<const UnitTold>(*said.unit);
     if (said.finishedBack)
         p.finishedBack = *said.finishedBack == !p.kind->bareBack ? std::nullopt : said.finishedBack;
     if (said.cost)

@@ -36,10 +36,9 @@ void dazzle(const Project& job, const Scene& scene, const LitRoom& lit, const Ru
             continue;
         const Pose& pose = floor.placed[i].pose;
         const Length cushion = seat.heights.seat.value_or(seat.size.height);
-        const Vec3 eye{pose.at.x, pose.at.y,
-                       (scene.room->levelAt(pose.at) +
-                        seatedEye(cushion, statureOf(job.judgement)))
-                           .mm()};
+        const Vec3 eye{
+            pose.at.x, pose.at.y,
+            (scene.room->levelAt(pose.at) + seatedEye(cushion, statureOf(job.judgement))).mm()};
         const Vec2 ahead = pose.front();
         for (std::size_t k = 0; k < lit.lamps().size(); ++k) {
             const Lamp& lamp = lit.lamps()[k];

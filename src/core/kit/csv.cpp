@@ -15,8 +15,6 @@ namespace mezzet {
 
 namespace {
 
-constexpr std::size_t mostRecords = 2001;
-
 const char* shapeName(const Footprint& f, const Size& s) {
     if (f.form == FootprintForm::ell)
         return "L";
@@ -92,7 +90,7 @@ KindPtr likeliest(const Kit& kit, std::string_view name) {
 } // namespace
 
 Result<std::vector<std::vector<std::string>>> readCsv(std::string_view text,
-                                                      std::string_view file) {
+                                                      std::string_view file, std::size_t most) {
     std::vector<std::vector<std::string>> out;
     const auto fault = [&](std::string what, std::string remedy) {
         Problem p{std::move(what), std::move(remedy)};
@@ -145,9 +143,8 @@ Result<std::vector<std::vector<std::string>>> readCsv(std::string_view text,
         if (i < text.size() && text[i] == '\n')
             ++i;
         out.push_back(std::move(record));
-        if (out.size() > mostRecords)
-            return fault(fmt::format("there are more than {} kinds", mostRecords - 1),
-                         "split the table");
+        if (out.size() > most + 1)
+            return fault(fmt::format("there are more than {} lines", most), "split the table");
     }
     return out;
 }

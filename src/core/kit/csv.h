@@ -23,9 +23,9 @@ namespace mezzet {
 [[nodiscard]] std::string csvCell(std::string_view);
 
 /// Splits CSV into records. Problem: quotes that never close, or that stand in the middle of a
-/// cell.
-[[nodiscard]] Result<std::vector<std::vector<std::string>>> readCsv(std::string_view text,
-                                                                    std::string_view file);
+/// cell; more than so many after the first.
+[[nodiscard]] Result<std::vector<std::vector<std::string>>>
+readCsv(std::string_view text, std::string_view file, std::size_t most = 2000);
 
 /// The shipped kit with the studio's kinds after it. Problem: as readKit's, or a word that is
 /// taken.

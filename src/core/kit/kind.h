@@ -1,5 +1,6 @@
 #pragma once
 
+#include "colour/colour.h"
 #include "geometry/shape.h"
 #include "kit/hanging.h"
 #include "measure/result.h"
@@ -129,6 +130,39 @@ struct LightSource {
     bool operator==(const LightSource&) const = default;
 };
 
+/// What a thing on a shelf or a table is to those who dress it.
+enum class ThingSort {
+    book,
+    box, ///< things can be put away in it
+    vase,
+    bowl,
+    tray,
+    candle,
+    flat, ///< leans at the back, or lies: a print, a frame, a plate
+    plant,
+    figure,
+    riser, ///< lifts what stands on it
+    basket,
+    lamp,
+    clock,
+    textile,
+    other
+};
+inline constexpr int thingSortCount = 15;
+[[nodiscard]] std::string_view thingSortName(ThingSort);
+
+/// How a kind of thing looks and weighs, as it usually comes.
+struct ThingKind {
+    ThingSort sort = ThingSort::other;
+    Rgb colour;
+    std::optional<Rgb> colour2; ///< of a book the cloth under its jacket
+    std::string material;
+    std::string finish;      ///< matt or polished
+    double kgPerLitre = 0.4; ///< of the box round it
+
+    bool operator==(const ThingKind&) const = default;
+};
+
 /// Clear floor a kind needs in use, beyond each edge.
 struct UseRoom {
     Length front;
@@ -168,6 +202,7 @@ struct Kind {
         metric;          ///< its size in metric trade; rounded from `size` where there is none
     Length metricHangAt; ///< the same of the height it hangs at; nothing for none
     std::shared_ptr<const LightSource> light; ///< null for what gives none
+    std::shared_ptr<const ThingKind> thing;   ///< of what is put on shelves and tables; null else
     double arealWeight = 0; ///< kg to a square metre of its face, when its weight is not known
 
     /// The two figures of its outline: from above, or of what hangs from the front.

@@ -50,6 +50,42 @@ std::string_view surfaceWord(SurfaceKind k) {
     return names[static_cast<std::size_t>(k)];
 }
 
+std::string_view thingSortName(ThingSort s) {
+    switch (s) {
+    case ThingSort::book:
+        return "book";
+    case ThingSort::box:
+        return "box";
+    case ThingSort::vase:
+        return "vase";
+    case ThingSort::bowl:
+        return "bowl";
+    case ThingSort::tray:
+        return "tray";
+    case ThingSort::candle:
+        return "candle";
+    case ThingSort::flat:
+        return "flat";
+    case ThingSort::plant:
+        return "plant";
+    case ThingSort::figure:
+        return "figure";
+    case ThingSort::riser:
+        return "riser";
+    case ThingSort::basket:
+        return "basket";
+    case ThingSort::lamp:
+        return "lamp";
+    case ThingSort::clock:
+        return "clock";
+    case ThingSort::textile:
+        return "textile";
+    case ThingSort::other:
+        return "other";
+    }
+    return "";
+}
+
 std::string_view roleName(Role r) {
     constexpr std::string_view names[] = {
         "none",         "sofa",   "armchair",     "perch",   "low-table", "side-table",

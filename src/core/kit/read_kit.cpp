@@ -337,6 +337,40 @@ std::shared_ptr<const LightSource> readLight(const json& o, const Entry& e, cons
     return out;
 }
 
+std::shared_ptr<const ThingKind> readThing(const json& o, const Kind& k) {
+    auto out = std::make_shared<ThingKind>();
+    if (!o.is_object() || !o.contains("sort") || !o["sort"].is_string() || !o.contains("colour"))
+        throw Fault{"“thing” does not say its sort or its colour",
+                    "write it like {\"sort\": \"vase\", \"colour\": \"cream\"}"};
+    if (!k.standsOn())
+        throw Fault{"it is a thing, and does not stand on tops", "say \"on\": \"top\""};
+    out->sort = named<ThingSort>(o["sort"].get<std::string>(), thingSortName, thingSortCount,
+                                 "sort of thing");
+    for (const auto& [key, v] : o.items()) {
+        if (key == "sort")
+            continue;
+        if ((key == "colour" || key == "colour2") && v.is_string()) {
+            const auto colour = readColour(v.get<std::string>());
+            if (!colour)
+                throw Fault{colour.problem().what, colour.problem().remedy};
+            if (key == "colour")
+                out->colour = *colour;
+            else
+                out->colour2 = *colour;
+        } else if (key == "material" && v.is_string()) {
+            out->material = v.get<std::string>();
+        } else if (key == "finish" && (v == "matt" || v == "polished")) {
+            out->finish = v.get<std::string>();
+        } else if (key == "kg per litre" && v.is_number() && v.get<double>() > 0 &&
+                   v.get<double>() < 20) {
+            out->kgPerLitre = v.get<double>();
+        } else {
+            throw Fault{worded("“thing” can't have “{}: {}”", key, v.dump()), "see docs/kit.md"};
+        }
+    }
+    return out;
+}
+
 Kind readKind(const json& j, double unit) {
     if (!j.is_object())
         throw Fault{"it is not an object", "each entry is {\"id\": …, \"name\": …, \"size\": […]}"};
@@ -397,6 +431,8 @@ Kind readKind(const json& j, double unit) {
         readMetric(*metric, k);
     if (const auto* light = e.group("light"))
         k.light = readLight(*light, e, k.size);
+    if (const auto* thing = e.group("thing"))
+        k.thing = readThing(*thing, k);
     e.finish();
     return k;
 }

@@ -53,9 +53,10 @@ Length dropOf(const Piece& p, const Placed& where) {
 Length cordOf(const Piece& p, const Placed& where) {
     if (!p.light || !p.light->wire)
         return where.off;
-    constexpr double sag = 1.0 / 8;
-    return where.off + Length::millimetres(norm(*p.light->wire - where.pose.at) *
-                                           (1 + 8.0 / 3 * sag * sag));
+    constexpr double sag = 1.0 / 8; // of the span
+    const double slant = std::sqrt(1 + 16 * sag * sag);
+    const double longer = slant / 2 + std::log(4 * sag + slant) / (8 * sag);
+    return where.off + Length::millimetres(norm(*p.light->wire - where.pose.at) * longer);
 }
 
 Shining shiningOf(const Project& job, const Piece& p) {

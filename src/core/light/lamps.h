@@ -44,8 +44,8 @@ struct Shining {
 [[nodiscard]] Length dropOf(const Piece&, const Placed&);
 
 /// The cord of what hangs, from where its wire comes out of the ceiling to its top. One that is led
-/// aside to a hook hangs between in a shallow curve, an eighth of its span deep: a parabola's length,
-/// span (1 + 8/3 (sag / span)²), a handbook series.
+/// aside to a hook hangs between in a shallow curve, an eighth of its span deep, as long as a
+/// parabola's arc is (handbooks of mathematics).
 [[nodiscard]] Length cordOf(const Piece&, const Placed&);
 
 } // namespace mezzet

@@ -134,5 +134,12 @@ private:
 [[nodiscard]] std::optional<double> readReflects(Fields&);
 [[nodiscard]] LightPlan readLightPlan(const json&, const std::string& where);
 [[nodiscard]] std::shared_ptr<const PhotometryFiles> readPhotometries(const json&);
+// What is told of things and of what they stand on (read_dressing.cpp).
+[[nodiscard]] ThingTold readThingTold(const json&, const std::string& where);
+[[nodiscard]] UnitTold readUnitTold(const json&, const std::string& where);
+[[nodiscard]] Dressing readDressing(const json&, const std::string& where);
+[[nodiscard]] std::shared_ptr<const Stock> readStock(const json&, const Kit&);
+/// Before format 4 the openings of a unit were counted from its foot.
+void countFromTheTop(Scheme&);
 
 } // namespace mezzet

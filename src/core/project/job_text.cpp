@@ -1,4 +1,5 @@
 #include "kit/csv.h"
+#include "project/dressing_text.h"
 #include "project/job_words.h"
 #include "project/project.h"
 #include "scheme/tie_kind.h"
@@ -278,6 +279,10 @@ Json jsonOf(const Piece& p) {
     }
     if (p.reflects)
         j["reflects"] = *p.reflects;
+    if (p.thing)
+        j["thing"] = jsonOf(*p.thing);
+    if (p.unit)
+        j["unit"] = jsonOf(*p.unit);
     if (!p.reason.empty())
         j["reason"] = p.reason;
     carry(j, p.extra);
@@ -395,6 +400,8 @@ std::string jobText(const Project& p) {
             one["zones"].push_back({{"name", z.name}, {"pieces", z.pieces}});
         if (s.light != LightPlan{})
             one["light"] = jsonOf(s.light);
+        if (s.dressing != Dressing{})
+            one["dressing"] = jsonOf(s.dressing);
         if (!s.accepted.empty())
             one["accepted"] = Json::array();
         for (const Accepted& a : s.accepted) {
@@ -453,6 +460,8 @@ std::string jobText(const Project& p) {
         for (const auto& [key, one] : *p.photometries)
             j["photometries"].push_back({{"key", key}, {"name", one.name}, {"text", one.text}});
     }
+    if (p.stock && !p.stock->empty())
+        j["stock"] = jsonOf(*p.stock);
     carry(j, p.extra);
     return j.dump(1) + "\n";
 }

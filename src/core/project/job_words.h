@@ -9,7 +9,7 @@
 namespace mezzet {
 
 /// The format of job files this version writes, and the newest it reads.
-inline constexpr int jobFormat = 3;
+inline constexpr int jobFormat = 4;
 
 // The enumerations as the file spells them.
 
@@ -66,6 +66,9 @@ inline constexpr std::array<std::pair<Side, const char*>, 4> sideWords{{{Side::f
                                                                         {Side::behind, "behind"},
                                                                         {Side::left, "left"},
                                                                         {Side::right, "right"}}};
+
+inline constexpr std::array<std::pair<Lies, const char*>, 3> liesWords{
+    {{Lies::standing, "standing"}, {Lies::lying, "lying"}, {Lies::leaning, "leaning"}}};
 
 template <class Table, class E> const char* wordFor(const Table& table, E e) {
     for (const auto& [value, word] : table)

@@ -8,6 +8,7 @@
 #include "rules/rule_book.h"
 #include "scheme/resolve.h"
 #include "scheme/rug.h"
+#include "things/stock.h"
 
 #include <filesystem>
 #include <map>
@@ -128,6 +129,7 @@ struct Project {
     UnderlayPtr underlay;                                  ///< null for none
     std::shared_ptr<const Pictures> pictures;              ///< by key; null for none
     std::shared_ptr<const PhotometryFiles> photometries{}; ///< by key; null for none
+    std::shared_ptr<const Stock> stock{};                  ///< things at hand; null for none
     Library library;
     std::map<std::string, PrintChoice, std::less<>> prints{}; ///< by the sheet's id
     std::string extra;     ///< fields of the job file this version doesn't know, as JSON
@@ -178,6 +180,9 @@ inline constexpr std::size_t mostPrintChoices = 40;
 inline constexpr std::size_t mostAccepted = 2000; ///< readings left as they are, in a scheme
 inline constexpr std::size_t mostRugCorners = mostOutlineCorners;
 inline constexpr std::size_t mostRugParts = 60; ///< of a rug's fit: own distances, ends
+inline constexpr std::size_t mostRows = 50;     ///< of openings in a unit
+inline constexpr std::size_t mostFamilies = 4;  ///< of colours that are wanted
+inline constexpr std::size_t mostHeld = 60;     ///< kinds of things a box is to hold
 inline constexpr std::size_t mostReason = 2000; ///< characters of a reason or a scheme's note
 
 /// A school and bands by themselves, with a job's fields “school” and “rules”.

@@ -60,6 +60,10 @@ SchemePtr readScheme(const json& j, const std::string& where, const Kit& kit,
     }
     if (f.has("light"))
         s->light = readLightPlan(f.need("light"), where + ", “light”");
+    if (f.has("dressing"))
+        s->dressing = readDressing(f.need("dressing"), where + ", “dressing”");
+    if (version < 4)
+        countFromTheTop(*s);
     if (f.has("accepted")) {
         for (const auto& a : f.list("accepted", mostAccepted)) {
             Fields one(a, where + ", a reading that is accepted");
@@ -302,6 +306,8 @@ ProjectPtr readProject(const json& j, std::string_view file, const Library& libr
         p->pictures = readPictures(f.list("pictures", mostPictures));
     if (f.has("photometries"))
         p->photometries = readPhotometries(f.list("photometries", mostPhotometries));
+    if (f.has("stock"))
+        p->stock = readStock(f.list("stock", mostStock), *p->library.kit);
     p->extra = f.rest();
     for (const auto& s : p->schemes) {
         // Ties that clash since the room was measured again are told, and no reason not to open.

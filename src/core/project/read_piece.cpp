@@ -398,6 +398,10 @@ Piece readPiece(const json& j, const std::string& where, const Kit& kit, int ver
     if (p.kind->light && f.has("light"))
         p.light = std::make_shared<LightTold>(readLightTold(f.need("light"), where + ", “light”"));
     p.reflects = readReflects(f);
+    if (f.has("thing"))
+        p.thing = std::make_shared<ThingTold>(readThingTold(f.need("thing"), where + ", “thing”"));
+    if (f.has("unit"))
+        p.unit = std::make_shared<UnitTold>(readUnitTold(f.need("unit"), where + ", “unit”"));
     p.extra = f.rest();
     return p;
 }

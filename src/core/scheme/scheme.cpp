@@ -68,6 +68,24 @@ std::string_view groupFormName(GroupForm f) {
     return names[static_cast<std::size_t>(f)];
 }
 
+int Piece::rows() const {
+    if (unit && !unit->high.empty())
+        return static_cast<int>(unit->high.size());
+    return unit && unit->rows > 0 ? unit->rows : kind->openings.up;
+}
+
+int Piece::across() const {
+    if (unit && unit->across > 0)
+        return unit->across;
+    return kind->openings.across > 0 ? kind->openings.across : rows() > 0 ? 1 : 0;
+}
+
+Length Piece::board() const {
+    if (unit && unit->board)
+        return *unit->board;
+    return kind->openings.board > Length{} ? kind->openings.board : Length::inches(0.75);
+}
+
 int Piece::group() const {
     for (const Tie& t : ties)
         if (t.kind == Tie::Kind::inGroup)

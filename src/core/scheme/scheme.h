@@ -6,6 +6,7 @@
 #include "room/room.h"
 #include "rugs/stair_runner.h"
 #include "scheme/surface.h"
+#include "scheme/thing.h"
 
 #include <memory>
 #include <string>
@@ -245,8 +246,21 @@ struct Piece {
     std::shared_ptr<const RugWork> rug{}; ///< of a rug that more is told of; null for the others
     std::shared_ptr<const LightTold> light{}; ///< of a light that more is told of
     std::optional<double> reflects{};         ///< the share of light it gives back, when told
+    std::shared_ptr<const ThingTold> thing{}; ///< what is told of a thing; of any piece its colour
+    std::shared_ptr<const UnitTold> unit{};   ///< of a unit whose openings are told
     std::string extra; ///< fields of the job file this version doesn't know, as JSON
 
+    /// How many openings a unit has: rows from the top, and side by side; none of what has none.
+    [[nodiscard]] int rows() const;
+    [[nodiscard]] int across() const;
+    [[nodiscard]] int openings() const { return rows() * across(); }
+    /// How thick the boards and uprights of a unit are.
+    [[nodiscard]] Length board() const;
+    /// A thing on a shelf or a table.
+    [[nodiscard]] bool isThing() const { return kind->thing != nullptr; }
+    [[nodiscard]] bool isBook() const {
+        return isThing() && kind->thing->sort == ThingSort::book;
+    }
     /// Whether its back may be looked at.
     [[nodiscard]] bool backFinished() const { return finishedBack.value_or(!kind->bareBack); }
     [[nodiscard]] bool onWall() const { return on.isWall(); }
@@ -319,6 +333,17 @@ struct LightPlan {
     [[nodiscard]] const LightZone* zoneOf(int light) const;
 };
 
+/// What is told of how a scheme's shelves and tables are dressed, and of its colours.
+struct Dressing {
+    std::vector<Rgb> families; ///< the colours that are wanted, the main one first; at most 4
+    std::optional<Rgb> accent;
+    std::optional<Rgb> walls;
+    std::optional<Rgb> floor;
+    std::optional<Rgb> ceiling;
+
+    bool operator==(const Dressing&) const = default;
+};
+
 /// A scheme is furnished for every day, and, where pieces move for it, for guests.
 enum class Arrangement { day, guests };
 
@@ -355,6 +380,7 @@ struct Scheme {
     std::vector<Zone> zones{};
     std::vector<Accepted> accepted{}; ///< readings that are left as they are
     LightPlan light{};
+    Dressing dressing{};
     std::string extra;
 
     [[nodiscard]] const Zone* zone(std::string_view name) const;

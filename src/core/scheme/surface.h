@@ -13,7 +13,7 @@ struct SurfaceId {
     using Is = SurfaceKind;
     Is is = Is::floor;
     int index =
-        0; ///< wall: its index; opening: its number, from 1, from the left and from the foot
+        0; ///< wall: its index; opening: its number, from 1, row by row from the top, from the left
     int piece = 0; ///< opening, top: the id of the piece that carries it
 
     auto operator<=>(const SurfaceId&) const = default;

@@ -137,20 +137,51 @@ std::optional<Surface> surfaceOf(const Scene& scene, SurfaceId id) {
     return {};
 }
 
+Length plinthOf(const Piece& unit) {
+    const UnitTold* told = unit.unit.get();
+    if (told == nullptr || told->high.empty())
+        return unit.kind->openings.foot;
+    Length all = (unit.rows() + 1) * unit.board();
+    for (const Length h : told->high)
+        all = all + h;
+    return unit.size.height - all;
+}
+
 std::optional<OpeningBox> openingOf(const Piece& unit, int number) {
-    const Openings& o = unit.kind->openings;
-    if (number < 1 || number > o.count())
+    const int across = unit.across();
+    const int rows = unit.rows();
+    if (number < 1 || number > across * rows)
         return {};
-    const double board = o.board.mm();
-    const double wide = (unit.size.width.mm() - (o.across + 1) * board) / o.across;
-    const double high = (unit.size.height.mm() - o.foot.mm() - (o.up + 1) * board) / o.up;
-    const int column = (number - 1) % o.across;
-    const int row = (number - 1) / o.across;
+    const UnitTold* told = unit.unit.get();
+    const double board = unit.board().mm();
+    const double foot = plinthOf(unit).mm();
+    const double wide = (unit.size.width.mm() - (across + 1) * board) / across;
+    const int column = (number - 1) % across;
+    const int row = (number - 1) / across;
     OpeningBox out;
     out.left = -unit.size.width.mm() / 2 + board + column * (wide + board);
     out.right = out.left + wide;
-    out.board = o.foot.mm() + board + row * (high + board);
-    out.head = out.board + high;
+    if (told != nullptr && !told->high.empty()) {
+        double top = unit.size.height.mm() - board;
+        for (int i = 0; i < row; ++i)
+            top -= told->high[static_cast<std::size_t>(i)].mm() + board;
+        out.head = top;
+        out.board = top - told->high[static_cast<std::size_t>(row)].mm();
+    } else {
+        const double high = (unit.size.height.mm() - foot - (rows + 1) * board) / rows;
+        // The tops of the boards over the lowest one, from below; on pins at whole steps.
+        const auto top = [&](int fromFoot) {
+            double up = fromFoot * (high + board);
+            if (told != nullptr && told->pins > Length{})
+                up = std::floor(up / told->pins.mm() + 1e-9) * told->pins.mm();
+            return foot + board + up;
+        };
+        const int fromFoot = rows - 1 - row;
+        out.board = top(fromFoot);
+        out.head = row == 0 ? unit.size.height.mm() - board : top(fromFoot + 1) - board;
+    }
+    if (wide <= 0 || out.head <= out.board || out.board < board - 1e-6)
+        return {};
     return out;
 }
 
@@ -210,12 +241,13 @@ std::optional<Problem> noSuchSurface(const Piece& p, const Room& room, const Sch
     if (carrier->id == p.id)
         return Problem{worded("{} can't stand on itself", p.name), "put it on something else"};
     if (p.on.is == SurfaceId::Is::top) {
-        if (carrier->kind->hasTop())
+        // Things stand on each other.
+        if (carrier->kind->hasTop() || carrier->isThing())
             return {};
         return Problem{worded("nothing stands on {}", carrier->name),
                        "put it on a table, a chest or a shelf"};
     }
-    const int count = carrier->kind->openings.count();
+    const int count = carrier->openings();
     if (p.on.index >= 1 && p.on.index <= count)
         return {};
     if (count == 0)
@@ -223,7 +255,7 @@ std::optional<Problem> noSuchSurface(const Piece& p, const Room& room, const Sch
                        "name a piece with shelves, or put it on top"};
     return Problem{worded("{} has {}, and no opening {}", carrier->name,
                           count == 1 ? "one opening" : worded("{} openings", count), p.on.index),
-                   "they are counted from the left, row by row from the foot"};
+                   "they are counted from the top, row by row from the left"};
 }
 
 const Placed* seenBy(const Scene& scene, const Piece& p, int other) {

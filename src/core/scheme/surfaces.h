@@ -28,9 +28,13 @@ struct OpeningBox {
     double board = 0; ///< top of the board under it
     double head = 0;  ///< underside of the board over it
 };
-/// Opening `number` of a unit, counted from the left, and row by row from the foot; nothing when it
-/// has no such one.
+/// Opening `number` of a unit, counted from the left, and row by row from the top; nothing when it
+/// has no such one, or its boards leave no room for it.
 [[nodiscard]] std::optional<OpeningBox> openingOf(const Piece& unit, int number);
+
+/// What is over the floor under the lowest board of a unit: what its openings and boards leave of
+/// its height. Under nothing when they are too high for it.
+[[nodiscard]] Length plinthOf(const Piece& unit);
 
 /// How large a carried surface is: x to the right, y to the front; mm. Of a top about its middle,
 /// of an opening from its left and from its back.

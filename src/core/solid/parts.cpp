@@ -31,7 +31,7 @@ public:
                                    Length::millimetres(partChords))) {}
 
     std::vector<Prism> parts() {
-        if (p_.kind->openings.count() > 0)
+        if (p_.openings() > 0)
             boards();
         else if (p_.kind->family == Family::table)
             table();
@@ -117,21 +117,21 @@ private:
         add(outline_, pot, h_);
     }
     void boards() {
-        const Openings& o = p_.kind->openings;
-        const double thick = o.board.mm();
-        for (int i = 1; i <= o.count(); ++i) {
+        const int across = p_.across();
+        const double thick = p_.board().mm();
+        for (int i = 1; i <= p_.openings(); ++i) {
             const auto at = openingOf(p_, i);
             if (!at)
                 continue;
-            if (i <= o.across || i == 1)
+            if (i <= across)
                 add(box(at->left - thick, -d_, at->left, d_), 0, h_);
-            if ((i - 1) % o.across == 0)
+            if ((i - 1) % across == 0)
                 add(box(-w_ + thick, -d_, w_ - thick, d_), at->board - thick, at->board);
         }
         add(box(w_ - thick, -d_, w_, d_), 0, h_);
         add(box(-w_ + thick, -d_, w_ - thick, d_), h_ - thick, h_);
         constexpr double back = 8;
-        add(box(-w_ + thick, -d_, w_ - thick, -d_ + back), o.foot.mm(), h_ - thick);
+        add(box(-w_ + thick, -d_, w_ - thick, -d_ + back), std::max(plinthOf(p_).mm(), 0.0), h_ - thick);
     }
 
     const Piece& p_;

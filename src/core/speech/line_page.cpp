@@ -2,6 +2,7 @@
 
 #include "edit/language.h"
 #include "edit/phrase.h"
+#include "edit/things_said.h"
 #include "edit/verb.h"
 #include "speech/speech.h"
 
@@ -81,6 +82,7 @@ std::string linePage(Units units) {
     verbs(out, "How pieces stand to each other", arrangingVerbs());
     verbs(out, "Groups on a wall", groupVerbs());
     verbs(out, "Light", lightVerbs());
+    verbs(out, "Shelves and tables", dressingVerbs());
     out += "| `ies spot.ies for pendant` | a light shines as a photometric file has it (IES or "
            "EULUMDAT); a copy is kept in the job |\n";
     verbs(out, "The job, its schemes and its rules", jobVerbs());

@@ -1,5 +1,6 @@
 // What could be said in place of a line that is refused.
 #include "edit/phrase.h"
+#include "edit/things_said.h"
 #include "edit/verb.h"
 #include "measure/text.h"
 #include "measure/texts.h"
@@ -45,7 +46,7 @@ std::set<std::string> vocabulary(const Project& job) {
         out.insert(folded);
     };
     for (const auto& verbs :
-         {pieceVerbs(), arrangingVerbs(), groupVerbs(), jobVerbs(), lightVerbs()})
+         {pieceVerbs(), arrangingVerbs(), groupVerbs(), jobVerbs(), lightVerbs(), dressingVerbs()})
         for (const VerbHelp& v : verbs)
             for (const auto b : v.begins)
                 take(b);
