@@ -67,7 +67,7 @@ std::string roundMetric(double inches) {
     return fmt::format("{:g}", std::max(step, std::round(cm / step) * step));
 }
 
-bool figureAt(std::string_view s, std::size_t i) {
+bool digitAt(std::string_view s, std::size_t i) {
     return i < s.size() && s[i] >= '0' && s[i] <= '9';
 }
 
@@ -101,7 +101,7 @@ std::string exampleIn(std::string_view text, Units units) {
     std::string out;
     for (std::size_t i = 0; i < text.size();) {
         const bool begins =
-            figureAt(text, i) && (i == 0 || text[i - 1] == ' ' || text[i - 1] == '-' ||
+            digitAt(text, i) && (i == 0 || text[i - 1] == ' ' || text[i - 1] == '-' ||
                                   text[i - 1] == 'W' || text[i - 1] == 'D' || text[i - 1] == 'H');
         if (!begins) {
             out += text[i++];
@@ -115,7 +115,7 @@ std::string exampleIn(std::string_view text, Units units) {
         }
         if (!scanned || turns(i) ||
             (!scanned->unitGiven && isCounted(wordBefore(i), wordAfter(i + scanned->used)))) {
-            while (figureAt(text, i))
+            while (digitAt(text, i))
                 out += text[i++];
             continue;
         }

@@ -16,7 +16,7 @@ namespace {
 using Is = Target::Is;
 using K = Tie::Kind;
 
-constexpr SaidOf hung = SaidOf::wall;
+constexpr SaidOf wallHung = SaidOf::wall;
 // "left corner" and "right corner" wait until the wall is known.
 constexpr int leftCorner = 100000;
 constexpr int rightCorner = 100001;
@@ -72,7 +72,7 @@ Target sideOr(Placing& p) {
     return p.target();
 }
 
-bool between(Placing& p) {
+bool wallBetween(Placing& p) {
     const Target of = sideOr(p);
     p.in.take({"and"});
     const Target also = sideOr(p);
@@ -120,7 +120,7 @@ Side nearerSide(const Placing& p, const Target& t) {
     return b && own->pose.at.x < b->centre().x ? Side::left : Side::right;
 }
 
-bool from(Placing& p, Length d, MeasuredTo to) {
+bool wallFrom(Placing& p, Length d, MeasuredTo to) {
     p.in.article();
     if (p.in.take({"floor", "the floor"}))
         return overFloor(p, to == MeasuredTo::centre ? Level::centre : Level::bottom, d);
@@ -155,7 +155,7 @@ bool levelOrMeasured(Placing& p) {
             p.in.failAhead("over what?", "say it like: bottom 48 over stairs");
         if (!p.in.take({"from"}))
             p.in.failAhead("“from” is missing here", "say it like: centre 30 from left corner");
-        return from(p, d, MeasuredTo::centre);
+        return wallFrom(p, d, MeasuredTo::centre);
     }
     p.in.take({"level", "in line"});
     if (!p.in.take({"with", "on"}))
@@ -240,7 +240,7 @@ Side freeSideOnWall(const Placing& p, const Target& of, Length d) {
     return nearerSide(p, of);
 }
 
-bool beside(Placing& p, Length d) {
+bool wallBeside(Placing& p, Length d) {
     const std::string_view words = p.said;
     const Target of = p.target();
     Tie& tie = p.add(K::fromPiece);
@@ -254,12 +254,12 @@ bool beside(Placing& p, Length d) {
 }
 
 /// "at 6' 2", 4' 10"": along the wall and up; "at 58" is a height.
-bool place(Placing& p) {
+bool wallPlace(Placing& p) {
     if (!p.in.lengthAhead())
         return false;
     const auto x = p.in.length("the place");
     if (p.in.take({"from"}))
-        return from(p, x, MeasuredTo::centre);
+        return wallFrom(p, x, MeasuredTo::centre);
     if (!p.in.comma() && !p.in.take({"by", "x", "and"})) {
         p.in.take({"to centre", "to center", "to the centre", "to the center", "on centre",
                    "on center", "from the floor", "high", "up"});
@@ -272,7 +272,7 @@ bool place(Placing& p) {
     return true;
 }
 
-bool step(Placing& p, std::optional<Length> d) {
+bool wallStep(Placing& p, std::optional<Length> d) {
     const std::string_view w = p.said;
     if (p.scene.byId(p.subject.id) == nullptr)
         p.in.fail(p.start, p.in.at() - p.start + p.in.rest().size(),
@@ -321,7 +321,7 @@ bool onSomething(Placing& p) {
 }
 
 /// "in the middle of wall A"
-bool inMiddle(Placing& p) {
+bool wallMiddle(Placing& p) {
     const Target t = p.target();
     if (t.is == Is::wall)
         p.saidWall = t.index;
@@ -407,13 +407,13 @@ void Placing::settleWall() {
 std::span<const Phrase> wallPhrases() {
     static const std::vector<Phrase> all{
         {.begins = {"wall"},
-         .of = hung,
+         .of = wallHung,
          .read = &whichWall,
          .follows = Follows::wall,
          .help = "",
          .example = ""},
         {.begins = {"on wall", "on the wall", "against wall"},
-         .of = hung,
+         .of = wallHung,
          .read = &whichWall,
          .help = "the wall it hangs on; else that of what it is tied to, or the one looked at",
          .example = "on wall C"},
@@ -421,28 +421,28 @@ std::span<const Phrase> wallPhrases() {
                     "with its center at", "centre is at", "bottom at", "foot at",
                     "with its bottom at", "with its foot at", "top at", "with its top at",
                     "head at"},
-         .of = hung,
+         .of = wallHung,
          .read = &heightAt,
          .help = "how high, from the floor",
          .example = "centre at 58; bottom at 40; top at 80"},
         {.begins = {"at eye level", "at eye height", "in the eye band", "eye level"},
-         .of = hung,
+         .of = wallHung,
          .read = &eyeHeight,
          .help = "its centre, by the school and who looks; it follows when either changes",
          .example = "at eye level"},
         {.begins = {"above", "over", "below", "under"},
          .afterLength = true,
-         .of = hung,
+         .of = wallHung,
          .read = [](Placing& p) { return overOrUnder(p, p.measured); },
          .help = "its foot over it, or its top under it; it follows the furniture",
          .example = "6 above sofa; 4 below picture rail"},
         {.begins = {"above", "over", "below", "under"},
-         .of = hung,
+         .of = wallHung,
          .read = [](Placing& p) { return overOrUnder(p, {}); },
          .help = "the same at the school's own gap; under a thing, touching it",
          .example = "above sofa"},
         {.begins = {"top", "bottom", "foot", "centre", "center", "level"},
-         .of = hung,
+         .of = wallHung,
          .read = &levelOrMeasured,
          .follows = Follows::measure,
          .help = "level with a line of the building or another piece; over a stair, from the line "
@@ -450,14 +450,14 @@ std::span<const Phrase> wallPhrases() {
          .example = "top with window 1; bottom with sill of window 1; level with mirror, 2 higher; "
                     "centre 58 over stairs"},
         {.begins = {"centred between", "centered between", "between"},
-         .of = hung,
-         .read = &between,
+         .of = wallHung,
+         .read = &wallBetween,
          .help = "across: midway between near edges",
          .example = "between left corner and window 1"},
         {.begins = {"from"},
          .afterLength = true,
-         .of = hung,
-         .read = [](Placing& p) { return from(p, p.measured, MeasuredTo::edge); },
+         .of = wallHung,
+         .read = [](Placing& p) { return wallFrom(p, p.measured, MeasuredTo::edge); },
          .help = "across: from a corner, another wall, an opening or a piece; from the ceiling or "
                  "the floor, how high",
          .example = "20 from left corner; centre 20 from right corner; 20 from wall B; 3 from "
@@ -465,71 +465,71 @@ std::span<const Phrase> wallPhrases() {
         {.begins = {"left of", "right of", "to the left of", "to the right of", "beside",
                     "next to"},
          .afterLength = true,
-         .of = hung,
-         .read = [](Placing& p) { return beside(p, p.measured); },
+         .of = wallHung,
+         .read = [](Placing& p) { return wallBeside(p, p.measured); },
          .help = "across: edge to edge beside something",
          .example = "2 right of mill"},
         {.begins = {"left of", "right of", "to the left of", "to the right of", "on the left of",
                     "on the right of", "beside", "next to", "by", "near"},
-         .of = hung,
+         .of = wallHung,
          .read =
              [](Placing& p) {
-                 return beside(p, p.standing(p.in.job().library.book->habit("beside-on-wall")));
+                 return wallBeside(p, p.standing(p.in.job().library.book->habit("beside-on-wall")));
              },
          .help = "",
          .example = ""},
         {.begins = {"at"},
-         .of = hung,
-         .read = &place,
+         .of = wallHung,
+         .read = &wallPlace,
          .help = "both: along the wall from its left corner, and up; one figure is its centre's "
                  "height",
          .example = "at 6' 2\", 4' 10\"; at 58"},
         {.begins = {"leaned on", "leaning on", "leaned against", "standing on"},
-         .of = hung,
+         .of = wallHung,
          .read = &leaned,
          .help = "it stands there, and needs no hook",
          .example = "leaned on sideboard; leaned on floor"},
         {.begins = {"left", "right", "to the left", "to the right", "up", "down", "higher",
                     "lower"},
          .afterLength = true,
-         .of = hung,
-         .read = [](Placing& p) { return step(p, p.measured); },
+         .of = wallHung,
+         .read = [](Placing& p) { return wallStep(p, p.measured); },
          .help = "a step; the ties it has follow",
          .example = "6 left; 6 up"},
         {.begins = {"left", "right", "to the left", "to the right", "up", "down", "higher",
                     "lower"},
-         .of = hung,
-         .read = [](Placing& p) { return step(p, {}); },
+         .of = wallHung,
+         .read = [](Placing& p) { return wallStep(p, {}); },
          .follows = Follows::pause,
          .help = "the same, by a little when no figure is said",
          .example = "up; left a little"},
         {.begins = {"to centre", "to center", "to the centre", "to the center", "on centre",
                     "on center", "to its centre", "to its center"},
          .afterLength = true,
-         .of = hung,
+         .of = wallHung,
          .read = [](Placing& p) { return overFloor(p, Level::centre, p.measured); },
          .help = "",
          .example = ""},
         {.begins = {"off the floor", "above the floor", "up from the floor", "over the floor"},
          .afterLength = true,
-         .of = hung,
+         .of = wallHung,
          .read = [](Placing& p) { return overFloor(p, Level::bottom, p.measured); },
          .help = "",
          .example = ""},
         {.begins = {"on", "to", "at", "in", "for"},
-         .of = hung,
+         .of = wallHung,
          .read = &onSomething,
          .follows = Follows::built,
          .help = "a wall that is told by what is in it; of curtains the window they are for",
          .example = "on the wall with the door"},
         {.begins = {"in the middle of", "in the centre of", "in the center of", "centred over",
                     "centered over"},
-         .of = hung,
-         .read = &inMiddle,
+         .of = wallHung,
+         .read = &wallMiddle,
          .help = "across: in line with its middle",
          .example = "in the middle of wall C"},
         {.begins = {"showing"},
-         .of = hung,
+         .of = wallHung,
          .read = &showing,
          .help = "what is in its frame: a picture kept in the job",
          .example = ""},

@@ -32,6 +32,8 @@ void Judging::read(const Rule& rule) {
         code->judge.walls({context, WallsView(scene_)});
     if (code->judge.ceiling != nullptr)
         code->judge.ceiling({context, CeilingView(scene_)});
+    if (code->judge.units != nullptr)
+        code->judge.units({context, scene_, shared_.units()});
     judged_.stopped = judged_.stopped || (stopped_ && stopped_());
 }
 

@@ -80,6 +80,12 @@ const std::vector<std::vector<Vec2>>& Shared::lines() {
     return *lines_;
 }
 
+const std::vector<DressedUnit>& Shared::units() {
+    if (!units_)
+        units_ = dressedUnits(scene_);
+    return *units_;
+}
+
 Length Shared::setting(std::string_view rule, std::string_view name) const {
     const Rule* r = book_.byId(rule);
     return r != nullptr ? r->setting(name) : Length{};
@@ -87,10 +93,11 @@ Length Shared::setting(std::string_view rule, std::string_view name) const {
 
 namespace {
 
-std::array<std::span<const RuleCode>, 14> subjects() {
+std::array<std::span<const RuleCode>, 15> subjects() {
     return {seatingRules(), diningRules(),  doorRules(), rugRules(),  rugEdgeRules(),
             wayRules(),     clashRules(),   talkRules(), useRules(),  lookRules(),
-            roomRules(),    hangingRules(), wallRules(), lightRules()};
+            roomRules(),    hangingRules(), wallRules(), lightRules(),
+            dressRules()};
 }
 
 } // namespace

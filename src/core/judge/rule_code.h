@@ -5,6 +5,7 @@
 #include "judge/handle.h"
 #include "judge/on_walls.h"
 #include "judge/reading.h"
+#include "things/dressed.h"
 
 #include <functional>
 #include <span>
@@ -26,6 +27,8 @@ public:
     const Reflections& reflections();
     /// The ways between doors, as lines on the floor.
     const std::vector<std::vector<Vec2>>& lines();
+    /// Units and tables with what stands on them.
+    const std::vector<DressedUnit>& units();
     /// The figures of ways, told once by the rule `walkway-main`.
     [[nodiscard]] Length setting(std::string_view rule, std::string_view name) const;
 
@@ -38,6 +41,7 @@ private:
     std::optional<std::vector<HangOf>> hangs_;
     std::optional<Reflections> reflections_;
     std::optional<std::vector<std::vector<Vec2>>> lines_;
+    std::optional<std::vector<DressedUnit>> units_;
 };
 
 /// What a rule's code is given, whatever surface it is about.
@@ -85,18 +89,27 @@ struct CeilingContext : JudgeContext {
     CeilingView scene;
 };
 
+/// A rule about shelves and tabletops sees what stands on them.
+struct DressContext : JudgeContext {
+    const Scene& scene;
+    const std::vector<DressedUnit>& units;
+};
+
 /// What measures a rule, by the surface it looks at; a rule may look at several.
 struct Measure {
     using OfFloor = void (*)(const FloorContext&);
     using OfWalls = void (*)(const WallContext&);
     using OfCeiling = void (*)(const CeilingContext&);
+    using OfUnits = void (*)(const DressContext&);
     constexpr Measure(OfFloor f) : floor(f) {}
     constexpr Measure(OfCeiling c) : ceiling(c) {}
     constexpr Measure(OfWalls w) : walls(w) {}
+    constexpr Measure(OfUnits u) : units(u) {}
     constexpr Measure(OfFloor f, OfWalls w) : floor(f), walls(w) {}
     OfFloor floor = nullptr;
     OfWalls walls = nullptr;
     OfCeiling ceiling = nullptr;
+    OfUnits units = nullptr;
 };
 
 /// The code of one rule.
@@ -130,6 +143,7 @@ struct RuleCode {
 [[nodiscard]] std::span<const RuleCode> hangingRules();
 [[nodiscard]] std::span<const RuleCode> wallRules();
 [[nodiscard]] std::span<const RuleCode> lightRules();
+[[nodiscard]] std::span<const RuleCode> dressRules();
 
 [[nodiscard]] const RuleCode* codeOf(std::string_view id);
 
