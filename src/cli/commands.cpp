@@ -254,6 +254,31 @@ private:
 
 } // namespace
 
+json readingJson(const Reading& r, const Project& job, const Scheme& scheme) {
+    const Wording say = job.wording();
+    const auto bound = [](const std::optional<double>& b) { return b ? json(*b) : json(nullptr); };
+    json one{{"rule", r.rule->id}, {"of", namesOf(r, say)}};
+    one[r.value.quantity == Quantity::length  ? "value_mm"
+        : r.value.quantity == Quantity::ratio ? "ratio"
+                                              : "count"] = r.value.value;
+    one["low"] = bound(r.band.low);
+    one["high"] = bound(r.band.high);
+    one["verdict"] = verdictName(r.verdict);
+    one["surface"] = surfaceName(r.surface, say);
+    one["at"] = {point(r.at[0]), point(r.at[1])};
+    one["to"] = words(r.other.is == Target::Is::none ? r.to : r.other, say);
+    one["why"] = whyOf(r, say);
+    if (r.accepted)
+        one["accepted"] = whyAccepted(r, scheme);
+    one["school"] = job.judgement.schoolOf(*r.rule);
+    one["state"] = stateOf(r, scheme);
+    if (*r.instead != 0 && std::string_view(r.instead).starts_with("shut"))
+        one["shut"] = true;
+    if (std::string_view(r.instead) == "none")
+        one["none"] = true;
+    return one;
+}
+
 int check(const std::string& path, const std::string& room, const std::string& school,
           double seconds, bool asJson) {
     auto opened = open(path, room);
@@ -312,28 +337,7 @@ int check(const std::string& path, const std::string& room, const std::string& s
                     fmt::print("           but then {}\n", upset);
             continue;
         }
-        const auto bound = [](const std::optional<double>& b) {
-            return b ? json(*b) : json(nullptr);
-        };
-        json one{{"rule", r.rule->id}, {"of", namesOf(r, say)}};
-        one[r.value.quantity == Quantity::length  ? "value_mm"
-            : r.value.quantity == Quantity::ratio ? "ratio"
-                                                  : "count"] = r.value.value;
-        one["low"] = bound(r.band.low);
-        one["high"] = bound(r.band.high);
-        one["verdict"] = verdictName(r.verdict);
-        one["surface"] = surfaceName(r.surface, say);
-        one["at"] = {point(r.at[0]), point(r.at[1])};
-        one["to"] = words(r.other.is == Target::Is::none ? r.to : r.other, say);
-        one["why"] = whyOf(r, say);
-        if (r.accepted)
-            one["accepted"] = whyAccepted(r, *(*resolved)->scheme);
-        one["school"] = job.judgement.schoolOf(*r.rule);
-        one["state"] = stateOf(r, *(*resolved)->scheme);
-        if (*r.instead != 0 && std::string_view(r.instead).starts_with("shut"))
-            one["shut"] = true;
-        if (std::string_view(r.instead) == "none")
-            one["none"] = true;
+        json one = readingJson(r, job, *(*resolved)->scheme);
         if (remedy) {
             one["remedy"] = remedy->line;
             one["upsets"] = remedy->upsets;

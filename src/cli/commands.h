@@ -66,6 +66,26 @@ int light(const LightCommand&);
 int photometry(const std::string& file, const std::string& at, const std::string& curve,
                bool asJson);
 
+/// The difference of two colours (CIEDE2000).
+int colour(const std::string& one, const std::string& two);
+/// The dominant colours of a picture.
+int colours(const std::string& file, int most, bool asJson);
+/// `read` is a CSV of things to take into the stock, `write` one to write; the stock itself with
+/// neither.
+int stock(const std::string& job, const std::string& read, const std::string& write, bool metric);
+
+struct DressCommand {
+    std::string job;
+    std::string room;
+    std::string of; ///< a piece; everything when empty
+    bool solve = false;
+    bool keep = false; ///< the answer is written to the job
+    int answer = 1;
+    bool asJson = false;
+};
+/// What stands on shelves and tables, or would, dressed from the stock.
+int dress(const DressCommand&);
+
 struct CutCommand {
     std::vector<std::string> cuts; ///< "9' x 12'", across and along the pile
     std::vector<std::string> rolls;

@@ -152,6 +152,42 @@ int run(int argc, char** argv) {
                            "only what comes straight from the lights");
     lightCommand->add_flag("--json", lightAsked.asJson, "print JSON, lengths in mm");
 
+    DressCommand dressAsked;
+    auto* dressCommand = app.add_subcommand(
+        "dress", "What stands on shelves and tables, or would, dressed from the stock");
+    dressCommand->add_option("JOB", dressAsked.job, "a job file")->required();
+    dressCommand->add_option("--room", dressAsked.room, "which of the job's rooms");
+    dressCommand->add_option("--of", dressAsked.of, "one piece; else all");
+    dressCommand->add_flag("--solve", dressAsked.solve, "dress it from the stock, and show that");
+    dressCommand->add_flag("--keep", dressAsked.keep, "and write it to the job");
+    dressCommand->add_option("--answer", dressAsked.answer, "which answer, 1 the best");
+    dressCommand->add_flag("--json", dressAsked.asJson, "print JSON, lengths in mm");
+
+    std::string stockJob;
+    std::string stockRead;
+    std::string stockWrite;
+    bool stockMetric = false;
+    auto* stockCommand = app.add_subcommand("stock", "The things that are at hand");
+    stockCommand->add_option("JOB", stockJob, "a job file")->required();
+    stockCommand->add_option("--read", stockRead, "a CSV of things to add");
+    stockCommand->add_option("--write", stockWrite, "a CSV to write");
+    stockCommand->add_flag("--mm", stockMetric, "write lengths in mm");
+
+    std::string colourOne;
+    std::string colourTwo;
+    auto* colourCommand =
+        app.add_subcommand("colour", "How different two colours look (CIEDE2000)");
+    colourCommand->add_option("A", colourOne, "#rrggbb, lab(50,2.68,-79.8) or a word")->required();
+    colourCommand->add_option("B", colourTwo, "the other")->required();
+
+    std::string coloursFile;
+    int coloursMost = 6;
+    bool coloursJson = false;
+    auto* coloursCommand = app.add_subcommand("colours", "The dominant colours of a picture");
+    coloursCommand->add_option("FILE", coloursFile, "a PNG or JPEG picture")->required();
+    coloursCommand->add_option("--most", coloursMost, "at most so many; 6 when not said");
+    coloursCommand->add_flag("--json", coloursJson, "print JSON");
+
     std::string photometryFile, photometryAt, photometryCurve;
     auto* photometryCommand =
         app.add_subcommand("photometry", "What an IES or EULUMDAT file says of a fixture");
@@ -265,6 +301,14 @@ int run(int argc, char** argv) {
         return measuringSheet(notes, metric, out);
     if (*lightCommand)
         return light(lightAsked);
+    if (*dressCommand)
+        return dress(dressAsked);
+    if (*stockCommand)
+        return stock(stockJob, stockRead, stockWrite, stockMetric);
+    if (*colourCommand)
+        return colour(colourOne, colourTwo);
+    if (*coloursCommand)
+        return colours(coloursFile, coloursMost, coloursJson);
     if (*photometryCommand)
         return photometry(photometryFile, photometryAt, photometryCurve, asJson);
     if (*rugsCommand)

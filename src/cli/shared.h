@@ -136,6 +136,9 @@ inline json point(Vec2 p) {
     return {tidy(p.x), tidy(p.y)};
 }
 
+/// A reading as `check` and `dress` print it.
+json readingJson(const Reading&, const Project&, const Scheme&);
+
 inline json points(const std::vector<Vec2>& all) {
     json out = json::array();
     for (const Vec2 p : all)

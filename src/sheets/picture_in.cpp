@@ -16,24 +16,63 @@ constexpr int mostPixels = 1000;
 /// Over this many pixels it is no picture for a frame, and not read at all.
 constexpr qint64 mostToRead = qint64{400} * 1000 * 1000;
 
+Problem refused(const std::filesystem::path& path, std::string what, std::string remedy) {
+    Problem p{std::move(what), std::move(remedy)};
+    p.file = path.string();
+    return p;
+}
+
+/// Why a file is no picture that is read; nothing when it is one.
+std::optional<Problem> noPicture(const std::filesystem::path& path, QImageReader& reader) {
+    const auto format = reader.format();
+    if (!QFileInfo::exists(reader.fileName()))
+        return refused(path, "there is no such file", "check the name and the folder");
+    if (format != "png" && format != "jpeg" && format != "jpg")
+        return refused(path, "that is no PNG or JPEG picture", "save it as one of these first");
+    const QSize size = reader.size();
+    if (size.isValid() && qint64{size.width()} * size.height() > mostToRead)
+        return refused(path, "the picture is too large", "take a smaller copy");
+    return {};
+}
+
 } // namespace
+
+Result<std::vector<std::uint32_t>> pixelsOf(const std::filesystem::path& path) {
+    QImageReader reader(QString::fromStdString(path.string()));
+    if (auto problem = noPicture(path, reader))
+        return *problem;
+    const QSize size = reader.size();
+    constexpr double enough = 3e6; // pixels, for colours
+    if (reader.format() != "png" && size.isValid()) {
+        int by = 1;
+        while (by < 8 && static_cast<double>(size.width()) * size.height() / (by * by) > enough)
+            by *= 2;
+        if (by > 1)
+            reader.setScaledSize({(size.width() + by - 1) / by, (size.height() + by - 1) / by});
+    }
+    QImage image = reader.read();
+    if (image.isNull())
+        return refused(path, "the picture can't be read: " + reader.errorString().toStdString(),
+                       "open it elsewhere, and save it again");
+    image = image.convertToFormat(QImage::Format_ARGB32);
+    std::vector<std::uint32_t> out;
+    out.reserve(static_cast<std::size_t>(image.width()) * static_cast<std::size_t>(image.height()));
+    for (int y = 0; y < image.height(); ++y) {
+        const auto* line = reinterpret_cast<const std::uint32_t*>(image.constScanLine(y));
+        out.insert(out.end(), line, line + image.width());
+    }
+    return out;
+}
 
 Result<Picture> readPicture(const std::filesystem::path& path) {
     const auto refuse = [&](std::string what, std::string remedy) {
-        Problem p{std::move(what), std::move(remedy)};
-        p.file = path.string();
-        return p;
+        return refused(path, std::move(what), std::move(remedy));
     };
     QImageReader reader(QString::fromStdString(path.string()));
     reader.setAutoTransform(true);
-    const auto format = reader.format();
-    if (!QFileInfo::exists(reader.fileName()))
-        return refuse("there is no such file", "check the name and the folder");
-    if (format != "png" && format != "jpeg" && format != "jpg")
-        return refuse("that is no PNG or JPEG picture", "save it as one of these first");
+    if (auto problem = noPicture(path, reader))
+        return *problem;
     const QSize size = reader.size();
-    if (size.isValid() && qint64{size.width()} * size.height() > mostToRead)
-        return refuse("the picture is too large", "take a smaller copy");
     if (size.isValid() && (size.width() > mostPixels || size.height() > mostPixels))
         reader.setScaledSize(size.scaled(mostPixels, mostPixels, Qt::KeepAspectRatio));
     const QImage image = reader.read();

@@ -11,6 +11,10 @@ namespace mezzet::sheets {
 /// or a damaged one.
 [[nodiscard]] Result<Picture> readPicture(const std::filesystem::path&);
 
+/// The pixels of a PNG or JPEG, 0xAARRGGBB, as its camera held it or not; a large JPEG smaller, by
+/// whole halves. Problem: as readPicture.
+[[nodiscard]] Result<std::vector<std::uint32_t>> pixelsOf(const std::filesystem::path&);
+
 /// A key for it among a job's pictures: its file's name, with a number when another picture has it.
 [[nodiscard]] std::string pictureKey(const Project&, const Picture&);
 

@@ -55,7 +55,8 @@ void shelfPalette(const DressContext& c) {
                 for (const auto& f : now.families)
                     off = std::min(off, colourDifference(labOf(*colour), labOf(f.colour)));
                 if (now.accent)
-                    off = std::min(off, colourDifference(labOf(*colour), labOf(now.accent->colour)));
+                    off =
+                        std::min(off, colourDifference(labOf(*colour), labOf(now.accent->colour)));
                 if (off > 1e8)
                     continue;
                 if (off <= c.band.high.value_or(sameFamily) + 1e-6)
@@ -124,10 +125,10 @@ void shelfStacks(const DressContext& c) {
                         below = &o;
                 if (below == nullptr)
                     continue;
-                const Length over = std::max(t.size.width - below->size.width,
-                                             t.size.depth - below->size.depth);
-                Reading& r = onBoard(c, s, t.id, pieceTarget(t.on),
-                                     Amount::of(std::max(over, Length{})));
+                const Length over =
+                    std::max(t.size.width - below->size.width, t.size.depth - below->size.depth);
+                Reading& r =
+                    onBoard(c, s, t.id, pieceTarget(t.on), Amount::of(std::max(over, Length{})));
                 if (p.thing && p.thing->coverShows && r.verdict == Verdict::loose) {
                     r.verdict = Verdict::note;
                     r.instead = "cover";
@@ -162,8 +163,8 @@ void shelfLeaned(const DressContext& c) {
                 if (eyes.empty())
                     eyes = eyesOn(c.scene, u.id);
                 for (const UnitEye& e : eyes) {
-                    Reading& r = onBoard(c, s, t.id, {},
-                                         Amount::ratio(coveredShare(c.scene, s, t, e.at)));
+                    Reading& r =
+                        onBoard(c, s, t.id, {}, Amount::ratio(coveredShare(c.scene, s, t, e.at)));
                     r.part = e.seated ? 2 : 1;
                     if (e.seated && r.verdict == Verdict::right)
                         r.instead = "seated";
@@ -202,8 +203,7 @@ void shelfMaterials(const DressContext& c) {
             for (const DressedThing& t : s.things)
                 if (const auto m = materialOf(pieceOn(c, t)); !m.empty())
                     kinds.insert(m);
-        Reading& r =
-            c.add(u.id, {}, {Quantity::count, static_cast<double>(kinds.size())}, {}, {});
+        Reading& r = c.add(u.id, {}, {Quantity::count, static_cast<double>(kinds.size())}, {}, {});
         r.surface = u.surfaces.front().id;
     }
 }
@@ -226,14 +226,13 @@ void topOdd(const DressContext& c) {
                         like.push_back(&b);
                 if (like.size() < 2)
                     continue;
-                Reading& r = onBoard(c, s, a.id, {},
-                                     {Quantity::count, static_cast<double>(like.size())});
+                Reading& r =
+                    onBoard(c, s, a.id, {}, {Quantity::count, static_cast<double>(like.size())});
                 const auto middle = [](const DressedThing& t) {
                     return t.at.x + t.size.width.mm() / 2;
                 };
-                const bool pair =
-                    like.size() == 2 &&
-                    std::abs(middle(*like[0]) + middle(*like[1]) - s.width) <= 2 * near;
+                const bool pair = like.size() == 2 && std::abs(middle(*like[0]) + middle(*like[1]) -
+                                                               s.width) <= 2 * near;
                 r.verdict = like.size() % 2 == 1 || pair ? Verdict::right : Verdict::loose;
                 if (pair)
                     r.instead = "pair";
@@ -266,8 +265,7 @@ void topHeights(const DressContext& c) {
                     ++heights;
                     last = h;
                 }
-            Reading& r =
-                onBoard(c, s, u.id, {}, {Quantity::count, static_cast<double>(heights)});
+            Reading& r = onBoard(c, s, u.id, {}, {Quantity::count, static_cast<double>(heights)});
             r.part = 1;
         }
 }
@@ -309,9 +307,9 @@ void shelfHolds(const DressContext& c) {
             for (const DressedThing& t : s.things) {
                 const double own = kilogramsOf(pieceOn(c, t));
                 kg += own;
-                beam.loads.push_back({Length::millimetres(std::clamp(
-                                          t.at.x + t.size.width.mm() / 2, 0.0, s.width)),
-                                      Mass::kilograms(own)});
+                beam.loads.push_back(
+                    {Length::millimetres(std::clamp(t.at.x + t.size.width.mm() / 2, 0.0, s.width)),
+                     Mass::kilograms(own)});
             }
             const Sag sag = sagOf(beam);
             Band band = c.band;

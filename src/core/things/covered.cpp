@@ -45,11 +45,9 @@ std::optional<std::pair<double, double>> across(const std::vector<Vec2>& hull, d
         if ((a.y - y) * (b.y - y) > 0)
             continue;
         const double t = a.y == b.y ? 0 : (y - a.y) / (b.y - a.y);
-        for (const double x : a.y == b.y ? std::initializer_list<double>{a.x, b.x}
-                                         : std::initializer_list<double>{a.x + (b.x - a.x) * t}) {
-            low = std::min(low, x);
-            high = std::max(high, x);
-        }
+        const double x = a.x + (b.x - a.x) * t;
+        low = std::min(low, x);
+        high = std::max(high, x);
     }
     if (low > high)
         return {};
