@@ -135,7 +135,7 @@ int stock(const std::string& path, const std::string& read, const std::string& w
         if (!endsAs(write, {".csv"}))
             return wrongUsage;
         const auto text = stockAsCsv(now, metric || isMetric(job->notation.units));
-        if (auto written = writeWholeFile(write, text); !written)
+        if (auto written = writeWhole(write, text); !written)
             return refuse(written.problem());
         fmt::print("{}: {} written\n", shownPlainly(write), now.size());
     }
