@@ -69,7 +69,8 @@ public:
     std::optional<Edit> read() {
         const std::size_t start = in.at();
         const bool lean = in.take({"lean", "prop"});
-        const bool verb = lean || in.take({"stack", "put", "place", "stand", "lay", "add", "set"});
+        if (!lean && in.endOf("stack of") == 0)
+            in.take({"stack", "put", "place", "stand", "lay", "add", "set"});
         std::vector<int> moved;
         std::optional<Described> d;
         // "move" is another reader's; a thing that is there goes by its whole name.
@@ -91,7 +92,6 @@ public:
             in.goTo(start);
             return {};
         }
-        (void)verb;
         const std::size_t clauses = in.at();
         if (!isMine(d, lean)) {
             in.goTo(start);
