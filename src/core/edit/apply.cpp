@@ -75,6 +75,8 @@ struct Applier {
             p.otherwise.reset();
             s->pieces.push_back(std::move(p));
         } else if (Piece* old = s->byId(p.id)) {
+            if (auto problem = keepThings(*s, *old, p))
+                return problem;
             if (s->arrangement == Arrangement::guests && !old->onlyHere && !old->otherwise &&
                 (old->ties != p.ties || old->pose != p.pose || old->on != p.on))
                 p.otherwise = old->stance();
@@ -82,6 +84,32 @@ struct Applier {
         } else {
             s->nextId = std::max(s->nextId, std::min(p.id, mostId - 1) + 1);
             s->pieces.push_back(std::move(p));
+        }
+        return {};
+    }
+
+    /// Things stay in the row and column they are in when a unit's openings change; Problem where
+    /// one has no room there any more.
+    std::optional<Problem> keepThings(Scheme& s, const Piece& old, const Piece& now) const {
+        const auto same = [](const auto& a, const auto& b) {
+            return (a == nullptr) == (b == nullptr) && (!a || *a == *b);
+        };
+        if (same(old.unit, now.unit) || old.openings() == 0)
+            return {};
+        for (Piece& p : s.pieces) {
+            if (p.on.is != SurfaceId::Is::opening || p.on.piece != now.id)
+                continue;
+            const int row = (p.on.index - 1) / old.across();
+            const int column = std::min((p.on.index - 1) % old.across(), now.across() - 1);
+            const int index = row * now.across() + column + 1;
+            const auto box = row < now.rows() ? openingOf(now, index) : std::nullopt;
+            if (!box || p.size.width.mm() > box->right - box->left + 0.05 ||
+                p.size.height.mm() > box->head - box->board + 0.05)
+                return Problem{worded("{} has no room in {} then", p.name, now.name),
+                               "take it out first, or leave its opening as it is"};
+            p.on.index = index;
+            const double half = p.size.width.mm() / 2;
+            p.pose.at.x = std::clamp(p.pose.at.x, half, box->right - box->left - half);
         }
         return {};
     }

@@ -153,6 +153,19 @@ void howMany(WordsReader& in, Described& d) {
 
 } // namespace
 
+std::string oneOf(std::string name, const Kind& kind) {
+    const auto lower = foldCase(name);
+    if (!lower.ends_with('s') || lower.ends_with("ss") || foldCase(kind.name).ends_with('s'))
+        return name;
+    const auto less = [&](std::size_t n) { return name.substr(0, name.size() - n); };
+    if (lower.ends_with("ies"))
+        return less(3) + "y";
+    for (const std::string_view many : {"xes", "ches", "shes", "sses"})
+        if (lower.ends_with(many))
+            return less(2);
+    return less(1);
+}
+
 std::string takeMaterial(WordsReader& in) {
     for (const Stuff& s : stuffs)
         if (in.endOf(s.word) > 0) {

@@ -33,6 +33,9 @@ struct Described {
 /// Sizes without a kind: "7 x 2 x 1" as width, depth and height; one that is not said is 1/2 in.
 [[nodiscard]] std::optional<Size> readBareSize(WordsReader&);
 
+/// The name of one of several: "cream books" is "cream book".
+[[nodiscard]] std::string oneOf(std::string name, const Kind&);
+
 /// "brass", "oak": a material that things are of; nothing taken otherwise.
 [[nodiscard]] std::string takeMaterial(WordsReader&);
 /// A colour word or "#rrggbb"; nothing taken otherwise.

@@ -51,22 +51,6 @@ private:
         return e;
     }
 
-    /// The name of one of several: "cream books" is "cream book".
-    static std::string oneOf(std::string name, const Kind& kind) {
-        const auto lower = foldCase(name);
-        if (!lower.ends_with('s') || lower.ends_with("ss") || foldCase(kind.name).ends_with('s'))
-            return name;
-        for (const auto& [many, one] :
-             {std::pair{"boxes", "box"}, std::pair{"dishes", "dish"}, std::pair{"torches", "torch"},
-              std::pair{"shelves", "shelf"}})
-            if (lower.ends_with(many)) {
-                name.resize(name.size() - std::string_view(many).size());
-                return name + one;
-            }
-        name.pop_back();
-        return name;
-    }
-
     Edit stock() {
         Stock all = job_.stock ? *job_.stock : Stock{};
         Edit e;

@@ -7,6 +7,7 @@
 #include "geometry/polygon.h"
 #include "measure/text.h"
 #include "measure/texts.h"
+#include "scheme/surfaces.h"
 
 #include <map>
 #include <set>
@@ -78,6 +79,21 @@ std::string movedTooWords(const Scene& was, const Scene& now, const std::set<std
     constexpr std::size_t byName = 3;
     return worded("moves {} too",
                   names.size() > byName ? fmt::format("{} others", names.size()) : listed(names));
+}
+
+/// "Bookcase has 4 openings, 14", 12", 16" and 10" high, over a plinth of 3""
+std::string openingsOf(const Piece& p, Notation n) {
+    std::vector<std::string> high;
+    for (int row = 0; row < p.rows(); ++row)
+        if (const auto o = openingOf(p, row * p.across() + 1))
+            high.push_back(writeGap(Length::millimetres(o->head - o->board), n));
+    const bool alike =
+        std::all_of(high.begin(), high.end(), [&](const std::string& h) { return h == high[0]; });
+    std::string out = worded("{} has {} openings, {} high", p.name, p.openings(),
+                             alike && !high.empty() ? high.front() : listed(high));
+    if (const Length plinth = plinthOf(p); plinth > quiet)
+        out += worded(", over a plinth of {}", writeGap(plinth, n));
+    return out;
 }
 
 } // namespace
@@ -167,7 +183,13 @@ std::string previewOf(const Project& before, const Scene& was, const Edit& edit,
                 tell(worded("shows {} in {}", now.picture, now.name));
             const bool shines = (now.light == nullptr) != (old->light == nullptr) ||
                                 (now.light && *now.light != *old->light);
-            if (shines || now.reflects != old->reflects)
+            const auto differs = [](const auto& a, const auto& b) {
+                return (a == nullptr) != (b == nullptr) || (a && *a != *b);
+            };
+            if (differs(now.unit, old->unit))
+                tell(openingsOf(now, before.notation));
+            if (shines || now.reflects != old->reflects ||
+                (differs(now.thing, old->thing) && now.on == old->on))
                 tell(edit.words);
             if (now.locked != old->locked)
                 tell(worded("{} {}", now.locked ? "locks" : "unlocks", now.name));

@@ -2,6 +2,7 @@
 #include "edit/things_said.h"
 
 #include "edit/described.h"
+#include "edit/things_where.h"
 #include "geometry/shape.h"
 #include "measure/text.h"
 #include "measure/texts.h"
@@ -32,32 +33,6 @@ struct BoardNow {
     Box box;
     double clear = 0; ///< mm over it; of a top as good as none
     std::vector<Taken> taken;
-    std::string name;
-};
-
-enum class Along { unsaid, left, right, middle };
-enum class Depth { unsaid, back, front, middle };
-
-/// Where the line says they go.
-struct WhereSaid {
-    std::optional<SurfaceId> on;
-    Along along = Along::unsaid;
-    Depth depth = Depth::unsaid;
-    std::optional<Length> fromLeft, fromRight, fromBack, fromFront;
-    int beside = 0; ///< a thing
-    std::optional<Side> side;
-    bool eitherSide = false;
-    int between = 0; ///< with `beside`
-    std::optional<Length> gap;
-    std::optional<Length> forward;    ///< of all
-    std::optional<Length> oneForward; ///< of the second of two
-    bool newRiser = false;
-    bool widestBelow = false;
-    bool coverShows = false;
-    bool group = false;
-    std::optional<Lies> lies;
-    bool jacketOff = false, spineIn = false, papered = false;
-    std::optional<Rgb> colour;
     std::string name;
 };
 
@@ -98,9 +73,9 @@ public:
             return {};
         }
         in.goTo(clauses);
-        if (lean)
+        said_ = readWhere(in, scene_);
+        if (lean && !said_.lies)
             said_.lies = Lies::leaning;
-        readClauses();
         if (moved.empty())
             return placeNew(*d, start);
         return moveThere(moved.front(), start);
@@ -130,7 +105,7 @@ private:
                                "between", "beside", "next to"})) {
                 const std::size_t name = in.at();
                 in.article();
-                if (thingHere() != 0)
+                if (thingHere(in) != 0)
                     mine = true;
                 else
                     in.goTo(name);
@@ -142,335 +117,6 @@ private:
         }
         in.goTo(start);
         return mine;
-    }
-
-    /// A thing that is there, by its name; of several of one stack the topmost. 0, and nothing
-    /// read, for none.
-    int thingHere() {
-        const std::size_t at = in.at();
-        try {
-            const int id = in.piece();
-            if (id != 0 && scheme_.byId(id)->isThing())
-                return id;
-        } catch (const LineFault&) {
-            in.goTo(at);
-            try {
-                const auto ids = in.pieces();
-                if (const int top = topOf(ids); top != 0)
-                    return top;
-            } catch (const LineFault&) {
-                in.goTo(at);
-            }
-        }
-        in.goTo(at);
-        return 0;
-    }
-
-    /// Of several things that stand on each other the one on top, if they are one stack; else of
-    /// the one that was put last.
-    int topOf(const std::vector<int>& ids) const {
-        int top = 0;
-        for (const int id : ids) {
-            const Piece* p = scheme_.byId(id);
-            if (p == nullptr || !p->isThing())
-                return 0;
-            const bool carries = std::any_of(ids.begin(), ids.end(), [&](int other) {
-                const Piece* o = scheme_.byId(other);
-                return o != nullptr && o->on == onTop(id);
-            });
-            if (!carries)
-                top = std::max(top, id);
-        }
-        return top;
-    }
-
-    /// The thing under a thing that stands on the board itself.
-    int baseUnder(int id) const {
-        for (const Piece* p = scheme_.byId(id); p != nullptr;) {
-            const Piece* under =
-                p->on.is == SurfaceId::Is::top ? scheme_.byId(p->on.piece) : nullptr;
-            if (under == nullptr || !under->isThing())
-                return p->id;
-            p = under;
-        }
-        return id;
-    }
-
-    // ---- clauses ----
-
-    void readClauses() {
-        while (!in.done()) {
-            if (in.comma() || in.take({"and"}))
-                continue;
-            if (!clause())
-                in.failAhead("", "say where, like: left of opening 2 of bookcase");
-        }
-    }
-
-    bool clause() {
-        if (in.take({"widest below", "widest at the bottom", "largest below", "biggest below",
-                     "widest first"})) {
-            said_.widestBelow = true;
-        } else if (in.take({"cover showing", "cover up", "the cover showing", "top cover showing",
-                            "the top cover is the point"})) {
-            said_.coverShows = true;
-        } else if (in.take({"lying down", "lying", "flat", "on their sides", "on its side"})) {
-            said_.lies = Lies::lying;
-        } else if (in.take({"standing", "upright", "standing up"})) {
-            said_.lies = Lies::standing;
-        } else if (in.take({"leaning", "leaned"})) {
-            said_.lies = Lies::leaning;
-        } else if (in.take({"as a group", "grouped", "together"})) {
-            said_.group = true;
-        } else if (in.take(
-                       {"jackets off", "jacket off", "without jackets", "without its jacket"})) {
-            said_.jacketOff = true;
-        } else if (in.take({"spines in", "spine in", "spines turned in", "spine turned in"})) {
-            said_.spineIn = true;
-        } else if (in.take({"covered in paper", "in paper", "papered"})) {
-            said_.papered = true;
-        } else if (in.take({"called", "named"})) {
-            said_.name = in.name();
-        } else if (in.endOf("one") > 0 && oneForward()) {
-        } else if (in.lengthAhead()) {
-            figure();
-        } else {
-            return place();
-        }
-        return true;
-    }
-
-    /// "one 2 forward"
-    bool oneForward() {
-        const std::size_t at = in.at();
-        in.take({"one of them", "one"});
-        if (!in.lengthAhead()) {
-            in.goTo(at);
-            return false;
-        }
-        const Length d = in.length("how far forward");
-        if (!in.take({"forward", "forwards", "to the front"})) {
-            in.goTo(at);
-            return false;
-        }
-        said_.oneForward = d;
-        return true;
-    }
-
-    /// "2 from left end", "1 forward", "2 left of vase", "3 apart"
-    void figure() {
-        const Length d = in.length("the distance");
-        if (in.take({"forward", "forwards", "to the front"})) {
-            said_.forward = d;
-            return;
-        }
-        if (in.take({"apart"})) {
-            said_.gap = d;
-            return;
-        }
-        if (in.take({"from"})) {
-            in.article();
-            if (in.take({"left end", "left side", "left edge", "left"}))
-                said_.fromLeft = d;
-            else if (in.take({"right end", "right side", "right edge", "right"}))
-                said_.fromRight = d;
-            else if (in.take({"back edge", "back"}))
-                said_.fromBack = d;
-            else if (in.take({"front edge", "front"}))
-                said_.fromFront = d;
-            else
-                in.failAhead("from which edge?", "say it like: 2 from left end");
-            return;
-        }
-        said_.gap = d;
-        if (!place())
-            in.failAhead("", "say it like: 2 left of vase");
-    }
-
-    bool place() {
-        // Sides of an opening: "left of opening 2", "at the back of opening 3".
-        const std::size_t at = in.at();
-        const bool led = in.take({"at", "to", "in", "on"});
-        in.article();
-        const auto sideOf = [&]() -> bool {
-            if (in.take({"left end of", "left side of", "left of"}))
-                said_.along = Along::left;
-            else if (in.take({"right end of", "right side of", "right of"}))
-                said_.along = Along::right;
-            else if (in.take({"back of"}))
-                said_.depth = Depth::back;
-            else if (in.take({"front of"}))
-                said_.depth = Depth::front;
-            else if (in.take({"middle of", "centre of", "center of"}))
-                said_.along = Along::middle;
-            else
-                return false;
-            return true;
-        };
-        const WhereSaid before = said_;
-        if (sideOf() && openingHere())
-            return true;
-        said_ = before;
-        in.goTo(at);
-        if (led) {
-            in.take({"at", "to", "in", "on"});
-            in.article();
-        } else {
-            in.goTo(at);
-        }
-        if (openingHere())
-            return true;
-        if (led) {
-            if (in.take({"left end", "left"})) {
-                said_.along = Along::left;
-                return true;
-            }
-            if (in.take({"right end", "right"})) {
-                said_.along = Along::right;
-                return true;
-            }
-            if (in.take({"back"})) {
-                said_.depth = Depth::back;
-                return true;
-            }
-            if (in.take({"front"})) {
-                said_.depth = Depth::front;
-                return true;
-            }
-            if (in.take({"middle", "centre", "center"})) {
-                said_.along = Along::middle;
-                return true;
-            }
-        }
-        in.goTo(at);
-        if (in.take({"centred", "centered"})) {
-            said_.along = Along::middle;
-            return true;
-        }
-        if (in.take({"either side of", "both sides of", "on either side of"})) {
-            said_.eitherSide = true;
-            said_.beside = reference("either side of what?");
-            return true;
-        }
-        if (in.take({"between"})) {
-            said_.beside = reference("between what?");
-            if (!in.take({"and"}))
-                in.failAhead("between that and what?", "say it like: between vase and bowl");
-            said_.between = reference("between that and what?");
-            return true;
-        }
-        for (const auto& [words, side] :
-             {std::pair{"in front of", Side::front}, std::pair{"before", Side::front},
-              std::pair{"behind", Side::behind}, std::pair{"to the left of", Side::left},
-              std::pair{"left of", Side::left}, std::pair{"to the right of", Side::right},
-              std::pair{"right of", Side::right}, std::pair{"beside", Side::right},
-              std::pair{"next to", Side::right}})
-            if (in.take({words})) {
-                said_.side = side;
-                said_.beside = reference("of what?");
-                return true;
-            }
-        if (in.take({"on top of", "on"})) {
-            onWhat();
-            return true;
-        }
-        if (in.take({"left"})) {
-            said_.along = Along::left;
-            return true;
-        }
-        if (in.take({"right"})) {
-            said_.along = Along::right;
-            return true;
-        }
-        return false;
-    }
-
-    /// "opening 2", "opening 2 of bookcase", "shelf 3".
-    bool openingHere() {
-        const std::size_t at = in.at();
-        if (!in.take({"opening", "shelf", "bay"}))
-            return false;
-        const std::size_t figure = in.at();
-        int n = 0;
-        if (!in.takeCount(n)) {
-            in.goTo(at);
-            return false;
-        }
-        int unit = 0;
-        if (in.take({"of", "in"})) {
-            in.article();
-            unit = in.piece();
-            if (unit == 0)
-                in.failAhead("of which piece?", "say it like: opening 2 of bookcase");
-        } else {
-            unit = theUnit(at);
-        }
-        Piece there = pieceOf(scheme_.byId(unit)->kind);
-        there.on = inOpening(unit, n);
-        there.name = told("it");
-        if (const auto problem = noSuchSurface(there, *scene_.room, scheme_))
-            in.fail(figure, in.at() - figure, problem->what, problem->remedy);
-        said_.on = inOpening(unit, n);
-        return true;
-    }
-
-    /// The unit with openings that is spoken of, or the only one.
-    int theUnit(std::size_t at) {
-        std::vector<const Piece*> units;
-        for (const Piece& p : scheme_.pieces)
-            if (p.openings() > 0)
-                units.push_back(&p);
-        if (units.empty())
-            in.fail(at, in.at() - at, "there is no piece with openings",
-                    "add one first, like: bookcase against wall A");
-        if (units.size() == 1)
-            return units.front()->id;
-        for (const int id : in.them())
-            for (const Piece* p = scheme_.byId(id); p != nullptr;
-                 p = p->on.isCarried() ? scheme_.byId(p->on.piece) : nullptr)
-                if (p->openings() > 0)
-                    return p->id;
-        in.fail(at, in.at() - at, "an opening of which piece?",
-                worded("say it like: opening 2 of {}", units.front()->name));
-    }
-
-    int reference(const char* what) {
-        in.article();
-        const int id = thingHere();
-        if (id != 0)
-            return id;
-        const int any = in.piece();
-        if (any == 0)
-            in.failAhead(what, "name a thing that is there");
-        if (!scheme_.byId(any)->on.isCarried())
-            in.failAhead(worded("{} stands on no shelf or table", scheme_.byId(any)->name),
-                         "name a thing that does");
-        return any;
-    }
-
-    void onWhat() {
-        const std::size_t at = in.at();
-        const bool any = in.take({"a", "an"});
-        in.article();
-        const std::size_t noun = in.at();
-        if (any && in.take({"riser", "glass riser"})) {
-            said_.newRiser = true;
-            return;
-        }
-        in.goTo(noun);
-        if (const int thing = thingHere(); thing != 0) {
-            said_.on = onTop(thing);
-            return;
-        }
-        const int id = in.piece();
-        if (id == 0)
-            in.failAhead("on what?", "name a table, a chest, a shelf or a thing, like: on console");
-        Piece there = pieceOf(scheme_.byId(id)->kind);
-        there.on = onTop(id);
-        there.name = told("it");
-        if (const auto problem = noSuchSurface(there, *scene_.room, scheme_))
-            in.fail(at, in.at() - at, problem->what, problem->remedy);
-        said_.on = onTop(id);
     }
 
     // ---- what is put ----
@@ -549,9 +195,8 @@ private:
 
     static std::string nameFor(const Described& d) {
         auto name = d.name.empty() ? d.kind->name : d.name;
-        if (d.form != Described::Form::one && foldCase(name).ends_with('s') &&
-            !foldCase(d.kind->name).ends_with('s'))
-            name.pop_back();
+        if (d.form != Described::Form::one)
+            name = oneOf(std::move(name), *d.kind);
         name[0] = static_cast<char>(std::toupper(static_cast<unsigned char>(name[0])));
         return name;
     }
@@ -646,14 +291,28 @@ private:
                 e.notices.push_back(std::move(s));
     }
 
+    /// How high it is clear over a surface: in an opening up to the board over it, whatever stands
+    /// between; mm.
+    double clearOver(SurfaceId on) const {
+        const auto surface = surfaceOf(scene_, on);
+        if (!surface)
+            return 1e9;
+        const Piece* carrier = scheme_.byId(on.piece);
+        if (carrier == nullptr || !carrier->isThing())
+            return surface->clear.mm();
+        const SurfaceId board = scheme_.byId(baseUnder(scheme_, on.piece))->on;
+        const auto under = board.isCarried() ? surfaceOf(scene_, board) : std::nullopt;
+        return under ? under->origin.z + under->clear.mm() - surface->origin.z
+                     : surface->clear.mm();
+    }
+
     BoardNow boardNow(SurfaceId on) const {
         BoardNow b;
         b.on = on;
         const Piece& carrier = *scheme_.byId(on.piece);
         b.box = boardOf(carrier, on);
         b.name = words(on, in.job().wording());
-        const auto surface = surfaceOf(scene_, on);
-        b.clear = surface ? surface->clear.mm() : 1e9;
+        b.clear = clearOver(on);
         for (std::size_t i = 0; i < scheme_.pieces.size(); ++i) {
             const Piece& p = scheme_.pieces[i];
             if (p.on != on)
@@ -676,7 +335,7 @@ private:
         SurfaceId on;
         int beside = 0;
         if (said_.beside != 0) {
-            beside = baseUnder(said_.beside);
+            beside = baseUnder(scheme_, said_.beside);
             on = scheme_.byId(beside)->on;
             if (said_.on && *said_.on != on && said_.on->isCarried())
                 in.fail(start, in.at() - start,
@@ -728,7 +387,7 @@ private:
         std::optional<Side> side = said_.side;
         double off = said_.beside != 0 ? said_.gap.value_or(usualGap(all.front())).mm() : 0;
         if (by != nullptr && said_.between != 0) {
-            const Taken* other = takenBy(b, baseUnder(said_.between));
+            const Taken* other = takenBy(b, baseUnder(scheme_, said_.between));
             if (other == nullptr)
                 in.fail(start, in.at() - start, "these two don't stand on one board",
                         "name two things side by side");

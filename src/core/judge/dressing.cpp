@@ -61,7 +61,7 @@ void shelfPalette(const DressContext& c) {
                     continue;
                 if (off <= c.band.high.value_or(sameFamily) + 1e-6)
                     continue; // the rest is right; a line for each would hide what is not
-                Reading& r = onBoard(c, s, t.id, {}, {Quantity::count, std::round(off)});
+                Reading& r = onBoard(c, s, t.id, {}, {Quantity::count, std::round(off * 10) / 10});
                 if (p.isBook())
                     r.instead = "book";
                 else if (p.kind->thing && p.kind->thing->sort == ThingSort::flat)
@@ -105,8 +105,13 @@ void shelfFill(const DressContext& c) {
                 continue;
             Reading& r = onBoard(c, s, u.id, {}, Amount::ratio(s.reach() / *s.height));
             r.part = s.id.index;
-            if (s.things.empty())
+            if (s.things.empty()) {
                 r.instead = "empty";
+                r.verdict = Verdict::note;
+            } else if (r.value.value > 1 + 1e-6) {
+                r.instead = "through";
+                r.verdict = Verdict::clash;
+            }
         }
 }
 
