@@ -183,8 +183,8 @@ std::string previewOf(const Project& before, const Scene& was, const Edit& edit,
                 tell(worded("shows {} in {}", now.picture, now.name));
             const bool shines = (now.light == nullptr) != (old->light == nullptr) ||
                                 (now.light && *now.light != *old->light);
-            const auto differs = [](const auto& a, const auto& b) {
-                return (a == nullptr) != (b == nullptr) || (a && *a != *b);
+            const auto differs = [](const auto& one, const auto& two) {
+                return (one == nullptr) != (two == nullptr) || (one && *one != *two);
             };
             if (differs(now.unit, old->unit))
                 tell(openingsOf(now, before.notation));
