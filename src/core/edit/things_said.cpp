@@ -41,44 +41,44 @@ public:
     ThingsReader(WordsReader& words, const Scene& scene)
         : in(words), scene_(scene), scheme_(words.scheme()) {}
 
-    std::optional<Edit> read() {
+    /// Whether the line is this reader's; what it puts, or moves, is read then.
+    bool begins() {
         const std::size_t start = in.at();
-        const bool lean = in.take({"lean", "prop"});
-        if (!lean && in.endOf("stack of") == 0)
+        lean_ = in.take({"lean", "prop"});
+        if (!lean_ && in.endOf("stack of") == 0)
             in.take({"stack", "put", "place", "stand", "lay", "add", "set"});
-        std::vector<int> moved;
-        std::optional<Described> d;
         // "move" is another reader's; a thing that is there goes by its whole name.
         const std::size_t noun = in.at();
         if (in.endOf("a") == 0 && in.endOf("an") == 0 && in.nameAhead()) {
             in.article();
             try {
                 if (const int id = in.piece(); id != 0 && scheme_.byId(id)->isThing())
-                    moved.push_back(id);
+                    moved_ = id;
             } catch (const LineFault&) {
-                in.goTo(noun);
+                moved_ = 0;
             }
         }
-        if (moved.empty()) {
+        if (moved_ == 0) {
             in.goTo(noun);
-            d = readDescribed(in);
-        }
-        if (moved.empty() && !d) {
-            in.goTo(start);
-            return {};
+            described_ = readDescribed(in);
         }
         const std::size_t clauses = in.at();
-        if (!isMine(d, lean)) {
+        if ((moved_ == 0 && !described_) || !isMine(described_, lean_)) {
             in.goTo(start);
-            return {};
+            return false;
         }
         in.goTo(clauses);
+        return true;
+    }
+
+    std::optional<Edit> read() {
+        const std::size_t start = in.at();
+        if (!begins())
+            return {};
         said_ = readWhere(in, scene_);
-        if (lean && !said_.lies)
+        if (lean_ && !said_.lies)
             said_.lies = Lies::leaning;
-        if (moved.empty())
-            return placeNew(*d, start);
-        return moveThere(moved.front(), start);
+        return moved_ == 0 ? placeNew(*described_, start) : moveThere(moved_, start);
     }
 
 private:
@@ -573,9 +573,24 @@ private:
     const Scene& scene_;
     const Scheme& scheme_;
     WhereSaid said_;
+    bool lean_ = false;
+    int moved_ = 0; ///< a thing that is there
+    std::optional<Described> described_;
 };
 
 } // namespace
+
+bool isOfThings(std::string_view line, const Project& job) {
+    const auto scene = sceneOf(job);
+    if (!scene)
+        return false;
+    WordsReader in(line, job);
+    try {
+        return ThingsReader(in, **scene).begins();
+    } catch (const LineFault&) {
+        return true;
+    }
+}
 
 std::optional<Edit> readThings(WordsReader& in, const Scene& scene) {
     return ThingsReader(in, scene).read();

@@ -1,6 +1,7 @@
 #include "speech/speech.h"
 
 #include "edit/landing.h"
+#include "edit/things_said.h"
 #include "judge/say.h"
 #include "measure/text.h"
 #include "measure/texts.h"
@@ -280,6 +281,8 @@ Result<Spoken> readInParts(std::string_view text, const Project& job, const List
                            const Stopped& stopped, int most) {
     auto said = readAsSaid(text, job, to, stopped);
     if (said || !isText(text) || (stopped && stopped()))
+        return said;
+    if (isOfThings(text, job))
         return said;
     for (const std::string& other : inOtherWords(text, job))
         if (auto heard = readAsSaid(other, job, to, stopped))
