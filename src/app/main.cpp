@@ -1,4 +1,5 @@
 #include "app/dialogs/compare_view.h"
+#include "app/dialogs/dress_dialog.h"
 #include "app/dialogs/finder.h"
 #include "app/dialogs/fit_dialog.h"
 #include "app/dialogs/group_dialog.h"
@@ -11,6 +12,8 @@
 #include "judge/rule_code.h"
 #include "measure/text.h"
 
+#include <QCheckBox>
+#include <QComboBox>
 #include <QAction>
 #include <QApplication>
 #include <QCommandLineParser>
@@ -222,6 +225,33 @@ int renderViews(mezzet::app::MainWindow& window, const QString& folder) {
     ok = shot(window, "dressed") && ok;
     session.goTo(mezzet::theFloor());
     ok = shot(window, "floor-dressed") && ok;
+    // A unit dressed from what is at hand, and its sheet.
+    const int before = session.history().standing();
+    for (const char* line :
+         {"bookcase 60 x 12 x 84, 5 shelves, uprights 1 called Tall shelves",
+          "palette cream and navy, accent brass", "stock 40 cream books 9 x 6 x 1",
+          "stock 30 navy books 10 x 7 x 1 1/4", "stock 20 linen books 8 x 5 1/2 x 1",
+          "stock 6 brass spheres 4 dia x 4", "stock 4 brass boxes 6 x 4 x 3",
+          "stock 6 white vases 6 x 6 x 9", "stock 4 cream bowls 8 dia x 4",
+          "stock 3 navy ginger jars 7 dia x 9", "stock 4 oak boxes 9 x 6 x 4",
+          "stock 5 cream prints 8 x 10", "stock 6 battery candles 3 dia x 5",
+          "stock 3 shelf plants 7 dia x 8", "stock 2 red books 9 x 6 x 1"})
+        session.sayLine(line);
+    {
+        mezzet::app::DressDialog dress(session, &window);
+        dress.setModal(false);
+        dress.show();
+        dress.units()->setCurrentIndex(dress.units()->findText("Tall shelves"));
+        dress.solve({});
+        while (dress.solving())
+            QApplication::processEvents(QEventLoop::AllEvents, 20);
+        ok = shot(dress, "dress") && ok;
+        if (auto* far = dress.findChild<QCheckBox*>("squint"))
+            far->setChecked(true);
+        ok = shot(dress, "squint") && ok;
+    }
+    ok = window.printTo(folder + "/dressing-sheet.png", "dressing") && ok;
+    session.goToStep(before);
     // The light of it all at night, and what an electrician is given.
     session.sayLine("light this room evenly");
     session.select({});

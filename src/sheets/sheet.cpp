@@ -12,7 +12,8 @@ namespace mezzet::sheets {
 std::span<const SheetKind* const> sheetKinds() {
     static const SheetKind* const all[] = {
         &planSheet,    &wallSheet,        &hooksSheet,   &templatesSheet, &rugOrderSheet,
-        &cuttingSheet, &rugTemplateSheet, &ceilingSheet, &lightingSheet,  &measuringSheet};
+        &cuttingSheet, &rugTemplateSheet, &ceilingSheet, &lightingSheet,  &dressingSheet,
+        &measuringSheet};
     return all;
 }
 

@@ -70,7 +70,7 @@ struct SheetKind {
 };
 
 extern const SheetKind planSheet, wallSheet, hooksSheet, templatesSheet, rugOrderSheet,
-    rugTemplateSheet, cuttingSheet, ceilingSheet, lightingSheet, measuringSheet;
+    rugTemplateSheet, cuttingSheet, ceilingSheet, lightingSheet, dressingSheet, measuringSheet;
 
 [[nodiscard]] std::span<const SheetKind* const> sheetKinds();
 /// Null when there is no such one.

@@ -150,6 +150,8 @@ void MainWindow::buildPlaceMenu(QMenu* m) {
             exportKinds(path);
     });
     m->addSeparator();
+    buildDressMenu(m);
+    m->addSeparator();
     auto* own = add(m, "ownTape", "Measure with a tape of your own", QKeySequence("Ctrl+M"),
                     [this] { board_->setTaping(!board_->taping()); });
     own->setCheckable(true);

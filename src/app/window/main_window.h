@@ -66,6 +66,10 @@ public:
     /// Takes kinds of the studio's own from a CSV, keeps them, and has them in the kit at once.
     bool importKinds(const QString& path);
     bool exportKinds(const QString& path);
+    bool readStock(const QString& path);
+    bool writeStock(const QString& path);
+    /// The palette of the scheme as a picture has it: found beside the window.
+    void paletteFrom(const QString& path);
     /// Offers what an earlier run left unsaved. True when something was taken up.
     bool offerRecovery();
 
@@ -82,6 +86,8 @@ private:
     void buildJudgeMenu(QMenu*);
     void buildViewMenu(QMenu*);
     void buildWallMenu(QMenu*);
+    void buildDressMenu(QMenu*);
+    void dressUnit();
     bool printNow(const Printing&);
     void groupSelected();
     void ungroupSelected();
@@ -136,6 +142,7 @@ private:
     void setNotation(Notation);
 
     JobSession session_;
+    Runner colours_; ///< looks for those of a picture
     Board* board_;
     StartPage* start_;
     QStackedWidget* pages_;

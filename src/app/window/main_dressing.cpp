@@ -1,0 +1,124 @@
+// The window's acts of shelves and tabletops: dressing them, what is at hand, colours.
+#include "app/dialogs/dress_dialog.h"
+#include "app/window/main_window.h"
+
+#include "colour/families.h"
+#include "files/whole_file.h"
+#include "sheets/picture_in.h"
+
+#include <QComboBox>
+#include <QFileDialog>
+#include <QMenu>
+
+#include <algorithm>
+
+namespace mezzet::app {
+
+void MainWindow::dressUnit() {
+    auto* dialog = new DressDialog(session_, this);
+    dialog->setAttribute(Qt::WA_DeleteOnClose);
+    connect(dialog, &DressDialog::printWanted, this, [this] { print("dressing"); });
+    // The unit that is chosen, or the one the chosen thing is in.
+    for (const int id : session_.selected()) {
+        const Scheme& scheme = session_.project()->scheme();
+        const Piece* p = scheme.byId(id);
+        for (int guard = 0; p != nullptr && guard < 60; ++guard) {
+            if (const int at = dialog->units()->findData(p->id); at >= 0)
+                dialog->units()->setCurrentIndex(at);
+            p = p->on.isCarried() ? scheme.byId(p->on.piece) : nullptr;
+        }
+    }
+    dialog->open();
+}
+
+bool MainWindow::readStock(const QString& path) {
+    constexpr std::size_t most = std::size_t{16} * 1024 * 1024;
+    const auto text = readTextFile(path.toStdString(), most);
+    const auto table = text ? stockFromCsv(*text, path.toStdString(),
+                                           *session_.project()->library.kit)
+                            : Result<Stock>(text.problem());
+    if (!table) {
+        emit session_.told(QString::fromStdString(table.problem().text()), true);
+        return false;
+    }
+    Stock all = session_.project()->stock ? *session_.project()->stock : Stock{};
+    for (const StockThing& t : *table)
+        all = withThing(std::move(all), t);
+    const auto count = table->size();
+    return session_.apply({"read the stock", {SetStock{std::move(all)}}, {}}, {},
+                          QString("%1 read into the stock").arg(count));
+}
+
+bool MainWindow::writeStock(const QString& path) {
+    const Stock none;
+    const Project& job = *session_.project();
+    const auto text = stockAsCsv(job.stock ? *job.stock : none, isMetric(job.notation.units));
+    if (const auto written = writeWhole(path.toStdString(), text); !written) {
+        emit session_.told(QString::fromStdString(written.problem().text()), true);
+        return false;
+    }
+    emit session_.told("The stock is in " + path, false);
+    return true;
+}
+
+void MainWindow::paletteFrom(const QString& path) {
+    colours_.run(
+        [path](Progress&) -> Result<std::vector<Patch>> {
+            const auto pixels = sheets::pixelsOf(path.toStdString());
+            if (!pixels)
+                return pixels.problem();
+            return dominantColours(*pixels, 6);
+        },
+        [this](Result<std::vector<Patch>> patches) {
+            if (!patches) {
+                emit session_.told(QString::fromStdString(patches.problem().text()), true);
+                return;
+            }
+            // Two main ones, and the most colourful of the rest.
+            Dressing d = session_.project()->scheme().dressing;
+            d.families.clear();
+            d.accent.reset();
+            double most = 0;
+            for (const Patch& p : *patches) {
+                if (d.families.size() < 2)
+                    d.families.push_back(p.colour);
+                else if (const double c = labOf(p.colour).chroma(); c > most) {
+                    most = c;
+                    d.accent = p.colour;
+                }
+            }
+            QStringList words;
+            for (const Rgb c : d.families)
+                words << QString::fromStdString(std::string(colourWord(c)));
+            auto told = "Palette " + words.join(" and ");
+            if (d.accent)
+                told += ", accent " + QString::fromStdString(std::string(colourWord(*d.accent)));
+            session_.apply({"palette from a picture", {SetDressing{d}}, {}}, {}, told);
+        },
+        [this](const QString& fault) { emit session_.told(fault, true); });
+}
+
+void MainWindow::buildDressMenu(QMenu* m) {
+    add(m, "dress", "Dress shelves and tables …", QKeySequence("Ctrl+9"), [this] { dressUnit(); });
+    auto* stockMenu = m->addMenu("What is at hand");
+    add(stockMenu, "readStock", "Read the stock from a CSV …", {}, [this] {
+        const auto path = QFileDialog::getOpenFileName(this, "Read the stock from", {},
+                                                       "Tables (*.csv);;All files (*)");
+        if (!path.isEmpty())
+            readStock(path);
+    });
+    add(stockMenu, "writeStock", "Write the stock as CSV …", {}, [this] {
+        const auto path =
+            QFileDialog::getSaveFileName(this, "Write the stock to", "stock.csv", "Tables (*.csv)");
+        if (!path.isEmpty())
+            writeStock(path);
+    });
+    add(m, "paletteFrom", "Take the palette from a picture …", {}, [this] {
+        const auto path = QFileDialog::getOpenFileName(this, "Take the palette from", {},
+                                                       "Pictures (*.png *.jpg *.jpeg)");
+        if (!path.isEmpty())
+            paletteFrom(path);
+    });
+}
+
+} // namespace mezzet::app
