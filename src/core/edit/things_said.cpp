@@ -2,7 +2,7 @@
 #include "edit/things_said.h"
 
 #include "edit/described.h"
-#include "edit/things_where.h"
+#include "edit/things_lay.h"
 #include "geometry/shape.h"
 #include "measure/text.h"
 #include "measure/texts.h"
@@ -16,25 +16,6 @@ namespace mezzet {
 namespace {
 
 constexpr int mostAtOnce = 60;
-constexpr double touch = 0.05; // mm
-
-/// A stretch of a board that a thing takes, from above.
-struct Taken {
-    int id = 0;
-    double left = 0;
-    double right = 0;
-    double back = 0;
-    double front = 0;
-};
-
-/// The board things are put on: its own x and y, and what is on it.
-struct BoardNow {
-    SurfaceId on;
-    Box box;
-    double clear = 0; ///< mm over it; of a top as good as none
-    std::vector<Taken> taken;
-    std::string name;
-};
 
 class ThingsReader {
 public:
@@ -44,6 +25,10 @@ public:
     /// Whether the line is this reader's; what it puts, or moves, is read then.
     bool begins() {
         const std::size_t start = in.at();
+        if (in.take({"sprinkle", "scatter"})) {
+            in.goTo(start);
+            return true;
+        }
         lean_ = in.take({"lean", "prop"});
         if (!lean_ && in.endOf("stack of") == 0)
             in.take({"stack", "put", "place", "stand", "lay", "add", "set"});
@@ -73,6 +58,8 @@ public:
 
     std::optional<Edit> read() {
         const std::size_t start = in.at();
+        if (in.take({"sprinkle", "scatter"}))
+            return sprinkle(start);
         if (!begins())
             return {};
         said_ = readWhere(in, scene_);
@@ -119,9 +106,75 @@ private:
         return mine;
     }
 
+    /// "sprinkle 4 brass spheres over bookcase", "over openings 1 to 6": one to an opening, apart.
+    Edit sprinkle(std::size_t start) {
+        const auto d = readDescribed(in);
+        if (!d)
+            in.failAhead("that is no kind of thing that stands on a shelf",
+                         "say it like: sprinkle 4 brass spheres over bookcase");
+        if (!in.take({"over", "among", "through", "across", "in"}))
+            in.failAhead("over what?", "say it like: over bookcase, or: over openings 1 to 6");
+        int from = 0;
+        int to = 0;
+        if (in.take({"openings", "opening", "shelves"})) {
+            if (!in.takeCount(from) || !in.take({"to", "-"}) || !in.takeCount(to))
+                in.failAhead("over which openings?", "say it like: over openings 1 to 6");
+            in.take({"of", "in"});
+        }
+        const std::size_t at = in.at();
+        in.article();
+        int unit = in.done() ? 0 : in.piece();
+        if (unit == 0)
+            for (const Piece& p : scheme_.pieces)
+                if (p.openings() > 0)
+                    unit = unit == 0 ? p.id : -1;
+        const Piece* p = scheme_.byId(unit);
+        if (p == nullptr || p->openings() == 0)
+            in.fail(at, std::max<std::size_t>(in.at() - at, 1), "over which piece with openings?",
+                    "say it like: over bookcase");
+        in.nothingMore();
+        from = from == 0 ? 1 : from;
+        to = to == 0 ? p->openings() : to;
+        if (from < 1 || to > p->openings() || from > to)
+            in.fail(at, std::max<std::size_t>(in.at() - at, 1),
+                    worded("{} has {} openings", p->name, p->openings()), "say some of them");
+        const int there = to - from + 1;
+        if (d->count > there)
+            in.fail(start, in.at() - start, worded("there are {} openings for them", there),
+                    "say fewer");
+        Edit e;
+        auto all = made(*d, start);
+        int next = from;
+        for (int i = 0; i < d->count; ++i) {
+            // Evenly apart; where one has no room the next opening is tried.
+            int opening = std::max(next, from + (2 * i + 1) * there / (2 * d->count));
+            for (;; ++opening) {
+                if (opening > to)
+                    in.fail(start, in.at() - start, "there is no room left for all of them there",
+                            "say fewer, or other openings");
+                said_ = {};
+                said_.on = inOpening(unit, opening);
+                said_.along = opening % 2 == 0 ? Along::left : Along::right;
+                std::vector<Piece> one{all[static_cast<std::size_t>(i)]};
+                try {
+                    layThings(in, scene_, said_, one, start);
+                } catch (const LineFault&) {
+                    continue;
+                }
+                e.acts.emplace_back(PutPiece{one.front()});
+                break;
+            }
+            next = opening + 1;
+        }
+        e.words = worded("{} over {}", d->name, p->name);
+        cautionOf(all, scene_, e);
+        return e;
+    }
+
     // ---- what is put ----
 
-    Edit placeNew(const Described& d, std::size_t start) {
+    /// So many of them as pieces, without a place.
+    std::vector<Piece> made(const Described& d, std::size_t start) {
         if (d.count > mostAtOnce)
             in.fail(start, in.at() - start, worded("that is more than {} at once", mostAtOnce),
                     "say fewer");
@@ -169,6 +222,11 @@ private:
             p.thing = std::make_shared<const ThingTold>(std::move(told));
             all.push_back(std::move(p));
         }
+        return all;
+    }
+
+    Edit placeNew(const Described& d, std::size_t start) {
+        std::vector<Piece> all = made(d, start);
         // What lies is piled, unless it was said to be in a row.
         const bool books = d.kind->thing->sort == ThingSort::book && d.kind->id != "books";
         const bool piled = d.count > 1 && (d.form == Described::Form::stack ||
@@ -235,7 +293,7 @@ private:
             riser.size.width = std::max(riser.size.width, all.front().size.width);
             riser.size.depth = std::max(riser.size.depth, all.front().size.depth);
             auto placed = std::vector<Piece>{riser};
-            lay(placed, start);
+            layThings(in, scene_, said_, placed, start);
             e.acts.emplace_back(PutPiece{placed.front()});
             for (Piece& p : all) {
                 p.on = onTop(next);
@@ -246,7 +304,7 @@ private:
             for (Piece& p : all)
                 e.acts.emplace_back(PutPiece{p});
             e.words = worded("{} on a riser", all.front().name);
-            caution(all, e);
+            cautionOf(all, scene_, e);
             return e;
         }
         if (piled) {
@@ -254,7 +312,7 @@ private:
             for (const Piece& p : all)
                 high += p.size.height.mm();
             auto base = std::vector<Piece>{all.front()};
-            lay(base, start, high);
+            layThings(in, scene_, said_, base, start, high);
             all.front() = base.front();
             for (std::size_t i = 1; i < all.size(); ++i) {
                 all[i].on = onTop(next + static_cast<int>(i) - 1);
@@ -262,311 +320,14 @@ private:
                 all[i].pose = {};
             }
         } else {
-            lay(all, start);
+            layThings(in, scene_, said_, all, start);
         }
         for (const Piece& p : all)
             e.acts.emplace_back(PutPiece{p});
         e.words = all.size() == 1 ? worded("{}", all.front().name)
                                   : worded("{} and {} more", all.front().name, all.size() - 1);
-        caution(all, e);
+        cautionOf(all, scene_, e);
         return e;
-    }
-
-    /// What is to be said where such a thing goes.
-    void caution(const std::vector<Piece>& all, Edit& e) const {
-        std::vector<std::string> said;
-        for (const Piece& p : all) {
-            if (!p.kind->caution.empty())
-                said.push_back(p.kind->caution);
-            constexpr double heavy = 7;   // kg
-            constexpr double high = 1500; // mm
-            if (kilogramsOf(p) > heavy && p.on.is == SurfaceId::Is::opening)
-                if (const auto s = surfaceOf(scene_, p.on); s && s->origin.z > high)
-                    said.push_back(worded("{} is heavy, and stands high: put it lower, and fix "
-                                          "the unit to the wall",
-                                          p.name));
-        }
-        for (auto& s : said)
-            if (std::find(e.notices.begin(), e.notices.end(), s) == e.notices.end())
-                e.notices.push_back(std::move(s));
-    }
-
-    /// How high it is clear over a surface: in an opening up to the board over it, whatever stands
-    /// between; mm.
-    double clearOver(SurfaceId on) const {
-        const auto surface = surfaceOf(scene_, on);
-        if (!surface)
-            return 1e9;
-        const Piece* carrier = scheme_.byId(on.piece);
-        if (carrier == nullptr || !carrier->isThing())
-            return surface->clear.mm();
-        const SurfaceId board = scheme_.byId(baseUnder(scheme_, on.piece))->on;
-        const auto under = board.isCarried() ? surfaceOf(scene_, board) : std::nullopt;
-        return under ? under->origin.z + under->clear.mm() - surface->origin.z
-                     : surface->clear.mm();
-    }
-
-    BoardNow boardNow(SurfaceId on) const {
-        BoardNow b;
-        b.on = on;
-        const Piece& carrier = *scheme_.byId(on.piece);
-        b.box = boardOf(carrier, on);
-        b.name = words(on, in.job().wording());
-        b.clear = clearOver(on);
-        for (std::size_t i = 0; i < scheme_.pieces.size(); ++i) {
-            const Piece& p = scheme_.pieces[i];
-            if (p.on != on)
-                continue;
-            const Box of = bounds(scene_.all[i].shape);
-            b.taken.push_back({p.id, of.low.x, of.high.x, of.low.y, of.high.y});
-        }
-        return b;
-    }
-
-    [[nodiscard]] static const Taken* takenBy(const BoardNow& b, int id) {
-        for (const Taken& t : b.taken)
-            if (t.id == id)
-                return &t;
-        return nullptr;
-    }
-
-    /// Gives each its place on the board, side by side. `high`: of what is piled on the first.
-    void lay(std::vector<Piece>& all, std::size_t start, double high = 0) {
-        SurfaceId on;
-        int beside = 0;
-        if (said_.beside != 0) {
-            beside = baseUnder(scheme_, said_.beside);
-            on = scheme_.byId(beside)->on;
-            if (said_.on && *said_.on != on && said_.on->isCarried())
-                in.fail(start, in.at() - start,
-                        worded("{} is not there", scheme_.byId(said_.beside)->name),
-                        "say one place only");
-        } else if (said_.on) {
-            on = *said_.on;
-        } else {
-            in.fail(start, std::max<std::size_t>(in.at() - start, 1), "where do they go?",
-                    "say it like: in opening 2 of bookcase, or: on console");
-        }
-        BoardNow b = boardNow(on);
-        for (const Piece& p : all)
-            std::erase_if(b.taken, [&](const Taken& t) { return t.id == p.id; });
-        for (Piece& p : all) {
-            fits(p, b, high > 0 ? high : p.size.height.mm(), start);
-            p.on = on;
-            p.ties.clear();
-            p.pose = {};
-        }
-        if (said_.eitherSide && all.size() == 2) {
-            const Taken& t = *takenBy(b, beside);
-            const double gap = said_.gap.value_or(usualGap(all.front())).mm();
-            settle(all[0], b, t.left - gap - all[0].size.width.mm(), &t, Side::left, gap, 0);
-            settle(all[1], b, t.right + gap, &t, Side::right, gap,
-                   said_.oneForward.value_or(Length{}).mm());
-            inside(all, b, start);
-            return;
-        }
-        double wide = 0;
-        const double gap =
-            said_.beside == 0 && said_.gap ? said_.gap->mm() : (said_.group ? 12.7 : 0);
-        for (const Piece& p : all)
-            wide += p.size.width.mm();
-        wide += gap * static_cast<double>(all.size() - 1);
-        double deep = 0;
-        for (const Piece& p : all)
-            deep = std::max(deep, p.size.depth.mm());
-        if (wide > b.box.high.x - b.box.low.x + touch)
-            in.fail(
-                start, in.at() - start,
-                worded("they are {} wide, and there is {} {}",
-                       writeGap(Length::millimetres(wide), in.job().notation),
-                       writeGap(Length::millimetres(b.box.high.x - b.box.low.x), in.job().notation),
-                       b.name),
-                "say fewer, or a wider place");
-        const Taken* by = beside != 0 ? takenBy(b, beside) : nullptr;
-        double x = 0;
-        std::optional<Side> side = said_.side;
-        double off = said_.beside != 0 ? said_.gap.value_or(usualGap(all.front())).mm() : 0;
-        if (by != nullptr && said_.between != 0) {
-            const Taken* other = takenBy(b, baseUnder(scheme_, said_.between));
-            if (other == nullptr)
-                in.fail(start, in.at() - start, "these two don't stand on one board",
-                        "name two things side by side");
-            const Taken& l = by->left <= other->left ? *by : *other;
-            const Taken& r = by->left <= other->left ? *other : *by;
-            x = (l.right + r.left - wide) / 2;
-            by = nullptr;
-        } else if (by != nullptr && side) {
-            x = *side == Side::left    ? by->left - off - wide
-                : *side == Side::right ? by->right + off
-                                       : (by->left + by->right - wide) / 2;
-        } else if (said_.fromLeft) {
-            x = b.box.low.x + said_.fromLeft->mm();
-        } else if (said_.fromRight) {
-            x = b.box.high.x - said_.fromRight->mm() - wide;
-        } else {
-            x = freeAlong(b, wide, deep, depthOf(all.front(), b), start);
-        }
-        double at = x;
-        for (std::size_t i = 0; i < all.size(); ++i) {
-            const double forward = (i == 1 ? said_.oneForward.value_or(Length{}).mm() : 0) +
-                                   said_.forward.value_or(Length{}).mm();
-            settle(all[i], b, at, i == 0 ? by : nullptr, side, off, forward);
-            at += all[i].size.width.mm() + gap;
-        }
-        inside(all, b, start);
-    }
-
-    [[nodiscard]] Length usualGap(const Piece& p) const {
-        return p.isBook() || said_.side == Side::front || said_.side == Side::behind
-                   ? Length{}
-                   : Length::inches(0.5);
-    }
-
-    void fits(const Piece& p, const BoardNow& b, double high, std::size_t start) {
-        const Notation& n = in.job().notation;
-        if (high > b.clear + touch)
-            in.fail(start, in.at() - start,
-                    worded("{} is {} high, and it is {} clear {}", p.name,
-                           writeGap(Length::millimetres(high), n),
-                           writeGap(Length::millimetres(b.clear), n), b.name),
-                    "lay it down, or take a higher opening");
-        const double deep = b.box.high.y - b.box.low.y;
-        const double wide = b.box.high.x - b.box.low.x;
-        // A thing may reach over the one it stands on.
-        const Piece* carrier = scheme_.byId(b.on.piece);
-        if (carrier != nullptr && carrier->isThing())
-            return;
-        if (p.size.depth.mm() > deep + touch)
-            in.fail(start, in.at() - start,
-                    worded("{} is {} deep, and it is {} deep {}", p.name, writeGap(p.size.depth, n),
-                           writeGap(Length::millimetres(deep), n), b.name),
-                    "turn it, or take a deeper shelf");
-        if (p.size.width.mm() > wide + touch)
-            in.fail(start, in.at() - start,
-                    worded("{} is {} wide, and it is {} wide {}", p.name, writeGap(p.size.width, n),
-                           writeGap(Length::millimetres(wide), n), b.name),
-                    "take a wider place");
-    }
-
-    /// How far its back is from the back of the board, mm.
-    [[nodiscard]] double depthOf(const Piece& p, const BoardNow& b) const {
-        const double deep = b.box.high.y - b.box.low.y;
-        const double own = p.size.depth.mm();
-        if (said_.fromBack)
-            return said_.fromBack->mm();
-        if (said_.fromFront)
-            return deep - own - said_.fromFront->mm();
-        switch (said_.depth) {
-        case Depth::back:
-            return 0;
-        case Depth::front:
-            return deep - own;
-        case Depth::middle:
-            return (deep - own) / 2;
-        case Depth::unsaid:
-            break;
-        }
-        return liesOf(p) == Lies::leaning ? 0 : (deep - own) / 2;
-    }
-
-    /// Where so wide a thing is free along a board, as the line wants it: from its left end, mm.
-    double freeAlong(const BoardNow& b, double wide, double deep, double fromBack,
-                     std::size_t start) {
-        const double low = b.box.low.x;
-        const double high = b.box.high.x;
-        const double back = b.box.low.y + fromBack;
-        const auto clear = [&](double x) {
-            return std::none_of(b.taken.begin(), b.taken.end(), [&](const Taken& t) {
-                return t.left < x + wide - touch && t.right > x + touch &&
-                       t.back < back + deep - touch && t.front > back + touch;
-            });
-        };
-        std::vector<double> tried{low, high - wide, (low + high - wide) / 2};
-        for (const Taken& t : b.taken)
-            for (const double x : {t.right, t.left - wide})
-                if (x > low - touch && x < high - wide + touch)
-                    tried.push_back(x);
-        const Piece* carrier = scheme_.byId(b.on.piece);
-        const bool onThing = carrier != nullptr && carrier->isThing();
-        const double wanted = said_.along == Along::right ? high - wide
-                              : said_.along == Along::middle ||
-                                      (said_.along == Along::unsaid && (b.taken.empty() || onThing))
-                                  ? (low + high - wide) / 2
-                                  : low;
-        const auto better = [&](double a, double c) {
-            return std::abs(a - wanted) < std::abs(c - wanted);
-        };
-        std::stable_sort(tried.begin(), tried.end(), better);
-        for (const double x : tried)
-            if (clear(x))
-                return x;
-        in.fail(start, std::max<std::size_t>(in.at() - start, 1),
-                worded("there is no room left {}", b.name),
-                "take something away, or name another place");
-    }
-
-    /// Its place, tied where the line ties it.
-    void settle(Piece& p, const BoardNow& b, double left, const Taken* by, std::optional<Side> side,
-                double gap, double forward) const {
-        const double wide = p.size.width.mm();
-        const double own = p.size.depth.mm();
-        double back = b.box.low.y + depthOf(p, b);
-        Tie t;
-        if (by != nullptr && side && (*side == Side::left || *side == Side::right)) {
-            t.kind = Tie::Kind::fromPiece;
-            t.of = pieceTarget(by->id);
-            t.side = *side;
-            t.distance = Length::millimetres(gap);
-            p.ties.push_back(t);
-        } else if (by != nullptr && side) {
-            t.kind = Tie::Kind::fromPiece;
-            t.of = pieceTarget(by->id);
-            t.side = *side;
-            t.distance = Length::millimetres(gap);
-            p.ties.push_back(t);
-            back = *side == Side::front ? by->front + gap : by->back - gap - own;
-        } else if (said_.fromLeft || said_.fromRight ||
-                   (said_.along == Along::left && left < b.box.low.x + touch) ||
-                   (said_.along == Along::right && left + wide > b.box.high.x - touch)) {
-            const bool fromLeft =
-                said_.fromLeft || (!said_.fromRight && said_.along == Along::left);
-            t.kind = Tie::Kind::fromEdge;
-            t.side = fromLeft ? Side::left : Side::right;
-            t.distance =
-                Length::millimetres(fromLeft ? left - b.box.low.x : b.box.high.x - left - wide);
-            p.ties.push_back(t);
-        }
-        const bool behindSaid = said_.fromBack || said_.depth == Depth::back;
-        const bool frontSaid = said_.fromFront || said_.depth == Depth::front;
-        if ((behindSaid || frontSaid) && forward == 0) {
-            Tie d;
-            d.kind = Tie::Kind::fromEdge;
-            d.side = behindSaid ? Side::behind : Side::front;
-            d.distance =
-                behindSaid ? said_.fromBack.value_or(Length{}) : said_.fromFront.value_or(Length{});
-            p.ties.push_back(d);
-        }
-        p.pose.at = {left + wide / 2, back + own / 2 + forward};
-    }
-
-    /// Faults for what would stand beyond the board.
-    void inside(const std::vector<Piece>& all, const BoardNow& b, std::size_t start) {
-        const Piece* carrier = scheme_.byId(b.on.piece);
-        if (carrier != nullptr && carrier->isThing())
-            return;
-        for (const Piece& p : all) {
-            const double x = p.pose.at.x;
-            const double y = p.pose.at.y;
-            const double over = std::max({b.box.low.x - (x - p.size.width.mm() / 2),
-                                          x + p.size.width.mm() / 2 - b.box.high.x,
-                                          b.box.low.y - (y - p.size.depth.mm() / 2),
-                                          y + p.size.depth.mm() / 2 - b.box.high.y});
-            if (over > touch)
-                in.fail(start, in.at() - start,
-                        worded("{} would reach {} over the edge {}", p.name,
-                               writeGap(Length::millimetres(over), in.job().notation), b.name),
-                        "say another place");
-        }
     }
 
     WordsReader& in;

@@ -11,8 +11,8 @@ namespace mezzet {
 /// has no room there.
 [[nodiscard]] std::optional<Edit> readThings(WordsReader&, const Scene&);
 
-/// Whether a line is one that `readThings` takes, whatever comes of it: said in other words it would
-/// mean something else.
+/// Whether a line is one that `readThings` takes, whatever comes of it: said in other words it
+/// would mean something else.
 [[nodiscard]] bool isOfThings(std::string_view line, const Project&);
 
 /// A line that speaks of the stock, of colours, of a palette; empty when this is none.
