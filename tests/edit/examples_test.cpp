@@ -28,7 +28,7 @@ const Project& furnished() {
          "sideboard against wall D, 10 from corner CD",
          "console 60 x 16 against wall B, centred on wall B",
          "low bookcase against wall D, 6 from corner DA called bookcase", "bed 60 x 80 at 5', 5'",
-         "vase on sideboard, at 0, 0", "rug 96 x 60 at 9', 7'",
+         "vase 6 x 6 x 10 on sideboard, at 0, 0", "rug 96 x 60 at 9', 7'",
          "pendant centred on room, bottom at 80",
          "picture 20 x 16 on wall A, at 15', 60 called mill",
          "picture 12 x 16 on wall A, at 18', 64 called barn, on two rings",
@@ -58,10 +58,13 @@ std::pair<std::string, std::string> subjectOf(const Phrase& p, const std::string
         return {"sideboard", "sideboard"};
     if (example.starts_with("seat") || example.starts_with("arm"))
         return {"sofa", "armchair"};
+    for (const char* unit : {"shelves", "upright", "openings", "boards", "pins"})
+        if (example.find(unit) != std::string::npos)
+            return {"bookcase", "bookcase"};
     if (p.of.has(SaidOf::floor))
         return {"coffee table", "armchair"};
     if (p.of.has(SaidOf::board))
-        return {"vase", "table lamp"};
+        return {"vase", "candlestick"};
     if (p.of.has(SaidOf::ceiling))
         return {"pendant", "chandelier"};
     return {"barn", "canvas"};
@@ -125,6 +128,8 @@ TEST(Examples, OfVerbsCanBeSaid) {
                     first("light zone Supper is pendant");
                 if (example == "light the tasks")
                     first("desk at 10', 4'");
+                if (example == "stock remove brass bowl")
+                    first("stock brass bowl 10 dia x 5");
                 if (example == "scene remove Supper")
                     first("scene Supper is Supper 60 %");
                 if (example == "zone remove Seating")

@@ -80,7 +80,7 @@ TEST(JobSchema, RefusesWhatNoJobHas) {
     const auto good = jobText(jobWith({"sofa against wall A", "vase at 5', 5'"}));
     ASSERT_EQ(faultsOf(good), "");
     for (const auto& [from, to] :
-         {std::pair{"\"version\": 3", "\"version\": 4"}, std::pair{"\"turn\": ", "\"tern\": "},
+         {std::pair{"\"version\": 4", "\"version\": 5"}, std::pair{"\"turn\": ", "\"tern\": "},
           std::pair{"\"tie\": \"against\"", "\"tie\": \"glued\""},
           std::pair{"\"is\": \"wall\"", "\"is\": \"roof\""}}) {
         auto bad = good;
@@ -105,10 +105,19 @@ TEST(JobSchema, HoldsForEverythingThatCanBeSaid) {
                               "seat dining table with 4",
                               "bookcase against wall D",
                               "low bookcase centred between sofa and wall C, 30 from wall D",
-                              "table lamp on console, 4 from left end",
+                              "table lamp on console, 20 from left end",
                               "vase on console, left of table lamp",
                               "storage basket in opening 2 of bookcase, 1 from front edge",
                               "pendant over dining table, 33 above dining table",
+                              "swag pendant from 12', 8'",
+                              "bookcase openings 14, 12, 16, 10 high, uprights 1, boards 1 thick",
+                              "stock 12 cream books 9 x 6 x 1, with navy cloth, 2 lb each",
+                              "stock brass bowl 10 dia x 5",
+                              "palette cream and navy, accent brass",
+                              "colour walls sage",
+                              "stack of 3 cream books, widest below, left of opening 1",
+                              "remotes box right of opening 3",
+                              "remotes box holds remote 7 x 2 x 1 and 4 coasters 4 x 4 x 1/2",
                               "ceiling light centred on room, close to "
                               "the ceiling",
                               "chandelier bottom at 84, 40 from wall A",

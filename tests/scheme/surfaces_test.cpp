@@ -105,7 +105,7 @@ TEST(Tops, CarryWhatStandsOnWhatStandsOnThem) {
         << "what stands on a ledge is not on the floor";
 }
 
-TEST(Openings, AreCountedFromTheLeftAndFromTheFoot) {
+TEST(Openings, AreCountedFromTheLeftAndFromTheTop) {
     auto job = jobWith({"cube shelves against wall A, centred on wall A",
                         "storage basket in opening 6 of cube shelves"});
     const Piece& unit = piece(job, "Cube shelves");
@@ -113,13 +113,13 @@ TEST(Openings, AreCountedFromTheLeftAndFromTheFoot) {
     const auto six = openingOf(unit, 6);
     ASSERT_TRUE(six);
     EXPECT_NEAR(six->left / in, -29 + 1 + 14.25, 1e-9);
-    EXPECT_NEAR(six->board / in, 1 + 14.25, 1e-9);
+    EXPECT_NEAR(six->board / in, 1 + 2 * 14.25, 1e-9);
     EXPECT_NEAR(six->head / in - six->board / in, 13.25, 1e-9);
     EXPECT_FALSE(openingOf(unit, 0));
     EXPECT_FALSE(openingOf(unit, 17));
     EXPECT_NEAR(foot(job, "Storage basket").x, 120 - 29 + 1 + 14.25 + 13.25 / 2, 1e-9);
     EXPECT_NEAR(foot(job, "Storage basket").y, 7.5, 1e-9) << "in the middle of its depth";
-    EXPECT_NEAR(foot(job, "Storage basket").z, 15.25, 1e-9);
+    EXPECT_NEAR(foot(job, "Storage basket").z, 29.5, 1e-9);
     const auto box = surfaceOf(**sceneOf(job), inOpening(unit.id, 6));
     ASSERT_TRUE(box);
     EXPECT_NEAR(box->clear.inInches(), 13.25, 1e-9);
@@ -129,6 +129,20 @@ TEST(Openings, AreCountedFromTheLeftAndFromTheFoot) {
               std::string::npos);
     EXPECT_FALSE(readLine("sofa in opening 2 of cube shelves", job));
     EXPECT_FALSE(readLine("storage basket against wall A", job)) << "it is in its opening";
+}
+
+TEST(Openings, OfJobsOfBeforeWereCountedFromTheFoot) {
+    const auto job = jobWith({"cube shelves against wall A", "bowl in opening 6 of cube shelves"});
+    std::string text = jobText(job);
+    const std::string now = "\"version\": 4";
+    ASSERT_NE(text.find(now), std::string::npos);
+    text.replace(text.find(now), now.size(), "\"version\": 3");
+    const auto old = readJob(text, "old", library());
+    ASSERT_TRUE(old) << old.problem().text();
+    // The second row from the foot is the third of four from the top.
+    EXPECT_EQ((*old)->scheme().byName("Bowl")->on.index, 10);
+    const auto again = readJob(jobText(**old), "again", library());
+    EXPECT_EQ((*again)->scheme().byName("Bowl")->on.index, 10);
 }
 
 TEST(Tops, AreOverTheFloorUnderThemWhereThatIsStepped) {
@@ -326,7 +340,7 @@ TEST(JobFiles, OfTheFirstFormatOpenAsTheyWere) {
     EXPECT_GT(hung, 10U);
     EXPECT_GT(standing, 30U);
     const auto text = jobText(**old);
-    EXPECT_NE(text.find("\"version\": 3"), std::string::npos);
+    EXPECT_NE(text.find("\"version\": 4"), std::string::npos);
     EXPECT_EQ(text.find("\"hung\": ["), std::string::npos);
     const auto again = readJob(text, "again", library());
     ASSERT_TRUE(again) << again.problem().text();

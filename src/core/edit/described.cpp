@@ -118,14 +118,16 @@ Noun nounHere(WordsReader& in) {
 void howMany(WordsReader& in, Described& d) {
     const std::size_t start = in.at();
     in.article();
+    const std::size_t stack = in.at();
     if (in.take({"stack of", "pile of"})) {
-        d.form = Described::Form::stack;
-        if (in.take({"a dozen"})) {
-            d.count = 12;
-            return;
-        }
         int n = 0;
-        d.count = in.takeCount(n) ? n : 3;
+        d.form = Described::Form::stack;
+        d.count = in.take({"a dozen", "dozen"}) ? 12 : in.takeCount(n) ? n : 3;
+        // "a stack of books" is a kind of its own.
+        if (n == 0 && in.endOf("books") > 0) {
+            d = {};
+            in.goTo(stack);
+        }
         return;
     }
     if (in.take({"pair of", "couple of"})) {
@@ -250,11 +252,8 @@ std::optional<Described> readDescribed(WordsReader& in, bool anyWords) {
     if (!d.colour && !stuffColour.empty())
         d.colour = *readColour(stuffColour);
     // "books" alone are a few in a stack.
-    if (d.form == Described::Form::one && noun.plural && d.kind->thing->sort == ThingSort::book &&
-        d.stock == nullptr && d.kind->id != "books") {
-        d.form = Described::Form::stack;
-        d.count = 3;
-    }
+    if (d.form == Described::Form::one && noun.plural && d.kind->id == "book" && d.stock == nullptr)
+        d.kind = in.job().library.kit->byId("books");
     if (in.lengthAhead())
         d.size = readThingSize(in, *d.kind, d.stock != nullptr ? d.stock->size : d.kind->size);
     return d;

@@ -127,7 +127,7 @@ std::span<const Phrase> unitPhrases() {
          .of = SaidOf::floor,
          .read = &boardsThick,
          .follows = Follows::length,
-         .help = "how thick its boards and uprights are; 3/4 in when not said",
+         .help = "how thick its boards and uprights are; as its kind has them when not said",
          .example = "boards 1 thick"},
         {.begins = {"pins"},
          .of = SaidOf::floor,

@@ -62,7 +62,20 @@ public:
             return sprinkle(start);
         if (!begins())
             return {};
-        said_ = readWhere(in, scene_);
+        try {
+            said_ = readWhere(in, scene_);
+        } catch (const LineFault&) {
+            // Books go elsewhere too, in other readers' words.
+            if (!byFormOnly_)
+                throw;
+            in.goTo(start);
+            return {};
+        }
+        if (byFormOnly_ && !said_.on && said_.beside == 0 &&
+            described_->form != Described::Form::stack) {
+            in.goTo(start);
+            return {};
+        }
         if (lean_ && !said_.lies)
             said_.lies = Lies::leaning;
         return moved_ == 0 ? placeNew(*described_, start) : moveThere(moved_, start);
@@ -73,13 +86,20 @@ private:
     bool isMine(const std::optional<Described>& d, bool lean) {
         const auto rest = " " + foldCase(in.rest()) + " ";
         const auto has = [&](std::string_view w) { return rest.find(w) != std::string::npos; };
-        const bool bare = has(" opening ") || has(" riser") || has(" lying") || has("widest") ||
-                          has(" as a group") || has(" forward") || has("spine") || has("jacket");
-        const bool form =
-            d && (d->form == Described::Form::stack || d->stock != nullptr ||
-                  (d->kind->thing->sort == ThingSort::book && d->kind->id != "books"));
-        if (bare || form || lean)
+        // What is of the room is another reader's.
+        for (const std::string_view w :
+             {" wall", " corner", " eye level", " window", " door", " floor"})
+            if (has(w))
+                return false;
+        const bool units = std::any_of(scheme_.pieces.begin(), scheme_.pieces.end(),
+                                       [](const Piece& p) { return p.openings() > 0; });
+        const bool bare = (has(" opening ") && units) || has(" riser") || has(" lying") ||
+                          has("widest") || has(" as a group") || has(" forward") || has("spine") ||
+                          has("jacket");
+        if (bare || lean)
             return true;
+        const bool form = d && (d->form == Described::Form::stack || d->stock != nullptr ||
+                                d->kind->thing->sort == ThingSort::book);
         // Beside, on or before another thing.
         const std::size_t start = in.at();
         bool mine = false;
@@ -103,7 +123,8 @@ private:
                 break;
         }
         in.goTo(start);
-        return mine;
+        byFormOnly_ = form && !mine;
+        return mine || form;
     }
 
     /// "sprinkle 4 brass spheres over bookcase", "over openings 1 to 6": one to an opening, apart.
@@ -335,7 +356,8 @@ private:
     const Scheme& scheme_;
     WhereSaid said_;
     bool lean_ = false;
-    int moved_ = 0; ///< a thing that is there
+    bool byFormOnly_ = false; ///< it may be another reader's after all
+    int moved_ = 0;           ///< a thing that is there
     std::optional<Described> described_;
 };
 

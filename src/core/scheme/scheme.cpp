@@ -80,6 +80,14 @@ int Piece::across() const {
     return kind->openings.across > 0 ? kind->openings.across : rows() > 0 ? 1 : 0;
 }
 
+bool Piece::carriesThings() const {
+    if (!isThing())
+        return false;
+    const ThingSort s = kind->thing->sort;
+    return s == ThingSort::book || s == ThingSort::box || s == ThingSort::riser ||
+           s == ThingSort::tray || s == ThingSort::bowl || s == ThingSort::textile;
+}
+
 Length Piece::board() const {
     if (unit && unit->board)
         return *unit->board;

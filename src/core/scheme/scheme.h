@@ -261,6 +261,8 @@ struct Piece {
     [[nodiscard]] bool isBook() const {
         return isThing() && kind->thing->sort == ThingSort::book;
     }
+    /// A thing that others can stand on: books, a box, a riser, a tray.
+    [[nodiscard]] bool carriesThings() const;
     /// Whether its back may be looked at.
     [[nodiscard]] bool backFinished() const { return finishedBack.value_or(!kind->bareBack); }
     [[nodiscard]] bool onWall() const { return on.isWall(); }

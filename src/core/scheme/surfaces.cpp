@@ -242,7 +242,7 @@ std::optional<Problem> noSuchSurface(const Piece& p, const Room& room, const Sch
         return Problem{worded("{} can't stand on itself", p.name), "put it on something else"};
     if (p.on.is == SurfaceId::Is::top) {
         // Things stand on each other.
-        if (carrier->kind->hasTop() || carrier->isThing())
+        if (carrier->kind->hasTop() || carrier->carriesThings())
             return {};
         return Problem{worded("nothing stands on {}", carrier->name),
                        "put it on a table, a chest or a shelf"};

@@ -21,6 +21,9 @@ constexpr Other others[] = {
     {"((?:put |place |hang |add |set )?)(?:the |some )?([a-z -]+?)s? "
      "(on|over|above|under|in front of|beside) (?:the |all the |all )?([a-z -]+?)s",
      "$1a $2 $3 each $4"},
+    {"(.*?\\b)print((?: \\d.*?)? (?:on|against|over|under|between|at|beside|left|right) "
+     ".*\\bwall\\b.*)",
+     "$1picture$2"},
     {"((?:hang |put |place |add )?)an? (?:big|huge) (.+)", "$1large $2"},
     {"((?:hang |put |place |add )?)an? (?:little|tiny) (.+)", "$1small $2"},
     {"where (?:can|could|should|would|do) (?:i|we|you|one) (?:put|place|stand|fit|have) (.+?)\\??",
