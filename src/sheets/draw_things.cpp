@@ -12,7 +12,7 @@ namespace mezzet::sheets {
 namespace {
 
 /// A thing's front as it is drawn: device, its foot at the bottom.
-struct Front {
+struct ThingFront {
     const Piece* piece = nullptr;
     QRectF box;
     double forward = 0; ///< what is before is drawn later
@@ -39,9 +39,9 @@ FrontFrame frameOf(const Piece& unit, const std::vector<DressedSurface>& all, co
     return f;
 }
 
-std::vector<Front> frontsOf(const Scene& scene, const Piece& unit,
+std::vector<ThingFront> frontsOf(const Scene& scene, const Piece& unit,
                             const std::vector<DressedSurface>& all, const FrontFrame& f) {
-    std::vector<Front> out;
+    std::vector<ThingFront> out;
     for (const DressedSurface& s : all) {
         double left = 0;
         double up = unit.top().mm();
@@ -60,7 +60,7 @@ std::vector<Front> frontsOf(const Scene& scene, const Piece& unit,
         }
     }
     std::stable_sort(out.begin(), out.end(),
-                     [](const Front& a, const Front& b) { return a.forward < b.forward; });
+                     [](const ThingFront& a, const ThingFront& b) { return a.forward < b.forward; });
     return out;
 }
 
@@ -69,7 +69,7 @@ class ThingPen {
 public:
     ThingPen(QPainter& p, const Look& look, const UnitView& v) : p_(p), look_(look), v_(v) {}
 
-    void draw(const Front& f) {
+    void draw(const ThingFront& f) {
         const Piece& piece = *f.piece;
         const auto rgb = colourOf(piece);
         QColor fill = rgb ? qcolor(*rgb) : look_.wash(piece.kind->family);
@@ -302,10 +302,10 @@ double drawUnitFront(QPainter& p, const Look& look, const Scene& scene, int unit
     carcass(p, look, piece, f, v);
     ThingPen pen(p, look, v);
     const auto fronts = frontsOf(scene, piece, all, f);
-    for (const Front& one : fronts)
+    for (const ThingFront& one : fronts)
         pen.draw(one);
     if (v.letter > 0)
-        for (const Front& one : fronts)
+        for (const ThingFront& one : fronts)
             if (const auto it = v.numbers.find(one.piece->id); it != v.numbers.end())
                 numberOn(p, look, v, one.box, it->second);
     return f.scale;
