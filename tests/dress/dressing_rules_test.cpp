@@ -145,16 +145,19 @@ TEST(Tabletop, GoesByOddNumbersAndThreeHeights) {
         return ruleOf(said(console, lines), "odd-count", "Vase");
     };
     EXPECT_EQ(
-        vases({"vase on console, 5 from left end", "vase on console, 20 from left end"}).verdict,
+        vases({"add vase on console, 5 from left end", "add vase on console, 20 from left end"})
+            .verdict,
         Verdict::loose);
     // As far left as right they are a pair.
     EXPECT_EQ(
-        vases({"vase on console, 5 from left end", "vase on console, 5 from right end"}).verdict,
+        vases({"add vase on console, 5 from left end", "add vase on console, 5 from right end"})
+            .verdict,
         Verdict::right);
-    EXPECT_EQ(vases({"vase on console, 5 from left end", "vase on console, 20 from left end",
-                     "vase on console, 5 from right end"})
-                  .verdict,
-              Verdict::right);
+    EXPECT_EQ(
+        vases({"add vase on console, 5 from left end", "add vase on console, 20 from left end",
+               "add vase on console, 5 from right end"})
+            .verdict,
+        Verdict::right);
     const auto heights = [&](double last) {
         return ruleOf(
             said(console, {"vase 6 x 6 x 16 on console, 5 from left end",

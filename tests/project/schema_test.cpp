@@ -115,8 +115,8 @@ TEST(JobSchema, HoldsForEverythingThatCanBeSaid) {
                               "stock brass bowl 10 dia x 5",
                               "palette cream and navy, accent brass",
                               "colour walls sage",
-                              "stack of 3 cream books, widest below, left of opening 1",
-                              "remotes box right of opening 3",
+                              "stack of 3 cream books, widest below, left of opening 1 of bookcase",
+                              "remotes box right of opening 3 of bookcase",
                               "remotes box holds remote 7 x 2 x 1 and 4 coasters 4 x 4 x 1/2",
                               "ceiling light centred on room, close to "
                               "the ceiling",

@@ -262,6 +262,15 @@ public:
                 ++next;
             }
         }
+        // The palette it was dressed by is the scheme's from now on.
+        Dressing d = scene_.scheme->dressing;
+        if (d.families.empty() && !d.accent) {
+            for (const auto& f : palette_->families)
+                d.families.push_back(f.colour);
+            if (palette_->accent)
+                d.accent = palette_->accent->colour;
+            e.acts.emplace_back(SetDressing{d});
+        }
         e.words = std::string(told("dress from the stock"));
         return out;
     }

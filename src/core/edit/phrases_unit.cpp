@@ -122,7 +122,7 @@ std::span<const Phrase> unitPhrases() {
          .read = &openingsHigh,
          .follows = Follows::length,
          .help = "how high each of its openings is, from the top; what is left over is the plinth",
-         .example = "openings 14, 12, 16, 10 high"},
+         .example = "openings 14, 10 high"},
         {.begins = {"boards"},
          .of = SaidOf::floor,
          .read = &boardsThick,

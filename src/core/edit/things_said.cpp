@@ -37,7 +37,12 @@ public:
         if (in.endOf("a") == 0 && in.endOf("an") == 0 && in.nameAhead()) {
             in.article();
             try {
-                if (const int id = in.piece(); id != 0 && scheme_.byId(id)->isThing())
+                const int id = in.piece();
+                if (id != 0 && !scheme_.byId(id)->isThing()) {
+                    in.goTo(start);
+                    return false;
+                }
+                if (id != 0 && !sizesAhead())
                     moved_ = id;
             } catch (const LineFault&) {
                 moved_ = 0;
@@ -82,9 +87,22 @@ public:
     }
 
 private:
+    /// "9 x 6 x 1": what has sizes after its name is a new one.
+    bool sizesAhead() {
+        const std::size_t at = in.at();
+        bool sizes = false;
+        if (in.lengthAhead()) {
+            (void)in.length("the size");
+            sizes = in.endOf("x") > 0 || in.endOf("by") > 0 || in.endOf("dia") > 0;
+        }
+        in.goTo(at);
+        return sizes;
+    }
+
     /// Whether the rest of the line places things as only this reader does.
     bool isMine(const std::optional<Described>& d, bool lean) {
         const auto rest = " " + foldCase(in.rest()) + " ";
+        const bool byDiameter = foldCase(in.text()).find(" dia ") != std::string::npos;
         const auto has = [&](std::string_view w) { return rest.find(w) != std::string::npos; };
         // What is of the room is another reader's.
         for (const std::string_view w :

@@ -153,41 +153,41 @@ private:
             return true;
         said_ = before;
         in.goTo(at);
+        if (beside())
+            return true;
+        in.goTo(at);
         if (led) {
             in.take({"at", "to", "in", "on"});
             in.article();
-        } else {
-            in.goTo(at);
         }
         if (openingHere())
             return true;
-        if (led) {
-            if (in.take({"left end", "left"})) {
-                said_.along = Along::left;
+        for (const auto& [words, along] :
+             {std::pair{"left end", Along::left}, std::pair{"left", Along::left},
+              std::pair{"right end", Along::right}, std::pair{"right", Along::right},
+              std::pair{"middle", Along::middle}, std::pair{"centre", Along::middle},
+              std::pair{"center", Along::middle}, std::pair{"centred", Along::middle},
+              std::pair{"centered", Along::middle}})
+            if (in.take({words})) {
+                said_.along = along;
                 return true;
             }
-            if (in.take({"right end", "right"})) {
-                said_.along = Along::right;
+        for (const auto& [words, depth] :
+             {std::pair{"back", Depth::back}, std::pair{"front", Depth::front}})
+            if (led && in.take({words})) {
+                said_.depth = depth;
                 return true;
             }
-            if (in.take({"back"})) {
-                said_.depth = Depth::back;
-                return true;
-            }
-            if (in.take({"front"})) {
-                said_.depth = Depth::front;
-                return true;
-            }
-            if (in.take({"middle", "centre", "center"})) {
-                said_.along = Along::middle;
-                return true;
-            }
-        }
         in.goTo(at);
-        if (in.take({"centred", "centered"})) {
-            said_.along = Along::middle;
+        if (in.take({"on top of", "on"})) {
+            onWhat();
             return true;
         }
+        return false;
+    }
+
+    /// "either side of vase", "between vase and bowl", "in front of print"; nothing read for none.
+    bool beside() {
         if (in.take({"either side of", "both sides of", "on either side of"})) {
             said_.eitherSide = true;
             said_.beside = reference("either side of what?");
@@ -211,18 +211,6 @@ private:
                 said_.beside = reference("of what?");
                 return true;
             }
-        if (in.take({"on top of", "on"})) {
-            onWhat();
-            return true;
-        }
-        if (in.take({"left"})) {
-            said_.along = Along::left;
-            return true;
-        }
-        if (in.take({"right"})) {
-            said_.along = Along::right;
-            return true;
-        }
         return false;
     }
 

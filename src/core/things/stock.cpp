@@ -359,7 +359,10 @@ Size turnedOver(const Size& s) {
     return {s.height, s.depth, s.width};
 }
 
-double filledBy(const Size& box, const std::vector<HeldThing>& held) {
+namespace {
+
+/// The height it takes with things turned one way or the other first, over the box's.
+double filledWith(const Size& box, const std::vector<HeldThing>& held, bool turnedFirst) {
     const double w = box.width.mm();
     const double d = box.depth.mm();
     const double h = box.height.mm();
@@ -398,7 +401,7 @@ double filledBy(const Size& box, const std::vector<HeldThing>& held) {
     };
     std::vector<Layer> layers;
     const auto into = [&](Layer& layer, const Laid& l) {
-        for (const bool turned : {false, true}) {
+        for (const bool turned : {turnedFirst, !turnedFirst}) {
             const double across = turned ? l.d : l.w;
             const double deep = turned ? l.w : l.d;
             for (Row& r : layer.rows)
@@ -408,7 +411,7 @@ double filledBy(const Size& box, const std::vector<HeldThing>& held) {
                 }
         }
         const double from = layer.rows.empty() ? 0 : layer.rows.back().front;
-        for (const bool turned : {false, true}) {
+        for (const bool turned : {turnedFirst, !turnedFirst}) {
             const double across = turned ? l.d : l.w;
             const double deep = turned ? l.w : l.d;
             if (from + deep <= d + 1e-6 && across <= w + 1e-6) {
@@ -427,6 +430,12 @@ double filledBy(const Size& box, const std::vector<HeldThing>& held) {
         up += l.h;
     }
     return h > 0 ? up / h : 2;
+}
+
+} // namespace
+
+double filledBy(const Size& box, const std::vector<HeldThing>& held) {
+    return std::min(filledWith(box, held, false), filledWith(box, held, true));
 }
 
 } // namespace mezzet
