@@ -113,7 +113,7 @@ private:
                                        [](const Piece& p) { return p.openings() > 0; });
         const bool bare = (has(" opening ") && units) || has(" riser") || has(" lying") ||
                           has("widest") || has(" as a group") || has(" forward") || has("spine") ||
-                          has("jacket");
+                          has("jacket") || byDiameter;
         if (bare || lean)
             return true;
         const bool form = d && (d->form == Described::Form::stack || d->stock != nullptr ||
