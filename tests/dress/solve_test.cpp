@@ -51,10 +51,12 @@ double reckoned(const Project& job) {
             ++materials[std::string(materialOf(p))];
             books += p.isBook() ? 1 : 0;
             lying += p.isBook() && liesOf(p) == Lies::lying ? 1 : 0;
-            const double x = t.at.x + t.size.width.mm() / 2 + openingOf(unit, s.id.index)->left;
-            const int side = x < 0 ? 0 : 1;
-            light[side] += labOf(*colourOf(p)).l * front;
-            lit[side] += front;
+            const double x = t.at.x + openingOf(unit, s.id.index)->left;
+            const double left = std::clamp(-x / t.size.width.mm(), 0.0, 1.0);
+            for (int side = 0; side < 2; ++side) {
+                light[side] += labOf(*colourOf(p)).l * front * (side == 0 ? left : 1 - left);
+                lit[side] += front * (side == 0 ? left : 1 - left);
+            }
             if (t.on == 0) {
                 wide += t.size.width.mm();
                 onBoard[t.at.x] = family ? static_cast<int>(*family) : -1;

@@ -116,7 +116,7 @@ TEST(JobSchema, HoldsForEverythingThatCanBeSaid) {
                               "palette cream and navy, accent brass",
                               "colour walls sage",
                               "stack of 3 cream books, widest below, left of opening 1 of bookcase",
-                              "remotes box right of opening 3 of bookcase",
+                              "remotes box on bookcase",
                               "remotes box holds remote 7 x 2 x 1 and 4 coasters 4 x 4 x 1/2",
                               "ceiling light centred on room, close to "
                               "the ceiling",

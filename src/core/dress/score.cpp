@@ -49,9 +49,13 @@ OpeningFacts factsOf(double width, double height, double middle, std::span<const
             out.outside += face;
         else
             accent = accent || s.family == accents;
-        const std::size_t side = s.x + s.width / 2 < middle ? 0 : 1;
-        out.light[side] += s.lightness * face;
-        out.lit[side] += face;
+        // What stands across the middle counts on each side by its part there.
+        const double left = s.width > 0 ? std::clamp((middle - s.x) / s.width, 0.0, 1.0) : 0;
+        for (const std::size_t side : {std::size_t{0}, std::size_t{1}}) {
+            const double part = face * (side == 0 ? left : 1 - left);
+            out.light[side] += s.lightness * part;
+            out.lit[side] += part;
+        }
         if (s.material > 0)
             out.materials |= std::uint64_t{1} << (s.material % 64);
         if (s.book) {

@@ -81,7 +81,9 @@ public:
         double deep = 0;
         for (const Piece& p : all)
             deep = std::max(deep, p.size.depth.mm());
-        if (wide > b.box.high.x - b.box.low.x + touch)
+        const Piece* under = scheme_.byId(on.piece);
+        const bool onThing = under != nullptr && under->isThing();
+        if (!onThing && wide > b.box.high.x - b.box.low.x + touch)
             in.fail(
                 start, in.at() - start,
                 worded("they are {} wide, and there is {} {}",
@@ -228,7 +230,11 @@ private:
                        t.back < back + deep - touch && t.front > back + touch;
             });
         };
-        std::vector<double> tried{low, high - wide, (low + high - wide) / 2};
+        std::vector<double> tried{(low + high - wide) / 2};
+        if (wide <= high - low + touch) {
+            tried.push_back(low);
+            tried.push_back(high - wide);
+        }
         for (const Taken& t : b.taken)
             for (const double x : {t.right, t.left - wide})
                 if (x > low - touch && x < high - wide + touch)
