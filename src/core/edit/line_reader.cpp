@@ -83,8 +83,14 @@ Edit LineReader::read() {
 Edit LineReader::put(bool fresh) {
     if (auto gallery = readGallery(in, *scene_, surface_))
         return *gallery;
-    if (auto many = readSeveral(in, *scene_, surface_))
-        return *many;
+    // "nine prints" may be what something is called.
+    const std::size_t counted = in.at();
+    int count = 0;
+    const bool isName = in.nameAhead() && in.takeCount(count);
+    in.goTo(counted);
+    if (!isName)
+        if (auto many = readSeveral(in, *scene_, surface_))
+            return *many;
     // "an armchair" is a new one, "the armchair" the one that is there.
     bool known = false;
     if (!in.nameAhead()) {
