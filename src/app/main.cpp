@@ -12,10 +12,10 @@
 #include "judge/rule_code.h"
 #include "measure/text.h"
 
-#include <QCheckBox>
-#include <QComboBox>
 #include <QAction>
 #include <QApplication>
+#include <QCheckBox>
+#include <QComboBox>
 #include <QCommandLineParser>
 #include <QDir>
 #include <QFile>

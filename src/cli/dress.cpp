@@ -293,7 +293,8 @@ int dress(const DressCommand& c) {
         fmt::print("{:<6} {:<15} {}: {}\n", verdictName(r->verdict), r->rule->id,
                    subjectOf(*r, say), whyOf(*r, say));
     if (!left.empty())
-        fmt::print("left over: {}\n", listed(left));
+        fmt::print("left over: {}\n",
+                   listed(leftOverInShort(job->stock ? *job->stock : none, scheme)));
     for (const WantedThing& w : wanted)
         fmt::print("wanted {}: a {}{} in {}, {} to {} wide, {} to {} high\n", words(w.where, say),
                    w.material.empty() ? "" : w.material + " ", w.kind, colourWord(w.colour),

@@ -40,7 +40,7 @@ FrontFrame frameOf(const Piece& unit, const std::vector<DressedSurface>& all, co
 }
 
 std::vector<ThingFront> frontsOf(const Scene& scene, const Piece& unit,
-                            const std::vector<DressedSurface>& all, const FrontFrame& f) {
+                                 const std::vector<DressedSurface>& all, const FrontFrame& f) {
     std::vector<ThingFront> out;
     for (const DressedSurface& s : all) {
         double left = 0;
@@ -52,15 +52,16 @@ std::vector<ThingFront> frontsOf(const Scene& scene, const Piece& unit,
         for (const DressedThing& t : s.things) {
             const double x = left + t.at.x;
             const double z = up + t.at.z;
-            out.push_back({scene.pieceById(t.id),
-                           QRectF(f.foot.x() + x * f.scale,
-                                  f.foot.y() - (z + t.size.height.mm()) * f.scale,
-                                  t.size.width.mm() * f.scale, t.size.height.mm() * f.scale),
-                           t.front()});
+            out.push_back(
+                {scene.pieceById(t.id),
+                 QRectF(f.foot.x() + x * f.scale, f.foot.y() - (z + t.size.height.mm()) * f.scale,
+                        t.size.width.mm() * f.scale, t.size.height.mm() * f.scale),
+                 t.front()});
         }
     }
-    std::stable_sort(out.begin(), out.end(),
-                     [](const ThingFront& a, const ThingFront& b) { return a.forward < b.forward; });
+    std::stable_sort(out.begin(), out.end(), [](const ThingFront& a, const ThingFront& b) {
+        return a.forward < b.forward;
+    });
     return out;
 }
 
@@ -81,8 +82,7 @@ public:
         line.setAlphaF(v_.values ? 0 : 0.75F);
         p_.setPen(QPen(line, v_.pen));
         p_.setBrush(fill);
-        const ThingSort sort =
-            piece.kind->thing ? piece.kind->thing->sort : ThingSort::other;
+        const ThingSort sort = piece.kind->thing ? piece.kind->thing->sort : ThingSort::other;
         form(sort, piece, f.box, fill);
         if (piece.id == v_.chosen) {
             p_.setBrush(Qt::NoBrush);
@@ -158,13 +158,14 @@ private:
                 p_.drawLine(QPointF(b.center().x(), b.bottom() - pot * 0.9),
                             QPointF(b.left() + w * t, b.top() + h * 0.12));
             p_.setBrush(fill.darker(160));
-            p_.drawRect(QRectF(b.center().x() - w * 0.26, b.bottom() - pot * 0.7, w * 0.52,
-                               pot * 0.7));
+            p_.drawRect(
+                QRectF(b.center().x() - w * 0.26, b.bottom() - pot * 0.7, w * 0.52, pot * 0.7));
             return;
         }
         case ThingSort::box:
             p_.drawRect(b);
-            p_.drawLine(QPointF(b.left(), b.top() + h * 0.28), QPointF(b.right(), b.top() + h * 0.28));
+            p_.drawLine(QPointF(b.left(), b.top() + h * 0.28),
+                        QPointF(b.right(), b.top() + h * 0.28));
             return;
         case ThingSort::basket:
             p_.drawRoundedRect(b, w * 0.06, w * 0.06);
@@ -179,7 +180,8 @@ private:
             path.lineTo(b.left(), b.top() + h * 0.4);
             path.closeSubpath();
             path.addRect(b.center().x() - w * 0.06, b.top() + h * 0.4, w * 0.12, h * 0.52);
-            path.addEllipse(QRectF(b.center().x() - w * 0.26, b.bottom() - h * 0.14, w * 0.52, h * 0.14));
+            path.addEllipse(
+                QRectF(b.center().x() - w * 0.26, b.bottom() - h * 0.14, w * 0.52, h * 0.14));
             path.setFillRule(Qt::WindingFill);
             break;
         case ThingSort::clock:
@@ -192,7 +194,8 @@ private:
                 p_.drawEllipse(b);
                 return;
             }
-            path.addEllipse(QRectF(b.center().x() - w * 0.22, b.top(), w * 0.44, std::min(h * 0.34, w * 0.6)));
+            path.addEllipse(
+                QRectF(b.center().x() - w * 0.22, b.top(), w * 0.44, std::min(h * 0.34, w * 0.6)));
             path.moveTo(b.left() + w * 0.1, b.bottom());
             path.cubicTo(b.left() + w * 0.1, b.top() + h * 0.3, b.right() - w * 0.1,
                          b.top() + h * 0.3, b.right() - w * 0.1, b.bottom());
@@ -311,8 +314,8 @@ double drawUnitFront(QPainter& p, const Look& look, const Scene& scene, int unit
     return f.scale;
 }
 
-double drawTopFromAbove(QPainter& p, const Look& look, const Scene& scene,
-                        const DressedSurface& s, const UnitView& v) {
+double drawTopFromAbove(QPainter& p, const Look& look, const Scene& scene, const DressedSurface& s,
+                        const UnitView& v) {
     const double scale = std::min(v.into.width() / s.width, v.into.height() / s.depth);
     const QPointF corner(v.into.center().x() - s.width * scale / 2,
                          v.into.center().y() - s.depth * scale / 2);

@@ -28,7 +28,7 @@ struct DressPage {
     std::vector<DressedSurface> surfaces;
     std::vector<std::pair<int, const DressedThing*>> rows; ///< number, thing
     std::vector<WantedThing> wanted;
-    std::size_t from = 0; ///< the row it begins with; pages after the first go on with the list
+    std::vector<std::string> left; ///< what goes back in the cupboard
 };
 
 struct DressWork {
@@ -37,7 +37,6 @@ struct DressWork {
     Paper paper;
     std::string date;
     std::vector<std::shared_ptr<DressPage>> units;
-    std::vector<std::string> left;
 
     [[nodiscard]] std::string length(double mm) const {
         return write(Length::millimetres(mm), job.notation);
@@ -81,8 +80,12 @@ Result<std::shared_ptr<DressWork>> dressWork(const Project& job, const SheetOpti
         return Problem{o.of.empty() ? std::string("nothing stands on a shelf or a table yet")
                                     : fmt::format("nothing stands on “{}”", o.of),
                        "put something there first, like: vase in opening 1 of bookcase"};
+    // Units with shelves first; what goes back in the cupboard is told once, with the first.
+    std::stable_sort(w->units.begin(), w->units.end(), [&](const auto& a, const auto& b) {
+        return w->scene->pieceById(a->unit)->openings() > w->scene->pieceById(b->unit)->openings();
+    });
     if (w->job.stock)
-        w->left = leftOver(*w->job.stock, w->job.scheme());
+        w->units.front()->left = leftOverInShort(*w->job.stock, w->job.scheme());
     loadFonts();
     return w;
 }
@@ -111,12 +114,14 @@ public:
             y += tall + 5;
         } else {
             // A tabletop: from the front, and from above.
-            v.into = dev(QRectF(margin, y, w, tall * 0.5));
+            // No larger than a fifth of what it is.
+            const double wide = std::min(w, unit.size.width.mm() / 5);
+            v.into = dev(QRectF(margin + (w - wide) / 2, y, wide, tall * 0.5));
             drawUnitFront(p_, paperLook(), *of_.scene, page.unit, v);
             y += tall * 0.5 + 3;
             for (const DressedSurface& s : page.surfaces)
                 if (s.isTop()) {
-                    v.into = dev(QRectF(margin, y, w, tall * 0.45));
+                    v.into = dev(QRectF(margin + (w - wide) / 2, y, wide, tall * 0.45));
                     drawTopFromAbove(p_, paperLook(), *of_.scene, s, v);
                 }
             y += tall * 0.45 + 4;
@@ -133,8 +138,8 @@ public:
         return next;
     }
 
-    [[nodiscard]] static std::size_t rowsOf(const DressPage& page, const DressWork& of) {
-        return page.rows.size() + page.wanted.size() + of.left.size();
+    [[nodiscard]] static std::size_t rowsOf(const DressPage& page) {
+        return page.rows.size() + page.wanted.size() + page.left.size();
     }
 
 private:
@@ -145,7 +150,7 @@ private:
         const double column = (w - 6) / 2;
         const std::size_t things = page.rows.size();
         const std::size_t wanted = things + page.wanted.size();
-        const std::size_t all = rowsOf(page, of_);
+        const std::size_t all = rowsOf(page);
         std::size_t at = from;
         for (int c = 0; c < 2 && at < all; ++c) {
             const double x = margin + c * (column + 6);
@@ -153,9 +158,10 @@ private:
             bool begun = false;
             while (at < all) {
                 const bool head = !begun || at == things || at == wanted;
-                if (y + dressRow + (head ? 7 : 0) > end)
+                if (y + dressRow + (head ? 10 : 0) > end)
                     break;
                 if (head) {
+                    y += begun ? 3 : 0;
                     y = heading(at < things   ? QString("Numbered")
                                 : at < wanted ? QString("Still wanted")
                                               : QString("Back in the cupboard"),
@@ -168,7 +174,7 @@ private:
                     want(page.wanted[at - things], x, y, column);
                 else
                     text({x, y, column, dressRow}, Qt::AlignLeft | Qt::AlignVCenter,
-                         q(of_.left[at - wanted]), 2.6);
+                         q(page.left[at - wanted]), 2.6);
                 y += dressRow;
                 ++at;
             }
@@ -243,12 +249,11 @@ Result<Sheet> dressingPages(const Project& job, const SheetOptions& o) {
             [of, page](QPainter& p, double k) { DressPen(p, k, *of).first(*page); });
         std::size_t next = DressPen(scratch, 0.1, *of).first(*page);
         constexpr int mostPages = 40;
-        for (int n = 0; n < mostPages && next < DressPen::rowsOf(*page, *of); ++n) {
+        for (int n = 0; n < mostPages && next < DressPen::rowsOf(*page); ++n) {
             if (o.onePage)
                 break;
-            sheet.paper.pages.emplace_back([of, page, next](QPainter& p, double k) {
-                DressPen(p, k, *of).more(*page, next);
-            });
+            sheet.paper.pages.emplace_back(
+                [of, page, next](QPainter& p, double k) { DressPen(p, k, *of).more(*page, next); });
             const std::size_t after = DressPen(scratch, 0.1, *of).more(*page, next);
             if (after == next)
                 break;
@@ -288,7 +293,7 @@ Result<std::string> dressingTable(const Project& job, const SheetOptions& o) {
             out += fmt::format("wanted,,,{},{},{},{},{},,,\n", w.kind, hexOf(w.colour),
                                csvCell(w.material), csvCell(scheme.byId(page->unit)->name),
                                csvCell(words(w.where, job.wording())));
-    for (const auto& name : of->left)
+    for (const auto& name : leftOver(job.stock ? *job.stock : Stock{}, scheme))
         out += fmt::format("left over,,{},,,,,,,,\n", csvCell(name));
     return out;
 }
@@ -298,8 +303,9 @@ Result<std::string> dressingTable(const Project& job, const SheetOptions& o) {
 const SheetKind dressingSheet{
     .id = "dressing",
     .title = "Shelves as they are dressed",
-    .about = "Each dressed unit from the front, every thing numbered, with its list: to put it back "
-             "after cleaning, and to shop by.",
+    .about =
+        "Each dressed unit from the front, every thing numbered, with its list: to put it back "
+        "after cleaning, and to shop by.",
     .asks = {Asks::paper, Asks::piece},
     .pages = &dressingPages,
     .table = &dressingTable,

@@ -38,7 +38,7 @@ double reckoned(const Project& job) {
     const Piece& unit = *job.scheme().byName("Bookcase");
     for (const DressedSurface& s : all) {
         double top = 0, wide = 0, wider = 0, upper = 0;
-        bool any = false;
+        double here = 0, tinted = 0;
         std::map<double, int> onBoard;
         for (const DressedThing& t : s.things) {
             const Piece& p = *job.scheme().byId(t.id);
@@ -47,7 +47,8 @@ double reckoned(const Project& job) {
             top = std::max(top, t.top());
             face += front;
             outside += family ? 0 : front;
-            any = any || (palette.accent && family == palette.families.size());
+            here += front;
+            tinted += palette.accent && family == palette.families.size() ? front : 0;
             ++materials[std::string(materialOf(p))];
             books += p.isBook() ? 1 : 0;
             lying += p.isBook() && liesOf(p) == Lies::lying ? 1 : 0;
@@ -77,7 +78,8 @@ double reckoned(const Project& job) {
         };
         fill += s.things.empty() ? 1 : off(top / *s.height, 0.5, 0.8);
         breadth += s.things.empty() ? 1 : off(wide / s.width, 0.4, 0.9);
-        accent += palette.accent && !s.things.empty() && !any ? 1 : 0;
+        if (palette.accent && here > 0)
+            accent += tinted <= 0 ? 1 : std::clamp((tinted / here - 0.3) / 0.3, 0.0, 1.0);
         stacks += upper > 0 ? wider / upper : 0;
         int runs = 0, last = -2;
         std::map<int, int> families;

@@ -200,8 +200,7 @@ bool DressDialog::solving() const {
 }
 
 void DressDialog::tell(const QString& words, bool trouble) {
-    told_->setStyleSheet(
-        QString("color: %1;").arg((trouble ? look().tight : look().right).name()));
+    told_->setStyleSheet(QString("color: %1;").arg((trouble ? look().tight : look().right).name()));
     told_->setText(words);
 }
 
@@ -223,9 +222,9 @@ void DressDialog::fill() {
     // The units: what has openings, and tops with things.
     std::vector<std::pair<QString, int>> units;
     for (const Piece& p : scheme.pieces) {
-        const bool carries = std::any_of(
-            scheme.pieces.begin(), scheme.pieces.end(),
-            [&](const Piece& o) { return o.on.isCarried() && o.on.piece == p.id; });
+        const bool carries =
+            std::any_of(scheme.pieces.begin(), scheme.pieces.end(),
+                        [&](const Piece& o) { return o.on.isCarried() && o.on.piece == p.id; });
         if (!p.isThing() && (p.openings() > 0 || (p.kind->hasTop() && carries)))
             units.emplace_back(fromCore(p.name), p.id);
     }
@@ -264,10 +263,13 @@ void DressDialog::fill() {
         if (!here || !isOfDressing(r) || !r.off())
             continue;
         ++toMend;
-        const auto where = r.surface.isCarried() ? fromCore(words(r.surface, say)) + ": " : QString();
-        auto* item = new QListWidgetItem(
-            (r.piece == unit ? where : fromCore(subjectOf(r, say)) + ": ") + fromCore(whyOf(r, say)),
-            readings_);
+        const auto where =
+            r.surface.isCarried() ? fromCore(words(r.surface, say)) + ": " : QString();
+        auto words = (r.piece == unit ? where : fromCore(subjectOf(r, say)) + ": ") +
+                     fromCore(whyOf(r, say));
+        if (!words.isEmpty())
+            words[0] = words[0].toUpper();
+        auto* item = new QListWidgetItem(words, readings_);
         item->setData(Qt::UserRole, r.piece == unit ? 0 : r.piece);
     }
     if (toMend == 0)
@@ -280,14 +282,13 @@ void DressDialog::fill() {
             const int placed = placedOf(t, scheme);
             left += t.count - placed;
             const Piece one = pieceOf(t, t.name);
-            auto* item = new QListWidgetItem(
-                colourOf(one) ? swatchOf(*colourOf(one)) : QIcon(),
-                QString("%1: %2 of %3 left,  %4")
-                    .arg(fromCore(t.name))
-                    .arg(t.count - placed)
-                    .arg(t.count)
-                    .arg(fromCore(sizeWords(one, job.notation))),
-                stock_);
+            auto* item = new QListWidgetItem(colourOf(one) ? swatchOf(*colourOf(one)) : QIcon(),
+                                             QString("%1: %2 of %3 left,  %4")
+                                                 .arg(fromCore(t.name))
+                                                 .arg(t.count - placed)
+                                                 .arg(t.count)
+                                                 .arg(fromCore(sizeWords(one, job.notation))),
+                                             stock_);
             item->setData(Qt::UserRole, fromCore(t.name));
         }
     if (stock_->count() == 0)
@@ -295,25 +296,23 @@ void DressDialog::fill() {
                         "or read a table: Place, What is at hand.");
     wanted_->clear();
     for (const WantedThing& w : wantedFor(job, scene, surfaces))
-        new QListWidgetItem(
-            swatchOf(w.colour),
-            QString("%1: a %2%3, %4 to %5 wide, %6 to %7 high")
-                .arg(fromCore(words(w.where, say)),
-                     w.material.empty() ? QString() : fromCore(w.material + " "),
-                     fromCore(w.kind), fromCore(write(w.least.width, job.notation)),
-                     fromCore(write(w.most.width, job.notation)),
-                     fromCore(write(w.least.height, job.notation)),
-                     fromCore(write(w.most.height, job.notation))),
-            wanted_);
+        new QListWidgetItem(swatchOf(w.colour),
+                            QString("%1: a %2%3, %4 to %5 wide, %6 to %7 high")
+                                .arg(fromCore(words(w.where, say)),
+                                     w.material.empty() ? QString() : fromCore(w.material + " "),
+                                     fromCore(w.kind), fromCore(write(w.least.width, job.notation)),
+                                     fromCore(write(w.most.width, job.notation)),
+                                     fromCore(write(w.least.height, job.notation)),
+                                     fromCore(write(w.most.height, job.notation))),
+                            wanted_);
     if (wanted_->count() == 0)
         wanted_->addItem("Nothing is missing.");
     const DressScore score = scoreOf(scene, surfaces);
-    counts_->setText(things == 0
-                         ? QString()
-                         : QString("%1 things, %2 left over, score %3 (0 is best)")
-                               .arg(things)
-                               .arg(left)
-                               .arg(score.whole, 0, 'f', 2));
+    counts_->setText(things == 0 ? QString()
+                                 : QString("%1 things, %2 left over, score %3 (0 is best)")
+                                       .arg(things)
+                                       .arg(left)
+                                       .arg(score.whole, 0, 'f', 2));
     // Answers are of a job that is no more.
     if (session_.project() != solvedFor_ && session_.project() != tried_ && !found_.empty()) {
         found_.clear();

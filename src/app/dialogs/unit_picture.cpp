@@ -12,7 +12,8 @@
 
 namespace mezzet::app {
 
-UnitPicture::UnitPicture(JobSession& session, QWidget* parent) : QWidget(parent), session_(session) {
+UnitPicture::UnitPicture(JobSession& session, QWidget* parent)
+    : QWidget(parent), session_(session) {
     setObjectName("unitPicture");
     setFocusPolicy(Qt::StrongFocus);
     setMinimumSize(320, 280);
@@ -76,8 +77,7 @@ void UnitPicture::paintEvent(QPaintEvent*) {
                 p.setPen(QPen(look().chosen, 2, Qt::DashLine));
                 p.drawRect(QRectF(at_.x() - grabbed_->x(),
                                   at_.y() - grabbed_->y() - piece->size.height.mm() * scale,
-                                  piece->size.width.mm() * scale,
-                                  piece->size.height.mm() * scale));
+                                  piece->size.width.mm() * scale, piece->size.height.mm() * scale));
             }
         return;
     }
@@ -250,8 +250,7 @@ bool UnitPicture::event(QEvent* e) {
         const int thing = sheets::thingAt(*session_.scene(), unit_, v, help->pos());
         if (const Piece* p = session_.project()->scheme().byId(thing)) {
             QStringList words{QString::fromStdString(p->name),
-                              QString::fromStdString(
-                                  sizeWords(*p, session_.project()->notation))};
+                              QString::fromStdString(sizeWords(*p, session_.project()->notation))};
             if (const auto c = colourOf(*p))
                 words << QString::fromUtf8(colourWord(*c).data(),
                                            static_cast<qsizetype>(colourWord(*c).size()));

@@ -34,9 +34,9 @@ void MainWindow::dressUnit() {
 bool MainWindow::readStock(const QString& path) {
     constexpr std::size_t most = std::size_t{16} * 1024 * 1024;
     const auto text = readTextFile(path.toStdString(), most);
-    const auto table = text ? stockFromCsv(*text, path.toStdString(),
-                                           *session_.project()->library.kit)
-                            : Result<Stock>(text.problem());
+    const auto table =
+        text ? stockFromCsv(*text, path.toStdString(), *session_.project()->library.kit)
+             : Result<Stock>(text.problem());
     if (!table) {
         emit session_.told(QString::fromStdString(table.problem().text()), true);
         return false;

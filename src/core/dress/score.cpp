@@ -13,6 +13,7 @@ constexpr double fillLow = 0.5;
 constexpr double fillHigh = 0.8;
 constexpr double breadthLow = 0.4;
 constexpr double breadthHigh = 0.9;
+constexpr double accentMost = 0.3;
 constexpr double lyingLeast = 0.2;
 constexpr int materialsLeast = 3;
 constexpr double sill = 0.5; // mm: wider by less is not wider
@@ -33,7 +34,7 @@ OpeningFacts factsOf(double width, double height, double middle, std::span<const
     OpeningFacts out;
     double reach = 0;
     double covered = 0;
-    bool accent = false;
+    double accent = 0;
     int wide = 0;
     int uppers = 0;
     // What stands on the board, from the left: runs of one colour.
@@ -48,7 +49,7 @@ OpeningFacts factsOf(double width, double height, double middle, std::span<const
         if (!s.family)
             out.outside += face;
         else
-            accent = accent || s.family == accents;
+            accent += s.family == accents ? face : 0;
         // What stands across the middle counts on each side by its part there.
         const double left = s.width > 0 ? std::clamp((middle - s.x) / s.width, 0.0, 1.0) : 0;
         for (const std::size_t side : {std::size_t{0}, std::size_t{1}}) {
@@ -85,7 +86,9 @@ OpeningFacts factsOf(double width, double height, double middle, std::span<const
     }
     out.fill = spots.empty() ? 1 : outOf(reach / height, fillLow, fillHigh);
     out.breadth = spots.empty() ? 1 : outOf(covered / width, breadthLow, breadthHigh);
-    out.accent = accents && !spots.empty() && !accent ? 1 : 0;
+    if (accents && out.face > 0)
+        out.accent =
+            accent <= 0 ? 1 : std::clamp((accent / out.face - accentMost) / accentMost, 0.0, 1.0);
     out.masses = standing > 1 ? static_cast<double>(runs - std::popcount(families)) /
                                     static_cast<double>(standing)
                               : 0;

@@ -28,7 +28,8 @@ struct Spot {
 struct OpeningFacts {
     double fill = 0;    ///< how far its height is from 1/2 to 4/5 filled; 1 empty
     double breadth = 0; ///< the same of its width, from 2/5 to 9/10
-    double accent = 0;  ///< 1 where things stand, and none of the accent's colour
+    double accent =
+        0; ///< 1 where things stand, and none of the accent's colour; how far it is too much
     double masses = 0;  ///< how scattered its colours are
     double stacks = 0;  ///< the share of lying books wider than what they lie on
     double face = 0;    ///< mm² of all fronts

@@ -49,10 +49,9 @@ Result<Edit> putThing(const Project& job, const Scene& scene, int thing, Surface
     if (p.size.width.mm() > wide + touch || p.size.depth.mm() > deep + touch)
         return Problem{worded("{} is larger than the board there", p.name), "take a larger one"};
     const double half = p.size.width.mm() / 2;
-    const double back = p.on == on ? p.pose.at.y
-                        : liesOf(p) == Lies::leaning
-                            ? box.low.y + p.size.depth.mm() / 2
-                            : (box.low.y + box.high.y) / 2;
+    const double back = p.on == on                   ? p.pose.at.y
+                        : liesOf(p) == Lies::leaning ? box.low.y + p.size.depth.mm() / 2
+                                                     : (box.low.y + box.high.y) / 2;
     p.on = on;
     p.ties.clear();
     p.pose = {{std::clamp(box.low.x + left + half, box.low.x + half, box.high.x - half), back},

@@ -272,6 +272,32 @@ std::vector<std::string> leftOver(const Stock& stock, const Scheme& scheme) {
     return out;
 }
 
+std::vector<std::string> leftOverInShort(const Stock& stock, const Scheme& scheme) {
+    std::vector<std::string> out;
+    for (const StockThing& t : stock) {
+        const auto names = unplaced(t, scheme);
+        if (names.empty())
+            continue;
+        if (names.size() == 1) {
+            out.push_back(names.front());
+            continue;
+        }
+        const auto number = [&](const std::string& n) { return n.substr(t.name.size() + 1); };
+        const auto all = namesOf(t);
+        const bool inARow =
+            std::search(all.begin(), all.end(), names.begin(), names.end()) != all.end();
+        std::vector<std::string> numbers;
+        for (const auto& n : names)
+            numbers.push_back(number(n));
+        out.push_back(names.size() == all.size()
+                          ? worded("all {} of {}", names.size(), t.name)
+                          : worded("{} of {} ({})", names.size(), t.name,
+                                   inARow ? worded("{} to {}", numbers.front(), numbers.back())
+                                          : listed(numbers)));
+    }
+    return out;
+}
+
 std::string stockAsCsv(const Stock& stock, bool metric) {
     std::string out = fmt::format("name,kind,count,width_{0},depth_{0},height_{0},colour,colour2,"
                                   "material,finish,weight_{1}\r\n",

@@ -39,6 +39,8 @@ inline constexpr int mostOfOne = 500;          ///< alike
 [[nodiscard]] int placedOf(const StockThing&, const Scheme&);
 /// The names of those that are not.
 [[nodiscard]] std::vector<std::string> leftOver(const Stock&, const Scheme&);
+/// The same in short: "9 of cream book (32 to 40)".
+[[nodiscard]] std::vector<std::string> leftOverInShort(const Stock&, const Scheme&);
 
 /// The stock as CSV (RFC 4180):
 /// name,kind,count,width_in,depth_in,height_in,colour,colour2,material, finish,weight_lb; or _mm
