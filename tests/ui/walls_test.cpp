@@ -265,6 +265,7 @@ TEST_F(WallStory, WallHooksAndTemplatesArePrinted) {
 }
 
 TEST_F(WallStory, EverySheetIsShownBeforeItIsPrinted) {
+    ASSERT_TRUE(session().sayLine("vase on sideboard"));
     for (const sheets::SheetKind* k : sheets::sheetKinds()) {
         SheetDialog dialog(session().settledProject(), k->id, onWall(3), window.get());
         EXPECT_EQ(&dialog.kind(), k);

@@ -99,7 +99,7 @@ void MainWindow::paletteFrom(const QString& path) {
 }
 
 void MainWindow::buildDressMenu(QMenu* m) {
-    add(m, "dress", "Dress shelves and tables …", QKeySequence("Ctrl+9"), [this] { dressUnit(); });
+    add(m, "dress", "Dress shelves and tables …", QKeySequence("Ctrl+J"), [this] { dressUnit(); });
     auto* stockMenu = m->addMenu("What is at hand");
     add(stockMenu, "readStock", "Read the stock from a CSV …", {}, [this] {
         const auto path = QFileDialog::getOpenFileName(this, "Read the stock from", {},

@@ -166,7 +166,9 @@ void shelfLeaned(const DressContext& c) {
                 if (liesOf(pieceOn(c, t)) != Lies::leaning)
                     continue;
                 if (eyes.empty())
-                    eyes = eyesOn(c.scene, u.id);
+                    eyes = eyesOn(c.scene, u.id,
+                                  {c.rule.setting("away"), c.rule.setting("seated"),
+                                   c.rule.setting("standing")});
                 for (const UnitEye& e : eyes) {
                     Reading& r =
                         onBoard(c, s, t.id, {}, Amount::ratio(coveredShare(c.scene, s, t, e.at)));

@@ -56,18 +56,17 @@ std::optional<std::pair<double, double>> across(const std::vector<Vec2>& hull, d
 
 } // namespace
 
-std::vector<UnitEye> eyesOn(const Scene& scene, int unit) {
+std::vector<UnitEye> eyesOn(const Scene& scene, int unit, const EyesBefore& eyes) {
     const Piece* p = scene.pieceById(unit);
     const auto body = bodyOf(scene, unit);
     if (p == nullptr || !body)
         return {};
     const Vec2 middle = body->foot.plan() + body->front.plan() * (p->size.depth.mm() / 2);
     const Vec2 front = body->front.plan();
-    const double six = Length::inches(72).mm();
-    const Vec2 before = middle + front * six;
+    const Vec2 before = middle + front * eyes.away.mm();
     const double level = scene.room->levelAt(before).mm();
     std::vector<UnitEye> out;
-    UnitEye seated{{before.x, before.y, level + Length::inches(44).mm()}, true, 0};
+    UnitEye seated{{before.x, before.y, level + eyes.seated.mm()}, true, 0};
     constexpr double farthest = 6000;
     double nearest = farthest;
     const FloorView floor(scene);
@@ -82,11 +81,10 @@ std::vector<UnitEye> eyesOn(const Scene& scene, int unit) {
             dot(to / away, pose.front()) < std::numbers::sqrt2 / 2)
             continue;
         nearest = away;
-        seated.at = {pose.at.x, pose.at.y,
-                     scene.room->levelAt(pose.at).mm() + Length::inches(44).mm()};
+        seated.at = {pose.at.x, pose.at.y, scene.room->levelAt(pose.at).mm() + eyes.seated.mm()};
         seated.seat = seat.id;
     }
-    out.push_back({{before.x, before.y, level + Length::inches(60).mm()}, false, 0});
+    out.push_back({{before.x, before.y, level + eyes.standing.mm()}, false, 0});
     out.push_back(seated);
     return out;
 }

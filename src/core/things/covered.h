@@ -11,9 +11,15 @@ struct UnitEye {
     int seat = 0; ///< the seat it is in; 0 for one who stands
 };
 
-/// Who looks at a unit: from the seat that faces it (within 45 degrees and 6 m, the nearest), else
-/// from 6 ft before its front, seated, 44 in high; and standing there, 60 in high. Common practice.
-[[nodiscard]] std::vector<UnitEye> eyesOn(const Scene&, int unit);
+/// How far before a unit one stands, and how high eyes are over the floor there.
+struct EyesBefore {
+    Length away = Length::inches(72);
+    Length seated = Length::inches(44);
+    Length standing = Length::inches(60);
+};
+/// Who looks at a unit: standing before its front; and from the seat that faces it (within 45
+/// degrees and 6 m, the nearest), else seated there. Common practice.
+[[nodiscard]] std::vector<UnitEye> eyesOn(const Scene&, int unit, const EyesBefore& = {});
 
 /// The share of a thing's front, the upright rectangle of its outline there, that things before it
 /// on the same board hide from an eye: their silhouettes from it, as upright bodies, thrown on that
