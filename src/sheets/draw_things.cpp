@@ -274,21 +274,39 @@ void carcass(QPainter& p, const Look& look, const Piece& unit, const FrontFrame&
             p.drawRect(rect(o->left + wide / 2, o->board, o->right + wide / 2, o->head));
 }
 
-void numberOn(QPainter& p, const Look& look, const UnitView& v, const QRectF& box, int number) {
-    const QString s = QString::number(number);
+/// Numbers of things, one for all that share it, none over another: where two would lie over each
+/// other the later one goes up or down.
+void drawNumbers(QPainter& p, const Look& look, const UnitView& v,
+                 const std::vector<std::pair<int, QRectF>>& things) {
+    std::map<int, QRectF> by;
+    for (const auto& [id, box] : things)
+        if (const auto it = v.numbers.find(id); it != v.numbers.end())
+            by[it->second] = by[it->second].united(box);
     const QFont font = lettering(v.letter);
     const QFontMetricsF m(font);
-    const double w = std::max(m.horizontalAdvance(s), v.letter * 0.7) + v.letter * 0.5;
-    QRectF tag(0, 0, w, v.letter * 1.25);
-    tag.moveCenter(box.center());
-    QColor paper = look.floor;
-    paper.setAlphaF(0.85F);
-    p.setPen(Qt::NoPen);
-    p.setBrush(paper);
-    p.drawRoundedRect(tag, v.letter * 0.3, v.letter * 0.3);
-    p.setPen(look.ink);
-    p.setFont(font);
-    p.drawText(tag, Qt::AlignCenter, s);
+    std::vector<QRectF> placed;
+    for (const auto& [number, box] : by) {
+        const QString s = QString::number(number);
+        const double w = std::max(m.horizontalAdvance(s), v.letter * 0.7) + v.letter * 0.5;
+        QRectF tag(0, 0, w, v.letter * 1.25);
+        for (int step = 0; step < 9; ++step) {
+            // In its middle, then a line down, a line up, and so on.
+            const double off = (step + 1) / 2 * (step % 2 == 1 ? 1.0 : -1.0) * tag.height() * 1.05;
+            tag.moveCenter(box.center() + QPointF(0, off));
+            if (std::none_of(placed.begin(), placed.end(),
+                             [&](const QRectF& other) { return other.intersects(tag); }))
+                break;
+        }
+        placed.push_back(tag);
+        QColor paper = look.floor;
+        paper.setAlphaF(0.85F);
+        p.setPen(Qt::NoPen);
+        p.setBrush(paper);
+        p.drawRoundedRect(tag, v.letter * 0.3, v.letter * 0.3);
+        p.setPen(look.ink);
+        p.setFont(font);
+        p.drawText(tag, Qt::AlignCenter, s);
+    }
 }
 
 } // namespace
@@ -307,10 +325,12 @@ double drawUnitFront(QPainter& p, const Look& look, const Scene& scene, int unit
     const auto fronts = frontsOf(scene, piece, all, f);
     for (const ThingFront& one : fronts)
         pen.draw(one);
-    if (v.letter > 0)
+    if (v.letter > 0) {
+        std::vector<std::pair<int, QRectF>> boxes;
         for (const ThingFront& one : fronts)
-            if (const auto it = v.numbers.find(one.piece->id); it != v.numbers.end())
-                numberOn(p, look, v, one.box, it->second);
+            boxes.emplace_back(one.piece->id, one.box);
+        drawNumbers(p, look, v, boxes);
+    }
     return f.scale;
 }
 
@@ -346,13 +366,14 @@ double drawTopFromAbove(QPainter& p, const Look& look, const Scene& scene, const
         else
             p.drawRect(box);
     }
-    if (v.letter > 0)
+    if (v.letter > 0) {
+        std::vector<std::pair<int, QRectF>> boxes;
         for (const DressedThing* t : order)
-            if (const auto it = v.numbers.find(t->id); it != v.numbers.end())
-                numberOn(p, look, v,
-                         QRectF(corner + QPointF(t->at.x * scale, t->at.y * scale),
-                                QSizeF(t->size.width.mm() * scale, t->size.depth.mm() * scale)),
-                         it->second);
+            boxes.emplace_back(
+                t->id, QRectF(corner + QPointF(t->at.x * scale, t->at.y * scale),
+                              QSizeF(t->size.width.mm() * scale, t->size.depth.mm() * scale)));
+        drawNumbers(p, look, v, boxes);
+    }
     return scale;
 }
 

@@ -9,12 +9,13 @@ namespace mezzet::sheets {
 
 /// A unit as one stands before it, or a top from above: where it goes, and how.
 struct UnitView {
-    QRectF into;                  ///< device; the drawing keeps its proportions in it
-    double pen = 1;               ///< device units to one of line width
-    double letter = 0;            ///< height of numbers, device; 0 for none
-    bool values = false;          ///< light and dark only, as one sees it with eyes half shut
-    int chosen = 0;               ///< a thing that is marked; 0 for none
-    std::map<int, int> numbers{}; ///< by thing: what it is called in the list
+    QRectF into;         ///< device; the drawing keeps its proportions in it
+    double pen = 1;      ///< device units to one of line width
+    double letter = 0;   ///< height of numbers, device; 0 for none
+    bool values = false; ///< light and dark only, as one sees it with eyes half shut
+    int chosen = 0;      ///< a thing that is marked; 0 for none
+    std::map<int, int>
+        numbers{}; ///< by thing: what it is called in the list; several may share one
 };
 
 /// Draws a unit from the front: its boards, and all that stands in its openings and on its top,

@@ -26,7 +26,12 @@ constexpr const char* dressCaution =
 struct DressPage {
     int unit = 0;
     std::vector<DressedSurface> surfaces;
-    std::vector<std::pair<int, const DressedThing*>> rows; ///< number, thing
+    /// Things alike, side by side or on each other, under one number.
+    struct Row {
+        int number = 0;
+        std::vector<const DressedThing*> things;
+    };
+    std::vector<Row> rows;
     std::vector<WantedThing> wanted;
     std::vector<std::string> left; ///< what goes back in the cupboard
 };
@@ -44,6 +49,17 @@ struct DressWork {
     [[nodiscard]] double wide() const { return std::min(paper.width, paper.height).mm(); }
     [[nodiscard]] double high() const { return std::max(paper.width, paper.height).mm(); }
 };
+
+/// Whether the second of two books goes on the first's run or stack: alike, and touching.
+bool goesOn(const Scene& scene, const DressedThing& a, const DressedThing& b) {
+    const Piece& one = *scene.pieceById(a.id);
+    const Piece& two = *scene.pieceById(b.id);
+    constexpr double touching = 1; // mm
+    const bool alike = one.isBook() && two.isBook() && colourOf(one) == colourOf(two) &&
+                       one.kind == two.kind && liesOf(one) == liesOf(two);
+    return alike &&
+           (b.on == a.id || (a.on == 0 && b.on == 0 && std::abs(b.at.x - a.right()) < touching));
+}
 
 Result<std::shared_ptr<DressWork>> dressWork(const Project& job, const SheetOptions& o) {
     auto scene = sceneOf(job);
@@ -70,8 +86,13 @@ Result<std::shared_ptr<DressWork>> dressWork(const Project& job, const SheetOpti
                              [](const DressedThing* a, const DressedThing* b) {
                                  return a->at.x != b->at.x ? a->at.x < b->at.x : a->at.z < b->at.z;
                              });
-            for (const DressedThing* t : order)
-                page->rows.emplace_back(++number, t);
+            const DressedThing* last = nullptr;
+            for (const DressedThing* t : order) {
+                if (last == nullptr || !goesOn(*w->scene, *last, *t))
+                    page->rows.push_back({++number, {}});
+                page->rows.back().things.push_back(t);
+                last = t;
+            }
         }
         page->wanted = wantedFor(w->job, *w->scene, page->surfaces);
         w->units.push_back(std::move(page));
@@ -103,8 +124,9 @@ public:
         UnitView v;
         v.pen = 0.2 * k_;
         v.letter = 2.6 * k_;
-        for (const auto& [number, t] : page.rows)
-            v.numbers[t->id] = number;
+        for (const DressPage::Row& row : page.rows)
+            for (const DressedThing* t : row.things)
+                v.numbers[t->id] = row.number;
         const double tall = of_.high() * 0.52;
         double y = margin;
         const bool openings = unit.openings() > 0;
@@ -188,24 +210,37 @@ private:
         p_.drawRect(dev(QRectF(x, y + 0.9, 2.6, 2.6)));
     }
 
-    void thing(const DressPage& page, const std::pair<int, const DressedThing*>& row, double x,
-               double y, double w) {
-        const Piece& p = *of_.scene->pieceById(row.second->id);
-        text({x, y, 6, dressRow}, Qt::AlignRight | Qt::AlignVCenter, QString::number(row.first),
+    void thing(const DressPage& page, const DressPage::Row& row, double x, double y, double w) {
+        const DressedThing& first = *row.things.front();
+        const Piece& p = *of_.scene->pieceById(first.id);
+        text({x, y, 6, dressRow}, Qt::AlignRight | Qt::AlignVCenter, QString::number(row.number),
              2.6, true);
         if (const auto c = colourOf(p))
             swatch(x + 7.4, y, *c);
         std::string where;
         for (const DressedSurface& s : page.surfaces)
             for (const DressedThing& t : s.things)
-                if (&t == row.second)
+                if (&t == &first)
                     where = s.name();
-        if (row.second->on != 0)
-            where = "on " + of_.scene->pieceById(row.second->on)->name;
-        text({x + 11.5, y, w * 0.52 - 11.5, dressRow}, Qt::AlignLeft | Qt::AlignVCenter, q(p.name),
+        if (first.on != 0) {
+            int under = 0;
+            for (const DressPage::Row& other : page.rows)
+                for (const DressedThing* t : other.things)
+                    if (t->id == first.on)
+                        under = other.number;
+            where = fmt::format("on {}", under);
+        }
+        std::string name = p.name;
+        if (row.things.size() > 1)
+            name = fmt::format(
+                "{} to {}{}", name,
+                of_.scene->pieceById(row.things.back()->id)
+                    ->name.substr(of_.scene->pieceById(row.things.back()->id)->name.rfind(' ') + 1),
+                liesOf(p) == Lies::lying ? ", lying" : "");
+        text({x + 11.5, y, w * 0.56 - 11.5, dressRow}, Qt::AlignLeft | Qt::AlignVCenter, q(name),
              2.6);
-        text({x + w * 0.52, y, w * 0.48, dressRow}, Qt::AlignLeft | Qt::AlignVCenter,
-             q(fmt::format("{}, {} in", where, of_.length(row.second->at.x))), 2.5, true,
+        text({x + w * 0.56, y, w * 0.44, dressRow}, Qt::AlignLeft | Qt::AlignVCenter,
+             q(fmt::format("{}, {} from the left", where, of_.length(first.at.x))), 2.4, true,
              QFont::Normal, paperLook().soft);
     }
 
@@ -220,12 +255,19 @@ private:
              2.4);
     }
 
+    static std::size_t thingsOf(const DressPage& page) {
+        std::size_t n = 0;
+        for (const DressPage::Row& row : page.rows)
+            n += row.things.size();
+        return n;
+    }
+
     void foot(const DressPage& page, const char* more) {
         const Piece& unit = *of_.scene->pieceById(page.unit);
         titleBlock(margin, of_.high() - margin - dressTitle, of_.wide() - 2 * margin, dressTitle,
                    {{"Job", q(of_.job.title)},
                     {"Sheet", q(unit.name + ", dressed" + more)},
-                    {"Things", QString::number(page.rows.size())},
+                    {"Things", QString::number(thingsOf(page))},
                     {"Client", q(of_.job.client)},
                     {"Scheme", q(of_.job.scheme().name)},
                     {"Date", q(of_.date)}});
@@ -274,20 +316,22 @@ Result<std::string> dressingTable(const Project& job, const SheetOptions& o) {
     std::string out = "what,number,name,kind,colour,material,of,where,on,from_left,up\n";
     const auto length = [&](double mm) { return csvCell(of->length(mm)); };
     for (const auto& page : of->units)
-        for (const auto& [number, t] : page->rows) {
-            const Piece& p = *scheme.byId(t->id);
-            std::string where;
-            for (const DressedSurface& s : page->surfaces)
-                for (const DressedThing& one : s.things)
-                    if (&one == t)
-                        where = s.name();
-            const auto c = colourOf(p);
-            out += fmt::format("placed,{},{},{},{},{},{},{},{},{},{}\n", number, csvCell(p.name),
-                               csvCell(foldCase(p.kind->name)), c ? hexOf(*c) : "",
-                               csvCell(materialOf(p)), csvCell(scheme.byId(page->unit)->name),
-                               csvCell(where), t->on != 0 ? csvCell(scheme.byId(t->on)->name) : "",
-                               length(t->at.x), length(t->at.z));
-        }
+        for (const DressPage::Row& row : page->rows)
+            for (const DressedThing* t : row.things) {
+                const Piece& p = *scheme.byId(t->id);
+                std::string where;
+                for (const DressedSurface& s : page->surfaces)
+                    for (const DressedThing& one : s.things)
+                        if (&one == t)
+                            where = s.name();
+                const auto c = colourOf(p);
+                out += fmt::format("placed,{},{},{},{},{},{},{},{},{},{}\n", row.number,
+                                   csvCell(p.name), csvCell(foldCase(p.kind->name)),
+                                   c ? hexOf(*c) : "", csvCell(materialOf(p)),
+                                   csvCell(scheme.byId(page->unit)->name), csvCell(where),
+                                   t->on != 0 ? csvCell(scheme.byId(t->on)->name) : "",
+                                   length(t->at.x), length(t->at.z));
+            }
     for (const auto& page : of->units)
         for (const WantedThing& w : page->wanted)
             out += fmt::format("wanted,,,{},{},{},{},{},,,\n", w.kind, hexOf(w.colour),

@@ -229,6 +229,13 @@ bool setOut(const OpeningRoom& room, const std::vector<ThingClass>& classes,
     }
     if (next < blocks.size())
         return false;
+    // Of two alike on the board one is set forward, where there is depth for it.
+    constexpr double forward = 25.4;
+    std::vector<int> alike(classes.size(), 0);
+    for (const Block& b : blocks)
+        if (b.things.size() == 1 && !classes[b.things.front().kind].look.book)
+            ++alike[b.things.front().kind];
+    std::vector<int> seen(classes.size(), 0);
     const bool turned = room.mirrored && room.fixed.empty();
     const auto begin = static_cast<int>(spots.size());
     int count = 0;
@@ -246,10 +253,13 @@ bool setOut(const OpeningRoom& room, const std::vector<ThingClass>& classes,
             s.lies = t.lies == Lies::lying;
             s.on = t.on < 0 ? -1 : begin + block + t.on;
             spots.push_back(s);
+            double back = t.lies == Lies::leaning ? 0 : (room.depth - t.depth) / 2;
+            if (b.things.size() == 1 && alike[t.kind] == 2 && seen[t.kind]++ == 1 &&
+                back + t.depth + forward <= room.depth)
+                back += forward;
             if (laid != nullptr)
-                laid->push_back({t.kind, s.x,
-                                 t.lies == Lies::leaning ? 0 : (room.depth - t.depth) / 2, t.width,
-                                 t.depth, t.lies, t.on < 0 ? -1 : block + t.on});
+                laid->push_back(
+                    {t.kind, s.x, back, t.width, t.depth, t.lies, t.on < 0 ? -1 : block + t.on});
             ++count;
         }
     }
