@@ -259,7 +259,33 @@ void readsPhotometry(std::string_view in) {
     }
 }
 
-constexpr std::array<Target, 14> all{{{"job", readsJob},
+void readsStock(std::string_view in) {
+    const auto stock = stockFromCsv(in, "things.csv", *library().kit);
+    if (!stock)
+        return;
+    for (const bool metric : {false, true}) {
+        const auto again = stockFromCsv(stockAsCsv(*stock, metric), "again.csv", *library().kit);
+        mustRead(again, "a stock that was written can't be read");
+        must(again->size() == stock->size(), "a stock loses a thing when it is written");
+    }
+    for (const StockThing& t : *stock)
+        must(t.count >= 1 && static_cast<int>(namesOf(t).size()) == t.count &&
+                 t.size.width > Length{},
+             "a thing of the stock has no size, or no name");
+}
+
+void readsColours(std::string_view in) {
+    if (const auto lab = readLab(in)) {
+        must(std::isfinite(lab->l) && colourDifference(*lab, *lab) == 0,
+             "a colour differs from itself");
+        must(labOf(rgbOf(*lab)).l >= -1e-9, "a colour is darker than black");
+    }
+    if (const auto c = readColour(in))
+        must(*readColour(hexOf(*c)) == *c, "a colour changes when it is written");
+    must(colourAhead(in).bytes <= in.size(), "a colour takes more than there is");
+}
+
+constexpr std::array<Target, 16> all{{{"job", readsJob},
                                       {"notes", readsNotes},
                                       {"lines", readsLines},
                                       {"speech", readsSpeech},
@@ -272,7 +298,9 @@ constexpr std::array<Target, 14> all{{{"job", readsJob},
                                       {"laser", readsLaser},
                                       {"lengths", readsLengths},
                                       {"rugs", readsRugs},
-                                      {"photometry", readsPhotometry}}};
+                                      {"photometry", readsPhotometry},
+                                      {"stock", readsStock},
+                                      {"colours", readsColours}}};
 
 } // namespace
 
