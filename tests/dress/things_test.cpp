@@ -121,6 +121,23 @@ TEST(Things, StandBesideBeforeAndBetweenOthers) {
     EXPECT_NEAR(thingIn(surfacesOf(moved)[5], moved, "Bowl").at.z, riser.size.height.mm(), 1e-6);
 }
 
+TEST(Things, AreSpokenOfAsIt) {
+    const auto job = said(bookcase(), {"lean print 8 x 10 at the back of opening 3, centred"});
+    const int print = job.scheme().byName("Print")->id;
+    const auto heard = readLine("pair of candlesticks either side of it, one 2 forward", job,
+                                {{print}, theFloor(), {}});
+    ASSERT_TRUE(heard) << heard.problem().text();
+    const auto next = *apply(job, heard->edit)->project;
+    const auto all = surfacesOf(next);
+    EXPECT_LT(thingIn(all[2], next, "Candlestick").right(), thingIn(all[2], next, "Print").at.x);
+    // Colour and material are heard before the kind, on a table too.
+    const auto console =
+        jobWith({"console 60 x 14 x 32 against wall A", "two white vases on console",
+                 "polished brass bowl on console, right"});
+    EXPECT_EQ(console.scheme().byName("White vase 2")->on.is, SurfaceKind::top);
+    EXPECT_EQ(materialOf(*console.scheme().byName("Polished brass bowl")), "brass");
+}
+
 TEST(Things, ThatHaveNoRoomAreRefused) {
     const auto job = said(bookcase(), {"stack of 5 books left of opening 2"});
     for (const auto& [line, why] :
@@ -129,6 +146,7 @@ TEST(Things, ThatHaveNoRoomAreRefused) {
           std::pair{"tray 40 x 14 x 1 in opening 3", "deep"},
           std::pair{"box 60 x 6 x 4 in opening 3", "wide"},
           std::pair{"3 books lying left of book", "over the edge"},
+          std::pair{"tray 30 x 10 x 1 on the books", "tip"},
           std::pair{"40 books in opening 3", "wide"}, std::pair{"stack of 5 books", "where"},
           std::pair{"stack of 300 books in opening 3", "more than"}})
         EXPECT_NE(refusalOf(job, line).find(why), std::string::npos)

@@ -183,8 +183,14 @@ private:
         const double wide = b.box.high.x - b.box.low.x;
         // A thing may reach over the one it stands on.
         const Piece* carrier = scheme_.byId(b.on.piece);
-        if (carrier != nullptr && carrier->isThing())
+        if (carrier != nullptr && carrier->isThing()) {
+            // What is twice as wide or deep as what it stands on tips off.
+            if (p.size.width.mm() > 2 * wide + touch || p.size.depth.mm() > 2 * deep + touch)
+                in.fail(start, in.at() - start,
+                        worded("{} would tip off {}", p.name, carrier->name),
+                        "put it on something wider");
             return;
+        }
         if (p.size.depth.mm() > deep + touch)
             in.fail(start, in.at() - start,
                     worded("{} is {} deep, and it is {} deep {}", p.name, writeGap(p.size.depth, n),

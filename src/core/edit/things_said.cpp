@@ -114,7 +114,10 @@ private:
         const bool bare = (has(" opening ") && units) || has(" riser") || has(" lying") ||
                           has("widest") || has(" as a group") || has(" forward") || has("spine") ||
                           has("jacket") || byDiameter;
-        if (bare || lean)
+        // A colour or a material is this reader's too.
+        const bool told =
+            d && d->stock == nullptr && (d->colour || !d->material.empty() || !d->finish.empty());
+        if (bare || lean || told)
             return true;
         const bool form = d && (d->form == Described::Form::stack || d->stock != nullptr ||
                                 d->kind->thing->sort == ThingSort::book);

@@ -313,6 +313,12 @@ private:
 int thingHere(WordsReader& in) {
     const Scheme& scheme = in.scheme();
     const std::size_t at = in.at();
+    if (in.take({"it", "that", "them", "both", "these", "those"})) {
+        if (const int top = topOf(scheme, in.them()); top != 0)
+            return top;
+        in.goTo(at);
+        return 0;
+    }
     try {
         const int id = in.piece();
         if (id != 0 && scheme.byId(id)->isThing())

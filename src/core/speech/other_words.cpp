@@ -24,6 +24,8 @@ constexpr Other others[] = {
     {"(.*?\\b)print((?: \\d.*?)? (?:on|against|over|under|between|at|beside|left|right) "
      ".*\\bwall\\b.*)",
      "$1picture$2"},
+    {"((?:hang |put |place )?)(?:an? |the )?prints?((?: \\d.*?)?) (over|above) (.+)",
+     "$1picture$2 $3 $4"},
     {"((?:hang |put |place |add )?)an? (?:big|huge) (.+)", "$1large $2"},
     {"((?:hang |put |place |add )?)an? (?:little|tiny) (.+)", "$1small $2"},
     {"where (?:can|could|should|would|do) (?:i|we|you|one) (?:put|place|stand|fit|have) (.+?)\\??",
