@@ -344,8 +344,6 @@ void layThings(WordsReader& in, const Scene& scene, const WhereSaid& said, std::
 void cautionOf(const std::vector<Piece>& all, const Scene& scene, Edit& e) {
     std::vector<std::string> said;
     for (const Piece& p : all) {
-        if (!p.kind->caution.empty())
-            said.push_back(p.kind->caution);
         constexpr double heavy = 7;   // kg
         constexpr double high = 1500; // mm
         if (kilogramsOf(p) > heavy && p.on.is == SurfaceId::Is::opening)

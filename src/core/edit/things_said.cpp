@@ -87,6 +87,22 @@ public:
     }
 
 private:
+    /// A top where something stands already, or an end of one: a place is looked for there.
+    bool amongOthers() {
+        const int id = in.piece();
+        const Piece* p = scheme_.byId(id);
+        if (p == nullptr || p->openings() > 0 || !p->kind->hasTop())
+            return false;
+        const bool others = std::any_of(scheme_.pieces.begin(), scheme_.pieces.end(),
+                                        [&](const Piece& o) { return o.on == onTop(id); });
+        if (in.done())
+            return others;
+        return in.comma() &&
+               in.take({"left", "right", "at the left", "at the right", "at the back",
+                        "at the front", "in the middle"}) &&
+               in.done();
+    }
+
     /// "9 x 6 x 1": what has sizes after its name is a new one.
     bool sizesAhead() {
         const std::size_t at = in.at();
@@ -133,7 +149,7 @@ private:
                                "between", "beside", "next to"})) {
                 const std::size_t name = in.at();
                 in.article();
-                if (thingHere(in) != 0)
+                if (thingHere(in) != 0 || (on && amongOthers()))
                     mine = true;
                 else
                     in.goTo(name);
@@ -306,21 +322,31 @@ private:
         if (p.locked)
             in.fail(start, in.at() - start, worded("{} is locked", p.name),
                     worded("unlock it first: unlock {}", p.name));
-        ThingTold told;
+        ThingTold now;
         if (p.thing)
-            told = *p.thing;
-        tellOf(told);
-        if (said_.lies && *said_.lies != told.lies) {
-            if (p.isBook() && (*said_.lies == Lies::lying) != (told.lies == Lies::lying))
+            now = *p.thing;
+        tellOf(now);
+        if (said_.lies && *said_.lies != now.lies) {
+            if (p.isBook() && (*said_.lies == Lies::lying) != (now.lies == Lies::lying))
                 p.size = turnedOver(p.size);
-            told.lies = *said_.lies;
+            now.lies = *said_.lies;
         }
-        p.thing = std::make_shared<const ThingTold>(std::move(told));
+        p.thing = std::make_shared<const ThingTold>(std::move(now));
         if (!said_.name.empty())
             p.name = std::exchange(said_.name, {});
         if (!said_.on && said_.beside == 0 && p.on.isCarried())
             said_.on = p.on;
-        return put({std::move(p)}, false, start);
+        std::vector<std::string> told_;
+        for (const auto& [said, words] : {std::pair{said_.jacketOff, "its jacket off"},
+                                          std::pair{said_.spineIn, "its spine in"},
+                                          std::pair{said_.papered, "covered in paper"}})
+            if (said)
+                told_.emplace_back(told(words));
+        const std::string name = p.name;
+        Edit e = put({std::move(p)}, false, start);
+        if (!told_.empty())
+            e.words = worded("{}, {}", name, listed(told_));
+        return e;
     }
 
     /// Finds the places, and makes the edit.

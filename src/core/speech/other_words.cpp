@@ -24,6 +24,7 @@ constexpr Other others[] = {
     {"(.*?\\b)print((?: \\d.*?)? (?:on|against|over|under|between|at|beside|left|right) "
      ".*\\bwall\\b.*)",
      "$1picture$2"},
+    {"(?:move|bring|take|shift) (.+?) (?:to|into|onto) (?:the )?((?:opening|shelf) .+)", "$1 in $2"},
     {"((?:hang |put |place )?)(?:an? |the )?prints?((?: \\d.*?)?) (over|above) (.+)",
      "$1picture$2 $3 $4"},
     {"((?:hang |put |place |add )?)an? (?:big|huge) (.+)", "$1large $2"},

@@ -113,7 +113,7 @@ double coveredShare(const Scene& scene, const DressedSurface& board, const Dress
         const Shape shape = p.shape();
         std::vector<Vec2> seen;
         const Vec2 middle{t.at.x + t.size.width.mm() / 2, t.at.y + t.size.depth.mm() / 2};
-        constexpr double chord = 0.5;
+        constexpr double chord = 2;
         const auto body = bodyOf(scene, t.id);
         for (const Vec2 c : outline(shape, Length::millimetres(chord))) {
             const Vec2 at{
@@ -126,6 +126,13 @@ double coveredShare(const Scene& scene, const DressedSurface& board, const Dress
             for (const double z : {t.at.z, t.top()})
                 seen.push_back({own.x + (at.x - own.x) * k, own.z + (z - own.z) * k});
         }
+        // Beside the front it hides nothing.
+        Box over;
+        for (const Vec2 c : seen)
+            over.include(c);
+        if (seen.empty() || over.high.x <= art.at.x || over.low.x >= art.right() ||
+            over.high.y <= art.at.z || over.low.y >= art.top())
+            continue;
         auto hull = hullOf(std::move(seen));
         if (hull.size() >= 3)
             shadows.push_back(std::move(hull));
@@ -133,7 +140,7 @@ double coveredShare(const Scene& scene, const DressedSurface& board, const Dress
     if (shadows.empty())
         return 0;
     // By level lines across the front; what they hide is exact on each.
-    constexpr int lines = 1000;
+    constexpr int lines = 400;
     double hidden = 0;
     std::vector<std::pair<double, double>> parts;
     for (int i = 0; i < lines; ++i) {

@@ -23,7 +23,7 @@ struct EyesBefore {
 
 /// The share of a thing's front, the upright rectangle of its outline there, that things before it
 /// on the same board hide from an eye: their silhouettes from it, as upright bodies, thrown on that
-/// front and laid together. To within a thousandth.
+/// front and laid together. To within a few thousandths.
 [[nodiscard]] double coveredShare(const Scene&, const DressedSurface&, const DressedThing&,
                                   Vec3 eye);
 

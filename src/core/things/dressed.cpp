@@ -52,6 +52,7 @@ bool DressedUnit::hasOpenings() const {
 std::vector<DressedSurface> dressedSurfaces(const Scene& scene, int of) {
     const Scheme& scheme = *scene.scheme;
     std::vector<DressedSurface> out;
+    std::vector<Surface> frames; // of each
     const auto add = [&](SurfaceId id, const Piece& unit) {
         const auto s = surfaceOf(scene, id);
         if (!s)
@@ -65,6 +66,7 @@ std::vector<DressedSurface> dressedSurfaces(const Scene& scene, int of) {
             d.height = s->clear.mm();
         d.floor = s->origin.z - scene.room->levelAt(s->origin.plan()).mm();
         out.push_back(std::move(d));
+        frames.push_back(*s);
     };
     for (const Piece& p : scheme.pieces) {
         if (p.isThing() || p.isGroup() || (of != 0 && p.id != of))
@@ -85,7 +87,7 @@ std::vector<DressedSurface> dressedSurfaces(const Scene& scene, int of) {
         const auto body = bodyOf(scene, p.id);
         if (it == out.end() || !body)
             continue;
-        const Surface s = *surfaceOf(scene, *board);
+        const Surface& s = frames[static_cast<std::size_t>(it - out.begin())];
         const Box box = boardOf(*scheme.byId(board->piece), *board);
         // Its outline about its middle, turned as it is.
         const Shape shape = p.shape();
