@@ -216,6 +216,14 @@ private:
                 in.goTo(start);
             }
         }
+        if (id == 0) {
+            const auto d = readDescribed(in);
+            if (d && in.take({"is to hold", "has to hold", "must hold", "holds"}))
+                in.fail(start, in.at() - start, worded("there is no {} yet", d->name),
+                        worded("put one somewhere first, like: {} in opening 1 of bookcase",
+                               d->name));
+            in.goTo(start);
+        }
         const Piece* box = id != 0 ? in.scheme().byId(id) : nullptr;
         if (box == nullptr || !box->isThing() ||
             !in.take({"is to hold", "has to hold", "must hold", "holds"})) {

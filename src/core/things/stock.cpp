@@ -306,7 +306,7 @@ std::string stockAsCsv(const Stock& stock, bool metric) {
     const auto length = [&](Length l) { return rounded(metric ? l.mm() : l.inInches()); };
     for (const StockThing& t : stock)
         out += fmt::format(
-            "{},{},{},{},{},{},{},{},{},{},{}\r\n", csvCell(t.name), csvCell(t.kind->name), t.count,
+            "{},{},{},{},{},{},{},{},{},{},{}\r\n", csvCell(t.name), csvCell(foldCase(t.kind->name)), t.count,
             length(t.size.width), length(t.size.depth), length(t.size.height),
             t.colour ? hexOf(*t.colour) : "", t.colour2 ? hexOf(*t.colour2) : "",
             csvCell(t.material), csvCell(t.finish),
