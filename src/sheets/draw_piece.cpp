@@ -1,4 +1,5 @@
 #include "sheets/drawing.h"
+#include "things/stock.h"
 
 #include "geometry/polygon.h"
 #include "scheme/rug.h"
@@ -314,6 +315,8 @@ void drawPiece(const Drawing& d, const Piece& p, const Placed& where, bool quiet
     const auto shape =
         d.polygon(p.kind->flat() ? trueOutline(p, where.pose, fine) : outline(where.shape, fine));
     QColor wash = d.look.wash(p.kind->family);
+    if (const auto own = p.isThing() ? colourOf(p) : std::nullopt)
+        wash = QColor(own->r, own->g, own->b);
     if (p.kind->flat())
         wash.setAlphaF(0.75F);
     d.painter.setPen(quietly ? QPen(d.look.soft, d.pen, Qt::DashLine)

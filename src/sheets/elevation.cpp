@@ -1,5 +1,6 @@
 #include "scheme/surfaces.h"
 #include "sheets/drawing.h"
+#include "things/stock.h"
 
 #include <QFontMetricsF>
 #include <QPainterPath>
@@ -21,6 +22,11 @@ public:
         : d_(d), p_(p), l_(s.left), r_(s.right), base_(s.base), faceOn_(faceOn) {
         QColor wash = d.look.wash(p.kind->family);
         wash.setAlphaF(0.55F);
+        // A thing as it looks, and whatever is told a colour.
+        if (const auto own = colourOf(p)) {
+            wash = QColor(own->r, own->g, own->b);
+            wash.setAlphaF(p.isThing() ? 0.9F : 0.65F);
+        }
         wash_ = wash;
     }
 
