@@ -160,7 +160,7 @@ private:
                 break;
         }
         in.goTo(start);
-        byFormOnly_ = form && !mine;
+        byFormOnly_ = form && !mine && d->form != Described::Form::stack;
         return mine || form;
     }
 

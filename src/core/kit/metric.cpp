@@ -39,7 +39,7 @@ Kind metricKind(const Kind& kind) {
     for (Length* l : {&k.use.front, &k.use.back, &k.use.left, &k.use.right})
         *l = metricSize(*l);
     if (k.openings.count() > 0) {
-        k.openings.board = metricSize(k.openings.board);
+        // Boards are bought by their thickness: 3/4 in is what is sold as 18 or 19 mm.
         k.openings.foot = metricSize(k.openings.foot);
     }
     k.clearBelow = std::min(metricSize(k.clearBelow), k.size.height);
