@@ -49,10 +49,7 @@ void readingsOfAUnit(benchmark::State& state) {
     const Project& job = dressedShelves();
     const auto scene = *sceneOf(job);
     RuleBook book = *job.library.book;
-    std::erase_if(book.rules, [](const Rule& r) {
-        return std::none_of(dressRules().begin(), dressRules().end(),
-                            [&](const RuleCode& c) { return c.id == r.id; });
-    });
+    std::erase_if(book.rules, [](const Rule& r) { return !isOf(dressRules(), r); });
     std::size_t things = 0;
     for (const auto& u : dressedUnits(*scene))
         for (const auto& s : u.surfaces)

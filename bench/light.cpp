@@ -37,11 +37,7 @@ const Project& thirtyLights() {
 void lightRulesOfThirty(benchmark::State& state) {
     const Project& job = thirtyLights();
     RuleBook lights = *job.library.book;
-    std::erase_if(lights.rules, [](const Rule& r) {
-        const auto* code = codeOf(r.id);
-        return std::none_of(lightRules().begin(), lightRules().end(),
-                            [&](const RuleCode& c) { return &c == code; });
-    });
+    std::erase_if(lights.rules, [](const Rule& r) { return !isOf(lightRules(), r); });
     double x = 0;
     const int can = job.scheme().byName("Can 9")->id;
     for (auto _ : state) {

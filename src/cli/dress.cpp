@@ -118,10 +118,9 @@ int stock(const std::string& path, const std::string& read, const std::string& w
         const auto table = stockFromCsv(*text, read, *job->library.kit);
         if (!table)
             return refuse(table.problem());
-        Stock all = job->stock ? *job->stock : Stock{};
-        for (const StockThing& t : *table)
-            all = withThing(std::move(all), t);
-        auto next = apply(*job, {"stock", {SetStock{std::move(all)}}, {}});
+        auto next = apply(
+            *job,
+            {"stock", {SetStock{withThings(job->stock ? *job->stock : Stock{}, *table)}}, {}});
         if (!next)
             return refuse(next.problem());
         job = next->project;
@@ -232,10 +231,7 @@ int dress(const DressCommand& c) {
     const Wording say = job->wording();
     std::vector<const Reading*> readings;
     for (const Reading& r : all) {
-        bool ours = false;
-        for (const RuleCode& code : dressRules())
-            ours = ours || code.id == r.rule->id;
-        if (!ours)
+        if (!isOf(dressRules(), *r.rule))
             continue;
         const Piece* p = scheme.byId(r.piece);
         bool here = of == 0 || r.piece == of;

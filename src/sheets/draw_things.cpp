@@ -18,29 +18,21 @@ struct ThingFront {
     double forward = 0; ///< what is before is drawn later
 };
 
-struct FrontFrame {
-    double scale = 1;
-    QPointF foot; ///< device place of the unit's left foot
-    double wide = 0;
-    double high = 0;
-};
-
-/// All that a unit carries reaches: its width and the highest top.
-FrontFrame frameOf(const Piece& unit, const std::vector<DressedSurface>& all, const UnitView& v) {
-    FrontFrame f;
-    f.wide = unit.size.width.mm();
-    f.high = unit.size.height.mm();
+UnitFrame frameOf(const Piece& unit, const std::vector<DressedSurface>& all, const UnitView& v) {
+    // All that it carries reaches: its width and the highest top.
+    const double wide = unit.size.width.mm();
+    double high = unit.size.height.mm();
     for (const DressedSurface& s : all)
         if (s.isTop())
-            f.high = std::max(f.high, unit.top().mm() + s.reach());
-    f.scale = std::min(v.into.width() / f.wide, v.into.height() / f.high);
-    f.foot = {v.into.center().x() - f.wide * f.scale / 2,
-              v.into.center().y() + f.high * f.scale / 2};
+            high = std::max(high, unit.top().mm() + s.reach());
+    UnitFrame f;
+    f.scale = std::min(v.into.width() / wide, v.into.height() / high);
+    f.foot = {v.into.center().x() - wide * f.scale / 2, v.into.center().y() + high * f.scale / 2};
     return f;
 }
 
 std::vector<ThingFront> frontsOf(const Scene& scene, const Piece& unit,
-                                 const std::vector<DressedSurface>& all, const FrontFrame& f) {
+                                 const std::vector<DressedSurface>& all, const UnitFrame& f) {
     std::vector<ThingFront> out;
     for (const DressedSurface& s : all) {
         double left = 0;
@@ -99,15 +91,11 @@ private:
         switch (sort) {
         case ThingSort::book:
             p_.drawRect(b);
-            if (piece.kind->id == "books") {
-                for (int i = 1; i < 4; ++i)
-                    p_.drawLine(QPointF(b.left(), b.top() + h * i / 4),
-                                QPointF(b.right(), b.top() + h * i / 4));
-            } else if (liesOf(piece) == Lies::lying) {
-                bands(b, false);
-            } else {
-                bands(b, true);
-            }
+            bands(b, liesOf(piece) != Lies::lying);
+            return;
+        case ThingSort::stack:
+            p_.drawRect(b);
+            layers(b);
             return;
         case ThingSort::vase:
             path.moveTo(b.left() + w * 0.36, b.top());
@@ -169,9 +157,7 @@ private:
             return;
         case ThingSort::basket:
             p_.drawRoundedRect(b, w * 0.06, w * 0.06);
-            for (int i = 1; i < 4; ++i)
-                p_.drawLine(QPointF(b.left(), b.top() + h * i / 4),
-                            QPointF(b.right(), b.top() + h * i / 4));
+            layers(b);
             return;
         case ThingSort::lamp:
             path.moveTo(b.left() + w * 0.2, b.top());
@@ -220,6 +206,13 @@ private:
         p_.drawPath(path);
     }
 
+    /// Level lines at its quarters.
+    void layers(const QRectF& b) {
+        for (int i = 1; i < 4; ++i)
+            p_.drawLine(QPointF(b.left(), b.top() + b.height() * i / 4),
+                        QPointF(b.right(), b.top() + b.height() * i / 4));
+    }
+
     /// Two thin bands on a spine.
     void bands(const QRectF& b, bool upright) {
         if (std::max(b.width(), b.height()) < 14 * v_.pen)
@@ -239,7 +232,7 @@ private:
 };
 
 /// The unit itself: its sides, top and boards, the back of its openings.
-void carcass(QPainter& p, const Look& look, const Piece& unit, const FrontFrame& f,
+void carcass(QPainter& p, const Look& look, const Piece& unit, const UnitFrame& f,
              const UnitView& v) {
     const auto rect = [&](double x0, double z0, double x1, double z1) {
         return QRectF(f.foot + QPointF(x0 * f.scale, -z1 * f.scale),
@@ -315,11 +308,10 @@ QColor qcolor(Rgb c) {
     return {c.r, c.g, c.b};
 }
 
-double drawUnitFront(QPainter& p, const Look& look, const Scene& scene, int unit,
-                     const UnitView& v) {
+void drawUnitFront(QPainter& p, const Look& look, const Scene& scene, int unit, const UnitView& v) {
     const Piece& piece = *scene.pieceById(unit);
     const auto all = dressedSurfaces(scene, unit);
-    const FrontFrame f = frameOf(piece, all, v);
+    const UnitFrame f = frameOf(piece, all, v);
     carcass(p, look, piece, f, v);
     ThingPen pen(p, look, v);
     const auto fronts = frontsOf(scene, piece, all, f);
@@ -331,11 +323,10 @@ double drawUnitFront(QPainter& p, const Look& look, const Scene& scene, int unit
             boxes.emplace_back(one.piece->id, one.box);
         drawNumbers(p, look, v, boxes);
     }
-    return f.scale;
 }
 
-double drawTopFromAbove(QPainter& p, const Look& look, const Scene& scene, const DressedSurface& s,
-                        const UnitView& v) {
+void drawTopFromAbove(QPainter& p, const Look& look, const Scene& scene, const DressedSurface& s,
+                      const UnitView& v) {
     const double scale = std::min(v.into.width() / s.width, v.into.height() / s.depth);
     const QPointF corner(v.into.center().x() - s.width * scale / 2,
                          v.into.center().y() - s.depth * scale / 2);
@@ -374,19 +365,21 @@ double drawTopFromAbove(QPainter& p, const Look& look, const Scene& scene, const
                               QSizeF(t->size.width.mm() * scale, t->size.depth.mm() * scale)));
         drawNumbers(p, look, v, boxes);
     }
-    return scale;
 }
 
-int thingAt(const Scene& scene, int unit, const UnitView& v, QPointF at) {
+UnitFrame unitFrame(const Scene& scene, int unit, const UnitView& v) {
+    return frameOf(*scene.pieceById(unit), dressedSurfaces(scene, unit), v);
+}
+
+std::vector<std::pair<int, QRectF>> thingFronts(const Scene& scene, int unit, const UnitView& v) {
+    std::vector<std::pair<int, QRectF>> out;
     const Piece* piece = scene.pieceById(unit);
     if (piece == nullptr)
-        return 0;
+        return out;
     const auto all = dressedSurfaces(scene, unit);
-    const auto fronts = frontsOf(scene, *piece, all, frameOf(*piece, all, v));
-    for (auto it = fronts.rbegin(); it != fronts.rend(); ++it)
-        if (it->box.contains(at))
-            return it->piece->id;
-    return 0;
+    for (const ThingFront& f : frontsOf(scene, *piece, all, frameOf(*piece, all, v)))
+        out.emplace_back(f.piece->id, f.box);
+    return out;
 }
 
 } // namespace mezzet::sheets

@@ -19,16 +19,22 @@ struct UnitView {
 };
 
 /// Draws a unit from the front: its boards, and all that stands in its openings and on its top,
-/// each of its own form and colour, what leans behind the rest. Gives back the device units to a
-/// millimetre.
-double drawUnitFront(QPainter&, const Look&, const Scene&, int unit, const UnitView&);
+/// each of its own form and colour, what leans behind the rest.
+void drawUnitFront(QPainter&, const Look&, const Scene&, int unit, const UnitView&);
 
 /// Draws a top from above, its front below.
-double drawTopFromAbove(QPainter&, const Look&, const Scene&, const DressedSurface&,
-                        const UnitView&);
+void drawTopFromAbove(QPainter&, const Look&, const Scene&, const DressedSurface&, const UnitView&);
 
-/// Which thing of a unit's front is at a device point; 0 for none.
-[[nodiscard]] int thingAt(const Scene&, int unit, const UnitView&, QPointF);
+/// A unit's front as it is drawn: device units to a millimetre, and where its left foot is.
+struct UnitFrame {
+    double scale = 1;
+    QPointF foot;
+};
+[[nodiscard]] UnitFrame unitFrame(const Scene&, int unit, const UnitView&);
+
+/// Where each thing of a unit's front is drawn, what is behind first; device.
+[[nodiscard]] std::vector<std::pair<int, QRectF>> thingFronts(const Scene&, int unit,
+                                                              const UnitView&);
 
 /// The colour of a thing as it is drawn.
 [[nodiscard]] QColor qcolor(Rgb);

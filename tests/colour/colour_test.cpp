@@ -132,6 +132,26 @@ TEST(ColourFamilies, AreSeenAsOne) {
     EXPECT_TRUE(familiesOf({}).empty());
 }
 
+TEST(ColourFamilies, MakeAPalette) {
+    const auto of = [](std::vector<Patch> patches, double least, double most) {
+        return choosePalette(familiesOf(patches), least, most);
+    };
+    const Rgb cream{240, 230, 200};
+    const Rgb navy{30, 42, 74};
+    const Rgb grey{136, 138, 140};
+    const Rgb brass{182, 146, 72};
+    const auto whole = of({{cream, 5}, {navy, 3}, {grey, 1}, {brass, 1}}, 0.1, 0.2);
+    EXPECT_EQ(whole.families, (std::vector<Rgb>{cream, navy}));
+    ASSERT_TRUE(whole.accent);
+    EXPECT_EQ(*whole.accent, brass) << "the more colourful of the two";
+    // A second family has more than the least, an accent the most at most.
+    EXPECT_EQ(of({{cream, 9}, {navy, 1}}, 0.1, 0.2).families.size(), 1U);
+    EXPECT_EQ(*of({{cream, 9}, {navy, 1}}, 0.1, 0.2).accent, navy);
+    EXPECT_FALSE(of({{cream, 4}, {navy, 3}, {brass, 3}}, 0.1, 0.2).accent);
+    EXPECT_EQ(*of({{cream, 4}, {navy, 3}, {brass, 3}}, 0, 1).accent, brass);
+    EXPECT_TRUE(choosePalette({}).families.empty());
+}
+
 TEST(DominantColours, OfPicturesMadeForIt) {
     // Flat fields: their colours and shares are found as they are.
     std::vector<std::uint32_t> flat;

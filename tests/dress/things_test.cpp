@@ -151,6 +151,10 @@ TEST(Things, ThatHaveNoRoomAreRefused) {
           std::pair{"stack of 300 books in opening 3", "more than"}})
         EXPECT_NE(refusalOf(job, line).find(why), std::string::npos)
             << line << ": " << refusalOf(job, line);
+    // What is moved takes along what stands on it.
+    const auto low = jobWith({"bookcase 48 x 12 x 40 against wall A, openings 14, 7 high",
+                              "box 9 x 6 x 4 in opening 1", "votive 2 dia x 5 on box"});
+    EXPECT_NE(refusalOf(low, "box in opening 2").find("clear"), std::string::npos);
     // What fits is taken until the opening is full.
     const auto full = said(job, {"30 books in opening 3"});
     EXPECT_NE(refusalOf(full, "10 books in opening 3").find("no room"), std::string::npos);

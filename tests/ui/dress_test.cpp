@@ -79,7 +79,7 @@ TEST_F(DressWindow, AThingIsDraggedToAnotherOpening) {
     const Piece* vase = piece("white vase 1");
     ASSERT_NE(vase, nullptr);
     EXPECT_EQ(vase->on.index, 2);
-    const QPointF from = picture->middleOf(vase->id);
+    const QPointF from = picture->frontOf(vase->id).topLeft() + QPointF(3, 3);
     // The third opening: straight down from the second by one board and one height.
     QPointF to = from;
     while (to.y() < picture->height() &&

@@ -33,12 +33,6 @@ QIcon swatchOf(Rgb c) {
     return QIcon(p);
 }
 
-bool isOfDressing(const Reading& r) {
-    const auto all = dressRules();
-    return std::any_of(all.begin(), all.end(),
-                       [&](const RuleCode& c) { return c.id == r.rule->id; });
-}
-
 } // namespace
 
 DressDialog::DressDialog(JobSession& session, QWidget* parent)
@@ -167,6 +161,10 @@ DressDialog::DressDialog(JobSession& session, QWidget* parent)
     connect(line_, &QLineEdit::returnPressed, this, &DressDialog::sayIt);
     connect(&session, &JobSession::told, this, &DressDialog::tell);
     connect(&session, &JobSession::jobChanged, this, &DressDialog::fill);
+    connect(readings_, &QListWidget::currentItemChanged, this, [this](QListWidgetItem* item) {
+        if (item != nullptr && item->data(Qt::UserRole).toInt() != 0)
+            picture_->choose(item->data(Qt::UserRole).toInt());
+    });
     connect(stock_, &QListWidget::itemActivated, this, [this](QListWidgetItem* item) {
         // One more of it, in the opening of what is chosen.
         const Piece* unit = session_.project()->scheme().byId(picture_->unit());
@@ -254,13 +252,13 @@ void DressDialog::fill() {
         things += s.things.size();
     readings_->clear();
     int toMend = 0;
-    for (const Reading& r : judge(scene, *job.library.book, job.judgement)) {
+    for (const Reading& r : session_.readings()) {
         const bool here =
             r.piece == unit || std::any_of(surfaces.begin(), surfaces.end(), [&](const auto& s) {
                 return std::any_of(s.things.begin(), s.things.end(),
                                    [&](const DressedThing& t) { return t.id == r.piece; });
             });
-        if (!here || !isOfDressing(r) || !r.off())
+        if (!here || !isOf(dressRules(), *r.rule) || !r.off())
             continue;
         ++toMend;
         const auto where =
@@ -273,8 +271,9 @@ void DressDialog::fill() {
         item->setData(Qt::UserRole, r.piece == unit ? 0 : r.piece);
     }
     if (toMend == 0)
-        readings_->addItem(things == 0 ? "Nothing stands there yet."
-                                       : "All is as it should be here.");
+        readings_->addItem(things == 0              ? "Nothing stands there yet."
+                           : session_.judgedWhole() ? "All is as it should be here."
+                                                    : "It is still being judged.");
     stock_->clear();
     int left = 0;
     if (job.stock)

@@ -2,6 +2,7 @@
 
 #include "app/session/job_session.h"
 #include "dress/solve.h"
+#include "sheets/draw_things.h"
 
 #include <QDialog>
 #include <QWidget>
@@ -33,8 +34,8 @@ public:
     /// The opening or top at a point of this widget, and how far from its left; nothing beside the
     /// unit.
     [[nodiscard]] std::optional<std::pair<SurfaceId, double>> boardAt(QPointF) const;
-    /// Where a thing is drawn.
-    [[nodiscard]] QPointF middleOf(int thing) const;
+    /// Where a thing is drawn; nothing for one that isn't.
+    [[nodiscard]] QRectF frontOf(int thing) const;
     QSize sizeHint() const override { return {560, 520}; }
 
 signals:
@@ -49,7 +50,9 @@ protected:
     bool event(QEvent*) override;
 
 private:
-    [[nodiscard]] QRectF drawnIn() const;
+    [[nodiscard]] sheets::UnitView drawn() const;
+    /// The foremost thing at a point; 0 for none.
+    [[nodiscard]] int thingAt(QPointF) const;
     void moveBy(double mm);
 
     JobSession& session_;

@@ -3,7 +3,6 @@
 #include "app/look/style.h"
 #include "edit/place_thing.h"
 #include "scheme/surfaces.h"
-#include "sheets/draw_things.h"
 
 #include <QHelpEvent>
 #include <QMouseEvent>
@@ -47,8 +46,25 @@ void UnitPicture::choose(int thing) {
     emit chosenChanged();
 }
 
-QRectF UnitPicture::drawnIn() const {
-    return QRectF(rect()).adjusted(18, 14, -18, -14);
+sheets::UnitView UnitPicture::drawn() const {
+    sheets::UnitView v;
+    v.into = QRectF(rect()).adjusted(18, 14, -18, -14);
+    return v;
+}
+
+QRectF UnitPicture::frontOf(int thing) const {
+    for (const auto& [id, box] : sheets::thingFronts(*session_.scene(), unit_, drawn()))
+        if (id == thing)
+            return box;
+    return {};
+}
+
+int UnitPicture::thingAt(QPointF at) const {
+    int out = 0;
+    for (const auto& [id, box] : sheets::thingFronts(*session_.scene(), unit_, drawn()))
+        if (box.contains(at))
+            out = id; // what is before comes later
+    return out;
 }
 
 void UnitPicture::paintEvent(QPaintEvent*) {
@@ -64,21 +80,18 @@ void UnitPicture::paintEvent(QPaintEvent*) {
                    "bookcase against wall A, 5 shelves");
         return;
     }
-    sheets::UnitView v;
-    v.into = drawnIn();
+    sheets::UnitView v = drawn();
     v.chosen = chosen_;
     if (!squint_) {
         sheets::drawUnitFront(p, look(), scene, unit_, v);
-        if (dragged_ && grabbed_)
-            if (const Piece* piece = scene.pieceById(chosen_)) {
-                // Where it would go: its outline follows the pointer.
-                const double scale = sheets::drawUnitFront(p, look(), scene, unit_, v);
-                p.setBrush(Qt::NoBrush);
-                p.setPen(QPen(look().chosen, 2, Qt::DashLine));
-                p.drawRect(QRectF(at_.x() - grabbed_->x(),
-                                  at_.y() - grabbed_->y() - piece->size.height.mm() * scale,
-                                  piece->size.width.mm() * scale, piece->size.height.mm() * scale));
-            }
+        if (const Piece* piece = scene.pieceById(chosen_); dragged_ && grabbed_ && piece) {
+            // Where it would go: its outline follows the pointer.
+            const double scale = sheets::unitFrame(scene, unit_, v).scale;
+            const QSizeF size(piece->size.width.mm() * scale, piece->size.height.mm() * scale);
+            p.setBrush(Qt::NoBrush);
+            p.setPen(QPen(look().chosen, 2, Qt::DashLine));
+            p.drawRect(QRectF(at_ - *grabbed_ - QPointF(0, size.height()), size));
+        }
         return;
     }
     v.values = true;
@@ -102,18 +115,7 @@ std::optional<std::pair<SurfaceId, double>> UnitPicture::boardAt(QPointF at) con
     const Piece* unit = scene.pieceById(unit_);
     if (unit == nullptr)
         return {};
-    // The frame the drawing has: found again from its scale.
-    sheets::UnitView v;
-    v.into = drawnIn();
-    QImage none(1, 1, QImage::Format_RGB32);
-    QPainter scratch(&none);
-    const double scale = sheets::drawUnitFront(scratch, look(), scene, unit_, v);
-    double high = unit->size.height.mm();
-    for (const DressedSurface& s : dressedSurfaces(scene, unit_))
-        if (s.isTop())
-            high = std::max(high, unit->top().mm() + s.reach());
-    const QPointF foot(v.into.center().x() - unit->size.width.mm() * scale / 2,
-                       v.into.center().y() + high * scale / 2);
+    const auto [scale, foot] = sheets::unitFrame(scene, unit_, drawn());
     const double x = (at.x() - foot.x()) / scale;
     const double z = (foot.y() - at.y()) / scale;
     if (x < 0 || x > unit->size.width.mm())
@@ -130,36 +132,14 @@ std::optional<std::pair<SurfaceId, double>> UnitPicture::boardAt(QPointF at) con
     return {};
 }
 
-QPointF UnitPicture::middleOf(int thing) const {
-    sheets::UnitView v;
-    v.into = drawnIn();
-    for (int y = 0; y < height(); y += 2)
-        for (int x = 0; x < width(); x += 2)
-            if (sheets::thingAt(*session_.scene(), unit_, v, QPointF(x, y)) == thing)
-                return QPointF(x + 3, y + 3);
-    return {};
-}
-
 void UnitPicture::mousePressEvent(QMouseEvent* e) {
-    sheets::UnitView v;
-    v.into = drawnIn();
-    const int thing = sheets::thingAt(*session_.scene(), unit_, v, e->position());
+    const int thing = thingAt(e->position());
     choose(thing);
     dragged_ = false;
     grabbed_.reset();
     if (thing == 0)
         return;
-    // From its left foot to the pointer.
-    QPointF low = e->position();
-    const auto is = [&](QPointF q) {
-        return sheets::thingAt(*session_.scene(), unit_, v, q) == thing;
-    };
-    while (low.x() > 0 && is(low - QPointF(1, 0)))
-        low.rx() -= 1;
-    QPointF foot = e->position();
-    while (foot.y() < height() && is(foot + QPointF(0, 1)))
-        foot.ry() += 1;
-    grabbed_ = QPointF(e->position().x() - low.x(), e->position().y() - foot.y());
+    grabbed_ = e->position() - frontOf(thing).bottomLeft();
     at_ = e->position();
 }
 
@@ -206,11 +186,7 @@ void UnitPicture::moveBy(double mm) {
 }
 
 void UnitPicture::keyPressEvent(QKeyEvent* e) {
-    const double step = session_.project()->notation.units == Units::centimetres ||
-                                session_.project()->notation.units == Units::millimetres ||
-                                session_.project()->notation.units == Units::metres
-                            ? 10
-                            : 25.4;
+    const double step = isMetric(session_.project()->notation.units) ? 10 : 25.4;
     std::vector<int> all;
     for (const DressedSurface& s : dressedSurfaces(*session_.scene(), unit_))
         for (const DressedThing& t : s.things)
@@ -245,9 +221,7 @@ void UnitPicture::keyPressEvent(QKeyEvent* e) {
 bool UnitPicture::event(QEvent* e) {
     if (e->type() == QEvent::ToolTip) {
         auto* help = static_cast<QHelpEvent*>(e);
-        sheets::UnitView v;
-        v.into = drawnIn();
-        const int thing = sheets::thingAt(*session_.scene(), unit_, v, help->pos());
+        const int thing = thingAt(help->pos());
         if (const Piece* p = session_.project()->scheme().byId(thing)) {
             QStringList words{QString::fromStdString(p->name),
                               QString::fromStdString(sizeWords(*p, session_.project()->notation))};

@@ -41,12 +41,10 @@ bool MainWindow::readStock(const QString& path) {
         emit session_.told(QString::fromStdString(table.problem().text()), true);
         return false;
     }
-    Stock all = session_.project()->stock ? *session_.project()->stock : Stock{};
-    for (const StockThing& t : *table)
-        all = withThing(std::move(all), t);
-    const auto count = table->size();
-    return session_.apply({"read the stock", {SetStock{std::move(all)}}, {}}, {},
-                          QString("%1 read into the stock").arg(count));
+    const auto& now = session_.project()->stock;
+    return session_.apply(
+        {"read the stock", {SetStock{withThings(now ? *now : Stock{}, *table)}}, {}}, {},
+        QString("%1 read into the stock").arg(table->size()));
 }
 
 bool MainWindow::writeStock(const QString& path) {
@@ -74,19 +72,10 @@ void MainWindow::paletteFrom(const QString& path) {
                 emit session_.told(QString::fromStdString(patches.problem().text()), true);
                 return;
             }
-            // Two main ones, and the most colourful of the rest.
             Dressing d = session_.project()->scheme().dressing;
-            d.families.clear();
-            d.accent.reset();
-            double most = 0;
-            for (const Patch& p : *patches) {
-                if (d.families.size() < 2)
-                    d.families.push_back(p.colour);
-                else if (const double c = labOf(p.colour).chroma(); c > most) {
-                    most = c;
-                    d.accent = p.colour;
-                }
-            }
+            const PaletteChoice chosen = choosePalette(familiesOf(*patches));
+            d.families = chosen.families;
+            d.accent = chosen.accent;
             QStringList words;
             for (const Rgb c : d.families)
                 words << QString::fromStdString(std::string(colourWord(c)));

@@ -72,6 +72,22 @@ std::vector<ColourFamily> familiesOf(std::span<const Patch> patches, double with
     return out;
 }
 
+PaletteChoice choosePalette(std::span<const ColourFamily> all, double least, double most) {
+    PaletteChoice out;
+    double colourful = 0;
+    for (const ColourFamily& f : all) {
+        if (out.families.empty() || (out.families.size() < 2 && f.share > least)) {
+            out.families.push_back(f.colour);
+            continue;
+        }
+        if (const double chroma = labOf(f.colour).chroma(); f.share <= most && chroma > colourful) {
+            colourful = chroma;
+            out.accent = f.colour;
+        }
+    }
+    return out;
+}
+
 namespace {
 
 /// Pixels of nearly one colour.

@@ -2,6 +2,7 @@
 
 #include "colour/colour.h"
 
+#include <optional>
 #include <span>
 #include <vector>
 
@@ -28,6 +29,16 @@ inline constexpr double sameFamily = 20;
 /// as long as their middles differ by less than `within` (average linkage over CIEDE2000).
 [[nodiscard]] std::vector<ColourFamily> familiesOf(std::span<const Patch>,
                                                    double within = sameFamily);
+
+/// Two main colours and an accent.
+struct PaletteChoice {
+    std::vector<Rgb> families; ///< the main one first
+    std::optional<Rgb> accent;
+};
+/// Chosen from families, the largest first: the two largest, the second only when it has more than
+/// `least` of all; and of the others that have `most` at most the most colourful as the accent.
+[[nodiscard]] PaletteChoice choosePalette(std::span<const ColourFamily>, double least = 0,
+                                          double most = 1);
 
 /// The dominant colours of a picture, the largest first, at most so many; their shares add up to 1.
 /// `pixels`: 0xAARRGGBB; what is more than half transparent is left out. Colours are counted in

@@ -47,7 +47,7 @@ public:
             if (counts[k] > 0 && c.size.depth.mm() > room_.depth)
                 return false;
             for (int i = 0; i < counts[k]; ++i) {
-                if (!c.look.book || c.asIs) {
+                if (!c.look.book) {
                     if (c.size.height.mm() > room_.height || c.size.width.mm() > room_.width)
                         return false;
                     others.push_back(k);
@@ -70,10 +70,7 @@ public:
             const ThingClass& c = classes_[k];
             Block b;
             b.things.push_back({k, 0, 0, c.size.width.mm(), c.size.depth.mm(), c.size.height.mm(),
-                                c.flat   ? Lies::leaning
-                                : c.asIs ? Lies::lying
-                                         : Lies::standing,
-                                -1});
+                                c.flat ? Lies::leaning : Lies::standing, -1});
             b.width = c.size.width.mm();
             b.family = orderOf(c);
             out.push_back(std::move(b));
@@ -165,7 +162,7 @@ private:
             const int on = static_cast<int>(b.things.size()) - 1;
             b.things.push_back({k, under.x + (under.width - c.size.width.mm()) / 2, top(b),
                                 c.size.width.mm(), c.size.depth.mm(), c.size.height.mm(),
-                                c.asIs ? Lies::lying : Lies::standing, on});
+                                Lies::standing, on});
             others.erase(others.begin() + static_cast<std::ptrdiff_t>(best));
         }
     }

@@ -14,7 +14,6 @@ enum class Books { stand, lie, some };
 struct ThingClass {
     Size size;         ///< as one stands
     Spot look;         ///< its colour, material and front
-    bool asIs = false; ///< a stack that is one thing
     bool flat = false; ///< leans at the back
 };
 

@@ -248,7 +248,7 @@ public:
                 Piece p = pieceOf(*item.stock, item.names[used[l.kind]++]);
                 ThingTold told = *p.thing;
                 told.lies = l.lies;
-                if (l.lies == Lies::lying && p.isBook() && !item.as.asIs)
+                if (l.lies == Lies::lying && p.isBook())
                     p.size = turnedOver(p.size);
                 p.thing = std::make_shared<const ThingTold>(std::move(told));
                 if (l.on >= 0) {
@@ -412,16 +412,11 @@ private:
             if (const auto c = colourOf(p))
                 patches.push_back({*c, t.size.width.mm() * t.size.height.mm() * t.count});
         }
-        const auto families = familiesOf(patches);
-        for (const ColourFamily& f : families)
-            if (out.families.size() < 2)
-                out.families.push_back({f.colour, 0});
-        double most = 0;
-        for (std::size_t i = 2; i < families.size(); ++i)
-            if (const double chroma = labOf(families[i].colour).chroma(); chroma > most) {
-                most = chroma;
-                out.accent = PaletteNow::One{families[i].colour, 0};
-            }
+        const PaletteChoice chosen = choosePalette(familiesOf(patches));
+        for (const Rgb c : chosen.families)
+            out.families.push_back({c, 0});
+        if (chosen.accent)
+            out.accent = PaletteNow::One{*chosen.accent, 0};
         return out;
     }
 
@@ -447,7 +442,6 @@ private:
             item.as.look.depth = t.size.depth.mm();
             item.as.look.height = t.size.height.mm();
             item.as.look.book = p.isBook();
-            item.as.asIs = p.kind->id == "books";
             item.as.flat = t.kind->thing->sort == ThingSort::flat;
             total_ += item.count;
             classes_.push_back(item.as);

@@ -32,9 +32,15 @@ Size sizeOf(double w, double d, double h) {
 
 std::vector<WantedThing> wantedFor(const Project& job, const Scene& scene,
                                    const std::vector<DressedSurface>& surfaces) {
-    (void)job;
-    constexpr double low = 0.5; // of the opening's height
-    constexpr double high = 0.8;
+    const auto bandOf = [&](const char* id) {
+        const Rule* rule = job.library.book->byId(id);
+        return rule != nullptr ? job.judgement.bandOf(*rule) : Band{};
+    };
+    const Band fill = bandOf("opening-fill"); // of the opening's height
+    const double low = fill.low.value_or(0.5);
+    const double high = fill.high.value_or(1);
+    const Rule* mix = job.library.book->byId("material-mix");
+    const double materialsWanted = bandOf("material-mix").low.value_or(0);
     constexpr double small = 50; // mm: less is lost on a shelf
     constexpr double air = 25;   // mm on either side
     const Scheme& scheme = *scene.scheme;
@@ -80,8 +86,8 @@ std::vector<WantedThing> wantedFor(const Project& job, const Scene& scene,
                            sizeOf(std::min(free, s->width / 3), s->depth, low * h),
                            palette.accent->colour, "", s->id});
     }
-    constexpr std::size_t few = 6;
-    if (things >= few && materials.size() < 3) {
+    if (mix != nullptr && static_cast<double>(things) >= mix->number("few") &&
+        static_cast<double>(materials.size()) < materialsWanted) {
         const auto* widest = *std::max_element(
             openings.begin(), openings.end(), [](const DressedSurface* a, const DressedSurface* b) {
                 return widestFree(*a) < widestFree(*b);

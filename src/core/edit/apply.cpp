@@ -7,7 +7,6 @@
 #include "measure/text.h"
 #include "measure/texts.h"
 #include "scheme/on_wall.h"
-#include "scheme/surfaces.h"
 
 #include <algorithm>
 #include <cmath>
@@ -57,7 +56,7 @@ struct Applier {
             return problem;
         if (auto problem = unsuitedSurface(p))
             return problem;
-        if (auto problem = wrongOpenings(p))
+        if (auto problem = wrongOpenings(p, job.notation))
             return problem;
         if (const Piece* old = p.id != 0 ? s->byId(p.id) : nullptr)
             if (auto told = lostFit(*old, p); !told.empty())
@@ -75,7 +74,7 @@ struct Applier {
             p.otherwise.reset();
             s->pieces.push_back(std::move(p));
         } else if (Piece* old = s->byId(p.id)) {
-            if (auto problem = keepThings(*s, *old, p))
+            if (auto problem = keepInOpenings(*s, *old, p))
                 return problem;
             if (s->arrangement == Arrangement::guests && !old->onlyHere && !old->otherwise &&
                 (old->ties != p.ties || old->pose != p.pose || old->on != p.on))
@@ -85,49 +84,6 @@ struct Applier {
             s->nextId = std::max(s->nextId, std::min(p.id, mostId - 1) + 1);
             s->pieces.push_back(std::move(p));
         }
-        return {};
-    }
-
-    /// Things stay in the row and column they are in when a unit's openings change; Problem where
-    /// one has no room there any more.
-    std::optional<Problem> keepThings(Scheme& s, const Piece& old, const Piece& now) const {
-        const auto same = [](const auto& a, const auto& b) {
-            return (a == nullptr) == (b == nullptr) && (!a || *a == *b);
-        };
-        if (same(old.unit, now.unit) || old.openings() == 0)
-            return {};
-        for (Piece& p : s.pieces) {
-            if (p.on.is != SurfaceId::Is::opening || p.on.piece != now.id)
-                continue;
-            const int row = (p.on.index - 1) / old.across();
-            const int column = std::min((p.on.index - 1) % old.across(), now.across() - 1);
-            const int index = row * now.across() + column + 1;
-            const auto box = row < now.rows() ? openingOf(now, index) : std::nullopt;
-            if (!box || p.size.width.mm() > box->right - box->left + 0.05 ||
-                p.size.height.mm() > box->head - box->board + 0.05)
-                return Problem{worded("{} has no room in {} then", p.name, now.name),
-                               "take it out first, or leave its opening as it is"};
-            p.on.index = index;
-            const double half = p.size.width.mm() / 2;
-            p.pose.at.x = std::clamp(p.pose.at.x, half, box->right - box->left - half);
-        }
-        return {};
-    }
-
-    /// Openings that a unit is told of and that it has no room for.
-    std::optional<Problem> wrongOpenings(const Piece& p) const {
-        if (!p.unit)
-            return {};
-        if (const Length left = plinthOf(p); left < -quiet)
-            return Problem{worded("its openings and boards are {} higher than {}",
-                                  writeGap(-left, job.notation), p.name),
-                           worded("it is {} high: say lower openings, or make it higher",
-                                  write(p.size.height, job.notation))};
-        for (int i = 1; i <= p.openings(); ++i)
-            if (!openingOf(p, i))
-                return Problem{
-                    worded("the boards of {} leave no room for so many openings", p.name),
-                    "say fewer, or make it larger"};
         return {};
     }
 

@@ -68,4 +68,54 @@ void setDown(Scheme& s, int carrier, const Project& job, std::vector<std::string
         }
 }
 
+std::optional<Problem> wrongOpenings(const Piece& p, Notation n) {
+    if (!p.unit)
+        return {};
+    if (const Length left = plinthOf(p); left < -quiet)
+        return Problem{
+            worded("its openings and boards are {} higher than {}", writeGap(-left, n), p.name),
+            worded("it is {} high: say lower openings, or make it higher",
+                   write(p.size.height, n))};
+    for (int i = 1; i <= p.openings(); ++i)
+        if (!openingOf(p, i))
+            return Problem{worded("the boards of {} leave no room for so many openings", p.name),
+                           "say fewer, or make it larger"};
+    return {};
+}
+
+std::optional<Problem> keepInOpenings(Scheme& s, const Piece& old, const Piece& now) {
+    const bool same =
+        (old.unit == nullptr) == (now.unit == nullptr) && (!old.unit || *old.unit == *now.unit);
+    if (same || old.openings() == 0)
+        return {};
+    constexpr double touch = 0.05; // mm
+    for (Piece& p : s.pieces) {
+        if (p.on.is != SurfaceId::Is::opening || p.on.piece != now.id)
+            continue;
+        const int row = (p.on.index - 1) / old.across();
+        const int column = std::min((p.on.index - 1) % old.across(), now.across() - 1);
+        const int index = row * now.across() + column + 1;
+        const auto box = row < now.rows() ? openingOf(now, index) : std::nullopt;
+        if (!box || p.size.width.mm() > box->right - box->left + touch ||
+            heightWithLoad(s, p.id) > box->head - box->board + touch)
+            return Problem{worded("{} has no room in {} then", p.name, now.name),
+                           "take it out first, or leave its opening as it is"};
+        p.on.index = index;
+        const double half = p.size.width.mm() / 2;
+        p.pose.at.x = std::clamp(p.pose.at.x, half, std::max(half, box->right - box->left - half));
+    }
+    return {};
+}
+
+double heightWithLoad(const Scheme& s, int piece) {
+    const Piece* p = s.byId(piece);
+    if (p == nullptr)
+        return 0;
+    double over = 0;
+    for (const Piece& other : s.pieces)
+        if (other.on == onTop(piece))
+            over = std::max(over, heightWithLoad(s, other.id));
+    return over > 0 ? p->top().mm() + over : p->size.height.mm();
+}
+
 } // namespace mezzet

@@ -19,4 +19,14 @@ namespace mezzet {
 /// `notices`. `job` is the job with the piece still there.
 void setDown(Scheme&, int carrier, const Project& job, std::vector<std::string>& notices);
 
+/// Why a unit can't have the openings it is told of; nothing when it can.
+[[nodiscard]] std::optional<Problem> wrongOpenings(const Piece& unit, Notation);
+
+/// Things stay in the row and column they are in when a unit's openings change from `old` to `now`;
+/// Problem where one has no room there any more.
+[[nodiscard]] std::optional<Problem> keepInOpenings(Scheme&, const Piece& old, const Piece& now);
+
+/// How high a piece is with all that stands on it, mm.
+[[nodiscard]] double heightWithLoad(const Scheme&, int piece);
+
 } // namespace mezzet

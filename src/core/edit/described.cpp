@@ -114,6 +114,14 @@ Noun nounHere(WordsReader& in) {
     return best;
 }
 
+/// A material, past its word; null, and nothing read, for none.
+const Stuff* takeStuff(WordsReader& in) {
+    for (const Stuff& s : stuffs)
+        if (in.take({s.word}))
+            return &s;
+    return nullptr;
+}
+
 /// "two", "a pair of", "a stack of 5", "12": how many, and how.
 void howMany(WordsReader& in, Described& d) {
     const std::size_t start = in.at();
@@ -169,11 +177,14 @@ std::string oneOf(std::string name, const Kind& kind) {
 }
 
 std::string takeMaterial(WordsReader& in) {
-    for (const Stuff& s : stuffs)
-        if (in.endOf(s.word) > 0) {
-            in.goTo(in.endOf(s.word));
-            return std::string(s.is);
-        }
+    const Stuff* s = takeStuff(in);
+    return s != nullptr ? std::string(s->is) : std::string();
+}
+
+std::string takeFinish(WordsReader& in) {
+    for (const auto& [word, is] : finishes)
+        if (in.take({word}))
+            return std::string(is);
     return {};
 }
 
@@ -198,32 +209,20 @@ std::optional<Described> readDescribed(WordsReader& in, bool anyWords) {
         noun = nounHere(in);
         if (noun.end > 0)
             break;
-        bool took = false;
-        const std::size_t at = in.at();
-        const auto colour = takeColour(in);
-        const std::size_t afterColour = in.at();
-        in.goTo(at);
-        const auto* stuff = std::find_if(stuffs.begin(), stuffs.end(),
-                                         [&](const Stuff& s) { return in.endOf(s.word) > 0; });
-        if (stuff != stuffs.end()) { // brass is of brass, and of its colour
-            in.goTo(in.endOf(stuff->word));
+        bool took = true;
+        if (const Stuff* stuff = takeStuff(in)) { // brass is of brass, and of its colour
             if (d.material.empty())
                 d.material = stuff->is;
             if (stuffColour.empty())
                 stuffColour = stuff->colour;
-            took = true;
-        } else if (colour) {
-            in.goTo(afterColour);
+        } else if (const auto colour = takeColour(in)) {
             if (!d.colour)
                 d.colour = colour;
-            took = true;
+        } else if (auto finish = takeFinish(in); !finish.empty()) {
+            d.finish = std::move(finish);
+        } else {
+            took = false;
         }
-        for (const auto& [word, is] : finishes)
-            if (!took && in.endOf(word) > 0) {
-                in.goTo(in.endOf(word));
-                d.finish = is;
-                took = true;
-            }
         for (const auto& [word, is] :
              {std::pair{"lying", Lies::lying}, std::pair{"standing", Lies::standing},
               std::pair{"upright", Lies::standing}, std::pair{"leaning", Lies::leaning},
@@ -283,12 +282,10 @@ std::optional<Size> readThingSize(WordsReader& in, const Kind& kind, const Size&
         if (l <= Length{} || l > Length::metres(20))
             in.fail(start, in.at() - start, "no thing has such a size", "correct the figures");
     Size s = usual;
-    const double by = [&] {
-        const Length of =
-            kind.thing && kind.thing->sort == ThingSort::book ? usual.height : usual.width;
-        return of > Length{} ? said[0] / of : 1.0;
-    }();
-    if (kind.thing && kind.thing->sort == ThingSort::book && kind.id != "books") {
+    const bool isBook = kind.thing && kind.thing->sort == ThingSort::book;
+    const Length first = isBook ? usual.height : usual.width;
+    const double by = first > Length{} ? said[0] / first : 1.0;
+    if (isBook) {
         s.height = said[0];
         s.depth = said.size() > 1 ? said[1] : usual.depth * by;
         s.width = said.size() > 2 ? said[2] : usual.width;

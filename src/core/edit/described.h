@@ -38,6 +38,8 @@ struct Described {
 
 /// "brass", "oak": a material that things are of; nothing taken otherwise.
 [[nodiscard]] std::string takeMaterial(WordsReader&);
+/// "matt", "shiny": how it is finished; nothing taken otherwise.
+[[nodiscard]] std::string takeFinish(WordsReader&);
 /// A colour word or "#rrggbb"; nothing taken otherwise.
 [[nodiscard]] std::optional<Rgb> takeColour(WordsReader&);
 

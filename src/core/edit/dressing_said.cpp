@@ -12,8 +12,8 @@ namespace {
 
 class DressingReader {
 public:
-    DressingReader(WordsReader& words, const Scene& scene)
-        : in(words), job_(words.job()), scene_(scene), now_(words.scheme().dressing) {}
+    explicit DressingReader(WordsReader& words)
+        : in(words), job_(words.job()), now_(words.scheme().dressing) {}
 
     std::optional<Edit> read() {
         if (auto e = holds())
@@ -102,10 +102,8 @@ private:
                 t.material = takeMaterial(in);
                 if (t.material.empty())
                     in.failAhead("of what?", "say a material like brass, wood or glass");
-            } else if (in.take({"matt", "matte"})) {
-                t.finish = "matt";
-            } else if (in.take({"polished", "shiny", "glossy"})) {
-                t.finish = "polished";
+            } else if (auto finish = takeFinish(in); !finish.empty()) {
+                t.finish = std::move(finish);
             } else if (in.take({"each"})) {
                 continue;
             } else if (in.take({"called", "named"})) {
@@ -219,9 +217,9 @@ private:
         if (id == 0) {
             const auto d = readDescribed(in);
             if (d && in.take({"is to hold", "has to hold", "must hold", "holds"}))
-                in.fail(start, in.at() - start, worded("there is no {} yet", d->name),
-                        worded("put one somewhere first, like: {} in opening 1 of bookcase",
-                               d->name));
+                in.fail(
+                    start, in.at() - start, worded("there is no {} yet", d->name),
+                    worded("put one somewhere first, like: {} in opening 1 of bookcase", d->name));
             in.goTo(start);
         }
         const Piece* box = id != 0 ? in.scheme().byId(id) : nullptr;
@@ -270,7 +268,6 @@ private:
 
     WordsReader& in;
     const Project& job_;
-    const Scene& scene_;
     Dressing now_;
 };
 
@@ -280,8 +277,8 @@ std::vector<VerbHelp> dressingVerbs() {
     return helpOf(DressingReader::verbs());
 }
 
-std::optional<Edit> readDressing(WordsReader& in, const Scene& scene) {
-    return DressingReader(in, scene).read();
+std::optional<Edit> readDressing(WordsReader& in) {
+    return DressingReader(in).read();
 }
 
 } // namespace mezzet

@@ -102,7 +102,7 @@ std::string exampleIn(std::string_view text, Units units) {
     for (std::size_t i = 0; i < text.size();) {
         const bool begins =
             digitAt(text, i) && (i == 0 || text[i - 1] == ' ' || text[i - 1] == '-' ||
-                                  text[i - 1] == 'W' || text[i - 1] == 'D' || text[i - 1] == 'H');
+                                 text[i - 1] == 'W' || text[i - 1] == 'D' || text[i - 1] == 'H');
         if (!begins) {
             out += text[i++];
             continue;

@@ -77,7 +77,8 @@ public:
               "aim pendant at sofa; aim pendant down"},
              &LightingReader::aim},
             {{{"swag"},
-              "leads a cord aside: where its wire comes out of the ceiling, along wall A and from it",
+              "leads a cord aside: where its wire comes out of the ceiling, along wall A and from "
+              "it",
               "swag pendant from 72, 60; swag pendant straight"},
              &LightingReader::swag},
         };

@@ -69,7 +69,7 @@ Edit LineReader::read() {
         return *setting;
     if (auto light = readLighting(in))
         return *light;
-    if (auto dressing = readDressing(in, *scene_))
+    if (auto dressing = readDressing(in))
         return *dressing;
     if (auto things = readThings(in, *scene_))
         return *things;

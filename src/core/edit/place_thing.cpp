@@ -1,22 +1,12 @@
 #include "edit/place_thing.h"
 
+#include "edit/carried.h"
 #include "measure/texts.h"
 #include "scheme/surfaces.h"
 
 #include <algorithm>
 
 namespace mezzet {
-
-double heightWithLoad(const Scheme& s, int thing) {
-    const Piece* p = s.byId(thing);
-    if (p == nullptr)
-        return 0;
-    double over = 0;
-    for (const Piece& other : s.pieces)
-        if (other.on == onTop(thing))
-            over = std::max(over, heightWithLoad(s, other.id));
-    return p->top().mm() + over;
-}
 
 Result<Edit> putThing(const Project& job, const Scene& scene, int thing, SurfaceId on,
                       double left) {

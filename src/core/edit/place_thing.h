@@ -10,7 +10,4 @@ namespace mezzet {
 [[nodiscard]] Result<Edit> putThing(const Project&, const Scene&, int thing, SurfaceId on,
                                     double left);
 
-/// How high a thing is with all that stands on it, mm.
-[[nodiscard]] double heightWithLoad(const Scheme&, int thing);
-
 } // namespace mezzet

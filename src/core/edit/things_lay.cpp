@@ -271,19 +271,16 @@ private:
         const double own = p.size.depth.mm();
         double back = b.box.low.y + depthOf(p, b);
         Tie t;
-        if (by != nullptr && side && (*side == Side::left || *side == Side::right)) {
+        if (by != nullptr && side) {
             t.kind = Tie::Kind::fromPiece;
             t.of = pieceTarget(by->id);
             t.side = *side;
             t.distance = Length::millimetres(gap);
             p.ties.push_back(t);
-        } else if (by != nullptr && side) {
-            t.kind = Tie::Kind::fromPiece;
-            t.of = pieceTarget(by->id);
-            t.side = *side;
-            t.distance = Length::millimetres(gap);
-            p.ties.push_back(t);
-            back = *side == Side::front ? by->front + gap : by->back - gap - own;
+            if (*side == Side::front)
+                back = by->front + gap;
+            else if (*side == Side::behind)
+                back = by->back - gap - own;
         } else if (said_.fromLeft || said_.fromRight ||
                    (said_.along == Along::left && left < b.box.low.x + touch) ||
                    (said_.along == Along::right && left + wide > b.box.high.x - touch)) {

@@ -1,6 +1,7 @@
 // Things put on shelves and tables, several at once, each where there is room.
 #include "edit/things_said.h"
 
+#include "edit/carried.h"
 #include "edit/described.h"
 #include "edit/things_lay.h"
 #include "geometry/shape.h"
@@ -271,7 +272,7 @@ private:
             if (const auto lies = said_.lies ? said_.lies : d.lies)
                 told.lies = *lies;
             tellOf(told);
-            const bool book = p.isBook() && p.kind->id != "books";
+            const bool book = p.isBook();
             if (book && (told.lies == Lies::lying || d.form == Described::Form::stack)) {
                 told.lies = Lies::lying;
                 p.size = turnedOver(p.size);
@@ -286,14 +287,13 @@ private:
     Edit placeNew(const Described& d, std::size_t start) {
         std::vector<Piece> all = made(d, start);
         // What lies is piled, unless it was said to be in a row.
-        const bool books = d.kind->thing->sort == ThingSort::book && d.kind->id != "books";
+        const bool books = d.kind->thing->sort == ThingSort::book;
         const bool piled = d.count > 1 && (d.form == Described::Form::stack ||
                                            (books && liesOf(all.front()) == Lies::lying));
         if (piled && !said_.coverShows)
             std::stable_sort(all.begin(), all.end(), [](const Piece& a, const Piece& b) {
-                return a.size.width * b.size.depth.mm() > b.size.width * a.size.depth.mm() &&
-                       a.size.width.mm() * a.size.depth.mm() >
-                           b.size.width.mm() * b.size.depth.mm();
+                return a.size.width.mm() * a.size.depth.mm() >
+                       b.size.width.mm() * b.size.depth.mm();
             });
         if (piled && said_.coverShows) {
             ThingTold top = *all.back().thing;
@@ -388,7 +388,12 @@ private:
                 all[i].pose = {};
             }
         } else {
-            layThings(in, scene_, said_, all, start);
+            // What is moved takes along what stands on it.
+            const Piece* old = moved_ != 0 ? scheme_.byId(moved_) : nullptr;
+            const double load =
+                old != nullptr ? heightWithLoad(scheme_, moved_) - old->size.height.mm() : 0;
+            layThings(in, scene_, said_, all, start,
+                      load > 0 ? all.front().size.height.mm() + load : 0);
         }
         for (const Piece& p : all)
             e.acts.emplace_back(PutPiece{p});

@@ -16,7 +16,7 @@ namespace mezzet {
 [[nodiscard]] bool isOfThings(std::string_view line, const Project&);
 
 /// A line that speaks of the stock, of colours, of a palette; empty when this is none.
-[[nodiscard]] std::optional<Edit> readDressing(WordsReader&, const Scene&);
+[[nodiscard]] std::optional<Edit> readDressing(WordsReader&);
 [[nodiscard]] std::vector<VerbHelp> dressingVerbs();
 
 } // namespace mezzet

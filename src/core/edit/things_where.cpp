@@ -51,7 +51,7 @@ private:
     bool clause() {
         if (in.take({"widest below", "widest at the bottom", "largest below", "biggest below",
                      "widest first"})) {
-            said_.widestBelow = true;
+            // what is piled is so, unless its cover is the point
         } else if (in.take({"cover showing", "cover up", "the cover showing", "top cover showing",
                             "the top cover is the point"})) {
             said_.coverShows = true;

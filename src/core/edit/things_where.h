@@ -22,7 +22,6 @@ struct WhereSaid {
     std::optional<Length> forward;    ///< of all
     std::optional<Length> oneForward; ///< of the second of two
     bool newRiser = false;
-    bool widestBelow = false;
     bool coverShows = false;
     bool group = false;
     std::optional<Lies> lies;

@@ -157,7 +157,7 @@ struct Placement {
     std::optional<double> cost;       ///< "costs 1200"
     std::optional<Length> apart;      ///< "2 apart", of several
     std::optional<int> chairs;        ///< "with six chairs", of a table
-    std::optional<UnitTold> unit;    ///< of a unit with shelves: "5 shelves"
+    std::optional<UnitTold> unit;     ///< of a unit with shelves: "5 shelves"
     std::optional<RugWork> rug;      ///< of a rug: all that is told of it, what was said before too
     std::vector<Vec2> corners;       ///< of a rug: its outline, in the room; mm
     std::optional<Length> thickness; ///< of a rug, without its pad

@@ -2,6 +2,7 @@
 // pair-stagger, material-mix, odd-count, three-heights, box-fits, shelf-load.
 #include "hang/sag.h"
 #include "judge/rule_code.h"
+#include "measure/text.h"
 #include "things/covered.h"
 
 #include <cstring>
@@ -292,12 +293,15 @@ void shelfHolds(const DressContext& c) {
     const double least = c.rule.number("share of span");
     for (const DressedUnit& u : c.units) {
         const Piece& unit = *c.scene.pieceById(u.id);
-        const ShelfMaterial* wood = nullptr;
-        for (const ShelfMaterial& m : c.book.shelving)
-            if (m.name == (unit.thing && !unit.thing->material.empty() ? unit.thing->material
-                                                                       : "Particleboard") ||
-                (wood == nullptr && m.name == "Pine"))
-                wood = &m;
+        // Of what it is of, when that is told and known; else of what most units are.
+        const auto material = [&](std::string_view name) -> const ShelfMaterial* {
+            for (const ShelfMaterial& m : c.book.shelving)
+                if (foldCase(m.name) == foldCase(name))
+                    return &m;
+            return nullptr;
+        };
+        const ShelfMaterial* told = unit.thing ? material(unit.thing->material) : nullptr;
+        const ShelfMaterial* wood = told != nullptr ? told : material("particleboard");
         if (wood == nullptr)
             continue;
         for (const DressedSurface& s : u.surfaces) {
@@ -310,10 +314,11 @@ void shelfHolds(const DressContext& c) {
             beam.modulus = wood->modulus;
             beam.props = {Length{}, beam.length};
             beam.load = wood->density * s.depth / 1000 * unit.board().mm() / 1000 * 9.80665;
-            double kg = 0;
+            bool assumed = told == nullptr;
             for (const DressedThing& t : s.things) {
-                const double own = kilogramsOf(pieceOn(c, t));
-                kg += own;
+                const Piece& p = pieceOn(c, t);
+                const double own = kilogramsOf(p);
+                assumed = assumed || !p.thing || !p.thing->kilograms;
                 beam.loads.push_back(
                     {Length::millimetres(std::clamp(t.at.x + t.size.width.mm() / 2, 0.0, s.width)),
                      Mass::kilograms(own)});
@@ -326,6 +331,8 @@ void shelfHolds(const DressContext& c) {
             r.surface = s.id;
             r.part = s.id.index;
             r.second = Amount::of(sag.span);
+            if (assumed)
+                r.instead = "assumed";
         }
     }
 }

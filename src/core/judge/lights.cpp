@@ -96,10 +96,8 @@ std::vector<Handle> hangSoFarOver(const Reading& r, double target, const Project
 
 /// Where the eyes of whoever sits on a chair are.
 Vec3 eyesOf(const CeilingContext& c, std::size_t chair) {
-    const Piece& p = c.scene.floor.piece(chair);
-    const Vec2 at = c.scene.floor.placed[chair].pose.at;
-    const Length seat = p.heights.seat.value_or(p.size.height);
-    return {at.x, at.y, (c.scene.room->levelAt(at) + seatedEye(seat, statureOf(c.judgement))).mm()};
+    return eyesOnSeat(*c.scene.room, c.scene.floor.piece(chair),
+                      c.scene.floor.placed[chair].pose.at, c.judgement);
 }
 
 /// How far it hangs into the sight of two who sit at the table under it: the worst pair.

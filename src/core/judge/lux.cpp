@@ -1,6 +1,5 @@
 #include "judge/lux.h"
 
-#include "hang/mirror.h"
 #include "judge/on_walls.h"
 #include "light/tasks.h"
 
@@ -35,10 +34,7 @@ void dazzle(const Project& job, const Scene& scene, const LitRoom& lit, const Ru
         if (!seat.kind->isSeat())
             continue;
         const Pose& pose = floor.placed[i].pose;
-        const Length cushion = seat.heights.seat.value_or(seat.size.height);
-        const Vec3 eye{
-            pose.at.x, pose.at.y,
-            (scene.room->levelAt(pose.at) + seatedEye(cushion, statureOf(job.judgement))).mm()};
+        const Vec3 eye = eyesOnSeat(*scene.room, seat, pose.at, job.judgement);
         const Vec2 ahead = pose.front();
         for (std::size_t k = 0; k < lit.lamps().size(); ++k) {
             const Lamp& lamp = lit.lamps()[k];
@@ -70,7 +66,10 @@ std::vector<Reading> luxReadings(const Project& job, const Scene& scene) {
     std::vector<Reading> out;
     const Rule* bright = job.library.book->byId("illuminance");
     const Rule* bare = job.library.book->byId("glare");
-    if (!scene.room->closed)
+    // Nothing shines: no bodies are made for it.
+    const auto shines = [](const Piece& p) { return p.kind->light != nullptr; };
+    const auto& pieces = scene.scheme->pieces;
+    if (!scene.room->closed || std::none_of(pieces.begin(), pieces.end(), shines))
         return out;
     const LitRoom lit(job, scene);
     if (lit.lamps().empty())

@@ -53,6 +53,11 @@ Length statureOf(const Judgement& judgement) {
     return sum / static_cast<double>(all.size());
 }
 
+Vec3 eyesOnSeat(const Room& room, const Piece& seat, Vec2 at, const Judgement& judgement) {
+    const Length cushion = seat.heights.seat.value_or(seat.size.height);
+    return {at.x, at.y, (room.levelAt(at) + seatedEye(cushion, statureOf(judgement))).mm()};
+}
+
 bool worthSeeing(const Target& t, const WallsView& scene) {
     if (t.is == Target::Is::window)
         return true;

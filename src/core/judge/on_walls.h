@@ -19,6 +19,9 @@ namespace mezzet {
 /// The mean stature of who looks, or 5 ft 6 in when nothing is said.
 [[nodiscard]] Length statureOf(const Judgement&);
 
+/// Where the eyes of whoever sits on a piece are, in the room.
+[[nodiscard]] Vec3 eyesOnSeat(const Room&, const Piece& seat, Vec2 at, const Judgement&);
+
 /// Whether something is worth seeing twice: a window, a lamp, a picture, a plant, a fire.
 [[nodiscard]] bool worthSeeing(const Target&, const WallsView&);
 

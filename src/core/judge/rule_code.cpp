@@ -94,13 +94,17 @@ Length Shared::setting(std::string_view rule, std::string_view name) const {
 namespace {
 
 std::array<std::span<const RuleCode>, 15> subjects() {
-    return {seatingRules(), diningRules(),  doorRules(), rugRules(),  rugEdgeRules(),
-            wayRules(),     clashRules(),   talkRules(), useRules(),  lookRules(),
-            roomRules(),    hangingRules(), wallRules(), lightRules(),
-            dressRules()};
+    return {seatingRules(), diningRules(),  doorRules(), rugRules(),   rugEdgeRules(),
+            wayRules(),     clashRules(),   talkRules(), useRules(),   lookRules(),
+            roomRules(),    hangingRules(), wallRules(), lightRules(), dressRules()};
 }
 
 } // namespace
+
+bool isOf(std::span<const RuleCode> subject, const Rule& rule) {
+    return std::any_of(subject.begin(), subject.end(),
+                       [&](const RuleCode& c) { return c.id == rule.id; });
+}
 
 const RuleCode* codeOf(std::string_view id) {
     for (const auto subject : subjects())

@@ -144,6 +144,8 @@ struct RuleCode {
 [[nodiscard]] std::span<const RuleCode> wallRules();
 [[nodiscard]] std::span<const RuleCode> lightRules();
 [[nodiscard]] std::span<const RuleCode> dressRules();
+/// Whether a rule is one of a subject's.
+[[nodiscard]] bool isOf(std::span<const RuleCode>, const Rule&);
 
 [[nodiscard]] const RuleCode* codeOf(std::string_view id);
 

@@ -89,8 +89,8 @@ KindPtr likeliest(const Kit& kit, std::string_view name) {
 
 } // namespace
 
-Result<std::vector<std::vector<std::string>>> readCsv(std::string_view text,
-                                                      std::string_view file, std::size_t most) {
+Result<std::vector<std::vector<std::string>>> readCsv(std::string_view text, std::string_view file,
+                                                      std::size_t most) {
     std::vector<std::vector<std::string>> out;
     const auto fault = [&](std::string what, std::string remedy) {
         Problem p{std::move(what), std::move(remedy)};

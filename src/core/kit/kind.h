@@ -133,7 +133,8 @@ struct LightSource {
 /// What a thing on a shelf or a table is to those who dress it.
 enum class ThingSort {
     book,
-    box, ///< things can be put away in it
+    stack, ///< of books, that is one thing
+    box,   ///< things can be put away in it
     vase,
     bowl,
     tray,
@@ -148,7 +149,7 @@ enum class ThingSort {
     textile,
     other
 };
-inline constexpr int thingSortCount = 15;
+inline constexpr int thingSortCount = 16;
 [[nodiscard]] std::string_view thingSortName(ThingSort);
 
 /// How a kind of thing looks and weighs, as it usually comes.

@@ -54,6 +54,8 @@ std::string_view thingSortName(ThingSort s) {
     switch (s) {
     case ThingSort::book:
         return "book";
+    case ThingSort::stack:
+        return "stack";
     case ThingSort::box:
         return "box";
     case ThingSort::vase:

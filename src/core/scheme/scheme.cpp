@@ -84,7 +84,7 @@ bool Piece::carriesThings() const {
     if (!isThing())
         return false;
     const ThingSort s = kind->thing->sort;
-    return s == ThingSort::book || s == ThingSort::box || s == ThingSort::riser ||
+    return s == ThingSort::book || s == ThingSort::stack || s == ThingSort::box || s == ThingSort::riser ||
            s == ThingSort::tray || s == ThingSort::bowl || s == ThingSort::textile;
 }
 

@@ -163,22 +163,12 @@ PaletteNow paletteOf(const Scheme& scheme, const std::vector<DressedSurface>& su
         if (said.accent)
             out.accent = PaletteNow::One{*said.accent, 0};
     } else {
-        constexpr double small = 0.2;
-        const auto families = familiesOf(patches);
-        for (const ColourFamily& f : families)
-            if (out.families.size() < 2 && (out.families.empty() || f.share > small / 2))
-                out.families.push_back({f.colour, 0});
-        double most = 0;
-        for (const ColourFamily& f : families) {
-            const bool taken =
-                std::any_of(out.families.begin(), out.families.end(),
-                            [&](const PaletteNow::One& o) { return o.colour == f.colour; });
-            if (const double chroma = labOf(f.colour).chroma();
-                !taken && f.share <= small && chroma > most) {
-                most = chroma;
-                out.accent = PaletteNow::One{f.colour, 0};
-            }
-        }
+        constexpr double small = 0.2; // an accent has no more, a second family over half of it
+        const PaletteChoice chosen = choosePalette(familiesOf(patches), small / 2, small);
+        for (const Rgb c : chosen.families)
+            out.families.push_back({c, 0});
+        if (chosen.accent)
+            out.accent = PaletteNow::One{*chosen.accent, 0};
     }
     double whole = 0;
     for (const Patch& p : patches)

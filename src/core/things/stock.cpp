@@ -8,6 +8,7 @@
 #include <array>
 #include <charconv>
 #include <cmath>
+#include <unordered_map>
 
 namespace mezzet {
 
@@ -39,9 +40,9 @@ public:
             StockThing thing;
             if (auto problem = entry(thing))
                 return *problem;
-            out = withThing(std::move(out), std::move(thing));
+            out.push_back(std::move(thing));
         }
-        return out;
+        return withThings({}, out); // a name that stands twice: the later one
     }
 
 private:
@@ -236,15 +237,22 @@ const StockThing* inStock(const Stock& stock, std::string_view name) {
     return nullptr;
 }
 
-Stock withThing(Stock stock, StockThing thing) {
-    const auto folded = foldCase(thing.name);
-    const auto it = std::find_if(stock.begin(), stock.end(),
-                                 [&](const StockThing& t) { return foldCase(t.name) == folded; });
-    if (it != stock.end())
-        *it = std::move(thing);
-    else
-        stock.push_back(std::move(thing));
+Stock withThings(Stock stock, const Stock& more) {
+    std::unordered_map<std::string, std::size_t> at; // by folded name
+    for (std::size_t i = 0; i < stock.size(); ++i)
+        at.emplace(foldCase(stock[i].name), i);
+    for (const StockThing& t : more) {
+        const auto [it, fresh] = at.try_emplace(foldCase(t.name), stock.size());
+        if (fresh)
+            stock.push_back(t);
+        else
+            stock[it->second] = t;
+    }
     return stock;
+}
+
+Stock withThing(Stock stock, StockThing thing) {
+    return withThings(std::move(stock), {std::move(thing)});
 }
 
 namespace {
@@ -306,10 +314,10 @@ std::string stockAsCsv(const Stock& stock, bool metric) {
     const auto length = [&](Length l) { return rounded(metric ? l.mm() : l.inInches()); };
     for (const StockThing& t : stock)
         out += fmt::format(
-            "{},{},{},{},{},{},{},{},{},{},{}\r\n", csvCell(t.name), csvCell(foldCase(t.kind->name)), t.count,
-            length(t.size.width), length(t.size.depth), length(t.size.height),
-            t.colour ? hexOf(*t.colour) : "", t.colour2 ? hexOf(*t.colour2) : "",
-            csvCell(t.material), csvCell(t.finish),
+            "{},{},{},{},{},{},{},{},{},{},{}\r\n", csvCell(t.name),
+            csvCell(foldCase(t.kind->name)), t.count, length(t.size.width), length(t.size.depth),
+            length(t.size.height), t.colour ? hexOf(*t.colour) : "",
+            t.colour2 ? hexOf(*t.colour2) : "", csvCell(t.material), csvCell(t.finish),
             t.kilograms ? rounded(metric ? *t.kilograms : *t.kilograms / 0.45359237) : "");
     return out;
 }

@@ -35,6 +35,8 @@ inline constexpr int mostOfOne = 500;          ///< alike
 [[nodiscard]] const StockThing* inStock(const Stock&, std::string_view name);
 /// The stock with an entry more, or one of that name replaced.
 [[nodiscard]] Stock withThing(Stock, StockThing);
+/// The same of many.
+[[nodiscard]] Stock withThings(Stock, const Stock& more);
 /// How many of an entry are placed in a scheme.
 [[nodiscard]] int placedOf(const StockThing&, const Scheme&);
 /// The names of those that are not.
