@@ -73,20 +73,6 @@ private:
     std::string file_;
 };
 
-/// The kind of the shipped kit a name ends with: "Heron sofa" is a sofa.
-KindPtr likeliest(const Kit& kit, std::string_view name) {
-    auto words = plainWord(name);
-    while (!words.empty()) {
-        if (auto k = kit.byWord(words))
-            return k;
-        const auto blank = words.find(' ');
-        if (blank == std::string::npos)
-            return {};
-        words = words.substr(blank + 1);
-    }
-    return {};
-}
-
 } // namespace
 
 Result<std::vector<std::vector<std::string>>> readCsv(std::string_view text, std::string_view file,
@@ -257,7 +243,7 @@ Result<std::vector<Kind>> kindsFromCsv(std::string_view text, std::string_view f
         k.name = said("name");
         if (plainWord(k.name).empty() || characterCount(k.name) > 80)
             return t.fault(r, "it has no name of 1 to 80 characters", "give it one");
-        const KindPtr like = likeliest(shipped, k.name);
+        const KindPtr like = shipped.byLastWords(k.name);
         if (like) {
             k = *like;
             k.own = true;

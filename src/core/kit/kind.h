@@ -249,6 +249,10 @@ public:
     [[nodiscard]] KindPtr byId(std::string_view id) const;
     /// By name or any other word for it, in any case, plural or not.
     [[nodiscard]] KindPtr byWord(std::string_view word) const;
+    /// The kind that the last words of a name mean, as many of them as there can be: "Heron sofa"
+    /// is a sofa. `fine`, when it is given, passes over kinds that it refuses.
+    [[nodiscard]] KindPtr byLastWords(std::string_view name,
+                                      bool (*fine)(const Kind&) = nullptr) const;
     /// Those with a word that begins like, or holds, what was typed; best first.
     [[nodiscard]] std::vector<KindPtr> matching(std::string_view typed) const;
 

@@ -177,6 +177,19 @@ KindPtr Kit::byWord(std::string_view word) const {
     return it == byJoined_.end() ? nullptr : it->second;
 }
 
+KindPtr Kit::byLastWords(std::string_view name, bool (*fine)(const Kind&)) const {
+    auto words = plainWord(name);
+    while (!words.empty()) {
+        if (auto k = byWord(words); k && (fine == nullptr || fine(*k)))
+            return k;
+        const auto blank = words.find(' ');
+        if (blank == std::string::npos)
+            return {};
+        words = words.substr(blank + 1);
+    }
+    return {};
+}
+
 std::vector<KindPtr> Kit::matching(std::string_view typed) const {
     const auto w = plainWord(typed);
     std::vector<std::pair<int, KindPtr>> found;

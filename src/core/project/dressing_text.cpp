@@ -22,16 +22,20 @@ void putText(OrderedJson& j, const char* key, const std::string& s) {
         j[key] = s;
 }
 
-} // namespace
-
-OrderedJson jsonOf(const ThingTold& t) {
-    OrderedJson j = OrderedJson::object();
+void putLooks(OrderedJson& j, const ThingLooks& t) {
     putColour(j, "colour", t.colour);
     putColour(j, "colour2", t.colour2);
     putText(j, "material", t.material);
     putText(j, "finish", t.finish);
     if (t.kilograms)
         j["kg"] = *t.kilograms;
+}
+
+} // namespace
+
+OrderedJson jsonOf(const ThingTold& t) {
+    OrderedJson j = OrderedJson::object();
+    putLooks(j, t);
     if (t.lies != Lies::standing)
         j["lies"] = wordFor(liesWords, t.lies);
     for (const auto& [key, yes] :
@@ -82,12 +86,7 @@ OrderedJson jsonOf(const Stock& stock) {
     for (const StockThing& t : stock) {
         OrderedJson j{
             {"name", t.name}, {"kind", t.kind->id}, {"count", t.count}, {"size", sizeJson(t.size)}};
-        putColour(j, "colour", t.colour);
-        putColour(j, "colour2", t.colour2);
-        putText(j, "material", t.material);
-        putText(j, "finish", t.finish);
-        if (t.kilograms)
-            j["kg"] = *t.kilograms;
+        putLooks(j, t);
         all.push_back(std::move(j));
     }
     return all;

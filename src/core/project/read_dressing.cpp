@@ -35,6 +35,14 @@ std::optional<double> readKilograms(Fields& f) {
     return kg;
 }
 
+void readLooks(Fields& f, ThingLooks& t) {
+    t.colour = readHex(f, "colour");
+    t.colour2 = readHex(f, "colour2");
+    t.material = tidyName(f.text("material", mostNameLength, false));
+    t.finish = tidyName(f.text("finish", mostNameLength, false));
+    t.kilograms = readKilograms(f);
+}
+
 Length readUpTo(Fields& f, const char* key) {
     const double mm = f.number(key);
     if (mm <= 0 || mm > 20000)
@@ -47,11 +55,7 @@ Length readUpTo(Fields& f, const char* key) {
 ThingTold readThingTold(const json& j, const std::string& where) {
     Fields f(j, where);
     ThingTold t;
-    t.colour = readHex(f, "colour");
-    t.colour2 = readHex(f, "colour2");
-    t.material = tidyName(f.text("material", mostNameLength, false));
-    t.finish = tidyName(f.text("finish", mostNameLength, false));
-    t.kilograms = readKilograms(f);
+    readLooks(f, t);
     if (f.has("lies"))
         t.lies = f.word("lies", liesWords);
     t.jacketOff = f.yes("jacketOff");
@@ -121,11 +125,7 @@ std::shared_ptr<const Stock> readStock(const json& list, const Kit& kit) {
             f.fail(worded("the kit has no thing “{}”", kind), "add the kind to the kit");
         t.count = f.whole("count", 1, mostOfOne);
         t.size = readSides(f, "size");
-        t.colour = readHex(f, "colour");
-        t.colour2 = readHex(f, "colour2");
-        t.material = tidyName(f.text("material", mostNameLength, false));
-        t.finish = tidyName(f.text("finish", mostNameLength, false));
-        t.kilograms = readKilograms(f);
+        readLooks(f, t);
         out->push_back(std::move(t));
     }
     return out;

@@ -22,14 +22,20 @@ struct HeldThing {
     bool operator==(const HeldThing&) const = default;
 };
 
-/// What is told of a thing that stands on a shelf or a table, beside its kind; of any piece its
-/// colour.
-struct ThingTold {
+/// How a thing looks and what it weighs, where that is told and not as its kind has it.
+struct ThingLooks {
     std::optional<Rgb> colour;
     std::optional<Rgb> colour2; ///< of a book the cloth under its jacket
     std::string material;       ///< empty for its kind's own
     std::string finish;
     std::optional<double> kilograms;
+
+    bool operator==(const ThingLooks&) const = default;
+};
+
+/// What is told of a thing that stands on a shelf or a table, beside its kind; of any piece its
+/// colour.
+struct ThingTold : ThingLooks {
     Lies lies = Lies::standing;
     bool jacketOff = false;  ///< of a book: its second colour is seen
     bool spineIn = false;    ///< of a book: its pages are seen

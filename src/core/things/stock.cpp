@@ -148,7 +148,8 @@ private:
         if (plainWord(t.name).empty() || characterCount(t.name) > 70)
             return fault("it has no name of 1 to 70 characters", "give it one", name);
         const auto said = cell(kind);
-        t.kind = thingNamed(kit_, said.empty() ? t.name : said);
+        t.kind = kit_.byLastWords(said.empty() ? t.name : said,
+                                  [](const Kind& k) { return k.thing != nullptr; });
         if (!t.kind)
             return fault(said.empty()
                              ? worded("what kind of thing “{}” is can't be told", t.name)
@@ -217,11 +218,7 @@ Piece pieceOf(const StockThing& t, std::string name) {
     p.size = t.size;
     p.heights.top.reset();
     ThingTold told;
-    told.colour = t.colour;
-    told.colour2 = t.colour2;
-    told.material = t.material;
-    told.finish = t.finish;
-    told.kilograms = t.kilograms;
+    static_cast<ThingLooks&>(told) = t;
     told.stock = t.name;
     if (t.kind->thing && t.kind->thing->sort == ThingSort::flat)
         told.lies = Lies::leaning;
@@ -332,19 +329,6 @@ Result<Stock> stockFromCsv(std::string_view text, std::string_view file, const K
     if (!records)
         return records.problem();
     return StockTable(std::move(*records), file, kit).read();
-}
-
-KindPtr thingNamed(const Kit& kit, std::string_view name) {
-    auto words = plainWord(name);
-    while (!words.empty()) {
-        if (auto k = kit.byWord(words); k && k->thing)
-            return k;
-        const auto blank = words.find(' ');
-        if (blank == std::string::npos)
-            return {};
-        words = words.substr(blank + 1);
-    }
-    return {};
 }
 
 std::optional<Rgb> colourOf(const Piece& p) {

@@ -8,16 +8,11 @@
 namespace mezzet {
 
 /// Things that are at hand, alike.
-struct StockThing {
+struct StockThing : ThingLooks {
     std::string name;
     KindPtr kind;
     int count = 1;
     Size size; ///< as one of them stands: a book's width is its thickness
-    std::optional<Rgb> colour;
-    std::optional<Rgb> colour2;
-    std::string material;
-    std::string finish;
-    std::optional<double> kilograms;
 
     bool operator==(const StockThing&) const = default;
 };
@@ -52,10 +47,6 @@ inline constexpr int mostOfOne = 500;          ///< alike
 /// `count`, `kind` and the weight may be left out; without a kind the name tells it ("Brass bowl"
 /// is a bowl). Problem: line, column, and what was found; nothing half-read is returned.
 [[nodiscard]] Result<Stock> stockFromCsv(std::string_view text, std::string_view file, const Kit&);
-
-/// The kind of thing a name ends with, whatever stands before: "brass bowl" is a bowl. Null for
-/// none.
-[[nodiscard]] KindPtr thingNamed(const Kit&, std::string_view name);
 
 // ---- how a piece looks ----
 
