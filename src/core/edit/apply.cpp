@@ -3,6 +3,7 @@
 #include "edit/after_edit.h"
 #include "edit/carried.h"
 #include "edit/follow.h"
+#include "edit/handed_over.h"
 #include "edit/rug_told.h"
 #include "measure/text.h"
 #include "measure/texts.h"
@@ -79,6 +80,7 @@ struct Applier {
             if (s->arrangement == Arrangement::guests && !old->onlyHere && !old->otherwise &&
                 (old->ties != p.ties || old->pose != p.pose || old->on != p.on))
                 p.otherwise = old->stance();
+            followName(job, old->name, p.name);
             *old = std::move(p);
         } else {
             s->nextId = std::max(s->nextId, std::min(p.id, mostId - 1) + 1);
@@ -110,6 +112,14 @@ struct Applier {
         if (s.stock.size() > mostStock)
             return Problem{worded("a stock has at most {} entries", mostStock), "remove some"};
         job.stock = s.stock.empty() ? nullptr : std::make_shared<const Stock>(s.stock);
+        return {};
+    }
+
+    std::optional<Problem> act(const SetHandover& h) {
+        if (auto problem = wrongHandover(job, h.handover))
+            return problem;
+        job.handover =
+            h.handover == Handover{} ? nullptr : std::make_shared<const Handover>(h.handover);
         return {};
     }
 
@@ -159,32 +169,6 @@ struct Applier {
         std::erase_if(s->pieces, [&](const Piece& p) { return p.id == r.id; });
         forgetElsewhere(*s, r.id);
         return {};
-    }
-
-    /// Takes a piece that is gone out of zones, and out of what is tied in the other arrangement.
-    static void forgetElsewhere(Scheme& s, int id) {
-        const auto drop = [&](std::vector<Tie>& ties) {
-            std::erase_if(ties, [&](const Tie& t) { return t.refersTo(id); });
-        };
-        for (Piece& p : s.pieces) {
-            if (p.otherwise)
-                drop(p.otherwise->ties);
-        }
-        for (Piece& p : s.away)
-            drop(p.ties);
-        for (Zone& z : s.zones)
-            std::erase(z.pieces, id);
-        std::erase_if(s.zones, [](const Zone& z) { return z.pieces.empty(); });
-        for (LightZone& z : s.light.zones)
-            std::erase(z.lights, id);
-        for (Piece& p : s.pieces)
-            if (p.light && p.light->aim && p.light->aim->is == Target::Is::piece &&
-                p.light->aim->piece == id) {
-                auto told = std::make_shared<LightTold>(*p.light);
-                told->aim.reset();
-                p.light = std::move(told);
-            }
-        std::erase_if(s.accepted, [id](const Accepted& a) { return a.isAbout(id); });
     }
 
     std::optional<Problem> act(const SetAccess& a) {

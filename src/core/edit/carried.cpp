@@ -118,4 +118,29 @@ double heightWithLoad(const Scheme& s, int piece) {
     return over > 0 ? p->top().mm() + over : p->size.height.mm();
 }
 
+void forgetElsewhere(Scheme& s, int id) {
+    const auto drop = [&](std::vector<Tie>& ties) {
+        std::erase_if(ties, [&](const Tie& t) { return t.refersTo(id); });
+    };
+    for (Piece& p : s.pieces) {
+        if (p.otherwise)
+            drop(p.otherwise->ties);
+    }
+    for (Piece& p : s.away)
+        drop(p.ties);
+    for (Zone& z : s.zones)
+        std::erase(z.pieces, id);
+    std::erase_if(s.zones, [](const Zone& z) { return z.pieces.empty(); });
+    for (LightZone& z : s.light.zones)
+        std::erase(z.lights, id);
+    for (Piece& p : s.pieces)
+        if (p.light && p.light->aim && p.light->aim->is == Target::Is::piece &&
+            p.light->aim->piece == id) {
+            auto told = std::make_shared<LightTold>(*p.light);
+            told->aim.reset();
+            p.light = std::move(told);
+        }
+    std::erase_if(s.accepted, [id](const Accepted& a) { return a.isAbout(id); });
+}
+
 } // namespace mezzet

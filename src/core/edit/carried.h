@@ -19,6 +19,10 @@ namespace mezzet {
 /// `notices`. `job` is the job with the piece still there.
 void setDown(Scheme&, int carrier, const Project& job, std::vector<std::string>& notices);
 
+/// Takes a piece that is gone out of zones, out of what is tied in the other arrangement, of what
+/// aims at it and of what is accepted.
+void forgetElsewhere(Scheme&, int id);
+
 /// Why a unit can't have the openings it is told of; nothing when it can.
 [[nodiscard]] std::optional<Problem> wrongOpenings(const Piece& unit, Notation);
 

@@ -109,6 +109,10 @@ struct SetDressing {
 struct SetStock {
     Stock stock;
 };
+/// What is told of the job's handing over, all of it.
+struct SetHandover {
+    Handover handover;
+};
 struct SetTitle {
     std::string title;
     std::string client;
@@ -118,7 +122,7 @@ using Act =
     std::variant<PutPiece, RemovePiece, SetNotes, SetUnderlay, SetNotation, SetSchool, SetBand,
                  AddScheme, SwitchScheme, RenameScheme, RemoveScheme, SetTitle, SetAccess, SetBrief,
                  SetZone, SetArrangement, PutAway, RestoreScheme, SetSchemeNote, SetEyes,
-                 PutPicture, SetAccepted, PutPhotometry, SetLightPlan, SetDressing, SetStock>;
+                 PutPicture, SetAccepted, PutPhotometry, SetLightPlan, SetDressing, SetStock, SetHandover>;
 
 /// A change to a job, as data: tried without harm, applied, and undone by keeping the old job.
 struct Edit {

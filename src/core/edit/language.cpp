@@ -1,5 +1,6 @@
 #include "edit/language.h"
 
+#include "edit/handover_said.h"
 #include "edit/phrase.h"
 #include "edit/things_said.h"
 #include "measure/text.h"
@@ -22,7 +23,8 @@ std::string wordOfTheLine(std::string_view name, const Project& job) {
         "there", "everything", "undo", "redo", "again", "and",   "then", "please"};
     bool is = std::find(std::begin(pronouns), std::end(pronouns), word) != std::end(pronouns);
     for (const auto& verbs :
-         {pieceVerbs(), arrangingVerbs(), groupVerbs(), jobVerbs(), lightVerbs(), dressingVerbs()})
+         {pieceVerbs(), arrangingVerbs(), groupVerbs(), jobVerbs(), lightVerbs(), dressingVerbs(),
+          handoverVerbs()})
         for (const VerbHelp& v : verbs)
             for (const std::string_view begins : v.begins)
                 is = is || begins == word;

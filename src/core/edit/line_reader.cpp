@@ -4,6 +4,7 @@
 #include "edit/arrange.h"
 #include "edit/drag.h"
 #include "edit/gallery.h"
+#include "edit/handover_said.h"
 #include "edit/landing.h"
 #include "edit/language.h"
 #include "edit/new_piece.h"
@@ -71,6 +72,8 @@ Edit LineReader::read() {
         return *light;
     if (auto dressing = readDressing(in))
         return *dressing;
+    if (auto handing = readHandingOver(in))
+        return *handing;
     if (auto things = readThings(in, *scene_))
         return *things;
     const bool fresh = in.take({"add", "another", "new"});

@@ -73,6 +73,14 @@ private:
     std::string file_;
 };
 
+/// What parts the cells: a semicolon where the first line has one and no comma.
+char partedBy(std::string_view text) {
+    const auto head = text.substr(0, text.find_first_of("\r\n"));
+    return head.find(';') != std::string_view::npos && head.find(',') == std::string_view::npos
+               ? ';'
+               : ',';
+}
+
 } // namespace
 
 Result<std::vector<std::vector<std::string>>> readCsv(std::string_view text, std::string_view file,
@@ -86,6 +94,7 @@ Result<std::vector<std::vector<std::string>>> readCsv(std::string_view text, std
     };
     if (text.starts_with("\xEF\xBB\xBF"))
         text.remove_prefix(3);
+    const char part = partedBy(text);
     std::size_t i = 0;
     while (i < text.size()) {
         std::vector<std::string> record;
@@ -106,11 +115,11 @@ Result<std::vector<std::vector<std::string>>> readCsv(std::string_view text, std
                         one += text[i++];
                     }
                 }
-                if (i < text.size() && text[i] != ',' && text[i] != '\r' && text[i] != '\n')
+                if (i < text.size() && text[i] != part && text[i] != '\r' && text[i] != '\n')
                     return fault("something follows the closing quotes of a cell",
                                  "double the quotes that belong to the text");
             } else {
-                while (i < text.size() && text[i] != ',' && text[i] != '\r' && text[i] != '\n') {
+                while (i < text.size() && text[i] != part && text[i] != '\r' && text[i] != '\n') {
                     if (text[i] == '"')
                         return fault("quotes stand in the middle of a cell",
                                      "put the whole cell in quotes, and double those inside");
@@ -118,7 +127,7 @@ Result<std::vector<std::vector<std::string>>> readCsv(std::string_view text, std
                 }
             }
             record.push_back(std::move(one));
-            if (i < text.size() && text[i] == ',') {
+            if (i < text.size() && text[i] == part) {
                 ++i;
                 continue;
             }

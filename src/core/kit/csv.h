@@ -22,7 +22,7 @@ namespace mezzet {
 /// A cell as CSV writes it: in quotes when it must be.
 [[nodiscard]] std::string csvCell(std::string_view);
 
-/// Splits CSV into records. Problem: quotes that never close, or that stand in the middle of a
+/// Splits CSV into records; cells may be parted by semicolons, as the first line has them. Problem: quotes that never close, or that stand in the middle of a
 /// cell; more than so many after the first.
 [[nodiscard]] Result<std::vector<std::vector<std::string>>>
 readCsv(std::string_view text, std::string_view file, std::size_t most = 2000);

@@ -11,5 +11,6 @@ namespace mezzet {
 [[nodiscard]] nlohmann::ordered_json jsonOf(const UnitTold&);
 [[nodiscard]] nlohmann::ordered_json jsonOf(const Dressing&);
 [[nodiscard]] nlohmann::ordered_json jsonOf(const Stock&);
+[[nodiscard]] nlohmann::ordered_json jsonOf(const Handover&);
 
 } // namespace mezzet

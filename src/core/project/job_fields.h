@@ -139,6 +139,8 @@ private:
 [[nodiscard]] UnitTold readUnitTold(const json&, const std::string& where);
 [[nodiscard]] Dressing readDressing(const json&, const std::string& where);
 [[nodiscard]] std::shared_ptr<const Stock> readStock(const json&, const Kit&);
+// What is told of a job's handing over (read_handover.cpp).
+[[nodiscard]] Handover readHandover(const json&);
 /// Before format 4 the openings of a unit were counted from its foot.
 void countFromTheTop(Scheme&);
 

@@ -462,6 +462,8 @@ std::string jobText(const Project& p) {
     }
     if (p.stock && !p.stock->empty())
         j["stock"] = jsonOf(*p.stock);
+    if (p.handover && *p.handover != Handover{})
+        j["handover"] = jsonOf(*p.handover);
     carry(j, p.extra);
     return j.dump(1) + "\n";
 }

@@ -2,6 +2,7 @@
 
 #include "rules/rule_book.h"
 #include "scheme/scheme.h"
+#include "work/handover.h"
 
 #include <array>
 #include <utility>
@@ -66,6 +67,15 @@ inline constexpr std::array<std::pair<Side, const char*>, 4> sideWords{{{Side::f
                                                                         {Side::behind, "behind"},
                                                                         {Side::left, "left"},
                                                                         {Side::right, "right"}}};
+
+inline constexpr std::array<std::pair<BuiltMark::What, const char*>, 7> builtWords{
+    {{BuiltMark::What::hookUp, "hook-up"},
+     {BuiltMark::What::hookAlong, "hook-along"},
+     {BuiltMark::What::foot, "bottom"},
+     {BuiltMark::What::top, "top"},
+     {BuiltMark::What::centre, "centre"},
+     {BuiltMark::What::fromPiece, "from-piece"},
+     {BuiltMark::What::fromWall, "from-wall"}}};
 
 inline constexpr std::array<std::pair<Lies, const char*>, 3> liesWords{
     {{Lies::standing, "standing"}, {Lies::lying, "lying"}, {Lies::leaning, "leaning"}}};

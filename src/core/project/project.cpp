@@ -70,7 +70,14 @@ Result<Library> loadLibrary(const std::filesystem::path& data) {
     auto tasks = readTaskLevels(*tasksText, tasksFile.string());
     if (!tasks)
         return tasks.problem();
-    return inUnits(Library{*kit, whole, {}, stock->sizes, *rugs, *shines, *tasks},
+    const auto workFile = data / "work" / "work.json";
+    const auto workText = readTextFile(workFile, std::size_t{1} << 20U);
+    if (!workText)
+        return workText.problem();
+    auto work = readWorkBook(*workText, workFile.string());
+    if (!work)
+        return work.problem();
+    return inUnits(Library{*kit, whole, {}, stock->sizes, *rugs, *shines, *tasks, *work},
                    Units::feetAndInches);
 }
 

@@ -9,6 +9,8 @@
 #include "scheme/resolve.h"
 #include "scheme/rug.h"
 #include "things/stock.h"
+#include "work/handover.h"
+#include "work/work_book.h"
 
 #include <filesystem>
 #include <map>
@@ -30,6 +32,7 @@ struct Library {
     RugBookPtr rugs{};                      ///< rolls, edges, pads and materials
     std::shared_ptr<const Shines> shines{}; ///< how kinds of lights shine, by the names they use
     std::shared_ptr<const TaskLevels> tasks{}; ///< how much light what is done wants
+    std::shared_ptr<const WorkBook> work{};    ///< what is done in a room, and after what
 
     /// The kit and the book as one unit system has them.
     struct Edition {
@@ -130,6 +133,7 @@ struct Project {
     std::shared_ptr<const Pictures> pictures;              ///< by key; null for none
     std::shared_ptr<const PhotometryFiles> photometries{}; ///< by key; null for none
     std::shared_ptr<const Stock> stock{};                  ///< things at hand; null for none
+    std::shared_ptr<const Handover> handover{};            ///< null for nothing told
     Library library;
     std::map<std::string, PrintChoice, std::less<>> prints{}; ///< by the sheet's id
     std::string extra;     ///< fields of the job file this version doesn't know, as JSON

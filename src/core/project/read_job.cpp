@@ -308,6 +308,8 @@ ProjectPtr readProject(const json& j, std::string_view file, const Library& libr
         p->photometries = readPhotometries(f.list("photometries", mostPhotometries));
     if (f.has("stock"))
         p->stock = readStock(f.list("stock", mostStock), *p->library.kit);
+    if (f.has("handover"))
+        p->handover = std::make_shared<const Handover>(readHandover(f.need("handover")));
     p->extra = f.rest();
     for (const auto& s : p->schemes) {
         // Ties that clash since the room was measured again are told, and no reason not to open.

@@ -1,5 +1,6 @@
 #include "speech/line_page.h"
 
+#include "edit/handover_said.h"
 #include "edit/language.h"
 #include "edit/phrase.h"
 #include "edit/things_said.h"
@@ -82,9 +83,10 @@ std::string linePage(Units units) {
     verbs(out, "How pieces stand to each other", arrangingVerbs());
     verbs(out, "Groups on a wall", groupVerbs());
     verbs(out, "Light", lightVerbs());
-    verbs(out, "Shelves and tables", dressingVerbs());
     out += "| `ies spot.ies for pendant` | a light shines as a photometric file has it (IES or "
            "EULUMDAT); a copy is kept in the job |\n";
+    verbs(out, "Shelves and tables", dressingVerbs());
+    verbs(out, "Handing over", handoverVerbs());
     verbs(out, "The job, its schemes and its rules", jobVerbs());
     out += "| `room Landing` | goes to another room of the notes |\n";
     out += "\n## Asking\n\n| question | what is answered, below the line and on the board |\n"

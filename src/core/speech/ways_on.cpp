@@ -1,4 +1,5 @@
 // What could be said in place of a line that is refused.
+#include "edit/handover_said.h"
 #include "edit/phrase.h"
 #include "edit/things_said.h"
 #include "edit/verb.h"
@@ -45,8 +46,8 @@ std::set<std::string> vocabulary(const Project& job) {
             out.insert(folded.substr(w.at, w.size));
         out.insert(folded);
     };
-    for (const auto& verbs :
-         {pieceVerbs(), arrangingVerbs(), groupVerbs(), jobVerbs(), lightVerbs(), dressingVerbs()})
+    for (const auto& verbs : {pieceVerbs(), arrangingVerbs(), groupVerbs(), jobVerbs(),
+                              lightVerbs(), dressingVerbs(), handoverVerbs()})
         for (const VerbHelp& v : verbs)
             for (const auto b : v.begins)
                 take(b);

@@ -1,0 +1,386 @@
+#include "handover/tasks.h"
+
+#include "hang/hooks.h"
+#include "measure/text.h"
+#include "measure/texts.h"
+#include "room/facts.h"
+
+#include <algorithm>
+#include <set>
+
+namespace mezzet {
+
+namespace {
+
+constexpr double hoursADay = 8;
+constexpr double coats = 2;
+constexpr double squareMetresALitre = 10; ///< of wall paint and coat, common practice
+constexpr double litresAGallon = 3.785411784;
+/// From this height a unit that stands alone tips: ASTM F2057 has 27 in, from memory.
+constexpr Length tipsFrom = Length::inches(27);
+
+/// What is counted in one job, by what asks for a task.
+struct Counts {
+    std::map<std::string, double, std::less<>> of; ///< a key that is there asks for it
+    std::map<std::string, std::vector<std::string>, std::less<>> hand;
+    std::map<std::string, std::string, std::less<>> taskOf; ///< by a piece's room and name, folded
+};
+
+std::string placeKey(std::string_view room, std::string_view name) {
+    return foldCase(room) + "\n" + foldCase(name);
+}
+
+class Counter {
+public:
+    Counter(const Project& job, Counts& out) : job_(job), out_(out) {}
+
+    void room(std::size_t index, const std::vector<ListItem>& items) {
+        const Scheme& scheme = *job_.schemes[index];
+        const RoomPtr& room = job_.roomOf(index);
+        std::set<std::string> gone;
+        for (const ListItem& i : items)
+            if (i.scheme == index && i.piece != 0 && !isPaid(i.state))
+                gone.insert(foldCase(i.name));
+        for (const Piece& p : scheme.pieces)
+            if (!p.isGroup() && gone.count(foldCase(p.name)) == 0)
+                piece(p, room->name);
+        painted(scheme, *room);
+        if (const auto scene = resolve(room, job_.schemes[index], job_.notation))
+            hooks(WallsView(**scene), gone);
+    }
+
+private:
+    void asks(std::string_view what, double n, const Piece& p, std::string_view room) {
+        out_.of[std::string(what)] += n;
+        out_.taskOf.emplace(placeKey(room, p.name), what);
+    }
+
+    void piece(const Piece& p, std::string_view room) {
+        const Kind& k = *p.kind;
+        if (p.isThing()) {
+            asks("things", 1, p, room);
+        } else if (k.light && (p.on.isCeiling() || p.onWall())) {
+            asks("wired", 1, p, room);
+        } else if (p.onWall()) {
+            asks(k.role == Role::shelf     ? "shelves"
+                 : k.role == Role::curtain ? "curtains"
+                                           : "hung",
+                 1, p, room);
+        } else if (k.flat()) {
+            if (p.rug && p.rug->fit)
+                asks("fitted", p.size.width.mm() * p.size.depth.mm() / 1e6, p, room);
+            else
+                asks("rugs", 1, p, room);
+        } else if (!p.on.isCeiling()) {
+            asks("furniture", 1, p, room);
+            if (k.takesFloor() && k.family == Family::storage && p.size.height >= tipsFrom)
+                out_.of["tall"] += 1;
+        }
+    }
+
+    void painted(const Scheme& scheme, const Room& room) {
+        const RoomFacts facts = factsOf(room);
+        double area = 0; // m²
+        area += scheme.dressing.walls ? facts.netWallArea() / 1e6 : 0;
+        area += scheme.dressing.ceiling ? facts.ceilingArea / 1e6 : 0;
+        if (!scheme.dressing.walls && !scheme.dressing.ceiling)
+            return;
+        out_.of["painted"] += area * coats;
+        const double litres = area * coats / squareMetresALitre;
+        out_.hand["painted"].push_back(
+            isMetric(job_.notation.units)
+                ? worded("about {:.0f} l of paint for {}", std::ceil(litres), room.name)
+                : worded("about {:.1f} gallons of paint for {}",
+                         std::ceil(litres / litresAGallon * 2) / 2, room.name));
+    }
+
+    void hooks(const WallsView& walls, const std::set<std::string>& gone) {
+        const HookRules rules = hookRules(*job_.library.book);
+        std::map<std::pair<std::string, std::string>, std::map<double, int>> rated;
+        int held = 0;
+        for (const HangOf& h : hangAll(walls, rules)) {
+            const Piece* p = walls.scheme->byId(h.piece);
+            if (p == nullptr || p->isGroup() || gone.count(foldCase(p->name)) > 0)
+                continue;
+            const bool shelf = p->kind->role == Role::shelf;
+            const std::string to = shelf ? "shelves" : "hung";
+            bool heavy = shelf;
+            for (const HookPoint& at : h.hooks) {
+                heavy = heavy || at.rated > rules.plug;
+                rated[{to, at.into == Fixing::stud ? "stud" : "plug"}][at.rated.kg()] += 1;
+            }
+            held += heavy ? 1 : 0;
+        }
+        if (held > 0)
+            out_.of["fixings"] += held;
+        for (const auto& [key, all] : rated) {
+            int n = 0;
+            double most = 0;
+            for (const auto& [kg, count] : all) {
+                n += count;
+                most = std::max(most, kg);
+            }
+            const std::string mass = write(Mass::kilograms(most), job_.notation);
+            out_.hand[key.first].push_back(
+                key.second == "stud"
+                    ? worded("{} screws into studs, each rated for up to {}", n, mass)
+                    : worded("{} hooks with plugs, each rated for up to {}", n, mass));
+        }
+    }
+
+    const Project& job_;
+    Counts& out_;
+};
+
+/// A task before it has its place in the list.
+struct Draft {
+    JobTask task;
+    std::vector<std::string> after;
+};
+
+class Drafts {
+public:
+    explicit Drafts(const Project& job) : job_(job) {}
+
+    std::vector<JobTask> all() {
+        const auto items = jobList(job_);
+        Counts counts;
+        Counter counter(job_, counts);
+        for (const std::size_t i : listedSchemes(job_))
+            counter.room(i, items);
+        static const WorkBook none;
+        const WorkBook& book = job_.library.work ? *job_.library.work : none;
+        for (const StandardTask& s : book) {
+            const auto n = counts.of.find(s.of);
+            standard_[foldCase(s.name)] = &s;
+            if (n == counts.of.end() && s.of != "always")
+                continue;
+            standard(s, n == counts.of.end() ? 0 : n->second, counts);
+        }
+        for (const ListItem& i : items)
+            bought(i, counts, book);
+        if (job_.handover)
+            for (const TaskTold& t : job_.handover->tasks)
+                told(t);
+        return inOrder();
+    }
+
+private:
+    [[nodiscard]] Draft* find(std::string_view name) {
+        const auto folded = foldCase(name);
+        for (Draft& d : drafts_)
+            if (foldCase(d.task.task.name) == folded)
+                return &d;
+        return nullptr;
+    }
+
+    static void byHours(WorkTask& t, double hours) {
+        t.hours = hours;
+        t.days = std::clamp(static_cast<int>(std::ceil(hours / hoursADay - 1e-9)), 1, mostTaskDays);
+    }
+
+    void standard(const StandardTask& s, double n, const Counts& counts) {
+        Draft d;
+        d.task.task.name = s.name;
+        d.task.task.trade = s.trade;
+        // To the quarter of an hour.
+        byHours(d.task.task, std::round((s.hours + s.each * n) * 4) / 4);
+        d.task.task.waitDays = s.waitDays;
+        for (const std::string& c : s.cautions)
+            d.task.cautions.emplace_back(mezzet::told(c));
+        for (const std::string& h : s.atHand)
+            d.task.atHand.emplace_back(mezzet::told(h));
+        if (const auto it = counts.hand.find(s.of); it != counts.hand.end())
+            d.task.atHand.insert(d.task.atHand.end(), it->second.begin(), it->second.end());
+        d.after = s.after;
+        drafts_.push_back(std::move(d));
+    }
+
+    /// An order or a delivery of what is not there yet, before what wants it.
+    void bought(const ListItem& i, const Counts& counts, const WorkBook& book) {
+        const bool toOrder = i.state == ItemState::toFind || i.state == ItemState::chosen;
+        if ((!toOrder && i.state != ItemState::ordered) || !i.leadDays)
+            return;
+        Draft d;
+        d.task.task.trade = std::string("decorator");
+        d.task.task.hours = 0.5;
+        if (toOrder) {
+            d.task.task.name = worded("order {}", i.name);
+            d.task.task.waitDays = *i.leadDays;
+        } else {
+            d.task.task.name = worded("delivery of {}", i.name);
+            d.task.task.notBefore = i.due ? i.due
+                                    : i.ordered
+                                        ? std::optional(*i.ordered + std::chrono::days(*i.leadDays))
+                                        : std::nullopt;
+        }
+        if (find(d.task.task.name) != nullptr)
+            d.task.task.name += worded(" for {}", i.room);
+        if (!i.supplier.empty())
+            d.task.note = worded("from {}", i.supplier);
+        const auto what = counts.taskOf.find(placeKey(i.room, i.name));
+        for (const StandardTask& s : book)
+            if (what != counts.taskOf.end() && s.of == what->second && s.name != "wiring" &&
+                s.name != "tape-out")
+                if (Draft* user = find(s.name)) {
+                    user->after.push_back(d.task.task.name);
+                    break;
+                }
+        drafts_.push_back(std::move(d));
+    }
+
+    void told(const TaskTold& t) {
+        Draft* there = find(t.name);
+        if (t.leftOut) {
+            if (there != nullptr) {
+                left_[foldCase(t.name)] = there->after;
+                drafts_.erase(drafts_.begin() + (there - drafts_.data()));
+            }
+            return;
+        }
+        if (there == nullptr) {
+            Draft d;
+            d.task.own = true;
+            d.task.task.name = t.name;
+            d.task.task.trade = "decorator";
+            // One the trade knows, though nothing in the job asks for it.
+            if (const auto s = standard_.find(foldCase(t.name)); s != standard_.end()) {
+                d.task.task.trade = s->second->trade;
+                d.task.task.waitDays = s->second->waitDays;
+                d.after = s->second->after;
+                byHours(d.task.task, std::max(s->second->hours, 1.0));
+                for (const std::string& c : s->second->cautions)
+                    d.task.cautions.emplace_back(mezzet::told(c));
+            }
+            drafts_.push_back(std::move(d));
+            there = &drafts_.back();
+        }
+        WorkTask& task = there->task.task;
+        if (t.trade)
+            task.trade = *t.trade;
+        if (t.hours)
+            byHours(task, *t.hours);
+        if (t.days) {
+            task.days = *t.days;
+            if (!t.hours)
+                task.hours = *t.days * hoursADay;
+        }
+        if (t.waitDays)
+            task.waitDays = *t.waitDays;
+        if (t.notBefore)
+            task.notBefore = t.notBefore;
+        if (t.after)
+            there->after = *t.after;
+        if (!t.note.empty())
+            there->task.note = t.note;
+    }
+
+    /// Puts the drafts a name means into `out`: itself, or what that which is not there comes
+    /// after.
+    void resolveName(const std::string& name, std::set<std::string>& seen,
+                     std::vector<std::size_t>& out) {
+        const auto folded = foldCase(name);
+        if (!seen.insert(folded).second)
+            return;
+        if (const Draft* d = find(folded)) {
+            const auto at = static_cast<std::size_t>(d - drafts_.data());
+            if (std::find(out.begin(), out.end(), at) == out.end())
+                out.push_back(at);
+            return;
+        }
+        if (const auto it = left_.find(folded); it != left_.end())
+            for (const std::string& before : it->second)
+                resolveName(before, seen, out);
+        else if (const auto s = standard_.find(folded); s != standard_.end())
+            for (const std::string& before : s->second->after)
+                resolveName(before, seen, out);
+    }
+
+    std::vector<JobTask> inOrder() {
+        // The user's and the orders after the standard ones; those in the book's order.
+        std::vector<JobTask> out;
+        for (std::size_t i = 0; i < drafts_.size(); ++i) {
+            Draft& d = drafts_[i];
+            for (const std::string& name : d.after) {
+                std::set<std::string> seen;
+                resolveName(name, seen, d.task.task.after);
+            }
+        }
+        for (Draft& d : drafts_) {
+            for (const std::size_t a : d.task.task.after)
+                d.task.afterNames.push_back(drafts_[a].task.task.name);
+            out.push_back(d.task);
+        }
+        return out;
+    }
+
+    const Project& job_;
+    std::vector<Draft> drafts_;
+    std::map<std::string, std::vector<std::string>> left_; ///< of what is left out, by its name
+    std::map<std::string, const StandardTask*> standard_;
+};
+
+} // namespace
+
+Result<std::vector<JobTask>> jobTasks(const Project& job) {
+    auto all = Drafts(job).all();
+    if (all.size() > mostTasks)
+        return Problem{worded("{} tasks are more than {}", all.size(), mostTasks),
+                       std::string(told("make some of them one"))};
+    return all;
+}
+
+Result<JobSchedule> jobSchedule(const Project& job, std::optional<Day> from, Day today) {
+    auto tasks = jobTasks(job);
+    if (!tasks)
+        return tasks.problem();
+    const Handover none;
+    const Handover& told = job.handover ? *job.handover : none;
+    JobSchedule out;
+    // The Monday after today.
+    out.from = from        ? *from
+               : told.from ? *told.from
+                           : today + std::chrono::days(7 - weekdayOf(today));
+    std::vector<WorkTask> work;
+    for (const JobTask& t : *tasks)
+        work.push_back(t.task);
+    auto times = scheduled(work, told.calendar, out.from);
+    if (!times)
+        return times.problem();
+    out.tasks = std::move(*tasks);
+    out.times = std::move(*times);
+    out.end = out.from;
+    for (const TimedTask& t : out.times)
+        out.end = std::max(out.end, t.end);
+    return out;
+}
+
+std::vector<std::string> withThoseBefore(const Project& job, Handover& handover) {
+    Project tried = job;
+    tried.handover = std::make_shared<const Handover>(handover);
+    std::set<std::string> known;
+    if (const auto all = jobTasks(tried))
+        for (const JobTask& t : *all)
+            known.insert(foldCase(t.task.name));
+    std::vector<std::string> added;
+    for (const TaskTold& t : handover.tasks)
+        known.insert(foldCase(t.name));
+    for (const TaskTold& t : std::vector<TaskTold>(handover.tasks))
+        for (const std::string& name : t.after.value_or(std::vector<std::string>{}))
+            if (known.insert(foldCase(name)).second) {
+                TaskTold fresh;
+                fresh.name = name;
+                handover.tasks.push_back(std::move(fresh));
+                added.push_back(name);
+            }
+    return added;
+}
+
+std::optional<Problem> wrongTasks(const Project& job, const Handover& handover) {
+    Project tried = job;
+    tried.handover = std::make_shared<const Handover>(handover);
+    const auto made = jobSchedule(tried, {}, Day{});
+    return made ? std::nullopt : std::optional(made.problem());
+}
+
+} // namespace mezzet
