@@ -140,4 +140,47 @@ int exportDxf(const std::string& job, const std::string& room, const std::string
 int measuringSheet(const std::string& notes, bool metric, const std::string& out);
 int listen(const std::string& socket, int count, const std::string& log);
 
+struct ListCommand {
+    std::string job;
+    std::string read; ///< a CSV to take in; may be empty
+    bool asCsv = false;
+    bool asJson = false;
+};
+/// What is had and bought, and what it comes to.
+int list(const ListCommand&);
+
+struct OrderCommand {
+    std::string job;
+    std::string from; ///< a day; empty for the one told, or next Monday
+    std::string read; ///< iCalendar or CSV to take changes from
+    bool asIcs = false;
+    bool asCsv = false;
+    bool asJson = false;
+};
+/// The tasks with their days.
+int order(const OrderCommand&);
+/// How the floor is marked with tape.
+int tapeOutCommand(const std::string& job, const std::string& room, bool asJson);
+
+struct BoardsCommand {
+    std::vector<std::string> boards;
+    std::string stock;
+    std::string kerf;
+    bool turn = false;
+    bool asJson = false;
+};
+/// Cuts boards out of stock with the least waste.
+int boards(const BoardsCommand&);
+
+struct AsBuiltCommand {
+    std::string job;
+    std::string room;
+    std::vector<std::string> said;
+    bool sure = false;
+    bool take = false;
+    bool asJson = false;
+};
+/// Holds what was measured against what was planned, and keeps it.
+int asBuilt(const AsBuiltCommand&);
+
 } // namespace mezzet::cli

@@ -11,6 +11,82 @@
 
 namespace {
 
+/// What leaves the desk and what comes back.
+class HandoverCommands {
+public:
+    explicit HandoverCommands(CLI::App& app)
+        : list_(app.add_subcommand("list", "What is had and bought, and what it comes to")),
+          order_(app.add_subcommand("order", "The order of work, task by task, with its days")),
+          tape_(app.add_subcommand("tape-out", "How the floor is marked with tape, by two lengths "
+                                               "to every corner")),
+          boards_(app.add_subcommand("boards", "Cut boards out of stock with the least waste")),
+          built_(app.add_subcommand("as-built",
+                                    "Hold what was measured against what was planned; keep it")) {
+        list_->add_option("JOB", list.job, "a job file")->required();
+        list_->add_option("--read", list.read, "a CSV to take in: its columns are the JSON keys");
+        list_->add_flag("--csv", list.asCsv, "print CSV");
+        list_->add_flag("--json", list.asJson, "print JSON");
+
+        order_->add_option("JOB", order.job, "a job file")->required();
+        order_->add_option("--from", order.from, "the first day, like 2027-03-01");
+        order_->add_option("--read", order.read, "FILE.ics or .csv: take changes back");
+        order_->add_flag("--ics", order.asIcs, "print iCalendar");
+        order_->add_flag("--csv", order.asCsv, "print CSV");
+        order_->add_flag("--json", order.asJson, "print JSON");
+
+        tape_->add_option("JOB", job, "a job file")->required();
+        tape_->add_option("--room", room, "which of the job's rooms");
+        tape_->add_flag("--json", asJson, "print JSON, lengths in mm");
+
+        boards_
+            ->add_option("BOARD", boards.boards,
+                         "length x width in mm, like \"1200 x 200\"; \"3 of 1200 x 200\"")
+            ->required();
+        boards_->add_option("--stock", boards.stock, "the stock's length x width")->required();
+        boards_->add_option("--kerf", boards.kerf, "what the saw takes, like 3mm; else nothing");
+        boards_->add_flag("--turn", boards.turn, "boards may lie across the grain");
+        boards_->add_flag("--json", boards.asJson, "print JSON, lengths in mm");
+
+        built_->add_option("JOB", built.job, "a job file")->required();
+        built_
+            ->add_option("MEASURE", built.said,
+                         "like \"hook of harbour 58 1/4 up\" or \"sofa 36 from wall A\"")
+            ->required();
+        built_->add_option("--room", built.room, "which of the job's rooms");
+        built_->add_flag("--sure", built.sure, "keep what is more than 500 mm off, too");
+        built_->add_flag("--take", built.take, "let the job stand as it was built");
+        built_->add_flag("--json", built.asJson, "print JSON, lengths in mm");
+    }
+    /// What the command ended with; nothing when it was another one.
+    [[nodiscard]] std::optional<int> run() const {
+        using namespace mezzet::cli;
+        if (*list_)
+            return mezzet::cli::list(list);
+        if (*order_)
+            return mezzet::cli::order(order);
+        if (*tape_)
+            return tapeOutCommand(job, room, asJson);
+        if (*boards_)
+            return mezzet::cli::boards(boards);
+        if (*built_)
+            return asBuilt(built);
+        return {};
+    }
+
+private:
+    mezzet::cli::ListCommand list;
+    mezzet::cli::OrderCommand order;
+    mezzet::cli::BoardsCommand boards;
+    mezzet::cli::AsBuiltCommand built;
+    std::string job, room;
+    bool asJson = false;
+    CLI::App* list_;
+    CLI::App* order_;
+    CLI::App* tape_;
+    CLI::App* boards_;
+    CLI::App* built_;
+};
+
 int run(int argc, char** argv) {
     using namespace mezzet::cli;
     CLI::App app{"Mezzet without a window: build a room from tape notes, place pieces by saying "
@@ -188,6 +264,8 @@ int run(int argc, char** argv) {
     coloursCommand->add_option("--most", coloursMost, "at most so many; 6 when not said");
     coloursCommand->add_flag("--json", coloursJson, "print JSON");
 
+    const HandoverCommands handover(app);
+
     std::string photometryFile, photometryAt, photometryCurve;
     auto* photometryCommand =
         app.add_subcommand("photometry", "What an IES or EULUMDAT file says of a fixture");
@@ -267,6 +345,8 @@ int run(int argc, char** argv) {
         app.exit(e);
         return wrongUsage;
     }
+    if (const auto ended = handover.run())
+        return *ended;
     if (*surveyCommand)
         return survey(notes, asJson, headroomAt);
     if (*buildCommand)
