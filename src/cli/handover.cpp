@@ -194,7 +194,8 @@ int list(const ListCommand& c) {
     }
     const auto items = jobList(*job);
     const ListTotals totals = totalsOf(items);
-    const std::optional<double> budget = job->handover ? job->handover->budget : std::nullopt;
+    const bool hasBudget = job->handover && job->handover->budget.has_value();
+    const double budget = hasBudget ? job->handover->budget.value_or(0) : 0;
     if (c.asCsv) {
         fmt::print("{}", listAsCsv(items));
         return ran;
@@ -204,8 +205,8 @@ int list(const ListCommand& c) {
         for (const ListItem& i : items)
             out["items"].push_back(itemJson(i));
         out["total"] = fourPlaces(totals.all);
-        out["budget"] = budget ? json(*budget) : json(nullptr);
-        out["left"] = budget ? json(fourPlaces(*budget - totals.all)) : json(nullptr);
+        out["budget"] = hasBudget ? json(budget) : json(nullptr);
+        out["left"] = hasBudget ? json(fourPlaces(budget - totals.all)) : json(nullptr);
         out["unpriced"] = totals.unpriced;
         out["by_state"] = json::object();
         for (const auto& [state, sum] : totals.byState)
@@ -226,10 +227,10 @@ int list(const ListCommand& c) {
     fmt::print("total {}", moneyText(totals.all));
     if (totals.unpriced > 0)
         fmt::print(", {} without a price", totals.unpriced);
-    if (budget)
-        fmt::print("; budget {}, {} {}", moneyText(*budget),
-                   moneyText(std::abs(*budget - totals.all)),
-                   totals.all <= *budget ? "left" : "over");
+    if (hasBudget)
+        fmt::print("; budget {}, {} {}", moneyText(budget),
+                   moneyText(std::abs(budget - totals.all)),
+                   totals.all <= budget ? "left" : "over");
     fmt::print("\n");
     return ran;
 }
