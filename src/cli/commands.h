@@ -183,4 +183,16 @@ struct AsBuiltCommand {
 /// Holds what was measured against what was planned, and keeps it.
 int asBuilt(const AsBuiltCommand&);
 
+struct BookCommand {
+    std::string job;
+    std::string reader; ///< empty for oneself
+    std::string paper = "fit";
+    std::string out;
+    std::vector<std::string> without; ///< ids of sheets
+};
+/// The whole set of sheets as one PDF.
+int book(const BookCommand&);
+/// The shopping card.
+int card(const std::string& job, const std::string& room, const std::string& out);
+
 } // namespace mezzet::cli

@@ -1,11 +1,13 @@
 // What leaves the desk and what comes back: the list, the order of work, tape-out, boards, and what
 // was built.
 #include "commands.h"
+#include "offscreen.h"
 #include "shared.h"
 
 #include "edit/handed_over.h"
 #include "handover/tape_out.h"
 #include "handover/tasks.h"
+#include "sheets/book.h"
 #include "site/built.h"
 #include "work/boards.h"
 #include "work/calendar_file.h"
@@ -90,7 +92,7 @@ json taskJson(const JobTask& t, const TimedTask& at) {
 }
 
 void printTasks(const JobSchedule& s) {
-    for (std::size_t i = 0; i < s.tasks.size(); ++i) {
+    for (const std::size_t i : inOrderOfDays(s)) {
         const JobTask& t = s.tasks[i];
         const TimedTask& at = s.times[i];
         const std::string slack = at.critical ? std::string("on the longest chain")
@@ -98,7 +100,9 @@ void printTasks(const JobSchedule& s) {
                                                             at.slackDays == 1 ? "day" : "days");
         fmt::print("{:<24} {:<14} {} to {}  {}{}\n", t.task.name, t.task.trade, dayWords(at.start),
                    dayWords(at.end), slack,
-                   t.task.waitDays > 0 ? fmt::format(", then waits {} days", t.task.waitDays) : "");
+                   t.task.waitDays == 1  ? std::string(", then waits a day")
+                   : t.task.waitDays > 1 ? fmt::format(", then waits {} days", t.task.waitDays)
+                                         : std::string());
         if (!t.afterNames.empty())
             fmt::print("{:<24} after {}\n", "", listed(t.afterNames));
         if (!t.atHand.empty())
@@ -476,6 +480,56 @@ int asBuilt(const AsBuiltCommand& c) {
     }
     for (const auto& t : told)
         fmt::print(c.asJson ? stderr : stdout, "{}\n", t);
+    return ran;
+}
+
+int book(const BookCommand& c) {
+    sheets::BookAsked asked;
+    if (!c.reader.empty()) {
+        const auto reader = sheets::readerNamed(c.reader);
+        if (!reader)
+            return wrong(fmt::format("there is no book for “{}”; it is for the {}",
+                                     shownPlainly(c.reader), sheets::readerNames()));
+        asked.reader = *reader;
+    }
+    if (!endsAs(c.out, {".pdf"}))
+        return wrongUsage;
+    if (c.paper != "fit" && !(asked.options.paper = sheets::paperNamed(c.paper)))
+        return wrong(fmt::format("there is no paper “{}”; use letter, tabloid, a4 or a3", c.paper));
+    for (const std::string& id : c.without)
+        if (id != "schemes" && sheets::sheetById(id) == nullptr)
+            return wrong(fmt::format("there is no sheet “{}”; the sheets are: {}", shownPlainly(id),
+                                     sheets::sheetIds()));
+    asked.leftOut = c.without;
+    const auto job = open(c.job);
+    if (!job)
+        return refuse(job.problem());
+    Offscreen application;
+    const auto printed = sheets::printBook(**job, asked, c.out);
+    if (!printed)
+        return refuse(printed.problem());
+    for (const auto& chapter : printed->chapters)
+        if (chapter.page > 0)
+            fmt::print("{:>4}  {}\n", chapter.page, chapter.title);
+    for (const auto& chapter : printed->chapters)
+        if (chapter.page == 0)
+            fmt::print("not in it: {} ({})\n", chapter.title, chapter.why);
+    fmt::print("{}: {} pages\n", shownPlainly(c.out), printed->pages);
+    return ran;
+}
+
+int card(const std::string& path, const std::string& room, const std::string& out) {
+    if (!endsAs(out, {".pdf", ".png"}))
+        return wrongUsage;
+    const auto job = open(path, room);
+    if (!job)
+        return refuse(job.problem());
+    Offscreen application;
+    const auto printed = sheets::printCard(**job, {}, out);
+    if (!printed)
+        return refuse(printed.problem());
+    fmt::print("{}: {}{}\n", shownPlainly(out), printed->paper,
+               printed->told.empty() ? "" : " (" + printed->told + ")");
     return ran;
 }
 

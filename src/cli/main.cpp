@@ -15,13 +15,28 @@ namespace {
 class HandoverCommands {
 public:
     explicit HandoverCommands(CLI::App& app)
-        : list_(app.add_subcommand("list", "What is had and bought, and what it comes to")),
+        : book_(
+              app.add_subcommand("book", "All sheets of a job as one PDF, or those of one reader")),
+          card_(app.add_subcommand("card", "The shopping card: one fold of pocket size, or a "
+                                           "picture for a telephone")),
+          list_(app.add_subcommand("list", "What is had and bought, and what it comes to")),
           order_(app.add_subcommand("order", "The order of work, task by task, with its days")),
           tape_(app.add_subcommand("tape-out", "How the floor is marked with tape, by two lengths "
                                                "to every corner")),
           boards_(app.add_subcommand("boards", "Cut boards out of stock with the least waste")),
           built_(app.add_subcommand("as-built",
                                     "Hold what was measured against what was planned; keep it")) {
+        book_->add_option("JOB", book.job, "a job file")->required();
+        book_->add_option("--for", book.reader,
+                          "client, shop, electrician, installer or workroom; else all of it");
+        book_->add_option("--paper", book.paper, "letter, tabloid, a4, a3; the job's own");
+        book_->add_option("--without", book.without, "a sheet that is not to be in it");
+        book_->add_option("-o,--output", book.out, "FILE.pdf")->required();
+
+        card_->add_option("JOB", job, "a job file")->required();
+        card_->add_option("--room", room, "which of the job's rooms");
+        card_->add_option("-o,--output", out, "FILE.pdf or .png")->required();
+
         list_->add_option("JOB", list.job, "a job file")->required();
         list_->add_option("--read", list.read, "a CSV to take in: its columns are the JSON keys");
         list_->add_flag("--csv", list.asCsv, "print CSV");
@@ -60,6 +75,10 @@ public:
     /// What the command ended with; nothing when it was another one.
     [[nodiscard]] std::optional<int> run() const {
         using namespace mezzet::cli;
+        if (*book_)
+            return mezzet::cli::book(book);
+        if (*card_)
+            return card(job, room, out);
         if (*list_)
             return mezzet::cli::list(list);
         if (*order_)
@@ -74,12 +93,15 @@ public:
     }
 
 private:
+    mezzet::cli::BookCommand book;
     mezzet::cli::ListCommand list;
     mezzet::cli::OrderCommand order;
     mezzet::cli::BoardsCommand boards;
     mezzet::cli::AsBuiltCommand built;
-    std::string job, room;
+    std::string job, room, out;
     bool asJson = false;
+    CLI::App* book_;
+    CLI::App* card_;
     CLI::App* list_;
     CLI::App* order_;
     CLI::App* tape_;

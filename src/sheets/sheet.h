@@ -70,7 +70,8 @@ struct SheetKind {
 };
 
 extern const SheetKind planSheet, wallSheet, hooksSheet, templatesSheet, rugOrderSheet,
-    rugTemplateSheet, cuttingSheet, ceilingSheet, lightingSheet, dressingSheet, measuringSheet;
+    rugTemplateSheet, cuttingSheet, ceilingSheet, lightingSheet, dressingSheet, listSheet,
+    orderSheet, tapeOutSheet, cardSheet, asBuiltSheet, measuringSheet;
 
 [[nodiscard]] std::span<const SheetKind* const> sheetKinds();
 /// Null when there is no such one.
@@ -83,5 +84,9 @@ extern const SheetKind planSheet, wallSheet, hooksSheet, templatesSheet, rugOrde
 /// written.
 [[nodiscard]] Result<Printed> printSheet(const SheetKind&, const Project&, SheetOptions,
                                          const std::filesystem::path&);
+
+/// The shopping card as a PDF of two pages, or as one picture, a page under the other, for a
+/// telephone's screen. Problem: as printSheet's.
+[[nodiscard]] Result<Printed> printCard(const Project&, SheetOptions, const std::filesystem::path&);
 
 } // namespace mezzet::sheets

@@ -257,7 +257,7 @@ private:
             if (length < 1)
                 return;
             // Of what was marked before an error goes on.
-            const double more = m.piece == 0 ? 120 : m.piece == piece ? 250 : 500;
+            const double more = m.piece == 0 ? 120 : m.piece == piece ? 600 : 1500;
             tell({m.name, m.at, {}, Length::millimetres(length)}, m.at, (p - m.at) / length, more);
         };
         for (const Mark& m : marks_)

@@ -296,6 +296,39 @@ private:
                 resolveName(before, seen, out);
     }
 
+    /// Whether a task comes after another, by way of others.
+    [[nodiscard]] bool isAfter(std::size_t task, std::size_t before) const {
+        std::vector<std::size_t> look{task};
+        std::set<std::size_t> seen;
+        while (!look.empty()) {
+            const std::size_t at = look.back();
+            look.pop_back();
+            for (const std::size_t a : drafts_[at].task.task.after) {
+                if (a == before)
+                    return true;
+                if (seen.insert(a).second)
+                    look.push_back(a);
+            }
+        }
+        return false;
+    }
+
+    /// What it only comes after in place of one that is not there, and by way of another anyhow, is
+    /// no news.
+    void withoutRoundabout(std::size_t i) {
+        Draft& d = drafts_[i];
+        auto& after = d.task.task.after;
+        std::erase_if(after, [&](std::size_t a) {
+            const auto name = foldCase(drafts_[a].task.task.name);
+            const bool said = std::any_of(d.after.begin(), d.after.end(), [&](const auto& n) {
+                return foldCase(n) == name;
+            });
+            return !said && std::any_of(after.begin(), after.end(), [&](std::size_t b) {
+                return b != a && isAfter(b, a);
+            });
+        });
+    }
+
     std::vector<JobTask> inOrder() {
         // The user's and the orders after the standard ones; those in the book's order.
         std::vector<JobTask> out;
@@ -306,6 +339,8 @@ private:
                 resolveName(name, seen, d.task.task.after);
             }
         }
+        for (std::size_t i = 0; i < drafts_.size(); ++i)
+            withoutRoundabout(i);
         for (Draft& d : drafts_) {
             for (const std::size_t a : d.task.task.after)
                 d.task.afterNames.push_back(drafts_[a].task.task.name);
@@ -353,6 +388,17 @@ Result<JobSchedule> jobSchedule(const Project& job, std::optional<Day> from, Day
     for (const TimedTask& t : out.times)
         out.end = std::max(out.end, t.end);
     return out;
+}
+
+std::vector<std::size_t> inOrderOfDays(const JobSchedule& s) {
+    std::vector<std::size_t> order(s.tasks.size());
+    for (std::size_t i = 0; i < order.size(); ++i)
+        order[i] = i;
+    std::stable_sort(order.begin(), order.end(), [&](std::size_t a, std::size_t b) {
+        return std::pair(s.times[a].start, s.times[a].end) <
+               std::pair(s.times[b].start, s.times[b].end);
+    });
+    return order;
 }
 
 std::vector<std::string> withThoseBefore(const Project& job, Handover& handover) {

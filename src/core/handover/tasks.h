@@ -29,6 +29,8 @@ struct JobSchedule {
     Day from;
     Day end;
 };
+/// The tasks' places in the list, as they begin; of those on one day, as they end.
+[[nodiscard]] std::vector<std::size_t> inOrderOfDays(const JobSchedule&);
 [[nodiscard]] Result<JobSchedule> jobSchedule(const Project&, std::optional<Day> from, Day today);
 
 /// Takes the changes of a calendar's file into what is told of the tasks: one that begins on

@@ -1,0 +1,460 @@
+// What the decorator, the client and the trades keep by them: the list, the order of work, the
+// sheet for marking the floor with tape, and how it was really built.
+#include "handover/tape_out.h"
+#include "handover/tasks.h"
+#include "kit/csv.h"
+#include "measure/text.h"
+#include "measure/texts.h"
+#include "sheets/drawing.h"
+#include "sheets/paper_pen.h"
+#include "sheets/plan_layout.h"
+#include "sheets/table_pages.h"
+#include "site/built.h"
+#include "things/stock.h"
+
+#include <algorithm>
+
+namespace mezzet::sheets {
+
+namespace {
+
+// ---- the list ----
+
+TableRow headingRow(std::string words) {
+    TableRow r;
+    r.is = TableRow::Is::heading;
+    r.cells = {std::move(words)};
+    return r;
+}
+
+TableRow wordsRow(std::string words) {
+    TableRow r;
+    r.is = TableRow::Is::words;
+    r.cells = {std::move(words)};
+    return r;
+}
+
+std::string sizeText(const ListItem& i, const Notation& n) {
+    std::string out;
+    for (const auto& side : i.size)
+        if (side)
+            out += (out.empty() ? "" : " x ") + writeGap(*side, n);
+    return out;
+}
+
+Result<Sheet> listPages(const Project& job, const SheetOptions& o) {
+    auto items = jobList(job);
+    if (items.empty())
+        return Problem{std::string(told("there is nothing on the list yet")),
+                       std::string(told("place something, or say: list cushion, 4 of them"))};
+    TablePages t;
+    t.sheet = std::string(told("List"));
+    const bool costs = o.mends; // what is for a client has none
+    t.columns = {{"", 3.2, false},     {"State", 1.2, false}, {"Size", 2.4, false},
+                 {"From", 1.8, false}, {"Comes", 1.3, false}, {"How many", 0.9, true}};
+    if (costs) {
+        t.columns.push_back({"Each", 1.0, true});
+        t.columns.push_back({"In all", 1.1, true});
+    }
+    const ListTotals totals = totalsOf(items);
+    std::stable_sort(items.begin(), items.end(), [](const ListItem& a, const ListItem& b) {
+        return std::pair(a.room.empty(), a.room) < std::pair(b.room.empty(), b.room);
+    });
+    std::string room = "\n";
+    for (const ListItem& i : items) {
+        if (i.room != room) {
+            room = i.room;
+            t.rows.push_back(
+                headingRow(room.empty() ? std::string(told("For the whole job")) : room));
+        }
+        TableRow r;
+        r.tick = true;
+        r.cells = {i.name,
+                   std::string(told(itemStateName(i.state))),
+                   sizeText(i, job.notation),
+                   i.supplier,
+                   i.due        ? shortDayWords(*i.due)
+                   : i.leadDays ? worded("{} days", *i.leadDays)
+                                : std::string(),
+                   std::to_string(i.quantity)};
+        if (costs) {
+            r.cells.push_back(i.price ? moneyText(*i.price) : "");
+            r.cells.push_back(i.price && isPaid(i.state) ? moneyText(i.cost()) : "");
+        }
+        t.rows.push_back(std::move(r));
+        if (!i.note.empty())
+            t.rows.push_back(wordsRow(i.note));
+    }
+    if (costs) {
+        t.rows.push_back(headingRow(std::string(told("In all"))));
+        const auto sum = [&](std::string what, double v) {
+            TableRow r;
+            r.cells = {std::move(what), "", "", "", "", "", "", moneyText(v)};
+            return r;
+        };
+        for (const auto& [state, v] : totals.byState)
+            if (v > 0)
+                t.rows.push_back(sum(std::string(told(itemStateName(state))), v));
+        TableRow all = sum(std::string(told("total, of what is kept")), totals.all);
+        all.strong = true;
+        t.rows.push_back(std::move(all));
+        if (job.handover && job.handover->budget) {
+            t.rows.push_back(sum(std::string(told("budget")), *job.handover->budget));
+            const double left = *job.handover->budget - totals.all;
+            t.rows.push_back(sum(std::string(left >= 0 ? told("left") : told("over the budget")),
+                                 std::abs(left)));
+        }
+        if (totals.unpriced > 0)
+            t.rows.push_back(wordsRow(worded("{} have no price yet.", totals.unpriced)));
+    }
+    return tableSheet(job, o, std::move(t));
+}
+
+Result<std::string> listTable(const Project& job, const SheetOptions&) {
+    return listAsCsv(jobList(job));
+}
+
+// ---- the order of work ----
+
+/// The order of work as bars over days.
+class BarPen : public PaperPen {
+public:
+    BarPen(QPainter& p, double k, const JobSchedule& s, const WorkCalendar& calendar)
+        : PaperPen(p, k), s_(s), calendar_(calendar) {}
+
+    void chart(const QRectF& into) {
+        const auto order = inOrderOfDays(s_);
+        const double labels = into.width() * 0.24;
+        const double head = 9;
+        const double row = std::min(
+            9.0, (into.height() - head) / std::max<double>(1, static_cast<double>(order.size())));
+        // Past the end, as far as anything may slip and wait.
+        Day last = s_.end;
+        for (std::size_t i = 0; i < s_.tasks.size(); ++i)
+            last = std::max(last, slackEnd(i));
+        const int days = static_cast<int>((last - s_.from).count()) + 1;
+        const double left = into.left() + labels;
+        const double perDay = (into.width() - labels) / days;
+        const auto x = [&](Day d) {
+            return left + perDay * static_cast<double>((d - s_.from).count());
+        };
+        const double foot = into.top() + head + row * static_cast<double>(order.size());
+        // Days nobody works are shaded; weeks begin at a line with its date.
+        double lettered = -1e9;
+        for (Day d = s_.from; d <= last; d += std::chrono::days(1)) {
+            if (!calendar_.isWorked(d, {}))
+                p_.fillRect(dev(QRectF(x(d), into.top() + head, perDay, foot - into.top() - head)),
+                            paperLook().graph);
+            const bool week = weekdayOf(d) == 0 || d == s_.from;
+            if (week || perDay > 5)
+                rule(x(d), into.top() + head, x(d), foot, week ? 0.15 : 0.05);
+            if (week && x(d) - lettered > 17) {
+                text({x(d) + 0.6, into.top() + 2, 22, 5}, Qt::AlignLeft | Qt::AlignVCenter,
+                     q(shortDayWords(d)), 2.5, true);
+                lettered = x(d);
+            }
+        }
+        rule(into.left(), into.top() + head, into.right(), into.top() + head, 0.25);
+        double y = into.top() + head;
+        for (const std::size_t i : order) {
+            bar(i, x, perDay, into.left(), labels, y, row);
+            y += row;
+            rule(into.left(), y, into.right(), y, 0.05);
+        }
+    }
+
+private:
+    [[nodiscard]] Day slackEnd(std::size_t i) const {
+        Day d = s_.times[i].end;
+        for (int left = s_.times[i].slackDays; left > 0;) {
+            d += std::chrono::days(1);
+            left -= calendar_.isWorked(d, s_.tasks[i].task.trade) ? 1 : 0;
+        }
+        return d;
+    }
+
+    template <class X>
+    void bar(std::size_t i, X x, double perDay, double left, double labels, double y, double row) {
+        const JobTask& t = s_.tasks[i];
+        const TimedTask& at = s_.times[i];
+        const double letter = std::clamp(row * 0.42, 1.8, 3.2);
+        text({left, y, labels * 0.62 - 1, row}, Qt::AlignLeft | Qt::AlignVCenter, q(t.task.name),
+             letter, false, at.critical ? QFont::DemiBold : QFont::Normal);
+        text({left + labels * 0.62, y, labels * 0.38 - 2, row}, Qt::AlignLeft | Qt::AlignVCenter,
+             q(t.task.trade), letter * 0.85, false, QFont::Normal, paperLook().soft);
+        const double from = x(at.start), to = x(at.end) + perDay;
+        const double middle = y + row / 2;
+        // How far it may slip: a thin line to a stop.
+        if (at.slackDays > 0) {
+            const double end = x(slackEnd(i)) + perDay;
+            rule(to, middle, end, middle, 0.2);
+            rule(end, middle - row * 0.18, end, middle + row * 0.18, 0.2);
+        }
+        // Drying, or on its way: dots.
+        if (t.task.waitDays > 0) {
+            const double end = to + perDay * t.task.waitDays;
+            p_.setPen(QPen(paperLook().ink, 0.5 * k_, Qt::DotLine));
+            p_.drawLine(dev(to, y + row * 0.72), dev(end, y + row * 0.72));
+        }
+        // On the longest chain the bar is full; else it is an outline.
+        p_.setPen(QPen(paperLook().ink, 0.3 * k_));
+        p_.setBrush(at.critical ? QBrush(paperLook().ink) : QBrush(Qt::white));
+        p_.drawRect(dev(QRectF(from, y + row * 0.24, std::max(to - from, 0.8), row * 0.52)));
+    }
+
+    const JobSchedule& s_;
+    const WorkCalendar& calendar_;
+};
+
+Result<Sheet> orderPages(const Project& job, const SheetOptions& o) {
+    auto made = jobSchedule(job, {}, today());
+    if (!made)
+        return made.problem();
+    const auto s = std::make_shared<const JobSchedule>(std::move(*made));
+    const auto calendar = std::make_shared<const WorkCalendar>(job.handover ? job.handover->calendar
+                                                                            : WorkCalendar{});
+    TablePages t;
+    t.sheet = std::string(told("Order of work"));
+    t.across = true;
+    t.drawing = 0.70;
+    t.draw = [s, calendar](QPainter& p, double k, const QRectF& mm) {
+        BarPen(p, k, *s, *calendar).chart(mm);
+    };
+    t.caution = std::string(told(
+        "Full bars are on the longest chain: when one of them slips, all is done later. A thin "
+        "line is how far a task may slip, dots are drying or delivery. Hours are estimates by "
+        "common practice."));
+    t.columns = {{"Task", 2.2, false},       {"By", 1.4, false},   {"Begins", 1.3, false},
+                 {"Ends", 1.3, false},       {"Hours", 0.7, true}, {"May slip", 0.9, true},
+                 {"Waits after", 1.0, true}, {"After", 3.4, false}};
+    for (const std::size_t i : inOrderOfDays(*s)) {
+        const JobTask& task = s->tasks[i];
+        const TimedTask& at = s->times[i];
+        TableRow r;
+        r.tick = true;
+        r.strong = at.critical;
+        r.cells = {task.task.name,
+                   task.task.trade,
+                   shortDayWords(at.start),
+                   shortDayWords(at.end),
+                   fmt::format("{:g}", task.task.hours),
+                   at.critical ? std::string(told("no")) : worded("{} days", at.slackDays),
+                   task.task.waitDays > 0 ? worded("{} days", task.task.waitDays) : std::string(),
+                   task.afterNames.empty() ? std::string() : listed(task.afterNames)};
+        t.rows.push_back(std::move(r));
+        std::string more = task.note;
+        if (!task.atHand.empty())
+            more += (more.empty() ? "" : " ") + worded("At hand: {}.", listed(task.atHand));
+        for (const std::string& c : task.cautions)
+            more += (more.empty() ? "" : " ") + c;
+        if (!more.empty())
+            t.rows.push_back(wordsRow(std::move(more)));
+    }
+    return tableSheet(job, o, std::move(t));
+}
+
+Result<std::string> orderTable(const Project& job, const SheetOptions&) {
+    const auto s = jobSchedule(job, {}, today());
+    if (!s)
+        return s.problem();
+    return tasksAsCsv(*s);
+}
+
+// ---- tape-out ----
+
+struct TapeWork {
+    Project job;
+    ScenePtr scene;
+    TapeOut tape;
+};
+
+/// The floor with every piece's number, and its points.
+void drawTapePlan(QPainter& p, double k, const QRectF& mm, const TapeWork& w,
+                  const std::vector<int>& order) {
+    const Box b = w.scene->room->bounds();
+    const double perMm = std::min((mm.width() - 2 * aroundRoom) / b.size().x,
+                                  (mm.height() - 2 * aroundRoom) / b.size().y) *
+                         k;
+    const QPointF middle =
+        QRectF(mm.left() * k, mm.top() * k, mm.width() * k, mm.height() * k).center();
+    Labels labels(QRectF(mm.left() * k, mm.top() * k, mm.width() * k, mm.height() * k));
+    Drawing d{p,      paperLook(), middle - QPointF(b.centre().x, b.centre().y) * perMm,
+              perMm,  k * 0.25,    w.job.notation,
+              &labels};
+    drawRoom(d, *w.scene->room);
+    drawPieces(d, FloorView(*w.scene), true);
+    p.setPen(Qt::NoPen);
+    p.setBrush(paperLook().ink);
+    for (const TapeStep& s : w.tape.steps)
+        p.drawEllipse(d.at(s.at), 0.55 * k, 0.55 * k);
+    drawWallLetters(d, *w.scene->room, (aroundRoom - 3.6) * k);
+    for (std::size_t i = 0; i < order.size(); ++i) {
+        const Placed* at = w.scene->fromAbove(order[i]);
+        if (at == nullptr)
+            continue;
+        const Words number{QString::number(i + 1), lettering(3.4 * k), paperLook().ink, 80};
+        std::vector<QRectF> places;
+        for (const QPointF step :
+             {QPointF(0, 0), QPointF(1.4, 0), QPointF(-1.4, 0), QPointF(0, 1.4), QPointF(0, -1.4),
+              QPointF(2.6, 1.2), QPointF(-2.6, -1.2)})
+            places.push_back(wordsAbout(d.at(at->pose.at) + step * 3 * k, number, d.pen));
+        drawWords(d, std::move(places), number);
+    }
+    labels.place();
+    labels.draw(p);
+}
+
+std::string tapeFromWords(const TapeFrom& f, const Notation& n) {
+    return worded("{} from {}", write(f.length, n), f.mark);
+}
+
+Result<std::shared_ptr<TapeWork>> tapeWork(const Project& job) {
+    auto scene = sceneOf(job);
+    if (!scene)
+        return scene.problem();
+    auto w = std::make_shared<TapeWork>(TapeWork{job, *scene, tapeOut(**scene, job.notation)});
+    if (w->tape.steps.empty())
+        return Problem{std::string(told("nothing stands on the floor yet")),
+                       std::string(told("place something first, like: sofa against wall A"))};
+    return w;
+}
+
+Result<Sheet> tapePages(const Project& job, const SheetOptions& o) {
+    auto made = tapeWork(job);
+    if (!made)
+        return made.problem();
+    const std::shared_ptr<const TapeWork> w = *made;
+    std::vector<int> order;
+    TablePages t;
+    t.sheet = std::string(told("Tape-out"));
+    t.drawing = 0.48;
+    t.caution = std::string(
+        told("Low-tack tape, in this order: no length goes over a piece that is marked. Two people "
+             "hold the tape; square to a wall is where it is shortest. Tick each point off, and "
+             "measure a side of each piece before you go on."));
+    t.columns = {{"Point", 1.5, false}, {"", 2.6, false}, {"and", 2.6, false}};
+    for (const TapeStep& s : w->tape.steps) {
+        if (order.empty() || order.back() != s.piece) {
+            order.push_back(s.piece);
+            const Piece& p = *w->scene->pieceById(s.piece);
+            t.rows.push_back(headingRow(worded("{}  {}, {} x {}", order.size(), s.name,
+                                               writeGap(p.size.width, job.notation),
+                                               writeGap(p.size.depth, job.notation))));
+        }
+        TableRow r;
+        r.tick = true;
+        r.cells = {s.corner, tapeFromWords(s.from[0], job.notation),
+                   tapeFromWords(s.from[1], job.notation) +
+                       (s.overMarked ? std::string(told(" (over what is marked)")) : "")};
+        t.rows.push_back(std::move(r));
+    }
+    if (!w->tape.heights.empty())
+        t.rows.push_back(headingRow(std::string(told("Heights to mark on the walls"))));
+    for (const TapeHeight& h : w->tape.heights) {
+        TableRow r;
+        r.tick = true;
+        r.cells = {
+            worded("wall {}", w->scene->room->walls.at(static_cast<std::size_t>(h.wall)).name),
+            h.what,
+            worded("{} up, {} from its left", write(h.up, job.notation),
+                   write(h.along, job.notation))};
+        t.rows.push_back(std::move(r));
+    }
+    t.fields = {{"Tape", write(w->tape.tape, job.notation)}};
+    t.draw = [w, order](QPainter& p, double k, const QRectF& mm) {
+        drawTapePlan(p, k, mm, *w, order);
+    };
+    return tableSheet(job, o, std::move(t));
+}
+
+Result<std::string> tapeTable(const Project& job, const SheetOptions&) {
+    const auto made = tapeWork(job);
+    if (!made)
+        return made.problem();
+    const TapeWork& w = **made;
+    std::string out = "piece,point,first,from,second,from\n";
+    for (const TapeStep& s : w.tape.steps)
+        out += fmt::format("{},{},{},{},{},{}\n", csvCell(s.name), csvCell(s.corner),
+                           csvCell(write(s.from[0].length, job.notation)), csvCell(s.from[0].mark),
+                           csvCell(write(s.from[1].length, job.notation)), csvCell(s.from[1].mark));
+    return out;
+}
+
+// ---- as built ----
+
+Result<Sheet> builtPages(const Project& job, const SheetOptions& o) {
+    if (!job.handover || job.handover->built.empty())
+        return Problem{std::string(told("nothing was measured yet of what was built")),
+                       std::string(told("say what was, like: hook of harbour 58 1/4 up"))};
+    const auto scene = sceneOf(job);
+    if (!scene)
+        return scene.problem();
+    TablePages t;
+    t.sheet = std::string(told("As built"));
+    t.caution = std::string(told("What was measured once it was done, against what is planned now. "
+                                 "It matters where a reading has another verdict with it."));
+    t.columns = {{"", 2.2, false},        {"What", 1.6, false}, {"Planned", 1.2, true},
+                 {"Built", 1.2, true},    {"Off", 1.0, true},   {"Matters", 0.9, false},
+                 {"Measured", 1.4, false}};
+    for (const BuiltMark& m : job.handover->built) {
+        if (foldCase(m.room) != foldCase(job.room->name))
+            continue;
+        const auto check = checkBuilt(job, **scene, m);
+        TableRow r;
+        if (!check) {
+            r.cells = {m.piece, "", "", write(m.built, job.notation), "", "", dayWords(m.day)};
+            t.rows.push_back(std::move(r));
+            t.rows.push_back(wordsRow(check.problem().sentence()));
+            continue;
+        }
+        const Length off = m.built - check->mark.planned;
+        r.cells = {m.piece,
+                   check->what,
+                   write(check->mark.planned, job.notation),
+                   write(m.built, job.notation),
+                   check->agrees ? std::string(told("as planned"))
+                                 : (off > Length{} ? "+" : "-") + write(abs(off), job.notation),
+                   check->agrees ? std::string()
+                                 : std::string(check->matters ? told("yes") : told("no")),
+                   dayWords(m.day)};
+        r.strong = check->matters && !check->agrees;
+        t.rows.push_back(std::move(r));
+        if (check->matters && !check->agrees)
+            t.rows.push_back(wordsRow(check->why));
+    }
+    return tableSheet(job, o, std::move(t));
+}
+
+} // namespace
+
+const SheetKind listSheet{
+    "list",
+    "The list",
+    "For you and the client: what is had and bought, from whom, and what it comes to.",
+    {Asks::paper, Asks::mends},
+    listPages,
+    listTable};
+
+const SheetKind orderSheet{
+    "order",
+    "The order of work",
+    "For whoever runs the work: every task with its days, who does it, and what must be at hand.",
+    {Asks::paper},
+    orderPages,
+    orderTable};
+
+const SheetKind tapeOutSheet{
+    "tape-out",
+    "Tape-out",
+    "For marking the floor with tape before anything comes: two lengths to every corner.",
+    {Asks::paper},
+    tapePages,
+    tapeTable};
+
+const SheetKind asBuiltSheet{"as-built",
+                             "As built",
+                             "For the next time: what was measured once it was done.",
+                             {Asks::paper},
+                             builtPages};
+
+} // namespace mezzet::sheets
