@@ -234,13 +234,31 @@ private:
             : wall ? worded("Wall {}", at.room->walls.at(static_cast<std::size_t>(*wall)).name)
                    : std::string(told(kind->title));
         c.told.title = room.empty() ? title : worded("{}: {}", room, title);
+        if (const auto none = nothingFor(at, id); !none.empty()) {
+            c.told.why = none;
+            chapters_.push_back(std::move(c));
+            return;
+        }
         const auto made = id == "schemes" ? schemesPages(at, o) : kind->pages(at, o);
-        if (made)
+        if (made && !made->told.empty() && id == "card")
+            c.told.why = made->told;
+        else if (made)
             for (const auto& paint : made->paper.pages)
                 c.pages.push_back({made->paper.width, made->paper.height, paint});
         else
             c.told.why = made.problem().what;
         chapters_.push_back(std::move(c));
+    }
+
+    /// Why a sheet that could be printed would be an empty one.
+    static std::string nothingFor(const Project& at, std::string_view id) {
+        const auto& pieces = at.scheme().pieces;
+        const auto any = [&](auto is) { return std::any_of(pieces.begin(), pieces.end(), is); };
+        if (id == "hooks" && !any([](const Piece& p) { return p.onWall() && !p.isGroup(); }))
+            return std::string(told("nothing hangs there"));
+        if (id == "cutting" && !any([](const Piece& p) { return p.kind->flat() && p.rug; }))
+            return std::string(told("no rug is cut off a roll"));
+        return {};
     }
 
     void cover(QPainter& p, double k) {

@@ -23,6 +23,7 @@ struct CardWork {
     ScenePtr scene;
     ShoppingCard card;
     std::string date;
+    bool own = true; ///< with money; a shop has its own prices
 };
 
 std::string windowWords(const SizeWindow& w, const Notation& n) {
@@ -47,8 +48,10 @@ std::vector<std::string> linesOf(const CardThing& t, const Notation& n, bool onW
     if (t.backFinished)
         out.push_back(std::string(*t.backFinished ? told("its back is seen: finished")
                                                   : told("its back is not seen")));
-    if (!t.ways.empty())
-        out.push_back(worded("comes in by {}", listed(t.ways)));
+    if (!t.waysIn.empty())
+        out.push_back(worded("comes in by {}", listed(t.waysIn)));
+    for (const std::string& no : t.notIn)
+        out.push_back(worded("not by {}", no));
     return out;
 }
 
@@ -67,7 +70,7 @@ public:
              q(worded("{}, {}", w_.scene->room->name, w_.date)), 2.8, false, QFont::Normal,
              paperLook().soft);
         plan({cardMargin, cardMargin + 14, width, cardHigh / 2 - cardMargin - 30});
-        if (w_.card.left)
+        if (w_.card.left && w_.own)
             text({cardMargin, cardHigh / 2 - 14, width, 6}, Qt::AlignLeft | Qt::AlignVCenter,
                  q(*w_.card.left >= 0 ? worded("Money left: {}", moneyText(*w_.card.left))
                                       : worded("Over the budget by {}", moneyText(-*w_.card.left))),
@@ -164,11 +167,11 @@ private:
             in = letter * 1.5;
         }
         std::string name = t.item.name;
-        if (t.item.quantity != 1)
-            name = worded("{}, {} of them", name, t.item.quantity);
+        if (const int n = t.item.quantity * t.count; n != 1)
+            name = worded("{}, {} of them", name, n);
         text({x + in, y, width * 0.76 - in, letter * 1.7}, Qt::AlignLeft | Qt::AlignVCenter,
              q(name), letter * 1.15, false, QFont::DemiBold);
-        if (t.item.price)
+        if (t.item.price && w_.own)
             text({x + width * 0.76, y, width * 0.24, letter * 1.7},
                  Qt::AlignRight | Qt::AlignVCenter, q(moneyText(*t.item.price)), letter, true);
         y += letter * 1.9;
@@ -186,7 +189,7 @@ Result<Sheet> cardPages(const Project& job, const SheetOptions& o) {
         return scene.problem();
     const auto goesOn = [&o] { return !o.goOn || o.goOn(0); };
     auto work = std::make_shared<CardWork>(
-        CardWork{job, *scene, shoppingCard(job, **scene, goesOn), dateOr(o.date)});
+        CardWork{job, *scene, shoppingCard(job, **scene, goesOn), dateOr(o.date), o.mends});
     loadFonts();
     // The largest letters with which all goes on the card.
     QImage none(8, 8, QImage::Format_RGB32);

@@ -216,7 +216,7 @@ Result<Sheet> orderPages(const Project& job, const SheetOptions& o) {
     TablePages t;
     t.sheet = std::string(told("Order of work"));
     t.across = true;
-    t.drawing = 0.70;
+    t.drawing = 0.76;
     t.draw = [s, calendar](QPainter& p, double k, const QRectF& mm) {
         BarPen(p, k, *s, *calendar).chart(mm);
     };
@@ -293,11 +293,20 @@ void drawTapePlan(QPainter& p, double k, const QRectF& mm, const TapeWork& w,
         if (at == nullptr)
             continue;
         const Words number{QString::number(i + 1), lettering(3.4 * k), paperLook().ink, 80};
+        // A rug's in its corner, where nothing stands on it; a round one's beside its middle point.
+        const Piece& piece = *w.scene->pieceById(order[i]);
+        QPointF from = d.at(at->pose.at);
+        if (piece.kind->flat())
+            from = d.at(at->pose.toRoom({-piece.size.width.mm() / 2, -piece.size.depth.mm() / 2})) *
+                       0.82 +
+                   from * 0.18;
+        else if (piece.footprint.form == FootprintForm::oval)
+            from += QPointF(-2.6, -2.2) * k;
         std::vector<QRectF> places;
         for (const QPointF step :
              {QPointF(0, 0), QPointF(1.4, 0), QPointF(-1.4, 0), QPointF(0, 1.4), QPointF(0, -1.4),
               QPointF(2.6, 1.2), QPointF(-2.6, -1.2)})
-            places.push_back(wordsAbout(d.at(at->pose.at) + step * 3 * k, number, d.pen));
+            places.push_back(wordsAbout(from + step * 3 * k, number, d.pen));
         drawWords(d, std::move(places), number);
     }
     labels.place();

@@ -47,7 +47,7 @@ public:
         const double left = margin, width = w_.wide() - 2 * margin;
         const double end = w_.high() - margin - tableTitle - 4;
         double y = margin;
-        if (from == 0) {
+        if (number == 1) {
             if (w_.of.draw && w_.of.drawing > 0) {
                 const double high = w_.high() * w_.of.drawing;
                 if (paints)
@@ -62,11 +62,11 @@ public:
             }
         }
         std::size_t i = from;
-        if (i < w_.of.rows.size() && y + 2 * tableRow < end) {
+        if (i < w_.of.rows.size() && y + 3 * tableRow < end) {
             header(left, y, width, paints);
             y += tableRow + 1;
         }
-        for (; i < w_.of.rows.size(); ++i) {
+        for (; i < w_.of.rows.size() && y + 2 * tableRow < end; ++i) {
             const double high = rowHigh(w_.of.rows[i], width);
             // A heading is not left alone at the foot of a page.
             const bool alone = w_.of.rows[i].is == TableRow::Is::heading;
@@ -183,7 +183,8 @@ Sheet tableSheet(const Project& job, const SheetOptions& o, TablePages of) {
     QPainter scratch(&none);
     constexpr std::size_t mostPages = 400;
     while (begins.size() < mostPages) {
-        const std::size_t next = TablePen(scratch, 0.1, *work).page(begins.back(), 1, 1, false);
+        const std::size_t next =
+            TablePen(scratch, 0.1, *work).page(begins.back(), begins.size(), 1, false);
         if (next >= work->of.rows.size())
             break;
         // A page whose drawing leaves no row room is followed by the rows.

@@ -14,6 +14,8 @@ namespace mezzet {
 namespace {
 
 constexpr int mostSteps = 24;
+constexpr double leastShare = 0.75;
+constexpr double mostShare = 1.35;
 /// Nearer to a wall than this its back is not seen.
 constexpr Length backToWall = Length::inches(6);
 
@@ -41,11 +43,20 @@ public:
             if (!isBought(i) || (!i.room.empty() && foldCase(i.room) != foldCase(job_.room->name)))
                 continue;
             const bool stops = goesOn_ && !goesOn_();
-            if (card.things.size() >= mostCardThings || stops) {
+            if (stops) {
                 ++card.more;
                 continue;
             }
-            card.things.push_back(thing(i));
+            CardThing t = thing(i);
+            if (CardThing* like = alike(card.things, t)) {
+                takeIn(*like, t);
+                continue;
+            }
+            if (card.things.size() >= mostCardThings) {
+                ++card.more;
+                continue;
+            }
+            card.things.push_back(std::move(t));
         }
         return card;
     }
@@ -62,22 +73,60 @@ public:
         return upsetBy(base_, *after, judgedAfter(*after));
     }
 
-    [[nodiscard]] std::vector<std::string> waysIn(const Piece& p, const Size& size) const {
-        std::vector<std::string> out;
+    /// The doors a piece of that size comes in by, and those it doesn't, with why.
+    void ways(const Piece& p, const Size& size, std::vector<std::string>& in,
+              std::vector<std::string>& not_) const {
         if (!p.kind->takesFloor())
-            return out;
+            return;
         Piece as = p;
         as.size = size;
         for (const Opening& o : scene_.room->openings) {
             if (o.kind == OpeningKind::window)
                 continue;
             const auto through = throughDoor(job_, o, partsToCarry(as));
-            out.push_back(worded("{}: {}", o.name(), through.how));
+            if (through.fits)
+                in.push_back(o.name());
+            else
+                not_.push_back(worded("{}: {}", o.name(), through.how));
         }
-        return out;
     }
 
 private:
+    /// One of the same kind and size that is on the card already, called the same but for a number.
+    static CardThing* alike(std::vector<CardThing>& all, const CardThing& t) {
+        const auto base = [](std::string_view name) {
+            const auto end = name.find_last_not_of("0123456789 ");
+            return foldCase(name.substr(0, end == std::string_view::npos ? 0 : end + 1));
+        };
+        for (CardThing& o : all)
+            if (t.item.piece != 0 && o.item.piece != 0 && o.item.kind == t.item.kind &&
+                o.item.size == t.item.size && o.colour == t.colour &&
+                base(o.item.name) == base(t.item.name))
+                return &o;
+        return nullptr;
+    }
+
+    /// What does for both.
+    static void takeIn(CardThing& all, const CardThing& t) {
+        ++all.count;
+        if (all.count == 2)
+            all.item.name =
+                all.item.name.substr(0, all.item.name.find_last_not_of("0123456789 ") + 1);
+        for (auto side : {&CardThing::width, &CardThing::depth})
+            if (all.*side && t.*side) {
+                (all.*side)->least = std::max((all.*side)->least, (t.*side)->least);
+                (all.*side)->most = std::min((all.*side)->most, (t.*side)->most);
+            }
+        if (all.backFinished && t.backFinished)
+            all.backFinished = *all.backFinished || *t.backFinished;
+        for (const std::string& no : t.notIn)
+            if (std::find(all.notIn.begin(), all.notIn.end(), no) == all.notIn.end())
+                all.notIn.push_back(no);
+        std::erase_if(all.waysIn, [&](const std::string& way) {
+            return std::find(t.waysIn.begin(), t.waysIn.end(), way) == t.waysIn.end();
+        });
+    }
+
     CardThing thing(const ListItem& i) {
         CardThing t;
         t.item = i;
@@ -93,8 +142,8 @@ private:
         t.depth = window(*p, p->onWall() ? &Size::height : &Size::depth);
         if (p->kind->takesFloor())
             t.backFinished = backSeen(*p);
-        t.ways = waysIn(
-            *p, {t.width->most, p->onWall() ? p->size.depth : t.depth->most, p->size.height});
+        ways(*p, {t.width->most, p->onWall() ? p->size.depth : t.depth->most, p->size.height},
+             t.waysIn, t.notIn);
         heights(*p, t);
         fits(*p, t);
         return t;
@@ -113,8 +162,8 @@ private:
                     size.width = size.*side;
                     (p.onWall() ? size.height : size.depth) = size.*side;
                 }
-                // Half of it is another thing.
-                if (size.*side < p.size.*side / 2 || size.*side > p.size.*side * 2)
+                // Much less, or much more, and it is another thing.
+                if (size.*side < p.size.*side * leastShare || size.*side > p.size.*side * mostShare)
                     break;
                 const auto upset = at(p, size);
                 if (!upset || !upset->empty())
@@ -235,7 +284,7 @@ Result<FoundOne> doesThisOneFit(const Project& job, const Scene& scene, int piec
     FoundOne out;
     out.upsets = std::move(*upsets);
     out.fits = out.upsets.empty();
-    out.ways = maker.waysIn(*p, size);
+    maker.ways(*p, size, out.waysIn, out.notIn);
     Piece now = *p;
     if (now.heights.top && now.heights.top == p->size.height)
         now.heights.top = size.height;

@@ -23,7 +23,9 @@ struct CardThing {
     std::optional<SizeWindow> depth;  ///< on a wall its height
     std::vector<std::string> fits;    ///< what "what fits" answers for it: "Round, 54 across"
     std::vector<std::string> heights; ///< what it must meet: "seat 17 to 18, for Supper table"
-    std::vector<std::string> ways;    ///< how it comes in: "door 1: on its back"
+    std::vector<std::string> waysIn;  ///< doors it comes in by: "door 1"
+    std::vector<std::string> notIn;   ///< and those it doesn't: "door 1: too high"
+    int count = 1;                    ///< so many that are alike
     std::optional<bool> backFinished; ///< of what stands on the floor: its back is seen
     std::optional<Rgb> colour;
 };
@@ -49,7 +51,8 @@ inline constexpr std::size_t mostCardThings = 24;
 struct FoundOne {
     bool fits = false;
     std::vector<std::string> upsets;
-    std::vector<std::string> ways;
+    std::vector<std::string> waysIn;
+    std::vector<std::string> notIn;
     Edit edit; ///< tries it there
 };
 /// Problem: no such piece, or a size that nothing has.
