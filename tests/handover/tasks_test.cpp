@@ -106,7 +106,7 @@ TEST(Tasks, InARingAreRefusedWithIt) {
     EXPECT_NE(p.what.find("wiring"), std::string::npos);
     EXPECT_NE(refusal(job, "task paint after paint").what, "");
     for (const char* line :
-         {"task", "task paint 2", "task paint waits soon", "task paint not before x",
+         {"task", "task paint, 2", "task paint waits soon", "task paint not before x",
           "task unheard-of left out", "holiday 2027-02-30", "holidays 2027-03-05 to 2027-03-01",
           "no work on someday",
           "no work on mondays, tuesdays, wednesdays, thursdays, fridays, "

@@ -149,6 +149,14 @@ void takeOver(ListEntry& there, const ListEntry& e) {
         value(there.size.at(i), e.size.at(i));
 }
 
+/// What is usual is not told.
+void tidy(ListEntry& e, ItemState usual) {
+    if (e.state == usual)
+        e.state.reset();
+    if (e.quantity == 1)
+        e.quantity.reset();
+}
+
 /// The pieces of that name: of the room when it is named, else of the one they are in, if they are
 /// in one only, else of the active room. Every scheme of it.
 std::vector<std::pair<std::size_t, const Piece*>> piecesCalled(const Project& job,
@@ -463,26 +471,23 @@ ListChange withEntries(const Project& job, const std::vector<ListEntry>& entries
                 e.price.reset();
             e.size = {};
             e.zone.clear();
-            const bool stocked =
-                pieces.front().second->thing && !pieces.front().second->thing->stock.empty();
-            if (out.handover.entry(e.room, e.name) == nullptr) {
-                ListEntry usual;
-                usual.name = e.name;
-                usual.room = e.room;
-                ListEntry kept = e;
-                if (kept.state == (stocked ? ItemState::have : ItemState::toFind))
-                    kept.state.reset();
-                if (kept.quantity == 1)
-                    kept.quantity.reset();
-                if (kept == usual)
-                    continue;
-            }
         }
+        const bool stocked = !pieces.empty() && pieces.front().second->thing &&
+                             !pieces.front().second->thing->stock.empty();
+        const ItemState usual = stocked ? ItemState::have : ItemState::toFind;
         if (ListEntry* there = out.handover.entry(e.room, e.name)) {
             takeOver(*there, e);
+            tidy(*there, usual);
             continue;
         }
-        if (pieces.empty()) {
+        if (!pieces.empty()) {
+            tidy(e, usual);
+            ListEntry nothing;
+            nothing.name = e.name;
+            nothing.room = e.room;
+            if (e == nothing)
+                continue;
+        } else {
             // Elsewhere on the list under that name, when no room is said.
             if (e.room.empty()) {
                 const auto it = std::find_if(
@@ -490,9 +495,11 @@ ListChange withEntries(const Project& job, const std::vector<ListEntry>& entries
                     [&](const ListEntry& one) { return isSameName(one.name, e.name); });
                 if (it != out.handover.list.end()) {
                     takeOver(*it, e);
+                    tidy(*it, usual);
                     continue;
                 }
             }
+            tidy(e, usual);
             out.told.push_back(worded("{} is new on the list: a thing to buy", e.name));
         }
         out.handover.list.push_back(std::move(e));

@@ -320,12 +320,10 @@ private:
         auto& after = d.task.task.after;
         std::erase_if(after, [&](std::size_t a) {
             const auto name = foldCase(drafts_[a].task.task.name);
-            const bool said = std::any_of(d.after.begin(), d.after.end(), [&](const auto& n) {
-                return foldCase(n) == name;
-            });
-            return !said && std::any_of(after.begin(), after.end(), [&](std::size_t b) {
-                return b != a && isAfter(b, a);
-            });
+            const bool said = std::any_of(d.after.begin(), d.after.end(),
+                                          [&](const auto& n) { return foldCase(n) == name; });
+            return !said && std::any_of(after.begin(), after.end(),
+                                        [&](std::size_t b) { return b != a && isAfter(b, a); });
         });
     }
 
