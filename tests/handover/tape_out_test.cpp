@@ -3,6 +3,7 @@
 #include "handover/tape_out.h"
 
 #include "any_room.h"
+#include "geometry/gap.h"
 #include "geometry/shape.h"
 #include "jobs.h"
 
@@ -61,11 +62,12 @@ TEST(TapeOut, OfAnyRoomIsTrueAndMarksEveryPointAgain) {
         const auto tape = tapeOut(*scene, job.notation);
         std::vector<Vec2> known = room.corners();
         for (const TapeStep& s : tape.steps) {
-            // A point under another piece is over what is marked whichever way one comes.
+            // Of what lies under other furniture a part is over it whichever way one comes.
+            const Shape& own = scene->fromAbove(s.piece)->shape;
             const bool under = std::any_of(
                 scene->floor.placed.begin(), scene->floor.placed.end(), [&](const Placed& p) {
                     return p.id != s.piece && !scene->pieceById(p.id)->kind->flat() &&
-                           contains(p.shape, s.at);
+                           gapBetween(p.shape, own).clear() <= Length{};
                 });
             all += under ? 0 : 1;
             blocked += s.overMarked && !under ? 1 : 0;
