@@ -92,7 +92,7 @@ TEST(TapeOut, OfAnyRoomIsTrueAndMarksEveryPointAgain) {
             known.push_back(s.at);
         }
     }
-    EXPECT_LT(blocked, all / 30) << blocked << " of " << all;
+    EXPECT_LT(blocked, all / 15) << blocked << " of " << all;
 }
 
 TEST(TapeOut, HasFourStepsARectangleAndFiveARound) {
