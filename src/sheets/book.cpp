@@ -469,6 +469,16 @@ std::optional<Reader> readerNamed(std::string_view word) {
     return {};
 }
 
+std::vector<std::pair<std::string, std::string>> chaptersOf(Reader r) {
+    std::vector<std::pair<std::string, std::string>> out;
+    for (const std::string_view id : chaptersFor(r)) {
+        const SheetKind* kind = sheetById(id);
+        out.emplace_back(id, kind != nullptr ? std::string(told(kind->title))
+                                             : std::string(told("Schemes compared")));
+    }
+    return out;
+}
+
 std::string readerNames() {
     std::vector<std::string> all;
     for (const auto& [r, name] : readers)

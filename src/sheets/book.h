@@ -17,6 +17,9 @@ enum class Reader { all, client, shop, electrician, installer, workroom };
 /// Those words, in a list.
 [[nodiscard]] std::string readerNames();
 
+/// The sheets that a reader's book has, in order: id and title.
+[[nodiscard]] std::vector<std::pair<std::string, std::string>> chaptersOf(Reader);
+
 /// What is asked of a book.
 struct BookAsked {
     Reader reader = Reader::all;

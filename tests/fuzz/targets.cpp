@@ -1,7 +1,9 @@
 #include "fuzz/targets.h"
 
 #include "dxf/dxf.h"
+#include "edit/handed_over.h"
 #include "edit/line.h"
+#include "handover/tasks.h"
 #include "judge/remedy.h"
 #include "judge/say.h"
 #include "kit/csv.h"
@@ -274,6 +276,52 @@ void readsStock(std::string_view in) {
              "a thing of the stock has no size, or no name");
 }
 
+/// A room with a few things in it, whose list and order of work are changed.
+const Project& furnished() {
+    static const Project job = [] {
+        Project now = **newProject(library(), "ceiling 8'\nwall A 20'\nwall B 15'\nwall C 20'\n"
+                                              " door 2' from left, 32 wide\nwall D 15'");
+        for (const char* line :
+             {"sofa 84 x 36 against wall C", "coffee table at 10', 9'", "pendant centred on room"})
+            now = *apply(now, readLine(line, now)->edit)->project;
+        return now;
+    }();
+    return job;
+}
+
+void readsList(std::string_view in) {
+    const auto change = listFromCsv(in, "list.csv", furnished());
+    if (!change)
+        return;
+    const auto next = apply(furnished(), listEdit(furnished(), *change, "list"));
+    // A size may be none that a piece can have.
+    if (!next)
+        return;
+    writesAndOpens(*next->project);
+    const auto csv = listAsCsv(jobList(*next->project));
+    const auto again = listFromCsv(csv, "again.csv", *next->project);
+    mustRead(again, "a list that was written can't be read");
+    must(std::isfinite(totalsOf(jobList(*next->project)).all), "a total that is no number");
+}
+
+void readsCalendar(std::string_view in) {
+    const auto now = jobSchedule(furnished(), *readDay("2027-03-01"), Day{});
+    for (const auto& change : {withCalendar(furnished(), *now, in, "a.ics"),
+                               withTasksCsv(furnished(), *now, in, "a.csv")}) {
+        if (!change)
+            continue;
+        const auto next = apply(furnished(), {"", {SetHandover{change->handover}}, {}});
+        mustRead(next, "a change of the tasks that was taken can't be applied");
+        writesAndOpens(*next->project);
+        const auto then = jobSchedule(*next->project, *readDay("2027-03-01"), Day{});
+        mustRead(then, "tasks that were taken have no days");
+        mustRead(withCalendar(*next->project, *then, tasksAsCalendar(*then, "t"), "b.ics"),
+                 "a calendar that was written can't be read");
+        mustRead(withTasksCsv(*next->project, *then, tasksAsCsv(*then), "b.csv"),
+                 "tasks that were written can't be read");
+    }
+}
+
 void readsColours(std::string_view in) {
     if (const auto lab = readLab(in)) {
         must(std::isfinite(lab->l) && colourDifference(*lab, *lab) == 0,
@@ -285,7 +333,7 @@ void readsColours(std::string_view in) {
     must(colourAhead(in).bytes <= in.size(), "a colour takes more than there is");
 }
 
-constexpr std::array<Target, 16> all{{{"job", readsJob},
+constexpr std::array<Target, 18> all{{{"job", readsJob},
                                       {"notes", readsNotes},
                                       {"lines", readsLines},
                                       {"speech", readsSpeech},
@@ -300,7 +348,9 @@ constexpr std::array<Target, 16> all{{{"job", readsJob},
                                       {"rugs", readsRugs},
                                       {"photometry", readsPhotometry},
                                       {"stock", readsStock},
-                                      {"colours", readsColours}}};
+                                      {"colours", readsColours},
+                                      {"list", readsList},
+                                      {"calendar", readsCalendar}}};
 
 } // namespace
 

@@ -35,6 +35,8 @@ void MainWindow::buildMenu() {
     buildJudgeMenu(menuBar()->addMenu("J&udge"));
     buildWallMenu(menuBar()->addMenu("&Walls"));
     auto* hand = menuBar()->addMenu("&Hand over");
+    buildHandoverMenu(hand);
+    hand->addSeparator();
     // Every sheet of the table; the dialog has them all.
     const std::map<std::string_view, const char*> keys{{"plan", "Ctrl+P"},
                                                        {"wall", "Ctrl+Shift+W"}};

@@ -10,6 +10,7 @@
 #include "app/session/job_session.h"
 
 #include "edit/arrange.h"
+#include "sheets/book.h"
 #include "sheets/sheet.h"
 
 #include <QMainWindow>
@@ -70,6 +71,10 @@ public:
     bool writeStock(const QString& path);
     /// The palette of the scheme as a picture has it: found beside the window.
     void paletteFrom(const QString& path);
+    /// Opens the list (0), the order of work (1), tape-out (2), what was built (3), the book (4).
+    void handOver(int tab);
+    /// Makes the book now.
+    bool bookTo(const QString& path, const sheets::BookAsked&);
     /// Offers what an earlier run left unsaved. True when something was taken up.
     bool offerRecovery();
 
@@ -87,6 +92,11 @@ private:
     void buildViewMenu(QMenu*);
     void buildWallMenu(QMenu*);
     void buildDressMenu(QMenu*);
+    void buildHandoverMenu(QMenu*);
+    [[nodiscard]] QString askBeside(const QString& title, const QString& name,
+                                    const QString& kinds);
+    [[nodiscard]] Printing bookPrinting(const QString& path, sheets::BookAsked) const;
+    [[nodiscard]] Printing cardPrinting(const QString& path) const;
     void dressUnit();
     bool printNow(const Printing&);
     void groupSelected();

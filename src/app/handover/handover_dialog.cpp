@@ -1,0 +1,143 @@
+#include "app/handover/handover_dialog.h"
+
+#include "app/look/style.h"
+
+#include <QComboBox>
+#include <QHBoxLayout>
+#include <QLabel>
+#include <QLineEdit>
+#include <QListWidget>
+#include <QPushButton>
+#include <QTabWidget>
+#include <QVBoxLayout>
+
+namespace mezzet::app {
+
+HandoverDialog::HandoverDialog(JobSession& session, QWidget* parent)
+    : QDialog(parent), session_(session) {
+    setObjectName("handoverDialog");
+    setWindowTitle("Hand over");
+    openAt(*this, {1160, 740});
+    auto* whole = new QVBoxLayout(this);
+    whole->setContentsMargins(18, 14, 18, 14);
+    whole->setSpacing(10);
+    tabs_ = new QTabWidget;
+    tabs_->setObjectName("handoverTabs");
+    tabs_->addTab(list_ = new ListTab(session), "The list");
+    tabs_->addTab(order_ = new OrderTab(session), "Order of work");
+    tabs_->addTab(tape_ = new TapeTab(session), "Tape-out");
+    tabs_->addTab(built_ = new BuiltTab(session), "As built");
+    tabs_->addTab(bookTab(), "The book");
+    whole->addWidget(tabs_, 1);
+    auto* foot = new QHBoxLayout;
+    told_ = new QLabel;
+    told_->setObjectName("handoverTold");
+    told_->setTextFormat(Qt::PlainText);
+    told_->setWordWrap(true);
+    told_->setMinimumHeight(22);
+    foot->addWidget(told_, 1);
+    const auto plain = [&](const char* words, auto does) {
+        auto* b = new QPushButton(words);
+        b->setAutoDefault(false);
+        b->setProperty("plain", true);
+        connect(b, &QPushButton::clicked, this, does);
+        foot->addWidget(b);
+    };
+    plain("Undo", [this] { session_.undo(); });
+    plain("Close", [this] { accept(); });
+    whole->addLayout(foot);
+    connect(list_, &ListTab::told, this, &HandoverDialog::tell);
+    connect(order_, &OrderTab::told, this, &HandoverDialog::tell);
+    connect(built_, &BuiltTab::told, this, &HandoverDialog::tell);
+    connect(&session, &JobSession::told, this, &HandoverDialog::tell);
+    connect(list_, &ListTab::printWanted, this, [this] { emit printSheet("list"); });
+    connect(order_, &OrderTab::printWanted, this, [this] { emit printSheet("order"); });
+    connect(tape_, &TapeTab::printWanted, this, [this] { emit printSheet("tape-out"); });
+    connect(built_, &BuiltTab::printWanted, this, [this] { emit printSheet("as-built"); });
+    connect(tape_, &TapeTab::builtWanted, this, [this](const QString& piece) {
+        tabs_->setCurrentWidget(built_);
+        built_->line()->setText(piece + " ");
+        built_->line()->setFocus();
+    });
+}
+
+QWidget* HandoverDialog::bookTab() {
+    auto* page = new QWidget;
+    auto* whole = new QVBoxLayout(page);
+    whole->setContentsMargins(0, 10, 0, 0);
+    whole->setSpacing(8);
+    auto* top = new QHBoxLayout;
+    auto* label = new QLabel("One PDF, with contents and page numbers, for");
+    reader_ = new QComboBox;
+    reader_->setObjectName("bookReader");
+    reader_->setAccessibleName("Who the book is for");
+    for (const auto& [words, reader] : {std::pair{"yourself: all of it", sheets::Reader::all},
+                                        std::pair{"the client", sheets::Reader::client},
+                                        std::pair{"the shop", sheets::Reader::shop},
+                                        std::pair{"the electrician", sheets::Reader::electrician},
+                                        std::pair{"the installer", sheets::Reader::installer},
+                                        std::pair{"the workroom", sheets::Reader::workroom}})
+        reader_->addItem(words, static_cast<int>(reader));
+    label->setBuddy(reader_);
+    top->addWidget(label);
+    top->addWidget(reader_);
+    top->addStretch(1);
+    whole->addLayout(top);
+    chapters_ = new QListWidget;
+    chapters_->setObjectName("bookChapters");
+    chapters_->setAccessibleName("What is in it");
+    whole->addWidget(chapters_, 1);
+    auto* note = new QLabel("Costs and what is to mend are in your own book only. What there is "
+                            "nothing to show of is left out.");
+    note->setProperty("quiet", true);
+    note->setWordWrap(true);
+    whole->addWidget(note);
+    auto* foot = new QHBoxLayout;
+    auto* make = new QPushButton("Make the book …");
+    make->setObjectName("bookMake");
+    make->setAutoDefault(false);
+    connect(make, &QPushButton::clicked, this, [this] { emit printBook(asked()); });
+    foot->addWidget(make);
+    auto* card = new QPushButton("The shopping card alone …");
+    card->setObjectName("bookCard");
+    card->setAutoDefault(false);
+    card->setProperty("plain", true);
+    connect(card, &QPushButton::clicked, this, [this] { emit printCard(); });
+    foot->addWidget(card);
+    foot->addStretch(1);
+    whole->addLayout(foot);
+    connect(reader_, &QComboBox::currentIndexChanged, this, &HandoverDialog::showChapters);
+    showChapters();
+    return page;
+}
+
+void HandoverDialog::showChapters() {
+    chapters_->clear();
+    const auto reader = static_cast<sheets::Reader>(reader_->currentData().toInt());
+    for (const auto& [id, title] : sheets::chaptersOf(reader)) {
+        auto* item = new QListWidgetItem(QString::fromStdString(title), chapters_);
+        item->setData(Qt::UserRole, QString::fromStdString(id));
+        item->setFlags(item->flags() | Qt::ItemIsUserCheckable);
+        item->setCheckState(Qt::Checked);
+    }
+}
+
+sheets::BookAsked HandoverDialog::asked() const {
+    sheets::BookAsked a;
+    a.reader = static_cast<sheets::Reader>(reader_->currentData().toInt());
+    for (int i = 0; i < chapters_->count(); ++i)
+        if (chapters_->item(i)->checkState() != Qt::Checked)
+            a.leftOut.push_back(chapters_->item(i)->data(Qt::UserRole).toString().toStdString());
+    return a;
+}
+
+QString HandoverDialog::told() const {
+    return told_->text();
+}
+
+void HandoverDialog::tell(const QString& words, bool trouble) {
+    told_->setStyleSheet(QString("color: %1;").arg((trouble ? look().tight : look().right).name()));
+    told_->setText(words);
+}
+
+} // namespace mezzet::app

@@ -1,0 +1,335 @@
+#include "app/handover/list_tab.h"
+
+#include "app/look/style.h"
+#include "edit/handed_over.h"
+#include "files/whole_file.h"
+#include "judge/compare.h"
+#include "measure/text.h"
+
+#include <QComboBox>
+#include <QFileDialog>
+#include <QHBoxLayout>
+#include <QHeaderView>
+#include <QLabel>
+#include <QLineEdit>
+#include <QPushButton>
+#include <QTableWidget>
+#include <QVBoxLayout>
+
+namespace mezzet::app {
+
+namespace {
+
+enum ListColumn {
+    named,
+    stated,
+    from,
+    price,
+    many,
+    days,
+    due,
+    sized,
+    room,
+    zone,
+    note,
+    listColumns
+};
+
+QString listText(const std::string& s) {
+    return QString::fromStdString(s);
+}
+
+/// Numbers by their figures, text by itself.
+class ListCell : public QTableWidgetItem {
+public:
+    using QTableWidgetItem::QTableWidgetItem;
+    bool operator<(const QTableWidgetItem& o) const override {
+        bool a = false, b = false;
+        const double x = text().toDouble(&a), y = o.text().toDouble(&b);
+        if (a && b)
+            return x < y;
+        return a != b ? a : text().localeAwareCompare(o.text()) < 0;
+    }
+};
+
+} // namespace
+
+ListTab::ListTab(JobSession& session, QWidget* parent) : QWidget(parent), session_(session) {
+    auto* whole = new QVBoxLayout(this);
+    whole->setContentsMargins(0, 10, 0, 0);
+    whole->setSpacing(8);
+    auto* top = new QHBoxLayout;
+    filter_ = new QLineEdit;
+    filter_->setObjectName("listFilter");
+    filter_->setPlaceholderText("Show only what has this in it");
+    filter_->setAccessibleName("Show only what has this in it");
+    filter_->setClearButtonEnabled(true);
+    top->addWidget(filter_, 1);
+    shown_ = new QComboBox;
+    shown_->setObjectName("listShown");
+    shown_->setAccessibleName("Show which states");
+    shown_->addItem("Every state", -1);
+    states_ = new QComboBox;
+    states_->setObjectName("listStates");
+    states_->setAccessibleName("Give the chosen rows a state");
+    states_->addItem("Give the chosen …", -1);
+    for (std::size_t i = 0; i < itemStates; ++i) {
+        const auto word = listText(std::string(itemStateName(static_cast<ItemState>(i))));
+        shown_->addItem(word, static_cast<int>(i));
+        states_->addItem(word, static_cast<int>(i));
+    }
+    top->addWidget(shown_);
+    top->addWidget(states_);
+    auto* budgetLabel = new QLabel("Budget");
+    budget_ = new QLineEdit;
+    budget_->setObjectName("listBudget");
+    budget_->setAccessibleName("Budget");
+    budget_->setFixedWidth(110);
+    budget_->setPlaceholderText("none");
+    budgetLabel->setBuddy(budget_);
+    top->addWidget(budgetLabel);
+    top->addWidget(budget_);
+    whole->addLayout(top);
+
+    table_ = new QTableWidget(0, listColumns);
+    table_->setObjectName("listTable");
+    table_->setAccessibleName("The list");
+    table_->setHorizontalHeaderLabels({"Name", "State", "From", "Price", "How many", "Lead, days",
+                                       "Comes on", "Size", "Room", "Zone", "Note"});
+    table_->verticalHeader()->hide();
+    table_->setSelectionBehavior(QAbstractItemView::SelectRows);
+    table_->setAlternatingRowColors(true);
+    table_->setSortingEnabled(true);
+    table_->horizontalHeader()->setStretchLastSection(true);
+    table_->setWordWrap(false);
+    whole->addWidget(table_, 1);
+
+    auto* foot = new QHBoxLayout;
+    totals_ = new QLabel;
+    totals_->setObjectName("listTotals");
+    totals_->setTextFormat(Qt::PlainText);
+    totals_->setWordWrap(true);
+    foot->addWidget(totals_, 1);
+    const auto plain = [&](const char* words, const char* name, auto does) {
+        auto* b = new QPushButton(words);
+        b->setObjectName(name);
+        b->setAutoDefault(false);
+        b->setProperty("plain", true);
+        connect(b, &QPushButton::clicked, this, does);
+        foot->addWidget(b);
+    };
+    plain("Read a table …", "listRead", [this] {
+        const auto path = QFileDialog::getOpenFileName(this, "Read the list from", {},
+                                                       "Tables (*.csv);;All files (*)");
+        if (!path.isEmpty())
+            readFrom(path);
+    });
+    plain("Write a table …", "listWrite", [this] {
+        const auto path =
+            QFileDialog::getSaveFileName(this, "Write the list to", "list.csv", "Tables (*.csv)");
+        if (!path.isEmpty())
+            writeTo(path);
+    });
+    plain("Print it …", "listPrint", [this] { emit printWanted(); });
+    whole->addLayout(foot);
+
+    connect(filter_, &QLineEdit::textChanged, this, &ListTab::fill);
+    connect(shown_, &QComboBox::currentIndexChanged, this, &ListTab::fill);
+    connect(states_, &QComboBox::activated, this, [this](int at) {
+        if (states_->itemData(at).toInt() >= 0)
+            setState(static_cast<ItemState>(states_->itemData(at).toInt()));
+        states_->setCurrentIndex(0);
+    });
+    connect(budget_, &QLineEdit::editingFinished, this, &ListTab::takeBudget);
+    connect(table_, &QTableWidget::cellChanged, this, &ListTab::typed);
+    connect(&session, &JobSession::jobChanged, this, &ListTab::fill);
+    fill();
+    table_->resizeColumnsToContents();
+    table_->setColumnWidth(named, std::max(table_->columnWidth(named), 190));
+    table_->setColumnWidth(from, 130);
+    table_->setColumnWidth(sized, 160);
+}
+
+void ListTab::fill() {
+    filling_ = true;
+    const Project& job = *session_.project();
+    items_ = jobList(job);
+    const auto chosen = table_->currentItem() != nullptr ? table_->currentRow() : -1;
+    table_->setSortingEnabled(false);
+    table_->setRowCount(0);
+    const auto wanted = foldCase(filter_->text().toStdString());
+    const int state = shown_->currentData().toInt();
+    for (std::size_t n = 0; n < items_.size(); ++n) {
+        const ListItem& i = items_[n];
+        if (state >= 0 && static_cast<int>(i.state) != state)
+            continue;
+        std::string size;
+        for (const auto& side : i.size)
+            if (side)
+                size += (size.empty() ? "" : " x ") + writeGap(*side, job.notation);
+        const std::array<std::string, listColumns> cells{i.name,
+                                                         std::string(itemStateName(i.state)),
+                                                         i.supplier,
+                                                         i.price ? moneyText(*i.price) : "",
+                                                         std::to_string(i.quantity),
+                                                         i.leadDays ? std::to_string(*i.leadDays)
+                                                                    : "",
+                                                         i.due ? isoDay(*i.due) : "",
+                                                         size,
+                                                         i.room,
+                                                         i.zone,
+                                                         i.note};
+        if (!wanted.empty() && std::none_of(cells.begin(), cells.end(), [&](const std::string& c) {
+                return foldCase(c).find(wanted) != std::string::npos;
+            }))
+            continue;
+        const int row = table_->rowCount();
+        table_->insertRow(row);
+        for (int c = 0; c < listColumns; ++c) {
+            auto* cell = new ListCell(listText(cells.at(static_cast<std::size_t>(c))));
+            cell->setData(Qt::UserRole, static_cast<int>(n));
+            if (c == price || c == many || c == days)
+                cell->setTextAlignment(Qt::AlignRight | Qt::AlignVCenter);
+            // A piece's name, size, room and zone are the scheme's.
+            if (c == named || c == sized || c == room || c == zone)
+                cell->setFlags(cell->flags() & ~Qt::ItemIsEditable);
+            table_->setItem(row, c, cell);
+        }
+    }
+    table_->setSortingEnabled(true);
+    if (chosen >= 0 && chosen < table_->rowCount())
+        table_->selectRow(chosen);
+    const ListTotals sums = totalsOf(items_);
+    const bool hasBudget = job.handover && job.handover->budget.has_value();
+    const double budget = hasBudget ? job.handover->budget.value_or(0) : 0;
+    QString words =
+        QString("%1 things, %2 in all").arg(items_.size()).arg(listText(writeCost(sums.all)));
+    if (hasBudget)
+        words +=
+            sums.all <= budget
+                ? QString("; %1 left of the budget").arg(listText(writeCost(budget - sums.all)))
+                : QString("; %1 over the budget").arg(listText(writeCost(sums.all - budget)));
+    if (sums.unpriced > 0)
+        words += QString("; %1 without a price").arg(sums.unpriced);
+    totals_->setText(words);
+    if (!budget_->hasFocus())
+        budget_->setText(hasBudget ? listText(moneyText(budget)) : QString());
+    filling_ = false;
+}
+
+bool ListTab::put(const std::vector<ListEntry>& entries, const QString& words) {
+    const Project& job = *session_.project();
+    const bool done =
+        session_.apply(listEdit(job, withEntries(job, entries), words.toStdString()), {}, words);
+    if (!done)
+        fill();
+    return done;
+}
+
+void ListTab::typed(int row, int column) {
+    if (filling_)
+        return;
+    const auto* cell = table_->item(row, column);
+    const ListItem i = items_.at(static_cast<std::size_t>(cell->data(Qt::UserRole).toInt()));
+    const std::string text = cell->text().trimmed().toStdString();
+    ListEntry e;
+    e.name = i.name;
+    e.room = i.room;
+    const auto wrong = [&](const QString& what) {
+        emit told(what, true);
+        fill();
+    };
+    if (column == stated) {
+        e.state = readItemState(text);
+        if (!e.state)
+            return wrong("That is no state of a thing: it is had, or to find, chosen, ordered …");
+    } else if (column == price) {
+        e.price = readMoney(text);
+        if (!e.price)
+            return wrong("That is no price: write it like 1200 or 49.50");
+    } else if (column == many || column == days) {
+        bool ok = false;
+        const int n = QString::fromStdString(text).toInt(&ok);
+        if (!ok || n < 0 || n > (column == many ? mostQuantity : mostTaskDays))
+            return wrong("That is no whole number");
+        (column == many ? e.quantity : e.leadDays) = n;
+    } else if (column == due) {
+        const auto d = readDay(text);
+        if (!d)
+            return wrong(listText(d.problem().sentence()));
+        e.due = *d;
+    } else if (column == from) {
+        e.supplier = tidyName(text);
+    } else if (column == note) {
+        e.note = tidyName(text);
+    }
+    // Emptied: what was told is forgotten.
+    if (text.empty() && (column == from || column == note)) {
+        Handover h = session_.project()->handover ? *session_.project()->handover : Handover{};
+        if (ListEntry* there = h.entry(i.room, i.name)) {
+            (column == from ? there->supplier : there->note).clear();
+            session_.apply({"the list", {SetHandover{h}}, {}});
+        }
+        return;
+    }
+    put({e}, QString("%1 on the list").arg(listText(i.name)));
+}
+
+void ListTab::setState(ItemState state) {
+    std::vector<ListEntry> entries;
+    for (const auto& range : table_->selectionModel()->selectedRows()) {
+        const auto& i = items_.at(
+            static_cast<std::size_t>(table_->item(range.row(), 0)->data(Qt::UserRole).toInt()));
+        ListEntry e;
+        e.name = i.name;
+        e.room = i.room;
+        e.state = state;
+        entries.push_back(std::move(e));
+    }
+    if (entries.empty())
+        return emit told("Choose the rows first", true);
+    put(entries,
+        QString("%1: %2").arg(entries.size()).arg(listText(std::string(itemStateName(state)))));
+}
+
+void ListTab::takeBudget() {
+    Handover h = session_.project()->handover ? *session_.project()->handover : Handover{};
+    const auto text = budget_->text().trimmed().toStdString();
+    std::optional<double> now;
+    if (!text.empty()) {
+        now = readMoney(text);
+        if (!now) {
+            emit told("That is no amount of money: write it like 5000", true);
+            return;
+        }
+    }
+    if (h.budget == now)
+        return;
+    h.budget = now;
+    session_.apply({"the budget", {SetHandover{h}}, {}});
+}
+
+bool ListTab::readFrom(const QString& path) {
+    const auto text = readTextFile(path.toStdString(), std::size_t{16} * 1024 * 1024);
+    const auto change = text ? listFromCsv(*text, path.toStdString(), *session_.project())
+                             : Result<ListChange>(text.problem());
+    if (!change) {
+        emit told(listText(change.problem().text()), true);
+        return false;
+    }
+    return session_.apply(listEdit(*session_.project(), *change, "read the list"), {},
+                          "The list was read");
+}
+
+bool ListTab::writeTo(const QString& path) {
+    if (const auto written =
+            writeWhole(path.toStdString(), listAsCsv(jobList(*session_.project())));
+        !written) {
+        emit told(listText(written.problem().text()), true);
+        return false;
+    }
+    emit told("The list is in " + path, false);
+    return true;
+}
+
+} // namespace mezzet::app

@@ -1,0 +1,53 @@
+#pragma once
+
+#include "app/session/job_session.h"
+#include "handover/list.h"
+
+#include <QWidget>
+
+class QComboBox;
+class QLabel;
+class QLineEdit;
+class QTableWidget;
+
+namespace mezzet::app {
+
+/// What is had and bought: every piece of the schemes, and what is in none. A cell is typed over;
+/// several rows take a state at once.
+class ListTab : public QWidget {
+    Q_OBJECT
+public:
+    explicit ListTab(JobSession&, QWidget* parent = nullptr);
+
+    [[nodiscard]] QTableWidget* table() const { return table_; }
+    [[nodiscard]] QLineEdit* filter() const { return filter_; }
+    [[nodiscard]] QComboBox* states() const { return states_; }
+    [[nodiscard]] QLineEdit* budget() const { return budget_; }
+    [[nodiscard]] QLabel* totals() const { return totals_; }
+    /// Gives the rows chosen a state.
+    void setState(ItemState);
+    bool readFrom(const QString& path);
+    bool writeTo(const QString& path);
+
+signals:
+    void told(const QString& words, bool trouble);
+    void printWanted();
+
+private:
+    void fill();
+    void typed(int row, int column);
+    bool put(const std::vector<ListEntry>&, const QString& words);
+    void takeBudget();
+
+    JobSession& session_;
+    std::vector<ListItem> items_;
+    QTableWidget* table_;
+    QLineEdit* filter_;
+    QComboBox* shown_;
+    QComboBox* states_;
+    QLineEdit* budget_;
+    QLabel* totals_;
+    bool filling_ = false;
+};
+
+} // namespace mezzet::app

@@ -1,0 +1,151 @@
+#include "app/handover/tape_tab.h"
+
+#include "app/look/style.h"
+#include "sheets/handover_draw.h"
+
+#include <QHBoxLayout>
+#include <QLabel>
+#include <QListWidget>
+#include <QPainter>
+#include <QPushButton>
+#include <QVBoxLayout>
+
+namespace mezzet::app {
+
+namespace {
+
+QString tapeText(const std::string& s) {
+    return QString::fromStdString(s);
+}
+
+} // namespace
+
+TapePicture::TapePicture(QWidget* parent) : QWidget(parent) {
+    setObjectName("tapePicture");
+    setAccessibleName("The floor with the tapes of this step");
+    setMinimumSize(380, 300);
+}
+
+void TapePicture::show(ScenePtr scene, const TapeOut& tape, const Notation& shown,
+                       std::optional<std::size_t> step) {
+    scene_ = std::move(scene);
+    tape_ = tape;
+    shown_ = shown;
+    step_ = step;
+    update();
+}
+
+void TapePicture::paintEvent(QPaintEvent*) {
+    QPainter p(this);
+    p.setRenderHint(QPainter::Antialiasing);
+    p.fillRect(rect(), Qt::white);
+    if (!scene_)
+        return;
+    constexpr double pixelsAMm = 4;
+    sheets::drawTapePlan(p, pixelsAMm, QRectF(0, 0, width() / pixelsAMm, height() / pixelsAMm),
+                         *scene_, shown_, tape_, step_);
+}
+
+TapeTab::TapeTab(JobSession& session, QWidget* parent) : QWidget(parent), session_(session) {
+    auto* whole = new QHBoxLayout(this);
+    whole->setContentsMargins(0, 10, 0, 0);
+    whole->setSpacing(14);
+    picture_ = new TapePicture;
+    whole->addWidget(picture_, 1);
+    auto* right = new QVBoxLayout;
+    words_ = new QLabel;
+    words_->setObjectName("tapeWords");
+    words_->setTextFormat(Qt::PlainText);
+    words_->setWordWrap(true);
+    words_->setMinimumHeight(64);
+    right->addWidget(words_);
+    steps_ = new QListWidget;
+    steps_->setObjectName("tapeSteps");
+    steps_->setAccessibleName("Steps");
+    steps_->setFixedWidth(380);
+    steps_->setWordWrap(true);
+    right->addWidget(steps_, 1);
+    auto* foot = new QHBoxLayout;
+    auto* next = new QPushButton("Marked, the next one");
+    next->setObjectName("tapeDone");
+    next->setAutoDefault(false);
+    connect(next, &QPushButton::clicked, this, &TapeTab::done);
+    foot->addWidget(next);
+    const auto plain = [&](const char* words, const char* name, auto does) {
+        auto* b = new QPushButton(words);
+        b->setObjectName(name);
+        b->setAutoDefault(false);
+        b->setProperty("plain", true);
+        connect(b, &QPushButton::clicked, this, does);
+        foot->addWidget(b);
+    };
+    plain("It came to lie elsewhere …", "tapeBuilt", [this] {
+        const int at = steps_->currentRow();
+        if (at >= 0 && static_cast<std::size_t>(at) < tape_.steps.size())
+            emit builtWanted(tapeText(tape_.steps[static_cast<std::size_t>(at)].name));
+    });
+    foot->addStretch(1);
+    plain("Print it …", "tapePrint", [this] { emit printWanted(); });
+    right->addLayout(foot);
+    whole->addLayout(right);
+    connect(steps_, &QListWidget::currentRowChanged, this, &TapeTab::showStep);
+    connect(&session, &JobSession::jobChanged, this, &TapeTab::fill);
+    fill();
+}
+
+void TapeTab::fill() {
+    const Project& job = *session_.project();
+    tape_ = tapeOut(*session_.scene(), job.notation);
+    QString now;
+    QStringList lines;
+    for (const TapeStep& s : tape_.steps) {
+        const auto from = [&](const TapeFrom& f) {
+            return write(f.length, job.notation) + " from " + f.mark;
+        };
+        lines << tapeText(s.name + ", " + s.corner + ": " + from(s.from[0]) + " and " +
+                          from(s.from[1]) + (s.overMarked ? " (over what is marked)" : ""));
+    }
+    now = lines.join("\n");
+    // The same floor keeps its ticks.
+    if (now == last_) {
+        showStep();
+        return;
+    }
+    last_ = now;
+    const QSignalBlocker quiet(steps_);
+    steps_->clear();
+    for (const QString& line : lines) {
+        auto* item = new QListWidgetItem(line, steps_);
+        item->setFlags(item->flags() | Qt::ItemIsUserCheckable);
+        item->setCheckState(Qt::Unchecked);
+    }
+    steps_->setCurrentRow(steps_->count() > 0 ? 0 : -1);
+    showStep();
+}
+
+void TapeTab::showStep() {
+    const int at = steps_->currentRow();
+    const bool is = at >= 0 && static_cast<std::size_t>(at) < tape_.steps.size();
+    picture_->show(session_.scene(), tape_, session_.project()->notation,
+                   is ? std::optional(static_cast<std::size_t>(at)) : std::nullopt);
+    words_->setText(is ? QString("%1 of %2.  %3")
+                             .arg(at + 1)
+                             .arg(tape_.steps.size())
+                             .arg(steps_->item(at)->text())
+                       : QString("Nothing stands on the floor yet."));
+}
+
+void TapeTab::done() {
+    const int at = steps_->currentRow();
+    if (at < 0)
+        return;
+    steps_->item(at)->setCheckState(Qt::Checked);
+    if (at + 1 < steps_->count())
+        steps_->setCurrentRow(at + 1);
+    else
+        words_->setText(QString("All %1 points are marked; %2 of tape.")
+                            .arg(tape_.steps.size())
+                            .arg(tapeText(write(tape_.tape, session_.project()->notation))));
+}
+
+} // namespace mezzet::app
