@@ -1,4 +1,5 @@
 #include "commands.h"
+#include "manual.h"
 #include "project/project.h"
 #include "sheets/sheet.h"
 
@@ -287,6 +288,10 @@ int run(int argc, char** argv) {
     coloursCommand->add_flag("--json", coloursJson, "print JSON");
 
     const HandoverCommands handover(app);
+    // For whoever packs the program: no group, so that they are not among what is offered.
+    auto* manCommand = app.add_subcommand("man-page", "Print the manual page")->group("");
+    auto* completionCommand =
+        app.add_subcommand("completion", "Print the completion for bash")->group("");
 
     std::string photometryFile, photometryAt, photometryCurve;
     auto* photometryCommand =
@@ -366,6 +371,11 @@ int run(int argc, char** argv) {
     } catch (const CLI::ParseError& e) {
         app.exit(e);
         return wrongUsage;
+    }
+    if (*manCommand || *completionCommand) {
+        fmt::print("{}",
+                   *manCommand ? manPage(app, "0.1.0", "November 2026") : bashCompletion(app));
+        return ran;
     }
     if (const auto ended = handover.run())
         return *ended;

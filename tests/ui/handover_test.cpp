@@ -1,5 +1,6 @@
 // Handing over in the window: the list typed over, tasks moved, the floor marked step by step, what
 // was built kept and taken, the book made.
+#include "app/dialogs/handbook_dialog.h"
 #include "app/handover/handover_dialog.h"
 #include "ui/open_window.h"
 
@@ -12,6 +13,7 @@
 #include <QTabWidget>
 #include <QTableWidget>
 #include <QTemporaryDir>
+#include <QTextBrowser>
 
 #include <gtest/gtest.h>
 
@@ -175,4 +177,18 @@ TEST_F(HandoverWindow, TheBookIsMadeForWhoItIsFor) {
     EXPECT_EQ(dialog->asked().leftOut.size(), 1U);
     ASSERT_TRUE(window->bookTo(folder.filePath("book.pdf"), dialog->asked()));
     EXPECT_GT(QFile(folder.filePath("book.pdf")).size(), 10000);
+}
+
+TEST_F(HandoverWindow, TheHandbookIsSearchedAndOpensWhereOneIs) {
+    HandbookDialog book;
+    EXPECT_EQ(book.pages(), 10);
+    ASSERT_TRUE(book.showPage("walls"));
+    EXPECT_TRUE(book.text()->toPlainText().contains("picture"));
+    book.search()->setText("sawtooth");
+    ASSERT_GT(book.list()->count(), 0);
+    book.list()->setCurrentRow(0);
+    EXPECT_EQ(book.text()->textCursor().selectedText().toLower(), "sawtooth");
+    book.search()->setText("no such word at all");
+    EXPECT_EQ(book.list()->count(), 1);
+    EXPECT_FALSE(book.showPage("nothing"));
 }

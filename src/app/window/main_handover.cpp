@@ -1,5 +1,6 @@
 // The window's acts of handing over: the list, the order of work, tape-out, what was built, the
 // book.
+#include "app/dialogs/handbook_dialog.h"
 #include "app/handover/handover_dialog.h"
 #include "app/window/main_window.h"
 #include "sheets/book.h"
@@ -71,6 +72,13 @@ Printing MainWindow::cardPrinting(const QString& path) const {
 
 bool MainWindow::bookTo(const QString& path, const sheets::BookAsked& asked) {
     return printNow(bookPrinting(path, asked));
+}
+
+void MainWindow::showHandbook() {
+    auto* book = new HandbookDialog(this);
+    book->setAttribute(Qt::WA_DeleteOnClose);
+    book->showPage(session_.surface().isWall() ? "walls" : "line");
+    book->open();
 }
 
 void MainWindow::buildHandoverMenu(QMenu* m) {

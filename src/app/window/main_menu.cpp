@@ -51,6 +51,7 @@ void MainWindow::buildMenu() {
     auto* help = menuBar()->addMenu("Hel&p");
     add(help, "signs", "Signs on the board", {},
         [this] { SignsDialog(session_.project()->notation, this).exec(); });
+    add(help, "handbook", "Handbook", QKeySequence("Shift+F1"), [this] { showHandbook(); });
     add(help, "keys", "Keys and phrases", QKeySequence("F1"), [this] { showKeys(); });
 }
 

@@ -93,6 +93,8 @@ private:
     void buildWallMenu(QMenu*);
     void buildDressMenu(QMenu*);
     void buildHandoverMenu(QMenu*);
+    /// At the page that goes with what is shown.
+    void showHandbook();
     [[nodiscard]] QString askBeside(const QString& title, const QString& name,
                                     const QString& kinds);
     [[nodiscard]] Printing bookPrinting(const QString& path, sheets::BookAsked) const;
