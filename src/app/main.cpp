@@ -3,8 +3,10 @@
 #include "app/dialogs/finder.h"
 #include "app/dialogs/fit_dialog.h"
 #include "app/dialogs/group_dialog.h"
+#include "app/dialogs/handbook_dialog.h"
 #include "app/dialogs/mend_dialog.h"
 #include "app/dialogs/sheet_dialog.h"
+#include "app/handover/handover_dialog.h"
 #include "app/look/style.h"
 #include "app/measure/measure_screen.h"
 #include "app/measure/trace_screen.h"
@@ -21,6 +23,7 @@
 #include <QFile>
 #include <QLineEdit>
 #include <QStyleFactory>
+#include <QTabWidget>
 #include <QThread>
 
 #include <cstdio>
@@ -251,6 +254,37 @@ int renderViews(mezzet::app::MainWindow& window, const QString& folder) {
         ok = shot(dress, "squint") && ok;
     }
     ok = window.printTo(folder + "/dressing-sheet.png", "dressing") && ok;
+    // What is handed over: the list, the order of work, tape-out.
+    for (const char* line :
+         {"budget 6000",
+          "list sofa ordered 2027-02-01, from Linden Workshop, price 1450, lead 42 days",
+          "list supper table chosen, from Orchard Joinery, price 620, lead 21 days",
+          "list hearth rug have", "list cushion, 4 of them, 38 each, note in wool",
+          "colour walls sage", "work from 2027-03-01"})
+        session.sayLine(line);
+    {
+        mezzet::app::HandoverDialog hand(session, &window);
+        hand.setModal(false);
+        hand.show();
+        ok = shot(hand, "list") && ok;
+        hand.tabs()->setCurrentIndex(1);
+        ok = shot(hand, "order") && ok;
+        hand.tabs()->setCurrentIndex(2);
+        hand.tape()->done();
+        hand.tape()->done();
+        ok = shot(hand, "tape-out") && ok;
+        hand.tabs()->setCurrentIndex(3);
+        hand.built()->line()->setText("sideboard 3 from wall A");
+        hand.built()->say();
+        ok = shot(hand, "as-built") && ok;
+        hand.tabs()->setCurrentIndex(4);
+        ok = shot(hand, "book") && ok;
+        mezzet::app::HandbookDialog book(&window);
+        book.setModal(false);
+        book.show();
+        book.showPage("walls");
+        ok = shot(book, "handbook") && ok;
+    }
     session.goToStep(before);
     // The light of it all at night, and what an electrician is given.
     session.sayLine("light this room evenly");

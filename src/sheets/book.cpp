@@ -48,7 +48,7 @@ std::vector<std::string_view> chaptersFor(Reader r) {
     case Reader::electrician:
         return {"ceiling", "lighting", "plan", "order"};
     case Reader::installer:
-        return {"plan", "tape-out", "wall", "hooks", "as-built", "order"};
+        return {"plan", "tape-out", "wall", "hooks", "boards", "as-built", "order"};
     case Reader::workroom:
         return {"plan", "rug-order", "cutting", "dressing"};
     case Reader::all:

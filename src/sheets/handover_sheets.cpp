@@ -1,5 +1,6 @@
 // What the decorator, the client and the trades keep by them: the list, the order of work, the
 // sheet for marking the floor with tape, and how it was really built.
+#include "handover/shelf_boards.h"
 #include "handover/tape_out.h"
 #include "handover/tasks.h"
 #include "kit/csv.h"
@@ -254,6 +255,72 @@ Result<std::string> tapeTable(const Project& job, const SheetOptions&) {
     return out;
 }
 
+// ---- boards ----
+
+Result<Sheet> boardsPages(const Project& job, const SheetOptions& o) {
+    const auto scene = sceneOf(job);
+    if (!scene)
+        return scene.problem();
+    const auto boards = shelfBoards(**scene, *job.library.book);
+    if (boards.empty())
+        return Problem{std::string(told("no shelf of this scheme is cut of boards")),
+                       std::string(told("hang one, like: floating shelf 48 x 10 on wall A"))};
+    const auto lots = boardLots(boards, job.notation);
+    TablePages t;
+    t.sheet = std::string(told("Cutting list"));
+    t.caution = std::string(
+        told("Measure the wall again before you cut. Holes are from a board's left end; those on "
+             "studs go by the studs that were measured. Screws, glue and what holds a load are for "
+             "a joiner; fix tall units to the wall."));
+    t.columns = {{"", 2.4, false},         {"Long", 1.0, true},        {"Wide", 0.9, true},
+                 {"Thick", 0.8, true},     {"Of", 1.2, false},         {"Weighs", 0.9, true},
+                 {"Finished", 1.6, false}, {"Pilot holes", 2.4, false}};
+    const auto len = [&](Length l) { return writeGap(l, job.notation); };
+    for (const ShelfBoard& b : boards) {
+        TableRow r;
+        r.tick = true;
+        std::string holes;
+        for (const Length l : b.pilots)
+            holes += (holes.empty() ? "" : ", ") + len(l);
+        if (!holes.empty() && b.intoStuds)
+            holes += std::string(told(" (studs)"));
+        r.cells = {b.name,
+                   len(b.length),
+                   len(b.width),
+                   len(b.thickness),
+                   b.material + (b.assumed ? std::string(told(" (assumed)")) : std::string()),
+                   write(b.weight, job.notation),
+                   listed(b.edges),
+                   holes};
+        t.rows.push_back(std::move(r));
+    }
+    for (const BoardLot& l : lots) {
+        t.rows.push_back(headingRow(worded("{} {} thick: {} of {} x {}, kerf {}", l.material,
+                                           len(l.thickness), l.plan.sheets.size(),
+                                           len(l.stock.along), len(l.stock.across), len(l.kerf))));
+        for (std::size_t n = 0; n < l.plan.sheets.size(); ++n) {
+            std::string cuts;
+            for (const BoardCut& c : l.plan.sheets[n])
+                cuts += (cuts.empty() ? "" : "; ") +
+                        worded("{} at {}", boards[l.boards[c.board]].name, len(c.along));
+            t.rows.push_back(wordsRow(worded("{}: {}", n + 1, cuts)));
+        }
+        t.rows.push_back(wordsRow(worded("{:.0f} % waste", l.plan.waste * 100)));
+    }
+    return tableSheet(job, o, std::move(t));
+}
+
+Result<std::string> boardsTable(const Project& job, const SheetOptions&) {
+    const auto scene = sceneOf(job);
+    if (!scene)
+        return scene.problem();
+    std::string out = "name,length_mm,width_mm,thickness_mm,material,weight_kg\n";
+    for (const ShelfBoard& b : shelfBoards(**scene, *job.library.book))
+        out += fmt::format("{},{:.1f},{:.1f},{:.1f},{},{:.2f}\n", csvCell(b.name), b.length.mm(),
+                           b.width.mm(), b.thickness.mm(), csvCell(b.material), b.weight.kg());
+    return out;
+}
+
 // ---- as built ----
 
 Result<Sheet> builtPages(const Project& job, const SheetOptions& o) {
@@ -324,6 +391,14 @@ const SheetKind tapeOutSheet{
     {Asks::paper},
     tapePages,
     tapeTable};
+
+const SheetKind boardsSheet{
+    "boards",
+    "Cutting list",
+    "For a joiner: the boards of shelves, ledges and units, and how they are cut of stock.",
+    {Asks::paper},
+    boardsPages,
+    boardsTable};
 
 const SheetKind asBuiltSheet{"as-built",
                              "As built",

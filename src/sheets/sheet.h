@@ -71,7 +71,7 @@ struct SheetKind {
 
 extern const SheetKind planSheet, wallSheet, hooksSheet, templatesSheet, rugOrderSheet,
     rugTemplateSheet, cuttingSheet, ceilingSheet, lightingSheet, dressingSheet, listSheet,
-    orderSheet, tapeOutSheet, cardSheet, asBuiltSheet, measuringSheet;
+    orderSheet, tapeOutSheet, boardsSheet, cardSheet, asBuiltSheet, measuringSheet;
 
 [[nodiscard]] std::span<const SheetKind* const> sheetKinds();
 /// Null when there is no such one.

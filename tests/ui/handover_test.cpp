@@ -85,6 +85,30 @@ TEST_F(HandoverWindow, TheListIsTypedOverAndCounted) {
     EXPECT_EQ(t->rowCount(), 1);
 }
 
+TEST_F(HandoverWindow, WhatWasSeenInAShopIsTried) {
+    auto* t = dialog->list()->table();
+    t->selectRow(rowOf(t, "Sideboard"));
+    auto* found = dialog->findChild<QLineEdit*>("listFound");
+    auto* tries = dialog->findChild<QPushButton*>("listTry");
+    EXPECT_FALSE(tries->isEnabled());
+    QTest::keyClicks(found, "300 x 40");
+    QTest::keyClick(found, Qt::Key_Return);
+    EXPECT_TRUE(dialog->told().startsWith("No")) << dialog->told().toStdString();
+    found->clear();
+    QTest::keyClicks(found, "58 x 17 x 34");
+    QTest::keyClick(found, Qt::Key_Return);
+    EXPECT_TRUE(dialog->told().startsWith("Yes")) << dialog->told().toStdString();
+    ASSERT_TRUE(tries->isEnabled());
+    const auto schemes = session().project()->schemes.size();
+    QTest::mouseClick(tries, Qt::LeftButton);
+    EXPECT_EQ(session().project()->schemes.size(), schemes + 1);
+    EXPECT_NEAR(session().project()->scheme().byName("Sideboard")->size.width.inInches(), 58, 1e-9);
+    found->clear();
+    QTest::keyClicks(found, "wide");
+    QTest::keyClick(found, Qt::Key_Return);
+    EXPECT_TRUE(dialog->told().contains("like"));
+}
+
 TEST_F(HandoverWindow, TheListGoesOutAndComesBackAsATable) {
     QTemporaryDir folder;
     const auto path = folder.filePath("list.csv");

@@ -3,6 +3,7 @@
 #include "app/dialogs/sheet_dialog.h"
 #include "judge/on_walls.h"
 #include "sheets/wall_sheets.h"
+#include "site/built.h"
 #include "ui/open_window.h"
 
 #include <QCheckBox>
@@ -266,6 +267,11 @@ TEST_F(WallStory, WallHooksAndTemplatesArePrinted) {
 
 TEST_F(WallStory, EverySheetIsShownBeforeItIsPrinted) {
     ASSERT_TRUE(session().sayLine("vase on sideboard"));
+    const auto built = readBuilt("sideboard 2 from wall A", *session().project(),
+                                 *session().scene(), *readDay("2027-04-01"));
+    ASSERT_TRUE(built);
+    ASSERT_TRUE(session().apply(
+        {"as built", {SetHandover{withBuilt(*session().project(), {*built})}}, {}}));
     for (const sheets::SheetKind* k : sheets::sheetKinds()) {
         SheetDialog dialog(session().settledProject(), k->id, onWall(3), window.get());
         EXPECT_EQ(&dialog.kind(), k);

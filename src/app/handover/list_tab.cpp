@@ -5,6 +5,7 @@
 #include "files/whole_file.h"
 #include "judge/compare.h"
 #include "measure/text.h"
+#include "site/card.h"
 
 #include <QComboBox>
 #include <QFileDialog>
@@ -13,6 +14,7 @@
 #include <QLabel>
 #include <QLineEdit>
 #include <QPushButton>
+#include <QRegularExpression>
 #include <QTableWidget>
 #include <QVBoxLayout>
 
@@ -103,6 +105,26 @@ ListTab::ListTab(JobSession& session, QWidget* parent) : QWidget(parent), sessio
     table_->horizontalHeader()->setStretchLastSection(true);
     table_->setWordWrap(false);
     whole->addWidget(table_, 1);
+
+    auto* seen = new QHBoxLayout;
+    auto* label = new QLabel("Seen in a shop, for the chosen row: does this one fit?");
+    found_ = new QLineEdit;
+    found_->setObjectName("listFound");
+    found_->setAccessibleName("Does this one fit? Its size");
+    found_->setPlaceholderText("88 x 36 x 34");
+    found_->setFixedWidth(180);
+    label->setBuddy(found_);
+    try_ = new QPushButton("Try it in a scheme of its own");
+    try_->setObjectName("listTry");
+    try_->setAutoDefault(false);
+    try_->setEnabled(false);
+    seen->addWidget(label);
+    seen->addWidget(found_);
+    seen->addWidget(try_);
+    seen->addStretch(1);
+    whole->addLayout(seen);
+    connect(found_, &QLineEdit::returnPressed, this, [this] { askFits(found_->text()); });
+    connect(try_, &QPushButton::clicked, this, [this] { tryIt(); });
 
     auto* foot = new QHBoxLayout;
     totals_ = new QLabel;
@@ -307,6 +329,53 @@ void ListTab::takeBudget() {
         return;
     h.budget = now;
     session_.apply({"the budget", {SetHandover{h}}, {}});
+}
+
+void ListTab::askFits(const QString& sizes) {
+    try_->setEnabled(false);
+    const auto chosen = table_->selectionModel()->selectedRows();
+    if (chosen.size() != 1)
+        return emit told("Choose one row first", true);
+    const ListItem i = items_.at(
+        static_cast<std::size_t>(table_->item(chosen[0].row(), 0)->data(Qt::UserRole).toInt()));
+    const Project& job = *session_.project();
+    const Piece* p = i.scheme == job.active ? job.scheme().byId(i.piece) : nullptr;
+    if (p == nullptr)
+        return emit told("That is no piece of the scheme shown", true);
+    // "88 x 36 x 34": what is left out is as planned.
+    Size size = p->size;
+    const auto parts = sizes.split(QRegularExpression("\\s*[xX×]\\s*"), Qt::SkipEmptyParts);
+    const std::array<Length*, 3> sides{&size.width, &size.depth, &size.height};
+    for (qsizetype n = 0; n < parts.size() && n < 3; ++n) {
+        const auto l = readLength(parts[n].trimmed().toStdString(), job.notation.units);
+        if (!l || *l <= Length{})
+            return emit told("Say its width, depth and height, like 88 x 36 x 34", true);
+        *sides.at(static_cast<std::size_t>(n)) = *l;
+    }
+    if (parts.isEmpty() || parts.size() > 3)
+        return emit told("Say its width, depth and height, like 88 x 36 x 34", true);
+    const auto found = doesThisOneFit(job, *session_.scene(), p->id, size);
+    if (!found)
+        return emit told(listText(found.problem().sentence()), true);
+    QString words =
+        found->fits ? "Yes: it upsets nothing" : "No: " + listText(found->upsets.front());
+    if (found->upsets.size() > 1)
+        words += QString(", and %1 more").arg(found->upsets.size() - 1);
+    for (const auto& no : found->notIn)
+        words += "; it doesn't come in by " + listText(no);
+    tried_ = found->edit;
+    try_->setEnabled(true);
+    emit told(words, !found->fits);
+}
+
+bool ListTab::tryIt() {
+    Edit e = tried_;
+    if (e.acts.empty())
+        return false;
+    e.acts.insert(e.acts.begin(), AddScheme{});
+    try_->setEnabled(false);
+    tried_ = {};
+    return session_.apply(e, {}, "It is tried in a scheme of its own");
 }
 
 bool ListTab::readFrom(const QString& path) {

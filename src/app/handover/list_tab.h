@@ -1,6 +1,7 @@
 #pragma once
 
 #include "app/session/job_session.h"
+#include "edit/edit.h"
 #include "handover/list.h"
 
 #include <QWidget>
@@ -8,6 +9,7 @@
 class QComboBox;
 class QLabel;
 class QLineEdit;
+class QPushButton;
 class QTableWidget;
 
 namespace mezzet::app {
@@ -26,6 +28,11 @@ public:
     [[nodiscard]] QLabel* totals() const { return totals_; }
     /// Gives the rows chosen a state.
     void setState(ItemState);
+    /// Whether the chosen piece would do at another size: "88 x 36 x 34". Tells what that upsets,
+    /// and keeps it to be tried.
+    void askFits(const QString& sizes);
+    /// Tries what was asked about last, in a scheme of its own.
+    bool tryIt();
     bool readFrom(const QString& path);
     bool writeTo(const QString& path);
 
@@ -47,6 +54,9 @@ private:
     QComboBox* states_;
     QLineEdit* budget_;
     QLabel* totals_;
+    QLineEdit* found_;
+    QPushButton* try_;
+    Edit tried_; ///< puts what was found where the piece is
     bool filling_ = false;
 };
 
