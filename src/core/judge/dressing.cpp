@@ -1,6 +1,7 @@
 // Shelves and tabletops: palette, accent, opening-fill, stack-order, book-mix, leaned-art,
 // pair-stagger, material-mix, odd-count, three-heights, box-fits, shelf-load.
 #include "hang/sag.h"
+#include "judge/dressing_handles.h"
 #include "judge/rule_code.h"
 #include "measure/text.h"
 #include "things/covered.h"
@@ -337,18 +338,19 @@ void shelfHolds(const DressContext& c) {
     }
 }
 
-constexpr auto dressCodes = std::array<RuleCode, 12>{{{"palette", shelfPalette, noHandles, true},
-                                                      {"accent", shelfAccent, noHandles},
-                                                      {"opening-fill", shelfFill, noHandles},
-                                                      {"stack-order", shelfStacks, noHandles},
-                                                      {"book-mix", shelfBooks, noHandles},
-                                                      {"leaned-art", shelfLeaned, noHandles},
-                                                      {"pair-stagger", shelfPairs, noHandles},
-                                                      {"material-mix", shelfMaterials, noHandles},
-                                                      {"odd-count", topOdd, noHandles},
-                                                      {"three-heights", topHeights, noHandles},
-                                                      {"box-fits", boxFits, noHandles},
-                                                      {"shelf-load", shelfHolds, noHandles}}};
+constexpr auto dressCodes =
+    std::array<RuleCode, 12>{{{"palette", shelfPalette, paletteHandles, true},
+                              {"accent", shelfAccent, accentHandles},
+                              {"opening-fill", shelfFill, fillHandles},
+                              {"stack-order", shelfStacks, stackHandles},
+                              {"book-mix", shelfBooks, bookHandles},
+                              {"leaned-art", shelfLeaned, leanedHandles},
+                              {"pair-stagger", shelfPairs, pairHandles},
+                              {"material-mix", shelfMaterials, materialHandles},
+                              {"odd-count", topOdd, oddHandles},
+                              {"three-heights", topHeights, heightHandles},
+                              {"box-fits", boxFits, noHandles},
+                              {"shelf-load", shelfHolds, loadHandles}}};
 
 } // namespace
 
