@@ -11,10 +11,10 @@ namespace mezzet::sheets {
 
 std::span<const SheetKind* const> sheetKinds() {
     static const SheetKind* const all[] = {
-        &planSheet,    &wallSheet,        &hooksSheet,   &templatesSheet, &rugOrderSheet,
-        &cuttingSheet, &rugTemplateSheet, &ceilingSheet, &lightingSheet,  &dressingSheet,
-        &listSheet,    &orderSheet,       &tapeOutSheet, &boardsSheet,    &cardSheet,
-        &asBuiltSheet, &measuringSheet};
+        &planSheet,    &wallSheet,        &hooksSheet,    &templatesSheet, &rugOrderSheet,
+        &cuttingSheet, &rugTemplateSheet, &ceilingSheet,  &lightingSheet,  &dressingSheet,
+        &changesSheet, &listSheet,        &orderSheet,    &tapeOutSheet,   &boardsSheet,
+        &cardSheet,    &asBuiltSheet,     &measuringSheet};
     return all;
 }
 

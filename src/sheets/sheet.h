@@ -70,8 +70,8 @@ struct SheetKind {
 };
 
 extern const SheetKind planSheet, wallSheet, hooksSheet, templatesSheet, rugOrderSheet,
-    rugTemplateSheet, cuttingSheet, ceilingSheet, lightingSheet, dressingSheet, listSheet,
-    orderSheet, tapeOutSheet, boardsSheet, cardSheet, asBuiltSheet, measuringSheet;
+    rugTemplateSheet, cuttingSheet, ceilingSheet, lightingSheet, dressingSheet, changesSheet,
+    listSheet, orderSheet, tapeOutSheet, boardsSheet, cardSheet, asBuiltSheet, measuringSheet;
 
 [[nodiscard]] std::span<const SheetKind* const> sheetKinds();
 /// Null when there is no such one.

@@ -267,6 +267,8 @@ TEST_F(WallStory, WallHooksAndTemplatesArePrinted) {
 
 TEST_F(WallStory, EverySheetIsShownBeforeItIsPrinted) {
     ASSERT_TRUE(session().sayLine("vase on sideboard"));
+    ASSERT_TRUE(session().sayLine("season Autumn"));
+    ASSERT_TRUE(session().sayLine("remove vase"));
     const auto built = readBuilt("sideboard 2 from wall A", *session().project(),
                                  *session().scene(), *readDay("2027-04-01"));
     ASSERT_TRUE(built);

@@ -30,6 +30,11 @@ public:
               "remove; "
               "scheme get back Winter"},
              &SettingsReader::scheme},
+            {{{"season", "variant"},
+              "goes to the scheme of that season, or begins it as a copy of this one; the sheet "
+              "`changes` tells what goes back in the cupboard and what comes out",
+              "season Autumn"},
+             &SettingsReader::season},
             {{{"for guests", "guests", "guest arrangement"},
               "what is moved, brought in or put away now is so for guests only",
               "for guests"},
@@ -190,6 +195,24 @@ private:
     }
 
     /// "new scheme called Winter"
+    Edit season() {
+        in.take({"is", "called", ":"});
+        const auto name = in.name();
+        in.nothingMore();
+        Edit e;
+        for (const std::size_t i : job_.schemesHere())
+            if (foldCase(job_.schemes[i]->name) == foldCase(name)) {
+                e.words = worded("go to {}", job_.schemes[i]->name);
+                e.acts.emplace_back(SwitchScheme{i});
+                return e;
+            }
+        AddScheme a;
+        a.name = name;
+        e.words = worded("begin {} as a copy of {}", name, in.scheme().name);
+        e.acts.emplace_back(a);
+        return e;
+    }
+
     Edit newScheme() {
         AddScheme a;
         in.take({"called", "named", "as"});
