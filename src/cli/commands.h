@@ -35,6 +35,9 @@ struct SheetCommand {
 int sheet(const SheetCommand&);
 /// Puts a PNG or JPEG in a piece's frame, with a copy of it in the job.
 int picture(const std::string& job, const std::string& piece, const std::string& file);
+/// Several pictures, ranked by how they answer the room; with `piece` the best goes in that frame.
+int pictures(const std::string& job, const std::string& room, const std::vector<std::string>& files,
+             const std::string& piece, bool asJson);
 /// Hook points, what mirrors show and how shelves hold; of one wall when `wall` names it.
 int hang(const std::string& job, const std::string& room, const std::string& wall, bool asJson);
 

@@ -179,6 +179,16 @@ int run(int argc, char** argv) {
     pictureCommand->add_option("PIECE", frame, "the frame, by name")->required();
     pictureCommand->add_option("FILE", pictureFile, "the picture")->required();
 
+    std::vector<std::string> pictureFiles;
+    std::string frameFor;
+    auto* picturesCommand = app.add_subcommand(
+        "pictures", "Rank several pictures by how they answer the room's colours");
+    picturesCommand->add_option("JOB", job, "a job file")->required();
+    picturesCommand->add_option("FILE", pictureFiles, "PNG or JPEG pictures")->required();
+    picturesCommand->add_option("--frame", frameFor, "put the best into this frame");
+    picturesCommand->add_option("--room", room, "which of the job's rooms");
+    picturesCommand->add_flag("--json", asJson, "print JSON");
+
     auto* hangCommand = app.add_subcommand(
         "hang", "Where every hook goes, what mirrors show, and how shelves hold");
     hangCommand->add_option("JOB", job, "a job file")->required();
@@ -391,6 +401,8 @@ int run(int argc, char** argv) {
         return check(job, room, school, seconds, asJson);
     if (*pictureCommand)
         return picture(job, frame, pictureFile);
+    if (*picturesCommand)
+        return pictures(job, room, pictureFiles, frameFor, asJson);
     if (*hangCommand)
         return hang(job, room, wall, asJson);
     if (*fitCommand)

@@ -90,6 +90,7 @@ int picture(const std::string& path, const std::string& name, const std::string&
     const auto key = sheets::pictureKey(**job, *read);
     Piece changed = *p;
     changed.picture = key;
+    changed.darkFoot = sheets::coloursOf(*read).footDarker >= darkFootFrom;
     auto next = apply(**job, {"picture", {PutPicture{key, *read}, PutPiece{changed}}, {}});
     if (!next)
         return refuse(next.problem());
@@ -97,6 +98,52 @@ int picture(const std::string& path, const std::string& name, const std::string&
         return refuse(saved.problem());
     fmt::print("{}: {}, {} x {} pixels kept\n", p->name, key, read->width, read->height);
     return ran;
+}
+
+int pictures(const std::string& path, const std::string& room,
+             const std::vector<std::string>& files, const std::string& name, bool asJson) {
+    const auto opened = open(path, room);
+    if (!opened)
+        return refuse(opened.problem());
+    const auto scene = sceneOf(**opened);
+    if (!scene)
+        return refuse(scene.problem());
+    struct Ranked {
+        std::string file;
+        PictureAnswer answer;
+    };
+    std::vector<Ranked> all;
+    const auto colours = roomColours(**scene);
+    for (const std::string& file : files) {
+        const auto read = sheets::readPicture(file);
+        if (!read)
+            return refuse(read.problem());
+        all.push_back({file, answerOf(sheets::coloursOf(*read), colours)});
+    }
+    std::stable_sort(all.begin(), all.end(), [](const Ranked& a, const Ranked& b) {
+        return a.answer.score > b.answer.score;
+    });
+    if (asJson) {
+        json out{{"room", json::array()}, {"pictures", json::array()}};
+        for (const RoomColour& c : colours)
+            out["room"].push_back({{"name", c.name}, {"colour", hexOf(c.colour)}});
+        for (const Ranked& r : all)
+            out["pictures"].push_back({{"file", r.file},
+                                       {"score", std::round(r.answer.score * 1e4) / 1e4},
+                                       {"shared", std::round(r.answer.shared * 1e4) / 1e4},
+                                       {"contrast", std::round(r.answer.contrast * 10) / 10},
+                                       {"repeats", std::round(r.answer.repeats * 1e4) / 1e4},
+                                       {"dark_foot", r.answer.darkFoot},
+                                       {"with", r.answer.with},
+                                       {"why", r.answer.why}});
+        fmt::print("{}\n", out.dump(1));
+    } else {
+        if (colours.empty())
+            fmt::print("no colour of the room is told yet: say it like “colour walls sage”\n");
+        for (const Ranked& r : all)
+            fmt::print("{:.2f}  {}: {}\n", r.answer.score, shownPlainly(r.file), r.answer.why);
+    }
+    return name.empty() ? static_cast<int>(ran) : picture(path, name, all.front().file);
 }
 
 int hang(const std::string& path, const std::string& room, const std::string& wallSaid,

@@ -107,4 +107,19 @@ std::string pictureKey(const Project& job, const Picture& picture) {
     return key;
 }
 
+PictureColours coloursOf(const Picture& picture) {
+    QImage image;
+    if (!image.loadFromData(QByteArray::fromBase64(QByteArray::fromStdString(picture.bytes))))
+        return {};
+    image = image.convertToFormat(QImage::Format_ARGB32);
+    std::vector<std::uint32_t> pixels;
+    pixels.reserve(static_cast<std::size_t>(image.width()) *
+                   static_cast<std::size_t>(image.height()));
+    for (int y = 0; y < image.height(); ++y) {
+        const auto* line = reinterpret_cast<const std::uint32_t*>(image.constScanLine(y));
+        pixels.insert(pixels.end(), line, line + image.width());
+    }
+    return pictureColours(pixels, static_cast<std::size_t>(image.width()));
+}
+
 } // namespace mezzet::sheets

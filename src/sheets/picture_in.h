@@ -1,6 +1,7 @@
 #pragma once
 
 #include "project/project.h"
+#include "things/picture_answers.h"
 
 #include <filesystem>
 
@@ -14,6 +15,9 @@ namespace mezzet::sheets {
 /// The pixels of a PNG or JPEG, 0xAARRGGBB, as its camera held it or not; a large JPEG smaller, by
 /// whole halves. Problem: as readPicture.
 [[nodiscard]] Result<std::vector<std::uint32_t>> pixelsOf(const std::filesystem::path&);
+
+/// What a picture that was read is made of.
+[[nodiscard]] PictureColours coloursOf(const Picture&);
 
 /// A key for it among a job's pictures: its file's name, with a number when another picture has it.
 [[nodiscard]] std::string pictureKey(const Project&, const Picture&);

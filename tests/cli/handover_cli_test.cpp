@@ -246,3 +246,18 @@ TEST_F(HandoverShell, BookAndCardAreReadByOtherTools) {
     EXPECT_LE(wide, 1600);
     EXPECT_EQ(here("card job.mezzet -o card.svg").code, 2);
 }
+
+TEST_F(HandoverShell, PicturesAreRankedAndTheBestIsPutInItsFrame) {
+    build(std::string(furnished) + "colour walls navy\ncolour sofa cream\n");
+    // A small PPM is none of the two formats; PNGs are drawn by the program itself.
+    ASSERT_EQ(here("sheet job.mezzet plan -o light.png").code, 0);
+    write("no.png", "no picture");
+    EXPECT_EQ(here("pictures job.mezzet no.png").code, 3);
+    const auto j = told("pictures job.mezzet light.png light.png --json");
+    ASSERT_EQ(j["pictures"].size(), 2U);
+    EXPECT_GT(j["pictures"][0]["contrast"], 30.0);
+    EXPECT_EQ(j["room"].size(), 2U);
+    const auto put = here("pictures job.mezzet light.png --frame harbour");
+    EXPECT_EQ(put.code, 0) << put.error;
+    EXPECT_NE(read("job.mezzet").find("\"picture\": "), std::string::npos);
+}

@@ -8,7 +8,9 @@
 #include <QHBoxLayout>
 #include <QLineEdit>
 #include <QListWidget>
+#include <QTextBlock>
 #include <QTextBrowser>
+#include <QTextTable>
 #include <QVBoxLayout>
 
 #include <algorithm>
@@ -69,6 +71,9 @@ HandbookDialog::HandbookDialog(QWidget* parent) : QDialog(parent) {
     text_->setObjectName("handbookText");
     text_->setAccessibleName("Text");
     text_->setOpenLinks(false);
+    auto colours = text_->palette();
+    colours.setColor(QPalette::Link, look().right);
+    text_->setPalette(colours);
     whole->addWidget(text_, 1);
     connect(search_, &QLineEdit::textChanged, this, &HandbookDialog::fill);
     connect(list_, &QListWidget::currentItemChanged, this, [this](QListWidgetItem* item) {
@@ -123,6 +128,16 @@ void HandbookDialog::openPage(int page, const QString& at) {
     if (page != shown_) {
         text_->setMarkdown(pages_[static_cast<std::size_t>(page)].text);
         shown_ = page;
+        // Air between paragraphs, and more over headings.
+        text_->document()->setDocumentMargin(20);
+        for (QTextBlock b = text_->document()->begin(); b.isValid(); b = b.next()) {
+            QTextCursor at(b);
+            QTextBlockFormat f = b.blockFormat();
+            const bool code = f.hasProperty(QTextFormat::BlockCodeFence) || f.nonBreakableLines();
+            f.setTopMargin(f.headingLevel() > 0 ? 18 : 0);
+            f.setBottomMargin(at.currentTable() != nullptr || code ? 1 : 8);
+            at.setBlockFormat(f);
+        }
     }
     text_->moveCursor(QTextCursor::Start);
     // The hit of that row: as many on as rows of the page stand before it.

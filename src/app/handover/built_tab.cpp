@@ -23,7 +23,7 @@ QString builtText(const std::string& s) {
 
 BuiltTab::BuiltTab(JobSession& session, QWidget* parent) : QWidget(parent), session_(session) {
     auto* whole = new QVBoxLayout(this);
-    whole->setContentsMargins(0, 10, 0, 0);
+    whole->setContentsMargins(12, 12, 12, 8);
     whole->setSpacing(8);
     table_ = new QTableWidget(0, 7);
     table_->setObjectName("builtTable");

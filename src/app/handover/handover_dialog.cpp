@@ -46,6 +46,7 @@ HandoverDialog::HandoverDialog(JobSession& session, QWidget* parent)
     plain("Undo", [this] { session_.undo(); });
     plain("Close", [this] { accept(); });
     whole->addLayout(foot);
+    connect(tabs_, &QTabWidget::currentChanged, told_, &QLabel::clear);
     connect(list_, &ListTab::told, this, &HandoverDialog::tell);
     connect(order_, &OrderTab::told, this, &HandoverDialog::tell);
     connect(built_, &BuiltTab::told, this, &HandoverDialog::tell);
@@ -64,7 +65,7 @@ HandoverDialog::HandoverDialog(JobSession& session, QWidget* parent)
 QWidget* HandoverDialog::bookTab() {
     auto* page = new QWidget;
     auto* whole = new QVBoxLayout(page);
-    whole->setContentsMargins(0, 10, 0, 0);
+    whole->setContentsMargins(12, 12, 12, 8);
     whole->setSpacing(8);
     auto* top = new QHBoxLayout;
     auto* label = new QLabel("One PDF, with contents and page numbers, for");

@@ -58,7 +58,7 @@ public:
 
 ListTab::ListTab(JobSession& session, QWidget* parent) : QWidget(parent), session_(session) {
     auto* whole = new QVBoxLayout(this);
-    whole->setContentsMargins(0, 10, 0, 0);
+    whole->setContentsMargins(12, 12, 12, 8);
     whole->setSpacing(8);
     auto* top = new QHBoxLayout;
     filter_ = new QLineEdit;
@@ -101,6 +101,8 @@ ListTab::ListTab(JobSession& session, QWidget* parent) : QWidget(parent), sessio
     table_->verticalHeader()->hide();
     table_->setSelectionBehavior(QAbstractItemView::SelectRows);
     table_->setAlternatingRowColors(true);
+    // As the schemes have them, until a heading is clicked.
+    table_->horizontalHeader()->setSortIndicator(-1, Qt::AscendingOrder);
     table_->setSortingEnabled(true);
     table_->horizontalHeader()->setStretchLastSection(true);
     table_->setWordWrap(false);

@@ -65,7 +65,7 @@ void OrderPicture::paintEvent(QPaintEvent*) {
 
 OrderTab::OrderTab(JobSession& session, QWidget* parent) : QWidget(parent), session_(session) {
     auto* whole = new QVBoxLayout(this);
-    whole->setContentsMargins(0, 10, 0, 0);
+    whole->setContentsMargins(12, 12, 12, 8);
     whole->setSpacing(8);
     picture_ = new OrderPicture;
     whole->addWidget(picture_, 3);

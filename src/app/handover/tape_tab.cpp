@@ -48,7 +48,7 @@ void TapePicture::paintEvent(QPaintEvent*) {
 
 TapeTab::TapeTab(JobSession& session, QWidget* parent) : QWidget(parent), session_(session) {
     auto* whole = new QHBoxLayout(this);
-    whole->setContentsMargins(0, 10, 0, 0);
+    whole->setContentsMargins(12, 12, 12, 8);
     whole->setSpacing(14);
     picture_ = new TapePicture;
     whole->addWidget(picture_, 1);

@@ -58,6 +58,7 @@ bool MainWindow::putPicture(const QString& path) {
     Piece changed = *p;
     changed.pose = session_.scene()->byId(p->id)->pose;
     changed.picture = key;
+    changed.darkFoot = sheets::coloursOf(*picture).footDarker >= darkFootFrom;
     return session_.apply({"put " + picture->name + " in " + p->name,
                            {PutPicture{key, *picture}, PutPiece{changed}},
                            {}});

@@ -96,8 +96,15 @@ void judgeAbove(const WallContext& c) {
         const double top = topOf(c, p.wall(), *under);
         const auto on = *boxOn(pieceTarget(c.scene.floor.piece(*under).id), p.wall(), c.scene);
         const double x = std::clamp(b.centre().x, on.low.x, on.high.x);
-        c.addOnWall(p.wall(), p.id, pieceTarget(c.scene.floor.piece(*under).id),
-                    Amount::of(Length::millimetres(b.low.y - top)), c.band, {x, top}, {x, b.low.y});
+        // What is dark at its foot looks heavy there: the upper half of the band.
+        Band band = c.band;
+        if (p.darkFoot && band.low && band.high)
+            band.low = (*band.low + *band.high) / 2;
+        Reading& r = c.addOnWall(p.wall(), p.id, pieceTarget(c.scene.floor.piece(*under).id),
+                                 Amount::of(Length::millimetres(b.low.y - top)), band, {x, top},
+                                 {x, b.low.y});
+        if (p.darkFoot && r.verdict == Verdict::tight)
+            r.instead = "dark foot";
     });
 }
 

@@ -255,6 +255,8 @@ Json jsonOf(const Piece& p) {
             other["ties"].push_back(jsonOf(t));
         j["otherwise"] = other;
     }
+    if (p.darkFoot)
+        j["darkFoot"] = true;
     if (p.onlyHere)
         j["onlyHere"] = true;
     if (p.finishedBack)

@@ -377,6 +377,8 @@ Piece readPiece(const json& j, const std::string& where, const Kit& kit, int ver
             f.fail(worded("“{}” is neither true nor false", key));
         return f.need(key).get<bool>();
     };
+    if (f.has("darkFoot"))
+        p.darkFoot = yes("darkFoot");
     if (f.has("onlyHere"))
         p.onlyHere = yes("onlyHere");
     if (f.has("finishedBack"))

@@ -240,6 +240,7 @@ struct Piece {
     Hanging hanging{};                    ///< on a wall: how it is held
     GroupPlan plan{};                     ///< of a group
     std::string picture{};                ///< in its frame: a key of Project::pictures
+    bool darkFoot = false;                ///< that picture is dark at its foot
     std::optional<bool> finishedBack{};   ///< when it differs from its kind
     std::optional<double> cost{};         ///< in the client's money
     std::string reason{};                 ///< why this one, and why here
