@@ -131,12 +131,12 @@ void HandbookDialog::openPage(int page, const QString& at) {
         // Air between paragraphs, and more over headings.
         text_->document()->setDocumentMargin(20);
         for (QTextBlock b = text_->document()->begin(); b.isValid(); b = b.next()) {
-            QTextCursor at(b);
+            QTextCursor cursor(b);
             QTextBlockFormat f = b.blockFormat();
             const bool code = f.hasProperty(QTextFormat::BlockCodeFence) || f.nonBreakableLines();
             f.setTopMargin(f.headingLevel() > 0 ? 18 : 0);
-            f.setBottomMargin(at.currentTable() != nullptr || code ? 1 : 8);
-            at.setBlockFormat(f);
+            f.setBottomMargin(cursor.currentTable() != nullptr || code ? 1 : 8);
+            cursor.setBlockFormat(f);
         }
     }
     text_->moveCursor(QTextCursor::Start);
