@@ -1,5 +1,6 @@
 // The window's acts about walls: groups, hooks, mirrors, pictures, and their sheets.
 #include "app/dialogs/group_dialog.h"
+#include "app/dialogs/pictures_dialog.h"
 #include "app/window/main_window.h"
 #include "measure/text.h"
 #include "sheets/picture_in.h"
@@ -71,6 +72,19 @@ void MainWindow::choosePicture() {
         putPicture(path);
 }
 
+void MainWindow::comparePictures() {
+    const Piece* p = session_.selected().size() == 1
+                         ? session_.project()->scheme().byId(session_.selected().front())
+                         : nullptr;
+    if (p == nullptr || !p->onWall() || p->isGroup()) {
+        emit session_.told("Choose one frame on a wall first", true);
+        return;
+    }
+    auto* dialog = new PicturesDialog(session_, p->id, this);
+    dialog->setAttribute(Qt::WA_DeleteOnClose);
+    dialog->open();
+}
+
 void MainWindow::sayHousehold() {
     bool ok = false;
     const auto said = QInputDialog::getText(
@@ -87,6 +101,7 @@ void MainWindow::buildWallMenu(QMenu* m) {
         [this] { ungroupSelected(); });
     add(m, "picture", "Put a picture in the frame …", QKeySequence("Ctrl+Shift+P"),
         [this] { choosePicture(); });
+    add(m, "pictures", "Which of several pictures? …", {}, [this] { comparePictures(); });
     add(m, "household", "Who looks …", {}, [this] { sayHousehold(); });
     m->addSeparator();
     auto* hooks = add(m, "showHooks", "Show hooks", QKeySequence("Ctrl+5"), [this] {

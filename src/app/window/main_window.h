@@ -104,6 +104,7 @@ private:
     void groupSelected();
     void ungroupSelected();
     void choosePicture();
+    void comparePictures();
     void sayHousehold();
     void stepWall(int by);
     void showState();
