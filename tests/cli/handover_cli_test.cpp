@@ -261,3 +261,33 @@ TEST_F(HandoverShell, PicturesAreRankedAndTheBestIsPutInItsFrame) {
     EXPECT_EQ(put.code, 0) << put.error;
     EXPECT_NE(read("job.mezzet").find("\"picture\": "), std::string::npos);
 }
+
+TEST_F(HandoverShell, ManualAndCompletionHaveEveryCommand) {
+    const auto help = here("--help");
+    const auto man = here("man-page");
+    const auto completion = here("completion");
+    ASSERT_EQ(man.code, 0);
+    ASSERT_EQ(completion.code, 0);
+    write("c.bash", completion.out);
+    EXPECT_EQ(std::system(("bash -n " + (folder / "c.bash").string()).c_str()), 0);
+    std::istringstream in(help.out);
+    bool commands = false;
+    int n = 0;
+    for (std::string line; std::getline(in, line);) {
+        if (line.find("ubcommands") != std::string::npos) {
+            commands = true;
+            continue;
+        }
+        if (!commands || line.size() < 3 || line[2] == ' ')
+            continue;
+        const auto name = line.substr(2, line.find(' ', 2) - 2);
+        ++n;
+        std::string roff;
+        for (const char c : name)
+            roff += c == '-' ? "\\-" : std::string(1, c);
+        EXPECT_NE(man.out.find(".SS " + roff), std::string::npos) << name;
+        EXPECT_NE(completion.out.find(name), std::string::npos) << name;
+    }
+    EXPECT_GT(n, 30);
+    EXPECT_EQ(man.out.find("man\\-page"), std::string::npos);
+}

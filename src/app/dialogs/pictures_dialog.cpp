@@ -76,7 +76,7 @@ PicturesDialog::PicturesDialog(JobSession& session, int frame, QWidget* parent)
     whole->addLayout(foot);
     connect(list_, &QListWidget::currentRowChanged, this,
             [this](int row) { hang_->setEnabled(row >= 0); });
-    connect(&session, &JobSession::jobChanged, this, &PicturesDialog::show);
+    connect(&session, &JobSession::jobChanged, this, &PicturesDialog::showTried);
     if (roomColours(*session.scene()).empty())
         told_->setText("No colour of the room is told yet: say it on the line, like “colour walls "
                        "sage” and “colour sofa navy”; or take the palette from a picture.");
@@ -106,7 +106,7 @@ void PicturesDialog::take(const QStringList& files) {
                 std::stable_sort(tried_.begin(), tried_.end(), [](const Tried& a, const Tried& b) {
                     return a.answer.score > b.answer.score;
                 });
-                show();
+                showTried();
             },
             [this](const QString& fault) {
                 --left_;
@@ -150,7 +150,7 @@ QPixmap PicturesDialog::onTheWall(const Tried& t) const {
     return out;
 }
 
-void PicturesDialog::show() {
+void PicturesDialog::showTried() {
     const int chosen = list_->currentRow();
     list_->clear();
     for (const Tried& t : tried_) {

@@ -34,7 +34,7 @@ private:
         Picture picture;
         PictureAnswer answer;
     };
-    void show();
+    void showTried();
     [[nodiscard]] QPixmap onTheWall(const Tried&) const;
 
     JobSession& session_;
