@@ -98,7 +98,7 @@ private:
         if (r.is == TableRow::Is::heading)
             return tableRow + 4;
         if (r.is == TableRow::Is::words)
-            return r.cells.empty() ? 2 : heightOf(q(r.cells.front()), width - 6, 2.5) + 0.8;
+            return r.cells.empty() ? 2 : heightOf(q(r.cells.front()), width - 6, 2.5) + 1.6;
         return tableRow;
     }
 
@@ -133,7 +133,7 @@ private:
         }
         if (r.is == TableRow::Is::words) {
             if (!r.cells.empty())
-                wrapped(x + 6, y, width - 6, q(r.cells.front()), 2.5, paperLook().soft);
+                wrapped(x + 6, y + 0.8, width - 6, q(r.cells.front()), 2.5, paperLook().soft);
             return;
         }
         columns(x, width, [&](std::size_t i, double at, double w) {

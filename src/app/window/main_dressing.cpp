@@ -1,5 +1,6 @@
 // The window's acts of shelves and tabletops: dressing them, what is at hand, colours.
 #include "app/dialogs/dress_dialog.h"
+#include "app/dialogs/layout_dialog.h"
 #include "app/window/main_window.h"
 
 #include "colour/families.h"
@@ -87,7 +88,14 @@ void MainWindow::paletteFrom(const QString& path) {
         [this](const QString& fault) { emit session_.told(fault, true); });
 }
 
+void MainWindow::lightRoom() {
+    auto* dialog = new LayoutDialog(session_, this);
+    dialog->setAttribute(Qt::WA_DeleteOnClose);
+    dialog->open();
+}
+
 void MainWindow::buildDressMenu(QMenu* m) {
+    add(m, "lightRoom", "Light this room …", {}, [this] { lightRoom(); });
     add(m, "dress", "Dress shelves and tables …", QKeySequence("Ctrl+J"), [this] { dressUnit(); });
     auto* stockMenu = m->addMenu("What is at hand");
     add(stockMenu, "readStock", "Read the stock from a CSV …", {}, [this] {

@@ -100,6 +100,7 @@ private:
     [[nodiscard]] Printing bookPrinting(const QString& path, sheets::BookAsked) const;
     [[nodiscard]] Printing cardPrinting(const QString& path) const;
     void dressUnit();
+    void lightRoom();
     bool printNow(const Printing&);
     void groupSelected();
     void ungroupSelected();
