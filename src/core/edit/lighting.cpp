@@ -1,4 +1,5 @@
 // The lines that speak of light: zones, scenes, switches, what gives light back, photometric files.
+#include "edit/light_ring.h"
 #include "edit/swagged.h"
 #include "edit/verb.h"
 
@@ -585,7 +586,9 @@ private:
 } // namespace
 
 std::vector<VerbHelp> lightVerbs() {
-    return helpOf(LightingReader::verbs());
+    auto all = helpOf(LightingReader::verbs());
+    all.push_back(lightRingHelp());
+    return all;
 }
 
 std::optional<Edit> readLighting(WordsReader& words) {

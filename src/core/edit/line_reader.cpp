@@ -7,6 +7,7 @@
 #include "edit/handover_said.h"
 #include "edit/landing.h"
 #include "edit/language.h"
+#include "edit/light_ring.h"
 #include "edit/new_piece.h"
 #include "edit/phrase.h"
 #include "edit/place.h"
@@ -66,6 +67,8 @@ Edit LineReader::read() {
         return *grouping;
     if (auto arranging = readArranging(in, *scene_, selected_))
         return *arranging;
+    if (auto ring = readLightRing(in, *scene_))
+        return *ring;
     if (auto setting = readSetting(in))
         return *setting;
     if (auto light = readLighting(in))

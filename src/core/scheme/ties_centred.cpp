@@ -53,7 +53,8 @@ TieLines middleOfPiece(const TieAsk& ask) {
     const Vec2 face =
         other.footprint.form == FootprintForm::ell ? frontMiddle(other, pose) : pose.at;
     const TieLine along{pose.right(), dot(pose.right(), face) + t.distance.mm()};
-    if (other.kind->flat() || ask.piece.on.isCeiling())
+    // Under the ceiling both ways, unless a side says which.
+    if (other.kind->flat() || (ask.piece.on.isCeiling() && t.side == Side::front))
         return {along, {pose.front(), dot(pose.front(), pose.at)}};
     if (t.side == Side::left || t.side == Side::right)
         return TieLine{pose.front(), dot(pose.front(), pose.at) + t.distance.mm()};
