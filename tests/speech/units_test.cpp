@@ -138,6 +138,10 @@ TEST(Examples, AreRoundCentimetresInAMetricJob) {
     EXPECT_EQ(cm("sofa 84 x 36 against wall A"), "sofa 210 x 90 against wall A");
     EXPECT_EQ(cm("6 above sofa"), "15 above sofa");
     EXPECT_EQ(cm("6 chairs around table"), "6 chairs around table");
+    for (const char* same : {"work from 2027-03-01", "holidays 2027-12-24 to 2028-01-02",
+                             "task paint after wiring, 2 days, waits 1", "budget 5000",
+                             "list cushion, 4 of them, 40 each", "lead 42 days"})
+        EXPECT_EQ(cm(same), same);
     EXPECT_EQ(cm("turn sofa 30"), cm("turn sofa 30"));
     EXPECT_EQ(exampleIn("16 from sofa", Units::inches), "16 from sofa");
 }

@@ -22,9 +22,8 @@ std::string wordOfTheLine(std::string_view name, const Project& job) {
         "it",    "this",       "that", "them", "these", "those", "both", "all",   "here",
         "there", "everything", "undo", "redo", "again", "and",   "then", "please"};
     bool is = std::find(std::begin(pronouns), std::end(pronouns), word) != std::end(pronouns);
-    for (const auto& verbs :
-         {pieceVerbs(), arrangingVerbs(), groupVerbs(), jobVerbs(), lightVerbs(), dressingVerbs(),
-          handoverVerbs()})
+    for (const auto& verbs : {pieceVerbs(), arrangingVerbs(), groupVerbs(), jobVerbs(),
+                              lightVerbs(), dressingVerbs(), handoverVerbs()})
         for (const VerbHelp& v : verbs)
             for (const std::string_view begins : v.begins)
                 is = is || begins == word;
@@ -50,12 +49,13 @@ namespace {
 /// What is counted, and no length: the word before a figure, and the one after it.
 bool isCounted(std::string_view before, std::string_view after) {
     constexpr std::string_view befores[] = {
-        "scheme", "window", "door",  "opening", "place", "of",   "shelf", "turn", "turned",
-        "with",   "answer", "brief", "costs",   "for",   "room", "can",   "feet"};
-    constexpr std::string_view afters[] = {"chairs",    "dining", "brackets", "hooks",   "hook",
-                                           "seats",     "of",     "lb",       "kg",      "for",
-                                           "degrees",   "people", "pictures", "sofas",   "sit",
-                                           "armchairs", "at",     "guests",   "armchair"};
+        "scheme", "window", "door",   "opening", "place", "of",      "shelf", "turn",
+        "turned", "with",   "answer", "brief",   "costs", "for",     "room",  "can",
+        "feet",   "budget", "price",  "lead",    "waits", "quantity"};
+    constexpr std::string_view afters[] = {
+        "chairs", "dining", "brackets", "hooks",  "hook",     "seats", "of",    "lb",
+        "kg",     "for",    "degrees",  "people", "pictures", "sofas", "sit",   "armchairs",
+        "at",     "guests", "armchair", "days",   "day",      "weeks", "hours", "each"};
     const auto is = [](auto& list, std::string_view word) {
         return std::find(std::begin(list), std::end(list), word) != std::end(list);
     };
@@ -107,6 +107,12 @@ std::string exampleIn(std::string_view text, Units units) {
                                  text[i - 1] == 'W' || text[i - 1] == 'D' || text[i - 1] == 'H');
         if (!begins) {
             out += text[i++];
+            continue;
+        }
+        // A day is no length.
+        if (text.size() >= i + 10 && text[i + 4] == '-' && text[i + 7] == '-') {
+            out += text.substr(i, 10);
+            i += 10;
             continue;
         }
         const auto scanned = scanLength(text.substr(i), Units::inches);
