@@ -278,6 +278,30 @@ Result<Edit> swapPieces(const Project& job, const Scene& scene, int one, int oth
     for (const Piece* p : {&a, &b})
         if (p->locked)
             return locked(*p);
+    const auto liesOn = [](const Piece& p, int carrier) {
+        return p.on.isCarried() && p.on.piece == carrier;
+    };
+    if (liesOn(a, other) || liesOn(b, one)) {
+        if (!a.isThing() || !b.isThing())
+            return Problem{worded("{} and {} can't change places", a.name, b.name),
+                           "one of them carries the other"};
+        // The pile stays, and what is in it changes places: each is what the other was.
+        const std::string words = worded("swap {} and {}", a.name, b.name);
+        for (const auto part : {&Piece::name, &Piece::extra, &Piece::reason})
+            std::swap(a.*part, b.*part);
+        std::swap(a.kind, b.kind);
+        std::swap(a.size, b.size);
+        std::swap(a.heights, b.heights);
+        std::swap(a.footprint, b.footprint);
+        std::swap(a.thing, b.thing);
+        std::swap(a.cost, b.cost);
+        // A name is taken until the other has let go of it.
+        Piece between = b;
+        between.name = job.scheme().freeName("Thing on the move");
+        return Edit{words,
+                    {PutPiece{std::move(between)}, PutPiece{std::move(a)}, PutPiece{std::move(b)}},
+                    {}};
+    }
     const Stance of = a.stance();
     a.stand(b.stance());
     b.stand(of);

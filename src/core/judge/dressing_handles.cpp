@@ -22,12 +22,22 @@ Handle byLine(const Project& job, std::string line) {
     return doing(std::move(line), said ? Result<Edit>(said->edit) : Result<Edit>(said.problem()));
 }
 
-/// The lines that can be said.
-std::vector<Handle> byLines(const Project& job, const std::vector<std::string>& lines) {
+/// The lines that can be done; those of last resort only where none of them can.
+std::vector<Handle> byLines(const Project& job, const std::vector<std::string>& lines,
+                            const std::vector<std::string>& lastResort = {}) {
     std::vector<Handle> out;
-    for (const std::string& l : lines)
-        if (out.size() < mostOffered)
-            out.push_back(byLine(job, l));
+    for (const auto* some : {&lines, &lastResort}) {
+        for (const std::string& l : *some) {
+            if (out.size() >= mostOffered)
+                break;
+            Handle h = byLine(job, l);
+            const auto edit = h.edit(0);
+            if (edit && apply(job, *edit))
+                out.push_back(std::move(h));
+        }
+        if (!out.empty())
+            break;
+    }
     return out;
 }
 
@@ -82,8 +92,7 @@ std::vector<Handle> paletteHandles(const Reading& r, double, const Project& job,
         lines.push_back(p->name + " jacket off");
     if (p->isBook() && !(p->thing && p->thing->spineIn))
         lines.push_back(p->name + " spine in");
-    lines.push_back("remove " + p->name);
-    return byLines(job, lines);
+    return byLines(job, lines, {"remove " + p->name});
 }
 
 std::vector<Handle> accentHandles(const Reading& r, double, const Project& job,
@@ -141,25 +150,8 @@ std::vector<Handle> stackHandles(const Reading& r, double, const Project& job, c
     const Piece* lower = r.other.is == Target::Is::piece ? scene.pieceById(r.other.piece) : nullptr;
     if (upper == nullptr || lower == nullptr)
         return {};
-    // They change places, and what they are called with them: the pile stays.
-    Piece a = *upper, b = *lower;
-    std::swap(a.size, b.size);
-    std::swap(a.kind, b.kind);
-    std::swap(a.heights, b.heights);
-    std::swap(a.footprint, b.footprint);
-    std::swap(a.thing, b.thing);
-    std::swap(a.name, b.name);
-    Edit e;
-    e.words = fmt::format("swap {} and {}", upper->name, lower->name);
-    // A name is taken until the other has let go of it.
-    Piece between = b;
-    between.name = scene.scheme->freeName("Book on the move");
-    e.acts.emplace_back(PutPiece{between});
-    e.acts.emplace_back(PutPiece{std::move(a)});
-    e.acts.emplace_back(PutPiece{std::move(b)});
-    std::vector<Handle> out{doing(e.words, e)};
-    out.push_back(byLine(job, "remove " + upper->name));
-    return out;
+    return byLines(job, {fmt::format("swap {} and {}", upper->name, lower->name)},
+                   {"remove " + upper->name});
 }
 
 std::vector<Handle> bookHandles(const Reading& r, double, const Project& job, const Scene& scene) {
@@ -190,7 +182,7 @@ std::vector<Handle> leanedHandles(const Reading& r, double, const Project& job,
             art = &t;
     if (art == nullptr)
         return {};
-    std::vector<std::string> lines;
+    std::vector<std::string> lines, away;
     for (const DressedThing& t : s->things) {
         const bool before = t.id != art->id && t.on == 0 && t.front() > art->front() &&
                             t.at.x < art->right() && t.right() > art->at.x;
@@ -204,13 +196,9 @@ std::vector<Handle> leanedHandles(const Reading& r, double, const Project& job,
                 lines.push_back(fmt::format("{} {} {}", scene.pieceById(t.id)->name,
                                             shownLength(job, by), toRight ? "right" : "left"));
             }
-        lines.push_back(removing(scene, t.id));
+        away.push_back(removing(scene, t.id));
     }
-    std::vector<Handle> out;
-    for (const std::string& l : lines)
-        if (out.size() < 2 * mostOffered)
-            out.push_back(byLine(job, l));
-    return out;
+    return byLines(job, lines, away);
 }
 
 std::vector<Handle> pairHandles(const Reading& r, double, const Project& job, const Scene& scene) {
@@ -312,9 +300,9 @@ std::vector<Handle> loadHandles(const Reading& r, double, const Project& job, co
                                     scene.pieceById(heavy.front()->id)->name, unit->openings(),
                                     unit->name));
     lines.push_back(fmt::format("{} uprights {}", unit->name, unit->across()));
-    if (!heavy.empty())
-        lines.push_back(removing(scene, heavy.front()->id));
-    return byLines(job, lines);
+    return byLines(job, lines,
+                   heavy.empty() ? std::vector<std::string>{}
+                                 : std::vector<std::string>{removing(scene, heavy.front()->id)});
 }
 
 } // namespace mezzet
