@@ -8,7 +8,7 @@ using namespace mezzet::test;
 
 namespace {
 
-constexpr std::size_t side = 60;
+constexpr std::size_t pictureSide = 60;
 
 std::uint32_t pixel(Rgb c) {
     return 0xff000000U | static_cast<std::uint32_t>(c.r) << 16U |
@@ -18,10 +18,10 @@ std::uint32_t pixel(Rgb c) {
 /// A picture whose lowest third is of one colour and the rest of another.
 PictureColours painted(Rgb above, Rgb foot) {
     std::vector<std::uint32_t> p;
-    for (std::size_t y = 0; y < side; ++y)
-        for (std::size_t x = 0; x < side; ++x)
-            p.push_back(pixel(y >= side - side / 3 ? foot : above));
-    return pictureColours(p, side);
+    for (std::size_t y = 0; y < pictureSide; ++y)
+        for (std::size_t x = 0; x < pictureSide; ++x)
+            p.push_back(pixel(y >= pictureSide - pictureSide / 3 ? foot : above));
+    return pictureColours(p, pictureSide);
 }
 
 const Rgb navy = *readColour("navy"), cream = *readColour("cream"), sage = *readColour("sage"),
