@@ -46,11 +46,12 @@ TEST(Pictures, AreReadByTheirColoursAndTheirFoot) {
 }
 
 TEST(Pictures, ThatTakeUpTheRoomAndStandOutComeFirst) {
-    // On a dark sage wall: a light picture with a third of the sofa's navy beats one that is the
+    // On a dark green wall: a light picture with a third of the sofa's navy beats one that is the
     // wall over again, and one that has nothing of the room.
-    const auto colours = room(sage);
-    const auto takes = answerOf(painted({250, 250, 245}, navy), colours);
-    const auto lost = answerOf(painted(sage, sage), colours);
+    const Rgb dark{30, 60, 45};
+    const auto colours = room(dark);
+    const auto takes = answerOf(painted({240, 160, 120}, navy), colours);
+    const auto lost = answerOf(painted(dark, dark), colours);
     const auto foreign = answerOf(painted(rust, rust), colours);
     EXPECT_GT(takes.score, lost.score);
     EXPECT_GT(takes.score, foreign.score);

@@ -56,14 +56,14 @@ TEST(DressRemedies, ABookOutsideThePaletteLosesItsJacketOrTurnsItsSpine) {
                                  "6 cream books 9 x 6 x 1 in opening 1", "red book in opening 2"});
     const auto line = mendedBy(job, "palette", "Red book");
     EXPECT_TRUE(line == "Red book jacket off" || line == "Red book spine in") << line;
-    job = said(bookcase(), {"palette cream and navy, accent brass", "emerald vase in opening 3"});
+    job = said(bookcase(), {"palette cream and navy, accent brass", "emerald vase 5 x 5 x 9 in opening 3"});
     EXPECT_EQ(mendedBy(job, "palette", "Emerald vase"), "remove Emerald vase");
 }
 
 TEST(DressRemedies, AnAccentComesFromTheStockAndTooMuchOfItGoes) {
     auto job = said(bookcase(),
                     {"palette cream and navy, accent brass",
-                     "10 cream books 9 x 6 x 1 in opening 1", "stock 2 brass spheres 4 dia x 4"});
+                     "5 cream books 9 x 6 x 1 in opening 1", "stock 2 brass spheres 4 dia x 4"});
     EXPECT_EQ(mendedBy(job, "accent"), "brass sphere in opening 1 of Bookcase");
     job = said(bookcase(),
                {"palette cream and navy, accent brass", "8 cream books 9 x 6 x 1 in opening 1",
@@ -100,7 +100,7 @@ TEST(DressRemedies, OneOfALevelPairComesForward) {
 TEST(DressRemedies, ATabletopGetsAnOddOneAndARiser) {
     auto job =
         jobWith({"console 60 x 16 against wall A", "vase 5 x 5 x 9 on console, 6 from left end",
-                 "vase 5 x 5 x 12 on console, 20 from left end"});
+                 "add vase 5 x 5 x 12 on console, 20 from left end"});
     EXPECT_TRUE(mendedBy(job, "odd-count").starts_with("remove"));
     job = jobWith({"console 60 x 16 against wall A", "vase 5 x 5 x 9 on console, 6 from left end",
                    "bowl 5 x 5 x 9 on console, 20 from left end",
