@@ -24,8 +24,7 @@ PictureColours painted(Rgb above, Rgb foot) {
     return pictureColours(p, pictureSide);
 }
 
-const Rgb navy = *readColour("navy"), cream = *readColour("cream"), sage = *readColour("sage"),
-          rust = *readColour("rust");
+const Rgb navy = *readColour("navy"), cream = *readColour("cream"), rust = *readColour("rust");
 
 std::vector<RoomColour> room(Rgb walls) {
     return {{"the walls", walls, 40, true}, {"Sofa", navy, 2, false}, {"Rug", cream, 4, false}};

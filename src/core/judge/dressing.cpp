@@ -347,7 +347,7 @@ constexpr auto dressCodes =
                               {"leaned-art", shelfLeaned, leanedHandles},
                               {"pair-stagger", shelfPairs, pairHandles},
                               {"material-mix", shelfMaterials, materialHandles},
-                              {"odd-count", topOdd, oddHandles},
+                              {"odd-count", topOdd, oddHandles, true},
                               {"three-heights", topHeights, heightHandles},
                               {"box-fits", boxFits, noHandles},
                               {"shelf-load", shelfHolds, loadHandles}}};
