@@ -83,6 +83,7 @@ struct DressCommand {
     std::string of; ///< a piece; everything when empty
     bool solve = false;
     bool keep = false; ///< the answer is written to the job
+    bool list = false; ///< put what is wanted on the list
     int answer = 1;
     bool asJson = false;
 };

@@ -4,6 +4,7 @@
 #include "shared.h"
 
 #include "dress/solve.h"
+#include "edit/handed_over.h"
 #include "sheets/picture_in.h"
 
 namespace mezzet::cli {
@@ -154,7 +155,7 @@ int stock(const std::string& path, const std::string& read, const std::string& w
 
 int dress(const DressCommand& c) {
     std::optional<JobLock> kept;
-    if (c.keep) {
+    if (c.keep || c.list) {
         std::error_code error;
         if (!std::filesystem::exists(c.job, error))
             return refuse(open(c.job).problem());
@@ -190,6 +191,8 @@ int dress(const DressCommand& c) {
             return wrong(fmt::format("nothing stands on {}", shownPlainly(p->name)));
         of = p->id;
     }
+    if (c.list && c.solve && !c.keep)
+        return wrong("--list with --solve goes with --keep: it is wanted of what is kept");
     if (c.keep && !c.solve)
         return wrong("--keep goes with --solve");
     if (c.answer < 1)
@@ -225,6 +228,16 @@ int dress(const DressCommand& c) {
     const PaletteNow palette = paletteOf(scheme, surfaces);
     const DressScore score = scoreOf(**scene, dressed);
     const auto wanted = wantedFor(*job, **scene, surfaces);
+    if (c.list && !wanted.empty()) {
+        const auto next = apply(*job, listEdit(*job, withEntries(*job, asEntries(wanted, *job)),
+                                               "what is wanted, on the list"));
+        if (!next)
+            return refuse(next.problem());
+        if (auto saved = saveJob(*next->project, c.job); !saved)
+            return refuse(saved.problem());
+        for (const auto& n : next->notices)
+            fmt::print(stderr, "{}\n", n);
+    }
     const Stock none;
     const auto left = leftOver(job->stock ? *job->stock : none, scheme);
     const auto all = judge(**scene, *job->library.book, job->judgement);

@@ -269,6 +269,7 @@ int run(int argc, char** argv) {
     dressCommand->add_option("--of", dressAsked.of, "one piece; else all");
     dressCommand->add_flag("--solve", dressAsked.solve, "dress it from the stock, and show that");
     dressCommand->add_flag("--keep", dressAsked.keep, "and write it to the job");
+    dressCommand->add_flag("--list", dressAsked.list, "put what is wanted on the job's list");
     dressCommand->add_option("--answer", dressAsked.answer, "which answer, 1 the best");
     dressCommand->add_flag("--json", dressAsked.asJson, "print JSON, lengths in mm");
 

@@ -2,6 +2,8 @@
 // that is guarded, and typed does the same.
 #include "dressed_jobs.h"
 
+#include "dress/solve.h"
+#include "edit/handed_over.h"
 #include "judge/remedy.h"
 
 using namespace mezzet;
@@ -108,4 +110,26 @@ TEST(DressRemedies, ATabletopGetsAnOddOneAndARiser) {
                    "box 5 x 5 x 4 on console, 40 from left end"});
     const auto line = mendedBy(job, "three-heights");
     EXPECT_NE(line.find("riser"), std::string::npos) << line;
+}
+
+TEST(DressWanted, GoesOnTheListAsThingsToBuy) {
+    auto job = said(bookcase(), {"palette cream and navy, accent brass",
+                                 "5 cream books 9 x 6 x 1 in opening 1"});
+    const auto scene = *sceneOf(job);
+    const auto wanted = wantedFor(job, *scene, surfacesOf(job));
+    ASSERT_FALSE(wanted.empty());
+    const auto change = withEntries(job, asEntries(wanted, job));
+    EXPECT_EQ(change.told.size(), wanted.size());
+    job = *apply(job, listEdit(job, change, "list"))->project;
+    std::size_t listed = 0;
+    for (const ListItem& i : jobList(job))
+        if (i.piece == 0) {
+            ++listed;
+            EXPECT_EQ(i.state, ItemState::toFind);
+            EXPECT_NE(i.note.find("wide"), std::string::npos);
+            EXPECT_TRUE(i.size[0] && *i.size[0] > Length{});
+        }
+    EXPECT_EQ(listed, wanted.size());
+    // Once more, it is there already.
+    EXPECT_EQ(withEntries(job, asEntries(wanted, job)).told.size(), 0U);
 }

@@ -89,6 +89,15 @@ TEST(Schedule, NeverEndsWhereNobodyWorks) {
     WorkCalendar c;
     c.worked.fill(false);
     EXPECT_FALSE(scheduled({task("a", 1)}, c, day("2027-03-01")));
+    // Nor is anything planned for more than 20 years.
+    EXPECT_TRUE(scheduled({task("a", 1000, {}, 1000)}, {}, day("2027-03-01")));
+    WorkTask late = task("late", 1);
+    late.notBefore = day("2190-01-01");
+    EXPECT_FALSE(scheduled({late}, {}, day("2027-03-01")));
+    std::vector<WorkTask> chain{task("a", 1000)};
+    for (std::size_t i = 1; i < 20; ++i)
+        chain.push_back(task("b", 1000, {i - 1}));
+    EXPECT_FALSE(scheduled(chain, {}, day("2027-03-01")));
 }
 
 TEST(Schedule, AgreesWithTheLongestOfAllChains) {

@@ -2,6 +2,7 @@
 
 #include "app/look/style.h"
 #include "app/session/long_work.h"
+#include "edit/handed_over.h"
 #include "judge/rule_code.h"
 #include "judge/say.h"
 #include "things/dressed.h"
@@ -149,6 +150,18 @@ DressDialog::DressDialog(JobSession& session, QWidget* parent)
         foot->addWidget(b);
     };
     plain("Undo", [this] { session_.undo(); });
+    plain("Wanted, to the list", [this] {
+        const Project& job = *session_.project();
+        const int unit = picture_->unit();
+        const auto wanted =
+            unit != 0 ? wantedFor(job, *session_.scene(), dressedSurfaces(*session_.scene(), unit))
+                      : std::vector<WantedThing>{};
+        if (wanted.empty())
+            return tell("Nothing is wanted here", true);
+        session_.apply(
+            listEdit(job, withEntries(job, asEntries(wanted, job)), "what is wanted, on the list"),
+            {}, QString("%1 on the list (Hand over, The list)").arg(wanted.size()));
+    });
     plain("Print it …", [this] { emit printWanted(); });
     plain("Close", [this] { accept(); });
     whole->addLayout(foot);

@@ -49,5 +49,8 @@ struct WantedThing {
 };
 [[nodiscard]] std::vector<WantedThing> wantedFor(const Project&, const Scene&,
                                                  const std::vector<DressedSurface>&);
+/// The same as things to buy, for the job's list: called by their colour, their kind and where they
+/// would stand; a size in the middle of those that would do, and which those are as a note.
+[[nodiscard]] std::vector<ListEntry> asEntries(const std::vector<WantedThing>&, const Project&);
 
 } // namespace mezzet

@@ -1,6 +1,9 @@
 // What would still help an opening: a thing to look for, with the sizes that would do.
 #include "dress/solve.h"
 
+#include "measure/text.h"
+#include "measure/texts.h"
+
 #include <algorithm>
 #include <set>
 
@@ -102,6 +105,28 @@ std::vector<WantedThing> wantedFor(const Project& job, const Scene& scene,
                          std::string(material), widest->id});
                     break;
                 }
+    }
+    return out;
+}
+
+std::vector<ListEntry> asEntries(const std::vector<WantedThing>& wanted, const Project& job) {
+    const Wording say = job.wording();
+    std::vector<ListEntry> out;
+    for (const WantedThing& w : wanted) {
+        ListEntry e;
+        e.name = worded("{} {} for {}", colourWord(w.colour), w.kind, words(w.where, say));
+        if (characterCount(e.name) > mostNameLength)
+            e.name = worded("{} {}", colourWord(w.colour), w.kind);
+        e.room = job.room->name;
+        e.size = {(w.least.width + w.most.width) / 2, (w.least.depth + w.most.depth) / 2,
+                  (w.least.height + w.most.height) / 2};
+        const auto span = [&](Length a, Length b) {
+            return worded("{} to {}", writeGap(a, job.notation), writeGap(b, job.notation));
+        };
+        e.note = worded("{} wide, {} deep, {} high{}", span(w.least.width, w.most.width),
+                        span(w.least.depth, w.most.depth), span(w.least.height, w.most.height),
+                        w.material.empty() ? std::string() : worded(", of {}", w.material));
+        out.push_back(std::move(e));
     }
     return out;
 }

@@ -107,8 +107,9 @@ Result<std::vector<TimedTask>> scheduled(const std::vector<WorkTask>& tasks,
         return order.problem();
     std::vector<TimedTask> out(tasks.size());
     const auto never = [&](std::size_t i) {
-        return Problem{worded("“{}” never ends: no day is worked for it", tasks[i].name),
-                       std::string(told("look at the days worked, the holidays and who is away"))};
+        return Problem{worded("“{}” does not end within 20 years", tasks[i].name),
+                       std::string(told("look at how long tasks take, at the days worked, the "
+                                        "holidays and who is away"))};
     };
     Day end = from;
     for (const std::size_t i : *order) {
@@ -117,9 +118,11 @@ Result<std::vector<TimedTask>> scheduled(const std::vector<WorkTask>& tasks,
         Day first = t.notBefore ? std::max(from, *t.notBefore) : from;
         for (const std::size_t b : t.after)
             first = std::max(first, out[b].end + days(1 + tasks[b].waitDays));
+        if ((first - from).count() > mostLooked)
+            return never(i);
         const auto start = work.from(first, 1);
         const auto last = start ? work.over(*start, std::max(1, t.days), 1) : start;
-        if (!last)
+        if (!last || (*last - from).count() > mostLooked)
             return never(i);
         out[i].start = *start;
         out[i].end = *last;
