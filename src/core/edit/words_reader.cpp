@@ -499,6 +499,10 @@ std::vector<int> WordsReader::pieces() {
     const bool every = take({"all of the", "all the", "all", "both of the", "both the", "both"});
     article();
     const std::size_t here = at();
+    if (take({"end chairs", "chairs at the ends", "chairs at its ends"}))
+        if (auto ids = endChairs(scheme()); ids.size() > 1)
+            return ids;
+    at_ = here;
     const auto m = meantHere();
     const auto said = text_.substr(here, m.end > here ? m.end - here : 0);
     // A name is one piece, unless it was said of several: "armchairs", with one called Armchair.

@@ -182,6 +182,9 @@ enum class Begins { clauses, centred };
 /// this is none, and nothing is taken.
 [[nodiscard]] std::optional<Edit> readGrouping(WordsReader&, const Scene&, int selected);
 
+/// The chairs at the ends of tables that are longer than they are wide.
+[[nodiscard]] std::vector<int> endChairs(const Scheme&);
+
 /// Faults: no piece is called what stands ahead, up to the next phrase or figure.
 [[noreturn]] void noSuchPiece(WordsReader&);
 /// A piece that must be there, by name; "it" is the selected one.
