@@ -120,6 +120,20 @@ TEST(List, GivesSizesBackToTheScheme) {
     EXPECT_NEAR(job.scheme().byName("sofa")->size.depth.mm(), 900, 1e-9);
 }
 
+TEST(List, LeavesTheSizesOfOtherSchemesAndTakesPricesToThem) {
+    auto job = with(furnished(), "scheme new called Other");
+    job = with(job, "size sofa 78 wide");
+    const auto wide = [&](std::size_t i) {
+        return job.schemes[i]->byName("sofa")->size.width.inInches();
+    };
+    job = reading(job, listAsCsv(jobList(job)));
+    EXPECT_NEAR(wide(0), 84, 1e-6);
+    EXPECT_NEAR(wide(1), 78, 1e-6);
+    job = reading(job, "name,price\nsofa,900\n");
+    for (const SchemePtr& s : job.schemes)
+        EXPECT_EQ(s->byName("sofa")->cost, 900.0);
+}
+
 TEST(List, ReadsWholeOrNotAtAll) {
     const auto job = furnished();
     for (const char* bad :

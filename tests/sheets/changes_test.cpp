@@ -11,13 +11,13 @@ TEST(Seasons, ChangesAreToldFromTheSchemeBefore) {
     auto job = jobWith({"console 60 x 16 against wall A", "vase on console, 6 from left end",
                         "bowl on console, 24 from left end",
                         "brass sphere on console, 40 from left end", "scheme rename Spring",
-                        "season Autumn", "remove vase", "lantern on console, 6 from left end",
+                        "season Autumn", "remove vase", "candlestick on console, 6 from left end",
                         "bowl 4 right", "colour brass sphere navy"});
     EXPECT_EQ(job.scheme().name, "Autumn");
     const auto table = sheets::changesSheet.table(job, {});
     ASSERT_TRUE(table) << table.problem().text();
     EXPECT_NE(table->find("away,Vase"), std::string::npos) << *table;
-    EXPECT_NE(table->find("out,Lantern"), std::string::npos) << *table;
+    EXPECT_NE(table->find("out,Candlestick"), std::string::npos) << *table;
     EXPECT_NE(table->find("moves,Bowl"), std::string::npos) << *table;
     EXPECT_NE(table->find("colour,Brass sphere"), std::string::npos) << *table;
     EXPECT_EQ(table->find("Console"), std::string::npos) << *table;

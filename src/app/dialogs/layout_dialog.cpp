@@ -116,13 +116,13 @@ void LayoutDialog::find() {
     ways_.clear();
     list_->clear();
     const int round = ++round_;
-    const auto with = ", with " + kinds_->currentData().toString();
+    const auto with = " with " + kinds_->currentData().toString();
     int order = 0;
     left_ = 0;
     told_->setText("Looking for ways …");
     for (const QString& line :
-         {"light this room evenly" + with, "light this room evenly, another way" + with,
-          "light this room evenly, the third way" + with, QString("light the tasks")}) {
+         {"light this room evenly" + with, "light this room evenly another way" + with,
+          "light this room evenly the third way" + with, QString("light the tasks")}) {
         ++left_;
         runner_.run(
             [job = from_, line, at = order](Progress&) -> Result<Way> {

@@ -348,6 +348,7 @@ private:
         bool more = true;
         while (more) {
             more = false;
+            in.comma();
             if (in.take({"evenly", "please", "by area"}))
                 more = true;
             if (in.take({"another way", "the second way", "in another way"})) {

@@ -450,6 +450,15 @@ ListChange withEntries(const Project& job, const std::vector<ListEntry>& entries
             const bool here = std::any_of(pieces.begin(), pieces.end(), [&](const auto& one) {
                 return job.schemes[one.first]->byId(one.second->id) != nullptr;
             });
+            const auto shown = listedSchemes(job);
+            const auto isShown = [&](std::size_t scheme) {
+                return std::find(shown.begin(), shown.end(), scheme) != shown.end();
+            };
+            // A price that is another one is so in every scheme; a size is the shown scheme's own.
+            const bool dearer =
+                e.price && std::any_of(pieces.begin(), pieces.end(), [&](const auto& one) {
+                    return isShown(one.first) && one.second->cost != e.price;
+                });
             for (const auto& [scheme, p] : pieces) {
                 if (job.schemes[scheme]->byId(p->id) == nullptr)
                     continue;
@@ -457,11 +466,12 @@ ListChange withEntries(const Project& job, const std::vector<ListEntry>& entries
                 for (const auto& [side, to] :
                      {std::pair{0U, &size.width}, std::pair{1U, &size.depth},
                       std::pair{2U, &size.height}})
-                    if (e.size.at(side) && abs(*e.size.at(side) - *to) > Length::millimetres(0.005))
+                    if (isShown(scheme) && e.size.at(side) &&
+                        abs(*e.size.at(side) - *to) > Length::millimetres(0.005))
                         *to = *e.size.at(side);
-                if ((e.price && e.price != p->cost) || size != p->size) {
+                if ((dearer && e.price != p->cost) || size != p->size) {
                     Piece& now = put(scheme, *p);
-                    if (e.price)
+                    if (dearer)
                         now.cost = e.price;
                     now.size = size;
                 }

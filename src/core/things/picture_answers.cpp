@@ -17,9 +17,9 @@ constexpr double wantedContrast = 30; // L*
 constexpr double weightShared = 0.45, weightContrast = 0.35, weightRepeats = 0.2;
 
 /// 1 within the band, less with the distance from it.
-double within(double v, double low, double high, double slope) {
-    const double off = v < low ? low - v : v > high ? v - high : 0;
-    return std::max(0.0, 1 - off / slope);
+double within(double v, double low, double high, double slopeUnder, double slopeOver) {
+    const double off = v < low ? (low - v) / slopeUnder : v > high ? (v - high) / slopeOver : 0;
+    return std::max(0.0, 1 - off);
 }
 
 } // namespace
@@ -114,8 +114,8 @@ PictureAnswer answerOf(const PictureColours& picture, const std::vector<RoomColo
         lightOnDark = picture.lightness - l > wantedContrast && l < 50;
     }
     const bool anyColour = room.size() > (wall != nullptr ? 1U : 0U);
-    const double answers = anyColour ? within(out.shared, leastShared, mostShared, 0.5) : 0.5;
-    const double fresh = within(out.repeats, 0, mostRepeated, 0.4);
+    const double answers = anyColour ? within(out.shared, leastShared, mostShared, 0.25, 0.5) : 0.5;
+    const double fresh = within(out.repeats, 0, mostRepeated, 1, 0.4);
     out.score = weightShared * answers + weightContrast * stands + weightRepeats * fresh;
     std::vector<std::string> why;
     if (!out.with.empty())
