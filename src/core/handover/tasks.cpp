@@ -423,7 +423,19 @@ std::vector<std::string> withThoseBefore(const Project& job, Handover& handover)
 std::optional<Problem> wrongTasks(const Project& job, const Handover& handover) {
     Project tried = job;
     tried.handover = std::make_shared<const Handover>(handover);
-    const auto made = jobSchedule(tried, {}, Day{});
+    // From the first day that is told of: what is told must be done within years of each other.
+    std::optional<Day> first = handover.from;
+    const auto earlier = [&](const std::optional<Day>& d) {
+        if (d && (!first || *d < *first))
+            first = d;
+    };
+    for (const TaskTold& t : handover.tasks)
+        earlier(t.notBefore);
+    for (const ListEntry& e : handover.list) {
+        earlier(e.ordered);
+        earlier(e.due);
+    }
+    const auto made = jobSchedule(tried, first, Day{});
     return made ? std::nullopt : std::optional(made.problem());
 }
 
