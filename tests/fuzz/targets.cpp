@@ -314,7 +314,8 @@ void readsCalendar(std::string_view in) {
         mustRead(next, "a change of the tasks that was taken can't be applied");
         writesAndOpens(*next->project);
         const auto then = jobSchedule(*next->project, *readDay("2027-03-01"), Day{});
-        mustRead(then, "tasks that were taken have no days");
+        if (!then)
+            continue; // not within 20 years of that day
         mustRead(withCalendar(*next->project, *then, tasksAsCalendar(*then, "t"), "b.ics"),
                  "a calendar that was written can't be read");
         mustRead(withTasksCsv(*next->project, *then, tasksAsCsv(*then), "b.csv"),
