@@ -71,9 +71,6 @@ HandbookDialog::HandbookDialog(QWidget* parent) : QDialog(parent) {
     text_->setObjectName("handbookText");
     text_->setAccessibleName("Text");
     text_->setOpenLinks(false);
-    auto colours = text_->palette();
-    colours.setColor(QPalette::Link, look().right);
-    text_->setPalette(colours);
     whole->addWidget(text_, 1);
     connect(search_, &QLineEdit::textChanged, this, &HandbookDialog::fill);
     connect(list_, &QListWidget::currentItemChanged, this, [this](QListWidgetItem* item) {
@@ -122,7 +119,7 @@ void HandbookDialog::fill() {
         add("Nothing has that in it.", shown_, {});
 }
 
-void HandbookDialog::openPage(int page, const QString& at) {
+void HandbookDialog::openPage(int page, const QString& wanted) {
     if (page < 0 || page >= pages())
         return;
     if (page != shown_) {
@@ -133,7 +130,22 @@ void HandbookDialog::openPage(int page, const QString& at) {
         for (QTextBlock b = text_->document()->begin(); b.isValid(); b = b.next()) {
             QTextCursor cursor(b);
             QTextBlockFormat f = b.blockFormat();
-            const bool code = f.hasProperty(QTextFormat::BlockCodeFence) || f.nonBreakableLines();
+            // A line all in the letters of code stands close to the next one.
+            const auto first = b.begin();
+            const bool code = !first.atEnd() && first.fragment().charFormat().fontFixedPitch() &&
+                              first.fragment().length() + 1 == b.length();
+            std::vector<std::pair<int, int>> links;
+            for (auto part = b.begin(); !part.atEnd(); ++part)
+                if (part.fragment().charFormat().isAnchor())
+                    links.emplace_back(part.fragment().position(), part.fragment().length());
+            for (const auto& [from, length] : links) {
+                QTextCursor at(text_->document());
+                at.setPosition(from);
+                at.setPosition(from + length, QTextCursor::KeepAnchor);
+                QTextCharFormat link;
+                link.setForeground(look().right);
+                at.mergeCharFormat(link);
+            }
             f.setTopMargin(f.headingLevel() > 0 ? 18 : 0);
             f.setBottomMargin(cursor.currentTable() != nullptr || code ? 1 : 8);
             cursor.setBlockFormat(f);
@@ -141,13 +153,13 @@ void HandbookDialog::openPage(int page, const QString& at) {
     }
     text_->moveCursor(QTextCursor::Start);
     // The hit of that row: as many on as rows of the page stand before it.
-    if (at.isEmpty())
+    if (wanted.isEmpty())
         return;
     int before = 0;
     for (int r = 0; r < list_->currentRow(); ++r)
         before += list_->item(r)->data(Qt::UserRole).toInt() == page ? 1 : 0;
     for (int n = 0; n <= before; ++n)
-        if (!text_->find(at))
+        if (!text_->find(wanted))
             break;
 }
 
