@@ -136,3 +136,11 @@ TEST(TapeOut, GoesOverNoPieceThatIsMarked) {
         marked.push_back(s.piece);
     }
 }
+
+TEST(TapeOut, OfAnOpenRoomGoesFromTheWallsThereAre) {
+    const auto job = jobWith({"armchair at 6', 5'"}, "ceiling 8'\nwall A 14'\nwall B 10'\n");
+    const auto tape = tapeOut(**sceneOf(job), job.notation);
+    ASSERT_EQ(tape.steps.size(), 4U);
+    for (const TapeStep& s : tape.steps)
+        EXPECT_FALSE(s.overMarked);
+}

@@ -26,7 +26,7 @@ public:
 
 private:
     void fill();
-    void openPage(int page, const QString& at);
+    void openPage(int page, const QString& wanted);
 
     struct Page {
         QString id;

@@ -184,7 +184,8 @@ private:
                 return true;
         for (const double t : {0.1, 0.3, 0.5, 0.7, 0.9}) {
             const Vec2 p = s.from + (s.to - s.from) * t;
-            if (!room_.holds(p) && fromWalls(p) > 2 && !onBuiltIn(p))
+            // A room that is open holds nothing, and its floor goes on.
+            if (room_.closed && !room_.holds(p) && fromWalls(p) > 2 && !onBuiltIn(p))
                 return true;
         }
         return false;
