@@ -13,7 +13,7 @@ add_custom_target(packed
   COMMAND sh -c "$<TARGET_FILE:mezzet-cli> man-page > ${PACKED}/mezzet-cli.1"
   COMMAND sh -c "$<TARGET_FILE:mezzet-cli> completion > ${PACKED}/mezzet-cli"
   COMMAND sh -c "for p in ${CMAKE_SOURCE_DIR}/packaging/mezzet.1 ${CMAKE_SOURCE_DIR}/packaging/mezzet-laser.1 ${PACKED}/mezzet-cli.1; do gzip -9nc $p > ${PACKED}/$(basename $p).gz; done"
-  COMMAND sh -c "gzip -9nc ${CMAKE_SOURCE_DIR}/packaging/changelog > ${PACKED}/changelog.Debian.gz"
+  COMMAND sh -c "gzip -9nc ${CMAKE_SOURCE_DIR}/packaging/changelog > ${PACKED}/changelog.gz"
   DEPENDS mezzet-icons mezzet-cli
   VERBATIM)
 
@@ -43,7 +43,7 @@ foreach(page mezzet mezzet-cli mezzet-laser)
 endforeach()
 install(FILES ${PACKED}/mezzet-cli
   DESTINATION ${CMAKE_INSTALL_DATADIR}/bash-completion/completions)
-install(FILES ${CMAKE_SOURCE_DIR}/packaging/copyright ${PACKED}/changelog.Debian.gz
+install(FILES ${CMAKE_SOURCE_DIR}/packaging/copyright ${PACKED}/changelog.gz
   DESTINATION ${CMAKE_INSTALL_DATADIR}/doc/mezzet)
 
 set(CPACK_GENERATOR DEB)
@@ -52,11 +52,10 @@ set(CPACK_PACKAGE_VERSION ${PROJECT_VERSION})
 set(CPACK_PACKAGE_CONTACT "The Mezzet authors <mezzet@example.org>")
 set(CPACK_PACKAGE_DESCRIPTION_SUMMARY "Plan rooms to scale, and hand over sheets")
 set(CPACK_DEBIAN_PACKAGE_DESCRIPTION
-"Plan rooms to scale, and hand over sheets
- Mezzet is for decorators: tape a room, type what you taped, place furniture,
- rugs and lights by saying where they go, set the heights of art, mirrors and
- shelves, dress the shelves, and hand over sheets that a shop, a client, an
- electrician and an installer can use.")
+"Mezzet is for decorators: tape a room, type what you taped, place furniture,
+rugs and lights by saying where they go, set the heights of art, mirrors and
+shelves, dress the shelves, and hand over sheets that a shop, a client, an
+electrician and an installer can use.")
 set(CPACK_PACKAGING_INSTALL_PREFIX /usr)
 set(CPACK_DEBIAN_FILE_NAME DEB-DEFAULT)
 set(CPACK_DEBIAN_PACKAGE_SECTION graphics)
