@@ -1,7 +1,7 @@
 # Sourced by run-demo and run-tests: makes sure of what the build needs. Quiet when all is there.
 needed=(g++ cmake ninja-build ccache pkg-config qt6-base-dev qt6-base-dev-tools libqt6svg6-dev libgl-dev
     libgeos-dev libembree-dev libutf8proc-dev libeigen3-dev libdxflib-dev libpoppler-qt6-dev python3-ezdxf nlohmann-json3-dev libfmt-dev libcli11-dev libgtest-dev libgmock-dev libvalijson-dev libbenchmark-dev liblcms2-dev libical-dev libqpdf-dev qpdf
-    poppler-utils xvfb xauth)
+    poppler-utils povray xvfb xauth)
 
 prepare() {
     local missing=() p
