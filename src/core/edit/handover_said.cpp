@@ -22,17 +22,11 @@ public:
 
     std::optional<Edit> read() {
         // "task lamp beside desk" is a lamp.
-        const auto rest = foldCase(in.rest());
-        for (const auto& k : job_.library.kit->kinds())
-            for (const auto& verb : verbs())
-                for (const std::string_view begins : verb.said.begins) {
-                    const auto isKind = [&](std::string_view word) {
-                        return foldCase(word).starts_with(std::string(begins) + " ") &&
-                               rest.starts_with(foldCase(word));
-                    };
-                    if (isKind(k->name) || std::any_of(k->also.begin(), k->also.end(), isKind))
-                        return {};
-                }
+        if (begins())
+            for (const auto& k : job_.library.kit->kinds())
+                if (isAhead(k->name) || std::any_of(k->also.begin(), k->also.end(),
+                                                    [&](const auto& w) { return isAhead(w); }))
+                    return {};
         return readVerb(*this, in, verbs());
     }
 
@@ -74,6 +68,19 @@ public:
     }
 
 private:
+    /// Whether one of the verbs stands ahead.
+    bool begins() {
+        for (const auto& verb : verbs())
+            for (const std::string_view begin : verb.said.begins)
+                if (in.endOf(begin) > 0)
+                    return true;
+        return false;
+    }
+    /// Whether a kind's name of several words does.
+    bool isAhead(std::string_view name) {
+        return name.find(' ') != std::string_view::npos && in.endOf(foldCase(name)) > 0;
+    }
+
     Edit told(std::string words) {
         in.nothingMore();
         Edit e;
