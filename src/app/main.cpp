@@ -4,7 +4,9 @@
 #include "app/dialogs/fit_dialog.h"
 #include "app/dialogs/group_dialog.h"
 #include "app/dialogs/handbook_dialog.h"
+#include "app/dialogs/layout_dialog.h"
 #include "app/dialogs/mend_dialog.h"
+#include "app/dialogs/pictures_dialog.h"
 #include "app/dialogs/sheet_dialog.h"
 #include "app/handover/handover_dialog.h"
 #include "app/look/style.h"
@@ -21,7 +23,9 @@
 #include <QCommandLineParser>
 #include <QDir>
 #include <QFile>
+#include <QImage>
 #include <QLineEdit>
+#include <QPainter>
 #include <QStyleFactory>
 #include <QTabWidget>
 #include <QThread>
@@ -279,6 +283,32 @@ int renderViews(mezzet::app::MainWindow& window, const QString& folder) {
         ok = shot(hand, "as-built") && ok;
         hand.tabs()->setCurrentIndex(4);
         ok = shot(hand, "book") && ok;
+        // Pictures of the program's own for one frame: its plan, and two plain ones.
+        session.sayLine("colour sofa navy");
+        QStringList files;
+        for (const auto& [name, above, foot] :
+             {std::tuple{"dawn", "#e9c9a8", "#2f3f6b"}, std::tuple{"moss", "#7f8f6a", "#6f7f5a"},
+              std::tuple{"sail", "#f4efe2", "#d8d2c0"}}) {
+            QImage image(300, 220, QImage::Format_RGB32);
+            image.fill(QColor(above));
+            QPainter(&image).fillRect(0, 150, 300, 70, QColor(foot));
+            files << folder + "/picture-" + name + ".png";
+            image.save(files.back());
+        }
+        mezzet::app::PicturesDialog pictures(
+            session, session.project()->scheme().byName("Hearth picture")->id, &window);
+        pictures.setModal(false);
+        static_cast<QWidget&>(pictures).show();
+        pictures.take(files);
+        while (pictures.reading())
+            QApplication::processEvents(QEventLoop::AllEvents, 20);
+        ok = shot(pictures, "pictures") && ok;
+        mezzet::app::LayoutDialog layout(session, &window);
+        layout.setModal(false);
+        layout.show();
+        while (layout.finding())
+            QApplication::processEvents(QEventLoop::AllEvents, 20);
+        ok = shot(layout, "layouts") && ok;
         mezzet::app::HandbookDialog book(&window);
         book.setModal(false);
         book.show();
