@@ -154,9 +154,13 @@ void PicturesDialog::showTried() {
     const int chosen = list_->currentRow();
     list_->clear();
     for (const Tried& t : tried_) {
+        // Chosen or not, its colours are its own.
+        const QPixmap shown = onTheWall(t);
+        QIcon icon(shown);
+        icon.addPixmap(shown, QIcon::Selected);
         auto* item = new QListWidgetItem(
-            QIcon(onTheWall(t)),
-            QString("%1\n%2").arg(pictureText(t.picture.name), pictureText(t.answer.why)), list_);
+            icon, QString("%1\n%2").arg(pictureText(t.picture.name), pictureText(t.answer.why)),
+            list_);
         item->setToolTip(QString("%1 of 1").arg(t.answer.score, 0, 'f', 2));
     }
     if (list_->count() > 0)

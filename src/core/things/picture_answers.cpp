@@ -64,7 +64,9 @@ std::vector<RoomColour> roomColours(const Scene& scene) {
     if (s.dressing.ceiling)
         out.push_back({std::string(told("the ceiling")), *s.dressing.ceiling, 10, false});
     for (const Piece& p : s.pieces) {
-        if (!p.thing || !p.thing->colour || p.kind->role == Role::art)
+        // Small things come and go; cushions and throws are of the room.
+        const bool small = p.isThing() && p.kind->thing->sort != ThingSort::textile;
+        if (!p.thing || !p.thing->colour || p.kind->role == Role::art || small)
             continue;
         const Size face = p.outlineSize();
         const double area = p.kind->flat() || !p.onWall()
