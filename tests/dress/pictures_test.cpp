@@ -86,7 +86,9 @@ TEST(Pictures, DarkAtTheFootWantTheUpperHalfOfTheBandOverFurniture) {
 }
 
 TEST(Pictures, RoomColoursAreThoseThatWereTold) {
-    const auto job = jobWith({"sofa against wall A", "colour sofa navy", "colour walls sage"});
+    const auto job =
+        jobWith({"sofa against wall A", "colour sofa navy", "colour walls sage",
+                 "bookcase against wall D", "red vase 5 x 5 x 9 in opening 2 of bookcase"});
     const auto all = roomColours(**sceneOf(job));
     ASSERT_EQ(all.size(), 2U);
     EXPECT_TRUE(all[0].wall);

@@ -167,13 +167,17 @@ void LayoutDialog::showWays() {
                      [](const Way& a, const Way& b) { return a.order < b.order; });
     const int chosen = list_->currentRow();
     list_->clear();
-    for (const Way& w : ways_)
+    for (const Way& w : ways_) {
+        const QPixmap shown = drawn(w);
+        QIcon icon(shown);
+        icon.addPixmap(shown, QIcon::Selected);
         new QListWidgetItem(
-            QIcon(drawn(w)),
+            icon,
             QString("%1\n%2").arg(w.words, w.toMend == 0
                                                ? QString("nothing to mend of light")
                                                : QString("%1 to mend of light").arg(w.toMend)),
             list_);
+    }
     if (chosen >= 0 && chosen < list_->count())
         list_->setCurrentRow(chosen);
     if (left_ == 0)
