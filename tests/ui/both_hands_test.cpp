@@ -202,8 +202,9 @@ TEST_F(BothHands, ARefusedLineOffersWholeLines) {
 
 TEST_F(BothHands, AnEmptyLineShowsWhatCanBeSaidOfTheChosen) {
     session().select({id("Sofa")});
-    QTest::qWait(400);
-    EXPECT_NE(window->line()->preview().indexOf("6\" left"), -1)
+    // When the machine has the time for it.
+    EXPECT_TRUE(
+        QTest::qWaitFor([&] { return window->line()->preview().contains("6\" left"); }, 5000))
         << window->line()->preview().toStdString();
     session().sayLine("units cm");
     session().select({id("Sideboard")});
