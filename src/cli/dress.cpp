@@ -11,12 +11,8 @@ namespace mezzet::cli {
 
 namespace {
 
-double roundedJson(double v) {
-    return std::round(v * 1e4) / 1e4 + 0.0;
-}
-
 json sizeJson(const Size& s) {
-    return {roundedJson(s.width.mm()), roundedJson(s.depth.mm()), roundedJson(s.height.mm())};
+    return {tidied(s.width.mm()), tidied(s.depth.mm()), tidied(s.height.mm())};
 }
 
 json colourJson(const std::optional<Rgb>& c) {
@@ -27,7 +23,7 @@ json thingJson(const DressedThing& t, const Scheme& scheme) {
     const Piece& p = *scheme.byId(t.id);
     return {{"name", p.name},
             {"kind", foldCase(p.kind->name)},
-            {"at", {roundedJson(t.at.x), roundedJson(t.at.y), roundedJson(t.at.z)}},
+            {"at", {tidied(t.at.x), tidied(t.at.y), tidied(t.at.z)}},
             {"size_mm", sizeJson(t.size)},
             {"colour", colourJson(colourOf(p))},
             {"material", std::string(materialOf(p))},
@@ -37,9 +33,9 @@ json thingJson(const DressedThing& t, const Scheme& scheme) {
 json surfaceJson(const DressedSurface& s, const Scheme& scheme) {
     json out{{"name", s.name()},
              {"of", scheme.byId(s.id.piece)->name},
-             {"width_mm", roundedJson(s.width)},
-             {"height_mm", s.height ? json(roundedJson(*s.height)) : json(nullptr)},
-             {"depth_mm", roundedJson(s.depth)},
+             {"width_mm", tidied(s.width)},
+             {"height_mm", s.height ? json(tidied(*s.height)) : json(nullptr)},
+             {"depth_mm", tidied(s.depth)},
              {"things", json::array()}};
     for (const DressedThing& t : s.things)
         out["things"].push_back(thingJson(t, scheme));
@@ -51,7 +47,7 @@ json paletteJson(const PaletteNow& p, const Scheme& scheme) {
     const auto one = [](const PaletteNow::One& f) {
         return json{{"name", std::string(colourWord(f.colour))},
                     {"colour", hexOf(f.colour)},
-                    {"share", roundedJson(f.share)}};
+                    {"share", tidied(f.share)}};
     };
     for (const auto& f : p.families)
         out["families"].push_back(one(f));
@@ -96,7 +92,7 @@ int colours(const std::string& file, int most, bool asJson) {
     for (const Patch& p : found)
         out["colours"].push_back({{"colour", hexOf(p.colour)},
                                   {"name", std::string(colourWord(p.colour))},
-                                  {"share", roundedJson(p.share)}});
+                                  {"share", tidied(p.share)}});
     fmt::print("{}\n", out.dump(1));
     return ran;
 }
@@ -255,13 +251,13 @@ int dress(const DressCommand& c) {
             readings.push_back(&r);
     }
     if (c.asJson) {
-        json out{{"surfaces", json::array()}, {"score", roundedJson(score.whole)}};
+        json out{{"surfaces", json::array()}, {"score", tidied(score.whole)}};
         for (const DressedSurface& s : surfaces)
             out["surfaces"].push_back(surfaceJson(s, scheme));
         out["terms"] = json::object();
         for (std::size_t i = 0; i < dressTerms; ++i) {
             const auto t = static_cast<DressTerm>(i);
-            out["terms"][std::string(dressTermName(t))] = {{"value", roundedJson(score.of(t))},
+            out["terms"][std::string(dressTermName(t))] = {{"value", tidied(score.of(t))},
                                                            {"weight", dressWeight(t)}};
         }
         out["palette"] = paletteJson(palette, scheme);

@@ -18,10 +18,6 @@ namespace {
 
 constexpr std::size_t mostTable = std::size_t{16} * 1024 * 1024;
 
-double fourPlaces(double v) {
-    return std::round(v * 1e4) / 1e4 + 0.0;
-}
-
 json orNull(const std::string& s) {
     return s.empty() ? json(nullptr) : json(s);
 }
@@ -56,7 +52,7 @@ Result<KeptJob> keptJob(const std::string& path, const std::string& room, const 
 json itemJson(const ListItem& i) {
     json size = json::array();
     for (const auto& side : i.size)
-        size.push_back(side ? json(fourPlaces(side->mm())) : json(nullptr));
+        size.push_back(side ? json(tidied(side->mm())) : json(nullptr));
     return {{"name", i.name},
             {"state", std::string(itemStateName(i.state))},
             {"supplier", orNull(i.supplier)},
@@ -110,17 +106,16 @@ void printTasks(const JobSchedule& s) {
         for (const std::string& c : t.cautions)
             fmt::print("{:<24} ! {}\n", "", c);
     }
-    fmt::print("from {} to {}\n", dayWords(s.from), dayWords(s.end));
+    fmt::print("from {} to {}; hours and days are estimates by common practice, where none were "
+               "said\n",
+               dayWords(s.from), dayWords(s.end));
 }
 
 /// Tells which tasks come to lie on other days, on standard error.
 void tellMoved(const JobSchedule& was, const JobSchedule& is) {
-    for (std::size_t i = 0; i < is.tasks.size(); ++i)
-        for (std::size_t k = 0; k < was.tasks.size(); ++k)
-            if (foldCase(was.tasks[k].task.name) == foldCase(is.tasks[i].task.name) &&
-                was.times[k].start != is.times[i].start)
-                fmt::print(stderr, "{} now begins on {}, not on {}\n", is.tasks[i].task.name,
-                           dayWords(is.times[i].start), dayWords(was.times[k].start));
+    for (const MovedTask& m : movedBetween(was, is))
+        fmt::print(stderr, "{} now begins on {}, not on {}\n", m.name, dayWords(m.is),
+                   dayWords(m.was));
     if (was.end != is.end)
         fmt::print(stderr, "all is done on {}, not on {}\n", dayWords(is.end), dayWords(was.end));
 }
@@ -130,14 +125,14 @@ json fromJson(const TapeFrom& f, const Room& room) {
             {"at", f.at ? point(*f.at) : json(nullptr)},
             {"wall",
              f.wall ? json(room.walls.at(static_cast<std::size_t>(*f.wall)).name) : json(nullptr)},
-            {"length_mm", fourPlaces(f.length.mm())}};
+            {"length_mm", tidied(f.length.mm())}};
 }
 
 json builtJson(const BuiltCheck& c) {
     return {{"name", c.mark.piece},
             {"what", c.what},
-            {"planned_mm", fourPlaces(c.mark.planned.mm())},
-            {"built_mm", fourPlaces(c.mark.built.mm())},
+            {"planned_mm", tidied(c.mark.planned.mm())},
+            {"built_mm", tidied(c.mark.built.mm())},
             {"matters", c.matters},
             {"why", c.why}};
 }
@@ -198,8 +193,9 @@ int list(const ListCommand& c) {
     }
     const auto items = jobList(*job);
     const ListTotals totals = totalsOf(items);
-    const bool hasBudget = job->handover && job->handover->budget.has_value();
-    const double budget = hasBudget ? job->handover->budget.value_or(0) : 0;
+    const auto& told = handedOver(*job);
+    const bool hasBudget = told.budget.has_value();
+    const double budget = told.budget.value_or(0);
     if (c.asCsv) {
         fmt::print("{}", listAsCsv(items));
         return ran;
@@ -208,19 +204,19 @@ int list(const ListCommand& c) {
         json out{{"items", json::array()}};
         for (const ListItem& i : items)
             out["items"].push_back(itemJson(i));
-        out["total"] = fourPlaces(totals.all);
+        out["total"] = tidied(totals.all);
         out["budget"] = hasBudget ? json(budget) : json(nullptr);
-        out["left"] = hasBudget ? json(fourPlaces(budget - totals.all)) : json(nullptr);
+        out["left"] = hasBudget ? json(tidied(budget - totals.all)) : json(nullptr);
         out["unpriced"] = totals.unpriced;
         out["by_state"] = json::object();
         for (const auto& [state, sum] : totals.byState)
-            out["by_state"][std::string(itemStateName(state))] = fourPlaces(sum);
+            out["by_state"][std::string(itemStateName(state))] = tidied(sum);
         out["by_room"] = json::object();
         for (const auto& [room, sum] : totals.byRoom)
-            out["by_room"][room] = fourPlaces(sum);
+            out["by_room"][room] = tidied(sum);
         out["by_zone"] = json::object();
         for (const auto& [zone, sum] : totals.byZone)
-            out["by_zone"][zone] = fourPlaces(sum);
+            out["by_zone"][zone] = tidied(sum);
         fmt::print("{}\n", out.dump(1));
         return ran;
     }
@@ -268,9 +264,6 @@ int order(const OrderCommand& c) {
                                : withTasksCsv(*job, *now, *text, c.read);
         if (!change)
             return refuse(change.problem());
-        // Days read from a file are days of a plan: it begins when that did.
-        if (!change->handover.from)
-            change->handover.from = now->from;
         const auto next = apply(*job, {"the order of work", {SetHandover{change->handover}}, {}});
         if (!next)
             return refuse(next.problem());
@@ -295,7 +288,7 @@ int order(const OrderCommand& c) {
             out["tasks"].push_back(taskJson(now->tasks[i], now->times[i]));
         out["from"] = isoDay(now->from);
         out["end"] = isoDay(now->end);
-        const WorkCalendar calendar = job->handover ? job->handover->calendar : WorkCalendar{};
+        const WorkCalendar& calendar = handedOver(*job).calendar;
         out["worked"] = calendar.worked;
         out["holidays"] = json::array();
         for (const DaySpan& h : calendar.holidays)
@@ -329,9 +322,9 @@ int tapeOutCommand(const std::string& path, const std::string& room, bool asJson
         for (const TapeHeight& h : all.heights)
             out["heights"].push_back({{"wall", r.walls.at(static_cast<std::size_t>(h.wall)).name},
                                       {"what", h.what},
-                                      {"up_mm", fourPlaces(h.up.mm())},
-                                      {"from_left_mm", fourPlaces(h.along.mm())}});
-        out["tape_m"] = fourPlaces(all.tape.mm() / 1000);
+                                      {"up_mm", tidied(h.up.mm())},
+                                      {"from_left_mm", tidied(h.along.mm())}});
+        out["tape_m"] = tidied(all.tape.mm() / 1000);
         fmt::print("{}\n", out.dump(1));
         return ran;
     }
@@ -387,8 +380,8 @@ int boards(const BoardsCommand& c) {
             for (const BoardCut& b : sheet)
                 cuts.push_back(
                     {{"board", b.board + 1},
-                     {"at", {fourPlaces(b.along.mm()), fourPlaces(b.across.mm())}},
-                     {"size_mm", {fourPlaces(b.size.along.mm()), fourPlaces(b.size.across.mm())}}});
+                     {"at", {tidied(b.along.mm()), tidied(b.across.mm())}},
+                     {"size_mm", {tidied(b.size.along.mm()), tidied(b.size.across.mm())}}});
             out["sheets"].push_back({{"cuts", std::move(cuts)}});
         }
         out["waste"] = std::round(plan->waste * 1e6) / 1e6;

@@ -131,9 +131,12 @@ private:
     std::chrono::steady_clock::time_point next_;
 };
 
+/// To a ten-thousandth, and never -0.
+inline double tidied(double v) {
+    return std::round(v * 1e4) / 1e4 + 0.0;
+}
 inline json point(Vec2 p) {
-    const auto tidy = [](double v) { return std::round(v * 1e4) / 1e4 + 0.0; };
-    return {tidy(p.x), tidy(p.y)};
+    return {tidied(p.x), tidied(p.y)};
 }
 
 /// A reading as `check` and `dress` print it.

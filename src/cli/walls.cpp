@@ -87,16 +87,16 @@ int picture(const std::string& path, const std::string& name, const std::string&
     auto read = sheets::readPicture(file);
     if (!read)
         return refuse(read.problem());
-    const auto key = sheets::pictureKey(**job, *read);
-    Piece changed = *p;
-    changed.picture = key;
-    changed.darkFoot = sheets::coloursOf(*read).footDarker >= darkFootFrom;
-    auto next = apply(**job, {"picture", {PutPicture{key, *read}, PutPiece{changed}}, {}});
+    const auto scene = sceneOf(**job);
+    if (!scene)
+        return refuse(scene.problem());
+    auto next = apply(**job, sheets::intoFrame(**job, **scene, *p, *read));
     if (!next)
         return refuse(next.problem());
     if (auto saved = saveJob(*next->project, path); !saved)
         return refuse(saved.problem());
-    fmt::print("{}: {}, {} x {} pixels kept\n", p->name, key, read->width, read->height);
+    fmt::print("{}: {}, {} x {} pixels kept\n", p->name,
+               next->project->scheme().byId(p->id)->picture, read->width, read->height);
     return ran;
 }
 

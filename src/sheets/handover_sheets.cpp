@@ -99,9 +99,9 @@ Result<Sheet> listPages(const Project& job, const SheetOptions& o) {
         TableRow all = sum(std::string(told("total, of what is kept")), totals.all);
         all.strong = true;
         t.rows.push_back(std::move(all));
-        if (job.handover && job.handover->budget) {
-            t.rows.push_back(sum(std::string(told("budget")), *job.handover->budget));
-            const double left = *job.handover->budget - totals.all;
+        if (handedOver(job).budget) {
+            t.rows.push_back(sum(std::string(told("budget")), *handedOver(job).budget));
+            const double left = *handedOver(job).budget - totals.all;
             t.rows.push_back(sum(std::string(left >= 0 ? told("left") : told("over the budget")),
                                  std::abs(left)));
         }
@@ -122,8 +122,7 @@ Result<Sheet> orderPages(const Project& job, const SheetOptions& o) {
     if (!made)
         return made.problem();
     const auto s = std::make_shared<const JobSchedule>(std::move(*made));
-    const auto calendar = std::make_shared<const WorkCalendar>(job.handover ? job.handover->calendar
-                                                                            : WorkCalendar{});
+    const auto calendar = std::make_shared<const WorkCalendar>(handedOver(job).calendar);
     TablePages t;
     t.sheet = std::string(told("Order of work"));
     t.across = true;
@@ -324,7 +323,7 @@ Result<std::string> boardsTable(const Project& job, const SheetOptions&) {
 // ---- as built ----
 
 Result<Sheet> builtPages(const Project& job, const SheetOptions& o) {
-    if (!job.handover || job.handover->built.empty())
+    if (handedOver(job).built.empty())
         return Problem{std::string(told("nothing was measured yet of what was built")),
                        std::string(told("say what was, like: hook of harbour 58 1/4 up"))};
     const auto scene = sceneOf(job);
@@ -337,7 +336,7 @@ Result<Sheet> builtPages(const Project& job, const SheetOptions& o) {
     t.columns = {{"", 2.2, false},        {"What", 1.6, false}, {"Planned", 1.2, true},
                  {"Built", 1.2, true},    {"Off", 1.0, true},   {"Matters", 0.9, false},
                  {"Measured", 1.4, false}};
-    for (const BuiltMark& m : job.handover->built) {
+    for (const BuiltMark& m : handedOver(job).built) {
         if (foldCase(m.room) != foldCase(job.room->name))
             continue;
         const auto check = checkBuilt(job, **scene, m);

@@ -122,4 +122,15 @@ PictureColours coloursOf(const Picture& picture) {
     return pictureColours(pixels, static_cast<std::size_t>(image.width()));
 }
 
+Edit intoFrame(const Project& job, const Scene& scene, const Piece& frame, const Picture& picture) {
+    const auto key = pictureKey(job, picture);
+    Piece changed = frame;
+    changed.pose = scene.byId(frame.id)->pose;
+    changed.picture = key;
+    changed.darkFoot = coloursOf(picture).footDarker >= darkFootFrom;
+    return {"put " + picture.name + " in " + frame.name,
+            {PutPicture{key, picture}, PutPiece{std::move(changed)}},
+            {}};
+}
+
 } // namespace mezzet::sheets

@@ -1,6 +1,6 @@
 #pragma once
 
-#include "project/project.h"
+#include "edit/edit.h"
 #include "things/picture_answers.h"
 
 #include <filesystem>
@@ -18,6 +18,9 @@ namespace mezzet::sheets {
 
 /// What a picture that was read is made of.
 [[nodiscard]] PictureColours coloursOf(const Picture&);
+
+/// Puts a picture in a frame that hangs in a scene, with a copy in the job.
+[[nodiscard]] Edit intoFrame(const Project&, const Scene&, const Piece& frame, const Picture&);
 
 /// A key for it among a job's pictures: its file's name, with a number when another picture has it.
 [[nodiscard]] std::string pictureKey(const Project&, const Picture&);

@@ -11,24 +11,8 @@ using json = nlohmann::json;
 
 namespace {
 
-class HandoverShell : public mezzet::test::ShellTest {
+class HandoverShell : public mezzet::test::JobShellTest {
 protected:
-    mezzet::test::Ran here(const std::string& arguments) const {
-        return run(arguments, "MEZZET_STUDIO=" + (folder / "studio").string());
-    }
-    void build(const std::string& lines) const {
-        write("room.txt",
-              "room Plain\nceiling 8'\nwall A 20'\nwall B 15'\nwall C 20'\n door 2' from "
-              "left, 32 wide, 80 high, hinge right, swings in\nwall D 15'\n");
-        write("lines.txt", lines);
-        const auto built = here("build room.txt --lines lines.txt -o job.mezzet");
-        ASSERT_EQ(built.code, 0) << built.error;
-    }
-    json told(const std::string& arguments) const {
-        const auto ran = here(arguments);
-        EXPECT_EQ(ran.code, 0) << ran.error;
-        return ran.code == 0 ? json::parse(ran.out) : json();
-    }
     /// What another program printed of a file in the folder.
     std::string of(const std::string& command) const {
         const auto all = "cd " + folder.string() + " && " + command + " >tool.txt 2>&1";

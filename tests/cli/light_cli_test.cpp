@@ -11,25 +11,7 @@ using json = nlohmann::json;
 
 namespace {
 
-class LightShell : public mezzet::test::ShellTest {
-protected:
-    mezzet::test::Ran here(const std::string& arguments) const {
-        return run(arguments, "MEZZET_STUDIO=" + (folder / "studio").string());
-    }
-    void build(const std::string& lines) const {
-        write("room.txt",
-              "room Plain\nceiling 8'\nwall A 20'\nwall B 15'\nwall C 20'\n door 2' from "
-              "left, 32 wide, 80 high, hinge right, swings in\nwall D 15'\n");
-        write("lines.txt", lines);
-        const auto built = here("build room.txt --lines lines.txt -o job.mezzet");
-        ASSERT_EQ(built.code, 0) << built.error;
-    }
-    json told(const std::string& arguments) const {
-        const auto ran = here(arguments);
-        EXPECT_EQ(ran.code, 0) << ran.error;
-        return ran.code == 0 ? json::parse(ran.out) : json();
-    }
-};
+class LightShell : public mezzet::test::JobShellTest {};
 
 const char* steady =
     "IESNA91\nTILT=NONE\n1 -1 1 3 1 1 2 0 0 0\n1 1 21\n0 90 180\n0\n1000 1000 1000\n";

@@ -1,5 +1,7 @@
 #pragma once
 
+#include <nlohmann/json.hpp>
+
 #include <gtest/gtest.h>
 
 #include <cstdlib>
@@ -42,6 +44,27 @@ protected:
     }
 
     std::filesystem::path folder;
+};
+
+/// A job of its own, built from typed lines in a plain room, with a studio of its own.
+class JobShellTest : public ShellTest {
+protected:
+    Ran here(const std::string& arguments) const {
+        return run(arguments, "MEZZET_STUDIO=" + (folder / "studio").string());
+    }
+    void build(const std::string& lines) const {
+        write("room.txt",
+              "room Plain\nceiling 8'\nwall A 20'\nwall B 15'\nwall C 20'\n door 2' from "
+              "left, 32 wide, 80 high, hinge right, swings in\nwall D 15'\n");
+        write("lines.txt", lines);
+        const auto built = here("build room.txt --lines lines.txt -o job.mezzet");
+        ASSERT_EQ(built.code, 0) << built.error;
+    }
+    nlohmann::json told(const std::string& arguments) const {
+        const auto ran = here(arguments);
+        EXPECT_EQ(ran.code, 0) << ran.error;
+        return ran.code == 0 ? nlohmann::json::parse(ran.out) : nlohmann::json();
+    }
 };
 
 } // namespace mezzet::test

@@ -1,6 +1,7 @@
 #include "app/dialogs/dress_dialog.h"
 
 #include "app/look/style.h"
+#include "app/look/widgets.h"
 #include "app/session/long_work.h"
 #include "edit/handed_over.h"
 #include "judge/rule_code.h"
@@ -23,10 +24,6 @@
 namespace mezzet::app {
 
 namespace {
-
-QString fromCore(const std::string& s) {
-    return QString::fromStdString(s);
-}
 
 QIcon swatchOf(Rgb c) {
     QPixmap p(14, 14);
@@ -142,15 +139,8 @@ DressDialog::DressDialog(JobSession& session, QWidget* parent)
     auto* caution = new QLabel("Fix tall units to the wall. No open flame on a shelf.");
     caution->setProperty("quiet", true);
     foot->addWidget(caution, 1);
-    const auto plain = [&](const char* words, auto does) {
-        auto* b = new QPushButton(words);
-        b->setAutoDefault(false);
-        b->setProperty("plain", true);
-        connect(b, &QPushButton::clicked, this, does);
-        foot->addWidget(b);
-    };
-    plain("Undo", [this] { session_.undo(); });
-    plain("Wanted, to the list", [this] {
+    addPlainButton(foot, "Undo", "dressUndo", [this] { session_.undo(); });
+    addPlainButton(foot, "Wanted, to the list", "dressList", [this] {
         const Project& job = *session_.project();
         const int unit = picture_->unit();
         const auto wanted =
@@ -162,8 +152,8 @@ DressDialog::DressDialog(JobSession& session, QWidget* parent)
             listEdit(job, withEntries(job, asEntries(wanted, job)), "what is wanted, on the list"),
             {}, QString("%1 on the list (Hand over, The list)").arg(wanted.size()));
     });
-    plain("Print it …", [this] { emit printWanted(); });
-    plain("Close", [this] { accept(); });
+    addPlainButton(foot, "Print it …", "dressPrint", [this] { emit printWanted(); });
+    addPlainButton(foot, "Close", "dressClose", [this] { accept(); });
     whole->addLayout(foot);
 
     connect(far, &QCheckBox::toggled, picture_, &UnitPicture::squint);

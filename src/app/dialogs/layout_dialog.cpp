@@ -1,6 +1,7 @@
 #include "app/dialogs/layout_dialog.h"
 
 #include "app/look/style.h"
+#include "app/look/widgets.h"
 #include "edit/line.h"
 #include "judge/reading.h"
 #include "measure/text.h"
@@ -49,8 +50,7 @@ LayoutDialog::LayoutDialog(JobSession& session, QWidget* parent)
     kinds_->setAccessibleName("Kind of light");
     for (const auto& k : session.project()->library.kit->kinds())
         if (k->light && k->light->general)
-            kinds_->addItem(QString::fromStdString(k->name),
-                            QString::fromStdString(foldCase(k->name)));
+            kinds_->addItem(fromCore(k->name), fromCore(foldCase(k->name)));
     label->setBuddy(kinds_);
     top->addWidget(label);
     top->addWidget(kinds_);
@@ -85,18 +85,8 @@ LayoutDialog::LayoutDialog(JobSession& session, QWidget* parent)
     connect(try_, &QPushButton::clicked, this, [this] { tryIt(list_->currentRow()); });
     foot->addWidget(try_);
     foot->addStretch(1);
-    for (const auto& [words, keeps] : {std::pair{"Undo", false}, std::pair{"Close", true}}) {
-        auto* b = new QPushButton(words);
-        b->setAutoDefault(false);
-        b->setProperty("plain", true);
-        connect(b, &QPushButton::clicked, this, [this, k = keeps] {
-            if (k)
-                accept();
-            else
-                session_.undo();
-        });
-        foot->addWidget(b);
-    }
+    addPlainButton(foot, "Undo", "layoutUndo", [this] { session_.undo(); });
+    addPlainButton(foot, "Close", "layoutClose", [this] { accept(); });
     whole->addLayout(foot);
     connect(kinds_, &QComboBox::currentIndexChanged, this, &LayoutDialog::find);
     connect(list_, &QListWidget::currentRowChanged, this,
@@ -134,7 +124,7 @@ void LayoutDialog::find() {
                     return next.problem();
                 Way w;
                 w.line = line;
-                w.words = QString::fromStdString(said->edit.words);
+                w.words = fromCore(said->edit.words);
                 w.edit = said->edit;
                 w.job = next->project;
                 w.scene = next->scene;

@@ -1,6 +1,7 @@
 #include "app/dialogs/pictures_dialog.h"
 
 #include "app/look/style.h"
+#include "app/look/widgets.h"
 #include "sheets/drawing.h"
 #include "sheets/picture_in.h"
 
@@ -21,17 +22,13 @@ namespace {
 
 constexpr QSize shownSize{250, 220};
 
-QString pictureText(const std::string& s) {
-    return QString::fromStdString(s);
-}
-
 } // namespace
 
 PicturesDialog::PicturesDialog(JobSession& session, int frame, QWidget* parent)
     : QDialog(parent), session_(session), frame_(frame) {
     setObjectName("picturesDialog");
     const Piece* p = session.project()->scheme().byId(frame);
-    setWindowTitle(p != nullptr ? "Which picture for " + pictureText(p->name) : "Which picture");
+    setWindowTitle(p != nullptr ? "Which picture for " + fromCore(p->name) : "Which picture");
     openAt(*this, {1120, 700});
     auto* whole = new QVBoxLayout(this);
     whole->setContentsMargins(18, 14, 18, 14);
@@ -68,11 +65,7 @@ PicturesDialog::PicturesDialog(JobSession& session, int frame, QWidget* parent)
     connect(hang_, &QPushButton::clicked, this, [this] { hang(); });
     foot->addWidget(hang_);
     foot->addStretch(1);
-    auto* close = new QPushButton("Close");
-    close->setAutoDefault(false);
-    close->setProperty("plain", true);
-    connect(close, &QPushButton::clicked, this, &QDialog::accept);
-    foot->addWidget(close);
+    addPlainButton(foot, "Close", "picturesClose", [this] { accept(); });
     whole->addLayout(foot);
     connect(list_, &QListWidget::currentRowChanged, this,
             [this](int row) { hang_->setEnabled(row >= 0); });
@@ -99,7 +92,7 @@ void PicturesDialog::take(const QStringList& files) {
             [this](Result<Tried> read) {
                 --left_;
                 if (!read) {
-                    told_->setText(pictureText(read.problem().text()));
+                    told_->setText(fromCore(read.problem().text()));
                     return;
                 }
                 tried_.push_back(std::move(*read));
@@ -159,8 +152,7 @@ void PicturesDialog::showTried() {
         QIcon icon(shown);
         icon.addPixmap(shown, QIcon::Selected);
         auto* item = new QListWidgetItem(
-            icon, QString("%1\n%2").arg(pictureText(t.picture.name), pictureText(t.answer.why)),
-            list_);
+            icon, QString("%1\n%2").arg(fromCore(t.picture.name), fromCore(t.answer.why)), list_);
         item->setToolTip(QString("%1 of 1").arg(t.answer.score, 0, 'f', 2));
     }
     if (list_->count() > 0)
@@ -173,16 +165,10 @@ bool PicturesDialog::hang() {
     if (row < 0 || p == nullptr)
         return false;
     const Tried& t = tried_[static_cast<std::size_t>(row)];
-    const auto key = sheets::pictureKey(*session_.project(), t.picture);
-    Piece changed = *p;
-    changed.pose = session_.scene()->byId(p->id)->pose;
-    changed.picture = key;
-    changed.darkFoot = t.answer.darkFoot;
-    const bool done = session_.apply({"put " + t.picture.name + " in " + p->name,
-                                      {PutPicture{key, t.picture}, PutPiece{changed}},
-                                      {}});
+    const bool done =
+        session_.apply(sheets::intoFrame(*session_.project(), *session_.scene(), *p, t.picture));
     if (done)
-        told_->setText(pictureText(t.picture.name) + " is in the frame");
+        told_->setText(fromCore(t.picture.name) + " is in the frame");
     return done;
 }
 

@@ -1,10 +1,10 @@
 #include "app/handover/built_tab.h"
 
-#include "app/look/style.h"
+#include "app/look/widgets.h"
+#include "handover/list.h"
 #include "measure/text.h"
 
 #include <QHBoxLayout>
-#include <QHeaderView>
 #include <QLabel>
 #include <QLineEdit>
 #include <QPushButton>
@@ -13,29 +13,15 @@
 
 namespace mezzet::app {
 
-namespace {
-
-QString builtText(const std::string& s) {
-    return QString::fromStdString(s);
-}
-
-} // namespace
-
-BuiltTab::BuiltTab(JobSession& session, QWidget* parent) : QWidget(parent), session_(session) {
+BuiltTab::BuiltTab(JobSession& session) : HandoverTab(session) {
     auto* whole = new QVBoxLayout(this);
     whole->setContentsMargins(12, 12, 12, 8);
     whole->setSpacing(8);
-    table_ = new QTableWidget(0, 7);
-    table_->setObjectName("builtTable");
-    table_->setAccessibleName("What was measured");
-    table_->setHorizontalHeaderLabels(
-        {"Of", "What", "Planned", "Built", "Off", "Measured on", "Does it matter?"});
-    table_->verticalHeader()->hide();
-    table_->setSelectionBehavior(QAbstractItemView::SelectRows);
+    table_ = newTable("builtTable", "What was measured",
+                      {"Of", "What", "Planned", "Built", "Off", "Measured on", "Does it matter?"});
+    table_->setWordWrap(true);
     table_->setSelectionMode(QAbstractItemView::SingleSelection);
     table_->setEditTriggers(QAbstractItemView::NoEditTriggers);
-    table_->setAlternatingRowColors(true);
-    table_->horizontalHeader()->setStretchLastSection(true);
     whole->addWidget(table_, 1);
     auto* said = new QHBoxLayout;
     line_ = new QLineEdit;
@@ -51,16 +37,8 @@ BuiltTab::BuiltTab(JobSession& session, QWidget* parent) : QWidget(parent), sess
     whole->addLayout(said);
     auto* foot = new QHBoxLayout;
     foot->addStretch(1);
-    const auto plain = [&](const char* words, const char* name, auto does) {
-        auto* b = new QPushButton(words);
-        b->setObjectName(name);
-        b->setAutoDefault(false);
-        b->setProperty("plain", true);
-        connect(b, &QPushButton::clicked, this, does);
-        foot->addWidget(b);
-    };
-    plain("Take it as it is", "builtTake", [this] { takeAsItIs(); });
-    plain("Forget this measure", "builtForget", [this] {
+    addPlainButton(foot, "Take it as it is", "builtTake", [this] { takeAsItIs(); });
+    addPlainButton(foot, "Forget this measure", "builtForget", [this] {
         const auto all = marks();
         const int row = table_->currentRow();
         if (row < 0 || static_cast<std::size_t>(row) >= all.size())
@@ -69,26 +47,23 @@ BuiltTab::BuiltTab(JobSession& session, QWidget* parent) : QWidget(parent), sess
         std::erase(h.built, all[static_cast<std::size_t>(row)]);
         session_.apply({"forget a measure", {SetHandover{h}}, {}});
     });
-    plain("Print it …", "builtPrint", [this] { emit printWanted(); });
+    addPlainButton(foot, "Print it …", "builtPrint", [this] { emit printWanted(); });
     whole->addLayout(foot);
     connect(line_, &QLineEdit::returnPressed, this, [this] { say(); });
     connect(line_, &QLineEdit::textEdited, sure_, &QPushButton::hide);
     connect(sure_, &QPushButton::clicked, this, [this] { say(true); });
-    connect(&session, &JobSession::jobChanged, this, &BuiltTab::fill);
-    fill();
 }
 
 std::vector<BuiltMark> BuiltTab::marks() const {
     std::vector<BuiltMark> out;
     const Project& job = *session_.project();
-    if (job.handover)
-        for (const BuiltMark& m : job.handover->built)
-            if (foldCase(m.room) == foldCase(job.room->name))
-                out.push_back(m);
+    for (const BuiltMark& m : handedOver(job).built)
+        if (foldCase(m.room) == foldCase(job.room->name))
+            out.push_back(m);
     return out;
 }
 
-void BuiltTab::fill() {
+void BuiltTab::refresh() {
     const Project& job = *session_.project();
     const int chosen = table_->currentRow();
     table_->setRowCount(0);
@@ -112,7 +87,7 @@ void BuiltTab::fill() {
                              : "No: " + check->why};
         for (int c = 0; c < 7; ++c)
             table_->setItem(row, c,
-                            new QTableWidgetItem(builtText(cells.at(static_cast<std::size_t>(c)))));
+                            new QTableWidgetItem(fromCore(cells.at(static_cast<std::size_t>(c)))));
     }
     table_->resizeColumnsToContents();
     if (chosen >= 0 && chosen < table_->rowCount())
@@ -126,22 +101,22 @@ void BuiltTab::say(bool sure) {
     const Project& job = *session_.project();
     const auto mark = readBuilt(text, job, *session_.scene(), today());
     if (!mark)
-        return emit told(builtText(mark.problem().sentence()), true);
+        return emit told(fromCore(mark.problem().sentence()), true);
     const auto check = checkBuilt(job, *session_.scene(), *mark);
     if (!check)
-        return emit told(builtText(check.problem().sentence()), true);
+        return emit told(fromCore(check.problem().sentence()), true);
     if (check->askAgain && !sure) {
         sure_->show();
         return emit told(QString("That is %1, and %2 was planned: measure it again")
-                             .arg(builtText(write(mark->built, job.notation)),
-                                  builtText(write(mark->planned, job.notation))),
+                             .arg(fromCore(write(mark->built, job.notation)),
+                                  fromCore(write(mark->planned, job.notation))),
                          true);
     }
     sure_->hide();
     if (session_.apply({"as built", {SetHandover{withBuilt(job, {*mark})}}, {}})) {
         line_->clear();
         emit told(check->agrees    ? QString("As planned")
-                  : check->matters ? "It matters: " + builtText(check->why)
+                  : check->matters ? "It matters: " + fromCore(check->why)
                                    : "It is kept; no reading changes its verdict",
                   check->matters && !check->agrees);
     }
@@ -157,10 +132,10 @@ bool BuiltTab::takeAsItIs() {
     const auto edit =
         asItIs(*session_.project(), *session_.scene(), all[static_cast<std::size_t>(row)]);
     if (!edit) {
-        emit told(builtText(edit.problem().sentence()), true);
+        emit told(fromCore(edit.problem().sentence()), true);
         return false;
     }
-    return session_.apply(*edit, {}, builtText(edit->words));
+    return session_.apply(*edit, {}, fromCore(edit->words));
 }
 
 } // namespace mezzet::app

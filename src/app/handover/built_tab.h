@@ -1,6 +1,6 @@
 #pragma once
 
-#include "app/session/job_session.h"
+#include "app/handover/handover_tab.h"
 #include "site/built.h"
 
 #include <QWidget>
@@ -13,10 +13,10 @@ class QTableWidget;
 namespace mezzet::app {
 
 /// What was measured once it was done, against what is planned: typed, kept, and taken as it is.
-class BuiltTab : public QWidget {
+class BuiltTab : public HandoverTab {
     Q_OBJECT
 public:
-    explicit BuiltTab(JobSession&, QWidget* parent = nullptr);
+    explicit BuiltTab(JobSession&);
 
     [[nodiscard]] QLineEdit* line() const { return line_; }
     [[nodiscard]] QTableWidget* table() const { return table_; }
@@ -26,15 +26,10 @@ public:
     /// The scheme stands as the chosen row says.
     bool takeAsItIs();
 
-signals:
-    void told(const QString& words, bool trouble);
-    void printWanted();
-
 private:
-    void fill();
+    void refresh() override;
     [[nodiscard]] std::vector<BuiltMark> marks() const;
 
-    JobSession& session_;
     QTableWidget* table_;
     QLineEdit* line_;
     QPushButton* sure_;

@@ -1,6 +1,7 @@
 #include "app/handover/handover_dialog.h"
 
 #include "app/look/style.h"
+#include "app/look/widgets.h"
 
 #include <QComboBox>
 #include <QHBoxLayout>
@@ -36,25 +37,17 @@ HandoverDialog::HandoverDialog(JobSession& session, QWidget* parent)
     told_->setWordWrap(true);
     told_->setMinimumHeight(22);
     foot->addWidget(told_, 1);
-    const auto plain = [&](const char* words, auto does) {
-        auto* b = new QPushButton(words);
-        b->setAutoDefault(false);
-        b->setProperty("plain", true);
-        connect(b, &QPushButton::clicked, this, does);
-        foot->addWidget(b);
-    };
-    plain("Undo", [this] { session_.undo(); });
-    plain("Close", [this] { accept(); });
+    addPlainButton(foot, "Undo", "handoverUndo", [this] { session_.undo(); });
+    addPlainButton(foot, "Close", "handoverClose", [this] { accept(); });
     whole->addLayout(foot);
     connect(tabs_, &QTabWidget::currentChanged, told_, &QLabel::clear);
-    connect(list_, &ListTab::told, this, &HandoverDialog::tell);
-    connect(order_, &OrderTab::told, this, &HandoverDialog::tell);
-    connect(built_, &BuiltTab::told, this, &HandoverDialog::tell);
     connect(&session, &JobSession::told, this, &HandoverDialog::tell);
-    connect(list_, &ListTab::printWanted, this, [this] { emit printSheet("list"); });
-    connect(order_, &OrderTab::printWanted, this, [this] { emit printSheet("order"); });
-    connect(tape_, &TapeTab::printWanted, this, [this] { emit printSheet("tape-out"); });
-    connect(built_, &BuiltTab::printWanted, this, [this] { emit printSheet("as-built"); });
+    for (const auto& [tab, sheet] : std::initializer_list<std::pair<HandoverTab*, const char*>>{
+             {list_, "list"}, {order_, "order"}, {tape_, "tape-out"}, {built_, "as-built"}}) {
+        connect(tab, &HandoverTab::told, this, &HandoverDialog::tell);
+        connect(tab, &HandoverTab::printWanted, this,
+                [this, sheet = sheet] { emit printSheet(sheet); });
+    }
     connect(tape_, &TapeTab::builtWanted, this, [this](const QString& piece) {
         tabs_->setCurrentWidget(built_);
         built_->line()->setText(piece + " ");
@@ -99,12 +92,7 @@ QWidget* HandoverDialog::bookTab() {
     make->setAutoDefault(false);
     connect(make, &QPushButton::clicked, this, [this] { emit printBook(asked()); });
     foot->addWidget(make);
-    auto* card = new QPushButton("The shopping card alone …");
-    card->setObjectName("bookCard");
-    card->setAutoDefault(false);
-    card->setProperty("plain", true);
-    connect(card, &QPushButton::clicked, this, [this] { emit printCard(); });
-    foot->addWidget(card);
+    addPlainButton(foot, "The shopping card alone …", "bookCard", [this] { emit printCard(); });
     foot->addStretch(1);
     whole->addLayout(foot);
     connect(reader_, &QComboBox::currentIndexChanged, this, &HandoverDialog::showChapters);
@@ -116,8 +104,8 @@ void HandoverDialog::showChapters() {
     chapters_->clear();
     const auto reader = static_cast<sheets::Reader>(reader_->currentData().toInt());
     for (const auto& [id, title] : sheets::chaptersOf(reader)) {
-        auto* item = new QListWidgetItem(QString::fromStdString(title), chapters_);
-        item->setData(Qt::UserRole, QString::fromStdString(id));
+        auto* item = new QListWidgetItem(fromCore(title), chapters_);
+        item->setData(Qt::UserRole, fromCore(id));
         item->setFlags(item->flags() | Qt::ItemIsUserCheckable);
         item->setCheckState(Qt::Checked);
     }

@@ -8,7 +8,6 @@
 
 #include <QDialog>
 
-class QCheckBox;
 class QTabWidget;
 
 namespace mezzet::app {

@@ -1,6 +1,6 @@
 #include "app/handover/list_tab.h"
 
-#include "app/look/style.h"
+#include "app/look/widgets.h"
 #include "edit/handed_over.h"
 #include "files/whole_file.h"
 #include "judge/compare.h"
@@ -37,10 +37,6 @@ enum ListColumn {
     listColumns
 };
 
-QString listText(const std::string& s) {
-    return QString::fromStdString(s);
-}
-
 /// Numbers by their figures, text by itself.
 class ListCell : public QTableWidgetItem {
 public:
@@ -56,7 +52,7 @@ public:
 
 } // namespace
 
-ListTab::ListTab(JobSession& session, QWidget* parent) : QWidget(parent), session_(session) {
+ListTab::ListTab(JobSession& session) : HandoverTab(session) {
     auto* whole = new QVBoxLayout(this);
     whole->setContentsMargins(12, 12, 12, 8);
     whole->setSpacing(8);
@@ -76,7 +72,7 @@ ListTab::ListTab(JobSession& session, QWidget* parent) : QWidget(parent), sessio
     states_->setAccessibleName("Give the chosen rows a state");
     states_->addItem("Give the chosen …", -1);
     for (std::size_t i = 0; i < itemStates; ++i) {
-        const auto word = listText(std::string(itemStateName(static_cast<ItemState>(i))));
+        const auto word = fromCore(std::string(itemStateName(static_cast<ItemState>(i))));
         shown_->addItem(word, static_cast<int>(i));
         states_->addItem(word, static_cast<int>(i));
     }
@@ -93,19 +89,12 @@ ListTab::ListTab(JobSession& session, QWidget* parent) : QWidget(parent), sessio
     top->addWidget(budget_);
     whole->addLayout(top);
 
-    table_ = new QTableWidget(0, listColumns);
-    table_->setObjectName("listTable");
-    table_->setAccessibleName("The list");
-    table_->setHorizontalHeaderLabels({"Name", "State", "From", "Price", "How many", "Lead, days",
-                                       "Comes on", "Size", "Room", "Zone", "Note"});
-    table_->verticalHeader()->hide();
-    table_->setSelectionBehavior(QAbstractItemView::SelectRows);
-    table_->setAlternatingRowColors(true);
+    table_ = newTable("listTable", "The list",
+                      {"Name", "State", "From", "Price", "How many", "Lead, days", "Comes on",
+                       "Size", "Room", "Zone", "Note"});
     // As the schemes have them, until a heading is clicked.
     table_->horizontalHeader()->setSortIndicator(-1, Qt::AscendingOrder);
     table_->setSortingEnabled(true);
-    table_->horizontalHeader()->setStretchLastSection(true);
-    table_->setWordWrap(false);
     whole->addWidget(table_, 1);
 
     auto* seen = new QHBoxLayout;
@@ -134,31 +123,23 @@ ListTab::ListTab(JobSession& session, QWidget* parent) : QWidget(parent), sessio
     totals_->setTextFormat(Qt::PlainText);
     totals_->setWordWrap(true);
     foot->addWidget(totals_, 1);
-    const auto plain = [&](const char* words, const char* name, auto does) {
-        auto* b = new QPushButton(words);
-        b->setObjectName(name);
-        b->setAutoDefault(false);
-        b->setProperty("plain", true);
-        connect(b, &QPushButton::clicked, this, does);
-        foot->addWidget(b);
-    };
-    plain("Read a table …", "listRead", [this] {
+    addPlainButton(foot, "Read a table …", "listRead", [this] {
         const auto path = QFileDialog::getOpenFileName(this, "Read the list from", {},
                                                        "Tables (*.csv);;All files (*)");
         if (!path.isEmpty())
             readFrom(path);
     });
-    plain("Write a table …", "listWrite", [this] {
+    addPlainButton(foot, "Write a table …", "listWrite", [this] {
         const auto path =
             QFileDialog::getSaveFileName(this, "Write the list to", "list.csv", "Tables (*.csv)");
         if (!path.isEmpty())
             writeTo(path);
     });
-    plain("Print it …", "listPrint", [this] { emit printWanted(); });
+    addPlainButton(foot, "Print it …", "listPrint", [this] { emit printWanted(); });
     whole->addLayout(foot);
 
-    connect(filter_, &QLineEdit::textChanged, this, &ListTab::fill);
-    connect(shown_, &QComboBox::currentIndexChanged, this, &ListTab::fill);
+    connect(filter_, &QLineEdit::textChanged, this, &ListTab::refresh);
+    connect(shown_, &QComboBox::currentIndexChanged, this, &ListTab::refresh);
     connect(states_, &QComboBox::activated, this, [this](int at) {
         if (states_->itemData(at).toInt() >= 0)
             setState(static_cast<ItemState>(states_->itemData(at).toInt()));
@@ -166,15 +147,14 @@ ListTab::ListTab(JobSession& session, QWidget* parent) : QWidget(parent), sessio
     });
     connect(budget_, &QLineEdit::editingFinished, this, &ListTab::takeBudget);
     connect(table_, &QTableWidget::cellChanged, this, &ListTab::typed);
-    connect(&session, &JobSession::jobChanged, this, &ListTab::fill);
-    fill();
+    freshen();
     table_->resizeColumnsToContents();
     table_->setColumnWidth(named, std::max(table_->columnWidth(named), 190));
     table_->setColumnWidth(from, 130);
     table_->setColumnWidth(sized, 160);
 }
 
-void ListTab::fill() {
+void ListTab::refresh() {
     filling_ = true;
     const Project& job = *session_.project();
     items_ = jobList(job);
@@ -210,7 +190,7 @@ void ListTab::fill() {
         const int row = table_->rowCount();
         table_->insertRow(row);
         for (int c = 0; c < listColumns; ++c) {
-            auto* cell = new ListCell(listText(cells.at(static_cast<std::size_t>(c))));
+            auto* cell = new ListCell(fromCore(cells.at(static_cast<std::size_t>(c))));
             cell->setData(Qt::UserRole, static_cast<int>(n));
             if (c == price || c == many || c == days)
                 cell->setTextAlignment(Qt::AlignRight | Qt::AlignVCenter);
@@ -224,20 +204,19 @@ void ListTab::fill() {
     if (chosen >= 0 && chosen < table_->rowCount())
         table_->selectRow(chosen);
     const ListTotals sums = totalsOf(items_);
-    const bool hasBudget = job.handover && job.handover->budget.has_value();
-    const double budget = hasBudget ? job.handover->budget.value_or(0) : 0;
+    const auto& budget = handedOver(job).budget;
     QString words =
-        QString("%1 things, %2 in all").arg(items_.size()).arg(listText(writeCost(sums.all)));
-    if (hasBudget)
+        QString("%1 things, %2 in all").arg(items_.size()).arg(fromCore(writeCost(sums.all)));
+    if (budget)
         words +=
-            sums.all <= budget
-                ? QString("; %1 left of the budget").arg(listText(writeCost(budget - sums.all)))
-                : QString("; %1 over the budget").arg(listText(writeCost(sums.all - budget)));
+            sums.all <= *budget
+                ? QString("; %1 left of the budget").arg(fromCore(writeCost(*budget - sums.all)))
+                : QString("; %1 over the budget").arg(fromCore(writeCost(sums.all - *budget)));
     if (sums.unpriced > 0)
         words += QString("; %1 without a price").arg(sums.unpriced);
     totals_->setText(words);
     if (!budget_->hasFocus())
-        budget_->setText(hasBudget ? listText(moneyText(budget)) : QString());
+        budget_->setText(budget ? fromCore(moneyText(*budget)) : QString());
     filling_ = false;
 }
 
@@ -246,7 +225,7 @@ bool ListTab::put(const std::vector<ListEntry>& entries, const QString& words) {
     const bool done =
         session_.apply(listEdit(job, withEntries(job, entries), words.toStdString()), {}, words);
     if (!done)
-        fill();
+        refresh();
     return done;
 }
 
@@ -261,7 +240,7 @@ void ListTab::typed(int row, int column) {
     e.room = i.room;
     const auto wrong = [&](const QString& what) {
         emit told(what, true);
-        fill();
+        refresh();
     };
     if (column == stated) {
         e.state = readItemState(text);
@@ -280,7 +259,7 @@ void ListTab::typed(int row, int column) {
     } else if (column == due) {
         const auto d = readDay(text);
         if (!d)
-            return wrong(listText(d.problem().sentence()));
+            return wrong(fromCore(d.problem().sentence()));
         e.due = *d;
     } else if (column == from) {
         e.supplier = tidyName(text);
@@ -289,14 +268,14 @@ void ListTab::typed(int row, int column) {
     }
     // Emptied: what was told is forgotten.
     if (text.empty() && (column == from || column == note)) {
-        Handover h = session_.project()->handover ? *session_.project()->handover : Handover{};
+        Handover h = handedOver(*session_.project());
         if (ListEntry* there = h.entry(i.room, i.name)) {
             (column == from ? there->supplier : there->note).clear();
             session_.apply({"the list", {SetHandover{h}}, {}});
         }
         return;
     }
-    put({e}, QString("%1 on the list").arg(listText(i.name)));
+    put({e}, QString("%1 on the list").arg(fromCore(i.name)));
 }
 
 void ListTab::setState(ItemState state) {
@@ -313,11 +292,11 @@ void ListTab::setState(ItemState state) {
     if (entries.empty())
         return emit told("Choose the rows first", true);
     put(entries,
-        QString("%1: %2").arg(entries.size()).arg(listText(std::string(itemStateName(state)))));
+        QString("%1: %2").arg(entries.size()).arg(fromCore(std::string(itemStateName(state)))));
 }
 
 void ListTab::takeBudget() {
-    Handover h = session_.project()->handover ? *session_.project()->handover : Handover{};
+    Handover h = handedOver(*session_.project());
     const auto text = budget_->text().trimmed().toStdString();
     std::optional<double> now;
     if (!text.empty()) {
@@ -358,13 +337,13 @@ void ListTab::askFits(const QString& sizes) {
         return emit told("Say its width, depth and height, like 88 x 36 x 34", true);
     const auto found = doesThisOneFit(job, *session_.scene(), p->id, size);
     if (!found)
-        return emit told(listText(found.problem().sentence()), true);
+        return emit told(fromCore(found.problem().sentence()), true);
     QString words =
-        found->fits ? "Yes: it upsets nothing" : "No: " + listText(found->upsets.front());
+        found->fits ? "Yes: it upsets nothing" : "No: " + fromCore(found->upsets.front());
     if (found->upsets.size() > 1)
         words += QString(", and %1 more").arg(found->upsets.size() - 1);
     for (const auto& no : found->notIn)
-        words += "; it doesn't come in by " + listText(no);
+        words += "; it doesn't come in by " + fromCore(no);
     tried_ = found->edit;
     try_->setEnabled(true);
     emit told(words, !found->fits);
@@ -385,7 +364,7 @@ bool ListTab::readFrom(const QString& path) {
     const auto change = text ? listFromCsv(*text, path.toStdString(), *session_.project())
                              : Result<ListChange>(text.problem());
     if (!change) {
-        emit told(listText(change.problem().text()), true);
+        emit told(fromCore(change.problem().text()), true);
         return false;
     }
     return session_.apply(listEdit(*session_.project(), *change, "read the list"), {},
@@ -396,7 +375,7 @@ bool ListTab::writeTo(const QString& path) {
     if (const auto written =
             writeWhole(path.toStdString(), listAsCsv(jobList(*session_.project())));
         !written) {
-        emit told(listText(written.problem().text()), true);
+        emit told(fromCore(written.problem().text()), true);
         return false;
     }
     emit told("The list is in " + path, false);

@@ -1,6 +1,6 @@
 #pragma once
 
-#include "app/session/job_session.h"
+#include "app/handover/handover_tab.h"
 #include "edit/edit.h"
 #include "handover/list.h"
 
@@ -16,10 +16,10 @@ namespace mezzet::app {
 
 /// What is had and bought: every piece of the schemes, and what is in none. A cell is typed over;
 /// several rows take a state at once.
-class ListTab : public QWidget {
+class ListTab : public HandoverTab {
     Q_OBJECT
 public:
-    explicit ListTab(JobSession&, QWidget* parent = nullptr);
+    explicit ListTab(JobSession&);
 
     [[nodiscard]] QTableWidget* table() const { return table_; }
     [[nodiscard]] QLineEdit* filter() const { return filter_; }
@@ -36,17 +36,12 @@ public:
     bool readFrom(const QString& path);
     bool writeTo(const QString& path);
 
-signals:
-    void told(const QString& words, bool trouble);
-    void printWanted();
-
 private:
-    void fill();
+    void refresh() override;
     void typed(int row, int column);
     bool put(const std::vector<ListEntry>&, const QString& words);
     void takeBudget();
 
-    JobSession& session_;
     std::vector<ListItem> items_;
     QTableWidget* table_;
     QLineEdit* filter_;

@@ -1,6 +1,5 @@
 #include "app/handover/order_tab.h"
 
-#include "app/look/style.h"
 #include "files/whole_file.h"
 #include "measure/text.h"
 #include "sheets/handover_draw.h"
@@ -8,10 +7,8 @@
 
 #include <QFileDialog>
 #include <QHBoxLayout>
-#include <QHeaderView>
 #include <QLabel>
 #include <QLineEdit>
-#include <QPainter>
 #include <QPushButton>
 #include <QTableWidget>
 #include <QVBoxLayout>
@@ -33,15 +30,9 @@ enum OrderColumn {
     orderColumns
 };
 
-QString orderText(const std::string& s) {
-    return QString::fromStdString(s);
-}
-
 } // namespace
 
-OrderPicture::OrderPicture(QWidget* parent) : QWidget(parent) {
-    setObjectName("orderPicture");
-    setAccessibleName("The order of work as bars");
+OrderPicture::OrderPicture() : PaperWidget("orderPicture", "The order of work as bars") {
     setMinimumHeight(180);
 }
 
@@ -51,34 +42,20 @@ void OrderPicture::show(std::optional<JobSchedule> s, const WorkCalendar& c) {
     update();
 }
 
-void OrderPicture::paintEvent(QPaintEvent*) {
-    QPainter p(this);
-    p.setRenderHint(QPainter::Antialiasing);
-    p.fillRect(rect(), Qt::white);
-    if (!schedule_)
-        return;
-    constexpr double pixelsAMm = 4;
-    sheets::drawOrderOfWork(p, pixelsAMm,
-                            QRectF(2, 0, width() / pixelsAMm - 4, height() / pixelsAMm - 2),
-                            *schedule_, calendar_);
+void OrderPicture::drawPaper(QPainter& p, double unitsPerMm, const QRectF& mm) {
+    if (schedule_)
+        sheets::drawOrderOfWork(p, unitsPerMm, mm.adjusted(2, 0, -2, -2), *schedule_, calendar_);
 }
 
-OrderTab::OrderTab(JobSession& session, QWidget* parent) : QWidget(parent), session_(session) {
+OrderTab::OrderTab(JobSession& session) : HandoverTab(session) {
     auto* whole = new QVBoxLayout(this);
     whole->setContentsMargins(12, 12, 12, 8);
     whole->setSpacing(8);
     picture_ = new OrderPicture;
     whole->addWidget(picture_, 3);
-    table_ = new QTableWidget(0, orderColumns);
-    table_->setObjectName("orderTable");
-    table_->setAccessibleName("The tasks");
-    table_->setHorizontalHeaderLabels(
+    table_ = newTable(
+        "orderTable", "The tasks",
         {"Task", "By", "Begins", "Ends", "Hours", "Days", "Waits after", "May slip", "After"});
-    table_->verticalHeader()->hide();
-    table_->setSelectionBehavior(QAbstractItemView::SelectRows);
-    table_->setAlternatingRowColors(true);
-    table_->horizontalHeader()->setStretchLastSection(true);
-    table_->setWordWrap(false);
     whole->addWidget(table_, 2);
     auto* foot = new QHBoxLayout;
     auto* label = new QLabel("Work begins on");
@@ -94,38 +71,29 @@ OrderTab::OrderTab(JobSession& session, QWidget* parent) : QWidget(parent), sess
                             "2027-04-05");
     more->setProperty("quiet", true);
     foot->addWidget(more, 1);
-    const auto plain = [&](const char* words, const char* name, auto does) {
-        auto* b = new QPushButton(words);
-        b->setObjectName(name);
-        b->setAutoDefault(false);
-        b->setProperty("plain", true);
-        connect(b, &QPushButton::clicked, this, does);
-        foot->addWidget(b);
-    };
-    plain("Read changes …", "orderRead", [this] {
+    addPlainButton(foot, "Read changes …", "orderRead", [this] {
         const auto path = QFileDialog::getOpenFileName(
             this, "Read changes from", {}, "Calendars and tables (*.ics *.csv);;All files (*)");
         if (!path.isEmpty())
             readFrom(path);
     });
-    plain("Write a calendar …", "orderWrite", [this] {
+    addPlainButton(foot, "Write a calendar …", "orderWrite", [this] {
         const auto path =
             QFileDialog::getSaveFileName(this, "Write the order of work to", "order-of-work.ics",
                                          "Calendars (*.ics);;Tables (*.csv)");
         if (!path.isEmpty())
             writeTo(path);
     });
-    plain("Print it …", "orderPrint", [this] { emit printWanted(); });
+    addPlainButton(foot, "Print it …", "orderPrint", [this] { emit printWanted(); });
     whole->addLayout(foot);
     connect(table_, &QTableWidget::cellChanged, this, &OrderTab::typed);
     connect(from_, &QLineEdit::editingFinished, this, &OrderTab::takeFrom);
-    connect(&session, &JobSession::jobChanged, this, &OrderTab::fill);
-    fill();
+    freshen();
     table_->resizeColumnsToContents();
     table_->setColumnWidth(taskName, std::max(table_->columnWidth(taskName), 170));
 }
 
-void OrderTab::fill() {
+void OrderTab::refresh() {
     filling_ = true;
     const Project& job = *session_.project();
     auto made = jobSchedule(job, {}, today());
@@ -133,8 +101,8 @@ void OrderTab::fill() {
     if (made)
         schedule_ = std::move(*made);
     else
-        emit told(orderText(made.problem().sentence()), true);
-    picture_->show(schedule_, job.handover ? job.handover->calendar : WorkCalendar{});
+        emit told(fromCore(made.problem().sentence()), true);
+    picture_->show(schedule_, handedOver(job).calendar);
     const int chosen = table_->currentRow();
     table_->setRowCount(0);
     if (schedule_)
@@ -159,9 +127,9 @@ void OrderTab::fill() {
             for (const std::string& c : t.cautions)
                 tip += (tip.empty() ? "" : "\n") + c;
             for (int c = 0; c < orderColumns; ++c) {
-                auto* cell = new QTableWidgetItem(orderText(cells.at(static_cast<std::size_t>(c))));
+                auto* cell = new QTableWidgetItem(fromCore(cells.at(static_cast<std::size_t>(c))));
                 cell->setData(Qt::UserRole, static_cast<int>(i));
-                cell->setToolTip(orderText(tip).toHtmlEscaped());
+                cell->setToolTip(fromCore(tip).toHtmlEscaped());
                 if (c == taskName || c == taskEnds || c == taskSlips || c == taskAfter)
                     cell->setFlags(cell->flags() & ~Qt::ItemIsEditable);
                 if (at.critical) {
@@ -174,27 +142,23 @@ void OrderTab::fill() {
         }
     if (chosen >= 0 && chosen < table_->rowCount())
         table_->setCurrentCell(chosen, taskName);
+    const auto& from = handedOver(job).from;
     if (!from_->hasFocus())
-        from_->setText(job.handover && job.handover->from ? orderText(isoDay(*job.handover->from))
-                                                          : QString());
+        from_->setText(from ? fromCore(isoDay(*from)) : QString());
     filling_ = false;
 }
 
 bool OrderTab::put(const Handover& h, const QString& words) {
     const auto was = schedule_;
     if (!session_.apply({words.toStdString(), {SetHandover{h}}, {}})) {
-        fill();
+        refresh();
         return false;
     }
     // What a slip moves.
     QStringList moved;
     if (was && schedule_)
-        for (std::size_t i = 0; i < schedule_->tasks.size(); ++i)
-            for (std::size_t k = 0; k < was->tasks.size(); ++k)
-                if (was->tasks[k].task.name == schedule_->tasks[i].task.name &&
-                    was->times[k].start != schedule_->times[i].start)
-                    moved << orderText(schedule_->tasks[i].task.name + " to " +
-                                       shortDayWords(schedule_->times[i].start));
+        for (const MovedTask& m : movedBetween(*was, *schedule_))
+            moved << fromCore(m.name + " to " + shortDayWords(m.is));
     emit told(moved.isEmpty() ? words + ": nothing else moves"
                               : words + "; it moves " + moved.join(", "),
               false);
@@ -208,7 +172,7 @@ void OrderTab::typed(int row, int column) {
     const JobTask t =
         schedule_->tasks.at(static_cast<std::size_t>(cell->data(Qt::UserRole).toInt()));
     const std::string text = cell->text().trimmed().toStdString();
-    Handover h = session_.project()->handover ? *session_.project()->handover : Handover{};
+    Handover h = handedOver(*session_.project());
     if (h.task(t.task.name) == nullptr) {
         TaskTold fresh;
         fresh.name = t.task.name;
@@ -217,14 +181,14 @@ void OrderTab::typed(int row, int column) {
     TaskTold& told_ = *h.task(t.task.name);
     const auto wrong = [&](const QString& what) {
         emit told(what, true);
-        fill();
+        refresh();
     };
     if (column == taskBy) {
         told_.trade = tidyName(text);
     } else if (column == taskBegins) {
         const auto d = readDay(text);
         if (!d)
-            return wrong(orderText(d.problem().sentence()));
+            return wrong(fromCore(d.problem().sentence()));
         told_.notBefore = *d;
     } else {
         const auto n = readMoney(text);
@@ -241,17 +205,17 @@ void OrderTab::typed(int row, int column) {
             told_.waitDays = static_cast<int>(*n);
         }
     }
-    put(h, orderText(t.task.name));
+    put(h, fromCore(t.task.name));
 }
 
 void OrderTab::takeFrom() {
-    Handover h = session_.project()->handover ? *session_.project()->handover : Handover{};
+    Handover h = handedOver(*session_.project());
     const auto text = from_->text().trimmed().toStdString();
     std::optional<Day> now;
     if (!text.empty()) {
         const auto d = readDay(text);
         if (!d)
-            return emit told(orderText(d.problem().sentence()), true);
+            return emit told(fromCore(d.problem().sentence()), true);
         now = *d;
     }
     if (h.from != now) {
@@ -270,14 +234,11 @@ bool OrderTab::readFrom(const QString& path) {
         : calendar ? withCalendar(*session_.project(), *schedule_, *text, path.toStdString())
                    : withTasksCsv(*session_.project(), *schedule_, *text, path.toStdString());
     if (!change) {
-        emit told(orderText(change.problem().text()), true);
+        emit told(fromCore(change.problem().text()), true);
         return false;
     }
-    auto h = change->handover;
-    if (!h.from)
-        h.from = schedule_->from;
-    return put(h, change->told.empty() ? QString("Nothing differs there")
-                                       : orderText(listed(change->told)));
+    return put(change->handover, change->told.empty() ? QString("Nothing differs there")
+                                                      : fromCore(listed(change->told)));
 }
 
 bool OrderTab::writeTo(const QString& path) {
@@ -287,7 +248,7 @@ bool OrderTab::writeTo(const QString& path) {
                           ? tasksAsCsv(*schedule_)
                           : tasksAsCalendar(*schedule_, session_.project()->title);
     if (const auto written = writeWhole(path.toStdString(), text); !written) {
-        emit told(orderText(written.problem().text()), true);
+        emit told(fromCore(written.problem().text()), true);
         return false;
     }
     emit told("The order of work is in " + path, false);

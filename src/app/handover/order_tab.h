@@ -1,6 +1,7 @@
 #pragma once
 
-#include "app/session/job_session.h"
+#include "app/handover/handover_tab.h"
+#include "app/look/widgets.h"
 #include "handover/tasks.h"
 
 #include <QWidget>
@@ -11,15 +12,14 @@ class QTableWidget;
 namespace mezzet::app {
 
 /// The order of work as bars over days.
-class OrderPicture : public QWidget {
-    Q_OBJECT
+class OrderPicture : public PaperWidget {
 public:
-    explicit OrderPicture(QWidget* parent = nullptr);
+    OrderPicture();
     void show(std::optional<JobSchedule>, const WorkCalendar&);
     QSize sizeHint() const override { return {900, 300}; }
 
 protected:
-    void paintEvent(QPaintEvent*) override;
+    void drawPaper(QPainter&, double unitsPerMm, const QRectF& mm) override;
 
 private:
     std::optional<JobSchedule> schedule_;
@@ -27,10 +27,10 @@ private:
 };
 
 /// The tasks, with their days: a cell is typed over, and what moves is told.
-class OrderTab : public QWidget {
+class OrderTab : public HandoverTab {
     Q_OBJECT
 public:
-    explicit OrderTab(JobSession&, QWidget* parent = nullptr);
+    explicit OrderTab(JobSession&);
 
     [[nodiscard]] QTableWidget* table() const { return table_; }
     [[nodiscard]] QLineEdit* from() const { return from_; }
@@ -39,17 +39,12 @@ public:
     bool readFrom(const QString& path);
     bool writeTo(const QString& path);
 
-signals:
-    void told(const QString& words, bool trouble);
-    void printWanted();
-
 private:
-    void fill();
+    void refresh() override;
     void typed(int row, int column);
     void takeFrom();
     bool put(const Handover&, const QString& words);
 
-    JobSession& session_;
     OrderPicture* picture_;
     QTableWidget* table_;
     QLineEdit* from_;

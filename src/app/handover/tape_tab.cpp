@@ -1,28 +1,16 @@
 #include "app/handover/tape_tab.h"
 
-#include "app/look/style.h"
 #include "sheets/handover_draw.h"
 
 #include <QHBoxLayout>
 #include <QLabel>
 #include <QListWidget>
-#include <QPainter>
 #include <QPushButton>
 #include <QVBoxLayout>
 
 namespace mezzet::app {
 
-namespace {
-
-QString tapeText(const std::string& s) {
-    return QString::fromStdString(s);
-}
-
-} // namespace
-
-TapePicture::TapePicture(QWidget* parent) : QWidget(parent) {
-    setObjectName("tapePicture");
-    setAccessibleName("The floor with the tapes of this step");
+TapePicture::TapePicture() : PaperWidget("tapePicture", "The floor with the tapes of this step") {
     setMinimumSize(380, 300);
 }
 
@@ -35,18 +23,12 @@ void TapePicture::show(ScenePtr scene, const TapeOut& tape, const Notation& show
     update();
 }
 
-void TapePicture::paintEvent(QPaintEvent*) {
-    QPainter p(this);
-    p.setRenderHint(QPainter::Antialiasing);
-    p.fillRect(rect(), Qt::white);
-    if (!scene_)
-        return;
-    constexpr double pixelsAMm = 4;
-    sheets::drawTapePlan(p, pixelsAMm, QRectF(0, 0, width() / pixelsAMm, height() / pixelsAMm),
-                         *scene_, shown_, tape_, step_);
+void TapePicture::drawPaper(QPainter& p, double unitsPerMm, const QRectF& mm) {
+    if (scene_)
+        sheets::drawTapePlan(p, unitsPerMm, mm, *scene_, shown_, tape_, step_);
 }
 
-TapeTab::TapeTab(JobSession& session, QWidget* parent) : QWidget(parent), session_(session) {
+TapeTab::TapeTab(JobSession& session) : HandoverTab(session) {
     auto* whole = new QHBoxLayout(this);
     whole->setContentsMargins(12, 12, 12, 8);
     whole->setSpacing(14);
@@ -71,47 +53,35 @@ TapeTab::TapeTab(JobSession& session, QWidget* parent) : QWidget(parent), sessio
     next->setAutoDefault(false);
     connect(next, &QPushButton::clicked, this, &TapeTab::done);
     foot->addWidget(next);
-    const auto plain = [&](const char* words, const char* name, auto does) {
-        auto* b = new QPushButton(words);
-        b->setObjectName(name);
-        b->setAutoDefault(false);
-        b->setProperty("plain", true);
-        connect(b, &QPushButton::clicked, this, does);
-        foot->addWidget(b);
-    };
-    plain("It came to lie elsewhere …", "tapeBuilt", [this] {
+    addPlainButton(foot, "It came to lie elsewhere …", "tapeBuilt", [this] {
         const int at = steps_->currentRow();
         if (at >= 0 && static_cast<std::size_t>(at) < tape_.steps.size())
-            emit builtWanted(tapeText(tape_.steps[static_cast<std::size_t>(at)].name));
+            emit builtWanted(fromCore(tape_.steps[static_cast<std::size_t>(at)].name));
     });
     foot->addStretch(1);
-    plain("Print it …", "tapePrint", [this] { emit printWanted(); });
+    addPlainButton(foot, "Print it …", "tapePrint", [this] { emit printWanted(); });
     right->addLayout(foot);
     whole->addLayout(right);
     connect(steps_, &QListWidget::currentRowChanged, this, &TapeTab::showStep);
-    connect(&session, &JobSession::jobChanged, this, &TapeTab::fill);
-    fill();
 }
 
-void TapeTab::fill() {
+void TapeTab::refresh() {
     const Project& job = *session_.project();
     tape_ = tapeOut(*session_.scene(), job.notation);
-    QString now;
     QStringList lines;
     for (const TapeStep& s : tape_.steps) {
         const auto from = [&](const TapeFrom& f) {
             return write(f.length, job.notation) + " from " + f.mark;
         };
-        lines << tapeText(s.name + ", " + s.corner + ": " + from(s.from[0]) + " and " +
+        lines << fromCore(s.name + ", " + s.corner + ": " + from(s.from[0]) + " and " +
                           from(s.from[1]) + (s.overMarked ? " (over what is marked)" : ""));
     }
-    now = lines.join("\n");
     // The same floor keeps its ticks.
-    if (now == last_) {
+    if (lines == last_) {
         showStep();
         return;
     }
-    last_ = now;
+    last_ = lines;
     const QSignalBlocker quiet(steps_);
     steps_->clear();
     for (const QString& line : lines) {
@@ -145,7 +115,7 @@ void TapeTab::done() {
     else
         words_->setText(QString("All %1 points are marked; %2 of tape.")
                             .arg(tape_.steps.size())
-                            .arg(tapeText(write(tape_.tape, session_.project()->notation))));
+                            .arg(fromCore(write(tape_.tape, session_.project()->notation))));
 }
 
 } // namespace mezzet::app

@@ -1,6 +1,7 @@
 #pragma once
 
-#include "app/session/job_session.h"
+#include "app/handover/handover_tab.h"
+#include "app/look/widgets.h"
 #include "handover/tape_out.h"
 
 #include <QWidget>
@@ -11,15 +12,14 @@ class QListWidget;
 namespace mezzet::app {
 
 /// The floor with the two tapes of one step.
-class TapePicture : public QWidget {
-    Q_OBJECT
+class TapePicture : public PaperWidget {
 public:
-    explicit TapePicture(QWidget* parent = nullptr);
+    TapePicture();
     void show(ScenePtr, const TapeOut&, const Notation&, std::optional<std::size_t> step);
     QSize sizeHint() const override { return {600, 480}; }
 
 protected:
-    void paintEvent(QPaintEvent*) override;
+    void drawPaper(QPainter&, double unitsPerMm, const QRectF& mm) override;
 
 private:
     ScenePtr scene_;
@@ -29,10 +29,10 @@ private:
 };
 
 /// Marking the floor step by step: each is ticked off, the next one shown.
-class TapeTab : public QWidget {
+class TapeTab : public HandoverTab {
     Q_OBJECT
 public:
-    explicit TapeTab(JobSession&, QWidget* parent = nullptr);
+    explicit TapeTab(JobSession&);
 
     [[nodiscard]] QListWidget* steps() const { return steps_; }
     [[nodiscard]] const TapeOut& tape() const { return tape_; }
@@ -40,20 +40,18 @@ public:
     void done();
 
 signals:
-    void printWanted();
     /// A piece was marked elsewhere: what was measured is to be typed.
     void builtWanted(const QString& piece);
 
 private:
-    void fill();
+    void refresh() override;
     void showStep();
 
-    JobSession& session_;
     TapePicture* picture_;
     QListWidget* steps_;
     QLabel* words_;
     TapeOut tape_;
-    QString last_; ///< of which the ticks are
+    QStringList last_; ///< of which the ticks are
 };
 
 } // namespace mezzet::app

@@ -55,14 +55,7 @@ bool MainWindow::putPicture(const QString& path) {
         emit session_.told(QString::fromStdString(picture.problem().sentence()), true);
         return false;
     }
-    const auto key = sheets::pictureKey(*session_.project(), *picture);
-    Piece changed = *p;
-    changed.pose = session_.scene()->byId(p->id)->pose;
-    changed.picture = key;
-    changed.darkFoot = sheets::coloursOf(*picture).footDarker >= darkFootFrom;
-    return session_.apply({"put " + picture->name + " in " + p->name,
-                           {PutPicture{key, *picture}, PutPiece{changed}},
-                           {}});
+    return session_.apply(sheets::intoFrame(*session_.project(), *session_.scene(), *p, *picture));
 }
 
 void MainWindow::choosePicture() {

@@ -15,18 +15,17 @@ namespace {
 
 class HandoverReader {
 public:
-    explicit HandoverReader(WordsReader& words) : in(words), job_(words.job()) {
-        if (job_.handover)
-            now_ = *job_.handover;
-    }
+    explicit HandoverReader(WordsReader& words) : in(words), job_(words.job()) {}
 
     std::optional<Edit> read() {
+        if (!begins())
+            return {};
         // "task lamp beside desk" is a lamp.
-        if (begins())
-            for (const auto& k : job_.library.kit->kinds())
-                if (isAhead(k->name) || std::any_of(k->also.begin(), k->also.end(),
-                                                    [&](const auto& w) { return isAhead(w); }))
-                    return {};
+        for (const auto& k : job_.library.kit->kinds())
+            if (isAhead(k->name) || std::any_of(k->also.begin(), k->also.end(),
+                                                [&](const auto& w) { return isAhead(w); }))
+                return {};
+        now_ = handedOver(job_);
         return readVerb(*this, in, verbs());
     }
 
@@ -51,10 +50,10 @@ public:
               "the first day of work",
               "work from 2027-03-01"},
              &HandoverReader::from},
-            {{{"work on", "no work on"},
-              "a day of the week that is worked, or is not",
-              "work on saturdays; no work on mondays"},
-             &HandoverReader::weekday},
+            {{{"work on"}, "days of the week that are worked", "work on saturdays"},
+             &HandoverReader::workedOn},
+            {{{"no work on"}, "days of the week that are not", "no work on mondays"},
+             &HandoverReader::freeOn},
             {{{"holiday", "holidays"},
               "days on which nobody works",
               "holiday 2027-04-05; holidays 2027-12-24 to 2028-01-02; holidays none"},
@@ -146,8 +145,9 @@ private:
         return told(worded("work begins on {}", dayWords(*now_.from)));
     }
 
-    Edit weekday() {
-        const bool off = foldCase(in.text()).find("no work") != std::string::npos;
+    Edit workedOn() { return weekdays(true); }
+    Edit freeOn() { return weekdays(false); }
+    Edit weekdays(bool worked) {
         constexpr std::array<std::string_view, 7> names{
             "monday", "tuesday", "wednesday", "thursday", "friday", "saturday", "sunday"};
         std::vector<std::string> said;
@@ -157,14 +157,14 @@ private:
                 ++i;
             if (i == 7)
                 in.failAhead("which day of the week?", "say it like: work on saturdays");
-            now_.calendar.worked.at(i) = !off;
+            now_.calendar.worked.at(i) = worked;
             said.push_back(std::string(names.at(i)) + "s");
         } while (in.comma() || in.take({"and"}));
         if (std::none_of(now_.calendar.worked.begin(), now_.calendar.worked.end(),
                          [](bool w) { return w; }))
             in.fail(0, in.text().size(), "then no day is worked", "leave one at the least");
-        return told(off ? worded("no work on {}", listed(said))
-                        : worded("work on {}", listed(said)));
+        return told(worked ? worded("work on {}", listed(said))
+                           : worded("no work on {}", listed(said)));
     }
 
     Edit holiday() {

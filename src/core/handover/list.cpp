@@ -48,6 +48,20 @@ std::string zoneOf(const Scheme& scheme, int piece) {
     return {};
 }
 
+/// What is told of a thing, wherever it is.
+void tell(ListItem& i, const ListEntry& e) {
+    i.state = e.state.value_or(i.state);
+    if (!i.price)
+        i.price = e.price; // the scheme's own wins: that of what is away, or in none, is told
+    i.supplier = e.supplier;
+    i.quantity = e.quantity.value_or(1);
+    i.leadDays = e.leadDays;
+    i.ordered = e.ordered;
+    i.due = e.due;
+    i.note = e.note;
+    i.link = e.link;
+}
+
 ListItem itemOf(const Project& job, std::size_t scheme, const Piece& p, const Handover& told) {
     const Scheme& s = *job.schemes[scheme];
     ListItem i;
@@ -61,18 +75,8 @@ ListItem itemOf(const Project& job, std::size_t scheme, const Piece& p, const Ha
     i.piece = p.id;
     if (p.thing && !p.thing->stock.empty())
         i.state = ItemState::have;
-    if (const ListEntry* e = told.entry(i.room, p.name)) {
-        i.state = e->state.value_or(i.state);
-        if (!i.price)
-            i.price = e->price; // of what is away, in the other arrangement
-        i.supplier = e->supplier;
-        i.quantity = e->quantity.value_or(1);
-        i.leadDays = e->leadDays;
-        i.ordered = e->ordered;
-        i.due = e->due;
-        i.note = e->note;
-        i.link = e->link;
-    }
+    if (const ListEntry* e = told.entry(i.room, p.name))
+        tell(i, *e);
     return i;
 }
 
@@ -182,23 +186,14 @@ std::vector<std::pair<std::size_t, const Piece*>> piecesCalled(const Project& jo
     return all;
 }
 
-class ListTable {
+/// A list's table, row by row.
+class ListRows {
 public:
-    ListTable(const std::vector<std::vector<std::string>>& records, std::string_view file)
-        : records_(records), file_(file) {}
+    explicit ListRows(const CsvTable& table) : table_(table) {}
 
     Result<std::vector<ListEntry>> read() {
-        if (records_.empty())
-            return fault(std::string(told("it is empty")),
-                         std::string(told("its first line names the columns")));
-        if (auto wrong = readHead())
-            return *wrong;
         std::vector<ListEntry> out;
-        for (record_ = 1; record_ < records_.size(); ++record_) {
-            const auto& r = records_[record_];
-            if (std::all_of(r.begin(), r.end(),
-                            [](const std::string& s) { return trimmed(s).empty(); }))
-                continue;
+        for (row_ = 0; row_ < table_.rows(); ++row_) {
             auto e = entry();
             if (!e)
                 return e.problem();
@@ -208,53 +203,11 @@ public:
     }
 
 private:
-    [[nodiscard]] Problem fault(std::string what, std::string remedy,
-                                std::size_t column = 0) const {
-        Problem p{std::move(what), std::move(remedy)};
-        p.file = file_;
-        p.line = static_cast<int>(record_) + 1;
-        p.column = static_cast<int>(column) + 1;
-        return p;
-    }
-
-    std::optional<Problem> readHead() {
-        at_.fill(-1);
-        for (std::size_t i = 0; i < records_.front().size(); ++i) {
-            const auto word = foldCase(trimmed(records_.front()[i]));
-            const auto it = std::find(columnNames.begin(), columnNames.end(), word);
-            if (it == columnNames.end())
-                return fault(
-                    worded("there is no column “{}”", shownPlainly(word.substr(0, 60))),
-                    worded("the columns are {}", listed({columnNames.begin(), columnNames.end()})),
-                    i);
-            int& at = at_.at(static_cast<std::size_t>(it - columnNames.begin()));
-            if (at >= 0)
-                return fault(worded("the column “{}” is there twice", word),
-                             std::string(told("leave one out")), i);
-            at = static_cast<int>(i);
-        }
-        if (at_.front() < 0)
-            return fault(std::string(told("there is no column “name”")),
-                         std::string(told("its first line names the columns")));
-        return {};
-    }
-
     [[nodiscard]] std::string cell(Column c) const {
-        const int at = at_.at(static_cast<std::size_t>(c));
-        const auto& r = records_[record_];
-        if (at < 0 || static_cast<std::size_t>(at) >= r.size())
-            return {};
-        std::string s = tidyName(r[static_cast<std::size_t>(at)]);
-        // As csvCell writes what a spreadsheet would run.
-        if (s.size() > 1 && s[0] == '\'' &&
-            std::string_view("=+-@").find(s[1]) != std::string::npos)
-            s.erase(0, 1);
-        return s;
+        return table_.cell(row_, static_cast<std::size_t>(c));
     }
-
     [[nodiscard]] Problem wrongCell(Column c, std::string what, std::string remedy) const {
-        return fault(std::move(what), std::move(remedy),
-                     static_cast<std::size_t>(std::max(0, at_.at(static_cast<std::size_t>(c)))));
+        return table_.fault(row_, static_cast<std::size_t>(c), std::move(what), std::move(remedy));
     }
 
     std::optional<Problem> whole(Column c, int most, std::optional<int>& out) const {
@@ -343,13 +296,16 @@ private:
         return e;
     }
 
-    const std::vector<std::vector<std::string>>& records_;
-    std::string file_;
-    std::size_t record_ = 0;
-    std::array<int, columns> at_{};
+    const CsvTable& table_;
+    std::size_t row_ = 0;
 };
 
 } // namespace
+
+const Handover& handedOver(const Project& job) {
+    static const Handover nothing;
+    return job.handover ? *job.handover : nothing;
+}
 
 std::vector<std::size_t> listedSchemes(const Project& job) {
     std::vector<std::size_t> out;
@@ -368,8 +324,7 @@ std::vector<std::size_t> listedSchemes(const Project& job) {
 }
 
 std::vector<ListItem> jobList(const Project& job) {
-    const Handover none;
-    const Handover& told = job.handover ? *job.handover : none;
+    const Handover& told = handedOver(job);
     std::vector<ListItem> out;
     std::set<std::pair<std::string, std::string>> placed;
     for (const std::size_t i : listedSchemes(job)) {
@@ -388,17 +343,9 @@ std::vector<ListItem> jobList(const Project& job) {
         ListItem i;
         i.name = e.name;
         i.room = e.room;
-        i.state = e.state.value_or(ItemState::toFind);
-        i.supplier = e.supplier;
-        i.price = e.price;
-        i.quantity = e.quantity.value_or(1);
-        i.leadDays = e.leadDays;
         i.zone = e.zone;
-        i.ordered = e.ordered;
-        i.due = e.due;
-        i.note = e.note;
-        i.link = e.link;
         i.size = e.size;
+        tell(i, e);
         out.push_back(std::move(i));
     }
     return out;
@@ -434,8 +381,7 @@ std::string listAsCsv(const std::vector<ListItem>& items) {
 
 ListChange withEntries(const Project& job, const std::vector<ListEntry>& entries) {
     ListChange out;
-    if (job.handover)
-        out.handover = *job.handover;
+    out.handover = handedOver(job);
     const auto put = [&](std::size_t scheme, const Piece& p) -> Piece& {
         for (auto& one : out.pieces)
             if (one.scheme == scheme && one.piece.id == p.id)
@@ -518,24 +464,19 @@ ListChange withEntries(const Project& job, const std::vector<ListEntry>& entries
 }
 
 Result<ListChange> listFromCsv(std::string_view text, std::string_view file, const Project& job) {
-    const auto fault = [&](std::string what, std::string remedy) {
-        Problem p{std::move(what), std::move(remedy)};
-        p.file = file;
-        return p;
-    };
-    if (!isText(text))
-        return fault(std::string(told("it is not text (UTF-8)")),
-                     std::string(told("write it as CSV in UTF-8")));
-    const auto records = readCsv(text, file, mostEntries);
-    if (!records)
-        return records.problem();
-    const auto entries = ListTable(*records, file).read();
+    const auto table = CsvTable::read(text, file, columnNames, mostEntries);
+    if (!table)
+        return table.problem();
+    const auto entries = ListRows(*table).read();
     if (!entries)
         return entries.problem();
     auto change = withEntries(job, *entries);
-    if (change.handover.list.size() > mostEntries)
-        return fault(worded("the list would have more than {} things", mostEntries),
-                     std::string(told("split the table")));
+    if (change.handover.list.size() > mostEntries) {
+        Problem p{worded("the list would have more than {} things", mostEntries),
+                  std::string(told("split the table"))};
+        p.file = file;
+        return p;
+    }
     return change;
 }
 

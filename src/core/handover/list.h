@@ -30,6 +30,9 @@ struct ListItem {
     [[nodiscard]] double cost() const { return price.value_or(0) * quantity; }
 };
 
+/// What is told of a job's handing over; nothing told where there is none.
+[[nodiscard]] const Handover& handedOver(const Project&);
+
 /// The scheme of each room that its list is of: the active one, and of other rooms their first.
 [[nodiscard]] std::vector<std::size_t> listedSchemes(const Project&);
 

@@ -1,6 +1,7 @@
 #include "handover/shelf_boards.h"
 
 #include "hang/hooks.h"
+#include "hang/stock.h"
 #include "measure/text.h"
 #include "measure/texts.h"
 
@@ -27,13 +28,6 @@ template <class All> Length leastOf(const All& all, Length holds, bool metric) {
     return holds;
 }
 
-const ShelfMaterial* materialCalled(const RuleBook& book, std::string_view name) {
-    for (const ShelfMaterial& m : book.shelving)
-        if (foldCase(m.name) == foldCase(name))
-            return &m;
-    return nullptr;
-}
-
 class BoardLister {
 public:
     BoardLister(const Scene& scene, const RuleBook& book, bool units)
@@ -55,36 +49,32 @@ public:
     }
 
 private:
-    ShelfBoard& add(const Piece& p, std::string name, Length length, Length width,
-                    Length thickness) {
+    ShelfBoard& add(const Piece& p, std::string name, Length length, Length width, Length thickness,
+                    UnitMaterial of) {
         ShelfBoard b;
         b.piece = p.id;
         b.name = std::move(name);
         b.length = length;
         b.width = width;
         b.thickness = thickness;
-        std::string material = p.hanging.material;
-        if (material.empty() && p.thing)
-            material = p.thing->material;
-        if (material.empty()) {
-            material = p.kind->hanging.material;
-            b.assumed = true;
-        }
-        if (material.empty() && !book_.shelving.empty())
-            material = book_.shelving.front().name;
-        if (const ShelfMaterial* m = materialCalled(book_, material)) {
-            b.material = m->name;
+        b.assumed = of.assumed;
+        if (of.is != nullptr) {
+            b.material = of.is->name;
             b.weight =
-                Mass::kilograms(m->density * length.mm() * width.mm() * thickness.mm() / 1e9);
-        } else {
-            b.material = material;
+                Mass::kilograms(of.is->density * length.mm() * width.mm() * thickness.mm() / 1e9);
         }
         out_.push_back(std::move(b));
         return out_.back();
     }
 
     void hung(const WallsView& walls, std::size_t k, const Piece& p, const HookRules& rules) {
-        ShelfBoard& b = add(p, p.name, p.size.width, p.size.depth, p.size.height);
+        const auto& all = book_.shelving;
+        UnitMaterial of{materialNamed(all, p.hanging.material), false};
+        if (of.is == nullptr)
+            of = {materialNamed(all, p.kind->hanging.material), true};
+        if (of.is == nullptr)
+            of = unitMaterial(all, p);
+        ShelfBoard& b = add(p, p.name, p.size.width, p.size.depth, p.size.height, of);
         b.edges = {std::string(told("front")), std::string(told("left end")),
                    std::string(told("right end"))};
         b.pilots = bracketsOf(walls, k, rules);
@@ -98,16 +88,17 @@ private:
         const Length inner = p.size.width - t * 2;
         if (inner <= Length{})
             return;
+        const UnitMaterial of = unitMaterial(book_.shelving, p);
         for (const char* side : {"left side", "right side"})
-            add(p, worded("{}, {}", p.name, told(side)), p.size.height, p.size.depth, t).edges = {
-                std::string(told("front"))};
+            add(p, worded("{}, {}", p.name, told(side)), p.size.height, p.size.depth, t, of)
+                .edges = {std::string(told("front"))};
         const int rows = p.rows();
         for (int r = 0; r <= rows; ++r)
             add(p,
                 r == 0      ? worded("{}, top", p.name)
                 : r == rows ? worded("{}, bottom", p.name)
                             : worded("{}, shelf {}", p.name, r),
-                inner, p.size.depth, t)
+                inner, p.size.depth, t, of)
                 .edges = {std::string(told("front"))};
         for (int r = 0; p.unit && r < rows; ++r)
             for (int u = 1; u < p.across(); ++u) {
@@ -118,7 +109,7 @@ private:
                               static_cast<double>(rows);
                 if (high > Length{})
                     add(p, worded("{}, upright {} of row {}", p.name, u, r + 1), high, p.size.depth,
-                        t)
+                        t, of)
                         .edges = {std::string(told("front"))};
             }
     }

@@ -45,7 +45,7 @@ std::optional<std::size_t> taskCalled(const JobSchedule& now, std::string_view n
 class TaskMover {
 public:
     TaskMover(const Project& job, const JobSchedule& now, TasksChange& out)
-        : now_(now), out_(out), calendar_(job.handover ? job.handover->calendar : WorkCalendar{}) {}
+        : now_(now), out_(out), calendar_(handedOver(job).calendar) {}
 
     void begins(std::size_t i, Day start) {
         if (start == now_.times[i].start)
@@ -79,7 +79,8 @@ private:
 };
 
 /// A change that can be done: the tasks have their days with it.
-Result<TasksChange> thatCanBe(const Project& job, TasksChange change, std::string_view file) {
+Result<TasksChange> thatCanBe(const Project& job, Day from, TasksChange change,
+                              std::string_view file) {
     if (change.handover.tasks.size() > mostTasks) {
         Problem p{worded("{} tasks are more than {}", change.handover.tasks.size(), mostTasks),
                   std::string(told("make some of them one"))};
@@ -88,6 +89,9 @@ Result<TasksChange> thatCanBe(const Project& job, TasksChange change, std::strin
     }
     for (const std::string& name : withThoseBefore(job, change.handover))
         change.told.push_back(worded("{} is a new task", name));
+    // Days read from a file are days of a plan: it begins when that did.
+    if (!change.handover.from)
+        change.handover.from = from;
     if (auto wrong = wrongTasks(job, change.handover)) {
         wrong->file = file;
         return *wrong;
@@ -178,8 +182,7 @@ Result<TasksChange> withCalendar(const Project& job, const JobSchedule& now, std
     if (!read)
         return read.problem();
     TasksChange out;
-    if (job.handover)
-        out.handover = *job.handover;
+    out.handover = handedOver(job);
     TaskMover move(job, now, out);
     std::map<std::string, std::size_t> byId;
     for (std::size_t i = 0; i < now.tasks.size(); ++i)
@@ -217,64 +220,26 @@ Result<TasksChange> withCalendar(const Project& job, const JobSchedule& now, std
         if (c.end - c.start != now.times[*i].end - now.times[*i].start)
             move.takes(*i, move.workedDays(c.start, c.end, t.task.trade));
     }
-    return thatCanBe(job, std::move(out), file);
+    return thatCanBe(job, now.from, std::move(out), file);
 }
 
 Result<TasksChange> withTasksCsv(const Project& job, const JobSchedule& now, std::string_view text,
                                  std::string_view file) {
-    std::size_t line = 1;
-    const auto fault = [&](std::string what, std::string remedy) {
-        Problem p{std::move(what), std::move(remedy)};
-        p.file = file;
-        p.line = static_cast<int>(line);
-        return p;
-    };
-    if (!isText(text))
-        return fault(std::string(told("it is not text (UTF-8)")),
-                     std::string(told("write it as CSV in UTF-8")));
-    const auto records = readCsv(text, file, mostTasks);
-    if (!records)
-        return records.problem();
-    if (records->empty())
-        return fault(std::string(told("it is empty")),
-                     std::string(told("its first line names the columns")));
-    std::array<int, taskColumns.size()> at{};
-    at.fill(-1);
-    for (std::size_t i = 0; i < records->front().size(); ++i) {
-        const auto word = foldCase(trimmed(records->front()[i]));
-        const auto it = std::find(taskColumns.begin(), taskColumns.end(), word);
-        if (it == taskColumns.end())
-            return fault(
-                worded("there is no column “{}”", shownPlainly(word.substr(0, 60))),
-                worded("the columns are {}", listed({taskColumns.begin(), taskColumns.end()})));
-        int& place = at.at(static_cast<std::size_t>(it - taskColumns.begin()));
-        if (place >= 0)
-            return fault(worded("the column “{}” is there twice", word),
-                         std::string(told("leave one out")));
-        place = static_cast<int>(i);
-    }
-    if (at.front() < 0)
-        return fault(std::string(told("there is no column “name”")),
-                     std::string(told("its first line names the columns")));
+    const auto table = CsvTable::read(text, file, taskColumns, mostTasks);
+    if (!table)
+        return table.problem();
     TasksChange out;
-    if (job.handover)
-        out.handover = *job.handover;
+    out.handover = handedOver(job);
     TaskMover move(job, now, out);
-    for (std::size_t r = 1; r < records->size(); ++r) {
-        line = r + 1;
-        const auto& cells = (*records)[r];
-        const auto cell = [&](TaskColumn c) {
-            const int place = at.at(static_cast<std::size_t>(c));
-            return place < 0 || static_cast<std::size_t>(place) >= cells.size()
-                       ? std::string()
-                       : tidyName(cells[static_cast<std::size_t>(place)]);
+    for (std::size_t r = 0; r < table->rows(); ++r) {
+        const auto cell = [&](TaskColumn c) { return table->cell(r, static_cast<std::size_t>(c)); };
+        const auto fault = [&](TaskColumn c, std::string what, std::string remedy) {
+            return table->fault(r, static_cast<std::size_t>(c), std::move(what), std::move(remedy));
         };
-        if (std::all_of(cells.begin(), cells.end(),
-                        [](const std::string& s) { return trimmed(s).empty(); }))
-            continue;
         const auto name = cell(TaskColumn::name);
         if (plainWord(name).empty() || characterCount(name) > mostNameLength)
-            return fault(worded("it has no name of 1 to {} characters", mostNameLength),
+            return fault(TaskColumn::name,
+                         worded("it has no name of 1 to {} characters", mostNameLength),
                          std::string(told("give it one")));
         const auto number = [&](TaskColumn c, double most, bool whole,
                                 std::optional<double>& to) -> std::optional<Problem> {
@@ -283,7 +248,8 @@ Result<TasksChange> withTasksCsv(const Project& job, const JobSchedule& now, std
                 return {};
             const auto v = readMoney(s);
             if (!v || *v > most || (whole && *v != std::floor(*v)))
-                return fault(worded("“{}” is no number of {}", shownPlainly(s.substr(0, 60)),
+                return fault(c,
+                             worded("“{}” is no number of {}", shownPlainly(s.substr(0, 60)),
                                     taskColumns.at(static_cast<std::size_t>(c))),
                              std::string(told("write it in figures")));
             to = v;
@@ -302,20 +268,19 @@ Result<TasksChange> withTasksCsv(const Project& job, const JobSchedule& now, std
             if (const auto s = cell(c); !s.empty()) {
                 const auto d = readDay(s);
                 if (!d)
-                    return fault(d.problem().what, d.problem().remedy);
+                    return fault(c, d.problem().what, d.problem().remedy);
                 *to = *d;
             }
         if (start && end && *end < *start)
-            return fault(worded("“{}” ends before it begins", name),
+            return fault(TaskColumn::end, worded("“{}” ends before it begins", name),
                          std::string(told("let it end on its last day, or later")));
         std::optional<std::vector<std::string>> after;
-        if (at.at(static_cast<std::size_t>(TaskColumn::after)) >= 0) {
+        if (const auto s = cell(TaskColumn::after); !s.empty()) {
             after.emplace();
-            const auto s = cell(TaskColumn::after);
             for (std::size_t from = 0; from <= s.size();) {
                 const auto to = std::min(s.find(';', from), s.size());
                 if (const auto one = trimmed(std::string_view(s).substr(from, to - from));
-                    !one.empty())
+                    !one.empty() && foldCase(one) != "nothing")
                     after->emplace_back(one);
                 from = to + 1;
             }
@@ -370,7 +335,7 @@ Result<TasksChange> withTasksCsv(const Project& job, const JobSchedule& now, std
                 move.takes(*i, move.workedDays(from, *end, t.task.trade));
         }
     }
-    return thatCanBe(job, std::move(out), file);
+    return thatCanBe(job, now.from, std::move(out), file);
 }
 
 } // namespace mezzet

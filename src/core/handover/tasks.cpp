@@ -89,8 +89,9 @@ private:
         const double litres = area * coats / squareMetresALitre;
         out_.hand["painted"].push_back(
             isMetric(job_.notation.units)
-                ? worded("about {:.0f} l of paint for {}", std::ceil(litres), room.name)
-                : worded("about {:.1f} gallons of paint for {}",
+                ? worded("about {:.0f} l of paint for two coats in {}", std::ceil(litres),
+                         room.name)
+                : worded("about {:.1f} gallons of paint for two coats in {}",
                          std::ceil(litres / litresAGallon * 2) / 2, room.name));
     }
 
@@ -159,9 +160,8 @@ public:
         }
         for (const ListItem& i : items)
             bought(i, counts, book);
-        if (job_.handover)
-            for (const TaskTold& t : job_.handover->tasks)
-                told(t);
+        for (const TaskTold& t : handedOver(job_).tasks)
+            told(t);
         return inOrder();
     }
 
@@ -317,13 +317,18 @@ private:
     /// no news.
     void withoutRoundabout(std::size_t i) {
         Draft& d = drafts_[i];
-        auto& after = d.task.task.after;
-        std::erase_if(after, [&](std::size_t a) {
+        const auto all = d.task.task.after; // as they stand while they are looked at
+        std::vector<std::size_t> gone;
+        for (const std::size_t a : all) {
             const auto name = foldCase(drafts_[a].task.task.name);
             const bool said = std::any_of(d.after.begin(), d.after.end(),
                                           [&](const auto& n) { return foldCase(n) == name; });
-            return !said && std::any_of(after.begin(), after.end(),
-                                        [&](std::size_t b) { return b != a && isAfter(b, a); });
+            if (!said && std::any_of(all.begin(), all.end(),
+                                     [&](std::size_t b) { return b != a && isAfter(b, a); }))
+                gone.push_back(a);
+        }
+        std::erase_if(d.task.task.after, [&](std::size_t a) {
+            return std::find(gone.begin(), gone.end(), a) != gone.end();
         });
     }
 
@@ -367,8 +372,7 @@ Result<JobSchedule> jobSchedule(const Project& job, std::optional<Day> from, Day
     auto tasks = jobTasks(job);
     if (!tasks)
         return tasks.problem();
-    const Handover none;
-    const Handover& told = job.handover ? *job.handover : none;
+    const Handover& told = handedOver(job);
     JobSchedule out;
     // The Monday after today.
     out.from = from        ? *from
@@ -397,6 +401,16 @@ std::vector<std::size_t> inOrderOfDays(const JobSchedule& s) {
                std::pair(s.times[b].start, s.times[b].end);
     });
     return order;
+}
+
+std::vector<MovedTask> movedBetween(const JobSchedule& was, const JobSchedule& is) {
+    std::vector<MovedTask> out;
+    for (std::size_t i = 0; i < is.tasks.size(); ++i)
+        for (std::size_t k = 0; k < was.tasks.size(); ++k)
+            if (foldCase(was.tasks[k].task.name) == foldCase(is.tasks[i].task.name) &&
+                was.times[k].start != is.times[i].start)
+                out.push_back({is.tasks[i].task.name, was.times[k].start, is.times[i].start});
+    return out;
 }
 
 std::vector<std::string> withThoseBefore(const Project& job, Handover& handover) {

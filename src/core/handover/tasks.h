@@ -21,17 +21,26 @@ struct JobTask {
 /// after one that is not there comes after what that one came after. Problem: as scheduled().
 [[nodiscard]] Result<std::vector<JobTask>> jobTasks(const Project&);
 
-/// The tasks with their days. `from`, when it is given, is the first; else the one told, else the
-/// Monday after `today`. Problem: as jobTasks().
+/// The tasks with their days.
 struct JobSchedule {
     std::vector<JobTask> tasks;
     std::vector<TimedTask> times; ///< one for each
     Day from;
     Day end;
 };
+/// `from`, when it is given, is the first day; else the one told, else the Monday after `today`.
+/// Problem: as jobTasks().
+[[nodiscard]] Result<JobSchedule> jobSchedule(const Project&, std::optional<Day> from, Day today);
 /// The tasks' places in the list, as they begin; of those on one day, as they end.
 [[nodiscard]] std::vector<std::size_t> inOrderOfDays(const JobSchedule&);
-[[nodiscard]] Result<JobSchedule> jobSchedule(const Project&, std::optional<Day> from, Day today);
+
+/// A task that begins on another day.
+struct MovedTask {
+    std::string name;
+    Day was;
+    Day is;
+};
+[[nodiscard]] std::vector<MovedTask> movedBetween(const JobSchedule& was, const JobSchedule& is);
 
 /// Takes the changes of a calendar's file into what is told of the tasks: one that begins on
 /// another day is not begun before it, one that takes another time takes that, one that was
@@ -43,7 +52,8 @@ struct TasksChange {
 [[nodiscard]] Result<TasksChange> withCalendar(const Project&, const JobSchedule& now,
                                                std::string_view text, std::string_view file);
 /// The same from CSV, whose columns are the keys of the tasks' JSON; `after` is parted by
-/// semicolons. Columns may be left out; empty cells change nothing.
+/// semicolons, and “nothing” comes after nothing. Columns may be left out; empty cells change
+/// nothing.
 [[nodiscard]] Result<TasksChange> withTasksCsv(const Project&, const JobSchedule& now,
                                                std::string_view text, std::string_view file);
 

@@ -89,6 +89,13 @@ const ShelfMaterial* materialNamed(const std::vector<ShelfMaterial>& all, const 
     return nullptr;
 }
 
+UnitMaterial unitMaterial(const std::vector<ShelfMaterial>& all, const Piece& unit) {
+    if (unit.thing)
+        if (const ShelfMaterial* told = materialNamed(all, unit.thing->material))
+            return {told, false};
+    return {materialNamed(all, "particleboard"), true};
+}
+
 std::string proportionName(Length width, Length height) {
     const double ratio = std::max(width, height) / std::min(width, height);
     constexpr std::array<std::pair<const char*, double>, 4> names{

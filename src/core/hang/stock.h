@@ -3,6 +3,7 @@
 #include "measure/length.h"
 #include "measure/result.h"
 #include "rules/rule_book.h"
+#include "scheme/scheme.h"
 
 #include <filesystem>
 #include <string>
@@ -27,6 +28,15 @@ struct WallStock {
 /// A material by name in any case; null when there is none.
 [[nodiscard]] const ShelfMaterial* materialNamed(const std::vector<ShelfMaterial>&,
                                                  const std::string& name);
+
+/// What the boards of a unit are of.
+struct UnitMaterial {
+    const ShelfMaterial* is = nullptr; ///< null when no such material is known
+    bool assumed = false;
+};
+/// What was told of it, where that is a material of shelves; else particleboard, which most units
+/// are of (common practice), assumed.
+[[nodiscard]] UnitMaterial unitMaterial(const std::vector<ShelfMaterial>&, const Piece& unit);
 
 /// How well something suits a free stretch of wall.
 struct Suits {

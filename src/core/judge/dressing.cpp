@@ -1,6 +1,7 @@
 // Shelves and tabletops: palette, accent, opening-fill, stack-order, book-mix, leaned-art,
 // pair-stagger, material-mix, odd-count, three-heights, box-fits, shelf-load.
 #include "hang/sag.h"
+#include "hang/stock.h"
 #include "judge/dressing_handles.h"
 #include "judge/rule_code.h"
 #include "measure/text.h"
@@ -294,15 +295,7 @@ void shelfHolds(const DressContext& c) {
     const double least = c.rule.number("share of span");
     for (const DressedUnit& u : c.units) {
         const Piece& unit = *c.scene.pieceById(u.id);
-        // Of what it is of, when that is told and known; else of what most units are.
-        const auto material = [&](std::string_view name) -> const ShelfMaterial* {
-            for (const ShelfMaterial& m : c.book.shelving)
-                if (foldCase(m.name) == foldCase(name))
-                    return &m;
-            return nullptr;
-        };
-        const ShelfMaterial* told = unit.thing ? material(unit.thing->material) : nullptr;
-        const ShelfMaterial* wood = told != nullptr ? told : material("particleboard");
+        const auto [wood, materialAssumed] = unitMaterial(c.book.shelving, unit);
         if (wood == nullptr)
             continue;
         for (const DressedSurface& s : u.surfaces) {
@@ -315,7 +308,7 @@ void shelfHolds(const DressContext& c) {
             beam.modulus = wood->modulus;
             beam.props = {Length{}, beam.length};
             beam.load = wood->density * s.depth / 1000 * unit.board().mm() / 1000 * 9.80665;
-            bool assumed = told == nullptr;
+            bool assumed = materialAssumed;
             for (const DressedThing& t : s.things) {
                 const Piece& p = pieceOn(c, t);
                 const double own = kilogramsOf(p);

@@ -1,6 +1,7 @@
 #include "kit/csv.h"
 
 #include "measure/text.h"
+#include "measure/texts.h"
 
 #include <fmt/format.h>
 #include <nlohmann/json.hpp>
@@ -73,6 +74,11 @@ private:
     std::string file_;
 };
 
+/// What a spreadsheet takes for the beginning of a formula.
+bool runsAsFormula(char c) {
+    return std::string_view("=+-@\t\r").find(c) != std::string_view::npos;
+}
+
 /// What parts the cells: a semicolon where the first line has one and no comma.
 char partedBy(std::string_view text) {
     const auto head = text.substr(0, text.find_first_of("\r\n"));
@@ -144,11 +150,76 @@ Result<std::vector<std::vector<std::string>>> readCsv(std::string_view text, std
     return out;
 }
 
+std::string csvText(std::string_view cell) {
+    if (cell.size() > 1 && cell[0] == '\'' && runsAsFormula(cell[1]))
+        cell.remove_prefix(1);
+    return tidyName(cell);
+}
+
+Result<CsvTable> CsvTable::read(std::string_view text, std::string_view file,
+                                std::span<const std::string_view> columns, std::size_t most) {
+    const auto fault = [&](std::string what, std::string remedy, int column = 0) {
+        Problem p{std::move(what), std::move(remedy)};
+        p.file = file;
+        p.line = column > 0 ? 1 : 0;
+        p.column = column;
+        return p;
+    };
+    if (!isText(text))
+        return fault("the table is not UTF-8 text", "save it as UTF-8");
+    const auto records = readCsv(text, file, most);
+    if (!records)
+        return records.problem();
+    if (records->empty())
+        return fault("the table is empty", "its first line names the columns");
+    CsvTable out;
+    out.file_ = file;
+    out.at_.assign(columns.size(), -1);
+    for (std::size_t i = 0; i < records->front().size(); ++i) {
+        const auto word = foldCase(trimmed(records->front()[i]));
+        const auto column = static_cast<int>(i) + 1;
+        const auto it = std::find(columns.begin(), columns.end(), word);
+        if (it == columns.end())
+            return fault(worded("there is a column “{}”", shownPlainly(word.substr(0, 60))),
+                         worded("columns are {}", listed({columns.begin(), columns.end()})),
+                         column);
+        int& at = out.at_[static_cast<std::size_t>(it - columns.begin())];
+        if (at >= 0)
+            return fault(worded("the column “{}” is there twice", word), "leave one out", column);
+        at = static_cast<int>(i);
+    }
+    if (out.at_.front() < 0)
+        return fault(worded("there is no column for the {}", columns.front()),
+                     "its first line names the columns");
+    for (std::size_t r = 1; r < records->size(); ++r) {
+        const auto& cells = (*records)[r];
+        if (std::any_of(cells.begin(), cells.end(),
+                        [](const std::string& c) { return !trimmed(c).empty(); }))
+            out.rows_.push_back({static_cast<int>(r) + 1, cells});
+    }
+    return out;
+}
+
+std::string CsvTable::cell(std::size_t row, std::size_t column) const {
+    const int at = at_.at(column);
+    const auto& cells = rows_[row].cells;
+    return at < 0 || static_cast<std::size_t>(at) >= cells.size()
+               ? std::string()
+               : csvText(cells[static_cast<std::size_t>(at)]);
+}
+
+Problem CsvTable::fault(std::size_t row, std::size_t column, std::string what,
+                        std::string remedy) const {
+    Problem p{std::move(what), std::move(remedy)};
+    p.file = file_;
+    p.line = rows_[row].line;
+    p.column = std::max(0, at_.at(column)) + 1;
+    return p;
+}
+
 std::string csvCell(std::string_view raw) {
     // No spreadsheet takes a name for a formula: an apostrophe before it says that it is text.
-    const bool runs =
-        !raw.empty() && std::string_view("=+-@\t\r").find(raw[0]) != std::string_view::npos;
-    const std::string s = (runs ? "'" : "") + std::string(raw);
+    const std::string s = (!raw.empty() && runsAsFormula(raw[0]) ? "'" : "") + std::string(raw);
     if (s.find_first_of(",\"\r\n") == std::string_view::npos)
         return std::string(s);
     std::string out = "\"";
@@ -230,11 +301,7 @@ Result<std::vector<Kind>> kindsFromCsv(std::string_view text, std::string_view f
             continue; // a blank line
         const auto said = [&](const char* name) {
             const auto it = column.find(name);
-            auto cell = it == column.end() ? std::string() : t.at(r, it->second.first);
-            if (cell.size() > 1 && cell[0] == '\'' &&
-                std::string_view("=+-@\t\r").find(cell[1]) != std::string_view::npos)
-                cell.erase(0, 1);
-            return tidyName(cell);
+            return it == column.end() ? std::string() : csvText(t.at(r, it->second.first));
         };
         const auto length = [&](const char* name) -> Result<std::optional<Length>> {
             const auto s = said(name);

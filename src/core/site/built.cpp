@@ -3,6 +3,7 @@
 #include "edit/line.h"
 #include "edit/words_reader.h"
 #include "geometry/gap.h"
+#include "handover/list.h"
 #include "hang/hooks.h"
 #include "measure/text.h"
 #include "measure/texts.h"
@@ -382,7 +383,7 @@ Result<BuiltCheck> checkBuilt(const Project& job, const Scene& scene, const Buil
 }
 
 Handover withBuilt(const Project& job, const std::vector<BuiltMark>& marks) {
-    Handover h = job.handover ? *job.handover : Handover{};
+    Handover h = handedOver(job);
     for (const BuiltMark& m : marks) {
         std::erase_if(h.built, [&](const BuiltMark& o) {
             return o.what == m.what && o.number == m.number &&

@@ -19,6 +19,14 @@ constexpr double mostShare = 1.35;
 /// Nearer to a wall than this its back is not seen.
 constexpr Length backToWall = Length::inches(6);
 
+/// A piece at another size; what is its highest point stays so.
+Piece sized(Piece p, const Size& size) {
+    if (p.heights.top && p.heights.top == p.size.height)
+        p.heights.top = size.height;
+    p.size = size;
+    return p;
+}
+
 bool isBought(const ListItem& i) {
     return i.state == ItemState::toFind || i.state == ItemState::chosen;
 }
@@ -26,10 +34,10 @@ bool isBought(const ListItem& i) {
 class CardMaker {
 public:
     CardMaker(const Project& job, const Scene& scene, const GoesOn& goesOn)
-        : job_(job), scene_(scene), goesOn_(goesOn) {
-        base_.job = std::make_shared<const Project>(job);
-        base_.scene = std::make_shared<const Scene>(scene);
-        base_.judged = judgeWhole(scene, *job.library.book, job.judgement);
+        : job_(job), scene_(scene),
+          goesOn_(goesOn), base_{std::make_shared<const Project>(job),
+                                 std::make_shared<const Scene>(scene),
+                                 judgeWhole(scene, *job.library.book, job.judgement)} {
         step_ = isMetric(job.notation.units) ? Length::centimetres(2) : Length::inches(1);
     }
 
@@ -37,8 +45,8 @@ public:
         ShoppingCard card;
         const auto items = jobList(job_);
         card.total = totalsOf(items).all;
-        if (job_.handover && job_.handover->budget)
-            card.left = *job_.handover->budget - card.total;
+        if (const auto& budget = handedOver(job_).budget)
+            card.left = *budget - card.total;
         for (const ListItem& i : items) {
             if (!isBought(i) || (!i.room.empty() && foldCase(i.room) != foldCase(job_.room->name)))
                 continue;
@@ -63,11 +71,7 @@ public:
 
     /// How the piece does at another size; the sentences of what that upsets.
     [[nodiscard]] Result<std::vector<std::string>> at(const Piece& p, const Size& size) const {
-        Piece now = p;
-        if (now.heights.top && now.heights.top == p.size.height)
-            now.heights.top = size.height;
-        now.size = size;
-        const auto after = apply(job_, {"", {PutPiece{std::move(now)}}, {}});
+        const auto after = apply(job_, {"", {PutPiece{sized(p, size)}}, {}});
         if (!after)
             return after.problem();
         return upsetBy(base_, *after, judgedAfter(*after));
@@ -285,12 +289,8 @@ Result<FoundOne> doesThisOneFit(const Project& job, const Scene& scene, int piec
     out.upsets = std::move(*upsets);
     out.fits = out.upsets.empty();
     maker.ways(*p, size, out.waysIn, out.notIn);
-    Piece now = *p;
-    if (now.heights.top && now.heights.top == p->size.height)
-        now.heights.top = size.height;
-    now.size = size;
     out.edit.words = worded("{} as found", p->name);
-    out.edit.acts.emplace_back(PutPiece{std::move(now)});
+    out.edit.acts.emplace_back(PutPiece{sized(*p, size)});
     return out;
 }
 

@@ -18,10 +18,6 @@ namespace {
 constexpr Rgb pages{238, 229, 206};
 constexpr Rgb wrapped{203, 178, 138};
 
-bool runs(char c) {
-    return std::string_view("=+-@\t\r").find(c) != std::string_view::npos;
-}
-
 /// A table of the stock while it is read.
 class StockTable {
 public:
@@ -125,10 +121,7 @@ private:
         const auto& cells = records_[row_];
         if (at < 0 || static_cast<std::size_t>(at) >= cells.size())
             return {};
-        auto s = cells[static_cast<std::size_t>(at)];
-        if (s.size() > 1 && s[0] == '\'' && runs(s[1]))
-            s.erase(0, 1);
-        return tidyName(s);
+        return csvText(cells[static_cast<std::size_t>(at)]);
     }
 
     Result<double> number(Column c, double most) const {

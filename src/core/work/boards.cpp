@@ -54,15 +54,11 @@ public:
         return n;
     }
 
-    /// The fewest sheets, fullest first; nothing when it was stopped.
-    std::optional<std::vector<SlicedSheet>> best(const std::function<bool(double)>& goesOn) {
+    /// The fewest sheets, fullest first.
+    std::vector<SlicedSheet> best() {
         shapes_.assign(states_, {});
-        for (std::size_t s = 1; s < states_; ++s) {
-            if (goesOn && s % 64 == 0 &&
-                !goesOn(static_cast<double>(s) / static_cast<double>(states_)))
-                return {};
+        for (std::size_t s = 1; s < states_; ++s)
             findShapes(s);
-        }
         return parted();
     }
 
@@ -327,7 +323,7 @@ bool holdsBoard(const BoardBox& sheet, const BoardBox& b, bool turn) {
 }
 
 std::vector<SlicedSheet> tried(const BoardTypes& t, BoardBox sheet, const BoardAsk& ask,
-                               std::size_t least, bool& stopped) {
+                               std::size_t least) {
     std::vector<std::size_t> order;
     for (std::size_t i = 0; i < t.types.size(); ++i)
         order.insert(order.end(), static_cast<std::size_t>(t.counts[i]), i);
@@ -360,10 +356,6 @@ std::vector<SlicedSheet> tried(const BoardTypes& t, BoardBox sheet, const BoardA
     std::mt19937 chance(20260301);
     std::vector<std::size_t> kept = order;
     for (int i = 0; i < tries && best.size() > least && order.size() > 1; ++i) {
-        if (ask.goesOn && !ask.goesOn(static_cast<double>(i) / tries)) {
-            stopped = true;
-            break;
-        }
         order = kept;
         for (int swaps = 1 + static_cast<int>(chance() % 3); swaps > 0; --swaps)
             std::swap(order[chance() % order.size()], order[chance() % order.size()]);
@@ -436,15 +428,10 @@ Result<BoardPlan> cutBoards(const std::vector<BoardSize>& all, const BoardAsk& a
     BoardPlan plan;
     std::vector<SlicedSheet> sheets;
     if (Slices::splits(types.counts) <= mostSplits) {
-        if (auto exact = Slices(types.types, types.counts, sheet, ask.turn).best(ask.goesOn)) {
-            sheets = std::move(*exact);
-            plan.least = true;
-        } else {
-            plan.stopped = true;
-        }
-    }
-    if (sheets.empty()) {
-        sheets = tried(types, sheet, ask, least, plan.stopped);
+        sheets = Slices(types.types, types.counts, sheet, ask.turn).best();
+        plan.least = true;
+    } else {
+        sheets = tried(types, sheet, ask, least);
         plan.least = sheets.size() == least;
     }
     std::vector<std::size_t> used(types.types.size(), 0);

@@ -4,7 +4,6 @@
 #include "measure/notation.h"
 #include "measure/result.h"
 
-#include <functional>
 #include <vector>
 
 namespace mezzet {
@@ -20,10 +19,9 @@ struct BoardSize {
 /// How boards are to be cut.
 struct BoardAsk {
     BoardSize stock;
-    Length kerf;                          ///< what the saw takes
-    bool turn = false;                    ///< boards may lie across the grain
-    Notation shown{};                     ///< how lengths are written where something is refused
-    std::function<bool(double)> goesOn{}; ///< told the share done (0 to 1); false stops
+    Length kerf;       ///< what the saw takes
+    bool turn = false; ///< boards may lie across the grain
+    Notation shown{};  ///< how lengths are written where something is refused
 };
 
 /// One board, where it is cut out of its sheet.
@@ -38,7 +36,6 @@ struct BoardPlan {
     std::vector<std::vector<BoardCut>> sheets; ///< the fullest first
     double waste = 0;                          ///< the share of all sheets that no board is of
     bool least = false;                        ///< no plan of through cuts takes fewer sheets
-    bool stopped = false;                      ///< the best found until it was stopped
 };
 
 /// Limits, stated in docs/limits.md.
