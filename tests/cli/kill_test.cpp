@@ -2,6 +2,7 @@
 // is the old job or the new one, whole, and nothing else for long.
 #include "cli/shell.h"
 #include "project/project.h"
+#include "rounds.h"
 
 #include <csignal>
 #include <random>
@@ -14,10 +15,6 @@ using namespace mezzet;
 using namespace mezzet::test;
 
 namespace {
-
-bool longRun() {
-    return std::getenv("MEZZET_LONG") != nullptr;
-}
 
 class Killed : public ShellTest {
 protected:

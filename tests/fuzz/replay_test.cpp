@@ -1,10 +1,10 @@
 // The fuzzers' small corpora, each input as it is and changed at random, without libFuzzer: what
 // was found once is not lost again.
 #include "fuzz/targets.h"
+#include "rounds.h"
 
 #include <gtest/gtest.h>
 
-#include <cstdlib>
 #include <filesystem>
 #include <fstream>
 #include <random>
@@ -66,11 +66,11 @@ TEST_P(Replay, HoldsForItsCorpusAndWhatIsNearIt) {
     const Target& target = GetParam();
     const auto corpus = corpusOf(target.name);
     ASSERT_FALSE(corpus.empty()) << "no corpus for " << target.name;
-    const int rounds = std::getenv("MEZZET_LONG") != nullptr ? 2000 : 60;
+    const int tries = mezzet::test::rounds(60, 2000);
     std::mt19937 random(7);
     for (const auto& [file, text] : corpus) {
         EXPECT_NO_THROW(target.run(text)) << target.name << "/" << file;
-        for (int i = 0; i < rounds; ++i) {
+        for (int i = 0; i < tries; ++i) {
             const auto input = changed(text, corpus[random() % corpus.size()].second, random);
             try {
                 target.run(input);

@@ -1,5 +1,6 @@
 // Setting several things out as one: forms, gaps, balance, and against every way there is.
 #include "hang/group_solver.h"
+#include "rounds.h"
 
 #include <gtest/gtest.h>
 
@@ -142,7 +143,7 @@ TEST(Group, PackingsKeepTheGapWhateverTheSizes) {
 TEST(Group, ASalonComesWithinThreeInAHundredOfEveryWayThereIs) {
     std::mt19937 random(5);
     // The long run tries six things in every one of the half million ways.
-    const bool many = std::getenv("MEZZET_LONG") != nullptr;
+    const bool many = test::longRun();
     for (int round = 0; round < 6; ++round) {
         const auto ask = asked(GroupForm::salon, randomSizes(random, many && round < 3 ? 6 : 5));
         const auto all = arrangeGroup(ask);

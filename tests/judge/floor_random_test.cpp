@@ -6,6 +6,7 @@
 #include "judge/use.h"
 #include "judge/ways.h"
 #include "judge/zones.h"
+#include "rounds.h"
 
 #include <fmt/format.h>
 
@@ -18,7 +19,7 @@ using namespace mezzet::test;
 namespace {
 
 int roomRuns() {
-    return std::getenv("MEZZET_LONG") != nullptr ? 300 : 40;
+    return rounds(40, 300);
 }
 
 const char* twoDoors() {

@@ -1,10 +1,10 @@
 // What must hold for any scene: remedies do what they promise, judging twice says the same, and a
 // reading's witnesses are as far apart as its value.
 #include "jobs.h"
+#include "rounds.h"
 
 #include <fmt/format.h>
 
-#include <cstdlib>
 #include <random>
 
 using namespace mezzet;
@@ -42,7 +42,7 @@ Project randomJob(unsigned seed) {
 }
 
 int sceneRuns() {
-    return std::getenv("MEZZET_LONG") != nullptr ? 400 : 40;
+    return rounds(40, 400);
 }
 
 } // namespace

@@ -1,10 +1,10 @@
 // Remedies that know: chains of moves, and mending all that can be.
 #include "jobs.h"
 #include "judge/say.h"
+#include "rounds.h"
 
 #include <fmt/format.h>
 
-#include <cstdlib>
 #include <random>
 
 using namespace mezzet;
@@ -13,7 +13,7 @@ using namespace mezzet::test;
 namespace {
 
 int droppedRuns() {
-    return std::getenv("MEZZET_LONG") != nullptr ? 600 : 60;
+    return rounds(60, 600);
 }
 
 /// A room with some furniture dropped anywhere.

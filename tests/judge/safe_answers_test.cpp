@@ -8,6 +8,7 @@
 #include "geometry/polygon.h"
 #include "judge/floor_ways.h"
 #include "judge/safe_snap.h"
+#include "rounds.h"
 
 #include <fmt/format.h>
 
@@ -19,10 +20,6 @@ using namespace mezzet;
 using namespace mezzet::test;
 
 namespace {
-
-int rooms(int few, int many) {
-    return std::getenv("MEZZET_LONG") != nullptr ? many : few;
-}
 
 /// What is wrong with a scene, by what it is between: how deep, mm. Of ways, what is missing.
 using Wrongs = std::map<std::string, double>;
@@ -151,7 +148,7 @@ void expectSame(const Project& a, const Project& b, const std::string& what) {
 TEST(SafeAnswers, NoRemedyOrChainCostsAClashAWayADoorOrGoesOutside) {
     int tried = 0;
     int chains = 0;
-    for (int seed = 0; seed < rooms(40, 3000); ++seed) {
+    for (int seed = 0; seed < rounds(40, 3000); ++seed) {
         const auto job = anyRoom(static_cast<unsigned>(seed));
         const auto scene = *sceneOf(job);
         const auto judged = judgeWhole(*scene, *job.library.book, job.judgement);
@@ -175,14 +172,14 @@ TEST(SafeAnswers, NoRemedyOrChainCostsAClashAWayADoorOrGoesOutside) {
             expectSame(*after->project, *apply(job, typed->edit)->project, remedy->line);
         }
     }
-    EXPECT_GT(tried, rooms(40, 3000));
+    EXPECT_GT(tried, rounds(40, 3000));
     RecordProperty("remedies", tried);
     RecordProperty("chains", chains);
     fmt::print("{} remedies tried, {} of them chains\n", tried, chains);
 }
 
 TEST(SafeAnswers, NorDoesMendingAll) {
-    for (int seed = 5000; seed < 5000 + rooms(4, 300); ++seed) {
+    for (int seed = 5000; seed < 5000 + rounds(4, 300); ++seed) {
         const auto job = anyRoom(static_cast<unsigned>(seed));
         const auto mended = mendAll(job, {});
         const auto after = apply(job, mended.edit);
@@ -213,7 +210,7 @@ TEST(SafeAnswers, NorDoesWhatFits) {
                            "table",
                            "does sideboard 60 x 18 x 34 fit"};
     int tried = 0;
-    for (int seed = 9000; seed < 9000 + rooms(56, 1400); ++seed) {
+    for (int seed = 9000; seed < 9000 + rounds(56, 1400); ++seed) {
         const auto job = anyRoom(static_cast<unsigned>(seed));
         const auto before = wrongsOf(job);
         const auto answer = askWhatFits(asked[seed % 7], job);
@@ -227,7 +224,7 @@ TEST(SafeAnswers, NorDoesWhatFits) {
                 << "room " << seed << ", " << asked[seed % 7] << ": " << c.title << "\n  " << harm;
         }
     }
-    EXPECT_GT(tried, rooms(14, 350));
+    EXPECT_GT(tried, rounds(14, 350));
 }
 
 TEST(SafeAnswers, ASnapThatNarrowsAWayTooNarrowAlreadyIsNotOffered) {
@@ -252,7 +249,7 @@ TEST(SafeAnswers, ASnapThatNarrowsAWayTooNarrowAlreadyIsNotOffered) {
 
 TEST(SafeAnswers, ASnapIsNeverWorseThanTheHand) {
     int snapped = 0;
-    for (int seed = 20000; seed < 20000 + rooms(30, 3000); ++seed) {
+    for (int seed = 20000; seed < 20000 + rounds(30, 3000); ++seed) {
         const auto job = anyRoom(static_cast<unsigned>(seed));
         const auto scene = *sceneOf(job);
         std::mt19937 random(static_cast<unsigned>(seed));
@@ -272,5 +269,5 @@ TEST(SafeAnswers, ASnapIsNeverWorseThanTheHand) {
             EXPECT_TRUE(harm.empty()) << "room " << seed << ": " << snap->words << "\n  " << harm;
         }
     }
-    EXPECT_GT(snapped, rooms(30, 3000) / 2);
+    EXPECT_GT(snapped, rounds(30, 3000) / 2);
 }

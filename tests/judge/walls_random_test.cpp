@@ -5,22 +5,18 @@
 #include "hung.h"
 #include "jobs.h"
 #include "judge/on_walls.h"
+#include "rounds.h"
 #include "scheme/tie_kind.h"
 
 #include <fmt/format.h>
 
 #include <cmath>
-#include <cstdlib>
 #include <random>
 
 using namespace mezzet;
 using namespace mezzet::test;
 
 namespace {
-
-int rounds(int few, int many) {
-    return std::getenv("MEZZET_LONG") != nullptr ? many : few;
-}
 
 /// A furnished room with a handful of things on its walls, some tied, some in a group.
 Project randomWalls(std::mt19937& random) {

@@ -1,12 +1,12 @@
 // Gaps against GEOS (libgeos.org), the reference library for distances between polygons.
 #include "geometry/gap.h"
 #include "geometry/polygon.h"
+#include "rounds.h"
 
 #include <geos_c.h>
 #include <gtest/gtest.h>
 
 #include <cstdarg>
-#include <cstdlib>
 #include <random>
 
 using namespace mezzet;
@@ -55,7 +55,7 @@ private:
 TEST(Outside, GapsAgreeWithGeosOnThousandsOfRandomPieces) {
     Geos geos;
     std::mt19937 random(42);
-    const int runs = std::getenv("MEZZET_LONG") != nullptr ? 40000 : 4000;
+    const int runs = test::rounds(4000, 40000);
     const auto number = [&](double low, double high) {
         return std::uniform_real_distribution<double>(low, high)(random);
     };

@@ -1,6 +1,7 @@
 // The widest way against GEOS: bisection on the free floor shrunk by a radius until it no longer
 // joins the two places.
 #include "geometry/gap.h"
+#include "rounds.h"
 #include "ways/path.h"
 #include "ways/widest.h"
 
@@ -102,7 +103,7 @@ constexpr double widest = 2500;
 TEST(Ways, AgreeWithBisectionOnGeosBuffersInRandomRooms) {
     std::mt19937 random(71);
     std::uniform_real_distribution<double> share(0, 1);
-    const int rooms = std::getenv("MEZZET_LONG") != nullptr ? 3000 : 120;
+    const int rooms = test::rounds(120, 3000);
     int narrow = 0, blocked = 0;
     for (int k = 0; k < rooms; ++k) {
         const double w = 3000 + 4000 * share(random);

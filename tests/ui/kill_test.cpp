@@ -1,6 +1,7 @@
 // The real window, killed while it saves and keeps copies of what is unsaved.
 #include "app/session/job_session.h"
 #include "open_window.h"
+#include "rounds.h"
 
 #include <QDir>
 #include <QProcess>
@@ -46,7 +47,7 @@ TEST(KilledWindow, LeavesAWholeJobAndWholeCopies) {
     QTemporaryDir folder;
     const auto path = folder.filePath("job.mezzet");
     const auto job = *newProject(library, "wall A 20'\nwall B 20'\nwall C 20'\nwall D 20'");
-    const int kills = std::getenv("MEZZET_LONG") != nullptr ? 300 : 5;
+    const int kills = rounds(5, 300);
     std::mt19937 random(3);
     std::size_t saved = 0;
     for (int i = 0; i < kills; ++i) {

@@ -1,6 +1,7 @@
 // The real window under keys, clicks, drags and words that come as they may; dialogs and menus are
 // walked like the rest. The seed is told: MEZZET_SEED=N walks the same way again.
 #include "open_window.h"
+#include "rounds.h"
 
 #include <QAbstractButton>
 #include <QDialog>
@@ -221,7 +222,7 @@ private:
 } // namespace
 
 TEST_F(OpenWindow, AWalkAtRandomEndsWithAJobThatIsWhole) {
-    const int events = std::getenv("MEZZET_LONG") != nullptr ? 20000 : 250;
+    const int events = rounds(250, 20000);
     const unsigned seed = qEnvironmentVariableIntValue("MEZZET_SEED") != 0
                               ? static_cast<unsigned>(qEnvironmentVariableIntValue("MEZZET_SEED"))
                               : 2611;
