@@ -13,9 +13,6 @@ namespace mezzet::cli {
 
 namespace {
 
-json tidied(double v) {
-    return std::round(v * 1e4) / 1e4 + 0.0;
-}
 json place(Vec3 p) {
     return json::array({tidied(p.x), tidied(p.y), tidied(p.z)});
 }
@@ -53,7 +50,7 @@ json gridJson(const LuxGrid& g) {
         json row = json::array();
         for (std::size_t c = 0; c < g.columns; ++c) {
             const auto& lux = g.lux[r * g.columns + c];
-            row.push_back(lux ? tidied(*lux) : json(nullptr));
+            row.push_back(lux ? json(tidied(*lux)) : json(nullptr));
         }
         rows.push_back(std::move(row));
     }
@@ -156,7 +153,7 @@ int light(const LightCommand& c) {
         json one{{"name", p.name},
                  {"kind", foldCase(p.kind->name)},
                  {"at", place(l.at)},
-                 {"drop_mm", p.on.isCeiling() ? tidied(l.drop) : json(nullptr)},
+                 {"drop_mm", p.on.isCeiling() ? json(tidied(l.drop)) : json(nullptr)},
                  {"lumens", tidied(lumens)},
                  {"watts", tidied(l.watts)},
                  {"zone", l.zone.empty() ? json(nullptr) : json(l.zone)}};
