@@ -75,7 +75,14 @@ int build(const std::string& notes, const std::string& lines, const std::string&
         auto script = readTextFile(lines, mostScript);
         if (!script)
             return refuse(script.problem());
-        auto done = runWholeScript(*script, lines, *made);
+        // As it is said line by line: what would go through a wall is asked about.
+        auto done = runScript(*script, lines, *made,
+                              [](std::string_view line, const Project& now) -> Result<Said> {
+                                  auto spoken = readSpoken(line, now, {});
+                                  if (!spoken)
+                                      return spoken.problem();
+                                  return std::move(spoken->said);
+                              });
         if (!done)
             return refuse(done.problem());
         made = done->project;

@@ -21,6 +21,19 @@ std::optional<int> wallIn(const Target& t, const Room& room) {
     return f != nullptr ? std::optional(f->wall) : std::nullopt;
 }
 
+std::optional<int> wallAcross(const Room& room, int wall) {
+    const Wall& own = room.walls[static_cast<std::size_t>(wall)];
+    std::optional<int> best;
+    for (std::size_t i = 0; i < room.walls.size(); ++i) {
+        const Wall& o = room.walls[i];
+        constexpr double across = -0.9; // the cosine of the angle between what they face
+        if (dot(o.inward(), own.inward()) < across &&
+            (!best || o.length() > room.walls[static_cast<std::size_t>(*best)].length()))
+            best = static_cast<int>(i);
+    }
+    return best;
+}
+
 std::optional<int> wallOf(const Target& t, const Scene& scene) {
     return t.is == Is::piece ? wallBehind(scene, t.piece) : wallIn(t, *scene.room);
 }

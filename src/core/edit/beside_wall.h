@@ -13,6 +13,9 @@ struct Scene;
 /// The wall itself, or the one that an opening or something built in is in; none for all else.
 [[nodiscard]] std::optional<int> wallIn(const Target&, const Room&);
 
+/// The wall straight across from another, the longest of several; none where none is.
+[[nodiscard]] std::optional<int> wallAcross(const Room&, int wall);
+
 /// The wall something is in, or hangs on, or stands against; the wall itself; empty for others.
 [[nodiscard]] std::optional<int> wallOf(const Target&, const Scene&);
 

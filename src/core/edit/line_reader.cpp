@@ -115,6 +115,10 @@ Edit LineReader::put(bool fresh) {
     Piece p;
     const bool sizeFirst = sizesBeforeKind(in);
     int there = fresh || sizeFirst ? 0 : spokenOf(start);
+    if (there != 0 && !known && isOtherOfPair(there, start)) {
+        in.goTo(start);
+        there = 0;
+    }
     if (there == 0 && known && !sizeFirst) {
         try {
             there = in.piece();
@@ -257,6 +261,41 @@ int LineReader::spokenOf(std::size_t start) {
     if (selected_ != 0 && in.take({"it", "this"}))
         return selected_;
     return startsPiece(start) ? in.piece() : 0;
+}
+
+/// "nightstand right of bed" where one stands left of it: one goes on each side, so another is
+/// meant. Not of one that has a name of its own.
+bool LineReader::isOtherOfPair(int id, std::size_t start) {
+    const Piece& p = pieceOf(id);
+    const std::size_t at = in.at();
+    in.goTo(start);
+    const bool ofKind = in.kind() == p.kind;
+    in.goTo(at);
+    if (!ofKind || !plainWord(p.name).starts_with(plainWord(p.kind->name)))
+        return false;
+    in.comma();
+    const auto sideAhead = [&](const char* side) {
+        for (const char* before : {"to the ", "on the ", "at the ", ""})
+            if (in.take(
+                    {std::string(before) + side + " of", std::string(before) + side + " side of"}))
+                return true;
+        return false;
+    };
+    const bool left = sideAhead("left");
+    bool other = false;
+    if (left || sideAhead("right")) {
+        try {
+            const Target of = in.target();
+            other = std::any_of(p.ties.begin(), p.ties.end(), [&](const Tie& t) {
+                return t.kind == Tie::Kind::fromPiece && t.of == of &&
+                       t.side == (left ? Side::right : Side::left);
+            });
+        } catch (const LineFault&) {
+            other = false;
+        }
+    }
+    in.goTo(at);
+    return other;
 }
 
 std::string LineReader::firstWords() {

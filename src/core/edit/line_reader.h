@@ -75,6 +75,7 @@ private:
     void whichKind();
     int spokenOf(std::size_t start);
     bool startsPiece(std::size_t start);
+    bool isOtherOfPair(int id, std::size_t start);
     bool callIt(Piece&, bool isNew);
     void checkName(const std::string&, int id, std::size_t at);
     /// The words from here up to something known, for a message.

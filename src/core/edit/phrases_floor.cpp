@@ -175,8 +175,9 @@ bool fromCentre(Placing& p) {
     return from(p, d, MeasuredTo::centre);
 }
 
-/// The side of a piece where this one fits, or is already.
-Side freerSide(const Placing& p, int id) {
+/// The side of a piece where this one fits, or is already: right or left of it, or where nothing
+/// more is said than that it is near, before or behind it.
+Side freerSide(const Placing& p, int id, bool anySide) {
     // Where it is not beside it yet, a side that is free.
     const bool near = [&] {
         const Placed* own = p.scene.inPlan(p.subject.id);
@@ -195,6 +196,12 @@ Side freerSide(const Placing& p, int id) {
         const double x = sign * ((piece->size.width + p.subject.size.width).mm() / 2 + 1);
         const double y = alongside(*piece, p.subject).mm();
         if (clearOf(p.scene, p.subject, {other->pose.toRoom({x, y}), other->pose.turn}))
+            return s;
+    }
+    for (const Side s : {Side::front, Side::behind}) {
+        const double sign = s == Side::front ? 1 : -1;
+        const double y = sign * ((piece->size.depth + p.subject.size.depth).mm() / 2 + 1);
+        if (anySide && clearOf(p.scene, p.subject, {other->pose.toRoom({0, y}), other->pose.turn}))
             return s;
     }
     return Side::right;
@@ -217,7 +224,8 @@ Side sideSaid(const Placing& p, std::string_view words, const Target& t) {
         return Side::left;
     if (saysRight(words))
         return Side::right;
-    return saysBefore(words) ? Side::front : freerSide(p, t.piece);
+    const bool near = words == "by" || words == "near" || words == "close to";
+    return saysBefore(words) ? Side::front : freerSide(p, t.piece, near);
 }
 
 /// "by window 1", "6 left of door 1": its back to the wall, beside what is in it, on the side with
@@ -314,6 +322,23 @@ bool between(Placing& p) {
     Tie& tie = p.add(K::centredBetween);
     tie.of = of;
     tie.also = also;
+    // Between two things in one wall, or one of them and the wall it ends at, its back is to that.
+    const auto one = wallIn(of, *p.scene.room);
+    const auto other = wallIn(also, *p.scene.room);
+    const int walls = static_cast<int>(p.scene.room->walls.size());
+    const auto inWall = [](const Target& t) { return t.is != Is::wall && t.is != Is::piece; };
+    const auto ends = [&](const std::optional<int>& a, const std::optional<int>& b) {
+        return a && b && ((*a + 1) % walls == *b || (*b + 1) % walls == *a);
+    };
+    std::optional<int> wall;
+    if (inWall(of) && (one == other || (also.is == Is::wall && ends(one, other))))
+        wall = one;
+    else if (inWall(also) && of.is == Is::wall && ends(one, other))
+        wall = other;
+    const auto standsAt = [](const Tie& t) { return t.fixesTurn() || t.kind == K::against; };
+    if (wall && p.subject.kind->takesFloor() && !p.subject.kind->flat() &&
+        std::none_of(p.out.ties.begin(), p.out.ties.end(), standsAt))
+        p.add(K::against).of = wallTarget(*wall);
     return true;
 }
 

@@ -4,7 +4,9 @@
 #include "edit/new_piece.h"
 #include "edit/phrase.h"
 #include "edit/place.h"
+#include "geometry/gap.h"
 #include "measure/texts.h"
+#include "scheme/on_wall.h"
 
 #include <fmt/format.h>
 
@@ -86,8 +88,28 @@ bool cornerBy(Placing& p) {
     return true;
 }
 
+/// "to the opposite wall": straight across from the one it stands against.
+bool oppositeWall(Placing& p) {
+    const std::size_t here = p.in.at();
+    if (!p.in.take({"wall"}) || (!p.in.done() && !p.in.ahead().empty())) {
+        p.in.goTo(here);
+        return false;
+    }
+    const auto own = p.subject.id != 0 ? wallBehind(p.scene, p.subject.id) : std::nullopt;
+    const auto wall = own ? wallAcross(*p.scene.room, *own) : std::nullopt;
+    if (!wall)
+        p.fault(own ? worded("no wall is straight across from {}",
+                             words(wallTarget(*own), p.in.job().wording()))
+                    : worded("{} stands at no wall, so none is opposite", p.name()),
+                "name the wall, like: against wall A");
+    p.add(K::against).of = wallTarget(*wall);
+    return true;
+}
+
 /// "opposite sofa": before it, looking at it, at a distance to talk over.
 bool opposite(Placing& p) {
+    if (oppositeWall(p))
+        return true;
     const Target t = p.target(ties::things, "opposite");
     const auto wall = t.is == Is::piece ? wallFaced(p.scene, t.piece) : std::nullopt;
     // What stands against walls stands against the one that is looked at.
@@ -107,6 +129,18 @@ bool opposite(Placing& p) {
     // A small room bears less.
     if (wall && off.distance + p.subject.size.depth > wall->away)
         off.distance = std::max(wall->away - p.subject.size.depth, Length{});
+    // Nor does it stand in the chimney, where there is room before that.
+    const Piece& other = *p.scene.pieceById(t.piece);
+    const Placed* there = p.scene.inPlan(t.piece);
+    const Length least = Length::centimetres(30);
+    for (const Fixture& f : p.scene.room->fixtures)
+        while (there != nullptr && f.takesFloor() && off.distance > least) {
+            const double y = (other.size.depth / 2 + off.distance + p.subject.size.depth / 2).mm();
+            const Pose pose{there->pose.toRoom({0, y}), there->pose.turn};
+            if (gapBetween(placed(p.subject.shape(), pose), solid(*p.scene.room, f)).depth <= quiet)
+                break;
+            off.distance = off.distance - Length::centimetres(1);
+        }
     return true;
 }
 
@@ -236,7 +270,9 @@ std::span<const Phrase> plainPhrases() {
          .help = "the middle of the room, of a rug, or of a wall, its back to that",
          .example = "in the middle of the room; in the middle of wall A"},
         {.begins = {"in the corner by", "in the corner near", "in the corner next to",
-                    "in the corner beside"},
+                    "in the corner beside", "in the corner nearest to", "in the corner nearest",
+                    "in the corner closest to", "in the corner closest", "into the corner by",
+                    "into the corner near", "into the corner next to", "into the corner nearest"},
          .of = onPlan,
          .read = &cornerBy,
          .help = "the nearest corner of the room",
@@ -253,7 +289,8 @@ std::span<const Phrase> plainPhrases() {
          .follows = Follows::chairs,
          .help = "a table, with so many chairs round it",
          .example = ""},
-        {.begins = {"on the other side", "on the opposite side", "to the other side"},
+        {.begins = {"on the other side", "on the opposite side", "to the other side",
+                    "the other side of", "the opposite side of", "the other side"},
          .of = onPlan,
          .read = &otherSide,
          .help = "beside it, where the one of its kind is not",

@@ -1,6 +1,7 @@
 // A step from where a piece is: to its own sides, or straight to something.
 #include "edit/phrase.h"
 #include "edit/place.h"
+#include "geometry/gap.h"
 #include "measure/texts.h"
 
 #include <algorithm>
@@ -55,6 +56,18 @@ bool step(Placing& p, std::optional<Length> d) {
         if (!to)
             p.fault("that is not on its board", "say it along the board, like: 2 left");
         way = *to * (has("away") ? -1 : 1);
+        // Closer to something goes no farther than to it.
+        const Placed* other = t.is == Target::Is::piece ? p.scene.byId(t.piece) : nullptr;
+        if (other != nullptr && !has("away") && !d && !p.in.lengthAhead() &&
+            p.subject.on.isFloor() && p.scene.pieceById(t.piece)->on.isFloor() &&
+            !p.subject.kind->flat() && !p.scene.pieceById(t.piece)->kind->flat()) {
+            const Length apart = gapBetween(own->shape, other->shape).apart;
+            if (apart <= quiet)
+                p.fault(worded("{} touches {} already", p.name(), p.scene.pieceById(t.piece)->name),
+                        "say how far, like: 2 toward sofa");
+            p.out.step = p.out.step.value_or(Vec2{}) + way * std::min(stepLength(p, d), apart).mm();
+            return true;
+        }
     }
     p.out.step = p.out.step.value_or(Vec2{}) + way * stepLength(p, d).mm();
     return true;

@@ -53,7 +53,7 @@ const std::vector<Verb<LineReader>>& LineReader::verbs() {
           "its width, depth and height; of what hangs width, height and depth; several at once",
           "size sofa 78 x 36; make sofa 6 longer; size all dining chairs 18 x 20"},
          &LineReader::size},
-        {{{"widen", "lengthen", "stretch"},
+        {{{"widen", "lengthen", "stretch", "extend"},
           "longer by so much, or to a length",
           "widen sofa by 6; widen sofa to 90"},
          &LineReader::widen},

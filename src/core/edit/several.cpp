@@ -129,7 +129,7 @@ private:
             return none();
         const auto what = std::string(in.since(word));
         const std::size_t where = in.at();
-        if (!in.take({"on", "at", "under", "over", "above", "in front of", "by", "beside"}))
+        if (!in.take({"on", "at", "under", "over", "above", "in front of", "by", "beside", "for"}))
             return none();
         const auto place = std::string(in.since(where));
         const bool both = in.take({"both of", "both"});
@@ -302,8 +302,45 @@ private:
         return *e;
     }
 
+    /// In the middle of the free wall between something in it and the next thing on that side.
+    Placement hungBeside(const Target& of, int wall, Side side, std::size_t at) {
+        const auto own = boxOn(of, wall, scene_);
+        if (!own)
+            return {};
+        const bool left = side == Side::left;
+        std::string next = left ? "left corner" : "right corner";
+        double near = left ? 0 : scene_.room->walls[static_cast<std::size_t>(wall)].length().mm();
+        const auto closer = [&](const Target& t) {
+            const auto box = t == of ? std::nullopt : boxOn(t, wall, scene_);
+            if (!box)
+                return;
+            const double edge = left ? box->high.x : box->low.x;
+            if (left ? edge > near && edge <= own->low.x : edge < near && edge >= own->high.x) {
+                near = edge;
+                next = words(t, job_.wording());
+            }
+        };
+        for (const Opening& o : scene_.room->openings)
+            if (o.wall == wall)
+                closer(targetOf(o));
+        for (const Fixture& f : scene_.room->fixtures)
+            if (f.wall == wall && f.takesFloor())
+                closer(targetOf(f));
+        const auto line = fmt::format("on wall {}, between {} and {}", wallName(wall), next,
+                                      words(of, job_.wording()));
+        try {
+            WordsReader again(line, job_, {});
+            return readPlacement(again, first_, scene_, lookedAt_);
+        } catch (const LineFault& fault) {
+            in.fail(at, in.at() - at, fault.problem.what, fault.problem.remedy);
+        }
+    }
+
     Edit eitherSide(std::size_t at) {
         const Target of = in.target();
+        // A runner on each side of a bed lies along it.
+        if (kind_->flat() && of.is == Target::Is::piece && first_.size.width > first_.size.depth)
+            std::swap(first_.size.width, first_.size.depth);
         // "… either side of the bed, at 60": the same of both.
         Placement more;
         in.comma();
@@ -347,7 +384,8 @@ private:
             } else if (const auto wall = wallOf(of, scene_);
                        wall && of.is != Target::Is::wall && !kind_->hangs()) {
                 p.ties = besideInWall(of, *wall, side, {}, first_, scene_);
-            }
+            } else if (wall && of.is != Target::Is::wall)
+                p = hungBeside(of, *wall, side, at);
             if (p.ties.empty())
                 in.fail(at, in.at() - at,
                         worded("there is no room for {} on each side of that", first_.kind->name),

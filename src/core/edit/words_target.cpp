@@ -63,17 +63,10 @@ Target WordsReader::wall(std::size_t start) {
             fail(at, at_ - at, "that is in no wall", has);
         if (!facing)
             return wallTarget(*index);
-        const Wall& w = room.walls[static_cast<std::size_t>(*index)];
-        int best = -1;
-        for (int i = 0; i < walls; ++i) {
-            const Wall& o = room.walls[static_cast<std::size_t>(i)];
-            if (dot(o.inward(), w.inward()) < -0.9 &&
-                (best < 0 || o.length() > room.walls[static_cast<std::size_t>(best)].length()))
-                best = i;
-        }
-        if (best < 0)
+        const auto across = wallAcross(room, *index);
+        if (!across)
             fail(start, at_ - start, "no wall is straight across from that", has);
-        return wallTarget(best);
+        return wallTarget(*across);
     }
     const std::size_t letter = at();
     const auto ahead = this->ahead();
@@ -201,6 +194,11 @@ Target WordsReader::target(bool pieces) {
             take({"wall"});
             return wallTarget(index.value_or(0));
         }
+    // "against the opposite wall"
+    if (ownWall_ && take({"opposite wall", "facing wall", "wall opposite", "wall across"}))
+        if (const auto across = wallAcross(room, *ownWall_))
+            return wallTarget(*across);
+    at_ = start;
     if (take({"chimney wall", "fireplace wall", "fire wall"}))
         for (const Fixture& f : room.fixtures)
             if (f.kind == FixtureKind::chimney || f.kind == FixtureKind::fireplace)

@@ -421,14 +421,12 @@ FitAnswer doesItFit(const Project& job, const Piece& wanted, const GoesOn& goesO
         out.reasons.push_back(u);
     if (standsSomewhere && !best && !harm.empty())
         out.reasons.push_back("Wherever it has the room, something is in the way: " + harm);
-    if (!standsSomewhere)
-        out.reasons.push_back("There is nowhere to stand it.");
     out.yes = standsSomewhere && best && why.empty() && (comesIn || !anyDoor);
     out.heading = out.yes                       ? "Yes, it fits"
                   : standsSomewhere && !comesIn ? "No: it doesn't come in"
                   : best                        ? "It stands, but upsets something"
                   : standsSomewhere             ? "No: it would be in the way"
-                                                : "No";
+                                                : "No: there is nowhere to stand it";
     if (best)
         out.choices.push_back(std::move(*best));
     return out;

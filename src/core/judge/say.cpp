@@ -161,9 +161,4 @@ Result<Said> readSaid(std::string_view text, const Project& job, const Listener&
     return readLine(text, job, to);
 }
 
-Result<Applied> runWholeScript(std::string_view script, std::string_view file, const Project& job) {
-    return runScript(script, file, job,
-                     [](std::string_view line, const Project& now) { return readSaid(line, now); });
-}
-
 } // namespace mezzet

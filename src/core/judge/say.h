@@ -16,8 +16,4 @@ namespace mezzet {
 /// True for lines that take readSaid more than a moment.
 [[nodiscard]] bool takesLong(std::string_view text);
 
-/// As runScript, with the lines readSaid knows besides.
-[[nodiscard]] Result<Applied> runWholeScript(std::string_view script, std::string_view file,
-                                             const Project&);
-
 } // namespace mezzet

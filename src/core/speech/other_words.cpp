@@ -2,6 +2,7 @@
 
 #include "edit/words_reader.h"
 #include "measure/text.h"
+#include "speech/meant.h"
 
 #include <fmt/format.h>
 
@@ -24,7 +25,72 @@ constexpr Other others[] = {
     {"(.*?\\b)print((?: \\d.*?)? (?:on|against|over|under|between|at|beside|left|right) "
      ".*\\bwall\\b.*)",
      "$1picture$2"},
-    {"(?:move|bring|take|shift) (.+?) (?:to|into|onto) (?:the )?((?:opening|shelf) .+)", "$1 in $2"},
+    {"(.*?\\b)prints( .*\\b(?:over|above|on (?:the )?wall|in a (?:row|grid|column))\\b.*)",
+     "$1pictures$2"},
+    {"an? (?:second|third|fourth|fifth|extra|further|additional) (.+)", "another $1"},
+    {"(?:put|place|add|hang|set) an? (?:second|third|fourth|fifth|extra|further|additional) (.+)",
+     "another $1"},
+    {"(.*?)(?:at|to|by|on) the (?:other|opposite|far) (?:end|side) of\\b(.*)",
+     "$1on the other side of$2"},
+    {"(.+?) (?:should|must|needs to|need to|has to|have to|ought to) (?:be )?(?:facing|face|look "
+     "at|looking at) (.+)",
+     "face $1 to $2"},
+    {"(.+?) (?:should|must|needs to|need to|has to|have to|ought to) (?:be )?(?:seat|seating) (.+)",
+     "seat $1 with $2"},
+    {"(.+?) (?:should|must|needs to|need to|has to|have to|ought to) be (.+? ?(?:wide|long|deep|"
+     "high|tall|wider|longer|deeper|higher|taller|narrower|shorter|lower|bigger|smaller))",
+     "make $1 $2"},
+    {"(.+?) (?:should|must|needs to|need to|has to|have to|ought to) (?:be moved|move|come|go|be "
+     "put|be placed|stand|sit|hang|be hung|be) (.+)",
+     "move $1 $2"},
+    {"(.+?) (?:goes|go|belongs|belong|stands|stand|sits|sit|hangs|hang) (in|on|at|against|by|next "
+     "to|beside|under|over|above|between|behind|near|opposite) (.+)",
+     "$1 $2 $3"},
+    {"(?:get rid of|remove|take out|take away|lose|delete) (.+?) and (?:put|place|have|use|add|"
+     "get|try) (?:in )?(.+?) (?:there|in its place|instead|in their place)",
+     "replace $1 by $2"},
+    {"(?:drop) (.+?) (?:by )?([0-9].*)", "lower $1 $2"},
+    {"extend (.+?) (to|by) (.+)", "widen $1 $2 $3"},
+    {"turn (.+?) (?:around |round |about )?(?:to face|so (?:that )?(?:it|they) (?:is |are "
+     ")?(?:face|"
+     "faces|facing|looks at)|facing) (.+)",
+     "turn $1 to face $2"},
+    {"(?:raise|lower|move|hang|put) (.+?) so (?:that )?(?:its|the) (centre|center|middle|top|"
+     "bottom|foot|underside)(?: of it)? (?:is|sits|hangs|comes|ends up) at (.+)",
+     "$2 of $1 at $3"},
+    {"middle of (.+?) at (.+)", "centre of $1 at $2"},
+    {"underside of (.+?) at (.+)", "bottom of $1 at $2"},
+    {"(.+?) in (?:each|both|either|every)(?: of the)? alcoves?", "$1 either side of the chimney"},
+    {"(.+?) in (?:the )?(left|right)(?:[- ]hand)? alcove", "$1 $2 of the chimney"},
+    {"(.+?) (?:on the )?left and (?:on the )?right of (.+)", "$1 either side of $2"},
+    {"(.+?) on the left and (?:the )?right(?: side)? of (.+)", "$1 either side of $2"},
+    {"where(?:'s| is| would be) (?:the best|a good|the right|the) (?:place|spot|position) "
+     "(?:for|to "
+     "put|to hang) (.+?)\\??",
+     "is there space for $1?"},
+    {"where (?:can|could|should|would|will|does|might) (?:the|my) (.+?) (?:go|fit|stand|be "
+     "put)\\??",
+     "is there space for a $1?"},
+    {"how (?:far|high|much) above (.+?) (?:is|does|do) (.+?)(?: hang| sit)?\\??",
+     "how far is $2 from $1?"},
+    {"how much (?:room|space) is (?:there |left )?(?:behind|in front of|before|beside) (.+?)\\??",
+     "how far is $1 from the wall?"},
+    {"why (?:does|do|is|are|did) (.+?) (?:go|going|stand|standing|hang|hanging|reach|stick|"
+     "sticking|block|blocking|touch|touching|overlap|overlapping)\\b.*",
+     "what is wrong with $1?"},
+    {"(?:clear|empty)(?: out)? (?:the |this |my )?(?:room|floor|plan|everything)",
+     "remove everything"},
+    {"(?:start (?:over|again|afresh|from scratch)|take everything (?:out|away))",
+     "remove everything"},
+    {"(?:keep|leave|hold) (.+?) (?:where (?:it|they) (?:is|are|stands?)|as (?:it|they) (?:is|are)|"
+     "in place|put|there)",
+     "lock $1"},
+    {"(.+?) leaning (?:on|against|up against) (?:the )?(wall .+)", "$1 on $2, leaned on floor"},
+    {"((?:hang |put |place |add |set )?)(?:an? |the |some |my )?(?:nice|new|old|modern|vintage|"
+     "antique|comfy|comfortable|cosy|cozy|pretty|lovely|simple|plain|wooden) (.+)",
+     "$1a $2"},
+    {"(?:move|bring|take|shift) (.+?) (?:to|into|onto) (?:the )?((?:opening|shelf) .+)",
+     "$1 in $2"},
     {"((?:hang |put |place )?)(?:an? |the )?prints?((?: \\d.*?)?) (over|above) (.+)",
      "$1picture$2 $3 $4"},
     {"((?:hang |put |place |add )?)an? (?:big|huge) (.+)", "$1large $2"},
@@ -57,14 +123,18 @@ constexpr Other others[] = {
      "(?: size)?(?: one| bed)?",
      "replace $1 by $2 bed"},
     {"(?:swap|switch|exchange) (.+?) for (.+)", "replace $1 by $2"},
-    {"(?:fix|mend|sort out|correct|solve) (?:everything|it all|them all|all of it|all)",
+    {"(?:fix|mend|sort out|correct|solve|put right) (?:everything|it all|them all|all of it|all|"
+     "what(?:'s| is) wrong|all (?:the|that is) .+|the (?:room|mistakes|problems|faults|rest))",
      "mend all"},
+    {"(?:fix|sort out|correct|put right) (.+)", "mend $1"},
     {"make (.+?) (?:to )?(?:seat|for) (.+)", "seat $1 with $2"},
     {"make (.+?) (taller|higher|longer|wider|deeper|shorter|narrower|lower) by (.+)",
      "make $1 $3 $2"},
     {"(.+?) (?:up )?against the wall (by|near|next to|beside|with) (.+)", "$1 by $3"},
     {"(.+?) ([0-9][^,]*?) up on (?:the )?(wall .+)", "$1 on $3 at $2"},
-    {"(.+?) (?:above|over) (.+?),? ([0-9][^,]*?) (?:up|above it|over it|up from it)",
+    {"(.+?) (?:above|over) (.+?),? ([0-9][^,]*?) (?:up|above it|over it|up from it|above "
+     "(?:the|its) "
+     "(?:top|table|tabletop|table top|surface))",
      "$1 $3 above $2"},
     {"(.+?)\\b(?:centred|centered) over\\b(.+)", "$1over$2"},
     {"(.+?) (?:in|at) the (?:middle|centre|center) of (.+)", "$1 on $2"},
@@ -98,6 +168,7 @@ constexpr Other others[] = {
      "what is wrong with $1?"},
     {"float (.+)", "put $1"},
     {"(?:centre|center) (an? .+?) (above|over|on|under|between|in) (.+)", "$1 $2 $3"},
+    {"(?:put |place |have |try |use )?((?:an? )?.+?) instead of (.+)", "replace $2 by $1"},
     {"(?:put |place |have |try )?(?:an? |the )?(.+?) instead of (.+)", "use $1 instead of $2"},
     {"(?:line up|align) (.+?) with ((?:the )?(?:window|door|fire|opening|arch|wall|chimney).*)",
      "centre $1 on $2"},
@@ -186,10 +257,11 @@ std::vector<std::string> aboutChairs(const std::string& line, const Project& job
         std::regex::icase);
     static const std::regex less(
         "(?:take|remove|lose|delete|get rid of|take away|take out) "
-        "(an?|[a-z]+|[0-9]+)(?: of the)? (?:dining )?chairs?(?: away| out)?",
+        "(an?|[a-z]+|[0-9]+)(?: of the)? (?:dining )?chairs?(?: away| out)?"
+        "(?: from (?:the |my )?.*table)?",
         std::regex::icase);
     static const std::regex behind(
-        ".*\\b(?:room|space|walk|get|pass)\\b.* behind (?:the |my )?chairs?\\??",
+        ".*\\b(?:room|space|walk|get|pass)\\b.* behind (?:the |my )?(?:dining )?chairs?\\??",
         std::regex::icase);
     std::smatch found;
     if (std::regex_match(line, behind))
@@ -215,7 +287,7 @@ const std::regex& goesOn() {
         "(?=(?:put|place|hang|move|add|turn|slide|push|"
         "pull|make|set|stand|remove|take|bring|shift|raise|lower|swap|cent(?:er|re)|rotate|face|"
         "nudge|an?|one|two|three|four|five|six|[0-9]+)\\b)|with (?=(?:an?|one|two|three|four|five|"
-        "six|[0-9]+|some) ))",
+        "six|[0-9]+|some|the) ))",
         std::regex::icase | std::regex::optimize);
     return words;
 }
@@ -249,13 +321,18 @@ std::vector<std::pair<std::string, std::string>> inTwoParts(std::string_view tex
                          line.substr(from + static_cast<std::size_t>(at->length())));
     }
     std::reverse(out.begin(), out.end());
+    // "three pictures over the dresser instead of the mirror"
+    static const std::regex instead("(.+?),? (?:instead of|in place of) (.+)",
+                                    std::regex::icase | std::regex::optimize);
+    if (std::smatch found; std::regex_match(line, found, instead))
+        out.emplace_back("remove " + found[2].str(), found[1].str());
     std::erase_if(out, [](const auto& p) { return p.first.empty() || p.second.empty(); });
     return out;
 }
 
-std::vector<std::string> inOtherWords(std::string_view text, const Project& job) {
-    if (isTheirOwn(text))
-        return {};
+namespace {
+
+std::vector<std::string> saidOtherwise(std::string_view text, const Project& job) {
     std::string line(trimmed(text));
     const auto folded = foldCase(line);
     std::vector<std::string> out;
@@ -299,6 +376,27 @@ std::vector<std::string> inOtherWords(std::string_view text, const Project& job)
     for (std::size_t i = 0; i < patterns.size(); ++i)
         if (std::smatch found; std::regex_match(whole, found, patterns[i]))
             out.push_back(found.format(others[i].instead));
+    for (auto& said : asMeant(whole, job))
+        out.push_back(std::move(said));
+    return out;
+}
+
+} // namespace
+
+std::vector<std::string> inOtherWords(std::string_view text, const Project& job) {
+    if (isTheirOwn(text))
+        return {};
+    // What was put otherwise may be put otherwise once more: "a second lamp at the other end of
+    // the sofa". A line is read at every key, so not many are tried.
+    constexpr std::size_t most = 20;
+    std::vector<std::string> out = saidOtherwise(text, job);
+    const std::size_t once = out.size();
+    for (std::size_t i = 0; i < once && out.size() < most; ++i)
+        for (auto& said : saidOtherwise(out[i], job))
+            if (said != text && std::find(out.begin(), out.end(), said) == out.end())
+                out.push_back(std::move(said));
+    if (out.size() > most)
+        out.resize(most);
     return out;
 }
 

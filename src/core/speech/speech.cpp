@@ -119,20 +119,23 @@ std::optional<Problem> asksFirst(std::string_view text, const Project& job, cons
     const auto after = apply(job, said.edit);
     if (!after)
         return {};
+    if (after->project->active != job.active)
+        return {};
+    // What is new, and what is moved or goes along and reached past nothing before.
     std::vector<int> fresh;
+    ScenePtr before;
     for (const Piece& p : after->project->scheme().pieces)
         if (job.scheme().byId(p.id) == nullptr) {
             fresh.push_back(p.id);
-        } else if ((p.onWall() || p.on.isFloor() || p.on.isCeiling()) &&
-                   std::find(said.them.begin(), said.them.end(), p.id) != said.them.end() &&
-                   !harmOf(*after->project, *after->scene, {p.id}).empty()) {
-            // It reached past nothing before.
-            const auto was = sceneOf(job);
-            if (was && harmOf(job, **was, {p.id}).empty())
+        } else if (p.onWall() || p.on.isFloor() || p.on.isCeiling()) {
+            if (harmOf(*after->project, *after->scene, {p.id}).empty())
+                continue;
+            if (!before)
+                if (auto was = sceneOf(job))
+                    before = *was;
+            if (before && harmOf(job, *before, {p.id}).empty())
                 fresh.push_back(p.id);
         }
-    if (after->project->active != job.active)
-        return {};
     auto harm = harmOf(*after->project, *after->scene, fresh);
     if (harm.empty())
         return {};
@@ -256,10 +259,19 @@ std::optional<Spoken> oneAfterTheOther(const std::pair<std::string, std::string>
         });
     };
     auto second = heard(parts.second);
-    if (second && second->is == Spoken::Is::edit && standsFree(second))
-        for (const char* place : {" either side of it", " beside it"})
+    // "a console, with the vase on it": of one that is not there yet.
+    if (const auto folded = foldCase(parts.second); !second && folded.starts_with("the "))
+        if (auto one = heard("a" + parts.second.substr(3)))
+            second = std::move(one);
+    if (second && second->is == Spoken::Is::edit && standsFree(second)) {
+        const auto folded = foldCase(parts.second);
+        const bool one = folded.starts_with("a ") || folded.starts_with("an ") ||
+                         folded.starts_with("one ") || folded.starts_with("1 ");
+        for (const char* place :
+             {" at it", one ? " beside it" : " either side of it", " beside it"})
             if (second = heard(parts.second + place); second)
                 break;
+    }
     if (!second && !why)
         why = second.problem();
     if (!second || second->is != Spoken::Is::edit || second->said.edit.acts.empty() ||

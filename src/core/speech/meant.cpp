@@ -1,0 +1,291 @@
+#include "speech/meant.h"
+
+#include "edit/words_reader.h"
+#include "measure/text.h"
+#include "scheme/on_wall.h"
+
+#include <fmt/format.h>
+
+#include <algorithm>
+#include <regex>
+
+namespace mezzet {
+
+namespace {
+
+using Pattern = std::regex;
+
+Pattern made(const char* words) {
+    return Pattern(words, std::regex::icase | std::regex::optimize);
+}
+
+/// A kind of the kit or of a piece's name that a text begins with, and the pieces it may mean.
+struct Noun {
+    KindPtr kind;
+    std::string said;
+};
+
+/// The first kind that is named anywhere in a text.
+std::optional<Noun> nounIn(const std::string& text, const Project& job) {
+    WordsReader in(text, job);
+    while (!in.done()) {
+        const std::size_t at = in.at();
+        if (in.comma())
+            continue;
+        if (const KindPtr kind = in.kind()) {
+            std::string said(in.since(at));
+            return Noun{kind, std::move(said)};
+        }
+        in.goTo(at);
+        if (in.word().empty())
+            return {};
+    }
+    return {};
+}
+
+std::vector<const Piece*> piecesOf(const KindPtr& kind, const Project& job) {
+    std::vector<const Piece*> out;
+    for (const Piece& p : job.scheme().pieces)
+        if (p.kind == kind)
+            out.push_back(&p);
+    return out;
+}
+
+/// The piece that words name, alone; none for several, or for something else.
+const Piece* pieceNamed(const std::string& words, const Project& job) {
+    WordsReader in(words, job);
+    try {
+        in.article();
+        const int id = in.piece();
+        return in.done() ? job.scheme().byId(id) : nullptr;
+    } catch (const LineFault&) {
+        return nullptr;
+    }
+}
+
+void replaceAt(std::string& text, const std::smatch& found, const std::string& by) {
+    text = found.prefix().str() + by + found.suffix().str();
+}
+
+/// "another bookcase next to the right one"
+void theOne(const std::string& line, const Project& job, std::vector<std::string>& out) {
+    static const Pattern words =
+        made("\\b(left|right|left-hand|right-hand|left hand|right hand|first|second|third|last|"
+             "nearest|farthest|other) ones?\\b");
+    std::smatch found;
+    if (!std::regex_search(line, found, words))
+        return;
+    if (const auto noun = nounIn(line.substr(0, static_cast<std::size_t>(found.position())), job)) {
+        std::string said = line;
+        replaceAt(said, found, found[1].str() + " " + foldCase(noun->kind->name));
+        out.push_back(std::move(said));
+    }
+}
+
+/// "a bookcase between the two", of which there are two.
+void betweenTheTwo(const std::string& line, const Project& job, std::vector<std::string>& out) {
+    static const Pattern words = made("\\bbetween (?:the two of them|the two|both of them|both|the "
+                                      "other two|the pair|them)\\b");
+    std::smatch found;
+    if (!std::regex_search(line, found, words))
+        return;
+    const auto noun = nounIn(line.substr(0, static_cast<std::size_t>(found.position())), job);
+    if (!noun)
+        return;
+    const auto both = piecesOf(noun->kind, job);
+    if (both.size() != 2)
+        return;
+    std::string said = line;
+    replaceAt(said, found, fmt::format("between {} and {}", both[0]->name, both[1]->name));
+    // One more of them, then.
+    static const Pattern begins = made("^(?:put |place |add |set )?(?:an? |another |the )?");
+    said = std::regex_replace(said, begins, "add ", std::regex_constants::format_first_only);
+    out.push_back(std::move(said));
+}
+
+/// "a round table 48 instead of the square one": of the one that serves the same.
+void insteadOfOne(const std::string& line, const Project& job, std::vector<std::string>& out) {
+    static const Pattern words =
+        made("(?:put |place |have |try |use )?(?:an? |the )?(.+?) (?:instead of|in place of|rather "
+             "than) (?:the|this|that|my|our) (?:[a-z-]+ )?one");
+    std::smatch found;
+    if (!std::regex_match(line, found, words))
+        return;
+    const auto noun = nounIn(found[1], job);
+    if (!noun)
+        return;
+    const Piece* old = nullptr;
+    for (const Piece& p : job.scheme().pieces)
+        if (p.kind->role == noun->kind->role && p.kind->family == noun->kind->family) {
+            if (old != nullptr)
+                return;
+            old = &p;
+        }
+    if (old != nullptr)
+        out.push_back(fmt::format("replace {} by {}", old->name, found[1].str()));
+}
+
+/// "make the bookcases as tall as the door", "the same width as the sofa"
+void theSameSize(const std::string& line, const Project& job, std::vector<std::string>& out) {
+    static const Pattern same =
+        made("(?:make|size|have|set) (.+?) (?:to )?(?:be )?(?:to )?the same "
+             "(height|width|length|depth|size) (?:as|of) (.+)");
+    static const Pattern as = made("(?:make|size|have|set) (.+?) (?:to )?(?:be )?(?:just )?as "
+                                   "(tall|high|wide|long|deep|big) as (.+)");
+    std::smatch found;
+    if (!std::regex_match(line, found, same) && !std::regex_match(line, found, as))
+        return;
+    const auto what = foldCase(found[2].str());
+    Size size;
+    WordsReader in(line, job);
+    in.goTo(static_cast<std::size_t>(found.position(3)));
+    try {
+        const Target t = in.target();
+        if (!in.done())
+            return;
+        if (t.is == Target::Is::piece) {
+            size = job.scheme().byId(t.piece)->size;
+        } else {
+            const auto& all = job.room->openings;
+            const auto it = std::find_if(all.begin(), all.end(),
+                                         [&](const Opening& o) { return t == targetOf(o); });
+            if (it == all.end())
+                return;
+            size = {it->width, {}, it->kind == OpeningKind::window ? it->height : it->head()};
+        }
+    } catch (const LineFault&) {
+        return;
+    }
+    const auto said = [&](Length l) { return write(l, job.notation); };
+    std::string sizes;
+    if (what == "height" || what == "tall" || what == "high")
+        sizes = said(size.height) + " tall";
+    else if (what == "depth" || what == "deep")
+        sizes = size.depth > Length{} ? said(size.depth) + " deep" : "";
+    else if (what == "size" || what == "big")
+        sizes = size.depth > Length{} ? said(size.width) + " x " + said(size.depth) : "";
+    else
+        sizes = said(size.width) + " wide";
+    if (!sizes.empty())
+        out.push_back(fmt::format("make {} {}", found[1].str(), sizes));
+}
+
+/// True when a piece is where it is because of another: tied to it, on it, or before the wall it
+/// hangs on.
+bool standsBy(const Scene& scene, const Piece& p, const Piece& other, bool over) {
+    const auto tied = [](const Piece& a, int id) {
+        return (a.on.isCarried() && a.on.piece == id) ||
+               std::any_of(a.ties.begin(), a.ties.end(),
+                           [id](const Tie& t) { return t.refersTo(id); });
+    };
+    if (tied(p, other.id) || tied(other, p.id))
+        return true;
+    return over && p.onWall() && other.on.isFloor() && wallBehind(scene, other.id) == p.wall();
+}
+
+/// "the picture over the bed", "the lamp by the sofa": one that is told by what it is at.
+void toldByPlace(const std::string& line, const Project& job, std::vector<std::string>& out) {
+    static const Pattern at = made("\\b(?:the|my|that) ([a-z -]+?) (over|above|on|under|beneath|by|"
+                                   "beside|next to|in front of|behind|near|at) (?:the |my )?");
+    std::smatch found;
+    if (!std::regex_search(line, found, at))
+        return;
+    ScenePtr scene;
+    for (auto it = std::sregex_iterator(line.begin(), line.end(), at); it != std::sregex_iterator();
+         ++it) {
+        const auto noun = nounIn((*it)[1].str(), job);
+        if (!noun)
+            continue;
+        const auto from = static_cast<std::size_t>(it->position() + it->length());
+        WordsReader in(line, job);
+        in.goTo(from);
+        const Piece* other = nullptr;
+        try {
+            other = job.scheme().byId(in.piece());
+        } catch (const LineFault&) {
+            continue;
+        }
+        if (other == nullptr)
+            continue;
+        std::size_t end = in.at();
+        while (end > from && line[end - 1] == ' ')
+            --end;
+        if (!scene) {
+            auto resolved = sceneOf(job);
+            if (!resolved)
+                return;
+            scene = *resolved;
+        }
+        const auto word = foldCase((*it)[2].str());
+        const bool over = word == "over" || word == "above";
+        const Piece* one = nullptr;
+        int several = 0;
+        for (const Piece& p : job.scheme().pieces)
+            if (p.id != other->id && !p.isGroup() &&
+                (p.kind == noun->kind ||
+                 (p.kind->role == noun->kind->role && p.kind->family == noun->kind->family)) &&
+                standsBy(*scene, p, *other, over)) {
+                one = &p;
+                ++several;
+            }
+        if (several != 1)
+            continue;
+        out.push_back(line.substr(0, static_cast<std::size_t>(it->position())) + one->name +
+                      line.substr(end));
+    }
+}
+
+/// "a lamp on the desk, left corner": near an end of a top.
+void atAnEnd(const std::string& line, const Project& job, std::vector<std::string>& out) {
+    static const Pattern words = made(
+        "(.+?) on (?:top of )?(?:the |my )?(.+?),? (?:in |at |on |to )?(?:the |its )?(?:(front|"
+        "back|rear) )?(left|right)(?:[- ]hand)?(?: (?:corner|end|side|edge))?");
+    std::smatch found;
+    if (!std::regex_match(line, found, words))
+        return;
+    const Piece* board = pieceNamed(found[2], job);
+    if (board == nullptr || !board->kind->hasTop())
+        return;
+    const auto off = isMetric(job.notation.units) ? Length::centimetres(5) : Length::inches(2);
+    const auto said = write(off, job.notation);
+    std::string place = fmt::format("{} on {}, {} from {} end", found[1].str(), board->name, said,
+                                    foldCase(found[4].str()));
+    if (found[3].matched)
+        place += fmt::format(", {} from {} edge", said,
+                             foldCase(found[3].str()) == "front" ? "front" : "back");
+    out.push_back(std::move(place));
+}
+
+/// "above the headboard": the bed it belongs to.
+void partOfBed(const std::string& line, const Project& job, std::vector<std::string>& out) {
+    static const Pattern words = made("\\b(?:head|foot) ?board\\b(?! against)");
+    std::smatch found;
+    if (!std::regex_search(line, found, words))
+        return;
+    const Piece* bed = nullptr;
+    for (const Piece& p : job.scheme().pieces)
+        if (p.kind->role == Role::bed) {
+            if (bed != nullptr)
+                return;
+            bed = &p;
+        }
+    if (bed == nullptr)
+        return;
+    std::string said = line;
+    replaceAt(said, found, bed->name);
+    out.push_back(std::move(said));
+}
+
+} // namespace
+
+std::vector<std::string> asMeant(std::string_view text, const Project& job) {
+    const std::string line(trimmed(text));
+    std::vector<std::string> out;
+    for (const auto& meaning :
+         {theOne, betweenTheTwo, insteadOfOne, theSameSize, toldByPlace, atAnEnd, partOfBed})
+        meaning(line, job, out);
+    std::erase(out, line);
+    return out;
+}
+
+} // namespace mezzet

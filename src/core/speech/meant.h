@@ -1,0 +1,17 @@
+#pragma once
+
+#include "project/project.h"
+
+#include <string>
+#include <string_view>
+#include <vector>
+
+namespace mezzet {
+
+/// What a sentence means in this job, where it can be told in one way: "the right one", "between
+/// the two", "the lamp by the bed", "as tall as the door", "on the desk, left corner", "instead of
+/// the round one". The same sentence with those words put plainly, likeliest first; none where
+/// nothing of the kind is said.
+[[nodiscard]] std::vector<std::string> asMeant(std::string_view text, const Project&);
+
+} // namespace mezzet
