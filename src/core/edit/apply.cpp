@@ -554,6 +554,12 @@ Result<Applied> apply(const Project& before, const Edit& edit) {
         auto scene = resolve(job.roomOf(i), job.schemes[i], job.notation);
         if (!scene)
             return scene.problem();
+        if (!roomChanged && i < before.schemes.size() &&
+            followFurniture(before, i, job, **scene, a.notices)) {
+            scene = resolve(job.roomOf(i), job.schemes[i], job.notation);
+            if (!scene)
+                return scene.problem();
+        }
         // Walls that come out parallel after measuring again are no reason to refuse the measuring.
         if (!roomChanged)
             if (auto problem = freshlyOverTied(before, i, **scene))

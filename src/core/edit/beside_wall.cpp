@@ -91,6 +91,36 @@ std::vector<Tie> besideFreely(const Target& t, int wall, Length gap, const Piece
     return besideInWall(t, wall, first, gap, p, scene);
 }
 
+std::optional<Target> nextInWall(const Target& t, int wall, Side side, const Scene& scene) {
+    const auto own = boxOn(t, wall, scene);
+    if (!own)
+        return {};
+    const bool left = side == Side::left;
+    const auto& walls = scene.room->walls;
+    double near = left ? 0 : walls[static_cast<std::size_t>(wall)].length().mm();
+    Target best;
+    best.is = Is::corner;
+    best.index = left ? wall : (wall + 1) % static_cast<int>(walls.size());
+    best.alongNext = left;
+    const auto closer = [&](const Target& o) {
+        const auto box = o == t ? std::nullopt : boxOn(o, wall, scene);
+        if (!box)
+            return;
+        const double edge = left ? box->high.x : box->low.x;
+        if (left ? edge > near && edge <= own->low.x : edge < near && edge >= own->high.x) {
+            near = edge;
+            best = o;
+        }
+    };
+    for (const Opening& o : scene.room->openings)
+        if (o.wall == wall)
+            closer(targetOf(o));
+    for (const Fixture& f : scene.room->fixtures)
+        if (f.wall == wall && f.takesFloor())
+            closer(targetOf(f));
+    return best;
+}
+
 std::optional<WallFaced> wallFaced(const Scene& scene, int piece) {
     const Piece* p = scene.pieceById(piece);
     const Placed* there = scene.inPlan(piece);

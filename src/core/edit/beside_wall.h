@@ -33,6 +33,10 @@ struct Scene;
 [[nodiscard]] std::vector<Tie> besideFreely(const Target&, int wall, Length gap, const Piece&,
                                             const Scene&);
 
+/// The next opening, or what is built in, on that side of something in a wall, as seen from inside;
+/// else the corner the wall ends at there. Empty for what is not in that wall.
+[[nodiscard]] std::optional<Target> nextInWall(const Target&, int wall, Side, const Scene&);
+
 /// The wall a piece looks at square, and how far it is from the middle of its front.
 struct WallFaced {
     int wall = 0;

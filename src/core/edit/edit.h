@@ -118,11 +118,11 @@ struct SetTitle {
     std::string client;
 };
 
-using Act =
-    std::variant<PutPiece, RemovePiece, SetNotes, SetUnderlay, SetNotation, SetSchool, SetBand,
-                 AddScheme, SwitchScheme, RenameScheme, RemoveScheme, SetTitle, SetAccess, SetBrief,
-                 SetZone, SetArrangement, PutAway, RestoreScheme, SetSchemeNote, SetEyes,
-                 PutPicture, SetAccepted, PutPhotometry, SetLightPlan, SetDressing, SetStock, SetHandover>;
+using Act = std::variant<PutPiece, RemovePiece, SetNotes, SetUnderlay, SetNotation, SetSchool,
+                         SetBand, AddScheme, SwitchScheme, RenameScheme, RemoveScheme, SetTitle,
+                         SetAccess, SetBrief, SetZone, SetArrangement, PutAway, RestoreScheme,
+                         SetSchemeNote, SetEyes, PutPicture, SetAccepted, PutPhotometry,
+                         SetLightPlan, SetDressing, SetStock, SetHandover>;
 
 /// A change to a job, as data: tried without harm, applied, and undone by keeping the old job.
 struct Edit {

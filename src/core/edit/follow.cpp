@@ -2,6 +2,8 @@
 
 #include "measure/texts.h"
 #include "scheme/on_wall.h"
+#include "scheme/resolve.h"
+#include "scheme/words.h"
 
 #include <algorithm>
 
@@ -64,6 +66,64 @@ void regroup(Project& job) {
             }
         scheme = s;
     }
+}
+
+bool followFurniture(const Project& before, std::size_t scheme, Project& job, const Scene& now,
+                     std::vector<std::string>& notices) {
+    const auto overOf = [&](const Piece& p) -> const Piece* {
+        for (const Tie& t : p.ties)
+            if (t.of.is == Target::Is::piece && t.fixesPlace())
+                if (const Piece* f = now.pieceById(t.of.piece); f != nullptr && f->on.isFloor())
+                    return f;
+        return nullptr;
+    };
+    const Scheme& old = *before.schemes[scheme];
+    ScenePtr was;
+    std::shared_ptr<Scheme> changed;
+    for (const Piece& p : job.schemes[scheme]->pieces) {
+        const Piece* over = p.onWall() && p.group() == 0 && !p.locked ? overOf(p) : nullptr;
+        if (over == nullptr)
+            continue;
+        const Piece* oldOne = old.byId(p.id);
+        const Piece* oldOver = old.byId(over->id);
+        if (oldOne == nullptr || oldOver == nullptr || oldOne->on != p.on ||
+            oldOver->pose == now.inPlan(over->id)->pose)
+            continue;
+        const auto wall = wallBehind(now, over->id);
+        if (wall == p.wall())
+            continue;
+        if (!was) {
+            auto then = resolve(before.roomOf(scheme), before.schemes[scheme], before.notation);
+            if (!then)
+                return false;
+            was = *then;
+        }
+        if (was->pieceById(over->id) == nullptr || wallBehind(*was, over->id) != p.wall())
+            continue;
+        const auto byOther = [&](const Tie& t) {
+            return t.of.is != Target::Is::none && t.of.is != Target::Is::ceiling &&
+                   t.of != pieceTarget(over->id);
+        };
+        if (!changed)
+            changed = std::make_shared<Scheme>(*job.schemes[scheme]);
+        Piece& hung = *changed->byId(p.id);
+        if (wall && std::none_of(p.ties.begin(), p.ties.end(), byOther)) {
+            hung.on = onWall(*wall);
+            notices.push_back(worded("{} hangs on {} now, over {}", p.name,
+                                     words(wallTarget(*wall), job.wording()), over->name));
+        } else {
+            std::erase_if(hung.ties, [&](const Tie& t) { return t.refersTo(over->id); });
+            hung.pose = was->byId(p.id)->pose;
+            notices.push_back(
+                worded("{} stays where it hangs: {} stands there no more", p.name, over->name));
+        }
+        if (hung.isGroup())
+            followGroup(*changed, hung);
+    }
+    if (!changed)
+        return false;
+    job.schemes[scheme] = changed;
+    return true;
 }
 
 void followEyes(Project& job) {

@@ -17,6 +17,13 @@ bool followGroup(Scheme&, const Piece& group);
 /// goes.
 void regroup(Project&);
 
+/// What hangs over furniture goes with it to another wall: the sofa's picture, the chest's mirror.
+/// Where the furniture then stands at no wall, or what hangs goes by something else on its own wall
+/// too, it stays as it hung and is tied to it no more. `now` is the scheme's scene as it has
+/// become. True when anything was changed; told in `notices`.
+bool followFurniture(const Project& before, std::size_t scheme, Project&, const Scene& now,
+                     std::vector<std::string>& notices);
+
 /// What is tied to eye level goes to where that is now.
 void followEyes(Project&);
 

@@ -3,6 +3,7 @@
 #include "edit/landing.h"
 #include "edit/new_piece.h"
 #include "edit/phrase.h"
+#include "edit/phrases_beside.h"
 #include "edit/place.h"
 #include "geometry/gap.h"
 #include "measure/text.h"
@@ -175,120 +176,6 @@ bool fromCentre(Placing& p) {
     return from(p, d, MeasuredTo::centre);
 }
 
-/// The side of a piece where this one fits, or is already: right or left of it, or where nothing
-/// more is said than that it is near, before or behind it.
-Side freerSide(const Placing& p, int id, bool anySide) {
-    // Where it is not beside it yet, a side that is free.
-    const bool near = [&] {
-        const Placed* own = p.scene.inPlan(p.subject.id);
-        const Placed* to = p.scene.inPlan(id);
-        return own != nullptr && to != nullptr &&
-               gapBetween(own->shape, to->shape).apart < Length::inches(12);
-    }();
-    const Placed* other = p.scene.inPlan(id);
-    const Piece* piece = p.scene.scheme->byId(id);
-    if (other == nullptr)
-        return Side::right;
-    if (const Placed* own = p.scene.inPlan(p.subject.id); own != nullptr && near)
-        return other->pose.toLocal(own->pose.at).x < 0 ? Side::left : Side::right;
-    for (const Side s : {Side::right, Side::left}) {
-        const double sign = s == Side::right ? 1 : -1;
-        const double x = sign * ((piece->size.width + p.subject.size.width).mm() / 2 + 1);
-        const double y = alongside(*piece, p.subject).mm();
-        if (clearOf(p.scene, p.subject, {other->pose.toRoom({x, y}), other->pose.turn}))
-            return s;
-    }
-    for (const Side s : {Side::front, Side::behind}) {
-        const double sign = s == Side::front ? 1 : -1;
-        const double y = sign * ((piece->size.depth + p.subject.size.depth).mm() / 2 + 1);
-        if (anySide && clearOf(p.scene, p.subject, {other->pose.toRoom({0, y}), other->pose.turn}))
-            return s;
-    }
-    return Side::right;
-}
-
-bool saysLeft(std::string_view words) {
-    return words.find("left") != std::string_view::npos;
-}
-bool saysRight(std::string_view words) {
-    return words.find("right") != std::string_view::npos;
-}
-bool saysBefore(std::string_view words) {
-    return words == "in front of" || words == "before" || words == "out in front of";
-}
-
-Side sideSaid(const Placing& p, std::string_view words, const Target& t) {
-    if (words == "behind")
-        return Side::behind;
-    if (saysLeft(words))
-        return Side::left;
-    if (saysRight(words))
-        return Side::right;
-    const bool near = words == "by" || words == "near" || words == "close to";
-    return saysBefore(words) ? Side::front : freerSide(p, t.piece, near);
-}
-
-/// "by window 1", "6 left of door 1": its back to the wall, beside what is in it, on the side with
-/// more free wall when none is said. "by wall A": its back to it.
-bool byWall(Placing& p, const Target& t, Length d) {
-    const auto wall = wallOf(t, p.scene);
-    if (!wall || p.said == "behind")
-        p.fault("a wall has no side to stand on", "say “24 from wall B” or “30 from corner AB”");
-    const bool left = saysLeft(p.said);
-    const bool right = saysRight(p.said);
-    if (t.is == Is::wall) {
-        if (left || right)
-            p.fault("a wall has no side to stand on",
-                    "say “24 from wall B” or “30 from corner AB”");
-        if (d > Length{})
-            p.add(K::fromWall).distance = d;
-        else
-            p.add(K::against);
-        p.out.ties.back().of = t;
-        return true;
-    }
-    const auto ties = left || right ? besideInWall(t, *wall, left ? Side::left : Side::right, d,
-                                                   p.subject, p.scene)
-                                    : besideFreely(t, *wall, d, p.subject, p.scene);
-    if (ties.empty())
-        p.fault(worded("there is no room for {} there", p.name()),
-                "make it smaller, or say another place");
-    for (const Tie& tie : ties)
-        if (std::none_of(p.out.ties.begin(), p.out.ties.end(),
-                         [&](const Tie& o) { return o.kind == tie.kind && o.of == tie.of; }))
-            p.add(tie.kind) = tie;
-    return true;
-}
-
-bool beside(Placing& p, Length d) {
-    const std::string_view words = p.said;
-    const Target t = p.target(ties::things, "beside");
-    if (t.is != Is::piece) {
-        if (!saysBefore(words))
-            return byWall(p, t, d);
-        if (d <= Length{})
-            d = keptOff(t, *p.subject.kind, *p.scene.room, *p.in.job().library.book);
-        // Touching what is in a wall, its back is to that.
-        const Target wall = p.toWall(t);
-        const bool touching = d <= Length{} && !p.subject.kind->flat() && t != wall;
-        Tie& tie = p.add(touching ? K::against : K::fromWall);
-        tie.of = touching ? wall : t;
-        tie.distance = d;
-        p.add(K::centredOn).of = t;
-        if (!touching && wall.is == Is::wall && !p.facesSomething())
-            p.add(K::squareTo).of = wall;
-        return true;
-    }
-    const Side side = sideSaid(p, words, t);
-    Tie& tie = p.add(K::fromPiece);
-    tie.of = t;
-    tie.distance = d;
-    tie.side = side;
-    if (side == Side::left || side == Side::right || !p.overlapsAlong(t))
-        p.wantsAlongside(t);
-    return true;
-}
-
 bool turned(Placing& p) {
     Angle turn;
     p.in.article();
@@ -312,33 +199,6 @@ bool turnTie(Placing& p, K kind, const Targets& fine, const char* words) {
     if (t.is == Is::room && p.facesSomething())
         return true;
     p.add(kind).of = t;
-    return true;
-}
-
-bool between(Placing& p) {
-    const Target of = p.target();
-    p.in.take({"and"});
-    const Target also = p.target();
-    Tie& tie = p.add(K::centredBetween);
-    tie.of = of;
-    tie.also = also;
-    // Between two things in one wall, or one of them and the wall it ends at, its back is to that.
-    const auto one = wallIn(of, *p.scene.room);
-    const auto other = wallIn(also, *p.scene.room);
-    const int walls = static_cast<int>(p.scene.room->walls.size());
-    const auto inWall = [](const Target& t) { return t.is != Is::wall && t.is != Is::piece; };
-    const auto ends = [&](const std::optional<int>& a, const std::optional<int>& b) {
-        return a && b && ((*a + 1) % walls == *b || (*b + 1) % walls == *a);
-    };
-    std::optional<int> wall;
-    if (inWall(of) && (one == other || (also.is == Is::wall && ends(one, other))))
-        wall = one;
-    else if (inWall(also) && of.is == Is::wall && ends(one, other))
-        wall = other;
-    const auto standsAt = [](const Tie& t) { return t.fixesTurn() || t.kind == K::against; };
-    if (wall && p.subject.kind->takesFloor() && !p.subject.kind->flat() &&
-        std::none_of(p.out.ties.begin(), p.out.ties.end(), standsAt))
-        p.add(K::against).of = wallTarget(*wall);
     return true;
 }
 

@@ -132,15 +132,21 @@ bool opposite(Placing& p) {
     // Nor does it stand in the chimney, where there is room before that.
     const Piece& other = *p.scene.pieceById(t.piece);
     const Placed* there = p.scene.inPlan(t.piece);
-    const Length least = Length::centimetres(30);
+    const Length wanted = off.distance;
+    const auto inTheWay = [&](const Fixture& f) {
+        const double y = (other.size.depth / 2 + off.distance + p.subject.size.depth / 2).mm();
+        const Pose pose{there->pose.toRoom({0, y}), there->pose.turn};
+        const auto gap = gapBetween(placed(p.subject.shape(), pose), solid(*p.scene.room, f));
+        const Length kept =
+            keptOff(targetOf(f), *p.subject.kind, *p.scene.room, *p.in.job().library.book);
+        return gap.depth > quiet || gap.apart + quiet < kept;
+    };
+    constexpr double nearest = 0.6; // of the usual way: nearer, one sits knee to knee
     for (const Fixture& f : p.scene.room->fixtures)
-        while (there != nullptr && f.takesFloor() && off.distance > least) {
-            const double y = (other.size.depth / 2 + off.distance + p.subject.size.depth / 2).mm();
-            const Pose pose{there->pose.toRoom({0, y}), there->pose.turn};
-            if (gapBetween(placed(p.subject.shape(), pose), solid(*p.scene.room, f)).depth <= quiet)
-                break;
+        while (there != nullptr && f.takesFloor() && off.distance > wanted * nearest && inTheWay(f))
             off.distance = off.distance - Length::centimetres(1);
-        }
+    if (off.distance <= wanted * nearest)
+        off.distance = wanted; // there is no such room: it is asked about
     return true;
 }
 
@@ -290,7 +296,7 @@ std::span<const Phrase> plainPhrases() {
          .help = "a table, with so many chairs round it",
          .example = ""},
         {.begins = {"on the other side", "on the opposite side", "to the other side",
-                    "the other side of", "the opposite side of", "the other side"},
+                    "other side of", "opposite side of", "other side"},
          .of = onPlan,
          .read = &otherSide,
          .help = "beside it, where the one of its kind is not",

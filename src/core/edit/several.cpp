@@ -22,31 +22,6 @@ namespace {
 
 constexpr int mostOfAKind = 30;
 
-/// "two", "a pair of", "6"; 0, and nothing read, for none.
-int readCount(WordsReader& in) {
-    const std::size_t start = in.at();
-    in.article();
-    if (in.take({"pair of", "couple of", "couple"}))
-        return 2;
-    in.goTo(start);
-    in.article();
-    if (in.take({"half a dozen", "half dozen"}))
-        return 6;
-    if (in.take({"dozen"}))
-        return 12;
-    in.goTo(start);
-    in.article();
-    if (!in.take({"row of", "line of"}))
-        in.goTo(start);
-    int figure = 0;
-    if (in.ahead() == "1" || in.ahead() == "one" || !in.takeCount(figure) || figure < 2) {
-        in.goTo(start);
-        return 0;
-    }
-    in.take({"of the", "of"});
-    return figure;
-}
-
 class SeveralReader {
 public:
     SeveralReader(WordsReader& words, const Scene& scene, SurfaceId lookedAt)
@@ -304,30 +279,11 @@ private:
 
     /// In the middle of the free wall between something in it and the next thing on that side.
     Placement hungBeside(const Target& of, int wall, Side side, std::size_t at) {
-        const auto own = boxOn(of, wall, scene_);
-        if (!own)
+        const auto end = nextInWall(of, wall, side, scene_);
+        if (!end)
             return {};
-        const bool left = side == Side::left;
-        std::string next = left ? "left corner" : "right corner";
-        double near = left ? 0 : scene_.room->walls[static_cast<std::size_t>(wall)].length().mm();
-        const auto closer = [&](const Target& t) {
-            const auto box = t == of ? std::nullopt : boxOn(t, wall, scene_);
-            if (!box)
-                return;
-            const double edge = left ? box->high.x : box->low.x;
-            if (left ? edge > near && edge <= own->low.x : edge < near && edge >= own->high.x) {
-                near = edge;
-                next = words(t, job_.wording());
-            }
-        };
-        for (const Opening& o : scene_.room->openings)
-            if (o.wall == wall)
-                closer(targetOf(o));
-        for (const Fixture& f : scene_.room->fixtures)
-            if (f.wall == wall && f.takesFloor())
-                closer(targetOf(f));
-        const auto line = fmt::format("on wall {}, between {} and {}", wallName(wall), next,
-                                      words(of, job_.wording()));
+        const auto line = fmt::format("on wall {}, between {} and {}", wallName(wall),
+                                      words(*end, job_.wording()), words(of, job_.wording()));
         try {
             WordsReader again(line, job_, {});
             return readPlacement(again, first_, scene_, lookedAt_);
