@@ -41,7 +41,10 @@ bool inOpening(Placing& p) {
 
 bool onTopOf(Placing& p) {
     p.in.article();
-    const int id = p.in.piece();
+    // "a lamp on it": on what was spoken of.
+    const auto& them = p.in.them();
+    const bool it = them.size() == 1 && them.front() != p.subject.id && p.in.take({"it", "that"});
+    const int id = it ? them.front() : p.in.piece();
     if (id == 0)
         p.in.failAhead("on what?", "name a table, a chest or a shelf, like: on console");
     return put(p, onTop(id));

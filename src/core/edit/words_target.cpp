@@ -144,7 +144,10 @@ std::string WordsReader::nameBeforeIs(std::string what, std::string remedy) {
 
 void WordsReader::isOne(const Match& m, std::size_t start) const {
     const Piece& one = *scheme().byId(m.ids.front());
-    const auto said = foldCase(text_.substr(start, m.end - start));
+    auto said = foldCase(text_.substr(start, m.end - start));
+    for (const std::string_view own : {"'s", "’s"}) // "mill's bottom" is one's
+        if (said.ends_with(own))
+            said.resize(said.size() - own.size());
     const auto alike = std::count_if(scheme().pieces.begin(), scheme().pieces.end(),
                                      [&](const Piece& p) { return p.kind == one.kind; });
     if (alike > 1 && said.ends_with('s') && !foldCase(one.name).ends_with('s'))

@@ -5,6 +5,7 @@
 #include "judge/say.h"
 #include "measure/text.h"
 #include "measure/texts.h"
+#include "speech/meant.h"
 #include "speech/other_words.h"
 #include "speech/questions.h"
 
@@ -114,6 +115,8 @@ std::string_view withoutAnyway(std::string_view text) {
     return text;
 }
 
+constexpr std::string_view anywayWords = "say another place, or put “anyway” at the end";
+
 /// What a new piece would do that nobody means: go through a wall, stand in another thing.
 std::optional<Problem> asksFirst(std::string_view text, const Project& job, const Said& said) {
     const auto after = apply(job, said.edit);
@@ -139,7 +142,7 @@ std::optional<Problem> asksFirst(std::string_view text, const Project& job, cons
     auto harm = harmOf(*after->project, *after->scene, fresh);
     if (harm.empty())
         return {};
-    Problem p{std::move(harm), "say another place, or put “anyway” at the end"};
+    Problem p{std::move(harm), std::string(anywayWords)};
     p.column = 1;
     p.width = static_cast<int>(characterCount(text));
     return p;
@@ -294,12 +297,26 @@ Result<Spoken> readInParts(std::string_view text, const Project& job, const List
     auto said = readAsSaid(text, job, to, stopped);
     if (said || !isText(text) || (stopped && stopped()))
         return said;
-    if (isOfThings(text, job))
+    // What is understood otherwise, and asked about, is asked about as it was said.
+    const auto asked = [&](const Result<Spoken>& s) {
+        return !s && s.problem().remedy == anywayWords;
+    };
+    if (asked(said))
         return said;
-    for (const std::string& other : inOtherWords(text, job))
-        if (auto heard = readAsSaid(other, job, to, stopped))
+    std::optional<Problem> asks;
+    for (const std::string& other :
+         isOfThings(text, job) ? asMeant(text, job) : inOtherWords(text, job)) {
+        auto heard = readAsSaid(other, job, to, stopped);
+        if (heard)
             return heard;
-    if (most < 2)
+        if (!asks && asked(heard)) {
+            asks = heard.problem();
+            asks->width = static_cast<int>(characterCount(text));
+        }
+    }
+    if (asks)
+        return *asks;
+    if (most < 2 || isOfThings(text, job))
         return said;
     for (const auto& parts : inTwoParts(text)) {
         std::optional<Problem> why;

@@ -82,6 +82,7 @@ public:
             return std::move(out_);
         }
         theUnitSaid(fault);
+        withoutItsLook();
         theWordMended();
         theOneMeant(fault);
         thePlaceOnly(fault);
@@ -132,6 +133,21 @@ private:
         for (const char* unit : metric ? std::array{"cm", "mm", "m"} : std::array{"in", "ft", "cm"})
             if (out_.size() == before)
                 offer(with(figures, said + " " + unit));
+    }
+
+    /// "a low dresser", "a long shelf": without the word; how low, its size would say.
+    void withoutItsLook() {
+        for (const Word& w : wordsOf(text_)) {
+            const auto said = foldCase(text_.substr(w.at, w.size));
+            for (const std::string_view look :
+                 {"low",   "long",  "tall",  "high",  "short",  "deep",   "shallow",    "narrow",
+                  "wide",  "slim",  "small", "large", "big",    "little", "old",        "new",
+                  "heavy", "light", "thin",  "thick", "square", "oval",   "rectangular"})
+                if (said == look) {
+                    const auto after = trimmed(text_.substr(w.at + w.size));
+                    offer(std::string(text_.substr(0, w.at)) + std::string(after));
+                }
+        }
     }
 
     /// Each word that is none, as the nearest that is one; two of them at most.
@@ -200,7 +216,8 @@ private:
             before = trimmed(before.substr(0, before.size() - 1));
         offer(std::string(before));
         // Without the word alone.
-        offer(std::string(before) + " " + std::string(trimmed(text_.substr(w.at + w.size))));
+        if (const auto after = trimmed(text_.substr(w.at + w.size)); !after.empty())
+            offer(std::string(before) + " " + std::string(after));
     }
 
     /// What can be asked of the piece that is named, or of the room.
