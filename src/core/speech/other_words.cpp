@@ -216,7 +216,9 @@ std::string nameAlone(const std::string& line, const Project& job) {
         for (const char* what : {" picture", " painting", " print", " photo", " photograph",
                                  " mirror", " rug", " lamp"}) {
             const auto at = folded.find(name + what);
-            if (at == std::string::npos || folded.size() != line.size())
+            // "desk lamp" is a kind, and no desk.
+            if (at == std::string::npos || folded.size() != line.size() ||
+                job.library.kit->byWord(name + what))
                 continue;
             const auto end = at + name.size() + std::string_view(what).size();
             if ((at == 0 || folded[at - 1] == ' ') && (end == folded.size() || folded[end] == ' ' ||
