@@ -453,6 +453,8 @@ private:
     /// the first is not placed so.
     bool about(std::vector<Placement>& places, Length gap) const {
         const Placement& first = places.front();
+        if (kind_->hangs())
+            return aboutOnWall(places, gap);
         const auto centred = std::find_if(first.ties.begin(), first.ties.end(), [](const Tie& t) {
             return t.kind == Tie::Kind::centredOn && t.of.is != Target::Is::room;
         });
@@ -460,12 +462,37 @@ private:
             return t.kind == Tie::Kind::fromPiece || t.kind == Tie::Kind::fromWall ||
                    t.kind == Tie::Kind::against;
         });
-        if (kind_->hangs() || centred == first.ties.end() || !before ||
-            centred->side == Side::left || centred->side == Side::right)
+        if (centred == first.ties.end() || !before || centred->side == Side::left ||
+            centred->side == Side::right)
             return false;
         const Tie middle = *centred;
         Placement model = first;
         model.ties.erase(model.ties.begin() + (centred - first.ties.begin()));
+        places = spaced(model, middle, first_.size.width + gap);
+        return true;
+    }
+
+    /// What hangs over a thing, or is centred on it, hangs about its middle: three pictures above a
+    /// sideboard.
+    bool aboutOnWall(std::vector<Placement>& places, Length gap) const {
+        Placement model = places.front();
+        Tie middle;
+        std::erase_if(model.ties, [&](const Tie& t) {
+            const bool centred = t.kind == Tie::Kind::centredOn && t.distance == Length{};
+            if (centred)
+                middle = t;
+            return centred;
+        });
+        if (std::any_of(model.ties.begin(), model.ties.end(),
+                        [](const Tie& t) { return t.fixesAcross(); }))
+            return false;
+        for (const Tie& t : model.ties)
+            if ((t.kind == Tie::Kind::above || t.kind == Tie::Kind::below) &&
+                t.of.is != Target::Is::ceiling && middle.of.is == Target::Is::none)
+                middle.of = t.of;
+        if (middle.of.is == Target::Is::none || middle.of.is == Target::Is::wall)
+            return false;
+        middle.kind = Tie::Kind::centredOn;
         places = spaced(model, middle, first_.size.width + gap);
         return true;
     }

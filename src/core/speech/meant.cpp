@@ -105,9 +105,9 @@ void betweenTheTwo(const std::string& line, const Project& job, std::vector<std:
 
 /// "a round table 48 instead of the square one": of the one that serves the same.
 void insteadOfOne(const std::string& line, const Project& job, std::vector<std::string>& out) {
-    static const Pattern words =
-        made("(?:put |place |have |try |use )?(?:an? |the )?(.+?) (?:instead of|in place of|rather "
-             "than) (?:the|this|that|my|our) (?:[a-z-]+ )?one");
+    static const Pattern words = made("(?:put |place |have |try |use |hang |add |get )?(?:an? |the "
+                                      ")?(.+?) (?:instead of|in place of|rather "
+                                      "than) (?:the|this|that|my|our) (?:[a-z-]+ )?one");
     std::smatch found;
     if (!std::regex_match(line, found, words))
         return;
@@ -256,6 +256,31 @@ void atAnEnd(const std::string& line, const Project& job, std::vector<std::strin
     out.push_back(std::move(place));
 }
 
+/// "everything on wall B": what stands or hangs there.
+void everythingAt(const std::string& line, const Project& job, std::vector<std::string>& out) {
+    static const Pattern words = made(
+        "\\b(?:everything|all|all of it) (?:on|along|against|at|by) (?=(?:the )?.*\\bwall\\b)");
+    std::smatch found;
+    if (!std::regex_search(line, found, words))
+        return;
+    WordsReader in(line, job);
+    in.goTo(static_cast<std::size_t>(found.position() + found.length()));
+    std::vector<std::string> names;
+    try {
+        const Target t = in.target(false);
+        const auto scene = sceneOf(job);
+        if (t.is != Target::Is::wall || !scene)
+            return;
+        for (const Piece& p : job.scheme().pieces)
+            if (p.group() == 0 && !p.on.isCarried() && wallBehind(**scene, p.id) == t.index)
+                names.push_back(p.name);
+    } catch (const LineFault&) {
+        return;
+    }
+    if (!names.empty())
+        out.push_back(found.prefix().str() + listed(names) + std::string(in.rest()));
+}
+
 /// "above the headboard": the bed it belongs to.
 void partOfBed(const std::string& line, const Project& job, std::vector<std::string>& out) {
     static const Pattern words = made("\\b(?:head|foot) ?board\\b(?! against)");
@@ -281,8 +306,8 @@ void partOfBed(const std::string& line, const Project& job, std::vector<std::str
 std::vector<std::string> asMeant(std::string_view text, const Project& job) {
     const std::string line(trimmed(text));
     std::vector<std::string> out;
-    for (const auto& meaning :
-         {theOne, betweenTheTwo, insteadOfOne, theSameSize, toldByPlace, atAnEnd, partOfBed})
+    for (const auto& meaning : {theOne, betweenTheTwo, insteadOfOne, theSameSize, toldByPlace,
+                                atAnEnd, everythingAt, partOfBed})
         meaning(line, job, out);
     std::erase(out, line);
     return out;

@@ -99,7 +99,8 @@ constexpr Other others[] = {
      "is there space for $1?"},
     {"where (?:would|could|does|will|might) (an? .+?) (?:go|fit|stand)\\??",
      "is there space for $1?"},
-    {"(?:is|are) (.+?) (?:too (?:big|small|large|high|low|tall|wide|long|near|close|far)|all right|"
+    {"(?:is|are) (.+?) (?:too "
+     "(?:big|small|large|high|low|tall|wide|long|short|narrow|deep|near|close|far)|all right|"
      "alright|ok|okay|right|fine)(?: for (?:the|this|my) room)?\\??",
      "what is wrong with $1?"},
     {"how much (?:room|space) is (?:there )?between (.+?) and (.+?)\\??", "how far is $1 from $2?"},
