@@ -1,5 +1,6 @@
 #include "edit/several.h"
 
+#include "edit/about.h"
 #include "edit/arrange.h"
 #include "edit/beside_wall.h"
 #include "edit/landing.h"
@@ -377,7 +378,7 @@ private:
         const Length gap = apart.value_or(hangs  ? job_.library.book->habit("group-gap")
                                           : sits ? job_.library.book->habit("seats-apart")
                                                  : Length{});
-        if (about(places, gap))
+        if (aboutItsMiddle(places, count_, first_, gap))
             return addAll(places, at);
         if (places.front().on && places.front().on->is == SurfaceId::Is::top &&
             places.front().ties.empty() && !apart)
@@ -414,7 +415,7 @@ private:
         Tie middle;
         middle.kind = Tie::Kind::centredOn;
         middle.of = pieceTarget(board.id);
-        return addAll(spaced(model, middle, share), at);
+        return addAll(spaced(count_, model, middle, share), at);
     }
 
     /// Nothing says where along its wall it hangs.
@@ -439,7 +440,7 @@ private:
             middle.kind = Tie::Kind::centredOn;
             middle.of = wallTarget(*model.wall);
             middle.distance = off;
-            const auto places = spaced(model, middle, pitch);
+            const auto places = spaced(count_, model, middle, pitch);
             std::size_t next = 0;
             const auto all = addInTurn(
                 count_, [&](const Project&, const Scene&, int) { return places[next++]; }, 0);
@@ -447,66 +448,6 @@ private:
                 return *all;
         }
         return {};
-    }
-
-    /// What is centred before a thing stands about its middle: a pair opposite a sofa. False when
-    /// the first is not placed so.
-    bool about(std::vector<Placement>& places, Length gap) const {
-        const Placement& first = places.front();
-        if (kind_->hangs())
-            return aboutOnWall(places, gap);
-        const auto centred = std::find_if(first.ties.begin(), first.ties.end(), [](const Tie& t) {
-            return t.kind == Tie::Kind::centredOn && t.of.is != Target::Is::room;
-        });
-        const bool before = std::any_of(first.ties.begin(), first.ties.end(), [](const Tie& t) {
-            return t.kind == Tie::Kind::fromPiece || t.kind == Tie::Kind::fromWall ||
-                   t.kind == Tie::Kind::against;
-        });
-        if (centred == first.ties.end() || !before || centred->side == Side::left ||
-            centred->side == Side::right)
-            return false;
-        const Tie middle = *centred;
-        Placement model = first;
-        model.ties.erase(model.ties.begin() + (centred - first.ties.begin()));
-        places = spaced(model, middle, first_.size.width + gap);
-        return true;
-    }
-
-    /// What hangs over a thing, or is centred on it, hangs about its middle: three pictures above a
-    /// sideboard.
-    bool aboutOnWall(std::vector<Placement>& places, Length gap) const {
-        Placement model = places.front();
-        Tie middle;
-        std::erase_if(model.ties, [&](const Tie& t) {
-            const bool centred = t.kind == Tie::Kind::centredOn && t.distance == Length{};
-            if (centred)
-                middle = t;
-            return centred;
-        });
-        if (std::any_of(model.ties.begin(), model.ties.end(),
-                        [](const Tie& t) { return t.fixesAcross(); }))
-            return false;
-        for (const Tie& t : model.ties)
-            if ((t.kind == Tie::Kind::above || t.kind == Tie::Kind::below) &&
-                t.of.is != Target::Is::ceiling && middle.of.is == Target::Is::none)
-                middle.of = t.of;
-        if (middle.of.is == Target::Is::none || middle.of.is == Target::Is::wall)
-            return false;
-        middle.kind = Tie::Kind::centredOn;
-        places = spaced(model, middle, first_.size.width + gap);
-        return true;
-    }
-
-    /// As many as there are, each so far from the next, about what the tie centres one on.
-    [[nodiscard]] std::vector<Placement> spaced(const Placement& model, const Tie& middle,
-                                                Length pitch) const {
-        std::vector<Placement> out(static_cast<std::size_t>(count_), model);
-        for (int i = 0; i < count_; ++i) {
-            Tie along = middle;
-            along.distance = middle.distance + pitch * (i - (count_ - 1) / 2.0);
-            out[static_cast<std::size_t>(i)].ties.push_back(along);
-        }
-        return out;
     }
 
     /// What a piece is told, seen from the job the one before it leaves.

@@ -50,6 +50,23 @@ constexpr Other others[] = {
      "get|try) (?:in )?(.+?) (?:there|in its place|instead|in their place)",
      "replace $1 by $2"},
     {"(?:drop) (.+?) (?:by )?([0-9].*)", "lower $1 $2"},
+    {"(.*?)\\b(?:the|this|my|our) (?:hall|hallway|corridor|passage|landing|bedroom|kitchen|office|"
+     "study|lounge|living room|sitting room|dining room|family "
+     "room|den|nursery|space|place)\\b(.*)",
+     "$1the room$2"},
+    {"(.+?) along (?:the )?(wall .+)", "$1 on $2"},
+    {"(?:raise|lower|move|hang|put) (.+?) so (?:that )?(?:its|the) (?:bottom|foot|underside)(?: of "
+     "it)? (?:is|sits|hangs|comes) (.+?) above (.+)",
+     "$1 $2 above $3"},
+    {"(how high is .+?) (?:off|from|above) the (?:floor|ground)\\??", "$1?"},
+    {"(?:can|will|does|do) (.+?) (?:still )?(?:open|close|swing|shut)(?: fully| all the way| "
+     "properly)?\\??",
+     "what is wrong with $1?"},
+    {"(make .+? [0-9][^ ]*(?: (?:cm|mm|m|in|inch|inches|ft|feet|foot))?) less deep",
+     "$1 shallower"},
+    {"(make .+? [0-9][^ ]*(?: (?:cm|mm|m|in|inch|inches|ft|feet|foot))?) less wide", "$1 narrower"},
+    {"(make .+? [0-9][^ ]*(?: (?:cm|mm|m|in|inch|inches|ft|feet|foot))?) less (?:tall|high)",
+     "$1 lower"},
     {"extend (.+?) (to|by) (.+)", "widen $1 $2 $3"},
     {"turn (.+?) (?:around |round |about )?(?:to face|so (?:that )?(?:it|they) (?:is |are "
      ")?(?:face|"
@@ -99,9 +116,8 @@ constexpr Other others[] = {
      "is there space for $1?"},
     {"where (?:would|could|does|will|might) (an? .+?) (?:go|fit|stand)\\??",
      "is there space for $1?"},
-    {"(?:is|are) (.+?) (?:too "
-     "(?:big|small|large|high|low|tall|wide|long|short|narrow|deep|near|close|far)|all right|"
-     "alright|ok|okay|right|fine)(?: for (?:the|this|my) room)?\\??",
+    {"(?:is|are) (.+?) (?:too (?:big|small|large|high|low|tall|wide|long|short|narrow|deep|near|"
+     "close|far)|all right|alright|ok|okay|right|fine)(?: for (?:the|this|my) room)?\\??",
      "what is wrong with $1?"},
     {"how much (?:room|space) is (?:there )?between (.+?) and (.+?)\\??", "how far is $1 from $2?"},
     {"what(?:'s| is) the (?:gap|space|distance) from (.+?) to (.+?)\\??", "how far is $1 from $2?"},

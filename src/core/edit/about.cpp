@@ -1,0 +1,67 @@
+#include "edit/about.h"
+
+#include <algorithm>
+
+namespace mezzet {
+
+namespace {
+
+/// What hangs over a thing, or is centred on it, hangs about its middle: three pictures above a
+/// sideboard.
+bool aboutOnWall(std::vector<Placement>& places, int count, const Piece& first, Length gap) {
+    Placement model = places.front();
+    Tie middle;
+    std::erase_if(model.ties, [&](const Tie& t) {
+        const bool centred = t.kind == Tie::Kind::centredOn && t.distance == Length{};
+        if (centred)
+            middle = t;
+        return centred;
+    });
+    if (std::any_of(model.ties.begin(), model.ties.end(),
+                    [](const Tie& t) { return t.fixesAcross(); }))
+        return false;
+    for (const Tie& t : model.ties)
+        if ((t.kind == Tie::Kind::above || t.kind == Tie::Kind::below) &&
+            t.of.is != Target::Is::ceiling && middle.of.is == Target::Is::none)
+            middle.of = t.of;
+    if (middle.of.is == Target::Is::none || middle.of.is == Target::Is::wall)
+        return false;
+    middle.kind = Tie::Kind::centredOn;
+    places = spaced(count, model, middle, first.size.width + gap);
+    return true;
+}
+
+} // namespace
+
+std::vector<Placement> spaced(int count, const Placement& model, const Tie& middle, Length pitch) {
+    std::vector<Placement> out(static_cast<std::size_t>(count), model);
+    for (int i = 0; i < count; ++i) {
+        Tie along = middle;
+        along.distance = middle.distance + pitch * (i - (count - 1) / 2.0);
+        out[static_cast<std::size_t>(i)].ties.push_back(along);
+    }
+    return out;
+}
+
+bool aboutItsMiddle(std::vector<Placement>& places, int count, const Piece& one, Length gap) {
+    const Placement& first = places.front();
+    if (one.kind->hangs())
+        return aboutOnWall(places, count, one, gap);
+    const auto centred = std::find_if(first.ties.begin(), first.ties.end(), [](const Tie& t) {
+        return t.kind == Tie::Kind::centredOn && t.of.is != Target::Is::room;
+    });
+    const bool before = std::any_of(first.ties.begin(), first.ties.end(), [](const Tie& t) {
+        return t.kind == Tie::Kind::fromPiece || t.kind == Tie::Kind::fromWall ||
+               t.kind == Tie::Kind::against;
+    });
+    if (centred == first.ties.end() || !before || centred->side == Side::left ||
+        centred->side == Side::right)
+        return false;
+    const Tie middle = *centred;
+    Placement model = first;
+    model.ties.erase(model.ties.begin() + (centred - first.ties.begin()));
+    places = spaced(count, model, middle, one.size.width + gap);
+    return true;
+}
+
+} // namespace mezzet

@@ -1,0 +1,20 @@
+#pragma once
+
+#include "edit/words_reader.h"
+
+#include <vector>
+
+namespace mezzet {
+
+/// As many as are wanted, each so far from the next, about what the tie centres one on.
+[[nodiscard]] std::vector<Placement> spaced(int count, const Placement& model, const Tie& middle,
+                                            Length pitch);
+
+/// Several that are placed as the first is said to be, about the middle of what that names: a pair
+/// opposite a sofa, three pictures above a sideboard. Fills in a place for each of `count`, so far
+/// from one another; `first` is what they are like. False, and nothing changed, when the first is
+/// not placed so.
+[[nodiscard]] bool aboutItsMiddle(std::vector<Placement>& places, int count, const Piece& first,
+                                  Length gap);
+
+} // namespace mezzet
