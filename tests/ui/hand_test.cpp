@@ -1,4 +1,5 @@
 // The hand on the board: sweeping, turning by the handle, panning, zooming, walking by keys.
+#include "edit/landing.h"
 #include "measure/text.h"
 #include "ui/open_window.h"
 
@@ -53,6 +54,26 @@ TEST_F(HandOnBoard, TheHandleTurnsInStepsOfFive) {
     EXPECT_NEAR(pose("Coat stand").turn.inDegrees(), 90, 1e-6);
     session().undo();
     EXPECT_NEAR(pose("Coat stand").turn.inDegrees(), 0, 1e-6);
+}
+
+TEST_F(HandOnBoard, AWallStopsADragAndAltTakesItThrough) {
+    const auto reaches = [&] {
+        const Placed* there = session().scene()->inPlan(id("Coat stand"));
+        return throughWall(*session().scene()->room, there->shape).by;
+    };
+    const auto before = pose("Coat stand");
+    for (const bool alt : {false, true}) {
+        const Qt::KeyboardModifiers keys = alt ? Qt::AltModifier : Qt::NoModifier;
+        QTest::mousePress(board(), Qt::LeftButton, {}, on("Coat stand"));
+        move(on("Coat stand") + QPoint(0, 8), Qt::LeftButton, keys);
+        const QPoint beyond = board()->toScreen({-4000, -4000}).toPoint();
+        move(beyond, Qt::LeftButton, keys);
+        QTest::mouseRelease(board(), Qt::LeftButton, keys, beyond);
+        EXPECT_NE(pose("Coat stand").at, before.at);
+        alt ? EXPECT_GT(reaches(), 100) : EXPECT_LT(reaches(), 0.6);
+        session().undo();
+        EXPECT_EQ(pose("Coat stand").at, before.at);
+    }
 }
 
 TEST_F(HandOnBoard, EscapeInTheMiddleOfADragPutsEverythingBack) {

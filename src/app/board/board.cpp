@@ -1,6 +1,7 @@
 #include "app/board/board.h"
 
 #include "app/look/style.h"
+#include "edit/held_step.h"
 #include "geometry/polygon.h"
 
 #include "scheme/rug.h"
@@ -295,17 +296,41 @@ void Board::nudge(Vec2 step, bool keepTies) {
     const Vec2 by = stepOf(step);
     if (norm(by) < 1e-9)
         return; // what stands on the floor goes neither up nor down
-    const auto moved = drag(*session_.project(), *session_.scene(), session_.selected(), by,
-                            keepTies ? DragTies::keep : DragTies::revalue);
+    const auto mode = keepTies ? DragTies::keep : DragTies::revalue;
+    auto moved = drag(*session_.project(), *session_.scene(), session_.selected(), by, mode);
     if (moved.edit.acts.empty()) {
         emit session_.told("It is locked. Unlock it first (L).", true);
         return;
+    }
+    // A wall stops it.
+    const auto after = mezzet::apply(*session_.project(), moved.edit);
+    if (after && goesThrough(*after->project, *session_.scene(), *after->scene) != 0) {
+        const auto held =
+            heldStep(*session_.project(), *session_.scene(), session_.selected(), by, mode);
+        if (norm(held.step) < 0.01) {
+            emit session_.told("It stops at " + QString::fromStdString(held.stops) +
+                                   ". Dragged with Alt it goes through.",
+                               true);
+            return;
+        }
+        moved = drag(*session_.project(), *session_.scene(), session_.selected(), held.step, mode);
     }
     // Nudges of the same pieces are one step back.
     QString run = keepTies ? "nudge, ties kept" : "nudge";
     for (const int id : session_.selected())
         run += " " + QString::number(id);
     session_.apply(moved.edit, run);
+}
+
+void Board::applyAndTell(const Edit& edit) {
+    const auto before = session_.scene();
+    session_.apply(edit);
+    const int id = goesThrough(*session_.project(), *before, *session_.scene());
+    if (const Piece* p = session_.scene()->pieceById(id); id != 0 && p != nullptr)
+        emit session_.told(QString::fromStdString(p->name) +
+                               " goes through a wall, or into what is built in. Ctrl+Z takes it "
+                               "back.",
+                           true);
 }
 
 bool Board::event(QEvent* e) {

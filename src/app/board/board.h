@@ -37,6 +37,8 @@ public:
     void zoomOut() { zoomBy(0.8, centreOfView()); }
     [[nodiscard]] double pixelsPerMm() const { return camera_.scale; }
 
+    /// Applies what the hand did, and tells when something goes through a wall by it.
+    void applyAndTell(const Edit&);
     /// Takes the user's own tape in hand, or puts it away.
     void setTaping(bool on);
     /// A rug is drawn corner by corner, on the floor.

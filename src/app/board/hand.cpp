@@ -2,6 +2,7 @@
 
 #include "app/board/board.h"
 #include "app/look/style.h"
+#include "edit/held_step.h"
 #include "edit/pieces.h"
 #include "edit/rug_outline.h"
 #include "geometry/polygon.h"
@@ -103,7 +104,7 @@ void TurnHand::release(QPointF, Qt::KeyboardModifiers) {
     auto edit = turned();
     board_.session().endTrial();
     if (edit && std::abs(by_.inDegrees()) > 0.01)
-        board_.session().apply(*edit);
+        board_.applyAndTell(*edit);
 }
 
 void TurnHand::cancel() {
@@ -159,7 +160,7 @@ std::unique_ptr<Hand> SizeHand::move(QPointF at, Qt::KeyboardModifiers keys) {
 void SizeHand::release(QPointF, Qt::KeyboardModifiers) {
     board_.session().endTrial();
     if (edit_)
-        board_.session().apply(*edit_);
+        board_.applyAndTell(*edit_);
 }
 
 void SizeHand::cancel() {
@@ -442,10 +443,22 @@ std::unique_ptr<Hand> DragHand::move(QPointF at, Qt::KeyboardModifiers keys) {
                             Length::millimetres(snapPixels / scale), within(snapTakes));
     if (snap_)
         step_ = snap_->step;
-    drag_ =
-        drag(*session.settledProject(), *session.settledScene(), session.selected(), step_, mode);
-    if (!drag_->edit.acts.empty())
-        session.tryOut(drag_->edit);
+    stops_.clear();
+    const auto tryOut = [&] {
+        drag_ = drag(*session.settledProject(), *session.settledScene(), session.selected(), step_,
+                     mode);
+        if (!drag_->edit.acts.empty())
+            session.tryOut(drag_->edit);
+    };
+    tryOut();
+    if ((keys & Qt::AltModifier) == 0 && !snap_ &&
+        goesThrough(*session.project(), *session.settledScene(), *session.scene()) != 0) {
+        const auto held = heldStep(*session.settledProject(), *session.settledScene(),
+                                   session.selected(), step_, mode);
+        step_ = held.step;
+        stops_ = QString::fromStdString(held.stops);
+        tryOut();
+    }
     board_.update();
     return {};
 }
@@ -461,7 +474,7 @@ void DragHand::release(QPointF, Qt::KeyboardModifiers) {
     if (edit.acts.empty())
         emit session.told("It is locked. Unlock it first (L).", true);
     else if (norm(step_) > 1e-6)
-        session.apply(edit);
+        board_.applyAndTell(edit);
 }
 
 void DragHand::cancel() {
@@ -504,7 +517,7 @@ void DragHand::paint(QPainter& p) const {
 
 /// Which ties the drag changes, beside the pointer, as it happens.
 void DragHand::paintOver(QPainter& p) const {
-    if (!drag_ || (drag_->changes.empty() && !snap_))
+    if (!drag_ || (drag_->changes.empty() && !snap_ && stops_.isEmpty()))
         return;
     const QFont font = sheets::sans(13);
     const QFontMetricsF m(font);
@@ -512,10 +525,12 @@ void DragHand::paintOver(QPainter& p) const {
     QStringList after;
     double w = 0;
     QString offer;
-    if (snap_) {
+    if (snap_)
         offer = "let go: " + QString::fromStdString(snap_->words);
+    else if (!stops_.isEmpty())
+        offer = "stops at " + stops_ + "; Alt takes it through";
+    if (!offer.isEmpty())
         w = m.horizontalAdvance(offer) + 24;
-    }
     for (const auto& c : drag_->changes) {
         before << QString::fromStdString(c.before);
         after << (c.after.empty() ? QString("let go") : QString::fromStdString(c.after));
@@ -524,7 +539,7 @@ void DragHand::paintOver(QPainter& p) const {
     }
     const double row = 20;
     QRectF box(last_.x() + 18, last_.y() + 18, w,
-               row * static_cast<double>(before.size() + (snap_ ? 1 : 0)) + 12);
+               row * static_cast<double>(before.size() + (offer.isEmpty() ? 0 : 1)) + 12);
     box.moveRight(std::min(box.right(), board_.width() - 6.0));
     box.moveBottom(std::min(box.bottom(), board_.height() - 6.0));
     p.setPen(QPen(look().panelEdge, 1));
@@ -546,7 +561,7 @@ void DragHand::paintOver(QPainter& p) const {
         p.setPen(gone ? look().tight : look().ink);
         p.drawText(QPointF(x + 18, y + 14), after[i]);
     }
-    if (snap_) {
+    if (!offer.isEmpty()) {
         p.setFont(sheets::sans(13, QFont::DemiBold));
         p.setPen(look().chosen);
         p.drawText(QPointF(box.left() + 12, y + 14), offer);

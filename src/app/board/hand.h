@@ -161,7 +161,7 @@ private:
     bool deeper_;  ///< what was pressed was chosen already: what lies under it is chosen then
 };
 
-/// Drags what is chosen.
+/// Drags what is chosen. It stops at walls and slides along them; with Alt it goes through.
 class DragHand : public Hand {
 public:
     DragHand(Board& of, QPointF from) : Hand(of), from_(from), last_(from) {}
@@ -183,6 +183,7 @@ private:
     Vec2 step_;
     std::optional<Drag> drag_;
     std::optional<SnapOffer> snap_;
+    QString stops_; ///< the wall that holds it; empty when none does
 };
 
 } // namespace mezzet::app

@@ -294,6 +294,11 @@ std::string harmOf(const Project& job, const Scene& scene, const std::vector<int
     return {};
 }
 
+std::string builtInAt(const Scene& scene, int id) {
+    const Placed* there = scene.byId(id);
+    return there != nullptr ? inBuilt(scene, there->shape) : std::string();
+}
+
 std::string overlapOf(const Scene& scene, int id) {
     const Piece* p = scene.pieceById(id);
     const Placed* there = scene.byId(id);

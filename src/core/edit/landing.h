@@ -41,6 +41,9 @@ struct Through {
 /// ceiling: "Console would go through wall A". Looks at the pieces named; empty when all is well.
 [[nodiscard]] std::string harmOf(const Project&, const Scene&, const std::vector<int>& ids);
 
+/// What is built into the room where a piece stands: "the chimney"; empty for nothing.
+[[nodiscard]] std::string builtInAt(const Scene&, int id);
+
 /// What a piece stands in, or hangs over: another piece's or an opening's name; empty for nothing.
 [[nodiscard]] std::string overlapOf(const Scene&, int id);
 
