@@ -22,10 +22,11 @@ constexpr double usualShape = 1.5;
 constexpr double touching = 1e-6;
 
 /// The longest way along one direction at a place where no thing is crossed: `lo`, `hi` are the
-/// extents across, `from`, `to` along. The gutter must lie between things on both sides.
+/// extents across, `from`, `to` along. The gutter must lie between things on both sides. Not looked
+/// for to the end once it is longer than `most`.
 double longestGutter(const std::vector<double>& lo, const std::vector<double>& hi,
                      const std::vector<double>& from, const std::vector<double>& to,
-                     std::vector<std::size_t>& inOrder) {
+                     std::vector<std::size_t>& inOrder, double most) {
     double best = 0;
     inOrder.resize(lo.size());
     std::iota(inOrder.begin(), inOrder.end(), std::size_t{0});
@@ -48,6 +49,8 @@ double longestGutter(const std::vector<double>& lo, const std::vector<double>& h
             start = std::max(start, to[i]);
         }
         best = std::max(best, high - start);
+        if (best > most)
+            break;
     }
     return best;
 }
@@ -126,13 +129,17 @@ Measures measuresOf(const Boxes& b) {
     return m;
 }
 
-double seamOf(Boxes& b, Vec2 size) {
+double seamOf(Boxes& b, Vec2 size, double most) {
     if (b.size() < 3)
         return 0;
+    const double high = std::max(size.y, 1.0);
+    const double wide = std::max(size.x, 1.0);
     const double upright =
-        longestGutter(b.left, b.right, b.low, b.high, b.inOrder) / std::max(size.y, 1.0);
+        longestGutter(b.left, b.right, b.low, b.high, b.inOrder, most * high) / high;
+    if (upright > most)
+        return std::min(upright, 1.0);
     const double level =
-        longestGutter(b.low, b.high, b.left, b.right, b.inOrder) / std::max(size.x, 1.0);
+        longestGutter(b.low, b.high, b.left, b.right, b.inOrder, most * wide) / wide;
     return std::min(std::max(upright, level), 1.0);
 }
 

@@ -53,7 +53,11 @@ public:
             boxes_.add({x_[i] + w_[i] / 2, y_[i] + h_[i] / 2}, ask_.items[i]);
         const Measures m = measuresOf(boxes_);
         const double cheap = costWithoutSeam(ask_, boxes_, m, wanted_, 0);
-        return cheap > most ? cheap : cheap + seamWeighs * seamOf(boxes_, m.size);
+        if (cheap > most)
+            return cheap;
+        // A seam that takes it over is not measured to the end; one of 1 is all there can be.
+        const double over = (most - cheap) / seamWeighs * (1 + 1e-9);
+        return cheap + seamWeighs * seamOf(boxes_, m.size, std::min(over, 2.0));
     }
 
     [[nodiscard]] std::vector<Vec2> centres() const {

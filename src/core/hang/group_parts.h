@@ -45,8 +45,9 @@ struct Measures {
 [[nodiscard]] bool leftOut(const GroupAnswer&, int id);
 [[nodiscard]] Boxes boxesOf(const GroupAsk&, const GroupAnswer&);
 [[nodiscard]] Measures measuresOf(const Boxes&);
-/// The longest straight gutter over the outline's side; 0 for fewer than three.
-[[nodiscard]] double seamOf(Boxes&, Vec2 size);
+/// The longest straight gutter over the outline's side, 1 at most; 0 for fewer than three. Where it
+/// is over `most`, any value over that.
+[[nodiscard]] double seamOf(Boxes&, Vec2 size, double most = 2);
 /// The outline asked for; else one half as wide again as high that all would just fill.
 [[nodiscard]] Vec2 wantedSize(const GroupAsk&);
 /// Forms that are packed, and not set in lines.
