@@ -190,7 +190,8 @@ int asBuilt(const AsBuiltCommand&);
 struct BookCommand {
     std::string job;
     std::string reader; ///< empty for oneself
-    std::string paper = "fit";
+    std::string paper; ///< empty for what was asked for last, else the job's own
+    std::string scale; ///< empty for what was asked for last, else the largest that fits
     std::string out;
     std::vector<std::string> without; ///< ids of sheets
 };

@@ -487,16 +487,29 @@ int book(const BookCommand& c) {
     }
     if (!endsAs(c.out, {".pdf"}))
         return wrongUsage;
-    if (c.paper != "fit" && !(asked.options.paper = sheets::paperNamed(c.paper)))
-        return wrong(fmt::format("there is no paper “{}”; use letter, tabloid, a4 or a3", c.paper));
+    const auto paper = sheets::paperNamed(c.paper);
+    if (!c.paper.empty() && c.paper != "fit" && !paper)
+        return wrong(fmt::format("there is no paper “{}”; use letter, tabloid, a4 or a3",
+                                 shownPlainly(c.paper)));
+    const auto scale = sheets::readScale(c.scale);
+    if (!c.scale.empty() && !scale)
+        return wrong(fmt::format("there is no scale “{}”; say it like 1:50 or 1/4\"",
+                                 shownPlainly(c.scale)));
     for (const std::string& id : c.without)
         if (id != "schemes" && sheets::sheetById(id) == nullptr)
             return wrong(fmt::format("there is no sheet “{}”; the sheets are: {}", shownPlainly(id),
                                      sheets::sheetIds()));
-    asked.leftOut = c.without;
     const auto job = open(c.job);
     if (!job)
         return refuse(job.problem());
+    // As it was asked for last, but for what is said.
+    asked = sheets::BookAsked::asLast(**job, asked.reader);
+    if (paper)
+        asked.options.paper = paper;
+    if (scale)
+        asked.options.scale = scale;
+    if (!c.without.empty())
+        asked.leftOut = c.without;
     Offscreen application;
     const auto printed = sheets::printBook(**job, asked, c.out);
     if (!printed)

@@ -31,6 +31,7 @@ public:
         book_->add_option("--for", book.reader,
                           "client, shop, electrician, installer or workroom; else all of it");
         book_->add_option("--paper", book.paper, "letter, tabloid, a4, a3; the job's own");
+        book_->add_option("--scale", book.scale, "like 1:50 or 1/4\"; the largest that fits");
         book_->add_option("--without", book.without, "a sheet that is not to be in it");
         book_->add_option("-o,--output", book.out, "FILE.pdf")->required();
 

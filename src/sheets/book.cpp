@@ -239,7 +239,15 @@ private:
             chapters_.push_back(std::move(c));
             return;
         }
-        const auto made = id == "schemes" ? schemesPages(at, o) : kind->pages(at, o);
+        const auto pagesAt = [&] {
+            return id == "schemes" ? schemesPages(at, o) : kind->pages(at, o);
+        };
+        auto made = pagesAt();
+        // A sheet that is too large at the scale asked for has the largest that fits.
+        if (!made && o.scale) {
+            o.scale.reset();
+            made = pagesAt();
+        }
         if (made && !made->told.empty() && id == "card")
             c.told.why = made->told;
         else if (made)
@@ -467,6 +475,25 @@ std::optional<Reader> readerNamed(std::string_view word) {
         if (foldCase(word) == name)
             return r;
     return {};
+}
+
+std::string bookKey(Reader r) {
+    for (const auto& [reader, name] : readers)
+        if (reader == r)
+            return std::string("book for ") + name;
+    return "book";
+}
+
+BookAsked BookAsked::asLast(const Project& job, Reader r) {
+    BookAsked out;
+    out.reader = r;
+    const auto it = job.prints.find(bookKey(r));
+    if (it == job.prints.end())
+        return out;
+    out.options.paper = paperNamed(it->second.paper);
+    out.options.scale = readScale(it->second.scale);
+    out.leftOut = it->second.leftOut;
+    return out;
 }
 
 std::vector<std::pair<std::string, std::string>> chaptersOf(Reader r) {

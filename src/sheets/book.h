@@ -17,6 +17,9 @@ enum class Reader { all, client, shop, electrician, installer, workroom };
 /// Those words, in a list.
 [[nodiscard]] std::string readerNames();
 
+/// Under what a job remembers how a reader's book was asked for: "book for client".
+[[nodiscard]] std::string bookKey(Reader);
+
 /// The sheets that a reader's book has, in order: id and title.
 [[nodiscard]] std::vector<std::pair<std::string, std::string>> chaptersOf(Reader);
 
@@ -25,6 +28,9 @@ struct BookAsked {
     Reader reader = Reader::all;
     SheetOptions options;
     std::vector<std::string> leftOut{}; ///< ids of sheets that are not to be in it
+
+    /// As it was asked for last: its paper, its scale, what is left out.
+    [[nodiscard]] static BookAsked asLast(const Project&, Reader);
 };
 
 /// A chapter that is in a book, or why it is not.

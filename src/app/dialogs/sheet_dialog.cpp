@@ -1,5 +1,6 @@
 #include "app/dialogs/sheet_dialog.h"
 
+#include "app/dialogs/paper_choice.h"
 #include "app/look/plain_words.h"
 #include "app/look/style.h"
 
@@ -88,15 +89,8 @@ SheetDialog::SheetDialog(ProjectPtr job, const QString& first, SurfaceId looked,
     form_ = new QFormLayout;
     form_->setSpacing(8);
     wall_ = new QComboBox;
-    paper_ = new QComboBox;
-    paper_->addItem("The job's own", "");
-    for (const char* p : {"Letter", "Tabloid", "A4", "A3"})
-        paper_->addItem(p, p);
-    scale_ = new QComboBox;
-    scale_->addItem("The largest that fits", "");
-    for (const bool system : {isMetric(units), !isMetric(units)})
-        for (const auto& s : sheets::usualScales(system))
-            scale_->addItem(QString::fromStdString(s.words), QString::fromStdString(s.words));
+    paper_ = newPaperBox();
+    scale_ = newScaleBox(units);
     piece_ = new QComboBox;
     piece_->addItem("All that hangs", "");
     for (const Piece& p : job_->scheme().hung())
@@ -229,20 +223,16 @@ void SheetDialog::askFor() {
     // As it was asked for last.
     if (const auto it = job_->prints.find(k.id); it != job_->prints.end()) {
         const PrintChoice& c = it->second;
-        const auto back = [](QComboBox* box, const std::string& said) {
-            if (const int i = box->findData(QString::fromStdString(said)); i >= 0)
-                box->setCurrentIndex(i);
-        };
-        back(paper_, c.paper);
-        back(scale_, c.scale);
-        back(format_, c.file);
+        choose(paper_, c.paper);
+        choose(scale_, c.scale);
+        choose(format_, c.file);
         client_->setChecked(!c.mends);
     }
 }
 
 PrintChoice SheetDialog::choice() const {
     const auto text = [](QComboBox* box) { return box->currentData().toString().toStdString(); };
-    return {text(paper_), text(scale_), format().toStdString(), !client_->isChecked()};
+    return {text(paper_), text(scale_), format().toStdString(), !client_->isChecked(), {}};
 }
 
 QString SheetDialog::fileName() const {

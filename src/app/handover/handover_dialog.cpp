@@ -1,5 +1,6 @@
 #include "app/handover/handover_dialog.h"
 
+#include "app/dialogs/paper_choice.h"
 #include "app/look/style.h"
 #include "app/look/widgets.h"
 
@@ -11,6 +12,8 @@
 #include <QPushButton>
 #include <QTabWidget>
 #include <QVBoxLayout>
+
+#include <algorithm>
 
 namespace mezzet::app {
 
@@ -75,6 +78,17 @@ QWidget* HandoverDialog::bookTab() {
     label->setBuddy(reader_);
     top->addWidget(label);
     top->addWidget(reader_);
+    top->addSpacing(12);
+    paper_ = newPaperBox();
+    paper_->setObjectName("bookPaper");
+    paper_->setAccessibleName("Paper");
+    scale_ = newScaleBox(session_.project()->notation.units);
+    scale_->setObjectName("bookScale");
+    scale_->setAccessibleName("Scale of plans and walls");
+    for (const auto& [words, box] : {std::pair{"on", paper_}, std::pair{"at", scale_}}) {
+        top->addWidget(new QLabel(words));
+        top->addWidget(box);
+    }
     top->addStretch(1);
     whole->addLayout(top);
     chapters_ = new QListWidget;
@@ -90,7 +104,10 @@ QWidget* HandoverDialog::bookTab() {
     auto* make = new QPushButton("Make the book …");
     make->setObjectName("bookMake");
     make->setAutoDefault(false);
-    connect(make, &QPushButton::clicked, this, [this] { emit printBook(asked()); });
+    connect(make, &QPushButton::clicked, this, [this] {
+        remember();
+        emit printBook(asked());
+    });
     foot->addWidget(make);
     addPlainButton(foot, "The shopping card alone …", "bookCard", [this] { emit printCard(); });
     foot->addStretch(1);
@@ -103,17 +120,36 @@ QWidget* HandoverDialog::bookTab() {
 void HandoverDialog::showChapters() {
     chapters_->clear();
     const auto reader = static_cast<sheets::Reader>(reader_->currentData().toInt());
+    // As it was asked for last.
+    const auto& prints = session_.settledProject()->prints;
+    const auto last = prints.find(sheets::bookKey(reader));
+    const PrintChoice choice = last != prints.end() ? last->second : PrintChoice{};
+    choose(paper_, choice.paper);
+    choose(scale_, choice.scale);
+    const auto isOut = [&](const std::string& id) {
+        return std::find(choice.leftOut.begin(), choice.leftOut.end(), id) != choice.leftOut.end();
+    };
     for (const auto& [id, title] : sheets::chaptersOf(reader)) {
         auto* item = new QListWidgetItem(fromCore(title), chapters_);
         item->setData(Qt::UserRole, fromCore(id));
         item->setFlags(item->flags() | Qt::ItemIsUserCheckable);
-        item->setCheckState(Qt::Checked);
+        item->setCheckState(isOut(id) ? Qt::Unchecked : Qt::Checked);
     }
+}
+
+void HandoverDialog::remember() {
+    PrintChoice c;
+    c.paper = paper_->currentData().toString().toStdString();
+    c.scale = scale_->currentData().toString().toStdString();
+    c.leftOut = asked().leftOut;
+    session_.remember(sheets::bookKey(asked().reader), c);
 }
 
 sheets::BookAsked HandoverDialog::asked() const {
     sheets::BookAsked a;
     a.reader = static_cast<sheets::Reader>(reader_->currentData().toInt());
+    a.options.paper = sheets::paperNamed(paper_->currentData().toString().toStdString());
+    a.options.scale = sheets::readScale(scale_->currentData().toString().toStdString());
     for (int i = 0; i < chapters_->count(); ++i)
         if (chapters_->item(i)->checkState() != Qt::Checked)
             a.leftOut.push_back(chapters_->item(i)->data(Qt::UserRole).toString().toStdString());

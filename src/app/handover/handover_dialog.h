@@ -38,6 +38,7 @@ private:
     QWidget* bookTab();
     void tell(const QString&, bool trouble);
     void showChapters();
+    void remember();
 
     JobSession& session_;
     QTabWidget* tabs_;
@@ -46,6 +47,8 @@ private:
     TapeTab* tape_;
     BuiltTab* built_;
     QComboBox* reader_;
+    QComboBox* paper_;
+    QComboBox* scale_;
     QListWidget* chapters_;
     QLabel* told_;
 };

@@ -71,9 +71,11 @@ public:
                 marks_.push_back({words(t, say), room_.walls[i].start, 0});
         }
         for (const Fixture& f : room_.fixtures)
-            if (f.takesFloor())
-                for (const Convex& c : solid(room_, f).all())
+            if (f.takesFloor()) {
+                const Shape body = solid(room_, f);
+                for (const Convex& c : body.all())
                     walls_.push_back(outline(c));
+            }
         for (std::size_t i = 0; i < room_.stretches(); ++i) {
             const Wall s = room_.stretchAt(i);
             edges_.push_back({s.start, s.end});

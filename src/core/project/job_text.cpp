@@ -434,9 +434,12 @@ std::string jobText(const Project& p) {
         j["access"] = true;
     if (!p.prints.empty())
         j["prints"] = Json::object();
-    for (const auto& [sheet, c] : p.prints)
+    for (const auto& [sheet, c] : p.prints) {
         j["prints"][sheet] = {
             {"paper", c.paper}, {"scale", c.scale}, {"file", c.file}, {"mends", c.mends}};
+        if (!c.leftOut.empty())
+            j["prints"][sheet]["leftOut"] = c.leftOut;
+    }
     if (!p.judgement.briefs.empty())
         j["briefs"] = Json::array();
     for (const auto& [room, b] : p.judgement.briefs)

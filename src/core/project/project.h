@@ -109,10 +109,11 @@ using PhotometryFiles = std::map<std::string, PhotometryFile, std::less<>>;
 
 /// How a sheet was asked for last, to be offered again.
 struct PrintChoice {
-    std::string paper; ///< "A4"; empty for the job's own
-    std::string scale; ///< "1:50"; empty for the largest that fits
-    std::string file;  ///< "pdf"; empty for that
-    bool mends = true; ///< tells what is to mend
+    std::string paper;                  ///< "A4"; empty for the job's own
+    std::string scale;                  ///< "1:50"; empty for the largest that fits
+    std::string file;                   ///< "pdf"; empty for that
+    bool mends = true;                  ///< tells what is to mend
+    std::vector<std::string> leftOut{}; ///< of a book: ids of the sheets that are not in it
 
     bool operator==(const PrintChoice&) const = default;
 };
@@ -135,7 +136,8 @@ struct Project {
     std::shared_ptr<const Stock> stock{};                  ///< things at hand; null for none
     std::shared_ptr<const Handover> handover{};            ///< null for nothing told
     Library library;
-    std::map<std::string, PrintChoice, std::less<>> prints{}; ///< by the sheet's id
+    /// By the sheet's id; a book's by bookKey().
+    std::map<std::string, PrintChoice, std::less<>> prints{};
     std::string extra;     ///< fields of the job file this version doesn't know, as JSON
     std::string roomExtra; ///< the same of its rooms
 
@@ -181,6 +183,7 @@ inline constexpr std::size_t mostLightZones = 60;
 inline constexpr std::size_t mostLightScenes = 60;
 inline constexpr std::size_t mostStatures = 20;
 inline constexpr std::size_t mostPrintChoices = 40;
+inline constexpr std::size_t mostLeftOut = 60;    ///< sheets of a book
 inline constexpr std::size_t mostAccepted = 2000; ///< readings left as they are, in a scheme
 inline constexpr std::size_t mostRugCorners = mostOutlineCorners;
 inline constexpr std::size_t mostRugParts = 60; ///< of a rug's fit: own distances, ends

@@ -278,6 +278,12 @@ ProjectPtr readProject(const json& j, std::string_view file, const Library& libr
                     one.fail("“mends” is neither true nor false");
                 c.mends = one.need("mends").get<bool>();
             }
+            if (one.has("leftOut"))
+                for (const auto& id : one.list("leftOut", mostLeftOut)) {
+                    if (!id.is_string() || characterCount(id.get<std::string>()) > mostNameLength)
+                        one.fail("“leftOut” holds what is no sheet");
+                    c.leftOut.push_back(id.get<std::string>());
+                }
             p->prints[sheet] = std::move(c);
         }
     }
