@@ -203,6 +203,30 @@ TEST_F(HandoverWindow, TheBookIsMadeForWhoItIsFor) {
     EXPECT_GT(QFile(folder.filePath("book.pdf")).size(), 10000);
 }
 
+TEST_F(HandoverWindow, ABookIsAskedForAgainAsItWasLast) {
+    dialog->tabs()->setCurrentIndex(4);
+    const auto box = [&](const char* name) { return dialog->findChild<QComboBox*>(name); };
+    box("bookReader")->setCurrentIndex(box("bookReader")->findText("the client"));
+    box("bookPaper")->setCurrentIndex(box("bookPaper")->findText("A3"));
+    auto* chapters = dialog->findChild<QListWidget*>("bookChapters");
+    const QString out = chapters->item(0)->text();
+    chapters->item(0)->setCheckState(Qt::Unchecked);
+    QTest::mouseClick(dialog->findChild<QPushButton*>("bookMake"), Qt::LeftButton);
+    const auto& prints = window->session().project()->prints;
+    ASSERT_EQ(prints.count("book for client"), 1U);
+    EXPECT_EQ(prints.at("book for client").paper, "A3");
+    EXPECT_EQ(prints.at("book for client").leftOut.size(), 1U);
+    // Another reader's is his own, and the client's comes back.
+    box("bookReader")->setCurrentIndex(box("bookReader")->findText("the shop"));
+    EXPECT_EQ(box("bookPaper")->currentText(), "The job's own");
+    box("bookReader")->setCurrentIndex(box("bookReader")->findText("the client"));
+    EXPECT_EQ(box("bookPaper")->currentText(), "A3");
+    EXPECT_EQ(chapters->item(0)->text(), out);
+    EXPECT_EQ(chapters->item(0)->checkState(), Qt::Unchecked);
+    EXPECT_EQ(dialog->asked().leftOut.size(), 1U);
+    EXPECT_TRUE(dialog->asked().options.paper);
+}
+
 TEST_F(HandoverWindow, TheHandbookIsSearchedAndOpensWhereOneIs) {
     HandbookDialog book;
     EXPECT_EQ(book.pages(), 10);
