@@ -4,6 +4,8 @@
 #include "edit/handed_over.h"
 #include "jobs.h"
 
+#include <cmath>
+
 using namespace mezzet;
 using namespace mezzet::test;
 
@@ -163,4 +165,49 @@ TEST(List, LinesThatCantBeMeantAreRefused) {
          {"budget lots", "budget -5", "list", "list sofa price dear", "list sofa 12",
           "list sofa lead 3000 days", "list sofa due tomorrow", "list remove nothing of the kind"})
         EXPECT_NE(refusal(job, line).what, "") << line;
+}
+
+TEST(List, HasThePaintThatColouredWallsWant) {
+    // 20 by 15 feet, 8 high: 560 sq ft of wall, less a window of 20 and a door of 17.8; two coats
+    // at 10 m² a litre (common practice).
+    auto job = with(furnished(), "colour walls sage");
+    const double area = (560 - 20 - 32.0 * 80 / 144) * 0.09290304;
+    const auto& gallons = itemCalled(jobList(job), "Wall paint");
+    EXPECT_EQ(gallons.quantity, static_cast<int>(std::ceil(area * 2 / 10 / 3.785411784)));
+    EXPECT_EQ(gallons.state, ItemState::toFind);
+    EXPECT_NE(gallons.note.find("gallons"), std::string::npos);
+    const auto metric = with(job, "units cm");
+    EXPECT_EQ(itemCalled(jobList(metric), "Wall paint").quantity,
+              static_cast<int>(std::ceil(area * 2 / 10)));
+    EXPECT_NE(itemCalled(jobList(metric), "Wall paint").note.find("m²"), std::string::npos);
+}
+
+TEST(List, KeepsWhatIsToldOfAMaterialAndNotWhatIsReckoned) {
+    auto job = with(furnished(), "colour walls sage");
+    const int reckoned = itemCalled(jobList(job), "Wall paint").quantity;
+    job = with(job, "list wall paint chosen, from Linden Paints, price 45");
+    ASSERT_EQ(job.handover->list.size(), 1U);
+    EXPECT_FALSE(job.handover->list.front().quantity);
+    const auto& told = itemCalled(jobList(job), "Wall paint");
+    EXPECT_EQ(told.state, ItemState::chosen);
+    EXPECT_EQ(told.quantity, reckoned);
+    EXPECT_DOUBLE_EQ(told.cost(), 45.0 * reckoned);
+    // A table that goes out and comes back tells nothing more.
+    const auto back = reading(job, listAsCsv(jobList(job)));
+    EXPECT_EQ(*back.handover, *job.handover);
+    // Fewer are told, and stay told.
+    job = with(job, "list wall paint, 1 of them");
+    EXPECT_EQ(itemCalled(jobList(job), "Wall paint").quantity, 1);
+    // It goes with the colour; what was told of it stays on the list.
+    const auto items = jobList(with(job, "colour walls none"));
+    EXPECT_EQ(itemCalled(items, "Wall paint").supplier, "Linden Paints");
+}
+
+TEST(List, HasThePadsThatAreTold) {
+    const auto plain = with(furnished(), "rug 96 x 60 under coffee table");
+    EXPECT_THROW(itemCalled(jobList(plain), "Pad for Rug"), std::runtime_error);
+    const auto padded = with(plain, "rug on a pad 1/4");
+    const auto& pad = itemCalled(jobList(padded), "Pad for Rug");
+    EXPECT_NEAR(pad.size[0]->mm(), 96 * 25.4, 0.01);
+    EXPECT_NEAR(pad.size[1]->mm(), 60 * 25.4, 0.01);
 }

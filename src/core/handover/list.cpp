@@ -1,5 +1,6 @@
 #include "handover/list.h"
 
+#include "handover/materials.h"
 #include "kit/csv.h"
 #include "measure/text.h"
 #include "measure/texts.h"
@@ -54,11 +55,12 @@ void tell(ListItem& i, const ListEntry& e) {
     if (!i.price)
         i.price = e.price; // the scheme's own wins: that of what is away, or in none, is told
     i.supplier = e.supplier;
-    i.quantity = e.quantity.value_or(1);
+    i.quantity = e.quantity.value_or(i.quantity);
     i.leadDays = e.leadDays;
     i.ordered = e.ordered;
     i.due = e.due;
-    i.note = e.note;
+    if (!e.note.empty())
+        i.note = e.note;
     i.link = e.link;
 }
 
@@ -154,11 +156,13 @@ void takeOver(ListEntry& there, const ListEntry& e) {
 }
 
 /// What is usual is not told.
-void tidy(ListEntry& e, ItemState usual) {
+void tidy(ListEntry& e, ItemState usual, const Material* material) {
     if (e.state == usual)
         e.state.reset();
-    if (e.quantity == 1)
+    if (e.quantity == (material != nullptr ? material->quantity : 1))
         e.quantity.reset();
+    if (material != nullptr && e.note == material->note)
+        e.note.clear();
 }
 
 /// The pieces of that name: of the room when it is named, else of the one they are in, if they are
@@ -184,6 +188,14 @@ std::vector<std::pair<std::size_t, const Piece*>> piecesCalled(const Project& jo
         std::erase_if(all, [&](const auto& one) { return job.schemes[one.first]->room != room; });
     }
     return all;
+}
+
+/// The material of that name, of the room that is named or else of any; null for none.
+const Material* materialCalled(const std::vector<Material>& all, const ListEntry& e) {
+    const auto it = std::find_if(all.begin(), all.end(), [&](const Material& m) {
+        return isSameName(m.name, e.name) && (e.room.empty() || isSameName(m.room, e.room));
+    });
+    return it == all.end() ? nullptr : &*it;
 }
 
 /// A list's table, row by row.
@@ -336,6 +348,18 @@ std::vector<ListItem> jobList(const Project& job) {
                 out.push_back(itemOf(job, i, p, told));
                 placed.emplace(foldCase(out.back().room), foldCase(p.name));
             }
+        for (const Material& m : materialsOf(job, i)) {
+            ListItem item;
+            item.name = m.name;
+            item.room = m.room;
+            item.quantity = m.quantity;
+            item.note = m.note;
+            item.size = m.size;
+            if (const ListEntry* e = told.entry(m.room, m.name))
+                tell(item, *e);
+            if (placed.emplace(foldCase(m.room), foldCase(m.name)).second)
+                out.push_back(std::move(item));
+        }
     }
     for (const ListEntry& e : told.list) {
         if (placed.count({foldCase(e.room), foldCase(e.name)}) > 0)
@@ -382,6 +406,10 @@ std::string listAsCsv(const std::vector<ListItem>& items) {
 ListChange withEntries(const Project& job, const std::vector<ListEntry>& entries) {
     ListChange out;
     out.handover = handedOver(job);
+    std::vector<Material> wanted;
+    for (const std::size_t i : listedSchemes(job))
+        for (Material& m : materialsOf(job, i))
+            wanted.push_back(std::move(m));
     const auto put = [&](std::size_t scheme, const Piece& p) -> Piece& {
         for (auto& one : out.pieces)
             if (one.scheme == scheme && one.piece.id == p.id)
@@ -431,13 +459,19 @@ ListChange withEntries(const Project& job, const std::vector<ListEntry>& entries
         const bool stocked = !pieces.empty() && pieces.front().second->thing &&
                              !pieces.front().second->thing->stock.empty();
         const ItemState usual = stocked ? ItemState::have : ItemState::toFind;
+        const Material* material = pieces.empty() ? materialCalled(wanted, e) : nullptr;
+        if (material != nullptr) {
+            e.name = material->name;
+            e.room = material->room;
+            e.size = {};
+        }
         if (ListEntry* there = out.handover.entry(e.room, e.name)) {
             takeOver(*there, e);
-            tidy(*there, usual);
+            tidy(*there, usual, material);
             continue;
         }
-        if (!pieces.empty()) {
-            tidy(e, usual);
+        if (!pieces.empty() || material != nullptr) {
+            tidy(e, usual, material);
             ListEntry nothing;
             nothing.name = e.name;
             nothing.room = e.room;
@@ -451,11 +485,11 @@ ListChange withEntries(const Project& job, const std::vector<ListEntry>& entries
                     [&](const ListEntry& one) { return isSameName(one.name, e.name); });
                 if (it != out.handover.list.end()) {
                     takeOver(*it, e);
-                    tidy(*it, usual);
+                    tidy(*it, usual, material);
                     continue;
                 }
             }
-            tidy(e, usual);
+            tidy(e, usual, material);
             out.told.push_back(worded("{} is new on the list: a thing to buy", e.name));
         }
         out.handover.list.push_back(std::move(e));

@@ -1,5 +1,6 @@
 #include "handover/tasks.h"
 
+#include "handover/materials.h"
 #include "hang/hooks.h"
 #include "measure/text.h"
 #include "measure/texts.h"
@@ -13,9 +14,6 @@ namespace mezzet {
 namespace {
 
 constexpr double hoursADay = 8;
-constexpr double coats = 2;
-constexpr double squareMetresALitre = 10; ///< of wall paint and coat, common practice
-constexpr double litresAGallon = 3.785411784;
 /// From this height a unit that stands alone tips: ASTM F2057 has 27 in, from memory.
 constexpr Length tipsFrom = Length::inches(27);
 
@@ -85,8 +83,8 @@ private:
         area += scheme.dressing.ceiling ? facts.ceilingArea / 1e6 : 0;
         if (!scheme.dressing.walls && !scheme.dressing.ceiling)
             return;
-        out_.of["painted"] += area * coats;
-        const double litres = area * coats / squareMetresALitre;
+        out_.of["painted"] += area * paintCoats;
+        const double litres = paintLitres(area);
         out_.hand["painted"].push_back(
             isMetric(job_.notation.units)
                 ? worded("about {:.0f} l of paint for two coats in {}", std::ceil(litres),
