@@ -33,10 +33,10 @@ std::vector<Material> materialsOf(const Project& job, std::size_t scheme) {
         m.room = room.name;
         m.quantity =
             std::max(1, static_cast<int>(std::ceil(metric ? litres : litres / litresAGallon)));
-        m.note = metric ? worded("{}, two coats on {}: litres", hexOf(*colour),
-                                 writeArea(area, job.notation.units))
-                        : worded("{}, two coats on {}: gallons", hexOf(*colour),
-                                 writeArea(area, job.notation.units));
+        m.note = metric ? worded("{} ({}), two coats on {}: litres", colourWord(*colour),
+                                 hexOf(*colour), writeArea(area, job.notation.units))
+                        : worded("{} ({}), two coats on {}: gallons", colourWord(*colour),
+                                 hexOf(*colour), writeArea(area, job.notation.units));
         out.push_back(std::move(m));
     };
     paint(std::string(told("Wall paint")), s.dressing.walls, facts.netWallArea());
