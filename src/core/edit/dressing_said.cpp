@@ -182,6 +182,10 @@ private:
               std::pair{"ceiling", &Dressing::ceiling}})
             if (in.take({word})) {
                 in.take({"is", "are", "in"});
+                if (in.take({"none", "off", "unsaid"})) {
+                    (now_.*which).reset();
+                    return planned(worded("no colour of the {}", word));
+                }
                 now_.*which = colourNamed("which colour?");
                 return planned(worded("the {} in {}", word, colourWord(*(now_.*which))));
             }

@@ -1,6 +1,7 @@
 #include "edit/held_step.h"
 
 #include "edit/landing.h"
+#include "geometry/polygon.h"
 #include "measure/texts.h"
 #include "scheme/words.h"
 
@@ -38,8 +39,10 @@ public:
         constexpr int corners = 4; // walls it may meet one after the other
         for (int k = 0; k < corners; ++k) {
             const auto back = throughAt(out.step);
-            if (!back)
+            if (!back && norm(out.step) <= norm(wanted) + 1e-6)
                 return out;
+            if (!back)
+                break; // about an outside corner it was pushed farther than it was to go
             if (out.stops.empty())
                 out.stops = back->stops;
             if (norm(back->by) < 1e-9)
@@ -83,7 +86,11 @@ private:
         if (through.wall < 0)
             return PushedBack{{}, builtInAt(now, id)};
         const Wall& w = now.room->walls[static_cast<std::size_t>(through.wall)];
-        return PushedBack{w.inward() * through.by, words(wallTarget(through.wall), job_.wording())};
+        // Until all of it is on the room's side of that wall.
+        double by = 0;
+        for (const Vec2 c : outline(there.shape))
+            by = std::max(by, -dot(c - w.start, w.inward()));
+        return PushedBack{w.inward() * by, words(wallTarget(through.wall), job_.wording())};
     }
 
     const Project& job_;
