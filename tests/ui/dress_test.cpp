@@ -67,10 +67,13 @@ TEST_F(DressWindow, ThingsAreSaidAndSeen) {
     EXPECT_TRUE(dialog->told()->text().contains("clear")) << dialog->told()->text().toStdString();
     // A reading of what is wrong names the thing.
     type("red book in opening 3");
-    bool named = false;
-    for (int i = 0; i < dialog->readings()->count(); ++i)
-        named = named || dialog->readings()->item(i)->text().startsWith("Red book");
-    EXPECT_TRUE(named);
+    const auto named = [&] {
+        for (int i = 0; i < dialog->readings()->count(); ++i)
+            if (dialog->readings()->item(i)->text().startsWith("Red book"))
+                return true;
+        return false;
+    };
+    EXPECT_TRUE(QTest::qWaitFor(named));
 }
 
 TEST_F(DressWindow, AThingIsDraggedToAnotherOpening) {
