@@ -7,8 +7,8 @@
 #include <QProcess>
 #include <QTemporaryDir>
 
-#include <csignal>
 #include <algorithm>
+#include <csignal>
 #include <random>
 
 using namespace mezzet;
