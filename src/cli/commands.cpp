@@ -75,14 +75,20 @@ int build(const std::string& notes, const std::string& lines, const std::string&
         auto script = readTextFile(lines, mostScript);
         if (!script)
             return refuse(script.problem());
-        // As it is said line by line: what would go through a wall is asked about.
-        auto done = runScript(*script, lines, *made,
-                              [](std::string_view line, const Project& now) -> Result<Said> {
-                                  auto spoken = readSpoken(line, now, {});
-                                  if (!spoken)
-                                      return spoken.problem();
-                                  return std::move(spoken->said);
-                              });
+        // Nobody is there to be asked: what would go through a wall is done, and told.
+        const auto read = [](std::string_view line, const Project& now) -> Result<Said> {
+            auto spoken = readSpoken(line, now, {});
+            if (spoken)
+                return std::move(spoken->said);
+            if (!asksFirst(spoken.problem()))
+                return spoken.problem();
+            auto anyway = readSpoken(std::string(line) + " anyway", now, {});
+            if (!anyway)
+                return spoken.problem();
+            anyway->said.edit.notices.push_back(spoken.problem().what);
+            return std::move(anyway->said);
+        };
+        auto done = runScript(*script, lines, *made, read);
         if (!done)
             return refuse(done.problem());
         made = done->project;

@@ -218,12 +218,12 @@ TEST_F(HandoverShell, BookAndCardAreReadByOtherTools) {
     write("job.mezzet", job.dump());
     const auto again = here("book job.mezzet -o again.pdf");
     ASSERT_EQ(again.code, 0) << again.error;
-    EXPECT_EQ(again.out.find("Order of work"), std::string::npos) << again.out;
+    EXPECT_EQ(again.out.find("The order of work"), std::string::npos) << again.out;
     EXPECT_NE(of("pdfinfo again.pdf").find("A3"), std::string::npos);
     const auto letter =
         here("book job.mezzet --paper letter --scale 1:500 --without plan -o l.pdf");
     ASSERT_EQ(letter.code, 0) << letter.error;
-    EXPECT_NE(letter.out.find("Order of work"), std::string::npos) << letter.out;
+    EXPECT_NE(letter.out.find("The order of work"), std::string::npos) << letter.out;
     EXPECT_EQ(here("book job.mezzet --scale wrong -o l.pdf").code, 2);
     // A client sees no price.
     ASSERT_EQ(here("book job.mezzet --for client -o client.pdf").code, 0);

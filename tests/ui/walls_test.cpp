@@ -93,8 +93,14 @@ TEST_F(WallStory, ArrowsNudgeByAnInchAndAFoot) {
     const Vec2 before = pose("Nine prints").at;
     QTest::keyClick(board(), Qt::Key_Up);
     EXPECT_NEAR(pose("Nine prints").at.y - before.y, 25.4, 1e-6);
-    QTest::keyClick(board(), Qt::Key_Right, Qt::ShiftModifier);
-    EXPECT_NEAR(pose("Nine prints").at.x - before.x, 304.8, 1e-6);
+    QTest::keyClick(board(), Qt::Key_Left, Qt::ShiftModifier);
+    EXPECT_NEAR(pose("Nine prints").at.x - before.x, -304.8, 1e-6);
+    // It stops at the wall's end.
+    for (int i = 0; i < 4; ++i)
+        QTest::keyClick(board(), Qt::Key_Right, Qt::ShiftModifier);
+    const Piece& group = *session().project()->scheme().byName("Nine prints");
+    const Wall& wall = session().project()->room->walls[static_cast<std::size_t>(group.wall())];
+    EXPECT_NEAR(group.pose.at.x + group.size.width.mm() / 2, wall.length().mm(), 1);
 }
 
 TEST_F(WallStory, ADragFindsEyeLevel) {

@@ -430,9 +430,16 @@ void paintRulers(QPainter& p, const LayerDrawing& as, QSizeF size, bool wall) {
             if (across && at + 8 + wide < high)
                 p.drawText(QRectF(at + 3, 2, wide + 2, ruler - 6), Qt::AlignLeft | Qt::AlignVCenter,
                            label(v * sign));
-            else if (!across && at - 14 > low)
+            else if (!across && at - 14 > low) {
+                // Three figures are a little narrower, so that none is cut.
+                QFont narrow = font;
+                if (wide > ruler - 4)
+                    narrow.setStretch(static_cast<int>(100 * (ruler - 4) / wide));
+                p.setFont(narrow);
                 p.drawText(QRectF(0, at - 14, ruler - 2, 13), Qt::AlignRight | Qt::AlignBottom,
                            label(v * sign));
+                p.setFont(font);
+            }
         }
     };
     along(true, ruler, size.width());

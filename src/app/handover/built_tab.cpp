@@ -1,6 +1,7 @@
 #include "app/handover/built_tab.h"
 
 #include "app/look/widgets.h"
+#include "edit/language.h"
 #include "handover/list.h"
 #include "measure/text.h"
 
@@ -27,7 +28,9 @@ BuiltTab::BuiltTab(JobSession& session) : HandoverTab(session) {
     line_ = new QLineEdit;
     line_->setObjectName("builtLine");
     line_->setAccessibleName("What was measured");
-    line_->setPlaceholderText("hook of harbour 58 up;  sofa 36 from wall A;  bottom of pendant 62");
+    line_->setPlaceholderText(
+        fromCore(exampleIn("hook of harbour 58 up; sofa 36 from wall A; bottom of pendant 62",
+                           session_.project()->notation.units)));
     said->addWidget(line_, 1);
     sure_ = new QPushButton("It is so: keep it");
     sure_->setObjectName("builtSure");

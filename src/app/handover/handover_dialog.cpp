@@ -3,6 +3,8 @@
 #include "app/dialogs/paper_choice.h"
 #include "app/look/style.h"
 #include "app/look/widgets.h"
+#include "measure/texts.h"
+#include "sheets/sheet.h"
 
 #include <QComboBox>
 #include <QHBoxLayout>
@@ -130,7 +132,11 @@ void HandoverDialog::showChapters() {
         return std::find(choice.leftOut.begin(), choice.leftOut.end(), id) != choice.leftOut.end();
     };
     for (const auto& [id, title] : sheets::chaptersOf(reader)) {
-        auto* item = new QListWidgetItem(fromCore(title), chapters_);
+        const sheets::SheetKind* kind = sheets::sheetById(id);
+        auto* item = new QListWidgetItem(
+            kind != nullptr ? fromCore(title + "\n" + std::string(mezzet::told(kind->about)))
+                            : fromCore(title),
+            chapters_);
         item->setData(Qt::UserRole, fromCore(id));
         item->setFlags(item->flags() | Qt::ItemIsUserCheckable);
         item->setCheckState(isOut(id) ? Qt::Unchecked : Qt::Checked);

@@ -2,6 +2,7 @@
 
 #include "app/look/widgets.h"
 #include "edit/handed_over.h"
+#include "edit/language.h"
 #include "files/whole_file.h"
 #include "judge/compare.h"
 #include "measure/text.h"
@@ -102,7 +103,8 @@ ListTab::ListTab(JobSession& session) : HandoverTab(session) {
     found_ = new QLineEdit;
     found_->setObjectName("listFound");
     found_->setAccessibleName("Does this one fit? Its size");
-    found_->setPlaceholderText("88 x 36 x 34");
+    found_->setPlaceholderText(
+        fromCore(exampleIn("88 x 36 x 34", session_.project()->notation.units)));
     found_->setFixedWidth(180);
     label->setBuddy(found_);
     try_ = new QPushButton("Try it in a scheme of its own");

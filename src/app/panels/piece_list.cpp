@@ -2,6 +2,7 @@
 
 #include "app/board/board.h"
 #include "app/look/style.h"
+#include "edit/language.h"
 #include "sheets/drawing.h"
 
 #include <QHBoxLayout>
@@ -113,7 +114,6 @@ PieceList::PieceList(JobSession& session, QWidget* parent) : QWidget(parent), se
     label->setContentsMargins(4, 0, 0, 0);
     box_ = new QLineEdit;
     box_->setObjectName("find");
-    box_->setPlaceholderText("armchair 30 x 33");
     box_->setAccessibleName("Find a piece, or add one");
     box_->setClearButtonEnabled(true);
     box_->installEventFilter(this);
@@ -186,6 +186,9 @@ void PieceList::mark(QListWidgetItem* item) const {
 }
 
 void PieceList::refill() {
+    if (session_.project())
+        box_->setPlaceholderText(QString::fromStdString(
+            exampleIn("armchair 30 x 33", session_.project()->notation.units)));
     filling_ = true;
     const auto typed = box_->text().trimmed();
     const auto [name, figures] = splitTyped(typed);

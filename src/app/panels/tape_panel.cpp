@@ -1,6 +1,7 @@
 #include "app/panels/tape_panel.h"
 
 #include "app/look/style.h"
+#include "edit/language.h"
 #include "judge/on_walls.h"
 #include "judge/zones.h"
 #include "room/facts.h"
@@ -328,7 +329,9 @@ void TapePanel::addHooks(QVBoxLayout* column, const Piece& p) {
 void TapePanel::addSeveral(QVBoxLayout* column) {
     auto* size = new QLineEdit;
     size->setObjectName("sizeOfAll");
-    size->setPlaceholderText("one size for all of them, like 18 x 20");
+    size->setPlaceholderText(
+        "one size for all of them, like " +
+        QString::fromStdString(exampleIn("18 x 20", session_.project()->notation.units)));
     size->setAccessibleName("One size for all that is selected");
     column->addWidget(size);
     connect(size, &QLineEdit::returnPressed, this, [this, size] {

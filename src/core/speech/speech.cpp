@@ -28,6 +28,8 @@ void Asking::end() const {
 
 namespace {
 
+constexpr std::string_view anywayWords = "say another place, or put “anyway” at the end";
+
 /// Questions by the most particular beginning first.
 struct Begun {
     std::size_t end = 0;
@@ -87,6 +89,10 @@ std::optional<Answer> answerTo(std::string_view text, const Project& job, const 
 
 } // namespace
 
+bool asksFirst(const Problem& p) {
+    return p.remedy == anywayWords;
+}
+
 bool isQuestion(std::string_view text) {
     const auto t = foldCase(trimmed(text));
     if (t.ends_with("?"))
@@ -115,10 +121,8 @@ std::string_view withoutAnyway(std::string_view text) {
     return text;
 }
 
-constexpr std::string_view anywayWords = "say another place, or put “anyway” at the end";
-
 /// What a new piece would do that nobody means: go through a wall, stand in another thing.
-std::optional<Problem> asksFirst(std::string_view text, const Project& job, const Said& said) {
+std::optional<Problem> whatItAsks(std::string_view text, const Project& job, const Said& said) {
     const auto after = apply(job, said.edit);
     if (!after)
         return {};
@@ -225,7 +229,7 @@ Result<Spoken> readAsSaid(std::string_view whole, const Project& job, const List
     if (!said)
         return said.problem();
     out.said = std::move(*said);
-    if (const auto asks = anyway ? std::nullopt : asksFirst(text, job, out.said))
+    if (const auto asks = anyway ? std::nullopt : whatItAsks(text, job, out.said))
         return *asks;
     return out;
 }
@@ -298,9 +302,7 @@ Result<Spoken> readInParts(std::string_view text, const Project& job, const List
     if (said || !isText(text) || (stopped && stopped()))
         return said;
     // What is understood otherwise, and asked about, is asked about as it was said.
-    const auto asked = [&](const Result<Spoken>& s) {
-        return !s && s.problem().remedy == anywayWords;
-    };
+    const auto asked = [&](const Result<Spoken>& s) { return !s && asksFirst(s.problem()); };
     if (asked(said))
         return said;
     std::optional<Problem> asks;

@@ -39,6 +39,10 @@ struct Spoken {
 [[nodiscard]] Result<Spoken> readSpoken(std::string_view text, const Project&, const Listener&,
                                         const Stopped& stopped = {});
 
+/// True for a problem that only asks first: what was said would go through a wall, stand in a
+/// chimney, reach over the ceiling. The same line with “anyway” at its end does it.
+[[nodiscard]] bool asksFirst(const Problem&);
+
 /// True for what is asked and not said to be done.
 [[nodiscard]] bool isQuestion(std::string_view text);
 
