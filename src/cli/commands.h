@@ -75,7 +75,15 @@ int colour(const std::string& one, const std::string& two);
 int colours(const std::string& file, int most, bool asJson);
 /// `read` is a CSV of things to take into the stock, `write` one to write; the stock itself with
 /// neither.
-int stock(const std::string& job, const std::string& read, const std::string& write, bool metric);
+struct StockCommand {
+    std::string job;
+    std::string read;  ///< a CSV of things to add
+    std::string write; ///< a CSV to write
+    bool metric = false;
+    bool fromStudio = false; ///< adds what the studio has
+    bool toStudio = false;   ///< adds it to what the studio has
+};
+int stock(const StockCommand&);
 
 struct DressCommand {
     std::string job;
@@ -190,8 +198,8 @@ int asBuilt(const AsBuiltCommand&);
 struct BookCommand {
     std::string job;
     std::string reader; ///< empty for oneself
-    std::string paper; ///< empty for what was asked for last, else the job's own
-    std::string scale; ///< empty for what was asked for last, else the largest that fits
+    std::string paper;  ///< empty for what was asked for last, else the job's own
+    std::string scale;  ///< empty for what was asked for last, else the largest that fits
     std::string out;
     std::vector<std::string> without; ///< ids of sheets
 };

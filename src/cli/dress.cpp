@@ -97,7 +97,8 @@ int colours(const std::string& file, int most, bool asJson) {
     return ran;
 }
 
-int stock(const std::string& path, const std::string& read, const std::string& write, bool metric) {
+int stock(const StockCommand& c) {
+    const std::string& path = c.job;
     std::error_code error;
     if (!std::filesystem::exists(path, error))
         return refuse(open(path).problem());
@@ -108,34 +109,48 @@ int stock(const std::string& path, const std::string& read, const std::string& w
     if (!opened)
         return refuse(opened.problem());
     ProjectPtr job = *opened;
-    if (!read.empty()) {
-        const auto text = readTextFile(read, std::size_t{16} * 1024 * 1024);
-        if (!text)
-            return refuse(text.problem());
-        const auto table = stockFromCsv(*text, read, *job->library.kit);
-        if (!table)
-            return refuse(table.problem());
+    if (!c.read.empty() || c.fromStudio) {
+        Stock more;
+        if (c.fromStudio) {
+            auto own = studioStock(*job->library.kit, studioFolder());
+            if (!own)
+                return refuse(own.problem());
+            more = std::move(*own);
+        }
+        if (!c.read.empty()) {
+            const auto text = readTextFile(c.read, std::size_t{16} * 1024 * 1024);
+            if (!text)
+                return refuse(text.problem());
+            const auto table = stockFromCsv(*text, c.read, *job->library.kit);
+            if (!table)
+                return refuse(table.problem());
+            more = withThings(std::move(more), *table);
+        }
         auto next = apply(
-            *job,
-            {"stock", {SetStock{withThings(job->stock ? *job->stock : Stock{}, *table)}}, {}});
+            *job, {"stock", {SetStock{withThings(job->stock ? *job->stock : Stock{}, more)}}, {}});
         if (!next)
             return refuse(next.problem());
         job = next->project;
         if (auto saved = saveJob(*job, path); !saved)
             return refuse(saved.problem());
-        fmt::print("{} read; the stock has {}\n", table->size(), job->stock->size());
+        fmt::print("{} read; the stock has {}\n", more.size(), job->stock ? job->stock->size() : 0);
     }
     const Stock none;
     const Stock& now = job->stock ? *job->stock : none;
-    if (!write.empty()) {
-        if (!endsAs(write, {".csv"}))
+    if (!c.write.empty()) {
+        if (!endsAs(c.write, {".csv"}))
             return wrongUsage;
-        const auto text = stockAsCsv(now, metric || isMetric(job->notation.units));
-        if (auto written = writeWhole(write, text); !written)
+        const auto text = stockAsCsv(now, c.metric || isMetric(job->notation.units));
+        if (auto written = writeWhole(c.write, text); !written)
             return refuse(written.problem());
-        fmt::print("{}: {} written\n", shownPlainly(write), now.size());
+        fmt::print("{}: {} written\n", shownPlainly(c.write), now.size());
     }
-    if (read.empty() && write.empty()) {
+    if (c.toStudio) {
+        if (auto own = keepStudioStock(now, *job->library.kit, studioFolder()); !own)
+            return refuse(own.problem());
+        fmt::print("{} kept for the studio\n", now.size());
+    }
+    if (c.read.empty() && c.write.empty() && !c.fromStudio && !c.toStudio) {
         for (const StockThing& t : now) {
             const int placed = placedOf(t, job->scheme());
             fmt::print("{:<30} {:>3}, {} placed  {}  {}\n", t.name, t.count, placed,

@@ -274,15 +274,15 @@ int run(int argc, char** argv) {
     dressCommand->add_option("--answer", dressAsked.answer, "which answer, 1 the best");
     dressCommand->add_flag("--json", dressAsked.asJson, "print JSON, lengths in mm");
 
-    std::string stockJob;
-    std::string stockRead;
-    std::string stockWrite;
-    bool stockMetric = false;
+    StockCommand stockAsked;
     auto* stockCommand = app.add_subcommand("stock", "The things that are at hand");
-    stockCommand->add_option("JOB", stockJob, "a job file")->required();
-    stockCommand->add_option("--read", stockRead, "a CSV of things to add");
-    stockCommand->add_option("--write", stockWrite, "a CSV to write");
-    stockCommand->add_flag("--mm", stockMetric, "write lengths in mm");
+    stockCommand->add_option("JOB", stockAsked.job, "a job file")->required();
+    stockCommand->add_option("--read", stockAsked.read, "a CSV of things to add");
+    stockCommand->add_option("--write", stockAsked.write, "a CSV to write");
+    stockCommand->add_flag("--mm", stockAsked.metric, "write lengths in mm");
+    stockCommand->add_flag("--from-studio", stockAsked.fromStudio,
+                           "add what the studio has at hand");
+    stockCommand->add_flag("--to-studio", stockAsked.toStudio, "add it to what the studio has");
 
     std::string colourOne;
     std::string colourTwo;
@@ -430,7 +430,7 @@ int run(int argc, char** argv) {
     if (*dressCommand)
         return dress(dressAsked);
     if (*stockCommand)
-        return stock(stockJob, stockRead, stockWrite, stockMetric);
+        return stock(stockAsked);
     if (*colourCommand)
         return colour(colourOne, colourTwo);
     if (*coloursCommand)

@@ -159,6 +159,32 @@ TEST_F(HandoverShell, AsBuiltDiffersAndAsksAgain) {
     EXPECT_EQ(here("as-built job.mezzet \"hook of nothing 5 up\"").code, 3);
 }
 
+TEST_F(HandoverShell, TheStudiosStockGoesFromJobToJob) {
+    build("stock 12 cream books 9 x 6 x 1\nstock brass bowl 10 dia x 5\n");
+    const auto kept = here("stock job.mezzet --to-studio");
+    ASSERT_EQ(kept.code, 0) << kept.error;
+    EXPECT_NE(kept.out.find("2 kept"), std::string::npos);
+    build("stock white vase 8 x 8 x 12\n");
+    ASSERT_EQ(here("stock job.mezzet --from-studio").code, 0);
+    const auto all = here("stock job.mezzet").out;
+    for (const char* name : {"cream books", "brass bowl", "white vase", "3 in the stock"})
+        EXPECT_NE(all.find(name), std::string::npos) << name << all;
+    // What is there is kept, and a name that is there replaced.
+    ASSERT_EQ(here("stock job.mezzet --to-studio").code, 0);
+    build("sofa against wall C\n");
+    ASSERT_EQ(here("stock job.mezzet --from-studio").code, 0);
+    EXPECT_NE(here("stock job.mezzet").out.find("3 in the stock"), std::string::npos);
+    // A damaged one is told, and nothing is changed.
+    write("studio/stock.csv", "name,kind,count\nvase,vase,many\n");
+    const auto before = read("job.mezzet");
+    const auto bad = here("stock job.mezzet --from-studio");
+    EXPECT_EQ(bad.code, 3);
+    EXPECT_NE(bad.error.find("stock.csv:2"), std::string::npos) << bad.error;
+    EXPECT_EQ(read("job.mezzet"), before);
+    EXPECT_EQ(here("stock job.mezzet --to-studio").code, 3);
+    EXPECT_EQ(read("studio/stock.csv"), "name,kind,count\nvase,vase,many\n");
+}
+
 TEST_F(HandoverShell, BookAndCardAreReadByOtherTools) {
     build(std::string(furnished) + "pendant centred on room\nbudget 5000\nlist sofa price 1200\n");
     const auto made = here("book job.mezzet -o book.pdf");

@@ -48,6 +48,31 @@ bool MainWindow::readStock(const QString& path) {
         QString("%1 read into the stock").arg(table->size()));
 }
 
+bool MainWindow::takeStudioStock() {
+    const auto own = studioStock(*session_.project()->library.kit, studioFolder());
+    if (!own || own->empty()) {
+        emit session_.told(own ? QString("The studio has nothing at hand yet.")
+                               : QString::fromStdString(own.problem().text()),
+                           true);
+        return false;
+    }
+    const auto& now = session_.project()->stock;
+    return session_.apply(
+        {"take the studio's stock", {SetStock{withThings(now ? *now : Stock{}, *own)}}, {}}, {},
+        QString("%1 of the studio's taken into the stock").arg(own->size()));
+}
+
+bool MainWindow::keepForStudio() {
+    const Project& job = *session_.project();
+    const Stock none;
+    const Stock& now = job.stock ? *job.stock : none;
+    const auto kept = keepStudioStock(now, *job.library.kit, studioFolder());
+    emit session_.told(kept ? QString("%1 are kept for the studio").arg(now.size())
+                            : QString::fromStdString(kept.problem().text()),
+                       !kept);
+    return static_cast<bool>(kept);
+}
+
 bool MainWindow::writeStock(const QString& path) {
     const Stock none;
     const Project& job = *session_.project();
@@ -110,6 +135,10 @@ void MainWindow::buildDressMenu(QMenu* m) {
         if (!path.isEmpty())
             writeStock(path);
     });
+    stockMenu->addSeparator();
+    add(stockMenu, "takeStudioStock", "Take what the studio has", {},
+        [this] { takeStudioStock(); });
+    add(stockMenu, "keepStudioStock", "Keep this for the studio", {}, [this] { keepForStudio(); });
     add(m, "paletteFrom", "Take the palette from a picture …", {}, [this] {
         const auto path = QFileDialog::getOpenFileName(this, "Take the palette from", {},
                                                        "Pictures (*.png *.jpg *.jpeg)");

@@ -69,6 +69,8 @@ public:
     bool exportKinds(const QString& path);
     bool readStock(const QString& path);
     bool writeStock(const QString& path);
+    bool takeStudioStock();
+    bool keepForStudio();
     /// The palette of the scheme as a picture has it: found beside the window.
     void paletteFrom(const QString& path);
     /// Opens the list (0), the order of work (1), tape-out (2), what was built (3), the book (4).

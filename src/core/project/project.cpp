@@ -1,5 +1,7 @@
 #include "project/project.h"
 
+#include "things/stock.h"
+
 #include "files/whole_file.h"
 #include "kit/metric.h"
 
@@ -275,6 +277,26 @@ Result<Library> withOwnKinds(const Library& library, const std::vector<Kind>& ki
 Result<std::monostate> keepStudioBands(const Judgement& judgement,
                                        const std::filesystem::path& folder) {
     return keep(folder, "bands.json", bandsText(judgement));
+}
+
+Result<Stock> studioStock(const Kit& kit, const std::filesystem::path& folder) {
+    constexpr std::size_t most = std::size_t{16} * 1024 * 1024;
+    const auto file = folder / "stock.csv";
+    std::error_code error;
+    if (!std::filesystem::exists(file, error))
+        return Stock{};
+    const auto text = readTextFile(file, most);
+    if (!text)
+        return text.problem();
+    return stockFromCsv(*text, file.string(), kit);
+}
+
+Result<std::monostate> keepStudioStock(const Stock& stock, const Kit& kit,
+                                       const std::filesystem::path& folder) {
+    auto now = studioStock(kit, folder);
+    if (!now)
+        return now.problem();
+    return keep(folder, "stock.csv", stockAsCsv(withThings(std::move(*now), stock), true));
 }
 
 std::vector<std::size_t> Project::schemesHere() const {

@@ -69,6 +69,12 @@ struct Library {
                                            const std::filesystem::path& data);
 [[nodiscard]] Result<std::monostate> keepStudioBands(const Judgement&,
                                                      const std::filesystem::path&);
+/// What the studio has at hand whatever the job: stock.csv of its folder; nothing where there is
+/// none. Problem: as stockFromCsv's.
+[[nodiscard]] Result<Stock> studioStock(const Kit&, const std::filesystem::path& folder);
+/// Adds to it; a name that is there is replaced. Problem: what is there can't be read, or written.
+[[nodiscard]] Result<std::monostate> keepStudioStock(const Stock&, const Kit&,
+                                                     const std::filesystem::path& folder);
 /// $MEZZET_STUDIO, else studio/ in the user's data folder.
 [[nodiscard]] std::filesystem::path studioFolder();
 
