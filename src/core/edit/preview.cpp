@@ -216,6 +216,18 @@ std::string previewOf(const Project& before, const Scene& was, const Edit& edit,
     }
     if (const auto too = movedTooWords(was, *after.scene, seenOf); !too.empty())
         say(too);
+    // A rug that goes along may come to lie under a wall.
+    if (was.room == after.scene->room)
+        for (const Piece& p : after.scene->scheme->pieces) {
+            const Placed* old = was.byId(p.id);
+            if (old == nullptr || p.isGroup() || seenOf.count(std::to_string(p.id)) > 0 ||
+                old->pose == after.scene->byId(p.id)->pose)
+                continue;
+            if (const auto through =
+                    throughWords(was, *after.scene, p.id, after.project->wording());
+                !through.empty())
+                say(worded("{} goes {}", p.name, through));
+        }
     for (const auto& n : after.notices)
         say(n);
     return capital(out);

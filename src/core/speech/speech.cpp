@@ -135,6 +135,11 @@ std::optional<Problem> whatItAsks(std::string_view text, const Project& job, con
         if (job.scheme().byId(p.id) == nullptr) {
             fresh.push_back(p.id);
         } else if (p.onWall() || p.on.isFloor() || p.on.isCeiling()) {
+            // A rug that goes along is pulled forward afterwards: it is told of.
+            const bool named =
+                std::find(said.them.begin(), said.them.end(), p.id) != said.them.end();
+            if (p.kind->flat() && !named)
+                continue;
             if (harmOf(*after->project, *after->scene, {p.id}).empty())
                 continue;
             if (!before)
