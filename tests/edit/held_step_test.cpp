@@ -57,6 +57,16 @@ TEST(HeldStep, HoldsWhatGoesAlongToo) {
     EXPECT_NEAR(h.step.y, inches(74), 0.6);
 }
 
+TEST(HeldStep, ARugThatGoesAlongHoldsNothing) {
+    const auto job = jobWith({"sofa 84 x 36 at 10', 7'", "rug 120 x 96 under sofa"});
+    const auto h = held(job, "Sofa", {0, -inches(100)});
+    EXPECT_EQ(h.stops, "wall A");
+    EXPECT_NEAR(h.step.y, -inches(66), 0.6);
+    // Dragged itself it is held.
+    const auto lone = jobWith({"rug 120 x 96 at 10', 7'"});
+    EXPECT_NEAR(held(lone, "Rug", {0, -inches(100)}).step.y, -inches(36), 0.6);
+}
+
 TEST(HeldStep, LeavesFreeWhatGoesThroughAlready) {
     const auto job = jobWith({"sofa 84 x 36 at 10', 1'"});
     const auto h = held(job, "Sofa", {0, -inches(4)});
@@ -97,7 +107,7 @@ TEST(HeldStep, NeverGoesThroughInRandomDrags) {
         const auto h = heldStep(job, *scene, ids, wanted, DragTies::revalue);
         const auto after = apply(job, drag(job, *scene, ids, h.step, DragTies::revalue).edit);
         ASSERT_TRUE(after);
-        EXPECT_EQ(goesThrough(*after->project, *scene, *after->scene), 0) << i;
+        EXPECT_EQ(goesThrough(*after->project, *scene, *after->scene, ids), 0) << i;
         EXPECT_LE(norm(h.step), norm(wanted) + 1) << i;
     }
 }

@@ -304,7 +304,8 @@ void Board::nudge(Vec2 step, bool keepTies) {
     }
     // A wall stops it.
     const auto after = mezzet::apply(*session_.project(), moved.edit);
-    if (after && goesThrough(*after->project, *session_.scene(), *after->scene) != 0) {
+    if (after &&
+        goesThrough(*after->project, *session_.scene(), *after->scene, session_.selected()) != 0) {
         const auto held =
             heldStep(*session_.project(), *session_.scene(), session_.selected(), by, mode);
         if (norm(held.step) < 0.01) {
@@ -325,7 +326,8 @@ void Board::nudge(Vec2 step, bool keepTies) {
 void Board::applyAndTell(const Edit& edit) {
     const auto before = session_.scene();
     session_.apply(edit);
-    const int id = goesThrough(*session_.project(), *before, *session_.scene());
+    const int id =
+        goesThrough(*session_.project(), *before, *session_.scene(), session_.selected());
     if (const Piece* p = session_.scene()->pieceById(id); id != 0 && p != nullptr)
         emit session_.told(QString::fromStdString(p->name) +
                                " goes through a wall, or into what is built in. Ctrl+Z takes it "

@@ -452,7 +452,8 @@ std::unique_ptr<Hand> DragHand::move(QPointF at, Qt::KeyboardModifiers keys) {
     };
     tryOut();
     if ((keys & Qt::AltModifier) == 0 && !snap_ &&
-        goesThrough(*session.project(), *session.settledScene(), *session.scene()) != 0) {
+        goesThrough(*session.project(), *session.settledScene(), *session.scene(),
+                    session.selected()) != 0) {
         const auto held = heldStep(*session.settledProject(), *session.settledScene(),
                                    session.selected(), step_, mode);
         step_ = held.step;

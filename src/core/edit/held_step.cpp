@@ -18,7 +18,7 @@ struct PushedBack {
     std::string stops; ///< what it goes through
 };
 
-std::vector<int> moved(const Scene& was, const Scene& now) {
+std::vector<int> elsewhere(const Scene& was, const Scene& now) {
     std::vector<int> out;
     for (const Piece& p : now.scheme->pieces) {
         const Placed* old = was.byId(p.id);
@@ -67,7 +67,7 @@ private:
         if (!after)
             return PushedBack{};
         const Scene& now = *after->scene;
-        const int id = goesThrough(*after->project, scene_, now);
+        const int id = goesThrough(*after->project, scene_, now, ids_);
         if (id == 0)
             return {};
         const Piece& p = *now.pieceById(id);
@@ -101,11 +101,16 @@ private:
 
 } // namespace
 
-int goesThrough(const Project& job, const Scene& was, const Scene& now) {
-    for (const int id : moved(was, now))
+int goesThrough(const Project& job, const Scene& was, const Scene& now,
+                const std::vector<int>& moved) {
+    for (const int id : elsewhere(was, now)) {
+        const bool own = std::find(moved.begin(), moved.end(), id) != moved.end();
+        if (!own && now.pieceById(id)->kind->flat())
+            continue;
         if (!harmOf(job, now, {id}).empty() &&
             (was.byId(id) == nullptr || harmOf(job, was, {id}).empty()))
             return id;
+    }
     return 0;
 }
 
