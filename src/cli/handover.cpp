@@ -67,6 +67,7 @@ json itemJson(const ListItem& i) {
             {"due", dayJson(i.due)},
             {"note", orNull(i.note)},
             {"link", orNull(i.link)},
+            {"picture", orNull(i.picture)},
             {"placed", i.piece != 0}};
 }
 

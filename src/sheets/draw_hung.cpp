@@ -1,5 +1,6 @@
 // What hangs on a wall, from inside.
 #include "sheets/drawing.h"
+#include "sheets/picture_in.h"
 
 #include <QFontMetricsF>
 #include <QImage>
@@ -29,27 +30,6 @@ QPolygonF ring(const Drawing& d, const Piece& p, const Placed& where, Length ins
                                 Length::millimetres(0.25 / d.scale)))
         out.push_back(up(c));
     return d.polygon(out);
-}
-
-/// A picture's pixels, read once while the job keeps it.
-const QImage& imageOf(const Picture& p) {
-    // Kept by its length and by 4096 of its letters, evenly through it: whole texts would be as
-    // large again as the pictures. Sheets are printed on threads of their own.
-    thread_local std::map<std::pair<std::size_t, std::string>, QImage> known;
-    if (known.size() > 400)
-        known.clear();
-    constexpr std::size_t most = 4096;
-    const std::size_t step = p.bytes.size() / most + 1;
-    std::pair key{p.bytes.size(), std::string()};
-    for (std::size_t i = 0; i < p.bytes.size(); i += step)
-        key.second += p.bytes[i];
-    auto it = known.find(key);
-    if (it == known.end())
-        it = known
-                 .emplace(std::move(key), QImage::fromData(QByteArray::fromBase64(
-                                              QByteArray::fromStdString(p.bytes))))
-                 .first;
-    return it->second;
 }
 
 class HungFront {

@@ -8,6 +8,7 @@
 #include "measure/texts.h"
 #include "sheets/handover_draw.h"
 #include "sheets/paper_pen.h"
+#include "sheets/picture_in.h"
 #include "sheets/plan_layout.h"
 #include "sheets/table_pages.h"
 #include "site/built.h"
@@ -43,6 +44,47 @@ std::string sizeText(const ListItem& i, const Notation& n) {
     return out;
 }
 
+/// What is known by a picture, at the head of the first page: as many as have room in a row, each
+/// with its name.
+void pictureStrip(const Project& job, const std::vector<ListItem>& items, TablePages& t) {
+    struct Shown {
+        Picture picture;
+        QString name;
+    };
+    constexpr std::size_t most = 6;
+    std::vector<Shown> shown;
+    for (const ListItem& i : items) {
+        const bool known = job.pictures && job.pictures->count(i.picture) > 0;
+        if (known && shown.size() < most)
+            shown.push_back({job.pictures->at(i.picture), QString::fromStdString(i.name)});
+    }
+    if (shown.empty())
+        return;
+    t.drawing = 0.16;
+    t.draw = [shown = std::move(shown)](QPainter& p, double k, const QRectF& mm) {
+        const double wide = mm.width() / most;
+        constexpr double lettered = 5; // mm, of the name under it
+        QFont font = sans(9);
+        for (std::size_t n = 0; n < shown.size(); ++n) {
+            const QRectF cell((mm.left() + static_cast<double>(n) * wide) * k, mm.top() * k,
+                              (wide - 2) * k, (mm.height() - 2) * k);
+            const QImage& image = imageOf(shown[n].picture);
+            const QSizeF room(cell.width(), cell.height() - lettered * k);
+            const QSizeF size = QSizeF(image.size()).scaled(room, Qt::KeepAspectRatio);
+            if (!image.isNull())
+                p.drawImage(QRectF(cell.topLeft(), size), image);
+            font.setPixelSize(std::max(1, static_cast<int>(3 * k)));
+            p.setFont(font);
+            p.setPen(Qt::black);
+            const QRectF under(cell.left(), cell.bottom() - lettered * k, cell.width(),
+                               lettered * k);
+            p.drawText(under, Qt::AlignLeft | Qt::AlignVCenter,
+                       p.fontMetrics().elidedText(shown[n].name, Qt::ElideRight,
+                                                  static_cast<int>(under.width())));
+        }
+    };
+}
+
 Result<Sheet> listPages(const Project& job, const SheetOptions& o) {
     auto items = jobList(job);
     if (items.empty())
@@ -58,6 +100,7 @@ Result<Sheet> listPages(const Project& job, const SheetOptions& o) {
         t.columns.push_back({"In all", 1.1, true});
     }
     const ListTotals totals = totalsOf(items);
+    pictureStrip(job, items, t);
     std::stable_sort(items.begin(), items.end(), [](const ListItem& a, const ListItem& b) {
         return std::pair(a.room.empty(), a.room) < std::pair(b.room.empty(), b.room);
     });

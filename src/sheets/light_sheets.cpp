@@ -439,8 +439,8 @@ private:
                     of_.length(bottomOf(*of_.scene, *r.piece, *r.where)), of_.length(cord),
                     swagged ? fmt::format("; its wire comes out {} away, and its cord is led to a "
                                           "hook over it, in a joist and rated for four times it",
-                                          of_.length(Length::millimetres(norm(
-                                              *r.piece->light->wire - r.where->pose.at))))
+                                          of_.length(Length::millimetres(
+                                              norm(*r.piece->light->wire - r.where->pose.at))))
                             : std::string(),
                     r.piece->kind->light->kilograms > 4
                         ? fmt::format("; about {:g} kg: a brace and a box rated for it",
@@ -509,8 +509,8 @@ Result<std::string> lightingTable(const Project& job, const SheetOptions&) {
             body ? length(Length::millimetres(body->foot.y)) : "",
             body ? length(Length::millimetres(body->foot.z)) : "",
             r.where != nullptr ? length(dropOf(*r.piece, *r.where)) : "",
-            r.where != nullptr ? length(cordOf(*r.piece, *r.where)) : "", std::round(r.is.lumens * 10) / 10,
-            std::round(r.is.watts * 10) / 10,
+            r.where != nullptr ? length(cordOf(*r.piece, *r.where)) : "",
+            std::round(r.is.lumens * 10) / 10, std::round(r.is.watts * 10) / 10,
             r.piece->kind->light->cutOut > Length{} ? length(r.piece->kind->light->cutOut) : "",
             csvCell(r.zone));
     }

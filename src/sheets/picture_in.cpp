@@ -5,6 +5,8 @@
 #include <QImage>
 #include <QImageReader>
 
+#include <map>
+
 #include <fmt/format.h>
 
 namespace mezzet::sheets {
@@ -131,6 +133,26 @@ Edit intoFrame(const Project& job, const Scene& scene, const Piece& frame, const
     return {"put " + picture.name + " in " + frame.name,
             {PutPicture{key, picture}, PutPiece{std::move(changed)}},
             {}};
+}
+
+const QImage& imageOf(const Picture& p) {
+    // Kept by its length and by 4096 of its letters, evenly through it: whole texts would be as
+    // large again as the pictures. Sheets are printed on threads of their own.
+    thread_local std::map<std::pair<std::size_t, std::string>, QImage> known;
+    if (known.size() > 400)
+        known.clear();
+    constexpr std::size_t most = 4096;
+    const std::size_t step = p.bytes.size() / most + 1;
+    std::pair key{p.bytes.size(), std::string()};
+    for (std::size_t i = 0; i < p.bytes.size(); i += step)
+        key.second += p.bytes[i];
+    auto it = known.find(key);
+    if (it == known.end())
+        it = known
+                 .emplace(std::move(key), QImage::fromData(QByteArray::fromBase64(
+                                              QByteArray::fromStdString(p.bytes))))
+                 .first;
+    return it->second;
 }
 
 } // namespace mezzet::sheets

@@ -5,6 +5,8 @@
 
 #include <filesystem>
 
+class QImage;
+
 namespace mezzet::sheets {
 
 /// Reads a PNG or JPEG for a frame: turned as its camera held it, no side over 1000 pixels, small
@@ -24,5 +26,8 @@ namespace mezzet::sheets {
 
 /// A key for it among a job's pictures: its file's name, with a number when another picture has it.
 [[nodiscard]] std::string pictureKey(const Project&, const Picture&);
+
+/// A picture's pixels, read once while the job keeps it; of its own thread.
+[[nodiscard]] const QImage& imageOf(const Picture&);
 
 } // namespace mezzet::sheets

@@ -109,6 +109,30 @@ TEST_F(HandoverWindow, WhatWasSeenInAShopIsTried) {
     EXPECT_TRUE(dialog->told().contains("like"));
 }
 
+TEST_F(HandoverWindow, APictureIsKeptWithAThingOfTheList) {
+    QTemporaryDir folder;
+    QImage image(60, 40, QImage::Format_RGB32);
+    image.fill(QColor("#7a8b5c"));
+    ASSERT_TRUE(image.save(folder.filePath("seen in a shop.png")));
+    auto* list = dialog->list();
+    EXPECT_FALSE(list->putPicture(folder.filePath("seen in a shop.png"))) << "no row is chosen";
+    list->table()->selectRow(rowOf(list->table(), "Sofa"));
+    EXPECT_FALSE(list->putPicture(folder.filePath("none.png")));
+    ASSERT_TRUE(list->putPicture(folder.filePath("seen in a shop.png")));
+    EXPECT_EQ(item("Sofa").picture, "seen in a shop");
+    EXPECT_EQ(window->session().project()->pictures->count("seen in a shop"), 1U);
+    EXPECT_FALSE(list->table()->item(rowOf(list->table(), "Sofa"), 0)->icon().isNull());
+    // It is in the job's file, on the sheet, and gone with what told of it.
+    ASSERT_TRUE(window->session().saveTo(folder.filePath("job.mezzet")));
+    const auto again =
+        openJob(folder.filePath("job.mezzet").toStdString(), window->session().project()->library);
+    ASSERT_TRUE(again) << again.problem().text();
+    EXPECT_EQ((*again)->pictures->count("seen in a shop"), 1U);
+    EXPECT_TRUE(window->printTo(folder.filePath("list.pdf"), "list"));
+    window->session().undo();
+    EXPECT_EQ(item("Sofa").picture, "");
+}
+
 TEST_F(HandoverWindow, TheListGoesOutAndComesBackAsATable) {
     QTemporaryDir folder;
     const auto path = folder.filePath("list.csv");

@@ -6,6 +6,7 @@
 #include "files/whole_file.h"
 #include "judge/compare.h"
 #include "measure/text.h"
+#include "sheets/picture_in.h"
 #include "site/card.h"
 
 #include <QComboBox>
@@ -125,6 +126,12 @@ ListTab::ListTab(JobSession& session) : HandoverTab(session) {
     totals_->setTextFormat(Qt::PlainText);
     totals_->setWordWrap(true);
     foot->addWidget(totals_, 1);
+    addPlainButton(foot, "Picture …", "listPicture", [this] {
+        const auto path = QFileDialog::getOpenFileName(this, "A picture of it", {},
+                                                       "Pictures (*.png *.jpg *.jpeg)");
+        if (!path.isEmpty())
+            putPicture(path);
+    });
     addPlainButton(foot, "Read a table …", "listRead", [this] {
         const auto path = QFileDialog::getOpenFileName(this, "Read the list from", {},
                                                        "Tables (*.csv);;All files (*)");
@@ -150,6 +157,7 @@ ListTab::ListTab(JobSession& session) : HandoverTab(session) {
     connect(budget_, &QLineEdit::editingFinished, this, &ListTab::takeBudget);
     connect(table_, &QTableWidget::cellChanged, this, &ListTab::typed);
     freshen();
+    table_->setIconSize({28, 24});
     table_->resizeColumnsToContents();
     table_->setColumnWidth(named, std::max(table_->columnWidth(named), 190));
     table_->setColumnWidth(from, 130);
@@ -196,6 +204,11 @@ void ListTab::refresh() {
             cell->setData(Qt::UserRole, static_cast<int>(n));
             if (c == price || c == many || c == days)
                 cell->setTextAlignment(Qt::AlignRight | Qt::AlignVCenter);
+            if (c == named && job.pictures && job.pictures->count(i.picture) > 0)
+                cell->setIcon(
+                    QPixmap::fromImage(sheets::imageOf(job.pictures->at(i.picture))
+                                           .scaled(table_->iconSize() * devicePixelRatioF(),
+                                                   Qt::KeepAspectRatio, Qt::SmoothTransformation)));
             // A piece's name, size, room and zone are the scheme's.
             if (c == named || c == sized || c == room || c == zone)
                 cell->setFlags(cell->flags() & ~Qt::ItemIsEditable);
@@ -295,6 +308,29 @@ void ListTab::setState(ItemState state) {
         return emit told("Choose the rows first", true);
     put(entries,
         QString("%1: %2").arg(entries.size()).arg(fromCore(std::string(itemStateName(state)))));
+}
+
+bool ListTab::putPicture(const QString& path) {
+    const auto chosen = table_->selectionModel()->selectedRows();
+    if (chosen.size() != 1) {
+        emit told("Choose one row first", true);
+        return false;
+    }
+    const ListItem i = items_.at(
+        static_cast<std::size_t>(table_->item(chosen[0].row(), 0)->data(Qt::UserRole).toInt()));
+    const auto picture = sheets::readPicture(path.toStdString());
+    if (!picture) {
+        emit told(fromCore(picture.problem().sentence()), true);
+        return false;
+    }
+    const Project& job = *session_.project();
+    ListEntry e;
+    e.name = i.name;
+    e.room = i.room;
+    e.picture = sheets::pictureKey(job, *picture);
+    Edit edit = listEdit(job, withEntries(job, {e}), "picture of " + i.name);
+    edit.acts.insert(edit.acts.begin(), PutPicture{e.picture, *picture});
+    return session_.apply(edit, {}, QString("%1 has a picture").arg(fromCore(i.name)));
 }
 
 void ListTab::takeBudget() {

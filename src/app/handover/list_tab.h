@@ -33,6 +33,8 @@ public:
     void askFits(const QString& sizes);
     /// Tries what was asked about last, in a scheme of its own.
     bool tryIt();
+    /// A picture of the chosen row's thing, kept in the job.
+    bool putPicture(const QString& path);
     bool readFrom(const QString& path);
     bool writeTo(const QString& path);
 

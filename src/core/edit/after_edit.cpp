@@ -18,6 +18,10 @@ std::set<std::string> picturesShown(const Project& job) {
             for (const Piece& p : s->pieces)
                 if (!p.picture.empty())
                     out.insert(p.picture);
+    if (job.handover)
+        for (const ListEntry& e : job.handover->list)
+            if (!e.picture.empty())
+                out.insert(e.picture);
     return out;
 }
 

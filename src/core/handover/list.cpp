@@ -62,6 +62,8 @@ void tell(ListItem& i, const ListEntry& e) {
     if (!e.note.empty())
         i.note = e.note;
     i.link = e.link;
+    if (!e.picture.empty())
+        i.picture = e.picture;
 }
 
 ListItem itemOf(const Project& job, std::size_t scheme, const Piece& p, const Handover& told) {
@@ -73,6 +75,7 @@ ListItem itemOf(const Project& job, std::size_t scheme, const Piece& p, const Ha
     i.price = p.cost;
     i.size = {p.size.width, p.size.depth, p.size.height};
     i.kind = p.kind;
+    i.picture = p.picture;
     i.scheme = scheme;
     i.piece = p.id;
     if (p.thing && !p.thing->stock.empty())
@@ -151,6 +154,7 @@ void takeOver(ListEntry& there, const ListEntry& e) {
     text(there.zone, e.zone);
     text(there.note, e.note);
     text(there.link, e.link);
+    text(there.picture, e.picture);
     for (std::size_t i = 0; i < 3; ++i)
         value(there.size.at(i), e.size.at(i));
 }

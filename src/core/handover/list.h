@@ -22,6 +22,7 @@ struct ListItem {
     std::optional<Day> due;
     std::string note;
     std::string link;
+    std::string picture; ///< key of one of the job's pictures: told, or shown in the frame; or empty
     std::array<std::optional<Length>, 3> size{}; ///< width, depth and height
     KindPtr kind;                                ///< null for what is in no scheme
     std::size_t scheme = 0;                      ///< of a piece, in the job

@@ -35,6 +35,7 @@ HandoverJson entryJson(const ListEntry& e) {
     text("zone", e.zone);
     text("note", e.note);
     text("link", e.link);
+    text("picture", e.picture);
     if (e.size != ListEntry{}.size) {
         j["size"] = HandoverJson::array();
         for (const auto& side : e.size)

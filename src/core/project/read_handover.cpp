@@ -65,6 +65,7 @@ ListEntry readEntry(const json& j, std::size_t n) {
     e.zone = tidyName(f.text("zone", mostNameLength, false));
     e.note = tidyName(f.text("note", mostReason, false));
     e.link = tidyName(f.text("link", mostLink, false));
+    e.picture = f.text("picture", mostNameLength, false);
     if (f.has("size")) {
         const json& all = f.list("size", 3);
         if (all.size() != 3)

@@ -48,6 +48,7 @@ struct ListEntry {
     std::string zone; ///< of what is in no scheme
     std::string note;
     std::string link;
+    std::string picture; ///< key of one of the job's pictures; empty for none
     /// Of what is in no scheme: width, depth and height, nothing where not told.
     std::array<std::optional<Length>, 3> size{};
 
