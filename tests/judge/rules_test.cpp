@@ -255,6 +255,29 @@ TEST(RuleBook, ABadOneIsRefusedWithEntryAndReason) {
     EXPECT_FALSE(readRuleBook(R"({"format":"mezzet-rules 1"})", "book.json"));
 }
 
+TEST(RuleBook, APlaceThatIsLeftOpenIsRefused) {
+    const auto with = [](const std::string& measures, const std::string& tight) {
+        return readRuleBook(
+            R"({"format":"mezzet-rules 1","unit":"in","schools":[{"id":"a","title":"A","says":"s"}],"rules":[{"id":"x","title":"X","measures":")" +
+                measures + R"(","tight":")" + tight +
+                R"(","right":"r","source":"s","quantity":"length","band":[1,2],"settings":{"near":60}}]})",
+            "book.json");
+    };
+    ASSERT_TRUE(with("nearer than {near}", "{value}: it needs {low}"))
+        << with("m", "t").problem().text();
+    for (const auto& [measures, tight, says] :
+         {std::tuple{"more than {high}", "t", "high"}, std::tuple{"m {near", "t", "brace"},
+          std::tuple{"m near}", "t", "brace"}, std::tuple{"m", "{able", "brace"},
+          std::tuple{"m", "{value}} is", "brace"}, std::tuple{"m", "{}", "brace"},
+          std::tuple{"m", "{low{high}}", "brace"}}) {
+        const auto read = with(measures, tight);
+        ASSERT_FALSE(read) << measures << " / " << tight;
+        EXPECT_NE(read.problem().what.find(says), std::string::npos) << read.problem().what;
+    }
+    for (const Rule& r : library().book->rules)
+        EXPECT_EQ(r.measuresIn({}).find('{'), std::string::npos) << r.id;
+}
+
 TEST(RuleBook, EveryRuleHasCodeThatMeasuresIt) {
     for (const auto& r : library().book->rules) {
         EXPECT_FALSE(r.source.empty()) << r.id;

@@ -133,6 +133,20 @@ TEST_F(HandoverWindow, APictureIsKeptWithAThingOfTheList) {
     EXPECT_EQ(item("Sofa").picture, "");
 }
 
+TEST_F(HandoverWindow, APageThatIsHiddenIsMadeAnewWhenItIsShown) {
+    dialog->tabs()->setCurrentIndex(0);
+    auto* order = dialog->order();
+    const int before = order->table()->rowCount();
+    ASSERT_FALSE(order->isVisible());
+    const auto& job = *session().project();
+    ASSERT_TRUE(session().apply(readLine("task varnish the floor, 3 days", job)->edit));
+    EXPECT_EQ(order->table()->rowCount(), before) << "nobody looks at it";
+    dialog->tabs()->setCurrentIndex(1);
+    EXPECT_EQ(order->table()->rowCount(), before + 1);
+    session().undo();
+    EXPECT_EQ(order->table()->rowCount(), before) << "it is looked at";
+}
+
 TEST_F(HandoverWindow, TheListGoesOutAndComesBackAsATable) {
     QTemporaryDir folder;
     const auto path = folder.filePath("list.csv");

@@ -120,6 +120,32 @@ void readMetric(const json& j, const RuleBook& book, Rule& r) {
     }
 }
 
+/// Every place in a sentence is closed and named, like “{value}”; in what tells how a rule is
+/// measured it is a setting of the rule.
+void checkPlaces(const Rule& r) {
+    const auto check = [&](const char* key, std::string_view s, bool settingsOnly) {
+        for (std::size_t at = 0; (at = s.find_first_of("{}", at)) != std::string_view::npos;) {
+            const auto end = s.find_first_of("{}", at + 1);
+            if (s[at] == '}' || end == std::string_view::npos || s[end] == '{' || end == at + 1)
+                throw Fault{worded("“{}” has a brace that is not one of a pair", key),
+                            "write a place like {value}, or leave braces out"};
+            const auto name = s.substr(at + 1, end - at - 1);
+            if (settingsOnly && r.settings.find(std::string(name)) == r.settings.end())
+                throw Fault{worded("“{}” has a place “{}” that is no setting of the rule", key,
+                                   shownPlainly(name.substr(0, 60))),
+                            "name one of its settings"};
+            at = end + 1;
+        }
+    };
+    check("measures", r.measures, true);
+    for (const auto& [key, s] :
+         {std::pair{"title", &r.title}, std::pair{"right", &r.right}, std::pair{"tight", &r.tight},
+          std::pair{"loose", &r.loose}, std::pair{"note", &r.note}})
+        check(key, *s, false);
+    for (const auto& [when, s] : r.instead)
+        check("instead", s, false);
+}
+
 /// With `base`, what is not told of a rule is as that book has it.
 Rule readRule(const json& j, double unit, const RuleBook& book, const RuleBook* base) {
     if (!j.is_object())
@@ -201,6 +227,7 @@ Rule readRule(const json& j, double unit, const RuleBook& book, const RuleBook* 
                 r.plain.insert(name);
         }
     }
+    checkPlaces(r);
     return r;
 }
 
