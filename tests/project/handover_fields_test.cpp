@@ -23,17 +23,17 @@ const Project& told() {
     return job;
 }
 
-json written() {
+json handoverWritten() {
     return json::parse(jobText(told()));
 }
-Result<ProjectPtr> reading(const json& j) {
+Result<ProjectPtr> handoverRead(const json& j) {
     return readJob(j.dump(), "a.mezzet", library());
 }
 
 } // namespace
 
 TEST(HandoverFields, AreKeptAsWritten) {
-    const auto again = reading(written());
+    const auto again = handoverRead(handoverWritten());
     ASSERT_TRUE(again) << again.problem().text();
     EXPECT_EQ(jobText(**again), jobText(told()));
     EXPECT_EQ(handedOver(**again), handedOver(told()));
@@ -74,9 +74,9 @@ TEST(HandoverFields, AreRefusedWhereTheyCantBe) {
         {"/handover/built", json::array({{{"what", "nothing"}}}), "what"},
     };
     for (const Wrong& w : all) {
-        auto j = written();
+        auto j = handoverWritten();
         j[json::json_pointer(w.at)] = w.put;
-        const auto read = reading(j);
+        const auto read = handoverRead(j);
         ASSERT_FALSE(read) << w.at << " " << w.put;
         EXPECT_NE(read.problem().text().find(w.says), std::string::npos)
             << w.at << ": " << read.problem().text();
@@ -85,19 +85,19 @@ TEST(HandoverFields, AreRefusedWhereTheyCantBe) {
 }
 
 TEST(HandoverFields, ABooksChoicesAreKeptAndRefusedWhereTheyCantBe) {
-    auto j = written();
+    auto j = handoverWritten();
     j["prints"]["book for client"] = {{"paper", "A3"},
                                       {"scale", "1:50"},
                                       {"file", ""},
                                       {"mends", true},
                                       {"leftOut", {"order", "list"}}};
-    const auto again = reading(j);
+    const auto again = handoverRead(j);
     ASSERT_TRUE(again) << again.problem().text();
     EXPECT_EQ((*again)->prints.at("book for client").leftOut,
               (std::vector<std::string>{"order", "list"}));
-    EXPECT_EQ(jobText(**reading(json::parse(jobText(**again)))), jobText(**again));
+    EXPECT_EQ(jobText(**handoverRead(json::parse(jobText(**again)))), jobText(**again));
     j["prints"]["book for client"]["leftOut"] = {1, 2};
-    EXPECT_FALSE(reading(j));
+    EXPECT_FALSE(handoverRead(j));
     j["prints"]["book for client"]["leftOut"] = "all";
-    EXPECT_FALSE(reading(j));
+    EXPECT_FALSE(handoverRead(j));
 }
