@@ -520,6 +520,26 @@ void keyOnTheLine(benchmark::State& state) {
 }
 BENCHMARK(keyOnTheLine)->Arg(60)->Arg(500)->Unit(benchmark::kMillisecond);
 
+/// The same of lines that are refused as they are said, so that other words are tried: one that is
+/// meant otherwise, one that means nothing here.
+void keyOnARefusedLine(benchmark::State& state, const char* line) {
+    const Project job = hallOf(static_cast<int>(state.range(0)), false);
+    for (auto _ : state) {
+        auto said = readSpoken(line, job, {});
+        benchmark::DoNotOptimize(said);
+    }
+}
+BENCHMARK_CAPTURE(keyOnARefusedLine, otherwise, "put a second floor lamp at the other end of no 16")
+    ->Arg(60)
+    ->Arg(500)
+    ->Unit(benchmark::kMillisecond);
+BENCHMARK_CAPTURE(
+    keyOnARefusedLine, unfinished,
+    "the lovely no 16 should be moved to the other end of the hall with a stool on the l")
+    ->Arg(60)
+    ->Arg(500)
+    ->Unit(benchmark::kMillisecond);
+
 /// One remedy of the demo, chains and all, and all that can be mended.
 void mendEverything(benchmark::State& state) {
     static const Project job = **openJob(

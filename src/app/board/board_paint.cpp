@@ -432,13 +432,16 @@ void paintRulers(QPainter& p, const LayerDrawing& as, QSizeF size, bool wall) {
                            label(v * sign));
             else if (!across && at - 14 > low) {
                 // Three figures are a little narrower, so that none is cut.
-                QFont narrow = font;
-                if (wide > ruler - 4)
+                const bool squeezed = wide > ruler - 4;
+                if (squeezed) {
+                    QFont narrow = font;
                     narrow.setStretch(static_cast<int>(100 * (ruler - 4) / wide));
-                p.setFont(narrow);
+                    p.setFont(narrow);
+                }
                 p.drawText(QRectF(0, at - 14, ruler - 2, 13), Qt::AlignRight | Qt::AlignBottom,
                            label(v * sign));
-                p.setFont(font);
+                if (squeezed)
+                    p.setFont(font);
             }
         }
     };

@@ -32,34 +32,33 @@ void MainWindow::dressUnit() {
     dialog->open();
 }
 
-bool MainWindow::readStock(const QString& path) {
-    constexpr std::size_t most = std::size_t{16} * 1024 * 1024;
-    const auto text = readTextFile(path.toStdString(), most);
-    const auto table =
-        text ? stockFromCsv(*text, path.toStdString(), *session_.project()->library.kit)
-             : Result<Stock>(text.problem());
-    if (!table) {
-        emit session_.told(QString::fromStdString(table.problem().text()), true);
+bool MainWindow::addToStock(const Result<Stock>& more, const QString& told) {
+    if (!more) {
+        emit session_.told(QString::fromStdString(more.problem().text()), true);
         return false;
     }
     const auto& now = session_.project()->stock;
     return session_.apply(
-        {"read the stock", {SetStock{withThings(now ? *now : Stock{}, *table)}}, {}}, {},
-        QString("%1 read into the stock").arg(table->size()));
+        {"add to the stock", {SetStock{withThings(now ? *now : Stock{}, *more)}}, {}}, {},
+        told.arg(more->size()));
+}
+
+bool MainWindow::readStock(const QString& path) {
+    constexpr std::size_t most = std::size_t{16} * 1024 * 1024;
+    const auto text = readTextFile(path.toStdString(), most);
+    return addToStock(
+        text ? stockFromCsv(*text, path.toStdString(), *session_.project()->library.kit)
+             : Result<Stock>(text.problem()),
+        "%1 read into the stock");
 }
 
 bool MainWindow::takeStudioStock() {
     const auto own = studioStock(*session_.project()->library.kit, studioFolder());
-    if (!own || own->empty()) {
-        emit session_.told(own ? QString("The studio has nothing at hand yet.")
-                               : QString::fromStdString(own.problem().text()),
-                           true);
+    if (own && own->empty()) {
+        emit session_.told("The studio has nothing at hand yet.", true);
         return false;
     }
-    const auto& now = session_.project()->stock;
-    return session_.apply(
-        {"take the studio's stock", {SetStock{withThings(now ? *now : Stock{}, *own)}}, {}}, {},
-        QString("%1 of the studio's taken into the stock").arg(own->size()));
+    return addToStock(own, "%1 of the studio's taken into the stock");
 }
 
 bool MainWindow::keepForStudio() {

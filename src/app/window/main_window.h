@@ -70,6 +70,7 @@ public:
     bool readStock(const QString& path);
     bool writeStock(const QString& path);
     bool takeStudioStock();
+    bool addToStock(const Result<Stock>&, const QString& told);
     bool keepForStudio();
     /// The palette of the scheme as a picture has it: found beside the window.
     void paletteFrom(const QString& path);

@@ -1,6 +1,6 @@
 #include "edit/several.h"
 
-#include "edit/about.h"
+#include "edit/about_middle.h"
 #include "edit/arrange.h"
 #include "edit/beside_wall.h"
 #include "edit/landing.h"

@@ -526,8 +526,15 @@ std::vector<int> WordsReader::pieces() {
 
 KindPtr WordsReader::kind() {
     skip();
-    for (const auto& k : job_.library.kit->kinds())
-        offer(foldCase(k->name));
+    // All of them, once at a place. They differ, so each is held against what was there alone.
+    if (kindsOffered_.insert(at_).second) {
+        auto& list = offers_[at_];
+        const auto there = static_cast<std::ptrdiff_t>(list.size());
+        for (const auto& k : job_.library.kit->kinds())
+            if (auto name = foldCase(k->name);
+                std::find(list.begin(), list.begin() + there, name) == list.begin() + there)
+                list.push_back(std::move(name));
+    }
     std::size_t e = at_;
     KindPtr best;
     std::size_t end = at_;

@@ -7,6 +7,7 @@
 #include <initializer_list>
 #include <map>
 #include <optional>
+#include <set>
 #include <string>
 #include <string_view>
 #include <vector>
@@ -142,6 +143,7 @@ private:
     bool slightly_ = false;
     std::size_t at_ = 0;
     std::map<std::size_t, std::vector<std::string>> offers_;
+    std::set<std::size_t> kindsOffered_; ///< where all kinds are among them
 };
 
 /// The unit step straight to something: square to a wall, else along the shortest gap; out of a

@@ -33,10 +33,12 @@ std::vector<Material> materialsOf(const Project& job, std::size_t scheme) {
         m.room = room.name;
         m.quantity =
             std::max(1, static_cast<int>(std::ceil(metric ? litres : litres / litresAGallon)));
-        m.note = metric ? worded("{} ({}), two coats on {}: litres", colourWord(*colour),
-                                 hexOf(*colour), writeArea(area, job.notation.units))
-                        : worded("{} ({}), two coats on {}: gallons", colourWord(*colour),
-                                 hexOf(*colour), writeArea(area, job.notation.units));
+        // How far a litre or a gallon goes is assumed, and said.
+        const double spread = squareMetresALitre * 1e6 * (metric ? 1 : litresAGallon);
+        m.note = worded("{} ({}), {} for two coats on {}, at {} to one (assumed)",
+                        colourWord(*colour), hexOf(*colour),
+                        metric ? worded("{} litres", m.quantity) : worded("{} gallons", m.quantity),
+                        writeArea(area, job.notation.units), writeArea(spread, job.notation.units));
         out.push_back(std::move(m));
     };
     paint(std::string(told("Wall paint")), s.dressing.walls, facts.netWallArea());

@@ -3,6 +3,7 @@
 #include "measure/texts.h"
 
 #include <algorithm>
+#include <unordered_map>
 
 namespace mezzet {
 
@@ -97,7 +98,9 @@ std::string_view roleName(Role r) {
     return names[static_cast<std::size_t>(r)];
 }
 
-std::string plainWord(std::string_view s) {
+namespace {
+
+std::string madePlain(std::string_view s) {
     std::string out;
     std::string word;
     const auto flush = [&] {
@@ -126,6 +129,27 @@ std::string plainWord(std::string_view s) {
     }
     flush();
     return out;
+}
+
+struct HashOfText {
+    using is_transparent = void;
+    std::size_t operator()(std::string_view s) const { return std::hash<std::string_view>{}(s); }
+};
+
+} // namespace
+
+std::string plainWord(std::string_view s) {
+    // Names of pieces and kinds are asked for again at every word of a line that is read.
+    constexpr std::size_t most = 80;
+    constexpr std::size_t kept = 4096;
+    if (s.size() > most)
+        return madePlain(s);
+    thread_local std::unordered_map<std::string, std::string, HashOfText, std::equal_to<>> known;
+    if (const auto it = known.find(s); it != known.end())
+        return it->second;
+    if (known.size() >= kept)
+        known.clear();
+    return known.emplace(std::string(s), madePlain(s)).first->second;
 }
 
 namespace {

@@ -19,28 +19,34 @@ Pattern made(const char* words) {
     return Pattern(words, std::regex::icase | std::regex::optimize);
 }
 
-/// A kind of the kit or of a piece's name that a text begins with, and the pieces it may mean.
-struct Noun {
-    KindPtr kind;
-    std::string said;
-};
-
-/// The first kind that is named anywhere in a text.
-std::optional<Noun> nounIn(const std::string& text, const Project& job) {
+/// The first kind that is named anywhere in a text; null for none.
+KindPtr nounIn(std::string_view text, const Project& job) {
     WordsReader in(text, job);
     while (!in.done()) {
         const std::size_t at = in.at();
         if (in.comma())
             continue;
-        if (const KindPtr kind = in.kind()) {
-            std::string said(in.since(at));
-            return Noun{kind, std::move(said)};
-        }
+        if (const KindPtr kind = in.kind())
+            return kind;
         in.goTo(at);
         if (in.word().empty())
             return {};
     }
     return {};
+}
+
+/// The words where a pattern is found, and the kind that is named before them.
+struct After {
+    std::smatch found;
+    KindPtr noun;
+};
+std::optional<After> afterNoun(const std::string& line, const Pattern& words, const Project& job) {
+    After out;
+    if (!std::regex_search(line, out.found, words))
+        return {};
+    out.noun = nounIn(
+        std::string_view(line).substr(0, static_cast<std::size_t>(out.found.position())), job);
+    return out.noun ? std::optional(std::move(out)) : std::nullopt;
 }
 
 std::vector<const Piece*> piecesOf(const KindPtr& kind, const Project& job) {
@@ -63,8 +69,8 @@ const Piece* pieceNamed(const std::string& words, const Project& job) {
     }
 }
 
-void replaceAt(std::string& text, const std::smatch& found, const std::string& by) {
-    text = found.prefix().str() + by + found.suffix().str();
+std::string replacedAt(const std::smatch& found, const std::string& by) {
+    return found.prefix().str() + by + found.suffix().str();
 }
 
 /// "another bookcase next to the right one"
@@ -72,31 +78,23 @@ void theOne(const std::string& line, const Project& job, std::vector<std::string
     static const Pattern words =
         made("\\b(left|right|left-hand|right-hand|left hand|right hand|first|second|third|last|"
              "nearest|farthest|other) ones?\\b");
-    std::smatch found;
-    if (!std::regex_search(line, found, words))
-        return;
-    if (const auto noun = nounIn(line.substr(0, static_cast<std::size_t>(found.position())), job)) {
-        std::string said = line;
-        replaceAt(said, found, found[1].str() + " " + foldCase(noun->kind->name));
-        out.push_back(std::move(said));
-    }
+    if (const auto one = afterNoun(line, words, job))
+        out.push_back(
+            replacedAt(one->found, one->found[1].str() + " " + foldCase(one->noun->name)));
 }
 
 /// "a bookcase between the two", of which there are two.
 void betweenTheTwo(const std::string& line, const Project& job, std::vector<std::string>& out) {
     static const Pattern words = made("\\bbetween (?:the two of them|the two|both of them|both|the "
                                       "other two|the pair|them)\\b");
-    std::smatch found;
-    if (!std::regex_search(line, found, words))
+    const auto two = afterNoun(line, words, job);
+    if (!two)
         return;
-    const auto noun = nounIn(line.substr(0, static_cast<std::size_t>(found.position())), job);
-    if (!noun)
-        return;
-    const auto both = piecesOf(noun->kind, job);
+    const auto both = piecesOf(two->noun, job);
     if (both.size() != 2)
         return;
-    std::string said = line;
-    replaceAt(said, found, fmt::format("between {} and {}", both[0]->name, both[1]->name));
+    std::string said =
+        replacedAt(two->found, fmt::format("between {} and {}", both[0]->name, both[1]->name));
     // One more of them, then.
     static const Pattern begins = made("^(?:put |place |add |set )?(?:an? |another |the )?");
     said = std::regex_replace(said, begins, "add ", std::regex_constants::format_first_only);
@@ -111,12 +109,12 @@ void insteadOfOne(const std::string& line, const Project& job, std::vector<std::
     std::smatch found;
     if (!std::regex_match(line, found, words))
         return;
-    const auto noun = nounIn(found[1], job);
+    const KindPtr noun = nounIn(found[1].str(), job);
     if (!noun)
         return;
     const Piece* old = nullptr;
     for (const Piece& p : job.scheme().pieces)
-        if (p.kind->role == noun->kind->role && p.kind->family == noun->kind->family) {
+        if (p.kind->role == noun->role && p.kind->family == noun->family) {
             if (old != nullptr)
                 return;
             old = &p;
@@ -193,7 +191,7 @@ void toldByPlace(const std::string& line, const Project& job, std::vector<std::s
     ScenePtr scene;
     for (auto it = std::sregex_iterator(line.begin(), line.end(), at); it != std::sregex_iterator();
          ++it) {
-        const auto noun = nounIn((*it)[1].str(), job);
+        const KindPtr noun = nounIn((*it)[1].str(), job);
         if (!noun)
             continue;
         const auto from = static_cast<std::size_t>(it->position() + it->length());
@@ -222,8 +220,8 @@ void toldByPlace(const std::string& line, const Project& job, std::vector<std::s
         int several = 0;
         for (const Piece& p : job.scheme().pieces)
             if (p.id != other->id && !p.isGroup() &&
-                (p.kind == noun->kind ||
-                 (p.kind->role == noun->kind->role && p.kind->family == noun->kind->family)) &&
+                (p.kind == noun ||
+                 (p.kind->role == noun->role && p.kind->family == noun->family)) &&
                 standsBy(*scene, p, *other, over)) {
                 one = &p;
                 ++several;
@@ -296,9 +294,7 @@ void partOfBed(const std::string& line, const Project& job, std::vector<std::str
         }
     if (bed == nullptr)
         return;
-    std::string said = line;
-    replaceAt(said, found, bed->name);
-    out.push_back(std::move(said));
+    out.push_back(replacedAt(found, bed->name));
 }
 
 } // namespace

@@ -67,7 +67,6 @@ constexpr Other others[] = {
     {"(make .+? [0-9][^ ]*(?: (?:cm|mm|m|in|inch|inches|ft|feet|foot))?) less wide", "$1 narrower"},
     {"(make .+? [0-9][^ ]*(?: (?:cm|mm|m|in|inch|inches|ft|feet|foot))?) less (?:tall|high)",
      "$1 lower"},
-    {"extend (.+?) (to|by) (.+)", "widen $1 $2 $3"},
     {"turn (.+?) (?:around |round |about )?(?:to face|so (?:that )?(?:it|they) (?:is |are "
      ")?(?:face|"
      "faces|facing|looks at)|facing) (.+)",
@@ -79,8 +78,7 @@ constexpr Other others[] = {
     {"underside of (.+?) at (.+)", "bottom of $1 at $2"},
     {"(.+?) in (?:each|both|either|every)(?: of the)? alcoves?", "$1 either side of the chimney"},
     {"(.+?) in (?:the )?(left|right)(?:[- ]hand)? alcove", "$1 $2 of the chimney"},
-    {"(.+?) (?:on the )?left and (?:on the )?right of (.+)", "$1 either side of $2"},
-    {"(.+?) on the left and (?:the )?right(?: side)? of (.+)", "$1 either side of $2"},
+    {"(.+?) (?:on the )?left and (?:on )?(?:the )?right(?: side)? of (.+)", "$1 either side of $2"},
     {"where(?:'s| is| would be) (?:the best|a good|the right|the) (?:place|spot|position) "
      "(?:for|to "
      "put|to hang) (.+?)\\??",

@@ -311,8 +311,8 @@ Result<Spoken> readInParts(std::string_view text, const Project& job, const List
     if (asked(said))
         return said;
     std::optional<Problem> asks;
-    for (const std::string& other :
-         isOfThings(text, job) ? asMeant(text, job) : inOtherWords(text, job)) {
+    const bool ofThings = isOfThings(text, job);
+    for (const std::string& other : ofThings ? asMeant(text, job) : inOtherWords(text, job)) {
         auto heard = readAsSaid(other, job, to, stopped);
         if (heard)
             return heard;
@@ -323,7 +323,7 @@ Result<Spoken> readInParts(std::string_view text, const Project& job, const List
     }
     if (asks)
         return *asks;
-    if (most < 2 || isOfThings(text, job))
+    if (most < 2 || ofThings)
         return said;
     for (const auto& parts : inTwoParts(text)) {
         std::optional<Problem> why;

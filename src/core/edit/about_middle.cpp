@@ -1,4 +1,4 @@
-#include "edit/about.h"
+#include "edit/about_middle.h"
 
 #include <algorithm>
 
