@@ -96,10 +96,18 @@ void WordsReader::offer(std::string_view w) {
         list.emplace_back(w);
 }
 
-const std::vector<std::string>& WordsReader::offered(std::size_t at) const {
-    static const std::vector<std::string> none;
+std::vector<std::string> WordsReader::offered(std::size_t at) const {
     const auto it = offers_.find(at);
-    return it == offers_.end() ? none : it->second;
+    auto out = it == offers_.end() ? std::vector<std::string>() : it->second;
+    // Kinds are many, and put in words only where they are asked for. They differ, so each is held
+    // against the others alone.
+    const auto others = static_cast<std::ptrdiff_t>(out.size());
+    if (kindsOffered_.count(at) > 0)
+        for (const auto& k : job_.library.kit->kinds())
+            if (auto name = foldCase(k->name);
+                std::find(out.begin(), out.begin() + others, name) == out.begin() + others)
+                out.push_back(std::move(name));
+    return out;
 }
 
 std::size_t WordsReader::endOf(std::string_view phrase) {
@@ -337,6 +345,7 @@ std::string WordsReader::name(Flags<SaidOf> of) {
 
 WordsReader::Match WordsReader::longestName() {
     skip();
+    const auto& names = plainNames();
     Match best;
     std::size_t e = at_;
     for (int words = 0; words < 10 && e < text_.size(); ++words) {
@@ -346,28 +355,13 @@ WordsReader::Match WordsReader::longestName() {
             ++e;
         const auto said = plainWord(text_.substr(at_, e - at_));
         std::vector<int> exact;
-        for (const Piece& p : scheme().pieces) {
-            if (plainWord(p.name) == said)
-                exact.push_back(p.id);
-        }
+        for (std::size_t i = 0; i < names.size(); ++i)
+            if (names[i].own == said)
+                exact.push_back(scheme().pieces[i].id);
         if (!exact.empty())
             best = {e, exact};
     }
     return best;
-}
-
-int WordsReader::orderSaid() {
-    if (take({"last"}))
-        return -1;
-    int n = 0;
-    for (const auto& words :
-         {std::pair{"first", "1st"}, std::pair{"second", "2nd"}, std::pair{"third", "3rd"},
-          std::pair{"fourth", "4th"}, std::pair{"fifth", "5th"}, std::pair{"sixth", "6th"}}) {
-        ++n;
-        if (take({words.first, words.second}))
-            return n;
-    }
-    return 0;
 }
 
 int WordsReader::piece() {
@@ -436,6 +430,7 @@ int WordsReader::piece() {
 WordsReader::Match WordsReader::meantHere() {
     skip();
     const std::size_t start = at_;
+    const auto& names = plainNames();
     // By its kind, or by the beginning of its name, longest first.
     std::size_t e = at_;
     std::vector<std::size_t> stops;
@@ -456,20 +451,21 @@ WordsReader::Match WordsReader::meantHere() {
         const auto kindNamed = job_.library.kit->byWord(slice);
         Match m;
         m.end = *it;
-        for (const Piece& p : scheme().pieces) {
+        const auto begins = said + " ";
+        const auto last = " " + said;
+        for (std::size_t i = 0; i < names.size(); ++i) {
             // "the table" is whatever one of the room is called or is a table.
-            if (p.kind == kindNamed || plainWord(p.name).starts_with(said + " ") ||
-                plainWord(p.name).ends_with(" " + said) ||
-                plainWord(p.kind->name).ends_with(" " + said))
+            const Piece& p = scheme().pieces[i];
+            if (p.kind == kindNamed || names[i].own.starts_with(begins) ||
+                names[i].own.ends_with(last) || names[i].kind.ends_with(last))
                 m.ids.push_back(p.id);
         }
         if (!m.ids.empty())
             return m;
         // "the chest", of a chest of drawers.
         for (const Piece& p : scheme().pieces)
-            if (std::any_of(p.kind->also.begin(), p.kind->also.end(), [&](const std::string& a) {
-                    return plainWord(a).starts_with(said + " ");
-                }))
+            if (std::any_of(p.kind->also.begin(), p.kind->also.end(),
+                            [&](const std::string& a) { return plainWord(a).starts_with(begins); }))
                 m.ids.push_back(p.id);
         if (kindNamed && !m.ids.empty())
             return m;
@@ -526,15 +522,7 @@ std::vector<int> WordsReader::pieces() {
 
 KindPtr WordsReader::kind() {
     skip();
-    // All of them, once at a place. They differ, so each is held against what was there alone.
-    if (kindsOffered_.insert(at_).second) {
-        auto& list = offers_[at_];
-        const auto there = static_cast<std::ptrdiff_t>(list.size());
-        for (const auto& k : job_.library.kit->kinds())
-            if (auto name = foldCase(k->name);
-                std::find(list.begin(), list.begin() + there, name) == list.begin() + there)
-                list.push_back(std::move(name));
-    }
+    kindsOffered_.insert(at_);
     std::size_t e = at_;
     KindPtr best;
     std::size_t end = at_;

@@ -111,7 +111,7 @@ public:
 
     /// The candidates tried at a place, for completion.
     void offer(std::string_view word);
-    [[nodiscard]] const std::vector<std::string>& offered(std::size_t at) const;
+    [[nodiscard]] std::vector<std::string> offered(std::size_t at) const;
 
     /// A refusal of the whole, which points at what was said.
     [[noreturn]] static void refuse(Problem, std::size_t from);
@@ -125,7 +125,14 @@ private:
         std::size_t end = 0;
         std::vector<int> ids;
     };
+    /// A piece's name and its kind's, in plain words.
+    struct PlainNames {
+        std::string own;
+        std::string kind;
+    };
     void skip();
+    /// Of the scheme's pieces, in their order; made when they are first asked for.
+    [[nodiscard]] const std::vector<PlainNames>& plainNames();
     [[nodiscard]] Match longestName();
     /// The pieces that the longest words from here may mean, by kind or by a part of their names.
     [[nodiscard]] Match meantHere();
@@ -144,6 +151,7 @@ private:
     std::size_t at_ = 0;
     std::map<std::size_t, std::vector<std::string>> offers_;
     std::set<std::size_t> kindsOffered_; ///< where all kinds are among them
+    std::vector<PlainNames> plainNames_;
 };
 
 /// The unit step straight to something: square to a wall, else along the shortest gap; out of a

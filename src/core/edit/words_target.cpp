@@ -11,6 +11,29 @@
 
 namespace mezzet {
 
+const std::vector<WordsReader::PlainNames>& WordsReader::plainNames() {
+    if (plainNames_.size() != scheme().pieces.size()) {
+        plainNames_.clear();
+        for (const Piece& p : scheme().pieces)
+            plainNames_.push_back({plainWord(p.name), plainWord(p.kind->name)});
+    }
+    return plainNames_;
+}
+
+int WordsReader::orderSaid() {
+    if (take({"last"}))
+        return -1;
+    int n = 0;
+    for (const auto& words :
+         {std::pair{"first", "1st"}, std::pair{"second", "2nd"}, std::pair{"third", "3rd"},
+          std::pair{"fourth", "4th"}, std::pair{"fifth", "5th"}, std::pair{"sixth", "6th"}}) {
+        ++n;
+        if (take({words.first, words.second}))
+            return n;
+    }
+    return 0;
+}
+
 Target WordsReader::corner() {
     Target t;
     t.is = Target::Is::corner;
