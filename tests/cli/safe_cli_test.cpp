@@ -199,6 +199,25 @@ TEST_F(SafeShell, RemediesTellAllTheyUpsetAndTheStateOfAWay) {
     EXPECT_TRUE(j.contains("judged_whole"));
 }
 
+TEST_F(SafeShell, AScriptTellsWhatGoesThroughAWallAndSayingItAsks) {
+    write("through.lines", "sofa called Sofa one at 10in, 60in\n");
+    const auto built = run("build room.tape --lines through.lines -o through.mezzet");
+    EXPECT_EQ(built.code, 0) << built.error;
+    EXPECT_NE(built.out.find("Sofa one would go through wall"), std::string::npos) << built.out;
+    const auto before = read("through.mezzet");
+    const auto said = run("say through.mezzet \"armchair at 5in, 100in\"");
+    EXPECT_EQ(said.code, 3);
+    EXPECT_NE(said.error.find("anyway"), std::string::npos) << said.error;
+    EXPECT_EQ(read("through.mezzet"), before);
+    EXPECT_EQ(run("say through.mezzet \"armchair at 5in, 100in anyway\"").code, 0);
+    // What is wrong otherwise is refused with its line, and nothing is written.
+    write("wrong.lines", "sofa at 60in, 60in\nzzzz\n");
+    const auto wrong = run("build room.tape --lines wrong.lines -o wrong.mezzet");
+    EXPECT_EQ(wrong.code, 3);
+    EXPECT_NE(wrong.error.find("wrong.lines:2"), std::string::npos) << wrong.error;
+    EXPECT_EQ(read("wrong.mezzet"), "");
+}
+
 TEST_F(SafeShell, CheckingIsBoundedInTimeAndSaysWhatWasNotLookedAt) {
     std::string lines;
     for (int i = 0; i < 40; ++i)

@@ -184,6 +184,26 @@ TEST(Stock, AFileThatIsNotOneIsRefusedWithItsNameAndEntry) {
 }
 
 // Wood Handbook (FPL), from memory: red oak about 12.3 GPa, white pine 8.5, birch plywood 9.
+TEST(Stock, AUnitIsOfWhatIsToldOrOfParticleboardAssumed) {
+    const auto& all = library().book->shelving;
+    auto unit = *jobWith({"bookcase 36 x 12 x 78 against wall C"}).scheme().byName("Bookcase");
+    const auto assumed = unitMaterial(all, unit);
+    ASSERT_NE(assumed.is, nullptr);
+    EXPECT_EQ(assumed.is->name, "particleboard");
+    EXPECT_TRUE(assumed.assumed);
+    ThingTold of;
+    of.material = "Pine";
+    unit.thing = std::make_shared<const ThingTold>(of);
+    const auto known = unitMaterial(all, unit);
+    ASSERT_NE(known.is, nullptr);
+    EXPECT_EQ(known.is->name, "pine");
+    EXPECT_FALSE(known.assumed);
+    of.material = "moonstone";
+    unit.thing = std::make_shared<const ThingTold>(of);
+    EXPECT_TRUE(unitMaterial(all, unit).assumed);
+    EXPECT_EQ(unitMaterial({}, unit).is, nullptr);
+}
+
 TEST(Shelving, HasTheHandbooksModuli) {
     const auto& all = library().book->shelving;
     const auto modulus = [&](const char* name) { return materialNamed(all, name)->modulus; };

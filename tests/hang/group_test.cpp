@@ -1,4 +1,5 @@
 // Setting several things out as one: forms, gaps, balance, and against every way there is.
+#include "hang/group_parts.h"
 #include "hang/group_solver.h"
 #include "rounds.h"
 
@@ -226,4 +227,26 @@ TEST(Group, NothingGivesNothingAndOneIsItself) {
     const auto one = arrangeGroup(asked(GroupForm::salon, {{20, 16}}));
     ASSERT_EQ(one.size(), 1U);
     EXPECT_NEAR(one[0].fill, 1, 1e-9);
+}
+
+TEST(Group, ASeamThatIsTooLongIsSaidToBeAndOneThatIsNotIsMeasured) {
+    std::mt19937 random(11);
+    for (int round = 0; round < test::rounds(300, 3000); ++round) {
+        const auto ask = asked(GroupForm::salon, randomSizes(random, 3 + round % 6));
+        std::uniform_real_distribution<double> any(-900, 900);
+        Boxes b;
+        for (const auto& item : ask.items)
+            b.add({any(random), any(random)}, item);
+        const Vec2 size = measuresOf(b).size;
+        const double whole = seamOf(b, size);
+        EXPECT_GE(whole, 0);
+        EXPECT_LE(whole, 1);
+        for (const double most : {0.0, 0.2, 0.5, 0.8, 1.0, 1.5}) {
+            const double found = seamOf(b, size, most);
+            if (whole > most)
+                EXPECT_GT(found, most) << round;
+            else
+                EXPECT_DOUBLE_EQ(found, whole) << round;
+        }
+    }
 }

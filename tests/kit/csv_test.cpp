@@ -3,6 +3,7 @@
 
 #include <gtest/gtest.h>
 
+#include <array>
 #include <cstdlib>
 #include <filesystem>
 #include <fstream>
@@ -206,4 +207,74 @@ TEST(Studio, DamagedFilesSaySoAndNothingIsTaken) {
     ASSERT_TRUE(writeWhole(folder / "bands.json", "{\"school\": \"nobody\"}"));
     EXPECT_FALSE(withStudio(*loadLibrary(MEZZET_TEST_DATA), folder));
     std::filesystem::remove_all(folder);
+}
+
+namespace {
+
+constexpr std::array<std::string_view, 3> threeColumns{"name", "price", "note"};
+
+} // namespace
+
+TEST(CsvTable, NamesItsColumnsInAnyOrder) {
+    const auto t = CsvTable::read("\xEF\xBB\xBFnote;name\r\n soft ;sofa\r\n;\r\n\"a;b\";lamp\r\n",
+                                  "a.csv", threeColumns, 10);
+    ASSERT_TRUE(t) << t.problem().text();
+    ASSERT_EQ(t->rows(), 2U) << "a blank row is none";
+    EXPECT_EQ(t->cell(0, 0), "sofa");
+    EXPECT_EQ(t->cell(0, 2), "soft");
+    EXPECT_EQ(t->cell(1, 2), "a;b");
+    EXPECT_FALSE(t->has(1));
+    EXPECT_EQ(t->cell(0, 1), "");
+}
+
+TEST(CsvTable, SaysWhereACellIsWrong) {
+    const auto t = CsvTable::read("price,name\n1,sofa\n2,lamp\n", "a.csv", threeColumns, 10);
+    ASSERT_TRUE(t);
+    const auto p = t->fault(1, 1, "it is no price", "write it in figures");
+    EXPECT_EQ(p.file, "a.csv");
+    EXPECT_EQ(p.line, 3);
+    EXPECT_NE(p.what.find("it is no price"), std::string::npos);
+}
+
+TEST(CsvTable, IsRefusedWhereItIsNone) {
+    for (const auto& [text, says] :
+         {std::pair{"", "empty"}, std::pair{"price\n1\n", "name"},
+          std::pair{"name,colour\na,b\n", "colour"}, std::pair{"name,name\na,b\n", "name"},
+          std::pair{"name\n\"a\n", "quote"}, std::pair{"name\n\xFF\xFE\n", "UTF-8"}}) {
+        const auto t = CsvTable::read(text, "a.csv", threeColumns, 10);
+        ASSERT_FALSE(t) << text;
+        EXPECT_EQ(t.problem().file, "a.csv") << text;
+        EXPECT_NE(t.problem().text().find(says), std::string::npos) << t.problem().text();
+    }
+    std::string many = "name\n";
+    for (int i = 0; i < 11; ++i)
+        many += "a\n";
+    EXPECT_FALSE(CsvTable::read(many, "a.csv", threeColumns, 10));
+}
+
+TEST(CsvTable, TextGoesOutAndComesBackAndRunsAsNoFormula) {
+    for (const char* text :
+         {"=1+1", "+44", "-3", "@home", "plain", "a, b", "a \"b\" c", "=a,\"b\""}) {
+        const auto cell = csvCell(text);
+        const auto t = CsvTable::read("name\n" + cell + "\n", "a.csv", threeColumns, 10);
+        ASSERT_TRUE(t) << cell;
+        EXPECT_EQ(csvText(t->cell(0, 0)), text) << cell;
+        const auto first = cell.find_first_not_of('"');
+        EXPECT_EQ(std::string("=+-@").find(cell[first]), std::string::npos) << cell;
+    }
+}
+
+TEST(PlainWord, IsTheSameAskedTwiceAndHowLongSoever) {
+    for (int round = 0; round < 2; ++round) {
+        EXPECT_EQ(plainWord("Side Tables"), "side table");
+        EXPECT_EQ(plainWord("Étagères"), "etagere");
+        EXPECT_EQ(plainWord("Boxes, shelves; and-benches"), "box shelf and bench");
+        EXPECT_EQ(plainWord(""), "");
+    }
+    const std::string lengthy = std::string(200, 'x') + " tables";
+    EXPECT_EQ(plainWord(lengthy), std::string(200, 'x') + " table");
+    // Past what is remembered.
+    for (int i = 0; i < 5000; ++i)
+        ASSERT_EQ(plainWord("Table no" + std::to_string(i)), "table no" + std::to_string(i));
+    EXPECT_EQ(plainWord("Side Tables"), "side table");
 }
