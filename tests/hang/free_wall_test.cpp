@@ -189,14 +189,14 @@ TEST(Stock, AUnitIsOfWhatIsToldOrOfParticleboardAssumed) {
     auto unit = *jobWith({"bookcase 36 x 12 x 78 against wall C"}).scheme().byName("Bookcase");
     const auto assumed = unitMaterial(all, unit);
     ASSERT_NE(assumed.is, nullptr);
-    EXPECT_EQ(assumed.is->name, "particleboard");
+    EXPECT_EQ(assumed.is->name, "Particleboard");
     EXPECT_TRUE(assumed.assumed);
     ThingTold of;
     of.material = "Pine";
     unit.thing = std::make_shared<const ThingTold>(of);
     const auto known = unitMaterial(all, unit);
     ASSERT_NE(known.is, nullptr);
-    EXPECT_EQ(known.is->name, "pine");
+    EXPECT_EQ(known.is->name, "Pine");
     EXPECT_FALSE(known.assumed);
     of.material = "moonstone";
     unit.thing = std::make_shared<const ThingTold>(of);
