@@ -254,6 +254,19 @@ void atAnEnd(const std::string& line, const Project& job, std::vector<std::strin
     out.push_back(std::move(place));
 }
 
+/// Whether a piece hangs on a wall, or stands at it: what stands out in the room with its back
+/// that way is not on it.
+bool isAtWall(const Piece& p, int wall, const Scene& scene) {
+    if (p.on.isCarried() || wallBehind(scene, p.id) != wall)
+        return false;
+    const Placed* where = scene.fromAbove(p.id);
+    constexpr double handsBreadths = 300;
+    return p.onWall() ||
+           (where != nullptr &&
+            seenFrom(where->shape, scene.room->walls[static_cast<std::size_t>(wall)]).off <
+                handsBreadths);
+}
+
 /// "everything on wall B": what stands or hangs there.
 void everythingAt(const std::string& line, const Project& job, std::vector<std::string>& out) {
     static const Pattern words = made(
@@ -270,7 +283,7 @@ void everythingAt(const std::string& line, const Project& job, std::vector<std::
         if (t.is != Target::Is::wall || !scene)
             return;
         for (const Piece& p : job.scheme().pieces)
-            if (p.group() == 0 && !p.on.isCarried() && wallBehind(**scene, p.id) == t.index)
+            if (p.group() == 0 && isAtWall(p, t.index, **scene))
                 names.push_back(p.name);
     } catch (const LineFault&) {
         return;
