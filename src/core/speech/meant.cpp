@@ -259,12 +259,14 @@ void atAnEnd(const std::string& line, const Project& job, std::vector<std::strin
 bool isAtWall(const Piece& p, int wall, const Scene& scene) {
     if (p.on.isCarried() || wallBehind(scene, p.id) != wall)
         return false;
-    const Placed* where = scene.fromAbove(p.id);
-    constexpr double handsBreadths = 300;
-    return p.onWall() ||
-           (where != nullptr &&
-            seenFrom(where->shape, scene.room->walls[static_cast<std::size_t>(wall)]).off <
-                handsBreadths);
+    if (p.onWall())
+        return true;
+    constexpr double aStepAway = 300;
+    const FloorView floor(scene);
+    const auto before = standingBefore(floor, wall);
+    return std::any_of(before.begin(), before.end(), [&](const Standing& s) {
+        return floor.placed[s.index].id == p.id && s.off < aStepAway;
+    });
 }
 
 /// "everything on wall B": what stands or hangs there.
