@@ -93,54 +93,6 @@ std::vector<QRectF> placesAbout(QPointF middle, QSizeF size, int reach) {
     return out;
 }
 
-void drawChip(const Drawing& d, QPointF a, QPointF b, const Chip& chip) {
-    if (d.labels == nullptr)
-        return;
-    const QFontMetricsF m(chip.font);
-    const double wide = m.horizontalAdvance(chip.text);
-    const double h = chip.small ? m.height() * 1.2 : std::max(m.height() + 3 * d.pen, 19 * d.pen);
-    const double w =
-        chip.small ? std::max(wide + 4 * d.pen, h) : wide + (chip.verdict ? 37 : 14) * d.pen;
-    Label l;
-    l.weight = chip.weight;
-    l.tag = chip.tag;
-    l.places = placesAbout((a + b) / 2, {w, h}, 10);
-    l.paint = [chip, a, b, places = l.places, unit = d.pen](QPainter& p, std::size_t at) {
-        const QRectF box = places[at];
-        // Led to what it tells of, when it had to stand off.
-        const QPointF along = b - a;
-        const double length2 = along.x() * along.x() + along.y() * along.y();
-        const QPointF off = box.center() - a;
-        const double share =
-            length2 > 0
-                ? std::clamp((off.x() * along.x() + off.y() * along.y()) / length2, 0.0, 1.0)
-                : 0.0;
-        const QPointF foot = a + along * share;
-        const double reach = 3 * unit;
-        if (!box.adjusted(-reach, -reach, reach, reach).contains(foot)) {
-            p.setPen(QPen(chip.edge, 0.9 * unit));
-            p.drawLine(foot, QPointF(std::clamp(foot.x(), box.left(), box.right()),
-                                     std::clamp(foot.y(), box.top(), box.bottom())));
-        }
-        const double round = std::min(chip.round * unit, box.height() / 2);
-        p.setPen(QPen(chip.edge, chip.edgeWidth * unit));
-        p.setBrush(chip.field);
-        p.drawRoundedRect(box, round, round);
-        p.setFont(chip.font);
-        p.setPen(chip.ink);
-        if (!chip.verdict) {
-            p.drawText(box, Qt::AlignCenter, chip.text);
-            return;
-        }
-        p.drawText(box.adjusted(8 * unit, 0, -27 * unit, 0), Qt::AlignVCenter | Qt::AlignLeft,
-                   chip.text);
-        drawVerdict(
-            p, QRectF(box.right() - 24 * unit, box.center().y() - 4 * unit, 16 * unit, 8 * unit),
-            *chip.verdict, chip.ink);
-    };
-    d.labels->add(std::move(l));
-}
-
 QRectF wordsAbout(QPointF middle, const Words& w, double pen) {
     const QFontMetricsF m(w.font);
     QRectF box(0, 0, m.horizontalAdvance(w.text) + 4 * pen, m.height());

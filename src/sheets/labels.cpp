@@ -3,7 +3,6 @@
 #include <algorithm>
 #include <cmath>
 #include <numeric>
-#include <set>
 
 namespace mezzet::sheets {
 
@@ -74,14 +73,16 @@ int Labels::whoIsAt(const QRectF& box) const {
 }
 
 int Labels::bodiesUnder(const QRectF& box, int of) const {
-    std::set<int> met;
+    // A handful at most.
+    met_.clear();
     bodiesAt_.each(box, [&](int i) {
         const Body& b = bodies_[static_cast<std::size_t>(i)];
-        if ((of == 0 || b.of != of) && b.box.intersects(box))
-            met.insert(i);
+        if ((of == 0 || b.of != of) && b.box.intersects(box) &&
+            std::find(met_.begin(), met_.end(), i) == met_.end())
+            met_.push_back(i);
         return true;
     });
-    return static_cast<int>(met.size());
+    return static_cast<int>(met_.size());
 }
 
 int Labels::bestOf(const Label& l) const {

@@ -88,6 +88,7 @@ private:
     std::vector<QRectF> hard_;
     std::vector<Body> bodies_;
     std::vector<Kept> all_;
+    mutable std::vector<int> met_; ///< kept from call to call for its room only
     Grid hardAt_;
     Grid bodiesAt_;
     Grid placedAt_;

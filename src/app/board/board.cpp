@@ -21,6 +21,7 @@ namespace mezzet::app {
 Board::Board(JobSession& session, QWidget* parent) : QWidget(parent), session_(session) {
     setObjectName("board");
     setFocusPolicy(Qt::StrongFocus);
+    setAttribute(Qt::WA_OpaquePaintEvent);
     setMouseTracking(true);
     setAcceptDrops(true);
     setMinimumSize(320, 260);

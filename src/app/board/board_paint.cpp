@@ -57,7 +57,6 @@ std::vector<int> Board::inHand() const {
 void Board::paintEvent(QPaintEvent*) {
     QPainter p(this);
     p.setRenderHint(QPainter::Antialiasing);
-    p.fillRect(rect(), look().board);
     if (!session_.surface().isWall())
         paintFloor(p);
     else
@@ -148,6 +147,7 @@ void Board::paintFloor(QPainter& p) {
                         pieces(to);
                     });
     } else {
+        p.fillRect(rect(), look().board);
         base_.show(p, baseKey, false, paintBase);
         flats_.show(p, key, heavy, paintPieces(sheets::PiecesShown::flat));
         if (flatMoves)

@@ -123,6 +123,7 @@ void Board::lookIntoMirrorFromNext() {
 }
 
 void Board::paintWall(QPainter& p) {
+    p.fillRect(rect(), look().board);
     // What is held changes with the pointer. Else it is painted once.
     if (hand_)
         return paintWallNow(p);

@@ -49,10 +49,13 @@ public:
     [[nodiscard]] bool upToDate() const { return !runner_.busy(); }
 
 private:
+    void keep(QImage made);
+
     QWidget& of_;
     bool opaque_;
     LayerKey key_;
     QImage picture_;
+    std::vector<QRect> inked_; ///< the parts of the picture there is something on, in its pixels
     LayerKey coming_;
     ProgressPtr painting_;
     Runner runner_{nullptr};
