@@ -12,6 +12,7 @@
 #include <cmath>
 #include <future>
 #include <mutex>
+#include <numeric>
 #include <thread>
 
 namespace mezzet {
@@ -331,10 +332,19 @@ remediesFor(const Judged& judged, const Project& job, const Scene& scene, const 
             const std::function<void()>& done) {
     const auto& readings = judged.readings;
     std::vector<std::optional<std::optional<Remedy>>> all(readings.size());
+    // Setting a group out anew takes longest: what is about one is begun first, so that no hand
+    // waits for it at the end.
+    std::vector<std::size_t> order(readings.size());
+    std::iota(order.begin(), order.end(), std::size_t{0});
+    std::stable_partition(order.begin(), order.end(), [&](std::size_t i) {
+        const Piece* p = job.scheme().byId(readings[i].piece);
+        return p != nullptr && (p->isGroup() || p->group() != 0);
+    });
     std::atomic<std::size_t> next = 0;
     std::mutex telling;
     const auto work = [&] {
-        for (std::size_t i = next++; i < readings.size(); i = next++) {
+        for (std::size_t n = next++; n < order.size(); n = next++) {
+            const std::size_t i = order[n];
             if (readings[i].toMend() && stopped && stopped())
                 continue;
             all[i] = remedyFor(readings[i], job, scene, judged, stopped);
