@@ -87,8 +87,12 @@ std::optional<Trial> search(const Handle& h, double target, const Trying& of,
             return t;
         if (h.of == Handle::Of::nothing)
             return {};
-        // A division more or less makes up for the rounding.
+        // A division more or less makes up for the rounding, where no more than that is amiss.
+        const bool amiss = !t->found.mended && t->found.value &&
+                           std::abs(*t->found.value - target) > 2 * d * std::abs(h.slope);
         for (const double nudge : {d, -d}) {
+            if (amiss)
+                break;
             auto near = attempt(h, x + nudge, of, wanted);
             if (near && near->good)
                 return near;
@@ -98,7 +102,8 @@ std::optional<Trial> search(const Handle& h, double target, const Trying& of,
         double slope = h.slope;
         if (!first && std::abs(x - lastX) > 1e-9)
             slope = (*t->found.value - lastValue) / (x - lastX);
-        if (std::abs(slope) < 1e-9)
+        // Turned, it changes nothing to speak of.
+        if (std::abs(slope) < 1e-3 * std::abs(h.slope))
             return {};
         lastX = x;
         lastValue = *t->found.value;
