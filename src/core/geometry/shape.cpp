@@ -297,7 +297,7 @@ Vec2 support(const Convex& c, Vec2 d) {
     case Convex::Form::ellipse: {
         const double u = dot(d, c.axis) * c.halfWidth;
         const double v = dot(d, quarter(c.axis)) * c.halfDepth;
-        const double n = std::hypot(u, v);
+        const double n = norm({u, v});
         if (n <= 0)
             return c.points[0] + c.axis * c.halfWidth;
         return c.points[0] + c.axis * (c.halfWidth * u / n) +

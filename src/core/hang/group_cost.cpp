@@ -79,7 +79,7 @@ double outward(const Boxes& b, const Measures& m) {
     double sum = 0;
     double largest = 0;
     double largestFar = 0;
-    const double half = std::max(std::hypot(m.size.x, m.size.y) / 2, 1.0);
+    const double half = std::max(norm(m.size) / 2, 1.0);
     for (std::size_t i = 0; i < b.size(); ++i) {
         const double area = (b.right[i] - b.left[i]) * (b.high[i] - b.low[i]);
         const Vec2 c = Vec2{b.left[i] + b.right[i], b.low[i] + b.high[i]} / 2 - m.middle;

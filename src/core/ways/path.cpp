@@ -122,7 +122,7 @@ std::vector<Vec2> drawnPath(const PathAsked& asked) {
     std::vector<double> far(grid.size(), 1e300);
     std::vector<std::size_t> before(grid.size(), grid.size());
     std::priority_queue<Step> next;
-    const auto left = [&](int x, int y) { return std::hypot(x - tx, y - ty); };
+    const auto left = [&](int x, int y) { return norm(Vec2{double(x - tx), double(y - ty)}); };
     far[grid.index(sx, sy)] = 0;
     next.push({left(sx, sy), sx, sy});
     while (!next.empty()) {
@@ -140,7 +140,7 @@ std::vector<Vec2> drawnPath(const PathAsked& asked) {
                 if ((dx == 0 && dy == 0) || !grid.open(x, y) || !grid.open(s.x, y) ||
                     !grid.open(x, s.y))
                     continue;
-                const double d = far[here] + std::hypot(dx, dy);
+                const double d = far[here] + (dx != 0 && dy != 0 ? std::numbers::sqrt2 : 1.0);
                 const std::size_t there = grid.index(x, y);
                 if (d >= far[there] - 1e-9)
                     continue;
