@@ -157,6 +157,35 @@ bool isFree(GroupForm f) {
     return f == GroupForm::salon || f == GroupForm::spiral || f == GroupForm::asPlaced;
 }
 
+namespace {
+
+/// How far an outline is from the shape that is wanted.
+double shapeCost(const GroupAsk& ask, Vec2 size, Vec2 wanted) {
+    const bool free = isFree(ask.form);
+    const bool grid = ask.form == GroupForm::grid;
+    if (!free && !grid && !ask.within)
+        return 0;
+    const double ratio = (size.x / size.y) / (wanted.x / wanted.y);
+    return shapeWeighs * std::abs(std::log(ratio)) * (free ? 1 : grid ? 0.5 : 0.2);
+}
+
+/// How far an outline is past what it is to lie within.
+double overCost(const GroupAsk& ask, Vec2 size) {
+    if (!ask.within)
+        return 0;
+    return overWeighs *
+           (std::max(size.x / ask.within->x - 1, 0.0) + std::max(size.y / ask.within->y - 1, 0.0));
+}
+
+} // namespace
+
+double leastCost(const GroupAsk& ask, Vec2 size, double area, Vec2 wanted) {
+    if (size.x <= 0 || size.y <= 0)
+        return 0;
+    return emptyWeighs * (1 - area / std::max(size.x * size.y, 1.0)) +
+           shapeCost(ask, size, wanted) + overCost(ask, size);
+}
+
 /// All of the cost but the gutter, which takes longest to find.
 double costWithoutSeam(const GroupAsk& ask, const Boxes& b, const Measures& m, Vec2 wanted,
                        std::size_t leftOut) {
@@ -164,15 +193,8 @@ double costWithoutSeam(const GroupAsk& ask, const Boxes& b, const Measures& m, V
         return 1e9;
     double cost =
         emptyWeighs * (1 - m.fill) + balanceWeighs * m.balance + 1.0 * static_cast<double>(leftOut);
-    const bool free = isFree(ask.form);
-    const bool grid = ask.form == GroupForm::grid;
-    if (free || grid || ask.within) {
-        const double ratio = (m.size.x / m.size.y) / (wanted.x / wanted.y);
-        cost += shapeWeighs * std::abs(std::log(ratio)) * (free ? 1 : grid ? 0.5 : 0.2);
-    }
-    if (ask.within)
-        cost += overWeighs * (std::max(m.size.x / ask.within->x - 1, 0.0) +
-                              std::max(m.size.y / ask.within->y - 1, 0.0));
+    cost += shapeCost(ask, m.size, wanted);
+    cost += overCost(ask, m.size);
     if (ask.form == GroupForm::salon)
         cost += cornerWeighs * emptyCorners(b, m);
     if (ask.form == GroupForm::spiral)

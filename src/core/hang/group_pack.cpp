@@ -20,12 +20,15 @@ public:
         for (const auto& i : ask.items) {
             w_.push_back(i.width.mm());
             h_.push_back(i.height.mm());
+            area_ += w_.back() * h_.back();
         }
     }
 
-    void pack(const std::vector<int>& first, const std::vector<int>& second) {
+    /// Gives the outline's size.
+    Vec2 pack(const std::vector<int>& first, const std::vector<int>& second) {
         const auto n = first.size();
         const double gap = ask_.gap.mm();
+        Vec2 size;
         for (std::size_t i = 0; i < n; ++i)
             place_[static_cast<std::size_t>(first[i])] = i;
         // In the second order whatever pushes a thing comes before it.
@@ -42,12 +45,18 @@ public:
             }
             x_[j] = x;
             y_[j] = y;
+            size = {std::max(size.x, x + w_[j]), std::max(size.y, y + h_[j])};
         }
+        return size;
     }
 
     /// What the packing costs; some value over `most` when it costs more than that.
     double cost(const std::vector<int>& first, const std::vector<int>& second, double most) {
-        pack(first, second);
+        const Vec2 size = pack(first, second);
+        // Most are too large, or of a wrong shape: the rest needs no reckoning then.
+        const double least = leastCost(ask_, size, area_, wanted_);
+        if (least > most + 1e-9)
+            return least;
         boxes_.clear();
         for (std::size_t i = 0; i < w_.size(); ++i)
             boxes_.add({x_[i] + w_[i] / 2, y_[i] + h_[i] / 2}, ask_.items[i]);
@@ -70,6 +79,7 @@ public:
 private:
     const GroupAsk& ask_;
     Vec2 wanted_;
+    double area_ = 0; ///< of the things together, mm2
     std::vector<std::size_t> place_;
     std::vector<double> w_, h_, x_, y_;
     Boxes boxes_;

@@ -52,6 +52,8 @@ struct Measures {
 [[nodiscard]] Vec2 wantedSize(const GroupAsk&);
 /// Forms that are packed, and not set in lines.
 [[nodiscard]] bool isFree(GroupForm);
+/// What an arrangement of that outline costs at least; `area`, of the things together, mm2.
+[[nodiscard]] double leastCost(const GroupAsk&, Vec2 size, double area, Vec2 wanted);
 /// All of the cost but the gutter, which takes longest to find.
 [[nodiscard]] double costWithoutSeam(const GroupAsk&, const Boxes&, const Measures&, Vec2 wanted,
                                      std::size_t leftOut);
