@@ -96,6 +96,19 @@ void WordsReader::offer(std::string_view w) {
         list.emplace_back(w);
 }
 
+void WordsReader::offerPieces() {
+    skip();
+    if (!piecesOffered_.insert(at_).second)
+        return;
+    // No two have one name, so each is held against the other words alone.
+    auto& list = offers_[at_];
+    const auto others = static_cast<std::ptrdiff_t>(list.size());
+    list.reserve(list.size() + scheme().pieces.size());
+    for (const Piece& p : scheme().pieces)
+        if (std::find(list.begin(), list.begin() + others, p.name) == list.begin() + others)
+            list.push_back(p.name);
+}
+
 std::vector<std::string> WordsReader::offered(std::size_t at) const {
     const auto it = offers_.find(at);
     auto out = it == offers_.end() ? std::vector<std::string>() : it->second;
@@ -367,9 +380,7 @@ WordsReader::Match WordsReader::longestName() {
 int WordsReader::piece() {
     skip();
     const std::size_t start = at_;
-    for (const Piece& p : scheme().pieces) {
-        offer(p.name);
-    }
+    offerPieces();
     if (auto m = longestName(); m.end > 0) {
         isOne(m, start);
         at_ = m.end;

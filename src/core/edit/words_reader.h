@@ -111,6 +111,8 @@ public:
 
     /// The candidates tried at a place, for completion.
     void offer(std::string_view word);
+    /// Every piece's name.
+    void offerPieces();
     [[nodiscard]] std::vector<std::string> offered(std::size_t at) const;
 
     /// A refusal of the whole, which points at what was said.
@@ -150,7 +152,8 @@ private:
     bool slightly_ = false;
     std::size_t at_ = 0;
     std::map<std::size_t, std::vector<std::string>> offers_;
-    std::set<std::size_t> kindsOffered_; ///< where all kinds are among them
+    std::set<std::size_t> piecesOffered_; ///< where all pieces are among them
+    std::set<std::size_t> kindsOffered_;  ///< where all kinds are among them
     std::vector<PlainNames> plainNames_;
 };
 

@@ -193,9 +193,7 @@ Target WordsReader::target(bool pieces) {
     // A piece's name comes first: it may begin with any word.
     if (pieces) {
         if (auto m = longestName(); m.end > 0) {
-            for (const Piece& p : scheme().pieces) {
-                offer(p.name);
-            }
+            offerPieces();
             isOne(m, start);
             at_ = m.end;
             take({"'s edge", "edge"});
