@@ -191,11 +191,20 @@ Length usualAbove(const Placing& p, const Target& of) {
 
 bool overOrUnder(Placing& p, std::optional<Length> d) {
     const bool over = p.said == "above" || p.said == "over";
+    const std::size_t at = p.in.at();
     const Target of = p.target();
     // What goes up to the ceiling, like a chimney breast, has no wall over it: it hangs on that.
     const auto itsWall = p.saidWall ? p.saidWall : wallOf(of, p.scene);
-    if (const auto box = over && !d && itsWall ? boxOn(of, *itsWall, p.scene) : std::nullopt;
+    if (const auto box = over && itsWall ? boxOn(of, *itsWall, p.scene) : std::nullopt;
         box && box->high.y > p.scene.room->ceiling.mm() - 100) {
+        const auto what = words(of, p.in.job().wording());
+        if (d && of.is == Is::fixture)
+            p.in.fail(at, p.in.at() - at,
+                      worded("{} is measured as high as the ceiling: how high its shelf is stands "
+                             "nowhere",
+                             what),
+                      worded("note its height, or say it like: centred on {}, bottom at {}", what,
+                             writeGap(Length::inches(60), p.in.job().notation)));
         p.add(K::centredOn).of = of;
         return true;
     }

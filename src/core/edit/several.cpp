@@ -104,8 +104,11 @@ private:
         if (!kind_)
             return none();
         const auto what = std::string(in.since(word));
+        in.comma();
+        in.take({"one", "1"});
         const std::size_t where = in.at();
-        if (!in.take({"on", "at", "under", "over", "above", "in front of", "by", "beside", "for"}))
+        if (!in.take(
+                {"on", "at", "under", "over", "above", "in front of", "by", "beside", "for", "in"}))
             return none();
         const auto place = std::string(in.since(where));
         const bool both = in.take({"both of", "both"});
@@ -124,6 +127,13 @@ private:
                     if (o.kind == is)
                         names.push_back(o.name());
             }
+        if (place == "in") {
+            if (kind_->hangs() || !in.take({"corners", "corner"}))
+                return none();
+            one = "corner";
+            in.take({"of the room", "of this room", "of it"});
+            names = corners();
+        }
         if (one.empty()) {
             const KindPtr of = in.kind();
             if (!of) // "on each side of sofa"
@@ -161,6 +171,18 @@ private:
         if (!all)
             in.refuse(all.problem(), at);
         return *all;
+    }
+    /// The room's corners that one can stand in.
+    std::vector<std::string> corners() const {
+        std::vector<std::string> out;
+        const auto& walls = job_.room->walls;
+        for (std::size_t i = 0; i < walls.size(); ++i) {
+            const std::size_t next = (i + 1) % walls.size();
+            if (dot(walls[i].inward(), walls[next].along()) > 0.2)
+                out.push_back(fmt::format("corner {}{}", wallName(static_cast<int>(i)),
+                                          wallName(static_cast<int>(next))));
+        }
+        return out;
     }
     /// "chairs around it": as many as the table has room for.
     bool chairsAround() {

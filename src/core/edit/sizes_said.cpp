@@ -220,6 +220,8 @@ void giveMeasured(WordsReader& in, Piece& p, std::vector<Length> sizes, std::str
         s.depth = sizes.front();
         return give(in, p, inOrder(*p.kind, s), at);
     }
+    if (sizes.size() == 1 && measured == "square")
+        return give(in, p, {sizes.front(), sizes.front()}, at);
     const bool round = !measured.empty() && measured != "long" && measured != "wide" &&
                        measured != "deep" && measured != "high" && measured != "tall";
     if (round) {
@@ -233,6 +235,19 @@ void giveMeasured(WordsReader& in, Piece& p, std::vector<Length> sizes, std::str
             sizes.push_back(sizes.front());
     }
     give(in, p, sizes, at);
+}
+
+/// A screen is told by how far it is corner to corner, and is 16 wide to 9 high; what is told of
+/// that.
+std::string asScreen(std::vector<Length>& sizes, const Piece& p, const Notation n) {
+    const Length across = sizes.front();
+    const double corner = std::hypot(16.0, 9.0);
+    Size s = p.size;
+    s.width = Length::millimetres(across.mm() * 16 / corner);
+    s.height = Length::millimetres(across.mm() * 9 / corner);
+    sizes = inOrder(*p.kind, s);
+    return worded("{} is taken corner to corner: {} wide and {} high", writeGap(across, n),
+                  writeGap(s.width, n), writeGap(s.height, n));
 }
 
 } // namespace
@@ -256,12 +271,20 @@ bool readSizes(WordsReader& in, Piece& p, bool isNew, std::vector<std::string>& 
             if (wide > mostAbove && wide < p.kind->size.width * 3 &&
                 (in.endOf("over") > 0 || in.endOf("above") > 0)) {
                 sizes = {wide};
-                notices.push_back(
-                    worded("{} is taken for its width", writeGap(wide, in.job().notation)));
+                if (p.kind->role != Role::screen)
+                    notices.push_back(
+                        worded("{} is taken for its width", writeGap(wide, in.job().notation)));
             } else {
                 in.goTo(at);
             }
         }
+    }
+    if (sizes.size() == 1 && p.kind->role == Role::screen &&
+        (measured.empty() || measured == "across" || in.take({"diagonal", "corner to corner"}))) {
+        measured = {};
+        if (auto told = asScreen(sizes, p, in.job().notation);
+            std::find(notices.begin(), notices.end(), told) == notices.end())
+            notices.push_back(std::move(told));
     }
     const auto meant = meantSizes(sizes, in.since(at), *p.kind, in.job());
     if (!meant)

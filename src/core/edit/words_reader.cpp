@@ -309,6 +309,14 @@ std::vector<Length> WordsReader::sizes(Flags<SaidOf> of, std::string_view* measu
                 *measured = word;
             break;
         }
+    // "22 square"; "84 square to wall C" is how it stands.
+    if (const std::size_t here = at_;
+        out.size() == 1 && measured != nullptr && measured->empty() && take({"square"})) {
+        if (endOf("to") > 0 || endOf("with") > 0)
+            at_ = here;
+        else
+            *measured = "square";
+    }
     const bool worded = measured != nullptr && !measured->empty();
     if (out.size() == 1 && !worded && phraseAhead(*this, true, of)) {
         // "16 from sofa" is a placement, not a size.

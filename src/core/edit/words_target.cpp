@@ -294,7 +294,8 @@ Target WordsReader::target(bool pieces) {
         const bool hearth = f.kind == FixtureKind::chimney || f.kind == FixtureKind::fireplace;
         if (f.number != 1 ||
             !(take({full}) || (f.kind == FixtureKind::chimney && take({"chimney"})) ||
-              (hearth && (take({"fire"}) || (!fireplaces && take({"fireplace"}))))))
+              (hearth && (take({"mantelpiece", "mantelshelf", "mantel", "mantle", "fire"}) ||
+                          (!fireplaces && take({"fireplace"}))))))
             continue;
         t = targetOf(f);
         const auto w = ahead();

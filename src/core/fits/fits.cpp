@@ -19,6 +19,117 @@
 
 namespace mezzet {
 
+namespace {
+
+/// The free stretches of a wall for what is so deep, mm along it from its left end. Windows with a
+/// sill lower than `high` take theirs, when that is said.
+std::vector<std::pair<double, double>> freeAlong(const Scene& scene, int wall, double depth,
+                                                 std::optional<Length> high) {
+    const Room& room = *scene.room;
+    const Wall& w = room.walls[static_cast<std::size_t>(wall)];
+    std::vector<std::pair<double, double>> taken;
+    const std::array<Vec2, 4> strip{w.start, w.end, w.end + w.inward() * depth,
+                                    w.start + w.inward() * depth};
+    const Shape zone = convexPolygon(strip);
+    const auto block = [&](const Shape& s) {
+        for (const Convex& c : s.all()) {
+            if (gapBetween(zone.parts[0], c).depth <= Length::millimetres(0.01))
+                continue;
+            if (const auto span = spanInStrip(c, w, depth))
+                taken.push_back(*span);
+        }
+    };
+    const FloorView floor(scene);
+    for (std::size_t i = 0; i < floor.placed.size(); ++i)
+        if (!floor.piece(i).kind->flat())
+            block(floor.placed[i].shape);
+    for (const Fixture& f : room.fixtures)
+        if (f.takesFloor())
+            block(solid(room, f));
+    for (const Opening& o : room.openings) {
+        if (const auto swing = doorSwing(room, o))
+            block(*swing);
+        const bool low = high && o.kind == OpeningKind::window && o.sill < *high;
+        if (o.wall == wall && (isWayIn(o) || low))
+            taken.emplace_back(o.left.mm(), (o.left + o.width).mm());
+    }
+    std::sort(taken.begin(), taken.end());
+    taken.emplace_back(w.length().mm(), w.length().mm());
+    std::vector<std::pair<double, double>> out;
+    double from = 0;
+    for (const auto& [a, b] : taken) {
+        if (a > from)
+            out.emplace_back(from, a);
+        from = std::max(from, b);
+    }
+    return out;
+}
+
+/// A new piece against a wall, its middle so far along it, mm.
+Piece againstWall(const Project& job, const KindPtr& kind, int wall, double middle, Length wide,
+                  double depth) {
+    const Wall& w = job.room->walls[static_cast<std::size_t>(wall)];
+    Piece p = pieceOf(kind);
+    p.size.width = wide;
+    p.size.depth = Length::millimetres(depth);
+    p.name = job.scheme().freeName(kind->name);
+    Tie against;
+    against.kind = Tie::Kind::against;
+    against.of = wallTarget(wall);
+    Tie centred;
+    centred.kind = Tie::Kind::centredOn;
+    centred.of = against.of;
+    centred.distance = Length::millimetres(middle - w.length().mm() / 2);
+    p.ties = {against, centred};
+    p.pose.at = w.at(Length::millimetres(middle)) + w.inward() * depth / 2;
+    return p;
+}
+
+} // namespace
+
+FitAnswer widthsThatFit(const Project& job, const Kind& kind, int wall) {
+    FitAnswer out;
+    const auto scene = sceneOf(job);
+    const auto known = job.library.kit->byId(kind.id);
+    if (!scene || !known || wall < 0 || wall >= static_cast<int>(job.room->walls.size()))
+        return out;
+    const std::string& name = job.room->walls[static_cast<std::size_t>(wall)].name;
+    const double depth = kind.size.depth.mm();
+    auto free = freeAlong(**scene, wall, depth, kind.size.height);
+    const double least = Length::inches(10).mm();
+    std::erase_if(free, [&](const auto& s) { return s.second - s.first < least; });
+    std::stable_sort(free.begin(), free.end(), [](const auto& a, const auto& b) {
+        return a.second - a.first > b.second - b.first;
+    });
+    out.yes = !free.empty();
+    out.heading = worded("{} on wall {}", kind.name, name);
+    if (free.empty()) {
+        out.reasons.push_back(worded("No wall is free there for one {} deep.",
+                                     writeGap(kind.size.depth, job.notation)));
+        return out;
+    }
+    constexpr std::size_t most = 4;
+    for (std::size_t i = 0; i < std::min(most, free.size()); ++i) {
+        const auto [from, to] = free[i];
+        const Length wide = std::min(kind.size.width, Length::millimetres(to - from));
+        FitChoice c;
+        const Piece p = againstWall(job, known, wall, (from + to) / 2, wide, depth);
+        c.edit.acts.emplace_back(PutPiece{p});
+        auto after = apply(job, c.edit);
+        if (!after)
+            continue;
+        c.size = p.size;
+        c.pose = after->scene->all.back().pose;
+        c.title = worded("up to {} wide", writeGap(spokenDown(job, to - from), job.notation));
+        c.detail = worded("{} from the wall's left end",
+                          writeGap(Length::millimetres(from), job.notation));
+        c.edit.words =
+            worded("try a {} {} wide", smallFirst(kind.name), writeGap(wide, job.notation));
+        out.choices.push_back(std::move(c));
+    }
+    return out;
+}
+
 FitAnswer sofasThatFit(const Project& job, int wall, const GoesOn& goesOn) {
     FitAnswer out;
     const auto scene = sceneOf(job);
@@ -39,58 +150,14 @@ FitAnswer sofasThatFit(const Project& job, int wall, const GoesOn& goesOn) {
             out.stopped = true;
             break;
         }
-        // What stands in a strip along the wall as deep as the sofa.
-        std::vector<std::pair<double, double>> taken;
-        const auto block = [&](const Shape& s) {
-            for (const Convex& c : s.all()) {
-                std::array<Vec2, 4> strip{w.start, w.end, w.end + w.inward() * depth,
-                                          w.start + w.inward() * depth};
-                const Shape zone = convexPolygon(strip);
-                if (gapBetween(zone.parts[0], c).depth <= Length::millimetres(0.01))
-                    continue;
-                const auto span = spanInStrip(c, w, depth);
-                if (span)
-                    taken.push_back(*span);
-            }
-        };
-        const FloorView floor(**scene);
-        for (std::size_t i = 0; i < floor.placed.size(); ++i)
-            if (!floor.piece(i).kind->flat())
-                block(floor.placed[i].shape);
-        for (const Fixture& f : job.room->fixtures)
-            if (f.takesFloor())
-                block(solid(*job.room, f));
-        for (const Opening& o : job.room->openings) {
-            if (const auto swing = doorSwing(*job.room, o))
-                block(*swing);
-            if (isWayIn(o) && o.wall == wall)
-                taken.emplace_back(o.left.mm(), (o.left + o.width).mm());
-        }
-        std::sort(taken.begin(), taken.end());
-        double from = 0;
         std::pair<double, double> widest{0, 0};
-        taken.emplace_back(w.length().mm(), w.length().mm());
-        for (const auto& [a, b] : taken) {
-            if (a - from > widest.second - widest.first)
-                widest = {from, a};
-            from = std::max(from, b);
-        }
+        for (const auto& [from, to] : freeAlong(**scene, wall, depth, {}))
+            if (to - from > widest.second - widest.first)
+                widest = {from, to};
         double length = std::min(widest.second - widest.first, share * w.length().mm());
         for (int tries = 0; tries < 12 && length > 1200; ++tries, length -= metric ? 100 : 101.6) {
-            Piece p = pieceOf(kind);
-            p.size.width = spokenDown(job, length);
-            p.size.depth = Length::millimetres(depth);
-            p.name = job.scheme().freeName(kind->name);
-            const double middle = (widest.first + widest.second) / 2;
-            Tie against;
-            against.kind = Tie::Kind::against;
-            against.of = wallTarget(wall);
-            Tie centred;
-            centred.kind = Tie::Kind::centredOn;
-            centred.of = against.of;
-            centred.distance = Length::millimetres(middle - w.length().mm() / 2);
-            p.ties = {against, centred};
-            p.pose.at = w.at(Length::millimetres(middle)) + w.inward() * depth / 2;
+            const Piece p = againstWall(job, kind, wall, (widest.first + widest.second) / 2,
+                                        spokenDown(job, length), depth);
             FitChoice c;
             c.edit.acts.emplace_back(PutPiece{p});
             auto after = apply(job, c.edit);

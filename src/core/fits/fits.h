@@ -58,6 +58,12 @@ struct TableAsked {
 /// The longest sofa that stands against a wall and upsets nothing, by depth.
 [[nodiscard]] FitAnswer sofasThatFit(const Project&, int wall, const GoesOn& = {});
 
+/// How wide a piece of a kind can be that stands against a wall, as deep and as high as it comes:
+/// the free stretches of the wall, the widest first, with one that stands in the middle of each.
+/// What stands there now, what is built in, doors and their leaves, and windows lower than it is
+/// high take their stretch.
+[[nodiscard]] FitAnswer widthsThatFit(const Project&, const Kind&, int wall);
+
 /// Which of the usual rug sizes hold a group of seats, and how: all legs on, or front legs on (at
 /// least 6 in of each seat's depth over its full width).
 [[nodiscard]] FitAnswer rugsThatHold(const Project&, const std::vector<int>& seats,

@@ -1,5 +1,6 @@
 // Questions about what to do: how high, what fits, how many, what is wrong.
 #include "edit/arrange.h"
+#include "edit/beside_wall.h"
 #include "edit/new_piece.h"
 #include "edit/phrase.h"
 #include "edit/sizes_said.h"
@@ -207,6 +208,22 @@ std::optional<Answer> whatFits(Asking& a) {
         }
         return asked(a, std::string(sort) + (rest.empty() ? "" : " " + rest));
     }
+    // "what bookcase fits on wall B?"
+    if (const KindPtr kind = a.in.kind(); kind && !kind->flat() && kind->on == SurfaceKind::floor) {
+        a.in.take({"will fit", "would fit", "can fit", "could fit", "fits", "fit", "goes", "can go",
+                   "could go", "will go", "can stand", "could stand", "stands"});
+        if (a.in.take({"on", "against", "along", "at"})) {
+            const std::size_t at = a.in.at();
+            const Target t = a.in.target(false);
+            a.end();
+            const auto wall = wallOf(t, *a.scene);
+            if (!wall)
+                a.in.fail(at, std::max<std::size_t>(a.in.at() - at, 1), "that is no wall",
+                          "say it like: what bookcase fits on wall A?");
+            return told(widthsThatFit(a.job, *kind, *wall));
+        }
+    }
+    a.in.goTo(from);
     if (!a.in.take({"fits", "could fit", "will fit", "can fit", "would fit", "goes", "could go",
                     "can go", "will go", "would go", "can i put", "could i put", "can we put",
                     "should i put", "can stand", "could stand"})) {

@@ -312,13 +312,87 @@ void partOfBed(const std::string& line, const Project& job, std::vector<std::str
     out.push_back(replacedAt(found, bed->name));
 }
 
+/// "line up the chair with the table", of two things that stand or hang: the way it moves least.
+void linedUp(const std::string& line, const Project& job, std::vector<std::string>& out) {
+    static const Pattern with = made("(?:line up|align|even up) (.+?) (?:with|to) (.+)");
+    static const Pattern up = made("(?:line|even) (.+?) up (?:with|to) (.+)");
+    std::smatch found;
+    if (!std::regex_match(line, found, with) && !std::regex_match(line, found, up))
+        return;
+    const Piece* moved = pieceNamed(found[1], job);
+    const Piece* by = pieceNamed(found[2], job);
+    const auto scene = sceneOf(job);
+    if (moved == nullptr || by == nullptr || moved == by || !scene)
+        return;
+    const Placed* one = (*scene)->byId(moved->id);
+    const Placed* other = (*scene)->byId(by->id);
+    if (one == nullptr || other == nullptr)
+        return;
+    const Vec2 apart = one->pose.at - other->pose.at;
+    if (moved->onWall() && by->onWall() && moved->wall() == by->wall()) {
+        out.push_back(std::abs(apart.y) <= std::abs(apart.x)
+                          ? fmt::format("{} level with {}", moved->name, by->name)
+                          : fmt::format("{} centred on {}", moved->name, by->name));
+    } else if (moved->on.isFloor() && by->on.isFloor()) {
+        const Vec2 front = other->pose.front();
+        const double ahead = std::abs(dot(apart, front));
+        const double aside = std::abs(cross(apart, front));
+        out.push_back(fmt::format("align {} and {} by {}", by->name, moved->name,
+                                  aside <= ahead ? "middles" : "axis"));
+    }
+}
+
+/// "square up the armchair": to the wall it is least turned from.
+void squaredUp(const std::string& line, const Project& job, std::vector<std::string>& out) {
+    static const Pattern first = made("(?:square up|straighten up|straighten out|straighten) (.+)");
+    static const Pattern last = made("(?:square|straighten) (.+?) (?:up|out)(?: with the room)?");
+    std::smatch found;
+    if (!std::regex_match(line, found, last) && !std::regex_match(line, found, first))
+        return;
+    const Piece* piece = pieceNamed(found[1], job);
+    const auto scene = sceneOf(job);
+    const Placed* where = piece != nullptr && scene ? (*scene)->fromAbove(piece->id) : nullptr;
+    if (where == nullptr)
+        return;
+    const auto& walls = job.room->walls;
+    const auto best =
+        std::max_element(walls.begin(), walls.end(), [&](const Wall& a, const Wall& b) {
+            return dot(where->pose.front(), a.inward()) < dot(where->pose.front(), b.inward());
+        });
+    if (best != walls.end())
+        out.push_back(fmt::format("{} square to wall {}", piece->name, best->name));
+}
+
+/// "another reading chair opposite it": one more of what has that name, as large.
+void anotherNamed(const std::string& line, const Project& job, std::vector<std::string>& out) {
+    static const Pattern words =
+        made("(?:(?:put|place|add|set|hang|stand) )?(?:another|one more|a second) ");
+    std::smatch found;
+    if (!std::regex_search(line, found, words, std::regex_constants::match_continuous))
+        return;
+    WordsReader in(line, job);
+    in.goTo(static_cast<std::size_t>(found.length()));
+    if (!in.nameAhead())
+        return;
+    const Piece& of = *job.scheme().byId(in.piece());
+    if (of.isGroup())
+        return;
+    const auto size = [&](Length l) { return write(l, job.notation); };
+    const Length second = of.kind->hangs() ? of.size.height : of.size.depth;
+    const Length third = of.kind->hangs() ? of.size.depth : of.size.height;
+    in.comma();
+    out.push_back(fmt::format("add {} {} x {} x {} called {}, {}", of.kind->name,
+                              size(of.size.width), size(second), size(third),
+                              job.scheme().freeName(of.name), in.rest()));
+}
+
 } // namespace
 
 std::vector<std::string> asMeant(std::string_view text, const Project& job) {
     const std::string line(trimmed(text));
     std::vector<std::string> out;
     for (const auto& meaning : {theOne, betweenTheTwo, insteadOfOne, theSameSize, toldByPlace,
-                                atAnEnd, everythingAt, partOfBed})
+                                atAnEnd, everythingAt, partOfBed, linedUp, squaredUp, anotherNamed})
         meaning(line, job, out);
     std::erase(out, line);
     return out;

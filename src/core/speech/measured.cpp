@@ -1,4 +1,5 @@
 // Questions about what is there: how far, how big, where.
+#include "edit/beside_wall.h"
 #include "geometry/gap.h"
 #include "measure/text.h"
 #include "measure/texts.h"
@@ -405,10 +406,54 @@ std::optional<Answer> where(Asking& a) {
     return out;
 }
 
+/// "how much wall is left of the door?": from it to the next thing in its wall, or the corner.
+std::optional<Answer> wallBeside(Asking& a) {
+    a.in.take({"there", "free"});
+    a.in.take({"to the", "on the"});
+    const bool left = a.in.take({"left side", "left hand side", "left"});
+    if (!left && !a.in.take({"right side", "right hand side", "right"}))
+        a.in.failAhead("on which side?", "say it like: how much wall is left of window 1?");
+    a.in.take({"of"});
+    const std::size_t at = a.in.at();
+    a.in.article();
+    const Target t = a.in.target();
+    const std::size_t end = a.in.at();
+    a.end();
+    const auto wall = wallOf(t, *a.scene);
+    const auto box = wall ? boxOn(t, *wall, *a.scene) : std::nullopt;
+    const auto next =
+        box ? nextInWall(t, *wall, left ? Side::left : Side::right, *a.scene) : std::nullopt;
+    if (!next)
+        a.in.fail(at, std::max<std::size_t>(end - at, 1), "that is in no wall",
+                  "name a door, a window or what is built in");
+    const Wall& w = a.job.room->walls[static_cast<std::size_t>(*wall)];
+    const auto other = next->is == Is::corner ? std::nullopt : boxOn(*next, *wall, *a.scene);
+    const double from = left ? (other ? other->high.x : 0.0) : box->high.x;
+    const double to = left ? box->low.x : (other ? other->low.x : w.length().mm());
+    const auto figure = writeGap(Length::millimetres(std::max(0.0, to - from)), a.job.notation);
+    Answer out;
+    out.words = worded("{}: wall {} from {} to {}", figure, w.name,
+                       words(left ? *next : t, a.wording()), words(left ? t : *next, a.wording()));
+    std::vector<std::string> there;
+    const FloorView floor(*a.scene);
+    for (const Standing& s : standingBefore(floor, *wall))
+        if (s.left < to && s.right > from && !floor.piece(s.index).kind->flat())
+            there.push_back(floor.piece(s.index).name);
+    if (!there.empty())
+        out.words += worded(". Before it: {}", listed(there));
+    const double high = a.job.room->ceiling.mm() / 2;
+    out.marks.push_back({onWall(*wall), {from, high}, {to, high}, figure});
+    return out;
+}
+
 } // namespace
 
 const std::vector<Question>& measuredQuestions() {
     static const std::vector<Question> all{
+        {{"how much wall is", "how much wall", "how much free wall is"},
+         &wallBeside,
+         "the wall beside something in it, to the next thing or the corner",
+         "how much wall is left of window 1?"},
         {{"how far apart are",
           "how far apart",
           "how far away is",

@@ -177,7 +177,47 @@ constexpr Other others[] = {
      "?(?:cm|mm|m|in|inches|inch))?) "
      "(higher|lower)",
      "$3 $1 $2"},
-    {"line (.+?) up with (.+)", "centre $1 on $2"},
+    {"flank (.+?) with (.+)", "$2 either side of $1"},
+    {"(.+?) facing (?:each other|one another) across (.+)", "$1 either side of $2"},
+    {"(.+?) (?:either side of|on each side of|on either side of) (.+?), facing (?:it|that|each "
+     "other|one another)",
+     "$1 either side of $2"},
+    {"(.*\\bcurtains?\\b.*?),? (?:full|floor)[- ]length,?(.*)", "$1$2"},
+    {"(?:full|floor)[- ]length (curtains?\\b.*)", "$1"},
+    {"(.+?) (in front of|under|before|at|by) (.*?\\bwindow\\b.*?),? (?:facing|looking) "
+     "(?:out|outward|outwards|outside)",
+     "$1 $2 $3, facing $3"},
+    {"((?:put |place |hang |add |set )?.+?) at ([0-9][^,a-z]*(?: ?(?:cm|mm|m|in|inches|inch|feet|"
+     "ft|foot)\\b)?)(?: high| up)?,? ((?:on )?(?:either side of|each side of|both sides of|above|"
+     "over|between|left of|right of|beside|next to) .+)",
+     "$1 $3, centre at $2"},
+    {"(.+?),? (?:at |mounted |set |hung )?([0-9][^,a-z]*(?: "
+     "?(?:cm|mm|m|in|inches|inch|feet|ft|foot)"
+     "\\b)?) (?:off|above|over|up from|up off) the (?:floor|ground)\\b(.*)",
+     "$1$3, bottom at $2"},
+    {"(.+?) (?:in|at|on) the (?:middle|centre|center) of the ceiling", "$1 in the middle of the "
+                                                                       "room"},
+    {"(?:pull|move|bring|push|slide|shift|take) (.+?) (?:off|away from|out from|from) (.+?) (?:by "
+     "|about |by about )?([0-9].*)",
+     "move $1 $3 away from $2"},
+    {"(?:move|put|set|pull|push|slide|shift|have) (.+?),? so (?:that )?(?:it's|its|it is|they're|"
+     "they are) (.+)",
+     "$1 $2"},
+    {"make (.+?) ([0-9].*?) (?:further|farther) (?:away )?from (.+)", "move $1 $2 away from $3"},
+    {"make (.+?) ([0-9].*?) (?:closer|nearer) to (.+)", "move $1 $2 toward $3"},
+    {"(.*\\bwall ([a-z])\\b.*?)\\bcorner (?:with|at|by|of) (?:the )?wall ([a-z])\\b(.*)",
+     "$1corner $2$3$4"},
+    {"(.+?),? in a grid(?:,? [a-z0-9]+ rows? (?:of|by) [a-z0-9]+)?,? on (.+)",
+     "gallery of $1 on $2"},
+    {"(.+?) (?:as|in) a gallery (?:wall )?on (.+)", "gallery of $1 on $2"},
+    {"(?:is|are) (.+?) in the way(?: of .+?)?\\??", "what is wrong with $1?"},
+    {"(?:a )?(?:rug|carpet) (?:big|large|wide) enough .*", "how big a rug?"},
+    {"how (?:wide|big|long|large) (?:can|could|should|may) (?:an? |the )?.+? (?:to the )?(left|"
+     "right) of (.+?) be\\??",
+     "how much wall is $1 of $2?"},
+    {"how (?:wide|long|big|large) is the (?:wall|space|gap|room|stretch)(?: of wall)? (?:to the "
+     ")?(left|right) of (.+?)\\??",
+     "how much wall is $1 of $2?"},
     {"is there (?:enough |still )?(?:space|room) to (?:open|use|reach|get to|get at|get into) "
      "(.+?)\\??",
      "what is wrong with $1?"},
@@ -185,6 +225,8 @@ constexpr Other others[] = {
     {"(?:centre|center) (an? .+?) (above|over|on|under|between|in) (.+)", "$1 $2 $3"},
     {"(?:put |place |have |try |use )?((?:an? )?.+?) instead of (.+)", "replace $2 by $1"},
     {"(?:put |place |have |try )?(?:an? |the )?(.+?) instead of (.+)", "use $1 instead of $2"},
+    {"line (.+?) up with ((?:the )?(?:window|door|fire|opening|arch|wall|chimney).*)",
+     "centre $1 on $2"},
     {"(?:line up|align) (.+?) with ((?:the )?(?:window|door|fire|opening|arch|wall|chimney).*)",
      "centre $1 on $2"},
     {"((?:put |place |add )?)(?:a |the )?tables? for (.+)", "$1dining table for $2"},
@@ -349,6 +391,15 @@ std::vector<std::pair<std::string, std::string>> inTwoParts(std::string_view tex
 
 namespace {
 
+/// The wall that the two openings of a kind are both in; -1 where they aren't two, or in two walls.
+int wallOfBoth(OpeningKind kind, const Room& room) {
+    std::vector<int> walls;
+    for (const Opening& o : room.openings)
+        if (o.kind == kind)
+            walls.push_back(o.wall);
+    return walls.size() == 2 && walls[0] == walls[1] ? walls[0] : -1;
+}
+
 std::vector<std::string> saidOtherwise(std::string_view text, const Project& job) {
     std::string line(trimmed(text));
     const auto folded = foldCase(line);
@@ -363,6 +414,15 @@ std::vector<std::string> saidOtherwise(std::string_view text, const Project& job
         if (count == 2)
             whole = replaced(whole, fmt::format("between (?:the )?(?:two )?{}", many).c_str(),
                              fmt::format("between {0} 1 and {0} 2", one));
+        // "under the two windows", of one wall.
+        if (const int in = wallOfBoth(kind, *job.room); in >= 0)
+            whole = replaced(
+                whole,
+                fmt::format("\\b(?:cent(?:er|re)d )?(?:under|below|beneath|against|"
+                            "on|at) (?:the two|both|the pair of) {}\\b",
+                            many)
+                    .c_str(),
+                fmt::format("on wall {0}, centred between {1} 1 and {1} 2", wallName(in), one));
     }
     if (const auto table = diningTable(job);
         !table.empty() &&
