@@ -237,6 +237,9 @@ bool LineReader::oneOf() {
 KindPtr LineReader::kindFor() {
     const std::size_t at = in.at();
     const KindPtr kind = in.kind();
+    if (kind && kind->standsOn())
+        if (auto hung = onTheWall(*kind))
+            return hung;
     if (!kind || kind->standsOn() || kind->hangs() || kind->underCeiling())
         return kind;
     const std::size_t end = in.at();
@@ -254,6 +257,21 @@ KindPtr LineReader::kindFor() {
     in.goTo(end);
     const auto small = onTop ? job_.library.kit->byWord("table " + std::string(word)) : nullptr;
     return small && small->standsOn() ? small : kind;
+}
+
+/// "television 65 on wall C" hangs there, where the kit has it so; nothing for all else.
+KindPtr LineReader::onTheWall(const Kind& kind) const {
+    const auto rest = " " + foldCase(in.rest());
+    const auto on = rest.find(" on ");
+    if (on == std::string::npos)
+        return {};
+    auto where = std::string_view(rest).substr(on + 4);
+    if (where.starts_with("the "))
+        where.remove_prefix(4);
+    if (!where.starts_with("wall"))
+        return {};
+    auto hung = job_.library.kit->byWord(kind.name + " on the wall");
+    return hung && hung->hangs() ? hung : nullptr;
 }
 
 /// "it", or a piece by its name; 0 when the line begins otherwise.

@@ -71,6 +71,7 @@ private:
     bool opening();
     bool oneOf();
     KindPtr kindFor();
+    [[nodiscard]] KindPtr onTheWall(const Kind&) const;
     void sizeForPeople(Piece&);
     void whichKind();
     int spokenOf(std::size_t start);

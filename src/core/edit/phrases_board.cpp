@@ -46,6 +46,8 @@ bool onTopOf(Placing& p) {
     const bool it = them.size() == 1 && them.front() != p.subject.id && p.in.take({"it", "that"});
     const int id = it ? them.front() : p.in.piece();
     if (id == 0)
+        p.in.noneYet();
+    if (id == 0)
         p.in.failAhead("on what?", "name a table, a chest or a shelf, like: on console");
     return put(p, onTop(id));
 }

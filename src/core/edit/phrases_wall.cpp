@@ -42,6 +42,13 @@ bool whichWall(Placing& p) {
 }
 
 bool eyeHeight(Placing& p) {
+    // Of a screen mostly: the eye of who sits before it.
+    if (p.said.find("seated") != std::string_view::npos ||
+        p.in.take({"when seated", "when sitting down", "when sitting", "sitting down", "seated",
+                   "sitting", "from the sofa", "from the couch"})) {
+        const Rule* eyes = p.in.job().library.book->byId("leaned-art");
+        return overFloor(p, Level::centre, eyes != nullptr ? eyes->setting("seated") : Length{});
+    }
     Tie& tie = p.add(K::eyeLevel);
     tie.distance = eyeLevel(*p.in.job().library.book, p.in.job().judgement);
     if (p.in.take({"over", "above"})) {
@@ -108,6 +115,8 @@ Level levelFor(std::string_view word) {
 bool heightAt(Placing& p) {
     const Level level = levelFor(p.said);
     const auto d = p.in.length("the height");
+    p.in.take({"from the floor", "off the floor", "above the floor", "over the floor",
+               "up from the floor"});
     return p.in.take({"over", "above"}) ? overStairs(p, level, d) : overFloor(p, level, d);
 }
 
@@ -225,6 +234,11 @@ bool leaned(Placing& p) {
     if (p.in.take({"the floor", "floor"}))
         return overFloor(p, Level::bottom, {});
     const Target of = p.target();
+    // "leaning on wall D": its foot on the floor before it.
+    if (of.is == Is::wall) {
+        p.saidWall = of.index;
+        return overFloor(p, Level::bottom, {});
+    }
     p.add(K::above).of = of;
     return true;
 }
@@ -271,7 +285,8 @@ bool wallPlace(Placing& p) {
         return wallFrom(p, x, MeasuredTo::centre);
     if (!p.in.comma() && !p.in.take({"by", "x", "and"})) {
         p.in.take({"to centre", "to center", "to the centre", "to the center", "on centre",
-                   "on center", "from the floor", "high", "up"});
+                   "on center", "from the floor", "off the floor", "above the floor",
+                   "over the floor", "up from the floor", "high", "up"});
         return overFloor(p, Level::centre, x);
     }
     const auto y = p.in.length("the height");
@@ -434,7 +449,8 @@ std::span<const Phrase> wallPhrases() {
          .read = &heightAt,
          .help = "how high, from the floor",
          .example = "centre at 58; bottom at 40; top at 80"},
-        {.begins = {"at eye level", "at eye height", "in the eye band", "eye level"},
+        {.begins = {"at eye level", "at eye height", "in the eye band", "eye level",
+                    "at seated eye level", "at seated eye height"},
          .of = wallHung,
          .read = &eyeHeight,
          .help = "its centre, by the school and who looks; it follows when either changes",

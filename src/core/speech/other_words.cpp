@@ -186,7 +186,7 @@ constexpr Other others[] = {
     {"(?:full|floor)[- ]length (curtains?\\b.*)", "$1"},
     {"(.+?) (in front of|under|before|at|by) (.*?\\bwindow\\b.*?),? (?:facing|looking) "
      "(?:out|outward|outwards|outside)",
-     "$1 $2 $3, facing $3"},
+     "$1 $2 $3"},
     {"((?:put |place |hang |add |set )?.+?) at ([0-9][^,a-z]*(?: ?(?:cm|mm|m|in|inches|inch|feet|"
      "ft|foot)\\b)?)(?: high| up)?,? ((?:on )?(?:either side of|each side of|both sides of|above|"
      "over|between|left of|right of|beside|next to) .+)",
@@ -385,6 +385,13 @@ std::vector<std::pair<std::string, std::string>> inTwoParts(std::string_view tex
                                     std::regex::icase | std::regex::optimize);
     if (std::smatch found; std::regex_match(line, found, instead))
         out.emplace_back("remove " + found[2].str(), found[1].str());
+    // "make the coffee table round, 40 across"
+    static const std::regex round("(make|have) (.+?) round,? (?:and )?([0-9].*?)"
+                                  "(?: across| wide| in diameter| diameter| dia)?",
+                                  std::regex::icase | std::regex::optimize);
+    if (std::smatch found; std::regex_match(line, found, round))
+        out.emplace_back("make " + found[2].str() + " round",
+                         "make it " + found[3].str() + " round");
     std::erase_if(out, [](const auto& p) { return p.first.empty() || p.second.empty(); });
     return out;
 }
