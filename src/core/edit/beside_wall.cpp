@@ -7,6 +7,8 @@
 
 #include <cmath>
 
+#include <fmt/format.h>
+
 namespace mezzet {
 
 using Is = Target::Is;
@@ -36,6 +38,16 @@ std::optional<int> wallAcross(const Room& room, int wall) {
 
 std::optional<int> wallOf(const Target& t, const Scene& scene) {
     return t.is == Is::piece ? wallBehind(scene, t.piece) : wallIn(t, *scene.room);
+}
+
+std::vector<std::string> cornersToStandIn(const Room& room) {
+    std::vector<std::string> out;
+    for (std::size_t i = 0; i < room.walls.size(); ++i) {
+        const Wall& next = room.walls[(i + 1) % room.walls.size()];
+        if (dot(room.walls[i].inward(), next.along()) > 0.2)
+            out.push_back(fmt::format("corner {}{}", room.walls[i].name, next.name));
+    }
+    return out;
 }
 
 Side freerSide(const Target& t, int wall, const Scene& scene) {

@@ -4,6 +4,7 @@
 #include "scheme/scheme.h"
 
 #include <optional>
+#include <string>
 #include <vector>
 
 namespace mezzet {
@@ -36,6 +37,9 @@ struct Scene;
 /// The next opening, or what is built in, on that side of something in a wall, as seen from inside;
 /// else the corner the wall ends at there. Empty for what is not in that wall.
 [[nodiscard]] std::optional<Target> nextInWall(const Target&, int wall, Side, const Scene&);
+
+/// The room's corners that one can stand in, as they are said: "corner AB".
+[[nodiscard]] std::vector<std::string> cornersToStandIn(const Room&);
 
 /// The wall a piece looks at square, and how far it is from the middle of its front.
 struct WallFaced {

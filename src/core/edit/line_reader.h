@@ -71,7 +71,8 @@ private:
     bool opening();
     bool oneOf();
     KindPtr kindFor();
-    [[nodiscard]] KindPtr onTheWall(const Kind&) const;
+    [[nodiscard]] KindPtr onTheWall(const Kind&);
+    [[nodiscard]] bool isAnotherWordFor(const Piece*, std::size_t start);
     void sizeForPeople(Piece&);
     void whichKind();
     int spokenOf(std::size_t start);

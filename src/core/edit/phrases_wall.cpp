@@ -41,23 +41,6 @@ bool whichWall(Placing& p) {
     return true;
 }
 
-bool eyeHeight(Placing& p) {
-    // Of a screen mostly: the eye of who sits before it.
-    if (p.said.find("seated") != std::string_view::npos ||
-        p.in.take({"when seated", "when sitting down", "when sitting", "sitting down", "seated",
-                   "sitting", "from the sofa", "from the couch"})) {
-        const Rule* eyes = p.in.job().library.book->byId("leaned-art");
-        return overFloor(p, Level::centre, eyes != nullptr ? eyes->setting("seated") : Length{});
-    }
-    Tie& tie = p.add(K::eyeLevel);
-    tie.distance = eyeLevel(*p.in.job().library.book, p.in.job().judgement);
-    if (p.in.take({"over", "above"})) {
-        const Target of = stairs(p);
-        p.out.ties.back().of = of;
-    }
-    return true;
-}
-
 Target corner(bool left) {
     Target t;
     t.is = Is::corner;
@@ -93,6 +76,23 @@ bool overFloor(Placing& p, Level level, Length d) {
     Tie& tie = p.add(K::height);
     tie.level = level;
     tie.distance = d;
+    return true;
+}
+
+bool eyeHeight(Placing& p) {
+    // Of a screen mostly: the eye of who sits before it.
+    if (p.said.find("seated") != std::string_view::npos ||
+        p.in.take({"when seated", "when sitting down", "when sitting", "sitting down", "seated",
+                   "sitting", "from the sofa", "from the couch"})) {
+        const Rule* eyes = p.in.job().library.book->byId("leaned-art");
+        return overFloor(p, Level::centre, eyes != nullptr ? eyes->setting("seated") : Length{});
+    }
+    Tie& tie = p.add(K::eyeLevel);
+    tie.distance = eyeLevel(*p.in.job().library.book, p.in.job().judgement);
+    if (p.in.take({"over", "above"})) {
+        const Target of = stairs(p);
+        p.out.ties.back().of = of;
+    }
     return true;
 }
 
@@ -444,7 +444,7 @@ std::span<const Phrase> wallPhrases() {
         {.begins = {"centred at", "centered at", "centre at", "center at", "with its centre at",
                     "with its center at", "centre is at", "bottom at", "foot at",
                     "with its bottom at", "with its foot at", "top at", "with its top at",
-                    "head at"},
+                    "head at", "middle at", "its middle at", "with its middle at"},
          .of = wallHung,
          .read = &heightAt,
          .help = "how high, from the floor",

@@ -3,6 +3,7 @@
 #include "edit/about_middle.h"
 #include "edit/arrange.h"
 #include "edit/beside_wall.h"
+#include "edit/column_said.h"
 #include "edit/landing.h"
 #include "edit/new_piece.h"
 #include "edit/phrase.h"
@@ -132,7 +133,7 @@ private:
                 return none();
             one = "corner";
             in.take({"of the room", "of this room", "of it"});
-            names = corners();
+            names = cornersToStandIn(*job_.room);
         }
         if (one.empty()) {
             const KindPtr of = in.kind();
@@ -171,18 +172,6 @@ private:
         if (!all)
             in.refuse(all.problem(), at);
         return *all;
-    }
-    /// The room's corners that one can stand in.
-    std::vector<std::string> corners() const {
-        std::vector<std::string> out;
-        const auto& walls = job_.room->walls;
-        for (std::size_t i = 0; i < walls.size(); ++i) {
-            const std::size_t next = (i + 1) % walls.size();
-            if (dot(walls[i].inward(), walls[next].along()) > 0.2)
-                out.push_back(fmt::format("corner {}{}", wallName(static_cast<int>(i)),
-                                          wallName(static_cast<int>(next))));
-        }
-        return out;
     }
     /// "chairs around it": as many as the table has room for.
     bool chairsAround() {
@@ -392,10 +381,15 @@ private:
             return addAll(places, at);
         }
         const bool inRow = in.take({"in a row", "in a line", "side by side", "in row"});
-        const std::size_t clauses = in.at();
-        std::vector<Placement> places{readPlacement(in, first_, scene_, lookedAt_)};
-        const auto apart = places.front().apart;
         const bool hangs = kind_->hangs();
+        const auto column = hangs && !inRow ? withoutColumn(in.text(), in.at()) : std::nullopt;
+        const std::size_t clauses = in.at();
+        std::vector<Placement> places{column ? placedInColumn(*column, in.at())
+                                             : readPlacement(in, first_, scene_, lookedAt_)};
+        const auto apart = places.front().apart;
+        // Shelves are told apart one over the other.
+        if (column || (apart && !inRow && kind_->role == Role::shelf))
+            return oneOverTheOther(std::move(places), apart, at);
         const bool sits = kind_->role == Role::armchair || kind_->role == Role::sofa;
         const Length gap = apart.value_or(hangs  ? job_.library.book->habit("group-gap")
                                           : sits ? job_.library.book->habit("seats-apart")
@@ -424,6 +418,35 @@ private:
             p.ties = {off, level};
             places.push_back(std::move(p));
         }
+        return addAll(places, at);
+    }
+
+    /// What is said of where they hang, but that they hang over each other.
+    Placement placedInColumn(const std::string& line, std::size_t from) {
+        WordsReader again(line, job_, in.them());
+        again.goTo(from);
+        again.comma();
+        auto placed = readPlacement(again, first_, scene_, lookedAt_);
+        in.goTo(in.text().size());
+        return placed;
+    }
+
+    /// The lowest as said, and each other over the one before.
+    Edit oneOverTheOther(std::vector<Placement> places, std::optional<Length> apart,
+                         std::size_t at) {
+        const Length usual = kind_->role == Role::shelf ? job_.library.book->habit("shelves-apart")
+                                                        : job_.library.book->habit("group-gap");
+        for (int i = 1; i < count_; ++i) {
+            Tie over;
+            over.kind = Tie::Kind::above;
+            over.distance = apart.value_or(usual);
+            Tie level;
+            level.kind = Tie::Kind::centredOn;
+            Placement p;
+            p.ties = {over, level};
+            places.push_back(std::move(p));
+        }
+        places.front().apart.reset();
         return addAll(places, at);
     }
 

@@ -91,9 +91,10 @@ struct Habit {
 };
 /// The habits the program asks for; a book has each of them, and no other.
 inline constexpr std::string_view habitIds[] = {
-    "front-legs-on-rug", "beside-on-wall", "chair-drawn", "table-beside-seat", "front-legs-least",
-    "group-gap",         "legs-come-off",  "seats-apart", "rug-past-table",    "pendant-over-table",
-    "rug-border",        "rug-pad",        "rug-leg",     "cut-allowance",     "above-at-most",
+    "front-legs-on-rug", "beside-on-wall", "chair-drawn",        "table-beside-seat",
+    "front-legs-least",  "group-gap",      "shelves-apart",      "legs-come-off",
+    "seats-apart",       "rug-past-table", "pendant-over-table", "rug-border",
+    "rug-pad",           "rug-leg",        "cut-allowance",      "above-at-most",
     "stair-nosing",      "step",           "step-slight"};
 
 /// What a shelf is made of.

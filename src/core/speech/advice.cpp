@@ -231,6 +231,25 @@ std::optional<Answer> whatFits(Asking& a) {
         return {};
     }
     a.in.take({"here", "in here", "there", "in this room", "in the room"});
+    if (const std::size_t under = a.in.at(); a.in.take({"under", "below", "beneath"})) {
+        a.in.article();
+        const Target t = a.in.target();
+        a.end();
+        const auto wall = wallOf(t, *a.scene);
+        const auto box = wall && t.is != Is::wall ? boxOn(t, *wall, *a.scene) : std::nullopt;
+        if (!box)
+            a.in.fail(under, std::max<std::size_t>(a.in.at() - under, 1), "that is in no wall",
+                      "name a window, or what hangs");
+        const auto length = [&](double mm) {
+            return writeGap(Length::millimetres(mm), a.job.notation);
+        };
+        Answer out;
+        out.words = worded("Under {}: up to {} high, and {} wide to stand within it",
+                           words(t, a.wording()), length(box->low.y), length(box->size().x));
+        out.marks.push_back(
+            {onWall(*wall), {box->low.x, box->low.y}, {box->low.x, 0}, length(box->low.y)});
+        return out;
+    }
     if (a.in.take({"over", "above"})) {
         const int id = a.piece();
         a.end();

@@ -1,5 +1,6 @@
 #include "speech/meant.h"
 
+#include "edit/beside_wall.h"
 #include "edit/words_reader.h"
 #include "measure/text.h"
 #include "scheme/on_wall.h"
@@ -363,6 +364,96 @@ void squaredUp(const std::string& line, const Project& job, std::vector<std::str
         out.push_back(fmt::format("{} square to wall {}", piece->name, best->name));
 }
 
+/// "between the radiator and the corner with wall C": of the wall that what is named before is in.
+void cornerWith(const std::string& line, const Project& job, std::vector<std::string>& out) {
+    static const Pattern words = made(
+        "\\b(?:between (?:the )?|from (?:the )?)?(.+?) and (?:the )?corner (?:with|at|by|of|to) "
+        "(?:the )?wall ([a-z])\\b");
+    std::smatch found;
+    if (!std::regex_search(line, found, words))
+        return;
+    const auto begun = found[1].str();
+    const auto between = foldCase(begun).rfind("between ");
+    const auto thing = between == std::string::npos ? begun : begun.substr(between + 8);
+    WordsReader in(thing, job);
+    const auto scene = sceneOf(job);
+    if (!scene)
+        return;
+    try {
+        in.article();
+        const auto wall = wallOf(in.target(), **scene);
+        if (!wall || !in.done())
+            return;
+        const auto& walls = job.room->walls;
+        const auto with = std::find_if(walls.begin(), walls.end(), [&](const Wall& w) {
+            return foldCase(w.name) == foldCase(found[2].str());
+        });
+        if (with == walls.end())
+            return;
+        const auto first = static_cast<std::size_t>(found.position(1));
+        const auto end = static_cast<std::size_t>(found.position() + found.length());
+        out.push_back(line.substr(0, first) + begun + " and corner " +
+                      walls[static_cast<std::size_t>(*wall)].name + with->name + line.substr(end));
+    } catch (const LineFault&) {
+        return;
+    }
+}
+
+/// "wardrobe to the other end of the wall": into the corner it is farther from.
+void otherEndOfWall(const std::string& line, const Project& job, std::vector<std::string>& out) {
+    static const Pattern words =
+        made("(?:(?:move|put|push|slide|shift|bring) )?(.+?) (?:to|at|on|into) the (?:other|far|"
+             "opposite) end of (?:the|its|that) ?wall(?: [a-z])?|(?:(?:move|put|push|slide|shift|"
+             "bring) )?(.+?) (?:to|at|on|into) the (?:other|far|opposite) end of wall ([a-z])");
+    std::smatch found;
+    if (!std::regex_match(line, found, words))
+        return;
+    const Piece* p = pieceNamed(found[1].matched ? found[1].str() : found[2].str(), job);
+    const auto scene = sceneOf(job);
+    if (p == nullptr || !scene || !p->on.isFloor())
+        return;
+    const auto wall = wallBehind(**scene, p->id);
+    const Placed* where = (*scene)->fromAbove(p->id);
+    const auto count = static_cast<int>(job.room->walls.size());
+    if (!wall || where == nullptr ||
+        (found[3].matched && foldCase(job.room->walls[static_cast<std::size_t>(*wall)].name) !=
+                                 foldCase(found[3].str())))
+        return;
+    const Wall& w = job.room->walls[static_cast<std::size_t>(*wall)];
+    const bool nearStart = dot(where->pose.at - w.start, w.along()) < w.length().mm() / 2;
+    const int other = (*wall + (nearStart ? 1 : count - 1)) % count;
+    out.push_back(fmt::format("{} in corner {}{}", p->name, w.name,
+                              job.room->walls[static_cast<std::size_t>(other)].name));
+}
+
+/// "bed lengthwise along wall C": its long side to the wall, its front along it.
+void lengthwise(const std::string& line, const Project& job, std::vector<std::string>& out) {
+    static const Pattern words = made(
+        "(.*?),? ?(?:lengthwise|lengthways|longways|sideways|side on)( (?:along|against|on|to|by) "
+        "(?:the )?wall ([a-z])\\b)(.*)");
+    std::smatch found;
+    if (!std::regex_match(line, found, words))
+        return;
+    const auto& walls = job.room->walls;
+    const auto wall = std::find_if(walls.begin(), walls.end(), [&](const Wall& w) {
+        return foldCase(w.name) == foldCase(found[3].str());
+    });
+    const KindPtr noun = nounIn(found[1].str(), job);
+    const Piece* there = pieceNamed(
+        std::regex_replace(found[1].str(), made("^(?:put|place|push|move|turn|set) "), ""), job);
+    const Size size = there != nullptr ? there->size : noun ? noun->size : Size{};
+    if (wall == walls.end() || size.depth <= size.width) {
+        if (wall != walls.end() && size.depth > Length{})
+            out.push_back(found[1].str() + found[2].str() + found[4].str());
+        return;
+    }
+    // Its head toward whichever wall beside that one it is nearer to; the one before it else.
+    const auto at = static_cast<std::size_t>(wall - walls.begin());
+    const std::size_t before = (at + walls.size() - 1) % walls.size();
+    out.push_back(fmt::format("{}, 0 from wall {}, against wall {}{}", found[1].str(), wall->name,
+                              walls[before].name, found[4].str()));
+}
+
 /// "another reading chair opposite it": one more of what has that name, as large.
 void anotherNamed(const std::string& line, const Project& job, std::vector<std::string>& out) {
     static const Pattern words =
@@ -372,11 +463,15 @@ void anotherNamed(const std::string& line, const Project& job, std::vector<std::
         return;
     WordsReader in(line, job);
     in.goTo(static_cast<std::size_t>(found.length()));
-    if (!in.nameAhead())
+    const Piece* named = nullptr;
+    try {
+        named = job.scheme().byId(in.piece());
+    } catch (const LineFault&) {
         return;
-    const Piece& of = *job.scheme().byId(in.piece());
-    if (of.isGroup())
+    }
+    if (named == nullptr || named->isGroup())
         return;
+    const Piece& of = *named;
     const auto size = [&](Length l) { return write(l, job.notation); };
     const Length second = of.kind->hangs() ? of.size.height : of.size.depth;
     const Length third = of.kind->hangs() ? of.size.depth : of.size.height;
@@ -391,8 +486,9 @@ void anotherNamed(const std::string& line, const Project& job, std::vector<std::
 std::vector<std::string> asMeant(std::string_view text, const Project& job) {
     const std::string line(trimmed(text));
     std::vector<std::string> out;
-    for (const auto& meaning : {theOne, betweenTheTwo, insteadOfOne, theSameSize, toldByPlace,
-                                atAnEnd, everythingAt, partOfBed, linedUp, squaredUp, anotherNamed})
+    for (const auto& meaning :
+         {theOne, betweenTheTwo, insteadOfOne, theSameSize, toldByPlace, atAnEnd, everythingAt,
+          partOfBed, linedUp, squaredUp, anotherNamed, cornerWith, otherEndOfWall, lengthwise})
         meaning(line, job, out);
     std::erase(out, line);
     return out;

@@ -1,6 +1,8 @@
 // Questions about what is there: how far, how big, where.
 #include "edit/beside_wall.h"
 #include "geometry/gap.h"
+#include "geometry/lane.h"
+#include "judge/ahead.h"
 #include "measure/text.h"
 #include "measure/texts.h"
 #include "scheme/on_wall.h"
@@ -406,6 +408,67 @@ std::optional<Answer> where(Asking& a) {
     return out;
 }
 
+/// "how much room is in front of the wardrobe?": from that side of it to what comes first there.
+std::optional<Answer> roomBefore(Asking& a) {
+    a.in.take({"is", "are", "do i have", "do we have", "have i", "have we"});
+    a.in.take({"there", "left"});
+    a.in.take({"left", "free"});
+    const auto side = a.in.take({"in front of", "before", "past"}) ? Side::front
+                      : a.in.take({"behind", "at the back of"})    ? Side::behind
+                      : a.in.take({"to the left of", "left of"})   ? Side::left
+                      : a.in.take({"to the right of", "right of"}) ? Side::right
+                                                                   : std::optional<Side>();
+    const bool beside = !side && a.in.take({"beside", "next to", "at the sides of"});
+    if (!side && !beside)
+        return {};
+    const std::size_t at = a.in.at();
+    a.in.article();
+    const int id = a.in.piece();
+    if (id == 0)
+        a.in.noneYet();
+    const Placed* where = id != 0 ? a.scene->fromAbove(id) : nullptr;
+    if (where == nullptr || !a.scene->pieceById(id)->on.isFloor())
+        a.in.fail(at, std::max<std::size_t>(a.in.at() - at, 1), "that stands nowhere on the floor",
+                  "name what stands on the floor");
+    a.end();
+    const Piece& p = *a.scene->pieceById(id);
+    const FloorView floor(*a.scene);
+    const auto found = [&](Side s) {
+        const Vec2 front = where->pose.front();
+        // Left and right as one faces it.
+        const Vec2 out = s == Side::front    ? front
+                         : s == Side::behind ? -front
+                         : s == Side::left   ? -quarter(front)
+                                             : quarter(front);
+        const bool along = s == Side::front || s == Side::behind;
+        const double half = (along ? p.size.depth : p.size.width).mm() / 2;
+        Lane lane;
+        lane.from = where->pose.at + out * half;
+        lane.along = out;
+        lane.halfWidth = (along ? p.size.width : p.size.depth) / 2;
+        return std::pair{lane, firstAhead(floor, lane, Length::metres(100),
+                                          [&](std::size_t i) { return floor.placed[i].id != id; })};
+    };
+    auto best = found(side.value_or(Side::left));
+    if (beside)
+        if (auto other = found(Side::right);
+            other.second && (!best.second || other.second->ahead > best.second->ahead))
+            best = other;
+    const auto& [lane, stop] = best;
+    if (!stop)
+        return Answer{worded("Nothing stands there: the room is open on that side of {}", p.name)};
+    const auto figure = writeGap(Length::millimetres(stop->ahead), a.job.notation);
+    Answer out;
+    out.words = worded("{}: from {} to {}", figure, p.name, words(stop->what, a.wording()));
+    out.about = {id};
+    out.marks.push_back({theFloor(), lane.from, lane.from + lane.along * stop->ahead, figure});
+    for (const Reading& r : judge(*a.scene, *a.job.library.book, a.job.judgement))
+        if (r.piece == id && r.toMend() &&
+            (r.rule->id == "access" || r.rule->id == "chair-pull-out"))
+            out.words += ". " + whyOf(r, a.wording());
+    return out;
+}
+
 /// "how much wall is left of the door?": from it to the next thing in its wall, or the corner.
 std::optional<Answer> wallBeside(Asking& a) {
     a.in.take({"there", "free"});
@@ -450,6 +513,10 @@ std::optional<Answer> wallBeside(Asking& a) {
 
 const std::vector<Question>& measuredQuestions() {
     static const std::vector<Question> all{
+        {{"how much room is", "how much space is", "how much room", "how much space"},
+         &roomBefore,
+         "the clear floor on one side of a piece, to what comes first there",
+         "how much room is in front of sofa?"},
         {{"how much wall is", "how much wall", "how much free wall is"},
          &wallBeside,
          "the wall beside something in it, to the next thing or the corner",

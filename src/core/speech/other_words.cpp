@@ -88,8 +88,6 @@ constexpr Other others[] = {
      "is there space for a $1?"},
     {"how (?:far|high|much) above (.+?) (?:is|does|do) (.+?)(?: hang| sit)?\\??",
      "how far is $2 from $1?"},
-    {"how much (?:room|space) is (?:there |left )?(?:behind|in front of|before|beside) (.+?)\\??",
-     "how far is $1 from the wall?"},
     {"why (?:does|do|is|are|did) (.+?) (?:go|going|stand|standing|hang|hanging|reach|stick|"
      "sticking|block|blocking|touch|touching|overlap|overlapping)\\b.*",
      "what is wrong with $1?"},
@@ -178,6 +176,42 @@ constexpr Other others[] = {
      "(higher|lower)",
      "$3 $1 $2"},
     {"flank (.+?) with (.+)", "$2 either side of $1"},
+    {"(.*?)\\b(?:all the way|straight|right up|right|hard) "
+     "((?:in|into|up|back|against|to|over)\\b.*)",
+     "$1$2"},
+    {"(?:shove|drag|haul|lug|heave|swing) (.+)", "push $1"},
+    {"(?:stick|pop|plonk|plunk|sit|park|stash|install|mount|fix|fit|lay|position|keep) (.+)",
+     "put $1"},
+    {"keep ([0-9].*? between .+)", "leave $1"},
+    {"(.*?\\bleave [0-9].*? between )(.+?) and the wall", "$1the wall and $2"},
+    {"turn (.+?) so (?:that )?(?:its|the) (?:head|headboard|back) is (?:on|at|against|to|toward|"
+     "towards) (.+)",
+     "put $1 against $2"},
+    {"(?:put |place |have |try |use )?((?:an? )?.+?) in place of (.+)", "replace $2 by $1"},
+    {"(?:can|will|does|do) (.+?)(?:'s)? (?:doors?|drawers?|leaf) (?:still )?(?:open|close|swing|"
+     "shut)(?: fully| all the way| properly)?\\??",
+     "what is wrong with $1?"},
+    {"how far does (.+?) (?:stick|come|reach|stand|jut|project) out\\b.*", "how deep is $1?"},
+    {"(.+?) (above|over|beside|next to|by|either side of|on each side of|on either side of) the "
+     "head of (.+)",
+     "$1 $2 $3"},
+    {"(.+?) (?:for|to) (?:reading|read in|read|sit in|sit on|sitting|working|work at|eating|"
+     "storage|dressing|drawing|homework) (.+)",
+     "$1 $2"},
+    {"(.+?),? (?:with )?[a-z0-9]+ (?:drawers?|doors?)\\b,?(.*)", "$1$2"},
+    {"what(?:'s| is) the (?:widest|longest|biggest|largest) (.+?) (?:that |which )?(?:i can fit|we "
+     "can fit|will fit|would fit|can fit|could fit|fits|goes|can stand) (.+)",
+     "what $1 fits $2"},
+    {"(is there (?:space|room) for) an? (?:second|third|fourth|extra|further|additional|"
+     "another) (.+)",
+     "$1 a $2"},
+    {"(is there (?:space|room) for) another (.+)", "$1 a $2"},
+    {"(?:does|is|will|would) (?:anything|something|any of it|any of this) (?:block|blocking|in the "
+     "way|obstruct|obstructing|too close|wrong).*",
+     "what is wrong?"},
+    {"(?:add |put |hang )?(?:an? )?(?:roller|venetian|cellular|wooden|blackout) "
+     "(blinds?|shades?)(.*)",
+     "a roman blind$2"},
     {"(.+?) facing (?:each other|one another) across (.+)", "$1 either side of $2"},
     {"(.+?) (?:either side of|on each side of|on either side of) (.+?), facing (?:it|that|each "
      "other|one another)",
@@ -240,8 +274,13 @@ constexpr Other others[] = {
      "how far is $1 from $2?"},
     {"is there (?:enough )?(?:space|room) (?:to walk |to pass )?between (.+?) and (.+?)\\??",
      "how far is $1 from $2?"},
-    {"is there (?:enough )?(?:space|room) (?:to walk |to pass )?behind (.+?)\\??",
-     "how far is $1 from the wall?"},
+    {"is there (?:enough )?(?:space|room) (?:left |free )?(?:to [a-z ]+? |for [a-z ]+? "
+     ")?(behind|in "
+     "front of|before|beside|next to) (.+?)\\??",
+     "how much room is $1 $2?"},
+    {"(?:can|could) (?:a person|someone|somebody|one|people|you|i|we) (?:walk|get|pass|go|squeeze|"
+     "stand) (behind|in front of|before|beside|past) (.+?)\\??",
+     "how much room is $1 $2?"},
 };
 
 /// "24 x 36 portrait": the figures the way it stands.
