@@ -8,6 +8,7 @@
 #include "scheme/surfaces.h"
 
 #include <algorithm>
+#include <array>
 #include <cmath>
 #include <numbers>
 
@@ -297,6 +298,31 @@ std::string harmOf(const Project& job, const Scene& scene, const std::vector<int
 std::string builtInAt(const Scene& scene, int id) {
     const Placed* there = scene.byId(id);
     return there != nullptr ? inBuilt(scene, there->shape) : std::string();
+}
+
+std::string doorwayAt(const Scene& scene, int id) {
+    const Piece* p = scene.pieceById(id);
+    const Placed* there = scene.fromAbove(id);
+    if (p == nullptr || there == nullptr || !p->on.isFloor() || !p->kind->takesFloor())
+        return {};
+    // As much as a step.
+    const double before = Length::inches(12).mm();
+    const auto meets = [&](const Shape& s) {
+        return gapBetween(there->shape, s).depth.mm() > touching;
+    };
+    for (const Opening& o : scene.room->openings) {
+        if (o.kind == OpeningKind::window)
+            continue;
+        const Wall& w = scene.room->walls[static_cast<std::size_t>(o.wall)];
+        const Vec2 left = w.at(o.left);
+        const Vec2 right = w.at(o.left + o.width);
+        const std::array<Vec2, 4> step{left, right, right + w.inward() * before,
+                                       left + w.inward() * before};
+        const auto swing = doorSwing(*scene.room, o);
+        if (meets(convexPolygon(step)) || (swing && meets(*swing)))
+            return o.name();
+    }
+    return {};
 }
 
 std::string overlapOf(const Scene& scene, int id) {

@@ -44,6 +44,10 @@ struct Through {
 /// What is built into the room where a piece stands: "the chimney"; empty for nothing.
 [[nodiscard]] std::string builtInAt(const Scene&, int id);
 
+/// The way in that a piece on the floor stands before, or in the sweep of whose leaf: "door 1";
+/// empty for none, and for what one walks over.
+[[nodiscard]] std::string doorwayAt(const Scene&, int id);
+
 /// What a piece stands in, or hangs over: another piece's or an opening's name; empty for nothing.
 [[nodiscard]] std::string overlapOf(const Scene&, int id);
 

@@ -18,6 +18,7 @@
 #include "measure/texts.h"
 
 #include <algorithm>
+#include <regex>
 
 namespace mezzet {
 
@@ -261,14 +262,12 @@ KindPtr LineReader::kindFor() {
 
 /// "television 65 on wall C" hangs there, where the kit has it so; nothing for all else.
 KindPtr LineReader::onTheWall(const Kind& kind) {
-    const auto rest = " " + foldCase(in.rest());
-    const auto on = rest.find(" on ");
-    if (on == std::string::npos)
-        return {};
-    auto where = std::string_view(rest).substr(on + 4);
-    if (where.starts_with("the "))
-        where.remove_prefix(4);
-    if (!where.starts_with("wall"))
+    static const std::regex words(
+        R"(\s*,?\s*(?:[0-9][0-9 ./x'"]*\s*(?:inches|inch|in|cm|mm|m|ft|feet|diagonal)?\s*)*on )"
+        R"((?:the )?(?:[a-z]+ )?wall\b.*)",
+        std::regex::icase | std::regex::optimize);
+    const std::string rest(in.rest());
+    if (!std::regex_match(rest, words))
         return {};
     auto hung = job_.library.kit->byWord(kind.name + " on the wall");
     return hung && hung->hangs() ? hung : nullptr;
@@ -322,19 +321,6 @@ std::string LineReader::firstWords() {
     return std::string(words.empty() ? trimmed(r) : words);
 }
 
-/// "couch" for what is called Sofa, "bed" for the one bed there is: a word of its own for the kind,
-/// and not the end of a longer name, of which there may be others.
-bool LineReader::isAnotherWordFor(const Piece* p, std::size_t start) {
-    const auto said = plainWord(in.since(start));
-    const KindPtr kind = job_.library.kit->byWord(in.since(start));
-    if (!kind || p == nullptr)
-        return false;
-    if (kind == p->kind)
-        return plainWord(p->name) == plainWord(kind->name) &&
-               !plainWord(kind->name).ends_with(" " + said);
-    return kind->role == Role::bed && p->kind->role == Role::bed && said == "bed";
-}
-
 /// True when an existing piece's whole name stands here, and not as the beginning of the name
 /// of a kind that says more ("table lamp" when there is a piece called Table).
 bool LineReader::startsPiece(std::size_t start) {
@@ -349,8 +335,7 @@ bool LineReader::startsPiece(std::size_t start) {
         if (id != 0)
             asPiece = in.at();
         const auto said = id == 0 ? std::string() : plainWord(in.scheme().byId(id)->name);
-        const bool exact = id != 0 && (plainWord(in.since(start)) == said ||
-                                       isAnotherWordFor(in.scheme().byId(id), start));
+        const bool exact = id != 0 && plainWord(in.since(start)) == said;
         in.goTo(start);
         if (asKind > start && !exact)
             return false; // a kind's name by itself adds one

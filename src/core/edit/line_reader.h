@@ -72,7 +72,6 @@ private:
     bool oneOf();
     KindPtr kindFor();
     [[nodiscard]] KindPtr onTheWall(const Kind&);
-    [[nodiscard]] bool isAnotherWordFor(const Piece*, std::size_t start);
     void sizeForPeople(Piece&);
     void whichKind();
     int spokenOf(std::size_t start);

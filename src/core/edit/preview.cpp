@@ -141,6 +141,8 @@ std::string previewOf(const Project& before, const Scene& was, const Edit& edit,
                 if (const auto in = overlapOf(*after.scene, now.id); !in.empty())
                     out +=
                         now.onWall() ? worded(", over {}", in) : worded(", and stands in {}", in);
+                if (const auto door = doorwayAt(*after.scene, now.id); !door.empty())
+                    out += worded(", before {}", door);
                 if (const auto& caution = now.kind->caution;
                     !caution.empty() && seenOf.insert(caution).second)
                     say(caution);
@@ -198,6 +200,9 @@ std::string previewOf(const Project& before, const Scene& was, const Edit& edit,
                 !in.empty() && in != overlapOf(was, old->id))
                 through += (through.empty() ? "" : ", ") +
                            (now.onWall() ? worded("over {}", in) : worded("into {}", in));
+            if (const auto door = doorwayAt(*after.scene, old->id);
+                !door.empty() && door != doorwayAt(was, old->id))
+                through += (through.empty() ? "" : ", ") + worded("before {}", door);
             if (!step.empty())
                 tell(
                     worded("moves {} {}{}", now.name, step, through.empty() ? "" : ", " + through));
@@ -227,6 +232,9 @@ std::string previewOf(const Project& before, const Scene& was, const Edit& edit,
                     throughWords(was, *after.scene, p.id, after.project->wording());
                 !through.empty())
                 say(worded("{} goes {}", p.name, through));
+            if (const auto door = doorwayAt(*after.scene, p.id);
+                !door.empty() && door != doorwayAt(was, p.id))
+                say(worded("{} comes to stand before {}", p.name, door));
         }
     for (const auto& n : after.notices)
         say(n);

@@ -446,8 +446,15 @@ std::optional<Answer> roomBefore(Asking& a) {
         lane.from = where->pose.at + out * half;
         lane.along = out;
         lane.halfWidth = (along ? p.size.width : p.size.depth) / 2;
-        return std::pair{lane, firstAhead(floor, lane, Length::metres(100),
-                                          [&](std::size_t i) { return floor.placed[i].id != id; })};
+        return std::pair{lane, firstAhead(floor, lane, Length::metres(100), [&](std::size_t i) {
+                             // Chairs that are drawn up to it are part of how it is used.
+                             const Piece& other = floor.piece(i);
+                             const bool itsSeat =
+                                 other.kind->isSeat() &&
+                                 std::any_of(other.ties.begin(), other.ties.end(),
+                                             [id](const Tie& t) { return t.refersTo(id); });
+                             return other.id != id && !itsSeat;
+                         })};
     };
     auto best = found(side.value_or(Side::left));
     if (beside)

@@ -180,8 +180,7 @@ constexpr Other others[] = {
      "((?:in|into|up|back|against|to|over)\\b.*)",
      "$1$2"},
     {"(?:shove|drag|haul|lug|heave|swing) (.+)", "push $1"},
-    {"(?:stick|pop|plonk|plunk|sit|park|stash|install|mount|fix|fit|lay|position|keep) (.+)",
-     "put $1"},
+    {"(?:stick|pop|plonk|plunk|sit|park|stash|install|mount|lay|position) (.+)", "put $1"},
     {"keep ([0-9].*? between .+)", "leave $1"},
     {"(.*?\\bleave [0-9].*? between )(.+?) and the wall", "$1the wall and $2"},
     {"turn (.+?) so (?:that )?(?:its|the) (?:head|headboard|back) is (?:on|at|against|to|toward|"
@@ -198,7 +197,8 @@ constexpr Other others[] = {
     {"(.+?) (?:for|to) (?:reading|read in|read|sit in|sit on|sitting|working|work at|eating|"
      "storage|dressing|drawing|homework) (.+)",
      "$1 $2"},
-    {"(.+?),? (?:with )?[a-z0-9]+ (?:drawers?|doors?)\\b,?(.*)", "$1$2"},
+    {"(.+?),? (?:with )?(?:[0-9]+|one|two|three|four|five|six|eight) (?:drawers?|doors?)\\b,?(.*)",
+     "$1$2"},
     {"what(?:'s| is) the (?:widest|longest|biggest|largest) (.+?) (?:that |which )?(?:i can fit|we "
      "can fit|will fit|would fit|can fit|could fit|fits|goes|can stand) (.+)",
      "what $1 fits $2"},
