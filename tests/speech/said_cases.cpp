@@ -225,6 +225,14 @@ std::string holds(const Look& l, const Piece& p, const std::string& verb, const 
         if (!a || !b)
             return no("no such things");
         // Its middle lies between theirs.
+        if (!plan) {
+            const auto left = boxOn(*a, p.wall(), *l.scene);
+            const auto right = boxOn(*b, p.wall(), *l.scene);
+            const double x = l.scene->byId(p.id)->pose.at.x;
+            return left && right && (x - left->centre().x) * (x - right->centre().x) < 0
+                       ? ""
+                       : no("hangs elsewhere");
+        }
         const Vec2 line = l.middle(*b) - l.middle(*a);
         const double share = dot(seen->pose.at - l.middle(*a), line) / dot(line, line);
         return share > 0.1 && share < 0.9 ? "" : no(fmt::format("at {}", share));
