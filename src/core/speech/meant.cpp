@@ -447,11 +447,16 @@ void lengthwise(const std::string& line, const Project& job, std::vector<std::st
             out.push_back(found[1].str() + found[2].str() + found[4].str());
         return;
     }
-    // Its head toward whichever wall beside that one it is nearer to; the one before it else.
+    // Its head to the one of the two walls beside that one which it is nearer to; of a new one to
+    // the one before it.
     const auto at = static_cast<std::size_t>(wall - walls.begin());
-    const std::size_t before = (at + walls.size() - 1) % walls.size();
+    const Wall& before = walls[(at + walls.size() - 1) % walls.size()];
+    const Wall& after = walls[(at + 1) % walls.size()];
+    const auto off = [&](const Wall& w) {
+        return there != nullptr ? std::abs(dot(there->pose.at - w.start, w.inward())) : 0.0;
+    };
     out.push_back(fmt::format("{}, 0 from wall {}, against wall {}{}", found[1].str(), wall->name,
-                              walls[before].name, found[4].str()));
+                              off(after) < off(before) ? after.name : before.name, found[4].str()));
 }
 
 /// "another reading chair opposite it": one more of what has that name, as large.
