@@ -2,6 +2,7 @@
 #include "edit/phrase.h"
 
 #include "measure/text.h"
+#include "measure/texts.h"
 
 namespace mezzet {
 
@@ -71,7 +72,15 @@ std::span<const Phrase> toldPhrases() {
          .example = "because it faces the fire"},
         {.begins = {"seat height", "seat"},
          .of = standing,
-         .read = [](Placing& p) { return height(p, p.out.heights.seat); },
+         .read =
+             [](Placing& p) {
+                 if (!p.subject.kind->heights.seat)
+                     p.fault(worded("nobody sits on {}", p.subject.name.empty()
+                                                             ? smallFirst(p.subject.kind->name)
+                                                             : p.subject.name),
+                             worded("say it like: seat {} with 6", p.subject.name));
+                 return height(p, p.out.heights.seat);
+             },
          .follows = Follows::length,
          .help = "its heights over the floor",
          .example = "seat 17; arm 24; top 20"},

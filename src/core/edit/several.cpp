@@ -358,6 +358,11 @@ private:
                 in.fail(at, in.at() - at,
                         worded("there is no room for {} on each side of that", first_.kind->name),
                         "name something with free wall beside it");
+            // A height that is said takes the place of being level with it.
+            if (std::any_of(more.ties.begin(), more.ties.end(), [](const Tie& t) {
+                    return t.kind == Tie::Kind::height || t.kind == Tie::Kind::eyeLevel;
+                }))
+                std::erase_if(p.ties, [](const Tie& t) { return t.kind == Tie::Kind::levelWith; });
             p.ties.insert(p.ties.end(), more.ties.begin(), more.ties.end());
             places.push_back(std::move(p));
         }

@@ -364,19 +364,18 @@ void squaredUp(const std::string& line, const Project& job, std::vector<std::str
         out.push_back(fmt::format("{} square to wall {}", piece->name, best->name));
 }
 
-/// "between the radiator and the corner with wall C": of the wall that what is named before is in.
+/// "between the radiator and the corner with wall C", "… and corner CD": along the wall it is in,
+/// up to the other.
 void cornerWith(const std::string& line, const Project& job, std::vector<std::string>& out) {
     static const Pattern words = made(
-        "\\b(?:between (?:the )?|from (?:the )?)?(.+?) and (?:the )?corner (?:with|at|by|of|to) "
-        "(?:the )?wall ([a-z])\\b");
+        "\\bbetween (.+?) and (?:the )?corner (?:(?:with|at|by|of|to) (?:the )?wall ([a-z])|([a-z])"
+        "([a-z]))\\b");
     std::smatch found;
     if (!std::regex_search(line, found, words))
         return;
-    const auto begun = found[1].str();
-    const auto between = foldCase(begun).rfind("between ");
-    const auto thing = between == std::string::npos ? begun : begun.substr(between + 8);
-    WordsReader in(thing, job);
     const auto scene = sceneOf(job);
+    const std::string thing = found[1];
+    WordsReader in(thing, job);
     if (!scene)
         return;
     try {
@@ -384,16 +383,88 @@ void cornerWith(const std::string& line, const Project& job, std::vector<std::st
         const auto wall = wallOf(in.target(), **scene);
         if (!wall || !in.done())
             return;
-        const auto& walls = job.room->walls;
-        const auto with = std::find_if(walls.begin(), walls.end(), [&](const Wall& w) {
-            return foldCase(w.name) == foldCase(found[2].str());
-        });
-        if (with == walls.end())
+        const std::string& own = job.room->walls[static_cast<std::size_t>(*wall)].name;
+        std::string other = found[2];
+        for (const int k : {3, 4})
+            if (found[k].matched && foldCase(found[k].str()) != foldCase(own))
+                other = found[k];
+        if (!other.empty() && foldCase(other) != foldCase(own))
+            out.push_back(replacedAt(found, fmt::format("between {} and wall {}", thing, other)));
+    } catch (const LineFault&) {
+        return;
+    }
+}
+
+/// "a rug under the table that reaches 24 past it": as large as that takes.
+void rugPast(const std::string& line, const Project& job, std::vector<std::string>& out) {
+    static const Pattern words = made(
+        "((?:put |place |add |lay )?(?:an? |the )?(?:.*?)(?:rug|carpet)) under (?:the |my )?(.+?) "
+        "(?:that |which )?(?:reaches|reaching|extends|extending|goes|going|sticks out|is) "
+        "([0-9].*?) (?:past|beyond|out from|outside|larger than|more than) (?:it|that|its "
+        "edges?|the table|on (?:all|every) sides?)(?: on (?:all|every|each) sides?)?");
+    std::smatch found;
+    if (!std::regex_match(line, found, words))
+        return;
+    const Piece* over = pieceNamed(found[2], job);
+    const auto past = readLength(found[3].str(), job.notation.units);
+    if (over == nullptr || !past)
+        return;
+    const auto said = [&](Length l) { return write(l + *past * 2, job.notation); };
+    out.push_back(fmt::format("{} {} x {} under {}", found[1].str(), said(over->size.width),
+                              said(over->size.depth), over->name));
+}
+
+/// "replace the rectangular table with a 54 inch round one": of what it takes the place of.
+void byARoundOne(const std::string& line, const Project& job, std::vector<std::string>& out) {
+    static const Pattern words =
+        made("((?:replace|swap|exchange|change) .+? (?:with|by|for|to) an? .+?) one");
+    std::smatch found;
+    if (!std::regex_match(line, found, words))
+        return;
+    const KindPtr noun = nounIn(line, job);
+    const Piece* old = nullptr;
+    WordsReader in(line, job);
+    in.word();
+    try {
+        in.article();
+        old = job.scheme().byId(in.piece());
+    } catch (const LineFault&) {
+        old = nullptr;
+    }
+    const KindPtr of = old != nullptr ? old->kind : noun;
+    if (!of)
+        return;
+    const auto last = of->name.rfind(' ');
+    out.push_back(found[1].str() + " " +
+                  foldCase(last == std::string::npos ? of->name : of->name.substr(last + 1)));
+}
+
+/// "a mirror opposite the window": on the wall across from it, straight over.
+void hungOpposite(const std::string& line, const Project& job, std::vector<std::string>& out) {
+    static const Pattern words = made("(.+?) (?:opposite|across from|facing) (?:the |my )?(.+)");
+    std::smatch found;
+    if (!std::regex_match(line, found, words))
+        return;
+    const KindPtr noun = nounIn(found[1].str(), job);
+    const std::string thing = found[2];
+    if (!noun || !noun->hangs())
+        return;
+    WordsReader in(thing, job);
+    try {
+        const Target t = in.target(false);
+        const auto wall = wallIn(t, *job.room);
+        const auto across = wall && in.done() ? wallAcross(*job.room, *wall) : std::nullopt;
+        const auto scene = sceneOf(job);
+        const auto box = across && scene ? boxOn(t, *wall, **scene) : std::nullopt;
+        if (!box)
             return;
-        const auto first = static_cast<std::size_t>(found.position(1));
-        const auto end = static_cast<std::size_t>(found.position() + found.length());
-        out.push_back(line.substr(0, first) + begun + " and corner " +
-                      walls[static_cast<std::size_t>(*wall)].name + with->name + line.substr(end));
+        const Wall& from = job.room->walls[static_cast<std::size_t>(*wall)];
+        const Wall& to = job.room->walls[static_cast<std::size_t>(*across)];
+        const double along =
+            dot(from.at(Length::millimetres(box->centre().x)) - to.start, to.along());
+        if (along > 0 && along < to.length().mm())
+            out.push_back(fmt::format("{} on wall {}, centre {} from left corner", found[1].str(),
+                                      to.name, write(Length::millimetres(along), job.notation)));
     } catch (const LineFault&) {
         return;
     }
@@ -493,7 +564,8 @@ std::vector<std::string> asMeant(std::string_view text, const Project& job) {
     std::vector<std::string> out;
     for (const auto& meaning :
          {theOne, betweenTheTwo, insteadOfOne, theSameSize, toldByPlace, atAnEnd, everythingAt,
-          partOfBed, linedUp, squaredUp, anotherNamed, cornerWith, otherEndOfWall, lengthwise})
+          partOfBed, linedUp, squaredUp, anotherNamed, cornerWith, otherEndOfWall, lengthwise,
+          rugPast, byARoundOne, hungOpposite})
         meaning(line, job, out);
     std::erase(out, line);
     return out;

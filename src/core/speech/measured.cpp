@@ -419,7 +419,8 @@ std::optional<Answer> roomBefore(Asking& a) {
                       : a.in.take({"to the right of", "right of"}) ? Side::right
                                                                    : std::optional<Side>();
     const bool beside = !side && a.in.take({"beside", "next to", "at the sides of"});
-    if (!side && !beside)
+    const bool around = !side && !beside && a.in.take({"all around", "around", "round"});
+    if (!side && !beside && !around)
         return {};
     const std::size_t at = a.in.at();
     a.in.article();
@@ -456,6 +457,26 @@ std::optional<Answer> roomBefore(Asking& a) {
                              return other.id != id && !itsSeat;
                          })};
     };
+    if (around) {
+        // Each side by itself, in the order one tells them.
+        Answer out;
+        out.about = {id};
+        std::vector<std::string> parts;
+        for (const auto& [s, word] : {std::pair{Side::front, "in front"},
+                                      {Side::behind, "behind"},
+                                      {Side::left, "left"},
+                                      {Side::right, "right"}}) {
+            const auto [lane, stop] = found(s);
+            if (!stop)
+                continue;
+            const auto figure = writeGap(Length::millimetres(stop->ahead), a.job.notation);
+            parts.push_back(worded("{} {}, to {}", figure, word, words(stop->what, a.wording())));
+            out.marks.push_back(
+                {theFloor(), lane.from, lane.from + lane.along * stop->ahead, figure});
+        }
+        out.words = worded("Around {}: {}", p.name, fmt::format("{}", fmt::join(parts, "; ")));
+        return out;
+    }
     auto best = found(side.value_or(Side::left));
     if (beside)
         if (auto other = found(Side::right);

@@ -176,6 +176,37 @@ constexpr Other others[] = {
      "(higher|lower)",
      "$3 $1 $2"},
     {"flank (.+?) with (.+)", "$2 either side of $1"},
+    {"(.*\\bcurtains?\\b.*?),? (?:reaching |going |down )?(?:to|touching) the "
+     "(?:floor|ground),?(.*)",
+     "$1$2"},
+    {"stack (.+)", "$1, one above the other"},
+    {"(?:turn|rotate|swing) (.+?) (?:to|so (?:that )?(?:it|they)) (?:runs?|goes?|go|lies?|is|are) "
+     "(?:along|parallel to|parallel with) (.+)",
+     "$1 square to $2"},
+    {"(.+?),? one (?:at|on) (?:each|either) (?:end|side)", "$1"},
+    {"(?:put |use |have )?(.+?) at (?:the|both|each) ends?(?: of (?:the |my )?.*table)?",
+     "replace the end chairs by $1"},
+    {"(?:slide|move|push|pull|shift) (.+?) (?:to the (?:left|right) )?(?:until|till) (?:it's|it is|"
+     "they're|they are) (.+)",
+     "$1 $2"},
+    {"(.+?) (?:again|too|as well|for now|this time)", "$1"},
+    {"(?:clear|empty|strip) (?:the )?(wall .+)", "remove everything on $1"},
+    {"what(?:'s| is) the (?:biggest|largest|right|best) (?:rug|carpet) .*", "how big a rug?"},
+    {"how low should (.+)", "how high should $1"},
+    {"how high (?:above|over) .+? should (.+?) (?:be|hang|go)\\??", "how high should $1 hang?"},
+    {"does (?:the|any) (?:door|window|leaf)s?(?: [0-9])? (?:hit|touch|meet|clear|open into|swing "
+     "into) .*",
+     "what is wrong?"},
+    {"(?:start (?:over|again|afresh|from scratch)) .*", "remove everything"},
+    {"(put|move|bring|set) (.+?) back (in|into|to|on|under|against|at|by|next to|beside) (.+)",
+     "$1 $2 $3 $4"},
+    {"((?:will|does|would|can|could) an? .*?)table (fit.*)", "$1dining table $2"},
+    {"how much (?:clearance|space|room|floor) (?:do (?:i|we) have|is there|have i|is left|is)? "
+     "?(?:all )?(?:around|round) (.+?)\\??",
+     "how much room is around $1?"},
+    {"(.+?) when (?:people are seated|people sit|everyone is seated|somebody sits there|in use)"
+     "\\??",
+     "$1?"},
     {"(.*?)\\b(?:all the way|straight|right up|right|hard) "
      "((?:in|into|up|back|against|to|over)\\b.*)",
      "$1$2"},
@@ -257,7 +288,7 @@ constexpr Other others[] = {
      "what is wrong with $1?"},
     {"float (.+)", "put $1"},
     {"(?:centre|center) (an? .+?) (above|over|on|under|between|in) (.+)", "$1 $2 $3"},
-    {"(?:put |place |have |try |use )?((?:an? )?.+?) instead of (.+)", "replace $2 by $1"},
+    {"(?:put |place |have |try |use )?((?:an? )?.+?),? instead of (.+)", "replace $2 by $1"},
     {"(?:put |place |have |try )?(?:an? |the )?(.+?) instead of (.+)", "use $1 instead of $2"},
     {"line (.+?) up with ((?:the )?(?:window|door|fire|opening|arch|wall|chimney).*)",
      "centre $1 on $2"},
@@ -473,8 +504,8 @@ std::vector<std::string> saidOtherwise(std::string_view text, const Project& job
     if (const auto table = diningTable(job);
         !table.empty() &&
         (folded.find("chair") != std::string::npos || folded.find("stool") != std::string::npos ||
-         folded.find("seat") != std::string::npos))
-        whole = replaced(whole, "\\bthe table\\b", table);
+         folded.find("seat") != std::string::npos || folded.find("sit ") != std::string::npos))
+        whole = replaced(whole, "\\b(?:the|this|that|my|our) table\\b", table);
     // "toward the windows", of those in one wall.
     int wall = -1;
     for (const Opening& o : job.room->openings)

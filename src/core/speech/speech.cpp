@@ -234,6 +234,8 @@ Result<Spoken> readAsSaid(std::string_view whole, const Project& job, const List
     if (!said)
         return said.problem();
     out.said = std::move(*said);
+    if (out.said.preview.empty() && out.said.edit.acts.empty())
+        out.said.preview = "Changes nothing: it is so already";
     if (const auto asks = anyway ? std::nullopt : whatItAsks(text, job, out.said))
         return *asks;
     return out;
