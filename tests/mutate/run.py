@@ -68,7 +68,9 @@ def main():
     with open(os.path.join(here, "changes.json"), encoding="utf-8") as f:
         changes = json.load(f)
     copy_tree()
-    made = quiet(["cmake", "-S", tree, "-B", out, "-G", "Ninja", "-DCMAKE_BUILD_TYPE=Release"])
+    made = quiet(["cmake", "-S", tree, "-B", out, "-G", "Ninja", "-DCMAKE_BUILD_TYPE=Release",
+                  # A change may leave something unused.
+                  "-DMEZZET_WARNINGS_ARE_ERRORS=OFF"])
     if made.returncode != 0:
         sys.exit(made.stdout)
     chosen = [c for c in changes if not words or any(w in c["what"] for w in words)]
@@ -88,7 +90,9 @@ def main():
             f.write(text.replace(c["was"], c["now"]))
         try:
             told = c.get("caught by", "").split(":")
-            tries = [(told[0], told[1])] if len(told) == 2 and not find else [(p, slow) for p in c["tests"]]
+            tries = [(p, slow) for p in c["tests"]]
+            if len(told) == 2 and not find:  # that test first; another may have taken its place
+                tries.insert(0, (told[0], told[1]))
             failed = ""
             for program, which in tries:
                 built = build(program)

@@ -413,7 +413,8 @@ std::optional<Answer> roomBefore(Asking& a) {
     a.in.take({"is", "are", "do i have", "do we have", "have i", "have we"});
     a.in.take({"there", "left"});
     a.in.take({"left", "free"});
-    const auto side = a.in.take({"in front of", "before", "past"}) ? Side::front
+    const std::optional<Side> side =
+        a.in.take({"in front of", "before", "past"}) ? Side::front
                       : a.in.take({"behind", "at the back of"})    ? Side::behind
                       : a.in.take({"to the left of", "left of"})   ? Side::left
                       : a.in.take({"to the right of", "right of"}) ? Side::right
