@@ -413,15 +413,19 @@ std::optional<Answer> roomBefore(Asking& a) {
     a.in.take({"is", "are", "do i have", "do we have", "have i", "have we"});
     a.in.take({"there", "left"});
     a.in.take({"left", "free"});
-    const std::optional<Side> side =
-        a.in.take({"in front of", "before", "past"}) ? Side::front
-                      : a.in.take({"behind", "at the back of"})    ? Side::behind
-                      : a.in.take({"to the left of", "left of"})   ? Side::left
-                      : a.in.take({"to the right of", "right of"}) ? Side::right
-                                                                   : std::optional<Side>();
-    const bool beside = !side && a.in.take({"beside", "next to", "at the sides of"});
-    const bool around = !side && !beside && a.in.take({"all around", "around", "round"});
-    if (!side && !beside && !around)
+    Side side = Side::left;
+    bool told = true;
+    if (a.in.take({"in front of", "before", "past"}))
+        side = Side::front;
+    else if (a.in.take({"behind", "at the back of"}))
+        side = Side::behind;
+    else if (a.in.take({"to the right of", "right of"}))
+        side = Side::right;
+    else
+        told = a.in.take({"to the left of", "left of"});
+    const bool beside = !told && a.in.take({"beside", "next to", "at the sides of"});
+    const bool around = !told && !beside && a.in.take({"all around", "around", "round"});
+    if (!told && !beside && !around)
         return {};
     const std::size_t at = a.in.at();
     a.in.article();
@@ -478,7 +482,7 @@ std::optional<Answer> roomBefore(Asking& a) {
         out.words = worded("Around {}: {}", p.name, fmt::format("{}", fmt::join(parts, "; ")));
         return out;
     }
-    auto best = found(side.value_or(Side::left));
+    auto best = found(side);
     if (beside)
         if (auto other = found(Side::right);
             other.second && (!best.second || other.second->ahead > best.second->ahead))
