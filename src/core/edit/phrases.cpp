@@ -396,7 +396,11 @@ void Placing::centredFirst() {
             if ((p->of.bits & saidOf(*subject.kind).bits) != 0)
                 fine.push_back(p);
         clause(fine);
-        add(Tie::Kind::centredOn).of = last_;
+        // Under a window it is in the middle of that already.
+        if (std::none_of(out.ties.begin(), out.ties.end(), [&](const Tie& t) {
+                return t.kind == Tie::Kind::centredOn && t.of == last_;
+            }))
+            add(Tie::Kind::centredOn).of = last_;
         return;
     }
     in.take({"on", "in", "over", "under", "with", "to", "against", "along"});

@@ -87,7 +87,11 @@ bool betweenInWall(Placing& p, const Target& in, const Target& end) {
     if (off < 0)
         p.fault(worded("there is no room for {} there", p.name()),
                 "make it smaller, or say another place");
-    p.add(K::against).of = wallTarget(*wall);
+    // "on wall B, between …" has said so already.
+    if (std::none_of(p.out.ties.begin(), p.out.ties.end(), [&](const Tie& t) {
+            return t.kind == K::against && t.of == wallTarget(*wall);
+        }))
+        p.add(K::against).of = wallTarget(*wall);
     Tie& corner = p.add(K::fromCorner);
     corner.of.is = Is::corner;
     corner.of.index = right ? end.index : *wall;

@@ -176,6 +176,7 @@ constexpr Other others[] = {
      "(higher|lower)",
      "$3 $1 $2"},
     {"flank (.+?) with (.+)", "$2 either side of $1"},
+    {"((?:an? )?.+?), ([0-9][^,]*),? instead of (.+)", "replace $3 by $2 $1"},
     {"(.*\\bcurtains?\\b.*?),? (?:reaching |going |down )?(?:to|touching) the "
      "(?:floor|ground),?(.*)",
      "$1$2"},
@@ -184,8 +185,6 @@ constexpr Other others[] = {
      "(?:along|parallel to|parallel with) (.+)",
      "$1 square to $2"},
     {"(.+?),? one (?:at|on) (?:each|either) (?:end|side)", "$1"},
-    {"(?:put |use |have )?(.+?) at (?:the|both|each) ends?(?: of (?:the |my )?.*table)?",
-     "replace the end chairs by $1"},
     {"(?:slide|move|push|pull|shift) (.+?) (?:to the (?:left|right) )?(?:until|till) (?:it's|it is|"
      "they're|they are) (.+)",
      "$1 $2"},
