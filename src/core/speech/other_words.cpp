@@ -536,7 +536,7 @@ std::vector<std::string> saidOtherwise(std::string_view text, const Project& job
 
 } // namespace
 
-std::vector<std::string> inOtherWords(std::string_view text, const Project& job) {
+std::vector<std::string> inOtherWords(std::string_view text, const Project& job, bool twice) {
     if (isTheirOwn(text))
         return {};
     // What was put otherwise may be put otherwise once more: "a second lamp at the other end of
@@ -544,7 +544,7 @@ std::vector<std::string> inOtherWords(std::string_view text, const Project& job)
     constexpr std::size_t most = 20;
     std::vector<std::string> out = saidOtherwise(text, job);
     const std::size_t once = out.size();
-    for (std::size_t i = 0; i < once && out.size() < most; ++i)
+    for (std::size_t i = 0; twice && i < once && out.size() < most; ++i)
         for (auto& said : saidOtherwise(out[i], job))
             if (said != text && std::find(out.begin(), out.end(), said) == out.end())
                 out.push_back(std::move(said));

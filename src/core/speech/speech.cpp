@@ -245,6 +245,9 @@ Result<Spoken> readAsSaid(std::string_view whole, const Project& job, const List
 
 namespace {
 
+/// So many sentences one line may hold.
+constexpr int sentences = 3;
+
 Result<Spoken> readInParts(std::string_view, const Project&, const Listener&, const Stopped&,
                            int most);
 
@@ -314,7 +317,8 @@ Result<Spoken> readInParts(std::string_view text, const Project& job, const List
         return said;
     std::optional<Problem> asks;
     const bool ofThings = isOfThings(text, job);
-    for (const std::string& other : ofThings ? asMeant(text, job) : inOtherWords(text, job)) {
+    for (const std::string& other :
+         ofThings ? asMeant(text, job) : inOtherWords(text, job, most == sentences)) {
         auto heard = readAsSaid(other, job, to, stopped);
         if (heard)
             return heard;
@@ -384,7 +388,6 @@ std::optional<Spoken> asLargeAsUsual(std::string_view text, const Project& job, 
 
 Result<Spoken> readSpoken(std::string_view text, const Project& job, const Listener& to,
                           const Stopped& stopped) {
-    constexpr int sentences = 3;
     auto said = readInParts(text, job, to, stopped, sentences);
     if (!said && isText(text) && !asksFirst(said.problem()) && !(stopped && stopped()))
         if (auto usual = asLargeAsUsual(text, job, to, stopped, sentences))
