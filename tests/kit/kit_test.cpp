@@ -48,6 +48,8 @@ TEST(Kit, ABadFileIsRefusedWithFileEntryAndReason) {
         R"({"id":"a","name":"A","family":"seat","size":[10,10,10],"shape":{"form":"L","body":20,"arm":3}})",
         R"({"id":"a","name":"A","family":"seat","size":[10,10,10],"colour":"red"})",
         R"({"id":"a","name":"A","family":"seat","size":[10,10,10],"legs":[]})",
+        // An L's arm as wide as the piece leaves nothing of its body.
+        R"({"id":"a","name":"A","family":"seat","size":[100,60,30],"shape":{"form":"L","body":30,"arm":100}})",
         R"({"id":"a","name":"A","family":"seat","size":[10,10,10],"legs":[[2,2],[11,2]]})",
         R"({"id":"a","name":"A","family":"seat","size":[10,10,10],"legs":[[2]]})",
         R"(7)"};

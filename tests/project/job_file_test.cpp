@@ -72,6 +72,7 @@ TEST(JobFile, DamagedAndHostileFilesAreRefusedWithAMessage) {
                                std::string(100000, '['),
                                good.substr(0, good.size() / 2),
                                replaced("\"version\": 4", "\"version\": 99"),
+                               replaced("\"version\": 4", "\"version\": 5"),
                                replaced("\"version\": 4", "\"version\": \"one\""),
                                replaced("mezzet-job", "other"),
                                replaced("\"kind\": \"sofa\"", "\"kind\": \"spaceship\""),

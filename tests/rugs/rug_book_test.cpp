@@ -106,3 +106,37 @@ TEST(RugMaterials, AreRankedByWhatTheHouseholdNeeds) {
     const auto any = rankMaterials(*book, {});
     EXPECT_EQ(any.front().material->id, "polypropylene-flat");
 }
+
+// A mark of -2 rules a material out: such a one comes after all that are not, whatever speaks for
+// it.
+TEST(RugMaterials, WhatIsRuledOutComesLast) {
+    const auto book = *loadRugBook(shippedFile());
+    for (const auto& need : book->needs) {
+        bool out = false;
+        for (const auto& r : rankMaterials(*book, {need.id})) {
+            const auto mark = r.material->marks.find(need.id);
+            const bool ruledOut = mark != r.material->marks.end() && mark->second.mark <= -2;
+            EXPECT_FALSE(out && !ruledOut) << need.id << ": " << r.material->id;
+            out = out || ruledOut;
+        }
+    }
+    // One that two needs speak for, and a third rules out.
+    auto own = *book;
+    ASSERT_GE(own.needs.size(), 3U);
+    auto& first = own.materials.front();
+    first.marks[own.needs[0].id].mark = 2;
+    first.marks[own.needs[1].id].mark = 2;
+    first.marks[own.needs[2].id].mark = -2;
+    const auto ranked = rankMaterials(own, {own.needs[0].id, own.needs[1].id, own.needs[2].id});
+    const auto at = std::find_if(ranked.begin(), ranked.end(), [&](const RankedMaterial& r) {
+        return r.material->id == first.id;
+    });
+    ASSERT_NE(at, ranked.end());
+    for (auto it = at + 1; it != ranked.end(); ++it) {
+        bool ruledOut = false;
+        for (int k = 0; k < 3; ++k)
+            ruledOut = ruledOut ||
+                       it->material->marks.at(own.needs[static_cast<std::size_t>(k)].id).mark <= -2;
+        EXPECT_TRUE(ruledOut) << it->material->id << " is not ruled out, and comes after";
+    }
+}
