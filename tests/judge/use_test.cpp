@@ -24,7 +24,7 @@ const Reading* seen(const Project& job, std::vector<Reading>& kept, const char* 
     return find(kept, job, rule, piece, other);
 }
 
-std::string in(double v) {
+std::string inchesOf(double v) {
     return fmt::format("{:.4f}in", v);
 }
 
@@ -34,7 +34,7 @@ TEST(Access, AFrontThatOpensHasItsOwnBand) { // common practice; the kit's figur
     std::vector<Reading> kept;
     const auto verdict = [&](double free) {
         const auto job = jobWith({"dresser against wall D, centred on wall D",
-                                  "trunk 40 x 20 x 20 at " + in(20 + free + 20) + ", 90in"},
+                                  "trunk 40 x 20 x 20 at " + inchesOf(20 + free + 20) + ", 90in"},
                                  hall());
         const auto* r = seen(job, kept, "access", "Dresser", "Trunk");
         return r == nullptr ? Verdict::note : r->verdict;
@@ -103,8 +103,8 @@ TEST(WalkwayMinor, ToASeatIsReadAtItsBounds) { // common practice: at least 24
         const auto job = jobWith({"armchair 30 x 33 at 15in, 60in, turned 270",
                                   "wide bookcase 72 x 14 x 84 called Upper at 60in, 30in",
                                   "wide bookcase 72 x 14 x 84 called Southern at 60in, 100in",
-                                  "trunk 24 x 14 x 30 called Canal, turned 90, at " + in(96 - 7) +
-                                      ", " + in(37 + gap + 12)},
+                                  "trunk 24 x 14 x 30 called Canal, turned 90, at " +
+                                      inchesOf(96 - 7) + ", " + inchesOf(37 + gap + 12)},
                                  hall());
         const auto* r = seen(job, kept, "walkway-minor", "Canal", "Upper");
         if (r == nullptr)
@@ -229,9 +229,9 @@ TEST(DrawnWays, KeepClearOfWhatStandsThere) {
 
 TEST(DinerWidth, OnTheFullestSideAtItsBound) { // planning handbooks, from memory: 24
     const auto verdict = [](double width) {
-        const auto job = jobWith(
-            {"dining table " + in(width) + " x 36in x 30in at 10', 7'", "seat dining table with 6"},
-            hall());
+        const auto job = jobWith({"dining table " + inchesOf(width) + " x 36in x 30in at 10', 7'",
+                                  "seat dining table with 6"},
+                                 hall());
         const auto all = readingsOf(job);
         const auto* r = find(all, job, "diner-width", "Dining table");
         return std::pair{r->verdict, r->value.value / 25.4};
