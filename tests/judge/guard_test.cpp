@@ -30,8 +30,8 @@ bool clashes(const std::vector<std::string>& lines, const char* notes = plainNot
 Project acrossTheRoom(double apart) {
     const double wide = 120 - apart;
     return jobWith({"sofa 84 x 36 against wall A, centred on wall A",
-                    "dresser 120 x 18 x 40 called Left at 60, 100",
-                    "dresser " + std::to_string(wide) + " x 18 x 40 called Right at " +
+                    "dresser 120 x 18 x 40 called West at 60, 100",
+                    "dresser " + std::to_string(wide) + " x 18 x 40 called East at " +
                         std::to_string(240 - wide / 2) + ", 100"});
 }
 
@@ -49,11 +49,11 @@ TEST(Guard, AClashThatGetsDeeperByALittleIsHarm) {
 
 TEST(Guard, AWayTooNarrowThatGetsNarrowerIsHarm) {
     const auto before = acrossTheRoom(22);
-    EXPECT_TRUE(harms(judgedOf(before), judgedOf(after(before, "move Right 1 toward wall D"))));
+    EXPECT_TRUE(harms(judgedOf(before), judgedOf(after(before, "move East 1 toward wall D"))));
     EXPECT_FALSE(harms(judgedOf(before), judgedOf(before)));
     // What is wide enough may be used up to what is wanted.
     const auto wide = acrossTheRoom(60);
-    EXPECT_FALSE(harms(judgedOf(wide), judgedOf(after(wide, "move Right 1 toward wall D"))));
+    EXPECT_FALSE(harms(judgedOf(wide), judgedOf(after(wide, "move East 1 toward wall D"))));
 }
 
 TEST(Weights, AClashWeighsMoreThanAnythingThatIsOnlyAmiss) {
@@ -63,9 +63,8 @@ TEST(Weights, AClashWeighsMoreThanAnythingThatIsOnlyAmiss) {
         return r.rule->id == "clash" && r.toMend();
     });
     ASSERT_NE(clash, all.end());
-    Reading amiss = *clash;
-    amiss.verdict = Verdict::loose;
-    EXPECT_GE(weightOf(*clash), weightOf(amiss) + 999);
+    // The weightiest rule is 10.
+    EXPECT_GT(weightOf(*clash), 10 * 100 + 99);
 }
 
 TEST(Weights, WhatIsFartherOffWeighsMore) {
