@@ -1,4 +1,5 @@
 // What hangs on a wall, from inside.
+#include "hang/display.h"
 #include "sheets/drawing.h"
 #include "sheets/picture_in.h"
 
@@ -263,16 +264,21 @@ void drawHungPiece(const Drawing& d, const Piece& p, const Placed& where,
 }
 
 void drawHung(const Drawing& d, const WallsView& scene, int wall, const Pictures* pictures) {
-    // What hangs, then what leans before it.
-    for (const bool leaned : {false, true})
-        for (std::size_t i = 0; i < scene.hung.size(); ++i) {
-            const Piece& p = scene.hungPiece(i);
-            if (p.wall() != wall || (p.hanging.mount == Mount::leaned) != leaned)
-                continue;
-            drawHungPiece(d, p, scene.hung[i], pictures);
-            if (!p.isGroup())
-                nameHung(d, p, scene.hung[i]);
-        }
+    const auto draw = [&](std::size_t i) {
+        const Piece& p = scene.hungPiece(i);
+        drawHungPiece(d, p, scene.hung[i], pictures);
+        if (!p.isGroup())
+            nameHung(d, p, scene.hung[i]);
+    };
+    // What hangs, then what leans before it, the foremost last.
+    for (std::size_t i = 0; i < scene.hung.size(); ++i)
+        if (scene.hungPiece(i).wall() == wall &&
+            (scene.hungPiece(i).isGroup() || scene.hungPiece(i).hanging.mount != Mount::leaned))
+            draw(i);
+    for (const Leaning& l : leaningOn(scene, wall))
+        for (std::size_t i = 0; i < scene.hung.size(); ++i)
+            if (scene.hung[i].id == l.id)
+                draw(i);
 }
 
 void drawEyeBand(const Drawing& d, const Room& room, int wall, const Band& band) {

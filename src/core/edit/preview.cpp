@@ -143,8 +143,13 @@ std::string previewOf(const Project& before, const Scene& was, const Edit& edit,
                         now.onWall() ? worded(", over {}", in) : worded(", and stands in {}", in);
                 if (const auto door = doorwayAt(*after.scene, now.id); !door.empty())
                     out += worded(", before {}", door);
-                if (const auto& caution = now.kind->caution;
-                    !caution.empty() && seenOf.insert(caution).second)
+                // What leans holds by nothing in the wall.
+                const std::string caution(
+                    now.onWall() && now.hanging.mount == Mount::leaned
+                        ? mezzet::told("Leaned: pads under its foot, and a strap or putty at its "
+                                       "top, so that it neither slips nor tips.")
+                        : std::string_view(now.kind->caution));
+                if (!caution.empty() && seenOf.insert(caution).second)
                     say(caution);
                 continue;
             }

@@ -96,7 +96,7 @@ namespace {
 std::array<std::span<const RuleCode>, 15> subjects() {
     return {seatingRules(), diningRules(),  doorRules(), rugRules(),   rugEdgeRules(),
             wayRules(),     clashRules(),   talkRules(), useRules(),   lookRules(),
-            roomRules(),    hangingRules(), wallRules(), lightRules(), dressRules()};
+            roomRules(),    hangingRules(), wallRules(), displayRules(), lightRules(), dressRules()};
 }
 
 } // namespace

@@ -142,6 +142,7 @@ struct RuleCode {
 [[nodiscard]] std::span<const RuleCode> roomRules();
 [[nodiscard]] std::span<const RuleCode> hangingRules();
 [[nodiscard]] std::span<const RuleCode> wallRules();
+[[nodiscard]] std::span<const RuleCode> displayRules();
 [[nodiscard]] std::span<const RuleCode> lightRules();
 [[nodiscard]] std::span<const RuleCode> dressRules();
 /// Whether a rule is one of a subject's.

@@ -54,6 +54,7 @@ struct Hanging {
     Length mat;               ///< between frame and picture
     std::string material;     ///< of a shelf, by its name in data/walls; empty for the kind's
     bool clamped = false;     ///< a shelf housed at its ends
+    int before = 0;           ///< of what leans: the id of the piece it stands before; 0 for none
 
     bool operator==(const Hanging&) const = default;
 };

@@ -131,6 +131,8 @@ Json jsonOf(const Hanging& h) {
         j["material"] = h.material;
     if (h.clamped)
         j["clamped"] = true;
+    if (h.before != 0)
+        j["before"] = h.before;
     return j;
 }
 

@@ -170,6 +170,8 @@ Hanging readHanging(const json& j, const std::string& where, const Hanging& usua
     h.material = f.text("material", mostNameLength, false);
     if (f.has("clamped"))
         h.clamped = f.need("clamped") == true;
+    if (f.has("before"))
+        h.before = f.whole("before", 0, 1000000000);
     return h;
 }
 
