@@ -317,7 +317,11 @@ void implyWallTies(Piece& p, std::vector<Tie>& ties, const Scene& scene, const P
     if (high)
         return;
     Tie t;
-    if (p.kind->hangAt > Length{}) {
+    if (p.hanging.mount == Mount::leaned && p.kind->hangAt <= Length{}) {
+        // What leans stands on the floor.
+        t.kind = Tie::Kind::height;
+        t.level = Level::bottom;
+    } else if (p.kind->hangAt > Length{}) {
         t.kind = Tie::Kind::height;
         t.level = p.kind->hangBy;
         t.distance = p.kind->hangAt;
