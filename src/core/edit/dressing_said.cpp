@@ -38,6 +38,10 @@ public:
               "the colour of a piece, of walls, floor or ceiling",
               "colour walls sage; colour sofa navy"},
              &DressingReader::colour},
+            {{{"no holes in", "no drilling in", "no nails in", "holes allowed in"},
+              "walls that may not be drilled: what hangs there is told, with where it could lean",
+              "no holes in wall A; no holes in any wall; holes allowed in wall A"},
+             &DressingReader::holes},
         };
         return all;
     }
@@ -49,6 +53,35 @@ private:
         e.words = std::move(words);
         e.acts.emplace_back(SetDressing{now_});
         return e;
+    }
+
+    /// "no holes in wall A and wall B", "no holes in any wall"; allowed again.
+    Edit holes() {
+        const bool allowed = foldCase(in.text()).find("allowed") != std::string::npos;
+        const auto count = static_cast<int>(job_.room->walls.size());
+        std::vector<int> said;
+        if (in.take({"any wall", "the walls", "all walls", "all the walls", "every wall",
+                     "any of the walls"})) {
+            for (int w = 0; w < count; ++w)
+                said.push_back(w);
+        } else {
+            do {
+                const std::size_t at = in.at();
+                const Target t = in.target(false);
+                if (t.is != Target::Is::wall)
+                    in.fail(at, std::max<std::size_t>(in.at() - at, 1), "that is no wall",
+                            "say it like: no holes in wall A");
+                said.push_back(t.index);
+            } while (in.comma() || in.take({"and", "or", "nor"}));
+        }
+        auto& walls = now_.noHoles;
+        for (const int w : said) {
+            std::erase(walls, w);
+            if (!allowed)
+                walls.push_back(w);
+        }
+        std::sort(walls.begin(), walls.end());
+        return planned(allowed ? "walls that may be drilled" : "walls that may not be drilled");
     }
 
     Edit stock() {

@@ -70,7 +70,9 @@ std::string hangsOver(const Scene& scene, const Piece& p, const Box& b) {
             if (const auto c = boxOn(targetOf(o), p.wall(), scene); c && over(*c))
                 return o.name();
     for (const Piece& o : scene.scheme->pieces) {
+        // What leans stands before what leans, and before what hangs.
         if (o.id == p.id || o.isGroup() || o.group() == p.id ||
+            (o.onWall() && p.hanging.mount == Mount::leaned) ||
             (p.group() != 0 && p.group() == o.group()))
             continue;
         const bool same = o.onWall() && o.wall() == p.wall();

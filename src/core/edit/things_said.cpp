@@ -69,7 +69,7 @@ public:
         if (!begins())
             return {};
         try {
-            said_ = readWhere(in, scene_);
+            said_ = readWhere(in, scene_, described_ ? described_->kind : nullptr);
         } catch (const LineFault&) {
             // Books go elsewhere too, in other readers' words.
             if (!byFormOnly_)
@@ -92,7 +92,11 @@ private:
     bool amongOthers() {
         const int id = in.piece();
         const Piece* p = scheme_.byId(id);
-        if (p == nullptr || p->openings() > 0 || !p->kind->hasTop())
+        if (p == nullptr || p->openings() > 0)
+            return false;
+        if (p->kind->takesSoft())
+            return true;
+        if (!p->kind->hasTop())
             return false;
         const bool others = std::any_of(scheme_.pieces.begin(), scheme_.pieces.end(),
                                         [&](const Piece& o) { return o.on == onTop(id); });

@@ -30,8 +30,8 @@ int topOf(const Scheme& scheme, const std::vector<int>& ids) {
 
 class WhereReader {
 public:
-    WhereReader(WordsReader& words, const Scene& scene)
-        : in(words), scene_(scene), scheme_(words.scheme()) {}
+    WhereReader(WordsReader& words, const Scene& scene, KindPtr kind)
+        : in(words), scene_(scene), scheme_(words.scheme()), kind_(std::move(kind)) {}
 
     WhereSaid read() {
         readClauses();
@@ -294,7 +294,7 @@ private:
         const int id = in.piece();
         if (id == 0)
             in.failAhead("on what?", "name a table, a chest, a shelf or a thing, like: on console");
-        Piece there = pieceOf(scheme_.byId(id)->kind);
+        Piece there = pieceOf(kind_ ? kind_ : scheme_.byId(id)->kind);
         there.on = onTop(id);
         there.name = told("it");
         if (const auto problem = noSuchSurface(there, *scene_.room, scheme_))
@@ -305,6 +305,7 @@ private:
     WordsReader& in;
     const Scene& scene_;
     const Scheme& scheme_;
+    KindPtr kind_; ///< of what is placed; null where several are
     WhereSaid said_;
 };
 
@@ -347,8 +348,8 @@ int baseUnder(const Scheme& scheme, int id) {
     return id;
 }
 
-WhereSaid readWhere(WordsReader& in, const Scene& scene) {
-    return WhereReader(in, scene).read();
+WhereSaid readWhere(WordsReader& in, const Scene& scene, KindPtr kind) {
+    return WhereReader(in, scene, std::move(kind)).read();
 }
 
 } // namespace mezzet

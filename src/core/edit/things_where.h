@@ -38,6 +38,6 @@ struct WhereSaid {
 [[nodiscard]] int baseUnder(const Scheme&, int thing);
 
 /// Reads where things go, to the end of the line. Throws LineFault.
-[[nodiscard]] WhereSaid readWhere(WordsReader&, const Scene&);
+[[nodiscard]] WhereSaid readWhere(WordsReader&, const Scene&, KindPtr kind = {});
 
 } // namespace mezzet

@@ -1,10 +1,13 @@
 // What leans against a wall, one before the other: layered, display-depth, display-low.
+#include "edit/line.h"
 #include "hang/display.h"
 #include "judge/rule_code.h"
 #include "measure/texts.h"
 #include "things/covered.h"
 
 #include <algorithm>
+
+#include <fmt/format.h>
 
 namespace mezzet {
 
@@ -117,6 +120,45 @@ void judgeLow(const WallContext& c) {
     });
 }
 
+/// What hangs on a wall that may not be drilled.
+void judgeHoles(const WallContext& c) {
+    const auto& walls = c.scene.scheme->dressing.noHoles;
+    if (walls.empty())
+        return;
+    for (std::size_t i = 0; i < c.scene.hung.size(); ++i) {
+        const Piece& p = c.scene.hungPiece(i);
+        if (p.isGroup() || p.hanging.mount == Mount::leaned || p.kind->role == Role::curtain ||
+            std::find(walls.begin(), walls.end(), p.wall()) == walls.end())
+            continue;
+        const Box b = bounds(c.scene.hung[i].shape);
+        c.addOnWall(p.wall(), p.id, wallTarget(p.wall()), Amount{Quantity::count, 1}, c.band, b.low,
+                    b.high);
+    }
+}
+
+/// Leaned on what stands before the wall there, the highest first; else on the floor.
+std::vector<Handle> leanHandles(const Reading& r, double, const Project& job, const Scene& scene) {
+    const Piece& p = *job.scheme().byId(r.piece);
+    const auto own = boxOn(pieceTarget(r.piece), p.wall(), scene);
+    std::vector<std::pair<double, std::string>> onto;
+    const FloorView floor(scene);
+    for (const Standing& s : standingBefore(floor, p.wall())) {
+        const Piece& q = floor.piece(s.index);
+        if (own && q.kind->hasTop() && s.left < own->high.x && s.right > own->low.x)
+            onto.emplace_back(q.top().mm(), q.name);
+    }
+    std::sort(onto.rbegin(), onto.rend());
+    onto.emplace_back(0, "floor");
+    std::vector<Handle> out;
+    for (const auto& [high, name] : onto) {
+        auto line = fmt::format("{} leaned on {}", p.name, name);
+        const auto said = readLine(line, job);
+        out.push_back(
+            doing(std::move(line), said ? Result<Edit>(said->edit) : Result<Edit>(said.problem())));
+    }
+    return out;
+}
+
 std::vector<Handle> asideHandles(const Reading& r, double, const Project& job, const Scene& scene) {
     std::vector<Handle> out;
     if (r.other.is != Target::Is::piece)
@@ -159,7 +201,8 @@ std::vector<Handle> riserHandles(const Reading& r, double target, const Project&
     return {};
 }
 
-constexpr std::array<RuleCode, 3> displayCodes{{{"layered", judgeLayered, asideHandles},
+constexpr std::array<RuleCode, 4> displayCodes{{{"layered", judgeLayered, asideHandles},
+                                                {"no-holes", judgeHoles, leanHandles, true},
                                                 {"display-depth", judgeDepth, noHandles},
                                                 {"display-low", judgeLow, riserHandles}}};
 

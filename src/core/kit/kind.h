@@ -225,6 +225,12 @@ struct Kind {
     [[nodiscard]] bool takesFloor() const { return !flat() && on == SurfaceKind::floor; }
     /// People sit in to it: a dining table or a desk.
     [[nodiscard]] bool isSatInTo() const { return role == Role::diningTable || role == Role::desk; }
+    /// Lies on seats and beds: a cushion, a throw.
+    [[nodiscard]] bool isSoft() const {
+        return thing != nullptr && thing->sort == ThingSort::textile;
+    }
+    /// Cushions and throws lie on it.
+    [[nodiscard]] bool takesSoft() const { return isSeat() || role == Role::bed; }
     /// People sit on it.
     [[nodiscard]] bool isSeat() const { return family == Family::seat; }
 };

@@ -107,6 +107,12 @@ Dressing readDressing(const json& j, const std::string& where) {
     d.walls = readHex(f, "walls");
     d.floor = readHex(f, "floor");
     d.ceiling = readHex(f, "ceiling");
+    if (f.has("noHoles"))
+        for (const auto& w : f.list("noHoles", 1000)) {
+            if (!w.is_number_integer() || w.get<long long>() < 0 || w.get<long long>() > 1000)
+                f.fail("“noHoles” holds something that is no wall");
+            d.noHoles.push_back(w.get<int>());
+        }
     return d;
 }
 

@@ -343,6 +343,7 @@ struct Dressing {
     std::optional<Rgb> walls;
     std::optional<Rgb> floor;
     std::optional<Rgb> ceiling;
+    std::vector<int> noHoles; ///< walls that may not be drilled, in order
 
     bool operator==(const Dressing&) const = default;
 };

@@ -120,7 +120,10 @@ std::optional<Surface> surfaceOf(const Scene& scene, SurfaceId id) {
         out.normal = up;
         out.outline = cornersOf(boardOf(*carrier, id));
         if (id.is == SurfaceId::Is::top) {
-            out.origin = body->foot + up * carrier->top().mm();
+            const Length high = carrier->kind->takesSoft()
+                                    ? carrier->heights.seat.value_or(carrier->top())
+                                    : carrier->top();
+            out.origin = body->foot + up * high.mm();
             out.clear = Length::millimetres(
                 std::max(room.ceilingAt(out.origin.plan()).mm() - out.origin.z, 0.0));
             return out;
@@ -189,8 +192,19 @@ Box boardOf(const Piece& carrier, SurfaceId on) {
     Box b;
     const double d = carrier.size.depth.mm();
     if (on.is == SurfaceId::Is::top) {
-        b.include(Vec2{-carrier.size.width.mm() / 2, -d / 2});
-        b.include(Vec2{carrier.size.width.mm() / 2, d / 2});
+        double side = carrier.size.width.mm() / 2;
+        double back = -d / 2;
+        // Of a seat what is between its arms, and before its back: common practice.
+        if (carrier.kind->isSeat()) {
+            constexpr double arm = 150;
+            constexpr double backRest = 200;
+            if (carrier.heights.arm && side > 2 * arm)
+                side -= arm;
+            if (carrier.heights.back && d > 2 * backRest)
+                back += backRest;
+        }
+        b.include(Vec2{-side, back});
+        b.include(Vec2{side, d / 2});
     } else if (const auto box = openingOf(carrier, on.index)) {
         b.include(Vec2{0, 0});
         b.include(Vec2{box->right - box->left, d});
@@ -242,8 +256,12 @@ std::optional<Problem> noSuchSurface(const Piece& p, const Room& room, const Sch
         return Problem{worded("{} can't stand on itself", p.name), "put it on something else"};
     if (p.on.is == SurfaceId::Is::top) {
         // Things stand on each other.
-        if (carrier->kind->hasTop() || carrier->carriesThings())
+        if (carrier->kind->hasTop() || carrier->carriesThings() ||
+            (carrier->kind->takesSoft() && p.kind->isSoft()))
             return {};
+        if (carrier->kind->takesSoft())
+            return Problem{worded("only cushions and throws lie on {}", carrier->name),
+                           "put it on a table, a chest or a shelf"};
         return Problem{worded("nothing stands on {}", carrier->name),
                        "put it on a table, a chest or a shelf"};
     }

@@ -176,6 +176,18 @@ constexpr Other others[] = {
      "(higher|lower)",
      "$3 $1 $2"},
     {"flank (.+?) with (.+)", "$2 either side of $1"},
+    {"(.*(?:cushion|pillow|throw|blanket|plaid|bolster)s?\\b.*?),? (?:in|at|over|on) the "
+     "(left|right)"
+     "(?:[- ]hand)? (?:corner|end|side|arm) of (?:the |my )?(.+)",
+     "$1 on $3, $2"},
+    {"(.*(?:throw|blanket|plaid)\\b.*?) over (?:the )?(?:arm|back|end) of (?:the |my )?(.+)",
+     "$1 on $2, right"},
+    {"lean (.+?) (?:on|against|up against) (.+)", "$1 leaned on $2"},
+    {"lean (.+?) (?:in front of|before) (.+)", "$1 in front of $2"},
+    {"(?:we |i )?(?:can't|cannot|can not|may not|mustn't|must not) (?:drill|nail|put holes|make "
+     "holes)"
+     "(?: into| in)? (.+)",
+     "no holes in $1"},
     {"((?:an? )?.+?), ([0-9][^,]*),? instead of (.+)", "replace $3 by $2 $1"},
     {"(.*\\bcurtains?\\b.*?),? (?:reaching |going |down )?(?:to|touching) the "
      "(?:floor|ground),?(.*)",
