@@ -81,7 +81,11 @@ private:
                 walls.push_back(w);
         }
         std::sort(walls.begin(), walls.end());
-        return planned(allowed ? "walls that may be drilled" : "walls that may not be drilled");
+        std::vector<std::string> names;
+        for (const int w : said)
+            names.push_back(worded("wall {}", wallName(w)));
+        return planned(allowed ? worded("{} may be drilled", listed(names))
+                               : worded("{} may not be drilled", listed(names)));
     }
 
     Edit stock() {

@@ -84,6 +84,12 @@ public:
         }
         if (lean_ && !said_.lies)
             said_.lies = Lies::leaning;
+        // Cushions and throws lie against a seat's back.
+        if (described_ && described_->kind->isSoft() && said_.on &&
+            said_.on->is == SurfaceId::Is::top && !said_.fromBack && !said_.forward)
+            if (const Piece* seat = scheme_.byId(said_.on->piece);
+                seat != nullptr && seat->kind->isSeat())
+                said_.fromBack = Length{};
         return moved_ == 0 ? placeNew(*described_, start) : moveThere(moved_, start);
     }
 

@@ -2,6 +2,7 @@
 #include "edit/line.h"
 #include "hang/display.h"
 #include "judge/rule_code.h"
+#include "measure/text.h"
 #include "measure/texts.h"
 #include "things/covered.h"
 
@@ -159,6 +160,65 @@ std::vector<Handle> leanHandles(const Reading& r, double, const Project& job, co
     return out;
 }
 
+/// The cushions on a seat, by where they lie along it.
+std::vector<std::pair<double, int>> cushionsOn(const Scene& scene, int seat) {
+    std::vector<std::pair<double, int>> out;
+    constexpr double lowest = 50; // mm: what is flatter is a throw
+    for (const Piece& p : scene.scheme->pieces)
+        if (p.on == onTop(seat) && p.kind->isSoft() && p.size.height.mm() > lowest)
+            if (const Placed* at = scene.byId(p.id))
+                out.emplace_back(at->pose.at.x, p.id);
+    std::sort(out.begin(), out.end());
+    return out;
+}
+
+void judgeCushions(const DressContext& c) {
+    const Scene& scene = c.scene;
+    for (const Piece& seat : scene.scheme->pieces) {
+        const Placed* where = seat.kind->isSeat() ? scene.byId(seat.id) : nullptr;
+        if (where == nullptr)
+            continue;
+        const auto all = cushionsOn(scene, seat.id);
+        if (all.empty())
+            continue;
+        // One to a place, and one more where there are several.
+        const double place = c.rule.setting("place").mm();
+        const double places = std::max(1.0, std::floor(seat.size.width.mm() / place));
+        Band band;
+        band.high = places > 1 ? places : 1;
+        const Vec2 at = where->pose.at;
+        Reading& r = c.add(seat.id, {}, Amount{Quantity::count, static_cast<double>(all.size())},
+                           band, at, at);
+        r.surface = onTop(seat.id);
+        const auto left =
+            std::count_if(all.begin(), all.end(), [](const auto& one) { return one.first < 0; });
+        const auto right = static_cast<std::ptrdiff_t>(all.size()) - left;
+        if (r.verdict == Verdict::right && all.size() == 3 && left > 0 && right > 0)
+            r.instead = "two and one";
+    }
+}
+
+/// One of them taken away, from where most lie.
+std::vector<Handle> fewerHandles(const Reading& r, double, const Project& job, const Scene& scene) {
+    std::vector<Handle> out;
+    auto all = cushionsOn(scene, r.piece);
+    const auto extra = static_cast<std::size_t>(
+        std::max(0.0, r.value.value - r.band.high.value_or(r.value.value)));
+    if (extra == 0 || all.size() < extra)
+        return out;
+    // Those in the middle, where one sits.
+    std::sort(all.begin(), all.end(),
+              [](const auto& a, const auto& b) { return std::abs(a.first) < std::abs(b.first); });
+    std::vector<std::string> names;
+    for (std::size_t i = 0; i < extra; ++i)
+        names.push_back(job.scheme().byId(all[i].second)->name);
+    auto line = fmt::format("remove {}", listed(names));
+    const auto said = readLine(line, job);
+    out.push_back(
+        doing(std::move(line), said ? Result<Edit>(said->edit) : Result<Edit>(said.problem())));
+    return out;
+}
+
 std::vector<Handle> asideHandles(const Reading& r, double, const Project& job, const Scene& scene) {
     std::vector<Handle> out;
     if (r.other.is != Target::Is::piece)
@@ -201,7 +261,8 @@ std::vector<Handle> riserHandles(const Reading& r, double target, const Project&
     return {};
 }
 
-constexpr std::array<RuleCode, 4> displayCodes{{{"layered", judgeLayered, asideHandles},
+constexpr std::array<RuleCode, 5> displayCodes{{{"layered", judgeLayered, asideHandles},
+                                                {"cushions", judgeCushions, fewerHandles},
                                                 {"no-holes", judgeHoles, leanHandles, true},
                                                 {"display-depth", judgeDepth, noHandles},
                                                 {"display-low", judgeLow, riserHandles}}};
