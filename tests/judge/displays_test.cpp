@@ -1,6 +1,8 @@
 // What leans in layers, what may not be drilled, and cushions: bounds, and against rays.
 #include "hang/display.h"
 #include "jobs.h"
+#include "scheme/on_wall.h"
+#include "scheme/surfaces.h"
 
 #include <fmt/format.h>
 
@@ -11,11 +13,12 @@ using namespace mezzet::test;
 
 namespace {
 
-const std::vector<std::string> hall{"console 60 x 14 x 32 against wall A, centred on wall A",
-                                    "mirror 30 x 40 leaned on console, centred on console"};
+const std::vector<std::string> consoleAndMirror{
+    "console 60 x 14 x 32 against wall A, centred on wall A",
+    "mirror 30 x 40 leaned on console, centred on console"};
 
 Project with(std::vector<std::string> more) {
-    auto lines = hall;
+    auto lines = consoleAndMirror;
     lines.insert(lines.end(), more.begin(), more.end());
     return jobWith(lines);
 }

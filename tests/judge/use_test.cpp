@@ -11,15 +11,15 @@ using namespace mezzet::test;
 
 namespace {
 
-const char* hall() {
+const char* notesInUse() {
     return "ceiling 8'\nwall A 20'\n window 8' from left, 4' wide, 4' high, sill 30, opens "
            "in\nwall B "
            "15'\nwall C 20'\n door 2' from left, 36 wide, 80 high, hinge left, swings out\nwall D "
            "15'";
 }
 
-const Reading* seen(const Project& job, std::vector<Reading>& kept, const char* rule,
-                    const char* piece, const char* other = nullptr) {
+const Reading* seenInUse(const Project& job, std::vector<Reading>& kept, const char* rule,
+                         const char* piece, const char* other = nullptr) {
     kept = readingsOf(job);
     return find(kept, job, rule, piece, other);
 }
@@ -35,8 +35,8 @@ TEST(Access, AFrontThatOpensHasItsOwnBand) { // common practice; the kit's figur
     const auto verdict = [&](double free) {
         const auto job = jobWith({"dresser against wall D, centred on wall D",
                                   "trunk 40 x 20 x 20 at " + inchesOf(20 + free + 20) + ", 90in"},
-                                 hall());
-        const auto* r = seen(job, kept, "access", "Dresser", "Trunk");
+                                 notesInUse());
+        const auto* r = seenInUse(job, kept, "access", "Dresser", "Trunk");
         return r == nullptr ? Verdict::note : r->verdict;
     };
     EXPECT_EQ(verdict(36), Verdict::right);
@@ -49,14 +49,14 @@ TEST(Access, AWindowThatOpensInWantsItsSweepOverTheSill) {
     std::vector<Reading> kept;
     // A leaf of 24 in: two casements of a window of 48.
     const auto tall =
-        jobWith({"bookcase 36 x 12 x 78 against wall A, centred on window 1"}, hall());
-    const auto* r = seen(tall, kept, "access", "Bookcase", "window 1");
+        jobWith({"bookcase 36 x 12 x 78 against wall A, centred on window 1"}, notesInUse());
+    const auto* r = seenInUse(tall, kept, "access", "Bookcase", "window 1");
     ASSERT_NE(r, nullptr);
     EXPECT_EQ(r->verdict, Verdict::tight);
     EXPECT_NEAR(*r->band.low / 25.4, 24, 1e-6);
     const auto low =
-        jobWith({"low bookcase 48 x 12 x 30 against wall A, centred on window 1"}, hall());
-    EXPECT_EQ(seen(low, kept, "access", "Low bookcase", "window 1"), nullptr)
+        jobWith({"low bookcase 48 x 12 x 30 against wall A, centred on window 1"}, notesInUse());
+    EXPECT_EQ(seenInUse(low, kept, "access", "Low bookcase", "window 1"), nullptr)
         << "what is no taller than the sill stays under it";
 }
 
@@ -64,12 +64,12 @@ TEST(Access, ForWhatOpensSeldomLightThingsAreMovedAside) {
     std::vector<Reading> kept;
     const auto job = jobWith({"sofa bed against wall C, centred on wall C",
                               "coffee table 14 from sofa bed, centred on sofa bed"},
-                             hall());
-    EXPECT_EQ(seen(job, kept, "access", "Sofa bed", "Coffee table"), nullptr);
+                             notesInUse());
+    EXPECT_EQ(seenInUse(job, kept, "access", "Sofa bed", "Coffee table"), nullptr);
     const auto heavy = jobWith({"sofa bed against wall C, centred on wall C",
                                 "dresser 20 from sofa bed, centred on sofa bed"},
-                               hall());
-    const auto* r = seen(heavy, kept, "access", "Sofa bed", "Dresser");
+                               notesInUse());
+    const auto* r = seenInUse(heavy, kept, "access", "Sofa bed", "Dresser");
     ASSERT_NE(r, nullptr);
     EXPECT_EQ(r->verdict, Verdict::tight);
 }
@@ -78,7 +78,7 @@ TEST(UseZones, ShowWhatEachThingTakesAndWhatStandsInIt) {
     const auto job =
         jobWith({"sideboard against wall A, 10 from corner AB", "round table 44 at 6', 9'",
                  "seat round table with 4", "trunk 30 x 16 x 20 at 17', 3'"},
-                hall());
+                notesInUse());
     const auto zones = useZones(**sceneOf(job), *library().book);
     int chairs = 0;
     bool sideboard = false;
@@ -105,10 +105,10 @@ TEST(WalkwayMinor, ToASeatIsReadAtItsBounds) { // common practice: at least 24
                                   "wide bookcase 72 x 14 x 84 called Southern at 60in, 100in",
                                   "trunk 24 x 14 x 30 called Canal, turned 90, at " +
                                       inchesOf(96 - 7) + ", " + inchesOf(37 + gap + 12)},
-                                 hall());
-        const auto* r = seen(job, kept, "walkway-minor", "Canal", "Upper");
+                                 notesInUse());
+        const auto* r = seenInUse(job, kept, "walkway-minor", "Canal", "Upper");
         if (r == nullptr)
-            r = seen(job, kept, "walkway-minor", "Upper", "Canal");
+            r = seenInUse(job, kept, "walkway-minor", "Upper", "Canal");
         return r == nullptr ? std::pair{Verdict::note, 0.0}
                             : std::pair{r->verdict, r->value.value / 25.4};
     };
@@ -123,28 +123,28 @@ TEST(WalkwayMinor, ASeatIsReachedByItsFrontAndNotThroughItsBack) {
         const auto job = jobWith(
             {std::string("armchair 30 x 30 at 10', 30in, turned ") + turn,
              "bookcase 34 x 12 x 78 called Across 2in in front of armchair, centred on armchair"},
-            hall());
-        return seen(job, kept, "walkway-minor", "Armchair") != nullptr ||
-               seen(job, kept, "walkway-minor", "Across") != nullptr;
+            notesInUse());
+        return seenInUse(job, kept, "walkway-minor", "Armchair") != nullptr ||
+               seenInUse(job, kept, "walkway-minor", "Across") != nullptr;
     };
     EXPECT_TRUE(faced("180")) << "a case right before it shuts it in";
     const auto open =
         jobWith({"armchair 30 x 30 at 10', 40in, turned 0",
                  "bookcase 34 x 12 x 78 called Across 2in behind armchair, centred on "
                  "armchair"},
-                hall());
-    EXPECT_EQ(seen(open, kept, "walkway-minor", "Armchair"), nullptr)
+                notesInUse());
+    EXPECT_EQ(seenInUse(open, kept, "walkway-minor", "Armchair"), nullptr)
         << "what stands behind its back is in nobody's way";
 }
 
 TEST(WalkwayMinor, TwoSleepersGetInAtBothSidesAndOneAtTheBetter) {
     std::vector<Reading> kept;
-    const auto wide = jobWith({"queen bed against wall A, 10 from corner AB"}, hall());
+    const auto wide = jobWith({"queen bed against wall A, 10 from corner AB"}, notesInUse());
     bool right = false;
     for (const auto& r : readingsOf(wide))
         right = right || (r.rule->id == "walkway-minor" && r.toMend());
     EXPECT_TRUE(right) << "ten inches beside a bed for two is no way in";
-    const auto single = jobWith({"single bed against wall A, 10 from corner AB"}, hall());
+    const auto single = jobWith({"single bed against wall A, 10 from corner AB"}, notesInUse());
     for (const auto& r : readingsOf(single))
         EXPECT_FALSE(r.rule->id == "walkway-minor" && r.toMend())
             << words(r.value, single.notation);
@@ -202,7 +202,7 @@ TEST(TurningCircle, IsReadOnlyForAccessAtItsBound) { // ADA 2010 304.3.1, from m
     EXPECT_EQ(verdict(60.1).first, Verdict::right);
     EXPECT_EQ(verdict(59.9).first, Verdict::tight);
     EXPECT_NEAR(verdict(55).second, 55, 0.05) << "as wide as the room, to half a millimetre";
-    const auto without = jobWith({"sofa at 8', 8'"}, hall());
+    const auto without = jobWith({"sofa at 8', 8'"}, notesInUse());
     for (const auto& r : readingsOf(without))
         EXPECT_NE(r.rule->id, "turning-circle");
 }
@@ -210,7 +210,7 @@ TEST(TurningCircle, IsReadOnlyForAccessAtItsBound) { // ADA 2010 304.3.1, from m
 TEST(DrawnWays, KeepClearOfWhatStandsThere) {
     const auto job = jobWith({"sofa 84 x 36 at 10', 7'", "armchair at 16', 4', turned 90",
                               "dresser against wall A, 10 from corner AB"},
-                             hall());
+                             notesInUse());
     const auto scene = *sceneOf(job);
     const int chair = job.scheme().byName("Armchair")->id;
     const auto ways = waysToDraw(*scene, *library().book, job.judgement, chair);
@@ -231,7 +231,7 @@ TEST(DinerWidth, OnTheFullestSideAtItsBound) { // planning handbooks, from memor
     const auto verdict = [](double width) {
         const auto job = jobWith({"dining table " + inchesOf(width) + " x 36in x 30in at 10', 7'",
                                   "seat dining table with 6"},
-                                 hall());
+                                 notesInUse());
         const auto all = readingsOf(job);
         const auto* r = find(all, job, "diner-width", "Dining table");
         return std::pair{r->verdict, r->value.value / 25.4};
@@ -239,7 +239,8 @@ TEST(DinerWidth, OnTheFullestSideAtItsBound) { // planning handbooks, from memor
     EXPECT_EQ(verdict(48).first, Verdict::right);
     EXPECT_EQ(verdict(47.9).first, Verdict::tight);
     EXPECT_NEAR(verdict(60).second, 30, 1e-6);
-    const auto round = jobWith({"round table 48 at 10', 7'", "seat round table with 6"}, hall());
+    const auto round =
+        jobWith({"round table 48 at 10', 7'", "seat round table with 6"}, notesInUse());
     const auto all = readingsOf(round);
     EXPECT_NEAR(find(all, round, "diner-width", "Round table")->value.value / 25.4,
                 3.14159265358979 * 48 / 6, 1e-6);
