@@ -14,7 +14,7 @@ using namespace mezzet::test;
 namespace {
 
 const std::vector<std::string> consoleAndMirror{
-    "console 60 x 14 x 32 against wall A, centred on wall A",
+    "console 60 x 14 x 32 against wall B, centred on wall B",
     "mirror 30 x 40 leaned on console, centred on console"};
 
 Project with(std::vector<std::string> more) {
@@ -55,12 +55,12 @@ TEST(Displays, InFrontOfWhatLeansStandsOnTheSameBoardAndALittleAside) {
     const Piece& p = *job.scheme().byName("Picture");
     EXPECT_EQ(p.hanging.mount, Mount::leaned);
     EXPECT_EQ(p.hanging.before, job.scheme().byName("Mirror")->id);
-    const auto b = *boxOn(pieceTarget(p.id), 0, **sceneOf(job));
+    const auto b = *boxOn(pieceTarget(p.id), 1, **sceneOf(job));
     EXPECT_NEAR(b.low.y / 25.4, 32, 1e-6);
     EXPECT_NE(poseOf(job, "Picture").at.x, poseOf(job, "Mirror").at.x);
     // On the console still.
-    EXPECT_LE(b.high.x / 25.4, 120 + 30 + 1e-6);
-    EXPECT_GE(b.low.x / 25.4, 120 - 30 - 1e-6);
+    EXPECT_LE(b.high.x / 25.4, 90 + 30 + 1e-6);
+    EXPECT_GE(b.low.x / 25.4, 90 - 30 - 1e-6);
     // It keeps that over a save.
     const auto back = readJob(jobText(job), "a.mezzet", library());
     ASSERT_TRUE(back) << back.problem().text();
@@ -76,7 +76,7 @@ TEST(Displays, WhatHangsIsNotLeanedBefore) {
 
 TEST(Displays, TheTallerIsBehindWhereNothingIsSaid) {
     const auto job = with({"picture 16 x 20 called Small leaned on console, centred on console"});
-    const auto all = leaningOn(WallsView(**sceneOf(job)), 0);
+    const auto all = leaningOn(WallsView(**sceneOf(job)), 1);
     ASSERT_EQ(all.size(), 2U);
     EXPECT_EQ(all[0].id, job.scheme().byName("Mirror")->id);
     EXPECT_GT(all[1].foot, all[0].foot);
@@ -144,7 +144,7 @@ TEST(Displays, AFootStaysOnItsBoard) { // common practice: an inch out for eight
     std::vector<Reading> kept;
     const auto verdict = [&](const char* deep) {
         const auto job = jobWith(
-            {std::string("console 60 x ") + deep + " x 32 against wall A, centred on wall A",
+            {std::string("console 60 x ") + deep + " x 32 against wall B, centred on wall B",
              "mirror 30 x 40 leaned on console"});
         return reading(job, kept, "display-depth", "Mirror")->verdict;
     };
@@ -178,9 +178,9 @@ TEST(Displays, WhatSitsTooLowIsPutOnARiser) {
 }
 
 TEST(NoHoles, WhatHangsThereIsToldAndLeanedInstead) {
-    const auto job = jobWith({"console 60 x 14 x 32 against wall A, centred on wall A",
-                              "picture 20 x 16 on wall A, centred on wall A",
-                              "picture 20 x 16 called Mill on wall C", "no holes in wall A"});
+    const auto job = jobWith({"console 60 x 14 x 32 against wall B, centred on wall B",
+                              "picture 20 x 16 on wall B, centred on wall B",
+                              "picture 20 x 16 called Mill on wall C", "no holes in wall B"});
     const auto all = readingsOf(job);
     const auto* r = find(all, job, "no-holes", "Picture");
     ASSERT_NE(r, nullptr);
@@ -195,8 +195,8 @@ TEST(NoHoles, WhatHangsThereIsToldAndLeanedInstead) {
     // Kept with the job, and taken back.
     const auto back = readJob(jobText(job), "a.mezzet", library());
     ASSERT_TRUE(back);
-    EXPECT_EQ((*back)->scheme().dressing.noHoles, std::vector<int>{0});
-    const auto free = apply(job, readLine("holes allowed in wall A", job)->edit);
+    EXPECT_EQ((*back)->scheme().dressing.noHoles, std::vector<int>{1});
+    const auto free = apply(job, readLine("holes allowed in wall B", job)->edit);
     EXPECT_TRUE(free->project->scheme().dressing.noHoles.empty());
     EXPECT_FALSE(refusal(job, "no holes in console").what.empty());
 }
@@ -205,9 +205,10 @@ TEST(Cushions, LieOnSeatsAndLeaveRoomToSit) { // common practice
     std::vector<Reading> kept;
     const auto verdict = [&](int count) {
         auto lines =
-            std::vector<std::string>{"sofa 84 x 36 x 34 against wall A, centred on wall A"};
+            std::vector<std::string>{"sofa 84 x 36 x 34 against wall B, centred on wall B"};
         for (int i = 0; i < count; ++i)
-            lines.push_back(i % 3 == 2 ? "cushion on sofa, right" : "cushion on sofa, left");
+            lines.push_back(i % 3 == 2 ? "another cushion on sofa, right"
+                                       : "another cushion on sofa, left");
         const auto job = jobWith(lines);
         return reading(job, kept, "cushions", "Sofa")->verdict;
     };
@@ -215,12 +216,12 @@ TEST(Cushions, LieOnSeatsAndLeaveRoomToSit) { // common practice
     EXPECT_EQ(verdict(3), Verdict::right);
     EXPECT_EQ(kept.empty(), false);
     EXPECT_EQ(verdict(4), Verdict::loose);
-    const auto job = jobWith({"sofa 84 x 36 x 34 against wall A, centred on wall A"});
+    const auto job = jobWith({"sofa 84 x 36 x 34 against wall B, centred on wall B"});
     EXPECT_NE(refusal(job, "vase on sofa").what.find("only cushions and throws"),
               std::string::npos);
     // They lie on the cushion of the seat, before its back.
     const auto there =
-        jobWith({"sofa 84 x 36 x 34 against wall A, centred on wall A", "cushion on sofa, left"});
+        jobWith({"sofa 84 x 36 x 34 against wall B, centred on wall B", "cushion on sofa, left"});
     const auto body = bodyOf(**sceneOf(there), there.scheme().byName("Cushion")->id);
     ASSERT_TRUE(body);
     EXPECT_NEAR(body->foot.z, there.scheme().byName("Sofa")->heights.seat->mm(), 1e-6);

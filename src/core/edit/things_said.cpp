@@ -69,7 +69,10 @@ public:
         if (!begins())
             return {};
         try {
-            said_ = readWhere(in, scene_, described_ ? described_->kind : nullptr);
+            said_ = readWhere(in, scene_,
+                              described_             ? described_->kind
+                              : scheme_.byId(moved_) ? scheme_.byId(moved_)->kind
+                                                     : nullptr);
         } catch (const LineFault&) {
             // Books go elsewhere too, in other readers' words.
             if (!byFormOnly_)
