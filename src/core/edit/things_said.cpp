@@ -34,8 +34,9 @@ public:
         if (!lean_ && in.endOf("stack of") == 0)
             in.take({"stack", "put", "place", "stand", "lay", "add", "set"});
         // "move" is another reader's; a thing that is there goes by its whole name.
+        const bool another = in.take({"another", "one more", "a second"});
         const std::size_t noun = in.at();
-        if (in.endOf("a") == 0 && in.endOf("an") == 0 && in.nameAhead()) {
+        if (!another && in.endOf("a") == 0 && in.endOf("an") == 0 && in.nameAhead()) {
             in.article();
             try {
                 const int id = in.piece();
