@@ -145,7 +145,8 @@ std::string previewOf(const Project& before, const Scene& was, const Edit& edit,
                     out += worded(", before {}", door);
                 // What leans holds by nothing in the wall.
                 const std::string caution(
-                    now.onWall() && now.hanging.mount == Mount::leaned
+                    now.onWall() && now.hanging.mount == Mount::leaned &&
+                            now.kind->hanging.mount != Mount::leaned
                         ? mezzet::told("Leaned: pads under its foot, and a strap or putty at its "
                                        "top, so that it neither slips nor tips.")
                         : std::string_view(now.kind->caution));

@@ -105,7 +105,7 @@ private:
         if (p == nullptr || p->openings() > 0)
             return false;
         if (p->kind->takesSoft())
-            return true;
+            return described_ && described_->kind->isSoft();
         if (!p->kind->hasTop())
             return false;
         const bool others = std::any_of(scheme_.pieces.begin(), scheme_.pieces.end(),
