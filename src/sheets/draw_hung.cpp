@@ -57,6 +57,8 @@ public:
             clock();
         else if (how == "plate")
             plate();
+        else if (how == "ladder")
+            ladder();
         else
             plain();
     }
@@ -76,6 +78,25 @@ private:
     }
     [[nodiscard]] double w() const { return p_.size.width.mm() / 2; }
     [[nodiscard]] double h() const { return p_.size.height.mm() / 2; }
+
+    /// Two rails and their rungs, and what is behind seen between them.
+    void ladder() {
+        const double rail = std::min(w() / 4, 35.0);
+        const auto bar = [&](double x0, double y0, double x1, double y1) {
+            d_.painter.setPen(d_.ink(1.2));
+            d_.painter.setBrush(wash_);
+            d_.painter.drawPolygon(QPolygonF{d_.at(local(x0, y0)), d_.at(local(x1, y0)),
+                                             d_.at(local(x1, y1)), d_.at(local(x0, y1))});
+        };
+        constexpr double apart = 330;
+        const int rungs = std::max(3, static_cast<int>(2 * h() / apart));
+        for (int i = 0; i < rungs; ++i) {
+            const double y = -h() + 2 * h() * (i + 0.7) / (rungs + 0.4);
+            bar(-w() + rail, y - 15, w() - rail, y + 15);
+        }
+        bar(-w(), -h(), -w() + rail, h());
+        bar(w() - rail, -h(), w(), h());
+    }
 
     void framed() {
         outlineAt({}, d_.look.field, 1.6);
@@ -275,7 +296,14 @@ void drawHung(const Drawing& d, const WallsView& scene, int wall, const Pictures
         if (scene.hungPiece(i).wall() == wall &&
             (scene.hungPiece(i).isGroup() || scene.hungPiece(i).hanging.mount != Mount::leaned))
             draw(i);
-    for (const Leaning& l : leaningOn(scene, wall))
+    const auto leaning = leaningOn(scene, wall);
+    // Names lie rather on what of a thing is seen.
+    if (d.labels != nullptr && leaning.size() > 1)
+        for (const Leaning& l : leaning)
+            d.labels->ratherClear(QRectF(d.at(up({l.box.low.x, l.box.high.y})),
+                                         d.at(up({l.box.high.x, l.box.low.y}))),
+                                  l.id);
+    for (const Leaning& l : leaning)
         for (std::size_t i = 0; i < scene.hung.size(); ++i)
             if (scene.hung[i].id == l.id)
                 draw(i);

@@ -37,8 +37,9 @@ void judgeSwing(const FloorContext& c) {
             const Placed& where = c.scene.placed[i];
             if (fartherThan(*swing, where.shape, look))
                 continue;
-            if (p.kind->flat())
-                continue; // see rug-door
+            // What stands on a piece is out of the way when that is; of rugs see rug-door.
+            if (p.kind->flat() || p.on.isCarried())
+                continue;
             const Gap g = gapBetween(where.shape, *swing);
             if (g.apart > look)
                 continue;
