@@ -89,7 +89,8 @@ private:
                                              d_.at(local(x1, y1)), d_.at(local(x0, y1))});
         };
         constexpr double apart = 330;
-        const int rungs = std::max(3, static_cast<int>(2 * h() / apart));
+        int rungs = std::max(3, static_cast<int>(2 * h() / apart));
+        rungs += rungs % 2; // a name stands free between two
         for (int i = 0; i < rungs; ++i) {
             const double y = -h() + 2 * h() * (i + 0.7) / (rungs + 0.4);
             bar(-w() + rail, y - 15, w() - rail, y + 15);
