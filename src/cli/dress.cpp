@@ -4,6 +4,7 @@
 #include "shared.h"
 
 #include "dress/solve.h"
+#include "dress/tops.h"
 #include "edit/handed_over.h"
 #include "sheets/picture_in.h"
 
@@ -237,7 +238,13 @@ int dress(const DressCommand& c) {
         if (s.height)
             dressed.push_back(s);
     const PaletteNow palette = paletteOf(scheme, surfaces);
-    const DressScore score = scoreOf(**scene, dressed);
+    DressScore score = scoreOf(**scene, dressed);
+    // A piece without openings is scored by its top.
+    std::optional<TopScore> top;
+    if (of != 0 && scheme.byId(of)->openings() == 0 && !surfaces.empty()) {
+        top = topScoreOf(**scene, surfaces.front(), palette);
+        score.whole = top->whole;
+    }
     const auto wanted = wantedFor(*job, **scene, surfaces);
     if (c.list && !wanted.empty()) {
         const auto next = apply(*job, listEdit(*job, withEntries(*job, asEntries(wanted, *job)),
@@ -270,7 +277,13 @@ int dress(const DressCommand& c) {
         for (const DressedSurface& s : surfaces)
             out["surfaces"].push_back(surfaceJson(s, scheme));
         out["terms"] = json::object();
-        for (std::size_t i = 0; i < dressTerms; ++i) {
+        if (top)
+            for (std::size_t i = 0; i < topTerms; ++i) {
+                const auto t = static_cast<TopTerm>(i);
+                out["terms"][std::string(topTermName(t))] = {{"value", tidied(top->terms[i])},
+                                                             {"weight", topWeight(t)}};
+            }
+        for (std::size_t i = 0; !top && i < dressTerms; ++i) {
             const auto t = static_cast<DressTerm>(i);
             out["terms"][std::string(dressTermName(t))] = {{"value", tidied(score.of(t))},
                                                            {"weight", dressWeight(t)}};

@@ -325,8 +325,8 @@ void DressDialog::fill() {
 void DressDialog::solve(DressWish wish) {
     const int unit = picture_->unit();
     const Piece* p = session_.project()->scheme().byId(unit);
-    if (p == nullptr || p->openings() == 0)
-        return tell("Only what has openings is dressed from the stock", true);
+    if (p == nullptr || (p->openings() == 0 && !p->kind->hasTop()))
+        return tell("Nothing stands on that", true);
     // Found again, it is another one.
     if (tried_ != nullptr && session_.project() == tried_) {
         tried_ = nullptr;

@@ -2,6 +2,7 @@
 #include "dress/solve.h"
 
 #include "dress/set_out.h"
+#include "dress/tops.h"
 #include "measure/texts.h"
 
 #include <algorithm>
@@ -472,6 +473,11 @@ private:
 
 Result<std::vector<DressAnswer>> dressUnits(const Project& job, const Scene& scene,
                                             const DressWish& wish, const StopsDressing& stops) {
+    // A piece without openings is dressed on its top.
+    if (wish.units.size() == 1)
+        if (const Piece* p = scene.pieceById(wish.units.front());
+            p != nullptr && p->openings() == 0 && p->kind->hasTop())
+            return dressTop(job, scene, p->id, wish, stops);
     DressCase of(job, scene, wish);
     if (auto problem = of.make())
         return *problem;

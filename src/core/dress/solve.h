@@ -17,7 +17,7 @@ struct DressAnswer {
 };
 
 struct DressWish {
-    std::vector<int> units; ///< pieces with openings; all of them when empty
+    std::vector<int> units; ///< pieces with openings; all of them when empty. One without: its top
     int only = 0;           ///< an opening of the only unit that alone is dressed anew; 0 for all
     double accent = 0;      ///< from -1, calmer, to 1, more of the accent
     double most = 1;        ///< of the things that would fit, the share to be used at most
