@@ -151,7 +151,7 @@ public:
         };
         std::vector<Way> ways;
         const auto offer = [&](std::vector<std::size_t> of) {
-            if (!layOut(of, nullptr))
+            if (twoAlike(of) || !layOut(of, nullptr))
                 return;
             const double cost = costOf(of);
             ways.push_back({std::move(of), cost});
@@ -287,6 +287,15 @@ private:
             items_.push_back(std::move(item));
             return; // one of each
         }
+    }
+
+    /// Two of one kind, which would be no pair as they stand.
+    [[nodiscard]] bool twoAlike(const std::vector<std::size_t>& of) const {
+        return std::any_of(of.begin(), of.end(), [&](std::size_t i) {
+            return std::count_if(of.begin(), of.end(), [&](std::size_t k) {
+                       return items_[k].stock->kind == items_[i].stock->kind;
+                   }) == 2;
+        });
     }
 
     [[nodiscard]] double costOf(const std::vector<std::size_t>& of) const {
