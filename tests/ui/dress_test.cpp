@@ -160,3 +160,19 @@ TEST_F(DressWindow, TheStockIsReadAndWrittenAndThePaletteTaken) {
     ASSERT_TRUE(d.accent);
     EXPECT_EQ(*d.accent, (Rgb{182, 146, 72}));
 }
+
+TEST_F(DressWindow, ATabletopIsDressedFromTheStockToo) {
+    const int at = dialog->units()->findText("Sideboard");
+    ASSERT_GE(at, 0);
+    dialog->units()->setCurrentIndex(at);
+    dialog->solve({});
+    solved();
+    ASSERT_GE(dialog->answers(), 1U) << dialog->told()->text().toStdString();
+    const Piece* board = piece("Sideboard");
+    const auto& pieces = session().project()->scheme().pieces;
+    const auto there = std::count_if(pieces.begin(), pieces.end(), [&](const Piece& p) {
+        return p.on == onTop(board->id) && p.isThing();
+    });
+    EXPECT_GT(there, 0);
+    EXPECT_EQ(there % 2, 1);
+}
