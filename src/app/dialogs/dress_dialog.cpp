@@ -220,18 +220,20 @@ void DressDialog::fill() {
     const Scene& scene = *session_.scene();
     const Project& job = *session_.project();
     const Scheme& scheme = job.scheme();
-    // The units: what has openings, and tops with things.
+    // What has openings, then tops with things, then the other tops.
     std::vector<std::pair<QString, int>> units;
-    for (const Piece& p : scheme.pieces) {
+    const auto rank = [&](int id) {
+        const Piece& p = *scheme.byId(id);
         const bool carries =
             std::any_of(scheme.pieces.begin(), scheme.pieces.end(),
-                        [&](const Piece& o) { return o.on.isCarried() && o.on.piece == p.id; });
-        if (!p.isThing() && (p.openings() > 0 || (p.kind->hasTop() && carries)))
+                        [&](const Piece& o) { return o.on.isCarried() && o.on.piece == id; });
+        return std::pair(-p.openings(), !carries);
+    };
+    for (const Piece& p : scheme.pieces)
+        if (!p.isThing() && (p.openings() > 0 || p.kind->hasTop()))
             units.emplace_back(fromCore(p.name), p.id);
-    }
-    std::stable_sort(units.begin(), units.end(), [&](const auto& a, const auto& b) {
-        return scheme.byId(a.second)->openings() > scheme.byId(b.second)->openings();
-    });
+    std::stable_sort(units.begin(), units.end(),
+                     [&](const auto& a, const auto& b) { return rank(a.second) < rank(b.second); });
     bool same = static_cast<int>(units.size()) == units_->count();
     for (int i = 0; same && i < units_->count(); ++i)
         same = units_->itemData(i).toInt() == units[static_cast<std::size_t>(i)].second &&
