@@ -8,6 +8,7 @@
 #include "judge/say.h"
 #include "things/dressed.h"
 
+#include "dress/tops.h"
 #include <QCheckBox>
 #include <QComboBox>
 #include <QHBoxLayout>
@@ -311,12 +312,15 @@ void DressDialog::fill() {
                             wanted_);
     if (wanted_->count() == 0)
         wanted_->addItem("Nothing is missing.");
-    const DressScore score = scoreOf(scene, surfaces);
+    const bool isTop = unit != 0 && !surfaces.empty() && scheme.byId(unit)->openings() == 0;
+    const double score =
+        isTop ? topScoreOf(scene, surfaces.front(), paletteOf(scheme, surfaces)).whole
+              : scoreOf(scene, surfaces).whole;
     counts_->setText(things == 0 ? QString()
                                  : QString("%1 things, %2 left over, score %3 (0 is best)")
                                        .arg(things)
                                        .arg(left)
-                                       .arg(score.whole, 0, 'f', 2));
+                                       .arg(score, 0, 'f', 2));
     // Answers are of a job that is no more.
     if (session_.project() != solvedFor_ && session_.project() != tried_ && !found_.empty()) {
         found_.clear();

@@ -336,7 +336,10 @@ private:
         bool before = false;
         if (n == 3 || n == 5) {
             const double behind = std::max(d(0), d(1));
-            before = edge + behind + gap + d(2) <= top_->depth;
+            // What is nearly as high as those would hide them.
+            constexpr double low = 0.6;
+            const auto h = [&](std::size_t k) { return items_[of[order[k]]].size.height; };
+            before = edge + behind + gap + d(2) <= top_->depth && h(2) <= h(1) * low;
             if (!before)
                 row.insert(row.end() - (n == 5 ? 1 : 0), 2);
         }
