@@ -11,6 +11,40 @@
 
 namespace mezzet {
 
+void WordsReader::offer(std::string_view w) {
+    skip();
+    auto& list = offers_[at_];
+    if (std::find(list.begin(), list.end(), w) == list.end())
+        list.emplace_back(w);
+}
+
+void WordsReader::offerPieces() {
+    skip();
+    if (!piecesOffered_.insert(at_).second)
+        return;
+    // No two have one name, so each is held against the other words alone.
+    auto& list = offers_[at_];
+    const auto others = static_cast<std::ptrdiff_t>(list.size());
+    list.reserve(list.size() + scheme().pieces.size());
+    for (const Piece& p : scheme().pieces)
+        if (std::find(list.begin(), list.begin() + others, p.name) == list.begin() + others)
+            list.push_back(p.name);
+}
+
+std::vector<std::string> WordsReader::offered(std::size_t at) const {
+    const auto it = offers_.find(at);
+    auto out = it == offers_.end() ? std::vector<std::string>() : it->second;
+    // Kinds are many, and put in words only where they are asked for. They differ, so each is held
+    // against the others alone.
+    const auto others = static_cast<std::ptrdiff_t>(out.size());
+    if (kindsOffered_.count(at) > 0)
+        for (const auto& k : job_.library.kit->kinds())
+            if (auto name = foldCase(k->name);
+                std::find(out.begin(), out.begin() + others, name) == out.begin() + others)
+                out.push_back(std::move(name));
+    return out;
+}
+
 const std::vector<WordsReader::PlainNames>& WordsReader::plainNames() {
     if (plainNames_.size() != scheme().pieces.size()) {
         plainNames_.clear();
