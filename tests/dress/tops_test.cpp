@@ -2,6 +2,7 @@
 #include "dress/tops.h"
 
 #include "dressed_jobs.h"
+#include "things/covered.h"
 
 #include <fmt/format.h>
 
@@ -168,4 +169,34 @@ TEST(DressTop, RefusesWhatHasNoTopOrNothingToPutThere) {
     EXPECT_NE(dressUnits(large, **sceneOf(large), wish).problem().what.find("has room"),
               std::string::npos);
     EXPECT_FALSE(dressTop(job, **sceneOf(job), 99, wish));
+}
+
+TEST(DressScore, AnOpeningIsFullFromFourFifthsOn) {
+    const auto fill = [](double high) {
+        Spot s;
+        s.width = 100;
+        s.height = high;
+        s.depth = 100;
+        return factsOf(200, 100, 100, std::vector<Spot>{s}, {}).fill;
+    };
+    EXPECT_NEAR(fill(80), 0, 1e-9);
+    EXPECT_NEAR(fill(90), 0.5, 1e-9);
+    EXPECT_NEAR(fill(100), 1, 1e-9);
+    EXPECT_NEAR(fill(50), 0, 1e-9);
+    EXPECT_NEAR(fill(25), 0.5, 1e-9);
+}
+
+TEST(LeanedArt, IsNotHiddenByWhatIsBehindIt) {
+    const auto job = jobWith({"bookcase 48 x 12 x 84 against wall A, 5 shelves",
+                              "white vase 8 x 3 x 10 in opening 2, 0 from back edge",
+                              "print 9 x 9 in opening 2, 6 from back edge"});
+    const auto scene = sceneOf(job);
+    for (const DressedSurface& s : surfacesOf(job))
+        for (const DressedThing& t : s.things)
+            if (job.scheme().byId(t.id)->name == "Print") {
+                const auto eyes = eyesOn(**scene, s.id.piece);
+                EXPECT_NEAR(coveredShare(**scene, s, t, eyes.front().at), 0, 1e-9);
+                return;
+            }
+    FAIL() << "the print stands nowhere";
 }

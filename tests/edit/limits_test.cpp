@@ -1,4 +1,5 @@
 // What a job can hold, and what is kept when a room or an arrangement changes.
+#include "edit/drag.h"
 #include "edit/held_step.h"
 #include "edit/snap.h"
 #include "jobs.h"
@@ -94,4 +95,20 @@ TEST(WallSnap, NeverOffersWhatHangsByThePieceItself) {
     for (const double x : {-30.0, -5.0, 0.0, 5.0, 30.0})
         if (const auto offer = snapFor(job, **sceneOf(job), one, {x, 2}, Length::inches(3)))
             EXPECT_EQ(offer->words.find("Two"), std::string::npos) << offer->words;
+}
+
+TEST(Dragged, PastTheEndOfItsTableAChairLetsGoOfIt) {
+    const auto job = jobWith({"dining table 72 x 36 at 10', 7'",
+                              "stool 20 in front of dining table, centred on dining table"});
+    const int stool = job.scheme().byName("Stool")->id;
+    const auto tied = [&](double inches) {
+        const auto moved =
+            drag(job, **sceneOf(job), {stool}, {inches * 25.4, 0}, DragTies::revalue);
+        const auto next = apply(job, moved.edit);
+        const Piece& p = *next->project->scheme().byId(stool);
+        return std::any_of(p.ties.begin(), p.ties.end(),
+                           [](const Tie& t) { return t.kind == Tie::Kind::centredOn; });
+    };
+    EXPECT_TRUE(tied(30)) << "still before the table";
+    EXPECT_FALSE(tied(40)) << "past its end";
 }

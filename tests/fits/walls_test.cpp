@@ -1,6 +1,8 @@
 // What size suits a wall, sets that answer one piece, mirrors that show a thing, and ledges.
 #include "fits/ask.h"
+#include "fits/regions.h"
 #include "fits/walls.h"
+#include "geometry/polygon.h"
 #include "hang/mirror.h"
 #include "hung.h"
 #include "jobs.h"
@@ -124,4 +126,20 @@ TEST(AskWhatFits, OfWallsPointsAtTheWordItCantTake) {
         ASSERT_FALSE(a) << q;
         EXPECT_GT(a.problem().column, 0) << q;
     }
+}
+
+// What fits may not stand where a cupboard's doors open.
+TEST(WhereItStands, LeavesRoomBeforeACupboard) {
+    const auto job = jobWith({"dresser 60 x 20 x 34 against wall B, centred on wall B"});
+    const auto scene = sceneOf(job);
+    Piece stool = pieceOf(library().kit->byId("stool"));
+    stool.size = {Length::inches(14), Length::inches(14), Length::inches(18)};
+    const auto region = allowedRegion(FloorView(**scene), stool, {});
+    const auto allowed = [&](double x, double y) {
+        const Vec2 at{x * 25.4, y * 25.4};
+        return std::any_of(region.outlines.begin(), region.outlines.end(),
+                           [&](const auto& ring) { return insideOutline(ring, at); });
+    };
+    EXPECT_TRUE(allowed(120, 90)) << "the middle of the room";
+    EXPECT_FALSE(allowed(240 - 20 - 10, 90)) << "before its drawers";
 }

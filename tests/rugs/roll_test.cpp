@@ -281,3 +281,25 @@ TEST(Rolls, AreListedLeastWasteFirst) {
     EXPECT_NEAR((*plans)[0].width.inInches(), 158, 1e-9);
     EXPECT_FALSE(layOnRolls({cutOf(500, 100)}, askOf(1), {Length::feet(12)}));
 }
+
+// Wherever a seam would lie of itself: with that place walked on, it lies elsewhere.
+TEST(Roll, ASeamLeavesThePlaceItWouldHaveWhenThatIsWalkedOn) {
+    auto ask = askOf(144, 2);
+    ask.seams = true;
+    for (const double across : {170.0, 200.0, 230.0}) {
+        RollCut hall = cutOf(across, 100);
+        const auto free = layOnRoll({hall}, ask);
+        ASSERT_TRUE(free);
+        ASSERT_EQ(free->seams.size(), 1U);
+        const double x = free->seams[0].from.x;
+        Box walked;
+        walked.include(Vec2{x - 5 * 25.4, 0});
+        walked.include(Vec2{x + 5 * 25.4, 100 * 25.4});
+        hall.noSeam = {walked};
+        const auto plan = layOnRoll({hall}, ask);
+        ASSERT_TRUE(plan);
+        ASSERT_EQ(plan->seams.size(), 1U);
+        EXPECT_FALSE(plan->seams[0].walkedOn) << across;
+        EXPECT_GE(std::abs(plan->seams[0].from.x - x), 5 * 25.4 - 0.01) << across;
+    }
+}
