@@ -57,7 +57,7 @@ public:
             clock();
         else if (how == "plate")
             plate();
-        else if (how == "ladder")
+        else if (how == "ladder" || how == "ladder-throw")
             ladder();
         else
             plain();
@@ -97,6 +97,19 @@ private:
         }
         bar(-w(), -h(), -w() + rail, h());
         bar(w() - rail, -h(), w(), h());
+        if (p_.kind->draw == "ladder-throw") {
+            // Over a rung at two thirds of its height, and down a third.
+            d_.painter.setPen(d_.ink(1));
+            d_.painter.setBrush(d_.look.field);
+            const double top = h() * 0.36;
+            const double foot = -h() * 0.3;
+            const double side = w() * 0.7;
+            d_.painter.drawPolygon(QPolygonF{d_.at(local(-side, top)), d_.at(local(side, top)),
+                                             d_.at(local(side * 0.94, foot)),
+                                             d_.at(local(-side * 0.97, foot + 30))});
+            for (const double x : {-0.4, 0.1, 0.5})
+                line(side * x, top, side * x * 0.95, foot + 20);
+        }
     }
 
     void framed() {
