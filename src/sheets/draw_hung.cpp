@@ -107,8 +107,6 @@ private:
             d_.painter.drawPolygon(QPolygonF{d_.at(local(-side, top)), d_.at(local(side, top)),
                                              d_.at(local(side * 0.94, foot)),
                                              d_.at(local(-side * 0.97, foot + 30))});
-            for (const double x : {-0.4, 0.1, 0.5})
-                line(side * x, top, side * x * 0.95, foot + 20);
         }
     }
 
