@@ -53,6 +53,12 @@ TEST(Limits, ANameHoldsEightyCharacters) {
     EXPECT_NE(named.scheme().byName(eighty), nullptr);
     const auto said = readLine("rename sofa to " + eighty + "n", job);
     EXPECT_FALSE(said && apply(job, said->edit));
+    // However it comes there.
+    auto edit = readLine("rename sofa to " + eighty, job)->edit;
+    auto& put = std::get<PutPiece>(edit.acts.front());
+    ASSERT_TRUE(apply(job, edit));
+    put.piece.name += 'n';
+    EXPECT_FALSE(apply(job, edit));
     // Characters, not bytes.
     std::string accents;
     for (int i = 0; i < 80; ++i)
