@@ -1,6 +1,7 @@
 // Dressing a unit from the stock, by annealing.
 #include "dress/solve.h"
 
+#include "dress/palette_wanted.h"
 #include "dress/set_out.h"
 #include "dress/tops.h"
 #include "measure/texts.h"
@@ -263,15 +264,8 @@ public:
                 ++next;
             }
         }
-        // The palette it was dressed by is the scheme's from now on.
-        Dressing d = scene_.scheme->dressing;
-        if (d.families.empty() && !d.accent) {
-            for (const auto& f : palette_->families)
-                d.families.push_back(f.colour);
-            if (palette_->accent)
-                d.accent = palette_->accent->colour;
-            e.acts.emplace_back(SetDressing{d});
-        }
+        if (auto kept = keptPalette(*scene_.scheme, *palette_))
+            e.acts.emplace_back(std::move(*kept));
         e.words = std::string(told("dress from the stock"));
         return out;
     }
@@ -389,8 +383,7 @@ private:
     }
 
     void look(const Piece& p, Spot& s) {
-        if (!palette_)
-            palette_ = paletteOfCase();
+        needPalette();
         if (const auto c = colourOf(p)) {
             s.family = palette_->familyOf(*c);
             s.lightness = labOf(*c).l;
@@ -401,24 +394,9 @@ private:
                     .first->second;
     }
 
-    /// As it was said; else of the whole stock.
-    [[nodiscard]] PaletteNow paletteOfCase() const {
-        const Dressing& said = scene_.scheme->dressing;
-        PaletteNow out;
-        if (!said.families.empty() || said.accent)
-            return paletteOf(*scene_.scheme, boards_);
-        std::vector<Patch> patches;
-        for (const StockThing& t : *job_.stock) {
-            const Piece p = pieceOf(t, t.name);
-            if (const auto c = colourOf(p))
-                patches.push_back({*c, t.size.width.mm() * t.size.height.mm() * t.count});
-        }
-        const PaletteChoice chosen = choosePalette(familiesOf(patches));
-        for (const Rgb c : chosen.families)
-            out.families.push_back({c, 0});
-        if (chosen.accent)
-            out.accent = PaletteNow::One{*chosen.accent, 0};
-        return out;
+    void needPalette() {
+        if (!palette_)
+            palette_ = paletteWanted(*scene_.scheme, *job_.stock, boards_);
     }
 
     void kinds() {
@@ -448,8 +426,7 @@ private:
             classes_.push_back(item.as);
             items_.push_back(std::move(item));
         }
-        if (!palette_)
-            palette_ = paletteOfCase();
+        needPalette();
         if (palette_->accent)
             accents_ = palette_->families.size();
     }

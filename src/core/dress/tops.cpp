@@ -1,6 +1,7 @@
 // Dressing a tabletop from the stock: odd numbers, and three heights.
 #include "dress/tops.h"
 
+#include "dress/palette_wanted.h"
 #include "measure/texts.h"
 
 #include <algorithm>
@@ -133,7 +134,7 @@ public:
         if (!job_.stock || job_.stock->empty())
             return Problem{"there is nothing in the stock to dress it with",
                            "say what is at hand, like: stock 12 cream books 9 x 6 x 1"};
-        palette_ = paletteWanted();
+        palette_ = paletteWanted(*scene_.scheme, *job_.stock, {});
         stays();
         for (const StockThing& t : *job_.stock)
             take(t);
@@ -226,23 +227,6 @@ private:
         Size size;
         OnTop look;
     };
-
-    [[nodiscard]] PaletteNow paletteWanted() const {
-        const Dressing& said = scene_.scheme->dressing;
-        if (!said.families.empty() || said.accent)
-            return paletteOf(*scene_.scheme, {});
-        std::vector<Patch> patches;
-        for (const StockThing& t : *job_.stock)
-            if (const auto c = colourOf(pieceOf(t, t.name)))
-                patches.push_back({*c, t.size.width.mm() * t.size.height.mm() * t.count});
-        const PaletteChoice chosen = choosePalette(familiesOf(patches));
-        PaletteNow out;
-        for (const Rgb c : chosen.families)
-            out.families.push_back({c, 0});
-        if (chosen.accent)
-            out.accent = PaletteNow::One{*chosen.accent, 0};
-        return out;
-    }
 
     /// What stays, and what is taken again; the widest stretch of the top that is free.
     void stays() {
@@ -381,14 +365,8 @@ private:
                 board.low + at[i] + Vec2{item.size.width.mm() / 2, item.size.depth.mm() / 2};
             out.edit.acts.emplace_back(PutPiece{std::move(p)});
         }
-        Dressing d = scene_.scheme->dressing;
-        if (d.families.empty() && !d.accent) {
-            for (const auto& f : palette_.families)
-                d.families.push_back(f.colour);
-            if (palette_.accent)
-                d.accent = palette_.accent->colour;
-            out.edit.acts.emplace_back(SetDressing{d});
-        }
+        if (auto kept = keptPalette(*scene_.scheme, palette_))
+            out.edit.acts.emplace_back(std::move(*kept));
         out.edit.words = std::string(told("dress from the stock"));
         out.score.whole = costOf(of);
         return out;

@@ -1,7 +1,5 @@
 #include "edit/column_said.h"
 
-#include "measure/text.h"
-
 namespace mezzet {
 
 namespace {

@@ -38,10 +38,12 @@ public:
               "the colour of a piece, of walls, floor or ceiling",
               "colour walls sage; colour sofa navy"},
              &DressingReader::colour},
-            {{{"no holes in", "no drilling in", "no nails in", "holes allowed in"},
+            {{{"no holes in", "no drilling in", "no nails in"},
               "walls that may not be drilled: what hangs there is told, with where it could lean",
-              "no holes in wall A; no holes in any wall; holes allowed in wall A"},
-             &DressingReader::holes},
+              "no holes in wall A; no holes in any wall"},
+             &DressingReader::noHoles},
+            {{{"holes allowed in"}, "walls that may be drilled again", "holes allowed in wall A"},
+             &DressingReader::holesAllowed},
         };
         return all;
     }
@@ -55,9 +57,11 @@ private:
         return e;
     }
 
-    /// "no holes in wall A and wall B", "no holes in any wall"; allowed again.
-    Edit holes() {
-        const bool allowed = foldCase(in.text()).find("allowed") != std::string::npos;
+    Edit noHoles() { return holes(false); }
+    Edit holesAllowed() { return holes(true); }
+
+    /// After "no holes in": "wall A and wall B", "any wall".
+    Edit holes(bool allowed) {
         const auto count = static_cast<int>(job_.room->walls.size());
         std::vector<int> said;
         if (in.take({"any wall", "the walls", "all walls", "all the walls", "every wall",

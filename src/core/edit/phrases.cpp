@@ -389,8 +389,7 @@ void Placing::centredFirst() {
         return; // these are centred as they are
     if (in.endOf("in front of") > 0 || in.endOf("behind") > 0 ||
         (!hangs && !subject.kind->flat() &&
-         (in.endOf("under the") > 0 || in.endOf("under") > 0 || in.endOf("beneath") > 0 ||
-          in.endOf("below") > 0))) {
+         (in.endOf("under") > 0 || in.endOf("beneath") > 0 || in.endOf("below") > 0))) {
         std::vector<const Phrase*> fine;
         for (const Phrase* p : allPhrases())
             if ((p->of.bits & saidOf(*subject.kind).bits) != 0)

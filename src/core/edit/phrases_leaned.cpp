@@ -1,6 +1,7 @@
 // What leans against a wall, and what leans before it.
 #include "edit/phrases_leaned.h"
 
+#include "hang/display.h"
 #include "measure/texts.h"
 #include "scheme/on_wall.h"
 
@@ -72,11 +73,8 @@ bool leansBefore(Placing& p) {
     const auto there = boxOn(of, q->wall(), p.scene);
     if (!there)
         return true;
-    constexpr double hides = 0.25;
     const double wide = p.subject.size.width.mm();
-    const double high = std::min(p.subject.size.height.mm(), there->size().y);
-    const double over =
-        std::min(wide, hides * there->size().x * there->size().y / std::max(high, 1.0));
+    const double over = standsOver(*there, wide, p.subject.size.height.mm());
     double aside = (there->size().x + wide) / 2 - over;
     const auto board = foot != nullptr && foot->kind == K::above
                            ? boxOn(foot->of, q->wall(), p.scene)

@@ -246,8 +246,8 @@ std::string asScreen(std::vector<Length>& sizes, const Piece& p, const Notation 
     s.width = Length::millimetres(across.mm() * 16 / corner);
     s.height = Length::millimetres(across.mm() * 9 / corner);
     sizes = inOrder(*p.kind, s);
-    return worded("{} is taken corner to corner: {} wide and {} high", writeGap(across, n),
-                  writeGap(s.width, n), writeGap(s.height, n));
+    return worded("{} is taken corner to corner, as 16 to 9: {} wide and {} high",
+                  writeGap(across, n), writeGap(s.width, n), writeGap(s.height, n));
 }
 
 } // namespace

@@ -93,6 +93,12 @@ std::vector<Leaning> leaningOn(const WallsView& scene, int wall, double lean) {
     return out;
 }
 
+double standsOver(const Box& behind, double wide, double high) {
+    constexpr double hides = 0.25;
+    const double before = std::max(std::min(high, behind.size().y), 1.0);
+    return std::min(wide, hides * behind.size().x * behind.size().y / before);
+}
+
 double hiddenShare(const Leaning& of, const std::vector<Leaning>& before, Vec3 eye) {
     const double area = of.box.size().x * of.box.size().y;
     if (area <= 0 || eye.z <= of.plane + 1)

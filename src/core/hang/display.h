@@ -25,6 +25,10 @@ constexpr double usualLean = 0.125;
 /// foremost of what it stands before.
 [[nodiscard]] std::vector<Leaning> leaningOn(const WallsView&, int wall, double lean = usualLean);
 
+/// How far along a wall something may stand before what leans there, so that about a quarter of
+/// that is hidden; at most as far as it is wide. mm; common practice: a third is the most.
+[[nodiscard]] double standsOver(const Box& behind, double wide, double high);
+
 /// The share of one's front that others before it hide from an eye, told as along the wall, up, and
 /// out from its face, mm: their outlines thrown on its front and laid together.
 [[nodiscard]] double hiddenShare(const Leaning&, const std::vector<Leaning>& before, Vec3 eye);

@@ -228,9 +228,7 @@ std::vector<Handle> asideHandles(const Reading& r, double, const Project& job, c
     if (!behind || !front)
         return out;
     // To the side it is on already, then to the other; as far as leaves a quarter hidden.
-    const double high = std::min(front->high.y, behind->high.y) - front->low.y;
-    const double keeps =
-        std::min(front->size().x, 0.25 * behind->size().x * behind->size().y / std::max(high, 1.0));
+    const double keeps = standsOver(*behind, front->size().x, front->size().y);
     const double right = behind->high.x - keeps - front->low.x;
     const double left = front->high.x - (behind->low.x + keeps);
     const bool toRight = front->centre().x >= behind->centre().x;
