@@ -100,9 +100,11 @@ Edit LineReader::put(bool fresh) {
             return *many;
     // "an armchair" is a new one, "the armchair" the one that is there.
     bool known = false;
+    bool indefinite = false; // "a chair" is another one, even where “chair” is the end of a name
     if (!in.nameAhead()) {
         fresh = fresh || oneOf();
         known = !fresh && in.endOf("the") > 0;
+        indefinite = !fresh && (in.endOf("a") > 0 || in.endOf("an") > 0);
     }
     in.article();
     const std::size_t start = in.at();
@@ -144,6 +146,16 @@ Edit LineReader::put(bool fresh) {
             in.failAhead(worded("I don't know “{}”", firstWords()));
         }
     }
+    std::string like;
+    if (there != 0 && indefinite && !pieceOf(there).isGroup()) {
+        // One more of that kind, and as large.
+        const Piece& one = pieceOf(there);
+        p = mezzet::pieceOf(one.kind);
+        giveSize(p, one.size);
+        p.pose.at = scene_->room->middle();
+        like = plainWord(in.since(start)) == plainWord(one.name) ? one.name : one.kind->name;
+        there = 0;
+    }
     const bool isNew = there == 0;
     if (!isNew)
         p = placedPiece(there);
@@ -168,7 +180,7 @@ Edit LineReader::put(bool fresh) {
                 "say where it goes, like: against wall A, or what is done to it");
     called = callIt(p, isNew) || called;
     if (isNew && !called)
-        p.name = in.scheme().freeName(p.kind->name);
+        p.name = in.scheme().freeName(like.empty() ? p.kind->name : like);
     return place(std::move(p), start);
 }
 

@@ -294,6 +294,27 @@ void implyTies(Piece& p, std::vector<Tie>& ties, const Scene& scene) {
     beginAt(p, ties, scene);
 }
 
+void centreOverIt(const Piece& p, int wasWall, std::vector<Tie>& ties, const Scene& scene) {
+    const Tie* over = nullptr;
+    for (const Tie& t : ties) {
+        if (t.fixesAcross())
+            return;
+        if (t.kind == Tie::Kind::above || t.kind == Tie::Kind::below)
+            over = &t;
+    }
+    const auto box = over != nullptr && over->of.is != Target::Is::ceiling
+                         ? boxOn(over->of, p.wall(), scene)
+                         : std::nullopt;
+    const double half = p.size.width.mm() / 2;
+    if (!box || (p.wall() == wasWall && p.pose.at.x + half > box->low.x &&
+                 p.pose.at.x - half < box->high.x))
+        return;
+    Tie t;
+    t.kind = Tie::Kind::centredOn;
+    t.of = over->of;
+    ties.push_back(t);
+}
+
 void implyWallTies(Piece& p, std::vector<Tie>& ties, const Scene& scene, const Project& job) {
     const bool high =
         std::any_of(ties.begin(), ties.end(), [](const Tie& t) { return t.fixesHeight(); });

@@ -36,6 +36,9 @@ void implyTies(Piece&, std::vector<Tie>&, const Scene&);
 /// its kind goes at; over the middle of what it is said to hang above. Across its wall it begins in
 /// the middle.
 void implyWallTies(Piece&, std::vector<Tie>&, const Scene&, const Project&);
+/// What of one that hung on `wasWall`: said to be over something it isn't over there, it is in line
+/// with the middle of that.
+void centreOverIt(const Piece&, int wasWall, std::vector<Tie>&, const Scene&);
 
 /// How far a floor piece reaches through the walls' faces, at its worst corner.
 [[nodiscard]] Length throughWalls(const FloorView&, int piece);

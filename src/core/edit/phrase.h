@@ -55,6 +55,8 @@ public:
     void wantsAlongside(const Target& t) { alongside_ = t; }
     /// Whether a piece that is there stands before another as it is, however far off.
     [[nodiscard]] bool overlapsAlong(const Target& t) const;
+    /// The tie added last stands by what it is beside, and gives way to a turn that is said.
+    void usualTurn() { usualTurn_ = out.ties.size() - 1; }
     /// A height that is only usual, and gives way to one that is said.
     void usualHeight() { usualHeight_ = out.ties.size() - 1; }
     /// "a little", after a step.
@@ -86,6 +88,7 @@ private:
     std::size_t lastAt_ = 0;
     std::optional<Target> alongside_;
     std::optional<std::size_t> usualHeight_;
+    std::optional<std::size_t> usualTurn_;
 };
 
 /// What must come after a phrase's words before a name ends there.

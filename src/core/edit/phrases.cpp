@@ -431,6 +431,10 @@ Length Placing::standing(Length usual) const {
 /// What stands beside a piece is centred along that one's depth, or has its back in line with a
 /// bed's.
 void Placing::settleSides() {
+    // "left of the fireplace, facing sofa": at the wall, and turned as it looks.
+    if (usualTurn_ && std::count_if(out.ties.begin(), out.ties.end(),
+                                    [](const Tie& t) { return t.fixesTurn(); }) > 1)
+        out.ties[*usualTurn_].kind = Tie::Kind::fromWall;
     // In a corner and looking at something: near both walls, and turned as it looks.
     const auto corner = std::find_if(out.ties.begin(), out.ties.end(),
                                      [](const Tie& t) { return t.kind == Tie::Kind::inCorner; });

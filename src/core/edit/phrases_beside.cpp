@@ -129,8 +129,11 @@ bool byWall(Placing& p, const Target& t, Length d) {
                 "make it smaller, or say another place");
     for (const Tie& tie : ties)
         if (std::none_of(p.out.ties.begin(), p.out.ties.end(),
-                         [&](const Tie& o) { return o.kind == tie.kind && o.of == tie.of; }))
+                         [&](const Tie& o) { return o.kind == tie.kind && o.of == tie.of; })) {
             p.add(tie.kind) = tie;
+            if (tie.kind == K::against)
+                p.usualTurn();
+        }
     return true;
 }
 

@@ -156,6 +156,14 @@ bool from(Placing& p, Length d, MeasuredTo to) {
     tie.to = to;
     if (tie.kind == K::fromCorner && !side)
         alongItsWall(p, tie);
+    // "against wall A, 10 from door 1": along that wall, beside it.
+    if (tie.kind == K::fromWall && t.is != Is::wall && to == MeasuredTo::edge &&
+        !p.subject.kind->flat())
+        if (const auto wall = wallOf(t, p.scene);
+            wall && std::any_of(p.out.ties.begin(), p.out.ties.end(), [&](const Tie& o) {
+                return o.kind == K::against && o.of == wallTarget(*wall);
+            }))
+            return byWall(p, t, d);
     if (tie.kind == K::fromPiece) {
         // "right of the bed, 5 from it" is one place.
         for (Tie& said : p.out.ties)

@@ -190,6 +190,14 @@ bool otherSide(Placing& p) {
 bool atEnd(Placing& p) {
     const bool foot = p.said.find("head") == std::string_view::npos;
     const Target t = p.target(ties::pieces, "at the foot of");
+    // A throw lies on the bed there.
+    if (const Piece* bed = p.scene.pieceById(t.piece);
+        p.subject.kind->isSoft() && bed != nullptr && bed->kind->takesSoft()) {
+        p.out.on = onTop(t.piece);
+        Tie& edge = p.add(K::fromEdge);
+        edge.side = foot ? Side::front : Side::behind;
+        return true;
+    }
     Tie& off = p.add(K::fromPiece);
     off.of = t;
     off.side = foot ? Side::front : Side::behind;

@@ -2,6 +2,7 @@
 #include "edit/phrase.h"
 #include "edit/place.h"
 #include "geometry/gap.h"
+#include "measure/text.h"
 #include "measure/texts.h"
 
 #include <algorithm>
@@ -27,13 +28,62 @@ bool drawn(Placing& p, std::optional<Length> d) {
     const auto& ties = p.subject.ties;
     const auto at = std::find_if(ties.begin(), ties.end(),
                                  [](const Tie& t) { return t.kind == Tie::Kind::atPlace; });
-    if (at == ties.end())
-        return false;
     const bool out = p.said.find("out") != std::string_view::npos;
+    // One that was put before a desk, or looks at one, has no place at it, and goes the same way.
+    const auto before = std::find_if(ties.begin(), ties.end(), [&](const Tie& t) {
+        const Piece* of = t.of.is == Target::Is::piece ? p.scene.pieceById(t.of.piece) : nullptr;
+        return (t.kind == Tie::Kind::fromPiece || t.kind == Tie::Kind::facing) && of != nullptr &&
+               of->kind->isSatInTo();
+    });
+    if (at == ties.end()) {
+        const Placed* own = p.scene.byId(p.subject.id);
+        if (before == ties.end() || !p.subject.kind->isSeat() || own == nullptr)
+            return false;
+        const Length by = stepLength(p, d);
+        const auto held = std::find_if(ties.begin(), ties.end(),
+                                       [](const Tie& t) { return t.kind == Tie::Kind::fromPiece; });
+        if (held == ties.end()) {
+            p.out.step = own->pose.front() * (by.mm() * (out ? -1 : 1));
+            return true;
+        }
+        Tie& tie = p.add(Tie::Kind::fromPiece);
+        tie = *held;
+        tie.distance = held->distance + by * (out ? 1 : -1);
+        return true;
+    }
     const Length by = stepLength(p, d);
     Tie& tie = p.add(Tie::Kind::atPlace);
     tie = *at;
     tie.distance = at->distance + by * (out ? 1 : -1);
+    return true;
+}
+
+/// Whether a line begins with a verb that moves things, or with how far.
+bool movesFirst(std::string_view line) {
+    const auto folded = foldCase(trimmed(line));
+    if (folded.empty() || (folded.front() >= '0' && folded.front() <= '9'))
+        return true;
+    const auto first = folded.substr(0, folded.find(' '));
+    for (const std::string_view verb : {"move", "pull", "push", "slide", "shift", "nudge", "bring",
+                                        "take", "drag", "step", "shove", "it", "them"})
+        if (first == verb)
+            return true;
+    return false;
+}
+
+/// "bed 60 away from wall A", without a verb that moves it: how far off it is to be.
+bool standsOff(Placing& p, Length d) {
+    const Target t = p.target();
+    Tie tie;
+    tie.kind = t.is == Target::Is::piece    ? Tie::Kind::fromPiece
+               : t.is == Target::Is::corner ? Tie::Kind::fromCorner
+                                            : Tie::Kind::fromWall;
+    tie.of = t;
+    tie.distance = d;
+    for (const Tie& old : p.subject.ties)
+        if (old.kind == tie.kind && old.of == t)
+            tie.side = old.side;
+    p.out.ties.push_back(tie);
     return true;
 }
 
@@ -46,6 +96,8 @@ bool step(Placing& p, std::optional<Length> d) {
                   "a new piece has no place to be moved from",
                   "say where it goes, like “against wall A”");
     const auto has = [&](std::string_view w) { return words.find(w) != std::string_view::npos; };
+    if (words == "away from" && d && !movesFirst(p.in.text()))
+        return standsOff(p, *d);
     Vec2 way = has("left")                          ? -own->pose.right()
                : has("right")                       ? own->pose.right()
                : words == "back" || has("backward") ? -own->pose.front()

@@ -116,6 +116,7 @@ Piece asItStands(const Project& job, const Scene& scene, int id) {
 
 Result<Edit> placePiece(const Project& job, const Scene& scene, Piece p, Placement said) {
     const bool hangs = p.kind->hangs();
+    const int wasWall = p.onWall() ? p.wall() : -1;
     if (hangs) {
         if (!said.wall)
             return Problem{worded("which wall does {} hang on?", p.name),
@@ -157,6 +158,8 @@ Result<Edit> placePiece(const Project& job, const Scene& scene, Piece p, Placeme
         settleSurface(p, said, scene);
     if (isNew && hangs)
         implyWallTies(p, said.ties, scene, job);
+    else if (hangs)
+        centreOverIt(p, wasWall, said.ties, scene);
     else if (isNew && !p.on.isCarried())
         implyTies(p, said.ties, scene);
     auto e = retie(job, p, said.ties);

@@ -2,6 +2,7 @@
 
 #include "edit/about_middle.h"
 #include "edit/arrange.h"
+#include "edit/aside_said.h"
 #include "edit/beside_wall.h"
 #include "edit/column_said.h"
 #include "edit/landing.h"
@@ -227,12 +228,12 @@ private:
         in.comma();
         if (takeSides())
             return eitherSide(at);
-        if (const std::size_t here = in.at(); count_ == 2 && takeEachOther(here))
+        if (const std::size_t here = in.at(); count_ == 2 && takeEachOther())
             return eachOther(here);
         return row(at);
     }
 
-    bool takeEachOther(std::size_t) {
+    bool takeEachOther() {
         return !kind_->hangs() && !kind_->underCeiling() &&
                in.take({"facing each other", "face to face", "opposite each other",
                         "facing one another", "opposite one another"});
@@ -289,13 +290,13 @@ private:
         return *e;
     }
 
-    /// In the middle of the free wall between something in it and the next thing on that side.
-    Placement hungBeside(const Target& of, int wall, Side side, std::size_t at) {
-        const auto end = nextInWall(of, wall, side, scene_);
-        if (!end)
+    /// So far from something in a wall, or in the middle of what is free up to the next thing
+    /// there.
+    Placement hungBeside(const Target& of, int wall, Side side, std::optional<Length> aside,
+                         std::size_t at) {
+        const auto line = besideOnWall(of, wall, side, aside, scene_, job_);
+        if (line.empty())
             return {};
-        const auto line = fmt::format("on wall {}, between {} and {}", wallName(wall),
-                                      words(*end, job_.wording()), words(of, job_.wording()));
         try {
             WordsReader again(line, job_, {});
             return readPlacement(again, first_, scene_, lookedAt_);
@@ -309,9 +310,9 @@ private:
         // A runner on each side of a bed lies along it.
         if (kind_->flat() && of.is == Target::Is::piece && first_.size.width > first_.size.depth)
             std::swap(first_.size.width, first_.size.depth);
-        // "… either side of the bed, at 60": the same of both.
+        // "… either side of the bed, 12 from it, at 60": the same of both.
         Placement more;
-        in.comma();
+        const auto aside = asideSaid(in);
         if (!in.done())
             more = readPlacement(in, first_, scene_, lookedAt_);
         if (count_ != 2)
@@ -325,8 +326,8 @@ private:
                 off.kind = Tie::Kind::fromPiece;
                 off.of = of;
                 off.side = side;
-                off.distance =
-                    kind_->hangs() ? job_.library.book->habit("beside-on-wall") : Length{};
+                off.distance = aside.value_or(
+                    kind_->hangs() ? job_.library.book->habit("beside-on-wall") : Length{});
                 p.ties.push_back(off);
                 if (!kind_->hangs()) {
                     Tie along;
@@ -351,9 +352,9 @@ private:
                 }
             } else if (const auto wall = wallOf(of, scene_);
                        wall && of.is != Target::Is::wall && !kind_->hangs()) {
-                p.ties = besideInWall(of, *wall, side, {}, first_, scene_);
+                p.ties = besideInWall(of, *wall, side, aside.value_or(Length{}), first_, scene_);
             } else if (wall && of.is != Target::Is::wall)
-                p = hungBeside(of, *wall, side, at);
+                p = hungBeside(of, *wall, side, aside, at);
             if (p.ties.empty())
                 in.fail(at, in.at() - at,
                         worded("there is no room for {} on each side of that", first_.kind->name),

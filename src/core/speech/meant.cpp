@@ -4,6 +4,7 @@
 #include "edit/words_reader.h"
 #include "measure/text.h"
 #include "scheme/on_wall.h"
+#include "speech/meant_words.h"
 
 #include <fmt/format.h>
 
@@ -12,15 +13,10 @@
 
 namespace mezzet {
 
-namespace {
-
-using Pattern = std::regex;
-
-Pattern made(const char* words) {
-    return Pattern(words, std::regex::icase | std::regex::optimize);
+std::regex meaning(const char* words) {
+    return std::regex(words, std::regex::icase | std::regex::optimize);
 }
 
-/// The first kind that is named anywhere in a text; null for none.
 KindPtr nounIn(std::string_view text, const Project& job) {
     WordsReader in(text, job);
     while (!in.done()) {
@@ -35,6 +31,21 @@ KindPtr nounIn(std::string_view text, const Project& job) {
     }
     return {};
 }
+
+const Piece* pieceNamed(const std::string& words, const Project& job) {
+    WordsReader in(words, job);
+    try {
+        in.article();
+        const int id = in.piece();
+        return in.done() ? job.scheme().byId(id) : nullptr;
+    } catch (const LineFault&) {
+        return nullptr;
+    }
+}
+
+namespace {
+
+using Pattern = std::regex;
 
 /// The words where a pattern is found, and the kind that is named before them.
 struct After {
@@ -58,18 +69,6 @@ std::vector<const Piece*> piecesOf(const KindPtr& kind, const Project& job) {
     return out;
 }
 
-/// The piece that words name, alone; none for several, or for something else.
-const Piece* pieceNamed(const std::string& words, const Project& job) {
-    WordsReader in(words, job);
-    try {
-        in.article();
-        const int id = in.piece();
-        return in.done() ? job.scheme().byId(id) : nullptr;
-    } catch (const LineFault&) {
-        return nullptr;
-    }
-}
-
 std::string replacedAt(const std::smatch& found, const std::string& by) {
     return found.prefix().str() + by + found.suffix().str();
 }
@@ -77,8 +76,8 @@ std::string replacedAt(const std::smatch& found, const std::string& by) {
 /// "another bookcase next to the right one"
 void theOne(const std::string& line, const Project& job, std::vector<std::string>& out) {
     static const Pattern words =
-        made("\\b(left|right|left-hand|right-hand|left hand|right hand|first|second|third|last|"
-             "nearest|farthest|other) ones?\\b");
+        meaning("\\b(left|right|left-hand|right-hand|left hand|right hand|first|second|third|last|"
+                "nearest|farthest|other) ones?\\b");
     if (const auto one = afterNoun(line, words, job))
         out.push_back(
             replacedAt(one->found, one->found[1].str() + " " + foldCase(one->noun->name)));
@@ -86,8 +85,9 @@ void theOne(const std::string& line, const Project& job, std::vector<std::string
 
 /// "a bookcase between the two", of which there are two.
 void betweenTheTwo(const std::string& line, const Project& job, std::vector<std::string>& out) {
-    static const Pattern words = made("\\bbetween (?:the two of them|the two|both of them|both|the "
-                                      "other two|the pair|them)\\b");
+    static const Pattern words =
+        meaning("\\bbetween (?:the two of them|the two|both of them|both|the "
+                "other two|the pair|them)\\b");
     const auto two = afterNoun(line, words, job);
     if (!two)
         return;
@@ -97,16 +97,17 @@ void betweenTheTwo(const std::string& line, const Project& job, std::vector<std:
     std::string said =
         replacedAt(two->found, fmt::format("between {} and {}", both[0]->name, both[1]->name));
     // One more of them, then.
-    static const Pattern begins = made("^(?:put |place |add |set )?(?:an? |another |the )?");
+    static const Pattern begins = meaning("^(?:put |place |add |set )?(?:an? |another |the )?");
     said = std::regex_replace(said, begins, "add ", std::regex_constants::format_first_only);
     out.push_back(std::move(said));
 }
 
 /// "a round table 48 instead of the square one": of the one that serves the same.
 void insteadOfOne(const std::string& line, const Project& job, std::vector<std::string>& out) {
-    static const Pattern words = made("(?:put |place |have |try |use |hang |add |get )?(?:an? |the "
-                                      ")?(.+?) (?:instead of|in place of|rather "
-                                      "than) (?:the|this|that|my|our) (?:[a-z-]+ )?one");
+    static const Pattern words =
+        meaning("(?:put |place |have |try |use |hang |add |get )?(?:an? |the "
+                ")?(.+?) (?:instead of|in place of|rather "
+                "than) (?:the|this|that|my|our) (?:[a-z-]+ )?one");
     std::smatch found;
     if (!std::regex_match(line, found, words))
         return;
@@ -127,10 +128,10 @@ void insteadOfOne(const std::string& line, const Project& job, std::vector<std::
 /// "make the bookcases as tall as the door", "the same width as the sofa"
 void theSameSize(const std::string& line, const Project& job, std::vector<std::string>& out) {
     static const Pattern same =
-        made("(?:make|size|have|set) (.+?) (?:to )?(?:be )?(?:to )?the same "
-             "(height|width|length|depth|size) (?:as|of) (.+)");
-    static const Pattern as = made("(?:make|size|have|set) (.+?) (?:to )?(?:be )?(?:just )?as "
-                                   "(tall|high|wide|long|deep|big) as (.+)");
+        meaning("(?:make|size|have|set) (.+?) (?:to )?(?:be )?(?:to )?the same "
+                "(height|width|length|depth|size) (?:as|of) (.+)");
+    static const Pattern as = meaning("(?:make|size|have|set) (.+?) (?:to )?(?:be )?(?:just )?as "
+                                      "(tall|high|wide|long|deep|big) as (.+)");
     std::smatch found;
     if (!std::regex_match(line, found, same) && !std::regex_match(line, found, as))
         return;
@@ -184,8 +185,9 @@ bool standsBy(const Scene& scene, const Piece& p, const Piece& other, bool over)
 
 /// "the picture over the bed", "the lamp by the sofa": one that is told by what it is at.
 void toldByPlace(const std::string& line, const Project& job, std::vector<std::string>& out) {
-    static const Pattern at = made("\\b(?:the|my|that) ([a-z -]+?) (over|above|on|under|beneath|by|"
-                                   "beside|next to|in front of|behind|near|at) (?:the |my )?");
+    static const Pattern at =
+        meaning("\\b(?:the|my|that) ([a-z -]+?) (over|above|on|under|beneath|by|"
+                "beside|next to|in front of|behind|near|at) (?:the |my )?");
     std::smatch found;
     if (!std::regex_search(line, found, at))
         return;
@@ -236,7 +238,7 @@ void toldByPlace(const std::string& line, const Project& job, std::vector<std::s
 
 /// "a lamp on the desk, left corner": near an end of a top.
 void atAnEnd(const std::string& line, const Project& job, std::vector<std::string>& out) {
-    static const Pattern words = made(
+    static const Pattern words = meaning(
         "(.+?) on (?:top of )?(?:the |my )?(.+?),? (?:in |at |on |to )?(?:the |its )?(?:(front|"
         "back|rear) )?(left|right)(?:[- ]hand)?(?: (?:corner|end|side|edge))?");
     std::smatch found;
@@ -272,7 +274,7 @@ bool isAtWall(const Piece& p, int wall, const Scene& scene) {
 
 /// "everything on wall B": what stands or hangs there.
 void everythingAt(const std::string& line, const Project& job, std::vector<std::string>& out) {
-    static const Pattern words = made(
+    static const Pattern words = meaning(
         "\\b(?:everything|all|all of it) (?:on|along|against|at|by) (?=(?:the )?.*\\bwall\\b)");
     std::smatch found;
     if (!std::regex_search(line, found, words))
@@ -297,7 +299,7 @@ void everythingAt(const std::string& line, const Project& job, std::vector<std::
 
 /// "above the headboard": the bed it belongs to.
 void partOfBed(const std::string& line, const Project& job, std::vector<std::string>& out) {
-    static const Pattern words = made("\\b(?:head|foot) ?board\\b(?! against)");
+    static const Pattern words = meaning("\\b(?:head|foot) ?board\\b(?! against)");
     std::smatch found;
     if (!std::regex_search(line, found, words))
         return;
@@ -315,8 +317,8 @@ void partOfBed(const std::string& line, const Project& job, std::vector<std::str
 
 /// "line up the chair with the table", of two things that stand or hang: the way it moves least.
 void linedUp(const std::string& line, const Project& job, std::vector<std::string>& out) {
-    static const Pattern with = made("(?:line up|align|even up) (.+?) (?:with|to) (.+)");
-    static const Pattern up = made("(?:line|even) (.+?) up (?:with|to) (.+)");
+    static const Pattern with = meaning("(?:line up|align|even up) (.+?) (?:with|to) (.+)");
+    static const Pattern up = meaning("(?:line|even) (.+?) up (?:with|to) (.+)");
     std::smatch found;
     if (!std::regex_match(line, found, with) && !std::regex_match(line, found, up))
         return;
@@ -345,8 +347,10 @@ void linedUp(const std::string& line, const Project& job, std::vector<std::strin
 
 /// "square up the armchair": to the wall it is least turned from.
 void squaredUp(const std::string& line, const Project& job, std::vector<std::string>& out) {
-    static const Pattern first = made("(?:square up|straighten up|straighten out|straighten) (.+)");
-    static const Pattern last = made("(?:square|straighten) (.+?) (?:up|out)(?: with the room)?");
+    static const Pattern first =
+        meaning("(?:square up|straighten up|straighten out|straighten) (.+)");
+    static const Pattern last =
+        meaning("(?:square|straighten) (.+?) (?:up|out)(?: with the room)?");
     std::smatch found;
     if (!std::regex_match(line, found, last) && !std::regex_match(line, found, first))
         return;
@@ -367,7 +371,7 @@ void squaredUp(const std::string& line, const Project& job, std::vector<std::str
 /// "between the radiator and the corner with wall C", "… and corner CD": along the wall it is in,
 /// up to the other.
 void cornerWith(const std::string& line, const Project& job, std::vector<std::string>& out) {
-    static const Pattern words = made(
+    static const Pattern words = meaning(
         "\\bbetween (.+?) and (?:the )?corner (?:(?:with|at|by|of|to) (?:the )?wall ([a-z])|([a-z])"
         "([a-z]))\\b");
     std::smatch found;
@@ -397,7 +401,7 @@ void cornerWith(const std::string& line, const Project& job, std::vector<std::st
 
 /// "a rug under the table that reaches 24 past it": as large as that takes.
 void rugPast(const std::string& line, const Project& job, std::vector<std::string>& out) {
-    static const Pattern words = made(
+    static const Pattern words = meaning(
         "((?:put |place |add |lay )?(?:an? |the )?(?:.*?)(?:rug|carpet)) under (?:the |my )?(.+?) "
         "(?:that |which )?(?:reaches|reaching|extends|extending|goes|going|sticks out|is) "
         "([0-9].*?) (?:past|beyond|out from|outside|larger than|more than) (?:it|that|its "
@@ -417,7 +421,7 @@ void rugPast(const std::string& line, const Project& job, std::vector<std::strin
 /// "replace the rectangular table with a 54 inch round one": of what it takes the place of.
 void byARoundOne(const std::string& line, const Project& job, std::vector<std::string>& out) {
     static const Pattern words =
-        made("((?:replace|swap|exchange|change) .+? (?:with|by|for|to) an? .+?) one");
+        meaning("((?:replace|swap|exchange|change) .+? (?:with|by|for|to) an? .+?) one");
     std::smatch found;
     if (!std::regex_match(line, found, words))
         return;
@@ -441,7 +445,7 @@ void byARoundOne(const std::string& line, const Project& job, std::vector<std::s
 
 /// "a mirror opposite the window": on the wall across from it, straight over.
 void hungOpposite(const std::string& line, const Project& job, std::vector<std::string>& out) {
-    static const Pattern words = made("(.+?) (?:opposite|across from|facing) (?:the |my )?(.+)");
+    static const Pattern words = meaning("(.+?) (?:opposite|across from|facing) (?:the |my )?(.+)");
     std::smatch found;
     if (!std::regex_match(line, found, words))
         return;
@@ -472,10 +476,10 @@ void hungOpposite(const std::string& line, const Project& job, std::vector<std::
 
 /// "wardrobe to the other end of the wall": into the corner it is farther from.
 void otherEndOfWall(const std::string& line, const Project& job, std::vector<std::string>& out) {
-    static const Pattern words =
-        made("(?:(?:move|put|push|slide|shift|bring) )?(.+?) (?:to|at|on|into) the (?:other|far|"
-             "opposite) end of (?:the|its|that) ?wall(?: [a-z])?|(?:(?:move|put|push|slide|shift|"
-             "bring) )?(.+?) (?:to|at|on|into) the (?:other|far|opposite) end of wall ([a-z])");
+    static const Pattern words = meaning(
+        "(?:(?:move|put|push|slide|shift|bring) )?(.+?) (?:to|at|on|into) the (?:other|far|"
+        "opposite) end of (?:the|its|that) ?wall(?: [a-z])?|(?:(?:move|put|push|slide|shift|"
+        "bring) )?(.+?) (?:to|at|on|into) the (?:other|far|opposite) end of wall ([a-z])");
     std::smatch found;
     if (!std::regex_match(line, found, words))
         return;
@@ -499,7 +503,7 @@ void otherEndOfWall(const std::string& line, const Project& job, std::vector<std
 
 /// "bed lengthwise along wall C": its long side to the wall, its front along it.
 void lengthwise(const std::string& line, const Project& job, std::vector<std::string>& out) {
-    static const Pattern words = made(
+    static const Pattern words = meaning(
         "(.*?),? ?(?:lengthwise|lengthways|longways|sideways|side on)( (?:along|against|on|to|by) "
         "(?:the )?wall ([a-z])\\b)(.*)");
     std::smatch found;
@@ -511,7 +515,7 @@ void lengthwise(const std::string& line, const Project& job, std::vector<std::st
     });
     const KindPtr noun = nounIn(found[1].str(), job);
     const Piece* there = pieceNamed(
-        std::regex_replace(found[1].str(), made("^(?:put|place|push|move|turn|set) "), ""), job);
+        std::regex_replace(found[1].str(), meaning("^(?:put|place|push|move|turn|set) "), ""), job);
     const Size size = there != nullptr ? there->size : noun ? noun->size : Size{};
     if (wall == walls.end() || size.depth <= size.width) {
         if (wall != walls.end() && size.depth > Length{})
@@ -533,7 +537,7 @@ void lengthwise(const std::string& line, const Project& job, std::vector<std::st
 /// "another reading chair opposite it": one more of what has that name, as large.
 void anotherNamed(const std::string& line, const Project& job, std::vector<std::string>& out) {
     static const Pattern words =
-        made("(?:(?:put|place|add|set|hang|stand) )?(?:another|one more|a second) ");
+        meaning("(?:(?:put|place|add|set|hang|stand) )?(?:another|one more|a second) ");
     std::smatch found;
     if (!std::regex_search(line, found, words, std::regex_constants::match_continuous))
         return;
@@ -562,11 +566,13 @@ void anotherNamed(const std::string& line, const Project& job, std::vector<std::
 std::vector<std::string> asMeant(std::string_view text, const Project& job) {
     const std::string line(trimmed(text));
     std::vector<std::string> out;
-    for (const auto& meaning :
+    for (const Meaning& one :
          {theOne, betweenTheTwo, insteadOfOne, theSameSize, toldByPlace, atAnEnd, everythingAt,
           partOfBed, linedUp, squaredUp, anotherNamed, cornerWith, otherEndOfWall, lengthwise,
           rugPast, byARoundOne, hungOpposite})
-        meaning(line, job, out);
+        one(line, job, out);
+    for (const Meaning& one : meaningsOfRoom())
+        one(line, job, out);
     std::erase(out, line);
     return out;
 }

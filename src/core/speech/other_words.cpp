@@ -201,6 +201,86 @@ constexpr Other others[] = {
      "they're|they are) (.+)",
      "$1 $2"},
     {"(.+?) (?:again|too|as well|for now|this time)", "$1"},
+    {"(?:pull|draw|slide|move) (?:out|back) ((?:all )?(?:the |my )?.*?(?:chair|stool|seat)s?)(?: "
+     "from "
+     ".*)?",
+     "pull $1 out"},
+    {"(?:pull|draw|slide|move|bring) (?:out|forward) (.+)", "pull $1 forward"},
+    {"(?:pull|bring|move|slide|push|take) (.+?) out ([0-9].*?) (?:from|off) (?:the|its|that) wall",
+     "pull $1 $2 off the wall"},
+    {"(?:pull|bring|move|slide|push|take) (.+?) ([0-9].*?) out from (?:the|its|that) wall",
+     "pull $1 $2 off the wall"},
+    {"(?:i |we )?(?:want|need|would like|'d like|wish|like) (.+?) (?:to be )?((?:a bit |a little |"
+     "much )?(?:bigger|larger|smaller|wider|longer|deeper|taller|higher|lower|shorter|narrower|"
+     "shallower))",
+     "make $1 $2"},
+    {"(?:fix|mend|sort|correct|solve|put right) (?:it|this|that|things)(?: out)?", "mend all"},
+    {"how (?:much|big a thing|wide a thing|long a thing) (?:would|will|can|could|does) fit between "
+     "(.+?) and (.+?)\\??",
+     "how far is $1 from $2?"},
+    {"(?:which|what) wall (?:is|are|does) (.+?)(?: on| against| at| hang on| stand on| stand "
+     "against)?\\??",
+     "where is $1?"},
+    {"(?:make|paint|colour|color|do) (.+?) (?:in )?([a-z]+)", "colour $1 $2"},
+    {"(?:make|paint|colour|color|do) (.+?) (?:in )?([a-z]+ [a-z]+)", "colour $1 $2"},
+    {"(?:paint|colour|color) (.+?) ([a-z]+) (?:green|blue|red|grey|gray|white|brown|pink|yellow)",
+     "colour $1 $2"},
+    {"hide (.+)", "put away $1"},
+    {"(?:raise|lower|move|hang|put|drop|bring) (.+?),? so (?:that )?(?:it|they)(?:'s|'re| is| are| "
+     "hangs?| sits?| comes?| ends? up) ([0-9].+? (?:above|below|over|under) .+)",
+     "$1 $2"},
+    {"add (.+?) to (.+)", "$1 on $2"},
+    {"(.+?) (?:to|into|over to|across to) the (left|right)(?:[- ]hand)? (?:corner|end) of (?:the "
+     ")?(wall .+)",
+     "$1 in the $2 corner of $3"},
+    {"(.+?) ([0-9][^, ]*(?: ?(?:x|by) ?[0-9][^, ]*)?(?: ?(?:cm|mm|m|in|inches|inch|feet|ft|foot))? "
+     "(?:wide|long|high|tall|deep|across))",
+     "$1, $2"},
+    {"(?:put|move|place|set|have|bring) (.+?) where (.+?)(?:'s)? (?:is|are|was|were|stands?|hangs?)"
+     "(?: now)?",
+     "swap $1 and $2"},
+    {"(?:turn|rotate|spin) (.+?) the other way(?: round| around)?", "turn $1 a quarter"},
+    {"how (?:many|much) (?:inches|feet|foot|centimet(?:er|re)s|cm|millimet(?:er|re)s|mm|met(?:er|"
+     "re)s) (?:is it |are there |is there )?(?:from|between) (.+?) (?:to|and) (.+?)\\??",
+     "how far is $1 from $2?"},
+    {"((?:put |place |hang |add |set )?(?:two|2|a pair of) .+?) (?:beside|next to|by|to the sides "
+     "of) (.+)",
+     "$1 either side of $2"},
+    {"(.+?) (?:over|across) to (.+)", "$1 to $2"},
+    {"(.+?) (?:to put|to set|to rest|to lay) .+? (?:on|in)", "$1"},
+    {"(.+?) for (?:a |an |the |my |our |his |her |their |some )?(?:drinks?|coffee|tea|books?|keys|"
+     "shoes|coats|toys|plants|magazines|remote|remotes|logs|blankets|records|bags?|glasses|"
+     "breakfast|homework|make-?up|music|games|clothes|linen|china)",
+     "$1"},
+    {"(?:what (?:can|do|could|should) (?:i|one|we|you) (?:say|type|do|ask|write)(?: here| now)?|"
+     "help(?: me)?|how does this work|what now)\\??",
+     "what can be said?"},
+    {"(?:can|could) (?:a person|someone|somebody|one|people|you|i|we) (?:walk|get|pass|go|squeeze|"
+     "fit) (?:through )?between (.+?) and the wall\\??",
+     "how much room is around $1?"},
+    {"how (?:long|wide|big|much) is the (?:free|empty|clear|bare|unused|open) (?:part|stretch|bit|"
+     "section|piece|space)?(?: ?of| on)? ?(?:the )?(wall .+?)\\??",
+     "how much wall is free on $1?"},
+    {"(.+?),? (?:with|at) ([0-9].*?) from (.+?) on (?:both|either|each) sides?",
+     "$1 either side of $3, $2 from it"},
+    {"(.+?),? ([0-9].*?) (?:from|off|away from) (.+?) on (?:both|either|each) sides?",
+     "$1 either side of $3, $2 from it"},
+    {"(.*?\\bsconces?.*?),? ([0-9].*?) (?:from|off) (?:either|each|both) sides? of (.+)",
+     "$1 either side of $3"},
+    {"((?:put |place |add |hang )?.*?)\\breading (?:light|lamp)\\b(.*)", "$1floor lamp$2"},
+    {"what size (?:of )?(.+?) (?:do (?:i|we) need|should (?:i|we) (?:get|buy|have|use)|would "
+     "(?:fit|"
+     "suit|work|do)|is right|is best)(.*?)\\??",
+     "how big a $1?"},
+    {"(.+?),? (?:sticking|jutting|coming|standing|reaching) out (?:by )?([0-9].*?)(?: "
+     "(?:from|into) "
+     ".*)?",
+     "$1, $2 deep"},
+    {"spread (.+?) (?:out )?evenly (?:along|across|on|over) (?:the )?(wall .+)",
+     "spread $1 evenly on $2"},
+    {"(?:hang|put|make|add|do) (?:me )?(?:an? )?gallery(?: wall)? (on|over|above) (.+)",
+     "six pictures in a grid $1 $2"},
+    {"(?:an? )?gallery(?: wall)? (on|over|above) (.+)", "six pictures in a grid $1 $2"},
     {"(?:clear|empty|strip) (?:the )?(wall .+)", "remove everything on $1"},
     {"what(?:'s| is) the (?:biggest|largest|right|best) (?:rug|carpet) .*", "how big a rug?"},
     {"how low should (.+)", "how high should $1"},
@@ -461,6 +541,27 @@ std::vector<std::pair<std::string, std::string>> inTwoParts(std::string_view tex
                          line.substr(from + static_cast<std::size_t>(at->length())));
     }
     std::reverse(out.begin(), out.end());
+    // "a dressing table with a stool on wall A": the place is the table's.
+    static const std::regex together(
+        "((?:(?:put|place|add|set|stand|have) )?(?:(?:an?|the|my|one) "
+        ")?(?:(?!\\b(?:on|against|along|"
+        "in|under|by|near|at|between|beside|opposite|facing|over|behind)\\b).)+?),? with (an?|one|"
+        "two|three|four|five|six|eight|some|[0-9]+) ([a-z -]+?) ((?:on|against|along|in|under|by|"
+        "near|at|between|next to|beside|opposite|facing|in front of|behind|over) .+)",
+        std::regex::icase | std::regex::optimize);
+    if (std::smatch found; std::regex_match(line, found, together) &&
+                           !foldCase(found[4].str()).starts_with("on each") &&
+                           !foldCase(found[4].str()).starts_with("on it"))
+        out.emplace(out.begin(), found[1].str() + " " + found[4].str(),
+                    found[2].str() + " " + found[3].str());
+    // "replace the rug with two runners"
+    static const std::regex byTwo(
+        "((?:replace|swap|exchange|change) .+? (?:with|by|for|to) )(?:two|"
+        "2|a pair of) (.+?)s",
+        std::regex::icase | std::regex::optimize);
+    if (std::smatch found; std::regex_match(line, found, byTwo))
+        out.emplace_back(found[1].str() + "a " + found[2].str(),
+                         "another " + found[2].str() + " right of it");
     // "three pictures over the dresser instead of the mirror"
     static const std::regex instead("(.+?),? (?:instead of|in place of) (.+)",
                                     std::regex::icase | std::regex::optimize);

@@ -38,6 +38,7 @@ struct Question {
 [[nodiscard]] const std::vector<Question>& rugQuestions();      ///< of what, and where it ends
 [[nodiscard]] const std::vector<Question>& measuredQuestions(); ///< how far, how big, where
 [[nodiscard]] const std::vector<Question>&
-adviceQuestions(); ///< how high, what fits, what is wrong
+adviceQuestions();                                           ///< how high, what fits, what is wrong
+[[nodiscard]] const std::vector<Question>& plainQuestions(); ///< colour, cost, weight, why not
 
 } // namespace mezzet

@@ -38,8 +38,8 @@ struct Begun {
 
 std::vector<Begun> begunHere(WordsReader& in) {
     std::vector<Begun> out;
-    for (const auto* table :
-         {&lightQuestions(), &rugQuestions(), &measuredQuestions(), &adviceQuestions()})
+    for (const auto* table : {&lightQuestions(), &rugQuestions(), &measuredQuestions(),
+                              &adviceQuestions(), &plainQuestions()})
         for (const Question& q : *table) {
             std::size_t best = 0;
             for (const std::string_view b : q.begins)
@@ -275,7 +275,20 @@ std::optional<Spoken> oneAfterTheOther(const std::pair<std::string, std::string>
                    between->project->scheme().byId(put->piece.id) == nullptr;
         });
     };
-    auto second = heard(parts.second);
+    // "… with a lamp on each": of the ones just said.
+    std::string next = parts.second;
+    static const std::regex onEach(
+        "(.+? (?:on|at|by|beside|in front of|under|over|above)) each(?: of "
+        "them| one)?",
+        std::regex::icase | std::regex::optimize);
+    if (std::smatch found; them.size() > 1 && std::regex_match(parts.second, found, onEach)) {
+        next.clear();
+        for (const int id : them)
+            if (const Piece* p = between->project->scheme().byId(id))
+                next +=
+                    fmt::format("{}{} {}", next.empty() ? "" : "; then ", found[1].str(), p->name);
+    }
+    auto second = heard(next);
     // "a console, with the vase on it": of one that is not there yet.
     if (const auto folded = foldCase(parts.second); !second && folded.starts_with("the "))
         if (auto one = heard("a" + parts.second.substr(3)))
@@ -400,8 +413,8 @@ Result<Spoken> readSpoken(std::string_view text, const Project& job, const Liste
 
 std::vector<QuestionHelp> questionHelp() {
     std::vector<QuestionHelp> out;
-    for (const auto* table :
-         {&lightQuestions(), &rugQuestions(), &measuredQuestions(), &adviceQuestions()})
+    for (const auto* table : {&lightQuestions(), &rugQuestions(), &measuredQuestions(),
+                              &adviceQuestions(), &plainQuestions()})
         for (const Question& q : *table)
             out.push_back({q.says, q.example});
     return out;

@@ -1,0 +1,329 @@
+// Chairs at their tables, and the floor kept free about a thing.
+#include "edit/arrange.h"
+#include "edit/words_reader.h"
+#include "geometry/lane.h"
+#include "judge/ahead.h"
+#include "measure/text.h"
+#include "scheme/on_wall.h"
+#include "speech/meant_words.h"
+
+#include <fmt/format.h>
+
+#include <algorithm>
+
+namespace mezzet {
+
+namespace {
+
+const Tie* placeTie(const Piece& p) {
+    const auto it = std::find_if(p.ties.begin(), p.ties.end(),
+                                 [](const Tie& t) { return t.kind == Tie::Kind::atPlace; });
+    return it == p.ties.end() ? nullptr : &*it;
+}
+
+/// The chairs at a table that words tell: "the chairs", "all the chairs", "the desk chair", "it".
+std::vector<const Piece*> chairsTold(const std::string& words, const Project& job) {
+    std::vector<const Piece*> out;
+    static const auto all = meaning("(?:all (?:of )?)?(?:the |my )?(?:dining |supper )?(?:chairs|"
+                                    "seats|stools)(?: at the table)?");
+    if (std::regex_match(words, all)) {
+        for (const Piece& p : job.scheme().pieces)
+            if (placeTie(p) != nullptr)
+                out.push_back(&p);
+        return out;
+    }
+    static const auto kind = meaning("(?:the |my )?(.*\\bchair)");
+    if (const Piece* one = pieceNamed(words, job); one != nullptr) {
+        out.push_back(one);
+    } else if (std::smatch found; std::regex_match(words, found, kind)) {
+        for (const Piece& p : job.scheme().pieces)
+            if (placeTie(p) != nullptr || p.kind == nounIn(words, job))
+                out.push_back(&p);
+        if (out.size() > 1)
+            out.clear();
+    }
+    return out;
+}
+
+/// "tuck the chairs in", "push in all the chairs": as far as they go when nobody sits there.
+void tucked(const std::string& line, const Project& job, std::vector<std::string>& out) {
+    static const auto first =
+        meaning("(?:tuck|push|slide|put) (?:in|under) (.+?)(?: (?:at|to|under) .+)?");
+    static const auto last =
+        meaning("(?:tuck|push|slide|put) (.+?) (?:all the way )?(?:in|under|in under|back in|away)"
+                "(?: (?:at|to|under)?(?: ?the)? ?.+)?");
+    std::smatch found;
+    if (!std::regex_match(line, found, first) && !std::regex_match(line, found, last))
+        return;
+    std::string said;
+    for (const Piece* p : chairsTold(found[1], job)) {
+        const Tie* at = placeTie(*p);
+        // A desk chair that stands anywhere: at its desk.
+        const Piece* table = at != nullptr ? job.scheme().byId(at->of.piece) : nullptr;
+        if (table == nullptr)
+            for (const Tie& t : p->ties)
+                if (const Piece* of = job.scheme().byId(t.of.piece);
+                    of != nullptr && t.of.is == Target::Is::piece && of->kind->isSatInTo())
+                    table = of;
+        if (table == nullptr)
+            continue;
+        // The part of the table's places that is under it.
+        const Length seat = p->heights.seat.value_or(p->size.height);
+        const Length in = table->kind->clearBelow > seat ? p->size.depth * 0.5 : Length{};
+        said += fmt::format("{}{} place {} of {} at {}, tucked {}", said.empty() ? "" : "; then ",
+                            p->name, at != nullptr ? at->place : 1, at != nullptr ? at->places : 1,
+                            table->name, write(in, job.notation));
+    }
+    if (!said.empty())
+        out.push_back(std::move(said));
+}
+
+/// "put the rug half under the bed", "a rug two thirds under the bed": forward from under it.
+void partlyUnder(const std::string& line, const Project& job, std::vector<std::string>& out) {
+    static const auto words = meaning(
+        "((?:put |place |add |lay |slide |have )?)(.*?\\b(?:rug|carpet)\\b.*?),? (?:so "
+        "(?:that )?)?(?:it(?:'s| is) )?(half|one half|halfway|half way|a third|one third|"
+        "two thirds|two-thirds|a quarter|three quarters|partly|partially)(?: of it)?(?: is)? "
+        "(?:under|underneath|beneath|below) (?:the |my )?(.+)");
+    std::smatch found;
+    if (!std::regex_match(line, found, words))
+        return;
+    const Piece* over = pieceNamed(found[4], job);
+    if (over == nullptr)
+        return;
+    const auto part = foldCase(found[3].str());
+    const double share = part.ends_with("quarters")                ? 0.75
+                         : part.starts_with("two")                 ? 2.0 / 3
+                         : part.ends_with("third")                 ? 1.0 / 3
+                         : part.ends_with("quarter")               ? 0.25
+                         : part == "partly" || part == "partially" ? 2.0 / 3
+                                                                   : 0.5;
+    const Piece* rug = pieceNamed(found[2], job);
+    const KindPtr kind = nounIn(found[2].str(), job);
+    Length deep = rug != nullptr ? rug->size.depth : kind ? kind->size.depth : Length{};
+    // Its size may be said: the second figure, or the only one of what is round.
+    WordsReader in(line, job);
+    in.goTo(static_cast<std::size_t>(found.position(2)));
+    static const auto sized = meaning("([0-9][^ ]*?)(?: ?(?:x|by) ?([0-9][^ ]*))?(?: .*)?");
+    if (std::smatch size;
+        rug == nullptr && std::regex_search(line, size, sized) && size.position() >= 0) {
+        const auto unit = job.notation.units;
+        if (auto l = readLength(size[2].matched ? size[2].str() : size[1].str(), unit))
+            deep = *l;
+    }
+    if (deep > Length{})
+        out.push_back(fmt::format("{}{} under the front legs of {}, {} on", found[1].str(),
+                                  found[2].str(), over->name, write(deep * share, job.notation)));
+}
+
+/// "slide the rug out from under the bed": to lie before it.
+void outFromUnder(const std::string& line, const Project& job, std::vector<std::string>& out) {
+    static const auto words =
+        meaning("(?:slide|pull|take|move|bring|get|draw) (.+?) out (?:from )?(?:under|underneath|"
+                "beneath|of) (?:the |my )?(.+)");
+    std::smatch found;
+    if (!std::regex_match(line, found, words))
+        return;
+    const Piece* under = pieceNamed(found[1], job);
+    const Piece* over = pieceNamed(found[2], job);
+    if (under != nullptr && over != nullptr)
+        out.push_back(fmt::format("{} 0 in front of {}", under->name, over->name));
+}
+
+/// "leave 80 free in front of the wardrobe", "give the desk 60 cm of space behind it": what comes
+/// first there is put so far off, or the thing itself where that is a wall. Where so much is free
+/// already, how much there is.
+void roomKept(const std::string& line, const Project& job, std::vector<std::string>& out) {
+    static const auto figureFirst = meaning(
+        "(?:leave|keep|have|give|allow|make) (?:at least |about |some )?([0-9].*?)(?: (?:free|"
+        "clear|of (?:space|room|clearance|floor)|space|room|clearance))* (in front of|before|"
+        "behind|to the left of|to the right of|left of|right of) (.+)");
+    static const auto thingFirst = meaning(
+        "(?:leave|give|allow|keep) (.+?) (?:at least |about )?([0-9].*?)(?: (?:free|clear|of "
+        "(?:space|room|clearance|floor)|space|room|clearance))* (in front|behind|before|to the "
+        "left|to the right|at the back)(?: of)?(?: it| them)?");
+    std::smatch found;
+    std::string thing;
+    std::string figure;
+    std::string side;
+    if (std::regex_match(line, found, figureFirst)) {
+        figure = found[1];
+        side = foldCase(found[2].str());
+        thing = found[3];
+    } else if (std::regex_match(line, found, thingFirst)) {
+        thing = found[1];
+        figure = found[2];
+        side = foldCase(found[3].str());
+    } else {
+        return;
+    }
+    const Piece* of = pieceNamed(thing, job);
+    const auto wanted = readLength(figure, job.notation.units);
+    const auto scene = sceneOf(job);
+    const Placed* where = of != nullptr && scene ? (*scene)->fromAbove(of->id) : nullptr;
+    if (where == nullptr || !wanted || !of->on.isFloor())
+        return;
+    const Vec2 front = where->pose.front();
+    const bool back = side == "behind" || side == "at the back";
+    const bool left = side.find("left") != std::string::npos;
+    const bool right = side.find("right") != std::string::npos;
+    const Vec2 way = back ? -front : left ? -quarter(front) : right ? quarter(front) : front;
+    Lane lane;
+    lane.from = where->pose.at + way * ((left || right ? of->size.width : of->size.depth).mm() / 2);
+    lane.along = way;
+    lane.halfWidth = (left || right ? of->size.depth : of->size.width) / 2;
+    const FloorView floor(**scene);
+    const auto stop = firstAhead(floor, lane, Length::metres(100), [&](std::size_t i) {
+        const Piece& other = floor.piece(i);
+        const bool itsSeat =
+            other.kind->isSeat() && std::any_of(other.ties.begin(), other.ties.end(),
+                                                [&](const Tie& t) { return t.refersTo(of->id); });
+        return other.id != of->id && !itsSeat;
+    });
+    const char* word = back ? "behind" : left ? "left of" : right ? "right of" : "in front of";
+    if (!stop || stop->ahead >= wanted->mm() - 0.01) {
+        out.push_back(fmt::format("how much room is {} {}?", word, of->name));
+        return;
+    }
+    const Piece* first =
+        stop->what.is == Target::Is::piece ? job.scheme().byId(stop->what.piece) : nullptr;
+    if (first != nullptr && !first->locked) {
+        out.push_back(fmt::format("leave {} between {} and {}", write(*wanted, job.notation),
+                                  of->name, first->name));
+        return;
+    }
+    if (stop->what.is == Target::Is::wall) {
+        const auto& wall = job.room->walls[static_cast<std::size_t>(stop->what.index)];
+        out.push_back(fmt::format("move {} {} away from wall {}", of->name,
+                                  write(*wanted - Length::millimetres(stop->ahead), job.notation),
+                                  wall.name));
+    }
+}
+
+/// "two armchairs at the ends of the table": at its heads, where one sits in to it.
+void atTheHeads(const std::string& line, const Project& job, std::vector<std::string>& out) {
+    static const auto words =
+        meaning("(?:(?:put|place|add|set|have) )?(?:a |an |two |2 |the |a pair of )?(.+?) at "
+                "(?:(?:the|both|either|each) (?:ends?|heads?)|the head and foot) of (?:the |my )?"
+                "(.+)");
+    std::smatch found;
+    if (!std::regex_match(line, found, words))
+        return;
+    const Piece* table = pieceNamed(found[2], job);
+    const KindPtr noun = nounIn(found[1].str(), job);
+    if (!noun)
+        return;
+    if (table == nullptr) // "the table", of the one that is sat in to
+        for (const Piece& p : job.scheme().pieces)
+            if (p.kind->role == Role::diningTable && foldCase(found[2].str()).ends_with("table"))
+                table = table == nullptr ? &p : table;
+    if (table != nullptr)
+        out.push_back(fmt::format("{} at each end of {}", found[1].str(), table->name));
+}
+
+/// "china cabinet on wall D away from the door": into the corner of that wall that is farther off.
+void awayAlongWall(const std::string& line, const Project& job, std::vector<std::string>& out) {
+    static const auto words =
+        meaning("(.+?) (?:on|against|along) (?:the )?wall ([a-z]),? (?:away|well away|far) from "
+                "(?:the |my )?(.+)");
+    std::smatch found;
+    if (!std::regex_match(line, found, words))
+        return;
+    const auto& walls = job.room->walls;
+    const auto wall = std::find_if(walls.begin(), walls.end(), [&](const Wall& w) {
+        return foldCase(w.name) == foldCase(found[2].str());
+    });
+    const auto scene = sceneOf(job);
+    if (wall == walls.end() || !scene)
+        return;
+    const std::string thing = found[3];
+    WordsReader in(thing, job);
+    try {
+        const Target t = in.target();
+        if (!in.done())
+            return;
+        const auto index = static_cast<int>(wall - walls.begin());
+        std::optional<double> along;
+        if (const auto box = boxOn(t, index, **scene)) {
+            along = box->centre().x;
+        } else if (t.is == Target::Is::piece) {
+            const Placed* p = (*scene)->fromAbove(t.piece);
+            if (p != nullptr)
+                along = dot(p->pose.at - wall->start, wall->along());
+        }
+        if (!along)
+            return;
+        out.push_back(fmt::format("{} in the {} corner of wall {}", found[1].str(),
+                                  *along > wall->length().mm() / 2 ? "left" : "right", wall->name));
+    } catch (const LineFault&) {
+        return;
+    }
+}
+
+/// "hang the mirror so that it reflects the window": straight across from it.
+void mirrorShowing(const std::string& line, const Project&, std::vector<std::string>& out) {
+    static const auto words =
+        meaning("(?:(?:put|hang|move|place) )?(.*?\\bmirror\\b.*?),? (?:so (?:that )?(?:it )?|to "
+                "|where it )(?:reflects?|shows?|faces?|catch(?:es)?) (?:the light from |the view "
+                "from |the view of )?(.+)");
+    std::smatch found;
+    if (std::regex_match(line, found, words))
+        out.push_back(fmt::format("{} opposite {}", found[1].str(), found[2].str()));
+}
+
+/// "two lamps on the sideboard, 8 inches from each end"
+void fromEachEnd(const std::string& line, const Project& job, std::vector<std::string>& out) {
+    static const auto on =
+        meaning("(?:(?:put|place|add|set|stand) )?(?:a pair of|two|2|a|an) (.+?) on (?:the |my )?"
+                "(.+?),? ([0-9][^,]*?) from (?:each|either|the|both) ends?");
+    static const auto of =
+        meaning("(?:(?:put|place|add|set|stand) )?(?:a pair of|two|2|a|an) (.+?),? ([0-9][^,]*?) "
+                "from (?:each|either|both) ends? of (?:the |my )?(.+)");
+    std::smatch found;
+    std::string what;
+    std::string board;
+    std::string figure;
+    if (std::regex_match(line, found, on)) {
+        what = found[1];
+        board = found[2];
+        figure = found[3];
+    } else if (std::regex_match(line, found, of)) {
+        what = found[1];
+        figure = found[2];
+        board = found[3];
+    } else {
+        return;
+    }
+    const Piece* top = pieceNamed(board, job);
+    const KindPtr kind = nounIn(what, job);
+    if (top == nullptr || !top->kind->hasTop() || !kind)
+        return;
+    static const auto plural = meaning("(.+?)s");
+    if (std::smatch one; std::regex_match(what, one, plural) && nounIn(one[1].str(), job) == kind)
+        what = one[1];
+    out.push_back(fmt::format("add {0} on {1}, {2} from left end; then add {0} on {1}, {2} from "
+                              "right end",
+                              what, top->name, figure));
+}
+
+/// "hooks at child height": a metre up, where a child of four or five reaches (common practice).
+void atChildHeight(const std::string& line, const Project& job, std::vector<std::string>& out) {
+    static const auto words =
+        meaning("(.+?),? (?:(?:at|on) (?:a )?(?:child|children|kid)(?:'s|s|s')? (?:height|level)|"
+                "low enough for (?:a child|children|(?:the )?kids|the children)|(?:where )?(?:a "
+                "child|children|(?:the )?kids) can reach)");
+    std::smatch found;
+    if (!std::regex_match(line, found, words))
+        return;
+    const auto up = isMetric(job.notation.units) ? Length::centimetres(100) : Length::inches(40);
+    out.push_back(fmt::format("{}, centre at {}", found[1].str(), write(up, job.notation)));
+}
+
+} // namespace
+
+std::vector<Meaning> meaningsOfRoom() {
+    return {tucked,        partlyUnder,   outFromUnder, roomKept,     atTheHeads,
+            awayAlongWall, mirrorShowing, fromEachEnd,  atChildHeight};
+}
+
+} // namespace mezzet

@@ -1,0 +1,26 @@
+#pragma once
+
+#include "project/project.h"
+
+#include <regex>
+#include <string>
+#include <string_view>
+#include <vector>
+
+namespace mezzet {
+
+// What the meanings of sentences share: src/core/speech/meant*.cpp.
+
+/// A pattern of words, in any case.
+[[nodiscard]] std::regex meaning(const char* words);
+/// The first kind that is named anywhere in a text; null for none.
+[[nodiscard]] KindPtr nounIn(std::string_view text, const Project&);
+/// The piece that words name, alone; none for several, or for something else.
+[[nodiscard]] const Piece* pieceNamed(const std::string& words, const Project&);
+
+/// One way of meaning: the sentences, put plainly, that a line may stand for are added.
+using Meaning = void (*)(const std::string& line, const Project&, std::vector<std::string>& out);
+/// Of chairs at their tables, and of the floor kept free about a thing.
+[[nodiscard]] std::vector<Meaning> meaningsOfRoom();
+
+} // namespace mezzet

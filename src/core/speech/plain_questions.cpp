@@ -1,0 +1,297 @@
+// Questions about what is known of a thing: its colour, its cost, its weight, what stands on it;
+// and why something can't be done.
+#include "colour/colour.h"
+#include "edit/line.h"
+#include "handover/list.h"
+#include "handover/materials.h"
+#include "hang/hooks.h"
+#include "judge/remedy.h"
+#include "judge/say.h"
+#include "measure/text.h"
+#include "measure/texts.h"
+#include "room/facts.h"
+#include "scheme/words.h"
+#include "speech/questions.h"
+
+#include <algorithm>
+#include <cmath>
+
+namespace mezzet {
+
+namespace {
+
+/// "what colour is the rug?"
+std::optional<Answer> whatColour(Asking& a) {
+    a.in.take({"is", "are", "has", "have"});
+    const int id = a.piece();
+    a.in.take({"in"});
+    a.end();
+    const Piece& p = *a.scene->pieceById(id);
+    Answer out;
+    out.about = {id};
+    if (!p.thing || !p.thing->colour) {
+        out.words =
+            worded("No colour is told of {}; say one like “colour {} navy”", p.name, p.name);
+        return out;
+    }
+    std::vector<std::string> all;
+    for (const auto& c : {p.thing->colour, p.thing->colour2})
+        if (c)
+            all.push_back(worded("{} ({})", told(colourWord(*c)), hexOf(*c)));
+    out.words = worded("{} is {}", p.name, listed(all));
+    return out;
+}
+
+/// "what does the sofa cost?", "how much is the sofa?", "how much does everything cost?"
+std::optional<Answer> whatCosts(Asking& a) {
+    a.in.take({"is", "does", "do", "are", "did", "will", "has"});
+    const std::size_t here = a.in.at();
+    a.in.article();
+    Answer out;
+    if (a.in.take({"everything", "it all", "all of it", "all this", "this all", "this scheme",
+                   "scheme", "whole room", "room", "job", "total", "budget", "i spent",
+                   "we spent"})) {
+        a.in.take({"cost", "costs", "come to", "cost me", "cost us", "so far", "spent", "left"});
+        a.in.take({"so far", "in all", "altogether", "all together"});
+        a.end();
+        const auto totals = totalsOf(jobList(a.job));
+        out.words = totals.all > 0 ? worded("{} in all", moneyText(totals.all))
+                                   : std::string(told("No price is told of anything yet"));
+        if (totals.all > 0 && totals.unpriced > 0)
+            out.words += worded("; {} have no price yet", totals.unpriced);
+        if (const auto budget = handedOver(a.job).budget)
+            out.words +=
+                *budget >= totals.all
+                    ? worded("; {} of the budget is left", moneyText(*budget - totals.all))
+                    : worded("; that is {} over the budget", moneyText(totals.all - *budget));
+        return out;
+    }
+    a.in.goTo(here);
+    const int id = a.piece();
+    a.in.take({"cost", "costs", "cost me"});
+    if (a.in.take({"weigh", "weight", "heavy"}) || !a.in.done())
+        return {};
+    const Piece& p = *a.scene->pieceById(id);
+    out.about = {id};
+    out.words = p.cost
+                    ? worded("{} costs {}", p.name, moneyText(*p.cost))
+                    : worded("No price is told of {}; say one like “{} costs 400”", p.name, p.name);
+    return out;
+}
+
+/// "how heavy is the mirror?"
+std::optional<Answer> howHeavy(Asking& a) {
+    a.in.take({"is", "are", "does", "do"});
+    const int id = a.piece();
+    a.in.take({"weigh"});
+    a.end();
+    const Piece& p = *a.scene->pieceById(id);
+    Answer out;
+    out.about = {id};
+    if (!p.kind->hangs()) {
+        out.words = worded("No weight is kept of {}, which stands", p.name);
+        return out;
+    }
+    bool guessed = false;
+    const auto weight = write(weightOf(p, &guessed), a.job.notation);
+    out.words = guessed ? worded("About {}, by its size: no weight is told of {}", weight, p.name)
+                        : worded("{} weighs {}", p.name, weight);
+    return out;
+}
+
+/// "what is on the console?"
+std::optional<Answer> whatIsOn(Asking& a) {
+    const int id = a.piece();
+    a.end();
+    const Piece& board = *a.scene->pieceById(id);
+    Answer out;
+    std::vector<std::string> names;
+    for (const Piece& p : a.job.scheme().pieces)
+        if ((p.on.isCarried() && p.on.piece == id) ||
+            (p.hanging.mount == Mount::leaned &&
+             std::any_of(p.ties.begin(), p.ties.end(), [&](const Tie& t) {
+                 return t.kind == Tie::Kind::above && t.refersTo(id);
+             }))) {
+            names.push_back(p.name);
+            out.about.push_back(p.id);
+        }
+    out.words = names.empty() ? worded("Nothing is on {}", board.name)
+                              : worded("On {}: {}", board.name, listed(names));
+    if (names.empty())
+        out.about = {id};
+    return out;
+}
+
+/// "how much paint do I need?": for the walls and the ceiling, whatever their colour.
+std::optional<Answer> howMuchPaint(Asking& a) {
+    a.in.take({"do i need", "do we need", "is needed", "will i need", "should i buy", "for"});
+    a.in.take({"for the walls", "the walls", "walls", "for the room", "the room"});
+    a.end();
+    const RoomFacts facts = factsOf(*a.job.room);
+    const auto units = a.job.notation.units;
+    const auto amount = [&](double area) {
+        const double litres = paintLitres(area / 1e6);
+        return isMetric(units)
+                   ? worded("{} litres", static_cast<int>(std::ceil(litres)))
+                   : worded("{} gallons", static_cast<int>(std::ceil(litres / litresAGallon)));
+    };
+    Answer out;
+    if (facts.netWallArea() <= 0 || facts.ceilingArea <= 0)
+        out.words = told("The room's walls are not all measured, so their area isn't known");
+    else
+        out.words =
+            worded("Walls: {}, two coats on {}. Ceiling: {}, two coats on {}. By what the tin "
+                   "says it covers it may be more or less",
+                   amount(facts.netWallArea()), writeArea(facts.netWallArea(), units),
+                   amount(facts.ceilingArea), writeArea(facts.ceilingArea, units));
+    return out;
+}
+
+/// "what is in the room?"
+std::optional<Answer> whatIsHere(Asking& a) {
+    a.in.article();
+    if (!a.in.take({"room", "here", "there", "this room", "this scheme", "scheme", "it"}) &&
+        !a.in.done())
+        return {};
+    a.end();
+    std::vector<std::string> names;
+    constexpr std::size_t most = 24;
+    std::size_t more = 0;
+    for (const Piece& p : a.job.scheme().pieces) {
+        if (p.isGroup())
+            continue;
+        if (names.size() < most)
+            names.push_back(p.name);
+        else
+            ++more;
+    }
+    Answer out;
+    if (names.empty())
+        out.words = told("Nothing is in the room yet");
+    else
+        out.words = more > 0
+                        ? worded("{}, and {} more", fmt::format("{}", fmt::join(names, ", ")), more)
+                        : listed(names);
+    return out;
+}
+
+/// "what can be said?": a few lines that do here.
+std::optional<Answer> whatCanBeSaid(Asking& a) {
+    a.end();
+    const Listener to{
+        a.selected != 0 ? std::vector<int>{a.selected} : std::vector<int>{}, theFloor(), {}};
+    std::vector<std::string> lines;
+    for (auto& line : openings(a.job, to))
+        lines.push_back(worded("“{}”", line));
+    return Answer{
+        worded("A thing and where it goes, what is done to it, or a question: {}. F1 tells "
+               "them all",
+               listed(lines, "or"))};
+}
+
+/// "can the door open all the way?": what stands or hangs where its leaf goes.
+std::optional<Answer> doesItOpen(Asking& a) {
+    a.in.article();
+    Target t;
+    try {
+        t = a.in.target(false);
+    } catch (const LineFault&) {
+        return {};
+    }
+    if (t.is != Target::Is::door && t.is != Target::Is::window)
+        return {};
+    if (!a.in.take({"open", "close", "swing", "shut", "opens", "still open", "fully open"}))
+        return {};
+    a.in.take({"fully", "all the way", "properly", "completely", "wide", "freely"});
+    const auto name = words(t, a.wording());
+    a.end();
+    Answer out;
+    for (const Reading& r : judge(*a.scene, *a.job.library.book, a.job.judgement)) {
+        if (!r.toMend() || !(r.other == t || r.to == t || r.from == t))
+            continue;
+        if (r.piece != 0)
+            out.about.push_back(r.piece);
+        out.words += (out.words.empty() ? "" : " ") + sentenceOf(r, a.wording());
+    }
+    if (out.words.empty())
+        out.words = worded("Nothing is in the way of {}", name);
+    return out;
+}
+
+/// "why can't I put the sofa on wall B?": what that would meet.
+std::optional<Answer> whyNot(Asking& a) {
+    a.in.take({"just"});
+    const std::string line(trimmed(a.in.rest()));
+    if (line.empty())
+        a.in.failAhead("what is to be done?", "say it like: why can't I put sofa on wall B?");
+    a.in.goTo(a.in.at() + a.in.rest().size());
+    const Listener to{
+        a.selected != 0 ? std::vector<int>{a.selected} : std::vector<int>{}, theFloor(), {}};
+    auto said = readSpoken(line, a.job, to);
+    Answer out;
+    if (!said) {
+        const Problem& p = said.problem();
+        out.words =
+            asksFirst(p)
+                ? worded("It would do this: {}. Put “anyway” at the end to do it all the same",
+                         p.what)
+                : worded("{}: {}", p.what, p.remedy);
+        return out;
+    }
+    if (said->is == Spoken::Is::answer)
+        return said->answer;
+    out.about = said->said.them;
+    out.words = worded("You can: {}", said->said.preview);
+    return out;
+}
+
+} // namespace
+
+const std::vector<Question>& plainQuestions() {
+    static const std::vector<Question> all{
+        {{"what colour is", "what color is", "what colour are", "what color are",
+          "what colour has"},
+         &whatColour,
+         "the colour that is told of a piece",
+         "what colour is sofa?"},
+        {{"what does", "what do", "how much does", "how much do", "how much is", "how much are",
+          "how much will", "how much have", "what is the cost of", "what is the price of",
+          "what's the price of", "what did", "what will"},
+         &whatCosts,
+         "what a piece costs, or all, and what is left of the budget",
+         "how much does sofa cost?; how much is everything?"},
+        {{"how heavy", "what does", "how much does", "what is the weight of"},
+         &howHeavy,
+         "what a hung thing weighs, or what its size makes likely",
+         "how heavy is mirror?"},
+        {{"what is on", "what's on", "what stands on", "what is standing on", "whats on"},
+         &whatIsOn,
+         "what stands on a piece",
+         "what is on console?"},
+        {{"how much paint"},
+         &howMuchPaint,
+         "paint for the walls and the ceiling, by their area",
+         "how much paint do I need?"},
+        {{"what is in", "what's in", "whats in", "what have i got", "what have we got", "what is"},
+         &whatIsHere,
+         "what is in the room",
+         "what is in the room?"},
+        {{"what can be said", "what can i say", "help"},
+         &whatCanBeSaid,
+         "a few lines that do here",
+         "what can be said?"},
+        {{"can", "will", "does", "do", "could"},
+         &doesItOpen,
+         "whether a door or a window opens, and what is in its way",
+         ""},
+        {{"why can't i", "why cant i", "why can't we", "why can not i", "why cannot i",
+          "why can i not", "why couldn't i", "why won't it let me", "why can't you",
+          "why won't you", "why did you not", "why didn't you"},
+         &whyNot,
+         "what would hinder it, where something can't be said or done",
+         "why can't I put sofa on wall B?"},
+    };
+    return all;
+}
+
+} // namespace mezzet
