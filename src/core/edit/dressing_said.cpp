@@ -230,6 +230,11 @@ private:
                 now_.*which = colourNamed("which colour?");
                 return planned(worded("the {} in {}", word, colourWord(*(now_.*which))));
             }
+        if (const std::size_t at = in.at(); in.take({"wall"}) && in.ahead().size() == 1)
+            in.fail(at, in.at() - at + 2, "the walls of a room have one colour together",
+                    "say it like: colour walls sage; what one wall is to have goes into its note");
+        else
+            in.goTo(at);
         const auto ids = readSubjects(in, in.them().empty() ? 0 : in.them().front());
         in.take({"is", "are", "in"});
         const Rgb c = colourNamed("which colour?");

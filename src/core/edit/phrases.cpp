@@ -433,8 +433,15 @@ Length Placing::standing(Length usual) const {
 void Placing::settleSides() {
     // "left of the fireplace, facing sofa": at the wall, and turned as it looks.
     if (usualTurn_ && std::count_if(out.ties.begin(), out.ties.end(),
-                                    [](const Tie& t) { return t.fixesTurn(); }) > 1)
+                                    [](const Tie& t) { return t.fixesTurn(); }) > 1) {
         out.ties[*usualTurn_].kind = Tie::Kind::fromWall;
+        // Turned it takes more of the wall, and keeps clear of what it is beside.
+        const Length more = Length::millimetres(
+            std::hypot(subject.size.width.mm(), subject.size.depth.mm()) - subject.size.width.mm());
+        for (Tie& t : out.ties)
+            if (t.kind == Tie::Kind::fromCorner)
+                t.distance = std::max(Length{}, t.distance - more);
+    }
     // In a corner and looking at something: near both walls, and turned as it looks.
     const auto corner = std::find_if(out.ties.begin(), out.ties.end(),
                                      [](const Tie& t) { return t.kind == Tie::Kind::inCorner; });

@@ -35,26 +35,34 @@ bool drawn(Placing& p, std::optional<Length> d) {
         return (t.kind == Tie::Kind::fromPiece || t.kind == Tie::Kind::facing) && of != nullptr &&
                of->kind->isSatInTo();
     });
+    // "tuck it in", and no figure: as far as it goes.
+    const auto changed = [&](Length now, int table) {
+        const Piece* of = p.scene.pieceById(table);
+        if (!out && !d && !p.in.lengthAhead() && of != nullptr) {
+            p.aLittle();
+            const Length seat = p.subject.heights.seat.value_or(p.subject.size.height);
+            return of->kind->clearBelow > seat ? p.subject.size.depth * -0.5 : Length{};
+        }
+        return now + stepLength(p, d) * (out ? 1 : -1);
+    };
     if (at == ties.end()) {
         const Placed* own = p.scene.byId(p.subject.id);
         if (before == ties.end() || !p.subject.kind->isSeat() || own == nullptr)
             return false;
-        const Length by = stepLength(p, d);
         const auto held = std::find_if(ties.begin(), ties.end(),
                                        [](const Tie& t) { return t.kind == Tie::Kind::fromPiece; });
         if (held == ties.end()) {
-            p.out.step = own->pose.front() * (by.mm() * (out ? -1 : 1));
+            p.out.step = own->pose.front() * (stepLength(p, d).mm() * (out ? -1 : 1));
             return true;
         }
         Tie& tie = p.add(Tie::Kind::fromPiece);
         tie = *held;
-        tie.distance = held->distance + by * (out ? 1 : -1);
+        tie.distance = changed(held->distance, held->of.piece);
         return true;
     }
-    const Length by = stepLength(p, d);
     Tie& tie = p.add(Tie::Kind::atPlace);
     tie = *at;
-    tie.distance = at->distance + by * (out ? 1 : -1);
+    tie.distance = changed(at->distance, at->of.piece);
     return true;
 }
 

@@ -1,10 +1,11 @@
 // Chairs at their tables, and the floor kept free about a thing.
-#include "edit/arrange.h"
+#include "edit/beside_wall.h"
 #include "edit/words_reader.h"
 #include "geometry/lane.h"
 #include "judge/ahead.h"
 #include "measure/text.h"
 #include "scheme/on_wall.h"
+#include "scheme/words.h"
 #include "speech/meant_words.h"
 
 #include <fmt/format.h>
@@ -137,7 +138,9 @@ void roomKept(const std::string& line, const Project& job, std::vector<std::stri
     static const auto figureFirst = meaning(
         "(?:leave|keep|have|give|allow|make) (?:at least |about |some )?([0-9].*?)(?: (?:free|"
         "clear|of (?:space|room|clearance|floor)|space|room|clearance))* (in front of|before|"
-        "behind|to the left of|to the right of|left of|right of) (.+)");
+        "behind|(?:to |on |at )?(?:the )?left(?: side)? of|(?:to |on |at )?(?:the )?right(?: "
+        "side)? of) "
+        "(.+)");
     static const auto thingFirst = meaning(
         "(?:leave|give|allow|keep) (.+?) (?:at least |about )?([0-9].*?)(?: (?:free|clear|of "
         "(?:space|room|clearance|floor)|space|room|clearance))* (in front|behind|before|to the "
@@ -306,6 +309,129 @@ void fromEachEnd(const std::string& line, const Project& job, std::vector<std::s
                               what, top->name, figure));
 }
 
+std::vector<const Opening*> openingsIn(int wall, OpeningKind kind, const Room& room) {
+    std::vector<const Opening*> out;
+    for (const Opening& o : room.openings)
+        if (o.wall == wall && o.kind == kind)
+            out.push_back(&o);
+    std::sort(out.begin(), out.end(),
+              [](const Opening* a, const Opening* b) { return a->left < b->left; });
+    return out;
+}
+
+/// "the right window on wall C", "the two windows on wall C", "on wall A, right of the window": by
+/// what is in the wall that is named.
+void openingsOfWall(const std::string& line, const Project& job, std::vector<std::string>& out) {
+    static const auto named =
+        meaning("\\b(?:the |a |an )?(?:(left|right|first|second|third|last|middle)(?:[- ]hand)? )?"
+                "(window|door) (?:on|in|of|along|at) (?:the )?wall ([a-z])\\b");
+    static const auto several =
+        meaning("\\b(?:the |both |all |all the |both the |each of the |the two |two |the three )+"
+                "(window|door)s (?:on|in|of|along|at) (?:the )?wall ([a-z])\\b");
+    static const auto elsewhere = meaning("\\bthe (?:(left|right|first|second|last|middle)(?:[- "
+                                          "]hand)? )?(window|door)\\b(?! ?[0-9])");
+    static const auto wallSaid = meaning("\\bwall ([a-z])\\b");
+    const Room& room = *job.room;
+    const auto wallNamed = [&](const std::string& letter) {
+        for (std::size_t i = 0; i < room.walls.size(); ++i)
+            if (foldCase(room.walls[i].name) == foldCase(letter))
+                return static_cast<int>(i);
+        return -1;
+    };
+    const auto kindNamed = [](const std::string& word) {
+        return foldCase(word) == "door" ? OpeningKind::door : OpeningKind::window;
+    };
+    // As one faces the wall from inside, the first is at its left.
+    const auto pick = [&](const std::string& which, const std::vector<const Opening*>& all) {
+        const auto word = foldCase(which);
+        const Opening* none = nullptr;
+        if (all.empty() || (word.empty() && all.size() > 1))
+            return none;
+        if (word == "right" || word == "last")
+            return all.back();
+        if (word == "second" || word == "middle")
+            return all.size() > 1 ? all[1] : none;
+        if (word == "third")
+            return all.size() > 2 ? all[2] : none;
+        return all.front();
+    };
+    const auto name = [&](const Opening& o) { return words(targetOf(o), job.wording()); };
+    std::smatch found;
+    if (std::regex_search(line, found, several)) {
+        const auto all = openingsIn(wallNamed(found[2]), kindNamed(found[1]), room);
+        const auto before = found.prefix().str();
+        if (all.size() == 2 && foldCase(before).ends_with("between ")) {
+            out.push_back(before + name(*all[0]) + " and " + name(*all[1]) + found.suffix().str());
+        } else if (!all.empty()) {
+            std::string each;
+            for (const Opening* o : all)
+                each += (each.empty() ? "" : "; then ") + before + name(*o) + found.suffix().str();
+            out.push_back(std::move(each));
+        }
+        return;
+    }
+    if (std::regex_search(line, found, named)) {
+        const Opening* o =
+            pick(found[1], openingsIn(wallNamed(found[3]), kindNamed(found[2]), room));
+        if (o != nullptr)
+            out.push_back(found.prefix().str() + name(*o) + found.suffix().str());
+        return;
+    }
+    std::smatch wall;
+    if (std::regex_search(line, wall, wallSaid) && std::regex_search(line, found, elsewhere)) {
+        const Opening* o =
+            pick(found[1], openingsIn(wallNamed(wall[1]), kindNamed(found[2]), room));
+        if (o != nullptr)
+            out.push_back(found.prefix().str() + name(*o) + found.suffix().str());
+    }
+}
+
+/// "a second wing chair on the other side of the fire": of something in a wall, where one of its
+/// kind stands on the one side.
+void otherSideInWall(const std::string& line, const Project& job, std::vector<std::string>& out) {
+    static const auto words =
+        meaning("((?:(?:put|place|add|set|hang|stand) )?)(an? second |another |"
+                "an? other |one more |an? |the )(.+?) (?:on|at|to) the "
+                "(?:other|far|opposite) side of (.+)");
+    std::smatch found;
+    if (!std::regex_match(line, found, words))
+        return;
+    const Piece* like = pieceNamed(found[3], job);
+    const KindPtr kind = like != nullptr ? like->kind : nounIn(found[3].str(), job);
+    const auto scene = sceneOf(job);
+    if (!kind || !scene)
+        return;
+    const std::string thing = found[4];
+    WordsReader in(thing, job);
+    try {
+        const Target t = in.target();
+        const auto wall =
+            in.done() && t.is != Target::Is::piece ? wallIn(t, *job.room) : std::nullopt;
+        const auto box = wall ? boxOn(t, *wall, **scene) : std::nullopt;
+        if (!box)
+            return;
+        const Wall& w = job.room->walls[static_cast<std::size_t>(*wall)];
+        // The one that is nearest tells which side is taken.
+        std::optional<double> off;
+        for (const Piece& p : job.scheme().pieces) {
+            const Placed* at = p.onWall() ? (*scene)->byId(p.id) : (*scene)->fromAbove(p.id);
+            if (p.kind != kind || at == nullptr || (p.onWall() && p.wall() != *wall))
+                continue;
+            const double along = p.onWall() ? at->pose.at.x : dot(at->pose.at - w.start, w.along());
+            const double by = along - box->centre().x;
+            if (!off || std::abs(by) < std::abs(*off))
+                off = by;
+        }
+        if (!off)
+            return;
+        const bool moved = foldCase(found[2].str()) == "the ";
+        out.push_back(fmt::format("{}{}{} {} of {}", found[1].str(), moved ? "" : "another ",
+                                  found[3].str(), *off < 0 ? "right" : "left", thing));
+    } catch (const LineFault&) {
+        return;
+    }
+}
+
 /// "hooks at child height": a metre up, where a child of four or five reaches (common practice).
 void atChildHeight(const std::string& line, const Project& job, std::vector<std::string>& out) {
     static const auto words =
@@ -322,8 +448,9 @@ void atChildHeight(const std::string& line, const Project& job, std::vector<std:
 } // namespace
 
 std::vector<Meaning> meaningsOfRoom() {
-    return {tucked,        partlyUnder,   outFromUnder, roomKept,     atTheHeads,
-            awayAlongWall, mirrorShowing, fromEachEnd,  atChildHeight};
+    return {tucked,        partlyUnder,    outFromUnder,   roomKept,
+            atTheHeads,    awayAlongWall,  mirrorShowing,  fromEachEnd,
+            atChildHeight, openingsOfWall, otherSideInWall};
 }
 
 } // namespace mezzet

@@ -10,6 +10,7 @@
 #include "measure/text.h"
 #include "measure/texts.h"
 #include "room/facts.h"
+#include "scheme/on_wall.h"
 #include "scheme/words.h"
 #include "speech/questions.h"
 
@@ -147,6 +148,55 @@ std::optional<Answer> howMuchPaint(Asking& a) {
     return out;
 }
 
+/// "how much wall is free on wall C?": the stretches of it before which nothing stands, and in
+/// which nothing is.
+std::optional<Answer> freeWall(Asking& a) {
+    a.in.article();
+    const Target t = a.in.target(false);
+    if (t.is != Target::Is::wall)
+        return {};
+    a.end();
+    const Scene& s = *a.scene;
+    const Wall& w = s.room->walls[static_cast<std::size_t>(t.index)];
+    const double length = w.length().mm();
+    std::vector<std::pair<double, double>> taken;
+    for (const Opening& o : s.room->openings)
+        if (o.wall == t.index && o.kind != OpeningKind::window)
+            taken.emplace_back(o.left.mm(), (o.left + o.width).mm());
+    for (const Fixture& f : s.room->fixtures)
+        if (f.wall == t.index && f.takesFloor())
+            taken.emplace_back(f.left.mm(), (f.left + f.width).mm());
+    const FloorView floor(s);
+    constexpr double near = 600; // what stands farther off leaves the wall free
+    for (const Standing& one : standingBefore(floor, t.index))
+        if (one.off < near && !floor.piece(one.index).kind->flat() && one.base <= 0)
+            taken.emplace_back(one.left, one.right);
+    std::sort(taken.begin(), taken.end());
+    taken.emplace_back(length, length);
+    std::vector<std::string> parts;
+    Answer out;
+    double from = 0;
+    double whole = 0;
+    for (const auto& [left, right] : taken) {
+        constexpr double least = 50;
+        const double to = std::min(left, length);
+        if (to - from >= least) {
+            const auto figure = writeGap(Length::millimetres(to - from), a.job.notation);
+            parts.push_back(
+                worded("{} from {}", figure, writeGap(Length::millimetres(from), a.job.notation)));
+            out.marks.push_back(
+                {theFloor(), w.start + w.along() * from, w.start + w.along() * to, figure});
+            whole += to - from;
+        }
+        from = std::max(from, right);
+    }
+    out.words = parts.empty()
+                    ? worded("Wall {} has nothing before it left free", w.name)
+                    : worded("Wall {} has {} free: {} from its left end", w.name,
+                             writeGap(Length::millimetres(whole), a.job.notation), listed(parts));
+    return out;
+}
+
 /// "what is in the room?"
 std::optional<Answer> whatIsHere(Asking& a) {
     a.in.article();
@@ -268,6 +318,10 @@ const std::vector<Question>& plainQuestions() {
          &whatIsOn,
          "what stands on a piece",
          "what is on console?"},
+        {{"how much wall is free on", "how much is free on", "how much room is free on"},
+         &freeWall,
+         "the stretches of a wall that nothing stands before",
+         "how much wall is free on wall A?"},
         {{"how much paint"},
          &howMuchPaint,
          "paint for the walls and the ceiling, by their area",
