@@ -73,7 +73,7 @@ bool movesFirst(std::string_view line) {
         return true;
     const auto first = folded.substr(0, folded.find(' '));
     for (const std::string_view verb : {"move", "pull", "push", "slide", "shift", "nudge", "bring",
-                                        "take", "drag", "step", "shove", "it", "them"})
+                                        "take", "drag", "step", "shove", "make", "it", "them"})
         if (first == verb)
             return true;
     return false;

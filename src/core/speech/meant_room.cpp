@@ -363,9 +363,15 @@ void openingsOfWall(const std::string& line, const Project& job, std::vector<std
         if (all.size() == 2 && foldCase(before).ends_with("between ")) {
             out.push_back(before + name(*all[0]) + " and " + name(*all[1]) + found.suffix().str());
         } else if (!all.empty()) {
+            // Each is one more: "put curtains on both windows of wall C".
+            static const auto verb = meaning("^(?:(?:put|hang|place|add|set|stand) )?(?=[a-z])");
+            const auto one = before.empty() || foldCase(before).starts_with("the ")
+                                 ? before
+                                 : std::regex_replace(before, verb, "add ",
+                                                      std::regex_constants::format_first_only);
             std::string each;
             for (const Opening* o : all)
-                each += (each.empty() ? "" : "; then ") + before + name(*o) + found.suffix().str();
+                each += (each.empty() ? "" : "; then ") + one + name(*o) + found.suffix().str();
             out.push_back(std::move(each));
         }
         return;

@@ -226,6 +226,9 @@ constexpr Other others[] = {
     {"(?:paint|colour|color) (.+?) ([a-z]+) (?:green|blue|red|grey|gray|white|brown|pink|yellow)",
      "colour $1 $2"},
     {"hide (.+)", "put away $1"},
+    {"(?:move|slide|push|pull|bring|shift|take|put) (.+?) (?:over |across )?to ((?:the )?(?:window|"
+     "door|fireplace|chimney|fire|radiator)(?: [0-9])?)",
+     "put $1 by $2"},
     {"(?:raise|lower|move|hang|put|drop|bring) (.+?),? so (?:that )?(?:it|they)(?:'s|'re| is| are| "
      "hangs?| sits?| comes?| ends? up) ([0-9].+? (?:above|below|over|under) .+)",
      "$1 $2"},

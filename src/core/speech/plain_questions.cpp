@@ -257,7 +257,7 @@ std::optional<Answer> doesItOpen(Asking& a) {
     a.end();
     Answer out;
     for (const Reading& r : judge(*a.scene, *a.job.library.book, a.job.judgement)) {
-        if (!r.toMend() || !(r.other == t || r.to == t || r.from == t))
+        if (!r.toMend() || !(r.other == t || (r.from == t && r.rule->id == "door-swing")))
             continue;
         if (r.piece != 0)
             out.about.push_back(r.piece);
