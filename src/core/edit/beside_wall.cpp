@@ -86,7 +86,8 @@ std::vector<Tie> besideFreely(const Target& t, int wall, Length gap, const Piece
     const auto box = boxOn(t, wall, scene);
     const Wall& w = scene.room->walls[static_cast<std::size_t>(wall)];
     const Length step = Length::centimetres(5);
-    const Length far = Length::metres(1.2); // beyond that it is not beside it any more
+    // Beyond that it is not beside it any more; a gap that is said is kept.
+    const Length far = gap > Length{} ? Length{} : Length::metres(1.2);
     for (Length off = gap; box && off <= gap + far; off = off + step)
         for (const Side side : {first, other}) {
             const auto ties = besideInWall(t, wall, side, off, p, scene);

@@ -7,6 +7,7 @@
 
 #include <algorithm>
 #include <charconv>
+#include <map>
 #include <tuple>
 
 namespace mezzet {
@@ -67,6 +68,26 @@ int WordsReader::orderSaid() {
     }
     return 0;
 }
+
+namespace {
+
+/// The only wall that several openings of a kind are in.
+std::optional<int> wallOfSeveral(OpeningKind kind, const Room& room) {
+    std::map<int, int> count;
+    for (const Opening& o : room.openings)
+        if (o.kind == kind)
+            ++count[o.wall];
+    std::optional<int> out;
+    for (const auto& [wall, n] : count)
+        if (n > 1) {
+            if (out)
+                return {};
+            out = wall;
+        }
+    return out;
+}
+
+} // namespace
 
 Target WordsReader::corner() {
     Target t;
@@ -270,9 +291,16 @@ Target WordsReader::target(bool pieces) {
               std::tuple{"door", OpeningKind::door, Target::Is::door}}) {
             if (!take({word}))
                 continue;
+            // Of the wall that is named, or of the only one that has several.
+            std::optional<int> of;
+            const std::size_t after = at_;
+            if (take({"on wall", "in wall", "of wall", "along wall", "on the wall", "in the wall"}))
+                of = wallIndex(this->word());
+            else
+                of = wallOfSeveral(kind, room);
             const Opening* best = nullptr;
             for (const Opening& o : room.openings) {
-                if (o.kind != kind)
+                if (o.kind != kind || (of && o.wall != *of))
                     continue;
                 if (best != nullptr && best->wall != o.wall)
                     return numbered(kind, is, word, start);
@@ -281,6 +309,7 @@ Target WordsReader::target(bool pieces) {
             }
             if (best != nullptr)
                 return targetOf(*best);
+            at_ = after;
         }
         at_ = start;
     }

@@ -443,12 +443,13 @@ void atChildHeight(const std::string& line, const Project& job, std::vector<std:
     static const auto words =
         meaning("(.+?),? (?:(?:at|on) (?:a )?(?:child|children|kid)(?:'s|s|s')? (?:height|level)|"
                 "low enough for (?:a child|children|(?:the )?kids|the children)|(?:where )?(?:a "
-                "child|children|(?:the )?kids) can reach)");
+                "child|children|(?:the )?kids) can reach)(.*)");
     std::smatch found;
     if (!std::regex_match(line, found, words))
         return;
     const auto up = isMetric(job.notation.units) ? Length::centimetres(100) : Length::inches(40);
-    out.push_back(fmt::format("{}, centre at {}", found[1].str(), write(up, job.notation)));
+    out.push_back(
+        fmt::format("{}{}, centre at {}", found[1].str(), found[2].str(), write(up, job.notation)));
 }
 
 } // namespace
