@@ -63,10 +63,17 @@ bool isCounted(std::string_view before, std::string_view after) {
 }
 
 /// As round as one says it.
-std::string roundMetric(double inches) {
+std::string roundMetric(double inches, Units units) {
     const double cm = inches * 2.54;
     const double step = cm >= 100 ? 10 : cm >= 4 ? 5 : 1;
-    return fmt::format("{:g}", std::max(step, std::round(cm / step) * step));
+    const double round = std::max(step, std::round(cm / step) * step);
+    return decimals(fmt::format("{:g}", units == Units::millimetres ? round * 10
+                                        : units == Units::metres    ? round / 100
+                                                                    : round));
+}
+
+const char* unitWord(Units units) {
+    return units == Units::millimetres ? " mm" : units == Units::metres ? " m" : " cm";
 }
 
 bool digitAt(std::string_view s, std::size_t i) {
@@ -131,10 +138,10 @@ std::string exampleIn(std::string_view text, Units units) {
         if (written.find('m') != std::string_view::npos) {
             out += written; // metric already
         } else {
-            out += roundMetric(scanned->value.inInches());
+            out += roundMetric(scanned->value.inInches(), units);
             // "a 90 inch sofa", "6' 2\"": the unit goes with its figure.
             if (scanned->unitGiven)
-                out += " cm";
+                out += unitWord(units);
         }
         i += scanned->used;
     }

@@ -106,6 +106,9 @@ bool betweenInWall(Placing& p, const Target& in, const Target& end) {
 /// more free wall when none is said. "by wall A": its back to it.
 bool byWall(Placing& p, const Target& t, Length d) {
     const auto wall = wallOf(t, p.scene);
+    if (wall && p.said == "behind" && t.is == Is::door)
+        p.fault("behind a door its leaf opens, and nothing can stand there",
+                worded("say it like: by {}", words(t, p.in.job().wording())));
     if (!wall || p.said == "behind")
         p.fault("a wall has no side to stand on", "say “24 from wall B” or “30 from corner AB”");
     const bool left = saysLeft(p.said);

@@ -92,8 +92,7 @@ private:
     /// "a lamp on each nightstand", "curtains on both windows": one for every piece of a kind, or
     /// every opening.
     std::optional<Edit> onEach() {
-        const std::size_t start = in.at();
-        const auto none = [&] {
+        const auto none = [this, start = in.at()] {
             kind_ = {};
             in.goTo(start);
             return std::nullopt;
@@ -105,7 +104,7 @@ private:
         kind_ = in.kind();
         if (!kind_)
             return none();
-        const auto what = std::string(in.since(word));
+        const auto what = sinceWithSizes(in, kind_, word);
         in.comma();
         in.take({"one", "1"});
         const std::size_t where = in.at();

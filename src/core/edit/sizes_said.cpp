@@ -213,6 +213,12 @@ void giveMeasured(WordsReader& in, Piece& p, std::vector<Length> sizes, std::str
         (measured == "deep" ? s.depth : s.height) = sizes.front();
         return give(in, p, inOrder(*p.kind, s), at);
     }
+    // Curtains are as long as they hang down.
+    if (sizes.size() == 1 && measured == "long" && p.kind->role == Role::curtain) {
+        Size s = p.size;
+        s.height = sizes.front();
+        return give(in, p, inOrder(*p.kind, s), at);
+    }
     // A runner is wide across, and long along.
     if (sizes.size() == 1 && p.kind->flat() && p.kind->size.width > p.kind->size.depth * 2 &&
         measured == "wide") {
@@ -323,6 +329,19 @@ bool sizesBeforeKind(WordsReader& in) {
     }
     in.goTo(start);
     return false;
+}
+
+std::string sinceWithSizes(WordsReader& in, const KindPtr& kind, std::size_t word) {
+    const std::size_t end = in.at();
+    Piece any = pieceOf(kind);
+    std::vector<std::string> told;
+    try {
+        if (in.lengthAhead())
+            readSizes(in, any, true, told);
+    } catch (const LineFault&) {
+        in.goTo(end);
+    }
+    return std::string(in.since(word));
 }
 
 } // namespace mezzet

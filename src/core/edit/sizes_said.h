@@ -16,4 +16,7 @@ bool readSizes(WordsReader&, Piece&, bool isNew, std::vector<std::string>& notic
 /// table". Then the reader stands before the kind.
 [[nodiscard]] bool sizesBeforeKind(WordsReader&);
 
+/// The words of a kind that was read from `word` on, with the sizes after it: "curtains 90 long".
+[[nodiscard]] std::string sinceWithSizes(WordsReader&, const KindPtr&, std::size_t word);
+
 } // namespace mezzet

@@ -292,6 +292,17 @@ std::vector<Length> WordsReader::sizes(Flags<SaidOf> of, std::string_view* measu
     return out;
 }
 
+/// "either side of …", as of two things.
+bool WordsReader::sidesAhead() {
+    const std::size_t here = at_;
+    const bool is =
+        take({"on either side of", "either side of", "on each side of", "each side of",
+              "on both sides of", "both sides of", "at each end of", "at either end of",
+              "at both ends of", "on each end of", "one each side of", "around", "flanking"});
+    at_ = here;
+    return is;
+}
+
 std::string WordsReader::name(Flags<SaidOf> of) {
     skip();
     for (const auto& [open, close] :
@@ -309,7 +320,7 @@ std::string WordsReader::name(Flags<SaidOf> of) {
     const std::size_t start = at_;
     std::size_t stop = at_;
     while (!done() && text_[at_] != ',' && text_[at_] != ';') {
-        if (stop > start && phraseAhead(*this, false, of))
+        if (stop > start && (phraseAhead(*this, false, of) || sidesAhead()))
             break;
         // A figure begins a placement ("called table 16 from sofa") unless the name ends with it.
         const std::size_t before = at_;

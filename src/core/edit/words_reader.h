@@ -144,6 +144,9 @@ private:
     int orderSaid();
     Target wall(std::size_t start);
     Target numbered(OpeningKind, Target::Is, const char* what, std::size_t start);
+    [[nodiscard]] bool sidesAhead();
+    /// The number of the only opening of a kind in the wall of what is spoken of; 0 for none.
+    [[nodiscard]] int inOwnWall(OpeningKind) const;
 
     std::string_view text_;
     const Project& job_;

@@ -156,6 +156,17 @@ Target WordsReader::wall(std::size_t start) {
          named ? worded("there is no wall {}", ahead) : std::string("which wall?"), has);
 }
 
+int WordsReader::inOwnWall(OpeningKind kind) const {
+    int out = 0;
+    for (const Opening& o : job_.room->openings)
+        if (o.kind == kind && ownWall_ && o.wall == *ownWall_) {
+            if (out != 0)
+                return 0;
+            out = o.number;
+        }
+    return out;
+}
+
 Target WordsReader::numbered(OpeningKind kind, Target::Is is, const char* what, std::size_t start) {
     const Room& room = *job_.room;
     Target t;
@@ -190,6 +201,8 @@ Target WordsReader::numbered(OpeningKind kind, Target::Is is, const char* what, 
         at_ += static_cast<std::size_t>(end - w.data());
     else if (numbers.size() == 1)
         n = numbers.front();
+    else if (const int own = inOwnWall(kind); own != 0)
+        n = own;
     else if (!numbers.empty())
         fail(start, at_ - start, worded("which {}? there are {}", what, numbers.size()),
              numbers.size() == 2 ? worded("say {} 1 or {} 2", what, what)

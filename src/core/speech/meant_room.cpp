@@ -330,6 +330,7 @@ void openingsOfWall(const std::string& line, const Project& job, std::vector<std
                 "(window|door)s (?:on|in|of|along|at) (?:the )?wall ([a-z])\\b");
     static const auto elsewhere = meaning("\\bthe (?:(left|right|first|second|last|middle)(?:[- "
                                           "]hand)? )?(window|door)\\b(?! ?[0-9])");
+    static const auto theOwn = meaning("^[a-z]+ (?:the|my|it|them|both)\\b");
     static const auto wallSaid = meaning("\\bwall ([a-z])\\b");
     const Room& room = *job.room;
     const auto wallNamed = [&](const std::string& letter) {
@@ -360,15 +361,25 @@ void openingsOfWall(const std::string& line, const Project& job, std::vector<std
     if (std::regex_search(line, found, several)) {
         const auto all = openingsIn(wallNamed(found[2]), kindNamed(found[1]), room);
         const auto before = found.prefix().str();
+        // One thing goes in the middle of two; of "both" and "each" there is one for either.
+        static const auto at = meaning("^(.*?)\\b(?:in front of|under|below|beneath|at|by|against|"
+                                       "along|facing) $");
+        static const auto ofEach = meaning("\\b(?:both|all|each)\\b");
+        std::smatch side;
+        const std::string windows = found[0];
         if (all.size() == 2 && foldCase(before).ends_with("between ")) {
             out.push_back(before + name(*all[0]) + " and " + name(*all[1]) + found.suffix().str());
-        } else if (!all.empty()) {
+        } else if (all.size() == 2 && !std::regex_search(windows, ofEach) &&
+                   std::regex_match(before, side, at)) {
+            out.push_back(fmt::format("{}on wall {}, centred between {} and {}{}", side[1].str(),
+                                      found[2].str(), name(*all[0]), name(*all[1]),
+                                      found.suffix().str()));
+        } else if (!all.empty() && !foldCase(before).starts_with("the ") &&
+                   !std::regex_search(before, theOwn)) {
             // Each is one more: "put curtains on both windows of wall C".
             static const auto verb = meaning("^(?:(?:put|hang|place|add|set|stand) )?(?=[a-z])");
-            const auto one = before.empty() || foldCase(before).starts_with("the ")
-                                 ? before
-                                 : std::regex_replace(before, verb, "add ",
-                                                      std::regex_constants::format_first_only);
+            const auto one =
+                std::regex_replace(before, verb, "add ", std::regex_constants::format_first_only);
             std::string each;
             for (const Opening* o : all)
                 each += (each.empty() ? "" : "; then ") + one + name(*o) + found.suffix().str();
@@ -383,7 +394,17 @@ void openingsOfWall(const std::string& line, const Project& job, std::vector<std
             out.push_back(found.prefix().str() + name(*o) + found.suffix().str());
         return;
     }
+    // "on wall B between the windows"
+    static const auto betweenThem =
+        meaning("\\bbetween (?:the |the two |two |both |both the )(window|door)s\\b");
     std::smatch wall;
+    if (std::regex_search(line, wall, wallSaid) && std::regex_search(line, found, betweenThem)) {
+        const auto all = openingsIn(wallNamed(wall[1]), kindNamed(found[1]), room);
+        if (all.size() == 2)
+            out.push_back(fmt::format("{}between {} and {}{}", found.prefix().str(), name(*all[0]),
+                                      name(*all[1]), found.suffix().str()));
+        return;
+    }
     if (std::regex_search(line, wall, wallSaid) && std::regex_search(line, found, elsewhere)) {
         const Opening* o =
             pick(found[1], openingsIn(wallNamed(wall[1]), kindNamed(found[2]), room));
@@ -438,6 +459,50 @@ void otherSideInWall(const std::string& line, const Project& job, std::vector<st
     }
 }
 
+/// "remove everything except the sofa": all the others.
+void allButOne(const std::string& line, const Project& job, std::vector<std::string>& out) {
+    static const auto words =
+        meaning("\\b(?:everything|all|all of it|all the (?:furniture|pieces)) (?:except|but|apart "
+                "from|other than|save|bar)(?: for)? (?:the |my )?");
+    std::smatch found;
+    if (!std::regex_search(line, found, words))
+        return;
+    WordsReader in(line, job);
+    in.goTo(static_cast<std::size_t>(found.position() + found.length()));
+    try {
+        const auto kept = in.pieces();
+        std::vector<std::string> names;
+        for (const Piece& p : job.scheme().pieces)
+            if (p.group() == 0 && std::find(kept.begin(), kept.end(), p.id) == kept.end())
+                names.push_back(p.name);
+        if (!kept.empty() && !names.empty())
+            out.push_back(found.prefix().str() + listed(names) + std::string(in.rest()));
+    } catch (const LineFault&) {
+        return;
+    }
+}
+
+/// "a pouf between the club chairs", of which there are two.
+void betweenTwoAlike(const std::string& line, const Project& job, std::vector<std::string>& out) {
+    static const auto words = meaning(
+        "\\bbetween (?:the |the two |both |my |both the )([a-z -]+?)(?=,|$| on | at | against )");
+    std::smatch found;
+    if (!std::regex_search(line, found, words))
+        return;
+    std::string name = foldCase(found[1].str());
+    if (!name.ends_with("s") || name.find(" and ") != std::string::npos)
+        return;
+    name.pop_back();
+    std::vector<const Piece*> alike;
+    const KindPtr kind = nounIn(name, job);
+    for (const Piece& p : job.scheme().pieces)
+        if (foldCase(p.name).starts_with(name) || (kind && p.kind == kind))
+            alike.push_back(&p);
+    if (alike.size() == 2)
+        out.push_back(fmt::format("{}between {} and {}{}", found.prefix().str(), alike[0]->name,
+                                  alike[1]->name, found.suffix().str()));
+}
+
 /// "hooks at child height": a metre up, where a child of four or five reaches (common practice).
 void atChildHeight(const std::string& line, const Project& job, std::vector<std::string>& out) {
     static const auto words =
@@ -455,9 +520,9 @@ void atChildHeight(const std::string& line, const Project& job, std::vector<std:
 } // namespace
 
 std::vector<Meaning> meaningsOfRoom() {
-    return {tucked,        partlyUnder,    outFromUnder,   roomKept,
-            atTheHeads,    awayAlongWall,  mirrorShowing,  fromEachEnd,
-            atChildHeight, openingsOfWall, otherSideInWall};
+    return {tucked,          partlyUnder,   outFromUnder,   roomKept,      atTheHeads,
+            awayAlongWall,   mirrorShowing, fromEachEnd,    atChildHeight, openingsOfWall,
+            otherSideInWall, allButOne,     betweenTwoAlike};
 }
 
 } // namespace mezzet

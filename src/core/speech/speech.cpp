@@ -189,7 +189,8 @@ Result<Spoken> readAsSaid(std::string_view whole, const Project& job, const List
         return std::find(words.begin(), words.end(), word) != words.end();
     };
     const bool undo =
-        oneOf({"undo", "undo that", "undo it", "undo this", "take that back", "go back"});
+        oneOf({"undo", "undo that", "undo it", "undo this", "take that back", "go back",
+               "put it back", "put that back", "put them back", "change it back"});
     if (undo || oneOf({"redo", "redo that", "redo it"})) {
         out.is = undo ? Spoken::Is::undo : Spoken::Is::redo;
         return out;

@@ -1,0 +1,429 @@
+// What people say in other words than the line's own.
+#include "speech/other_words_table.h"
+
+namespace mezzet {
+
+namespace {
+
+constexpr OtherWords others[] = {
+    {"((?:put |place |hang |add |set )?)(?:the |some )?([a-z -]+?)s? "
+     "(on|over|above|under|in front of|beside) (?:the |all the |all )?([a-z -]+?)s",
+     "$1a $2 $3 each $4"},
+    {"(.*?\\b)print((?: \\d.*?)? (?:on|against|over|under|between|at|beside|left|right) "
+     ".*\\bwall\\b.*)",
+     "$1picture$2"},
+    {"(.*?\\b)prints( .*\\b(?:over|above|on (?:the )?wall|in a (?:row|grid|column))\\b.*)",
+     "$1pictures$2"},
+    {"an? (?:second|third|fourth|fifth|extra|further|additional) (.+)", "another $1"},
+    {"(?:put|place|add|hang|set) an? (?:second|third|fourth|fifth|extra|further|additional) (.+)",
+     "another $1"},
+    {"(.*?)(?:at|to|by|on) the (?:other|opposite|far) (?:end|side) of\\b(.*)",
+     "$1on the other side of$2"},
+    {"(.+?) (?:should|must|needs to|need to|has to|have to|ought to) (?:be )?(?:facing|face|look "
+     "at|looking at) (.+)",
+     "face $1 to $2"},
+    {"(.+?) (?:should|must|needs to|need to|has to|have to|ought to) (?:be )?(?:seat|seating) (.+)",
+     "seat $1 with $2"},
+    {"(.+?) (?:should|must|needs to|need to|has to|have to|ought to) be (.+? ?(?:wide|long|deep|"
+     "high|tall|wider|longer|deeper|higher|taller|narrower|shorter|lower|bigger|smaller))",
+     "make $1 $2"},
+    {"(.+?) (?:should|must|needs to|need to|has to|have to|ought to) (?:be moved|move|come|go|be "
+     "put|be placed|stand|sit|hang|be hung|be) (.+)",
+     "move $1 $2"},
+    {"(.+?) (?:goes|go|belongs|belong|stands|stand|sits|sit|hangs|hang) (in|on|at|against|by|next "
+     "to|beside|under|over|above|between|behind|near|opposite) (.+)",
+     "$1 $2 $3"},
+    {"(?:get rid of|remove|take out|take away|lose|delete) (.+?) and (?:put|place|have|use|add|"
+     "get|try) (?:in )?(.+?) (?:there|in its place|instead|in their place)",
+     "replace $1 by $2"},
+    {"(?:drop) (.+?) (?:by )?([0-9].*)", "lower $1 $2"},
+    {"(.*?)\\b(?:the|this|my|our) (?:hall|hallway|corridor|passage|landing|bedroom|kitchen|office|"
+     "study|lounge|living room|sitting room|dining room|family "
+     "room|den|nursery|space|place)\\b(.*)",
+     "$1the room$2"},
+    {"(.+?) along (?:the )?(wall .+)", "$1 on $2"},
+    {"(?:raise|lower|move|hang|put) (.+?) so (?:that )?(?:its|the) (?:bottom|foot|underside)(?: of "
+     "it)? (?:is|sits|hangs|comes) (.+?) above (.+)",
+     "$1 $2 above $3"},
+    {"(how high is .+?) (?:off|from|above) the (?:floor|ground)\\??", "$1?"},
+    {"(?:can|will|does|do) (.+?) (?:still )?(?:open|close|swing|shut)(?: fully| all the way| "
+     "properly)?\\??",
+     "what is wrong with $1?"},
+    {"(make .+? [0-9][^ ]*(?: (?:cm|mm|m|in|inch|inches|ft|feet|foot))?) less deep",
+     "$1 shallower"},
+    {"(make .+? [0-9][^ ]*(?: (?:cm|mm|m|in|inch|inches|ft|feet|foot))?) less wide", "$1 narrower"},
+    {"(make .+? [0-9][^ ]*(?: (?:cm|mm|m|in|inch|inches|ft|feet|foot))?) less (?:tall|high)",
+     "$1 lower"},
+    {"turn (.+?) (?:around |round |about )?(?:to face|so (?:that )?(?:it|they) (?:is |are "
+     ")?(?:face|"
+     "faces|facing|looks at)|facing) (.+)",
+     "turn $1 to face $2"},
+    {"(?:raise|lower|move|hang|put) (.+?) so (?:that )?(?:its|the) (centre|center|middle|top|"
+     "bottom|foot|underside)(?: of it)? (?:is|sits|hangs|comes|ends up) at (.+)",
+     "$2 of $1 at $3"},
+    {"middle of (.+?) at (.+)", "centre of $1 at $2"},
+    {"underside of (.+?) at (.+)", "bottom of $1 at $2"},
+    {"(.+?) in (?:each|both|either|every)(?: of the)? alcoves?", "$1 either side of the chimney"},
+    {"(.+?) in (?:the )?(left|right)(?:[- ]hand)? alcove", "$1 $2 of the chimney"},
+    {"(.+?) (?:on the )?left and (?:on )?(?:the )?right(?: side)? of (.+)", "$1 either side of $2"},
+    {"where(?:'s| is| would be) (?:the best|a good|the right|the) (?:place|spot|position) "
+     "(?:for|to "
+     "put|to hang) (.+?)\\??",
+     "is there space for $1?"},
+    {"where (?:can|could|should|would|will|does|might) (?:the|my) (.+?) (?:go|fit|stand|be "
+     "put)\\??",
+     "is there space for a $1?"},
+    {"how (?:far|high|much) above (.+?) (?:is|does|do) (.+?)(?: hang| sit)?\\??",
+     "how far is $2 from $1?"},
+    {"why (?:does|do|is|are|did) (.+?) (?:go|going|stand|standing|hang|hanging|reach|stick|"
+     "sticking|block|blocking|touch|touching|overlap|overlapping)\\b.*",
+     "what is wrong with $1?"},
+    {"(?:clear|empty)(?: out)? (?:the |this |my )?(?:room|floor|plan|everything)",
+     "remove everything"},
+    {"(?:start (?:over|again|afresh|from scratch)|take everything (?:out|away))",
+     "remove everything"},
+    {"(?:keep|leave|hold) (.+?) (?:where (?:it|they) (?:is|are|stands?)|as (?:it|they) (?:is|are)|"
+     "in place|put|there)",
+     "lock $1"},
+    {"(.+?) leaning (?:on|against|up against) (?:the )?(wall .+)", "$1 on $2, leaned on floor"},
+    {"((?:hang |put |place |add |set )?)(?:an? |the |some |my )?(?:nice|new|old|modern|vintage|"
+     "antique|comfy|comfortable|cosy|cozy|pretty|lovely|simple|plain|wooden) (.+)",
+     "$1a $2"},
+    {"(?:move|bring|take|shift) (.+?) (?:to|into|onto) (?:the )?((?:opening|shelf) .+)",
+     "$1 in $2"},
+    {"((?:hang |put |place )?)(?:an? |the )?prints?((?: \\d.*?)?) (over|above) (.+)",
+     "$1picture$2 $3 $4"},
+    {"((?:hang |put |place |add )?)an? (?:big|huge) (.+)", "$1large $2"},
+    {"((?:hang |put |place |add )?)an? (?:little|tiny) (.+)", "$1small $2"},
+    {"where (?:can|could|should|would|do) (?:i|we|you|one) (?:put|place|stand|fit|have) (.+?)\\??",
+     "is there space for $1?"},
+    {"where (?:would|could|does|will|might) (an? .+?) (?:go|fit|stand)\\??",
+     "is there space for $1?"},
+    {"(?:is|are) (.+?) (?:too (?:big|small|large|high|low|tall|wide|long|short|narrow|deep|near|"
+     "close|far)|all right|alright|ok|okay|right|fine)(?: for (?:the|this|my) room)?\\??",
+     "what is wrong with $1?"},
+    {"how much (?:room|space) is (?:there )?between (.+?) and (.+?)\\??", "how far is $1 from $2?"},
+    {"what(?:'s| is) the (?:gap|space|distance) from (.+?) to (.+?)\\??", "how far is $1 from $2?"},
+    {"(?:we|i) (?:need|want|would like|'d like|have) (.+)", "$1"},
+    {"(?:can|could) (?:we|i|you) (?:have|get|put|place|add) (.+?)\\??", "$1"},
+    {"let's (?:have|put|add|try) (.+)", "$1"},
+    {"(.*?)\\b(?:further|farther) (?:away )?from\\b(.*)", "$1away from$2"},
+    {"(.+?) on the floor (by|next to|beside|near|in|under|behind|before|against|between) (.+)",
+     "$1 $2 $3"},
+    {"(.+?) (?:in here|in this room|for this room)", "$1"},
+    {"(a|one|two|three|four|five|six|[0-9]+) more (.+)", "$1 $2"},
+    {"(.+?)\\bthe (window|door) on the (left|right)\\b(.*)", "$1the $3 $2$4"},
+    {"(.+?) within (?:arm's |easy )?reach of (.+)", "$1 beside $2"},
+    {"how (?:wide|big|large) is the (?:gap|space|way|passage) between (.+?) and (.+?)\\??",
+     "how far is $1 from $2?"},
+    {"(?:can|could) (?:you|i|we|one) (?:still )?(?:open|use|reach|get to|get at) (.+?)\\??",
+     "what is wrong with $1?"},
+    {"(?:make|turn|change) (.+?) (?:in)?to an? (.+)", "replace $1 by $2"},
+    {"(?:make|turn|change) (.+?) (?:into )?an? (king|queen|twin|double|single|full)"
+     "(?: size)?(?: one| bed)?",
+     "replace $1 by $2 bed"},
+    {"(?:swap|switch|exchange) (.+?) for (.+)", "replace $1 by $2"},
+    {"(?:fix|mend|sort out|correct|solve|put right) (?:everything|it all|them all|all of it|all|"
+     "what(?:'s| is) wrong|all (?:the|that is) .+|the (?:room|mistakes|problems|faults|rest))",
+     "mend all"},
+    {"(?:fix|sort out|correct|put right) (.+)", "mend $1"},
+    {"make (.+?) (?:to )?(?:seat|for) (.+)", "seat $1 with $2"},
+    {"make (.+?) (taller|higher|longer|wider|deeper|shorter|narrower|lower) by (.+)",
+     "make $1 $3 $2"},
+    {"(.+?) (?:up )?against the wall (by|near|next to|beside|with) (.+)", "$1 by $3"},
+    {"(.+?) ([0-9][^,]*?) up on (?:the )?(wall .+)", "$1 on $3 at $2"},
+    {"(.+?) (?:above|over) (.+?),? ([0-9][^,]*?) (?:up|above it|over it|up from it|above "
+     "(?:the|its) "
+     "(?:top|table|tabletop|table top|surface))",
+     "$1 $3 above $2"},
+    {"(.+?)\\b(?:centred|centered) over\\b(.+)", "$1over$2"},
+    {"(.+?) (?:in|at) the (?:middle|centre|center) of (.+)", "$1 on $2"},
+    {"(.*?)\\ball (?:of )?(?:the )?chairs\\b(.*)", "$1the chairs$2"},
+    {"(.*?)\\b(?:the |a )?(?:tv|television|flat screen) (over|above) (.+)", "$1wall screen $2 $3"},
+    {"hang (?:the |a |my )?(?:tv|television|flat screen)\\b(.*)", "hang a wall screen$1"},
+    {"(?:swivel|spin|angle|point|aim|pivot) (.+?) (?:to|toward|towards|at) (.+)", "turn $1 to $2"},
+    {"(.+?) (?:on|to|along|at|by) the (window|door|fireplace|fire) side(?: of the room)?",
+     "$1 against the $2 wall"},
+    {"(.+?) (behind|at|by|beside|near|from|on|next to) (?:the )?(.+?)'s (left|right) "
+     "(end|side)(.*)",
+     "$1 $2 the $4 $5 of $3$6"},
+    {"how (?:big|wide|large|long) (?:can|could|should|may|must) (?:the|a|my) (.+?) be\\??",
+     "how big a $1?"},
+    {"((?:put |place |hang |add |set )?)(?:an? |the )?(.+?), ([0-9][^,]*? "
+     "(?:wide|long|high|tall|deep|across))",
+     "$1a $3 $2"},
+    {"((?:put |place |hang |add |set )?)(?:an? |the )?(.+?), ([0-9][^,]*? (?:wide|long)) "
+     "(?:and|by) "
+     "([0-9][^,]*? (?:high|tall|deep))",
+     "$1a $3 $4 $2"},
+    {"((?:put |place |hang |add |set )?)(?:an? |the )?([^0-9,]+), ([0-9].*? ?(?:x|by) ?[0-9].*)",
+     "$1a $3 $2"},
+    {"(?:hang|put|move|set|mount) ((?:the |my )?[^0-9]+?) ([0-9][^ ]*(?: "
+     "?(?:cm|mm|m|in|inches|inch))?) "
+     "(higher|lower)",
+     "$3 $1 $2"},
+    {"flank (.+?) with (.+)", "$2 either side of $1"},
+    {"(.*(?:cushion|pillow|throw|blanket|plaid|bolster)s?\\b.*?),? (?:in|at|over|on) the "
+     "(left|right)"
+     "(?:[- ]hand)? (?:corner|end|side|arm) of (?:the |my )?(.+)",
+     "$1 on $3, $2"},
+    {"(.*(?:throw|blanket|plaid)\\b.*?) over (?:the )?(?:arm|back|end) of (?:the |my )?(.+)",
+     "$1 on $2, right"},
+    {"lean (.+?) (?:on|against|up against) (.+)", "$1 leaned on $2"},
+    {"lean (.+?) (?:in front of|before) (.+)", "$1 in front of $2"},
+    {"(?:we |i )?(?:can't|cannot|can not|may not|mustn't|must not) (?:drill|nail|put holes|make "
+     "holes)"
+     "(?: into| in)? (.+)",
+     "no holes in $1"},
+    {"((?:an? )?.+?), ([0-9][^,]*),? instead of (.+)", "replace $3 by $2 $1"},
+    {"(.*\\bcurtains?\\b.*?),? (?:reaching |going |down )?(?:to|touching) the "
+     "(?:floor|ground),?(.*)",
+     "$1$2"},
+    {"stack (.+)", "$1, one above the other"},
+    {"(?:turn|rotate|swing) (.+?) (?:to|so (?:that )?(?:it|they)) (?:runs?|goes?|go|lies?|is|are) "
+     "(?:along|parallel to|parallel with) (.+)",
+     "$1 square to $2"},
+    {"(.+?),? one (?:at|on) (?:each|either) (?:end|side)", "$1"},
+    {"(?:slide|move|push|pull|shift) (.+?) (?:to the (?:left|right) )?(?:until|till) (?:it's|it is|"
+     "they're|they are) (.+)",
+     "$1 $2"},
+    {"(.+?) (?:again|too|as well|for now|this time)", "$1"},
+    {"(?:pull|draw|slide|move) (?:out|back) ((?:all )?(?:the |my )?.*?(?:chair|stool|seat)s?)(?: "
+     "from "
+     ".*)?",
+     "pull $1 out"},
+    {"(?:pull|draw|slide|move|bring) (?:out|forward) (.+)", "pull $1 forward"},
+    {"(?:pull|bring|move|slide|push|take) (.+?) out ([0-9].*?) (?:from|off) (?:the|its|that) wall",
+     "pull $1 $2 off the wall"},
+    {"(?:pull|bring|move|slide|push|take) (.+?) ([0-9].*?) out from (?:the|its|that) wall",
+     "pull $1 $2 off the wall"},
+    {"(?:i |we )?(?:want|need|would like|'d like|wish|like) (.+?) (?:to be )?((?:a bit |a little |"
+     "much )?(?:bigger|larger|smaller|wider|longer|deeper|taller|higher|lower|shorter|narrower|"
+     "shallower))",
+     "make $1 $2"},
+    {"(?:fix|mend|sort|correct|solve|put right) (?:it|this|that|things)(?: out)?", "mend all"},
+    {"how (?:much|big a thing|wide a thing|long a thing) (?:would|will|can|could|does) fit between "
+     "(.+?) and (.+?)\\??",
+     "how far is $1 from $2?"},
+    {"(?:which|what) wall (?:is|are|does) (.+?)(?: on| against| at| hang on| stand on| stand "
+     "against)?\\??",
+     "where is $1?"},
+    {"(?:make|paint|colour|color|do) (.+?) (?:in )?([a-z]+)", "colour $1 $2"},
+    {"(?:make|paint|colour|color|do) (.+?) (?:in )?([a-z]+ [a-z]+)", "colour $1 $2"},
+    {"(?:paint|colour|color) (.+?) ([a-z]+) (?:green|blue|red|grey|gray|white|brown|pink|yellow)",
+     "colour $1 $2"},
+    {"hide (.+)", "put away $1"},
+    {"(swap|switch|exchange) (?:the |my )?(?:two|both|pair of) (.+?)s(?: around| over| round)?",
+     "$1 $2 and $2 2"},
+    {"(.*?)\\bunder the (?:sofa|seating|conversation|lounge) (?:group|area|arrangement)(.*)",
+     "$1under the seats$2"},
+    {"how (?:high|far|much) is (.+?) (?:above|over|off) (.+?)\\??", "how far is $1 from $2?"},
+    {"((?:put |place |hang |add |set )?)(two|three|four|five|six|eight|nine|a pair of|[2-9]) "
+     "([^0-9]+?)"
+     ", ([0-9].*? ?(?:x|by) ?[0-9].*)",
+     "$1$2 $4 $3"},
+    {"(.*?)\\b(?:floor[- ]to[- ]ceiling|ceiling[- ]to[- ]floor|full[- ]height) (curtains?\\b.*)",
+     "$1$2"},
+    {"take (.+?) (?:down|off the wall)", "remove $1"},
+    {"(.+?) together (.+)", "$1 $2"},
+    {"what(?:'s| is) the (?:ceiling height|height of the (?:ceiling|room))(?: here)?\\??",
+     "how high is the room?"},
+    {"(?:show|tell) me (what.+|where.+|how.+|why.+)", "$1"},
+    {"(.+?) (?:in|is) (?:a |the )?(?:colour |color )?([a-z]+)", "colour $1 $2"},
+    {"(?:make|have) (.+?) (oval|square|rectangular|oblong)", "replace $1 by a $2 one"},
+    {"(?:turn|rotate|put|set) (.+?) so (?:that )?(?:it|they) (?:stands?|lies?|sits?|runs?|is|are) "
+     "(.+)",
+     "$1 $2"},
+    {"((?:put |hang |add )?(?:roman |blackout )?(?:blinds?|curtains?|shades?|drapes?|shutters?)\\b"
+     ".*?) (?:in|at|on|for|over|across) (?:the|both|all|all the|both the) windows",
+     "$1 on each window"},
+    {"(what height should .+?) (?:be|hang|go|sit)(?: at)?\\??", "$1?"},
+    {"(?:move|slide|push|pull|bring|shift|take|put) (.+?) (?:over |across )?to ((?:the )?(?:window|"
+     "door|fireplace|chimney|fire|radiator)(?: [0-9])?)",
+     "put $1 by $2"},
+    {"(?:raise|lower|move|hang|put|drop|bring) (.+?),? so (?:that )?(?:it|they)(?:'s|'re| is| are| "
+     "hangs?| sits?| comes?| ends? up) ([0-9].+? (?:above|below|over|under) .+)",
+     "$1 $2"},
+    {"add (.+?) to (.+)", "$1 on $2"},
+    {"(.+?) (?:to|into|over to|across to) the (left|right)(?:[- ]hand)? (?:corner|end) of (?:the "
+     ")?(wall .+)",
+     "$1 in the $2 corner of $3"},
+    {"(.+?) ([0-9][^, ]*(?: ?(?:x|by) ?[0-9][^, ]*)?(?: ?(?:cm|mm|m|in|inches|inch|feet|ft|foot))? "
+     "(?:wide|long|high|tall|deep|across))",
+     "$1, $2"},
+    {"(?:put|move|place|set|have|bring) (.+?) where (.+?)(?:'s)? (?:is|are|was|were|stands?|hangs?)"
+     "(?: now)?",
+     "swap $1 and $2"},
+    {"(?:turn|rotate|spin) (.+?) the other way(?: round| around)?", "turn $1 a quarter"},
+    {"how (?:many|much) (?:inches|feet|foot|centimet(?:er|re)s|cm|millimet(?:er|re)s|mm|met(?:er|"
+     "re)s) (?:is it |are there |is there )?(?:from|between) (.+?) (?:to|and) (.+?)\\??",
+     "how far is $1 from $2?"},
+    {"((?:put |place |hang |add |set )?(?:two|2|a pair of) .+?) (?:beside|next to|by|to the sides "
+     "of) (.+)",
+     "$1 either side of $2"},
+    {"(.+?) (?:over|across) to (.+)", "$1 to $2"},
+    {"(.+?) (?:to put|to set|to rest|to lay) .+? (?:on|in)", "$1"},
+    {"(.+?) for (?:a |an |the |my |our |his |her |their |some )?(?:drinks?|coffee|tea|books?|keys|"
+     "shoes|coats|toys|plants|magazines|remote|remotes|logs|blankets|records|bags?|glasses|"
+     "breakfast|homework|make-?up|music|games|clothes|linen|china)",
+     "$1"},
+    {"(?:what (?:can|do|could|should) (?:i|one|we|you) (?:say|type|do|ask|write)(?: here| now)?|"
+     "help(?: me)?|how does this work|what now)\\??",
+     "what can be said?"},
+    {"(?:can|could) (?:a person|someone|somebody|one|people|you|i|we) (?:walk|get|pass|go|squeeze|"
+     "fit) (?:through )?between (.+?) and the wall\\??",
+     "how much room is around $1?"},
+    {"how (?:long|wide|big|much) is the (?:free|empty|clear|bare|unused|open) (?:part|stretch|bit|"
+     "section|piece|space)?(?: ?of| on)? ?(?:the )?(wall .+?)\\??",
+     "how much wall is free on $1?"},
+    {"(.+?),? (?:with|at) ([0-9].*?) from (.+?) on (?:both|either|each) sides?",
+     "$1 either side of $3, $2 from it"},
+    {"(.+?),? ([0-9].*?) (?:from|off|away from) (.+?) on (?:both|either|each) sides?",
+     "$1 either side of $3, $2 from it"},
+    {"(.*?\\bsconces?.*?),? ([0-9].*?) (?:from|off) (?:either|each|both) sides? of (.+)",
+     "$1 either side of $3"},
+    {"((?:put |place |add |hang )?.*?)\\breading (?:light|lamp)\\b(.*)", "$1floor lamp$2"},
+    {"what size (?:of )?(.+?) (?:do (?:i|we) need|should (?:i|we) (?:get|buy|have|use)|would "
+     "(?:fit|"
+     "suit|work|do)|is right|is best)(.*?)\\??",
+     "how big a $1?"},
+    {"(.+?),? (?:sticking|jutting|coming|standing|reaching) out (?:by )?([0-9].*?)(?: "
+     "(?:from|into) "
+     ".*)?",
+     "$1, $2 deep"},
+    {"spread (.+?) (?:out )?evenly (?:along|across|on|over) (?:the )?(wall .+)",
+     "spread $1 evenly on $2"},
+    {"(?:hang|put|make|add|do) (?:me )?(?:an? )?gallery(?: wall)? (on|over|above) (.+)",
+     "six pictures in a grid $1 $2"},
+    {"(?:an? )?gallery(?: wall)? (on|over|above) (.+)", "six pictures in a grid $1 $2"},
+    {"(?:clear|empty|strip) (?:the )?(wall .+)", "remove everything on $1"},
+    {"what(?:'s| is) the (?:biggest|largest|right|best) (?:rug|carpet) .*", "how big a rug?"},
+    {"how low should (.+)", "how high should $1"},
+    {"how high (?:above|over) .+? should (.+?) (?:be|hang|go)\\??", "how high should $1 hang?"},
+    {"does (?:the|any) (?:door|window|leaf)s?(?: [0-9])? (?:hit|touch|meet|clear|open into|swing "
+     "into) .*",
+     "what is wrong?"},
+    {"(?:start (?:over|again|afresh|from scratch)) .*", "remove everything"},
+    {"(put|move|bring|set) (.+?) back (in|into|to|on|under|against|at|by|next to|beside) (.+)",
+     "$1 $2 $3 $4"},
+    {"((?:will|does|would|can|could) an? .*?)table (fit.*)", "$1dining table $2"},
+    {"how much (?:clearance|space|room|floor) (?:do (?:i|we) have|is there|have i|is left|is)? "
+     "?(?:all )?(?:around|round) (.+?)\\??",
+     "how much room is around $1?"},
+    {"(.+?) when (?:people are seated|people sit|everyone is seated|somebody sits there|in use)"
+     "\\??",
+     "$1?"},
+    {"(.*?)\\b(?:all the way|straight|right up|right|hard) "
+     "((?:in|into|up|back|against|to|over)\\b.*)",
+     "$1$2"},
+    {"(?:shove|drag|haul|lug|heave|swing) (.+)", "push $1"},
+    {"(?:stick|pop|plonk|plunk|sit|park|stash|install|mount|lay|position) (.+)", "put $1"},
+    {"keep ([0-9].*? between .+)", "leave $1"},
+    {"(.*?\\bleave [0-9].*? between )(.+?) and the wall", "$1the wall and $2"},
+    {"turn (.+?) so (?:that )?(?:its|the) (?:head|headboard|back) is (?:on|at|against|to|toward|"
+     "towards) (.+)",
+     "put $1 against $2"},
+    {"(?:put |place |have |try |use )?((?:an? )?.+?) in place of (.+)", "replace $2 by $1"},
+    {"(?:can|will|does|do) (.+?)(?:'s)? (?:doors?|drawers?|leaf) (?:still )?(?:open|close|swing|"
+     "shut)(?: fully| all the way| properly)?\\??",
+     "what is wrong with $1?"},
+    {"how far does (.+?) (?:stick|come|reach|stand|jut|project) out\\b.*", "how deep is $1?"},
+    {"(.+?) (above|over|beside|next to|by|either side of|on each side of|on either side of) the "
+     "head of (.+)",
+     "$1 $2 $3"},
+    {"(.+?) (?:for|to) (?:reading|read in|read|sit in|sit on|sitting|working|work at|eating|"
+     "storage|dressing|drawing|homework) (.+)",
+     "$1 $2"},
+    {"(.+?),? (?:with )?(?:[0-9]+|one|two|three|four|five|six|eight) (?:drawers?|doors?)\\b,?(.*)",
+     "$1$2"},
+    {"what(?:'s| is) the (?:widest|longest|biggest|largest) (.+?) (?:that |which )?(?:i can fit|we "
+     "can fit|will fit|would fit|can fit|could fit|fits|goes|can stand) (.+)",
+     "what $1 fits $2"},
+    {"(is there (?:space|room) for) an? (?:second|third|fourth|extra|further|additional|"
+     "another) (.+)",
+     "$1 a $2"},
+    {"(is there (?:space|room) for) another (.+)", "$1 a $2"},
+    {"(?:does|is|will|would) (?:anything|something|any of it|any of this) (?:block|blocking|in the "
+     "way|obstruct|obstructing|too close|wrong).*",
+     "what is wrong?"},
+    {"(?:add |put |hang )?(?:an? )?(?:roller|venetian|cellular|wooden|blackout) "
+     "(blinds?|shades?)(.*)",
+     "a roman blind$2"},
+    {"(.+?) facing (?:each other|one another) across (.+)", "$1 either side of $2"},
+    {"(.+?) (?:either side of|on each side of|on either side of) (.+?), facing (?:it|that|each "
+     "other|one another)",
+     "$1 either side of $2"},
+    {"(.*\\bcurtains?\\b.*?),? (?:full|floor)[- ]length,?(.*)", "$1$2"},
+    {"(?:full|floor)[- ]length (curtains?\\b.*)", "$1"},
+    {"(.+?) (in front of|under|before|at|by) (.*?\\bwindow\\b.*?),? (?:facing|looking) "
+     "(?:out|outward|outwards|outside)",
+     "$1 $2 $3"},
+    {"((?:put |place |hang |add |set )?.+?) at ([0-9][^,a-z]*(?: ?(?:cm|mm|m|in|inches|inch|feet|"
+     "ft|foot)\\b)?)(?: high| up)?,? ((?:on )?(?:either side of|each side of|both sides of|above|"
+     "over|between|left of|right of|beside|next to) .+)",
+     "$1 $3, centre at $2"},
+    {"(.+?),? (?:at |mounted |set |hung )?([0-9][^,a-z]*(?: "
+     "?(?:cm|mm|m|in|inches|inch|feet|ft|foot)"
+     "\\b)?) (?:off|above|over|up from|up off) the (?:floor|ground)\\b(.*)",
+     "$1$3, bottom at $2"},
+    {"(.+?) (?:in|at|on) the (?:middle|centre|center) of the ceiling", "$1 in the middle of the "
+                                                                       "room"},
+    {"(?:pull|move|bring|push|slide|shift|take) (.+?) (?:off|away from|out from|from) (.+?) (?:by "
+     "|about |by about )?([0-9].*)",
+     "move $1 $3 away from $2"},
+    {"(?:move|put|set|pull|push|slide|shift|have) (.+?),? so (?:that )?(?:it's|its|it is|they're|"
+     "they are) (.+)",
+     "$1 $2"},
+    {"make (.+?) ([0-9].*?) (?:further|farther) (?:away )?from (.+)", "move $1 $2 away from $3"},
+    {"make (.+?) ([0-9].*?) (?:closer|nearer) to (.+)", "move $1 $2 toward $3"},
+    {"(.*\\bwall ([a-z])\\b.*?)\\bcorner (?:with|at|by|of) (?:the )?wall ([a-z])\\b(.*)",
+     "$1corner $2$3$4"},
+    {"(.+?),? in a grid(?:,? [a-z0-9]+ rows? (?:of|by) [a-z0-9]+)?,? on (.+)",
+     "gallery of $1 on $2"},
+    {"(.+?) (?:as|in) a gallery (?:wall )?on (.+)", "gallery of $1 on $2"},
+    {"(?:is|are) (.+?) in the way(?: of .+?)?\\??", "what is wrong with $1?"},
+    {"(?:a )?(?:rug|carpet) (?:big|large|wide) enough .*", "how big a rug?"},
+    {"how (?:wide|big|long|large) (?:can|could|should|may) (?:an? |the )?.+? (?:to the )?(left|"
+     "right) of (.+?) be\\??",
+     "how much wall is $1 of $2?"},
+    {"how (?:wide|long|big|large) is the (?:wall|space|gap|room|stretch)(?: of wall)? (?:to the "
+     ")?(left|right) of (.+?)\\??",
+     "how much wall is $1 of $2?"},
+    {"is there (?:enough |still )?(?:space|room) to (?:open|use|reach|get to|get at|get into) "
+     "(.+?)\\??",
+     "what is wrong with $1?"},
+    {"float (.+)", "put $1"},
+    {"(?:centre|center) (an? .+?) (above|over|on|under|between|in) (.+)", "$1 $2 $3"},
+    {"(?:put |place |have |try |use )?((?:an? )?.+?),? instead of (.+)", "replace $2 by $1"},
+    {"(?:put |place |have |try )?(?:an? |the )?(.+?) instead of (.+)", "use $1 instead of $2"},
+    {"line (.+?) up with ((?:the )?(?:window|door|fire|opening|arch|wall|chimney).*)",
+     "centre $1 on $2"},
+    {"(?:line up|align) (.+?) with ((?:the )?(?:window|door|fire|opening|arch|wall|chimney).*)",
+     "centre $1 on $2"},
+    {"((?:put |place |add )?)(?:a |the )?tables? for (.+)", "$1dining table for $2"},
+    {"(?:set|put|push|move|stand|place) (.+?) (?:right |all the way |straight )?back (?:up )?"
+     "(?:against|to|on) (.+)",
+     "put $1 against $2"},
+    {"(.*?\\b)lamps on (?!the floor|either|each|both|wall)(.+)", "$1table lamps on $2"},
+    {"(.+) on cent(?:er|re)", "$1"},
+    {"can (?:a person|someone|somebody|one|people|you|i|we) (?:walk|get|pass|go|squeeze) "
+     "(?:through )?between (.+?) and (.+?)\\??",
+     "how far is $1 from $2?"},
+    {"is there (?:enough )?(?:space|room) (?:to walk |to pass )?between (.+?) and (.+?)\\??",
+     "how far is $1 from $2?"},
+    {"is there (?:enough )?(?:space|room) (?:left |free )?(?:to [a-z ]+? |for [a-z ]+? "
+     ")?(behind|in "
+     "front of|before|beside|next to) (.+?)\\??",
+     "how much room is $1 $2?"},
+    {"(?:can|could) (?:a person|someone|somebody|one|people|you|i|we) (?:walk|get|pass|go|squeeze|"
+     "stand) (behind|in front of|before|beside|past) (.+?)\\??",
+     "how much room is $1 $2?"},
+};
+
+} // namespace
+
+std::span<const OtherWords> otherWords() {
+    return others;
+}
+
+} // namespace mezzet

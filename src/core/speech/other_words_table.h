@@ -1,0 +1,16 @@
+#pragma once
+
+#include <span>
+
+namespace mezzet {
+
+/// A way of saying what the line says otherwise.
+struct OtherWords {
+    const char* said;    ///< a pattern of the whole line, in any case
+    const char* instead; ///< with $1 and so on for what was said there
+};
+
+/// All of them; they are tried in this order.
+[[nodiscard]] std::span<const OtherWords> otherWords();
+
+} // namespace mezzet
