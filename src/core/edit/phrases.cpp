@@ -165,6 +165,7 @@ Placement readPlacement(WordsReader& words, const Piece& subject, const Scene& s
 Placement Placing::read(Begins how) {
     const auto place = saidOf(*subject.kind);
     in.ownWall(subject.id != 0 ? wallBehind(scene, subject.id) : std::nullopt);
+    in.ownTies(subject.ties);
     if (how == Begins::centred)
         centredFirst();
     std::vector<const Phrase*> fine;

@@ -42,6 +42,8 @@ public:
     [[nodiscard]] const std::vector<int>& them() const { return them_; }
     /// Which wall "the wall" is: the one behind what is spoken of.
     void ownWall(std::optional<int> wall) { ownWall_ = wall; }
+    /// Which window "the window" is: one that what is spoken of is tied to.
+    void ownTies(const std::vector<Tie>&);
     /// A step that is said without a figure goes a little way: "nudge it left".
     void slightly() { slightly_ = true; }
     [[nodiscard]] Length usualStep() const;
@@ -145,6 +147,7 @@ private:
     Target wall(std::size_t start);
     Target numbered(OpeningKind, Target::Is, const char* what, std::size_t start);
     [[nodiscard]] bool sidesAhead();
+    std::vector<Target> ownOpenings_; ///< what is spoken of is tied to these
     /// The number of the only opening of a kind in the wall of what is spoken of; 0 for none.
     [[nodiscard]] int inOwnWall(OpeningKind) const;
 

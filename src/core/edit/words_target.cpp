@@ -156,8 +156,19 @@ Target WordsReader::wall(std::size_t start) {
          named ? worded("there is no wall {}", ahead) : std::string("which wall?"), has);
 }
 
+void WordsReader::ownTies(const std::vector<Tie>& ties) {
+    for (const Tie& t : ties)
+        for (const Target& of : {t.of, t.also})
+            if (of.is == Target::Is::window || of.is == Target::Is::door)
+                ownOpenings_.push_back(of);
+}
+
 int WordsReader::inOwnWall(OpeningKind kind) const {
     int out = 0;
+    for (const Opening& o : job_.room->openings)
+        if (o.kind == kind &&
+            std::find(ownOpenings_.begin(), ownOpenings_.end(), targetOf(o)) != ownOpenings_.end())
+            return o.number;
     for (const Opening& o : job_.room->openings)
         if (o.kind == kind && ownWall_ && o.wall == *ownWall_) {
             if (out != 0)

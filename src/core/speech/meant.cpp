@@ -438,9 +438,17 @@ void byARoundOne(const std::string& line, const Project& job, std::vector<std::s
     const KindPtr of = old != nullptr ? old->kind : noun;
     if (!of)
         return;
+    // "an oval one" of a coffee table is an oval coffee table, where the kit has it.
+    const auto shape = found[1].str().substr(found[1].str().rfind(' ') + 1);
     const auto last = of->name.rfind(' ');
-    out.push_back(found[1].str() + " " +
-                  foldCase(last == std::string::npos ? of->name : of->name.substr(last + 1)));
+    const auto whole = foldCase(of->name);
+    const auto end = last == std::string::npos ? whole : whole.substr(last + 1);
+    const bool same = job.library.kit->byWord(foldCase(shape) + " " + whole) != nullptr;
+    if (!same)
+        if (const KindPtr other = job.library.kit->byWord(foldCase(shape) + " " + end);
+            other && other->role != of->role)
+            return;
+    out.push_back(found[1].str() + " " + (same ? whole : end));
 }
 
 /// "a mirror opposite the window": on the wall across from it, straight over.

@@ -470,7 +470,13 @@ void allButOne(const std::string& line, const Project& job, std::vector<std::str
     WordsReader in(line, job);
     in.goTo(static_cast<std::size_t>(found.position() + found.length()));
     try {
-        const auto kept = in.pieces();
+        const std::size_t at = in.at();
+        auto kept = in.pieces();
+        if (kept.empty()) {
+            in.goTo(at);
+            if (const int id = in.piece(); id != 0)
+                kept.push_back(id);
+        }
         std::vector<std::string> names;
         for (const Piece& p : job.scheme().pieces)
             if (p.group() == 0 && std::find(kept.begin(), kept.end(), p.id) == kept.end())
