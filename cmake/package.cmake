@@ -20,7 +20,7 @@ add_custom_target(packed
 install(TARGETS mezzet mezzet-cli mezzet-laser RUNTIME DESTINATION ${CMAKE_INSTALL_BINDIR})
 install(DIRECTORY ${CMAKE_SOURCE_DIR}/data/demo ${CMAKE_SOURCE_DIR}/data/kit ${CMAKE_SOURCE_DIR}/data/light
   ${CMAKE_SOURCE_DIR}/data/rugs ${CMAKE_SOURCE_DIR}/data/rules ${CMAKE_SOURCE_DIR}/data/walls
-  ${CMAKE_SOURCE_DIR}/data/work DESTINATION ${CMAKE_INSTALL_DATADIR}/mezzet)
+  ${CMAKE_SOURCE_DIR}/data/work ${CMAKE_SOURCE_DIR}/data/texts DESTINATION ${CMAKE_INSTALL_DATADIR}/mezzet)
 install(FILES ${CMAKE_SOURCE_DIR}/docs/measure.md ${CMAKE_SOURCE_DIR}/docs/tape-notes.md
   ${CMAKE_SOURCE_DIR}/docs/line.md ${CMAKE_SOURCE_DIR}/docs/walls.md ${CMAKE_SOURCE_DIR}/docs/dressing.md
   ${CMAKE_SOURCE_DIR}/docs/handover.md ${CMAKE_SOURCE_DIR}/docs/rules.md ${CMAKE_SOURCE_DIR}/docs/kit.md

@@ -10,6 +10,7 @@
 #include "app/dialogs/sheet_dialog.h"
 #include "app/handover/handover_dialog.h"
 #include "app/look/style.h"
+#include "app/look/tr.h"
 #include "app/measure/measure_screen.h"
 #include "app/measure/trace_screen.h"
 #include "app/window/main_window.h"
@@ -26,6 +27,7 @@
 #include <QImage>
 #include <QLineEdit>
 #include <QPainter>
+#include <QSettings>
 #include <QStyleFactory>
 #include <QTabWidget>
 #include <QThread>
@@ -206,8 +208,9 @@ int renderViews(mezzet::app::MainWindow& window, const QString& folder) {
     }
     // A carpet cut to the room, its edges and corners to be dragged.
     session.sayLine("remove hearth rug");
-    session.sayLine("rug called Carpet cut to the room, 12 off the walls, 6 off the hearth, ending "
-                    "at opening 1 anyway");
+    session.sayLine(
+        "rug called Carpet cut to the room, 12 off the walls, 6 off the hearth, ending "
+           "at opening 1 anyway");
     session.sayLine("edges of Carpet in linen tape 3");
     if (const auto* carpet = session.project()->scheme().byName("Carpet"))
         session.select({carpet->id});
@@ -365,6 +368,8 @@ int runWindow(mezzet::app::MainWindow& window, const QCommandLineParser& options
 
 } // namespace
 
+using mezzet::app::tr;
+
 int main(int argc, char** argv) {
     QApplication::setHighDpiScaleFactorRoundingPolicy(
         Qt::HighDpiScaleFactorRoundingPolicy::PassThrough);
@@ -373,20 +378,23 @@ int main(int argc, char** argv) {
     QApplication::setOrganizationName("mezzet");
     QApplication::setApplicationVersion("0.1.0");
     QApplication::setStyle(QStyleFactory::create("Fusion"));
+    if (const auto problem =
+            mezzet::speakAsAsked(QSettings().value("language").toString().toStdString()))
+        std::fprintf(stderr, "%s\n", problem->text().c_str());
+    mezzet::app::installTexts(application);
     QCommandLineParser options;
-    options.setApplicationDescription("Plan a room to scale, and know whether it works.");
+    options.setApplicationDescription(tr("Plan a room to scale, and know whether it works."));
     options.addHelpOption();
     options.addVersionOption();
-    options.addPositionalArgument("JOB", "a .mezzet job to open", "[JOB]");
-    options.addOption({"demo", "open the demo job"});
-    options.addOption(
-        {"views", "render each main view of the demo as PNG into a folder, and leave", "FOLDER"});
+    options.addPositionalArgument("JOB", tr("a .mezzet job to open"), "[JOB]");
+    options.addOption({"demo", tr("open the demo job")});
+    options.addOption({"views",
+                       tr("render each main view of the demo as PNG into a folder, and leave"),
+                       "FOLDER"});
     options.process(application);
 
     mezzet::sheets::loadFonts();
     mezzet::app::useTheme(false);
-    if (const auto problem = mezzet::speakAsAsked())
-        std::fprintf(stderr, "%s\n", problem->text().c_str());
     auto library = mezzet::loadLibrary(mezzet::dataFolder());
     if (!library) {
         std::fprintf(stderr, "%s\n", library.problem().text().c_str());

@@ -1,4 +1,5 @@
 #include "commands.h"
+#include "measure/texts.h"
 #include "manual.h"
 #include "project/project.h"
 #include "sheets/sheet.h"
@@ -110,6 +111,15 @@ private:
     CLI::App* boards_;
     CLI::App* built_;
 };
+
+/// What each option and command is for, in the language that is spoken.
+void inOwnLanguage(CLI::App& app) {
+    app.description(std::string(mezzet::told(app.get_description())));
+    for (CLI::Option* o : app.get_options())
+        o->description(std::string(mezzet::told(o->get_description())));
+    for (CLI::App* sub : app.get_subcommands({}))
+        inOwnLanguage(*sub);
+}
 
 int run(int argc, char** argv) {
     using namespace mezzet::cli;
@@ -374,6 +384,7 @@ int run(int argc, char** argv) {
         ->check(CLI::Range(0, 1000000));
     listenCommand->add_option("--log", log, "keep the raw lines in this file");
 
+    inOwnLanguage(app);
     try {
         app.parse(argc, argv);
     } catch (const CLI::CallForHelp& e) {
@@ -473,15 +484,15 @@ int main(int argc, char** argv) {
         const int code = run(argc, argv);
         // What was to be printed and could not be is no success.
         if (std::fflush(stdout) != 0 || std::ferror(stdout) != 0) {
-            std::fputs("What it found could not be written: the disk may be full.\n", stderr);
+            std::fprintf(stderr, "%s\n", std::string(mezzet::told("What it found could not be written: the disk may be full.")).c_str());
             return mezzet::cli::badInput;
         }
         return code;
     } catch (const std::system_error&) { // from printing itself
-        std::fputs("What it found could not be written: the disk may be full.\n", stderr);
+        std::fprintf(stderr, "%s\n", std::string(mezzet::told("What it found could not be written: the disk may be full.")).c_str());
         return mezzet::cli::badInput;
     } catch (const std::bad_alloc&) {
-        std::fputs("There is not enough memory for that.\n", stderr);
+        std::fprintf(stderr, "%s\n", std::string(mezzet::told("There is not enough memory for that.")).c_str());
         return mezzet::cli::badInput;
     }
 }

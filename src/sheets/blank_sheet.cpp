@@ -1,4 +1,5 @@
 #include "sheets/blank_sheet.h"
+#include "sheets/tr.h"
 
 #include "sheets/drawing.h"
 #include "sheets/paper_out.h"
@@ -17,7 +18,7 @@ public:
           h_(paper.height.mm()) {}
 
     void sketch() {
-        page("Measuring sheet");
+        page(tr("Measuring sheet"));
         const double column = 58;
         const QRectF area(margin, 30, w_ - 2 * margin - column - 5, h_ - 30 - margin - 30);
         squares(area);
@@ -26,51 +27,53 @@ public:
         double y = 30;
         const double x = w_ - margin - column;
         const int rows = room_ != nullptr ? static_cast<int>(room_->walls.size()) : 12;
-        y = table(x, y, column, {{"wall", 10}, {"run", 26}, {"corner", 22}}, std::min(rows, 16),
+        y = table(x, y, column, {{tr("wall"), 10}, {"run", 26}, {"corner", 22}}, std::min(rows, 16),
                   [](int i) { return QString::fromStdString(wallName(i)); });
         y = table(x, y + 5, column, {{"diagonal", 30}, {"", 28}}, 4, [this](int i) {
             if (i == 0 && room_ != nullptr && room_->fit.next)
-                return QString("%1 to %2")
+                return tr("%1 to %2")
                     .arg(QString::fromStdString(wallName(room_->fit.next->from)),
                          QString::fromStdString(wallName(room_->fit.next->to)));
             return QString("    to");
         });
-        table(x, y + 5, column, {{"round the room", 30}, {"", 28}}, 5, [](int i) {
+        table(x, y + 5, column, {{tr("round the room"), 30}, {"", 28}}, 5, [](int i) {
             constexpr const char* names[] = {"ceiling", "skirting", "picture rail", "cornice",
                                              "north"};
-            return QString(names[i]);
+            return QString(tr(names[i]));
         });
-        footer("Walls in turn to the right, as you stand inside and face each one. A corner not "
+        footer(
+            tr("Walls in turn to the right, as you stand inside and face each one. A corner not "
                "noted is square. At least one diagonal, or two: they find the slip. On a ladder: "
-               "on firm ground, three points of touch, never on the top step.");
+               "on firm ground, three points of touch, never on the top step."));
     }
 
     void tables() {
-        page("Openings, and what stands on the walls");
+        page(tr("Openings, and what stands on the walls"));
         const double w = w_ - 2 * margin;
         const double y = table(margin, 30, w,
-                               {{"wall", 12},
-                                {"window, door, opening", 38},
-                                {"from left", 24},
-                                {"wide", 20},
-                                {"high", 20},
-                                {"sill", 18},
-                                {"reveal", 18},
-                                {"hinge, swing, undercut", 0}},
+                               {{tr("wall"), 12},
+                                {tr("window, door, opening"), 38},
+                                {tr("from left"), 24},
+                                {tr("wide"), 20},
+                                {tr("high"), 20},
+                                {tr("sill"), 18},
+                                {tr("reveal"), 18},
+                                {tr("hinge, swing, undercut"), 0}},
                                14, [](int) { return QString(); });
         table(margin, y + 6, w,
-              {{"wall", 12},
-               {"outlet, switch, radiator, chimney …", 56},
-               {"from left", 24},
-               {"wide", 22},
-               {"deep", 22},
-               {"high, up", 24},
+              {{tr("wall"), 12},
+               {tr("outlet, switch, radiator, chimney …"), 56},
+               {tr("from left"), 24},
+               {tr("wide"), 22},
+               {tr("deep"), 22},
+               {tr("high, up"), 24},
                {"", 0}},
               12, [](int) { return QString(); });
-        footer("Also: which way windows open, under the doors where a rug will lie, studs where "
+        footer(
+            tr("Also: which way windows open, under the doors where a rug will lie, studs where "
                "something heavy or tall will be fixed, the hearth before a fire. Columns and "
                "chimney breasts may carry the house; wires run straight up, down and across from "
-               "outlets and switches.");
+               "outlets and switches."));
     }
 
 private:
@@ -96,7 +99,7 @@ private:
         const double w = (w_ - 2 * margin) / 4;
         for (int i = 0; i < 4; ++i) {
             const double x = margin + i * w;
-            QString label = labels[i];
+            QString label = tr(labels[i]);
             if (i == 0 && room_ != nullptr)
                 label += "   " + QString::fromStdString(room_->name);
             text({x, 17, w - 4, 4}, Qt::AlignLeft | Qt::AlignVCenter, label, 2.7);
@@ -147,7 +150,7 @@ private:
     }
 
     struct Head {
-        const char* words;
+        QString words;
         double width; ///< mm; 0 takes what is left
     };
     double table(double x, double y, double w, const std::vector<Head>& heads, int rows,
@@ -186,9 +189,9 @@ Sheet blankSheet(RoomPtr room, Units units) {
     const Paper paper = *paperNamed(isMetric(units) ? "a4" : "letter");
     if (room && room->walls.empty())
         room.reset();
-    Sheet out{{paper.width.mm(), paper.height.mm(), "Measuring sheet", {}, {}},
+    Sheet out{{paper.width.mm(), paper.height.mm(), tr("Measuring sheet"), {}, {}},
               paper.name + " upright",
-              "to no scale"};
+              tr("to no scale")};
     out.paper.pages = {
         [=](QPainter& p, double k) { BlankPainter(p, k, room.get(), units, paper).sketch(); },
         [=](QPainter& p, double k) { BlankPainter(p, k, room.get(), units, paper).tables(); }};

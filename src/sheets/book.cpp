@@ -1,4 +1,5 @@
 #include "sheets/book.h"
+#include "sheets/tr.h"
 
 #include "files/whole_file.h"
 #include "handover/list.h"
@@ -77,14 +78,14 @@ Result<Sheet> schemesPages(const Project& job, const SheetOptions& o) {
     TablePages t;
     t.sheet = std::string(told("Schemes compared"));
     const bool own = o.mends;
-    t.columns = {{"Scheme", 2.4, false},
-                 {"Seats", 0.8, true},
-                 {"For guests", 0.9, true},
-                 {"Narrowest way", 1.3, true},
-                 {"Floor taken", 1.0, true}};
+    t.columns = {{tr("Scheme"), 2.4, false},
+                 {tr("Seats"), 0.8, true},
+                 {tr("For guests"), 0.9, true},
+                 {tr("Narrowest way"), 1.3, true},
+                 {tr("Floor taken"), 1.0, true}};
     if (own) {
-        t.columns.push_back({"To mend", 0.9, true});
-        t.columns.push_back({"Cost", 1.2, true});
+        t.columns.push_back({tr("To mend"), 0.9, true});
+        t.columns.push_back({tr("Cost"), 1.2, true});
     }
     for (const std::size_t i : here) {
         const auto s = summaryOf(job, i);

@@ -6,6 +6,7 @@
 #include "sheets/paper_pen.h"
 #include "sheets/plan_layout.h"
 #include "sheets/sheet.h"
+#include "sheets/tr.h"
 #include "site/card.h"
 
 #include <algorithm>
@@ -198,7 +199,9 @@ Result<Sheet> cardPages(const Project& job, const SheetOptions& o) {
     for (; letter > 1.75; letter -= 0.15)
         if (CardPen(scratch, 0.1, *work).things(letter) == work->card.things.size())
             break;
-    Sheet sheet{{cardWide, cardHigh, job.title + ", card", {}, {}}, "A5, folded once", "to fit"};
+    Sheet sheet{{cardWide, cardHigh, job.title + tr(", card"), {}, {}},
+                tr("A5, folded once"),
+                tr("to fit")};
     sheet.paper.pages.emplace_back([work](QPainter& p, double k) { CardPen(p, k, *work).front(); });
     sheet.paper.pages.emplace_back(
         [work, letter](QPainter& p, double k) { CardPen(p, k, *work).things(letter); });

@@ -6,6 +6,7 @@
 #include "measure/text.h"
 #include "measure/texts.h"
 #include "sheets/table_pages.h"
+#include "sheets/tr.h"
 #include "things/dressed.h"
 
 #include <algorithm>
@@ -130,10 +131,11 @@ Result<Sheet> changesPages(const Project& job, const SheetOptions& o) {
                        "what hangs over heads is hung by two.",
                        made->stay);
     t.columns = {{"", 2.2, false}, {"", 1.4, false}, {"", 4.4, false}};
-    for (const auto& [is, heading] : {std::pair{ChangeRow::Is::goes, "Goes back in the cupboard"},
-                                      std::pair{ChangeRow::Is::comes, "Out of the cupboard"},
-                                      std::pair{ChangeRow::Is::moves, "Moves"},
-                                      std::pair{ChangeRow::Is::recoloured, "In another colour"}}) {
+    for (const auto& [is, heading] :
+         {std::pair{ChangeRow::Is::goes, tr("Goes back in the cupboard")},
+          std::pair{ChangeRow::Is::comes, tr("Out of the cupboard")},
+          std::pair{ChangeRow::Is::moves, tr("Moves")},
+          std::pair{ChangeRow::Is::recoloured, tr("In another colour")}}) {
         bool begun = false;
         for (const ChangeRow& r : made->rows) {
             if (r.is != is)
@@ -141,7 +143,7 @@ Result<Sheet> changesPages(const Project& job, const SheetOptions& o) {
             if (!begun) {
                 TableRow h;
                 h.is = TableRow::Is::heading;
-                h.cells = {std::string(told(heading))};
+                h.cells = {std::string(heading)};
                 t.rows.push_back(std::move(h));
                 begun = true;
             }

@@ -1,6 +1,7 @@
 // What is built into a room, from above and from inside.
 #include "geometry/polygon.h"
 #include "sheets/drawing.h"
+#include "sheets/tr.h"
 
 #include <QFontMetricsF>
 
@@ -196,7 +197,7 @@ void drawOverhead(const Drawing& d, const Room& room) {
     for (const Slope& s : room.slopes) {
         const auto line = lineAlong(room, s.wall, s.full);
         dashed(line);
-        note(line, -0.1, QString("slopes to %1").arg(told(s.knee)));
+        note(line, -0.1, tr("slopes to %1").arg(told(s.knee)));
     }
     if (const auto inner = room.trayEdge(); !inner.empty()) {
         p.setPen(QPen(d.look.soft, d.pen, Qt::DashLine));
@@ -206,7 +207,7 @@ void drawOverhead(const Drawing& d, const Room& room) {
         dashed(lineAlong(room, b.at.wall, b.at.away.value));
         const auto far = lineAlong(room, b.at.wall, b.at.away.value + b.width);
         dashed(far);
-        note(far, 0.1, QString("beam, %1 under").arg(told(room.ceiling - b.drop)));
+        note(far, 0.1, tr("beam, %1 under").arg(told(room.ceiling - b.drop)));
     }
     for (const FloorStep& s : room.steps) {
         const auto line = lineAlong(room, s.at.wall, s.at.away.value);
@@ -221,7 +222,7 @@ void drawOverhead(const Drawing& d, const Room& room) {
             p.drawPolyline(d.polygon({tip - down * 90 + side, tip, tip - down * 90 - side}));
         }
         note(line, (s.rise < Length{} ? 1 : -1) * (270 * d.scale),
-             QString("down %1").arg(told(abs(s.rise))));
+             tr("down %1").arg(told(abs(s.rise))));
     }
 }
 

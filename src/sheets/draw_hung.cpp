@@ -2,6 +2,7 @@
 #include "hang/display.h"
 #include "sheets/drawing.h"
 #include "sheets/picture_in.h"
+#include "sheets/tr.h"
 
 #include <QFontMetricsF>
 #include <QImage>
@@ -360,7 +361,7 @@ void drawEyeBand(const Drawing& d, const Room& room, int wall, const Band& band)
     const auto say = [&](double mm) {
         return QString::fromStdString(writeBare(Length::millimetres(mm), d.notation));
     };
-    const Words words{QString("eye level %1 to %2").arg(say(*band.low), say(*band.high)),
+    const Words words{tr("eye level %1 to %2").arg(say(*band.low), say(*band.high)),
                       lettering(11 * d.pen), d.look.soft, 10};
     // At its left end, or wherever along it nothing else is.
     std::vector<QRectF> places;

@@ -3,10 +3,12 @@
 #include "dress/solve.h"
 #include "kit/csv.h"
 #include "measure/text.h"
+#include "measure/texts.h"
 #include "sheets/draw_things.h"
 #include "sheets/paper_pen.h"
 #include "sheets/plan_layout.h"
 #include "sheets/sheet.h"
+#include "sheets/tr.h"
 
 #include <fmt/format.h>
 
@@ -99,8 +101,8 @@ Result<std::shared_ptr<DressWork>> dressWork(const Project& job, const SheetOpti
     }
     if (w->units.empty())
         return Problem{o.of.empty() ? std::string("nothing stands on a shelf or a table yet")
-                                    : fmt::format("nothing stands on “{}”", o.of),
-                       "put something there first, like: vase in opening 1 of bookcase"};
+                                    : worded("nothing stands on “{}”", o.of),
+                       tr("put something there first, like: vase in opening 1 of bookcase")};
     // Units with shelves first; what goes back in the cupboard is told once, with the first.
     std::stable_sort(w->units.begin(), w->units.end(), [&](const auto& a, const auto& b) {
         return w->scene->pieceById(a->unit)->openings() > w->scene->pieceById(b->unit)->openings();
@@ -148,7 +150,7 @@ public:
                 }
             y += tall * 0.45 + 4;
         }
-        y += wrapped(margin, y, w, dressCaution, 2.6, paperLook().soft) + 2;
+        y += wrapped(margin, y, w, tr(dressCaution), 2.6, paperLook().soft) + 2;
         const std::size_t next = list(page, 0, y);
         foot(page, "");
         return next;
@@ -184,9 +186,9 @@ private:
                     break;
                 if (head) {
                     y += begun ? 3 : 0;
-                    y = heading(at < things   ? QString("Numbered")
-                                : at < wanted ? QString("Still wanted")
-                                              : QString("Back in the cupboard"),
+                    y = heading(at < things   ? tr("Numbered")
+                                : at < wanted ? tr("Still wanted")
+                                              : tr("Back in the cupboard"),
                                 x, y, column);
                     begun = true;
                 }
@@ -236,22 +238,22 @@ private:
                 "{} to {}{}", name,
                 of_.scene->pieceById(row.things.back()->id)
                     ->name.substr(of_.scene->pieceById(row.things.back()->id)->name.rfind(' ') + 1),
-                liesOf(p) == Lies::lying ? ", lying" : "");
+                liesOf(p) == Lies::lying ? tr(", lying") : "");
         text({x + 11.5, y, w * 0.56 - 11.5, dressRow}, Qt::AlignLeft | Qt::AlignVCenter, q(name),
              2.6);
         text({x + w * 0.56, y, w * 0.44, dressRow}, Qt::AlignLeft | Qt::AlignVCenter,
-             q(fmt::format("{}, {} from the left", where, of_.length(first.at.x))), 2.4, true,
+             q(worded("{}, {} from the left", where, of_.length(first.at.x))), 2.4, true,
              QFont::Normal, paperLook().soft);
     }
 
     void want(const WantedThing& t, double x, double y, double w) {
         swatch(x + 1, y, t.colour);
         text({x + 5, y, w - 5, dressRow}, Qt::AlignLeft | Qt::AlignVCenter,
-             q(fmt::format("{}{}, {} to {} wide, {} to {} high, {}",
-                           t.material.empty() ? "" : t.material + " ", t.kind,
-                           of_.length(t.least.width.mm()), of_.length(t.most.width.mm()),
-                           of_.length(t.least.height.mm()), of_.length(t.most.height.mm()),
-                           words(t.where, of_.job.wording()))),
+             q(worded("{}{}, {} to {} wide, {} to {} high, {}",
+                      t.material.empty() ? "" : t.material + " ", t.kind,
+                      of_.length(t.least.width.mm()), of_.length(t.most.width.mm()),
+                      of_.length(t.least.height.mm()), of_.length(t.most.height.mm()),
+                      words(t.where, of_.job.wording()))),
              2.4);
     }
 
@@ -265,12 +267,12 @@ private:
     void foot(const DressPage& page, const char* more) {
         const Piece& unit = *of_.scene->pieceById(page.unit);
         titleBlock(margin, of_.high() - margin - dressTitle, of_.wide() - 2 * margin, dressTitle,
-                   {{"Job", q(of_.job.title)},
-                    {"Sheet", q(unit.name + ", dressed" + more)},
-                    {"Things", QString::number(thingsOf(page))},
-                    {"Client", q(of_.job.client)},
-                    {"Scheme", q(of_.job.scheme().name)},
-                    {"Date", q(of_.date)}});
+                   {{tr("Job"), q(of_.job.title)},
+                    {tr("Sheet"), q(unit.name + tr(", dressed") + more)},
+                    {tr("Things"), QString::number(thingsOf(page))},
+                    {tr("Client"), q(of_.job.client)},
+                    {tr("Scheme"), q(of_.job.scheme().name)},
+                    {tr("Date"), q(of_.date)}});
     }
 
     const DressWork& of_;
@@ -281,9 +283,9 @@ Result<Sheet> dressingPages(const Project& job, const SheetOptions& o) {
     if (!work)
         return work.problem();
     const auto of = *work;
-    Sheet sheet{{of->wide(), of->high(), job.title + ", dressed", {}, {}},
+    Sheet sheet{{of->wide(), of->high(), job.title + tr(", dressed"), {}, {}},
                 of->paper.name + " upright",
-                "to fit"};
+                tr("to fit")};
     QImage none(8, 8, QImage::Format_RGB32);
     QPainter scratch(&none);
     for (const auto& page : of->units) {

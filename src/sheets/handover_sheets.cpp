@@ -11,6 +11,7 @@
 #include "sheets/picture_in.h"
 #include "sheets/plan_layout.h"
 #include "sheets/table_pages.h"
+#include "sheets/tr.h"
 #include "site/built.h"
 #include "things/stock.h"
 
@@ -93,11 +94,11 @@ Result<Sheet> listPages(const Project& job, const SheetOptions& o) {
     TablePages t;
     t.sheet = std::string(told("List"));
     const bool costs = o.mends; // what is for a client has none
-    t.columns = {{"", 3.2, false},     {"State", 1.2, false}, {"Size", 2.4, false},
-                 {"From", 1.8, false}, {"Comes", 1.3, false}, {"How many", 0.9, true}};
+    t.columns = {{"", 3.2, false},         {tr("State"), 1.2, false}, {tr("Size"), 2.4, false},
+                 {tr("From"), 1.8, false}, {tr("Comes"), 1.3, false}, {tr("How many"), 0.9, true}};
     if (costs) {
-        t.columns.push_back({"Each", 1.0, true});
-        t.columns.push_back({"In all", 1.1, true});
+        t.columns.push_back({tr("Each"), 1.0, true});
+        t.columns.push_back({tr("In all"), 1.1, true});
     }
     const ListTotals totals = totalsOf(items);
     pictureStrip(job, items, t);
@@ -177,9 +178,10 @@ Result<Sheet> orderPages(const Project& job, const SheetOptions& o) {
         "Full bars are on the longest chain: when one of them slips, all is done later. A thin "
         "line is how far a task may slip, dots are drying or delivery. Hours are estimates by "
         "common practice."));
-    t.columns = {{"Task", 2.2, false},       {"By", 1.4, false},   {"Begins", 1.3, false},
-                 {"Ends", 1.3, false},       {"Hours", 0.7, true}, {"May slip", 0.9, true},
-                 {"Waits after", 1.0, true}, {"After", 3.4, false}};
+    t.columns = {{tr("Task"), 2.2, false},       {tr("By"), 1.4, false},
+                 {tr("Begins"), 1.3, false},     {tr("Ends"), 1.3, false},
+                 {tr("Hours"), 0.7, true},       {tr("May slip"), 0.9, true},
+                 {tr("Waits after"), 1.0, true}, {tr("After"), 3.4, false}};
     for (const std::size_t i : inOrderOfDays(*s)) {
         const JobTask& task = s->tasks[i];
         const TimedTask& at = s->times[i];
@@ -249,7 +251,7 @@ Result<Sheet> tapePages(const Project& job, const SheetOptions& o) {
         told("Low-tack tape, in this order: no length goes over a piece that is marked. Two people "
              "hold the tape; square to a wall is where it is shortest. Tick each point off, and "
              "measure a side of each piece before you go on."));
-    t.columns = {{"Point", 1.5, false}, {"", 2.6, false}, {"and", 2.6, false}};
+    t.columns = {{tr("Point"), 1.5, false}, {"", 2.6, false}, {"and", 2.6, false}};
     for (const TapeStep& s : w->tape.steps) {
         if (order.empty() || order.back() != s.piece) {
             order.push_back(s.piece);
@@ -277,7 +279,7 @@ Result<Sheet> tapePages(const Project& job, const SheetOptions& o) {
                    write(h.along, job.notation))};
         t.rows.push_back(std::move(r));
     }
-    t.fields = {{"Tape", write(w->tape.tape, job.notation)}};
+    t.fields = {{tr("Tape"), write(w->tape.tape, job.notation)}};
     t.draw = [w](QPainter& p, double k, const QRectF& mm) {
         drawTapePlan(p, k, mm, *w->scene, w->job.notation, w->tape);
     };
@@ -314,9 +316,14 @@ Result<Sheet> boardsPages(const Project& job, const SheetOptions& o) {
         told("Measure the wall again before you cut. Holes are from a board's left end; those on "
              "studs go by the studs that were measured. Screws, glue and what holds a load are for "
              "a joiner; fix tall units to the wall."));
-    t.columns = {{"", 2.4, false},         {"Long", 1.0, true},        {"Wide", 0.9, true},
-                 {"Thick", 0.8, true},     {"Of", 1.2, false},         {"Weighs", 0.9, true},
-                 {"Finished", 1.6, false}, {"Pilot holes", 2.4, false}};
+    t.columns = {{"", 2.4, false},
+                 {tr("Long"), 1.0, true},
+                 {tr("Wide"), 0.9, true},
+                 {tr("Thick"), 0.8, true},
+                 {tr("Of"), 1.2, false},
+                 {tr("Weighs"), 0.9, true},
+                 {tr("Finished"), 1.6, false},
+                 {tr("Pilot holes"), 2.4, false}};
     const auto len = [&](Length l) { return writeGap(l, job.notation); };
     for (const ShelfBoard& b : boards) {
         TableRow r;
@@ -376,9 +383,13 @@ Result<Sheet> builtPages(const Project& job, const SheetOptions& o) {
     t.sheet = std::string(told("As built"));
     t.caution = std::string(told("What was measured once it was done, against what is planned now. "
                                  "It matters where a reading has another verdict with it."));
-    t.columns = {{"", 2.2, false},        {"What", 1.6, false}, {"Planned", 1.2, true},
-                 {"Built", 1.2, true},    {"Off", 1.0, true},   {"Matters", 0.9, false},
-                 {"Measured", 1.4, false}};
+    t.columns = {{"", 2.2, false},
+                 {tr("What"), 1.6, false},
+                 {tr("Planned"), 1.2, true},
+                 {tr("Built"), 1.2, true},
+                 {tr("Off"), 1.0, true},
+                 {tr("Matters"), 0.9, false},
+                 {tr("Measured"), 1.4, false}};
     for (const BuiltMark& m : handedOver(job).built) {
         if (foldCase(m.room) != foldCase(job.room->name))
             continue;
@@ -418,13 +429,13 @@ const SheetKind listSheet{
     listPages,
     listTable};
 
-const SheetKind orderSheet{
-    "order",
-    "The order of work",
-    "For whoever runs the work: every task with its days, who does it, and what must be at hand.",
-    {Asks::paper},
-    orderPages,
-    orderTable};
+const SheetKind orderSheet{"order",
+                           "The order of work",
+                           "For whoever runs the work: every task with its days, who does it, "
+                           "and what must be at hand.",
+                           {Asks::paper},
+                           orderPages,
+                           orderTable};
 
 const SheetKind tapeOutSheet{
     "tape-out",

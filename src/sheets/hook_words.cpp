@@ -1,6 +1,7 @@
 // How hooks are called out, on paper, on the board and in tables.
 #include "hang/running.h"
 #include "measure/text.h"
+#include "measure/texts.h"
 #include "sheets/wall_sheets.h"
 
 #include <fmt/format.h>
@@ -21,12 +22,11 @@ std::string hookWords(Length l, Notation n, std::optional<Length> division) {
 
 std::string fixingWords(const HookPoint& k, Notation n) {
     if (k.into == Fixing::plug)
-        return "plug";
+        return std::string(told("plug"));
     n.denominator = 16;
     if (!k.fromStud || abs(*k.fromStud) < hookDivision(n) / 2)
-        return "stud";
-    return fmt::format("stud {} {}", *k.fromStud > Length{} ? "+" : "-",
-                       writeGap(abs(*k.fromStud), n));
+        return std::string(told("stud"));
+    return worded("stud {} {}", *k.fromStud > Length{} ? "+" : "-", writeGap(abs(*k.fromStud), n));
 }
 
 } // namespace mezzet::sheets

@@ -3,12 +3,14 @@
 #include "kit/csv.h"
 #include "light/lamps.h"
 #include "measure/text.h"
+#include "measure/texts.h"
 #include "room/facts.h"
 #include "scheme/surfaces.h"
 #include "sheets/drawing.h"
 #include "sheets/paper_pen.h"
 #include "sheets/plan_layout.h"
 #include "sheets/sheet.h"
+#include "sheets/tr.h"
 
 #include <fmt/format.h>
 
@@ -123,14 +125,14 @@ public:
         else
             caution(margin, of_.layout.height() - margin - lightTitle - 10,
                     of_.layout.width() - 2 * margin);
-        title("Reflected ceiling plan", q(l.scale.words));
+        title(tr("Reflected ceiling plan"), q(l.scale.words));
     }
 
     /// The list alone, where the plan needs its page whole.
     void listPage() {
         list({margin, margin, of_.layout.width() - 2 * margin,
               of_.layout.height() - 2 * margin - lightTitle - 4});
-        title("Reflected ceiling plan, its lights", "");
+        title(tr("Reflected ceiling plan, its lights"), "");
     }
 
     /// The list of lights from a row on, then zones and scenes; says which row is next, or that
@@ -140,10 +142,10 @@ public:
         const double end = of_.layout.height() - margin - lightTitle - 6;
         double y = margin;
         if (from == 0)
-            y += wrapped(margin, y, w, lightCaution, 2.7, paperLook().soft) + 3;
+            y += wrapped(margin, y, w, tr(lightCaution), 2.7, paperLook().soft) + 3;
         std::size_t i = from;
         if (i < of_.rows.size()) {
-            y = heading("Lights", margin, y, w);
+            y = heading(tr("Lights"), margin, y, w);
             header(y, w);
             y += rowHeight;
             for (; i < of_.rows.size() && y + rowHeight <= end; ++i, y += rowHeight)
@@ -157,7 +159,7 @@ public:
                 const double high =
                     lines[n].first.empty() ? heightOf(q(lines[n].second), w - 30, 2.9) : 0;
                 if (y + std::max(high, rowHeight) + 8 > end) {
-                    title("Lights, circuits and scenes", "");
+                    title(tr("Lights, circuits and scenes"), "");
                     return rest + n;
                 }
                 if (!lines[n].first.empty())
@@ -165,7 +167,7 @@ public:
                 y +=
                     std::max(wrapped(margin, y, w, q(lines[n].second), 2.9), rowHeight - 0.6) + 0.8;
             }
-        title("Lights, circuits and scenes", "");
+        title(tr("Lights, circuits and scenes"), "");
         return i < rest ? i : rest + lines.size();
     }
     [[nodiscard]] std::size_t allOf() const { return of_.rows.size() + planLines().size(); }
@@ -174,15 +176,15 @@ private:
     void title(const QString& sheet, const QString& scale) {
         titleBlock(margin, of_.layout.height() - margin - lightTitle,
                    of_.layout.width() - 2 * margin, lightTitle,
-                   {{"Job", q(of_.job.title)},
-                    {"Sheet", sheet},
-                    {"Scale", scale},
-                    {"Client", q(of_.job.client)},
-                    {"Scheme", q(of_.job.scheme().name)},
-                    {"Date", q(of_.date)}});
+                   {{tr("Job"), q(of_.job.title)},
+                    {tr("Sheet"), sheet},
+                    {tr("Scale"), scale},
+                    {tr("Client"), q(of_.job.client)},
+                    {tr("Scheme"), q(of_.job.scheme().name)},
+                    {tr("Date"), q(of_.date)}});
     }
     double caution(double x, double y, double w) {
-        return wrapped(x, y, w, lightCaution, 2.5, paperLook().soft);
+        return wrapped(x, y, w, tr(lightCaution), 2.5, paperLook().soft);
     }
 
     /// A dot and its number: let in a circle with a cross, hung a ring of its own size.
@@ -311,9 +313,9 @@ private:
     }
 
     void list(const QRectF& area) {
-        double y = heading("Lights", area.left(), area.top(), area.width());
+        double y = heading(tr("Lights"), area.left(), area.top(), area.width());
         text({area.left(), y, area.width(), rowHeight}, Qt::AlignLeft | Qt::AlignVCenter,
-             "no., kind; from the ceiling to its lowest point", 2.4, false, QFont::Normal,
+             tr("no., kind; from the ceiling to its lowest point"), 2.4, false, QFont::Normal,
              paperLook().soft);
         y += rowHeight;
         const double end = area.bottom() - 14;
@@ -337,7 +339,7 @@ private:
         }
         if (shown < all)
             text({area.left(), y, area.width(), rowHeight}, Qt::AlignLeft | Qt::AlignVCenter,
-                 QString("and %1 more: see the list of lights").arg(all - shown), 2.5, false,
+                 tr("and %1 more: see the list of lights").arg(all - shown), 2.5, false,
                  QFont::Normal, paperLook().soft);
         caution(area.left(), area.bottom() - 12.5, area.width());
     }
@@ -348,7 +350,7 @@ private:
                                          "hole",          "drop", "zone"};
         for (std::size_t i = 0; i < std::size(names); ++i)
             text({margin + columns[i], y, columnWidth(i, w), rowHeight},
-                 Qt::AlignLeft | Qt::AlignVCenter, names[i], 2.4, false, QFont::Normal,
+                 Qt::AlignLeft | Qt::AlignVCenter, tr(names[i]), 2.4, false, QFont::Normal,
                  paperLook().soft);
     }
     [[nodiscard]] static double columnWidth(std::size_t i, double w) {
@@ -380,7 +382,7 @@ private:
     [[nodiscard]] std::vector<std::pair<std::string, std::string>> planLines() const {
         std::vector<std::pair<std::string, std::string>> out;
         const LightPlan& plan = of_.scene->scheme->light;
-        std::string head = "Circuits and switches";
+        std::string head = tr("Circuits and switches");
         double all = 0;
         for (const LightZone& z : plan.zones) {
             double watts = 0;
@@ -398,32 +400,31 @@ private:
                 std::exchange(head, ""),
                 fmt::format("{} (S{}): {}; {:g} W{}{}", z.name,
                             static_cast<char>('a' + (&z - plan.zones.data()) % 26),
-                            names.empty() ? std::string("no light yet") : listed(names),
-                            std::round(watts * 10) / 10, z.dims ? "; on a dimmer" : "",
-                            by.empty()
-                                ? std::string("; no switch told yet")
-                                : fmt::format("; switched {}by {}, on the opening side, {} to {} "
-                                              "up where nothing else is required",
-                                              by.size() > 1 ? "two ways, " : "", listed(by),
-                                              of_.length(Length::inches(40)),
-                                              of_.length(Length::inches(48)))));
+                            names.empty() ? std::string(tr("no light yet")) : listed(names),
+                            std::round(watts * 10) / 10, z.dims ? tr("; on a dimmer") : "",
+                            by.empty() ? std::string(tr("; no switch told yet"))
+                                       : worded("; switched {}by {}, on the opening side, {} to {} "
+                                                "up where nothing else is required",
+                                                by.size() > 1 ? tr("two ways, ") : "", listed(by),
+                                                of_.length(Length::inches(40)),
+                                                of_.length(Length::inches(48)))));
         }
         std::vector<std::string> alone;
         for (const LightRow& r : of_.rows)
             if (r.zone.empty())
                 alone.push_back(fmt::format("{} ({})", r.piece->name, r.number));
         if (!alone.empty())
-            out.emplace_back(std::exchange(head, ""), "On no zone yet: " + listed(alone));
-        head = "Scenes";
+            out.emplace_back(std::exchange(head, ""), tr("On no zone yet: ") + listed(alone));
+        head = tr("Scenes");
         for (const LightScene& s : plan.scenes) {
             std::vector<std::string> levels;
             for (const LightScene::Level& l : s.levels)
                 levels.push_back(fmt::format("{} {:.0f} %", l.zone, l.part * 100));
             out.emplace_back(std::exchange(head, ""),
-                             fmt::format("{}: {}; the rest off", s.name,
-                                         levels.empty() ? std::string("nothing") : listed(levels)));
+                             worded("{}: {}; the rest off", s.name,
+                                    levels.empty() ? std::string("nothing") : listed(levels)));
         }
-        head = "Hung lights: cord and drop";
+        head = tr("Hung lights: cord and drop");
         for (const LightRow& r : of_.rows) {
             if (r.where == nullptr || !r.piece->kind->light->hung)
                 continue;
@@ -432,20 +433,19 @@ private:
             const bool swagged = r.piece->light && r.piece->light->wire;
             out.emplace_back(
                 std::exchange(head, ""),
-                fmt::format(
-                    "{} ({}): lowest point {} from the ceiling, {} from the floor; {} of cord "
-                    "or rod from the ceiling to its top, and what goes into the box{}{}",
-                    r.piece->name, r.number, of_.length(drop),
-                    of_.length(bottomOf(*of_.scene, *r.piece, *r.where)), of_.length(cord),
-                    swagged ? fmt::format("; its wire comes out {} away, and its cord is led to a "
-                                          "hook over it, in a joist and rated for four times it",
-                                          of_.length(Length::millimetres(
-                                              norm(*r.piece->light->wire - r.where->pose.at))))
-                            : std::string(),
-                    r.piece->kind->light->kilograms > 4
-                        ? fmt::format("; about {:g} kg: a brace and a box rated for it",
-                                      r.piece->kind->light->kilograms)
-                        : std::string()));
+                worded("{} ({}): lowest point {} from the ceiling, {} from the floor; {} of cord "
+                       "or rod from the ceiling to its top, and what goes into the box{}{}",
+                       r.piece->name, r.number, of_.length(drop),
+                       of_.length(bottomOf(*of_.scene, *r.piece, *r.where)), of_.length(cord),
+                       swagged ? worded("; its wire comes out {} away, and its cord is led to a "
+                                        "hook over it, in a joist and rated for four times it",
+                                        of_.length(Length::millimetres(
+                                            norm(*r.piece->light->wire - r.where->pose.at))))
+                               : std::string(),
+                       r.piece->kind->light->kilograms > 4
+                           ? worded("; about {:g} kg: a brace and a box rated for it",
+                                    r.piece->kind->light->kilograms)
+                           : std::string()));
         }
         return out;
     }
@@ -458,7 +458,7 @@ Result<Sheet> ceilingPages(const Project& job, const SheetOptions& o) {
     if (!work)
         return work.problem();
     const auto of = *work;
-    Sheet sheet{{of->layout.width(), of->layout.height(), job.title + ", ceiling", {}, {}},
+    Sheet sheet{{of->layout.width(), of->layout.height(), job.title + tr(", ceiling"), {}, {}},
                 of->layout.paper.name + (of->layout.across ? " across" : " upright"),
                 of->layout.scale.words};
     sheet.paper.pages.emplace_back(
@@ -475,7 +475,7 @@ Result<Sheet> lightingPages(const Project& job, const SheetOptions& o) {
         return work.problem();
     const auto of = *work;
     of->layout.across = false;
-    Sheet sheet{{of->layout.width(), of->layout.height(), job.title + ", lights", {}, {}},
+    Sheet sheet{{of->layout.width(), of->layout.height(), job.title + tr(", lights"), {}, {}},
                 of->layout.paper.name + " upright",
                 ""};
     std::size_t from = 0;

@@ -1,4 +1,5 @@
 #include "sheets/look.h"
+#include "sheets/tr.h"
 
 #include <QFontDatabase>
 

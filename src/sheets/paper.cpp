@@ -1,4 +1,5 @@
 #include "sheets/paper.h"
+#include "sheets/tr.h"
 
 #include "measure/notation.h"
 #include "measure/text.h"

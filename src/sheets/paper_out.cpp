@@ -1,4 +1,6 @@
 #include "sheets/paper_out.h"
+#include "measure/texts.h"
+#include "sheets/tr.h"
 
 #include "project/project.h"
 #include "sheets/paper.h"
@@ -107,10 +109,10 @@ std::filesystem::path pagePath(const std::filesystem::path& path, std::size_t pa
 }
 
 std::string pagesWords(const std::filesystem::path& path, int pages) {
-    std::string out = fmt::format("{} page{}", pages, pages == 1 ? "" : "s");
+    std::string out = worded("{} page{}", pages, pages == 1 ? "" : "s");
     if (pages > 1 && formatOf(path) != Format::pdf)
-        out += fmt::format(", a file each, to {}",
-                           pagePath(path, static_cast<std::size_t>(pages) - 1).filename().string());
+        out += worded(", a file each, to {}",
+                      pagePath(path, static_cast<std::size_t>(pages) - 1).filename().string());
     return out;
 }
 
@@ -118,7 +120,7 @@ Result<int> printPages(const PaperJob& job, const std::filesystem::path& path) {
     const auto format = formatOf(path);
     if (!format)
         return Problem{"a sheet is a .pdf, .svg or .png file", "give the file such an ending"};
-    const Problem halted{"the printing was stopped", "print it again when there is time"};
+    const Problem halted{tr("the printing was stopped"), tr("print it again when there is time")};
     const auto save = [&](std::size_t page, const QByteArray& bytes) {
         return writeWhole(
             pagePath(path, page),

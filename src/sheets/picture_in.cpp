@@ -1,4 +1,5 @@
 #include "sheets/picture_in.h"
+#include "sheets/tr.h"
 
 #include <QBuffer>
 #include <QFileInfo>
@@ -54,8 +55,8 @@ Result<std::vector<std::uint32_t>> pixelsOf(const std::filesystem::path& path) {
     }
     QImage image = reader.read();
     if (image.isNull())
-        return refused(path, "the picture can't be read: " + reader.errorString().toStdString(),
-                       "open it elsewhere, and save it again");
+        return refused(path, tr("the picture can't be read: ") + reader.errorString().toStdString(),
+                       tr("open it elsewhere, and save it again"));
     image = image.convertToFormat(QImage::Format_ARGB32);
     std::vector<std::uint32_t> out;
     out.reserve(static_cast<std::size_t>(image.width()) * static_cast<std::size_t>(image.height()));
@@ -79,8 +80,8 @@ Result<Picture> readPicture(const std::filesystem::path& path) {
         reader.setScaledSize(size.scaled(mostPixels, mostPixels, Qt::KeepAspectRatio));
     const QImage image = reader.read();
     if (image.isNull())
-        return refuse("the picture can't be read: " + reader.errorString().toStdString(),
-                      "open it elsewhere, and save it again");
+        return refuse(tr("the picture can't be read: ") + reader.errorString().toStdString(),
+                      tr("open it elsewhere, and save it again"));
     QByteArray bytes;
     const auto save = [&](const QImage& as, const char* how, int quality) {
         bytes.clear();

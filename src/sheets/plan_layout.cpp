@@ -1,4 +1,6 @@
 #include "sheets/plan_layout.h"
+#include "measure/texts.h"
+#include "sheets/tr.h"
 
 #include "sheets/drawing.h"
 
@@ -106,16 +108,16 @@ Result<Layout> chooseLayout(const Project& job, const SheetOptions& o, int rows)
         if (auto l = fittingSomehow(own, scales, *job.room, rows))
             return *l;
     }
-    std::string remedy = "choose a smaller scale";
+    std::string remedy = ("choose a smaller scale");
     const auto papers = o.paper ? std::vector<Paper>{*o.paper} : own;
     if (auto l = fittingLargest(papers, metric, *job.room, rows))
-        remedy = fmt::format("{} fits on {}", l->scale.words, l->paper.name);
+        remedy = worded("{} fits on {}", l->scale.words, l->paper.name);
     const Vec2 size = job.room->bounds().size();
-    return Problem{fmt::format("the room, {} by {}, doesn't fit{}{}",
-                               write(Length::millimetres(size.x), job.notation),
-                               write(Length::millimetres(size.y), job.notation),
-                               o.paper ? " on " + o.paper->name : "",
-                               o.scale ? " at " + o.scale->words : ""),
+    return Problem{worded("the room, {} by {}, doesn't fit{}{}",
+                          write(Length::millimetres(size.x), job.notation),
+                          write(Length::millimetres(size.y), job.notation),
+                          o.paper ? " on " + o.paper->name : "",
+                          o.scale ? " at " + o.scale->words : ""),
                    remedy};
 }
 

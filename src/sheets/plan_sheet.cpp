@@ -2,11 +2,13 @@
 #include "judge/compare.h"
 #include "judge/remedy.h"
 #include "judge/rug_facts.h"
+#include "measure/texts.h"
 #include "room/facts.h"
 #include "sheets/drawing.h"
 #include "sheets/paper_pen.h"
 #include "sheets/plan_layout.h"
 #include "sheets/sheet.h"
+#include "sheets/tr.h"
 
 #include <QFontMetricsF>
 #include <QImage>
@@ -82,7 +84,7 @@ public:
         p_.fillRect(QRectF(0, 0, l_.width() * k_, l_.height() * k_), Qt::white);
         const QRectF all(margin, margin, l_.width() - 2 * margin,
                          l_.height() - 2 * margin - titleHeight - 4);
-        double y = heading("Schedule of pieces, continued", all.left(), all.top(), all.width());
+        double y = heading(tr("Schedule of pieces, continued"), all.left(), all.top(), all.width());
         const int count = static_cast<int>(listed_.size());
         int i = from;
         for (; i < count && y + rowHeight <= all.bottom(); ++i, y += rowHeight)
@@ -238,8 +240,8 @@ private:
         const double mendHeight = beside    ? area.height()
                                   : !mends_ ? 0
                                             : std::min(7 + mendNeeds(w) + 2, area.height() * 0.5);
-        double y = heading(QString("Pieces, width x depth x height, %1").arg(unit), area.left(),
-                           area.top(), w);
+        double y =
+            heading(tr("Pieces, width x depth x height, %1").arg(unit), area.left(), area.top(), w);
         const double bottom = beside ? area.bottom() : area.bottom() - mendHeight - 3;
         const int count = static_cast<int>(listed_.size());
         int i = 0;
@@ -249,7 +251,8 @@ private:
             scheduleRow(i, area.left(), y, w);
         if (i < count)
             text({area.left(), y, w, rowHeight}, Qt::AlignLeft | Qt::AlignVCenter,
-                 QString(pages_ ? "and %1 more, on the next page" : "and %1 more, in the PDF")
+                 QString(pages_ ? tr("and %1 more, on the next page")
+                                : tr("and %1 more, in the PDF"))
                      .arg(count - i),
                  2.6, false, QFont::Normal, paperLook().soft);
         const double mx = beside ? area.left() + w + gutter : area.left();
@@ -277,9 +280,9 @@ private:
                 out << QString::fromStdString(p.name + ": " + p.reason);
         const Wording say = job_.wording();
         for (const Reading* r : accepted_)
-            out << QString::fromStdString(
-                fmt::format("Accepted: {}, {}: {}", titleWithSubject(*r, say),
-                            words(r->value, say.notation), whyAccepted(*r, *scene_.scheme)));
+            out << QString::fromStdString(worded("Accepted: {}, {}: {}", titleWithSubject(*r, say),
+                                                 words(r->value, say.notation),
+                                                 whyAccepted(*r, *scene_.scheme)));
         double cost = 0;
         int priced = 0;
         for (const Piece& p : scene_.scheme->pieces)
@@ -288,7 +291,7 @@ private:
                 ++priced;
             }
         if (priced > 0)
-            out << QString("Cost of the %1 priced of %2 pieces: %3")
+            out << tr("Cost of the %1 priced of %2 pieces: %3")
                        .arg(priced)
                        .arg(scene_.scheme->pieces.size())
                        .arg(QString::fromStdString(writeCost(cost)));
@@ -296,7 +299,7 @@ private:
     }
     /// Gives back where it ends.
     double whyList(double x, double top, double w, double bottom) {
-        double y = heading("Why", x, top, w);
+        double y = heading(tr("Why"), x, top, w);
         for (const auto& s : whyLines()) {
             const double h = heightOf(s, w);
             if (y + h > bottom)
@@ -332,7 +335,7 @@ private:
         const auto lines = factLines(factsOf(*scene_.room), job_.notation);
         if (top + 7 + static_cast<double>(lines.size()) * 4 > bottom)
             return;
-        double y = heading("The room", x, top, w);
+        double y = heading(tr("The room"), x, top, w);
         for (const auto& [what, value] : lines) {
             text({x, y, w - 34, 4}, Qt::AlignLeft | Qt::AlignVCenter, QString::fromStdString(what),
                  2.6);
@@ -345,14 +348,12 @@ private:
     double mendList(double x, double top, double w, double bottom) {
         if (!mends_)
             return top - 3;
-        double y = heading(mend_.empty() ? QString("Nothing to mend")
-                                         : QString("To mend, %1").arg(mend_.size()),
-                           x, top, w);
+        double y = heading(
+            mend_.empty() ? tr("Nothing to mend") : tr("To mend, %1").arg(mend_.size()), x, top, w);
         if (mend_.empty()) {
             const auto* s = job_.library.book->schoolById(job_.judgement.school);
             text({x, y, w, rowHeight}, Qt::AlignLeft | Qt::AlignVCenter,
-                 QString("Every reading sits right, judged “%1”.")
-                     .arg(QString::fromStdString(s->title)),
+                 tr("Every reading sits right, judged “%1”.").arg(QString::fromStdString(s->title)),
                  2.6);
         }
         int n = 0;
@@ -363,7 +364,7 @@ private:
             const double spare = n == static_cast<int>(mend_.size()) ? 0 : 4; // for "and more"
             if (y + h > bottom - spare) {
                 text({x, y, w, 3.5}, Qt::AlignLeft,
-                     QString("and %1 more").arg(static_cast<int>(mend_.size()) - n + 1), 2.6, false,
+                     tr("and %1 more").arg(static_cast<int>(mend_.size()) - n + 1), 2.6, false,
                      QFont::Normal, paperLook().soft);
                 return bottom;
             }
@@ -396,19 +397,20 @@ private:
                  false, weight);
         };
         const auto q = [](const std::string& s) { return QString::fromStdString(s); };
-        field(margin, y + 0.8, c1 - margin, "Job", q(job_.title), 4.4, QFont::DemiBold);
-        field(margin, y + 10.4, c1 - margin, job_.client.empty() ? "Room" : "Client, room",
+        field(margin, y + 0.8, c1 - margin, tr("Job"), q(job_.title), 4.4, QFont::DemiBold);
+        field(margin, y + 10.4, c1 - margin, job_.client.empty() ? tr("Room") : tr("Client, room"),
               q(job_.client.empty() ? scene_.room->name : job_.client + ", " + scene_.room->name),
               3.2);
-        field(c1, y + 0.8, c2 - c1, "Sheet",
-              page == 1 ? QString("Plan") : QString("Plan, page %1").arg(page), 3.8, QFont::Medium);
-        field(c1, y + 10.4, c2 - c1, "Scheme", q(scene_.scheme->name), 3.2);
+        field(c1, y + 0.8, c2 - c1, tr("Sheet"),
+              page == 1 ? tr("Plan") : tr("Plan, page %1").arg(page), 3.8, QFont::Medium);
+        field(c1, y + 10.4, c2 - c1, tr("Scheme"), q(scene_.scheme->name), 3.2);
         const double half = (margin + w - c2) / 2;
-        field(c2, y + 0.8, half, "Scale", q(l_.scale.words), 3.4, QFont::Medium);
-        field(c2 + half, y + 0.8, half, "Date", q(date_), 3.2);
-        field(c2, y + 10.4, half, "Ceiling", q(write(scene_.room->ceiling, job_.notation)), 3.2);
+        field(c2, y + 0.8, half, tr("Scale"), q(l_.scale.words), 3.4, QFont::Medium);
+        field(c2 + half, y + 0.8, half, tr("Date"), q(date_), 3.2);
+        field(c2, y + 10.4, half, tr("Ceiling"), q(write(scene_.room->ceiling, job_.notation)),
+              3.2);
         if (mends_)
-            field(c2 + half, y + 10.4, half, "Judged by",
+            field(c2 + half, y + 10.4, half, tr("Judged by"),
                   q(job_.library.book->schoolById(job_.judgement.school)->title), 3.2);
         if (page == 1)
             text({margin, l_.height() - margin + 0.8, w, 3}, Qt::AlignLeft, closureNote(), 2.1,
@@ -416,8 +418,8 @@ private:
     }
     QString closureNote() const {
         return QString::fromStdString(scene_.room->closure.words) +
-               " Check on site before ordering. Structure, wiring and fixings that carry weight "
-               "are for the licensed trades and the local code.";
+               tr(" Check on site before ordering. Structure, wiring and fixings that carry weight "
+                  "are for the licensed trades and the local code.");
     }
 
     const Project& job_;
@@ -474,7 +476,7 @@ Result<Sheet> planPages(const Project& job, const SheetOptions& options) {
     auto trial = of->painter(scratch, 1);
     int left = trial.first(pages);
     bool whyLeft = trial.whyLeft();
-    Sheet sheet{{layout->width(), layout->height(), job.title + ", plan", {}, {}},
+    Sheet sheet{{layout->width(), layout->height(), job.title + tr(", plan"), {}, {}},
                 layout->paper.name + (layout->across ? " across" : " upright"),
                 layout->scale.words};
     auto& paper = sheet.paper;

@@ -1,4 +1,6 @@
 #include "sheets/polar.h"
+#include "measure/texts.h"
+#include "sheets/tr.h"
 
 #include "sheets/paper_pen.h"
 
@@ -72,14 +74,14 @@ public:
             p_.drawPolyline(curve);
         }
         text({6, polarSide + 1, polarSide - 12, 6}, Qt::AlignLeft,
-             q(name.empty() ? std::string("A fixture") : name), 4, false, QFont::DemiBold);
+             q(name.empty() ? std::string(tr("A fixture")) : name), 4, false, QFont::DemiBold);
         text({6, polarSide + 8, polarSide - 12, 5}, Qt::AlignLeft,
-             q(fmt::format("{:.0f} lm{}, at most {:.0f} cd; beam {:.0f}°, field {:.0f}°", p.lumens(),
-                           p.watts > 0 ? fmt::format(", {:g} W", p.watts) : std::string(),
-                           p.most(), p.spread(0.5), p.spread(0.1))),
+             q(worded("{:.0f} lm{}, at most {:.0f} cd; beam {:.0f}°, field {:.0f}°", p.lumens(),
+                      p.watts > 0 ? fmt::format(", {:g} W", p.watts) : std::string(), p.most(),
+                      p.spread(0.5), p.spread(0.1))),
              3.2);
         text({6, polarSide + 14, polarSide - 12, 5}, Qt::AlignLeft,
-             "candela; full line H 0 to 180, dashes H 90 to 270", 2.6, false, QFont::Normal,
+             tr("candela; full line H 0 to 180, dashes H 90 to 270"), 2.6, false, QFont::Normal,
              paperLook().soft);
     }
 };

@@ -2,12 +2,14 @@
 #include "geometry/polygon.h"
 #include "judge/rug_facts.h"
 #include "measure/text.h"
+#include "measure/texts.h"
 #include "room/facts.h"
 #include "scheme/rug.h"
 #include "sheets/look.h"
 #include "sheets/paper_pen.h"
 #include "sheets/plan_layout.h"
 #include "sheets/sheet.h"
+#include "sheets/tr.h"
 
 #include <fmt/format.h>
 
@@ -82,12 +84,12 @@ public:
     void title(const QString& sheet, const QString& scale) {
         titleBlock(margin, of_.height - margin - rugTitleHeight, of_.width - 2 * margin,
                    rugTitleHeight,
-                   {{"Job", q(of_.job.title)},
-                    {"Sheet", sheet},
-                    {"Scale", scale},
-                    {"Client", q(of_.job.client)},
-                    {"Scheme", q(of_.job.scheme().name)},
-                    {"Date", q(of_.date)}});
+                   {{tr("Job"), q(of_.job.title)},
+                    {tr("Sheet"), sheet},
+                    {tr("Scale"), scale},
+                    {tr("Client"), q(of_.job.client)},
+                    {tr("Scheme"), q(of_.job.scheme().name)},
+                    {tr("Date"), q(of_.date)}});
     }
 
     /// A way on paper from mm of floor.
@@ -138,16 +140,17 @@ public:
     void stairLines(const RugCutOff& cut,
                     const std::function<void(const std::string&, const std::string&)>& line) const {
         const StairRunner& s = *cut.runner;
-        line("Stairs", fmt::format("{} risers of {}, goings of {}, nosings of {} (the usual: not "
-                                   "taped); {}",
-                                   s.risers, of_.gap(s.riser), of_.gap(s.going), of_.gap(s.nosing),
-                                   s.capped ? "drawn in under each nosing" : "it falls from them"));
+        line(tr("Stairs"),
+             worded("{} risers of {}, goings of {}, nosings of {} (the usual: not "
+                    "taped); {}",
+                    s.risers, of_.gap(s.riser), of_.gap(s.going), of_.gap(s.nosing),
+                    s.capped ? tr("drawn in under each nosing") : tr("it falls from them")));
         for (const StairBreak& b : s.breaks)
-            line(&b == &s.breaks.front() ? "Broken" : "",
-                 fmt::format("after {} {}: {}{}", b.after, b.after == 1 ? "riser" : "risers",
-                             b.landing > Length{} ? "a landing of " + of_.gap(b.landing)
-                                                  : std::string("winders"),
-                             b.turns ? ", where it turns and is cut" : ""));
+            line(&b == &s.breaks.front() ? tr("Broken") : "",
+                 worded("after {} {}: {}{}", b.after, b.after == 1 ? "riser" : "risers",
+                        b.landing > Length{} ? tr("a landing of ") + of_.gap(b.landing)
+                                             : std::string("winders"),
+                        b.turns ? tr(", where it turns and is cut") : ""));
         std::vector<std::string> lengths;
         Length from;
         for (const Length end : cut.cut.ends) {
@@ -156,10 +159,10 @@ public:
         }
         lengths.push_back(of_.length(cut.cut.along - from));
         if (lengths.size() > 1)
-            line("Lengths", fmt::format("from its foot: {}", listed(lengths)));
-        line("Fixing", fmt::format("{} rods, or gripper, by a fitter: a loose runner makes people "
-                                   "fall",
-                                   s.risers));
+            line(tr("Lengths"), worded("from its foot: {}", listed(lengths)));
+        line(tr("Fixing"), worded("{} rods, or gripper, by a fitter: a loose runner makes people "
+                                  "fall",
+                                  s.risers));
     }
 
     /// Where a runner is cut for a turn, across it.
@@ -199,9 +202,8 @@ public:
         text({margin, margin, of_.width - 2 * margin, 7}, Qt::AlignLeft, q(p.name), 5.2, false,
              QFont::DemiBold);
         text({margin, margin + 7.4, of_.width - 2 * margin, 5}, Qt::AlignLeft,
-             q(fmt::format("{} by {}, {}, {} round", of_.length(p.size.width),
-                           of_.length(p.size.depth), writeArea(areaOf(p), of_.job.notation.units),
-                           of_.length(perimeterOf(p)))),
+             q(worded("{} by {}, {}, {} round", of_.length(p.size.width), of_.length(p.size.depth),
+                      writeArea(areaOf(p), of_.job.notation.units), of_.length(perimeterOf(p)))),
              3.4);
         polygon(corners, v, QColor(0xf3, 0xee, 0xe2));
         if (stairs)
@@ -224,7 +226,7 @@ public:
         text({middle.x() - 20, middle.y() + (alongWidth ? 1.5 : 10.5), 40, 4}, Qt::AlignHCenter,
              "pile", 2.6, false, QFont::Normal, paperLook().soft);
 
-        double y = heading("Edges, counted from the first corner", margin, listsFrom,
+        double y = heading(tr("Edges, counted from the first corner"), margin, listsFrom,
                            of_.width - 2 * margin);
         double sum = 0;
         n = 0;
@@ -236,8 +238,7 @@ public:
             if (y > of_.height - margin - rugTitleHeight - 62 &&
                 n < static_cast<int>(sides.size())) {
                 text({columns[0], y, 160, rowHeight}, Qt::AlignLeft,
-                     q(fmt::format("and {} more edges", static_cast<int>(sides.size()) - n + 1)),
-                     3);
+                     q(worded("and {} more edges", static_cast<int>(sides.size()) - n + 1)), 3);
                 y += rowHeight;
                 for (std::size_t i = static_cast<std::size_t>(n); i < sides.size(); ++i)
                     sum += sides[i].price;
@@ -248,9 +249,9 @@ public:
             text({columns[1], y, 36, rowHeight}, Qt::AlignLeft | Qt::AlignVCenter,
                  q(of_.length(s.length)), 3, true);
             text({columns[2], y, 78, rowHeight}, Qt::AlignLeft | Qt::AlignVCenter,
-                 e == nullptr             ? QString(stairs ? "tucked under" : "as it comes")
-                 : s.tape > Length{}      ? q(fmt::format("{}, {} wide", e->name, of_.gap(s.tape)))
-                 : rugOf(p).edges.empty() ? q(e->name + " (not said: the usual one)")
+                 e == nullptr             ? QString(stairs ? tr("tucked under") : tr("as it comes"))
+                 : s.tape > Length{}      ? q(worded("{}, {} wide", e->name, of_.gap(s.tape)))
+                 : rugOf(p).edges.empty() ? q(e->name + tr(" (not said: the usual one)"))
                                           : q(e->name),
                  3);
             text({columns[3], y, 30, rowHeight}, Qt::AlignRight | Qt::AlignVCenter,
@@ -259,7 +260,7 @@ public:
         }
         const int corner = mitres(sides);
         y += 1.5;
-        y = heading("To order", margin, y, of_.width - 2 * margin);
+        y = heading(tr("To order"), margin, y, of_.width - 2 * margin);
         const auto line = [&](const std::string& what, const std::string& says) {
             text({margin, y, 42, rowHeight}, Qt::AlignLeft | Qt::AlignVCenter, q(what), 3, false,
                  QFont::Normal, paperLook().soft);
@@ -273,9 +274,9 @@ public:
         };
         const RugMaterial* m = book.materialById(rugOf(p).material);
         const double stuff = m != nullptr ? m->price * areaOf(p) / 1e6 : 0;
-        line("Material", m != nullptr ? fmt::format("{}, {:.2f}", m->name, stuff)
-                                      : std::string("to be chosen"));
-        line("Thickness", fmt::format("{} without a pad", of_.gap(p.size.height)));
+        line(tr("Material"), m != nullptr ? fmt::format("{}, {:.2f}", m->name, stuff)
+                                          : std::string(tr("to be chosen")));
+        line(tr("Thickness"), worded("{} without a pad", of_.gap(p.size.height)));
         const Length pad = padUnder(p, of_.job.library.book->habit("rug-pad"));
         const Length shortBy = metric ? Length::centimetres(4) : Length::inches(1.5);
         const RugPad* kind = nullptr;
@@ -284,27 +285,27 @@ public:
                 (kind == nullptr || abs(one.thickness - pad) < abs(kind->thickness - pad)))
                 kind = &one;
         const std::string thick =
-            of_.gap(pad) + (rugOf(p).pad ? " thick" : " thick (not said: the usual one)");
-        line("Pad",
-             pad <= Length{} ? std::string(stairs ? "none" : "none: on a hard floor it slips")
-             : stairs        ? thick + ", a piece on each tread, short of its nosing"
-                      : fmt::format("{}, {} short of the rug all round{}", thick, of_.gap(shortBy),
-                                    kind != nullptr ? fmt::format("; on a hard floor {}, which {}",
-                                                                  kind->name, kind->says)
-                                                    : std::string()));
-        line("Pile", alongWidth ? "along its width, as the arrow has it"
-                                : "along its depth, as the arrow has it");
+            of_.gap(pad) + (rugOf(p).pad ? " thick" : tr(" thick (not said: the usual one)"));
+        line(tr("Pad"),
+             pad <= Length{} ? std::string(stairs ? "none" : tr("none: on a hard floor it slips"))
+             : stairs        ? thick + tr(", a piece on each tread, short of its nosing")
+                      : worded("{}, {} short of the rug all round{}", thick, of_.gap(shortBy),
+                               kind != nullptr ? worded("; on a hard floor {}, which {}",
+                                                        kind->name, kind->says)
+                                               : std::string()));
+        line(tr("Pile"), alongWidth ? tr("along its width, as the arrow has it")
+                                    : tr("along its depth, as the arrow has it"));
         if (stairs)
             stairLines(*cut, line);
         if (rugOf(p).taped)
-            line("Laid", "its edges taped down");
+            line(tr("Laid"), tr("its edges taped down"));
         if (rugOf(p).repeat > Length{})
-            line("Pattern", fmt::format("repeats after {}{}", of_.gap(rugOf(p).repeat),
-                                        rugOf(p).drop > Length{}
-                                            ? fmt::format(", drops {}", of_.gap(rugOf(p).drop))
-                                            : std::string()));
+            line(tr("Pattern"),
+                 worded("repeats after {}{}", of_.gap(rugOf(p).repeat),
+                        rugOf(p).drop > Length{} ? worded(", drops {}", of_.gap(rugOf(p).drop))
+                                                 : std::string()));
         if (corner > 0)
-            line("Mitres", fmt::format("{} corners, {:.2f}", corner, corner * book.mitre));
+            line(tr("Mitres"), worded("{} corners, {:.2f}", corner, corner * book.mitre));
         for (const Work::Roll& roll : of_.rolls) {
             const RollPlan& plan = roll.plans.front();
             std::size_t lengths = 0;
@@ -312,27 +313,27 @@ public:
                 lengths += &of_.cuts[part.cut] == cut ? 1 : 0;
             if (lengths == 0)
                 continue;
-            line("Cut", fmt::format("{} from a roll {} wide, the whole order {}",
-                                    lengths == 1 ? std::string("in one piece")
-                                                 : fmt::format("in {} lengths", lengths),
-                                    of_.length(plan.width), of_.length(plan.length)));
+            line(tr("Cut"), worded("{} from a roll {} wide, the whole order {}",
+                                   lengths == 1 ? std::string(tr("in one piece"))
+                                                : worded("in {} lengths", lengths),
+                                   of_.length(plan.width), of_.length(plan.length)));
         }
-        line("Edges and material", fmt::format("{:.2f}", sum + corner * book.mitre + stuff));
+        line(tr("Edges and material"), fmt::format("{:.2f}", sum + corner * book.mitre + stuff));
         wrapped(margin, y + 1, of_.width - 2 * margin,
-                "Sizes are of the finished rug. Check each against the room before it is cut; "
-                "prices are the studio's own figures.",
+                tr("Sizes are of the finished rug. Check each against the room before it is cut; "
+                   "prices are the studio's own figures."),
                 2.7, paperLook().soft);
-        title(sheet, scale ? q(scale->words) : QString("not to scale"));
+        title(sheet, scale ? q(scale->words) : tr("not to scale"));
     }
 
     void cutting(const Work::Roll* roll, const QString& sheet) {
         double y = margin;
-        text({margin, y, of_.width - 2 * margin, 7}, Qt::AlignLeft, "Cutting from the roll", 5.2,
-             false, QFont::DemiBold);
+        text({margin, y, of_.width - 2 * margin, 7}, Qt::AlignLeft, tr("Cutting from the roll"),
+             5.2, false, QFont::DemiBold);
         y += 9;
         if (roll == nullptr) {
             text({margin, y, of_.width - 2 * margin, 6}, Qt::AlignLeft,
-                 "No rug of this scheme is cut off a roll.", 3.6);
+                 tr("No rug of this scheme is cut off a roll."), 3.6);
             title(sheet, "");
             return;
         }
@@ -346,12 +347,11 @@ public:
         }
         for (const RollPlan& plan : roll->plans) {
             text({margin, y, of_.width - 2 * margin, rowHeight}, Qt::AlignLeft,
-                 q(fmt::format("{} wide: order {}, {:.1f} % is waste, {}", of_.length(plan.width),
-                               of_.length(plan.length), plan.waste() * 100,
-                               plan.seams.empty() ? std::string("no seam")
-                               : plan.seams.size() == 1
-                                   ? std::string("1 seam")
-                                   : fmt::format("{} seams", plan.seams.size()))),
+                 q(worded("{} wide: order {}, {:.1f} % is waste, {}", of_.length(plan.width),
+                          of_.length(plan.length), plan.waste() * 100,
+                          plan.seams.empty()       ? std::string(tr("no seam"))
+                          : plan.seams.size() == 1 ? std::string(tr("1 seam"))
+                                                   : worded("{} seams", plan.seams.size()))),
                  3.2, false, &plan == &roll->plans.front() ? QFont::DemiBold : QFont::Normal);
             y += rowHeight;
         }
@@ -416,9 +416,9 @@ public:
         p_.restore();
         arrow({room.left(), end.y() + 4}, {room.left() + 22, end.y() + 4});
         text({room.left() + 24, end.y() + 2, 120, 4}, Qt::AlignLeft,
-             "the pile runs this way; below is the roll's left edge", 2.8, false, QFont::Normal,
+             tr("the pile runs this way; below is the roll's left edge"), 2.8, false, QFont::Normal,
              paperLook().soft);
-        y = heading("Cuts: from the roll's left edge and from its start", margin, end.y() + 9,
+        y = heading(tr("Cuts: from the roll's left edge and from its start"), margin, end.y() + 9,
                     of_.width - 2 * margin);
         n = 0;
         for (const RollPart& part : plan.parts) {
@@ -427,11 +427,11 @@ public:
                 break;
             const auto l = [&](double mm) { return of_.length(Length::millimetres(mm)); };
             text({margin, y, of_.width - 2 * margin, rowHeight}, Qt::AlignLeft | Qt::AlignVCenter,
-                 q(fmt::format("{}   {}{}   {} across by {} along, at {} and {}", n,
-                               of_.cuts[part.cut].cut.name,
-                               partsOf(plan, part.cut) > 1 ? fmt::format(", length {}", part.part)
-                                                           : std::string(),
-                               l(part.size.x), l(part.size.y), l(part.at.x), l(part.at.y))),
+                 q(worded("{}   {}{}   {} across by {} along, at {} and {}", n,
+                          of_.cuts[part.cut].cut.name,
+                          partsOf(plan, part.cut) > 1 ? worded(", length {}", part.part)
+                                                      : std::string(),
+                          l(part.size.x), l(part.size.y), l(part.at.x), l(part.at.y))),
                  3);
             y += rowHeight;
         }
@@ -439,13 +439,13 @@ public:
             if (y > bottom)
                 break;
             text({margin, y, of_.width - 2 * margin, rowHeight}, Qt::AlignLeft | Qt::AlignVCenter,
-                 q(fmt::format("Seam in {}, {} long, {} from its left{}", of_.cuts[s.cut].cut.name,
-                               of_.length(s.length()), of_.length(Length::millimetres(s.from.x)),
-                               s.walkedOn ? ": it crosses a doorway or the middle of a way" : "")),
+                 q(worded("Seam in {}, {} long, {} from its left{}", of_.cuts[s.cut].cut.name,
+                          of_.length(s.length()), of_.length(Length::millimetres(s.from.x)),
+                          s.walkedOn ? tr(": it crosses a doorway or the middle of a way") : "")),
                  3);
             y += rowHeight;
         }
-        title(sheet, scale ? q(scale->words) : QString("not to scale"));
+        title(sheet, scale ? q(scale->words) : tr("not to scale"));
     }
 
 private:
@@ -463,15 +463,16 @@ Result<Sheet> orderPages(const Project& job, const SheetOptions& o) {
         return work.problem();
     loadFonts();
     const std::shared_ptr<const Work> of = *work;
-    Sheet out{{of->width, of->height, job.title + ", rugs", {}, {}}, of->paper.name, "as told"};
+    Sheet out{
+        {of->width, of->height, job.title + tr(", rugs"), {}, {}}, of->paper.name, tr("as told")};
     std::vector<int> rugs;
     for (const Piece& p : job.scheme().pieces)
         if (p.kind->flat() && (o.of.empty() || p.name == o.of))
             rugs.push_back(p.id);
     if (rugs.empty())
         return Problem{o.of.empty() ? std::string("there is no rug in this scheme")
-                                    : fmt::format("no rug is called {}", o.of),
-                       "place one first, like: rug 120 x 96 under sofa"};
+                                    : worded("no rug is called {}", o.of),
+                       tr("place one first, like: rug 120 x 96 under sofa")};
     for (std::size_t i = 0; i < rugs.size(); ++i)
         out.paper.pages.emplace_back([of, id = rugs[i], i, n = rugs.size()](QPainter& p, double k) {
             const RugCutOff* cut = nullptr;
@@ -479,8 +480,8 @@ Result<Sheet> orderPages(const Project& job, const SheetOptions& o) {
                 if (c.rug == id)
                     cut = &c;
             RugPen(p, k, *of).order(*of->job.scheme().byId(id), cut,
-                                    n == 1 ? QString("Rug order")
-                                           : QString("Rug order, %1 of %2").arg(i + 1).arg(n));
+                                    n == 1 ? tr("Rug order")
+                                           : tr("Rug order, %1 of %2").arg(i + 1).arg(n));
         });
     return out;
 }
@@ -491,16 +492,16 @@ Result<Sheet> cuttingPages(const Project& job, const SheetOptions& o) {
         return work.problem();
     loadFonts();
     const std::shared_ptr<const Work> of = *work;
-    Sheet out{{of->width, of->height, job.title + ", cutting", {}, {}},
+    Sheet out{{of->width, of->height, job.title + tr(", cutting"), {}, {}},
               of->paper.name + " across",
-              "as told"};
+              tr("as told")};
     const std::size_t pages = std::max<std::size_t>(1, of->rolls.size());
     for (std::size_t i = 0; i < pages; ++i)
         out.paper.pages.emplace_back([of, i, pages](QPainter& p, double k) {
-            RugPen(p, k, *of).cutting(
-                of->rolls.empty() ? nullptr : &of->rolls[i],
-                pages == 1 ? QString("Cutting plan")
-                           : QString("Cutting plan, %1 of %2").arg(i + 1).arg(pages));
+            RugPen(p, k, *of).cutting(of->rolls.empty() ? nullptr : &of->rolls[i],
+                                      pages == 1
+                                          ? tr("Cutting plan")
+                                          : tr("Cutting plan, %1 of %2").arg(i + 1).arg(pages));
         });
     return out;
 }

@@ -1,9 +1,11 @@
 // A carpet's outline at full size on a roll of paper, in strips that are taped together.
 #include "geometry/polygon.h"
+#include "measure/texts.h"
 #include "scheme/rug.h"
 #include "sheets/look.h"
 #include "sheets/paper_pen.h"
 #include "sheets/sheet.h"
+#include "sheets/tr.h"
 
 #include <QPainterPath>
 
@@ -81,10 +83,10 @@ public:
         p_.restore();
         const double y = of_.height - foot;
         text({paperEdge, y, of_.width - 2 * paperEdge, 5}, Qt::AlignLeft,
-             QString::fromStdString(fmt::format(
+             QString::fromStdString(worded(
                  "{}, {}{}: strip {} of {}{}", of_.job.title, p.name,
-                 s.acrossOf * s.alongOf == 1 ? "" : " in strips", s.across + 1, s.acrossOf,
-                 s.alongOf > 1 ? fmt::format(", length {} of {}", s.along + 1, s.alongOf)
+                 s.acrossOf * s.alongOf == 1 ? "" : tr(" in strips"), s.across + 1, s.acrossOf,
+                 s.alongOf > 1 ? worded(", length {} of {}", s.along + 1, s.alongOf)
                                : std::string())),
              3.6, false, QFont::DemiBold);
         // A length to check the printer by.
@@ -94,7 +96,9 @@ public:
         rule(paperEdge, y + 6.5, paperEdge, y + 9.5, 0.3);
         rule(paperEdge + check, y + 6.5, paperEdge + check, y + 9.5, 0.3);
         text({paperEdge + check + 3, y + 6, 120, 4}, Qt::AlignLeft,
-             metric ? "this is 10 cm: print at full size" : "this is 4\": print at full size", 3);
+             metric ? tr("this is 10 cm: print at full size")
+                    : tr("this is 4\": print at full size"),
+             3);
     }
 
 private:
@@ -133,16 +137,16 @@ Result<Sheet> rugTemplatePages(const Project& job, const SheetOptions& o) {
     }
     if (of->strips.empty())
         return Problem{o.of.empty() ? std::string("there is no rug in this scheme")
-                                    : fmt::format("no rug is called {}", o.of),
-                       "say one first, like: rug cut to the room, 10 off the walls"};
+                                    : worded("no rug is called {}", o.of),
+                       tr("say one first, like: rug cut to the room, 10 off the walls")};
     if (of->strips.size() > 200)
         return Problem{"that is over 200 strips", "take wider paper, or one rug at a time"};
     loadFonts();
     of->width = roll;
     of->height = longest + 2 * paperEdge + foot;
-    Sheet out{{of->width, of->height, job.title + ", carpet templates", {}, {}},
-              fmt::format("a roll {} wide", writeGap(Length::millimetres(roll), job.notation)),
-              "full size"};
+    Sheet out{{of->width, of->height, job.title + tr(", carpet templates"), {}, {}},
+              worded("a roll {} wide", writeGap(Length::millimetres(roll), job.notation)),
+              tr("full size")};
     const std::shared_ptr<const Template> kept = of;
     for (std::size_t i = 0; i < of->strips.size(); ++i)
         out.paper.pages.emplace_back(

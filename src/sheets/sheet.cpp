@@ -1,4 +1,5 @@
 #include "sheets/sheet.h"
+#include "sheets/tr.h"
 
 #include "files/whole_file.h"
 #include "measure/text.h"

@@ -1,4 +1,5 @@
 #include "sheets/table_pages.h"
+#include "sheets/tr.h"
 
 #include "colour/colour.h"
 #include "measure/text.h"
@@ -78,16 +79,16 @@ public:
         }
         if (paints) {
             std::vector<Field> fields{
-                {"Job", q(w_.job)},
-                {"Sheet", q(w_.of.sheet)},
-                {"Page", all > 1 ? QString("%1 of %2").arg(number).arg(all) : QString("1")},
-                {"Client", q(w_.client)}};
+                {tr("Job"), q(w_.job)},
+                {tr("Sheet"), q(w_.of.sheet)},
+                {tr("Page"), all > 1 ? tr("%1 of %2").arg(number).arg(all) : QString("1")},
+                {tr("Client"), q(w_.client)}};
             for (const auto& [label, value] : w_.of.fields)
                 if (fields.size() < 5)
                     fields.push_back({q(label), q(value)});
             while (fields.size() < 5)
                 fields.push_back({"", ""});
-            fields.push_back({"Date", q(w_.date)});
+            fields.push_back({tr("Date"), q(w_.date)});
             titleBlock(margin, w_.high() - margin - tableTitle, width, tableTitle, fields);
         }
         return i;
@@ -196,7 +197,7 @@ Sheet tableSheet(const Project& job, const SheetOptions& o, TablePages of) {
     }
     Sheet sheet{{work->wide(), work->high(), job.title + ", " + work->of.sheet, {}, {}},
                 work->paper.name + (work->of.across ? " across" : " upright"),
-                "to fit"};
+                tr("to fit")};
     if (o.onePage)
         begins.resize(1);
     for (std::size_t i = 0; i < begins.size(); ++i)

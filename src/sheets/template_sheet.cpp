@@ -1,9 +1,11 @@
 // Paper templates at full size: cut out, taped up, and the hooks driven through their marks.
 #include "judge/on_walls.h"
 #include "measure/text.h"
+#include "measure/texts.h"
 #include "sheets/drawing.h"
 #include "sheets/paper_out.h"
 #include "sheets/paper_pen.h"
+#include "sheets/tr.h"
 #include "sheets/wall_sheets.h"
 
 #include <fmt/format.h>
@@ -44,9 +46,9 @@ std::vector<Cut> cutsOf(const Project& job, const WallsView& scene, const SheetO
                 c.pieces.push_back(k);
         if (p.kind->role == Role::curtain || p.hanging.mount == Mount::leaned || c.pieces.empty())
             continue;
-        c.hangs = fmt::format("wall {}: top {} up, left edge {} along", wallName(p.wall()),
-                              hookWords(Length::millimetres(c.box.high.y), job.notation),
-                              hookWords(Length::millimetres(c.box.low.x), job.notation));
+        c.hangs = worded("wall {}: top {} up, left edge {} along", wallName(p.wall()),
+                         hookWords(Length::millimetres(c.box.high.y), job.notation),
+                         hookWords(Length::millimetres(c.box.low.x), job.notation));
         out.push_back(std::move(c));
     }
     return out;
@@ -137,7 +139,7 @@ public:
         text({x + 16, y + 0.6, w - 16 - bar - 6, 4}, Qt::AlignLeft | Qt::AlignVCenter,
              QString::fromStdString(fmt::format("{}, {}", cut_.name, cut_.hangs)), 2.7);
         text({x + 16, y + 4.4, w - 16 - bar - 6, 4}, Qt::AlignLeft | Qt::AlignVCenter,
-             QString("Print at full size (100 %). Tile %1 of %2. Lay the crosses on each other.")
+             tr("Print at full size (100 %). Tile %1 of %2. Lay the crosses on each other.")
                  .arg(page)
                  .arg(pages),
              2.3, false, QFont::Normal, paperLook().soft);
@@ -146,7 +148,7 @@ public:
         rule(bx, y + 1.6, bx, y + 4.4, 0.2);
         rule(bx + bar, y + 1.6, bx + bar, y + 4.4, 0.2);
         text({bx, y + 4.4, bar, 3.6}, Qt::AlignHCenter,
-             metric ? "this is 50 mm" : "this is 2 inches", 2.3, false, QFont::Normal,
+             metric ? tr("this is 50 mm") : tr("this is 2 inches"), 2.3, false, QFont::Normal,
              paperLook().soft);
     }
 
@@ -161,9 +163,9 @@ private:
                     QFontMetricsF(p_.font()).elidedText(QString::fromStdString(p.name),
                                                         Qt::ElideRight, at.width() - 6 * k_));
         p_.setFont(lettering(5 * k_));
-        p_.drawText(QRectF(at.left(), at.center().y() + 1 * k_, at.width(), 7 * k_),
-                    Qt::AlignCenter,
-                    QString::fromStdString(footprintWords(p, job_.notation)) + ",  this way up");
+        p_.drawText(
+            QRectF(at.left(), at.center().y() + 1 * k_, at.width(), 7 * k_), Qt::AlignCenter,
+            QString::fromStdString(footprintWords(p, job_.notation)) + tr(",  this way up"));
         // An arrow up.
         const double cx = at.center().x();
         const double cy = at.center().y() - 10 * k_;
@@ -185,11 +187,11 @@ private:
             p_.drawText(QRectF(at.x() + r + k_, at.y() - 3 * k_, 60 * k_, 6 * k_),
                         Qt::AlignLeft | Qt::AlignVCenter,
                         QString::fromStdString("hook, " + fixingWords(k, job_.notation) +
-                                               (k.zone.empty() ? "" : "; CABLES LIKELY")));
+                                               (k.zone.empty() ? "" : tr("; CABLES LIKELY"))));
             if (h.dropAssumed)
                 p_.drawText(QRectF(at.x() + r + k_, at.y() + 1.6 * k_, 80 * k_, 6 * k_),
                             Qt::AlignLeft | Qt::AlignVCenter,
-                            QString("drop assumed: %1").arg(QString::fromLatin1(measureTheDrop)));
+                            tr("drop assumed: %1").arg(QString::fromLatin1(measureTheDrop)));
         }
     }
 
@@ -234,8 +236,8 @@ Result<Sheet> templatePages(const Project& job, const SheetOptions& o) {
     const auto& cuts = of->cuts;
     if (cuts.empty())
         return Problem{o.of.empty() ? std::string("nothing hangs there that wants a template")
-                                    : fmt::format("nothing called “{}” hangs here", o.of),
-                       "hang a picture first, or name one"};
+                                    : worded("nothing called “{}” hangs here", o.of),
+                       tr("hang a picture first, or name one")};
     loadFonts();
     const Paper paper =
         o.paper.value_or(*paperNamed(isMetric(job.notation.units) ? "a4" : "letter"));
@@ -248,17 +250,17 @@ Result<Sheet> templatePages(const Project& job, const SheetOptions& o) {
         height = edge;
         for (const Cut& c : cuts) {
             if (c.box.size().x + 2 * edge > width + 1e-6)
-                return Problem{fmt::format("{} is wider than the roll", c.name),
-                               fmt::format("take a roll of {} or more, or tiles",
-                                           hookWords(Length::millimetres(c.box.size().x + 2 * edge),
-                                                     job.notation))};
+                return Problem{worded("{} is wider than the roll", c.name),
+                               worded("take a roll of {} or more, or tiles",
+                                      hookWords(Length::millimetres(c.box.size().x + 2 * edge),
+                                                job.notation))};
             height += c.box.size().y + caption + edge;
         }
         if (height > 30000)
             return Problem{"all of it makes a roll of over 30 m", "print a wall at a time"};
         name = "roll " + hookWords(*o.roll, job.notation);
     }
-    PaperJob out{width, height, job.title + ", templates", {}, {}};
+    PaperJob out{width, height, job.title + tr(", templates"), {}, {}};
     int blank = 0;
     if (o.roll) {
         out.pages.emplace_back([of, width](QPainter& p, double k) {
@@ -309,10 +311,10 @@ Result<Sheet> templatePages(const Project& job, const SheetOptions& o) {
         }
     }
     const auto count = out.pages.size();
-    auto told = count == 1 ? std::string("1 sheet") : fmt::format("{} sheets", count);
+    auto told = count == 1 ? std::string(tr("1 sheet")) : worded("{} sheets", count);
     if (blank > 0)
-        told += fmt::format(", and {} blank {} left out", blank, blank == 1 ? "one" : "ones");
-    return Sheet{std::move(out), name, "full size", std::move(told)};
+        told += worded(", and {} blank {} left out", blank, blank == 1 ? "one" : "ones");
+    return Sheet{std::move(out), name, tr("full size"), std::move(told)};
 }
 
 } // namespace

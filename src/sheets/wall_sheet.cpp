@@ -3,10 +3,12 @@
 #include "judge/on_walls.h"
 #include "kit/csv.h"
 #include "measure/text.h"
+#include "measure/texts.h"
 #include "sheets/drawing.h"
 #include "sheets/paper_out.h"
 #include "sheets/paper_pen.h"
 #include "sheets/plan_layout.h"
+#include "sheets/tr.h"
 #include "sheets/wall_sheets.h"
 
 #include <fmt/format.h>
@@ -23,9 +25,10 @@ namespace {
 
 constexpr double wallTitleHeight = 19;
 
-const char* safety = "Cables, pipes and studs: find them before you drill; a place outside the "
-                     "usual zones is no clearance. What is heavy, and what hangs over people, is "
-                     "for a fitter. Follow local codes.";
+constexpr const char* safety = // texts
+    "Cables, pipes and studs: find them before you drill; a place outside the "
+    "usual zones is no clearance. What is heavy, and what hangs over people, is "
+    "for a fitter. Follow local codes."; // end of texts
 
 /// One line of the schedule.
 struct Row {
@@ -99,20 +102,21 @@ struct Schedule {
         for (const Row& r : rows)
             out.push_back({Block::Is::row, {}, r});
         if (rows.empty())
-            out.push_back({Block::Is::note, "Nothing needs a hook here.", {}});
+            out.push_back({Block::Is::note, tr("Nothing needs a hook here."), {}});
         if (std::any_of(rows.begin(), rows.end(), [](const Row& r) { return r.of->estimated; }))
-            out.push_back({Block::Is::small,
-                           "* weight guessed from its size: weigh it. A hook is for what one hook "
-                           "carries, four times over.",
-                           {}});
+            out.push_back(
+                {Block::Is::small,
+                 tr("* weight guessed from its size: weigh it. A hook is for what one hook "
+                    "carries, four times over."),
+                 {}});
         if (std::any_of(rows.begin(), rows.end(), [](const Row& r) { return r.of->dropAssumed; }))
             out.push_back({Block::Is::small,
-                           fmt::format("? drop assumed, and with it how far up the hook goes: {}.",
-                                       measureTheDrop),
+                           worded("? drop assumed, and with it how far up the hook goes: {}.",
+                                  measureTheDrop),
                            {}});
         if (std::any_of(rows.begin(), rows.end(), [](const Row& r) { return r.of->loadGuessed; }))
             out.push_back({Block::Is::small,
-                           "What a shelf holds was not said, and is guessed from its length.",
+                           tr("What a shelf holds was not said, and is guessed from its length."),
                            {}});
         const auto at = [&](double v) {
             return hookWords(Length::millimetres(v), job.notation, division);
@@ -122,12 +126,11 @@ struct Schedule {
             if (!g.isGroup() || g.wall() != wall)
                 continue;
             const Box b = bounds(scene.hung[i].shape);
-            out.push_back(
-                {Block::Is::note,
-                 fmt::format("Tape corners of {}: from {} to {} from the left corner, {} "
-                             "to {} up.",
-                             g.name, at(b.low.x), at(b.high.x), at(b.low.y), at(b.high.y)),
-                 {}});
+            out.push_back({Block::Is::note,
+                           worded("Tape corners of {}: from {} to {} from the left corner, {} "
+                                  "to {} up.",
+                                  g.name, at(b.low.x), at(b.high.x), at(b.low.y), at(b.high.y)),
+                           {}});
         }
         for (const HangOf& h : hangs)
             if (h.wall == wall)
@@ -176,7 +179,7 @@ public:
     void page(const std::vector<Block>& blocks, Range range, const QString& sheet) {
         clear(of_.width, of_.height);
         list(blocks, range, margin);
-        foot(sheet, "none: a schedule");
+        foot(sheet, tr("none: a schedule"));
     }
 
     /// How many of the blocks from `from` on have room from `y` down; at least one. The heading of
@@ -234,7 +237,7 @@ private:
             std::size_t at = range.from;
             while (at > 0 && blocks[at].is != Block::Is::heading)
                 --at;
-            y = columnNames(heading(q(blocks[at].says) + ", continued", margin, y, w));
+            y = columnNames(heading(q(blocks[at].says) + tr(", continued"), margin, y, w));
         }
         for (std::size_t i = range.from; i < range.to; ++i) {
             const Block& b = blocks[i];
@@ -338,16 +341,16 @@ private:
     };
     static const std::vector<Column>& columns() {
         static const std::vector<Column> all{{"", 0.03, true},
-                                             {"Piece", 0.2, false},
-                                             {"Size", 0.09, true},
-                                             {"From left", 0.11, true},
-                                             {"Step", 0.1, true},
-                                             {"Up", 0.1, true},
-                                             {"From ceiling", 0.1, true},
-                                             {"Into", 0.09, false},
-                                             {"Drop", 0.06, true},
-                                             {"Weighs", 0.06, true},
-                                             {"Hook for", 0.06, true}};
+                                             {tr("Piece"), 0.2, false},
+                                             {tr("Size"), 0.09, true},
+                                             {tr("From left"), 0.11, true},
+                                             {tr("Step"), 0.1, true},
+                                             {tr("Up"), 0.1, true},
+                                             {tr("From ceiling"), 0.1, true},
+                                             {tr("Into"), 0.09, false},
+                                             {tr("Drop"), 0.06, true},
+                                             {tr("Weighs"), 0.06, true},
+                                             {tr("Hook for"), 0.06, true}};
         return all;
     }
     /// Gives back where what follows begins.
@@ -387,16 +390,16 @@ private:
     void foot(const QString& sheet, const QString& scale) {
         const double y = of_.height - margin - wallTitleHeight;
         titleBlock(margin, y, of_.width - 2 * margin, wallTitleHeight,
-                   {{"Job", q(of_.job.title)},
-                    {"Sheet", sheet},
-                    {"Scale", scale},
-                    {of_.job.client.empty() ? "Room" : "Client, room",
+                   {{tr("Job"), q(of_.job.title)},
+                    {tr("Sheet"), sheet},
+                    {tr("Scale"), scale},
+                    {of_.job.client.empty() ? tr("Room") : tr("Client, room"),
                      q(of_.job.client.empty() ? of_.scene.room->name
                                               : of_.job.client + ", " + of_.scene.room->name)},
-                    {"Scheme", q(of_.scene.scheme->name)},
-                    {"Date", q(of_.date)}});
-        text({margin, of_.height - margin + 0.8, of_.width - 2 * margin, 3}, Qt::AlignLeft, safety,
-             2.1, false, QFont::Normal, paperLook().soft);
+                    {tr("Scheme"), q(of_.scene.scheme->name)},
+                    {tr("Date"), q(of_.date)}});
+        text({margin, of_.height - margin + 0.8, of_.width - 2 * margin, 3}, Qt::AlignLeft,
+             tr(safety), 2.1, false, QFont::Normal, paperLook().soft);
     }
 
     const Schedule& of_;
@@ -447,10 +450,9 @@ Sheet pagesOf(const std::shared_ptr<const Shown>& of, const QString& sheet, doub
         ranges.push_back(r);
     }
     for (std::size_t i = 0; i < ranges.size(); ++i) {
-        const QString name =
-            ranges.size() == 1
-                ? sheet
-                : QString("%1, page %2 of %3").arg(sheet).arg(i + 1).arg(ranges.size());
+        const QString name = ranges.size() == 1
+                                 ? sheet
+                                 : tr("%1, page %2 of %3").arg(sheet).arg(i + 1).arg(ranges.size());
         out.paper.pages.emplace_back(
             [of, name, r = ranges[i], own = i == 0 ? first : nullptr](QPainter& p, double k) {
                 WallPainter painter(p, k, of->schedule);
@@ -476,7 +478,7 @@ Result<Sheet> wallPages(const Project& job, const SheetOptions& options) {
     const double width = of->schedule.width;
     const double height = of->schedule.height;
     of->blocks = of->schedule.blocksOf(
-        wall, "Hooks on wall " + w.name + ", from the left corner and the floor", true);
+        wall, tr("Hooks on wall ") + w.name + tr(", from the left corner and the floor"), true);
     const double lists = std::clamp(
         3 + measured(of->schedule, [&](const WallPainter& p) { return p.heightOf(of->blocks); }),
         34.0, height * 0.46);
@@ -494,13 +496,13 @@ Result<Sheet> wallPages(const Project& job, const SheetOptions& options) {
         if (!scale && fits(s))
             scale = s;
     if (!scale)
-        return Problem{fmt::format("wall {} does not fit {} at {}", w.name, of->paper.name,
-                                   options.scale ? options.scale->words : "any usual scale"),
-                       "take larger paper or a smaller scale"};
+        return Problem{worded("wall {} does not fit {} at {}", w.name, of->paper.name,
+                              options.scale ? options.scale->words : tr("any usual scale")),
+                       tr("take larger paper or a smaller scale")};
     // The painter is handed what the page keeps.
     const auto& blocks = of->blocks;
-    return pagesOf(of, "Wall " + q(w.name), drawing.bottom() + 3, job.title + ", wall " + w.name,
-                   scale->words,
+    return pagesOf(of, tr("Wall ") + q(w.name), drawing.bottom() + 3,
+                   job.title + tr(", wall ") + w.name, scale->words,
                    [wall, scale = *scale, drawing, &blocks](WallPainter& p, Range range,
                                                             const QString& sheet) {
                        p.wall(wall, scale, drawing, blocks, range, sheet);
@@ -562,12 +564,12 @@ Result<Sheet> hookPages(const Project& job, const SheetOptions& options) {
     const auto of = std::make_shared<Shown>(job, *scene, options);
     const auto& walls = (*scene)->room->walls;
     for (std::size_t i = 0; i < walls.size(); ++i) {
-        auto own = of->schedule.blocksOf(static_cast<int>(i), "Wall " + walls[i].name, false);
+        auto own = of->schedule.blocksOf(static_cast<int>(i), tr("Wall ") + walls[i].name, false);
         std::move(own.begin(), own.end(), std::back_inserter(of->blocks));
     }
     if (of->blocks.empty())
-        of->blocks.push_back({Block::Is::note, "Nothing in this room needs a hook.", {}});
-    return pagesOf(of, "Hooks", margin, job.title + ", hooks", "schedule", {});
+        of->blocks.push_back({Block::Is::note, tr("Nothing in this room needs a hook."), {}});
+    return pagesOf(of, tr("Hooks"), margin, job.title + tr(", hooks"), "schedule", {});
 }
 
 Result<std::string> hookTable(const Project& job, const SheetOptions& options) {

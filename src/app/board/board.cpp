@@ -1,4 +1,5 @@
 #include "app/board/board.h"
+#include "app/look/tr.h"
 
 #include "app/look/style.h"
 #include "edit/held_step.h"
@@ -25,7 +26,7 @@ Board::Board(JobSession& session, QWidget* parent) : QWidget(parent), session_(s
     setMouseTracking(true);
     setAcceptDrops(true);
     setMinimumSize(320, 260);
-    setAccessibleName("Board");
+    setAccessibleName(tr("Board"));
     connect(&session, &JobSession::jobChanged, this, [this] {
         if (fitted_ && !hand_ && !lettingGo_)
             zoomToFit();
@@ -52,7 +53,7 @@ void Board::describe() {
         if (const auto* p = session_.project()->scheme().byId(id))
             parts << QString::fromStdString(p->name + ", " +
                                             footprintWords(*p, session_.project()->notation));
-    parts << QString(session_.judgedWhole() ? "%1 to mend" : "%1 to mend so far")
+    parts << QString(session_.judgedWhole() ? tr("%1 to mend") : tr("%1 to mend so far"))
                  .arg(session_.toMend());
     setAccessibleDescription(parts.join(". "));
 }
@@ -311,14 +312,14 @@ void Board::nudge(Vec2 step, bool keepTies) {
             heldStep(*session_.project(), *session_.scene(), session_.selected(), by, mode);
         if (norm(held.step) < 0.01) {
             emit session_.told("It stops at " + QString::fromStdString(held.stops) +
-                                   ". Dragged with Alt it goes through.",
+                                   tr(". Dragged with Alt it goes through."),
                                true);
             return;
         }
         moved = drag(*session_.project(), *session_.scene(), session_.selected(), held.step, mode);
     }
     // Nudges of the same pieces are one step back.
-    QString run = keepTies ? "nudge, ties kept" : "nudge";
+    QString run = keepTies ? tr("nudge, ties kept") : "nudge";
     for (const int id : session_.selected())
         run += " " + QString::number(id);
     session_.apply(moved.edit, run);
@@ -331,8 +332,8 @@ void Board::applyAndTell(const Edit& edit) {
         goesThrough(*session_.project(), *before, *session_.scene(), session_.selected());
     if (const Piece* p = session_.scene()->pieceById(id); id != 0 && p != nullptr)
         emit session_.told(QString::fromStdString(p->name) +
-                               " goes through a wall, or into what is built in. Ctrl+Z takes it "
-                               "back.",
+                               tr(" goes through a wall, or into what is built in. Ctrl+Z takes it "
+                                  "back."),
                            true);
 }
 

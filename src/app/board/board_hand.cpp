@@ -1,5 +1,6 @@
 // What the hand does on the board: presses, drags, turns, sweeps, tapes.
 #include "app/board/board.h"
+#include "app/look/tr.h"
 
 #include "app/look/style.h"
 #include "edit/line.h"
@@ -240,8 +241,8 @@ QString Board::lineFor(const QMimeData* dragged, QPointF at) const {
     };
     auto line = QString::fromUtf8(dragged->data(addMime));
     if (session_.surface().isWall())
-        line += " on wall " + QString::fromStdString(wallName(session_.surface().wall())) + ",";
-    return line + QString(" at %1, %2").arg(told(there.x), told(there.y));
+        line += tr(" on wall ") + QString::fromStdString(wallName(session_.surface().wall())) + ",";
+    return line + tr(" at %1, %2").arg(told(there.x), told(there.y));
 }
 
 void Board::dragEnterEvent(QDragEnterEvent* e) {

@@ -1,5 +1,6 @@
 // What the board shows: the surface, the readings, the rulers.
 #include "app/board/board.h"
+#include "app/look/tr.h"
 
 #include "app/look/style.h"
 #include "judge/rug_facts.h"
@@ -221,7 +222,7 @@ void Board::paintFloor(QPainter& p) {
         p.setFont(sheets::sans(16));
         p.setPen(look().soft);
         p.drawText(sheetArea(), Qt::AlignCenter,
-                   "No room yet.\nMeasure it: Job, Measure (Ctrl+T).");
+                   tr("No room yet.\nMeasure it: Job, Measure (Ctrl+T)."));
     }
 }
 
@@ -255,17 +256,17 @@ void Board::paintOver(const sheets::Drawing& d) {
         if (const auto& grid = lit_.of(session_.project(), session_.scene(), lightScene_)) {
             sheets::drawLux(d, *grid, job.room->edge);
             viewSaid_ =
-                QString("%1, at night, as seen from above: %2 lux, least %3, evenness %4%5")
-                    .arg(lightScene_ < 0 ? QString("All lights full on")
+                tr("%1, at night, as seen from above: %2 lux, least %3, evenness %4%5")
+                    .arg(lightScene_ < 0 ? tr("All lights full on")
                                          : QString::fromStdString(
                                                scenes[static_cast<std::size_t>(lightScene_)].name))
                     .arg(std::lround(grid->mean))
                     .arg(std::lround(grid->least))
                     .arg(grid->evenness(), 0, 'f', 2)
-                    .arg(lit_.whole() ? "" : ", what is passed on still to come");
+                    .arg(lit_.whole() ? "" : tr(", what is passed on still to come"));
             // In full where the question is asked, and by the command.
             if (!assumedIn(scene.scheme->light).empty())
-                viewSaid_ += "; what surfaces give back is assumed";
+                viewSaid_ += tr("; what surfaces give back is assumed");
         }
     }
     const int one = session_.selected().size() == 1 ? session_.selected().front() : 0;
@@ -281,7 +282,7 @@ void Board::paintOver(const sheets::Drawing& d) {
         QString from;
         if (seat != nullptr && seat->kind->isSeat()) {
             view = viewFromSeat(scene, one);
-            from = "From " + QString::fromStdString(seat->name);
+            from = tr("From ") + QString::fromStdString(seat->name);
         } else if (!openings.empty()) {
             // Doors before windows.
             std::vector<const Opening*> order;
@@ -292,8 +293,8 @@ void Board::paintOver(const sheets::Drawing& d) {
             const Opening& o = *order[lookFrom_ % order.size()];
             const bool outside = o.kind == OpeningKind::window;
             view = outside ? viewFromOutside(scene, o) : viewFromDoor(scene, o);
-            from =
-                QString::fromStdString((outside ? "From outside, through " : "From ") + o.name());
+            from = QString::fromStdString(
+                (outside ? inOwnWords("From outside, through ") : inOwnWords("From ")) + o.name());
         }
         if (view) {
             sheets::drawView(d, *view);
@@ -305,7 +306,7 @@ void Board::paintOver(const sheets::Drawing& d) {
                     said << QString("%1 %2 %%3")
                                 .arg(QString::fromStdString(words(i.what, job.wording())))
                                 .arg(std::lround(i.share * 100))
-                                .arg(i.backSeen ? " (its back)" : "");
+                                .arg(i.backSeen ? tr(" (its back)") : "");
             viewSaid_ = from + ": " + said.join(", ");
         }
     }
@@ -336,7 +337,7 @@ QString Board::toldOf(Vec2 floor) const {
         !room.recesses.empty())
         out << "headroom " + QString::fromStdString(write(room.headroom(floor), n));
     if (const Length level = room.levelAt(floor); abs(level) > quiet)
-        out << QString("floor %1 %2")
+        out << tr("floor %1 %2")
                    .arg(QString::fromStdString(write(abs(level), n)),
                         level < Length{} ? "down" : "up");
     return out.join(", ");

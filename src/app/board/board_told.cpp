@@ -1,5 +1,6 @@
 // What is told when the pointer rests on the board.
 #include "app/board/board.h"
+#include "app/look/tr.h"
 
 #include "judge/reading.h"
 #include "scheme/words.h"
@@ -38,9 +39,9 @@ QString Board::toldOfPiece(int id) const {
         if (r.piece == id && r.toMend() && ++left <= most)
             out << text(titleOf(r, say) + ": " + whyOf(r, say));
     if (left > most)
-        out << QString("and %1 more to mend").arg(left - most);
+        out << tr("and %1 more to mend").arg(left - most);
     if (p.locked)
-        out << "Locked where it is.";
+        out << tr("Locked where it is.");
     return out.join("\n");
 }
 

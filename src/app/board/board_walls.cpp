@@ -1,5 +1,6 @@
 // The board when a wall is looked at: what is there, and what it shows.
 #include "app/board/board.h"
+#include "app/look/tr.h"
 
 #include "app/look/style.h"
 #include "judge/on_walls.h"
@@ -216,7 +217,7 @@ void Board::paintWallNow(QPainter& p) {
     sheets::drawDimension(d, toScreen({0, 0}), toScreen({0, -high}), 22, say(room.ceiling), 13);
     const QPointF below = toScreen({w.length().mm() / 2, 0});
     const sheets::Words title{
-        QString("Wall %1, %2 by %3, seen from inside")
+        tr("Wall %1, %2 by %3, seen from inside")
             .arg(QString::fromStdString(w.name), say(w.length()), say(room.ceiling)),
         sheets::lettering(15), look().ink, 95};
     std::vector<QRectF> places;
@@ -232,7 +233,7 @@ void Board::paintUnrolled(const sheets::Drawing& d) {
     const Project& job = *session_.project();
     const auto named = [&](int wall, Vec2 at0, const QColor& colour) {
         const double length = job.room->walls[static_cast<std::size_t>(wall)].length().mm();
-        const sheets::Words words{"Wall " + QString::fromStdString(wallName(wall)),
+        const sheets::Words words{tr("Wall ") + QString::fromStdString(wallName(wall)),
                                   sheets::sans(13, QFont::DemiBold), colour, 95};
         const QPointF at = d.at({at0.x + length / 2, at0.y - job.room->ceiling.mm()});
         sheets::drawWords(d,

@@ -1,4 +1,5 @@
 #include "app/board/hand.h"
+#include "app/look/tr.h"
 
 #include "app/board/board.h"
 #include "app/look/style.h"
@@ -150,7 +151,7 @@ std::unique_ptr<Hand> SizeHand::move(QPointF at, Qt::KeyboardModifiers keys) {
     const Size size = std::get<PutPiece>(edit.acts.front()).piece.size;
     figures_ = QString::fromStdString(writeGap(size.width, n) + " x " +
                                       writeGap(hangs ? size.height : size.depth, n)) +
-               (stocked ? ", in stock" : "");
+               (stocked ? tr(", in stock") : "");
     session.tryOut(edit);
     edit_ = edit;
     board_.update();
@@ -386,7 +387,7 @@ void DrawHand::paintOver(QPainter& p) const {
     for (const QPointF& c : shape)
         p.drawRect(QRectF(c.x() - 3.5, c.y() - 3.5, 7, 7));
     const Notation n = board_.session().project()->notation;
-    QString says = "Press where the rug begins";
+    QString says = tr("Press where the rug begins");
     if (!corners_.empty())
         says = typed_.isEmpty() ? QString::fromStdString(write(distance(corners_.back(), next_), n))
                                 : typed_ + "_";
@@ -527,14 +528,14 @@ void DragHand::paintOver(QPainter& p) const {
     double w = 0;
     QString offer;
     if (snap_)
-        offer = "let go: " + QString::fromStdString(snap_->words);
+        offer = tr("let go: ") + QString::fromStdString(snap_->words);
     else if (!stops_.isEmpty())
-        offer = "stops at " + stops_ + "; Alt takes it through";
+        offer = tr("stops at ") + stops_ + tr("; Alt takes it through");
     if (!offer.isEmpty())
         w = m.horizontalAdvance(offer) + 24;
     for (const auto& c : drag_->changes) {
         before << QString::fromStdString(c.before);
-        after << (c.after.empty() ? QString("let go") : QString::fromStdString(c.after));
+        after << (c.after.empty() ? tr("let go") : QString::fromStdString(c.after));
         w = std::max(w,
                      m.horizontalAdvance(before.last()) + m.horizontalAdvance(after.last()) + 54);
     }

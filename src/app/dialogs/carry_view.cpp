@@ -1,4 +1,5 @@
 #include "app/dialogs/carry_view.h"
+#include "app/look/tr.h"
 
 #include "app/look/style.h"
 
@@ -14,7 +15,7 @@ CarryView::CarryView(const FitAnswer& answer, QWidget* parent)
     setObjectName("carryView");
     setMinimumHeight(130);
     setAccessibleName(QString::fromStdString(answer.carryWords));
-    setToolTip(high_ > 0 ? "In the doorway, as one faces it" : "From above, step by step");
+    setToolTip(high_ > 0 ? tr("In the doorway, as one faces it") : tr("From above, step by step"));
 }
 
 QSize CarryView::sizeHint() const {

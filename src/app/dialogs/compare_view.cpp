@@ -1,4 +1,5 @@
 #include "app/dialogs/compare_view.h"
+#include "app/look/tr.h"
 
 #include "app/look/style.h"
 #include "sheets/drawing.h"
@@ -27,7 +28,7 @@ public:
     SchemePlan(const SchemeSummary& s, std::vector<int> differs, Notation n)
         : scene_(s.scene), readings_(s.readings), differs_(std::move(differs)), notation_(n) {
         setMinimumHeight(280);
-        setAccessibleName(QString::fromStdString("Plan of " + s.name));
+        setAccessibleName(tr("Plan of ") + QString::fromStdString(s.name));
     }
 
 protected:
@@ -88,14 +89,14 @@ QLabel* wrapped(const QString& text, const char* property = nullptr) {
 CompareView::CompareView(JobSession& session, QWidget* parent)
     : QDialog(parent), session_(session) {
     setObjectName("compare");
-    setWindowTitle("Schemes side by side");
+    setWindowTitle(tr("Schemes side by side"));
     openAt(*this, {1240, 780});
     auto* whole = new QVBoxLayout(this);
     whole->setContentsMargins(18, 14, 18, 14);
     whole->setSpacing(10);
     auto* top = new QHBoxLayout;
     top->setSpacing(14);
-    top->addWidget(wrapped("Show"));
+    top->addWidget(wrapped(tr("Show")));
     here_ = session.project()->schemesHere();
     for (std::size_t k = 0; k < here_.size(); ++k) {
         auto* box =
@@ -118,7 +119,7 @@ CompareView::CompareView(JobSession& session, QWidget* parent)
         });
     }
     top->addStretch(1);
-    auto* say = new QLabel("Outlined: what differs from the first.");
+    auto* say = new QLabel(tr("Outlined: what differs from the first."));
     say->setProperty("quiet", true);
     top->addWidget(say);
     whole->addLayout(top);
@@ -127,7 +128,7 @@ CompareView::CompareView(JobSession& session, QWidget* parent)
     whole->addLayout(columns_, 1);
     auto* foot = new QHBoxLayout;
     foot->addStretch(1);
-    auto* close = new QPushButton("Close");
+    auto* close = new QPushButton(tr("Close"));
     close->setDefault(true);
     connect(close, &QPushButton::clicked, this, &QDialog::accept);
     foot->addWidget(close);
@@ -167,15 +168,15 @@ void CompareView::rebuild() {
         name->setProperty("heading", true);
         head->addWidget(name, 1);
         if (s.index != job.active) {
-            auto* go = new QPushButton("Go to it");
+            auto* go = new QPushButton(tr("Go to it"));
             go->setAutoDefault(false);
             connect(go, &QPushButton::clicked, this, [this, i = s.index] {
-                session_.apply({"go to scheme", {SwitchScheme{i}}, {}});
+                session_.apply({inOwnWords("go to scheme"), {SwitchScheme{i}}, {}});
                 accept();
             });
             head->addWidget(go);
         } else {
-            head->addWidget(wrapped("open now", "quiet"));
+            head->addWidget(wrapped(tr("open now"), "quiet"));
         }
         auto* heading = new QWidget;
         heading->setLayout(head);
@@ -202,18 +203,16 @@ void CompareView::rebuild() {
             facts->addWidget(w, row, 0);
             facts->addWidget(v, row++, 1, Qt::AlignRight);
         };
-        fact("To mend", QString::number(s.toMend), s.toMend > 0);
-        fact("Seats, and for guests", QString("%1, %2").arg(s.seats).arg(s.seatsForGuests));
-        fact("Way through", s.narrowest
-                                ? QString::fromStdString(writeGap(*s.narrowest, job.notation))
-                                : QString("wide"));
-        fact("Floor taken", QString("%1 %").arg(std::lround(s.floorTaken * 100)));
-        fact(
-            "Cost",
-            s.cost
-                ? QString::fromStdString(writeCost(*s.cost)) +
-                      QString(", %1 of %2 priced").arg(s.priced).arg(s.scene->scheme->pieces.size())
-                : QString("not known"));
+        fact(tr("To mend"), QString::number(s.toMend), s.toMend > 0);
+        fact(tr("Seats, and for guests"), QString("%1, %2").arg(s.seats).arg(s.seatsForGuests));
+        fact(tr("Way through"), s.narrowest
+                                    ? QString::fromStdString(writeGap(*s.narrowest, job.notation))
+                                    : QString("wide"));
+        fact(tr("Floor taken"), QString("%1 %").arg(std::lround(s.floorTaken * 100)));
+        fact(tr("Cost"),
+             s.cost ? QString::fromStdString(writeCost(*s.cost)) +
+                          tr(", %1 of %2 priced").arg(s.priced).arg(s.scene->scheme->pieces.size())
+                    : tr("not known"));
         rows->addLayout(facts);
         auto* scroll = new QScrollArea;
         scroll->setWidgetResizable(true);
@@ -223,20 +222,20 @@ void CompareView::rebuild() {
         in->setContentsMargins(0, 0, 6, 0);
         in->setSpacing(4);
         if (!s.note.empty()) {
-            in->addWidget(wrapped("Why", "quiet"));
+            in->addWidget(wrapped(tr("Why"), "quiet"));
             in->addWidget(wrapped(QString::fromStdString(s.note)));
         }
         for (const Piece& p : s.scene->scheme->pieces)
             if (!p.reason.empty())
                 in->addWidget(wrapped(QString::fromStdString(p.name + ": " + p.reason)));
         if (!differences.empty()) {
-            in->addWidget(wrapped("What differs", "quiet"));
+            in->addWidget(wrapped(tr("What differs"), "quiet"));
             for (const auto& d : differences)
                 in->addWidget(wrapped(QString::fromStdString(d.name + ": " + d.words)));
         }
         const auto mend = toMendByWeight(s.readings);
         if (!mend.empty())
-            in->addWidget(wrapped("To mend, weightiest first", "quiet"));
+            in->addWidget(wrapped(tr("To mend, weightiest first"), "quiet"));
         const Wording say{*s.scene->room, *s.scene->scheme, job.notation};
         for (const Reading* r : mend)
             in->addWidget(wrapped(QString::fromStdString(sentenceOf(*r, say))));
@@ -248,9 +247,9 @@ void CompareView::rebuild() {
     }
     if (shown_.size() < 2) {
         auto* one =
-            wrapped(here_.size() < 2 ? "There is one scheme. “+ scheme” makes another to lay "
-                                       "beside it."
-                                     : "Choose another scheme to lay beside it.",
+            wrapped(here_.size() < 2 ? tr("There is one scheme. “+ scheme” makes another to lay "
+                                          "beside it.")
+                                     : tr("Choose another scheme to lay beside it."),
                     "quiet");
         one->setAlignment(Qt::AlignCenter);
         columns_->addWidget(one, 1);

@@ -1,4 +1,5 @@
 #include "app/dialogs/dress_dialog.h"
+#include "app/look/tr.h"
 
 #include "app/look/style.h"
 #include "app/look/widgets.h"
@@ -37,7 +38,7 @@ QIcon swatchOf(Rgb c) {
 DressDialog::DressDialog(JobSession& session, QWidget* parent)
     : QDialog(parent), session_(session) {
     setObjectName("dressDialog");
-    setWindowTitle("Dress shelves and tables");
+    setWindowTitle(tr("Dress shelves and tables"));
     openAt(*this, {1120, 720});
     auto* whole = new QVBoxLayout(this);
     whole->setContentsMargins(18, 14, 18, 14);
@@ -46,16 +47,16 @@ DressDialog::DressDialog(JobSession& session, QWidget* parent)
     auto* top = new QHBoxLayout;
     units_ = new QComboBox;
     units_->setObjectName("dressUnits");
-    units_->setAccessibleName("Which unit");
+    units_->setAccessibleName(tr("Which unit"));
     units_->setMinimumWidth(220);
     top->addWidget(units_);
     counts_ = new QLabel;
     counts_->setTextFormat(Qt::PlainText);
     counts_->setProperty("quiet", true);
     top->addWidget(counts_, 1);
-    auto* far = new QCheckBox("As seen from across the room");
+    auto* far = new QCheckBox(tr("As seen from across the room"));
     far->setObjectName("squint");
-    far->setToolTip("Blurred, light and dark only: is it balanced?");
+    far->setToolTip(tr("Blurred, light and dark only: is it balanced?"));
     top->addWidget(far);
     whole->addLayout(top);
 
@@ -66,7 +67,7 @@ DressDialog::DressDialog(JobSession& session, QWidget* parent)
     auto* tabs = new QTabWidget;
     tabs->setObjectName("dressTabs");
     tabs->setFixedWidth(380);
-    const auto list = [&](const char* name, const char* title) {
+    const auto list = [&](const char* name, const QString& title) {
         auto* l = new QListWidget;
         l->setObjectName(name);
         l->setAccessibleName(title);
@@ -76,14 +77,14 @@ DressDialog::DressDialog(JobSession& session, QWidget* parent)
         tabs->addTab(l, title);
         return l;
     };
-    readings_ = list("dressReadings", "Readings");
-    stock_ = list("dressStock", "At hand");
-    wanted_ = list("dressWanted", "Still wanted");
+    readings_ = list("dressReadings", tr("Readings"));
+    stock_ = list("dressStock", tr("At hand"));
+    wanted_ = list("dressWanted", tr("Still wanted"));
     middle->addWidget(tabs);
     whole->addLayout(middle, 1);
 
     auto* ways = new QHBoxLayout;
-    const auto act = [&](const char* words, const char* tip, auto does) {
+    const auto act = [&](const QString& words, const QString& tip, auto does) {
         auto* b = new QPushButton(words);
         b->setAutoDefault(false);
         b->setToolTip(tip);
@@ -92,13 +93,13 @@ DressDialog::DressDialog(JobSession& session, QWidget* parent)
         return b;
     };
     auto* solveIt =
-        act("Dress it from the stock", "Chooses and places what is at hand; what is locked stays",
-            [this] { solve({}); });
+        act(tr("Dress it from the stock"),
+            tr("Chooses and places what is at hand; what is locked stays"), [this] { solve({}); });
     solveIt->setObjectName("dressSolve");
     for (const auto& [words, accent, most] :
-         {std::tuple{"A little more accent", 1.0, 1.0}, std::tuple{"Calmer", -1.0, 1.0},
-          std::tuple{"Fewer things", 0.0, 0.6}}) {
-        auto* b = act(words, "The same, found again", [this, a = accent, m = most] {
+         {std::tuple{tr("A little more accent"), 1.0, 1.0}, std::tuple{tr("Calmer"), -1.0, 1.0},
+          std::tuple{tr("Fewer things"), 0.0, 0.6}}) {
+        auto* b = act(words, tr("The same, found again"), [this, a = accent, m = most] {
             DressWish wish;
             wish.accent = a;
             wish.most = m;
@@ -106,14 +107,15 @@ DressDialog::DressDialog(JobSession& session, QWidget* parent)
         });
         b->setProperty("plain", true);
     }
-    auto* only = act("Only this opening", "Dresses the opening of the chosen thing anew", [this] {
-        const Piece* p = session_.project()->scheme().byId(picture_->chosen());
-        if (p == nullptr || p->on.is != SurfaceId::Is::opening)
-            return tell("Choose a thing in the opening first", true);
-        DressWish wish;
-        wish.only = p->on.index;
-        solve(wish);
-    });
+    auto* only =
+        act(tr("Only this opening"), tr("Dresses the opening of the chosen thing anew"), [this] {
+            const Piece* p = session_.project()->scheme().byId(picture_->chosen());
+            if (p == nullptr || p->on.is != SurfaceId::Is::opening)
+                return tell(tr("Choose a thing in the opening first"), true);
+            DressWish wish;
+            wish.only = p->on.index;
+            solve(wish);
+        });
     only->setProperty("plain", true);
     ways->addStretch(1);
     answersRow_ = new QHBoxLayout;
@@ -126,8 +128,8 @@ DressDialog::DressDialog(JobSession& session, QWidget* parent)
 
     line_ = new QLineEdit;
     line_->setObjectName("dressLine");
-    line_->setAccessibleName("Say what goes where");
-    line_->setPlaceholderText("stack of 5 navy books, widest below, left of opening 2");
+    line_->setAccessibleName(tr("Say what goes where"));
+    line_->setPlaceholderText(QString("stack of 5 navy books, widest below, left of opening 2"));
     whole->addWidget(line_);
     told_ = new QLabel;
     told_->setObjectName("dressTold");
@@ -137,24 +139,24 @@ DressDialog::DressDialog(JobSession& session, QWidget* parent)
     whole->addWidget(told_);
 
     auto* foot = new QHBoxLayout;
-    auto* caution = new QLabel("Fix tall units to the wall. No open flame on a shelf.");
+    auto* caution = new QLabel(tr("Fix tall units to the wall. No open flame on a shelf."));
     caution->setProperty("quiet", true);
     foot->addWidget(caution, 1);
-    addPlainButton(foot, "Undo", "dressUndo", [this] { session_.undo(); });
-    addPlainButton(foot, "Wanted, to the list", "dressList", [this] {
+    addPlainButton(foot, tr("Undo"), "dressUndo", [this] { session_.undo(); });
+    addPlainButton(foot, tr("Wanted, to the list"), "dressList", [this] {
         const Project& job = *session_.project();
         const int unit = picture_->unit();
         const auto wanted =
             unit != 0 ? wantedFor(job, *session_.scene(), dressedSurfaces(*session_.scene(), unit))
                       : std::vector<WantedThing>{};
         if (wanted.empty())
-            return tell("Nothing is wanted here", true);
-        session_.apply(
-            listEdit(job, withEntries(job, asEntries(wanted, job)), "what is wanted, on the list"),
-            {}, QString("%1 on the list (Hand over, The list)").arg(wanted.size()));
+            return tell(tr("Nothing is wanted here"), true);
+        session_.apply(listEdit(job, withEntries(job, asEntries(wanted, job)),
+                                inOwnWords("what is wanted, on the list")),
+                       {}, tr("%1 on the list (Hand over, The list)").arg(wanted.size()));
     });
-    addPlainButton(foot, "Print it …", "dressPrint", [this] { emit printWanted(); });
-    addPlainButton(foot, "Close", "dressClose", [this] { accept(); });
+    addPlainButton(foot, tr("Print it …"), "dressPrint", [this] { emit printWanted(); });
+    addPlainButton(foot, tr("Close"), "dressClose", [this] { accept(); });
     whole->addLayout(foot);
 
     connect(far, &QCheckBox::toggled, picture_, &UnitPicture::squint);
@@ -176,14 +178,11 @@ DressDialog::DressDialog(JobSession& session, QWidget* parent)
         const auto name = item->data(Qt::UserRole).toString();
         if (unit == nullptr || name.isEmpty())
             return;
-        line_->setText(p != nullptr && p->on.is == SurfaceId::Is::opening
-                           ? QString("%1 in opening %2 of %3")
-                                 .arg(name)
-                                 .arg(p->on.index)
-                                 .arg(fromCore(unit->name))
-                       : unit->openings() > 0
-                           ? QString("%1 in opening 1 of %2").arg(name, fromCore(unit->name))
-                           : QString("%1 on %2").arg(name, fromCore(unit->name)));
+        line_->setText(
+            p != nullptr && p->on.is == SurfaceId::Is::opening
+                ? tr("%1 in opening %2 of %3").arg(name).arg(p->on.index).arg(fromCore(unit->name))
+            : unit->openings() > 0 ? tr("%1 in opening 1 of %2").arg(name, fromCore(unit->name))
+                                   : tr("%1 on %2").arg(name, fromCore(unit->name)));
         line_->setFocus();
     });
     fill();
@@ -277,9 +276,9 @@ void DressDialog::fill() {
         item->setData(Qt::UserRole, r.piece == unit ? 0 : r.piece);
     }
     if (toMend == 0)
-        readings_->addItem(things == 0              ? "Nothing stands there yet."
-                           : session_.judgedWhole() ? "All is as it should be here."
-                                                    : "It is still being judged.");
+        readings_->addItem(things == 0              ? tr("Nothing stands there yet.")
+                           : session_.judgedWhole() ? tr("All is as it should be here.")
+                                                    : tr("It is still being judged."));
     stock_->clear();
     int left = 0;
     if (job.stock)
@@ -288,7 +287,7 @@ void DressDialog::fill() {
             left += t.count - placed;
             const Piece one = pieceOf(t, t.name);
             auto* item = new QListWidgetItem(colourOf(one) ? swatchOf(*colourOf(one)) : QIcon(),
-                                             QString("%1: %2 of %3 left,  %4")
+                                             tr("%1: %2 of %3 left,  %4")
                                                  .arg(fromCore(t.name))
                                                  .arg(t.count - placed)
                                                  .arg(t.count)
@@ -297,12 +296,13 @@ void DressDialog::fill() {
             item->setData(Qt::UserRole, fromCore(t.name));
         }
     if (stock_->count() == 0)
-        stock_->addItem("Nothing at hand yet. Say it below, like: stock 12 cream books 9 x 6 x 1, "
-                        "or read a table: Place, What is at hand.");
+        stock_->addItem(
+            tr("Nothing at hand yet. Say it below, like: stock 12 cream books 9 x 6 x 1, "
+               "or read a table: Place, What is at hand."));
     wanted_->clear();
     for (const WantedThing& w : wantedFor(job, scene, surfaces))
         new QListWidgetItem(swatchOf(w.colour),
-                            QString("%1: a %2%3, %4 to %5 wide, %6 to %7 high")
+                            tr("%1: a %2%3, %4 to %5 wide, %6 to %7 high")
                                 .arg(fromCore(words(w.where, say)),
                                      w.material.empty() ? QString() : fromCore(w.material + " "),
                                      fromCore(w.kind), fromCore(write(w.least.width, job.notation)),
@@ -311,13 +311,13 @@ void DressDialog::fill() {
                                      fromCore(write(w.most.height, job.notation))),
                             wanted_);
     if (wanted_->count() == 0)
-        wanted_->addItem("Nothing is missing.");
+        wanted_->addItem(tr("Nothing is missing."));
     const bool isTop = unit != 0 && !surfaces.empty() && scheme.byId(unit)->openings() == 0;
     const double score =
         isTop ? topScoreOf(scene, surfaces.front(), paletteOf(scheme, surfaces)).whole
               : scoreOf(scene, surfaces).whole;
     counts_->setText(things == 0 ? QString()
-                                 : QString("%1 things, %2 left over, score %3 (0 is best)")
+                                 : tr("%1 things, %2 left over, score %3 (0 is best)")
                                        .arg(things)
                                        .arg(left)
                                        .arg(score, 0, 'f', 2));
@@ -332,7 +332,7 @@ void DressDialog::solve(DressWish wish) {
     const int unit = picture_->unit();
     const Piece* p = session_.project()->scheme().byId(unit);
     if (p == nullptr || (p->openings() == 0 && !p->kind->hasTop()))
-        return tell("Nothing stands on that", true);
+        return tell(tr("Nothing stands on that"), true);
     // Found again, it is another one.
     if (tried_ != nullptr && session_.project() == tried_) {
         tried_ = nullptr;
@@ -344,13 +344,13 @@ void DressDialog::solve(DressWish wish) {
     const ProjectPtr job = session_.project();
     const ScenePtr scene = session_.scene();
     work_->start(
-        "Dressing it from the stock",
+        tr("Dressing it from the stock"),
         [=](Watch& watch) {
             *answer = dressUnits(*job, *scene, wish, [&watch] { return watch.stop.load(); });
         },
         [=, this] {
             if (session_.project() != job)
-                return tell("The job is another one by now: dress it again", true);
+                return tell(tr("The job is another one by now: dress it again"), true);
             if (!*answer)
                 return tell(fromCore(answer->problem().text()), true);
             found_ = std::move(**answer);
@@ -367,12 +367,12 @@ void DressDialog::showAnswers() {
         b->deleteLater();
     answerButtons_.clear();
     for (std::size_t i = 0; i < found_.size(); ++i) {
-        auto* b = new QPushButton(
-            QString("Answer %1:  %2").arg(i + 1).arg(found_[i].score.whole, 0, 'f', 2));
+        auto* b =
+            new QPushButton(tr("Answer %1:  %2").arg(i + 1).arg(found_[i].score.whole, 0, 'f', 2));
         b->setAutoDefault(false);
         b->setCheckable(true);
         b->setChecked(tried_ != nullptr && taken_ == i);
-        b->setToolTip("Tries this answer; the score is 0 at best");
+        b->setToolTip(tr("Tries this answer; the score is 0 at best"));
         connect(b, &QPushButton::clicked, this, [this, i] { take(i); });
         answersRow_->addWidget(b);
         answerButtons_.push_back(b);
@@ -389,7 +389,7 @@ bool DressDialog::take(std::size_t answer) {
     const DressAnswer chosen = found_[answer];
     const auto all = found_;
     const ProjectPtr of = solvedFor_;
-    if (!session_.apply(chosen.edit, {}, "Dressed from the stock: undo takes it back"))
+    if (!session_.apply(chosen.edit, {}, tr("Dressed from the stock: undo takes it back")))
         return false;
     found_ = all;
     solvedFor_ = of;

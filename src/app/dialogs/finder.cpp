@@ -1,4 +1,5 @@
 #include "app/dialogs/finder.h"
+#include "app/look/tr.h"
 
 #include "app/look/style.h"
 #include "measure/text.h"
@@ -79,22 +80,22 @@ int matches(const QString& text, const QString& typed) {
 Finder::Finder(JobSession& session, const QList<QAction*>& acts, QWidget* parent)
     : QDialog(parent), session_(session) {
     setObjectName("finder");
-    setWindowTitle("Find anything");
+    setWindowTitle(tr("Find anything"));
     openAt(*this, {600, 460});
     auto* column = new QVBoxLayout(this);
     column->setContentsMargins(14, 14, 14, 12);
     column->setSpacing(8);
     box_ = new QLineEdit;
     box_->setPlaceholderText(
-        "A few letters of an act, a piece, a kind, a rule, a scheme or a wall");
-    box_->setAccessibleName("Find anything");
+        tr("A few letters of an act, a piece, a kind, a rule, a scheme or a wall"));
+    box_->setAccessibleName(tr("Find anything"));
     box_->setClearButtonEnabled(true);
     column->addWidget(box_);
     list_ = new QListWidget;
     list_->setItemDelegate(new RowPainter(list_));
-    list_->setAccessibleName("What was found");
+    list_->setAccessibleName(tr("What was found"));
     column->addWidget(list_, 1);
-    auto* say = new QLabel("Enter does it, goes to it, or puts it on the line.");
+    auto* say = new QLabel(tr("Enter does it, goes to it, or puts it on the line."));
     say->setProperty("quiet", true);
     column->addWidget(say);
     gather(acts);
@@ -125,13 +126,13 @@ void Finder::gather(const QList<QAction*>& acts) {
     }
     for (const Zone& z : job.scheme().zones)
         entries_.push_back({QString::fromStdString(z.name), "zone",
-                            QString("%1 pieces").arg(z.pieces.size()),
+                            tr("%1 pieces").arg(z.pieces.size()),
                             [this, ids = z.pieces] { session_.select(ids); }});
     const auto here = job.schemesHere();
     for (std::size_t k = 0; k < here.size(); ++k)
         entries_.push_back({QString::fromStdString(job.schemes[here[k]]->name), "scheme",
                             QString::number(k + 1), [this, i = here[k]] {
-                                session_.apply({"go to scheme", {SwitchScheme{i}}, {}});
+                                session_.apply({inOwnWords("go to scheme"), {SwitchScheme{i}}, {}});
                             }});
     for (const auto& r : job.rooms)
         entries_.push_back(
@@ -139,10 +140,10 @@ void Finder::gather(const QList<QAction*>& acts) {
              "room",
              {},
              [this, line = "room " + QString::fromStdString(r->name)] { session_.sayLine(line); }});
-    entries_.push_back({"Ceiling", "surface", {}, [this] { session_.goTo(theCeiling()); }});
+    entries_.push_back({tr("Ceiling"), "surface", {}, [this] { session_.goTo(theCeiling()); }});
     for (std::size_t i = 0; i < job.room->walls.size(); ++i)
         entries_.push_back(
-            {"Wall " + QString::fromStdString(job.room->walls[i].name), "wall",
+            {tr("Wall ") + QString::fromStdString(job.room->walls[i].name), "wall",
              QString::fromStdString(write(job.room->walls[i].length(), job.notation)),
              [this, i] { session_.goTo(onWall(static_cast<int>(i))); }});
     for (std::size_t i = 0; i < session_.readings().size(); ++i) {
@@ -150,7 +151,7 @@ void Finder::gather(const QList<QAction*>& acts) {
         if (!r.toMend())
             continue;
         entries_.push_back({QString::fromStdString(sentenceOf(r, session_.wording())),
-                            "to mend",
+                            tr("to mend"),
                             {},
                             [this, id = r.piece, on = r.surface] {
                                 session_.goTo(on);

@@ -1,4 +1,5 @@
 #include "app/dialogs/fit_dialog.h"
+#include "app/look/tr.h"
 
 #include "app/dialogs/carry_view.h"
 #include "app/look/style.h"
@@ -17,21 +18,22 @@ namespace mezzet::app {
 
 FitDialog::FitDialog(JobSession& session, QWidget* parent) : QDialog(parent), session_(session) {
     setObjectName("fitDialog");
-    setWindowTitle("What fits here?");
+    setWindowTitle(tr("What fits here?"));
     openAt(*this, {560, 520});
     auto* whole = new QVBoxLayout(this);
     whole->setContentsMargins(20, 16, 20, 16);
     whole->setSpacing(10);
-    auto* say = new QLabel("Ask for the largest thing that keeps every rule, for where a piece can "
-                           "stand, whether one seen in a shop fits, or what suits a wall.");
+    auto* say =
+        new QLabel(tr("Ask for the largest thing that keeps every rule, for where a piece can "
+                      "stand, whether one seen in a shop fits, or what suits a wall."));
     say->setWordWrap(true);
     say->setProperty("quiet", true);
     whole->addWidget(say);
     auto* row = new QHBoxLayout;
     question_ = new QLineEdit;
-    question_->setPlaceholderText("does sofa 84 x 36 x 34 fit");
-    question_->setAccessibleName("The question");
-    auto* go = new QPushButton("Ask");
+    question_->setPlaceholderText(QString("does sofa 84 x 36 x 34 fit"));
+    question_->setAccessibleName(tr("The question"));
+    auto* go = new QPushButton(tr("Ask"));
     go->setDefault(true);
     row->addWidget(question_, 1);
     row->addWidget(go);
@@ -39,11 +41,11 @@ FitDialog::FitDialog(JobSession& session, QWidget* parent) : QDialog(parent), se
     const auto& job = *session.project();
     const auto wall = job.room->walls.empty() ? std::string("A") : job.room->walls.front().name;
     const std::pair<QString, QString> asks[] = {
-        {"Table", "table"},
-        {"Sofa on a wall", "sofa on wall " + QString::fromStdString(wall)},
-        {"Rug for the seats", "rug for seats"},
-        {"Where can it stand", "where sideboard 60 x 18"},
-        {"Does it fit", "does sofa 84 x 36 x 34 fit"}};
+        {tr("Table"), "table"},
+        {tr("Sofa on a wall"), QString("sofa on wall ") + QString::fromStdString(wall)},
+        {tr("Rug for the seats"), QString("rug for seats")},
+        {tr("Where can it stand"), QString("where sideboard 60 x 18")},
+        {tr("Does it fit"), QString("does sofa 84 x 36 x 34 fit")}};
     const auto rowOf = [&](std::span<const std::pair<QString, QString>> all) {
         auto* line = new QHBoxLayout;
         line->setSpacing(6);
@@ -70,10 +72,10 @@ FitDialog::FitDialog(JobSession& session, QWidget* parent) : QDialog(parent), se
     const auto under = first(mezzet::Role::storage, "sofa");
     const auto lamp = first(mezzet::Role::lamp, "window 1");
     const std::pair<QString, QString> ofWalls[] = {
-        {"Picture over it", "picture over " + under},
-        {"Mirror that shows it", QString("mirror on wall %1 showing %2 from %3")
-                                     .arg(QString::fromStdString(wall), lamp, seat)},
-        {"Ledge behind it", "ledge behind " + seat}};
+        {tr("Picture over it"), QString("picture over ") + under},
+        {tr("Mirror that shows it"), QString("mirror on wall %1 showing %2 from %3")
+                                         .arg(QString::fromStdString(wall), lamp, seat)},
+        {tr("Ledge behind it"), QString("ledge behind ") + seat}};
     rowOf(ofWalls);
     work_ = new LongWork;
     whole->addWidget(work_);
@@ -83,7 +85,7 @@ FitDialog::FitDialog(JobSession& session, QWidget* parent) : QDialog(parent), se
     whole->addWidget(heading_);
     answerRows_ = new AnswerColumn(8);
     whole->addWidget(answerRows_, 1);
-    auto* close = new QPushButton("Close");
+    auto* close = new QPushButton(tr("Close"));
     close->setAutoDefault(false);
     auto* foot = new QHBoxLayout;
     foot->addStretch(1);
@@ -112,9 +114,9 @@ void FitDialog::start() {
         return;
     auto result = std::make_shared<std::optional<Result<FitAnswer>>>();
     const int selected = session_.selected().size() == 1 ? session_.selected().front() : 0;
-    heading_->setText("Looking …");
+    heading_->setText(tr("Looking …"));
     work_->start(
-        "Trying sizes and places",
+        tr("Trying sizes and places"),
         [result, job = session_.settledProject(), text = text.toStdString(),
          selected](Watch& watch) {
             *result = askWhatFits(text, *job, selected, [&watch] { return !watch.stop; });
@@ -126,7 +128,7 @@ void FitDialog::tell(const Result<FitAnswer>& r) {
     auto* rows = answerRows_->begin();
     answer_.reset();
     if (!r) {
-        heading_->setText("That can't be asked");
+        heading_->setText(tr("That can't be asked"));
         auto* why = new QLabel(QString::fromStdString(r.problem().sentence()));
         why->setWordWrap(true);
         why->setProperty("trouble", true);
@@ -155,10 +157,10 @@ void FitDialog::tell(const Result<FitAnswer>& r) {
             words->addWidget(title);
             words->addWidget(detail);
             in->addLayout(words, 1);
-            auto* take = new QPushButton("Try it");
+            auto* take = new QPushButton(tr("Try it"));
             take->setObjectName("tryIt");
             take->setAutoDefault(false);
-            take->setAccessibleName(QString("Try it: %1").arg(title->text()));
+            take->setAccessibleName(tr("Try it: %1").arg(title->text()));
             connect(take, &QPushButton::clicked, this, [this, edit = c.edit] {
                 if (session_.apply(edit))
                     accept();
@@ -175,7 +177,8 @@ void FitDialog::tell(const Result<FitAnswer>& r) {
             rows->addWidget(new CarryView(*answer_));
         emit regionsFound(answer_->regions);
         if (!answer_->regions.empty()) {
-            auto* marked = new QLabel("The part is marked on the board until something changes.");
+            auto* marked =
+                new QLabel(tr("The part is marked on the board until something changes."));
             marked->setProperty("quiet", true);
             rows->addWidget(marked);
         }

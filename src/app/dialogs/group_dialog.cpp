@@ -1,4 +1,5 @@
 #include "app/dialogs/group_dialog.h"
+#include "app/look/tr.h"
 
 #include "app/look/style.h"
 #include "app/session/long_work.h"
@@ -73,7 +74,7 @@ void AnswerPicture::keyPressEvent(QKeyEvent* e) {
 GroupDialog::GroupDialog(JobSession& session, std::vector<int> ids, QWidget* parent)
     : QDialog(parent), session_(session) {
     setObjectName("groupDialog");
-    setWindowTitle("Set out as one");
+    setWindowTitle(tr("Set out as one"));
     openAt(*this, {820, 600});
     const Scheme& scheme = session.project()->scheme();
     if (ids.size() == 1)
@@ -88,38 +89,38 @@ GroupDialog::GroupDialog(JobSession& session, std::vector<int> ids, QWidget* par
     auto* form = new QFormLayout;
     form->setSpacing(8);
     form_ = new QComboBox;
-    form_->setAccessibleName("Form");
-    const std::pair<GroupForm, const char*> forms[] = {
-        {GroupForm::salon, "Salon, filling an outline"},
-        {GroupForm::grid, "Grid"},
-        {GroupForm::row, "Row"},
-        {GroupForm::column, "Column"},
-        {GroupForm::spiral, "Round the largest"},
-        {GroupForm::mirrored, "Mirrored over a line"},
-        {GroupForm::stepped, "Stepped with the stair"}};
+    form_->setAccessibleName(tr("Form"));
+    const std::pair<GroupForm, QString> forms[] = {
+        {GroupForm::salon, tr("Salon, filling an outline")},
+        {GroupForm::grid, tr("Grid")},
+        {GroupForm::row, tr("Row")},
+        {GroupForm::column, tr("Column")},
+        {GroupForm::spiral, tr("Round the largest")},
+        {GroupForm::mirrored, tr("Mirrored over a line")},
+        {GroupForm::stepped, tr("Stepped with the stair")}};
     for (const auto& [f, name] : forms)
         form_->addItem(name, static_cast<int>(f));
     const Notation n = session.project()->notation;
     gap_ = new QLineEdit(QString::fromStdString(writeGap(Length::inches(2), n)));
-    gap_->setAccessibleName("Gap");
+    gap_->setAccessibleName(tr("Gap"));
     within_ = new QLineEdit;
-    within_->setPlaceholderText("no limit, or like 80 x 50");
-    within_->setAccessibleName("Within");
+    within_->setPlaceholderText(tr("no limit, or like 80 x 50"));
+    within_->setAccessibleName(tr("Within"));
     if (group_ != 0) {
         const GroupPlan& plan = scheme.byId(group_)->plan;
         if (plan.form != GroupForm::asPlaced)
             setForm(plan.form);
         gap_->setText(QString::fromStdString(writeGap(plan.gap, n)));
     }
-    form->addRow("Form", form_);
-    form->addRow("Gap", gap_);
-    form->addRow("Within", within_);
+    form->addRow(tr("Form"), form_);
+    form->addRow(tr("Gap"), gap_);
+    form->addRow(tr("Within"), within_);
     left->addLayout(form);
-    auto* keep = new QLabel("Keep these where they hang:");
+    auto* keep = new QLabel(tr("Keep these where they hang:"));
     keep->setProperty("quiet", true);
     left->addWidget(keep);
     pins_ = new QListWidget;
-    pins_->setAccessibleName("Keep these where they hang");
+    pins_->setAccessibleName(tr("Keep these where they hang"));
     pins_->setFixedWidth(250);
     for (const int id : pieces_) {
         const Piece& p = *scheme.byId(id);
@@ -130,10 +131,10 @@ GroupDialog::GroupDialog(JobSession& session, std::vector<int> ids, QWidget* par
         item->setData(Qt::UserRole, id);
     }
     left->addWidget(pins_, 1);
-    auto* again = new QPushButton("Set out");
+    auto* again = new QPushButton(tr("Set out"));
     again->setDefault(true);
     left->addWidget(again);
-    auto* close = new QPushButton("Close");
+    auto* close = new QPushButton(tr("Close"));
     close->setAutoDefault(false);
     close->setProperty("plain", true);
     left->addWidget(close);
@@ -175,7 +176,7 @@ std::optional<GroupAsk> GroupDialog::asked() {
     const Units units = session_.project()->notation.units;
     const auto gap = readLength(gap_->text().toStdString(), units);
     if (!gap || *gap < Length{} || *gap > Length::metres(2)) {
-        say_->setText("The gap can't be read: write it like 2 or 5cm.");
+        say_->setText(tr("The gap can't be read: write it like 2 or 5cm."));
         gap_->setFocus();
         return {};
     }
@@ -193,7 +194,7 @@ std::optional<GroupAsk> GroupDialog::asked() {
         const auto h = parts.size() == 2 ? readLength(parts[1].trimmed().toStdString(), units)
                                          : Result<Length>(Problem{});
         if (!w || !h || *w <= Length{} || *h <= Length{}) {
-            say_->setText("The outline can't be read: write it like 80 x 50.");
+            say_->setText(tr("The outline can't be read: write it like 80 x 50."));
             within_->setFocus();
             return {};
         }
@@ -209,7 +210,7 @@ void GroupDialog::solve() {
     ask_ = *ask;
     auto found = std::make_shared<std::vector<GroupAnswer>>();
     work_->start(
-        "Setting them out",
+        tr("Setting them out"),
         [found, ask = *ask](Watch& watch) mutable {
             ask.goesOn = [&watch] { return !watch.stop; };
             *found = arrangeGroup(ask);
@@ -227,10 +228,11 @@ void GroupDialog::tell() {
     }
     const Notation n = session_.project()->notation;
     if (answers_.empty()) {
-        say_->setText("Nothing sets them out so: allow a wider outline, or keep fewer in place.");
+        say_->setText(
+            tr("Nothing sets them out so: allow a wider outline, or keep fewer in place."));
         return;
     }
-    say_->setText(QString("%1 clearly different %2. Press one to hang it so.")
+    say_->setText(tr("%1 clearly different %2. Press one to hang it so.")
                       .arg(answers_.size())
                       .arg(answers_.size() == 1 ? "answer" : "answers"));
     for (std::size_t i = 0; i < answers_.size(); ++i) {
@@ -238,14 +240,14 @@ void GroupDialog::tell() {
         const auto say = [&](double mm) {
             return QString::fromStdString(writeBare(Length::millimetres(mm), n));
         };
-        auto words = QString("%1 x %2, %3 % filled")
+        auto words = tr("%1 x %2, %3 % filled")
                          .arg(say(a.size.x), say(a.size.y))
                          .arg(std::lround(a.fill * 100));
         QStringList left;
         for (const int id : a.leftOut)
             left << QString::fromStdString(session_.project()->scheme().byId(id)->name);
         if (!left.isEmpty())
-            words += "; left over: " + left.join(", ");
+            words += tr("; left over: ") + left.join(", ");
         auto* picture = new AnswerPicture(ask_, a, words);
         connect(picture, &AnswerPicture::taken, this, [this, i] {
             if (take(i))

@@ -1,4 +1,5 @@
 #include "app/dialogs/handbook_dialog.h"
+#include "app/look/tr.h"
 
 #include "app/look/style.h"
 #include "measure/text.h"
@@ -34,7 +35,7 @@ QDir handbookFolder() {
 
 HandbookDialog::HandbookDialog(QWidget* parent) : QDialog(parent) {
     setObjectName("handbook");
-    setWindowTitle("Handbook");
+    setWindowTitle(tr("Handbook"));
     openAt(*this, {1080, 720});
     for (const QString& id : pageOrder) {
         QFile file(handbookFolder().filePath(id + ".md"));
@@ -52,13 +53,13 @@ HandbookDialog::HandbookDialog(QWidget* parent) : QDialog(parent) {
     auto* left = new QVBoxLayout;
     search_ = new QLineEdit;
     search_->setObjectName("handbookSearch");
-    search_->setPlaceholderText("Look for");
-    search_->setAccessibleName("Look for");
+    search_->setPlaceholderText(tr("Look for"));
+    search_->setAccessibleName(tr("Look for"));
     search_->setClearButtonEnabled(true);
     left->addWidget(search_);
     list_ = new QListWidget;
     list_->setObjectName("handbookList");
-    list_->setAccessibleName("Pages");
+    list_->setAccessibleName(tr("Pages"));
     list_->setWordWrap(true);
     list_->setHorizontalScrollBarPolicy(Qt::ScrollBarAlwaysOff);
     left->addWidget(list_, 1);
@@ -69,7 +70,7 @@ HandbookDialog::HandbookDialog(QWidget* parent) : QDialog(parent) {
     whole->addWidget(side);
     text_ = new QTextBrowser;
     text_->setObjectName("handbookText");
-    text_->setAccessibleName("Text");
+    text_->setAccessibleName(tr("Text"));
     text_->setOpenLinks(false);
     whole->addWidget(text_, 1);
     connect(search_, &QLineEdit::textChanged, this, &HandbookDialog::fill);
@@ -116,7 +117,7 @@ void HandbookDialog::fill() {
         }
     }
     if (list_->count() == 0)
-        add("Nothing has that in it.", shown_, {});
+        add(tr("Nothing has that in it."), shown_, {});
 }
 
 void HandbookDialog::openPage(int page, const QString& wanted) {

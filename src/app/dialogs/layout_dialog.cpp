@@ -1,4 +1,5 @@
 #include "app/dialogs/layout_dialog.h"
+#include "app/look/tr.h"
 
 #include "app/look/style.h"
 #include "app/look/widgets.h"
@@ -38,16 +39,16 @@ bool isOfLight(const Rule& r) {
 LayoutDialog::LayoutDialog(JobSession& session, QWidget* parent)
     : QDialog(parent), session_(session) {
     setObjectName("layoutDialog");
-    setWindowTitle("Light this room");
+    setWindowTitle(tr("Light this room"));
     openAt(*this, {1080, 640});
     auto* whole = new QVBoxLayout(this);
     whole->setContentsMargins(18, 14, 18, 14);
     whole->setSpacing(10);
     auto* top = new QHBoxLayout;
-    auto* label = new QLabel("With");
+    auto* label = new QLabel(tr("With"));
     kinds_ = new QComboBox;
     kinds_->setObjectName("layoutKinds");
-    kinds_->setAccessibleName("Kind of light");
+    kinds_->setAccessibleName(tr("Kind of light"));
     for (const auto& k : session.project()->library.kit->kinds())
         if (k->light && k->light->general)
             kinds_->addItem(fromCore(k->name), fromCore(foldCase(k->name)));
@@ -56,14 +57,14 @@ LayoutDialog::LayoutDialog(JobSession& session, QWidget* parent)
     top->addWidget(kinds_);
     top->addStretch(1);
     auto* caution =
-        new QLabel("Wiring and supports are for a licensed electrician; no joist is cut "
-                   "for a light.");
+        new QLabel(tr("Wiring and supports are for a licensed electrician; no joist is cut "
+                      "for a light."));
     caution->setProperty("quiet", true);
     top->addWidget(caution);
     whole->addLayout(top);
     list_ = new QListWidget;
     list_->setObjectName("layoutList");
-    list_->setAccessibleName("Ways to light it");
+    list_->setAccessibleName(tr("Ways to light it"));
     list_->setViewMode(QListView::IconMode);
     list_->setIconSize(waySize);
     list_->setGridSize({waySize.width() + 24, waySize.height() + 110});
@@ -78,15 +79,15 @@ LayoutDialog::LayoutDialog(JobSession& session, QWidget* parent)
     told_->setMinimumHeight(22);
     whole->addWidget(told_);
     auto* foot = new QHBoxLayout;
-    try_ = new QPushButton("Try it on the board");
+    try_ = new QPushButton(tr("Try it on the board"));
     try_->setObjectName("layoutTry");
     try_->setAutoDefault(false);
     try_->setEnabled(false);
     connect(try_, &QPushButton::clicked, this, [this] { tryIt(list_->currentRow()); });
     foot->addWidget(try_);
     foot->addStretch(1);
-    addPlainButton(foot, "Undo", "layoutUndo", [this] { session_.undo(); });
-    addPlainButton(foot, "Close", "layoutClose", [this] { accept(); });
+    addPlainButton(foot, tr("Undo"), "layoutUndo", [this] { session_.undo(); });
+    addPlainButton(foot, tr("Close"), "layoutClose", [this] { accept(); });
     whole->addLayout(foot);
     connect(kinds_, &QComboBox::currentIndexChanged, this, &LayoutDialog::find);
     connect(list_, &QListWidget::currentRowChanged, this,
@@ -109,10 +110,11 @@ void LayoutDialog::find() {
     const auto with = " with " + kinds_->currentData().toString();
     int order = 0;
     left_ = 0;
-    told_->setText("Looking for ways …");
+    told_->setText(tr("Looking for ways …"));
     for (const QString& line :
-         {"light this room evenly" + with, "light this room evenly another way" + with,
-          "light this room evenly the third way" + with, QString("light the tasks")}) {
+         {QString("light this room evenly") + with,
+          QString("light this room evenly another way") + with,
+          QString("light this room evenly the third way") + with, QString("light the tasks")}) {
         ++left_;
         runner_.run(
             [job = from_, line, at = order](Progress&) -> Result<Way> {
@@ -163,19 +165,18 @@ void LayoutDialog::showWays() {
         icon.addPixmap(shown, QIcon::Selected);
         new QListWidgetItem(
             icon,
-            QString("%1\n%2").arg(w.words, w.toMend == 0
-                                               ? QString("nothing to mend of light")
-                                               : QString("%1 to mend of light").arg(w.toMend)),
+            QString("%1\n%2").arg(w.words, w.toMend == 0 ? tr("nothing to mend of light")
+                                                         : tr("%1 to mend of light").arg(w.toMend)),
             list_);
     }
     if (chosen >= 0 && chosen < list_->count())
         list_->setCurrentRow(chosen);
     if (left_ == 0)
         told_->setText(ways_.empty()
-                           ? "There is no way to light this room by rows or by tasks yet: "
-                             "it wants a closed outline"
-                           : QString("%1 ways that differ; try one, and another in its "
-                                     "place")
+                           ? tr("There is no way to light this room by rows or by tasks yet: "
+                                "it wants a closed outline")
+                           : tr("%1 ways that differ; try one, and another in its "
+                                "place")
                                  .arg(ways_.size()));
 }
 
@@ -203,7 +204,7 @@ bool LayoutDialog::tryIt(int row) {
         session_.undo();
     const Way& w = ways_[static_cast<std::size_t>(row)];
     if (session_.project() != from_) {
-        told_->setText("The room is another one by now: look again");
+        told_->setText(tr("The room is another one by now: look again"));
         find();
         return false;
     }

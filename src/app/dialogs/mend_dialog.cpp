@@ -1,4 +1,5 @@
 #include "app/dialogs/mend_dialog.h"
+#include "app/look/tr.h"
 
 #include "app/look/style.h"
 #include "app/panels/answer_column.h"
@@ -14,29 +15,29 @@ namespace mezzet::app {
 
 MendDialog::MendDialog(JobSession& session, QWidget* parent) : QDialog(parent), session_(session) {
     setObjectName("mendDialog");
-    setWindowTitle("Mend all I can");
+    setWindowTitle(tr("Mend all I can"));
     openAt(*this, {600, 540});
     auto* whole = new QVBoxLayout(this);
     whole->setContentsMargins(20, 16, 20, 16);
     whole->setSpacing(10);
-    auto* say =
-        new QLabel("Each step mends the weightiest thing left. None puts a piece through a wall or "
-                   "another piece, or shuts a door or a way; whatever else it upsets is told under "
-                   "it. Locked pieces stay.");
+    auto* say = new QLabel(
+        tr("Each step mends the weightiest thing left. None puts a piece through a wall or "
+           "another piece, or shuts a door or a way; whatever else it upsets is told under "
+           "it. Locked pieces stay."));
     say->setWordWrap(true);
     say->setProperty("quiet", true);
     whole->addWidget(say);
     auto* row = new QHBoxLayout;
-    row->addWidget(new QLabel("No piece ends farther than"));
+    row->addWidget(new QLabel(tr("No piece ends farther than")));
     largest_ = new QLineEdit(
         QString::fromStdString(writeGap(Length::inches(24), session.project()->notation)));
     largest_->setProperty("figure", true);
     largest_->setFixedWidth(90);
-    largest_->setAccessibleName("The largest move");
+    largest_->setAccessibleName(tr("The largest move"));
     row->addWidget(largest_);
-    row->addWidget(new QLabel("from where it stood"));
+    row->addWidget(new QLabel(tr("from where it stood")));
     row->addStretch(1);
-    auto* again = new QPushButton("Look again");
+    auto* again = new QPushButton(tr("Look again"));
     again->setAutoDefault(false);
     row->addWidget(again);
     whole->addLayout(row);
@@ -49,11 +50,11 @@ MendDialog::MendDialog(JobSession& session, QWidget* parent) : QDialog(parent), 
     whole->addWidget(answerRows_, 1);
     auto* foot = new QHBoxLayout;
     foot->addStretch(1);
-    take_ = new QPushButton("Take these steps");
+    take_ = new QPushButton(tr("Take these steps"));
     take_->setObjectName("takeAll");
     take_->setDefault(true);
     take_->setEnabled(false);
-    auto* cancel = new QPushButton("Change nothing");
+    auto* cancel = new QPushButton(tr("Change nothing"));
     cancel->setAutoDefault(false);
     foot->addWidget(take_);
     foot->addWidget(cancel);
@@ -79,16 +80,16 @@ void MendDialog::start() {
     const auto most = readLength(largest_->text().toStdString(),
                                  n.units == Units::feetAndInches ? Units::inches : n.units);
     if (!most || *most < Length{}) {
-        heading_->setText(most ? "A move is no less than nothing"
+        heading_->setText(most ? tr("A move is no less than nothing")
                                : QString::fromStdString(most.problem().sentence()));
         largest_->selectAll();
         return;
     }
     take_->setEnabled(false);
-    heading_->setText("Looking …");
+    heading_->setText(tr("Looking …"));
     auto result = std::make_shared<Mended>();
     work_->start(
-        "Trying remedies on the whole room",
+        tr("Trying remedies on the whole room"),
         [result, job = session_.settledProject(), most = *most](Watch& watch) {
             MendAsked asked;
             asked.largestMove = most;
@@ -107,14 +108,12 @@ void MendDialog::tell(Mended m) {
     auto* rows = answerRows_->begin();
     const auto stopped = found_->stopped ? QString(" (stopped)") : QString();
     if (found_->before == 0)
-        heading_->setText("There is nothing to mend");
+        heading_->setText(tr("There is nothing to mend"));
     else if (found_->lines.empty())
-        heading_->setText("Nothing can be mended without upsetting as much" + stopped);
+        heading_->setText(tr("Nothing can be mended without upsetting as much") + stopped);
     else
-        heading_->setText(QString("%1 to mend now, %2 then%3")
-                              .arg(found_->before)
-                              .arg(found_->after)
-                              .arg(stopped));
+        heading_->setText(
+            tr("%1 to mend now, %2 then%3").arg(found_->before).arg(found_->after).arg(stopped));
     for (std::size_t i = 0; i < found_->lines.size(); ++i) {
         auto* step =
             new QLabel(QString("%1.  %2").arg(i + 1).arg(QString::fromStdString(found_->lines[i])));
@@ -127,7 +126,7 @@ void MendDialog::tell(Mended m) {
         rows->addWidget(step);
         rows->addWidget(why);
         for (const auto& upset : found_->but[i]) {
-            auto* but = new QLabel("But then " + QString::fromStdString(upset));
+            auto* but = new QLabel(tr("But then ") + QString::fromStdString(upset));
             but->setWordWrap(true);
             but->setProperty("quiet", true);
             but->setIndent(22);
@@ -136,9 +135,8 @@ void MendDialog::tell(Mended m) {
     }
     answerRows_->end();
     take_->setEnabled(!found_->lines.empty());
-    take_->setText(found_->lines.size() > 1
-                       ? QString("Take these %1 steps").arg(found_->lines.size())
-                       : QString("Take this step"));
+    take_->setText(found_->lines.size() > 1 ? tr("Take these %1 steps").arg(found_->lines.size())
+                                            : tr("Take this step"));
 }
 
 } // namespace mezzet::app

@@ -1,4 +1,5 @@
 #include "app/dialogs/paper_choice.h"
+#include "app/look/tr.h"
 
 #include "sheets/paper.h"
 
@@ -8,7 +9,7 @@ namespace mezzet::app {
 
 QComboBox* newPaperBox() {
     auto* box = new QComboBox;
-    box->addItem("The job's own", "");
+    box->addItem(tr("The job's own"), "");
     for (const char* p : {"Letter", "Tabloid", "A4", "A3"})
         box->addItem(p, p);
     return box;
@@ -16,7 +17,7 @@ QComboBox* newPaperBox() {
 
 QComboBox* newScaleBox(Units units) {
     auto* box = new QComboBox;
-    box->addItem("The largest that fits", "");
+    box->addItem(tr("The largest that fits"), "");
     for (const bool system : {isMetric(units), !isMetric(units)})
         for (const auto& s : sheets::usualScales(system))
             box->addItem(QString::fromStdString(s.words), QString::fromStdString(s.words));

@@ -1,4 +1,5 @@
 #include "app/dialogs/pictures_dialog.h"
+#include "app/look/tr.h"
 
 #include "app/look/style.h"
 #include "app/look/widgets.h"
@@ -28,14 +29,15 @@ PicturesDialog::PicturesDialog(JobSession& session, int frame, QWidget* parent)
     : QDialog(parent), session_(session), frame_(frame) {
     setObjectName("picturesDialog");
     const Piece* p = session.project()->scheme().byId(frame);
-    setWindowTitle(p != nullptr ? "Which picture for " + fromCore(p->name) : "Which picture");
+    setWindowTitle(p != nullptr ? tr("Which picture for ") + fromCore(p->name)
+                                : tr("Which picture"));
     openAt(*this, {1120, 700});
     auto* whole = new QVBoxLayout(this);
     whole->setContentsMargins(18, 14, 18, 14);
     whole->setSpacing(10);
     list_ = new QListWidget;
     list_->setObjectName("picturesList");
-    list_->setAccessibleName("Pictures, the best first");
+    list_->setAccessibleName(tr("Pictures, the best first"));
     list_->setViewMode(QListView::IconMode);
     list_->setIconSize(shownSize);
     list_->setGridSize({shownSize.width() + 24, shownSize.height() + 110});
@@ -50,29 +52,30 @@ PicturesDialog::PicturesDialog(JobSession& session, int frame, QWidget* parent)
     told_->setMinimumHeight(22);
     whole->addWidget(told_);
     auto* foot = new QHBoxLayout;
-    auto* more = new QPushButton("Choose pictures …");
+    auto* more = new QPushButton(tr("Choose pictures …"));
     more->setObjectName("picturesChoose");
     more->setAutoDefault(false);
     connect(more, &QPushButton::clicked, this, [this] {
-        take(QFileDialog::getOpenFileNames(this, "Pictures to try", {},
-                                           "Pictures (*.png *.jpg *.jpeg)"));
+        take(QFileDialog::getOpenFileNames(this, tr("Pictures to try"), {},
+                                           tr("Pictures (*.png *.jpg *.jpeg)")));
     });
     foot->addWidget(more);
-    hang_ = new QPushButton("Put it in the frame");
+    hang_ = new QPushButton(tr("Put it in the frame"));
     hang_->setObjectName("picturesHang");
     hang_->setAutoDefault(false);
     hang_->setEnabled(false);
     connect(hang_, &QPushButton::clicked, this, [this] { hang(); });
     foot->addWidget(hang_);
     foot->addStretch(1);
-    addPlainButton(foot, "Close", "picturesClose", [this] { accept(); });
+    addPlainButton(foot, tr("Close"), "picturesClose", [this] { accept(); });
     whole->addLayout(foot);
     connect(list_, &QListWidget::currentRowChanged, this,
             [this](int row) { hang_->setEnabled(row >= 0); });
     connect(&session, &JobSession::jobChanged, this, &PicturesDialog::showTried);
     if (roomColours(*session.scene()).empty())
-        told_->setText("No colour of the room is told yet: say it on the line, like “colour walls "
-                       "sage” and “colour sofa navy”; or take the palette from a picture.");
+        told_->setText(
+            tr("No colour of the room is told yet: say it on the line, like “colour walls "
+               "sage” and “colour sofa navy”; or take the palette from a picture."));
 }
 
 PicturesDialog::~PicturesDialog() = default;
@@ -153,7 +156,7 @@ void PicturesDialog::showTried() {
         icon.addPixmap(shown, QIcon::Selected);
         auto* item = new QListWidgetItem(
             icon, QString("%1\n%2").arg(fromCore(t.picture.name), fromCore(t.answer.why)), list_);
-        item->setToolTip(QString("%1 of 1").arg(t.answer.score, 0, 'f', 2));
+        item->setToolTip(tr("%1 of 1").arg(t.answer.score, 0, 'f', 2));
     }
     if (list_->count() > 0)
         list_->setCurrentRow(std::clamp(chosen, 0, list_->count() - 1));
@@ -168,7 +171,7 @@ bool PicturesDialog::hang() {
     const bool done =
         session_.apply(sheets::intoFrame(*session_.project(), *session_.scene(), *p, t.picture));
     if (done)
-        told_->setText(fromCore(t.picture.name) + " is in the frame");
+        told_->setText(fromCore(t.picture.name) + tr(" is in the frame"));
     return done;
 }
 

@@ -1,4 +1,5 @@
 #include "app/dialogs/piece_dialog.h"
+#include "app/look/tr.h"
 
 #include "app/look/style.h"
 #include "edit/new_piece.h"
@@ -18,13 +19,13 @@ PieceDialog::PieceDialog(JobSession& session, int piece, QWidget* parent)
     const Piece& p = *session.project()->scheme().byId(piece);
     const Notation n = session.project()->notation;
     setObjectName("pieceDialog");
-    setWindowTitle(QString("Name and sizes: %1").arg(QString::fromStdString(p.name)));
+    setWindowTitle(tr("Name and sizes: %1").arg(QString::fromStdString(p.name)));
     auto* column = new QVBoxLayout(this);
     column->setContentsMargins(18, 16, 18, 14);
     auto* form = new QFormLayout;
     form->setHorizontalSpacing(14);
     form->setVerticalSpacing(9);
-    const auto row = [&](const char* label, const QString& value) {
+    const auto row = [&](const QString& label, const QString& value) {
         auto* edit = new QLineEdit(value);
         edit->setAccessibleName(label);
         edit->setMinimumWidth(240);
@@ -32,11 +33,11 @@ PieceDialog::PieceDialog(JobSession& session, int piece, QWidget* parent)
         return edit;
     };
     const auto length = [&](Length l) { return QString::fromStdString(writeGap(l, n)); };
-    name_ = row("Name", QString::fromStdString(p.name));
-    width_ = row("Width", length(p.size.width));
+    name_ = row(tr("Name"), QString::fromStdString(p.name));
+    width_ = row(tr("Width"), length(p.size.width));
     // Of what hangs the height is what is seen.
-    depth_ = row(p.onWall() ? "Stands out" : "Depth", length(p.size.depth));
-    height_ = row("Height", length(p.size.height));
+    depth_ = row(p.onWall() ? tr("Stands out") : tr("Depth"), length(p.size.depth));
+    height_ = row(tr("Height"), length(p.size.height));
     column->addLayout(form);
     fault_ = new QLabel;
     fault_->setTextFormat(Qt::PlainText);
@@ -45,8 +46,8 @@ PieceDialog::PieceDialog(JobSession& session, int piece, QWidget* parent)
     fault_->hide();
     column->addWidget(fault_);
     auto* buttons = new QDialogButtonBox;
-    auto* keep = buttons->addButton("Keep these", QDialogButtonBox::AcceptRole);
-    buttons->addButton("Leave as it was", QDialogButtonBox::RejectRole);
+    auto* keep = buttons->addButton(tr("Keep these"), QDialogButtonBox::AcceptRole);
+    buttons->addButton(tr("Leave as it was"), QDialogButtonBox::RejectRole);
     keep->setDefault(true);
     connect(buttons, &QDialogButtonBox::accepted, this, &PieceDialog::accept);
     connect(buttons, &QDialogButtonBox::rejected, this, &QDialog::reject);

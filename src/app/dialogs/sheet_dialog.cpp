@@ -1,4 +1,5 @@
 #include "app/dialogs/sheet_dialog.h"
+#include "app/look/tr.h"
 
 #include "app/dialogs/paper_choice.h"
 #include "app/look/plain_words.h"
@@ -60,7 +61,7 @@ QString askWhere(QWidget* over, const QString& title, const QString& name, const
 SheetDialog::SheetDialog(ProjectPtr job, const QString& first, SurfaceId looked, QWidget* parent)
     : QDialog(parent), job_(std::move(job)) {
     setObjectName("sheetDialog");
-    setWindowTitle("Print a sheet");
+    setWindowTitle(tr("Print a sheet"));
     const Units units = job_->notation.units;
     auto* whole = new QHBoxLayout(this);
     whole->setContentsMargins(18, 16, 18, 14);
@@ -70,9 +71,9 @@ SheetDialog::SheetDialog(ProjectPtr job, const QString& first, SurfaceId looked,
     left->setSpacing(10);
     list_ = new QListWidget;
     list_->setObjectName("sheetKinds");
-    list_->setAccessibleName("Sheets");
+    list_->setAccessibleName(tr("Sheets"));
     for (const sheets::SheetKind* k : sheets::sheetKinds()) {
-        auto* item = new QListWidgetItem(k->title, list_);
+        auto* item = new QListWidgetItem(tr(k->title), list_);
         item->setData(Qt::UserRole, QString(k->id));
         if (first == k->id)
             list_->setCurrentItem(item);
@@ -92,19 +93,19 @@ SheetDialog::SheetDialog(ProjectPtr job, const QString& first, SurfaceId looked,
     paper_ = newPaperBox();
     scale_ = newScaleBox(units);
     piece_ = new QComboBox;
-    piece_->addItem("All that hangs", "");
+    piece_->addItem(tr("All that hangs"), "");
     for (const Piece& p : job_->scheme().hung())
         piece_->addItem(QString::fromStdString(p.name), QString::fromStdString(p.name));
     roll_ = new QLineEdit;
-    roll_->setPlaceholderText("empty for tiles; a width, like 24 or 610mm");
+    roll_->setPlaceholderText(tr("empty for tiles; a width, like 24 or 610mm"));
     format_ = new QComboBox;
-    form_->addRow("Wall", wall_);
-    form_->addRow("Of", piece_);
-    form_->addRow("Paper", paper_);
-    form_->addRow("Scale", scale_);
-    form_->addRow("On a roll of", roll_);
-    form_->addRow("File", format_);
-    client_ = new QCheckBox("For a client: leave off what is to mend");
+    form_->addRow(tr("Wall"), wall_);
+    form_->addRow(tr("Of"), piece_);
+    form_->addRow(tr("Paper"), paper_);
+    form_->addRow(tr("Scale"), scale_);
+    form_->addRow(tr("On a roll of"), roll_);
+    form_->addRow(tr("File"), format_);
+    client_ = new QCheckBox(tr("For a client: leave off what is to mend"));
     client_->setObjectName("forClient");
     form_->addRow(client_);
     left->addLayout(form_);
@@ -114,9 +115,9 @@ SheetDialog::SheetDialog(ProjectPtr job, const QString& first, SurfaceId looked,
     left->addWidget(note_);
     left->addStretch(1);
     auto* buttons = new QDialogButtonBox;
-    print_ = buttons->addButton("Save the sheet …", QDialogButtonBox::AcceptRole);
+    print_ = buttons->addButton(tr("Save the sheet …"), QDialogButtonBox::AcceptRole);
     print_->setDefault(true);
-    buttons->addButton("Cancel", QDialogButtonBox::RejectRole);
+    buttons->addButton(tr("Cancel"), QDialogButtonBox::RejectRole);
     left->addWidget(buttons);
     auto* side = new QWidget;
     side->setLayout(left);
@@ -127,14 +128,14 @@ SheetDialog::SheetDialog(ProjectPtr job, const QString& first, SurfaceId looked,
     auto* right = new QVBoxLayout;
     picture_ = new QLabel;
     picture_->setObjectName("sheetPicture");
-    picture_->setAccessibleName("The sheet as it will be printed");
+    picture_->setAccessibleName(tr("The sheet as it will be printed"));
     picture_->setAlignment(Qt::AlignCenter);
     picture_->setMinimumSize(440, 380);
     picture_->setSizePolicy(QSizePolicy::Ignored, QSizePolicy::Ignored);
     right->addWidget(picture_, 1);
     auto* turn = new QHBoxLayout;
-    back_ = new QPushButton("Page before");
-    on_ = new QPushButton("Next page");
+    back_ = new QPushButton(tr("Page before"));
+    on_ = new QPushButton(tr("Next page"));
     for (auto* b : {back_, on_})
         b->setAutoDefault(false);
     said_ = new QLabel;
@@ -148,7 +149,7 @@ SheetDialog::SheetDialog(ProjectPtr job, const QString& first, SurfaceId looked,
 
     // The walls, with the one that is looked at first.
     for (std::size_t i = 0; i < job_->room->walls.size(); ++i)
-        wall_->addItem("Wall " + QString::fromStdString(job_->room->walls[i].name),
+        wall_->addItem(tr("Wall ") + QString::fromStdString(job_->room->walls[i].name),
                        static_cast<int>(i));
     if (looked.isWall())
         wall_->setCurrentIndex(std::max(wall_->findData(looked.wall()), 0));
@@ -197,13 +198,13 @@ const sheets::SheetKind& SheetDialog::kind() const {
 /// Shows the rows of what the chosen sheet asks for.
 void SheetDialog::askFor() {
     const sheets::SheetKind& k = kind();
-    about_->setText(k.about);
-    note_->setText(k.note);
+    about_->setText(tr(k.about));
+    note_->setText(tr(k.note));
     note_->setVisible(*k.note != '\0');
     const bool any = k.asks.has(sheets::Asks::anyWall);
     const int every = wall_->findData(-1);
     if (any && every < 0)
-        wall_->insertItem(0, "Every wall", -1);
+        wall_->insertItem(0, tr("Every wall"), -1);
     if (!any && every >= 0)
         wall_->removeItem(every);
     form_->setRowVisible(wall_, any || k.asks.has(sheets::Asks::wall));
@@ -214,11 +215,11 @@ void SheetDialog::askFor() {
     form_->setRowVisible(client_, k.asks.has(sheets::Asks::mends));
     const auto chosen = format_->currentData();
     format_->clear();
-    format_->addItem("PDF, to print", "pdf");
-    format_->addItem("SVG, to draw on", "svg");
-    format_->addItem("PNG, to send", "png");
+    format_->addItem(tr("PDF, to print"), "pdf");
+    format_->addItem(tr("SVG, to draw on"), "svg");
+    format_->addItem(tr("PNG, to send"), "png");
     if (k.table != nullptr)
-        format_->addItem("CSV, a table", "csv");
+        format_->addItem(tr("CSV, a table"), "csv");
     format_->setCurrentIndex(std::max(format_->findData(chosen), 0));
     // As it was asked for last.
     if (const auto it = job_->prints.find(k.id); it != job_->prints.end()) {
@@ -259,7 +260,7 @@ void SheetDialog::markScales(const std::vector<bool>& fits) {
     for (std::size_t i = 0; i < fits.size() && static_cast<int>(i) + 1 < scale_->count(); ++i) {
         auto* item = model->item(static_cast<int>(i) + 1);
         const auto words = item->data(Qt::UserRole).toString();
-        item->setText(fits[i] ? words : words + ", too large for the paper");
+        item->setText(fits[i] ? words : words + tr(", too large for the paper"));
         item->setEnabled(fits[i]);
     }
 }
@@ -327,7 +328,7 @@ void SheetDialog::draw() {
             out.words = QString("%1, %2").arg(QString::fromStdString(sheet->on),
                                               QString::fromStdString(sheet->scale));
             if (out.pages > 1)
-                out.words += QString(", page %1 of %2").arg(shown + 1).arg(out.pages);
+                out.words += tr(", page %1 of %2").arg(shown + 1).arg(out.pages);
             if (!sheet->told.empty())
                 out.words += "; " + QString::fromStdString(sheet->told);
             return out;
@@ -346,7 +347,7 @@ void SheetDialog::draw() {
             on_->setEnabled(page_ + 1 < pages_);
             showPicture();
         },
-        [this](const QString& fault) { said_->setText("It can't be shown: " + fault); });
+        [this](const QString& fault) { said_->setText(tr("It can't be shown: ") + fault); });
 }
 
 void SheetDialog::showPicture() {

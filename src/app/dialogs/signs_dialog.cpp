@@ -1,4 +1,5 @@
 #include "app/dialogs/signs_dialog.h"
+#include "app/look/tr.h"
 
 #include "app/look/style.h"
 #include "room/room.h"
@@ -66,7 +67,7 @@ Sign::Paint verdict(Verdict v) {
 } // namespace
 
 SignsDialog::SignsDialog(Notation n, QWidget* parent) : QDialog(parent) {
-    setWindowTitle("Signs");
+    setWindowTitle(tr("Signs"));
     setObjectName("signs");
     auto* column = new QVBoxLayout(this);
     auto* grid = new QGridLayout;
@@ -80,21 +81,21 @@ SignsDialog::SignsDialog(Notation n, QWidget* parent) : QDialog(parent) {
         };
     };
     const std::vector<std::pair<Sign::Paint, QString>> signs{
-        {verdict(Verdict::right), "right: within its band"},
-        {verdict(Verdict::tight), "tight: less than the band asks"},
-        {verdict(Verdict::loose), "loose: more than the band asks"},
-        {verdict(Verdict::clash), "clash: two things in one place, or outside"},
-        {verdict(Verdict::note), "for information"},
-        {stroke(QPen(look().tight, 2.2)), "what a reading measures, of what is to mend"},
-        {stroke(QPen(look().chosen, 1.4, Qt::DashLine)), "what a dragged piece lines up with"},
-        {stroke(QPen(look().chosen, 1.6, Qt::DashDotLine)), "the edge of a zone"},
-        {stroke(QPen(look().soft, 1, Qt::DashLine)), "overhead: a slope, a tray or a beam"},
+        {verdict(Verdict::right), tr("right: within its band")},
+        {verdict(Verdict::tight), tr("tight: less than the band asks")},
+        {verdict(Verdict::loose), tr("loose: more than the band asks")},
+        {verdict(Verdict::clash), tr("clash: two things in one place, or outside")},
+        {verdict(Verdict::note), tr("for information")},
+        {stroke(QPen(look().tight, 2.2)), tr("what a reading measures, of what is to mend")},
+        {stroke(QPen(look().chosen, 1.4, Qt::DashLine)), tr("what a dragged piece lines up with")},
+        {stroke(QPen(look().chosen, 1.6, Qt::DashDotLine)), tr("the edge of a zone")},
+        {stroke(QPen(look().soft, 1, Qt::DashLine)), tr("overhead: a slope, a tray or a beam")},
         {[](QPainter& p) {
              p.setPen(QPen(look().chosen, 1.4));
              p.setBrush(look().field);
              p.drawRect(QRectF(39, 17, 6, 6));
          },
-         "drag to size the chosen piece; Ctrl from its middle"},
+         tr("drag to size the chosen piece; Ctrl from its middle")},
         {[](QPainter& p) {
              p.setPen(QPen(look().chosen, 1.4));
              p.setBrush(look().field);
@@ -102,22 +103,22 @@ SignsDialog::SignsDialog(Notation n, QWidget* parent) : QDialog(parent) {
              p.setBrush(look().chosen);
              p.drawEllipse(QPointF(42, 20), 1.6, 1.6);
          },
-         "drag to turn it, in steps of 5 degrees; Shift finer"},
+         tr("drag to turn it, in steps of 5 degrees; Shift finer")},
         {[](QPainter& p) {
              p.setPen(QPen(look().tight, 1.6));
              p.drawLine(QPointF(37, 15), QPointF(47, 25));
              p.drawLine(QPointF(37, 25), QPointF(47, 15));
          },
-         "a hook; in a circle: into a stud"},
-        {inPlan("window 4' from left, 4' wide, 4' high, sill 30", n), "a window"},
+         tr("a hook; in a circle: into a stud")},
+        {inPlan("window 4' from left, 4' wide, 4' high, sill 30", n), tr("a window")},
         {inPlan("door 5' from left, 30 wide, hinge left, swings in", n),
-         "a door: its leaf, and the floor it sweeps"},
-        {inPlan("opening 4' from left, 4' wide", n), "an opening without a door"},
-        {inPlan("outlet 6' from left, 14 up", n), "an outlet"},
-        {inPlan("switch 6' from left, 48 up", n), "a switch"},
-        {inPlan("light 6' from left, 62 up", n), "a wall light's outlet"},
-        {inPlan("chimney 4' from left, 4' wide, 14 deep", n), "a chimney breast"},
-        {inPlan("radiator 4' from left, 4' wide, 4 deep", n), "a radiator"}};
+         tr("a door: its leaf, and the floor it sweeps")},
+        {inPlan("opening 4' from left, 4' wide", n), tr("an opening without a door")},
+        {inPlan("outlet 6' from left, 14 up", n), tr("an outlet")},
+        {inPlan("switch 6' from left, 48 up", n), tr("a switch")},
+        {inPlan("light 6' from left, 62 up", n), tr("a wall light's outlet")},
+        {inPlan("chimney 4' from left, 4' wide, 14 deep", n), tr("a chimney breast")},
+        {inPlan("radiator 4' from left, 4' wide, 4 deep", n), tr("a radiator")}};
     const int rows = static_cast<int>(signs.size() + 1) / 2;
     for (int i = 0; i < static_cast<int>(signs.size()); ++i) {
         const auto& [paint, words] = signs[static_cast<std::size_t>(i)];
@@ -128,7 +129,7 @@ SignsDialog::SignsDialog(Notation n, QWidget* parent) : QDialog(parent) {
         grid->addWidget(label, i % rows, i / rows * 2 + 1);
     }
     auto* buttons = new QDialogButtonBox;
-    auto* close = buttons->addButton("Close", QDialogButtonBox::RejectRole);
+    auto* close = buttons->addButton(tr("Close"), QDialogButtonBox::RejectRole);
     close->setIcon({});
     connect(buttons, &QDialogButtonBox::rejected, this, &QDialog::reject);
     column->addWidget(buttons);

@@ -1,4 +1,5 @@
 #include "app/dialogs/dress_dialog.h"
+#include "app/look/tr.h"
 
 #include "app/look/style.h"
 #include "edit/place_thing.h"
@@ -17,7 +18,7 @@ UnitPicture::UnitPicture(JobSession& session, QWidget* parent)
     setFocusPolicy(Qt::StrongFocus);
     setMinimumSize(320, 280);
     setMouseTracking(true);
-    setAccessibleName("The unit from the front");
+    setAccessibleName(tr("The unit from the front"));
     connect(&session, &JobSession::jobChanged, this, [this] {
         if (session_.project()->scheme().byId(chosen_) == nullptr)
             chosen_ = 0;
@@ -76,8 +77,8 @@ void UnitPicture::paintEvent(QPaintEvent*) {
         p.setFont(sheets::sans(14));
         p.setPen(look().soft);
         p.drawText(rect(), Qt::AlignCenter | Qt::TextWordWrap,
-                   "There is no piece with shelves, and nothing on a table yet.\nAdd one, like: "
-                   "bookcase against wall A, 5 shelves");
+                   tr("There is no piece with shelves, and nothing on a table yet.\nAdd one, like: "
+                      "bookcase against wall A, 5 shelves"));
         return;
     }
     sheets::UnitView v = drawn();
@@ -182,7 +183,7 @@ void UnitPicture::moveBy(double mm) {
             if (t.id == chosen_ && t.on == 0)
                 if (const auto edit =
                         putThing(*session_.project(), scene, chosen_, s.id, t.at.x + mm))
-                    session_.apply(*edit, QString("thing %1").arg(chosen_));
+                    session_.apply(*edit, tr("thing %1").arg(chosen_));
 }
 
 void UnitPicture::keyPressEvent(QKeyEvent* e) {
@@ -210,7 +211,7 @@ void UnitPicture::keyPressEvent(QKeyEvent* e) {
         if (chosen_ != 0) {
             const int gone = chosen_;
             choose(0);
-            session_.apply({"take away", {RemovePiece{gone}}, {}});
+            session_.apply({inOwnWords("take away"), {RemovePiece{gone}}, {}});
         }
         return;
     default:

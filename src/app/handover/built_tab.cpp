@@ -1,4 +1,5 @@
 #include "app/handover/built_tab.h"
+#include "app/look/tr.h"
 
 #include "app/look/widgets.h"
 #include "edit/language.h"
@@ -18,8 +19,9 @@ BuiltTab::BuiltTab(JobSession& session) : HandoverTab(session) {
     auto* whole = new QVBoxLayout(this);
     whole->setContentsMargins(12, 12, 12, 8);
     whole->setSpacing(8);
-    table_ = newTable("builtTable", "What was measured",
-                      {"Of", "What", "Planned", "Built", "Off", "Measured on", "Does it matter?"});
+    table_ = newTable("builtTable", tr("What was measured"),
+                      {tr("Of"), tr("What"), tr("Planned"), tr("Built"), tr("Off"),
+                       tr("Measured on"), tr("Does it matter?")});
     table_->setWordWrap(true);
     table_->setSelectionMode(QAbstractItemView::SingleSelection);
     table_->setEditTriggers(QAbstractItemView::NoEditTriggers);
@@ -27,12 +29,12 @@ BuiltTab::BuiltTab(JobSession& session) : HandoverTab(session) {
     auto* said = new QHBoxLayout;
     line_ = new QLineEdit;
     line_->setObjectName("builtLine");
-    line_->setAccessibleName("What was measured");
+    line_->setAccessibleName(tr("What was measured"));
     line_->setPlaceholderText(
         fromCore(exampleIn("hook of harbour 58 up; sofa 36 from wall A; bottom of pendant 62",
                            session_.project()->notation.units)));
     said->addWidget(line_, 1);
-    sure_ = new QPushButton("It is so: keep it");
+    sure_ = new QPushButton(tr("It is so: keep it"));
     sure_->setObjectName("builtSure");
     sure_->setAutoDefault(false);
     sure_->hide();
@@ -40,17 +42,17 @@ BuiltTab::BuiltTab(JobSession& session) : HandoverTab(session) {
     whole->addLayout(said);
     auto* foot = new QHBoxLayout;
     foot->addStretch(1);
-    addPlainButton(foot, "Take it as it is", "builtTake", [this] { takeAsItIs(); });
-    addPlainButton(foot, "Forget this measure", "builtForget", [this] {
+    addPlainButton(foot, tr("Take it as it is"), "builtTake", [this] { takeAsItIs(); });
+    addPlainButton(foot, tr("Forget this measure"), "builtForget", [this] {
         const auto all = marks();
         const int row = table_->currentRow();
         if (row < 0 || static_cast<std::size_t>(row) >= all.size())
             return;
         Handover h = *session_.project()->handover;
         std::erase(h.built, all[static_cast<std::size_t>(row)]);
-        session_.apply({"forget a measure", {SetHandover{h}}, {}});
+        session_.apply({inOwnWords("forget a measure"), {SetHandover{h}}, {}});
     });
-    addPlainButton(foot, "Print it …", "builtPrint", [this] { emit printWanted(); });
+    addPlainButton(foot, tr("Print it …"), "builtPrint", [this] { emit printWanted(); });
     whole->addLayout(foot);
     connect(line_, &QLineEdit::returnPressed, this, [this] { say(); });
     connect(line_, &QLineEdit::textEdited, sure_, &QPushButton::hide);
@@ -81,13 +83,13 @@ void BuiltTab::refresh() {
             check ? write(check->mark.planned, job.notation) : "",
             write(m.built, job.notation),
             !check          ? ""
-            : check->agrees ? "as planned"
+            : check->agrees ? inOwnWords("as planned")
                             : (off > Length{} ? "+" : "-") + write(abs(off), job.notation),
             dayWords(m.day),
             !check           ? check.problem().sentence()
             : check->agrees  ? ""
-            : check->matters ? "Yes: " + check->why
-                             : "No: " + check->why};
+            : check->matters ? inOwnWords("Yes: ") + check->why
+                             : inOwnWords("No: ") + check->why};
         for (int c = 0; c < 7; ++c)
             table_->setItem(row, c,
                             new QTableWidgetItem(fromCore(cells.at(static_cast<std::size_t>(c)))));
@@ -110,17 +112,17 @@ void BuiltTab::say(bool sure) {
         return emit told(fromCore(check.problem().sentence()), true);
     if (check->askAgain && !sure) {
         sure_->show();
-        return emit told(QString("That is %1, and %2 was planned: measure it again")
+        return emit told(tr("That is %1, and %2 was planned: measure it again")
                              .arg(fromCore(write(mark->built, job.notation)),
                                   fromCore(write(mark->planned, job.notation))),
                          true);
     }
     sure_->hide();
-    if (session_.apply({"as built", {SetHandover{withBuilt(job, {*mark})}}, {}})) {
+    if (session_.apply({inOwnWords("as built"), {SetHandover{withBuilt(job, {*mark})}}, {}})) {
         line_->clear();
-        emit told(check->agrees    ? QString("As planned")
-                  : check->matters ? "It matters: " + fromCore(check->why)
-                                   : "It is kept; no reading changes its verdict",
+        emit told(check->agrees    ? tr("As planned")
+                  : check->matters ? tr("It matters: ") + fromCore(check->why)
+                                   : tr("It is kept; no reading changes its verdict"),
                   check->matters && !check->agrees);
     }
 }

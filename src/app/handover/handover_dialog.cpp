@@ -1,4 +1,5 @@
 #include "app/handover/handover_dialog.h"
+#include "app/look/tr.h"
 
 #include "app/dialogs/paper_choice.h"
 #include "app/look/style.h"
@@ -22,18 +23,18 @@ namespace mezzet::app {
 HandoverDialog::HandoverDialog(JobSession& session, QWidget* parent)
     : QDialog(parent), session_(session) {
     setObjectName("handoverDialog");
-    setWindowTitle("Hand over");
+    setWindowTitle(tr("Hand over"));
     openAt(*this, {1160, 740});
     auto* whole = new QVBoxLayout(this);
     whole->setContentsMargins(18, 14, 18, 14);
     whole->setSpacing(10);
     tabs_ = new QTabWidget;
     tabs_->setObjectName("handoverTabs");
-    tabs_->addTab(list_ = new ListTab(session), "The list");
-    tabs_->addTab(order_ = new OrderTab(session), "Order of work");
-    tabs_->addTab(tape_ = new TapeTab(session), "Tape-out");
-    tabs_->addTab(built_ = new BuiltTab(session), "As built");
-    tabs_->addTab(bookTab(), "The book");
+    tabs_->addTab(list_ = new ListTab(session), tr("The list"));
+    tabs_->addTab(order_ = new OrderTab(session), tr("Order of work"));
+    tabs_->addTab(tape_ = new TapeTab(session), tr("Tape-out"));
+    tabs_->addTab(built_ = new BuiltTab(session), tr("As built"));
+    tabs_->addTab(bookTab(), tr("The book"));
     whole->addWidget(tabs_, 1);
     auto* foot = new QHBoxLayout;
     told_ = new QLabel;
@@ -42,8 +43,8 @@ HandoverDialog::HandoverDialog(JobSession& session, QWidget* parent)
     told_->setWordWrap(true);
     told_->setMinimumHeight(22);
     foot->addWidget(told_, 1);
-    addPlainButton(foot, "Undo", "handoverUndo", [this] { session_.undo(); });
-    addPlainButton(foot, "Close", "handoverClose", [this] { accept(); });
+    addPlainButton(foot, tr("Undo"), "handoverUndo", [this] { session_.undo(); });
+    addPlainButton(foot, tr("Close"), "handoverClose", [this] { accept(); });
     whole->addLayout(foot);
     connect(tabs_, &QTabWidget::currentChanged, told_, &QLabel::clear);
     connect(&session, &JobSession::told, this, &HandoverDialog::tell);
@@ -66,16 +67,17 @@ QWidget* HandoverDialog::bookTab() {
     whole->setContentsMargins(12, 12, 12, 8);
     whole->setSpacing(8);
     auto* top = new QHBoxLayout;
-    auto* label = new QLabel("One PDF, with contents and page numbers, for");
+    auto* label = new QLabel(tr("One PDF, with contents and page numbers, for"));
     reader_ = new QComboBox;
     reader_->setObjectName("bookReader");
-    reader_->setAccessibleName("Who the book is for");
-    for (const auto& [words, reader] : {std::pair{"yourself: all of it", sheets::Reader::all},
-                                        std::pair{"the client", sheets::Reader::client},
-                                        std::pair{"the shop", sheets::Reader::shop},
-                                        std::pair{"the electrician", sheets::Reader::electrician},
-                                        std::pair{"the installer", sheets::Reader::installer},
-                                        std::pair{"the workroom", sheets::Reader::workroom}})
+    reader_->setAccessibleName(tr("Who the book is for"));
+    for (const auto& [words, reader] :
+         {std::pair{tr("yourself: all of it"), sheets::Reader::all},
+          std::pair{tr("the client"), sheets::Reader::client},
+          std::pair{tr("the shop"), sheets::Reader::shop},
+          std::pair{tr("the electrician"), sheets::Reader::electrician},
+          std::pair{tr("the installer"), sheets::Reader::installer},
+          std::pair{tr("the workroom"), sheets::Reader::workroom}})
         reader_->addItem(words, static_cast<int>(reader));
     label->setBuddy(reader_);
     top->addWidget(label);
@@ -83,10 +85,10 @@ QWidget* HandoverDialog::bookTab() {
     top->addSpacing(12);
     paper_ = newPaperBox();
     paper_->setObjectName("bookPaper");
-    paper_->setAccessibleName("Paper");
+    paper_->setAccessibleName(tr("Paper"));
     scale_ = newScaleBox(session_.project()->notation.units);
     scale_->setObjectName("bookScale");
-    scale_->setAccessibleName("Scale of plans and walls");
+    scale_->setAccessibleName(tr("Scale of plans and walls"));
     for (const auto& [words, box] : {std::pair{"on", paper_}, std::pair{"at", scale_}}) {
         top->addWidget(new QLabel(words));
         top->addWidget(box);
@@ -95,15 +97,15 @@ QWidget* HandoverDialog::bookTab() {
     whole->addLayout(top);
     chapters_ = new QListWidget;
     chapters_->setObjectName("bookChapters");
-    chapters_->setAccessibleName("What is in it");
+    chapters_->setAccessibleName(tr("What is in it"));
     whole->addWidget(chapters_, 1);
-    auto* note = new QLabel("Costs and what is to mend are in your own book only. What there is "
-                            "nothing to show of is left out.");
+    auto* note = new QLabel(tr("Costs and what is to mend are in your own book only. What there is "
+                               "nothing to show of is left out."));
     note->setProperty("quiet", true);
     note->setWordWrap(true);
     whole->addWidget(note);
     auto* foot = new QHBoxLayout;
-    auto* make = new QPushButton("Make the book …");
+    auto* make = new QPushButton(tr("Make the book …"));
     make->setObjectName("bookMake");
     make->setAutoDefault(false);
     connect(make, &QPushButton::clicked, this, [this] {
@@ -111,7 +113,7 @@ QWidget* HandoverDialog::bookTab() {
         emit printBook(asked());
     });
     foot->addWidget(make);
-    addPlainButton(foot, "The shopping card alone …", "bookCard", [this] { emit printCard(); });
+    addPlainButton(foot, tr("The shopping card alone …"), "bookCard", [this] { emit printCard(); });
     foot->addStretch(1);
     whole->addLayout(foot);
     connect(reader_, &QComboBox::currentIndexChanged, this, &HandoverDialog::showChapters);

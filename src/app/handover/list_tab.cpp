@@ -1,4 +1,5 @@
 #include "app/handover/list_tab.h"
+#include "app/look/tr.h"
 
 #include "app/look/widgets.h"
 #include "edit/handed_over.h"
@@ -61,18 +62,18 @@ ListTab::ListTab(JobSession& session) : HandoverTab(session) {
     auto* top = new QHBoxLayout;
     filter_ = new QLineEdit;
     filter_->setObjectName("listFilter");
-    filter_->setPlaceholderText("Show only what has this in it");
-    filter_->setAccessibleName("Show only what has this in it");
+    filter_->setPlaceholderText(tr("Show only what has this in it"));
+    filter_->setAccessibleName(tr("Show only what has this in it"));
     filter_->setClearButtonEnabled(true);
     top->addWidget(filter_, 1);
     shown_ = new QComboBox;
     shown_->setObjectName("listShown");
-    shown_->setAccessibleName("Show which states");
-    shown_->addItem("Every state", -1);
+    shown_->setAccessibleName(tr("Show which states"));
+    shown_->addItem(tr("Every state"), -1);
     states_ = new QComboBox;
     states_->setObjectName("listStates");
-    states_->setAccessibleName("Give the chosen rows a state");
-    states_->addItem("Give the chosen …", -1);
+    states_->setAccessibleName(tr("Give the chosen rows a state"));
+    states_->addItem(tr("Give the chosen …"), -1);
     for (std::size_t i = 0; i < itemStates; ++i) {
         const auto word = fromCore(std::string(itemStateName(static_cast<ItemState>(i))));
         shown_->addItem(word, static_cast<int>(i));
@@ -80,35 +81,36 @@ ListTab::ListTab(JobSession& session) : HandoverTab(session) {
     }
     top->addWidget(shown_);
     top->addWidget(states_);
-    auto* budgetLabel = new QLabel("Budget");
+    auto* budgetLabel = new QLabel(tr("Budget"));
     budget_ = new QLineEdit;
     budget_->setObjectName("listBudget");
-    budget_->setAccessibleName("Budget");
+    budget_->setAccessibleName(tr("Budget"));
     budget_->setFixedWidth(110);
-    budget_->setPlaceholderText("none");
+    budget_->setPlaceholderText(tr("none"));
     budgetLabel->setBuddy(budget_);
     top->addWidget(budgetLabel);
     top->addWidget(budget_);
     whole->addLayout(top);
 
-    table_ = newTable("listTable", "The list",
-                      {"Name", "State", "From", "Price", "How many", "Lead, days", "Comes on",
-                       "Size", "Room", "Zone", "Note"});
+    table_ = newTable("listTable", tr("The list"),
+                      {tr("Name"), tr("State"), tr("From"), tr("Price"), tr("How many"),
+                       tr("Lead, days"), tr("Comes on"), tr("Size"), tr("Room"), tr("Zone"),
+                       tr("Note")});
     // As the schemes have them, until a heading is clicked.
     table_->horizontalHeader()->setSortIndicator(-1, Qt::AscendingOrder);
     table_->setSortingEnabled(true);
     whole->addWidget(table_, 1);
 
     auto* seen = new QHBoxLayout;
-    auto* label = new QLabel("Seen in a shop, for the chosen row: does this one fit?");
+    auto* label = new QLabel(tr("Seen in a shop, for the chosen row: does this one fit?"));
     found_ = new QLineEdit;
     found_->setObjectName("listFound");
-    found_->setAccessibleName("Does this one fit? Its size");
+    found_->setAccessibleName(tr("Does this one fit? Its size"));
     found_->setPlaceholderText(
         fromCore(exampleIn("88 x 36 x 34", session_.project()->notation.units)));
     found_->setFixedWidth(180);
     label->setBuddy(found_);
-    try_ = new QPushButton("Try it in a scheme of its own");
+    try_ = new QPushButton(tr("Try it in a scheme of its own"));
     try_->setObjectName("listTry");
     try_->setAutoDefault(false);
     try_->setEnabled(false);
@@ -126,25 +128,25 @@ ListTab::ListTab(JobSession& session) : HandoverTab(session) {
     totals_->setTextFormat(Qt::PlainText);
     totals_->setWordWrap(true);
     foot->addWidget(totals_, 1);
-    addPlainButton(foot, "Picture …", "listPicture", [this] {
-        const auto path = QFileDialog::getOpenFileName(this, "A picture of it", {},
-                                                       "Pictures (*.png *.jpg *.jpeg)");
+    addPlainButton(foot, tr("Picture …"), "listPicture", [this] {
+        const auto path = QFileDialog::getOpenFileName(this, tr("A picture of it"), {},
+                                                       tr("Pictures (*.png *.jpg *.jpeg)"));
         if (!path.isEmpty())
             putPicture(path);
     });
-    addPlainButton(foot, "Read a table …", "listRead", [this] {
-        const auto path = QFileDialog::getOpenFileName(this, "Read the list from", {},
-                                                       "Tables (*.csv);;All files (*)");
+    addPlainButton(foot, tr("Read a table …"), "listRead", [this] {
+        const auto path = QFileDialog::getOpenFileName(this, tr("Read the list from"), {},
+                                                       tr("Tables (*.csv);;All files (*)"));
         if (!path.isEmpty())
             readFrom(path);
     });
-    addPlainButton(foot, "Write a table …", "listWrite", [this] {
-        const auto path =
-            QFileDialog::getSaveFileName(this, "Write the list to", "list.csv", "Tables (*.csv)");
+    addPlainButton(foot, tr("Write a table …"), "listWrite", [this] {
+        const auto path = QFileDialog::getSaveFileName(this, tr("Write the list to"), "list.csv",
+                                                       tr("Tables (*.csv)"));
         if (!path.isEmpty())
             writeTo(path);
     });
-    addPlainButton(foot, "Print it …", "listPrint", [this] { emit printWanted(); });
+    addPlainButton(foot, tr("Print it …"), "listPrint", [this] { emit printWanted(); });
     whole->addLayout(foot);
 
     connect(filter_, &QLineEdit::textChanged, this, &ListTab::refresh);
@@ -221,14 +223,13 @@ void ListTab::refresh() {
     const ListTotals sums = totalsOf(items_);
     const auto& budget = handedOver(job).budget;
     QString words =
-        QString("%1 things, %2 in all").arg(items_.size()).arg(fromCore(writeCost(sums.all)));
+        tr("%1 things, %2 in all").arg(items_.size()).arg(fromCore(writeCost(sums.all)));
     if (budget)
-        words +=
-            sums.all <= *budget
-                ? QString("; %1 left of the budget").arg(fromCore(writeCost(*budget - sums.all)))
-                : QString("; %1 over the budget").arg(fromCore(writeCost(sums.all - *budget)));
+        words += sums.all <= *budget
+                     ? tr("; %1 left of the budget").arg(fromCore(writeCost(*budget - sums.all)))
+                     : tr("; %1 over the budget").arg(fromCore(writeCost(sums.all - *budget)));
     if (sums.unpriced > 0)
-        words += QString("; %1 without a price").arg(sums.unpriced);
+        words += tr("; %1 without a price").arg(sums.unpriced);
     totals_->setText(words);
     if (!budget_->hasFocus())
         budget_->setText(budget ? fromCore(moneyText(*budget)) : QString());
@@ -260,16 +261,17 @@ void ListTab::typed(int row, int column) {
     if (column == stated) {
         e.state = readItemState(text);
         if (!e.state)
-            return wrong("That is no state of a thing: it is had, or to find, chosen, ordered …");
+            return wrong(
+                tr("That is no state of a thing: it is had, or to find, chosen, ordered …"));
     } else if (column == price) {
         e.price = readMoney(text);
         if (!e.price)
-            return wrong("That is no price: write it like 1200 or 49.50");
+            return wrong(tr("That is no price: write it like 1200 or 49.50"));
     } else if (column == many || column == days) {
         bool ok = false;
         const int n = QString::fromStdString(text).toInt(&ok);
         if (!ok || n < 0 || n > (column == many ? mostQuantity : mostTaskDays))
-            return wrong("That is no whole number");
+            return wrong(tr("That is no whole number"));
         (column == many ? e.quantity : e.leadDays) = n;
     } else if (column == due) {
         const auto d = readDay(text);
@@ -286,11 +288,11 @@ void ListTab::typed(int row, int column) {
         Handover h = handedOver(*session_.project());
         if (ListEntry* there = h.entry(i.room, i.name)) {
             (column == from ? there->supplier : there->note).clear();
-            session_.apply({"the list", {SetHandover{h}}, {}});
+            session_.apply({inOwnWords("the list"), {SetHandover{h}}, {}});
         }
         return;
     }
-    put({e}, QString("%1 on the list").arg(fromCore(i.name)));
+    put({e}, tr("%1 on the list").arg(fromCore(i.name)));
 }
 
 void ListTab::setState(ItemState state) {
@@ -328,9 +330,9 @@ bool ListTab::putPicture(const QString& path) {
     e.name = i.name;
     e.room = i.room;
     e.picture = sheets::pictureKey(job, *picture);
-    Edit edit = listEdit(job, withEntries(job, {e}), "picture of " + i.name);
+    Edit edit = listEdit(job, withEntries(job, {e}), inOwnWords("picture of ") + i.name);
     edit.acts.insert(edit.acts.begin(), PutPicture{e.picture, *picture});
-    return session_.apply(edit, {}, QString("%1 has a picture").arg(fromCore(i.name)));
+    return session_.apply(edit, {}, tr("%1 has a picture").arg(fromCore(i.name)));
 }
 
 void ListTab::takeBudget() {
@@ -347,7 +349,7 @@ void ListTab::takeBudget() {
     if (h.budget == now)
         return;
     h.budget = now;
-    session_.apply({"the budget", {SetHandover{h}}, {}});
+    session_.apply({inOwnWords("the budget"), {SetHandover{h}}, {}});
 }
 
 void ListTab::askFits(const QString& sizes) {
@@ -377,11 +379,11 @@ void ListTab::askFits(const QString& sizes) {
     if (!found)
         return emit told(fromCore(found.problem().sentence()), true);
     QString words =
-        found->fits ? "Yes: it upsets nothing" : "No: " + fromCore(found->upsets.front());
+        found->fits ? tr("Yes: it upsets nothing") : tr("No: ") + fromCore(found->upsets.front());
     if (found->upsets.size() > 1)
-        words += QString(", and %1 more").arg(found->upsets.size() - 1);
+        words += tr(", and %1 more").arg(found->upsets.size() - 1);
     for (const auto& no : found->notIn)
-        words += "; it doesn't come in by " + fromCore(no);
+        words += tr("; it doesn't come in by ") + fromCore(no);
     tried_ = found->edit;
     try_->setEnabled(true);
     emit told(words, !found->fits);
@@ -394,7 +396,7 @@ bool ListTab::tryIt() {
     e.acts.insert(e.acts.begin(), AddScheme{});
     try_->setEnabled(false);
     tried_ = {};
-    return session_.apply(e, {}, "It is tried in a scheme of its own");
+    return session_.apply(e, {}, tr("It is tried in a scheme of its own"));
 }
 
 bool ListTab::readFrom(const QString& path) {
@@ -405,8 +407,8 @@ bool ListTab::readFrom(const QString& path) {
         emit told(fromCore(change.problem().text()), true);
         return false;
     }
-    return session_.apply(listEdit(*session_.project(), *change, "read the list"), {},
-                          "The list was read");
+    return session_.apply(listEdit(*session_.project(), *change, inOwnWords("read the list")), {},
+                          tr("The list was read"));
 }
 
 bool ListTab::writeTo(const QString& path) {

@@ -1,7 +1,9 @@
 #include "app/handover/order_tab.h"
+#include "app/look/tr.h"
 
 #include "files/whole_file.h"
 #include "measure/text.h"
+#include "measure/texts.h"
 #include "sheets/handover_draw.h"
 #include "work/calendar_file.h"
 
@@ -32,7 +34,7 @@ enum OrderColumn {
 
 } // namespace
 
-OrderPicture::OrderPicture() : PaperWidget("orderPicture", "The order of work as bars") {
+OrderPicture::OrderPicture() : PaperWidget("orderPicture", tr("The order of work as bars")) {
     setMinimumHeight(180);
 }
 
@@ -53,38 +55,39 @@ OrderTab::OrderTab(JobSession& session) : HandoverTab(session) {
     whole->setSpacing(8);
     picture_ = new OrderPicture;
     whole->addWidget(picture_, 3);
-    table_ = newTable(
-        "orderTable", "The tasks",
-        {"Task", "By", "Begins", "Ends", "Hours", "Days", "Waits after", "May slip", "After"});
+    table_ = newTable("orderTable", tr("The tasks"),
+                      {tr("Task"), tr("By"), tr("Begins"), tr("Ends"), tr("Hours"), tr("Days"),
+                       tr("Waits after"), tr("May slip"), tr("After")});
     whole->addWidget(table_, 2);
     auto* foot = new QHBoxLayout;
-    auto* label = new QLabel("Work begins on");
+    auto* label = new QLabel(tr("Work begins on"));
     from_ = new QLineEdit;
     from_->setObjectName("orderFrom");
-    from_->setAccessibleName("Work begins on");
-    from_->setPlaceholderText("next Monday");
+    from_->setAccessibleName(tr("Work begins on"));
+    from_->setPlaceholderText(tr("next Monday"));
     from_->setFixedWidth(120);
     label->setBuddy(from_);
     foot->addWidget(label);
     foot->addWidget(from_);
-    auto* more = new QLabel("Holidays, who is away and new tasks are said on the line: holiday "
-                            "2027-04-05");
+    auto* more = new QLabel(tr("Holidays, who is away and new tasks are said on the line: holiday "
+                               "2027-04-05"));
     more->setProperty("quiet", true);
     foot->addWidget(more, 1);
-    addPlainButton(foot, "Read changes …", "orderRead", [this] {
-        const auto path = QFileDialog::getOpenFileName(
-            this, "Read changes from", {}, "Calendars and tables (*.ics *.csv);;All files (*)");
+    addPlainButton(foot, tr("Read changes …"), "orderRead", [this] {
+        const auto path =
+            QFileDialog::getOpenFileName(this, tr("Read changes from"), {},
+                                         tr("Calendars and tables (*.ics *.csv);;All files (*)"));
         if (!path.isEmpty())
             readFrom(path);
     });
-    addPlainButton(foot, "Write a calendar …", "orderWrite", [this] {
-        const auto path =
-            QFileDialog::getSaveFileName(this, "Write the order of work to", "order-of-work.ics",
-                                         "Calendars (*.ics);;Tables (*.csv)");
+    addPlainButton(foot, tr("Write a calendar …"), "orderWrite", [this] {
+        const auto path = QFileDialog::getSaveFileName(this, tr("Write the order of work to"),
+                                                       "order-of-work.ics",
+                                                       tr("Calendars (*.ics);;Tables (*.csv)"));
         if (!path.isEmpty())
             writeTo(path);
     });
-    addPlainButton(foot, "Print it …", "orderPrint", [this] { emit printWanted(); });
+    addPlainButton(foot, tr("Print it …"), "orderPrint", [this] { emit printWanted(); });
     whole->addLayout(foot);
     connect(table_, &QTableWidget::cellChanged, this, &OrderTab::typed);
     connect(from_, &QLineEdit::editingFinished, this, &OrderTab::takeFrom);
@@ -117,13 +120,13 @@ void OrderTab::refresh() {
                 fmt::format("{:g}", t.task.hours),
                 std::to_string(t.task.days),
                 std::to_string(t.task.waitDays),
-                at.critical ? "no" : fmt::format("{} days", at.slackDays),
+                at.critical ? inOwnWords("no") : worded("{} days", at.slackDays),
                 t.afterNames.empty() ? "" : listed(t.afterNames)};
             const int row = table_->rowCount();
             table_->insertRow(row);
             std::string tip;
             if (!t.atHand.empty())
-                tip = "At hand: " + listed(t.atHand) + ".";
+                tip = inOwnWords("At hand: ") + listed(t.atHand) + ".";
             for (const std::string& c : t.cautions)
                 tip += (tip.empty() ? "" : "\n") + c;
             for (int c = 0; c < orderColumns; ++c) {
@@ -159,8 +162,8 @@ bool OrderTab::put(const Handover& h, const QString& words) {
     if (was && schedule_)
         for (const MovedTask& m : movedBetween(*was, *schedule_))
             moved << fromCore(m.name + " to " + shortDayWords(m.is));
-    emit told(moved.isEmpty() ? words + ": nothing else moves"
-                              : words + "; it moves " + moved.join(", "),
+    emit told(moved.isEmpty() ? words + tr(": nothing else moves")
+                              : words + tr("; it moves ") + moved.join(", "),
               false);
     return true;
 }
@@ -195,7 +198,7 @@ void OrderTab::typed(int row, int column) {
         const bool whole = column != taskHours;
         if (!n || (whole && *n != std::floor(*n)) || *n > 24.0 * mostTaskDays ||
             (whole && *n > mostTaskDays) || (column == taskDays && *n < 1))
-            return wrong("That is no number of them");
+            return wrong(tr("That is no number of them"));
         if (column == taskHours) {
             told_.hours = n;
             told_.days.reset();
@@ -220,7 +223,7 @@ void OrderTab::takeFrom() {
     }
     if (h.from != now) {
         h.from = now;
-        put(h, "Another first day");
+        put(h, tr("Another first day"));
     }
 }
 
@@ -237,8 +240,8 @@ bool OrderTab::readFrom(const QString& path) {
         emit told(fromCore(change.problem().text()), true);
         return false;
     }
-    return put(change->handover, change->told.empty() ? QString("Nothing differs there")
-                                                      : fromCore(listed(change->told)));
+    return put(change->handover,
+               change->told.empty() ? tr("Nothing differs there") : fromCore(listed(change->told)));
 }
 
 bool OrderTab::writeTo(const QString& path) {

@@ -1,5 +1,7 @@
 #include "app/handover/tape_tab.h"
+#include "app/look/tr.h"
 
+#include "measure/texts.h"
 #include "sheets/handover_draw.h"
 
 #include <QHBoxLayout>
@@ -10,7 +12,8 @@
 
 namespace mezzet::app {
 
-TapePicture::TapePicture() : PaperWidget("tapePicture", "The floor with the tapes of this step") {
+TapePicture::TapePicture()
+    : PaperWidget("tapePicture", tr("The floor with the tapes of this step")) {
     setMinimumSize(380, 300);
 }
 
@@ -43,23 +46,23 @@ TapeTab::TapeTab(JobSession& session) : HandoverTab(session) {
     right->addWidget(words_);
     steps_ = new QListWidget;
     steps_->setObjectName("tapeSteps");
-    steps_->setAccessibleName("Steps");
+    steps_->setAccessibleName(tr("Steps"));
     steps_->setFixedWidth(380);
     steps_->setWordWrap(true);
     right->addWidget(steps_, 1);
     auto* foot = new QHBoxLayout;
-    auto* next = new QPushButton("Marked, the next one");
+    auto* next = new QPushButton(tr("Marked, the next one"));
     next->setObjectName("tapeDone");
     next->setAutoDefault(false);
     connect(next, &QPushButton::clicked, this, &TapeTab::done);
     foot->addWidget(next);
-    addPlainButton(foot, "It came to lie elsewhere …", "tapeBuilt", [this] {
+    addPlainButton(foot, tr("It came to lie elsewhere …"), "tapeBuilt", [this] {
         const int at = steps_->currentRow();
         if (at >= 0 && static_cast<std::size_t>(at) < tape_.steps.size())
             emit builtWanted(fromCore(tape_.steps[static_cast<std::size_t>(at)].name));
     });
     foot->addStretch(1);
-    addPlainButton(foot, "Print it …", "tapePrint", [this] { emit printWanted(); });
+    addPlainButton(foot, tr("Print it …"), "tapePrint", [this] { emit printWanted(); });
     right->addLayout(foot);
     whole->addLayout(right);
     connect(steps_, &QListWidget::currentRowChanged, this, &TapeTab::showStep);
@@ -71,10 +74,11 @@ void TapeTab::refresh() {
     QStringList lines;
     for (const TapeStep& s : tape_.steps) {
         const auto from = [&](const TapeFrom& f) {
-            return write(f.length, job.notation) + " from " + f.mark;
+            return worded("{} from {}", write(f.length, job.notation), f.mark);
         };
-        lines << fromCore(s.name + ", " + s.corner + ": " + from(s.from[0]) + " and " +
-                          from(s.from[1]) + (s.overMarked ? " (over what is marked)" : ""));
+        lines << fromCore(s.name + ", " + s.corner + ": " + from(s.from[0]) + inOwnWords(" and ") +
+                          from(s.from[1]) +
+                          (s.overMarked ? inOwnWords(" (over what is marked)") : ""));
     }
     // The same floor keeps its ticks.
     if (lines == last_) {
@@ -98,11 +102,9 @@ void TapeTab::showStep() {
     const bool is = at >= 0 && static_cast<std::size_t>(at) < tape_.steps.size();
     picture_->show(session_.scene(), tape_, session_.project()->notation,
                    is ? std::optional(static_cast<std::size_t>(at)) : std::nullopt);
-    words_->setText(is ? QString("%1 of %2.  %3")
-                             .arg(at + 1)
-                             .arg(tape_.steps.size())
-                             .arg(steps_->item(at)->text())
-                       : QString("Nothing stands on the floor yet."));
+    words_->setText(
+        is ? tr("%1 of %2.  %3").arg(at + 1).arg(tape_.steps.size()).arg(steps_->item(at)->text())
+           : tr("Nothing stands on the floor yet."));
 }
 
 void TapeTab::done() {
@@ -113,7 +115,7 @@ void TapeTab::done() {
     if (at + 1 < steps_->count())
         steps_->setCurrentRow(at + 1);
     else
-        words_->setText(QString("All %1 points are marked; %2 of tape.")
+        words_->setText(tr("All %1 points are marked; %2 of tape.")
                             .arg(tape_.steps.size())
                             .arg(fromCore(write(tape_.tape, session_.project()->notation))));
 }

@@ -5,7 +5,7 @@
 
 namespace mezzet::app {
 
-QPushButton* addPlainButton(QBoxLayout* row, const char* words, const char* name,
+QPushButton* addPlainButton(QBoxLayout* row, const QString& words, const char* name,
                             std::function<void()> does) {
     auto* b = new QPushButton(words);
     b->setObjectName(name);
@@ -16,7 +16,7 @@ QPushButton* addPlainButton(QBoxLayout* row, const char* words, const char* name
     return b;
 }
 
-QTableWidget* newTable(const char* name, const char* accessible, const QStringList& headings) {
+QTableWidget* newTable(const char* name, const QString& accessible, const QStringList& headings) {
     auto* t = new QTableWidget(0, static_cast<int>(headings.size()));
     t->setObjectName(name);
     t->setAccessibleName(accessible);
@@ -29,7 +29,7 @@ QTableWidget* newTable(const char* name, const char* accessible, const QStringLi
     return t;
 }
 
-PaperWidget::PaperWidget(const char* name, const char* accessible) {
+PaperWidget::PaperWidget(const char* name, const QString& accessible) {
     setObjectName(name);
     setAccessibleName(accessible);
 }

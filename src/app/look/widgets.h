@@ -16,17 +16,17 @@ namespace mezzet::app {
 }
 
 /// A button without a field, at the end of a row of them: what is done besides.
-QPushButton* addPlainButton(QBoxLayout*, const char* words, const char* name,
+QPushButton* addPlainButton(QBoxLayout*, const QString& words, const char* name,
                             std::function<void()> does);
 
 /// A table whose rows are chosen whole.
-[[nodiscard]] QTableWidget* newTable(const char* name, const char* accessible,
+[[nodiscard]] QTableWidget* newTable(const char* name, const QString& accessible,
                                      const QStringList& headings);
 
 /// White paper to be drawn on in millimetres.
 class PaperWidget : public QWidget {
 public:
-    PaperWidget(const char* name, const char* accessible);
+    PaperWidget(const char* name, const QString& accessible);
 
 protected:
     /// Draws on `mm`, which is all of it.

@@ -1,4 +1,5 @@
 #include "app/measure/laser_link.h"
+#include "app/look/tr.h"
 
 #include "measure/text.h"
 
@@ -24,8 +25,8 @@ LaserLink::LaserLink(QObject* parent) : QObject(parent) {
             return;
         emit told(e == QLocalSocket::ServerNotFoundError ||
                           e == QLocalSocket::ConnectionRefusedError
-                      ? QString("no laser is on; start mezzet-laser")
-                      : "the laser can't be reached: " + socket_.errorString());
+                      ? tr("no laser is on; start mezzet-laser")
+                      : tr("the laser can't be reached: ") + socket_.errorString());
     });
 }
 

@@ -1,4 +1,5 @@
 #include "app/measure/measure_plan.h"
+#include "app/look/tr.h"
 
 #include "app/look/style.h"
 
@@ -21,8 +22,8 @@ MeasurePlan::MeasurePlan(QWidget* parent) : QWidget(parent) {
     setMinimumSize(380, 300);
     setMouseTracking(true);
     setFocusPolicy(Qt::StrongFocus);
-    setAccessibleName("The room the notes make");
-    setAccessibleDescription("Left and Right go from wall to wall, Enter types its run");
+    setAccessibleName(tr("The room the notes make"));
+    setAccessibleDescription(tr("Left and Right go from wall to wall, Enter types its run"));
     field_ = new QLineEdit(this);
     field_->setObjectName("wallField");
     field_->setProperty("figure", true);
@@ -106,8 +107,8 @@ void MeasurePlan::ask(int wall) {
     const Wall& w = room.walls[static_cast<std::size_t>(wall)];
     field_->setText(QString::fromStdString(write(w.taped, notation_)));
     field_->setAccessibleName(
-        QString("Run of wall %1, or what stands on it").arg(QString::fromStdString(w.name)));
-    field_->setPlaceholderText("its run, or what stands on it");
+        tr("Run of wall %1, or what stands on it").arg(QString::fromStdString(w.name)));
+    field_->setPlaceholderText(tr("its run, or what stands on it"));
     field_->resize(150, 30);
     QPointF c = middleOfWall(wall);
     c.setX(std::clamp(c.x() - 75, 4.0, width() - 154.0));
@@ -180,7 +181,7 @@ void MeasurePlan::paintSure(const sheets::Drawing& d) {
         const QPointF a = d.at(room.walls[static_cast<std::size_t>(next.from)].start);
         const QPointF b = d.at(room.walls[static_cast<std::size_t>(next.to)].start);
         p.drawLine(a, b);
-        const auto words = QString("measure next: %1 to %2")
+        const auto words = tr("measure next: %1 to %2")
                                .arg(QString::fromStdString(wallName(next.from)),
                                     QString::fromStdString(wallName(next.to)));
         sheets::drawChip(d, a, b,
@@ -231,7 +232,7 @@ void MeasurePlan::paintEvent(QPaintEvent*) {
     if (rooms_.empty() || rooms_[at_]->walls.empty()) {
         p.setPen(look().soft);
         p.setFont(sheets::sans(15));
-        p.drawText(rect(), Qt::AlignCenter, "The room is drawn here\nas its walls are typed.");
+        p.drawText(rect(), Qt::AlignCenter, tr("The room is drawn here\nas its walls are typed."));
         return;
     }
     const auto& room = *rooms_[at_];
@@ -271,14 +272,14 @@ void MeasurePlan::paintEvent(QPaintEvent*) {
     p.setFont(sheets::sans(12));
     p.setPen(look().soft);
     p.drawText(rect().adjusted(10, 0, -10, -7), Qt::AlignBottom | Qt::AlignLeft,
-               rooms_.size() > 1 ? QString("%1, room %2 of %3")
+               rooms_.size() > 1 ? tr("%1, room %2 of %3")
                                        .arg(QString::fromStdString(room.name))
                                        .arg(at_ + 1)
                                        .arg(rooms_.size())
                                  : QString::fromStdString(room.name));
     if (room.closed)
         p.drawText(rect().adjusted(10, 0, -10, -7), Qt::AlignBottom | Qt::AlignRight,
-                   QString("ovals: where each corner lies, 95 %, %1 times as large")
+                   tr("ovals: where each corner lies, 95 %, %1 times as large")
                        .arg(static_cast<int>(ellipsesTimes)));
 }
 

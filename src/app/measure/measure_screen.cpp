@@ -1,4 +1,5 @@
 #include "app/measure/measure_screen.h"
+#include "app/look/tr.h"
 
 #include "app/dialogs/sheet_dialog.h"
 #include "app/look/style.h"
@@ -54,14 +55,15 @@ QString html(const std::string& s) {
 MeasureScreen::MeasureScreen(const QString& notes, bool fresh, QWidget* parent, ProjectPtr job)
     : QDialog(parent), job_(std::move(job)) {
     setObjectName("measureScreen");
-    setWindowTitle(fresh ? "New job: measure the room" : "Measure");
+    setWindowTitle(fresh ? tr("New job: measure the room") : tr("Measure"));
     setWindowFlag(Qt::WindowMaximizeButtonHint);
     openAt(*this, {1240, 760});
     auto* whole = new QVBoxLayout(this);
     whole->setContentsMargins(16, 12, 16, 12);
     auto* top = new QHBoxLayout;
-    auto* intro = new QLabel("One fact a line. Walls in turn to the right, as you stand inside and "
-                             "face each one.");
+    auto* intro =
+        new QLabel(tr("One fact a line. Walls in turn to the right, as you stand inside and "
+                      "face each one."));
     intro->setProperty("quiet", true);
     top->addWidget(intro, 1);
     laserSays_ = new QLabel;
@@ -76,18 +78,20 @@ MeasureScreen::MeasureScreen(const QString& notes, bool fresh, QWidget* parent, 
         top->addWidget(b);
         return b;
     };
-    laserButton_ = button("laser", "Listen to the laser",
-                          "Readings go where the caret stands, with their unit and time (Ctrl+L)");
-    auto* traced = button("trace", "From a drawing …",
-                          "Trace a picture, a PDF page or a DXF drawing into notes");
-    auto* blank = button("blank", "Blank sheet …", "A measuring sheet to print and take along");
+    laserButton_ =
+        button("laser", tr("Listen to the laser"),
+               tr("Readings go where the caret stands, with their unit and time (Ctrl+L)"));
+    auto* traced = button("trace", tr("From a drawing …"),
+                          tr("Trace a picture, a PDF page or a DXF drawing into notes"));
+    auto* blank =
+        button("blank", tr("Blank sheet …"), tr("A measuring sheet to print and take along"));
     whole->addLayout(top);
 
     auto* row = new QHBoxLayout;
     row->setSpacing(12);
     text_ = new QPlainTextEdit(notes);
     text_->setObjectName("notes");
-    text_->setAccessibleName("Tape notes");
+    text_->setAccessibleName(tr("Tape notes"));
     text_->setTabChangesFocus(true);
     text_->setLineWrapMode(QPlainTextEdit::NoWrap);
     row->addWidget(text_, 6);
@@ -104,18 +108,18 @@ MeasureScreen::MeasureScreen(const QString& notes, bool fresh, QWidget* parent, 
         return c;
     };
     auto* fits = column(5);
-    headed(fits, "How it fits");
+    headed(fits, tr("How it fits"));
     fit_ = scrolled(fits, "fit");
     auto* left = column(5);
-    headed(left, "Still to measure");
+    headed(left, tr("Still to measure"));
     missing_ = new QListWidget;
     missing_->setObjectName("missing");
-    missing_->setAccessibleName("Still to measure");
+    missing_->setAccessibleName(tr("Still to measure"));
     missing_->setWordWrap(true);
     missing_->setHorizontalScrollBarPolicy(Qt::ScrollBarAlwaysOff);
     left->addWidget(missing_, 1);
     auto* facts = column(4);
-    headed(facts, "The room");
+    headed(facts, tr("The room"));
     facts_ = scrolled(facts, "facts");
     auto* footBox = new QWidget;
     footBox->setLayout(foot);
@@ -132,12 +136,12 @@ MeasureScreen::MeasureScreen(const QString& notes, bool fresh, QWidget* parent, 
     says_->setMinimumHeight(38);
     last->addWidget(says_, 1);
     auto* buttons = new QDialogButtonBox;
-    take_ = buttons->addButton(fresh ? "Start the job" : "Take these notes",
+    take_ = buttons->addButton(fresh ? tr("Start the job") : tr("Take these notes"),
                                QDialogButtonBox::AcceptRole);
     take_->setObjectName("takeNotes");
     take_->setDefault(true);
-    take_->setToolTip("Ctrl+Enter");
-    buttons->addButton("Cancel", QDialogButtonBox::RejectRole);
+    take_->setToolTip(tr("Ctrl+Enter"));
+    buttons->addButton(tr("Cancel"), QDialogButtonBox::RejectRole);
     last->addWidget(buttons);
     whole->addLayout(last);
 
@@ -145,8 +149,9 @@ MeasureScreen::MeasureScreen(const QString& notes, bool fresh, QWidget* parent, 
     connect(laserButton_, &QPushButton::clicked, this,
             [this] { laser_->connected() ? laser_->stop() : laser_->listen(); });
     connect(laser_, &LaserLink::told, this, [this](const QString& words) {
-        laserSays_->setText("Laser: " + words);
-        laserButton_->setText(laser_->connected() ? "Stop listening" : "Listen to the laser");
+        laserSays_->setText(tr("Laser: ") + words);
+        laserButton_->setText(laser_->connected() ? tr("Stop listening")
+                                                  : tr("Listen to the laser"));
     });
     connect(laser_, &LaserLink::came, this, &MeasureScreen::take);
     connect(blank, &QPushButton::clicked, this, &MeasureScreen::printBlank);
@@ -327,7 +332,7 @@ void MeasureScreen::showMarks() {
 void MeasureScreen::showFit() {
     const auto colour = [](const QColor& c) { return QString("color: %1;").arg(c.name()); };
     if (fault_) {
-        says_->setText(QString("Line %1, column %2: %3")
+        says_->setText(tr("Line %1, column %2: %3")
                            .arg(fault_->line)
                            .arg(fault_->column)
                            .arg(QString::fromStdString(fault_->sentence())));
@@ -346,46 +351,45 @@ void MeasureScreen::showFit() {
     const Notation n{room.units, 16};
     QString s;
     for (const Suspect& x : room.fit.suspects)
-        s += QString("<p style='margin:2px 0'><b>%1</b>, %2 standard errors</p>")
+        s += tr("<p style='margin:2px 0'><b>%1</b>, %2 standard errors</p>")
                  .arg(html(x.words))
                  .arg(std::abs(x.standardised), 0, 'f', 1);
     if (room.fit.next)
-        s += QString("<p style='margin:2px 0'>%1</p>").arg(html(room.fit.next->words));
+        s += tr("<p style='margin:2px 0'>%1</p>").arg(html(room.fit.next->words));
     if (room.fit.determined) {
-        s += QString(
-                 "<p style='margin:2px 0'>%1 measurements more than are needed; unit weight %2 (1: "
-                 "as true as the tools are taken to be).</p>")
+        s += tr("<p style='margin:2px 0'>%1 measurements more than are needed; unit weight %2 (1: "
+                "as true as the tools are taken to be).</p>")
                  .arg(room.fit.redundancy)
                  .arg(room.fit.unitWeight, 0, 'f', 2);
-        s += "<table cellspacing=2>";
+        s += tr("<table cellspacing=2>");
         for (const FitItem& it : room.fit.items) {
             if (it.assumed)
                 continue;
             const auto off =
                 it.angular() ? QString("%1°").arg(it.residual(), 0, 'f', 2)
                              : QString::fromStdString(write(Length::millimetres(it.residual()), n));
-            s += QString("<tr><td>%1</td><td align=right>&nbsp;%2%3</td><td>&nbsp;%4</td></tr>")
+            s += tr("<tr><td>%1</td><td align=right>&nbsp;%2%3</td><td>&nbsp;%4</td></tr>")
                      .arg(html(it.name), it.residual() >= 0 ? "+" : "", off,
-                          it.setAside     ? "set aside"
-                          : it.share < .1 ? "hardly checked"
+                          it.setAside     ? tr("set aside")
+                          : it.share < .1 ? tr("hardly checked")
                                           : "");
         }
         s += "</table>";
     }
     if (s.isEmpty())
-        s = "When the walls go round, this says how well they fit, and which to measure again.";
+        s = tr("When the walls go round, this says how well they fit, and which to measure again.");
     fit_->setText(s);
-    QString f = "<table cellspacing=2>";
+    QString f = tr("<table cellspacing=2>");
     if (room.closed)
         for (const auto& [what, value] : factLines(factsOf(room), n))
-            f += QString("<tr><td>%1</td><td align=right>&nbsp;%2</td></tr>")
+            f += tr("<tr><td>%1</td><td align=right>&nbsp;%2</td></tr>")
                      .arg(html(what), html(value));
     f += "</table>";
     for (const auto& c : cautionsOf(room))
-        f += QString("<p style='margin:3px 0'>%1</p>").arg(html(c));
+        f += tr("<p style='margin:3px 0'>%1</p>").arg(html(c));
     facts_->setText(room.closed ? f
-                                : QString("When the walls go round, its areas and lengths are told "
-                                          "here."));
+                                : tr("When the walls go round, its areas and lengths are told "
+                                     "here."));
 }
 
 void MeasureScreen::showMissing() {
@@ -408,7 +412,7 @@ void MeasureScreen::showMissing() {
     for (const auto& u : todo_)
         missing_->addItem(QString::fromStdString(u.what));
     if (todo_.empty()) {
-        auto* none = new QListWidgetItem("Nothing for what is planned.");
+        auto* none = new QListWidgetItem(tr("Nothing for what is planned."));
         none->setFlags(Qt::NoItemFlags);
         missing_->addItem(none);
     }
@@ -515,15 +519,15 @@ void MeasureScreen::take(const LaserReading& r) {
     const bool blank = line.trimmed().isEmpty();
     if (blank) {
         const auto count = taped_.empty() ? 0 : taped_[room_].walls.size();
-        before = QString("wall %1 ").arg(QString::fromStdString(wallName(static_cast<int>(count))));
+        before = tr("wall %1 ").arg(QString::fromStdString(wallName(static_cast<int>(count))));
         c.insertText(before);
     } else if (!before.isEmpty() && !before.endsWith(' ')) {
         c.insertText(" ");
     }
     const auto word = before.trimmed().section(' ', 0, 0).toLower();
     const bool run = word == "wall" || word == "diagonal";
-    c.insertText(figure + (run && !line.contains("by laser") ? " by laser" : ""));
-    const auto stamp = QString("%1laser %2, %3")
+    c.insertText(figure + (run && !line.contains("by laser") ? tr(" by laser") : ""));
+    const auto stamp = tr("%1laser %2, %3")
                            .arg(line.contains('#') ? "; " : "  # ")
                            .arg(r.number)
                            .arg(time.section('T', 1).isEmpty() ? time : time.section('T', 1));
@@ -536,7 +540,7 @@ void MeasureScreen::take(const LaserReading& r) {
     } else {
         text_->setTextCursor(c);
     }
-    laserSays_->setText("Laser: " + QString::fromStdString(r.figure));
+    laserSays_->setText(tr("Laser: ") + QString::fromStdString(r.figure));
 }
 
 UnderlayPtr MeasureScreen::underlay() const {
@@ -552,7 +556,8 @@ UnderlayPtr MeasureScreen::underlay() const {
 }
 
 void MeasureScreen::printBlank() {
-    const auto path = askWhere(this, "Print the measuring sheet to", "measuring sheet", "pdf");
+    const auto path =
+        askWhere(this, tr("Print the measuring sheet to"), tr("measuring sheet"), "pdf");
     if (path.isEmpty())
         return;
     const RoomPtr room = rooms_.empty() ? nullptr : rooms_[room_];

@@ -1,4 +1,5 @@
 #include "app/measure/trace_canvas.h"
+#include "app/look/tr.h"
 
 #include "app/look/style.h"
 
@@ -15,7 +16,7 @@ TraceCanvas::TraceCanvas(QWidget* parent) : QWidget(parent) {
     setMinimumSize(420, 320);
     setMouseTracking(true);
     setFocusPolicy(Qt::StrongFocus);
-    setAccessibleName("The drawing being traced");
+    setAccessibleName(tr("The drawing being traced"));
 }
 
 void TraceCanvas::showPicture(const QImage& p) {
@@ -199,8 +200,9 @@ void TraceCanvas::paintEvent(QPaintEvent*) {
     } else {
         p.setFont(sheets::sans(15));
         p.setPen(look().soft);
-        p.drawText(rect(), Qt::AlignCenter,
-                   "Open a picture, a PDF page or a DXF drawing.\nIt is laid here to be traced.");
+        p.drawText(
+            rect(), Qt::AlignCenter,
+            tr("Open a picture, a PDF page or a DXF drawing.\nIt is laid here to be traced."));
     }
     paintTraced(p);
     p.setClipping(false);

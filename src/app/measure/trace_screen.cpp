@@ -1,4 +1,5 @@
 #include "app/measure/trace_screen.h"
+#include "app/look/tr.h"
 
 #include "app/look/style.h"
 #include "app/measure/open_picture.h"
@@ -33,6 +34,7 @@ struct HandWord {
     const char* words;
     const char* tip;
 };
+// texts
 constexpr HandWord pictureHands[] = {
     {TraceHand::look, "look", "Look round", "Drag to move, wheel to zoom"},
     {TraceHand::straighten, "straighten", "1   Straighten",
@@ -43,12 +45,13 @@ constexpr HandWord pictureHands[] = {
     {TraceHand::window, "window", "4   Window", "Click its two jambs"},
     {TraceHand::door, "door", "4   Door", "Click its two jambs"},
     {TraceHand::opening, "opening", "4   Opening", "Click its two jambs"}};
+// end of texts
 
 } // namespace
 
 TraceScreen::TraceScreen(Units units, QWidget* parent) : QDialog(parent), units_(units) {
     setObjectName("traceScreen");
-    setWindowTitle("Trace a drawing");
+    setWindowTitle(tr("Trace a drawing"));
     openAt(*this, {1200, 760});
     auto* whole = new QVBoxLayout(this);
     whole->setContentsMargins(16, 12, 16, 12);
@@ -60,7 +63,7 @@ TraceScreen::TraceScreen(Units units, QWidget* parent) : QDialog(parent), units_
     auto* side = new QVBoxLayout;
     side->setSpacing(6);
     auto* openRow = new QHBoxLayout;
-    auto* open = new QPushButton("Open …");
+    auto* open = new QPushButton(tr("Open …"));
     open->setObjectName("openDrawing");
     open->setAutoDefault(false);
     page_ = new QSpinBox;
@@ -71,7 +74,7 @@ TraceScreen::TraceScreen(Units units, QWidget* parent) : QDialog(parent), units_
     openRow->addWidget(page_);
     openRow->addStretch(1);
     side->addLayout(openRow);
-    file_ = new QLabel("no drawing yet");
+    file_ = new QLabel(tr("no drawing yet"));
     file_->setProperty("quiet", true);
     file_->setWordWrap(true);
     side->addWidget(file_);
@@ -82,9 +85,9 @@ TraceScreen::TraceScreen(Units units, QWidget* parent) : QDialog(parent), units_
     tools->setContentsMargins(0, 4, 0, 0);
     tools->setSpacing(5);
     for (const auto& h : pictureHands) {
-        auto* b = new QPushButton(h.words);
+        auto* b = new QPushButton(tr(h.words));
         b->setObjectName(h.name);
-        b->setToolTip(h.tip);
+        b->setToolTip(tr(h.tip));
         b->setCheckable(true);
         b->setAutoDefault(false);
         hands_->addButton(b, static_cast<int>(h.hand));
@@ -95,7 +98,7 @@ TraceScreen::TraceScreen(Units units, QWidget* parent) : QDialog(parent), units_
     sheetTools_ = new QWidget;
     auto* sheet = new QVBoxLayout(sheetTools_);
     sheet->setContentsMargins(0, 4, 0, 0);
-    auto* layersSay = new QLabel("What its layers are");
+    auto* layersSay = new QLabel(tr("What its layers are"));
     layersSay->setProperty("quiet", true);
     sheet->addWidget(layersSay);
     layers_ = new QTableWidget(0, 3);
@@ -112,19 +115,19 @@ TraceScreen::TraceScreen(Units units, QWidget* parent) : QDialog(parent), units_
     unitBox_ = new QComboBox;
     unitBox_->setObjectName("unit");
     for (const auto& [name, mm] :
-         std::initializer_list<std::pair<const char*, double>>{{"choose …", 0},
-                                                               {"mm", 1},
-                                                               {"cm", 10},
-                                                               {"m", 1000},
-                                                               {"inches", 25.4},
-                                                               {"feet", 304.8}})
+         std::initializer_list<std::pair<QString, double>>{{tr("choose …"), 0},
+                                                           {"mm", 1},
+                                                           {"cm", 10},
+                                                           {"m", 1000},
+                                                           {tr("inches"), 25.4},
+                                                           {tr("feet"), 304.8}})
         unitBox_->addItem(name, mm);
-    auto* unitLabel = new QLabel("one unit is");
+    auto* unitLabel = new QLabel(tr("one unit is"));
     unitLabel->setBuddy(unitBox_);
     unitRow->addWidget(unitLabel);
     unitRow->addWidget(unitBox_, 1);
     sheet->addLayout(unitRow);
-    auto* inside = new QPushButton("Click inside the room");
+    auto* inside = new QPushButton(tr("Click inside the room"));
     inside->setObjectName("inside");
     inside->setCheckable(true);
     inside->setAutoDefault(false);
@@ -136,8 +139,8 @@ TraceScreen::TraceScreen(Units units, QWidget* parent) : QDialog(parent), units_
     length_ = new QLineEdit;
     length_->setObjectName("knownLength");
     length_->setProperty("figure", true);
-    length_->setPlaceholderText("how far apart, then Enter");
-    length_->setAccessibleName("The known length");
+    length_->setPlaceholderText(tr("how far apart, then Enter"));
+    length_->setAccessibleName(tr("The known length"));
     length_->hide();
     side->addWidget(length_);
     scaleSays_ = new QLabel;
@@ -145,13 +148,13 @@ TraceScreen::TraceScreen(Units units, QWidget* parent) : QDialog(parent), units_
     scaleSays_->setProperty("small", true);
     scaleSays_->setWordWrap(true);
     side->addWidget(scaleSays_);
-    auto* made = new QLabel("The notes it makes");
+    auto* made = new QLabel(tr("The notes it makes"));
     made->setProperty("quiet", true);
     side->addWidget(made);
     preview_ = new QPlainTextEdit;
     preview_->setObjectName("traced");
     preview_->setReadOnly(true);
-    preview_->setAccessibleName("The notes the tracing makes");
+    preview_->setAccessibleName(tr("The notes the tracing makes"));
     side->addWidget(preview_, 2);
     auto* sideBox = new QWidget;
     side->setContentsMargins(0, 0, 0, 0);
@@ -168,8 +171,8 @@ TraceScreen::TraceScreen(Units units, QWidget* parent) : QDialog(parent), units_
     work_ = new LongWork;
     last->addWidget(work_, 1);
     auto* buttons = new QDialogButtonBox;
-    take_ = buttons->addButton("Take as notes", QDialogButtonBox::AcceptRole);
-    buttons->addButton("Cancel", QDialogButtonBox::RejectRole);
+    take_ = buttons->addButton(tr("Take as notes"), QDialogButtonBox::AcceptRole);
+    buttons->addButton(tr("Cancel"), QDialogButtonBox::RejectRole);
     last->addWidget(buttons);
     whole->addLayout(last);
 
@@ -184,7 +187,7 @@ TraceScreen::TraceScreen(Units units, QWidget* parent) : QDialog(parent), units_
     connect(buttons, &QDialogButtonBox::rejected, this, &QDialog::reject);
     setHand(TraceHand::look);
     refresh();
-    tell("Open an agent's plan, a blueprint, a photo of graph paper, or a DXF.");
+    tell(tr("Open an agent's plan, a blueprint, a photo of graph paper, or a DXF."));
 }
 
 QString TraceScreen::said() const {
@@ -200,8 +203,8 @@ void TraceScreen::tell(const QString& words, bool trouble) {
 
 void TraceScreen::browse() {
     const auto path = QFileDialog::getOpenFileName(
-        this, "Open a drawing", {},
-        "Drawings (*.png *.jpg *.jpeg *.bmp *.gif *.webp *.svg *.pdf *.dxf);;All files (*)");
+        this, tr("Open a drawing"), {},
+        tr("Drawings (*.png *.jpg *.jpeg *.bmp *.gif *.webp *.svg *.pdf *.dxf);;All files (*)"));
     if (!path.isEmpty())
         openFile(path);
 }
@@ -211,7 +214,7 @@ bool TraceScreen::openFile(const QString& path, int page) {
     if (ending == "dxf") {
         auto read = std::make_shared<Result<DrawnSheet>>(Problem{});
         work_->start(
-            "Reading " + QFileInfo(path).fileName(),
+            tr("Reading ") + QFileInfo(path).fileName(),
             [read, file = path.toStdString()](Watch& w) { *read = readDxf(file, &w); },
             [this, read, path] {
                 if (!*read)
@@ -238,7 +241,7 @@ bool TraceScreen::openFile(const QString& path, int page) {
 
 bool TraceScreen::showPicture(const QImage& image, const QString& path) {
     if (image.isNull() || image.width() < 20 || image.height() < 20) {
-        tell("This picture is too small to trace.", true);
+        tell(tr("This picture is too small to trace."), true);
         return false;
     }
     path_ = path;
@@ -250,13 +253,14 @@ bool TraceScreen::showPicture(const QImage& image, const QString& path) {
     closed_ = false;
     sheetTools_->hide();
     pictureTools_->show();
-    file_->setText(QString("%1, %2 x %3 pixels")
+    file_->setText(tr("%1, %2 x %3 pixels")
                        .arg(QFileInfo(path).fileName())
                        .arg(image.width())
                        .arg(image.height()));
     canvas_->showPicture(picture_);
     setHand(TraceHand::scale);
-    tell("A photo taken askew: straighten it first. Then click two points a known length apart.");
+    tell(tr(
+        "A photo taken askew: straighten it first. Then click two points a known length apart."));
     refresh();
     return true;
 }
@@ -272,13 +276,13 @@ void TraceScreen::showSheet(std::shared_ptr<const DrawnSheet> sheet) {
     pictureTools_->hide();
     sheetTools_->show();
     roles_ = guessRoles(*sheet_);
-    file_->setText(QString("%1, %2 things drawn%3")
-                       .arg(QFileInfo(path_).fileName())
-                       .arg(sheet_->entities)
-                       .arg(sheet_->skipped.empty()
-                                ? QString()
-                                : QString("; left out: %1")
-                                      .arg(QString::fromStdString(sheet_->skipped.front()))));
+    file_->setText(
+        tr("%1, %2 things drawn%3")
+            .arg(QFileInfo(path_).fileName())
+            .arg(sheet_->entities)
+            .arg(sheet_->skipped.empty()
+                     ? QString()
+                     : tr("; left out: %1").arg(QString::fromStdString(sheet_->skipped.front()))));
     const auto in = [](const std::vector<int>& v, int i) {
         return std::find(v.begin(), v.end(), i) != v.end();
     };
@@ -293,12 +297,12 @@ void TraceScreen::showSheet(std::shared_ptr<const DrawnSheet> sheet) {
         count->setTextAlignment(Qt::AlignRight | Qt::AlignVCenter);
         layers_->setItem(i, 1, count);
         auto* role = new QComboBox;
-        role->addItems({"left out", "walls", "windows", "doors"});
+        role->addItems({tr("left out"), "walls", "windows", "doors"});
         role->setCurrentIndex(in(roles_.walls, i)     ? 1
                               : in(roles_.windows, i) ? 2
                               : in(roles_.doors, i)   ? 3
                                                       : 0);
-        role->setAccessibleName("What layer " + name->text() + " is");
+        role->setAccessibleName(tr("What layer ") + name->text() + " is");
         connect(role, &QComboBox::activated, this, &TraceScreen::rolesChanged);
         layers_->setCellWidget(i, 2, role);
     }
@@ -307,9 +311,9 @@ void TraceScreen::showSheet(std::shared_ptr<const DrawnSheet> sheet) {
     unitBox_->setCurrentIndex(std::max(known, 0));
     canvas_->showSheet(sheet_, roles_);
     setHand(TraceHand::inside);
-    tell(sheet_->unitMm ? QString("Click inside the room that is wanted.")
-                        : QString("The drawing doesn't say its unit: choose it, then click inside "
-                                  "the room."),
+    tell(sheet_->unitMm ? tr("Click inside the room that is wanted.")
+                        : tr("The drawing doesn't say its unit: choose it, then click inside "
+                             "the room."),
          !sheet_->unitMm);
     refresh();
 }
@@ -340,7 +344,7 @@ void TraceScreen::setHand(TraceHand h) {
     canvas_->setHand(h);
     for (const auto& w : pictureHands)
         if (w.hand == h && !picture_.isNull())
-            tell(QString(w.tip) + ".");
+            tell(tr(w.tip) + ".");
     refresh();
 }
 
@@ -357,8 +361,8 @@ void TraceScreen::clickAt(Vec2 p) {
         pending_.push_back(p);
         if (pending_.size() == wanted) {
             length_->setPlaceholderText(hand == TraceHand::scale
-                                            ? "how far apart, then Enter"
-                                            : "its size, like 12' x 9', then Enter");
+                                            ? tr("how far apart, then Enter")
+                                            : tr("its size, like 12' x 9', then Enter"));
             length_->clear();
             length_->show();
             length_->setFocus();
@@ -393,11 +397,11 @@ void TraceScreen::clickAt(Vec2 p) {
         if (!sheet_)
             break;
         if (unit() <= 0)
-            return tell("Choose what one unit of the drawing is.", true);
+            return tell(tr("Choose what one unit of the drawing is."), true);
         auto found = std::make_shared<Result<TracedRoom>>(Problem{});
         const double mm = unit();
         work_->start(
-            "Finding the room",
+            tr("Finding the room"),
             [found, sheet = sheet_, roles = roles_, mm, p](Watch& w) {
                 *found = findRoom(*sheet, roles, mm, p, &w);
             },
@@ -413,7 +417,7 @@ void TraceScreen::clickAt(Vec2 p) {
                     o.to = o.to / mm;
                 }
                 closed_ = true;
-                tell("Found. Click inside another room to take that one.");
+                tell(tr("Found. Click inside another room to take that one."));
                 refresh();
             });
         return;
@@ -426,10 +430,10 @@ void TraceScreen::typeLength(const QString& typed) {
     if (canvas_->hand() == TraceHand::straighten)
         return straighten(typed);
     if (pending_.size() != 2)
-        return tell("Click two points first.", true);
+        return tell(tr("Click two points first."), true);
     const auto l = readLength(typed.toStdString(), units_);
     if (!l || *l <= Length{})
-        return tell(l ? QString("A known length is more than nothing.")
+        return tell(l ? tr("A known length is more than nothing.")
                       : QString::fromStdString(l.problem().sentence()),
                     true);
     auto with = tracing_.lengths;
@@ -440,14 +444,14 @@ void TraceScreen::typeLength(const QString& typed) {
     pending_.clear();
     length_->hide();
     tell(tracing_.lengths.size() == 1
-             ? QString("Scaled. A second known length would show how true the drawing is.")
-             : QString("Scaled. Now click the walls."));
+             ? tr("Scaled. A second known length would show how true the drawing is.")
+             : tr("Scaled. Now click the walls."));
     refresh();
 }
 
 void TraceScreen::straighten(const QString& typed) {
     if (pending_.size() != 4)
-        return tell("Click four corners first.", true);
+        return tell(tr("Click four corners first."), true);
     const auto parts = typed.split(QRegularExpression("\\s*[x×]\\s*|\\s+by\\s+"));
     const auto w =
         parts.size() == 2
@@ -457,7 +461,7 @@ void TraceScreen::straighten(const QString& typed) {
     if (!w || !h)
         return tell(QString::fromStdString((w ? h : w).problem().sentence()), true);
     if (*w <= Length{} || *h <= Length{} || *h / *w > 20 || *w / *h > 20)
-        return tell("That is no size of a rectangle to straighten by.", true);
+        return tell(tr("That is no size of a rectangle to straighten by."), true);
     const double height = straightWidth * (*h / *w);
     const auto s = Straightener::of({pending_[0], pending_[1], pending_[2], pending_[3]},
                                     straightWidth, height);
@@ -483,7 +487,7 @@ void TraceScreen::straighten(const QString& typed) {
     tracing_.lengths = {{moved, moved + Vec2{straightWidth, 0}, *w}};
     canvas_->showPicture(picture_);
     setHand(TraceHand::walls);
-    tell("Straightened, and scaled by the rectangle. Now click the walls.");
+    tell(tr("Straightened, and scaled by the rectangle. Now click the walls."));
 }
 
 std::shared_ptr<Underlay> TraceScreen::underlay() const {
@@ -557,15 +561,15 @@ void TraceScreen::refresh() {
     } else if (!picture_.isNull()) {
         const auto scale = fitScale(tracing_.lengths);
         if (scale) {
-            words = QString("one pixel is %1")
+            words = tr("one pixel is %1")
                         .arg(QString::fromStdString(write(Length::millimetres(scale->mmPerPixel),
                                                           {Units::millimetres, 8})));
-            words = QString("%1 mm to a pixel").arg(scale->mmPerPixel, 0, 'f', 3);
+            words = tr("%1 mm to a pixel").arg(scale->mmPerPixel, 0, 'f', 3);
             if (scale->misfits.size() > 1) {
-                words += QString(", sure to %1 %").arg(scale->error * 100, 0, 'f', 2);
+                words += tr(", sure to %1 %").arg(scale->error * 100, 0, 'f', 2);
                 for (std::size_t i = 0; i < scale->misfits.size(); ++i)
                     words +=
-                        QString("\nlength %1 is off by %2")
+                        tr("\nlength %1 is off by %2")
                             .arg(i + 1)
                             .arg(QString::fromStdString(write(scale->misfits[i], {units_, 16})));
             }
@@ -575,7 +579,7 @@ void TraceScreen::refresh() {
             made ? notes_ = QString::fromStdString(*made)
                  : why = QString::fromStdString(made.problem().sentence());
         } else if (closed_) {
-            why = "Say one known length, and the notes are made.";
+            why = tr("Say one known length, and the notes are made.");
         }
     }
     scaleSays_->setText(words);

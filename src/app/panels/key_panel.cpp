@@ -1,4 +1,5 @@
 #include "app/panels/key_panel.h"
+#include "app/look/tr.h"
 
 #include "app/look/style.h"
 #include "sheets/drawing.h"
@@ -18,10 +19,10 @@ KeyPanel::KeyPanel(JobSession& session, QWidget* parent) : QWidget(parent), sess
     setFocusPolicy(Qt::StrongFocus);
     setMouseTracking(true);
     setMinimumSize(150, 140);
-    setAccessibleName("Key to the surfaces");
+    setAccessibleName(tr("Key to the surfaces"));
     setToolTip(
-        "Click the floor, a wall or the ceiling to look at it (Alt and 0, a wall's number, or "
-        "the up arrow)");
+        tr("Click the floor, a wall or the ceiling to look at it (Alt and 0, a wall's number, or "
+           "the up arrow)"));
     connect(&session, &JobSession::jobChanged, this, [this] { pace_.want(); });
     connect(&session, &JobSession::surfaceChanged, this, [this] {
         setAccessibleDescription(
@@ -78,8 +79,8 @@ void KeyPanel::drawButton(QPainter& p, SurfaceId surface) const {
                                                         : surface.isWall() ? QFont::Medium
                                                                            : QFont::Normal));
     p.drawText(b, Qt::AlignCenter,
-               surface.isFloor()     ? QString("Floor")
-               : surface.isCeiling() ? QString("Ceiling")
+               surface.isFloor()     ? tr("Floor")
+               : surface.isCeiling() ? tr("Ceiling")
                                      : QString::fromStdString(wallName(surface.wall())));
 }
 

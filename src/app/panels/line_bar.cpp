@@ -1,4 +1,5 @@
 #include "app/panels/line_bar.h"
+#include "app/look/tr.h"
 
 #include "app/look/style.h"
 #include "judge/say.h"
@@ -29,8 +30,8 @@ LineBar::LineBar(JobSession& session, QWidget* parent) : QFrame(parent), session
     edit_->setFrame(false);
     edit_->setStyleSheet("QLineEdit { background: transparent; border: none; padding: 1px; "
                          "font-family: 'Routed Gothic'; font-size: 18px; }");
-    edit_->setPlaceholderText("Say it, or ask");
-    edit_->setAccessibleName("The line: type what you would say");
+    edit_->setPlaceholderText(tr("Say it, or ask"));
+    edit_->setAccessibleName(tr("The line: type what you would say"));
     edit_->installEventFilter(this);
     preview_ = new QLabel;
     preview_->setObjectName("preview");
@@ -46,7 +47,7 @@ LineBar::LineBar(JobSession& session, QWidget* parent) : QFrame(parent), session
     popup_->setObjectName("choices");
     popup_->setFocusPolicy(Qt::NoFocus);
     popup_->setAttribute(Qt::WA_ShowWithoutActivating);
-    popup_->setAccessibleName("Ways to go on");
+    popup_->setAccessibleName(tr("Ways to go on"));
     connect(this, &QObject::destroyed, popup_, &QObject::deleteLater);
     connect(popup_, &QListWidget::itemClicked, this, [this] { take(popup_->currentRow()); });
 
@@ -122,19 +123,19 @@ void LineBar::refresh() {
         return;
     }
     if (takesLong(text.toStdString())) {
-        preview_->setText("Enter: looks for what can be mended, and mends it");
+        preview_->setText(tr("Enter: looks for what can be mended, and mends it"));
         return;
     }
     if (isQuestion(text.toStdString())) {
-        preview_->setText("Enter: looks, and answers");
+        preview_->setText(tr("Enter: looks, and answers"));
         return;
     }
     const auto said =
         readSpoken(text.toStdString(), *session_.settledProject(), session_.listener());
     if (said) {
         const bool back = said->is == Spoken::Is::undo || said->is == Spoken::Is::redo;
-        preview_->setText("Enter: " + (back ? text.trimmed().toLower()
-                                            : QString::fromStdString(said->said.preview)));
+        preview_->setText(tr("Enter: ") + (back ? text.trimmed().toLower()
+                                                : QString::fromStdString(said->said.preview)));
         preview_->setToolTip(preview_->text());
         return;
     }
@@ -143,7 +144,7 @@ void LineBar::refresh() {
         QStringList ways;
         for (int i = 0; i < popup_->count() && i < 4; ++i)
             ways << popup_->item(i)->text();
-        preview_->setText("Tab goes on: " + ways.join(", ") +
+        preview_->setText(tr("Tab goes on: ") + ways.join(", ") +
                           (popup_->count() > 4 ? QString(" …") : QString()));
         return;
     }
@@ -232,7 +233,7 @@ void LineBar::showWays(const std::vector<std::string>& found) {
     popup_->clear();
     ways_ = true;
     for (const auto& line : found) {
-        auto* item = new QListWidgetItem("Say: " + QString::fromStdString(line), popup_);
+        auto* item = new QListWidgetItem(tr("Say: ") + QString::fromStdString(line), popup_);
         item->setData(Qt::UserRole, QString::fromStdString(line));
     }
     popup_->setCurrentRow(-1);
@@ -245,7 +246,7 @@ void LineBar::showOpenings() {
     QStringList lines;
     for (const auto& l : openings(*session_.settledProject(), session_.listener()))
         lines << QString::fromStdString(l);
-    preview_->setText(lines.isEmpty() ? QString() : "Say: " + lines.join("  ·  "));
+    preview_->setText(lines.isEmpty() ? QString() : tr("Say: ") + lines.join("  ·  "));
     preview_->setAccessibleName(preview_->text());
 }
 

@@ -1,4 +1,5 @@
 #include "app/panels/piece_list.h"
+#include "app/look/tr.h"
 
 #include "app/board/board.h"
 #include "app/look/style.h"
@@ -109,18 +110,18 @@ PieceList::PieceList(JobSession& session, QWidget* parent) : QWidget(parent), se
     auto* column = new QVBoxLayout(this);
     column->setContentsMargins(0, 0, 0, 0);
     column->setSpacing(5);
-    auto* label = new QLabel("Find a piece, or add one");
+    auto* label = new QLabel(tr("Find a piece, or add one"));
     label->setProperty("quiet", true);
     label->setContentsMargins(4, 0, 0, 0);
     box_ = new QLineEdit;
     box_->setObjectName("find");
-    box_->setAccessibleName("Find a piece, or add one");
+    box_->setAccessibleName(tr("Find a piece, or add one"));
     box_->setClearButtonEnabled(true);
     box_->installEventFilter(this);
     label->setBuddy(box_);
     auto* row = new QHBoxLayout;
     row->setContentsMargins(4, 6, 8, 0);
-    heading_ = new QLabel("In this scheme");
+    heading_ = new QLabel(tr("In this scheme"));
     heading_->setProperty("quiet", true);
     count_ = new QLabel;
     count_->setProperty("quiet", true);
@@ -131,7 +132,7 @@ PieceList::PieceList(JobSession& session, QWidget* parent) : QWidget(parent), se
     list_->setDragEnabled(true);
     list_->setDragDropMode(QAbstractItemView::DragOnly);
     list_->setObjectName("pieces");
-    list_->setAccessibleName("Pieces");
+    list_->setAccessibleName(tr("Pieces"));
     list_->setItemDelegate(new RowPainter(list_));
     list_->setMouseTracking(true);
     list_->setSelectionMode(QAbstractItemView::ExtendedSelection);
@@ -241,7 +242,7 @@ void PieceList::refill() {
             if (!matches(p))
                 continue;
             if (!headed)
-                heading("In front of it");
+                heading(tr("In front of it"));
             headed = true;
             piece(p);
             // On a wall it matters how far off a thing stands, not how large its plan is.
@@ -253,19 +254,19 @@ void PieceList::refill() {
         }
     }
     if (session_.surface().isFloor() && !job.scheme().away.empty()) {
-        heading(job.scheme().arrangement == Arrangement::day ? "For guests only"
-                                                             : "Every day only");
+        heading(job.scheme().arrangement == Arrangement::day ? tr("For guests only")
+                                                             : tr("Every day only"));
         for (const auto& p : job.scheme().away) {
             if (!matches(p))
                 continue;
             auto* item = new QListWidgetItem(QString::fromStdString(p.name), list_);
             item->setData(sizeRole, QString::fromStdString(footprintWords(p, job.notation)));
-            item->setData(lineRole, "bring out " + QString::fromStdString(p.name));
-            item->setData(Qt::AccessibleTextRole, "Bring out " + item->text());
+            item->setData(lineRole, QString("bring out ") + QString::fromStdString(p.name));
+            item->setData(Qt::AccessibleTextRole, tr("Bring out ") + item->text());
         }
     }
     heading_->setText(session_.surface().isFloor()
-                          ? QString("In this scheme")
+                          ? tr("In this scheme")
                           : capitalised(words(session_.surface(), job.wording())));
     count_->setText(QString::number(shown));
     {
@@ -276,7 +277,7 @@ void PieceList::refill() {
                    (session_.surface().isCeiling() && !k->underCeiling());
         });
         if (!kinds.empty())
-            heading(typed.isEmpty() ? "Add, or drag to the board" : "Add");
+            heading(typed.isEmpty() ? tr("Add, or drag to the board") : tr("Add"));
         int n = 0;
         for (const auto& k : kinds) {
             if (++n > (typed.isEmpty() ? mostKinds : 12))
@@ -291,12 +292,12 @@ void PieceList::refill() {
             item->setData(lineRole, QString("add %1 %2")
                                         .arg(QString::fromStdString(k->name).toLower(), figures)
                                         .trimmed());
-            item->setData(Qt::AccessibleTextRole, "Add " + item->text());
+            item->setData(Qt::AccessibleTextRole, tr("Add ") + item->text());
             item->setData(kindRole, true);
-            item->setToolTip("Click to add one, or drag it to its place");
+            item->setToolTip(tr("Click to add one, or drag it to its place"));
         }
         if (shown == 0 && kinds.empty())
-            heading("Nothing by that name");
+            heading(tr("Nothing by that name"));
     }
     filling_ = false;
     showSelection();

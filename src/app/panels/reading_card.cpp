@@ -1,4 +1,5 @@
 #include "app/panels/reading_card.h"
+#include "app/look/tr.h"
 
 #include "app/look/style.h"
 #include "judge/accept.h"
@@ -28,7 +29,7 @@ public:
     using QWidget::show;
     void show(Verdict v) {
         verdict_ = v;
-        setAccessibleName(QString::fromUtf8(verdictName(v).data()));
+        setAccessibleName(tr(verdictName(v).data()));
         update();
     }
 
@@ -82,7 +83,7 @@ ReadingCard::ReadingCard(JobSession& session, std::size_t reading, bool withPiec
     menu_->setObjectName("readingMenu");
     menu_->setProperty("plain", true);
     menu_->setFixedSize(26, 22);
-    menu_->setToolTip("Accept it as it is, or give this job a band of its own");
+    menu_->setToolTip(tr("Accept it as it is, or give this job a band of its own"));
     connect(menu_, &QPushButton::clicked, this, &ReadingCard::showMenu);
     auto* top = new QHBoxLayout;
     top->setSpacing(2);
@@ -98,7 +99,7 @@ ReadingCard::ReadingCard(JobSession& session, std::size_t reading, bool withPiec
     figure_->setProperty("figure", true);
     figure_->setFixedWidth(isMetric(session.wording().notation.units) ? 84 : 74);
     figure_->setToolTip(
-        "Type another figure and press Enter: the piece moves, or is made that size");
+        tr("Type another figure and press Enter: the piece moves, or is made that size"));
     why_ = new QLabel;
     why_->setWordWrap(true);
     why_->setProperty("small", true);
@@ -125,7 +126,7 @@ ReadingCard::ReadingCard(JobSession& session, std::size_t reading, bool withPiec
     connect(more_, &QPushButton::clicked, this, [this] {
         const bool brief = upsets_->text() == brief_;
         upsets_->setText(brief ? whole_ : brief_);
-        more_->setText(brief ? "Tell less" : "Tell all of it");
+        more_->setText(brief ? tr("Tell less") : tr("Tell all of it"));
         fitTo(width());
     });
     column->addWidget(remedy_);
@@ -162,12 +163,12 @@ void ReadingCard::tell() {
     if (r.accepted)
         why += "\nAccepted: " +
                QString::fromStdString(std::string(whyAccepted(r, session_.project()->scheme())));
-    menu_->setAccessibleName("More about " + title);
+    menu_->setAccessibleName(tr("More about ") + title);
     if (why_->text() != why)
         why_->setText(why);
     figure_->setAccessibleName(title);
     figure_->setAccessibleDescription(
-        QString("%1: %2").arg(QString::fromUtf8(verdictName(r.verdict).data()), why));
+        QString("%1: %2").arg(tr(verdictName(r.verdict).data()), why));
     told_ = r;
 }
 
@@ -208,30 +209,30 @@ void ReadingCard::showRemedy() {
     auto text = QString::fromStdString(remedy->preview.substr(0, remedy->preview.find(';')));
     if (remedy->moves > 1)
         text = QString::fromStdString(remedy->preview);
-    for (const char* told : {"Moves ", "Makes ", "Turns "})
+    for (const QString& told : {tr("Moves "), tr("Makes "), tr("Turns ")})
         if (text.startsWith(told))
             text.remove(4, 1);
     remedy_->setToolTip(QString::fromStdString(remedy->line));
     remedy_->setText(plainButton(inLines(text, remedy_->fontMetrics(), 208)));
     if (remedy->moves > 1)
         remedy_->setToolTip(text);
-    remedy_->setAccessibleName("Mend it: " + text);
+    remedy_->setAccessibleName(tr("Mend it: ") + text);
     remedy_->show();
     if (!remedy->upsets.empty() || !remedy->mends.empty()) {
         // What it would make better and worse, before it is taken: whom in a line, all on asking.
         QStringList brief;
         if (!remedy->mends.empty())
-            brief << "Mends too: " + subjects(remedy->mends);
+            brief << tr("Mends too: ") + subjects(remedy->mends);
         if (!remedy->upsets.empty())
-            brief << "But then: " + subjects(remedy->upsets);
+            brief << tr("But then: ") + subjects(remedy->upsets);
         QStringList whole;
         for (const auto& m : remedy->mends)
-            whole << "Mends too: " + QString::fromStdString(m);
+            whole << tr("Mends too: ") + QString::fromStdString(m);
         for (const auto& u : remedy->upsets)
-            whole << "But then " + QString::fromStdString(u);
+            whole << tr("But then ") + QString::fromStdString(u);
         brief_ = brief.join("\n");
         whole_ = whole.join("\n");
-        more_->setText("Tell all of it");
+        more_->setText(tr("Tell all of it"));
         more_->show();
         upsets_->setText(brief_);
         upsets_->show();
@@ -245,18 +246,21 @@ void ReadingCard::showMenu() {
     const Reading& r = session_.readings()[index_];
     QMenu menu;
     if (canBeAccepted(r) && !r.accepted)
-        menu.addAction("Accept it as it is …", this, &ReadingCard::accept)->setObjectName("accept");
+        menu.addAction(tr("Accept it as it is …"), this, &ReadingCard::accept)
+            ->setObjectName("accept");
     if (r.accepted)
-        menu.addAction("Judge it again", this, [this] {
+        menu.addAction(tr("Judge it again"), this, [this] {
             const Reading& now = session_.readings()[index_];
             session_.apply(judgingAgain({&now}, session_.project()->scheme(), session_.wording()));
         });
-    menu.addAction("A band of this job's own …", this, &ReadingCard::ownBand);
+    menu.addAction(tr("A band of this job's own …"), this, &ReadingCard::ownBand);
     const auto& choices = session_.project()->judgement.choices;
     if (const auto it = choices.find(r.rule->id); it != choices.end() && it->second.band)
-        menu.addAction("The school's band again", this, [this] {
+        menu.addAction(tr("The school's band again"), this, [this] {
             const auto id = session_.readings()[index_].rule->id;
-            session_.apply({"judge " + id + " as the school", {SetSchool{{}, id, true}}, {}});
+            session_.apply({inOwnWords("judge ") + id + inOwnWords(" as the school"),
+                            {SetSchool{{}, id, true}},
+                            {}});
         });
     menu.exec(menu_->mapToGlobal(QPoint(0, menu_->height())));
 }
@@ -265,11 +269,11 @@ void ReadingCard::accept() {
     const Reading r = session_.readings()[index_];
     bool ok = false;
     const auto title = QString::fromStdString(titleWithSubject(r, session_.wording()));
-    const auto reason =
-        QInputDialog::getText(this, "Accept it as it is",
-                              title + "\nWhy is it left so? The reason is printed with the plan.",
-                              QLineEdit::Normal, {}, &ok)
-            .trimmed();
+    const auto reason = QInputDialog::getText(
+                            this, tr("Accept it as it is"),
+                            title + tr("\nWhy is it left so? The reason is printed with the plan."),
+                            QLineEdit::Normal, {}, &ok)
+                            .trimmed();
     if (!ok)
         return;
     if (reason.isEmpty()) {
@@ -292,13 +296,13 @@ void ReadingCard::ownBand() {
     if (r.band.low && r.band.high)
         band = told(*r.band.low) + " to " + told(*r.band.high);
     else if (r.band.low)
-        band = "at least " + told(*r.band.low);
+        band = tr("at least ") + told(*r.band.low);
     else if (r.band.high)
-        band = "at most " + told(*r.band.high);
+        band = tr("at most ") + told(*r.band.high);
     bool ok = false;
-    const auto said = QInputDialog::getText(this, "A band of this job's own",
+    const auto said = QInputDialog::getText(this, tr("A band of this job's own"),
                                             QString::fromStdString(titleOf(r, session_.wording())) +
-                                                "\nFrom what to what is it right here?",
+                                                tr("\nFrom what to what is it right here?"),
                                             QLineEdit::Normal, band, &ok)
                           .trimmed();
     if (ok && !said.isEmpty())
@@ -309,7 +313,7 @@ void ReadingCard::setBand(const Band& band) {
     if (!stillThere())
         return;
     const auto id = session_.readings()[index_].rule->id;
-    session_.apply({"own band for " + id, {SetBand{id, band}}, {}});
+    session_.apply({inOwnWords("own band for ") + id, {SetBand{id, band}}, {}});
 }
 
 void ReadingCard::typed() {

@@ -1,4 +1,5 @@
 #include "app/panels/scheme_strip.h"
+#include "app/look/tr.h"
 
 #include "app/look/style.h"
 
@@ -29,11 +30,11 @@ public:
         : QPushButton(parent), name_(name), here_(here) {
         setFixedHeight(34);
         setCheckable(false);
-        const auto told = !mend        ? QString("judging …")
-                          : *mend == 0 ? QString("nothing to mend")
-                                       : QString("%1 to mend").arg(*mend);
+        const auto told = !mend        ? tr("judging …")
+                          : *mend == 0 ? tr("nothing to mend")
+                                       : tr("%1 to mend").arg(*mend);
         note_ = told;
-        setAccessibleName(name + ", " + told + (here ? ", open" : ""));
+        setAccessibleName(name + ", " + told + (here ? tr(", open") : ""));
         const QFontMetrics bold(sheets::sans(14, QFont::DemiBold));
         const QFontMetrics plain(sheets::sans(13));
         // It gives way when the window is narrow: the name is cut, and the figure left.
@@ -84,7 +85,7 @@ SchemeStrip::SchemeStrip(JobSession& session, QWidget* parent)
     row_->setSpacing(8);
     state_ = new QPushButton;
     state_->setProperty("plain", true);
-    state_->setAccessibleName("Scale, units and school");
+    state_->setAccessibleName(tr("Scale, units and school"));
     row_->addStretch(1);
     row_->addWidget(state_);
     connect(&session, &JobSession::jobChanged, this, [this] {
@@ -104,11 +105,11 @@ void SchemeStrip::setZoom(const QString& words) {
     auto tape = QString::fromUtf8(unitsName(job.notation.units).data());
     if (!isMetric(job.notation.units))
         tape = QString("%1, 1/%2")
-                   .arg(job.notation.units == Units::inches ? "inches" : "feet, inches")
+                   .arg(job.notation.units == Units::inches ? "inches" : tr("feet, inches"))
                    .arg(job.notation.denominator);
     state_->setText(
         QString("%1   %2   %3").arg(zoom_, tape, QString::fromStdString(school->title).toLower()));
-    state_->setToolTip("The board's scale, the tape's division, and the school that judges");
+    state_->setToolTip(tr("The board's scale, the tape's division, and the school that judges"));
 }
 
 void SchemeStrip::rebuild() {
@@ -140,24 +141,24 @@ void SchemeStrip::rebuild() {
         auto* tab = new SchemeTab(
             QString("%1  %2").arg(k + 1).arg(QString::fromStdString(job.schemes[i]->name)),
             session_.toMendIn(i), i == job.active);
-        tab->setToolTip(i == job.active ? "Rename this scheme" : "Go to this scheme");
+        tab->setToolTip(i == job.active ? tr("Rename this scheme") : tr("Go to this scheme"));
         connect(tab, &QPushButton::clicked, this, [this, i] {
             if (i == session_.project()->active)
                 emit renameWanted();
             else
-                session_.apply({"go to scheme", {SwitchScheme{i}}, {}});
+                session_.apply({inOwnWords("go to scheme"), {SwitchScheme{i}}, {}});
         });
         row->addWidget(tab);
     }
-    auto* add = new QPushButton("+ scheme");
+    auto* add = new QPushButton(tr("+ scheme"));
     add->setProperty("plain", true);
-    add->setToolTip("A copy of this scheme, to try something else");
+    add->setToolTip(tr("A copy of this scheme, to try something else"));
     connect(add, &QPushButton::clicked, this, [this] {
-        session_.apply({"new scheme", {AddScheme{}}, {}});
+        session_.apply({inOwnWords("new scheme"), {AddScheme{}}, {}});
     });
     row->addWidget(add);
     if (here.size() > 1) {
-        auto* beside = new QPushButton("Lay side by side");
+        auto* beside = new QPushButton(tr("Lay side by side"));
         beside->setProperty("plain", true);
         connect(beside, &QPushButton::clicked, this, &SchemeStrip::besidesWanted);
         row->addWidget(beside);
@@ -165,11 +166,11 @@ void SchemeStrip::rebuild() {
     // Only where pieces move for guests, or it is being arranged for them, is there a switch.
     const bool guests = job.scheme().arrangement == Arrangement::guests;
     if (arrangedForGuests(job.scheme())) {
-        auto* sw = new QPushButton(guests ? "For guests" : "Every day");
+        auto* sw = new QPushButton(guests ? tr("For guests") : tr("Every day"));
         sw->setObjectName("arrangement");
         sw->setCheckable(true);
         sw->setChecked(guests);
-        sw->setToolTip(guests ? "Back to every day" : "Show it arranged for guests");
+        sw->setToolTip(guests ? tr("Back to every day") : tr("Show it arranged for guests"));
         connect(sw, &QPushButton::clicked, this, [this, guests] {
             emit arrangementWanted(guests ? Arrangement::day : Arrangement::guests);
         });

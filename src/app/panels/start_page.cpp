@@ -1,4 +1,5 @@
 #include "app/panels/start_page.h"
+#include "app/look/tr.h"
 
 #include "app/look/style.h"
 
@@ -26,7 +27,7 @@ QLabel* said(const QString& text, const char* property) {
 
 StartPage::StartPage(QWidget* parent) : QWidget(parent) {
     setObjectName("start");
-    setAccessibleName("Begin");
+    setAccessibleName(tr("Begin"));
     auto* whole = new QVBoxLayout(this);
     auto* middle = new QWidget;
     middle->setFixedWidth(widest);
@@ -39,21 +40,23 @@ StartPage::StartPage(QWidget* parent) : QWidget(parent) {
     whole->addStretch(3);
     auto* column = new QVBoxLayout(middle);
     column->setSpacing(6);
-    column->addWidget(said("Begin with a room", "heading"));
-    column->addWidget(said("Measure it, plan it to scale, and know whether it works.", "quiet"));
+    column->addWidget(said(tr("Begin with a room"), "heading"));
+    column->addWidget(
+        said(tr("Measure it, plan it to scale, and know whether it works."), "quiet"));
     column->addSpacing(10);
     struct Way {
         const char* act;
-        const char* title;
-        const char* about;
+        QString title;
+        QString about;
     };
     const Way ways[] = {
-        {"demo", "Look round in the demo",
-         "An upstairs supper room with three schemes; it is a copy, so try anything."},
-        {"new", "Measure a new room", "Type what the tape says; the room is drawn as you type."},
-        {"newFromDrawing", "Take a room from a drawing",
-         "Trace a plan, a photograph of one, or a DXF."},
-        {"open", "Open a job …", ""}};
+        {"demo", tr("Look round in the demo"),
+         tr("An upstairs supper room with three schemes; it is a copy, so try anything.")},
+        {"new", tr("Measure a new room"),
+         tr("Type what the tape says; the room is drawn as you type.")},
+        {"newFromDrawing", tr("Take a room from a drawing"),
+         tr("Trace a plan, a photograph of one, or a DXF.")},
+        {"open", tr("Open a job …"), ""}};
     for (const Way& w : ways) {
         auto* b = new QPushButton(w.title);
         b->setObjectName(QString("start:") + w.act);
@@ -64,7 +67,7 @@ StartPage::StartPage(QWidget* parent) : QWidget(parent) {
         connect(b, &QPushButton::clicked, this,
                 [this, act = QString(w.act)] { emit actWanted(act); });
         column->addWidget(b);
-        if (*w.about != '\0')
+        if (!w.about.isEmpty())
             column->addWidget(said(w.about, "quiet"));
         column->addSpacing(4);
     }
@@ -85,7 +88,7 @@ void StartPage::showRecent(const QStringList& paths) {
         if (!file.exists() || shown == mostShown)
             continue;
         if (shown++ == 0)
-            recent_->addWidget(said("Open last", "quiet"));
+            recent_->addWidget(said(tr("Open last"), "quiet"));
         auto* b = new QPushButton(plainButton(file.completeBaseName()));
         b->setToolTip(path);
         b->setAccessibleDescription(path);

@@ -1,9 +1,11 @@
 #include "app/panels/tape_panel.h"
+#include "app/look/tr.h"
 
 #include "app/look/style.h"
 #include "edit/language.h"
 #include "judge/on_walls.h"
 #include "judge/zones.h"
+#include "measure/texts.h"
 #include "room/facts.h"
 #include "sheets/drawing.h"
 #include "sheets/wall_sheets.h"
@@ -40,7 +42,7 @@ TapePanel::TapePanel(JobSession& session, QWidget* parent)
     setObjectName("tape");
     setWidgetResizable(true);
     setHorizontalScrollBarPolicy(Qt::ScrollBarAlwaysOff);
-    setAccessibleName("Tape");
+    setAccessibleName(tr("Tape"));
     later_.setSingleShot(true);
     later_.setInterval(0);
     idle_.setSingleShot(true);
@@ -107,16 +109,16 @@ void TapePanel::resizeEvent(QResizeEvent* e) {
 }
 
 void TapePanel::addTies(QVBoxLayout* column, const Piece& p) {
-    column->addWidget(quietLabel("Ties"));
+    column->addWidget(quietLabel(tr("Ties")));
     if (p.locked)
-        column->addWidget(quietLabel("Locked where it is."));
+        column->addWidget(quietLabel(tr("Locked where it is.")));
     const Wording say = session_.wording();
     for (std::size_t i = 0; i < p.ties.size(); ++i) {
         auto text = QString::fromStdString(words(p.ties[i], say));
         auto* chip = new QPushButton(plainButton(text) + "   ×");
         chip->setObjectName("tie");
-        chip->setToolTip("Let go of this tie");
-        chip->setAccessibleName("Tie: " + text + ". Press to let go of it.");
+        chip->setToolTip(tr("Let go of this tie"));
+        chip->setAccessibleName(tr("Tie: ") + text + tr(". Press to let go of it."));
         chip->setSizePolicy(QSizePolicy::Maximum, QSizePolicy::Fixed);
         chip->setStyleSheet(
             "border-radius: 12px; padding: 2px 12px; min-height: 20px; font-size: 13px;");
@@ -127,16 +129,16 @@ void TapePanel::addTies(QVBoxLayout* column, const Piece& p) {
             Piece changed = *now;
             changed.ties.erase(changed.ties.begin() + static_cast<std::ptrdiff_t>(i));
             Edit e;
-            e.words = "let go of “" + text.toStdString() + "”";
+            e.words = inOwnWords("let go of “") + text.toStdString() + "”";
             e.acts.emplace_back(PutPiece{changed});
             session_.apply(e);
         });
         column->addWidget(chip);
     }
     if (p.ties.empty() && !p.locked)
-        column->addWidget(quietLabel("None: it stays where it is put."));
+        column->addWidget(quietLabel(tr("None: it stays where it is put.")));
     if (!p.kind->caution.empty()) {
-        auto* caution = quietLabel(QString::fromStdString("Caution. " + p.kind->caution));
+        auto* caution = quietLabel(tr("Caution. ") + QString::fromStdString(p.kind->caution));
         caution->setObjectName("caution");
         column->addWidget(caution);
     }
@@ -148,7 +150,7 @@ void TapePanel::addNotes(QVBoxLayout* column, const std::vector<std::size_t>& re
     if (readings.empty())
         return;
     column->addSpacing(6);
-    column->addWidget(quietLabel("For information"));
+    column->addWidget(quietLabel(tr("For information")));
     const Wording say = session_.wording();
     for (const std::size_t i : readings) {
         const Reading& r = session_.readings()[i];
@@ -174,7 +176,7 @@ void TapePanel::addRoom(QVBoxLayout* column) {
     const auto zones = zonesOf(scene);
     if (!zones.zones.empty()) {
         column->addSpacing(6);
-        column->addWidget(quietLabel("Zones"));
+        column->addWidget(quietLabel(tr("Zones")));
         for (const auto& z : zones.zones) {
             QStringList held;
             for (const auto& h : z.heldBy)
@@ -184,8 +186,8 @@ void TapePanel::addRoom(QVBoxLayout* column) {
                     .arg(QString::fromStdString(z.name).toHtmlEscaped(),
                          QString::fromStdString(writeArea(z.area, n.units)),
                          held.isEmpty()
-                             ? QString("Nothing holds it: a rug, a sofa's back or a light would.")
-                             : "Held by " + held.join(", ").toHtmlEscaped() + "."));
+                             ? tr("Nothing holds it: a rug, a sofa's back or a light would.")
+                             : tr("Held by ") + held.join(", ").toHtmlEscaped() + "."));
             label->setTextFormat(Qt::RichText);
             label->setObjectName("zone");
             label->setWordWrap(true);
@@ -199,10 +201,10 @@ void TapePanel::addRoom(QVBoxLayout* column) {
             return QString::number(std::lround(v * 100)) + "\u00a0%";
         };
         column->addSpacing(6);
-        column->addWidget(quietLabel("Balance by quarter: footprint, and weight to the eye"));
+        column->addWidget(quietLabel(tr("Balance by quarter: footprint, and weight to the eye")));
         auto* label =
-            new QLabel(QString("upper left %1, %2 · upper right %3, %4<br>lower left %5, %6 · "
-                               "lower right %7, %8")
+            new QLabel(tr("upper left %1, %2 · upper right %3, %4<br>lower left %5, %6 · "
+                          "lower right %7, %8")
                            .arg(share(b.footprint[0]), share(b.weight[0]), share(b.footprint[1]),
                                 share(b.weight[1]), share(b.footprint[3]), share(b.weight[3]),
                                 share(b.footprint[2]), share(b.weight[2])));
@@ -215,18 +217,18 @@ void TapePanel::addRoom(QVBoxLayout* column) {
 
 /// What was noted of a choice: why, and what it costs.
 void TapePanel::addChoice(QVBoxLayout* column, const Piece& p) {
-    column->addWidget(quietLabel("Why this one, and what it costs"));
+    column->addWidget(quietLabel(tr("Why this one, and what it costs")));
     auto* row = new QHBoxLayout;
     row->setSpacing(6);
     auto* why = new QLineEdit(QString::fromStdString(p.reason));
     why->setObjectName("reason");
-    why->setPlaceholderText("a reason, printed with the plan");
-    why->setAccessibleName("Why " + QString::fromStdString(p.name));
+    why->setPlaceholderText(tr("a reason, printed with the plan"));
+    why->setAccessibleName(tr("Why ") + QString::fromStdString(p.name));
     auto* cost = new QLineEdit(p.cost ? QString::number(*p.cost, 'g', 10) : QString());
     cost->setObjectName("cost");
-    cost->setPlaceholderText("cost");
+    cost->setPlaceholderText(tr("cost"));
     cost->setFixedWidth(72);
-    cost->setAccessibleName("Cost of " + QString::fromStdString(p.name));
+    cost->setAccessibleName(tr("Cost of ") + QString::fromStdString(p.name));
     row->addWidget(why, 1);
     row->addWidget(cost);
     column->addLayout(row);
@@ -248,7 +250,7 @@ void TapePanel::addChoice(QVBoxLayout* column, const Piece& p) {
         changed.cost = text.isEmpty() ? std::nullopt : std::optional<double>(price);
         if (changed.reason == now->reason && changed.cost == now->cost)
             return;
-        session_.apply({"note on " + changed.name, {PutPiece{changed}}, {}});
+        session_.apply({inOwnWords("note on ") + changed.name, {PutPiece{changed}}, {}});
     };
     connect(why, &QLineEdit::returnPressed, this, keep);
     connect(cost, &QLineEdit::returnPressed, this, keep);
@@ -274,15 +276,16 @@ void TapePanel::addHooks(QVBoxLayout* column, const Piece& p) {
                 if (m == h.mount)
                     held = word;
             if (h.wire)
-                held += fmt::format(", rings {} down, {} apart", writeGap(h.ringsDown, n),
-                                    writeGap(h.ringSpacing, n));
+                held += worded(", rings {} down, {} apart", writeGap(h.ringsDown, n),
+                               writeGap(h.ringSpacing, n));
             if (h.mount != Mount::leaned)
-                held += ", drop " + sheets::hookWords(h.drop, n) +
-                        (h.dropAssumed && !h.hooks.empty() ? ", assumed" : "");
-            held += ", " + write(h.weight, n) + (h.estimated ? ", guessed" : "");
+                held += inOwnWords(", drop ") + sheets::hookWords(h.drop, n) +
+                        (h.dropAssumed && !h.hooks.empty() ? inOwnWords(", assumed") : "");
+            held += ", " + write(h.weight, n) + (h.estimated ? inOwnWords(", guessed") : "");
             if (h.load > Mass{})
-                held += ", holds " + write(h.load, n) + (h.loadGuessed ? ", guessed" : "");
-            column->addWidget(quietLabel("Held: " + QString::fromStdString(held)));
+                held += inOwnWords(", holds ") + write(h.load, n) +
+                        (h.loadGuessed ? inOwnWords(", guessed") : "");
+            column->addWidget(quietLabel(tr("Held: ") + QString::fromStdString(held)));
         }
         for (const HookPoint& k : h.hooks) {
             const std::string cells[] = {of.group() == p.id ? of.name : "",
@@ -302,7 +305,7 @@ void TapePanel::addHooks(QVBoxLayout* column, const Piece& p) {
             ++row;
         }
         const QString unmeasured =
-            QString("The drop is assumed: %1.").arg(QString::fromLatin1(measureTheDrop));
+            tr("The drop is assumed: %1.").arg(QString::fromLatin1(measureTheDrop));
         if (h.dropAssumed && !h.hooks.empty() && !cautions.contains(unmeasured))
             cautions.prepend(unmeasured);
         for (const auto& c : h.cautions)
@@ -311,7 +314,7 @@ void TapePanel::addHooks(QVBoxLayout* column, const Piece& p) {
     }
     if (row == 0)
         return;
-    column->addWidget(quietLabel("Hooks, from the left corner and the floor"));
+    column->addWidget(quietLabel(tr("Hooks, from the left corner and the floor")));
     rows->setColumnStretch(3, 1);
     column->addLayout(rows);
     for (const auto& c : cautions) {
@@ -330,9 +333,9 @@ void TapePanel::addSeveral(QVBoxLayout* column) {
     auto* size = new QLineEdit;
     size->setObjectName("sizeOfAll");
     size->setPlaceholderText(
-        "one size for all of them, like " +
+        tr("one size for all of them, like ") +
         QString::fromStdString(exampleIn("18 x 20", session_.project()->notation.units)));
-    size->setAccessibleName("One size for all that is selected");
+    size->setAccessibleName(tr("One size for all that is selected"));
     column->addWidget(size);
     connect(size, &QLineEdit::returnPressed, this, [this, size] {
         QStringList names;
@@ -343,19 +346,19 @@ void TapePanel::addSeveral(QVBoxLayout* column) {
     auto* rows = new QGridLayout;
     rows->setSpacing(4);
     if (session_.surface().isWall()) {
-        auto* group = new QPushButton("Set out as one …");
+        auto* group = new QPushButton(tr("Set out as one …"));
         group->setObjectName("setOut");
         connect(group, &QPushButton::clicked, this, [this] { emit actWanted("group"); });
         column->addWidget(group);
         column->addSpacing(6);
         return;
     }
-    const std::pair<const char*, const char*> acts[] = {{"alignBacks", "Backs in line"},
-                                                        {"alignFronts", "Fronts in line"},
-                                                        {"alignMiddles", "Middles in line"},
-                                                        {"spread", "Spread evenly"},
-                                                        {"zone", "Make a zone"},
-                                                        {"lock", "Lock, or unlock"}};
+    const std::pair<const char*, QString> acts[] = {{"alignBacks", tr("Backs in line")},
+                                                    {"alignFronts", tr("Fronts in line")},
+                                                    {"alignMiddles", tr("Middles in line")},
+                                                    {"spread", tr("Spread evenly")},
+                                                    {"zone", tr("Make a zone")},
+                                                    {"lock", tr("Lock, or unlock")}};
     int i = 0;
     for (const auto& [name, text] : acts) {
         auto* b = new QPushButton(text);
@@ -386,7 +389,7 @@ void TapePanel::rebuild() {
     heading->setWordWrap(true);
     column->addWidget(heading);
     if (!session_.judgedWhole())
-        column->addWidget(quietLabel("Still judging: these are the readings found so far."));
+        column->addWidget(quietLabel(tr("Still judging: these are the readings found so far.")));
     const auto card = [&](std::size_t i, bool withPiece) {
         if (static_cast<int>(cards_.size()) >= mostCards)
             return;
@@ -402,15 +405,17 @@ void TapePanel::rebuild() {
         auto size =
             footprintWords(p, session_.project()->notation) +
             (p.onWall()
-                 ? (p.isGroup()
-                        ? std::string()
-                        : ", " + writeBare(p.size.depth, session_.project()->notation) + " deep")
-                 : " x " + writeBare(p.size.height, session_.project()->notation) + " high");
+                 ? (p.isGroup() ? std::string()
+                                : ", " + writeBare(p.size.depth, session_.project()->notation) +
+                                      inOwnWords(" deep"))
+                 : " x " + writeBare(p.size.height, session_.project()->notation) +
+                       inOwnWords(" high"));
         if (p.heights.seat)
-            size += ", seat " + writeBare(*p.heights.seat, session_.project()->notation);
+            size +=
+                inOwnWords(", seat ") + writeBare(*p.heights.seat, session_.project()->notation);
         if (p.kind->draw == "curtains")
-            size += ", stacks back " + writeBare(stackBack(p), session_.project()->notation) +
-                    " a side";
+            size += inOwnWords(", stacks back ") +
+                    writeBare(stackBack(p), session_.project()->notation) + inOwnWords(" a side");
         auto* sizes = new QLabel(QString::fromStdString(size));
         sizes->setFont(sheets::lettering(14));
         sizes->setStyleSheet(
@@ -429,11 +434,11 @@ void TapePanel::rebuild() {
                     card(i, !own);
             }
         if (cards_.empty() && notes.empty())
-            column->addWidget(quietLabel("No rule measures it where it is."));
+            column->addWidget(quietLabel(tr("No rule measures it where it is.")));
         addNotes(column, notes, true);
         column->addSpacing(4);
         if (p.isGroup() && !session_.inTrial()) {
-            auto* again = new QPushButton("Set out as one …");
+            auto* again = new QPushButton(tr("Set out as one …"));
             again->setObjectName("setOut");
             connect(again, &QPushButton::clicked, this, [this] { emit actWanted("group"); });
             column->addWidget(again);
@@ -444,7 +449,7 @@ void TapePanel::rebuild() {
         column->addSpacing(4);
         addChoice(column, p);
     } else if (chosen.size() > 1) {
-        heading->setText(QString("%1 pieces").arg(chosen.size()));
+        heading->setText(tr("%1 pieces").arg(chosen.size()));
         addSeveral(column);
         for (std::size_t i = 0; i < readings.size(); ++i)
             if (std::any_of(chosen.begin(), chosen.end(),
@@ -452,28 +457,28 @@ void TapePanel::rebuild() {
                 readings[i].verdict != Verdict::note)
                 card(i, true);
     } else if (session_.project()->room->walls.empty()) {
-        heading->setText("No room yet");
-        column->addWidget(quietLabel("Start one from its tape notes: Job, Measure (Ctrl+T)."));
+        heading->setText(tr("No room yet"));
+        column->addWidget(quietLabel(tr("Start one from its tape notes: Job, Measure (Ctrl+T).")));
     } else {
         const int n = session_.toMend();
-        heading->setText(scheme.pieces.empty()     ? QString("Nothing placed yet")
-                         : !session_.judgedWhole() ? QString("%1 to mend so far").arg(n)
-                         : n == 0                  ? QString("Nothing to mend")
-                                                   : QString("%1 to mend").arg(n));
+        heading->setText(scheme.pieces.empty()     ? tr("Nothing placed yet")
+                         : !session_.judgedWhole() ? tr("%1 to mend so far").arg(n)
+                         : n == 0                  ? tr("Nothing to mend")
+                                                   : tr("%1 to mend").arg(n));
         const auto* school =
             session_.project()->library.book->schoolById(session_.project()->judgement.school);
         column->addWidget(quietLabel(scheme.pieces.empty()
-                                         ? QString("Say what goes where on the line below the "
-                                                   "board, like:\nsofa 84 x 36 against wall A")
-                                         : QString("%1 readings, judged “%2”: %3")
+                                         ? tr("Say what goes where on the line below the "
+                                              "board, like:\nsofa 84 x 36 against wall A")
+                                         : tr("%1 readings, judged “%2”: %3")
                                                .arg(readings.size())
                                                .arg(QString::fromStdString(school->title),
                                                     QString::fromStdString(school->says))));
         column->addSpacing(6);
         if (n > 1 && !session_.inTrial()) {
-            auto* all = new QPushButton("Mend all I can …");
+            auto* all = new QPushButton(tr("Mend all I can …"));
             all->setObjectName("mendAll");
-            all->setToolTip("Shows every step before any is taken");
+            all->setToolTip(tr("Shows every step before any is taken"));
             connect(all, &QPushButton::clicked, this, [this] { emit actWanted("mendAll"); });
             column->addWidget(all);
             column->addSpacing(4);
@@ -490,19 +495,19 @@ void TapePanel::rebuild() {
         });
         if (onWall && n > 0)
             column->addWidget(
-                quietLabel(QString(here > 0 ? "On wall %1" : "Nothing to mend on wall %1")
+                quietLabel(QString(here > 0 ? tr("On wall %1") : tr("Nothing to mend on wall %1"))
                                .arg(QString::fromStdString(wallName(session_.surface().wall())))));
         std::ptrdiff_t told = 0;
         for (const Reading* r : mends) {
             if (onWall && told++ == here)
-                column->addWidget(quietLabel("Elsewhere in the room"));
+                column->addWidget(quietLabel(tr("Elsewhere in the room")));
             card(static_cast<std::size_t>(r - readings.data()), true);
         }
         bool accepts = false;
         for (std::size_t i = 0; i < readings.size(); ++i)
             if (readings[i].accepted) {
                 if (!accepts)
-                    column->addWidget(quietLabel("Accepted as it is"));
+                    column->addWidget(quietLabel(tr("Accepted as it is")));
                 accepts = true;
                 card(i, true);
             }

@@ -1,4 +1,5 @@
 #include "app/look/style.h"
+#include "app/look/tr.h"
 #include "app/panels/reading_card.h"
 
 #include <QMouseEvent>
@@ -103,8 +104,8 @@ void TapeStrip::mouseMoveEvent(QMouseEvent* e) {
     if (held_ == End::none) {
         const bool there = endAt(e->position().x()) != End::none;
         setCursor(there ? Qt::SplitHCursor : Qt::ArrowCursor);
-        setToolTip(there ? "Drag this end of the band: it becomes the job's own"
-                         : "White is the band; the pointer is where it stands");
+        setToolTip(there ? tr("Drag this end of the band: it becomes the job's own")
+                         : tr("White is the band; the pointer is where it stands"));
         return;
     }
     const Span s = *kept_;

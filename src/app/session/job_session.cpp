@@ -1,4 +1,5 @@
 #include "app/session/job_session.h"
+#include "app/look/tr.h"
 
 #include "judge/say.h"
 #include "measure/text.h"
@@ -128,7 +129,8 @@ void JobSession::clearMarks() {
 bool JobSession::sayLine(const QString& line) {
     const std::string text = line.toStdString();
     if (takesLong(text) || isQuestion(text)) {
-        emit told(takesLong(text) ? "Looking for what can be mended …" : "Looking …", false);
+        emit told(takesLong(text) ? tr("Looking for what can be mended …") : tr("Looking …"),
+                  false);
         sayBeside(text, listener());
         return true;
     }
@@ -355,9 +357,9 @@ bool JobSession::openFile(const QString& path) {
     open(*job, whole);
     stamp_ = before;
     if (!elsewhere_.isEmpty())
-        emit told(QString("%1 has this job: look at it here, and save it under another name")
-                      .arg(elsewhere_),
-                  true);
+        emit told(
+            tr("%1 has this job: look at it here, and save it under another name").arg(elsewhere_),
+            true);
     return true;
 }
 
@@ -376,7 +378,7 @@ bool JobSession::saveTo(const QString& path, bool over) {
     }
     if (!over && whole == path_ && changedElsewhere()) {
         emit told(QFileInfo(path).fileName() +
-                      " was changed by something else since it was opened here",
+                      tr(" was changed by something else since it was opened here"),
                   true);
         return false;
     }

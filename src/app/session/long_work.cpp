@@ -1,4 +1,5 @@
 #include "app/session/long_work.h"
+#include "app/look/tr.h"
 
 #include <QHBoxLayout>
 #include <QLabel>
@@ -14,7 +15,7 @@ LongWork::LongWork(QWidget* parent) : QWidget(parent) {
     bar_ = new QProgressBar;
     bar_->setTextVisible(false);
     bar_->setFixedHeight(8);
-    auto* stopButton = new QPushButton("Stop");
+    auto* stopButton = new QPushButton(tr("Stop"));
     stopButton->setObjectName("stopWork");
     stopButton->setAutoDefault(false);
     row->addWidget(words_);

@@ -1,4 +1,5 @@
 #include "app/session/recovery.h"
+#include "app/look/tr.h"
 
 #include "files/whole_file.h"
 
@@ -91,12 +92,12 @@ void Recovery::write() {
         },
         [this, of = wanted_](const QString& fault) {
             if (!fault.isEmpty())
-                emit failed("The copy for safety could not be written: " + fault);
+                emit failed(tr("The copy for safety could not be written: ") + fault);
             else if (wanted_ == of)
                 wanted_ = nullptr;
         },
         [this](const QString& fault) {
-            emit failed("The copy for safety could not be written: " + fault);
+            emit failed(tr("The copy for safety could not be written: ") + fault);
         });
 }
 
@@ -112,7 +113,8 @@ bool Recovery::writeNow() {
         wanted_ = nullptr;
         return true;
     }
-    emit failed("The copy for safety could not be written" + (fault ? ": " + *fault : QString()));
+    emit failed(tr("The copy for safety could not be written") +
+                (fault ? ": " + *fault : QString()));
     return false;
 }
 

@@ -1,4 +1,5 @@
 #include "app/session/runner.h"
+#include "app/look/tr.h"
 
 #include <algorithm>
 
@@ -20,7 +21,7 @@ QString wordsOf(const std::exception_ptr& thrown) {
     } catch (...) {
         // nothing known of it
     }
-    return "it failed, and does not say why";
+    return tr("it failed, and does not say why");
 }
 
 Runner::Runner(QObject* parent, int threads) : QObject(parent), pool_(new QThreadPool) {

@@ -1,6 +1,7 @@
 // The window's acts of shelves and tabletops: dressing them, what is at hand, colours.
 #include "app/dialogs/dress_dialog.h"
 #include "app/dialogs/layout_dialog.h"
+#include "app/look/tr.h"
 #include "app/window/main_window.h"
 
 #include "colour/families.h"
@@ -39,8 +40,8 @@ bool MainWindow::addToStock(const Result<Stock>& more, const QString& told) {
     }
     const auto& now = session_.project()->stock;
     return session_.apply(
-        {"add to the stock", {SetStock{withThings(now ? *now : Stock{}, *more)}}, {}}, {},
-        told.arg(more->size()));
+        {inOwnWords("add to the stock"), {SetStock{withThings(now ? *now : Stock{}, *more)}}, {}},
+        {}, told.arg(more->size()));
 }
 
 bool MainWindow::readStock(const QString& path) {
@@ -49,7 +50,7 @@ bool MainWindow::readStock(const QString& path) {
     return addToStock(
         text ? stockFromCsv(*text, path.toStdString(), *session_.project()->library.kit)
              : Result<Stock>(text.problem()),
-        "%1 read into the stock");
+        tr("%1 read into the stock"));
 }
 
 bool MainWindow::takeStudioStock() {
@@ -58,7 +59,7 @@ bool MainWindow::takeStudioStock() {
         emit session_.told("The studio has nothing at hand yet.", true);
         return false;
     }
-    return addToStock(own, "%1 of the studio's taken into the stock");
+    return addToStock(own, tr("%1 of the studio's taken into the stock"));
 }
 
 bool MainWindow::keepForStudio() {
@@ -66,7 +67,7 @@ bool MainWindow::keepForStudio() {
     const Stock none;
     const Stock& now = job.stock ? *job.stock : none;
     const auto kept = keepStudioStock(now, *job.library.kit, studioFolder());
-    emit session_.told(kept ? QString("%1 are kept for the studio").arg(now.size())
+    emit session_.told(kept ? tr("%1 are kept for the studio").arg(now.size())
                             : QString::fromStdString(kept.problem().text()),
                        !kept);
     return static_cast<bool>(kept);
@@ -104,10 +105,11 @@ void MainWindow::paletteFrom(const QString& path) {
             QStringList words;
             for (const Rgb c : d.families)
                 words << QString::fromStdString(std::string(colourWord(c)));
-            auto told = "Palette " + words.join(" and ");
+            auto told = tr("Palette ") + words.join(" and ");
             if (d.accent)
-                told += ", accent " + QString::fromStdString(std::string(colourWord(*d.accent)));
-            session_.apply({"palette from a picture", {SetDressing{d}}, {}}, {}, told);
+                told +=
+                    tr(", accent ") + QString::fromStdString(std::string(colourWord(*d.accent)));
+            session_.apply({inOwnWords("palette from a picture"), {SetDressing{d}}, {}}, {}, told);
         },
         [this](const QString& fault) { emit session_.told(fault, true); });
 }
@@ -119,28 +121,30 @@ void MainWindow::lightRoom() {
 }
 
 void MainWindow::buildDressMenu(QMenu* m) {
-    add(m, "lightRoom", "Light this room …", {}, [this] { lightRoom(); });
-    add(m, "dress", "Dress shelves and tables …", QKeySequence("Ctrl+J"), [this] { dressUnit(); });
-    auto* stockMenu = m->addMenu("What is at hand");
-    add(stockMenu, "readStock", "Read the stock from a CSV …", {}, [this] {
-        const auto path = QFileDialog::getOpenFileName(this, "Read the stock from", {},
-                                                       "Tables (*.csv);;All files (*)");
+    add(m, "lightRoom", tr("Light this room …"), {}, [this] { lightRoom(); });
+    add(m, "dress", tr("Dress shelves and tables …"), QKeySequence("Ctrl+J"),
+        [this] { dressUnit(); });
+    auto* stockMenu = m->addMenu(tr("What is at hand"));
+    add(stockMenu, "readStock", tr("Read the stock from a CSV …"), {}, [this] {
+        const auto path = QFileDialog::getOpenFileName(this, tr("Read the stock from"), {},
+                                                       tr("Tables (*.csv);;All files (*)"));
         if (!path.isEmpty())
             readStock(path);
     });
-    add(stockMenu, "writeStock", "Write the stock as CSV …", {}, [this] {
-        const auto path =
-            QFileDialog::getSaveFileName(this, "Write the stock to", "stock.csv", "Tables (*.csv)");
+    add(stockMenu, "writeStock", tr("Write the stock as CSV …"), {}, [this] {
+        const auto path = QFileDialog::getSaveFileName(this, tr("Write the stock to"), "stock.csv",
+                                                       tr("Tables (*.csv)"));
         if (!path.isEmpty())
             writeStock(path);
     });
     stockMenu->addSeparator();
-    add(stockMenu, "takeStudioStock", "Take what the studio has", {},
+    add(stockMenu, "takeStudioStock", tr("Take what the studio has"), {},
         [this] { takeStudioStock(); });
-    add(stockMenu, "keepStudioStock", "Keep this for the studio", {}, [this] { keepForStudio(); });
-    add(m, "paletteFrom", "Take the palette from a picture …", {}, [this] {
-        const auto path = QFileDialog::getOpenFileName(this, "Take the palette from", {},
-                                                       "Pictures (*.png *.jpg *.jpeg)");
+    add(stockMenu, "keepStudioStock", tr("Keep this for the studio"), {},
+        [this] { keepForStudio(); });
+    add(m, "paletteFrom", tr("Take the palette from a picture …"), {}, [this] {
+        const auto path = QFileDialog::getOpenFileName(this, tr("Take the palette from"), {},
+                                                       tr("Pictures (*.png *.jpg *.jpeg)"));
         if (!path.isEmpty())
             paletteFrom(path);
     });

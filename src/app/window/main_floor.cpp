@@ -3,6 +3,7 @@
 #include "app/dialogs/finder.h"
 #include "app/dialogs/fit_dialog.h"
 #include "app/dialogs/mend_dialog.h"
+#include "app/look/tr.h"
 #include "app/window/main_window.h"
 #include "files/whole_file.h"
 #include "kit/csv.h"
@@ -32,7 +33,7 @@ void MainWindow::askWhatFits() {
     if (chosen.size() == 1)
         if (const auto* p = session_.project()->scheme().byId(chosen.front());
             p != nullptr && p->kind->role == Role::diningTable)
-            dialog.ask("table instead of " + QString::fromStdString(p->name));
+            dialog.ask(QString("table instead of ") + QString::fromStdString(p->name));
     dialog.exec();
 }
 
@@ -87,8 +88,8 @@ void MainWindow::seatSelected() {
     }
     const int most = std::max(1, seatsBy(*table, elbowRoom(*session_.project())));
     bool ok = false;
-    const int n = QInputDialog::getInt(this, "Seat the table",
-                                       QString("How many at %1? Its edge gives elbow room to %2.")
+    const int n = QInputDialog::getInt(this, tr("Seat the table"),
+                                       tr("How many at %1? Its edge gives elbow room to %2.")
                                            .arg(QString::fromStdString(table->name))
                                            .arg(most),
                                        most, 1, mostAtTable, 1, &ok);
@@ -102,9 +103,8 @@ void MainWindow::zoneSelected() {
         return;
     bool ok = false;
     const auto name =
-        QInputDialog::getText(this, "Zone", "What is this zone called?", QLineEdit::Normal,
-                              QString("Zone %1").arg(session_.project()->scheme().zones.size() + 1),
-                              &ok)
+        QInputDialog::getText(this, tr("Zone"), tr("What is this zone called?"), QLineEdit::Normal,
+                              tr("Zone %1").arg(session_.project()->scheme().zones.size() + 1), &ok)
             .trimmed();
     if (!ok || name.isEmpty())
         return;
@@ -124,8 +124,8 @@ void MainWindow::keepKind() {
         return;
     }
     bool ok = false;
-    const auto name = QInputDialog::getText(this, "Keep as a kind of the studio's own",
-                                            "What is it called in the kit?", QLineEdit::Normal,
+    const auto name = QInputDialog::getText(this, tr("Keep as a kind of the studio's own"),
+                                            tr("What is it called in the kit?"), QLineEdit::Normal,
                                             QString::fromStdString(p->name), &ok)
                           .trimmed();
     if (!ok || name.isEmpty())
@@ -140,7 +140,7 @@ void MainWindow::keepKind() {
     k.heights = p->heights;
     k.footprint = p->footprint;
     if (keepOwnKinds({k}))
-        emit session_.told(name + " is in the studio's kit", false);
+        emit session_.told(name + tr(" is in the studio's kit"), false);
 }
 
 bool MainWindow::keepOwnKinds(const std::vector<Kind>& kinds) {
@@ -166,7 +166,7 @@ bool MainWindow::importKinds(const QString& path) {
     }
     if (!keepOwnKinds(*kinds))
         return false;
-    emit session_.told(QString("%1 kinds are in the studio's kit").arg(kinds->size()), false);
+    emit session_.told(tr("%1 kinds are in the studio's kit").arg(kinds->size()), false);
     return true;
 }
 
@@ -174,7 +174,7 @@ bool MainWindow::exportKinds(const QString& path) {
     const auto done =
         writeWhole(path.toStdString(), kindsAsCsv(session_.library().kit->kinds(),
                                                   isMetric(session_.project()->notation.units)));
-    emit session_.told(done ? QFileInfo(path).fileName() + ": the kit"
+    emit session_.told(done ? QFileInfo(path).fileName() + tr(": the kit")
                             : QString::fromStdString(done.problem().text()),
                        !done);
     return done.ok();
@@ -187,7 +187,7 @@ void MainWindow::keepBands() {
         next.studio = session_.project()->judgement;
         session_.setLibrary(next);
     }
-    emit session_.told(done ? QString("New jobs begin with these bands")
+    emit session_.told(done ? tr("New jobs begin with these bands")
                             : QString::fromStdString(done.problem().text()),
                        !done);
 }
@@ -197,23 +197,24 @@ void MainWindow::briefSeats() {
     const auto it = job.judgement.briefs.find(job.room->name);
     Brief b = it == job.judgement.briefs.end() ? Brief{} : it->second;
     bool ok = false;
-    b.day = QInputDialog::getInt(this, "Brief", "Seats every day (0 for no brief)", b.day, 0, 500,
-                                 1, &ok);
+    b.day = QInputDialog::getInt(this, tr("Brief"), tr("Seats every day (0 for no brief)"), b.day,
+                                 0, 500, 1, &ok);
     if (!ok)
         return;
-    b.guests = QInputDialog::getInt(this, "Brief", "Seats for guests, perches and all",
+    b.guests = QInputDialog::getInt(this, tr("Brief"), tr("Seats for guests, perches and all"),
                                     std::max(b.guests, b.day), 0, 500, 1, &ok);
     if (ok)
-        session_.apply({"the brief", {SetBrief{b}}, {}});
+        session_.apply({inOwnWords("the brief"), {SetBrief{b}}, {}});
 }
 
 void MainWindow::noteScheme() {
     bool ok = false;
     const auto note = QInputDialog::getMultiLineText(
-        this, "Why this scheme", "It is printed with the plan.",
+        this, tr("Why this scheme"), tr("It is printed with the plan."),
         QString::fromStdString(session_.project()->scheme().note), &ok);
     if (ok)
-        session_.apply({"note on the scheme", {SetSchemeNote{note.trimmed().toStdString()}}, {}});
+        session_.apply(
+            {inOwnWords("note on the scheme"), {SetSchemeNote{note.trimmed().toStdString()}}, {}});
 }
 
 void MainWindow::getBackScheme() {
@@ -224,22 +225,23 @@ void MainWindow::getBackScheme() {
     if (gone.size() > 1) {
         QStringList names;
         for (std::size_t i = gone.size(); i-- > 0;)
-            names << QString("%1 (%2 pieces)")
+            names << tr("%1 (%2 pieces)")
                          .arg(QString::fromStdString(gone[i]->name))
                          .arg(gone[i]->pieces.size());
         bool ok = false;
-        const auto said =
-            QInputDialog::getItem(this, "Get back a scheme", "Which one?", names, 0, false, &ok);
+        const auto said = QInputDialog::getItem(this, tr("Get back a scheme"), tr("Which one?"),
+                                                names, 0, false, &ok);
         if (!ok)
             return;
         index = gone.size() - 1 - static_cast<std::size_t>(names.indexOf(said));
     }
-    session_.apply({"get back " + gone[index]->name, {RestoreScheme{index}}, {}});
+    session_.apply({inOwnWords("get back ") + gone[index]->name, {RestoreScheme{index}}, {}});
 }
 
 void MainWindow::setArrangement(Arrangement a) {
     if (session_.project()->scheme().arrangement != a)
-        session_.apply({a == Arrangement::guests ? "arrange for guests" : "arrange for every day",
+        session_.apply({a == Arrangement::guests ? inOwnWords("arrange for guests")
+                                                 : inOwnWords("arrange for every day"),
                         {SetArrangement{a}},
                         {}});
     else

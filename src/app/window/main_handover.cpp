@@ -2,6 +2,7 @@
 // book.
 #include "app/dialogs/handbook_dialog.h"
 #include "app/handover/handover_dialog.h"
+#include "app/look/tr.h"
 #include "app/window/main_window.h"
 #include "sheets/book.h"
 
@@ -20,13 +21,13 @@ void MainWindow::handOver(int tab) {
     dialog->tabs()->setCurrentIndex(tab);
     connect(dialog, &HandoverDialog::printSheet, this, [this](const QString& id) { print(id); });
     connect(dialog, &HandoverDialog::printBook, this, [this](const sheets::BookAsked& asked) {
-        const auto path = askBeside("Make the book as", "book.pdf", "PDF (*.pdf)");
+        const auto path = askBeside(tr("Make the book as"), "book.pdf", tr("PDF (*.pdf)"));
         if (!path.isEmpty())
             printLater(bookPrinting(path, asked));
     });
     connect(dialog, &HandoverDialog::printCard, this, [this] {
-        const auto path = askBeside("Make the shopping card as", "card.pdf",
-                                    "PDF (*.pdf);;A picture for a telephone (*.png)");
+        const auto path = askBeside(tr("Make the shopping card as"), "card.pdf",
+                                    tr("PDF (*.pdf);;A picture for a telephone (*.png)"));
         if (!path.isEmpty())
             printLater(cardPrinting(path));
     });
@@ -48,12 +49,12 @@ Printing MainWindow::bookPrinting(const QString& path, sheets::BookAsked asked) 
         int out = 0;
         for (const auto& c : printed->chapters)
             out += c.page == 0 ? 1 : 0;
-        return Told{QString("%1: %2 pages%3")
-                        .arg(QFileInfo(path).fileName())
-                        .arg(printed->pages)
-                        .arg(out > 0 ? QString("; %1 sheets have nothing to show yet").arg(out)
-                                     : QString()),
-                    false};
+        return Told{
+            tr("%1: %2 pages%3")
+                .arg(QFileInfo(path).fileName())
+                .arg(printed->pages)
+                .arg(out > 0 ? tr("; %1 sheets have nothing to show yet").arg(out) : QString()),
+            false};
     };
 }
 
@@ -82,11 +83,11 @@ void MainWindow::showHandbook() {
 }
 
 void MainWindow::buildHandoverMenu(QMenu* m) {
-    add(m, "handList", "The list …", QKeySequence("Ctrl+Shift+H"), [this] { handOver(0); });
-    add(m, "handOrder", "Order of work …", {}, [this] { handOver(1); });
-    add(m, "handTape", "Mark the floor with tape …", {}, [this] { handOver(2); });
-    add(m, "handBuilt", "What was built …", {}, [this] { handOver(3); });
-    add(m, "handBook", "The book …", QKeySequence("Ctrl+Shift+B"), [this] { handOver(4); });
+    add(m, "handList", tr("The list …"), QKeySequence("Ctrl+Shift+H"), [this] { handOver(0); });
+    add(m, "handOrder", tr("Order of work …"), {}, [this] { handOver(1); });
+    add(m, "handTape", tr("Mark the floor with tape …"), {}, [this] { handOver(2); });
+    add(m, "handBuilt", tr("What was built …"), {}, [this] { handOver(3); });
+    add(m, "handBook", tr("The book …"), QKeySequence("Ctrl+Shift+B"), [this] { handOver(4); });
 }
 
 } // namespace mezzet::app

@@ -1,6 +1,7 @@
 // What is done with the mouse and the clipboard: the menu of a piece, its name and sizes, cut, copy
 // and paste.
 #include "app/dialogs/piece_dialog.h"
+#include "app/look/tr.h"
 #include "app/window/main_window.h"
 #include "edit/pieces.h"
 #include "measure/text.h"
@@ -30,7 +31,7 @@ void MainWindow::putOnClipboard() {
         names << QString::fromStdString(p.name);
     clip->setText(names.join("\n"));
     QApplication::clipboard()->setMimeData(clip);
-    emit session_.told(QString("Copied: %1").arg(names.join(", ")), false);
+    emit session_.told(tr("Copied: %1").arg(names.join(", ")), false);
 }
 
 void MainWindow::cutSelected() {
@@ -48,8 +49,8 @@ void MainWindow::paste() {
                            true);
         return;
     }
-    const auto from =
-        readJob(clip->data(clipType).toStdString(), "the clipboard", session_.library());
+    const auto from = readJob(clip->data(clipType).toStdString(), inOwnWords("the clipboard"),
+                              session_.library());
     const auto edit =
         from ? pastePieces(*session_.project(), *session_.scene(), **from, session_.surface())
              : Result<Edit>(from.problem());
@@ -89,7 +90,7 @@ void MainWindow::showPieceMenu(QPoint at) {
     if (one != nullptr) {
         menu.addAction(act("edit"));
         // Others of its sort, in its place.
-        auto* others = menu.addMenu("Another in its place");
+        auto* others = menu.addMenu(tr("Another in its place"));
         for (const auto& k : session_.project()->library.kit->kinds()) {
             if (k->role != one->kind->role || k->on != one->kind->on || k == one->kind ||
                 k->role == Role::none || k->role == Role::group)

@@ -1,4 +1,5 @@
 // Jobs: begun, opened, saved, taken up again; and the steps that were taken in one.
+#include "app/look/tr.h"
 #include "app/window/main_window.h"
 
 #include "app/dialogs/sheet_dialog.h"
@@ -48,13 +49,13 @@ constexpr std::size_t mostDraftBytes = 1 << 20;
 bool MainWindow::mayLeave() {
     if (!session_.changed())
         return true;
-    QMessageBox ask(QMessageBox::NoIcon, "Unsaved work",
-                    QString("“%1” has changes that are not saved.")
+    QMessageBox ask(QMessageBox::NoIcon, tr("Unsaved work"),
+                    tr("“%1” has changes that are not saved.")
                         .arg(QString::fromStdString(session_.project()->title)),
                     QMessageBox::NoButton, this);
-    auto* save = ask.addButton("Save", QMessageBox::AcceptRole);
-    auto* leave = ask.addButton("Throw away the changes", QMessageBox::DestructiveRole);
-    ask.addButton("Go on working", QMessageBox::RejectRole);
+    auto* save = ask.addButton(tr("Save"), QMessageBox::AcceptRole);
+    auto* leave = ask.addButton(tr("Throw away the changes"), QMessageBox::DestructiveRole);
+    ask.addButton(tr("Go on working"), QMessageBox::RejectRole);
     ask.setDefaultButton(save);
     ask.exec();
     if (ask.clickedButton() == leave)
@@ -99,7 +100,7 @@ bool MainWindow::startFrom(const QString& notes, bool traced) {
     session_.keepCopy();
     MeasureScreen::forgetDraft();
     if (const auto u = dialog.underlay())
-        session_.apply({"lay the drawing under the board", {SetUnderlay{u}}, {}});
+        session_.apply({inOwnWords("lay the drawing under the board"), {SetUnderlay{u}}, {}});
     return true;
 }
 
@@ -108,7 +109,7 @@ void MainWindow::editNotes() {
                          session_.project());
     if (dialog.exec() != QDialog::Accepted)
         return;
-    Edit edit{"take new tape notes", {SetNotes{dialog.notes().toStdString()}}, {}};
+    Edit edit{inOwnWords("take new tape notes"), {SetNotes{dialog.notes().toStdString()}}, {}};
     if (const auto u = dialog.underlay())
         edit.acts.emplace_back(SetUnderlay{u});
     if (session_.apply(edit)) {
@@ -143,9 +144,9 @@ bool MainWindow::openPath(const QString& path) {
 void MainWindow::open() {
     if (!mayLeave())
         return;
-    const auto path =
-        QFileDialog::getOpenFileName(this, "Open a job", QFileInfo(session_.path()).absolutePath(),
-                                     "Mezzet jobs (*.mezzet);;All files (*)");
+    const auto path = QFileDialog::getOpenFileName(this, tr("Open a job"),
+                                                   QFileInfo(session_.path()).absolutePath(),
+                                                   tr("Mezzet jobs (*.mezzet);;All files (*)"));
     if (!path.isEmpty())
         openPath(path);
 }
@@ -153,14 +154,14 @@ void MainWindow::open() {
 bool MainWindow::saveTo(const QString& path) {
     bool over = false;
     if (QFileInfo(path).absoluteFilePath() == session_.path() && session_.changedElsewhere()) {
-        QMessageBox ask(QMessageBox::NoIcon, "The file is another one now",
-                        QString("“%1” was changed by something else since it was opened here.")
+        QMessageBox ask(QMessageBox::NoIcon, tr("The file is another one now"),
+                        tr("“%1” was changed by something else since it was opened here.")
                             .arg(QFileInfo(path).fileName()),
                         QMessageBox::NoButton, this);
         ask.setObjectName("changedElsewhere");
-        auto* other = ask.addButton("Save under another name …", QMessageBox::AcceptRole);
-        auto* write = ask.addButton("Save over it", QMessageBox::DestructiveRole);
-        ask.addButton("Don't save", QMessageBox::RejectRole);
+        auto* other = ask.addButton(tr("Save under another name …"), QMessageBox::AcceptRole);
+        auto* write = ask.addButton(tr("Save over it"), QMessageBox::DestructiveRole);
+        ask.addButton(tr("Don't save"), QMessageBox::RejectRole);
         ask.setDefaultButton(other);
         ask.exec();
         if (ask.clickedButton() == other) {
@@ -181,8 +182,8 @@ void MainWindow::saveAs() {
     auto suggested = session_.path();
     if (suggested.isEmpty())
         suggested = QString::fromStdString(session_.project()->title).replace('/', ' ') + ".mezzet";
-    auto path =
-        QFileDialog::getSaveFileName(this, "Save the job", suggested, "Mezzet jobs (*.mezzet)");
+    auto path = QFileDialog::getSaveFileName(this, tr("Save the job"), suggested,
+                                             tr("Mezzet jobs (*.mezzet)"));
     if (path.isEmpty())
         return;
     if (QFileInfo(path).suffix().isEmpty())
@@ -209,7 +210,7 @@ void MainWindow::fillRecent() {
                         openPath(path);
                 });
     if (recent_->isEmpty())
-        recent_->addAction("Nothing yet")->setEnabled(false);
+        recent_->addAction(tr("Nothing yet"))->setEnabled(false);
 }
 
 void MainWindow::fillSteps() {
@@ -227,7 +228,7 @@ void MainWindow::fillSteps() {
     const int top = std::min<int>(static_cast<int>(steps.size()), now + most / 2);
     for (int i = top; i > std::max(0, top - most); --i)
         entry(i, steps[i - 1]);
-    entry(0, "As it was opened");
+    entry(0, tr("As it was opened"));
 }
 
 namespace {
@@ -241,7 +242,7 @@ LeftBehind askAboutLeft(QWidget* over, const QString& title, const QString& ques
     ask.setObjectName("recovery");
     auto* yes = ask.addButton(take, QMessageBox::AcceptRole);
     auto* no = ask.addButton(away, QMessageBox::DestructiveRole);
-    ask.addButton("Ask again later", QMessageBox::RejectRole);
+    ask.addButton(tr("Ask again later"), QMessageBox::RejectRole);
     ask.setDefaultButton(yes);
     ask.exec();
     return ask.clickedButton() == yes  ? LeftBehind::take
@@ -259,10 +260,10 @@ bool MainWindow::offerRecovery() {
             continue;
         }
         const auto answer =
-            askAboutLeft(this, "Unsaved work",
-                         QString("Mezzet ended without saving “%1”, %2. Take it up again?")
+            askAboutLeft(this, tr("Unsaved work"),
+                         tr("Mezzet ended without saving “%1”, %2. Take it up again?")
                              .arg(QString::fromStdString((*job)->title), r.when),
-                         "Take it up", "Throw it away");
+                         tr("Take it up"), tr("Throw it away"));
         if (answer == LeftBehind::away)
             Recovery::forget(r);
         if (answer != LeftBehind::take)
@@ -278,10 +279,9 @@ bool MainWindow::offerRecovery() {
         if (!notes)
             continue;
         const auto answer = askAboutLeft(
-            this, "Unsaved notes",
-            QString("Mezzet ended while notes were being typed, %1. Take them up again?")
-                .arg(r.when),
-            "Take them up", "Throw them away");
+            this, tr("Unsaved notes"),
+            tr("Mezzet ended while notes were being typed, %1. Take them up again?").arg(r.when),
+            tr("Take them up"), tr("Throw them away"));
         if (answer == LeftBehind::away)
             Recovery::forget(r);
         if (answer != LeftBehind::take)

@@ -12,6 +12,7 @@ struct NamedNotation {
     Notation notation;
 };
 inline constexpr int mostUnits = 7;
+// texts
 inline constexpr std::array<NamedNotation, mostUnits> notations{
     {{"Feet and inches, to 1/4", {Units::feetAndInches, 4}},
      {"Feet and inches, to 1/8", {Units::feetAndInches, 8}},
@@ -20,5 +21,6 @@ inline constexpr std::array<NamedNotation, mostUnits> notations{
      {"Centimetres", {Units::centimetres, 8}},
      {"Millimetres", {Units::millimetres, 8}},
      {"Metres", {Units::metres, 8}}}};
+// end of texts
 
 } // namespace mezzet::app

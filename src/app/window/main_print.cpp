@@ -1,5 +1,6 @@
 // Sheets from the window: asked for in a dialog, printed on a thread of their own.
 #include "app/dialogs/sheet_dialog.h"
+#include "app/look/tr.h"
 #include "app/session/long_work.h"
 #include "app/window/main_window.h"
 #include "sheets/sheet.h"
@@ -51,14 +52,14 @@ bool MainWindow::printNow(const Printing& printing) {
 void MainWindow::printLater(Printing printing) {
     auto* box = new QDialog(this);
     box->setObjectName("printing");
-    box->setWindowTitle("Printing");
+    box->setWindowTitle(tr("Printing"));
     auto* layout = new QVBoxLayout(box);
     auto* work = new LongWork;
     work->setMinimumWidth(360);
     layout->addWidget(work);
     const auto told = std::make_shared<Told>();
     work->start(
-        "Printing",
+        tr("Printing"),
         [printing = std::move(printing), told](Watch& watch) {
             *told = printing([&watch](double share) {
                 watch.share = share;
@@ -90,7 +91,8 @@ void MainWindow::print(const QString& sheet) {
     // Beside the job, where it has a file.
     const auto folder =
         session_.path().isEmpty() ? QString() : QFileInfo(session_.path()).absolutePath();
-    const auto path = askWhere(this, "Print to", dialog.fileName(), dialog.format(), {}, folder);
+    const auto path =
+        askWhere(this, tr("Print to"), dialog.fileName(), dialog.format(), {}, folder);
     if (!path.isEmpty())
         printLater(printing(path, dialog.kind(), dialog.options()));
 }

@@ -1,6 +1,7 @@
 // The window's acts about walls: groups, hooks, mirrors, pictures, and their sheets.
 #include "app/dialogs/group_dialog.h"
 #include "app/dialogs/pictures_dialog.h"
+#include "app/look/tr.h"
 #include "app/window/main_window.h"
 #include "measure/text.h"
 #include "sheets/picture_in.h"
@@ -59,8 +60,8 @@ bool MainWindow::putPicture(const QString& path) {
 }
 
 void MainWindow::choosePicture() {
-    const auto path = QFileDialog::getOpenFileName(this, "A picture for the frame", {},
-                                                   "Pictures (*.png *.jpg *.jpeg)");
+    const auto path = QFileDialog::getOpenFileName(this, tr("A picture for the frame"), {},
+                                                   tr("Pictures (*.png *.jpg *.jpeg)"));
     if (!path.isEmpty())
         putPicture(path);
 }
@@ -81,41 +82,45 @@ void MainWindow::comparePictures() {
 void MainWindow::sayHousehold() {
     bool ok = false;
     const auto said = QInputDialog::getText(
-        this, "Who looks",
-        "Short, mixed, tall or public; or how tall they are, like 5' 4\", 5' 10\":",
+        this, tr("Who looks"),
+        tr("Short, mixed, tall or public; or how tall they are, like 5' 4\", 5' 10\":"),
         QLineEdit::Normal, {}, &ok);
     if (ok && !said.trimmed().isEmpty())
-        session_.sayLine("hang for " + said.trimmed());
+        session_.sayLine(QString("hang for ") + said.trimmed());
 }
 
 void MainWindow::buildWallMenu(QMenu* m) {
-    add(m, "group", "Set out as one …", QKeySequence("Ctrl+Shift+O"), [this] { groupSelected(); });
-    add(m, "ungroup", "Take the group apart", QKeySequence("Ctrl+Shift+U"),
+    add(m, "group", tr("Set out as one …"), QKeySequence("Ctrl+Shift+O"),
+        [this] { groupSelected(); });
+    add(m, "ungroup", tr("Take the group apart"), QKeySequence("Ctrl+Shift+U"),
         [this] { ungroupSelected(); });
-    add(m, "picture", "Put a picture in the frame …", QKeySequence("Ctrl+Shift+P"),
+    add(m, "picture", tr("Put a picture in the frame …"), QKeySequence("Ctrl+Shift+P"),
         [this] { choosePicture(); });
-    add(m, "pictures", "Which of several pictures? …", {}, [this] { comparePictures(); });
-    add(m, "household", "Who looks …", {}, [this] { sayHousehold(); });
+    add(m, "pictures", tr("Which of several pictures? …"), {}, [this] { comparePictures(); });
+    add(m, "household", tr("Who looks …"), {}, [this] { sayHousehold(); });
     m->addSeparator();
-    auto* hooks = add(m, "showHooks", "Show hooks", QKeySequence("Ctrl+5"), [this] {
+    auto* hooks = add(m, "showHooks", tr("Show hooks"), QKeySequence("Ctrl+5"), [this] {
         board_->setShown(Board::Over::hooks, act("showHooks")->isChecked());
     });
     hooks->setCheckable(true);
     auto* mirror =
-        add(m, "showReflected", "Show what the mirror shows", QKeySequence("Ctrl+6"), [this] {
+        add(m, "showReflected", tr("Show what the mirror shows"), QKeySequence("Ctrl+6"), [this] {
             board_->setShown(Board::Over::reflected, act("showReflected")->isChecked());
         });
     mirror->setCheckable(true);
-    add(m, "mirrorNext", "Look into it from the next place", QKeySequence("Ctrl+Shift+6"), [this] {
-        act("showReflected")->setChecked(true);
-        board_->lookIntoMirrorFromNext();
-    });
-    auto* unrolled = add(m, "unroll", "Unroll the walls beside it", QKeySequence("Ctrl+7"),
+    add(m, "mirrorNext", tr("Look into it from the next place"), QKeySequence("Ctrl+Shift+6"),
+        [this] {
+            act("showReflected")->setChecked(true);
+            board_->lookIntoMirrorFromNext();
+        });
+    auto* unrolled = add(m, "unroll", tr("Unroll the walls beside it"), QKeySequence("Ctrl+7"),
                          [this] { board_->setUnrolled(act("unroll")->isChecked()); });
     unrolled->setCheckable(true);
     m->addSeparator();
-    add(m, "nextWall", "The wall to the right", QKeySequence("Alt+Right"), [this] { stepWall(1); });
-    add(m, "lastWall", "The wall to the left", QKeySequence("Alt+Left"), [this] { stepWall(-1); });
+    add(m, "nextWall", tr("The wall to the right"), QKeySequence("Alt+Right"),
+        [this] { stepWall(1); });
+    add(m, "lastWall", tr("The wall to the left"), QKeySequence("Alt+Left"),
+        [this] { stepWall(-1); });
 }
 
 void MainWindow::stepWall(int by) {

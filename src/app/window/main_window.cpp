@@ -1,4 +1,5 @@
 #include "app/window/main_window.h"
+#include "app/look/tr.h"
 
 #include "app/dialogs/sheet_dialog.h"
 #include "app/look/plain_words.h"
@@ -51,13 +52,13 @@ MainWindow::MainWindow(Library library, QWidget* parent)
     auto* left = new QWidget;
     auto* leftColumn = new QVBoxLayout(left);
     leftColumn->setContentsMargins(10, 8, 8, 8);
-    surfacesSay_ = new QLabel("Surfaces");
+    surfacesSay_ = new QLabel(tr("Surfaces"));
     surfacesSay_->setProperty("quiet", true);
     leftColumn->addWidget(surfacesSay_);
     room_ = new QComboBox;
     room_->setObjectName("room");
-    room_->setAccessibleName("The room");
-    room_->setToolTip("Go to another room of the job (or say: room Landing)");
+    room_->setAccessibleName(tr("The room"));
+    room_->setToolTip(tr("Go to another room of the job (or say: room Landing)"));
     leftColumn->addWidget(room_);
     leftColumn->addWidget(key_);
     leftColumn->addWidget(pieces_, 1);
@@ -138,9 +139,10 @@ MainWindow::MainWindow(Library library, QWidget* parent)
         for (std::size_t i = 0; i < job.schemes.size(); ++i)
             if (job.schemes[i]->room == static_cast<std::size_t>(index) &&
                 job.scheme().room != static_cast<std::size_t>(index)) {
-                session_.apply({"go to room " + job.rooms[static_cast<std::size_t>(index)]->name,
-                                {SwitchScheme{i}},
-                                {}});
+                session_.apply(
+                    {inOwnWords("go to room ") + job.rooms[static_cast<std::size_t>(index)]->name,
+                     {SwitchScheme{i}},
+                     {}});
                 break;
             }
     });
@@ -196,21 +198,22 @@ void MainWindow::showState() {
         if (begun)
             board_->setFocus();
     }
-    const auto name = session_.path().isEmpty() ? QString("not saved yet")
-                                                : QFileInfo(session_.path()).fileName();
+    const auto name =
+        session_.path().isEmpty() ? tr("not saved yet") : QFileInfo(session_.path()).fileName();
     setWindowTitle(
-        QString("%1%2 (%3) · Mezzet")
+        tr("%1%2 (%3) · Mezzet")
             .arg(session_.changed() ? "• " : "", QString::fromStdString(job.title), name));
-    const auto title = QString::fromStdString(job.title) + (session_.changed() ? ", unsaved" : "");
+    const auto title =
+        QString::fromStdString(job.title) + (session_.changed() ? tr(", unsaved") : "");
     if (title != title_->text()) {
         title_->setText(title);
         // The menu bar lays its corner out anew only when it is given one.
         menuBar()->setCornerWidget(title_);
     }
     act("undo")->setEnabled(session_.canUndo());
-    act("undo")->setText(session_.canUndo() ? "Undo: " + session_.undoWords() : QString("Undo"));
+    act("undo")->setText(session_.canUndo() ? tr("Undo: ") + session_.undoWords() : tr("Undo"));
     act("redo")->setEnabled(session_.canRedo());
-    act("redo")->setText(session_.canRedo() ? "Redo: " + session_.redoWords() : QString("Redo"));
+    act("redo")->setText(session_.canRedo() ? tr("Redo: ") + session_.redoWords() : tr("Redo"));
     const bool some = !session_.selected().empty();
     for (const char* n : {"copy", "remove", "lock", "turnRight", "turnLeft", "turnBit",
                           "turnBitLeft", "zone", "keepKind"})
@@ -240,11 +243,12 @@ void MainWindow::showState() {
 void MainWindow::titleJob() {
     bool ok = false;
     const auto& job = *session_.project();
-    const auto title = QInputDialog::getText(this, "Title", "Title of the job", QLineEdit::Normal,
-                                             QString::fromStdString(job.title), &ok);
+    const auto title =
+        QInputDialog::getText(this, tr("Title"), tr("Title of the job"), QLineEdit::Normal,
+                              QString::fromStdString(job.title), &ok);
     if (!ok || title.trimmed().isEmpty())
         return;
-    const auto client = QInputDialog::getText(this, "Client", "For whom", QLineEdit::Normal,
+    const auto client = QInputDialog::getText(this, tr("Client"), tr("For whom"), QLineEdit::Normal,
                                               QString::fromStdString(job.client), &ok);
     if (ok)
         session_.apply({"title",
@@ -256,15 +260,16 @@ bool MainWindow::writeDxf(const QString& path) {
     auto text = dxfText(*session_.scene());
     auto done =
         text ? writeWhole(path.toStdString(), *text) : Result<std::monostate>(text.problem());
-    emit session_.told(done ? QFileInfo(path).fileName() + ": the plan in millimetres, by layers"
-                            : QString::fromStdString(done.problem().text()),
+    emit session_.told(done
+                           ? QFileInfo(path).fileName() + tr(": the plan in millimetres, by layers")
+                           : QString::fromStdString(done.problem().text()),
                        !done);
     return done.ok();
 }
 
 void MainWindow::saveDxf() {
     const auto title = QString::fromStdString(session_.project()->title).replace('/', ' ');
-    const auto path = askWhere(this, "Write the plan as DXF", title, "dxf", "DXF drawings");
+    const auto path = askWhere(this, tr("Write the plan as DXF"), title, "dxf", tr("DXF drawings"));
     if (!path.isEmpty())
         writeDxf(path);
 }
@@ -333,24 +338,25 @@ void MainWindow::walkMend(int step) {
 void MainWindow::renameScheme() {
     bool ok = false;
     const auto name =
-        QInputDialog::getText(this, "Scheme", "Name of this scheme", QLineEdit::Normal,
+        QInputDialog::getText(this, tr("Scheme"), tr("Name of this scheme"), QLineEdit::Normal,
                               QString::fromStdString(session_.project()->scheme().name), &ok);
     if (ok && !name.trimmed().isEmpty())
-        session_.apply({"rename the scheme", {RenameScheme{name.trimmed().toStdString()}}, {}});
+        session_.apply(
+            {inOwnWords("rename the scheme"), {RenameScheme{name.trimmed().toStdString()}}, {}});
 }
 
 void MainWindow::showKeys() {
     QDialog box(this);
-    box.setWindowTitle("Keys and phrases");
+    box.setWindowTitle(tr("Keys and phrases"));
     box.setObjectName("keysAndPhrases");
     auto* column = new QVBoxLayout(&box);
     auto* page = new QTextBrowser(&box);
-    page->setAccessibleName("Keys, and what can be said on the line");
+    page->setAccessibleName(tr("Keys, and what can be said on the line"));
     page->setFrameShape(QFrame::NoFrame);
     page->document()->setDefaultStyleSheet(
         QString("td, th { padding: 3px 10px 3px 0; } code { color: %1; }").arg(look().ink.name()));
     // The same page as docs/line.md, after what the board takes.
-    QString text = QStringLiteral(
+    QString text = tr(
         "# The board\n\n"
         "Arrows nudge by an inch or a centimetre, Shift by a graph square, Ctrl and Shift by "
         "the tape's division; Ctrl alone keeps every tie. Press what is chosen once more, and what "

@@ -88,6 +88,7 @@ private:
     QAction* add(QMenu*, const QString& name, const QString& text, const QKeySequence&,
                  const std::function<void()>&);
     void buildMenu();
+    void buildLanguageMenu(QMenu*);
     void buildJobMenu(QMenu*);
     void buildEditMenu(QMenu*);
     void buildPlaceMenu(QMenu*);

@@ -4,6 +4,13 @@
 
 namespace mezzet {
 
+bool takeSides(WordsReader& in) {
+    return in.take({"on either side of", "either side of", "on each side of", "each side of",
+                    "at each end of", "at either end of", "on both sides of", "both sides of",
+                    "at both ends of", "on each end of", "flanking", "beside each side of",
+                    "one each side of", "one on each side of", "one either side of"});
+}
+
 std::optional<Length> asideSaid(WordsReader& in) {
     in.comma();
     const std::size_t start = in.at();

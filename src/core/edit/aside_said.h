@@ -7,6 +7,9 @@
 
 namespace mezzet {
 
+/// "either side of", "at each end of": takes it. False where no such words stand.
+bool takeSides(WordsReader&);
+
 /// ", 12 from it", ", gap 12", ", 12 away": how far each of two is beside what is between them.
 /// Takes a comma before it, and nothing else where no such thing is said. Throws LineFault.
 [[nodiscard]] std::optional<Length> asideSaid(WordsReader&);

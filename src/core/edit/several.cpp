@@ -69,20 +69,13 @@ private:
         const std::size_t start = in.at();
         in.take({"one", "1"});
         in.article();
-        Piece any;
+        const std::size_t word = in.at();
         kind_ = in.kind();
         bool pair = kind_ != nullptr;
         if (pair) {
-            any = pieceOf(kind_);
-            std::vector<std::string> told;
-            try {
-                if (in.lengthAhead())
-                    readSizes(in, any, true, told);
-                in.comma();
-                pair = takeSides();
-            } catch (const LineFault&) {
-                pair = false; // the figure is of something else: "stool 0"
-            }
+            (void)sinceWithSizes(in, kind_, word); // in “stool 0” the figure is of something else
+            in.comma();
+            pair = takeSides(in);
         }
         pairOfOne_ = pair;
         kind_ = {};
@@ -104,12 +97,13 @@ private:
         kind_ = in.kind();
         if (!kind_)
             return none();
+        const auto noun = std::string(in.since(word));
         const auto what = sinceWithSizes(in, kind_, word);
         in.comma();
         in.take({"one", "1"});
         const std::size_t where = in.at();
-        if (!in.take(
-                {"on", "at", "under", "over", "above", "in front of", "by", "beside", "for", "in"}))
+        if (!in.take({"on", "at", "under", "over", "above", "in front of", "by", "beside",
+                      "next to", "for", "in"}))
             return none();
         const auto place = std::string(in.since(where));
         const bool both = in.take({"both of", "both"});
@@ -137,13 +131,15 @@ private:
         }
         if (one.empty()) {
             const KindPtr of = in.kind();
-            if (!of) // "on each side of sofa"
-                return none();
-            one = foldCase(of->name);
-            tops = of->hasTop() && place == "on";
+            one = foldCase(of ? std::string_view(of->name) : trimmed(in.rest()));
             for (const Piece& p : job_.scheme().pieces)
-                if (p.kind == of)
+                if (of ? p.kind == of : foldCase(p.name).starts_with(one))
                     names.push_back(p.name);
+            if (!of && names.empty()) // "on each side of sofa"
+                return none();
+            tops = of && of->hasTop() && place == "on";
+            if (!of)
+                in.goTo(in.at() + in.rest().size());
         }
         if (names.empty())
             in.fail(at, in.at() - at, worded("there is no {} yet", one), "add one first");
@@ -156,10 +152,13 @@ private:
         in.nothingMore();
         // "lamp" is one that stands on a table.
         if (tops && !kind_->standsOn())
-            if (auto small = job_.library.kit->byWord("table " + what); small && small->standsOn())
+            if (auto small = job_.library.kit->byWord("table " + noun); small && small->standsOn())
                 kind_ = small;
         first_ = pieceOf(kind_);
         first_.pose.at = scene_.room->middle();
+        WordsReader sized(what, job_, {});
+        if (sized.kind() && sized.lengthAhead())
+            readSizes(sized, first_, true, notices_);
         std::size_t next = 0;
         const auto all = addInTurn(
             count,
@@ -181,12 +180,6 @@ private:
         in.goTo(start);
         return false;
     }
-    bool takeSides() {
-        return in.take({"on either side of", "either side of", "on each side of", "each side of",
-                        "at each end of", "at either end of", "on both sides of", "both sides of",
-                        "at both ends of", "on each end of", "flanking", "beside each side of",
-                        "one each side of", "one on each side of", "one either side of"});
-    }
 
     bool tableAhead(std::size_t at) {
         bool is = false;
@@ -202,7 +195,7 @@ private:
 
     Edit whole(std::size_t start) {
         const std::size_t at = in.at();
-        const bool sides = takeSides();
+        const bool sides = takeSides(in);
         in.goTo(at);
         if (!sides && in.take({"around", "round", "about", "at"})) {
             const std::size_t table = in.at();
@@ -224,9 +217,14 @@ private:
             in.goTo(here);
         }
         readSizes(in, first_, true, notices_);
+        const std::size_t sized = in.at();
         in.comma();
-        if (takeSides())
-            return eitherSide(at);
+        const auto called = in.take({"called", "named"}) ? in.name(saidOf(*kind_)) : std::string();
+        in.comma();
+        if (takeSides(in))
+            return eitherSide(at, called);
+        in.goTo(sized);
+        in.comma();
         if (const std::size_t here = in.at(); count_ == 2 && takeEachOther())
             return eachOther(here);
         return row(at);
@@ -304,7 +302,7 @@ private:
         }
     }
 
-    Edit eitherSide(std::size_t at) {
+    Edit eitherSide(std::size_t at, const std::string& called) {
         const Target of = in.target();
         // A runner on each side of a bed lies along it.
         if (kind_->flat() && of.is == Target::Is::piece && first_.size.width > first_.size.depth)
@@ -364,6 +362,7 @@ private:
                 }))
                 std::erase_if(p.ties, [](const Tie& t) { return t.kind == Tie::Kind::levelWith; });
             p.ties.insert(p.ties.end(), more.ties.begin(), more.ties.end());
+            p.name = called.empty() ? more.name : called;
             places.push_back(std::move(p));
         }
         return addAll(places, at);
@@ -503,8 +502,8 @@ private:
     /// What a piece is told, seen from the job the one before it leaves.
     using Told = std::function<Placement(const Project&, const Scene&, int before)>;
 
-    /// Adds as many, one after the other. Problem: one of them can't be; or, from the one of index
-    /// `clearFrom` on, it would come to stand in another.
+    /// Adds as many in turn. Problem: one can't be; or one from `clearFrom` on would stand in
+    /// another.
     Result<Edit> addInTurn(int count, const Told& told, int clearFrom) {
         ProjectPtr now = std::make_shared<const Project>(job_);
         auto first = sceneOf(*now);

@@ -1,5 +1,7 @@
 #include "edit/words_reader.h"
 
+#include "edit/aside_said.h"
+
 #include "edit/language.h"
 
 #include "edit/phrase.h"
@@ -295,10 +297,7 @@ std::vector<Length> WordsReader::sizes(Flags<SaidOf> of, std::string_view* measu
 /// "either side of …", as of two things.
 bool WordsReader::sidesAhead() {
     const std::size_t here = at_;
-    const bool is =
-        take({"on either side of", "either side of", "on each side of", "each side of",
-              "on both sides of", "both sides of", "at each end of", "at either end of",
-              "at both ends of", "on each end of", "one each side of", "around", "flanking"});
+    const bool is = takeSides(*this) || take({"around"});
     at_ = here;
     return is;
 }
@@ -540,11 +539,17 @@ KindPtr WordsReader::kind() {
 
 void WordsReader::fail(std::size_t at, std::size_t bytes, std::string what,
                        std::string remedy) const {
-    // What is told as an example is one of the job's own unit.
-    for (const std::string_view says : {"say it like: ", "say “", "like “", ", like: "})
-        if (const auto from = remedy.find(says); from != std::string::npos) {
-            remedy = remedy.substr(0, from) +
-                     exampleIn(std::string_view(remedy).substr(from), job_.notation.units);
+    // What is told as an example is one of the job's own unit; in another language than English it
+    // follows whatever words are said there.
+    const std::string own{told(remedy)};
+    const auto says = own == remedy ? std::vector<std::string_view>{"say it like: ", "say “",
+                                                                    "like “", ", like: "}
+                                    : std::vector<std::string_view>{": ", "„"};
+    remedy = own;
+    for (const std::string_view begins : says)
+        if (const auto from = own.find(begins); from != std::string::npos) {
+            remedy = own.substr(0, from) +
+                     exampleIn(std::string_view(own).substr(from), job_.notation.units);
             break;
         }
     Problem p{std::move(what), std::move(remedy)};

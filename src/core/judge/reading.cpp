@@ -3,6 +3,7 @@
 #include "hang/stock.h"
 #include "measure/text.h"
 #include "measure/texts.h"
+#include "scheme/spoken.h"
 
 #include <algorithm>
 #include <cmath>
@@ -19,12 +20,15 @@ void replaceAll(std::string& s, std::string_view what, const std::string& with) 
 /// What a way leads to: "Bed 2 on its left side and 2 more", "it", "window 1".
 std::string goalOf(const Reading& r, const Wording& w) {
     std::string out =
-        r.goal == pieceTarget(r.piece) && r.part == 0 ? std::string("it") : words(r.goal, w);
-    if (r.part != 0)
-        out = worded("{} {} side",
-                     r.goal == pieceTarget(r.piece) ? std::string("its")
-                                                    : "the " + words(r.goal, w) + "’s",
-                     r.part == 1 ? "left" : "right");
+        r.goal == pieceTarget(r.piece) && r.part == 0 ? std::string(told("it")) : spoken(r.goal, w);
+    if (r.part != 0) {
+        const bool left = r.part == 1;
+        if (r.goal == pieceTarget(r.piece))
+            out = left ? told("its left side") : told("its right side");
+        else
+            out = left ? worded("the {}’s left side", spoken(r.goal, w))
+                       : worded("the {}’s right side", spoken(r.goal, w));
+    }
     if (r.second.quantity == Quantity::count && r.second.value > 1)
         out += worded(" and {:.0f} more", r.second.value - 1);
     return out;
@@ -47,11 +51,11 @@ std::string filled(std::string s, const Reading& r, const Wording& w) {
     replaceAll(s, "{low}", bound(r.band.low));
     replaceAll(s, "{high}", bound(r.band.high));
     replaceAll(s, "{other}",
-               r.other.is != Target::Is::none ? words(r.other, w)
-               : r.to.is != Target::Is::none  ? words(r.to, w)
+               r.other.is != Target::Is::none ? spoken(r.other, w)
+               : r.to.is != Target::Is::none  ? spoken(r.to, w)
                                               : "none");
     if (r.from.is != Target::Is::none)
-        replaceAll(s, "{from}", words(r.from, w));
+        replaceAll(s, "{from}", spoken(r.from, w));
     replaceAll(s, "{second}", words(r.second, w.notation));
     replaceAll(s, "{area unit}", isMetric(w.notation.units) ? "m²" : "sq ft");
     if (r.value.quantity == Quantity::ratio && r.value.value > 0)
@@ -68,15 +72,17 @@ std::string filled(std::string s, const Reading& r, const Wording& w) {
     if (s.find("{goal}") != std::string::npos)
         replaceAll(s, "{goal}", goalOf(r, w));
     replaceAll(s, "{side}", r.part == 1 ? "left" : r.part == 2 ? "right" : "other");
-    replaceAll(s, "{state}", r.inUse ? ", chairs in use" : "");
-    replaceAll(s, "{for}", r.inUse ? "for guests" : "every day");
+    replaceAll(s, "{state}", r.inUse ? std::string(told(", chairs in use")) : "");
+    replaceAll(s, "{for}", std::string(told(r.inUse ? "for guests" : "every day")));
     return r.rule->filled(std::move(s), w.notation);
 }
 
 } // namespace
 
 std::string_view verdictName(Verdict v) {
+    // texts
     constexpr std::string_view names[] = {"right", "tight", "loose", "clash", "note"};
+    // end of texts
     return names[static_cast<std::size_t>(v)];
 }
 

@@ -41,6 +41,10 @@ std::vector<std::string> holes(std::string_view text) {
     return out;
 }
 
+bool isNamed(const std::string& hole) {
+    return hole.size() > 2 && hole[1] >= 'a' && hole[1] <= 'z';
+}
+
 } // namespace
 
 std::string_view told(std::string_view english) {
@@ -82,8 +86,14 @@ Result<Speaking> readTexts(std::string_view content, std::string_view file) {
         if (!own.is_string())
             return refuse(fmt::format("“{}” has no text", english), "put it in quotes");
         auto text = own.get<std::string>();
-        // In the same order, so that each finds its own.
-        if (holes(english) != holes(text))
+        // In the same order, so that each finds its own; what is named is found anywhere.
+        auto wanted = holes(english);
+        auto put = holes(text);
+        if (std::all_of(wanted.begin(), wanted.end(), isNamed)) {
+            std::sort(wanted.begin(), wanted.end());
+            std::sort(put.begin(), put.end());
+        }
+        if (wanted != put)
             return refuse(
                 fmt::format("in “{}” other things are put in than in “{}”", text, english),
                 "keep each {} as it is, in its order");

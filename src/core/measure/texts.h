@@ -28,6 +28,9 @@ void speak(Speaking);
 /// {} are not those of the English one; with its name.
 [[nodiscard]] Result<Speaking> readTexts(std::string_view json, std::string_view file);
 
+/// Of a language's own file: what its decimal mark is.
+inline constexpr std::string_view decimalMarkKey = "the decimal mark";
+
 /// What stands between a number's whole and its decimals in sentences: '.' or ','. Files and JSON
 /// have '.' always. Said once, at the start, as the locale has it.
 [[nodiscard]] char decimalMark();

@@ -8,6 +8,7 @@
 #include "kit/csv.h"
 #include "measure/text.h"
 #include "measure/texts.h"
+#include "project/spoken_library.h"
 
 #include <algorithm>
 #include <cstdlib>
@@ -79,8 +80,9 @@ Result<Library> loadLibrary(const std::filesystem::path& data) {
     auto work = readWorkBook(*workText, workFile.string());
     if (!work)
         return work.problem();
-    return inUnits(Library{*kit, whole, {}, stock->sizes, *rugs, *shines, *tasks, *work},
-                   Units::feetAndInches);
+    return inUnits(
+        inOwnLanguage(Library{*kit, whole, {}, stock->sizes, *rugs, *shines, *tasks, *work}),
+        Units::feetAndInches);
 }
 
 Library inUnits(const Library& library, Units units) {
@@ -115,20 +117,60 @@ void useLibrary(Project& job, const Library& library) {
         s = bound(s);
 }
 
-std::optional<Problem> speakAsAsked() {
+namespace {
+
+/// The language of the first of these that says one: two letters; "en" for C and POSIX.
+std::string languageAsked(const std::string& chosen) {
+    for (const char* name : {"MEZZET_LANGUAGE", "", "LC_ALL", "LC_MESSAGES", "LANG"}) {
+        const char* told = *name == 0 ? chosen.c_str() : std::getenv(name);
+        if (told == nullptr || *told == 0)
+            continue;
+        const std::string_view says = told;
+        const auto two = foldCase(says.substr(0, says.find_first_of("_.@")));
+        const bool letters =
+            two.size() == 2 && two[0] >= 'a' && two[0] <= 'z' && two[1] >= 'a' && two[1] <= 'z';
+        return letters ? two : "en";
+    }
+    return "en";
+}
+
+} // namespace
+
+std::vector<std::string> languages() {
+    std::vector<std::string> out{"en"};
+    std::error_code none;
+    for (const auto& file : std::filesystem::directory_iterator(dataFolder() / "texts", none))
+        if (file.path().extension() == ".json")
+            out.push_back(file.path().stem().string());
+    std::sort(out.begin() + 1, out.end());
+    return out;
+}
+
+std::optional<Problem> speakAsAsked(const std::string& chosen) {
     try {
         useDecimalMark(std::use_facet<std::numpunct<char>>(std::locale("")).decimal_point());
     } catch (const std::runtime_error&) {
         useDecimalMark('.'); // a locale that isn't on this machine
     }
-    const char* file = std::getenv("MEZZET_TEXTS");
-    if (file == nullptr || *file == 0)
-        return {};
+    std::filesystem::path file;
+    if (const char* own = std::getenv("MEZZET_TEXTS"); own != nullptr && *own != 0) {
+        file = own;
+    } else {
+        const auto language = languageAsked(chosen);
+        if (language == "en")
+            return {};
+        file = dataFolder() / "texts" / (language + ".json");
+        std::error_code none;
+        if (!std::filesystem::exists(file, none))
+            return {}; // English, where there is no such language
+    }
     const auto text = readTextFile(file, std::size_t{4} << 20U);
-    const auto own = text ? readTexts(*text, file) : Result<Speaking>(text.problem());
+    const auto own = text ? readTexts(*text, file.string()) : Result<Speaking>(text.problem());
     if (!own)
         return own.problem();
     speak(*own);
+    if (const auto mark = told(decimalMarkKey); mark.size() == 1)
+        useDecimalMark(mark.front());
     return {};
 }
 

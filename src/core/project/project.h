@@ -54,12 +54,16 @@ struct Library {
 /// Two plain files in a folder: kinds.json, a kit file; bands.json, with the fields “school” and
 /// “rules” of a job. Either may be missing. Problem: as the files' readers.
 [[nodiscard]] Result<Library> withStudio(const Library&, const std::filesystem::path& folder);
+/// The languages there are: English and each of data/texts, by two letters.
+[[nodiscard]] std::vector<std::string> languages();
+
+/// Speaks the language asked for: the texts that $MEZZET_TEXTS names, or $MEZZET_LANGUAGE, or the
+/// one chosen (two letters; empty for none), or the locale's, where data/texts has it; with the
+/// decimal mark of that language, or else of the locale. Said once, at the start.
+/// Problem: the file can't be read; then it is English.
+[[nodiscard]] std::optional<Problem> speakAsAsked(const std::string& chosen = {});
 /// The same, but what can't be read is told and set aside under another name, so that it is never
 /// the end of anything else: the library comes without it.
-/// Speaks the language whose texts $MEZZET_TEXTS names, if it does, with the locale's decimal mark.
-/// Asked once, at the start.
-/// Problem: the file can't be read; then it is English.
-[[nodiscard]] std::optional<Problem> speakAsAsked();
 [[nodiscard]] Library withWholeStudio(const Library&, const std::filesystem::path& folder,
                                       std::vector<std::string>& told);
 [[nodiscard]] Result<std::monostate> keepStudioKinds(const Library&, const std::filesystem::path&);

@@ -14,6 +14,7 @@
 #include "measure/text.h"
 #include "measure/texts.h"
 #include "scheme/on_wall.h"
+#include "scheme/spoken.h"
 #include "speech/questions.h"
 #include "ways/path.h"
 
@@ -128,7 +129,7 @@ std::optional<Answer> howHigh(Asking& a) {
                 under = t.of;
     if (const Rule* r = book.byId("art-above"); r != nullptr && under && under->is == Is::piece) {
         const Band b = a.job.judgement.bandOf(*r);
-        out.words += worded("; over {} its foot {} above that", words(*under, a.wording()),
+        out.words += worded("; over {} its foot {} above that", spoken(*under, a.wording()),
                             bandWords(b, a.job.notation));
         out.about.push_back(under->piece);
     }
@@ -245,7 +246,7 @@ std::optional<Answer> whatFits(Asking& a) {
         };
         Answer out;
         out.words = worded("Under {}: up to {} high, and {} wide to stand within it",
-                           words(t, a.wording()), length(box->low.y), length(box->size().x));
+                           spoken(t, a.wording()), length(box->low.y), length(box->size().x));
         out.marks.push_back(
             {onWall(*wall), {box->low.x, box->low.y}, {box->low.x, 0}, length(box->low.y)});
         return out;

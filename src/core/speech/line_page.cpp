@@ -5,6 +5,7 @@
 #include "edit/phrase.h"
 #include "edit/things_said.h"
 #include "edit/verb.h"
+#include "measure/texts.h"
 #include "speech/speech.h"
 
 namespace mezzet {
@@ -31,6 +32,32 @@ void verbs(std::string& out, const char* title, const std::vector<VerbHelp>& all
     out += std::string("\n## ") + title + "\n\n| line | what it does |\n|---|---|\n";
     for (const VerbHelp& v : all)
         row(out, v.example, v.help);
+}
+
+/// The page in the language that is spoken: its opening whole, then headings, and what a row tells;
+/// what is said on the line stays, for that speaks English everywhere.
+std::string inOwnLanguage(const std::string& page) {
+    const auto first = page.find("\n## ");
+    std::string out{told(page.substr(0, first))};
+    std::size_t at = first;
+    while (at < page.size()) {
+        const auto end = std::min(page.find('\n', at + 1), page.size());
+        const auto line = std::string_view(page).substr(at + 1, end - at - 1);
+        out += '\n';
+        if (line.starts_with("## ")) {
+            out += fmt::format("## {}", told(line.substr(3)));
+        } else if (line.starts_with("| ") && line.ends_with(" |")) {
+            const auto cells = line.substr(2, line.size() - 4);
+            const auto bar = cells.find(" | ");
+            const auto said = cells.substr(0, bar);
+            out += fmt::format("| {} | {} |", said.starts_with("`") ? said : told(said),
+                               told(cells.substr(bar + 3)));
+        } else {
+            out += line;
+        }
+        at = end;
+    }
+    return out;
 }
 
 } // namespace
@@ -103,6 +130,7 @@ std::string linePage(Units units) {
            "| `undo`, `redo` | what was done last; on the command line what was said in the same "
            "call |\n"
            "| `again` | the line before once more |\n";
+    out = inOwnLanguage(out);
     if (!isMetric(units))
         return out;
     // The examples stand between back quotes.

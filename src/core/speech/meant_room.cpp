@@ -470,12 +470,13 @@ void allButOne(const std::string& line, const Project& job, std::vector<std::str
     WordsReader in(line, job);
     in.goTo(static_cast<std::size_t>(found.position() + found.length()));
     try {
-        const std::size_t at = in.at();
-        auto kept = in.pieces();
-        if (kept.empty()) {
-            in.goTo(at);
+        std::vector<int> kept;
+        for (bool more = true; more;) {
+            in.article();
             if (const int id = in.piece(); id != 0)
                 kept.push_back(id);
+            more = in.comma() || in.take({"and"});
+            in.take({"and"});
         }
         std::vector<std::string> names;
         for (const Piece& p : job.scheme().pieces)

@@ -6,6 +6,7 @@
 #include "measure/text.h"
 #include "measure/texts.h"
 #include "scheme/on_wall.h"
+#include "scheme/spoken.h"
 #include "speech/questions.h"
 
 #include <algorithm>
@@ -107,15 +108,15 @@ std::optional<Answer> onOneWall(const Asking& a, const Target& one, const Target
     const bool beside = across > up;
     const double apart = std::max(across, up);
     if (apart < 0)
-        return Answer{worded("{} and {} overlap on {}", words(one, a.wording()),
-                             words(other, a.wording()), words(wallTarget(wall), a.wording()))};
+        return Answer{worded("{} and {} overlap on {}", spoken(one, a.wording()),
+                             spoken(other, a.wording()), spoken(wallTarget(wall), a.wording()))};
     Answer out;
     const auto figure = writeGap(Length::millimetres(apart), a.job.notation);
-    out.words = worded("{}: {} is {} {} {}", figure, capital(words(one, a.wording())), figure,
+    out.words = worded("{}: {} is {} {} {}", figure, capital(spoken(one, a.wording())), figure,
                        beside                ? "beside"
                        : b->low.y > c->low.y ? "above"
                                              : "below",
-                       words(other, a.wording()));
+                       spoken(other, a.wording()));
     const double midX = (std::max(b->low.x, c->low.x) + std::min(b->high.x, c->high.x)) / 2;
     const double midY = (std::max(b->low.y, c->low.y) + std::min(b->high.y, c->high.y)) / 2;
     Mark m;
@@ -160,7 +161,7 @@ Answer between(Asking& a, std::optional<Target> one, std::optional<Target> other
                       "there is no distance between those",
                       "name pieces, walls, or what is in them");
         const Gap gap = gapBetween(*first, *second);
-        const auto name = [&](const Target& t) { return words(t, a.wording()); };
+        const auto name = [&](const Target& t) { return spoken(t, a.wording()); };
         if (gap.depth > Length::millimetres(0.5)) {
             out.words = worded("{} and {} overlap by {}", name(*one), name(*other),
                                writeGap(gap.depth, a.job.notation));
@@ -217,8 +218,8 @@ std::optional<Answer> amongThem(Asking& a) {
         if (!least)
             continue;
         const auto figure = writeGap(least->apart, a.job.notation);
-        parts.push_back(worded("{} is {} from {}", words(pieceTarget(id), a.wording()), figure,
-                               words(pieceTarget(nearest), a.wording())));
+        parts.push_back(worded("{} is {} from {}", spoken(pieceTarget(id), a.wording()), figure,
+                               spoken(pieceTarget(nearest), a.wording())));
         out.marks.push_back({theFloor(), least->onFirst, least->onSecond, figure});
     }
     if (parts.empty())
@@ -302,7 +303,7 @@ std::optional<Answer> howBig(Asking& a) {
     a.in.take({"hang", "hung", "hanging"});
     a.end();
     const auto size = [&](Length l) { return writeGap(l, a.job.notation); };
-    const auto name = capital(words(t, a.wording()));
+    const auto name = capital(spoken(t, a.wording()));
     switch (t.is) {
     case Is::piece: {
         const Piece& p = *a.scene->pieceById(t.piece);
@@ -379,12 +380,12 @@ std::optional<Answer> where(Asking& a) {
         const Vec2 at = a.scene->byId(id)->pose.at;
         out.words =
             worded("{} hangs {}, its centre {} from the left corner and {} up", p.name,
-                   words(p.on, a.wording()), write(Length::millimetres(at.x), a.job.notation),
+                   spoken(p.on, a.wording()), write(Length::millimetres(at.x), a.job.notation),
                    write(Length::millimetres(at.y), a.job.notation));
         return out;
     }
     if (p.on.isCarried()) {
-        out.words = worded("{} stands {}", p.name, words(p.on, a.wording()));
+        out.words = worded("{} stands {}", p.name, spoken(p.on, a.wording()));
         return out;
     }
     const auto shape = inPlan(pieceTarget(id), *a.scene);
@@ -398,7 +399,7 @@ std::optional<Answer> where(Asking& a) {
     for (std::size_t i = 0; i < std::min<std::size_t>(2, walls.size()); ++i)
         parts.push_back(worded("{} from {}",
                                writeGap(Length::millimetres(walls[i].first), a.job.notation),
-                               words(wallTarget(walls[i].second), a.wording())));
+                               spoken(wallTarget(walls[i].second), a.wording())));
     out.words = worded("{} stands {}", p.name, listed(parts));
     std::vector<std::string> ties;
     for (const Tie& t : p.ties)
@@ -475,7 +476,7 @@ std::optional<Answer> roomBefore(Asking& a) {
             if (!stop)
                 continue;
             const auto figure = writeGap(Length::millimetres(stop->ahead), a.job.notation);
-            parts.push_back(worded("{} {}, to {}", figure, word, words(stop->what, a.wording())));
+            parts.push_back(worded("{} {}, to {}", figure, word, spoken(stop->what, a.wording())));
             out.marks.push_back(
                 {theFloor(), lane.from, lane.from + lane.along * stop->ahead, figure});
         }
@@ -492,7 +493,7 @@ std::optional<Answer> roomBefore(Asking& a) {
         return Answer{worded("Nothing stands there: the room is open on that side of {}", p.name)};
     const auto figure = writeGap(Length::millimetres(stop->ahead), a.job.notation);
     Answer out;
-    out.words = worded("{}: from {} to {}", figure, p.name, words(stop->what, a.wording()));
+    out.words = worded("{}: from {} to {}", figure, p.name, spoken(stop->what, a.wording()));
     out.about = {id};
     out.marks.push_back({theFloor(), lane.from, lane.from + lane.along * stop->ahead, figure});
     for (const Reading& r : judge(*a.scene, *a.job.library.book, a.job.judgement))
@@ -528,8 +529,9 @@ std::optional<Answer> wallBeside(Asking& a) {
     const double to = left ? box->low.x : (other ? other->low.x : w.length().mm());
     const auto figure = writeGap(Length::millimetres(std::max(0.0, to - from)), a.job.notation);
     Answer out;
-    out.words = worded("{}: wall {} from {} to {}", figure, w.name,
-                       words(left ? *next : t, a.wording()), words(left ? t : *next, a.wording()));
+    out.words =
+        worded("{}: wall {} from {} to {}", figure, w.name, spoken(left ? *next : t, a.wording()),
+               spoken(left ? t : *next, a.wording()));
     std::vector<std::string> there;
     const FloorView floor(*a.scene);
     for (const Standing& s : standingBefore(floor, *wall))

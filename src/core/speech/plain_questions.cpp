@@ -11,6 +11,7 @@
 #include "measure/texts.h"
 #include "room/facts.h"
 #include "scheme/on_wall.h"
+#include "scheme/spoken.h"
 #include "scheme/words.h"
 #include "speech/questions.h"
 
@@ -253,7 +254,7 @@ std::optional<Answer> doesItOpen(Asking& a) {
     if (!a.in.take({"open", "close", "swing", "shut", "opens", "still open", "fully open"}))
         return {};
     a.in.take({"fully", "all the way", "properly", "completely", "wide", "freely"});
-    const auto name = words(t, a.wording());
+    const auto name = spoken(t, a.wording());
     a.end();
     Answer out;
     for (const Reading& r : judge(*a.scene, *a.job.library.book, a.job.judgement)) {

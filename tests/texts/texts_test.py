@@ -1,0 +1,67 @@
+#!/usr/bin/env python3
+"""No text is left out of a language: every text of the sources, of data/ and of the line's page has its
+own in each file of data/texts/, with the same things put in, and not in English still."""
+import glob
+import json
+import os
+import re
+import sys
+
+here = os.path.dirname(os.path.abspath(__file__))
+sys.path.insert(0, os.path.join(here, "..", "..", "tools"))
+import texts as tool  # noqa: E402
+
+HOLES = re.compile(r"\{[^}]*\}|%\d")
+# What is the same in both: names of formats, units, the line's own language, samples of notes.
+SAME = re.compile(r"^[^a-z]*$|^(mm|cm|m|in|kg|lb|lm|W|PDF|OK|Esc|Alt)$|^room My|^units metres|<t[dr]|<table|<p style")
+
+
+def everyText():
+    found = tool.ofData()
+    found.update(tool.ofTheLine())
+    for text, path in tool.ofSources().items():
+        found.setdefault(text, path)
+    return found
+
+
+def faultsOf(own, found):
+    faults = []
+    for text, path in found.items():
+        if text not in own:
+            faults.append(f"left out: “{text}” ({path})")
+            continue
+        a, b = HOLES.findall(text), HOLES.findall(own[text])
+        named = all(h[0] == "%" or re.match(r"\{[a-z]", h) for h in a)
+        if (sorted(a) != sorted(b)) if named else a != b:
+            faults.append(f"other things are put in: “{text}” as “{own[text]}”")
+        if not own[text].strip() and text.strip():
+            faults.append(f"empty: “{text}”")
+    return faults
+
+
+def main():
+    found = everyText()
+    files = sorted(glob.glob(os.path.join(here, "..", "..", "data", "texts", "*.json")))
+    bad = 0
+    assert files, "there is no language"
+    assert len(found) > 3000, "the texts were not found"
+    for path in files:
+        with open(path, encoding="utf-8") as f:
+            own = json.load(f)
+        faults = faultsOf(own, found)
+        # A check that can fail: without one of its texts it does.
+        some = next(iter(found))
+        assert faultsOf({k: v for k, v in own.items() if k != some}, {some: "here"})
+        same = [t for t in found if own.get(t) == t and not SAME.search(t)]
+        share = len(same) / len(found)
+        if share > 0.03:
+            faults.append(f"{len(same)} texts are English still, like “{same[0]}”")
+        for fault in faults[:40]:
+            print(f"{os.path.basename(path)}: {fault}")
+        bad += len(faults)
+        print(f"{os.path.basename(path)}: {len(found)} texts, {len(faults)} faults, {len(same)} the same in both")
+    sys.exit(1 if bad else 0)
+
+
+if __name__ == "__main__":
+    main()
