@@ -50,7 +50,7 @@ def plain(text):
 
 
 # What says its first text, and what says every text put into it.
-FIRST = ("worded", "told", "tr", "inOwnWords", "CoreText")
+FIRST = ("worded", "told", "tr", "inOwnWords", "tell")
 ALL = ("Problem", "fail", "failAhead", "fault", "refuse", "refused", "no", "bad", "wrong", "LineFault")
 CALL = re.compile(r"\b(" + "|".join(FIRST + ALL) + r")\s*[({]")
 
@@ -96,7 +96,7 @@ def ofSources():
                 end = inside(source, opening)
                 own = [t for a, b, t in found if opening < a < end]
                 if call.group(1) in FIRST:
-                    first = source[opening + 1:].lstrip()
+                    first = re.sub(r"^(stderr, )?\s*", "", source[opening + 1:opening + 40])
                     own = own[:1] if first.startswith('"') else own
                     if call.group(1) == "told" and not first.startswith('"') and "?" not in source[opening:end]:
                         own = []

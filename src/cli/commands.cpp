@@ -1,4 +1,5 @@
 #include "commands.h"
+#include "cli/tell.h"
 #include "shared.h"
 
 #include "judge/accept.h"
@@ -97,7 +98,7 @@ int build(const std::string& notes, const std::string& lines, const std::string&
     }
     if (auto saved = saveJob(*made, out); !saved)
         return refuse(saved.problem());
-    fmt::print("{}\n{}: {} pieces\n", made->room->closure.words, out, made->scheme().pieces.size());
+    tell("{}\n{}: {} pieces\n", made->room->closure.words, out, made->scheme().pieces.size());
     return ran;
 }
 
@@ -124,7 +125,7 @@ int say(const std::string& path, const std::vector<std::string>& lines) {
             p.line = number;
             const int code = refuse(p);
             for (const auto& way : waysOn(line, *now, to))
-                fmt::print(stderr, "  or say: {}\n", shownPlainly(way));
+                tell(stderr, "  or say: {}\n", shownPlainly(way));
             return code;
         };
         auto spoken = readSpoken(line, *now, to);
@@ -342,12 +343,12 @@ int check(const std::string& path, const std::string& room, const std::string& s
                 std::string_view(r.instead) == "none" ? "none" : words(r.value, job.notation),
                 whyOf(r, say));
             if (r.accepted)
-                fmt::print("       accepted: {}\n", whyAccepted(r, *(*resolved)->scheme));
+                tell("       accepted: {}\n", whyAccepted(r, *(*resolved)->scheme));
             if (remedy)
-                fmt::print("       mend it: {}\n", remedy->line);
+                tell("       mend it: {}\n", remedy->line);
             if (remedy)
                 for (const auto& upset : remedy->upsets)
-                    fmt::print("           but then {}\n", upset);
+                    tell("           but then {}\n", upset);
             continue;
         }
         json one = readingJson(r, job, *(*resolved)->scheme);
@@ -359,8 +360,8 @@ int check(const std::string& path, const std::string& room, const std::string& s
         out["readings"].push_back(one);
     }
     if (judged.stopped)
-        fmt::print(stderr, "The room was not judged whole in {:g} s: allow more with --seconds.\n",
-                   seconds);
+        tell(stderr, "The room was not judged whole in {:g} s: allow more with --seconds.\n",
+             seconds);
     else if (untried > 0)
         fmt::print(stderr,
                    "For {} of what is to mend no remedy was looked for in {:g} s: allow more with "
@@ -371,8 +372,7 @@ int check(const std::string& path, const std::string& room, const std::string& s
     if (asJson)
         fmt::print("{}\n", out.dump(1));
     else
-        fmt::print("{} readings, {} to mend, judged {}\n", readings.size(), toMend,
-                   job.judgement.school);
+        tell("{} readings, {} to mend, judged {}\n", readings.size(), toMend, job.judgement.school);
     return ran;
 }
 

@@ -1,5 +1,6 @@
 // What comes from drawings and instruments, and what goes out to them: tracings, DXF, the measuring
 // sheet, the laser.
+#include "cli/tell.h"
 #include "dxf/dxf.h"
 #include "offscreen.h"
 #include "shared.h"
@@ -34,12 +35,12 @@ int traceDxf(const TraceCommand& c, Units units) {
     if (!sheet)
         return refuse(sheet.problem());
     if (c.listLayers) {
-        fmt::print("{} things drawn, one unit is {}\n", sheet->entities,
-                   sheet->unitName.empty() ? "not said" : sheet->unitName);
+        tell("{} things drawn, one unit is {}\n", sheet->entities,
+             sheet->unitName.empty() ? "not said" : sheet->unitName);
         for (std::size_t i = 0; i < sheet->layers.size(); ++i)
             fmt::print("{:>8}  {}\n", sheet->counts[i], sheet->layers[i]);
         for (const auto& s : sheet->skipped)
-            fmt::print("left out: {}\n", s);
+            tell("left out: {}\n", s);
         return ran;
     }
     double unit = sheet->unitMm.value_or(0);
@@ -84,7 +85,7 @@ int traceDxf(const TraceCommand& c, Units units) {
         return refuse(notes.problem());
     if (auto saved = writeWhole(c.out, *notes); !saved)
         return refuse(saved.problem());
-    fmt::print("{}: {} corners, {} openings\n", c.out, room->corners.size(), room->openings.size());
+    tell("{}: {} corners, {} openings\n", c.out, room->corners.size(), room->openings.size());
     return ran;
 }
 
@@ -117,9 +118,9 @@ int trace(const TraceCommand& c) {
     }
     if (auto saved = writeWhole(c.out, *notes); !saved)
         return refuse(saved.problem());
-    fmt::print("{}: {:.4f} mm to a pixel", c.out, fit.mmPerPixel);
+    tell("{}: {:.4f} mm to a pixel", c.out, fit.mmPerPixel);
     if (fit.misfits.size() > 1)
-        fmt::print(", sure to {:.2f} %", fit.error * 100);
+        tell(", sure to {:.2f} %", fit.error * 100);
     fmt::print("\n");
     return ran;
 }
@@ -138,8 +139,8 @@ int exportDxf(const std::string& path, const std::string& room, const std::strin
         return refuse(text.problem());
     if (auto saved = writeWhole(out, *text); !saved)
         return refuse(saved.problem());
-    fmt::print("{}: {}, {} pieces, in millimetres\n", out, (*scene)->room->name,
-               (*scene)->floor.placed.size());
+    tell("{}: {}, {} pieces, in millimetres\n", out, (*scene)->room->name,
+         (*scene)->floor.placed.size());
     return ran;
 }
 
@@ -194,8 +195,8 @@ int listen(const std::string& socket, int count, const std::string& log) {
             if (laser.bytesAvailable() > longestLine) {
                 laser.readAll();
                 if (!inFlood)
-                    fmt::print(stderr, "The laser sends something that is no reading; it is passed "
-                                       "over.\n");
+                    tell(stderr, "The laser sends something that is no reading; it is passed "
+                                 "over.\n");
                 inFlood = true;
             }
             if (!laser.waitForReadyRead(-1))

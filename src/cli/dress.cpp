@@ -1,4 +1,5 @@
 // Shelves and tabletops: what stands there, colours, the stock, and dressing from it.
+#include "cli/tell.h"
 #include "commands.h"
 #include "offscreen.h"
 #include "shared.h"
@@ -134,7 +135,7 @@ int stock(const StockCommand& c) {
         job = next->project;
         if (auto saved = saveJob(*job, path); !saved)
             return refuse(saved.problem());
-        fmt::print("{} read; the stock has {}\n", more.size(), job->stock ? job->stock->size() : 0);
+        tell("{} read; the stock has {}\n", more.size(), job->stock ? job->stock->size() : 0);
     }
     const Stock none;
     const Stock& now = job->stock ? *job->stock : none;
@@ -144,23 +145,23 @@ int stock(const StockCommand& c) {
         const auto text = stockAsCsv(now, c.metric || isMetric(job->notation.units));
         if (auto written = writeWhole(c.write, text); !written)
             return refuse(written.problem());
-        fmt::print("{}: {} written\n", shownPlainly(c.write), now.size());
+        tell("{}: {} written\n", shownPlainly(c.write), now.size());
     }
     if (c.toStudio) {
         if (auto own = keepStudioStock(now, *job->library.kit, studioFolder()); !own)
             return refuse(own.problem());
-        fmt::print("{} kept for the studio\n", now.size());
+        tell("{} kept for the studio\n", now.size());
     }
     if (c.read.empty() && c.write.empty() && !c.fromStudio && !c.toStudio) {
         for (const StockThing& t : now) {
             const int placed = placedOf(t, job->scheme());
-            fmt::print("{:<30} {:>3}, {} placed  {}  {}\n", t.name, t.count, placed,
-                       fmt::format("{} x {} x {}", metres(t.size.width.mm(), job->notation),
-                                   metres(t.size.depth.mm(), job->notation),
-                                   metres(t.size.height.mm(), job->notation)),
-                       foldCase(t.kind->name));
+            tell("{:<30} {:>3}, {} placed  {}  {}\n", t.name, t.count, placed,
+                 fmt::format("{} x {} x {}", metres(t.size.width.mm(), job->notation),
+                             metres(t.size.depth.mm(), job->notation),
+                             metres(t.size.height.mm(), job->notation)),
+                 foldCase(t.kind->name));
         }
-        fmt::print("{} in the stock\n", now.size());
+        tell("{} in the stock\n", now.size());
     }
     return ran;
 }
@@ -310,30 +311,28 @@ int dress(const DressCommand& c) {
     for (const DressedSurface& s : surfaces) {
         if (s.things.empty() && of == 0)
             continue;
-        fmt::print("{} of {}, {} wide{}, {} deep\n", s.name(), scheme.byId(s.id.piece)->name,
-                   metres(s.width, job->notation),
-                   s.height ? fmt::format(", {} high", metres(*s.height, job->notation))
-                            : std::string(),
-                   metres(s.depth, job->notation));
+        tell("{} of {}, {} wide{}, {} deep\n", s.name(), scheme.byId(s.id.piece)->name,
+             metres(s.width, job->notation),
+             s.height ? fmt::format(", {} high", metres(*s.height, job->notation)) : std::string(),
+             metres(s.depth, job->notation));
         for (const DressedThing& t : s.things) {
             const Piece& p = *scheme.byId(t.id);
-            fmt::print("    {:<28} {} from the left, {} up{}\n", p.name,
-                       metres(t.at.x, job->notation), metres(t.at.z, job->notation),
-                       t.on != 0 ? fmt::format(", on {}", scheme.byId(t.on)->name) : "");
+            tell("    {:<28} {} from the left, {} up{}\n", p.name, metres(t.at.x, job->notation),
+                 metres(t.at.z, job->notation),
+                 t.on != 0 ? fmt::format(", on {}", scheme.byId(t.on)->name) : "");
         }
     }
     for (const Reading* r : readings)
         fmt::print("{:<6} {:<15} {}: {}\n", verdictName(r->verdict), r->rule->id,
                    subjectOf(*r, say), whyOf(*r, say));
     if (!left.empty())
-        fmt::print("left over: {}\n",
-                   listed(leftOverInShort(job->stock ? *job->stock : none, scheme)));
+        tell("left over: {}\n", listed(leftOverInShort(job->stock ? *job->stock : none, scheme)));
     for (const WantedThing& w : wanted)
-        fmt::print("wanted {}: a {}{} in {}, {} to {} wide, {} to {} high\n", words(w.where, say),
-                   w.material.empty() ? "" : w.material + " ", w.kind, colourWord(w.colour),
-                   write(w.least.width, job->notation), write(w.most.width, job->notation),
-                   write(w.least.height, job->notation), write(w.most.height, job->notation));
-    fmt::print("score {:.3f}, 0 is best\n", score.whole);
+        tell("wanted {}: a {}{} in {}, {} to {} wide, {} to {} high\n", words(w.where, say),
+             w.material.empty() ? "" : w.material + " ", w.kind, colourWord(w.colour),
+             write(w.least.width, job->notation), write(w.most.width, job->notation),
+             write(w.least.height, job->notation), write(w.most.height, job->notation));
+    tell("score {:.3f}, 0 is best\n", score.whole);
     return ran;
 }
 

@@ -1,4 +1,5 @@
 // What the floor comes to: what fits, schemes side by side, zones, views, ways, the kit, the rules.
+#include "cli/tell.h"
 #include "commands.h"
 #include "shared.h"
 
@@ -103,10 +104,10 @@ int schemes(const std::string& path, const std::string& room, bool asJson) {
             one["differs"].push_back({{"piece", d.name}, {"how", d.words}});
         out["schemes"].push_back(one);
         if (!asJson)
-            fmt::print("{:<26} {:>2} to mend, {} seats, {} for guests, way {}, floor {:.0f} %{}\n",
-                       s.name, s.toMend, s.seats, s.seatsForGuests,
-                       s.narrowest ? writeGap(*s.narrowest, (*job)->notation) : "wide",
-                       s.floorTaken * 100, s.cost ? ", cost " + writeCost(*s.cost) : "");
+            tell("{:<26} {:>2} to mend, {} seats, {} for guests, way {}, floor {:.0f} %{}\n",
+                 s.name, s.toMend, s.seats, s.seatsForGuests,
+                 s.narrowest ? writeGap(*s.narrowest, (*job)->notation) : "wide",
+                 s.floorTaken * 100, s.cost ? ", cost " + writeCost(*s.cost) : "");
     }
     if (asJson)
         fmt::print("{}\n", out.dump(1));
@@ -207,7 +208,7 @@ int kitCommand(const std::string& read, const std::string& write, bool metric, b
         *lib = *with;
         if (auto kept = keepStudioKinds(*lib, studioFolder()); !kept)
             return refuse(kept.problem());
-        fmt::print("{} kinds kept in the studio's kit\n", kinds->size());
+        tell("{} kinds kept in the studio's kit\n", kinds->size());
     }
     std::vector<KindPtr> shown;
     for (const auto& k : lib->kit->kinds())
@@ -217,7 +218,7 @@ int kitCommand(const std::string& read, const std::string& write, bool metric, b
     if (!write.empty()) {
         if (auto done = writeWhole(write, csv); !done)
             return refuse(done.problem());
-        fmt::print("{}: {} kinds\n", write, shown.size());
+        tell("{}: {} kinds\n", write, shown.size());
     } else if (read.empty()) {
         fmt::print("{}", csv);
     }

@@ -1,5 +1,6 @@
 // What leaves the desk and what comes back: the list, the order of work, tape-out, boards, and what
 // was built.
+#include "cli/tell.h"
 #include "commands.h"
 #include "offscreen.h"
 #include "shared.h"
@@ -101,24 +102,23 @@ void printTasks(const JobSchedule& s) {
                    : t.task.waitDays > 1 ? fmt::format(", then waits {} days", t.task.waitDays)
                                          : std::string());
         if (!t.afterNames.empty())
-            fmt::print("{:<24} after {}\n", "", listed(t.afterNames));
+            tell("{:<24} after {}\n", "", listed(t.afterNames));
         if (!t.atHand.empty())
-            fmt::print("{:<24} at hand: {}\n", "", listed(t.atHand));
+            tell("{:<24} at hand: {}\n", "", listed(t.atHand));
         for (const std::string& c : t.cautions)
             fmt::print("{:<24} ! {}\n", "", c);
     }
-    fmt::print("from {} to {}; hours and days are estimates by common practice, where none were "
-               "said\n",
-               dayWords(s.from), dayWords(s.end));
+    tell("from {} to {}; hours and days are estimates by common practice, where none were "
+         "said\n",
+         dayWords(s.from), dayWords(s.end));
 }
 
 /// Tells which tasks come to lie on other days, on standard error.
 void tellMoved(const JobSchedule& was, const JobSchedule& is) {
     for (const MovedTask& m : movedBetween(was, is))
-        fmt::print(stderr, "{} now begins on {}, not on {}\n", m.name, dayWords(m.is),
-                   dayWords(m.was));
+        tell(stderr, "{} now begins on {}, not on {}\n", m.name, dayWords(m.is), dayWords(m.was));
     if (was.end != is.end)
-        fmt::print(stderr, "all is done on {}, not on {}\n", dayWords(is.end), dayWords(was.end));
+        tell(stderr, "all is done on {}, not on {}\n", dayWords(is.end), dayWords(was.end));
 }
 
 json fromJson(const TapeFrom& f, const Room& room) {
@@ -225,13 +225,12 @@ int list(const ListCommand& c) {
         fmt::print("{:<28} {:<11} {:>4} x {:>9}  {:<18} {}\n", i.name, itemStateName(i.state),
                    i.quantity, i.price ? moneyText(*i.price) : "-", i.supplier,
                    i.leadDays ? fmt::format("{} days", *i.leadDays) : "");
-    fmt::print("total {}", moneyText(totals.all));
+    tell("total {}", moneyText(totals.all));
     if (totals.unpriced > 0)
-        fmt::print(", {} without a price", totals.unpriced);
+        tell(", {} without a price", totals.unpriced);
     if (hasBudget)
-        fmt::print("; budget {}, {} {}", moneyText(budget),
-                   moneyText(std::abs(budget - totals.all)),
-                   totals.all <= budget ? "left" : "over");
+        tell("; budget {}, {} {}", moneyText(budget), moneyText(std::abs(budget - totals.all)),
+             totals.all <= budget ? "left" : "over");
     fmt::print("\n");
     return ran;
 }
@@ -334,15 +333,15 @@ int tapeOutCommand(const std::string& path, const std::string& room, bool asJson
         if (s.name != last)
             fmt::print("{}\n", s.name);
         last = s.name;
-        fmt::print("    {:<12} {} from {}, {} from {}{}\n", s.corner,
-                   write(s.from[0].length, shown), s.from[0].mark, write(s.from[1].length, shown),
-                   s.from[1].mark, s.overMarked ? "  (over what is marked)" : "");
+        tell("    {:<12} {} from {}, {} from {}{}\n", s.corner, write(s.from[0].length, shown),
+             s.from[0].mark, write(s.from[1].length, shown), s.from[1].mark,
+             s.overMarked ? "  (over what is marked)" : "");
     }
     for (const TapeHeight& h : all.heights)
-        fmt::print("wall {}: {} at {}, {} from its left\n",
-                   r.walls.at(static_cast<std::size_t>(h.wall)).name, h.what, write(h.up, shown),
-                   write(h.along, shown));
-    fmt::print("tape: {}\n", write(all.tape, shown));
+        tell("wall {}: {} at {}, {} from its left\n",
+             r.walls.at(static_cast<std::size_t>(h.wall)).name, h.what, write(h.up, shown),
+             write(h.along, shown));
+    tell("tape: {}\n", write(all.tape, shown));
     return ran;
 }
 
@@ -391,16 +390,16 @@ int boards(const BoardsCommand& c) {
         return ran;
     }
     for (std::size_t i = 0; i < plan->sheets.size(); ++i) {
-        fmt::print("board of stock {}\n", i + 1);
+        tell("board of stock {}\n", i + 1);
         for (const BoardCut& b : plan->sheets[i])
             fmt::print("    {:>3}: {} x {} at {}, {}\n", b.board + 1,
                        write(b.size.along, ask.shown), write(b.size.across, ask.shown),
                        write(b.along, ask.shown), write(b.across, ask.shown));
     }
-    fmt::print("{} of stock, {:.1f} % waste{}\n", plan->sheets.size(), plan->waste * 100,
-               plan->least ? "; no plan takes fewer" : "");
+    tell("{} of stock, {:.1f} % waste{}\n", plan->sheets.size(), plan->waste * 100,
+         plan->least ? "; no plan takes fewer" : "");
     if (c.kerf.empty())
-        fmt::print("no kerf was said: the saw is reckoned to take nothing; say it like --kerf 3\n");
+        tell("no kerf was said: the saw is reckoned to take nothing; say it like --kerf 3\n");
     return ran;
 }
 
@@ -464,13 +463,12 @@ int asBuilt(const AsBuiltCommand& c) {
         fmt::print("{}\n", out.dump(1));
     } else {
         for (const BuiltCheck& b : checks)
-            fmt::print("{}, {}: planned {}, built {}{}. {}\n", b.mark.piece, b.what,
-                       write(b.mark.planned, job->notation), write(b.mark.built, job->notation),
-                       b.agrees    ? ", as planned"
-                       : b.matters ? ": it matters"
-                                   : ": no matter",
-                       isAsked(b) ? std::string("Measure that again; it is kept with --sure")
-                                  : b.why);
+            tell("{}, {}: planned {}, built {}{}. {}\n", b.mark.piece, b.what,
+                 write(b.mark.planned, job->notation), write(b.mark.built, job->notation),
+                 b.agrees    ? ", as planned"
+                 : b.matters ? ": it matters"
+                             : ": no matter",
+                 isAsked(b) ? std::string("Measure that again; it is kept with --sure") : b.why);
     }
     for (const auto& t : told)
         fmt::print(c.asJson ? stderr : stdout, "{}\n", t);
@@ -520,8 +518,8 @@ int book(const BookCommand& c) {
             fmt::print("{:>4}  {}\n", chapter.page, chapter.title);
     for (const auto& chapter : printed->chapters)
         if (chapter.page == 0)
-            fmt::print("not in it: {} ({})\n", chapter.title, chapter.why);
-    fmt::print("{}: {} pages\n", shownPlainly(c.out), printed->pages);
+            tell("not in it: {} ({})\n", chapter.title, chapter.why);
+    tell("{}: {} pages\n", shownPlainly(c.out), printed->pages);
     return ran;
 }
 

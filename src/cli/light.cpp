@@ -1,4 +1,5 @@
 // The light of a room: fixtures, what is done by it, and how bright it is.
+#include "cli/tell.h"
 #include "commands.h"
 #include "offscreen.h"
 #include "shared.h"
@@ -109,8 +110,8 @@ int light(const LightCommand& c) {
                                     {"bounced", tidied(lux.bounced)}}
                                    .dump(1));
         else
-            fmt::print("{:.0f} lux: {:.0f} straight from the lights, {:.0f} passed on\n", lux.all(),
-                       lux.direct, lux.bounced);
+            tell("{:.0f} lux: {:.0f} straight from the lights, {:.0f} passed on\n", lux.all(),
+                 lux.direct, lux.bounced);
         return ran;
     }
     if (!c.grid.empty()) {
@@ -140,8 +141,8 @@ int light(const LightCommand& c) {
             }
             fmt::print("\n");
         }
-        fmt::print("lux; mean {:.0f}, least {:.0f}, evenness {:.2f}\n", grid->mean, grid->least,
-                   grid->evenness());
+        tell("lux; mean {:.0f}, least {:.0f}, evenness {:.2f}\n", grid->mean, grid->least,
+             grid->evenness());
         return ran;
     }
     if (!c.directOnly)
@@ -165,8 +166,8 @@ int light(const LightCommand& c) {
     for (const LightTask& t : tasksOf(job, **scene)) {
         const Lux lux = lit.at(t.at, t.facing);
         if (!c.asJson)
-            fmt::print("{:<44} {:>6.0f} lux, wants {:.0f} to {:.0f}\n", t.name, lux.all(), t.least,
-                       t.most);
+            tell("{:<44} {:>6.0f} lux, wants {:.0f} to {:.0f}\n", t.name, lux.all(), t.least,
+                 t.most);
         out["tasks"].push_back({{"name", t.name},
                                 {"at", place(t.at)},
                                 {"lux", tidied(lux.all())},
@@ -183,7 +184,7 @@ int light(const LightCommand& c) {
                 names.push_back((*scene)->pieceById(l.piece)->name);
             }
         if (!c.asJson)
-            fmt::print("zone {:<19} {:>27.0f} W\n", z.name, watts);
+            tell("zone {:<19} {:>27.0f} W\n", z.name, watts);
         out["zones"].push_back(
             {{"name", z.name}, {"watts", tidied(watts)}, {"fixtures", std::move(names)}});
     }
@@ -196,8 +197,8 @@ int light(const LightCommand& c) {
     if (c.asJson)
         fmt::print("{}\n", out.dump(1));
     else
-        fmt::print("floor: mean {:.0f} lux, least {:.0f}, evenness {:.2f}; daylight is left out\n",
-                   floor->mean, floor->least, floor->evenness());
+        tell("floor: mean {:.0f} lux, least {:.0f}, evenness {:.2f}; daylight is left out\n",
+             floor->mean, floor->least, floor->evenness());
     if (const auto assumed = assumedIn(plan); !assumed.empty() && !c.asJson)
         fmt::print("{}\n", assumed);
     return ran;
@@ -244,11 +245,11 @@ int photometry(const std::string& file, const std::string& at, const std::string
         fmt::print("{}\n", out.dump(1));
         return ran;
     }
-    fmt::print("{}: {:.0f} lumens, {:g} W, at most {:.0f} candela, beam {:.0f}°, field {:.0f}°\n",
-               read->name.empty() ? std::string("a fixture") : read->name, read->lumens(),
-               read->watts, read->most(), read->spread(0.5), read->spread(0.1));
+    tell("{}: {:.0f} lumens, {:g} W, at most {:.0f} candela, beam {:.0f}°, field {:.0f}°\n",
+         read->name.empty() ? std::string("a fixture") : read->name, read->lumens(), read->watts,
+         read->most(), read->spread(0.5), read->spread(0.1));
     if (out.contains("candela"))
-        fmt::print("{} candela there\n", out["candela"].dump());
+        tell("{} candela there\n", out["candela"].dump());
     return ran;
 }
 

@@ -1,6 +1,6 @@
 #include "commands.h"
-#include "measure/texts.h"
 #include "manual.h"
+#include "measure/texts.h"
 #include "project/project.h"
 #include "sheets/sheet.h"
 
@@ -484,15 +484,23 @@ int main(int argc, char** argv) {
         const int code = run(argc, argv);
         // What was to be printed and could not be is no success.
         if (std::fflush(stdout) != 0 || std::ferror(stdout) != 0) {
-            std::fprintf(stderr, "%s\n", std::string(mezzet::told("What it found could not be written: the disk may be full.")).c_str());
+            std::fprintf(
+                stderr, "%s\n",
+                std::string(
+                    mezzet::told("What it found could not be written: the disk may be full."))
+                    .c_str());
             return mezzet::cli::badInput;
         }
         return code;
     } catch (const std::system_error&) { // from printing itself
-        std::fprintf(stderr, "%s\n", std::string(mezzet::told("What it found could not be written: the disk may be full.")).c_str());
+        std::fprintf(
+            stderr, "%s\n",
+            std::string(mezzet::told("What it found could not be written: the disk may be full."))
+                .c_str());
         return mezzet::cli::badInput;
     } catch (const std::bad_alloc&) {
-        std::fprintf(stderr, "%s\n", std::string(mezzet::told("There is not enough memory for that.")).c_str());
+        std::fprintf(stderr, "%s\n",
+                     std::string(mezzet::told("There is not enough memory for that.")).c_str());
         return mezzet::cli::badInput;
     }
 }

@@ -1,4 +1,5 @@
 // Rugs and carpets: how seats stand on them, how they are cut off a roll, a stair's runner.
+#include "cli/tell.h"
 #include "commands.h"
 #include "shared.h"
 
@@ -61,21 +62,20 @@ json planJson(const RollPlan& plan, const std::vector<RollCut>& cuts,
 
 void printPlans(const std::vector<RollPlan>& plans, const std::vector<RollCut>& cuts, Notation n) {
     for (const RollPlan& plan : plans) {
-        fmt::print("Roll {} wide: order {}, {:.1f} % waste{}\n", write(plan.width, n),
-                   write(plan.length, n), plan.waste() * 100,
-                   plan.seams.empty() ? ""
-                                      : fmt::format(", {} {}", plan.seams.size(),
-                                                    plan.seams.size() == 1 ? "seam" : "seams"));
+        tell("Roll {} wide: order {}, {:.1f} % waste{}\n", write(plan.width, n),
+             write(plan.length, n), plan.waste() * 100,
+             plan.seams.empty() ? ""
+                                : fmt::format(", {} {}", plan.seams.size(),
+                                              plan.seams.size() == 1 ? "seam" : "seams"));
         for (const RollPart& p : plan.parts)
-            fmt::print(
-                "  {:<24} part {}  {} across from the left, {} along: {} x {}\n",
-                shownPlainly(cuts[p.cut].name), p.part, writeGap(Length::millimetres(p.at.x), n),
-                write(Length::millimetres(p.at.y), n), writeGap(Length::millimetres(p.size.x), n),
-                write(Length::millimetres(p.size.y), n));
+            tell("  {:<24} part {}  {} across from the left, {} along: {} x {}\n",
+                 shownPlainly(cuts[p.cut].name), p.part, writeGap(Length::millimetres(p.at.x), n),
+                 write(Length::millimetres(p.at.y), n), writeGap(Length::millimetres(p.size.x), n),
+                 write(Length::millimetres(p.size.y), n));
         for (const RollSeam& s : plan.seams)
-            fmt::print("  seam in {}, {} long{}\n", shownPlainly(cuts[s.cut].name),
-                       writeGap(s.length(), n),
-                       s.walkedOn ? ": it crosses a doorway or the middle of a way" : "");
+            tell("  seam in {}, {} long{}\n", shownPlainly(cuts[s.cut].name),
+                 writeGap(s.length(), n),
+                 s.walkedOn ? ": it crosses a doorway or the middle of a way" : "");
     }
 }
 
@@ -222,12 +222,11 @@ int runner(const RunnerCommand& c) {
         return ran;
     }
     const Notation n{bare, 8};
-    fmt::print("{} long, {} wide, in {} {}; {} rods\n", write(out->length, n), writeGap(s.width, n),
-               out->pieces, out->pieces == 1 ? "length" : "lengths", out->rods);
-    fmt::print("the pile opens by {} over each nosing\n",
-               writeGap(out->opening, {bare, inMetric ? 8 : 32}));
-    fmt::print(
-        "Whoever fits it sees to the grip and the fixing: a loose runner makes people fall.\n");
+    tell("{} long, {} wide, in {} {}; {} rods\n", write(out->length, n), writeGap(s.width, n),
+         out->pieces, out->pieces == 1 ? "length" : "lengths", out->rods);
+    tell("the pile opens by {} over each nosing\n",
+         writeGap(out->opening, {bare, inMetric ? 8 : 32}));
+    tell("Whoever fits it sees to the grip and the fixing: a loose runner makes people fall.\n");
     return ran;
 }
 

@@ -1,4 +1,5 @@
 // What tape notes come to: corners and how sure they are, suspects, the next measurement, facts.
+#include "cli/tell.h"
 #include "files/whole_file.h"
 #include "room/facts.h"
 #include "room/house.h"
@@ -122,32 +123,31 @@ json jsonOf(const Room& room) {
     return j;
 }
 
-void tell(const Room& room) {
+void tellRoom(const Room& room) {
     const Notation n{room.units, 16};
     const Fit& fit = room.fit;
     fmt::print("{}\n", room.name);
     for (std::size_t i = 0; i < room.walls.size(); ++i) {
         const Length grew = room.closure.corrections[i];
-        fmt::print("  wall {}  {:>14}  adjusted {}{}\n", room.walls[i].name,
-                   write(room.walls[i].taped, n), grew < Length{} ? "" : "+", write(grew, n));
+        tell("  wall {}  {:>14}  adjusted {}{}\n", room.walls[i].name,
+             write(room.walls[i].taped, n), grew < Length{} ? "" : "+", write(grew, n));
     }
     for (const auto& d : room.diagonals)
-        fmt::print("  diagonal {} to {}  {}, the walls give {}: {}\n", wallName(d.from),
-                   wallName(d.to), write(d.taped, n), write(d.computed, n),
-                   d.agrees ? "agrees" : "does not agree");
+        tell("  diagonal {} to {}  {}, the walls give {}: {}\n", wallName(d.from), wallName(d.to),
+             write(d.taped, n), write(d.computed, n), d.agrees ? "agrees" : "does not agree");
     for (std::size_t i = 0; i < fit.sure.size(); ++i)
-        fmt::print("  corner {}  sure to ±{} by ±{} (standard error)\n",
-                   wallName(static_cast<int>(i)), write(Length::millimetres(fit.sure[i].major), n),
-                   write(Length::millimetres(fit.sure[i].minor), n));
+        tell("  corner {}  sure to ±{} by ±{} (standard error)\n", wallName(static_cast<int>(i)),
+             write(Length::millimetres(fit.sure[i].major), n),
+             write(Length::millimetres(fit.sure[i].minor), n));
     if (room.closed)
         for (const auto& [what, value] : factLines(factsOf(room), n))
             fmt::print("  {:<22} {}\n", what, value);
     for (const Suspect& s : fit.suspects)
-        fmt::print("  suspect: {} ({:.1f} standard errors)\n", s.words, std::abs(s.standardised));
+        tell("  suspect: {} ({:.1f} standard errors)\n", s.words, std::abs(s.standardised));
     if (fit.next)
         fmt::print("  {}\n", fit.next->words);
     for (const auto& c : cautionsOf(room))
-        fmt::print("  caution: {}\n", c);
+        tell("  caution: {}\n", c);
     fmt::print("{}\n", room.closure.words);
 }
 
@@ -200,7 +200,7 @@ int survey(const std::string& path, bool asJson, const std::vector<std::string>&
         return ran;
     }
     for (const auto& r : *rooms)
-        tell(*r);
+        tellRoom(*r);
     for (const auto& n : house.notices)
         fmt::print("{}\n", n);
     return ran;

@@ -1,4 +1,5 @@
 // What hangs: sheets of walls, hooks and templates, and hook points as data.
+#include "cli/tell.h"
 #include "commands.h"
 #include "offscreen.h"
 #include "shared.h"
@@ -95,8 +96,8 @@ int picture(const std::string& path, const std::string& name, const std::string&
         return refuse(next.problem());
     if (auto saved = saveJob(*next->project, path); !saved)
         return refuse(saved.problem());
-    fmt::print("{}: {}, {} x {} pixels kept\n", p->name,
-               next->project->scheme().byId(p->id)->picture, read->width, read->height);
+    tell("{}: {}, {} x {} pixels kept\n", p->name, next->project->scheme().byId(p->id)->picture,
+         read->width, read->height);
     return ran;
 }
 
@@ -139,7 +140,7 @@ int pictures(const std::string& path, const std::string& room,
         fmt::print("{}\n", out.dump(1));
     } else {
         if (colours.empty())
-            fmt::print("no colour of the room is told yet: say it like “colour walls sage”\n");
+            tell("no colour of the room is told yet: say it like “colour walls sage”\n");
         for (const Ranked& r : all)
             fmt::print("{:.2f}  {}: {}\n", r.answer.score, shownPlainly(r.file), r.answer.why);
     }
@@ -165,19 +166,19 @@ int hang(const std::string& path, const std::string& room, const std::string& wa
         const Piece& p = *scene.scheme->byId(h.piece);
         const Box b = bounds(scene.byId(h.piece)->shape);
         if (!asJson) {
-            fmt::print("{:<26} {:>14}  wall {}, {}{}{}{}\n", p.name, footprintWords(p, n),
-                       wallName(h.wall), write(h.weight, n), h.estimated ? ", guessed" : "",
-                       h.load > Mass{} ? fmt::format(", holds {}{}", write(h.load, n),
-                                                     h.loadGuessed ? ", guessed" : "")
-                                       : std::string(),
-                       h.dropAssumed ? fmt::format("; drop {} assumed: {}",
-                                                   sheets::hookWords(h.drop, n), measureTheDrop)
-                                     : std::string());
+            tell("{:<26} {:>14}  wall {}, {}{}{}{}\n", p.name, footprintWords(p, n),
+                 wallName(h.wall), write(h.weight, n), h.estimated ? ", guessed" : "",
+                 h.load > Mass{} ? fmt::format(", holds {}{}", write(h.load, n),
+                                               h.loadGuessed ? ", guessed" : "")
+                                 : std::string(),
+                 h.dropAssumed ? fmt::format("; drop {} assumed: {}", sheets::hookWords(h.drop, n),
+                                             measureTheDrop)
+                               : std::string());
             for (const HookPoint& k : h.hooks)
-                fmt::print("    {:>12} from the left corner, {:>12} up, {:<14} rated {}{}\n",
-                           sheets::hookWords(k.along, n), sheets::hookWords(k.up, n),
-                           sheets::fixingWords(k, n), write(k.rated, n),
-                           k.zone.empty() ? "" : "; cables likely: " + k.zone);
+                tell("    {:>12} from the left corner, {:>12} up, {:<14} rated {}{}\n",
+                     sheets::hookWords(k.along, n), sheets::hookWords(k.up, n),
+                     sheets::fixingWords(k, n), write(k.rated, n),
+                     k.zone.empty() ? "" : "; cables likely: " + k.zone);
             for (const auto& c : h.cautions)
                 fmt::print("    {}\n", c);
             continue;
@@ -251,9 +252,9 @@ int hang(const std::string& path, const std::string& room, const std::string& wa
             const Sag s = sagOf(*beam);
             const Length holds = spanThatHolds(*beam, 1.0 / 360);
             if (!asJson)
-                fmt::print("{}: bends {} over {}; a span of {} would hold\n", p.name,
-                           sheets::hookWords(s.deflection, n), sheets::hookWords(s.span, n),
-                           sheets::hookWords(holds, n));
+                tell("{}: bends {} over {}; a span of {} would hold\n", p.name,
+                     sheets::hookWords(s.deflection, n), sheets::hookWords(s.span, n),
+                     sheets::hookWords(holds, n));
             json props = json::array();
             for (const Length b : beam->props)
                 props.push_back(b.mm());
@@ -270,7 +271,7 @@ int hang(const std::string& path, const std::string& room, const std::string& wa
         out["shelves"] = shelves;
         fmt::print("{}\n", out.dump(1));
     } else if (hangs.empty()) {
-        fmt::print("Nothing hangs there.\n");
+        tell("Nothing hangs there.\n");
     }
     return ran;
 }

@@ -2,6 +2,8 @@
 // sends a reading to whoever is connected. docs/laser.md tells the line it speaks.
 #include "files/whole_file.h"
 #include "measure/text.h"
+#include "measure/texts.h"
+#include "project/project.h"
 #include "survey/laser.h"
 
 #include <CLI/CLI.hpp>
@@ -32,7 +34,7 @@ public:
         QLocalSocket other;
         other.connectToServer(name);
         if (other.waitForConnected(200)) {
-            fmt::print(stderr, "another laser is on at “{}”\n", name.toStdString());
+            fmt::print(stderr, "{}\n", worded("another laser is on at “{}”", name.toStdString()));
             return false;
         }
         QLocalServer::removeServer(name);
@@ -44,7 +46,7 @@ public:
         }
         connect(&server_, &QLocalServer::newConnection, this, [this] {
             while (auto* s = server_.nextPendingConnection()) {
-                fmt::print("a listener has come\n");
+                fmt::print("{}\n", told("a listener has come"));
                 std::fflush(stdout);
                 listeners_.push_back(s);
                 connect(s, &QLocalSocket::disconnected, this, [this, s] {
@@ -64,7 +66,7 @@ public:
         std::string what = "at";
         if (!target) {
             if (!walking()) {
-                fmt::print("the walk is over; type a distance\n");
+                fmt::print("{}\n", told("the walk is over; type a distance"));
                 return;
             }
             what = walk_[at_].what;
@@ -77,7 +79,7 @@ public:
         r.figure = fmt::format("{:.1f} mm", r.distance.mm());
         r.time = QDateTime::currentDateTime().toString("yyyy-MM-ddTHH:mm:ss").toStdString();
         const auto line = writeLaserLine(r);
-        fmt::print("{}: {}{}\n", what, line, slipped ? "   (a slip)" : "");
+        fmt::print("{}: {}{}\n", what, line, slipped ? told("   (a slip)") : "");
         std::fflush(stdout);
         for (auto* s : listeners_) {
             s->write(QByteArray::fromStdString(line + "\n"));
@@ -117,6 +119,11 @@ int main(int argc, char** argv) {
     app.add_option("--every", every,
                    "walk by itself: a reading every so many seconds once someone listens, then end")
         ->check(CLI::Range(0.01, 60.0));
+    if (const auto problem = speakAsAsked())
+        fmt::print(stderr, "{}\n", problem->text());
+    app.description(std::string(told(app.get_description())));
+    for (CLI::Option* o : app.get_options())
+        o->description(std::string(told(o->get_description())));
     CLI11_PARSE(app, argc, argv);
 
     std::vector<WalkStep> steps;
@@ -135,7 +142,7 @@ int main(int argc, char** argv) {
     Laser laser({Length::millimetres(noise), 1e-4, slips}, seed, std::move(steps));
     if (!laser.listen(QString::fromStdString(socket)))
         return 3;
-    fmt::print("the laser is on at “{}”\n", socket);
+    fmt::print("{}\n", worded("the laser is on at “{}”", socket));
     std::fflush(stdout);
 
     QTimer timer;
@@ -161,7 +168,8 @@ int main(int argc, char** argv) {
             if (l && *l > Length{})
                 laser.pull(*l);
             else
-                fmt::print("{}\n", l ? "a distance is more than nothing" : l.problem().sentence());
+                fmt::print("{}\n", l ? std::string(told("a distance is more than nothing"))
+                                     : l.problem().sentence());
             std::fflush(stdout);
         });
     else
