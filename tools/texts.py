@@ -141,7 +141,7 @@ def ofData():
         elif isinstance(j, list):
             for v in j:
                 walk(v, path, key)
-        elif isinstance(j, str) and (key in fields or key in ("instead", "cautions", "at hand")) and isText(j):
+        elif isinstance(j, str) and (key in fields or key in ("instead", "cautions", "hand")) and isText(j):
             texts.setdefault(j, path)
 
     for path in sorted(glob.glob(os.path.join(root, "data", "*", "*.json"))):

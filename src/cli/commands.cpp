@@ -1,11 +1,12 @@
 #include "commands.h"
-#include "cli/tell.h"
+#include "tell.h"
 #include "shared.h"
 
 #include "judge/accept.h"
 #include "judge/lux.h"
 #include "judge/say.h"
 #include "measure/text.h"
+#include "measure/texts.h"
 #include "scheme/surfaces.h"
 #include "speech/speech.h"
 
@@ -302,8 +303,8 @@ int check(const std::string& path, const std::string& room, const std::string& s
     if (!school.empty()) {
         const auto* s = job.library.book->schoolByWords(school);
         if (s == nullptr)
-            return wrong(fmt::format("there is no school “{}”; use low-and-close or viewer-and-air",
-                                     school));
+            return wrong(
+                worded("there is no school “{}”; use low-and-close or viewer-and-air", school));
         job.judgement.school = s->id;
         job.judgement.choices.clear();
     }

@@ -1,7 +1,8 @@
 // What comes from drawings and instruments, and what goes out to them: tracings, DXF, the measuring
 // sheet, the laser.
-#include "cli/tell.h"
+#include "tell.h"
 #include "dxf/dxf.h"
+#include "measure/texts.h"
 #include "offscreen.h"
 #include "shared.h"
 #include "sheets/blank_sheet.h"
@@ -23,8 +24,8 @@ Result<std::vector<int>> layersNamed(const DrawnSheet& sheet,
             std::find_if(sheet.layers.begin(), sheet.layers.end(),
                          [&](const std::string& l) { return foldCase(l) == foldCase(n); });
         if (it == sheet.layers.end())
-            return Problem{fmt::format("the drawing has no layer “{}”", n),
-                           fmt::format("its layers are {}", listed(sheet.layers))};
+            return Problem{worded("the drawing has no layer “{}”", n),
+                           worded("its layers are {}", listed(sheet.layers))};
         out.push_back(static_cast<int>(it - sheet.layers.begin()));
     }
     return out;
@@ -47,7 +48,7 @@ int traceDxf(const TraceCommand& c, Units units) {
     if (!c.unit.empty()) {
         const auto one = readLength("1" + c.unit, Units::millimetres);
         if (!one)
-            return wrong(fmt::format("“{}” is no unit; use mm, cm, m, in or ft", c.unit));
+            return wrong(worded("“{}” is no unit; use mm, cm, m, in or ft", c.unit));
         unit = one->mm();
     }
     if (unit <= 0) {
@@ -96,7 +97,7 @@ int trace(const TraceCommand& c) {
     if (!c.units.empty()) {
         const auto u = readUnits(c.units);
         if (!u)
-            return wrong(fmt::format("“{}” is no unit; use feet, inches, mm, cm or m", c.units));
+            return wrong(worded("“{}” is no unit; use feet, inches, mm, cm or m", c.units));
         units = *u;
     }
     if (!c.listLayers && c.out.empty())
@@ -158,8 +159,8 @@ int measuringSheet(const std::string& notes, bool metric, const std::string& out
         units = room->units;
     }
     if (!sheets::formatOf(out))
-        return wrong(fmt::format(
-            "“{}” is no file a sheet can be written to; end it in .pdf, .svg or .png", out));
+        return wrong(
+            worded("“{}” is no file a sheet can be written to; end it in .pdf, .svg or .png", out));
     Offscreen application;
     const auto blank = sheets::blankSheet(room, units);
     const auto printed = sheets::printPages(blank.paper, out);

@@ -1,5 +1,5 @@
 // Shelves and tabletops: what stands there, colours, the stock, and dressing from it.
-#include "cli/tell.h"
+#include "tell.h"
 #include "commands.h"
 #include "offscreen.h"
 #include "shared.h"
@@ -7,6 +7,7 @@
 #include "dress/solve.h"
 #include "dress/tops.h"
 #include "edit/handed_over.h"
+#include "measure/texts.h"
 #include "sheets/picture_in.h"
 
 namespace mezzet::cli {
@@ -193,15 +194,15 @@ int dress(const DressCommand& c) {
             for (const Piece& one : job->scheme().pieces)
                 if (kind && one.kind == kind) {
                     if (p != nullptr)
-                        return wrong(fmt::format("there are several of “{}”: use a name",
-                                                 shownPlainly(c.of)));
+                        return wrong(
+                            worded("there are several of “{}”: use a name", shownPlainly(c.of)));
                     p = &one;
                 }
         }
         if (p == nullptr)
-            return wrong(fmt::format("there is no piece “{}”", shownPlainly(c.of)));
+            return wrong(worded("there is no piece “{}”", shownPlainly(c.of)));
         if (p->openings() == 0 && !p->kind->hasTop())
-            return wrong(fmt::format("nothing stands on {}", shownPlainly(p->name)));
+            return wrong(worded("nothing stands on {}", shownPlainly(p->name)));
         of = p->id;
     }
     if (c.list && c.solve && !c.keep)
@@ -221,7 +222,7 @@ int dress(const DressCommand& c) {
             return refuse(found.problem());
         answers = found->size();
         if (static_cast<std::size_t>(c.answer) > found->size())
-            return refuse(Problem{fmt::format("there are {} answers that differ", found->size()),
+            return refuse(Problem{worded("there are {} answers that differ", found->size()),
                                   "ask for one of them, or put more in the stock"});
         auto next = apply(*job, (*found)[static_cast<std::size_t>(c.answer) - 1].edit);
         if (!next)

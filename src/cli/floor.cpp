@@ -1,5 +1,5 @@
 // What the floor comes to: what fits, schemes side by side, zones, views, ways, the kit, the rules.
-#include "cli/tell.h"
+#include "tell.h"
 #include "commands.h"
 #include "shared.h"
 

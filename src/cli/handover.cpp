@@ -1,6 +1,6 @@
 // What leaves the desk and what comes back: the list, the order of work, tape-out, boards, and what
 // was built.
-#include "cli/tell.h"
+#include "tell.h"
 #include "commands.h"
 #include "offscreen.h"
 #include "shared.h"
@@ -8,6 +8,7 @@
 #include "edit/handed_over.h"
 #include "handover/tape_out.h"
 #include "handover/tasks.h"
+#include "measure/texts.h"
 #include "sheets/book.h"
 #include "site/built.h"
 #include "work/boards.h"
@@ -93,14 +94,14 @@ void printTasks(const JobSchedule& s) {
     for (const std::size_t i : inOrderOfDays(s)) {
         const JobTask& t = s.tasks[i];
         const TimedTask& at = s.times[i];
-        const std::string slack = at.critical ? std::string("on the longest chain")
-                                              : fmt::format("may slip by {} {}", at.slackDays,
-                                                            at.slackDays == 1 ? "day" : "days");
-        fmt::print("{:<24} {:<14} {} to {}  {}{}\n", t.task.name, t.task.trade, dayWords(at.start),
-                   dayWords(at.end), slack,
-                   t.task.waitDays == 1  ? std::string(", then waits a day")
-                   : t.task.waitDays > 1 ? fmt::format(", then waits {} days", t.task.waitDays)
-                                         : std::string());
+        const std::string slack = at.critical         ? std::string(told("on the longest chain"))
+                                  : at.slackDays == 1 ? worded("may slip by {} day", at.slackDays)
+                                                      : worded("may slip by {} days", at.slackDays);
+        tell("{:<24} {:<14} {} to {}  {}{}\n", t.task.name, t.task.trade, dayWords(at.start),
+             dayWords(at.end), slack,
+             t.task.waitDays == 1  ? std::string(told(", then waits a day"))
+             : t.task.waitDays > 1 ? worded(", then waits {} days", t.task.waitDays)
+                                   : std::string());
         if (!t.afterNames.empty())
             tell("{:<24} after {}\n", "", listed(t.afterNames));
         if (!t.atHand.empty())
@@ -361,7 +362,7 @@ int boards(const BoardsCommand& c) {
     ask.turn = c.turn;
     const auto stock = boardsSaid(c.stock, 1);
     if (!stock || stock->size() != 1)
-        return refuse({fmt::format("the stock, “{}”, is no size", shownPlainly(c.stock)),
+        return refuse({worded("the stock, “{}”, is no size", shownPlainly(c.stock)),
                        "write length x width, like \"2400 x 200\""});
     ask.stock = stock->front();
     if (!c.kerf.empty()) {
@@ -480,24 +481,24 @@ int book(const BookCommand& c) {
     if (!c.reader.empty()) {
         const auto reader = sheets::readerNamed(c.reader);
         if (!reader)
-            return wrong(fmt::format("there is no book for “{}”; it is for the {}",
-                                     shownPlainly(c.reader), sheets::readerNames()));
+            return wrong(worded("there is no book for “{}”; it is for the {}",
+                                shownPlainly(c.reader), sheets::readerNames()));
         asked.reader = *reader;
     }
     if (!endsAs(c.out, {".pdf"}))
         return wrongUsage;
     const auto paper = sheets::paperNamed(c.paper);
     if (!c.paper.empty() && c.paper != "fit" && !paper)
-        return wrong(fmt::format("there is no paper “{}”; use letter, tabloid, a4 or a3",
-                                 shownPlainly(c.paper)));
+        return wrong(
+            worded("there is no paper “{}”; use letter, tabloid, a4 or a3", shownPlainly(c.paper)));
     const auto scale = sheets::readScale(c.scale);
     if (!c.scale.empty() && !scale)
-        return wrong(fmt::format("there is no scale “{}”; say it like 1:50 or 1/4\"",
-                                 shownPlainly(c.scale)));
+        return wrong(
+            worded("there is no scale “{}”; say it like 1:50 or 1/4\"", shownPlainly(c.scale)));
     for (const std::string& id : c.without)
         if (id != "schemes" && sheets::sheetById(id) == nullptr)
-            return wrong(fmt::format("there is no sheet “{}”; the sheets are: {}", shownPlainly(id),
-                                     sheets::sheetIds()));
+            return wrong(worded("there is no sheet “{}”; the sheets are: {}", shownPlainly(id),
+                                sheets::sheetIds()));
     const auto job = open(c.job);
     if (!job)
         return refuse(job.problem());

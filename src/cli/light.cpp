@@ -1,10 +1,11 @@
 // The light of a room: fixtures, what is done by it, and how bright it is.
-#include "cli/tell.h"
+#include "tell.h"
 #include "commands.h"
 #include "offscreen.h"
 #include "shared.h"
 
 #include "light/tasks.h"
+#include "measure/texts.h"
 #include "sheets/look.h"
 #include "sheets/polar.h"
 
@@ -29,7 +30,7 @@ Result<Vec3> threeOf(const std::string& said, const char* option) {
         const auto [next, error] = std::from_chars(at, end, v[i]);
         if (error != std::errc() || !std::isfinite(v[i]) ||
             (i < 2 ? next == end || *next != ',' : next != end))
-            return Problem{fmt::format("“{}” is no X,Y,Z for {}", shownPlainly(said), option),
+            return Problem{worded("“{}” is no X,Y,Z for {}", shownPlainly(said), option),
                            "write it like 2000,1500,760: lengths in mm, z up from the floor"};
         at = next + 1;
     }
@@ -40,7 +41,7 @@ Result<Vec3> threeOf(const std::string& said, const char* option) {
 Result<Length> lengthSaid(const std::string& said, Units bare, const char* option) {
     auto l = readLength(said, bare);
     if (!l)
-        return Problem{fmt::format("“{}” is no length for {}", shownPlainly(said), option),
+        return Problem{worded("“{}” is no length for {}", shownPlainly(said), option),
                        isMetric(bare) ? "write it like 25 or 250mm" : "write it like 10 or 250mm"};
     return l;
 }
@@ -237,8 +238,8 @@ int photometry(const std::string& file, const std::string& at, const std::string
         };
         if (comma == std::string::npos || !number(std::string_view(at).substr(0, comma), v) ||
             !number(std::string_view(at).substr(comma + 1), h))
-            return wrong(fmt::format("“{}” is no V,H for --at; write it like 30,90, in degrees",
-                                     shownPlainly(at)));
+            return wrong(worded("“{}” is no V,H for --at; write it like 30,90, in degrees",
+                                shownPlainly(at)));
         out["candela"] = tidied(read->at(v, h));
     }
     if (asJson) {

@@ -1,9 +1,10 @@
 // Rugs and carpets: how seats stand on them, how they are cut off a roll, a stair's runner.
-#include "cli/tell.h"
+#include "tell.h"
 #include "commands.h"
 #include "shared.h"
 
 #include "judge/rug_facts.h"
+#include "measure/texts.h"
 #include "room/facts.h"
 #include "rugs/stair_runner.h"
 #include "scheme/rug.h"
@@ -30,7 +31,7 @@ Units unitsOf(const std::vector<std::string>& said) {
 Result<Length> lengthOf(const std::string& said, Units bare, const char* what) {
     const auto l = readLength(said, bare);
     if (!l)
-        return Problem{fmt::format("“{}” is no length for {}", shownPlainly(said), what),
+        return Problem{worded("“{}” is no length for {}", shownPlainly(said), what),
                        isMetric(bare) ? "write it like 366 cm or 4 m" : "write it like 12' or 144"};
     return l;
 }
@@ -90,7 +91,7 @@ Result<std::vector<Length>> widthsOf(const std::vector<std::string>& said, Units
         if (!w)
             return w.problem();
         if (*w < Length::millimetres(100) || *w > Length::metres(20))
-            return Problem{fmt::format("“{}” is no width of a roll", shownPlainly(s)),
+            return Problem{worded("“{}” is no width of a roll", shownPlainly(s)),
                            "write it like 12' or 4 m"};
         out.push_back(*w);
     }
@@ -130,12 +131,11 @@ int cut(const CutCommand& c) {
         const auto along = x == std::string::npos ? Result<Length>(Problem{})
                                                   : readLength(trimmed(said.substr(x + 1)), bare);
         if (!across || !along || *across <= Length{} || *along <= Length{})
-            return refuse(
-                {fmt::format("cut {}, “{}”, is no size", cuts.size() + 1, shownPlainly(said)),
-                 "write across x along the pile, like \"9' x 12'\""});
+            return refuse({worded("cut {}, “{}”, is no size", cuts.size() + 1, shownPlainly(said)),
+                           "write across x along the pile, like \"9' x 12'\""});
         if (*across > Length::metres(100) || *along > Length::metres(1000))
-            return refuse({fmt::format("cut {}, “{}”, is larger than anything that is cut",
-                                       cuts.size() + 1, shownPlainly(said)),
+            return refuse({worded("cut {}, “{}”, is larger than anything that is cut",
+                                  cuts.size() + 1, shownPlainly(said)),
                            "look at its unit"});
         cuts.push_back({fmt::format("cut {}", cuts.size() + 1), *across, *along});
     }

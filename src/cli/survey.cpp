@@ -1,5 +1,5 @@
 // What tape notes come to: corners and how sure they are, suspects, the next measurement, facts.
-#include "cli/tell.h"
+#include "tell.h"
 #include "files/whole_file.h"
 #include "room/facts.h"
 #include "room/house.h"

@@ -1,10 +1,11 @@
 // What hangs: sheets of walls, hooks and templates, and hook points as data.
-#include "cli/tell.h"
+#include "tell.h"
 #include "commands.h"
 #include "offscreen.h"
 #include "shared.h"
 
 #include "judge/on_walls.h"
+#include "measure/texts.h"
 #include "sheets/picture_in.h"
 #include "sheets/wall_sheets.h"
 
@@ -21,8 +22,8 @@ Result<std::optional<int>> wallNamed(const Project& job, const std::string& said
     const auto i = wallIndex(said);
     const int count = static_cast<int>(job.room->walls.size());
     if (!i || *i >= count)
-        return Problem{fmt::format("there is no wall “{}”; the room has walls A to {}", said,
-                                   wallName(std::max(0, count - 1))),
+        return Problem{worded("there is no wall “{}”; the room has walls A to {}", said,
+                              wallName(std::max(0, count - 1))),
                        ""};
     return i;
 }
@@ -33,17 +34,17 @@ int sheet(const SheetCommand& c) {
     const sheets::SheetKind* kind = sheets::sheetById(c.which);
     if (kind == nullptr)
         return wrong(
-            fmt::format("there is no sheet “{}”; the sheets are: {}", c.which, sheets::sheetIds()));
+            worded("there is no sheet “{}”; the sheets are: {}", c.which, sheets::sheetIds()));
     const bool table = kind->table != nullptr &&
                        foldCase(std::filesystem::path(c.out).extension().string()) == ".csv";
     if (!table && !sheets::formatOf(c.out))
-        return wrong(fmt::format(
+        return wrong(worded(
             "“{}” is no file a sheet can be written to; end it in .pdf, .svg or .png", c.out));
     sheets::SheetOptions o;
     if (c.paper != "fit" && !(o.paper = sheets::paperNamed(c.paper)))
-        return wrong(fmt::format("there is no paper “{}”; use letter, tabloid, a4 or a3", c.paper));
+        return wrong(worded("there is no paper “{}”; use letter, tabloid, a4 or a3", c.paper));
     if (c.scale != "fit" && !(o.scale = sheets::readScale(c.scale)))
-        return wrong(fmt::format("“{}” is no scale; write it like 1:50 or 1/4\"", c.scale));
+        return wrong(worded("“{}” is no scale; write it like 1:50 or 1/4\"", c.scale));
     auto job = open(c.job, c.room);
     if (!job)
         return refuse(job.problem());
@@ -58,8 +59,7 @@ int sheet(const SheetCommand& c) {
     if (!c.roll.empty()) {
         const auto roll = readLength(c.roll, (*job)->notation.units);
         if (!roll || *roll < Length::inches(4) || *roll > Length::metres(5))
-            return wrong(
-                fmt::format("“{}” is no width of a roll; write it like 24 or 610mm", c.roll));
+            return wrong(worded("“{}” is no width of a roll; write it like 24 or 610mm", c.roll));
         o.roll = *roll;
     }
     Offscreen application;
@@ -84,7 +84,7 @@ int picture(const std::string& path, const std::string& name, const std::string&
         return refuse(job.problem());
     const Piece* p = (*job)->scheme().byName(name);
     if (p == nullptr || !p->onWall() || p->isGroup())
-        return wrong(fmt::format("no frame on a wall is called “{}”", name));
+        return wrong(worded("no frame on a wall is called “{}”", name));
     auto read = sheets::readPicture(file);
     if (!read)
         return refuse(read.problem());

@@ -2,6 +2,7 @@
 #include "sheets/handover_draw.h"
 
 #include "measure/text.h"
+#include "measure/texts.h"
 #include "sheets/drawing.h"
 #include "sheets/paper_pen.h"
 #include "sheets/plan_layout.h"
@@ -74,10 +75,12 @@ private:
         const JobTask& t = s_.tasks[i];
         const TimedTask& at = s_.times[i];
         const double letter = std::clamp(row * 0.42, 1.8, 3.2);
-        text({left, y, labels * 0.62 - 1, row}, Qt::AlignLeft | Qt::AlignVCenter, q(t.task.name),
-             letter, false, at.critical ? QFont::DemiBold : QFont::Normal);
+        text({left, y, labels * 0.62 - 1, row}, Qt::AlignLeft | Qt::AlignVCenter,
+             q(std::string(told(t.task.name))), letter, false,
+             at.critical ? QFont::DemiBold : QFont::Normal);
         text({left + labels * 0.62, y, labels * 0.38 - 2, row}, Qt::AlignLeft | Qt::AlignVCenter,
-             q(t.task.trade), letter * 0.85, false, QFont::Normal, paperLook().soft);
+             q(std::string(told(t.task.trade))), letter * 0.85, false, QFont::Normal,
+             paperLook().soft);
         const double from = x(at.start), to = x(at.end) + perDay;
         const double middle = y + row / 2;
         // How far it may slip: a thin line to a stop.

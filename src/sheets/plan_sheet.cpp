@@ -4,6 +4,7 @@
 #include "judge/rug_facts.h"
 #include "measure/texts.h"
 #include "room/facts.h"
+#include "scheme/spoken.h"
 #include "sheets/drawing.h"
 #include "sheets/paper_pen.h"
 #include "sheets/plan_layout.h"
@@ -219,7 +220,7 @@ private:
         const Piece& p = *listed_[static_cast<std::size_t>(i)];
         auto name = QString::fromStdString(p.name);
         if (!p.on.isFloor() && !p.on.isCarried())
-            name += ", " + QString::fromStdString(words(p.on, job_.wording()));
+            name += ", " + QString::fromStdString(spoken(p.on, job_.wording()));
         text({x, y, 6, rowHeight}, Qt::AlignRight | Qt::AlignVCenter, QString::number(i + 1), 2.5,
              true, QFont::Normal, paperLook().soft);
         text({x + 7.5, y, w - 7.5 - 30, rowHeight}, Qt::AlignLeft | Qt::AlignVCenter, name, 2.7);
@@ -235,7 +236,7 @@ private:
         const double w = beside ? (area.width() - gutter) / 2 : area.width();
         const QString unit = isMetric(job_.notation.units)
                                  ? QString::fromUtf8(unitsName(job_.notation.units).data())
-                                 : QString("inches");
+                                 : QString(tr("inches"));
         // What is to mend has the room it needs, up to half.
         const double mendHeight = beside    ? area.height()
                                   : !mends_ ? 0
@@ -318,7 +319,7 @@ private:
             fmt::format("{}{}: {}", subjectOf(r, {*scene_.room, *scene_.scheme, job_.notation}),
                         r.other.is == Target::Is::none || r.other.is == Target::Is::room
                             ? std::string()
-                            : ", " + words(r.other, say),
+                            : ", " + spoken(r.other, say),
                         whyOf(r, say)));
     }
     double mendNeeds(double w) const {

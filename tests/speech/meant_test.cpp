@@ -105,7 +105,7 @@ TEST(Meant, AnEndOfATopIsALittleFromIt) {
 
 TEST(Meant, EverythingOnAWallIsWhatStandsAndHangsThere) {
     EXPECT_EQ(meant("remove everything on wall B").front(),
-              "remove Left bookcase and Right bookcase");
+              "remove Left bookcase, Right bookcase");
     EXPECT_EQ(meant("remove everything against the wall with the door").front(), "remove Mill");
     EXPECT_TRUE(meant("remove everything on wall A").empty());
     EXPECT_TRUE(meant("remove everything on wall Q").empty());

@@ -89,7 +89,7 @@ QWidget* HandoverDialog::bookTab() {
     scale_ = newScaleBox(session_.project()->notation.units);
     scale_->setObjectName("bookScale");
     scale_->setAccessibleName(tr("Scale of plans and walls"));
-    for (const auto& [words, box] : {std::pair{"on", paper_}, std::pair{"at", scale_}}) {
+    for (const auto& [words, box] : {std::pair{tr("on"), paper_}, std::pair{tr("at"), scale_}}) {
         top->addWidget(new QLabel(words));
         top->addWidget(box);
     }

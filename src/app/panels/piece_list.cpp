@@ -4,6 +4,7 @@
 #include "app/board/board.h"
 #include "app/look/style.h"
 #include "edit/language.h"
+#include "scheme/spoken.h"
 #include "sheets/drawing.h"
 
 #include <QHBoxLayout>
@@ -267,7 +268,7 @@ void PieceList::refill() {
     }
     heading_->setText(session_.surface().isFloor()
                           ? tr("In this scheme")
-                          : capitalised(words(session_.surface(), job.wording())));
+                          : capitalised(spoken(session_.surface(), job.wording())));
     count_->setText(QString::number(shown));
     {
         auto kinds = session_.project()->library.kit->matching(wanted);

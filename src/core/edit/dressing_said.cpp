@@ -246,7 +246,7 @@ private:
             if (p.thing)
                 told = *p.thing;
             told.colour = c;
-            e.words += (e.words.empty() ? "" : ", ") + worded("{} in {}", p.name, colourWord(c));
+            e.words += (e.words.empty() ? "" : ", ") + worded("{}: {}", p.name, colourWord(c));
             p.thing = std::make_shared<const ThingTold>(std::move(told));
             e.acts.emplace_back(PutPiece{std::move(p)});
         }

@@ -108,6 +108,11 @@ bool heightAt(Placing& p, Level level) {
 }
 
 bool overPiece(Placing& p, Length d) {
+    // "84 above the floor", where a floor lamp stands as well.
+    const std::size_t here = p.in.at();
+    if (p.in.take({"the floor", "floor", "the ground"}) && (p.in.done() || p.in.ahead().empty()))
+        return p.underside(d);
+    p.in.goTo(here);
     const Target of = p.target();
     if (of.is != Is::piece)
         p.fault("only over a piece can that be said",

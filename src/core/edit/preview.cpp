@@ -78,7 +78,7 @@ std::string movedTooWords(const Scene& was, const Scene& now, const std::set<std
         return {};
     constexpr std::size_t byName = 3;
     return worded("moves {} too",
-                  names.size() > byName ? fmt::format("{} others", names.size()) : listed(names));
+                  names.size() > byName ? worded("{} others", names.size()) : listed(names));
 }
 
 /// "Bookcase has 4 openings, 14", 12", 16" and 10" high, over a plinth of 3""

@@ -1,6 +1,7 @@
 #include "files/job_lock.h"
 
 #include "files/whole_file.h"
+#include "measure/texts.h"
 
 #include <fmt/format.h>
 
@@ -106,9 +107,8 @@ Result<JobLock> JobLock::take(const fs::path& job, const std::string& program,
     while (true) {
         const int fd = ::open(file.c_str(), O_RDWR | O_CREAT | O_CLOEXEC | O_NOFOLLOW, 0666);
         if (fd < 0)
-            return refuse(
-                fmt::format("the job can't be kept for writing: {}", std::strerror(errno)),
-                "check that you may write in its folder");
+            return refuse(worded("the job can't be kept for writing: {}", std::strerror(errno)),
+                          "check that you may write in its folder");
         if (::flock(fd, LOCK_EX | LOCK_NB) == 0) {
             if (!stillNamed(fd, file)) {
                 ::close(fd);
@@ -126,7 +126,7 @@ Result<JobLock> JobLock::take(const fs::path& job, const std::string& program,
         const auto holder = readHolder(fd);
         ::close(fd);
         if (holder.program == theWindow || std::chrono::steady_clock::now() >= until)
-            return refuse(fmt::format("{} has this job", holder.words()),
+            return refuse(worded("{} has this job", holder.words()),
                           holder.program == theWindow ? "say it there, or close the job first"
                                                       : "try again when that has ended");
         std::this_thread::sleep_for(std::chrono::milliseconds(15));

@@ -409,8 +409,8 @@ FitAnswer fitsThere(const Project& job, const Edit& placing, int id) {
     c.edit = placing;
     c.size = p.size;
     c.pose = after->scene->byId(id)->pose;
-    c.title = out.yes ? "There" : "There, all the same";
-    c.detail = out.yes ? std::string("it upsets nothing") : listed(out.reasons, "and");
+    c.title = out.yes ? told("There") : told("There, all the same");
+    c.detail = out.yes ? std::string(told("it upsets nothing")) : listed(out.reasons, "and");
     c.edit.words = worded("try {}", p.name);
     out.choices.push_back(std::move(c));
     return out;
@@ -456,8 +456,9 @@ FitAnswer doesItFit(const Project& job, const Piece& wanted, const GoesOn& goesO
         why = upsets;
         c.size = p.size;
         c.pose = after->scene->all.back().pose;
-        c.title = upsets.empty() ? "The best place for it" : "The least bad place for it";
-        c.detail = upsets.empty() ? "it upsets nothing" : listed(upsets, "and");
+        c.title =
+            upsets.empty() ? told("The best place for it") : told("The least bad place for it");
+        c.detail = upsets.empty() ? std::string(told("it upsets nothing")) : listed(upsets, "and");
         c.edit.words = worded("try {}", p.name);
         best = std::move(c);
         if (upsets.empty())

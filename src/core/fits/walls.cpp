@@ -245,7 +245,7 @@ FitAnswer setLike(const Project& job, int large, const std::vector<int>& named,
         worded("{} answer {}: {} x {} for {} x {}", listed(names), one->name,
                say(set->answer.size.x), say(set->answer.size.y), say(b.size().x), say(b.size().y));
     if (!left.empty())
-        out.reasons.push_back("Left over: " + listed(left) + ".");
+        out.reasons.push_back(worded("Left over: {}.", listed(left)));
     auto made = makeGroup(job, **scene, ids, {}, GroupForm::asPlaced, ask.gap);
     if (!made) {
         out.reasons.push_back(made.problem().sentence());

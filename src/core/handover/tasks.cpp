@@ -7,6 +7,8 @@
 #include "room/facts.h"
 
 #include <algorithm>
+#include <fmt/format.h>
+
 #include <set>
 
 namespace mezzet {
@@ -203,17 +205,17 @@ private:
         d.task.task.trade = std::string("decorator");
         d.task.task.hours = 0.5;
         if (toOrder) {
-            d.task.task.name = worded("order {}", i.name);
+            d.task.task.name = fmt::format("order {}", i.name);
             d.task.task.waitDays = *i.leadDays;
         } else {
-            d.task.task.name = worded("delivery of {}", i.name);
+            d.task.task.name = fmt::format("delivery of {}", i.name);
             d.task.task.notBefore = i.due ? i.due
                                     : i.ordered
                                         ? std::optional(*i.ordered + std::chrono::days(*i.leadDays))
                                         : std::nullopt;
         }
         if (find(d.task.task.name) != nullptr)
-            d.task.task.name += worded(" for {}", i.room);
+            d.task.task.name += fmt::format(" for {}", i.room);
         if (!i.supplier.empty())
             d.task.note = worded("from {}", i.supplier);
         const auto what = counts.taskOf.find(placeKey(i.room, i.name));

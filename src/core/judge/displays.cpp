@@ -212,7 +212,7 @@ std::vector<Handle> fewerHandles(const Reading& r, double, const Project& job, c
     std::vector<std::string> names;
     for (std::size_t i = 0; i < extra; ++i)
         names.push_back(job.scheme().byId(all[i].second)->name);
-    auto line = fmt::format("remove {}", listed(names));
+    auto line = fmt::format("remove {}", fmt::join(names, ", "));
     const auto said = readLine(line, job);
     out.push_back(
         doing(std::move(line), said ? Result<Edit>(said->edit) : Result<Edit>(said.problem())));

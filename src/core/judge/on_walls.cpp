@@ -6,6 +6,7 @@
 #include "hang/stock.h"
 #include "judge/rule_code.h"
 #include "measure/text.h"
+#include "measure/texts.h"
 
 #include <fmt/format.h>
 
@@ -74,7 +75,7 @@ bool worthSeeing(const Target& t, const WallsView& scene) {
 }
 
 std::string mirrorSaid(const MirrorView& view, const Wording& say) {
-    std::string out = fmt::format("From {}: ", words(view.looker.from, say));
+    std::string out = worded("From {}: ", words(view.looker.from, say));
     if (!view.seen)
         return out + "it can't be looked into from there";
     std::vector<std::string> parts;

@@ -467,7 +467,7 @@ Mended mendAll(const Project& job, const MendAsked& asked) {
         known.clear();
     }
     out.after = count(judged.readings);
-    out.edit.words = out.lines.size() == 1 ? std::string("mend one thing")
+    out.edit.words = out.lines.size() == 1 ? std::string(told("mend one thing"))
                                            : worded("mend {} things", out.lines.size());
     return out;
 }

@@ -94,9 +94,10 @@ Length Shared::setting(std::string_view rule, std::string_view name) const {
 namespace {
 
 std::array<std::span<const RuleCode>, 16> subjects() {
-    return {seatingRules(), diningRules(),  doorRules(), rugRules(),   rugEdgeRules(),
-            wayRules(),     clashRules(),   talkRules(), useRules(),   lookRules(),
-            roomRules(),    hangingRules(), wallRules(), displayRules(), lightRules(), dressRules()};
+    return {seatingRules(), diningRules(),  doorRules(),  rugRules(),
+            rugEdgeRules(), wayRules(),     clashRules(), talkRules(),
+            useRules(),     lookRules(),    roomRules(),  hangingRules(),
+            wallRules(),    displayRules(), lightRules(), dressRules()};
 }
 
 } // namespace

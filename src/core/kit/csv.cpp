@@ -145,7 +145,7 @@ Result<std::vector<std::vector<std::string>>> readCsv(std::string_view text, std
             ++i;
         out.push_back(std::move(record));
         if (out.size() > most + 1)
-            return fault(fmt::format("there are more than {} lines", most), "split the table");
+            return fault(worded("there are more than {} lines", most), "split the table");
     }
     return out;
 }
@@ -285,7 +285,7 @@ Result<std::vector<Kind>> kindsFromCsv(std::string_view text, std::string_view f
             (name.ends_with("_in") || name.ends_with("_mm") || name.ends_with("_cm"));
         if (!plain && !length)
             return t.fault(
-                0, fmt::format("there is a column “{}”", raw),
+                0, worded("there is a column “{}”", raw),
                 "columns are id, name, family, role, shape, width_in, depth_in, height_in, "
                 "seat_in, front_in (or _mm, _cm), opens, back, also, caution, on");
         const double unit = name.ends_with("_in") ? 25.4 : name.ends_with("_cm") ? 10 : 1;
@@ -293,7 +293,7 @@ Result<std::vector<Kind>> kindsFromCsv(std::string_view text, std::string_view f
     }
     for (const char* needed : {"name", "width", "depth", "height"})
         if (column.count(needed) == 0)
-            return t.fault(0, fmt::format("there is no column for the {}", needed),
+            return t.fault(0, worded("there is no column for the {}", needed),
                            "name, width, depth and height are needed, like width_in");
     std::vector<Kind> out;
     for (std::size_t r = 1; r < t.size(); ++r) {
@@ -311,7 +311,7 @@ Result<std::vector<Kind>> kindsFromCsv(std::string_view text, std::string_view f
             const auto [end, error] = std::from_chars(s.data(), s.data() + s.size(), v);
             if (error != std::errc() || end != s.data() + s.size() || !(v >= 0) ||
                 v * column[name].second > 20000)
-                return t.fault(r, fmt::format("the {} is “{}”", name, s),
+                return t.fault(r, worded("the {} is “{}”", name, s),
                                "write a bare number, up to 20 m");
             return std::optional<Length>(Length::millimetres(v * column[name].second));
         };
@@ -359,7 +359,7 @@ Result<std::vector<Kind>> kindsFromCsv(std::string_view text, std::string_view f
         else if (!on.empty())
             return t.fault(r, fmt::format("it is on “{}”", on), "use floor, wall, ceiling or top");
         if (!like && said("family").empty())
-            return t.fault(r, fmt::format("what kind of thing “{}” is can't be told", k.name),
+            return t.fault(r, worded("what kind of thing “{}” is can't be told", k.name),
                            "add a family, like seat or storage");
         Size size;
         const std::pair<const char*, Length Size::*> sides[] = {
@@ -369,7 +369,7 @@ Result<std::vector<Kind>> kindsFromCsv(std::string_view text, std::string_view f
             if (!l)
                 return l.problem();
             if (!*l || **l <= Length{})
-                return t.fault(r, fmt::format("it has no {}", name), "write it as a bare number");
+                return t.fault(r, worded("it has no {}", name), "write it as a bare number");
             size.*member = **l;
         }
         const Size before = k.size;
@@ -384,7 +384,7 @@ Result<std::vector<Kind>> kindsFromCsv(std::string_view text, std::string_view f
         else if (shape == "octagon")
             k.footprint = {FootprintForm::octagon, {}, {}, {}, true};
         else if (!shape.empty() && shape != "l")
-            return t.fault(r, fmt::format("“{}” is no shape", shape),
+            return t.fault(r, worded("“{}” is no shape", shape),
                            "use rectangle, round, oval, L, arch or octagon");
         const Size face = k.outlineSize();
         if (shape == "round" && abs(face.width - face.depth) > quiet)
@@ -418,7 +418,7 @@ Result<std::vector<Kind>> kindsFromCsv(std::string_view text, std::string_view f
             k.opens = opens;
         if (const auto back = foldCase(said("back")); !back.empty()) {
             if (back != "bare" && back != "finished")
-                return t.fault(r, fmt::format("its back is “{}”", back), "use bare or finished");
+                return t.fault(r, worded("its back is “{}”", back), "use bare or finished");
             k.bareBack = back == "bare";
         }
         if (const auto caution = said("caution"); !caution.empty())

@@ -210,7 +210,7 @@ Result<Length> takeInchesAfterFeet(Cursor& c, double feet) {
                      "write it like 8' 2 1/2\" or with one unit");
     }
     if (*inches >= 12)
-        return fault(c.text, where, fmt::format("{} inches after feet", *inches),
+        return fault(c.text, where, worded("{} inches after feet", *inches),
                      "inches after feet are under 12: write it in inches alone, or check the tape");
     c = t;
     return Length::feet(feet) + Length::inches(*inches);
@@ -363,7 +363,7 @@ Result<Length> readLength(std::string_view text, Units bare) {
     c.at = scanned->used;
     c.skipBlanks();
     if (c.at != text.size())
-        return fault(text, c.at, fmt::format("“{}” is not part of a length", c.rest()),
+        return fault(text, c.at, worded("“{}” is not part of a length", c.rest()),
                      isMetric(bare) ? "write it like 2490 mm or 2.49 m"
                                     : "write it like 8' 2 1/2\" or 98.5in");
     return scanned->value;

@@ -1,5 +1,7 @@
 #include "measure/text.h"
 
+#include "measure/texts.h"
+
 #include <utf8proc.h>
 
 #include <fmt/format.h>
@@ -211,7 +213,7 @@ std::string listed(const std::vector<std::string>& items, std::string_view last)
     std::string out;
     for (std::size_t i = 0; i < items.size(); ++i) {
         if (i > 0)
-            out += i + 1 == items.size() && !last.empty() ? fmt::format(" {} ", last) : ", ";
+            out += i + 1 == items.size() && !last.empty() ? fmt::format(" {} ", told(last)) : ", ";
         out += items[i];
     }
     return out;

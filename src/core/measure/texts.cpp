@@ -84,7 +84,7 @@ Result<Speaking> readTexts(std::string_view content, std::string_view file) {
     auto texts = std::make_shared<std::map<std::string, std::string, std::less<>>>();
     for (const auto& [english, own] : j.items()) {
         if (!own.is_string())
-            return refuse(fmt::format("“{}” has no text", english), "put it in quotes");
+            return refuse(worded("“{}” has no text", english), "put it in quotes");
         auto text = own.get<std::string>();
         // In the same order, so that each finds its own; what is named is found anywhere.
         auto wanted = holes(english);
@@ -94,9 +94,8 @@ Result<Speaking> readTexts(std::string_view content, std::string_view file) {
             std::sort(put.begin(), put.end());
         }
         if (wanted != put)
-            return refuse(
-                fmt::format("in “{}” other things are put in than in “{}”", text, english),
-                "keep each {} as it is, in its order");
+            return refuse(worded("in “{}” other things are put in than in “{}”", text, english),
+                          "keep each {} as it is, in its order");
         texts->emplace(english, std::move(text));
     }
     return Speaking([texts](std::string_view english) -> std::string_view {

@@ -1,4 +1,5 @@
 #include "photometry/task_levels.h"
+#include "measure/texts.h"
 
 #include <fmt/format.h>
 #include <nlohmann/json.hpp>
@@ -53,8 +54,7 @@ Result<std::shared_ptr<const TaskLevels>> readTaskLevels(std::string_view text,
                 placed = true;
             }
         if (is.of.empty() || is.task.empty() || !placed || is.least < 0 || is.most < is.least)
-            return refuse(
-                fmt::format("task {} lacks “of”, “task”, “at”, “least” or “most”", entry));
+            return refuse(worded("task {} lacks “of”, “task”, “at”, “least” or “most”", entry));
         out->push_back(std::move(is));
     }
     return std::shared_ptr<const TaskLevels>(std::move(out));

@@ -1,4 +1,5 @@
 // What is told of a job's handing over: the list, the order of work, what was built.
+#include "measure/texts.h"
 #include "project/job_fields.h"
 
 namespace mezzet {
@@ -11,7 +12,7 @@ constexpr std::size_t mostLink = 2000;
 Day readDayField(Fields& f, const char* key) {
     const auto day = readDay(f.text(key, 10, true));
     if (!day)
-        f.fail(fmt::format("“{}” is no day", key));
+        f.fail(worded("“{}” is no day", key));
     return *day;
 }
 
@@ -22,17 +23,17 @@ std::optional<Day> dayIfThere(Fields& f, const char* key) {
 double readAmount(Fields& f, const char* key, double most) {
     const json& v = f.need(key);
     if (!v.is_number() || !(v.get<double>() >= 0 && v.get<double>() <= most))
-        f.fail(fmt::format("“{}” is no amount from 0 to {:g}", key, most));
+        f.fail(worded("“{}” is no amount from 0 to {:g}", key, most));
     return v.get<double>();
 }
 
 DaySpan readSpan(const json& v, const Fields& f, const char* key) {
     if (!v.is_array() || v.size() != 2 || !v[0].is_string() || !v[1].is_string())
-        f.fail(fmt::format("“{}” holds what is not two days", key));
+        f.fail(worded("“{}” holds what is not two days", key));
     const auto from = readDay(v[0].get<std::string>());
     const auto to = readDay(v[1].get<std::string>());
     if (!from || !to || *to < *from)
-        f.fail(fmt::format("“{}” holds what is not two days", key));
+        f.fail(worded("“{}” holds what is not two days", key));
     return {*from, *to};
 }
 

@@ -84,8 +84,9 @@ bool Piece::carriesThings() const {
     if (!isThing())
         return false;
     const ThingSort s = kind->thing->sort;
-    return s == ThingSort::book || s == ThingSort::stack || s == ThingSort::box || s == ThingSort::riser ||
-           s == ThingSort::tray || s == ThingSort::bowl || s == ThingSort::textile;
+    return s == ThingSort::book || s == ThingSort::stack || s == ThingSort::box ||
+           s == ThingSort::riser || s == ThingSort::tray || s == ThingSort::bowl ||
+           s == ThingSort::textile;
 }
 
 Length Piece::board() const {

@@ -227,10 +227,14 @@ constexpr TieKind under{
             for (const int id : say.tie.group)
                 if (const auto* p = say.wording.scheme.byId(id))
                     names.push_back(p->name);
+            // The line's own words, in every language.
+            std::string all;
+            for (std::size_t i = 0; i < names.size(); ++i)
+                all += (i == 0 ? "" : i + 1 == names.size() ? " and " : ", ") + names[i];
             if (say.tie.distance > Length{})
-                return fmt::format("under the front legs of {}, {} on", listed(names),
+                return fmt::format("under the front legs of {}, {} on", all,
                                    say.gap(say.tie.distance));
-            return "under " + listed(names);
+            return "under " + all;
         },
 };
 

@@ -131,7 +131,8 @@ private:
         add(box(w_ - thick, -d_, w_, d_), 0, h_);
         add(box(-w_ + thick, -d_, w_ - thick, d_), h_ - thick, h_);
         constexpr double back = 8;
-        add(box(-w_ + thick, -d_, w_ - thick, -d_ + back), std::max(plinthOf(p_).mm(), 0.0), h_ - thick);
+        add(box(-w_ + thick, -d_, w_ - thick, -d_ + back), std::max(plinthOf(p_).mm(), 0.0),
+            h_ - thick);
     }
 
     const Piece& p_;

@@ -36,22 +36,22 @@ void verbs(std::string& out, const char* title, const std::vector<VerbHelp>& all
 
 /// The page in the language that is spoken: its opening whole, then headings, and what a row tells;
 /// what is said on the line stays, for that speaks English everywhere.
-std::string inOwnLanguage(const std::string& page) {
+std::string pageInOwnLanguage(const std::string& page) {
     const auto first = page.find("\n## ");
-    std::string out{told(page.substr(0, first))};
+    std::string out{mezzet::told(page.substr(0, first))};
     std::size_t at = first;
     while (at < page.size()) {
         const auto end = std::min(page.find('\n', at + 1), page.size());
         const auto line = std::string_view(page).substr(at + 1, end - at - 1);
         out += '\n';
         if (line.starts_with("## ")) {
-            out += fmt::format("## {}", told(line.substr(3)));
+            out += fmt::format("## {}", mezzet::told(line.substr(3)));
         } else if (line.starts_with("| ") && line.ends_with(" |")) {
             const auto cells = line.substr(2, line.size() - 4);
             const auto bar = cells.find(" | ");
             const auto said = cells.substr(0, bar);
-            out += fmt::format("| {} | {} |", said.starts_with("`") ? said : told(said),
-                               told(cells.substr(bar + 3)));
+            out += fmt::format("| {} | {} |", said.starts_with("`") ? said : mezzet::told(said),
+                               mezzet::told(cells.substr(bar + 3)));
         } else {
             out += line;
         }
@@ -130,7 +130,7 @@ std::string linePage(Units units) {
            "| `undo`, `redo` | what was done last; on the command line what was said in the same "
            "call |\n"
            "| `again` | the line before once more |\n";
-    out = inOwnLanguage(out);
+    out = pageInOwnLanguage(out);
     if (!isMetric(units))
         return out;
     // The examples stand between back quotes.

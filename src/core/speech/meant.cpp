@@ -294,7 +294,8 @@ void everythingAt(const std::string& line, const Project& job, std::vector<std::
         return;
     }
     if (!names.empty())
-        out.push_back(found.prefix().str() + listed(names) + std::string(in.rest()));
+        out.push_back(found.prefix().str() + fmt::format("{}", fmt::join(names, ", ")) +
+                      std::string(in.rest()));
 }
 
 /// "above the headboard": the bed it belongs to.

@@ -483,7 +483,8 @@ void allButOne(const std::string& line, const Project& job, std::vector<std::str
             if (p.group() == 0 && std::find(kept.begin(), kept.end(), p.id) == kept.end())
                 names.push_back(p.name);
         if (!kept.empty() && !names.empty())
-            out.push_back(found.prefix().str() + listed(names) + std::string(in.rest()));
+            out.push_back(found.prefix().str() + fmt::format("{}", fmt::join(names, ", ")) +
+                          std::string(in.rest()));
     } catch (const LineFault&) {
         return;
     }

@@ -206,6 +206,44 @@ bool isWindowWear(const std::string& folded) {
                        [&](const char* w) { return folded.find(w) != std::string::npos; });
 }
 
+/// The longest run of plain letters that every line of a pattern has: what is in no bracket, and
+/// not left to choice. Empty where there is none.
+std::string needed(std::string_view pattern) {
+    std::string best;
+    std::string run;
+    int depth = 0;
+    const auto end = [&] {
+        if (run.size() > best.size())
+            best = run;
+        run.clear();
+    };
+    for (std::size_t i = 0; i < pattern.size(); ++i) {
+        const char c = pattern[i];
+        if (c == '\\') {
+            end();
+            ++i;
+            continue;
+        }
+        if (c == '(' || c == '[')
+            ++depth;
+        const bool plain = depth == 0 && ((c >= 'a' && c <= 'z') || c == ' ' || c == '-');
+        if (c == ')' || c == ']')
+            --depth;
+        if (!plain) {
+            // What is before a sign of choice is not needed.
+            if (depth == 0 && (c == '?' || c == '*') && !run.empty())
+                run.pop_back();
+            end();
+            if (depth == 0 && c == '|')
+                return {};
+            continue;
+        }
+        run += c;
+    }
+    end();
+    return best;
+}
+
 std::vector<std::string> saidOtherwise(std::string_view text, const Project& job) {
     std::string line(trimmed(text));
     const auto folded = foldCase(line);
@@ -265,14 +303,21 @@ std::vector<std::string> saidOtherwise(std::string_view text, const Project& job
     for (auto& said : aboutChairs(whole, job))
         out.push_back(std::move(said));
     // Made once: a line is read at every key.
+    struct Pattern {
+        std::string needs; ///< words without which it can't be meant
+        std::regex words;
+    };
     static const auto patterns = [] {
-        std::vector<std::regex> made;
+        std::vector<Pattern> made;
         for (const OtherWords& o : otherWords())
-            made.emplace_back(o.said, std::regex::icase | std::regex::optimize);
+            made.push_back(
+                {needed(o.said), std::regex(o.said, std::regex::icase | std::regex::optimize)});
         return made;
     }();
+    const auto wholeFolded = foldCase(whole);
     for (std::size_t i = 0; i < patterns.size(); ++i)
-        if (std::smatch found; std::regex_match(whole, found, patterns[i]))
+        if (std::smatch found; wholeFolded.find(patterns[i].needs) != std::string::npos &&
+                               std::regex_match(whole, found, patterns[i].words))
             out.push_back(found.format(otherWords()[i].instead));
     for (auto& said : asMeant(whole, job))
         out.push_back(std::move(said));

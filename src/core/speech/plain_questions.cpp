@@ -39,7 +39,7 @@ std::optional<Answer> whatColour(Asking& a) {
     std::vector<std::string> all;
     for (const auto& c : {p.thing->colour, p.thing->colour2})
         if (c)
-            all.push_back(worded("{} ({})", told(colourWord(*c)), hexOf(*c)));
+            all.push_back(worded("{} ({})", mezzet::told(colourWord(*c)), hexOf(*c)));
     out.words = worded("{} is {}", p.name, listed(all));
     return out;
 }
@@ -58,7 +58,7 @@ std::optional<Answer> whatCosts(Asking& a) {
         a.end();
         const auto totals = totalsOf(jobList(a.job));
         out.words = totals.all > 0 ? worded("{} in all", moneyText(totals.all))
-                                   : std::string(told("No price is told of anything yet"));
+                                   : std::string(mezzet::told("No price is told of anything yet"));
         if (totals.all > 0 && totals.unpriced > 0)
             out.words += worded("; {} have no price yet", totals.unpriced);
         if (const auto budget = handedOver(a.job).budget)
@@ -139,7 +139,8 @@ std::optional<Answer> howMuchPaint(Asking& a) {
     };
     Answer out;
     if (facts.netWallArea() <= 0 || facts.ceilingArea <= 0)
-        out.words = told("The room's walls are not all measured, so their area isn't known");
+        out.words =
+            mezzet::told("The room's walls are not all measured, so their area isn't known");
     else
         out.words =
             worded("Walls: {}, two coats on {}. Ceiling: {}, two coats on {}. By what the tin "
@@ -218,7 +219,7 @@ std::optional<Answer> whatIsHere(Asking& a) {
     }
     Answer out;
     if (names.empty())
-        out.words = told("Nothing is in the room yet");
+        out.words = mezzet::told("Nothing is in the room yet");
     else
         out.words = more > 0
                         ? worded("{}, and {} more", fmt::format("{}", fmt::join(names, ", ")), more)

@@ -267,9 +267,10 @@ private:
                                           decimals(fmt::format("{:g}", it.observed)), likely);
         } else {
             const auto l = [&](double mm) { return write(Length::millimetres(mm), shown_); };
-            s.words =
-                worded("{} {} {}, and the rest say {}", name,
-                       it.made.size() > 1 ? "make" : "was taped", l(it.observed), l(s.likely));
+            s.words = it.made.size() > 1 ? worded("{} make {}, and the rest say {}", name,
+                                                  l(it.observed), l(s.likely))
+                                         : worded("{} was taped {}, and the rest say {}", name,
+                                                  l(it.observed), l(s.likely));
         }
         if (!s.slip.empty())
             s.words += ": " + s.slip;
@@ -549,8 +550,8 @@ private:
         if (net.determined)
             next(net);
         out_.words = std::none_of(notes_.walls.begin(), notes_.walls.end(), isUnknown)
-                         ? "What was taped is too far apart to be one room."
-                         : "Nothing holds the unknown corners.";
+                         ? told("What was taped is too far apart to be one room.")
+                         : told("Nothing holds the unknown corners.");
         if (out_.next)
             out_.words += " " + out_.next->words;
     }
@@ -560,14 +561,14 @@ private:
             return;
         if (out_.suspects.empty()) {
             if (out_.redundancy == 0 && out_.next)
-                out_.words = "Nothing checks these measurements. " + out_.next->words;
+                out_.words = worded("Nothing checks these measurements. {}", out_.next->words);
             return;
         }
         const auto& first = out_.suspects.front();
         const bool clear = out_.items[static_cast<std::size_t>(first.item)].setAside;
         out_.words = clear && raw_.closure.closed
-                         ? first.words + ". It is set aside: measure it again."
-                         : first.words + ". Measure it again.";
+                         ? worded("{}. It is set aside: measure it again.", first.words)
+                         : worded("{}. Measure it again.", first.words);
         if (!clear && out_.suspects.size() > 1 &&
             std::abs(out_.suspects[1].standardised) > std::abs(first.standardised) * 0.95)
             out_.words = worded("{}; or {}. Measure both again.", first.words,

@@ -1,6 +1,7 @@
 #include "survey/laser.h"
 
 #include "measure/text.h"
+#include "measure/texts.h"
 
 #include <fmt/format.h>
 
@@ -25,8 +26,8 @@ std::string_view wordOf(std::string_view& text) {
 
 Result<LaserReading> readLaserLine(std::string_view line) {
     const Problem bad{
-        fmt::format("the laser sent “{}”, which is no reading",
-                    isText(line) ? shownPlainly(line.substr(0, 60)) : "bytes that are no text"),
+        worded("the laser sent “{}”, which is no reading",
+               isText(line) ? shownPlainly(line.substr(0, 60)) : "bytes that are no text"),
         "a reading looks like: reading 7 4571.6 mm 2026-11-24T09:15:03"};
     if (line.size() > mostLaserLine || !isText(line) || wordOf(line) != "reading")
         return bad;

@@ -82,28 +82,30 @@ std::string slipWords(const Taped& taped, Length likely, Length within, Units ba
     // In order of how common each is; the first that is near enough is named unless another is
     // clearly nearer.
     if (!metric) {
-        all.push_back({v + Length::feet(1), "a foot dropped"});
-        all.push_back({v - Length::feet(1), "a foot too many"});
+        all.push_back({v + Length::feet(1), std::string(told("a foot dropped"))});
+        all.push_back({v - Length::feet(1), std::string(told("a foot too many"))});
         const Length foot = Length::feet(std::floor(v / Length::feet(1)));
         for (const Length mark : {foot, foot + Length::feet(1)})
             if (abs(mark * 2 - v - v) > Length::inches(0.5))
-                all.push_back({mark * 2 - v, "inches read from the wrong side of the foot mark"});
+                all.push_back(
+                    {mark * 2 - v,
+                     std::string(told("inches read from the wrong side of the foot mark"))});
     } else {
-        all.push_back({v + Length::metres(1), "a metre dropped"});
-        all.push_back({v - Length::metres(1), "a metre too many"});
-        all.push_back({v + Length::centimetres(10), "ten centimetres dropped"});
-        all.push_back({v - Length::centimetres(10), "ten centimetres too many"});
+        all.push_back({v + Length::metres(1), std::string(told("a metre dropped"))});
+        all.push_back({v - Length::metres(1), std::string(told("a metre too many"))});
+        all.push_back({v + Length::centimetres(10), std::string(told("ten centimetres dropped"))});
+        all.push_back({v - Length::centimetres(10), std::string(told("ten centimetres too many"))});
     }
     figureSlips(all, taped.written, bare);
-    all.push_back({v / 2.54, "centimetres written as inches"});
-    all.push_back({v * 2.54, "inches written as centimetres"});
+    all.push_back({v / 2.54, std::string(told("centimetres written as inches"))});
+    all.push_back({v * 2.54, std::string(told("inches written as centimetres"))});
     if (!metric) {
-        all.push_back({v + Length::feet(10), "ten feet dropped"});
-        all.push_back({v - Length::feet(10), "ten feet too many"});
-        all.push_back(
-            {v + Length::inches(1), "an inch dropped, or the tape held at its 1 in mark"});
-        all.push_back(
-            {v - Length::inches(1), "read from the 1 in mark, and the inch not taken off"});
+        all.push_back({v + Length::feet(10), std::string(told("ten feet dropped"))});
+        all.push_back({v - Length::feet(10), std::string(told("ten feet too many"))});
+        all.push_back({v + Length::inches(1),
+                       std::string(told("an inch dropped, or the tape held at its 1 in mark"))});
+        all.push_back({v - Length::inches(1),
+                       std::string(told("read from the 1 in mark, and the inch not taken off"))});
     }
     const Candidate* best = nullptr;
     for (const auto& c : all) {

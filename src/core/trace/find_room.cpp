@@ -1,6 +1,7 @@
 #include "geometry/geos.h"
 #include "geometry/polygon.h"
 #include "measure/text.h"
+#include "measure/texts.h"
 #include "trace/drawn_sheet.h"
 
 #include <fmt/format.h>
@@ -67,8 +68,8 @@ public:
         if (lines_.empty())
             return Problem{"there is no line on the wall layers", "choose the layers of the walls"};
         if (lines_.size() > mostLines)
-            return Problem{fmt::format("there are {} lines on the wall layers, more than {}",
-                                       lines_.size(), mostLines),
+            return Problem{worded("there are {} lines on the wall layers, more than {}",
+                                  lines_.size(), mostLines),
                            "choose only the layers of the walls"};
         bridge();
         if (stopped())

@@ -2,6 +2,7 @@
 
 #include "geometry/polygon.h"
 #include "measure/text.h"
+#include "measure/texts.h"
 #include "survey/tape_notes.h"
 
 #include <Eigen/Dense>
@@ -140,14 +141,13 @@ Result<std::string> notesOf(const TracedRoom& room, Units units, Pose* place) {
     if (c.size() < 3)
         return Problem{"a room has three walls at least", "click its corners in turn"};
     if (c.size() > 200)
-        return Problem{
-            fmt::format("this outline has {} corners, and a room has at most 200", c.size()),
-            "choose fewer layers, or click the corners yourself"};
+        return Problem{worded("this outline has {} corners, and a room has at most 200", c.size()),
+                       "choose fewer layers, or click the corners yourself"};
     if (signedArea(c) < 0)
         std::reverse(c.begin() + 1, c.end());
     if (const auto hit = selfCrossing(c))
-        return Problem{fmt::format("the outline crosses itself between corners {} and {}",
-                                   hit->first + 1, hit->second + 1),
+        return Problem{worded("the outline crosses itself between corners {} and {}",
+                              hit->first + 1, hit->second + 1),
                        "click the corners in turn round the room"};
     const std::size_t n = c.size();
     if (place != nullptr)
@@ -231,7 +231,7 @@ Result<std::string> notesOf(const TracedRoom& room, Units units, Pose* place) {
         out += "taken by tape\n";
     // Never notes that could not be read again.
     if (const auto again = readTapeNotes(out); !again)
-        return Problem{fmt::format("the outline makes no room: {}", again.problem().what),
+        return Problem{worded("the outline makes no room: {}", again.problem().what),
                        again.problem().remedy};
     return out;
 }
@@ -315,7 +315,7 @@ private:
                            w == "door" || w == "opening";
         if (!known) {
             rest_ = start;
-            return fault(fmt::format("“{}” is no step of a tracing", w),
+            return fault(worded("“{}” is no step of a tracing", w),
                          "a line begins with rectangle, scale, room, corner, window, door, opening "
                          "or loose");
         }
@@ -385,7 +385,7 @@ private:
 Result<Tracing> readTracing(std::string_view text, Units units, std::string_view file) {
     constexpr std::size_t mostBytes = 200000;
     if (text.size() > mostBytes)
-        return Problem{fmt::format("the tracing is over {} KB", mostBytes / 1000),
+        return Problem{worded("the tracing is over {} KB", mostBytes / 1000),
                        "a room is traced in far fewer steps", std::string(file)};
     return TracingReader(units, file).read(text);
 }

@@ -11,9 +11,11 @@ namespace mezzet {
 
 namespace {
 
+// texts
 constexpr std::array<const char*, 7> weekdays{"Mon", "Tue", "Wed", "Thu", "Fri", "Sat", "Sun"};
 constexpr std::array<const char*, 12> months{"Jan", "Feb", "Mar", "Apr", "May", "Jun",
                                              "Jul", "Aug", "Sep", "Oct", "Nov", "Dec"};
+// end of texts
 
 } // namespace
 

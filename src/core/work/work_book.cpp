@@ -1,4 +1,5 @@
 #include "work/work_book.h"
+#include "measure/texts.h"
 
 #include <fmt/format.h>
 #include <nlohmann/json.hpp>
@@ -48,21 +49,19 @@ Result<std::shared_ptr<const WorkBook>> readWorkBook(std::string_view text, std:
         s.atHand = words("hand");
         if (s.name.empty() || s.of.empty() || s.trade.empty() || s.hours < 0 || s.each < 0 ||
             s.waitDays < 0)
-            return refuse(
-                fmt::format("task {} lacks “name”, “of” or “trade”, or has a number below "
-                            "nothing",
-                            out->size() + 1));
+            return refuse(worded("task {} lacks “name”, “of” or “trade”, or has a number below "
+                                 "nothing",
+                                 out->size() + 1));
         if (std::any_of(out->begin(), out->end(),
                         [&](const StandardTask& o) { return o.name == s.name; }))
-            return refuse(fmt::format("“{}” is there twice", s.name));
+            return refuse(worded("“{}” is there twice", s.name));
         out->push_back(std::move(s));
     }
     for (const StandardTask& s : *out)
         for (const std::string& before : s.after)
             if (std::none_of(out->begin(), out->end(),
                              [&](const StandardTask& o) { return o.name == before; }))
-                return refuse(
-                    fmt::format("“{}” comes after “{}”, which is not there", s.name, before));
+                return refuse(worded("“{}” comes after “{}”, which is not there", s.name, before));
     return std::shared_ptr<const WorkBook>(std::move(out));
 }
 
