@@ -7,6 +7,7 @@
 #include "files/whole_file.h"
 #include "judge/compare.h"
 #include "measure/text.h"
+#include "measure/texts.h"
 #include "sheets/picture_in.h"
 #include "site/card.h"
 
@@ -53,6 +54,17 @@ public:
     }
 };
 
+/// A state in the language that is spoken, and one that is typed so, or in the line's word.
+std::string stateShown(ItemState state) {
+    return std::string(mezzet::told(itemStateName(state)));
+}
+std::optional<ItemState> stateTyped(const std::string& text) {
+    for (std::size_t i = 0; i < itemStates; ++i)
+        if (foldCase(trimmed(text)) == foldCase(stateShown(static_cast<ItemState>(i))))
+            return static_cast<ItemState>(i);
+    return readItemState(text);
+}
+
 } // namespace
 
 ListTab::ListTab(JobSession& session) : HandoverTab(session) {
@@ -75,7 +87,7 @@ ListTab::ListTab(JobSession& session) : HandoverTab(session) {
     states_->setAccessibleName(tr("Give the chosen rows a state"));
     states_->addItem(tr("Give the chosen …"), -1);
     for (std::size_t i = 0; i < itemStates; ++i) {
-        const auto word = fromCore(std::string(itemStateName(static_cast<ItemState>(i))));
+        const auto word = fromCore(stateShown(static_cast<ItemState>(i)));
         shown_->addItem(word, static_cast<int>(i));
         states_->addItem(word, static_cast<int>(i));
     }
@@ -184,7 +196,7 @@ void ListTab::refresh() {
             if (side)
                 size += (size.empty() ? "" : " x ") + writeGap(*side, job.notation);
         const std::array<std::string, listColumns> cells{i.name,
-                                                         std::string(itemStateName(i.state)),
+                                                         stateShown(i.state),
                                                          i.supplier,
                                                          i.price ? moneyText(*i.price) : "",
                                                          std::to_string(i.quantity),
@@ -259,7 +271,7 @@ void ListTab::typed(int row, int column) {
         refresh();
     };
     if (column == stated) {
-        e.state = readItemState(text);
+        e.state = stateTyped(text);
         if (!e.state)
             return wrong(
                 tr("That is no state of a thing: it is had, or to find, chosen, ordered …"));
@@ -308,8 +320,7 @@ void ListTab::setState(ItemState state) {
     }
     if (entries.empty())
         return emit told("Choose the rows first", true);
-    put(entries,
-        QString("%1: %2").arg(entries.size()).arg(fromCore(std::string(itemStateName(state)))));
+    put(entries, QString("%1: %2").arg(entries.size()).arg(fromCore(stateShown(state))));
 }
 
 bool ListTab::putPicture(const QString& path) {

@@ -11,9 +11,11 @@ namespace mezzet {
 
 namespace {
 
+// texts
 constexpr std::array<std::string_view, itemStates> stateNames{"have",   "keep",     "to find",
                                                               "chosen", "ordered",  "delivered",
                                                               "placed", "returned", "not wanted"};
+// end of texts
 
 template <class All> auto entryIn(All& all, std::string_view room, std::string_view name) {
     const auto it = std::find_if(all.begin(), all.end(), [&](const ListEntry& e) {
