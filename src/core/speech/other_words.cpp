@@ -154,7 +154,7 @@ std::vector<std::pair<std::string, std::string>> inTwoParts(std::string_view tex
     std::reverse(out.begin(), out.end());
     // "a dressing table with a stool on wall A": the place is the table's.
     static const std::regex together(
-        "((?:(?:put|place|add|set|stand|have) )?(?:(?:an?|the|my|one) "
+        "((?:(?:put|place|add|set|stand|have) )?(?!the |my |it |them |this |that )(?:(?:an?|one) "
         ")?(?:(?!\\b(?:on|against|along|"
         "in|under|by|near|at|between|beside|opposite|facing|over|behind)\\b).)+?),? with (an?|one|"
         "two|three|four|five|six|eight|some|[0-9]+) ([a-z -]+?) ((?:on|against|along|in|under|by|"
@@ -331,7 +331,7 @@ std::vector<std::string> inOtherWords(std::string_view text, const Project& job,
         return {};
     // What was put otherwise may be put otherwise once more: "a second lamp at the other end of
     // the sofa". A line is read at every key, so not many are tried.
-    constexpr std::size_t most = 20;
+    constexpr std::size_t most = 12;
     std::vector<std::string> out = saidOtherwise(text, job);
     const std::size_t once = out.size();
     for (std::size_t i = 0; twice && i < once && out.size() < most; ++i)
