@@ -29,6 +29,7 @@
 #include <QHeaderView>
 #include <QLabel>
 #include <QLineEdit>
+#include <QListWidget>
 #include <QMenu>
 #include <QTabBar>
 #include <QTableWidget>
@@ -197,6 +198,13 @@ TEST_F(Marked, TheWindowWithItsMenus) {
     session.goTo(theCeiling());
     settle();
     lookAt("the ceiling", *window);
+}
+
+TEST_F(Marked, KindsAreShownByBothTheirNames) {
+    auto* list = window->findChild<QListWidget*>("pieces");
+    ASSERT_NE(list, nullptr);
+    const auto found = list->findItems(QString(mark) + "Armchair · armchair", Qt::MatchExactly);
+    ASSERT_EQ(found.size(), 1);
 }
 
 TEST_F(Marked, TheDialogs) {

@@ -4,8 +4,11 @@
 #include "app/board/board.h"
 #include "app/look/style.h"
 #include "edit/language.h"
+#include "measure/texts.h"
 #include "scheme/spoken.h"
 #include "sheets/drawing.h"
+
+#include <algorithm>
 
 #include <QHBoxLayout>
 #include <QKeyEvent>
@@ -18,6 +21,11 @@
 namespace mezzet::app {
 
 namespace {
+
+/// A kind's name in the language that is spoken, plainly; the line knows it by its own.
+std::string nameShown(const Kind& k) {
+    return plainWord(mezzet::told(k.name));
+}
 
 enum Role { idRole = Qt::UserRole, sizeRole, verdictRole, lineRole, headingRole, kindRole };
 
@@ -271,7 +279,13 @@ void PieceList::refill() {
                           : capitalised(spoken(session_.surface(), job.wording())));
     count_->setText(QString::number(shown));
     {
-        auto kinds = session_.project()->library.kit->matching(wanted);
+        const Kit& kit = *session_.project()->library.kit;
+        auto kinds = kit.matching(wanted);
+        // By their names in the language that is spoken too.
+        for (const KindPtr& k : kit.kinds())
+            if (!wanted.empty() && nameShown(*k).find(wanted) != std::string::npos &&
+                std::find(kinds.begin(), kinds.end(), k) == kinds.end())
+                kinds.push_back(k);
         // A group is made of pieces; what stands is added on the floor.
         std::erase_if(kinds, [this](const KindPtr& k) {
             return k->role == mezzet::Role::group || (session_.surface().isWall() && !k->hangs()) ||
@@ -286,7 +300,10 @@ void PieceList::refill() {
             Piece p = pieceOf(k);
             if (k->hangs())
                 p.on = onWall(0); // of what hangs, width and height
-            auto* item = new QListWidgetItem(QString::fromStdString(k->name), list_);
+            const auto own = QString::fromUtf8(mezzet::told(k->name).data());
+            const auto english = QString::fromStdString(k->name);
+            auto* item = new QListWidgetItem(
+                own == english ? english : QString("%1 · %2").arg(own, english.toLower()), list_);
             item->setData(sizeRole, figures.isEmpty()
                                         ? QString::fromStdString(footprintWords(p, job.notation))
                                         : figures);
