@@ -2,6 +2,7 @@
 #include "things/stock.h"
 
 #include "geometry/polygon.h"
+#include "measure/texts.h"
 #include "scheme/rug.h"
 #include "scheme/surfaces.h"
 
@@ -404,8 +405,8 @@ void drawCeiling(const Drawing& d, const CeilingView& scene, double height, bool
         const Box b = bounds(where.shape);
         const QRectF body(d.at(b.low), d.at(b.high));
         const auto name = QString::fromStdString(p.name);
-        const auto under =
-            "underside " + QString::fromStdString(write(bottomOf(scene, p, where), d.notation));
+        const auto under = QString::fromStdString(
+            worded("underside {}", write(bottomOf(scene, p, where), d.notation)));
         const QFont font = sans(height);
         const QFont small = lettering(height * 0.86);
         const QSizeF size(std::max(QFontMetricsF(font).horizontalAdvance(name),

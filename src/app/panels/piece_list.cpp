@@ -302,8 +302,7 @@ void PieceList::refill() {
                 p.on = onWall(0); // of what hangs, width and height
             const auto own = QString::fromUtf8(mezzet::told(k->name).data());
             const auto english = QString::fromStdString(k->name);
-            auto* item = new QListWidgetItem(
-                own == english ? english : QString("%1 · %2").arg(own, english.toLower()), list_);
+            auto* item = new QListWidgetItem(own, list_);
             item->setData(sizeRole, figures.isEmpty()
                                         ? QString::fromStdString(footprintWords(p, job.notation))
                                         : figures);
@@ -312,7 +311,9 @@ void PieceList::refill() {
                                         .trimmed());
             item->setData(Qt::AccessibleTextRole, tr("Add ") + item->text());
             item->setData(kindRole, true);
-            item->setToolTip(tr("Click to add one, or drag it to its place"));
+            item->setToolTip(
+                tr("Click to add one, or drag it to its place") +
+                (own == english ? QString() : "\n" + tr("On the line: %1").arg(english.toLower())));
         }
         if (shown == 0 && kinds.empty())
             heading(tr("Nothing by that name"));
