@@ -26,6 +26,9 @@ install(FILES ${CMAKE_SOURCE_DIR}/docs/measure.md ${CMAKE_SOURCE_DIR}/docs/tape-
   ${CMAKE_SOURCE_DIR}/docs/handover.md ${CMAKE_SOURCE_DIR}/docs/rules.md ${CMAKE_SOURCE_DIR}/docs/kit.md
   ${CMAKE_SOURCE_DIR}/docs/limits.md ${CMAKE_SOURCE_DIR}/docs/job-file.md
   DESTINATION ${CMAKE_INSTALL_DATADIR}/mezzet/handbook)
+# And in other languages, a folder of two letters each.
+file(GLOB own_handbooks ${CMAKE_SOURCE_DIR}/docs/??)
+install(DIRECTORY ${own_handbooks} DESTINATION ${CMAKE_INSTALL_DATADIR}/mezzet/handbook)
 install(FILES ${CMAKE_SOURCE_DIR}/packaging/org.mezzet.Mezzet.desktop
   DESTINATION ${CMAKE_INSTALL_DATADIR}/applications)
 install(FILES ${CMAKE_SOURCE_DIR}/packaging/org.mezzet.Mezzet.metainfo.xml

@@ -312,7 +312,8 @@ int renderViews(mezzet::app::MainWindow& window, const QString& folder) {
         while (layout.finding())
             QApplication::processEvents(QEventLoop::AllEvents, 20);
         ok = shot(layout, "layouts") && ok;
-        mezzet::app::HandbookDialog book(&window);
+        mezzet::app::HandbookDialog book(*session.project()->library.book,
+                                         session.project()->notation.units, &window);
         book.setModal(false);
         book.show();
         book.showPage("walls");

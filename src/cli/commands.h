@@ -48,7 +48,7 @@ int schemes(const std::string& job, const std::string& room, bool asJson);
 int floorFacts(const std::string& job, const std::string& room);
 /// `read` is a CSV of own kinds to take in, `write` one to write; both may be empty.
 int kitCommand(const std::string& read, const std::string& write, bool metric, bool ownOnly);
-int rules();
+int rules(bool metric);
 int phrases();
 
 struct LightCommand {

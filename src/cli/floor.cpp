@@ -1,7 +1,7 @@
 // What the floor comes to: what fits, schemes side by side, zones, views, ways, the kit, the rules.
-#include "tell.h"
 #include "commands.h"
 #include "shared.h"
+#include "tell.h"
 
 #include "fits/ask.h"
 #include "judge/compare.h"
@@ -230,11 +230,12 @@ int phrases() {
     return ran;
 }
 
-int rules() {
+int rules(bool metric) {
     auto lib = library();
     if (!lib)
         return refuse(lib.problem());
-    fmt::print("{}", rulesPage(*lib->book));
+    const Units units = metric ? Units::centimetres : Units::inches;
+    fmt::print("{}", rulesPage(*inUnits(*lib, units).book, units));
     return ran;
 }
 

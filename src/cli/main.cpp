@@ -232,7 +232,9 @@ int run(int argc, char** argv) {
     kitListCommand->add_option("--write", csvOut, "write the kit to this CSV");
     kitListCommand->add_flag("--metric", inMillimetres, "millimetres instead of inches");
     kitListCommand->add_flag("--own", ownOnly, "the studio's own kinds only");
+    bool rulesInCentimetres = false;
     auto* rulesCommand = app.add_subcommand("rules", "Print the rules as the page docs/rules.md");
+    rulesCommand->add_flag("--metric", rulesInCentimetres, "centimetres instead of inches");
     auto* phrasesCommand = app.add_subcommand(
         "phrases", "Print what can be said on the line, as the page docs/line.md");
 
@@ -427,7 +429,7 @@ int run(int argc, char** argv) {
     if (*kitListCommand)
         return kitCommand(csvIn, csvOut, inMillimetres, ownOnly);
     if (*rulesCommand)
-        return rules();
+        return rules(rulesInCentimetres);
     if (*phrasesCommand)
         return phrases();
     if (*traceCommand)

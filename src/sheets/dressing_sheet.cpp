@@ -267,12 +267,8 @@ private:
     void foot(const DressPage& page, const char* more) {
         const Piece& unit = *of_.scene->pieceById(page.unit);
         titleBlock(margin, of_.high() - margin - dressTitle, of_.wide() - 2 * margin, dressTitle,
-                   {{tr("Job"), q(of_.job.title)},
-                    {tr("Sheet"), q(unit.name + tr(", dressed") + more)},
-                    {tr("Things"), QString::number(thingsOf(page))},
-                    {tr("Client"), q(of_.job.client)},
-                    {tr("Scheme"), q(of_.job.scheme().name)},
-                    {tr("Date"), q(of_.date)}});
+                   jobFields(of_.job, q(unit.name + tr(", dressed") + more),
+                             {tr("Things"), QString::number(thingsOf(page))}, of_.date));
     }
 
     const DressWork& of_;

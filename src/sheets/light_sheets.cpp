@@ -176,12 +176,7 @@ private:
     void title(const QString& sheet, const QString& scale) {
         titleBlock(margin, of_.layout.height() - margin - lightTitle,
                    of_.layout.width() - 2 * margin, lightTitle,
-                   {{tr("Job"), q(of_.job.title)},
-                    {tr("Sheet"), sheet},
-                    {tr("Scale"), scale},
-                    {tr("Client"), q(of_.job.client)},
-                    {tr("Scheme"), q(of_.job.scheme().name)},
-                    {tr("Date"), q(of_.date)}});
+                   jobFields(of_.job, sheet, {tr("Scale"), scale}, of_.date));
     }
     double caution(double x, double y, double w) {
         return wrapped(x, y, w, tr(lightCaution), 2.5, paperLook().soft);

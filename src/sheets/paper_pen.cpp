@@ -1,4 +1,5 @@
 #include "sheets/paper_pen.h"
+#include "sheets/tr.h"
 
 #include <QDate>
 
@@ -39,6 +40,16 @@ double PaperPen::heading(const QString& s, double x, double y, double w) {
 
 void PaperPen::clear(double width, double height) {
     p_.fillRect(dev({0, 0, width, height}), Qt::white);
+}
+
+std::vector<PaperPen::Field> PaperPen::jobFields(const Project& job, const QString& sheet,
+                                                 Field tells, const std::string& date) {
+    return {{tr("Job"), q(job.title)},
+            {tr("Sheet"), sheet},
+            std::move(tells),
+            {tr("Client"), q(job.client)},
+            {tr("Scheme"), q(job.scheme().name)},
+            {tr("Date"), q(date)}};
 }
 
 void PaperPen::titleBlock(double x, double y, double w, double h,

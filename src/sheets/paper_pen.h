@@ -1,5 +1,6 @@
 #pragma once
 
+#include "project/project.h"
 #include "sheets/look.h"
 
 #include <QFontMetricsF>
@@ -43,6 +44,9 @@ public:
     };
     /// The box at the foot of a sheet: two rows of three fields.
     void titleBlock(double x, double y, double w, double h, const std::vector<Field>&);
+    /// The six fields of a job's sheet: what it is of, what tells of it (its scale), and whose.
+    static std::vector<Field> jobFields(const Project&, const QString& sheet, Field tells,
+                                        const std::string& date);
 
 protected:
     QPainter& p_;

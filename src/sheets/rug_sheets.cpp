@@ -83,13 +83,7 @@ public:
 
     void title(const QString& sheet, const QString& scale) {
         titleBlock(margin, of_.height - margin - rugTitleHeight, of_.width - 2 * margin,
-                   rugTitleHeight,
-                   {{tr("Job"), q(of_.job.title)},
-                    {tr("Sheet"), sheet},
-                    {tr("Scale"), scale},
-                    {tr("Client"), q(of_.job.client)},
-                    {tr("Scheme"), q(of_.job.scheme().name)},
-                    {tr("Date"), q(of_.date)}});
+                   rugTitleHeight, jobFields(of_.job, sheet, {tr("Scale"), scale}, of_.date));
     }
 
     /// A way on paper from mm of floor.

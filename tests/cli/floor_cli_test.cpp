@@ -109,6 +109,21 @@ TEST_F(FloorShell, ThePageOfTheLineIsTheOneInTheDocs) {
     EXPECT_EQ(page.out, kept) << "make it anew: mezzet-cli phrases > docs/line.md";
 }
 
+TEST_F(FloorShell, ItSpeaksTheLanguageThatIsAskedFor) {
+    const auto german = run("rules --metric", "MEZZET_LANGUAGE=de");
+    ASSERT_EQ(german.code, 0);
+    EXPECT_EQ(german.out.find("# Regeln"), 0U) << german.out.substr(0, 80);
+    EXPECT_NE(german.out.find("Band: 30 bis 45 cm"), std::string::npos);
+    EXPECT_EQ(german.out.find("Source:"), std::string::npos);
+    const auto line = run("say job.mezzet 'sofa againts wall Q'", "MEZZET_LANGUAGE=de");
+    const auto english = run("say job.mezzet 'sofa againts wall Q'", "MEZZET_LANGUAGE=en");
+    EXPECT_EQ(line.code, english.code);
+    EXPECT_NE(line.error, english.error);
+    EXPECT_NE(run("--help", "MEZZET_LANGUAGE=de").out, run("--help").out);
+    // A language there isn't is English.
+    EXPECT_EQ(run("rules", "MEZZET_LANGUAGE=xx").out, run("rules").out);
+}
+
 TEST_F(FloorShell, AnotherSchoolChangesTheSchoolAlone) {
     write("r.tape", "wall A 14'\n door 2' from left, 32 wide, hinge left, swings in\nwall B "
                     "12'\nwall C 14'\nwall D 12'\n");

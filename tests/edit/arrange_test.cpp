@@ -269,3 +269,27 @@ TEST(Lines, SeveralAreSizedAndLockedAtOnce) {
         EXPECT_TRUE(job.scheme().byName(n)->locked);
     }
 }
+
+TEST(Seats, HaveATableWhereTheyAreTiedToIt) {
+    const auto job =
+        jobWith({"round table 54 at 10', 7'", "seat round table with 3", "desk against wall A",
+                 "desk chair facing desk", "armchair at 16', 12'", "stool 4 in front of desk"});
+    const auto tableOf = [&](const char* name) {
+        const Tie* t = tieToTable(*job.scheme().byName(name), job.scheme());
+        return t == nullptr ? std::string() : job.scheme().byId(t->of.piece)->name;
+    };
+    EXPECT_EQ(tableOf("Dining chair 2"), "Round table");
+    EXPECT_EQ(tableOf("Desk chair"), "Desk");
+    EXPECT_EQ(tableOf("Armchair"), "");
+}
+
+TEST(Seats, GoHalfTheirDepthUnderATableThatIsHighEnough) { // common practice
+    const auto job = jobWith({"dining table 72 x 36 x 30 at 10', 7'", "seat dining table with 2"});
+    const Piece& chair = *job.scheme().byName("Dining chair 1");
+    EXPECT_NEAR(tuckedUnder(chair, *job.scheme().byName("Dining table")->kind).mm(),
+                chair.size.depth.mm() / 2, 1);
+    const auto low = jobWith({"coffee table at 10', 7'", "dining chair at 5', 5'"});
+    EXPECT_EQ(tuckedUnder(*low.scheme().byName("Dining chair"),
+                          *low.scheme().byName("Coffee table")->kind),
+              Length{});
+}

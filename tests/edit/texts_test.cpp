@@ -2,6 +2,9 @@
 // what it says, nothing stands outside the brackets.
 #include "jobs.h"
 #include "measure/texts.h"
+#include "rules/rules_page.h"
+
+#include <fmt/format.h>
 
 #include <map>
 
@@ -68,6 +71,42 @@ TEST(Texts, AreReadFromAFileAndCheckedAgainstTheEnglish) {
         ASSERT_FALSE(r) << bad;
         EXPECT_EQ(r.problem().file, "bad.json");
     }
+}
+
+TEST(Texts, WhatIsNamedMayStandInAnyOrder) {
+    const auto own = readTexts(R"({"{value} under {low}": "{low} über {value}"})", "de.json");
+    ASSERT_TRUE(own) << own.problem().text();
+    EXPECT_FALSE(readTexts(R"({"{value} under {low}": "{low} über {wert}"})", "de.json"));
+    EXPECT_FALSE(readTexts(R"({"{value} under {low}": "unter {low}"})", "de.json"));
+    EXPECT_FALSE(readTexts(R"({"{value} is {}": "{} ist {value}"})", "de.json"))
+        << "what has no name is found by its place";
+}
+
+TEST(Texts, ALanguageNamesTheFolderOfItsHandbook) {
+    EXPECT_TRUE(speaksEnglish());
+    EXPECT_EQ(ownHandbook(), "") << "English is the handbook's own";
+    for (const auto& [said, folder] :
+         {std::pair{"de", "de"}, std::pair{"pt_BR", "pt_BR"}, std::pair{"../../etc", ""},
+          std::pair{"a b", ""}, std::pair{"/", ""}}) {
+        const auto own =
+            readTexts(fmt::format(R"({{"the handbook's folder": "{}"}})", said), "x.json");
+        ASSERT_TRUE(own);
+        speak(*own);
+        EXPECT_FALSE(speaksEnglish());
+        EXPECT_EQ(ownHandbook(), folder) << said;
+        speak({});
+    }
+}
+
+TEST(Texts, ThePageOfTheRulesHasFiguresOfOneSystem) {
+    const auto inches = rulesPage(*library().book);
+    EXPECT_NE(inches.find("Band: 12 to 18 in (low-and-close)"), std::string::npos);
+    EXPECT_EQ(inches.find(" cm"), std::string::npos);
+    // The trade's own metric figures, not converted ones: common practice.
+    const auto metric = rulesPage(*inUnits(library(), Units::centimetres).book, Units::centimetres);
+    EXPECT_NE(metric.find("Band: 30 to 45 cm (low-and-close)"), std::string::npos);
+    EXPECT_EQ(metric.find(" in ("), std::string::npos);
+    EXPECT_EQ(metric.find('"'), std::string::npos) << metric.substr(metric.find('"') - 200, 300);
 }
 
 TEST(Texts, NothingIsSaidPastThem) {

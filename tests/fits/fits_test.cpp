@@ -310,3 +310,24 @@ TEST(Asking, WhatCantBeTakenIsPointedAt) {
     ASSERT_TRUE(open);
     EXPECT_FALSE(askWhatFits("table", **open));
 }
+
+TEST(FreeAlong, LeavesOutWhatStandsThereDoorsAndLowSills) {
+    const auto job = jobWith({"console 48 x 14 x 32 against wall B, 60 from wall A"});
+    const auto scene = *sceneOf(job);
+    const auto inches = [&](int wall, double depth, std::optional<Length> high = {}) {
+        std::vector<std::pair<int, int>> out;
+        for (const auto& [a, b] : freeAlong(*scene, wall, depth * 25.4, high))
+            out.emplace_back(static_cast<int>(std::lround(a / 25.4)),
+                             static_cast<int>(std::lround(b / 25.4)));
+        return out;
+    };
+    using Stretches = std::vector<std::pair<int, int>>;
+    EXPECT_EQ(inches(1, 12), (Stretches{{0, 60}, {108, 180}}));
+    EXPECT_EQ(inches(3, 24), (Stretches{{0, 180}})) << "nothing stands at wall D";
+    // A window with a sill of 32 is 90 to 150 along wall A; only what is higher minds.
+    EXPECT_EQ(inches(0, 12), (Stretches{{0, 240}}));
+    EXPECT_EQ(inches(0, 12, Length::inches(36)), (Stretches{{0, 90}, {150, 240}}));
+    // The door of wall C, 24 to 56 along it, swings in.
+    for (const auto& [from, to] : inches(2, 12))
+        EXPECT_TRUE(to <= 24 || from >= 56) << from << " to " << to;
+}

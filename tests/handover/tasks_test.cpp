@@ -11,13 +11,13 @@ namespace {
 
 const Day first = *readDay("2027-03-01");
 
-Project furnished() {
+Project roomToWorkIn() {
     return jobWith({"sofa 84 x 36 x 34 against wall C", "coffee table 48 x 24 at 10', 9'",
                     "rug 96 x 60 at 10', 9'", "picture 30 x 24 on wall A, centre at 58",
                     "pendant centred on room", "bookcase against wall D"});
 }
 
-Project with(const Project& job, const std::string& line) {
+Project toldOver(const Project& job, const std::string& line) {
     auto said = readLine(line, job);
     if (!said)
         throw std::runtime_error(line + ": " + said.problem().text());
@@ -54,13 +54,13 @@ Project taking(const Project& job, const Result<TasksChange>& change) {
 } // namespace
 
 TEST(Tasks, AreThoseTheJobAsksFor) {
-    const auto all = *jobTasks(furnished());
+    const auto all = *jobTasks(roomToWorkIn());
     for (const char* there : {"wiring", "pendants", "furniture", "tape-out", "rugs", "hanging",
                               "tip-over fixing", "photographs"})
         EXPECT_NE(taskCalled(all, there), nullptr) << there;
     for (const char* none : {"carpet", "curtains", "dressing", "shelves", "paint"})
         EXPECT_EQ(taskCalled(all, none), nullptr) << none;
-    const auto painted = *jobTasks(with(furnished(), "colour walls sage"));
+    const auto painted = *jobTasks(toldOver(roomToWorkIn(), "colour walls sage"));
     ASSERT_NE(taskCalled(painted, "paint"), nullptr);
     // 20 by 15 ft and 8 ft high, less a window and a door: about 47 m2, two coats.
     EXPECT_GT(taskCalled(painted, "paint")->task.days, 1);
@@ -71,7 +71,7 @@ TEST(Tasks, AreThoseTheJobAsksFor) {
 }
 
 TEST(Tasks, ComeAfterWhatTheyNeed) {
-    const auto s = scheduleOf(with(furnished(), "colour walls sage"));
+    const auto s = scheduleOf(toldOver(roomToWorkIn(), "colour walls sage"));
     for (std::size_t i = 0; i < s.tasks.size(); ++i)
         for (const std::size_t b : s.tasks[i].task.after)
             EXPECT_GE(s.times[i].start,
@@ -82,7 +82,7 @@ TEST(Tasks, ComeAfterWhatTheyNeed) {
 }
 
 TEST(Tasks, AreSaid) {
-    auto job = with(jobWith({}), "task paint after wiring, 2 days, waits 1");
+    auto job = toldOver(jobWith({}), "task paint after wiring, 2 days, waits 1");
     const auto s = scheduleOf(job);
     const auto& paint = s.tasks[at(s, "paint")];
     EXPECT_EQ(paint.task.days, 2);
@@ -91,16 +91,16 @@ TEST(Tasks, AreSaid) {
     // Told that wiring is new: nothing in the job asked for it.
     const auto said = readLine("task paint after wiring, 2 days, waits 1", jobWith({}));
     ASSERT_EQ(said->edit.notices.size(), 1U);
-    job = with(job, "task paint by decorator, 12 hours, not before 2027-03-10");
+    job = toldOver(job, "task paint by decorator, 12 hours, not before 2027-03-10");
     const auto again = scheduleOf(job);
     EXPECT_EQ(again.tasks[at(again, "paint")].task.trade, "decorator");
     EXPECT_EQ(again.tasks[at(again, "paint")].task.days, 2);
     EXPECT_EQ(isoDay(again.times[at(again, "paint")].start), "2027-03-10");
-    EXPECT_EQ(taskCalled(*jobTasks(with(job, "task paint left out")), "paint"), nullptr);
+    EXPECT_EQ(taskCalled(*jobTasks(toldOver(job, "task paint left out")), "paint"), nullptr);
 }
 
 TEST(Tasks, InARingAreRefusedWithIt) {
-    const auto job = with(jobWith({}), "task paint after wiring");
+    const auto job = toldOver(jobWith({}), "task paint after wiring");
     const auto p = refusal(job, "task wiring after paint");
     EXPECT_NE(p.what.find("paint"), std::string::npos);
     EXPECT_NE(p.what.find("wiring"), std::string::npos);
@@ -118,19 +118,19 @@ TEST(Tasks, InARingAreRefusedWithIt) {
 }
 
 TEST(Tasks, WithALeadTimeAreOrderedFirst) {
-    const auto job = with(furnished(), "list sofa chosen, lead 42 days, from Linden");
+    const auto job = toldOver(roomToWorkIn(), "list sofa chosen, lead 42 days, from Linden");
     const auto s = scheduleOf(job);
     const auto order = at(s, "order Sofa");
     EXPECT_EQ(s.tasks[order].task.waitDays, 42);
     EXPECT_GE(s.times[at(s, "furniture")].start, s.times[order].end + std::chrono::days(43));
     EXPECT_TRUE(s.times[order].critical);
-    const auto ordered = scheduleOf(with(job, "list sofa ordered 2027-02-20"));
+    const auto ordered = scheduleOf(toldOver(job, "list sofa ordered 2027-02-20"));
     // Ordered on the 20th of February, it is there 42 days later, a Saturday: delivered on Monday.
     EXPECT_EQ(isoDay(ordered.times[at(ordered, "delivery of Sofa")].start), "2027-04-05");
 }
 
 TEST(Tasks, ComeBackFromACalendarUnchanged) {
-    const auto job = with(furnished(), "colour walls sage");
+    const auto job = toldOver(roomToWorkIn(), "colour walls sage");
     const auto s = scheduleOf(job);
     const auto text = tasksAsCalendar(s, job.title);
     EXPECT_EQ(text, tasksAsCalendar(scheduleOf(job), job.title));
@@ -145,7 +145,7 @@ TEST(Tasks, ComeBackFromACalendarUnchanged) {
 }
 
 TEST(Tasks, MovedInACalendarMoveThoseAfterThem) {
-    const auto job = with(furnished(), "colour walls sage");
+    const auto job = toldOver(roomToWorkIn(), "colour walls sage");
     const auto s = scheduleOf(job);
     auto text = tasksAsCalendar(s, job.title);
     // Wiring a week later, and a day longer.
@@ -165,7 +165,7 @@ TEST(Tasks, MovedInACalendarMoveThoseAfterThem) {
 }
 
 TEST(Tasks, OfATableAreTakenWholeOrNotAtAll) {
-    const auto job = furnished();
+    const auto job = roomToWorkIn();
     const auto s = scheduleOf(job);
     const auto next = taking(job, withTasksCsv(job, s,
                                                "name;days;wait_days;after\nwiring;3;;\n"
@@ -185,10 +185,10 @@ TEST(Tasks, OfATableAreTakenWholeOrNotAtAll) {
 }
 
 TEST(Tasks, ThatSlipAreTold) {
-    const auto job = with(furnished(), "no work on mondays");
+    const auto job = toldOver(roomToWorkIn(), "no work on mondays");
     const auto s = scheduleOf(job);
     EXPECT_EQ(isoDay(s.times[at(s, "wiring")].start), "2027-03-02");
-    const auto with2 = with(job, "holidays 2027-03-02 to 2027-03-03");
+    const auto with2 = toldOver(job, "holidays 2027-03-02 to 2027-03-03");
     const auto later = scheduleOf(with2);
     EXPECT_EQ(isoDay(later.times[at(later, "wiring")].start), "2027-03-04");
     const auto back = readJob(jobText(with2), "a", library());

@@ -356,3 +356,21 @@ TEST(Features, UnknownCornersAreFoundByDiagonals) {
     EXPECT_NEAR(norm(held->walls[2].start - Vec2{4 * foot, 3 * foot}), 0, 0.01) << "3-4-5";
     EXPECT_EQ(held->fit.redundancy, 0);
 }
+
+TEST(Facts, WhatTheWallsHaveEachIsWhatTheyHaveTogether) {
+    const auto r =
+        room("ceiling 8'\nslope wall B, knee 4', full at 5'\nwall A 20'\n window 3' from "
+             "left, 5' wide, 4' high, sill 32\nwall B 10'\nwall C 20'\n door 14' from "
+             "left, 32 wide, 80 high\nwall D 10'\n");
+    // By hand: A is 20 by 8 less its window; a slope takes a triangle of 5 by 4 off each of A and
+    // C, and leaves B a knee of 4.
+    EXPECT_NEAR(netAreaOf(*r, 0), (20 * 8 - 5 * 4 - 5 * 4 / 2.0) * foot * foot, 1);
+    EXPECT_NEAR(netAreaOf(*r, 1), 10 * 4 * foot * foot, 1);
+    EXPECT_NEAR(netAreaOf(*r, 3), 10 * 8 * foot * foot, 1);
+    double sum = 0;
+    for (int i = 0; i < 4; ++i)
+        sum += netAreaOf(*r, i);
+    EXPECT_NEAR(sum, factsOf(*r).netWallArea(), 1);
+    const auto open = room("wall A 20'\nwall B 10'\nwall C 15'\nwall D 10'\n");
+    EXPECT_EQ(netAreaOf(*open, 0), 0) << "nothing is told of a room that doesn't close";
+}

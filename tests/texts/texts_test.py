@@ -39,6 +39,50 @@ def faultsOf(own, found):
     return faults
 
 
+CODE = re.compile(r"`([^`]+)`")
+
+
+def shapeOf(page):
+    """What a page has in whatever language: its headings by level, the rows of its tables, its lines of
+    code, and what it quotes of them."""
+    lines = page.split("\n")
+    return {
+        "headings": [len(x) - len(x.lstrip("#")) for x in lines if x.startswith("#")],
+        "rows of tables": sum(x.startswith("|") for x in lines),
+        # What stands behind it tells of it, in a language.
+        "lines of code": [re.split(r"  +", x.strip())[0] for x in lines if x.startswith("    ")],
+        "paragraphs": sum(bool(b.strip()) for b in page.split("\n\n")),
+        "code": {" ".join(c.split()) for c in CODE.findall(page)},
+    }
+
+
+def handbookFaults(own, folder):
+    """What a language's pages of the handbook lack of the English ones. The pages of the line and of
+    the rules are made from the texts."""
+    faults = []
+    with open(os.path.join(here, "..", "..", "src", "app", "dialogs", "handbook_dialog.cpp"), encoding="utf-8") as f:
+        order = re.search(r"pageOrder\{([^}]*)\}", f.read()).group(1)
+    pages = [p for p in re.findall(r'"([a-z-]+)"', order) if p not in ("line", "rules")]
+    assert len(pages) >= 8, "the handbook's pages were not found"
+    docs = os.path.join(here, "..", "..", "docs")
+    for page in pages:
+        path = os.path.join(docs, folder, page + ".md")
+        if not folder or not os.path.exists(path):
+            faults.append(f"the handbook's page {page} is left out")
+            continue
+        with open(os.path.join(docs, page + ".md"), encoding="utf-8") as f:
+            english = shapeOf(f.read())
+        with open(path, encoding="utf-8") as f:
+            mine = shapeOf(f.read())
+        for what, has in english.items():
+            if what == "code":
+                for lacks in sorted(has - mine[what]):
+                    faults.append(f"the handbook's page {page} doesn't tell of `{lacks}`")
+            elif has != mine[what]:
+                faults.append(f"the handbook's page {page} has other {what}: {mine[what]}, not {has}")
+    return faults
+
+
 def main():
     found = everyText()
     files = sorted(glob.glob(os.path.join(here, "..", "..", "data", "texts", "*.json")))
@@ -52,6 +96,8 @@ def main():
         # A check that can fail: without one of its texts it does.
         some = next(iter(found))
         assert faultsOf({k: v for k, v in own.items() if k != some}, {some: "here"})
+        faults += handbookFaults(own, own.get("the handbook's folder", ""))
+        assert handbookFaults(own, "nowhere")
         same = [t for t in found if own.get(t) == t and not SAME.search(t)]
         share = len(same) / len(found)
         if share > 0.03:

@@ -2,6 +2,8 @@
 // was built kept and taken, the book made.
 #include "app/dialogs/handbook_dialog.h"
 #include "app/handover/handover_dialog.h"
+#include "files/whole_file.h"
+#include "measure/texts.h"
 #include "ui/open_window.h"
 
 #include <QComboBox>
@@ -266,7 +268,7 @@ TEST_F(HandoverWindow, ABookIsAskedForAgainAsItWasLast) {
 }
 
 TEST_F(HandoverWindow, TheHandbookIsSearchedAndOpensWhereOneIs) {
-    HandbookDialog book;
+    HandbookDialog book(*session().project()->library.book, session().project()->notation.units);
     EXPECT_EQ(book.pages(), 10);
     ASSERT_TRUE(book.showPage("walls"));
     EXPECT_TRUE(book.text()->toPlainText().contains("picture"));
@@ -277,4 +279,30 @@ TEST_F(HandoverWindow, TheHandbookIsSearchedAndOpensWhereOneIs) {
     book.search()->setText("no such word at all");
     EXPECT_EQ(book.list()->count(), 1);
     EXPECT_FALSE(book.showPage("nothing"));
+}
+
+TEST_F(HandoverWindow, TheHandbookSpeaksTheLanguageAndTheUnitsOfTheJob) {
+    const auto own =
+        readTextFile(std::filesystem::path(MEZZET_TEST_DATA) / "texts/de.json", 1U << 22U);
+    ASSERT_TRUE(own);
+    const auto german = readTexts(*own, "de.json");
+    ASSERT_TRUE(german);
+    speak(*german);
+    {
+        HandbookDialog book(*inUnits(session().project()->library, Units::centimetres).book,
+                            Units::centimetres);
+        EXPECT_EQ(book.pages(), 10);
+        for (const auto& [page, says] :
+             {std::pair{"walls", "Eine Wand in der Übersicht anklicken"},
+              std::pair{"line", "Was man sagen würde"}, std::pair{"rules", "30 bis 45 cm"},
+              std::pair{"job-file", "Die Auftragsdatei"}, std::pair{"kit", "Der Katalog"},
+              std::pair{"limits", "Was jeder Leser nimmt"}}) {
+            ASSERT_TRUE(book.showPage(page));
+            EXPECT_TRUE(book.text()->toPlainText().contains(says)) << page;
+        }
+    }
+    speak({});
+    HandbookDialog book(*session().project()->library.book, Units::inches);
+    ASSERT_TRUE(book.showPage("rules"));
+    EXPECT_TRUE(book.text()->toPlainText().contains("12 to 18 in"));
 }

@@ -3,6 +3,9 @@
 
 #include "app/look/style.h"
 #include "measure/text.h"
+#include "measure/texts.h"
+#include "rules/rules_page.h"
+#include "speech/line_page.h"
 
 #include <QDir>
 #include <QFile>
@@ -31,19 +34,35 @@ QDir handbookFolder() {
     return packed.exists() ? packed : QDir(data + "/../docs");
 }
 
+/// A page in the language that is spoken, or in English where it has none; empty when there is no
+/// such page.
+QString pageText(const QString& id) {
+    const QDir folder = handbookFolder();
+    const auto own = ownHandbook();
+    for (const QString& path :
+         {own.empty() ? QString() : QString::fromStdString(own) + "/", QString()}) {
+        QFile file(folder.filePath(path + id + ".md"));
+        if (file.open(QIODevice::ReadOnly))
+            return QString::fromUtf8(file.readAll());
+    }
+    return {};
+}
+
 } // namespace
 
-HandbookDialog::HandbookDialog(QWidget* parent) : QDialog(parent) {
+HandbookDialog::HandbookDialog(const RuleBook& book, Units units, QWidget* parent)
+    : QDialog(parent) {
     setObjectName("handbook");
     setWindowTitle(tr("Handbook"));
     openAt(*this, {1080, 720});
     for (const QString& id : pageOrder) {
-        QFile file(handbookFolder().filePath(id + ".md"));
-        if (!file.open(QIODevice::ReadOnly))
-            continue;
         Page p;
         p.id = id;
-        p.text = QString::fromUtf8(file.readAll());
+        p.text = id == "line"    ? QString::fromStdString(linePage(units))
+                 : id == "rules" ? QString::fromStdString(rulesPage(book, units))
+                                 : pageText(id);
+        if (p.text.isEmpty())
+            continue;
         p.title = p.text.section('\n', 0, 0).remove('#').trimmed();
         pages_.push_back(std::move(p));
     }

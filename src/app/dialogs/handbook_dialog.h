@@ -1,5 +1,8 @@
 #pragma once
 
+#include "measure/notation.h"
+#include "rules/rule_book.h"
+
 #include <QDialog>
 #include <QString>
 
@@ -11,11 +14,13 @@ class QTextBrowser;
 
 namespace mezzet::app {
 
-/// The handbook: its pages, and what of them has a word in it.
+/// The handbook in the language that is spoken: its pages, and what of them has a word in it. Those
+/// of the line and of the rules are made of what reads the line and of the book that judges, in the
+/// units of the job.
 class HandbookDialog : public QDialog {
     Q_OBJECT
 public:
-    explicit HandbookDialog(QWidget* parent = nullptr);
+    HandbookDialog(const RuleBook& book, Units units, QWidget* parent = nullptr);
 
     /// Shows a page by its file's name without the ending, "walls"; false when there is none.
     bool showPage(const QString& page);

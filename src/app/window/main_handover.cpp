@@ -76,7 +76,8 @@ bool MainWindow::bookTo(const QString& path, const sheets::BookAsked& asked) {
 }
 
 void MainWindow::showHandbook() {
-    auto* book = new HandbookDialog(this);
+    const ProjectPtr job = session_.project();
+    auto* book = new HandbookDialog(*job->library.book, job->notation.units, this);
     book->setAttribute(Qt::WA_DeleteOnClose);
     book->showPage(session_.surface().isWall() ? "walls" : "line");
     book->open();

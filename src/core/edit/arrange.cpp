@@ -113,6 +113,24 @@ KindPtr usualChair(const Project& job, int table) {
     return {};
 }
 
+const Tie* tieToTable(const Piece& seat, const Scheme& scheme) {
+    const Tie* out = nullptr;
+    using K = Tie::Kind;
+    for (const K kind : {K::atPlace, K::fromPiece, K::facing})
+        for (const Tie& t : seat.ties) {
+            const Piece* of = t.of.is == Target::Is::piece ? scheme.byId(t.of.piece) : nullptr;
+            if (out == nullptr && t.kind == kind && of != nullptr && of->kind->isSatInTo() &&
+                (kind == K::atPlace || seat.kind->isSeat()))
+                out = &t;
+        }
+    return out;
+}
+
+Length tuckedUnder(const Piece& seat, const Kind& table) {
+    const Length high = seat.heights.seat.value_or(seat.size.height);
+    return table.clearBelow > high ? seat.size.depth * 0.5 : Length{};
+}
+
 Result<Edit> seatTable(const Project& job, const Scene& scene, int table, int count,
                        const KindPtr& kind) {
     const Piece& t = *job.scheme().byId(table);
@@ -147,10 +165,8 @@ Result<Edit> seatTable(const Project& job, const Scene& scene, int table, int co
         tie.of = pieceTarget(table);
         tie.place = i + 1;
         tie.places = count;
-        // Tucked in by two thirds where the seat goes under, so that its back stays out.
-        const Length seat = p.heights.seat.value_or(p.size.height);
-        tie.distance = t.kind->clearBelow > seat ? -p.size.depth * 0.5
-                                                 : job.library.book->habit("chair-drawn");
+        const Length under = tuckedUnder(p, *t.kind);
+        tie.distance = under > Length{} ? -under : job.library.book->habit("chair-drawn");
         if (tie.distance < Length{})
             tie.distance = -std::min(-tie.distance, t.footprint.form == FootprintForm::rectangle
                                                         ? endRoom(t, count, i, p.size.width)

@@ -11,6 +11,13 @@ namespace mezzet {
 [[nodiscard]] Result<Edit> seatTable(const Project&, const Scene&, int table, int count,
                                      const KindPtr& kind);
 
+/// What ties a seat to what one sits in to: its place there, else that it is before it or looks at
+/// it; null for none.
+[[nodiscard]] const Tie* tieToTable(const Piece& seat, const Scheme&);
+/// How far a seat goes under a table or a desk when nobody sits there: half its depth, so that its
+/// back stays out (common practice). Nothing where the table is too low for the seat.
+[[nodiscard]] Length tuckedUnder(const Piece& seat, const Kind& table);
+
 /// How many chairs fit at a table with so much edge each. A round or oval one counts its whole
 /// edge, a rectangular one each side by itself.
 [[nodiscard]] int seatsBy(const Piece& table, Length each);

@@ -17,18 +17,15 @@ std::optional<Length> asideSaid(WordsReader& in) {
     const bool gap = in.take({"gap", "with a gap of", "with", "each"});
     if (in.lengthAhead()) {
         const Length l = in.length("how far it is beside that");
-        const std::size_t end = in.at();
         if (in.take({"away from it", "away from that", "from it on each side",
-                     "from it on both "
-                     "sides",
-                     "from it", "from that", "from its edges", "from its edge", "from each side",
-                     "off it", "clear of it", "apart from it", "away", "off", "beside it",
-                     "on each side", "on either side", "on both sides"}) ||
+                     "from it on both sides", "from it", "from that", "from its edges",
+                     "from its edge", "from each side", "off it", "clear of it", "apart from it",
+                     "away", "off", "beside it", "on each side", "on either side",
+                     "on both sides"}) ||
             (gap && (in.done() || in.ahead().empty()))) {
             in.comma();
             return l;
         }
-        in.goTo(end);
     }
     in.goTo(start);
     return {};

@@ -10,16 +10,12 @@
 
 namespace mezzet {
 
-namespace {
-
-std::vector<int> only(int selected) {
-    return selected == 0 ? std::vector<int>{} : std::vector{selected};
+Listener listening(int selected, SurfaceId looksAt) {
+    return {selected == 0 ? std::vector<int>{} : std::vector{selected}, looksAt, {}};
 }
 
-} // namespace
-
 Result<Said> readLine(std::string_view text, const Project& job, int selected, SurfaceId surface) {
-    return readLine(text, job, Listener{only(selected), surface, {}});
+    return readLine(text, job, listening(selected, surface));
 }
 
 Result<Said> readLine(std::string_view text, const Project& job, const Listener& to) {
@@ -78,7 +74,7 @@ std::vector<int> spokenOf(const Project& before, const Edit& edit, const Project
 
 std::vector<Completion> completions(std::string_view text, const Project& job, int selected,
                                     SurfaceId surface) {
-    return completions(text, job, Listener{only(selected), surface, {}});
+    return completions(text, job, listening(selected, surface));
 }
 
 std::vector<Completion> completions(std::string_view text, const Project& job, const Listener& to) {

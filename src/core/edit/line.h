@@ -23,6 +23,9 @@ struct Listener {
     std::string before{};  ///< the line said before, for "again"
 };
 
+/// One that has a piece selected, or none (0), and looks at a surface.
+[[nodiscard]] Listener listening(int selected, SurfaceId looksAt = {});
+
 /// Reads one line of the language in docs/line.md against a job. `selected` is the piece that "it",
 /// and a line without a subject, speak of; 0 for none. `surface` is the one looked at: a new
 /// piece hangs on that wall when the line names none. Nothing is changed.

@@ -111,8 +111,13 @@ Edit LineReader::put(bool fresh) {
     if (in.done())
         in.failAhead("nothing is said yet", "name a piece, like: sofa 84 x 36 against wall A");
     if (!fresh) {
-        if (const auto ids = in.pieces(); ids.size() > 1)
-            return placeEach(ids, in.at(), worded("move {} pieces", ids.size()));
+        const bool them = in.endOf("them") > 0;
+        if (const auto ids = in.pieces(); !ids.empty()) {
+            in.moves(them);
+            return placeEach(ids, in.at(),
+                             ids.size() == 1 ? worded("move {}", in.scheme().byId(ids[0])->name)
+                                             : worded("move {} pieces", ids.size()));
+        }
         in.goTo(start);
     }
     Piece p;
@@ -141,6 +146,7 @@ Edit LineReader::put(bool fresh) {
             in.failAhead(worded("the kit has no “{}”", firstWords()));
         } else if (selected_ != 0 && (phraseAhead(in, false) || in.lengthAhead())) {
             there = selected_;
+            in.moves(); // a step of what is looked at needs no name
         } else if (there = in.piece(); there == 0) {
             whichKind();
             in.failAhead(worded("I don't know “{}”", firstWords()));
@@ -287,8 +293,10 @@ KindPtr LineReader::onTheWall(const Kind& kind) {
 
 /// "it", or a piece by its name; 0 when the line begins otherwise.
 int LineReader::spokenOf(std::size_t start) {
-    if (selected_ != 0 && in.take({"it", "this"}))
+    if (selected_ != 0 && in.take({"it", "this"})) {
+        in.moves();
         return selected_;
+    }
     return startsPiece(start) ? in.piece() : 0;
 }
 
@@ -463,6 +471,7 @@ Edit LineReader::each(const std::vector<int>& ids, const std::function<Edit(Line
     for (const int id : ids) {
         LineReader r(in.text(), now, scene, in.them(), surface_);
         r.in.goTo(in.at());
+        r.in.moves(in.isMoved());
         Edit e = one(r, id);
         in.goTo(r.in.at());
         auto after = apply(now, e);

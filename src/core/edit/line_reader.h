@@ -25,6 +25,7 @@ public:
 private:
     // ---- what is done to pieces (piece_verbs.cpp) ----
     Edit move();
+    Edit keep();
     Edit nudge();
     Edit turn();
     Edit face();

@@ -318,23 +318,11 @@ void centreOverIt(const Piece& p, int wasWall, std::vector<Tie>& ties, const Sce
 void implyWallTies(Piece& p, std::vector<Tie>& ties, const Scene& scene, const Project& job) {
     const bool high =
         std::any_of(ties.begin(), ties.end(), [](const Tie& t) { return t.fixesHeight(); });
-    const Tie* over = nullptr;
-    bool across = false;
-    for (const Tie& t : ties) {
-        if (t.kind == Tie::Kind::above || t.kind == Tie::Kind::below)
-            over = &t;
-        across = across || t.fixesAcross();
-    }
     const auto it = p.wall() < static_cast<int>(scene.room->walls.size()) ? p.wall() : 0;
     const double length = scene.room->walls[static_cast<std::size_t>(it)].length().mm();
     p.pose.at = {length / 2, job.room->ceiling.mm() / 2};
-    if (over != nullptr && !across && over->of.is != Target::Is::ceiling &&
-        boxOn(over->of, p.wall(), scene)) {
-        Tie t;
-        t.kind = Tie::Kind::centredOn;
-        t.of = over->of;
-        ties.push_back(t);
-    }
+    constexpr int none = -1; // it was on no wall yet
+    centreOverIt(p, none, ties, scene);
     if (high)
         return;
     Tie t;

@@ -55,8 +55,9 @@ public:
     void wantsAlongside(const Target& t) { alongside_ = t; }
     /// Whether a piece that is there stands before another as it is, however far off.
     [[nodiscard]] bool overlapsAlong(const Target& t) const;
-    /// The tie added last stands by what it is beside, and gives way to a turn that is said.
-    void usualTurn() { usualTurn_ = out.ties.size() - 1; }
+    /// Its back to that wall is only usual, by what it is beside, and gives way to a turn that is
+    /// said.
+    void usuallyAgainst(const Target& t) { usualWall_ = t; }
     /// A height that is only usual, and gives way to one that is said.
     void usualHeight() { usualHeight_ = out.ties.size() - 1; }
     /// "a little", after a step.
@@ -88,7 +89,7 @@ private:
     std::size_t lastAt_ = 0;
     std::optional<Target> alongside_;
     std::optional<std::size_t> usualHeight_;
-    std::optional<std::size_t> usualTurn_;
+    std::optional<Target> usualWall_;
 };
 
 /// What must come after a phrase's words before a name ends there.

@@ -433,9 +433,12 @@ Length Placing::standing(Length usual) const {
 /// bed's.
 void Placing::settleSides() {
     // "left of the fireplace, facing sofa": at the wall, and turned as it looks.
-    if (usualTurn_ && std::count_if(out.ties.begin(), out.ties.end(),
-                                    [](const Tie& t) { return t.fixesTurn(); }) > 1) {
-        out.ties[*usualTurn_].kind = Tie::Kind::fromWall;
+    const auto usual = std::find_if(out.ties.begin(), out.ties.end(), [&](const Tie& t) {
+        return usualWall_ && t.kind == Tie::Kind::against && t.of == *usualWall_;
+    });
+    if (usual != out.ties.end() && std::count_if(out.ties.begin(), out.ties.end(),
+                                                 [](const Tie& t) { return t.fixesTurn(); }) > 1) {
+        usual->kind = Tie::Kind::fromWall;
         // Turned it takes more of the wall, and keeps clear of what it is beside.
         const Length more = Length::millimetres(
             std::hypot(subject.size.width.mm(), subject.size.depth.mm()) - subject.size.width.mm());

@@ -106,7 +106,11 @@ bool betweenInWall(Placing& p, const Target& in, const Target& end) {
 /// more free wall when none is said. "by wall A": its back to it.
 bool byWall(Placing& p, const Target& t, Length d) {
     const auto wall = wallOf(t, p.scene);
-    if (wall && p.said == "behind" && t.is == Is::door)
+    const auto& openings = p.scene.room->openings;
+    const bool leaf = std::any_of(openings.begin(), openings.end(), [&](const Opening& o) {
+        return t == targetOf(o) && doorSwing(*p.scene.room, o).has_value();
+    });
+    if (wall && p.said == "behind" && leaf)
         p.fault("behind a door its leaf opens, and nothing can stand there",
                 worded("say it like: by {}", words(t, p.in.job().wording())));
     if (!wall || p.said == "behind")
@@ -135,7 +139,7 @@ bool byWall(Placing& p, const Target& t, Length d) {
                          [&](const Tie& o) { return o.kind == tie.kind && o.of == tie.of; })) {
             p.add(tie.kind) = tie;
             if (tie.kind == K::against)
-                p.usualTurn();
+                p.usuallyAgainst(tie.of);
         }
     return true;
 }

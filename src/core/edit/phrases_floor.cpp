@@ -330,7 +330,7 @@ std::span<const Phrase> floorPhrases() {
          .follows = Follows::corner,
          .help = "",
          .example = ""},
-        {.begins = {"from"},
+        {.begins = {"from", "away from"},
          .afterLength = true,
          .of = onPlan,
          .read = [](Placing& p) { return from(p, p.measured, p.usualEnd()); },

@@ -69,7 +69,15 @@ bool under(Placing& p) {
 bool frontLegs(Placing& p) {
     const Length usual = p.in.job().library.book->habit("front-legs-on-rug");
     p.in.take({"of"});
-    if (p.in.done() || p.in.ahead().empty() || p.in.take({"the seats", "seats"})) {
+    // "under the sofa, front legs on": of what it was said to be under.
+    const auto said = std::find_if(p.out.ties.begin(), p.out.ties.end(), [](const Tie& t) {
+        return t.kind == K::under && t.distance == Length{};
+    });
+    const bool itself = p.in.done() || p.in.ahead().empty() || p.in.lengthAhead();
+    if (said != p.out.ties.end() && itself) {
+        std::rotate(said, said + 1, p.out.ties.end());
+        p.out.ties.back().distance = usual;
+    } else if (p.in.done() || p.in.ahead().empty() || p.in.take({"the seats", "seats"})) {
         const auto all = seats(p);
         Tie& tie = p.add(K::under);
         tie.group = all;
@@ -107,8 +115,10 @@ std::span<const Phrase> underPhrases() {
          .example = "under sofa and coffee table; under seats; under window 1"},
         {.begins = {"under the front legs of", "under front legs of", "under the front legs",
                     "under front legs", "with the front legs of", "with front legs of",
-                    "front legs of", "front legs on", "with the front legs on",
-                    "with front legs on"},
+                    "front legs of", "front legs on it", "front legs on", "with the front legs on",
+                    "with front legs on", "with its front legs on", "its front legs on",
+                    "just the front legs on", "only the front legs on", "just its front legs on",
+                    "only its front legs on", "only front legs on"},
          .of = SaidOf::floor,
          .read = &frontLegs,
          .help = "a rug forward from under them, where the middle would go through the wall",

@@ -36,11 +36,14 @@ Side sideOf(const Scene& scene, int of, int other) {
 
 const std::vector<Verb<LineReader>>& LineReader::verbs() {
     static const std::vector<Verb<LineReader>> all{
-        {{{"move", "shift", "push", "pull", "slide", "bring", "drag", "scoot", "carry", "keep",
-           "have", "let"},
+        {{{"move", "shift", "push", "pull", "slide", "bring", "drag", "scoot", "carry"},
           "puts a piece elsewhere, or by a step; several at once",
           "move sofa 6 left; pull sofa 6 forward; bring sofa closer to bookcase"},
          &LineReader::move},
+        {{{"keep", "have", "let"},
+          "where it is to be, or so far away from something",
+          "keep sofa 24 away from wall B"},
+         &LineReader::keep},
         {{{"nudge"}, "a little way", "nudge sofa left"}, &LineReader::nudge},
         {{{"turn", "rotate", "spin", "angle"},
           "turns it clockwise by degrees, to a turn, or to look at something",
@@ -89,7 +92,8 @@ const std::vector<Verb<LineReader>>& LineReader::verbs() {
           "how edges of a rug are finished; they count from its first corner",
           ""},
          &LineReader::edge},
-        {{{"remove", "delete", "take away", "take out", "get rid of", "lose", "throw out", "take"},
+        {{{"remove", "delete", "take away", "take out", "get rid of", "lose", "throw out",
+           "throw away", "scrap", "ditch", "dispose of", "clear away", "take"},
           "takes it out; what was tied to it keeps its place",
           "remove sofa; remove sofa and rug"},
          &LineReader::remove},
@@ -105,6 +109,11 @@ const std::vector<Verb<LineReader>>& LineReader::verbs() {
 }
 
 Edit LineReader::move() {
+    in.moves();
+    return keep();
+}
+
+Edit LineReader::keep() {
     const auto ids = subjects();
     const std::size_t at = in.at();
     in.take({"to"});
@@ -186,72 +195,6 @@ Edit LineReader::face() {
     t.of = in.target();
     in.nothingMore();
     return retieEach(ids, t, at, worded("turn {}", pieceOf(ids.front()).name));
-}
-
-/// "longer", "6 wider", "a bit deeper": by so much, or by a step. False, and nothing read, when it
-/// is none of them.
-bool LineReader::biggerOrSmaller(Piece& p) {
-    const std::size_t start = in.at();
-    if (in.take({"a bit", "a little", "a little bit", "slightly"}))
-        in.slightly();
-    Length by = in.usualStep();
-    if (in.lengthAhead())
-        by = in.length("by how much");
-    const bool hangs = p.kind->hangs();
-    Size s = p.size;
-    const auto change = [&](Length& of, int way) { of = of + by * way; };
-    if (in.take({"longer", "wider"})) {
-        change(s.width, 1);
-    } else if (in.take({"shorter"})) {
-        // Of what is taller than wide one means its height.
-        change(p.size.height > p.size.width ? s.height : s.width, -1);
-    } else if (in.take({"narrower"})) {
-        change(s.width, -1);
-    } else if (in.take({"deeper"})) {
-        change(s.depth, 1);
-    } else if (in.take({"shallower"})) {
-        change(s.depth, -1);
-    } else if (in.take({"taller", "higher"})) {
-        change(s.height, 1);
-    } else if (in.take({"lower"})) {
-        change(s.height, -1);
-    } else if (const int way = in.take({"bigger", "larger"}) ? 1
-                               : in.take({"smaller"})        ? -1
-                                                             : 0;
-               way != 0) {
-        // In its own proportion.
-        Length& second = hangs ? s.height : s.depth;
-        const double ratio = second / s.width;
-        change(s.width, way);
-        second = s.width * ratio;
-    } else {
-        in.goTo(start);
-        return false;
-    }
-    if (in.take({"by"}))
-        in.failAhead("say by how much before the word", "say it like: make sofa 6 longer");
-    for (const Length l : {s.width, s.depth, s.height})
-        if (l <= Length{} || l > Length::metres(20))
-            in.fail(start, in.at() - start, "no piece has that size",
-                    worded("sizes lie between nothing and {}",
-                           write(Length::metres(20), job_.notation)));
-    giveSize(p, s);
-    return true;
-}
-
-/// "round": of the same width, as the kit's round kind of it.
-bool LineReader::asRound(Piece& p) {
-    const std::size_t start = in.at();
-    if (!in.take({"round"}))
-        return false;
-    const auto kind = in.job().library.kit->byWord("round " + p.kind->name);
-    auto round = kind ? asAnother(job_, p, kind)
-                      : Result<Piece>(Problem{worded("the kit has no round {}", p.kind->name),
-                                              "give its width and depth"});
-    if (!round)
-        in.fail(start, in.at() - start, round.problem().what, round.problem().remedy);
-    p = *round;
-    return true;
 }
 
 /// The end of "a loveseat" where such a kind stands ahead, and not as the beginning of a piece's

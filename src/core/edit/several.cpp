@@ -69,11 +69,12 @@ private:
         const std::size_t start = in.at();
         in.take({"one", "1"});
         in.article();
-        const std::size_t word = in.at();
         kind_ = in.kind();
         bool pair = kind_ != nullptr;
         if (pair) {
-            (void)sinceWithSizes(in, kind_, word); // in “stool 0” the figure is of something else
+            Piece any = pieceOf(kind_);
+            readSizesIfAny(in, any, notices_);
+            notices_.clear();
             in.comma();
             pair = takeSides(in);
         }
@@ -87,6 +88,7 @@ private:
     std::optional<Edit> onEach() {
         const auto none = [this, start = in.at()] {
             kind_ = {};
+            notices_.clear();
             in.goTo(start);
             return std::nullopt;
         };
@@ -98,7 +100,9 @@ private:
         if (!kind_)
             return none();
         const auto noun = std::string(in.since(word));
-        const auto what = sinceWithSizes(in, kind_, word);
+        const std::size_t sizes = in.at();
+        first_ = pieceOf(kind_);
+        readSizesIfAny(in, first_, notices_);
         in.comma();
         in.take({"one", "1"});
         const std::size_t where = in.at();
@@ -111,36 +115,13 @@ private:
             return none();
         in.article();
         const std::size_t at = in.at();
-        std::vector<std::string> names;
-        std::string one;
-        bool tops = false;
-        for (const auto& [words, is] :
-             {std::pair{"window", OpeningKind::window}, std::pair{"door", OpeningKind::door}})
-            if (in.take({words, is == OpeningKind::window ? "windows" : "doors"})) {
-                one = words;
-                for (const Opening& o : job_.room->openings)
-                    if (o.kind == is)
-                        names.push_back(o.name());
-            }
-        if (place == "in") {
-            if (kind_->hangs() || !in.take({"corners", "corner"}))
-                return none();
-            one = "corner";
-            in.take({"of the room", "of this room", "of it"});
-            names = cornersToStandIn(*job_.room);
-        }
-        if (one.empty()) {
-            const KindPtr of = in.kind();
-            one = foldCase(of ? std::string_view(of->name) : trimmed(in.rest()));
-            for (const Piece& p : job_.scheme().pieces)
-                if (of ? p.kind == of : foldCase(p.name).starts_with(one))
-                    names.push_back(p.name);
-            if (!of && names.empty()) // "on each side of sofa"
-                return none();
-            tops = of && of->hasTop() && place == "on";
-            if (!of)
-                in.goTo(in.at() + in.rest().size());
-        }
+        if (place == "in" && kind_->hangs())
+            return none();
+        const auto all = everyOneAhead(in, place == "in");
+        if (!all)
+            return none();
+        const auto& names = all->names;
+        const auto& one = all->one;
         if (names.empty())
             in.fail(at, in.at() - at, worded("there is no {} yet", one), "add one first");
         const auto count = static_cast<int>(names.size());
@@ -150,27 +131,34 @@ private:
                                : worded("there are {} of {}", count, one),
                     "say “each”, with one for each");
         in.nothingMore();
+        const std::size_t end = in.at();
         // "lamp" is one that stands on a table.
+        const bool tops = all->kind && all->kind->hasTop() && place == "on";
         if (tops && !kind_->standsOn())
-            if (auto small = job_.library.kit->byWord("table " + noun); small && small->standsOn())
+            if (auto small = job_.library.kit->byWord("table " + noun);
+                small && small->standsOn()) {
                 kind_ = small;
-        first_ = pieceOf(kind_);
+                first_ = pieceOf(kind_);
+                notices_.clear();
+                in.goTo(sizes);
+                readSizesIfAny(in, first_, notices_);
+                in.goTo(end);
+            }
         first_.pose.at = scene_.room->middle();
-        WordsReader sized(what, job_, {});
-        if (sized.kind() && sized.lengthAhead())
-            readSizes(sized, first_, true, notices_);
         std::size_t next = 0;
-        const auto all = addInTurn(
+        const auto added = addInTurn(
             count,
             [&](const Project& now, const Scene& there, int) {
-                const auto line = place + " " + names[next++];
+                // "a side table for each chair" stands by it; what hangs goes on it.
+                const bool by = place == "for" && !first_.kind->hangs();
+                const auto line = (by ? "beside" : place) + " " + names[next++];
                 WordsReader again(line, now, {});
                 return readPlacement(again, first_, there, lookedAt_);
             },
             mostOfAKind);
-        if (!all)
-            in.refuse(all.problem(), at);
-        return *all;
+        if (!added)
+            in.refuse(added.problem(), at);
+        return *added;
     }
     /// "chairs around it": as many as the table has room for.
     bool chairsAround() {

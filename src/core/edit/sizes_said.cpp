@@ -331,17 +331,20 @@ bool sizesBeforeKind(WordsReader& in) {
     return false;
 }
 
-std::string sinceWithSizes(WordsReader& in, const KindPtr& kind, std::size_t word) {
+bool readSizesIfAny(WordsReader& in, Piece& p, std::vector<std::string>& notices) {
     const std::size_t end = in.at();
-    Piece any = pieceOf(kind);
+    Piece sized = p;
     std::vector<std::string> told;
     try {
-        if (in.lengthAhead())
-            readSizes(in, any, true, told);
+        if (!in.lengthAhead() || !readSizes(in, sized, true, told))
+            return false;
     } catch (const LineFault&) {
         in.goTo(end);
+        return false;
     }
-    return std::string(in.since(word));
+    p = std::move(sized);
+    notices.insert(notices.end(), told.begin(), told.end());
+    return true;
 }
 
 } // namespace mezzet

@@ -16,7 +16,8 @@ bool readSizes(WordsReader&, Piece&, bool isNew, std::vector<std::string>& notic
 /// table". Then the reader stands before the kind.
 [[nodiscard]] bool sizesBeforeKind(WordsReader&);
 
-/// The words of a kind that was read from `word` on, with the sizes after it: "curtains 90 long".
-[[nodiscard]] std::string sinceWithSizes(WordsReader&, const KindPtr&, std::size_t word);
+/// The same of a new piece, where a figure may be none of its own ("stool 0 from sofa"): false
+/// then, and nothing read.
+bool readSizesIfAny(WordsReader&, Piece&, std::vector<std::string>& notices);
 
 } // namespace mezzet

@@ -10,4 +10,14 @@ KindPtr kindOfSeveral(WordsReader& in);
 /// "two", "a pair of", "a row of 6": how many; 0, and nothing read, for none or one.
 [[nodiscard]] int readCount(WordsReader&);
 
+/// What "each" and "both" go on with: pieces of a kind or of one name, the windows, the doors, or
+/// the room's corners.
+struct EveryOne {
+    std::string one;                ///< what one of them is called
+    std::vector<std::string> names; ///< as the line says them
+    KindPtr kind;                   ///< of pieces; null where they were said by their name
+};
+/// Takes it. None for words of something else, as in "each side of sofa".
+[[nodiscard]] std::optional<EveryOne> everyOneAhead(WordsReader&, bool corners);
+
 } // namespace mezzet

@@ -15,19 +15,8 @@
 
 namespace mezzet {
 
-namespace {
-
-bool blank(char c) {
-    return c == ' ' || c == '\t';
-}
-bool ends(char c) {
-    return blank(c) || c == ',' || c == ';';
-}
-
-} // namespace
-
 void WordsReader::skip() {
-    while (at_ < text_.size() && blank(text_[at_]))
+    while (at_ < text_.size() && isBlank(text_[at_]))
         ++at_;
 }
 
@@ -71,7 +60,7 @@ void WordsReader::refuse(Problem p, std::size_t from) {
 std::string WordsReader::ahead() {
     skip();
     std::size_t e = at_;
-    while (e < text_.size() && !ends(text_[e]))
+    while (e < text_.size() && !endsWord(text_[e]))
         ++e;
     return foldCase(text_.substr(at_, e - at_));
 }
@@ -96,10 +85,10 @@ std::size_t WordsReader::endOf(std::string_view phrase) {
     std::size_t t = at_;
     std::size_t p = 0;
     while (p < phrase.size()) {
-        if (blank(phrase[p])) {
-            if (t >= text_.size() || !blank(text_[t]))
+        if (isBlank(phrase[p])) {
+            if (t >= text_.size() || !isBlank(text_[t]))
                 return 0;
-            while (t < text_.size() && blank(text_[t]))
+            while (t < text_.size() && isBlank(text_[t]))
                 ++t;
         } else {
             if (t >= text_.size() || foldCase(text_.substr(t, 1))[0] != phrase[p])
@@ -108,7 +97,7 @@ std::size_t WordsReader::endOf(std::string_view phrase) {
         }
         ++p;
     }
-    return t >= text_.size() || ends(text_[t]) ? t : 0;
+    return t >= text_.size() || endsWord(text_[t]) ? t : 0;
 }
 
 bool WordsReader::take(std::initializer_list<std::string_view> phrases) {
@@ -340,211 +329,14 @@ std::string WordsReader::name(Flags<SaidOf> of) {
     return n;
 }
 
-WordsReader::Match WordsReader::longestName() {
-    skip();
-    const auto& names = plainNames();
-    Match best;
-    std::size_t e = at_;
-    for (int words = 0; words < 10 && e < text_.size(); ++words) {
-        while (e < text_.size() && ends(text_[e]))
-            ++e;
-        while (e < text_.size() && !ends(text_[e]))
-            ++e;
-        const auto said = plainWord(text_.substr(at_, e - at_));
-        std::vector<int> exact;
-        for (std::size_t i = 0; i < names.size(); ++i)
-            if (names[i].own == said)
-                exact.push_back(scheme().pieces[i].id);
-        if (!exact.empty())
-            best = {e, exact};
-    }
-    return best;
-}
-
-int WordsReader::piece() {
-    skip();
-    const std::size_t start = at_;
-    offerPieces();
-    if (auto m = longestName(); m.end > 0) {
-        isOne(m, start);
-        at_ = m.end;
-        return m.ids.front();
-    }
-    // "the left armchair", "the other one"
-    const bool left = take({"left hand", "left-hand", "left"});
-    const bool right = !left && take({"right hand", "right-hand", "right"});
-    const bool other = !left && !right && take({"other"});
-    const int order = left || right || other ? 0 : orderSaid();
-    const bool one = left || right || other || order != 0;
-    Match m;
-    if (one && !them_.empty() && take({"one"})) {
-        // "the first one": of what was spoken of.
-        m.end = at_;
-        for (const Piece& p : scheme().pieces)
-            if (p.kind == scheme().byId(them_.front())->kind)
-                m.ids.push_back(p.id);
-    } else {
-        m = meantHere();
-    }
-    if (m.ids.empty()) {
-        at_ = start;
-        return 0;
-    }
-    std::vector<int> ids = m.ids;
-    if (other)
-        std::erase_if(
-            ids, [&](int id) { return std::find(them_.begin(), them_.end(), id) != them_.end(); });
-    if (const auto count = static_cast<int>(ids.size()); order > count)
-        ids.clear();
-    else if (order != 0)
-        ids = {ids[static_cast<std::size_t>(order > 0 ? order - 1 : count - 1)]};
-    if ((left || right) && ids.size() > 1) {
-        const auto x = [&](int id) { return scheme().byId(id)->pose.at.x; };
-        std::sort(ids.begin(), ids.end(),
-                  [&](int a, int b) { return left ? x(a) < x(b) : x(a) > x(b); });
-        // Side by side as one sees them, or neither is the left one.
-        if (std::abs(x(ids[0]) - x(ids[1])) > quiet.mm())
-            ids.resize(1);
-    }
-    if (ids.size() == 1) {
-        at_ = m.end;
-        return ids.front();
-    }
-    std::vector<std::string> names;
-    for (const int id : ids)
-        names.push_back(scheme().byId(id)->name);
-    if (ids.empty()) {
-        at_ = start;
-        return 0;
-    }
-    fail(start, m.end - start,
-         worded("“{}” could be {}", text_.substr(start, m.end - start), listed(names, "or")),
-         one ? "name it" : "say which");
-}
-
-WordsReader::Match WordsReader::meantHere() {
-    skip();
-    const std::size_t start = at_;
-    const auto& names = plainNames();
-    // By its kind, or by the beginning of its name, longest first.
-    std::size_t e = at_;
-    std::vector<std::size_t> stops;
-    while (e < text_.size() && stops.size() < 5) {
-        while (e < text_.size() && blank(text_[e]))
-            ++e;
-        if (e < text_.size() && ends(text_[e]))
-            break;
-        while (e < text_.size() && !ends(text_[e]))
-            ++e;
-        stops.push_back(e);
-    }
-    for (auto it = stops.rbegin(); it != stops.rend(); ++it) {
-        const auto slice = text_.substr(start, *it - start);
-        const auto said = plainWord(slice);
-        if (said.empty())
-            continue;
-        const auto kindNamed = job_.library.kit->byWord(slice);
-        Match m;
-        m.end = *it;
-        const auto begins = said + " ";
-        const auto last = " " + said;
-        for (std::size_t i = 0; i < names.size(); ++i) {
-            // "the table" is whatever one of the room is called or is a table.
-            const Piece& p = scheme().pieces[i];
-            if (p.kind == kindNamed || names[i].own.starts_with(begins) ||
-                names[i].own.ends_with(last) || names[i].kind.ends_with(last))
-                m.ids.push_back(p.id);
-        }
-        if (!m.ids.empty())
-            return m;
-        // "the chest", of a chest of drawers.
-        for (const Piece& p : scheme().pieces)
-            if (std::any_of(p.kind->also.begin(), p.kind->also.end(),
-                            [&](const std::string& a) { return plainWord(a).starts_with(begins); }))
-                m.ids.push_back(p.id);
-        if (kindNamed && !m.ids.empty())
-            return m;
-    }
-    return {};
-}
-
-std::vector<int> WordsReader::pieces() {
-    const std::size_t start = at();
-    if (!them_.empty() && take({"them all", "all of them", "both of them", "them", "these", "those",
-                                "they", "both"})) {
-        const bool alone = done() || ahead().empty() || phraseAhead(*this, false) ||
-                           lengthAhead() || ahead() == "and";
-        if (alone)
-            return them_;
-    }
-    at_ = start;
-    if (take({"everything", "all of it", "all pieces", "all the pieces"})) {
-        std::vector<int> all;
-        for (const Piece& p : scheme().pieces)
-            if (p.group() == 0)
-                all.push_back(p.id);
-        if (!all.empty())
-            return all;
-        at_ = start;
-    }
-    const bool every = take({"all of the", "all the", "all", "both of the", "both the", "both"});
-    article();
-    const std::size_t here = at();
-    if (take({"end chairs", "chairs at the ends", "chairs at its ends"}))
-        if (auto ids = endChairs(scheme()); ids.size() > 1)
-            return ids;
-    at_ = here;
-    const auto m = meantHere();
-    const auto said = text_.substr(here, m.end > here ? m.end - here : 0);
-    // A name is one piece, unless it was said of several: "armchairs", with one called Armchair.
-    if (const auto named = longestName(); named.end > 0) {
-        const auto& name = scheme().byId(named.ids.front())->name;
-        if (named.end > m.end || foldCase(text_.substr(here, named.end - here)) == foldCase(name)) {
-            at_ = start;
-            return {};
-        }
-    }
-    const bool several = said.ends_with('s') || said.ends_with('S');
-    // "curtains" is one pair as well.
-    if (m.ids.size() < 2 || !(several || every) ||
-        scheme().byId(m.ids.front())->kind->name.ends_with('s')) {
-        at_ = start;
-        return {};
-    }
-    at_ = m.end;
-    return m.ids;
-}
-
-KindPtr WordsReader::kind() {
-    skip();
-    kindsOffered_.insert(at_);
-    std::size_t e = at_;
-    KindPtr best;
-    std::size_t end = at_;
-    for (int words = 0; words < 6 && e < text_.size(); ++words) {
-        while (e < text_.size() && blank(text_[e]))
-            ++e;
-        if (e < text_.size() && ends(text_[e]))
-            break;
-        while (e < text_.size() && !ends(text_[e]))
-            ++e;
-        if (auto k = job_.library.kit->byWord(text_.substr(at_, e - at_))) {
-            best = k;
-            end = e;
-        }
-    }
-    at_ = end;
-    return best;
-}
-
 void WordsReader::fail(std::size_t at, std::size_t bytes, std::string what,
                        std::string remedy) const {
     // What is told as an example is one of the job's own unit; in another language than English it
     // follows whatever words are said there.
     const std::string own{told(remedy)};
-    const auto says = own == remedy ? std::vector<std::string_view>{"say it like: ", "say “",
-                                                                    "like “", ", like: "}
-                                    : std::vector<std::string_view>{": ", "„"};
+    const auto says = speaksEnglish() ? std::vector<std::string_view>{"say it like: ", "say “",
+                                                                      "like “", ", like: "}
+                                      : std::vector<std::string_view>{": ", "„"};
     remedy = own;
     for (const std::string_view begins : says)
         if (const auto from = own.find(begins); from != std::string::npos) {
@@ -571,9 +363,9 @@ void WordsReader::failAhead(std::string what, std::string remedy) {
             const auto count = std::count(k.begin(), k.end(), ' ');
             std::size_t e = at_;
             for (std::ptrdiff_t i = 0; i <= count && e < text_.size(); ++i) {
-                while (e < text_.size() && blank(text_[e]))
+                while (e < text_.size() && isBlank(text_[e]))
                     ++e;
-                while (e < text_.size() && !ends(text_[e]))
+                while (e < text_.size() && !endsWord(text_[e]))
                     ++e;
             }
             const auto said = foldCase(text_.substr(at_, e - at_));

@@ -29,6 +29,15 @@ enum class SaidOf : unsigned {
 };
 [[nodiscard]] Flags<SaidOf> saidOf(const Kind&);
 
+/// Between words, within a line.
+[[nodiscard]] constexpr bool isBlank(char c) {
+    return c == ' ' || c == '\t';
+}
+/// What no word goes on over.
+[[nodiscard]] constexpr bool endsWord(char c) {
+    return isBlank(c) || c == ',' || c == ';';
+}
+
 /// Reads a line word by word, keeping what it could have taken at each place, for completion and
 /// for pointing at the word it couldn't take.
 class WordsReader {
@@ -46,6 +55,10 @@ public:
     void ownTies(const std::vector<Tie>&);
     /// A step that is said without a figure goes a little way: "nudge it left".
     void slightly() { slightly_ = true; }
+    /// The line takes something elsewhere, so that “20 away from” is a step; of one that only says
+    /// where a thing stands it is how far off that is.
+    void moves(bool is = true) { moves_ = is; }
+    [[nodiscard]] bool isMoved() const { return moves_; }
     [[nodiscard]] Length usualStep() const;
     [[nodiscard]] bool done();
     /// Where the next word begins.
@@ -139,15 +152,17 @@ private:
     [[nodiscard]] const std::vector<PlainNames>& plainNames();
     [[nodiscard]] Match longestName();
     /// The pieces that the longest words from here may mean, by kind or by a part of their names.
-    [[nodiscard]] Match meantHere();
+    /// With a figure at its end unless it is of several, where the figure is of something else.
+    [[nodiscard]] Match meantHere(bool several = false);
     /// Faults where a name was said of several: "the nightstands" is no one of them.
     void isOne(const Match&, std::size_t start) const;
     /// "second": 2, "last": -1; 0, and nothing taken, for none.
     int orderSaid();
     Target wall(std::size_t start);
     Target numbered(OpeningKind, Target::Is, const char* what, std::size_t start);
+    std::optional<Target> whichOpening(std::size_t start);
+    std::optional<int> ofWall();
     [[nodiscard]] bool sidesAhead();
-    std::vector<Target> ownOpenings_; ///< what is spoken of is tied to these
     /// The number of the only opening of a kind in the wall of what is spoken of; 0 for none.
     [[nodiscard]] int inOwnWall(OpeningKind) const;
 
@@ -155,7 +170,9 @@ private:
     const Project& job_;
     std::vector<int> them_;
     std::optional<int> ownWall_;
+    std::vector<Target> ownOpenings_; ///< what is spoken of is tied to these
     bool slightly_ = false;
+    bool moves_ = false;
     std::size_t at_ = 0;
     std::map<std::size_t, std::vector<std::string>> offers_;
     std::set<std::size_t> piecesOffered_; ///< where all pieces are among them

@@ -157,6 +157,7 @@ Target WordsReader::wall(std::size_t start) {
 }
 
 void WordsReader::ownTies(const std::vector<Tie>& ties) {
+    ownOpenings_.clear();
     for (const Tie& t : ties)
         for (const Target& of : {t.of, t.also})
             if (of.is == Target::Is::window || of.is == Target::Is::door)
@@ -178,6 +179,77 @@ int WordsReader::inOwnWall(OpeningKind kind) const {
     return out;
 }
 
+/// "on wall C", after an opening; none, and nothing taken, where no wall is named.
+std::optional<int> WordsReader::ofWall() {
+    const std::size_t here = at();
+    const auto walls = static_cast<int>(job_.room->walls.size());
+    for (const char* begins : {"on", "in", "of", "along", "at"})
+        for (const char* wall : {" wall", " the wall"})
+            if (const std::size_t end = endOf(std::string(begins) + wall); end > 0) {
+                goTo(end);
+                if (const auto i = wallIndex(word()); i && *i < walls)
+                    return i;
+                goTo(here);
+            }
+    return {};
+}
+
+/// "the left window", "the second door on wall C": of those in one wall, as one faces it from
+/// inside. None, and nothing taken, where no such words stand.
+std::optional<Target> WordsReader::whichOpening(std::size_t start) {
+    constexpr int last = -1;
+    constexpr int middle = -2;
+    struct Which {
+        const char* said;
+        int index;
+        bool side = false;
+    };
+    static constexpr Which all[] = {{"left", 0, true},
+                                    {"left hand", 0, true},
+                                    {"left-hand", 0, true},
+                                    {"right", last, true},
+                                    {"right hand", last, true},
+                                    {"right-hand", last, true},
+                                    {"first", 0},
+                                    {"second", 1},
+                                    {"third", 2},
+                                    {"fourth", 3},
+                                    {"last", last},
+                                    {"middle", middle}};
+    const Room& room = *job_.room;
+    for (const Which& w : all)
+        for (const auto& [word, kind, is] :
+             {std::tuple{"window", OpeningKind::window, Target::Is::window},
+              std::tuple{"door", OpeningKind::door, Target::Is::door}}) {
+            const std::size_t end = endOf(fmt::format("{} {}", w.said, word));
+            if (end == 0)
+                continue;
+            goTo(end);
+            // Of the wall that is named; a side is also of the only one that has several.
+            auto wall = ofWall();
+            if (!wall && w.side)
+                wall = wallOfSeveral(kind, room);
+            std::vector<const Opening*> there;
+            for (const Opening& o : room.openings)
+                if (o.kind == kind && (!wall || o.wall == *wall))
+                    there.push_back(&o);
+            if (std::any_of(there.begin(), there.end(),
+                            [&](const Opening* o) { return o->wall != there.front()->wall; }))
+                return numbered(kind, is, word, start);
+            std::sort(there.begin(), there.end(),
+                      [](const Opening* a, const Opening* b) { return a->left < b->left; });
+            const auto n = static_cast<int>(there.size());
+            const int index = w.index == last     ? n - 1
+                              : w.index == middle ? (n % 2 == 1 ? n / 2 : n)
+                                                  : w.index;
+            if (index < 0 || index >= n)
+                fail(start, at_ - start, worded("there is no {}", since(start)),
+                     worded("there {} {}", n == 1 ? "is just" : "are", n));
+            return targetOf(*there[static_cast<std::size_t>(index)]);
+        }
+    return {};
+}
+
 Target WordsReader::numbered(OpeningKind kind, Target::Is is, const char* what, std::size_t start) {
     const Room& room = *job_.room;
     Target t;
@@ -187,11 +259,11 @@ Target WordsReader::numbered(OpeningKind kind, Target::Is is, const char* what, 
             numbers.push_back(o.number);
     t.is = is;
     // "the window on wall A"
-    if (const std::size_t here = at(); take({"on wall", "in wall"})) {
-        const auto i = wallIndex(word());
+    const std::size_t here = at();
+    if (const auto wall = ofWall()) {
         std::vector<int> there;
         for (const auto& o : room.openings)
-            if (o.kind == kind && i && o.wall == *i)
+            if (o.kind == kind && o.wall == *wall)
                 there.push_back(o.number);
         if (there.size() == 1) {
             t.index = there.front();
@@ -307,36 +379,8 @@ Target WordsReader::target(bool pieces) {
             if (f.kind == FixtureKind::chimney || f.kind == FixtureKind::fireplace)
                 return wallTarget(f.wall);
     at_ = start;
-    // "the left window": of those in one wall, seen from inside.
-    if (const bool left = take({"left", "left hand", "left-hand"});
-        left || take({"right", "right hand", "right-hand"})) {
-        for (const auto& [word, kind, is] :
-             {std::tuple{"window", OpeningKind::window, Target::Is::window},
-              std::tuple{"door", OpeningKind::door, Target::Is::door}}) {
-            if (!take({word}))
-                continue;
-            // Of the wall that is named, or of the only one that has several.
-            std::optional<int> of;
-            const std::size_t after = at_;
-            if (take({"on wall", "in wall", "of wall", "along wall", "on the wall", "in the wall"}))
-                of = wallIndex(this->word());
-            else
-                of = wallOfSeveral(kind, room);
-            const Opening* best = nullptr;
-            for (const Opening& o : room.openings) {
-                if (o.kind != kind || (of && o.wall != *of))
-                    continue;
-                if (best != nullptr && best->wall != o.wall)
-                    return numbered(kind, is, word, start);
-                if (best == nullptr || (left ? o.left < best->left : o.left > best->left))
-                    best = &o;
-            }
-            if (best != nullptr)
-                return targetOf(*best);
-            at_ = after;
-        }
-        at_ = start;
-    }
+    if (const auto which = whichOpening(start))
+        return *which;
     if (const auto sort = take({"long", "longest", "longer"})      ? 1
                           : take({"short", "shortest", "shorter"}) ? -1
                                                                    : 0;

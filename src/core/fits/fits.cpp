@@ -21,8 +21,28 @@ namespace mezzet {
 
 namespace {
 
-/// The free stretches of a wall for what is so deep, mm along it from its left end. Windows with a
-/// sill lower than `high` take theirs, when that is said.
+/// A new piece against a wall, its middle so far along it, mm.
+Piece againstWall(const Project& job, const KindPtr& kind, int wall, double middle, Length wide,
+                  double depth) {
+    const Wall& w = job.room->walls[static_cast<std::size_t>(wall)];
+    Piece p = pieceOf(kind);
+    p.size.width = wide;
+    p.size.depth = Length::millimetres(depth);
+    p.name = job.scheme().freeName(kind->name);
+    Tie against;
+    against.kind = Tie::Kind::against;
+    against.of = wallTarget(wall);
+    Tie centred;
+    centred.kind = Tie::Kind::centredOn;
+    centred.of = against.of;
+    centred.distance = Length::millimetres(middle - w.length().mm() / 2);
+    p.ties = {against, centred};
+    p.pose.at = w.at(Length::millimetres(middle)) + w.inward() * depth / 2;
+    return p;
+}
+
+} // namespace
+
 std::vector<std::pair<double, double>> freeAlong(const Scene& scene, int wall, double depth,
                                                  std::optional<Length> high) {
     const Room& room = *scene.room;
@@ -64,28 +84,6 @@ std::vector<std::pair<double, double>> freeAlong(const Scene& scene, int wall, d
     }
     return out;
 }
-
-/// A new piece against a wall, its middle so far along it, mm.
-Piece againstWall(const Project& job, const KindPtr& kind, int wall, double middle, Length wide,
-                  double depth) {
-    const Wall& w = job.room->walls[static_cast<std::size_t>(wall)];
-    Piece p = pieceOf(kind);
-    p.size.width = wide;
-    p.size.depth = Length::millimetres(depth);
-    p.name = job.scheme().freeName(kind->name);
-    Tie against;
-    against.kind = Tie::Kind::against;
-    against.of = wallTarget(wall);
-    Tie centred;
-    centred.kind = Tie::Kind::centredOn;
-    centred.of = against.of;
-    centred.distance = Length::millimetres(middle - w.length().mm() / 2);
-    p.ties = {against, centred};
-    p.pose.at = w.at(Length::millimetres(middle)) + w.inward() * depth / 2;
-    return p;
-}
-
-} // namespace
 
 FitAnswer widthsThatFit(const Project& job, const Kind& kind, int wall) {
     FitAnswer out;

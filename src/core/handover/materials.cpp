@@ -18,27 +18,34 @@ double paintLitres(double squareMetres) {
     return squareMetres * paintCoats / squareMetresALitre;
 }
 
+PaintWanted paintFor(double area, Units units) {
+    const bool metric = isMetric(units);
+    const double litres = paintLitres(area / 1e6);
+    PaintWanted out;
+    out.quantity =
+        std::max(1, static_cast<int>(std::ceil(metric ? litres : litres / litresAGallon)));
+    out.amount = metric ? worded("{} litres", out.quantity) : worded("{} gallons", out.quantity);
+    out.goesFor = writeArea(squareMetresALitre * 1e6 * (metric ? 1 : litresAGallon), units);
+    return out;
+}
+
 std::vector<Material> materialsOf(const Project& job, std::size_t scheme) {
     std::vector<Material> out;
     const Scheme& s = *job.schemes[scheme];
     const Room& room = *job.roomOf(scheme);
-    const bool metric = isMetric(job.notation.units);
     const RoomFacts facts = factsOf(room);
     const auto paint = [&](std::string name, const std::optional<Rgb>& colour, double area) {
         if (!colour || area <= 0)
             return;
-        const double litres = paintLitres(area / 1e6);
+        const auto wanted = paintFor(area, job.notation.units);
         Material m;
         m.name = std::move(name);
         m.room = room.name;
-        m.quantity =
-            std::max(1, static_cast<int>(std::ceil(metric ? litres : litres / litresAGallon)));
+        m.quantity = wanted.quantity;
         // How far a litre or a gallon goes is assumed, and said.
-        const double spread = squareMetresALitre * 1e6 * (metric ? 1 : litresAGallon);
         m.note = worded("{} ({}), {} for two coats on {}, at {} to one (assumed)",
-                        colourWord(*colour), hexOf(*colour),
-                        metric ? worded("{} litres", m.quantity) : worded("{} gallons", m.quantity),
-                        writeArea(area, job.notation.units), writeArea(spread, job.notation.units));
+                        colourWord(*colour), hexOf(*colour), wanted.amount,
+                        writeArea(area, job.notation.units), wanted.goesFor);
         out.push_back(std::move(m));
     };
     paint(std::string(told("Wall paint")), s.dressing.walls, facts.netWallArea());

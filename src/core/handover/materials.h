@@ -22,6 +22,13 @@ struct Material {
 [[nodiscard]] double paintLitres(double squareMetres);
 inline constexpr double paintCoats = 2;
 inline constexpr double litresAGallon = 3.785411784;
+/// The same of an area in mm², as it is bought and said.
+struct PaintWanted {
+    int quantity = 1;    ///< litres, or gallons in feet and inches, rounded up
+    std::string amount;  ///< "4 litres"
+    std::string goesFor; ///< the area that one of them covers once, which is assumed: "10 m²"
+};
+[[nodiscard]] PaintWanted paintFor(double area, Units);
 
 /// Of one scheme and its room, in order: walls, ceiling, pads.
 [[nodiscard]] std::vector<Material> materialsOf(const Project&, std::size_t scheme);

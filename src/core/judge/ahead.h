@@ -71,4 +71,13 @@ std::optional<Stop> firstAhead(const FloorView& scene, const Lane& lane, Length 
     return best;
 }
 
+/// The floor before one side of a piece, as wide as that side, and what comes first there. Left and
+/// right are as one faces it, as in “left of”.
+struct SideAhead {
+    Lane lane;
+    std::optional<Stop> stop;
+};
+/// Chairs that are drawn up to it are part of how it is used, and stop nothing.
+[[nodiscard]] SideAhead aheadOf(const FloorView&, const Piece&, const Placed& where, Side);
+
 } // namespace mezzet

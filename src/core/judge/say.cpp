@@ -133,9 +133,7 @@ bool takesLong(std::string_view text) {
 
 Result<Said> readSaid(std::string_view text, const Project& job, int selected, SurfaceId surface,
                       const Stopped& stopped) {
-    return readSaid(
-        text, job,
-        Listener{selected == 0 ? std::vector<int>{} : std::vector{selected}, surface, {}}, stopped);
+    return readSaid(text, job, listening(selected, surface), stopped);
 }
 
 Result<Said> readSaid(std::string_view text, const Project& job, const Listener& to,

@@ -55,6 +55,18 @@ std::string_view told(std::string_view english) {
     return text.empty() ? english : text;
 }
 
+bool speaksEnglish() {
+    return !speaking();
+}
+
+std::string ownHandbook() {
+    const auto folder = told(handbookKey);
+    const bool plain = std::all_of(folder.begin(), folder.end(), [](char c) {
+        return (c >= 'a' && c <= 'z') || (c >= 'A' && c <= 'Z') || c == '_' || c == '-';
+    });
+    return plain ? std::string(folder) : std::string();
+}
+
 char decimalMark() {
     return mark();
 }

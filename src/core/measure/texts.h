@@ -18,6 +18,9 @@ namespace mezzet {
 /// A text in the language the program speaks; the English one where there is no other.
 [[nodiscard]] std::string_view told(std::string_view english);
 
+/// Whether no other language was taken than English.
+[[nodiscard]] bool speaksEnglish();
+
 /// Takes other texts, English to its own; empty takes them away again. Asked before anything is
 /// said, and not while something is. An answer that is empty stands for the English text; the views
 /// must stay good.
@@ -30,6 +33,13 @@ void speak(Speaking);
 
 /// Of a language's own file: what its decimal mark is.
 inline constexpr std::string_view decimalMarkKey = "the decimal mark";
+
+/// Of the same: the folder under the handbook that has its pages in that language.
+inline constexpr std::string_view handbookKey = "the handbook's folder";
+
+/// The handbook's folder of the language that is spoken, by its own file; empty for English, and
+/// when what the file says is no plain name.
+[[nodiscard]] std::string ownHandbook();
 
 /// What stands between a number's whole and its decimals in sentences: '.' or ','. Files and JSON
 /// have '.' always. Said once, at the start, as the locale has it.

@@ -47,6 +47,21 @@ double integral(const Outline& o, const Plane& h) {
     return sum;
 }
 
+/// A wall's face in mm², openings and all. Curves, bays and alcoves have more wall than their
+/// chord.
+double faceOf(const Room& room, int wall) {
+    const auto top = room.topOf(wall);
+    double area = 0;
+    for (std::size_t k = 0; k + 1 < top.size(); ++k)
+        area += (top[k + 1].x - top[k].x) * (top[k].y + top[k + 1].y) / 2;
+    double along = 0;
+    for (std::size_t k = 0; k < room.edge.size(); ++k)
+        if (room.edgeWall[k] == wall)
+            along += room.stretchAt(k).length().mm();
+    return area +
+           (along - room.walls[static_cast<std::size_t>(wall)].length().mm()) * room.ceiling.mm();
+}
+
 class Facts {
 public:
     explicit Facts(const Room& room) : room_(room) {}
@@ -111,20 +126,8 @@ private:
     }
 
     void walls() {
-        for (std::size_t i = 0; i < room_.walls.size(); ++i) {
-            const Wall& w = room_.walls[i];
-            const auto top = room_.topOf(static_cast<int>(i));
-            double area = 0;
-            for (std::size_t k = 0; k + 1 < top.size(); ++k)
-                area += (top[k + 1].x - top[k].x) * (top[k].y + top[k + 1].y) / 2;
-            // Curves, bays and alcoves have more wall than their chord.
-            double along = 0;
-            for (std::size_t k = 0; k < room_.edge.size(); ++k)
-                if (room_.edgeWall[k] == static_cast<int>(i))
-                    along += room_.stretchAt(k).length().mm();
-            area += (along - w.length().mm()) * room_.ceiling.mm();
-            out_.wallArea += area;
-        }
+        for (std::size_t i = 0; i < room_.walls.size(); ++i)
+            out_.wallArea += faceOf(room_, static_cast<int>(i));
         for (const Recess& r : room_.recesses)
             if (r.height > Length{}) // a low alcove's sides are lower; over its back is wall again
                 out_.wallArea -= (room_.ceiling - r.height).mm() * r.depth.mm() * 2;
@@ -240,6 +243,16 @@ private:
 };
 
 } // namespace
+
+double netAreaOf(const Room& room, int wall) {
+    if (!room.closed)
+        return 0;
+    double area = faceOf(room, wall);
+    for (const Opening& o : room.openings)
+        if (o.wall == wall)
+            area -= o.width.mm() * o.height.mm();
+    return area;
+}
 
 RoomFacts factsOf(const Room& room) {
     return Facts(room).run();

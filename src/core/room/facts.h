@@ -23,6 +23,10 @@ struct RoomFacts {
 /// Of a closed room; all nothing while it is open.
 [[nodiscard]] RoomFacts factsOf(const Room&);
 
+/// One wall's face from floor to ceiling, mm², curves and recesses along it counted, its openings
+/// taken off; steps of the floor are not counted. Nothing while the room is open.
+[[nodiscard]] double netAreaOf(const Room&, int wall);
+
 /// What to be careful about in this room, as sentences: what may carry the house, fire, stairs and
 /// headroom against IRC R311.7 (riser at most 7 3/4 in, tread at least 10, headroom 80, width 36).
 [[nodiscard]] std::vector<std::string> cautionsOf(const Room&);

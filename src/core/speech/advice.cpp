@@ -20,6 +20,7 @@
 
 #include <algorithm>
 #include <cmath>
+#include <regex>
 
 namespace mezzet {
 
@@ -35,6 +36,8 @@ Answer told(FitAnswer found) {
         out.words += (i == 0 ? ": " : "; ") + found.choices[i].title +
                      (found.choices[i].detail.empty() ? "" : ", " + found.choices[i].detail);
     for (std::size_t i = 0; i < std::min<std::size_t>(2, found.reasons.size()); ++i) {
+        if (out.words.find(found.reasons[i]) != std::string::npos)
+            continue; // a choice has told it
         while (out.words.ends_with("."))
             out.words.pop_back();
         out.words += ". " + found.reasons[i];
@@ -287,7 +290,51 @@ std::optional<Answer> whatFits(Asking& a) {
     return out;
 }
 
+/// "can the cot go under window 1?": what is there, tried at that place; "can a bed go on wall A?":
+/// as one seen in a shop. None where no place is said.
+std::optional<Answer> couldItGo(Asking& a) {
+    static const std::regex words(
+        "(?:(the|my|our|this|that) )?(.+?) (?:go|stand|fit|hang|sit|live|be put|be placed|be hung) "
+        "((?:on|in|at|under|by|near|next to|beside|between|against|along|in front of|behind|over|"
+        "above|below|opposite|to the left of|to the right of|left of|right of) .+?)\\??",
+        std::regex::icase | std::regex::optimize);
+    const std::string rest(trimmed(a.in.rest()));
+    std::smatch found;
+    if (!std::regex_match(rest, found, words))
+        return {};
+    const std::size_t at = a.in.at();
+    int id = 0;
+    WordsReader subject(found[2].first == found[2].second ? std::string() : found[2].str(), a.job,
+                        {});
+    try {
+        id = subject.piece();
+        if (!subject.done())
+            id = 0;
+    } catch (const LineFault&) {
+        id = 0;
+    }
+    if (id == 0)
+        return found[1].matched
+                   ? std::nullopt
+                   : std::optional(asked(a, "does " + found[2].str() + " fit " + found[3].str()));
+    const std::string name = a.job.scheme().byId(id)->name;
+    const auto line = fmt::format("put {} {}", name, found[3].str());
+    auto said = readSpoken(line, a.job, listening(a.selected));
+    if (!said && asksFirst(said.problem())) // it is only tried
+        said = readSpoken(line + " anyway", a.job, listening(a.selected));
+    if (!said)
+        a.in.fail(at, rest.size(), said.problem().what, said.problem().remedy);
+    a.in.goTo(at + rest.size());
+    if (said->is != Spoken::Is::edit)
+        return {};
+    Answer out = told(fitsThere(a.job, said->said.edit, id));
+    out.about = {id};
+    return out;
+}
+
 std::optional<Answer> doesItFit(Asking& a) {
+    if (auto there = couldItGo(a))
+        return there;
     // A piece that is there, at its own size.
     if (a.in.endOf("the") > 0 || a.in.nameAhead()) {
         const std::size_t at = a.in.at();
@@ -377,7 +424,7 @@ std::optional<Answer> roomFor(Asking& a) {
     int n = 0;
     if (!a.in.takeCount(n)) {
         if (can)
-            return {};
+            return couldItGo(a);
         a.in.goTo(start);
         return doesItFit(a);
     }

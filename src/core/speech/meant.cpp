@@ -13,6 +13,19 @@
 
 namespace mezzet {
 
+bool isAtWall(const Piece& p, int wall, const Scene& scene) {
+    if (p.on.isCarried() || wallBehind(scene, p.id) != wall)
+        return false;
+    if (p.onWall())
+        return true;
+    constexpr double aStepAway = 300;
+    const FloorView floor(scene);
+    const auto before = standingBefore(floor, wall);
+    return std::any_of(before.begin(), before.end(), [&](const Standing& s) {
+        return floor.placed[s.index].id == p.id && s.off < aStepAway;
+    });
+}
+
 std::regex meaning(const char* words) {
     return std::regex(words, std::regex::icase | std::regex::optimize);
 }
@@ -257,21 +270,6 @@ void atAnEnd(const std::string& line, const Project& job, std::vector<std::strin
     out.push_back(std::move(place));
 }
 
-/// Whether a piece hangs on a wall, or stands at it: what stands out in the room with its back
-/// that way is not on it.
-bool isAtWall(const Piece& p, int wall, const Scene& scene) {
-    if (p.on.isCarried() || wallBehind(scene, p.id) != wall)
-        return false;
-    if (p.onWall())
-        return true;
-    constexpr double aStepAway = 300;
-    const FloorView floor(scene);
-    const auto before = standingBefore(floor, wall);
-    return std::any_of(before.begin(), before.end(), [&](const Standing& s) {
-        return floor.placed[s.index].id == p.id && s.off < aStepAway;
-    });
-}
-
 /// "everything on wall B": what stands or hangs there.
 void everythingAt(const std::string& line, const Project& job, std::vector<std::string>& out) {
     static const Pattern words = meaning(
@@ -295,7 +293,7 @@ void everythingAt(const std::string& line, const Project& job, std::vector<std::
     }
     if (!names.empty())
         out.push_back(found.prefix().str() + fmt::format("{}", fmt::join(names, ", ")) +
-                      std::string(in.rest()));
+                      (in.done() ? "" : " ") + std::string(in.rest()));
 }
 
 /// "above the headboard": the bed it belongs to.

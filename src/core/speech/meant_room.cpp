@@ -1,7 +1,7 @@
 // Chairs at their tables, and the floor kept free about a thing.
+#include "edit/arrange.h"
 #include "edit/beside_wall.h"
 #include "edit/words_reader.h"
-#include "geometry/lane.h"
 #include "judge/ahead.h"
 #include "measure/text.h"
 #include "scheme/on_wall.h"
@@ -16,20 +16,18 @@ namespace mezzet {
 
 namespace {
 
-const Tie* placeTie(const Piece& p) {
-    const auto it = std::find_if(p.ties.begin(), p.ties.end(),
-                                 [](const Tie& t) { return t.kind == Tie::Kind::atPlace; });
-    return it == p.ties.end() ? nullptr : &*it;
-}
-
 /// The chairs at a table that words tell: "the chairs", "all the chairs", "the desk chair", "it".
 std::vector<const Piece*> chairsTold(const std::string& words, const Project& job) {
+    const auto hasPlace = [&](const Piece& p) {
+        const Tie* at = tieToTable(p, job.scheme());
+        return at != nullptr && at->kind == Tie::Kind::atPlace;
+    };
     std::vector<const Piece*> out;
     static const auto all = meaning("(?:all (?:of )?)?(?:the |my )?(?:dining |supper )?(?:chairs|"
                                     "seats|stools)(?: at the table)?");
     if (std::regex_match(words, all)) {
         for (const Piece& p : job.scheme().pieces)
-            if (placeTie(p) != nullptr)
+            if (hasPlace(p))
                 out.push_back(&p);
         return out;
     }
@@ -38,7 +36,7 @@ std::vector<const Piece*> chairsTold(const std::string& words, const Project& jo
         out.push_back(one);
     } else if (std::smatch found; std::regex_match(words, found, kind)) {
         for (const Piece& p : job.scheme().pieces)
-            if (placeTie(p) != nullptr || p.kind == nounIn(words, job))
+            if (hasPlace(p) || p.kind == nounIn(words, job))
                 out.push_back(&p);
         if (out.size() > 1)
             out.clear();
@@ -57,24 +55,9 @@ void tucked(const std::string& line, const Project& job, std::vector<std::string
     if (!std::regex_match(line, found, first) && !std::regex_match(line, found, last))
         return;
     std::string said;
-    for (const Piece* p : chairsTold(found[1], job)) {
-        const Tie* at = placeTie(*p);
-        // A desk chair that stands anywhere: at its desk.
-        const Piece* table = at != nullptr ? job.scheme().byId(at->of.piece) : nullptr;
-        if (table == nullptr)
-            for (const Tie& t : p->ties)
-                if (const Piece* of = job.scheme().byId(t.of.piece);
-                    of != nullptr && t.of.is == Target::Is::piece && of->kind->isSatInTo())
-                    table = of;
-        if (table == nullptr)
-            continue;
-        // The part of the table's places that is under it.
-        const Length seat = p->heights.seat.value_or(p->size.height);
-        const Length in = table->kind->clearBelow > seat ? p->size.depth * 0.5 : Length{};
-        said += fmt::format("{}{} place {} of {} at {}, tucked {}", said.empty() ? "" : "; then ",
-                            p->name, at != nullptr ? at->place : 1, at != nullptr ? at->places : 1,
-                            table->name, write(in, job.notation));
-    }
+    for (const Piece* p : chairsTold(found[1], job))
+        if (tieToTable(*p, job.scheme()) != nullptr)
+            said += fmt::format("{}push {} in", said.empty() ? "" : "; then ", p->name);
     if (!said.empty())
         out.push_back(std::move(said));
 }
@@ -99,15 +82,13 @@ void partlyUnder(const std::string& line, const Project& job, std::vector<std::s
                          : part.ends_with("quarter")               ? 0.25
                          : part == "partly" || part == "partially" ? 2.0 / 3
                                                                    : 0.5;
-    const Piece* rug = pieceNamed(found[2], job);
-    const KindPtr kind = nounIn(found[2].str(), job);
+    const std::string lying = found[2];
+    const Piece* rug = pieceNamed(lying, job);
+    const KindPtr kind = nounIn(lying, job);
     Length deep = rug != nullptr ? rug->size.depth : kind ? kind->size.depth : Length{};
     // Its size may be said: the second figure, or the only one of what is round.
-    WordsReader in(line, job);
-    in.goTo(static_cast<std::size_t>(found.position(2)));
     static const auto sized = meaning("([0-9][^ ]*?)(?: ?(?:x|by) ?([0-9][^ ]*))?(?: .*)?");
-    if (std::smatch size;
-        rug == nullptr && std::regex_search(line, size, sized) && size.position() >= 0) {
+    if (std::smatch size; rug == nullptr && std::regex_search(lying, size, sized)) {
         const auto unit = job.notation.units;
         if (auto l = readLength(size[2].matched ? size[2].str() : size[1].str(), unit))
             deep = *l;
@@ -166,25 +147,16 @@ void roomKept(const std::string& line, const Project& job, std::vector<std::stri
     const Placed* where = of != nullptr && scene ? (*scene)->fromAbove(of->id) : nullptr;
     if (where == nullptr || !wanted || !of->on.isFloor())
         return;
-    const Vec2 front = where->pose.front();
-    const bool back = side == "behind" || side == "at the back";
-    const bool left = side.find("left") != std::string::npos;
-    const bool right = side.find("right") != std::string::npos;
-    const Vec2 way = back ? -front : left ? -quarter(front) : right ? quarter(front) : front;
-    Lane lane;
-    lane.from = where->pose.at + way * ((left || right ? of->size.width : of->size.depth).mm() / 2);
-    lane.along = way;
-    lane.halfWidth = (left || right ? of->size.depth : of->size.width) / 2;
-    const FloorView floor(**scene);
-    const auto stop = firstAhead(floor, lane, Length::metres(100), [&](std::size_t i) {
-        const Piece& other = floor.piece(i);
-        const bool itsSeat =
-            other.kind->isSeat() && std::any_of(other.ties.begin(), other.ties.end(),
-                                                [&](const Tie& t) { return t.refersTo(of->id); });
-        return other.id != of->id && !itsSeat;
-    });
-    const char* word = back ? "behind" : left ? "left of" : right ? "right of" : "in front of";
+    const Side at = side == "behind" || side == "at the back" ? Side::behind
+                    : side.find("left") != std::string::npos  ? Side::left
+                    : side.find("right") != std::string::npos ? Side::right
+                                                              : Side::front;
+    const auto stop = aheadOf(FloorView(**scene), *of, *where, at).stop;
     if (!stop || stop->ahead >= wanted->mm() - 0.01) {
+        const char* word = at == Side::behind  ? "behind"
+                           : at == Side::left  ? "left of"
+                           : at == Side::right ? "right of"
+                                               : "in front of";
         out.push_back(fmt::format("how much room is {} {}?", word, of->name));
         return;
     }
@@ -233,31 +205,29 @@ void awayAlongWall(const std::string& line, const Project& job, std::vector<std:
     if (!std::regex_match(line, found, words))
         return;
     const auto& walls = job.room->walls;
-    const auto wall = std::find_if(walls.begin(), walls.end(), [&](const Wall& w) {
-        return foldCase(w.name) == foldCase(found[2].str());
-    });
+    const auto index = wallIndex(found[2].str());
     const auto scene = sceneOf(job);
-    if (wall == walls.end() || !scene)
+    if (!index || *index >= static_cast<int>(walls.size()) || !scene)
         return;
+    const Wall& wall = walls[static_cast<std::size_t>(*index)];
     const std::string thing = found[3];
     WordsReader in(thing, job);
     try {
         const Target t = in.target();
         if (!in.done())
             return;
-        const auto index = static_cast<int>(wall - walls.begin());
         std::optional<double> along;
-        if (const auto box = boxOn(t, index, **scene)) {
+        if (const auto box = boxOn(t, *index, **scene)) {
             along = box->centre().x;
         } else if (t.is == Target::Is::piece) {
             const Placed* p = (*scene)->fromAbove(t.piece);
             if (p != nullptr)
-                along = dot(p->pose.at - wall->start, wall->along());
+                along = dot(p->pose.at - wall.start, wall.along());
         }
         if (!along)
             return;
         out.push_back(fmt::format("{} in the {} corner of wall {}", found[1].str(),
-                                  *along > wall->length().mm() / 2 ? "left" : "right", wall->name));
+                                  *along > wall.length().mm() / 2 ? "left" : "right", wall.name));
     } catch (const LineFault&) {
         return;
     }
@@ -319,47 +289,27 @@ std::vector<const Opening*> openingsIn(int wall, OpeningKind kind, const Room& r
     return out;
 }
 
-/// "the right window on wall C", "the two windows on wall C", "on wall A, right of the window": by
-/// what is in the wall that is named.
+/// "the two windows on wall C", "on wall A, right of the window": by what is in the wall that is
+/// named.
 void openingsOfWall(const std::string& line, const Project& job, std::vector<std::string>& out) {
-    static const auto named =
-        meaning("\\b(?:the |a |an )?(?:(left|right|first|second|third|last|middle)(?:[- ]hand)? )?"
-                "(window|door) (?:on|in|of|along|at) (?:the )?wall ([a-z])\\b");
     static const auto several =
         meaning("\\b(?:the |both |all |all the |both the |each of the |the two |two |the three )+"
                 "(window|door)s (?:on|in|of|along|at) (?:the )?wall ([a-z])\\b");
-    static const auto elsewhere = meaning("\\bthe (?:(left|right|first|second|last|middle)(?:[- "
-                                          "]hand)? )?(window|door)\\b(?! ?[0-9])");
+    static const auto elsewhere =
+        meaning("\\bthe (?:(?:left|right|first|second|last|middle)(?:[- "
+                "]hand)? )?(?:window|door)\\b(?! ?[0-9]| (?:on|in|of|along|at) "
+                "(?:the )?wall)");
     static const auto theOwn = meaning("^[a-z]+ (?:the|my|it|them|both)\\b");
     static const auto wallSaid = meaning("\\bwall ([a-z])\\b");
     const Room& room = *job.room;
-    const auto wallNamed = [&](const std::string& letter) {
-        for (std::size_t i = 0; i < room.walls.size(); ++i)
-            if (foldCase(room.walls[i].name) == foldCase(letter))
-                return static_cast<int>(i);
-        return -1;
-    };
-    const auto kindNamed = [](const std::string& word) {
-        return foldCase(word) == "door" ? OpeningKind::door : OpeningKind::window;
-    };
-    // As one faces the wall from inside, the first is at its left.
-    const auto pick = [&](const std::string& which, const std::vector<const Opening*>& all) {
-        const auto word = foldCase(which);
-        const Opening* none = nullptr;
-        if (all.empty() || (word.empty() && all.size() > 1))
-            return none;
-        if (word == "right" || word == "last")
-            return all.back();
-        if (word == "second" || word == "middle")
-            return all.size() > 1 ? all[1] : none;
-        if (word == "third")
-            return all.size() > 2 ? all[2] : none;
-        return all.front();
+    const auto all = [&](const std::string& wall, const std::string& word) {
+        return openingsIn(wallIndex(wall).value_or(-1),
+                          foldCase(word) == "door" ? OpeningKind::door : OpeningKind::window, room);
     };
     const auto name = [&](const Opening& o) { return words(targetOf(o), job.wording()); };
     std::smatch found;
     if (std::regex_search(line, found, several)) {
-        const auto all = openingsIn(wallNamed(found[2]), kindNamed(found[1]), room);
+        const auto there = all(found[2], found[1]);
         const auto before = found.prefix().str();
         // One thing goes in the middle of two; of "both" and "each" there is one for either.
         static const auto at = meaning("^(.*?)\\b(?:in front of|under|below|beneath|at|by|against|"
@@ -367,31 +317,25 @@ void openingsOfWall(const std::string& line, const Project& job, std::vector<std
         static const auto ofEach = meaning("\\b(?:both|all|each)\\b");
         std::smatch side;
         const std::string windows = found[0];
-        if (all.size() == 2 && foldCase(before).ends_with("between ")) {
-            out.push_back(before + name(*all[0]) + " and " + name(*all[1]) + found.suffix().str());
-        } else if (all.size() == 2 && !std::regex_search(windows, ofEach) &&
+        if (there.size() == 2 && foldCase(before).ends_with("between ")) {
+            out.push_back(before + name(*there[0]) + " and " + name(*there[1]) +
+                          found.suffix().str());
+        } else if (there.size() == 2 && !std::regex_search(windows, ofEach) &&
                    std::regex_match(before, side, at)) {
             out.push_back(fmt::format("{}on wall {}, centred between {} and {}{}", side[1].str(),
-                                      found[2].str(), name(*all[0]), name(*all[1]),
+                                      found[2].str(), name(*there[0]), name(*there[1]),
                                       found.suffix().str()));
-        } else if (!all.empty() && !foldCase(before).starts_with("the ") &&
+        } else if (!there.empty() && !foldCase(before).starts_with("the ") &&
                    !std::regex_search(before, theOwn)) {
             // Each is one more: "put curtains on both windows of wall C".
             static const auto verb = meaning("^(?:(?:put|hang|place|add|set|stand) )?(?=[a-z])");
             const auto one =
                 std::regex_replace(before, verb, "add ", std::regex_constants::format_first_only);
             std::string each;
-            for (const Opening* o : all)
+            for (const Opening* o : there)
                 each += (each.empty() ? "" : "; then ") + one + name(*o) + found.suffix().str();
             out.push_back(std::move(each));
         }
-        return;
-    }
-    if (std::regex_search(line, found, named)) {
-        const Opening* o =
-            pick(found[1], openingsIn(wallNamed(found[3]), kindNamed(found[2]), room));
-        if (o != nullptr)
-            out.push_back(found.prefix().str() + name(*o) + found.suffix().str());
         return;
     }
     // "on wall B between the windows"
@@ -399,18 +343,15 @@ void openingsOfWall(const std::string& line, const Project& job, std::vector<std
         meaning("\\bbetween (?:the |the two |two |both |both the )(window|door)s\\b");
     std::smatch wall;
     if (std::regex_search(line, wall, wallSaid) && std::regex_search(line, found, betweenThem)) {
-        const auto all = openingsIn(wallNamed(wall[1]), kindNamed(found[1]), room);
-        if (all.size() == 2)
-            out.push_back(fmt::format("{}between {} and {}{}", found.prefix().str(), name(*all[0]),
-                                      name(*all[1]), found.suffix().str()));
+        const auto there = all(wall[1], found[1]);
+        if (there.size() == 2)
+            out.push_back(fmt::format("{}between {} and {}{}", found.prefix().str(),
+                                      name(*there[0]), name(*there[1]), found.suffix().str()));
         return;
     }
-    if (std::regex_search(line, wall, wallSaid) && std::regex_search(line, found, elsewhere)) {
-        const Opening* o =
-            pick(found[1], openingsIn(wallNamed(wall[1]), kindNamed(found[2]), room));
-        if (o != nullptr)
-            out.push_back(found.prefix().str() + name(*o) + found.suffix().str());
-    }
+    if (std::regex_search(line, wall, wallSaid) && std::regex_search(line, found, elsewhere))
+        out.push_back(fmt::format("{}{} on wall {}{}", found.prefix().str(), found[0].str(),
+                                  wall[1].str(), found.suffix().str()));
 }
 
 /// "a second wing chair on the other side of the fire": of something in a wall, where one of its

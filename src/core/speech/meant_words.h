@@ -18,6 +18,10 @@ namespace mezzet {
 /// The piece that words name, alone; none for several, or for something else.
 [[nodiscard]] const Piece* pieceNamed(const std::string& words, const Project&);
 
+/// Whether a piece hangs on a wall, or stands at it: what stands out in the room with its back
+/// that way is not on it.
+[[nodiscard]] bool isAtWall(const Piece&, int wall, const Scene&);
+
 /// One way of meaning: the sentences, put plainly, that a line may stand for are added.
 using Meaning = void (*)(const std::string& line, const Project&, std::vector<std::string>& out);
 /// Of chairs at their tables, and of the floor kept free about a thing.

@@ -1,7 +1,6 @@
 // Questions about what is there: how far, how big, where.
 #include "edit/beside_wall.h"
 #include "geometry/gap.h"
-#include "geometry/lane.h"
 #include "judge/ahead.h"
 #include "measure/text.h"
 #include "measure/texts.h"
@@ -409,21 +408,29 @@ std::optional<Answer> where(Asking& a) {
     return out;
 }
 
+/// "in front of", "to the left of": takes it; none, and nothing taken, where no side is said.
+std::optional<Side> sideSaid(Asking& a) {
+    if (a.in.take({"in front of", "before", "past"}))
+        return Side::front;
+    if (a.in.take({"behind", "at the back of"}))
+        return Side::behind;
+    for (const auto& [side, word] : {std::pair{Side::left, "left"}, {Side::right, "right"}})
+        for (const char* begins : {"to the ", "on the ", "at the ", ""})
+            if (const auto at = std::string(begins) + word;
+                a.in.take({at + " of", at + " side of", at + " hand side of"}))
+                return side;
+    return {};
+}
+
 /// "how much room is in front of the wardrobe?": from that side of it to what comes first there.
 std::optional<Answer> roomBefore(Asking& a) {
     a.in.take({"is", "are", "do i have", "do we have", "have i", "have we"});
-    a.in.take({"there", "left"});
-    a.in.take({"left", "free"});
-    Side side = Side::left;
-    bool told = true;
-    if (a.in.take({"in front of", "before", "past"}))
-        side = Side::front;
-    else if (a.in.take({"behind", "at the back of"}))
-        side = Side::behind;
-    else if (a.in.take({"to the right of", "right of"}))
-        side = Side::right;
-    else
-        told = a.in.take({"to the left of", "left of"});
+    a.in.take({"there", "there is"});
+    // "is left of it" tells a side, "is left in front of it" doesn't.
+    auto told = sideSaid(a);
+    if (!told && a.in.take({"left", "free"}))
+        told = sideSaid(a);
+    const Side side = told.value_or(Side::left);
     const bool beside = !told && a.in.take({"beside", "next to", "at the sides of"});
     const bool around = !told && !beside && a.in.take({"all around", "around", "round"});
     if (!told && !beside && !around)
@@ -440,29 +447,7 @@ std::optional<Answer> roomBefore(Asking& a) {
     a.end();
     const Piece& p = *a.scene->pieceById(id);
     const FloorView floor(*a.scene);
-    const auto found = [&](Side s) {
-        const Vec2 front = where->pose.front();
-        // Left and right as one faces it.
-        const Vec2 out = s == Side::front    ? front
-                         : s == Side::behind ? -front
-                         : s == Side::left   ? -quarter(front)
-                                             : quarter(front);
-        const bool along = s == Side::front || s == Side::behind;
-        const double half = (along ? p.size.depth : p.size.width).mm() / 2;
-        Lane lane;
-        lane.from = where->pose.at + out * half;
-        lane.along = out;
-        lane.halfWidth = (along ? p.size.width : p.size.depth) / 2;
-        return std::pair{lane, firstAhead(floor, lane, Length::metres(100), [&](std::size_t i) {
-                             // Chairs that are drawn up to it are part of how it is used.
-                             const Piece& other = floor.piece(i);
-                             const bool itsSeat =
-                                 other.kind->isSeat() &&
-                                 std::any_of(other.ties.begin(), other.ties.end(),
-                                             [id](const Tie& t) { return t.refersTo(id); });
-                             return other.id != id && !itsSeat;
-                         })};
-    };
+    const auto found = [&](Side s) { return aheadOf(floor, p, *where, s); };
     if (around) {
         // Each side by itself, in the order one tells them.
         Answer out;
@@ -486,7 +471,7 @@ std::optional<Answer> roomBefore(Asking& a) {
     auto best = found(side);
     if (beside)
         if (auto other = found(Side::right);
-            other.second && (!best.second || other.second->ahead > best.second->ahead))
+            other.stop && (!best.stop || other.stop->ahead > best.stop->ahead))
             best = other;
     const auto& [lane, stop] = best;
     if (!stop)
@@ -548,7 +533,8 @@ std::optional<Answer> wallBeside(Asking& a) {
 
 const std::vector<Question>& measuredQuestions() {
     static const std::vector<Question> all{
-        {{"how much room is", "how much space is", "how much room", "how much space"},
+        {{"how much room is", "how much space is", "how much room", "how much space",
+          "how much clearance is", "how much clearance"},
          &roomBefore,
          "the clear floor on one side of a piece, to what comes first there",
          "how much room is in front of sofa?"},

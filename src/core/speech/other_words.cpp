@@ -131,8 +131,15 @@ std::string replaced(const std::string& text, const char* pattern, const std::st
 bool isTheirOwn(std::string_view text) {
     if (text.size() > 300)
         return true;
+    // A quote stands before a word; behind a figure or its fraction it is the mark of inches.
+    for (auto at = text.find('"'); at != std::string_view::npos; at = text.find('"', at + 1)) {
+        const auto before = at == 0 ? ' ' : text[at - 1];
+        const bool fraction = static_cast<unsigned char>(before) >= 0x80U;
+        if (!fraction && (before < '0' || before > '9'))
+            return true;
+    }
     const auto folded = foldCase(text);
-    for (const char* free : {"\"", "“", "called ", "named ", "because ", "note ", "title "})
+    for (const char* free : {"“", "called ", "named ", "because ", "note ", "title "})
         if (folded.find(free) != std::string::npos)
             return true;
     return false;
@@ -200,6 +207,23 @@ int wallOfBoth(OpeningKind kind, const Room& room) {
     return walls.size() == 2 && walls[0] == walls[1] ? walls[0] : -1;
 }
 
+/// The names of the two openings of a kind in the only wall that has two; none where there is no
+/// such wall, or several.
+std::vector<std::string> twoOf(OpeningKind kind, const Room& room) {
+    std::vector<std::string> out;
+    for (int wall = 0; wall < static_cast<int>(room.walls.size()); ++wall) {
+        std::vector<std::string> here;
+        for (const Opening& o : room.openings)
+            if (o.kind == kind && o.wall == wall)
+                here.push_back(o.name());
+        if (here.size() > 2 || (here.size() == 2 && !out.empty()))
+            return {};
+        if (here.size() == 2)
+            out = here;
+    }
+    return out;
+}
+
 /// Curtains and the like, of which each window has its own.
 bool isWindowWear(const std::string& folded) {
     return std::any_of(std::begin(windowWear), std::end(windowWear),
@@ -255,9 +279,13 @@ std::vector<std::string> saidOtherwise(std::string_view text, const Project& job
         int count = 0;
         for (const Opening& o : job.room->openings)
             count += o.kind == kind ? 1 : 0;
-        if (count == 2)
-            whole = replaced(whole, fmt::format("between (?:the )?(?:two )?{}", many).c_str(),
-                             fmt::format("between {0} 1 and {0} 2", one));
+        // The two there are, or those of the only wall that has two.
+        if (const auto two = twoOf(kind, *job.room); count == 2 || two.size() == 2)
+            whole = replaced(
+                whole,
+                fmt::format("between (?:the )?(?:two )?{}\\b(?! (?:on|in|of) )", many).c_str(),
+                count == 2 ? fmt::format("between {0} 1 and {0} 2", one)
+                           : fmt::format("between {} and {}", two[0], two[1]));
         // "under the two windows", of one wall.
         if (const int in = wallOfBoth(kind, *job.room); in >= 0)
             whole = replaced(
@@ -303,12 +331,12 @@ std::vector<std::string> saidOtherwise(std::string_view text, const Project& job
     for (auto& said : aboutChairs(whole, job))
         out.push_back(std::move(said));
     // Made once: a line is read at every key.
-    struct Pattern {
+    struct Known {
         std::string needs; ///< words without which it can't be meant
         std::regex words;
     };
     static const auto patterns = [] {
-        std::vector<Pattern> made;
+        std::vector<Known> made;
         for (const OtherWords& o : otherWords())
             made.push_back(
                 {needed(o.said), std::regex(o.said, std::regex::icase | std::regex::optimize)});

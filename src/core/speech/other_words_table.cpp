@@ -107,7 +107,6 @@ constexpr OtherWords others[] = {
     {"(?:we|i) (?:need|want|would like|'d like|have) (.+)", "$1"},
     {"(?:can|could) (?:we|i|you) (?:have|get|put|place|add) (.+?)\\??", "$1"},
     {"let's (?:have|put|add|try) (.+)", "$1"},
-    {"(.*?)\\b(?:further|farther) (?:away )?from\\b(.*)", "$1away from$2"},
     {"(.+?) on the floor (by|next to|beside|near|in|under|behind|before|against|between) (.+)",
      "$1 $2 $3"},
     {"(.+?) (?:in here|in this room|for this room)", "$1"},
@@ -237,9 +236,34 @@ constexpr OtherWords others[] = {
     {"((?:put |hang |add )?(?:roman |blackout )?(?:blinds?|curtains?|shades?|drapes?|shutters?)\\b"
      ".*?) (?:in|at|on|for|over|across) (?:the|both|all|all the|both the) windows",
      "$1 on each window"},
+    {"(.*?)(?:the )?wall ([a-z])'s (window|door)\\b(.*)", "$1the $3 on wall $2$4"},
+    {"(?:is|are) (.+?) (?:far enough apart|(?:too|a bit) (?:close|near|far apart)(?: "
+     "together)?|close "
+     "enough(?: together)?)\\??",
+     "how far apart are $1?"},
+    {"how high is the (?:top|bottom|foot|cent(?:re|er)|middle|underside|lower edge) of (.+?)\\??",
+     "how high is $1?"},
+    {"(?:raise|lower|move|shift|hang|bring) (.+?) (?:till|until|so that|so) (?:its|the|it's) "
+     "(centre|center|top|bottom|foot) (?:is|comes|hangs)(?: at)? ([0-9].*)",
+     "$1 $2 at $3"},
+    {"(.+?),? (?:with (?:its|the) )?(?:bottom|foot|lower edge|underside) ([0-9].*? (?:above|over) "
+     ".+)",
+     "$1 $2"},
+    {"(?:is|are) (?:anything|something|things|any of (?:it|them)) (?:too |wrong|not right|to "
+     "mend|off)"
+     ".*",
+     "what is wrong?"},
+    {"(?:which|what)(?: things| pieces| ones)? (?:is|are) too .+", "what is wrong?"},
+    {"(.+?),? one (at|on|by|beside) (?:each|either|every) (end|side) of (.+)",
+     "$1 $2 each $3 of $4"},
+    {"give (?:me|us) (an? .+)", "add $1"},
+    {"(.+?) (?:that|which)(?:'s|s| is) ([0-9][^ ]*(?: ?(?:cm|mm|m|in|inches|inch|feet|ft|foot))? "
+     "(?:tall|high|wide|long|deep|across).*)",
+     "$1 $2"},
     {"(what height should .+?) (?:be|hang|go|sit)(?: at)?\\??", "$1?"},
-    {"(?:move|slide|push|pull|bring|shift|take|put) (.+?) (?:over |across )?to ((?:the )?(?:window|"
-     "door|fireplace|chimney|fire|radiator)(?: [0-9])?)",
+    {"(?:move|slide|push|pull|bring|shift|take|put) (.+?) (?:over |across )?to ((?:the )?(?:left |"
+     "right |first |second |third |last |middle )?(?:window|door|fireplace|chimney|fire|radiator)"
+     "(?: [0-9])?(?: (?:on|in|of) (?:the )?wall [a-z])?)",
      "put $1 by $2"},
     {"(?:raise|lower|move|hang|put|drop|bring) (.+?),? so (?:that )?(?:it|they)(?:'s|'re| is| are| "
      "hangs?| sits?| comes?| ends? up) ([0-9].+? (?:above|below|over|under) .+)",
@@ -374,7 +398,6 @@ constexpr OtherWords others[] = {
     {"(?:move|put|set|pull|push|slide|shift|have) (.+?),? so (?:that )?(?:it's|its|it is|they're|"
      "they are) (.+)",
      "$1 $2"},
-    {"make (.+?) ([0-9].*?) (?:further|farther) (?:away )?from (.+)", "move $1 $2 away from $3"},
     {"make (.+?) ([0-9].*?) (?:closer|nearer) to (.+)", "move $1 $2 toward $3"},
     {"(.*\\bwall ([a-z])\\b.*?)\\bcorner (?:with|at|by|of) (?:the )?wall ([a-z])\\b(.*)",
      "$1corner $2$3$4"},

@@ -1,7 +1,9 @@
 // Questions about what is known of a thing: its colour, its cost, its weight, what stands on it;
 // and why something can't be done.
 #include "colour/colour.h"
+#include "edit/beside_wall.h"
 #include "edit/line.h"
+#include "fits/fits.h"
 #include "handover/list.h"
 #include "handover/materials.h"
 #include "hang/hooks.h"
@@ -13,10 +15,10 @@
 #include "scheme/on_wall.h"
 #include "scheme/spoken.h"
 #include "scheme/words.h"
+#include "speech/meant_words.h"
 #include "speech/questions.h"
 
 #include <algorithm>
-#include <cmath>
 
 namespace mezzet {
 
@@ -101,8 +103,103 @@ std::optional<Answer> howHeavy(Asking& a) {
     return out;
 }
 
+/// The middle of a target in the room's plan: of what hangs the place of its wall behind it.
+Vec2 inPlan(const Target& t, const Scene& scene) {
+    const Piece* p = t.is == Target::Is::piece ? scene.pieceById(t.piece) : nullptr;
+    if (p == nullptr || !p->onWall())
+        return middleOf(t, scene);
+    const Wall& w = scene.room->walls[static_cast<std::size_t>(p->wall())];
+    return w.start + w.along() * scene.byId(p->id)->pose.at.x;
+}
+
+/// "what is on wall A?": what hangs there and stands against it, from its left.
+std::optional<Answer> whatIsOnWall(Asking& a) {
+    const std::size_t at = a.in.at();
+    std::optional<Target> wall;
+    try {
+        if (const Target t = a.in.target(false); t.is == Target::Is::wall)
+            wall = t;
+    } catch (const LineFault&) {
+        wall.reset();
+    }
+    if (!wall) {
+        a.in.goTo(at);
+        return {};
+    }
+    a.end();
+    const Wall& w = a.job.room->walls[static_cast<std::size_t>(wall->index)];
+    std::vector<std::pair<double, const Piece*>> there;
+    for (const Piece& p : a.job.scheme().pieces)
+        if (p.group() == 0 && isAtWall(p, wall->index, *a.scene))
+            there.emplace_back(dot(inPlan(pieceTarget(p.id), *a.scene) - w.start, w.along()), &p);
+    std::stable_sort(there.begin(), there.end(),
+                     [](const auto& x, const auto& y) { return x.first < y.first; });
+    Answer out;
+    std::vector<std::string> names;
+    for (const auto& [along, p] : there) {
+        names.push_back(p->name);
+        out.about.push_back(p->id);
+    }
+    out.words = names.empty() ? worded("Nothing is on wall {}", w.name)
+                              : worded("On wall {}, from its left: {}", w.name, listed(names));
+    return out;
+}
+
+/// "is the mirror centred over the console?": along the wall of what hangs or is in it, else along
+/// the front of what it is asked of; of a rug or the room, both ways.
+std::optional<Answer> isCentred(Asking& a) {
+    const std::size_t start = a.in.at();
+    const auto another = [&] {
+        a.in.goTo(start);
+        return std::nullopt;
+    };
+    a.in.article();
+    int id = 0;
+    try {
+        id = a.in.piece();
+    } catch (const LineFault&) {
+        return another();
+    }
+    if (id == 0 || !a.in.take({"centred", "centered", "in the middle of", "central", "centrally"}))
+        return another();
+    a.in.take({"in the middle of", "on", "over", "above", "under", "below", "in front of", "with",
+               "to", "before", "in", "at"});
+    const Target of = a.in.target();
+    a.end();
+    const Piece& p = *a.scene->pieceById(id);
+    const Piece* other = of.is == Target::Is::piece ? a.scene->pieceById(of.piece) : nullptr;
+    const auto wall = p.onWall() ? std::optional(p.wall()) : wallOf(of, *a.scene);
+    const Vec2 off = inPlan(pieceTarget(id), *a.scene) - inPlan(of, *a.scene);
+    Answer out;
+    out.about = {id};
+    const auto name = spoken(of, a.wording());
+    constexpr double seen = 0.5; // mm
+    const bool bothWays =
+        !wall && (of.is == Target::Is::room || (other != nullptr && other->kind->flat()));
+    if (bothWays) {
+        out.words = norm(off) < seen
+                        ? worded("Yes: {} is in the middle of {}", p.name, name)
+                        : worded("No: {} is {} off the middle of {}", p.name,
+                                 writeGap(Length::millimetres(norm(off)), a.job.notation), name);
+        return out;
+    }
+    const Placed* seat = other != nullptr ? a.scene->fromAbove(other->id) : nullptr;
+    if (!wall && seat == nullptr)
+        return another();
+    const Vec2 right =
+        wall ? a.job.room->walls[static_cast<std::size_t>(*wall)].along() : seat->pose.right();
+    const double by = dot(off, right);
+    const auto figure = writeGap(Length::millimetres(std::abs(by)), a.job.notation);
+    out.words = std::abs(by) < seen ? worded("Yes: {} is centred on {}", p.name, name)
+                : by > 0 ? worded("No: {} is {} right of the middle of {}", p.name, figure, name)
+                         : worded("No: {} is {} left of the middle of {}", p.name, figure, name);
+    return out;
+}
+
 /// "what is on the console?"
 std::optional<Answer> whatIsOn(Asking& a) {
+    if (auto wall = whatIsOnWall(a))
+        return wall;
     const int id = a.piece();
     a.end();
     const Piece& board = *a.scene->pieceById(id);
@@ -124,78 +221,80 @@ std::optional<Answer> whatIsOn(Asking& a) {
     return out;
 }
 
-/// "how much paint do I need?": for the walls and the ceiling, whatever their colour.
+/// "how much paint do I need?": for the walls and the ceiling, or one of them, whatever their
+/// colour.
 std::optional<Answer> howMuchPaint(Asking& a) {
-    a.in.take({"do i need", "do we need", "is needed", "will i need", "should i buy", "for"});
-    a.in.take({"for the walls", "the walls", "walls", "for the room", "the room"});
+    a.in.take({"do i need", "do we need", "does it take", "is needed", "will i need",
+               "should i buy", "would i need"});
+    a.in.take({"to do", "to paint", "for", "on"});
+    const bool ceilingAlone = a.in.take({"the ceiling", "ceiling"});
+    if (!ceilingAlone)
+        a.in.take({"the walls", "walls", "the whole room", "the room", "room", "this room"});
+    std::optional<Target> one;
+    if (!ceilingAlone && !a.in.done())
+        one = a.in.target(false);
+    if (one && one->is != Target::Is::wall)
+        return {};
     a.end();
     const RoomFacts facts = factsOf(*a.job.room);
     const auto units = a.job.notation.units;
-    const auto amount = [&](double area) {
-        const double litres = paintLitres(area / 1e6);
-        return isMetric(units)
-                   ? worded("{} litres", static_cast<int>(std::ceil(litres)))
-                   : worded("{} gallons", static_cast<int>(std::ceil(litres / litresAGallon)));
-    };
+    const auto walls = paintFor(facts.netWallArea(), units);
+    const auto ceiling = paintFor(facts.ceilingArea, units);
     Answer out;
+    if (const double area = one            ? netAreaOf(*a.job.room, one->index)
+                            : ceilingAlone ? facts.ceilingArea
+                                           : 0;
+        area > 0) {
+        const auto paint = paintFor(area, units);
+        out.words = worded(
+            "{}: {}, two coats on {}. That is at {} to one (assumed): by what the "
+            "tin says it covers it may be more or less",
+            one ? worded("Wall {}", a.job.room->walls[static_cast<std::size_t>(one->index)].name)
+                : std::string(mezzet::told("Ceiling")),
+            paint.amount, writeArea(area, units), paint.goesFor);
+        return out;
+    }
     if (facts.netWallArea() <= 0 || facts.ceilingArea <= 0)
         out.words =
             mezzet::told("The room's walls are not all measured, so their area isn't known");
     else
         out.words =
-            worded("Walls: {}, two coats on {}. Ceiling: {}, two coats on {}. By what the tin "
-                   "says it covers it may be more or less",
-                   amount(facts.netWallArea()), writeArea(facts.netWallArea(), units),
-                   amount(facts.ceilingArea), writeArea(facts.ceilingArea, units));
+            worded("Walls: {}, two coats on {}. Ceiling: {}, two coats on {}. That is at {} to one "
+                   "(assumed): by what the tin says it covers it may be more or less",
+                   walls.amount, writeArea(facts.netWallArea(), units), ceiling.amount,
+                   writeArea(facts.ceilingArea, units), walls.goesFor);
     return out;
 }
 
-/// "how much wall is free on wall C?": the stretches of it before which nothing stands, and in
-/// which nothing is.
+/// "how much wall is free on wall C?": the stretches of it where what is usually as deep as a chest
+/// can stand.
 std::optional<Answer> freeWall(Asking& a) {
     a.in.article();
     const Target t = a.in.target(false);
     if (t.is != Target::Is::wall)
         return {};
     a.end();
-    const Scene& s = *a.scene;
-    const Wall& w = s.room->walls[static_cast<std::size_t>(t.index)];
-    const double length = w.length().mm();
-    std::vector<std::pair<double, double>> taken;
-    for (const Opening& o : s.room->openings)
-        if (o.wall == t.index && o.kind != OpeningKind::window)
-            taken.emplace_back(o.left.mm(), (o.left + o.width).mm());
-    for (const Fixture& f : s.room->fixtures)
-        if (f.wall == t.index && f.takesFloor())
-            taken.emplace_back(f.left.mm(), (f.left + f.width).mm());
-    const FloorView floor(s);
-    constexpr double near = 600; // what stands farther off leaves the wall free
-    for (const Standing& one : standingBefore(floor, t.index))
-        if (one.off < near && !floor.piece(one.index).kind->flat() && one.base <= 0)
-            taken.emplace_back(one.left, one.right);
-    std::sort(taken.begin(), taken.end());
-    taken.emplace_back(length, length);
+    const Wall& w = a.job.room->walls[static_cast<std::size_t>(t.index)];
+    const auto size = [&](double l) { return writeGap(Length::millimetres(l), a.job.notation); };
+    // What keeps more than this off the wall leaves it free; assumed, and said.
+    const double deep = isMetric(a.job.notation.units) ? 600 : Length::inches(24).mm();
     std::vector<std::string> parts;
     Answer out;
-    double from = 0;
     double whole = 0;
-    for (const auto& [left, right] : taken) {
+    for (const auto& [from, to] : freeAlong(*a.scene, t.index, deep)) {
         constexpr double least = 50;
-        const double to = std::min(left, length);
-        if (to - from >= least) {
-            const auto figure = writeGap(Length::millimetres(to - from), a.job.notation);
-            parts.push_back(
-                worded("{} from {}", figure, writeGap(Length::millimetres(from), a.job.notation)));
-            out.marks.push_back(
-                {theFloor(), w.start + w.along() * from, w.start + w.along() * to, figure});
-            whole += to - from;
-        }
-        from = std::max(from, right);
+        if (to - from < least)
+            continue;
+        const auto figure = size(to - from);
+        parts.push_back(worded("{} from {}", figure, size(from)));
+        out.marks.push_back(
+            {theFloor(), w.start + w.along() * from, w.start + w.along() * to, figure});
+        whole += to - from;
     }
-    out.words = parts.empty()
-                    ? worded("Wall {} has nothing before it left free", w.name)
-                    : worded("Wall {} has {} free: {} from its left end", w.name,
-                             writeGap(Length::millimetres(whole), a.job.notation), listed(parts));
+    out.words = parts.empty() ? worded("Wall {} has nothing before it left free", w.name)
+                              : worded("Wall {} has {} free: {} from its left end", w.name,
+                                       size(whole), listed(parts));
+    out.words += worded("; for what is up to {} deep (assumed)", size(deep));
     return out;
 }
 
@@ -230,10 +329,8 @@ std::optional<Answer> whatIsHere(Asking& a) {
 /// "what can be said?": a few lines that do here.
 std::optional<Answer> whatCanBeSaid(Asking& a) {
     a.end();
-    const Listener to{
-        a.selected != 0 ? std::vector<int>{a.selected} : std::vector<int>{}, theFloor(), {}};
     std::vector<std::string> lines;
-    for (auto& line : openings(a.job, to))
+    for (auto& line : openings(a.job, listening(a.selected)))
         lines.push_back(worded("“{}”", line));
     return Answer{
         worded("A thing and where it goes, what is done to it, or a question: {}. F1 tells "
@@ -277,9 +374,7 @@ std::optional<Answer> whyNot(Asking& a) {
     if (line.empty())
         a.in.failAhead("what is to be done?", "say it like: why can't I put sofa on wall B?");
     a.in.goTo(a.in.at() + a.in.rest().size());
-    const Listener to{
-        a.selected != 0 ? std::vector<int>{a.selected} : std::vector<int>{}, theFloor(), {}};
-    auto said = readSpoken(line, a.job, to);
+    auto said = readSpoken(line, a.job, listening(a.selected));
     Answer out;
     if (!said) {
         const Problem& p = said.problem();
@@ -318,13 +413,18 @@ const std::vector<Question>& plainQuestions() {
          "how heavy is mirror?"},
         {{"what is on", "what's on", "what stands on", "what is standing on", "whats on"},
          &whatIsOn,
-         "what stands on a piece",
-         "what is on console?"},
+         "what stands on a piece, or hangs on a wall and stands against it",
+         "what is on console?; what is on wall A?"},
+        {{"is", "are"},
+         &isCentred,
+         "whether a piece is in the middle of another, an opening or a wall, and how far it is off",
+         "is mirror centred over console?"},
         {{"how much wall is free on", "how much is free on", "how much room is free on"},
          &freeWall,
          "the stretches of a wall that nothing stands before",
          "how much wall is free on wall A?"},
-        {{"how much paint"},
+        {{"how much paint", "how many litres of paint", "how many liters of paint",
+          "how many gallons of paint", "how many tins of paint", "how many cans of paint"},
          &howMuchPaint,
          "paint for the walls and the ceiling, by their area",
          "how much paint do I need?"},

@@ -5,6 +5,7 @@
 #include "judge/say.h"
 #include "measure/text.h"
 #include "measure/texts.h"
+#include "speech/looks.h"
 #include "speech/meant.h"
 #include "speech/other_words.h"
 #include "speech/questions.h"
@@ -362,40 +363,28 @@ Result<Spoken> readInParts(std::string_view text, const Project& job, const List
 
 namespace {
 
-/// "a big mirror over the fire": how big is not said, so that one comes as large as usual, and is
-/// told of. Nothing for a line that says no such word, or doesn't add something.
-std::optional<Spoken> asLargeAsUsual(std::string_view text, const Project& job, const Listener& to,
-                                     const Stopped& stopped, int most) {
-    static const std::regex words(
-        "((?:(?:put|place|hang|add|set|stand|have|get|use|try) )?(?:(?:an?|one|two|three|four|five|"
-        "six|some|the|another) )?)((?:really |very |quite |nice |nice and |fairly )?(?:big|large|"
-        "small|little|huge|tiny|tall|long|short|wide|narrow|deep|shallow|oversized|generous|"
-        "good-sized|medium|medium-sized|decent|decent-sized|fairly))(?:,? )(.+)",
-        std::regex::icase | std::regex::optimize);
-    std::match_results<std::string_view::const_iterator> found;
-    if (!std::regex_match(text.begin(), text.end(), found, words))
+/// "a big leather sofa under the window": without how it looks, which is told. Nothing for a line
+/// that says nothing of it, or doesn't add something; what stands against the plain one is told of
+/// it.
+std::optional<Result<Spoken>> withItsLooks(std::string_view text, const Project& job,
+                                           const Listener& to, const Stopped& stopped) {
+    const auto looks = looksSaid(text, &job);
+    if (!looks)
         return {};
-    auto said = readInParts(found[1].str() + found[3].str(), job, to, stopped, most);
-    if (!said || said->is != Spoken::Is::edit)
+    auto said = readInParts(looks->plain, job, to, stopped, sentences);
+    if (said)
+        return wearLooks(*looks, job, *said) ? std::optional(std::move(said)) : std::nullopt;
+    Problem why = said.problem();
+    if (!asksFirst(why))
         return {};
-    std::vector<std::string> sizes;
-    for (const Act& a : said->said.edit.acts)
-        if (const auto* put = std::get_if<PutPiece>(&a);
-            put != nullptr && job.scheme().byId(put->piece.id) == nullptr) {
-            const Size& s = put->piece.size;
-            const Length second = put->piece.kind->hangs() ? s.height : s.depth;
-            const auto one = worded("{} x {}", writeBare(s.width, job.notation),
-                                    writeBare(second, job.notation));
-            if (std::find(sizes.begin(), sizes.end(), one) == sizes.end())
-                sizes.push_back(one);
-        }
-    if (sizes.empty())
-        return {};
-    auto told = worded("“{}” is no size: {} is taken, say another if it is to be one",
-                       trimmed(found[2].str()), listed(sizes));
-    said->said.preview += "; " + told;
-    said->said.edit.notices.push_back(std::move(told));
-    return std::move(*said);
+    // Where it stands in what was typed.
+    const auto before = characterCount(text.substr(0, looks->at));
+    const auto left = static_cast<int>(characterCount(text.substr(looks->at, looks->bytes)));
+    if (why.column > static_cast<int>(before))
+        why.column += left;
+    else if (why.column + why.width > static_cast<int>(before))
+        why.width += left;
+    return Result<Spoken>(std::move(why));
 }
 
 } // namespace
@@ -404,8 +393,8 @@ Result<Spoken> readSpoken(std::string_view text, const Project& job, const Liste
                           const Stopped& stopped) {
     auto said = readInParts(text, job, to, stopped, sentences);
     if (!said && isText(text) && !asksFirst(said.problem()) && !(stopped && stopped()))
-        if (auto usual = asLargeAsUsual(text, job, to, stopped, sentences))
-            return std::move(*usual);
+        if (auto plain = withItsLooks(text, job, to, stopped))
+            return std::move(*plain);
     if (!said)
         if (auto which = whichWall(text, *job.room))
             return std::move(*which);

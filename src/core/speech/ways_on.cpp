@@ -6,6 +6,7 @@
 #include "measure/text.h"
 #include "measure/texts.h"
 #include "speech/speech.h"
+#include "speech/vocabulary.h"
 
 #include <algorithm>
 #include <array>
@@ -16,59 +17,6 @@ namespace mezzet {
 namespace {
 
 constexpr std::size_t most = 3;
-
-struct Word {
-    std::size_t at = 0;
-    std::size_t size = 0;
-};
-
-std::vector<Word> wordsOf(std::string_view text) {
-    std::vector<Word> out;
-    for (std::size_t i = 0; i < text.size();) {
-        const auto stop = [&](char c) { return c == ' ' || c == ',' || c == ';' || c == '\t'; };
-        while (i < text.size() && stop(text[i]))
-            ++i;
-        const std::size_t from = i;
-        while (i < text.size() && !stop(text[i]))
-            ++i;
-        if (i > from)
-            out.push_back({from, i - from});
-    }
-    return out;
-}
-
-/// Every word a line may be made of.
-std::set<std::string> vocabulary(const Project& job) {
-    std::set<std::string> out;
-    const auto take = [&](std::string_view phrase) {
-        const auto folded = foldCase(phrase);
-        for (const Word& w : wordsOf(folded))
-            out.insert(folded.substr(w.at, w.size));
-        out.insert(folded);
-    };
-    for (const auto& verbs : {pieceVerbs(), arrangingVerbs(), groupVerbs(), jobVerbs(),
-                              lightVerbs(), dressingVerbs(), handoverVerbs()})
-        for (const VerbHelp& v : verbs)
-            for (const auto b : v.begins)
-                take(b);
-    for (const PhraseGroup& g : phraseGroups())
-        for (const Phrase& p : g.phrases)
-            for (const auto b : p.begins)
-                take(b);
-    for (const auto& k : job.library.kit->kinds()) {
-        take(k->name);
-        for (const auto& also : k->also)
-            take(also);
-    }
-    for (const Piece& p : job.scheme().pieces)
-        take(p.name);
-    for (const Opening& o : job.room->openings)
-        take(o.name());
-    for (const std::string_view w : {"wall", "corner", "window", "door", "room", "ceiling", "floor",
-                                     "chimney", "fireplace", "middle", "the"})
-        take(w);
-    return out;
-}
 
 class Ways {
 public:
@@ -108,7 +56,7 @@ private:
         out_.push_back(line);
     }
 
-    [[nodiscard]] std::string with(const Word& w, std::string_view instead) const {
+    [[nodiscard]] std::string with(const WordAt& w, std::string_view instead) const {
         return std::string(text_.substr(0, w.at)) + std::string(instead) +
                std::string(text_.substr(w.at + w.size));
     }
@@ -126,7 +74,7 @@ private:
             ++end;
         while (end > at && (text_[end - 1] < '0' || text_[end - 1] > '9'))
             --end;
-        const Word figures{at, end - at};
+        const WordAt figures{at, end - at};
         const auto said = std::string(text_.substr(at, figures.size));
         const bool metric = isMetric(job_.notation.units);
         const auto before = out_.size();
@@ -137,7 +85,7 @@ private:
 
     /// "a low dresser", "a long shelf": without the word; how low, its size would say.
     void withoutItsLook() {
-        for (const Word& w : wordsOf(text_)) {
+        for (const WordAt& w : wordsOf(text_)) {
             const auto said = foldCase(text_.substr(w.at, w.size));
             for (const std::string_view look :
                  {"low",   "long",  "tall",  "high",  "short",  "deep",   "shallow",    "narrow",
@@ -156,7 +104,7 @@ private:
         const auto figures = [](std::string_view w) {
             return w.find_first_of("0123456789'\"") != std::string_view::npos;
         };
-        for (const Word& w : wordsOf(text_)) {
+        for (const WordAt& w : wordsOf(text_)) {
             const auto said = foldCase(text_.substr(w.at, w.size));
             if (said.size() < 3 || figures(said) || known.count(said) > 0 ||
                 (said.ends_with("s") && known.count(said.substr(0, said.size() - 1)) > 0))
@@ -183,7 +131,7 @@ private:
     void theOneMeant(const Problem& fault) {
         if (fault.column <= 0 || fault.width <= 0)
             return;
-        const Word w = bytesOf(fault);
+        const WordAt w = bytesOf(fault);
         const auto said = plainWord(text_.substr(w.at, w.size));
         if (said.empty())
             return;
@@ -210,7 +158,7 @@ private:
     void thePlaceOnly(const Problem& fault) {
         if (fault.column <= 1)
             return;
-        const Word w = bytesOf(fault);
+        const WordAt w = bytesOf(fault);
         std::string_view before = trimmed(text_.substr(0, w.at));
         while (before.ends_with(","))
             before = trimmed(before.substr(0, before.size() - 1));
@@ -223,7 +171,7 @@ private:
     /// What can be asked of the piece that is named, or of the room.
     void aQuestionOfIt() {
         std::string subject;
-        for (const Word& w : wordsOf(text_)) {
+        for (const WordAt& w : wordsOf(text_)) {
             WordsReader in(text_, job_, to_.them);
             in.goTo(w.at);
             if (subject.empty() && in.nameAhead())
@@ -243,7 +191,7 @@ private:
     void aPlaceForIt() {
         std::string subject;
         bool hangs = false;
-        for (const Word& w : wordsOf(text_)) {
+        for (const WordAt& w : wordsOf(text_)) {
             try {
                 WordsReader in(text_, job_, to_.them);
                 in.goTo(w.at);
@@ -275,7 +223,7 @@ private:
         offer(subject + " in the middle of the room");
     }
 
-    [[nodiscard]] Word bytesOf(const Problem& p) const {
+    [[nodiscard]] WordAt bytesOf(const Problem& p) const {
         // Columns count characters.
         const auto byteAt = [&](int column) {
             std::size_t at = 0;

@@ -1,0 +1,262 @@
+// What a piece is called: by its whole name, by its kind, by the end of its name, by its place
+// among others; and several of them.
+#include "edit/words_reader.h"
+
+#include "edit/arrange.h"
+#include "edit/language.h"
+#include "edit/phrase.h"
+#include "measure/text.h"
+#include "measure/texts.h"
+
+#include <algorithm>
+#include <cmath>
+
+namespace mezzet {
+
+namespace {
+
+/// "chair 4"
+bool endsInAFigure(std::string_view said) {
+    const auto figure = said.find_last_not_of("0123456789");
+    return figure != std::string_view::npos && figure + 1 < said.size() && isBlank(said[figure]);
+}
+
+/// "chairs 4": several, and a figure of what is done with them; chair 4 is not meant.
+bool severalAndAFigure(std::string_view said) {
+    if (!endsInAFigure(said))
+        return false;
+    const auto word = trimmed(said.substr(0, said.find_last_not_of("0123456789")));
+    return word.size() > 2 && (word.ends_with('s') || word.ends_with('S')) &&
+           !word.ends_with("ss") && !word.ends_with("SS");
+}
+
+} // namespace
+
+WordsReader::Match WordsReader::longestName() {
+    skip();
+    const auto& names = plainNames();
+    Match best;
+    std::size_t e = at_;
+    for (int words = 0; words < 10 && e < text_.size(); ++words) {
+        while (e < text_.size() && endsWord(text_[e]))
+            ++e;
+        while (e < text_.size() && !endsWord(text_[e]))
+            ++e;
+        const auto slice = text_.substr(at_, e - at_);
+        const auto said = plainWord(slice);
+        const bool toTheLetter = severalAndAFigure(slice);
+        std::vector<int> exact;
+        for (std::size_t i = 0; i < names.size(); ++i)
+            if (const Piece& p = scheme().pieces[i];
+                names[i].own == said && (!toTheLetter || foldCase(p.name) == foldCase(slice)))
+                exact.push_back(p.id);
+        if (!exact.empty())
+            best = {e, exact};
+    }
+    return best;
+}
+
+int WordsReader::piece() {
+    skip();
+    const std::size_t start = at_;
+    offerPieces();
+    if (auto m = longestName(); m.end > 0) {
+        isOne(m, start);
+        at_ = m.end;
+        return m.ids.front();
+    }
+    // "the left armchair", "the other one"
+    const bool left = take({"left hand", "left-hand", "left"});
+    const bool right = !left && take({"right hand", "right-hand", "right"});
+    const bool other = !left && !right && take({"other"});
+    const int order = left || right || other ? 0 : orderSaid();
+    const bool one = left || right || other || order != 0;
+    Match m;
+    if (one && !them_.empty() && take({"one"})) {
+        // "the first one": of what was spoken of.
+        m.end = at_;
+        for (const Piece& p : scheme().pieces)
+            if (p.kind == scheme().byId(them_.front())->kind)
+                m.ids.push_back(p.id);
+    } else {
+        m = meantHere();
+    }
+    if (m.ids.empty()) {
+        at_ = start;
+        return 0;
+    }
+    std::vector<int> ids = m.ids;
+    if (other)
+        std::erase_if(
+            ids, [&](int id) { return std::find(them_.begin(), them_.end(), id) != them_.end(); });
+    if (const auto count = static_cast<int>(ids.size()); order > count)
+        ids.clear();
+    else if (order != 0)
+        ids = {ids[static_cast<std::size_t>(order > 0 ? order - 1 : count - 1)]};
+    if ((left || right) && ids.size() > 1) {
+        const auto x = [&](int id) { return scheme().byId(id)->pose.at.x; };
+        std::sort(ids.begin(), ids.end(),
+                  [&](int a, int b) { return left ? x(a) < x(b) : x(a) > x(b); });
+        // Side by side as one sees them, or neither is the left one.
+        if (std::abs(x(ids[0]) - x(ids[1])) > quiet.mm())
+            ids.resize(1);
+    }
+    if (ids.size() == 1) {
+        at_ = m.end;
+        return ids.front();
+    }
+    std::vector<std::string> names;
+    for (const int id : ids)
+        names.push_back(scheme().byId(id)->name);
+    if (ids.empty()) {
+        at_ = start;
+        return 0;
+    }
+    fail(start, m.end - start,
+         worded("“{}” could be {}", text_.substr(start, m.end - start), listed(names, "or")),
+         one ? "name it" : "say which");
+}
+
+WordsReader::Match WordsReader::meantHere(bool several) {
+    skip();
+    const std::size_t start = at_;
+    const auto& names = plainNames();
+    // By its kind, or by the beginning of its name, longest first.
+    std::size_t e = at_;
+    std::vector<std::size_t> stops;
+    while (e < text_.size() && stops.size() < 5) {
+        while (e < text_.size() && isBlank(text_[e]))
+            ++e;
+        if (e < text_.size() && endsWord(text_[e]))
+            break;
+        while (e < text_.size() && !endsWord(text_[e]))
+            ++e;
+        stops.push_back(e);
+    }
+    for (auto it = stops.rbegin(); it != stops.rend(); ++it) {
+        const auto slice = text_.substr(start, *it - start);
+        const auto said = plainWord(slice);
+        if (said.empty() || severalAndAFigure(slice) || (several && endsInAFigure(slice)))
+            continue;
+        const auto kindNamed = job_.library.kit->byWord(slice);
+        Match m;
+        m.end = *it;
+        const auto begins = said + " ";
+        const auto last = " " + said;
+        for (std::size_t i = 0; i < names.size(); ++i) {
+            // "the table" is whatever one of the room is called or is a table.
+            const Piece& p = scheme().pieces[i];
+            if (p.kind == kindNamed || names[i].own.starts_with(begins) ||
+                names[i].own.ends_with(last) || names[i].kind.ends_with(last))
+                m.ids.push_back(p.id);
+        }
+        // "the chairs", of an armchair and one called Right chair: of its kind only by its end.
+        const bool plural = several || slice.ends_with('s') || slice.ends_with('S');
+        const bool byName = std::none_of(m.ids.begin(), m.ids.end(), [&](int id) {
+            const Piece& p = *scheme().byId(id);
+            return p.kind == kindNamed || plainWord(p.kind->name).ends_with(last);
+        });
+        if (said.size() > 3 && (m.ids.empty() || (byName && plural)))
+            for (const Piece& p : scheme().pieces)
+                if (plainWord(p.kind->name).ends_with(said) &&
+                    std::find(m.ids.begin(), m.ids.end(), p.id) == m.ids.end())
+                    m.ids.push_back(p.id);
+        if (!m.ids.empty())
+            return m;
+        // "the chest", of a chest of drawers.
+        for (const Piece& p : scheme().pieces)
+            if (std::any_of(p.kind->also.begin(), p.kind->also.end(),
+                            [&](const std::string& a) { return plainWord(a).starts_with(begins); }))
+                m.ids.push_back(p.id);
+        if (kindNamed && !m.ids.empty())
+            return m;
+    }
+    return {};
+}
+
+std::vector<int> WordsReader::pieces() {
+    const std::size_t start = at();
+    if (!them_.empty() && take({"them all", "all of them", "both of them", "them", "these", "those",
+                                "they", "both"})) {
+        const bool alone = done() || ahead().empty() || phraseAhead(*this, false) ||
+                           lengthAhead() || ahead() == "and";
+        if (alone)
+            return them_;
+    }
+    at_ = start;
+    if (take({"everything", "all of it", "all pieces", "all the pieces"})) {
+        // "everything on wall B a foot to the left" is what is there, not all.
+        if (const std::size_t where = at(); take({"on", "along", "against", "at", "by"})) {
+            bool ofWall = false;
+            try {
+                ofWall = target(false).is == Target::Is::wall && !done();
+            } catch (const LineFault&) {
+                ofWall = false;
+            }
+            at_ = ofWall ? start : where;
+            if (ofWall)
+                return {};
+        }
+        std::vector<int> all;
+        for (const Piece& p : scheme().pieces)
+            if (p.group() == 0)
+                all.push_back(p.id);
+        if (!all.empty())
+            return all;
+        at_ = start;
+    }
+    const bool each = take({"each one of the", "every one of the", "each of the", "each of",
+                            "all of the", "all the", "every", "each", "all"});
+    const bool every = each || take({"both of the", "both the", "both"});
+    article();
+    const std::size_t here = at();
+    if (take({"end chairs", "chairs at the ends", "chairs at its ends"}))
+        if (auto ids = endChairs(scheme()); ids.size() > 1)
+            return ids;
+    at_ = here;
+    const auto m = meantHere(each);
+    const auto said = text_.substr(here, m.end > here ? m.end - here : 0);
+    // A name is one piece, unless it was said of several: "armchairs", with one called Armchair.
+    if (const auto named = longestName(); named.end > 0 && !each) {
+        const auto& name = scheme().byId(named.ids.front())->name;
+        if (named.end > m.end || foldCase(text_.substr(here, named.end - here)) == foldCase(name)) {
+            at_ = start;
+            return {};
+        }
+    }
+    const bool several = said.ends_with('s') || said.ends_with('S');
+    // "curtains" is one pair as well.
+    // "every chair" may be one.
+    const std::size_t least = each && !said.empty() ? 1 : 2;
+    if (m.ids.size() < least || !(several || every) ||
+        (!each && scheme().byId(m.ids.front())->kind->name.ends_with('s'))) {
+        at_ = start;
+        return {};
+    }
+    at_ = m.end;
+    return m.ids;
+}
+
+KindPtr WordsReader::kind() {
+    skip();
+    kindsOffered_.insert(at_);
+    std::size_t e = at_;
+    KindPtr best;
+    std::size_t end = at_;
+    for (int words = 0; words < 6 && e < text_.size(); ++words) {
+        while (e < text_.size() && isBlank(text_[e]))
+            ++e;
+        if (e < text_.size() && endsWord(text_[e]))
+            break;
+        while (e < text_.size() && !endsWord(text_[e]))
+            ++e;
+        if (auto k = job_.library.kit->byWord(text_.substr(at_, e - at_))) {
+            best = k;
+            end = e;
+        }
+    }
+    at_ = end;
+    return best;
+}
+
+} // namespace mezzet
