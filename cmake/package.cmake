@@ -10,7 +10,10 @@ add_custom_target(packed
   COMMAND ${CMAKE_COMMAND} -E make_directory ${PACKED}
   COMMAND ${CMAKE_COMMAND} -E env QT_QPA_PLATFORM=offscreen $<TARGET_FILE:mezzet-icons>
     ${CMAKE_SOURCE_DIR}/data/icons/mezzet.svg ${PACKED}/icons ${ICON_SIZES}
-  COMMAND sh -c "$<TARGET_FILE:mezzet-cli> man-page > ${PACKED}/mezzet-cli.1"
+  COMMAND ${CMAKE_COMMAND} -E make_directory ${PACKED}/de
+  COMMAND sh -c "MEZZET_LANGUAGE=en $<TARGET_FILE:mezzet-cli> man-page > ${PACKED}/mezzet-cli.1"
+  COMMAND sh -c "MEZZET_LANGUAGE=de MEZZET_DATA=${CMAKE_SOURCE_DIR}/data $<TARGET_FILE:mezzet-cli> man-page > ${PACKED}/de/mezzet-cli.1"
+  COMMAND sh -c "for p in ${CMAKE_SOURCE_DIR}/packaging/de/mezzet.1 ${CMAKE_SOURCE_DIR}/packaging/de/mezzet-laser.1 ${PACKED}/de/mezzet-cli.1; do gzip -9nc $p > ${PACKED}/de/$(basename $p).gz; done"
   COMMAND sh -c "$<TARGET_FILE:mezzet-cli> completion > ${PACKED}/mezzet-cli"
   COMMAND sh -c "for p in ${CMAKE_SOURCE_DIR}/packaging/mezzet.1 ${CMAKE_SOURCE_DIR}/packaging/mezzet-laser.1 ${PACKED}/mezzet-cli.1; do gzip -9nc $p > ${PACKED}/$(basename $p).gz; done"
   COMMAND sh -c "gzip -9nc ${CMAKE_SOURCE_DIR}/packaging/changelog > ${PACKED}/changelog.gz"
@@ -43,6 +46,7 @@ foreach(size IN LISTS ICON_SIZES)
 endforeach()
 foreach(page mezzet mezzet-cli mezzet-laser)
   install(FILES ${PACKED}/${page}.1.gz DESTINATION ${CMAKE_INSTALL_MANDIR}/man1)
+  install(FILES ${PACKED}/de/${page}.1.gz DESTINATION ${CMAKE_INSTALL_MANDIR}/de/man1)
 endforeach()
 install(FILES ${PACKED}/mezzet-cli
   DESTINATION ${CMAKE_INSTALL_DATADIR}/bash-completion/completions)

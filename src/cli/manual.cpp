@@ -1,5 +1,6 @@
 #include "manual.h"
 
+#include "measure/texts.h"
 #include <fmt/format.h>
 
 #include <cctype>
@@ -50,12 +51,15 @@ bool isShown(const CLI::App& a) {
 } // namespace
 
 std::string manPage(const CLI::App& app, const std::string& version, const std::string& date) {
-    std::string out =
-        fmt::format(".TH MEZZET-CLI 1 \"{}\" \"Mezzet {}\" \"User Commands\"\n", date, version);
-    out += ".SH NAME\nmezzet\\-cli \\- Mezzet without a window\n";
-    out += ".SH SYNOPSIS\n.B mezzet\\-cli\n.I COMMAND\n.RI [ ARGUMENTS ]\n";
-    out += ".SH DESCRIPTION\n" + roff(app.get_description()) + "\n";
-    out += ".SH COMMANDS\n";
+    const auto heading = [](std::string_view words) { return fmt::format(".SH {}\n", words); };
+    std::string out = fmt::format(".TH MEZZET-CLI 1 \"{}\" \"Mezzet {}\" \"{}\"\n", date, version,
+                                  told("User Commands"));
+    out +=
+        ".SH NAME\nmezzet\\-cli \\- " + roff(std::string(told("Mezzet without a window"))) + "\n";
+    out += heading(told("SYNOPSIS")) +
+           fmt::format(".B mezzet\\-cli\n.I {}\n.RI [ {} ]\n", told("COMMAND"), told("ARGUMENTS"));
+    out += heading(told("DESCRIPTION")) + roff(app.get_description()) + "\n";
+    out += heading(told("COMMANDS"));
     for (const CLI::App* sub : app.get_subcommands({})) {
         if (!isShown(*sub))
             continue;
@@ -73,12 +77,18 @@ std::string manPage(const CLI::App& app, const std::string& version, const std::
             out += (words.empty() ? std::string("\\&") : words) + "\n";
         }
     }
-    out += ".SH EXIT STATUS\n0 when it ran, 2 for wrong usage, 3 for bad input or when another "
-           "program "
-           "has the job; then what is wrong, and where, is on standard error.\n";
-    out += ".SH ENVIRONMENT\n.TP\n.B MEZZET_DATA\nwhere the program's data are\n.TP\n.B "
-           "MEZZET_STUDIO\nwhere what the studio keeps for itself is\n";
-    out += ".SH SEE ALSO\n.BR mezzet (1),\n.BR mezzet\\-laser (1)\n";
+    out += heading(told("EXIT STATUS")) +
+           roff(std::string(
+               told("0 when it ran, 2 for wrong usage, 3 for bad input or when another program has "
+                    "the job; then what is wrong, and where, is on standard error."))) +
+           "\n";
+    out += heading(told("ENVIRONMENT")) + ".TP\n.B MEZZET_DATA\n" +
+           roff(std::string(told("where the program's data are"))) + "\n.TP\n.B MEZZET_STUDIO\n" +
+           roff(std::string(told("where what the studio keeps for itself is"))) +
+           "\n.TP\n.B MEZZET_LANGUAGE\n" +
+           roff(std::string(told("the language that is spoken, like de; else the locale's"))) +
+           "\n";
+    out += heading(told("SEE ALSO")) + ".BR mezzet (1),\n.BR mezzet\\-laser (1)\n";
     return out;
 }
 

@@ -1,3 +1,4 @@
+#include "scheme/spoken.h"
 #include "scheme/surfaces.h"
 #include "sheets/drawing.h"
 #include "things/stock.h"
@@ -272,7 +273,8 @@ void drawOpeningFront(const Drawing& d, const Opening& o) {
         }
         }
     }
-    const Words name{QString::fromStdString(o.name()), sans(11 * d.pen), d.look.soft, 12};
+    const Words name{QString::fromStdString(spokenOfRoom(o.name())), sans(11 * d.pen), d.look.soft,
+                     12};
     const QRectF hole = QRectF(d.at(up(l, high)), d.at(up(r, low))).normalized();
     std::vector<QRectF> places;
     for (const double share : {0.0, 0.25, 0.5, 0.75, 1.0})

@@ -76,7 +76,7 @@ private:
         const TimedTask& at = s_.times[i];
         const double letter = std::clamp(row * 0.42, 1.8, 3.2);
         text({left, y, labels * 0.62 - 1, row}, Qt::AlignLeft | Qt::AlignVCenter,
-             q(std::string(told(t.task.name))), letter, false,
+             q(spokenTask(t.task.name)), letter, false,
              at.critical ? QFont::DemiBold : QFont::Normal);
         text({left + labels * 0.62, y, labels * 0.38 - 2, row}, Qt::AlignLeft | Qt::AlignVCenter,
              q(std::string(told(t.task.trade))), letter * 0.85, false, QFont::Normal,

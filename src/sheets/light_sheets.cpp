@@ -358,7 +358,7 @@ private:
         const Size& s = r.piece->size;
         const bool round = r.piece->footprint.form == FootprintForm::oval && s.width == s.depth;
         const std::string cells[] = {same ? r.piece->name : r.piece->name + ", " + kindName,
-                                     round ? of_.length(s.width) + " dia"
+                                     round ? worded("{} dia", of_.length(s.width))
                                            : of_.length(s.width) + " x " + of_.length(s.depth),
                                      fmt::format("{:.0f}", r.is.lumens),
                                      fmt::format("{:g}", std::round(r.is.watts * 10) / 10),

@@ -1,4 +1,6 @@
 #include "sheets/paper_pen.h"
+
+#include "measure/texts.h"
 #include "sheets/tr.h"
 
 #include <QDate>
@@ -72,7 +74,16 @@ void PaperPen::titleBlock(double x, double y, double w, double h,
 }
 
 std::string dateOr(const std::string& given) {
-    return given.empty() ? QDate::currentDate().toString("d MMMM yyyy").toStdString() : given;
+    if (!given.empty())
+        return given;
+    // texts
+    static constexpr const char* months[] = {"January",   "February", "March",    "April",
+                                             "May",       "June",     "July",     "August",
+                                             "September", "October",  "November", "December"};
+    // end of texts
+    const QDate today = QDate::currentDate();
+    return worded("{0} {1} {2}", today.day(), mezzet::told(months[today.month() - 1]),
+                  today.year());
 }
 
 } // namespace mezzet::sheets

@@ -98,6 +98,14 @@ TEST(Texts, ALanguageNamesTheFolderOfItsHandbook) {
     }
 }
 
+TEST(Texts, ATitleGoesOnSmallInEnglishAlone) {
+    EXPECT_EQ(goingOn("Gap to Sofa"), "gap to Sofa");
+    const auto own = readTexts(R"({"Gap to {}": "Abstand zu {}"})", "de.json");
+    speak(*own);
+    EXPECT_EQ(goingOn(worded("Gap to {}", "Sofa")), "Abstand zu Sofa");
+    speak({});
+}
+
 TEST(Texts, ThePageOfTheRulesHasFiguresOfOneSystem) {
     const auto inches = rulesPage(*library().book);
     EXPECT_NE(inches.find("Band: 12 to 18 in (low-and-close)"), std::string::npos);

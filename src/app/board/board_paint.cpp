@@ -1,6 +1,7 @@
 // What the board shows: the surface, the readings, the rulers.
 #include "app/board/board.h"
 #include "app/look/tr.h"
+#include "scheme/spoken.h"
 
 #include "app/look/style.h"
 #include "judge/rug_facts.h"
@@ -294,7 +295,8 @@ void Board::paintOver(const sheets::Drawing& d) {
             const bool outside = o.kind == OpeningKind::window;
             view = outside ? viewFromOutside(scene, o) : viewFromDoor(scene, o);
             from = QString::fromStdString(
-                (outside ? inOwnWords("From outside, through ") : inOwnWords("From ")) + o.name());
+                (outside ? inOwnWords("From outside, through ") : inOwnWords("From ")) +
+                spokenOfRoom(o.name()));
         }
         if (view) {
             sheets::drawView(d, *view);

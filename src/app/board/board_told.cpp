@@ -1,6 +1,8 @@
 // What is told when the pointer rests on the board.
 #include "app/board/board.h"
 #include "app/look/tr.h"
+#include "measure/texts.h"
+#include "scheme/spoken.h"
 
 #include "judge/reading.h"
 #include "scheme/words.h"
@@ -10,6 +12,13 @@
 namespace mezzet::app {
 
 namespace {
+
+/// An opening in the language that is spoken, and as the line knows it where that is otherwise.
+std::string called(const Opening& o) {
+    const auto own = spokenOfRoom(o.name());
+    const auto name = own == o.name() ? own : fmt::format("{} ({})", own, o.name());
+    return o.leadsTo.empty() ? name : worded("{}, to {}", name, o.leadsTo);
+}
 
 QString text(const std::string& s) {
     return QString::fromStdString(s);
@@ -60,8 +69,8 @@ QString Board::toldOfRoom(Vec2 p) const {
                 ? session_.surface() == onWall(o.wall) && within(p.x) && p.y >= o.sill.mm() &&
                       p.y <= o.head().mm()
                 : within(local.x) && local.y <= reach && local.y >= -sheets::drawnWall.mm() - reach)
-            return sized(o.name() + (o.leadsTo.empty() ? "" : " to " + o.leadsTo), o.width,
-                         o.height, o.kind == OpeningKind::window ? o.sill : Length{}, n);
+            return sized(called(o), o.width, o.height,
+                         o.kind == OpeningKind::window ? o.sill : Length{}, n);
     }
     for (const Fixture& f : room.fixtures) {
         bool here = false;

@@ -150,10 +150,10 @@ void HandbookDialog::openPage(int page, const QString& wanted) {
         for (QTextBlock b = text_->document()->begin(); b.isValid(); b = b.next()) {
             QTextCursor cursor(b);
             QTextBlockFormat f = b.blockFormat();
-            // A line all in the letters of code stands close to the next one.
-            const auto first = b.begin();
-            const bool code = !first.atEnd() && first.fragment().charFormat().fontFixedPitch() &&
-                              first.fragment().length() + 1 == b.length();
+            // A line of code stands close to the next one.
+            const bool isCode = f.hasProperty(QTextFormat::BlockCodeLanguage);
+            const bool code =
+                isCode && b.next().blockFormat().hasProperty(QTextFormat::BlockCodeLanguage);
             std::vector<std::pair<int, int>> links;
             for (auto part = b.begin(); !part.atEnd(); ++part)
                 if (part.fragment().charFormat().isAnchor())

@@ -4,6 +4,7 @@
 #include "app/dialogs/sheet_dialog.h"
 #include "app/look/style.h"
 #include "app/measure/trace_screen.h"
+#include "measure/texts.h"
 #include "room/facts.h"
 #include "sheets/blank_sheet.h"
 
@@ -353,7 +354,8 @@ void MeasureScreen::showFit() {
     for (const Suspect& x : room.fit.suspects)
         s += tr("<p style='margin:2px 0'><b>%1</b>, %2 standard errors</p>")
                  .arg(html(x.words))
-                 .arg(std::abs(x.standardised), 0, 'f', 1);
+                 .arg(QString::fromStdString(
+                     decimals(fmt::format("{:.1f}", std::abs(x.standardised)))));
     if (room.fit.next)
         s += tr("<p style='margin:2px 0'>%1</p>").arg(html(room.fit.next->words));
     if (room.fit.determined) {

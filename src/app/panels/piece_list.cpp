@@ -256,9 +256,10 @@ void PieceList::refill() {
             piece(p);
             // On a wall it matters how far off a thing stands, not how large its plan is.
             list_->item(list_->count() - 1)
-                ->setData(sizeRole, QString::fromStdString(writeGap(
-                                        Length::millimetres(std::max(at.off, 0.0)), job.notation)) +
-                                        " off");
+                ->setData(sizeRole,
+                          QString::fromStdString(
+                              worded("{} off", writeGap(Length::millimetres(std::max(at.off, 0.0)),
+                                                        job.notation))));
             mark(list_->item(list_->count() - 1));
         }
     }

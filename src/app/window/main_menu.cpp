@@ -5,6 +5,7 @@
 #include "app/dialogs/signs_dialog.h"
 #include "app/window/main_window.h"
 #include "measure/text.h"
+#include "measure/texts.h"
 
 #include <QActionGroup>
 #include <QFileDialog>
@@ -46,7 +47,7 @@ void MainWindow::buildMenu() {
     for (const sheets::SheetKind* k : sheets::sheetKinds()) {
         const auto key = keys.find(k->id);
         add(hand, QString("print:") + k->id,
-            tr("Print: %1 …").arg(QString::fromStdString(smallFirst(tr(k->title).toStdString()))),
+            tr("Print: %1 …").arg(QString::fromStdString(goingOn(tr(k->title).toStdString()))),
             QKeySequence(key == keys.end() ? "" : key->second), [this, k] { print(k->id); });
     }
     add(hand, "dxf", tr("Write the plan as DXF …"), {}, [this] { saveDxf(); });

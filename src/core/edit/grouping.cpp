@@ -370,7 +370,11 @@ private:
         in.take({"of"});
         std::vector<int> ids;
         do {
-            ids.push_back(readSubject(in, selected_));
+            // "them", "the pictures over the sofa", or one by one.
+            if (const auto several = in.pieces(); !several.empty())
+                ids.insert(ids.end(), several.begin(), several.end());
+            else
+                ids.push_back(readSubject(in, selected_));
         } while (in.take({"and", "with"}) || more());
         const Said s = how();
         auto made = makeGroup(job_, scene_, membersOf(job_.scheme(), ids), s.name,

@@ -179,7 +179,7 @@ std::vector<int> WordsReader::pieces() {
     if (!them_.empty() && take({"them all", "all of them", "both of them", "them", "these", "those",
                                 "they", "both"})) {
         const bool alone = done() || ahead().empty() || phraseAhead(*this, false) ||
-                           lengthAhead() || ahead() == "and";
+                           lengthAhead() || ahead() == "and" || ahead() == "as";
         if (alone)
             return them_;
     }

@@ -360,6 +360,16 @@ private:
 
 } // namespace
 
+std::string spokenTask(const std::string& name) {
+    constexpr std::string_view order = "order ";
+    constexpr std::string_view delivery = "delivery of ";
+    if (name.starts_with(order))
+        return worded("order {}", name.substr(order.size()));
+    if (name.starts_with(delivery))
+        return worded("delivery of {}", name.substr(delivery.size()));
+    return std::string(told(name));
+}
+
 Result<std::vector<JobTask>> jobTasks(const Project& job) {
     auto all = Drafts(job).all();
     if (all.size() > mostTasks)

@@ -21,6 +21,9 @@ struct JobTask {
 /// after one that is not there comes after what that one came after. Problem: as scheduled().
 [[nodiscard]] Result<std::vector<JobTask>> jobTasks(const Project&);
 
+/// What a task is called in the language that is spoken; by its own name where it has none there.
+[[nodiscard]] std::string spokenTask(const std::string& name);
+
 /// The tasks with their days.
 struct JobSchedule {
     std::vector<JobTask> tasks;

@@ -116,7 +116,7 @@ std::string whyOf(const Reading& r, const Wording& w) {
 
 std::string subjectOf(const Reading& r, const Wording& w) {
     const Piece* p = r.piece != 0 ? w.scheme.byId(r.piece) : nullptr;
-    return p != nullptr ? p->name : "The room";
+    return p != nullptr ? p->name : std::string(told("The room"));
 }
 
 std::string sentenceOf(const Reading& r, const Wording& w) {
@@ -124,7 +124,7 @@ std::string sentenceOf(const Reading& r, const Wording& w) {
 }
 
 std::string titleWithSubject(const Reading& r, const Wording& w) {
-    return subjectOf(r, w) + ": " + smallFirst(titleOf(r, w));
+    return subjectOf(r, w) + ": " + goingOn(titleOf(r, w));
 }
 
 double weightOf(const Reading& r) {

@@ -1,5 +1,7 @@
 #include "measure/texts.h"
 
+#include "measure/text.h"
+
 #include <nlohmann/json.hpp>
 
 #include <algorithm>
@@ -57,6 +59,10 @@ std::string_view told(std::string_view english) {
 
 bool speaksEnglish() {
     return !speaking();
+}
+
+std::string goingOn(std::string title) {
+    return speaksEnglish() ? smallFirst(std::move(title)) : title;
 }
 
 std::string ownHandbook() {

@@ -21,6 +21,10 @@ namespace mezzet {
 /// Whether no other language was taken than English.
 [[nodiscard]] bool speaksEnglish();
 
+/// A title that goes on behind another word: small in English, as it is in other languages, whose
+/// nouns may be written large.
+[[nodiscard]] std::string goingOn(std::string title);
+
 /// Takes other texts, English to its own; empty takes them away again. Asked before anything is
 /// said, and not while something is. An answer that is empty stands for the English text; the views
 /// must stay good.

@@ -38,6 +38,10 @@ std::string spoken(const Target& t, const Wording& w) {
     return t.is == Target::Is::piece ? said : inOwn(said);
 }
 
+std::string spokenOfRoom(const std::string& name) {
+    return inOwn(name);
+}
+
 std::string spoken(SurfaceId on, const Wording& w) {
     if (on.isFloor() || on.isCeiling())
         return inOwn(words(on, w));

@@ -1,6 +1,7 @@
 #include "scheme/words.h"
 
 #include "measure/text.h"
+#include "measure/texts.h"
 
 #include <fmt/format.h>
 
@@ -110,7 +111,7 @@ std::string_view levelName(Level l) {
 std::string footprintWords(const Piece& p, Notation n) {
     const Size s = p.outlineSize();
     if (p.footprint.form == FootprintForm::oval && abs(s.width - s.depth) <= quiet)
-        return writeBare(s.width, n) + " dia";
+        return worded("{} dia", writeBare(s.width, n));
     return fmt::format("{} x {}", writeBare(s.width, n), writeBare(s.depth, n));
 }
 

@@ -286,6 +286,14 @@ std::vector<std::string> saidOtherwise(std::string_view text, const Project& job
                 fmt::format("between (?:the )?(?:two )?{}\\b(?! (?:on|in|of) )", many).c_str(),
                 count == 2 ? fmt::format("between {0} 1 and {0} 2", one)
                            : fmt::format("between {} and {}", two[0], two[1]));
+        // "along wall A, under the windows"
+        if (const auto two = twoOf(kind, *job.room); two.size() == 2)
+            whole = replaced(whole,
+                             fmt::format("\\b((?:on|along|against) (?:the )?wall [a-z]),? "
+                                         "(?:under|below|beneath) the {}\\b",
+                                         many)
+                                 .c_str(),
+                             fmt::format("$1, centred between {} and {}", two[0], two[1]));
         // "under the two windows", of one wall.
         if (const int in = wallOfBoth(kind, *job.room); in >= 0)
             whole = replaced(

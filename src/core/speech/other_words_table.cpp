@@ -257,6 +257,13 @@ constexpr OtherWords others[] = {
     {"(.+?),? one (at|on|by|beside) (?:each|either|every) (end|side) of (.+)",
      "$1 $2 each $3 of $4"},
     {"give (?:me|us) (an? .+)", "add $1"},
+    {"(?:hang |put |add )?((?:two|three|four|five|six|seven|eight|nine|ten|[2-9]|1[0-9]) .+?) "
+     "(?:in|as) an? (grid|column|spiral|salon) ((?:over|above|under|below) .+)",
+     "$1 $3; then group them as a $2; then it $3"},
+    {"(?:hang |put |add )?((?:two|three|four|five|six|seven|eight|nine|ten|[2-9]|1[0-9]) .+?) "
+     "(?:in|as) an? (grid|column|spiral|salon) (on .+)",
+     "$1 $3; then group them as a $2"},
+    {"where does (?:the )?(door(?: [0-9])?) (?:hit|swing|open|bump|catch).*", "does $1 open?"},
     {"(.+?) (?:that|which)(?:'s|s| is) ([0-9][^ ]*(?: ?(?:cm|mm|m|in|inches|inch|feet|ft|foot))? "
      "(?:tall|high|wide|long|deep|across).*)",
      "$1 $2"},
@@ -324,7 +331,11 @@ constexpr OtherWords others[] = {
     {"what(?:'s| is) the (?:biggest|largest|right|best) (?:rug|carpet) .*", "how big a rug?"},
     {"how low should (.+)", "how high should $1"},
     {"how high (?:above|over) .+? should (.+?) (?:be|hang|go)\\??", "how high should $1 hang?"},
-    {"does (?:the|any) (?:door|window|leaf)s?(?: [0-9])? (?:hit|touch|meet|clear|open into|swing "
+    {"(?:does|will|would) (?:the )?((?:door|window)(?: [0-9])?) (?:hit|touch|meet|clear|open into|"
+     "swing into|bump|catch) .*",
+     "does $1 open?"},
+    {"(?:does|do) (?:the|any) (?:door|window|leaf|door leave)s? (?:hit|touch|meet|clear|open "
+     "into|swing "
      "into) .*",
      "what is wrong?"},
     {"(?:start (?:over|again|afresh|from scratch)) .*", "remove everything"},

@@ -99,7 +99,7 @@ private:
             FitItem item;
             item.wall = i;
             item.place = w.place;
-            item.name = "wall " + w.name;
+            item.name = worded("wall {}", w.name);
             item.made = {w.run};
             add(item, {Kind::distance, i, (i + 1) % n_, 0, w.run.value.mm(),
                        notes_.weights.of(w.run.tool).of(w.run.value).mm()});
