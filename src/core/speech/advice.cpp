@@ -304,8 +304,8 @@ std::optional<Answer> couldItGo(Asking& a) {
         return {};
     const std::size_t at = a.in.at();
     int id = 0;
-    WordsReader subject(found[2].first == found[2].second ? std::string() : found[2].str(), a.job,
-                        {});
+    const std::string thing = found[2];
+    WordsReader subject(thing, a.job, {});
     try {
         id = subject.piece();
         if (!subject.done())
@@ -316,7 +316,7 @@ std::optional<Answer> couldItGo(Asking& a) {
     if (id == 0)
         return found[1].matched
                    ? std::nullopt
-                   : std::optional(asked(a, "does " + found[2].str() + " fit " + found[3].str()));
+                   : std::optional(asked(a, "does " + thing + " fit " + found[3].str()));
     const std::string name = a.job.scheme().byId(id)->name;
     const auto line = fmt::format("put {} {}", name, found[3].str());
     auto said = readSpoken(line, a.job, listening(a.selected));
