@@ -65,6 +65,27 @@ TEST(Looks, AColourIsTheNewThings) {
     EXPECT_TRUE(after->project->scheme().byName("Sofa")->thing->colour);
 }
 
+TEST(Looks, AreOfWhatIsNamedFirst) {
+    const auto job = jobWith({});
+    for (const char* line : {"a navy dressing table with a stool on wall B",
+                             "a navy sofa on wall B with a floor lamp beside it"}) {
+        const auto s = said(job, line);
+        ASSERT_TRUE(s) << line << ": " << s.problem().text();
+        int navy = 0, plain = 0;
+        for (const Act& a : s->said.edit.acts)
+            if (const auto* put = std::get_if<PutPiece>(&a))
+                ++(put->piece.thing && put->piece.thing->colour ? navy : plain);
+        EXPECT_EQ(navy, 1) << line;
+        EXPECT_EQ(plain, 1) << line;
+    }
+    // As many as there are of it.
+    const auto two = said(job, "two navy armchairs on wall B");
+    ASSERT_TRUE(two);
+    for (const Act& a : two->said.edit.acts)
+        if (const auto* put = std::get_if<PutPiece>(&a))
+            EXPECT_TRUE(put->piece.thing && put->piece.thing->colour) << put->piece.name;
+}
+
 TEST(Looks, WhatIsNoSizeIsTold) {
     const auto job = jobWith({});
     const auto s = said(job, "a big armchair on wall B");

@@ -64,14 +64,17 @@ bool step(Placing& p, std::optional<Length> d) {
                   "a new piece has no place to be moved from",
                   "say where it goes, like “against wall A”");
     const auto has = [&](std::string_view w) { return words.find(w) != std::string_view::npos; };
-    Vec2 way = has("left")                          ? -own->pose.right()
-               : has("right")                       ? own->pose.right()
-               : words == "back" || has("backward") ? -own->pose.front()
-                                                    : own->pose.front();
+    // A step is one in the room's plan, of what stands on a top too.
+    const Placed* seen = p.scene.inPlan(p.subject.id);
+    const Pose& faced = seen != nullptr ? seen->pose : own->pose;
+    Vec2 way = has("left")                          ? -faced.right()
+               : has("right")                       ? faced.right()
+               : words == "back" || has("backward") ? -faced.front()
+                                                    : faced.front();
     const bool away = has("away") || has("further") || has("farther");
     if (away || has("toward") || has("closer") || has("nearer")) {
         const Target t = p.target();
-        const auto to = wayOnItsSurface(p.scene, p.subject.id, t);
+        const auto to = wayInPlan(p.scene, p.subject.id, t);
         if (!to)
             p.fault("that is not on its board", "say it along the board, like: 2 left");
         way = *to * (away ? -1 : 1);

@@ -193,13 +193,9 @@ Result<Edit> stepPiece(const Project& job, const Scene& scene, int id, Vec2 step
     return e;
 }
 
-std::optional<Vec2> wayOnItsSurface(const Scene& scene, int id, const Target& to) {
-    const Placed* own = scene.byId(id);
+std::optional<Vec2> wayInPlan(const Scene& scene, int id, const Target& to) {
     const Placed* seen = scene.inPlan(id);
-    if (own == nullptr || seen == nullptr)
-        return {};
-    // What stands on a top is moved along that, however it is turned.
-    return turned(wayTo(to, *seen, scene), own->pose.turn - seen->pose.turn);
+    return seen != nullptr ? std::optional(wayTo(to, *seen, scene)) : std::nullopt;
 }
 
 Result<Edit> raisePiece(const Project& job, const Scene& scene, int id, Length by) {
@@ -223,7 +219,7 @@ Result<Edit> stepAway(const Project& job, const Scene& scene, int id, const Targ
     const auto way =
         from.is == Target::Is::none || from.is == Target::Is::room || from == pieceTarget(id)
             ? std::nullopt
-            : wayOnItsSurface(scene, id, from);
+            : wayInPlan(scene, id, from);
     if (!way)
         return Problem{"there is no way to or from that", "name another thing"};
     return stepPiece(job, scene, id, *way * -by.mm());

@@ -39,9 +39,9 @@ namespace mezzet {
 [[nodiscard]] Result<Edit> stepAway(const Project&, const Scene&, int id, const Target& from,
                                     Length by);
 
-/// The step on a piece's own surface that goes straight to something; unit. Nothing for what is not
-/// seen on the floor.
-[[nodiscard]] std::optional<Vec2> wayOnItsSurface(const Scene&, int id, const Target& to);
+/// The step in the room's plan that goes straight to something; unit. Nothing for what is in no
+/// plan.
+[[nodiscard]] std::optional<Vec2> wayInPlan(const Scene&, int id, const Target& to);
 
 /// Gives a piece a size.
 [[nodiscard]] Result<Edit> sizePiece(const Project&, const Scene&, int id, const Size&);

@@ -3,6 +3,8 @@
 #include "edit/beside_wall.h"
 #include "measure/text.h"
 
+#include <map>
+
 namespace mezzet {
 
 KindPtr kindOfSeveral(WordsReader& in) {
@@ -39,20 +41,32 @@ int readCount(WordsReader& in) {
     return figure;
 }
 
-namespace {
-
-/// "reading chair", of one that is called so, or Reading chair 2.
-bool isCalled(const Piece& p, const std::string& said) {
-    const auto name = plainWord(p.name);
-    const auto plain = plainWord(said);
-    if (plain.empty() || !name.starts_with(plain))
-        return false;
-    const auto more = std::string_view(name).substr(plain.size());
-    return more.empty() ||
-           (more[0] == ' ' && more.find_first_not_of("0123456789", 1) == std::string_view::npos);
+std::optional<int> takeWall(WordsReader& in) {
+    const std::size_t at = in.at();
+    try {
+        if (const Target t = in.target(false); t.is == Target::Is::wall)
+            return t.index;
+    } catch (const LineFault&) {
+        in.goTo(at);
+    }
+    in.goTo(at);
+    return {};
 }
 
-} // namespace
+std::optional<int> wallOfSeveral(OpeningKind kind, const Room& room) {
+    std::map<int, int> count;
+    for (const Opening& o : room.openings)
+        if (o.kind == kind)
+            ++count[o.wall];
+    std::optional<int> out;
+    for (const auto& [wall, n] : count)
+        if (n > 1) {
+            if (out)
+                return {};
+            out = wall;
+        }
+    return out;
+}
 
 std::optional<EveryOne> everyOneAhead(WordsReader& in, bool corners) {
     EveryOne out;
@@ -73,31 +87,23 @@ std::optional<EveryOne> everyOneAhead(WordsReader& in, bool corners) {
     }
     if (!out.one.empty())
         return out;
+    if ((out.kind = in.kind())) {
+        out.one = foldCase(out.kind->name);
+        for (const Piece& p : in.scheme().pieces)
+            if (p.kind == out.kind)
+                out.names.push_back(p.name);
+        return out;
+    }
     // "each chair", of an armchair and a reading chair.
-    const std::size_t at = in.at();
-    out.kind = in.kind();
-    if (!out.kind) {
-        const std::string every = "every ";
-        const std::string said = every + std::string(in.rest());
-        WordsReader all(said, in.job(), {});
-        if (const auto ids = all.pieces(); !ids.empty() && all.done()) {
-            out.one = foldCase(trimmed(in.rest()));
-            for (const int id : ids)
-                out.names.push_back(in.scheme().byId(id)->name);
-            in.goTo(at + in.rest().size());
-            return out;
-        }
-        in.goTo(at);
-    }
-    out.one = foldCase(out.kind ? std::string_view(out.kind->name) : trimmed(in.rest()));
-    for (const Piece& p : in.scheme().pieces)
-        if (out.kind ? p.kind == out.kind : isCalled(p, out.one))
-            out.names.push_back(p.name);
-    if (!out.kind) {
-        if (out.names.empty())
-            return {};
-        in.goTo(in.at() + in.rest().size());
-    }
+    const std::string said = "every " + std::string(in.rest());
+    WordsReader all(said, in.job(), {});
+    const auto ids = all.pieces();
+    if (ids.empty() || !all.done())
+        return {};
+    out.one = foldCase(trimmed(in.rest()));
+    for (const int id : ids)
+        out.names.push_back(in.scheme().byId(id)->name);
+    in.goTo(in.at() + in.rest().size());
     return out;
 }
 

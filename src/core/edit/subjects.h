@@ -10,6 +10,12 @@ KindPtr kindOfSeveral(WordsReader& in);
 /// "two", "a pair of", "a row of 6": how many; 0, and nothing read, for none or one.
 [[nodiscard]] int readCount(WordsReader&);
 
+/// "wall C", "the long wall": its index; none, and nothing taken, for anything else.
+[[nodiscard]] std::optional<int> takeWall(WordsReader&);
+
+/// The only wall that several openings of a kind are in.
+[[nodiscard]] std::optional<int> wallOfSeveral(OpeningKind, const Room&);
+
 /// What "each" and "both" go on with: pieces of a kind or of one name, the windows, the doors, or
 /// the room's corners.
 struct EveryOne {

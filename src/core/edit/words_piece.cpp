@@ -5,6 +5,7 @@
 #include "edit/arrange.h"
 #include "edit/language.h"
 #include "edit/phrase.h"
+#include "edit/subjects.h"
 #include "measure/text.h"
 #include "measure/texts.h"
 
@@ -14,6 +15,19 @@
 namespace mezzet {
 
 namespace {
+
+/// Where the word that is next in a text ends, blanks before it passed; where it was when a comma
+/// or the end comes first.
+std::size_t endOfWord(std::string_view text, std::size_t from) {
+    std::size_t e = from;
+    while (e < text.size() && isBlank(text[e]))
+        ++e;
+    if (e >= text.size() || endsWord(text[e]))
+        return from;
+    while (e < text.size() && !endsWord(text[e]))
+        ++e;
+    return e;
+}
 
 /// "chair 4"
 bool endsInAFigure(std::string_view said) {
@@ -122,15 +136,10 @@ WordsReader::Match WordsReader::meantHere(bool several) {
     const std::size_t start = at_;
     const auto& names = plainNames();
     // By its kind, or by the beginning of its name, longest first.
-    std::size_t e = at_;
     std::vector<std::size_t> stops;
-    while (e < text_.size() && stops.size() < 5) {
-        while (e < text_.size() && isBlank(text_[e]))
-            ++e;
-        if (e < text_.size() && endsWord(text_[e]))
-            break;
-        while (e < text_.size() && !endsWord(text_[e]))
-            ++e;
+    for (std::size_t e = at_, next = endOfWord(text_, e); next > e && stops.size() < 5;
+         next = endOfWord(text_, e)) {
+        e = next;
         stops.push_back(e);
     }
     for (auto it = stops.rbegin(); it != stops.rend(); ++it) {
@@ -146,7 +155,7 @@ WordsReader::Match WordsReader::meantHere(bool several) {
         for (std::size_t i = 0; i < names.size(); ++i) {
             // "the table" is whatever one of the room is called or is a table.
             const Piece& p = scheme().pieces[i];
-            if (p.kind == kindNamed || names[i].own.starts_with(begins) ||
+            if (p.kind == kindNamed || names[i].own == said || names[i].own.starts_with(begins) ||
                 names[i].own.ends_with(last) || names[i].kind.ends_with(last))
                 m.ids.push_back(p.id);
         }
@@ -187,15 +196,11 @@ std::vector<int> WordsReader::pieces() {
     if (take({"everything", "all of it", "all pieces", "all the pieces"})) {
         // "everything on wall B a foot to the left" is what is there, not all.
         if (const std::size_t where = at(); take({"on", "along", "against", "at", "by"})) {
-            bool ofWall = false;
-            try {
-                ofWall = target(false).is == Target::Is::wall && !done();
-            } catch (const LineFault&) {
-                ofWall = false;
-            }
-            at_ = ofWall ? start : where;
-            if (ofWall)
+            if (takeWall(*this) && !done()) {
+                at_ = start;
                 return {};
+            }
+            at_ = where;
         }
         std::vector<int> all;
         for (const Piece& p : scheme().pieces)
@@ -225,10 +230,8 @@ std::vector<int> WordsReader::pieces() {
         }
     }
     const bool several = said.ends_with('s') || said.ends_with('S');
-    // "curtains" is one pair as well.
-    // "every chair" may be one.
-    const std::size_t least = each && !said.empty() ? 1 : 2;
-    if (m.ids.size() < least || !(several || every) ||
+    // "every chair" may be one; "curtains" is one pair as well.
+    if (m.ids.size() < (each ? 1U : 2U) || !(several || every) ||
         (!each && scheme().byId(m.ids.front())->kind->name.ends_with('s'))) {
         at_ = start;
         return {};
@@ -240,16 +243,14 @@ std::vector<int> WordsReader::pieces() {
 KindPtr WordsReader::kind() {
     skip();
     kindsOffered_.insert(at_);
-    std::size_t e = at_;
     KindPtr best;
+    std::size_t e = at_;
     std::size_t end = at_;
-    for (int words = 0; words < 6 && e < text_.size(); ++words) {
-        while (e < text_.size() && isBlank(text_[e]))
-            ++e;
-        if (e < text_.size() && endsWord(text_[e]))
+    for (int words = 0; words < 6; ++words) {
+        const std::size_t next = endOfWord(text_, e);
+        if (next == e)
             break;
-        while (e < text_.size() && !endsWord(text_[e]))
-            ++e;
+        e = next;
         if (auto k = job_.library.kit->byWord(text_.substr(at_, e - at_))) {
             best = k;
             end = e;

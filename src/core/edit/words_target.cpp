@@ -1,5 +1,6 @@
 // What a line refers to: a wall, a corner, what is built into a wall, a piece, or the room.
 #include "edit/beside_wall.h"
+#include "edit/subjects.h"
 #include "edit/words_reader.h"
 
 #include "measure/text.h"
@@ -68,26 +69,6 @@ int WordsReader::orderSaid() {
     }
     return 0;
 }
-
-namespace {
-
-/// The only wall that several openings of a kind are in.
-std::optional<int> wallOfSeveral(OpeningKind kind, const Room& room) {
-    std::map<int, int> count;
-    for (const Opening& o : room.openings)
-        if (o.kind == kind)
-            ++count[o.wall];
-    std::optional<int> out;
-    for (const auto& [wall, n] : count)
-        if (n > 1) {
-            if (out)
-                return {};
-            out = wall;
-        }
-    return out;
-}
-
-} // namespace
 
 Target WordsReader::corner() {
     Target t;

@@ -136,10 +136,14 @@ bool wearLooks(const LooksSaid& looks, const Project& job, Spoken& spoken) {
     if (spoken.is != Spoken::Is::edit)
         return false;
     std::vector<std::string> sizes;
+    // Of what is named first: "a navy sofa with a lamp" leaves the lamp as it is.
+    KindPtr named;
     for (Act& a : spoken.said.edit.acts) {
         auto* put = std::get_if<PutPiece>(&a);
-        if (put == nullptr || job.scheme().byId(put->piece.id) != nullptr || put->piece.isGroup())
+        if (put == nullptr || job.scheme().byId(put->piece.id) != nullptr || put->piece.isGroup() ||
+            (named && put->piece.kind != named))
             continue;
+        named = put->piece.kind;
         const Size& s = put->piece.size;
         const Length second = put->piece.kind->hangs() ? s.height : s.depth;
         const auto one =

@@ -25,9 +25,9 @@ struct LooksSaid {
 [[nodiscard]] std::optional<LooksSaid> looksSaid(std::string_view sentence,
                                                  const Project* = nullptr);
 
-/// What the plain sentence came to, with its new pieces in the colour that was said, and told that
-/// a word is no size, or that what a thing is made of is not drawn. False, and nothing changed,
-/// where it adds nothing.
+/// What the plain sentence came to, with the new pieces it names first in the colour that was said,
+/// and told that a word is no size, or that what a thing is made of is not drawn. False, and
+/// nothing changed, where it adds nothing.
 [[nodiscard]] bool wearLooks(const LooksSaid&, const Project&, Spoken&);
 
 } // namespace mezzet

@@ -1,5 +1,6 @@
 #include "speech/other_words.h"
 
+#include "edit/subjects.h"
 #include "edit/words_reader.h"
 #include "measure/text.h"
 #include "speech/meant.h"
@@ -198,30 +199,15 @@ std::vector<std::pair<std::string, std::string>> inTwoParts(std::string_view tex
 
 namespace {
 
-/// The wall that the two openings of a kind are both in; -1 where they aren't two, or in two walls.
-int wallOfBoth(OpeningKind kind, const Room& room) {
-    std::vector<int> walls;
-    for (const Opening& o : room.openings)
-        if (o.kind == kind)
-            walls.push_back(o.wall);
-    return walls.size() == 2 && walls[0] == walls[1] ? walls[0] : -1;
-}
-
 /// The names of the two openings of a kind in the only wall that has two; none where there is no
-/// such wall, or several.
+/// such wall, or several, or it has more.
 std::vector<std::string> twoOf(OpeningKind kind, const Room& room) {
     std::vector<std::string> out;
-    for (int wall = 0; wall < static_cast<int>(room.walls.size()); ++wall) {
-        std::vector<std::string> here;
+    if (const auto wall = wallOfSeveral(kind, room))
         for (const Opening& o : room.openings)
-            if (o.kind == kind && o.wall == wall)
-                here.push_back(o.name());
-        if (here.size() > 2 || (here.size() == 2 && !out.empty()))
-            return {};
-        if (here.size() == 2)
-            out = here;
-    }
-    return out;
+            if (o.kind == kind && o.wall == *wall)
+                out.push_back(o.name());
+    return out.size() == 2 ? out : std::vector<std::string>();
 }
 
 /// Curtains and the like, of which each window has its own.
@@ -276,33 +262,34 @@ std::vector<std::string> saidOtherwise(std::string_view text, const Project& job
     std::string whole = line;
     for (const auto& [many, one, kind] : {std::tuple{"windows", "window", OpeningKind::window},
                                           std::tuple{"doors", "door", OpeningKind::door}}) {
-        int count = 0;
-        for (const Opening& o : job.room->openings)
-            count += o.kind == kind ? 1 : 0;
+        const auto count = std::count_if(job.room->openings.begin(), job.room->openings.end(),
+                                         [is = kind](const Opening& o) { return o.kind == is; });
+        const auto two = twoOf(kind, *job.room);
         // The two there are, or those of the only wall that has two.
-        if (const auto two = twoOf(kind, *job.room); count == 2 || two.size() == 2)
+        if (count == 2 || two.size() == 2)
             whole = replaced(
                 whole,
                 fmt::format("between (?:the )?(?:two )?{}\\b(?! (?:on|in|of) )", many).c_str(),
                 count == 2 ? fmt::format("between {0} 1 and {0} 2", one)
                            : fmt::format("between {} and {}", two[0], two[1]));
+        if (two.size() != 2)
+            continue;
+        const auto centred = fmt::format("centred between {} and {}", two[0], two[1]);
         // "along wall A, under the windows"
-        if (const auto two = twoOf(kind, *job.room); two.size() == 2)
-            whole = replaced(whole,
-                             fmt::format("\\b((?:on|along|against) (?:the )?wall [a-z]),? "
-                                         "(?:under|below|beneath) the {}\\b",
-                                         many)
-                                 .c_str(),
-                             fmt::format("$1, centred between {} and {}", two[0], two[1]));
+        whole = replaced(whole,
+                         fmt::format("\\b((?:on|along|against) (?:the )?wall [a-z]),? "
+                                     "(?:under|below|beneath) the {}\\b",
+                                     many)
+                             .c_str(),
+                         "$1, " + centred);
         // "under the two windows", of one wall.
-        if (const int in = wallOfBoth(kind, *job.room); in >= 0)
-            whole = replaced(
-                whole,
-                fmt::format("\\b(?:cent(?:er|re)d )?(?:under|below|beneath|against|"
-                            "on|at) (?:the two|{}the pair of) {}\\b",
-                            isWindowWear(folded) ? "" : "both|", many)
-                    .c_str(),
-                fmt::format("on wall {0}, centred between {1} 1 and {1} 2", wallName(in), one));
+        if (const auto in = count == 2 ? wallOfSeveral(kind, *job.room) : std::nullopt)
+            whole = replaced(whole,
+                             fmt::format("\\b(?:cent(?:er|re)d )?(?:under|below|beneath|against|"
+                                         "on|at) (?:the two|{}the pair of) {}\\b",
+                                         isWindowWear(folded) ? "" : "both|", many)
+                                 .c_str(),
+                             fmt::format("on wall {}, {}", wallName(*in), centred));
     }
     // "the shelves", where what has shelves is one bookcase.
     if (folded.find("the shelves") != std::string::npos) {

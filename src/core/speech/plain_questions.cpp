@@ -3,6 +3,7 @@
 #include "colour/colour.h"
 #include "edit/beside_wall.h"
 #include "edit/line.h"
+#include "edit/subjects.h"
 #include "fits/fits.h"
 #include "handover/list.h"
 #include "handover/materials.h"
@@ -103,35 +104,32 @@ std::optional<Answer> howHeavy(Asking& a) {
     return out;
 }
 
-/// The middle of a target in the room's plan: of what hangs the place of its wall behind it.
-Vec2 inPlan(const Target& t, const Scene& scene) {
+/// The middle of a target in the room's plan: of what hangs the place of its wall behind it, of
+/// what stands on something where that is. None for what is in no plan.
+std::optional<Vec2> planMiddle(const Target& t, const Scene& scene) {
     const Piece* p = t.is == Target::Is::piece ? scene.pieceById(t.piece) : nullptr;
-    if (p == nullptr || !p->onWall())
+    if (p == nullptr)
         return middleOf(t, scene);
-    const Wall& w = scene.room->walls[static_cast<std::size_t>(p->wall())];
-    return w.start + w.along() * scene.byId(p->id)->pose.at.x;
+    if (p->onWall()) {
+        const Wall& w = scene.room->walls[static_cast<std::size_t>(p->wall())];
+        return w.start + w.along() * scene.byId(p->id)->pose.at.x;
+    }
+    const Placed* seen = scene.inPlan(p->id);
+    return seen != nullptr ? std::optional(seen->pose.at) : std::nullopt;
 }
 
 /// "what is on wall A?": what hangs there and stands against it, from its left.
 std::optional<Answer> whatIsOnWall(Asking& a) {
-    const std::size_t at = a.in.at();
-    std::optional<Target> wall;
-    try {
-        if (const Target t = a.in.target(false); t.is == Target::Is::wall)
-            wall = t;
-    } catch (const LineFault&) {
-        wall.reset();
-    }
-    if (!wall) {
-        a.in.goTo(at);
+    const auto wall = takeWall(a.in);
+    if (!wall)
         return {};
-    }
     a.end();
-    const Wall& w = a.job.room->walls[static_cast<std::size_t>(wall->index)];
+    const Wall& w = a.job.room->walls[static_cast<std::size_t>(*wall)];
     std::vector<std::pair<double, const Piece*>> there;
     for (const Piece& p : a.job.scheme().pieces)
-        if (p.group() == 0 && isAtWall(p, wall->index, *a.scene))
-            there.emplace_back(dot(inPlan(pieceTarget(p.id), *a.scene) - w.start, w.along()), &p);
+        if (p.group() == 0 && isAtWall(p, *wall, *a.scene))
+            if (const auto at = planMiddle(pieceTarget(p.id), *a.scene))
+                there.emplace_back(dot(*at - w.start, w.along()), &p);
     std::stable_sort(there.begin(), there.end(),
                      [](const auto& x, const auto& y) { return x.first < y.first; });
     Answer out;
@@ -146,7 +144,8 @@ std::optional<Answer> whatIsOnWall(Asking& a) {
 }
 
 /// "is the mirror centred over the console?": along the wall of what hangs or is in it, else along
-/// the front of what it is asked of; of a rug or the room, both ways.
+/// the front of what it is asked of; of a rug or the room, and of what hangs from the ceiling, both
+/// ways.
 std::optional<Answer> isCentred(Asking& a) {
     const std::size_t start = a.in.at();
     const auto another = [&] {
@@ -168,14 +167,31 @@ std::optional<Answer> isCentred(Asking& a) {
     a.end();
     const Piece& p = *a.scene->pieceById(id);
     const Piece* other = of.is == Target::Is::piece ? a.scene->pieceById(of.piece) : nullptr;
-    const auto wall = p.onWall() ? std::optional(p.wall()) : wallOf(of, *a.scene);
-    const Vec2 off = inPlan(pieceTarget(id), *a.scene) - inPlan(of, *a.scene);
+    const auto alongOf = [&](int wall) {
+        return a.job.room->walls[static_cast<std::size_t>(wall)].along();
+    };
+    // To the right as one faces it: a wall, or what stands as it stands, wherever its back is.
+    std::optional<Vec2> right;
+    if (p.onWall())
+        right = alongOf(p.wall());
+    else if (const Placed* seat =
+                 other != nullptr && !other->onWall() ? a.scene->fromAbove(other->id) : nullptr)
+        right = seat->pose.right();
+    else if (const auto wall = wallOf(of, *a.scene))
+        right = alongOf(*wall);
+    const auto mine = planMiddle(pieceTarget(id), *a.scene);
+    const auto its = planMiddle(of, *a.scene);
+    if (!mine || !its)
+        return another();
+    const Vec2 off = *mine - *its;
     Answer out;
     out.about = {id};
     const auto name = spoken(of, a.wording());
     constexpr double seen = 0.5; // mm
     const bool bothWays =
-        !wall && (of.is == Target::Is::room || (other != nullptr && other->kind->flat()));
+        !p.onWall() &&
+        (of.is == Target::Is::room ||
+         (other != nullptr && !other->onWall() && (other->kind->flat() || p.kind->underCeiling())));
     if (bothWays) {
         out.words = norm(off) < seen
                         ? worded("Yes: {} is in the middle of {}", p.name, name)
@@ -183,12 +199,9 @@ std::optional<Answer> isCentred(Asking& a) {
                                  writeGap(Length::millimetres(norm(off)), a.job.notation), name);
         return out;
     }
-    const Placed* seat = other != nullptr ? a.scene->fromAbove(other->id) : nullptr;
-    if (!wall && seat == nullptr)
+    if (!right)
         return another();
-    const Vec2 right =
-        wall ? a.job.room->walls[static_cast<std::size_t>(*wall)].along() : seat->pose.right();
-    const double by = dot(off, right);
+    const double by = dot(off, *right);
     const auto figure = writeGap(Length::millimetres(std::abs(by)), a.job.notation);
     out.words = std::abs(by) < seen ? worded("Yes: {} is centred on {}", p.name, name)
                 : by > 0 ? worded("No: {} is {} right of the middle of {}", p.name, figure, name)
