@@ -250,3 +250,20 @@ TEST(Group, ASeamThatIsTooLongIsSaidToBeAndOneThatIsNotIsMeasured) {
         }
     }
 }
+
+TEST(Group, FourAndMoreInAGridMakeRowsAndColumns) { // common practice
+    for (std::size_t n = 4; n <= 12; ++n) {
+        const auto all = arrangeGroup(
+            asked(GroupForm::grid, std::vector<std::pair<double, double>>(n, {20, 28}), 2));
+        ASSERT_FALSE(all.empty()) << n;
+        for (const auto& a : all) {
+            EXPECT_GT(a.size.y, 28 * 25.4 + 1) << n; // more than one row
+            EXPECT_GT(a.size.x, 20 * 25.4 + 1) << n; // more than one column
+        }
+        EXPECT_LE(all[0].size.y, 1.5 * all[0].size.x) << n; // it lies, or nearly
+    }
+    const auto four = arrangeGroup(
+        asked(GroupForm::grid, std::vector<std::pair<double, double>>(4, {20, 28}), 2));
+    EXPECT_NEAR(four[0].size.x, 42 * 25.4, 1e-6);
+    EXPECT_NEAR(four[0].size.y, 58 * 25.4, 1e-6);
+}

@@ -1,5 +1,6 @@
 // The way through: the narrowest place on the widest way between two doors.
 #include "jobs.h"
+#include "judge/ways.h"
 
 #include <fmt/format.h>
 
@@ -93,4 +94,63 @@ TEST(WalkwayMain, ItsRemedyMakesRoom) {
     std::vector<Reading> then;
     const auto* mended = way(*after->project, then);
     EXPECT_TRUE(mended == nullptr || mended->verdict == Verdict::right) << remedy->line;
+}
+
+namespace {
+
+std::optional<WayBetween> between(const Project& job, const std::string& from,
+                                  const std::string& to) {
+    const auto target = [&](const std::string& name) -> std::optional<Target> {
+        if (name.empty())
+            return {};
+        for (const Opening& o : job.room->openings)
+            if (o.name() == name)
+                return targetOf(o);
+        return pieceTarget(job.scheme().byName(name)->id);
+    };
+    const auto scene = sceneOf(job);
+    return wayBetween(FloorView(**scene), *library().book, target(from), *target(to));
+}
+
+} // namespace
+
+TEST(WayBetween, IsAsWideAsItsNarrowestPlace) { // a gap between two chests, by a tape
+    for (const double inches : {36.0, 30.0, 20.5, 8.0}) {
+        const auto w = between(jobWith(gate(inches), through), "door 1", "door 2");
+        ASSERT_TRUE(w && w->width) << inches;
+        EXPECT_NEAR(w->width->inInches(), inches, 1e-6);
+        EXPECT_FALSE(w->isShut());
+        EXPECT_EQ(w->narrowBy.is, Target::Is::piece);
+        EXPECT_EQ(w->beside.is, Target::Is::piece);
+        // It is the same way back.
+        const auto back = between(jobWith(gate(inches), through), "door 2", "door 1");
+        EXPECT_NEAR(back->width->inInches(), inches, 1e-6);
+    }
+    const auto shut = between(jobWith(gate(0), through), "door 1", "door 2");
+    ASSERT_TRUE(shut && shut->width);
+    EXPECT_TRUE(shut->isShut());
+    const auto free = between(jobWith({}, through), "door 1", "door 2");
+    ASSERT_TRUE(free);
+    EXPECT_FALSE(free->width);
+}
+
+TEST(WayBetween, GoesToSeatsAndToTheSidesOfOtherThings) {
+    auto lines = gate(18);
+    lines.emplace_back("sofa 84 x 36 x 34 at 190in, 72in, facing wall D");
+    lines.emplace_back("round table 30 called Drum at 190in, 120in");
+    const auto job = jobWith(lines, through);
+    // From the door beyond the gate it is the gate's width; from the better door it is wider.
+    for (const char* to : {"Sofa", "Drum"}) {
+        const auto far = between(job, "door 2", to);
+        ASSERT_TRUE(far && far->width) << to;
+        EXPECT_NEAR(far->width->inInches(), 18, 1e-6) << to;
+        const auto best = between(job, "", to);
+        ASSERT_TRUE(best) << to;
+        EXPECT_EQ(best->from, targetOf(job.room->openings[0])) << to;
+        EXPECT_TRUE(!best->width || best->width->inInches() > 18) << to;
+    }
+    // A room without a door has no way in.
+    const auto closed = jobWith({"sofa 84 x 36 x 34 at 100in, 72in"},
+                                "ceiling 8'\nwall A 20'\nwall B 12'\nwall C 20'\nwall D 12'\n");
+    EXPECT_FALSE(between(closed, "", "Sofa"));
 }

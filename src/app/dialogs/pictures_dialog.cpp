@@ -129,10 +129,8 @@ QPixmap PicturesDialog::onTheWall(const Tried& t) const {
     const Box frame = bounds((*scene)->byId(frame_)->shape);
     const double span = std::max(frame.size().x, frame.size().y) * 2.2;
     const double scale = std::min(shownSize.width(), shownSize.height()) / span;
-    if (job.scheme().dressing.walls) {
-        const Rgb c = *job.scheme().dressing.walls;
-        out.fill(QColor(c.r, c.g, c.b));
-    }
+    if (const auto c = job.scheme().dressing.colourOf(p->wall()))
+        out.fill(QColor(c->r, c->g, c->b));
     QPainter painter(&out);
     painter.setRenderHint(QPainter::Antialiasing);
     painter.setRenderHint(QPainter::SmoothPixmapTransform);

@@ -141,6 +141,51 @@ const Named* byWord(std::string_view lower) {
     return nullptr;
 }
 
+/// What a colour is mixed with by a word before it, and how much of that; our own choice.
+struct Shade {
+    std::string_view word;
+    Rgb with;
+    double part;
+};
+constexpr Shade shades[] = {
+    {"warm", {255, 196, 120}, 0.12},   {"cool", {150, 190, 235}, 0.12},
+    {"cold", {150, 190, 235}, 0.16},   {"soft", {250, 250, 248}, 0.35},
+    {"pale", {250, 250, 248}, 0.5},    {"light", {250, 250, 248}, 0.45},
+    {"pastel", {250, 250, 248}, 0.5},  {"very light", {250, 250, 248}, 0.65},
+    {"dark", {20, 20, 22}, 0.4},       {"very dark", {20, 20, 22}, 0.6},
+    {"deep", {20, 20, 22}, 0.3},       {"dusty", {150, 146, 140}, 0.4},
+    {"muted", {150, 146, 140}, 0.4},   {"greyish", {150, 146, 140}, 0.4},
+    {"grayish", {150, 146, 140}, 0.4}, {"bright", {0, 0, 0}, 0},
+    {"medium", {0, 0, 0}, 0},          {"mid", {0, 0, 0}, 0},
+};
+
+/// The word of a shade that a text begins with, and a blank behind it; null for none.
+const Shade* shadeAhead(std::string_view lower) {
+    const Shade* best = nullptr;
+    for (const Shade& s : shades)
+        if (lower.size() > s.word.size() && lower.starts_with(s.word) &&
+            lower[s.word.size()] == ' ' && (best == nullptr || s.word.size() > best->word.size()))
+            best = &s;
+    return best;
+}
+
+Rgb mixed(Rgb c, const Shade& s) {
+    const auto one = [&](std::uint8_t a, std::uint8_t b) {
+        return static_cast<std::uint8_t>(std::lround(a * (1 - s.part) + b * s.part));
+    };
+    return {one(c.r, s.with.r), one(c.g, s.with.g), one(c.b, s.with.b)};
+}
+
+/// "navy", "warm white", "very pale blue": a word, or one that is shaded.
+std::optional<Rgb> byWords(std::string_view lower) {
+    if (const Named* n = byWord(lower))
+        return n->colour;
+    if (const Shade* s = shadeAhead(lower))
+        if (const Named* n = byWord(trimmed(lower.substr(s->word.size()))))
+            return mixed(n->colour, *s);
+    return {};
+}
+
 std::optional<Rgb> fromHex(std::string_view s) {
     if (s.empty() || s.front() != '#' || (s.size() != 7 && s.size() != 4))
         return {};
@@ -246,8 +291,8 @@ Result<Rgb> readColour(std::string_view said) {
     const auto lower = foldCase(trimmed(said));
     if (const auto hex = fromHex(lower))
         return *hex;
-    if (const Named* n = byWord(lower))
-        return n->colour;
+    if (const auto c = byWords(lower))
+        return *c;
     return Problem{worded("“{}” is no colour", std::string(trimmed(said))),
                    "say it like #b08d57, or in a plain word like cream or navy"};
 }
@@ -312,6 +357,11 @@ ColourSaid colourAhead(std::string_view lower) {
         tried(n.word, n.colour);
     for (const auto& [other, word] : spelt)
         tried(other, byWord(word)->colour);
+    if (const Shade* s = shadeAhead(lower)) {
+        const auto shaded = colourAhead(lower.substr(s->word.size() + 1));
+        if (shaded.bytes > 0 && s->word.size() + 1 + shaded.bytes > best.bytes)
+            best = {mixed(shaded.colour, *s), s->word.size() + 1 + shaded.bytes};
+    }
     return best;
 }
 

@@ -64,4 +64,59 @@ bool aboutItsMiddle(std::vector<Placement>& places, int count, const Piece& one,
     return true;
 }
 
+bool seatsAlong(std::vector<Placement>& places, int count, const Piece& one,
+                std::optional<Length> apart, bool sideSaid, const Scene& scene) {
+    Placement model = places.front();
+    if (!one.kind->isSeat() || one.kind->role == Role::sofa || one.kind->role == Role::armchair ||
+        model.step || model.on)
+        return false;
+    const auto by = std::find_if(model.ties.begin(), model.ties.end(), [](const Tie& t) {
+        return t.of.is == Target::Is::piece &&
+               (t.kind == Tie::Kind::against ||
+                (t.kind == Tie::Kind::fromPiece &&
+                 (t.side == Side::front || t.side == Side::behind)));
+    });
+    const Piece* of = by != model.ties.end() ? scene.pieceById(by->of.piece) : nullptr;
+    const Placed* there = of != nullptr && of->on.isFloor() ? scene.fromAbove(of->id) : nullptr;
+    if (there == nullptr || !(of->kind->family == Family::table || of->kind->workedAt))
+        return false;
+    Tie off = *by;
+    off.kind = Tie::Kind::fromPiece;
+    if (by->kind == Tie::Kind::against)
+        off.side = Side::front;
+    if (!sideSaid && of->kind->workedAt)
+        off.side = Side::behind;
+    model.ties.erase(by);
+    if (std::any_of(model.ties.begin(), model.ties.end(),
+                    [](const Tie& t) { return t.fixesPlace(); }))
+        return false;
+    model.apart.reset();
+    model.ties.push_back(off);
+    if (std::none_of(model.ties.begin(), model.ties.end(),
+                     [](const Tie& t) { return t.fixesTurn(); })) {
+        // Its back to the wall that is behind it, so that all look straight at it.
+        const Vec2 looks = off.side == Side::front ? -there->pose.front() : there->pose.front();
+        constexpr double straight = 0.9999;
+        Tie turn;
+        turn.kind = Tie::Kind::inLineWith;
+        turn.of = off.of;
+        const auto& walls = scene.room->walls;
+        for (std::size_t w = 0; w < walls.size(); ++w)
+            if (dot(walls[w].inward(), looks) > straight) {
+                turn.kind = Tie::Kind::squareTo;
+                turn.of = wallTarget(static_cast<int>(w));
+            }
+        model.ties.push_back(turn);
+    }
+    Tie middle;
+    middle.kind = Tie::Kind::centredOn;
+    middle.of = off.of;
+    middle.side = off.side;
+    const Length pitch =
+        apart ? one.size.width + *apart
+              : std::max(one.size.width, of->size.width / static_cast<double>(count));
+    places = spaced(count, model, middle, pitch);
+    return true;
+}
+
 } // namespace mezzet

@@ -17,4 +17,10 @@ namespace mezzet {
 [[nodiscard]] bool aboutItsMiddle(std::vector<Placement>& places, int count, const Piece& first,
                                   Length gap);
 
+/// Stools and chairs that are put along a side of a table, an island or a counter: looking at it,
+/// each in the middle of its share of that side, or so far apart. Of what one works at it is the
+/// other side, where none was said. False, and nothing changed, for all else.
+[[nodiscard]] bool seatsAlong(std::vector<Placement>& places, int count, const Piece& first,
+                              std::optional<Length> apart, bool sideSaid, const Scene&);
+
 } // namespace mezzet

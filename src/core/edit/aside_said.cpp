@@ -1,6 +1,9 @@
 #include "edit/aside_said.h"
 
 #include "edit/beside_wall.h"
+#include "edit/surface_words.h"
+
+#include <regex>
 
 namespace mezzet {
 
@@ -9,6 +12,41 @@ bool takeSides(WordsReader& in) {
                     "at each end of", "at either end of", "on both sides of", "both sides of",
                     "at both ends of", "on each end of", "flanking", "beside each side of",
                     "one each side of", "one on each side of", "one either side of"});
+}
+
+bool saysSide(std::string_view line) {
+    static const std::regex words("\\b(?:in front of|before|behind|left|right)\\b",
+                                  std::regex::icase | std::regex::optimize);
+    return std::regex_search(line.begin(), line.end(), words);
+}
+
+std::optional<OnBothEnds> onBothEnds(WordsReader& in, const KindPtr& of, const Target& on,
+                                     std::string_view words) {
+    const Piece* board = on.is == Target::Is::piece ? in.scheme().byId(on.piece) : nullptr;
+    if (board == nullptr || !board->kind->hasTop() || !in.done() ||
+        words.find("end") == std::string_view::npos)
+        return {};
+    static const std::regex lamps("\\blamps?\\b", std::regex::icase);
+    static const std::regex onTheFloor("\\b(?:floor|standing|standard|arc|tripod) lamps?\\b",
+                                       std::regex::icase);
+    const std::string line(in.text());
+    OnBothEnds out{of, {}};
+    if (!of->standsOn() && std::regex_search(line, lamps) && !std::regex_search(line, onTheFloor))
+        out.kind = in.job().library.kit->byWord("table lamp");
+    if (!out.kind || !out.kind->standsOn())
+        return {};
+    for (const Side side : {Side::left, Side::right}) {
+        Placement p;
+        p.on = onTop(on.piece);
+        Tie edge;
+        edge.kind = Tie::Kind::fromEdge;
+        edge.side = side;
+        edge.distance =
+            isMetric(in.job().notation.units) ? Length::centimetres(5) : Length::inches(2);
+        p.ties.push_back(edge);
+        out.places.push_back(std::move(p));
+    }
+    return out;
 }
 
 std::optional<Length> asideSaid(WordsReader& in) {
@@ -29,6 +67,19 @@ std::optional<Length> asideSaid(WordsReader& in) {
     }
     in.goTo(start);
     return {};
+}
+
+Placement oneOfEach(const WordsReader& whole, const SaidOfEach& said, const std::string& line,
+                    const Project& now, const Piece& piece, const Scene& there,
+                    SurfaceId lookedAt) {
+    WordsReader in(line, now, {});
+    try {
+        return readPlacement(in, piece, there, lookedAt);
+    } catch (const LineFault& f) {
+        if (said.bytes == 0)
+            throw;
+        whole.fail(said.at, said.bytes, f.problem.what, f.problem.remedy);
+    }
 }
 
 std::string besideOnWall(const Target& of, int wall, Side side, std::optional<Length> aside,

@@ -216,25 +216,67 @@ private:
                                    : worded("palette {}", listed(names)));
     }
 
+    /// "wall B navy", "walls A and C sage", "the window wall white"; nothing for what is no wall.
+    std::optional<Edit> oneWall() {
+        const std::size_t start = in.at();
+        std::vector<int> walls;
+        try {
+            const auto count = static_cast<int>(job_.room->walls.size());
+            const bool several = in.take({"walls"});
+            do {
+                const auto letter =
+                    several && in.ahead().size() == 1 ? wallIndex(in.ahead()) : std::nullopt;
+                if (letter)
+                    in.word();
+                const Target t = letter ? wallTarget(*letter) : in.target(false);
+                if (t.is != Target::Is::wall || t.index >= count) {
+                    in.goTo(start);
+                    return {};
+                }
+                walls.push_back(t.index);
+            } while (in.take({"and"}) || in.comma());
+        } catch (const LineFault&) {
+            in.goTo(start);
+            return {};
+        }
+        in.take({"is", "are", "in", "only", "alone"});
+        std::vector<std::string> names;
+        for (const int w : walls)
+            names.push_back(worded("wall {}", wallName(w)));
+        if (in.take({"none", "off", "unsaid", "as the others", "like the others", "as the rest",
+                     "like the rest"})) {
+            for (const int w : walls)
+                now_.ownWalls.erase(w);
+            return planned(worded("{} as the others", listed(names, "and")));
+        }
+        const Rgb c = colourNamed("which colour?");
+        for (const int w : walls)
+            now_.ownWalls[w] = c;
+        return planned(worded("{} in {}", listed(names, "and"), colourWord(c)));
+    }
+
     Edit colour() {
         in.article();
+        if (auto one = oneWall())
+            return *one;
         for (const auto& [word, which] :
              {std::pair{"walls", &Dressing::walls}, std::pair{"floor", &Dressing::floor},
               std::pair{"ceiling", &Dressing::ceiling}})
             if (in.take({word})) {
                 in.take({"is", "are", "in"});
+                const bool walls = which == &Dressing::walls;
                 if (in.take({"none", "off", "unsaid"})) {
                     (now_.*which).reset();
+                    if (walls)
+                        now_.ownWalls.clear();
                     return planned(worded("no colour of the {}", word));
                 }
                 now_.*which = colourNamed("which colour?");
+                // All of them: none is of another colour then.
+                if (walls)
+                    now_.ownWalls.clear();
                 return planned(worded("the {} in {}", word, colourWord(*(now_.*which))));
             }
-        if (const std::size_t at = in.at(); in.take({"wall"}) && in.ahead().size() == 1)
-            in.fail(at, in.at() - at + 2, "the walls of a room have one colour together",
-                    "say it like: colour walls sage; what one wall is to have goes into its note");
-        else
-            in.goTo(at);
         const auto ids = readSubjects(in, in.them().empty() ? 0 : in.them().front());
         in.take({"is", "are", "in"});
         const Rgb c = colourNamed("which colour?");

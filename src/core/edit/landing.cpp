@@ -137,10 +137,25 @@ bool clearOnWall(const Scene& scene, const Piece& p, Vec2 at) {
            b.high.y < scene.room->ceiling.mm() + touching && hangsOver(scene, p, b).empty();
 }
 
-Length alongside(const Piece& other, const Piece& own) {
-    if (other.kind->role != Role::bed)
-        return {};
-    return (own.size.depth - other.size.depth) / 2;
+Length alongside(const Scene& scene, const Piece& other, const Piece& own) {
+    const Length usual =
+        other.kind->role == Role::bed ? (own.size.depth - other.size.depth) / 2 : Length{};
+    const Placed* there = other.on.isFloor() ? scene.fromAbove(other.id) : nullptr;
+    const auto wall = there != nullptr ? wallBehind(scene, other.id) : std::nullopt;
+    if (!wall)
+        return usual;
+    const Wall& w = scene.room->walls[static_cast<std::size_t>(*wall)];
+    constexpr double square = 0.999;
+    if (dot(there->pose.front(), w.inward()) < square)
+        return usual;
+    const Length middle = Length::millimetres(dot(there->pose.at - w.start, w.inward()));
+    // What is kept along walls has its back in line with it there.
+    constexpr double near = 150;
+    const Length behind = middle - other.size.depth / 2;
+    if (own.kind->family == Family::storage && own.kind->takesFloor() && behind.mm() < near)
+        return (own.size.depth - other.size.depth) / 2;
+    const Length back = middle + usual - own.size.depth / 2;
+    return back < Length{} ? usual - back : usual;
 }
 
 Edit landed(const Project& job, Edit edit) {

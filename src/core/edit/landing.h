@@ -26,8 +26,9 @@ struct Through {
 [[nodiscard]] bool clearOnWall(const Scene&, const Piece&, Vec2 at);
 
 /// How far along another piece's depth a thing beside it stands from its middle: at the head of a
-/// bed, at the middle of anything else. Forward is more.
-[[nodiscard]] Length alongside(const Piece& other, const Piece& own);
+/// bed, at the middle of anything else; further forward where it is deeper than there is room to the
+/// wall behind. Forward is more.
+[[nodiscard]] Length alongside(const Scene&, const Piece& other, const Piece& own);
 
 /// An edit that adds a piece, with the place it is free at where it begins, if its ties leave it a
 /// way there; as it was when they don't, or when it is clear already.

@@ -78,8 +78,21 @@ Edit LineReader::read() {
         return *dressing;
     if (auto handing = readHandingOver(in))
         return *handing;
-    if (auto things = readThings(in, *scene_))
-        return *things;
+    const std::size_t here = in.at();
+    try {
+        if (auto things = readThings(in, *scene_))
+            return *things;
+    } catch (const LineFault&) {
+        // "two vases on the nightstands": one on each.
+        in.goTo(here);
+        try {
+            if (auto each = readSeveral(in, *scene_, surface_))
+                return *each;
+        } catch (const LineFault&) {
+            in.goTo(here);
+        }
+        throw;
+    }
     const bool fresh = in.take({"add", "another", "new"});
     if (fresh || in.take({"put", "place", "hang", "stand", "lay", "set", "stick", "drop", "fit",
                           "pop", "pin", "mount", "slip", "tuck", "bring in"}))
@@ -147,9 +160,19 @@ Edit LineReader::put(bool fresh) {
         } else if (selected_ != 0 && (phraseAhead(in, false) || in.lengthAhead())) {
             there = selected_;
             in.moves(); // a step of what is looked at needs no name
-        } else if (there = in.piece(); there == 0) {
-            whichKind();
-            in.failAhead(worded("I don't know “{}”", firstWords()));
+        } else {
+            try {
+                there = in.piece();
+            } catch (const LineFault&) {
+                in.goTo(start);
+                if (indefinite)
+                    whichKind(); // "a table" is none of several that are there
+                throw;
+            }
+            if (there == 0) {
+                whichKind();
+                in.failAhead(worded("I don't know “{}”", firstWords()));
+            }
         }
     }
     std::string like;
@@ -281,8 +304,8 @@ KindPtr LineReader::kindFor() {
 /// "television 65 on wall C" hangs there, where the kit has it so; nothing for all else.
 KindPtr LineReader::onTheWall(const Kind& kind) {
     static const std::regex words(
-        R"(\s*,?\s*(?:[0-9][0-9 ./x'"]*\s*(?:inches|inch|in|cm|mm|m|ft|feet|diagonal)?\s*)*on )"
-        R"((?:the )?(?:[a-z]+ )?wall\b.*)",
+        R"(\s*,?\s*(?:[0-9][0-9 ./x'"]*\s*(?:inches|inch|in|cm|mm|m|ft|feet|diagonal)?\s*)*)"
+        R"((?:on (?:the )?(?:[a-z]+ )?wall\b.*|(?:above|over) .*))",
         std::regex::icase | std::regex::optimize);
     const std::string rest(in.rest());
     if (!std::regex_match(rest, words))
@@ -341,6 +364,33 @@ std::string LineReader::firstWords() {
     return std::string(words.empty() ? trimmed(r) : words);
 }
 
+/// "bed 3 ft from the dresser": a room with one bed has that meant, whatever kind of bed it is.
+bool LineReader::isTheOnlyBed(int id, std::size_t start) {
+    const Piece* p = in.scheme().byId(id);
+    const auto& all = in.scheme().pieces;
+    in.goTo(start);
+    const bool bare = in.endOf("bed") > 0;
+    return bare && p != nullptr && p->kind->role == Role::bed &&
+           std::count_if(all.begin(), all.end(),
+                         [](const Piece& o) { return o.kind->role == Role::bed; }) == 1;
+}
+
+/// Whether a piece is the only one of its kind and called by that alone, and nothing but sizes
+/// follows: "wardrobe 180 x 60" is then said of the Armoire that is there.
+bool LineReader::isTheOnlySized(int id, std::size_t from) {
+    static const std::regex sizes(
+        R"(\s*,?\s*(?:to |is )?[0-9][0-9 ./,'"x×½¼¾]*(?:(?:cm|mm|m|in|inch|inches|ft|feet|foot|by|wide|)"
+        R"(long|deep|high|tall|across)\b[0-9 ./,'"x×½¼¾]*)*)",
+        std::regex::icase | std::regex::optimize);
+    constexpr std::size_t longest = 60;
+    const Piece* p = in.scheme().byId(id);
+    const auto& all = in.scheme().pieces;
+    return p != nullptr && in.text().size() < from + longest && p->name == p->kind->name &&
+           std::count_if(all.begin(), all.end(),
+                         [&](const Piece& o) { return o.kind == p->kind; }) == 1 &&
+           std::regex_match(std::string(in.text().substr(from)), sizes);
+}
+
 /// True when an existing piece's whole name stands here, and not as the beginning of the name
 /// of a kind that says more ("table lamp" when there is a piece called Table).
 bool LineReader::startsPiece(std::size_t start) {
@@ -357,7 +407,8 @@ bool LineReader::startsPiece(std::size_t start) {
         const auto said = id == 0 ? std::string() : plainWord(in.scheme().byId(id)->name);
         const bool exact = id != 0 && plainWord(in.since(start)) == said;
         in.goTo(start);
-        if (asKind > start && !exact)
+        if (asKind > start && !exact &&
+            (asPiece != asKind || !(isTheOnlySized(id, asKind) || isTheOnlyBed(id, start))))
             return false; // a kind's name by itself adds one
     } catch (const LineFault&) {
         in.goTo(start);
@@ -440,7 +491,11 @@ Edit LineReader::placeEach(const std::vector<int>& ids, std::size_t at, std::str
     // A step takes them all along; what is tied among them goes with them once.
     in.goTo(at);
     const Piece first = placedPiece(ids.front());
-    if (const auto said = readPlacement(in, first, *scene_, surface_); said.step) {
+    // "2 away from the bed" is another way for what stands on its other side.
+    static const std::regex byWhat("\\b(?:away|toward|towards|closer|nearer|further|farther)\\b",
+                                   std::regex::icase | std::regex::optimize);
+    const bool eachItsWay = std::regex_search(std::string(in.text().substr(at)), byWhat);
+    if (const auto said = readPlacement(in, first, *scene_, surface_); said.step && !eachItsWay) {
         auto moved = drag(job_, *scene_, ids, *said.step, DragTies::revalue).edit;
         if (moved.acts.empty())
             in.refuse(locked(first), at);

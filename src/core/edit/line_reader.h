@@ -76,6 +76,8 @@ private:
     void sizeForPeople(Piece&);
     void whichKind();
     int spokenOf(std::size_t start);
+    bool isTheOnlyBed(int id, std::size_t start);
+    bool isTheOnlySized(int id, std::size_t from);
     bool startsPiece(std::size_t start);
     bool isOtherOfPair(int id, std::size_t start);
     bool callIt(Piece&, bool isNew);

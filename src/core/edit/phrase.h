@@ -79,6 +79,7 @@ public:
 private:
     bool clause(const std::vector<const struct Phrase*>& all);
     [[noreturn]] void unknown(bool afterLength);
+    void onceOnly();
     void settleSides();
     void settleWall();
 

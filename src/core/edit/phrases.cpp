@@ -188,6 +188,7 @@ Placement Placing::read(Begins how) {
         if (!clause(fine))
             unknown(false);
     }
+    onceOnly();
     if (place.has(SaidOf::wall))
         settleWall();
     else
@@ -389,8 +390,7 @@ void Placing::centredFirst() {
     if (in.endOf("between") > 0 || (hangs && (in.endOf("over") > 0 || in.endOf("above") > 0)))
         return; // these are centred as they are
     if (in.endOf("in front of") > 0 || in.endOf("behind") > 0 ||
-        (!hangs && !subject.kind->flat() &&
-         (in.endOf("under") > 0 || in.endOf("beneath") > 0 || in.endOf("below") > 0))) {
+        (!hangs && (in.endOf("under") > 0 || in.endOf("beneath") > 0 || in.endOf("below") > 0))) {
         std::vector<const Phrase*> fine;
         for (const Phrase* p : allPhrases())
             if ((p->of.bits & saidOf(*subject.kind).bits) != 0)
@@ -398,7 +398,8 @@ void Placing::centredFirst() {
         clause(fine);
         // Under a window it is in the middle of that already.
         if (std::none_of(out.ties.begin(), out.ties.end(), [&](const Tie& t) {
-                return t.kind == Tie::Kind::centredOn && t.of == last_;
+                return t.kind == Tie::Kind::under ||
+                       (t.kind == Tie::Kind::centredOn && t.of == last_);
             }))
             add(Tie::Kind::centredOn).of = last_;
         return;
@@ -420,6 +421,17 @@ void Placing::centred() {
               subject.kind->hangs() ? "say “20 from left corner”" : "say “in corner AB”");
     add(Tie::Kind::centredOn).of = of;
     shift(out.ties.size() - 1, {"left", "back"}, {"right", "forward"});
+}
+
+/// "against wall A, under window 1" says the wall twice.
+void Placing::onceOnly() {
+    auto& all = out.ties;
+    for (std::size_t i = 1; i < all.size();)
+        if (std::find(all.begin(), all.begin() + static_cast<std::ptrdiff_t>(i), all[i]) !=
+            all.begin() + static_cast<std::ptrdiff_t>(i))
+            all.erase(all.begin() + static_cast<std::ptrdiff_t>(i));
+        else
+            ++i;
 }
 
 Length Placing::standing(Length usual) const {
@@ -485,8 +497,21 @@ void Placing::settleSides() {
                 return o.kind == Tie::Kind::fromPiece &&
                        (o.side == Side::left || o.side == Side::right);
             });
-            t.distance = beside ? alongside(*other, subject) : Length{};
+            t.distance = beside ? alongside(scene, *other, subject) : Length{};
             out.ties.push_back(t);
+            // From one wall to what stands at another: its back goes along with that.
+            const auto leaves = [&](const Tie& was) {
+                return was.kind == Tie::Kind::against &&
+                       was.of.index != wallBehind(scene, other->id).value_or(was.of.index);
+            };
+            if (beside && std::any_of(subject.ties.begin(), subject.ties.end(), leaves) &&
+                std::none_of(out.ties.begin(), out.ties.end(),
+                             [](const Tie& o) { return o.fixesTurn(); })) {
+                Tie turn;
+                turn.kind = Tie::Kind::inLineWith;
+                turn.of = *alongside_;
+                out.ties.push_back(turn);
+            }
         }
     }
     const auto beside = [&](const std::vector<Tie>& ties, const Target& of) -> const Tie* {

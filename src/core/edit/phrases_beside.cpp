@@ -36,7 +36,7 @@ Side freerSide(const Placing& p, int id, bool anySide) {
     for (const Side s : {Side::right, Side::left}) {
         const double sign = s == Side::right ? 1 : -1;
         const double x = sign * ((piece->size.width + p.subject.size.width).mm() / 2 + 1);
-        const double y = alongside(*piece, p.subject).mm();
+        const double y = alongside(p.scene, *piece, p.subject).mm();
         if (clearOf(p.scene, p.subject, {other->pose.toRoom({x, y}), other->pose.turn}))
             return s;
     }
@@ -68,6 +68,25 @@ Side sideSaid(const Placing& p, std::string_view words, const Target& t) {
         return Side::right;
     const bool near = words == "by" || words == "near" || words == "close to";
     return saysBefore(words) ? Side::front : freerSide(p, t.piece, near);
+}
+
+/// "…, on the right", "on its left side", behind what a thing is beside; none, and nothing taken,
+/// for all else.
+std::optional<Side> sideAfter(Placing& p) {
+    const std::size_t here = p.in.at();
+    p.in.comma();
+    for (const auto& [word, side] :
+         {std::pair{"left", Side::left}, std::pair{"right", Side::right}})
+        for (const char* before : {"on the ", "on its ", "to the ", "to its ", "at the ", "on "}) {
+            const std::string said = std::string(before) + word;
+            if (p.in.take({said + " hand side", said + "-hand side", said + " side", said}) &&
+                (p.in.done() || p.in.ahead().empty() || phraseAhead(p.in, false)))
+                return side;
+            p.in.goTo(here);
+            p.in.comma();
+        }
+    p.in.goTo(here);
+    return {};
 }
 
 /// "between window 1 and wall B": in the wall of the one, as far as the other.
@@ -163,7 +182,23 @@ bool beside(Placing& p, Length d) {
             p.add(K::squareTo).of = wall;
         return true;
     }
-    const Side side = sideSaid(p, words, t);
+    Side side = sideSaid(p, words, t);
+    // "next to the bed, on the right"
+    if (!saysLeft(words) && !saysRight(words) && words != "behind" && !saysBefore(words))
+        side = sideAfter(p).value_or(side);
+    // "behind the sofa, on the left": in line with that end.
+    if ((words == "behind" || saysBefore(words)) && p.scene.pieceById(t.piece) != nullptr)
+        if (const auto end = sideAfter(p)) {
+            Tie& tie = p.add(K::fromPiece);
+            tie.of = t;
+            tie.distance = d;
+            tie.side = side;
+            Tie& along = p.add(K::centredOn);
+            along.of = t;
+            along.distance = (p.scene.pieceById(t.piece)->size.width - p.subject.size.width) / 2 *
+                             (*end == Side::left ? -1 : 1);
+            return true;
+        }
     Tie& tie = p.add(K::fromPiece);
     tie.of = t;
     tie.distance = d;

@@ -52,6 +52,25 @@ bool onTopOf(Placing& p) {
     return put(p, onTop(id));
 }
 
+/// "on the left end of desk": on it, near that end. False for what has no top to stand on.
+bool onAnEnd(Placing& p) {
+    const Side side = p.said.find("left") != std::string_view::npos ? Side::left : Side::right;
+    const std::size_t here = p.in.at();
+    const Target t = p.target();
+    const Piece* board = t.is == Is::piece ? p.scene.pieceById(t.piece) : nullptr;
+    if (board == nullptr || !board->kind->hasTop()) {
+        p.in.goTo(here);
+        return false;
+    }
+    if (!put(p, onTop(t.piece)))
+        return false;
+    Tie& edge = p.add(K::fromEdge);
+    edge.side = side;
+    edge.distance =
+        isMetric(p.in.job().notation.units) ? Length::centimetres(5) : Length::inches(2);
+    return true;
+}
+
 /// "in bookcase" says too little.
 bool inWhich(Placing& p) {
     p.in.article();
@@ -189,6 +208,14 @@ std::span<const Phrase> boardPhrases() {
          .help = "the surface: it goes along when that is moved, turned or sized; its middle, when "
                  "no place is said",
          .example = "on console; on top of bookcase"},
+        {.begins = {"on the left end of", "on the right end of", "on the left side of",
+                    "on the right side of", "on the left corner of", "on the right corner of",
+                    "at the left end of", "at the right end of", "on left end of",
+                    "on right end of"},
+         .of = SaidOf::board,
+         .read = &onAnEnd,
+         .help = "on it, near that end",
+         .example = "on the left end of console"},
         {.begins = {"in opening", "in the opening", "on shelf", "in shelf"},
          .of = SaidOf::board,
          .read = &inOpening,

@@ -1,4 +1,5 @@
 // Under pieces: a rug, or what goes under a window.
+#include "edit/arrange.h"
 #include "edit/phrase.h"
 #include "edit/place.h"
 #include "measure/texts.h"
@@ -58,6 +59,31 @@ bool under(Placing& p) {
     if (first.is == Is::window) {
         p.add(K::against).of = p.toWall(first);
         p.add(K::centredOn).of = first;
+        return true;
+    }
+    // "a bench under the hooks": its back to their wall.
+    if (const Piece* hung = p.scene.pieceById(first.piece); hung != nullptr && hung->onWall() &&
+                                                            !p.subject.kind->flat() &&
+                                                            !p.subject.kind->underCeiling()) {
+        p.add(K::against).of = wallTarget(hung->wall());
+        Tie& corner = p.add(K::fromCorner);
+        corner.of.is = Is::corner;
+        corner.of.index = hung->wall();
+        corner.of.alongNext = true;
+        corner.to = MeasuredTo::centre;
+        corner.distance = Length::millimetres(p.scene.byId(hung->id)->pose.at.x);
+        return true;
+    }
+    // "tuck the chair under the desk": in to where it sits, as far as it goes.
+    if (const Tie* held = tieToTable(p.subject, *p.scene.scheme);
+        held != nullptr && held->of == first) {
+        Tie tie = *held;
+        tie.distance = -tuckedUnder(p.subject, *p.scene.pieceById(first.piece)->kind);
+        if (tie.kind == K::facing) {
+            tie.kind = K::atPlace;
+            tie.place = tie.places = 1;
+        }
+        p.out.ties.push_back(tie);
         return true;
     }
     const auto all = group(p, first);

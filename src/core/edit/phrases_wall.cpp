@@ -208,7 +208,7 @@ bool overOrUnder(Placing& p, std::optional<Length> d) {
     if (const auto box = over && itsWall ? boxOn(of, *itsWall, p.scene) : std::nullopt;
         box && box->high.y > p.scene.room->ceiling.mm() - 100) {
         const auto what = words(of, p.in.job().wording());
-        if (d && of.is == Is::fixture)
+        if (d && (of.is == Is::fixture || of.is == Is::chimney))
             p.in.fail(at, p.in.at() - at,
                       worded("{} is measured as high as the ceiling: how high its shelf is stands "
                              "nowhere",
@@ -218,6 +218,18 @@ bool overOrUnder(Placing& p, std::optional<Length> d) {
         p.add(K::centredOn).of = of;
         return true;
     }
+    // "curtains 6 above the window": so far over it they begin.
+    if (over && p.subject.kind->role == Role::curtain)
+        for (const Opening& o : p.scene.room->openings)
+            if (o.kind == OpeningKind::window && of == targetOf(o)) {
+                p.add(K::centredOn).of = of;
+                if (d) {
+                    Tie& top = p.add(K::height);
+                    top.level = Level::top;
+                    top.distance = o.sill + o.height + *d;
+                }
+                return true;
+            }
     Tie& tie = p.add(over ? K::above : K::below);
     tie.of = of;
     tie.distance = d.value_or(over ? usualAbove(p, of) : Length{});
@@ -241,9 +253,13 @@ Side freeSideOnWall(const Placing& p, const Target& of, Length d) {
     for (const Side side : {Side::right, Side::left}) {
         const double off = d.mm() + p.subject.size.width.mm() / 2;
         const double x = side == Side::right ? b->high.x + off : b->low.x - off;
-        const double y = p.subject.kind->hangAt > Length{}
-                             ? p.subject.kind->hangAt.mm()
-                             : eyeLevel(*p.in.job().library.book, p.in.job().judgement).mm();
+        const Kind& kind = *p.subject.kind;
+        const double half = p.subject.size.height.mm() / 2;
+        const double y = kind.hangAt <= Length{}
+                             ? eyeLevel(*p.in.job().library.book, p.in.job().judgement).mm()
+                         : kind.hangBy == Level::bottom ? kind.hangAt.mm() + half
+                         : kind.hangBy == Level::top    ? kind.hangAt.mm() - half
+                                                        : kind.hangAt.mm();
         if (clearOnWall(p.scene, there, {x, y}))
             return side;
     }
@@ -478,6 +494,15 @@ std::span<const Phrase> wallPhrases() {
                  "of its nosings, and on over the landing",
          .example = "top with window 1; bottom with sill of window 1; level with mirror, 2 higher; "
                     "centre 58 over stairs"},
+        {.begins = {"in line with", "lined up with", "aligned with"},
+         .of = wallHung,
+         .read =
+             [](Placing& p) {
+                 p.centred();
+                 return true;
+             },
+         .help = "",
+         .example = ""},
         {.begins = {"centred between", "centered between", "between"},
          .of = wallHung,
          .read = &wallBetween,

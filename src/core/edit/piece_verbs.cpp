@@ -7,6 +7,7 @@
 #include "edit/pieces.h"
 #include "edit/place.h"
 #include "edit/sizes_said.h"
+#include "edit/subjects.h"
 #include "measure/text.h"
 #include "measure/texts.h"
 #include "scheme/on_wall.h"
@@ -461,10 +462,39 @@ Edit LineReader::swap() {
 
 /// "replace sofa by loveseat": the new one has its ties, and what was tied to it.
 Edit LineReader::replace() {
-    const int id = subject();
+    in.article();
+    auto ids = in.pieces();
+    if (ids.empty())
+        ids = {subject()};
     if (!in.take({"by", "with", "for"}))
         in.failAhead("by what?", "say it like: replace sofa by loveseat");
-    return asKind(id);
+    if (ids.size() == 1)
+        return asKind(ids.front());
+    // "the dining chairs with benches": each by one.
+    in.article();
+    const std::size_t at = in.at();
+    const auto kind = kindOfSeveral(in);
+    if (!kind)
+        in.failAhead(in.done() ? "by what?" : worded("the kit has no “{}”", firstWords()));
+    const std::size_t end = in.at();
+    Edit all;
+    auto now = std::make_shared<const Project>(job_);
+    for (const int id : ids) {
+        in.goTo(end);
+        auto p = asAnother(*now, placedPiece(id), kind);
+        if (!p)
+            in.fail(at, end - at, p.problem().what, p.problem().remedy);
+        readSizes(in, *p, false, notices);
+        const Edit one = replacedBy(*now, std::move(*p));
+        auto after = apply(*now, one);
+        if (!after)
+            in.refuse(after.problem(), at);
+        now = after->project;
+        all.acts.insert(all.acts.end(), one.acts.begin(), one.acts.end());
+    }
+    in.nothingMore();
+    all.words = worded("replace {} pieces by {}", ids.size(), kind->name);
+    return all;
 }
 
 Edit LineReader::asKind(int id) {

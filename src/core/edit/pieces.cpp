@@ -359,7 +359,7 @@ Result<Piece> asAnother(const Project& job, Piece p, const KindPtr& kind) {
         return Problem{worded("{} can't be where {} is", kind->name, p.name),
                        "name a kind that stands or hangs like it"};
     const Piece fresh = pieceOf(kind);
-    if (p.name.rfind(p.kind->name, 0) == 0)
+    if (p.kind != kind && p.name.starts_with(p.kind->name))
         p.name = job.scheme().freeName(kind->name);
     p.kind = kind;
     p.size = fresh.size;

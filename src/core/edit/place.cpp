@@ -106,6 +106,23 @@ void tell(Piece& p, const Placement& said) {
     }
 }
 
+/// On another wall nothing is over or level with what is at the one it hung on: then it hangs at
+/// eye level, where nothing else is said.
+void leaveHeights(Piece& p, std::vector<Tie>& said, const Project& job) {
+    const auto stale = [](const Tie& t) {
+        return (t.kind == Tie::Kind::above || t.kind == Tie::Kind::below ||
+                t.kind == Tie::Kind::levelWith) &&
+               t.of.is == Target::Is::piece;
+    };
+    if (std::erase_if(p.ties, stale) == 0 ||
+        std::any_of(said.begin(), said.end(), [](const Tie& t) { return t.fixesHeight(); }))
+        return;
+    Tie t;
+    t.kind = Tie::Kind::eyeLevel;
+    t.distance = eyeLevel(*job.library.book, job.judgement);
+    said.push_back(t);
+}
+
 } // namespace
 
 Piece asItStands(const Project& job, const Scene& scene, int id) {
@@ -156,6 +173,8 @@ Result<Edit> placePiece(const Project& job, const Scene& scene, Piece p, Placeme
     const bool isNew = p.id == 0;
     if (!hangs)
         settleSurface(p, said, scene);
+    if (hangs && !isNew && wasWall != p.wall())
+        leaveHeights(p, said.ties, job);
     if (isNew && hangs)
         implyWallTies(p, said.ties, scene, job);
     else if (hangs)
@@ -173,9 +192,59 @@ Result<Edit> placePiece(const Project& job, const Scene& scene, Piece p, Placeme
     return e;
 }
 
+namespace {
+
+/// Whether what is moved, or goes along, comes to reach through a wall or the like.
+bool harms(const Project& job, const Scene& scene, const Edit& e) {
+    const auto after = apply(job, e);
+    if (!after)
+        return true;
+    const auto& all = after->project->scheme().pieces;
+    return std::any_of(all.begin(), all.end(), [&](const Piece& q) {
+        return !q.kind->flat() && job.scheme().byId(q.id) != nullptr &&
+               !harmOf(*after->project, *after->scene, {q.id}).empty() &&
+               harmOf(job, scene, {q.id}).empty();
+    });
+}
+
+/// What is moved to a wall, and no more is said, stands there where it and what goes along with it
+/// find room: as near to where it would come as can be. The same edit where there is no such place.
+Edit slidAlong(const Project& job, const Scene& scene, const Piece& p, const Placement& said,
+               Edit e) {
+    if (said.step || said.ties.size() != 1 || said.ties.front().kind != Tie::Kind::against ||
+        !p.on.isFloor() || !harms(job, scene, e))
+        return e;
+    const Wall& wall = scene.room->walls[static_cast<std::size_t>(said.ties.front().of.index)];
+    // What held it where it was would hold it along that wall too.
+    Piece loose = p;
+    std::vector<std::string> letGo;
+    std::erase_if(loose.ties, [&](const Tie& t) {
+        if (!t.fixesPlace() && !t.fixesTurn())
+            return false;
+        letGo.push_back(worded("lets go of “{}”", words(t, job.wording())));
+        return true;
+    });
+    constexpr double step = 101.6; // mm
+    for (double by = step; by < wall.length().mm(); by += step)
+        for (const double sign : {1.0, -1.0}) {
+            Piece tried = loose;
+            tried.pose.at = p.pose.at + wall.along() * (sign * by);
+            auto other = placePiece(job, scene, std::move(tried), said);
+            if (other && !harms(job, scene, *other)) {
+                other->notices.insert(other->notices.end(), letGo.begin(), letGo.end());
+                return *other;
+            }
+        }
+    return e;
+}
+
+} // namespace
+
 Result<Edit> placeWhereFree(const Project& job, const Scene& scene, Piece p, Placement said) {
     const bool isNew = p.id == 0;
-    auto e = placePiece(job, scene, std::move(p), std::move(said));
+    auto e = placePiece(job, scene, p, said);
+    if (e && !isNew)
+        return slidAlong(job, scene, p, said, std::move(*e));
     // One that is cut lies where its outline says.
     if (e && isNew && !isCut(std::get<PutPiece>(e->acts.front()).piece))
         *e = landed(job, std::move(*e));

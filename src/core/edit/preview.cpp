@@ -16,12 +16,6 @@ namespace mezzet {
 
 namespace {
 
-std::string capital(std::string s) {
-    if (!s.empty() && s[0] >= 'a' && s[0] <= 'z')
-        s[0] = static_cast<char>(s[0] - 'a' + 'A');
-    return s;
-}
-
 /// "through wall A", "beyond wall A": a thing on the floor that no wall lets stand there; "" for
 /// one that is inside, and for one that was just as far through before.
 std::string throughWords(const Scene& was, const Scene& now, int id, const Wording& wording) {

@@ -6,6 +6,7 @@
 #include "edit/beside_wall.h"
 #include "edit/column_said.h"
 #include "edit/landing.h"
+#include "edit/language.h"
 #include "edit/new_piece.h"
 #include "edit/phrase.h"
 #include "edit/place.h"
@@ -16,7 +17,6 @@
 #include "scheme/on_wall.h"
 
 #include <algorithm>
-#include <charconv>
 #include <functional>
 
 namespace mezzet {
@@ -111,27 +111,33 @@ private:
             return none();
         const auto place = std::string(in.since(where));
         const bool both = in.take({"both of", "both"});
-        if (!both && !in.take({"each of", "each", "every", "all of", "all"}))
+        // "two lamps on the nightstands", of which there are two.
+        const bool theirs = !both && !in.take({"each of", "each", "every", "all of", "all"});
+        if (theirs && (said < 2 || in.endOf("the") == 0))
             return none();
         in.article();
         const std::size_t at = in.at();
         if (place == "in" && kind_->hangs())
             return none();
         const auto all = everyOneAhead(in, place == "in");
-        if (!all)
+        if (!all || (theirs &&
+                     (static_cast<int>(all->names.size()) != said || !in.since(at).ends_with('s'))))
             return none();
         const auto& names = all->names;
-        const auto& one = all->one;
         if (names.empty())
-            in.fail(at, in.at() - at, worded("there is no {} yet", one), "add one first");
+            in.fail(at, in.at() - at, worded("there is no {} yet", all->one), "add one first");
         const auto count = static_cast<int>(names.size());
         if ((both && count != 2) || (said > 0 && said != count))
             in.fail(at, in.at() - at,
-                    count == 1 ? worded("there is one {}", one)
-                               : worded("there are {} of {}", count, one),
+                    count == 1 ? worded("there is one {}", all->one)
+                               : worded("there are {} of {}", count, all->one),
                     "say “each”, with one for each");
-        in.nothingMore();
-        const std::size_t end = in.at();
+        // "…, at 60": the same of each.
+        in.comma();
+        const std::string more(withoutCourtesy(in.rest()));
+        const std::size_t clauses = in.at();
+        const std::size_t end = in.text().size();
+        in.goTo(end);
         // "lamp" is one that stands on a table.
         const bool tops = all->kind && all->kind->hasTop() && place == "on";
         if (tops && !kind_->standsOn())
@@ -151,9 +157,9 @@ private:
             [&](const Project& now, const Scene& there, int) {
                 // "a side table for each chair" stands by it; what hangs goes on it.
                 const bool by = place == "for" && !first_.kind->hangs();
-                const auto line = (by ? "beside" : place) + " " + names[next++];
-                WordsReader again(line, now, {});
-                return readPlacement(again, first_, there, lookedAt_);
+                const auto line = (by ? "beside" : place) + " " + names[next++] +
+                                  (more.empty() ? "" : ", " + more);
+                return oneOfEach(in, {clauses, more.size()}, line, now, first_, there, lookedAt_);
             },
             mostOfAKind);
         if (!added)
@@ -163,10 +169,9 @@ private:
     /// "chairs around it": as many as the table has room for.
     bool chairsAround() {
         const std::size_t start = in.at();
-        if ((in.take({"chairs", "dining chairs"})) && in.take({"around", "round", "about"}))
+        if (in.take({"chairs", "dining chairs"}) && in.take({"around", "round", "about"}))
             return true;
-        in.goTo(start);
-        return false;
+        return in.goTo(start), false;
     }
 
     bool tableAhead(std::size_t at) {
@@ -209,8 +214,8 @@ private:
         in.comma();
         const auto called = in.take({"called", "named"}) ? in.name(saidOf(*kind_)) : std::string();
         in.comma();
-        if (takeSides(in))
-            return eitherSide(at, called);
+        if (const std::size_t here = in.at(); takeSides(in))
+            return eitherSide(at, called, in.since(here));
         in.goTo(sized);
         in.comma();
         if (const std::size_t here = in.at(); count_ == 2 && takeEachOther())
@@ -290,8 +295,15 @@ private:
         }
     }
 
-    Edit eitherSide(std::size_t at, const std::string& called) {
+    Edit eitherSide(std::size_t at, const std::string& called, std::string_view words) {
         const Target of = in.target();
+        if (auto ends = onBothEnds(in, kind_, of, words); ends && count_ == 2) {
+            if (ends->kind != kind_)
+                first_ = pieceOf(kind_ = ends->kind);
+            for (Placement& p : ends->places)
+                p.name = called;
+            return addAll(ends->places, at);
+        }
         // A runner on each side of a bed lies along it.
         if (kind_->flat() && of.is == Target::Is::piece && first_.size.width > first_.size.depth)
             std::swap(first_.size.width, first_.size.depth);
@@ -319,7 +331,7 @@ private:
                     along.kind = Tie::Kind::centredOn;
                     along.of = of;
                     along.side = side;
-                    along.distance = alongside(*job_.scheme().byId(of.piece), first_);
+                    along.distance = alongside(scene_, *job_.scheme().byId(of.piece), first_);
                     p.ties.push_back(along);
                 }
                 if (kind_->hangs()) {
@@ -383,10 +395,11 @@ private:
         if (column || (apart && !inRow && kind_->role == Role::shelf))
             return oneOverTheOther(std::move(places), apart, at);
         const bool sits = kind_->role == Role::armchair || kind_->role == Role::sofa;
-        const Length gap = apart.value_or(hangs  ? job_.library.book->habit("group-gap")
-                                          : sits ? job_.library.book->habit("seats-apart")
-                                                 : Length{});
-        if (aboutItsMiddle(places, count_, first_, gap))
+        const char* usual = hangs ? "group-gap" : "seats-apart";
+        const Length gap =
+            apart.value_or(hangs || sits ? job_.library.book->habit(usual) : Length{});
+        if (aboutItsMiddle(places, count_, first_, gap) ||
+            seatsAlong(places, count_, first_, apart, saysSide(in.text()), scene_))
             return addAll(places, at);
         if (places.front().on && places.front().on->is == SurfaceId::Is::top &&
             places.front().ties.empty() && !apart)
@@ -552,7 +565,7 @@ private:
                 Placement place = places[next++];
                 for (Tie& t : place.ties)
                     if (t.of.is == Target::Is::none && before != 0 && t.kind != Tie::Kind::height &&
-                        t.kind != Tie::Kind::eyeLevel)
+                        t.kind != Tie::Kind::eyeLevel && t.kind != Tie::Kind::fromEdge)
                         t.of = pieceTarget(before);
                 if (before != 0 && kind_->hangs() && !place.wall)
                     place.wall = now.scheme().byId(before)->wall();

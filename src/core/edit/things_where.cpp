@@ -44,7 +44,8 @@ private:
             if (in.comma() || in.take({"and"}))
                 continue;
             if (!clause())
-                in.failAhead("", "say where, like: left of opening 2 of bookcase");
+                in.failAhead(worded("I don't know “{}” here", in.ahead()),
+                             "say where, like: left of opening 2 of bookcase");
         }
     }
 
@@ -125,7 +126,8 @@ private:
         }
         said_.gap = d;
         if (!place())
-            in.failAhead("", "say it like: 2 left of vase");
+            in.failAhead(worded("I don't know “{}” here", in.ahead()),
+                         "say it like: 2 left of vase");
     }
 
     bool place() {
@@ -162,6 +164,19 @@ private:
         }
         if (openingHere())
             return true;
+        // "on the left nightstand", of two: no side of a board.
+        if (led && (in.endOf("left") > 0 || in.endOf("right") > 0)) {
+            const std::size_t side = in.at();
+            const std::size_t words = std::max(in.endOf("left"), in.endOf("right"));
+            const int one = pieceHere();
+            const bool named = one != 0 && in.at() > words;
+            in.goTo(named ? at : side);
+            if (named && in.take({"on top of", "on"})) {
+                onWhat();
+                return true;
+            }
+            in.goTo(side);
+        }
         for (const auto& [words, along] :
              {std::pair{"left end", Along::left}, std::pair{"left", Along::left},
               std::pair{"right end", Along::right}, std::pair{"right", Along::right},
@@ -212,6 +227,15 @@ private:
                 return true;
             }
         return false;
+    }
+
+    /// A piece that is named here; 0 for none.
+    int pieceHere() {
+        try {
+            return in.piece();
+        } catch (const LineFault&) {
+            return 0;
+        }
     }
 
     /// "opening 2", "opening 2 of bookcase", "shelf 3".

@@ -173,11 +173,13 @@ WordsReader::Match WordsReader::meantHere(bool several) {
         if (!m.ids.empty())
             return m;
         // "the chest", of a chest of drawers.
+        // Not "the tv", of a tv stand.
         for (const Piece& p : scheme().pieces)
-            if (std::any_of(p.kind->also.begin(), p.kind->also.end(),
+            if (kindNamed && p.kind->family == kindNamed->family &&
+                std::any_of(p.kind->also.begin(), p.kind->also.end(),
                             [&](const std::string& a) { return plainWord(a).starts_with(begins); }))
                 m.ids.push_back(p.id);
-        if (kindNamed && !m.ids.empty())
+        if (!m.ids.empty())
             return m;
     }
     return {};

@@ -48,7 +48,15 @@ std::vector<Material> materialsOf(const Project& job, std::size_t scheme) {
                         writeArea(area, job.notation.units), wanted.goesFor);
         out.push_back(std::move(m));
     };
-    paint(std::string(told("Wall paint")), s.dressing.walls, facts.netWallArea());
+    // Walls of their own colour are painted from another tin.
+    double own = 0;
+    for (const auto& [wall, colour] : s.dressing.ownWalls)
+        if (wall < static_cast<int>(room.walls.size())) {
+            const double area = netAreaOf(room, wall);
+            paint(worded("Paint for wall {}", wallName(wall)), colour, area);
+            own += area;
+        }
+    paint(std::string(told("Wall paint")), s.dressing.walls, facts.netWallArea() - own);
     paint(std::string(told("Ceiling paint")), s.dressing.ceiling, facts.ceilingArea);
     for (const Piece& p : s.pieces) {
         if (!p.rug || !p.rug->pad || *p.rug->pad <= Length{})

@@ -82,8 +82,12 @@ private:
         const RoomFacts facts = factsOf(room);
         double area = 0; // m²
         area += scheme.dressing.walls ? facts.netWallArea() / 1e6 : 0;
+        if (!scheme.dressing.walls)
+            for (const auto& [wall, colour] : scheme.dressing.ownWalls)
+                area +=
+                    wall < static_cast<int>(room.walls.size()) ? netAreaOf(room, wall) / 1e6 : 0;
         area += scheme.dressing.ceiling ? facts.ceilingArea / 1e6 : 0;
-        if (!scheme.dressing.walls && !scheme.dressing.ceiling)
+        if (area <= 0)
             return;
         out_.of["painted"] += area * paintCoats;
         const double litres = paintLitres(area);

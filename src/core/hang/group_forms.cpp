@@ -113,7 +113,11 @@ std::vector<GroupAnswer> inGrids(const GroupAsk& ask) {
         return ask.items[static_cast<std::size_t>(a)].width >
                ask.items[static_cast<std::size_t>(b)].width;
     });
-    for (std::size_t columns = 1; columns <= n; ++columns) {
+    // Four and more make rows and columns: one line of them is a row, and no grid.
+    constexpr std::size_t least = 4;
+    const std::size_t first = n < least ? 1 : 2;
+    const std::size_t last = n < least ? n : (n + 1) / 2;
+    for (std::size_t columns = first; columns <= last; ++columns) {
         const std::size_t rows = (n + columns - 1) / columns;
         for (int way = 0; way < 3; ++way) {
             const auto& order = way == 0 ? given : way == 1 ? tallFirst : wideFirst;
@@ -158,6 +162,11 @@ std::vector<GroupAnswer> inGrids(const GroupAsk& ask) {
                                                                -(y + high[r] / 2)};
             }
             all.push_back(answerOf(ask, std::move(centres)));
+            // Over furniture and along walls a grid lies: a tall one is taken when nothing else is
+            // (common practice).
+            constexpr double tall = 1.4;
+            if (!ask.within && all.back().size.y > tall * all.back().size.x)
+                all.back().cost += 1;
         }
     }
     return all;

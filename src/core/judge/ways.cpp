@@ -288,6 +288,74 @@ constexpr std::array<RuleCode, 3> waysCodes{
 
 } // namespace
 
+bool WayBetween::isShut() const {
+    return width && mezzet::isShut(*width);
+}
+
+std::optional<WayBetween> wayBetween(const FloorView& scene, const RuleBook& book,
+                                     const std::optional<Target>& from, const Target& to) {
+    const Room& room = *scene.room;
+    const auto doors = waysIn(room);
+    const Rule* minor = book.byId("walkway-minor");
+    if (!room.closed || minor == nullptr)
+        return {};
+    Shared shared(scene, book);
+    const FloorWays& ways = shared.ways(false);
+    const auto goals = goalsOf(scene, ways, minor->setting("lean over"));
+    struct Place {
+        WayEnd end;
+        Opened opened;
+    };
+    const auto placesOf = [&](const Target& t) {
+        std::vector<Place> out;
+        for (const std::size_t d : doors)
+            if (targetOf(room.openings[d]) == t)
+                out.push_back({endAt(ways, d), {}});
+        for (const Goal& g : goals)
+            if (g.what == t)
+                out.push_back({g.end, g.opened});
+        // Of what is not sat on, lain in or opened: any of its sides.
+        const Placed* piece =
+            t.is == Target::Is::piece && out.empty() ? scene.byId(t.piece) : nullptr;
+        if (piece != nullptr && scene.scheme->byId(t.piece)->on.isFloor()) {
+            constexpr double off = 1; // mm
+            for (const Vec2 way : {piece->pose.front(), -piece->pose.front(), piece->pose.right(),
+                                   -piece->pose.right()}) {
+                const double far = extent(piece->shape, way) - dot(piece->pose.at, way) + off;
+                out.push_back({{piece->pose.at + way * far, -1, false}, {}});
+            }
+        }
+        return out;
+    };
+    std::vector<std::pair<Target, Place>> begins;
+    if (from)
+        for (auto& p : placesOf(*from))
+            begins.emplace_back(*from, std::move(p));
+    else
+        for (const std::size_t d : doors)
+            begins.emplace_back(targetOf(room.openings[d]), Place{endAt(ways, d), {}});
+    std::optional<WayBetween> best;
+    for (const auto& end : placesOf(to))
+        for (const auto& [what, begin] : begins) {
+            Opened opened = end.opened;
+            opened.without.insert(opened.without.end(), begin.opened.without.begin(),
+                                  begin.opened.without.end());
+            opened.with.insert(opened.with.end(), begin.opened.with.begin(),
+                               begin.opened.with.end());
+            const auto pinch = ways.finder.narrowest(begin.end, end.end, opened);
+            if (best && (!best->width || (pinch && pinch->width <= *best->width)))
+                continue;
+            best = WayBetween{what, to, {}, {}, {}};
+            if (pinch) {
+                best->width = pinch->width;
+                const auto b = between(ways, *pinch, opened, to);
+                best->narrowBy = b.piece;
+                best->beside = b.other;
+            }
+        }
+    return best;
+}
+
 std::span<const RuleCode> wayRules() {
     return waysCodes;
 }

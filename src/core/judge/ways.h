@@ -16,4 +16,22 @@ struct DrawnWay {
 [[nodiscard]] std::vector<DrawnWay> waysToDraw(const FloorView&, const RuleBook&, const Judgement&,
                                                int to = 0);
 
+/// The widest way from one place to another.
+struct WayBetween {
+    Target from;
+    Target to;
+    std::optional<Length>
+        width;       ///< at its narrowest; empty where that is wider than is of interest
+    Target narrowBy; ///< what makes it narrow, and the other side of that place
+    Target beside;
+
+    /// No way at all, to within what can be measured.
+    [[nodiscard]] bool isShut() const;
+};
+/// From a doorway, or from what one uses, to another such place: of several doors and sides the one
+/// with the widest way. Without `from` it is from the door that is best. Nothing for what one does
+/// not go to, and in a room that is open or has no door where that is asked.
+[[nodiscard]] std::optional<WayBetween>
+wayBetween(const FloorView&, const RuleBook&, const std::optional<Target>& from, const Target& to);
+
 } // namespace mezzet

@@ -21,6 +21,12 @@ std::string smallFirst(std::string s) {
     return s;
 }
 
+std::string capital(std::string s) {
+    if (!s.empty() && s[0] >= 'a' && s[0] <= 'z')
+        s[0] = static_cast<char>(s[0] - 'a' + 'A');
+    return s;
+}
+
 std::string foldCase(std::string_view s) {
     std::string out(s);
     for (std::size_t i = 0; i < out.size();) {

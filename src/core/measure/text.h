@@ -10,6 +10,8 @@
 
 namespace mezzet {
 
+/// With a capital first letter, where that is a plain one.
+[[nodiscard]] std::string capital(std::string);
 /// In small letters, of every alphabet, byte for byte as long as before; the few letters whose
 /// small one is written longer stay as they are.
 [[nodiscard]] std::string foldCase(std::string_view);

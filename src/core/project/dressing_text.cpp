@@ -78,6 +78,8 @@ OrderedJson jsonOf(const Dressing& d) {
     putColour(j, "walls", d.walls);
     putColour(j, "floor", d.floor);
     putColour(j, "ceiling", d.ceiling);
+    for (const auto& [wall, colour] : d.ownWalls)
+        j["ownWalls"].push_back({{"wall", wall}, {"colour", hexOf(colour)}});
     if (!d.noHoles.empty())
         j["noHoles"] = d.noHoles;
     return j;

@@ -107,6 +107,15 @@ Dressing readDressing(const json& j, const std::string& where) {
     d.walls = readHex(f, "walls");
     d.floor = readHex(f, "floor");
     d.ceiling = readHex(f, "ceiling");
+    if (f.has("ownWalls"))
+        for (const auto& w : f.list("ownWalls", 1000)) {
+            Fields one(w, worded("{}, “ownWalls”", where));
+            const int wall = one.whole("wall", 0, 1000);
+            const auto colour = readHex(one, "colour");
+            if (!colour)
+                one.fail("a wall of its own colour has no colour");
+            d.ownWalls[wall] = *colour;
+        }
     if (f.has("noHoles"))
         for (const auto& w : f.list("noHoles", 1000)) {
             if (!w.is_number_integer() || w.get<long long>() < 0 || w.get<long long>() > 1000)

@@ -8,6 +8,7 @@
 #include "scheme/surface.h"
 #include "scheme/thing.h"
 
+#include <map>
 #include <memory>
 #include <string>
 #include <vector>
@@ -259,9 +260,7 @@ struct Piece {
     [[nodiscard]] Length board() const;
     /// A thing on a shelf or a table.
     [[nodiscard]] bool isThing() const { return kind->thing != nullptr; }
-    [[nodiscard]] bool isBook() const {
-        return isThing() && kind->thing->sort == ThingSort::book;
-    }
+    [[nodiscard]] bool isBook() const { return isThing() && kind->thing->sort == ThingSort::book; }
     /// A thing that others can stand on: books, a box, a riser, a tray.
     [[nodiscard]] bool carriesThings() const;
     /// Whether its back may be looked at.
@@ -343,7 +342,14 @@ struct Dressing {
     std::optional<Rgb> walls;
     std::optional<Rgb> floor;
     std::optional<Rgb> ceiling;
-    std::vector<int> noHoles; ///< walls that may not be drilled, in order
+    std::vector<int> noHoles;    ///< walls that may not be drilled, in order
+    std::map<int, Rgb> ownWalls; ///< walls of another colour than the rest
+
+    /// The colour that is told of a wall: its own, or that of all.
+    [[nodiscard]] std::optional<Rgb> colourOf(int wall) const {
+        const auto own = ownWalls.find(wall);
+        return own != ownWalls.end() ? std::optional(own->second) : walls;
+    }
 
     bool operator==(const Dressing&) const = default;
 };

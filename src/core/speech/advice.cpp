@@ -451,7 +451,14 @@ std::optional<Answer> roomFor(Asking& a) {
 }
 
 std::optional<Answer> howMany(Asking& a) {
-    a.in.take({"people", "chairs", "seats", "guests", "persons"});
+    const bool chairs = a.in.take({"chairs"});
+    a.in.take({"people", "seats", "guests", "persons"});
+    if (chairs &&
+        a.in.take({"are there", "have i got", "have we got", "do i have", "do we have"})) {
+        a.in.take({"in here", "in this room", "in the room", "here"});
+        if (a.in.done())
+            return {}; // those that stand there are counted
+    }
     a.in.take({"can sit", "can fit", "could sit", "sit", "fit", "will fit", "can be seated",
                "can eat", "does", "do", "are there", "is there", "are", "have we", "do we have"});
     int id = 0;

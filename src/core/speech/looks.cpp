@@ -2,6 +2,7 @@
 
 #include "measure/text.h"
 #include "measure/texts.h"
+#include "speech/unheard.h"
 #include "speech/vocabulary.h"
 
 #include <algorithm>
@@ -50,17 +51,6 @@ std::string_view makeAhead(std::string_view lower) {
                            "gilt",     "gold-framed", "lacquered",   "distressed",  "reclaimed"});
 }
 
-/// A word of letters that no line of a job is made of, and like none of those.
-bool isUnheardOf(std::string_view word, const Project& job) {
-    constexpr std::size_t least = 4;
-    if (word.size() < least ||
-        !std::all_of(word.begin(), word.end(), [](char c) { return c >= 'a' && c <= 'z'; }))
-        return false;
-    const auto words = vocabulary(job);
-    const std::string said(word);
-    return words.count(said) == 0 && !nearestWord(said, {words.begin(), words.end()});
-}
-
 /// Whether a kind of the kit is named next, in up to three words.
 bool kindAhead(std::string_view lower, const Kit& kit) {
     std::size_t end = 0;
@@ -70,6 +60,15 @@ bool kindAhead(std::string_view lower, const Kit& kit) {
             return true;
     }
     return false;
+}
+
+/// A word, said behind “a” or “put”, that is in no kind's name, nor like any there, and that no
+/// line is made of: "a gaming chair".
+bool isOwnWord(std::string_view word, const Project& job) {
+    constexpr std::size_t least = 4;
+    return word.size() >= least &&
+           std::all_of(word.begin(), word.end(), [](char c) { return c >= 'a' && c <= 'z'; }) &&
+           vocabulary(job).count(std::string(word)) == 0 && isNoKindsWord(word, *job.library.kit);
 }
 
 void join(std::string& to, std::string_view word) {
@@ -114,7 +113,7 @@ std::optional<LooksSaid> looksSaid(std::string_view sentence, const Project* job
         } else if (const auto word = rest.substr(0, rest.find_first_of(" ,"));
                    job != nullptr &&
                    kindAhead(trimmed(rest.substr(word.size())), *job->library.kit) &&
-                   isUnheardOf(word, *job)) {
+                   (isUnheardWord(word, *job) || (begun.length() > 0 && isOwnWord(word, *job)))) {
             join(out.made, word);
             taken = word.size();
         } else {

@@ -138,51 +138,6 @@ void insteadOfOne(const std::string& line, const Project& job, std::vector<std::
         out.push_back(fmt::format("replace {} by {}", old->name, found[1].str()));
 }
 
-/// "make the bookcases as tall as the door", "the same width as the sofa"
-void theSameSize(const std::string& line, const Project& job, std::vector<std::string>& out) {
-    static const Pattern same =
-        meaning("(?:make|size|have|set) (.+?) (?:to )?(?:be )?(?:to )?the same "
-                "(height|width|length|depth|size) (?:as|of) (.+)");
-    static const Pattern as = meaning("(?:make|size|have|set) (.+?) (?:to )?(?:be )?(?:just )?as "
-                                      "(tall|high|wide|long|deep|big) as (.+)");
-    std::smatch found;
-    if (!std::regex_match(line, found, same) && !std::regex_match(line, found, as))
-        return;
-    const auto what = foldCase(found[2].str());
-    Size size;
-    WordsReader in(line, job);
-    in.goTo(static_cast<std::size_t>(found.position(3)));
-    try {
-        const Target t = in.target();
-        if (!in.done())
-            return;
-        if (t.is == Target::Is::piece) {
-            size = job.scheme().byId(t.piece)->size;
-        } else {
-            const auto& all = job.room->openings;
-            const auto it = std::find_if(all.begin(), all.end(),
-                                         [&](const Opening& o) { return t == targetOf(o); });
-            if (it == all.end())
-                return;
-            size = {it->width, {}, it->kind == OpeningKind::window ? it->height : it->head()};
-        }
-    } catch (const LineFault&) {
-        return;
-    }
-    const auto said = [&](Length l) { return write(l, job.notation); };
-    std::string sizes;
-    if (what == "height" || what == "tall" || what == "high")
-        sizes = said(size.height) + " tall";
-    else if (what == "depth" || what == "deep")
-        sizes = size.depth > Length{} ? said(size.depth) + " deep" : "";
-    else if (what == "size" || what == "big")
-        sizes = size.depth > Length{} ? said(size.width) + " x " + said(size.depth) : "";
-    else
-        sizes = said(size.width) + " wide";
-    if (!sizes.empty())
-        out.push_back(fmt::format("make {} {}", found[1].str(), sizes));
-}
-
 /// True when a piece is where it is because of another: tied to it, on it, or before the wall it
 /// hangs on.
 bool standsBy(const Scene& scene, const Piece& p, const Piece& other, bool over) {
@@ -244,6 +199,15 @@ void toldByPlace(const std::string& line, const Project& job, std::vector<std::s
             }
         if (several != 1)
             continue;
+        // "a box on the dresser next to the mirror" says where it goes; the only dresser needs no
+        // telling.
+        static const Pattern placing = meaning(
+            "(?:.*\\b)?(?:on|in|at|under|over|above|by|beside|behind|near|to|against|before) $");
+        const bool only = std::count_if(job.scheme().pieces.begin(), job.scheme().pieces.end(),
+                                        [&](const Piece& p) { return p.kind == one->kind; }) == 1;
+        if (only && end >= line.size() &&
+            std::regex_match(line.substr(0, static_cast<std::size_t>(it->position())), placing))
+            continue;
         out.push_back(line.substr(0, static_cast<std::size_t>(it->position())) + one->name +
                       line.substr(end));
     }
@@ -272,8 +236,8 @@ void atAnEnd(const std::string& line, const Project& job, std::vector<std::strin
 
 /// "everything on wall B": what stands or hangs there.
 void everythingAt(const std::string& line, const Project& job, std::vector<std::string>& out) {
-    static const Pattern words = meaning(
-        "\\b(?:everything|all|all of it) (?:on|along|against|at|by) (?=(?:the )?.*\\bwall\\b)");
+    static const Pattern words =
+        meaning("\\b(?:everything|all|all of it) (?:on top of|on|along|against|at|by) ");
     std::smatch found;
     if (!std::regex_search(line, found, words))
         return;
@@ -281,12 +245,14 @@ void everythingAt(const std::string& line, const Project& job, std::vector<std::
     in.goTo(static_cast<std::size_t>(found.position() + found.length()));
     std::vector<std::string> names;
     try {
-        const Target t = in.target(false);
+        const Target t = in.target();
         const auto scene = sceneOf(job);
-        if (t.is != Target::Is::wall || !scene)
+        if (!scene)
             return;
         for (const Piece& p : job.scheme().pieces)
-            if (p.group() == 0 && isAtWall(p, t.index, **scene))
+            if (p.group() == 0 &&
+                ((t.is == Target::Is::wall && isAtWall(p, t.index, **scene)) ||
+                 (t.is == Target::Is::piece && p.on.isCarried() && p.on.piece == t.piece)))
                 names.push_back(p.name);
     } catch (const LineFault&) {
         return;
@@ -574,12 +540,13 @@ std::vector<std::string> asMeant(std::string_view text, const Project& job) {
     const std::string line(trimmed(text));
     std::vector<std::string> out;
     for (const Meaning& one :
-         {theOne, betweenTheTwo, insteadOfOne, theSameSize, toldByPlace, atAnEnd, everythingAt,
-          partOfBed, linedUp, squaredUp, anotherNamed, cornerWith, otherEndOfWall, lengthwise,
-          rugPast, byARoundOne, hungOpposite})
+         {theOne, betweenTheTwo, insteadOfOne, toldByPlace, atAnEnd, everythingAt, partOfBed,
+          linedUp, squaredUp, anotherNamed, cornerWith, otherEndOfWall, lengthwise, rugPast,
+          byARoundOne, hungOpposite})
         one(line, job, out);
-    for (const Meaning& one : meaningsOfRoom())
-        one(line, job, out);
+    for (const auto& more : {meaningsOfSize(), meaningsOfPlace(), meaningsOfRoom()})
+        for (const Meaning& one : more)
+            one(line, job, out);
     std::erase(out, line);
     return out;
 }

@@ -86,6 +86,13 @@ void partlyUnder(const std::string& line, const Project& job, std::vector<std::s
     const Piece* rug = pieceNamed(lying, job);
     const KindPtr kind = nounIn(lying, job);
     Length deep = rug != nullptr ? rug->size.depth : kind ? kind->size.depth : Length{};
+    // One that lies across is as deep, seen from the bed, as it is wide.
+    const auto scene = rug != nullptr ? sceneOf(job) : Result<ScenePtr>(Problem{});
+    const Placed* lies = scene ? (*scene)->fromAbove(rug->id) : nullptr;
+    const Placed* stands = scene ? (*scene)->fromAbove(over->id) : nullptr;
+    if (lies != nullptr && stands != nullptr)
+        deep = Length::millimetres(extent(lies->shape, stands->pose.front()) +
+                                   extent(lies->shape, -stands->pose.front()));
     // Its size may be said: the second figure, or the only one of what is round.
     static const auto sized = meaning("([0-9][^ ]*?)(?: ?(?:x|by) ?([0-9][^ ]*))?(?: .*)?");
     if (std::smatch size; rug == nullptr && std::regex_search(lying, size, sized)) {

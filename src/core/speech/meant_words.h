@@ -26,5 +26,9 @@ namespace mezzet {
 using Meaning = void (*)(const std::string& line, const Project&, std::vector<std::string>& out);
 /// Of chairs at their tables, and of the floor kept free about a thing.
 [[nodiscard]] std::vector<Meaning> meaningsOfRoom();
+/// Of what is as large as another thing, or larger.
+[[nodiscard]] std::vector<Meaning> meaningsOfSize();
+/// Of where things go, told by what is there.
+[[nodiscard]] std::vector<Meaning> meaningsOfPlace();
 
 } // namespace mezzet

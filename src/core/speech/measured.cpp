@@ -4,6 +4,7 @@
 #include "judge/ahead.h"
 #include "measure/text.h"
 #include "measure/texts.h"
+#include "room/facts.h"
 #include "scheme/on_wall.h"
 #include "scheme/spoken.h"
 #include "speech/questions.h"
@@ -70,12 +71,6 @@ std::optional<Target> nearestWall(const Target& to, const Scene& s) {
         least = apart;
     }
     return best;
-}
-
-std::string capital(std::string s) {
-    if (!s.empty() && s[0] >= 'a' && s[0] <= 'z')
-        s[0] = static_cast<char>(s[0] - 'a' + 'A');
-    return s;
 }
 
 /// What the rules say of the two, if anything.
@@ -355,10 +350,13 @@ std::optional<Answer> howBig(Asking& a) {
         return {};
     case Is::room: {
         const Vec2 s = a.job.room->bounds().size();
-        return Answer{worded("The room is {} by {}, and {} high",
-                             write(Length::millimetres(s.x), a.job.notation),
-                             write(Length::millimetres(s.y), a.job.notation),
-                             write(a.job.room->ceiling, a.job.notation))};
+        auto words = worded("The room is {} by {}, and {} high",
+                            write(Length::millimetres(s.x), a.job.notation),
+                            write(Length::millimetres(s.y), a.job.notation),
+                            write(a.job.room->ceiling, a.job.notation));
+        if (const double floor = factsOf(*a.job.room).floorArea; floor > 0)
+            words += worded("; its floor is {}", writeArea(floor, a.job.notation.units));
+        return Answer{std::move(words)};
     }
     default:
         a.in.fail(at, std::max<std::size_t>(a.in.at() - at, 1), "that has no size",
@@ -474,8 +472,20 @@ std::optional<Answer> roomBefore(Asking& a) {
             other.stop && (!best.stop || other.stop->ahead > best.stop->ahead))
             best = other;
     const auto& [lane, stop] = best;
-    if (!stop)
+    if (!stop) {
+        // It touches the wall there: nothing is ahead, not even floor.
+        constexpr double touching = 1; // mm
+        for (const Wall& w : a.job.room->walls)
+            if (dot(lane.along, w.inward()) < -0.7 &&
+                std::abs(dot(lane.from - w.start, w.inward())) < touching) {
+                const Target wall = wallTarget(static_cast<int>(&w - a.job.room->walls.data()));
+                Answer out{worded("{}: from {} to {}", writeGap(Length{}, a.job.notation), p.name,
+                                  spoken(wall, a.wording()))};
+                out.about = {id};
+                return out;
+            }
         return Answer{worded("Nothing stands there: the room is open on that side of {}", p.name)};
+    }
     const auto figure = writeGap(Length::millimetres(stop->ahead), a.job.notation);
     Answer out;
     out.words = worded("{}: from {} to {}", figure, p.name, spoken(stop->what, a.wording()));

@@ -173,6 +173,22 @@ std::vector<std::pair<std::string, std::string>> inTwoParts(std::string_view tex
                            !foldCase(found[4].str()).starts_with("on it"))
         out.emplace(out.begin(), found[1].str() + " " + found[4].str(),
                     found[2].str() + " " + found[3].str());
+    // "put the tv on a stand opposite the bed": the stand has the place.
+    static const std::regex onANew(
+        "((?:put|place|add|set|stand|have) )?(.+?) on (an?) ([a-z -]+?) ((?:against|along|in the|"
+        "in a|in corner|under|by|near|at the|between|beside|next to|opposite|facing|in front of|"
+        "behind|left of|right of|to the|on wall|on the) .+)",
+        std::regex::icase | std::regex::optimize);
+    if (std::smatch found; std::regex_match(line, found, onANew)) {
+        const auto noun = foldCase(found[4].str());
+        const auto folded = foldCase(found[2].str());
+        const bool tv = folded.ends_with("tv") || folded.ends_with("television");
+        const bool stand = noun == "stand" || noun == "unit" || noun == "bench";
+        if (noun != "wall")
+            out.emplace_back(found[3].str() + " " + (tv && stand ? "tv stand" : found[4].str()) +
+                                 " " + found[5].str(),
+                             found[2].str() + " on it");
+    }
     // "replace the rug with two runners"
     static const std::regex byTwo(
         "((?:replace|swap|exchange|change) .+? (?:with|by|for|to) )(?:two|"

@@ -452,6 +452,133 @@ constexpr OtherWords others[] = {
     {"(?:can|could) (?:a person|someone|somebody|one|people|you|i|we) (?:walk|get|pass|go|squeeze|"
      "stand) (behind|in front of|before|beside|past) (.+?)\\??",
      "how much room is $1 $2?"},
+    {"(?:string|suspend|attach|screw|affix|wall[- ]mount|put up|nail|tack) (.+)", "hang $1"},
+    {"(?:roll out|lay out|throw down|situate|locate|prop|squeeze|wedge|find (?:a )?(?:place|space|"
+     "room|spot) for|bring) (an? .+)",
+     "put $1"},
+    {"(.+?) (?:flush|tight|snug|snugly|tucked)(?: in(?:to)?| with| against| up against)? (?:the|a) "
+     "corner\\b(.*)",
+     "$1 in the corner$2"},
+    {"how (?:much|wide|big) (?:an? )?(?:room|space|clearance|floor|gap|way)(?: is there| is left| "
+     "do "
+     "(?:i|we) have| is)? (?:at|past) the (?:foot|end) of (.+?)\\??",
+     "how much room is in front of $1?"},
+    {"(?:can|could) (?:a person|someone|somebody|one|people|you|i|we) (?:walk|get|pass|go|squeeze) "
+     "(?:around|round) (.+?)\\??",
+     "how much room is around $1?"},
+    {"(?:bring|move|pull|push|slide|drag) (.+?) (?:out )?in(?:to)? the (?:middle|centre|center)"
+     "(?: of the (?:room|floor))?",
+     "$1 in the middle of the room"},
+    {"(?:paint|make|do|have) (wall .+?|the .+? wall) (?:as )?(?:an?|the) (?:accent|feature)(?: "
+     "wall)?,?(?: in| of)? (.+)",
+     "colour $1 $2"},
+    {"(?:an? )?(?:accent|feature) wall,? (?:in )?([a-z ]+?) (?:on|for|at) (wall .+)",
+     "colour $2 $1"},
+    {"(?:an? )?(?:accent|feature) wall (?:on|for|at) (wall .+?),? (?:in )([a-z ]+)",
+     "colour $1 $2"},
+    {"(.*\\barc(?:hed|o)? (?:floor )?lamps?\\b.*?) (?:over|above) (.+)", "$1 beside $2"},
+    {"(?:is|are) (.+?) (?:big|large|wide|long|deep|tall|high|low|small) enough(?: for .+)?\\??",
+     "what is wrong with $1?"},
+    {"how (?:far|close|near) should (.+?) (?:be|go|stand|sit|hang)(?: away)? (?:from|to) (.+?)\\??",
+     "how far is $1 from $2?"},
+    {"how (?:wide|big|much|large) is the "
+     "(?:walkway|passage|aisle|gap|space|way|path|room|clearance) "
+     "(behind|in front of|before|beside|next to|(?:to the )?left of|(?:to the )?right of|around|"
+     "round) (.+?)\\??",
+     "how much room is $1 $2?"},
+    {"(?:bump|scooch|budge|ease|jog|shimmy|edge|inch) (.+)", "move $1"},
+    {"(move|shift|slide|push|bump|nudge|scoot) (.+?) over (?:by )?([0-9].*)", "$1 $2 $3"},
+    {"(move|shift|slide|push|bump|nudge|scoot) (.+?) over(?: a bit| a little)? (?:to the "
+     ")?(left|right)\\b(.*)",
+     "$1 $2 $3$4"},
+    {"space (.+?) (?:out )?evenly (?:along|across|on|over) (?:the )?(wall .+)",
+     "spread $1 evenly on $2"},
+    {"clear(?: off| everything off)? (?:the |my )?(.+?)(?: off)?", "remove everything on $1"},
+    {"lock (.+?) (?:in place|where (?:it|they) (?:is|are)|down|there|so (?:it|they) can't move)",
+     "lock $1"},
+    {"what (?:would |will |can |could |might )?(?:fits?|goes?|stands?) between (.+?) and (.+?)\\??",
+     "how far is $1 from $2?"},
+    {"((?:put |place |add |have )?)([a-z -]+?)s?,? ([0-9]+|two|three|four|five|six|seven|eight) of "
+     "(?:them|those),? (.+)",
+     "$1$3 $2s $4"},
+    {"(?:put|move|set|bring) (.+?) back(?: to)? where (?:it was|they were)(?: before)?", "undo"},
+    {"(.*?\\brug\\b.*?) under (.+?),? ([0-9].*?) (?:bigger|larger|wider|longer|more)(?: than (?:it|"
+     "that))? (?:on|at) (?:all|every|each|both)(?: four)? (?:sides?|ends?)",
+     "$1 under $2 that reaches $3 past it on all sides"},
+    {"(?:can|could) (?:i|we|you|one|people|someone) (?:still )?(?:get|walk|go|come) to "
+     "(.+?)\\??",
+     "is there a way to $1?"},
+    {"(?:can|could) (?:i|we|you|one|people|someone) (?:still )?(?:get|walk|go|come) from (.+?) to "
+     "(.+?)\\??",
+     "is there a way from $1 to $2?"},
+    {"(.*?) to the (middle|centre|center) of (wall .+)", "$1 in the $2 of $3"},
+    {"(.*?)\\bin (?:the |an )?alcove (?:to the |on the )?(left|right) of (?:the )?(.+)",
+     "$1$2 of the $3"},
+    {"how much (?:wall|space|room|length)(?: is(?: there)?| do (?:i|we) have| have (?:i|we) "
+     "got)?(?: "
+     "still)? (?:left|free|available|there|over|unused) (?:on|along|at) (?:the )?(wall .+?)\\??",
+     "how much wall is free on $1?"},
+    {"what(?:'s| is| would be) (?:the best|a good|the right|the) (?:place|spot|position|wall) "
+     "(?:for|"
+     "to put|to hang) (.+?)\\??",
+     "is there space for $1?"},
+    {"(?:do|does|can|will) (?:the |all the )?(?:drawers?|doors?) (?:of|in|on) (.+?) (?:still "
+     ")?(?:open|"
+     "close|pull out)(?: fully| all the way| properly)?\\??",
+     "what is wrong with $1?"},
+    {"(?:shift|move|slide|push|pull) (.+?) over,? so (?:that )?(?:it's|it is|they're|they are) "
+     "(.+)",
+     "$1 $2"},
+    {"(.*?)\\b(?:an? )?(?:stack|pile) of (?:two|three|four|five|six|[0-9]+|some|old|big) "
+     "books\\b(.*)",
+     "$1stack of books$2"},
+    {"((?:put |hang |place |add )?)(?:an? )?triptych\\b(.*)", "$1three canvases in a row$2"},
+    {"((?:put |hang |place |add )?)(?:an? )?diptych\\b(.*)", "$1two canvases in a row$2"},
+    {"((?:put |hang |place |add )?)(two|three|four|five|six|[2-9]) panels\\b(.*)",
+     "$1$2 canvases$3"},
+    {"(.*?\\b)prints(,? .*\\b(?:left|right|side) of (?:the "
+     ")?(?:window|door|chimney|fireplace|bed|sofa|"
+     "mirror)\\b.*)",
+     "$1pictures$2"},
+    {"two chairs (in front of|before|facing|by|beside|near|at|opposite|across from) (.+)",
+     "two armchairs $1 $2"},
+    {"(.*?)\\b(?:a |the )?(?:little |small )?table between (them|the two|the (?:two "
+     ")?(?:arm)?chairs)"
+     "\\b(.*)",
+     "$1side table between $2$3"},
+    {"(?:put |move |push |set |place )?(?:the )?head ?board (?:against|on|to|at) (?:the )?(wall "
+     ".+)",
+     "put the bed against $1"},
+    {"is (?:it|the room|there) (?:bright|light|enough light|light enough)(?: enough)?(?: in here| "
+     "here)?"
+     "(?: to .+| for .+)?\\??",
+     "how bright is it in here?"},
+    {"((?:put |hang |add |place )?)(?:an? |the )?(?:curtain )?(?:rods?|poles?|tracks?|curtain "
+     "rails?) "
+     "([0-9].*?) (?:above|over) (.*window.*)",
+     "$1curtains $2 above $3"},
+    {"is there (?:still |at least |about )?[0-9].*? between (.+?) and (.+?)\\??",
+     "how far is $1 from $2?"},
+    {"(?:seat|sit) (one|two|three|four|five|six|seven|eight|nine|ten|[0-9]+)(?: people| guests)? "
+     "(?:at|around|round) (.+)",
+     "seat $2 with $1"},
+    {"((?:put |place |hang |add |set )?)([a-z -]+?)s "
+     "((?:on|in|at|under|over|above|against|along|by|"
+     "near|beside|next to|between|behind|in front of|left of|right of) .+?),? (two|three|four|five|"
+     "six|seven|eight|[2-9]) of (?:them|those)",
+     "$1$4 $2s $3"},
+    {"((?:put |place |hang |add |set )?(?:an? |two |three |four |[0-9]+ )?[a-z -]+?) ((?:on|in|at|"
+     "under|over|above|against|along|by|near|beside|next to|between|behind|left of|right of|either "
+     "side of) [^,]+?), ([0-9][^,]*? (?:wide|long|high|tall|deep|across))\\b(.*)",
+     "$1 $3 $2$4"},
+    {"(.*?\\brug\\b.*?) under (.+?),? ([0-9].*?) (?:bigger|larger|wider|more)(?: than "
+     "(?:it|that))? all "
+     "(?:round|around)",
+     "$1 under $2 that reaches $3 past it on all sides"},
+    {"(.*\\b(?:blinds?|shades?)\\b.*?) inside (.*window.*)", "$1 on $2"},
+    {"(.+?) (?:on|against) the wall (above|over|behind|left of|right of|beside|next to) (.+)",
+     "$1 $2 $3"},
+    {"(?:which|what) wall (?:is|would be) (?:the )?best for (.+?)\\??", "is there space for $1?"},
 };
 
 } // namespace

@@ -38,7 +38,9 @@ struct Question {
 [[nodiscard]] const std::vector<Question>& rugQuestions();      ///< of what, and where it ends
 [[nodiscard]] const std::vector<Question>& measuredQuestions(); ///< how far, how big, where
 [[nodiscard]] const std::vector<Question>&
-adviceQuestions();                                           ///< how high, what fits, what is wrong
-[[nodiscard]] const std::vector<Question>& plainQuestions(); ///< colour, cost, weight, why not
+adviceQuestions(); ///< how high, what fits, what is wrong
+[[nodiscard]] const std::vector<Question>& plainQuestions();
+/// Of the room itself, and of how many there are.
+[[nodiscard]] const std::vector<Question>& roomQuestions(); ///< colour, cost, weight, why not
 
 } // namespace mezzet

@@ -9,6 +9,7 @@
 #include "speech/meant.h"
 #include "speech/other_words.h"
 #include "speech/questions.h"
+#include "speech/unheard.h"
 
 #include <algorithm>
 #include <iterator>
@@ -40,7 +41,7 @@ struct Begun {
 std::vector<Begun> begunHere(WordsReader& in) {
     std::vector<Begun> out;
     for (const auto* table : {&lightQuestions(), &rugQuestions(), &measuredQuestions(),
-                              &adviceQuestions(), &plainQuestions()})
+                              &adviceQuestions(), &plainQuestions(), &roomQuestions()})
         for (const Question& q : *table) {
             std::size_t best = 0;
             for (const std::string_view b : q.begins)
@@ -164,8 +165,10 @@ namespace {
 
 /// "on the back wall": a room has no such wall by itself, and is asked about.
 std::optional<Problem> whichWall(std::string_view text, const Room& room) {
-    static const std::regex words("\\b(back|far|near|front|rear|end|side|main|empty|blank) wall\\b",
-                                  std::regex::icase | std::regex::optimize);
+    static const std::regex words(
+        "\\b(back|far|near|front|rear|end|side|main|empty|blank|left|left-hand|"
+        "right|right-hand) wall\\b",
+        std::regex::icase | std::regex::optimize);
     std::match_results<std::string_view::const_iterator> found;
     if (room.walls.empty() || !std::regex_search(text.begin(), text.end(), found, words))
         return {};
@@ -320,6 +323,28 @@ std::optional<Spoken> oneAfterTheOther(const std::pair<std::string, std::string>
     return std::move(*first);
 }
 
+/// "move them closer together", with the names of what is spoken of; empty where that is not
+/// several, or the line doesn't speak of them.
+std::string theirNames(std::string_view text, const Project& job, const Listener& to) {
+    static const std::regex them("\\b(?:them both|both of them|the two of them|them|both)\\b",
+                                 std::regex::icase | std::regex::optimize);
+    constexpr std::size_t longest = 300;
+    std::vector<std::string> names;
+    for (const int id : to.them)
+        if (const Piece* p = job.scheme().byId(id))
+            names.push_back(p->name);
+    const std::string line(trimmed(text));
+    if (names.size() < 2 || line.size() > longest || !std::regex_search(line, them))
+        return {};
+    std::string all = names.front();
+    for (std::size_t i = 1; i < names.size(); ++i)
+        all += (i + 1 == names.size() ? " and " : ", ") + names[i];
+    // A name may have the sign that a replacement is told by.
+    for (auto at = all.find('$'); at != std::string::npos; at = all.find('$', at + 2))
+        all.insert(at, "$");
+    return std::regex_replace(line, them, all, std::regex_constants::format_first_only);
+}
+
 /// As it was said, in other words, or as so many sentences.
 Result<Spoken> readInParts(std::string_view text, const Project& job, const Listener& to,
                            const Stopped& stopped, int most) {
@@ -332,8 +357,11 @@ Result<Spoken> readInParts(std::string_view text, const Project& job, const List
         return said;
     std::optional<Problem> asks;
     const bool ofThings = isOfThings(text, job);
-    for (const std::string& other :
-         ofThings ? asMeant(text, job) : inOtherWords(text, job, most == sentences)) {
+    auto wordings = ofThings ? asMeant(text, job) : inOtherWords(text, job, most == sentences);
+    if (const auto named = theirNames(text, job, to); !named.empty())
+        for (auto& other : asMeant(named, job))
+            wordings.push_back(std::move(other));
+    for (const std::string& other : wordings) {
         auto heard = readAsSaid(other, job, to, stopped);
         if (heard)
             return heard;
@@ -387,6 +415,42 @@ std::optional<Result<Spoken>> withItsLooks(std::string_view text, const Project&
     return Result<Spoken>(std::move(why));
 }
 
+/// "a punchbag 40 x 40 x 120 in the corner": a plain piece of that size, which is told; without a
+/// size it is asked for. Nothing for a line that adds nothing the kit doesn't know.
+std::optional<Result<Spoken>> asPlainPiece(std::string_view text, const Project& job,
+                                           const Listener& to, const Stopped& stopped) {
+    const auto thing = isQuestion(text) ? std::nullopt : unheardOf(trimmed(text), job);
+    if (!thing)
+        return {};
+    const auto begins = static_cast<std::size_t>(trimmed(text).data() - text.data());
+    const auto point = [&](Problem p) {
+        p.column = static_cast<int>(characterCount(text.substr(0, begins + thing->at))) + 1;
+        p.width = static_cast<int>(characterCount(trimmed(text).substr(thing->at, thing->bytes)));
+        return Result<Spoken>(std::move(p));
+    };
+    if (!thing->sized.empty()) {
+        if (isBuiltIn(thing->noun))
+            return point(
+                {worded("“{}” is built into the room, and the line furnishes it", thing->noun),
+                 "write it in the room's tape notes, or say its size to draw a plain piece"});
+        return point({worded("the kit has no “{}”", thing->noun),
+                      worded("say its size, and it is drawn as a plain piece: {}", thing->sized)});
+    }
+    auto said = readInParts(thing->plain, job, to, stopped, sentences);
+    if (!said) {
+        if (!asksFirst(said.problem()))
+            return {};
+        return point(said.problem());
+    }
+    if (said->is != Spoken::Is::edit)
+        return {};
+    auto words =
+        worded("the kit has no “{}”: it is drawn as a plain piece of that size", thing->noun);
+    said->said.preview += "; " + words;
+    said->said.edit.notices.push_back(std::move(words));
+    return said;
+}
+
 } // namespace
 
 Result<Spoken> readSpoken(std::string_view text, const Project& job, const Listener& to,
@@ -394,6 +458,9 @@ Result<Spoken> readSpoken(std::string_view text, const Project& job, const Liste
     auto said = readInParts(text, job, to, stopped, sentences);
     if (!said && isText(text) && !asksFirst(said.problem()) && !(stopped && stopped()))
         if (auto plain = withItsLooks(text, job, to, stopped))
+            return std::move(*plain);
+    if (!said && isText(text) && !asksFirst(said.problem()) && !(stopped && stopped()))
+        if (auto plain = asPlainPiece(text, job, to, stopped))
             return std::move(*plain);
     if (!said)
         if (auto which = whichWall(text, *job.room))
@@ -404,7 +471,7 @@ Result<Spoken> readSpoken(std::string_view text, const Project& job, const Liste
 std::vector<QuestionHelp> questionHelp() {
     std::vector<QuestionHelp> out;
     for (const auto* table : {&lightQuestions(), &rugQuestions(), &measuredQuestions(),
-                              &adviceQuestions(), &plainQuestions()})
+                              &adviceQuestions(), &plainQuestions(), &roomQuestions()})
         for (const Question& q : *table)
             out.push_back({q.says, q.example});
     return out;

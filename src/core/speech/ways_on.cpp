@@ -6,6 +6,7 @@
 #include "measure/text.h"
 #include "measure/texts.h"
 #include "speech/speech.h"
+#include "speech/unheard.h"
 #include "speech/vocabulary.h"
 
 #include <algorithm>
@@ -30,6 +31,8 @@ public:
             return std::move(out_);
         }
         theUnitSaid(fault);
+        if (const auto thing = unheardOf(text_, job_); thing && !thing->sized.empty())
+            offer(thing->sized);
         withoutItsLook();
         theWordMended();
         theOneMeant(fault);

@@ -2,6 +2,7 @@
 
 #include "measure/text.h"
 #include "measure/texts.h"
+#include "room/facts.h"
 #include "things/stock.h"
 
 #include <algorithm>
@@ -58,6 +59,10 @@ std::vector<RoomColour> roomColours(const Scene& scene) {
     std::vector<RoomColour> out;
     if (s.dressing.walls)
         out.push_back({std::string(told("the walls")), *s.dressing.walls, 40, true});
+    for (const auto& [wall, colour] : s.dressing.ownWalls)
+        if (wall < static_cast<int>(scene.room->walls.size()))
+            out.push_back({worded("wall {}", wallName(wall)), colour,
+                           netAreaOf(*scene.room, wall) / 1e6, false});
     if (s.dressing.floor)
         out.push_back({std::string(told("the floor")), *s.dressing.floor,
                        scene.room->floorArea() / 1e6, false});

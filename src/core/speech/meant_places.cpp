@@ -1,0 +1,401 @@
+// Where things go, told by each other and by what is there.
+#include "edit/arrange.h"
+#include "edit/beside_wall.h"
+#include "edit/words_reader.h"
+#include "measure/text.h"
+#include "scheme/on_wall.h"
+#include "speech/meant_words.h"
+
+#include <fmt/format.h>
+
+#include <algorithm>
+#include <cmath>
+
+namespace mezzet {
+
+namespace {
+
+/// The two pieces that words name: "the chairs", "bed and desk", "them" where there are two.
+std::vector<const Piece*> twoNamed(const std::string& words, const Project& job) {
+    std::vector<const Piece*> out;
+    try {
+        WordsReader in(words, job);
+        if (const auto ids = in.pieces(); ids.size() == 2 && in.done())
+            return {job.scheme().byId(ids[0]), job.scheme().byId(ids[1])};
+    } catch (const LineFault&) {
+        out.clear();
+    }
+    static const auto both = meaning("(.+?) and (.+)");
+    if (std::smatch found; std::regex_match(words, found, both))
+        for (const int part : {1, 2})
+            if (const Piece* p = pieceNamed(found[part], job))
+                out.push_back(p);
+    return out.size() == 2 && out[0] != out[1] ? out : std::vector<const Piece*>();
+}
+
+const Placed* standing(const Scene& scene, const Piece& p) {
+    return p.on.isFloor() ? scene.fromAbove(p.id) : nullptr;
+}
+
+/// "turn the chairs toward each other", "sofa and loveseat face each other"
+void towardEachOther(const std::string& line, const Project& job, std::vector<std::string>& out) {
+    static const auto words = meaning(
+        "(?:(?:turn|make|have|angle|point|rotate|set|put|get|face) )?(.+?) (?:a little |slightly )?"
+        "(?:to )?(?:facing|faces?|toward|towards|to|so (?:that )?they face|looking at|look at|face "
+        "to face with|opposite) (?:each other|one another)");
+    std::smatch found;
+    if (!std::regex_match(line, found, words))
+        return;
+    const auto two = twoNamed(found[1], job);
+    const auto scene = sceneOf(job);
+    const Placed* one = two.empty() || !scene ? nullptr : standing(**scene, *two[0]);
+    const Placed* other = one != nullptr ? standing(**scene, *two[1]) : nullptr;
+    if (other == nullptr)
+        return;
+    // The one looks at the other by a tie; the other is turned, so that the two go round in no
+    // loop.
+    const Pose plain{};
+    const Angle turn =
+        (directionOf(one->pose.at - other->pose.at) - directionOf(plain.front())).normalised();
+    out.push_back(fmt::format("{1} turned {2:.1f}; then face {0} to {1}", two[0]->name,
+                              two[1]->name, turn.inDegrees()));
+}
+
+/// "move the chairs closer together", "bed and desk 20 further apart": each by half, along the line
+/// between them.
+void closerTogether(const std::string& line, const Project& job, std::vector<std::string>& out) {
+    static const auto words = meaning(
+        "(?:(?:move|push|pull|bring|slide|put|shift|space|set|hang) )?(.+?)(?: ([0-9][^a-z ,]*"
+        "(?: [0-9]+/[0-9]+)?(?: ?(?:cm|mm|m|in|inch|inches|ft|feet|foot)\\b)?))?(?: a bit| a "
+        "little| slightly)? (closer "
+        "together|nearer together|nearer to each other|closer to each other|further apart|farther "
+        "apart|more apart|apart from each other)(?: by (.+))?");
+    std::smatch found;
+    if (!std::regex_match(line, found, words))
+        return;
+    const auto two = twoNamed(found[1], job);
+    const auto said = found[2].matched ? found[2].str() : found[4].str();
+    const bool metric = isMetric(job.notation.units);
+    Length by = metric ? Length::centimetres(10) : Length::inches(4);
+    if (!said.empty()) {
+        const auto l = readLength(std::string(trimmed(said)), job.notation.units);
+        if (!l)
+            return;
+        by = *l;
+    }
+    if (two.empty())
+        return;
+    const auto word = foldCase(found[3].str());
+    const char* way = word.ends_with("together") || word.find("to each") != std::string::npos
+                          ? "toward"
+                          : "away from";
+    // Where one follows the other, it alone goes all the way.
+    const auto follows = [](const Piece& p, const Piece& of) {
+        return std::any_of(p.ties.begin(), p.ties.end(),
+                           [&](const Tie& t) { return t.refersTo(of.id); });
+    };
+    if (const bool second = follows(*two[1], *two[0]); second || follows(*two[0], *two[1])) {
+        const Piece& one = second ? *two[1] : *two[0];
+        const Piece& of = second ? *two[0] : *two[1];
+        out.push_back(
+            fmt::format("move {} {} {} {}", one.name, write(by, job.notation), way, of.name));
+        return;
+    }
+    const auto half = write(by / 2, job.notation);
+    if (two[0]->onWall() && two[1]->onWall()) {
+        const auto scene = sceneOf(job);
+        if (!scene || two[0]->wall() != two[1]->wall())
+            return;
+        const bool first =
+            (*scene)->byId(two[0]->id)->pose.at.x < (*scene)->byId(two[1]->id)->pose.at.x;
+        const bool in = std::string_view(way) == "toward";
+        out.push_back(fmt::format("{} {} {}; then {} {} {}", two[0]->name, half,
+                                  first == in ? "right" : "left", two[1]->name, half,
+                                  first == in ? "left" : "right"));
+        return;
+    }
+    out.push_back(fmt::format("move {0} {2} {3} {1}; then move {1} {2} {3} {0}", two[0]->name,
+                              two[1]->name, half, way));
+}
+
+/// "copy the bookcase to the opposite wall": straight across from the one it stands at.
+void copyAcross(const std::string& line, const Project& job, std::vector<std::string>& out) {
+    static const auto words =
+        meaning("(copy|duplicate|repeat|mirror|move|put|shift|take) (.+?) (?:to|on|"
+                "onto|against|at|over to) the (?:opposite|other|facing) wall");
+    std::smatch found;
+    if (!std::regex_match(line, found, words))
+        return;
+    const Piece* p = pieceNamed(found[2], job);
+    const auto scene = sceneOf(job);
+    const auto own = p != nullptr && scene ? wallBehind(**scene, p->id) : std::nullopt;
+    const auto across = own ? wallAcross(*job.room, *own) : std::nullopt;
+    if (!across)
+        return;
+    const auto verb = foldCase(found[1].str());
+    const bool moved = verb == "move" || verb == "put" || verb == "shift" || verb == "take";
+    out.push_back(fmt::format("{} {} {} wall {}", moved ? "move" : "copy", p->name,
+                              p->onWall() ? "to"
+                              : moved     ? "against"
+                                          : "to",
+                              wallName(*across)));
+}
+
+/// "angle the armchair 20 degrees toward the fire": so far round, that way.
+void anglesToward(const std::string& line, const Project& job, std::vector<std::string>& out) {
+    static const auto words = meaning(
+        "(?:angle|turn|rotate|swing|twist|cant|toe in) (.+?) (?:by )?([0-9.,]+) ?(?:degrees?|"
+        "°|deg)? ?(?:in )?(?:to|toward|towards) (?:face )?(.+)");
+    std::smatch found;
+    if (!std::regex_match(line, found, words))
+        return;
+    const Piece* p = pieceNamed(found[1], job);
+    const auto scene = sceneOf(job);
+    const Placed* where = p != nullptr && scene ? standing(**scene, *p) : nullptr;
+    if (where == nullptr)
+        return;
+    const std::string thing = found[3];
+    WordsReader in(thing, job);
+    try {
+        const Target t = in.target();
+        if (!in.done())
+            return;
+        const Vec2 to = middleOf(t, **scene) - where->pose.at;
+        // Whichever way round has it look there sooner.
+        const auto by = [&](double degrees) {
+            Pose turned = where->pose;
+            turned.turn = turned.turn + Angle::degrees(degrees);
+            return dot(turned.front(), to);
+        };
+        out.push_back(
+            fmt::format("turn {} {}{}", p->name, by(1) < by(-1) ? "-" : "", found[2].str()));
+    } catch (const LineFault&) {
+        return;
+    }
+}
+
+/// "a picture opposite the bed", "tv on wall C opposite the bed": on the wall it looks at, straight
+/// before it.
+void hungBeforePiece(const std::string& line, const Project& job, std::vector<std::string>& out) {
+    static const auto words =
+        meaning("(.+?)(?: on (?:the )?wall ([a-z]))?,? (?:opposite|across from|"
+                "facing|in front of) (?:the |my )?(.+?)(?: on (?:the )?wall "
+                "([a-z]))?");
+    std::smatch found;
+    if (!std::regex_match(line, found, words))
+        return;
+    const Piece* before = pieceNamed(found[3], job);
+    const auto scene = sceneOf(job);
+    if (before == nullptr || !scene || !before->on.isFloor())
+        return;
+    const KindPtr noun = nounIn(found[1].str(), job);
+    const std::string letter = found[2].matched ? found[2].str() : found[4].str();
+    if (!noun || (!noun->hangs() && (letter.empty() || noun->family != Family::screen)))
+        return;
+    const auto faced = wallFaced(**scene, before->id);
+    if (!faced || (!letter.empty() && foldCase(wallName(faced->wall)) != foldCase(letter)))
+        return;
+    out.push_back(fmt::format("{} on wall {}, centred on {}", found[1].str(), wallName(faced->wall),
+                              before->name));
+}
+
+/// "curtains 6 above the window": their tops so far over it. "drapes 90 wide" in a room with one
+/// window hang there.
+void curtainsAbove(const std::string& line, const Project& job, std::vector<std::string>& out) {
+    static const auto words =
+        meaning("(.*?),? (?:hung |hanging |starting |mounted )?([0-9][^a-z]*(?: ?(?:"
+                "cm|mm|m|in|inch|inches|ft|feet|foot)\\b)?) (?:above|over) (?:the "
+                ")?(.*window.*)");
+    const KindPtr noun = nounIn(line, job);
+    if (!noun || noun->role != Role::curtain)
+        return;
+    const auto& all = job.room->openings;
+    const auto isWindow = [](const Opening& o) { return o.kind == OpeningKind::window; };
+    if (std::smatch found; std::regex_match(line, found, words)) {
+        const auto by = readLength(std::string(trimmed(found[2].str())), job.notation.units);
+        const std::string thing = found[3];
+        WordsReader in(thing, job);
+        try {
+            const Target t = in.target(false);
+            for (const Opening& o : all)
+                if (by && in.done() && isWindow(o) && t == targetOf(o))
+                    out.push_back(fmt::format("{} on {}, top at {}", found[1].str(), o.name(),
+                                              write(o.sill + o.height + *by, job.notation)));
+        } catch (const LineFault&) {
+            return;
+        }
+        return;
+    }
+    static const auto placed = meaning(".*\\b(?:window|windows|wall|door|on|over|at|above)\\b.*");
+    const auto one = std::find_if(all.begin(), all.end(), isWindow);
+    if (std::count_if(all.begin(), all.end(), isWindow) == 1 && !std::regex_match(line, placed))
+        out.push_back(fmt::format("{} on {}", line, one->name()));
+}
+
+/// "a box on the dresser next to the mirror": on the top, by what hangs over it.
+void onTopByHung(const std::string& line, const Project& job, std::vector<std::string>& out) {
+    static const auto words = meaning(
+        "(.+?) on (?:top of )?(?:the |my )?(.+?),? (?:to the )?(left of|right of|next to|beside|"
+        "by|under|below|in front of) (?:the |my )?(.+)");
+    std::smatch found;
+    if (!std::regex_match(line, found, words))
+        return;
+    const Piece* board = pieceNamed(found[2], job);
+    const Piece* hung = pieceNamed(found[4], job);
+    const KindPtr noun = nounIn(found[1].str(), job);
+    const auto scene = sceneOf(job);
+    const Placed* top = board != nullptr && scene ? standing(**scene, *board) : nullptr;
+    const auto wall = top != nullptr ? wallBehind(**scene, board->id) : std::nullopt;
+    if (!noun || hung == nullptr || !wall || !board->kind->hasTop() || !hung->onWall() ||
+        hung->wall() != *wall)
+        return;
+    // Where it hangs along the board, from that one's left end as one faces it.
+    const Wall& w = job.room->walls[static_cast<std::size_t>(*wall)];
+    const double along = (*scene)->byId(hung->id)->pose.at.x;
+    const double middle = top->pose.toLocal(w.at(Length::millimetres(along))).x;
+    const double half = board->size.width.mm() / 2;
+    const double edge = hung->size.width.mm() / 2;
+    const double own = noun->size.width.mm();
+    const double gap = 25;
+    const auto side = foldCase(found[3].str());
+    const double under = half + middle - own / 2;
+    const double left = half + middle - edge - gap - own;
+    const double right = half + middle + edge + gap;
+    const auto fits = [&](double x) { return x >= 0 && x + own <= 2 * half; };
+    const bool below = side == "under" || side == "below" || side == "in front of";
+    const double at = below                               ? under
+                      : side == "left of"                 ? left
+                      : side == "right of" || !fits(left) ? right
+                                                          : left;
+    if (!fits(at))
+        return;
+    const auto from = isMetric(job.notation.units) ? Length::centimetres(std::round(at / 10))
+                                                   : Length::inches(std::round(at / 25.4));
+    out.push_back(fmt::format("{} on {}, {} from left end", found[1].str(), board->name,
+                              write(from, job.notation)));
+}
+
+/// "a side table between the reading chair and the wall": the wall it is nearest to.
+void betweenAndTheWall(const std::string& line, const Project& job, std::vector<std::string>& out) {
+    static const auto words = meaning("(.*\\bbetween )(?:the |my )?(.+?) and the wall");
+    static const auto first = meaning("(.*\\bbetween )the wall and (?:the |my )?(.+)");
+    std::smatch found;
+    if (!std::regex_match(line, found, words) && !std::regex_match(line, found, first))
+        return;
+    const Piece* of = pieceNamed(found[2], job);
+    const auto scene = sceneOf(job);
+    const Placed* where = of != nullptr && scene ? standing(**scene, *of) : nullptr;
+    if (where == nullptr)
+        return;
+    // Beside it, and not before or behind it, where there is a wall on that side.
+    const Wall* best = nullptr;
+    double least = 0;
+    for (const Wall& w : job.room->walls) {
+        const double off = dot(where->pose.at - w.start, w.inward());
+        const double aside = std::abs(dot(w.inward(), where->pose.right()));
+        const double cost = off * (aside > 0.7 ? 1 : 3);
+        if (off > 0 && (best == nullptr || cost < least)) {
+            best = &w;
+            least = cost;
+        }
+    }
+    if (best != nullptr)
+        out.push_back(fmt::format("{}{} and wall {}", found[1].str(), of->name, best->name));
+}
+
+/// "space the bookcase and the sideboard evenly on wall C": the same free wall before, between and
+/// behind them, in the order in which they stand.
+void spreadOnWall(const std::string& line, const Project& job, std::vector<std::string>& out) {
+    static const auto words = meaning(
+        "(?:spread|space|distribute|arrange|set) (.+?) (?:out )?(?:evenly|equally) (?:along|"
+        "across|on|over) (?:the )?wall ([a-z])");
+    std::smatch found;
+    if (!std::regex_match(line, found, words))
+        return;
+    const auto wall = wallIndex(foldCase(found[2].str()));
+    if (!wall || *wall >= static_cast<int>(job.room->walls.size()))
+        return;
+    const std::string named = found[1];
+    std::vector<int> ids;
+    try {
+        WordsReader in(named, job);
+        ids = in.pieces();
+        while (ids.empty() ? !in.done() : in.comma() || in.take({"and"})) {
+            in.article();
+            const int id = in.piece();
+            if (id == 0)
+                return;
+            ids.push_back(id);
+        }
+        if (!in.done())
+            return;
+    } catch (const LineFault&) {
+        return;
+    }
+    const auto scene = sceneOf(job);
+    const Wall& along = job.room->walls[static_cast<std::size_t>(*wall)];
+    const auto place = [&](int id) {
+        const Placed* seen = scene ? (*scene)->fromAbove(id) : nullptr;
+        return seen != nullptr ? dot(seen->pose.at - along.start, along.along()) : 0.0;
+    };
+    std::stable_sort(ids.begin(), ids.end(), [&](int a, int b) { return place(a) < place(b); });
+    Length taken;
+    for (const int id : ids)
+        taken = taken + job.scheme().byId(id)->size.width;
+    const Length all = job.room->walls[static_cast<std::size_t>(*wall)].length();
+    if (ids.size() < 2 || taken > all)
+        return;
+    const Length gap = (all - taken) / static_cast<double>(ids.size() + 1);
+    Length at = gap;
+    std::vector<std::string> lines;
+    for (const int id : ids) {
+        const Piece& p = *job.scheme().byId(id);
+        lines.push_back(fmt::format("{} {} wall {}, {} from left corner", p.name,
+                                    p.kind->hangs() ? "on" : "against", wallName(*wall),
+                                    write(at, job.notation)));
+        at = at + p.size.width + gap;
+    }
+    out.push_back(fmt::format("{}", fmt::join(lines, "; then ")));
+}
+
+/// "a chair on the window side of the sofa": on the side of it that is nearest to that.
+void onTheSideOf(const std::string& line, const Project& job, std::vector<std::string>& out) {
+    static const auto words = meaning("(.+?) (?:on|at|to) the (.+?)[- ]side of (?:the |my )?(.+)");
+    std::smatch found;
+    if (!std::regex_match(line, found, words))
+        return;
+    const Piece* of = pieceNamed(found[3], job);
+    const auto scene = sceneOf(job);
+    const Placed* where = of != nullptr && scene ? standing(**scene, *of) : nullptr;
+    const std::string thing = found[2];
+    WordsReader in(thing, job);
+    if (where == nullptr)
+        return;
+    try {
+        const Target t = in.target();
+        if (!in.done())
+            return;
+        Vec2 toward = middleOf(t, **scene) - where->pose.at;
+        if (t.is == Target::Is::wall)
+            toward = job.room->walls[static_cast<std::size_t>(t.index)].inward() * -1;
+        const double ahead = dot(toward, where->pose.front());
+        const double aside = dot(toward, where->pose.right());
+        // Right and left are as one faces it.
+        const char* side = std::abs(ahead) > std::abs(aside)
+                               ? (ahead > 0 ? "in front of" : "behind")
+                           : aside > 0 ? "right of"
+                                       : "left of";
+        out.push_back(fmt::format("{} {} {}", found[1].str(), side, of->name));
+    } catch (const LineFault&) {
+        return;
+    }
+}
+
+} // namespace
+
+std::vector<Meaning> meaningsOfPlace() {
+    return {onTopByHung,     curtainsAbove,  betweenAndTheWall, onTheSideOf,  spreadOnWall,
+            towardEachOther, closerTogether, copyAcross,        anglesToward, hungBeforePiece};
+}
+
+} // namespace mezzet

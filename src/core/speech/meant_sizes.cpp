@@ -1,0 +1,139 @@
+// What is as large as something else, or larger by so much.
+#include "edit/words_reader.h"
+#include "measure/text.h"
+#include "speech/meant_words.h"
+
+#include <fmt/format.h>
+
+#include <algorithm>
+
+namespace mezzet {
+
+namespace {
+
+/// How large a thing is that is named: a piece, or what is built into a wall.
+std::optional<Size> sizeSaid(WordsReader& in, const Project& job) {
+    try {
+        const Target t = in.target();
+        if (t.is == Target::Is::piece)
+            return job.scheme().byId(t.piece)->size;
+        if (t.is == Target::Is::wall && t.index < static_cast<int>(job.room->walls.size()))
+            return Size{job.room->walls[static_cast<std::size_t>(t.index)].length(), {}, {}};
+        const auto& all = job.room->openings;
+        const auto it = std::find_if(all.begin(), all.end(),
+                                     [&](const Opening& o) { return t == targetOf(o); });
+        if (it == all.end())
+            return {};
+        return Size{it->width, {}, it->kind == OpeningKind::window ? it->height : it->head()};
+    } catch (const LineFault&) {
+        return {};
+    }
+}
+
+/// "make the bookcases as tall as the door", "the same width as the sofa"
+void theSameSize(const std::string& line, const Project& job, std::vector<std::string>& out) {
+    static const auto same =
+        meaning("(?:make|size|have|set) (.+?) (?:to )?(?:be )?(?:to )?the same "
+                "(height|width|length|depth|size) (?:as|of) (.+)");
+    static const auto as = meaning("(?:make|size|have|set) (.+?) (?:to )?(?:be )?(?:just )?as "
+                                   "(tall|high|wide|long|deep|big) as (.+)");
+    static const auto added = meaning("((?:(?:put|place|hang|add|set) )?an? .+?),? "
+                                      "(?:just )?as (tall|high|wide|long|deep|big) as (.+)");
+    std::smatch found;
+    const bool isNew = std::regex_match(line, found, added);
+    if (!isNew && !std::regex_match(line, found, same) && !std::regex_match(line, found, as))
+        return;
+    const auto what = foldCase(found[2].str());
+    WordsReader in(line, job);
+    in.goTo(static_cast<std::size_t>(found.position(3)));
+    const auto of = sizeSaid(in, job);
+    if (!of || (!isNew && !in.done()))
+        return;
+    const auto said = [&](Length l) { return write(l, job.notation); };
+    std::string sizes;
+    if (what == "height" || what == "tall" || what == "high")
+        sizes = of->height > Length{} ? said(of->height) + " tall" : "";
+    else if (what == "depth" || what == "deep")
+        sizes = of->depth > Length{} ? said(of->depth) + " deep" : "";
+    else if (what == "size" || what == "big")
+        sizes = of->depth > Length{} ? said(of->width) + " x " + said(of->depth) : "";
+    else
+        sizes = said(of->width) + " wide";
+    if (sizes.empty())
+        return;
+    const std::string rest(in.rest());
+    out.push_back(
+        isNew ? fmt::format("{} {}{}{}", found[1].str(), sizes, rest.empty() ? "" : " ", rest)
+              : fmt::format("make {} {}", found[1].str(), sizes));
+}
+
+/// "curtains 20 wider than the window", "make the rug 12 longer than the sofa on each side"
+void largerThan(const std::string& line, const Project& job, std::vector<std::string>& out) {
+    static const auto words = meaning(
+        "((?:make )?)(.+?),? (?:that (?:is|are) )?([0-9][^a-z,]*(?: ?(?:cm|mm|m|in|inch|inches|ft|"
+        "feet|foot)\\b)?) (wider|longer|taller|higher|deeper|narrower|shorter|lower|bigger|larger) "
+        "than (.+)");
+    std::smatch found;
+    if (!std::regex_match(line, found, words))
+        return;
+    auto by = readLength(std::string(trimmed(found[3].str())), job.notation.units);
+    WordsReader in(line, job);
+    in.goTo(static_cast<std::size_t>(found.position(5)));
+    const std::size_t from = in.at();
+    const auto of = sizeSaid(in, job);
+    if (!of || !by)
+        return;
+    const std::string of5(trimmed(line.substr(from, in.at() - from)));
+    std::string rest(trimmed(in.rest()));
+    static const auto twice =
+        meaning("^,? ?(?:on|at|to) (?:each|every|both|either) (?:sides?|ends?)");
+    if (std::smatch each; std::regex_search(rest, each, twice)) {
+        rest = each.suffix();
+        *by = *by * 2;
+    }
+    const auto what = foldCase(found[4].str());
+    const bool less = what == "narrower" || what == "shorter" || what == "lower";
+    const bool high = what == "taller" || what == "higher" || what == "lower";
+    const bool deep = what == "deeper";
+    const bool both = what == "bigger" || what == "larger";
+    const auto grown = [&](Length l) { return write(less ? l - *by : l + *by, job.notation); };
+    const Length base = high ? of->height : deep ? of->depth : of->width;
+    if (base <= Length{} || (less && base <= *by) || (both && of->depth <= Length{}))
+        return;
+    std::string size = both ? grown(of->width) + " x " + grown(of->depth)
+                            : grown(base) + (high   ? " tall"
+                                             : deep ? " deep"
+                                                    : " wide");
+    // Curtains that are told by their window hang there.
+    const KindPtr noun = nounIn(found[2].str(), job);
+    const bool wear = noun && noun->role == Role::curtain && found.length(1) == 0 && rest.empty();
+    if (wear)
+        rest = "on " + of5;
+    out.push_back(fmt::format("{}{} {}{}{}", found[1].str(), found[2].str(), size,
+                              rest.empty() || rest.front() == ',' ? "" : " ", rest));
+}
+
+/// "make the desk deeper, 75", "make it longer: 200"
+void grownTo(const std::string& line, const Project& job, std::vector<std::string>& out) {
+    static const auto words = meaning(
+        "make (.+?) (wider|longer|taller|higher|deeper|narrower|shorter|lower|shallower)(?:,|:| to|"
+        ", to|, say|, like)? ([0-9].*)");
+    std::smatch found;
+    if (!std::regex_match(line, found, words) || !readLength(found[3].str(), job.notation.units))
+        return;
+    const auto what = foldCase(found[2].str());
+    const bool high = what == "taller" || what == "higher" || what == "lower";
+    const bool deep = what == "deeper" || what == "shallower";
+    out.push_back(fmt::format("make {} {} {}", found[1].str(), found[3].str(),
+                              high   ? "tall"
+                              : deep ? "deep"
+                                     : "wide"));
+}
+
+} // namespace
+
+std::vector<Meaning> meaningsOfSize() {
+    return {theSameSize, largerThan, grownTo};
+}
+
+} // namespace mezzet

@@ -1,0 +1,275 @@
+// What the room itself measures, and how many there are of a thing.
+#include "edit/words_reader.h"
+#include "judge/ways.h"
+#include "measure/text.h"
+#include "measure/texts.h"
+#include "room/facts.h"
+#include "scheme/spoken.h"
+#include "speech/questions.h"
+
+#include <algorithm>
+
+namespace mezzet {
+
+namespace {
+
+using Is = Target::Is;
+
+/// "of the room", "has the room", "is there in here": words about the room, which need not be said.
+void ofTheRoom(Asking& a) {
+    a.in.take({"are there", "is there", "are", "is", "have i got", "have we got", "do i have",
+               "do we have", "does", "has", "in", "of"});
+    a.in.article();
+    a.in.take({"room have", "room", "in here", "in the room", "here", "altogether", "in all"});
+    a.in.take({"have", "in here", "in the room", "altogether", "in all", "has"});
+}
+
+/// "what is the area of the room", "how many m2 is the floor", "… wall A"
+std::optional<Answer> whatArea(Asking& a) {
+    a.in.take({"of", "is", "are", "has", "does", "in"});
+    a.in.article();
+    const auto units = a.job.notation.units;
+    const auto area = [&](double mm2) { return writeArea(mm2, units); };
+    if (!a.job.room->closed)
+        a.in.failAhead("the room is not closed, so it has no area", "tape the walls all round");
+    const auto facts = factsOf(*a.job.room);
+    const bool all = a.in.take({"walls", "wall area"});
+    if (!all && !a.in.done() && a.in.endOf("wall") > 0) {
+        const Target t = a.in.target(false);
+        a.in.take({"have", "has"});
+        a.end();
+        if (t.is != Is::wall)
+            return {};
+        return Answer{worded("{} is {}, its openings taken off", capital(spoken(t, a.wording())),
+                             area(netAreaOf(*a.job.room, t.index)))};
+    }
+    if (all) {
+        a.end();
+        return Answer{worded("The walls are {}, with the openings {} more",
+                             area(facts.netWallArea()), area(facts.openingsArea))};
+    }
+    if (a.in.take({"ceiling"})) {
+        a.end();
+        return Answer{worded("The ceiling is {}", area(facts.ceilingArea))};
+    }
+    const std::size_t at = a.in.at();
+    if (!a.in.done() && !a.in.take({"floor", "room", "flooring", "carpet", "the floor"})) {
+        a.in.goTo(at);
+        const Target t = a.in.target();
+        a.in.take({"have", "has", "take", "takes", "cover", "covers"});
+        a.end();
+        const Piece* p = t.is == Is::piece ? a.scene->pieceById(t.piece) : nullptr;
+        if (p == nullptr)
+            return {};
+        const double other = p->onWall() ? p->size.height.mm() : p->size.depth.mm();
+        Answer out{worded("{} takes {} by its width and {}", p->name,
+                          area(p->size.width.mm() * other),
+                          told(p->onWall() ? "height" : "depth"))};
+        out.about = {p->id};
+        return out;
+    }
+    a.in.take({"have", "has", "of the room", "here"});
+    a.end();
+    return Answer{worded("The floor is {}", area(facts.floorArea))};
+}
+
+/// "what is the longest wall?"
+std::optional<Answer> whichIsLongest(Asking& a, bool longest) {
+    a.in.take({"wall", "one"});
+    a.end();
+    const auto& walls = a.job.room->walls;
+    if (walls.empty())
+        return {};
+    const auto shorter = [](const Wall& x, const Wall& y) {
+        return x.length() + quiet < y.length();
+    };
+    const Length best = (longest ? std::max_element(walls.begin(), walls.end(), shorter)
+                                 : std::min_element(walls.begin(), walls.end(), shorter))
+                            ->length();
+    std::vector<std::string> names;
+    for (const Wall& w : walls)
+        if (abs(w.length() - best) <= quiet)
+            names.push_back(worded("wall {}", w.name));
+    const auto said = write(best, a.job.notation);
+    return Answer{capital(names.size() > 1 ? worded("{} are {} long", listed(names, "and"), said)
+                                           : worded("{} is {} long", names.front(), said))};
+}
+
+/// "how high is the sill of window 2?", "how high are the sills?"
+std::optional<Answer> howHighSill(Asking& a) {
+    a.in.take({"of", "in", "on", "under"});
+    std::optional<Target> of;
+    if (!a.in.done())
+        of = a.in.target(false);
+    a.end();
+    std::vector<std::string> parts;
+    for (const Opening& o : a.job.room->openings)
+        if (o.kind == OpeningKind::window &&
+            (!of || *of == targetOf(o) || (of->is == Is::wall && of->index == o.wall)))
+            parts.push_back(worded("the sill of {} is at {}", spoken(targetOf(o), a.wording()),
+                                   write(o.sill, a.job.notation)));
+    if (parts.empty())
+        return {};
+    return Answer{capital(listed(parts, "and"))};
+}
+
+/// "is there a way from the door to the sofa?", "is there a clear path to window 1?"
+std::optional<Answer> isThereAWay(Asking& a) {
+    const std::size_t start = a.in.at();
+    std::optional<Target> from;
+    std::optional<Target> to;
+    for (int i = 0; i < 2 && !a.in.done(); ++i) {
+        if (a.in.take({"from"}))
+            from = a.in.target();
+        else if (a.in.take({"through to", "as far as", "over to", "to"}))
+            to = a.in.target();
+    }
+    a.end();
+    if (!to)
+        a.in.failAhead("to what?", "say it like: is there a way from door 1 to sofa?");
+    const auto way = wayBetween(FloorView(*a.scene), *a.job.library.book, from, *to);
+    if (!way)
+        a.in.fail(start, a.in.at() - start, "no way begins or ends there",
+                  "name a door, a window, a seat, a bed or what opens");
+    const auto say = [&](const Target& t) { return spoken(t, a.wording()); };
+    const auto what = worded("from {} to {}", say(way->from), say(way->to));
+    Answer out;
+    if (to->is == Is::piece)
+        out.about = {to->piece};
+    if (!way->width) {
+        out.words = worded("Yes, {}: it is wide all the way", what);
+        return out;
+    }
+    const auto between = worded("between {} and {}", say(way->narrowBy), say(way->beside));
+    const auto width = writeGap(*way->width, a.job.notation);
+    // Turned sideways a body takes about as much (common practice).
+    const Length squeezed = Length::inches(12);
+    const Rule* rule = a.job.library.book->byId("walkway-minor");
+    const double wanted = rule != nullptr ? a.job.judgement.bandOf(*rule).low.value_or(0) : 0.0;
+    if (way->isShut())
+        out.words = worded("No, {}: it is shut {}", what, between);
+    else if (*way->width < squeezed)
+        out.words = worded("No, {}: {} is all there is {}", what, width, between);
+    else
+        out.words = worded("Yes, {}: {} at its narrowest, {}", what, width, between);
+    if (way->width->mm() < wanted)
+        out.words +=
+            worded("; {} is wanted", writeGap(Length::millimetres(wanted), a.job.notation));
+    return out;
+}
+
+/// "how many windows are there?", "how many chairs have I got?"
+std::optional<Answer> howManyThings(Asking& a) {
+    for (const auto& [many, one, kind] : {std::tuple{"windows", "window", OpeningKind::window},
+                                          std::tuple{"doors", "door", OpeningKind::door},
+                                          std::tuple{"openings", "opening", OpeningKind::opening}})
+        if (a.in.take({many})) {
+            ofTheRoom(a);
+            a.end();
+            std::vector<std::string> names;
+            for (const Opening& o : a.job.room->openings)
+                if (o.kind == kind)
+                    names.push_back(worded("{} on wall {}", o.name(), wallName(o.wall)));
+            return Answer{names.empty() ? worded("There are no {}", told(many))
+                                        : worded("{}: {}", names.size(), listed(names, "and"))};
+        }
+    if (a.in.take({"walls"})) {
+        ofTheRoom(a);
+        a.end();
+        return Answer{worded("{} walls", a.job.room->walls.size())};
+    }
+    const bool any = a.in.take({"pieces of furniture", "pieces", "things", "items"});
+    std::string word;
+    if (!any) {
+        word = plainWord(a.in.word());
+        // "dining chairs", up to what it is asked of.
+        while (!a.in.done()) {
+            const std::size_t at = a.in.at();
+            if (a.in.take({"are", "is", "do", "does", "have", "has", "in"})) {
+                a.in.goTo(at);
+                break;
+            }
+            word += " " + plainWord(a.in.word());
+        }
+    }
+    ofTheRoom(a);
+    a.end();
+    if (word.ends_with("s"))
+        word.pop_back();
+    Answer out;
+    std::vector<std::string> names;
+    for (const Piece& p : a.job.scheme().pieces) {
+        const auto is = [&](std::string_view name) {
+            const auto plain = plainWord(name);
+            return plain == word || plain.ends_with(" " + word);
+        };
+        if (word == "light" && p.kind->light != nullptr) {
+            names.push_back(p.name);
+            out.about.push_back(p.id);
+            continue;
+        }
+        if (p.isGroup() || (!any && !is(p.kind->name) && !is(p.name) &&
+                            std::none_of(p.kind->also.begin(), p.kind->also.end(), is)))
+            continue;
+        names.push_back(p.name);
+        out.about.push_back(p.id);
+    }
+    if (names.empty() && !any) {
+        if (word == "light" || a.job.library.kit->byWord(word))
+            return Answer{worded("There are none: no {}", word)};
+        return {};
+    }
+    constexpr std::size_t shown = 8;
+    const std::size_t count = names.size();
+    if (count > shown) {
+        names.resize(shown);
+        names.push_back(worded("{} more", count - shown));
+    }
+    out.words = count == 0 ? worded("There are no {}", told("pieces"))
+                           : worded("{}: {}", count, listed(names, "and"));
+    return out;
+}
+
+} // namespace
+
+const std::vector<Question>& roomQuestions() {
+    static const std::vector<Question> all{
+        {{"what is the area", "what's the area", "what is the floor area", "what's the floor area",
+          "how many square metres", "how many square meters", "how many square feet", "how many m2",
+          "how many m²", "how many sq m", "how many sqm", "how many sq ft", "how many sqft",
+          "what is the square footage", "what's the square footage", "what area has",
+          "how much floor area"},
+         &whatArea,
+         "the area of the floor, of the walls, of one wall or the ceiling",
+         "what is the area of the room?; what is the area of wall A?"},
+        {{"what is the longest", "what's the longest", "which is the longest",
+          "which wall is the longest", "which wall is longest"},
+         [](Asking& a) { return whichIsLongest(a, true); },
+         "the longest or the shortest wall",
+         "which wall is longest?"},
+        {{"what is the shortest", "what's the shortest", "which is the shortest",
+          "which wall is the shortest", "which wall is shortest"},
+         [](Asking& a) { return whichIsLongest(a, false); },
+         "",
+         ""},
+        {{"how high is the sill", "how high is the window sill", "how high is the windowsill",
+          "how high are the sills", "how high are the window sills", "what is the sill height",
+          "what height is the sill", "how high are the windowsills"},
+         &howHighSill,
+         "how high windows begin",
+         "how high is the sill of window 1?"},
+        {{"is there a way", "is there a clear way", "is there a clear path", "is there a path",
+          "is there a clear route", "is there a route", "is the way clear", "is the path clear",
+          "how wide is the way", "how wide is the path", "how wide is the route"},
+         &isThereAWay,
+         "the widest way between two places, or from the best door, and where it is narrowest",
+         "is there a way from door 1 to sofa?"},
+        {{"how many"},
+         &howManyThings,
+         "how many there are of a thing, of windows or of doors",
+         "how many windows are there?"},
+    };
+    return all;
+}
+
+} // namespace mezzet

@@ -1,0 +1,34 @@
+#pragma once
+
+#include "project/project.h"
+
+#include <optional>
+#include <string>
+#include <string_view>
+
+namespace mezzet {
+
+/// Something the kit doesn't know, in a line that adds it: "a punchbag 40 x 40 x 120 in the
+/// corner".
+struct UnheardOf {
+    std::string noun;   ///< "punchbag", in small letters
+    std::string plain;  ///< the line, with a plain piece of that size in its place
+    std::string sized;  ///< the line with a usual size behind the noun; empty where one was said
+    std::size_t at = 0; ///< where the noun stands in the line, and how many bytes it has
+    std::size_t bytes = 0;
+};
+
+/// What a line adds that no kind is called, nor anything like it. Nothing for a line that may only
+/// be misspelt, or that does something else.
+[[nodiscard]] std::optional<UnheardOf> unheardOf(std::string_view line, const Project&);
+
+/// Whether a noun is of what is built into a room, and taped with it: "radiator".
+[[nodiscard]] bool isBuiltIn(std::string_view noun);
+
+/// Whether no kind of a kit has a word like it in its names.
+[[nodiscard]] bool isNoKindsWord(std::string_view word, const Kit&);
+
+/// Whether no line of a job is made of a word of letters, and none of its words is like it.
+[[nodiscard]] bool isUnheardWord(std::string_view word, const Project&);
+
+} // namespace mezzet
