@@ -26,6 +26,12 @@ bool isAtWall(const Piece& p, int wall, const Scene& scene) {
     });
 }
 
+bool mentions(std::string_view line, std::initializer_list<std::string_view> words) {
+    const auto folded = foldCase(line);
+    return std::any_of(words.begin(), words.end(),
+                       [&](std::string_view w) { return folded.find(w) != std::string::npos; });
+}
+
 std::regex meaning(const char* words) {
     return std::regex(words, std::regex::icase | std::regex::optimize);
 }
@@ -88,6 +94,8 @@ std::string replacedAt(const std::smatch& found, const std::string& by) {
 
 /// "another bookcase next to the right one"
 void theOne(const std::string& line, const Project& job, std::vector<std::string>& out) {
+    if (!mentions(line, {" one"}))
+        return;
     static const Pattern words =
         meaning("\\b(left|right|left-hand|right-hand|left hand|right hand|first|second|third|last|"
                 "nearest|farthest|other) ones?\\b");
@@ -98,6 +106,8 @@ void theOne(const std::string& line, const Project& job, std::vector<std::string
 
 /// "a bookcase between the two", of which there are two.
 void betweenTheTwo(const std::string& line, const Project& job, std::vector<std::string>& out) {
+    if (!mentions(line, {"between"}))
+        return;
     static const Pattern words =
         meaning("\\bbetween (?:the two of them|the two|both of them|both|the "
                 "other two|the pair|them)\\b");
@@ -117,6 +127,8 @@ void betweenTheTwo(const std::string& line, const Project& job, std::vector<std:
 
 /// "a round table 48 instead of the square one": of the one that serves the same.
 void insteadOfOne(const std::string& line, const Project& job, std::vector<std::string>& out) {
+    if (!mentions(line, {"instead", "in place", "rather"}))
+        return;
     static const Pattern words =
         meaning("(?:put |place |have |try |use |hang |add |get )?(?:an? |the "
                 ")?(.+?) (?:instead of|in place of|rather "
@@ -215,6 +227,8 @@ void toldByPlace(const std::string& line, const Project& job, std::vector<std::s
 
 /// "a lamp on the desk, left corner": near an end of a top.
 void atAnEnd(const std::string& line, const Project& job, std::vector<std::string>& out) {
+    if (!mentions(line, {"left", "right"}))
+        return;
     static const Pattern words = meaning(
         "(.+?) on (?:top of )?(?:the |my )?(.+?),? (?:in |at |on |to )?(?:the |its )?(?:(front|"
         "back|rear) )?(left|right)(?:[- ]hand)?(?: (?:corner|end|side|edge))?");
@@ -236,6 +250,8 @@ void atAnEnd(const std::string& line, const Project& job, std::vector<std::strin
 
 /// "everything on wall B": what stands or hangs there.
 void everythingAt(const std::string& line, const Project& job, std::vector<std::string>& out) {
+    if (!mentions(line, {"everything", "all"}))
+        return;
     static const Pattern words =
         meaning("\\b(?:everything|all|all of it) (?:on top of|on|along|against|at|by) ");
     std::smatch found;
@@ -264,6 +280,8 @@ void everythingAt(const std::string& line, const Project& job, std::vector<std::
 
 /// "above the headboard": the bed it belongs to.
 void partOfBed(const std::string& line, const Project& job, std::vector<std::string>& out) {
+    if (!mentions(line, {"board"}))
+        return;
     static const Pattern words = meaning("\\b(?:head|foot) ?board\\b(?! against)");
     std::smatch found;
     if (!std::regex_search(line, found, words))
@@ -282,6 +300,8 @@ void partOfBed(const std::string& line, const Project& job, std::vector<std::str
 
 /// "line up the chair with the table", of two things that stand or hang: the way it moves least.
 void linedUp(const std::string& line, const Project& job, std::vector<std::string>& out) {
+    if (!mentions(line, {"line", "align", "even"}))
+        return;
     static const Pattern with = meaning("(?:line up|align|even up) (.+?) (?:with|to) (.+)");
     static const Pattern up = meaning("(?:line|even) (.+?) up (?:with|to) (.+)");
     std::smatch found;
@@ -312,6 +332,8 @@ void linedUp(const std::string& line, const Project& job, std::vector<std::strin
 
 /// "square up the armchair": to the wall it is least turned from.
 void squaredUp(const std::string& line, const Project& job, std::vector<std::string>& out) {
+    if (!mentions(line, {"square", "straighten"}))
+        return;
     static const Pattern first =
         meaning("(?:square up|straighten up|straighten out|straighten) (.+)");
     static const Pattern last =
@@ -336,6 +358,8 @@ void squaredUp(const std::string& line, const Project& job, std::vector<std::str
 /// "between the radiator and the corner with wall C", "… and corner CD": along the wall it is in,
 /// up to the other.
 void cornerWith(const std::string& line, const Project& job, std::vector<std::string>& out) {
+    if (!mentions(line, {"corner"}))
+        return;
     static const Pattern words = meaning(
         "\\bbetween (.+?) and (?:the )?corner (?:(?:with|at|by|of|to) (?:the )?wall ([a-z])|([a-z])"
         "([a-z]))\\b");
@@ -366,6 +390,8 @@ void cornerWith(const std::string& line, const Project& job, std::vector<std::st
 
 /// "a rug under the table that reaches 24 past it": as large as that takes.
 void rugPast(const std::string& line, const Project& job, std::vector<std::string>& out) {
+    if (!mentions(line, {"rug", "carpet"}))
+        return;
     static const Pattern words = meaning(
         "((?:put |place |add |lay )?(?:an? |the )?(?:.*?)(?:rug|carpet)) under (?:the |my )?(.+?) "
         "(?:that |which )?(?:reaches|reaching|extends|extending|goes|going|sticks out|is) "
@@ -385,6 +411,8 @@ void rugPast(const std::string& line, const Project& job, std::vector<std::strin
 
 /// "replace the rectangular table with a 54 inch round one": of what it takes the place of.
 void byARoundOne(const std::string& line, const Project& job, std::vector<std::string>& out) {
+    if (!mentions(line, {" one"}))
+        return;
     static const Pattern words =
         meaning("((?:replace|swap|exchange|change) .+? (?:with|by|for|to) an? .+?) one");
     std::smatch found;
@@ -418,6 +446,8 @@ void byARoundOne(const std::string& line, const Project& job, std::vector<std::s
 
 /// "a mirror opposite the window": on the wall across from it, straight over.
 void hungOpposite(const std::string& line, const Project& job, std::vector<std::string>& out) {
+    if (!mentions(line, {"opposite", "across from", "facing"}))
+        return;
     static const Pattern words = meaning("(.+?) (?:opposite|across from|facing) (?:the |my )?(.+)");
     std::smatch found;
     if (!std::regex_match(line, found, words))
@@ -449,6 +479,8 @@ void hungOpposite(const std::string& line, const Project& job, std::vector<std::
 
 /// "wardrobe to the other end of the wall": into the corner it is farther from.
 void otherEndOfWall(const std::string& line, const Project& job, std::vector<std::string>& out) {
+    if (!mentions(line, {"end of"}))
+        return;
     static const Pattern words = meaning(
         "(?:(?:move|put|push|slide|shift|bring) )?(.+?) (?:to|at|on|into) the (?:other|far|"
         "opposite) end of (?:the|its|that) ?wall(?: [a-z])?|(?:(?:move|put|push|slide|shift|"
@@ -476,6 +508,8 @@ void otherEndOfWall(const std::string& line, const Project& job, std::vector<std
 
 /// "bed lengthwise along wall C": its long side to the wall, its front along it.
 void lengthwise(const std::string& line, const Project& job, std::vector<std::string>& out) {
+    if (!mentions(line, {"length", "longway", "sideways", "side on"}))
+        return;
     static const Pattern words = meaning(
         "(.*?),? ?(?:lengthwise|lengthways|longways|sideways|side on)( (?:along|against|on|to|by) "
         "(?:the )?wall ([a-z])\\b)(.*)");
@@ -509,6 +543,8 @@ void lengthwise(const std::string& line, const Project& job, std::vector<std::st
 
 /// "another reading chair opposite it": one more of what has that name, as large.
 void anotherNamed(const std::string& line, const Project& job, std::vector<std::string>& out) {
+    if (!mentions(line, {"another", "one more", "second"}))
+        return;
     static const Pattern words =
         meaning("(?:(?:put|place|add|set|hang|stand) )?(?:another|one more|a second) ");
     std::smatch found;

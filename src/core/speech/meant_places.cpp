@@ -39,6 +39,8 @@ const Placed* standing(const Scene& scene, const Piece& p) {
 
 /// "turn the chairs toward each other", "sofa and loveseat face each other"
 void towardEachOther(const std::string& line, const Project& job, std::vector<std::string>& out) {
+    if (!mentions(line, {"each other", "one another"}))
+        return;
     static const auto words = meaning(
         "(?:(?:turn|make|have|angle|point|rotate|set|put|get|face) )?(.+?) (?:a little |slightly )?"
         "(?:to )?(?:facing|faces?|toward|towards|to|so (?:that )?they face|looking at|look at|face "
@@ -64,6 +66,8 @@ void towardEachOther(const std::string& line, const Project& job, std::vector<st
 /// "move the chairs closer together", "bed and desk 20 further apart": each by half, along the line
 /// between them.
 void closerTogether(const std::string& line, const Project& job, std::vector<std::string>& out) {
+    if (!mentions(line, {"together", "apart", "each other"}))
+        return;
     static const auto words = meaning(
         "(?:(?:move|push|pull|bring|slide|put|shift|space|set|hang) )?(.+?)(?: ([0-9][^a-z ,]*"
         "(?: [0-9]+/[0-9]+)?(?: ?(?:cm|mm|m|in|inch|inches|ft|feet|foot)\\b)?))?(?: a bit| a "
@@ -120,6 +124,8 @@ void closerTogether(const std::string& line, const Project& job, std::vector<std
 
 /// "copy the bookcase to the opposite wall": straight across from the one it stands at.
 void copyAcross(const std::string& line, const Project& job, std::vector<std::string>& out) {
+    if (!mentions(line, {"wall"}))
+        return;
     static const auto words =
         meaning("(copy|duplicate|repeat|mirror|move|put|shift|take) (.+?) (?:to|on|"
                 "onto|against|at|over to) the (?:opposite|other|facing) wall");
@@ -143,6 +149,8 @@ void copyAcross(const std::string& line, const Project& job, std::vector<std::st
 
 /// "angle the armchair 20 degrees toward the fire": so far round, that way.
 void anglesToward(const std::string& line, const Project& job, std::vector<std::string>& out) {
+    if (!mentions(line, {"toward", "to "}))
+        return;
     static const auto words = meaning(
         "(?:angle|turn|rotate|swing|twist|cant|toe in) (.+?) (?:by )?([0-9.,]+) ?(?:degrees?|"
         "°|deg)? ?(?:in )?(?:to|toward|towards) (?:face )?(.+)");
@@ -177,6 +185,8 @@ void anglesToward(const std::string& line, const Project& job, std::vector<std::
 /// "a picture opposite the bed", "tv on wall C opposite the bed": on the wall it looks at, straight
 /// before it.
 void hungBeforePiece(const std::string& line, const Project& job, std::vector<std::string>& out) {
+    if (!mentions(line, {"opposite", "across from", "facing", "in front of"}))
+        return;
     static const auto words =
         meaning("(.+?)(?: on (?:the )?wall ([a-z]))?,? (?:opposite|across from|"
                 "facing|in front of) (?:the |my )?(.+?)(?: on (?:the )?wall "
@@ -202,6 +212,8 @@ void hungBeforePiece(const std::string& line, const Project& job, std::vector<st
 /// "curtains 6 above the window": their tops so far over it. "drapes 90 wide" in a room with one
 /// window hang there.
 void curtainsAbove(const std::string& line, const Project& job, std::vector<std::string>& out) {
+    if (!mentions(line, {"curtain", "drape", "blind", "shade", "shutter"}))
+        return;
     static const auto words =
         meaning("(.*?),? (?:hung |hanging |starting |mounted )?([0-9][^a-z]*(?: ?(?:"
                 "cm|mm|m|in|inch|inches|ft|feet|foot)\\b)?) (?:above|over) (?:the "
@@ -234,6 +246,9 @@ void curtainsAbove(const std::string& line, const Project& job, std::vector<std:
 
 /// "a box on the dresser next to the mirror": on the top, by what hangs over it.
 void onTopByHung(const std::string& line, const Project& job, std::vector<std::string>& out) {
+    if (!mentions(line, {"left of", "right of", "next to", "beside", "by ", "under", "below",
+                         "in front of"}))
+        return;
     static const auto words = meaning(
         "(.+?) on (?:top of )?(?:the |my )?(.+?),? (?:to the )?(left of|right of|next to|beside|"
         "by|under|below|in front of) (?:the |my )?(.+)");
@@ -277,6 +292,8 @@ void onTopByHung(const std::string& line, const Project& job, std::vector<std::s
 
 /// "a side table between the reading chair and the wall": the wall it is nearest to.
 void betweenAndTheWall(const std::string& line, const Project& job, std::vector<std::string>& out) {
+    if (!mentions(line, {"the wall"}))
+        return;
     static const auto words = meaning("(.*\\bbetween )(?:the |my )?(.+?) and the wall");
     static const auto first = meaning("(.*\\bbetween )the wall and (?:the |my )?(.+)");
     std::smatch found;
@@ -306,6 +323,8 @@ void betweenAndTheWall(const std::string& line, const Project& job, std::vector<
 /// "space the bookcase and the sideboard evenly on wall C": the same free wall before, between and
 /// behind them, in the order in which they stand.
 void spreadOnWall(const std::string& line, const Project& job, std::vector<std::string>& out) {
+    if (!mentions(line, {"evenly", "equally"}))
+        return;
     static const auto words = meaning(
         "(?:spread|space|distribute|arrange|set) (.+?) (?:out )?(?:evenly|equally) (?:along|"
         "across|on|over) (?:the )?wall ([a-z])");
@@ -360,6 +379,8 @@ void spreadOnWall(const std::string& line, const Project& job, std::vector<std::
 
 /// "a chair on the window side of the sofa": on the side of it that is nearest to that.
 void onTheSideOf(const std::string& line, const Project& job, std::vector<std::string>& out) {
+    if (!mentions(line, {"side of"}))
+        return;
     static const auto words = meaning("(.+?) (?:on|at|to) the (.+?)[- ]side of (?:the |my )?(.+)");
     std::smatch found;
     if (!std::regex_match(line, found, words))

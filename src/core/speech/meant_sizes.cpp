@@ -32,6 +32,8 @@ std::optional<Size> sizeSaid(WordsReader& in, const Project& job) {
 
 /// "make the bookcases as tall as the door", "the same width as the sofa"
 void theSameSize(const std::string& line, const Project& job, std::vector<std::string>& out) {
+    if (!mentions(line, {"same", "as "}))
+        return;
     static const auto same =
         meaning("(?:make|size|have|set) (.+?) (?:to )?(?:be )?(?:to )?the same "
                 "(height|width|length|depth|size) (?:as|of) (.+)");
@@ -69,6 +71,8 @@ void theSameSize(const std::string& line, const Project& job, std::vector<std::s
 
 /// "curtains 20 wider than the window", "make the rug 12 longer than the sofa on each side"
 void largerThan(const std::string& line, const Project& job, std::vector<std::string>& out) {
+    if (!mentions(line, {"than"}))
+        return;
     static const auto words = meaning(
         "((?:make )?)(.+?),? (?:that (?:is|are) )?([0-9][^a-z,]*(?: ?(?:cm|mm|m|in|inch|inches|ft|"
         "feet|foot)\\b)?) (wider|longer|taller|higher|deeper|narrower|shorter|lower|bigger|larger) "
@@ -115,6 +119,8 @@ void largerThan(const std::string& line, const Project& job, std::vector<std::st
 
 /// "make the desk deeper, 75", "make it longer: 200"
 void grownTo(const std::string& line, const Project& job, std::vector<std::string>& out) {
+    if (!mentions(line, {"make"}))
+        return;
     static const auto words = meaning(
         "make (.+?) (wider|longer|taller|higher|deeper|narrower|shorter|lower|shallower)(?:,|:| to|"
         ", to|, say|, like)? ([0-9].*)");

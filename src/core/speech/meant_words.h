@@ -2,6 +2,7 @@
 
 #include "project/project.h"
 
+#include <initializer_list>
 #include <regex>
 #include <string>
 #include <string_view>
@@ -11,6 +12,9 @@ namespace mezzet {
 
 // What the meanings of sentences share: src/core/speech/meant*.cpp.
 
+/// Whether a line has any of these words in it, in any case: what a pattern can't do without, asked
+/// first, since a line is read at every key.
+[[nodiscard]] bool mentions(std::string_view line, std::initializer_list<std::string_view> words);
 /// A pattern of words, in any case.
 [[nodiscard]] std::regex meaning(const char* words);
 /// The first kind that is named anywhere in a text; null for none.

@@ -41,10 +41,14 @@ std::string standing(const std::string& line) {
 /// "the mill picture": a name and what it is.
 std::string nameAlone(const std::string& line, const Project& job) {
     const auto folded = foldCase(line);
+    constexpr const char* kinds[] = {" picture",    " painting", " print", " photo",
+                                     " photograph", " mirror",   " rug",   " lamp"};
+    if (std::none_of(std::begin(kinds), std::end(kinds),
+                     [&](const char* what) { return folded.find(what) != std::string::npos; }))
+        return line;
     for (const Piece& p : job.scheme().pieces) {
         const auto name = foldCase(p.name);
-        for (const char* what : {" picture", " painting", " print", " photo", " photograph",
-                                 " mirror", " rug", " lamp"}) {
+        for (const char* what : kinds) {
             const auto at = folded.find(name + what);
             // "desk lamp" is a kind, and no desk.
             if (at == std::string::npos || folded.size() != line.size() ||
@@ -278,6 +282,8 @@ std::vector<std::string> saidOtherwise(std::string_view text, const Project& job
     std::string whole = line;
     for (const auto& [many, one, kind] : {std::tuple{"windows", "window", OpeningKind::window},
                                           std::tuple{"doors", "door", OpeningKind::door}}) {
+        if (folded.find(many) == std::string::npos)
+            continue; // a line is read at every key
         const auto count = std::count_if(job.room->openings.begin(), job.room->openings.end(),
                                          [is = kind](const Opening& o) { return o.kind == is; });
         const auto two = twoOf(kind, *job.room);
@@ -332,7 +338,7 @@ std::vector<std::string> saidOtherwise(std::string_view text, const Project& job
     for (const Opening& o : job.room->openings)
         if (o.kind == OpeningKind::window)
             wall = wall == -1 || wall == o.wall ? o.wall : -2;
-    if (wall >= 0)
+    if (wall >= 0 && folded.find("windows") != std::string::npos)
         whole =
             replaced(whole, "\\b(toward|towards|to|from|along|facing|under|below) the windows\\b",
                      fmt::format("$1 wall {}", wallName(wall)));

@@ -477,6 +477,9 @@ constexpr OtherWords others[] = {
     {"(?:an? )?(?:accent|feature) wall (?:on|for|at) (wall .+?),? (?:in )([a-z ]+)",
      "colour $1 $2"},
     {"(.*\\barc(?:hed|o)? (?:floor )?lamps?\\b.*?) (?:over|above) (.+)", "$1 beside $2"},
+    {"is (?:the|this|our) (?:room|space) (?:big|large|wide) enough (?:for|to take|to hold) "
+     "(.+?)\\??",
+     "is there space for $1?"},
     {"(?:is|are) (.+?) (?:big|large|wide|long|deep|tall|high|low|small) enough(?: for .+)?\\??",
      "what is wrong with $1?"},
     {"how (?:far|close|near) should (.+?) (?:be|go|stand|sit|hang)(?: away)? (?:from|to) (.+?)\\??",
@@ -501,7 +504,9 @@ constexpr OtherWords others[] = {
     {"((?:put |place |add |have )?)([a-z -]+?)s?,? ([0-9]+|two|three|four|five|six|seven|eight) of "
      "(?:them|those),? (.+)",
      "$1$3 $2s $4"},
-    {"(?:put|move|set|bring) (.+?) back(?: to)? where (?:it was|they were)(?: before)?", "undo"},
+    {"(?:put|move|set|bring) (?:it|that|this|them|everything|it all) back(?: to)? where (?:it "
+     "was|they were)(?: before)?",
+     "undo"},
     {"(.*?\\brug\\b.*?) under (.+?),? ([0-9].*?) (?:bigger|larger|wider|longer|more)(?: than (?:it|"
      "that))? (?:on|at) (?:all|every|each|both)(?: four)? (?:sides?|ends?)",
      "$1 under $2 that reaches $3 past it on all sides"},
