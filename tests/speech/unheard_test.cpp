@@ -20,10 +20,10 @@ TEST(Unheard, IsWhatALineAddsThatNoKindIsCalled) {
          {Case{"a punchbag 16 x 16 x 48 in the corner", "punchbag",
                "a other piece 16 x 16 x 48 called Punchbag, in the corner", ""},
           Case{"put an aquarium in corner AB", "aquarium", "",
-               "put an aquarium 24 x 24 x 36 in in corner AB"},
+               "put an aquarium 24 x 24 x 36\" in corner AB"},
           Case{"hang a dreamcatcher over the sofa", "dreamcatcher", "",
-               "hang a dreamcatcher 24 x 24 in over the sofa"},
-          Case{"toaster on the sofa", "toaster", "", "toaster 12 x 12 x 12 in on the sofa"},
+               "hang a dreamcatcher 24 x 24\" over the sofa"},
+          Case{"toaster on the sofa", "toaster", "", "toaster 12 x 12 x 12\" on the sofa"},
           Case{"billiard table 100 x 56 against wall B", "billiard table",
                "other piece 100 x 56 called Billiard table, against wall B", ""}}) {
         const auto found = unheardOf(c.line, job);

@@ -258,6 +258,9 @@ constexpr OtherWords others[] = {
      "$1 $2 each $3 of $4"},
     {"give (?:me|us) (an? .+)", "add $1"},
     {"(?:hang |put |add )?((?:two|three|four|five|six|seven|eight|nine|ten|[2-9]|1[0-9]) .+?) "
+     "(?:in|as) an? (grid|column|salon) ((?:over|above|under|below|on) .+)",
+     "a $2 of $1 $3"},
+    {"(?:hang |put |add )?((?:two|three|four|five|six|seven|eight|nine|ten|[2-9]|1[0-9]) .+?) "
      "(?:in|as) an? (grid|column|spiral|salon) ((?:over|above|under|below) .+)",
      "$1 $3; then group them as a $2; then it $3"},
     {"(?:hang |put |add )?((?:two|three|four|five|six|seven|eight|nine|ten|[2-9]|1[0-9]) .+?) "

@@ -154,9 +154,9 @@ std::optional<UnheardOf> unheardOf(std::string_view line, const Project& job) {
     static const std::regex onATop("(?:,? )on (?:top of )?(?:the |a |my )?(?!floor|wall|ground).*",
                                    std::regex::icase | std::regex::optimize);
     const bool top = !hung && std::regex_match(rest, onATop);
-    const std::string usual = top    ? (metric ? " 30 x 30 x 30 cm" : " 12 x 12 x 12 in")
-                              : hung ? (metric ? " 60 x 60 cm" : " 24 x 24 in")
-                                     : (metric ? " 60 x 60 x 90 cm" : " 24 x 24 x 36 in");
+    const std::string usual = top    ? (metric ? " 30 x 30 x 30 cm" : " 12 x 12 x 12\"")
+                              : hung ? (metric ? " 60 x 60 cm" : " 24 x 24\"")
+                                     : (metric ? " 60 x 60 x 90 cm" : " 24 x 24 x 36\"");
     const auto before = std::string(line.substr(0, out.at));
     if (!sized)
         out.sized = before + found[3].str() + usual + rest;
