@@ -437,11 +437,8 @@ std::optional<Result<Spoken>> asPlainPiece(std::string_view text, const Project&
                       worded("say its size, and it is drawn as a plain piece: {}", thing->sized)});
     }
     auto said = readInParts(thing->plain, job, to, stopped, sentences);
-    if (!said) {
-        if (!asksFirst(said.problem()))
-            return {};
+    if (!said)
         return point(said.problem());
-    }
     if (said->is != Spoken::Is::edit)
         return {};
     auto words =
