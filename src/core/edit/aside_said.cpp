@@ -1,7 +1,7 @@
 #include "edit/aside_said.h"
 
 #include "edit/beside_wall.h"
-#include "edit/surface_words.h"
+#include "edit/place.h"
 
 #include <regex>
 
@@ -12,6 +12,14 @@ bool takeSides(WordsReader& in) {
                     "at each end of", "at either end of", "on both sides of", "both sides of",
                     "at both ends of", "on each end of", "flanking", "beside each side of",
                     "one each side of", "one on each side of", "one either side of"});
+}
+
+bool takeChairsAround(WordsReader& in) {
+    const std::size_t start = in.at();
+    if (in.take({"chairs", "dining chairs"}) && in.take({"around", "round", "about"}))
+        return true;
+    in.goTo(start);
+    return false;
 }
 
 bool saysSide(std::string_view line) {
@@ -38,12 +46,7 @@ std::optional<OnBothEnds> onBothEnds(WordsReader& in, const KindPtr& of, const T
     for (const Side side : {Side::left, Side::right}) {
         Placement p;
         p.on = onTop(on.piece);
-        Tie edge;
-        edge.kind = Tie::Kind::fromEdge;
-        edge.side = side;
-        edge.distance =
-            isMetric(in.job().notation.units) ? Length::centimetres(5) : Length::inches(2);
-        p.ties.push_back(edge);
+        p.ties.push_back(nearEnd(side, in.job()));
         out.places.push_back(std::move(p));
     }
     return out;

@@ -10,6 +10,9 @@ namespace mezzet {
 /// "either side of", "at each end of": takes it. False where no such words stand.
 bool takeSides(WordsReader&);
 
+/// "chairs around": as many as a table has room for. False, and nothing taken, for all else.
+bool takeChairsAround(WordsReader&);
+
 /// Whether a line names a side of what it speaks of: "behind the island".
 [[nodiscard]] bool saysSide(std::string_view line);
 

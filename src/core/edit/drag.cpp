@@ -109,6 +109,13 @@ Result<Edit> turnBy(const Project& job, const Scene& scene, const std::vector<in
         const Piece* old = scene.scheme->byId(id);
         if (old == nullptr || old->locked)
             continue;
+        // What has its place at another of them goes round with that.
+        const auto held = [&](const Tie& t) {
+            return t.kind == Tie::Kind::atPlace && t.of.is == Target::Is::piece &&
+                   std::find(ids.begin(), ids.end(), t.of.piece) != ids.end();
+        };
+        if (std::any_of(old->ties.begin(), old->ties.end(), held))
+            continue;
         Tie t;
         t.kind = Tie::Kind::turned;
         t.turn = (scene.byId(id)->pose.turn + by).normalised();

@@ -137,6 +137,25 @@ bool clearOnWall(const Scene& scene, const Piece& p, Vec2 at) {
            b.high.y < scene.room->ceiling.mm() + touching && hangsOver(scene, p, b).empty();
 }
 
+std::vector<int> comeToHarm(const Project& before, const Applied& after) {
+    std::vector<int> out;
+    ScenePtr was;
+    for (const Piece& p : after.project->scheme().pieces) {
+        if (before.scheme().byId(p.id) == nullptr ||
+            harmOf(*after.project, *after.scene, {p.id}).empty())
+            continue;
+        if (!was) {
+            const auto scene = sceneOf(before);
+            if (!scene)
+                return {};
+            was = *scene;
+        }
+        if (harmOf(before, *was, {p.id}).empty())
+            out.push_back(p.id);
+    }
+    return out;
+}
+
 Length alongside(const Scene& scene, const Piece& other, const Piece& own) {
     const Length usual =
         other.kind->role == Role::bed ? (own.size.depth - other.size.depth) / 2 : Length{};

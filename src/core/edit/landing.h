@@ -25,9 +25,13 @@ struct Through {
 /// there.
 [[nodiscard]] bool clearOnWall(const Scene&, const Piece&, Vec2 at);
 
+/// Pieces that come to reach through a wall or the like by a change, and didn't before: what was
+/// moved, and what went along. New ones are not among them.
+[[nodiscard]] std::vector<int> comeToHarm(const Project& before, const Applied& after);
+
 /// How far along another piece's depth a thing beside it stands from its middle: at the head of a
-/// bed, at the middle of anything else; further forward where it is deeper than there is room to the
-/// wall behind. Forward is more.
+/// bed, at the middle of anything else; further forward where it is deeper than there is room to
+/// the wall behind. Forward is more.
 [[nodiscard]] Length alongside(const Scene&, const Piece& other, const Piece& own);
 
 /// An edit that adds a piece, with the place it is free at where it begins, if its ties leave it a

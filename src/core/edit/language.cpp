@@ -14,6 +14,14 @@
 
 namespace mezzet {
 
+std::vector<VerbHelp> allVerbs() {
+    std::vector<VerbHelp> out;
+    for (auto& verbs : {pieceVerbs(), arrangingVerbs(), groupVerbs(), jobVerbs(), lightVerbs(),
+                        dressingVerbs(), handoverVerbs()})
+        out.insert(out.end(), verbs.begin(), verbs.end());
+    return out;
+}
+
 std::string wordOfTheLine(std::string_view name, const Project& job) {
     const auto word = foldCase(trimmed(name));
     if (job.library.kit->byWord(word) || characterCount(word) == 1)
@@ -22,11 +30,9 @@ std::string wordOfTheLine(std::string_view name, const Project& job) {
         "it",    "this",       "that", "them", "these", "those", "both", "all",   "here",
         "there", "everything", "undo", "redo", "again", "and",   "then", "please"};
     bool is = std::find(std::begin(pronouns), std::end(pronouns), word) != std::end(pronouns);
-    for (const auto& verbs : {pieceVerbs(), arrangingVerbs(), groupVerbs(), jobVerbs(),
-                              lightVerbs(), dressingVerbs(), handoverVerbs()})
-        for (const VerbHelp& v : verbs)
-            for (const std::string_view begins : v.begins)
-                is = is || begins == word;
+    for (const VerbHelp& v : allVerbs())
+        for (const std::string_view begins : v.begins)
+            is = is || begins == word;
     for (const PhraseGroup& g : phraseGroups())
         for (const Phrase& p : g.phrases)
             for (const std::string_view begins : p.begins)

@@ -183,7 +183,8 @@ Placement Placing::read(Begins how) {
         if (in.comma() ||
             in.take({"and", "then", "is", "to", "so it is", "so that it is", "standing", "goes",
                      "go", "should be", "just", "it"}) ||
-            (place.has(SaidOf::wall) && in.take({"hung", "hang"})))
+            (place.has(SaidOf::wall) &&
+             in.take({"hung", "hang", "hanging", "mounted", "starting"})))
             continue;
         if (!clause(fine))
             unknown(false);

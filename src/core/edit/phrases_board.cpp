@@ -1,5 +1,6 @@
 // Where a piece stands on a top or in an opening, and where one hangs under the ceiling.
 #include "edit/phrase.h"
+#include "edit/place.h"
 #include "edit/surface_words.h"
 #include "measure/texts.h"
 #include "scheme/surfaces.h"
@@ -64,10 +65,7 @@ bool onAnEnd(Placing& p) {
     }
     if (!put(p, onTop(t.piece)))
         return false;
-    Tie& edge = p.add(K::fromEdge);
-    edge.side = side;
-    edge.distance =
-        isMetric(p.in.job().notation.units) ? Length::centimetres(5) : Length::inches(2);
+    p.out.ties.push_back(nearEnd(side, p.in.job()));
     return true;
 }
 

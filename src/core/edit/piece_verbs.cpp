@@ -132,7 +132,7 @@ Edit LineReader::nudge() {
 }
 
 Edit LineReader::turn() {
-    auto ids = subjects();
+    const auto ids = subjects();
     in.take({"by"});
     const std::size_t at = in.at();
     const auto words = worded("turn {} pieces", ids.size());
@@ -178,17 +178,6 @@ Edit LineReader::turn() {
         by = Angle::degrees(90);
     else
         by = Angle::degrees(in.number("the turn"));
-    // "turn the table and the chairs 90": what has its place at one of them goes round with it.
-    if (ids.size() > 1) {
-        const auto all = ids;
-        std::erase_if(ids, [&](int id) {
-            const auto& ties = pieceOf(id).ties;
-            return std::any_of(ties.begin(), ties.end(), [&](const Tie& t) {
-                return t.kind == Tie::Kind::atPlace && t.of.is == Target::Is::piece &&
-                       std::find(all.begin(), all.end(), t.of.piece) != all.end();
-            });
-        });
-    }
     in.take({"degrees", "degree", "deg", "°", "turn"});
     if (in.take({"to the left", "left", "anticlockwise", "counterclockwise"}))
         by = -by;

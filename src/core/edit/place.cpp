@@ -108,22 +108,35 @@ void tell(Piece& p, const Placement& said) {
 
 /// On another wall nothing is over or level with what is at the one it hung on: then it hangs at
 /// eye level, where nothing else is said.
-void leaveHeights(Piece& p, std::vector<Tie>& said, const Project& job) {
-    const auto stale = [](const Tie& t) {
-        return (t.kind == Tie::Kind::above || t.kind == Tie::Kind::below ||
-                t.kind == Tie::Kind::levelWith) &&
-               t.of.is == Target::Is::piece;
-    };
-    if (std::erase_if(p.ties, stale) == 0 ||
+std::vector<std::string> leaveHeights(Piece& p, std::vector<Tie>& said, const Project& job) {
+    std::vector<std::string> letGo;
+    std::erase_if(p.ties, [&](const Tie& t) {
+        const bool stale = (t.kind == Tie::Kind::above || t.kind == Tie::Kind::below ||
+                            t.kind == Tie::Kind::levelWith) &&
+                           t.of.is == Target::Is::piece;
+        if (stale)
+            letGo.push_back(worded("lets go of “{}”", words(t, job.wording())));
+        return stale;
+    });
+    if (letGo.empty() ||
         std::any_of(said.begin(), said.end(), [](const Tie& t) { return t.fixesHeight(); }))
-        return;
+        return letGo;
     Tie t;
     t.kind = Tie::Kind::eyeLevel;
     t.distance = eyeLevel(*job.library.book, job.judgement);
     said.push_back(t);
+    return letGo;
 }
 
 } // namespace
+
+Tie nearEnd(Side side, const Project& job) {
+    Tie out;
+    out.kind = Tie::Kind::fromEdge;
+    out.side = side;
+    out.distance = isMetric(job.notation.units) ? Length::centimetres(5) : Length::inches(2);
+    return out;
+}
 
 Piece asItStands(const Project& job, const Scene& scene, int id) {
     Piece p = *job.scheme().byId(id);
@@ -174,7 +187,7 @@ Result<Edit> placePiece(const Project& job, const Scene& scene, Piece p, Placeme
     if (!hangs)
         settleSurface(p, said, scene);
     if (hangs && !isNew && wasWall != p.wall())
-        leaveHeights(p, said.ties, job);
+        notices = leaveHeights(p, said.ties, job);
     if (isNew && hangs)
         implyWallTies(p, said.ties, scene, job);
     else if (hangs)
@@ -194,17 +207,15 @@ Result<Edit> placePiece(const Project& job, const Scene& scene, Piece p, Placeme
 
 namespace {
 
-/// Whether what is moved, or goes along, comes to reach through a wall or the like.
-bool harms(const Project& job, const Scene& scene, const Edit& e) {
+/// Whether what is moved, or goes along, comes to reach through a wall or the like. Rugs are pulled
+/// forward afterwards.
+bool harms(const Project& job, const Edit& e) {
     const auto after = apply(job, e);
     if (!after)
         return true;
-    const auto& all = after->project->scheme().pieces;
-    return std::any_of(all.begin(), all.end(), [&](const Piece& q) {
-        return !q.kind->flat() && job.scheme().byId(q.id) != nullptr &&
-               !harmOf(*after->project, *after->scene, {q.id}).empty() &&
-               harmOf(job, scene, {q.id}).empty();
-    });
+    const auto harmed = comeToHarm(job, *after);
+    return std::any_of(harmed.begin(), harmed.end(),
+                       [&](int id) { return !job.scheme().byId(id)->kind->flat(); });
 }
 
 /// What is moved to a wall, and no more is said, stands there where it and what goes along with it
@@ -212,7 +223,7 @@ bool harms(const Project& job, const Scene& scene, const Edit& e) {
 Edit slidAlong(const Project& job, const Scene& scene, const Piece& p, const Placement& said,
                Edit e) {
     if (said.step || said.ties.size() != 1 || said.ties.front().kind != Tie::Kind::against ||
-        !p.on.isFloor() || !harms(job, scene, e))
+        !p.on.isFloor() || !harms(job, e))
         return e;
     const Wall& wall = scene.room->walls[static_cast<std::size_t>(said.ties.front().of.index)];
     // What held it where it was would hold it along that wall too.
@@ -230,7 +241,7 @@ Edit slidAlong(const Project& job, const Scene& scene, const Piece& p, const Pla
             Piece tried = loose;
             tried.pose.at = p.pose.at + wall.along() * (sign * by);
             auto other = placePiece(job, scene, std::move(tried), said);
-            if (other && !harms(job, scene, *other)) {
+            if (other && !harms(job, *other)) {
                 other->notices.insert(other->notices.end(), letGo.begin(), letGo.end());
                 return *other;
             }

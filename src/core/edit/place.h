@@ -39,6 +39,9 @@ namespace mezzet {
 [[nodiscard]] Result<Edit> stepAway(const Project&, const Scene&, int id, const Target& from,
                                     Length by);
 
+/// Near an end of the top a piece stands on: how near is assumed, and shown.
+[[nodiscard]] Tie nearEnd(Side, const Project&);
+
 /// The step in the room's plan that goes straight to something; unit. Nothing for what is in no
 /// plan.
 [[nodiscard]] std::optional<Vec2> wayInPlan(const Scene&, int id, const Target& to);

@@ -35,7 +35,7 @@ public:
         if (auto each = onEach())
             return each;
         count_ = readCount(in);
-        if (count_ == 0 && chairsAround())
+        if (count_ == 0 && takeChairsAround(in))
             return around(start);
         if (count_ == 0 && pairAhead()) {
             count_ = 2;
@@ -166,14 +166,6 @@ private:
             in.refuse(added.problem(), at);
         return *added;
     }
-    /// "chairs around it": as many as the table has room for.
-    bool chairsAround() {
-        const std::size_t start = in.at();
-        if (in.take({"chairs", "dining chairs"}) && in.take({"around", "round", "about"}))
-            return true;
-        return in.goTo(start), false;
-    }
-
     bool tableAhead(std::size_t at) {
         bool is = false;
         try {

@@ -53,5 +53,7 @@ template <class Reader> std::vector<VerbHelp> helpOf(const std::vector<Verb<Read
 [[nodiscard]] std::vector<VerbHelp> groupVerbs();
 [[nodiscard]] std::vector<VerbHelp> jobVerbs();
 [[nodiscard]] std::vector<VerbHelp> lightVerbs();
+/// All of them, with those of dressing and of handing over.
+[[nodiscard]] std::vector<VerbHelp> allVerbs();
 
 } // namespace mezzet

@@ -62,6 +62,20 @@ bool kindAhead(std::string_view lower, const Kit& kit) {
     return false;
 }
 
+/// Whether no kind of a kit has a word like it in its names.
+bool isNoKindsWord(std::string_view word, const Kit& kit) {
+    const auto like = [&](std::string_view name) {
+        const auto folded = foldCase(name);
+        const auto words = wordsOf(folded);
+        return std::any_of(words.begin(), words.end(), [&](const WordAt& w) {
+            return editDistance(word, folded.substr(w.at, w.size)) <= (word.size() > 3 ? 2 : 0);
+        });
+    };
+    return std::none_of(kit.kinds().begin(), kit.kinds().end(), [&](const KindPtr& k) {
+        return like(k->name) || std::any_of(k->also.begin(), k->also.end(), like);
+    });
+}
+
 /// A word, said behind “a” or “put”, that is in no kind's name, nor like any there, and that no
 /// line is made of: "a gaming chair".
 bool isOwnWord(std::string_view word, const Project& job) {

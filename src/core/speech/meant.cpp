@@ -62,6 +62,29 @@ const Piece* pieceNamed(const std::string& words, const Project& job) {
     }
 }
 
+std::vector<const Piece*> piecesNamed(const std::string& words, const Project& job) {
+    std::vector<const Piece*> out;
+    WordsReader in(words, job);
+    try {
+        for (const int id : readSubjects(in, 0))
+            out.push_back(job.scheme().byId(id));
+        return in.done() ? out : std::vector<const Piece*>();
+    } catch (const LineFault&) {
+        return {};
+    }
+}
+
+std::optional<Target> targetNamed(const std::string& words, const Project& job, bool pieces) {
+    WordsReader in(words, job);
+    try {
+        in.article();
+        const Target t = in.target(pieces);
+        return in.done() ? std::optional(t) : std::nullopt;
+    } catch (const LineFault&) {
+        return {};
+    }
+}
+
 namespace {
 
 using Pattern = std::regex;
@@ -367,25 +390,18 @@ void cornerWith(const std::string& line, const Project& job, std::vector<std::st
     if (!std::regex_search(line, found, words))
         return;
     const auto scene = sceneOf(job);
-    const std::string thing = found[1];
-    WordsReader in(thing, job);
-    if (!scene)
+    const auto t = targetNamed(found[1], job);
+    const auto wall = t && scene ? wallOf(*t, **scene) : std::nullopt;
+    if (!wall)
         return;
-    try {
-        in.article();
-        const auto wall = wallOf(in.target(), **scene);
-        if (!wall || !in.done())
-            return;
-        const std::string& own = job.room->walls[static_cast<std::size_t>(*wall)].name;
-        std::string other = found[2];
-        for (const int k : {3, 4})
-            if (found[k].matched && foldCase(found[k].str()) != foldCase(own))
-                other = found[k];
-        if (!other.empty() && foldCase(other) != foldCase(own))
-            out.push_back(replacedAt(found, fmt::format("between {} and wall {}", thing, other)));
-    } catch (const LineFault&) {
-        return;
-    }
+    const std::string& own = job.room->walls[static_cast<std::size_t>(*wall)].name;
+    std::string other = found[2];
+    for (const int k : {3, 4})
+        if (found[k].matched && foldCase(found[k].str()) != foldCase(own))
+            other = found[k];
+    if (!other.empty() && foldCase(other) != foldCase(own))
+        out.push_back(
+            replacedAt(found, fmt::format("between {} and wall {}", found[1].str(), other)));
 }
 
 /// "a rug under the table that reaches 24 past it": as large as that takes.
@@ -453,28 +469,19 @@ void hungOpposite(const std::string& line, const Project& job, std::vector<std::
     if (!std::regex_match(line, found, words))
         return;
     const KindPtr noun = nounIn(found[1].str(), job);
-    const std::string thing = found[2];
-    if (!noun || !noun->hangs())
+    const auto t = noun && noun->hangs() ? targetNamed(found[2], job, false) : std::nullopt;
+    const int wall = t ? wallIn(*t, *job.room).value_or(-1) : -1;
+    const auto across = wall >= 0 ? wallAcross(*job.room, wall) : std::nullopt;
+    const auto scene = sceneOf(job);
+    const auto box = across && scene ? boxOn(*t, wall, **scene) : std::nullopt;
+    if (!box)
         return;
-    WordsReader in(thing, job);
-    try {
-        const Target t = in.target(false);
-        const auto wall = wallIn(t, *job.room);
-        const auto across = wall && in.done() ? wallAcross(*job.room, *wall) : std::nullopt;
-        const auto scene = sceneOf(job);
-        const auto box = across && scene ? boxOn(t, *wall, **scene) : std::nullopt;
-        if (!box)
-            return;
-        const Wall& from = job.room->walls[static_cast<std::size_t>(*wall)];
-        const Wall& to = job.room->walls[static_cast<std::size_t>(*across)];
-        const double along =
-            dot(from.at(Length::millimetres(box->centre().x)) - to.start, to.along());
-        if (along > 0 && along < to.length().mm())
-            out.push_back(fmt::format("{} on wall {}, centre {} from left corner", found[1].str(),
-                                      to.name, write(Length::millimetres(along), job.notation)));
-    } catch (const LineFault&) {
-        return;
-    }
+    const Wall& from = job.room->walls[static_cast<std::size_t>(wall)];
+    const Wall& to = job.room->walls[static_cast<std::size_t>(*across)];
+    const double along = dot(from.at(Length::millimetres(box->centre().x)) - to.start, to.along());
+    if (along > 0 && along < to.length().mm())
+        out.push_back(fmt::format("{} on wall {}, centre {} from left corner", found[1].str(),
+                                  to.name, write(Length::millimetres(along), job.notation)));
 }
 
 /// "wardrobe to the other end of the wall": into the corner it is farther from.

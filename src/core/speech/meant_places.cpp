@@ -15,26 +15,15 @@ namespace mezzet {
 
 namespace {
 
-/// The two pieces that words name: "the chairs", "bed and desk", "them" where there are two.
-std::vector<const Piece*> twoNamed(const std::string& words, const Project& job) {
-    std::vector<const Piece*> out;
-    try {
-        WordsReader in(words, job);
-        if (const auto ids = in.pieces(); ids.size() == 2 && in.done())
-            return {job.scheme().byId(ids[0]), job.scheme().byId(ids[1])};
-    } catch (const LineFault&) {
-        out.clear();
-    }
-    static const auto both = meaning("(.+?) and (.+)");
-    if (std::smatch found; std::regex_match(words, found, both))
-        for (const int part : {1, 2})
-            if (const Piece* p = pieceNamed(found[part], job))
-                out.push_back(p);
-    return out.size() == 2 && out[0] != out[1] ? out : std::vector<const Piece*>();
-}
-
+/// Where a piece stands on the floor; null for what is elsewhere.
 const Placed* standing(const Scene& scene, const Piece& p) {
     return p.on.isFloor() ? scene.fromAbove(p.id) : nullptr;
+}
+
+/// The two pieces that words name; none where they are not two.
+std::vector<const Piece*> twoNamed(const std::string& words, const Project& job) {
+    auto out = piecesNamed(words, job);
+    return out.size() == 2 && out[0] != out[1] ? out : std::vector<const Piece*>();
 }
 
 /// "turn the chairs toward each other", "sofa and loveseat face each other"
@@ -162,24 +151,17 @@ void anglesToward(const std::string& line, const Project& job, std::vector<std::
     const Placed* where = p != nullptr && scene ? standing(**scene, *p) : nullptr;
     if (where == nullptr)
         return;
-    const std::string thing = found[3];
-    WordsReader in(thing, job);
-    try {
-        const Target t = in.target();
-        if (!in.done())
-            return;
-        const Vec2 to = middleOf(t, **scene) - where->pose.at;
-        // Whichever way round has it look there sooner.
-        const auto by = [&](double degrees) {
-            Pose turned = where->pose;
-            turned.turn = turned.turn + Angle::degrees(degrees);
-            return dot(turned.front(), to);
-        };
-        out.push_back(
-            fmt::format("turn {} {}{}", p->name, by(1) < by(-1) ? "-" : "", found[2].str()));
-    } catch (const LineFault&) {
+    const auto t = targetNamed(found[3], job);
+    if (!t)
         return;
-    }
+    const Vec2 to = middleOf(*t, **scene) - where->pose.at;
+    // Whichever way round has it look there sooner.
+    const auto by = [&](double degrees) {
+        Pose turned = where->pose;
+        turned.turn = turned.turn + Angle::degrees(degrees);
+        return dot(turned.front(), to);
+    };
+    out.push_back(fmt::format("turn {} {}{}", p->name, by(1) < by(-1) ? "-" : "", found[2].str()));
 }
 
 /// "a picture opposite the bed", "tv on wall C opposite the bed": on the wall it looks at, straight
@@ -209,39 +191,20 @@ void hungBeforePiece(const std::string& line, const Project& job, std::vector<st
                               before->name));
 }
 
-/// "curtains 6 above the window": their tops so far over it. "drapes 90 wide" in a room with one
-/// window hang there.
-void curtainsAbove(const std::string& line, const Project& job, std::vector<std::string>& out) {
+/// "drapes 90 wide", in a room with one window: they hang there.
+void curtainsAtTheWindow(const std::string& line, const Project& job,
+                         std::vector<std::string>& out) {
     if (!mentions(line, {"curtain", "drape", "blind", "shade", "shutter"}))
         return;
-    static const auto words =
-        meaning("(.*?),? (?:hung |hanging |starting |mounted )?([0-9][^a-z]*(?: ?(?:"
-                "cm|mm|m|in|inch|inches|ft|feet|foot)\\b)?) (?:above|over) (?:the "
-                ")?(.*window.*)");
+    static const auto placed = meaning(".*\\b(?:window|windows|wall|door|on|over|at|above)\\b.*");
     const KindPtr noun = nounIn(line, job);
-    if (!noun || noun->role != Role::curtain)
+    if (!noun || noun->role != Role::curtain || std::regex_match(line, placed))
         return;
     const auto& all = job.room->openings;
     const auto isWindow = [](const Opening& o) { return o.kind == OpeningKind::window; };
-    if (std::smatch found; std::regex_match(line, found, words)) {
-        const auto by = readLength(std::string(trimmed(found[2].str())), job.notation.units);
-        const std::string thing = found[3];
-        WordsReader in(thing, job);
-        try {
-            const Target t = in.target(false);
-            for (const Opening& o : all)
-                if (by && in.done() && isWindow(o) && t == targetOf(o))
-                    out.push_back(fmt::format("{} on {}, top at {}", found[1].str(), o.name(),
-                                              write(o.sill + o.height + *by, job.notation)));
-        } catch (const LineFault&) {
-            return;
-        }
-        return;
-    }
-    static const auto placed = meaning(".*\\b(?:window|windows|wall|door|on|over|at|above)\\b.*");
-    const auto one = std::find_if(all.begin(), all.end(), isWindow);
-    if (std::count_if(all.begin(), all.end(), isWindow) == 1 && !std::regex_match(line, placed))
-        out.push_back(fmt::format("{} on {}", line, one->name()));
+    if (std::count_if(all.begin(), all.end(), isWindow) == 1)
+        out.push_back(
+            fmt::format("{} on {}", line, std::find_if(all.begin(), all.end(), isWindow)->name()));
 }
 
 /// "a box on the dresser next to the mirror": on the top, by what hangs over it.
@@ -334,45 +297,28 @@ void spreadOnWall(const std::string& line, const Project& job, std::vector<std::
     const auto wall = wallIndex(foldCase(found[2].str()));
     if (!wall || *wall >= static_cast<int>(job.room->walls.size()))
         return;
-    const std::string named = found[1];
-    std::vector<int> ids;
-    try {
-        WordsReader in(named, job);
-        ids = in.pieces();
-        while (ids.empty() ? !in.done() : in.comma() || in.take({"and"})) {
-            in.article();
-            const int id = in.piece();
-            if (id == 0)
-                return;
-            ids.push_back(id);
-        }
-        if (!in.done())
-            return;
-    } catch (const LineFault&) {
-        return;
-    }
+    auto all = piecesNamed(found[1], job);
     const auto scene = sceneOf(job);
     const Wall& along = job.room->walls[static_cast<std::size_t>(*wall)];
-    const auto place = [&](int id) {
-        const Placed* seen = scene ? (*scene)->fromAbove(id) : nullptr;
+    const auto place = [&](const Piece* p) {
+        const Placed* seen = scene ? (*scene)->fromAbove(p->id) : nullptr;
         return seen != nullptr ? dot(seen->pose.at - along.start, along.along()) : 0.0;
     };
-    std::stable_sort(ids.begin(), ids.end(), [&](int a, int b) { return place(a) < place(b); });
+    std::stable_sort(all.begin(), all.end(),
+                     [&](const Piece* a, const Piece* b) { return place(a) < place(b); });
     Length taken;
-    for (const int id : ids)
-        taken = taken + job.scheme().byId(id)->size.width;
-    const Length all = job.room->walls[static_cast<std::size_t>(*wall)].length();
-    if (ids.size() < 2 || taken > all)
+    for (const Piece* p : all)
+        taken = taken + p->size.width;
+    if (all.size() < 2 || taken > along.length())
         return;
-    const Length gap = (all - taken) / static_cast<double>(ids.size() + 1);
+    const Length gap = (along.length() - taken) / static_cast<double>(all.size() + 1);
     Length at = gap;
     std::vector<std::string> lines;
-    for (const int id : ids) {
-        const Piece& p = *job.scheme().byId(id);
-        lines.push_back(fmt::format("{} {} wall {}, {} from left corner", p.name,
-                                    p.kind->hangs() ? "on" : "against", wallName(*wall),
+    for (const Piece* p : all) {
+        lines.push_back(fmt::format("{} {} wall {}, {} from left corner", p->name,
+                                    p->kind->hangs() ? "on" : "against", along.name,
                                     write(at, job.notation)));
-        at = at + p.size.width + gap;
+        at = at + p->size.width + gap;
     }
     out.push_back(fmt::format("{}", fmt::join(lines, "; then ")));
 }
@@ -388,35 +334,26 @@ void onTheSideOf(const std::string& line, const Project& job, std::vector<std::s
     const Piece* of = pieceNamed(found[3], job);
     const auto scene = sceneOf(job);
     const Placed* where = of != nullptr && scene ? standing(**scene, *of) : nullptr;
-    const std::string thing = found[2];
-    WordsReader in(thing, job);
-    if (where == nullptr)
+    const auto t = where != nullptr ? targetNamed(found[2], job) : std::nullopt;
+    if (!t)
         return;
-    try {
-        const Target t = in.target();
-        if (!in.done())
-            return;
-        Vec2 toward = middleOf(t, **scene) - where->pose.at;
-        if (t.is == Target::Is::wall)
-            toward = job.room->walls[static_cast<std::size_t>(t.index)].inward() * -1;
-        const double ahead = dot(toward, where->pose.front());
-        const double aside = dot(toward, where->pose.right());
-        // Right and left are as one faces it.
-        const char* side = std::abs(ahead) > std::abs(aside)
-                               ? (ahead > 0 ? "in front of" : "behind")
-                           : aside > 0 ? "right of"
-                                       : "left of";
-        out.push_back(fmt::format("{} {} {}", found[1].str(), side, of->name));
-    } catch (const LineFault&) {
-        return;
-    }
+    const Vec2 toward = t->is == Target::Is::wall
+                            ? -job.room->walls[static_cast<std::size_t>(t->index)].inward()
+                            : middleOf(*t, **scene) - where->pose.at;
+    const double ahead = dot(toward, where->pose.front());
+    const double aside = dot(toward, where->pose.right());
+    // Right and left are as one faces it.
+    const char* side = std::abs(ahead) > std::abs(aside) ? (ahead > 0 ? "in front of" : "behind")
+                       : aside > 0                       ? "right of"
+                                                         : "left of";
+    out.push_back(fmt::format("{} {} {}", found[1].str(), side, of->name));
 }
 
 } // namespace
 
 std::vector<Meaning> meaningsOfPlace() {
-    return {onTopByHung,     curtainsAbove,  betweenAndTheWall, onTheSideOf,  spreadOnWall,
-            towardEachOther, closerTogether, copyAcross,        anglesToward, hungBeforePiece};
+    return {onTopByHung,     curtainsAtTheWindow, betweenAndTheWall, onTheSideOf,  spreadOnWall,
+            towardEachOther, closerTogether,      copyAcross,        anglesToward, hungBeforePiece};
 }
 
 } // namespace mezzet

@@ -87,7 +87,7 @@ void largerThan(const std::string& line, const Project& job, std::vector<std::st
     const auto of = sizeSaid(in, job);
     if (!of || !by)
         return;
-    const std::string of5(trimmed(line.substr(from, in.at() - from)));
+    const std::string reference(trimmed(line.substr(from, in.at() - from)));
     std::string rest(trimmed(in.rest()));
     static const auto twice =
         meaning("^,? ?(?:on|at|to) (?:each|every|both|either) (?:sides?|ends?)");
@@ -112,7 +112,7 @@ void largerThan(const std::string& line, const Project& job, std::vector<std::st
     const KindPtr noun = nounIn(found[2].str(), job);
     const bool wear = noun && noun->role == Role::curtain && found.length(1) == 0 && rest.empty();
     if (wear)
-        rest = "on " + of5;
+        rest = "on " + reference;
     out.push_back(fmt::format("{}{} {}{}{}", found[1].str(), found[2].str(), size,
                               rest.empty() || rest.front() == ',' ? "" : " ", rest));
 }

@@ -22,6 +22,12 @@ namespace mezzet {
 /// The piece that words name, alone; none for several, or for something else.
 [[nodiscard]] const Piece* pieceNamed(const std::string& words, const Project&);
 
+/// The pieces that words name, alone: "the chairs", "bed and desk"; none where they don't.
+[[nodiscard]] std::vector<const Piece*> piecesNamed(const std::string& words, const Project&);
+/// What words name, alone: a piece where `pieces`, or what is of the room.
+[[nodiscard]] std::optional<Target> targetNamed(const std::string& words, const Project&,
+                                                bool pieces = true);
+
 /// Whether a piece hangs on a wall, or stands at it: what stands out in the room with its back
 /// that way is not on it.
 [[nodiscard]] bool isAtWall(const Piece&, int wall, const Scene&);

@@ -472,20 +472,8 @@ std::optional<Answer> roomBefore(Asking& a) {
             other.stop && (!best.stop || other.stop->ahead > best.stop->ahead))
             best = other;
     const auto& [lane, stop] = best;
-    if (!stop) {
-        // It touches the wall there: nothing is ahead, not even floor.
-        constexpr double touching = 1; // mm
-        for (const Wall& w : a.job.room->walls)
-            if (dot(lane.along, w.inward()) < -0.7 &&
-                std::abs(dot(lane.from - w.start, w.inward())) < touching) {
-                const Target wall = wallTarget(static_cast<int>(&w - a.job.room->walls.data()));
-                Answer out{worded("{}: from {} to {}", writeGap(Length{}, a.job.notation), p.name,
-                                  spoken(wall, a.wording()))};
-                out.about = {id};
-                return out;
-            }
+    if (!stop)
         return Answer{worded("Nothing stands there: the room is open on that side of {}", p.name)};
-    }
     const auto figure = writeGap(Length::millimetres(stop->ahead), a.job.notation);
     Answer out;
     out.words = worded("{}: from {} to {}", figure, p.name, spoken(stop->what, a.wording()));

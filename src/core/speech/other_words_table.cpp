@@ -497,8 +497,6 @@ constexpr OtherWords others[] = {
     {"(move|shift|slide|push|bump|nudge|scoot) (.+?) over(?: a bit| a little)? (?:to the "
      ")?(left|right)\\b(.*)",
      "$1 $2 $3$4"},
-    {"space (.+?) (?:out )?evenly (?:along|across|on|over) (?:the )?(wall .+)",
-     "spread $1 evenly on $2"},
     {"clear(?: off| everything off)? (?:the |my )?(.+?)(?: off)?", "remove everything on $1"},
     {"lock (.+?) (?:in place|where (?:it|they) (?:is|are)|down|there|so (?:it|they) can't move)",
      "lock $1"},

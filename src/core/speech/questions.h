@@ -38,9 +38,8 @@ struct Question {
 [[nodiscard]] const std::vector<Question>& rugQuestions();      ///< of what, and where it ends
 [[nodiscard]] const std::vector<Question>& measuredQuestions(); ///< how far, how big, where
 [[nodiscard]] const std::vector<Question>&
-adviceQuestions(); ///< how high, what fits, what is wrong
-[[nodiscard]] const std::vector<Question>& plainQuestions();
-/// Of the room itself, and of how many there are.
-[[nodiscard]] const std::vector<Question>& roomQuestions(); ///< colour, cost, weight, why not
+adviceQuestions();                                           ///< how high, what fits, what is wrong
+[[nodiscard]] const std::vector<Question>& plainQuestions(); ///< colour, cost, weight, why not
+[[nodiscard]] const std::vector<Question>& roomQuestions();  ///< its area, its walls, how many
 
 } // namespace mezzet

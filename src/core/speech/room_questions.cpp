@@ -143,13 +143,15 @@ std::optional<Answer> isThereAWay(Asking& a) {
     const auto between = worded("between {} and {}", say(way->narrowBy), say(way->beside));
     const auto width = writeGap(*way->width, a.job.notation);
     // Turned sideways a body takes about as much (common practice).
-    const Length squeezed = Length::inches(12);
+    const Length squeezed =
+        isMetric(a.job.notation.units) ? Length::centimetres(30) : Length::inches(12);
     const Rule* rule = a.job.library.book->byId("walkway-minor");
     const double wanted = rule != nullptr ? a.job.judgement.bandOf(*rule).low.value_or(0) : 0.0;
     if (way->isShut())
         out.words = worded("No, {}: it is shut {}", what, between);
     else if (*way->width < squeezed)
-        out.words = worded("No, {}: {} is all there is {}", what, width, between);
+        out.words = worded("No, {}: {} is all there is {}, and {} is squeezed through (assumed)",
+                           what, width, between, writeGap(squeezed, a.job.notation));
     else
         out.words = worded("Yes, {}: {} at its narrowest, {}", what, width, between);
     if (way->width->mm() < wanted)
@@ -160,9 +162,9 @@ std::optional<Answer> isThereAWay(Asking& a) {
 
 /// "how many windows are there?", "how many chairs have I got?"
 std::optional<Answer> howManyThings(Asking& a) {
-    for (const auto& [many, one, kind] : {std::tuple{"windows", "window", OpeningKind::window},
-                                          std::tuple{"doors", "door", OpeningKind::door},
-                                          std::tuple{"openings", "opening", OpeningKind::opening}})
+    for (const auto& [many, kind] :
+         {std::pair{"windows", OpeningKind::window}, std::pair{"doors", OpeningKind::door},
+          std::pair{"openings", OpeningKind::opening}})
         if (a.in.take({many})) {
             ofTheRoom(a);
             a.end();

@@ -131,26 +131,16 @@ std::optional<Problem> whatItAsks(std::string_view text, const Project& job, con
     if (after->project->active != job.active)
         return {};
     // What is new, and what is moved or goes along and reached past nothing before.
-    std::vector<int> fresh;
-    ScenePtr before;
+    std::vector<int> asked;
+    // A rug that goes along is pulled forward afterwards: it is told of.
+    for (const int id : comeToHarm(job, *after))
+        if (!job.scheme().byId(id)->kind->flat() ||
+            std::find(said.them.begin(), said.them.end(), id) != said.them.end())
+            asked.push_back(id);
     for (const Piece& p : after->project->scheme().pieces)
-        if (job.scheme().byId(p.id) == nullptr) {
-            fresh.push_back(p.id);
-        } else if (p.onWall() || p.on.isFloor() || p.on.isCeiling()) {
-            // A rug that goes along is pulled forward afterwards: it is told of.
-            const bool named =
-                std::find(said.them.begin(), said.them.end(), p.id) != said.them.end();
-            if (p.kind->flat() && !named)
-                continue;
-            if (harmOf(*after->project, *after->scene, {p.id}).empty())
-                continue;
-            if (!before)
-                if (auto was = sceneOf(job))
-                    before = *was;
-            if (before && harmOf(job, *before, {p.id}).empty())
-                fresh.push_back(p.id);
-        }
-    auto harm = harmOf(*after->project, *after->scene, fresh);
+        if (job.scheme().byId(p.id) == nullptr)
+            asked.push_back(p.id);
+    auto harm = harmOf(*after->project, *after->scene, asked);
     if (harm.empty())
         return {};
     Problem p{std::move(harm), std::string(anywayWords)};

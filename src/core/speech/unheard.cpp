@@ -1,7 +1,5 @@
 #include "speech/unheard.h"
 
-#include "edit/handover_said.h"
-#include "edit/things_said.h"
 #include "edit/verb.h"
 #include "measure/length.h"
 #include "measure/text.h"
@@ -53,11 +51,9 @@ bool isNearAKind(std::string_view noun, const Kit& kit) {
 bool isLikeAVerb(std::string_view word) {
     static const auto verbs = [] {
         std::set<std::string> out;
-        for (const auto& all : {pieceVerbs(), arrangingVerbs(), groupVerbs(), jobVerbs(),
-                                lightVerbs(), dressingVerbs(), handoverVerbs()})
-            for (const VerbHelp& v : all)
-                for (const auto b : v.begins)
-                    out.insert(foldCase(b.substr(0, b.find(' '))));
+        for (const VerbHelp& v : allVerbs())
+            for (const auto b : v.begins)
+                out.insert(foldCase(b.substr(0, b.find(' '))));
         return out;
     }();
     const auto letters = [](std::string_view w) {
@@ -85,19 +81,6 @@ bool isBuiltIn(std::string_view noun) {
         if (noun == built)
             return true;
     return false;
-}
-
-bool isNoKindsWord(std::string_view word, const Kit& kit) {
-    const auto like = [&](std::string_view name) {
-        const auto folded = foldCase(name);
-        const auto words = wordsOf(folded);
-        return std::any_of(words.begin(), words.end(), [&](const WordAt& w) {
-            return editDistance(word, folded.substr(w.at, w.size)) <= (word.size() > 3 ? 2 : 0);
-        });
-    };
-    return std::none_of(kit.kinds().begin(), kit.kinds().end(), [&](const KindPtr& k) {
-        return like(k->name) || std::any_of(k->also.begin(), k->also.end(), like);
-    });
 }
 
 bool isUnheardWord(std::string_view word, const Project& job) {

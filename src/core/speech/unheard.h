@@ -25,9 +25,6 @@ struct UnheardOf {
 /// Whether a noun is of what is built into a room, and taped with it: "radiator".
 [[nodiscard]] bool isBuiltIn(std::string_view noun);
 
-/// Whether no kind of a kit has a word like it in its names.
-[[nodiscard]] bool isNoKindsWord(std::string_view word, const Kit&);
-
 /// Whether no line of a job is made of a word of letters, and none of its words is like it.
 [[nodiscard]] bool isUnheardWord(std::string_view word, const Project&);
 

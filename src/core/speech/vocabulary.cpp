@@ -1,8 +1,6 @@
 #include "speech/vocabulary.h"
 
-#include "edit/handover_said.h"
 #include "edit/phrase.h"
-#include "edit/things_said.h"
 #include "edit/verb.h"
 #include "measure/text.h"
 
@@ -31,11 +29,9 @@ std::set<std::string> vocabulary(const Project& job) {
             out.insert(folded.substr(w.at, w.size));
         out.insert(folded);
     };
-    for (const auto& verbs : {pieceVerbs(), arrangingVerbs(), groupVerbs(), jobVerbs(),
-                              lightVerbs(), dressingVerbs(), handoverVerbs()})
-        for (const VerbHelp& v : verbs)
-            for (const auto b : v.begins)
-                take(b);
+    for (const VerbHelp& v : allVerbs())
+        for (const auto b : v.begins)
+            take(b);
     for (const PhraseGroup& g : phraseGroups())
         for (const Phrase& p : g.phrases)
             for (const auto b : p.begins)
