@@ -192,3 +192,29 @@ TEST(DominantColours, OfPicturesMadeForIt) {
     EXPECT_TRUE(dominantColours({}, 6).empty());
     EXPECT_EQ(dominantColours(std::vector<std::uint32_t>(9, 0xff808080), 6).size(), 1U);
 }
+
+TEST(Shades, LieBetweenTheColourAndWhatTheyAreMixedWith) { // by CIE L*, a*, b*
+    const auto lab = [](const char* words) {
+        const auto c = readColour(words);
+        EXPECT_TRUE(c) << words;
+        return labOf(*c);
+    };
+    for (const char* name : {"red", "navy", "sage", "brown", "purple"}) {
+        const auto plain = lab(name);
+        EXPECT_GT(lab((std::string("pale ") + name).c_str()).l, plain.l) << name;
+        EXPECT_GT(lab((std::string("very light ") + name).c_str()).l,
+                  lab((std::string("soft ") + name).c_str()).l)
+            << name;
+        EXPECT_LT(lab((std::string("very dark ") + name).c_str()).l, plain.l) << name;
+        EXPECT_LT(lab((std::string("dusty ") + name).c_str()).chroma(), plain.chroma()) << name;
+    }
+    EXPECT_GT(lab("warm white").b, lab("white").b); // toward yellow
+    EXPECT_LT(lab("cool white").b, lab("white").b); // toward blue
+    EXPECT_EQ(*readColour("bright red"), *readColour("red"));
+    // What has a name of its own keeps it.
+    EXPECT_EQ(*readColour("light grey"), *readColour("light gray"));
+    EXPECT_FALSE(readColour("warm"));
+    EXPECT_FALSE(readColour("warm nothing"));
+    EXPECT_EQ(colourAhead("warm white walls").bytes, std::string("warm white").size());
+    EXPECT_EQ(colourAhead("warm walls").bytes, 0U);
+}

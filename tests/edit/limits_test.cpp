@@ -1,4 +1,5 @@
 // What a job can hold, and what is kept when a room or an arrangement changes.
+#include "edit/after.h"
 #include "edit/drag.h"
 #include "edit/held_step.h"
 #include "edit/snap.h"
@@ -8,20 +9,6 @@
 
 using namespace mezzet;
 using namespace mezzet::test;
-
-namespace {
-
-Project after(const Project& job, const std::string& line) {
-    const auto said = readLine(line, job);
-    if (!said)
-        throw std::runtime_error(said.problem().text());
-    const auto done = apply(job, said->edit);
-    if (!done)
-        throw std::runtime_error(done.problem().text());
-    return *done->project;
-}
-
-} // namespace
 
 TEST(Limits, ASchemeHoldsTwoThousandPiecesAndNotOneMore) {
     auto job = jobWith({"stool at 24, 24"});

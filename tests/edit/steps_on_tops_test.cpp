@@ -1,5 +1,6 @@
 // A step of what stands on a top: to its left as one faces it, and toward things of the room,
 // whichever way the piece under it is turned.
+#include "edit/after.h"
 #include "geometry/gap.h"
 #include "jobs.h"
 
@@ -13,13 +14,6 @@ namespace {
 Vec2 inPlan(const Project& job, const char* name) {
     const auto scene = *sceneOf(job);
     return scene->inPlan(job.scheme().byName(name)->id)->pose.at;
-}
-
-Project after(const Project& job, const std::string& line) {
-    const auto said = readLine(line, job);
-    if (!said)
-        throw std::runtime_error(line + ": " + said.problem().text());
-    return *apply(job, said->edit)->project;
 }
 
 } // namespace
