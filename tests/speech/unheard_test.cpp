@@ -19,13 +19,13 @@ TEST(Unheard, IsWhatALineAddsThatNoKindIsCalled) {
     for (const Case& c :
          {Case{"a punchbag 16 x 16 x 48 in the corner", "punchbag",
                "a other piece 16 x 16 x 48 called Punchbag, in the corner", ""},
-          Case{"put an aquarium in corner AB", "aquarium", "",
-               "put an aquarium 24 x 24 x 36\" in corner AB"},
+          Case{"put a samovar in corner AB", "samovar", "",
+               "put a samovar 24 x 24 x 36\" in corner AB"},
           Case{"hang a dreamcatcher over the sofa", "dreamcatcher", "",
                "hang a dreamcatcher 24 x 24\" over the sofa"},
-          Case{"toaster on the sofa", "toaster", "", "toaster 12 x 12 x 12\" on the sofa"},
-          Case{"billiard table 100 x 56 against wall B", "billiard table",
-               "other piece 100 x 56 called Billiard table, against wall B", ""}}) {
+          Case{"thurible on the sofa", "thurible", "", "thurible 12 x 12 x 12\" on the sofa"},
+          Case{"puppet theatre 100 x 56 against wall B", "puppet theatre",
+               "other piece 100 x 56 called Puppet theatre, against wall B", ""}}) {
         const auto found = unheardOf(c.line, job);
         ASSERT_TRUE(found) << c.line;
         EXPECT_EQ(found->noun, c.noun);
@@ -64,7 +64,7 @@ TEST(Unheard, IsDrawnInItsSizeAndSaid) {
 
 TEST(Unheard, WithoutASizeIsAskedForOneAndOffersTheWholeLine) {
     const auto job = jobWith({"sofa 84 x 36 x 34 against wall A"});
-    for (const char* line : {"a punchbag in the corner", "put an aquarium against wall C"}) {
+    for (const char* line : {"a punchbag in the corner", "put a samovar against wall C"}) {
         const auto said = readSpoken(line, job, listening(0));
         ASSERT_FALSE(said) << line;
         EXPECT_EQ(said.problem().what.rfind("the kit has no “", 0), 0U) << said.problem().what;

@@ -20,6 +20,7 @@ namespace {
 struct Applier {
     Project job;
     std::vector<std::string> notices;
+    std::set<int> going{}; ///< pieces that the same edit takes away
 
     std::shared_ptr<Scheme> change() {
         auto s = std::make_shared<Scheme>(job.scheme());
@@ -159,7 +160,7 @@ struct Applier {
             std::erase_if(p.ties, [&](const Tie& t) {
                 if (!t.refersTo(r.id))
                     return false;
-                if (!group)
+                if (!group && going.count(p.id) == 0)
                     notices.push_back(
                         worded("{} stays where it is; it was {}", p.name, words(t, say)));
                 return true;
@@ -538,6 +539,9 @@ Result<ScenePtr> sceneOf(const Project& p) {
 Result<Applied> apply(const Project& before, const Edit& edit) {
     Applier a{before, edit.notices};
     bool roomChanged = false;
+    for (const Act& one : edit.acts)
+        if (const auto* gone = std::get_if<RemovePiece>(&one))
+            a.going.insert(gone->id);
     for (const Act& one : edit.acts) {
         if (auto problem = std::visit([&](const auto& x) { return a.act(x); }, one))
             return *problem;

@@ -1,5 +1,6 @@
 #include "edit/arrange.h"
 #include "edit/drag.h"
+#include "edit/landing.h"
 #include "geometry/gap.h"
 #include "measure/text.h"
 #include "measure/texts.h"
@@ -131,6 +132,55 @@ Length tuckedUnder(const Piece& seat, const Kind& table) {
     return table.clearBelow > high ? seat.size.depth * 0.5 : Length{};
 }
 
+namespace {
+
+/// The places that chairs take at a table, and of how many: as many as are asked for, or, where one
+/// of those is in a wall or in what stands there, as many free ones of some more, up to `most`;
+/// what stands there only counts where it can be kept clear of.
+std::pair<std::vector<int>, int> freePlaces(const Scene& scene, const Piece& t, int count, int most,
+                                            const Piece& chair, Length under) {
+    std::vector<int> all;
+    for (int i = 0; i < count; ++i)
+        all.push_back(i);
+    const Placed* there = scene.inPlan(t.id);
+    constexpr int more = 6;
+    constexpr double touching = 0.5; // mm
+    const auto isFree = [&](const TablePlace& place, bool clear) {
+        const Vec2 at = place.edge - place.looks * (chair.size.depth / 2 - under).mm();
+        Pose pose;
+        pose.at = there->pose.toRoom(at);
+        pose.turn = directionOf(place.looks) - Angle::degrees(90) + there->pose.turn;
+        const Shape shape = placed(chair.shape(), pose);
+        const Through out = throughWall(*scene.room, shape);
+        if (out.beyond || out.by > touching)
+            return false;
+        const FloorView floor(scene);
+        for (std::size_t i = 0; clear && i < floor.placed.size(); ++i) {
+            const Piece& other = floor.piece(i);
+            if (other.id != t.id && other.kind->takesFloor() && !other.kind->flat() &&
+                !other.on.isCarried() &&
+                gapBetween(shape, floor.placed[i].shape).depth.mm() > touching)
+                return false;
+        }
+        return true;
+    };
+    for (const bool clear : {true, false})
+        for (int n = count; there != nullptr && n <= std::min(count + more, most); ++n) {
+            std::vector<int> free;
+            const auto places = placesAt(t, n);
+            for (int i = 0; i < n; ++i)
+                if (isFree(places[static_cast<std::size_t>(i)], clear))
+                    free.push_back(i);
+            if (static_cast<int>(free.size()) >= count) {
+                free.resize(static_cast<std::size_t>(count));
+                return {free, n};
+            }
+        }
+    return {all, count};
+}
+
+} // namespace
+
 Result<Edit> seatTable(const Project& job, const Scene& scene, int table, int count,
                        const KindPtr& kind) {
     const Piece& t = *job.scheme().byId(table);
@@ -149,6 +199,10 @@ Result<Edit> seatTable(const Project& job, const Scene& scene, int table, int co
                        (tie.kind == Tie::Kind::atPlace || tie.kind == Tie::Kind::fromPiece);
             }))
             there.push_back(&p);
+    // Chairs that are there keep to the usual places.
+    const Piece any = pieceOf(kind);
+    const auto [places, of] = freePlaces(scene, t, count, there.empty() ? mostAtTable : count, any,
+                                         tuckedUnder(any, *t.kind));
     for (int i = 0; i < count; ++i) {
         Piece p;
         const bool old = static_cast<std::size_t>(i) < there.size();
@@ -163,14 +217,15 @@ Result<Edit> seatTable(const Project& job, const Scene& scene, int table, int co
         Tie tie;
         tie.kind = Tie::Kind::atPlace;
         tie.of = pieceTarget(table);
-        tie.place = i + 1;
-        tie.places = count;
+        tie.place = places[static_cast<std::size_t>(i)] + 1;
+        tie.places = of;
         const Length under = tuckedUnder(p, *t.kind);
         tie.distance = under > Length{} ? -under : job.library.book->habit("chair-drawn");
         if (tie.distance < Length{})
-            tie.distance = -std::min(-tie.distance, t.footprint.form == FootprintForm::rectangle
-                                                        ? endRoom(t, count, i, p.size.width)
-                                                        : roundRoom(t, count, p.size));
+            tie.distance =
+                -std::min(-tie.distance, t.footprint.form == FootprintForm::rectangle
+                                             ? endRoom(t, of, tie.place - 1, p.size.width)
+                                             : roundRoom(t, of, p.size));
         if (old)
             for (const Tie& was : p.ties)
                 if (was.kind == Tie::Kind::atPlace)

@@ -30,6 +30,16 @@ bool saysSide(std::string_view line) {
 
 std::optional<OnBothEnds> onBothEnds(WordsReader& in, const KindPtr& of, const Target& on,
                                      std::string_view words) {
+    // A pair of curtains is one piece, drawn to both sides of its window.
+    if (of->role == Role::curtain && on.is == Target::Is::window && in.done()) {
+        Placement p;
+        Tie there;
+        there.kind = Tie::Kind::centredOn;
+        there.of = on;
+        p.ties.push_back(there);
+        p.wall = wallIn(on, *in.job().room);
+        return OnBothEnds{of, {p}};
+    }
     const Piece* board = on.is == Target::Is::piece ? in.scheme().byId(on.piece) : nullptr;
     if (board == nullptr || !board->kind->hasTop() || !in.done() ||
         words.find("end") == std::string_view::npos)

@@ -243,8 +243,8 @@ private:
         std::vector<std::string> names;
         for (const int w : walls)
             names.push_back(worded("wall {}", wallName(w)));
-        if (in.take({"none", "off", "unsaid", "as the others", "like the others", "as the rest",
-                     "like the rest"})) {
+        if (isNone() ||
+            in.take({"as the others", "like the others", "as the rest", "like the rest"})) {
             for (const int w : walls)
                 now_.ownWalls.erase(w);
             return planned(worded("{} as the others", listed(names, "and")));
@@ -255,6 +255,9 @@ private:
         return planned(worded("{} in {}", listed(names, "and"), colourWord(c)));
     }
 
+    /// "none", "off"; "off white" is a colour.
+    bool isNone() { return in.endOf("off white") == 0 && in.take({"none", "off", "unsaid"}); }
+
     Edit colour() {
         in.article();
         if (auto one = oneWall())
@@ -262,10 +265,12 @@ private:
         for (const auto& [word, which] :
              {std::pair{"walls", &Dressing::walls}, std::pair{"floor", &Dressing::floor},
               std::pair{"ceiling", &Dressing::ceiling}})
-            if (in.take({word})) {
+            if (const bool rest =
+                    which == &Dressing::walls && in.take({"other walls", "rest of the walls"});
+                rest || in.take({word}) || (which == &Dressing::walls && in.take({"room"}))) {
                 in.take({"is", "are", "in"});
                 const bool walls = which == &Dressing::walls;
-                if (in.take({"none", "off", "unsaid"})) {
+                if (isNone()) {
                     (now_.*which).reset();
                     if (walls)
                         now_.ownWalls.clear();
@@ -273,10 +278,15 @@ private:
                 }
                 now_.*which = colourNamed("which colour?");
                 // All of them: none is of another colour then.
-                if (walls)
+                if (walls && !rest)
                     now_.ownWalls.clear();
                 return planned(worded("the {} in {}", word, colourWord(*(now_.*which))));
             }
+        for (const char* built : {"chimney breast", "chimney", "alcoves", "alcove", "skirting",
+                                  "skirtings", "woodwork", "trim", "door", "doors"})
+            if (in.endOf(built) > 0 && !in.nameAhead())
+                in.failAhead(worded("no colour of its own is kept of the {}", built),
+                             "say it of a wall, like: colour wall A sage");
         const auto ids = readSubjects(in, in.them().empty() ? 0 : in.them().front());
         in.take({"is", "are", "in"});
         const Rgb c = colourNamed("which colour?");

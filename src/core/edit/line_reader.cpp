@@ -125,7 +125,14 @@ Edit LineReader::put(bool fresh) {
         in.failAhead("nothing is said yet", "name a piece, like: sofa 84 x 36 against wall A");
     if (!fresh) {
         const bool them = in.endOf("them") > 0;
-        if (const auto ids = in.pieces(); !ids.empty()) {
+        std::vector<int> ids;
+        try {
+            ids = in.pieces();
+        } catch (const LineFault&) {
+            if (!indefinite)
+                throw;
+        }
+        if (!ids.empty()) {
             in.moves(them);
             return placeEach(ids, in.at(),
                              ids.size() == 1 ? worded("move {}", in.scheme().byId(ids[0])->name)
@@ -135,7 +142,14 @@ Edit LineReader::put(bool fresh) {
     }
     Piece p;
     const bool sizeFirst = sizesBeforeKind(in);
-    int there = fresh || sizeFirst ? 0 : spokenOf(start);
+    int there = 0;
+    try {
+        there = fresh || sizeFirst ? 0 : spokenOf(start);
+    } catch (const LineFault&) {
+        if (!indefinite) // "a chair" is none of several that are there
+            throw;
+        in.goTo(start);
+    }
     if (there != 0 && !known && isOtherOfPair(there, start)) {
         in.goTo(start);
         there = 0;
@@ -148,11 +162,15 @@ Edit LineReader::put(bool fresh) {
         }
     }
     if (there == 0) {
+        KindPtr usual;
         if (auto kind = kindFor()) {
             if (kind->role == Role::group)
                 in.fail(start, in.at() - start, "a group is made of pieces that hang",
                         "say it like: group harbour, mill and barn as a row");
             p = mezzet::pieceOf(kind);
+            p.pose.at = scene_->room->middle();
+        } else if (usual = fresh ? usualKind() : nullptr; usual) {
+            p = mezzet::pieceOf(usual);
             p.pose.at = scene_->room->middle();
         } else if (fresh) {
             whichKind();
@@ -165,13 +183,21 @@ Edit LineReader::put(bool fresh) {
                 there = in.piece();
             } catch (const LineFault&) {
                 in.goTo(start);
-                if (indefinite)
+                usual = indefinite ? usualKind() : nullptr;
+                if (indefinite && !usual)
                     whichKind(); // "a table" is none of several that are there
-                throw;
+                if (!usual)
+                    throw;
             }
-            if (there == 0) {
+            if (there == 0 && !usual)
+                usual = usualKind();
+            if (there == 0 && !usual) {
                 whichKind();
                 in.failAhead(worded("I don't know “{}”", firstWords()));
+            }
+            if (usual) {
+                p = mezzet::pieceOf(usual);
+                p.pose.at = scene_->room->middle();
             }
         }
     }
@@ -203,7 +229,7 @@ Edit LineReader::put(bool fresh) {
             in.goTo(here);
     }
     if (isNew && p.kind->isSatInTo())
-        sizeForPeople(p);
+        sizeForPeople(in, p);
     if (!isNew && !called && !sized && in.done() && in.at() > start)
         in.fail(start, in.at() - start, worded("what about {}?", p.name),
                 "say where it goes, like: against wall A, or what is done to it");
@@ -211,107 +237,6 @@ Edit LineReader::put(bool fresh) {
     if (isNew && !called)
         p.name = in.scheme().freeName(like.empty() ? p.kind->name : like);
     return place(std::move(p), start);
-}
-
-/// "dining table for six": as long as so many need.
-void LineReader::sizeForPeople(Piece& p) {
-    const std::size_t at = in.at();
-    if (!in.take({"for", "to seat", "seating", "that seats"}))
-        return;
-    int n = 0;
-    if (in.takeCount(n))
-        in.take({"people", "persons", "seats", "chairs", "guests"});
-    else
-        return in.goTo(at);
-    if (n < 1 || n > mostAtTable)
-        in.fail(at, in.at() - at, "no table seats so many", worded("say 1 to {}", mostAtTable));
-    const Length step = isMetric(job_.notation.units) ? Length::centimetres(10) : Length::inches(6);
-    const bool round = p.footprint.form == FootprintForm::oval && p.size.width == p.size.depth;
-    const Length each = elbowRoom(job_);
-    Size s = p.size;
-    for (int i = 0; i < 100 && seatsBy(p, each) < n; ++i) {
-        s.width = s.width + step;
-        if (round)
-            s.depth = s.width;
-        giveSize(p, s);
-    }
-}
-
-/// Where a word is the end of several kinds' names, says which they are.
-void LineReader::whichKind() {
-    const std::size_t at = in.at();
-    const auto word = plainWord(in.word());
-    std::vector<std::string> names;
-    for (const auto& k : job_.library.kit->kinds())
-        if (word.size() > 2 && plainWord(k->name).ends_with(" " + word))
-            names.push_back(foldCase(k->name));
-    const std::size_t end = in.at();
-    in.goTo(at);
-    if (names.size() < 2)
-        return;
-    constexpr std::size_t shown = 4;
-    if (names.size() > shown) {
-        names.resize(shown);
-        names.emplace_back("another");
-    }
-    in.fail(at, end - at, worded("which {}: {}?", word, listed(names, "or")), "say which kind");
-}
-
-/// "an armchair", "one armchair", "1 armchair": takes the word. True for one that is new.
-bool LineReader::oneOf() {
-    const std::size_t at = in.at();
-    if (in.take({"a", "an", "one", "1", "some"})) {
-        const std::size_t after = in.at();
-        in.article();
-        const bool kind = in.kind() != nullptr;
-        in.goTo(after);
-        if (kind)
-            return true;
-        // "a 90 inch sofa"
-        const bool sized = sizesBeforeKind(in);
-        in.goTo(sized ? after : at);
-        return sized;
-    }
-    return false;
-}
-
-/// The kind that stands ahead. "lamp on the sideboard" is one that can stand there.
-KindPtr LineReader::kindFor() {
-    const std::size_t at = in.at();
-    const KindPtr kind = in.kind();
-    if (kind && kind->standsOn())
-        if (auto hung = onTheWall(*kind))
-            return hung;
-    if (!kind || kind->standsOn() || kind->hangs() || kind->underCeiling())
-        return kind;
-    const std::size_t end = in.at();
-    const auto word = in.since(at);
-    bool onTop = false;
-    if (in.take({"on top of", "on"})) {
-        in.article();
-        try {
-            const int id = in.nameAhead() || in.ahead() != "wall" ? in.piece() : 0;
-            onTop = id != 0 && pieceOf(id).kind->heights.top.has_value();
-        } catch (const LineFault&) {
-            onTop = false;
-        }
-    }
-    in.goTo(end);
-    const auto small = onTop ? job_.library.kit->byWord("table " + std::string(word)) : nullptr;
-    return small && small->standsOn() ? small : kind;
-}
-
-/// "television 65 on wall C" hangs there, where the kit has it so; nothing for all else.
-KindPtr LineReader::onTheWall(const Kind& kind) {
-    static const std::regex words(
-        R"(\s*,?\s*(?:[0-9][0-9 ./x'"]*\s*(?:inches|inch|in|cm|mm|m|ft|feet|diagonal)?\s*)*)"
-        R"((?:on (?:the )?(?:[a-z]+ )?wall\b.*|(?:above|over) .*))",
-        std::regex::icase | std::regex::optimize);
-    const std::string rest(in.rest());
-    if (!std::regex_match(rest, words))
-        return {};
-    auto hung = job_.library.kit->byWord(kind.name + " on the wall");
-    return hung && hung->hangs() ? hung : nullptr;
 }
 
 /// "it", or a piece by its name; 0 when the line begins otherwise.
@@ -360,7 +285,13 @@ bool LineReader::isOtherOfPair(int id, std::size_t start) {
 
 std::string LineReader::firstWords() {
     const auto r = in.rest().substr(0, in.rest().find(','));
-    const auto words = trimmed(r.substr(0, r.find_first_of("0123456789")));
+    auto words = trimmed(r.substr(0, r.find_first_of("0123456789")));
+    // Up to where it says where: what is not known is the thing.
+    for (const std::string_view place :
+         {" in ", " on ", " at ", " by ", " to ", " near ", " next ", " against ", " along ",
+          " beside ", " under ", " over ", " above ", " behind ", " between ", " facing ",
+          " opposite ", " with "})
+        words = trimmed(words.substr(0, words.find(place)));
     return std::string(words.empty() ? trimmed(r) : words);
 }
 
@@ -391,6 +322,13 @@ bool LineReader::isTheOnlySized(int id, std::size_t from) {
            std::regex_match(std::string(in.text().substr(from)), sizes);
 }
 
+/// Whether a piece is called by its kind alone, of which rooms have several: pictures, shelves.
+bool LineReader::isOneOfMany(int id) const {
+    const Piece& p = pieceOf(id);
+    return p.name == p.kind->name && (p.kind->role == Role::art || p.kind->role == Role::object ||
+                                      p.kind->role == Role::shelf);
+}
+
 /// True when an existing piece's whole name stands here, and not as the beginning of the name
 /// of a kind that says more ("table lamp" when there is a piece called Table).
 bool LineReader::startsPiece(std::size_t start) {
@@ -407,6 +345,14 @@ bool LineReader::startsPiece(std::size_t start) {
         const auto said = id == 0 ? std::string() : plainWord(in.scheme().byId(id)->name);
         const bool exact = id != 0 && plainWord(in.since(start)) == said;
         in.goTo(start);
+        // "picture 50 x 70 on wall D": one more; of such things there are many.
+        static const std::regex sized(R"(\s*,?\s*[0-9][^ ,]*(?: ?[a-z"']+)? ?(?:x|by|×) ?[0-9].*)",
+                                      std::regex::icase | std::regex::optimize);
+        if (asKind > start && asPiece == asKind && exact && isOneOfMany(id) &&
+            in.text().size() < asKind + 200 &&
+            std::regex_match(std::string(in.text().substr(asKind)), sized) &&
+            !isTheOnlySized(id, asKind))
+            return false;
         if (asKind > start && !exact &&
             (asPiece != asKind || !(isTheOnlySized(id, asKind) || isTheOnlyBed(id, start))))
             return false; // a kind's name by itself adds one
@@ -488,15 +434,25 @@ Edit LineReader::place(Piece p, std::size_t start) {
 }
 
 Edit LineReader::placeEach(const std::vector<int>& ids, std::size_t at, std::string words) {
-    // A step takes them all along; what is tied among them goes with them once.
+    // A step takes them all along; what is tied among them goes with them once. What hangs on walls
+    // has other ways than what stands: it stays where not all hang.
     in.goTo(at);
-    const Piece first = placedPiece(ids.front());
+    const auto hung = [&](int id) { return pieceOf(id).onWall(); };
+    const auto stands = std::find_if_not(ids.begin(), ids.end(), hung);
+    const Piece first = placedPiece(stands != ids.end() ? *stands : ids.front());
     // "2 away from the bed" is another way for what stands on its other side.
     static const std::regex byWhat("\\b(?:away|toward|towards|closer|nearer|further|farther)\\b",
                                    std::regex::icase | std::regex::optimize);
-    const bool eachItsWay = std::regex_search(std::string(in.text().substr(at)), byWhat);
+    // Toward a wall is the same way for all.
+    static const std::regex byWall("\\b(?:away from|toward|towards|to) (?:the )?wall [a-z]\\b",
+                                   std::regex::icase | std::regex::optimize);
+    const std::string where(in.text().substr(at));
+    const bool eachItsWay = std::regex_search(where, byWhat) && !std::regex_search(where, byWall);
     if (const auto said = readPlacement(in, first, *scene_, surface_); said.step && !eachItsWay) {
-        auto moved = drag(job_, *scene_, ids, *said.step, DragTies::revalue).edit;
+        std::vector<int> moving = ids;
+        if (stands != ids.end())
+            std::erase_if(moving, hung);
+        auto moved = drag(job_, *scene_, moving, *said.step, DragTies::revalue).edit;
         if (moved.acts.empty())
             in.refuse(locked(first), at);
         moved.words = std::move(words);

@@ -73,12 +73,14 @@ private:
     bool oneOf();
     KindPtr kindFor();
     [[nodiscard]] KindPtr onTheWall(const Kind&);
-    void sizeForPeople(Piece&);
     void whichKind();
+    /// The kind that is meant by a word of several: "a chair"; null, and nothing taken, for none.
+    KindPtr usualKind();
     int spokenOf(std::size_t start);
     bool isTheOnlyBed(int id, std::size_t start);
     bool isTheOnlySized(int id, std::size_t from);
     bool startsPiece(std::size_t start);
+    [[nodiscard]] bool isOneOfMany(int id) const;
     bool isOtherOfPair(int id, std::size_t start);
     bool callIt(Piece&, bool isNew);
     void checkName(const std::string&, int id, std::size_t at);

@@ -136,7 +136,10 @@ bool standsFree(const FloorView& scene, const Piece& p, const Pose& pose) {
     return true;
 }
 
-std::optional<Target> freeCorner(const Scene& scene, const Piece& p) {
+namespace {
+
+/// As freeCorner, or the one nearest to a place that is told.
+std::optional<Target> cornerFree(const Scene& scene, const Piece& p, std::optional<Vec2> by) {
     const FloorView floor(scene);
     const auto& walls = scene.room->walls;
     const std::size_t n = walls.size();
@@ -159,7 +162,7 @@ std::optional<Target> freeCorner(const Scene& scene, const Piece& p) {
             pose.turn = directionOf(w.along()); // its right is along the wall
             if (!standsFree(floor, p, pose))
                 continue;
-            const Vec2 from = p.id != 0 ? p.pose.at : scene.room->middle();
+            const Vec2 from = by ? *by : p.id != 0 ? p.pose.at : scene.room->middle();
             // Of a new one: the corner farthest from what stands.
             double near = 1e9;
             for (std::size_t k = 0; k < floor.placed.size(); ++k)
@@ -173,7 +176,10 @@ std::optional<Target> freeCorner(const Scene& scene, const Piece& p) {
                     near = std::min(
                         near, norm(ow.start + ow.along() * (o.left + o.width / 2).mm() - pose.at));
                 }
-            const double cost = p.id != 0 ? norm(pose.at - from) : -near;
+            // Beside a door it stands where that is left free, if it can.
+            constexpr double last = 1e6;
+            const double kept = by && !clearOf(scene, p, pose, true) ? last : 0;
+            const double cost = by || p.id != 0 ? norm(pose.at - from) + kept : -near;
             if (best && cost >= least)
                 continue;
             Target t;
@@ -185,6 +191,16 @@ std::optional<Target> freeCorner(const Scene& scene, const Piece& p) {
         }
     }
     return best;
+}
+
+} // namespace
+
+std::optional<Target> freeCorner(const Scene& scene, const Piece& p) {
+    return cornerFree(scene, p, {});
+}
+
+std::optional<Target> freeCornerBy(const Scene& scene, const Piece& p, Vec2 near) {
+    return cornerFree(scene, p, near);
 }
 
 Vec2 freePlace(const FloorView& scene, const Piece& p, Vec2 wanted) {

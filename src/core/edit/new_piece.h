@@ -27,6 +27,8 @@ void giveSize(Piece&, const Size&);
 /// A corner that turns in and is free for a piece: the nearest to where it stands, or for a new one
 /// the one with the most room before it.
 [[nodiscard]] std::optional<Target> freeCorner(const Scene&, const Piece&);
+/// The free corner that is nearest to a place in the room, mm.
+[[nodiscard]] std::optional<Target> freeCornerBy(const Scene&, const Piece&, Vec2 near);
 
 /// What goes without saying for a new piece: it stands square to what it is placed by, a seat looks
 /// at the table or the seat it stands before, and what is not said begins in the middle.

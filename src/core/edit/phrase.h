@@ -52,7 +52,11 @@ public:
     /// True when it is said, or tied, to look at something.
     [[nodiscard]] bool facesSomething() const;
     /// It is beside a piece, and in line with that along its depth unless something else is said.
-    void wantsAlongside(const Target& t) { alongside_ = t; }
+    /// `forward`: so much further to its front.
+    void wantsAlongside(const Target& t, Length forward = {}) {
+        alongside_ = t;
+        forward_ = forward;
+    }
     /// Whether a piece that is there stands before another as it is, however far off.
     [[nodiscard]] bool overlapsAlong(const Target& t) const;
     /// Its back to that wall is only usual, by what it is beside, and gives way to a turn that is
@@ -89,6 +93,7 @@ private:
     Target last_;
     std::size_t lastAt_ = 0;
     std::optional<Target> alongside_;
+    Length forward_; ///< of that
     std::optional<std::size_t> usualHeight_;
     std::optional<Target> usualWall_;
 };

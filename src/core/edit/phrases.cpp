@@ -498,7 +498,7 @@ void Placing::settleSides() {
                 return o.kind == Tie::Kind::fromPiece &&
                        (o.side == Side::left || o.side == Side::right);
             });
-            t.distance = beside ? alongside(scene, *other, subject) : Length{};
+            t.distance = beside ? alongside(scene, *other, subject) + forward_ : Length{};
             out.ties.push_back(t);
             // From one wall to what stands at another: its back goes along with that.
             const auto leaves = [&](const Tie& was) {

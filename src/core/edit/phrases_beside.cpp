@@ -18,8 +18,9 @@ using Is = Target::Is;
 using K = Tie::Kind;
 
 /// The side of a piece where this one fits, or is already: right or left of it, or where nothing
-/// more is said than that it is near, before or behind it.
-Side freerSide(const Placing& p, int id, bool anySide) {
+/// more is said than that it is near, before or behind it. Where it fits on neither in line with
+/// that, further forward.
+Side freerSide(const Placing& p, int id, bool anySide, Length& forward) {
     // Where it is not beside it yet, a side that is free.
     const bool near = [&] {
         const Placed* own = p.scene.inPlan(p.subject.id);
@@ -46,6 +47,18 @@ Side freerSide(const Placing& p, int id, bool anySide) {
         if (anySide && clearOf(p.scene, p.subject, {other->pose.toRoom({0, y}), other->pose.turn}))
             return s;
     }
+    const Length step = Length::centimetres(2);
+    const Length far = (piece->size.depth + p.subject.size.depth) / 2;
+    for (Length by = step; by < far; by = by + step)
+        for (const Side s : {Side::right, Side::left}) {
+            const double sign = s == Side::right ? 1 : -1;
+            const double x = sign * ((piece->size.width + p.subject.size.width).mm() / 2 + 1);
+            const double y = (alongside(p.scene, *piece, p.subject) + by).mm();
+            if (clearOf(p.scene, p.subject, {other->pose.toRoom({x, y}), other->pose.turn})) {
+                forward = by;
+                return s;
+            }
+        }
     return Side::right;
 }
 
@@ -59,7 +72,7 @@ bool saysBefore(std::string_view words) {
     return words == "in front of" || words == "before" || words == "out in front of";
 }
 
-Side sideSaid(const Placing& p, std::string_view words, const Target& t) {
+Side sideSaid(const Placing& p, std::string_view words, const Target& t, Length& forward) {
     if (words == "behind")
         return Side::behind;
     if (saysLeft(words))
@@ -67,7 +80,7 @@ Side sideSaid(const Placing& p, std::string_view words, const Target& t) {
     if (saysRight(words))
         return Side::right;
     const bool near = words == "by" || words == "near" || words == "close to";
-    return saysBefore(words) ? Side::front : freerSide(p, t.piece, near);
+    return saysBefore(words) ? Side::front : freerSide(p, t.piece, near, forward);
 }
 
 /// "…, on the right", "on its left side", behind what a thing is beside; none, and nothing taken,
@@ -163,7 +176,19 @@ bool byWall(Placing& p, const Target& t, Length d) {
     return true;
 }
 
-bool beside(Placing& p, Length d) {
+/// What is set down before a seat stands as far from it as knees need: a low table, a footstool
+/// before a sofa.
+bool hasUsualGap(const Placing& p, const Target& t) {
+    const Piece* seat = p.scene.pieceById(t.piece);
+    if (p.subject.id != 0 || seat == nullptr || !seat->kind->isSeat())
+        return false;
+    const Role role = p.subject.kind->role;
+    return (role == Role::lowTable &&
+            (seat->kind->role == Role::sofa || seat->kind->role == Role::armchair)) ||
+           (role == Role::perch && seat->kind->role == Role::sofa);
+}
+
+bool beside(Placing& p, Length d, bool unsaid) {
     const std::string_view words = p.said;
     const Target t = p.target(ties::things, "beside");
     if (t.is != Is::piece) {
@@ -182,7 +207,10 @@ bool beside(Placing& p, Length d) {
             p.add(K::squareTo).of = wall;
         return true;
     }
-    Side side = sideSaid(p, words, t);
+    Length forward;
+    Side side = sideSaid(p, words, t, forward);
+    if (unsaid && side == Side::front && d <= Length{} && hasUsualGap(p, t))
+        d = usualBy(p.in.job(), "seat-to-table");
     // "next to the bed, on the right"
     if (!saysLeft(words) && !saysRight(words) && words != "behind" && !saysBefore(words))
         side = sideAfter(p).value_or(side);
@@ -204,7 +232,7 @@ bool beside(Placing& p, Length d) {
     tie.distance = d;
     tie.side = side;
     if (side == Side::left || side == Side::right || !p.overlapsAlong(t))
-        p.wantsAlongside(t);
+        p.wantsAlongside(t, forward);
     return true;
 }
 

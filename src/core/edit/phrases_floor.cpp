@@ -8,6 +8,7 @@
 #include "geometry/gap.h"
 #include "measure/text.h"
 #include "measure/texts.h"
+#include "scheme/on_wall.h"
 #include "scheme/surfaces.h"
 
 #include <algorithm>
@@ -223,6 +224,17 @@ bool atThing(Placing& p) {
         return true;
     }
     if (!p.subject.kind->flat()) {
+        // At a window one sits, reads and works: before it.
+        const Kind& kind = *p.subject.kind;
+        const Target wall = p.toWall(t);
+        const auto box = wall.is == Is::wall ? boxOn(t, wall.index, p.scene) : std::optional<Box>();
+        constexpr double wider = 1.5; // than the window: it stands along the wall there
+        if (t.is == Is::window && box && p.subject.size.width.mm() <= box->size().x * wider &&
+            (kind.isSeat() || kind.isSatInTo())) {
+            p.add(K::against).of = wall;
+            p.add(K::centredOn).of = t;
+            return true;
+        }
         p.said = "by";
         return byWall(p, t, {});
     }
@@ -379,8 +391,9 @@ std::span<const Phrase> floorPhrases() {
                     "near",
                     "close to"},
          .of = onPlan,
-         .read = [](Placing& p) { return beside(p, p.standing({})); },
-         .help = "the same at the gap it has, or touching",
+         .read = [](Placing& p) { return beside(p, p.standing({}), true); },
+         .help = "the same at the gap it has, or touching; a low table before a seat as far off as "
+                 "knees need",
          .example = "beside sofa; behind sofa"},
         {.begins = {"centred on", "centered on", "centred under", "centred in", "centered in",
                     "centred", "centered"},

@@ -48,7 +48,8 @@ bool alongWall(Placing& p) {
 /// "in the middle of the room", "in the middle of wall A", "in the middle".
 bool inMiddle(Placing& p) {
     Target t = roomTarget();
-    if (!p.in.done() && p.in.rest().front() != ',')
+    if (!p.in.done() && p.in.rest().front() != ',' &&
+        (p.said.ends_with(" of") || !phraseAhead(p.in, false)))
         t = p.target(ties::things | Targets{Is::room}, "in the middle of");
     if (t.is == Is::wall)
         p.add(K::against).of = t;
@@ -60,11 +61,52 @@ bool inMiddle(Placing& p) {
     return true;
 }
 
+/// The free corner that is nearest to any opening of a kind; none where none is free.
+std::optional<Target> cornerByAny(const Placing& p, OpeningKind kind) {
+    std::optional<Target> best;
+    double least = 0;
+    for (const Opening& o : p.scene.room->openings) {
+        const Vec2 at = middleOf(targetOf(o), p.scene);
+        const auto corner = o.kind == kind ? freeCornerBy(p.scene, p.subject, at) : std::nullopt;
+        if (!corner)
+            continue;
+        const double far =
+            norm(p.scene.room->walls[static_cast<std::size_t>(corner->index)].start - at);
+        if (best && far >= least)
+            continue;
+        best = corner;
+        least = far;
+    }
+    return best;
+}
+
 /// "in the corner by the window": the corner that turns in nearest to it.
 bool cornerBy(Placing& p) {
-    const Target by = p.target(ties::things, "in the corner by");
+    // "by the window", of several: whichever has the nearest corner.
+    const std::size_t here = p.in.at();
+    Target by;
+    try {
+        by = p.target(ties::things, "in the corner by");
+    } catch (const LineFault&) {
+        p.in.goTo(here);
+        p.in.article();
+        const bool window = p.in.take({"window", "windows"});
+        if (!window && !p.in.take({"door", "doors"}))
+            throw;
+        const auto corner = cornerByAny(p, window ? OpeningKind::window : OpeningKind::door);
+        if (!corner)
+            throw;
+        p.add(K::inCorner).of = *corner;
+        return true;
+    }
     const auto& walls = p.scene.room->walls;
     const Vec2 near = middleOf(by, p.scene);
+    // Beside what stands there is the free one.
+    if (by.is == Is::piece)
+        if (const auto free = freeCornerBy(p.scene, p.subject, near)) {
+            p.add(K::inCorner).of = *free;
+            return true;
+        }
     std::optional<Target> best;
     double least = 0;
     for (std::size_t i = p.scene.room->closed ? 0 : 1; i < walls.size(); ++i) {
@@ -106,6 +148,33 @@ bool oppositeWall(Placing& p) {
     return true;
 }
 
+/// "opposite the fire", "across from the door": its back to the wall across from that; a seat in a
+/// deep room stands as far before it as one talks. False, and nothing said, where no wall is there.
+bool acrossFrom(Placing& p, const Target& t) {
+    const auto wall = wallIn(t, *p.scene.room);
+    const auto across = wall ? wallAcross(*p.scene.room, *wall) : std::nullopt;
+    const Kind& kind = *p.subject.kind;
+    if (!across || !kind.takesFloor() || kind.flat())
+        return false;
+    const auto& walls = p.scene.room->walls;
+    const Wall& own = walls[static_cast<std::size_t>(*wall)];
+    const double deep =
+        dot(walls[static_cast<std::size_t>(*across)].start - own.start, own.inward());
+    constexpr double far = 3600; // mm: from there on one is not with it any more
+    if (kind.isSeat() && t.is != Is::wall && deep - p.subject.size.depth.mm() > far) {
+        p.add(K::facing).of = t;
+        p.add(K::centredOn).of = t;
+        Tie& off = p.add(K::fromWall);
+        off.of = t;
+        off.distance = usualBy(p.in.job(), "conversation");
+        return true;
+    }
+    p.add(K::against).of = wallTarget(*across);
+    if (t.is != Is::wall)
+        p.add(K::centredOn).of = t;
+    return true;
+}
+
 /// "opposite sofa": before it, looking at it, at a distance to talk over.
 bool opposite(Placing& p) {
     if (oppositeWall(p))
@@ -119,6 +188,8 @@ bool opposite(Placing& p) {
         p.add(K::centredOn).of = t;
         return true;
     }
+    if (t.is != Is::piece && acrossFrom(p, t))
+        return true;
     p.add(K::facing).of = t;
     p.add(K::centredOn).of = t;
     if (t.is != Is::piece)
@@ -220,10 +291,15 @@ bool atAnAngle(Placing& p) {
         if (!p.in.take({"in", "into", "across", "of"}) && p.said.find("across") == p.said.npos)
             p.fault("at what angle?", "say it like: turned 30, or: in corner AB, at an angle");
         p.in.article();
-        if (p.in.take({"corner"}))
-            p.in.take({"by", "near", "next to"});
+        if (p.in.take({"corner"}) &&
+            p.in.take({"by", "near", "next to", "beside", "nearest", "closest to"}) &&
+            cornerBy(p)) {
+            corner = p.out.ties.back().of;
+            p.out.ties.pop_back();
+        }
         const bool named = !p.in.done() && !p.in.ahead().empty() && !phraseAhead(p.in, false);
-        corner = named ? std::optional(p.in.corner()) : freeCorner(p.scene, p.subject);
+        if (!corner)
+            corner = named ? std::optional(p.in.corner()) : freeCorner(p.scene, p.subject);
         if (!corner)
             p.fault(worded("no corner is free for {}", p.name()), "name one, like: in corner AB");
     }
@@ -285,8 +361,10 @@ std::span<const Phrase> plainPhrases() {
          .example = "in the middle of the room; in the middle of wall A"},
         {.begins = {"in the corner by", "in the corner near", "in the corner next to",
                     "in the corner beside", "in the corner nearest to", "in the corner nearest",
-                    "in the corner closest to", "in the corner closest", "into the corner by",
-                    "into the corner near", "into the corner next to", "into the corner nearest"},
+                    "in the corner closest to", "in the corner closest", "in the corner behind",
+                    "in the corner to the left of", "in the corner to the right of",
+                    "into the corner by", "into the corner near", "into the corner next to",
+                    "into the corner nearest"},
          .of = onPlan,
          .read = &cornerBy,
          .help = "the nearest corner of the room",

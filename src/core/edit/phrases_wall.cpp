@@ -208,13 +208,12 @@ bool overOrUnder(Placing& p, std::optional<Length> d) {
     if (const auto box = over && itsWall ? boxOn(of, *itsWall, p.scene) : std::nullopt;
         box && box->high.y > p.scene.room->ceiling.mm() - 100) {
         const auto what = words(of, p.in.job().wording());
+        const auto eyes = writeGap(usualBy(p.in.job(), "art-centre"), p.in.job().notation);
         if (d && (of.is == Is::fixture || of.is == Is::chimney))
-            p.in.fail(at, p.in.at() - at,
-                      worded("{} is measured as high as the ceiling: how high its shelf is stands "
-                             "nowhere",
-                             what),
-                      worded("note its height, or say it like: centred on {}, bottom at {}", what,
-                             writeGap(Length::inches(60), p.in.job().notation)));
+            p.in.fail(
+                at, p.in.at() - at,
+                worded("{} is taped up to the ceiling, and its shelf nowhere", what),
+                worded("note its height, or say it like: centred on {}, bottom at {}", what, eyes));
         p.add(K::centredOn).of = of;
         return true;
     }
@@ -332,14 +331,16 @@ bool onSomething(Placing& p) {
     try {
         t = p.in.target();
     } catch (const LineFault&) {
+        if (p.in.text().substr(here).find("wall") < 20) // "on the long wall"
+            throw;
         return false;
     }
-    const bool curtain = p.subject.kind->role == Role::curtain;
     if (t.is == Is::wall && (p.said == "on" || p.said == "to")) {
         p.saidWall = t.index;
         return true;
     }
-    if (curtain && (t.is == Is::window || t.is == Is::door || t.is == Is::opening)) {
+    if (p.subject.kind->role == Role::curtain &&
+        (t.is == Is::window || t.is == Is::door || t.is == Is::opening)) {
         p.add(K::centredOn).of = t;
         return true;
     }

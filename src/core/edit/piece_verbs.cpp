@@ -132,6 +132,7 @@ Edit LineReader::nudge() {
 }
 
 Edit LineReader::turn() {
+    const bool angled = in.since(0).ends_with("angle");
     const auto ids = subjects();
     in.take({"by"});
     const std::size_t at = in.at();
@@ -175,7 +176,7 @@ Edit LineReader::turn() {
         by = Angle::degrees(15);
     else if (in.take({"quarter"}) || in.done() || in.endOf("left") || in.endOf("right") ||
              in.endOf("clockwise") || in.endOf("anticlockwise") || in.endOf("counterclockwise"))
-        by = Angle::degrees(90);
+        by = Angle::degrees(angled ? 45 : 90);
     else
         by = Angle::degrees(in.number("the turn"));
     in.take({"degrees", "degree", "deg", "°", "turn"});
@@ -502,8 +503,9 @@ Edit LineReader::asKind(int id) {
     const std::size_t at = in.at();
     const bool sizeFirst = sizesBeforeKind(in);
     const bool round = in.take({"round one"});
-    const KindPtr kind =
-        round ? job_.library.kit->byWord("round " + pieceOf(id).kind->name) : in.kind();
+    KindPtr kind = round ? job_.library.kit->byWord("round " + pieceOf(id).kind->name) : in.kind();
+    if (!kind && !round)
+        kind = usualKind();
     if (!kind)
         in.failAhead(in.done() ? "by what?" : worded("the kit has no “{}”", firstWords()));
     auto instead = asAnother(job_, placedPiece(id), kind);

@@ -9,9 +9,12 @@
 #include "edit/surface_words.h"
 #include "measure/text.h"
 #include "measure/texts.h"
+#include "scheme/on_wall.h"
 #include "scheme/rug.h"
+#include "scheme/words.h"
 
 #include <algorithm>
+#include <cmath>
 
 namespace mezzet {
 
@@ -177,7 +180,23 @@ Result<Edit> placePiece(const Project& job, const Scene& scene, Piece p, Placeme
         auto e = stepPiece(job, scene, p.id, *said.step);
         if (e && norm(*said.step) > 1) {
             const auto after = apply(job, *e);
-            if (after && norm(after->scene->byId(p.id)->pose.at - scene.byId(p.id)->pose.at) < 0.05)
+            const bool still =
+                after && norm(after->scene->byId(p.id)->pose.at - scene.byId(p.id)->pose.at) < 0.05;
+            // Back, and it has its back to a wall.
+            const auto wall = still && p.on.isFloor() ? wallBehind(scene, p.id) : std::nullopt;
+            const Wall* behind =
+                wall ? &scene.room->walls[static_cast<std::size_t>(*wall)] : nullptr;
+            constexpr double touching = 1; // mm
+            if (behind != nullptr &&
+                -extent(scene.fromAbove(p.id)->shape, -behind->inward()) -
+                        dot(behind->start, behind->inward()) <
+                    touching &&
+                dot(*said.step, behind->inward()) < 0)
+                return Problem{worded("{} stands at {} already", p.name,
+                                      words(wallTarget(*wall),
+                                            Wording{*job.room, job.scheme(), job.notation})),
+                               "say another way"};
+            if (still)
                 return Problem{worded("{} can't go that way", p.name),
                                "free it from what it is tied to, or say another way"};
         }
@@ -251,8 +270,91 @@ Edit slidAlong(const Project& job, const Scene& scene, const Piece& p, const Pla
 
 } // namespace
 
+namespace {
+
+/// Curtains and blinds at a window are as large as that asks for, where no size is said: a blind as
+/// the window, curtains past it on both sides and from over it to the floor (common practice).
+void fitToWindow(Piece& p, Placement& said, const Project& job) {
+    if (p.kind->role != Role::curtain || p.size != p.kind->size)
+        return;
+    const Opening* window = nullptr;
+    for (const Tie& t : said.ties)
+        for (const Opening& o : job.room->openings)
+            if (t.kind == Tie::Kind::centredOn && o.kind == OpeningKind::window &&
+                t.of == targetOf(o))
+                window = &o;
+    if (window == nullptr)
+        return;
+    const bool metric = isMetric(job.notation.units);
+    const auto length = [&](double cm, double inches) {
+        return metric ? Length::centimetres(cm) : Length::inches(inches);
+    };
+    const bool level = std::any_of(said.ties.begin(), said.ties.end(), [](const Tie& t) {
+        return t.kind == Tie::Kind::height || t.kind == Tie::Kind::above ||
+               t.kind == Tie::Kind::below;
+    });
+    if (p.kind->draw != "curtains") {
+        p.size.width = window->width;
+        p.size.height = window->height;
+        if (!level) {
+            Tie foot;
+            foot.kind = Tie::Kind::height;
+            foot.level = Level::bottom;
+            foot.distance = window->sill;
+            said.ties.push_back(foot);
+        }
+        return;
+    }
+    const Length past = (p.size.width - window->width) / 2;
+    if (past < length(20, 8) || past > length(30, 12))
+        p.size.width = window->width + length(60, 24);
+    const Length foot = p.kind->hangAt;
+    const Length over = foot + p.size.height - window->head();
+    const Length under = job.room->ceiling - length(2.5, 1);
+    if (!level && p.kind->hangBy == Level::bottom &&
+        (over < length(10, 4) || foot + p.size.height > under))
+        p.size.height = std::min(window->head() + length(15, 6), under) - foot;
+}
+
+/// What hangs over a table, and is said to be no height, hangs as far over it as the rule has it:
+/// its band's middle, higher under a high ceiling.
+void hangOverTable(const Piece& p, Placement& said, const Project& job) {
+    if (!p.kind->underCeiling() || !p.kind->light || !p.kind->light->hung ||
+        std::any_of(said.ties.begin(), said.ties.end(), [](const Tie& t) { return t.fixesDrop(); }))
+        return;
+    const Piece* table = nullptr;
+    for (const Tie& t : said.ties)
+        if (t.kind == Tie::Kind::centredOn && t.of.is == Target::Is::piece)
+            table = job.scheme().byId(t.of.piece);
+    if (table == nullptr || !table->on.isFloor() ||
+        (table->kind->role != Role::diningTable && !table->kind->workedAt))
+        return;
+    const Rule* rule = job.library.book->byId(table->kind->workedAt ? "pendant-over-island"
+                                                                    : "pendant-over-table");
+    if (rule == nullptr)
+        return;
+    Tie over;
+    over.kind = Tie::Kind::above;
+    over.of = pieceTarget(table->id);
+    over.distance = usualBy(job, rule->id);
+    const Length usual = rule->setting("usual ceiling");
+    if (const Length ceiling = job.room->ceiling; ceiling > usual)
+        over.distance = over.distance + rule->setting("more drop") *
+                                            ((ceiling - usual) / rule->setting("more ceiling"));
+    // As one writes it.
+    const double step = isMetric(job.notation.units) ? 10 : 25.4;
+    over.distance = Length::millimetres(std::round(over.distance.mm() / step) * step);
+    said.ties.push_back(over);
+}
+
+} // namespace
+
 Result<Edit> placeWhereFree(const Project& job, const Scene& scene, Piece p, Placement said) {
     const bool isNew = p.id == 0;
+    if (isNew) {
+        fitToWindow(p, said, job);
+        hangOverTable(p, said, job);
+    }
     auto e = placePiece(job, scene, p, said);
     if (e && !isNew)
         return slidAlong(job, scene, p, said, std::move(*e));

@@ -129,7 +129,7 @@ std::string previewOf(const Project& before, const Scene& was, const Edit& edit,
             if (old == nullptr) {
                 const auto where = listed(ties, "");
                 say(worded("adds {} {}{}", now.name, sizeWords(now, before.notation),
-                           where.empty() ? ", free" : ", " + where));
+                           where.empty() ? ", where there is room" : ", " + where));
                 if (const auto w = throughWords(was, *after.scene, now.id, wording); !w.empty())
                     out += ", " + w;
                 if (const auto in = overlapOf(*after.scene, now.id); !in.empty())

@@ -24,6 +24,10 @@ namespace mezzet {
 namespace {
 
 constexpr int mostOfAKind = 30;
+bool isBeforeWall(const Tie& t) { // of what is in a wall
+    return t.kind == Tie::Kind::centredOn && t.of.is != Target::Is::piece &&
+           t.of.is != Target::Is::room && t.of.is != Target::Is::wall;
+}
 
 class SeveralReader {
 public:
@@ -224,6 +228,9 @@ private:
     /// "two sofas facing each other, 8' apart": the second before the first, looking at it.
     Edit eachOther(std::size_t at) {
         std::vector<Placement> places{readPlacement(in, first_, scene_, lookedAt_)};
+        if (std::any_of(places[0].ties.begin(), places[0].ties.end(), isBeforeWall))
+            in.fail(at, in.at() - at, "they would face each other across it",
+                    "say it like: two armchairs either side of window 1");
         const Length apart = places.front().apart.value_or(usualBy(job_, "conversation"));
         if (places.front().ties.empty() && scene_.room->closed) {
             // The two of them about the middle of the room.

@@ -1,5 +1,6 @@
 #include "edit/sizes_said.h"
 
+#include "edit/arrange.h"
 #include "edit/new_piece.h"
 #include "edit/phrase.h"
 #include "measure/text.h"
@@ -345,6 +346,30 @@ bool readSizesIfAny(WordsReader& in, Piece& p, std::vector<std::string>& notices
     p = std::move(sized);
     notices.insert(notices.end(), told.begin(), told.end());
     return true;
+}
+
+void sizeForPeople(WordsReader& in, Piece& p) {
+    const Project& job = in.job();
+    const std::size_t at = in.at();
+    if (!in.take({"for", "to seat", "seating", "that seats"}))
+        return;
+    int n = 0;
+    if (in.takeCount(n))
+        in.take({"people", "persons", "seats", "chairs", "guests"});
+    else
+        return in.goTo(at);
+    if (n < 1 || n > mostAtTable)
+        in.fail(at, in.at() - at, "no table seats so many", worded("say 1 to {}", mostAtTable));
+    const Length step = isMetric(job.notation.units) ? Length::centimetres(10) : Length::inches(6);
+    const bool round = p.footprint.form == FootprintForm::oval && p.size.width == p.size.depth;
+    const Length each = elbowRoom(job);
+    Size s = p.size;
+    for (int i = 0; i < 100 && seatsBy(p, each) < n; ++i) {
+        s.width = s.width + step;
+        if (round)
+            s.depth = s.width;
+        giveSize(p, s);
+    }
 }
 
 } // namespace mezzet

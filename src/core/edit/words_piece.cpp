@@ -8,6 +8,7 @@
 #include "edit/subjects.h"
 #include "measure/text.h"
 #include "measure/texts.h"
+#include "scheme/on_wall.h"
 
 #include <algorithm>
 #include <cmath>
@@ -108,7 +109,21 @@ int WordsReader::piece() {
     else if (order != 0)
         ids = {ids[static_cast<std::size_t>(order > 0 ? order - 1 : count - 1)]};
     if ((left || right) && ids.size() > 1) {
-        const auto x = [&](int id) { return scheme().byId(id)->pose.at.x; };
+        // Of those that stand at one wall as one faces that, of others as they are drawn.
+        const auto scene = sceneOf(job_);
+        const auto wall = scene ? wallBehind(**scene, ids.front()) : std::nullopt;
+        const bool alike =
+            wall && std::all_of(ids.begin(), ids.end(), [&](int id) {
+                return scheme().byId(id)->on.isFloor() && wallBehind(**scene, id) == wall;
+            });
+        const auto x = [&](int id) {
+            const Piece& p = *scheme().byId(id);
+            const Placed* there = alike ? (*scene)->inPlan(id) : nullptr;
+            return there == nullptr
+                       ? p.pose.at.x
+                       : dot(there->pose.at,
+                             job_.room->walls[static_cast<std::size_t>(*wall)].along());
+        };
         std::sort(ids.begin(), ids.end(),
                   [&](int a, int b) { return left ? x(a) < x(b) : x(a) > x(b); });
         // Side by side as one sees them, or neither is the left one.
@@ -150,7 +165,11 @@ WordsReader::Match WordsReader::meantHere(bool several) {
         const auto kindNamed = job_.library.kit->byWord(slice);
         Match m;
         m.end = *it;
-        const auto begins = said + " ";
+        // "floor" is no floor lamp.
+        const bool ofRoom = said == "floor" || said == "wall" || said == "ceiling" ||
+                            said == "door" || said == "window" || said == "room" ||
+                            said == "corner";
+        const auto begins = ofRoom ? std::string("\n") : said + " ";
         const auto last = " " + said;
         for (std::size_t i = 0; i < names.size(); ++i) {
             // "the table" is whatever one of the room is called or is a table.
@@ -159,6 +178,25 @@ WordsReader::Match WordsReader::meantHere(bool several) {
                 names[i].own.ends_with(last) || names[i].kind.ends_with(last))
                 m.ids.push_back(p.id);
         }
+        // "the tv", of one that hangs on a wall.
+        if (m.ids.empty() && kindNamed)
+            for (const Piece& p : scheme().pieces)
+                if (std::any_of(p.kind->also.begin(), p.kind->also.end(), [&](const auto& a) {
+                        return a == foldCase(kindNamed->name) + " on the wall";
+                    }))
+                    m.ids.push_back(p.id);
+        // "the table" is no table lamp, where there is a table.
+        const auto isOne = [&](int id) {
+            const Piece& p = *scheme().byId(id);
+            // "Throne 2" is one of the thrones.
+            auto own = plainWord(p.name);
+            if (endsInAFigure(own))
+                own.resize(own.find_last_of(' '));
+            return p.kind == kindNamed || own == said || own.ends_with(last) ||
+                   plainWord(p.kind->name).ends_with(last);
+        };
+        if (std::any_of(m.ids.begin(), m.ids.end(), isOne))
+            std::erase_if(m.ids, [&](int id) { return !isOne(id); });
         // "the chairs", of an armchair and one called Right chair: of its kind only by its end.
         const bool plural = several || slice.ends_with('s') || slice.ends_with('S');
         const bool byName = std::none_of(m.ids.begin(), m.ids.end(), [&](int id) {

@@ -5,6 +5,7 @@
 
 #include "measure/text.h"
 #include "measure/texts.h"
+#include "scheme/on_wall.h"
 
 #include <algorithm>
 #include <charconv>
@@ -113,11 +114,32 @@ Target WordsReader::wall(std::size_t start) {
         word();
         return wallTarget(*i);
     }
+    // "the wall behind the bed"
+    if (const std::size_t here = this->at(); take({"behind", "at the back of"})) {
+        article();
+        const std::size_t thing = this->at();
+        const int id = piece();
+        const auto scene = id != 0 ? sceneOf(job_) : Result<ScenePtr>(Problem{});
+        const auto behind = scene ? wallBehind(**scene, id) : std::nullopt;
+        if (behind)
+            return wallTarget(*behind);
+        if (id != 0)
+            fail(thing, at_ - thing, worded("{} stands at no wall", scheme().byId(id)->name), has);
+        noneYet();
+        goTo(here);
+    }
     // "the wall with the window", "the wall opposite the window"
     const bool facing = take({"opposite", "across from", "facing"});
     if (facing || take({"with", "that has", "of"})) {
         const std::size_t at = this->at();
-        const auto index = wallIn(target(false), room);
+        article();
+        // "the windows", of those in one wall
+        int together = -1;
+        if (take({"windows"}))
+            for (const Opening& o : room.openings)
+                if (o.kind == OpeningKind::window)
+                    together = together == -1 || together == o.wall ? o.wall : -2;
+        const auto index = together >= 0 ? std::optional(together) : wallIn(target(false), room);
         if (!index)
             fail(at, at_ - at, "that is in no wall", has);
         if (!facing)
@@ -343,6 +365,12 @@ Target WordsReader::target(bool pieces) {
          {std::tuple{"window wall", OpeningKind::window, Target::Is::window},
           std::tuple{"door wall", OpeningKind::door, Target::Is::door}})
         if (take({word})) {
+            int together = -1;
+            for (const Opening& o : room.openings)
+                if (o.kind == kind)
+                    together = together == -1 || together == o.wall ? o.wall : -2;
+            if (together >= 0)
+                return wallTarget(together);
             at_ = start;
             take({"window", "door"});
             const auto index = wallIn(
@@ -397,9 +425,12 @@ Target WordsReader::target(bool pieces) {
         return numbered(OpeningKind::door, Target::Is::door, "door", start);
     if (take({"opening", "archway"}))
         return numbered(OpeningKind::opening, Target::Is::opening, "opening", start);
-    const bool fireplaces =
-        std::any_of(room.fixtures.begin(), room.fixtures.end(),
-                    [](const Fixture& f) { return f.kind == FixtureKind::fireplace; });
+    const auto has = [&](FixtureKind kind) {
+        return std::any_of(room.fixtures.begin(), room.fixtures.end(),
+                           [&](const Fixture& f) { return f.kind == kind; });
+    };
+    const bool fireplaces = has(FixtureKind::fireplace);
+    const bool chimneys = has(FixtureKind::chimney);
     for (const Fixture& f : room.fixtures) {
         // "chimney" as well as "chimney breast"; the first of a kind takes a number or none.
         const std::string full = fixtureName(f.kind);
@@ -407,7 +438,8 @@ Target WordsReader::target(bool pieces) {
         if (f.number != 1 ||
             !(take({full}) || (f.kind == FixtureKind::chimney && take({"chimney"})) ||
               (hearth && (take({"mantelpiece", "mantelshelf", "mantel", "mantle", "fire"}) ||
-                          (!fireplaces && take({"fireplace"}))))))
+                          (!fireplaces && take({"fireplace"})) ||
+                          (!chimneys && take({"chimney breast", "chimney"}))))))
             continue;
         t = targetOf(f);
         const auto w = ahead();

@@ -193,6 +193,8 @@ private:
             in_.goTo(here);
         }
         readSizes(in_, p, true, told);
+        if (kind->isSatInTo())
+            sizeForPeople(in_, p);
         return p;
     }
 

@@ -12,6 +12,7 @@
 #include "measure/text.h"
 #include "measure/texts.h"
 #include "room/facts.h"
+#include "scheme/spoken.h"
 
 #include <algorithm>
 #include <array>
@@ -414,6 +415,33 @@ FitAnswer fitsThere(const Project& job, const Edit& placing, int id) {
     return out;
 }
 
+namespace {
+
+/// "against wall C, 12\" from wall D": by the two walls that are nearest. Empty in an open room.
+std::string standsWhere(const Scene& scene, int id, const Wording& say) {
+    const Placed* there = scene.inPlan(id);
+    std::vector<std::pair<double, int>> walls;
+    for (std::size_t i = 0; there != nullptr && i < scene.room->walls.size(); ++i) {
+        const Wall& w = scene.room->walls[i];
+        walls.emplace_back(gapBetween(there->shape, stretch({w.start, w.end})).apart.mm(),
+                           static_cast<int>(i));
+    }
+    std::sort(walls.begin(), walls.end());
+    std::vector<std::string> parts;
+    constexpr double touching = 0.5; // mm
+    for (std::size_t i = 0; i < std::min<std::size_t>(2, walls.size()); ++i) {
+        const auto wall = spoken(wallTarget(walls[i].second), say);
+        parts.push_back(walls[i].first < touching
+                            ? worded("against {}", wall)
+                            : worded("{} from {}",
+                                     writeGap(Length::millimetres(walls[i].first), say.notation),
+                                     wall));
+    }
+    return fmt::format("{}", fmt::join(parts, ", "));
+}
+
+} // namespace
+
 FitAnswer doesItFit(const Project& job, const Piece& wanted, const GoesOn& goesOn, Length legs) {
     FitAnswer out = whereItStands(job, wanted, goesOn);
     const auto base = baseWithout(job, {});
@@ -457,6 +485,10 @@ FitAnswer doesItFit(const Project& job, const Piece& wanted, const GoesOn& goesO
         c.title =
             upsets.empty() ? told("The best place for it") : told("The least bad place for it");
         c.detail = upsets.empty() ? std::string(told("it upsets nothing")) : listed(upsets, "and");
+        if (const auto where =
+                standsWhere(*after->scene, after->scene->all.back().id, after->project->wording());
+            !where.empty())
+            c.detail = where + "; " + c.detail;
         c.edit.words = worded("try {}", p.name);
         best = std::move(c);
         if (upsets.empty())

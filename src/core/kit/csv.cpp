@@ -324,6 +324,7 @@ Result<std::vector<Kind>> kindsFromCsv(std::string_view text, std::string_view f
             k = *like;
             k.own = true;
             k.also.clear();
+            k.usually.clear();
             k.name = said("name");
         }
         k.id = said("id").empty() ? idOf(k.name) : idOf(said("id"));

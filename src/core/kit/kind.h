@@ -179,6 +179,8 @@ struct Kind {
     Family family = Family::storage;
     Role role = Role::none;
     std::vector<std::string> also; ///< other words people use for it
+    /// Words of several kinds that a new one of this is meant by: "chair", "cabinet".
+    std::vector<std::string> usually{};
     Size size;                     ///< as it usually comes
     Heights heights;
     Footprint footprint;
@@ -255,6 +257,9 @@ public:
     [[nodiscard]] KindPtr byId(std::string_view id) const;
     /// By name or any other word for it, in any case, plural or not.
     [[nodiscard]] KindPtr byWord(std::string_view word) const;
+    /// The kind a new thing is of that is told by a word of several kinds alone: "a chair"; null
+    /// for a word of none.
+    [[nodiscard]] KindPtr usuallyMeant(std::string_view word) const;
     /// The kind that the last words of a name mean, as many of them as there can be: "Heron sofa"
     /// is a sofa. `fine`, when it is given, passes over kinds that it refuses.
     [[nodiscard]] KindPtr byLastWords(std::string_view name,

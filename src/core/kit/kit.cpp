@@ -192,6 +192,15 @@ KindPtr Kit::byId(std::string_view id) const {
     return it == byId_.end() ? nullptr : it->second;
 }
 
+KindPtr Kit::usuallyMeant(std::string_view word) const {
+    const auto plain = plainWord(word);
+    for (const KindPtr& k : kinds_)
+        for (const auto& w : k->usually)
+            if (plainWord(w) == plain)
+                return k;
+    return nullptr;
+}
+
 KindPtr Kit::byWord(std::string_view word) const {
     const auto plain = plainWord(word);
     if (const auto it = byWord_.find(plain); it != byWord_.end())

@@ -385,14 +385,19 @@ Kind readKind(const json& j, double unit) {
     readHome(e, k);
     k.caution = e.text("caution", false);
     k.draw = e.text("draw", false);
-    if (const auto* also = e.group("also")) {
-        if (!also->is_array())
-            throw Fault{"“also” is not a list", "write it like [\"couch\", \"settee\"]"};
-        for (const auto& w : *also) {
+    for (const auto& [field, into] : {std::pair{"also", &k.also}, {"usually", &k.usually}}) {
+        const auto* words = e.group(field);
+        if (words == nullptr)
+            continue;
+        if (!words->is_array())
+            throw Fault{worded("“{}” is not a list", field),
+                        "write it like [\"couch\", \"settee\"]"};
+        for (const auto& w : *words) {
             if (!w.is_string() || w.get<std::string>().empty())
-                throw Fault{"“also” holds something that is not a word", "put each word in quotes"};
+                throw Fault{worded("“{}” holds something that is not a word", field),
+                            "put each word in quotes"};
             if (auto word = tidyName(w.get<std::string>()); !word.empty())
-                k.also.push_back(std::move(word));
+                into->push_back(std::move(word));
         }
     }
     const auto* size = e.group("size");

@@ -90,7 +90,9 @@ std::string_view edgeName(Side s) {
 }
 
 std::string words(Angle a) {
-    return fmt::format("{:.4g}", a.inDegrees());
+    // What is nothing but for rounding is nothing.
+    constexpr double least = 1e-4;
+    return fmt::format("{:.4g}", std::abs(a.inDegrees()) < least ? 0.0 : a.inDegrees());
 }
 
 std::string words(const Size& s, Notation n) {

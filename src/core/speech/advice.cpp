@@ -494,7 +494,8 @@ std::optional<Answer> whatIsWrong(Asking& a) {
     if (whole) {
         if (a.in.take({"with", "about"})) {
             a.in.article();
-            if (!a.in.take({"the room", "room"}))
+            if (!a.in.take({"the room", "room", "this room", "this plan", "plan", "it all",
+                            "everything", "layout", "this layout"}))
                 id = a.piece();
         } else {
             a.in.take({"here", "in here", "first", "next"});

@@ -185,4 +185,13 @@ bool wearLooks(const LooksSaid& looks, const Project& job, Spoken& spoken) {
     return true;
 }
 
+void tellLooks(const LooksSaid& looks, Spoken& spoken) {
+    for (const std::string* words : {&looks.size, &looks.made, &looks.colourWords})
+        if (!words->empty()) {
+            auto told = worded("“{}” is left out: say it by itself", *words);
+            spoken.said.preview += "; " + told;
+            spoken.said.edit.notices.push_back(std::move(told));
+        }
+}
+
 } // namespace mezzet

@@ -30,4 +30,7 @@ struct LooksSaid {
 /// nothing changed, where it adds nothing.
 [[nodiscard]] bool wearLooks(const LooksSaid&, const Project&, Spoken&);
 
+/// Tells that what was said of size and make is not drawn, where what it is said of is nothing new.
+void tellLooks(const LooksSaid&, Spoken&);
+
 } // namespace mezzet

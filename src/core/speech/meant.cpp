@@ -587,7 +587,8 @@ std::vector<std::string> asMeant(std::string_view text, const Project& job) {
           linedUp, squaredUp, anotherNamed, cornerWith, otherEndOfWall, lengthwise, rugPast,
           byARoundOne, hungOpposite})
         one(line, job, out);
-    for (const auto& more : {meaningsOfSize(), meaningsOfPlace(), meaningsOfRoom()})
+    for (const auto& more :
+         {meaningsOfSize(), meaningsOfPlace(), meaningsOfRoom(), meaningsOfTables()})
         for (const Meaning& one : more)
             one(line, job, out);
     std::erase(out, line);

@@ -22,7 +22,11 @@ const Placed* standing(const Scene& scene, const Piece& p) {
 
 /// The two pieces that words name; none where they are not two.
 std::vector<const Piece*> twoNamed(const std::string& words, const Project& job) {
+    // "the two chairs"
+    static const auto two = meaning("^(?:the |my )?two ");
     auto out = piecesNamed(words, job);
+    if (out.empty())
+        out = piecesNamed(std::regex_replace(words, two, "the "), job);
     return out.size() == 2 && out[0] != out[1] ? out : std::vector<const Piece*>();
 }
 
@@ -109,6 +113,67 @@ void closerTogether(const std::string& line, const Project& job, std::vector<std
     }
     out.push_back(fmt::format("move {0} {2} {3} {1}; then move {1} {2} {3} {0}", two[0]->name,
                               two[1]->name, half, way));
+}
+
+/// "push the ottomans together": the second beside the first, on the side it is on.
+void together(const std::string& line, const Project& job, std::vector<std::string>& out) {
+    if (!mentions(line, {"together", "side by side", "next to each other"}))
+        return;
+    static const auto words =
+        meaning("(?:push|move|put|bring|slide|set|pull) (.+?) (?:right |close |up |all the way )?"
+                "(?:together|side by side|next to each other|beside each other)");
+    std::smatch found;
+    if (!std::regex_match(line, found, words))
+        return;
+    const auto two = twoNamed(found[1], job);
+    const auto scene = sceneOf(job);
+    const Placed* one = two.empty() || !scene ? nullptr : standing(**scene, *two[0]);
+    const Placed* other = one != nullptr ? standing(**scene, *two[1]) : nullptr;
+    if (other == nullptr)
+        return;
+    const bool left = dot(other->pose.at - one->pose.at, one->pose.right()) > 0;
+    // Right and left are as one faces it.
+    out.push_back(
+        fmt::format("{} 0 {} of {}", two[1]->name, left ? "left" : "right", two[0]->name));
+}
+
+/// "leave 5 between the bookcases", "close the gaps between the shelves": each so far from the one
+/// before it, as they stand along their wall, the first staying where it is.
+void gapsBetween(const std::string& line, const Project& job, std::vector<std::string>& out) {
+    if (!mentions(line, {"between", "gap", "together", "side by side"}))
+        return;
+    static const auto leave = meaning("(?:leave|keep|have|put|set) (?:an? )?([0-9].*?)(?: gap| "
+                                      "space| free| clear)? between (?:each of "
+                                      ")?(?:all )?(.+)");
+    static const auto close =
+        meaning("(?:close|remove|lose|take out) (?:up )?(?:the |all the )?gaps? "
+                "(?:between|in) (.+)");
+    static const auto joined = meaning("(?:push|move|put|slide|bring) (.+?) (?:close |right |all )?"
+                                       "(?:together|side by side)");
+    std::smatch found;
+    const bool closed =
+        std::regex_match(line, found, close) || std::regex_match(line, found, joined);
+    if (!closed && !std::regex_match(line, found, leave))
+        return;
+    auto all = piecesNamed(found[closed ? 1 : 2], job);
+    const auto scene = sceneOf(job);
+    const auto wall = all.size() < 2 || !scene ? std::nullopt : wallBehind(**scene, all[0]->id);
+    if (!wall || std::any_of(all.begin(), all.end(), [&](const Piece* p) {
+            return wallBehind(**scene, p->id) != wall || p->onWall() != all[0]->onWall();
+        }))
+        return;
+    const Wall& w = job.room->walls[static_cast<std::size_t>(*wall)];
+    const auto along = [&](const Piece* p) {
+        return p->onWall() ? (*scene)->byId(p->id)->pose.at.x
+                           : dot((*scene)->fromAbove(p->id)->pose.at, w.along());
+    };
+    std::stable_sort(all.begin(), all.end(),
+                     [&](const Piece* a, const Piece* b) { return along(a) < along(b); });
+    std::string lines;
+    for (std::size_t i = 1; i < all.size(); ++i)
+        lines += fmt::format("{}{} {} right of {}", lines.empty() ? "" : "; then ", all[i]->name,
+                             closed ? std::string("0") : found[1].str(), all[i - 1]->name);
+    out.push_back(std::move(lines));
 }
 
 /// "copy the bookcase to the opposite wall": straight across from the one it stands at.
@@ -202,9 +267,16 @@ void curtainsAtTheWindow(const std::string& line, const Project& job,
         return;
     const auto& all = job.room->openings;
     const auto isWindow = [](const Opening& o) { return o.kind == OpeningKind::window; };
-    if (std::count_if(all.begin(), all.end(), isWindow) == 1)
+    const auto count = std::count_if(all.begin(), all.end(), isWindow);
+    if (count == 1)
         out.push_back(
             fmt::format("{} on {}", line, std::find_if(all.begin(), all.end(), isWindow)->name()));
+    // "curtains", and nothing more: at every one.
+    static const auto alone =
+        meaning("(?:(?:put|hang|add|have) )?(?:some |the )?(?:curtains|drapes|"
+                "blinds|roman blinds|roller blinds|shades)(?: up)?");
+    if (count > 1 && std::regex_match(line, alone))
+        out.push_back(fmt::format("{} on each window", foldCase(noun->name)));
 }
 
 /// "a box on the dresser next to the mirror": on the top, by what hangs over it.
@@ -283,6 +355,73 @@ void betweenAndTheWall(const std::string& line, const Project& job, std::vector<
         out.push_back(fmt::format("{}{} and wall {}", found[1].str(), of->name, best->name));
 }
 
+/// "between the window and the corner": the corner of its wall that is farther off, or the one on
+/// the side that is said.
+void betweenAndCorner(const std::string& line, const Project& job, std::vector<std::string>& out) {
+    if (!mentions(line, {"corner"}))
+        return;
+    static const auto words =
+        meaning("\\bbetween (?:the |my )?(.+?) and the (left |right )?corner\\b(?! ?[a-z]{2}\\b)");
+    static const auto first = meaning("\\bbetween the (left |right )?corner and (?:the |my )?(.+)");
+    std::smatch found;
+    const bool last = std::regex_search(line, found, words);
+    if (!last && !std::regex_search(line, found, first))
+        return;
+    const auto scene = sceneOf(job);
+    // "the window", behind "on wall D", is the one there.
+    static const auto onWall = meaning("\\bon (?:the )?wall ([a-z])\\b");
+    std::string named = found[last ? 1 : 2];
+    if (std::smatch wall; std::regex_search(line, wall, onWall) && !targetNamed(named, job))
+        named += " on wall " + wall[1].str();
+    const auto t = targetNamed(named, job);
+    const auto wall = t && scene ? wallOf(*t, **scene) : std::nullopt;
+    const auto box = wall ? boxOn(*t, *wall, **scene) : std::nullopt;
+    if (!box)
+        return;
+    const auto& walls = job.room->walls;
+    const auto at = static_cast<std::size_t>(*wall);
+    const auto said = found[last ? 2 : 1];
+    const bool left = said.matched ? foldCase(said.str()).starts_with("left")
+                                   : box->low.x > walls[at].length().mm() - box->high.x;
+    const auto other = left ? (at + walls.size() - 1) % walls.size() : (at + 1) % walls.size();
+    out.push_back(fmt::format("{}between {} and corner {}{}{}", found.prefix().str(), named,
+                              walls[at].name, walls[other].name, found.suffix().str()));
+}
+
+/// "move the table away from the wall", of what stands at none: the one it is nearest to, and by so
+/// much where nothing is said.
+void awayFromTheWall(const std::string& line, const Project& job, std::vector<std::string>& out) {
+    if (!mentions(line, {"the wall", "a wall"}))
+        return;
+    static const auto words = meaning(
+        "(?:move|pull|bring|slide|push|shift|take|scoot|nudge) (.+?)(?: ([0-9].*?))?(?: a bit| a "
+        "little| slightly| further| farther)? (?:away from|off|out from|from) (?:the|a) wall(?: "
+        "(?:by )?([0-9].*?))?(?: a bit| a little)?");
+    std::smatch found;
+    if (!std::regex_match(line, found, words))
+        return;
+    const Piece* p = pieceNamed(found[1], job);
+    const auto scene = sceneOf(job);
+    const Placed* there = p != nullptr && scene ? (*scene)->fromAbove(p->id) : nullptr;
+    if (there == nullptr || wallBehind(**scene, p->id))
+        return;
+    const Wall* near = nullptr;
+    double least = 0;
+    for (const Wall& w : job.room->walls) {
+        const double off = -extent(there->shape, -w.inward()) - dot(w.start, w.inward());
+        if (near == nullptr || off < least) {
+            near = &w;
+            least = off;
+        }
+    }
+    const auto said = found[2].matched ? found[2].str() : found[3].str();
+    const auto by = !said.empty()                  ? said
+                    : isMetric(job.notation.units) ? std::string("15 cm")
+                                                   : std::string("6 in");
+    if (near != nullptr)
+        out.push_back(fmt::format("move {} {} away from wall {}", p->name, by, near->name));
+}
+
 /// "space the bookcase and the sideboard evenly on wall C": the same free wall before, between and
 /// behind them, in the order in which they stand.
 void spreadOnWall(const std::string& line, const Project& job, std::vector<std::string>& out) {
@@ -352,8 +491,9 @@ void onTheSideOf(const std::string& line, const Project& job, std::vector<std::s
 } // namespace
 
 std::vector<Meaning> meaningsOfPlace() {
-    return {onTopByHung,     curtainsAtTheWindow, betweenAndTheWall, onTheSideOf,  spreadOnWall,
-            towardEachOther, closerTogether,      copyAcross,        anglesToward, hungBeforePiece};
+    return {onTopByHung,     curtainsAtTheWindow, betweenAndTheWall, onTheSideOf,    spreadOnWall,
+            awayFromTheWall, betweenAndCorner,    towardEachOther,   gapsBetween,    together,
+            closerTogether,  copyAcross,          anglesToward,      hungBeforePiece};
 }
 
 } // namespace mezzet

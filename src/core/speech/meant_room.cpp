@@ -365,8 +365,8 @@ void openingsOfWall(const std::string& line, const Project& job, std::vector<std
 /// kind stands on the one side.
 void otherSideInWall(const std::string& line, const Project& job, std::vector<std::string>& out) {
     static const auto words =
-        meaning("((?:(?:put|place|add|set|hang|stand) )?)(an? second |another |"
-                "an? other |one more |an? |the )(.+?) (?:on|at|to) the "
+        meaning("((?:(?:put|place|add|set|hang|stand|move|shift|take|bring|slide) )?)(an? second |"
+                "another |an? other |one more |an? |the |)(.+?) (?:on|at|to) the "
                 "(?:other|far|opposite) side of (.+)");
     std::smatch found;
     if (!std::regex_match(line, found, words))
@@ -399,7 +399,8 @@ void otherSideInWall(const std::string& line, const Project& job, std::vector<st
         }
         if (!off)
             return;
-        const bool moved = foldCase(found[2].str()) == "the ";
+        const bool moved =
+            foldCase(found[2].str()) == "the " || (found[2].length() == 0 && like != nullptr);
         out.push_back(fmt::format("{}{}{} {} of {}", found[1].str(), moved ? "" : "another ",
                                   found[3].str(), *off < 0 ? "right" : "left", thing));
     } catch (const LineFault&) {

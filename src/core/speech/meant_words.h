@@ -38,6 +38,8 @@ using Meaning = void (*)(const std::string& line, const Project&, std::vector<st
 [[nodiscard]] std::vector<Meaning> meaningsOfRoom();
 /// Of what is as large as another thing, or larger.
 [[nodiscard]] std::vector<Meaning> meaningsOfSize();
+/// Of chairs and benches at tables, lights in rows, curtains.
+[[nodiscard]] std::vector<Meaning> meaningsOfTables();
 /// Of where things go, told by what is there.
 [[nodiscard]] std::vector<Meaning> meaningsOfPlace();
 

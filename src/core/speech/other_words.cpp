@@ -89,7 +89,7 @@ std::vector<std::string> aboutChairs(const std::string& line, const Project& job
         });
     static const std::regex more(
         "(?:add |put |bring |have )?(?:in )?(an?|[a-z]+|[0-9]+)(?: more| extra) "
-        "(?:dining )?chairs?",
+        "(?:dining )?chairs?(?: (?:to|at|around|round|for) (?:the |my )?.*table)?",
         std::regex::icase);
     static const std::regex less(
         "(?:take|remove|lose|delete|get rid of|take away|take out) "
@@ -123,7 +123,7 @@ const std::regex& goesOn() {
         "(?=(?:put|place|hang|move|add|turn|slide|push|"
         "pull|make|set|stand|remove|take|bring|shift|raise|lower|swap|cent(?:er|re)|rotate|face|"
         "nudge|an?|one|two|three|four|five|six|[0-9]+)\\b)|with (?=(?:an?|one|two|three|four|five|"
-        "six|[0-9]+|some|the) ))",
+        "six|[0-9]+|some|the) |[a-z ]+s (?:on|beside|either|at|in|under|over|by)\\b))",
         std::regex::icase | std::regex::optimize);
     return words;
 }
@@ -206,6 +206,16 @@ std::vector<std::pair<std::string, std::string>> inTwoParts(std::string_view tex
                                     std::regex::icase | std::regex::optimize);
     if (std::smatch found; std::regex_match(line, found, instead))
         out.emplace_back("remove " + found[2].str(), found[1].str());
+    // "two armchairs facing each other in front of the fire"
+    static const std::regex across("((?:put |place |add |set |have )?(?:two|2|a pair of) .+?) "
+                                   "facing (?:each other|one another) "
+                                   "(?:in front of|by|at|before|beside|either side of|on either "
+                                   "side of|around) (?:the )?((?:fire|"
+                                   "chimney|hearth|stove|window).*)",
+                                   std::regex::icase | std::regex::optimize);
+    if (std::smatch found; std::regex_match(line, found, across))
+        out.emplace_back(found[1].str() + " either side of the " + found[2].str(),
+                         "turn them to face each other");
     // "make the coffee table round, 40 across"
     static const std::regex round("(make|have) (.+?) round,? (?:and )?([0-9].*?)"
                                   "(?: across| wide| in diameter| diameter| dia)?",
@@ -274,6 +284,27 @@ std::string needed(std::string_view pattern) {
     return best;
 }
 
+/// The line with what is said for other words put as those.
+std::string withinPut(std::string line) {
+    struct Known {
+        std::string needs;
+        std::regex words;
+        const char* instead;
+    };
+    static const auto known = [] {
+        std::vector<Known> made;
+        for (const OtherWords& o : otherWithin())
+            made.push_back({needed(o.said),
+                            std::regex(o.said, std::regex::icase | std::regex::optimize),
+                            o.instead});
+        return made;
+    }();
+    for (const Known& one : known)
+        if (foldCase(line).find(one.needs) != std::string::npos)
+            line = std::regex_replace(line, one.words, one.instead);
+    return line;
+}
+
 std::vector<std::string> saidOtherwise(std::string_view text, const Project& job) {
     std::string line(trimmed(text));
     const auto folded = foldCase(line);
@@ -306,12 +337,13 @@ std::vector<std::string> saidOtherwise(std::string_view text, const Project& job
                          "$1, " + centred);
         // "under the two windows", of one wall.
         if (const auto in = count == 2 ? wallOfSeveral(kind, *job.room) : std::nullopt)
-            whole = replaced(whole,
-                             fmt::format("\\b(?:cent(?:er|re)d )?(?:under|below|beneath|against|"
-                                         "on|at) (?:the two|{}the pair of) {}\\b",
-                                         isWindowWear(folded) ? "" : "both|", many)
-                                 .c_str(),
-                             fmt::format("on wall {}, {}", wallName(*in), centred));
+            whole =
+                replaced(whole,
+                         fmt::format("\\b(?:cent(?:ere|re)d )?(?:under|below|beneath|against|"
+                                     "on|at|in front of|before|by) (?:the two|{}the pair of) {}\\b",
+                                     isWindowWear(folded) ? "" : "both|the|", many)
+                             .c_str(),
+                         fmt::format("on wall {}, {}", wallName(*in), centred));
     }
     // "the shelves", where what has shelves is one bookcase.
     if (folded.find("the shelves") != std::string::npos) {
@@ -342,7 +374,15 @@ std::vector<std::string> saidOtherwise(std::string_view text, const Project& job
         whole =
             replaced(whole, "\\b(toward|towards|to|from|along|facing|under|below) the windows\\b",
                      fmt::format("$1 wall {}", wallName(wall)));
-    whole = nameAlone(standing(whole), job);
+    // "facing the window", of several in one wall.
+    if (wall >= 0 && folded.find("window") != std::string::npos &&
+        std::count_if(job.room->openings.begin(), job.room->openings.end(),
+                      [](const Opening& o) { return o.kind == OpeningKind::window; }) > 1)
+        whole = replaced(whole,
+                         "\\b(toward|towards|facing|face|faces|opposite|across from|away from|to "
+                         "face|closer to|nearer to|nearer) the window\\b(?! ?[0-9]| on)",
+                         fmt::format("$1 wall {}", wallName(wall)));
+    whole = nameAlone(standing(withinPut(whole)), job);
     if (whole != line)
         out.push_back(whole);
     for (auto& said : aboutChairs(whole, job))
@@ -351,19 +391,22 @@ std::vector<std::string> saidOtherwise(std::string_view text, const Project& job
     struct Known {
         std::string needs; ///< words without which it can't be meant
         std::regex words;
+        const char* instead;
     };
     static const auto patterns = [] {
         std::vector<Known> made;
-        for (const OtherWords& o : otherWords())
-            made.push_back(
-                {needed(o.said), std::regex(o.said, std::regex::icase | std::regex::optimize)});
+        for (const auto table : {otherWords(), moreOtherWords(), otherQuestions()})
+            for (const OtherWords& o : table)
+                made.push_back({needed(o.said),
+                                std::regex(o.said, std::regex::icase | std::regex::optimize),
+                                o.instead});
         return made;
     }();
     const auto wholeFolded = foldCase(whole);
-    for (std::size_t i = 0; i < patterns.size(); ++i)
-        if (std::smatch found; wholeFolded.find(patterns[i].needs) != std::string::npos &&
-                               std::regex_match(whole, found, patterns[i].words))
-            out.push_back(found.format(otherWords()[i].instead));
+    for (const Known& one : patterns)
+        if (std::smatch found; wholeFolded.find(one.needs) != std::string::npos &&
+                               std::regex_match(whole, found, one.words))
+            out.push_back(found.format(one.instead));
     for (auto& said : asMeant(whole, job))
         out.push_back(std::move(said));
     return out;
@@ -376,7 +419,7 @@ std::vector<std::string> inOtherWords(std::string_view text, const Project& job,
         return {};
     // What was put otherwise may be put otherwise once more: "a second lamp at the other end of
     // the sofa". A line is read at every key, so not many are tried.
-    constexpr std::size_t most = 12;
+    constexpr std::size_t most = 18;
     std::vector<std::string> out = saidOtherwise(text, job);
     const std::size_t once = out.size();
     for (std::size_t i = 0; twice && i < once && out.size() < most; ++i)

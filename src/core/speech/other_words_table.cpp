@@ -63,7 +63,8 @@ constexpr OtherWords others[] = {
      "$2 of $1 at $3"},
     {"middle of (.+?) at (.+)", "centre of $1 at $2"},
     {"underside of (.+?) at (.+)", "bottom of $1 at $2"},
-    {"(.+?) in (?:each|both|either|every)(?: of the)? alcoves?", "$1 either side of the chimney"},
+    {"(.+?) in (?:the|each|both|either|every|each of|both of|the two)(?: of)?(?: the)? alcoves?",
+     "$1 either side of the chimney"},
     {"(.+?) in (?:the )?(left|right)(?:[- ]hand)? alcove", "$1 $2 of the chimney"},
     {"(.+?) (?:on the )?left and (?:on )?(?:the )?right(?: side)? of (.+)", "$1 either side of $2"},
     {"where(?:'s| is| would be) (?:the best|a good|the right|the) (?:place|spot|position) "
@@ -221,8 +222,6 @@ constexpr OtherWords others[] = {
      "([^0-9]+?)"
      ", ([0-9].*? ?(?:x|by) ?[0-9].*)",
      "$1$2 $4 $3"},
-    {"(.*?)\\b(?:floor[- ]to[- ]ceiling|ceiling[- ]to[- ]floor|full[- ]height) (curtains?\\b.*)",
-     "$1$2"},
     {"take (.+?) (?:down|off the wall)", "remove $1"},
     {"(.+?) together (.+)", "$1 $2"},
     {"what(?:'s| is) the (?:ceiling height|height of the (?:ceiling|room))(?: here)?\\??",
@@ -419,7 +418,7 @@ constexpr OtherWords others[] = {
      "gallery of $1 on $2"},
     {"(.+?) (?:as|in) a gallery (?:wall )?on (.+)", "gallery of $1 on $2"},
     {"(?:is|are) (.+?) in the way(?: of .+?)?\\??", "what is wrong with $1?"},
-    {"(?:a )?(?:rug|carpet) (?:big|large|wide) enough .*", "how big a rug?"},
+    {"(?:a )?(?:rug|carpet) (?:big|large|wide) enough (?!.*table).*", "how big a rug?"},
     {"how (?:wide|big|long|large) (?:can|could|should|may) (?:an? |the )?.+? (?:to the )?(left|"
      "right) of (.+?) be\\??",
      "how much wall is $1 of $2?"},

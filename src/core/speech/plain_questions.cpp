@@ -28,6 +28,35 @@ namespace {
 /// "what colour is the rug?"
 std::optional<Answer> whatColour(Asking& a) {
     a.in.take({"is", "are", "has", "have"});
+    if (const std::size_t at = a.in.at(); !a.in.nameAhead()) {
+        // "wall B", "the wall behind the bed", "the walls", "the floor"
+        const Dressing& said = a.job.scheme().dressing;
+        a.in.article();
+        std::optional<Rgb> colour;
+        std::string what;
+        if (a.in.take({"walls"})) {
+            colour = said.walls;
+            what = told("the walls");
+        } else if (a.in.take({"floor"})) {
+            colour = said.floor;
+            what = told("the floor");
+        } else if (a.in.take({"ceiling"})) {
+            colour = said.ceiling;
+            what = told("the ceiling");
+        } else if (a.in.endOf("wall") > 0) {
+            if (const Target t = a.in.target(false); t.is == Target::Is::wall) {
+                colour = said.colourOf(t.index);
+                what = spoken(t, a.wording());
+            }
+        }
+        if (!what.empty()) {
+            a.end();
+            return Answer{colour ? worded("{} is {} ({})", capital(what),
+                                          mezzet::told(colourWord(*colour)), hexOf(*colour))
+                                 : worded("No colour is told of {}", what)};
+        }
+        a.in.goTo(at);
+    }
     const int id = a.piece();
     a.in.take({"in"});
     a.end();
@@ -87,11 +116,31 @@ std::optional<Answer> whatCosts(Asking& a) {
 /// "how heavy is the mirror?"
 std::optional<Answer> howHeavy(Asking& a) {
     a.in.take({"is", "are", "does", "do"});
+    Answer out;
+    if (const std::size_t at = a.in.at();
+        a.in.take({"everything", "it all", "all of it", "the furniture"})) {
+        if (!a.in.take({"weigh", "together", "in all"}) && !a.in.done()) {
+            a.in.goTo(at);
+            return {};
+        }
+        a.end();
+        Mass all;
+        int hung = 0;
+        for (const Piece& p : a.job.scheme().pieces)
+            if (p.kind->hangs() && !p.isGroup()) {
+                all = all + weightOf(p);
+                ++hung;
+            }
+        out.words = hung == 0 ? std::string(told("No weight is kept of what stands"))
+                              : worded("About {} hangs on the walls, in {} pieces; no weight is "
+                                       "kept of what stands",
+                                       write(all, a.job.notation), hung);
+        return out;
+    }
     const int id = a.piece();
     a.in.take({"weigh"});
     a.end();
     const Piece& p = *a.scene->pieceById(id);
-    Answer out;
     out.about = {id};
     if (!p.kind->hangs()) {
         out.words = worded("No weight is kept of {}, which stands", p.name);

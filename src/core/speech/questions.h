@@ -37,9 +37,11 @@ struct Question {
 [[nodiscard]] const std::vector<Question>& lightQuestions();    ///< how bright, and by what
 [[nodiscard]] const std::vector<Question>& rugQuestions();      ///< of what, and where it ends
 [[nodiscard]] const std::vector<Question>& measuredQuestions(); ///< how far, how big, where
+[[nodiscard]] const std::vector<Question>& sizingQuestions();   ///< how large it should be
 [[nodiscard]] const std::vector<Question>&
 adviceQuestions();                                           ///< how high, what fits, what is wrong
 [[nodiscard]] const std::vector<Question>& plainQuestions(); ///< colour, cost, weight, why not
-[[nodiscard]] const std::vector<Question>& roomQuestions();  ///< its area, its walls, how many
+[[nodiscard]] const std::vector<Question>& roomQuestions();    ///< its area, its walls, how many
+[[nodiscard]] const std::vector<Question>& mendingQuestions(); ///< what would mend it
 
 } // namespace mezzet

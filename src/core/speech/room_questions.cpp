@@ -1,6 +1,9 @@
 // What the room itself measures, and how many there are of a thing.
+#include "edit/arrange.h"
 #include "edit/words_reader.h"
+#include "judge/ahead.h"
 #include "judge/ways.h"
+#include "judge/zones.h"
 #include "measure/text.h"
 #include "measure/texts.h"
 #include "room/facts.h"
@@ -232,10 +235,125 @@ std::optional<Answer> howManyThings(Asking& a) {
     return out;
 }
 
+/// "how much room is behind the chairs?", of those at tables: from the table's edge, where each is
+/// drawn back, to what comes first there.
+std::optional<Answer> behindChairs(Asking& a) {
+    a.in.take({"is", "are", "is there", "do i have", "do we have"});
+    a.in.take({"there", "left", "free"});
+    if (!a.in.take({"behind", "at the back of"}))
+        return {};
+    a.in.article();
+    a.in.take({"dining", "supper"});
+    if (!a.in.take({"chairs", "seats"}))
+        return {};
+    a.in.take({"at the table", "when they are pulled out", "when they are drawn back"});
+    a.end();
+    const FloorView floor(*a.scene);
+    struct Room {
+        const Piece* chair = nullptr;
+        SideAhead ahead;
+        double away = 0; // mm, from the table's edge
+    };
+    std::optional<Room> least;
+    int count = 0;
+    for (const Piece& p : a.job.scheme().pieces) {
+        const Tie* at = tieToTable(p, a.job.scheme());
+        const Placed* chair = a.scene->fromAbove(p.id);
+        const Placed* table = at != nullptr ? a.scene->fromAbove(at->of.piece) : nullptr;
+        if (at == nullptr || at->kind != Tie::Kind::atPlace || chair == nullptr || table == nullptr)
+            continue;
+        ++count;
+        Room one{&p, aheadOf(floor, p, *chair, Side::behind), 0};
+        if (!one.ahead.stop)
+            continue;
+        // Tucked in, a part of the chair is under the table.
+        const double out = dot(one.ahead.lane.from, one.ahead.lane.along) -
+                           extent(table->shape, one.ahead.lane.along);
+        one.away = one.ahead.stop->ahead + std::max(out, 0.0);
+        if (!least || one.away < least->away)
+            least = one;
+    }
+    if (count == 0)
+        return Answer{"No chair stands at a table yet"};
+    if (!least)
+        return Answer{"Nothing stands behind the chairs: the room is open there"};
+    const auto gap = [&](double mm) { return writeGap(Length::millimetres(mm), a.job.notation); };
+    const auto& book = *a.job.library.book;
+    Answer out;
+    out.about = {least->chair->id};
+    out.words =
+        count == 1
+            ? worded("{} from the table's edge to {}, behind {}", gap(least->away),
+                     spoken(least->ahead.stop->what, a.wording()), least->chair->name)
+            : worded("{} from the table's edge to {}, behind {}, the least of {}", gap(least->away),
+                     spoken(least->ahead.stop->what, a.wording()), least->chair->name, count);
+    if (const Rule* r = book.byId("chair-pull-out"))
+        out.words +=
+            worded("; {} lets someone sit down, and {} is the least to draw a chair",
+                   gap(a.job.judgement.bandOf(*r).low.value_or(0)), gap(r->setting("draw").mm()));
+    const auto& lane = least->ahead.lane;
+    out.marks.push_back({theFloor(), lane.from, lane.from + lane.along * least->ahead.stop->ahead,
+                         gap(least->away)});
+    return out;
+}
+
+/// "how much floor is free?": what furniture leaves of it, rugs aside.
+std::optional<Answer> freeFloor(Asking& a) {
+    a.in.take({"space", "area"});
+    a.in.take({"is there", "is", "have i", "do i have", "do we have"});
+    if (!a.in.take({"free", "left", "left over", "empty", "open", "clear", "covered", "used"}) &&
+        !a.in.done())
+        return {};
+    a.in.take({"in the room", "in here", "in this room", "here"});
+    a.end();
+    if (!a.job.room->closed)
+        a.in.failAhead("the room is not closed, so it has no area", "tape the walls all round");
+    const double floor = factsOf(*a.job.room).floorArea;
+    double taken = 0;
+    for (const Piece& p : a.job.scheme().pieces)
+        if (p.on.isFloor() && p.kind->takesFloor() && !p.kind->flat())
+            taken += footprintArea(p);
+    const auto units = a.job.notation.units;
+    Answer out;
+    out.words = worded("Furniture takes {} of {}, {}: {} is free", writeArea(taken, units),
+                       writeArea(floor, units),
+                       words(Amount::ratio(floor > 0 ? taken / floor : 0), a.job.notation),
+                       writeArea(floor - taken, units));
+    if (const Rule* r = a.job.library.book->byId("scale"))
+        if (const auto most = r->settings.find("of the floor"); most != r->settings.end())
+            out.words += worded("; {} is about the most",
+                                words(Amount::ratio(r->number("of the floor")), a.job.notation));
+    return out;
+}
+
+/// "list everything", "list what is in the room"
+std::optional<Answer> everythingThere(Asking& a) {
+    a.in.take({"is", "there is", "i have", "we have"});
+    a.in.take({"the"});
+    a.in.take({"furniture", "pieces", "things", "of it", "of them"});
+    a.in.take({"in here", "in this room", "in the room", "here", "there"});
+    a.end();
+    const auto& pieces = a.job.scheme().pieces;
+    if (pieces.empty())
+        return Answer{"The room is empty"};
+    Answer out;
+    std::vector<std::string> names;
+    for (const Piece& p : pieces) {
+        names.push_back(p.name);
+        out.about.push_back(p.id);
+    }
+    out.words = listed(names, "and");
+    return out;
+}
+
 } // namespace
 
 const std::vector<Question>& roomQuestions() {
     static const std::vector<Question> all{
+        {{"how much room", "how much space", "how much clearance"},
+         &behindChairs,
+         "the room to draw chairs back, where it is least",
+         "how much room is behind the chairs?"},
         {{"what is the area", "what's the area", "what is the floor area", "what's the floor area",
           "how many square metres", "how many square meters", "how many square feet", "how many m2",
           "how many m²", "how many sq m", "how many sqm", "how many sq ft", "how many sqft",
@@ -266,6 +384,15 @@ const std::vector<Question>& roomQuestions() {
          &isThereAWay,
          "the widest way between two places, or from the best door, and where it is narrowest",
          "is there a way from door 1 to sofa?"},
+        {{"list everything", "list all", "list the furniture", "list the pieces", "list the room",
+          "list what"},
+         &everythingThere,
+         "all that stands, hangs and lies in the room",
+         "list everything"},
+        {{"how much floor", "how much of the floor"},
+         &freeFloor,
+         "what furniture leaves of the floor",
+         "how much floor is free?"},
         {{"how many"},
          &howManyThings,
          "how many there are of a thing, of windows or of doors",

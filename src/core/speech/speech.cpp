@@ -7,8 +7,10 @@
 #include "measure/texts.h"
 #include "speech/looks.h"
 #include "speech/meant.h"
+#include "speech/meant_words.h"
 #include "speech/other_words.h"
 #include "speech/questions.h"
+#include "speech/refused.h"
 #include "speech/unheard.h"
 
 #include <algorithm>
@@ -40,8 +42,9 @@ struct Begun {
 
 std::vector<Begun> begunHere(WordsReader& in) {
     std::vector<Begun> out;
-    for (const auto* table : {&lightQuestions(), &rugQuestions(), &measuredQuestions(),
-                              &adviceQuestions(), &plainQuestions(), &roomQuestions()})
+    for (const auto* table :
+         {&lightQuestions(), &rugQuestions(), &measuredQuestions(), &sizingQuestions(),
+          &adviceQuestions(), &plainQuestions(), &roomQuestions(), &mendingQuestions()})
         for (const Question& q : *table) {
             std::size_t best = 0;
             for (const std::string_view b : q.begins)
@@ -99,6 +102,11 @@ bool isQuestion(std::string_view text) {
     const auto t = foldCase(trimmed(text));
     if (t.ends_with("?"))
         return true;
+    // What there is, and not a line of the list.
+    for (const std::string_view w : {"list everything", "list all", "list the furniture",
+                                     "list the pieces", "list what", "list the room"})
+        if (t == w || t.starts_with(std::string(w) + " "))
+            return true;
     for (const std::string_view w :
          {"how ", "why ", "where ", "where's ", "what ", "what's ", "whats ", "which ", "is ",
           "are ", "does ", "will ", "would ", "can ", "could ", "distance ", "gap between "})
@@ -149,29 +157,6 @@ std::optional<Problem> whatItAsks(std::string_view text, const Project& job, con
     return p;
 }
 
-} // namespace
-
-namespace {
-
-/// "on the back wall": a room has no such wall by itself, and is asked about.
-std::optional<Problem> whichWall(std::string_view text, const Room& room) {
-    static const std::regex words(
-        "\\b(back|far|near|front|rear|end|side|main|empty|blank|left|left-hand|"
-        "right|right-hand) wall\\b",
-        std::regex::icase | std::regex::optimize);
-    std::match_results<std::string_view::const_iterator> found;
-    if (room.walls.empty() || !std::regex_search(text.begin(), text.end(), found, words))
-        return {};
-    const auto letter = wallName(static_cast<int>(room.walls.size()) - 1);
-    Problem p{worded("which is the {}? the room has walls A to {}", found.str(), letter),
-              worded("say its letter, or what is in it, like “the window wall”")};
-    p.column = static_cast<int>(
-                   characterCount(text.substr(0, static_cast<std::size_t>(found.position())))) +
-               1;
-    p.width = static_cast<int>(found.length());
-    return p;
-}
-
 /// As it was said, and in no other words.
 Result<Spoken> readAsSaid(std::string_view whole, const Project& job, const Listener& to,
                           const Stopped& stopped) {
@@ -187,6 +172,13 @@ Result<Spoken> readAsSaid(std::string_view whole, const Project& job, const List
                "put it back", "put that back", "put them back", "change it back"});
     if (undo || oneOf({"redo", "redo that", "redo it"})) {
         out.is = undo ? Spoken::Is::undo : Spoken::Is::redo;
+        return out;
+    }
+    if (oneOf({"never mind", "nevermind", "cancel", "cancel that", "forget it", "forget that",
+               "stop", "leave it", "don't", "no", "nothing"})) {
+        out.is = Spoken::Is::answer;
+        out.answer.words = worded("Nothing is changed");
+        out.said.preview = out.answer.words;
         return out;
     }
     if (oneOf({"again", "once more", "the same again", "repeat", "do that again", "do it again"})) {
@@ -273,15 +265,20 @@ std::optional<Spoken> oneAfterTheOther(const std::pair<std::string, std::string>
     // "… with a lamp on each": of the ones just said.
     std::string next = parts.second;
     static const std::regex onEach(
-        "(.+? (?:on|at|by|beside|in front of|under|over|above)) each(?: of "
-        "them| one)?",
+        "(.+? (?:on|at|by|beside|in front of|under|over|above)) (?:each(?: of "
+        "them| one)?|them|both(?: of them)?)",
         std::regex::icase | std::regex::optimize);
     if (std::smatch found; them.size() > 1 && std::regex_match(parts.second, found, onEach)) {
         next.clear();
+        // "lamps on them": one on each.
+        static const std::regex many("(?:some |the |two |three |four )?([a-z][a-z -]*?)s ([a-z ]+)",
+                                     std::regex::icase | std::regex::optimize);
+        std::string of = found[1];
+        if (std::smatch plural; std::regex_match(of, plural, many))
+            of = "a " + plural[1].str() + " " + plural[2].str();
         for (const int id : them)
             if (const Piece* p = between->project->scheme().byId(id))
-                next +=
-                    fmt::format("{}{} {}", next.empty() ? "" : "; then ", found[1].str(), p->name);
+                next += fmt::format("{}{} {}", next.empty() ? "" : "; then ", of, p->name);
     }
     auto second = heard(next);
     // "a console, with the vase on it": of one that is not there yet.
@@ -351,10 +348,13 @@ Result<Spoken> readInParts(std::string_view text, const Project& job, const List
     if (const auto named = theirNames(text, job, to); !named.empty())
         for (auto& other : asMeant(named, job))
             wordings.push_back(std::move(other));
+    std::optional<Problem> missing;
     for (const std::string& other : wordings) {
         auto heard = readAsSaid(other, job, to, stopped);
         if (heard)
             return heard;
+        if (!missing)
+            missing = whatIsMissing(heard.problem(), text);
         if (!asks && asked(heard)) {
             asks = heard.problem();
             asks->width = static_cast<int>(characterCount(text));
@@ -362,6 +362,8 @@ Result<Spoken> readInParts(std::string_view text, const Project& job, const List
     }
     if (asks)
         return *asks;
+    if (missing && said.problem().what.starts_with("I ")) // "I don't know …"
+        said = *missing;
     if (most < 2 || ofThings)
         return said;
     for (const auto& parts : inTwoParts(text)) {
@@ -381,14 +383,93 @@ Result<Spoken> readInParts(std::string_view text, const Project& job, const List
 
 namespace {
 
+/// "a sofa in navy velvet against wall A" as "a navy velvet sofa against wall A"; empty for what
+/// tells no looks so.
+std::string looksPutFirst(std::string_view text, const Project& job) {
+    static const std::regex words(
+        "((?:(?:put|place|hang|add|set|stand|have) )?(?:an?|one|two|three|four|a pair of|another) )"
+        "([a-z -]+?),? in ((?:[a-z-]+ ){0,3}?[a-z-]+?)((?:,? "
+        "(?:on|against|in|at|under|by|near|next|"
+        "beside|between|behind|over|above|facing|opposite|along|around|to|for) .*)?)",
+        std::regex::icase | std::regex::optimize);
+    constexpr std::size_t longest = 200;
+    const std::string line(trimmed(text));
+    std::smatch found;
+    if (line.size() > longest || !std::regex_match(line, found, words))
+        return {};
+    const auto plain = looksSaid("a " + found[3].str() + " " + found[2].str());
+    if (!plain || foldCase(plain->plain) != "a " + foldCase(found[2].str()) ||
+        !job.library.kit->byWord(found[2].str()))
+        return {};
+    return found[1].str() + found[3].str() + " " + found[2].str() + found[4].str();
+}
+
+/// "sofa in navy velvet", of one that is there: its colour, and told that cloth is not drawn.
+/// Nothing for what tells no colour so.
+std::optional<Result<Spoken>> inItsLooks(std::string_view text, const Project& job,
+                                         const Listener& to, const Stopped& stopped) {
+    static const std::regex words(
+        "(?:make |have |do |change |cover |upholster |reupholster )?(?:the |my )?([a-z0-9 -]+?),? "
+        "(?:in|to) (?:an? )?([a-z][a-z -]*)",
+        std::regex::icase | std::regex::optimize);
+    constexpr std::size_t longest = 100;
+    const std::string line(trimmed(text));
+    std::smatch found;
+    if (line.size() > longest || !std::regex_match(line, found, words))
+        return {};
+    const Piece* piece = pieceNamed(found[1], job);
+    const auto looks = piece != nullptr ? looksSaid("a " + found[2].str() + " x") : std::nullopt;
+    if (!looks || !looks->colour || looks->plain != "a x" || looks->made.empty())
+        return {};
+    auto said = readAsSaid("colour " + piece->name + " " + looks->colourWords, job, to, stopped);
+    if (!said)
+        return {};
+    LooksSaid left = *looks;
+    left.colourWords.clear();
+    tellLooks(left, *said);
+    return said;
+}
+
+/// "replace the coffee table by a large ottoman": without how that looks, which is told. Nothing
+/// where that is refused too.
+std::optional<Result<Spoken>> withLooksWithin(std::string_view text, const Project& job,
+                                              const Listener& to, const Stopped& stopped) {
+    static const std::regex one("\\b(?:an?|one|two|three|four|some) ",
+                                std::regex::icase | std::regex::optimize);
+    constexpr std::size_t longest = 200;
+    const std::string line(trimmed(text));
+    if (line.size() > longest)
+        return {};
+    for (auto at = std::sregex_iterator(line.begin(), line.end(), one);
+         at != std::sregex_iterator(); ++at) {
+        const auto from = static_cast<std::size_t>(at->position());
+        const auto looks = from > 0 ? looksSaid(line.substr(from)) : std::nullopt;
+        if (!looks)
+            continue;
+        auto said = readInParts(line.substr(0, from) + looks->plain, job, to, stopped, sentences);
+        if (!said || said->is != Spoken::Is::edit)
+            continue;
+        if (!wearLooks(*looks, job, *said))
+            tellLooks(*looks, *said);
+        return said;
+    }
+    return {};
+}
+
 /// "a big leather sofa under the window": without how it looks, which is told. Nothing for a line
 /// that says nothing of it, or doesn't add something; what stands against the plain one is told of
 /// it.
 std::optional<Result<Spoken>> withItsLooks(std::string_view text, const Project& job,
                                            const Listener& to, const Stopped& stopped) {
     const auto looks = looksSaid(text, &job);
-    if (!looks)
-        return {};
+    if (!looks) {
+        if (auto own = inItsLooks(text, job, to, stopped))
+            return own;
+        // "a sofa in navy velvet against wall A"
+        const auto first = looksPutFirst(text, job);
+        auto said = first.empty() ? std::nullopt : withItsLooks(first, job, to, stopped);
+        return said && *said ? std::move(said) : withLooksWithin(text, job, to, stopped);
+    }
     auto said = readInParts(looks->plain, job, to, stopped, sentences);
     if (said)
         return wearLooks(*looks, job, *said) ? std::optional(std::move(said)) : std::nullopt;
@@ -449,6 +530,9 @@ Result<Spoken> readSpoken(std::string_view text, const Project& job, const Liste
     if (!said && isText(text) && !asksFirst(said.problem()) && !(stopped && stopped()))
         if (auto plain = asPlainPiece(text, job, to, stopped))
             return std::move(*plain);
+    if (!said && !asksFirst(said.problem()))
+        if (auto sill = onASill(text))
+            return std::move(*sill);
     if (!said)
         if (auto which = whichWall(text, *job.room))
             return std::move(*which);
@@ -457,8 +541,9 @@ Result<Spoken> readSpoken(std::string_view text, const Project& job, const Liste
 
 std::vector<QuestionHelp> questionHelp() {
     std::vector<QuestionHelp> out;
-    for (const auto* table : {&lightQuestions(), &rugQuestions(), &measuredQuestions(),
-                              &adviceQuestions(), &plainQuestions(), &roomQuestions()})
+    for (const auto* table :
+         {&lightQuestions(), &rugQuestions(), &measuredQuestions(), &sizingQuestions(),
+          &adviceQuestions(), &plainQuestions(), &roomQuestions(), &mendingQuestions()})
         for (const Question& q : *table)
             out.push_back({q.says, q.example});
     return out;

@@ -18,9 +18,10 @@ namespace {
 /// Words that no noun has in it.
 bool isSmallWord(std::string_view w) {
     for (const std::string_view small :
-         {"the",  "a",    "an",    "to",   "it",   "them", "this", "that", "and", "or",  "of",
-          "my",   "our",  "by",    "is",   "are",  "be",   "up",   "down", "out", "off", "all",
-          "both", "each", "every", "more", "less", "not",  "no",   "so",   "i",   "we",  "you"})
+         {"the",  "a",   "an",  "to",  "it",   "them", "this", "that",  "and",
+          "or",   "of",  "my",  "our", "by",   "is",   "are",  "be",    "up",
+          "down", "out", "off", "all", "both", "each", "same", "every", "more",
+          "less", "not", "no",  "so",  "i",    "we",   "you"})
         if (w == small)
             return true;
     return false;
@@ -121,10 +122,11 @@ std::optional<UnheardOf> unheardOf(std::string_view line, const Project& job) {
     // One word that is like none; several that are no kind's name together, nor like one, the last
     // of which is no kind by itself, and none of which is a slip for a verb.
     const bool unheard =
-        all.size() == 1 ? isUnheardWord(out.noun, job)
-                        : !kit.byWord(word(all.back())) && !isNearAKind(out.noun, kit) &&
-                              std::none_of(all.begin(), all.end(),
-                                           [&](const WordAt& w) { return isLikeAVerb(word(w)); });
+        isBuiltIn(out.noun) ? true
+        : all.size() == 1   ? isUnheardWord(out.noun, job)
+                            : !kit.byWord(word(all.back())) && !isNearAKind(out.noun, kit) &&
+                                std::none_of(all.begin(), all.end(),
+                                             [&](const WordAt& w) { return isLikeAVerb(word(w)); });
     if (small || !unheard)
         return {};
     const bool metric = isMetric(job.notation.units);

@@ -1,0 +1,105 @@
+// Which kind a line means: by its words, by where it is put, by what such a word usually means.
+#include "edit/line_reader.h"
+
+#include "edit/sizes_said.h"
+#include "measure/text.h"
+#include "measure/texts.h"
+
+#include <algorithm>
+#include <regex>
+
+namespace mezzet {
+
+/// Where a word is the end of several kinds' names, says which they are.
+void LineReader::whichKind() {
+    const std::size_t at = in.at();
+    const auto word = plainWord(in.word());
+    std::vector<std::string> names;
+    for (const auto& k : job_.library.kit->kinds())
+        if (word.size() > 2 && plainWord(k->name).ends_with(" " + word))
+            names.push_back(foldCase(k->name));
+    const std::size_t end = in.at();
+    in.goTo(at);
+    if (names.size() < 2)
+        return;
+    constexpr std::size_t shown = 4;
+    if (names.size() > shown) {
+        names.resize(shown);
+        names.emplace_back("another");
+    }
+    in.fail(at, end - at, worded("which {}: {}?", word, listed(names, "or")), "say which kind");
+}
+
+KindPtr LineReader::usualKind() {
+    const std::size_t at = in.at();
+    auto kind = job_.library.kit->usuallyMeant(in.word());
+    if (!kind)
+        in.goTo(at);
+    return kind;
+}
+
+/// "an armchair", "one armchair", "1 armchair": takes the word. True for one that is new.
+bool LineReader::oneOf() {
+    const std::size_t at = in.at();
+    if (in.take({"a", "an", "one", "1", "some"})) {
+        const std::size_t after = in.at();
+        in.article();
+        const bool kind = in.kind() != nullptr;
+        in.goTo(after);
+        if (kind)
+            return true;
+        // "a 90 inch sofa"
+        const bool sized = sizesBeforeKind(in);
+        in.goTo(sized ? after : at);
+        return sized;
+    }
+    return false;
+}
+
+/// The kind that stands ahead. "lamp on the sideboard" is one that can stand there.
+KindPtr LineReader::kindFor() {
+    const std::size_t at = in.at();
+    const KindPtr kind = in.kind();
+    if (kind && kind->standsOn())
+        if (auto hung = onTheWall(*kind))
+            return hung;
+    if (!kind || kind->standsOn() || kind->hangs() || kind->underCeiling())
+        return kind;
+    const std::size_t end = in.at();
+    const auto word = in.since(at);
+    bool onTop = false;
+    if (in.take({"on top of", "on"})) {
+        in.article();
+        const auto& them = in.them();
+        const bool ofThem = in.endOf("them") > 0 || in.endOf("each") > 0;
+        try {
+            const int id = !ofThem && (in.nameAhead() || in.ahead() != "wall") ? in.piece() : 0;
+            // Of which none is there, that is told later.
+            const KindPtr none = id == 0 && !ofThem ? in.kind() : nullptr;
+            onTop = id != 0 ? pieceOf(id).kind->heights.top.has_value() : none && none->hasTop();
+        } catch (const LineFault&) {
+            onTop = false;
+        }
+        if (ofThem && !them.empty())
+            onTop = std::all_of(them.begin(), them.end(),
+                                [&](int id) { return pieceOf(id).kind->hasTop(); });
+    }
+    in.goTo(end);
+    const auto small = onTop ? job_.library.kit->byWord("table " + std::string(word)) : nullptr;
+    return small && small->standsOn() ? small : kind;
+}
+
+/// "television 65 on wall C" hangs there, where the kit has it so; nothing for all else.
+KindPtr LineReader::onTheWall(const Kind& kind) {
+    static const std::regex words(
+        R"(\s*,?\s*(?:[0-9][0-9 ./x'"]*\s*(?:inches|inch|in|cm|mm|m|ft|feet|diagonal)?\s*)*)"
+        R"((?:on (?:the )?(?:[a-z]+ )?wall\b.*|(?:above|over) .*))",
+        std::regex::icase | std::regex::optimize);
+    const std::string rest(in.rest());
+    if (!std::regex_match(rest, words))
+        return {};
+    auto hung = job_.library.kit->byWord(kind.name + " on the wall");
+    return hung && hung->hangs() ? hung : nullptr;
+}
+
+} // namespace mezzet

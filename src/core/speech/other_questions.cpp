@@ -1,0 +1,174 @@
+// Questions in other words than the line's own, and what is only told.
+#include "speech/other_words_table.h"
+
+namespace mezzet {
+
+namespace {
+
+constexpr OtherWords askedInstead[] = {
+    {"is there (?:at least |about |still )?[0-9].*? to (?:walk|get|pass|go|squeeze)(?: through)? "
+     "(?:past|"
+     "by|in front of) (.+?)\\??",
+     "how much room is in front of $1?"},
+    {"is there (?:at least |about |still )?[0-9].*? to (?:walk|get|pass|go|squeeze) "
+     "(behind|around) "
+     "(.+?)\\??",
+     "how much room is $1 $2?"},
+    {"(?:how (?:wide|big|large|long) is|what fits in|what could go in|what can go in|what goes in) "
+     "the "
+     "(left|right)(?:[- ]hand)? alcove\\??",
+     "how much wall is $1 of the chimney?"},
+    {"how deep (?:is|are) (?:the|an)(?: left| right)? alcoves?\\??", "how deep is the chimney?"},
+    {"(?:does|do|is|are) (.+?) "
+     "(?:block|blocking|cover|covering|hide|hiding|obstruct|obstructing|in front "
+     "of|in the way of|touch|touching) (.+?)\\??",
+     "what is wrong with $1?"},
+    {"is (.+?) (?:centred|centered|in the middle|central)\\??", "is $1 centred on the room?"},
+    {"is (?:it|this|the room|this room|my room) (?:too "
+     "|over)?(?:crowded|full|cramped|cluttered|tight|"
+     "busy)\\??",
+     "how much floor is free?"},
+    {"how (?:full|crowded|cramped|busy) is (?:it|this|the room|this room)\\??",
+     "how much floor is free?"},
+    {"is there (?:at least |about |still )?[0-9].*? (?:all )?(?:around|round) (.+?)\\??",
+     "how much room is around $1?"},
+    {"is there (?:at least |about |still )?[0-9].*? (behind|in front of|beside|left of|right of) "
+     "(.+?)\\??",
+     "how much room is $1 $2?"},
+    {"(?:show|tell)(?: me)? what (?:doesn't|does not|won't|can't) (?:fit|work).*",
+     "what is wrong?"},
+    {"(?:which|what)(?: .+?)? (?:is|are) (?:in the way of|blocking|hitting|too close to) ((?:the "
+     ")?(?:[a-z]+ "
+     ")?door(?: [0-9])?)\\??",
+     "does $1 open?"},
+    {"how far (?:does|will) (.*door.*?) (?:swing|open|reach|come into the room)(?: in| out| into "
+     "the "
+     "room)?\\??",
+     "how wide is $1?"},
+    {"(?:which|what)(?: .+?)? (?:is|are) (?:in the way of|blocking|too close to|too "
+     "near|hitting|against) "
+     "(.+?)\\??",
+     "what is wrong with $1?"},
+    {"(?:can (?:i|you|one|we) )?(?:walk|get|go) from (.+?) to (.+?)\\??",
+     "is there a way from $1 to $2?"},
+    {"how (?:low|high) (?:should|must|do i hang|does) (it|this|that)(?: hang| be| go)?\\??",
+     "how high should $1 hang?"},
+    {"(?:a )?(?:rug|carpet) (?:big|large|wide) enough (?:for|to hold|to go under|to fit under) "
+     "(.+?)"
+     "(?:,? and (?:its |the |all the )?chairs)\\??",
+     "how big a rug for $1?"},
+    {"(?:show|list|tell|give)(?: me)? (?:all )?(?:the |any |my )?(?:problems?|faults?|mistakes?|"
+     "issues?|errors?|warnings?|conflicts?)\\??",
+     "what is wrong?"},
+    {"(?:are there )?(?:any|what are the|what) (?:problems?|faults?|mistakes?|issues?|errors?|"
+     "warnings?|conflicts?)(?: with (?:it|this|the room))?(?: here| left)?\\??",
+     "what is wrong?"},
+    {"(?:any|are there any|what) (?:problems?|faults?|issues?)(?: are there)? with (.+?)\\??",
+     "what is wrong with $1?"},
+    {"how (?:do|can|could|should|would) (?:i|we|you|one) (?:fix|mend|solve|correct|sort "
+     "out|sort|put "
+     "right|improve) (?:it|this|that|them|these|everything|things)(?: out)?\\??",
+     "how is it mended?"},
+    {"how (?:do|can|could|should|would) (?:i|we|you|one) (?:fix|mend|solve|correct|sort "
+     "out|sort|put "
+     "right|improve) (.+?)(?: out)?\\??",
+     "how is $1 mended?"},
+    {"what (?:can|could|should|do) (?:i|we|you|one) (?:do )?(?:about|with) (.+?)\\??",
+     "how is $1 mended?"},
+    {"(?:can|could|may) (?:i|we|you|one) (?:fit|get|have|squeeze|put)(?: in)? (.+?)(?: in)?(?: "
+     "here| in here| in this room)?\\??",
+     "is there space for $1?"},
+    {"is there (?:enough |still |any )?(?:room|space) to (?:walk|get|pass|go|move|squeeze) (?:all "
+     ")?"
+     "(?:around|round) (.+?)\\??",
+     "how much room is around $1?"},
+    {"is there (?:enough |still |any )?(?:room|space) to (?:walk|get|pass|go|move|squeeze) "
+     "(?:past|by|"
+     "in front of|before) (.+?)\\??",
+     "how much room is in front of $1?"},
+    {"what(?:'s| is) the (?:walkway|passage|way|aisle|path|walk|clearance|room|space)(?: like)? "
+     "between (.+?) and (.+?)\\??",
+     "how far is $1 from $2?"},
+    {"how (?:many feet|many metres|many meters|many cm|many inches|long a stretch|much) of (?:the "
+     ")?"
+     "wall (?:is |are |have i |do i have )?(?:left|free|over|available|empty)(?: on| along| of| "
+     "in)? "
+     "(.+?)\\??",
+     "how much wall is free on $1?"},
+    {"what(?:'s| is) the (?:biggest|largest|longest) (?:dining )?table (?:that |which )?(?:i can "
+     "fit|we "
+     "can fit|can fit|fits|will fit|would fit|could fit|goes)(?: here| in here| in this room)?\\??",
+     "what table fits?"},
+    {"what(?:'s| is) the (?:biggest|largest|longest) (?:sofa|couch|settee) (?:that |which )?(?:i "
+     "can "
+     "fit|we can fit|can fit|fits|will fit|would fit|could fit|goes)(?: here| in here| in this "
+     "room)?\\??",
+     "what sofa fits?"},
+    {"where(?:'s| is) the (?:centre|center|middle) of (?:the )?wall ([a-z])\\??",
+     "how long is wall $1?"},
+    {"(?:list|show|tell|name)(?: me)? (?:everything|all(?: the| of the)? "
+     "(?:furniture|pieces|things)|"
+     "the furniture|what(?:'s| is) (?:here|there|in the room))",
+     "what is in the room?"},
+    {"what furniture (?:is|have i got|do i have|have we)(?: there| here| in here| in the room| "
+     "got)?\\??",
+     "what is in the room?"},
+    {"what(?:'s| is)(?: all)? (?:here|there|in here)\\??", "what is in the room?"},
+    {"(?:can|will|do) (?:the |all the )?(?:dining )?chairs (?:still "
+     ")?(?:pull|draw|slide|come|go|be "
+     "pulled|be drawn) (?:out|back)(?: all the way| fully| properly)?\\??",
+     "how much room is behind the chairs?"},
+    {"(?:can|will|would|could) (?:people|someone|somebody|anyone|one|you|they) (?:sit down|get in "
+     "and "
+     "out|get up|pull (?:out )?(?:a|the|their) chairs?(?: out)?|draw (?:a|the|their) chairs?(?: "
+     "back)?)(?: at the table| there)?\\??",
+     "how much room is behind the chairs?"},
+    {"(?:what|how) (?:height|high) (?:should|must|do|would) (?:i|we|you) "
+     "(?:hang|put|place|mount|fit) "
+     "(.+?)(?: at)?\\??",
+     "how high should $1 be?"},
+    {"what(?:'s| is) the (?:right|best|ideal|correct|usual|proper|standard) (?:height|level) "
+     "(?:for|of|"
+     "to hang) (.+?)\\??",
+     "how high should $1 be?"},
+    {"what(?:'s| is) the (?:right|best|ideal|correct|usual|proper|standard) (?:size|dimensions?) "
+     "(?:for|"
+     "of) (.+?)\\??",
+     "how big should $1 be?"},
+    {"what(?:'s| is) the (?:right|best|ideal|correct|usual|proper|standard|minimum|least) "
+     "(?:distance|"
+     "gap|space|spacing) (?:between|from) (.+?) (?:and|to) (.+?)\\??",
+     "how far should $1 be from $2?"},
+    {"how (?:much|big a|wide a) (?:gap|space|distance|room) (?:should there be |should i leave |do "
+     "i "
+     "leave |do i need |is needed )?between (.+?) and (.+?)\\??",
+     "how far should $1 be from $2?"},
+    {"what(?:'s| is) (?:too close|too near|blocking|in the way|touching|overlapping|clashing|in "
+     "conflict).*",
+     "what is wrong?"},
+    {"(?:check|test|review|judge|assess) (?:it|this|the room|the plan|the layout|everything|my "
+     "(?:plan|layout|room))",
+     "what is wrong?"},
+    {"(?:check|test|review|judge|assess) (.+)", "what is wrong with $1?"},
+    {"(?:does|do|is) (?:everything|it all|the furniture|all of it) (?:fit|ok|okay|all right|fine)"
+     "\\??",
+     "what is wrong?"},
+    {"(?:measure|what(?:'s| is)) (?:the (?:distance|gap|space) )?(?:from|between) (.+?) (?:to|and) "
+     "(.+?)\\??",
+     "how far is $1 from $2?"},
+    {"measure (.+)", "how big is $1?"},
+    {"how (?:far|much|long) (?:is it|would it be|do i have|is there) (?:from|between) (.+?) "
+     "(?:to|and) "
+     "(.+?)\\??",
+     "how far is $1 from $2?"},
+    {"what (?:are|is) the (?:dimensions?|measurements?|sizes?) of (.+?)\\??", "how big is $1?"},
+    {"(.+?)(?:'s)? (?:dimensions?|measurements?)\\??", "how big is $1?"},
+};
+
+} // namespace
+
+std::span<const OtherWords> otherQuestions() {
+    return askedInstead;
+}
+
+} // namespace mezzet

@@ -1,0 +1,58 @@
+#include "speech/refused.h"
+
+#include "measure/text.h"
+#include "measure/texts.h"
+
+#include <regex>
+
+namespace mezzet {
+
+std::optional<Problem> whichWall(std::string_view text, const Room& room) {
+    static const std::regex words(
+        "\\b(back|far|near|front|rear|end|side|main|empty|blank|left|left-hand|"
+        "right|right-hand) wall\\b",
+        std::regex::icase | std::regex::optimize);
+    std::match_results<std::string_view::const_iterator> found;
+    if (room.walls.empty() || !std::regex_search(text.begin(), text.end(), found, words))
+        return {};
+    const auto letter = wallName(static_cast<int>(room.walls.size()) - 1);
+    Problem p{worded("which is the {}? the room has walls A to {}", found.str(), letter),
+              worded("say its letter, or what is in it, like “the window wall”")};
+    p.column = static_cast<int>(
+                   characterCount(text.substr(0, static_cast<std::size_t>(found.position())))) +
+               1;
+    p.width = static_cast<int>(found.length());
+    return p;
+}
+
+std::optional<Problem> onASill(std::string_view text) {
+    static const std::regex words(
+        "\\bon (?:the |a |my )?(window ?sill|window ledge|sill|mantel(?:piece|shelf)?)\\b",
+        std::regex::icase | std::regex::optimize);
+    std::match_results<std::string_view::const_iterator> found;
+    if (!std::regex_search(text.begin(), text.end(), found, words))
+        return {};
+    Problem p{"how deep it is stands nowhere, so nothing is set on it",
+              "hang a shelf there, or stand a console before it, and say it on that"};
+    p.column = static_cast<int>(
+                   characterCount(text.substr(0, static_cast<std::size_t>(found.position(1))))) +
+               1;
+    p.width = static_cast<int>(found.length(1));
+    return p;
+}
+
+std::optional<Problem> whatIsMissing(Problem p, std::string_view text) {
+    constexpr std::string_view begins = "there is no ";
+    constexpr std::string_view ends = " yet";
+    if (!p.what.starts_with(begins) || !p.what.ends_with(ends))
+        return {};
+    const auto noun = p.what.substr(begins.size(), p.what.size() - begins.size() - ends.size());
+    const auto at = foldCase(text).find(noun);
+    if (noun.empty() || at == std::string::npos || foldCase(text).size() != text.size())
+        return {};
+    p.column = static_cast<int>(characterCount(text.substr(0, at))) + 1;
+    p.width = static_cast<int>(characterCount(noun));
+    return p;
+}
+
+} // namespace mezzet

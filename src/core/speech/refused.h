@@ -1,0 +1,20 @@
+#pragma once
+
+#include "room/room.h"
+
+#include <optional>
+#include <string_view>
+
+namespace mezzet {
+
+// What is told of a line that is refused, where more can be told than that it isn't known.
+
+/// "on the back wall": a room has no such wall by itself, and is asked about.
+[[nodiscard]] std::optional<Problem> whichWall(std::string_view line, const Room&);
+/// "plant on the windowsill": how deep a sill or a mantelshelf is stands nowhere in the notes.
+[[nodiscard]] std::optional<Problem> onASill(std::string_view line);
+/// That a thing is not there which a line speaks of, found in other words for it: pointing at its
+/// name in the line. None for another problem, or where its name isn't in the line.
+[[nodiscard]] std::optional<Problem> whatIsMissing(Problem, std::string_view line);
+
+} // namespace mezzet
