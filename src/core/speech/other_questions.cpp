@@ -55,7 +55,7 @@ constexpr OtherWords askedInstead[] = {
      "how high should $1 hang?"},
     {"(?:a )?(?:rug|carpet) (?:big|large|wide) enough (?:for|to hold|to go under|to fit under) "
      "(.+?)"
-     "(?:,? and (?:its |the |all the )?chairs)\\??",
+     "(?:,? and (?:its |the |all the )?chairs)\\?",
      "how big a rug for $1?"},
     {"(?:show|list|tell|give)(?: me)? (?:all )?(?:the |any |my )?(?:problems?|faults?|mistakes?|"
      "issues?|errors?|warnings?|conflicts?)\\??",
@@ -163,6 +163,20 @@ constexpr OtherWords askedInstead[] = {
      "how far is $1 from $2?"},
     {"what (?:are|is) the (?:dimensions?|measurements?|sizes?) of (.+?)\\??", "how big is $1?"},
     {"(.+?)(?:'s)? (?:dimensions?|measurements?)\\??", "how big is $1?"},
+    {"(?:is|are) (.+?) (?:too|much too|a bit too) "
+     "(?:tall|high|low|big|wide|long|small|deep|short|large) "
+     "(?:for|to) .+",
+     "what is wrong with $1?"},
+    {"(?:is there|do we have|have we) (?:enough |still |any )?(?:space|room|floor)(?: left| "
+     "free)?(?: to "
+     "play| to dance| for toys| to move| to move about| to exercise| left)\\??",
+     "how much floor is free?"},
+    {"how (?:big|large|much) is the (?:open|free|clear|empty) (?:floor|space|area)\\??",
+     "how much floor is free?"},
+    {"what (?:would|will|does|did|do) (?:it|this|everything|all this|all of it|the lot)(?: all)? "
+     "cost"
+     "(?: me| us| in all)?\\??",
+     "how much does everything cost?"},
 };
 
 } // namespace

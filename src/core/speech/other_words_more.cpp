@@ -191,6 +191,29 @@ constexpr OtherWords moreInstead[] = {
     {"(.+?) for (?:the |my |our |his |her )?[a-z]+ ((?:on|in|under|by|beside|against|over|next "
      "to|near) .+)",
      "$1 $2"},
+    {"(.+?) (?:against|on|along) (?:the )?wall ([a-z]),? (?:in|into|at) the (left|right)(?:[- "
+     "]hand)? "
+     "corner\\b(.*)",
+     "$1 in the $3 corner of wall $2$4"},
+    {"(.* with )(two|three|four|five|six|eight|[0-9]+) "
+     "(?:little|small|matching|kid's|kids|wooden|nice|"
+     "low) chairs\\b(.*)",
+     "$1$2 chairs$3"},
+    {"(?:change|set|adjust|alter) (.+?) to (?:be )?([0-9].*)", "make $1 $2"},
+    {"(?:hang |put |add )?((?:four|six|eight|nine|ten|twelve|[0-9]+) [a-z ]+?) ((?:over|above|on) "
+     ".+?),? "
+     "(?:in|as) (?:an? )?(?:grid|two rows|three rows|2 rows|3 rows)(?: of [a-z0-9]+)?",
+     "a grid of $1 $2"},
+    {"((?:put |hang |add )?)(?:the |some )?(curtains?|drapes)\\b(.*), (?:in )?blackout",
+     "$1blackout "
+     "curtains$3"},
+    {"(.*(?:light|fan|pendant|chandelier)),? (?:cent(?:ered|red)|in the (?:middle|centre|center))",
+     "$1 in the middle of the room"},
+    {"(?:flip|swing|switch|whirl) (.+?) (?:around|round|over|about)", "turn $1 around"},
+    {"(?:trade|swap|switch|exchange) (?:the )?places (?:of|between|for) (.+?) and (.+)",
+     "swap $1 and $2"},
+    {"(?:remove|delete|get rid of|take away|take out|lose) one (?:of the )?(.+?)s?",
+     "remove the last $1"},
 };
 
 } // namespace
