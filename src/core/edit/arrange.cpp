@@ -1,6 +1,7 @@
 #include "edit/arrange.h"
 #include "edit/drag.h"
 #include "edit/landing.h"
+#include "edit/new_piece.h"
 #include "geometry/gap.h"
 #include "measure/text.h"
 #include "measure/texts.h"
@@ -93,6 +94,20 @@ int seatsBy(const Piece& table, Length each) {
            2 * static_cast<int>(std::floor(d / e + 1e-9));
 }
 
+void enlargeFor(Piece& table, int people, const Project& job) {
+    const Length step = isMetric(job.notation.units) ? Length::centimetres(10) : Length::inches(6);
+    const bool round =
+        table.footprint.form == FootprintForm::oval && table.size.width == table.size.depth;
+    const Length each = elbowRoom(job);
+    Size s = table.size;
+    for (int i = 0; i < 100 && seatsBy(table, each) < people; ++i) {
+        s.width = s.width + step;
+        if (round)
+            s.depth = s.width;
+        giveSize(table, s);
+    }
+}
+
 Length elbowRoom(const Project& job) {
     const Rule* width = job.library.book->byId("diner-width");
     return Length::millimetres(width != nullptr ? job.judgement.bandOf(*width).low.value_or(0) : 0);
@@ -144,25 +159,13 @@ std::pair<std::vector<int>, int> freePlaces(const Scene& scene, const Piece& t, 
         all.push_back(i);
     const Placed* there = scene.inPlan(t.id);
     constexpr int more = 6;
-    constexpr double touching = 0.5; // mm
     const auto isFree = [&](const TablePlace& place, bool clear) {
         const Vec2 at = place.edge - place.looks * (chair.size.depth / 2 - under).mm();
         Pose pose;
         pose.at = there->pose.toRoom(at);
         pose.turn = directionOf(place.looks) - Angle::degrees(90) + there->pose.turn;
         const Shape shape = placed(chair.shape(), pose);
-        const Through out = throughWall(*scene.room, shape);
-        if (out.beyond || out.by > touching)
-            return false;
-        const FloorView floor(scene);
-        for (std::size_t i = 0; clear && i < floor.placed.size(); ++i) {
-            const Piece& other = floor.piece(i);
-            if (other.id != t.id && other.kind->takesFloor() && !other.kind->flat() &&
-                !other.on.isCarried() &&
-                gapBetween(shape, floor.placed[i].shape).depth.mm() > touching)
-                return false;
-        }
-        return true;
+        return clear ? clearAtTable(scene, chair, pose) : insideRoom(scene, shape);
     };
     for (const bool clear : {true, false})
         for (int n = count; there != nullptr && n <= std::min(count + more, most); ++n) {

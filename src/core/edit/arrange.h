@@ -21,6 +21,9 @@ namespace mezzet {
 /// How many chairs fit at a table with so much edge each. A round or oval one counts its whole
 /// edge, a rectangular one each side by itself.
 [[nodiscard]] int seatsBy(const Piece& table, Length each);
+/// Makes a table as long as so many people need, in steps; a round one as wide. Left as it is when
+/// it has room for them.
+void enlargeFor(Piece& table, int people, const Project&);
 /// The table edge the job gives each diner: the least the rule `diner-width` asks for.
 [[nodiscard]] Length elbowRoom(const Project&);
 inline constexpr int mostAtTable = 30;

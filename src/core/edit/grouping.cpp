@@ -335,8 +335,8 @@ private:
             } else if (in.take({"called", "named"})) {
                 s.name = in.name();
             } else {
-                in.failAhead(worded("I don't know “{}” here", in.ahead()),
-                             "say it like: as a grid, gap 2, within 80 x 50");
+                in.unknownAhead(worded("I don't know “{}” here", in.ahead()),
+                                "say it like: as a grid, gap 2, within 80 x 50");
             }
         }
         return s;

@@ -117,10 +117,19 @@ Through throughWall(const Room& room, const Shape& s) {
     return out;
 }
 
+bool insideRoom(const Scene& scene, const Shape& s) {
+    const auto through = throughWall(*scene.room, s);
+    return !through.beyond && through.by <= touching;
+}
+
+bool clearAtTable(const Scene& scene, const Piece& chair, const Pose& pose) {
+    const Shape s = placed(chair.shape(), pose);
+    return insideRoom(scene, s) && standsIn(scene, chair, s, true).empty();
+}
+
 bool clearOf(const Scene& scene, const Piece& p, const Pose& pose, bool doors) {
     const Shape s = placed(p.shape(), pose);
-    const auto through = throughWall(*scene.room, s);
-    if (through.beyond || through.by > touching || !standsIn(scene, p, s, false).empty())
+    if (!insideRoom(scene, s) || !standsIn(scene, p, s, false).empty())
         return false;
     if (doors && !p.kind->flat())
         for (const Opening& o : scene.room->openings)

@@ -21,6 +21,11 @@ struct Through {
 /// `doors`: clear of the floor before doors too.
 [[nodiscard]] bool clearOf(const Scene&, const Piece&, const Pose&, bool doors = false);
 
+/// True where an outline on the floor goes through no wall.
+[[nodiscard]] bool insideRoom(const Scene&, const Shape&);
+/// The same as clearOf, of a chair that may be drawn in under a table.
+[[nodiscard]] bool clearAtTable(const Scene&, const Piece& chair, const Pose&);
+
 /// The same of what hangs, on its own wall: in the wall, and over nothing that hangs or opens
 /// there.
 [[nodiscard]] bool clearOnWall(const Scene&, const Piece&, Vec2 at);

@@ -193,7 +193,7 @@ Edit LineReader::put(bool fresh) {
                 usual = usualKind();
             if (there == 0 && !usual) {
                 whichKind();
-                in.failAhead(worded("I don't know “{}”", firstWords()));
+                in.unknownAhead(worded("I don't know “{}”", firstWords()));
             }
             if (usual) {
                 p = mezzet::pieceOf(usual);

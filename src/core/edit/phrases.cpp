@@ -277,7 +277,7 @@ void Placing::unknown(bool afterLength) {
     if (afterLength)
         in.failAhead(worded("“{}” doesn't follow a length", in.ahead()));
     in.offer(subject.kind->hangs() ? "6 above " : "16 from ");
-    in.failAhead(worded("I don't know “{}” here", in.ahead()));
+    in.unknownAhead(worded("I don't know “{}” here", in.ahead()));
 }
 
 Target Placing::toWall(Target t) const {

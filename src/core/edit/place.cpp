@@ -183,19 +183,18 @@ Result<Edit> placePiece(const Project& job, const Scene& scene, Piece p, Placeme
             const bool still =
                 after && norm(after->scene->byId(p.id)->pose.at - scene.byId(p.id)->pose.at) < 0.05;
             // Back, and it has its back to a wall.
-            const auto wall = still && p.on.isFloor() ? wallBehind(scene, p.id) : std::nullopt;
-            const Wall* behind =
-                wall ? &scene.room->walls[static_cast<std::size_t>(*wall)] : nullptr;
-            constexpr double touching = 1; // mm
-            if (behind != nullptr &&
-                -extent(scene.fromAbove(p.id)->shape, -behind->inward()) -
-                        dot(behind->start, behind->inward()) <
-                    touching &&
-                dot(*said.step, behind->inward()) < 0)
-                return Problem{worded("{} stands at {} already", p.name,
-                                      words(wallTarget(*wall),
-                                            Wording{*job.room, job.scheme(), job.notation})),
-                               "say another way"};
+            const int wall = still && p.on.isFloor() ? wallBehind(scene, p.id).value_or(-1) : -1;
+            const auto walls = wallsNear(scene, p.id);
+            const bool touches = std::any_of(walls.begin(), walls.end(), [&](const WallNear& w) {
+                constexpr double touching = 1; // mm
+                return w.wall == wall && w.gap.mm() < touching;
+            });
+            if (touches &&
+                dot(*said.step, scene.room->walls[static_cast<std::size_t>(wall)].inward()) < 0)
+                return Problem{
+                    worded("{} stands at {} already", p.name,
+                           words(wallTarget(wall), Wording{*job.room, job.scheme(), job.notation})),
+                    "say another way"};
             if (still)
                 return Problem{worded("{} can't go that way", p.name),
                                "free it from what it is tied to, or say another way"};
@@ -268,10 +267,6 @@ Edit slidAlong(const Project& job, const Scene& scene, const Piece& p, const Pla
     return e;
 }
 
-} // namespace
-
-namespace {
-
 /// Curtains and blinds at a window are as large as that asks for, where no size is said: a blind as
 /// the window, curtains past it on both sides and from over it to the floor (common practice).
 void fitToWindow(Piece& p, Placement& said, const Project& job) {
@@ -285,15 +280,11 @@ void fitToWindow(Piece& p, Placement& said, const Project& job) {
                 window = &o;
     if (window == nullptr)
         return;
-    const bool metric = isMetric(job.notation.units);
-    const auto length = [&](double cm, double inches) {
-        return metric ? Length::centimetres(cm) : Length::inches(inches);
-    };
     const bool level = std::any_of(said.ties.begin(), said.ties.end(), [](const Tie& t) {
         return t.kind == Tie::Kind::height || t.kind == Tie::Kind::above ||
                t.kind == Tie::Kind::below;
     });
-    if (p.kind->draw != "curtains") {
+    if (p.kind->hanging.mount != Mount::rod) { // a blind
         p.size.width = window->width;
         p.size.height = window->height;
         if (!level) {
@@ -305,15 +296,16 @@ void fitToWindow(Piece& p, Placement& said, const Project& job) {
         }
         return;
     }
+    const RuleBook& book = *job.library.book;
     const Length past = (p.size.width - window->width) / 2;
-    if (past < length(20, 8) || past > length(30, 12))
-        p.size.width = window->width + length(60, 24);
+    if (past < book.habit("curtain-past-least") || past > book.habit("curtain-past"))
+        p.size.width = window->width + book.habit("curtain-past") * 2;
     const Length foot = p.kind->hangAt;
-    const Length over = foot + p.size.height - window->head();
-    const Length under = job.room->ceiling - length(2.5, 1);
+    const Length top = foot + p.size.height;
+    const Length highest = job.room->ceiling - book.habit("curtain-under-ceiling");
     if (!level && p.kind->hangBy == Level::bottom &&
-        (over < length(10, 4) || foot + p.size.height > under))
-        p.size.height = std::min(window->head() + length(15, 6), under) - foot;
+        (top < window->head() + book.habit("curtain-over-least") || top > highest))
+        p.size.height = std::min(window->head() + book.habit("curtain-over"), highest) - foot;
 }
 
 /// What hangs over a table, and is said to be no height, hangs as far over it as the rule has it:
@@ -336,11 +328,7 @@ void hangOverTable(const Piece& p, Placement& said, const Project& job) {
     Tie over;
     over.kind = Tie::Kind::above;
     over.of = pieceTarget(table->id);
-    over.distance = usualBy(job, rule->id);
-    const Length usual = rule->setting("usual ceiling");
-    if (const Length ceiling = job.room->ceiling; ceiling > usual)
-        over.distance = over.distance + rule->setting("more drop") *
-                                            ((ceiling - usual) / rule->setting("more ceiling"));
+    over.distance = usualBy(job, rule->id) + raisedUnder(*rule, job.room->ceiling);
     // As one writes it.
     const double step = isMetric(job.notation.units) ? 10 : 25.4;
     over.distance = Length::millimetres(std::round(over.distance.mm() / step) * step);

@@ -360,16 +360,7 @@ void sizeForPeople(WordsReader& in, Piece& p) {
         return in.goTo(at);
     if (n < 1 || n > mostAtTable)
         in.fail(at, in.at() - at, "no table seats so many", worded("say 1 to {}", mostAtTable));
-    const Length step = isMetric(job.notation.units) ? Length::centimetres(10) : Length::inches(6);
-    const bool round = p.footprint.form == FootprintForm::oval && p.size.width == p.size.depth;
-    const Length each = elbowRoom(job);
-    Size s = p.size;
-    for (int i = 0; i < 100 && seatsBy(p, each) < n; ++i) {
-        s.width = s.width + step;
-        if (round)
-            s.depth = s.width;
-        giveSize(p, s);
-    }
+    enlargeFor(p, n, job);
 }
 
 } // namespace mezzet

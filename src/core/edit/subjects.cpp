@@ -68,6 +68,17 @@ std::optional<int> wallOfSeveral(OpeningKind kind, const Room& room) {
     return out;
 }
 
+std::optional<int> onlyWallOf(OpeningKind kind, const Room& room) {
+    std::optional<int> out;
+    for (const Opening& o : room.openings) {
+        if (o.kind == kind && out && *out != o.wall)
+            return {};
+        if (o.kind == kind)
+            out = o.wall;
+    }
+    return out;
+}
+
 std::optional<EveryOne> everyOneAhead(WordsReader& in, bool corners) {
     EveryOne out;
     for (const auto& [words, is] :

@@ -15,6 +15,8 @@ KindPtr kindOfSeveral(WordsReader& in);
 
 /// The only wall that several openings of a kind are in.
 [[nodiscard]] std::optional<int> wallOfSeveral(OpeningKind, const Room&);
+/// The wall that all openings of a kind are in; none where they are in several, or there are none.
+[[nodiscard]] std::optional<int> onlyWallOf(OpeningKind, const Room&);
 
 /// What "each" and "both" go on with: pieces of a kind or of one name, the windows, the doors, or
 /// the room's corners.

@@ -44,8 +44,8 @@ private:
             if (in.comma() || in.take({"and"}))
                 continue;
             if (!clause())
-                in.failAhead(worded("I don't know “{}” here", in.ahead()),
-                             "say where, like: left of opening 2 of bookcase");
+                in.unknownAhead(worded("I don't know “{}” here", in.ahead()),
+                                "say where, like: left of opening 2 of bookcase");
         }
     }
 
@@ -126,8 +126,8 @@ private:
         }
         said_.gap = d;
         if (!place())
-            in.failAhead(worded("I don't know “{}” here", in.ahead()),
-                         "say it like: 2 left of vase");
+            in.unknownAhead(worded("I don't know “{}” here", in.ahead()),
+                            "say it like: 2 left of vase");
     }
 
     bool place() {

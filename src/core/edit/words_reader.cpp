@@ -40,10 +40,15 @@ void WordsReader::noneYet() {
     const auto none = kind();
     const std::size_t end = at_;
     at_ = word;
-    if (none)
-        fail(word, end - word,
-             worded("there is no {} yet", plainWord(text_.substr(word, end - word))),
-             "put one in the room first");
+    if (!none)
+        return;
+    const auto noun = plainWord(text_.substr(word, end - word));
+    try {
+        fail(word, end - word, worded("there is no {} yet", noun), "put one in the room first");
+    } catch (LineFault& fault) {
+        fault.problem.notThere = noun;
+        throw;
+    }
 }
 
 void WordsReader::nothingMore() {
@@ -349,6 +354,15 @@ void WordsReader::fail(std::size_t at, std::size_t bytes, std::string what,
     p.column = static_cast<int>(characterCount(text_.substr(0, at))) + 1;
     p.width = static_cast<int>(characterCount(text_.substr(at, bytes)));
     throw LineFault{p};
+}
+
+void WordsReader::unknownAhead(std::string what, std::string remedy) {
+    try {
+        failAhead(std::move(what), std::move(remedy));
+    } catch (LineFault& fault) {
+        fault.problem.unknown = true;
+        throw;
+    }
 }
 
 void WordsReader::failAhead(std::string what, std::string remedy) {

@@ -136,6 +136,8 @@ public:
                            std::string remedy) const;
     /// Points at the word ahead and names the nearest thing it could have been.
     [[noreturn]] void failAhead(std::string what, std::string remedy = {});
+    /// The same of words that are not known.
+    [[noreturn]] void unknownAhead(std::string what, std::string remedy = {});
 
 private:
     struct Match {

@@ -134,12 +134,10 @@ Target WordsReader::wall(std::size_t start) {
         const std::size_t at = this->at();
         article();
         // "the windows", of those in one wall
-        int together = -1;
-        if (take({"windows"}))
-            for (const Opening& o : room.openings)
-                if (o.kind == OpeningKind::window)
-                    together = together == -1 || together == o.wall ? o.wall : -2;
-        const auto index = together >= 0 ? std::optional(together) : wallIn(target(false), room);
+        auto index =
+            take({"windows"}) ? onlyWallOf(OpeningKind::window, room) : std::optional<int>();
+        if (!index)
+            index = wallIn(target(false), room);
         if (!index)
             fail(at, at_ - at, "that is in no wall", has);
         if (!facing)
@@ -365,12 +363,8 @@ Target WordsReader::target(bool pieces) {
          {std::tuple{"window wall", OpeningKind::window, Target::Is::window},
           std::tuple{"door wall", OpeningKind::door, Target::Is::door}})
         if (take({word})) {
-            int together = -1;
-            for (const Opening& o : room.openings)
-                if (o.kind == kind)
-                    together = together == -1 || together == o.wall ? o.wall : -2;
-            if (together >= 0)
-                return wallTarget(together);
+            if (const auto all = onlyWallOf(kind, room))
+                return wallTarget(*all);
             at_ = start;
             take({"window", "door"});
             const auto index = wallIn(
@@ -485,7 +479,7 @@ Target WordsReader::target(bool pieces) {
         failAhead("what it refers to is missing here", "name a wall, an opening or a piece");
     if (pieces)
         noneYet();
-    failAhead(worded("I don't know “{}”", ahead()));
+    unknownAhead(worded("I don't know “{}”", ahead()));
 }
 
 std::vector<int> endChairs(const Scheme& scheme) {

@@ -12,6 +12,7 @@
 #include "measure/text.h"
 #include "measure/texts.h"
 #include "room/facts.h"
+#include "scheme/on_wall.h"
 #include "scheme/spoken.h"
 
 #include <algorithm>
@@ -419,23 +420,14 @@ namespace {
 
 /// "against wall C, 12\" from wall D": by the two walls that are nearest. Empty in an open room.
 std::string standsWhere(const Scene& scene, int id, const Wording& say) {
-    const Placed* there = scene.inPlan(id);
-    std::vector<std::pair<double, int>> walls;
-    for (std::size_t i = 0; there != nullptr && i < scene.room->walls.size(); ++i) {
-        const Wall& w = scene.room->walls[i];
-        walls.emplace_back(gapBetween(there->shape, stretch({w.start, w.end})).apart.mm(),
-                           static_cast<int>(i));
-    }
-    std::sort(walls.begin(), walls.end());
     std::vector<std::string> parts;
     constexpr double touching = 0.5; // mm
-    for (std::size_t i = 0; i < std::min<std::size_t>(2, walls.size()); ++i) {
-        const auto wall = spoken(wallTarget(walls[i].second), say);
-        parts.push_back(walls[i].first < touching
-                            ? worded("against {}", wall)
-                            : worded("{} from {}",
-                                     writeGap(Length::millimetres(walls[i].first), say.notation),
-                                     wall));
+    for (const WallNear& near : wallsNear(scene, id)) {
+        const auto wall = spoken(wallTarget(near.wall), say);
+        if (parts.size() < 2)
+            parts.push_back(near.gap.mm() < touching
+                                ? worded("against {}", wall)
+                                : worded("{} from {}", writeGap(near.gap, say.notation), wall));
     }
     return fmt::format("{}", fmt::join(parts, ", "));
 }

@@ -39,12 +39,8 @@ Result<SchemeSummary> summaryOf(const Project& job, std::size_t index) {
                 out.cost = out.cost.value_or(0) + *p.cost;
                 ++out.priced;
             }
-    double taken = 0;
-    for (const Piece& p : scheme.pieces)
-        if (p.kind->takesFloor())
-            taken += footprintArea(p);
     const double floor = out.scene->room->floorArea();
-    out.floorTaken = floor > 0 ? taken / floor : 0;
+    out.floorTaken = floor > 0 ? floorTaken(scheme) / floor : 0;
     return out;
 }
 

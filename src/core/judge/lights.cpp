@@ -49,11 +49,7 @@ std::optional<std::size_t> under(const CeilingContext& c, Vec2 at) {
 /// Room for a light under a ceiling as high as this: so much more for every so much over the usual.
 Band bandUnder(const CeilingContext& c, Length ceiling) {
     Band band = c.band;
-    const Length usual = c.rule.setting("usual ceiling");
-    if (ceiling <= usual)
-        return band;
-    const double more = (ceiling - usual) / c.rule.setting("more ceiling");
-    const double by = more * c.rule.setting("more drop").mm();
+    const double by = raisedUnder(c.rule, ceiling).mm();
     for (auto* bound : {&band.low, &band.high, &band.bestLow, &band.bestHigh})
         if (*bound)
             **bound += by;

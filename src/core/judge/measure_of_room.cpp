@@ -41,10 +41,7 @@ void judgeScale(const FloorContext& c) {
     const double floor = room.floorArea();
     if (floor <= 0 || c.scene.placed.empty())
         return;
-    double taken = 0;
-    for (std::size_t i = 0; i < c.scene.placed.size(); ++i)
-        if (c.scene.piece(i).kind->takesFloor())
-            taken += footprintArea(c.scene.piece(i));
+    const double taken = floorTaken(*c.scene.scheme);
     Band band;
     band.high = c.rule.number("of the floor");
     c.add(0, roomTarget(), Amount::ratio(taken / floor), band, room.middle(), room.middle());

@@ -15,6 +15,14 @@ double footprintArea(const Piece& p) {
     return std::abs(signedArea(outline(p.shape(), Length::millimetres(1))));
 }
 
+double floorTaken(const Scheme& scheme) {
+    double taken = 0;
+    for (const Piece& p : scheme.pieces)
+        if (p.kind->takesFloor())
+            taken += footprintArea(p);
+    return taken;
+}
+
 ZonesFacts zonesOf(const FloorView& scene) {
     ZonesFacts out;
     for (const Zone& z : scene.scheme->zones) {

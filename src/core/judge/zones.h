@@ -11,6 +11,9 @@ namespace mezzet {
 /// The area of a piece's footprint, mm²; rounded corners taken off.
 [[nodiscard]] double footprintArea(const Piece&);
 
+/// What furniture takes of the floor, mm²; what lies flat takes none.
+[[nodiscard]] double floorTaken(const Scheme&);
+
 /// A zone in its place.
 struct ZoneFacts {
     std::string name;

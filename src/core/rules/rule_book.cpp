@@ -455,6 +455,12 @@ Band artCentreBand(const Rule& rule, const Judgement& judgement) {
     return {(*at - spare).mm(), (*at + spare).mm(), {}, {}};
 }
 
+Length raisedUnder(const Rule& rule, Length ceiling) {
+    const Length over = ceiling - rule.setting("usual ceiling");
+    return over > Length{} ? rule.setting("more drop") * (over / rule.setting("more ceiling"))
+                           : Length{};
+}
+
 Length eyeLevel(const RuleBook& book, const Judgement& judgement) {
     const Rule* rule = book.byId("art-centre");
     if (rule == nullptr)

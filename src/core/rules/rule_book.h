@@ -95,7 +95,8 @@ inline constexpr std::string_view habitIds[] = {
     "front-legs-least",  "group-gap",      "shelves-apart",      "legs-come-off",
     "seats-apart",       "rug-past-table", "pendant-over-table", "rug-border",
     "rug-pad",           "rug-leg",        "cut-allowance",      "above-at-most",
-    "stair-nosing",      "step",           "step-slight"};
+    "stair-nosing",      "step",           "step-slight",        "curtain-past-least",
+    "curtain-past",      "curtain-over",   "curtain-over-least", "curtain-under-ceiling"};
 
 /// What a shelf is made of.
 struct ShelfMaterial {
@@ -181,6 +182,9 @@ struct Judgement {
 /// eye, about the eye height of who looks (0.936 of stature, Drillis and Contini), within the
 /// rule's "spare". A band of the job's own wins.
 [[nodiscard]] Band artCentreBand(const Rule&, const Judgement&);
+/// How much higher a light hangs over a table under a ceiling over the usual: so much more for
+/// every so much, by the rule's “usual ceiling”, “more ceiling” and “more drop”.
+[[nodiscard]] Length raisedUnder(const Rule&, Length ceiling);
 /// The height to hang a centre at: the middle of that band.
 [[nodiscard]] Length eyeLevel(const RuleBook&, const Judgement&);
 

@@ -1,5 +1,6 @@
 #include "scheme/on_wall.h"
 
+#include "geometry/gap.h"
 #include "scheme/faces.h"
 #include "scheme/surfaces.h"
 
@@ -236,6 +237,19 @@ std::optional<int> wallBehind(const Scene& scene, int piece) {
         }
     }
     return best;
+}
+
+std::vector<WallNear> wallsNear(const Scene& scene, int piece) {
+    const Placed* there = scene.inPlan(piece);
+    std::vector<WallNear> out;
+    for (std::size_t i = 0; there != nullptr && i < scene.room->walls.size(); ++i) {
+        const Wall& w = scene.room->walls[i];
+        out.push_back(
+            {static_cast<int>(i), gapBetween(there->shape, stretch({w.start, w.end})).apart});
+    }
+    std::stable_sort(out.begin(), out.end(),
+                     [](const WallNear& a, const WallNear& b) { return a.gap < b.gap; });
+    return out;
 }
 
 Box groupBox(const Scheme& scheme, int group) {

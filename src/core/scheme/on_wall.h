@@ -55,6 +55,14 @@ struct Standing {
 /// within reach. Of what hangs, its wall.
 [[nodiscard]] std::optional<int> wallBehind(const Scene&, int piece);
 
+/// The room's walls by how far a piece's outline is from each, the nearest first. None for what is
+/// in no plan.
+struct WallNear {
+    int wall = 0;
+    Length gap;
+};
+[[nodiscard]] std::vector<WallNear> wallsNear(const Scene&, int piece);
+
 /// The outline of what is kept in a group about its centre: sizes and offsets of its members.
 [[nodiscard]] Box groupBox(const Scheme&, int group);
 

@@ -15,6 +15,7 @@
 #include "measure/texts.h"
 #include "scheme/on_wall.h"
 #include "scheme/spoken.h"
+#include "speech/meant_words.h"
 #include "speech/questions.h"
 #include "ways/path.h"
 
@@ -405,18 +406,6 @@ Answer seatsAt(const Asking& a, int id, int wanted) {
     return out;
 }
 
-/// The only table people sit in to; 0 when there is none or several.
-int onlyTable(const Asking& a) {
-    int found = 0;
-    for (const Piece& p : a.job.scheme().pieces)
-        if (p.kind->role == Role::diningTable) {
-            if (found != 0)
-                return 0;
-            found = p.id;
-        }
-    return found;
-}
-
 /// "is there room for 8?", "can 6 sit at the supper table?"
 std::optional<Answer> roomFor(Asking& a) {
     const std::size_t start = a.in.at();
@@ -437,7 +426,8 @@ std::optional<Answer> roomFor(Asking& a) {
     } else {
         a.in.take({"in here", "here", "to dinner", "for dinner"});
         a.end();
-        id = onlyTable(a);
+        if (const Piece* table = onlyDiningTable(a.job))
+            id = table->id;
     }
     const auto& book = *a.job.library.book;
     if (id != 0 && a.scene->pieceById(id)->kind->isSatInTo())
@@ -486,68 +476,6 @@ std::optional<Answer> howMany(Asking& a) {
     return out;
 }
 
-/// "what is wrong?", "why is this red?", "is the sofa ok?"
-std::optional<Answer> whatIsWrong(Asking& a) {
-    const auto began = a.in.since(0);
-    int id = 0;
-    const bool whole = began.starts_with("what");
-    if (whole) {
-        if (a.in.take({"with", "about"})) {
-            a.in.article();
-            if (!a.in.take({"the room", "room", "this room", "this plan", "plan", "it all",
-                            "everything", "layout", "this layout"}))
-                id = a.piece();
-        } else {
-            a.in.take({"here", "in here", "first", "next"});
-        }
-    } else {
-        a.in.take({"is", "are"});
-        a.in.article();
-        if (a.in.take({"room", "everything", "all"})) {
-            id = 0;
-        } else {
-            id = a.piece();
-        }
-        // "is the table too far from the sofa?": the distance, and what the rules say of it.
-        if (id != 0 && a.in.take({"too far from", "too close to", "too near", "far enough from",
-                                  "close enough to", "near enough to", "too far away from"}))
-            return howFarFrom(a, pieceTarget(id));
-        if (!a.in.take({"red", "marked", "wrong", "not right", "bad", "in red", "flagged", "ok",
-                        "okay", "right", "fine", "all right", "alright", "good", "amber", "orange",
-                        "to mend", "well placed"}))
-            return {};
-    }
-    a.end();
-    const auto all = judge(*a.scene, *a.job.library.book, a.job.judgement);
-    std::vector<const Reading*> own;
-    for (const Reading* r : toMendByWeight(all))
-        if (id == 0 || r->isAbout(id))
-            own.push_back(r);
-    Answer out;
-    if (id != 0)
-        out.about = {id};
-    if (own.empty()) {
-        out.words = id == 0
-                        ? worded("Nothing is to mend")
-                        : worded("{}: nothing is to mend about it", a.scene->pieceById(id)->name);
-        return out;
-    }
-    constexpr std::size_t most = 3;
-    for (std::size_t i = 0; i < std::min(most, own.size()); ++i) {
-        auto sentence = sentenceOf(*own[i], a.wording());
-        while (sentence.ends_with("."))
-            sentence.pop_back();
-        out.words += (i == 0 ? "" : ". ") + sentence;
-        if (own[i]->rule->seenInPlan || !own[i]->surface.isFloor())
-            out.marks.push_back({own[i]->surface, own[i]->at[0], own[i]->at[1], ""});
-        if (id == 0 && own[i]->piece != 0)
-            out.about.push_back(own[i]->piece);
-    }
-    if (own.size() > most)
-        out.words += worded(", and {} more", own.size() - most);
-    return out;
-}
-
 } // namespace
 
 const std::vector<Question>& adviceQuestions() {
@@ -588,11 +516,6 @@ const std::vector<Question>& adviceQuestions() {
          &howMany,
          "how many a table or a seat takes; how many seats there are",
          "how many seats are there?"},
-        {{"what is wrong", "what's wrong", "whats wrong", "what is to mend", "what should i mend",
-          "what should i fix", "what is not right", "why is", "why are", "is", "are", "why"},
-         &whatIsWrong,
-         "what is to mend, of all or of one piece, and why",
-         "what is wrong?; why is sofa red?; is sofa ok?"},
     };
     return all;
 }

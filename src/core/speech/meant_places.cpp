@@ -30,6 +30,26 @@ std::vector<const Piece*> twoNamed(const std::string& words, const Project& job)
     return out.size() == 2 && out[0] != out[1] ? out : std::vector<const Piece*>();
 }
 
+/// Two that words name, and where both stand on the floor; false for all else.
+struct TwoStand {
+    std::vector<const Piece*> two;
+    ScenePtr scene;
+    const Placed* one = nullptr;
+    const Placed* other = nullptr;
+    explicit operator bool() const { return one != nullptr && other != nullptr; }
+};
+TwoStand twoStanding(const std::string& words, const Project& job) {
+    TwoStand out;
+    out.two = twoNamed(words, job);
+    const auto scene = out.two.empty() ? Result<ScenePtr>(Problem{}) : sceneOf(job);
+    if (!scene)
+        return out;
+    out.scene = *scene;
+    out.one = standing(**scene, *out.two[0]);
+    out.other = standing(**scene, *out.two[1]);
+    return out;
+}
+
 /// "turn the chairs toward each other", "sofa and loveseat face each other"
 void towardEachOther(const std::string& line, const Project& job, std::vector<std::string>& out) {
     if (!mentions(line, {"each other", "one another"}))
@@ -41,19 +61,14 @@ void towardEachOther(const std::string& line, const Project& job, std::vector<st
     std::smatch found;
     if (!std::regex_match(line, found, words))
         return;
-    const auto two = twoNamed(found[1], job);
-    const auto scene = sceneOf(job);
-    const Placed* one = two.empty() || !scene ? nullptr : standing(**scene, *two[0]);
-    const Placed* other = one != nullptr ? standing(**scene, *two[1]) : nullptr;
-    if (other == nullptr)
+    const auto stand = twoStanding(found[1], job);
+    if (!stand)
         return;
     // The one looks at the other by a tie; the other is turned, so that the two go round in no
     // loop.
-    const Pose plain{};
-    const Angle turn =
-        (directionOf(one->pose.at - other->pose.at) - directionOf(plain.front())).normalised();
-    out.push_back(fmt::format("{1} turned {2:.1f}; then face {0} to {1}", two[0]->name,
-                              two[1]->name, turn.inDegrees()));
+    const Angle turn = turnToFace(stand.one->pose.at - stand.other->pose.at);
+    out.push_back(fmt::format("{1} turned {2:.1f}; then face {0} to {1}", stand.two[0]->name,
+                              stand.two[1]->name, turn.inDegrees()));
 }
 
 /// "move the chairs closer together", "bed and desk 20 further apart": each by half, along the line
@@ -125,16 +140,14 @@ void together(const std::string& line, const Project& job, std::vector<std::stri
     std::smatch found;
     if (!std::regex_match(line, found, words))
         return;
-    const auto two = twoNamed(found[1], job);
-    const auto scene = sceneOf(job);
-    const Placed* one = two.empty() || !scene ? nullptr : standing(**scene, *two[0]);
-    const Placed* other = one != nullptr ? standing(**scene, *two[1]) : nullptr;
-    if (other == nullptr)
+    const auto stand = twoStanding(found[1], job);
+    if (!stand)
         return;
-    const bool left = dot(other->pose.at - one->pose.at, one->pose.right()) > 0;
+    const Pose& one = stand.one->pose;
+    const bool left = dot(stand.other->pose.at - one.at, one.right()) > 0;
     // Right and left are as one faces it.
-    out.push_back(
-        fmt::format("{} 0 {} of {}", two[1]->name, left ? "left" : "right", two[0]->name));
+    out.push_back(fmt::format("{} 0 {} of {}", stand.two[1]->name, left ? "left" : "right",
+                              stand.two[0]->name));
 }
 
 /// "leave 5 between the bookcases", "close the gaps between the shelves": each so far from the one
@@ -355,6 +368,36 @@ void betweenAndTheWall(const std::string& line, const Project& job, std::vector<
         out.push_back(fmt::format("{}{} and wall {}", found[1].str(), of->name, best->name));
 }
 
+/// "pull the armchair 40 out of the corner": off both walls that meet there.
+void outOfCorner(const std::string& line, const Project& job, std::vector<std::string>& out) {
+    if (!mentions(line, {"corner"}))
+        return;
+    static const auto words = meaning(
+        "(?:pull|move|bring|slide|push|take|ease|get) (.+?)(?: (?:by )?([0-9].*?))? (?:out of|away "
+        "from|off|out from|from) (?:the|its|that) corner(?: (?:by )?([0-9].*?))?(?: a "
+        "(?:bit|little))?");
+    std::smatch found;
+    if (!std::regex_match(line, found, words))
+        return;
+    const auto it = standsNamed(found[1], job);
+    if (!it)
+        return;
+    const auto said = found[2].matched ? found[2].str() : found[3].str();
+    const auto read = said.empty() ? Result<Length>(job.library.book->habit("step"))
+                                   : readLength(said, job.notation.units);
+    if (!read)
+        return;
+    // The corner it stands in is the nearest.
+    const auto& walls = job.room->walls;
+    const auto off = [&](const Wall& w) { return norm(it.there->pose.at - w.start); };
+    const auto best = std::min_element(
+        walls.begin(), walls.end(), [&](const Wall& a, const Wall& b) { return off(a) < off(b); });
+    const auto& before = best == walls.begin() ? walls.back() : *(best - 1);
+    out.push_back(
+        fmt::format("move {0} {1} away from wall {2}; then move {0} {1} away from wall {3}",
+                    it.piece->name, write(*read, job.notation), before.name, best->name));
+}
+
 /// "between the window and the corner": the corner of its wall that is farther off, or the one on
 /// the side that is said.
 void betweenAndCorner(const std::string& line, const Project& job, std::vector<std::string>& out) {
@@ -400,26 +443,15 @@ void awayFromTheWall(const std::string& line, const Project& job, std::vector<st
     std::smatch found;
     if (!std::regex_match(line, found, words))
         return;
-    const Piece* p = pieceNamed(found[1], job);
-    const auto scene = sceneOf(job);
-    const Placed* there = p != nullptr && scene ? (*scene)->fromAbove(p->id) : nullptr;
-    if (there == nullptr || wallBehind(**scene, p->id))
+    const auto it = standsNamed(found[1], job);
+    if (!it || wallBehind(*it.scene, it.piece->id))
         return;
-    const Wall* near = nullptr;
-    double least = 0;
-    for (const Wall& w : job.room->walls) {
-        const double off = -extent(there->shape, -w.inward()) - dot(w.start, w.inward());
-        if (near == nullptr || off < least) {
-            near = &w;
-            least = off;
-        }
-    }
+    const auto near = wallsNear(*it.scene, it.piece->id);
     const auto said = found[2].matched ? found[2].str() : found[3].str();
-    const auto by = !said.empty()                  ? said
-                    : isMetric(job.notation.units) ? std::string("15 cm")
-                                                   : std::string("6 in");
-    if (near != nullptr)
-        out.push_back(fmt::format("move {} {} away from wall {}", p->name, by, near->name));
+    const auto by = said.empty() ? write(job.library.book->habit("step"), job.notation) : said;
+    if (!near.empty())
+        out.push_back(fmt::format("move {} {} away from wall {}", it.piece->name, by,
+                                  wallName(near.front().wall)));
 }
 
 /// "space the bookcase and the sideboard evenly on wall C": the same free wall before, between and
@@ -491,9 +523,10 @@ void onTheSideOf(const std::string& line, const Project& job, std::vector<std::s
 } // namespace
 
 std::vector<Meaning> meaningsOfPlace() {
-    return {onTopByHung,     curtainsAtTheWindow, betweenAndTheWall, onTheSideOf,    spreadOnWall,
-            awayFromTheWall, betweenAndCorner,    towardEachOther,   gapsBetween,    together,
-            closerTogether,  copyAcross,          anglesToward,      hungBeforePiece};
+    return {onTopByHung,     curtainsAtTheWindow, betweenAndTheWall, onTheSideOf,
+            spreadOnWall,    awayFromTheWall,     betweenAndCorner,  outOfCorner,
+            towardEachOther, gapsBetween,         together,          closerTogether,
+            copyAcross,      anglesToward,        hungBeforePiece};
 }
 
 } // namespace mezzet

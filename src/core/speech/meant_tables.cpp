@@ -1,4 +1,4 @@
-// Chairs and benches at tables by where they stand, lights in rows, curtains by their windows.
+// Chairs, benches and rugs at tables by where they stand; which way a table or a desk lies.
 #include "edit/arrange.h"
 #include "edit/words_reader.h"
 #include "measure/text.h"
@@ -20,16 +20,7 @@ const Piece* tableTold(const std::string& words, const Project& job) {
     if (const Piece* one = pieceNamed(words, job))
         return one;
     static const auto any = meaning("(?:the |my |our )?(?:dining |supper |kitchen )?table");
-    if (!std::regex_match(words, any))
-        return nullptr;
-    const Piece* only = nullptr;
-    for (const Piece& p : job.scheme().pieces)
-        if (p.kind->role == Role::diningTable) {
-            if (only != nullptr)
-                return nullptr;
-            only = &p;
-        }
-    return only;
+    return std::regex_match(words, any) ? onlyDiningTable(job) : nullptr;
 }
 
 /// The chairs at a table's places.
@@ -72,6 +63,16 @@ Sides sidesOf(const Piece& table, const Project& job, const Scene& scene) {
     return out;
 }
 
+/// The chairs at a table's short ends.
+std::vector<const Piece*> atEndsOf(const Piece& table, const Project& job) {
+    const auto ends = endChairs(job.scheme());
+    auto out = chairsAt(table, job);
+    std::erase_if(out, [&](const Piece* c) {
+        return std::find(ends.begin(), ends.end(), c->id) == ends.end();
+    });
+    return out;
+}
+
 /// "remove the chair at the head of the table", "take away the end chairs": those at its short
 /// sides, of a table that is longer than it is deep.
 void chairsAtEnds(const std::string& line, const Project& job, std::vector<std::string>& out) {
@@ -95,14 +96,11 @@ void chairsAtEnds(const std::string& line, const Project& job, std::vector<std::
     const auto scene = sceneOf(job);
     if (table == nullptr || !scene)
         return;
-    const Sides sides = sidesOf(*table, job, **scene);
     std::vector<const Piece*> chosen;
     if (ends) {
-        const bool wide = table->size.width >= table->size.depth;
-        chosen = wide ? sides.left : sides.front;
-        const auto& other = wide ? sides.right : sides.behind;
-        chosen.insert(chosen.end(), other.begin(), other.end());
+        chosen = atEndsOf(*table, job);
     } else {
+        const Sides sides = sidesOf(*table, job, **scene);
         const auto which = foldCase(found[2].str());
         if (which == "left" || which == "right")
             chosen = which == "left" ? sides.left : sides.right;
@@ -122,53 +120,35 @@ void chairsAtEnds(const std::string& line, const Project& job, std::vector<std::
         out.push_back(fmt::format("{} {}", found[1].str(), namesOf(chosen)));
 }
 
-/// "put chairs at the ends of the table": one at each, of the kind that is there.
-void chairsToEnds(const std::string& line, const Project& job, std::vector<std::string>& out) {
-    if (!mentions(line, {"chair"}))
-        return;
-    static const auto words = meaning(
-        "(?:(?:put|place|add|set|have) )?(?:some |two |2 |a pair of |a |extra |more |two more )?"
-        "(?:dining )?chairs? (?:at|on) (?:the |both |each |either )(?:of the )?(?:ends?|heads?)(?: "
-        "and foot)?(?: of (.+))?");
-    std::smatch found;
-    if (!std::regex_match(line, found, words))
-        return;
-    const Piece* table = tableTold(found[1].matched ? found[1].str() : "the table", job);
-    const KindPtr kind =
-        table != nullptr && table->kind->isSatInTo() ? usualChair(job, table->id) : nullptr;
-    if (kind)
-        out.push_back(fmt::format("two {}s at each end of {}", foldCase(kind->name), table->name));
-}
-
-/// "use carvers at the two ends": in place of the chairs that stand there.
+/// "use carvers at the two ends": in place of the chairs that stand there. "put chairs at the
+/// ends": one more at each.
 void chairsOfEnds(const std::string& line, const Project& job, std::vector<std::string>& out) {
     if (!mentions(line, {"end", "head"}))
         return;
-    static const auto words = meaning("(?:use|put|have|place|set|try) (?:two |2 |a pair of "
-                                      ")?(.+?)s? (?:at|on|for) (?:the |both |each "
-                                      ")?(?:two |both )?(?:of the )?(?:ends?|heads?)(?: of (.+))?");
+    static const auto words = meaning("(?:(?:use|put|place|add|have|set|try) )?(?:some |extra "
+                                      "|more |two more |two |2 |a pair of |a )?"
+                                      "(.+?)s? (?:at|on|for) (?:the |both |each |either )(?:two "
+                                      "|both )?(?:of the )?(?:ends?|heads?)"
+                                      "(?: and foot)?(?: of (.+))?");
+    static const auto any = meaning("(?:dining )?chair");
     std::smatch found;
     if (!std::regex_match(line, found, words))
         return;
-    const KindPtr kind = nounIn(found[1].str(), job);
     const Piece* table = tableTold(found[2].matched ? found[2].str() : "the table", job);
-    const auto scene = sceneOf(job);
-    if (!kind || !kind->isSeat() || table == nullptr || !scene)
+    if (table == nullptr || !table->kind->isSatInTo())
         return;
-    const Sides sides = sidesOf(*table, job, **scene);
-    const bool wide = table->size.width >= table->size.depth;
-    auto gone = wide ? sides.left : sides.front;
-    const auto& other = wide ? sides.right : sides.behind;
-    gone.insert(gone.end(), other.begin(), other.end());
-    if (gone.empty()) {
-        out.push_back(fmt::format("two {}s at each end of {}", foldCase(kind->name), table->name));
+    const bool usual = std::regex_match(found[1].first, found[1].second, any);
+    const KindPtr kind = usual ? usualChair(job, table->id) : nounIn(found[1].str(), job);
+    if (!kind || !kind->isSeat())
         return;
-    }
+    const auto gone = usual ? std::vector<const Piece*>() : atEndsOf(*table, job);
     std::string all;
     for (const Piece* p : gone)
         all += fmt::format("{}replace {} by a {}", all.empty() ? "" : "; then ", p->name,
                            foldCase(kind->name));
-    out.push_back(std::move(all));
+    out.push_back(gone.empty()
+                      ? fmt::format("two {}s at each end of {}", foldCase(kind->name), table->name)
+                      : all);
 }
 
 /// "make the table longer so ten fit": as long as so many need, and seated with them.
@@ -192,15 +172,7 @@ void longEnoughFor(const std::string& line, const Project& job, std::vector<std:
         !WordsReader(number, job).takeCount(count) || count < 1 || count > mostAtTable)
         return;
     Piece wanted = *table;
-    const Length each = elbowRoom(job);
-    const Length step = isMetric(job.notation.units) ? Length::centimetres(10) : Length::inches(6);
-    const bool round =
-        table->footprint.form == FootprintForm::oval && table->size.width == table->size.depth;
-    for (int i = 0; i < 100 && seatsBy(wanted, each) < count; ++i) {
-        wanted.size.width = wanted.size.width + step;
-        if (round)
-            wanted.size.depth = wanted.size.width;
-    }
+    enlargeFor(wanted, count, job);
     const auto seat = fmt::format("seat {} with {}", table->name, count);
     out.push_back(wanted.size == table->size
                       ? seat
@@ -220,9 +192,7 @@ void rugForTable(const std::string& line, const Project& job, std::vector<std::s
     std::smatch found;
     if (!std::regex_match(line, found, words))
         return;
-    const Piece* table = pieceNamed(found[2], job);
-    if (table == nullptr)
-        table = tableTold(found[2].str(), job);
+    const Piece* table = tableTold(found[2], job);
     if (table == nullptr || table->kind->isSeat())
         return;
     const Length past = job.library.book->habit("rug-past-table") * 2;
@@ -301,13 +271,12 @@ void longSideFaces(const std::string& line, const Project& job, std::vector<std:
         return;
     }
     const auto t = targetNamed(found[3], job);
-    const auto scene = sceneOf(job);
-    const Placed* there = scene ? (*scene)->fromAbove(p->id) : nullptr;
-    if (!t || there == nullptr)
+    const auto it = standsNamed(found[1], job);
+    if (!t || !it)
         return;
-    const Vec2 to = unit(middleOf(*t, **scene) - there->pose.at);
+    const Vec2 to = unit(middleOf(*t, *it.scene) - it.there->pose.at);
     // It is turned a quarter only where it doesn't lie so already.
-    if (std::abs(dot(there->pose.front(), to)) > std::abs(dot(there->pose.right(), to)))
+    if (std::abs(dot(it.there->pose.front(), to)) > std::abs(dot(it.there->pose.right(), to)))
         out.push_back(fmt::format("turn {} 90", p->name));
 }
 
@@ -323,182 +292,24 @@ void sitterFaces(const std::string& line, const Project& job, std::vector<std::s
     std::smatch found;
     if (!std::regex_match(line, found, words))
         return;
-    const Piece* p = pieceNamed(found[1], job);
-    const auto scene = sceneOf(job);
-    const Placed* there = p != nullptr && scene ? (*scene)->fromAbove(p->id) : nullptr;
-    const auto t = there != nullptr ? targetNamed(found[2], job) : std::nullopt;
+    const auto it = standsNamed(found[1], job);
+    const auto t = it ? targetNamed(found[2], job) : std::nullopt;
     if (!t)
         return;
     // Of a seat it is the seat that looks there.
-    if (!p->kind->isSatInTo()) {
-        out.push_back(fmt::format("turn {} to face {}", p->name, found[2].str()));
+    if (!it.piece->kind->isSatInTo()) {
+        out.push_back(fmt::format("turn {} to face {}", it.piece->name, found[2].str()));
         return;
     }
-    const Pose plain{};
-    const Angle turn =
-        (directionOf(there->pose.at - middleOf(*t, **scene)) - directionOf(plain.front()))
-            .normalised();
-    out.push_back(fmt::format("{} turned {:.1f}", p->name, turn.inDegrees()));
-}
-
-/// "six recessed lights in two rows", "recessed lights in a grid": rows along the longest wall,
-/// each as far from its neighbour as twice from the wall; without a number by the floor's area.
-void lightsInRows(const std::string& line, const Project& job, std::vector<std::string>& out) {
-    if (!mentions(line, {"light", "can", "spot", "downlight"}))
-        return;
-    static const auto words = meaning(
-        "(?:(?:put|place|add|set|have|spread|space) "
-        ")?(?:(an?|one|two|three|four|five|six|seven|eight|"
-        "nine|ten|eleven|twelve|[0-9]+) )?(?:small )?(?:recessed (?:can )?lights|can lights|cans|"
-        "downlights|down lights|recessed cans|spotlights|spots|pot lights)(?:,? (?:evenly|spread|"
-        "spaced|in the ceiling|on the ceiling|across the ceiling|in the room|over the room|in an? "
-        "(?:even )?grid|in rows|evenly spaced|spread out|out|(?:in )?(one|two|three|2|3) rows?(?: "
-        "of "
-        "(?:[0-9]+|two|three|four|five|six))?|over the whole room|around the room))*");
-    std::smatch found;
-    if (!std::regex_match(line, found, words) || !job.room->closed)
-        return;
-    int count = 0;
-    if (found[1].matched) {
-        const std::string number = foldCase(found[1].str());
-        if (number == "a" || number == "an" || !WordsReader(number, job).takeCount(count))
-            return;
-    }
-    if (count == 0) {
-        out.emplace_back("light this room evenly");
-        return;
-    }
-    int rows = 0;
-    if (const auto said = found[2]; said.matched)
-        rows = said.str() == "2" || foldCase(said.str()) == "two"     ? 2
-               : said.str() == "3" || foldCase(said.str()) == "three" ? 3
-                                                                      : 1;
-    const auto& walls = job.room->walls;
-    const auto longest =
-        std::max_element(walls.begin(), walls.end(),
-                         [](const Wall& a, const Wall& b) { return a.length() < b.length(); });
-    const Box room = job.room->bounds();
-    const double depth = std::abs(longest->inward().x) * room.size().x +
-                         std::abs(longest->inward().y) * room.size().y;
-    // As square a grid as the number allows: no cell is more than twice as long as wide, if it can
-    // be; at most three rows.
-    for (int r = 1; rows == 0 && r <= 3; ++r)
-        if (count % r == 0 && (longest->length().mm() / (count / r)) >= depth / r * 0.75)
-            rows = r;
-    for (int r = 3; rows == 0 && r >= 1; --r)
-        if (count % r == 0)
-            rows = r;
-    if (rows == 0 || count % rows != 0)
-        return;
-    const int each = count / rows;
-    const auto length = [&](double mm) {
-        const bool metric = isMetric(job.notation.units);
-        return write(metric ? Length::centimetres(std::round(mm / 10))
-                            : Length::inches(std::round(mm / 25.4)),
-                     job.notation);
-    };
-    std::string all;
-    for (int r = 0; r < rows; ++r) {
-        const double off = depth / rows * (r + 0.5);
-        const auto one =
-            each == 1
-                ? fmt::format("recessed light {} from wall {}, centred on wall {}", length(off),
-                              longest->name, longest->name)
-                : fmt::format("{} recessed lights {} from wall {}, {} apart", each, length(off),
-                              longest->name, length(longest->length().mm() / each));
-        all += (all.empty() ? "" : "; then ") + one;
-    }
-    out.push_back(std::move(all));
-}
-
-/// "hang curtains high and wide": a pole near the ceiling, well past the sides of each window.
-void highAndWide(const std::string& line, const Project& job, std::vector<std::string>& out) {
-    if (!mentions(line, {"wide", "ceiling", "height"}))
-        return;
-    static const auto words =
-        meaning("(?:(?:put|hang|add) )?(?:the )?(?:curtains?|drapes|drapery|curtain panels)(?: "
-                "(?:at|on|over|for) "
-                "(.+?))?,? (?:from )?(?:up )?(high and wide|floor[- ]to[- ]ceiling|ceiling[- ]to[- "
-                "]floor|full "
-                "height)(?: (?:at|on|over|of|for) (.+))?");
-    static const auto first =
-        meaning("(?:(?:put|hang|add) )?(?:the )?()(floor[- ]to[- ]ceiling|ceiling[- ]to[- ]floor|"
-                "full[- ]height) (?:curtains?|drapes|drapery|curtain panels)(?: "
-                "(?:at|on|over|of|for) (.+))?");
-    std::smatch found;
-    if (!std::regex_match(line, found, words) && !std::regex_match(line, found, first))
-        return;
-    const bool whole = !foldCase(found[2].str()).starts_with("high");
-    const auto told = found[1].length() > 0 ? found[1].str() : found[3].str();
-    static const auto every =
-        meaning("(?:each|every|all|both|the|all the|both the|the two)(?: of the)? windows?(?: "
-                "(?:on|in|of) (?:the )?wall ([a-z]))?");
-    const auto one = told.empty() ? std::nullopt : targetNamed(told, job, false);
-    std::smatch several;
-    if (!told.empty() && !one && !std::regex_match(told, several, every))
-        return;
-    const auto wall = !one && !told.empty() && several[1].matched
-                          ? wallIndex(foldCase(several[1].str()))
-                          : std::nullopt;
-    const bool metric = isMetric(job.notation.units);
-    const auto past = metric ? Length::centimetres(30) : Length::inches(12);
-    const auto under = whole ? Length{} : metric ? Length::centimetres(10) : Length::inches(4);
-    const auto foot = metric ? Length::centimetres(1) : Length::inches(0.5);
-    std::string all;
-    for (const Opening& o : job.room->openings) {
-        if (o.kind != OpeningKind::window || (one && !(targetOf(o) == *one)) ||
-            (wall && o.wall != *wall))
-            continue;
-        all += fmt::format("{}add curtains {} wide {} high on {}", all.empty() ? "" : "; then ",
-                           write(o.width + past * 2, job.notation),
-                           write(job.room->ceiling - under - foot, job.notation), o.name());
-    }
-    if (!all.empty())
-        out.push_back(std::move(all));
-}
-
-/// "pull the armchair 40 out of the corner": off both walls that meet there.
-void outOfCorner(const std::string& line, const Project& job, std::vector<std::string>& out) {
-    if (!mentions(line, {"corner"}))
-        return;
-    static const auto words = meaning(
-        "(?:pull|move|bring|slide|push|take|ease|get) (.+?)(?: (?:by )?([0-9].*?))? (?:out of|away "
-        "from|off|out from|from) (?:the|its|that) corner(?: (?:by )?([0-9].*?))?(?: a "
-        "(?:bit|little))?");
-    std::smatch found;
-    if (!std::regex_match(line, found, words))
-        return;
-    const Piece* p = pieceNamed(found[1], job);
-    const auto scene = sceneOf(job);
-    const Placed* there = p != nullptr && scene ? (*scene)->fromAbove(p->id) : nullptr;
-    if (there == nullptr)
-        return;
-    const auto said = found[2].matched ? found[2].str() : found[3].str();
-    Length by = isMetric(job.notation.units) ? Length::centimetres(15) : Length::inches(6);
-    if (!said.empty()) {
-        const auto l = readLength(said, job.notation.units);
-        if (!l)
-            return;
-        by = *l;
-    }
-    // The corner it stands in: of the two walls of each, how far it is from their meeting.
-    const auto& walls = job.room->walls;
-    std::size_t best = 0;
-    for (std::size_t i = 1; i < walls.size(); ++i)
-        if (norm(there->pose.at - walls[i].start) < norm(there->pose.at - walls[best].start))
-            best = i;
-    const auto before = (best + walls.size() - 1) % walls.size();
-    const auto line1 = write(by, job.notation);
-    out.push_back(
-        fmt::format("move {0} {1} away from wall {2}; then move {0} {1} away from wall {3}",
-                    p->name, line1, walls[before].name, walls[best].name));
+    const Angle turn = turnToFace(it.there->pose.at - middleOf(*t, *it.scene));
+    out.push_back(fmt::format("{} turned {:.1f}", it.piece->name, turn.inDegrees()));
 }
 
 } // namespace
 
 std::vector<Meaning> meaningsOfTables() {
-    return {chairsAtEnds,  chairsToEnds, chairsOfEnds, longEnoughFor, rugForTable, benchAtTable,
-            longSideFaces, sitterFaces,  lightsInRows, highAndWide,   outOfCorner};
+    return {chairsAtEnds, chairsOfEnds,  longEnoughFor, rugForTable,
+            benchAtTable, longSideFaces, sitterFaces};
 }
 
 } // namespace mezzet

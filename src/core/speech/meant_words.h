@@ -28,9 +28,25 @@ namespace mezzet {
 [[nodiscard]] std::optional<Target> targetNamed(const std::string& words, const Project&,
                                                 bool pieces = true);
 
+/// The only table people sit in to; null where there is none, or several.
+[[nodiscard]] const Piece* onlyDiningTable(const Project&);
+
+/// A piece on the floor, and where it stands; false for none.
+struct Stands {
+    ScenePtr scene;
+    const Piece* piece = nullptr;
+    const Placed* there = nullptr;
+    explicit operator bool() const { return there != nullptr; }
+};
+/// The piece that words name, alone, where it stands on the floor.
+[[nodiscard]] Stands standsNamed(const std::string& words, const Project&);
+
 /// Whether a piece hangs on a wall, or stands at it: what stands out in the room with its back
 /// that way is not on it.
 [[nodiscard]] bool isAtWall(const Piece&, int wall, const Scene&);
+
+/// The turn of a piece whose front looks along a direction.
+[[nodiscard]] Angle turnToFace(Vec2 direction);
 
 /// One way of meaning: the sentences, put plainly, that a line may stand for are added.
 using Meaning = void (*)(const std::string& line, const Project&, std::vector<std::string>& out);
@@ -38,8 +54,10 @@ using Meaning = void (*)(const std::string& line, const Project&, std::vector<st
 [[nodiscard]] std::vector<Meaning> meaningsOfRoom();
 /// Of what is as large as another thing, or larger.
 [[nodiscard]] std::vector<Meaning> meaningsOfSize();
-/// Of chairs and benches at tables, lights in rows, curtains.
+/// Of chairs, benches and rugs at tables.
 [[nodiscard]] std::vector<Meaning> meaningsOfTables();
+/// Of lights in rows, and curtains from the ceiling.
+[[nodiscard]] std::vector<Meaning> meaningsOverhead();
 /// Of where things go, told by what is there.
 [[nodiscard]] std::vector<Meaning> meaningsOfPlace();
 

@@ -385,18 +385,11 @@ std::optional<Answer> where(Asking& a) {
         out.words = worded("{} stands {}", p.name, spoken(p.on, a.wording()));
         return out;
     }
-    const auto shape = inPlan(pieceTarget(id), *a.scene);
-    std::vector<std::pair<double, int>> walls;
-    for (std::size_t i = 0; shape && i < a.job.room->walls.size(); ++i)
-        walls.emplace_back(
-            gapBetween(*shape, *inPlan(wallTarget(static_cast<int>(i)), *a.scene)).apart.mm(),
-            static_cast<int>(i));
-    std::sort(walls.begin(), walls.end());
     std::vector<std::string> parts;
-    for (std::size_t i = 0; i < std::min<std::size_t>(2, walls.size()); ++i)
-        parts.push_back(worded("{} from {}",
-                               writeGap(Length::millimetres(walls[i].first), a.job.notation),
-                               spoken(wallTarget(walls[i].second), a.wording())));
+    for (const WallNear& near : wallsNear(*a.scene, id))
+        if (parts.size() < 2)
+            parts.push_back(worded("{} from {}", writeGap(near.gap, a.job.notation),
+                                   spoken(wallTarget(near.wall), a.wording())));
     out.words = worded("{} stands {}", p.name, listed(parts));
     std::vector<std::string> ties;
     for (const Tie& t : p.ties)

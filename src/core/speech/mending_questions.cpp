@@ -1,4 +1,4 @@
-// What would mend what is wrong.
+// What is wrong, and what would mend it.
 #include "edit/words_reader.h"
 #include "judge/remedy.h"
 #include "judge/say.h"
@@ -13,16 +13,9 @@ namespace mezzet {
 
 namespace {
 
-/// "how is the sofa mended?", "how is it mended?": of what is wrong with it, or of all, the
-/// weightiest, and the line that mends each.
-std::optional<Answer> howMended(Asking& a) {
-    int id = 0;
-    if (!a.in.take({"everything", "all"}) &&
-        !(a.selected == 0 && a.in.take({"it", "this", "that"})))
-        id = a.piece();
-    if (!a.in.take({"mended", "put right"}))
-        return {};
-    a.end();
+/// What is to mend about a piece, or in all for 0, the weightiest first; `how`: with the line that
+/// mends each.
+Answer toMendOf(const Asking& a, int id, bool how) {
     const auto all = judge(*a.scene, *a.job.library.book, a.job.judgement);
     std::vector<const Reading*> own;
     for (const Reading* r : toMendByWeight(all))
@@ -42,10 +35,14 @@ std::optional<Answer> howMended(Asking& a) {
         auto sentence = sentenceOf(*own[i], a.wording());
         while (sentence.ends_with("."))
             sentence.pop_back();
-        const auto remedy = remedyFor(*own[i], a.job, *a.scene, all);
         out.words += (i == 0 ? "" : ". ") + sentence;
-        out.words += remedy ? worded("; say: {}", remedy->line)
-                            : std::string(told("; no single move mends it"));
+        if (how) {
+            const auto remedy = remedyFor(*own[i], a.job, *a.scene, all);
+            out.words += remedy ? worded("; say: {}", remedy->line)
+                                : std::string(told("; no single move mends it"));
+        }
+        if (own[i]->rule->seenInPlan || !own[i]->surface.isFloor())
+            out.marks.push_back({own[i]->surface, own[i]->at[0], own[i]->at[1], ""});
         if (id == 0 && own[i]->piece != 0)
             out.about.push_back(own[i]->piece);
     }
@@ -54,10 +51,62 @@ std::optional<Answer> howMended(Asking& a) {
     return out;
 }
 
+/// "what is wrong?", "why is this red?", "is the sofa ok?"
+std::optional<Answer> whatIsWrong(Asking& a) {
+    const auto began = a.in.since(0);
+    int id = 0;
+    const bool whole = began.starts_with("what");
+    if (whole) {
+        if (a.in.take({"with", "about"})) {
+            a.in.article();
+            if (!a.in.take({"the room", "room", "this room", "this plan", "plan", "it all",
+                            "everything", "layout", "this layout"}))
+                id = a.piece();
+        } else {
+            a.in.take({"here", "in here", "first", "next"});
+        }
+    } else {
+        a.in.take({"is", "are"});
+        a.in.article();
+        if (a.in.take({"room", "everything", "all"})) {
+            id = 0;
+        } else {
+            id = a.piece();
+        }
+        // "is the table too far from the sofa?": the distance, and what the rules say of it.
+        if (id != 0 && a.in.take({"too far from", "too close to", "too near", "far enough from",
+                                  "close enough to", "near enough to", "too far away from"}))
+            return howFarFrom(a, pieceTarget(id));
+        if (!a.in.take({"red", "marked", "wrong", "not right", "bad", "in red", "flagged", "ok",
+                        "okay", "right", "fine", "all right", "alright", "good", "amber", "orange",
+                        "to mend", "well placed"}))
+            return {};
+    }
+    a.end();
+    return toMendOf(a, id, false);
+}
+
+/// "how is the sofa mended?", "how is it mended?": of what is wrong with it, or of all.
+std::optional<Answer> howMended(Asking& a) {
+    int id = 0;
+    if (!a.in.take({"everything", "all"}) &&
+        !(a.selected == 0 && a.in.take({"it", "this", "that"})))
+        id = a.piece();
+    if (!a.in.take({"mended", "put right"}))
+        return {};
+    a.end();
+    return toMendOf(a, id, true);
+}
+
 } // namespace
 
 const std::vector<Question>& mendingQuestions() {
     static const std::vector<Question> all{
+        {{"what is wrong", "what's wrong", "whats wrong", "what is to mend", "what should i mend",
+          "what should i fix", "what is not right", "why is", "why are", "is", "are", "why"},
+         &whatIsWrong,
+         "what is to mend, of all or of one piece, and why",
+         "what is wrong?; why is sofa red?; is sofa ok?"},
         {{"how is", "how are"},
          &howMended,
          "what would mend what is wrong with a piece, or with all, as lines to say",

@@ -4,6 +4,8 @@
 #include "edit/words_reader.h"
 #include "measure/text.h"
 #include "speech/meant.h"
+#include "speech/meant_words.h"
+#include "speech/needed_by.h"
 #include "speech/other_words_table.h"
 
 #include <fmt/format.h>
@@ -63,24 +65,12 @@ std::string nameAlone(const std::string& line, const Project& job) {
     return line;
 }
 
-/// The one dining table of a scheme, for "the table" among chairs; empty where there is not one.
-std::string diningTable(const Project& job) {
-    std::string out;
-    for (const Piece& p : job.scheme().pieces)
-        if (p.kind->role == Role::diningTable) {
-            if (!out.empty())
-                return {};
-            out = p.name;
-        }
-    return out;
-}
-
 /// "two more chairs", "take a chair away", "is there room behind the chairs?", of the one table.
 std::vector<std::string> aboutChairs(const std::string& line, const Project& job) {
-    const auto table = diningTable(job);
-    const Piece* of = job.scheme().byName(table);
-    if (table.empty() || of == nullptr || line.find("chair") == std::string::npos)
+    const Piece* of = onlyDiningTable(job);
+    if (of == nullptr || line.find("chair") == std::string::npos)
         return {};
+    const auto& table = of->name;
     const auto seats =
         std::count_if(job.scheme().pieces.begin(), job.scheme().pieces.end(), [&](const Piece& p) {
             return std::any_of(p.ties.begin(), p.ties.end(), [&](const Tie& t) {
@@ -246,61 +236,35 @@ bool isWindowWear(const std::string& folded) {
                        [&](const char* w) { return folded.find(w) != std::string::npos; });
 }
 
-/// The longest run of plain letters that every line of a pattern has: what is in no bracket, and
-/// not left to choice. Empty where there is none.
-std::string needed(std::string_view pattern) {
-    std::string best;
-    std::string run;
-    int depth = 0;
-    const auto end = [&] {
-        if (run.size() > best.size())
-            best = run;
-        run.clear();
-    };
-    for (std::size_t i = 0; i < pattern.size(); ++i) {
-        const char c = pattern[i];
-        if (c == '\\') {
-            end();
-            ++i;
-            continue;
-        }
-        if (c == '(' || c == '[')
-            ++depth;
-        const bool plain = depth == 0 && ((c >= 'a' && c <= 'z') || c == ' ' || c == '-');
-        if (c == ')' || c == ']')
-            --depth;
-        if (!plain) {
-            // What is before a sign of choice is not needed.
-            if (depth == 0 && (c == '?' || c == '*') && !run.empty())
-                run.pop_back();
-            end();
-            if (depth == 0 && c == '|')
-                return {};
-            continue;
-        }
-        run += c;
+/// A way of saying, made once: a line is read at every key.
+struct Known {
+    std::vector<std::vector<std::string>> needs; ///< without one of each it can't be meant
+    std::regex words;
+    const char* instead;
+
+    [[nodiscard]] bool canBeIn(std::string_view folded) const {
+        return std::all_of(needs.begin(), needs.end(), [&](const auto& any) {
+            return std::any_of(any.begin(), any.end(), [&](const std::string& w) {
+                return folded.find(w) != std::string_view::npos;
+            });
+        });
     }
-    end();
-    return best;
+};
+std::vector<Known> known(std::initializer_list<std::span<const OtherWords>> tables) {
+    std::vector<Known> made;
+    for (const auto table : tables)
+        for (const OtherWords& o : table)
+            made.push_back({neededBy(o.said),
+                            std::regex(o.said, std::regex::icase | std::regex::optimize),
+                            o.instead});
+    return made;
 }
 
 /// The line with what is said for other words put as those.
 std::string withinPut(std::string line) {
-    struct Known {
-        std::string needs;
-        std::regex words;
-        const char* instead;
-    };
-    static const auto known = [] {
-        std::vector<Known> made;
-        for (const OtherWords& o : otherWithin())
-            made.push_back({needed(o.said),
-                            std::regex(o.said, std::regex::icase | std::regex::optimize),
-                            o.instead});
-        return made;
-    }();
-    for (const Known& one : known)
-        if (foldCase(line).find(one.needs) != std::string::npos)
+    static const auto all = known({otherWithin()});
+    for (const Known& one : all)
+        if (one.canBeIn(foldCase(line)))
             line = std::regex_replace(line, one.words, one.instead);
     return line;
 }
@@ -360,52 +324,35 @@ std::vector<std::string> saidOtherwise(std::string_view text, const Project& job
         if (units == 1 && !shelf)
             whole = replaced(whole, "\\bthe shelves\\b", unit->name);
     }
-    if (const auto table = diningTable(job);
-        !table.empty() &&
+    if (const Piece* table = onlyDiningTable(job);
+        table != nullptr &&
         (folded.find("chair") != std::string::npos || folded.find("stool") != std::string::npos ||
          folded.find("seat") != std::string::npos || folded.find("sit ") != std::string::npos))
-        whole = replaced(whole, "\\b(?:the|this|that|my|our) table\\b", table);
-    // "toward the windows", of those in one wall.
-    int wall = -1;
-    for (const Opening& o : job.room->openings)
-        if (o.kind == OpeningKind::window)
-            wall = wall == -1 || wall == o.wall ? o.wall : -2;
-    if (wall >= 0 && folded.find("windows") != std::string::npos)
-        whole =
-            replaced(whole, "\\b(toward|towards|to|from|along|facing|under|below) the windows\\b",
-                     fmt::format("$1 wall {}", wallName(wall)));
-    // "facing the window", of several in one wall.
-    if (wall >= 0 && folded.find("window") != std::string::npos &&
-        std::count_if(job.room->openings.begin(), job.room->openings.end(),
-                      [](const Opening& o) { return o.kind == OpeningKind::window; }) > 1)
+        whole = replaced(whole, "\\b(?:the|this|that|my|our) table\\b", table->name);
+    // "toward the windows", "facing the window", of several in one wall.
+    if (const auto wall = folded.find("window") != std::string::npos
+                              ? onlyWallOf(OpeningKind::window, *job.room)
+                              : std::nullopt) {
+        const auto by = fmt::format("$1 wall {}", wallName(*wall));
         whole = replaced(whole,
-                         "\\b(toward|towards|facing|face|faces|opposite|across from|away from|to "
-                         "face|closer to|nearer to|nearer) the window\\b(?! ?[0-9]| on)",
-                         fmt::format("$1 wall {}", wallName(wall)));
+                         "\\b(toward|towards|to|from|along|facing|under|below) the windows\\b", by);
+        if (wallOfSeveral(OpeningKind::window, *job.room))
+            whole =
+                replaced(whole,
+                         "\\b(toward|towards|facing|face|faces|opposite|across from|away "
+                         "from|to face|closer to|nearer to|nearer) the window\\b(?! ?[0-9]| on)",
+                         by);
+    }
     whole = nameAlone(standing(withinPut(whole)), job);
     if (whole != line)
         out.push_back(whole);
     for (auto& said : aboutChairs(whole, job))
         out.push_back(std::move(said));
-    // Made once: a line is read at every key.
-    struct Known {
-        std::string needs; ///< words without which it can't be meant
-        std::regex words;
-        const char* instead;
-    };
-    static const auto patterns = [] {
-        std::vector<Known> made;
-        for (const auto table : {otherWords(), moreOtherWords(), otherQuestions()})
-            for (const OtherWords& o : table)
-                made.push_back({needed(o.said),
-                                std::regex(o.said, std::regex::icase | std::regex::optimize),
-                                o.instead});
-        return made;
-    }();
+    static const auto patterns = known({otherWords(), moreOtherWords(), otherQuestions()});
     const auto wholeFolded = foldCase(whole);
     for (const Known& one : patterns)
-        if (std::smatch found; wholeFolded.find(one.needs) != std::string::npos &&
-                               std::regex_match(whole, found, one.words))
+        if (std::smatch found;
+            one.canBeIn(wholeFolded) && std::regex_match(whole, found, one.words))
             out.push_back(found.format(one.instead));
     for (auto& said : asMeant(whole, job))
         out.push_back(std::move(said));

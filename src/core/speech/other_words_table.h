@@ -15,8 +15,8 @@ struct OtherWords {
 [[nodiscard]] std::span<const OtherWords> moreOtherWords();
 /// Those of questions, and of what is not done but told; tried after those.
 [[nodiscard]] std::span<const OtherWords> otherQuestions();
-/// Words within a line that stand for others wherever they are: all of them at once, before the rest
-/// is tried.
+/// Words within a line that stand for others wherever they are: all of them at once, before the
+/// rest is tried.
 [[nodiscard]] std::span<const OtherWords> otherWithin();
 
 } // namespace mezzet

@@ -362,7 +362,10 @@ std::optional<Answer> freeWall(Asking& a) {
 
 /// "what is in the room?"
 std::optional<Answer> whatIsHere(Asking& a) {
+    a.in.take({"is", "there is", "i have", "we have", "of it", "of them"});
     a.in.article();
+    a.in.take({"furniture", "pieces", "things"});
+    a.in.take({"in the", "in"});
     if (!a.in.take({"room", "here", "there", "this room", "this scheme", "scheme", "it"}) &&
         !a.in.done())
         return {};
@@ -490,10 +493,12 @@ const std::vector<Question>& plainQuestions() {
          &howMuchPaint,
          "paint for the walls and the ceiling, by their area",
          "how much paint do I need?"},
-        {{"what is in", "what's in", "whats in", "what have i got", "what have we got", "what is"},
+        {{"what is in", "what's in", "whats in", "what have i got", "what have we got", "what is",
+          "list everything", "list all", "list the furniture", "list the pieces", "list the room",
+          "list what"},
          &whatIsHere,
          "what is in the room",
-         "what is in the room?"},
+         "what is in the room?; list everything"},
         {{"what can be said", "what can i say", "help"},
          &whatCanBeSaid,
          "a few lines that do here",

@@ -41,7 +41,7 @@ struct Question {
 [[nodiscard]] const std::vector<Question>&
 adviceQuestions();                                           ///< how high, what fits, what is wrong
 [[nodiscard]] const std::vector<Question>& plainQuestions(); ///< colour, cost, weight, why not
-[[nodiscard]] const std::vector<Question>& roomQuestions();    ///< its area, its walls, how many
+[[nodiscard]] const std::vector<Question>& roomQuestions();  ///< its area, its walls, how many
 [[nodiscard]] const std::vector<Question>& mendingQuestions(); ///< what would mend it
 
 } // namespace mezzet

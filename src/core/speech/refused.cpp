@@ -42,16 +42,13 @@ std::optional<Problem> onASill(std::string_view text) {
 }
 
 std::optional<Problem> whatIsMissing(Problem p, std::string_view text) {
-    constexpr std::string_view begins = "there is no ";
-    constexpr std::string_view ends = " yet";
-    if (!p.what.starts_with(begins) || !p.what.ends_with(ends))
-        return {};
-    const auto noun = p.what.substr(begins.size(), p.what.size() - begins.size() - ends.size());
-    const auto at = foldCase(text).find(noun);
-    if (noun.empty() || at == std::string::npos || foldCase(text).size() != text.size())
+    const auto& noun = p.notThere;
+    const auto folded = foldCase(text);
+    const auto at = folded.find(noun);
+    if (noun.empty() || at == std::string::npos || folded.size() != text.size())
         return {};
     p.column = static_cast<int>(characterCount(text.substr(0, at))) + 1;
-    p.width = static_cast<int>(characterCount(noun));
+    p.width = static_cast<int>(characterCount(p.notThere));
     return p;
 }
 

@@ -309,10 +309,7 @@ std::optional<Answer> freeFloor(Asking& a) {
     if (!a.job.room->closed)
         a.in.failAhead("the room is not closed, so it has no area", "tape the walls all round");
     const double floor = factsOf(*a.job.room).floorArea;
-    double taken = 0;
-    for (const Piece& p : a.job.scheme().pieces)
-        if (p.on.isFloor() && p.kind->takesFloor() && !p.kind->flat())
-            taken += footprintArea(p);
+    const double taken = floorTaken(a.job.scheme());
     const auto units = a.job.notation.units;
     Answer out;
     out.words = worded("Furniture takes {} of {}, {}: {} is free", writeArea(taken, units),
@@ -323,26 +320,6 @@ std::optional<Answer> freeFloor(Asking& a) {
         if (const auto most = r->settings.find("of the floor"); most != r->settings.end())
             out.words += worded("; {} is about the most",
                                 words(Amount::ratio(r->number("of the floor")), a.job.notation));
-    return out;
-}
-
-/// "list everything", "list what is in the room"
-std::optional<Answer> everythingThere(Asking& a) {
-    a.in.take({"is", "there is", "i have", "we have"});
-    a.in.take({"the"});
-    a.in.take({"furniture", "pieces", "things", "of it", "of them"});
-    a.in.take({"in here", "in this room", "in the room", "here", "there"});
-    a.end();
-    const auto& pieces = a.job.scheme().pieces;
-    if (pieces.empty())
-        return Answer{"The room is empty"};
-    Answer out;
-    std::vector<std::string> names;
-    for (const Piece& p : pieces) {
-        names.push_back(p.name);
-        out.about.push_back(p.id);
-    }
-    out.words = listed(names, "and");
     return out;
 }
 
@@ -384,11 +361,6 @@ const std::vector<Question>& roomQuestions() {
          &isThereAWay,
          "the widest way between two places, or from the best door, and where it is narrowest",
          "is there a way from door 1 to sofa?"},
-        {{"list everything", "list all", "list the furniture", "list the pieces", "list the room",
-          "list what"},
-         &everythingThere,
-         "all that stands, hangs and lies in the room",
-         "list everything"},
         {{"how much floor", "how much of the floor"},
          &freeFloor,
          "what furniture leaves of the floor",

@@ -130,13 +130,19 @@ Answer coffeeTable(Asking& a, Asks what) {
     return out;
 }
 
+/// A screen is set on it: a media console.
+bool isUnderScreens(const Piece& p) {
+    const auto& also = p.kind->also;
+    return p.on.isFloor() && std::find(also.begin(), also.end(), "tv stand") != also.end();
+}
+
 /// How far an eye sits from the middle of a screen, along the floor; none where it can't be told.
 std::optional<Length> seatToScreen(const Asking& a, const Piece* screen, const Piece** seat) {
     const Piece* from = ofRole(a, Role::sofa);
     if (from == nullptr)
         from = ofRole(a, Role::armchair);
     const Piece* to = screen != nullptr ? screen : largest(a, [](const Piece& p) {
-        return p.kind->family == Family::screen || p.kind->id == "media-console";
+        return p.kind->family == Family::screen || isUnderScreens(p);
     });
     if (from == nullptr || to == nullptr)
         return {};
@@ -205,14 +211,10 @@ Answer hungLight(Asking& a, const AskedOf& of, Asks what) {
         const Rule& over =
             rule(a, table->kind->workedAt ? "pendant-over-island" : "pendant-over-table");
         Band b = a.job.judgement.bandOf(over);
-        const Length ceiling = a.job.room->ceiling;
-        if (const Length usual = over.setting("usual ceiling"); ceiling > usual) {
-            const double by =
-                (ceiling - usual) / over.setting("more ceiling") * over.setting("more drop").mm();
-            for (auto* bound : {&b.low, &b.high})
-                if (*bound)
-                    **bound += by;
-        }
+        const double by = raisedUnder(over, a.job.room->ceiling).mm();
+        for (auto* bound : {&b.low, &b.high})
+            if (*bound)
+                **bound += by;
         out.words += (out.words.empty() ? std::string() : "; ") +
                      worded("its underside {} over the top of {}", bandSaid(a, b), table->name);
         return out;
@@ -235,19 +237,17 @@ Answer hungLight(Asking& a, const AskedOf& of, Asks what) {
 
 /// Curtains: their pole over the window and past its sides, and how long they hang then.
 Answer curtains(Asking& a) {
-    const bool metric = isMetric(a.job.notation.units);
-    const auto of = [&](double cm, double inches) {
-        return (metric ? Length::centimetres(cm) : Length::inches(inches)).mm();
-    };
-    const double overLow = of(10, 4);
-    const double overHigh = of(15, 6);
-    const double pastLow = of(20, 8);
-    const double pastHigh = of(30, 12);
+    const auto habit = [&](std::string_view id) { return a.job.library.book->habit(id).mm(); };
+    const double overLow = habit("curtain-over-least");
+    const double overHigh = habit("curtain-over");
+    const double pastLow = habit("curtain-past-least");
+    const double pastHigh = habit("curtain-past");
+    const KindPtr kind = a.job.library.kit->byWord("curtains");
+    const double foot = kind ? kind->hangAt.mm() : 0;
     Answer out;
-    out.words =
-        worded("Their pole {} over the window and {} past it on each side, the cloth twice "
-               "as wide as that, down to {} off the floor (common practice)",
-               fromTo(a, overLow, overHigh), fromTo(a, pastLow, pastHigh), gap(a, of(1, 0.5)));
+    out.words = worded("Their pole {} over the window and {} past it on each side, the cloth twice "
+                       "as wide as that, down to {} off the floor (common practice)",
+                       fromTo(a, overLow, overHigh), fromTo(a, pastLow, pastHigh), gap(a, foot));
     constexpr std::size_t most = 3;
     std::size_t told = 0;
     for (const Opening& o : a.job.room->openings) {
@@ -258,8 +258,8 @@ Answer curtains(Asking& a) {
                             fromTo(a, std::min(o.head().mm() + overLow, highest),
                                    std::min(o.head().mm() + overHigh, highest)),
                             fromTo(a, o.width.mm() + 2 * pastLow, o.width.mm() + 2 * pastHigh),
-                            fromTo(a, std::min(o.head().mm() + overLow, highest) - of(1, 0.5),
-                                   std::min(o.head().mm() + overHigh, highest) - of(1, 0.5)));
+                            fromTo(a, std::min(o.head().mm() + overLow, highest) - foot,
+                                   std::min(o.head().mm() + overHigh, highest) - foot));
     }
     return out;
 }
@@ -297,7 +297,7 @@ Answer hungSize(Asking& a, const AskedOf& of) {
 
 /// A table beside a bed or a seat: its top about level with the mattress, or with the arm.
 std::optional<Answer> sideTable(Asking& a, const AskedOf& of) {
-    const bool night = of.kind->id.find("night") != std::string::npos;
+    const bool night = of.kind->family == Family::sleep;
     const Piece* by = night ? ofRole(a, Role::bed) : ofRole(a, Role::sofa);
     if (!night && by == nullptr)
         by = ofRole(a, Role::armchair);

@@ -44,7 +44,7 @@ std::vector<Begun> begunHere(WordsReader& in) {
     std::vector<Begun> out;
     for (const auto* table :
          {&lightQuestions(), &rugQuestions(), &measuredQuestions(), &sizingQuestions(),
-          &adviceQuestions(), &plainQuestions(), &roomQuestions(), &mendingQuestions()})
+          &adviceQuestions(), &mendingQuestions(), &plainQuestions(), &roomQuestions()})
         for (const Question& q : *table) {
             std::size_t best = 0;
             for (const std::string_view b : q.begins)
@@ -212,7 +212,7 @@ Result<Spoken> readAsSaid(std::string_view whole, const Project& job, const List
     auto said = readSaid(polite ? line : text, job, to, stopped);
     if (!said && unanswered)
         return *unanswered;
-    if (!said && isQuestion(text) && said.problem().what.starts_with("I don't know")) {
+    if (!said && isQuestion(text) && said.problem().unknown) {
         Problem p = said.problem();
         p.what = worded("I can't answer that: {}", p.what);
         p.remedy = "ask like: how far is sofa from wall A?";
@@ -362,7 +362,7 @@ Result<Spoken> readInParts(std::string_view text, const Project& job, const List
     }
     if (asks)
         return *asks;
-    if (missing && said.problem().what.starts_with("I ")) // "I don't know …"
+    if (missing && said.problem().unknown)
         said = *missing;
     if (most < 2 || ofThings)
         return said;
@@ -543,7 +543,7 @@ std::vector<QuestionHelp> questionHelp() {
     std::vector<QuestionHelp> out;
     for (const auto* table :
          {&lightQuestions(), &rugQuestions(), &measuredQuestions(), &sizingQuestions(),
-          &adviceQuestions(), &plainQuestions(), &roomQuestions(), &mendingQuestions()})
+          &adviceQuestions(), &mendingQuestions(), &plainQuestions(), &roomQuestions()})
         for (const Question& q : *table)
             out.push_back({q.says, q.example});
     return out;

@@ -1,0 +1,138 @@
+// Lights in rows over a room, and curtains from its ceiling.
+#include "edit/words_reader.h"
+#include "measure/text.h"
+#include "speech/meant_words.h"
+
+#include <fmt/format.h>
+
+#include <algorithm>
+#include <cmath>
+
+namespace mezzet {
+
+namespace {
+
+/// "six recessed lights in two rows", "recessed lights in a grid": rows along the longest wall,
+/// each as far from its neighbour as twice from the wall; without a number by the floor's area.
+void lightsInRows(const std::string& line, const Project& job, std::vector<std::string>& out) {
+    if (!mentions(line, {"light", "can", "spot", "downlight"}))
+        return;
+    static const auto words = meaning(
+        "(?:(?:put|place|add|set|have|spread|space) "
+        ")?(?:(an?|one|two|three|four|five|six|seven|eight|"
+        "nine|ten|eleven|twelve|[0-9]+) )?(?:small )?(?:recessed (?:can )?lights|can lights|cans|"
+        "downlights|down lights|recessed cans|spotlights|spots|pot lights)(?:,? (?:evenly|spread|"
+        "spaced|in the ceiling|on the ceiling|across the ceiling|in the room|over the room|in an? "
+        "(?:even )?grid|in rows|evenly spaced|spread out|out|(?:in )?(one|two|three|2|3) rows?(?: "
+        "of "
+        "(?:[0-9]+|two|three|four|five|six))?|over the whole room|around the room))*");
+    std::smatch found;
+    if (!std::regex_match(line, found, words) || !job.room->closed)
+        return;
+    int count = 0;
+    if (found[1].matched) {
+        const std::string number = foldCase(found[1].str());
+        if (number == "a" || number == "an" || !WordsReader(number, job).takeCount(count))
+            return;
+    }
+    if (count == 0) {
+        out.emplace_back("light this room evenly");
+        return;
+    }
+    int rows = 0;
+    if (const auto said = found[2]; said.matched)
+        rows = said.str() == "2" || foldCase(said.str()) == "two"     ? 2
+               : said.str() == "3" || foldCase(said.str()) == "three" ? 3
+                                                                      : 1;
+    const auto& walls = job.room->walls;
+    const auto longest =
+        std::max_element(walls.begin(), walls.end(),
+                         [](const Wall& a, const Wall& b) { return a.length() < b.length(); });
+    const Box room = job.room->bounds();
+    const double depth = std::abs(longest->inward().x) * room.size().x +
+                         std::abs(longest->inward().y) * room.size().y;
+    // As square a grid as the number allows: no cell is more than twice as long as wide, if it can
+    // be; at most three rows.
+    for (int r = 1; rows == 0 && r <= 3; ++r)
+        if (count % r == 0 && (longest->length().mm() / (count / r)) >= depth / r * 0.75)
+            rows = r;
+    for (int r = 3; rows == 0 && r >= 1; --r)
+        if (count % r == 0)
+            rows = r;
+    if (rows == 0 || count % rows != 0)
+        return;
+    const int each = count / rows;
+    const auto length = [&](double mm) {
+        const bool metric = isMetric(job.notation.units);
+        return write(metric ? Length::centimetres(std::round(mm / 10))
+                            : Length::inches(std::round(mm / 25.4)),
+                     job.notation);
+    };
+    std::string all;
+    for (int r = 0; r < rows; ++r) {
+        const double off = depth / rows * (r + 0.5);
+        const auto one =
+            each == 1
+                ? fmt::format("recessed light {} from wall {}, centred on wall {}", length(off),
+                              longest->name, longest->name)
+                : fmt::format("{} recessed lights {} from wall {}, {} apart", each, length(off),
+                              longest->name, length(longest->length().mm() / each));
+        all += (all.empty() ? "" : "; then ") + one;
+    }
+    out.push_back(std::move(all));
+}
+
+/// "hang curtains high and wide": a pole near the ceiling, well past the sides of each window.
+void highAndWide(const std::string& line, const Project& job, std::vector<std::string>& out) {
+    if (!mentions(line, {"wide", "ceiling", "height"}))
+        return;
+    static const auto words =
+        meaning("(?:(?:put|hang|add) )?(?:the )?(?:curtains?|drapes|drapery|curtain panels)(?: "
+                "(?:at|on|over|for) "
+                "(.+?))?,? (?:from )?(?:up )?(high and wide|floor[- ]to[- ]ceiling|ceiling[- ]to[- "
+                "]floor|full "
+                "height)(?: (?:at|on|over|of|for) (.+))?");
+    static const auto first =
+        meaning("(?:(?:put|hang|add) )?(?:the )?()(floor[- ]to[- ]ceiling|ceiling[- ]to[- ]floor|"
+                "full[- ]height) (?:curtains?|drapes|drapery|curtain panels)(?: "
+                "(?:at|on|over|of|for) (.+))?");
+    std::smatch found;
+    if (!std::regex_match(line, found, words) && !std::regex_match(line, found, first))
+        return;
+    const bool whole = !foldCase(found[2].str()).starts_with("high");
+    const auto told = found[1].length() > 0 ? found[1].str() : found[3].str();
+    static const auto every =
+        meaning("(?:each|every|all|both|the|all the|both the|the two)(?: of the)? windows?(?: "
+                "(?:on|in|of) (?:the )?wall ([a-z]))?");
+    const auto one = told.empty() ? std::nullopt : targetNamed(told, job, false);
+    std::smatch several;
+    if (!told.empty() && !one && !std::regex_match(told, several, every))
+        return;
+    const auto wall = !one && !told.empty() && several[1].matched
+                          ? wallIndex(foldCase(several[1].str()))
+                          : std::nullopt;
+    const RuleBook& book = *job.library.book;
+    const KindPtr kind = job.library.kit->byWord("curtains");
+    if (!kind)
+        return;
+    const Length under = whole ? Length{} : book.habit("curtain-over-least");
+    std::string all;
+    for (const Opening& o : job.room->openings) {
+        if (o.kind != OpeningKind::window || (one && !(targetOf(o) == *one)) ||
+            (wall && o.wall != *wall))
+            continue;
+        all += fmt::format("{}add curtains {} wide {} high on {}", all.empty() ? "" : "; then ",
+                           write(o.width + book.habit("curtain-past") * 2, job.notation),
+                           write(job.room->ceiling - under - kind->hangAt, job.notation), o.name());
+    }
+    if (!all.empty())
+        out.push_back(std::move(all));
+}
+
+} // namespace
+
+std::vector<Meaning> meaningsOverhead() {
+    return {lightsInRows, highAndWide};
+}
+
+} // namespace mezzet

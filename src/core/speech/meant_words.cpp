@@ -1,0 +1,105 @@
+#include "speech/meant_words.h"
+
+#include "edit/beside_wall.h"
+#include "edit/words_reader.h"
+#include "measure/text.h"
+#include "scheme/on_wall.h"
+
+#include <algorithm>
+
+namespace mezzet {
+
+bool isAtWall(const Piece& p, int wall, const Scene& scene) {
+    if (p.on.isCarried() || wallBehind(scene, p.id) != wall)
+        return false;
+    if (p.onWall())
+        return true;
+    constexpr double aStepAway = 300;
+    const FloorView floor(scene);
+    const auto before = standingBefore(floor, wall);
+    return std::any_of(before.begin(), before.end(), [&](const Standing& s) {
+        return floor.placed[s.index].id == p.id && s.off < aStepAway;
+    });
+}
+
+bool mentions(std::string_view line, std::initializer_list<std::string_view> words) {
+    const auto folded = foldCase(line);
+    return std::any_of(words.begin(), words.end(),
+                       [&](std::string_view w) { return folded.find(w) != std::string::npos; });
+}
+
+std::regex meaning(const char* words) {
+    return std::regex(words, std::regex::icase | std::regex::optimize);
+}
+
+KindPtr nounIn(std::string_view text, const Project& job) {
+    WordsReader in(text, job);
+    while (!in.done()) {
+        const std::size_t at = in.at();
+        if (in.comma())
+            continue;
+        if (const KindPtr kind = in.kind())
+            return kind;
+        in.goTo(at);
+        if (in.word().empty())
+            return {};
+    }
+    return {};
+}
+
+const Piece* pieceNamed(const std::string& words, const Project& job) {
+    WordsReader in(words, job);
+    try {
+        in.article();
+        const int id = in.piece();
+        return in.done() ? job.scheme().byId(id) : nullptr;
+    } catch (const LineFault&) {
+        return nullptr;
+    }
+}
+
+Angle turnToFace(Vec2 direction) {
+    return (directionOf(direction) - directionOf(Pose{}.front())).normalised();
+}
+
+const Piece* onlyDiningTable(const Project& job) {
+    const Piece* found = nullptr;
+    for (const Piece& p : job.scheme().pieces)
+        if (p.kind->role == Role::diningTable) {
+            if (found != nullptr)
+                return nullptr;
+            found = &p;
+        }
+    return found;
+}
+
+Stands standsNamed(const std::string& words, const Project& job) {
+    const Piece* p = pieceNamed(words, job);
+    const auto scene = p != nullptr && p->on.isFloor() ? sceneOf(job) : Result<ScenePtr>(Problem{});
+    return scene ? Stands{*scene, p, (*scene)->fromAbove(p->id)} : Stands{};
+}
+
+std::vector<const Piece*> piecesNamed(const std::string& words, const Project& job) {
+    std::vector<const Piece*> out;
+    WordsReader in(words, job);
+    try {
+        for (const int id : readSubjects(in, 0))
+            out.push_back(job.scheme().byId(id));
+        return in.done() ? out : std::vector<const Piece*>();
+    } catch (const LineFault&) {
+        return {};
+    }
+}
+
+std::optional<Target> targetNamed(const std::string& words, const Project& job, bool pieces) {
+    WordsReader in(words, job);
+    try {
+        in.article();
+        const Target t = in.target(pieces);
+        return in.done() ? std::optional(t) : std::nullopt;
+    } catch (const LineFault&) {
+        return {};
+    }
+}
+
+} // namespace mezzet
