@@ -148,6 +148,10 @@ int say(const std::string& path, const std::vector<std::string>& lines) {
         fmt::print("{}\n", spoken->said.preview);
         if (!spoken->said.them.empty())
             to.them = spoken->said.them;
+        // What the window does is another command here.
+        if (spoken->answer.act.starts_with("print:"))
+            fmt::print("  (mezzet-cli sheet {} {} -o {}.pdf)\n", shownPlainly(path),
+                       spoken->answer.act.substr(6), spoken->answer.act.substr(6));
         if (spoken->is == Spoken::Is::answer)
             continue;
         auto next = apply(*now, spoken->said.edit);

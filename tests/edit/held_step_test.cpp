@@ -139,6 +139,35 @@ TEST(FollowFurniture, AGroupGoesAlongWithAllThatIsInIt) {
         EXPECT_EQ(after->project->scheme().byName(name)->wall(), 2) << name;
 }
 
+TEST(FollowFurniture, WhatHangsByThePictureGoesAlong) {
+    auto job = jobWith({"sofa 84 x 36 against wall A, centred on wall A",
+                        "picture 20 x 16 called Mill, 6 above sofa, centred on sofa, 12 left",
+                        "picture 20 x 16 called Barn, 3 right of Mill, 6 above sofa",
+                        "sconce 6 right of Barn, centre with Barn"});
+    const auto after = apply(job, readLine("move sofa against wall C", job)->edit);
+    ASSERT_TRUE(after) << after.problem().text();
+    for (const char* name : {"Mill", "Barn", "Sconce"})
+        EXPECT_EQ(after->project->scheme().byName(name)->wall(), 2) << name;
+    const auto left = [&](const char* name) {
+        const Piece& p = *after->project->scheme().byName(name);
+        return after->scene->byId(p.id)->pose.at.x - p.size.width.mm() / 2;
+    };
+    EXPECT_NEAR((left("Barn") - left("Mill")) / 25.4, 23, 1e-6);
+    EXPECT_NEAR((left("Sconce") - left("Barn")) / 25.4, 26, 1e-6);
+}
+
+TEST(FollowFurniture, WhatIsHeldByItsWallStaysAndLetsGoOfWhatGoes) {
+    auto job = jobWith({"sofa 60 x 36 against wall A, 6 from corner AD",
+                        "picture 20 x 16 called Mill, 6 above sofa, centred on sofa",
+                        "sconce on wall A, 6 left of window 1, centre with Mill"});
+    const auto was = poseOf(job, "Sconce");
+    const auto after = apply(job, readLine("move sofa against wall C", job)->edit);
+    ASSERT_TRUE(after) << after.problem().text();
+    EXPECT_EQ(after->project->scheme().byName("Mill")->wall(), 2);
+    EXPECT_EQ(after->project->scheme().byName("Sconce")->wall(), 0);
+    EXPECT_NEAR(norm(poseOf(*after->project, "Sconce").at - was.at), 0, 1e-6);
+}
+
 TEST(FollowFurniture, StaysWhereTheSofaStandsAtNoWallAnyMore) {
     auto job =
         jobWith({"sofa 84 x 36 against wall A, centred on wall A", "picture 30 x 20 above sofa"});

@@ -132,6 +132,34 @@ TEST(ScreenDistance,
     EXPECT_EQ(seen(hidden, kept, "screen-distance", "Sofa"), nullptr);
 }
 
+TEST(ScreenDistance, OneThatHangsIsSeenAsOneThatStands) {
+    std::vector<Reading> kept;
+    const auto job = jobWith({"sofa at 10', 10', turned 180",
+                              "wall screen 56 x 33 x 3 on wall A, centred on wall A, centre at 40"},
+                             hall());
+    const auto* r = seen(job, kept, "screen-distance", "Sofa", "Wall screen");
+    ASSERT_NE(r, nullptr);
+    // From the middle of the seat to the face, three inches off its wall.
+    const double far = 120 - 3;
+    EXPECT_NEAR(r->value.value / 25.4, far, 1e-6);
+    EXPECT_NEAR(r->second.value, 2 * std::atan2(28, far) * 180 / 3.14159265358979, 1e-6);
+    // What stands before it and rises over the line hides it; a low chest does not.
+    const auto behind = [&](const char* what) {
+        const auto other =
+            jobWith({"sofa at 10', 10', turned 180",
+                     "wall screen 56 x 33 x 3 on wall A, centred on wall A, centre at 40", what},
+                    hall());
+        return seen(other, kept, "screen-distance", "Sofa") == nullptr;
+    };
+    EXPECT_TRUE(behind("bookcase 36 x 12 x 78 at 10', 5'"));
+    EXPECT_FALSE(behind("bookcase 36 x 12 x 24 at 10', 5'"));
+    // From a seat that looks the other way it is not seen.
+    const auto away = jobWith(
+        {"sofa at 10', 10', turned 0", "wall screen 56 x 33 x 3 on wall A, centred on wall A"},
+        hall());
+    EXPECT_EQ(seen(away, kept, "screen-distance", "Sofa"), nullptr);
+}
+
 TEST(ScreenToConsole, AtItsBounds) { // common practice: two thirds, 0.60 to 0.75
     std::vector<Reading> kept;
     const auto verdict = [&](double width) {

@@ -45,6 +45,16 @@ TEST(ForgivingNotes, WallsNeedNoLettersAndSizesStandInOne) {
     EXPECT_NEAR(n.walls[0].openings.at(0).height.inInches(), 48, 1e-9);
 }
 
+TEST(ForgivingNotes, AClosetIsADoorThatLeadsToOne) {
+    const auto n =
+        read("wall A 12'\n closet 2' from left, 6' wide, 80 high, sliding\nwall B 10'\n");
+    ASSERT_EQ(n.walls.at(0).openings.size(), 1U);
+    const auto& o = n.walls[0].openings[0];
+    EXPECT_EQ(o.kind, OpeningKind::door);
+    EXPECT_EQ(o.leadsTo, "closet");
+    EXPECT_NEAR(o.width.value.inInches(), 72, 1e-9);
+}
+
 TEST(ForgivingNotes, ADecimalCommaIsOneOfMetres) {
     const auto n = read("ceiling 2,60 m\nwall A 4,2 m\nwall B 3,65 m\n");
     EXPECT_NEAR(n.ceiling.height.mm(), 2600, 1e-9);

@@ -43,6 +43,32 @@ protected:
 
 } // namespace
 
+TEST_F(Panels, TheLineShowsWhatItIsAskedFor) {
+    ASSERT_TRUE(session().sayLine("show me wall B"));
+    EXPECT_EQ(session().surface(), onWall(1));
+    ASSERT_TRUE(session().sayLine("look at the ceiling"));
+    EXPECT_EQ(session().surface(), theCeiling());
+    const auto was = session().project();
+    ASSERT_TRUE(session().sayLine("show me the floor"));
+    EXPECT_EQ(session().surface(), theFloor());
+    EXPECT_EQ(session().project(), was) << "nothing is changed by looking";
+}
+
+TEST_F(Panels, TheLinePrintsAndZoomsByTheWindowsOwnActs) {
+    int printed = 0;
+    auto* print = window->findChild<QAction*>("print:plan");
+    ASSERT_NE(print, nullptr);
+    print->disconnect(); // the dialog is another test's
+    QObject::connect(print, &QAction::triggered, [&] { ++printed; });
+    const auto pieces = session().project()->scheme().pieces.size();
+    ASSERT_TRUE(session().sayLine("print it"));
+    QTest::qWait(20);
+    EXPECT_EQ(printed, 1);
+    EXPECT_EQ(session().project()->scheme().pieces.size(), pieces) << "no print is hung";
+    for (const char* act : {"zoomIn", "zoomOut", "fit", "save"})
+        EXPECT_NE(window->findChild<QAction*>(act), nullptr) << act;
+}
+
 TEST_F(Panels, EveryActHasAWordAndNoTwoShareAKey) {
     std::set<QString> keys;
     int acts = 0;

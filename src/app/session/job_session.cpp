@@ -155,7 +155,11 @@ bool JobSession::spoke(const std::string& line, const Result<Spoken>& spoken) {
             named_ = spoken->said.them;
         if (!marks_.empty() && marks_.front().surface != surface())
             goTo(marks_.front().surface);
+        if (spoken->answer.shows)
+            goTo(*spoken->answer.shows);
         emit selectionChanged();
+        if (!spoken->answer.act.empty())
+            emit asked(QString::fromStdString(spoken->answer.act));
         emit answered(QString::fromStdString(spoken->answer.words));
         return true;
     case Spoken::Is::edit:

@@ -127,6 +127,8 @@ public:
 signals:
     /// A question that was asked has its answer.
     void answered(const QString& words);
+    /// A line asked for an act of the window, by its name there.
+    void asked(const QString& act);
     void remedyFound(std::size_t reading);
     /// The job, or the trial of a drag, is another one.
     void jobChanged();

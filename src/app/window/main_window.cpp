@@ -108,6 +108,14 @@ MainWindow::MainWindow(Library library, QWidget* parent)
     buildMenu();
 
     connect(&session_, &JobSession::fileChanged, this, &MainWindow::showState);
+    // Afterwards, since a dialog may open.
+    connect(
+        &session_, &JobSession::asked, this,
+        [this](const QString& name) {
+            if (QAction* a = act(name); a != nullptr && a->isEnabled())
+                a->trigger();
+        },
+        Qt::QueuedConnection);
     connect(&session_, &JobSession::jobChanged, this, &MainWindow::showState);
     connect(&session_, &JobSession::selectionChanged, this, &MainWindow::showState);
     connect(board_, &Board::zoomChanged, this, &MainWindow::showState);

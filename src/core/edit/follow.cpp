@@ -6,6 +6,7 @@
 #include "scheme/words.h"
 
 #include <algorithm>
+#include <map>
 
 namespace mezzet {
 
@@ -78,19 +79,19 @@ bool followFurniture(const Project& before, std::size_t scheme, Project& job, co
         return nullptr;
     };
     const Scheme& old = *before.schemes[scheme];
+    const Scheme& own = *job.schemes[scheme];
     ScenePtr was;
-    std::shared_ptr<Scheme> changed;
-    for (const Piece& p : job.schemes[scheme]->pieces) {
-        const Piece* over = p.onWall() && p.group() == 0 && !p.locked ? overOf(p) : nullptr;
-        if (over == nullptr)
+    // What hung over furniture that stands elsewhere now, and over what; what hangs by such goes
+    // along.
+    std::map<int, const Piece*> over;
+    for (const Piece& p : own.pieces) {
+        const Piece* by = p.onWall() && p.group() == 0 && !p.locked ? overOf(p) : nullptr;
+        if (by == nullptr)
             continue;
         const Piece* oldOne = old.byId(p.id);
-        const Piece* oldOver = old.byId(over->id);
+        const Piece* oldOver = old.byId(by->id);
         if (oldOne == nullptr || oldOver == nullptr || oldOne->on != p.on ||
-            oldOver->pose == now.inPlan(over->id)->pose)
-            continue;
-        const auto wall = wallBehind(now, over->id);
-        if (wall == p.wall())
+            oldOver->pose == now.inPlan(by->id)->pose || wallBehind(now, by->id) == p.wall())
             continue;
         if (!was) {
             auto then = resolve(before.roomOf(scheme), before.schemes[scheme], before.notation);
@@ -98,32 +99,75 @@ bool followFurniture(const Project& before, std::size_t scheme, Project& job, co
                 return false;
             was = *then;
         }
-        if (was->pieceById(over->id) == nullptr || wallBehind(*was, over->id) != p.wall())
-            continue;
-        const auto byOther = [&](const Tie& t) {
-            return t.of.is != Target::Is::none && t.of.is != Target::Is::ceiling &&
-                   t.of != pieceTarget(over->id);
-        };
-        if (!changed)
-            changed = std::make_shared<Scheme>(*job.schemes[scheme]);
-        Piece& hung = *changed->byId(p.id);
-        if (wall && std::none_of(p.ties.begin(), p.ties.end(), byOther)) {
-            hung.on = onWall(*wall);
-            notices.push_back(worded("{} hangs on {} now, over {}", p.name,
-                                     words(wallTarget(*wall), job.wording()), over->name));
-        } else {
-            std::erase_if(hung.ties, [&](const Tie& t) { return t.refersTo(over->id); });
-            hung.pose = was->byId(p.id)->pose;
-            notices.push_back(
-                worded("{} stays where it hangs: {} stands there no more", p.name, over->name));
+        if (was->pieceById(by->id) != nullptr && wallBehind(*was, by->id) == p.wall())
+            over[p.id] = by;
+    }
+    if (over.empty())
+        return false;
+    const auto tiedTo = [](const Piece& p, const std::map<int, const Piece*>& any) {
+        return std::find_if(p.ties.begin(), p.ties.end(), [&](const Tie& t) {
+            return t.of.is == Target::Is::piece && any.contains(t.of.piece);
+        });
+    };
+    for (bool more = true; more;) {
+        more = false;
+        for (const Piece& p : own.pieces)
+            if (p.onWall() && p.group() == 0 && !over.contains(p.id) && old.byId(p.id) != nullptr)
+                if (const auto t = tiedTo(p, over); t != p.ties.end()) {
+                    over[p.id] = over[t->of.piece];
+                    more = true;
+                }
+    }
+    // Those that can: tied to nothing that stays.
+    std::map<int, const Piece*> goes;
+    for (const auto& [id, by] : over)
+        if (wallBehind(now, by->id) && !own.byId(id)->locked)
+            goes[id] = by;
+    for (bool less = true; less;) {
+        less = false;
+        for (const auto& [id, by] : goes) {
+            const Piece& p = *own.byId(id);
+            const bool held = std::any_of(p.ties.begin(), p.ties.end(), [&](const Tie& t) {
+                return t.of.is != Target::Is::none && t.of.is != Target::Is::ceiling &&
+                       t.of != pieceTarget(by->id) &&
+                       !(t.of.is == Target::Is::piece && goes.contains(t.of.piece));
+            });
+            if (held) {
+                goes.erase(id);
+                less = true;
+                break;
+            }
         }
+    }
+    const auto changed = std::make_shared<Scheme>(own);
+    bool any = false;
+    for (const auto& [id, by] : over) {
+        Piece& hung = *changed->byId(id);
+        if (goes.contains(id)) {
+            const int wall = *wallBehind(now, by->id);
+            hung.on = onWall(wall);
+            notices.push_back(worded("{} hangs on {} now, over {}", hung.name,
+                                     words(wallTarget(wall), job.wording()), by->name));
+        } else {
+            const auto held = hung.ties.size();
+            std::erase_if(hung.ties, [&, from = by->id](const Tie& t) {
+                return t.refersTo(from) ||
+                       std::any_of(goes.begin(), goes.end(),
+                                   [&](const auto& g) { return t.refersTo(g.first); });
+            });
+            if (hung.ties.size() == held)
+                continue;
+            hung.pose = was->byId(id)->pose;
+            notices.push_back(
+                worded("{} stays where it hangs: {} stands there no more", hung.name, by->name));
+        }
+        any = true;
         if (hung.isGroup())
             followGroup(*changed, hung);
     }
-    if (!changed)
-        return false;
-    job.schemes[scheme] = changed;
-    return true;
+    if (any)
+        job.schemes[scheme] = changed;
+    return any;
 }
 
 void followEyes(Project& job) {

@@ -1,6 +1,7 @@
 #include "edit/gallery.h"
 
 #include "edit/grouping.h"
+#include "edit/landing.h"
 #include "edit/new_piece.h"
 #include "edit/place.h"
 #include "edit/sizes_said.h"
@@ -93,6 +94,20 @@ private:
         return {};
     }
 
+    /// Where nothing was said that holds it along its wall, it hangs where none of it is over an
+    /// opening or another piece, as near as there is such a place.
+    std::optional<Problem> keepClear(int group) {
+        const Piece& g = *now_->scheme().byId(group);
+        if (std::any_of(g.ties.begin(), g.ties.end(), [](const Tie& t) { return t.fixesAcross(); }))
+            return {};
+        std::vector<Piece> hung;
+        for (const Piece& p : now_->scheme().pieces)
+            if (p.group() == group)
+                hung.push_back(asItStands(*now_, *there_, p.id));
+        const auto by = freeStep(*there_, hung);
+        return by && norm(*by) > 1 ? step(stepPiece(*now_, *there_, group, *by)) : std::nullopt;
+    }
+
     Result<Edit> made(GroupForm form, int count, Piece one, Placement said) {
         if (!said.wall)
             return Problem{"which wall does it hang on?",
@@ -128,6 +143,8 @@ private:
         said.name.clear();
         said.reason.reset();
         if (auto bad = step(placePiece(*now_, *there_, std::move(g), std::move(said))))
+            return *bad;
+        if (auto bad = keepClear(group))
             return *bad;
         all_.words =
             worded("add {} pieces of {} as a {}", count, one.kind->name, groupFormName(form));

@@ -133,9 +133,12 @@ bool clearOf(const Scene& scene, const Piece& p, const Pose& pose, bool doors) {
         return false;
     if (doors && !p.kind->flat())
         for (const Opening& o : scene.room->openings)
-            if (o.kind != OpeningKind::window &&
-                gapBetween(s, beforeDoor(*scene.room, o)).depth.mm() > touching)
-                return false;
+            if (o.kind != OpeningKind::window) {
+                const auto swing = doorSwing(*scene.room, o);
+                if (gapBetween(s, beforeDoor(*scene.room, o)).depth.mm() > touching ||
+                    (swing && gapBetween(s, *swing).depth.mm() > touching))
+                    return false;
+            }
     return true;
 }
 

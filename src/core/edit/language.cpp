@@ -36,7 +36,7 @@ std::string wordOfTheLine(std::string_view name, const Project& job) {
     for (const PhraseGroup& g : phraseGroups())
         for (const Phrase& p : g.phrases)
             for (const std::string_view begins : p.begins)
-                is = is || begins == word;
+                is = is || (begins == word && !p.afterLength); // "66 high" is no name
     if (is)
         return "a word of the line";
     try {

@@ -154,19 +154,16 @@ Edit LineReader::put(bool fresh) {
         in.goTo(start);
         there = 0;
     }
-    if (there == 0 && known && !sizeFirst) {
-        try {
-            there = in.piece();
-        } catch (const LineFault&) {
-            in.goTo(start);
-        }
-    }
+    // "the bed", of which there are two, is asked about.
+    if (there == 0 && known && !sizeFirst)
+        there = in.piece();
     if (there == 0) {
         KindPtr usual;
         if (auto kind = kindFor()) {
             if (kind->role == Role::group)
                 in.fail(start, in.at() - start, "a group is made of pieces that hang",
                         "say it like: group harbour, mill and barn as a row");
+            howMany(*kind, start);
             p = mezzet::pieceOf(kind);
             p.pose.at = scene_->room->middle();
         } else if (usual = fresh ? usualKind() : nullptr; usual) {
@@ -176,6 +173,13 @@ Edit LineReader::put(bool fresh) {
             whichKind();
             in.failAhead(worded("the kit has no “{}”", firstWords()));
         } else if (selected_ != 0 && (phraseAhead(in, false) || in.lengthAhead())) {
+            if (in.lengthAhead()) {
+                in.length("the size");
+                if (in.endOf("between") > 0)
+                    in.fail(start, in.at() - start, "so much between two things is left free",
+                            "say it like: leave 18 between sofa and bookcase");
+                in.goTo(start);
+            }
             there = selected_;
             in.moves(); // a step of what is looked at needs no name
         } else {
@@ -237,6 +241,25 @@ Edit LineReader::put(bool fresh) {
     if (isNew && !called)
         p.name = in.scheme().freeName(like.empty() ? p.kind->name : like);
     return place(std::move(p), start);
+}
+
+/// Faults for "lamps", of a thing that is called by one: how many is not said. With a size it is
+/// one. "curtains" and what else is always said so is one.
+void LineReader::howMany(const Kind& kind, std::size_t start) {
+    const auto& kit = *job_.library.kit;
+    const auto text = trimmed(in.since(start));
+    const bool plural = text.size() > 3 && (text.ends_with('s') || text.ends_with('S')) &&
+                        !text.ends_with("ss") && !kind.name.ends_with('s');
+    if (!plural || kind.role == Role::curtain || kind.isSoft() || in.lengthAhead())
+        return;
+    // By its singular it is called as well.
+    const auto one = kit.byWord(text.substr(0, text.size() - 1));
+    const bool always = std::any_of(kind.also.begin(), kind.also.end(), [&](const std::string& a) {
+        return foldCase(a) == foldCase(text);
+    });
+    if (one && one->id == kind.id && !always)
+        in.fail(start, in.at() - start, worded("how many {}?", text),
+                worded("say it like: two {}", text));
 }
 
 /// "it", or a piece by its name; 0 when the line begins otherwise.
@@ -344,7 +367,13 @@ bool LineReader::startsPiece(std::size_t start) {
             asPiece = in.at();
         const auto said = id == 0 ? std::string() : plainWord(in.scheme().byId(id)->name);
         const bool exact = id != 0 && plainWord(in.since(start)) == said;
+        // "bookcases", of one that is there: more are meant.
+        const auto typed = trimmed(in.since(start));
+        const bool several = id != 0 && typed.size() > 3 && typed.ends_with('s') &&
+                             !typed.ends_with("ss") && !pieceOf(id).name.ends_with('s');
         in.goTo(start);
+        if (several && asKind > start)
+            return false;
         // "picture 50 x 70 on wall D": one more; of such things there are many.
         static const std::regex sized(R"(\s*,?\s*[0-9][^ ,]*(?: ?[a-z"']+)? ?(?:x|by|×) ?[0-9].*)",
                                       std::regex::icase | std::regex::optimize);
@@ -433,7 +462,23 @@ Edit LineReader::place(Piece p, std::size_t start) {
     return e;
 }
 
-Edit LineReader::placeEach(const std::vector<int>& ids, std::size_t at, std::string words) {
+std::vector<int> LineReader::wholes(const std::vector<int>& ids) const {
+    const auto has = [&](int id) { return std::find(ids.begin(), ids.end(), id) != ids.end(); };
+    std::vector<int> out;
+    for (const int id : ids) {
+        const int group = pieceOf(id).group();
+        const auto members = in.scheme().members(group);
+        const bool all = group != 0 && std::all_of(members.begin(), members.end(),
+                                                   [&](const Piece* p) { return has(p->id); });
+        const int whole = all ? group : id;
+        if (std::find(out.begin(), out.end(), whole) == out.end())
+            out.push_back(whole);
+    }
+    return out;
+}
+
+Edit LineReader::placeEach(const std::vector<int>& several, std::size_t at, std::string words) {
+    const std::vector<int> ids = wholes(several);
     // A step takes them all along; what is tied among them goes with them once. What hangs on walls
     // has other ways than what stands: it stays where not all hang.
     in.goTo(at);
@@ -480,6 +525,9 @@ Edit LineReader::each(const std::vector<int>& ids, const std::function<Edit(Line
     Edit all;
     all.words = std::move(words);
     for (const int id : ids) {
+        // A group is gone when its last piece has left it.
+        if (now.scheme().byId(id) == nullptr)
+            continue;
         LineReader r(in.text(), now, scene, in.them(), surface_);
         r.in.goTo(in.at());
         r.in.moves(in.isMoved());
@@ -509,6 +557,12 @@ Edit LineReader::retieEach(const std::vector<int>& ids, const Tie& tie, std::siz
 }
 
 Edit LineReader::retie(const Piece& p, const Tie& tie, std::size_t start) {
+    // What is turned keeps clear of the walls it stands by.
+    if (tie.fixesTurn() && !tie.fixesPlace() && p.on.isFloor()) {
+        Placement said;
+        said.ties = {tie};
+        return done(placeWhereFree(job_, *scene_, placedPiece(p.id), std::move(said)), start);
+    }
     return done(tiePiece(job_, *scene_, p.id, tie), start);
 }
 

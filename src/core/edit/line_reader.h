@@ -64,6 +64,8 @@ private:
     Edit place(Piece, std::size_t start);
     /// The same of several, one after the other. `words` is what it is called.
     Edit placeEach(const std::vector<int>& ids, std::size_t at, std::string words);
+    /// With a group in place of all that is in it: what is moved goes as one.
+    [[nodiscard]] std::vector<int> wholes(const std::vector<int>& ids) const;
     Edit retie(const Piece&, const Tie&, std::size_t start);
     Edit retieEach(const std::vector<int>& ids, const Tie&, std::size_t start, std::string words);
     /// Does the same to several, each in the job the one before leaves.
@@ -77,6 +79,7 @@ private:
     /// The kind that is meant by a word of several: "a chair"; null, and nothing taken, for none.
     KindPtr usualKind();
     int spokenOf(std::size_t start);
+    void howMany(const Kind&, std::size_t start);
     bool isTheOnlyBed(int id, std::size_t start);
     bool isTheOnlySized(int id, std::size_t from);
     bool startsPiece(std::size_t start);

@@ -188,6 +188,21 @@ bool hasUsualGap(const Placing& p, const Target& t) {
            (role == Role::perch && seat->kind->role == Role::sofa);
 }
 
+/// Behind a desk that has its back to a wall there is no room for a chair: whoever says so means
+/// where one sits at it.
+bool sitsBehind(const Placing& p, const Target& t) {
+    const Piece* desk = p.scene.pieceById(t.piece);
+    const Placed* there = desk != nullptr ? p.scene.inPlan(desk->id) : nullptr;
+    const auto wall = there != nullptr && desk->kind->role == Role::desk && p.subject.kind->isSeat()
+                          ? wallBehind(p.scene, desk->id)
+                          : std::nullopt;
+    if (!wall)
+        return false;
+    const Wall& w = p.scene.room->walls[static_cast<std::size_t>(*wall)];
+    const Vec2 back = there->pose.toRoom({0, -desk->size.depth.mm() / 2});
+    return dot(back - w.start, w.inward()) < p.subject.size.depth.mm();
+}
+
 bool beside(Placing& p, Length d, bool unsaid) {
     const std::string_view words = p.said;
     const Target t = p.target(ties::things, "beside");
@@ -203,12 +218,17 @@ bool beside(Placing& p, Length d, bool unsaid) {
         tie.of = touching ? wall : t;
         tie.distance = d;
         p.add(K::centredOn).of = t;
-        if (!touching && wall.is == Is::wall && !p.facesSomething())
+        const bool hearth = t.is == Is::chimney || t.is == Is::fixture;
+        if (!touching && hearth && p.subject.kind->isSeat() && !p.facesSomething())
+            p.add(K::facing).of = t;
+        else if (!touching && wall.is == Is::wall && !p.facesSomething())
             p.add(K::squareTo).of = wall;
         return true;
     }
     Length forward;
     Side side = sideSaid(p, words, t, forward);
+    if (side == Side::behind && d <= Length{} && sitsBehind(p, t))
+        side = Side::front;
     if (unsaid && side == Side::front && d <= Length{} && hasUsualGap(p, t))
         d = usualBy(p.in.job(), "seat-to-table");
     // "next to the bed, on the right"

@@ -36,9 +36,18 @@ bool offWall(Placing& p) {
     const Target t = p.target();
     if (!built.has(t.is))
         p.fault("“off” measures from a wall a piece stands against", "say “from” instead");
-    Tie& tie = p.add(K::against);
+    // What looks at something goes on looking at it, and a seat looks at a fire: only what has its
+    // back to a wall is against it.
+    const auto& own = p.subject.ties;
+    const bool isAgainst = std::any_of(
+        own.begin(), own.end(), [&](const Tie& o) { return o.kind == K::against && o.of == t; });
+    const bool looks = p.facesSomething() && !isAgainst;
+    const bool atFire = t.is != Is::wall && p.subject.kind->isSeat() && !isAgainst;
+    Tie& tie = p.add(looks || atFire ? K::fromWall : K::against);
     tie.of = t;
     tie.distance = d;
+    if (atFire && !p.facesSomething())
+        p.add(K::facing).of = t;
     return true;
 }
 
@@ -160,11 +169,24 @@ bool from(Placing& p, Length d, MeasuredTo to) {
     // "against wall A, 10 from door 1": along that wall, beside it.
     if (tie.kind == K::fromWall && t.is != Is::wall && to == MeasuredTo::edge &&
         !p.subject.kind->flat())
-        if (const auto wall = wallOf(t, p.scene);
-            wall && std::any_of(p.out.ties.begin(), p.out.ties.end(), [&](const Tie& o) {
-                return o.kind == K::against && o.of == wallTarget(*wall);
-            }))
-            return byWall(p, t, d);
+        if (const auto wall = wallOf(t, p.scene)) {
+            const auto atWall = [&](const std::vector<Tie>& ties) {
+                return std::any_of(ties.begin(), ties.end(), [&](const Tie& o) {
+                    return o.kind == K::against && o.of == wallTarget(*wall);
+                });
+            };
+            if (atWall(p.out.ties))
+                return byWall(p, t, d);
+            // One that stands at that wall goes along it, on the side it is on.
+            const Placed* now = p.subject.id != 0 ? p.scene.inPlan(p.subject.id) : nullptr;
+            const auto box = boxOn(t, *wall, p.scene);
+            if (now != nullptr && box && p.out.ties.empty() && atWall(p.subject.ties)) {
+                const Wall& w = p.scene.room->walls[static_cast<std::size_t>(*wall)];
+                const bool left = dot(now->pose.at - w.start, w.along()) < box->centre().x;
+                p.said = left ? "left of" : "right of";
+                return byWall(p, t, d);
+            }
+        }
     if (tie.kind == K::fromPiece) {
         // "right of the bed, 5 from it" is one place.
         for (Tie& said : p.out.ties)

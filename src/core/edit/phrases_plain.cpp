@@ -2,7 +2,7 @@
 #include "edit/arrange.h"
 #include "edit/beside_wall.h"
 #include "edit/new_piece.h"
-#include "edit/phrase.h"
+#include "edit/phrases_beside.h"
 #include "edit/place.h"
 #include "geometry/gap.h"
 #include "measure/texts.h"
@@ -260,7 +260,15 @@ bool otherSide(Placing& p) {
 /// "at the foot of the bed", "at the head of the bed": before its front, or behind it.
 bool atEnd(Placing& p) {
     const bool foot = p.said.find("head") == std::string_view::npos;
+    const std::size_t named = p.in.at();
     const Target t = p.target(ties::pieces, "at the foot of");
+    // A bed's end is before it, any other's is beside it, where that is free.
+    if (const Piece* of = p.scene.pieceById(t.piece);
+        foot && of != nullptr && of->kind->role != Role::bed && of->size.width >= of->size.depth) {
+        p.in.goTo(named);
+        p.said = "beside";
+        return beside(p, p.standing({}));
+    }
     // A throw lies on the bed there.
     if (const Piece* bed = p.scene.pieceById(t.piece);
         p.subject.kind->isSoft() && bed != nullptr && bed->kind->takesSoft()) {
@@ -395,7 +403,7 @@ std::span<const Phrase> plainPhrases() {
         {.begins = {"at the foot of", "at the end of", "at the head of"},
          .of = SaidOf::floor,
          .read = &atEnd,
-         .help = "before the front of a bed, or behind it",
+         .help = "before the front of a bed, or behind it; beside any other piece",
          .example = "at the foot of bed; at the head of bed"},
     };
     return all;

@@ -2,6 +2,7 @@
 #include "edit/beside_wall.h"
 #include "edit/landing.h"
 #include "edit/phrase.h"
+#include "edit/phrases_heights.h"
 #include "edit/phrases_leaned.h"
 #include "edit/place.h"
 #include "measure/text.h"
@@ -23,17 +24,6 @@ constexpr int leftCorner = 100000;
 constexpr int rightCorner = 100001;
 /// What has sides on a wall.
 constexpr Targets sided{Is::piece, Is::window, Is::door, Is::opening, Is::chimney, Is::fixture};
-
-Target stairs(Placing& p) {
-    p.in.article();
-    p.in.take({"nosing", "nosings", "nosing line", "nosings of"});
-    for (const Fixture& f : p.scene.room->fixtures)
-        if (f.kind == FixtureKind::stairs &&
-            (p.in.take({"stairs", "stair"}) || p.in.done() || p.in.rest().front() == ','))
-            return targetOf(f);
-    p.fault("only a stair's nosing line is hung over like this",
-            "say it like: centre 60 over stairs");
-}
 
 bool whichWall(Placing& p) {
     p.in.goTo(p.start);
@@ -71,54 +61,6 @@ bool wallBetween(Placing& p) {
     tie.of = of;
     tie.also = also;
     return true;
-}
-
-bool overFloor(Placing& p, Level level, Length d) {
-    Tie& tie = p.add(K::height);
-    tie.level = level;
-    tie.distance = d;
-    return true;
-}
-
-bool eyeHeight(Placing& p) {
-    // Of a screen mostly: the eye of who sits before it.
-    if (p.said.find("seated") != std::string_view::npos ||
-        p.in.take({"when seated", "when sitting down", "when sitting", "sitting down", "seated",
-                   "sitting", "from the sofa", "from the couch"})) {
-        const Rule* eyes = p.in.job().library.book->byId("leaned-art");
-        return overFloor(p, Level::centre, eyes != nullptr ? eyes->setting("seated") : Length{});
-    }
-    Tie& tie = p.add(K::eyeLevel);
-    tie.distance = eyeLevel(*p.in.job().library.book, p.in.job().judgement);
-    if (p.in.take({"over", "above"})) {
-        const Target of = stairs(p);
-        p.out.ties.back().of = of;
-    }
-    return true;
-}
-
-bool overStairs(Placing& p, Level level, Length d) {
-    const Target of = stairs(p);
-    overFloor(p, level, d);
-    p.out.ties.back().of = of;
-    return true;
-}
-
-Level levelFor(std::string_view word) {
-    if (word.starts_with("with its "))
-        word.remove_prefix(9);
-    return word.starts_with("top") || word.starts_with("head") ? Level::top
-           : word.starts_with("bottom") || word.starts_with("foot") || word.starts_with("sill")
-               ? Level::bottom
-               : Level::centre;
-}
-
-bool heightAt(Placing& p) {
-    const Level level = levelFor(p.said);
-    const auto d = p.in.length("the height");
-    p.in.take({"from the floor", "off the floor", "above the floor", "over the floor",
-               "up from the floor"});
-    return p.in.take({"over", "above"}) ? overStairs(p, level, d) : overFloor(p, level, d);
 }
 
 /// The side of something the piece is at; the right of it for a new one.
@@ -539,6 +481,12 @@ std::span<const Phrase> wallPhrases() {
          .help = "both: along the wall from its left corner, and up; one figure is its centre's "
                  "height",
          .example = "at 6' 2\", 4' 10\"; at 58"},
+        {.begins = {"high", "up high"},
+         .afterLength = true,
+         .of = wallHung,
+         .read = &hungSoHigh,
+         .help = "how high what is low itself hangs",
+         .example = ""},
         {.begins = {"leaned on", "leaning on", "leaned against", "standing on"},
          .of = wallHung,
          .read = &leaned,

@@ -1,4 +1,5 @@
 // What is done to pieces: moved, turned, sized, swapped, replaced, named, removed.
+#include "edit/landing.h"
 #include "edit/line_reader.h"
 
 #include "edit/drag.h"
@@ -184,7 +185,16 @@ Edit LineReader::turn() {
         by = -by;
     in.take({"to the right", "right", "clockwise", "turn"});
     in.nothingMore();
-    return done(turnBy(job_, *scene_, ids, by), at);
+    Edit turned = done(turnBy(job_, *scene_, ids, by), at);
+    // One that would go through a wall comes away from it.
+    if (ids.size() == 1 && pieceOf(ids.front()).on.isFloor())
+        if (const auto after = apply(job_, turned); after && !comeToHarm(job_, *after).empty()) {
+            Tie t;
+            t.kind = Tie::Kind::turned;
+            t.turn = (scene_->byId(ids.front())->pose.turn + by).normalised();
+            return retie(pieceOf(ids.front()), t, at);
+        }
+    return turned;
 }
 
 /// "face the armchair to the fire"
@@ -336,7 +346,7 @@ Edit LineReader::lock(bool on) {
 /// "raise mill 2", "lower mill by 2", "raise mill to 60"
 Edit LineReader::up(double way) {
     const std::size_t at = in.at();
-    const auto ids = subjects();
+    const auto ids = wholes(subjects());
     for (const int id : ids)
         if (!pieceOf(id).onWall() && !pieceOf(id).on.isCeiling())
             in.fail(at, 1, worded("{} does not hang", pieceOf(id).name), "name what does");
@@ -364,7 +374,13 @@ Edit LineReader::up(double way) {
     return each(
         ids,
         [&](LineReader& r, int id) {
-            return r.done(raisePiece(r.job_, *r.scene_, id, by * way), at);
+            // What is level with one of the others has gone along.
+            const double gone = r.pieceOf(id).onWall()
+                                    ? r.scene_->byId(id)->pose.at.y - scene_->byId(id)->pose.at.y
+                                    : 0;
+            const Length left = by * way - Length::millimetres(gone);
+            return abs(left) <= quiet ? Edit{}
+                                      : r.done(raisePiece(r.job_, *r.scene_, id, left), at);
         },
         worded("move {}", pieceOf(ids.front()).name));
 }

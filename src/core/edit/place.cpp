@@ -15,6 +15,7 @@
 
 #include <algorithm>
 #include <cmath>
+#include <numbers>
 
 namespace mezzet {
 
@@ -45,14 +46,10 @@ Result<Edit> retie(const Project& job, Piece p, const std::vector<Tie>& ties) {
     return e;
 }
 
-/// A rug under seats that stand at a wall would go through it: then it lies under their front legs,
-/// and that is said.
+/// A rug that would go through a wall lies the other way round, where nothing says how it is
+/// turned: it has no front. Under seats that stand at the wall it lies under their front legs. What
+/// is done is said.
 void keepRugInside(const Project& job, Edit& e, const Piece& p, std::vector<Tie> ties) {
-    const auto under = std::find_if(ties.begin(), ties.end(), [](const Tie& t) {
-        return t.kind == Tie::Kind::under && t.distance <= Length{};
-    });
-    if (under == ties.end())
-        return;
     const auto through = [&](const Edit& edit) {
         const auto after = apply(job, edit);
         if (!after)
@@ -61,26 +58,43 @@ void keepRugInside(const Project& job, Edit& e, const Piece& p, std::vector<Tie>
         const Piece* now = after->project->scheme().byName(put.name);
         return now != nullptr ? throughWalls(*after->scene, now->id) : Length{};
     };
+    const Length inside = Length::millimetres(1);
     const Length by = through(e);
-    if (by <= Length::millimetres(1))
+    const auto under = std::find_if(ties.begin(), ties.end(), [](const Tie& t) {
+        return t.kind == Tie::Kind::under && t.distance <= Length{};
+    });
+    const bool isUnder = std::any_of(ties.begin(), ties.end(),
+                                     [](const Tie& t) { return t.kind == Tie::Kind::under; });
+    const bool turned = std::any_of(ties.begin(), ties.end(), [](const Tie& t) {
+        return t.fixesTurn() && t.kind != Tie::Kind::inLineWith;
+    });
+    if (by <= inside || (isUnder && under == ties.end()))
         return;
-    // The other way round, where it stays in the room then: it has no front.
+    Length least = by;
+    const auto tried = [&](const Piece& rug, const std::vector<std::string>& told) {
+        auto other = retie(job, rug, ties);
+        const Length left = other ? through(*other) : by;
+        if (left >= least)
+            return false;
+        least = left;
+        other->notices.insert(other->notices.end(), told.begin(), told.end());
+        e = std::move(*other);
+        return left <= inside;
+    };
+    const auto round = worded("it lies the other way round, so that it stays in the room");
     Piece across = p;
     std::swap(across.size.width, across.size.depth);
-    if (auto turned = retie(job, across, ties);
-        p.id == 0 && turned && through(*turned) <= Length::millimetres(1)) {
-        turned->notices.push_back("it lies the other way round, so that it stays in the room");
-        e = std::move(*turned);
+    const bool mayTurn = p.id == 0 && !turned;
+    if (mayTurn && tried(across, {round}))
         return;
-    }
+    if (under == ties.end())
+        return;
     under->distance = job.library.book->habit("front-legs-on-rug");
-    auto other = retie(job, p, ties);
-    if (!other || through(*other) >= by)
-        return;
-    other->notices.push_back(worded(
+    const auto legs = worded(
         "the front legs stand on it: in the middle under them it would go {} through the wall",
-        writeGap(by, job.notation)));
-    e = std::move(*other);
+        writeGap(by, job.notation));
+    if (!tried(p, {legs}) && mayTurn)
+        tried(across, {round, legs});
 }
 
 /// What was told of a piece beside its place.
@@ -267,6 +281,56 @@ Edit slidAlong(const Project& job, const Scene& scene, const Piece& p, const Pla
     return e;
 }
 
+/// What is only turned, and would come to reach through a wall, stands where it is clear then, as
+/// near as can be: out of its corner. The same edit where there is no such place.
+Edit turnedClear(const Project& job, const Scene& scene, const Piece& p, const Placement& said,
+                 Edit e) {
+    const bool turns = !said.step && !said.ties.empty() &&
+                       std::all_of(said.ties.begin(), said.ties.end(),
+                                   [](const Tie& t) { return t.fixesTurn() && !t.fixesPlace(); });
+    if (!turns || !p.on.isFloor() || p.kind->flat() || !harms(job, e))
+        return e;
+    Piece loose = p;
+    std::vector<std::string> letGo;
+    std::erase_if(loose.ties, [&](const Tie& t) {
+        if (!t.fixesPlace())
+            return false;
+        letGo.push_back(worded("lets go of “{}”", words(t, job.wording())));
+        return true;
+    });
+    constexpr double step = 25.4; // mm
+    const double far = norm(Vec2{p.size.width.mm(), p.size.depth.mm()});
+    const auto after = apply(job, e);
+    const Placed* turned = after ? after->scene->byId(p.id) : nullptr;
+    // Where only what goes along would meet a wall, that is asked about.
+    constexpr double touches = 0.5; // mm
+    if (turned == nullptr || throughWalls(*after->scene, p.id).mm() <= touches)
+        return e;
+    for (double r = step; r < far; r += step)
+        for (int k = 0; k < 16; ++k) {
+            const double a = 2 * std::numbers::pi * k / 16;
+            Pose pose = turned->pose;
+            pose.at = p.pose.at + Vec2{std::cos(a), std::sin(a)} * r;
+            if (!insideRoom(scene, placed(p.shape(), pose)))
+                continue;
+            Piece tried = loose;
+            tried.pose.at = pose.at;
+            auto other = placePiece(job, scene, std::move(tried), said);
+            // What goes along is not in its way.
+            const auto then = other ? apply(job, *other) : Result<Applied>(Problem{});
+            constexpr double none = 0.01; // mm
+            if (then && throughWalls(*then->scene, p.id).mm() < none &&
+                comeToHarm(job, *then).empty() &&
+                overlapOf(*then->scene, p.id) == overlapOf(scene, p.id)) {
+                other->notices.insert(other->notices.end(), letGo.begin(), letGo.end());
+                other->notices.push_back(
+                    worded("it comes away from the wall, to have room to turn"));
+                return *other;
+            }
+        }
+    return e;
+}
+
 /// Curtains and blinds at a window are as large as that asks for, where no size is said: a blind as
 /// the window, curtains past it on both sides and from over it to the floor (common practice).
 void fitToWindow(Piece& p, Placement& said, const Project& job) {
@@ -345,7 +409,7 @@ Result<Edit> placeWhereFree(const Project& job, const Scene& scene, Piece p, Pla
     }
     auto e = placePiece(job, scene, p, said);
     if (e && !isNew)
-        return slidAlong(job, scene, p, said, std::move(*e));
+        return turnedClear(job, scene, p, said, slidAlong(job, scene, p, said, std::move(*e)));
     // One that is cut lies where its outline says.
     if (e && isNew && !isCut(std::get<PutPiece>(e->acts.front()).piece))
         *e = landed(job, std::move(*e));

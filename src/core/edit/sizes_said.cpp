@@ -259,6 +259,11 @@ std::string asScreen(std::vector<Length>& sizes, const Piece& p, const Notation 
 
 } // namespace
 
+bool isHungSoHigh(const Piece& p, Length high) {
+    const Length least = Length::inches(30); // nobody hangs a thing lower by its height
+    return p.kind->hangs() && p.size == p.kind->size && high >= least && high > p.size.height * 4;
+}
+
 bool readSizes(WordsReader& in, Piece& p, bool isNew, std::vector<std::string>& notices) {
     const std::size_t at = in.at();
     if (const auto by = readLabelled(in)) {
@@ -292,6 +297,11 @@ bool readSizes(WordsReader& in, Piece& p, bool isNew, std::vector<std::string>& 
         if (auto told = asScreen(sizes, p, in.job().notation);
             std::find(notices.begin(), notices.end(), told) == notices.end())
             notices.push_back(std::move(told));
+    }
+    // "hooks, 66 high": where they hang.
+    if (sizes.size() == 1 && measured == "high" && isHungSoHigh(p, sizes.front())) {
+        in.goTo(at);
+        return false;
     }
     const auto meant = meantSizes(sizes, in.since(at), *p.kind, in.job());
     if (!meant)

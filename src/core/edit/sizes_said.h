@@ -12,6 +12,10 @@ namespace mezzet {
 /// unit, for a size said twice and for what no piece has.
 bool readSizes(WordsReader&, Piece&, bool isNew, std::vector<std::string>& notices);
 
+/// Whether so much is how high a thing of its kind's own size hangs, and no size of it: many times
+/// as high as it is.
+[[nodiscard]] bool isHungSoHigh(const Piece&, Length high);
+
 /// Whether sizes stand here with a kind after them: "90 inch sofa", "84 x 36 sofa", "54 round
 /// table". Then the reader stands before the kind.
 [[nodiscard]] bool sizesBeforeKind(WordsReader&);

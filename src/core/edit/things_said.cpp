@@ -32,7 +32,8 @@ public:
         }
         lean_ = in.take({"lean", "prop"});
         if (!lean_ && in.endOf("stack of") == 0)
-            in.take({"stack", "put", "place", "stand", "lay", "add", "set"});
+            in.take({"stack", "put", "place", "stand", "lay", "add", "set", "stick", "pop", "drop",
+                     "slip", "fit"});
         // "move" is another reader's; a thing that is there goes by its whole name.
         const bool another = in.take({"another", "one more", "a second"});
         const std::size_t noun = in.at();

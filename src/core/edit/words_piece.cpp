@@ -141,9 +141,9 @@ int WordsReader::piece() {
         at_ = start;
         return 0;
     }
-    fail(start, m.end - start,
-         worded("“{}” could be {}", text_.substr(start, m.end - start), listed(names, "or")),
-         one ? "name it" : "say which");
+    failWhich(start, m.end - start,
+              worded("“{}” could be {}", text_.substr(start, m.end - start), listed(names, "or")),
+              one ? "name it" : "say which");
 }
 
 WordsReader::Match WordsReader::meantHere(bool several) {
@@ -228,7 +228,9 @@ std::vector<int> WordsReader::pieces() {
     if (!them_.empty() && take({"them all", "all of them", "both of them", "them", "these", "those",
                                 "they", "both"})) {
         const bool alone = done() || ahead().empty() || phraseAhead(*this, false) ||
-                           lengthAhead() || ahead() == "and" || ahead() == "as";
+                           lengthAhead() || ahead() == "and" || ahead() == "as" || ahead() == "a" ||
+                           ahead() == "by" || ahead() == "to" || ahead() == "evenly" ||
+                           ahead() == "out" || ahead() == "apart" || ahead() == "together";
         if (alone)
             return them_;
     }

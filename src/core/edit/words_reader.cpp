@@ -34,6 +34,16 @@ std::string_view WordsReader::since(std::size_t from) {
     return trimmed(text_.substr(from, at_ - from));
 }
 
+void WordsReader::failWhich(std::size_t at, std::size_t bytes, std::string what,
+                            std::string remedy) const {
+    try {
+        fail(at, bytes, std::move(what), std::move(remedy));
+    } catch (LineFault& fault) {
+        fault.problem.oneOfSeveral = trimmed(text_.substr(at, bytes));
+        throw;
+    }
+}
+
 void WordsReader::noneYet() {
     skip();
     const std::size_t word = at_;

@@ -44,7 +44,9 @@ class WordsReader {
 public:
     /// `them`: what "it", "them" and "both" speak of.
     WordsReader(std::string_view text, const Project& job, std::vector<int> them = {})
-        : text_(text), job_(job), them_(std::move(them)) {}
+        : text_(text), job_(job), them_(std::move(them)) {
+        std::erase_if(them_, [&](int id) { return job.scheme().byId(id) == nullptr; });
+    }
 
     [[nodiscard]] const Project& job() const { return job_; }
     [[nodiscard]] const Scheme& scheme() const { return job_.scheme(); }
@@ -134,6 +136,9 @@ public:
     [[noreturn]] static void refuse(Problem, std::size_t from);
     [[noreturn]] void fail(std::size_t at, std::size_t bytes, std::string what,
                            std::string remedy) const;
+    /// The same, of what could be one of several.
+    [[noreturn]] void failWhich(std::size_t at, std::size_t bytes, std::string what,
+                                std::string remedy) const;
     /// Points at the word ahead and names the nearest thing it could have been.
     [[noreturn]] void failAhead(std::string what, std::string remedy = {});
     /// The same of words that are not known.

@@ -271,8 +271,8 @@ Target WordsReader::numbered(OpeningKind kind, Target::Is is, const char* what, 
             return t;
         }
         if (!there.empty())
-            fail(start, at_ - start, worded("which {}? there are {}", what, there.size()),
-                 worded("say {} {} or {} {}", what, there.front(), what, there.back()));
+            failWhich(start, at_ - start, worded("which {}? there are {}", what, there.size()),
+                      worded("say {} {} or {} {}", what, there.front(), what, there.back()));
         goTo(here);
     }
     skip();
@@ -288,9 +288,9 @@ Target WordsReader::numbered(OpeningKind kind, Target::Is is, const char* what, 
     else if (const int own = inOwnWall(kind); own != 0)
         n = own;
     else if (!numbers.empty())
-        fail(start, at_ - start, worded("which {}? there are {}", what, numbers.size()),
-             numbers.size() == 2 ? worded("say {} 1 or {} 2", what, what)
-                                 : worded("say {} 1 to {}", what, numbers.size()));
+        failWhich(start, at_ - start, worded("which {}? there are {}", what, numbers.size()),
+                  numbers.size() == 2 ? worded("say {} 1 or {} 2", what, what)
+                                      : worded("say {} 1 to {}", what, numbers.size()));
     if (std::find(numbers.begin(), numbers.end(), n) == numbers.end())
         fail(start, at_ - start,
              numbers.empty() ? worded("the room has no {}", what)

@@ -46,7 +46,7 @@ Piece againstWall(const Project& job, const KindPtr& kind, int wall, double midd
 } // namespace
 
 std::vector<std::pair<double, double>> freeAlong(const Scene& scene, int wall, double depth,
-                                                 std::optional<Length> high) {
+                                                 std::optional<Length> high, int but) {
     const Room& room = *scene.room;
     const Wall& w = room.walls[static_cast<std::size_t>(wall)];
     std::vector<std::pair<double, double>> taken;
@@ -63,7 +63,7 @@ std::vector<std::pair<double, double>> freeAlong(const Scene& scene, int wall, d
     };
     const FloorView floor(scene);
     for (std::size_t i = 0; i < floor.placed.size(); ++i)
-        if (!floor.piece(i).kind->flat())
+        if (!floor.piece(i).kind->flat() && floor.piece(i).id != but)
             block(floor.placed[i].shape);
     for (const Fixture& f : room.fixtures)
         if (f.takesFloor())

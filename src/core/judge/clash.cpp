@@ -21,7 +21,8 @@ namespace {
 /// A chair drawn in under a table: its seat fits below the top, and its back stays out of it.
 bool tucksUnder(const Piece& chair, const Piece& table, const Gap& g, Length backStaysOut) {
     return fitsUnder(chair, table) &&
-           (chair.kind->role == Role::perch || g.depth <= chair.size.depth - backStaysOut);
+           (chair.kind->role == Role::none || chair.kind->role == Role::perch ||
+            g.depth <= chair.size.depth - backStaysOut);
 }
 
 void judgeClash(const FloorContext& c) {

@@ -27,6 +27,11 @@ constexpr Length eyeAboveSeat = Length::inches(0.46 * 66);
 constexpr Length standingEye = Length::inches(0.936 * 66); ///< the same source
 constexpr Length outThere = Length::metres(3);
 
+/// To the right as one faces what shows to `front`.
+Vec2 rightOf(Vec2 front) {
+    return {front.y, -front.x};
+}
+
 bool isScreen(const Piece& p) {
     return p.kind->role == Role::screen;
 }
@@ -311,7 +316,7 @@ void judgeScreen(const FloorContext& c) {
         Band band;
         band.high = screen.size.width.mm() / (2 * std::tan(want / 2));
         Reading& r = c.add(s.seat, pieceTarget(s.screen), Amount::of(s.distance), band,
-                           c.scene.byId(s.seat)->pose.at, c.scene.byId(s.screen)->pose.at);
+                           c.scene.byId(s.seat)->pose.at, s.face);
         r.verdict = Verdict::note;
         r.second = Amount{Quantity::count, s.across.inDegrees()};
     }
@@ -353,12 +358,11 @@ void judgeGlare(const FloorContext& c) {
         if (s.hiddenBy != 0)
             continue;
         const Piece& screen = *c.scene.scheme->byId(s.screen);
-        const Pose& pose = c.scene.byId(s.screen)->pose;
-        const Vec2 n = pose.front();
-        const Vec2 face = pose.toRoom({0, screen.size.depth.mm() / 2});
+        const Vec2 n = s.front;
+        const Vec2 face = s.face;
         const Vec2 eye = c.scene.byId(s.seat)->pose.at;
         const Vec2 image = eye - n * (2 * dot(eye - face, n));
-        const Vec2 half = pose.right() * (screen.size.width.mm() / 2);
+        const Vec2 half = rightOf(n) * (screen.size.width.mm() / 2);
         for (const Opening& o : room.openings) {
             if (o.kind != OpeningKind::window)
                 continue;
@@ -437,13 +441,8 @@ RoomView viewFromOutside(const FloorView& scene, const Opening& o) {
 
 std::vector<ScreenSight> screenSights(const FloorView& scene) {
     std::vector<ScreenSight> out;
-    for (std::size_t k = 0; k < scene.placed.size(); ++k) {
-        const Piece& screen = scene.piece(k);
-        if (!isScreen(screen))
-            continue;
-        const Pose& pose = scene.placed[k].pose;
-        const Vec2 face = pose.toRoom({0, screen.size.depth.mm() / 2});
-        const Length base = baseOf(scene, k);
+    // From each seat to a screen's face, whose middle hangs or stands so high.
+    const auto look = [&](const Piece& screen, Vec2 face, Vec2 front, Length middle) {
         for (std::size_t i = 0; i < scene.placed.size(); ++i) {
             const Piece& seat = scene.piece(i);
             if (!isLounge(seat) && seat.kind->role != Role::bed)
@@ -453,22 +452,42 @@ std::vector<ScreenSight> screenSights(const FloorView& scene) {
             const Vec2 to = face - eye;
             const double far = norm(to);
             // It looks toward the screen, and stands before its face.
-            if (far < 1 || dot(unit(to), from.front()) < 0.5 || dot(-unit(to), pose.front()) < 0.17)
+            if (far < 1 || dot(unit(to), from.front()) < 0.5 || dot(-unit(to), front) < 0.17)
                 continue;
             ScreenSight s;
             s.seat = seat.id;
             s.screen = screen.id;
+            s.face = face;
+            s.front = front;
             s.distance = Length::millimetres(far);
-            const Vec2 half = pose.right() * (screen.size.width.mm() / 2);
+            const Vec2 half = rightOf(front) * (screen.size.width.mm() / 2);
             const double a = directionOf(face - half - eye).inRadians();
             const double b = directionOf(face + half - eye).inRadians();
             s.across = Angle::radians(std::abs(std::remainder(b - a, 2 * std::numbers::pi)));
-            s.off = Angle::radians(std::acos(std::clamp(dot(-unit(to), pose.front()), -1.0, 1.0)));
+            s.off = Angle::radians(std::acos(std::clamp(dot(-unit(to), front), -1.0, 1.0)));
             const SightLine line{eye, seat.heights.seat.value_or(Length::inches(18)) + eyeAboveSeat,
-                                 face, base + screen.size.height / 2};
+                                 face, middle};
             s.hiddenBy = hiddenBy(scene, line, seat.id, screen.id);
             out.push_back(s);
         }
+    };
+    for (std::size_t k = 0; k < scene.placed.size(); ++k) {
+        const Piece& screen = scene.piece(k);
+        if (!isScreen(screen))
+            continue;
+        const Pose& pose = scene.placed[k].pose;
+        look(screen, pose.toRoom({0, screen.size.depth.mm() / 2}), pose.front(),
+             baseOf(scene, k) + screen.size.height / 2);
+    }
+    const WallsView walls(scene);
+    for (std::size_t k = 0; k < walls.hung.size(); ++k) {
+        const Piece& screen = walls.hungPiece(k);
+        if (!isScreen(screen))
+            continue;
+        const Wall& w = scene.room->walls[static_cast<std::size_t>(screen.wall())];
+        const Vec2 at = walls.hung[k].pose.at; // along the wall, and up
+        look(screen, w.start + w.along() * at.x + w.inward() * screen.size.depth.mm(), w.inward(),
+             Length::millimetres(at.y));
     }
     return out;
 }

@@ -36,12 +36,14 @@ struct RoomView {
 struct ScreenSight {
     int seat = 0;
     int screen = 0;
+    Vec2 face;        ///< the middle of the screen's face, on the floor's x and y
+    Vec2 front;       ///< the unit direction it shows to
     Length distance;  ///< eye to the screen's middle
     Angle across;     ///< what the screen takes of the view from there
     Angle off;        ///< off the screen's straight ahead
     int hiddenBy = 0; ///< the piece that hides it; 0 for none
 };
-/// Every seat that looks toward a screen, against every screen.
+/// Every seat that looks toward a screen, against every screen, standing or hung.
 [[nodiscard]] std::vector<ScreenSight> screenSights(const FloorView&);
 
 } // namespace mezzet

@@ -15,9 +15,11 @@ struct Problem {
     int line = 0;         ///< 1-based; 0 when there is no line to point at
     int column = 0;       ///< 1-based, in characters; 0 when there is no column
     int width = 0;        ///< how many characters the fault covers; 0 when unknown
-    /// Of a typed line: a word of it is not known; and what it speaks of that isn't there yet.
+    /// Of a typed line: a word of it is not known; what it speaks of that isn't there yet; what it
+    /// speaks of that could be one of several.
     bool unknown = false;
     std::string notThere{};
+    std::string oneOfSeveral{};
 
     /// "file:line:column: what; what would do", leaving out the parts that are not there.
     [[nodiscard]] std::string text() const;

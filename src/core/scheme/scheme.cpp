@@ -264,8 +264,13 @@ std::vector<double> equalAngles(double a, double b, int count) {
 
 bool fitsUnder(const Piece& chair, const Piece& table) {
     const bool chairLike = chair.kind->role == Role::diningChair || chair.kind->role == Role::perch;
-    return chairLike && table.kind->clearBelow > Length{} &&
-           chair.heights.seat.value_or(chair.size.height) <= table.kind->clearBelow;
+    // All of a basket or a bin goes under.
+    const bool kept = chair.kind->role == Role::none && chair.kind->family == Family::storage &&
+                      chair.size.width <= table.size.width && chair.size.depth <= table.size.depth;
+    const Length high =
+        chairLike ? chair.heights.seat.value_or(chair.size.height) : chair.size.height;
+    return table.kind->clearBelow > Length{} && (chairLike || kept) &&
+           high <= table.kind->clearBelow;
 }
 
 std::vector<TablePlace> placesAt(const Piece& table, int count) {

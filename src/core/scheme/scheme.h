@@ -421,7 +421,8 @@ using SchemePtr = std::shared_ptr<const Scheme>;
 /// put away gone, those brought out there.
 [[nodiscard]] Scheme arranged(const Scheme&, Arrangement);
 
-/// Whether a chair or a stool can be drawn in under a table or a desk: its seat fits below the top.
+/// Whether a chair or a stool can be drawn in under a table or a desk: its seat fits below the top;
+/// and a basket or a bin under a console, all of it.
 [[nodiscard]] bool fitsUnder(const Piece& chair, const Piece& table);
 
 /// A place at a table, about the table's own middle: where the middle of the chair's front edge is

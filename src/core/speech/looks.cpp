@@ -76,6 +76,16 @@ bool isNoKindsWord(std::string_view word, const Kit& kit) {
     });
 }
 
+/// "longer curtains": a change of what is there, and no look of something new.
+bool isAComparison(std::string_view word) {
+    for (const std::string_view w :
+         {"longer", "shorter", "wider", "narrower", "bigger", "larger", "smaller", "taller",
+          "deeper", "higher", "lower", "shallower", "extra", "more", "fewer", "other", "same"})
+        if (word == w)
+            return true;
+    return false;
+}
+
 /// A word, said behind “a” or “put”, that is in no kind's name, nor like any there, and that no
 /// line is made of: "a gaming chair".
 bool isOwnWord(std::string_view word, const Project& job) {
@@ -125,7 +135,7 @@ std::optional<LooksSaid> looksSaid(std::string_view sentence, const Project* job
                 ++at;
             continue;
         } else if (const auto word = rest.substr(0, rest.find_first_of(" ,"));
-                   job != nullptr &&
+                   job != nullptr && !isAComparison(word) &&
                    kindAhead(trimmed(rest.substr(word.size())), *job->library.kit) &&
                    (isUnheardWord(word, *job) || (begun.length() > 0 && isOwnWord(word, *job)))) {
             join(out.made, word);

@@ -516,7 +516,7 @@ std::vector<std::string> asMeant(std::string_view text, const Project& job) {
           byARoundOne, hungOpposite})
         one(line, job, out);
     for (const auto& more : {meaningsOfSize(), meaningsOfPlace(), meaningsOfRoom(),
-                             meaningsOfTables(), meaningsOverhead()})
+                             meaningsOfTables(), meaningsOverhead(), meaningsOfSpan()})
         for (const Meaning& one : more)
             one(line, job, out);
     std::erase(out, line);

@@ -153,8 +153,12 @@ void together(const std::string& line, const Project& job, std::vector<std::stri
 /// "leave 5 between the bookcases", "close the gaps between the shelves": each so far from the one
 /// before it, as they stand along their wall, the first staying where it is.
 void gapsBetween(const std::string& line, const Project& job, std::vector<std::string>& out) {
-    if (!mentions(line, {"between", "gap", "together", "side by side"}))
+    if (!mentions(line, {"between", "gap", "together", "side by side", "apart"}))
         return;
+    // "space the pictures 3 apart"
+    static const auto apart =
+        meaning("(?:space|set|put|hang|have|move|spread|keep) (.+?) (?:out )?([0-9][^a-z]*?(?: "
+                "?(?:cm|mm|m|in|inches|inch|feet|ft|foot))?) apart(?: from each other)?");
     static const auto leave = meaning("(?:leave|keep|have|put|set) (?:an? )?([0-9].*?)(?: gap| "
                                       "space| free| clear)? between (?:each of "
                                       ")?(?:all )?(.+)");
@@ -166,15 +170,36 @@ void gapsBetween(const std::string& line, const Project& job, std::vector<std::s
     std::smatch found;
     const bool closed =
         std::regex_match(line, found, close) || std::regex_match(line, found, joined);
-    if (!closed && !std::regex_match(line, found, leave))
+    const bool spaced = !closed && std::regex_match(line, found, apart);
+    if (!closed && !spaced && !std::regex_match(line, found, leave))
         return;
-    auto all = piecesNamed(found[closed ? 1 : 2], job);
+    const std::string gap = closed ? "0" : found[spaced ? 2 : 1].str();
+    auto all = piecesNamed(found[closed || spaced ? 1 : 2], job);
     const auto scene = sceneOf(job);
     const auto wall = all.size() < 2 || !scene ? std::nullopt : wallBehind(**scene, all[0]->id);
     if (!wall || std::any_of(all.begin(), all.end(), [&](const Piece* p) {
             return wallBehind(**scene, p->id) != wall || p->onWall() != all[0]->onWall();
         }))
         return;
+    // One above the other, so far from top to foot.
+    const auto height = [&](const Piece* p) { return (*scene)->byId(p->id)->pose.at.y; };
+    if (spaced && all[0]->onWall()) {
+        std::stable_sort(all.begin(), all.end(),
+                         [&](const Piece* a, const Piece* b) { return height(a) > height(b); });
+        const bool column = std::all_of(all.begin() + 1, all.end(), [&](const Piece* p) {
+            const double off =
+                (*scene)->byId(p->id)->pose.at.x - (*scene)->byId(all[0]->id)->pose.at.x;
+            return std::abs(off) < (p->size.width + all[0]->size.width).mm() / 4;
+        });
+        if (column) {
+            std::string lines;
+            for (std::size_t i = 1; i < all.size(); ++i)
+                lines += fmt::format("{}{}, {} below {}", lines.empty() ? "" : "; then ",
+                                     all[i]->name, gap, all[i - 1]->name);
+            out.push_back(std::move(lines));
+            return;
+        }
+    }
     const Wall& w = job.room->walls[static_cast<std::size_t>(*wall)];
     const auto along = [&](const Piece* p) {
         return p->onWall() ? (*scene)->byId(p->id)->pose.at.x
@@ -183,9 +208,22 @@ void gapsBetween(const std::string& line, const Project& job, std::vector<std::s
     std::stable_sort(all.begin(), all.end(),
                      [&](const Piece* a, const Piece* b) { return along(a) < along(b); });
     std::string lines;
+    // What hangs and is spaced keeps its middle.
+    if (WordsReader figure(gap, job); spaced && all[0]->onWall() && figure.lengthAhead()) {
+        const double free = figure.length("the gap").mm();
+        double taken = -free;
+        for (const Piece* p : all)
+            taken += p->size.width.mm() + free;
+        const double first = along(all.front()) - all.front()->size.width.mm() / 2;
+        const double last = along(all.back()) + all.back()->size.width.mm() / 2;
+        if (const double by = (first + last - taken) / 2 - first; std::abs(by) > 1)
+            lines = fmt::format("move {} {} {}", all.front()->name,
+                                write(Length::millimetres(std::abs(by)), job.notation),
+                                by < 0 ? "left" : "right");
+    }
     for (std::size_t i = 1; i < all.size(); ++i)
-        lines += fmt::format("{}{} {} right of {}", lines.empty() ? "" : "; then ", all[i]->name,
-                             closed ? std::string("0") : found[1].str(), all[i - 1]->name);
+        lines += fmt::format("{}{}, {} right of {}", lines.empty() ? "" : "; then ", all[i]->name,
+                             gap, all[i - 1]->name);
     out.push_back(std::move(lines));
 }
 
@@ -276,11 +314,18 @@ void curtainsAtTheWindow(const std::string& line, const Project& job,
         return;
     static const auto placed = meaning(".*\\b(?:window|windows|wall|door|on|over|at|above)\\b.*");
     const KindPtr noun = nounIn(line, job);
-    if (!noun || noun->role != Role::curtain || std::regex_match(line, placed))
+    if (!noun || noun->role != Role::curtain)
         return;
     const auto& all = job.room->openings;
     const auto isWindow = [](const Opening& o) { return o.kind == OpeningKind::window; };
     const auto count = std::count_if(all.begin(), all.end(), isWindow);
+    // "curtains on the window", of several: which one is asked.
+    static const auto onTheWindow =
+        meaning("(.+?) (?:on|at|for|over|in|across|to) (?:the|my|our|that) window");
+    if (std::smatch found; count > 1 && std::regex_match(line, found, onTheWindow))
+        out.push_back(found[1].str() + " centred on the window");
+    if (std::regex_match(line, placed))
+        return;
     if (count == 1)
         out.push_back(
             fmt::format("{} on {}", line, std::find_if(all.begin(), all.end(), isWindow)->name()));
@@ -355,16 +400,24 @@ void betweenAndTheWall(const std::string& line, const Project& job, std::vector<
     // Beside it, and not before or behind it, where there is a wall on that side.
     const Wall* best = nullptr;
     double least = 0;
+    double next = 1e300;
     for (const Wall& w : job.room->walls) {
         const double off = dot(where->pose.at - w.start, w.inward());
         const double aside = std::abs(dot(w.inward(), where->pose.right()));
         const double cost = off * (aside > 0.7 ? 1 : 3);
-        if (off > 0 && (best == nullptr || cost < least)) {
+        if (off <= 0)
+            continue;
+        if (best == nullptr || cost < least) {
+            next = best == nullptr ? next : least;
             best = &w;
             least = cost;
+        } else {
+            next = std::min(next, cost);
         }
     }
-    if (best != nullptr)
+    // In the middle of two walls neither is meant.
+    constexpr double clearly = 0.9;
+    if (best != nullptr && least < clearly * next)
         out.push_back(fmt::format("{}{} and wall {}", found[1].str(), of->name, best->name));
 }
 

@@ -58,6 +58,8 @@ using Meaning = void (*)(const std::string& line, const Project&, std::vector<st
 [[nodiscard]] std::vector<Meaning> meaningsOfTables();
 /// Of lights in rows, and curtains from the ceiling.
 [[nodiscard]] std::vector<Meaning> meaningsOverhead();
+/// Of several in one line, at the end of a room, as large as there is room.
+[[nodiscard]] std::vector<Meaning> meaningsOfSpan();
 /// Of where things go, told by what is there.
 [[nodiscard]] std::vector<Meaning> meaningsOfPlace();
 

@@ -153,6 +153,76 @@ constexpr OtherWords askedInstead[] = {
     {"(?:does|do|is) (?:everything|it all|the furniture|all of it) (?:fit|ok|okay|all right|fine)"
      "\\??",
      "what is wrong?"},
+    {"(?:is|are) the (?:walkways?|ways?|paths?|passages?|aisles?|walking space|way through) "
+     "(?:wide|"
+     "big|large|clear|good|ok|okay)(?: enough)?\\??",
+     "how wide is the walkway?"},
+    {"(?:how much|is there(?: enough| still| any)?) (?:room|space|floor)(?: is(?: there)?)?(?: "
+     "left| "
+     "free)?(?: for me| for us)? to (?:walk|move|get through|pass|walk around|walk through|move "
+     "around|get around|get past)(?: around| through| about| in here| here)?\\??",
+     "how wide is the walkway?"},
+    {"(?:can|could) (?:i|we|you|one|people|someone) (?:still |easily )?(?:walk|get|pass|move) "
+     "(?:around|through|about|past)(?: easily| here| in here| comfortably)?\\??",
+     "how wide is the walkway?"},
+    {"how (?:many|much) (?:inches|feet|cm|centimetres|centimeters|metres|meters|space|room|wall) "
+     "(?:is|are|have i|do i have|do we have)? ?(?:there )?(?:still )?(?:left|free|available|over|"
+     "unused|open|empty)(?: on| along| at) (.*\\bwall\\b.*?)\\??",
+     "how much wall is free on $1?"},
+    {"(?:what(?:'s| is)|how (?:big|wide|large) (?:is|can|could) (?:i have )?) ?the (?:biggest|"
+     "largest|widest|longest|tallest) (.+?) (?:that |which )?(?:i can|we can|i "
+     "could|can|could|will|"
+     "would) (?:hang|put|have|fit|go|place) (over|above|under|behind|in front of) (.+?)\\??",
+     "how big should a $1 $2 $3 be?"},
+    {"how (deep|wide|long|tall|high|big) (?:can|could|may|might) (.+?) (?:be|get|go)(?: here| "
+     "there)?\\??",
+     "how $1 should $2 be?"},
+    {"can (?:i|we|you|one) see (.+?) from (.+?)\\??", "can $1 be seen from $2?"},
+    {"(?:can|could|will|would) (?:everyone|everybody|all|all of us|people|anyone|they|we|you|i) "
+     "(?:all )?(?:still )?see (.+?)(?: from (?:here|there|their (?:seats?|place)|every seat|all "
+     "seats))?\\??",
+     "can $1 be seen?"},
+    {"is (.+?) visible from (.+?)\\??", "can $1 be seen from $2?"},
+    {"(?:is|are) (.+?) going to (?:block|cover|hide|hit|touch|obstruct|be in the way "
+     "of|overlap|stick "
+     "into) .+",
+     "what is wrong with $1?"},
+    {"(?:will|would|does) (.+?) (?:block|cover|hide|obstruct|stick into|get in the way of) .+",
+     "what is wrong with $1?"},
+    {"how would (an? .+?) (?:look|be|work|go|fit|do) (.+?)\\??", "is there space for $1 $2?"},
+    {"where(?:'s| is) (?:the |there )?(?:biggest|largest|most|any)? ?(?:empty|free|open|spare) "
+     "(?:spot|"
+     "space|place|area|floor|room|corner)\\??",
+     "what fits here?"},
+    {"(?:give me |any |got any |have you |do you have any )?(?:some )?(?:ideas|suggestions|advice|"
+     "tips)\\??|(?:what (?:do|would) you (?:suggest|recommend|do|think)|what should i do|suggest "
+     "something|help me)(?: next| here| now)?\\??",
+     "how is everything mended?"},
+    {"what(?:'s| is) the (?:grand )?total(?: so far| price| cost)?\\??",
+     "how much does everything cost?"},
+    {"(?:how much|what) (?:have i|have we|did i|did we) (?:spent|spend)(?: so far)?\\??",
+     "how much does everything cost?"},
+    {"how much light(?:ing)? (?:do (?:i|we) need|is needed|should there be|would do)(?: in here| "
+     "here)?\\??",
+     "how many lights do I need?"},
+    {"(?:what(?:'s| is)|how (?:much|big) is) the (?:total )?wall area\\??",
+     "what is the area of the walls?"},
+    {"how (?:long|wide|big) is the longest wall\\??", "which wall is longest?"},
+    {"how (?:long|wide|big) is the shortest wall\\??", "which wall is shortest?"},
+    {"(?:can|does|will|could) (?:the |my )?(.*\\bchair) (?:still )?(?:roll|slide|go|come|push|move|"
+     "be pushed|be pulled) (?:back|out)(?: far enough| properly)?\\??",
+     "how much room is behind the $1?"},
+    {"(?:is there |do i have )?(?:enough )?(?:space|room) behind (.+?)\\??",
+     "how much room is behind $1?"},
+    {"(?:does|will|can) (.+?) (?:open|fold|pull) (?:out|up)(?: all the way| fully| properly)?\\??",
+     "what is wrong with $1?"},
+    {"what(?:'s| is) (?:an? |the )?([a-z][a-z0-9 -]*?)\\??", "how big is $1?"},
+    {"(?:what(?:'s| is| are)|which pieces? (?:is|are)|who(?:'s| is)) (?:there )?(?:next to|beside|"
+     "near|by|close to|around|right by|standing (?:by|next to)) (.+?)\\??",
+     "what is near $1?"},
+    {"(?:will|would|does|can) (?:the )?((?:door|window)(?: [0-9])?) (?:still )?(?:hit|touch|bang "
+     "into|bump into|run into|swing into|meet|clear) .*",
+     "does $1 open?"},
     {"(?:measure|what(?:'s| is)) (?:the (?:distance|gap|space) )?(?:from|between) (.+?) (?:to|and) "
      "(.+?)\\??",
      "how far is $1 from $2?"},

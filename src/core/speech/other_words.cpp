@@ -348,7 +348,8 @@ std::vector<std::string> saidOtherwise(std::string_view text, const Project& job
         out.push_back(whole);
     for (auto& said : aboutChairs(whole, job))
         out.push_back(std::move(said));
-    static const auto patterns = known({otherWords(), moreOtherWords(), otherQuestions()});
+    static const auto patterns =
+        known({otherWords(), moreOtherWords(), otherChanges(), otherQuestions()});
     const auto wholeFolded = foldCase(whole);
     for (const Known& one : patterns)
         if (std::smatch found;

@@ -69,7 +69,7 @@ constexpr OtherWords moreInstead[] = {
      "be "
      "fixed)",
      "mend all"},
-    {"((?:two |a pair of )?(?:twin|single|bunk) beds) (?:instead of|in place of|rather than) (.+)",
+    {"(?:two |a pair of )?((?:twin|single|bunk) beds) (?:instead of|in place of|rather than) (.+)",
      "remove $2; then two $1"},
     {"(?:or |no,? |actually,? |or better,? |or rather,? |rather,? |maybe |perhaps |better )+(an? "
      ".+)",
@@ -82,7 +82,7 @@ constexpr OtherWords moreInstead[] = {
     {"what (?:if|about if) (.+?) (?:was|were|is|are|became|becomes) (.+?)\\??", "make $1 $2"},
     {"what (?:if|about if) (?:i|we|you) (?:moved|move) (.+?)\\??", "move $1"},
     {"what (?:if|about if) (?:i|we|you) (?:turned|turn) (.+?)\\??", "turn $1"},
-    {"what (?:if|about if) (?:i|we|you) (?:put|placed|place|had|have|added|add|used|use) (.+?)\\??",
+    {"what (?:if|about if) (?:i|we|you) (?:put|placed|place|had|have|added|add) (.+?)\\??",
      "put $1"},
     {"what (?:if|about if) (?:i|we|you) (?:took out|took away|removed|remove|take out|take "
      "away|lost|"

@@ -13,6 +13,7 @@ struct OtherWords {
 /// All of them; they are tried in this order.
 [[nodiscard]] std::span<const OtherWords> otherWords();
 [[nodiscard]] std::span<const OtherWords> moreOtherWords();
+[[nodiscard]] std::span<const OtherWords> otherChanges();
 /// Those of questions, and of what is not done but told; tried after those.
 [[nodiscard]] std::span<const OtherWords> otherQuestions();
 /// Words within a line that stand for others wherever they are: all of them at once, before the

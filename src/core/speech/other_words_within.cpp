@@ -23,6 +23,16 @@ constexpr OtherWords withinInstead[] = {
     {"\\bon both (?:of the )?(?:sides|ends) of\\b", "either side of"},
     {"\\b(?:at|on) both (?:of the )?ends of\\b", "at each end of"},
     {"\\bback ?to ?back with\\b", "behind"},
+    {"\\b(?:in|inside|within) the window (?:recess|reveal|frame|opening)\\b", "on the window"},
+    {"\\ball along\\b", "along"},
+    {"\\b(full|queen|king|twin|double|single)[- ]sized?\\b", "$1"},
+    {"^((?:put |place |add |what about |how about |try )?)twin beds\\b", "$1two single beds"},
+    {"\\bwith (?:its|the) (head|headboard|back) (?:on|to|at|up against)\\b", "with its $1 against"},
+    {"^throw (?:down )?(?=an? )", "put "},
+    {"\\b(?:vertically|in a vertical (?:line|row))\\b", "in a column"},
+    {"\\b(?:horizontally|in a horizontal (?:line|row))\\b", "in a row"},
+    {"\\bthe (?:front|main|entrance|entry|house) door\\b", "the door"},
+    {"\\b(?:the (?:whole )?lot|all of those|the whole (?:group|bunch|set|row))\\b(?! of)", "them"},
     {"\\bon the (left|right)(?:[- ]hand)? (?:corner|edge) of\\b", "on the $1 end of"},
 };
 

@@ -409,7 +409,9 @@ std::optional<Answer> doesItOpen(Asking& a) {
     Target t;
     try {
         t = a.in.target(false);
-    } catch (const LineFault&) {
+    } catch (const LineFault& f) {
+        if (!f.problem.oneOfSeveral.empty()) // which door?
+            throw;
         return {};
     }
     if (t.is != Target::Is::door && t.is != Target::Is::window)

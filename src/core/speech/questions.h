@@ -25,6 +25,10 @@ struct Asking {
 /// How far a thing is from what is named next, or from "the wall". Throws LineFault.
 [[nodiscard]] std::optional<Answer> howFarFrom(Asking&, const Target& one);
 
+/// What a kind of thing usually measures, where no rule has a figure for it; and how deep a piece
+/// may be for one to walk past it, when that is given.
+[[nodiscard]] std::optional<Answer> usualSize(const Asking&, const Kind&, const Piece* passed);
+
 /// One kind of question: what it begins with, and what answers it. Empty when it is another after
 /// all; throws LineFault.
 struct Question {
@@ -42,6 +46,7 @@ struct Question {
 adviceQuestions();                                           ///< how high, what fits, what is wrong
 [[nodiscard]] const std::vector<Question>& plainQuestions(); ///< colour, cost, weight, why not
 [[nodiscard]] const std::vector<Question>& roomQuestions();  ///< its area, its walls, how many
-[[nodiscard]] const std::vector<Question>& mendingQuestions(); ///< what would mend it
+[[nodiscard]] const std::vector<Question>& mendingQuestions();  ///< what would mend it
+[[nodiscard]] const std::vector<Question>& standingQuestions(); ///< what is near, who sees
 
 } // namespace mezzet

@@ -9,7 +9,7 @@ namespace mezzet {
 
 std::optional<Problem> whichWall(std::string_view text, const Room& room) {
     static const std::regex words(
-        "\\b(back|far|near|front|rear|end|side|main|empty|blank|left|left-hand|"
+        "\\b(back|far|near|front|rear|end|side|main|empty|blank|other|left|left-hand|"
         "right|right-hand) wall\\b",
         std::regex::icase | std::regex::optimize);
     std::match_results<std::string_view::const_iterator> found;
@@ -41,15 +41,36 @@ std::optional<Problem> onASill(std::string_view text) {
     return p;
 }
 
-std::optional<Problem> whatIsMissing(Problem p, std::string_view text) {
-    const auto& noun = p.notThere;
+namespace {
+
+/// The problem, pointing at a word where that stands in a text by itself.
+std::optional<Problem> pointingAt(const std::string& word, Problem p, std::string_view text) {
     const auto folded = foldCase(text);
-    const auto at = folded.find(noun);
-    if (noun.empty() || at == std::string::npos || folded.size() != text.size())
+    const auto wanted = foldCase(word);
+    if (wanted.empty() || folded.size() != text.size())
         return {};
-    p.column = static_cast<int>(characterCount(text.substr(0, at))) + 1;
-    p.width = static_cast<int>(characterCount(p.notThere));
-    return p;
+    const auto isLetter = [](char c) { return c >= 'a' && c <= 'z'; };
+    for (auto at = folded.find(wanted); at != std::string::npos; at = folded.find(wanted, at + 1)) {
+        const auto end = at + wanted.size();
+        if (at > 0 && isLetter(folded[at - 1]))
+            continue;
+        p.column = static_cast<int>(characterCount(text.substr(0, at))) + 1;
+        p.width = static_cast<int>(characterCount(text.substr(at, end - at)));
+        return p;
+    }
+    return {};
+}
+
+} // namespace
+
+std::optional<Problem> whatIsMissing(Problem p, std::string_view text) {
+    const auto word = p.notThere;
+    return pointingAt(word, std::move(p), text);
+}
+
+std::optional<Problem> whatIsOneOfSeveral(Problem p, std::string_view text) {
+    const auto word = p.oneOfSeveral;
+    return pointingAt(word, std::move(p), text);
 }
 
 } // namespace mezzet

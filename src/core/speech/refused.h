@@ -13,6 +13,9 @@ namespace mezzet {
 [[nodiscard]] std::optional<Problem> whichWall(std::string_view line, const Room&);
 /// "plant on the windowsill": how deep a sill or a mantelshelf is stands nowhere in the notes.
 [[nodiscard]] std::optional<Problem> onASill(std::string_view line);
+/// That a thing could be one of several, found in other words for a line: pointing at it there.
+/// None for another problem, or where it isn't in the line.
+[[nodiscard]] std::optional<Problem> whatIsOneOfSeveral(Problem, std::string_view line);
 /// That a thing is not there which a line speaks of, found in other words for it: pointing at its
 /// name in the line. None for another problem, or where its name isn't in the line.
 [[nodiscard]] std::optional<Problem> whatIsMissing(Problem, std::string_view line);

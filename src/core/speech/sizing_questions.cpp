@@ -17,7 +17,7 @@ namespace mezzet {
 namespace {
 
 /// What is asked for of a thing.
-enum class Asks { size, width, length, height, any };
+enum class Asks { size, width, length, height, depth, any };
 
 /// What the question is of: a piece that is there, or a kind of thing.
 struct AskedOf {
@@ -368,14 +368,14 @@ std::optional<Answer> sizeOf(Asking& a, const AskedOf& of, Asks what) {
         return screenSize(a, of);
     if (of.kind->underCeiling() && of.kind->light && of.kind->light->cutOut <= Length{})
         return hungLight(a, of, what);
-    return {};
+    return usualSize(a, *of.kind, what == Asks::depth ? of.piece : nullptr);
 }
 
 /// "how big should the coffee table be?", "what size tv should I get?", "what length curtains?"
 std::optional<Answer> howLarge(Asking& a, Asks what) {
     a.in.take({"should", "must", "ought", "do i want", "do we want", "does", "of"});
     const auto of = thingAhead(a);
-    if (!of || of->is(Role::rug))
+    if (!of || of->kind->id == "rug") // by what stands on it
         return {};
     a.in.take({"should i get", "should we get", "should i buy", "should we buy", "do i need",
                "do we need",   "should i have", "should i use", "would work",    "works",
@@ -393,7 +393,7 @@ std::optional<Answer> howLarge(Asking& a, Asks what) {
         a.end();
     }
     auto out = sizeOf(a, *of, what);
-    if (out && of->piece != nullptr) {
+    if (out && what != Asks::depth && of->piece != nullptr) {
         const Size& s = of->piece->size;
         out->about.insert(out->about.begin(), of->piece->id);
         const auto size = [&](Length l) { return writeGap(l, a.job.notation); };
@@ -564,6 +564,10 @@ const std::vector<Question>& sizingQuestions() {
          },
          "the same of its width",
          "how wide should a walkway be?"},
+        {{"how deep should", "what depth should", "how deep must"},
+         [](Asking& a) { return howLarge(a, Asks::depth); },
+         "",
+         ""},
         {{"how high should", "how tall should", "what height should", "how tall must"},
          [](Asking& a) { return howLarge(a, Asks::height); },
          "the same of its height",

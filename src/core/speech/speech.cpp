@@ -11,6 +11,7 @@
 #include "speech/other_words.h"
 #include "speech/questions.h"
 #include "speech/refused.h"
+#include "speech/shown.h"
 #include "speech/unheard.h"
 
 #include <algorithm>
@@ -42,9 +43,9 @@ struct Begun {
 
 std::vector<Begun> begunHere(WordsReader& in) {
     std::vector<Begun> out;
-    for (const auto* table :
-         {&lightQuestions(), &rugQuestions(), &measuredQuestions(), &sizingQuestions(),
-          &adviceQuestions(), &mendingQuestions(), &plainQuestions(), &roomQuestions()})
+    for (const auto* table : {&lightQuestions(), &rugQuestions(), &measuredQuestions(),
+                              &sizingQuestions(), &adviceQuestions(), &mendingQuestions(),
+                              &plainQuestions(), &roomQuestions(), &standingQuestions()})
         for (const Question& q : *table) {
             std::size_t best = 0;
             for (const std::string_view b : q.begins)
@@ -83,7 +84,8 @@ std::optional<Answer> answerTo(std::string_view text, const Project& job, const 
             if (auto out = b.question->answer(a))
                 return out;
         } catch (const LineFault& f) {
-            if (!fault)
+            // Which of several is meant is worth more than that it is another question.
+            if (!fault || (fault->problem.oneOfSeveral.empty() && !f.problem.oneOfSeveral.empty()))
                 fault = f;
         }
     }
@@ -190,6 +192,12 @@ Result<Spoken> readAsSaid(std::string_view whole, const Project& job, const List
         }
         return readSpoken(to.before, job, {to.them, to.surface, {}}, stopped);
     }
+    if (auto shown = shownFor(text, job)) {
+        out.is = Spoken::Is::answer;
+        out.said.preview = shown->words;
+        out.answer = std::move(*shown);
+        return out;
+    }
     std::optional<Problem> unanswered;
     if (isQuestion(text) && isText(text) && text.size() <= 2000) {
         try {
@@ -238,6 +246,28 @@ constexpr int sentences = 3;
 Result<Spoken> readInParts(std::string_view, const Project&, const Listener&, const Stopped&,
                            int most);
 
+/// "a lamp on each one", of several that were spoken of: one for each of them; empty for all else.
+std::string oneForEach(const std::string& line, const Project& job, const std::vector<int>& them) {
+    static const std::regex onEach(
+        "(.+? (?:on|at|by|beside|in front of|under|over|above|behind)) (?:each(?: of "
+        "them| one)?|them|both(?: of them)?)",
+        std::regex::icase | std::regex::optimize);
+    std::smatch found;
+    if (them.size() < 2 || line.size() > 200 || !std::regex_match(line, found, onEach))
+        return {};
+    // "lamps on them": one on each.
+    static const std::regex many("(?:some |the |two |three |four )?([a-z][a-z -]*?)s ([a-z ]+)",
+                                 std::regex::icase | std::regex::optimize);
+    std::string of = found[1];
+    if (std::smatch plural; std::regex_match(of, plural, many))
+        of = "a " + plural[1].str() + " " + plural[2].str();
+    std::string out;
+    for (const int id : them)
+        if (const Piece* p = job.scheme().byId(id))
+            out += fmt::format("{}{} {}", out.empty() ? "" : "; then ", of, p->name);
+    return out;
+}
+
 /// The two said one after the other, "it" in the second being what the first was about. Empty when
 /// either can't be done; `why` is then what the second meets, if the first could be.
 std::optional<Spoken> oneAfterTheOther(const std::pair<std::string, std::string>& parts,
@@ -263,23 +293,8 @@ std::optional<Spoken> oneAfterTheOther(const std::pair<std::string, std::string>
         });
     };
     // "… with a lamp on each": of the ones just said.
-    std::string next = parts.second;
-    static const std::regex onEach(
-        "(.+? (?:on|at|by|beside|in front of|under|over|above)) (?:each(?: of "
-        "them| one)?|them|both(?: of them)?)",
-        std::regex::icase | std::regex::optimize);
-    if (std::smatch found; them.size() > 1 && std::regex_match(parts.second, found, onEach)) {
-        next.clear();
-        // "lamps on them": one on each.
-        static const std::regex many("(?:some |the |two |three |four )?([a-z][a-z -]*?)s ([a-z ]+)",
-                                     std::regex::icase | std::regex::optimize);
-        std::string of = found[1];
-        if (std::smatch plural; std::regex_match(of, plural, many))
-            of = "a " + plural[1].str() + " " + plural[2].str();
-        for (const int id : them)
-            if (const Piece* p = between->project->scheme().byId(id))
-                next += fmt::format("{}{} {}", next.empty() ? "" : "; then ", of, p->name);
-    }
+    const auto each = oneForEach(parts.second, *between->project, them);
+    const std::string& next = each.empty() ? parts.second : each;
     auto second = heard(next);
     // "a console, with the vase on it": of one that is not there yet.
     if (const auto folded = foldCase(parts.second); !second && folded.starts_with("the "))
@@ -310,18 +325,27 @@ std::optional<Spoken> oneAfterTheOther(const std::pair<std::string, std::string>
     return std::move(*first);
 }
 
-/// "move them closer together", with the names of what is spoken of; empty where that is not
-/// several, or the line doesn't speak of them.
+/// "move them closer together", "make it as long as it goes", with the names of what is spoken of;
+/// empty where the line doesn't speak of them, or nothing was spoken of.
 std::string theirNames(std::string_view text, const Project& job, const Listener& to) {
-    static const std::regex them("\\b(?:them both|both of them|the two of them|them|both)\\b",
-                                 std::regex::icase | std::regex::optimize);
+    static const std::regex several("\\b(?:them both|both of them|all of them|the two of them|them|"
+                                    "both)\\b",
+                                    std::regex::icase | std::regex::optimize);
+    static const std::regex one("\\b(?:it|them)\\b", std::regex::icase | std::regex::optimize);
     constexpr std::size_t longest = 300;
     std::vector<std::string> names;
+    // A group is what it is called, with all that is in it.
+    std::vector<const Piece*> spoken;
     for (const int id : to.them)
         if (const Piece* p = job.scheme().byId(id))
+            spoken.push_back(p);
+    for (const Piece* p : spoken)
+        if (std::none_of(spoken.begin(), spoken.end(),
+                         [&](const Piece* g) { return g->isGroup() && p->group() == g->id; }))
             names.push_back(p->name);
     const std::string line(trimmed(text));
-    if (names.size() < 2 || line.size() > longest || !std::regex_search(line, them))
+    const std::regex& them = names.size() == 1 ? one : several;
+    if (names.empty() || line.size() > longest || !std::regex_search(line, them))
         return {};
     std::string all = names.front();
     for (std::size_t i = 1; i < names.size(); ++i)
@@ -345,16 +369,30 @@ Result<Spoken> readInParts(std::string_view text, const Project& job, const List
     std::optional<Problem> asks;
     const bool ofThings = isOfThings(text, job);
     auto wordings = ofThings ? asMeant(text, job) : inOtherWords(text, job, most == sentences);
-    if (const auto named = theirNames(text, job, to); !named.empty())
-        for (auto& other : asMeant(named, job))
-            wordings.push_back(std::move(other));
+    if (auto each = oneForEach(std::string(trimmed(text)), job, to.them); !each.empty())
+        wordings.push_back(std::move(each));
+    const std::size_t ofThem = wordings.size();
+    const auto meanThem = [&](std::string_view line) {
+        if (const auto named = theirNames(line, job, to); !named.empty())
+            for (auto& other : asMeant(named, job))
+                wordings.push_back(std::move(other));
+    };
+    meanThem(text);
+    for (std::size_t i = 0; i < ofThem && !ofThings; ++i)
+        meanThem(std::string(wordings[i]));
     std::optional<Problem> missing;
+    std::optional<Problem> several;
     for (const std::string& other : wordings) {
         auto heard = readAsSaid(other, job, to, stopped);
+        // What they are said by their names goes on being them.
+        if (heard && &other >= wordings.data() + ofThem)
+            heard->said.them = to.them;
         if (heard)
             return heard;
         if (!missing)
             missing = whatIsMissing(heard.problem(), text);
+        if (!several)
+            several = whatIsOneOfSeveral(heard.problem(), text);
         if (!asks && asked(heard)) {
             asks = heard.problem();
             asks->width = static_cast<int>(characterCount(text));
@@ -362,7 +400,9 @@ Result<Spoken> readInParts(std::string_view text, const Project& job, const List
     }
     if (asks)
         return *asks;
-    if (missing && said.problem().unknown)
+    if (several && said.problem().oneOfSeveral.empty() && said.problem().notThere.empty())
+        said = *several;
+    else if (missing && said.problem().unknown)
         said = *missing;
     if (most < 2 || ofThings)
         return said;
@@ -521,8 +561,11 @@ std::optional<Result<Spoken>> asPlainPiece(std::string_view text, const Project&
 
 } // namespace
 
-Result<Spoken> readSpoken(std::string_view text, const Project& job, const Listener& to,
+Result<Spoken> readSpoken(std::string_view text, const Project& job, const Listener& heard,
                           const Stopped& stopped) {
+    // What was spoken of may be gone since: undone, or taken out.
+    Listener to = heard;
+    std::erase_if(to.them, [&](int id) { return job.scheme().byId(id) == nullptr; });
     auto said = readInParts(text, job, to, stopped, sentences);
     if (!said && isText(text) && !asksFirst(said.problem()) && !(stopped && stopped()))
         if (auto plain = withItsLooks(text, job, to, stopped))
@@ -541,9 +584,9 @@ Result<Spoken> readSpoken(std::string_view text, const Project& job, const Liste
 
 std::vector<QuestionHelp> questionHelp() {
     std::vector<QuestionHelp> out;
-    for (const auto* table :
-         {&lightQuestions(), &rugQuestions(), &measuredQuestions(), &sizingQuestions(),
-          &adviceQuestions(), &mendingQuestions(), &plainQuestions(), &roomQuestions()})
+    for (const auto* table : {&lightQuestions(), &rugQuestions(), &measuredQuestions(),
+                              &sizingQuestions(), &adviceQuestions(), &mendingQuestions(),
+                              &plainQuestions(), &roomQuestions(), &standingQuestions()})
         for (const Question& q : *table)
             out.push_back({q.says, q.example});
     return out;

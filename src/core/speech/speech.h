@@ -23,6 +23,8 @@ struct Answer {
     std::vector<int> about{};         ///< the pieces it speaks of
     std::vector<Mark> marks{};        ///< what it measured
     std::vector<FitChoice> choices{}; ///< what would fit, where that was asked
+    std::optional<SurfaceId> shows{}; ///< what is to be looked at, where that was asked
+    std::string act{};                ///< an act of the window, by its name there: "save"
 };
 
 /// What a line comes to: something to be done, an answer, or a step in what was done before.

@@ -18,10 +18,16 @@ namespace {
 /// Words that no noun has in it.
 bool isSmallWord(std::string_view w) {
     for (const std::string_view small :
-         {"the",  "a",   "an",  "to",  "it",   "them", "this", "that",  "and",
-          "or",   "of",  "my",  "our", "by",   "is",   "are",  "be",    "up",
-          "down", "out", "off", "all", "both", "each", "same", "every", "more",
-          "less", "not", "no",  "so",  "i",    "we",   "you"})
+         {"the", "a", "an", "to", "it", "them", "this", "that", "and", "or", "of", "my", "our",
+          "by", "is", "are", "be", "up", "down", "out", "off", "all", "both", "each", "same",
+          "every", "more", "less", "not", "no", "so", "i", "we", "you",
+          // Words of place, of change and of time.
+          "in", "on", "under", "underneath", "beneath", "below", "over", "above", "between",
+          "beside", "behind", "around", "near", "next", "with", "there", "here", "too", "again",
+          "until", "as", "than", "then", "if", "what", "how", "where", "places", "longer", "bigger",
+          "smaller", "wider", "taller", "shorter", "narrower", "higher", "fill", "from", "for",
+          "into", "nothing", "everything", "something", "anything", "one", "ones", "should", "must",
+          "can", "will", "would", "could", "goes", "go"})
         if (w == small)
             return true;
     return false;

@@ -33,9 +33,11 @@ void readOpening(NoteLine& line, NotePlace place, const std::string& word, Tool 
                  TapedWall& wall) {
     TapedOpening o;
     o.place = place;
-    o.kind = word == "window" ? OpeningKind::window
-             : word == "door" ? OpeningKind::door
-                              : OpeningKind::opening;
+    o.kind = word == "window"    ? OpeningKind::window
+             : word == "opening" ? OpeningKind::opening
+                                 : OpeningKind::door;
+    if (word == "closet") // a door with nothing but that behind it
+        o.leadsTo = word;
     if (line.done())
         line.failHere(worded("this {} has no measurements", word),
                       worded("write it like: {} 2' 0\" from left, 32 wide, 80 high", word));

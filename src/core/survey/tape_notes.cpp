@@ -145,7 +145,7 @@ private:
              }},
             {{"diagonal"},
              [](Reader& r, NoteLine& l, NotePlace p, const std::string&) { r.diagonal(l, p); }},
-            {{"window", "door", "opening", "archway"},
+            {{"window", "door", "opening", "archway", "closet"},
              [](Reader& r, NoteLine& l, NotePlace p, const std::string& w) {
                  readOpening(l, p, w == "archway" ? "opening" : w, r.tool_, r.current(l, w));
              }},

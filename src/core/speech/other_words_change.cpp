@@ -1,0 +1,247 @@
+// Changes in other words than the line's own: complaints, comparisons, asides.
+#include "speech/other_words_table.h"
+
+namespace mezzet {
+
+namespace {
+
+constexpr OtherWords changesInstead[] = {
+    // "scoot the dresser down toward the window"
+    {"(?:scoot|move|slide|shift|push|pull|bring|take|get|nudge|drag|bump) (.+?) (?:down|over|along|"
+     "across|up|in|out|round|around|back) (to|toward|towards|closer to|nearer to|nearer|next to|"
+     "beside|against|into|under) (?![0-9])(.+)",
+     "move $1 $2 $3"},
+    {"(?:bring|move|pull|push|slide|take) (.+?) (?:in|inward|inwards)(?: a bit| a little| "
+     "slightly| "
+     "a touch| some)?(?: closer)?",
+     "move $1 toward the middle of the room"},
+    {"(?:scoot|move|slide|shift|push|pull|bring|get) (.+?) up (?:to|against) (?![0-9])(.+)",
+     "$1 by $2"},
+    {"get (.+?) (away from|off|out of|closer to|nearer to|nearer|next to|to|into|in|on|under|"
+     "against|over|by|beside) (.+)",
+     "move $1 $2 $3"},
+    {"(?:get|put|set|make|lay) (.+?) (?:straight|square|squared up|parallel)", "straighten $1"},
+    {"(?:trade|swap|switch|exchange|change) (?:the )?places (?:with|of|between|for) (.+?) (?:and|"
+     "with) (.+)",
+     "swap $1 and $2"},
+    {"(?:give me|give us|i want|i need|we need|we want|allow|make it|let there be) "
+     "([0-9].*? between .+)",
+     "leave $1"},
+    {"(?:leave|keep|allow|have|make|give me|i want|i need) (?:an? )?(?:at least )?[0-9].*? (?:all "
+     ")?"
+     "(?:around|round) (.+)",
+     "how much room is around $1?"},
+    {"(?:leave|keep|allow|give me|i want|i need|make) (?:an? )?([0-9].*?) (?:of )?(?:walking |free "
+     "|"
+     "clear |empty )?(?:space|room|clearance|floor|gap|walkway) ((?:all "
+     ")?(?:around|round|behind|in "
+     "front of|beside|before) .+)",
+     "keep $1 free $2"},
+    // Comparisons: "use a smaller dresser", "narrower console".
+    {"(?:use|get|try|have|i want|i need|we need|make it|go for)? ?(?:an? )?(bigger|larger|smaller|"
+     "wider|longer|deeper|taller|higher|lower|shorter|narrower|shallower) ((?!to |than |on |in "
+     ")[a-z -]+)",
+     "make the $2 $1"},
+    // Complaints.
+    {"(?:the )?(.+?) (?:is|are|looks?|seems?|feels?) (?:still |a bit |a little |much |way |far |"
+     "just )?too (?:big|large)(?: (?:for|in) .+)?",
+     "make $1 smaller"},
+    {"(?:the )?(.+?) (?:is|are|looks?|seems?|feels?) (?:still |a bit |a little |much |way |far |"
+     "just )?too (?:small|little|tiny)(?: (?:for|in) .+)?",
+     "make $1 bigger"},
+    {"(?:the )?(.+?) (?:is|are|looks?|seems?|feels?) (?:still |a bit |a little |much |way |far |"
+     "just )?too wide(?: (?:for|in) .+)?",
+     "make $1 narrower"},
+    {"(?:the )?(.+?) (?:is|are|looks?|seems?|feels?) (?:still |a bit |a little |much |way |far |"
+     "just )?too narrow(?: (?:for|in) .+)?",
+     "make $1 wider"},
+    {"(?:the )?(.+?) (?:is|are|looks?|seems?|feels?) (?:still |a bit |a little |much |way |far |"
+     "just )?too long(?: (?:for|in) .+)?",
+     "make $1 shorter"},
+    {"(?:the )?(.+?) (?:is|are|looks?|seems?|feels?) (?:still |a bit |a little |much |way |far |"
+     "just )?too short(?: (?:for|in) .+)?",
+     "make $1 longer"},
+    {"(?:the )?(.+?) (?:is|are|looks?|seems?|feels?) (?:still |a bit |a little |much |way |far |"
+     "just )?too deep(?: (?:for|in) .+)?",
+     "make $1 shallower"},
+    {"(?:the )?(.+?) (?:is|are|looks?|seems?|feels?|hangs?) (?:still |a bit |a little |much |way "
+     "|far |just )?too high(?: (?:for|on|up) .+| up)?",
+     "lower $1"},
+    {"(?:the )?(.+?) (?:is|are|looks?|seems?|feels?|hangs?) (?:still |a bit |a little |much |way "
+     "|far |just )?too low(?: (?:for|on|down) .+| down)?",
+     "raise $1"},
+    {"(?:the )?(.+?) (?:is|are|looks?|seems?|feels?|stands?|sits?) (?:still |a bit |a little |much "
+     "|way |far |just )?too (close to|near|near to|far from|far away from) (.+)",
+     "is $1 too $2 $3?"},
+    {"(?:it(?:'s| is)|this is|that(?:'s| is)|everything is)? ?(?:still |a bit |a little |much |way "
+     "|far |just )?too (?:tight|cramped|crowded|full|close|busy)(?: in here| here)?",
+     "what is wrong?"},
+    {"(.+?) (?:should|must|needs to|need to|has to|have to|ought to) be (.+? as (?:wide|long|high|"
+     "tall|deep|big|large) as .+)",
+     "make $1 $2"},
+    {"(?:go|get) back(?: to (?:the way|how|what|where) (?:it|things|that|they) (?:was|were))?(?: "
+     "before)?",
+     "undo"},
+    {"(?:take|put|change|turn|set) (?:that|it|this|everything|things) back(?: to (?:the way|how) "
+     "(?:it|things) (?:was|were))?(?: again)?",
+     "undo"},
+    {"(?:never ?mind(?: that)?|scrap that|forget (?:that|it)|not that|no,? (?:not that|go back)|"
+     "oops|cancel that|revert(?: that)?|take that back|step back|one step back)",
+     "undo"},
+    {"(?:no|nope|no wait|wait|no no|hold on|right then|ok so|yes but)[,:]? (.+)", "$1"},
+    {"(?:keep|stay|leave) (?:an? )?([0-9].*?) (?:clear |away |off |free )?(?:of|from|off) (.+)",
+     "it $1 from $2"},
+    {"(.+?) (?:should |must |needs to |has to |can |to )?(?:just )?(?:touch|touches|reach|reaches|"
+     "brush|brushes|kiss|hit|graze|meet) the (?:floor|ground)",
+     "make $1 go to the floor"},
+    {"(?:an? )?(?:accent|feature) wall (behind .+?),? (?:in |painted )?((?:[a-z]+ )?[a-z]+)",
+     "colour the wall $1 $2"},
+    {"(?:the |its )?height (?:of |is |to |should be )?([0-9].*)", "make it $1 high"},
+    {"(?:the |its )?(?:width|length) (?:of |is |to |should be )?([0-9].*)", "make it $1 wide"},
+    {"(?:the |its )?depth (?:of |is |to |should be )?([0-9].*)", "make it $1 deep"},
+    {"(?:turn|have|make|lay) (.+?) (?:run |go |lie |runs |lies )(lengthwise|lengthways|crosswise|"
+     "crossways|the other way|the other way round)",
+     "turn $1 $2"},
+    {"(.+?) (?:runs|goes|lies|should run|should go|should lie|to run) (lengthwise|lengthways|"
+     "crosswise|crossways|the other way|the other way round)",
+     "turn $1 $2"},
+    {"(.+?) (?:dead|right|bang|smack) (?:in the )?(?:centre|center|middle)",
+     "$1 in the middle of the "
+     "room"},
+    {"(?:swap|change|exchange|replace) (.+?) (?:for|with|by) something "
+     "(bigger|larger|smaller|wider|"
+     "longer|narrower|taller|lower|shorter|deeper|shallower)",
+     "make $1 $2"},
+    {"(?:slide|move|push|pull|shift|scoot|nudge) (.+?)(?: "
+     "(?:left|right|over|along|down|up|across))? "
+     "(?:until|till|so)(?: that)? (?:it|they) (?:lines? up|is in line|are in line|is "
+     "cent(?:er|re)d|"
+     "aligns?|are cent(?:er|re)d)(?: with| on)? (.+)",
+     "centre $1 on $2"},
+    {"(?:leave|keep|make|allow) (?:an? )?(?:[0-9].*? |clear |wide |good "
+     ")?(?:path|way|walkway|route|"
+     "passage|aisle)(?: clear| free)? (?:to|from|through|by|past) .+",
+     "how wide is the walkway?"},
+    {"(?:price|cost) (.+?) (?:at |is |= )?([0-9].*)", "$1 costs $2"},
+    {"(?:an? )?group of (two|three|four|five|six|seven|eight|nine|ten|[0-9]+) ([a-z ]+?s) "
+     "(over|above|"
+     "on|below|under|beside|next to) (.+)",
+     "a cluster of $1 $2 $3 $4"},
+    {"line (.+?) up with (?:the )?(top|bottom|head|sill|middle) of (.+)", "$1, $2 with $3"},
+    {"line (.+?) up with (.+?)(?:'s)? (top|bottom|head)", "$1, $3 with $2"},
+    {"(?:bring|pull|move) (everything|it all|all of it|the furniture) (?:in )?(?:closer|together|"
+     "tighter)(?: in| together)?",
+     "what is wrong?"},
+    {"(?:angle|turn|rotate|swivel) (.+?) (?:in|inward|inwards)(?: a bit| a little| slightly)?",
+     "turn $1 toward each other"},
+    // A place, and nothing else: of what was spoken of.
+    {"((?:against|on|under|in|by|beside|next "
+     "to|behind|between|over|above|at|along|facing|opposite|in "
+     "front of|across from|near|closer to|away from|left of|right of) .+)",
+     "it $1"},
+    {"((?:against|on|under|in|by|beside|next "
+     "to|behind|between|over|above|at|along|facing|opposite|in "
+     "front of|across from|near|closer to|away from|left of|right of) .+)",
+     "them $1"},
+    {"(?:try|use|get|have|make it|i want|how about|what about) an? (?:bit )?(bigger|larger|smaller|"
+     "wider|longer|deeper|taller|lower|shorter|narrower|shallower) one",
+     "make it $1"},
+    {"(?:try|use|get|have|make it|i want|how about|what about) an? (?:[a-z]+ )?one,? ([0-9].*)",
+     "make it $1"},
+    {"(?:spaced|set|hung|keep them|space|apart) ([0-9].*?) apart", "space them $1 apart"},
+    {"(.*?\\b(?:rug|carpet)) (?:that |which )?(?:sticks?|shows?|reach(?:es)?|comes?|pokes?|goes|"
+     "extends?) (?:out )?([0-9].*?) (?:around|round|past|beyond|all around|all round|on all sides "
+     "of|"
+     "from under) (.+)",
+     "$1 under $3 that reaches $2 past it on all sides"},
+    {"(one|an?|the|two) (.+?),? (?:on )?(?:the )?(window|door|fire|left|right)[- ]side",
+     "$1 $2 on the $3 side of it"},
+    {"let go of (.+)", "free $1"},
+    {"(?:spread|space) (.+?) out (?:evenly|equally)", "spread $1 evenly"},
+    {"(?:an? )?([0-9][^a-z]*?(?: ?(?:cm|mm|m|in|inches|inch|feet|ft|foot))?) (?:gaps?|spaces?)"
+     "(?: between (?:them|each|all of them))?",
+     "space them $1 apart"},
+    {"(?:the )?(tops?|bottoms?|top edges|bottom edges|lower edges|upper edges) (?:in "
+     "line|level|lined "
+     "up|aligned|all level)",
+     "align the $1 of them"},
+    {"([a-z]+(?: [a-z]+)?) (floor|ceiling|walls)", "colour the $2 $1"},
+    {"(.*\\b(?:footstool|ottoman|pouf|pouffe)\\b.*?) for (.+)", "$1 in front of $2"},
+    {"(.*?)\\b(?:small|little|tiny) table\\b(.*)", "$1side table$2"},
+    {"(.*?) (?:evenly spaced|spaced evenly|spread evenly|in a row|in a line|equally spaced) "
+     "(?:down|"
+     "along) (?:the )?(?:length of )?(?:the )?(?:room|hall|hallway|corridor)",
+     "$1 in a row along the room"},
+    {"(?:i |we )?(?:want|need|would like|'d like|like) (.+?) (on|against|along|in|under|by|near|at|"
+     "beside|next to|between|behind|over|above|opposite) (.+)",
+     "put $1 $2 $3"},
+    {"(?:start|begin) with (.+)", "$1"},
+    {"(?:float) (it|them|the .+?) ([0-9].*)", "move $1 $2"},
+    {"(?:throw|chuck|fling) (an? .+?) down\\b,?(.*)", "put $1$2"},
+    {"(?:delete|get rid of|take out|take away|take down|take off|lose|clear|clear away|strip) "
+     "(?:everything|all|all the (?:things|stuff|pieces|furniture)|the lot|whatever is) (?:that's "
+     "|that is |which is )?((?:on|along|at|by) .+)",
+     "remove everything $1"},
+    {"(?:take|get|move|bring) (.+?) out(?: of (?:the|this) room)?", "remove $1"},
+    {"(?:an? )?([0-9]+|two|three|four|five|six|seven|eight|nine|ten|twelve)[- ](picture|print|"
+     "frame|photo|painting|mirror|plate) (?:grid|gallery|gallery wall)\\b,?(.*)",
+     "a grid of $1 $2s$3"},
+    {"(?:an? )?([0-9]+|two|three|four|five|six|seven|eight|nine|ten|twelve)[- ](picture|print|"
+     "frame|photo|painting|mirror|plate) (?:grid|gallery|gallery wall)\\b,?(.*), ([0-9].*? "
+     "?(?:x|by) "
+     "?[0-9][^,]*?)(?: each)?",
+     "a grid of $1 $4 $2s$3"},
+    {"(?:fill|cover) (.*\\bwall\\b.*?) with (pictures|art|prints|photos|photographs|frames|"
+     "paintings)",
+     "six pictures in a grid on $1"},
+    {"(?:hang|put|move|have|set)? ?(?:it|that|this)? ?(?:at )?(?:the )?same height as (.+)",
+     "it level with $1"},
+    {"(?:hang|put|move|have|set)? ?(?:them|those|these|all of them) (?:at )?(?:the )?same height "
+     "as (.+)",
+     "them level with $1"},
+    {"(?:hang|put|move|have|set) (.+?) (?:at )?the same height as (.+)", "$1 level with $2"},
+    {"(?:make|have|get) (.+?) (?:the same|as) (?:height|high|level) (?:as|with) (.+)",
+     "$1 level with $2"},
+    {"(lower|raise|drop|lift) (.+?) (?:by )?a couple of (?:inches|in)", "$1 $2 2 in"},
+    {"(.*\\b)a couple of (inches|feet|cm|centimetres|centimeters)\\b(.*)", "$12 $2$3"},
+    {"(.*\\b)a few (inches|feet|cm|centimetres|centimeters)\\b(.*)", "$13 $2$3"},
+    {"(?:hang|drop) (.+?) (lower|higher)(?: down| up)?", "$2 $1"},
+    {"lower (.+?) (?:down|a bit more|a bit further|some more|further)", "lower $1"},
+    {"higher (.+)", "raise $1"},
+    {"(?:put|move|hang|place|set|have) (?!an? )(.+?) where (.+?) (?:is|are|was|were|stands?|hangs?|"
+     "sits?)(?: now| at the moment)?",
+     "swap $1 and $2"},
+    {"(.+?) as (?:close|near) to (.+?) as (?:it goes|it will go|possible|you can|it can|it gets|"
+     "can be|i can get it|they go)",
+     "$1 against $2"},
+    {"(?:let|have|make) (.+?) (?:run|go|lie|stand) (along|against|across|under|by|down|parallel "
+     "to) (.+)",
+     "$1 $2 $3"},
+    {"(?:try|see|show me|test) (?:it|what it looks like|how it looks|how it would look) with (an? "
+     ".+)",
+     "add $1"},
+    // "a rug underneath", "a table in between": of what was spoken of.
+    {"(.+?) (?:right |just |directly )?(under|behind|beside|above|opposite|alongside)(,.*)?",
+     "$1 $2 it$3"},
+    {"(.+?) (?:right |just |directly )?(under|behind|beside|above|opposite),? ([0-9][^,]*? "
+     "?(?:x|by) "
+     "?[0-9][^,]*)",
+     "$1 $3 $2 it"},
+    {"(.+?) (?:in )?between(,.*)?", "$1 between them$2"},
+    {"(.+?) (?:right |just |directly )?in front(,.*)?", "$1 in front of it$2"},
+    {"(.+?) on top(,.*)?", "$1 on it$2"},
+    {"(?:put|place|stand|set|add|have) (.+?) on (?:its|their|either|each|both) (?:sides?|ends?)",
+     "$1 either side of it"},
+    {"(?:no|not) (.+?),? (?:but|rather) (an? .+)", "replace $1 by $2"},
+    {"(?:bring|move|put|slide|push|pull) (.+?) (?:closer|nearer) together", "move $1 closer "
+                                                                            "together"},
+    {"(?:make sure|see) (?:that )?(?:nothing|no one|nobody) .+", "what is wrong?"},
+};
+
+} // namespace
+
+std::span<const OtherWords> otherChanges() {
+    return changesInstead;
+}
+
+} // namespace mezzet

@@ -1,0 +1,83 @@
+#include "speech/shown.h"
+
+#include "measure/text.h"
+#include "measure/texts.h"
+#include "scheme/spoken.h"
+#include "speech/meant_words.h"
+
+#include <algorithm>
+
+namespace mezzet {
+
+namespace {
+
+/// An act of the window that is said in a word or two.
+struct WindowAct {
+    std::regex words;      ///< of the whole line
+    const char* act;       ///< what the window calls it
+    std::string (*told)(); ///< what is told then
+};
+const std::vector<WindowAct>& acts() {
+    static const std::vector<WindowAct> all{
+        {meaning("print(?: (?:it|this|that|out|it out|the (?:plan|room|floor|floor plan|sheet|"
+                 "sheets|drawing|layout)|everything))?"),
+         "print:plan", [] { return worded("Prints the plan"); }},
+        {meaning("print (?:the )?(?:wall|walls|elevation|elevations|wall views?|wall [a-z])"),
+         "print:wall", [] { return worded("Prints the walls"); }},
+        {meaning("save(?: (?:it|this|that|the (?:job|plan|file|room|work)|my (?:job|work|plan)|"
+                 "everything))?"),
+         "save", [] { return worded("Saves the job"); }},
+        {meaning("zoom in(?: a bit)?"), "zoomIn", [] { return worded("Nearer"); }},
+        {meaning("zoom out(?: a bit)?"), "zoomOut", [] { return worded("Farther"); }},
+        {meaning("zoom to fit|fit (?:it|everything|all|the room) on the screen|(?:show me|see) "
+                 "(?:everything|it all|all of it|the whole room)"),
+         "fit", [] { return worded("The whole of it"); }},
+    };
+    return all;
+}
+
+/// Which surface words name: a wall, the floor, the ceiling.
+std::optional<SurfaceId> surfaceNamed(const std::string& words, const Project& job) {
+    const auto what = foldCase(words);
+    for (const std::string_view w : {"floor", "plan", "floor plan", "room"})
+        if (what == w)
+            return theFloor();
+    if (what == "ceiling" || what == "ceiling plan")
+        return theCeiling();
+    const auto t = targetNamed(words, job, false);
+    return t && t->is == Target::Is::wall ? std::optional(onWall(t->index)) : std::nullopt;
+}
+
+} // namespace
+
+std::optional<Answer> shownFor(std::string_view text, const Project& job) {
+    constexpr std::size_t longest = 60;
+    const std::string line(trimmed(text));
+    if (line.size() > longest)
+        return {};
+    if (mentions(line, {"print", "save", "zoom", "fit", "see", "show"}))
+        for (const WindowAct& a : acts())
+            if (std::regex_match(line, a.words)) {
+                Answer out{a.told()};
+                out.act = a.act;
+                return out;
+            }
+    if (!mentions(line, {"show", "go to", "look at", "see", "view", "switch to", "back to"}))
+        return {};
+    static const auto words =
+        meaning("(?:(?:let me |let's |can i |can you )?(?:show|see|view|look at)(?: me| us)?|go "
+                "(?:back )?to|switch to|back to) (?:the )?(.+?)(?: view| elevation)?\\??");
+    std::smatch found;
+    if (!std::regex_match(line, found, words))
+        return {};
+    const auto shown = surfaceNamed(found[1], job);
+    if (!shown)
+        return {};
+    Answer out{shown->isFloor()     ? worded("The floor")
+               : shown->isCeiling() ? worded("The ceiling")
+                                    : capital(spoken(wallTarget(shown->wall()), job.wording()))};
+    out.shows = shown;
+    return out;
+}
+
+} // namespace mezzet

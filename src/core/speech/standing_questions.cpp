@@ -1,0 +1,220 @@
+// What stands about a thing, how one gets past, and who sees a screen.
+#include "edit/beside_wall.h"
+#include "edit/words_reader.h"
+#include "geometry/gap.h"
+#include "judge/ahead.h"
+#include "judge/reading.h"
+#include "judge/say.h"
+#include "judge/sights.h"
+#include "judge/ways.h"
+#include "measure/text.h"
+#include "measure/texts.h"
+#include "scheme/on_wall.h"
+#include "scheme/spoken.h"
+#include "speech/questions.h"
+
+#include <algorithm>
+
+namespace mezzet {
+
+namespace {
+
+using Is = Target::Is;
+
+/// "can the tv be seen from the sofa?", "can the tv be seen?": from each seat that there is.
+std::optional<Answer> canBeSeen(Asking& a) {
+    const int screen = a.piece();
+    if (!a.in.take({"be seen", "seen"}))
+        return {};
+    int seat = 0;
+    if (a.in.take({"from", "by"})) {
+        a.in.article();
+        if (!a.in.take({"seats", "all seats", "everywhere", "every seat", "all the seats"}))
+            seat = a.piece();
+    }
+    a.end();
+    const Piece& shows = *a.scene->pieceById(screen);
+    if (shows.kind->role != Role::screen)
+        return {};
+    const FloorView floor(*a.scene);
+    const auto sights = screenSights(floor);
+    Answer out;
+    const auto tell = [&](const Piece& from) {
+        const auto s = std::find_if(sights.begin(), sights.end(), [&](const ScreenSight& o) {
+            return o.seat == from.id && o.screen == screen;
+        });
+        out.words += out.words.empty() ? "" : ". ";
+        out.about.push_back(from.id);
+        if (s == sights.end()) {
+            out.words += worded("{} doesn't look toward {}", from.name, shows.name);
+        } else if (s->hiddenBy != 0) {
+            out.words += worded("From {} it is hidden by {}", from.name,
+                                a.scene->pieceById(s->hiddenBy)->name);
+        } else {
+            out.words += worded("From {} it is {} off, and takes {}° of the view", from.name,
+                                writeGap(s->distance, a.job.notation),
+                                static_cast<int>(std::lround(s->across.inDegrees())));
+            out.marks.push_back({theFloor(), floor.byId(from.id)->pose.at, s->face,
+                                 writeGap(s->distance, a.job.notation)});
+        }
+    };
+    if (seat != 0) {
+        tell(*a.scene->pieceById(seat));
+        return out;
+    }
+    for (const Placed& there : floor.placed) {
+        const Piece& p = *a.scene->pieceById(there.id);
+        if (p.kind->isSeat() && (p.kind->role == Role::sofa || p.kind->role == Role::armchair))
+            tell(p);
+    }
+    if (out.words.empty())
+        out.words = worded("There is no seat to see {} from", shows.name);
+    return out;
+}
+
+/// Where a thing is on the floor: an outline of no depth for what is in a wall.
+std::optional<Shape> outlineOf(const Target& t, const Scene& scene) {
+    if (t.is == Is::piece) {
+        const Placed* there = scene.fromAbove(t.piece);
+        return there != nullptr ? std::optional(there->shape) : std::nullopt;
+    }
+    const auto wall = wallIn(t, *scene.room);
+    const auto box = wall && t.is != Is::wall ? boxOn(t, *wall, scene) : std::nullopt;
+    if (!box)
+        return {};
+    const Wall& w = scene.room->walls[static_cast<std::size_t>(*wall)];
+    return stretch({w.start + w.along() * box->low.x, w.start + w.along() * box->high.x});
+}
+
+/// "what is near the door?": what stands and hangs within a stride or two, the nearest first.
+std::optional<Answer> whatIsNear(Asking& a) {
+    a.in.article();
+    const Target t = a.in.target();
+    a.end();
+    const auto own = outlineOf(t, *a.scene);
+    if (!own)
+        return {};
+    // A stride and a half.
+    const Length near =
+        isMetric(a.job.notation.units) ? Length::centimetres(120) : Length::inches(48);
+    constexpr std::size_t most = 4;
+    struct Near {
+        Gap gap;
+        const Piece* piece;
+    };
+    std::vector<Near> all;
+    const FloorView floor(*a.scene);
+    for (std::size_t i = 0; i < floor.placed.size(); ++i) {
+        const Piece& p = floor.piece(i);
+        if ((t.is == Is::piece && p.id == t.piece) || p.kind->flat() || !p.on.isFloor())
+            continue;
+        const Gap g = gapBetween(*own, floor.placed[i].shape);
+        if (g.apart <= near)
+            all.push_back({g, &p});
+    }
+    std::stable_sort(all.begin(), all.end(),
+                     [](const Near& x, const Near& y) { return x.gap.apart < y.gap.apart; });
+    Answer out;
+    if (all.empty()) {
+        out.words = worded("Nothing stands within {} of {}", writeGap(near, a.job.notation),
+                           spoken(t, a.wording()));
+        return out;
+    }
+    for (std::size_t i = 0; i < std::min(most, all.size()); ++i) {
+        const auto far = writeGap(all[i].gap.apart, a.job.notation);
+        out.words += (i == 0 ? "" : ", ") + worded("{} {} off", all[i].piece->name, far);
+        out.about.push_back(all[i].piece->id);
+        out.marks.push_back({theFloor(), all[i].gap.onFirst, all[i].gap.onSecond, far});
+    }
+    if (all.size() > most)
+        out.words += worded(", and {} more", all.size() - most);
+    return out;
+}
+
+/// "how wide is the walkway?": what the ways through the room come to at their narrowest.
+std::optional<Answer> howWideIsTheWay(Asking& a) {
+    a.in.take({"in here", "in the room", "through the room", "through", "here"});
+    a.end();
+    const auto all = judge(*a.scene, *a.job.library.book, a.job.judgement);
+    const Reading* worst = nullptr;
+    const auto isWay = [](const Reading& r) {
+        return r.rule->id == "walkway-main" || r.rule->id == "walkway-minor";
+    };
+    for (const Reading& r : all)
+        if (isWay(r) && (worst == nullptr || weightOf(r) > weightOf(*worst) ||
+                         (weightOf(r) == weightOf(*worst) && r.value.value < worst->value.value)))
+            worst = &r;
+    Answer out;
+    if (worst == nullptr) {
+        out.words = "Nothing stands near any way through the room";
+        return out;
+    }
+    out.words = sentenceOf(*worst, a.wording());
+    // What is right is told without its figure.
+    if (!worst->off() && worst->value.value > 0)
+        out.words =
+            worded("{} at the narrowest. {}",
+                   writeGap(Length::millimetres(worst->value.value), a.job.notation), out.words);
+    if (worst->piece != 0)
+        out.about.push_back(worst->piece);
+    out.marks.push_back({theFloor(), worst->at[0], worst->at[1], ""});
+    return out;
+}
+
+} // namespace
+
+std::optional<Answer> usualSize(const Asking& a, const Kind& kind, const Piece* passed) {
+    const auto size = [&](Length l) { return writeGap(l, a.job.notation); };
+    if (kind.role == Role::group || kind.size.width <= Length{})
+        return {};
+    Answer out;
+    const Placed* there =
+        passed != nullptr && passed->on.isFloor() ? a.scene->fromAbove(passed->id) : nullptr;
+    const Rule* way = a.job.library.book->byId("walkway-main");
+    if (there != nullptr && way != nullptr && wallBehind(*a.scene, passed->id)) {
+        const auto stop = aheadOf(FloorView(*a.scene), *passed, *there, Side::front).stop;
+        const double wants = a.job.judgement.bandOf(*way).low.value_or(0);
+        const double most = stop ? stop->ahead + passed->size.depth.mm() - wants : 0;
+        if (most > 0)
+            out.words = worded("Up to {} leaves {} to walk past {}; it is {} deep",
+                               size(Length::millimetres(most)), size(Length::millimetres(wants)),
+                               passed->name, size(passed->size.depth));
+        else if (stop)
+            out.words = worded("However shallow it is, less than {} is left to walk past {}",
+                               size(Length::millimetres(wants)), passed->name);
+        out.about = {passed->id};
+        if (stop)
+            return out;
+    }
+    // What hangs or lies flat has no depth, or height, to speak of.
+    const bool flat = kind.flat();
+    const std::string name = capital(foldCase(kind.name));
+    out.words =
+        kind.hangs() ? worded("{}: usually {} wide and {} high", name, size(kind.size.width),
+                              size(kind.size.height))
+        : flat ? worded("{}: usually {} by {}", name, size(kind.size.width), size(kind.size.depth))
+               : worded("{}: usually {} wide, {} deep and {} high", name, size(kind.size.width),
+                        size(kind.size.depth), size(kind.size.height));
+    return out;
+}
+
+const std::vector<Question>& standingQuestions() {
+    static const std::vector<Question> all{
+        {{"can"},
+         &canBeSeen,
+         "from which seats a screen is seen, and how far off",
+         "can television be seen from sofa?"},
+        {{"what is near", "what's near", "what stands near", "what is by", "what is beside"},
+         &whatIsNear,
+         "what stands within a stride or two of a thing",
+         "what is near door 1?"},
+        {{"how wide is the walkway", "how wide are the walkways", "how wide is the way through",
+          "how wide are the ways"},
+         &howWideIsTheWay,
+         "the narrowest place on the ways through the room, as the rules have it",
+         "how wide is the walkway?"},
+    };
+    return all;
+}
+
+} // namespace mezzet
