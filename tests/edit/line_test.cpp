@@ -3,6 +3,8 @@
 #include "jobs.h"
 #include "measure/text.h"
 
+#include <fmt/format.h>
+
 #include <random>
 
 using namespace mezzet;
@@ -232,4 +234,13 @@ TEST(Seats, ArePartOfTheirSofa) {
     const auto job = jobWith({"sofa 84 x 36 x 34 at 6', 6'"});
     EXPECT_NE(refusal(job, "sofa seat 42").what.find("34"), std::string::npos);
     EXPECT_TRUE(refusal(job, "sofa seat 16").what.empty());
+}
+
+TEST(Names, AreNoWordsOfTheLine) {
+    const auto job = jobWith({});
+    for (const char* name : {"from", "left", "under", "between", "move", "it", "wall A"})
+        EXPECT_FALSE(refusal(job, fmt::format("sofa called {}, at 10', 8'", name)).what.empty())
+            << name;
+    // Said behind a figure only, it is a name as well.
+    EXPECT_TRUE(refusal(job, "picture 16 x 20 on wall A called High").what.empty());
 }

@@ -29,6 +29,8 @@ std::string wordOfTheLine(std::string_view name, const Project& job) {
     constexpr std::string_view pronouns[] = {
         "it",    "this",       "that", "them", "these", "those", "both", "all",   "here",
         "there", "everything", "undo", "redo", "again", "and",   "then", "please"};
+    // Said behind a figure only, "66 high", and a name as well.
+    constexpr std::string_view alsoName = "high";
     bool is = std::find(std::begin(pronouns), std::end(pronouns), word) != std::end(pronouns);
     for (const VerbHelp& v : allVerbs())
         for (const std::string_view begins : v.begins)
@@ -36,7 +38,7 @@ std::string wordOfTheLine(std::string_view name, const Project& job) {
     for (const PhraseGroup& g : phraseGroups())
         for (const Phrase& p : g.phrases)
             for (const std::string_view begins : p.begins)
-                is = is || (begins == word && !p.afterLength); // "66 high" is no name
+                is = is || (begins == word && word != alsoName);
     if (is)
         return "a word of the line";
     try {

@@ -302,9 +302,9 @@ Edit turnedClear(const Project& job, const Scene& scene, const Piece& p, const P
     const double far = norm(Vec2{p.size.width.mm(), p.size.depth.mm()});
     const auto after = apply(job, e);
     const Placed* turned = after ? after->scene->byId(p.id) : nullptr;
-    // Where only what goes along would meet a wall, that is asked about.
-    constexpr double touches = 0.5; // mm
-    if (turned == nullptr || throughWalls(*after->scene, p.id).mm() <= touches)
+    // Where only what goes along would come to harm, that is asked about.
+    const auto harmed = after ? comeToHarm(job, *after) : std::vector<int>();
+    if (turned == nullptr || std::find(harmed.begin(), harmed.end(), p.id) == harmed.end())
         return e;
     for (double r = step; r < far; r += step)
         for (int k = 0; k < 16; ++k) {
