@@ -40,6 +40,10 @@ Project after(const Project& job, const std::string& line) {
 double inches(double mm) {
     return mm / 25.4;
 }
+/// Where the middle of a piece that hangs is: along its wall, and up; inches.
+Vec2 middleOf(const Project& job, const char* name) {
+    return (*sceneOf(job))->byId(job.scheme().byName(name)->id)->pose.at * (1 / 25.4);
+}
 
 } // namespace
 
@@ -163,10 +167,8 @@ TEST(GapsApart, AreThoseThatAreSaid) {
                         "picture 16 x 12 called Weir on wall D, 100 from left corner"},
                        longRoom());
     job = after(job, "space the pictures 3 inches apart");
-    const auto scene = *sceneOf(job);
     const auto left = [&](const char* name) {
-        const Piece& p = *job.scheme().byName(name);
-        return inches(scene->byId(p.id)->pose.at.x - p.size.width.mm() / 2);
+        return middleOf(job, name).x - inches(job.scheme().byName(name)->size.width.mm()) / 2;
     };
     // From 20 to 116 before, 58 long after: about the same middle, 68.
     EXPECT_NEAR(left("Mill"), 68 - 29, 1e-6);
@@ -237,9 +239,16 @@ TEST(AGroupThatIsSpokenOf, MovesAsOne) {
         EXPECT_NEAR(inches(after->scene->byId(p.id)->pose.at.y - before->byId(p.id)->pose.at.y), 5,
                     1e-6)
             << p.name;
-    // Its pieces leave it one by one, and with the last of them it is gone: no crash.
+    // Its top comes to the window's head, 78 up, all of it along.
     const auto top = readSpoken("them, top with window 1", job, to);
-    EXPECT_TRUE(top || !top.problem().what.empty());
+    ASSERT_TRUE(top) << top.problem().text();
+    const auto there = apply(job, top->said.edit);
+    ASSERT_TRUE(there);
+    const Piece& group = there->project->scheme().pieces.back();
+    ASSERT_TRUE(group.isGroup());
+    const double half = inches(group.size.height.mm()) / 2;
+    EXPECT_NEAR(inches(there->scene->byId(group.id)->pose.at.y) + half, 78, 1e-6);
+    EXPECT_EQ(there->project->scheme().members(group.id).size(), 4U);
 }
 
 TEST(GapsApart, OneAboveTheOtherAreFromFootToTop) {
@@ -248,11 +257,7 @@ TEST(GapsApart, OneAboveTheOtherAreFromFootToTop) {
                         "picture 20 x 10 called Weir on wall D, centre at 30"},
                        longRoom());
     job = after(job, "space the pictures 3 inches apart");
-    const auto scene = *sceneOf(job);
-    const auto middle = [&](const char* name) {
-        return inches(scene->byId(job.scheme().byName(name)->id)->pose.at.y);
-    };
-    EXPECT_NEAR(middle("Mill"), 70, 1e-6);
-    EXPECT_NEAR(middle("Barn"), 70 - 13, 1e-6);
-    EXPECT_NEAR(middle("Weir"), 70 - 26, 1e-6);
+    EXPECT_NEAR(middleOf(job, "Mill").y, 70, 1e-6);
+    EXPECT_NEAR(middleOf(job, "Barn").y, 70 - 13, 1e-6);
+    EXPECT_NEAR(middleOf(job, "Weir").y, 70 - 26, 1e-6);
 }

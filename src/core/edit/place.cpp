@@ -123,17 +123,26 @@ void tell(Piece& p, const Placement& said) {
     }
 }
 
+/// Takes those ties from a piece; told is what lets go.
+template <class Those>
+std::vector<std::string> lettingGo(Piece& p, const Project& job, Those those) {
+    std::vector<std::string> letGo;
+    std::erase_if(p.ties, [&](const Tie& t) {
+        if (!those(t))
+            return false;
+        letGo.push_back(worded("lets go of “{}”", words(t, job.wording())));
+        return true;
+    });
+    return letGo;
+}
+
 /// On another wall nothing is over or level with what is at the one it hung on: then it hangs at
 /// eye level, where nothing else is said.
 std::vector<std::string> leaveHeights(Piece& p, std::vector<Tie>& said, const Project& job) {
-    std::vector<std::string> letGo;
-    std::erase_if(p.ties, [&](const Tie& t) {
-        const bool stale = (t.kind == Tie::Kind::above || t.kind == Tie::Kind::below ||
-                            t.kind == Tie::Kind::levelWith) &&
-                           t.of.is == Target::Is::piece;
-        if (stale)
-            letGo.push_back(worded("lets go of “{}”", words(t, job.wording())));
-        return stale;
+    const auto letGo = lettingGo(p, job, [](const Tie& t) {
+        return (t.kind == Tie::Kind::above || t.kind == Tie::Kind::below ||
+                t.kind == Tie::Kind::levelWith) &&
+               t.of.is == Target::Is::piece;
     });
     if (letGo.empty() ||
         std::any_of(said.begin(), said.end(), [](const Tie& t) { return t.fixesHeight(); }))
@@ -260,13 +269,8 @@ Edit slidAlong(const Project& job, const Scene& scene, const Piece& p, const Pla
     const Wall& wall = scene.room->walls[static_cast<std::size_t>(said.ties.front().of.index)];
     // What held it where it was would hold it along that wall too.
     Piece loose = p;
-    std::vector<std::string> letGo;
-    std::erase_if(loose.ties, [&](const Tie& t) {
-        if (!t.fixesPlace() && !t.fixesTurn())
-            return false;
-        letGo.push_back(worded("lets go of “{}”", words(t, job.wording())));
-        return true;
-    });
+    const auto letGo =
+        lettingGo(loose, job, [](const Tie& t) { return t.fixesPlace() || t.fixesTurn(); });
     constexpr double step = 101.6; // mm
     for (double by = step; by < wall.length().mm(); by += step)
         for (const double sign : {1.0, -1.0}) {
@@ -288,24 +292,18 @@ Edit turnedClear(const Project& job, const Scene& scene, const Piece& p, const P
     const bool turns = !said.step && !said.ties.empty() &&
                        std::all_of(said.ties.begin(), said.ties.end(),
                                    [](const Tie& t) { return t.fixesTurn() && !t.fixesPlace(); });
-    if (!turns || !p.on.isFloor() || p.kind->flat() || !harms(job, e))
+    if (!turns || !p.on.isFloor() || p.kind->flat())
         return e;
-    Piece loose = p;
-    std::vector<std::string> letGo;
-    std::erase_if(loose.ties, [&](const Tie& t) {
-        if (!t.fixesPlace())
-            return false;
-        letGo.push_back(worded("lets go of “{}”", words(t, job.wording())));
-        return true;
-    });
-    constexpr double step = 25.4; // mm
-    const double far = norm(Vec2{p.size.width.mm(), p.size.depth.mm()});
     const auto after = apply(job, e);
     const Placed* turned = after ? after->scene->byId(p.id) : nullptr;
     // Where only what goes along would come to harm, that is asked about.
     const auto harmed = after ? comeToHarm(job, *after) : std::vector<int>();
     if (turned == nullptr || std::find(harmed.begin(), harmed.end(), p.id) == harmed.end())
         return e;
+    Piece loose = p;
+    const auto letGo = lettingGo(loose, job, [](const Tie& t) { return t.fixesPlace(); });
+    constexpr double step = 25.4; // mm
+    const double far = norm(Vec2{p.size.width.mm(), p.size.depth.mm()});
     for (double r = step; r < far; r += step)
         for (int k = 0; k < 16; ++k) {
             const double a = 2 * std::numbers::pi * k / 16;

@@ -382,10 +382,10 @@ Result<Spoken> readInParts(std::string_view text, const Project& job, const List
         meanThem(std::string(wordings[i]));
     std::optional<Problem> missing;
     std::optional<Problem> several;
-    for (const std::string& other : wordings) {
-        auto heard = readAsSaid(other, job, to, stopped);
+    for (std::size_t i = 0; i < wordings.size(); ++i) {
+        auto heard = readAsSaid(wordings[i], job, to, stopped);
         // What they are said by their names goes on being them.
-        if (heard && &other >= wordings.data() + ofThem)
+        if (heard && i >= ofThem)
             heard->said.them = to.them;
         if (heard)
             return heard;
