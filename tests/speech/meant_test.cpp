@@ -104,8 +104,7 @@ TEST(Meant, AnEndOfATopIsALittleFromIt) {
 }
 
 TEST(Meant, EverythingOnAWallIsWhatStandsAndHangsThere) {
-    EXPECT_EQ(meant("remove everything on wall B").front(),
-              "remove Left bookcase, Right bookcase");
+    EXPECT_EQ(meant("remove everything on wall B").front(), "remove Left bookcase, Right bookcase");
     EXPECT_EQ(meant("remove everything against the wall with the door").front(), "remove Mill");
     EXPECT_TRUE(meant("remove everything on wall A").empty());
     EXPECT_TRUE(meant("remove everything on wall Q").empty());
@@ -130,16 +129,39 @@ TEST(Meant, IsHeardWhereTheLineItselfIsNot) {
 
 // ---- what is asked about first ----
 
-TEST(AsksFirst, WhatGoesAlongThroughAWall) {
-    const auto job = jobWith({"desk 60 x 30 at 8', 5', facing wall C", "desk chair behind desk"});
-    const auto asked = readSpoken("move desk against wall A", job, {});
+TEST(AsksFirst, WhatIsMovedThroughAWall) {
+    const auto job = jobWith({"desk 60 x 30 at 8', 5', facing wall C"});
+    const auto asked = readSpoken("move desk 20' toward wall A", job, {});
     ASSERT_FALSE(asked);
     EXPECT_TRUE(asksFirst(asked.problem()));
-    EXPECT_NE(asked.problem().what.find("Desk chair"), std::string::npos) << asked.problem().what;
-    EXPECT_TRUE(readSpoken("move desk against wall A anyway", job, {}));
+    EXPECT_NE(asked.problem().what.find("Desk"), std::string::npos) << asked.problem().what;
+    EXPECT_TRUE(readSpoken("move desk 20' toward wall A anyway", job, {}));
     const auto other = readSpoken("move desk against walll A", job, {});
     ASSERT_FALSE(other);
     EXPECT_FALSE(asksFirst(other.problem())) << "a slip of the keys is no such question";
+}
+
+TEST(AsksFirst, WhatCantGoAlongStaysAndIsTold) {
+    // The chair behind the desk has no room between that and the wall.
+    const auto job = jobWith({"desk 60 x 30 at 8', 5', facing wall C", "desk chair behind desk"});
+    const Pose was = poseOf(job, "Desk chair");
+    const auto said = readSpoken("move desk against wall A", job, {});
+    ASSERT_TRUE(said) << said.problem().text();
+    EXPECT_NE(said->said.preview.find("Desk chair stays where it is"), std::string::npos)
+        << said->said.preview;
+    const auto done = apply(job, said->said.edit);
+    ASSERT_TRUE(done);
+    EXPECT_EQ(poseOf(*done->project, "Desk chair").at, was.at);
+    EXPECT_NE(poseOf(*done->project, "Desk").at, poseOf(job, "Desk").at);
+    EXPECT_EQ(said->said.them.size(), 1U) << "“it” is the desk alone";
+}
+
+TEST(AsksFirst, WhatWouldStandInWhatStaysIsAskedAbout) {
+    // Half of the chairs can't go along, and the others would stand in them.
+    const auto job = jobWith({"dining table 72 x 40 at 10', 7'", "6 chairs around dining table"});
+    const auto said = readSpoken("move dining table 57 toward wall A", job, {});
+    ASSERT_FALSE(said) << said->said.preview;
+    EXPECT_TRUE(asksFirst(said.problem())) << said.problem().text();
 }
 
 TEST(AsksFirst, ARugThatGoesAlongIsToldAndNotAskedAbout) {

@@ -22,7 +22,7 @@ const char* longRoom() {
 Result<Spoken> heard(const Project& job, const std::string& line) {
     return readSpoken(line, job, listening(0));
 }
-std::string answer(const Project& job, const std::string& line) {
+std::string saidBack(const Project& job, const std::string& line) {
     const auto said = heard(job, line);
     if (!said)
         return "refused: " + said.problem().text();
@@ -52,16 +52,16 @@ TEST(WhatIsNear, NearestFirstWithTheirDistances) {
         jobWith({"bookcase 36 x 12 x 72 against wall C, 10 right of door 1",
                  "bench 48 x 16 x 18 against wall C, 20 left of door 1", "sofa at 5', 3'"},
                 longRoom());
-    const auto told = answer(job, "what is near the door?");
+    const auto told = saidBack(job, "what is near the door?");
     EXPECT_EQ(told, "Bookcase 10\" off, Bench 20\" off");
-    EXPECT_EQ(answer(job, "what's next to the door"), told);
+    EXPECT_EQ(saidBack(job, "what's next to the door"), told);
     // Of a piece, itself left out.
-    EXPECT_EQ(answer(job, "what is near the bench?"), "Nothing stands within 48\" of Bench");
+    EXPECT_EQ(saidBack(job, "what is near the bench?"), "Nothing stands within 48\" of Bench");
 }
 
 TEST(WhatIsNear, NothingIsToldAsNothing) {
     const auto job = jobWith({"sofa at 5', 3'"}, longRoom());
-    EXPECT_NE(answer(job, "what is near the door?").find("Nothing stands within"),
+    EXPECT_NE(saidBack(job, "what is near the door?").find("Nothing stands within"),
               std::string::npos);
 }
 
@@ -71,10 +71,10 @@ TEST(CanItBeSeen, FromEachSeatWithItsDistance) {
                  "wall screen 56 x 33 x 3 on wall A, centred on wall A"},
                 longRoom());
     // From the middle of the sofa, 9 feet out, to a face 3 inches off the wall.
-    const auto all = answer(job, "can everyone see the tv?");
+    const auto all = saidBack(job, "can everyone see the tv?");
     EXPECT_NE(all.find("From Sofa it is 105\" off"), std::string::npos) << all;
     EXPECT_NE(all.find("Armchair doesn't look toward Wall screen"), std::string::npos) << all;
-    const auto one = answer(job, "can you see the tv from the sofa?");
+    const auto one = saidBack(job, "can you see the tv from the sofa?");
     EXPECT_NE(one.find("105\""), std::string::npos) << one;
     EXPECT_EQ(one.find("Armchair"), std::string::npos) << one;
     // Thirty degrees is 2 atan(28 / 105).
@@ -87,7 +87,7 @@ TEST(CanItBeSeen, WhatHidesItIsNamed) {
         jobWith({"sofa 84 x 36 at 10', 9', turned 180", "bookcase 36 x 12 x 72 at 10', 4'",
                  "wall screen 56 x 33 x 3 on wall A, centred on wall A"},
                 longRoom());
-    EXPECT_EQ(answer(job, "can you see the tv from the sofa?"),
+    EXPECT_EQ(saidBack(job, "can you see the tv from the sofa?"),
               "From Sofa it is hidden by Bookcase");
 }
 
@@ -97,9 +97,9 @@ TEST(TheWalkway, ItsNarrowestPlaceIsTold) {
                              "left, 3' wide, 80 high\nwall C 20'\nwall D 12'\n opening 4' from "
                              "left, 3' wide, 80 high\n");
     // 144 across, the sofa to 100 from wall A: 44 are left to wall C.
-    const auto told = answer(job, "is there room to walk?");
+    const auto told = saidBack(job, "is there room to walk?");
     EXPECT_NE(told.find("44\""), std::string::npos) << told;
-    EXPECT_EQ(told, answer(job, "how wide is the walkway?"));
+    EXPECT_EQ(told, saidBack(job, "how wide is the walkway?"));
 }
 
 TEST(TheEndOfTheRoom, IsTheOneWithoutADoorOrTheOther) {

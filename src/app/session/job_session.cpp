@@ -114,9 +114,8 @@ bool JobSession::apply(const Edit& edit, const QString& run, const QString& said
 }
 
 Listener JobSession::listener() const {
-    Listener to{selected().empty() ? named_ : selected(), surface(), before_};
-    std::erase_if(to.them, [&](int id) { return project_->scheme().byId(id) == nullptr; });
-    return to;
+    // What is gone may be among them: the line says so of it.
+    return {selected().empty() ? named_ : selected(), surface(), before_};
 }
 
 void JobSession::clearMarks() {
@@ -168,8 +167,10 @@ bool JobSession::spoke(const std::string& line, const Result<Spoken>& spoken) {
     if (!apply(spoken->said.edit, {}, QString::fromStdString(spoken->said.preview)))
         return false;
     named_ = spoken->said.them;
-    if (named_.size() > 1)
-        select(named_);
+    auto there = named_;
+    std::erase_if(there, [&](int id) { return project_->scheme().byId(id) == nullptr; });
+    if (there.size() > 1)
+        select(there);
     if (const auto word = foldCase(trimmed(line)); word != "again" && word != "once more")
         before_ = line;
     return true;

@@ -29,7 +29,12 @@ int readSubject(WordsReader& in, int selected) {
     in.article();
     if (selected != 0 && in.take({"it", "this", "that"}))
         return selected;
-    if (const std::size_t at = in.at(); in.take({"it", "this", "that", "them", "both", "these"})) {
+    if (const std::size_t at = in.at();
+        in.take({"it", "this", "that", "them", "both", "these", "they", "those"})) {
+        if (const int group = in.theirGroup(); group != 0)
+            return group;
+        if (const int one = foldCase(in.since(at)) == "it" ? in.whatTheyAreAt() : 0; one != 0)
+            return one;
         if (in.them().size() > 1)
             in.fail(at, in.at() - at, "that is several things", "name one of them");
         in.fail(at, in.at() - at, "nothing is selected, and nothing was named yet",

@@ -1,5 +1,7 @@
 #include "edit/column_said.h"
 
+#include <algorithm>
+
 namespace mezzet {
 
 namespace {
@@ -29,6 +31,21 @@ std::optional<std::string> withoutColumn(std::string_view line, std::size_t from
         return out;
     }
     return {};
+}
+
+void columnAtEyes(Placement& lowest, const Piece& one, int count, Length apart,
+                  const Project& job) {
+    const bool told = std::any_of(lowest.ties.begin(), lowest.ties.end(),
+                                  [](const Tie& t) { return t.fixesHeight(); });
+    if (told || one.kind->role == Role::shelf || !one.kind->hangs())
+        return;
+    const Length eyes = eyeLevel(*job.library.book, job.judgement);
+    const Length under = (one.size.height + apart) * ((count - 1) / 2.0);
+    Tie centre;
+    centre.kind = Tie::Kind::height;
+    centre.level = Level::centre;
+    centre.distance = std::max(eyes - under, one.size.height / 2);
+    lowest.ties.push_back(centre);
 }
 
 } // namespace mezzet

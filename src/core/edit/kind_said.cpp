@@ -1,6 +1,7 @@
 // Which kind a line means: by its words, by where it is put, by what such a word usually means.
 #include "edit/line_reader.h"
 
+#include "edit/arrange.h"
 #include "edit/sizes_said.h"
 #include "measure/text.h"
 #include "measure/texts.h"
@@ -32,9 +33,27 @@ void LineReader::whichKind() {
 
 KindPtr LineReader::usualKind() {
     const std::size_t at = in.at();
-    auto kind = job_.library.kit->usuallyMeant(in.word());
-    if (!kind)
+    const auto word = foldCase(in.word());
+    auto kind = job_.library.kit->usuallyMeant(word);
+    if (!kind) {
         in.goTo(at);
+        return kind;
+    }
+    // "a chair for the desk" is one to work in.
+    const std::size_t end = in.at();
+    if (plainWord(word) == "chair" && in.take({"for", "at", "in front of", "before", "behind",
+                                               "facing", "under", "to go with", "to go at"})) {
+        in.article();
+        try {
+            const int table = in.piece();
+            if (table != 0 && pieceOf(table).kind->isSatInTo())
+                if (auto drawnUp = usualChair(job_, table))
+                    kind = std::move(drawnUp);
+        } catch (const LineFault&) {
+            // Which is meant is asked where the place is read.
+        }
+        in.goTo(end);
+    }
     return kind;
 }
 
@@ -80,13 +99,21 @@ KindPtr LineReader::kindFor() {
         } catch (const LineFault&) {
             onTop = false;
         }
-        if (ofThem && !them.empty())
+        const bool ofIt = in.endOf("it") > 0 || in.endOf("this") > 0 || in.endOf("that") > 0;
+        if ((ofThem || (ofIt && them.size() == 1)) && !them.empty())
             onTop = std::all_of(them.begin(), them.end(),
                                 [&](int id) { return pieceOf(id).kind->hasTop(); });
     }
     in.goTo(end);
-    const auto small = onTop ? job_.library.kit->byWord("table " + std::string(word)) : nullptr;
-    return small && small->standsOn() ? small : kind;
+    if (!onTop)
+        return kind;
+    // "a fern on it", "a reading lamp on the desk"
+    const auto noun = word.substr(std::min(word.size(), word.rfind(' ') + 1));
+    for (const auto& words : {"table " + std::string(word), "table " + std::string(noun),
+                              std::string(kind->family == Family::plant ? "table plant" : "")})
+        if (const auto small = job_.library.kit->byWord(words); small && small->standsOn())
+            return small;
+    return kind;
 }
 
 /// "television 65 on wall C" hangs there, where the kit has it so; nothing for all else.

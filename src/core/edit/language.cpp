@@ -164,8 +164,8 @@ std::string_view withoutCourtesy(std::string_view line) {
     for (const std::string_view free : {"because ", "called ", "named ", "\"", "“"})
         if (folded.find(free) != std::string::npos)
             return line;
-    constexpr std::array<std::string_view, 9> ends{
-        "please", "thanks", "thank you", "for me", "too", "as well", "now", "instead", "there"};
+    constexpr std::array<std::string_view, 8> ends{"please", "thanks",  "thank you", "for me",
+                                                   "too",    "as well", "now",       "there"};
     std::size_t size = line.size();
     for (bool cut = true; cut;) {
         cut = false;

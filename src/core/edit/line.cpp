@@ -59,8 +59,11 @@ Result<Said> readLine(std::string_view text, const Project& job, const Listener&
 std::vector<int> spokenOf(const Project& before, const Edit& edit, const Project& after) {
     std::vector<int> fresh;
     std::vector<int> changed;
+    std::vector<int> gone;
     for (const Act& act : edit.acts)
-        if (const auto* put = std::get_if<PutPiece>(&act)) {
+        if (const auto* removed = std::get_if<RemovePiece>(&act))
+            gone.push_back(removed->id);
+        else if (const auto* put = std::get_if<PutPiece>(&act)) {
             const Piece* now = put->piece.id == 0 ? after.scheme().byName(put->piece.name)
                                                   : after.scheme().byId(put->piece.id);
             if (now == nullptr)
@@ -69,7 +72,7 @@ std::vector<int> spokenOf(const Project& before, const Edit& edit, const Project
             if (std::find(list.begin(), list.end(), now->id) == list.end())
                 list.push_back(now->id);
         }
-    return fresh.empty() ? changed : fresh;
+    return !fresh.empty() ? fresh : !changed.empty() ? changed : gone;
 }
 
 std::vector<Completion> completions(std::string_view text, const Project& job, int selected,

@@ -35,7 +35,8 @@ struct Listener {
                                     SurfaceId surface = {});
 [[nodiscard]] Result<Said> readLine(std::string_view text, const Project&, const Listener&);
 
-/// The pieces an edit puts: the new ones, or those it changes; as they are afterwards.
+/// The pieces an edit puts: the new ones, or those it changes; as they are afterwards. Of one that
+/// only takes some out, those: "it" is nothing else then.
 [[nodiscard]] std::vector<int> spokenOf(const Project& before, const Edit&, const Project& after);
 
 /// Several lines in one, parted by "; then": each is said to the job the one before leaves.

@@ -93,10 +93,12 @@ Edit LineReader::read() {
         }
         throw;
     }
-    const bool fresh = in.take({"add", "another", "new"});
+    bool fresh = in.take({"add", "another", "new"});
     if (fresh || in.take({"put", "place", "hang", "stand", "lay", "set", "stick", "drop", "fit",
-                          "pop", "pin", "mount", "slip", "tuck", "bring in"}))
-        in.take({"another", "new", "up", "in"});
+                          "pop", "pin", "mount", "slip", "tuck", "bring in"})) {
+        in.take({"up", "in"});
+        fresh = in.take({"another", "new"}) || fresh;
+    }
     return put(fresh);
 }
 

@@ -162,9 +162,28 @@ Placement readPlacement(WordsReader& words, const Piece& subject, const Scene& s
     return Placing(words, subject, scene, lookedAt).read(how);
 }
 
+namespace {
+
+/// The corner at the nearer end of the wall that a piece stands or hangs at, measured along that.
+Target nearerCorner(const Scene& scene, const Piece& p, int wall) {
+    const auto& walls = scene.room->walls;
+    const Wall& w = walls[static_cast<std::size_t>(wall)];
+    const Vec2 at = scene.byId(p.id)->pose.at;
+    const double along = p.onWall() ? at.x : dot(at - w.start, w.along());
+    Target t;
+    t.is = Target::Is::corner;
+    t.alongNext = along < w.length().mm() / 2;
+    t.index = t.alongNext ? wall : (wall + 1) % static_cast<int>(walls.size());
+    return t;
+}
+
+} // namespace
+
 Placement Placing::read(Begins how) {
     const auto place = saidOf(*subject.kind);
-    in.ownWall(subject.id != 0 ? wallBehind(scene, subject.id) : std::nullopt);
+    const auto own = subject.id != 0 ? wallBehind(scene, subject.id) : std::nullopt;
+    in.ownWall(own);
+    in.ownCorner(own ? std::optional(nearerCorner(scene, subject, *own)) : std::nullopt);
     in.ownTies(subject.ties);
     if (how == Begins::centred)
         centredFirst();

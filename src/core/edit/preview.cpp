@@ -235,6 +235,10 @@ std::string previewOf(const Project& before, const Scene& was, const Edit& edit,
             if (const auto door = doorwayAt(*after.scene, p.id);
                 !door.empty() && door != doorwayAt(was, p.id))
                 say(worded("{} comes to stand before {}", p.name, door));
+            if (const auto in = overlapOf(*after.scene, p.id);
+                !in.empty() && in != overlapOf(was, p.id))
+                say(p.onWall() ? worded("{} comes to hang over {}", p.name, in)
+                               : worded("{} comes to stand in {}", p.name, in));
         }
     for (const auto& n : after.notices)
         say(n);

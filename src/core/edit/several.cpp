@@ -438,18 +438,16 @@ private:
     /// The lowest as said, and each other over the one before.
     Edit oneOverTheOther(std::vector<Placement> places, std::optional<Length> apart,
                          std::size_t at) {
-        const Length usual = kind_->role == Role::shelf ? job_.library.book->habit("shelves-apart")
-                                                        : job_.library.book->habit("group-gap");
-        for (int i = 1; i < count_; ++i) {
-            Tie over;
-            over.kind = Tie::Kind::above;
-            over.distance = apart.value_or(usual);
-            Tie level;
-            level.kind = Tie::Kind::centredOn;
-            Placement p;
-            p.ties = {over, level};
-            places.push_back(std::move(p));
-        }
+        const char* usual = kind_->role == Role::shelf ? "shelves-apart" : "group-gap";
+        Tie over;
+        over.kind = Tie::Kind::above;
+        over.distance = apart.value_or(job_.library.book->habit(usual));
+        columnAtEyes(places.front(), first_, count_, over.distance, job_);
+        Tie level;
+        level.kind = Tie::Kind::centredOn;
+        Placement p;
+        p.ties = {over, level};
+        places.resize(static_cast<std::size_t>(count_), p);
         places.front().apart.reset();
         return addAll(places, at);
     }

@@ -275,8 +275,8 @@ bool readSizes(WordsReader& in, Piece& p, bool isNew, std::vector<std::string>& 
     }
     std::string_view measured;
     auto sizes = in.sizes(saidOf(*p.kind), &measured);
-    if (sizes.empty() && isNew && p.kind->hangs()) {
-        // "mirror 36 over the sideboard": nothing hangs so far above furniture.
+    if (sizes.empty() && isNew && p.kind->hangs() && p.kind->role != Role::shelf) {
+        // "mirror 36 over the sideboard": nothing hangs so far above furniture, but shelves.
         const Length mostAbove = in.job().library.book->habit("above-at-most");
         if (in.lengthAhead()) {
             const Length wide = in.length("the size");

@@ -98,19 +98,27 @@ std::optional<EveryOne> everyOneAhead(WordsReader& in, bool corners) {
     }
     if (!out.one.empty())
         return out;
+    const std::size_t at = in.at();
     if ((out.kind = in.kind())) {
         out.one = foldCase(out.kind->name);
         for (const Piece& p : in.scheme().pieces)
             if (p.kind == out.kind)
                 out.names.push_back(p.name);
-        return out;
+        if (!out.names.empty())
+            return out;
     }
     // "each chair", of an armchair and a reading chair.
+    // "each bed", of a single one and a bunk bed.
+    const std::size_t kindEnd = in.at();
+    in.goTo(at);
     const std::string said = "every " + std::string(in.rest());
     WordsReader all(said, in.job(), {});
     const auto ids = all.pieces();
-    if (ids.empty() || !all.done())
-        return {};
+    if (ids.empty() || !all.done()) {
+        in.goTo(kindEnd);
+        return out.kind ? std::optional(out) : std::nullopt;
+    }
+    out.kind = nullptr;
     out.one = foldCase(trimmed(in.rest()));
     for (const int id : ids)
         out.names.push_back(in.scheme().byId(id)->name);

@@ -9,6 +9,7 @@
 #include "measure/text.h"
 #include "measure/texts.h"
 #include "scheme/on_wall.h"
+#include "scheme/surfaces.h"
 
 #include <algorithm>
 #include <cmath>
@@ -30,10 +31,34 @@ std::size_t endOfWord(std::string_view text, std::size_t from) {
     return e;
 }
 
+/// What a word before it only tells the use of.
+bool isFurnitureWord(std::string_view word) {
+    constexpr std::string_view words[] = {"table", "stand",   "cabinet", "shelf",  "desk",
+                                          "bench", "trolley", "cart",    "rack",   "cupboard",
+                                          "chair", "stool",   "box",     "basket", "holder"};
+    return std::find(std::begin(words), std::end(words), word) != std::end(words);
+}
+
 /// "chair 4"
 bool endsInAFigure(std::string_view said) {
     const auto figure = said.find_last_not_of("0123456789");
     return figure != std::string_view::npos && figure + 1 < said.size() && isBlank(said[figure]);
+}
+
+/// Whether what ends there ends in a figure that has its unit, in its last word or as the next.
+bool endsInALength(std::string_view text, std::size_t from, std::size_t end) {
+    const auto said = text.substr(from, end - from);
+    const auto figure = said.substr(std::min(said.size(), said.find_last_of(' ') + 1));
+    if (figure.empty() || figure[0] < '0' || figure[0] > '9')
+        return false;
+    if (figure.find_first_not_of("0123456789") != std::string_view::npos)
+        return true;
+    const auto next =
+        foldCase(trimmed(text.substr(end, std::max(end, endOfWord(text, end)) - end)));
+    constexpr std::string_view units[] = {"cm",     "mm",    "m",     "in",   "inch",
+                                          "inches", "ft",    "feet",  "foot", "metre",
+                                          "metres", "meter", "meters"};
+    return std::find(std::begin(units), std::end(units), next) != std::end(units);
 }
 
 /// "chairs 4": several, and a figure of what is done with them; chair 4 is not meant.
@@ -45,7 +70,151 @@ bool severalAndAFigure(std::string_view said) {
            !word.ends_with("ss") && !word.ends_with("SS");
 }
 
+/// Which of several is meant by how it compares with the others.
+enum class Rank {
+    none,
+    low,
+    high,
+    lowest,
+    highest,
+    middle,
+    small,
+    large,
+    squat,
+    tall,
+    narrow,
+    wide
+};
+
+Rank rankSaid(WordsReader& in) {
+    const std::size_t at = in.at();
+    for (const auto& [words, rank] :
+         {std::pair{"lowest", Rank::lowest},     std::pair{"bottommost", Rank::lowest},
+          std::pair{"bottom", Rank::low},        std::pair{"lower", Rank::low},
+          std::pair{"highest", Rank::highest},   std::pair{"topmost", Rank::highest},
+          std::pair{"uppermost", Rank::highest}, std::pair{"top", Rank::high},
+          std::pair{"upper", Rank::high},        std::pair{"middle", Rank::middle},
+          std::pair{"centre", Rank::middle},     std::pair{"center", Rank::middle},
+          std::pair{"central", Rank::middle},    std::pair{"smallest", Rank::small},
+          std::pair{"smaller", Rank::small},     std::pair{"largest", Rank::large},
+          std::pair{"larger", Rank::large},      std::pair{"biggest", Rank::large},
+          std::pair{"bigger", Rank::large},      std::pair{"shortest", Rank::squat},
+          std::pair{"shorter", Rank::squat},     std::pair{"tallest", Rank::tall},
+          std::pair{"taller", Rank::tall},       std::pair{"narrowest", Rank::narrow},
+          std::pair{"narrower", Rank::narrow},   std::pair{"widest", Rank::wide},
+          std::pair{"wider", Rank::wide}})
+        if (in.take({words})) {
+            // "a larger rug" is another, and "make it larger" none.
+            const auto said = trimmed(in.text().substr(0, at));
+            const bool more =
+                words == std::string_view("lower") || std::string_view(words).ends_with("er");
+            if (!in.done() && (!more || rank == Rank::middle || said.ends_with("the")))
+                return rank;
+            in.goTo(at);
+        }
+    return Rank::none;
+}
+
+/// Whether it can be said with no noun: "the top" is a part of a thing.
+bool isAlone(Rank r) {
+    return r == Rank::lowest || r == Rank::highest || r == Rank::small || r == Rank::large ||
+           r == Rank::tall || r == Rank::wide;
+}
+
+/// The one of several that is lowest, largest, in the middle; 0 where two are so.
+int ranked(Rank rank, const std::vector<int>& ids, const Project& job) {
+    const auto scene = sceneOf(job);
+    if (!scene)
+        return 0;
+    struct Of {
+        int id = 0;
+        double key = 0;
+    };
+    const auto across = [&](int id) { return (*scene)->byId(id)->pose.at.x; };
+    const auto up = [&](int id) {
+        return (*scene)->pieceById(id)->onWall() ? (*scene)->byId(id)->pose.at.y
+                                                 : bodyOf(**scene, id)->foot.z;
+    };
+    const auto deep = [&](int id) { return (*scene)->byId(id)->pose.at.y; };
+    const auto spread = [&](const auto& of) {
+        double least = 1e300;
+        double most = -1e300;
+        for (const int id : ids) {
+            least = std::min(least, of(id));
+            most = std::max(most, of(id));
+        }
+        return most - least;
+    };
+    const auto key = [&](int id) -> double {
+        const Size& s = (*scene)->pieceById(id)->size;
+        const Length second = (*scene)->pieceById(id)->onWall() ? s.height : s.depth;
+        switch (rank) {
+        case Rank::low:
+        case Rank::lowest:
+            return -up(id);
+        case Rank::high:
+        case Rank::highest:
+            return up(id);
+        case Rank::small:
+            return -s.width.mm() * second.mm();
+        case Rank::large:
+            return s.width.mm() * second.mm();
+        case Rank::squat:
+            return -s.height.mm();
+        case Rank::tall:
+            return s.height.mm();
+        case Rank::narrow:
+            return -s.width.mm();
+        case Rank::wide:
+            return s.width.mm();
+        case Rank::middle:
+            return spread(across) >= spread(deep) ? across(id) : deep(id);
+        case Rank::none:
+            break;
+        }
+        return 0;
+    };
+    std::vector<Of> all;
+    for (const int id : ids)
+        all.push_back({id, key(id)});
+    std::stable_sort(all.begin(), all.end(),
+                     [](const Of& a, const Of& b) { return a.key > b.key; });
+    constexpr double alike = 1; // mm, or as much of an area
+    if (rank == Rank::middle)
+        return all.size() % 2 == 1 ? all[all.size() / 2].id : 0;
+    return all.size() > 1 && all[0].key - all[1].key < alike ? 0 : all[0].id;
+}
+
 } // namespace
+
+int WordsReader::theirGroup() const {
+    for (const int id : them_)
+        if (scheme().byId(id)->isGroup())
+            return std::all_of(them_.begin(), them_.end(),
+                               [&](int other) {
+                                   return other == id || scheme().byId(other)->group() == id;
+                               })
+                       ? id
+                       : 0;
+    return 0;
+}
+
+int WordsReader::whatTheyAreAt() const {
+    int at = 0;
+    for (const int id : them_) {
+        const Piece& p = *scheme().byId(id);
+        const auto tie = std::find_if(p.ties.begin(), p.ties.end(), [](const Tie& t) {
+            return t.fixesPlace() && t.of.is == Target::Is::piece;
+        });
+        const int of = p.on.isCarried() ? p.on.piece : tie != p.ties.end() ? tie->of.piece : 0;
+        const Piece* other = scheme().byId(of);
+        if (p.onWall() || p.group() != 0 || other == nullptr || other->onWall() ||
+            (at != 0 && at != of))
+            return 0;
+        at = of;
+    }
+    return them_.size() > 1 ? at : 0;
+}
 
 WordsReader::Match WordsReader::longestName() {
     skip();
@@ -65,10 +234,20 @@ WordsReader::Match WordsReader::longestName() {
             if (const Piece& p = scheme().pieces[i];
                 names[i].own == said && (!toTheLetter || foldCase(p.name) == foldCase(slice)))
                 exact.push_back(p.id);
-        if (!exact.empty())
+        // "Picture 3 cm left", "Picture 3\" left": where there is a Picture, that is how far.
+        const bool measures = best.end > 0 && endsInALength(text_, at_, e);
+        if (!exact.empty() && !measures)
             best = {e, exact};
     }
     return best;
+}
+
+bool WordsReader::isOfKind(std::size_t from) {
+    const std::size_t at = at_;
+    at_ = from;
+    const bool is = kind() != nullptr;
+    at_ = at;
+    return is;
 }
 
 int WordsReader::piece() {
@@ -85,9 +264,11 @@ int WordsReader::piece() {
     const bool right = !left && take({"right hand", "right-hand", "right"});
     const bool other = !left && !right && take({"other"});
     const int order = left || right || other ? 0 : orderSaid();
-    const bool one = left || right || other || order != 0;
+    const Rank rank =
+        left || right || other || order != 0 || isOfKind(start) ? Rank::none : rankSaid(*this);
+    const bool one = left || right || other || order != 0 || rank != Rank::none;
     Match m;
-    if (one && !them_.empty() && take({"one"})) {
+    if (one && !them_.empty() && take({"one", "ones"})) {
         // "the first one": of what was spoken of.
         m.end = at_;
         for (const Piece& p : scheme().pieces)
@@ -96,6 +277,9 @@ int WordsReader::piece() {
     } else {
         m = meantHere();
     }
+    // "the lowest", of several spoken of.
+    if (m.ids.empty() && isAlone(rank) && them_.size() > 1)
+        m = {at_, them_};
     if (m.ids.empty()) {
         at_ = start;
         return 0;
@@ -108,6 +292,9 @@ int WordsReader::piece() {
         ids.clear();
     else if (order != 0)
         ids = {ids[static_cast<std::size_t>(order > 0 ? order - 1 : count - 1)]};
+    if (rank != Rank::none && ids.size() > 1)
+        if (const int is = ranked(rank, ids, job_); is != 0)
+            ids = {is};
     if ((left || right) && ids.size() > 1) {
         // Of those that stand at one wall as one faces that, of others as they are drawn.
         const auto scene = sceneOf(job_);
@@ -160,7 +347,8 @@ WordsReader::Match WordsReader::meantHere(bool several) {
     for (auto it = stops.rbegin(); it != stops.rend(); ++it) {
         const auto slice = text_.substr(start, *it - start);
         const auto said = plainWord(slice);
-        if (said.empty() || severalAndAFigure(slice) || (several && endsInAFigure(slice)))
+        if (said.find_first_not_of("0123456789") == std::string::npos || severalAndAFigure(slice) ||
+            (several && endsInAFigure(slice)))
             continue;
         const auto kindNamed = job_.library.kit->byWord(slice);
         Match m;
@@ -169,8 +357,13 @@ WordsReader::Match WordsReader::meantHere(bool several) {
         const bool ofRoom = said == "floor" || said == "wall" || said == "ceiling" ||
                             said == "door" || said == "window" || said == "room" ||
                             said == "corner";
-        const auto begins = ofRoom ? std::string("\n") : said + " ";
         const auto last = " " + said;
+        // Nor is "desk" a desk chair, or "table" a lamp: it is a thing itself.
+        const auto& kinds = job_.library.kit->kinds();
+        const bool isThing = kindNamed || job_.library.kit->usuallyMeant(said) ||
+                             std::any_of(kinds.begin(), kinds.end(),
+                                         [&](const KindPtr& k) { return k->name.ends_with(last); });
+        const auto begins = ofRoom || isThing ? std::string("\n") : said + " ";
         for (std::size_t i = 0; i < names.size(); ++i) {
             // "the table" is whatever one of the room is called or is a table.
             const Piece& p = scheme().pieces[i];
@@ -184,6 +377,13 @@ WordsReader::Match WordsReader::meantHere(bool several) {
                 if (std::any_of(p.kind->also.begin(), p.kind->also.end(), [&](const auto& a) {
                         return a == foldCase(kindNamed->name) + " on the wall";
                     }))
+                    m.ids.push_back(p.id);
+        // "the dining table", of a round one.
+        if (const auto noun = said.substr(said.rfind(' ') + 1);
+            m.ids.empty() && kindNamed && kindNamed->role != Role::none && noun != said)
+            for (const Piece& p : scheme().pieces)
+                if (p.kind->role == kindNamed->role && p.kind->family == kindNamed->family &&
+                    plainWord(p.kind->name).ends_with(" " + noun))
                     m.ids.push_back(p.id);
         // "the table" is no table lamp, where there is a table.
         const auto isOne = [&](int id) {
@@ -214,8 +414,9 @@ WordsReader::Match WordsReader::meantHere(bool several) {
         // Not "the tv", of a tv stand.
         for (const Piece& p : scheme().pieces)
             if (kindNamed && p.kind->family == kindNamed->family &&
-                std::any_of(p.kind->also.begin(), p.kind->also.end(),
-                            [&](const std::string& a) { return plainWord(a).starts_with(begins); }))
+                std::any_of(p.kind->also.begin(), p.kind->also.end(), [&](const std::string& a) {
+                    return plainWord(a).starts_with(said + " ");
+                }))
                 m.ids.push_back(p.id);
         if (!m.ids.empty())
             return m;
@@ -298,6 +499,14 @@ KindPtr WordsReader::kind() {
             end = e;
         }
     }
+    // "a printer table" is no printer, and "a piano bench" a bench.
+    if (const std::size_t next = endOfWord(text_, end); best && next > end)
+        if (const auto word = foldCase(trimmed(text_.substr(end, next - end)));
+            isFurnitureWord(word)) {
+            best = job_.library.kit->byWord(word);
+            at_ = best ? next : at_;
+            return best;
+        }
     at_ = end;
     return best;
 }

@@ -52,7 +52,11 @@ void WordsReader::noneYet() {
     at_ = word;
     if (!none)
         return;
-    const auto noun = plainWord(text_.substr(word, end - word));
+    // "chest of drawers" is one.
+    const auto said = foldCase(text_.substr(word, end - word));
+    const bool asSaid = foldCase(none->name) == said ||
+                        std::find(none->also.begin(), none->also.end(), said) != none->also.end();
+    const auto noun = asSaid ? said : plainWord(said);
     try {
         fail(word, end - word, worded("there is no {} yet", noun), "put one in the room first");
     } catch (LineFault& fault) {

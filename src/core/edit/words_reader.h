@@ -51,8 +51,15 @@ public:
     [[nodiscard]] const Project& job() const { return job_; }
     [[nodiscard]] const Scheme& scheme() const { return job_.scheme(); }
     [[nodiscard]] const std::vector<int>& them() const { return them_; }
+    /// What “it” is after "six chairs around it": the one piece that all of several, spoken of last,
+    /// stand at; 0 for none. Of what hangs over furniture “it” could be either.
+    [[nodiscard]] int whatTheyAreAt() const;
+    /// The group that was spoken of with all that is in it; 0 for anything else.
+    [[nodiscard]] int theirGroup() const;
     /// Which wall "the wall" is: the one behind what is spoken of.
     void ownWall(std::optional<int> wall) { ownWall_ = wall; }
+    /// Which corner "the corner" is: the nearer of its wall's.
+    void ownCorner(std::optional<Target> corner) { ownCorner_ = corner; }
     /// Which window "the window" is: one that what is spoken of is tied to.
     void ownTies(const std::vector<Tie>&);
     /// A step that is said without a figure goes a little way: "nudge it left".
@@ -162,6 +169,11 @@ private:
     /// With a figure at its end unless it is of several, where the figure is of something else.
     [[nodiscard]] Match meantHere(bool several = false);
     /// Faults where a name was said of several: "the nightstands" is no one of them.
+    /// Whether a kind's name stands from there on.
+    [[nodiscard]] bool isOfKind(std::size_t from);
+    /// Faults where openings of a kind, said as several from `start`, are in more than one wall;
+    /// goes back there where they are not.
+    void whichWallOf(OpeningKind, std::size_t start);
     void isOne(const Match&, std::size_t start) const;
     /// "second": 2, "last": -1; 0, and nothing taken, for none.
     int orderSaid();
@@ -177,6 +189,7 @@ private:
     const Project& job_;
     std::vector<int> them_;
     std::optional<int> ownWall_;
+    std::optional<Target> ownCorner_;
     std::vector<Target> ownOpenings_; ///< what is spoken of is tied to these
     bool slightly_ = false;
     bool moves_ = false;

@@ -90,6 +90,14 @@ Target WordsReader::corner() {
     }
     const auto i = wallIndex(a);
     const auto k = wallIndex(b);
+    // "30 from the corner" is along its wall; what is between things may be at either end.
+    const auto before = foldCase(trimmed(text_.substr(0, start)));
+    const bool measured = before.ends_with("from the corner") ||
+                          before.ends_with("from its corner") || before.ends_with("from corner");
+    if (!i && ownCorner_ && measured) {
+        at_ = start;
+        return *ownCorner_;
+    }
     if (!i || !k || *i >= walls || *k >= walls)
         fail(start, std::max<std::size_t>(at_ - start, 1), "a corner is named by its two walls",
              "say it like: corner AB");
@@ -330,6 +338,20 @@ void WordsReader::isOne(const Match& m, std::size_t start) const {
              worded("say which, like {}, or “each”", one.name));
 }
 
+void WordsReader::whichWallOf(OpeningKind kind, std::size_t start) {
+    std::vector<std::string> walls;
+    for (std::size_t i = 0; i < job_.room->walls.size(); ++i)
+        if (std::any_of(
+                job_.room->openings.begin(), job_.room->openings.end(),
+                [&](const Opening& o) { return o.kind == kind && o.wall == static_cast<int>(i); }))
+            walls.push_back(worded("wall {}", wallName(static_cast<int>(i))));
+    if (walls.size() > 1)
+        failWhich(start, at_ - start,
+                  worded("there are {} in {}", text_.substr(start, at_ - start), listed(walls)),
+                  "say which wall, or which of them");
+    at_ = start;
+}
+
 Target WordsReader::target(bool pieces) {
     article();
     skip();
@@ -338,6 +360,10 @@ Target WordsReader::target(bool pieces) {
     const int walls = static_cast<int>(room.walls.size());
     Target t;
     if (pieces && !them_.empty() && take({"it", "this", "that", "them", "both"})) {
+        if (const int group = theirGroup(); group != 0)
+            return pieceTarget(group);
+        if (const int one = foldCase(since(start)) == "it" ? whatTheyAreAt() : 0; one != 0)
+            return pieceTarget(one);
         if (them_.size() > 1)
             fail(start, at_ - start, "that is several things", "name one of them");
         return pieceTarget(them_.front());
@@ -413,6 +439,10 @@ Target WordsReader::target(bool pieces) {
     }
     if (take({"corner"}))
         return corner();
+    for (const auto& [word, is] :
+         {std::pair{"windows", OpeningKind::window}, std::pair{"doors", OpeningKind::door}})
+        if (take({word}))
+            whichWallOf(is, start);
     if (take({"window"}))
         return numbered(OpeningKind::window, Target::Is::window, "window", start);
     if (take({"door", "doorway"}))

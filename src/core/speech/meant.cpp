@@ -62,6 +62,16 @@ void betweenTheTwo(const std::string& line, const Project& job, std::vector<std:
     static const Pattern words =
         meaning("\\bbetween (?:the two of them|the two|both of them|both|the "
                 "other two|the pair|them)\\b");
+    // "between the chairs", of two.
+    static const Pattern named = meaning("\\bbetween ((?:the|both|my|both the) (?:two )?[a-z ]+?s)"
+                                         "(?=$|,| (?:on|at|in|with|against|under|facing)\\b)");
+    if (std::smatch found; std::regex_search(line, found, named)) {
+        static const Pattern two = meaning("^(?:the|both|my|both the) (?:two )?");
+        const auto all = piecesNamed(std::regex_replace(found[1].str(), two, "the "), job);
+        if (all.size() == 2)
+            out.push_back(found.prefix().str() + "between " + all[0]->name + " and " +
+                          all[1]->name + found.suffix().str());
+    }
     const auto two = afterNoun(line, words, job);
     if (!two)
         return;
@@ -441,6 +451,32 @@ void otherEndOfWall(const std::string& line, const Project& job, std::vector<std
                               job.room->walls[static_cast<std::size_t>(other)].name));
 }
 
+/// "turn the table lengthwise": its long side along the room's; crosswise across it.
+void alongTheRoom(const std::string& line, const Project& job, std::vector<std::string>& out) {
+    if (!mentions(line, {"length", "longway", "cross"}))
+        return;
+    static const Pattern words = meaning(
+        "(?:turn|have|make|lay|put|set|place|run|rotate|swing) (.+?) "
+        "(lengthwise|lengthways|longways|crosswise|crossways)(?: (?:in|of|along|across) (?:the "
+        "|this )?room)?");
+    std::smatch found;
+    if (!std::regex_match(line, found, words))
+        return;
+    const auto it = standsNamed(found[1], job);
+    if (!it)
+        return;
+    const Vec2 room = job.room->bounds().size();
+    const Vec2 across = it.there->pose.right();
+    const bool wide = it.piece->size.width >= it.piece->size.depth;
+    const Vec2 runs = wide ? across : it.there->pose.front();
+    const bool alongX = std::abs(runs.x) > std::abs(runs.y);
+    const bool along = (room.x >= room.y) == alongX;
+    const bool wanted = !foldCase(found[2].str()).starts_with("cross");
+    const bool so = along == wanted;
+    out.push_back(so ? fmt::format("straighten {}", it.piece->name)
+                     : fmt::format("turn {} a quarter", it.piece->name));
+}
+
 /// "bed lengthwise along wall C": its long side to the wall, its front along it.
 void lengthwise(const std::string& line, const Project& job, std::vector<std::string>& out) {
     if (!mentions(line, {"length", "longway", "sideways", "side on"}))
@@ -512,11 +548,12 @@ std::vector<std::string> asMeant(std::string_view text, const Project& job) {
     std::vector<std::string> out;
     for (const Meaning& one :
          {theOne, betweenTheTwo, insteadOfOne, toldByPlace, atAnEnd, everythingAt, partOfBed,
-          linedUp, squaredUp, anotherNamed, cornerWith, otherEndOfWall, lengthwise, rugPast,
-          byARoundOne, hungOpposite})
+          linedUp, squaredUp, anotherNamed, cornerWith, otherEndOfWall, lengthwise, alongTheRoom,
+          rugPast, byARoundOne, hungOpposite})
         one(line, job, out);
-    for (const auto& more : {meaningsOfSize(), meaningsOfPlace(), meaningsOfRoom(),
-                             meaningsOfTables(), meaningsOverhead(), meaningsOfSpan()})
+    for (const auto& more :
+         {meaningsOfSize(), meaningsOfPlace(), meaningsOfCorners(), meaningsOfRoom(),
+          meaningsOfTables(), meaningsOverhead(), meaningsOfSpan()})
         for (const Meaning& one : more)
             one(line, job, out);
     std::erase(out, line);

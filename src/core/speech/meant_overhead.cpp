@@ -1,6 +1,8 @@
 // Lights in rows over a room, and curtains from its ceiling.
+#include "edit/place.h"
 #include "edit/words_reader.h"
 #include "measure/text.h"
+#include "scheme/on_wall.h"
 #include "speech/meant_words.h"
 
 #include <fmt/format.h>
@@ -82,6 +84,29 @@ void lightsInRows(const std::string& line, const Project& job, std::vector<std::
     out.push_back(std::move(all));
 }
 
+/// "three spotlights in a row along wall C": under the ceiling, as far off that wall as the first
+/// line of lights is.
+void lightsAlongWall(const std::string& line, const Project& job, std::vector<std::string>& out) {
+    if (!mentions(line, {"along", "against", "near", "by ", "next to"}))
+        return;
+    static const auto words = meaning(
+        "(?:(?:put|place|add|set|have|hang|install|a|the) )*(.+?)(?:,? (?:in an? (?:row|line)|"
+        "evenly|spaced|spread|out))* (?:along|against|near|by|next to) (?:the )?(.+?)(,? [0-9].*? "
+        "apart)?(?:,? (?:in an? (?:row|line)|evenly|spaced|spread|out))*");
+    std::smatch found;
+    if (!std::regex_match(line, found, words))
+        return;
+    const KindPtr kind = nounIn(found[1].str(), job);
+    if (!kind || !kind->underCeiling())
+        return;
+    const auto wall = targetNamed(found[2], job, false);
+    if (!wall || wall->is != Target::Is::wall)
+        return;
+    out.push_back(fmt::format("{} {} from wall {}{}", found[1].str(),
+                              write(usualBy(job, "recessed-edge"), job.notation),
+                              wallName(wall->index), found[3].str()));
+}
+
 /// "hang curtains high and wide": a pole near the ceiling, well past the sides of each window.
 void highAndWide(const std::string& line, const Project& job, std::vector<std::string>& out) {
     if (!mentions(line, {"wide", "ceiling", "height"}))
@@ -129,10 +154,65 @@ void highAndWide(const std::string& line, const Project& job, std::vector<std::s
         out.push_back(std::move(all));
 }
 
+/// "hang the curtain rod 4 above the window", "raise the rod to the ceiling": the curtains reach
+/// from there down to where they did.
+void rodAt(const std::string& line, const Project& job, std::vector<std::string>& out) {
+    if (!mentions(line, {"rod", "pole", "rail"}))
+        return;
+    static const auto words =
+        meaning("(?:hang|put|raise|move|set|mount|lift|lower|drop|bring) (?:the |all the |both "
+                ")?(?:curtain |"
+                "curtains |drapery )?(?:rods?|poles?|rails?)(?: up| down)? (?:at |about "
+                ")?(?:([0-9].*?) )?(?:"
+                "(above|over) (?:the |its |each )?(?:window|windows|frame|trim)(?: "
+                "[0-9])?|(?:to|up to|at|near|"
+                "against|below|under|from) (?:the )?ceiling|by ([0-9].*))");
+    std::smatch found;
+    if (!std::regex_match(line, found, words))
+        return;
+    const auto scene = sceneOf(job);
+    const auto said = found[1].matched   ? readLength(found[1].str(), job.notation.units)
+                      : found[3].matched ? readLength(found[3].str(), job.notation.units)
+                                         : Result<Length>(Length{});
+    if (!scene || !said)
+        return;
+    const bool down = foldCase(line).starts_with("lower") || foldCase(line).starts_with("drop");
+    std::string all;
+    for (const Piece& p : job.scheme().pieces) {
+        if (p.kind->role != Role::curtain || p.kind->hanging.mount != Mount::rod || !p.onWall())
+            continue;
+        const auto there = boxOn(pieceTarget(p.id), p.wall(), **scene);
+        if (!there)
+            continue;
+        const Box box = *there;
+        Length top = Length::millimetres(box.high.y);
+        if (found[3].matched) {
+            top = top + (down ? Length{} - *said : *said);
+        } else if (!found[2].matched) {
+            top = job.room->ceiling - *said;
+        } else {
+            const auto over = std::find_if(
+                job.room->openings.begin(), job.room->openings.end(), [&](const Opening& o) {
+                    return o.kind == OpeningKind::window && o.wall == p.wall() &&
+                           o.left.mm() < box.high.x && (o.left + o.width).mm() > box.low.x;
+                });
+            if (over == job.room->openings.end())
+                continue;
+            top =
+                over->head() + (found[1].matched ? *said : job.library.book->habit("curtain-over"));
+        }
+        if (const Length high = top - Length::millimetres(box.low.y); high > Length{})
+            all += fmt::format("{}make {} {} high", all.empty() ? "" : "; then ", p.name,
+                               write(high, job.notation));
+    }
+    if (!all.empty())
+        out.push_back(std::move(all));
+}
+
 } // namespace
 
 std::vector<Meaning> meaningsOverhead() {
-    return {lightsInRows, highAndWide};
+    return {lightsInRows, lightsAlongWall, highAndWide, rodAt};
 }
 
 } // namespace mezzet

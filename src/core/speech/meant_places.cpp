@@ -156,9 +156,9 @@ void gapsBetween(const std::string& line, const Project& job, std::vector<std::s
     if (!mentions(line, {"between", "gap", "together", "side by side", "apart"}))
         return;
     // "space the pictures 3 apart"
-    static const auto apart =
-        meaning("(?:space|set|put|hang|have|move|spread|keep) (.+?) (?:out )?([0-9][^a-z]*?(?: "
-                "?(?:cm|mm|m|in|inches|inch|feet|ft|foot))?) apart(?: from each other)?");
+    static const auto apart = meaning("(?:space|set|put|hang|have|move|spread|keep) (.+ [0-9].*?) "
+                                      "apart(?: from each other)?");
+    static const auto outBy = meaning(" (?:out|by|exactly|out by)(?= [0-9])");
     static const auto leave = meaning("(?:leave|keep|have|put|set) (?:an? )?([0-9].*?)(?: gap| "
                                       "space| free| clear)? between (?:each of "
                                       ")?(?:all )?(.+)");
@@ -173,8 +173,12 @@ void gapsBetween(const std::string& line, const Project& job, std::vector<std::s
     const bool spaced = !closed && std::regex_match(line, found, apart);
     if (!closed && !spaced && !std::regex_match(line, found, leave))
         return;
-    const std::string gap = closed ? "0" : found[spaced ? 2 : 1].str();
-    auto all = piecesNamed(found[closed || spaced ? 1 : 2], job);
+    const auto parted =
+        spaced ? namedAndFigure(std::regex_replace(found[1].str(), outBy, ""), job) : std::nullopt;
+    if (spaced && !parted)
+        return;
+    const std::string gap = closed ? "0" : spaced ? parted->figure : found[1].str();
+    auto all = spaced ? parted->pieces : piecesNamed(found[closed ? 1 : 2], job);
     const auto scene = sceneOf(job);
     const auto wall = all.size() < 2 || !scene ? std::nullopt : wallBehind(**scene, all[0]->id);
     if (!wall || std::any_of(all.begin(), all.end(), [&](const Piece* p) {
@@ -217,9 +221,8 @@ void gapsBetween(const std::string& line, const Project& job, std::vector<std::s
         const double first = along(all.front()) - all.front()->size.width.mm() / 2;
         const double last = along(all.back()) + all.back()->size.width.mm() / 2;
         if (const double by = (first + last - taken) / 2 - first; std::abs(by) > 1)
-            lines = fmt::format("move {} {} {}", all.front()->name,
-                                write(Length::millimetres(std::abs(by)), job.notation),
-                                by < 0 ? "left" : "right");
+            lines = fmt::format("move {} {} by {}", all.front()->name, by < 0 ? "left" : "right",
+                                write(Length::millimetres(std::abs(by)), job.notation));
     }
     for (std::size_t i = 1; i < all.size(); ++i)
         lines += fmt::format("{}{}, {} right of {}", lines.empty() ? "" : "; then ", all[i]->name,
@@ -421,69 +424,6 @@ void betweenAndTheWall(const std::string& line, const Project& job, std::vector<
         out.push_back(fmt::format("{}{} and wall {}", found[1].str(), of->name, best->name));
 }
 
-/// "pull the armchair 40 out of the corner": off both walls that meet there.
-void outOfCorner(const std::string& line, const Project& job, std::vector<std::string>& out) {
-    if (!mentions(line, {"corner"}))
-        return;
-    static const auto words = meaning(
-        "(?:pull|move|bring|slide|push|take|ease|get) (.+?)(?: (?:by )?([0-9].*?))? (?:out of|away "
-        "from|off|out from|from) (?:the|its|that) corner(?: (?:by )?([0-9].*?))?(?: a "
-        "(?:bit|little))?");
-    std::smatch found;
-    if (!std::regex_match(line, found, words))
-        return;
-    const auto it = standsNamed(found[1], job);
-    if (!it)
-        return;
-    const auto said = found[2].matched ? found[2].str() : found[3].str();
-    const auto read = said.empty() ? Result<Length>(job.library.book->habit("step"))
-                                   : readLength(said, job.notation.units);
-    if (!read)
-        return;
-    // The corner it stands in is the nearest.
-    const auto& walls = job.room->walls;
-    const auto off = [&](const Wall& w) { return norm(it.there->pose.at - w.start); };
-    const auto best = std::min_element(
-        walls.begin(), walls.end(), [&](const Wall& a, const Wall& b) { return off(a) < off(b); });
-    const auto& before = best == walls.begin() ? walls.back() : *(best - 1);
-    out.push_back(
-        fmt::format("move {0} {1} away from wall {2}; then move {0} {1} away from wall {3}",
-                    it.piece->name, write(*read, job.notation), before.name, best->name));
-}
-
-/// "between the window and the corner": the corner of its wall that is farther off, or the one on
-/// the side that is said.
-void betweenAndCorner(const std::string& line, const Project& job, std::vector<std::string>& out) {
-    if (!mentions(line, {"corner"}))
-        return;
-    static const auto words =
-        meaning("\\bbetween (?:the |my )?(.+?) and the (left |right )?corner\\b(?! ?[a-z]{2}\\b)");
-    static const auto first = meaning("\\bbetween the (left |right )?corner and (?:the |my )?(.+)");
-    std::smatch found;
-    const bool last = std::regex_search(line, found, words);
-    if (!last && !std::regex_search(line, found, first))
-        return;
-    const auto scene = sceneOf(job);
-    // "the window", behind "on wall D", is the one there.
-    static const auto onWall = meaning("\\bon (?:the )?wall ([a-z])\\b");
-    std::string named = found[last ? 1 : 2];
-    if (std::smatch wall; std::regex_search(line, wall, onWall) && !targetNamed(named, job))
-        named += " on wall " + wall[1].str();
-    const auto t = targetNamed(named, job);
-    const auto wall = t && scene ? wallOf(*t, **scene) : std::nullopt;
-    const auto box = wall ? boxOn(*t, *wall, **scene) : std::nullopt;
-    if (!box)
-        return;
-    const auto& walls = job.room->walls;
-    const auto at = static_cast<std::size_t>(*wall);
-    const auto said = found[last ? 2 : 1];
-    const bool left = said.matched ? foldCase(said.str()).starts_with("left")
-                                   : box->low.x > walls[at].length().mm() - box->high.x;
-    const auto other = left ? (at + walls.size() - 1) % walls.size() : (at + 1) % walls.size();
-    out.push_back(fmt::format("{}between {} and corner {}{}{}", found.prefix().str(), named,
-                              walls[at].name, walls[other].name, found.suffix().str()));
-}
-
 /// "move the table away from the wall", of what stands at none: the one it is nearest to, and by so
 /// much where nothing is said.
 void awayFromTheWall(const std::string& line, const Project& job, std::vector<std::string>& out) {
@@ -576,9 +516,8 @@ void onTheSideOf(const std::string& line, const Project& job, std::vector<std::s
 } // namespace
 
 std::vector<Meaning> meaningsOfPlace() {
-    return {onTopByHung,     curtainsAtTheWindow, betweenAndTheWall, onTheSideOf,
-            spreadOnWall,    awayFromTheWall,     betweenAndCorner,  outOfCorner,
-            towardEachOther, gapsBetween,         together,          closerTogether,
+    return {onTopByHung,     curtainsAtTheWindow, betweenAndTheWall, onTheSideOf, spreadOnWall,
+            awayFromTheWall, towardEachOther,     gapsBetween,       together,    closerTogether,
             copyAcross,      anglesToward,        hungBeforePiece};
 }
 

@@ -130,9 +130,10 @@ void roomKept(const std::string& line, const Project& job, std::vector<std::stri
         "side)? of) "
         "(.+)");
     static const auto thingFirst = meaning(
-        "(?:leave|give|allow|keep) (.+?) (?:at least |about )?([0-9].*?)(?: (?:free|clear|of "
+        "(?:leave|give|allow|keep) (.+? [0-9].*?)(?: (?:free|clear|of "
         "(?:space|room|clearance|floor)|space|room|clearance))* (in front|behind|before|to the "
         "left|to the right|at the back)(?: of)?(?: it| them)?");
+    static const auto about = meaning(" (?:at least|about)(?= [0-9])");
     std::smatch found;
     std::string thing;
     std::string figure;
@@ -142,9 +143,12 @@ void roomKept(const std::string& line, const Project& job, std::vector<std::stri
         side = foldCase(found[2].str());
         thing = found[3];
     } else if (std::regex_match(line, found, thingFirst)) {
-        thing = found[1];
-        figure = found[2];
-        side = foldCase(found[3].str());
+        const auto parted = namedAndFigure(std::regex_replace(found[1].str(), about, ""), job);
+        if (!parted || parted->pieces.size() > 1)
+            return;
+        thing = parted->pieces.front()->name;
+        figure = parted->figure;
+        side = foldCase(found[2].str());
     } else {
         return;
     }

@@ -91,6 +91,21 @@ std::vector<const Piece*> piecesNamed(const std::string& words, const Project& j
     }
 }
 
+std::optional<NamedAndFigure> namedAndFigure(const std::string& words, const Project& job) {
+    for (auto at = words.find(' '); at != std::string::npos; at = words.find(' ', at + 1)) {
+        auto figure = words.substr(at + 1);
+        if (figure.empty() || figure[0] < '0' || figure[0] > '9' ||
+            !readLength(figure, job.notation.units))
+            continue;
+        auto named = piecesNamed(words.substr(0, at), job);
+        auto once = named;
+        std::sort(once.begin(), once.end());
+        if (!named.empty() && std::adjacent_find(once.begin(), once.end()) == once.end())
+            return NamedAndFigure{std::move(named), std::move(figure)};
+    }
+    return {};
+}
+
 std::optional<Target> targetNamed(const std::string& words, const Project& job, bool pieces) {
     WordsReader in(words, job);
     try {

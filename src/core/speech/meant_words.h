@@ -24,6 +24,15 @@ namespace mezzet {
 
 /// The pieces that words name, alone: "the chairs", "bed and desk"; none where they don't.
 [[nodiscard]] std::vector<const Piece*> piecesNamed(const std::string& words, const Project&);
+/// Pieces that are named, each once, and a whole length behind them.
+struct NamedAndFigure {
+    std::vector<const Piece*> pieces;
+    std::string figure;
+};
+/// "the pictures 5 cm", "picture 2 and picture 3 5 cm": a name may end in a figure too. None where
+/// words can't be parted so.
+[[nodiscard]] std::optional<NamedAndFigure> namedAndFigure(const std::string& words,
+                                                           const Project&);
 /// What words name, alone: a piece where `pieces`, or what is of the room.
 [[nodiscard]] std::optional<Target> targetNamed(const std::string& words, const Project&,
                                                 bool pieces = true);
@@ -60,6 +69,8 @@ using Meaning = void (*)(const std::string& line, const Project&, std::vector<st
 [[nodiscard]] std::vector<Meaning> meaningsOverhead();
 /// Of several in one line, at the end of a room, as large as there is room.
 [[nodiscard]] std::vector<Meaning> meaningsOfSpan();
+/// Of corners: out of one, and up to one.
+[[nodiscard]] std::vector<Meaning> meaningsOfCorners();
 /// Of where things go, told by what is there.
 [[nodiscard]] std::vector<Meaning> meaningsOfPlace();
 

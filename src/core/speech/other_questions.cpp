@@ -23,6 +23,40 @@ constexpr OtherWords askedInstead[] = {
      "(?:block|blocking|cover|covering|hide|hiding|obstruct|obstructing|in front "
      "of|in the way of|touch|touching) (.+?)\\??",
      "what is wrong with $1?"},
+    {"(?:so )?what(?:'s| is)(?: all)? (?:the|my|our) "
+     "(?:problem|problems|matter|issue|trouble|fault)"
+     "(?: here| then| now)?\\??",
+     "what is wrong?"},
+    {"(?:so )?what(?:'s| is)(?: all)? (?:the|my|our) "
+     "(?:problem|problems|matter|issue|trouble|fault) "
+     "with (.+?)\\??",
+     "what is wrong with $1?"},
+    {"(?:at )?what height (?:is|are|does|do) (.+?)(?: at| hang| hung| sit| hung at)?\\??",
+     "how high is $1?"},
+    {"what(?:'s| is) (?:still )?(?:left|free|left over|empty|unused)(?: of| on| along)? (?:the )?"
+     "(wall .+?)\\??",
+     "how much wall is free on $1?"},
+    {"(?:which|what)(?: .+?)? (?:is|are|stands?|sits?|hangs?) (?:much |way |far )?too "
+     "(?:close|near|"
+     "high|low|far|big|large|small|tight)\\b.*",
+     "what is wrong?"},
+    {"(how much (?:floor|space|room)(?: space)?) (?:is |do (?:i|we) have )?(?:still )?(?:left|free|"
+     "there|over|available)(?: (?:to|for) (?:play|playing|dance|dancing|the kids|toys).*)?\\??",
+     "how much floor is free?"},
+    {"how (?:wide|big|large|long) is the (?:gap|space|way|passage|distance) between (?!.+ and "
+     ")(.+?)"
+     "\\??",
+     "how far apart are $1?"},
+    {"what (?:can|could|would|will|might) (?:go|stand|be put|fit|sit)(?: in)? between (.+?) and "
+     "(.+?)"
+     "\\??",
+     "how far is $1 from $2?"},
+    {"(?:can|could) (?:you|we|one|people|someone|somebody|a person|anyone|everyone) (?:still )?"
+     "(?:walk|get|pass|go|squeeze|fit)(?: through)? between (.+?) and (.+?)\\??",
+     "how far is $1 from $2?"},
+    {"what (?:fits|would fit|will fit|can fit|could go|can go|goes) (?:to the )?(left|right) of "
+     "(.+?)\\??",
+     "how much wall is $1 of $2?"},
     {"is (.+?) (?:centred|centered|in the middle|central)\\??", "is $1 centred on the room?"},
     {"is (?:it|this|the room|this room|my room) (?:too "
      "|over)?(?:crowded|full|cramped|cluttered|tight|"

@@ -42,6 +42,71 @@ constexpr OtherWords changesInstead[] = {
      "wider|longer|deeper|taller|higher|lower|shorter|narrower|shallower) ((?!to |than |on |in "
      ")[a-z -]+)",
      "make the $2 $1"},
+    // Of what was spoken of: "a bit narrower", "higher", "its centre should be at 155".
+    {"(?:just |and |then )?((?:an? (?:bit|little|touch|tad|smidge|hair|lot) |slightly |somewhat |"
+     "much |way |even |still )*)(bigger|larger|smaller|wider|longer|deeper|taller|shorter|narrower|"
+     "shallower)(?: (?:still|again|though))?",
+     "make it $1$2"},
+    {"(?:just |and |then )?(?:still |even )*((?:an? (?:bit|little|touch|tad|lot)|slightly))? "
+     "?(?:higher|further up|up)(?: (?:still|again))?",
+     "raise it $1"},
+    {"(?:just |and |then )?(?:still |even )*((?:an? (?:bit|little|touch|tad|lot)|slightly))? "
+     "?(?:lower|further down|down)(?: (?:still|again))?",
+     "lower it $1"},
+    {"(?:its|the) (cent(?:er|re)|middle|top|bottom|underside|foot)(?: edge| of it)? (?:(?:should|"
+     "must|needs to|has to|ought to|to|is to) )?(?:be |sit |hang |come |go |goes |comes |is "
+     ")*(?:up "
+     ")?at ([0-9].*)",
+     "$1 of it at $2"},
+    {"(?:its|the) (cent(?:er|re)|middle|top|bottom|underside|foot)(?: edge)? of (.+?) (?:(?:should|"
+     "must|needs to|has to|ought to|to|is to) )?(?:be |sit |hang |come |go |goes |comes |is "
+     ")*(?:up "
+     ")?at ([0-9].*)",
+     "$1 of $2 at $3"},
+    {"(?:put|place|set|have|with|turn)? ?the head(?:board| end)?(?: of)? (.+?) (?:up )?(?:against|"
+     "on|at|to|toward|towards|along) (.*\\bwall\\b.*)",
+     "$1 against $2"},
+    {"(?:put|place|set|have|with|turn)? ?the head(?:board| end)?(?: of)? (.+?) "
+     "(under|below|beneath|"
+     "by|next to|beside|between|in front of) (.+)",
+     "$1 $2 $3"},
+    // "50 above the desk top"
+    {"(.+? (?:above|over|off|from) (?:the |my |its )?.+?) ?(?:top|surface|worktop)\\b(.*)", "$1$2"},
+    {"(.*?)\\b(?:reading|bedside|small|little|desk|study) lamps? on (?!the floor|either|each|both|"
+     "wall|a wall)(.+)",
+     "$1table lamp on $2"},
+    {"((?:hang|put|place|add|have)? ?)(?:an? |the |some )?(?:hanging |ceiling )?lamp (over|above) "
+     "(.+)",
+     "$1a pendant $2 $3"},
+    {"((?:put |place |set |add |stand )?)(?:the |some )?([a-z -]+?)s (?:on|in) (?:the|all the|all|"
+     "each of the|these|those|both|every) (?:shelves|shelf)\\b(.*)",
+     "$1a $2 on each shelf$3"},
+    {"((?:put up |put |hang |add |have )?(?:an? |the |some )?(?:[a-z]+ )?(?:curtains?|drapes|"
+     "drapery))(?: (?:that|which))? (?:touch|touching|reach|reaching|brush|brushing|kiss|kissing|"
+     "just touch|go|going|down|all the way)(?: down)?(?: to)? the (?:floor|ground)\\b(.*)",
+     "$1 on the window$2, bottom at 0"},
+    {"(?:leave |with |keep )?(?:an? )?([0-9][^a-z]*?(?: ?(?:cm|mm|m|in|inches|inch|feet|ft|foot))?)"
+     "(?: gaps?| space| of space)? (?:between|apart)(?: them| each| each of them| each one)?",
+     "space them $1 apart"},
+    {"(.*)\\beach (?:free|empty|spare|unused|bare) corner\\b(.*)", "$1each corner$2"},
+    // "rug closer to the bed"
+    {"(?!(?:move|put|bring|pull|push|slide|it|them|turn|shift|scoot|nudge|hang|take|get|set|is|are|"
+     "how|what|which|keep)\\b)((?:the |my )?[a-z ]+?) (closer to|nearer to|nearer|further from|"
+     "farther from|away from) (.+)",
+     "move the $1 $2 $3"},
+    {"(paint|colour|color) ((?:the )?wall .+?),? (?:and )?(?:the )?(?:rest|others|other walls|"
+     "other ones)(?: of the walls| of them)?,? (?:in |are |is )?([a-z ]+)",
+     "colour $2; then colour the other walls $3"},
+    {"undo (?:the )?(?:last|previous)(?: (?:one|thing|step|change|line|move|edit|action))?",
+     "undo"},
+    {"(.*?)\\b(?:kid|kids|kid's|kids'|child|child's|children|children's|childrens) (chair|table|"
+     "desk|bed|stool|bench)(s?)\\b(.*)",
+     "$1$2$3$4"},
+    {"((?:hang |put |place |add |mount )?)(?:the |an? |my )?(tv|television|wall "
+     "screen)\\b([^0-9]*?),? "
+     "(?:an? )?([0-9]+) ?-?(?:inch|inches|in)(?: one)?",
+     "$1$2 $4 in$3"},
+    {"(?:evenly|equally) (space|spread) (.+)", "$1 $2 evenly"},
     // Complaints.
     {"(?:the )?(.+?) (?:is|are|looks?|seems?|feels?) (?:still |a bit |a little |much |way |far |"
      "just )?too (?:big|large)(?: (?:for|in) .+)?",
@@ -99,7 +164,8 @@ constexpr OtherWords changesInstead[] = {
     {"(?:the |its )?height (?:of |is |to |should be )?([0-9].*)", "make it $1 high"},
     {"(?:the |its )?(?:width|length) (?:of |is |to |should be )?([0-9].*)", "make it $1 wide"},
     {"(?:the |its )?depth (?:of |is |to |should be )?([0-9].*)", "make it $1 deep"},
-    {"(?:turn|have|make|lay) (.+?) (?:run |go |lie |runs |lies )(lengthwise|lengthways|crosswise|"
+    {"(?:turn|have|make|lay|put|set|place) (.+?) (?:run |go |lie |runs |lies "
+     ")(lengthwise|lengthways|crosswise|"
      "crossways|the other way|the other way round)",
      "turn $1 $2"},
     {"(.+?) (?:runs|goes|lies|should run|should go|should lie|to run) (lengthwise|lengthways|"

@@ -183,6 +183,9 @@ constexpr OtherWords others[] = {
     {"(?:turn|rotate|swing) (.+?) (?:to|so (?:that )?(?:it|they)) (?:runs?|goes?|go|lies?|is|are) "
      "(?:along|parallel to|parallel with) (.+)",
      "$1 square to $2"},
+    {"((?:put |place |set |add )?)(?:two|2|a pair of) ([a-z ]+?)s on (.+?),? one (?:at|on) (?:each|"
+     "either) end",
+     "$1a $2 on each end of $3"},
     {"(.+?),? one (?:at|on) (?:each|either) (?:end|side)", "$1"},
     {"(?:slide|move|push|pull|shift) (.+?) (?:to the (?:left|right) )?(?:until|till) (?:it's|it is|"
      "they're|they are) (.+)",

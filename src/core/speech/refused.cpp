@@ -41,6 +41,40 @@ std::optional<Problem> onASill(std::string_view text) {
     return p;
 }
 
+bool isBroughtBack(std::string_view line, std::string_view before) {
+    static const std::regex back(
+        "(?:(?:no|ok|okay|actually|wait),? )?(?:(?:please )?(?:(?:bring|get|put|take|have|give(?: "
+        "me)?|can (?:i|we) (?:have|get)) (?:it|that|this|them|those|these) back|(?:restore|return) "
+        "(?:it|that|this|them|those|these)(?: back)?)(?: in| again| please)*|(?:i|we) "
+        "(?:want|need|miss|do want|would like|'d like) (?:it|that|this|"
+        "them|those|these) (?:back|after all)(?: please)?)[.!?]*",
+        std::regex::icase | std::regex::optimize);
+    static const std::regex taken(
+        "(?:.*\\b)?(?:remove|delete|take|lose|get rid of|drop|scrap|bin|clear|erase|ditch|chuck|"
+        "throw|cut)\\b.*",
+        std::regex::icase | std::regex::optimize);
+    constexpr std::size_t longest = 200;
+    const auto said = trimmed(line);
+    return said.size() < longest && before.size() < longest &&
+           std::regex_match(said.begin(), said.end(), back) &&
+           std::regex_match(before.begin(), before.end(), taken);
+}
+
+std::optional<Problem> isTakenOut(std::string_view text) {
+    static const std::regex spoken("\\b(it|its|it's|them|they|their|those|these|both)\\b",
+                                   std::regex::icase | std::regex::optimize);
+    std::match_results<std::string_view::const_iterator> found;
+    if (!std::regex_search(text.begin(), text.end(), found, spoken))
+        return {};
+    Problem p{worded("what “{}” speaks of was taken out", found.str(1)),
+              "name another piece, or say “undo” to have it back"};
+    p.column = static_cast<int>(
+                   characterCount(text.substr(0, static_cast<std::size_t>(found.position(1))))) +
+               1;
+    p.width = static_cast<int>(found.length(1));
+    return p;
+}
+
 namespace {
 
 /// The problem, pointing at a word where that stands in a text by itself.

@@ -13,6 +13,10 @@ namespace mezzet {
 [[nodiscard]] std::optional<Problem> whichWall(std::string_view line, const Room&);
 /// "plant on the windowsill": how deep a sill or a mantelshelf is stands nowhere in the notes.
 [[nodiscard]] std::optional<Problem> onASill(std::string_view line);
+/// "bring it back", of what the line before took out: it is undone.
+[[nodiscard]] bool isBroughtBack(std::string_view line, std::string_view before);
+/// That what "it" speaks of was taken out; none for a line that doesn't speak of it.
+[[nodiscard]] std::optional<Problem> isTakenOut(std::string_view line);
 /// That a thing could be one of several, found in other words for a line: pointing at it there.
 /// None for another problem, or where it isn't in the line.
 [[nodiscard]] std::optional<Problem> whatIsOneOfSeveral(Problem, std::string_view line);

@@ -29,6 +29,12 @@ const std::vector<WindowAct>& acts() {
          "save", [] { return worded("Saves the job"); }},
         {meaning("zoom in(?: a bit)?"), "zoomIn", [] { return worded("Nearer"); }},
         {meaning("zoom out(?: a bit)?"), "zoomOut", [] { return worded("Farther"); }},
+        {meaning("compare(?: (?:the |both |all )*(?:schemes|layouts|versions|options|plans|"
+                 "arrangements|them|it)| (?:it |this |them )?(?:with|to|and|against) (?:the )?(?:"
+                 "other|others|first|second|last|rest)(?: (?:scheme|layout|version|option|one|plan)"
+                 "s?)?)*|(?:show|put|lay|see) (?:me )?(?:the |both |all )*(?:schemes|layouts|"
+                 "versions|options|plans) (?:side by side|next to each other)"),
+         "besides", [] { return worded("Lays the schemes side by side"); }},
         {meaning("zoom to fit|fit (?:it|everything|all|the room) on the screen|(?:show me|see) "
                  "(?:everything|it all|all of it|the whole room)"),
          "fit", [] { return worded("The whole of it"); }},
@@ -55,7 +61,7 @@ std::optional<Answer> shownFor(std::string_view text, const Project& job) {
     const std::string line(trimmed(text));
     if (line.size() > longest)
         return {};
-    if (mentions(line, {"print", "save", "zoom", "fit", "see", "show"}))
+    if (mentions(line, {"print", "save", "zoom", "fit", "see", "show", "compare", "side by side"}))
         for (const WindowAct& a : acts())
             if (std::regex_match(line, a.words)) {
                 Answer out{a.told()};

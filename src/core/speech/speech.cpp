@@ -1,10 +1,10 @@
 #include "speech/speech.h"
 
-#include "edit/landing.h"
 #include "edit/things_said.h"
 #include "judge/say.h"
 #include "measure/text.h"
 #include "measure/texts.h"
+#include "speech/asked_first.h"
 #include "speech/looks.h"
 #include "speech/meant.h"
 #include "speech/meant_words.h"
@@ -12,6 +12,7 @@
 #include "speech/questions.h"
 #include "speech/refused.h"
 #include "speech/shown.h"
+#include "speech/spoken_names.h"
 #include "speech/unheard.h"
 
 #include <algorithm>
@@ -32,8 +33,6 @@ void Asking::end() const {
 }
 
 namespace {
-
-constexpr std::string_view anywayWords = "say another place, or put “anyway” at the end";
 
 /// Questions by the most particular beginning first.
 struct Begun {
@@ -96,10 +95,6 @@ std::optional<Answer> answerTo(std::string_view text, const Project& job, const 
 
 } // namespace
 
-bool asksFirst(const Problem& p) {
-    return p.remedy == anywayWords;
-}
-
 bool isQuestion(std::string_view text) {
     const auto t = foldCase(trimmed(text));
     if (t.ends_with("?"))
@@ -119,46 +114,6 @@ bool isQuestion(std::string_view text) {
 
 namespace {
 
-/// The line without "anyway"; the same text when that is not said.
-std::string_view withoutAnyway(std::string_view text) {
-    const auto folded = foldCase(text);
-    for (const std::string_view w : {"anyway", "all the same", "regardless"})
-        if (const auto at = folded.rfind(w);
-            at != std::string::npos && at > 0 && at + w.size() == folded.size()) {
-            auto out = trimmed(text.substr(0, at));
-            while (out.ends_with(","))
-                out = trimmed(out.substr(0, out.size() - 1));
-            return out;
-        }
-    return text;
-}
-
-/// What a new piece would do that nobody means: go through a wall, stand in another thing.
-std::optional<Problem> whatItAsks(std::string_view text, const Project& job, const Said& said) {
-    const auto after = apply(job, said.edit);
-    if (!after)
-        return {};
-    if (after->project->active != job.active)
-        return {};
-    // What is new, and what is moved or goes along and reached past nothing before.
-    std::vector<int> asked;
-    // A rug that goes along is pulled forward afterwards: it is told of.
-    for (const int id : comeToHarm(job, *after))
-        if (!job.scheme().byId(id)->kind->flat() ||
-            std::find(said.them.begin(), said.them.end(), id) != said.them.end())
-            asked.push_back(id);
-    for (const Piece& p : after->project->scheme().pieces)
-        if (job.scheme().byId(p.id) == nullptr)
-            asked.push_back(p.id);
-    auto harm = harmOf(*after->project, *after->scene, asked);
-    if (harm.empty())
-        return {};
-    Problem p{std::move(harm), std::string(anywayWords)};
-    p.column = 1;
-    p.width = static_cast<int>(characterCount(text));
-    return p;
-}
-
 /// As it was said, and in no other words.
 Result<Spoken> readAsSaid(std::string_view whole, const Project& job, const Listener& to,
                           const Stopped& stopped) {
@@ -169,9 +124,9 @@ Result<Spoken> readAsSaid(std::string_view whole, const Project& job, const List
     const auto oneOf = [&](std::initializer_list<std::string_view> words) {
         return std::find(words.begin(), words.end(), word) != words.end();
     };
-    const bool undo =
-        oneOf({"undo", "undo that", "undo it", "undo this", "take that back", "go back",
-               "put it back", "put that back", "put them back", "change it back"});
+    const bool undo = oneOf({"undo", "undo that", "undo it", "undo this", "take that back",
+                             "go back", "put it back", "put that back", "put them back",
+                             "change it back", "put everything back"});
     if (undo || oneOf({"redo", "redo that", "redo it"})) {
         out.is = undo ? Spoken::Is::undo : Spoken::Is::redo;
         return out;
@@ -280,7 +235,8 @@ std::optional<Spoken> oneAfterTheOther(const std::pair<std::string, std::string>
     const auto between = apply(job, first->said.edit);
     if (!between || between->project->active != job.active)
         return {};
-    const auto& them = first->said.them.empty() ? to.them : first->said.them;
+    auto them = first->said.them.empty() ? to.them : first->said.them;
+    std::erase_if(them, [&](int id) { return between->project->scheme().byId(id) == nullptr; });
     const auto heard = [&](const std::string& line) {
         return readInParts(line, *between->project, {them, to.surface, {}}, stopped, most - 1);
     };
@@ -325,37 +281,6 @@ std::optional<Spoken> oneAfterTheOther(const std::pair<std::string, std::string>
     return std::move(*first);
 }
 
-/// "move them closer together", "make it as long as it goes", with the names of what is spoken of;
-/// empty where the line doesn't speak of them, or nothing was spoken of.
-std::string theirNames(std::string_view text, const Project& job, const Listener& to) {
-    static const std::regex several("\\b(?:them both|both of them|all of them|the two of them|them|"
-                                    "both)\\b",
-                                    std::regex::icase | std::regex::optimize);
-    static const std::regex one("\\b(?:it|them)\\b", std::regex::icase | std::regex::optimize);
-    constexpr std::size_t longest = 300;
-    std::vector<std::string> names;
-    // A group is what it is called, with all that is in it.
-    std::vector<const Piece*> spoken;
-    for (const int id : to.them)
-        if (const Piece* p = job.scheme().byId(id))
-            spoken.push_back(p);
-    for (const Piece* p : spoken)
-        if (std::none_of(spoken.begin(), spoken.end(),
-                         [&](const Piece* g) { return g->isGroup() && p->group() == g->id; }))
-            names.push_back(p->name);
-    const std::string line(trimmed(text));
-    const std::regex& them = names.size() == 1 ? one : several;
-    if (names.empty() || line.size() > longest || !std::regex_search(line, them))
-        return {};
-    std::string all = names.front();
-    for (std::size_t i = 1; i < names.size(); ++i)
-        all += (i + 1 == names.size() ? " and " : ", ") + names[i];
-    // A name may have the sign that a replacement is told by.
-    for (auto at = all.find('$'); at != std::string::npos; at = all.find('$', at + 2))
-        all.insert(at, "$");
-    return std::regex_replace(line, them, all, std::regex_constants::format_first_only);
-}
-
 /// As it was said, in other words, or as so many sentences.
 Result<Spoken> readInParts(std::string_view text, const Project& job, const Listener& to,
                            const Stopped& stopped, int most) {
@@ -371,9 +296,23 @@ Result<Spoken> readInParts(std::string_view text, const Project& job, const List
     auto wordings = ofThings ? asMeant(text, job) : inOtherWords(text, job, most == sentences);
     if (auto each = oneForEach(std::string(trimmed(text)), job, to.them); !each.empty())
         wordings.push_back(std::move(each));
+    if (auto more = anotherOfThose(text, job, to.them); !more.empty()) {
+        auto others = inOtherWords(more, job, false);
+        wordings.insert(wordings.begin(), others.begin(), others.end());
+        auto asLarge = asMeant(more, job);
+        wordings.insert(wordings.begin(), std::move(more));
+        wordings.insert(wordings.begin(), asLarge.begin(), asLarge.end());
+    }
+    if (auto other = insteadOfThose(text, job, to.them); !other.empty())
+        wordings.insert(wordings.begin(), std::move(other));
+    if (auto named = ofThoseSpoken(text, job, to.them); !named.empty()) {
+        auto more = inOtherWords(named, job, false);
+        wordings.insert(wordings.begin(), more.begin(), more.end());
+        wordings.insert(wordings.begin(), std::move(named));
+    }
     const std::size_t ofThem = wordings.size();
     const auto meanThem = [&](std::string_view line) {
-        if (const auto named = theirNames(line, job, to); !named.empty())
+        if (const auto named = theirNames(line, job, to.them); !named.empty())
             for (auto& other : asMeant(named, job))
                 wordings.push_back(std::move(other));
     };
@@ -566,6 +505,12 @@ Result<Spoken> readSpoken(std::string_view text, const Project& job, const Liste
     // What was spoken of may be gone since: undone, or taken out.
     Listener to = heard;
     std::erase_if(to.them, [&](int id) { return job.scheme().byId(id) == nullptr; });
+    const bool gone = !heard.them.empty() && to.them.empty();
+    if (gone && isBroughtBack(text, heard.before)) {
+        Spoken back;
+        back.is = Spoken::Is::undo;
+        return back;
+    }
     auto said = readInParts(text, job, to, stopped, sentences);
     if (!said && isText(text) && !asksFirst(said.problem()) && !(stopped && stopped()))
         if (auto plain = withItsLooks(text, job, to, stopped))
@@ -576,6 +521,9 @@ Result<Spoken> readSpoken(std::string_view text, const Project& job, const Liste
     if (!said && !asksFirst(said.problem()))
         if (auto sill = onASill(text))
             return std::move(*sill);
+    if (!said && gone)
+        if (auto out = isTakenOut(text))
+            return std::move(*out);
     if (!said)
         if (auto which = whichWall(text, *job.room))
             return std::move(*which);

@@ -14,6 +14,8 @@
 #include "speech/questions.h"
 
 #include <algorithm>
+#include <array>
+#include <cmath>
 
 namespace mezzet {
 
@@ -161,6 +163,79 @@ std::optional<Answer> howWideIsTheWay(Asking& a) {
     return out;
 }
 
+/// By how much one outline reaches past another on its four sides, mm: right, left, front and back
+/// of the other, as its own pose has them; less than nothing where it ends short of it.
+std::array<double, 4> past(const Shape& one, const Placed& other) {
+    const Vec2 across = turned({1, 0}, other.pose.turn);
+    const Vec2 ahead = other.pose.front();
+    std::array<double, 4> out{};
+    const std::array<Vec2, 4> ways{across, -across, ahead, -ahead};
+    for (std::size_t i = 0; i < ways.size(); ++i)
+        out[i] = extent(one, ways[i]) - extent(other.shape, ways[i]);
+    return out;
+}
+
+/// "how far does the rug reach past the sofa?": side by side, on the floor or on their wall.
+std::optional<Answer> howFarPast(Asking& a) {
+    const int one = a.piece();
+    if (!a.in.take({"stick out", "sticks out", "reach out", "extend out", "reach", "reaches",
+                    "extend", "extends", "project", "jut out", "jut", "go", "come out", "overhang",
+                    "hang over", "show", "stand out", "stick"}))
+        return {};
+    a.in.take({"out from under", "from under", "from underneath", "from behind", "out past",
+               "out beyond", "beyond", "past", "around", "outside", "over", "on each side of",
+               "on either side of", "either side of", "each side of", "out from"});
+    const int other = a.piece();
+    if (one == other)
+        return {};
+    a.in.take({"on each side", "on either side", "at each end", "at either end", "on all sides",
+               "all round", "all around"});
+    a.end();
+    const Piece& own = *a.scene->pieceById(one);
+    const Piece& by = *a.scene->pieceById(other);
+    const auto gap = [&](double far) {
+        return writeGap(Length::millimetres(std::abs(far)), a.job.notation);
+    };
+    const auto told = [&](std::initializer_list<std::pair<double, std::string>> sides) {
+        std::vector<std::string> more;
+        std::vector<std::string> fewer;
+        for (const auto& [far, words] : sides)
+            if (std::abs(far) > quiet.mm())
+                (far > 0 ? more : fewer).push_back(words);
+        Answer out;
+        out.about = {one, other};
+        out.words = more.empty()
+                        ? worded("{} doesn't reach past {}", own.name, by.name)
+                        : worded("{} reaches past {} by {}", own.name, by.name, listed(more));
+        if (!fewer.empty())
+            out.words += worded("; it ends short of it by {}", listed(fewer));
+        return out;
+    };
+    if (own.onWall()) {
+        const auto a1 = boxOn(pieceTarget(one), own.wall(), *a.scene);
+        const auto b1 = boxOn(pieceTarget(other), own.wall(), *a.scene);
+        if (!a1 || !b1)
+            return {};
+        const double left = b1->low.x - a1->low.x;
+        const double right = a1->high.x - b1->high.x;
+        const double top = by.onWall() ? a1->high.y - b1->high.y : 0;
+        const double bottom = by.onWall() ? b1->low.y - a1->low.y : 0;
+        return told({{left, worded("{} on the left", gap(left))},
+                     {right, worded("{} on the right", gap(right))},
+                     {top, worded("{} at the top", gap(top))},
+                     {bottom, worded("{} at the bottom", gap(bottom))}});
+    }
+    const Placed* there = a.scene->fromAbove(one);
+    const Placed* at = a.scene->fromAbove(other);
+    if (there == nullptr || at == nullptr)
+        return {};
+    const auto far = past(there->shape, *at);
+    return told({{far[2], worded("{} in front", gap(far[2]))},
+                 {far[3], worded("{} behind", gap(far[3]))},
+                 {far[1], worded("{} on its left", gap(far[1]))},
+                 {far[0], worded("{} on its right", gap(far[0]))}});
+}
+
 } // namespace
 
 std::optional<Answer> usualSize(const Asking& a, const Kind& kind, const Piece* passed) {
@@ -213,6 +288,11 @@ const std::vector<Question>& standingQuestions() {
          &howWideIsTheWay,
          "the narrowest place on the ways through the room, as the rules have it",
          "how wide is the walkway?"},
+        {{"how far does", "how far do", "how much does", "how much do", "how much of", "does",
+          "do"},
+         &howFarPast,
+         "by how much a thing reaches past another, on each side",
+         "how far does rug reach past sofa?"},
     };
     return all;
 }

@@ -258,12 +258,15 @@ std::vector<std::string> waysOn(std::string_view text, const Project& job, const
     return Ways(trimmed(text), job, to).find(said.problem());
 }
 
-std::vector<std::string> openings(const Project& job, const Listener& to) {
+std::vector<std::string> openings(const Project& job, const Listener& heard) {
     const bool metric = isMetric(job.notation.units);
     const auto mm = [&](double cm, double inches) {
         return writeGap(metric ? Length::centimetres(cm) : Length::inches(inches), job.notation);
     };
     std::vector<std::string> tried;
+    // What was spoken of may be gone.
+    Listener to = heard;
+    std::erase_if(to.them, [&](int id) { return job.scheme().byId(id) == nullptr; });
     const Piece* it = to.them.size() == 1 ? job.scheme().byId(to.them.front()) : nullptr;
     if (job.room->walls.empty())
         return {};

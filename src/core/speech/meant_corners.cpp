@@ -1,0 +1,99 @@
+// Of corners: out of one, and up to one.
+#include "edit/beside_wall.h"
+#include "edit/words_reader.h"
+#include "measure/text.h"
+#include "scheme/on_wall.h"
+#include "speech/meant_words.h"
+
+#include <fmt/format.h>
+
+#include <algorithm>
+#include <cmath>
+
+namespace mezzet {
+
+namespace {
+
+/// "pull the armchair 40 out of the corner": off both walls that meet there; of what stands along a
+/// wall, farther along it.
+void outOfCorner(const std::string& line, const Project& job, std::vector<std::string>& out) {
+    if (!mentions(line, {"corner"}))
+        return;
+    static const auto words = meaning(
+        "(?:pull|move|bring|slide|push|take|ease|get) (.+?)(?: (?:by )?([0-9].*?))? (?:out of|away "
+        "from|off|out from|from) (?:the|its|that) corner(?: (?:by )?([0-9].*?))?(?: a "
+        "(?:bit|little))?");
+    std::smatch found;
+    if (!std::regex_match(line, found, words))
+        return;
+    const auto it = standsNamed(found[1], job);
+    if (!it)
+        return;
+    const auto said = found[2].matched ? found[2].str() : found[3].str();
+    const auto read = said.empty() ? Result<Length>(job.library.book->habit("step"))
+                                   : readLength(said, job.notation.units);
+    if (!read)
+        return;
+    // The corner it stands in is the nearest.
+    const auto& walls = job.room->walls;
+    const auto off = [&](const Wall& w) { return norm(it.there->pose.at - w.start); };
+    const auto best = std::min_element(
+        walls.begin(), walls.end(), [&](const Wall& a, const Wall& b) { return off(a) < off(b); });
+    const auto& before = best == walls.begin() ? walls.back() : *(best - 1);
+    const double reach = std::hypot(it.piece->size.width.mm(), it.piece->size.depth.mm()) / 2;
+    const double inIt = reach + Length::inches(16).mm();
+    if (const auto own = wallBehind(*it.scene, it.piece->id); own && off(*best) > inIt) {
+        const auto n = walls.size();
+        const auto at = static_cast<std::size_t>(*own);
+        const bool left =
+            norm(it.there->pose.at - walls[at].start) < norm(it.there->pose.at - walls[at].end);
+        out.push_back(fmt::format("move {} {} toward wall {}", it.piece->name,
+                                  write(*read, job.notation),
+                                  walls[(at + (left ? 1 : n - 1)) % n].name));
+        return;
+    }
+    out.push_back(
+        fmt::format("move {0} {1} away from wall {2}; then move {0} {1} away from wall {3}",
+                    it.piece->name, write(*read, job.notation), before.name, best->name));
+}
+
+/// "between the window and the corner": the corner of its wall that is farther off, or the one on
+/// the side that is said.
+void betweenAndCorner(const std::string& line, const Project& job, std::vector<std::string>& out) {
+    if (!mentions(line, {"corner"}))
+        return;
+    static const auto words =
+        meaning("\\bbetween (?:the |my )?(.+?) and the (left |right )?corner\\b(?! ?[a-z]{2}\\b)");
+    static const auto first = meaning("\\bbetween the (left |right )?corner and (?:the |my )?(.+)");
+    std::smatch found;
+    const bool last = std::regex_search(line, found, words);
+    if (!last && !std::regex_search(line, found, first))
+        return;
+    const auto scene = sceneOf(job);
+    // "the window", behind "on wall D", is the one there.
+    static const auto onWall = meaning("\\bon (?:the )?wall ([a-z])\\b");
+    std::string named = found[last ? 1 : 2];
+    if (std::smatch wall; std::regex_search(line, wall, onWall) && !targetNamed(named, job))
+        named += " on wall " + wall[1].str();
+    const auto t = targetNamed(named, job);
+    const auto wall = t && scene ? wallOf(*t, **scene) : std::nullopt;
+    const auto box = wall ? boxOn(*t, *wall, **scene) : std::nullopt;
+    if (!box)
+        return;
+    const auto& walls = job.room->walls;
+    const auto at = static_cast<std::size_t>(*wall);
+    const auto said = found[last ? 2 : 1];
+    const bool left = said.matched ? foldCase(said.str()).starts_with("left")
+                                   : box->low.x > walls[at].length().mm() - box->high.x;
+    const auto other = left ? (at + walls.size() - 1) % walls.size() : (at + 1) % walls.size();
+    out.push_back(fmt::format("{}between {} and corner {}{}{}", found.prefix().str(), named,
+                              walls[at].name, walls[other].name, found.suffix().str()));
+}
+
+} // namespace
+
+std::vector<Meaning> meaningsOfCorners() {
+    return {betweenAndCorner, outOfCorner};
+}
+
+} // namespace mezzet

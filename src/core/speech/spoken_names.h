@@ -1,0 +1,33 @@
+#pragma once
+
+#include "project/project.h"
+
+#include <string>
+#include <string_view>
+#include <vector>
+
+namespace mezzet {
+
+// Lines that speak of what was spoken of last, with its names.
+
+/// "move them closer together", "make it as long as it goes"; empty where the line doesn't speak of
+/// them, or nothing was spoken of.
+[[nodiscard]] std::string theirNames(std::string_view line, const Project&,
+                                     const std::vector<int>& them);
+
+/// "the lamp" of four, where one of them was spoken of last, and "the pictures" of those hung last;
+/// empty where it says nothing so.
+[[nodiscard]] std::string ofThoseSpoken(std::string_view line, const Project&,
+                                        const std::vector<int>& them);
+
+/// "another one on the other side", "one more by the door": another of the kind spoken of, by its
+/// name; empty where it says nothing so.
+[[nodiscard]] std::string anotherOfThose(std::string_view line, const Project&,
+                                         const std::vector<int>& them);
+
+/// "a round one instead", "two sconces instead": in place of what was spoken of; empty where it says
+/// nothing so. Without anything spoken of it is only added.
+[[nodiscard]] std::string insteadOfThose(std::string_view line, const Project&,
+                                         const std::vector<int>& them);
+
+} // namespace mezzet
