@@ -55,7 +55,7 @@ private:
 TEST(Outside, GapsAgreeWithGeosOnThousandsOfRandomPieces) {
     Geos geos;
     std::mt19937 random(42);
-    const int runs = test::rounds(4000, 40000);
+    const int runs = test::rounds(2000, 40000);
     const auto number = [&](double low, double high) {
         return std::uniform_real_distribution<double>(low, high)(random);
     };

@@ -57,6 +57,9 @@ TEST(KilledWindow, LeavesAWholeJobAndWholeCopies) {
         auto environment = QProcessEnvironment::systemEnvironment();
         environment.insert(jobVariable, path);
         environment.insert("QT_QPA_PLATFORM", "offscreen");
+        // Whichever part of the tests this one is in, the child runs its own.
+        environment.remove("GTEST_TOTAL_SHARDS");
+        environment.remove("GTEST_SHARD_INDEX");
         child.setProcessEnvironment(environment);
         child.start(QApplication::applicationFilePath(),
                     {"--gtest_also_run_disabled_tests", "--gtest_filter=KillChild.*"});

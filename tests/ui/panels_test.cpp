@@ -253,6 +253,21 @@ TEST_F(Panels, UndoTellsWhatItUndoes) {
     EXPECT_FALSE(session().canRedo()) << "a new act ends what could be done again";
 }
 
+TEST_F(Panels, WhatWasTakenOutIsBroughtBackAndIsItNoMore) {
+    const auto there = [this] { return session().project()->scheme().byName("Sofa") != nullptr; };
+    QString told;
+    QObject::connect(&session(), &JobSession::told, &session(),
+                     [&](const QString& words, bool) { told = words; });
+    ASSERT_TRUE(session().sayLine("remove the sofa"));
+    EXPECT_FALSE(there());
+    EXPECT_FALSE(session().sayLine("move it 6 left"));
+    EXPECT_TRUE(told.contains("was taken out")) << told.toStdString();
+    // The empty line still tells what can be said.
+    EXPECT_FALSE(openings(*session().project(), session().listener()).empty());
+    ASSERT_TRUE(session().sayLine("bring it back"));
+    EXPECT_TRUE(there());
+}
+
 TEST_F(Panels, NewNotesMakeANewRoomAndCanBeUndone) {
     const auto walls = session().project()->room->walls.size();
     QTimer::singleShot(50, [] {

@@ -303,13 +303,17 @@ TEST(Recovery, WhatAKilledProgramHadUnsavedIsOffered) {
     const auto left = Recovery::leftBehind();
     ASSERT_EQ(left.size(), 1U) << "a clean end takes its own copy away";
     MainWindow window(library);
-    QTimer::singleShot(200, [] {
+    // However long the question takes to come up.
+    QTimer looks;
+    QObject::connect(&looks, &QTimer::timeout, [] {
         for (auto* w : QApplication::topLevelWidgets())
             if (auto* box = qobject_cast<QMessageBox*>(w);
-                box != nullptr && box->objectName() == "recovery")
+                box != nullptr && box->isVisible() && box->objectName() == "recovery")
                 box->defaultButton()->click();
     });
+    looks.start(100);
     EXPECT_TRUE(window.offerRecovery());
+    looks.stop();
     EXPECT_NE(window.session().project()->scheme().byName("Stool"), nullptr);
     EXPECT_TRUE(window.session().changed());
     EXPECT_TRUE(Recovery::leftBehind().empty());

@@ -45,7 +45,7 @@ KindPtr LineReader::usualKind() {
                                                "facing", "under", "to go with", "to go at"})) {
         in.article();
         try {
-            const int table = in.piece();
+            const int table = in.take({"it", "this", "that"}) ? selected_ : in.piece();
             if (table != 0 && pieceOf(table).kind->isSatInTo())
                 if (auto drawnUp = usualChair(job_, table))
                     kind = std::move(drawnUp);

@@ -89,10 +89,23 @@ void keepRugInside(const Project& job, Edit& e, const Piece& p, std::vector<Tie>
         return;
     if (under == ties.end())
         return;
-    under->distance = job.library.book->habit("front-legs-on-rug");
-    const auto legs = worded(
-        "the front legs stand on it: in the middle under them it would go {} through the wall",
-        writeGap(by, job.notation));
+    // Under a bed it lies across, under two thirds of it from the foot (common practice).
+    const Piece* over =
+        under->group.size() == 1 ? job.scheme().byId(under->group.front()) : nullptr;
+    const bool bed = over != nullptr && over->kind->role == Role::bed;
+    const Length step = isMetric(job.notation.units) ? Length::centimetres(1) : Length::inches(1);
+    under->distance = bed ? step * std::round(over->size.depth.mm() * 2 / 3 / step.mm())
+                          : job.library.book->habit("front-legs-on-rug");
+    const auto gap = writeGap(by, job.notation);
+    const auto legs =
+        bed ? worded("it lies under two thirds of the bed: in the middle under it it would go {} "
+                     "through the wall",
+                     gap)
+            : worded("the front legs stand on it: in the middle under them it would go {} through "
+                     "the wall",
+                     gap);
+    if (bed && mayTurn && across.size.width > p.size.width && tried(across, {legs}))
+        return;
     if (!tried(p, {legs}) && mayTurn)
         tried(across, {round, legs});
 }

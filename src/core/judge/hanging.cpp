@@ -108,7 +108,7 @@ void judgeAbove(const WallContext& c) {
     });
 }
 
-void judgeWidth(const WallContext& c) {
+void judgeArtWidth(const WallContext& c) {
     eachPicture(c, [&](std::size_t, const Piece& p, const Box& b) {
         const auto under = furniture(c, p.wall(), b);
         // A plate or a clock over a sideboard is one of several things, not the picture over it.
@@ -464,7 +464,7 @@ std::vector<Handle> airHandles(const Reading& r, double target, const Project& j
 
 constexpr std::array<RuleCode, 11> hangingCodes{{{"art-centre", judgeCentre, heightHandles},
                                                  {"art-above", judgeAbove, aboveHandles},
-                                                 {"art-width", judgeWidth, artWidthHandles},
+                                                 {"art-width", judgeArtWidth, artWidthHandles},
                                                  {"art-shape", judgeShape, noHandles},
                                                  {"art-size", judgeSize, sizeHandles},
                                                  {"art-match", judgeMatch, noHandles},

@@ -30,7 +30,7 @@ namespace {
 using Is = Target::Is;
 
 /// What was found that fits, told in two sentences.
-Answer told(FitAnswer found) {
+Answer answerOf(FitAnswer found) {
     Answer out;
     out.words = found.heading;
     for (std::size_t i = 0; i < std::min<std::size_t>(3, found.choices.size()); ++i)
@@ -56,7 +56,7 @@ Answer asked(const Asking& a, const std::string& question) {
         p.width = 0;
         throw LineFault{p};
     }
-    return told(std::move(*found));
+    return answerOf(std::move(*found));
 }
 
 std::string bandWords(const Band& b, Notation n) {
@@ -159,7 +159,7 @@ std::optional<Answer> howBigRug(Asking& a) {
         const int id = a.piece();
         a.end();
         if (a.scene->pieceById(id)->kind->family == Family::seat)
-            return told(rugsThatHold(a.job, {id}, a.goesOn));
+            return answerOf(rugsThatHold(a.job, {id}, a.goesOn));
         // What is not sat on lies on it with a margin all round.
         const Piece& p = *a.scene->pieceById(id);
         const Length past = a.job.library.book->habit("rug-past-table");
@@ -225,7 +225,7 @@ std::optional<Answer> whatFits(Asking& a) {
             if (!wall)
                 a.in.fail(at, std::max<std::size_t>(a.in.at() - at, 1), "that is no wall",
                           "say it like: what bookcase fits on wall A?");
-            return told(widthsThatFit(a.job, *kind, *wall));
+            return answerOf(widthsThatFit(a.job, *kind, *wall));
         }
     }
     a.in.goTo(from);
@@ -258,7 +258,7 @@ std::optional<Answer> whatFits(Asking& a) {
     if (a.in.take({"over", "above"})) {
         const int id = a.piece();
         a.end();
-        return told(picturesOver(a.job, id));
+        return answerOf(picturesOver(a.job, id));
     }
     if (a.in.take({"on", "against", "along"})) {
         const std::size_t at = a.in.at();
@@ -267,7 +267,7 @@ std::optional<Answer> whatFits(Asking& a) {
         if (t.is != Is::wall)
             a.in.fail(at, std::max<std::size_t>(a.in.at() - at, 1),
                       "a sofa is asked for by its wall", "say it like: what fits on wall A?");
-        return told(sofasThatFit(a.job, t.index, a.goesOn));
+        return answerOf(sofasThatFit(a.job, t.index, a.goesOn));
     }
     a.end();
     const Piece* chosen = a.selected != 0 ? a.scene->pieceById(a.selected) : nullptr;
@@ -284,7 +284,7 @@ std::optional<Answer> whatFits(Asking& a) {
     out.marks.push_back({theFloor(), free.centre - Vec2{half, 0}, free.centre + Vec2{half, 0},
                          writeGap(across, a.job.notation)});
     if (found) {
-        const auto more = told(std::move(*found));
+        const auto more = answerOf(std::move(*found));
         out.words += ". " + more.words;
         out.choices = more.choices;
     }
@@ -328,7 +328,7 @@ std::optional<Answer> couldItGo(Asking& a) {
     a.in.goTo(at + rest.size());
     if (said->is != Spoken::Is::edit)
         return {};
-    Answer out = told(fitsThere(a.job, said->said.edit, id));
+    Answer out = answerOf(fitsThere(a.job, said->said.edit, id));
     out.about = {id};
     return out;
 }
@@ -348,7 +348,7 @@ std::optional<Answer> doesItFit(Asking& a) {
                 Piece other = p;
                 other.id = 0;
                 other.ties.clear();
-                auto out = told(mezzet::doesItFit(a.job, other, a.goesOn));
+                auto out = answerOf(mezzet::doesItFit(a.job, other, a.goesOn));
                 out.about = {p.id};
                 return out;
             }

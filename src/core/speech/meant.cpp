@@ -86,6 +86,25 @@ void betweenTheTwo(const std::string& line, const Project& job, std::vector<std:
     out.push_back(std::move(said));
 }
 
+/// "table lamps on the nightstands": one on each.
+void oneOnEach(const std::string& line, const Project& job, std::vector<std::string>& out) {
+    if (!mentions(line, {"s on "}))
+        return;
+    static const Pattern words =
+        meaning("((?:put |place |set |add |stand )?)(?:the |some |my )?"
+                "([a-z][a-z -]*?)s on (?:the |all the |both |both the |my )"
+                "([a-z][a-z -]*?s)");
+    std::smatch found;
+    if (!std::regex_match(line, found, words) || !job.library.kit->byWord(found[2].str()))
+        return;
+    const auto under = piecesNamed("the " + found[3].str(), job);
+    std::string all;
+    for (const Piece* p : under)
+        all += fmt::format("{}a {} on {}", all.empty() ? "" : "; then ", found[2].str(), p->name);
+    if (under.size() > 1)
+        out.push_back(std::move(all));
+}
+
 /// "a round table 48 instead of the square one": of the one that serves the same.
 void insteadOfOne(const std::string& line, const Project& job, std::vector<std::string>& out) {
     if (!mentions(line, {"instead", "in place", "rather"}))
@@ -547,9 +566,9 @@ std::vector<std::string> asMeant(std::string_view text, const Project& job) {
     const std::string line(trimmed(text));
     std::vector<std::string> out;
     for (const Meaning& one :
-         {theOne, betweenTheTwo, insteadOfOne, toldByPlace, atAnEnd, everythingAt, partOfBed,
-          linedUp, squaredUp, anotherNamed, cornerWith, otherEndOfWall, lengthwise, alongTheRoom,
-          rugPast, byARoundOne, hungOpposite})
+         {theOne, betweenTheTwo, oneOnEach, insteadOfOne, toldByPlace, atAnEnd, everythingAt,
+          partOfBed, linedUp, squaredUp, anotherNamed, cornerWith, otherEndOfWall, lengthwise,
+          alongTheRoom, rugPast, byARoundOne, hungOpposite})
         one(line, job, out);
     for (const auto& more :
          {meaningsOfSize(), meaningsOfPlace(), meaningsOfCorners(), meaningsOfRoom(),

@@ -107,6 +107,27 @@ constexpr OtherWords changesInstead[] = {
      "(?:an? )?([0-9]+) ?-?(?:inch|inches|in)(?: one)?",
      "$1$2 $4 in$3"},
     {"(?:evenly|equally) (space|spread) (.+)", "$1 $2 evenly"},
+    // "a shelf the same width as the radiator"
+    {"(.+?),? (?:of |with |at )?(?:the |about the )?same (?:width|length) as (.+)",
+     "$1 as wide as $2"},
+    {"(.+?),? (?:of |with )?(?:the |about the )?same depth as (.+)", "$1 as deep as $2"},
+    {"(.+?),? (?:of |with )?(?:the |about the )?same size as (.+)", "$1 as large as $2"},
+    {"(?:make|have|let) (?:the |my |both |all )*(?:curtains?|drapes) (?:reach|touch|go (?:up "
+     ")?to|come "
+     "up to|start at|hang from) the ceiling",
+     "raise the rod to the ceiling"},
+    {"(?:paint|colour|color|make|do) (?:all )?(?:of )?(?:the )?(?:four )?walls (?:in )?([a-z][a-z "
+     "]*)",
+     "colour the walls $1"},
+    {"(?:paint |colour |color |make |and |do )*(?:the )?(wall (?:behind|with|opposite|by|facing) "
+     ".+?) "
+     "(?:in )?((?:[a-z]+ "
+     ")?(?:white|black|grey|gray|blue|green|red|yellow|pink|brown|navy|sage|cream|"
+     "beige|teal|orange|purple|charcoal|terracotta|olive|mustard|ivory))",
+     "colour the $1 $2"},
+    {"((?:hang |put |place |add |lean |stand )?)(?:an? |the )?([^0-9,]+), ([0-9][^,]*? ?(?:x|by) ?"
+     "[0-9][^,]*), leaning(?: on the floor| against the wall| on the wall)?",
+     "$1a $3 $2, leaned on floor"},
     // Complaints.
     {"(?:the )?(.+?) (?:is|are|looks?|seems?|feels?) (?:still |a bit |a little |much |way |far |"
      "just )?too (?:big|large)(?: (?:for|in) .+)?",

@@ -297,8 +297,8 @@ Result<Spoken> readInParts(std::string_view text, const Project& job, const List
     if (auto each = oneForEach(std::string(trimmed(text)), job, to.them); !each.empty())
         wordings.push_back(std::move(each));
     if (auto more = anotherOfThose(text, job, to.them); !more.empty()) {
-        auto others = inOtherWords(more, job, false);
-        wordings.insert(wordings.begin(), others.begin(), others.end());
+        auto reworded = inOtherWords(more, job, false);
+        wordings.insert(wordings.begin(), reworded.begin(), reworded.end());
         auto asLarge = asMeant(more, job);
         wordings.insert(wordings.begin(), std::move(more));
         wordings.insert(wordings.begin(), asLarge.begin(), asLarge.end());

@@ -81,7 +81,8 @@ std::string ofThoseSpoken(std::string_view text, const Project& job, const std::
             const auto said = foldCase(std::string(found[1].first, end));
             const auto noun = plainWord(said);
             // What was made last is it.
-            const bool made = said == "copy" || said == "duplicate" || said == "new one";
+            const bool made = said == "copy" || said == "duplicate" || said == "new one" ||
+                              said == "first" || said == "first one";
             if (made && names.size() == 1)
                 return std::string(line.cbegin(), found[0].first) + names.front() +
                        std::string(end, line.cend());
