@@ -95,8 +95,8 @@ TEST(EverySentence, IsInTheJobsOwnUnits) {
              {"units cm", "units mm", "units m", "units inches", "units feet"}) {
             const auto job = *apply(setting.job, readLine(units, setting.job)->edit)->project;
             const bool metric = isMetric(job.notation.units);
-            const bool usual = job.notation.units == Units::inches ||
-                               job.notation.units == Units::centimetres;
+            const bool usual =
+                job.notation.units == Units::inches || job.notation.units == Units::centimetres;
             const auto every = all ? std::size_t{1} : file.settings.size() * (usual ? 1 : 3);
             std::vector<std::string> some;
             for (std::size_t i = turn++ % every; i < lines.size(); i += every)
