@@ -51,14 +51,8 @@ bool endsInALength(std::string_view text, std::size_t from, std::size_t end) {
     const auto figure = said.substr(std::min(said.size(), said.find_last_of(' ') + 1));
     if (figure.empty() || figure[0] < '0' || figure[0] > '9')
         return false;
-    if (figure.find_first_not_of("0123456789") != std::string_view::npos)
-        return true;
-    const auto next =
-        foldCase(trimmed(text.substr(end, std::max(end, endOfWord(text, end)) - end)));
-    constexpr std::string_view units[] = {"cm",     "mm",    "m",     "in",   "inch",
-                                          "inches", "ft",    "feet",  "foot", "metre",
-                                          "metres", "meter", "meters"};
-    return std::find(std::begin(units), std::end(units), next) != std::end(units);
+    const auto length = scanLength(text.substr(end - figure.size()), Units::inches);
+    return length && length->unitGiven;
 }
 
 /// "chairs 4": several, and a figure of what is done with them; chair 4 is not meant.

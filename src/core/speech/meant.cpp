@@ -97,12 +97,9 @@ void oneOnEach(const std::string& line, const Project& job, std::vector<std::str
     std::smatch found;
     if (!std::regex_match(line, found, words) || !job.library.kit->byWord(found[2].str()))
         return;
-    const auto under = piecesNamed("the " + found[3].str(), job);
-    std::string all;
-    for (const Piece* p : under)
-        all += fmt::format("{}a {} on {}", all.empty() ? "" : "; then ", found[2].str(), p->name);
-    if (under.size() > 1)
-        out.push_back(std::move(all));
+    if (piecesNamed("the " + found[3].str(), job).size() > 1)
+        out.push_back(fmt::format("{}a {} on each {}", found[1].str(), found[2].str(),
+                                  plainWord(found[3].str())));
 }
 
 /// "a round table 48 instead of the square one": of the one that serves the same.

@@ -41,8 +41,12 @@ void theSameSize(const std::string& line, const Project& job, std::vector<std::s
                                    "(tall|high|wide|long|deep|big) as (.+)");
     static const auto added = meaning("((?:(?:put|place|hang|add|set) )?an? .+?),? "
                                       "(?:just )?as (tall|high|wide|long|deep|big) as (.+)");
+    static const auto addedSame =
+        meaning("((?:(?:put|place|hang|add|set) )?an? .+?),? (?:of |with )?the same "
+                "(height|width|length|depth|size) as (.+)");
     std::smatch found;
-    const bool isNew = std::regex_match(line, found, added);
+    const bool isNew =
+        std::regex_match(line, found, added) || std::regex_match(line, found, addedSame);
     if (!isNew && !std::regex_match(line, found, same) && !std::regex_match(line, found, as))
         return;
     const auto what = foldCase(found[2].str());

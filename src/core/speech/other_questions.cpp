@@ -57,10 +57,6 @@ constexpr OtherWords askedInstead[] = {
     {"what (?:fits|would fit|will fit|can fit|could go|can go|goes) (?:to the )?(left|right) of "
      "(.+?)\\??",
      "how much wall is $1 of $2?"},
-    {"how (?:wide|big|narrow) is (?:the |my "
-     ")?(?:hall|hallway|room|floor|corridor|passageway|walkway|"
-     "aisle|path|clearance) (?:left )?between (.+?) and (.+?)\\??",
-     "how far is $1 from $2?"},
     {"(?:is|are) [0-9].*? (?:enough|wide enough|ok|okay|all right|sufficient)(?: room| space)? "
      "(?:to|"
      "for) (?:walk|walking|pass|passing|get|getting|a walkway|a passage).*",

@@ -107,11 +107,6 @@ constexpr OtherWords changesInstead[] = {
      "(?:an? )?([0-9]+) ?-?(?:inch|inches|in)(?: one)?",
      "$1$2 $4 in$3"},
     {"(?:evenly|equally) (space|spread) (.+)", "$1 $2 evenly"},
-    // "a shelf the same width as the radiator"
-    {"(.+?),? (?:of |with |at )?(?:the |about the )?same (?:width|length) as (.+)",
-     "$1 as wide as $2"},
-    {"(.+?),? (?:of |with )?(?:the |about the )?same depth as (.+)", "$1 as deep as $2"},
-    {"(.+?),? (?:of |with )?(?:the |about the )?same size as (.+)", "$1 as large as $2"},
     {"(?:make|have|let) (?:the |my |both |all )*(?:curtains?|drapes) (?:reach|touch|go (?:up "
      ")?to|come "
      "up to|start at|hang from) the ceiling",

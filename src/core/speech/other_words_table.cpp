@@ -114,7 +114,9 @@ constexpr OtherWords others[] = {
     {"(a|one|two|three|four|five|six|[0-9]+) more (.+)", "$1 $2"},
     {"(.+?)\\bthe (window|door) on the (left|right)\\b(.*)", "$1the $3 $2$4"},
     {"(.+?) within (?:arm's |easy )?reach of (.+)", "$1 beside $2"},
-    {"how (?:wide|big|large) is the (?:gap|space|way|passage) between (.+?) and (.+?)\\??",
+    {"how (?:wide|big|large|narrow) is the "
+     "(?:gap|space|way|passage|hall|hallway|room|floor|corridor|"
+     "walkway|aisle|path|clearance) between (.+?) and (.+?)\\??",
      "how far is $1 from $2?"},
     {"(?:can|could) (?:you|i|we|one) (?:still )?(?:open|use|reach|get to|get at) (.+?)\\??",
      "what is wrong with $1?"},

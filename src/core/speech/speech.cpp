@@ -281,6 +281,27 @@ std::optional<Spoken> oneAfterTheOther(const std::pair<std::string, std::string>
     return std::move(*first);
 }
 
+/// The line with the names of what was spoken of last, likeliest first.
+std::vector<std::string> ofWhatWasSpoken(std::string_view text, const Project& job,
+                                         const std::vector<int>& them) {
+    std::vector<std::string> out;
+    const auto add = [&](std::vector<std::string> lines) {
+        std::move(lines.begin(), lines.end(), std::back_inserter(out));
+    };
+    if (const auto named = ofThoseSpoken(text, job, them); !named.empty()) {
+        out.push_back(named);
+        add(inOtherWords(named, job, false));
+    }
+    if (auto other = insteadOfThose(text, job, them); !other.empty())
+        out.push_back(std::move(other));
+    if (const auto more = anotherOfThose(text, job, them); !more.empty()) {
+        add(asMeant(more, job)); // as large as the one there is, first
+        out.push_back(more);
+        add(inOtherWords(more, job, false));
+    }
+    return out;
+}
+
 /// As it was said, in other words, or as so many sentences.
 Result<Spoken> readInParts(std::string_view text, const Project& job, const Listener& to,
                            const Stopped& stopped, int most) {
@@ -296,20 +317,8 @@ Result<Spoken> readInParts(std::string_view text, const Project& job, const List
     auto wordings = ofThings ? asMeant(text, job) : inOtherWords(text, job, most == sentences);
     if (auto each = oneForEach(std::string(trimmed(text)), job, to.them); !each.empty())
         wordings.push_back(std::move(each));
-    if (auto more = anotherOfThose(text, job, to.them); !more.empty()) {
-        auto reworded = inOtherWords(more, job, false);
-        wordings.insert(wordings.begin(), reworded.begin(), reworded.end());
-        auto asLarge = asMeant(more, job);
-        wordings.insert(wordings.begin(), std::move(more));
-        wordings.insert(wordings.begin(), asLarge.begin(), asLarge.end());
-    }
-    if (auto other = insteadOfThose(text, job, to.them); !other.empty())
-        wordings.insert(wordings.begin(), std::move(other));
-    if (auto named = ofThoseSpoken(text, job, to.them); !named.empty()) {
-        auto more = inOtherWords(named, job, false);
-        wordings.insert(wordings.begin(), more.begin(), more.end());
-        wordings.insert(wordings.begin(), std::move(named));
-    }
+    auto spoken = ofWhatWasSpoken(text, job, to.them);
+    wordings.insert(wordings.begin(), spoken.begin(), spoken.end());
     const std::size_t ofThem = wordings.size();
     const auto meanThem = [&](std::string_view line) {
         if (const auto named = theirNames(line, job, to.them); !named.empty())

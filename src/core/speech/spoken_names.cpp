@@ -29,10 +29,16 @@ bool isCalled(const Piece& p, const std::string& noun, const Project& job) {
     return own == noun || own.ends_with(last) || kind == noun || kind.ends_with(last);
 }
 
-/// Whether all are in the room still: one may have been taken out.
-bool areThere(const std::vector<int>& ids, const Project& job) {
-    return std::all_of(ids.begin(), ids.end(),
-                       [&](int id) { return job.scheme().byId(id) != nullptr; });
+/// Their names; none where one of them was taken out since.
+std::vector<std::string> namesOf(const std::vector<int>& ids, const Project& job) {
+    std::vector<std::string> names;
+    for (const int id : ids) {
+        const Piece* p = job.scheme().byId(id);
+        if (p == nullptr)
+            return {};
+        names.push_back(p->name);
+    }
+    return names;
 }
 
 } // namespace
@@ -68,11 +74,9 @@ std::string ofThoseSpoken(std::string_view text, const Project& job, const std::
                                   "([a-z]+)(?: [a-z]+)?(?: [a-z]+)?\\b",
                                   std::regex::icase | std::regex::optimize);
     const std::string line(trimmed(text));
-    if (ids.empty() || line.size() > longestLine || !areThere(ids, job))
+    const auto names = namesOf(ids, job);
+    if (names.empty() || line.size() > longestLine)
         return {};
-    std::vector<std::string> names;
-    for (const int id : ids)
-        names.push_back(job.scheme().byId(id)->name);
     std::smatch found;
     for (auto begin = line.cbegin(); std::regex_search(begin, line.cend(), found, nouns);
          begin = found[1].first) {
@@ -83,13 +87,12 @@ std::string ofThoseSpoken(std::string_view text, const Project& job, const std::
             // What was made last is it.
             const bool made = said == "copy" || said == "duplicate" || said == "new one" ||
                               said == "first" || said == "first one";
-            if (made && names.size() == 1)
-                return std::string(line.cbegin(), found[0].first) + names.front() +
-                       std::string(end, line.cend());
             // Of several they are said as several.
-            if ((said != noun) == (names.size() > 1) &&
-                std::all_of(ids.begin(), ids.end(),
-                            [&](int id) { return isCalled(*job.scheme().byId(id), noun, job); }))
+            const bool called = (said != noun) == (names.size() > 1) &&
+                                std::all_of(ids.begin(), ids.end(), [&](int id) {
+                                    return isCalled(*job.scheme().byId(id), noun, job);
+                                });
+            if (called || (made && names.size() == 1))
                 return std::string(line.cbegin(), found[0].first) + joined(names) +
                        std::string(end, line.cend());
             while (end != found[1].first && *--end != ' ') {
@@ -110,7 +113,7 @@ std::string anotherOfThose(std::string_view text, const Project& job, const std:
         std::regex::icase | std::regex::optimize);
     const std::string line(trimmed(text));
     std::smatch found;
-    if (ids.empty() || line.size() > longestLine || !areThere(ids, job) ||
+    if (line.size() > longestLine || namesOf(ids, job).empty() ||
         !std::regex_match(line, found, words))
         return {};
     const Piece& one = *job.scheme().byId(ids.front());
@@ -127,14 +130,13 @@ std::string insteadOfThose(std::string_view text, const Project& job, const std:
     static const std::regex opens("^(?:an?|one|the|some) ", std::regex::icase);
     const std::string line(trimmed(text));
     std::smatch found;
-    if (line.size() > longestLine || !areThere(ids, job) || !std::regex_match(line, found, words))
+    const auto names = namesOf(ids, job);
+    if (line.size() > longestLine || names.size() != ids.size() ||
+        !std::regex_match(line, found, words))
         return {};
     const std::string thing = found[1];
-    if (ids.empty())
+    if (names.empty())
         return line.substr(0, static_cast<std::size_t>(found.position(1))) + thing;
-    std::vector<std::string> names;
-    for (const int id : ids)
-        names.push_back(job.scheme().byId(id)->name);
     if (names.size() == 1)
         return "replace " + names.front() + " by a " + std::regex_replace(thing, opens, "");
     return "remove " + joined(names) + "; then " + thing;
