@@ -186,8 +186,9 @@ TEST(OfThem, InsteadIsInPlaceOfWhatWasSpokenOf) {
     const auto job = jobWith({"rug 8' x 10' at 10', 7'", "sofa on wall C"});
     const auto rug = of(job, {"Rug"});
     EXPECT_EQ(insteadOfThose("a 9x12 rug instead", job, rug.them), "replace Rug by a 9x12 rug");
-    EXPECT_EQ(insteadOfThose("two sconces instead", job, of(job, {"Rug", "Sofa"}).them),
-              "remove Rug and Sofa; then two sconces");
+    EXPECT_EQ(insteadOfThose("two armchairs instead", job, of(job, {"Rug", "Sofa"}).them),
+              "remove Rug and Sofa; then two armchairs");
+    EXPECT_EQ(insteadOfThose("two sconces instead", job, of(job, {"Rug", "Sofa"}).them), "");
     EXPECT_EQ(insteadOfThose("a loveseat instead of the sofa", job, rug.them), "");
     const auto said = readSpoken("9x12 rug instead", job, rug);
     ASSERT_TRUE(said) << said.problem().text();

@@ -337,10 +337,13 @@ std::string standsWrong(const Look& l, const Piece& p) {
     if (p.on.isCarried() || p.kind->underCeiling())
         return "";
     const Placed* seen = l.scene->inPlan(p.id);
+    // Corners are taken sharp: turned, a rounded one reaches less far than that.
+    const double aslant = std::abs(std::sin(2 * seen->pose.turn.inRadians()));
+    const double round = aslant > 1e-6 ? p.footprint.corner.mm() * (std::sqrt(2.0) - 1) : 0;
     for (const Vec2 c : l.corners(p)) {
         for (std::size_t w = 0; w < l.now.room->walls.size(); ++w)
             if (dot(c - l.wall(static_cast<int>(w)).start, l.wall(static_cast<int>(w)).inward()) <
-                -near)
+                -near - round)
                 return fmt::format("{} goes {:.1f} through wall {}", p.name,
                                    -dot(c - l.wall(static_cast<int>(w)).start,
                                         l.wall(static_cast<int>(w)).inward()) /

@@ -190,4 +190,40 @@ std::string_view withoutCourtesy(std::string_view line) {
     return size == 0 ? line : line.substr(0, size);
 }
 
+std::size_t openingWords(std::string_view line) {
+    // Those that also mean something only before a comma.
+    constexpr std::array<std::string_view, 22> alone{
+        "hm",  "hmm",  "um",   "uh",     "er",      "oh",       "ah",    "ok",
+        "so",  "okay", "well", "please", "perhaps", "actually", "maybe", "alright",
+        "and", "yes",  "yeah", "also",   "then",    "now"};
+    constexpr std::array<std::string_view, 9> withComma{
+        "right", "all right", "no", "no wait", "wait", "sorry", "next", "finally", "first"};
+    const auto folded = foldCase(line);
+    const auto blank = [&](std::size_t at) { return folded[at] == ' ' || folded[at] == ','; };
+    std::size_t cut = 0;
+    for (bool more = true; more;) {
+        more = false;
+        std::size_t from = cut;
+        while (from < folded.size() && blank(from))
+            ++from;
+        const auto rest = std::string_view(folded).substr(from);
+        const auto take = [&](std::string_view word, bool comma) {
+            if (more || !rest.starts_with(word) || rest.size() <= word.size())
+                return;
+            const char after = rest[word.size()];
+            if (after == ',' || (!comma && after == ' ')) {
+                cut = from + word.size();
+                more = true;
+            }
+        };
+        for (const auto word : withComma)
+            take(word, true);
+        for (const auto word : alone)
+            take(word, false);
+    }
+    while (cut > 0 && cut < folded.size() && blank(cut))
+        ++cut;
+    return cut < line.size() ? cut : 0;
+}
+
 } // namespace mezzet

@@ -94,8 +94,12 @@ Edit LineReader::read() {
         throw;
     }
     bool fresh = in.take({"add", "another", "new"});
-    if (fresh || in.take({"put", "place", "hang", "stand", "lay", "set", "stick", "drop", "fit",
-                          "pop", "pin", "mount", "slip", "tuck", "bring in"})) {
+    // "drop the mirror 4" is said of how high it hangs.
+    const bool dropped =
+        in.endOf("drop a") > 0 || in.endOf("drop an") > 0 || in.endOf("drop in") > 0;
+    if (fresh || (dropped && in.take({"drop"})) ||
+        in.take({"put", "place", "hang", "stand", "lay", "set", "stick", "fit", "pop", "pin",
+                 "mount", "slip", "tuck", "bring in"})) {
         in.take({"up", "in"});
         fresh = in.take({"another", "new"}) || fresh;
     }
@@ -443,6 +447,11 @@ Edit LineReader::place(Piece p, std::size_t start) {
                 "say it like: two armchairs, 24 apart");
     if (!said.name.empty())
         checkName(said.name, p.id, said.nameAt);
+    // A vase stands on something; on the floor where that is said.
+    if (p.id == 0 && p.kind->standsOn() && said.ties.empty() && !said.on &&
+        foldCase(in.text()).find("floor") == std::string::npos)
+        in.fail(start, 1, worded("on what does {} stand?", p.name),
+                "name a table, a chest or a shelf, like: on console; or say: on the floor");
     const auto chairs = said.chairs;
     const int id = p.id == 0 ? job_.scheme().nextId : p.id;
     Edit e = done(placeWhereFree(job_, *scene_, std::move(p), std::move(said)), start);
@@ -462,110 +471,6 @@ Edit LineReader::place(Piece p, std::size_t start) {
     e.notices.insert(e.notices.end(), seats.notices.begin(), seats.notices.end());
     e.words += worded(", with {} chairs", *chairs);
     return e;
-}
-
-std::vector<int> LineReader::wholes(const std::vector<int>& ids) const {
-    const auto has = [&](int id) { return std::find(ids.begin(), ids.end(), id) != ids.end(); };
-    std::vector<int> out;
-    for (const int id : ids) {
-        const int group = pieceOf(id).group();
-        const auto members = in.scheme().members(group);
-        const bool all = group != 0 && std::all_of(members.begin(), members.end(),
-                                                   [&](const Piece* p) { return has(p->id); });
-        const int whole = all ? group : id;
-        if (std::find(out.begin(), out.end(), whole) == out.end())
-            out.push_back(whole);
-    }
-    return out;
-}
-
-Edit LineReader::placeEach(const std::vector<int>& several, std::size_t at, std::string words) {
-    const std::vector<int> ids = wholes(several);
-    // A step takes them all along; what is tied among them goes with them once. What hangs on walls
-    // has other ways than what stands: it stays where not all hang.
-    in.goTo(at);
-    const auto hung = [&](int id) { return pieceOf(id).onWall(); };
-    const auto stands = std::find_if_not(ids.begin(), ids.end(), hung);
-    const Piece first = placedPiece(stands != ids.end() ? *stands : ids.front());
-    // "2 away from the bed" is another way for what stands on its other side.
-    static const std::regex byWhat("\\b(?:away|toward|towards|closer|nearer|further|farther)\\b",
-                                   std::regex::icase | std::regex::optimize);
-    // Toward a wall is the same way for all.
-    static const std::regex byWall("\\b(?:away from|toward|towards|to) (?:the )?wall [a-z]\\b",
-                                   std::regex::icase | std::regex::optimize);
-    const std::string where(in.text().substr(at));
-    const bool eachItsWay = std::regex_search(where, byWhat) && !std::regex_search(where, byWall);
-    if (const auto said = readPlacement(in, first, *scene_, surface_); said.step && !eachItsWay) {
-        std::vector<int> moving = ids;
-        if (stands != ids.end())
-            std::erase_if(moving, hung);
-        auto moved = drag(job_, *scene_, moving, *said.step, DragTies::revalue).edit;
-        if (moved.acts.empty())
-            in.refuse(locked(first), at);
-        moved.words = std::move(words);
-        return moved;
-    }
-    return each(
-        ids,
-        [at](LineReader& r, int id) {
-            r.in.goTo(at);
-            Piece p = r.placedPiece(id);
-            r.readSizesOf(p);
-            return r.place(std::move(p), at);
-        },
-        std::move(words));
-}
-
-void LineReader::readSizesOf(Piece& p) {
-    readSizes(in, p, false, notices);
-}
-
-Edit LineReader::each(const std::vector<int>& ids, const std::function<Edit(LineReader&, int)>& one,
-                      std::string words) {
-    Project now = job_;
-    ScenePtr scene = scene_;
-    Edit all;
-    all.words = std::move(words);
-    for (const int id : ids) {
-        // A group is gone when its last piece has left it.
-        if (now.scheme().byId(id) == nullptr)
-            continue;
-        LineReader r(in.text(), now, scene, in.them(), surface_);
-        r.in.goTo(in.at());
-        r.in.moves(in.isMoved());
-        Edit e = one(r, id);
-        in.goTo(r.in.at());
-        auto after = apply(now, e);
-        if (!after)
-            in.refuse(after.problem(), 0);
-        now = *after->project;
-        scene = after->scene;
-        for (Act& a : e.acts)
-            all.acts.push_back(std::move(a));
-        for (auto& n : e.notices)
-            all.notices.push_back(std::move(n));
-        for (auto& n : r.notices)
-            if (std::find(notices.begin(), notices.end(), n) == notices.end())
-                notices.push_back(std::move(n));
-    }
-    return all;
-}
-
-Edit LineReader::retieEach(const std::vector<int>& ids, const Tie& tie, std::size_t start,
-                           std::string words) {
-    return each(
-        ids, [&](LineReader& r, int id) { return r.retie(r.pieceOf(id), tie, start); },
-        std::move(words));
-}
-
-Edit LineReader::retie(const Piece& p, const Tie& tie, std::size_t start) {
-    // What is turned keeps clear of the walls it stands by.
-    if (tie.fixesTurn() && !tie.fixesPlace() && p.on.isFloor()) {
-        Placement said;
-        said.ties = {tie};
-        return done(placeWhereFree(job_, *scene_, placedPiece(p.id), std::move(said)), start);
-    }
-    return done(tiePiece(job_, *scene_, p.id, tie), start);
 }
 
 } // namespace mezzet

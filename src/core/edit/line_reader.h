@@ -64,6 +64,8 @@ private:
     Edit place(Piece, std::size_t start);
     /// The same of several, one after the other. `words` is what it is called.
     Edit placeEach(const std::vector<int>& ids, std::size_t at, std::string words);
+    /// Each where it is told, free of its ties to the others.
+    Edit together(std::vector<std::pair<Piece, Placement>> all, std::size_t at, std::string words);
     /// With a group in place of all that is in it: what is moved goes as one.
     [[nodiscard]] std::vector<int> wholes(const std::vector<int>& ids) const;
     Edit retie(const Piece&, const Tie&, std::size_t start);

@@ -244,9 +244,10 @@ void beginAt(Piece& p, const std::vector<Tie>& ties, const Scene& scene) {
                              other->pose.front() * before;
             continue;
         }
-        p.pose.at = t.kind == Tie::Kind::fromPiece
-                        ? frontMiddle(*scene.pieceById(t.of.piece), scene.inPlan(t.of.piece)->pose)
-                        : middleOf(t.of, scene);
+        // What hangs on a wall is in no plan; the tie to it is refused afterwards.
+        const Placed* other = t.kind == Tie::Kind::fromPiece ? scene.inPlan(t.of.piece) : nullptr;
+        p.pose.at = other != nullptr ? frontMiddle(*scene.pieceById(t.of.piece), other->pose)
+                                     : middleOf(t.of, scene);
         return;
     }
     // It is free there however it comes to be turned.

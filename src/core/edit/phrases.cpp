@@ -271,6 +271,22 @@ void Placing::unknown(bool afterLength) {
         const auto words = trimmed(in.rest().substr(0, end - here));
         const bool up = subject.kind->hangs();
         const bool down = subject.kind->underCeiling();
+        // "a mirror on the wardrobe": what hangs on a wall hangs on nothing else.
+        if (const std::size_t at = in.at(); up && in.take({"on"})) {
+            in.article();
+            int on = 0;
+            try {
+                on = in.piece();
+            } catch (const LineFault&) {
+                on = 0;
+            }
+            const Piece* p = in.scheme().byId(on);
+            in.goTo(at);
+            if (p != nullptr && !p->onWall())
+                in.fail(here, words.size(),
+                        worded("{} hangs on a wall, and can't hang on {}", name(), p->name),
+                        worded("say it like: above {}, or: on wall C", p->name));
+        }
         std::vector<std::string> whose;
         for (const auto& [which, what] : {std::pair{SaidOf::floor, "stands on the floor"},
                                           std::pair{SaidOf::board, "stands on a top or a shelf"},

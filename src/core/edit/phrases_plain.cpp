@@ -126,6 +126,15 @@ bool cornerBy(Placing& p) {
     }
     if (!best)
         p.fault("the room has no corner to stand in", "say it like: against wall A");
+    // One that is free, where that is about as near.
+    constexpr double aboutAsNear = 1.5;
+    if (const auto free = freeCornerBy(p.scene, p.subject, near);
+        free && free->index != best->index &&
+        norm(walls[static_cast<std::size_t>(free->index)].start - near) <= least * aboutAsNear) {
+        best = *free;
+        const Target wall = p.toWall(by);
+        best->alongNext = wall.is == Is::wall && wall.index == free->index;
+    }
     p.add(K::inCorner).of = *best;
     return true;
 }
@@ -246,9 +255,9 @@ bool otherSide(Placing& p) {
     Side side = Side::left;
     if (there != nullptr)
         side = there->side == Side::left ? Side::right : Side::left;
-    else if (const Placed* own = p.scene.inPlan(p.subject.id); own != nullptr && p.subject.id != 0)
-        side =
-            p.scene.inPlan(of->piece)->pose.toLocal(own->pose.at).x < 0 ? Side::right : Side::left;
+    else if (const Placed* own = p.scene.inPlan(p.subject.id), *its = p.scene.inPlan(of->piece);
+             own != nullptr && its != nullptr && p.subject.id != 0)
+        side = its->pose.toLocal(own->pose.at).x < 0 ? Side::right : Side::left;
     Tie& tie = p.add(K::fromPiece);
     tie.of = *of;
     tie.side = side;

@@ -383,6 +383,21 @@ void fitToWindow(Piece& p, Placement& said, const Project& job) {
         p.size.height = std::min(window->head() + book.habit("curtain-over"), highest) - foot;
 }
 
+/// A runner beside a bed lies along it.
+void liesAlong(Piece& p, const Placement& said, const Project& job) {
+    if (!p.kind->flat() || p.size != p.kind->size || p.size.width <= p.size.depth ||
+        std::any_of(said.ties.begin(), said.ties.end(), [](const Tie& t) { return t.fixesTurn(); }))
+        return;
+    for (const Tie& t : said.ties) {
+        const Piece* by = t.of.is == Target::Is::piece ? job.scheme().byId(t.of.piece) : nullptr;
+        if (by != nullptr && t.kind == Tie::Kind::fromPiece && by->kind->role == Role::bed &&
+            (t.side == Side::left || t.side == Side::right)) {
+            std::swap(p.size.width, p.size.depth);
+            return;
+        }
+    }
+}
+
 /// What hangs over a table, and is said to be no height, hangs as far over it as the rule has it:
 /// its band's middle, higher under a high ceiling.
 void hangOverTable(const Piece& p, Placement& said, const Project& job) {
@@ -415,6 +430,7 @@ void hangOverTable(const Piece& p, Placement& said, const Project& job) {
 Result<Edit> placeWhereFree(const Project& job, const Scene& scene, Piece p, Placement said) {
     const bool isNew = p.id == 0;
     if (isNew) {
+        liesAlong(p, said, job);
         fitToWindow(p, said, job);
         hangOverTable(p, said, job);
     }

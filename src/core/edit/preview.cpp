@@ -191,8 +191,11 @@ std::string previewOf(const Project& before, const Scene& was, const Edit& edit,
             if (differs(now.unit, old->unit))
                 tell(openingsOf(now, before.notation));
             if (shines || now.reflects != old->reflects ||
-                (differs(now.thing, old->thing) && now.on == old->on))
-                tell(edit.words);
+                (differs(now.thing, old->thing) && now.on == old->on)) {
+                told = true;
+                if (seenOf.insert(edit.words).second)
+                    say(edit.words);
+            }
             if (now.locked != old->locked)
                 tell(worded("{} {}", now.locked ? "locks" : "unlocks", now.name));
             auto through = throughWords(was, *after.scene, old->id, wording);

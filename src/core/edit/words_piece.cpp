@@ -109,10 +109,48 @@ Rank rankSaid(WordsReader& in) {
     return Rank::none;
 }
 
+/// "top left", "bottom right": a corner of several, as one sees them; nothing where none is said.
+std::optional<Vec2> cornerSaid(WordsReader& in) {
+    for (const auto& [words, way] :
+         {std::pair{"top left", Vec2{-1, 1}}, std::pair{"upper left", Vec2{-1, 1}},
+          std::pair{"top-left", Vec2{-1, 1}}, std::pair{"top right", Vec2{1, 1}},
+          std::pair{"upper right", Vec2{1, 1}}, std::pair{"top-right", Vec2{1, 1}},
+          std::pair{"bottom left", Vec2{-1, -1}}, std::pair{"lower left", Vec2{-1, -1}},
+          std::pair{"bottom-left", Vec2{-1, -1}}, std::pair{"bottom right", Vec2{1, -1}},
+          std::pair{"lower right", Vec2{1, -1}}, std::pair{"bottom-right", Vec2{1, -1}}})
+        if (const std::size_t at = in.at(); in.take({words})) {
+            if (!in.done())
+                return way;
+            in.goTo(at);
+        }
+    return {};
+}
+
 /// Whether it can be said with no noun: "the top" is a part of a thing.
 bool isAlone(Rank r) {
     return r == Rank::lowest || r == Rank::highest || r == Rank::small || r == Rank::large ||
            r == Rank::tall || r == Rank::wide;
+}
+
+/// The one of several on a wall that is farthest that way; 0 where two are, or they hang on none.
+int farthest(Vec2 way, const std::vector<int>& ids, const Project& job) {
+    const auto scene = sceneOf(job);
+    if (!scene)
+        return 0;
+    const auto far = [&](int id) { return dot((*scene)->byId(id)->pose.at, way); };
+    int best = 0;
+    bool alone = true;
+    for (const int id : ids) {
+        if (!(*scene)->pieceById(id)->onWall())
+            return 0;
+        if (best == 0 || far(id) > far(best) + quiet.mm()) {
+            best = id;
+            alone = true;
+        } else if (far(id) > far(best) - quiet.mm()) {
+            alone = false;
+        }
+    }
+    return alone ? best : 0;
 }
 
 /// The one of several that is lowest, largest, in the middle; 0 where two are so.
@@ -253,20 +291,22 @@ int WordsReader::piece() {
         at_ = m.end;
         return m.ids.front();
     }
-    // "the left armchair", "the other one"
-    const bool left = take({"left hand", "left-hand", "left"});
-    const bool right = !left && take({"right hand", "right-hand", "right"});
-    const bool other = !left && !right && take({"other"});
-    const int order = left || right || other ? 0 : orderSaid();
-    const Rank rank =
-        left || right || other || order != 0 || isOfKind(start) ? Rank::none : rankSaid(*this);
-    const bool one = left || right || other || order != 0 || rank != Rank::none;
+    // "the left armchair", "the other one", "the top left picture"
+    const auto corner = isOfKind(start) ? std::nullopt : cornerSaid(*this);
+    const bool left = !corner && take({"left hand", "left-hand", "left"});
+    const bool right = !corner && !left && take({"right hand", "right-hand", "right"});
+    const bool other = !corner && !left && !right && take({"other"});
+    const bool sided = corner || left || right || other;
+    const int order = sided ? 0 : orderSaid();
+    const Rank rank = sided || order != 0 || isOfKind(start) ? Rank::none : rankSaid(*this);
+    const bool one = sided || order != 0 || rank != Rank::none;
     Match m;
     if (one && !them_.empty() && take({"one", "ones"})) {
         // "the first one": of what was spoken of.
         m.end = at_;
+        const int group = theirGroup();
         for (const Piece& p : scheme().pieces)
-            if (p.kind == scheme().byId(them_.front())->kind)
+            if (group != 0 ? p.group() == group : p.kind == scheme().byId(them_.front())->kind)
                 m.ids.push_back(p.id);
     } else {
         m = meantHere();
@@ -288,6 +328,9 @@ int WordsReader::piece() {
         ids = {ids[static_cast<std::size_t>(order > 0 ? order - 1 : count - 1)]};
     if (rank != Rank::none && ids.size() > 1)
         if (const int is = ranked(rank, ids, job_); is != 0)
+            ids = {is};
+    if (corner && ids.size() > 1)
+        if (const int is = farthest(*corner, ids, job_); is != 0)
             ids = {is};
     if ((left || right) && ids.size() > 1) {
         // Of those that stand at one wall as one faces that, of others as they are drawn.

@@ -51,8 +51,8 @@ public:
     [[nodiscard]] const Project& job() const { return job_; }
     [[nodiscard]] const Scheme& scheme() const { return job_.scheme(); }
     [[nodiscard]] const std::vector<int>& them() const { return them_; }
-    /// What “it” is after "six chairs around it": the one piece that all of several, spoken of last,
-    /// stand at; 0 for none. Of what hangs over furniture “it” could be either.
+    /// What “it” is after "six chairs around it": the one piece that all of several, spoken of
+    /// last, stand at; 0 for none. Of what hangs over furniture “it” could be either.
     [[nodiscard]] int whatTheyAreAt() const;
     /// The group that was spoken of with all that is in it; 0 for anything else.
     [[nodiscard]] int theirGroup() const;
@@ -178,6 +178,9 @@ private:
     /// "second": 2, "last": -1; 0, and nothing taken, for none.
     int orderSaid();
     Target wall(std::size_t start);
+    /// "the closet", "the bathroom door", "the door to the hall": by where it leads, as the notes
+    /// have it; none, and nothing taken, where none does.
+    std::optional<Target> openingByWhere(std::size_t start);
     Target numbered(OpeningKind, Target::Is, const char* what, std::size_t start);
     std::optional<Target> whichOpening(std::size_t start);
     std::optional<int> ofWall();

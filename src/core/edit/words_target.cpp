@@ -259,6 +259,52 @@ std::optional<Target> WordsReader::whichOpening(std::size_t start) {
     return {};
 }
 
+std::optional<Target> WordsReader::openingByWhere(std::size_t start) {
+    std::vector<const Opening*> there;
+    std::size_t end = 0;
+    for (const Opening& o : job_.room->openings) {
+        auto to = foldCase(o.leadsTo);
+        for (const std::string_view article : {"the ", "a ", "an ", "my "})
+            if (to.starts_with(article))
+                to.erase(0, article.size());
+        if (to.empty() || to.find_first_of(",;") != std::string::npos)
+            continue;
+        std::size_t e = 0;
+        for (const char* what : {"doors", "door", "doorway", "opening", "arch"}) {
+            e = std::max(e, endOf(to + " " + what));
+            for (const char* way : {" to the ", " to ", " of the ", " into the ", " into "})
+                e = std::max(e, endOf(what + std::string(way) + to));
+        }
+        if (to == "closet" || to == "cupboard" || to == "pantry")
+            e = std::max(e, endOf(to));
+        if (e > end) {
+            there.clear();
+            end = e;
+        }
+        if (e == end && e > 0)
+            there.push_back(&o);
+    }
+    if (there.empty())
+        return {};
+    at_ = end;
+    // "closet door 2"
+    if (there.size() > 1) {
+        const std::size_t here = at();
+        if (const auto wall = ofWall()) {
+            std::erase_if(there, [&](const Opening* o) { return o->wall != *wall; });
+            if (there.empty())
+                at_ = here;
+        }
+    }
+    if (there.size() == 1)
+        return targetOf(*there.front());
+    if (!there.empty())
+        failWhich(start, at_ - start, worded("which {}? there are {}", since(start), there.size()),
+                  worded("say {} or {}", there.front()->name(), there.back()->name()));
+    at_ = start;
+    return {};
+}
+
 Target WordsReader::numbered(OpeningKind kind, Target::Is is, const char* what, std::size_t start) {
     const Room& room = *job_.room;
     Target t;
@@ -266,6 +312,14 @@ Target WordsReader::numbered(OpeningKind kind, Target::Is is, const char* what, 
     for (const auto& o : room.openings)
         if (o.kind == kind)
             numbers.push_back(o.number);
+    // "the door" is no closet's, where one other is.
+    int plain = 0;
+    int plains = 0;
+    for (const auto& o : room.openings)
+        if (o.kind == kind && foldCase(o.leadsTo).find("closet") == std::string::npos) {
+            plain = o.number;
+            ++plains;
+        }
     t.is = is;
     // "the window on wall A"
     const std::size_t here = at();
@@ -293,6 +347,8 @@ Target WordsReader::numbered(OpeningKind kind, Target::Is is, const char* what, 
         at_ += static_cast<std::size_t>(end - w.data());
     else if (numbers.size() == 1)
         n = numbers.front();
+    else if (plains == 1)
+        n = plain;
     else if (const int own = inOwnWall(kind); own != 0)
         n = own;
     else if (!numbers.empty())
@@ -408,6 +464,11 @@ Target WordsReader::target(bool pieces) {
             if (f.kind == FixtureKind::chimney || f.kind == FixtureKind::fireplace)
                 return wallTarget(f.wall);
     at_ = start;
+    if (const auto where = openingByWhere(start)) {
+        if (const auto wall = wallIn(*where, room); wall && take({"wall"}))
+            return wallTarget(*wall);
+        return *where;
+    }
     if (const auto which = whichOpening(start))
         return *which;
     if (const auto sort = take({"long", "longest", "longer"})      ? 1

@@ -38,10 +38,14 @@ Said mendEverything(WordsReader& in, const Stopped& stopped) {
     return said;
 }
 
-Said mendOne(WordsReader& in, const Stopped& stopped) {
+/// "mend sofa", "mend it": the only one that was spoken of; all where none was.
+Said mendOne(WordsReader& in, const std::vector<int>& them, const Stopped& stopped) {
     in.article();
     const std::size_t at = in.at();
-    const int id = in.piece();
+    const bool it = !in.nameAhead() && in.take({"it", "this", "that"});
+    if (it && them.empty())
+        return mendEverything(in, stopped);
+    const int id = it ? (them.size() == 1 ? them.front() : 0) : in.piece();
     if (id == 0)
         in.failAhead("mend what?", "say it like: mend all, or: mend sofa");
     if (!in.done())
@@ -58,7 +62,9 @@ Said mendOne(WordsReader& in, const Stopped& stopped) {
             return {remedy->edit, remedy->preview, {}};
     unlessStopped(in, stopped);
     in.fail(at, in.at() - at,
-            own.empty() ? "there is nothing to mend about it" : "no move or size mends it alone",
+            own.empty()
+                ? worded("there is nothing to mend about {}", scene->get()->pieceById(id)->name)
+                : worded("no move or size mends it alone"),
             "");
 }
 
@@ -125,10 +131,21 @@ Said acceptSome(WordsReader& in, bool again, const Stopped& stopped) {
     return said;
 }
 
+/// "fix it", "put that right": whatever was spoken of.
+bool isMendingIt(std::string_view folded) {
+    for (const std::string_view verb :
+         {"fix ", "correct ", "solve ", "sort ", "sort out ", "put right "})
+        for (const std::string_view it : {"it", "this", "that"})
+            if (folded.starts_with(verb) && folded.substr(verb.size()) == it)
+                return true;
+    return false;
+}
+
 } // namespace
 
 bool takesLong(std::string_view text) {
-    return foldCase(trimmed(text)).starts_with("mend");
+    const auto folded = foldCase(trimmed(text));
+    return folded.starts_with("mend") || isMendingIt(folded);
 }
 
 Result<Said> readSaid(std::string_view text, const Project& job, int selected, SurfaceId surface,
@@ -141,7 +158,8 @@ Result<Said> readSaid(std::string_view text, const Project& job, const Listener&
     const auto folded = foldCase(trimmed(text));
     const bool accepts = folded.starts_with("accept ");
     const bool again = folded.starts_with("judge ") && folded.ends_with(" again");
-    if ((!takesLong(text) && !accepts && !again) || !isText(text) || text.size() > 2000)
+    const bool fixes = isMendingIt(folded);
+    if ((!takesLong(text) && !fixes && !accepts && !again) || !isText(text) || text.size() > 2000)
         return readLine(text, job, to);
     try {
         WordsReader in(text, job, to.them);
@@ -151,8 +169,8 @@ Result<Said> readSaid(std::string_view text, const Project& job, const Listener&
             return acceptSome(in, true, stopped);
         if (in.take({"mend all", "mend everything", "mend all i can"}))
             return mendEverything(in, stopped);
-        if (in.take({"mend"}))
-            return mendOne(in, stopped);
+        if (in.take({"mend", "fix", "correct", "solve", "put right", "sort out", "sort"}))
+            return mendOne(in, to.them, stopped);
     } catch (const LineFault& f) {
         return f.problem;
     }

@@ -5,6 +5,8 @@
 
 #include <fmt/format.h>
 
+#include <algorithm>
+
 namespace mezzet::ties {
 
 using namespace faces;
@@ -36,10 +38,22 @@ std::optional<Angle> acrossFrom(const TieAsk& ask) {
     return {};
 }
 
+/// Whether what is in a wall is seen from so far aside that one looks at its middle, and no longer
+/// square at its wall: farther beside it than before it.
+bool isAside(const Target& of, const Room& room, Vec2 at) {
+    if (!isFace(of) || of.is == Target::Is::wall)
+        return false;
+    const Face face = faceOf(of, room);
+    const Vec2 along = unit(face.right - face.left);
+    const Vec2 inward = mezzet::turned({0, 1}, faceTurn(face));
+    const double beside = std::max(dot(face.left - at, along), dot(at - face.right, along));
+    return beside > std::max(0.0, dot(at - face.left, inward));
+}
+
 Angle turnToFace(const TieAsk& ask, Vec2 at) {
     const Target& of = ask.tie.of;
     // The front goes opposite to the wall's inward side.
-    if (isFace(of))
+    if (isFace(of) && !isAside(of, *ask.scene.room, at))
         return faceTurn(faceOf(of, *ask.scene.room)) + Angle::degrees(180);
     if (const auto across = acrossFrom(ask))
         return *across;
@@ -100,7 +114,12 @@ constexpr TieKind facing{
     .ceiling = TieOn{placed},
     .words = [](const TieSay& say) { return "facing " + say.of(); },
     .turn = &turnToFace,
-    .turnsWithPlace = [](const TieAsk& ask) { return !isFace(ask.tie.of) && !acrossFrom(ask); },
+    .turnsWithPlace =
+        [](const TieAsk& ask) {
+            return (!isFace(ask.tie.of) ||
+                    isAside(ask.tie.of, *ask.scene.room, ask.piece.pose.at)) &&
+                   !acrossFrom(ask);
+        },
 };
 
 } // namespace mezzet::ties

@@ -83,11 +83,18 @@ std::optional<Answer> howHigh(Asking& a) {
                       "select what is meant, or name it");
         id = a.selected;
     } else {
-        const bool named = a.in.nameAhead();
-        kind = named ? nullptr : a.in.kind();
+        // "the tv" is the one on the wall, where there is one.
+        try {
+            id = a.in.piece();
+        } catch (const LineFault&) {
+            id = 0; // several: what is said holds of each
+        }
+        if (id == 0)
+            a.in.goTo(at);
+        kind = id != 0 ? nullptr : a.in.kind();
         if (!kind && (a.in.take({"art", "pictures", "picture", "paintings"})))
             kind = a.job.library.kit->byWord("picture");
-        if (!kind)
+        if (!kind && id == 0)
             id = a.piece();
     }
     a.in.take({"hang", "be hung", "be", "go", "hung", "sit"});

@@ -559,6 +559,14 @@ void anotherNamed(const std::string& line, const Project& job, std::vector<std::
 
 } // namespace
 
+std::vector<std::string> meantFirst(std::string_view text, const Project& job) {
+    const std::string line(trimmed(text));
+    std::vector<std::string> out;
+    for (const Meaning& one : meaningsFirst())
+        one(line, job, out);
+    return out;
+}
+
 std::vector<std::string> asMeant(std::string_view text, const Project& job) {
     const std::string line(trimmed(text));
     std::vector<std::string> out;

@@ -14,4 +14,8 @@ namespace mezzet {
 /// nothing of the kind is said.
 [[nodiscard]] std::vector<std::string> asMeant(std::string_view text, const Project&);
 
+/// The same of what the line's own words would understand, but not so well: "a loveseat at right
+/// angles to the sofa" tells its turn, and means its place.
+[[nodiscard]] std::vector<std::string> meantFirst(std::string_view text, const Project&);
+
 } // namespace mezzet

@@ -90,10 +90,59 @@ void betweenAndCorner(const std::string& line, const Project& job, std::vector<s
                               walls[at].name, walls[other].name, found.suffix().str()));
 }
 
+/// "in the corner farthest from the door", "the far corner", "the corner nearest the window": of
+/// those that one can stand in; the far one is told from the only door.
+void cornerByWhatIsThere(const std::string& line, const Project& job,
+                         std::vector<std::string>& out) {
+    if (!mentions(line, {"corner"}))
+        return;
+    static const auto before = meaning(
+        "\\b(?:in|into|to|at|on) (?:the )?(furthest|farthest|nearest|closest|far|opposite|other) "
+        "corner(?: (?:from|to|away from|of) (?:the |my )?(.+))?$");
+    static const auto behind = meaning(
+        "\\b(?:in|into|to|at|on) (?:the )?corner,? (?:that(?:'s| is) |which is "
+        ")?(furthest|farthest|"
+        "nearest|closest|closer|nearer|further|farther|furthest away|farthest away|diagonally "
+        "opposite|opposite|diagonal|across from|away)(?: from| to| away from)? (?:the |my )?(.+)$");
+    std::smatch found;
+    if (!std::regex_search(line, found, behind) && !std::regex_search(line, found, before))
+        return;
+    const auto word = foldCase(found[1].str());
+    // "the other corner" goes with what is named; which one it is not.
+    const bool near = word.starts_with("near") || word.starts_with("close");
+    const std::string named = found[2].matched ? found[2].str()
+                              : word == "far"  ? std::string("door")
+                                               : std::string();
+    if (named.empty())
+        return;
+    const auto scene = sceneOf(job);
+    const auto t = targetNamed(named, job);
+    if (!t || !scene) {
+        // Which of several doors is asked as for any corner by it.
+        out.push_back(fmt::format("{}in the corner by the {}", found.prefix().str(), named));
+        return;
+    }
+    const Vec2 from = middleOf(*t, **scene);
+    std::string best;
+    double bestFar = 0;
+    for (const auto& corner : cornersToStandIn(*job.room)) {
+        const auto c = targetNamed(corner, job, false);
+        if (!c)
+            continue;
+        const double far = norm(middleOf(*c, **scene) - from) * (near ? -1 : 1);
+        if (best.empty() || far > bestFar) {
+            best = corner;
+            bestFar = far;
+        }
+    }
+    if (!best.empty())
+        out.push_back(fmt::format("{}in {}", found.prefix().str(), best));
+}
+
 } // namespace
 
 std::vector<Meaning> meaningsOfCorners() {
-    return {betweenAndCorner, outOfCorner};
+    return {betweenAndCorner, cornerByWhatIsThere, outOfCorner};
 }
 
 } // namespace mezzet

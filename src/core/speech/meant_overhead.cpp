@@ -154,19 +154,55 @@ void highAndWide(const std::string& line, const Project& job, std::vector<std::s
         out.push_back(std::move(all));
 }
 
+/// "hang curtains 4 above the window frames", "drapes 10 above window 2": from so far over each
+/// window, or the one that is named, to where such a kind ends.
+void curtainsOverEach(const std::string& line, const Project& job, std::vector<std::string>& out) {
+    if (!mentions(line, {"curtain", "drape"}))
+        return;
+    static const auto words = meaning(
+        "(?:(?:hang|put|add|mount) )?(?:some |new )?((?:[a-z]+ )?(?:curtains|drapes|drapery))"
+        "(?: (?:with (?:the |their )?(?:rod|pole|top) )?)?(?: at)? ([0-9].*?) (?:above|over) "
+        "(?:the |each |all (?:the )?|both (?:the )?|every )?(.*window.*?)(?: frames?| heads?)?");
+    std::smatch found;
+    if (!std::regex_match(line, found, words))
+        return;
+    const KindPtr kind = nounIn(found[1].str(), job);
+    const auto over = readLength(found[2].str(), job.notation.units);
+    if (!kind || kind->role != Role::curtain || !over)
+        return;
+    static const auto plural = meaning("windows?|window frames?");
+    const auto one = targetNamed(found[3], job, false);
+    if (!one && !std::regex_match(found[3].str(), plural))
+        return;
+    std::string all;
+    for (const Opening& o : job.room->openings) {
+        if (o.kind != OpeningKind::window || (one && targetOf(o) != *one))
+            continue;
+        all += fmt::format(
+            "{}add {} {} wide {} high on {}", all.empty() ? "" : "; then ", found[1].str(),
+            write(o.width + job.library.book->habit("curtain-past") * 2, job.notation),
+            write(o.head() + *over - kind->hangAt, job.notation), o.name());
+    }
+    if (!all.empty())
+        out.push_back(std::move(all));
+}
+
 /// "hang the curtain rod 4 above the window", "raise the rod to the ceiling": the curtains reach
 /// from there down to where they did.
 void rodAt(const std::string& line, const Project& job, std::vector<std::string>& out) {
     if (!mentions(line, {"rod", "pole", "rail"}))
         return;
-    static const auto words =
-        meaning("(?:hang|put|raise|move|set|mount|lift|lower|drop|bring) (?:the |all the |both "
-                ")?(?:curtain |"
-                "curtains |drapery )?(?:rods?|poles?|rails?)(?: up| down)? (?:at |about "
-                ")?(?:([0-9].*?) )?(?:"
-                "(above|over) (?:the |its |each )?(?:window|windows|frame|trim)(?: "
-                "[0-9])?|(?:to|up to|at|near|"
-                "against|below|under|from) (?:the )?ceiling|by ([0-9].*))");
+    static const auto words = meaning(
+        "(?:hang|put|raise|move|set|mount|lift|lower|drop|bring) (?:(?:the |all the |both "
+        ")?(?:curtain |"
+        "curtains |drapery )?(?:rods?|poles?|rails?)|(?:the |all the |both (?:the )?)"
+        "(?:curtains?|drapes)|curtains(?: [0-9]+)?(?:(?:,| and) curtains [0-9]+)*)"
+        "(?: up| down)? (?:at |about "
+        ")?(?:([0-9].*?) )?(?:"
+        "(above|over) (?:the |its |their |each )?(?:window )?(?:windows?|frames?|trim|heads?)(?: "
+        "[0-9])?|(?:to|up to|at|near|"
+        "against|below|under|from) (?:the )?ceiling|by ([0-9].*?))(?:,? (?:and )?(?:down )?(?:all "
+        "the way )?(?:down )?to the (?:floor|ground))?");
     std::smatch found;
     if (!std::regex_match(line, found, words))
         return;
@@ -212,7 +248,7 @@ void rodAt(const std::string& line, const Project& job, std::vector<std::string>
 } // namespace
 
 std::vector<Meaning> meaningsOverhead() {
-    return {lightsInRows, lightsAlongWall, highAndWide, rodAt};
+    return {lightsInRows, lightsAlongWall, highAndWide, curtainsOverEach, rodAt};
 }
 
 } // namespace mezzet

@@ -10,6 +10,7 @@
 
 #include <algorithm>
 #include <cmath>
+#include <set>
 
 namespace mezzet {
 
@@ -144,7 +145,7 @@ void together(const std::string& line, const Project& job, std::vector<std::stri
     if (!stand)
         return;
     const Pose& one = stand.one->pose;
-    const bool left = dot(stand.other->pose.at - one.at, one.right()) > 0;
+    const bool left = dot(stand.other->pose.at - one.at, one.right()) < 0;
     // Right and left are as one faces it.
     out.push_back(fmt::format("{} 0 {} of {}", stand.two[1]->name, left ? "left" : "right",
                               stand.two[0]->name));
@@ -304,7 +305,21 @@ void hungBeforePiece(const std::string& line, const Project& job, std::vector<st
     if (!noun || (!noun->hangs() && (letter.empty() || noun->family != Family::screen)))
         return;
     const auto faced = wallFaced(**scene, before->id);
-    if (!faced || (!letter.empty() && foldCase(wallName(faced->wall)) != foldCase(letter)))
+    if (!letter.empty() && (!faced || foldCase(wallName(faced->wall)) != foldCase(letter))) {
+        // "tv on wall D opposite the settee", which looks another way: straight across from it.
+        const auto& walls = job.room->walls;
+        const auto w = std::find_if(walls.begin(), walls.end(), [&](const Wall& each) {
+            return foldCase(each.name) == foldCase(letter);
+        });
+        const Placed* there = (*scene)->fromAbove(before->id);
+        const double along =
+            w != walls.end() && there != nullptr ? dot(there->pose.at - w->start, w->along()) : -1;
+        if (along > 0 && along < w->length().mm())
+            out.push_back(fmt::format("{} on wall {}, centre {} from left corner", found[1].str(),
+                                      w->name, write(Length::millimetres(along), job.notation)));
+        return;
+    }
+    if (!faced)
         return;
     out.push_back(fmt::format("{} on wall {}, centred on {}", found[1].str(), wallName(faced->wall),
                               before->name));
@@ -487,30 +502,49 @@ void spreadOnWall(const std::string& line, const Project& job, std::vector<std::
     out.push_back(fmt::format("{}", fmt::join(lines, "; then ")));
 }
 
-/// "a chair on the window side of the sofa": on the side of it that is nearest to that.
+/// "a chair on the window side of the sofa", "next to the settee, door side": on the side of it
+/// that is nearest to that.
 void onTheSideOf(const std::string& line, const Project& job, std::vector<std::string>& out) {
-    if (!mentions(line, {"side of"}))
+    if (!mentions(line, {" side", "-side"}))
         return;
-    static const auto words = meaning("(.+?) (?:on|at|to) the (.+?)[- ]side of (?:the |my )?(.+)");
+    static const auto before = meaning("(.+?) (?:on|at|to) the (.+?)[- ]side of (?:the |my )?(.+)");
+    static const auto behind =
+        meaning("(.+?),? (?:next to|beside|by|to the side of|at the side of|alongside) "
+                "(?:the |my "
+                ")?(.+?),? (?:(?:on|to|at|along) )?(?:the |its )?([a-z0-9 ]+?)(?:'s)? side");
     std::smatch found;
-    if (!std::regex_match(line, found, words))
+    const bool first = std::regex_match(line, found, before);
+    if (!first && !std::regex_match(line, found, behind))
         return;
-    const Piece* of = pieceNamed(found[3], job);
+    const Piece* of = pieceNamed(found[first ? 3 : 2], job);
     const auto scene = sceneOf(job);
     const Placed* where = of != nullptr && scene ? standing(**scene, *of) : nullptr;
-    const auto t = where != nullptr ? targetNamed(found[2], job) : std::nullopt;
-    if (!t)
+    if (where == nullptr)
         return;
-    const Vec2 toward = t->is == Target::Is::wall
-                            ? -job.room->walls[static_cast<std::size_t>(t->index)].inward()
-                            : middleOf(*t, **scene) - where->pose.at;
-    const double ahead = dot(toward, where->pose.front());
-    const double aside = dot(toward, where->pose.right());
-    // Right and left are as one faces it.
-    const char* side = std::abs(ahead) > std::abs(aside) ? (ahead > 0 ? "in front of" : "behind")
-                       : aside > 0                       ? "right of"
-                                                         : "left of";
-    out.push_back(fmt::format("{} {} {}", found[1].str(), side, of->name));
+    const std::string named = found[first ? 2 : 3];
+    std::vector<Vec2> toward;
+    const auto add = [&](const Target& t) {
+        toward.push_back(t.is == Target::Is::wall
+                             ? -job.room->walls[static_cast<std::size_t>(t.index)].inward()
+                             : middleOf(t, **scene) - where->pose.at);
+    };
+    if (const auto t = targetNamed(named, job))
+        add(*t);
+    else // of several windows, where all are on one side
+        for (int i = 1; i < 20; ++i)
+            if (const auto each = targetNamed(fmt::format("{} {}", named, i), job))
+                add(*each);
+    std::set<std::string> sides;
+    for (const Vec2 v : toward) {
+        const double ahead = first ? dot(v, where->pose.front()) : 0;
+        const double aside = dot(v, where->pose.right());
+        // Right and left are as one faces it.
+        sides.insert(std::abs(ahead) > std::abs(aside) ? (ahead > 0 ? "in front of" : "behind")
+                     : aside > 0                       ? "right of"
+                                                       : "left of");
+    }
+    if (sides.size() == 1)
+        out.push_back(fmt::format("{} {} {}", found[1].str(), *sides.begin(), of->name));
 }
 
 } // namespace

@@ -39,11 +39,13 @@ void theSameSize(const std::string& line, const Project& job, std::vector<std::s
                 "(height|width|length|depth|size) (?:as|of) (.+)");
     static const auto as = meaning("(?:make|size|have|set) (.+?) (?:to )?(?:be )?(?:just )?as "
                                    "(tall|high|wide|long|deep|big) as (.+)");
-    static const auto added = meaning("((?:(?:put|place|hang|add|set) )?an? .+?),? "
-                                      "(?:just )?as (tall|high|wide|long|deep|big) as (.+)");
-    static const auto addedSame =
-        meaning("((?:(?:put|place|hang|add|set) )?an? .+?),? (?:of |with )?the same "
-                "(height|width|length|depth|size) as (.+)");
+    static const auto added =
+        meaning("((?!make |size |have |set |is |are |turn )(?:(?:put|place|hang|add) )?"
+                "(?:an? )?.+?),? (?:just )?(?:exactly )?as (tall|high|wide|long|deep|big) as (.+)");
+    static const auto addedSame = meaning(
+        "((?!make |size |have |set |is |are |turn )(?:(?:put|place|hang|add) )?(?:an? )?.+?),? "
+        "(?:of |with )?(?:exactly )?(?:the )?same "
+        "(height|width|length|depth|size) as (.+)");
     std::smatch found;
     const bool isNew =
         std::regex_match(line, found, added) || std::regex_match(line, found, addedSame);
@@ -71,6 +73,9 @@ void theSameSize(const std::string& line, const Project& job, std::vector<std::s
     out.push_back(
         isNew ? fmt::format("{} {}{}{}", found[1].str(), sizes, rest.empty() ? "" : " ", rest)
               : fmt::format("make {} {}", found[1].str(), sizes));
+    // "a bench at the foot of the bed, as wide as the bed": the place was told first.
+    if (isNew && rest.empty())
+        out.push_back(fmt::format("{}, {}", found[1].str(), sizes));
 }
 
 /// "curtains 20 wider than the window", "make the rug 12 longer than the sofa on each side"

@@ -308,10 +308,147 @@ void fillsWall(const std::string& line, const Project& job, std::vector<std::str
         out.push_back(fmt::format("{}", fmt::join(lines, "; then ")));
 }
 
+/// "push the wardrobe to the right until it touches the wall": into that end of its wall; up to
+/// what is named otherwise.
+void untilItTouches(const std::string& line, const Project& job, std::vector<std::string>& out) {
+    if (!mentions(line, {"until", "till", "so it", "so that"}))
+        return;
+    static const auto words = meaning(
+        "(?:push|slide|move|shift|shove|pull|bring) (.+?) (?:over |along |all the way )?(?:to the "
+        ")?(left|"
+        "right) (?:until|till|so|so that) (?:it|they) (?:touch(?:es)?|reach(?:es)?|meets?|hits?|is "
+        "(?:against|at|by|touching)|stops at) (?:the |its )?(.+)");
+    std::smatch found;
+    if (!std::regex_match(line, found, words))
+        return;
+    const Piece* p = pieceNamed(found[1], job);
+    const auto scene = sceneOf(job);
+    const auto wall = p != nullptr && scene ? wallBehind(**scene, p->id) : std::nullopt;
+    if (!wall)
+        return;
+    const auto side = foldCase(found[2].str());
+    const auto to = foldCase(found[3].str());
+    if (to == "wall" || to == "corner" || to == "end" || to == "end of the wall") {
+        out.push_back(fmt::format("{} {} wall {}, 0 from {} corner", p->name,
+                                  p->kind->hangs() ? "on" : "against", wallName(*wall), side));
+        return;
+    }
+    if (const Piece* other = pieceNamed(found[3], job))
+        out.push_back(
+            fmt::format("{} 0 {} of {}", p->name, side == "right" ? "left" : "right", other->name));
+}
+
+/// "move the sconces 2 further from the mirror": along their wall, each on its side of it.
+void hungNearer(const std::string& line, const Project& job, std::vector<std::string>& out) {
+    if (!mentions(line, {"from", "to", "away"}))
+        return;
+    static const auto words =
+        meaning("(?:(?:move|push|pull|slide|shift|bring|hang) )?(.+?) ([0-9][^a-z]*?(?: "
+                "?(?:cm|mm|m|in|inch|"
+                "inches|ft|feet|foot)\\b)?) (further|farther|away|closer|nearer)(?: away)? "
+                "(?:from|to) (.+)");
+    std::smatch found;
+    if (!std::regex_match(line, found, words))
+        return;
+    const auto all = piecesNamed(found[1], job);
+    const auto of = targetNamed(found[4], job);
+    const auto scene = sceneOf(job);
+    if (all.empty() || !of || !scene)
+        return;
+    const auto way = foldCase(found[3].str());
+    const bool near = way == "closer" || way == "nearer";
+    std::string lines;
+    for (const Piece* p : all) {
+        const auto own = p->onWall() ? boxOn(pieceTarget(p->id), p->wall(), **scene) : std::nullopt;
+        const auto its = own ? boxOn(*of, p->wall(), **scene) : std::nullopt;
+        if (!its)
+            return;
+        const bool right = own->centre().x > its->centre().x;
+        lines += fmt::format("{}move {} {} {}", lines.empty() ? "" : "; then ", p->name,
+                             found[2].str(), right == near ? "left" : "right");
+    }
+    out.push_back(std::move(lines));
+}
+
+/// "mark the chest as ours": what is had, and what is not yet, by its name on the list.
+void markedAs(const std::string& line, const Project& job, std::vector<std::string>& out) {
+    if (!mentions(line, {" as "}))
+        return;
+    static const auto words = meaning(
+        "(?:mark|note|list|set) (.+?) as (?:(ours|mine|theirs|owned|had|existing|kept|keep|already "
+        "(?:"
+        "there|here|ours|bought|owned))|(ordered|delivered|placed|chosen|returned|to find))");
+    std::smatch found;
+    if (!std::regex_match(line, found, words))
+        return;
+    if (const Piece* p = pieceNamed(found[1], job))
+        out.push_back(fmt::format("list {} {}", p->name,
+                                  found[2].matched ? std::string("keep") : found[3].str()));
+}
+
+/// "move the coffee table closer", "bring the chairs a bit nearer": to what it is placed by, else
+/// to the nearest seat or table; "further away": from it.
+void closerToItsOwn(const std::string& line, const Project& job, std::vector<std::string>& out) {
+    if (!mentions(line, {"closer", "nearer", "away", "farther", "further", "in closer"}))
+        return;
+    static const auto words = meaning("(?:move|bring|pull|push|slide|scoot|shift|nudge|put|draw) "
+                                      "(.+?)(?: (?:in|out))?(?: (?:a (?:bit|"
+                                      "little|touch|tad)|slightly|some))?(?: ([0-9].*?))? "
+                                      "(closer|nearer|closer in|nearer in|(?:a "
+                                      "bit )?further away|farther away|further off|farther "
+                                      "off|away|further|farther)(?: (?:by )?([0-"
+                                      "9].*?))?(?: (?:a (?:bit|little|touch)|slightly))?");
+    std::smatch found;
+    if (!std::regex_match(line, found, words))
+        return;
+    const auto all = piecesNamed(found[1], job);
+    const auto scene = sceneOf(job);
+    if (all.empty() || !scene)
+        return;
+    const auto onFloor = [&](const Piece& p) {
+        return p.on.isFloor() ? (*scene)->fromAbove(p.id) : nullptr;
+    };
+    const auto way = foldCase(found[3].str());
+    const bool near = way.starts_with("closer") || way.starts_with("nearer");
+    const std::string by = found[2].matched ? found[2].str()
+                           : found[4].matched
+                               ? found[4].str()
+                               : write(job.library.book->habit("step"), job.notation);
+    std::string lines;
+    for (const Piece* p : all) {
+        const Placed* there = onFloor(*p);
+        if (there == nullptr)
+            return;
+        const Piece* to = nullptr;
+        for (const Tie& t : p->ties)
+            if (t.fixesPlace() && t.of.is == Target::Is::piece)
+                to = job.scheme().byId(t.of.piece);
+        double least = 1e300;
+        for (const Piece& o : job.scheme().pieces) {
+            const Placed* where =
+                to == nullptr && &o != p && !o.kind->flat() ? onFloor(o) : nullptr;
+            const bool other =
+                o.kind->isSeat() || o.kind->family == Family::table || o.kind->role == Role::bed;
+            if (where == nullptr || !other || std::find(all.begin(), all.end(), &o) != all.end())
+                continue;
+            if (const double far = norm(where->pose.at - there->pose.at); far < least) {
+                least = far;
+                to = &o;
+            }
+        }
+        if (to == nullptr)
+            return;
+        lines += fmt::format("{}move {} {} {} {}", lines.empty() ? "" : "; then ", p->name, by,
+                             near ? "toward" : "away from", to->name);
+    }
+    out.push_back(std::move(lines));
+}
+
 } // namespace
 
 std::vector<Meaning> meaningsOfSpan() {
-    return {fillsWall, edgesInLine, endOfRoom, openingBy, openingBySize, gridOf, asLongAsGoes};
+    return {untilItTouches, hungNearer, markedAs,      closerToItsOwn, fillsWall,   edgesInLine,
+            endOfRoom,      openingBy,  openingBySize, gridOf,         asLongAsGoes};
 }
 
 } // namespace mezzet

@@ -29,7 +29,7 @@ std::optional<Shape> inPlan(const Target& t, const Scene& s) {
     }
     case Is::wall: {
         const Wall& w = s.room->walls[static_cast<std::size_t>(t.index)];
-        return stretch({w.start, w.start + w.along() * w.length().mm()});
+        return stretch({w.start, w.end});
     }
     case Is::window:
     case Is::door:
@@ -37,14 +37,16 @@ std::optional<Shape> inPlan(const Target& t, const Scene& s) {
         for (const Opening& o : s.room->openings)
             if (t == targetOf(o)) {
                 const Wall& w = s.room->walls[static_cast<std::size_t>(o.wall)];
-                const Vec2 from = w.start + w.along() * o.left.mm();
-                return stretch({from, from + w.along() * o.width.mm()});
+                return stretch({w.at(o.left), w.at(o.left + o.width)});
             }
         return {};
     case Is::chimney:
     case Is::fixture: {
         const Fixture* f = fixtureOf(*s.room, t);
-        return f != nullptr && f->takesFloor() ? std::optional(solid(*s.room, *f)) : std::nullopt;
+        if (f == nullptr || f->takesFloor())
+            return f != nullptr ? std::optional(solid(*s.room, *f)) : std::nullopt;
+        const Wall& w = s.room->walls[static_cast<std::size_t>(f->wall)]; // an outlet: a point
+        return stretch({w.at(f->left), w.at(f->left + f->width)});
     }
     case Is::corner: {
         const Vec2 at = s.room->walls[static_cast<std::size_t>(t.index)].start;
@@ -128,17 +130,15 @@ std::optional<Answer> onOneWall(const Asking& a, const Target& one, const Target
 std::optional<Target> thingOrWall(Asking& a) {
     a.in.article();
     const std::size_t here = a.in.at();
-    if (a.in.take({"wall", "nearest wall", "closest wall"})) {
-        const auto w = a.in.ahead();
-        if (w.empty() || w == "to" || w == "from" || w == "and" || w == "?")
+    if (a.in.take({"wall", "nearest wall", "closest wall"}))
+        if (const auto w = a.in.ahead();
+            w.empty() || w == "to" || w == "from" || w == "and" || w == "?")
             return {};
-    }
     a.in.goTo(here);
     return a.in.target();
 }
 
-/// How far two things are from each other, and what the rules say of it. `at`: where they are
-/// named.
+/// How far two things are apart, and what the rules say of it. `at`: where they are named.
 Answer between(Asking& a, std::optional<Target> one, std::optional<Target> other, std::size_t at) {
     a.end();
     if (!one || !other || *one == *other)
@@ -364,9 +364,32 @@ std::optional<Answer> howBig(Asking& a) {
     }
 }
 
-/// "where is the armchair": from its two nearest walls, and what it is tied to.
+/// "where is the armchair", "where is window 1": how it stands, and what it is tied to.
 std::optional<Answer> where(Asking& a) {
     a.in.take({"is", "are", "does", "do"});
+    if (const std::size_t at = a.in.at(); !a.in.nameAhead()) {
+        std::optional<Target> t;
+        try {
+            a.in.article();
+            a.in.take({"light", "wall"});
+            t = a.in.target(false);
+        } catch (const LineFault& f) {
+            if (!f.problem.oneOfSeveral.empty())
+                throw;
+        }
+        const auto wall = t ? wallIn(*t, *a.job.room) : std::nullopt;
+        const auto box = wall && t->is != Is::wall ? boxOn(*t, *wall, *a.scene) : std::nullopt;
+        if (box) {
+            a.in.take({"located", "on", "placed"});
+            a.end();
+            return Answer{
+                worded("{} is on wall {}, {} from its left corner and {} up",
+                       capital(spoken(*t, a.wording())), wallName(*wall),
+                       write(Length::millimetres(box->low.x), a.job.notation),
+                       write(Length::millimetres(std::max(0.0, box->low.y)), a.job.notation))};
+        }
+        a.in.goTo(at);
+    }
     const int id = a.piece();
     a.in.take({"stand", "hang", "go", "sit"});
     a.end();
@@ -475,7 +498,8 @@ std::optional<Answer> roomBefore(Asking& a) {
     for (const Reading& r : judge(*a.scene, *a.job.library.book, a.job.judgement))
         if (r.piece == id && r.toMend() &&
             (r.rule->id == "access" || r.rule->id == "chair-pull-out"))
-            out.words += ". " + whyOf(r, a.wording());
+            if (auto why = whyOf(r, a.wording()); out.words.find(why) == std::string::npos)
+                out.words += ". " + why;
     return out;
 }
 

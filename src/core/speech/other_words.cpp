@@ -183,6 +183,35 @@ std::vector<std::pair<std::string, std::string>> inTwoParts(std::string_view tex
                                  " " + found[5].str(),
                              found[2].str() + " on it");
     }
+    // "a chair and an ottoman in the corner", "tray and two candles on the dresser": one there, and
+    // the other by it, or there too.
+    static const std::regex bothThere(
+        "((?:put|place|add|set|stand|have|hang) )?((?!the |my |both |two |all )(?:(?:an?|one|some) "
+        ")?"
+        "(?:(?!\\b(?:on|against|along|in|under|by|near|at|between|beside|opposite|facing|over|"
+        "behind|"
+        "of|and|or)\\b)[a-z -])+?),? and ((?:an?|one|two|three|four|five|six|some|[2-9]) )?([a-z "
+        "-]+?) "
+        "((?:on|against|along|in|under|by|near|at|between|next to|beside|opposite|facing|in front "
+        "of|"
+        "behind|over|above) .+)",
+        std::regex::icase | std::regex::optimize);
+    if (std::smatch found; std::regex_match(line, found, bothThere)) {
+        const auto place = found[5].str();
+        const auto count = found[3].matched ? found[3].str() : std::string("a ");
+        const auto second = foldCase(found[4].str());
+        const bool footrest = second.ends_with("ottoman") || second.ends_with("footstool") ||
+                              second.ends_with("pouf") || second.ends_with("pouffe");
+        const bool floor = !foldCase(place).starts_with("on ") ||
+                           foldCase(place).find("floor") != std::string::npos;
+        const auto first = found[1].str() + found[2].str() + " " + place;
+        if (footrest)
+            out.emplace(out.begin(), first, count + second + " in front of it");
+        else if (floor)
+            out.emplace(out.begin(), first, count + second + " beside it");
+        else
+            out.emplace(out.begin(), first, count + second + " " + place);
+    }
     // "replace the rug with two runners"
     static const std::regex byTwo(
         "((?:replace|swap|exchange|change) .+? (?:with|by|for|to) )(?:two|"
@@ -342,6 +371,16 @@ std::vector<std::string> saidOtherwise(std::string_view text, const Project& job
                          "\\b(toward|towards|facing|face|faces|opposite|across from|away "
                          "from|to face|closer to|nearer to|nearer) the window\\b(?! ?[0-9]| on)",
                          by);
+    }
+    // "the two armchairs", where that is how many there are.
+    static const std::regex counted(
+        "\\b(?:the|both|all) (two|three|four|five|six|[2-6]) ([a-z]+s)\\b",
+        std::regex::icase | std::regex::optimize);
+    if (std::smatch found; std::regex_search(whole, found, counted)) {
+        int n = 0;
+        if (WordsReader(found[1].str(), job).takeCount(n) &&
+            static_cast<int>(piecesNamed("the " + found[2].str(), job).size()) == n)
+            whole = found.prefix().str() + "the " + found[2].str() + found.suffix().str();
     }
     whole = nameAlone(standing(withinPut(whole)), job);
     if (whole != line)

@@ -7,6 +7,249 @@ namespace {
 
 constexpr OtherWords moreInstead[] = {
     {"(.+?),? instead", "$1"},
+    {"((?:enough )?(?:room|space) (?:to|for|left|between|behind|in front|beside|around) .+?)\\?",
+     "is there $1?"},
+    {"is (?:it|this|that|the room|everything) safe\\??", "what has to be fixed to the wall?"},
+    {"(?:move|slide|put|push|pull|shift|set) (.+?) so (?:that )?(?:it's|it is|they're|they are) "
+     "(?:cent(?:red|ered)|in the (?:middle|centre|center)) (?:between the corners|on "
+     "(?:the|its|that) "
+     "wall|along (?:the|its) wall)",
+     "centre $1 on the wall"},
+    {"flip (.+?) and (.+)", "swap $1 and $2"},
+    {"((?:put |place |add |lay )?(?:an? |the )?(?:round |oval |square )?rug\\b[^,]*?), "
+     "([0-9][^,x]*|(?:one|two|"
+     "three|four|five|six|seven|eight|nine|ten|twelve) (?:feet|foot|metres?|meters?))(?: across)?",
+     "$1, $2 wide"},
+    {"float (.+)", "put $1"},
+    {"hide (.+)", "put away $1"},
+    {"(?:swap|replace|change|exchange) (?:the )?(end chairs|chairs at (?:the|its|both) ends?(?: of "
+     ".+)?) "
+     "(?:for|by|with|into|to) (?:two )?armchairs",
+     "replace the end chairs by dining armchairs"},
+    {"tuck (.+?) (?:in|under|away|back in|back under)(?: (?:the |my |its )?.*table)?",
+     "push $1 in"},
+    {"how many (?:people |guests |of us )?can (?:i|we|you|one) (?:seat|sit|have|fit)(?: here| in "
+     "here)?"
+     "\\??",
+     "how many people can sit here?"},
+    {"(?:the |my )?([a-z ]+?) too "
+     "(?:big|small|large|high|low|tall|wide|long|short|narrow|deep|near|"
+     "close|far) (?:for|from|to) .+\\?",
+     "what is wrong with $1?"},
+    {"(?:does|do|is|are) (.+?) (?:line up|lined up|aligned|align|in line|level|centred|centered) "
+     "with "
+     "(.+?)\\??",
+     "is $1 centred on $2?"},
+    {"(?:the )?(?:walkway|way|path|route|passage) (?:from|between) (.+?) (?:to|and) (.+)",
+     "is there a way from $1 to $2?"},
+    {"what(?:'s| is) the (?:widest|longest|biggest|largest) (.+?) (?:that |which )?(?:i|we|you) "
+     "(?:can|"
+     "could) (?:put|have|get|fit|use|place)(?: in)?(?: here)?\\??",
+     "what $1 fits?"},
+    {"(?:the |make the |make |my )?(.*table) for (two|four|six|eight|ten|twelve|[0-9]+)(?: "
+     "people)?",
+     "seat $1 with $2"},
+    {"(?:the |my |all the )?([a-z ]+?s) (?:are|should be) ([a-z]+(?: [a-z]+)?)",
+     "colour the $1 $2"},
+    {"(?:the |my |all the )?([a-z ]+?s) cost ([0-9.,]+) (?:each|apiece|a piece|per piece)",
+     "the $1 cost $2"},
+    {"((?:put |hang |add |have )?)(?:an? |the )?(?:lamp|light) (?:in|on|at|from) (?:the "
+     "(?:middle|centre|"
+     "center) of )?the ceiling(?: in the (?:middle|centre|center))?",
+     "$1a ceiling light in the middle of the room"},
+    {"(how (?:far|much|wide) .*?)\\b(?:the )?(?:foot|head|end|side|edge|front|back|corner) of "
+     "(?:the )?(.+)",
+     "$1$2"},
+    {"(.*?\\brug\\b.*?) under (?:the )?(?:front |lower |bottom |foot )?(?:two thirds|2/3|half) of "
+     "(.+)",
+     "$1 under $2"},
+    {"(.+?) (?:beside|next to|by|along) (.+?),? (?:on|at) (?:each|both|either|every) "
+     "(?:sides?|ends?)",
+     "$1 either side of $2"},
+    {"(.+?) at (?:an angle|45 degrees|45°|a 45 degree angle) (?:in|into) (?:the |a |its "
+     ")?corner\\b(.*)",
+     "$1 in the corner$2, at an angle"},
+    {"what(?:'s| is| are)?(?: there)? "
+     "(?:hangs?|hanging|stands?|standing|hung|placed|along|against) "
+     "(?:on |against |along |at )?(?:the )?(wall .+?)\\??",
+     "what is on $1?"},
+    {"why (?:can't|cannot|can not|won't|doesn't|does not|will not) (?:the |my "
+     ")?(.*?(?:door|window)(?: "
+     "[0-9]+)?) (?:open|close|swing|shut)\\b.*",
+     "does $1 open?"},
+    {"where (?:does|should|would|could|will) (?:the |an? |my )?(.+?) (?:go|fit|stand|look|work|be) "
+     "best"
+     "\\??",
+     "is there space for a $1?"},
+    {"(?:change|make|set|turn) the colou?r of (.+?) (?:to|into) (.+)", "colour $1 $2"},
+    {"(?:fix|pin|nail|anchor|keep|hold) (.+?) (?:in place|where (?:it|they) (?:is|are)|down|there)",
+     "lock $1"},
+    {"(?:hang|put|arrange|set) ((?:the |my )?[a-z ]+?s) side by side,? ([0-9].*?)(?: apart)?",
+     "space $1 $2 apart"},
+    {"(?:hang|put|arrange|set|make|have)? ?((?:the |my |all the "
+     ")?(?:pictures|prints|frames|paintings|"
+     "photos|mirrors|canvases|them)) (?:in|as|into) an? (column|row|grid)",
+     "group $1 as a $2"},
+    {"underside of (.+?) at (.+)", "bottom of $1 at $2"},
+    {"(?:move|pull|bring|slide|push|shift|take) (.+?) (?:out|off|away)(?: from| off)? "
+     "(?:the|its|that) "
+     "wall (?:by )?([0-9].*|an? (?:foot|inch|metre|meter|yard))",
+     "pull $1 $2 off the wall"},
+    {"make (.+?) an? ([0-9][^ ]*(?: ?(?:cm|mm|m|in|inch|inches|ft|feet|foot))?)[- ]round(?: one)?",
+     "make $1 round; then make it $2 round"},
+    {"(?:the |my )?([a-z0-9 ]+?) (?:is|are) (?:a bit |still |way |much )?too (?:far|close|near)(?: "
+     "away| apart|"
+     " together| off)?",
+     "what is wrong with $1?"},
+    {"(?:turn|rotate|swing|spin) (.+?) sideways", "turn $1 a quarter"},
+    {"((?:put |place |add |set )?)(?:an? )?(?:narrow|slim|thin|long|skinny) table "
+     "((?:behind|against|along|under the window).*)",
+     "$1a console $2"},
+    {"((?:put |place |add |set )?an? (?:footstool|ottoman|pouf|pouffe|stool)) (?:to|for|at|with) "
+     "(?:each|"
+     "every|both|all the|each of the|both the) (.+?)s?",
+     "$1 in front of each $2"},
+    {"((?:raise|lower|move|hang|put|drop|bring|lift) .+?) (?:up|down) (so .+)", "$1 $2"},
+    {"(?:put |place |add |set )?(?:(?:an?|the) )?(?:second|third|other|next) ([a-z -]+?) "
+     "(beside|next "
+     "to|by|"
+     "left of|right of|near|opposite|across from|behind|facing) the "
+     "(?:first|other|existing|old|one)(?: "
+     "one)?",
+     "another $1 $2 $1"},
+    {"square (.+?) (?:up )?(?:with|to|off with|off to|on|against) (.+)", "$1 square to $2"},
+    {"(?:make|get|use|find) (?:the |an? )?(?:rug|carpet) (?:that is |that's )?(?:big|large|wide) "
+     "enough "
+     "(?:for|to|so|that).*",
+     "how big a rug?"},
+    {"(?:is|are) (.+?) (?:at|in) the (?:right|correct|proper|best) "
+     "(?:height|place|spot|size|position|"
+     "distance|way round)\\??",
+     "what is wrong with $1?"},
+    {"(?:give|leave|allow) (?:me |us |them )?([0-9].*?) (behind|in front of|beside|around) (.+)",
+     "keep $1 free $2 $3"},
+    {"(?:don't|do not|never) (?:let|allow) (.+?) (?:to )?(?:move|be moved|shift|slide)", "lock $1"},
+    {"(?:don't|do not|never) (?:move|touch|shift) (.+)", "lock $1"},
+    {"(?:remove|delete|take|clear|get rid of) everything (?:from|off|off of) (?:the )?(.+)",
+     "remove everything on $1"},
+    {"(?:set |make |use )?(?:a |the |my )?budget (?:of|to|at|is) ([0-9].*)", "budget $1"},
+    {"(?:flip|mirror|reverse) the (?:room|whole (?:room|plan|layout)|plan|layout|whole thing|"
+     "arrangement)",
+     "mirror the layout"},
+    {"(?:tilt|cant|twist) (.+?) (?:a (?:bit|little) )?(?:to|toward|towards) (.+)", "turn $1 to $2"},
+    {"what(?:'s| is) the (?:clearance|gap|space|room|passage|walkway) (?:on|at|to) the (left|right)"
+     "(?:[- ]hand)?(?: side)? of (.+?)\\??",
+     "how much room is $1 of $2?"},
+    {"what(?:'s| is) the (?:clearance|gap|space|room|passage|walkway) (behind|in front "
+     "of|beside|next "
+     "to|around|round|past|between) (.+?)\\??",
+     "how much room is $1 $2?"},
+    {"(?:i want|i need|leave|keep|allow|we need|we want|i'd like) ([0-9].*?) (?:clear |free |of "
+     "space "
+     "|space |of room |room )?(?:on|at) (?:either|each|both|every) sides? of (.+)",
+     "keep $1 free around $2"},
+    {"(what (?:size|size of)) (.+?) (?:would|should|do|could) (?:you|i|we|one) "
+     "(?:put|use|have|choose|"
+     "get|lay|hang) (.+?)\\??",
+     "how big a $2 $3?"},
+    {"(?:does|do|is|are|will|would) (?:the |my )?(.+?) (?:block|blocking|in the way "
+     "of|cover|covering|"
+     "obstruct|obstructing|in front of|hide|hiding) (?:the |my )?(.+?)\\??",
+     "what is in front of $2?"},
+    {"what(?:'s| is| stands) (?:on|on the) top of (.+?)\\??", "what is on $1?"},
+    {"(?:so,? )?(?:how does (?:it|this|that|the room|everything) look|how is (?:it|this|that)|is "
+     "(?:it|"
+     "this|that|the room|everything) (?:ok|okay|good|all right|alright|fine)(?: now| so far)?|what"
+     "(?:'s| is)?(?: there)? (?:still |left )?(?:needs? |to be |to "
+     ")?(?:fixing|fix|mend|mending|fixed|"
+     "mended|improve|improving|wrong)(?: here| now)?|what do(?:es)? (?:i|it|we) (?:still )?(?:need "
+     "to|"
+     "have to) (?:fix|mend|change)|any (?:problems|issues|mistakes)|anything wrong)\\??",
+     "what is wrong?"},
+    {"(bigger|larger|wider|longer|smaller|narrower|shorter|deeper|taller|lower) (?:the )?([a-z "
+     "-]+?), "
+     "([0-9][^,]*)",
+     "make the $2 $1, $3"},
+    {"(?:can|could|will) (?:you|i|we|one) (?:still )?(?:open|close|shut) (?:the |my )?((?:.+ "
+     ")?(?:door|"
+     "window)(?: [0-9]+)?)(?: fully| properly| all the way)?\\??",
+     "does $1 open?"},
+    {"how much (?:clear|free|empty|open|bare|unused) (?:floor|space|floor space|room) (?:is "
+     "(?:left|"
+     "there|free)|do (?:i|we) have(?: left)?|have (?:i|we) got)(?: left)?\\??",
+     "how much floor is free?"},
+    {"(?:move|put|slide|push|pull|shift|set) (.+?) so (?:that )?(?:there(?:'s| is| are)|it (?:has|"
+     "leaves)|i have|we have|you have) ([0-9].*?) (?:left |free |clear )?between (?:it|them|that) "
+     "and "
+     "(.+)",
+     "move $1 $2 from $3"},
+    {"(?:do|would|will) (?:we|i|you) have (?:enough )?(?:space|room) for (.+?)\\??",
+     "is there space for $1?"},
+    {"(?:the |my |make (?:the |my )?)?([a-z][a-z -]*?) (a "
+     "(?:bit|touch|tad|little|smidge|hair)|slightly) "
+     "(bigger|larger|wider|longer|smaller|narrower|shorter|deeper|taller|lower|higher)",
+     "make the $1 $2 $3"},
+    {"with (an? .+?)(?: (?:on|at|by|beside) it)?", "$1 at it"},
+    {"(.+?),? (?:puddl(?:ing|ed)|that puddles?|to puddle|puddled? on the floor)(?: on the floor)?",
+     "$1, bottom at 0"},
+    {"(.+?) for (?:my |our |the |some |his |her |their "
+     ")?(?!seats|both|each|all|every|two|three|four|"
+     "five|six|seven|eight|nine|ten|twelve|desk|window|bed|sofa)[a-z]+(?: up| out)?(,.*)",
+     "$1$2"},
+    {"(?:hang |put |add )?(?:art|artwork|pictures|prints|paintings)? "
+     "?((?:above|over|on|beside|left of|"
+     "right of) [^:]+): (.+?)(,? in a (?:row|grid|column))?",
+     "$2 $1$3"},
+    {"(?:lower|raise|drop|lift|bring|hang|move) (.+?) (?:up |down )?to ([0-9].*? "
+     "(?:above|over|below|"
+     "under) .+)",
+     "move $1 $2"},
+    {"(?:fix|mend|sort|correct|solve|put right) things(?: out)?", "mend all"},
+    {"(?:and |so )?(?:can|could|will|would) (?:you|i|we|one|people|someone|somebody|they) (?:still "
+     ")?"
+     "(?:get|climb) (?:in(?:to)?|out|out of|in and out|in and out of|into and out of)(?: of)?"
+     " (?:the |my )?(it|bed|.*\\bbed)(?: (?:on|from|at) (?:both|either|each) sides?)?\\??",
+     "how much room is around $1?"},
+    {"(.*?)\\breading (?:light|lamp)(s?) (over|above)\\b(.*)", "$1sconce$2 $3$4"},
+    {"(?:the |my |this )?([a-z ]+?) too "
+     "(?:big|small|large|high|low|tall|wide|long|short|narrow|deep|"
+     "near|close|far)\\?",
+     "what is wrong with $1?"},
+    {"(?:at )?what height (?:should|does|would|do i (?:hang|put)|must) (?:the |my )?(.+?)(?: (?:go|"
+     "hang|be|sit|be hung))?(?: at)?\\??",
+     "how high should $1 hang?"},
+    {"what (?:have|did) (?:i|we) (?:got|put|have|hang|hung|placed|place|stand)(?: standing| "
+     "hanging)?"
+     " (on|in|at|against|along) (.+?)\\??",
+     "what is on $2?"},
+    {"(?:does|do|can|will) (?:its|their) (?:doors?|drawers?|leaf|leaves|lid) (?:still "
+     ")?(?:open|close|"
+     "pull out|swing)(?: fully| all the way| properly)?\\??",
+     "what is wrong with it?"},
+    {"how (?:wide|big|much) (?:of )?an? (?:passage|gap|way|walkway|path|aisle|space) (?:is|would "
+     "be) "
+     "(?:there|left|there left)? ?(past|behind|in front of|beside|next to|around|round|between) "
+     "(.+?)\\??",
+     "how much room is $1 $2?"},
+    {"what(?:'s| is) the (?:widest|largest|biggest|longest) (?:rug|carpet).*", "how big a rug?"},
+    {"(?:and )?(?:what (?:does|did|will|would) (?:that|this|it) do to|how (?:does|did|will) "
+     "(?:that|"
+     "this|it) (?:change|affect|leave)) (?:the |my )?(?:walkways?|ways?|paths?|passages?|aisles?|"
+     "circulation|traffic|flow|walking space)\\??",
+     "how wide is the walkway?"},
+    {"(?:and )?is (?:that|this|it)(?: still)? (?:enough|sufficient)(?: (?:space|room|clearance|"
+     "floor))?(?: left)?(?: to (?:walk|pass|get (?:by|past|around|through)|move)(?: around| about|"
+     " past| by| through)?)?\\??",
+     "what is wrong with it?"},
+    {"is there (?:still )?(?:enough )?(?:room|space) (?:left )?to (?:walk|pass|move|get) "
+     "?(?:around|"
+     "about|through|by)?\\??",
+     "how wide is the walkway?"},
+    {"(?:move|pull|push|slide|bring|shift|take|set|ease) (.+?) ([0-9].*?) (?:off|away from|clear "
+     "of) "
+     "(?!the wall|wall|its wall)(.+)",
+     "move $1 $2 from $3"},
+    {"(.+?),? ([0-9][^,]*?) back(?: from it)?", "$1, $2 from it"},
     {"(.+?) in the alcoves? (?:on |at |to )?(?:either|each|both) sides? of (.+)",
      "$1 either side of $2"},
     {"((?:put |hang |place |add |set )?(?:four|six|eight|nine|ten|twelve|[0-9]+) .+?),? (?:in|as) "

@@ -7,14 +7,15 @@ namespace {
 
 constexpr OtherWords others[] = {
     {"((?:put |place |hang |add |set )?)(?:the |some )?([a-z -]+?)s? "
-     "(on|over|above|under|in front of|beside) (?:the |all the |all )?([a-z -]+?)s",
-     "$1a $2 $3 each $4"},
+     "(on|over|above|under|in front of|beside) (?:the |all the |all )?([a-z -]+?)s"
+     "(,? (?:[0-9]|at |centre |bottom |top ).*)?",
+     "$1a $2 $3 each $4$5"},
     {"(.*?\\b)print((?: \\d.*?)? (?:on|against|over|under|between|at|beside|left|right) "
      ".*\\bwall\\b.*)",
      "$1picture$2"},
     {"(.*?\\b)prints( .*\\b(?:over|above|on (?:the )?wall|in a (?:row|grid|column))\\b.*)",
      "$1pictures$2"},
-    {"an? (?:second|third|fourth|fifth|extra|further|additional) (.+)", "another $1"},
+    {"(?:an? )?(?:second|third|fourth|fifth|extra|further|additional) (.+)", "another $1"},
     {"(?:put|place|add|hang|set) an? (?:second|third|fourth|fifth|extra|further|additional) (.+)",
      "another $1"},
     {"(.*?)(?:at|to|by|on) the (?:other|opposite|far) (?:end|side) of\\b(.*)",
@@ -42,7 +43,8 @@ constexpr OtherWords others[] = {
      "room|den|nursery|space|place)\\b(.*)",
      "$1the room$2"},
     {"(.+?) along (?:the )?(wall .+)", "$1 on $2"},
-    {"(?:raise|lower|move|hang|put) (.+?) so (?:that )?(?:its|the) (?:bottom|foot|underside)(?: of "
+    {"(?:raise|lower|move|hang|put|bring|drop|lift) (.+?) so (?:that )?(?:its|the) "
+     "(?:bottom|foot|underside)(?: of "
      "it)? (?:is|sits|hangs|comes) (.+?) above (.+)",
      "$1 $2 above $3"},
     {"(how high is .+?) (?:off|from|above) the (?:floor|ground)\\??", "$1?"},
@@ -58,11 +60,11 @@ constexpr OtherWords others[] = {
      ")?(?:face|"
      "faces|facing|looks at)|facing) (.+)",
      "turn $1 to face $2"},
-    {"(?:raise|lower|move|hang|put) (.+?) so (?:that )?(?:its|the) (centre|center|middle|top|"
+    {"(?:raise|lower|move|hang|put|drop|bring|lift) (.+?) so (?:that )?(?:its|the) "
+     "(centre|center|middle|top|"
      "bottom|foot|underside)(?: of it)? (?:is|sits|hangs|comes|ends up) at (.+)",
      "$2 of $1 at $3"},
     {"middle of (.+?) at (.+)", "centre of $1 at $2"},
-    {"underside of (.+?) at (.+)", "bottom of $1 at $2"},
     {"(.+?) in (?:the|each|both|either|every|each of|both of|the two)(?: of)?(?: the)? alcoves?",
      "$1 either side of the chimney"},
     {"(.+?) in (?:the )?(left|right)(?:[- ]hand)? alcove", "$1 $2 of the chimney"},
@@ -81,7 +83,7 @@ constexpr OtherWords others[] = {
      "what is wrong with $1?"},
     {"(?:clear|empty)(?: out)? (?:the |this |my )?(?:room|floor|plan|everything)",
      "remove everything"},
-    {"(?:start (?:over|again|afresh|from scratch)|take everything (?:out|away))",
+    {"(?:start (?:over|again|afresh|from scratch)(?: .*)?|take everything (?:out|away))",
      "remove everything"},
     {"(?:keep|leave|hold) (.+?) (?:where (?:it|they) (?:is|are|stands?)|as (?:it|they) (?:is|are)|"
      "in place|put|there)",
@@ -206,7 +208,7 @@ constexpr OtherWords others[] = {
      "much )?(?:bigger|larger|smaller|wider|longer|deeper|taller|higher|lower|shorter|narrower|"
      "shallower))",
      "make $1 $2"},
-    {"(?:fix|mend|sort|correct|solve|put right) (?:it|this|that|things)(?: out)?", "mend all"},
+    {"(?:fix|mend|sort|put) (it|this|that) (?:out|right)", "mend $1"},
     {"how (?:much|big a thing|wide a thing|long a thing) (?:would|will|can|could|does) fit between "
      "(.+?) and (.+?)\\??",
      "how far is $1 from $2?"},
@@ -217,7 +219,6 @@ constexpr OtherWords others[] = {
     {"(?:make|paint|colour|color|do) (.+?) (?:in )?([a-z]+ [a-z]+)", "colour $1 $2"},
     {"(?:paint|colour|color) (.+?) ([a-z]+) (?:green|blue|red|grey|gray|white|brown|pink|yellow)",
      "colour $1 $2"},
-    {"hide (.+)", "put away $1"},
     {"(swap|switch|exchange) (?:the |my )?(?:two|both|pair of) (.+?)s(?: around| over| round)?",
      "$1 $2 and $2 2"},
     {"(.*?)\\bunder the (?:sofa|seating|conversation|lounge) (?:group|area|arrangement)(.*)",
@@ -345,7 +346,6 @@ constexpr OtherWords others[] = {
      "into|swing "
      "into) .*",
      "what is wrong?"},
-    {"(?:start (?:over|again|afresh|from scratch)) .*", "remove everything"},
     {"(put|move|bring|set) (.+?) back (in|into|to|on|under|against|at|by|next to|beside) (.+)",
      "$1 $2 $3 $4"},
     {"((?:will|does|would|can|could) an? .*?)table (fit.*)", "$1dining table $2"},
@@ -433,7 +433,6 @@ constexpr OtherWords others[] = {
     {"is there (?:enough |still )?(?:space|room) to (?:open|use|reach|get to|get at|get into) "
      "(.+?)\\??",
      "what is wrong with $1?"},
-    {"float (.+)", "put $1"},
     {"(?:centre|center) (an? .+?) (above|over|on|under|between|in) (.+)", "$1 $2 $3"},
     {"(?:put |place |have |try |use )?((?:an? )?.+?),? instead of (.+)", "replace $2 by $1"},
     {"(?:put |place |have |try )?(?:an? |the )?(.+?) instead of (.+)", "use $1 instead of $2"},

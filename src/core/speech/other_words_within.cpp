@@ -34,7 +34,47 @@ constexpr OtherWords withinInstead[] = {
      "outlet"},
     {"\\b(?:vertically|in a vertical (?:line|row))\\b", "in a column"},
     {"\\b(?:horizontally|in a horizontal (?:line|row))\\b", "in a row"},
-    {"\\bthe (?:front|main|entrance|entry|house) door\\b", "the door"},
+    {"\\b(?:the|my|our) "
+     "(?:front|main|entrance|entry|house|back|rear|bathroom|bath|ensuite|en-suite|"
+     "bedroom|kitchen|hall|hallway|closet|cupboard|pantry|utility|laundry|patio|garden|balcony|"
+     "terrace|porch|cellar|basement|garage|office|living room|dining room|room|entrance hall) "
+     "door\\b",
+     "the door"},
+    {"\\b(?:under|underneath|beneath) (?:it all|them all|all of (?:it|them)|everything|the lot|"
+     "(?:the )?whole (?:group|thing|lot|arrangement|seating group))(?=$|[,.;])",
+     "under the seats"},
+    // "three 16x20s", "two 24 x 36's"
+    {"\\b((?:one|two|three|four|five|six|eight|nine|[2-9]|an?|some|the) )([0-9]+ ?x "
+     "?[0-9]+)(?:'?s)\\b",
+     "$1$2 pictures"},
+    {"\\bnumber (?=[0-9])", ""},
+    {"\\b(door|window) (?:frames?|casings?|trim|jambs?|architraves?)\\b(?! ?[0-9])", "$1"},
+    {"\\bwith (?=(?:chair|stool|lamp|bench|ottoman)$)", "with a "},
+    {"\\b(bed) ?head (?=(?:under|against|on|at|to|by|between|toward)\\b)", "$1 "},
+    {"\\bthe hearth\\b", "the fireplace"},
+    {"\\b(is|are) (?:really|actually|in fact|only) (?=[0-9])", "$1 "},
+    {",? (?:actually|really|in fact|i think|i guess|i suppose|after all|if possible|if it fits|"
+     "somehow)$",
+     ""},
+    {"^((?:space|move|lower|raise|hang|turn|push|pull|put|make|slide|shift|remove|swap|align|line|"
+     "cent(?:re|er)|group|spread|nudge|straighten|rotate|copy|lift|drop|bring|take) "
+     ")(?:those|these)"
+     "(?= [0-9]|$| "
+     "(?:up|down|in|on|to|so|left|right|at|by|a|apart|together|closer|away|against|over|"
+     "above|under|over|out|evenly|into)\\b)",
+     "$1them"},
+    {"\\b(above|over|behind|beside|in front of) (?:the |its )?headboard\\b", "$1 the bed"},
+    {"\\bon (?:the )?(?:(?:back|rear|front|far|near)[- ]?(left|right)|(left|right)[- ](?:back|rear|"
+     "front|far|near)) (?:corner|end) of\\b",
+     "on the $1$2 end of"},
+    {"^(?:it's|it is|they're|they are|that's|that is|this is|(?:the |my )?[a-z ]+? (?:is|are)) "
+     "(?:a bit |"
+     "still |way |much )?too [a-z]+(?:,|;|\\.|,? so|,? and) (?:please |can you )?(?=[a-z]+ )",
+     ""},
+    {"\\bin the corner of (?:wall )?([a-z]) and (?:wall )?([a-z])\\b", "in corner $1$2"},
+    {",? as an? (?:room )?(?:divider|separator|partition|screen|focal point|feature|statement|"
+     "accent|backdrop|anchor)(?=$|[,.;])",
+     ""},
     {"\\b(?:the (?:whole )?lot|all of those|the whole (?:group|bunch|set|row))\\b(?! of)", "them"},
     {"\\bon the (left|right)(?:[- ]hand)? (?:corner|edge) of\\b", "on the $1 end of"},
 };

@@ -176,7 +176,7 @@ std::optional<Answer> whatIsOnWall(Asking& a) {
     const Wall& w = a.job.room->walls[static_cast<std::size_t>(*wall)];
     std::vector<std::pair<double, const Piece*>> there;
     for (const Piece& p : a.job.scheme().pieces)
-        if (p.group() == 0 && isAtWall(p, *wall, *a.scene))
+        if (p.group() == 0 && !p.kind->flat() && isAtWall(p, *wall, *a.scene))
             if (const auto at = planMiddle(pieceTarget(p.id), *a.scene))
                 there.emplace_back(dot(*at - w.start, w.along()), &p);
     std::stable_sort(there.begin(), there.end(),

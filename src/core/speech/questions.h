@@ -41,6 +41,7 @@ struct Question {
 [[nodiscard]] const std::vector<Question>& lightQuestions();    ///< how bright, and by what
 [[nodiscard]] const std::vector<Question>& rugQuestions();      ///< of what, and where it ends
 [[nodiscard]] const std::vector<Question>& measuredQuestions(); ///< how far, how big, where
+[[nodiscard]] const std::vector<Question>& distanceQuestions(); ///< how far things should be
 [[nodiscard]] const std::vector<Question>& sizingQuestions();   ///< how large it should be
 [[nodiscard]] const std::vector<Question>&
 adviceQuestions();                                           ///< how high, what fits, what is wrong

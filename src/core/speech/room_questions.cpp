@@ -11,6 +11,7 @@
 #include "speech/questions.h"
 
 #include <algorithm>
+#include <cmath>
 
 namespace mezzet {
 
@@ -178,6 +179,39 @@ std::optional<Answer> howManyThings(Asking& a) {
             return Answer{names.empty() ? worded("There are no {}", told(many))
                                         : worded("{}: {}", names.size(), listed(names, "and"))};
         }
+    // What is built in, by its wall.
+    for (const auto& [many, kind] :
+         {std::pair{"outlets", FixtureKind::outlet}, std::pair{"sockets", FixtureKind::outlet},
+          std::pair{"plugs", FixtureKind::outlet}, std::pair{"power points", FixtureKind::outlet},
+          std::pair{"switches", FixtureKind::lightSwitch},
+          std::pair{"light switches", FixtureKind::lightSwitch},
+          std::pair{"radiators", FixtureKind::radiator}, std::pair{"vents", FixtureKind::vent},
+          std::pair{"columns", FixtureKind::column},
+          std::pair{"fireplaces", FixtureKind::fireplace}})
+        if (a.in.take({many})) {
+            ofTheRoom(a);
+            a.end();
+            std::vector<std::pair<int, int>> walls; // which, and how many
+            for (const Fixture& x : a.job.room->fixtures) {
+                if (x.kind != kind)
+                    continue;
+                const auto same = std::find_if(walls.begin(), walls.end(),
+                                               [&](const auto& w) { return w.first == x.wall; });
+                if (same == walls.end())
+                    walls.emplace_back(x.wall, 1);
+                else
+                    ++same->second;
+            }
+            int all = 0;
+            std::vector<std::string> parts;
+            for (const auto& [wall, count] : walls) {
+                all += count;
+                parts.push_back(wall >= 0 ? worded("{} on wall {}", count, wallName(wall))
+                                          : worded("{} in the room", count));
+            }
+            return Answer{parts.empty() ? worded("No {} were taped", told(many))
+                                        : worded("{}: {}", all, listed(parts, "and"))};
+        }
     if (a.in.take({"walls"})) {
         ofTheRoom(a);
         a.end();
@@ -323,6 +357,23 @@ std::optional<Answer> freeFloor(Asking& a) {
     return out;
 }
 
+/// "is the room balanced?": what the quarters of the plan hold, as the eye weighs it.
+std::optional<Answer> isBalanced(Asking& a) {
+    a.in.take({"room", "layout", "plan", "furniture", "arrangement", "it", "this", "everything"});
+    if (!a.in.take({"balanced", "in balance", "well balanced", "lopsided", "even", "evenly spread",
+                    "evenly balanced", "one sided", "one-sided"}))
+        return {};
+    a.end();
+    const auto shares = balanceOf(FloorView(*a.scene)).weight;
+    const auto part = [&](std::size_t q) { return static_cast<int>(std::lround(shares[q] * 100)); };
+    if (part(0) + part(1) + part(2) + part(3) == 0)
+        return Answer{"Nothing stands on the floor yet"};
+    return Answer{
+        worded("Of the weight to the eye {} % stands in the upper left quarter of the plan, "
+               "{} % upper right, {} % lower right and {} % lower left",
+               part(0), part(1), part(2), part(3))};
+}
+
 } // namespace
 
 const std::vector<Question>& roomQuestions() {
@@ -361,6 +412,10 @@ const std::vector<Question>& roomQuestions() {
          &isThereAWay,
          "the widest way between two places, or from the best door, and where it is narrowest",
          "is there a way from door 1 to sofa?"},
+        {{"is the", "is", "is this"},
+         &isBalanced,
+         "how furniture is spread over the room, as the eye weighs it",
+         "is the room balanced?"},
         {{"how much floor", "how much of the floor"},
          &freeFloor,
          "what furniture leaves of the floor",

@@ -76,6 +76,22 @@ std::optional<Answer> shownFor(std::string_view text, const Project& job) {
                 out.act = a.act;
                 return out;
             }
+    // "select the chairs": what "them" is from then on.
+    static const auto chosen = meaning("(?:select|highlight|pick|choose|point (?:to|at)|mark) "
+                                       "(?:all (?:of )?)?((?:the |my )?.+?)");
+    if (std::smatch found;
+        mentions(line, {"select", "highlight", "pick", "choose", "point", "mark"}) &&
+        std::regex_match(line, found, chosen))
+        if (const auto all = piecesNamed(found[1], job); !all.empty()) {
+            Answer out;
+            std::vector<std::string> names;
+            for (const Piece* p : all) {
+                out.about.push_back(p->id);
+                names.push_back(p->name);
+            }
+            out.words = listed(names);
+            return out;
+        }
     if (!mentions(line, {"show", "go to", "look at", "see", "view", "switch to", "back to"}))
         return {};
     static const auto words =

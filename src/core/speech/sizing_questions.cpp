@@ -6,11 +6,10 @@
 #include "measure/texts.h"
 #include "room/facts.h"
 #include "scheme/words.h"
-#include "speech/questions.h"
+#include "speech/asked_of.h"
 
 #include <algorithm>
 #include <cmath>
-#include <numbers>
 
 namespace mezzet {
 
@@ -18,37 +17,6 @@ namespace {
 
 /// What is asked for of a thing.
 enum class Asks { size, width, length, height, depth, any };
-
-/// What the question is of: a piece that is there, or a kind of thing.
-struct AskedOf {
-    KindPtr kind;
-    const Piece* piece = nullptr;
-
-    [[nodiscard]] std::string name() const { return piece != nullptr ? piece->name : kind->name; }
-    [[nodiscard]] bool is(Role r) const { return kind->role == r; }
-};
-
-std::string gap(const Asking& a, double mm) {
-    return writeGap(Length::millimetres(mm), a.job.notation);
-}
-std::string fromTo(const Asking& a, double low, double high) {
-    return worded("{} to {}", gap(a, low), gap(a, high));
-}
-const Rule& rule(const Asking& a, std::string_view id) {
-    const Rule* r = a.job.library.book->byId(id);
-    if (r == nullptr)
-        throw LineFault{Problem{"the rule book says nothing of that", ""}};
-    return *r;
-}
-Band band(const Asking& a, std::string_view id) {
-    return a.job.judgement.bandOf(rule(a, id));
-}
-/// A band of lengths in words, however it is bounded.
-std::string bandSaid(const Asking& a, const Band& b) {
-    return b.low && b.high ? fromTo(a, *b.low, *b.high)
-           : b.low         ? worded("{} or more", gap(a, *b.low))
-                           : worded("{} at most", gap(a, b.high.value_or(0)));
-}
 
 /// A piece by what it is to the rules: the largest of them where there are several.
 template <class Is> const Piece* largest(const Asking& a, Is is) {
@@ -62,43 +30,9 @@ const Piece* ofRole(const Asking& a, Role role) {
     return largest(a, [role](const Piece& p) { return p.kind->role == role; });
 }
 
-/// "the coffee table", "a tv", "my curtains": a piece, or a kind; none for what is neither.
-std::optional<AskedOf> thingAhead(Asking& a) {
-    const std::size_t at = a.in.at();
-    a.in.article();
-    AskedOf out;
-    const std::size_t name = a.in.at();
-    try {
-        if (const int id = a.in.piece(); id != 0) {
-            out.piece = a.scene->pieceById(id);
-            out.kind = out.piece->kind;
-            return out;
-        }
-    } catch (const LineFault&) {
-        // several of them: what is said holds of each
-        a.in.goTo(name);
-    }
-    for (const auto& [word, kind] : {std::pair{"curtain rod", "curtains"},
-                                     {"rod", "curtains"},
-                                     {"pole", "curtains"},
-                                     {"curtain pole", "curtains"},
-                                     {"curtain rail", "curtains"},
-                                     {"art", "picture"},
-                                     {"artwork", "picture"}})
-        if (!out.kind && a.in.take({word}))
-            out.kind = a.job.library.kit->byWord(kind);
-    if (!out.kind)
-        out.kind = a.in.kind();
-    if (!out.kind) {
-        a.in.goTo(at);
-        return {};
-    }
-    return out;
-}
-
 /// What a rule's ratio comes to of a length: "48" to 60" long, 60 % to 75 % of Sofa".
 std::string shareOf(const Asking& a, const Band& b, Length of, const std::string& name) {
-    return worded("{}, {} to {} of {}", fromTo(a, *b.low * of.mm(), *b.high * of.mm()),
+    return worded("{}, {} to {} of {}", rangeSaid(a, *b.low * of.mm(), *b.high * of.mm()),
                   words(Amount::ratio(*b.low), a.job.notation),
                   words(Amount::ratio(*b.high), a.job.notation), name);
 }
@@ -106,9 +40,9 @@ std::string shareOf(const Asking& a, const Band& b, Length of, const std::string
 Answer coffeeTable(Asking& a, Asks what) {
     Answer out;
     const Piece* sofa = ofRole(a, Role::sofa);
-    const Band level = band(a, "table-level");
+    const Band level = bandOf(a, "table-level");
     if (what != Asks::height) {
-        const Band share = band(a, "table-to-sofa");
+        const Band share = bandOf(a, "table-to-sofa");
         out.words = sofa != nullptr
                         ? worded("Its length {}", shareOf(a, share, sofa->size.width, sofa->name))
                         : worded("Its length {} to {} of the sofa's",
@@ -120,11 +54,11 @@ Answer coffeeTable(Asking& a, Asks what) {
         out.words += "; ";
     if (cushion > 0)
         out.words += worded("its top {} up, within {} of the cushion of {}",
-                            fromTo(a, cushion + *level.low, cushion + *level.high),
-                            gap(a, *level.high), sofa->name);
+                            rangeSaid(a, cushion + *level.low, cushion + *level.high),
+                            lengthSaid(a, *level.high), sofa->name);
     else
-        out.words += worded("its top within {} of the sofa's cushion", gap(a, *level.high));
-    out.words += worded("; {} before it", bandSaid(a, band(a, "seat-to-table")));
+        out.words += worded("its top within {} of the sofa's cushion", lengthSaid(a, *level.high));
+    out.words += worded("; {} before it", bandSaid(a, bandOf(a, "seat-to-table")));
     if (sofa != nullptr)
         out.about = {sofa->id};
     return out;
@@ -154,17 +88,6 @@ std::optional<Length> seatToScreen(const Asking& a, const Piece* screen, const P
     return Length::millimetres(norm(one->pose.at - other->pose.at));
 }
 
-/// A round length to tell a proportion by: a metre, or a foot.
-double figureFor(const Asking& a) {
-    return isMetric(a.job.notation.units) ? 1000 : 304.8;
-}
-
-/// A screen fills an angle of 30° for a main seat (SMPTE EG 18-1994, from memory).
-constexpr double screenAngle = 30;
-double widthsAway() {
-    return 0.5 / std::tan(screenAngle / 2 * std::numbers::pi / 180);
-}
-
 Answer screenSize(Asking& a, const AskedOf& of) {
     Answer out;
     const Piece* seat = nullptr;
@@ -175,16 +98,16 @@ Answer screenSize(Asking& a, const AskedOf& of) {
         const double width = away->mm() / widthsAway();
         out.words =
             worded("{} wide or more, {} corner to corner: from {}, {} away, it fills {}° then",
-                   gap(a, width), gap(a, width * acrossToWidth), seat->name, gap(a, away->mm()),
-                   screenAngle);
+                   lengthSaid(a, width), lengthSaid(a, width * acrossToWidth), seat->name,
+                   lengthSaid(a, away->mm()), screenAngle);
         out.about = {seat->id};
     } else {
         out.words = worded("{} wide for every {} of the way from the seat: it fills {}° then",
-                           gap(a, each / widthsAway()), gap(a, each), screenAngle);
+                           lengthSaid(a, each / widthsAway()), lengthSaid(a, each), screenAngle);
     }
     const Piece* console =
         largest(a, [](const Piece& p) { return p.kind->id == "media-console" && p.on.isFloor(); });
-    if (const Band share = band(a, "screen-to-console"); console != nullptr)
+    if (const Band share = bandOf(a, "screen-to-console"); console != nullptr)
         out.words += worded("; over {}: {}", console->name,
                             shareOf(a, share, console->size.width, console->name));
     return out;
@@ -203,13 +126,13 @@ Answer hungLight(Asking& a, const AskedOf& of, Asks what) {
     const bool high = what == Asks::height;
     if (table != nullptr) {
         out.about = {table->id};
-        const Band share = band(a, "pendant-size");
+        const Band share = bandOf(a, "pendant-size");
         const auto least = std::min(table->size.width, table->size.depth);
         if (!high)
             out.words = worded("Over {}: its width {}", table->name,
                                shareOf(a, share, least, std::string(told("its shorter side"))));
         const Rule& over =
-            rule(a, table->kind->workedAt ? "pendant-over-island" : "pendant-over-table");
+            ruleOf(a, table->kind->workedAt ? "pendant-over-island" : "pendant-over-table");
         Band b = a.job.judgement.bandOf(over);
         const double by = raisedUnder(over, a.job.room->ceiling).mm();
         for (auto* bound : {&b.low, &b.high})
@@ -217,10 +140,11 @@ Answer hungLight(Asking& a, const AskedOf& of, Asks what) {
                 **bound += by;
         out.words += (out.words.empty() ? std::string() : "; ") +
                      worded("its underside {} over the top of {}", bandSaid(a, b), table->name);
+        out.words = capital(out.words);
         return out;
     }
     if (high) {
-        const Band b = band(a, "fixture-headroom");
+        const Band b = bandOf(a, "fixture-headroom");
         out.words =
             worded("Its underside {} above the floor, where people pass under it", bandSaid(a, b));
         return out;
@@ -228,10 +152,11 @@ Answer hungLight(Asking& a, const AskedOf& of, Asks what) {
     // A room's length and width together in feet are its light's width in inches.
     const Vec2 size = a.job.room->bounds().size();
     const double across = (size.x + size.y) / 12;
-    const Band share = band(a, "fixture-room-size");
-    out.words = worded("In the middle of the room: about {} across ({}), the room's length and "
-                       "width together over twelve",
-                       gap(a, across), fromTo(a, across * *share.low, across * *share.high));
+    const Band share = bandOf(a, "fixture-room-size");
+    out.words =
+        worded("In the middle of the room: about {} across ({}), the room's length and "
+               "width together over twelve",
+               lengthSaid(a, across), rangeSaid(a, across * *share.low, across * *share.high));
     return out;
 }
 
@@ -247,7 +172,8 @@ Answer curtains(Asking& a) {
     Answer out;
     out.words = worded("Their pole {} over the window and {} past it on each side, the cloth twice "
                        "as wide as that, down to {} off the floor (common practice)",
-                       fromTo(a, overLow, overHigh), fromTo(a, pastLow, pastHigh), gap(a, foot));
+                       rangeSaid(a, overLow, overHigh), rangeSaid(a, pastLow, pastHigh),
+                       lengthSaid(a, foot));
     constexpr std::size_t most = 3;
     std::size_t told = 0;
     for (const Opening& o : a.job.room->openings) {
@@ -255,11 +181,11 @@ Answer curtains(Asking& a) {
             continue;
         const double highest = a.job.room->ceiling.mm();
         out.words += worded("; {}: the pole {} up and {} long, the curtains {} long", o.name(),
-                            fromTo(a, std::min(o.head().mm() + overLow, highest),
-                                   std::min(o.head().mm() + overHigh, highest)),
-                            fromTo(a, o.width.mm() + 2 * pastLow, o.width.mm() + 2 * pastHigh),
-                            fromTo(a, std::min(o.head().mm() + overLow, highest) - foot,
-                                   std::min(o.head().mm() + overHigh, highest) - foot));
+                            rangeSaid(a, std::min(o.head().mm() + overLow, highest),
+                                      std::min(o.head().mm() + overHigh, highest)),
+                            rangeSaid(a, o.width.mm() + 2 * pastLow, o.width.mm() + 2 * pastHigh),
+                            rangeSaid(a, std::min(o.head().mm() + overLow, highest) - foot,
+                                      std::min(o.head().mm() + overHigh, highest) - foot));
     }
     return out;
 }
@@ -267,7 +193,7 @@ Answer curtains(Asking& a) {
 /// Art or a mirror over furniture.
 Answer hungSize(Asking& a, const AskedOf& of) {
     Answer out;
-    const Band share = band(a, "art-width");
+    const Band share = bandOf(a, "art-width");
     const Piece* under = nullptr;
     if (a.in.take({"over", "above"})) {
         a.in.article();
@@ -290,7 +216,7 @@ Answer hungSize(Asking& a, const AskedOf& of) {
     }
     out.words = worded("Over {}: its width {}", under->name,
                        shareOf(a, share, under->size.width, under->name));
-    out.words += worded("; its foot {} above that", bandSaid(a, band(a, "art-above")));
+    out.words += worded("; its foot {} above that", bandSaid(a, bandOf(a, "art-above")));
     out.about = {under->id};
     return out;
 }
@@ -308,22 +234,23 @@ std::optional<Answer> sideTable(Asking& a, const AskedOf& of) {
         out.about = {by->id};
         out.words =
             night ? worded("Its top {} up, about level with the mattress of {} (common practice)",
-                           fromTo(a, level->mm() - within, level->mm() + within), by->name)
+                           rangeSaid(a, level->mm() - within, level->mm() + within), by->name)
                   : worded("Its top {} up, about level with the arm of {} (common practice)",
-                           fromTo(a, level->mm() - within, level->mm() + within), by->name);
+                           rangeSaid(a, level->mm() - within, level->mm() + within), by->name);
     } else {
-        out.words =
-            night ? worded("Its top within {} of the mattress's (common practice)", gap(a, within))
-                  : worded("Its top within {} of the arm's (common practice)", gap(a, within));
+        out.words = night ? worded("Its top within {} of the mattress's (common practice)",
+                                   lengthSaid(a, within))
+                          : worded("Its top within {} of the arm's (common practice)",
+                                   lengthSaid(a, within));
     }
     out.words +=
-        worded("; a cup in reach of each seat, {}", bandSaid(a, band(a, "surface-in-reach")));
+        worded("; a cup in reach of each seat, {}", bandSaid(a, bandOf(a, "surface-in-reach")));
     return out;
 }
 
 /// As long as those who sit there need.
 Answer diningTable(Asking& a) {
-    const Band each = band(a, "diner-width");
+    const Band each = bandOf(a, "diner-width");
     Answer out;
     if (int n = 0; a.in.take({"for", "to seat", "that seats", "seating"}) && a.in.takeCount(n) &&
                    n > 0 && n <= mostAtTable) {
@@ -331,15 +258,15 @@ Answer diningTable(Asking& a) {
         const auto sides = [&](int people) { return (people + 1) / 2 * wide; };
         out.words = worded("For {}: {} long, {} with one at each end, or round, {} across; {} of "
                            "its edge each",
-                           n, gap(a, sides(n)), gap(a, sides(std::max(n - 2, 2))),
-                           gap(a, n * wide / std::numbers::pi), gap(a, wide));
+                           n, lengthSaid(a, sides(n)), lengthSaid(a, sides(std::max(n - 2, 2))),
+                           lengthSaid(a, n * wide / std::numbers::pi), lengthSaid(a, wide));
         a.in.goTo(a.in.text().size());
         return out;
     }
     out.words =
         worded("{} of its edge for each who sits there, and {} from it to the wall behind a "
                "chair; “what table fits?” finds the largest here",
-               bandSaid(a, each), bandSaid(a, band(a, "dining-to-wall")));
+               bandSaid(a, each), bandSaid(a, bandOf(a, "dining-to-wall")));
     return out;
 }
 
@@ -358,7 +285,8 @@ std::optional<Answer> sizeOf(Asking& a, const AskedOf& of, Asks what) {
         return what == Asks::height ? std::nullopt : std::optional(hungSize(a, of));
     case Role::sconce: {
         Answer out;
-        out.words = worded("Its centre {} above the floor", bandSaid(a, band(a, "sconce-height")));
+        out.words =
+            worded("Its centre {} above the floor", bandSaid(a, bandOf(a, "sconce-height")));
         return out;
     }
     default:
@@ -381,6 +309,9 @@ std::optional<Answer> howLarge(Asking& a, Asks what) {
                "do we need",   "should i have", "should i use", "would work",    "works",
                "is right",     "is best",       "be",           "to be",         "need to be",
                "should be",    "hang",          "be hung",      "goes here",     "for here"});
+    // How high a thing on a wall is to hang is another question.
+    if (what == Asks::height && of->kind->hangs() && !of->is(Role::curtain))
+        return {};
     for (const char* fits : {"fits", "fit", "will", "would", "can", "could", "goes", "is there"})
         if (a.in.endOf(fits) > 0)
             return {}; // what fits is found by trying
@@ -403,82 +334,6 @@ std::optional<Answer> howLarge(Asking& a, Asks what) {
     return out;
 }
 
-/// How far two kinds of things stand apart, by the rule that says so; none where no rule does.
-std::optional<Answer> apart(const Asking& a, const AskedOf& one, const AskedOf* other) {
-    const auto either = [&](auto is) { return is(one) || (other != nullptr && is(*other)); };
-    const auto table = [](const AskedOf& o) { return o.is(Role::lowTable) || o.is(Role::perch); };
-    const auto seat = [](const AskedOf& o) { return o.kind->family == Family::seat; };
-    const auto screen = [](const AskedOf& o) { return o.kind->family == Family::screen; };
-    const auto hung = [](const AskedOf& o) { return o.is(Role::art) || o.is(Role::mirror); };
-    if (other == nullptr) {
-        if (hung(one))
-            return Answer{
-                worded("{} between neighbours in a group", bandSaid(a, band(a, "group-gap")))};
-        if (seat(one))
-            return Answer{worded("{} from front edge to front edge, to talk across",
-                                 bandSaid(a, band(a, "conversation")))};
-        return {};
-    }
-    if (either(screen)) {
-        Answer out;
-        const Piece* tv = one.piece != nullptr && screen(one) ? one.piece
-                          : screen(*other)                    ? other->piece
-                                                              : nullptr;
-        const double each = figureFor(a);
-        out.words =
-            worded("{} away at the most for every {} of the screen's width: it fills {}° then",
-                   gap(a, each * widthsAway()), gap(a, each), screenAngle);
-        if (tv != nullptr) {
-            out.words += worded("; {} of {}", gap(a, tv->size.width.mm() * widthsAway()), tv->name);
-            out.about = {tv->id};
-        }
-        return out;
-    }
-    if (either(table) && either(seat))
-        return Answer{worded("{}: room for knees, and a cup in reach",
-                             bandSaid(a, band(a, "seat-to-table")))};
-    if (either(hung) && !(hung(one) && hung(*other)))
-        return Answer{worded("{} above what is below it", bandSaid(a, band(a, "art-above")))};
-    if (hung(one) && hung(*other))
-        return Answer{
-            worded("{} between neighbours in a group", bandSaid(a, band(a, "group-gap")))};
-    if (seat(one) && seat(*other))
-        return Answer{worded("{} from front edge to front edge, to talk across",
-                             bandSaid(a, band(a, "conversation")))};
-    return {};
-}
-
-/// "how far should the sofa be from the tv?", "how far apart should pictures hang?"
-std::optional<Answer> howFarShould(Asking& a) {
-    const auto one = thingAhead(a);
-    if (!one)
-        return {};
-    a.in.take({"be", "go", "stand", "sit", "hang", "be hung", "be placed", "be put"});
-    a.in.take({"away"});
-    if (!a.in.take({"from", "to", "above", "over", "in front of", "off", "and"})) {
-        a.end();
-        return apart(a, *one, nullptr);
-    }
-    const auto other = thingAhead(a);
-    if (!other && a.in.take({"the wall", "a wall", "the walls"})) {
-        a.end();
-        if (one->is(Role::rug))
-            return Answer{worded("{} of floor left bare", bandSaid(a, band(a, "rug-border")))};
-        if (one->kind->isSatInTo())
-            return Answer{worded("{} behind a chair that is drawn back",
-                                 bandSaid(a, band(a, "dining-to-wall")))};
-        return {};
-    }
-    if (!other)
-        return {};
-    a.in.take({"be", "go", "hang"});
-    a.end();
-    // What is measured there is told by its own question.
-    if (one->piece != nullptr && other->piece != nullptr)
-        return {};
-    return apart(a, *one, &*other);
-}
-
 /// "how many lights do I need?": by the floor's area, as the rule has it.
 std::optional<Answer> howManyLights(Asking& a) {
     if (!a.in.take({"recessed lights", "can lights", "downlights", "spotlights", "spots",
@@ -492,7 +347,7 @@ std::optional<Answer> howManyLights(Asking& a) {
     if (!a.job.room->closed)
         a.in.failAhead("the room is not closed, so it has no area", "tape the walls all round");
     const double floor = factsOf(*a.job.room).floorArea;
-    const Band each = band(a, "recessed-count");
+    const Band each = bandOf(a, "recessed-count");
     if (!each.low || !each.high || *each.low <= 0)
         return {};
     const auto units = a.job.notation.units;
@@ -504,40 +359,6 @@ std::optional<Answer> howManyLights(Asking& a) {
         worded("{:.0f} to {:.0f} recessed lights, for {} of floor; “light this room evenly” "
                "sets them out",
                least, most, writeArea(floor, units))};
-}
-
-/// "how wide should a walkway be?", "how much room do I need behind a chair?"
-std::optional<Answer> roomWanted(Asking& a) {
-    a.in.take({"should", "do i need", "do we need", "is needed", "should i leave",
-               "should we leave", "must i leave", "do i leave", "must there be", "should there be",
-               "should i allow", "to leave", "need i leave", "does one need", "do you need"});
-    a.in.take({"for", "behind", "around", "round", "in front of", "beside", "at"});
-    a.in.article();
-    if (a.in.take({"walkways", "walkway", "ways", "way through", "way", "passages", "passage",
-                   "path", "paths", "aisle", "walk through", "walk past", "walk", "people to walk",
-                   "traffic"})) {
-        a.in.take({"be", "to be"});
-        a.end();
-        return Answer{worded("A main way {}, a lesser one {}", bandSaid(a, band(a, "walkway-main")),
-                             bandSaid(a, band(a, "walkway-minor")))};
-    }
-    if (a.in.take({"dining chairs", "dining chair", "chairs", "chair", "dining table", "table"})) {
-        a.in.take({"be", "to be"});
-        a.end();
-        return Answer{
-            worded("{} from the table's edge to the wall; {} is the least to draw a chair "
-                   "back, and {} lets someone sit down",
-                   bandSaid(a, band(a, "dining-to-wall")),
-                   gap(a, rule(a, "chair-pull-out").setting("draw").mm()),
-                   gap(a, band(a, "chair-pull-out").low.value_or(0)))};
-    }
-    if (a.in.take({"beds", "bed", "sides of the bed", "side of the bed"})) {
-        a.in.take({"be", "to be"});
-        a.end();
-        return Answer{
-            worded("{} on each side that one gets in by", bandSaid(a, band(a, "walkway-minor")))};
-    }
-    return {};
 }
 
 } // namespace
@@ -555,15 +376,9 @@ const std::vector<Question>& sizingQuestions() {
          "the same of its length",
          "how long should curtains be?"},
         {{"how wide should", "what width should", "what width of", "what width", "how wide must"},
-         [](Asking& a) -> std::optional<Answer> {
-             const std::size_t at = a.in.at();
-             if (auto room = roomWanted(a))
-                 return room;
-             a.in.goTo(at);
-             return howLarge(a, Asks::width);
-         },
+         [](Asking& a) { return howLarge(a, Asks::width); },
          "the same of its width",
-         "how wide should a walkway be?"},
+         "how wide should a rug be?"},
         {{"how deep should", "what depth should", "how deep must"},
          [](Asking& a) { return howLarge(a, Asks::depth); },
          "",
@@ -572,19 +387,10 @@ const std::vector<Question>& sizingQuestions() {
          [](Asking& a) { return howLarge(a, Asks::height); },
          "the same of its height",
          "how high should a nightstand be?"},
-        {{"how far apart should", "how far should", "how close should", "how near should",
-          "how far from each other should"},
-         &howFarShould,
-         "how far things should be from each other",
-         "how far should a sofa be from a coffee table?; how far apart should pictures hang?"},
         {{"how many"},
          &howManyLights,
          "the lights that a room wants, by its floor",
          "how many lights do I need?"},
-        {{"how much room", "how much space", "how much clearance", "how wide should"},
-         &roomWanted,
-         "the room a way, a chair or a bed wants",
-         "how much room do I need behind a chair?"},
     };
     return all;
 }

@@ -1,5 +1,6 @@
 #include "speech/speech.h"
 
+#include "edit/language.h"
 #include "edit/things_said.h"
 #include "judge/say.h"
 #include "measure/text.h"
@@ -10,10 +11,12 @@
 #include "speech/meant_words.h"
 #include "speech/other_words.h"
 #include "speech/questions.h"
+#include "speech/reading.h"
 #include "speech/refused.h"
 #include "speech/shown.h"
 #include "speech/spoken_names.h"
 #include "speech/unheard.h"
+#include "speech/what_if.h"
 
 #include <algorithm>
 #include <iterator>
@@ -34,6 +37,12 @@ void Asking::end() const {
 
 namespace {
 
+std::vector<const std::vector<Question>*> questionTables() {
+    return {&lightQuestions(),  &rugQuestions(),     &measuredQuestions(), &distanceQuestions(),
+            &sizingQuestions(), &adviceQuestions(),  &mendingQuestions(),  &plainQuestions(),
+            &roomQuestions(),   &standingQuestions()};
+}
+
 /// Questions by the most particular beginning first.
 struct Begun {
     std::size_t end = 0;
@@ -42,9 +51,7 @@ struct Begun {
 
 std::vector<Begun> begunHere(WordsReader& in) {
     std::vector<Begun> out;
-    for (const auto* table : {&lightQuestions(), &rugQuestions(), &measuredQuestions(),
-                              &sizingQuestions(), &adviceQuestions(), &mendingQuestions(),
-                              &plainQuestions(), &roomQuestions(), &standingQuestions()})
+    for (const auto* table : questionTables())
         for (const Question& q : *table) {
             std::size_t best = 0;
             for (const std::string_view b : q.begins)
@@ -112,9 +119,6 @@ bool isQuestion(std::string_view text) {
     return false;
 }
 
-namespace {
-
-/// As it was said, and in no other words.
 Result<Spoken> readAsSaid(std::string_view whole, const Project& job, const Listener& to,
                           const Stopped& stopped) {
     Spoken out;
@@ -146,6 +150,23 @@ Result<Spoken> readAsSaid(std::string_view whole, const Project& job, const List
             return p;
         }
         return readSpoken(to.before, job, {to.them, to.surface, {}}, stopped);
+    }
+    if (oneOf({"undo everything", "undo all", "undo it all", "undo all of it"})) {
+        Problem p{"one step is undone at a time", "say: undo; or: start again"};
+        p.column = 1;
+        p.width = static_cast<int>(characterCount(text));
+        return p;
+    }
+    const auto asksWhat = word.substr(0, word.find_last_not_of("? ") + 1);
+    if (word.starts_with("what ") &&
+        (asksWhat == "what did i just do" || asksWhat == "what did i do" ||
+         asksWhat == "what did i just say" || asksWhat == "what did i say" ||
+         asksWhat == "what have i just done" || asksWhat == "what did we just do")) {
+        out.is = Spoken::Is::answer;
+        out.answer.words =
+            to.before.empty() ? worded("Nothing was said yet") : worded("You said: {}", to.before);
+        out.said.preview = out.answer.words;
+        return out;
     }
     if (auto shown = shownFor(text, job)) {
         out.is = Spoken::Is::answer;
@@ -191,15 +212,7 @@ Result<Spoken> readAsSaid(std::string_view whole, const Project& job, const List
     return out;
 }
 
-} // namespace
-
 namespace {
-
-/// So many sentences one line may hold.
-constexpr int sentences = 3;
-
-Result<Spoken> readInParts(std::string_view, const Project&, const Listener&, const Stopped&,
-                           int most);
 
 /// "a lamp on each one", of several that were spoken of: one for each of them; empty for all else.
 std::string oneForEach(const std::string& line, const Project& job, const std::vector<int>& them) {
@@ -244,7 +257,7 @@ std::optional<Spoken> oneAfterTheOther(const std::pair<std::string, std::string>
     const auto standsFree = [&](const Result<Spoken>& s) {
         return std::any_of(s->said.edit.acts.begin(), s->said.edit.acts.end(), [&](const Act& a) {
             const auto* put = std::get_if<PutPiece>(&a);
-            return put != nullptr && put->piece.ties.empty() &&
+            return put != nullptr && put->piece.ties.empty() && !put->piece.on.isCarried() &&
                    between->project->scheme().byId(put->piece.id) == nullptr;
         });
     };
@@ -272,6 +285,16 @@ std::optional<Spoken> oneAfterTheOther(const std::pair<std::string, std::string>
         return {};
     Said& all = first->said;
     Said& then = second->said;
+    // "two armchairs" for one: both are what is spoken of.
+    if (then.them.size() == 1 && all.them.size() == 1 && next.starts_with("another ")) {
+        const Piece* one = between->project->scheme().byId(all.them.front());
+        const auto added =
+            std::find_if(then.edit.acts.begin(), then.edit.acts.end(),
+                         [](const Act& a) { return std::holds_alternative<PutPiece>(a); });
+        if (one != nullptr && added != then.edit.acts.end() &&
+            std::get<PutPiece>(*added).piece.kind == one->kind)
+            then.them.insert(then.them.begin(), one->id);
+    }
     all.edit.words += ", then " + then.edit.words;
     std::move(then.edit.acts.begin(), then.edit.acts.end(), std::back_inserter(all.edit.acts));
     std::move(then.edit.notices.begin(), then.edit.notices.end(),
@@ -283,7 +306,8 @@ std::optional<Spoken> oneAfterTheOther(const std::pair<std::string, std::string>
 
 /// The line with the names of what was spoken of last, likeliest first.
 std::vector<std::string> ofWhatWasSpoken(std::string_view text, const Project& job,
-                                         const std::vector<int>& them) {
+                                         const Listener& to) {
+    const std::vector<int>& them = to.them;
     std::vector<std::string> out;
     const auto add = [&](std::vector<std::string> lines) {
         std::move(lines.begin(), lines.end(), std::back_inserter(out));
@@ -294,6 +318,12 @@ std::vector<std::string> ofWhatWasSpoken(std::string_view text, const Project& j
     }
     if (auto other = insteadOfThose(text, job, them); !other.empty())
         out.push_back(std::move(other));
+    // As large as the one there is.
+    for (auto more : {onTheOtherSide(text, job, to), madeSeveral(text, job, them)})
+        if (!more.empty()) {
+            add(asMeant(more, job));
+            out.push_back(std::move(more));
+        }
     if (const auto more = anotherOfThose(text, job, them); !more.empty()) {
         add(asMeant(more, job)); // as large as the one there is, first
         out.push_back(more);
@@ -302,9 +332,14 @@ std::vector<std::string> ofWhatWasSpoken(std::string_view text, const Project& j
     return out;
 }
 
-/// As it was said, in other words, or as so many sentences.
+} // namespace
+
 Result<Spoken> readInParts(std::string_view text, const Project& job, const Listener& to,
                            const Stopped& stopped, int most) {
+    if (isText(text) && text.size() <= 300)
+        for (const auto& line : meantFirst(text, job))
+            if (auto meant = readAsSaid(line, job, to, stopped))
+                return meant;
     auto said = readAsSaid(text, job, to, stopped);
     if (said || !isText(text) || (stopped && stopped()))
         return said;
@@ -317,7 +352,7 @@ Result<Spoken> readInParts(std::string_view text, const Project& job, const List
     auto wordings = ofThings ? asMeant(text, job) : inOtherWords(text, job, most == sentences);
     if (auto each = oneForEach(std::string(trimmed(text)), job, to.them); !each.empty())
         wordings.push_back(std::move(each));
-    auto spoken = ofWhatWasSpoken(text, job, to.them);
+    auto spoken = ofWhatWasSpoken(text, job, to);
     wordings.insert(wordings.begin(), spoken.begin(), spoken.end());
     const std::size_t ofThem = wordings.size();
     const auto meanThem = [&](std::string_view line) {
@@ -367,148 +402,6 @@ Result<Spoken> readInParts(std::string_view text, const Project& job, const List
     return said;
 }
 
-} // namespace
-
-namespace {
-
-/// "a sofa in navy velvet against wall A" as "a navy velvet sofa against wall A"; empty for what
-/// tells no looks so.
-std::string looksPutFirst(std::string_view text, const Project& job) {
-    static const std::regex words(
-        "((?:(?:put|place|hang|add|set|stand|have) )?(?:an?|one|two|three|four|a pair of|another) )"
-        "([a-z -]+?),? in ((?:[a-z-]+ ){0,3}?[a-z-]+?)((?:,? "
-        "(?:on|against|in|at|under|by|near|next|"
-        "beside|between|behind|over|above|facing|opposite|along|around|to|for) .*)?)",
-        std::regex::icase | std::regex::optimize);
-    constexpr std::size_t longest = 200;
-    const std::string line(trimmed(text));
-    std::smatch found;
-    if (line.size() > longest || !std::regex_match(line, found, words))
-        return {};
-    const auto plain = looksSaid("a " + found[3].str() + " " + found[2].str());
-    if (!plain || foldCase(plain->plain) != "a " + foldCase(found[2].str()) ||
-        !job.library.kit->byWord(found[2].str()))
-        return {};
-    return found[1].str() + found[3].str() + " " + found[2].str() + found[4].str();
-}
-
-/// "sofa in navy velvet", of one that is there: its colour, and told that cloth is not drawn.
-/// Nothing for what tells no colour so.
-std::optional<Result<Spoken>> inItsLooks(std::string_view text, const Project& job,
-                                         const Listener& to, const Stopped& stopped) {
-    static const std::regex words(
-        "(?:make |have |do |change |cover |upholster |reupholster )?(?:the |my )?([a-z0-9 -]+?),? "
-        "(?:in|to) (?:an? )?([a-z][a-z -]*)",
-        std::regex::icase | std::regex::optimize);
-    constexpr std::size_t longest = 100;
-    const std::string line(trimmed(text));
-    std::smatch found;
-    if (line.size() > longest || !std::regex_match(line, found, words))
-        return {};
-    const Piece* piece = pieceNamed(found[1], job);
-    const auto looks = piece != nullptr ? looksSaid("a " + found[2].str() + " x") : std::nullopt;
-    if (!looks || !looks->colour || looks->plain != "a x" || looks->made.empty())
-        return {};
-    auto said = readAsSaid("colour " + piece->name + " " + looks->colourWords, job, to, stopped);
-    if (!said)
-        return {};
-    LooksSaid left = *looks;
-    left.colourWords.clear();
-    tellLooks(left, *said);
-    return said;
-}
-
-/// "replace the coffee table by a large ottoman": without how that looks, which is told. Nothing
-/// where that is refused too.
-std::optional<Result<Spoken>> withLooksWithin(std::string_view text, const Project& job,
-                                              const Listener& to, const Stopped& stopped) {
-    static const std::regex one("\\b(?:an?|one|two|three|four|some) ",
-                                std::regex::icase | std::regex::optimize);
-    constexpr std::size_t longest = 200;
-    const std::string line(trimmed(text));
-    if (line.size() > longest)
-        return {};
-    for (auto at = std::sregex_iterator(line.begin(), line.end(), one);
-         at != std::sregex_iterator(); ++at) {
-        const auto from = static_cast<std::size_t>(at->position());
-        const auto looks = from > 0 ? looksSaid(line.substr(from)) : std::nullopt;
-        if (!looks)
-            continue;
-        auto said = readInParts(line.substr(0, from) + looks->plain, job, to, stopped, sentences);
-        if (!said || said->is != Spoken::Is::edit)
-            continue;
-        if (!wearLooks(*looks, job, *said))
-            tellLooks(*looks, *said);
-        return said;
-    }
-    return {};
-}
-
-/// "a big leather sofa under the window": without how it looks, which is told. Nothing for a line
-/// that says nothing of it, or doesn't add something; what stands against the plain one is told of
-/// it.
-std::optional<Result<Spoken>> withItsLooks(std::string_view text, const Project& job,
-                                           const Listener& to, const Stopped& stopped) {
-    const auto looks = looksSaid(text, &job);
-    if (!looks) {
-        if (auto own = inItsLooks(text, job, to, stopped))
-            return own;
-        // "a sofa in navy velvet against wall A"
-        const auto first = looksPutFirst(text, job);
-        auto said = first.empty() ? std::nullopt : withItsLooks(first, job, to, stopped);
-        return said && *said ? std::move(said) : withLooksWithin(text, job, to, stopped);
-    }
-    auto said = readInParts(looks->plain, job, to, stopped, sentences);
-    if (said)
-        return wearLooks(*looks, job, *said) ? std::optional(std::move(said)) : std::nullopt;
-    Problem why = said.problem();
-    if (!asksFirst(why))
-        return {};
-    // Where it stands in what was typed.
-    const auto before = characterCount(text.substr(0, looks->at));
-    const auto left = static_cast<int>(characterCount(text.substr(looks->at, looks->bytes)));
-    if (why.column > static_cast<int>(before))
-        why.column += left;
-    else if (why.column + why.width > static_cast<int>(before))
-        why.width += left;
-    return Result<Spoken>(std::move(why));
-}
-
-/// "a punchbag 40 x 40 x 120 in the corner": a plain piece of that size, which is told; without a
-/// size it is asked for. Nothing for a line that adds nothing the kit doesn't know.
-std::optional<Result<Spoken>> asPlainPiece(std::string_view text, const Project& job,
-                                           const Listener& to, const Stopped& stopped) {
-    const auto thing = isQuestion(text) ? std::nullopt : unheardOf(trimmed(text), job);
-    if (!thing)
-        return {};
-    const auto begins = static_cast<std::size_t>(trimmed(text).data() - text.data());
-    const auto point = [&](Problem p) {
-        p.column = static_cast<int>(characterCount(text.substr(0, begins + thing->at))) + 1;
-        p.width = static_cast<int>(characterCount(trimmed(text).substr(thing->at, thing->bytes)));
-        return Result<Spoken>(std::move(p));
-    };
-    if (!thing->sized.empty()) {
-        if (isBuiltIn(thing->noun))
-            return point(
-                {worded("“{}” is built into the room, and the line furnishes it", thing->noun),
-                 "write it in the room's tape notes, or say its size to draw a plain piece"});
-        return point({worded("the kit has no “{}”", thing->noun),
-                      worded("say its size, and it is drawn as a plain piece: {}", thing->sized)});
-    }
-    auto said = readInParts(thing->plain, job, to, stopped, sentences);
-    if (!said)
-        return point(said.problem());
-    if (said->is != Spoken::Is::edit)
-        return {};
-    auto words =
-        worded("the kit has no “{}”: it is drawn as a plain piece of that size", thing->noun);
-    said->said.preview += "; " + words;
-    said->said.edit.notices.push_back(std::move(words));
-    return said;
-}
-
-} // namespace
-
 Result<Spoken> readSpoken(std::string_view text, const Project& job, const Listener& heard,
                           const Stopped& stopped) {
     // What was spoken of may be gone since: undone, or taken out.
@@ -519,6 +412,33 @@ Result<Spoken> readSpoken(std::string_view text, const Project& job, const Liste
         Spoken back;
         back.is = Spoken::Is::undo;
         return back;
+    }
+    if (const auto supposing = isText(text) ? supposed(text) : std::vector<std::string>();
+        !supposing.empty()) {
+        std::optional<Problem> why;
+        for (const auto& line : supposing) {
+            auto said = readSpoken(line, job, to, stopped);
+            if (said && said->is == Spoken::Is::edit && !said->said.edit.acts.empty())
+                return whatWouldCome(job, std::move(said->said));
+            if (!why && !said)
+                why = said.problem();
+        }
+        if (why) {
+            why->column = 1;
+            why->width = static_cast<int>(characterCount(text));
+            return *why;
+        }
+    }
+    // "hm, turn it round": what only begins a line, where no piece is called so.
+    if (const auto opens = isText(text) ? openingWords(text) : 0;
+        opens > 0 && !WordsReader(text, job).nameAhead()) {
+        auto said = readSpoken(text.substr(opens), job, to, stopped);
+        if (!said && said.problem().column > 0) {
+            Problem p = said.problem();
+            p.column += static_cast<int>(characterCount(text.substr(0, opens)));
+            return p;
+        }
+        return said;
     }
     auto said = readInParts(text, job, to, stopped, sentences);
     if (!said && isText(text) && !asksFirst(said.problem()) && !(stopped && stopped()))
@@ -541,9 +461,7 @@ Result<Spoken> readSpoken(std::string_view text, const Project& job, const Liste
 
 std::vector<QuestionHelp> questionHelp() {
     std::vector<QuestionHelp> out;
-    for (const auto* table : {&lightQuestions(), &rugQuestions(), &measuredQuestions(),
-                              &sizingQuestions(), &adviceQuestions(), &mendingQuestions(),
-                              &plainQuestions(), &roomQuestions(), &standingQuestions()})
+    for (const auto* table : questionTables())
         for (const Question& q : *table)
             out.push_back({q.says, q.example});
     return out;

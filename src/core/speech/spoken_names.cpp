@@ -1,6 +1,9 @@
 #include "speech/spoken_names.h"
 
 #include "measure/text.h"
+#include "speech/meant_words.h"
+
+#include <fmt/format.h>
 
 #include <algorithm>
 #include <regex>
@@ -41,7 +44,67 @@ std::vector<std::string> namesOf(const std::vector<int>& ids, const Project& job
     return names;
 }
 
+/// The piece one is beside or on; null for none.
+const Piece* besideWhat(const Piece& p, const Project& job) {
+    if (p.on.isCarried())
+        return job.scheme().byId(p.on.piece);
+    for (const Tie& t : p.ties)
+        if (t.of.is == Target::Is::piece && t.kind != Tie::Kind::inLineWith)
+            return job.scheme().byId(t.of.piece);
+    return nullptr;
+}
+
 } // namespace
+
+std::string onTheOtherSide(std::string_view text, const Project& job, const Listener& to) {
+    static const std::regex words(
+        "(?:(?:and|then|now|also|please|put|place|add|hang|do|have|with) )*(?:(?:the )?same(?: "
+        "(?:again|thing|one))?|another(?: one)?|one(?: more)?|one like it|ditto|a second(?: "
+        "one)?) (?:on|at|to|for) (?:the |its )?(?:(left|right)(?:[- ]hand)?|(?:other|opposite|far)"
+        ")(?: (side|end|corner))?",
+        std::regex::icase | std::regex::optimize);
+    static const std::regex sides("\\b(left|right)\\b", std::regex::icase);
+    const std::string line(trimmed(text));
+    std::smatch found;
+    if (line.size() > longestLine || to.them.size() != 1 || !std::regex_match(line, found, words))
+        return {};
+    const Piece* one = job.scheme().byId(to.them.front());
+    const Piece* of = one != nullptr ? besideWhat(*one, job) : nullptr;
+    if (of == nullptr)
+        return {};
+    const std::string on = one->on.isCarried() ? "on the {} end of" : "{} of";
+    std::string side = found[1].matched ? foldCase(found[1].str()) : std::string();
+    // The side the first was said to be on, turned about.
+    if (std::smatch first; side.empty() && std::regex_search(to.before, first, sides))
+        side = foldCase(first[1].str()) == "left" ? "right" : "left";
+    if (side.empty())
+        return one->on.isCarried()
+                   ? std::string()
+                   : fmt::format("another {} on the other side of {}", one->name, of->name);
+    return fmt::format("another {} {} {}", one->name, fmt::format(fmt::runtime(on), side),
+                       of->name);
+}
+
+std::string madeSeveral(std::string_view text, const Project& job, const std::vector<int>& ids) {
+    static const std::regex words(
+        "(?:(?:no|actually|and|then|oh),? )*(?:make|have) (?:it|that|this|the [a-z -]+?) (?:into )?"
+        "(a pair|two|three|2|3)(?: (?:of (?:them|those|it)|([a-z -]+?)))?"
+        "(?:,? (?:side by side|next to each other|in a row|beside each other))?",
+        std::regex::icase | std::regex::optimize);
+    const std::string line(trimmed(text));
+    std::smatch found;
+    if (line.size() > longestLine || ids.size() != 1 || !std::regex_match(line, found, words))
+        return {};
+    const Piece* one = job.scheme().byId(ids.front());
+    if (one == nullptr || one->isGroup() ||
+        (found[2].matched && !isCalled(*one, plainWord(found[2].str()), job)))
+        return {};
+    const auto beside = fmt::format("another {0} right of {0}", one->name);
+    const auto count = foldCase(found[1].str());
+    return count == "three" || count == "3"
+               ? fmt::format("{}; then another {} left of {}", beside, one->name, one->name)
+               : beside;
+}
 
 std::string theirNames(std::string_view text, const Project& job, const std::vector<int>& ids) {
     static const std::regex several("\\b(?:them both|both of them|all of them|the two of them|them|"
@@ -125,7 +188,8 @@ std::string anotherOfThose(std::string_view text, const Project& job, const std:
 std::string insteadOfThose(std::string_view text, const Project& job, const std::vector<int>& ids) {
     static const std::regex words(
         "(?:(?:try|use|put|place|add|have|hang|get|how about|what about|with|"
-        "let's have|i want|make it|make that|do) )?(.+?),? instead[.!?]*",
+        "let's have|i want|make it|make that|do) )?(.+?),? instead"
+        "(?: of (?:the two|both|them|it|these|those|that|all of them|the pair))?[.!?]*",
         std::regex::icase | std::regex::optimize);
     static const std::regex opens("^(?:an?|one|the|some) ", std::regex::icase);
     const std::string line(trimmed(text));
@@ -135,6 +199,42 @@ std::string insteadOfThose(std::string_view text, const Project& job, const std:
         !std::regex_match(line, found, words))
         return {};
     const std::string thing = found[1];
+    // "a round mirror instead", where there is a mirror: of that, whatever was spoken of last.
+    const KindPtr noun = nounIn(thing, job);
+    const auto serves = [&](const Piece& p) {
+        return p.kind == noun || (noun->role != Role::none && p.kind->role == noun->role &&
+                                  p.kind->family == noun->family);
+    };
+    const bool ofThem = noun && std::any_of(ids.begin(), ids.end(), [&](int id) {
+                            const Piece& p = *job.scheme().byId(id);
+                            return serves(p) || p.kind->family == noun->family ||
+                                   (p.kind->hangs() && noun->hangs());
+                        });
+    if (noun && std::none_of(ids.begin(), ids.end(),
+                             [&](int id) { return serves(*job.scheme().byId(id)); })) {
+        std::vector<const Piece*> there;
+        for (const Piece& p : job.scheme().pieces)
+            if (serves(p))
+                there.push_back(&p);
+        static const std::regex placed(
+            " (?:on|in|at|under|over|above|by|beside|against|next to|near|between|behind|in front "
+            "of|opposite|left of|right of) ",
+            std::regex::icase | std::regex::optimize);
+        if (there.size() == 1)
+            return std::regex_search(thing, placed) && there.front()->kind == noun
+                       ? "move " + there.front()->name +
+                             std::regex_replace(thing,
+                                                std::regex("^(?:an? |the |my )?.*?(?= (?:on|in|"
+                                                           "at|under|over|above|by|beside|"
+                                                           "against|next|near|between|behind|"
+                                                           "opposite|left|right) )",
+                                                           std::regex::icase),
+                                                "", std::regex_constants::format_first_only)
+                       : "replace " + there.front()->name + " by a " +
+                             std::regex_replace(thing, opens, "");
+    }
+    if (noun && !names.empty() && !ofThem)
+        return {};
     if (names.empty())
         return line.substr(0, static_cast<std::size_t>(found.position(1))) + thing;
     if (names.size() == 1)

@@ -1,5 +1,6 @@
 #pragma once
 
+#include "edit/line.h"
 #include "project/project.h"
 
 #include <string>
@@ -25,8 +26,17 @@ namespace mezzet {
 [[nodiscard]] std::string anotherOfThose(std::string_view line, const Project&,
                                          const std::vector<int>& them);
 
-/// "a round one instead", "two sconces instead": in place of what was spoken of; empty where it says
-/// nothing so. Without anything spoken of it is only added.
+/// "and the same on the right", "another at the other end": one more of what was spoken of, on the
+/// other side of what it is beside or on; empty where it says nothing so.
+[[nodiscard]] std::string onTheOtherSide(std::string_view line, const Project&, const Listener&);
+
+/// "make that two", "make it a pair": one more beside what was spoken of, or one on each side for
+/// three; empty where it says nothing so.
+[[nodiscard]] std::string madeSeveral(std::string_view line, const Project&,
+                                      const std::vector<int>& them);
+
+/// "a round one instead", "two sconces instead": in place of what was spoken of; empty where it
+/// says nothing so. Without anything spoken of it is only added.
 [[nodiscard]] std::string insteadOfThose(std::string_view line, const Project&,
                                          const std::vector<int>& them);
 

@@ -133,6 +133,127 @@ std::optional<Answer> whatIsNear(Asking& a) {
     return out;
 }
 
+/// The floor straight before a thing, as wide as it is, so far out; none where it is in no plan.
+std::optional<Shape> floorBefore(const Target& t, const Scene& scene, Length far) {
+    Vec2 from;
+    Vec2 to;
+    Vec2 out;
+    if (t.is == Is::piece && scene.pieceById(t.piece)->on.isFloor()) {
+        const Placed* there = scene.fromAbove(t.piece);
+        if (there == nullptr)
+            return {};
+        const Size& size = scene.pieceById(t.piece)->size;
+        out = there->pose.front();
+        const Vec2 edge = there->pose.at + out * (size.depth.mm() / 2);
+        const Vec2 half = there->pose.right() * (size.width.mm() / 2);
+        from = edge - half;
+        to = edge + half;
+    } else {
+        const auto wall = wallOf(t, scene);
+        const auto box = wall && t.is != Is::wall ? boxOn(t, *wall, scene) : std::nullopt;
+        if (!box)
+            return {};
+        const Wall& w = scene.room->walls[static_cast<std::size_t>(*wall)];
+        from = w.start + w.along() * box->low.x;
+        to = w.start + w.along() * box->high.x;
+        out = w.inward();
+    }
+    const std::array<Vec2, 4> corners{from, to, to + out * far.mm(), from + out * far.mm()};
+    return convexPolygon(corners);
+}
+
+/// "what is in front of the radiator?", "is anything blocking the door?", "is the window blocked?":
+/// what stands straight before it, the nearest first.
+std::optional<Answer> whatIsBefore(Asking& a) {
+    a.in.article();
+    const std::size_t at = a.in.at();
+    const Target t = a.in.target();
+    const std::size_t end = a.in.at();
+    if (const auto began = a.in.since(0); began.starts_with("is the") || began.starts_with("are "))
+        if (!a.in.take({"blocked", "obstructed", "covered", "hidden", "in the way", "free", "clear",
+                        "blocked by anything", "blocked by something"}))
+            return {};
+    a.end();
+    const Length far =
+        isMetric(a.job.notation.units) ? Length::centimetres(120) : Length::inches(48);
+    const auto strip = floorBefore(t, *a.scene, far);
+    const auto own = outlineOf(t, *a.scene);
+    if (!strip || !own)
+        a.in.fail(at, std::max<std::size_t>(end - at, 1), "nothing can stand before that",
+                  "name a door, a window, what is built in, or what stands on the floor");
+    struct Before {
+        Gap gap;
+        const Piece* piece;
+    };
+    std::vector<Before> all;
+    const FloorView floor(*a.scene);
+    for (std::size_t i = 0; i < floor.placed.size(); ++i) {
+        const Piece& p = floor.piece(i);
+        if ((t.is == Is::piece && p.id == t.piece) || p.kind->flat() || !p.on.isFloor() ||
+            gapBetween(*strip, floor.placed[i].shape).depth <= quiet)
+            continue;
+        all.push_back({gapBetween(*own, floor.placed[i].shape), &p});
+    }
+    std::stable_sort(all.begin(), all.end(),
+                     [](const Before& x, const Before& y) { return x.gap.apart < y.gap.apart; });
+    Answer out;
+    const auto name = spoken(t, a.wording());
+    if (t.is == Is::piece)
+        out.about = {t.piece};
+    if (all.empty()) {
+        out.words =
+            worded("Nothing stands before {} within {}", name, writeGap(far, a.job.notation));
+        return out;
+    }
+    std::vector<std::string> parts;
+    for (const Before& b : all) {
+        const auto gap = writeGap(b.gap.apart, a.job.notation);
+        parts.push_back(worded("{} {} off", b.piece->name, gap));
+        out.about.push_back(b.piece->id);
+        out.marks.push_back({theFloor(), b.gap.onFirst, b.gap.onSecond, gap});
+    }
+    out.words = worded("Before {}: {}", name, listed(parts));
+    return out;
+}
+
+/// "what is over the crib?", "is anything above the sofa?": what hangs on the wall behind it and
+/// under the ceiling, over its own width.
+std::optional<Answer> whatIsOver(Asking& a) {
+    a.in.article();
+    const Target t = a.in.target();
+    a.end();
+    const auto wall = wallOf(t, *a.scene);
+    Box box;
+    if (const auto own = wall ? boxOn(t, *wall, *a.scene) : std::nullopt)
+        box = *own;
+    const Placed* own = t.is == Is::piece ? a.scene->fromAbove(t.piece) : nullptr;
+    Answer out;
+    if (t.is == Is::piece)
+        out.about = {t.piece};
+    std::vector<std::string> names;
+    for (const Piece& p : a.job.scheme().pieces) {
+        if ((t.is == Is::piece && p.id == t.piece) || p.isGroup())
+            continue;
+        bool over = false;
+        if (wall && p.onWall() && !box.empty() && p.wall() == *wall) {
+            const auto its = boxOn(pieceTarget(p.id), *wall, *a.scene);
+            over = its && its->low.x < box.high.x && its->high.x > box.low.x &&
+                   its->centre().y > box.centre().y;
+        } else if (p.kind->underCeiling() && own != nullptr) {
+            const Placed* there = a.scene->inPlan(p.id);
+            over = there != nullptr && gapBetween(there->shape, own->shape).apart <= quiet;
+        }
+        if (over) {
+            names.push_back(p.name);
+            out.about.push_back(p.id);
+        }
+    }
+    const auto name = spoken(t, a.wording());
+    out.words = names.empty() ? worded("Nothing hangs over {}", name)
+                              : worded("Over {}: {}", name, listed(names));
+    return out;
+}
+
 /// "how wide is the walkway?": what the ways through the room come to at their narrowest.
 std::optional<Answer> howWideIsTheWay(Asking& a) {
     a.in.take({"in here", "in the room", "through the room", "through", "here"});
@@ -160,6 +281,32 @@ std::optional<Answer> howWideIsTheWay(Asking& a) {
     if (worst->piece != 0)
         out.about.push_back(worst->piece);
     out.marks.push_back({theFloor(), worst->at[0], worst->at[1], ""});
+    return out;
+}
+
+/// "what has to be fixed to the wall?": what stands and is cautioned of when it is placed.
+std::optional<Answer> whatIsFixed(Asking& a) {
+    a.in.take({"to the wall", "to a wall", "to walls", "to the walls", "over", "down", "back",
+               "against tipping"});
+    a.end();
+    Answer out;
+    std::vector<std::pair<std::string, std::vector<std::string>>> all;
+    for (const Piece& p : a.job.scheme().pieces) {
+        if (!p.on.isFloor() || p.kind->caution.empty() || p.kind->family != Family::storage)
+            continue;
+        const auto same = std::find_if(all.begin(), all.end(),
+                                       [&](const auto& c) { return c.first == p.kind->caution; });
+        if (same == all.end())
+            all.push_back({p.kind->caution, {p.name}});
+        else
+            same->second.push_back(p.name);
+        out.about.push_back(p.id);
+    }
+    for (const auto& [caution, names] : all)
+        out.words += (out.words.empty() ? "" : " ") +
+                     worded("{}: {}", listed(names), std::string(told(caution)));
+    if (all.empty())
+        out.words = worded("Nothing that stands here asks for it");
     return out;
 }
 
@@ -283,6 +430,62 @@ const std::vector<Question>& standingQuestions() {
          &whatIsNear,
          "what stands within a stride or two of a thing",
          "what is near door 1?"},
+        {{"what is in front of",
+          "what's in front of",
+          "what stands in front of",
+          "what is before",
+          "what is blocking",
+          "what's blocking",
+          "what blocks",
+          "is anything in front of",
+          "is anything blocking",
+          "is something blocking",
+          "is something in front of",
+          "does anything block",
+          "is there anything in front of",
+          "is there anything blocking",
+          "does anything stand in front of",
+          "is anything before",
+          "is anything in the way of",
+          "does anything cover",
+          "is anything covering",
+          "is the",
+          "is my"},
+         &whatIsBefore,
+         "what stands before a thing, and how far off",
+         "what is in front of window 1?; is anything blocking door 1?; is the radiator blocked?"},
+        {{"what has to be fixed",
+          "what must be fixed",
+          "what needs to be fixed",
+          "what should be fixed",
+          "what needs fixing to",
+          "which pieces have to be fixed",
+          "which pieces need to be fixed",
+          "which pieces must be fixed",
+          "which pieces need fixing",
+          "which pieces should be fixed",
+          "what has to be secured",
+          "what needs securing",
+          "what needs to be secured",
+          "which pieces need to be secured",
+          "what has to be anchored",
+          "what needs anchoring",
+          "what needs to be anchored",
+          "which pieces need to be anchored",
+          "what can tip",
+          "what could tip",
+          "what might tip",
+          "which pieces can tip",
+          "which pieces could tip"},
+         &whatIsFixed,
+         "what stands and must be fixed to the wall",
+         "what has to be fixed to the wall?"},
+        {{"what is over", "what is above", "what hangs over", "what hangs above", "what's over",
+          "what's above", "is anything over", "is anything above", "is there anything over",
+          "is there anything above", "does anything hang over", "does anything hang above"},
+         &whatIsOver,
+         "what hangs over a thing",
+         "what is over sofa?"},
         {{"how wide is the walkway", "how wide are the walkways", "how wide is the way through",
           "how wide are the ways"},
          &howWideIsTheWay,

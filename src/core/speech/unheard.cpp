@@ -3,6 +3,7 @@
 #include "edit/verb.h"
 #include "measure/length.h"
 #include "measure/text.h"
+#include "speech/looks.h"
 #include "speech/meant_words.h"
 #include "speech/vocabulary.h"
 
@@ -29,6 +30,20 @@ bool isSmallWord(std::string_view w) {
           "into", "nothing", "everything", "something", "anything", "one", "ones", "should", "must",
           "can", "will", "would", "could", "goes", "go"})
         if (w == small)
+            return true;
+    return false;
+}
+
+/// Which of several is meant, or how many: no name of a new one.
+bool tellsWhichOne(std::string_view w) {
+    for (const std::string_view which :
+         {"left",   "right",  "top",     "bottom", "upper", "lower",   "middle",   "first",
+          "second", "third",  "fourth",  "last",   "other", "nearest", "farthest", "two",
+          "three",  "four",   "five",    "six",    "seven", "eight",   "nine",     "ten",
+          "pair",   "few",    "several", "some",   "large", "small",   "big",      "little",
+          "wide",   "narrow", "tall",    "short",  "long",  "deep",    "low",      "high",
+          "front",  "back",   "old",     "new",    "extra", "another", "whole",    "half"})
+        if (w == which)
             return true;
     return false;
 }
@@ -99,8 +114,12 @@ bool isUnheardWord(std::string_view word, const Project& job) {
     return !isNearly(word, vocabulary(job));
 }
 
-std::optional<UnheardOf> unheardOf(std::string_view line, const Project& job) {
-    constexpr std::size_t longest = 200;
+namespace {
+
+constexpr std::size_t longest = 200;
+
+/// A line that adds a thing: a verb, an article, the noun, its sizes, and where it goes.
+const std::regex& addsAThing() {
     static const std::regex words(
         "((?:(?:put|place|hang|add|set|stand|have|fit|mount|stick|draw) )?(?:up |in )?)((?:an?|one|"
         "my|our|some) )?([a-z][a-z-]*(?: [a-z][a-z-]*){0,2}?)((?:,? )[0-9][^,a-z]*(?: ?(?:cm|mm|m|"
@@ -109,8 +128,50 @@ std::optional<UnheardOf> unheardOf(std::string_view line, const Project& job) {
         "along|by|near|beside|next|between|behind|before|opposite|at|left|right|facing|around|"
         "from|with|centred|centered)\\b.*)?",
         std::regex::icase | std::regex::optimize);
+    return words;
+}
+
+} // namespace
+
+std::optional<NamedKind> kindNamedMore(std::string_view line, const Project& job) {
     std::match_results<std::string_view::const_iterator> found;
-    if (line.size() > longest || !std::regex_match(line.begin(), line.end(), found, words))
+    if (line.size() > longest || !std::regex_match(line.begin(), line.end(), found, addsAThing()))
+        return {};
+    const std::string noun = foldCase(found[3].str());
+    const auto all = wordsOf(noun);
+    const auto& kit = *job.library.kit;
+    NamedKind out;
+    for (std::size_t i = 1; i < all.size() && !out.kind; ++i)
+        if (auto k = kit.byWord(noun.substr(all[i].at))) {
+            out.kind = std::move(k);
+            out.told = std::string(trimmed(noun.substr(0, all[i].at)));
+            out.at = static_cast<std::size_t>(found.position(3));
+            out.bytes = out.told.size();
+        }
+    // Several of them are not called the same.
+    const bool several =
+        out.kind && !noun.ends_with("ss") && noun.ends_with("s") && !out.kind->name.ends_with("s");
+    if (!out.kind || several || out.kind->role == Role::group)
+        return {};
+    const auto known = vocabulary(job);
+    for (const WordAt& w : wordsOf(out.told)) {
+        const auto word = out.told.substr(w.at, w.size);
+        // A word of the line that is spelt right tells which one it is; one nearly so is a slip.
+        if (isSmallWord(word) || tellsWhichOne(word) || kit.byWord(word) || isLikeAVerb(word) ||
+            looksSaid("a " + word + " x") || (!isUnheardWord(word, job) && known.count(word) == 0))
+            return {};
+    }
+    const auto rest = found[5].str();
+    out.plain = fmt::format("{}{}{} called {}{}{}", line.substr(0, out.at),
+                            noun.substr(out.told.size() + 1), found[4].str(),
+                            job.scheme().freeName(capital(noun)),
+                            rest.empty() || rest.starts_with(",") ? "" : ",", rest);
+    return out;
+}
+
+std::optional<UnheardOf> unheardOf(std::string_view line, const Project& job) {
+    std::match_results<std::string_view::const_iterator> found;
+    if (line.size() > longest || !std::regex_match(line.begin(), line.end(), found, addsAThing()))
         return {};
     UnheardOf out;
     out.noun = foldCase(found[3].str());

@@ -1,0 +1,78 @@
+#include "speech/asked_of.h"
+
+#include "edit/words_reader.h"
+#include "measure/text.h"
+#include "measure/texts.h"
+
+#include <cmath>
+#include <numbers>
+
+namespace mezzet {
+
+std::string lengthSaid(const Asking& a, double mm) {
+    return writeGap(Length::millimetres(mm), a.job.notation);
+}
+std::string rangeSaid(const Asking& a, double low, double high) {
+    return worded("{} to {}", lengthSaid(a, low), lengthSaid(a, high));
+}
+const Rule& ruleOf(const Asking& a, std::string_view id) {
+    const Rule* r = a.job.library.book->byId(id);
+    if (r == nullptr)
+        throw LineFault{Problem{"the rule book says nothing of that", ""}};
+    return *r;
+}
+Band bandOf(const Asking& a, std::string_view id) {
+    return a.job.judgement.bandOf(ruleOf(a, id));
+}
+std::string bandSaid(const Asking& a, const Band& b) {
+    return b.low && b.high ? rangeSaid(a, *b.low, *b.high)
+           : b.low         ? worded("{} or more", lengthSaid(a, *b.low))
+                           : worded("{} at most", lengthSaid(a, b.high.value_or(0)));
+}
+
+std::optional<AskedOf> thingAhead(Asking& a) {
+    const std::size_t at = a.in.at();
+    a.in.article();
+    AskedOf out;
+    const std::size_t name = a.in.at();
+    try {
+        if (const int id = a.in.piece(); id != 0) {
+            out.piece = a.scene->pieceById(id);
+            out.kind = out.piece->kind;
+            return out;
+        }
+    } catch (const LineFault&) {
+        // several of them: what is said holds of each
+        a.in.goTo(name);
+    }
+    for (const auto& [word, kind] : {std::pair{"curtain rod", "curtains"},
+                                     {"rod", "curtains"},
+                                     {"pole", "curtains"},
+                                     {"curtain pole", "curtains"},
+                                     {"curtain rail", "curtains"},
+                                     {"art", "picture"},
+                                     {"artwork", "picture"}})
+        if (!out.kind && a.in.take({word}))
+            out.kind = a.job.library.kit->byWord(kind);
+    if (!out.kind)
+        out.kind = a.in.kind();
+    if (!out.kind) {
+        a.in.goTo(at);
+        return {};
+    }
+    return out;
+}
+
+double figureFor(const Asking& a) {
+    return isMetric(a.job.notation.units) ? 1000 : 304.8;
+}
+
+double widthsAway() {
+    return 0.5 / std::tan(screenAngle / 2 * std::numbers::pi / 180);
+}
+
+double screenWidth(double across) {
+    return across * 16 / std::hypot(16.0, 9.0);
+}
+
+} // namespace mezzet

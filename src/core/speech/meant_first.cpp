@@ -1,0 +1,227 @@
+// What the line's own words would understand too, but not so well.
+#include "edit/beside_wall.h"
+#include "edit/words_reader.h"
+#include "measure/text.h"
+#include "speech/meant_words.h"
+
+#include <fmt/format.h>
+
+#include <cmath>
+
+namespace mezzet {
+
+namespace {
+
+/// "24 from wall D": the edge of such an outline to the nearest wall that is square to a direction,
+/// behind it; empty where there is none.
+std::string fromWallBehind(const Project& job, Vec2 at, Vec2 direction, double half) {
+    constexpr double square = 0.9999;
+    const Wall* best = nullptr;
+    double least = 1e300;
+    for (const Wall& w : job.room->walls) {
+        const double off = dot(at - w.start, w.inward()) - half;
+        if (std::abs(dot(w.inward(), direction)) > square && off >= 0 && off < least) {
+            best = &w;
+            least = off;
+        }
+    }
+    return best == nullptr
+               ? std::string()
+               : fmt::format("{} from wall {}", write(Length::millimetres(least), job.notation),
+                             best->name);
+}
+
+/// "loveseat at right angles to the sofa", "armchair perpendicular to the sofa, on the window
+/// side": beyond the sofa's end, before its front, looking across it; on the end that is said, or
+/// the one with more room. Where there is none beyond it, inside its end.
+void atRightAngles(const std::string& line, const Project& job, std::vector<std::string>& out) {
+    if (!mentions(line, {"right angle", "perpendicular", "90 degrees"}))
+        return;
+    static const auto words = meaning(
+        "(?:(?:put|place|set|stand|add|move|turn|have) )?((?:an? |the |my )?(.+?)),? (?:next to "
+        "(?:the "
+        "|my )?(.+?),? )?(?:at (?:a )?right angles?(?: (?:to|with))?|perpendicular(?: "
+        "to)?|"
+        "at 90 degrees(?: to)?) ?(?:the |my )?(.*?)(?:,? (?:(?:on|to|at) )?(?:the |its )?([a-z0-9 "
+        "]+?)(?:'s|[- ]hand)? (?:side|end))?");
+    std::smatch found;
+    if (!std::regex_match(line, found, words))
+        return;
+    std::string base = found[4].str();
+    if (base.empty() || base == "it" || base == "them")
+        base = found[3].str();
+    const auto it = standsNamed(base, job);
+    const Piece* there = pieceNamed(found[2], job);
+    const KindPtr noun = there != nullptr ? there->kind : nounIn(found[2].str(), job);
+    if (!it || !noun || !noun->isSeat() || !it.piece->kind->isSeat() || there == it.piece)
+        return;
+    const Size size = there != nullptr ? there->size : noun->size;
+    const Pose& sofa = it.there->pose;
+    const double gap = job.library.book->habit("step").mm() * 2;
+    const double ahead = it.piece->size.depth.mm() / 2 + gap + size.width.mm() / 2;
+    const auto away = [&](double aside, double beyond) {
+        return sofa.at + sofa.front() * ahead +
+               sofa.right() *
+                   (aside * (it.piece->size.width.mm() / 2 + beyond * size.depth.mm() / 2));
+    };
+    // How far the wall is beyond an end, less than nothing where the seat goes through it.
+    const auto room = [&](double aside, double beyond) {
+        const Vec2 at = away(aside, beyond);
+        double least = 1e300;
+        for (const Wall& w : job.room->walls)
+            if (dot(w.inward(), sofa.right() * aside) < -0.7)
+                least = std::min(least, dot(at - w.start, w.inward()) - size.depth.mm() / 2);
+        return least;
+    };
+    double aside = room(1, 1) >= room(-1, 1) ? 1 : -1;
+    if (found[5].matched) {
+        const auto side = foldCase(found[5].str());
+        std::optional<double> told;
+        if (side == "left" || side == "right")
+            told = side == "right" ? 1 : -1;
+        for (int i = 0; i < 20 && !told; ++i)
+            if (const auto t = targetNamed(i == 0 ? side : fmt::format("{} {}", side, i), job))
+                told = dot(middleOf(*t, *it.scene) - sofa.at, sofa.right()) > 0 ? 1 : -1;
+        if (!told)
+            return;
+        aside = *told;
+    }
+    const Vec2 at = away(aside, room(aside, 1) >= 0 ? 1 : -1);
+    const auto across = fromWallBehind(job, at, sofa.right(), size.depth.mm() / 2);
+    const auto along = fromWallBehind(job, at, sofa.front(), size.width.mm() / 2);
+    if (across.empty() || along.empty())
+        return;
+    out.push_back(fmt::format("{}{} turned {:.1f}, {}, {}", there != nullptr ? "" : "add ",
+                              there != nullptr ? there->name : found[1].str(),
+                              turnToFace(sofa.right() * -aside).inDegrees(), across, along));
+}
+
+/// "a small table 40 across by the armchair": one to set a cup on, and none to eat at.
+void tableBesideASeat(const std::string& line, const Project& job, std::vector<std::string>& out) {
+    if (!mentions(line, {"table"}))
+        return;
+    static const auto words = meaning(
+        "((?:put |place |add |set |stand )?)(?:an? )?(?:(?:small|little|tiny|low|round|square|"
+        "occasional) )+table( [0-9][^,]*?)?(?: across)?,? (next to|beside|by|at the (?:end|side) "
+        "of|near|left of|right of) (?:the |my )?([a-z0-9 ]+?)(,.*)?");
+    std::smatch found;
+    if (!std::regex_match(line, found, words))
+        return;
+    const Piece* by = pieceNamed(found[4], job);
+    if (by == nullptr || !by->kind->isSeat() || by->kind->role == Role::diningChair)
+        return;
+    constexpr double asLarge = 700; // mm: what is eaten at
+    if (found[2].matched)
+        if (const auto wide = scanLength(std::string(trimmed(found[2].str())), job.notation.units);
+            wide && wide->value.mm() > asLarge)
+            return;
+    const bool round = foldCase(line).find("round ") != std::string::npos;
+    out.push_back(fmt::format("{}a {}{} {} {}{}", found[1].str(),
+                              round ? "round side table" : "side table", found[2].str(),
+                              found[3].str(), by->name, found[5].str()));
+}
+
+/// "turn the chairs in a little", "angle the armchair inward": each a little toward the middle of
+/// all of them, and of the room for one.
+void turnedIn(const std::string& line, const Project& job, std::vector<std::string>& out) {
+    if (!mentions(line, {" in", "inward"}))
+        return;
+    static const auto words =
+        meaning("(?:turn|angle|toe|swing|rotate|twist|tilt|cant) (.+?) (?:in|inward|inwards)(?: "
+                "(?:a (?:bit|"
+                "little|touch)|slightly|some))?(?: (?:by )?([0-9.]+) ?(?:degrees?|°)?)?(?: "
+                "(?:toward|towards) "
+                "(?:each other|the (?:middle|centre|center)(?: of the room)?))?");
+    std::smatch found;
+    if (!std::regex_match(line, found, words))
+        return;
+    const auto all = piecesNamed(found[1], job);
+    const auto scene = sceneOf(job);
+    if (all.empty() || !scene)
+        return;
+    Vec2 middle = job.room->middle();
+    if (all.size() > 1) {
+        middle = {};
+        for (const Piece* p : all) {
+            const Placed* there = p->on.isFloor() ? (*scene)->fromAbove(p->id) : nullptr;
+            if (there == nullptr)
+                return;
+            middle = middle + there->pose.at / static_cast<double>(all.size());
+        }
+    }
+    const std::string by = found[2].matched ? found[2].str() : "15";
+    std::string lines;
+    for (const Piece* p : all) {
+        const Placed* there = p->on.isFloor() ? (*scene)->fromAbove(p->id) : nullptr;
+        if (there == nullptr)
+            return;
+        Pose turned = there->pose;
+        const auto toward = [&](double degrees) {
+            turned.turn = there->pose.turn + Angle::degrees(degrees);
+            return dot(turned.front(), middle - there->pose.at);
+        };
+        lines += fmt::format("{}turn {} {}{}", lines.empty() ? "" : "; then ", p->name,
+                             toward(1) < toward(-1) ? "-" : "", by);
+    }
+    out.push_back(std::move(lines));
+}
+
+/// "put the armchairs in front of the windows", of as many: one at each, the nearest.
+void oneAtEach(const std::string& line, const Project& job, std::vector<std::string>& out) {
+    if (!mentions(line, {"windows", "doors"}))
+        return;
+    static const auto words = meaning(
+        "(?:(?:put|move|place|set|stand|push|hang|have) )?((?:the |my |both |both the )?[a-z ]+?s) "
+        "(in front of|under|below|by|at|beside|next to|against|before) (?:the |both |both the "
+        ")?(window|door)s");
+    std::smatch found;
+    if (!std::regex_match(line, found, words))
+        return;
+    auto all = piecesNamed(found[1], job);
+    if (all.empty())
+        all = piecesNamed("the " + found[1].str(), job);
+    const auto kind = foldCase(found[3].str()) == "door" ? OpeningKind::door : OpeningKind::window;
+    std::vector<const Opening*> openings;
+    for (const Opening& o : job.room->openings)
+        if (o.kind == kind)
+            openings.push_back(&o);
+    const auto scene = sceneOf(job);
+    if (all.size() < 2 || all.size() != openings.size() || !scene)
+        return;
+    std::string lines;
+    std::vector<const Piece*> left = all;
+    for (const Opening* o : openings) {
+        const Vec2 at = middleOf(targetOf(*o), **scene);
+        const auto far = [&](const Piece* p) {
+            const Placed* there = (*scene)->fromAbove(p->id);
+            return there != nullptr ? norm(there->pose.at - at) : 0.0;
+        };
+        const auto best =
+            std::min_element(left.begin(), left.end(),
+                             [&](const Piece* a, const Piece* b) { return far(a) < far(b); });
+        lines += fmt::format("{}move {} {} {}", lines.empty() ? "" : "; then ", (*best)->name,
+                             found[2].str(), o->name());
+        left.erase(best);
+    }
+    out.push_back(std::move(lines));
+}
+
+/// "armchairs at the ends of the table", where chairs stand there: in their place.
+void armchairsAtEnds(const std::string& line, const Project& job, std::vector<std::string>& out) {
+    if (!mentions(line, {"armchair", "carver"}))
+        return;
+    static const auto words = meaning(
+        "(?:(?:put|place|add|set|have) )?(?:the |two |a pair of )?(?:dining )?(?:armchairs|carvers|"
+        "armchair) (?:at|on) (?:the|each|both|either) (?:heads?|ends?)(?: of (?:the |my "
+        ")?.*table)?");
+    if (std::regex_match(line, words) && !endChairs(job.scheme()).empty())
+        out.push_back("replace the end chairs by dining armchairs");
+}
+
+} // namespace
+
+std::vector<Meaning> meaningsFirst() {
+    return {atRightAngles, tableBesideASeat, turnedIn, oneAtEach, armchairsAtEnds};
+}
+
+} // namespace mezzet
