@@ -295,6 +295,13 @@ void Placing::unknown(bool afterLength) {
                                           std::pair{SaidOf::rug, "is a rug"}})
             if (of.has(which))
                 whose.emplace_back(what);
+        // Said of such a piece too, with something else behind it.
+        if (of.has(up ? SaidOf::wall : down ? SaidOf::ceiling : SaidOf::floor))
+            in.fail(here, words.size(),
+                    worded("{}: “{}” doesn't go with “{}”", name(), words,
+                           trimmed(in.rest().substr(end - here))),
+                    up ? "say it like: 6 above sofa, or: on wall C"
+                       : "say where it stands, like: 6 behind sofa");
         in.fail(here, words.size(),
                 worded("{} {}, and “{}” is said of what {}", name(),
                        up     ? "hangs on a wall"

@@ -276,6 +276,12 @@ Edit LineReader::lengthen(double way) {
 
 Edit LineReader::rename() {
     Piece p = pieceOf(subject());
+    // "call the chair on the left Reading chair" tells which chair.
+    for (const char* where : {"on the left", "on the right", "by the", "next to the", "near the",
+                              "in the corner", "at the window"})
+        if (in.endOf(where) > 0)
+            in.failAhead(worded("“{}” tells which one, and is no name", where),
+                         "say it like: call the left chair Reading chair");
     in.take({"to", "as"});
     const std::size_t at = in.at();
     auto n = in.name();

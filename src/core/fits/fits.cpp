@@ -181,9 +181,9 @@ FitAnswer sofasThatFit(const Project& job, int wall, const GoesOn& goesOn) {
     }
     out.yes = !out.choices.empty();
     if (out.choices.empty() && !out.stopped)
-        out.reasons.push_back(worded("No sofa of four feet or more stands on wall {} without "
-                                     "upsetting something.",
-                                     w.name));
+        out.reasons.push_back(worded(
+            "No sofa of {} or more stands on wall {} without upsetting something.",
+            writeGap(metric ? Length::centimetres(120) : Length::feet(4), job.notation), w.name));
     return out;
 }
 

@@ -127,7 +127,8 @@ void turnedIn(const std::string& line, const Project& job, std::vector<std::stri
     if (!mentions(line, {" in", "inward"}))
         return;
     static const auto words =
-        meaning("(?:turn|angle|toe|swing|rotate|twist|tilt|cant) (.+?) (?:in|inward|inwards)(?: "
+        meaning("(?:turn|angle|toe|swing|rotate|twist|tilt|cant) (.+?)(?: (?:a (?:bit|little|"
+                "touch)|slightly))? (?:in|inward|inwards)(?: "
                 "(?:a (?:bit|"
                 "little|touch)|slightly|some))?(?: (?:by )?([0-9.]+) ?(?:degrees?|°)?)?(?: "
                 "(?:toward|towards) "

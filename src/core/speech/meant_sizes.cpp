@@ -19,6 +19,8 @@ std::optional<Size> sizeSaid(WordsReader& in, const Project& job) {
             return job.scheme().byId(t.piece)->size;
         if (t.is == Target::Is::wall && t.index < static_cast<int>(job.room->walls.size()))
             return Size{job.room->walls[static_cast<std::size_t>(t.index)].length(), {}, {}};
+        if (const Fixture* f = fixtureOf(*job.room, t))
+            return Size{f->width, {}, f->height};
         const auto& all = job.room->openings;
         const auto it = std::find_if(all.begin(), all.end(),
                                      [&](const Opening& o) { return t == targetOf(o); });
@@ -126,6 +128,36 @@ void largerThan(const std::string& line, const Project& job, std::vector<std::st
                               rest.empty() || rest.front() == ',' ? "" : " ", rest));
 }
 
+/// "make the pictures the same size": each as large as the largest of them.
+void allAlike(const std::string& line, const Project& job, std::vector<std::string>& out) {
+    if (!mentions(line, {"same", "alike", "equal", "match"}))
+        return;
+    static const auto words = meaning(
+        "(?:make|have|set) (.+?) (?:all )?(?:be )?(?:(?:the )?same size|the same|alike|equal(?: in "
+        "size)?|match(?: in size)?|match each other|(?:the )?same size as each other)");
+    std::smatch found;
+    if (!std::regex_match(line, found, words))
+        return;
+    const auto all = piecesNamed(found[1], job);
+    if (all.size() < 2)
+        return;
+    const auto second = [](const Piece* p) {
+        return p->kind->hangs() ? p->size.height : p->size.depth;
+    };
+    const Piece* largest =
+        *std::max_element(all.begin(), all.end(), [&](const Piece* a, const Piece* b) {
+            return a->size.width.mm() * second(a).mm() < b->size.width.mm() * second(b).mm();
+        });
+    std::string lines;
+    for (const Piece* p : all)
+        if (p->size != largest->size)
+            lines += fmt::format("{}make {} {} x {}", lines.empty() ? "" : "; then ", p->name,
+                                 write(largest->size.width, job.notation),
+                                 write(second(largest), job.notation));
+    if (!lines.empty())
+        out.push_back(std::move(lines));
+}
+
 /// "make the desk deeper, 75", "make it longer: 200"
 void grownTo(const std::string& line, const Project& job, std::vector<std::string>& out) {
     if (!mentions(line, {"make"}))
@@ -148,7 +180,7 @@ void grownTo(const std::string& line, const Project& job, std::vector<std::strin
 } // namespace
 
 std::vector<Meaning> meaningsOfSize() {
-    return {theSameSize, largerThan, grownTo};
+    return {theSameSize, allAlike, largerThan, grownTo};
 }
 
 } // namespace mezzet

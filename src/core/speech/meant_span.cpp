@@ -386,6 +386,39 @@ void markedAs(const std::string& line, const Project& job, std::vector<std::stri
                                   found[2].matched ? std::string("keep") : found[3].str()));
 }
 
+/// "how far is the desk from the nearest outlet?": the one of them that is nearest to it.
+void nearestOf(const std::string& line, const Project& job, std::vector<std::string>& out) {
+    if (!mentions(line, {"nearest", "closest"}))
+        return;
+    static const auto words =
+        meaning("(.*?\\b(?:is|are|move|put|push|pull|slide|bring) )(.+?) ((?:from|to|"
+                "toward|towards|by|next to|beside|under) )(?:the )?(?:nearest|"
+                "closest) ([a-z ]+?)(\\?)?");
+    std::smatch found;
+    if (!std::regex_match(line, found, words))
+        return;
+    const Piece* p = pieceNamed(found[2], job);
+    const auto scene = sceneOf(job);
+    const Placed* there = p != nullptr && scene ? (*scene)->inPlan(p->id) : nullptr;
+    if (there == nullptr)
+        return;
+    const std::string noun = found[4];
+    std::string best;
+    double least = 1e300;
+    for (int i = 0; i < 20; ++i) {
+        const auto name = i == 0 ? noun : fmt::format("{} {}", noun, i);
+        const auto t = targetNamed(name, job, false);
+        if (!t)
+            continue;
+        if (const double far = norm(middleOf(*t, **scene) - there->pose.at); far < least) {
+            least = far;
+            best = name;
+        }
+    }
+    if (!best.empty())
+        out.push_back(found[1].str() + p->name + " " + found[3].str() + best + found[5].str());
+}
+
 /// "move the coffee table closer", "bring the chairs a bit nearer": to what it is placed by, else
 /// to the nearest seat or table; "further away": from it.
 void closerToItsOwn(const std::string& line, const Project& job, std::vector<std::string>& out) {
@@ -447,8 +480,8 @@ void closerToItsOwn(const std::string& line, const Project& job, std::vector<std
 } // namespace
 
 std::vector<Meaning> meaningsOfSpan() {
-    return {untilItTouches, hungNearer, markedAs,      closerToItsOwn, fillsWall,   edgesInLine,
-            endOfRoom,      openingBy,  openingBySize, gridOf,         asLongAsGoes};
+    return {untilItTouches, hungNearer, markedAs,  nearestOf,     closerToItsOwn, fillsWall,
+            edgesInLine,    endOfRoom,  openingBy, openingBySize, gridOf,         asLongAsGoes};
 }
 
 } // namespace mezzet

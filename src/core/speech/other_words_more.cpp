@@ -7,6 +7,58 @@ namespace {
 
 constexpr OtherWords moreInstead[] = {
     {"(.+?),? instead", "$1"},
+    {"(.+?) in the alcoves", "$1 either side of the chimney"},
+    {"(.+?) in (?:the|an) alcove", "$1 next to the chimney"},
+    {"((?!.*(?:blind|shade|curtain|drape|shutter)).+?) in (?:the|a) (window(?: [0-9]+)?)",
+     "$1 under $2"},
+    {"how big an? (.+?) (?:can|could) (?:we|i|you) (?:have|get|fit|put) ((?:on|along|against) "
+     ".+?)\\??",
+     "what $1 fits $2?"},
+    {"how much (?:space|room|distance|gap) (?:is|do (?:we|i) have|have (?:we|i) got) "
+     "(?:left|free|there) "
+     "between (.+?) and (.+?)\\??",
+     "how far is $1 from $2?"},
+    {"can (?:everyone|everybody|people|we all|you all|all of us|all the seats) see (?:the "
+     ")?(.+?)\\??",
+     "can $1 be seen?"},
+    {"(?:is|are) (.+?) the (?:right|correct|proper|best|wrong) "
+     "(?:size|height|width|length|depth|shape|way "
+     "round)(?: for .+)?\\??",
+     "what is wrong with $1?"},
+    {"(?:the |my )?([a-z ]+?) (bigger|larger|smaller|wider|narrower|longer|shorter|taller|deeper|"
+     "shallower)",
+     "make the $1 $2"},
+    {"(?:the |an? )?(?:rug|carpet) so (?:that )?.*(?:legs|chairs|seats|sofa).*", "how big a rug?"},
+    {"((?:two|three|four|five|[2-5]) [a-z ]+?s) stacked (.+)", "$1 $2, one above the other"},
+    {"(?:put |turn |set )?(.+?) (?:at right angles|perpendicular) to (?:the|its) wall",
+     "turn $1 a quarter"},
+    {"how far (?:can|could|does|will) (.+?) (?:roll|move|be pulled|pull|slide|go) (?:back|out)\\??",
+     "how much room is behind $1?"},
+    {"(.+?),? for "
+     "(?:reading|working|sitting|eating|studying|playing|sleeping|dressing|writing|sewing|"
+     "yoga|guests|visitors|the (?:kids|children|dog|cat|baby))",
+     "$1"},
+    {"(.+? on .+?),? (?:centred|centered|in the (?:middle|centre|center))", "$1"},
+    {"where (?:are|is) (?:all )?(?:the )?(sockets|outlets|power "
+     "points|switches|radiators|vents|windows|"
+     "doors)\\??",
+     "how many $1 are there?"},
+    {"(?:does|do|has|have) (.+?) (?:have|has|got) (?:enough )?(?:space|room|clearance)(?: around "
+     "it)?\\??",
+     "what is in front of $1?"},
+    {"what(?:'s| is) the (?:walking |free |clear |open )(?:space|room|width|passage|distance) "
+     "between "
+     "(.+?)\\??",
+     "what is the distance between $1?"},
+    {"how (?:wide|long|big|large) (?:can|could|may) (?:an? |the |my )?.+? be (?:on|along|against) "
+     "(?:the "
+     ")?(wall .+?)\\??",
+     "how much wall is free on $1?"},
+    {"((?:two|three|four|five|six|eight|ten|twelve|[0-9]+) (?:dining )?chairs),? "
+     "(?:one|two|three|four|[1-4]) "
+     "(?:on|at|along|down) each (?:long )?side and one (?:on|at) each end(?: of (?:the |my "
+     ")?(.+))?",
+     "$1 around the table"},
     {"((?:enough )?(?:room|space) (?:to|for|left|between|behind|in front|beside|around) .+?)\\?",
      "is there $1?"},
     {"is (?:it|this|that|the room|everything) safe\\??", "what has to be fixed to the wall?"},

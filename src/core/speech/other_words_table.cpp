@@ -31,7 +31,7 @@ constexpr OtherWords others[] = {
     {"(.+?) (?:should|must|needs to|need to|has to|have to|ought to) (?:be moved|move|come|go|be "
      "put|be placed|stand|sit|hang|be hung|be) (.+)",
      "move $1 $2"},
-    {"(.+?) (?:goes|go|belongs|belong|stands|stand|sits|sit|hangs|hang) (in|on|at|against|by|next "
+    {"(.+?) (?:goes|go|belongs|belong|stands|sits|sit|hangs|hang) (in|on|at|against|by|next "
      "to|beside|under|over|above|between|behind|near|opposite) (.+)",
      "$1 $2 $3"},
     {"(?:get rid of|remove|take out|take away|lose|delete) (.+?) and (?:put|place|have|use|add|"
@@ -65,7 +65,7 @@ constexpr OtherWords others[] = {
      "bottom|foot|underside)(?: of it)? (?:is|sits|hangs|comes|ends up) at (.+)",
      "$2 of $1 at $3"},
     {"middle of (.+?) at (.+)", "centre of $1 at $2"},
-    {"(.+?) in (?:the|each|both|either|every|each of|both of|the two)(?: of)?(?: the)? alcoves?",
+    {"(.+?) in (?:each|both|either|every|each of|both of|the two)(?: of)?(?: the)? alcoves?",
      "$1 either side of the chimney"},
     {"(.+?) in (?:the )?(left|right)(?:[- ]hand)? alcove", "$1 $2 of the chimney"},
     {"(.+?) (?:on the )?left and (?:on )?(?:the )?right(?: side)? of (.+)", "$1 either side of $2"},

@@ -48,6 +48,16 @@ constexpr OtherWords withinInstead[] = {
      "?[0-9]+)(?:'?s)\\b",
      "$1$2 pictures"},
     {"\\bnumber (?=[0-9])", ""},
+    {"^(call|name|rename|remove|delete|take "
+     "out|colour|color|paint|make|turn|rotate|lock|copy|swap|raise|"
+     "lower) the ([a-z]+) on the (left|right)\\b(?! (?:of|side|hand|wall|end|corner)\\b)",
+     "$1 the $3 $2"},
+    {"\\bon the hearth\\b", "in front of the fireplace"},
+    {"\\bemptiest corner\\b", "corner"},
+    {"\\bsocket(s?)\\b", "outlet$1"},
+    {"\\b(?:in|inside|within) the (?:recess|reveal)\\b", "on the window"},
+    {",? with (?:its|their|the) (cent(?:re|er)|top|bottom|foot)s? at\\b", ", $1 at"},
+    {"\\b(?:computer )?screen on (?=(?:the |my )?(?:[a-z]+ )?desk\\b)", "monitor on "},
     {"\\b(door|window) (?:frames?|casings?|trim|jambs?|architraves?)\\b(?! ?[0-9])", "$1"},
     {"\\bwith (?=(?:chair|stool|lamp|bench|ottoman)$)", "with a "},
     {"\\b(bed) ?head (?=(?:under|against|on|at|to|by|between|toward)\\b)", "$1 "},

@@ -180,14 +180,15 @@ std::optional<Answer> howManyThings(Asking& a) {
                                         : worded("{}: {}", names.size(), listed(names, "and"))};
         }
     // What is built in, by its wall.
-    for (const auto& [many, kind] :
-         {std::pair{"outlets", FixtureKind::outlet}, std::pair{"sockets", FixtureKind::outlet},
-          std::pair{"plugs", FixtureKind::outlet}, std::pair{"power points", FixtureKind::outlet},
-          std::pair{"switches", FixtureKind::lightSwitch},
-          std::pair{"light switches", FixtureKind::lightSwitch},
-          std::pair{"radiators", FixtureKind::radiator}, std::pair{"vents", FixtureKind::vent},
-          std::pair{"columns", FixtureKind::column},
-          std::pair{"fireplaces", FixtureKind::fireplace}})
+    // texts
+    static const std::vector<std::pair<const char*, FixtureKind>> built{
+        {"outlets", FixtureKind::outlet},       {"sockets", FixtureKind::outlet},
+        {"plugs", FixtureKind::outlet},         {"power points", FixtureKind::outlet},
+        {"switches", FixtureKind::lightSwitch}, {"light switches", FixtureKind::lightSwitch},
+        {"radiators", FixtureKind::radiator},   {"vents", FixtureKind::vent},
+        {"columns", FixtureKind::column},       {"fireplaces", FixtureKind::fireplace}};
+    // end of texts
+    for (const auto& [many, kind] : built)
         if (a.in.take({many})) {
             ofTheRoom(a);
             a.end();

@@ -254,6 +254,41 @@ std::optional<Answer> whatIsOver(Asking& a) {
     return out;
 }
 
+/// "how wide are the nightstands?", of several: each of those that differ.
+std::optional<Answer> howBigAre(Asking& a) {
+    const auto began = a.in.since(0);
+    const auto ids = a.in.pieces();
+    if (ids.size() < 2)
+        return {};
+    a.end();
+    const bool wide = began.starts_with("how wide") || began.starts_with("how long");
+    const bool deep = began.starts_with("how deep");
+    const bool high = began.starts_with("how high") || began.starts_with("how tall");
+    const auto size = [&](const Piece& p) {
+        const auto l = [&](Length x) { return writeGap(x, a.job.notation); };
+        return wide   ? l(p.size.width)
+               : deep ? l(p.size.depth)
+               : high ? l(p.size.height)
+                      : sizeWords(p, a.job.notation);
+    };
+    Answer out;
+    std::vector<std::pair<std::string, std::vector<std::string>>> all;
+    for (const int id : ids) {
+        const Piece& p = *a.scene->pieceById(id);
+        out.about.push_back(id);
+        const auto its = size(p);
+        const auto same =
+            std::find_if(all.begin(), all.end(), [&](const auto& s) { return s.first == its; });
+        if (same == all.end())
+            all.push_back({its, {p.name}});
+        else
+            same->second.push_back(p.name);
+    }
+    for (const auto& [its, names] : all)
+        out.words += (out.words.empty() ? "" : "; ") + worded("{}: {}", listed(names), its);
+    return out;
+}
+
 /// "how wide is the walkway?": what the ways through the room come to at their narrowest.
 std::optional<Answer> howWideIsTheWay(Asking& a) {
     a.in.take({"in here", "in the room", "through the room", "through", "here"});
@@ -480,6 +515,11 @@ const std::vector<Question>& standingQuestions() {
          &whatIsFixed,
          "what stands and must be fixed to the wall",
          "what has to be fixed to the wall?"},
+        {{"how wide are", "how long are", "how deep are", "how high are", "how tall are",
+          "how big are", "how large are"},
+         &howBigAre,
+         "the size of several",
+         "how wide are dining chairs?"},
         {{"what is over", "what is above", "what hangs over", "what hangs above", "what's over",
           "what's above", "is anything over", "is anything above", "is there anything over",
           "is there anything above", "does anything hang over", "does anything hang above"},
