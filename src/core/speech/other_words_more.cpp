@@ -7,6 +7,10 @@ namespace {
 
 constexpr OtherWords moreInstead[] = {
     {"(.+?),? instead", "$1"},
+    {"(?:put |hang |place |add )?((?:four|six|eight|nine|ten|twelve|[0-9]+) .+?) "
+     "((?:on|over|above) .+?),? "
+     "(?:in|as) an? (?:neat |square |tidy |tight )?grid(?: of .+)?",
+     "gallery of $1 $2"},
     {"(.+?) in the alcoves", "$1 either side of the chimney"},
     {"(.+?) in (?:the|an) alcove", "$1 next to the chimney"},
     {"((?!.*(?:blind|shade|curtain|drape|shutter)).+?) in (?:the|a) (window(?: [0-9]+)?)",
