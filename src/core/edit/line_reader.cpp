@@ -335,6 +335,19 @@ bool LineReader::isTheOnlyBed(int id, std::size_t start) {
                          [](const Piece& o) { return o.kind->role == Role::bed; }) == 1;
 }
 
+/// "couch on wall A", where one sofa is: a room has one of those, whatever it is called.
+bool LineReader::isTheOnlyLarge(int id) const {
+    const Piece* p = in.scheme().byId(id);
+    if (p == nullptr || p->name != p->kind->name)
+        return false;
+    const Role role = p->kind->role;
+    const auto& all = in.scheme().pieces;
+    return (role == Role::sofa || role == Role::desk || role == Role::diningTable ||
+            role == Role::lowTable || role == Role::screen || p->kind->id == "armoire") &&
+           std::count_if(all.begin(), all.end(),
+                         [&](const Piece& o) { return o.kind == p->kind; }) == 1;
+}
+
 /// Whether a piece is the only one of its kind and called by that alone, and nothing but sizes
 /// follows: "wardrobe 180 x 60" is then said of the Armoire that is there.
 bool LineReader::isTheOnlySized(int id, std::size_t from) {
@@ -363,7 +376,8 @@ bool LineReader::isOneOfMany(int id) const {
 bool LineReader::startsPiece(std::size_t start) {
     in.goTo(start);
     std::size_t asKind = start;
-    if (in.kind())
+    const KindPtr kind = in.kind();
+    if (kind)
         asKind = in.at();
     in.goTo(start);
     std::size_t asPiece = start;
@@ -389,7 +403,8 @@ bool LineReader::startsPiece(std::size_t start) {
             !isTheOnlySized(id, asKind))
             return false;
         if (asKind > start && !exact &&
-            (asPiece != asKind || !(isTheOnlySized(id, asKind) || isTheOnlyBed(id, start))))
+            (asPiece != asKind || !(isTheOnlySized(id, asKind) || isTheOnlyBed(id, start) ||
+                                    (kind == pieceOf(id).kind && isTheOnlyLarge(id)))))
             return false; // a kind's name by itself adds one
     } catch (const LineFault&) {
         in.goTo(start);

@@ -83,6 +83,7 @@ private:
     int spokenOf(std::size_t start);
     void howMany(const Kind&, std::size_t start);
     bool isTheOnlyBed(int id, std::size_t start);
+    [[nodiscard]] bool isTheOnlyLarge(int id) const;
     bool isTheOnlySized(int id, std::size_t from);
     bool startsPiece(std::size_t start);
     [[nodiscard]] bool isOneOfMany(int id) const;

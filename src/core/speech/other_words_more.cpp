@@ -7,6 +7,25 @@ namespace {
 
 constexpr OtherWords moreInstead[] = {
     {"(.+?),? instead", "$1"},
+    {"(?:put |move |pull |bring )?(.+?) ([0-9].*?) (?:away |out )?from the wall",
+     "$1 $2 off the wall"},
+    {"(?:center|centre) ((?:the |my )?[a-z0-9 ]+?)", "centre $1 on the wall"},
+    {"(?:put |place |set |add )?(?:two|2|a pair of|pair of) chairs ((?:flanking|either side of|on "
+     "either side "
+     "of|on each side of|on both sides of|in front of|by|facing|opposite|beside|at each side of) "
+     ".+)",
+     "two armchairs $1"},
+    {"(.+?) "
+     "(deeper|wider|longer|taller|higher|narrower|shorter|shallower|lower|bigger|larger|smaller) "
+     "by "
+     "([0-9].*)",
+     "make $1 $3 $2"},
+    {"what(?:'s| is| are) the (?:room|room's) (?:size|dimensions|measurements)\\??",
+     "how big is the room?"},
+    {"(?:will|does|would|can|could) (.+?) (?:fit|go|get|come) (?:in )?through (?:the |that |my "
+     ")?(?:front )?"
+     "door(?:way)?(?: [0-9])?\\??",
+     "does $1 fit?"},
     {"(?:put |hang |place |add )?((?:four|six|eight|nine|ten|twelve|[0-9]+) .+?) "
      "((?:on|over|above) .+?),? "
      "(?:in|as) an? (?:neat |square |tidy |tight )?grid(?: of .+)?",

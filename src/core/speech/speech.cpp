@@ -356,9 +356,11 @@ Result<Spoken> readInParts(std::string_view text, const Project& job, const List
     wordings.insert(wordings.begin(), spoken.begin(), spoken.end());
     const std::size_t ofThem = wordings.size();
     const auto meanThem = [&](std::string_view line) {
-        if (const auto named = theirNames(line, job, to.them); !named.empty())
+        if (const auto named = theirNames(line, job, to.them); !named.empty()) {
             for (auto& other : asMeant(named, job))
                 wordings.push_back(std::move(other));
+            wordings.push_back(named); // "does it fit?"
+        }
     };
     meanThem(text);
     for (std::size_t i = 0; i < ofThem && !ofThings; ++i)
