@@ -3,6 +3,7 @@
 #include "edit/phrase.h"
 #include "edit/place.h"
 #include "measure/texts.h"
+#include "scheme/on_wall.h"
 
 #include <algorithm>
 
@@ -87,6 +88,14 @@ bool under(Placing& p) {
         return true;
     }
     const auto all = group(p, first);
+    // Deeper than what stands at a wall, it stands at that wall too, and out before it.
+    if (const auto wall = wallBehind(p.scene, first.piece);
+        all.size() == 1 && wall && !p.subject.kind->flat() && !p.subject.kind->underCeiling() &&
+        p.subject.size.depth > p.scene.pieceById(first.piece)->size.depth) {
+        p.add(K::against).of = wallTarget(*wall);
+        p.add(K::centredOn).of = first;
+        return true;
+    }
     p.add(K::under).group = all;
     return true;
 }

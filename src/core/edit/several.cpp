@@ -494,7 +494,10 @@ private:
             if (all)
                 return *all;
         }
-        return {};
+        Tie middle; // over a door, or what hangs there, which is told
+        middle.kind = Tie::Kind::centredOn;
+        middle.of = wallTarget(*model.wall);
+        return addAll(spaced(count_, model, middle, pitch), 0);
     }
 
     /// What a piece is told, seen from the job the one before it leaves.

@@ -277,6 +277,13 @@ std::optional<Target> WordsReader::openingByWhere(std::size_t start) {
         }
         if (to == "closet" || to == "cupboard" || to == "pantry")
             e = std::max(e, endOf(to));
+        // What leads out of the house is the front door.
+        for (const std::string_view out : {"outside", "street", "porch", "outdoors", "drive",
+                                           "front", "yard", "exterior", "stairwell", "landing"})
+            if (to.find(out) != std::string::npos)
+                for (const char* front : {"front door", "entrance door", "entry door", "main door",
+                                          "house door", "outside door"})
+                    e = std::max(e, endOf(front));
         if (e > end) {
             there.clear();
             end = e;

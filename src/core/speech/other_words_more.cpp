@@ -7,6 +7,15 @@ namespace {
 
 constexpr OtherWords moreInstead[] = {
     {"(.+?),? instead", "$1"},
+    {"how (?:wide|big) is the (?:hall|hallway|room|way|passage|corridor|floor) (past|in front "
+     "of|beside|"
+     "behind|around) (.+?)\\??",
+     "how much room is $1 $2?"},
+    {"((?:hang |put |add )?(?:an? |the )?[a-z -]*(?:chandelier|pendant|light|lantern|fan)) in "
+     "(?:the|this) "
+     "(?:room|hall|hallway|bedroom|kitchen|lounge|living room|dining room|office|study|nursery)",
+     "$1 in the middle of the room"},
+    {"(?:take|clear|remove) (?:it|them|this) all (?:out|away|off)?", "remove everything"},
     {"(?:put |move |pull |bring )?(.+?) ([0-9].*?) (?:away |out )?from the wall",
      "$1 $2 off the wall"},
     {"(?:center|centre) ((?:the |my )?[a-z0-9 ]+?)", "centre $1 on the wall"},

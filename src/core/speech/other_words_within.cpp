@@ -48,6 +48,8 @@ constexpr OtherWords withinInstead[] = {
      "?[0-9]+)(?:'?s)\\b",
      "$1$2 pictures"},
     {"\\bnumber (?=[0-9])", ""},
+    {"\\btucked under\\b", "under"},
+    {"\\b(?:up|down) (?=(?:the )?wall [a-z]\\b)", "on "},
     {"^(call|name|rename|remove|delete|take "
      "out|colour|color|paint|make|turn|rotate|lock|copy|swap|raise|"
      "lower) the ([a-z]+) on the (left|right)\\b(?! (?:of|side|hand|wall|end|corner)\\b)",

@@ -254,6 +254,28 @@ std::optional<Answer> whatIsOver(Asking& a) {
     return out;
 }
 
+/// "which way does the front door swing?"
+std::optional<Answer> whichWaySwings(Asking& a) {
+    a.in.article();
+    const Target t = a.in.target(false);
+    if (!a.in.take({"swing", "open", "hang", "turn"}))
+        return {};
+    a.end();
+    for (const Opening& o : a.job.room->openings) {
+        if (targetOf(o) != t || o.kind != OpeningKind::door)
+            continue;
+        const auto name = capital(spoken(t, a.wording()));
+        if (o.style != DoorStyle::hinged)
+            return Answer{worded("{} does not swing", name)};
+        return Answer{o.swingsIn
+                          ? (o.hingeRight ? worded("{} swings in, hinged on the right", name)
+                                          : worded("{} swings in, hinged on the left", name))
+                          : (o.hingeRight ? worded("{} swings out, hinged on the right", name)
+                                          : worded("{} swings out, hinged on the left", name))};
+    }
+    return {};
+}
+
 /// "how wide are the nightstands?", of several: each of those that differ.
 std::optional<Answer> howBigAre(Asking& a) {
     const auto began = a.in.since(0);
@@ -515,6 +537,10 @@ const std::vector<Question>& standingQuestions() {
          &whatIsFixed,
          "what stands and must be fixed to the wall",
          "what has to be fixed to the wall?"},
+        {{"which way does", "how does", "where does"},
+         &whichWaySwings,
+         "which way a door's leaf goes",
+         "which way does door 1 swing?"},
         {{"how wide are", "how long are", "how deep are", "how high are", "how tall are",
           "how big are", "how large are"},
          &howBigAre,
