@@ -89,8 +89,16 @@ bool under(Placing& p) {
     }
     const auto all = group(p, first);
     // Deeper than what stands at a wall, it stands at that wall too, and out before it.
+    const auto isAt = [&](int wall) {
+        const Wall& w = p.scene.room->walls[static_cast<std::size_t>(wall)];
+        const Placed* there = p.scene.fromAbove(first.piece);
+        constexpr double near = 50; // mm
+        return there != nullptr &&
+               -extent(there->shape, -w.inward()) - dot(w.start, w.inward()) < near;
+    };
     if (const auto wall = wallBehind(p.scene, first.piece);
-        all.size() == 1 && wall && !p.subject.kind->flat() && !p.subject.kind->underCeiling() &&
+        all.size() == 1 && wall && isAt(*wall) && !p.subject.kind->flat() &&
+        !p.subject.kind->underCeiling() &&
         p.subject.size.depth > p.scene.pieceById(first.piece)->size.depth) {
         p.add(K::against).of = wallTarget(*wall);
         p.add(K::centredOn).of = first;

@@ -219,10 +219,45 @@ void armchairsAtEnds(const std::string& line, const Project& job, std::vector<st
         out.push_back("replace the end chairs by dining armchairs");
 }
 
+/// "shelves above the sideboard, 30 and 60 above it": one at each height.
+void oneAtEachHeight(const std::string& line, const Project&, std::vector<std::string>& out) {
+    if (!mentions(line, {" and "}))
+        return;
+    static const auto words = meaning(
+        "(?:(?:hang|put|add) )?(?:two |2 )?([a-z ]+?)s (?:above|over) ((?:the |my )?[a-z0-9 ]+?),? "
+        "([0-"
+        "9][^ ,]*(?: ?(?:cm|mm|m|in|inch|inches|ft|feet|foot))?) and ([0-9].*?) (?:above|over|up "
+        "from) (?:it|that|them|the [a-z ]+)");
+    std::smatch found;
+    if (std::regex_match(line, found, words))
+        out.push_back(fmt::format("add a {0} {2} above {1}; then add a {0} {3} above {1}",
+                                  plainWord(found[1].str() + "s"), found[2].str(), found[3].str(),
+                                  found[4].str()));
+}
+
+/// "lamp at one end of the sideboard": on it, where it has a top, and not on the floor beside it.
+void lampOnAnEnd(const std::string& line, const Project& job, std::vector<std::string>& out) {
+    if (!mentions(line, {"lamp"}))
+        return;
+    static const auto words = meaning(
+        "((?:put |place |add |set )?(?:an? |another )?)lamp (?:on|at) (?:the )?(left|right|one|"
+        "an)(?:[- ]hand)? (?:end|side|corner) of (?:the |my )?(.+)");
+    std::smatch found;
+    if (!std::regex_match(line, found, words))
+        return;
+    const Piece* on = pieceNamed(found[3], job);
+    if (on == nullptr || !on->kind->hasTop() || on->kind->isSeat() || on->kind->role == Role::bed)
+        return;
+    const auto side = foldCase(found[2].str());
+    out.push_back(fmt::format("{}table lamp on the {} end of {}", found[1].str(),
+                              side == "right" ? "right" : "left", on->name));
+}
+
 } // namespace
 
 std::vector<Meaning> meaningsFirst() {
-    return {atRightAngles, tableBesideASeat, turnedIn, oneAtEach, armchairsAtEnds};
+    return {atRightAngles,   tableBesideASeat, turnedIn,       oneAtEach,
+            oneAtEachHeight, lampOnAnEnd,      armchairsAtEnds};
 }
 
 } // namespace mezzet

@@ -419,6 +419,34 @@ void nearestOf(const std::string& line, const Project& job, std::vector<std::str
         out.push_back(found[1].str() + p->name + " " + found[3].str() + best + found[5].str());
 }
 
+/// "remove the chair nearest the door": of several, the one that is nearest to that, or farthest.
+void theOneNearest(const std::string& line, const Project& job, std::vector<std::string>& out) {
+    if (!mentions(line, {"nearest", "closest", "farthest", "furthest"}))
+        return;
+    static const auto words = meaning(
+        "(.*?)\\bthe ([a-z]+(?: [a-z]+)?) (?:that is |that's |which is )?(nearest|closest|farthest|"
+        "furthest)(?: to| from)? (?:the |my )?([a-z0-9 ]+?)(,? "
+        "(?:by|to|with|for|and|[0-9]).*|\\?)?");
+    std::smatch found;
+    if (!std::regex_match(line, found, words))
+        return;
+    const auto all = piecesNamed("the " + found[2].str() + "s", job);
+    const auto t = targetNamed(found[4], job);
+    const auto scene = sceneOf(job);
+    if (all.size() < 2 || !t || !scene)
+        return;
+    const Vec2 at = middleOf(*t, **scene);
+    const bool near =
+        foldCase(found[3].str()) == "nearest" || foldCase(found[3].str()) == "closest";
+    const auto far = [&](const Piece* p) {
+        const Placed* there = (*scene)->inPlan(p->id);
+        return there != nullptr ? norm(there->pose.at - at) * (near ? 1 : -1) : 1e300;
+    };
+    const Piece* best = *std::min_element(
+        all.begin(), all.end(), [&](const Piece* a, const Piece* b) { return far(a) < far(b); });
+    out.push_back(found[1].str() + best->name + found[5].str());
+}
+
 /// "move the coffee table closer", "bring the chairs a bit nearer": to what it is placed by, else
 /// to the nearest seat or table; "further away": from it.
 void closerToItsOwn(const std::string& line, const Project& job, std::vector<std::string>& out) {
@@ -480,8 +508,9 @@ void closerToItsOwn(const std::string& line, const Project& job, std::vector<std
 } // namespace
 
 std::vector<Meaning> meaningsOfSpan() {
-    return {untilItTouches, hungNearer, markedAs,  nearestOf,     closerToItsOwn, fillsWall,
-            edgesInLine,    endOfRoom,  openingBy, openingBySize, gridOf,         asLongAsGoes};
+    return {untilItTouches, hungNearer, markedAs,    nearestOf, theOneNearest,
+            closerToItsOwn, fillsWall,  edgesInLine, endOfRoom, openingBy,
+            openingBySize,  gridOf,     asLongAsGoes};
 }
 
 } // namespace mezzet

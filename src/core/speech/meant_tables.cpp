@@ -189,8 +189,13 @@ void rugForTable(const std::string& line, const Project& job, std::vector<std::s
                                       "enough (?:for|to hold|to go under|to fit under|to take) "
                                       "(?:the |my )?(.+?)(?:,? and (?:its |the "
                                       "|all the |all its )?chairs)?");
+    static const auto under = meaning("((?:put |add |place |lay )?(?:an? )?(?:rug|carpet)) under "
+                                      "(?:the |my )?(.+?),? (?:that |so (?:that "
+                                      ")?|big enough (?:that |so )?)(?:the |all the |its )?chairs "
+                                      "(?:stay|stand|are|sit|remain|can stay) "
+                                      "on(?: it)?.*");
     std::smatch found;
-    if (!std::regex_match(line, found, words))
+    if (!std::regex_match(line, found, words) && !std::regex_match(line, found, under))
         return;
     const Piece* table = tableTold(found[2], job);
     if (table == nullptr || table->kind->isSeat())

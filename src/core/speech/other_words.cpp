@@ -289,6 +289,26 @@ std::vector<Known> known(std::initializer_list<std::span<const OtherWords>> tabl
     return made;
 }
 
+/// "the bathroom door" is the door, "the kitchen window" the window, where no note says where one
+/// leads to.
+std::string plainOpenings(const std::string& line, const Project& job) {
+    static const std::regex told(
+        "\\b(?:the|my|our) (front|main|entrance|entry|house|back|rear|side|bathroom|bath|ensuite|"
+        "en-suite|bedroom|kitchen|hall|hallway|closet|cupboard|pantry|utility|laundry|patio|garden|"
+        "balcony|terrace|porch|cellar|basement|garage|office|living room|dining room|room|entrance "
+        "hall|lounge|street) (door|window)\\b",
+        std::regex::icase | std::regex::optimize);
+    std::smatch found;
+    if (!std::regex_search(line, found, told))
+        return line;
+    const auto where = foldCase(found[1].str());
+    if (std::any_of(job.room->openings.begin(), job.room->openings.end(), [&](const Opening& o) {
+            return foldCase(o.leadsTo).find(where) != std::string::npos;
+        }))
+        return line;
+    return found.prefix().str() + "the " + found[2].str() + found.suffix().str();
+}
+
 /// The line with what is said for other words put as those.
 std::string withinPut(std::string line) {
     static const auto all = known({otherWithin()});
@@ -382,7 +402,7 @@ std::vector<std::string> saidOtherwise(std::string_view text, const Project& job
             static_cast<int>(piecesNamed("the " + found[2].str(), job).size()) == n)
             whole = found.prefix().str() + "the " + found[2].str() + found.suffix().str();
     }
-    whole = nameAlone(standing(withinPut(whole)), job);
+    whole = nameAlone(standing(withinPut(plainOpenings(whole, job))), job);
     if (whole != line)
         out.push_back(whole);
     for (auto& said : aboutChairs(whole, job))

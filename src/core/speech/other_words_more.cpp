@@ -6,7 +6,19 @@ namespace mezzet {
 namespace {
 
 constexpr OtherWords moreInstead[] = {
-    {"(.+?),? instead", "$1"},
+    {"((?:put|move|hang|make|turn|raise|lower|cent(?:re|er)|set|place|have|push|pull) "
+     "(?:it|them|the|my|this|"
+     "that|these|those)\\b.*?),? instead",
+     "$1"},
+    {"(?:make (?:the |it )?)?(?:bigger|larger|wider|longer|smaller|narrower|shorter) (?:the "
+     ")?([a-z -]+?),? "
+     "([0-9]\\S* ?(?:x|by) ?[0-9].*)",
+     "make the $1 $2"},
+    {"(.*?\\brug\\b.*?),? ([0-9].*?) (?:bigger|larger|wider|longer) than (.+?) (?:all round|all "
+     "around|on "
+     "(?:all|every|each) sides?|round|around)",
+     "$1 under $3 that reaches $2 past it on all sides"},
+    {"(.+?) (?:at|on) (?:one|an) (?:end|side) of (.+)", "$1 on the left end of $2"},
     {"how (?:wide|big) is the (?:hall|hallway|room|way|passage|corridor|floor) (past|in front "
      "of|beside|"
      "behind|around) (.+?)\\??",

@@ -436,7 +436,7 @@ constexpr OtherWords others[] = {
     {"(?:centre|center) (an? .+?) (above|over|on|under|between|in) (.+)", "$1 $2 $3"},
     {"(?:put |place |have |try |use )?((?:an? )?.+?),? instead of (.+)", "replace $2 by $1"},
     {"(?:put |place |have |try )?(?:an? |the )?(.+?) instead of (.+)", "use $1 instead of $2"},
-    {"line (.+?) up with ((?:the )?(?:window|door|fire|opening|arch|wall|chimney).*)",
+    {"line (.+?) up with ((?:the )?(?:[a-z]+ )?(?:window|door|fire|opening|arch|wall|chimney).*)",
      "centre $1 on $2"},
     {"(?:line up|align) (.+?) with ((?:the )?(?:window|door|fire|opening|arch|wall|chimney).*)",
      "centre $1 on $2"},

@@ -34,12 +34,6 @@ constexpr OtherWords withinInstead[] = {
      "outlet"},
     {"\\b(?:vertically|in a vertical (?:line|row))\\b", "in a column"},
     {"\\b(?:horizontally|in a horizontal (?:line|row))\\b", "in a row"},
-    {"\\b(?:the|my|our) "
-     "(?:front|main|entrance|entry|house|back|rear|bathroom|bath|ensuite|en-suite|"
-     "bedroom|kitchen|hall|hallway|closet|cupboard|pantry|utility|laundry|patio|garden|balcony|"
-     "terrace|porch|cellar|basement|garage|office|living room|dining room|room|entrance hall) "
-     "door\\b",
-     "the door"},
     {"\\b(?:under|underneath|beneath) (?:it all|them all|all of (?:it|them)|everything|the lot|"
      "(?:the )?whole (?:group|thing|lot|arrangement|seating group))(?=$|[,.;])",
      "under the seats"},

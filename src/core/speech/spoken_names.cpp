@@ -44,6 +44,16 @@ std::vector<std::string> namesOf(const std::vector<int>& ids, const Project& job
     return names;
 }
 
+/// "round table 130 with 5 chairs": the table first, then seated.
+std::string withChairsAfter(const std::string& thing) {
+    static const std::regex words("(.+?) with ([a-z]+|[0-9]+) (?:dining )?chairs",
+                                  std::regex::icase | std::regex::optimize);
+    std::smatch found;
+    return std::regex_match(thing, found, words)
+               ? found[1].str() + "; then seat it with " + found[2].str()
+               : thing;
+}
+
 /// The piece one is beside or on; null for none.
 const Piece* besideWhat(const Piece& p, const Project& job) {
     if (p.on.isCarried())
@@ -231,7 +241,7 @@ std::string insteadOfThose(std::string_view text, const Project& job, const std:
                                                            std::regex::icase),
                                                 "", std::regex_constants::format_first_only)
                        : "replace " + there.front()->name + " by a " +
-                             std::regex_replace(thing, opens, "");
+                             withChairsAfter(std::regex_replace(thing, opens, ""));
     }
     if (noun && !names.empty() && !ofThem)
         return {};
