@@ -79,6 +79,9 @@ Result<Said> readChain(std::string_view text, const Project& job, Listener to) {
         out.edit.acts.insert(out.edit.acts.end(), said->edit.acts.begin(), said->edit.acts.end());
         out.edit.notices.insert(out.edit.notices.end(), said->edit.notices.begin(),
                                 said->edit.notices.end());
+        // A caution before it ends a sentence of its own.
+        while (out.preview.ends_with("."))
+            out.preview.pop_back();
         out.preview += (out.preview.empty() ? "" : ", then ") + said->preview;
         if (end == std::string_view::npos)
             return out;

@@ -419,6 +419,30 @@ void nearestOf(const std::string& line, const Project& job, std::vector<std::str
         out.push_back(found[1].str() + p->name + " " + found[3].str() + best + found[5].str());
 }
 
+/// "a toy chest at the foot of each bed": the same of every one, where the line's own "each" does
+/// not go with those words.
+void ofEach(const std::string& line, const Project& job, std::vector<std::string>& out) {
+    if (!mentions(line, {"each ", "every "}))
+        return;
+    static const auto words =
+        meaning("((?:(?:put|place|hang|add|set) )?(?:an? |one )?[a-z].*? )(?:each|every) "
+                "(?:of the |one of the )?([a-z]+(?: [a-z]+)?)(,.*| (?:at|with) .*|)");
+    static const auto verb = meaning("^(?:put|place|hang|add|set) (?:an? |one )?|^(?:an? |one )");
+    std::smatch found;
+    if (!std::regex_match(line, found, words))
+        return;
+    const auto all = piecesNamed("the " + found[2].str() + "s", job);
+    constexpr std::size_t most = 12;
+    if (all.size() < 2 || all.size() > most)
+        return;
+    const auto begins = std::regex_replace(found[1].str(), verb, "");
+    std::string lines;
+    for (const Piece* p : all)
+        lines += fmt::format("{}add a {}{}{}", lines.empty() ? "" : "; then ", begins, p->name,
+                             found[3].str());
+    out.push_back(std::move(lines));
+}
+
 /// "remove the chair nearest the door": of several, the one that is nearest to that, or farthest.
 void theOneNearest(const std::string& line, const Project& job, std::vector<std::string>& out) {
     if (!mentions(line, {"nearest", "closest", "farthest", "furthest"}))
@@ -508,9 +532,9 @@ void closerToItsOwn(const std::string& line, const Project& job, std::vector<std
 } // namespace
 
 std::vector<Meaning> meaningsOfSpan() {
-    return {untilItTouches, hungNearer, markedAs,    nearestOf, theOneNearest,
-            closerToItsOwn, fillsWall,  edgesInLine, endOfRoom, openingBy,
-            openingBySize,  gridOf,     asLongAsGoes};
+    return {untilItTouches, hungNearer,     markedAs,  nearestOf,   ofEach,
+            theOneNearest,  closerToItsOwn, fillsWall, edgesInLine, endOfRoom,
+            openingBy,      openingBySize,  gridOf,    asLongAsGoes};
 }
 
 } // namespace mezzet

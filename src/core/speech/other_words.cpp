@@ -292,14 +292,14 @@ std::vector<Known> known(std::initializer_list<std::span<const OtherWords>> tabl
 /// "the bathroom door" is the door, "the kitchen window" the window, where no note says where one
 /// leads to.
 std::string plainOpenings(const std::string& line, const Project& job) {
-    static const std::regex told(
+    static const std::regex whose(
         "\\b(?:the|my|our) (front|main|entrance|entry|house|back|rear|side|bathroom|bath|ensuite|"
         "en-suite|bedroom|kitchen|hall|hallway|closet|cupboard|pantry|utility|laundry|patio|garden|"
         "balcony|terrace|porch|cellar|basement|garage|office|living room|dining room|room|entrance "
         "hall|lounge|street) (door|window)\\b",
         std::regex::icase | std::regex::optimize);
     std::smatch found;
-    if (!std::regex_search(line, found, told))
+    if (!std::regex_search(line, found, whose))
         return line;
     const auto where = foldCase(found[1].str());
     if (std::any_of(job.room->openings.begin(), job.room->openings.end(), [&](const Opening& o) {

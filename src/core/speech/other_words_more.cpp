@@ -6,6 +6,19 @@ namespace mezzet {
 namespace {
 
 constexpr OtherWords moreInstead[] = {
+    {"(?:anchor|strap|secure|screw|bolt) (?:the |my )?[a-z0-9 ]+?(?: (?:to|into) (?:the|a) wall)?",
+     "what has to be fixed to the wall?"},
+    {"take one (?:of the )?(.+?)s? (?:away|out|off)", "remove the last $1"},
+    {"(?:the )?walls? colou?r:? (?:is |in |to )?([a-z]+(?: [a-z]+)?)", "colour the walls $1"},
+    {"((?:hang |put |add )?(?:an? |the )?[a-z -]*(?:light|fan|pendant|chandelier)\\b[^,]*(?:, "
+     "[^,]*)?),? (?:"
+     "centred|centered|in the (?:middle|centre|center))",
+     "$1, in the middle of the room"},
+    {"(?:leave|keep|allow) (?:at least )?[0-9].*? (?:free |clear |space |of space )?(?:in front "
+     "of|before) "
+     "((?:the |my )?(?:[a-z]+ )?(?:closet|door|window|radiator|fire|fireplace|opening)s?(?: "
+     "[0-9])?)",
+     "what is in front of $1?"},
     {"((?:put|move|hang|make|turn|raise|lower|cent(?:re|er)|set|place|have|push|pull) "
      "(?:it|them|the|my|this|"
      "that|these|those)\\b.*?),? instead",

@@ -496,6 +496,8 @@ const std::vector<Question>& standingQuestions() {
           "what blocks",
           "is anything in front of",
           "is anything blocking",
+          "does anything hit",
+          "does anything touch",
           "is something blocking",
           "is something in front of",
           "does anything block",
