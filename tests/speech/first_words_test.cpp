@@ -192,6 +192,10 @@ TEST(OnWhat, ThingsStandOnIsAsked) {
     EXPECT_TRUE(holdsIn(toldBy(job, "vase"), "on what does Vase stand"));
     EXPECT_TRUE(holdsIn(toldBy(job, "vase on the console"), "on Console"));
     EXPECT_TRUE(holdsIn(toldBy(job, "vase on the floor"), "Adds Vase"));
+    const auto ways = waysOn("vase", job, {});
+    ASSERT_GE(ways.size(), 2U);
+    EXPECT_EQ(ways[0], "vase on Console");
+    EXPECT_EQ(ways[1], "vase on the floor");
 }
 
 TEST(TopLeft, IsOneOfAGrid) {

@@ -194,6 +194,7 @@ private:
     void aPlaceForIt() {
         std::string subject;
         bool hangs = false;
+        bool onTops = false;
         for (const WordAt& w : wordsOf(text_)) {
             try {
                 WordsReader in(text_, job_, to_.them);
@@ -205,6 +206,7 @@ private:
                 } else if (const auto k = in.kind()) {
                     subject = foldCase(k->name);
                     hangs = k->hangs();
+                    onTops = k->standsOn();
                 }
             } catch (const LineFault&) {
                 continue;
@@ -219,6 +221,14 @@ private:
             }
         if (subject.empty())
             subject = job_.scheme().pieces.empty() ? "sofa" : job_.scheme().pieces.front().name;
+        // A vase stands on something.
+        if (onTops) {
+            for (const Piece& p : job_.scheme().pieces)
+                if (out_.size() + 1 < most && p.on.isFloor() && p.kind->hasTop() &&
+                    !p.kind->isSeat())
+                    offer(subject + " on " + p.name);
+            offer(subject + " on the floor");
+        }
         for (const Wall& w : job_.room->walls)
             if (out_.size() + 1 < most)
                 offer(subject + (hangs ? " on wall " : " against wall ") + w.name);
