@@ -85,10 +85,13 @@ TEST(AtRightAngles, StandsBeyondTheEndAndLooksAcross) {
     EXPECT_GT(dot(own.front(), sofa.at - own.at), 0);
     // Its nearer end stands before the sofa's front.
     EXPECT_GT((own.at.y / 25.4) - 30, 36);
-    EXPECT_TRUE(holdsIn(toldBy(job, "loveseat at right angles to the sofa, on the window side"),
-                        "refused") ||
-                holdsIn(toldBy(job, "loveseat at right angles to the sofa, on the window side"),
-                        "Adds Loveseat"));
+    // On the side of the only window, which is in wall B, 20 feet along wall A.
+    const char* notes = "room One\nceiling 8'\nwall A 20'\nwall B 15'\n window 5' from left, 4' "
+                        "wide, 4' high, sill 30\nwall C 20'\nwall D 15'\n";
+    const auto lit = jobWith({"sofa 84 x 36 x 34 on wall A, centred on wall A"}, notes);
+    const auto beside =
+        saidTo(lit, "loveseat 60 x 34 x 34 at right angles to the sofa, on the window side");
+    EXPECT_GT(poseOf(beside, "Loveseat").at.x / 25.4, 120 + 42);
 }
 
 TEST(SmallTable, BesideASeatIsOneToSetACupOn) {
@@ -141,6 +144,27 @@ TEST(Fixed, IsWhatCanTip) {
     const auto told = toldBy(job, "what has to be fixed to the wall?");
     EXPECT_TRUE(holdsIn(told, "Bookcase: Fix it to the wall")) << told;
     EXPECT_FALSE(holdsIn(told, "Sofa")) << told;
+    // A screen tips too, on a console as on the floor; a cord on the floor is another matter.
+    const auto more = jobWith({"media console on wall C, 60 from right corner",
+                               "television on media console", "floor lamp in corner AB"});
+    const auto screen = toldBy(more, "what has to be fixed to the wall?");
+    EXPECT_TRUE(holdsIn(screen, "Television")) << screen;
+    EXPECT_FALSE(holdsIn(screen, "Floor lamp")) << screen;
+}
+
+TEST(Closer, IsToTheNearestSeatAndNotTheFirst) {
+    const auto job = jobWith(
+        {"sofa on wall A, centred on wall A", "armchair at 17', 12'", "coffee table at 14', 12'"});
+    EXPECT_TRUE(holdsIn(toldBy(job, "move the coffee table closer"), "toward wall B"));
+}
+
+TEST(AtRightAngles, OnNoSideThatSeveralWindowsLeaveOpen) {
+    const char* notes = "room Two\nceiling 8'\nwall A 20'\nwall B 15'\n window 5' from left, 4' "
+                        "wide, 4' high, sill 30\nwall C 20'\nwall D 15'\n window 5' from left, 4' "
+                        "wide, 4' high, sill 30\n";
+    const auto job = jobWith({"sofa 84 x 36 on wall A, centred on wall A"}, notes);
+    const auto told = toldBy(job, "loveseat at right angles to the sofa, on the window side");
+    EXPECT_TRUE(holdsIn(told, "refused")) << told;
 }
 
 TEST(HowWide, OfSeveralThatDiffer) {

@@ -226,4 +226,10 @@ std::size_t openingWords(std::string_view line) {
     return cut < line.size() ? cut : 0;
 }
 
+std::string withoutStop(std::string sentence) {
+    while (sentence.ends_with("."))
+        sentence.pop_back();
+    return sentence;
+}
+
 } // namespace mezzet

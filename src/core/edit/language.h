@@ -22,4 +22,7 @@ namespace mezzet {
 /// them.
 [[nodiscard]] std::size_t openingWords(std::string_view line);
 
+/// A sentence that another follows: without the full stop at its end.
+[[nodiscard]] std::string withoutStop(std::string sentence);
+
 } // namespace mezzet

@@ -341,11 +341,16 @@ bool LineReader::isTheOnlyLarge(int id) const {
     if (p == nullptr || p->name != p->kind->name)
         return false;
     const Role role = p->kind->role;
-    const auto& all = in.scheme().pieces;
     return (role == Role::sofa || role == Role::desk || role == Role::diningTable ||
             role == Role::lowTable || role == Role::screen || p->kind->id == "armoire") &&
-           std::count_if(all.begin(), all.end(),
-                         [&](const Piece& o) { return o.kind == p->kind; }) == 1;
+           isTheOnlyOne(*p);
+}
+
+/// Whether no other piece is of its kind.
+bool LineReader::isTheOnlyOne(const Piece& p) const {
+    const auto& all = in.scheme().pieces;
+    return std::count_if(all.begin(), all.end(),
+                         [&](const Piece& o) { return o.kind == p.kind; }) == 1;
 }
 
 /// Whether a piece is the only one of its kind and called by that alone, and nothing but sizes
@@ -357,11 +362,8 @@ bool LineReader::isTheOnlySized(int id, std::size_t from) {
         std::regex::icase | std::regex::optimize);
     constexpr std::size_t longest = 60;
     const Piece* p = in.scheme().byId(id);
-    const auto& all = in.scheme().pieces;
     return p != nullptr && in.text().size() < from + longest && p->name == p->kind->name &&
-           std::count_if(all.begin(), all.end(),
-                         [&](const Piece& o) { return o.kind == p->kind; }) == 1 &&
-           std::regex_match(std::string(in.text().substr(from)), sizes);
+           isTheOnlyOne(*p) && std::regex_match(std::string(in.text().substr(from)), sizes);
 }
 
 /// Whether a piece is called by its kind alone, of which rooms have several: pictures, shelves.

@@ -84,6 +84,7 @@ private:
     void howMany(const Kind&, std::size_t start);
     bool isTheOnlyBed(int id, std::size_t start);
     [[nodiscard]] bool isTheOnlyLarge(int id) const;
+    [[nodiscard]] bool isTheOnlyOne(const Piece&) const;
     bool isTheOnlySized(int id, std::size_t from);
     bool startsPiece(std::size_t start);
     [[nodiscard]] bool isOneOfMany(int id) const;

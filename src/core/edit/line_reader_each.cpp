@@ -28,17 +28,6 @@ std::vector<int> LineReader::wholes(const std::vector<int>& ids) const {
     return out;
 }
 
-namespace {
-
-std::optional<int> wallOfTies(const std::vector<Tie>& ties) {
-    for (const Tie& t : ties)
-        if (t.of.is == Target::Is::wall)
-            return t.of.index;
-    return {};
-}
-
-} // namespace
-
 Edit LineReader::placeEach(const std::vector<int>& several, std::size_t at, std::string words) {
     const std::vector<int> ids = wholes(several);
     // A step takes them all along; what is tied among them goes with them once. What hangs on walls
@@ -104,20 +93,18 @@ Edit LineReader::placeEach(const std::vector<int>& several, std::size_t at, std:
     }
     // Where they would stand on one another, or one is held by the next, they go together; along a
     // wall as near to its middle as they are free there.
-    bool along = false;
+    bool along = true;
     std::optional<Edit> all;
     constexpr int steps = 12; // to either end of a wall
-    for (int k = 0; k <= 2 * steps && ids.size() > 1 && (k == 0 || along); ++k)
+    for (int k = 0; k <= 2 * steps && ids.size() > 1 && along; ++k)
         try {
-            const double share = (k % 2 == 0 ? 1 : -1) * ((k + 1) / 2) / (2.0 * steps);
-            const auto wall = said.wall ? said.wall : wallOfTies(said.ties);
-            const Length length =
-                wall ? job_.room->walls[static_cast<std::size_t>(*wall)].length() : Length{};
-            auto places = movedTogether(job_, *scene_, ids, said, length * share, &along);
-            if (places.empty())
+            const double aside = (k % 2 == 0 ? 1 : -1) * ((k + 1) / 2) / double(steps);
+            auto places = movedTogether(job_, *scene_, ids, said, aside);
+            along = places.along.has_value();
+            if (places.all.empty())
                 break;
             in.goTo(end);
-            auto edit = together(std::move(places), at, words);
+            auto edit = together(std::move(places.all), at, words);
             const auto after = apply(job_, edit);
             const bool free = after && std::all_of(ids.begin(), ids.end(), [&](int id) {
                                   return overlapOf(*after->scene, id).empty() &&

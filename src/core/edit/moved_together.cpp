@@ -161,10 +161,8 @@ bool standOnOneAnother(const std::vector<int>& ids, const Scene& before, const S
     return false;
 }
 
-std::vector<std::pair<Piece, Placement>> movedTogether(const Project& job, const Scene& scene,
-                                                       const std::vector<int>& ids,
-                                                       const Placement& said, Length aside,
-                                                       bool* alongWall) {
+MovedTogether movedTogether(const Project& job, const Scene& scene, const std::vector<int>& ids,
+                            const Placement& said, double aside) {
     std::vector<Piece> pieces;
     for (const int id : ids)
         pieces.push_back(asItStands(job, scene, id));
@@ -177,22 +175,23 @@ std::vector<std::pair<Piece, Placement>> movedTogether(const Project& job, const
     auto model = modelOf(said, hangs);
     if (!model)
         return {};
-    const bool open = model->middle.of.is == Target::Is::wall &&
-                      std::none_of(said.ties.begin(), said.ties.end(),
-                                   [](const Tie& t) { return t.kind == K::centredOn; });
-    if (open)
-        model->middle.distance = aside;
-    if (alongWall != nullptr)
-        *alongWall = open;
+    MovedTogether out;
+    if (model->middle.of.is == Target::Is::wall &&
+        std::none_of(said.ties.begin(), said.ties.end(),
+                     [](const Tie& t) { return t.kind == K::centredOn; })) {
+        out.along = model->middle.of.index;
+        model->middle.distance =
+            job.room->walls[static_cast<std::size_t>(*out.along)].length() * (aside / 2);
+    }
     for (Piece& p : pieces)
         std::erase_if(p.ties, [&](const Tie& t) { return refersToAny(t, ids); });
     if (hangs) {
         const bool oneWall = std::all_of(pieces.begin(), pieces.end(), [&](const Piece& p) {
             return p.wall() == pieces.front().wall();
         });
-        if (oneWall)
-            return asTheyHang(std::move(pieces), *model, job, scene);
-        return inARow(std::move(pieces), *model, job.library.book->habit("group-gap"));
+        out.all = oneWall ? asTheyHang(std::move(pieces), *model, job, scene)
+                          : inARow(std::move(pieces), *model, job.library.book->habit("group-gap"));
+        return out;
     }
     // From the left, as one faces what they are placed by.
     Vec2 right{1, 0};
@@ -207,8 +206,9 @@ std::vector<std::pair<Piece, Placement>> movedTogether(const Project& job, const
     const bool sits = std::all_of(pieces.begin(), pieces.end(), [](const Piece& p) {
         return p.kind->role == Role::armchair || p.kind->role == Role::sofa;
     });
-    return inARow(std::move(pieces), *model,
-                  sits ? job.library.book->habit("seats-apart") : Length{});
+    out.all =
+        inARow(std::move(pieces), *model, sits ? job.library.book->habit("seats-apart") : Length{});
+    return out;
 }
 
 } // namespace mezzet

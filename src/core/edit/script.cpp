@@ -1,3 +1,4 @@
+#include "edit/language.h"
 #include "edit/line.h"
 
 #include "measure/text.h"
@@ -80,9 +81,8 @@ Result<Said> readChain(std::string_view text, const Project& job, Listener to) {
         out.edit.notices.insert(out.edit.notices.end(), said->edit.notices.begin(),
                                 said->edit.notices.end());
         // A caution before it ends a sentence of its own.
-        while (out.preview.ends_with("."))
-            out.preview.pop_back();
-        out.preview += (out.preview.empty() ? "" : ", then ") + said->preview;
+        const auto before = withoutStop(out.preview);
+        out.preview = before + (before.empty() ? "" : ", then ") + said->preview;
         if (end == std::string_view::npos)
             return out;
         at = end + parts.size();

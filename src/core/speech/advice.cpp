@@ -1,6 +1,7 @@
 // Questions about what to do: how high, what fits, how many, what is wrong.
 #include "edit/arrange.h"
 #include "edit/beside_wall.h"
+#include "edit/language.h"
 #include "edit/new_piece.h"
 #include "edit/phrase.h"
 #include "edit/sizes_said.h"
@@ -39,9 +40,7 @@ Answer answerOf(FitAnswer found) {
     for (std::size_t i = 0; i < std::min<std::size_t>(2, found.reasons.size()); ++i) {
         if (out.words.find(found.reasons[i]) != std::string::npos)
             continue; // a choice has told it
-        while (out.words.ends_with("."))
-            out.words.pop_back();
-        out.words += ". " + found.reasons[i];
+        out.words = withoutStop(std::move(out.words)) + ". " + found.reasons[i];
     }
     out.choices = std::move(found.choices);
     return out;

@@ -79,9 +79,13 @@ void atRightAngles(const std::string& line, const Project& job, std::vector<std:
         std::optional<double> told;
         if (side == "left" || side == "right")
             told = side == "right" ? 1 : -1;
-        for (int i = 0; i < 20 && !told; ++i)
-            if (const auto t = targetNamed(i == 0 ? side : fmt::format("{} {}", side, i), job))
-                told = dot(middleOf(*t, *it.scene) - sofa.at, sofa.right()) > 0 ? 1 : -1;
+        // Of several windows, where all are on one side.
+        for (const auto& [name, t] : targetsNamed(side, job)) {
+            const double is = dot(middleOf(t, *it.scene) - sofa.at, sofa.right()) > 0 ? 1 : -1;
+            if (told && *told != is)
+                return;
+            told = is;
+        }
         if (!told)
             return;
         aside = *told;
@@ -136,26 +140,19 @@ void turnedIn(const std::string& line, const Project& job, std::vector<std::stri
     std::smatch found;
     if (!std::regex_match(line, found, words))
         return;
-    const auto all = piecesNamed(found[1], job);
-    const auto scene = sceneOf(job);
-    if (all.empty() || !scene)
+    const auto stand = severalStanding(found[1], job);
+    if (stand.all.empty())
         return;
     Vec2 middle = job.room->middle();
-    if (all.size() > 1) {
+    if (stand.all.size() > 1) {
         middle = {};
-        for (const Piece* p : all) {
-            const Placed* there = p->on.isFloor() ? (*scene)->fromAbove(p->id) : nullptr;
-            if (there == nullptr)
-                return;
-            middle = middle + there->pose.at / static_cast<double>(all.size());
-        }
+        for (const auto& [p, there] : stand.all)
+            middle = middle + there->pose.at / static_cast<double>(stand.all.size());
     }
     const std::string by = found[2].matched ? found[2].str() : "15";
     std::string lines;
-    for (const Piece* p : all) {
-        const Placed* there = p->on.isFloor() ? (*scene)->fromAbove(p->id) : nullptr;
-        if (there == nullptr)
-            return;
+    for (const auto& [p, where] : stand.all) {
+        const Placed* there = where; // a binding can't be captured
         Pose turned = there->pose;
         const auto toward = [&](double degrees) {
             turned.turn = there->pose.turn + Angle::degrees(degrees);

@@ -528,12 +528,8 @@ void onTheSideOf(const std::string& line, const Project& job, std::vector<std::s
                              ? -job.room->walls[static_cast<std::size_t>(t.index)].inward()
                              : middleOf(t, **scene) - where->pose.at);
     };
-    if (const auto t = targetNamed(named, job))
-        add(*t);
-    else // of several windows, where all are on one side
-        for (int i = 1; i < 20; ++i)
-            if (const auto each = targetNamed(fmt::format("{} {}", named, i), job))
-                add(*each);
+    for (const auto& [name, t] : targetsNamed(named, job)) // windows, where all are on one side
+        add(t);
     std::set<std::string> sides;
     for (const Vec2 v : toward) {
         const double ahead = first ? dot(v, where->pose.front()) : 0;

@@ -402,19 +402,13 @@ void nearestOf(const std::string& line, const Project& job, std::vector<std::str
     const Placed* there = p != nullptr && scene ? (*scene)->inPlan(p->id) : nullptr;
     if (there == nullptr)
         return;
-    const std::string noun = found[4];
     std::string best;
     double least = 1e300;
-    for (int i = 0; i < 20; ++i) {
-        const auto name = i == 0 ? noun : fmt::format("{} {}", noun, i);
-        const auto t = targetNamed(name, job, false);
-        if (!t)
-            continue;
-        if (const double far = norm(middleOf(*t, **scene) - there->pose.at); far < least) {
+    for (const auto& [name, t] : targetsNamed(found[4], job, false))
+        if (const double far = norm(middleOf(t, **scene) - there->pose.at); far < least) {
             least = far;
             best = name;
         }
-    }
     if (!best.empty())
         out.push_back(found[1].str() + p->name + " " + found[3].str() + best + found[5].str());
 }
@@ -486,12 +480,30 @@ void closerToItsOwn(const std::string& line, const Project& job, std::vector<std
     std::smatch found;
     if (!std::regex_match(line, found, words))
         return;
-    const auto all = piecesNamed(found[1], job);
-    const auto scene = sceneOf(job);
-    if (all.empty() || !scene)
+    const auto stand = severalStanding(found[1], job);
+    if (stand.all.empty())
         return;
-    const auto onFloor = [&](const Piece& p) {
-        return p.on.isFloor() ? (*scene)->fromAbove(p.id) : nullptr;
+    const auto isOne = [&](const Piece& p) {
+        return std::any_of(stand.all.begin(), stand.all.end(),
+                           [&](const auto& s) { return s.first == &p; });
+    };
+    const auto nearestSeat = [&](const Placed& there) {
+        const Piece* best = nullptr;
+        double least = 1e300;
+        for (const Piece& o : job.scheme().pieces) {
+            const bool is =
+                o.kind->isSeat() || o.kind->family == Family::table || o.kind->role == Role::bed;
+            const Placed* where = is && o.on.isFloor() && !o.kind->flat() && !isOne(o)
+                                      ? stand.scene->fromAbove(o.id)
+                                      : nullptr;
+            if (where == nullptr)
+                continue;
+            if (const double far = norm(where->pose.at - there.pose.at); far < least) {
+                least = far;
+                best = &o;
+            }
+        }
+        return best;
     };
     const auto way = foldCase(found[3].str());
     const bool near = way.starts_with("closer") || way.starts_with("nearer");
@@ -500,27 +512,13 @@ void closerToItsOwn(const std::string& line, const Project& job, std::vector<std
                                ? found[4].str()
                                : write(job.library.book->habit("step"), job.notation);
     std::string lines;
-    for (const Piece* p : all) {
-        const Placed* there = onFloor(*p);
-        if (there == nullptr)
-            return;
+    for (const auto& [p, there] : stand.all) {
         const Piece* to = nullptr;
         for (const Tie& t : p->ties)
             if (t.fixesPlace() && t.of.is == Target::Is::piece)
                 to = job.scheme().byId(t.of.piece);
-        double least = 1e300;
-        for (const Piece& o : job.scheme().pieces) {
-            const Placed* where =
-                to == nullptr && &o != p && !o.kind->flat() ? onFloor(o) : nullptr;
-            const bool other =
-                o.kind->isSeat() || o.kind->family == Family::table || o.kind->role == Role::bed;
-            if (where == nullptr || !other || std::find(all.begin(), all.end(), &o) != all.end())
-                continue;
-            if (const double far = norm(where->pose.at - there->pose.at); far < least) {
-                least = far;
-                to = &o;
-            }
-        }
+        if (to == nullptr)
+            to = nearestSeat(*there);
         if (to == nullptr)
             return;
         lines += fmt::format("{}move {} {} {} {}", lines.empty() ? "" : "; then ", p->name, by,

@@ -5,6 +5,8 @@
 #include "measure/text.h"
 #include "scheme/on_wall.h"
 
+#include <fmt/format.h>
+
 #include <algorithm>
 
 namespace mezzet {
@@ -115,6 +117,35 @@ std::optional<Target> targetNamed(const std::string& words, const Project& job, 
     } catch (const LineFault&) {
         return {};
     }
+}
+
+std::vector<std::pair<std::string, Target>> targetsNamed(const std::string& words,
+                                                         const Project& job, bool pieces) {
+    if (const auto one = targetNamed(words, job, pieces))
+        return {{words, *one}};
+    std::vector<std::pair<std::string, Target>> out;
+    constexpr int most = 20;
+    for (int i = 1; i < most; ++i)
+        if (auto name = fmt::format("{} {}", words, i);
+            const auto t = targetNamed(name, job, pieces))
+            out.emplace_back(std::move(name), *t);
+    return out;
+}
+
+SeveralStand severalStanding(const std::string& words, const Project& job) {
+    SeveralStand out;
+    const auto all = piecesNamed(words, job);
+    const auto scene = all.empty() ? Result<ScenePtr>(Problem{}) : sceneOf(job);
+    if (!scene)
+        return out;
+    out.scene = *scene;
+    for (const Piece* p : all) {
+        const Placed* there = p->on.isFloor() ? (*scene)->fromAbove(p->id) : nullptr;
+        if (there == nullptr)
+            return {};
+        out.all.emplace_back(p, there);
+    }
+    return out;
 }
 
 } // namespace mezzet

@@ -6,6 +6,7 @@
 #include <regex>
 #include <string>
 #include <string_view>
+#include <utility>
 #include <vector>
 
 namespace mezzet {
@@ -37,6 +38,11 @@ struct NamedAndFigure {
 [[nodiscard]] std::optional<Target> targetNamed(const std::string& words, const Project&,
                                                 bool pieces = true);
 
+/// The same of several: "window" is what it is alone, and else each of those with a number, by the
+/// words that name it.
+[[nodiscard]] std::vector<std::pair<std::string, Target>>
+targetsNamed(const std::string& words, const Project&, bool pieces = true);
+
 /// The only table people sit in to; null where there is none, or several.
 [[nodiscard]] const Piece* onlyDiningTable(const Project&);
 
@@ -49,6 +55,13 @@ struct Stands {
 };
 /// The piece that words name, alone, where it stands on the floor.
 [[nodiscard]] Stands standsNamed(const std::string& words, const Project&);
+
+/// The pieces that words name, alone, and where each stands on the floor; none where one does not.
+struct SeveralStand {
+    ScenePtr scene;
+    std::vector<std::pair<const Piece*, const Placed*>> all;
+};
+[[nodiscard]] SeveralStand severalStanding(const std::string& words, const Project&);
 
 /// Whether a piece hangs on a wall, or stands at it: what stands out in the room with its back
 /// that way is not on it.

@@ -1,4 +1,5 @@
 // What is wrong, and what would mend it.
+#include "edit/language.h"
 #include "edit/words_reader.h"
 #include "judge/remedy.h"
 #include "judge/say.h"
@@ -32,9 +33,7 @@ Answer toMendOf(const Asking& a, int id, bool how) {
     }
     constexpr std::size_t most = 3;
     for (std::size_t i = 0; i < std::min(most, own.size()) && a.goesOn(); ++i) {
-        auto sentence = sentenceOf(*own[i], a.wording());
-        while (sentence.ends_with("."))
-            sentence.pop_back();
+        const auto sentence = withoutStop(sentenceOf(*own[i], a.wording()));
         out.words += (i == 0 ? "" : ". ") + sentence;
         if (how) {
             const auto remedy = remedyFor(*own[i], a.job, *a.scene, all);

@@ -299,9 +299,7 @@ std::optional<Spoken> oneAfterTheOther(const std::pair<std::string, std::string>
     std::move(then.edit.acts.begin(), then.edit.acts.end(), std::back_inserter(all.edit.acts));
     std::move(then.edit.notices.begin(), then.edit.notices.end(),
               std::back_inserter(all.edit.notices));
-    while (all.preview.ends_with("."))
-        all.preview.pop_back();
-    all.preview += "; then " + then.preview;
+    all.preview = withoutStop(std::move(all.preview)) + "; then " + then.preview;
     all.them = then.them.empty() ? all.them : then.them;
     return std::move(*first);
 }

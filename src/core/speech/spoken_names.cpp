@@ -195,6 +195,40 @@ std::string anotherOfThose(std::string_view text, const Project& job, const std:
     return alike && !one.isGroup() ? "another " + one.name + found[1].str() : std::string();
 }
 
+namespace {
+
+/// Whether a piece is what such a kind would be there for.
+bool serves(const Piece& p, const Kind& noun) {
+    return p.kind->id == noun.id ||
+           (noun.role != Role::none && p.kind->role == noun.role && p.kind->family == noun.family);
+}
+
+/// "a round mirror instead", where there is one mirror: of that, whatever was spoken of last; "the
+/// mirror on wall D instead" is moved. Empty where there is none, or several.
+std::string insteadOfTheOne(const std::string& thing, const KindPtr& noun, const Project& job) {
+    const Piece* there = nullptr;
+    for (const Piece& p : job.scheme().pieces)
+        if (serves(p, *noun)) {
+            if (there != nullptr)
+                return {};
+            there = &p;
+        }
+    if (there == nullptr)
+        return {};
+    static const std::regex place(
+        " (?:on|in|at|under|over|above|by|beside|against|next to|near|between|behind|in front of|"
+        "opposite|left of|right of) .*",
+        std::regex::icase | std::regex::optimize);
+    static const std::regex opens("^(?:an?|one|the|some) ", std::regex::icase);
+    std::smatch found;
+    if (there->kind == noun && std::regex_search(thing, found, place))
+        return "move " + there->name + found[0].str();
+    return "replace " + there->name + " by a " +
+           withChairsAfter(std::regex_replace(thing, opens, ""));
+}
+
+} // namespace
+
 std::string insteadOfThose(std::string_view text, const Project& job, const std::vector<int>& ids) {
     static const std::regex words(
         "(?:(?:try|use|put|place|add|have|hang|get|how about|what about|with|"
@@ -209,42 +243,21 @@ std::string insteadOfThose(std::string_view text, const Project& job, const std:
         !std::regex_match(line, found, words))
         return {};
     const std::string thing = found[1];
-    // "a round mirror instead", where there is a mirror: of that, whatever was spoken of last.
-    const KindPtr noun = nounIn(thing, job);
-    const auto serves = [&](const Piece& p) {
-        return p.kind == noun || (noun->role != Role::none && p.kind->role == noun->role &&
-                                  p.kind->family == noun->family);
-    };
-    const bool ofThem = noun && std::any_of(ids.begin(), ids.end(), [&](int id) {
-                            const Piece& p = *job.scheme().byId(id);
-                            return serves(p) || p.kind->family == noun->family ||
-                                   (p.kind->hangs() && noun->hangs());
-                        });
-    if (noun && std::none_of(ids.begin(), ids.end(),
-                             [&](int id) { return serves(*job.scheme().byId(id)); })) {
-        std::vector<const Piece*> there;
-        for (const Piece& p : job.scheme().pieces)
-            if (serves(p))
-                there.push_back(&p);
-        static const std::regex placed(
-            " (?:on|in|at|under|over|above|by|beside|against|next to|near|between|behind|in front "
-            "of|opposite|left of|right of) ",
-            std::regex::icase | std::regex::optimize);
-        if (there.size() == 1)
-            return std::regex_search(thing, placed) && there.front()->kind == noun
-                       ? "move " + there.front()->name +
-                             std::regex_replace(thing,
-                                                std::regex("^(?:an? |the |my )?.*?(?= (?:on|in|"
-                                                           "at|under|over|above|by|beside|"
-                                                           "against|next|near|between|behind|"
-                                                           "opposite|left|right) )",
-                                                           std::regex::icase),
-                                                "", std::regex_constants::format_first_only)
-                       : "replace " + there.front()->name + " by a " +
-                             withChairsAfter(std::regex_replace(thing, opens, ""));
+    if (const KindPtr noun = nounIn(thing, job)) {
+        const auto those = [&](const auto& is) {
+            return std::any_of(ids.begin(), ids.end(),
+                               [&](int id) { return is(*job.scheme().byId(id)); });
+        };
+        const auto same = [&](const Piece& p) { return serves(p, *noun); };
+        if (!those(same))
+            if (auto other = insteadOfTheOne(thing, noun, job); !other.empty())
+                return other;
+        if (!names.empty() && !those([&](const Piece& p) {
+                return same(p) || p.kind->family == noun->family ||
+                       (p.kind->hangs() && noun->hangs());
+            }))
+            return {};
     }
-    if (noun && !names.empty() && !ofThem)
-        return {};
     if (names.empty())
         return line.substr(0, static_cast<std::size_t>(found.position(1))) + thing;
     if (names.size() == 1)

@@ -11,6 +11,7 @@
 #include "measure/texts.h"
 #include "scheme/on_wall.h"
 #include "scheme/spoken.h"
+#include "speech/meant_words.h"
 #include "speech/questions.h"
 
 #include <algorithm>
@@ -74,18 +75,59 @@ std::optional<Answer> canBeSeen(Asking& a) {
     return out;
 }
 
+/// A thing's stretch of its wall, and the way into the room; none for what is in no wall.
+struct InWall {
+    Segment along;
+    Vec2 inward;
+};
+std::optional<InWall> inWall(const Target& t, std::optional<int> wall, const Scene& scene) {
+    const auto box = wall && t.is != Is::wall ? boxOn(t, *wall, scene) : std::nullopt;
+    if (!box)
+        return {};
+    const Wall& w = scene.room->walls[static_cast<std::size_t>(*wall)];
+    return InWall{{w.start + w.along() * box->low.x, w.start + w.along() * box->high.x},
+                  w.inward()};
+}
+
 /// Where a thing is on the floor: an outline of no depth for what is in a wall.
 std::optional<Shape> outlineOf(const Target& t, const Scene& scene) {
     if (t.is == Is::piece) {
         const Placed* there = scene.fromAbove(t.piece);
         return there != nullptr ? std::optional(there->shape) : std::nullopt;
     }
-    const auto wall = wallIn(t, *scene.room);
-    const auto box = wall && t.is != Is::wall ? boxOn(t, *wall, scene) : std::nullopt;
-    if (!box)
-        return {};
-    const Wall& w = scene.room->walls[static_cast<std::size_t>(*wall)];
-    return stretch({w.start + w.along() * box->low.x, w.start + w.along() * box->high.x});
+    const auto own = inWall(t, wallIn(t, *scene.room), scene);
+    return own ? std::optional(stretch(own->along)) : std::nullopt;
+}
+
+/// As far as one asks what is near: a stride and a half.
+Length aStrideOrTwo(const Asking& a) {
+    return isMetric(a.job.notation.units) ? Length::centimetres(120) : Length::inches(48);
+}
+
+/// What stands on the floor, and how far it is from a thing.
+struct Near {
+    Gap gap;
+    const Piece* piece;
+};
+/// All but the thing itself and rugs, the nearest first.
+std::vector<Near> nearestFirst(const Target& t, const Shape& own, const Scene& scene) {
+    std::vector<Near> all;
+    const FloorView floor(scene);
+    for (std::size_t i = 0; i < floor.placed.size(); ++i)
+        if (const Piece& p = floor.piece(i);
+            !(t.is == Is::piece && p.id == t.piece) && !p.kind->flat() && p.on.isFloor())
+            all.push_back({gapBetween(own, floor.placed[i].shape), &p});
+    std::stable_sort(all.begin(), all.end(),
+                     [](const Near& x, const Near& y) { return x.gap.apart < y.gap.apart; });
+    return all;
+}
+
+/// "Desk 12" off": shown on the floor too.
+std::string toldOff(const Asking& a, const Near& near, Answer& out) {
+    const auto far = writeGap(near.gap.apart, a.job.notation);
+    out.about.push_back(near.piece->id);
+    out.marks.push_back({theFloor(), near.gap.onFirst, near.gap.onSecond, far});
+    return worded("{} {} off", near.piece->name, far);
 }
 
 /// "what is near the door?": what stands and hangs within a stride or two, the nearest first.
@@ -96,38 +138,18 @@ std::optional<Answer> whatIsNear(Asking& a) {
     const auto own = outlineOf(t, *a.scene);
     if (!own)
         return {};
-    // A stride and a half.
-    const Length near =
-        isMetric(a.job.notation.units) ? Length::centimetres(120) : Length::inches(48);
+    const Length near = aStrideOrTwo(a);
     constexpr std::size_t most = 4;
-    struct Near {
-        Gap gap;
-        const Piece* piece;
-    };
-    std::vector<Near> all;
-    const FloorView floor(*a.scene);
-    for (std::size_t i = 0; i < floor.placed.size(); ++i) {
-        const Piece& p = floor.piece(i);
-        if ((t.is == Is::piece && p.id == t.piece) || p.kind->flat() || !p.on.isFloor())
-            continue;
-        const Gap g = gapBetween(*own, floor.placed[i].shape);
-        if (g.apart <= near)
-            all.push_back({g, &p});
-    }
-    std::stable_sort(all.begin(), all.end(),
-                     [](const Near& x, const Near& y) { return x.gap.apart < y.gap.apart; });
+    auto all = nearestFirst(t, *own, *a.scene);
+    std::erase_if(all, [&](const Near& n) { return n.gap.apart > near; });
     Answer out;
     if (all.empty()) {
         out.words = worded("Nothing stands within {} of {}", writeGap(near, a.job.notation),
                            spoken(t, a.wording()));
         return out;
     }
-    for (std::size_t i = 0; i < std::min(most, all.size()); ++i) {
-        const auto far = writeGap(all[i].gap.apart, a.job.notation);
-        out.words += (i == 0 ? "" : ", ") + worded("{} {} off", all[i].piece->name, far);
-        out.about.push_back(all[i].piece->id);
-        out.marks.push_back({theFloor(), all[i].gap.onFirst, all[i].gap.onSecond, far});
-    }
+    for (std::size_t i = 0; i < std::min(most, all.size()); ++i)
+        out.words += (i == 0 ? "" : ", ") + toldOff(a, all[i], out);
     if (all.size() > most)
         out.words += worded(", and {} more", all.size() - most);
     return out;
@@ -135,30 +157,22 @@ std::optional<Answer> whatIsNear(Asking& a) {
 
 /// The floor straight before a thing, as wide as it is, so far out; none where it is in no plan.
 std::optional<Shape> floorBefore(const Target& t, const Scene& scene, Length far) {
-    Vec2 from;
-    Vec2 to;
-    Vec2 out;
-    if (t.is == Is::piece && scene.pieceById(t.piece)->on.isFloor()) {
+    auto own = inWall(t, wallOf(t, scene), scene);
+    if (const Piece* p = t.is == Is::piece ? scene.pieceById(t.piece) : nullptr;
+        p != nullptr && p->on.isFloor()) {
         const Placed* there = scene.fromAbove(t.piece);
         if (there == nullptr)
             return {};
-        const Size& size = scene.pieceById(t.piece)->size;
-        out = there->pose.front();
-        const Vec2 edge = there->pose.at + out * (size.depth.mm() / 2);
-        const Vec2 half = there->pose.right() * (size.width.mm() / 2);
-        from = edge - half;
-        to = edge + half;
-    } else {
-        const auto wall = wallOf(t, scene);
-        const auto box = wall && t.is != Is::wall ? boxOn(t, *wall, scene) : std::nullopt;
-        if (!box)
-            return {};
-        const Wall& w = scene.room->walls[static_cast<std::size_t>(*wall)];
-        from = w.start + w.along() * box->low.x;
-        to = w.start + w.along() * box->high.x;
-        out = w.inward();
+        const Vec2 out = there->pose.front();
+        const Vec2 edge = there->pose.at + out * (p->size.depth.mm() / 2);
+        const Vec2 half = there->pose.right() * (p->size.width.mm() / 2);
+        own = InWall{{edge - half, edge + half}, out};
     }
-    const std::array<Vec2, 4> corners{from, to, to + out * far.mm(), from + out * far.mm()};
+    if (!own)
+        return {};
+    const Vec2 out = own->inward * far.mm();
+    const auto& [from, to] = own->along;
+    const std::array<Vec2, 4> corners{from, to, to + out, from + out};
     return convexPolygon(corners);
 }
 
@@ -174,28 +188,16 @@ std::optional<Answer> whatIsBefore(Asking& a) {
                         "blocked by anything", "blocked by something"}))
             return {};
     a.end();
-    const Length far =
-        isMetric(a.job.notation.units) ? Length::centimetres(120) : Length::inches(48);
+    const Length far = aStrideOrTwo(a);
     const auto strip = floorBefore(t, *a.scene, far);
     const auto own = outlineOf(t, *a.scene);
     if (!strip || !own)
         a.in.fail(at, std::max<std::size_t>(end - at, 1), "nothing can stand before that",
                   "name a door, a window, what is built in, or what stands on the floor");
-    struct Before {
-        Gap gap;
-        const Piece* piece;
-    };
-    std::vector<Before> all;
-    const FloorView floor(*a.scene);
-    for (std::size_t i = 0; i < floor.placed.size(); ++i) {
-        const Piece& p = floor.piece(i);
-        if ((t.is == Is::piece && p.id == t.piece) || p.kind->flat() || !p.on.isFloor() ||
-            gapBetween(*strip, floor.placed[i].shape).depth <= quiet)
-            continue;
-        all.push_back({gapBetween(*own, floor.placed[i].shape), &p});
-    }
-    std::stable_sort(all.begin(), all.end(),
-                     [](const Before& x, const Before& y) { return x.gap.apart < y.gap.apart; });
+    auto all = nearestFirst(t, *own, *a.scene);
+    std::erase_if(all, [&](const Near& n) {
+        return gapBetween(*strip, a.scene->fromAbove(n.piece->id)->shape).depth <= quiet;
+    });
     Answer out;
     const auto name = spoken(t, a.wording());
     if (t.is == Is::piece)
@@ -206,12 +208,8 @@ std::optional<Answer> whatIsBefore(Asking& a) {
         return out;
     }
     std::vector<std::string> parts;
-    for (const Before& b : all) {
-        const auto gap = writeGap(b.gap.apart, a.job.notation);
-        parts.push_back(worded("{} {} off", b.piece->name, gap));
-        out.about.push_back(b.piece->id);
-        out.marks.push_back({theFloor(), b.gap.onFirst, b.gap.onSecond, gap});
-    }
+    for (const Near& n : all)
+        parts.push_back(toldOff(a, n, out));
     out.words = worded("Before {}: {}", name, listed(parts));
     return out;
 }
@@ -276,6 +274,28 @@ std::optional<Answer> whichWaySwings(Asking& a) {
     return {};
 }
 
+/// Names by what is told of each, in the order it comes up.
+class ByWhatIsTold {
+public:
+    void add(const std::string& what, const std::string& name) {
+        const auto same = std::find_if(all_.begin(), all_.end(),
+                                       [&](const auto& each) { return each.first == what; });
+        if (same == all_.end())
+            all_.push_back({what, {name}});
+        else
+            same->second.push_back(name);
+    }
+    [[nodiscard]] std::string told(const char* between) const {
+        std::string out;
+        for (const auto& [what, names] : all_)
+            out += (out.empty() ? "" : between) + worded("{}: {}", listed(names), what);
+        return out;
+    }
+
+private:
+    std::vector<std::pair<std::string, std::vector<std::string>>> all_;
+};
+
 /// "how wide are the nightstands?", of several: each of those that differ.
 std::optional<Answer> howBigAre(Asking& a) {
     const auto began = a.in.since(0);
@@ -294,20 +314,13 @@ std::optional<Answer> howBigAre(Asking& a) {
                       : sizeWords(p, a.job.notation);
     };
     Answer out;
-    std::vector<std::pair<std::string, std::vector<std::string>>> all;
+    ByWhatIsTold all;
     for (const int id : ids) {
         const Piece& p = *a.scene->pieceById(id);
         out.about.push_back(id);
-        const auto its = size(p);
-        const auto same =
-            std::find_if(all.begin(), all.end(), [&](const auto& s) { return s.first == its; });
-        if (same == all.end())
-            all.push_back({its, {p.name}});
-        else
-            same->second.push_back(p.name);
+        all.add(size(p), p.name);
     }
-    for (const auto& [its, names] : all)
-        out.words += (out.words.empty() ? "" : "; ") + worded("{}: {}", listed(names), its);
+    out.words = all.told("; ");
     return out;
 }
 
@@ -341,29 +354,21 @@ std::optional<Answer> howWideIsTheWay(Asking& a) {
     return out;
 }
 
-/// "what has to be fixed to the wall?": what stands and is cautioned of when it is placed.
+/// "what has to be fixed to the wall?": what stands and is cautioned so when it is placed.
 std::optional<Answer> whatIsFixed(Asking& a) {
     a.in.take({"to the wall", "to a wall", "to walls", "to the walls", "over", "down", "back",
                "against tipping"});
     a.end();
     Answer out;
-    std::vector<std::pair<std::string, std::vector<std::string>>> all;
+    ByWhatIsTold all;
     for (const Piece& p : a.job.scheme().pieces) {
-        if (!p.on.isFloor() || p.kind->caution.empty() || p.kind->family != Family::storage)
+        // The kit says it in words only: cords and lids are cautioned of as well.
+        if (p.onWall() || p.kind->underCeiling() || !mentions(p.kind->caution, {"the wall", "tip"}))
             continue;
-        const auto same = std::find_if(all.begin(), all.end(),
-                                       [&](const auto& c) { return c.first == p.kind->caution; });
-        if (same == all.end())
-            all.push_back({p.kind->caution, {p.name}});
-        else
-            same->second.push_back(p.name);
+        all.add(std::string(told(p.kind->caution)), p.name);
         out.about.push_back(p.id);
     }
-    for (const auto& [caution, names] : all)
-        out.words += (out.words.empty() ? "" : " ") +
-                     worded("{}: {}", listed(names), std::string(told(caution)));
-    if (all.empty())
-        out.words = worded("Nothing that stands here asks for it");
+    out.words = out.about.empty() ? worded("Nothing that stands here asks for it") : all.told(" ");
     return out;
 }
 

@@ -1,5 +1,6 @@
 #include "speech/what_if.h"
 
+#include "edit/language.h"
 #include "judge/reading.h"
 #include "measure/text.h"
 #include "measure/texts.h"
@@ -89,9 +90,7 @@ Result<Spoken> whatWouldCome(const Project& job, Said said) {
     a.words = worded("If so: {}", said.preview) + ". ";
     constexpr std::size_t most = 2;
     for (std::size_t i = 0; i < std::min(most, fresh.size()); ++i) {
-        auto sentence = sentenceOf(*fresh[i], done->project->wording());
-        while (sentence.ends_with("."))
-            sentence.pop_back();
+        const auto sentence = withoutStop(sentenceOf(*fresh[i], done->project->wording()));
         a.words += sentence + (i + 1 < std::min(most, fresh.size()) ? ". " : "");
     }
     if (fresh.size() > most)
