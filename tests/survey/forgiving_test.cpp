@@ -69,3 +69,31 @@ TEST(ForgivingNotes, WhatCantBeReadIsStillPointedAt) {
         EXPECT_GT(notes.problem().column, 0) << text;
     }
 }
+
+TEST(ForgivingNotes, ABareFigureIsOfTheSystemThatIsWrittenFirst) {
+    const auto metric =
+        read("# the 14' room\nceiling 2,55 m\nwall A 6,8 m\n window 1,2 m from left, 160 wide, 130 "
+             "high, sill 90\nwall B 360\n");
+    EXPECT_EQ(metric.units, Units::centimetres);
+    EXPECT_NEAR(metric.walls.at(0).openings.at(0).width.value.mm(), 1600, 1e-9);
+    EXPECT_NEAR(metric.walls.at(1).run.value.mm(), 3600, 1e-9);
+    // "1 in 200" is no length, and what comes first decides.
+    EXPECT_EQ(read("tolerance 1 in 150\nceiling 250cm\n").units, Units::centimetres);
+    EXPECT_EQ(read("wall A 14' 2\nceiling 2.5m\n").units, Units::feetAndInches);
+    EXPECT_EQ(read("units inches\nceiling 2.5m\nwall A 120\n").walls.at(0).run.value,
+              Length::inches(120));
+}
+
+TEST(ForgivingNotes, ABareFigureThatMakesNoSenseIsAskedAbout) {
+    for (const auto& [text, line] :
+         {std::pair{"ceiling 2,55 m\nwall A 6,8\n", 2}, std::pair{"ceiling 2,55 m\nA: 6,8\n", 2},
+          std::pair{"ceiling 255\nwall A 680\n", 1}, std::pair{"wall A 1250\n", 1}}) {
+        const auto notes = readTapeNotes(text, "notes");
+        ASSERT_FALSE(notes) << text;
+        EXPECT_EQ(notes.problem().line, line) << text;
+        EXPECT_NE(notes.problem().what.find("is that so"), std::string::npos) << text;
+        EXPECT_NE(notes.problem().remedy.find("cm"), std::string::npos) << text;
+    }
+    EXPECT_TRUE(readTapeNotes("ceiling 17'\nwall A 61'\n"));
+    EXPECT_TRUE(readTapeNotes("units inches\nceiling 255\nwall A 1250\n"));
+}

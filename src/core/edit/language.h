@@ -18,8 +18,8 @@ namespace mezzet {
 /// A line without what is only politeness: "please" and "thanks" at its end, a full stop. Of what
 /// is free text, like a note, all is kept.
 [[nodiscard]] std::string_view withoutCourtesy(std::string_view line);
-/// How many bytes of a line only begin it: "hm, ", "actually ", "and then "; 0 where nothing follows
-/// them.
+/// How many bytes of a line only begin it: "hm, ", "actually ", "and then "; 0 where nothing
+/// follows them.
 [[nodiscard]] std::size_t openingWords(std::string_view line);
 
 /// A sentence that another follows: without the full stop at its end.

@@ -19,6 +19,7 @@
 
 #include <algorithm>
 #include <regex>
+#include <set>
 
 namespace mezzet {
 
@@ -86,8 +87,14 @@ Edit LineReader::read() {
         // "two vases on the nightstands": one on each.
         in.goTo(here);
         try {
-            if (auto each = readSeveral(in, *scene_, surface_))
+            const auto each = readSeveral(in, *scene_, surface_);
+            std::set<int> tops;
+            for (const Act& a : each ? each->acts : std::vector<Act>())
+                if (const auto* put = std::get_if<PutPiece>(&a))
+                    tops.insert(put->piece.on.isCarried() ? put->piece.on.piece : 0);
+            if (tops.size() > 1 && tops.count(0) == 0)
                 return *each;
+            in.goTo(here);
         } catch (const LineFault&) {
             in.goTo(here);
         }
@@ -163,6 +170,7 @@ Edit LineReader::put(bool fresh) {
     // "the bed", of which there are two, is asked about.
     if (there == 0 && known && !sizeFirst)
         there = in.piece();
+    std::string like; // what a new piece is called after
     if (there == 0) {
         KindPtr usual;
         if (auto kind = kindFor()) {
@@ -170,6 +178,7 @@ Edit LineReader::put(bool fresh) {
                 in.fail(start, in.at() - start, "a group is made of pieces that hang",
                         "say it like: group harbour, mill and barn as a row");
             howMany(*kind, start);
+            like = nameOfMore(start);
             p = mezzet::pieceOf(kind);
             p.pose.at = scene_->room->middle();
         } else if (usual = fresh ? usualKind() : nullptr; usual) {
@@ -211,7 +220,6 @@ Edit LineReader::put(bool fresh) {
             }
         }
     }
-    std::string like;
     if (there != 0 && indefinite && !pieceOf(there).isGroup()) {
         // One more of that kind, and as large.
         const Piece& one = pieceOf(there);
@@ -247,6 +255,14 @@ Edit LineReader::put(bool fresh) {
     if (isNew && !called)
         p.name = in.scheme().freeName(like.empty() ? p.kind->name : like);
     return place(std::move(p), start);
+}
+
+/// "drum stool" is a stool of that name; empty for a kind said by its own words.
+std::string LineReader::nameOfMore(std::size_t start) {
+    const auto said = foldCase(trimmed(in.since(start)));
+    const bool words = said.find_first_not_of("abcdefghijklmnopqrstuvwxyz -") == std::string::npos;
+    const bool more = words && said.find(' ') != std::string::npos;
+    return more && !job_.library.kit->byWord(said) ? capital(said) : std::string();
 }
 
 /// Faults for "lamps", of a thing that is called by one: how many is not said. With a size it is

@@ -62,6 +62,9 @@ private:
     Edit put(bool fresh);
     /// The rest of the line: where the piece goes.
     Edit place(Piece, std::size_t start);
+    /// "pull the chairs out": those of them that are drawn up to a table or desk; all for a line
+    /// (from there) of something else, and where none is.
+    std::vector<int> drawnUp(const std::vector<int>& ids, std::size_t at) const;
     /// The same of several, one after the other. `words` is what it is called.
     Edit placeEach(const std::vector<int>& ids, std::size_t at, std::string words);
     /// Each where it is told, free of its ties to the others.
@@ -81,6 +84,7 @@ private:
     /// The kind that is meant by a word of several: "a chair"; null, and nothing taken, for none.
     KindPtr usualKind();
     int spokenOf(std::size_t start);
+    std::string nameOfMore(std::size_t start);
     void howMany(const Kind&, std::size_t start);
     bool isTheOnlyBed(int id, std::size_t start);
     [[nodiscard]] bool isTheOnlyLarge(int id) const;

@@ -1,10 +1,12 @@
 // Several pieces that are there, placed, turned and tied by one line.
+#include "edit/arrange.h"
 #include "edit/drag.h"
 #include "edit/landing.h"
 #include "edit/line_reader.h"
 #include "edit/moved_together.h"
 #include "edit/place.h"
 #include "edit/sizes_said.h"
+#include "measure/text.h"
 #include "measure/texts.h"
 #include "scheme/words.h"
 
@@ -28,8 +30,21 @@ std::vector<int> LineReader::wholes(const std::vector<int>& ids) const {
     return out;
 }
 
+/// "pull the chairs out", "tuck them in": those that are drawn up to something, where some are.
+std::vector<int> LineReader::drawnUp(const std::vector<int>& ids, std::size_t at) const {
+    static const std::regex words("(?:^|.* )(?:out|in)(?: (?:[0-9]|an? |half ).*)?",
+                                  std::regex::icase | std::regex::optimize);
+    const std::string where(trimmed(in.text().substr(at)));
+    constexpr std::size_t longest = 40;
+    if (where.size() > longest || !std::regex_match(where, words))
+        return ids;
+    std::vector<int> out = ids;
+    std::erase_if(out, [&](int id) { return tieToTable(pieceOf(id), in.scheme()) == nullptr; });
+    return out.empty() ? ids : out;
+}
+
 Edit LineReader::placeEach(const std::vector<int>& several, std::size_t at, std::string words) {
-    const std::vector<int> ids = wholes(several);
+    const std::vector<int> ids = drawnUp(wholes(several), at);
     // A step takes them all along; what is tied among them goes with them once. What hangs on walls
     // has other ways than what stands: it stays where not all hang.
     in.goTo(at);
@@ -61,6 +76,8 @@ Edit LineReader::placeEach(const std::vector<int>& several, std::size_t at, std:
     }
     // Of a step, what is held by another of them goes along with it, and no second time.
     std::vector<int> movers = ids;
+    if (said.step && stands != ids.end())
+        std::erase_if(movers, hung);
     if (said.step)
         std::erase_if(movers, [&](int id) {
             const Piece& p = pieceOf(id);

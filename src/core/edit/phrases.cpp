@@ -207,6 +207,12 @@ Placement Placing::read(Begins how) {
             continue;
         if (!clause(fine))
             unknown(false);
+        // "piano against wall D, 10 off the wall"
+        const auto back = std::find_if(out.ties.begin(), out.ties.end(), [](const Tie& t) {
+            return t.kind == Tie::Kind::against && t.of.is == Target::Is::wall;
+        });
+        if (back != out.ties.end())
+            in.ownWall(back->of.index);
     }
     onceOnly();
     if (place.has(SaidOf::wall))
@@ -475,6 +481,19 @@ void Placing::onceOnly() {
             all.erase(all.begin() + static_cast<std::ptrdiff_t>(i));
         else
             ++i;
+    // "under the window, 20 off the wall", "on wall D, 20 from the wall": there, and so far off it.
+    for (Tie& t : all)
+        if (t.kind == Tie::Kind::fromWall && t.of.is == Target::Is::wall &&
+            std::any_of(all.begin(), all.end(), [&](const Tie& o) {
+                return o.kind == Tie::Kind::against && o.of == t.of && o.distance == Length{};
+            }))
+            t.kind = Tie::Kind::against;
+    std::erase_if(all, [&](const Tie& t) {
+        return t.kind == Tie::Kind::against && t.distance == Length{} &&
+               std::any_of(all.begin(), all.end(), [&](const Tie& o) {
+                   return &o != &t && o.kind == t.kind && o.of == t.of && o.distance > Length{};
+               });
+    });
 }
 
 Length Placing::standing(Length usual) const {

@@ -210,7 +210,10 @@ private:
         in.comma();
         const auto called = in.take({"called", "named"}) ? in.name(saidOf(*kind_)) : std::string();
         in.comma();
-        if (const std::size_t here = in.at(); takeSides(in))
+        // A pair of wall lamps beside a thing: one on each side.
+        const bool lamps = count_ == 2 && kind_->role == Role::sconce;
+        if (const std::size_t here = in.at();
+            takeSides(in) || (lamps && in.take({"beside", "next to", "by"})))
             return eitherSide(at, called, in.since(here));
         in.goTo(sized);
         in.comma();

@@ -126,4 +126,31 @@ std::optional<EveryOne> everyOneAhead(WordsReader& in, bool corners) {
     return out;
 }
 
+std::vector<int> endChairs(const Scheme& scheme) {
+    std::vector<int> out;
+    for (const Piece& p : scheme.pieces)
+        for (const Tie& t : p.ties) {
+            const Piece* table = t.kind == Tie::Kind::atPlace ? scheme.byId(t.of.piece) : nullptr;
+            if (table == nullptr || abs(table->size.width - table->size.depth) < Length::inches(2))
+                continue;
+            // At an end when it is farther along the table than across it, by the table's sides.
+            const Vec2 at = table->pose.toLocal(p.pose.at);
+            const bool alongWidth =
+                std::abs(at.x) * table->size.depth.mm() > std::abs(at.y) * table->size.width.mm();
+            if (alongWidth == (table->size.width > table->size.depth))
+                out.push_back(p.id);
+        }
+    return out;
+}
+
+std::optional<int> wallUnderSlope(const Room& room) {
+    std::optional<int> out;
+    for (const Slope& s : room.slopes) {
+        if (out && *out != s.wall)
+            return {};
+        out = s.wall;
+    }
+    return out;
+}
+
 } // namespace mezzet

@@ -13,6 +13,8 @@ KindPtr kindOfSeveral(WordsReader& in);
 /// "wall C", "the long wall": its index; none, and nothing taken, for anything else.
 [[nodiscard]] std::optional<int> takeWall(WordsReader&);
 
+/// The only wall the ceiling comes down to; none where there is no slope, or several.
+[[nodiscard]] std::optional<int> wallUnderSlope(const Room&);
 /// The only wall that several openings of a kind are in.
 [[nodiscard]] std::optional<int> wallOfSeveral(OpeningKind, const Room&);
 /// The wall that all openings of a kind are in; none where they are in several, or there are none.

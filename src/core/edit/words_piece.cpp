@@ -248,6 +248,13 @@ int WordsReader::whatTheyAreAt() const {
     return them_.size() > 1 ? at : 0;
 }
 
+int WordsReader::whatCarriesThem(std::string_view before) const {
+    if (them_.size() != 1 || !(before.ends_with("end of") || before.ends_with("edge of")))
+        return 0;
+    const Piece& p = *scheme().byId(them_.front());
+    return p.on.isCarried() ? p.on.piece : 0;
+}
+
 WordsReader::Match WordsReader::longestName() {
     skip();
     const auto& names = plainNames();
@@ -348,6 +355,25 @@ int WordsReader::piece() {
                        : dot(there->pose.at,
                              job_.room->walls[static_cast<std::size_t>(*wall)].along());
         };
+        // Out in the room, the left one of two that stand either side of a thing.
+        const auto beside = [&](int id) -> const Tie* {
+            for (const Tie& t : scheme().byId(id)->ties)
+                if (t.kind == Tie::Kind::fromPiece &&
+                    (t.side == Side::left || t.side == Side::right))
+                    return &t;
+            return nullptr;
+        };
+        const Tie* tie = alike ? nullptr : beside(ids.front());
+        if (tie != nullptr && std::all_of(ids.begin(), ids.end(), [&](int id) {
+                return beside(id) != nullptr && beside(id)->of == tie->of;
+            }))
+            if (const auto of =
+                    std::find_if(ids.begin(), ids.end(),
+                                 [&](int id) { return (beside(id)->side == Side::left) == left; });
+                of != ids.end()) {
+                at_ = m.end;
+                return *of;
+            }
         std::sort(ids.begin(), ids.end(),
                   [&](int a, int b) { return left ? x(a) < x(b) : x(a) > x(b); });
         // Side by side as one sees them, or neither is the left one.

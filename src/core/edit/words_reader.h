@@ -54,6 +54,9 @@ public:
     /// What “it” is after "six chairs around it": the one piece that all of several, spoken of
     /// last, stand at; 0 for none. Of what hangs over furniture “it” could be either.
     [[nodiscard]] int whatTheyAreAt() const;
+    /// What the one thing spoken of stands on, where the line before "it" says "at the end of": a
+    /// lamp has none; 0 else.
+    [[nodiscard]] int whatCarriesThem(std::string_view before) const;
     /// The group that was spoken of with all that is in it; 0 for anything else.
     [[nodiscard]] int theirGroup() const;
     /// Which wall "the wall" is: the one behind what is spoken of.
@@ -181,6 +184,8 @@ private:
     /// "the closet", "the bathroom door", "the door to the hall": by where it leads, as the notes
     /// have it; none, and nothing taken, where none does.
     std::optional<Target> openingByWhere(std::size_t start);
+    /// "the kitchen": the only opening that leads to it; none, and nothing taken, for another.
+    std::optional<Target> openingTo();
     Target numbered(OpeningKind, Target::Is, const char* what, std::size_t start);
     std::optional<Target> whichOpening(std::size_t start);
     std::optional<int> ofWall();

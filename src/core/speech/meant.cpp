@@ -422,7 +422,12 @@ void hungOpposite(const std::string& line, const Project& job, std::vector<std::
     std::smatch found;
     if (!std::regex_match(line, found, words))
         return;
-    const KindPtr noun = nounIn(found[1].str(), job);
+    // "tv on wall C opposite the window": that wall, if it is the one across.
+    static const Pattern onWall = meaning(",? on (?:the )?wall [a-z],?$");
+    const std::string thing = std::regex_replace(found[1].str(), onWall, "");
+    KindPtr noun = nounIn(thing, job);
+    if (noun && !noun->hangs() && thing != found[1].str())
+        noun = job.library.kit->byWord(noun->name + " on the wall");
     const auto t = noun && noun->hangs() ? targetNamed(found[2], job, false) : std::nullopt;
     const int wall = t ? wallIn(*t, *job.room).value_or(-1) : -1;
     const auto across = wall >= 0 ? wallAcross(*job.room, wall) : std::nullopt;
@@ -434,8 +439,8 @@ void hungOpposite(const std::string& line, const Project& job, std::vector<std::
     const Wall& to = job.room->walls[static_cast<std::size_t>(*across)];
     const double along = dot(from.at(Length::millimetres(box->centre().x)) - to.start, to.along());
     if (along > 0 && along < to.length().mm())
-        out.push_back(fmt::format("{} on wall {}, centre {} from left corner", found[1].str(),
-                                  to.name, write(Length::millimetres(along), job.notation)));
+        out.push_back(fmt::format("{} on wall {}, centre {} from left corner", thing, to.name,
+                                  write(Length::millimetres(along), job.notation)));
 }
 
 /// "wardrobe to the other end of the wall": into the corner it is farther from.
@@ -577,7 +582,7 @@ std::vector<std::string> asMeant(std::string_view text, const Project& job) {
         one(line, job, out);
     for (const auto& more :
          {meaningsOfSize(), meaningsOfPlace(), meaningsOfCorners(), meaningsOfRoom(),
-          meaningsOfTables(), meaningsOverhead(), meaningsOfSpan()})
+          meaningsOfTables(), meaningsOverhead(), meaningsOfSpan(), meaningsOfWalls()})
         for (const Meaning& one : more)
             one(line, job, out);
     std::erase(out, line);

@@ -232,29 +232,80 @@ void oneAtEachHeight(const std::string& line, const Project&, std::vector<std::s
                                   found[4].str()));
 }
 
-/// "lamp at one end of the sideboard": on it, where it has a top, and not on the floor beside it.
-void lampOnAnEnd(const std::string& line, const Project& job, std::vector<std::string>& out) {
-    if (!mentions(line, {"lamp"}))
+/// "lamp at one end of the sideboard", "vase at the other end of it": on it, where it has a top and
+/// such things stand on tops, and not on the floor beside it. The other end is the one farther from
+/// what stands there.
+void onAnEnd(const std::string& line, const Project& job, std::vector<std::string>& out) {
+    if (!mentions(line, {"end of", "side of", "corner of"}))
         return;
     static const auto words = meaning(
-        "((?:put |place |add |set )?(?:an? |another )?)lamp (?:on|at) (?:the )?(left|right|one|"
-        "an)(?:[- ]hand)? (?:end|side|corner) of (?:the |my )?(.+)");
+        "((?:put |place |add |set |stand )?(?:an? |another |the )?)([a-z -]+?) (?:on|at) (?:the )?"
+        "(left|right|one|an|other|opposite|far)(?:[- ]hand)? (end|side|corner) of (?:the |my "
+        ")?(.+)");
     std::smatch found;
     if (!std::regex_match(line, found, words))
         return;
-    const Piece* on = pieceNamed(found[3], job);
+    const Piece* on = pieceNamed(found[5], job);
+    if (on != nullptr && on->on.isCarried() && !on->kind->hasTop())
+        on = job.scheme().byId(on->on.piece); // a lamp has no ends
     if (on == nullptr || !on->kind->hasTop() || on->kind->isSeat() || on->kind->role == Role::bed)
         return;
-    const auto side = foldCase(found[2].str());
-    out.push_back(fmt::format("{}table lamp on the {} end of {}", found[1].str(),
-                              side == "right" ? "right" : "left", on->name));
+    const auto noun = foldCase(found[2].str());
+    const bool lamp = noun == "lamp";
+    const Piece* there = pieceNamed(found[2], job);
+    const KindPtr kind = there != nullptr ? there->kind : job.library.kit->byWord(noun);
+    // What stands on the floor too is beside it, unless it is said of its end.
+    if (!lamp && (!kind || !kind->standsOn() || foldCase(found[4].str()) == "side"))
+        return;
+    auto side = foldCase(found[3].str());
+    if (side != "left" && side != "right") {
+        double sum = 0; // mm from its middle
+        for (const Piece& p : job.scheme().pieces)
+            if (p.on.isCarried() && p.on.piece == on->id && &p != there)
+                sum += p.pose.at.x;
+        const bool other = side == "other" || side == "opposite" || side == "far";
+        side = other && sum < 0 ? "right" : "left";
+    }
+    out.push_back(fmt::format("{}{} on the {} end of {}", found[1].str(),
+                              lamp ? "table lamp" : found[2].str(), side, on->name));
+}
+
+/// "make the round rug square, 8 feet": one of that outline takes its place.
+void madeSquare(const std::string& line, const Project& job, std::vector<std::string>& out) {
+    if (!mentions(line, {"square", "rectangular", "oblong"}))
+        return;
+    static const auto words = meaning(
+        "(?:make|have) (.+?) (?:a )?(?:square|rectangular|rectangle|oblong)(?:,? (?:and |at "
+        ")?([0-9].*?))?(?: (?:across|wide|each way|a side|square))?");
+    std::smatch found;
+    if (!std::regex_match(line, found, words))
+        return;
+    const Piece* p = pieceNamed(found[1], job);
+    if (p == nullptr || p->footprint.form != FootprintForm::oval)
+        return;
+    const auto name = plainWord(p->kind->name);
+    const KindPtr kind = job.library.kit->byWord(name.starts_with("round ")  ? name.substr(6)
+                                                 : name.starts_with("oval ") ? name.substr(5)
+                                                                             : name);
+    const KindPtr other = kind && kind->footprint.form != FootprintForm::oval ? kind
+                          : p->kind->isSatInTo() ? job.library.kit->byWord("dining table")
+                                                 : nullptr;
+    if (!other)
+        return;
+    std::string size = found[2].str();
+    if (size.empty())
+        size = fmt::format("{} x {}", write(p->size.width, job.notation),
+                           write(p->size.depth, job.notation));
+    else if (size.find('x') == std::string::npos && size.find(" by ") == std::string::npos)
+        size = fmt::format("{0} x {0}", size);
+    out.push_back(fmt::format("replace {} by a {} {}", p->name, other->name, size));
 }
 
 } // namespace
 
 std::vector<Meaning> meaningsFirst() {
-    return {atRightAngles,   tableBesideASeat, turnedIn,       oneAtEach,
-            oneAtEachHeight, lampOnAnEnd,      armchairsAtEnds};
+    return {atRightAngles,   tableBesideASeat, turnedIn,        oneAtEach,
+            oneAtEachHeight, onAnEnd,          armchairsAtEnds, madeSquare};
 }
 
 } // namespace mezzet

@@ -82,6 +82,8 @@ using Meaning = void (*)(const std::string& line, const Project&, std::vector<st
 [[nodiscard]] std::vector<Meaning> meaningsOverhead();
 /// Of several in one line, at the end of a room, as large as there is room.
 [[nodiscard]] std::vector<Meaning> meaningsOfSpan();
+/// Of where along its wall a thing goes.
+[[nodiscard]] std::vector<Meaning> meaningsOfWalls();
 /// Of what the line's own words would understand too, but not so well.
 [[nodiscard]] std::vector<Meaning> meaningsFirst();
 /// Of corners: out of one, and up to one.

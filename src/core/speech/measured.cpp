@@ -25,6 +25,12 @@ std::optional<Shape> inPlan(const Target& t, const Scene& s) {
         const Placed* p = s.inPlan(t.piece);
         if (p == nullptr)
             p = s.fromAbove(t.piece);
+        if (const Piece* hung = s.pieceById(t.piece); p == nullptr && hung->onWall())
+            if (const auto b = boxOn(t, hung->wall(), s)) {
+                const Wall& w = s.room->walls[static_cast<std::size_t>(hung->wall())];
+                const Vec2 face = w.start + w.inward() * hung->size.depth.mm();
+                return stretch({face + w.along() * b->low.x, face + w.along() * b->high.x});
+            }
         return p != nullptr ? std::optional(p->shape) : std::nullopt;
     }
     case Is::wall: {
@@ -97,7 +103,14 @@ std::optional<Answer> onOneWall(const Asking& a, const Target& one, const Target
     const int wall = p != nullptr && p->onWall() ? p->wall() : q->wall();
     const auto b = boxOn(one, wall, *a.scene);
     const auto c = boxOn(other, wall, *a.scene);
-    if (!b || !c)
+    // A sofa across the room from a screen is that far from it, and not under it.
+    const auto standsOff = [&](const Piece* f) {
+        return f != nullptr && !f->onWall() &&
+               gapBetween(*inPlan(pieceTarget(f->id), *a.scene),
+                          *inPlan(wallTarget(wall), *a.scene))
+                       .apart > Length::inches(24);
+    };
+    if (!b || !c || standsOff(p) || standsOff(q))
         return {};
     const double across = std::max(b->low.x, c->low.x) - std::min(b->high.x, c->high.x);
     const double up = std::max(b->low.y, c->low.y) - std::min(b->high.y, c->high.y);
@@ -113,16 +126,11 @@ std::optional<Answer> onOneWall(const Asking& a, const Target& one, const Target
                        : b->low.y > c->low.y ? "above"
                                              : "below",
                        spoken(other, a.wording()));
-    const double midX = (std::max(b->low.x, c->low.x) + std::min(b->high.x, c->high.x)) / 2;
-    const double midY = (std::max(b->low.y, c->low.y) + std::min(b->high.y, c->high.y)) / 2;
-    Mark m;
-    m.surface = onWall(wall);
-    m.from = beside ? Vec2{std::min(b->high.x, c->high.x), midY}
-                    : Vec2{midX, std::min(b->high.y, c->high.y)};
-    m.to = beside ? Vec2{std::max(b->low.x, c->low.x), midY}
-                  : Vec2{midX, std::max(b->low.y, c->low.y)};
-    m.words = figure;
-    out.marks.push_back(m);
+    const Vec2 low{std::max(b->low.x, c->low.x), std::max(b->low.y, c->low.y)};
+    const Vec2 high{std::min(b->high.x, c->high.x), std::min(b->high.y, c->high.y)};
+    const Vec2 middle = (low + high) / 2;
+    out.marks.push_back({onWall(wall), beside ? Vec2{high.x, middle.y} : Vec2{middle.x, high.y},
+                         beside ? Vec2{low.x, middle.y} : Vec2{middle.x, low.y}, figure});
     return out;
 }
 

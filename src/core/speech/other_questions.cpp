@@ -177,6 +177,32 @@ constexpr OtherWords askedInstead[] = {
      "(?:distance|"
      "gap|space|spacing) (?:between|from) (.+?) (?:and|to) (.+?)\\??",
      "how far should $1 be from $2?"},
+    {"(?:is there|do i have|do we have|have i|is that|will there be) (?:enough |the |any )*"
+     "(?:room|space|clearance) (?:left )?(?:for (.*?\\bdoor\\b.*?) to (?:open|swing)|to "
+     "(?:open|swing) "
+     "(.*?\\bdoor\\b.*?))(?: fully| properly| all the way)?\\??",
+     "is anything in the way of $1$2?"},
+    {"how (?:much|wide a) (?:room|space|gap) (?:is|have i|do i have|do we have) (?:left|over|free|"
+     "remaining) between (.+?)\\??",
+     "how much room is between $1?"},
+    {"(?:how much (?:room|space|of a gap)|how far) is (?:there |it )?between (.+?) and (?:the wall "
+     "(?:on|to|at) (?:the|its) (left|right)|the (left|right)(?:[- ]hand)? wall)\\??",
+     "how much room is $2$3 of $1?"},
+    {"what(?:'s| is|s)? (?:still )?too (?:tight|close|narrow|near|small|big|crowded|cramped)(?: "
+     "(?:here|in here|there|in the room|now))?\\??",
+     "what is wrong?"},
+    {"(?:does|do|will|would) (.+?) (?:reach|go|extend|come|get|sit|lie) (?:far enough |right |all "
+     "the way )?under (.+?)\\??",
+     "is $1 under $2?"},
+    {"(?:is|are) there (?:an?|any) (?:power )?(?:outlets?|sockets?|plugs?|power points?) "
+     "(?:near|by|"
+     "close to|behind|next to|beside|within reach of|for|at) (.+?)\\??",
+     "how far is $1 from the nearest outlet?"},
+    {"how (?:long|much) (?:an? |of an? )?(?:cord|cable|flex|lead|extension(?: cord| lead)?) (?:do "
+     "i "
+     "need|do we need|is needed|does it need|will i need|would i need)(?: (?:for|from|to)) (.+?)"
+     "\\??",
+     "how far is $1 from the nearest outlet?"},
     {"how (?:much|big a|wide a) (?:gap|space|distance|room) (?:should there be |should i leave |do "
      "i "
      "leave |do i need |is needed )?between (.+?) and (.+?)\\??",

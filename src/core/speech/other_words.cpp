@@ -40,6 +40,34 @@ std::string standing(const std::string& line) {
     return found.prefix().str() + a + " x " + b + found.suffix().str();
 }
 
+/// Whether a piece may be called so after its name: "the mill picture", "the kilim rug".
+bool isA(const Piece& p, std::string_view what) {
+    if (what == " mirror")
+        return p.kind->role == Role::mirror;
+    if (what == " rug")
+        return p.kind->role == Role::rug;
+    if (what == " lamp")
+        return p.kind->family == Family::light;
+    return p.kind->role == Role::art;
+}
+
+/// "the sideboard lamp": the only one that stands on or beside that; empty for none, or several.
+std::string lampOf(const Piece& p, const Scheme& scheme) {
+    std::string out;
+    for (const Piece& lamp : scheme.pieces) {
+        const bool there = (lamp.on.isCarried() && lamp.on.piece == p.id) ||
+                           std::any_of(lamp.ties.begin(), lamp.ties.end(), [&](const Tie& t) {
+                               return t.kind == Tie::Kind::fromPiece && t.of == pieceTarget(p.id);
+                           });
+        if (!there || lamp.kind->family != Family::light)
+            continue;
+        if (!out.empty())
+            return {};
+        out = lamp.name;
+    }
+    return out;
+}
+
 /// "the mill picture": a name and what it is.
 std::string nameAlone(const std::string& line, const Project& job) {
     const auto folded = foldCase(line);
@@ -57,6 +85,12 @@ std::string nameAlone(const std::string& line, const Project& job) {
                 job.library.kit->byWord(name + what))
                 continue;
             const auto end = at + name.size() + std::string_view(what).size();
+            if (!isA(p, what)) {
+                const auto lamp = what == std::string_view(" lamp") ? lampOf(p, job.scheme()) : "";
+                if (!lamp.empty() && (end == line.size() || line[end] == ' '))
+                    return line.substr(0, at) + lamp + line.substr(end);
+                continue;
+            }
             if ((at == 0 || folded[at - 1] == ' ') && (end == folded.size() || folded[end] == ' ' ||
                                                        folded[end] == ',' || folded[end] == '?'))
                 return line.substr(0, at + name.size()) + line.substr(end);
@@ -160,7 +194,9 @@ std::vector<std::pair<std::string, std::string>> inTwoParts(std::string_view tex
         ")?(?:(?!\\b(?:on|against|along|"
         "in|under|by|near|at|between|beside|opposite|facing|over|behind)\\b).)+?),? with (an?|one|"
         "two|three|four|five|six|eight|some|[0-9]+) ([a-z -]+?) ((?:on|against|along|in|under|by|"
-        "near|at|between|next to|beside|opposite|facing|in front of|behind|over) .+)",
+        "near|at|between|next to|beside|opposite|facing|in front of|behind|over|(?:to the |on the "
+        ")?"
+        "(?:left|right) of) .+)",
         std::regex::icase | std::regex::optimize);
     if (std::smatch found; std::regex_match(line, found, together) &&
                            !foldCase(found[4].str()).starts_with("on each") &&

@@ -314,6 +314,42 @@ constexpr OtherWords changesInstead[] = {
     {"(.+?) on top(,.*)?", "$1 on it$2"},
     {"(?:put|place|stand|set|add|have) (.+?) on (?:its|their|either|each|both) (?:sides?|ends?)",
      "$1 either side of it"},
+    {"(?:put|place|stand|set|add|have|hang)? ?((?:an?|one|two|some) .+?),? (?:one )?(?:on |at )?"
+     "(?:its |their |either|each|both) (?:sides?|ends?)",
+     "$1 either side of it"},
+    {"(?:turn|swing|spin|rotate|swivel|twist) (.+?)(?: round| around| about)? so (?:that )?(?:they|"
+     "it|he|she)(?:'re|'s| is| are)? (?:looks?|faces?|sees?|points?|looking|facing) (?:at |to "
+     "|toward |towards |out to |out at |out onto |onto )?(.+)",
+     "turn $1 to $2"},
+    {"([a-z ]+s)(?: (?:in|on|from) the ceiling)?,? (two|three|four|five|six|eight|[2-9]) (?:of "
+     "them "
+     ")?(in a row .+)",
+     "$2 $1 $3"},
+    {"(.+? (?:on|against|along) (?:the )?wall ([a-z])),? (?:but )?((?:an? |half a )?[0-9a-z'\"./ "
+     "]+?) "
+     "(?:to the )?(left|right) of (?:the )?(?:centre|center|middle)",
+     "$1, centred on wall $2, $3 $4"},
+    {"(?:switch|swap|replace|change|exchange) (?:out )?(.+?) (?:for|with|by|to) (?:an? )?"
+     "([0-9].*?(?:wide|high|tall|deep|long|across))(?:r)? ones?",
+     "make $1 $2"},
+    {"(?:bring|move|pull|push|slide|take|shift|nudge) (.+?) (?:in|inward|inwards) (?:by )?"
+     "((?:[0-9]|an? |half a ).*)",
+     "move $1 $2 toward the middle of the room"},
+    {"(?:have |make |hang |put )?(.+?) (?:should|must|needs? to|has to|have to|ought to|to) "
+     "(?:be|hang|go|sit|come) (?:at )?((?:[0-9]|an? ).*?) (?:to|at) (?:the |its |their )?"
+     "(?:cent(?:er|re)s?|middles?)(?: of (?:it|them|each))?(?: from the floor)?",
+     "$1, centre at $2"},
+    {"(?:let|have|make) (?:the |my |both |all )*(?:curtains?|drapes) (?:just "
+     ")?(?:pool|puddle|break)"
+     "(?: (?:on|onto|at) the floor)?",
+     "make the curtains reach the floor"},
+    {"line up (?:their|its) (tops?|bottoms?|feet|cent(?:er|re)s|middles|left edges|right edges|"
+     "backs|fronts)",
+     "line up the $1 of them"},
+    {"((?:put|place|add|hang|set|stand|have) )?((?:two|three|four|five|six|a pair of|[2-9]) [a-z "
+     "-]+?s) (.*?),? (?:side by side|next to each other|beside each other|in a (?:row|line))"
+     "(,.*)?",
+     "$1$2 in a row $3$4"},
     {"(?:no|not) (.+?),? (?:but|rather) (an? .+)", "replace $1 by $2"},
     {"(?:bring|move|put|slide|push|pull) (.+?) (?:closer|nearer) together", "move $1 closer "
                                                                             "together"},

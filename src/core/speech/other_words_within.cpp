@@ -83,6 +83,16 @@ constexpr OtherWords withinInstead[] = {
      ""},
     {"\\b(?:the (?:whole )?lot|all of those|the whole (?:group|bunch|set|row))\\b(?! of)", "them"},
     {"\\bon the (left|right)(?:[- ]hand)? (?:corner|edge) of\\b", "on the $1 end of"},
+    {"\\bunder (?=the (?:slope|eaves|slop(?:ing|ed) (?:ceiling|roof|wall))\\b)", "against "},
+    {"\\bslop(?:ing|ed) roof\\b", "slope"},
+    {"^(chair|stool|lamp|bench) (for|at) (?=(?:it|the .+|my .+)$)", "a $1 $2 "},
+    {"\\b(how much) (?:walking|free|clear|open|floor|empty|elbow|leg) (space|room)\\b", "$1 $2"},
+    {"\\b(on|against|along|in|of) ([b-z])(?=$|[,?])", "$1 wall $2"},
+    {"^((?:hang )(?:an? |the |some )?)lanterns?\\b", "$1pendant"},
+    {",? (?:with )?(?:just |only )(?:the |its )?front (?:legs|feet)(?: on(?: it)?)?$",
+     ", front legs on"},
+    {",? (?:with )?(?:the |its )?front (?:legs|feet) only(?: on(?: it)?)?$", ", front legs on"},
+    {"^(.+ (?:by|beside|next to|at|near) [^,]+), (left|right)$", "$1, on the $2"},
 };
 
 } // namespace

@@ -269,8 +269,22 @@ std::optional<Spoken> oneAfterTheOther(const std::pair<std::string, std::string>
     if (const auto folded = foldCase(parts.second); !second && folded.starts_with("the "))
         if (auto one = heard("a" + parts.second.substr(3)))
             second = std::move(one);
+    const auto folded = foldCase(parts.second);
+    // "a side table with a lamp": on it.
+    static const std::regex lamp("(an?|one|1) (?:small |little |tall )?(?:lamp|reading lamp)");
+    if (them.size() == 1 && std::regex_match(folded, lamp)) {
+        const Piece& one = *between->project->scheme().byId(them.front());
+        if (one.kind->hasTop() && !one.kind->isSeat() && one.kind->role != Role::bed)
+            if (auto on = heard("a table lamp on it"))
+                second = std::move(on);
+    }
+    // "a tray with two candles on the table": on the same top.
+    if (them.size() == 1)
+        if (const Piece& one = *between->project->scheme().byId(them.front()); one.on.isCarried())
+            if (auto there = heard(fmt::format(
+                    "{} on {}", parts.second, between->project->scheme().byId(one.on.piece)->name)))
+                second = std::move(there);
     if (second && second->is == Spoken::Is::edit && standsFree(second)) {
-        const auto folded = foldCase(parts.second);
         const bool one = folded.starts_with("a ") || folded.starts_with("an ") ||
                          folded.starts_with("one ") || folded.starts_with("1 ");
         for (const char* place :
@@ -337,9 +351,10 @@ std::vector<std::string> ofWhatWasSpoken(std::string_view text, const Project& j
 Result<Spoken> readInParts(std::string_view text, const Project& job, const Listener& to,
                            const Stopped& stopped, int most) {
     if (isText(text) && text.size() <= 300)
-        for (const auto& line : meantFirst(text, job))
-            if (auto meant = readAsSaid(line, job, to, stopped))
-                return meant;
+        for (const auto& named : {std::string(text), theirNames(text, job, to.them)})
+            for (const auto& line : meantFirst(named, job))
+                if (auto meant = readAsSaid(line, job, to, stopped))
+                    return meant;
     auto said = readAsSaid(text, job, to, stopped);
     if (said || !isText(text) || (stopped && stopped()))
         return said;

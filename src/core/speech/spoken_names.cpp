@@ -59,9 +59,27 @@ const Piece* besideWhat(const Piece& p, const Project& job) {
     if (p.on.isCarried())
         return job.scheme().byId(p.on.piece);
     for (const Tie& t : p.ties)
-        if (t.of.is == Target::Is::piece && t.kind != Tie::Kind::inLineWith)
+        if (t.of.is == Target::Is::piece && t.fixesPlace() && t.kind != Tie::Kind::inLineWith)
             return job.scheme().byId(t.of.piece);
     return nullptr;
+}
+
+/// "an armchair left of the fireplace, facing the sofa", on its other side, or on the side that is
+/// said; empty for a line that names no side, or both, or says nothing new.
+std::string turnedAbout(const std::string& before, const std::string& name,
+                        const std::string& wanted) {
+    static const std::regex words(
+        "(?:(?:put|place|add|set|stand|hang|have) )?(?:an?|one) ([a-z -]+?)( [0-9].*?)?((?:,| "
+        "on| at| to|) (?:the )?)(left|right)\\b((?:(?!\\b(?:left|right)\\b).)*)",
+        std::regex::icase | std::regex::optimize);
+    std::smatch found;
+    if (name.empty() || before.size() > longestLine || !std::regex_match(before, found, words))
+        return {};
+    const bool wasLeft = foldCase(found[4].str()) == "left";
+    const std::string side = wanted == "left" || wanted == "right" ? wanted
+                             : wasLeft                             ? "right"
+                                                                   : "left";
+    return "another " + name + found[3].str() + side + found[5].str();
 }
 
 } // namespace
@@ -70,7 +88,8 @@ std::string onTheOtherSide(std::string_view text, const Project& job, const List
     static const std::regex words(
         "(?:(?:and|then|now|also|please|put|place|add|hang|do|have|with) )*(?:(?:the )?same(?: "
         "(?:again|thing|one))?|another(?: one)?|one(?: more)?|one like it|ditto|a second(?: "
-        "one)?) (?:on|at|to|for) (?:the |its )?(?:(left|right)(?:[- ]hand)?|(?:other|opposite|far)"
+        "one)?|(?:the |an? )?(?:matching|identical|similar)(?: one)?) (?:on|at|to|for) (?:the |its "
+        ")?(?:(left|right)(?:[- ]hand)?|(?:other|opposite|far)"
         ")(?: (side|end|corner))?",
         std::regex::icase | std::regex::optimize);
     static const std::regex sides("\\b(left|right)\\b", std::regex::icase);
@@ -81,7 +100,8 @@ std::string onTheOtherSide(std::string_view text, const Project& job, const List
     const Piece* one = job.scheme().byId(to.them.front());
     const Piece* of = one != nullptr ? besideWhat(*one, job) : nullptr;
     if (of == nullptr)
-        return {};
+        return turnedAbout(to.before, one != nullptr ? one->name : std::string(),
+                           foldCase(found[1].str()));
     const std::string on = one->on.isCarried() ? "on the {} end of" : "{} of";
     std::string side = found[1].matched ? foldCase(found[1].str()) : std::string();
     // The side the first was said to be on, turned about.
@@ -182,7 +202,9 @@ std::string anotherOfThose(std::string_view text, const Project& job, const std:
         "another(?: one)?(?: (?:like (?:it|that|this)|of (?:them|those|these)|the same))?|one "
         "more|one like (?:it|that|this)|an extra|the same(?: one)?(?: again)?|same again|ditto)"
         "((?:,| on| at| in| to| by| beside| next| under| over| above| behind| between| opposite| "
-        "across| along| against| near| left| right| facing| either| for)\\b.*)?",
+        "across| along| against| near| left| right| facing| either| for)\\b.*| [0-9][^,]*? "
+        "(?:above|over|below|under|from|left "
+        "of|right of|to the|in front of|behind)\\b.*)?",
         std::regex::icase | std::regex::optimize);
     const std::string line(trimmed(text));
     std::smatch found;

@@ -22,8 +22,8 @@ struct UnheardOf {
 /// be misspelt, or that does something else.
 [[nodiscard]] std::optional<UnheardOf> unheardOf(std::string_view line, const Project&);
 
-/// "a toy trunk under the window", "a jewelry box on the dresser": a kind that is known, behind words
-/// that only tell which one it is.
+/// "a toy trunk under the window", "a jewelry box on the dresser": a kind that is known, behind
+/// words that only tell which one it is.
 struct NamedKind {
     std::string told;  ///< those words, in small letters
     KindPtr kind;      ///< what it is drawn as
@@ -31,8 +31,8 @@ struct NamedKind {
     std::size_t at = 0;
     std::size_t bytes = 0;
 };
-/// The same of a line that adds one. Nothing where those words mean something to the line, or may be
-/// misspelt.
+/// The same of a line that adds one. Nothing where those words mean something to the line, or may
+/// be misspelt.
 [[nodiscard]] std::optional<NamedKind> kindNamedMore(std::string_view line, const Project&);
 
 /// Whether a noun is of what is built into a room, and taped with it: "radiator".

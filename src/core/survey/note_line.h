@@ -112,9 +112,21 @@ public:
                      fmt::format("write {}' or {}\"", said, said), scanned->used);
             }
         }
+        if (!scanned->unitGiven && ((least_ && value < *least_) || (most_ && value > *most_))) {
+            const auto said = trimmed(text_.substr(at_, scanned->used));
+            fail(mark_,
+                 fmt::format("{} is {} {} without a unit: is that so?", what, said,
+                             isMetric(bare_) ? "cm" : "in"),
+                 isMetric(bare_) ? fmt::format("write {}m or {}cm", said, said)
+                                 : fmt::format("write {}cm or {}in", said, said),
+                 scanned->used);
+        }
         at_ += scanned->used;
         return value;
     }
+    /// From here on a bare number under, or over, a length is asked about.
+    void bareNotUnder(Length least) { least_ = least; }
+    void bareNotOver(Length most) { most_ = most; }
     /// From here on a bare number is feet; one over `most`, or under `least` and not nothing, is
     /// asked about.
     void bareFeet(double least, double most) {
@@ -205,6 +217,8 @@ private:
     Units bare_;
     double leastFeet_ = 0;
     std::optional<double> mostFeet_;
+    std::optional<Length> least_;
+    std::optional<Length> most_;
     std::string_view file_;
     std::size_t at_ = 0;
     std::size_t mark_ = 0;

@@ -16,9 +16,48 @@ constexpr std::size_t mostBytes = 200000;
 constexpr std::size_t mostWalls = 200;
 constexpr std::size_t mostRooms = 40;
 
+/// What the first figure with a unit in some notes is written in.
+enum class Written { nothing, metric, feetOrInches };
+
+/// "2,55 m" is metric, "14' 2" is not; "1 in 200" has no unit, and what is behind # is no note.
+Written unitWritten(std::string_view text) {
+    constexpr std::string_view metric[] = {"mm", "cm", "m", "metre", "metres", "meter", "meters"};
+    constexpr std::string_view feet[] = {"ft", "feet", "foot", "in", "inch", "inches"};
+    constexpr std::string_view marks[] = {"'", "\"", "’", "”", "′", "″"};
+    const auto letter = [](char c) { return std::isalpha(static_cast<unsigned char>(c)) != 0; };
+    const auto digit = [](char c) { return std::isdigit(static_cast<unsigned char>(c)) != 0; };
+    for (std::size_t at = 0; at < text.size(); ++at) {
+        if (text[at] == '#')
+            at = std::min(text.find('\n', at), text.size() - 1);
+        if (!digit(text[at]) || (at + 1 < text.size() && digit(text[at + 1])))
+            continue;
+        auto rest = text.substr(at + 1);
+        for (const auto mark : marks)
+            if (rest.starts_with(mark))
+                return Written::feetOrInches;
+        rest.remove_prefix(std::min(rest.find_first_not_of(' '), rest.size()));
+        const auto word = foldCase(
+            rest.substr(0, static_cast<std::size_t>(
+                               std::find_if_not(rest.begin(), rest.end(), letter) - rest.begin())));
+        rest.remove_prefix(word.size());
+        rest.remove_prefix(std::min(rest.find_first_not_of(' '), rest.size()));
+        const bool ratio = word == "in" && !rest.empty() && digit(rest.front());
+        if (std::find(std::begin(metric), std::end(metric), word) != std::end(metric))
+            return Written::metric;
+        if (!ratio && std::find(std::begin(feet), std::end(feet), word) != std::end(feet))
+            return Written::feetOrInches;
+    }
+    return Written::nothing;
+}
+
 class Reader {
 public:
-    explicit Reader(std::string_view file) : file_(file) { rooms_.emplace_back(); }
+    Reader(std::string_view text, std::string_view file)
+        : file_(file), written_(unitWritten(text)) {
+        rooms_.emplace_back();
+        if (written_ == Written::metric)
+            room().units = Units::centimetres;
+    }
 
     void readLine(std::string_view text, int number) {
         // A job couldn't keep what can't be seen.
@@ -44,10 +83,11 @@ public:
             return wallSaid(line, place, w);
         if (w == "light" && line.take({"switch"}))
             w = "switch";
-        if (room().bareFeet) {
-            const bool large = w == "wall" || w == "ceiling" || w == "diagonal";
+        const bool large = w == "wall" || w == "ceiling" || w == "diagonal";
+        if (room().bareFeet)
             line.bareFeet(large ? 0 : 1, large ? 100 : 13);
-        }
+        else if (large)
+            askUnlikely(line, w == "ceiling");
         const auto& known = words();
         const auto it = std::find_if(known.begin(), known.end(), [&](const Word& k) {
             return std::find(k.first.begin(), k.first.end(), w) != k.first.end();
@@ -232,6 +272,7 @@ private:
         if (!room().walls.empty())
             line.failHere("the units come after the first wall", "put them above it");
         room().units = *u;
+        unitsSaid_ = true;
         const auto said = foldCase(w);
         room().bareFeet = said == "feet" || said == "foot" || said == "ft";
     }
@@ -316,6 +357,8 @@ private:
     void wallSaid(NoteLine& line, NotePlace place, const std::string& name) {
         if (room().bareFeet)
             line.bareFeet(0, 100);
+        else
+            askUnlikely(line, false);
         wall(line, place, name);
         if (!line.done())
             line.failAhead(worded("“{}” is left over at the end of the line", line.ahead()),
@@ -416,7 +459,20 @@ private:
         return *i;
     }
 
+    /// A wall of 6.8 among metres is no wall of 6.8 cm; a ceiling of 255, where nothing has a unit,
+    /// is none of 21 feet.
+    void askUnlikely(NoteLine& line, bool ceiling) const {
+        if (unitsSaid_)
+            return;
+        if (written_ == Written::metric)
+            line.bareNotUnder(Length::centimetres(30));
+        else if (written_ == Written::nothing)
+            line.bareNotOver(Length::feet(ceiling ? 16 : 60));
+    }
+
     std::string_view file_;
+    Written written_ = Written::nothing;
+    bool unitsSaid_ = false;
     std::vector<TapeNotes> rooms_;
     Tool tool_ = Tool::tape;
     bool cornerGiven_ = false;
@@ -541,7 +597,7 @@ Result<std::vector<TapeNotes>> readTapeNotes(std::string_view text, std::string_
     if (!isText(text) && text.find('\0') == std::string_view::npos)
         return Problem{"these notes are no text", "save them as UTF-8", std::string(file)};
     try {
-        Reader reader(file);
+        Reader reader(text, file);
         int number = 0;
         while (!text.empty()) {
             const auto end = text.find('\n');
