@@ -24,7 +24,7 @@ bool aboutOnWall(std::vector<Placement>& places, int count, const Piece& first, 
         if ((t.kind == Tie::Kind::above || t.kind == Tie::Kind::below) &&
             t.of.is != Target::Is::ceiling && middle.of.is == Target::Is::none)
             middle.of = t.of;
-    if (middle.of.is == Target::Is::none || middle.of.is == Target::Is::wall)
+    if (middle.of.is == Target::Is::none)
         return false;
     middle.kind = Tie::Kind::centredOn;
     places = spaced(count, model, middle, first.size.width + gap);

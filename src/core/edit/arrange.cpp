@@ -147,6 +147,15 @@ Length tuckedUnder(const Piece& seat, const Kind& table) {
     return table.clearBelow > high ? seat.size.depth * 0.5 : Length{};
 }
 
+Length tuckedAt(const Piece& seat, const Piece& table, const Tie& place) {
+    const Length under = tuckedUnder(seat, *table.kind);
+    if (place.kind != Tie::Kind::atPlace || place.places < 2)
+        return under;
+    return std::min(under, table.footprint.form == FootprintForm::rectangle
+                               ? endRoom(table, place.places, place.place - 1, seat.size.width)
+                               : roundRoom(table, place.places, seat.size));
+}
+
 namespace {
 
 /// The places that chairs take at a table, and of how many: as many as are asked for, or, where one
@@ -225,10 +234,7 @@ Result<Edit> seatTable(const Project& job, const Scene& scene, int table, int co
         const Length under = tuckedUnder(p, *t.kind);
         tie.distance = under > Length{} ? -under : job.library.book->habit("chair-drawn");
         if (tie.distance < Length{})
-            tie.distance =
-                -std::min(-tie.distance, t.footprint.form == FootprintForm::rectangle
-                                             ? endRoom(t, of, tie.place - 1, p.size.width)
-                                             : roundRoom(t, of, p.size));
+            tie.distance = -tuckedAt(p, t, tie);
         if (old)
             for (const Tie& was : p.ties)
                 if (was.kind == Tie::Kind::atPlace)

@@ -17,6 +17,8 @@ namespace mezzet {
 /// How far a seat goes under a table or a desk when nobody sits there: half its depth, so that its
 /// back stays out (common practice). Nothing where the table is too low for the seat.
 [[nodiscard]] Length tuckedUnder(const Piece& seat, const Kind& table);
+/// The same of one that has its place at a table: no farther than up to the chairs beside it.
+[[nodiscard]] Length tuckedAt(const Piece& seat, const Piece& table, const Tie& place);
 
 /// How many chairs fit at a table with so much edge each. A round or oval one counts its whole
 /// edge, a rectangular one each side by itself.

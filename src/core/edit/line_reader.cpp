@@ -92,7 +92,10 @@ Edit LineReader::read() {
             for (const Act& a : each ? each->acts : std::vector<Act>())
                 if (const auto* put = std::get_if<PutPiece>(&a))
                     tops.insert(put->piece.on.isCarried() ? put->piece.on.piece : 0);
-            if (tops.size() > 1 && tops.count(0) == 0)
+            // Cushions may lie over each other.
+            const auto* any = each ? std::get_if<PutPiece>(&each->acts.front()) : nullptr;
+            const bool soft = any != nullptr && any->piece.kind->isSoft();
+            if ((tops.size() > 1 || soft) && tops.count(0) == 0)
                 return *each;
             in.goTo(here);
         } catch (const LineFault&) {

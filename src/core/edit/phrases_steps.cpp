@@ -40,7 +40,7 @@ bool drawn(Placing& p, std::optional<Length> d) {
     Tie tie = *held;
     if (under) {
         p.aLittle();
-        tie.distance = -tuckedUnder(p.subject, *p.scene.pieceById(held->of.piece)->kind);
+        tie.distance = -tuckedAt(p.subject, *p.scene.pieceById(held->of.piece), *held);
     } else {
         tie.distance = held->distance + stepLength(p, d) * (out ? 1 : -1);
     }

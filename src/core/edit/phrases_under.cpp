@@ -79,7 +79,7 @@ bool under(Placing& p) {
     if (const Tie* held = tieToTable(p.subject, *p.scene.scheme);
         held != nullptr && held->of == first) {
         Tie tie = *held;
-        tie.distance = -tuckedUnder(p.subject, *p.scene.pieceById(first.piece)->kind);
+        tie.distance = -tuckedAt(p.subject, *p.scene.pieceById(first.piece), *held);
         if (tie.kind == K::facing) {
             tie.kind = K::atPlace;
             tie.place = tie.places = 1;

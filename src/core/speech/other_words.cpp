@@ -7,6 +7,7 @@
 #include "speech/meant_words.h"
 #include "speech/needed_by.h"
 #include "speech/other_words_table.h"
+#include "speech/speech.h"
 
 #include <fmt/format.h>
 
@@ -306,6 +307,7 @@ struct Known {
     std::vector<std::vector<std::string>> needs; ///< without one of each it can't be meant
     std::regex words;
     const char* instead;
+    bool drops;
 
     [[nodiscard]] bool canBeIn(std::string_view folded) const {
         return std::all_of(needs.begin(), needs.end(), [&](const auto& any) {
@@ -320,8 +322,8 @@ std::vector<Known> known(std::initializer_list<std::span<const OtherWords>> tabl
     for (const auto table : tables)
         for (const OtherWords& o : table)
             made.push_back({neededBy(o.said),
-                            std::regex(o.said, std::regex::icase | std::regex::optimize),
-                            o.instead});
+                            std::regex(o.said, std::regex::icase | std::regex::optimize), o.instead,
+                            o.drops});
     return made;
 }
 
@@ -352,6 +354,28 @@ std::string withinPut(std::string line) {
         if (one.canBeIn(foldCase(line)))
             line = std::regex_replace(line, one.words, one.instead);
     return line;
+}
+
+/// Whether every figure of a line is in what it is put as, which is no question: "lower it so it is
+/// 4 above the mantel" is not "lower it".
+bool keepsFigures(std::string_view line, std::string_view said) {
+    constexpr std::string_view digits = "0123456789";
+    if (line.find_first_of(digits) == std::string_view::npos || isQuestion(said))
+        return true;
+    const auto figures = [&](std::string_view text) {
+        std::vector<std::string_view> out;
+        for (auto at = text.find_first_of(digits); at != std::string_view::npos;) {
+            const auto end = std::min(text.find_first_not_of(digits, at), text.size());
+            out.push_back(text.substr(at, end - at));
+            at = text.find_first_of(digits, end);
+        }
+        return out;
+    };
+    const auto kept = figures(said);
+    const auto all = figures(line);
+    return std::all_of(all.begin(), all.end(), [&](std::string_view f) {
+        return std::find(kept.begin(), kept.end(), f) != kept.end();
+    });
 }
 
 std::vector<std::string> saidOtherwise(std::string_view text, const Project& job) {
@@ -449,7 +473,8 @@ std::vector<std::string> saidOtherwise(std::string_view text, const Project& job
     for (const Known& one : patterns)
         if (std::smatch found;
             one.canBeIn(wholeFolded) && std::regex_match(whole, found, one.words))
-            out.push_back(found.format(one.instead));
+            if (auto said = found.format(one.instead); one.drops || keepsFigures(whole, said))
+                out.push_back(std::move(said));
     for (auto& said : asMeant(whole, job))
         out.push_back(std::move(said));
     return out;

@@ -72,7 +72,9 @@ constexpr OtherWords changesInstead[] = {
      "$1 $2 $3"},
     // "50 above the desk top"
     {"(.+? (?:above|over|off|from) (?:the |my |its )?.+?) ?(?:top|surface|worktop)\\b(.*)", "$1$2"},
-    {"(.*?)\\b(?:reading|bedside|small|little|desk|study) lamps? on (?!the floor|either|each|both|"
+    {"(?!.*\\b(?:the|my|that|this) (?:[a-z]+ )?lamps? "
+     "on\\b)(.*?)\\b(?:reading|bedside|small|little|desk|study) lamps? on (?!the "
+     "floor|either|each|both|"
      "wall|a wall)(.+)",
      "$1table lamp on $2"},
     {"((?:hang|put|place|add|have)? ?)(?:an? |the |some )?(?:hanging |ceiling )?lamp (over|above) "

@@ -177,7 +177,7 @@ constexpr OtherWords moreInstead[] = {
      "$1 either side of $2"},
     {"(.+?) at (?:an angle|45 degrees|45°|a 45 degree angle) (?:in|into) (?:the |a |its "
      ")?corner\\b(.*)",
-     "$1 in the corner$2, at an angle"},
+     "$1 in the corner$2, at an angle", true},
     {"what(?:'s| is| are)?(?: there)? "
      "(?:hangs?|hanging|stands?|standing|hung|placed|along|against) "
      "(?:on |against |along |at )?(?:the )?(wall .+?)\\??",
@@ -363,7 +363,7 @@ constexpr OtherWords moreInstead[] = {
      "$1 either side of $2"},
     {"((?:put |hang |place |add |set )?(?:four|six|eight|nine|ten|twelve|[0-9]+) .+?),? (?:in|as) "
      "(?:two|three|2|3) rows(?: of (?:two|three|four|five|[0-9]))?\\b(.*)",
-     "$1 in a grid$2"},
+     "$1 in a grid$2", true},
     {"(?:put |hang |place |add )?two (.+?s),? one at ([0-9][^,]*?) and (?:one|the other) at "
      "([0-9][^,]*?),? "
      "((?:on|over|above|left|right|beside|under) .+)",
@@ -456,7 +456,9 @@ constexpr OtherWords moreInstead[] = {
      "three)? ?"
      "(?:sides?|ends?|edges?)",
      "$1 under $2 that reaches $3 past it on all sides"},
-    {"(.*?)\\blamps? on (?!the floor|either|each|both|wall|a wall)(.+)", "$1table lamp on $2"},
+    {"(?!.*\\b(?:the|my|that|this) (?:[a-z]+ )?lamps? on\\b)(.*?)\\blamps? on (?!the "
+     "floor|either|each|both|wall|a wall)(.+)",
+     "$1table lamp on $2"},
     {"(.+?),? (?:with )?one (?:at |on |to )?(?:each|either) (end|side) of (.+)",
      "$1 on each $2 of $3"},
     {"(.+?),? (?:at |hung |hanging )?([0-9][^,a-z]*(?: "
@@ -469,7 +471,7 @@ constexpr OtherWords moreInstead[] = {
      "$1$3, centre at $2"},
     {"(.+?),? (?:in|as) (?:an? )?(?:square|block|two by two|2 ?x ?2|two rows of two)(?: "
      "grid)?\\b(.*)",
-     "$1 in a grid$2"},
+     "$1 in a grid$2", true},
     {"((?:hang |put |place |add |make )?)(?:an? |the )?(?:group|cluster|collection|arrangement|set|"
      "bunch|grouping) of (?:pictures|prints|frames|photos|photographs|paintings|art|artwork|"
      "artworks)\\b(.*)",
@@ -555,7 +557,7 @@ constexpr OtherWords moreInstead[] = {
     {"(?:hang |put |add )?((?:four|six|eight|nine|ten|twelve|[0-9]+) [a-z ]+?) ((?:over|above|on) "
      ".+?),? "
      "(?:in|as) (?:an? )?(?:grid|two rows|three rows|2 rows|3 rows)(?: of [a-z0-9]+)?",
-     "a grid of $1 $2"},
+     "a grid of $1 $2", true},
     {"((?:put |hang |add )?)(?:the |some )?(curtains?|drapes)\\b(.*), (?:in )?blackout",
      "$1blackout "
      "curtains$3"},

@@ -377,7 +377,7 @@ constexpr OtherWords others[] = {
      "storage|dressing|drawing|homework) (.+)",
      "$1 $2"},
     {"(.+?),? (?:with )?(?:[0-9]+|one|two|three|four|five|six|eight) (?:drawers?|doors?)\\b,?(.*)",
-     "$1$2"},
+     "$1$2", true},
     {"what(?:'s| is) the (?:widest|longest|biggest|largest) (.+?) (?:that |which )?(?:i can fit|we "
      "can fit|will fit|would fit|can fit|could fit|fits|goes|can stand) (.+)",
      "what $1 fits $2"},
@@ -420,7 +420,7 @@ constexpr OtherWords others[] = {
     {"(.*\\bwall ([a-z])\\b.*?)\\bcorner (?:with|at|by|of) (?:the )?wall ([a-z])\\b(.*)",
      "$1corner $2$3$4"},
     {"(.+?),? in a grid(?:,? [a-z0-9]+ rows? (?:of|by) [a-z0-9]+)?,? on (.+)",
-     "gallery of $1 on $2"},
+     "gallery of $1 on $2", true},
     {"(.+?) (?:as|in) a gallery (?:wall )?on (.+)", "gallery of $1 on $2"},
     {"(?:is|are) (.+?) in the way(?: of .+?)?\\??", "what is wrong with $1?"},
     {"(?:a )?(?:rug|carpet) (?:big|large|wide) enough (?!.*table).*", "how big a rug?"},
@@ -444,7 +444,9 @@ constexpr OtherWords others[] = {
     {"(?:set|put|push|move|stand|place) (.+?) (?:right |all the way |straight )?back (?:up )?"
      "(?:against|to|on) (.+)",
      "put $1 against $2"},
-    {"(.*?\\b)lamps on (?!the floor|either|each|both|wall)(.+)", "$1table lamps on $2"},
+    {"(?!.*\\b(?:the|my|that|this) (?:[a-z]+ )?lamps? on\\b)(.*?\\b)lamps on (?!the "
+     "floor|either|each|both|wall)(.+)",
+     "$1table lamps on $2"},
     {"(.+) on cent(?:er|re)", "$1"},
     {"can (?:a person|someone|somebody|one|people|you|i|we) (?:walk|get|pass|go|squeeze) "
      "(?:through )?between (.+?) and (.+?)\\??",

@@ -8,6 +8,7 @@ namespace mezzet {
 struct OtherWords {
     const char* said;    ///< a pattern of the whole line, in any case
     const char* instead; ///< with $1 and so on for what was said there
+    bool drops = false;  ///< a figure may be left out: it says no more than the words put for it
 };
 
 /// All of them; they are tried in this order.

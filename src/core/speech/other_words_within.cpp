@@ -85,6 +85,7 @@ constexpr OtherWords withinInstead[] = {
     {"\\bon the (left|right)(?:[- ]hand)? (?:corner|edge) of\\b", "on the $1 end of"},
     {"\\bunder (?=the (?:slope|eaves|slop(?:ing|ed) (?:ceiling|roof|wall))\\b)", "against "},
     {"\\bslop(?:ing|ed) roof\\b", "slope"},
+    {"^(?:what|how) about (an? .+?)\\?*$", "$1"},
     {"^(chair|stool|lamp|bench) (for|at) (?=(?:it|the .+|my .+)$)", "a $1 $2 "},
     {"\\b(how much) (?:walking|free|clear|open|floor|empty|elbow|leg) (space|room)\\b", "$1 $2"},
     {"\\b(on|against|along|in|of) ([b-z])(?=$|[,?])", "$1 wall $2"},

@@ -15,9 +15,11 @@ constexpr int sentences = 3;
 /// As it was said, and in no other words.
 [[nodiscard]] Result<Spoken> readAsSaid(std::string_view, const Project&, const Listener&,
                                         const Stopped&);
-/// As it was said, in other words, or as so many sentences.
+/// As it was said, in other words, or as so many sentences. `why`: what other words for it, that
+/// were understood, were refused for.
 [[nodiscard]] Result<Spoken> readInParts(std::string_view, const Project&, const Listener&,
-                                         const Stopped&, int most = sentences);
+                                         const Stopped&, int most = sentences,
+                                         std::optional<Problem>* why = nullptr);
 /// "a big leather sofa under the window": without how it looks, which is told. Nothing for a line
 /// that says nothing of it, or doesn't add something; what stands against the plain one is told of
 /// it.

@@ -349,7 +349,7 @@ std::vector<std::string> ofWhatWasSpoken(std::string_view text, const Project& j
 } // namespace
 
 Result<Spoken> readInParts(std::string_view text, const Project& job, const Listener& to,
-                           const Stopped& stopped, int most) {
+                           const Stopped& stopped, int most, std::optional<Problem>* why) {
     if (isText(text) && text.size() <= 300)
         for (const auto& named : {std::string(text), theirNames(text, job, to.them)})
             for (const auto& line : meantFirst(named, job))
@@ -393,6 +393,8 @@ Result<Spoken> readInParts(std::string_view text, const Project& job, const List
             missing = whatIsMissing(heard.problem(), text);
         if (!several)
             several = whatIsOneOfSeveral(heard.problem(), text);
+        if (why != nullptr && !*why && !heard.problem().unknown && heard.problem().notThere.empty())
+            *why = heard.problem();
         if (!asks && asked(heard)) {
             asks = heard.problem();
             asks->width = static_cast<int>(characterCount(text));
@@ -407,14 +409,14 @@ Result<Spoken> readInParts(std::string_view text, const Project& job, const List
     if (most < 2 || ofThings)
         return said;
     for (const auto& parts : inTwoParts(text)) {
-        std::optional<Problem> why;
-        if (auto heard = oneAfterTheOther(parts, job, to, stopped, most, why))
+        std::optional<Problem> second;
+        if (auto heard = oneAfterTheOther(parts, job, to, stopped, most, second))
             return std::move(*heard);
-        if (!why || why->column == 0)
+        if (!second || second->column == 0)
             continue;
         // What the second part meets is told where it stands.
-        why->column += static_cast<int>(characterCount(text) - characterCount(parts.second));
-        return *why;
+        second->column += static_cast<int>(characterCount(text) - characterCount(parts.second));
+        return *second;
     }
     return said;
 }
@@ -457,7 +459,8 @@ Result<Spoken> readSpoken(std::string_view text, const Project& job, const Liste
         }
         return said;
     }
-    auto said = readInParts(text, job, to, stopped, sentences);
+    std::optional<Problem> why; // what was meant can't be done
+    auto said = readInParts(text, job, to, stopped, sentences, &why);
     if (!said && isText(text) && !asksFirst(said.problem()) && !(stopped && stopped()))
         if (auto plain = withItsLooks(text, job, to, stopped))
             return std::move(*plain);
@@ -473,6 +476,12 @@ Result<Spoken> readSpoken(std::string_view text, const Project& job, const Liste
     if (!said)
         if (auto which = whichWall(text, *job.room))
             return std::move(*which);
+    // Understood otherwise, and refused: that says more than a word that isn't known.
+    if (!said && why && said.problem().unknown) {
+        why->column = 1;
+        why->width = static_cast<int>(characterCount(text));
+        return *why;
+    }
     return said;
 }
 
