@@ -106,4 +106,16 @@ std::string besideOnWall(const Target& of, int wall, Side side, std::optional<Le
                : std::string();
 }
 
+Placement hungBeside(WordsReader& in, const Piece& piece, const Scene& scene, SurfaceId lookedAt,
+                     const std::string& clauses, std::size_t at) {
+    if (clauses.empty())
+        return {};
+    try {
+        WordsReader again(clauses, in.job(), {});
+        return readPlacement(again, piece, scene, lookedAt);
+    } catch (const LineFault& fault) {
+        in.fail(at, in.at() - at, fault.problem.what, fault.problem.remedy);
+    }
+}
+
 } // namespace mezzet

@@ -35,6 +35,11 @@ struct SaidOfEach {
 [[nodiscard]] std::string besideOnWall(const Target&, int wall, Side, std::optional<Length> aside,
                                        const Scene&, const Project&);
 
+/// What such clauses say of one that hangs so; nothing for none. Throws LineFault, pointing from
+/// `at` in the line that is read.
+[[nodiscard]] Placement hungBeside(WordsReader&, const Piece&, const Scene&, SurfaceId lookedAt,
+                                   const std::string& clauses, std::size_t at);
+
 /// Two of a kind on a top, one near each end of it.
 struct OnBothEnds {
     KindPtr kind; ///< of lamps, the kind that stands on tops

@@ -213,8 +213,8 @@ Placement Placing::read(Begins how) {
         });
         if (back != out.ties.end())
             in.ownWall(back->of.index);
-        else if (out.wall)
-            in.ownWall(out.wall);
+        else if (saidWall)
+            in.ownWall(saidWall);
     }
     onceOnly();
     if (place.has(SaidOf::wall))

@@ -282,21 +282,6 @@ private:
         return *e;
     }
 
-    /// So far from something in a wall, or in the middle of what is free up to the next thing
-    /// there.
-    Placement hungBeside(const Target& of, int wall, Side side, std::optional<Length> aside,
-                         std::size_t at) {
-        const auto line = besideOnWall(of, wall, side, aside, scene_, job_);
-        if (line.empty())
-            return {};
-        try {
-            WordsReader again(line, job_, {});
-            return readPlacement(again, first_, scene_, lookedAt_);
-        } catch (const LineFault& fault) {
-            in.fail(at, in.at() - at, fault.problem.what, fault.problem.remedy);
-        }
-    }
-
     Edit eitherSide(std::size_t at, const std::string& called, std::string_view words) {
         const Target of = in.target();
         if (auto ends = onBothEnds(in, kind_, of, words); ends && count_ == 2) {
@@ -353,7 +338,8 @@ private:
                        wall && of.is != Target::Is::wall && !kind_->hangs()) {
                 p.ties = besideInWall(of, *wall, side, aside.value_or(Length{}), first_, scene_);
             } else if (wall && of.is != Target::Is::wall)
-                p = hungBeside(of, *wall, side, aside, at);
+                p = hungBeside(in, first_, scene_, lookedAt_,
+                               besideOnWall(of, *wall, side, aside, scene_, job_), at);
             if (p.ties.empty())
                 in.fail(at, in.at() - at,
                         worded("there is no room for {} on each side of that", first_.kind->name),
@@ -413,15 +399,20 @@ private:
         if (!hangs && !inRow && !apart)
             if (auto each = eachByItself(clauses))
                 return *each;
+        // Left of something the row goes on to the left.
+        const auto& ties = places.front().ties;
+        const bool left = std::any_of(ties.begin(), ties.end(), [](const Tie& t) {
+            return t.kind == Tie::Kind::fromPiece && t.side == Side::left;
+        });
         for (int i = 1; i < count_; ++i) {
             Placement p;
             Tie off;
             off.kind = Tie::Kind::fromPiece;
-            off.side = Side::right;
+            off.side = left ? Side::left : Side::right;
             off.distance = gap;
             Tie level;
             level.kind = hangs ? Tie::Kind::levelWith : Tie::Kind::centredOn;
-            level.side = Side::right;
+            level.side = off.side;
             p.ties = {off, level};
             places.push_back(std::move(p));
         }

@@ -107,6 +107,8 @@ std::optional<Target> WordsReader::whichOpening(std::size_t start) {
 }
 
 std::optional<Target> WordsReader::openingByWhere(std::size_t start) {
+    static constexpr std::string_view behind[] = {"back",    "garden", "yard",    "patio",
+                                                  "terrace", "deck",   "backyard"};
     std::vector<const Opening*> there;
     std::size_t end = 0;
     for (const Opening& o : job_.room->openings) {
@@ -124,10 +126,16 @@ std::optional<Target> WordsReader::openingByWhere(std::size_t start) {
         }
         if (to == "closet" || to == "cupboard" || to == "pantry")
             e = std::max(e, endOf(to));
-        // What leads out of the house is the front door.
-        for (const std::string_view out : {"outside", "street", "porch", "outdoors", "drive",
-                                           "front", "yard", "exterior", "stairwell", "landing"})
-            if (to.find(out) != std::string::npos)
+        // What leads to the garden is the back door, what leads out of the house the front door.
+        const bool back = std::any_of(std::begin(behind), std::end(behind), [&](const auto w) {
+            return to.find(w) != std::string::npos;
+        });
+        if (back)
+            for (const char* door : {"back door", "rear door", "garden door", "patio door"})
+                e = std::max(e, endOf(door));
+        for (const std::string_view out : {back ? "\n" : "outside", "street", "porch", "outdoors",
+                                           "drive", "front", "exterior", "stairwell", "landing"})
+            if (!back && to.find(out) != std::string::npos)
                 for (const char* front : {"front door", "entrance door", "entry door", "main door",
                                           "house door", "outside door"})
                     e = std::max(e, endOf(front));
@@ -214,11 +222,26 @@ Target WordsReader::numbered(OpeningKind kind, Target::Is is, const char* what, 
     }
     skip();
     int n = 0;
+    const std::size_t figure = at();
     const auto w = ahead();
     const auto [end, error] = std::from_chars(w.data(), w.data() + w.size(), n);
-    if (!w.empty() && error == std::errc() && end == w.data() + w.size())
+    bool said = !w.empty() && error == std::errc() && end == w.data() + w.size();
+    if (said) {
         word();
-    else if (!w.empty() && error == std::errc() && std::string_view(end) == "'s") // "door 1's"
+        // "toward the window 3 inches" is so far.
+        if (take({"inches", "inch", "in", "feet", "foot", "ft", "centimetres", "centimeters", "cm",
+                  "mm", "metres", "meters", "metre", "meter", "m"}) &&
+            (done() || ahead().empty())) {
+            said = false;
+            goTo(figure);
+        } else {
+            goTo(figure);
+            word();
+        }
+    }
+    if (said) {
+        // by its number
+    } else if (!w.empty() && error == std::errc() && std::string_view(end) == "'s") // "door 1's"
         at_ += static_cast<std::size_t>(end - w.data());
     else if (numbers.size() == 1)
         n = numbers.front();

@@ -144,8 +144,12 @@ Target WordsReader::wall(std::size_t start) {
         // "the windows", of those in one wall
         auto index =
             take({"windows"}) ? onlyWallOf(OpeningKind::window, room) : std::optional<int>();
-        if (!index)
-            index = wallIn(target(false), room);
+        if (!index) {
+            const Target t = target();
+            const auto scene =
+                t.is == Target::Is::piece ? sceneOf(job_) : Result<ScenePtr>(Problem{});
+            index = scene ? wallBehind(**scene, t.piece) : wallIn(t, room);
+        }
         if (!index)
             fail(at, at_ - at, "that is in no wall", has);
         if (!facing)
@@ -327,6 +331,10 @@ Target WordsReader::target(bool pieces) {
         const bool hearth = f.kind == FixtureKind::chimney || f.kind == FixtureKind::fireplace;
         if (f.number != 1 ||
             !(take({full}) || (f.kind == FixtureKind::chimney && take({"chimney"})) ||
+              (f.kind == FixtureKind::builtIn &&
+               take({"counter", "counters", "countertop", "worktop", "worktops", "kitchen counter",
+                     "built-ins", "built in", "fitted cupboard", "fitted cupboards", "cabinets",
+                     "base units", "kitchen units"})) ||
               (hearth && (take({"mantelpiece", "mantelshelf", "mantel", "mantle", "fire"}) ||
                           (!fireplaces && take({"fireplace"})) ||
                           (!chimneys && take({"chimney breast", "chimney"}))))))

@@ -477,6 +477,15 @@ std::optional<Answer> howMany(Asking& a) {
         return seatsAt(a, id, 0);
     Answer out;
     out.about = {id};
+    // At an island or a bar one sits on stools, along one side.
+    constexpr double barHigh = 850; // mm (common practice)
+    if (p.kind->family == Family::table && p.heights.top && p.heights.top->mm() >= barHigh) {
+        const Length elbow = elbowRoom(a.job);
+        out.words = worded("{} on stools along one side of {}, at {} each",
+                           static_cast<int>(std::floor(p.size.width / elbow + 1e-9)), p.name,
+                           writeGap(elbow, a.job.notation));
+        return out;
+    }
     const int n = seatsOf(p, each, arms);
     out.words = n > 0 ? worded("{} seats {}", p.name, n) : worded("Nobody sits on {}", p.name);
     return out;

@@ -567,8 +567,9 @@ void anotherNamed(const std::string& line, const Project& job, std::vector<std::
 std::vector<std::string> meantFirst(std::string_view text, const Project& job) {
     const std::string line(trimmed(text));
     std::vector<std::string> out;
-    for (const Meaning& one : meaningsFirst())
-        one(line, job, out);
+    for (const auto& all : {meaningsOfRecesses(), meaningsFirst()})
+        for (const Meaning& one : all)
+            one(line, job, out);
     return out;
 }
 

@@ -3,6 +3,7 @@
 #include "edit/line.h"
 #include "fits/fits.h"
 #include "hang/free_wall.h"
+#include "judge/ahead.h"
 #include "measure/text.h"
 #include "speech/meant_words.h"
 
@@ -123,10 +124,125 @@ void ofAWall(const std::string& line, const Project& job, std::vector<std::strin
     }
 }
 
+/// How far behind its wall's face the back of so wide a thing comes in the middle of an alcove, a
+/// bay or a bow; all the way where it is wider than that, so that it is asked about.
+double backIn(const Recess& r, double wide) {
+    const double half = wide / 2;
+    const double mouth = r.width.mm() / 2;
+    const double deep = r.depth.mm();
+    if (half > mouth)
+        return deep;
+    if (r.kind == RecessKind::bay) {
+        const double face = r.face.mm() / 2;
+        return half <= face ? deep : deep * (mouth - half) / (mouth - face);
+    }
+    if (r.kind == RecessKind::bow) {
+        const double radius = (mouth * mouth + deep * deep) / (2 * deep);
+        return std::sqrt(radius * radius - half * half) - (radius - deep);
+    }
+    return deep;
+}
+
+/// "wardrobe in the alcove", "two armchairs in the bay": its back to the back of that, where the
+/// tape notes have one.
+void inARecess(const std::string& line, const Project& job, std::vector<std::string>& out) {
+    if (job.room->recesses.empty() ||
+        !mentions(line, {"alcove", "niche", "recess", "nook", "bay", "bow"}))
+        return;
+    static const auto words = meaning(
+        "(?:(?:put|place|add|set|stand|move|push|slide|have|fit) )?(.+?),? "
+        "(?:in|into|inside|within|"
+        "at the back of) (?:the |an? |my )?(?:(left|right)(?:[- ]hand)? "
+        ")?(alcove|niche|recess|nook|"
+        "bay|bay window|bow|bow window|window bay)(?: (?:on|in|of) (?:the )?(wall [a-z]))?(,.*)?");
+    std::smatch found;
+    if (!std::regex_match(line, found, words))
+        return;
+    const auto said = foldCase(found[3].str());
+    const RecessKind kind = said.find("bay") != std::string::npos   ? RecessKind::bay
+                            : said.find("bow") != std::string::npos ? RecessKind::bow
+                                                                    : RecessKind::alcove;
+    const auto wall = found[4].matched ? targetNamed(found[4], job, false) : std::nullopt;
+    std::vector<const Recess*> all;
+    for (const Recess& r : job.room->recesses)
+        if (r.kind == kind && (!wall || wall->index == r.wall))
+            all.push_back(&r);
+    const bool alike = std::all_of(all.begin(), all.end(),
+                                   [&](const Recess* r) { return r->wall == all.front()->wall; });
+    if (all.size() > 1 && found[2].matched && alike) {
+        std::sort(all.begin(), all.end(),
+                  [](const Recess* a, const Recess* b) { return a->left < b->left; });
+        all = {foldCase(found[2].str()) == "left" ? all.front() : all.back()};
+    }
+    if (all.size() != 1)
+        return;
+    const Recess& r = *all.front();
+    const Wall& w = job.room->walls[static_cast<std::size_t>(r.wall)];
+    const std::string thing = found[1];
+    const auto p = putBy(fmt::format("{} against wall {}", thing, w.name), job);
+    if (!p || p->kind->hangs() || p->kind->underCeiling() || p->kind->flat())
+        return;
+    const double off = p->size.depth.mm() / 2 - backIn(r, p->size.width.mm());
+    const Vec2 at = w.at(r.left + r.width / 2) + w.inward() * off;
+    out.push_back(fmt::format("{} at {}, {}, turned {:.1f}{}", thing,
+                              write(Length::millimetres(at.x), job.notation),
+                              write(Length::millimetres(at.y), job.notation),
+                              turnToFace(w.inward()).inDegrees(), found[5].str()));
+}
+
+/// "armchair on the window side of the bed", "three stools along one side of the island": on the
+/// side that looks that way; along a long side, the one with more room, where none is named.
+void onTheSideOf(const std::string& line, const Project& job, std::vector<std::string>& out) {
+    if (!mentions(line, {"side of"}))
+        return;
+    static const auto words = meaning("((?:put|place|add|set|stand|move|have|line up) )?(.+?),? "
+                                      "(?:on|along|at|to|down|by) (?:the |"
+                                      "one |a |its )?(?:(far|near|long|other|same) )?(?:([a-z0-9 "
+                                      "]*?[a-z0-9]) )?side of (?:the |my "
+                                      ")?(.+?)(,.*)?");
+    std::smatch found;
+    if (!std::regex_match(line, found, words))
+        return;
+    const auto of = standsNamed(found[5], job);
+    const auto side = foldCase(found[4].str());
+    if (!of || side == "left" || side == "right" || side == "other" || side == "far")
+        return;
+    const auto place = [&](Vec2 local) {
+        const double w = of.piece->size.width.mm();
+        const double d = of.piece->size.depth.mm();
+        return std::abs(local.x) * d > std::abs(local.y) * w
+                   ? (local.x < 0 ? "left of" : "right of")
+                   : (local.y > 0 ? "in front of" : "behind");
+    };
+    const char* where = nullptr;
+    if (side.empty() || side == "long" || side == "one") {
+        if (of.piece->kind->isSeat() || found[3].matched)
+            return;
+        const auto ahead = aheadOf(FloorView(*of.scene), *of.piece, *of.there, Side::front).stop;
+        const auto behind = aheadOf(FloorView(*of.scene), *of.piece, *of.there, Side::behind).stop;
+        where =
+            behind && (!ahead || ahead->ahead < behind->ahead) && ahead ? "behind" : "in front of";
+    } else {
+        for (const auto& [name, t] : targetsNamed(side, job)) {
+            const char* is = place(of.there->pose.toLocal(middleOf(t, *of.scene)));
+            if (where != nullptr && std::string_view(where) != is)
+                return; // several, on several sides
+            where = is;
+        }
+    }
+    if (where != nullptr)
+        out.push_back(fmt::format("{}{} {} {}{}", found[1].str(), found[2].str(), where,
+                                  of.piece->name, found[6].str()));
+}
+
 } // namespace
 
 std::vector<Meaning> meaningsOfWalls() {
-    return {ofAWall};
+    return {ofAWall, onTheSideOf};
+}
+
+std::vector<Meaning> meaningsOfRecesses() {
+    return {inARecess};
 }
 
 } // namespace mezzet

@@ -203,6 +203,39 @@ constexpr OtherWords askedInstead[] = {
      "need|do we need|is needed|does it need|will i need|would i need)(?: (?:for|from|to)) (.+?)"
      "\\??",
      "how far is $1 from the nearest outlet?"},
+    {"how (high|tall|wide|big) is (?:the |its )head ?board\\??", "how $1 is the bed?"},
+    {"(?:is|will|would) there (?:be )?(?:at least |still |really )*[0-9].*? (?:of (?:space|room) "
+     "|free "
+     "|clear |left )*(?:at|by) (?:the )?(foot|end|head) of (.+?)\\??",
+     "how much room is around $2?"},
+    {"(?:is|will|would) there (?:be )?(?:at least |still |really )*[0-9].*? (?:of (?:space|room) "
+     "|free "
+     "|clear |left )*(?:on |at |to )?(?:the )?(in front of|behind|left of|right of|between|around) "
+     "(.+?)\\??",
+     "how much room is $1 $2?"},
+    {"(?:how much|what) (?:clearance|room|space|gap) (?:is (?:there )?|do i have |have i got |do "
+     "we have "
+     ")?(?:on|at|to) (?:each|either|both|every) sides? of (.+?)\\??",
+     "how much room is around $1?"},
+    {"(?:is|are) (?:the |that |my )?(?:walkway|gap|space|passage|aisle|path|clearance|room) "
+     "(?:on|at|"
+     "beside|by|past|around|round|along|next to) (?:the .*? side of )?(.+?) "
+     "(?:wide|big|large|clear|"
+     "generous|much) enough\\??",
+     "how much room is around $1?"},
+    {"what(?:'s| is) the weight of (.+?)\\??|what does (.+?) weigh\\??", "how heavy is $1$2?"},
+    {"(?:and )?(?:at |to )?(?:what|which) height(?: (?:should|must|does) (?:it|they|that) "
+     "(?:hang|go|be))?"
+     "\\??|(?:and )?how high(?: up)?\\??",
+     "how high should it hang?"},
+    {"(?:is|are|will|would) [0-9].*? (?:be )?(?:enough|ok|okay|too tight|too little|plenty|wide "
+     "enough) "
+     "(?:room |space )?(around|behind|in front of|left of|right of|between) (.+?)\\??",
+     "how much room is $1 $2?"},
+    {"(?:can|could) (?:i|you|we|one|someone|people) (?:still )?open (.*?\\bdoor\\b.*?)(?: all the "
+     "way| "
+     "fully| properly| wide)?\\??",
+     "is anything in the way of $1?"},
     {"how (?:much|big a|wide a) (?:gap|space|distance|room) (?:should there be |should i leave |do "
      "i "
      "leave |do i need |is needed )?between (.+?) and (.+?)\\??",

@@ -352,6 +352,30 @@ constexpr OtherWords changesInstead[] = {
      "-]+?s) (.*?),? (?:side by side|next to each other|beside each other|in a (?:row|line))"
      "(,.*)?",
      "$1$2 in a row $3$4"},
+    {"(?:set|put|move|bring|get) (?:its|the) (cent(?:er|re)|middle|top|bottom|underside|foot) "
+     "(?:to|at) "
+     "([0-9].*)",
+     "$1 of it at $2"},
+    {"(?:move|shift|slide|push|pull|nudge|scoot|bring|take) (.+?) (toward|towards|away from|closer "
+     "to|"
+     "nearer to|further from|farther from) (.+?),? (?:by )?([0-9][0-9./ ]*(?: "
+     "?(?:inches|inch|in|feet|"
+     "foot|ft|cm|mm|m|\"|'))?)",
+     "move $1 $4 $2 $3"},
+    {"(?:and |also |then )+(?:make it )?([0-9].*?) "
+     "(bigger|larger|smaller|wider|longer|deeper|taller|"
+     "shorter|narrower|shallower|higher|lower)",
+     "make it $1 $2"},
+    {"(?:bring|drop|pull|take|raise|lift) (.+?) (?:down|up) to ([0-9].*?)(?: (?:from|above|off) "
+     "the "
+     "floor)?",
+     "lower $1 to $2"},
+    {"(?:an? |some )?((?:[a-z]+ )?[a-z]+s) (.+?),? (two|three|four|five|six|[2-9]) of them",
+     "$3 $1 $2"},
+    {"(?:swap|replace|change|exchange|switch) (?:out )?(?:all )?(?:the |my |both )([a-z -]+?)s "
+     "(?:for|"
+     "with|by|to) (?:some )?([a-z -]+?)s",
+     "replace each $1 by a $2"},
     {"(?:no|not) (.+?),? (?:but|rather) (an? .+)", "replace $1 by $2"},
     {"(?:bring|move|put|slide|push|pull) (.+?) (?:closer|nearer) together", "move $1 closer "
                                                                             "together"},

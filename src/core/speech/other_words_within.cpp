@@ -85,6 +85,18 @@ constexpr OtherWords withinInstead[] = {
     {"\\bon the (left|right)(?:[- ]hand)? (?:corner|edge) of\\b", "on the $1 end of"},
     {"\\bunder (?=the (?:slope|eaves|slop(?:ing|ed) (?:ceiling|roof|wall))\\b)", "against "},
     {"\\bslop(?:ing|ed) roof\\b", "slope"},
+    {"\\b(bed)\\b,? (?:with )?(?:its |the )?head(?:board|end)? "
+     "(on|against|at|to|under|below|between|"
+     "in|toward|towards) ",
+     "$1 $2 "},
+    {"^((?:put |place |add |hang |set )?(?:two|three|four|five|six|[2-9])) more (?!(?:dining "
+     ")?(?:chairs|people|seats))(?=[a-z -]+s\\b)",
+     "$1 "},
+    {"\\b(?:partly|partially|part way|partway) under\\b", "under"},
+    {"^stack (?!(?:an?|one|two|three|four|five|six|[0-9]) )(.+?)(?: in a column| vertically| on "
+     "top of each other| one (?:above|over) the other| up)?$",
+     "arrange $1 in a column"},
+    {"^(print|export|save) the [a-z]+ (plan|list|sheets|elevations)$", "$1 the $2"},
     {"^(?:what|how) about (an? .+?)\\?*$", "$1"},
     {"^(chair|stool|lamp|bench) (for|at) (?=(?:it|the .+|my .+)$)", "a $1 $2 "},
     {"\\b(how much) (?:walking|free|clear|open|floor|empty|elbow|leg) (space|room)\\b", "$1 $2"},

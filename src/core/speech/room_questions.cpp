@@ -117,6 +117,27 @@ std::optional<Answer> howHighSill(Asking& a) {
     return Answer{capital(listed(parts, "and"))};
 }
 
+/// "how wide is the alcove?", "how deep is the bay?"
+std::optional<Answer> howBigRecess(Asking& a) {
+    a.end();
+    std::vector<std::string> parts;
+    const auto asked = foldCase(a.in.text());
+    for (const Recess& r : a.job.room->recesses) {
+        const std::string_view name = r.kind == RecessKind::alcove ? "alcove"
+                                      : r.kind == RecessKind::bay  ? "bay"
+                                                                   : "bow";
+        if (asked.find(name) == std::string::npos)
+            continue;
+        const auto size = [&](Length l) { return write(l, a.job.notation); };
+        parts.push_back(worded("the {} in {} is {} wide and {} deep", mezzet::told(name),
+                               spoken(wallTarget(r.wall), a.wording()), size(r.width),
+                               size(r.depth)));
+    }
+    if (parts.empty())
+        return {};
+    return Answer{capital(listed(parts, "and"))};
+}
+
 /// "is there a way from the door to the sofa?", "is there a clear path to window 1?"
 std::optional<Answer> isThereAWay(Asking& a) {
     const std::size_t start = a.in.at();
@@ -401,6 +422,13 @@ const std::vector<Question>& roomQuestions() {
          [](Asking& a) { return whichIsLongest(a, false); },
          "",
          ""},
+        {{"how wide is the alcove", "how deep is the alcove", "how big is the alcove",
+          "how wide is the bay", "how deep is the bay", "how big is the bay", "how wide is the bow",
+          "how deep is the bow", "how big is the bow", "how wide are the alcoves",
+          "how big are the alcoves", "how deep are the alcoves"},
+         &howBigRecess,
+         "the width and depth of an alcove, a bay or a bow",
+         "how wide is the alcove?"},
         {{"how high is the sill", "how high is the window sill", "how high is the windowsill",
           "how high are the sills", "how high are the window sills", "what is the sill height",
           "what height is the sill", "how high are the windowsills"},
