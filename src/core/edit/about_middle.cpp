@@ -64,6 +64,24 @@ bool aboutItsMiddle(std::vector<Placement>& places, int count, const Piece& one,
     return true;
 }
 
+std::vector<Placement> beforeItsMiddle(const Placement& first, int count, const Piece& like,
+                                       Length gap) {
+    const auto before = [](const Tie& t) {
+        return t.kind == Tie::Kind::fromPiece && t.of.is == Target::Is::piece &&
+               (t.side == Side::front || t.side == Side::behind);
+    };
+    const auto by = std::find_if(first.ties.begin(), first.ties.end(), before);
+    if (by == first.ties.end() || first.step || first.on ||
+        std::any_of(first.ties.begin(), first.ties.end(),
+                    [&](const Tie& t) { return t.fixesPlace() && !before(t); }))
+        return {};
+    Tie middle;
+    middle.kind = Tie::Kind::centredOn;
+    middle.of = by->of;
+    middle.side = by->side;
+    return spaced(count, first, middle, like.size.width + gap);
+}
+
 bool seatsAlong(std::vector<Placement>& places, int count, const Piece& one,
                 std::optional<Length> apart, bool sideSaid, const Scene& scene) {
     Placement model = places.front();

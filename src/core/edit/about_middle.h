@@ -17,6 +17,11 @@ namespace mezzet {
 [[nodiscard]] bool aboutItsMiddle(std::vector<Placement>& places, int count, const Piece& first,
                                   Length gap);
 
+/// "two ottomans in front of the sofa": about its middle, so far from one another; none where the
+/// first is not placed before or behind a piece, or where along it is said.
+[[nodiscard]] std::vector<Placement> beforeItsMiddle(const Placement& first, int count,
+                                                     const Piece& like, Length gap);
+
 /// Stools and chairs that are put along a side of a table, an island or a counter: looking at it,
 /// each in the middle of its share of that side, or so far apart. Of what one works at it is the
 /// other side, where none was said. False, and nothing changed, for all else.

@@ -395,6 +395,13 @@ private:
         if (hangs && openAlong(places.front()))
             if (auto hung = rowOnWall(places.front(), gap))
                 return *hung;
+        if (const auto even = beforeItsMiddle(places.front(), count_, first_, gap); !even.empty()) {
+            std::size_t next = 0;
+            const auto all = addInTurn(
+                count_, [&](const Project&, const Scene&, int) { return even[next++]; }, 0);
+            if (all)
+                return *all;
+        }
         // Without a word of a row each goes where the words have it and there is room.
         if (!hangs && !inRow && !apart)
             if (auto each = eachByItself(clauses))

@@ -57,6 +57,41 @@ void outOfCorner(const std::string& line, const Project& job, std::vector<std::s
                     it.piece->name, write(*read, job.notation), before.name, best->name));
 }
 
+/// "move the plants into the corners": each into the nearest that none of the others takes.
+void oneInEachCorner(const std::string& line, const Project& job, std::vector<std::string>& out) {
+    if (!mentions(line, {"corners"}))
+        return;
+    static const auto words =
+        meaning("(?:put|move|place|set|stand|push|tuck) (.+?) (?:in|into|to|at) (?:the |all the |"
+                "opposite |different |two |separate )*corners(?: of the room)?");
+    std::smatch found;
+    if (!std::regex_match(line, found, words))
+        return;
+    auto stand = severalStanding(found[1], job);
+    const auto& walls = job.room->walls;
+    std::vector<std::size_t> corners;
+    for (std::size_t i = 0; i < walls.size(); ++i) {
+        const Wall& before = walls[(i + walls.size() - 1) % walls.size()];
+        if (dot(before.inward(), walls[i].along()) > 0.1) // an inside corner
+            corners.push_back(i);
+    }
+    if (stand.all.size() < 2 || stand.all.size() > corners.size())
+        return;
+    std::string lines;
+    for (const auto& [p, there] : stand.all) {
+        const Vec2 at = there->pose.at;
+        const auto best =
+            std::min_element(corners.begin(), corners.end(), [&](std::size_t a, std::size_t b) {
+                return norm(walls[a].start - at) < norm(walls[b].start - at);
+            });
+        lines +=
+            fmt::format("{}move {} in corner {}{}", lines.empty() ? "" : "; then ", p->name,
+                        walls[(*best + walls.size() - 1) % walls.size()].name, walls[*best].name);
+        corners.erase(best);
+    }
+    out.push_back(std::move(lines));
+}
+
 /// "between the window and the corner": the corner of its wall that is farther off, or the one on
 /// the side that is said.
 void betweenAndCorner(const std::string& line, const Project& job, std::vector<std::string>& out) {
@@ -142,7 +177,7 @@ void cornerByWhatIsThere(const std::string& line, const Project& job,
 } // namespace
 
 std::vector<Meaning> meaningsOfCorners() {
-    return {betweenAndCorner, cornerByWhatIsThere, outOfCorner};
+    return {oneInEachCorner, betweenAndCorner, cornerByWhatIsThere, outOfCorner};
 }
 
 } // namespace mezzet

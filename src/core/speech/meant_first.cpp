@@ -236,7 +236,7 @@ void oneAtEachHeight(const std::string& line, const Project&, std::vector<std::s
 /// such things stand on tops, and not on the floor beside it. The other end is the one farther from
 /// what stands there.
 void onAnEnd(const std::string& line, const Project& job, std::vector<std::string>& out) {
-    if (!mentions(line, {"end of", "side of", "corner of"}))
+    if (!mentions(line, {"end of", "side of", "corner of", "on the left of", "on the right of"}))
         return;
     static const auto words = meaning(
         "((?:put |place |add |set |stand )?(?:an? |another |the )?)([a-z -]+?) (?:on|at) (?:the )?"
@@ -254,8 +254,7 @@ void onAnEnd(const std::string& line, const Project& job, std::vector<std::strin
     const bool lamp = noun == "lamp";
     const Piece* there = pieceNamed(found[2], job);
     const KindPtr kind = there != nullptr ? there->kind : job.library.kit->byWord(noun);
-    // What stands on the floor too is beside it, unless it is said of its end.
-    if (!lamp && (!kind || !kind->standsOn() || foldCase(found[4].str()) == "side"))
+    if (lamp ? !found[4].matched : !kind || !kind->standsOn())
         return;
     auto side = foldCase(found[3].str());
     if (side != "left" && side != "right") {
@@ -268,6 +267,36 @@ void onAnEnd(const std::string& line, const Project& job, std::vector<std::strin
     }
     out.push_back(fmt::format("{}{} on the {} end of {}", found[1].str(),
                               lamp ? "table lamp" : found[2].str(), side, on->name));
+}
+
+/// "table 84 x 40 in the middle": as large as what is eaten at, or in a dining room; where there is
+/// no such table yet.
+void tableToEatAt(const std::string& line, const Project& job, std::vector<std::string>& out) {
+    if (!mentions(line, {"table"}))
+        return;
+    static const auto words = meaning(
+        "((?:put |place |add |set |stand )?)(?:an? )?table(?: ([0-9][^,a-z]*?(?:cm|mm|m|in|ft)?)"
+        " ?(?:x|by) ?([0-9][0-9./ ]*(?:\"|'|cm|mm|m|inches|in|ft)?))?((?:,| ).*)?");
+    std::smatch found;
+    if (!std::regex_match(line, found, words))
+        return;
+    for (const Piece& p : job.scheme().pieces)
+        if (p.kind->role == Role::diningTable)
+            return;
+    const bool sized = found[2].matched;
+    if (sized) {
+        const auto wide = readLength(found[2].str(), job.notation.units);
+        const auto deep = readLength(found[3].str(), job.notation.units);
+        constexpr double asLong = 1100; // mm: what is eaten at (common practice)
+        constexpr double asDeep = 700;
+        if (!wide || !deep || wide->mm() < asLong || deep->mm() < asDeep)
+            return;
+    } else if (foldCase(job.room->name).find("dining") == std::string::npos) {
+        return;
+    }
+    out.push_back(fmt::format("{}a dining table{}{}", found[1].str(),
+                              sized ? " " + found[2].str() + " x " + found[3].str() : std::string(),
+                              found[4].str()));
 }
 
 /// "make the round rug square, 8 feet": one of that outline takes its place.
@@ -304,8 +333,8 @@ void madeSquare(const std::string& line, const Project& job, std::vector<std::st
 } // namespace
 
 std::vector<Meaning> meaningsFirst() {
-    return {atRightAngles,   tableBesideASeat, turnedIn,        oneAtEach,
-            oneAtEachHeight, onAnEnd,          armchairsAtEnds, madeSquare};
+    return {atRightAngles, tableBesideASeat, turnedIn,        oneAtEach, oneAtEachHeight,
+            onAnEnd,       tableToEatAt,     armchairsAtEnds, madeSquare};
 }
 
 } // namespace mezzet

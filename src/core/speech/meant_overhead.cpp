@@ -174,10 +174,28 @@ void curtainsOverEach(const std::string& line, const Project& job, std::vector<s
     const auto one = targetNamed(found[3], job, false);
     if (!one && !std::regex_match(found[3].str(), plural))
         return;
+    // Where some hang already, they are meant.
+    const auto scene = sceneOf(job);
+    const auto hangsAt = [&](const Opening& o) -> const Piece* {
+        for (const Piece& p : job.scheme().pieces)
+            if (p.kind->role == Role::curtain && p.kind->hanging.mount == Mount::rod &&
+                p.onWall() && p.wall() == o.wall && scene)
+                if (const auto b = boxOn(pieceTarget(p.id), p.wall(), **scene);
+                    b && b->low.x < (o.left + o.width).mm() && b->high.x > o.left.mm())
+                    return &p;
+        return nullptr;
+    };
     std::string all;
     for (const Opening& o : job.room->openings) {
         if (o.kind != OpeningKind::window || (one && targetOf(o) != *one))
             continue;
+        if (const Piece* there = hangsAt(o)) {
+            const auto b = boxOn(pieceTarget(there->id), there->wall(), **scene);
+            all +=
+                fmt::format("{}make {} {} high", all.empty() ? "" : "; then ", there->name,
+                            write(o.head() + *over - Length::millimetres(b->low.y), job.notation));
+            continue;
+        }
         all += fmt::format(
             "{}add {} {} wide {} high on {}", all.empty() ? "" : "; then ", found[1].str(),
             write(o.width + job.library.book->habit("curtain-past") * 2, job.notation),

@@ -236,6 +236,17 @@ constexpr OtherWords askedInstead[] = {
      "way| "
      "fully| properly| wide)?\\??",
      "is anything in the way of $1?"},
+    {"(?:is|will|would) there (?:be )?(?:any |too much )?(?:glare|reflections?) (?:on|in) "
+     "(.+?)\\??",
+     "what is wrong with $1?"},
+    {"(?:is|will) (?:it|there) (?:be )?(?:light|bright|lit) enough (?:at|on|by|over|to read "
+     "(?:at|on|in)"
+     "|to work at|for|in) (.+?)\\??",
+     "how bright is $1?"},
+    {"what(?:'s| is)? (?:still |else is |else's )?(?:missing|needed|left to do|lacking)\\??|what "
+     "else "
+     "(?:is needed|do (?:i|we) need|is missing)\\??",
+     "what is wrong?"},
     {"how (?:much|big a|wide a) (?:gap|space|distance|room) (?:should there be |should i leave |do "
      "i "
      "leave |do i need |is needed )?between (.+?) and (.+?)\\??",

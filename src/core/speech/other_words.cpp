@@ -124,9 +124,16 @@ std::vector<std::string> aboutChairs(const std::string& line, const Project& job
     static const std::regex behind(
         ".*\\b(?:room|space|walk|get|pass)\\b.* behind (?:the |my )?(?:dining )?chairs?\\??",
         std::regex::icase);
+    static const std::regex alone(
+        "(?:add |put |bring |have |with )?((?!an? )[a-z]+|[0-9]+) (?:dining )?chairs",
+        std::regex::icase);
     std::smatch found;
     if (std::regex_match(line, behind))
         return {fmt::format("what is wrong with {}?", table)};
+    // "8 chairs", of a table that has none yet.
+    if (seats == 0 && std::regex_match(line, found, alone))
+        if (int n = 0; WordsReader(found[1].str(), job).takeCount(n))
+            return {fmt::format("{} chairs around {}", n, table)};
     const bool added = std::regex_match(line, found, more);
     if (!added && !std::regex_match(line, found, less))
         return {};

@@ -376,6 +376,9 @@ constexpr OtherWords changesInstead[] = {
      "(?:for|"
      "with|by|to) (?:some )?([a-z -]+?)s",
      "replace each $1 by a $2"},
+    {"(.+?),? ((?:[0-9])[^,a-z]*?(?:cm|mm|m|in|inches|ft)?) (?:high|up) to (?:its|the|their) "
+     "(?:cent(?:er|re)s?|middles?)",
+     "$1, centre at $2"},
     {"(?:no|not) (.+?),? (?:but|rather) (an? .+)", "replace $1 by $2"},
     {"(?:bring|move|put|slide|push|pull) (.+?) (?:closer|nearer) together", "move $1 closer "
                                                                             "together"},

@@ -40,7 +40,8 @@ struct Question {
 
 [[nodiscard]] const std::vector<Question>& lightQuestions();    ///< how bright, and by what
 [[nodiscard]] const std::vector<Question>& rugQuestions();      ///< of what, and where it ends
-[[nodiscard]] const std::vector<Question>& measuredQuestions(); ///< how far, how big, where
+[[nodiscard]] const std::vector<Question>& measuredQuestions(); ///< how far, where
+[[nodiscard]] const std::vector<Question>& sizeQuestions();     ///< how big, how high it hangs
 [[nodiscard]] const std::vector<Question>& distanceQuestions(); ///< how far things should be
 [[nodiscard]] const std::vector<Question>& sizingQuestions();   ///< how large it should be
 [[nodiscard]] const std::vector<Question>&

@@ -38,9 +38,9 @@ void Asking::end() const {
 namespace {
 
 std::vector<const std::vector<Question>*> questionTables() {
-    return {&lightQuestions(),  &rugQuestions(),     &measuredQuestions(), &distanceQuestions(),
-            &sizingQuestions(), &adviceQuestions(),  &mendingQuestions(),  &plainQuestions(),
-            &roomQuestions(),   &standingQuestions()};
+    return {&lightQuestions(),    &rugQuestions(),    &measuredQuestions(), &sizeQuestions(),
+            &distanceQuestions(), &sizingQuestions(), &adviceQuestions(),   &mendingQuestions(),
+            &plainQuestions(),    &roomQuestions(),   &standingQuestions()};
 }
 
 /// Questions by the most particular beginning first.
@@ -333,7 +333,8 @@ std::vector<std::string> ofWhatWasSpoken(std::string_view text, const Project& j
     if (auto other = insteadOfThose(text, job, them); !other.empty())
         out.push_back(std::move(other));
     // As large as the one there is.
-    for (auto more : {onTheOtherSide(text, job, to), madeSeveral(text, job, them)})
+    for (auto more : {onTheOtherSide(text, job, to), onThatSideToo(text, job, to),
+                      madeSeveral(text, job, them)})
         if (!more.empty()) {
             add(asMeant(more, job));
             out.push_back(std::move(more));

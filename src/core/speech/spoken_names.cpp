@@ -69,7 +69,7 @@ const Piece* besideWhat(const Piece& p, const Project& job) {
 std::string turnedAbout(const std::string& before, const std::string& name,
                         const std::string& wanted) {
     static const std::regex words(
-        "(?:(?:put|place|add|set|stand|hang|have) )?(?:an?|one) ([a-z -]+?)( [0-9].*?)?((?:,| "
+        "(?:(?:put|place|add|set|stand|hang|have) )?(?:(?:an?|one) )?([a-z -]+?)( [0-9].*?)?((?:,| "
         "on| at| to|) (?:the )?)(left|right)\\b((?:(?!\\b(?:left|right)\\b).)*)",
         std::regex::icase | std::regex::optimize);
     std::smatch found;
@@ -113,6 +113,23 @@ std::string onTheOtherSide(std::string_view text, const Project& job, const List
                    : fmt::format("another {} on the other side of {}", one->name, of->name);
     return fmt::format("another {} {} {}", one->name, fmt::format(fmt::runtime(on), side),
                        of->name);
+}
+
+std::string onThatSideToo(std::string_view text, const Project& job, const Listener& to) {
+    static const std::regex words(
+        "(?:(?:and|then|put|place|add|hang) )*(?:an? |another |the same |one |a second )?([a-z "
+        "]*?) ?(?:to|on|at) "
+        "(?:the |its )?(left|right|other)(?:[- ]hand)?(?: side)?,? (?:too|as well|also)",
+        std::regex::icase | std::regex::optimize);
+    const std::string line(trimmed(text));
+    std::smatch found;
+    if (line.size() > longestLine || to.them.size() != 1 || !std::regex_match(line, found, words))
+        return {};
+    const Piece* one = job.scheme().byId(to.them.front());
+    const auto noun = plainWord(found[1].str());
+    if (one == nullptr || (!noun.empty() && noun != "one" && !isCalled(*one, noun, job)))
+        return {};
+    return turnedAbout(to.before, one->name, foldCase(found[2].str()));
 }
 
 std::string madeSeveral(std::string_view text, const Project& job, const std::vector<int>& ids) {

@@ -29,6 +29,8 @@ namespace mezzet {
 /// "and the same on the right", "another at the other end": one more of what was spoken of, on the
 /// other side of what it is beside or on; empty where it says nothing so.
 [[nodiscard]] std::string onTheOtherSide(std::string_view line, const Project&, const Listener&);
+/// "hutch to the right too", after one to the left: the line before with the other side said.
+[[nodiscard]] std::string onThatSideToo(std::string_view line, const Project&, const Listener&);
 
 /// "make that two", "make it a pair": one more beside what was spoken of, or one on each side for
 /// three; empty where it says nothing so.

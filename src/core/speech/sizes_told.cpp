@@ -1,0 +1,140 @@
+// Questions about sizes: of a piece, a wall, an opening, the room; and how high a thing hangs.
+#include "measure/text.h"
+#include "measure/texts.h"
+#include "room/facts.h"
+#include "scheme/on_wall.h"
+#include "scheme/spoken.h"
+#include "speech/questions.h"
+
+namespace mezzet {
+
+namespace {
+
+using Is = Target::Is;
+
+/// "how wide is the sofa", "how long is wall A", "how big is the room"
+std::optional<Answer> howBig(Asking& a) {
+    a.in.goTo(0);
+    a.in.take({"and", "so"});
+    const bool plain = a.in.take({"how big", "how large", "what size", "what are the sizes of",
+                                  "what is the size of", "what's the size of"});
+    std::string_view which;
+    for (const auto& [said, word] : {std::pair<std::string_view, std::string_view>{"width", "wide"},
+                                     {"length", "long"},
+                                     {"depth", "deep"},
+                                     {"height", "high"}})
+        if (a.in.take({"what is the " + std::string(said) + " of",
+                       "what's the " + std::string(said) + " of"}))
+            which = word;
+    if (!which.empty()) {
+        // "what is the width of the sofa?"
+    } else if (!plain) {
+        a.in.take({"how"});
+        for (const std::string_view w : {"wide", "long", "deep", "tall", "high"})
+            if (a.in.take({w}))
+                which = w;
+    }
+    const std::size_t after = a.in.at();
+    if (!a.in.take({"is", "are", "does"}) && !plain && which.empty())
+        return {};
+    if (plain && a.in.at() == after && a.in.endOf("a") > 0)
+        return {}; // "how big a rug"
+    a.in.article();
+    const std::size_t at = a.in.at();
+    if (a.in.take({"ceiling"})) {
+        a.end();
+        return Answer{
+            worded("The ceiling is {} over the floor", write(a.job.room->ceiling, a.job.notation))};
+    }
+    const Target t = a.in.target();
+    a.in.take({"hang", "hung", "hanging"});
+    a.end();
+    const auto size = [&](Length l) { return writeGap(l, a.job.notation); };
+    const auto name = capital(spoken(t, a.wording()));
+    switch (t.is) {
+    case Is::piece: {
+        const Piece& p = *a.scene->pieceById(t.piece);
+        Answer out;
+        out.about = {p.id};
+        if (which == "high" && p.onWall()) {
+            const Vec2 middle = a.scene->byId(p.id)->pose.at;
+            const double half = p.size.height.mm() / 2;
+            out.words = worded("{} hangs with its centre at {}, its foot at {} and its top at {}",
+                               name, size(Length::millimetres(middle.y)),
+                               size(Length::millimetres(middle.y - half)),
+                               size(Length::millimetres(middle.y + half)));
+        } else if (which == "high" && p.kind->underCeiling()) {
+            const Length foot = a.job.room->ceiling - a.scene->byId(p.id)->off - p.size.height;
+            out.words = worded("{} hangs with its underside at {}, and is {} high", name,
+                               size(foot), size(p.size.height));
+        } else if (plain) {
+            out.words = p.onWall()
+                            ? worded("{} is {} wide, {} high and {} deep", name, size(p.size.width),
+                                     size(p.size.height), size(p.size.depth))
+                            : worded("{} is {} wide, {} deep and {} high", name, size(p.size.width),
+                                     size(p.size.depth), size(p.size.height));
+        } else {
+            const bool deep = which == "deep";
+            const bool high = which == "high" || which == "tall";
+            out.words = worded("{} is {} {}", name,
+                               size(deep   ? p.size.depth
+                                    : high ? p.size.height
+                                           : p.size.width),
+                               which);
+        }
+        return out;
+    }
+    case Is::wall: {
+        const Wall& w = a.job.room->walls[static_cast<std::size_t>(t.index)];
+        return Answer{worded("{} is {} long", name, write(w.length(), a.job.notation))};
+    }
+    case Is::window:
+    case Is::door:
+    case Is::opening:
+        for (const Opening& o : a.job.room->openings)
+            if (t == targetOf(o))
+                return Answer{
+                    o.kind == OpeningKind::window
+                        ? worded("{} is {} wide and {} high, its sill at {}", name, size(o.width),
+                                 size(o.height), size(o.sill))
+                        : worded("{} is {} wide and {} high", name, size(o.width), size(o.height))};
+        return {};
+    case Is::chimney:
+    case Is::fixture:
+        if (const Fixture* f = fixtureOf(*a.job.room, t))
+            return Answer{
+                worded("{} is {} wide and {} deep", name, size(f->width), size(f->depth))};
+        return {};
+    case Is::room: {
+        const Vec2 s = a.job.room->bounds().size();
+        auto words = worded("The room is {} by {}, and {} high",
+                            write(Length::millimetres(s.x), a.job.notation),
+                            write(Length::millimetres(s.y), a.job.notation),
+                            write(a.job.room->ceiling, a.job.notation));
+        if (const double floor = factsOf(*a.job.room).floorArea; floor > 0)
+            words += worded("; its floor is {}", writeArea(floor, a.job.notation.units));
+        return Answer{std::move(words)};
+    }
+    default:
+        a.in.fail(at, std::max<std::size_t>(a.in.at() - at, 1), "that has no size",
+                  "name a piece, a wall or an opening");
+    }
+}
+
+} // namespace
+
+const std::vector<Question>& sizeQuestions() {
+    static const std::vector<Question> all{
+        {{"how wide", "how long", "how deep", "how tall", "how high", "how big", "how large",
+          "what size", "what are the sizes of", "what is the size of", "what's the size of",
+          "what is the width of", "what is the length of", "what is the depth of",
+          "what is the height of", "what's the width of", "what's the length of",
+          "what's the depth of", "what's the height of"},
+         &howBig,
+         "the size of a piece, a wall, an opening or the room; how high a thing hangs",
+         "how wide is sofa?; how long is wall A?; how big is the room?"},
+    };
+    return all;
+}
+
+} // namespace mezzet
