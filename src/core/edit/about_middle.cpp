@@ -1,5 +1,7 @@
 #include "edit/about_middle.h"
 
+#include "scheme/on_wall.h"
+
 #include <algorithm>
 
 namespace mezzet {
@@ -12,7 +14,8 @@ bool aboutOnWall(std::vector<Placement>& places, int count, const Piece& first, 
     Placement model = places.front();
     Tie middle;
     std::erase_if(model.ties, [&](const Tie& t) {
-        const bool centred = t.kind == Tie::Kind::centredOn && t.distance == Length{};
+        const bool centred = t.kind == Tie::Kind::centredOn &&
+                             (t.distance == Length{} || t.of.is == Target::Is::wall);
         if (centred)
             middle = t;
         return centred;
@@ -41,6 +44,28 @@ std::vector<Placement> spaced(int count, const Placement& model, const Tie& midd
         out[static_cast<std::size_t>(i)].ties.push_back(along);
     }
     return out;
+}
+
+void betweenAsMiddle(Placement& place, const Scene& scene) {
+    if (!place.wall)
+        return;
+    for (Tie& t : place.ties) {
+        if (t.kind != Tie::Kind::centredBetween)
+            continue;
+        const auto of = boxOn(t.of, *place.wall, scene);
+        const auto also = boxOn(t.also, *place.wall, scene);
+        if (!of || !also)
+            continue;
+        const bool ofIsLeft = of->centre().x < also->centre().x;
+        const double left = ofIsLeft ? of->high.x : also->high.x;
+        const double right = ofIsLeft ? also->low.x : of->low.x;
+        const Wall& w = scene.room->walls[static_cast<std::size_t>(*place.wall)];
+        Tie middle;
+        middle.kind = Tie::Kind::centredOn;
+        middle.of = wallTarget(*place.wall);
+        middle.distance = Length::millimetres((left + right) / 2) - w.length() / 2;
+        t = middle;
+    }
 }
 
 bool aboutItsMiddle(std::vector<Placement>& places, int count, const Piece& one, Length gap) {

@@ -10,6 +10,10 @@ namespace mezzet {
 [[nodiscard]] std::vector<Placement> spaced(int count, const Placement& model, const Tie& middle,
                                             Length pitch);
 
+/// "three pictures between the doors": what hangs midway between two things hangs so far from the
+/// middle of its wall, about which others may be spaced.
+void betweenAsMiddle(Placement&, const Scene&);
+
 /// Several that are placed as the first is said to be, about the middle of what that names: a pair
 /// opposite a sofa, three pictures above a sideboard. Fills in a place for each of `count`, so far
 /// from one another; `first` is what they are like. False, and nothing changed, when the first is

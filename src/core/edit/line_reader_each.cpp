@@ -92,6 +92,7 @@ Edit LineReader::placeEach(const std::vector<int>& several, std::size_t at, std:
     const std::size_t end = in.at();
     std::optional<LineFault> fault;
     std::optional<Edit> one;
+    bool inTheWay = false; // each where it would be said to hang, over what hangs or stands there
     try {
         one = each(
             movers,
@@ -102,8 +103,10 @@ Edit LineReader::placeEach(const std::vector<int>& several, std::size_t at, std:
                 return r.place(std::move(p), at);
             },
             words);
-        if (const auto after = apply(job_, *one);
-            !after || !standOnOneAnother(ids, *scene_, *after->scene))
+        const auto after = apply(job_, *one);
+        const auto over = [&](int id) { return hung(id) && !overlapOf(*after->scene, id).empty(); };
+        inTheWay = after && std::any_of(ids.begin(), ids.end(), over);
+        if (!after || (!standOnOneAnother(ids, *scene_, *after->scene) && !inTheWay))
             return *one;
     } catch (const LineFault& f) {
         fault = f;
@@ -127,7 +130,7 @@ Edit LineReader::placeEach(const std::vector<int>& several, std::size_t at, std:
                                   return overlapOf(*after->scene, id).empty() &&
                                          harmOf(job_, *after->scene, {id}).empty();
                               });
-            if (!all || free)
+            if (free || (!all && !inTheWay))
                 all = std::move(edit);
             if (free)
                 break;

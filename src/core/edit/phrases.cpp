@@ -462,6 +462,11 @@ void Placing::centredFirst() {
 void Placing::centred() {
     Target of = last_;
     if (in.done() || in.rest().front() == ',') {
+        // "centre it", under a window: on that.
+        for (const Tie& t : subject.ties)
+            if (of.is == Target::Is::none && t.kind == Tie::Kind::centredOn &&
+                (t.of.is == Target::Is::window || t.of.is == Target::Is::piece))
+                of = t.of;
         if (of.is == Target::Is::none)
             fault("centred on what?", "name a wall, an opening or a piece");
     } else {

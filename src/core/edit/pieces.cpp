@@ -39,6 +39,9 @@ Edit removePieces(const Project& job, const std::vector<int>& ids) {
             add(m->id);
         add(id);
     }
+    // What is on something else that goes is set down nowhere.
+    std::stable_partition(gone.begin(), gone.end(),
+                          [&](int id) { return job.scheme().byId(id)->on.isCarried(); });
     for (const int id : gone)
         e.acts.emplace_back(RemovePiece{id});
     return e;

@@ -349,6 +349,12 @@ private:
                     return t.kind == Tie::Kind::height || t.kind == Tie::Kind::eyeLevel;
                 }))
                 std::erase_if(p.ties, [](const Tie& t) { return t.kind == Tie::Kind::levelWith; });
+            // "… turned to the sofa": near the wall, and turned as it looks.
+            if (std::any_of(more.ties.begin(), more.ties.end(),
+                            [](const Tie& t) { return t.fixesTurn(); }))
+                for (Tie& t : p.ties)
+                    if (t.kind == Tie::Kind::against)
+                        t.kind = Tie::Kind::fromWall;
             p.ties.insert(p.ties.end(), more.ties.begin(), more.ties.end());
             p.name = called.empty() ? more.name : called;
             places.push_back(std::move(p));
@@ -378,6 +384,7 @@ private:
         const std::size_t clauses = in.at();
         std::vector<Placement> places{column ? placedInColumn(*column, in.at())
                                              : readPlacement(in, first_, scene_, lookedAt_)};
+        betweenAsMiddle(places.front(), scene_);
         const auto apart = places.front().apart;
         // Shelves are told apart one over the other.
         if (column || (apart && !inRow && kind_->role == Role::shelf))

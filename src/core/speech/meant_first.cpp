@@ -299,6 +299,26 @@ void tableToEatAt(const std::string& line, const Project& job, std::vector<std::
                               found[4].str()));
 }
 
+/// "put the tv on the sideboard", of one that hangs: one that stands takes its place, as large.
+void screenOnATop(const std::string& line, const Project& job, std::vector<std::string>& out) {
+    if (!mentions(line, {"tv", "television", "screen", "telly"}))
+        return;
+    static const auto words = meaning(
+        "(?:put|place|move|set|stand|have) ((?:the |my )?[a-z0-9 ]+?) on (?:top of )?(?:the |my )?"
+        "([a-z0-9 ]+?)(?: instead)?");
+    std::smatch found;
+    if (!std::regex_match(line, found, words))
+        return;
+    const Piece* tv = pieceNamed(found[1], job);
+    const Piece* on = pieceNamed(found[2], job);
+    if (tv == nullptr || on == nullptr || tv->kind->family != Family::screen || !tv->onWall() ||
+        !on->kind->hasTop())
+        return;
+    out.push_back(fmt::format("remove {}; then add television {} wide {} high on {}", tv->name,
+                              write(tv->size.width, job.notation),
+                              write(tv->size.height, job.notation), on->name));
+}
+
 /// "make the round rug square, 8 feet": one of that outline takes its place.
 void madeSquare(const std::string& line, const Project& job, std::vector<std::string>& out) {
     if (!mentions(line, {"square", "rectangular", "oblong"}))
@@ -333,8 +353,8 @@ void madeSquare(const std::string& line, const Project& job, std::vector<std::st
 } // namespace
 
 std::vector<Meaning> meaningsFirst() {
-    return {atRightAngles, tableBesideASeat, turnedIn,        oneAtEach, oneAtEachHeight,
-            onAnEnd,       tableToEatAt,     armchairsAtEnds, madeSquare};
+    return {atRightAngles, tableBesideASeat, turnedIn,     oneAtEach,       oneAtEachHeight,
+            onAnEnd,       tableToEatAt,     screenOnATop, armchairsAtEnds, madeSquare};
 }
 
 } // namespace mezzet

@@ -6,11 +6,13 @@ namespace mezzet {
 namespace {
 
 constexpr OtherWords askedInstead[] = {
-    {"is there (?:at least |about |still )?[0-9].*? to (?:walk|get|pass|go|squeeze)(?: through)? "
+    {"is there (?:at least |about |still )?[0-9].*? (?:left |free )?to "
+     "(?:walk|get|pass|go|squeeze)(?: through)? "
      "(?:past|"
      "by|in front of) (.+?)\\??",
      "how much room is in front of $1?"},
-    {"is there (?:at least |about |still )?[0-9].*? to (?:walk|get|pass|go|squeeze) "
+    {"is there (?:at least |about |still )?[0-9].*? (?:left |free )?to "
+     "(?:walk|get|pass|go|squeeze) "
      "(behind|around) "
      "(.+?)\\??",
      "how much room is $1 $2?"},
@@ -247,6 +249,20 @@ constexpr OtherWords askedInstead[] = {
      "else "
      "(?:is needed|do (?:i|we) need|is missing)\\??",
      "what is wrong?"},
+    {"is the (?:path|way|walkway|route|passage) from (.+?) to (.+?) (?:clear|free|open|wide "
+     "enough|ok|"
+     "okay|blocked)\\??",
+     "is there a clear path from $1 to $2?"},
+    {"(?:what(?:'s| is)|where(?:'s| is)|how (?:wide|tight|narrow) is) the "
+     "(?:tightest|narrowest|smallest)"
+     "(?: (?:spot|part|point|place|gap|bit|walkway|passage|way))?(?: (?:here|in here|in the "
+     "room))?\\??",
+     "how wide is the walkway?"},
+    {"(?:does|do|will|would) (.*?\\bdoor\\b.*?) (?:hit|touch|bang(?: into)?|bump(?: "
+     "into)?|catch|clear|"
+     "knock(?: into)?|swing into|open into|meet) (?!any|some|each|every|the other)(?:the |my "
+     ")?(?:.+?)\\??",
+     "is anything in the way of $1?"},
     {"how (?:much|big a|wide a) (?:gap|space|distance|room) (?:should there be |should i leave |do "
      "i "
      "leave |do i need |is needed )?between (.+?) and (.+?)\\??",

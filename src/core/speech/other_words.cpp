@@ -347,6 +347,8 @@ std::string plainOpenings(const std::string& line, const Project& job) {
     if (!std::regex_search(line, found, whose))
         return line;
     const auto where = foldCase(found[1].str());
+    if (targetNamed(where + " " + foldCase(found[2].str()), job, false))
+        return line;
     if (std::any_of(job.room->openings.begin(), job.room->openings.end(), [&](const Opening& o) {
             return foldCase(o.leadsTo).find(where) != std::string::npos;
         }))

@@ -379,6 +379,19 @@ constexpr OtherWords changesInstead[] = {
     {"(.+?),? ((?:[0-9])[^,a-z]*?(?:cm|mm|m|in|inches|ft)?) (?:high|up) to (?:its|the|their) "
      "(?:cent(?:er|re)s?|middles?)",
      "$1, centre at $2"},
+    {"(?:anchor|ground) (.+?) (?:with|on) (an? .*?\\b(?:rug|carpet)\\b.*)", "$2 under $1"},
+    {"layer (an? .+?) (?:on|over|on top of) (.+)", "$1 centred on $2"},
+    {"(?:bookend|flank|frame) (.+?) with (?:two |a pair of |matching |some )*([a-z -]+?)s",
+     "two $2s either side of $1"},
+    {"(?:get|bring|put|pull|push) (.+?) (closer together|nearer together|further apart|farther "
+     "apart)",
+     "move $1 $2"},
+    {"(.+?) (?:should|must|needs? to|has to|have to|ought to) be ([0-9].*?) apart",
+     "space $1 $2 apart"},
+    {"(?:tighten|close|reduce|open|widen|set|make|bring) (?:up |out |down )?the "
+     "(?:gaps?|spacing|spaces|"
+     "space) (?:between (?:the |them )?)?(?:to |at )?([0-9].*)",
+     "space them $1 apart"},
     {"(?:no|not) (.+?),? (?:but|rather) (an? .+)", "replace $1 by $2"},
     {"(?:bring|move|put|slide|push|pull) (.+?) (?:closer|nearer) together", "move $1 closer "
                                                                             "together"},

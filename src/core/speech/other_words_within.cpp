@@ -96,6 +96,13 @@ constexpr OtherWords withinInstead[] = {
     {"^stack (?!(?:an?|one|two|three|four|five|six|[0-9]) )(.+?)(?: in a column| vertically| on "
      "top of each other| one (?:above|over) the other| up)?$",
      "arrange $1 in a column"},
+    {"\\b(?:out|away) ([0-9].*?) from both (?:the )?walls\\b", "$1 out of the corner"},
+    {",? then$", ""},
+    {"^((?:put |place |add |hang )?)(?:an? )?gallery(?: wall)? (?:of )?((?:on|over|above) .+?),? "
+     "(?:of "
+     "|with |made of )?((?:two|three|four|five|six|seven|eight|nine|ten|twelve|[0-9]+) .+)$",
+     "gallery of $3 $2"},
+    {"\\bthe whole (?=(?:gallery|group|bookcase|sofa|table)\\b)", "the "},
     {"^(print|export|save) the [a-z]+ (plan|list|sheets|elevations)$", "$1 the $2"},
     {"^(?:what|how) about (an? .+?)\\?*$", "$1"},
     {"^(chair|stool|lamp|bench) (for|at) (?=(?:it|the .+|my .+)$)", "a $1 $2 "},

@@ -334,7 +334,7 @@ std::vector<std::string> ofWhatWasSpoken(std::string_view text, const Project& j
         out.push_back(std::move(other));
     // As large as the one there is.
     for (auto more : {onTheOtherSide(text, job, to), onThatSideToo(text, job, to),
-                      madeSeveral(text, job, them)})
+                      moreOfThose(text, job, them), madeSeveral(text, job, them)})
         if (!more.empty()) {
             add(asMeant(more, job));
             out.push_back(std::move(more));

@@ -132,6 +132,43 @@ std::string onThatSideToo(std::string_view text, const Project& job, const Liste
     return turnedAbout(to.before, one->name, foldCase(found[2].str()));
 }
 
+std::string moreOfThose(std::string_view text, const Project& job, const std::vector<int>& ids) {
+    static const std::regex words(
+        "(?:(?:and|then|put|place|add|hang|set) )*(two|three|four|five|six|[2-9]) more((?: "
+        "[a-z]+)*?)"
+        "((?:,| on| at| in| to| by| beside| next| under| over| above| behind| between| along| "
+        "against| near| left| right| either)\\b.*)?",
+        std::regex::icase | std::regex::optimize);
+    const std::string line(trimmed(text));
+    std::smatch found;
+    if (line.size() > longestLine || ids.empty() || !std::regex_match(line, found, words))
+        return {};
+    const Piece* one = job.scheme().byId(ids.back());
+    const auto noun = plainWord(found[2].str());
+    if (one == nullptr || one->isGroup() || (!noun.empty() && !isCalled(*one, noun, job)))
+        return {};
+    std::string place = found[3].str();
+    if (place.empty()) {
+        if (!one->on.isCarried())
+            return {};
+        place = " on " + job.scheme().byId(one->on.piece)->name;
+    }
+    // "… to the right of it, 5 apart": the first so far from it, too.
+    static const std::regex beside(" (?:to the )?(left|right) of (it|that|them),? ([0-9].*?) apart",
+                                   std::regex::icase | std::regex::optimize);
+    if (std::smatch m; std::regex_match(place, m, beside))
+        place = fmt::format(" {0} {1} of {2}, {0} apart", m[3].str(), m[1].str(), m[2].str());
+    const auto size = [&](Length l) { return write(l, job.notation); };
+    const auto kind = foldCase(one->kind->name);
+    const bool hissing = kind.ends_with("ch") || kind.ends_with("sh") || kind.ends_with('x');
+    return fmt::format("{} {} x {} {}{}{}", found[1].str(), size(one->size.width),
+                       size(one->kind->hangs() ? one->size.height : one->size.depth), kind,
+                       kind.ends_with('s') ? ""
+                       : hissing           ? "es"
+                                           : "s",
+                       place);
+}
+
 std::string madeSeveral(std::string_view text, const Project& job, const std::vector<int>& ids) {
     static const std::regex words(
         "(?:(?:no|actually|and|then|oh),? )*(?:make|have) (?:it|that|this|the [a-z -]+?) (?:into )?"

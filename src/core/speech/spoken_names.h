@@ -29,6 +29,10 @@ namespace mezzet {
 /// "and the same on the right", "another at the other end": one more of what was spoken of, on the
 /// other side of what it is beside or on; empty where it says nothing so.
 [[nodiscard]] std::string onTheOtherSide(std::string_view line, const Project&, const Listener&);
+/// "two more cushions", "three more to the right of it": as many of what was spoken of last, as
+/// large; on the same top where no place is said.
+[[nodiscard]] std::string moreOfThose(std::string_view line, const Project&,
+                                      const std::vector<int>&);
 /// "hutch to the right too", after one to the left: the line before with the other side said.
 [[nodiscard]] std::string onThatSideToo(std::string_view line, const Project&, const Listener&);
 
