@@ -581,9 +581,9 @@ std::vector<std::string> asMeant(std::string_view text, const Project& job) {
           partOfBed, linedUp, squaredUp, anotherNamed, cornerWith, otherEndOfWall, lengthwise,
           alongTheRoom, rugPast, byARoundOne, hungOpposite})
         one(line, job, out);
-    for (const auto& more :
-         {meaningsOfSize(), meaningsOfPlace(), meaningsOfCorners(), meaningsOfRoom(),
-          meaningsOfTables(), meaningsOverhead(), meaningsOfSpan(), meaningsOfWalls()})
+    for (const auto& more : {meaningsOfSize(), meaningsOfPlace(), meaningsOfCorners(),
+                             meaningsOfRoom(), meaningsOfTables(), meaningsOverhead(),
+                             meaningsOfSpan(), meaningsOfWalls(), meaningsOfRuns()})
         for (const Meaning& one : more)
             one(line, job, out);
     std::erase(out, line);

@@ -1,5 +1,6 @@
 // Where along its wall a thing goes: "on the left side of wall A", "against wall A, on the right",
 // "near the right end of wall A".
+#include "edit/beside_wall.h"
 #include "edit/line.h"
 #include "fits/fits.h"
 #include "hang/free_wall.h"
@@ -124,6 +125,44 @@ void ofAWall(const std::string& line, const Project& job, std::vector<std::strin
     }
 }
 
+/// "hooks on wall B next to the front door", which is in another wall: at the end that is nearer.
+void nearTheEnd(const std::string& line, const Project& job, std::vector<std::string>& out) {
+    if (!mentions(line, {"wall"}))
+        return;
+    static const auto words =
+        meaning("(?:(?:put|place|add|set|stand|hang|move|push|slide|have|mount|fit) )?(.+?),? "
+                "(?:on|against|"
+                "along|at) (?:the )?(wall [a-z]|[a-z ]*?wall),? (?:next to|beside|near|close "
+                "to|by|at|nearest|"
+                "toward|towards|just inside) (?:to )?(?:the |my )?([^,]+?)(,.*)?");
+    std::smatch found;
+    if (!std::regex_match(line, found, words))
+        return;
+    const auto wall = targetNamed(found[2], job, false);
+    const auto by = targetNamed(found[3], job, false);
+    const auto scene = sceneOf(job);
+    if (!wall || wall->is != Target::Is::wall || !by || !scene ||
+        wallIn(*by, *job.room) == wall->index || !wallIn(*by, *job.room) ||
+        by->is == Target::Is::wall)
+        return;
+    const Wall& w = job.room->walls[static_cast<std::size_t>(wall->index)];
+    const Vec2 at = middleOf(*by, **scene);
+    const bool right = norm(at - w.end) < norm(at - w.start);
+    const std::string thing = found[1];
+    for (const char* place : {"against", "on"}) {
+        const auto there = fmt::format("{} {} wall {}", thing, place, w.name);
+        const auto p = putBy(there, job);
+        if (!p || p->kind->underCeiling() || p->kind->flat())
+            continue;
+        out.push_back(
+            fmt::format("{}, {} from left corner{}", there,
+                        write(Length::millimetres(leftEdge(*p, wall->index, right, true, **scene)),
+                              job.notation),
+                        found[4].str()));
+        return;
+    }
+}
+
 /// How far behind its wall's face the back of so wide a thing comes in the middle of an alcove, a
 /// bay or a bow; all the way where it is wider than that, so that it is asked about.
 double backIn(const Recess& r, double wide) {
@@ -238,7 +277,7 @@ void onTheSideOf(const std::string& line, const Project& job, std::vector<std::s
 } // namespace
 
 std::vector<Meaning> meaningsOfWalls() {
-    return {ofAWall, onTheSideOf};
+    return {ofAWall, nearTheEnd, onTheSideOf};
 }
 
 std::vector<Meaning> meaningsOfRecesses() {

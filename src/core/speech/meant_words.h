@@ -84,6 +84,8 @@ using Meaning = void (*)(const std::string& line, const Project&, std::vector<st
 [[nodiscard]] std::vector<Meaning> meaningsOfSpan();
 /// Of where along its wall a thing goes.
 [[nodiscard]] std::vector<Meaning> meaningsOfWalls();
+/// Of lights so far apart, runners from one way in to another, and seats that stand together.
+[[nodiscard]] std::vector<Meaning> meaningsOfRuns();
 /// Of alcoves, bays and bows; tried first, since "the alcove" is beside a chimney else.
 [[nodiscard]] std::vector<Meaning> meaningsOfRecesses();
 /// Of what the line's own words would understand too, but not so well.

@@ -1,0 +1,148 @@
+// What runs through a room: lights so far apart, a runner from one way in to another; and the seats
+// that stand together, as one.
+#include "edit/place.h"
+#include "measure/text.h"
+#include "scheme/on_wall.h"
+#include "speech/meant_words.h"
+
+#include <fmt/format.h>
+
+#include <algorithm>
+#include <cmath>
+
+namespace mezzet {
+
+namespace {
+
+/// "spots in the ceiling every 120", "a light every 5 feet along the hall": in one row through the
+/// middle of the room's length, or along the wall that is named; as many as there is room for.
+void lightsEvery(const std::string& line, const Project& job, std::vector<std::string>& out) {
+    if (!mentions(line, {" every "}))
+        return;
+    static const auto words = meaning("(?:(?:put|place|add|set|have|hang|install) )?(?:a "
+                                      "(?:run|row|line) of |some |an? )?([a-z -]+?)"
+                                      "(?: (?:in|on|from) the ceiling)? every ([0-9].*?)(?:,? "
+                                      "(?:along|down|through|across|over|on|"
+                                      "in) (?:the )?(?:middle of (?:the )?|cent(?:er|re) of (?:the "
+                                      ")?|length of (?:the )?)?(.+?))?");
+    std::smatch found;
+    if (!std::regex_match(line, found, words) || !job.room->closed)
+        return;
+    const auto noun = foldCase(found[1].str());
+    static const auto can = meaning("(?:lights?|spots?|spotlights?|downlights?|down ?lights?|cans?|"
+                                    "can lights?|pot lights?|recessed lights?)");
+    const KindPtr kind =
+        job.library.kit->byWord(std::regex_match(noun, can) ? "recessed light" : noun);
+    const auto each = readLength(found[2].str(), job.notation.units);
+    if (!kind || !kind->underCeiling() || !each || *each < Length::inches(12))
+        return;
+    const auto wall = found[3].matched ? targetNamed(found[3], job, false) : std::nullopt;
+    const auto& walls = job.room->walls;
+    const bool along = wall && wall->is == Target::Is::wall;
+    const Wall& w =
+        along ? walls[static_cast<std::size_t>(wall->index)]
+              : *std::max_element(walls.begin(), walls.end(), [](const Wall& a, const Wall& b) {
+                    return a.length() < b.length();
+                });
+    const Box room = job.room->bounds();
+    const double across =
+        std::abs(w.inward().x) * room.size().x + std::abs(w.inward().y) * room.size().y;
+    const int count = std::max(1, static_cast<int>(std::floor(w.length() / *each + 1e-9)));
+    constexpr int most = 30;
+    if (count > most)
+        return;
+    const auto off = along ? usualBy(job, "recessed-edge") : Length::millimetres(across / 2);
+    out.push_back(count == 1
+                      ? fmt::format("{} {} from wall {}, centred on wall {}", kind->name,
+                                    write(off, job.notation), w.name, w.name)
+                      : fmt::format("{} {}s {} from wall {}, {} apart", count, foldCase(kind->name),
+                                    write(off, job.notation), w.name, write(*each, job.notation)));
+}
+
+/// The middle of a way in, on the floor; none for anything else.
+std::optional<Vec2> wayIn(const std::string& words, const Project& job, const Scene& scene) {
+    const auto t = targetNamed(words, job);
+    if (!t || t->is == Target::Is::wall || t->is == Target::Is::room)
+        return {};
+    return middleOf(*t, scene);
+}
+
+/// "runner 80 wide from the front door to the living room": along the room, between the two, a
+/// hand's breadth short of each.
+void runnerFromTo(const std::string& line, const Project& job, std::vector<std::string>& out) {
+    if (!mentions(line, {" from "}) || !mentions(line, {"runner", "rug", "carpet"}))
+        return;
+    static const auto words = meaning("(?:(?:put|place|add|lay|roll|run|have) )?(?:an? |the "
+                                      ")?((?:[a-z]+ )?(?:runner|rug|carpet))(?:,? "
+                                      "([0-9][^,a-z]*?(?:cm|mm|m|in|inches|ft|feet)?)(?: "
+                                      "wide)?)?,? (?:that (?:runs|goes) )?from (.+?) "
+                                      "(?:all the way |right )?to (.+)");
+    std::smatch found;
+    const auto scene = sceneOf(job);
+    if (!scene || !std::regex_match(line, found, words))
+        return;
+    const KindPtr kind = job.library.kit->byWord(found[1].str());
+    const auto from = wayIn(found[3].str(), job, **scene);
+    const auto to = wayIn(found[4].str(), job, **scene);
+    const auto wide = found[2].matched ? readLength(found[2].str(), job.notation.units)
+                      : kind ? Result<Length>(std::min(kind->size.width, kind->size.depth))
+                             : Result<Length>(Problem{});
+    if (!kind || !kind->flat() || !from || !to || !wide)
+        return;
+    const Vec2 way = *to - *from;
+    const bool acrossPage = std::abs(way.x) > std::abs(way.y);
+    const double shortBy = isMetric(job.notation.units) ? 100 : Length::inches(4).mm();
+    const double run = (acrossPage ? std::abs(way.x) : std::abs(way.y)) - 2 * shortBy;
+    if (run < wide->mm())
+        return;
+    const double step = isMetric(job.notation.units) ? 10 : 25.4; // whole centimetres, inches
+    const Vec2 at = (*from + *to) / 2;
+    const auto size = [&](double mm) { return write(Length::millimetres(mm), job.notation); };
+    out.push_back(fmt::format("add {} {} x {} at {}, {}, turned {}", kind->name, size(wide->mm()),
+                              size(std::floor(run / step) * step), size(at.x), size(at.y),
+                              acrossPage ? 90 : 0));
+}
+
+/// "shift the seating group 8 toward wall A": the sofas and chairs one sits in to talk, what stands
+/// between and beside them, and the rugs under them.
+void seatingGroup(const std::string& line, const Project& job, std::vector<std::string>& out) {
+    if (!mentions(line, {"seating", "conversation", "lounge"}))
+        return;
+    static const auto words = meaning(
+        "(.+?) (?:the |this |my )?(?:whole |entire )?(?:seating|conversation|lounge) (?:area|"
+        "group|arrangement|grouping|set)\\b(.*)");
+    std::smatch found;
+    if (!std::regex_match(line, found, words))
+        return;
+    std::vector<std::string> names;
+    const auto& pieces = job.scheme().pieces;
+    const auto sits = [](const Piece& p) {
+        return p.kind->role == Role::sofa || p.kind->role == Role::armchair;
+    };
+    if (std::none_of(pieces.begin(), pieces.end(), sits))
+        return;
+    for (const Piece& p : pieces) {
+        const bool under =
+            p.kind->flat() && std::any_of(p.ties.begin(), p.ties.end(), [&](const Tie& t) {
+                return std::any_of(t.group.begin(), t.group.end(), [&](int id) {
+                    const Piece* over = job.scheme().byId(id);
+                    return over != nullptr && sits(*over);
+                });
+            });
+        if (p.on.isFloor() && (sits(p) || under || p.kind->role == Role::perch ||
+                               p.kind->role == Role::lowTable || p.kind->role == Role::sideTable))
+            names.push_back(p.name);
+    }
+    const auto last = names.back();
+    names.pop_back();
+    out.push_back(fmt::format("{} {}{}{}{}", found[1].str(), fmt::join(names, ", "),
+                              names.empty() ? "" : " and ", last, found[2].str()));
+}
+
+} // namespace
+
+std::vector<Meaning> meaningsOfRuns() {
+    return {lightsEvery, runnerFromTo, seatingGroup};
+}
+
+} // namespace mezzet
