@@ -373,12 +373,31 @@ std::string doorwayAt(const Scene& scene, int id) {
     return {};
 }
 
+namespace {
+
+/// What else stands where a piece does on the top they are on; cushions lie over each other.
+std::string standsInOnTop(const Scene& scene, const Piece& p, const Shape& shape) {
+    if (p.kind->isSoft())
+        return {};
+    const auto& pieces = scene.scheme->pieces;
+    for (std::size_t i = 0; i < pieces.size(); ++i)
+        if (const Piece& o = pieces[i]; o.id != p.id && o.on == p.on && !o.kind->isSoft() &&
+                                        gapBetween(shape, scene.all[i].shape).depth > quiet)
+            return o.name;
+    return {};
+}
+
+} // namespace
+
 std::string overlapOf(const Scene& scene, int id) {
     const Piece* p = scene.pieceById(id);
     const Placed* there = scene.byId(id);
-    if (p == nullptr || there == nullptr || p->isGroup() || p->on.isCarried() ||
-        p->on.isCeiling() || isCut(*p) || rugOf(*p).stairs > 0)
+    if (p == nullptr || there == nullptr || p->isGroup() || p->on.isCeiling() || isCut(*p) ||
+        rugOf(*p).stairs > 0)
         return {};
+    if (p->on.isCarried())
+        return p->on.is == SurfaceId::Is::top ? standsInOnTop(scene, *p, there->shape)
+                                              : std::string();
     return p->onWall() ? hangsOver(scene, *p, boxAt(*p, there->pose.at))
                        : standsIn(scene, *p, there->shape, true);
 }

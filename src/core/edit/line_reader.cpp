@@ -160,7 +160,8 @@ Edit LineReader::put(bool fresh) {
     const bool sizeFirst = sizesBeforeKind(in);
     int there = 0;
     try {
-        there = fresh || sizeFirst ? 0 : spokenOf(start);
+        if (!fresh && !(sizeFirst && (indefinite || !isTheSizedOne())))
+            there = spokenOf(sizeFirst ? in.at() : start);
     } catch (const LineFault&) {
         if (!indefinite) // "a chair" is none of several that are there
             throw;
@@ -363,6 +364,16 @@ bool LineReader::isTheOnlyLarge(int id) const {
     return (role == Role::sofa || role == Role::desk || role == Role::diningTable ||
             role == Role::lowTable || role == Role::screen || p->kind->id == "armoire") &&
            isTheOnlyOne(*p);
+}
+
+/// "84 inch sofa on wall C", where one sofa is: that. The kind stands ahead.
+bool LineReader::isTheSizedOne() {
+    const std::size_t at = in.at();
+    const KindPtr kind = in.kind();
+    in.goTo(at);
+    const auto& all = in.scheme().pieces;
+    return std::any_of(all.begin(), all.end(),
+                       [&](const Piece& p) { return p.kind == kind && isTheOnlyLarge(p.id); });
 }
 
 /// Whether no other piece is of its kind.

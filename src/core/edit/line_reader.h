@@ -84,6 +84,7 @@ private:
     /// The kind that is meant by a word of several: "a chair"; null, and nothing taken, for none.
     KindPtr usualKind();
     int spokenOf(std::size_t start);
+    bool isTheSizedOne();
     std::string nameOfMore(std::size_t start);
     void howMany(const Kind&, std::size_t start);
     bool isTheOnlyBed(int id, std::size_t start);

@@ -108,6 +108,15 @@ void ofAWall(const std::string& line, const Project& job, std::vector<std::strin
     if (!wall || wall->is != Target::Is::wall || !scene)
         return;
     const std::string thing = found[1];
+    // "three pictures on the right half of wall A": a row about the middle of that half.
+    static const auto several =
+        meaning("(?:an? (?:pair|row|group) of|two|three|four|five|six|[2-9]) .+");
+    if (std::regex_match(thing, several)) {
+        const auto& w = job.room->walls[static_cast<std::size_t>(wall->index)];
+        out.push_back(fmt::format("{0} on wall {1}, centred on wall {1}, {2} {3}{4}", thing, w.name,
+                                  write(w.length() / 4, job.notation), said(2, 3), found[5].str()));
+        return;
+    }
     for (const char* place : {"against", "on"}) {
         const auto there = fmt::format("{} {} wall {}", thing, place, wallName(wall->index));
         const auto p = putBy(there, job);

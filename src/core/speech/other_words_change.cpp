@@ -392,6 +392,15 @@ constexpr OtherWords changesInstead[] = {
      "(?:gaps?|spacing|spaces|"
      "space) (?:between (?:the |them )?)?(?:to |at )?([0-9].*)",
      "space them $1 apart"},
+    {"(?:switch|swap|replace|change|exchange|trade) (?:out )?((?:the |my )?[a-z ]+?) "
+     "(?:for|with|by|to) "
+     "an? ([0-9][0-9./ '\"]*(?: ?(?:cm|m|in|ft|feet))? ?(?:x|by) ?[0-9][0-9./ '\"]*(?: "
+     "?(?:cm|m|in|ft|"
+     "feet))?)(?: one)?",
+     "make $1 $2"},
+    {"((?:an? )?[a-z ]+?) ([0-9][0-9./ ]*(?: ?(?:inches|inch|in|cm|mm|feet|ft|m|'|\"))?) away",
+     "$1 $2 in front of it"},
+    {"(?:put|move|place|stand) (.+?) somewhere else", "where can I put $1?"},
     {"(?:no|not) (.+?),? (?:but|rather) (an? .+)", "replace $1 by $2"},
     {"(?:bring|move|put|slide|push|pull) (.+?) (?:closer|nearer) together", "move $1 closer "
                                                                             "together"},

@@ -448,7 +448,8 @@ constexpr OtherWords others[] = {
      "floor|either|each|both|wall)(.+)",
      "$1table lamps on $2"},
     {"(.+) on cent(?:er|re)", "$1"},
-    {"can (?:a person|someone|somebody|one|people|you|i|we) (?:walk|get|pass|go|squeeze) "
+    {"can (?:a person|someone|somebody|one|people|two people|you|i|we) "
+     "(?:walk|get|pass|go|squeeze) "
      "(?:through )?between (.+?) and (.+?)\\??",
      "how far is $1 from $2?"},
     {"is there (?:enough )?(?:space|room) (?:to walk |to pass )?between (.+?) and (.+?)\\??",

@@ -142,7 +142,18 @@ Result<Spoken> readAsSaid(std::string_view whole, const Project& job, const List
         out.said.preview = out.answer.words;
         return out;
     }
-    if (oneOf({"again", "once more", "the same again", "repeat", "do that again", "do it again"})) {
+    // "a little more", of what was moved, turned or made larger.
+    static const std::regex changes(
+        "(?:please "
+        ")?(?:move|push|pull|slide|scoot|nudge|shift|bring|raise|lower|lift|drop|turn|rotate|"
+        "angle|swing|make|widen|shorten|lengthen|shrink|spread|it |them )\\b.*",
+        std::regex::icase | std::regex::optimize);
+    const bool more = oneOf({"a little more", "a bit more", "more", "some more", "further",
+                             "farther", "a bit further", "a little further", "a touch more",
+                             "keep going", "just a little more", "a bit farther"}) &&
+                      std::regex_match(to.before, changes);
+    if (more ||
+        oneOf({"again", "once more", "the same again", "repeat", "do that again", "do it again"})) {
         if (to.before.empty() || foldCase(trimmed(to.before)) == word) {
             Problem p{"nothing was said yet that could be said again", "say what is to be done"};
             p.column = 1;
@@ -161,7 +172,9 @@ Result<Spoken> readAsSaid(std::string_view whole, const Project& job, const List
     if (word.starts_with("what ") &&
         (asksWhat == "what did i just do" || asksWhat == "what did i do" ||
          asksWhat == "what did i just say" || asksWhat == "what did i say" ||
-         asksWhat == "what have i just done" || asksWhat == "what did we just do")) {
+         asksWhat == "what have i just done" || asksWhat == "what did we just do" ||
+         asksWhat == "what did i change" || asksWhat == "what did i just change" ||
+         asksWhat == "what changed" || asksWhat == "what just changed")) {
         out.is = Spoken::Is::answer;
         out.answer.words =
             to.before.empty() ? worded("Nothing was said yet") : worded("You said: {}", to.before);
@@ -351,12 +364,21 @@ std::vector<std::string> ofWhatWasSpoken(std::string_view text, const Project& j
 
 Result<Spoken> readInParts(std::string_view text, const Project& job, const Listener& to,
                            const Stopped& stopped, int most, std::optional<Problem>* why) {
+    std::optional<Problem> first; // what is asked of what is meant first
     if (isText(text) && text.size() <= 300)
         for (const auto& named : {std::string(text), theirNames(text, job, to.them)})
-            for (const auto& line : meantFirst(named, job))
-                if (auto meant = readAsSaid(line, job, to, stopped))
+            for (const auto& line : meantFirst(named, job)) {
+                auto meant = readAsSaid(line, job, to, stopped);
+                if (meant)
                     return meant;
+                if (!first && asksFirst(meant.problem())) {
+                    first = meant.problem();
+                    first->width = static_cast<int>(characterCount(text));
+                }
+            }
     auto said = readAsSaid(text, job, to, stopped);
+    if (!said && first)
+        return *first;
     if (said || !isText(text) || (stopped && stopped()))
         return said;
     // What is understood otherwise, and asked about, is asked about as it was said.

@@ -100,8 +100,19 @@ std::optional<Result<Spoken>> withItsLooks(std::string_view text, const Project&
         return said && *said ? std::move(said) : withLooksWithin(text, job, to, stopped);
     }
     auto said = readInParts(looks->plain, job, to, stopped, sentences);
+    if (said && !wearLooks(*looks, job, *said)) {
+        // "white curtains on the window", where some hang: those.
+        const bool there = said->is == Spoken::Is::edit && said->said.edit.acts.size() <= 1 &&
+                           said->said.them.size() == 1 && looks->colour;
+        const Piece* one = there ? job.scheme().byId(said->said.them.front()) : nullptr;
+        if (one == nullptr)
+            return {};
+        auto coloured =
+            readAsSaid("colour " + one->name + " " + looks->colourWords, job, to, stopped);
+        return coloured ? std::optional(std::move(coloured)) : std::nullopt;
+    }
     if (said)
-        return wearLooks(*looks, job, *said) ? std::optional(std::move(said)) : std::nullopt;
+        return said;
     Problem why = said.problem();
     if (!asksFirst(why))
         return {};
