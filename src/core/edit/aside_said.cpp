@@ -1,7 +1,9 @@
 #include "edit/aside_said.h"
 
+#include "edit/arrange.h"
 #include "edit/beside_wall.h"
 #include "edit/place.h"
+#include "measure/texts.h"
 
 #include <regex>
 
@@ -116,6 +118,27 @@ Placement hungBeside(WordsReader& in, const Piece& piece, const Scene& scene, Su
     } catch (const LineFault& fault) {
         in.fail(at, in.at() - at, fault.problem.what, fault.problem.remedy);
     }
+}
+
+Edit chairsAround(WordsReader& in, const Project& job, const KindPtr& kind, int said,
+                  std::size_t at) {
+    const Target t = in.target();
+    if (t.is != Target::Is::piece)
+        in.fail(at, in.at() - at, "chairs go around a table", "name the table");
+    const Piece& table = *job.scheme().byId(t.piece);
+    const KindPtr chair = kind ? kind : usualChair(job, t.piece);
+    if (!table.kind->isSatInTo())
+        in.fail(at, in.at() - at, worded("nobody sits in to {}", table.name),
+                "name a dining table or a desk");
+    const int count = said > 0 ? said : std::max(1, seatsBy(table, elbowRoom(job)));
+    in.nothingMore();
+    auto scene = sceneOf(job);
+    auto e = scene && chair
+                 ? seatTable(job, **scene, t.piece, count, chair)
+                 : Result<Edit>(Problem{"the kit has no chair for a table", "add one to it"});
+    if (!e)
+        in.refuse(e.problem(), at);
+    return *e;
 }
 
 } // namespace mezzet

@@ -13,6 +13,11 @@ bool takeSides(WordsReader&);
 /// "chairs around": as many as a table has room for. False, and nothing taken, for all else.
 bool takeChairsAround(WordsReader&);
 
+/// "six chairs around the table", from the table on: of a kind, or of the one that is usual there;
+/// none said is as many as there is room for. Throws LineFault, pointing from `at`.
+[[nodiscard]] Edit chairsAround(WordsReader&, const Project&, const KindPtr&, int said,
+                                std::size_t at);
+
 /// Whether a line names a side of what it speaks of: "behind the island".
 [[nodiscard]] bool saysSide(std::string_view line);
 

@@ -211,10 +211,8 @@ Placement Placing::read(Begins how) {
         const auto back = std::find_if(out.ties.begin(), out.ties.end(), [](const Tie& t) {
             return t.kind == Tie::Kind::against && t.of.is == Target::Is::wall;
         });
-        if (back != out.ties.end())
-            in.ownWall(back->of.index);
-        else if (saidWall)
-            in.ownWall(saidWall);
+        if (const auto at = back != out.ties.end() ? std::optional(back->of.index) : saidWall)
+            in.ownWall(at);
     }
     onceOnly();
     if (place.has(SaidOf::wall))

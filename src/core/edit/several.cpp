@@ -40,7 +40,7 @@ public:
             return each;
         count_ = readCount(in);
         if (count_ == 0 && takeChairsAround(in))
-            return around(start);
+            return chairsAround(in, job_, kind_, count_, start);
         if (count_ == 0 && pairAhead()) {
             count_ = 2;
             in.article();
@@ -189,7 +189,7 @@ private:
         if (!sides && in.take({"around", "round", "about", "at"})) {
             const std::size_t table = in.at();
             if (!kind_ || (kind_->isSeat() && tableAhead(table)))
-                return around(at);
+                return chairsAround(in, job_, kind_, count_, at);
             in.goTo(at);
         }
         if (!kind_)
@@ -260,26 +260,6 @@ private:
         places.front().apart.reset();
         places.push_back(std::move(other));
         return addAll(places, at);
-    }
-
-    Edit around(std::size_t at) {
-        const Target t = in.target();
-        if (t.is != Target::Is::piece)
-            in.fail(at, in.at() - at, "chairs go around a table", "name the table");
-        const Piece& table = *job_.scheme().byId(t.piece);
-        const KindPtr chair = kind_ ? kind_ : usualChair(job_, t.piece);
-        if (!table.kind->isSatInTo())
-            in.fail(at, in.at() - at, worded("nobody sits in to {}", table.name),
-                    "name a dining table or a desk");
-        const int count = count_ > 0 ? count_ : std::max(1, seatsBy(table, elbowRoom(job_)));
-        in.nothingMore();
-        auto scene = sceneOf(job_);
-        auto e = scene && chair
-                     ? seatTable(job_, **scene, t.piece, count, chair)
-                     : Result<Edit>(Problem{"the kit has no chair for a table", "add one to it"});
-        if (!e)
-            in.refuse(e.problem(), at);
-        return *e;
     }
 
     Edit eitherSide(std::size_t at, const std::string& called, std::string_view words) {
@@ -403,10 +383,7 @@ private:
             if (auto hung = rowOnWall(places.front(), gap))
                 return *hung;
         if (const auto even = beforeItsMiddle(places.front(), count_, first_, gap); !even.empty()) {
-            std::size_t next = 0;
-            const auto all = addInTurn(
-                count_, [&](const Project&, const Scene&, int) { return even[next++]; }, 0);
-            if (all)
+            if (const auto all = addClear(even))
                 return *all;
         }
         // Without a word of a row each goes where the words have it and there is room.
@@ -495,10 +472,7 @@ private:
             middle.kind = Tie::Kind::centredOn;
             middle.of = wallTarget(*model.wall);
             middle.distance = off;
-            const auto places = spaced(count_, model, middle, pitch);
-            std::size_t next = 0;
-            const auto all = addInTurn(
-                count_, [&](const Project&, const Scene&, int) { return places[next++]; }, 0);
+            const auto all = addClear(spaced(count_, model, middle, pitch));
             if (all)
                 return *all;
         }
@@ -549,6 +523,13 @@ private:
         all.notices = notices_;
         all.words = worded("add {} pieces of {}", count, kind_->name);
         return all;
+    }
+
+    /// Each as it is told, where all are clear.
+    Result<Edit> addClear(const std::vector<Placement>& places) {
+        std::size_t next = 0;
+        return addInTurn(
+            count_, [&](const Project&, const Scene&, int) { return places[next++]; }, 0);
     }
 
     /// The same words of each in turn; none where one would stand where another does.

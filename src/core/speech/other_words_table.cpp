@@ -342,9 +342,8 @@ constexpr OtherWords others[] = {
     {"(?:does|will|would) (?:the )?((?:door|window)(?: [0-9])?) (?:hit|touch|meet|clear|open into|"
      "swing into|bump|catch) .*",
      "does $1 open?"},
-    {"(?:does|do) (?:the|any) (?:door|window|leaf|door leave)s? (?:hit|touch|meet|clear|open "
-     "into|swing "
-     "into) .*",
+    {"(?:does|do) (?:the|any) (?:door|window|leaf|door leave)s? (?:hit|touch|meet|clear|"
+     "(?:open|swing) into) .*",
      "what is wrong?"},
     {"(put|move|bring|set) (.+?) back (in|into|to|on|under|against|at|by|next to|beside) (.+)",
      "$1 $2 $3 $4"},

@@ -346,8 +346,8 @@ std::vector<std::string> ofWhatWasSpoken(std::string_view text, const Project& j
     if (auto other = insteadOfThose(text, job, them); !other.empty())
         out.push_back(std::move(other));
     // As large as the one there is.
-    for (auto more : {onTheOtherSide(text, job, to), onThatSideToo(text, job, to),
-                      moreOfThose(text, job, them), madeSeveral(text, job, them)})
+    for (auto more : {onTheOtherSide(text, job, to), moreOfThose(text, job, them),
+                      madeSeveral(text, job, them)})
         if (!more.empty()) {
             add(asMeant(more, job));
             out.push_back(std::move(more));
@@ -365,6 +365,10 @@ std::vector<std::string> ofWhatWasSpoken(std::string_view text, const Project& j
 Result<Spoken> readInParts(std::string_view text, const Project& job, const Listener& to,
                            const Stopped& stopped, int most, std::optional<Problem>* why) {
     std::optional<Problem> first; // what is asked of what is meant first
+    // "hutch to the right too" is another, and no step of the one there.
+    if (const auto too = isText(text) ? onThatSideToo(text, job, to) : std::string(); !too.empty())
+        if (auto meant = readAsSaid(too, job, to, stopped))
+            return meant;
     if (isText(text) && text.size() <= 300)
         for (const auto& named : {std::string(text), theirNames(text, job, to.them)})
             for (const auto& line : meantFirst(named, job)) {
