@@ -161,7 +161,8 @@ int say(const std::string& path, const std::vector<std::string>& lines) {
         after.clear();
         now = next->project;
         if (foldCase(trimmed(line)) != "again")
-            to.before = line;
+            if (!saysAgain(line))
+                to.before = line;
     }
     if (now == *job)
         return ran; // only asked

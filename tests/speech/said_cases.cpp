@@ -471,7 +471,8 @@ CaseResult tryCase(const SaidCase& c, const SaidFile& file) {
         if (!spoken->said.them.empty())
             to.them = spoken->said.them;
         subjects = spoken->said.them;
-        to.before = c.sentences[i];
+        if (!saysAgain(c.sentences[i]))
+            to.before = c.sentences[i];
     }
     const auto scene = sceneOf(now);
     const auto old = sceneOf(before);

@@ -157,7 +157,9 @@ bool JobSession::spoke(const std::string& line, const Result<Spoken>& spoken) {
         if (spoken->answer.shows)
             goTo(*spoken->answer.shows);
         emit selectionChanged();
-        if (!spoken->answer.act.empty())
+        if (spoken->answer.act == "select" || spoken->answer.act == "fitSelection")
+            select(spoken->answer.about);
+        if (!spoken->answer.act.empty() && spoken->answer.act != "select")
             emit asked(QString::fromStdString(spoken->answer.act));
         emit answered(QString::fromStdString(spoken->answer.words));
         return true;
@@ -171,7 +173,7 @@ bool JobSession::spoke(const std::string& line, const Result<Spoken>& spoken) {
     std::erase_if(there, [&](int id) { return project_->scheme().byId(id) == nullptr; });
     if (there.size() > 1)
         select(there);
-    if (const auto word = foldCase(trimmed(line)); word != "again" && word != "once more")
+    if (!saysAgain(line))
         before_ = line;
     return true;
 }

@@ -92,6 +92,28 @@ void oneInEachCorner(const std::string& line, const Project& job, std::vector<st
     out.push_back(std::move(lines));
 }
 
+/// "slide the bookcase to the right corner", of what stands at a wall: that corner of it.
+void toItsCorner(const std::string& line, const Project& job, std::vector<std::string>& out) {
+    if (!mentions(line, {"corner"}))
+        return;
+    static const auto words =
+        meaning("(?:slide|move|push|shift|put|bring|take|scoot) (.+?) (?:over |all the way |along "
+                ")?(?:to|into|in) "
+                "(?:the |its )?(left|right)(?:[- ]hand)? corner(?: of (?:the|its) (?:room|wall))?");
+    std::smatch found;
+    if (!std::regex_match(line, found, words))
+        return;
+    const auto it = standsNamed(found[1], job);
+    const auto wall = it ? wallBehind(*it.scene, it.piece->id) : std::nullopt;
+    if (!wall)
+        return;
+    const auto n = static_cast<int>(job.room->walls.size());
+    const bool right = foldCase(found[2].str()) == "right";
+    const int other = (*wall + (right ? 1 : n - 1)) % n;
+    out.push_back(fmt::format("{} against wall {}, 0 from corner {}{}", it.piece->name,
+                              wallName(*wall), wallName(*wall), wallName(other)));
+}
+
 /// "between the window and the corner": the corner of its wall that is farther off, or the one on
 /// the side that is said.
 void betweenAndCorner(const std::string& line, const Project& job, std::vector<std::string>& out) {
@@ -177,7 +199,7 @@ void cornerByWhatIsThere(const std::string& line, const Project& job,
 } // namespace
 
 std::vector<Meaning> meaningsOfCorners() {
-    return {oneInEachCorner, betweenAndCorner, cornerByWhatIsThere, outOfCorner};
+    return {oneInEachCorner, toItsCorner, betweenAndCorner, cornerByWhatIsThere, outOfCorner};
 }
 
 } // namespace mezzet

@@ -235,7 +235,7 @@ void oneAtEachHeight(const std::string& line, const Project&, std::vector<std::s
 /// "lamp at one end of the sideboard", "vase at the other end of it": on it, where it has a top and
 /// such things stand on tops, and not on the floor beside it. The other end is the one farther from
 /// what stands there.
-void onAnEnd(const std::string& line, const Project& job, std::vector<std::string>& out) {
+void onEndOfTop(const std::string& line, const Project& job, std::vector<std::string>& out) {
     if (!mentions(line, {"end of", "side of", "corner of", "on the left of", "on the right of"}))
         return;
     static const auto words = meaning(
@@ -354,7 +354,7 @@ void madeSquare(const std::string& line, const Project& job, std::vector<std::st
 
 std::vector<Meaning> meaningsFirst() {
     return {atRightAngles, tableBesideASeat, turnedIn,     oneAtEach,       oneAtEachHeight,
-            onAnEnd,       tableToEatAt,     screenOnATop, armchairsAtEnds, madeSquare};
+            onEndOfTop,    tableToEatAt,     screenOnATop, armchairsAtEnds, madeSquare};
 }
 
 } // namespace mezzet

@@ -238,55 +238,31 @@ void inARecess(const std::string& line, const Project& job, std::vector<std::str
                               turnToFace(w.inward()).inDegrees(), found[5].str()));
 }
 
-/// "armchair on the window side of the bed", "three stools along one side of the island": on the
-/// side that looks that way; along a long side, the one with more room, where none is named.
-void onTheSideOf(const std::string& line, const Project& job, std::vector<std::string>& out) {
+/// "three stools along one side of the island": the long side with more room before it.
+void alongALongSide(const std::string& line, const Project& job, std::vector<std::string>& out) {
     if (!mentions(line, {"side of"}))
         return;
     static const auto words = meaning("((?:put|place|add|set|stand|move|have|line up) )?(.+?),? "
                                       "(?:on|along|at|to|down|by) (?:the |"
-                                      "one |a |its )?(?:(far|near|long|other|same) )?(?:([a-z0-9 "
-                                      "]*?[a-z0-9]) )?side of (?:the |my "
-                                      ")?(.+?)(,.*)?");
+                                      "one |a )?(?:long )?side of (?:the |my )?(.+?)(,.*)?");
     std::smatch found;
     if (!std::regex_match(line, found, words))
         return;
-    const auto of = standsNamed(found[5], job);
-    const auto side = foldCase(found[4].str());
-    if (!of || side == "left" || side == "right" || side == "other" || side == "far")
+    const auto of = standsNamed(found[3], job);
+    if (!of || of.piece->kind->isSeat())
         return;
-    const auto place = [&](Vec2 local) {
-        const double w = of.piece->size.width.mm();
-        const double d = of.piece->size.depth.mm();
-        return std::abs(local.x) * d > std::abs(local.y) * w
-                   ? (local.x < 0 ? "left of" : "right of")
-                   : (local.y > 0 ? "in front of" : "behind");
-    };
-    const char* where = nullptr;
-    if (side.empty() || side == "long" || side == "one") {
-        if (of.piece->kind->isSeat() || found[3].matched)
-            return;
-        const auto ahead = aheadOf(FloorView(*of.scene), *of.piece, *of.there, Side::front).stop;
-        const auto behind = aheadOf(FloorView(*of.scene), *of.piece, *of.there, Side::behind).stop;
-        where =
-            behind && (!ahead || ahead->ahead < behind->ahead) && ahead ? "behind" : "in front of";
-    } else {
-        for (const auto& [name, t] : targetsNamed(side, job)) {
-            const char* is = place(of.there->pose.toLocal(middleOf(t, *of.scene)));
-            if (where != nullptr && std::string_view(where) != is)
-                return; // several, on several sides
-            where = is;
-        }
-    }
-    if (where != nullptr)
-        out.push_back(fmt::format("{}{} {} {}{}", found[1].str(), found[2].str(), where,
-                                  of.piece->name, found[6].str()));
+    const FloorView floor(*of.scene);
+    const auto ahead = aheadOf(floor, *of.piece, *of.there, Side::front).stop;
+    const auto behind = aheadOf(floor, *of.piece, *of.there, Side::behind).stop;
+    const bool back = ahead && (!behind || ahead->ahead < behind->ahead);
+    out.push_back(fmt::format("{}{} {} {}{}", found[1].str(), found[2].str(),
+                              back ? "behind" : "in front of", of.piece->name, found[4].str()));
 }
 
 } // namespace
 
 std::vector<Meaning> meaningsOfWalls() {
-    return {ofAWall, nearTheEnd, onTheSideOf};
+    return {ofAWall, nearTheEnd, alongALongSide};
 }
 
 std::vector<Meaning> meaningsOfRecesses() {

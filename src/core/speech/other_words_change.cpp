@@ -401,6 +401,10 @@ constexpr OtherWords changesInstead[] = {
     {"((?:an? )?[a-z ]+?) ([0-9][0-9./ ]*(?: ?(?:inches|inch|in|cm|mm|feet|ft|m|'|\"))?) away",
      "$1 $2 in front of it"},
     {"(?:put|move|place|stand) (.+?) somewhere else", "where can I put $1?"},
+    {"(?:remove|take out|take away|delete|get rid of|lose) ((?:the |my )?.+?) and "
+     "(?:put|add|place|hang|"
+     "stand|set) (an? .+?) (?:there|in its place|instead)",
+     "replace $1 by $2"},
     {"(?:no|not) (.+?),? (?:but|rather) (an? .+)", "replace $1 by $2"},
     {"(?:bring|move|put|slide|push|pull) (.+?) (?:closer|nearer) together", "move $1 closer "
                                                                             "together"},

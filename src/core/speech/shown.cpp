@@ -37,6 +37,16 @@ const std::vector<WindowAct>& acts() {
          "save", [] { return worded("Saves the job"); }},
         {meaning("zoom in(?: a bit)?"), "zoomIn", [] { return worded("Nearer"); }},
         {meaning("zoom out(?: a bit)?"), "zoomOut", [] { return worded("Farther"); }},
+        {meaning("(?:new|start a new|another|begin a new) (?:room|job|plan|project)"), "new",
+         [] { return worded("A new job"); }},
+        {meaning("open(?: (?:a|another|my|the last) (?:job|room|plan|file|project))?"), "open",
+         [] { return worded("Opens a job"); }},
+        {meaning("save (?:it |this |the job )?as(?: .*)?|save a copy"), "saveAs",
+         [] { return worded("Saves the job under another name"); }},
+        {meaning(
+             "(?:measure|tape|retape) (?:the |this |my )?(?:room|walls?)|(?:change|edit|open|show) "
+             "(?:the |my )?(?:tape notes|notes|measurements)"),
+         "notes", [] { return worded("The tape notes"); }},
         {meaning("compare(?: (?:the |both |all )*(?:schemes|layouts|versions|options|plans|"
                  "arrangements|them|it)| (?:it |this |them )?(?:with|to|and|against) (?:the )?(?:"
                  "other|others|first|second|last|rest)(?: (?:scheme|layout|version|option|one|plan)"
@@ -69,13 +79,26 @@ std::optional<Answer> shownFor(std::string_view text, const Project& job) {
     const std::string line(trimmed(text));
     if (line.size() > longest)
         return {};
-    if (mentions(line, {"print", "save", "zoom", "fit", "see", "show", "compare", "side by side"}))
+    if (mentions(line, {"print", "save", "zoom", "fit", "see", "show", "compare", "side by side",
+                        "room", "job", "open", "project", "notes", "measurements"}))
         for (const WindowAct& a : acts())
             if (std::regex_match(line, a.words)) {
                 Answer out{a.told()};
                 out.act = a.act;
                 return out;
             }
+    // "zoom in on the sofa"
+    static const auto nearer =
+        meaning("(?:zoom|zoom in|go in|focus|close in|zoom way in) (?:on|to|into) "
+                "((?:the |my )?.+?)");
+    if (std::smatch found; mentions(line, {"zoom", "go in", "focus", "close in"}) &&
+                           std::regex_match(line, found, nearer))
+        if (const Piece* p = pieceNamed(found[1], job)) {
+            Answer out{p->name};
+            out.about = {p->id};
+            out.act = "fitSelection";
+            return out;
+        }
     // "select the chairs": what "them" is from then on.
     static const auto chosen = meaning("(?:select|highlight|pick|choose|point (?:to|at)|mark) "
                                        "(?:all (?:of )?)?((?:the |my )?.+?)");
@@ -90,6 +113,7 @@ std::optional<Answer> shownFor(std::string_view text, const Project& job) {
                 names.push_back(p->name);
             }
             out.words = listed(names);
+            out.act = "select";
             return out;
         }
     if (!mentions(line, {"show", "go to", "look at", "see", "view", "switch to", "back to"}))

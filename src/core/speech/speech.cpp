@@ -102,6 +102,34 @@ std::optional<Answer> answerTo(std::string_view text, const Project& job, const 
 
 } // namespace
 
+namespace {
+
+/// "a little more": so of what was changed, and not of what was added.
+bool saysMore(std::string_view word) {
+    constexpr std::string_view all[] = {"a little more",
+                                        "a bit more",
+                                        "more",
+                                        "some more",
+                                        "further",
+                                        "farther",
+                                        "a bit further",
+                                        "a little further",
+                                        "a touch more",
+                                        "keep going",
+                                        "just a little more",
+                                        "a bit farther"};
+    return std::find(std::begin(all), std::end(all), word) != std::end(all);
+}
+
+} // namespace
+
+bool saysAgain(std::string_view text) {
+    constexpr std::string_view all[] = {"again",  "once more",     "the same again",
+                                        "repeat", "do that again", "do it again"};
+    const auto word = foldCase(trimmed(text));
+    return saysMore(word) || std::find(std::begin(all), std::end(all), word) != std::end(all);
+}
+
 bool isQuestion(std::string_view text) {
     const auto t = foldCase(trimmed(text));
     if (t.ends_with("?"))
@@ -148,12 +176,7 @@ Result<Spoken> readAsSaid(std::string_view whole, const Project& job, const List
         ")?(?:move|push|pull|slide|scoot|nudge|shift|bring|raise|lower|lift|drop|turn|rotate|"
         "angle|swing|make|widen|shorten|lengthen|shrink|spread|it |them )\\b.*",
         std::regex::icase | std::regex::optimize);
-    const bool more = oneOf({"a little more", "a bit more", "more", "some more", "further",
-                             "farther", "a bit further", "a little further", "a touch more",
-                             "keep going", "just a little more", "a bit farther"}) &&
-                      std::regex_match(to.before, changes);
-    if (more ||
-        oneOf({"again", "once more", "the same again", "repeat", "do that again", "do it again"})) {
+    if (saysAgain(word) && (!saysMore(word) || std::regex_match(to.before, changes))) {
         if (to.before.empty() || foldCase(trimmed(to.before)) == word) {
             Problem p{"nothing was said yet that could be said again", "say what is to be done"};
             p.column = 1;
@@ -184,6 +207,7 @@ Result<Spoken> readAsSaid(std::string_view whole, const Project& job, const List
     if (auto shown = shownFor(text, job)) {
         out.is = Spoken::Is::answer;
         out.said.preview = shown->words;
+        out.said.them = shown->about;
         out.answer = std::move(*shown);
         return out;
     }

@@ -24,7 +24,8 @@ struct Answer {
     std::vector<Mark> marks{};        ///< what it measured
     std::vector<FitChoice> choices{}; ///< what would fit, where that was asked
     std::optional<SurfaceId> shows{}; ///< what is to be looked at, where that was asked
-    std::string act{};                ///< an act of the window, by its name there: "save"
+    std::string act{}; ///< an act of the window, by its name there: "save"; of "select"
+                       ///< what the answer is about is chosen, and of "fitSelection"
 };
 
 /// What a line comes to: something to be done, an answer, or a step in what was done before.
@@ -44,6 +45,9 @@ struct Spoken {
 /// True for a problem that only asks first: what was said would go through a wall, stand in a
 /// chimney, reach over the ceiling. The same line with “anyway” at its end does it.
 [[nodiscard]] bool asksFirst(const Problem&);
+
+/// True for "again", "a little more": what only says once more what was said before it.
+[[nodiscard]] bool saysAgain(std::string_view text);
 
 /// True for what is asked and not said to be done.
 [[nodiscard]] bool isQuestion(std::string_view text);

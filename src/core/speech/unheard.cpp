@@ -116,7 +116,7 @@ bool isUnheardWord(std::string_view word, const Project& job) {
 
 namespace {
 
-constexpr std::size_t longest = 200;
+constexpr std::size_t longestHeard = 200;
 
 /// A line that adds a thing: a verb, an article, the noun, its sizes, and where it goes.
 const std::regex& addsAThing() {
@@ -135,7 +135,8 @@ const std::regex& addsAThing() {
 
 std::optional<NamedKind> kindNamedMore(std::string_view line, const Project& job) {
     std::match_results<std::string_view::const_iterator> found;
-    if (line.size() > longest || !std::regex_match(line.begin(), line.end(), found, addsAThing()))
+    if (line.size() > longestHeard ||
+        !std::regex_match(line.begin(), line.end(), found, addsAThing()))
         return {};
     const std::string noun = foldCase(found[3].str());
     const auto all = wordsOf(noun);
@@ -171,7 +172,8 @@ std::optional<NamedKind> kindNamedMore(std::string_view line, const Project& job
 
 std::optional<UnheardOf> unheardOf(std::string_view line, const Project& job) {
     std::match_results<std::string_view::const_iterator> found;
-    if (line.size() > longest || !std::regex_match(line.begin(), line.end(), found, addsAThing()))
+    if (line.size() > longestHeard ||
+        !std::regex_match(line.begin(), line.end(), found, addsAThing()))
         return {};
     UnheardOf out;
     out.noun = foldCase(found[3].str());
