@@ -58,6 +58,35 @@ Answer asked(const Asking& a, const std::string& question) {
     return answerOf(std::move(*found));
 }
 
+/// "what fits on wall B?": the longest sofas, in place of the one that stands there, and how wide
+/// other things may be.
+Answer fitsOnWall(const Asking& a, int wall) {
+    Project job = a.job;
+    std::string instead;
+    for (const Piece& p : a.job.scheme().pieces)
+        if (p.kind->role == Role::sofa && !p.locked && wallBehind(*a.scene, p.id) == wall) {
+            Edit without;
+            without.acts.emplace_back(RemovePiece{p.id});
+            if (auto after = apply(job, without)) {
+                job = *after->project;
+                instead = p.name;
+            }
+        }
+    Answer out = answerOf(sofasThatFit(job, wall, a.goesOn));
+    if (!instead.empty())
+        out.words = worded("{}; {} is left out", withoutStop(std::move(out.words)), instead);
+    std::vector<std::string> others;
+    for (const char* id : {"sideboard", "desk", "bookcase"})
+        if (const auto kind = a.job.library.kit->byId(id))
+            if (const auto found = widthsThatFit(a.job, *kind, wall); !found.choices.empty())
+                others.push_back(
+                    fmt::format("{} {}", foldCase(kind->name), found.choices.front().title));
+    if (!others.empty())
+        out.words = worded("{}. Beside what is there: {}", withoutStop(std::move(out.words)),
+                           listed(others));
+    return out;
+}
+
 std::string bandWords(const Band& b, Notation n) {
     const auto l = [&](double mm) { return writeGap(Length::millimetres(mm), n); };
     if (b.low && b.high)
@@ -273,7 +302,7 @@ std::optional<Answer> whatFits(Asking& a) {
         if (t.is != Is::wall)
             a.in.fail(at, std::max<std::size_t>(a.in.at() - at, 1),
                       "a sofa is asked for by its wall", "say it like: what fits on wall A?");
-        return answerOf(sofasThatFit(a.job, t.index, a.goesOn));
+        return fitsOnWall(a, t.index);
     }
     a.end();
     const Piece* chosen = a.selected != 0 ? a.scene->pieceById(a.selected) : nullptr;

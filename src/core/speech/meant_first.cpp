@@ -319,6 +319,38 @@ void screenOnATop(const std::string& line, const Project& job, std::vector<std::
                               write(tv->size.height, job.notation), on->name));
 }
 
+/// "note on the sofa: washable cover": on the list, where a thing's notes are, and not of the
+/// scheme.
+void noteOfAPiece(const std::string& line, const Project& job, std::vector<std::string>& out) {
+    if (!mentions(line, {"note "}))
+        return;
+    static const auto words = meaning("(?:add |make |put )?(?:an? )?note (?:on|for|about|of|to) "
+                                      "(?:the |my )?([^:,]+?)(?::|,| that| "
+                                      "saying) ?(.+)");
+    std::smatch found;
+    if (!std::regex_match(line, found, words))
+        return;
+    if (const Piece* p = pieceNamed(found[1], job))
+        out.push_back(fmt::format("list {} note {}", p->name, found[2].str()));
+}
+
+/// "second armchair next to the first": the first of that kind, whatever was spoken of last.
+void besideTheFirst(const std::string& line, const Project& job, std::vector<std::string>& out) {
+    if (!mentions(line, {"the first", "the other"}))
+        return;
+    static const auto words = meaning("(?:(?:put|place|add|set|stand|hang) )?(?:another|an? "
+                                      "second|second|the second) ([a-z -]+?),? (next "
+                                      "to|beside|by|opposite|across from|facing|left of|right "
+                                      "of|behind|in front of) the (?:first|"
+                                      "other)(?: one)?(,.*)?");
+    std::smatch found;
+    if (!std::regex_match(line, found, words))
+        return;
+    if (const Piece* p = pieceNamed(found[1], job))
+        out.push_back(
+            fmt::format("another {0} {1} {0}{2}", p->name, found[2].str(), found[3].str()));
+}
+
 /// "make the round rug square, 8 feet": one of that outline takes its place.
 void madeSquare(const std::string& line, const Project& job, std::vector<std::string>& out) {
     if (!mentions(line, {"square", "rectangular", "oblong"}))
@@ -353,8 +385,9 @@ void madeSquare(const std::string& line, const Project& job, std::vector<std::st
 } // namespace
 
 std::vector<Meaning> meaningsFirst() {
-    return {atRightAngles, tableBesideASeat, turnedIn,     oneAtEach,       oneAtEachHeight,
-            onEndOfTop,    tableToEatAt,     screenOnATop, armchairsAtEnds, madeSquare};
+    return {atRightAngles,   tableBesideASeat, turnedIn,        oneAtEach,
+            oneAtEachHeight, onEndOfTop,       tableToEatAt,    noteOfAPiece,
+            besideTheFirst,  screenOnATop,     armchairsAtEnds, madeSquare};
 }
 
 } // namespace mezzet

@@ -455,11 +455,11 @@ std::vector<std::string> saidOtherwise(std::string_view text, const Project& job
         whole = replaced(whole,
                          "\\b(toward|towards|to|from|along|facing|under|below) the windows\\b", by);
         if (wallOfSeveral(OpeningKind::window, *job.room))
-            whole =
-                replaced(whole,
-                         "\\b(toward|towards|facing|face|faces|opposite|across from|away "
-                         "from|to face|closer to|nearer to|nearer) the window\\b(?! ?[0-9]| on)",
-                         by);
+            whole = replaced(
+                whole,
+                "\\b(toward|towards|facing|face|faces|opposite|across from|away "
+                "from|back to|to face|closer to|nearer to|nearer) the window\\b(?! ?[0-9]| on)",
+                by);
     }
     // "the two armchairs", where that is how many there are.
     static const std::regex counted(

@@ -405,6 +405,11 @@ constexpr OtherWords changesInstead[] = {
      "(?:put|add|place|hang|"
      "stand|set) (an? .+?) (?:there|in its place|instead)",
      "replace $1 by $2"},
+    {"(?:move |pull |put |bring )?(.+?) ([0-9].*?) (?:away |off |out )*(?:from|of) both (?:the "
+     "|its )?"
+     "walls",
+     "move $1 $2 out of the corner"},
+    {"(.+?),? with (?:its|the|their) backs? (?:against|to) (.+)", "$1 against $2"},
     {"(?:no|not) (.+?),? (?:but|rather) (an? .+)", "replace $1 by $2"},
     {"(?:bring|move|put|slide|push|pull) (.+?) (?:closer|nearer) together", "move $1 closer "
                                                                             "together"},

@@ -49,7 +49,7 @@ std::optional<Result<Spoken>> inItsLooks(std::string_view text, const Project& j
         return {};
     const Piece* piece = pieceNamed(found[1], job);
     const auto looks = piece != nullptr ? looksSaid("a " + found[2].str() + " x") : std::nullopt;
-    if (!looks || !looks->colour || looks->plain != "a x" || looks->made.empty())
+    if (!looks || !looks->colour || looks->plain != "a x")
         return {};
     auto said = readAsSaid("colour " + piece->name + " " + looks->colourWords, job, to, stopped);
     if (!said)
