@@ -215,3 +215,24 @@ TEST_F(Session, WhatWasSaidToMendIsNotLostByClickingElsewhere) {
     EXPECT_FALSE(gap()) << "it was mended all the same";
     session.leave();
 }
+
+TEST_F(Session, WhatIsSaidToBeChosenIsChosen) {
+    session.sayLine("stool in corner CD");
+    EXPECT_TRUE(session.sayLine("select the coffee table"));
+    const int table = session.settledProject()->scheme().byName("Coffee table")->id;
+    EXPECT_EQ(session.selected(), std::vector<int>{table});
+    QSignalSpy asked(&session, &JobSession::asked);
+    EXPECT_TRUE(session.sayLine("zoom in on the sofa"));
+    EXPECT_EQ(session.selected(),
+              std::vector{session.settledProject()->scheme().byName("Sofa")->id});
+    ASSERT_EQ(asked.count(), 1);
+    EXPECT_EQ(asked.front().front().toString(), "fitSelection");
+}
+
+TEST_F(Session, ALittleMoreSaysTheChangeBeforeItEachTime) {
+    const double x = sofaX();
+    EXPECT_TRUE(session.sayLine("move sofa 6 toward wall B"));
+    EXPECT_TRUE(session.sayLine("a little more"));
+    EXPECT_TRUE(session.sayLine("a bit more"));
+    EXPECT_NEAR(sofaX() - x, 18, 0.01);
+}

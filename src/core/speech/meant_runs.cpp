@@ -96,7 +96,12 @@ void runnerFromTo(const std::string& line, const Project& job, std::vector<std::
     if (run < wide->mm())
         return;
     const double step = isMetric(job.notation.units) ? 10 : 25.4; // whole centimetres, inches
-    const Vec2 at = (*from + *to) / 2;
+    Vec2 at = (*from + *to) / 2;
+    // Between two in one wall it lies before that.
+    for (const Wall& w : job.room->walls)
+        if (const double off = dot(at - w.start, w.inward());
+            off < wide->mm() / 2 && std::abs(dot(way, w.along())) > 0.99 * norm(way))
+            at = at + w.inward() * (wide->mm() / 2 - off);
     const auto size = [&](double mm) { return write(Length::millimetres(mm), job.notation); };
     out.push_back(fmt::format("add {} {} x {} at {}, {}, turned {}", kind->name, size(wide->mm()),
                               size(std::floor(run / step) * step), size(at.x), size(at.y),

@@ -444,7 +444,9 @@ Result<Spoken> readInParts(std::string_view text, const Project& job, const List
             missing = whatIsMissing(heard.problem(), text);
         if (!several)
             several = whatIsOneOfSeveral(heard.problem(), text);
-        if (why != nullptr && !*why && !heard.problem().unknown && heard.problem().notThere.empty())
+        // The one that was understood the farthest.
+        if (why != nullptr && !heard.problem().unknown && heard.problem().notThere.empty() &&
+            (!*why || heard.problem().column > (*why)->column))
             *why = heard.problem();
         if (!asks && asked(heard)) {
             asks = heard.problem();

@@ -102,10 +102,14 @@ std::optional<Result<Spoken>> withItsLooks(std::string_view text, const Project&
     auto said = readInParts(looks->plain, job, to, stopped, sentences);
     if (said && !wearLooks(*looks, job, *said)) {
         // "white curtains on the window", where some hang: those.
-        const bool there = said->is == Spoken::Is::edit && said->said.edit.acts.size() <= 1 &&
-                           said->said.them.size() == 1 && looks->colour;
-        const Piece* one = there ? job.scheme().byId(said->said.them.front()) : nullptr;
-        if (one == nullptr)
+        const auto after = said->is == Spoken::Is::edit && looks->colour
+                               ? apply(job, said->said.edit)
+                               : Result<Applied>(Problem{});
+        const Piece* one = after && said->said.them.size() == 1
+                               ? job.scheme().byId(said->said.them.front())
+                               : nullptr;
+        const Piece* then = one != nullptr ? after->project->scheme().byId(one->id) : nullptr;
+        if (then == nullptr || !(then->pose == one->pose) || then->size != one->size)
             return {};
         auto coloured =
             readAsSaid("colour " + one->name + " " + looks->colourWords, job, to, stopped);
