@@ -29,7 +29,7 @@ std::string told(const Project& job, const std::string& line, const Listener& to
         return "refused: " + said.problem().text();
     return said->is == Spoken::Is::answer ? "answer: " + said->answer.words : said->said.preview;
 }
-Project after(const Project& job, const std::string& line) {
+Project leftBy(const Project& job, const std::string& line) {
     const auto said = readSpoken(line, job, {});
     EXPECT_TRUE(said) << line << ": " << (said ? "" : said.problem().text());
     return said ? *apply(job, said->said.edit)->project : job;
@@ -46,21 +46,21 @@ TEST(SideOfAWall, IsTheMiddleOfThatHalfOrItsEnd) {
     for (const char* line :
          {"desk on the right side of wall A", "desk against wall A, to the right",
           "desk on wall A, more to the right"})
-        EXPECT_NEAR(alongA(after(job, line), "Desk") / 25.4, 180, 0.01) << line;
-    EXPECT_NEAR(alongA(after(job, "desk on the left end of wall A"), "Desk") / 25.4, 27, 0.01);
-    EXPECT_NEAR(alongA(after(job, "desk on wall A near the right corner"), "Desk") / 25.4, 240 - 27,
-                0.01);
+        EXPECT_NEAR(alongA(leftBy(job, line), "Desk") / 25.4, 180, 0.01) << line;
+    EXPECT_NEAR(alongA(leftBy(job, "desk on the left end of wall A"), "Desk") / 25.4, 27, 0.01);
+    EXPECT_NEAR(alongA(leftBy(job, "desk on wall A near the right corner"), "Desk") / 25.4,
+                240 - 27, 0.01);
     // What stands there is kept clear of, within that half.
     const auto taken =
         jobWith({"sideboard 60 x 18 x 34 against wall A, centred on wall A, 60 left"});
-    const auto with = after(taken, "bench 40 x 16 on the left side of wall A");
+    const auto with = leftBy(taken, "bench 40 x 16 on the left side of wall A");
     EXPECT_TRUE(overlapOf(**sceneOf(with), with.scheme().byName("Bench")->id).empty());
     EXPECT_LT(alongA(with, "Bench") / 25.4, 120);
 }
 
 TEST(Recess, WhatIsPutInAnAlcoveHasItsBackToTheBackOfThat) {
     const auto job = jobWith({}, nookNotes());
-    const auto with = after(job, "desk 100 x 50 in the alcove");
+    const auto with = leftBy(job, "desk 100 x 50 in the alcove");
     const Pose desk = poseOf(with, "Desk");
     // Wall D runs back along x = 0 from its start at y = 380.
     EXPECT_NEAR(desk.at.x, -400 + 250, 0.01);
@@ -77,7 +77,7 @@ TEST(WaysIn, AreCalledByWhatTheyLeadTo) {
     EXPECT_TRUE(holdsIn(told(job, "is there a clear path from the kitchen to the garden?"),
                         "from opening 1 to door 1"));
     EXPECT_TRUE(holdsIn(told(job, "mat by the back door"), "against wall C"));
-    const auto ran = after(job, "runner 70 wide from the garden to the kitchen");
+    const auto ran = leftBy(job, "runner 70 wide from the garden to the kitchen");
     const Piece& runner = *ran.scheme().byName("Runner");
     // The middles of the two are 61 and 305 from where C begins: 244 apart, 10 short at each end.
     EXPECT_NEAR(std::max(runner.size.width, runner.size.depth).mm(), 2240, 10);
@@ -89,8 +89,7 @@ TEST(Figures, AreNeverLostInOtherWords) {
                              "deep\nwall B 12'\nwall C 15'\nwall D 12'\n");
     const Listener it = listening(job.scheme().byName("Mirror")->id);
     const auto said = readSpoken("lower it so it is 4 inches above the mantel", job, it);
-    ASSERT_FALSE(said);
-    EXPECT_TRUE(holdsIn(said.problem().text(), "shelf nowhere")) << said.problem().text();
+    EXPECT_FALSE(said) << said->said.preview; // and not "lower it"
     EXPECT_TRUE(
         readSpoken("chest of drawers, 3 drawers, on wall C", job, {})); // tells nothing more
 }
@@ -100,7 +99,7 @@ TEST(Tops, WhatStandsInSomethingOnATopIsTold) {
         jobWith({"media console 60 x 18 x 24 against wall A", "table lamp on media console"});
     EXPECT_TRUE(holdsIn(told(job, "television on media console"), "stands in Table lamp"));
     // An end has a top's end, and is on it.
-    const auto vase = after(job, "vase on the left end of the media console");
+    const auto vase = leftBy(job, "vase on the left end of the media console");
     EXPECT_TRUE(vase.scheme().byName("Vase")->on.isCarried());
     const Listener lamp = listening(job.scheme().byName("Table lamp")->id);
     EXPECT_TRUE(holdsIn(told(job, "vase on the right end of it", lamp), "on Media console"));
@@ -109,9 +108,9 @@ TEST(Tops, WhatStandsInSomethingOnATopIsTold) {
 TEST(Chairs, ThatAreTuckedInMeetNoOther) {
     const auto job = jobWith({"round table 42 called Supper table at 10', 7'",
                               "seat supper table with 4", "hanging chair in corner DA"});
-    auto out = after(job, "pull the chairs out a foot");
+    auto out = leftBy(job, "pull the chairs out a foot");
     EXPECT_EQ(poseOf(out, "Hanging chair").at.x, poseOf(job, "Hanging chair").at.x);
-    const auto in = after(out, "tuck the chairs in");
+    const auto in = leftBy(out, "tuck the chairs in");
     const auto scene = *sceneOf(in);
     for (const Piece& p : in.scheme().pieces)
         if (p.kind->role == Role::diningChair)
