@@ -172,4 +172,13 @@ Length keptOff(const Target& t, const Kind& kind, const Room& room, const RuleBo
                : f->hearthDepth;
 }
 
+void dropWhatItFacesAnyway(std::vector<Tie>& ties, const Room& room) {
+    for (const Tie& back : std::vector<Tie>(ties))
+        if (back.kind == Tie::Kind::against && back.of.is == Target::Is::wall)
+            std::erase_if(ties, [&](const Tie& t) {
+                return t.kind == Tie::Kind::facing && t.of.is == Target::Is::wall &&
+                       wallAcross(room, back.of.index) == t.of.index;
+            });
+}
+
 } // namespace mezzet

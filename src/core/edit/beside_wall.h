@@ -16,6 +16,9 @@ struct Scene;
 
 /// The wall straight across from another, the longest of several; none where none is.
 [[nodiscard]] std::optional<int> wallAcross(const Room&, int wall);
+/// "against wall D, facing wall B": what its back at a wall makes it look at anyway fixes nothing
+/// more, and is left out.
+void dropWhatItFacesAnyway(std::vector<Tie>&, const Room&);
 
 /// The wall something is in, or hangs on, or stands against; the wall itself; empty for others.
 [[nodiscard]] std::optional<int> wallOf(const Target&, const Scene&);

@@ -2,7 +2,6 @@
 #include "edit/beside_wall.h"
 #include "edit/landing.h"
 #include "edit/phrase.h"
-
 #include "measure/text.h"
 #include "measure/texts.h"
 #include "scheme/on_wall.h"
@@ -486,7 +485,8 @@ void Placing::onceOnly() {
             all.erase(all.begin() + static_cast<std::ptrdiff_t>(i));
         else
             ++i;
-    // "under the window, 20 off the wall", "on wall D, 20 from the wall": there, and so far off it.
+    dropWhatItFacesAnyway(all, *scene.room);
+    // "on wall D, 20 from the wall": there, and so far off it.
     for (Tie& t : all)
         if (t.kind == Tie::Kind::fromWall && t.of.is == Target::Is::wall &&
             std::any_of(all.begin(), all.end(), [&](const Tie& o) {
@@ -496,7 +496,7 @@ void Placing::onceOnly() {
     std::erase_if(all, [&](const Tie& t) {
         return t.kind == Tie::Kind::against && t.distance == Length{} &&
                std::any_of(all.begin(), all.end(), [&](const Tie& o) {
-                   return &o != &t && o.kind == t.kind && o.of == t.of && o.distance > Length{};
+                   return o.kind == t.kind && o.of == t.of && o.distance > Length{};
                });
     });
 }

@@ -33,22 +33,24 @@ std::string_view sizeAhead(std::string_view lower) {
 }
 
 std::string_view makeAhead(std::string_view lower) {
-    return firstOf(lower, {"leather",  "jute",        "sisal",       "seagrass",    "persian",
-                           "oriental", "kilim",       "shaggy",      "velvet",      "linen",
-                           "wool",     "woollen",     "cotton",      "bouclé",      "boucle",
-                           "suede",    "tweed",       "silk",        "wooden",      "wood",
-                           "oak",      "walnut",      "pine",        "teak",        "mahogany",
-                           "cherry",   "birch",       "bamboo",      "rattan",      "wicker",
-                           "cane",     "metal",       "brass",       "steel",       "iron",
-                           "chrome",   "copper",      "glass",       "marble",      "stone",
-                           "ceramic",  "painted",     "upholstered", "striped",     "patterned",
-                           "floral",   "checked",     "tufted",      "antique",     "vintage",
-                           "modern",   "traditional", "rustic",      "industrial",  "old",
-                           "new",      "second-hand", "comfy",       "comfortable", "cosy",
-                           "cozy",     "pretty",      "nice",        "lovely",      "beautiful",
-                           "elegant",  "simple",      "plain",       "sturdy",      "heavy",
-                           "matching", "favourite",   "favorite",    "blackout",    "framed",
-                           "gilt",     "gold-framed", "lacquered",   "distressed",  "reclaimed"});
+    return firstOf(
+        lower,
+        {"leather",     "jute",       "sisal",       "seagrass",    "persian",     "oriental",
+         "kilim",       "shaggy",     "velvet",      "linen",       "wool",        "woollen",
+         "cotton",      "bouclé",     "boucle",      "suede",       "tweed",       "silk",
+         "wooden",      "wood",       "oak",         "walnut",      "pine",        "teak",
+         "mahogany",    "cherry",     "birch",       "bamboo",      "rattan",      "wicker",
+         "cane",        "metal",      "brass",       "steel",       "iron",        "chrome",
+         "copper",      "glass",      "marble",      "stone",       "ceramic",     "painted",
+         "upholstered", "striped",    "patterned",   "floral",      "checked",     "tufted",
+         "antique",     "vintage",    "modern",      "traditional", "rustic",      "industrial",
+         "old",         "new",        "second-hand", "comfy",       "comfortable", "cosy",
+         "cozy",        "pretty",     "nice",        "lovely",      "beautiful",   "elegant",
+         "simple",      "plain",      "sturdy",      "heavy",       "matching",    "favourite",
+         "favorite",    "blackout",   "framed",      "gilt",        "gold-framed", "lacquered",
+         "distressed",  "reclaimed",  "folding",     "fold-down",   "drop-leaf",   "extending",
+         "extendable",  "expandable", "stackable",   "plug-in",     "adjustable",  "swivelling",
+         "portable"});
 }
 
 /// Whether a kind of the kit is named next, in up to three words.

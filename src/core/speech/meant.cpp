@@ -433,6 +433,8 @@ void hungOpposite(const std::string& line, const Project& job, std::vector<std::
     const auto across = wall >= 0 ? wallAcross(*job.room, wall) : std::nullopt;
     const auto scene = sceneOf(job);
     const auto box = across && scene ? boxOn(*t, wall, **scene) : std::nullopt;
+    if (const Piece* p = pieceNamed(found[2], job); p != nullptr && thing != found[1].str())
+        out.push_back(fmt::format("{}, centred on {}", found[1].str(), p->name));
     if (!box)
         return;
     const Wall& from = job.room->walls[static_cast<std::size_t>(wall)];

@@ -259,10 +259,53 @@ void alongALongSide(const std::string& line, const Project& job, std::vector<std
                               back ? "behind" : "in front of", of.piece->name, found[4].str()));
 }
 
+/// "nightstand on the open side of the bed": the left or the right of it, where there is more room.
+void onTheOpenSide(const std::string& line, const Project& job, std::vector<std::string>& out) {
+    if (!mentions(line, {"side of"}))
+        return;
+    static const auto words =
+        meaning("(.+?),? (?:on|at|to|along) the (?:open|free|empty|accessible|outer|room) side of "
+                "(?:the |my "
+                ")?(.+?)(,.*)?");
+    std::smatch found;
+    if (!std::regex_match(line, found, words))
+        return;
+    const auto of = standsNamed(found[2], job);
+    if (!of)
+        return;
+    const FloorView floor(*of.scene);
+    const auto left = aheadOf(floor, *of.piece, *of.there, Side::left).stop;
+    const auto right = aheadOf(floor, *of.piece, *of.there, Side::right).stop;
+    const bool isRight = left && (!right || left->ahead < right->ahead);
+    out.push_back(fmt::format("{} {} of {}{}", found[1].str(), isRight ? "right" : "left",
+                              of.piece->name, found[3].str()));
+}
+
+/// "coffee table between the loveseat and the tv", which hangs: between the one and the other's
+/// wall.
+void betweenAndWhatHangs(const std::string& line, const Project& job,
+                         std::vector<std::string>& out) {
+    if (!mentions(line, {"between"}))
+        return;
+    static const auto words =
+        meaning("(.+?) (?:in )?between (?:the |my )?(.+?) and (?:the |my )?([^,]+?)(,.*)?");
+    std::smatch found;
+    if (!std::regex_match(line, found, words))
+        return;
+    const Piece* a = pieceNamed(found[2], job);
+    const Piece* b = pieceNamed(found[3], job);
+    if (a == nullptr || b == nullptr || a->onWall() == b->onWall())
+        return;
+    const Piece& stands = a->onWall() ? *b : *a;
+    const Piece& hangs = a->onWall() ? *a : *b;
+    out.push_back(fmt::format("{} between {} and wall {}, centred on {}{}", found[1].str(),
+                              stands.name, wallName(hangs.wall()), stands.name, found[4].str()));
+}
+
 } // namespace
 
 std::vector<Meaning> meaningsOfWalls() {
-    return {ofAWall, nearTheEnd, alongALongSide};
+    return {ofAWall, nearTheEnd, alongALongSide, onTheOpenSide, betweenAndWhatHangs};
 }
 
 std::vector<Meaning> meaningsOfRecesses() {

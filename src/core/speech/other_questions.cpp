@@ -263,6 +263,10 @@ constexpr OtherWords askedInstead[] = {
      "knock(?: into)?|swing into|open into|meet) (?!any|some|each|every|the other)(?:the |my "
      ")?(?:.+?)\\??",
      "is anything in the way of $1?"},
+    {"(?:is|are) (.*?\\b(?:closet|door|window|wardrobe|cupboard|fireplace|radiator|opening)\\b.*?) "
+     "(?:still )?"
+     "(?:usable|accessible|reachable|easy to (?:reach|open|use)|free|clear)\\??",
+     "is anything in the way of $1?"},
     {"how (?:much|big a|wide a) (?:gap|space|distance|room) (?:should there be |should i leave |do "
      "i "
      "leave |do i need |is needed )?between (.+?) and (.+?)\\??",

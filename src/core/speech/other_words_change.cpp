@@ -410,6 +410,10 @@ constexpr OtherWords changesInstead[] = {
      "walls",
      "move $1 $2 out of the corner"},
     {"(.+?),? with (?:its|the|their) backs? (?:against|to) (.+)", "$1 against $2"},
+    {"((?:(?:an?|some|two|three) )?[a-z -]+? (?:by|next to|beside|near|on|over|above) .+?),? "
+     "([0-9].*?) "
+     "(?:up|off the floor|from the floor|above the floor)",
+     "$1, at $2"},
     {"(?:no|not) (.+?),? (?:but|rather) (an? .+)", "replace $1 by $2"},
     {"(?:bring|move|put|slide|push|pull) (.+?) (?:closer|nearer) together", "move $1 closer "
                                                                             "together"},

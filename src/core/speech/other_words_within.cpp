@@ -79,7 +79,8 @@ constexpr OtherWords withinInstead[] = {
      ""},
     {"\\bin the corner of (?:wall )?([a-z]) and (?:wall )?([a-z])\\b", "in corner $1$2"},
     {",? as an? (?:room )?(?:divider|separator|partition|screen|focal point|feature|statement|"
-     "accent|backdrop|anchor)(?=$|[,.;])",
+     "accent|backdrop|anchor)(?=$|[,.;]| "
+     "(?:at|between|behind|on|in|by|beside|next|across|near|along|against)\\b)",
      ""},
     {"\\b(?:the (?:whole )?lot|all of those|the whole (?:group|bunch|set|row))\\b(?! of)", "them"},
     {"\\bon the (left|right)(?:[- ]hand)? (?:corner|edge) of\\b", "on the $1 end of"},
@@ -106,6 +107,15 @@ constexpr OtherWords withinInstead[] = {
     {"([0-9]) ?(?:euros?|eur|dollars?|usd|bucks|pounds sterling|gbp|quid)\\b", "$1"},
     {"\\bfrom (?:the )?ceiling to (?:the )?floor\\b", "ceiling to floor"},
     {"\\b([a-z]{3,}) of (?=[0-9.,]+ ?(?:cm|m|mm|in|inches|ft|feet)? (?:fit|go|stand)\\b)", "$1 "},
+    {"\\bfold down (?=[a-z]+ )", "fold-down "},
+    {"\\bplug in (?=[a-z]+ )", "plug-in "},
+    {"\\bon the wall (?=(?:between|above|over|beside|next to|left of|right of) )", ""},
+    {"^(?:there(?:'s| is) )?(?:not enough|no) (?:room|space)(?: there| here| for it| for "
+     "that)?[,.;]? (?:so |"
+     "then )?(?=put|move|try)",
+     ""},
+    {",? cent(?:re|er)ed,? ([0-9][^,a-z]*(?: ?(?:cm|in|m|ft))? ?(?:x|by) ?[0-9][^,]*)$",
+     ", $1, centred"},
     {"^(print|export|save) the [a-z]+ (plan|list|sheets|elevations)$", "$1 the $2"},
     {"^(?:what|how) about (an? .+?)\\?*$", "$1"},
     {"^(chair|stool|lamp|bench) (for|at) (?=(?:it|the .+|my .+)$)", "a $1 $2 "},

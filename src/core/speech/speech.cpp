@@ -156,9 +156,11 @@ Result<Spoken> readAsSaid(std::string_view whole, const Project& job, const List
     const auto oneOf = [&](std::initializer_list<std::string_view> words) {
         return std::find(words.begin(), words.end(), word) != words.end();
     };
-    const bool undo = oneOf({"undo", "undo that", "undo it", "undo this", "take that back",
-                             "go back", "put it back", "put that back", "put them back",
-                             "change it back", "put everything back"});
+    const bool undo =
+        oneOf({"undo", "undo that", "undo it", "undo this", "take that back", "go back",
+               "put it back", "put that back", "put them back", "change it back",
+               "put everything back", "put everything back the way it was",
+               "put it back the way it was", "put it back how it was", "put it back as it was"});
     if (undo || oneOf({"redo", "redo that", "redo it"})) {
         out.is = undo ? Spoken::Is::undo : Spoken::Is::redo;
         return out;

@@ -118,7 +118,7 @@ std::optional<Result<Spoken>> withItsLooks(std::string_view text, const Project&
     if (said)
         return said;
     Problem why = said.problem();
-    if (!asksFirst(why))
+    if (why.unknown || why.column <= 0)
         return {};
     // Where it stands in what was typed.
     const auto before = characterCount(text.substr(0, looks->at));
