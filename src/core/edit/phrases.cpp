@@ -214,10 +214,8 @@ Placement Placing::read(Begins how) {
             in.ownWall(at);
     }
     onceOnly();
-    if (place.has(SaidOf::wall))
-        settleWall();
-    else
-        settleSides();
+    place.has(SaidOf::wall) ? settleWall() : settleSides();
+    onceOnly();
     if (hanging != subject.hanging)
         out.hanging = hanging;
     return std::move(out);

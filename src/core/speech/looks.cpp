@@ -48,9 +48,9 @@ std::string_view makeAhead(std::string_view lower) {
          "cozy",        "pretty",     "nice",        "lovely",      "beautiful",   "elegant",
          "simple",      "plain",      "sturdy",      "heavy",       "matching",    "favourite",
          "favorite",    "blackout",   "framed",      "gilt",        "gold-framed", "lacquered",
-         "distressed",  "reclaimed",  "folding",     "fold-down",   "drop-leaf",   "extending",
-         "extendable",  "expandable", "stackable",   "plug-in",     "adjustable",  "swivelling",
-         "portable"});
+         "distressed",  "reclaimed",  "folding",     "fold-down",   "fold down",   "drop-leaf",
+         "drop leaf",   "plug in",    "extending",   "extendable",  "expandable",  "stackable",
+         "plug-in",     "adjustable", "swivelling",  "portable"});
 }
 
 /// Whether a kind of the kit is named next, in up to three words.

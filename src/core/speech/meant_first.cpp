@@ -1,5 +1,8 @@
 // What the line's own words would understand too, but not so well.
 #include "edit/beside_wall.h"
+#include "edit/new_piece.h"
+#include "edit/place.h"
+#include "edit/sizes_said.h"
 #include "edit/words_reader.h"
 #include "measure/text.h"
 #include "speech/meant_words.h"
@@ -351,6 +354,53 @@ void besideTheFirst(const std::string& line, const Project& job, std::vector<std
             fmt::format("another {0} {1} {0}{2}", p->name, found[2].str(), found[3].str()));
 }
 
+/// "two sofas facing each other in front of the fireplace": their ends toward it, one each side of
+/// its middle line, as far apart as one talks, and a way free before what they stand at.
+void sofasAcross(const std::string& line, const Project& job, std::vector<std::string>& out) {
+    if (!mentions(line, {"each other", "one another"}))
+        return;
+    static const auto words =
+        meaning("(?:(?:put|place|add|set|have) )?(?:two|2|a pair of) ([a-z -]+?)s( [0-9].*?)?,? "
+                "facing (?:each "
+                "other|one another),? (?:in front of|before|by|at|either side of|on either side of|"
+                "perpendicular to|around) (?:the )?(.+)");
+    std::smatch found;
+    if (!std::regex_match(line, found, words))
+        return;
+    const KindPtr kind = job.library.kit->byWord(found[1].str());
+    const auto at = targetNamed(found[3], job, false);
+    const auto wall = at ? wallIn(*at, *job.room) : std::nullopt;
+    const auto scene = sceneOf(job);
+    if (!kind || kind->role != Role::sofa || !wall || at->is == Target::Is::wall || !scene)
+        return;
+    Piece any = pieceOf(kind);
+    if (found[2].matched) {
+        WordsReader in(found[2].str(), job);
+        std::vector<std::string> notices;
+        try {
+            readSizesIfAny(in, any, notices);
+        } catch (const LineFault&) {
+            return;
+        }
+    }
+    const Wall& w = job.room->walls[static_cast<std::size_t>(*wall)];
+    const Fixture* f = fixtureOf(*job.room, *at);
+    const double mantel = f != nullptr ? (f->depth + f->hearthDepth).mm() : 0;
+    const double off = mantel + usualBy(job, "walkway-minor").mm() + any.size.width.mm() / 2;
+    const double aside = usualBy(job, "conversation").mm() / 2 + any.size.depth.mm() / 2;
+    const double middle = dot(middleOf(*at, **scene) - w.start, w.along());
+    std::vector<std::string> lines;
+    for (const double side : {-1.0, 1.0}) {
+        const Vec2 place = w.start + w.along() * (middle + side * aside) + w.inward() * off;
+        lines.push_back(fmt::format("add {}{} at {}, {}, turned {:.1f}", found[1].str(),
+                                    found[2].str(),
+                                    write(Length::millimetres(place.x), job.notation),
+                                    write(Length::millimetres(place.y), job.notation),
+                                    turnToFace(w.along() * -side).inDegrees()));
+    }
+    out.push_back(fmt::format("{}", fmt::join(lines, "; then ")));
+}
+
 /// "make the round rug square, 8 feet": one of that outline takes its place.
 void madeSquare(const std::string& line, const Project& job, std::vector<std::string>& out) {
     if (!mentions(line, {"square", "rectangular", "oblong"}))
@@ -385,9 +435,9 @@ void madeSquare(const std::string& line, const Project& job, std::vector<std::st
 } // namespace
 
 std::vector<Meaning> meaningsFirst() {
-    return {atRightAngles,   tableBesideASeat, turnedIn,        oneAtEach,
-            oneAtEachHeight, onEndOfTop,       tableToEatAt,    noteOfAPiece,
-            besideTheFirst,  screenOnATop,     armchairsAtEnds, madeSquare};
+    return {atRightAngles, tableBesideASeat, turnedIn,     oneAtEach,   oneAtEachHeight,
+            onEndOfTop,    tableToEatAt,     noteOfAPiece, sofasAcross, besideTheFirst,
+            screenOnATop,  armchairsAtEnds,  madeSquare};
 }
 
 } // namespace mezzet

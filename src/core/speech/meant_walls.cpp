@@ -302,10 +302,47 @@ void betweenAndWhatHangs(const std::string& line, const Project& job,
                               stands.name, wallName(hangs.wall()), stands.name, found[4].str()));
 }
 
+/// "wardrobe next to the mirror", which hangs: at its wall, beside it.
+void besideWhatHangs(const std::string& line, const Project& job, std::vector<std::string>& out) {
+    if (!mentions(line, {"next to", "beside", "left of", "right of"}))
+        return;
+    static const auto words = meaning("(.+?),? (?:to the |on the )?(next to|beside|left of|right "
+                                      "of) (?:the |my )?([^,]+?)(,.*)?");
+    std::smatch found;
+    if (!std::regex_match(line, found, words))
+        return;
+    const Piece* hung = pieceNamed(found[3], job);
+    const auto scene = sceneOf(job);
+    const auto box = hung != nullptr && hung->onWall() && scene
+                         ? boxOn(pieceTarget(hung->id), hung->wall(), **scene)
+                         : std::nullopt;
+    if (!box)
+        return;
+    const Wall& w = job.room->walls[static_cast<std::size_t>(hung->wall())];
+    const auto there = fmt::format("{} against wall {}", found[1].str(), w.name);
+    const auto p = putBy(there, job);
+    if (!p || p->kind->hangs() || p->kind->underCeiling() || p->kind->flat())
+        return;
+    const double gap = job.library.book->habit("beside-on-wall").mm();
+    const double wide = p->size.width.mm();
+    const double right = box->high.x + gap;
+    const double left = box->low.x - gap - wide;
+    const auto side = foldCase(found[2].str());
+    const bool fitsRight = right + wide <= w.length().mm();
+    const double at = side.starts_with("left")    ? left
+                      : side.starts_with("right") ? right
+                      : fitsRight                 ? right
+                                                  : left;
+    if (at >= 0)
+        out.push_back(fmt::format("{}, {} from left corner{}", there,
+                                  write(Length::millimetres(at), job.notation), found[4].str()));
+}
+
 } // namespace
 
 std::vector<Meaning> meaningsOfWalls() {
-    return {ofAWall, nearTheEnd, alongALongSide, onTheOpenSide, betweenAndWhatHangs};
+    return {ofAWall,       nearTheEnd,          alongALongSide,
+            onTheOpenSide, betweenAndWhatHangs, besideWhatHangs};
 }
 
 std::vector<Meaning> meaningsOfRecesses() {

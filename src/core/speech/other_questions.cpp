@@ -267,6 +267,10 @@ constexpr OtherWords askedInstead[] = {
      "(?:still )?"
      "(?:usable|accessible|reachable|easy to (?:reach|open|use)|free|clear)\\??",
      "is anything in the way of $1?"},
+    {"is there (?:enough|any|sufficient) light (?:to (?:read|work|see|write|sew|eat|cook) "
+     ")?(?:on|at|by|in|"
+     "over|for|near) (.+?)\\??",
+     "how bright is $1?"},
     {"how (?:much|big a|wide a) (?:gap|space|distance|room) (?:should there be |should i leave |do "
      "i "
      "leave |do i need |is needed )?between (.+?) and (.+?)\\??",

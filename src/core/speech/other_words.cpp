@@ -400,6 +400,15 @@ std::vector<std::string> saidOtherwise(std::string_view text, const Project& job
         const auto count = std::count_if(job.room->openings.begin(), job.room->openings.end(),
                                          [is = kind](const Opening& o) { return o.kind == is; });
         const auto two = twoOf(kind, *job.room);
+        // "on all three windows", of as many.
+        static const std::regex allOf(
+            "\\b(?:all|both|all of the|all the) (two|three|four|five|six|[2-6]) "
+            "(window|door)s\\b(?! (?:on|in|of) )",
+            std::regex::icase | std::regex::optimize);
+        if (std::smatch found;
+            std::regex_search(whole, found, allOf) && foldCase(found[2].str()) == one)
+            if (int n = 0; WordsReader(found[1].str(), job).takeCount(n) && n == count)
+                whole = found.prefix().str() + "each " + one + found.suffix().str();
         // The two there are, or those of the only wall that has two.
         if (count == 2 || two.size() == 2)
             whole = replaced(

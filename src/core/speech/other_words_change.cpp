@@ -414,6 +414,9 @@ constexpr OtherWords changesInstead[] = {
      "([0-9].*?) "
      "(?:up|off the floor|from the floor|above the floor)",
      "$1, at $2"},
+    {"((?:(?:hang|put|place|add) )?(?:an? )?[a-z -]+?) ((?:on|above|over|under|against) .+?),? "
+     "cent(?:red|ered),? ([0-9][^,a-z]*(?: ?(?:cm|in|m|ft))? ?(?:x|by) ?[0-9][^,]*)",
+     "$1 $3 $2, centred"},
     {"(?:no|not) (.+?),? (?:but|rather) (an? .+)", "replace $1 by $2"},
     {"(?:bring|move|put|slide|push|pull) (.+?) (?:closer|nearer) together", "move $1 closer "
                                                                             "together"},

@@ -114,8 +114,11 @@ constexpr OtherWords withinInstead[] = {
      "that)?[,.;]? (?:so |"
      "then )?(?=put|move|try)",
      ""},
-    {",? cent(?:re|er)ed,? ([0-9][^,a-z]*(?: ?(?:cm|in|m|ft))? ?(?:x|by) ?[0-9][^,]*)$",
-     ", $1, centred"},
+    {"\\bat the end of each\\b", "beside each"},
+    {"^all (?=(?:cent(?:red|ered)|cent(?:re|er)|at|level)\\b)", "them "},
+    {"^((?:raise|lower|drop|lift|bring|hang|move) .+? to [0-9][^,]*?) (?:off|above|from|over) the "
+     "floor$",
+     "$1"},
     {"^(print|export|save) the [a-z]+ (plan|list|sheets|elevations)$", "$1 the $2"},
     {"^(?:what|how) about (an? .+?)\\?*$", "$1"},
     {"^(chair|stool|lamp|bench) (for|at) (?=(?:it|the .+|my .+)$)", "a $1 $2 "},
