@@ -93,7 +93,8 @@ Edit LineReader::read() {
                 if (const auto* put = std::get_if<PutPiece>(&a))
                     tops.insert(put->piece.on.isCarried() ? put->piece.on.piece : 0);
             // Cushions may lie over each other.
-            const auto* any = each ? std::get_if<PutPiece>(&each->acts.front()) : nullptr;
+            const auto* any =
+                each && !each->acts.empty() ? std::get_if<PutPiece>(&each->acts.front()) : nullptr;
             const bool soft = any != nullptr && any->piece.kind->isSoft();
             if ((tops.size() > 1 || soft) && tops.count(0) == 0)
                 return *each;

@@ -485,18 +485,18 @@ void Placing::onceOnly() {
             ++i;
     dropWhatItFacesAnyway(all, *scene.room);
     // "on wall D, 20 from the wall": there, and so far off it.
+    const auto backed = [&](const Tie& t, bool off) {
+        return std::any_of(all.begin(), all.end(), [&](const Tie& o) {
+            return o.kind == Tie::Kind::against && o.of == t.of && (o.distance > Length{}) == off;
+        });
+    };
     for (Tie& t : all)
-        if (t.kind == Tie::Kind::fromWall && t.of.is == Target::Is::wall &&
-            std::any_of(all.begin(), all.end(), [&](const Tie& o) {
-                return o.kind == Tie::Kind::against && o.of == t.of && o.distance == Length{};
-            }))
+        if (t.kind == Tie::Kind::fromWall && t.to != MeasuredTo::centre && backed(t, false))
             t.kind = Tie::Kind::against;
-    std::erase_if(all, [&](const Tie& t) {
-        return t.kind == Tie::Kind::against && t.distance == Length{} &&
-               std::any_of(all.begin(), all.end(), [&](const Tie& o) {
-                   return o.kind == t.kind && o.of == t.of && o.distance > Length{};
-               });
-    });
+    for (std::size_t i = all.size(); i-- > 0;)
+        if (const Tie t = all[i];
+            t.kind == Tie::Kind::against && t.distance == Length{} && backed(t, true))
+            all.erase(all.begin() + static_cast<std::ptrdiff_t>(i));
 }
 
 Length Placing::standing(Length usual) const {

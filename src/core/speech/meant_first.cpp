@@ -333,8 +333,9 @@ void noteOfAPiece(const std::string& line, const Project& job, std::vector<std::
     std::smatch found;
     if (!std::regex_match(line, found, words))
         return;
-    if (const Piece* p = pieceNamed(found[1], job))
-        out.push_back(fmt::format("list {} note {}", p->name, found[2].str()));
+    const auto text = found[2].str();
+    if (const Piece* p = pieceNamed(found[1], job); p != nullptr && text.find(';') == text.npos)
+        out.push_back(fmt::format("list {} note {}", p->name, text));
 }
 
 /// "second armchair next to the first": the first of that kind, whatever was spoken of last.

@@ -138,6 +138,8 @@ void seatingGroup(const std::string& line, const Project& job, std::vector<std::
                                p.kind->role == Role::lowTable || p.kind->role == Role::sideTable))
             names.push_back(p.name);
     }
+    if (names.empty())
+        return;
     const auto last = names.back();
     names.pop_back();
     out.push_back(fmt::format("{} {}{}{}{}", found[1].str(), fmt::join(names, ", "),

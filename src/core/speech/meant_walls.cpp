@@ -37,10 +37,11 @@ std::vector<std::pair<double, double>> freeFor(const Piece& p, int wall, const S
     if (!p.kind->hangs())
         return freeAlong(scene, wall, p.size.depth.mm(), p.size.height, p.id);
     const double run = scene.room->walls[static_cast<std::size_t>(wall)].length().mm();
+    constexpr double hungOver = 1000; // mm: what is lower is hung over (common practice)
     std::vector<std::pair<double, double>> taken;
     for (const WallObstacle& o :
          obstaclesBut(faceOf(WallsView(scene), wall, Length::inches(1)), {p.id}))
-        if (o.what.is != Target::Is::piece || o.box.high.y > p.size.height.mm())
+        if (o.what.is != Target::Is::piece || o.box.high.y > hungOver)
             taken.emplace_back(o.box.low.x, o.box.high.x);
     std::sort(taken.begin(), taken.end());
     std::vector<std::pair<double, double>> out;
