@@ -339,11 +339,63 @@ void besideWhatHangs(const std::string& line, const Project& job, std::vector<st
                                   write(Length::millimetres(at), job.notation), found[4].str()));
 }
 
+/// "dresser on the other side of the window": of what stands at its wall, beside it.
+void otherSideOfAnOpening(const std::string& line, const Project& job,
+                          std::vector<std::string>& out) {
+    if (!mentions(line, {"other side", "opposite side"}))
+        return;
+    static const auto words = meaning("(?:(?:put|move|place|set|shift|slide|stand) )?(.+?) "
+                                      "(?:on|to|at) the (?:other|opposite|far) side "
+                                      "of (?:the |my )?(.+)");
+    std::smatch found;
+    if (!std::regex_match(line, found, words))
+        return;
+    const auto it = standsNamed(found[1], job);
+    const auto of = targetNamed(found[2], job, false);
+    const auto wall = of ? wallIn(*of, *job.room) : std::nullopt;
+    if (!it || !wall || of->is == Target::Is::wall || wallBehind(*it.scene, it.piece->id) != wall)
+        return;
+    const Wall& w = job.room->walls[static_cast<std::size_t>(*wall)];
+    const double off = dot(middleOf(*of, *it.scene) - it.there->pose.at, w.along());
+    out.push_back(
+        fmt::format("{} {} of {}", it.piece->name, off > 0 ? "right" : "left", found[2].str()));
+}
+
+/// "move the lamp to the right nightstand", "lamp on the other nightstand": on that; the other of
+/// two is the one that nothing stands on.
+void ontoATop(const std::string& line, const Project& job, std::vector<std::string>& out) {
+    if (!mentions(line, {"move", "put", "shift", "other"}))
+        return;
+    static const auto moved =
+        meaning("(?:move|shift|put|take|bring) (.+?) (?:over )?(?:to|onto) (.+)");
+    static const auto other = meaning("(.+?) on the other ([a-z -]+)");
+    std::smatch found;
+    if (std::regex_match(line, found, moved)) {
+        const Piece* what = pieceNamed(found[1], job);
+        const Piece* on = pieceNamed(found[2], job);
+        if (what != nullptr && on != nullptr && what->kind->standsOn() && on->kind->hasTop())
+            out.push_back(fmt::format("{} on {}", what->name, on->name));
+        return;
+    }
+    if (!std::regex_match(line, found, other))
+        return;
+    const auto carries = [&](const Piece* p) {
+        const auto& all = job.scheme().pieces;
+        return std::any_of(all.begin(), all.end(),
+                           [&](const Piece& o) { return o.on.isCarried() && o.on.piece == p->id; });
+    };
+    const auto both = piecesNamed("the " + found[2].str() + "s", job);
+    if (both.size() == 2 && carries(both[0]) != carries(both[1]))
+        out.push_back(
+            fmt::format("{} on {}", found[1].str(), both[carries(both[0]) ? 1 : 0]->name));
+}
+
 } // namespace
 
 std::vector<Meaning> meaningsOfWalls() {
-    return {ofAWall,       nearTheEnd,          alongALongSide,
-            onTheOpenSide, betweenAndWhatHangs, besideWhatHangs};
+    return {
+        ofAWall,         nearTheEnd,           alongALongSide, onTheOpenSide, betweenAndWhatHangs,
+        besideWhatHangs, otherSideOfAnOpening, ontoATop};
 }
 
 std::vector<Meaning> meaningsOfRecesses() {

@@ -271,6 +271,10 @@ constexpr OtherWords askedInstead[] = {
      ")?(?:on|at|by|in|"
      "over|for|near) (.+?)\\??",
      "how bright is $1?"},
+    {"(?:is|will|would) there (?:be )?(?:at least |still |really )*[0-9].*? (?:of (?:space|room) "
+     "|free "
+     "|clear |left )*on (?:both|each|either) sides? of (.+?)\\??",
+     "how much room is around $1?"},
     {"how (?:much|big a|wide a) (?:gap|space|distance|room) (?:should there be |should i leave |do "
      "i "
      "leave |do i need |is needed )?between (.+?) and (.+?)\\??",

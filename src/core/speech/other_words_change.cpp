@@ -417,6 +417,12 @@ constexpr OtherWords changesInstead[] = {
     {"((?:(?:hang|put|place|add) )?(?:an? )?[a-z -]+?) ((?:on|above|over|under|against) .+?),? "
      "cent(?:red|ered),? ([0-9][^,a-z]*(?: ?(?:cm|in|m|ft))? ?(?:x|by) ?[0-9][^,]*)",
      "$1 $3 $2, centred"},
+    {"(?:get|use|have|find|try) (?:some "
+     ")?(?:smaller|bigger|larger|narrower|wider|shorter|taller|longer) "
+     "([a-z -]+?),? ([0-9].*?(?:wide|deep|high|tall|long))",
+     "make the $1 $2"},
+    {"turn (.+?) so (?:that )?(?:its|the) head(?:board)? is (under|below|beneath|between) (.+)",
+     "$1 $2 $3"},
     {"(?:no|not) (.+?),? (?:but|rather) (an? .+)", "replace $1 by $2"},
     {"(?:bring|move|put|slide|push|pull) (.+?) (?:closer|nearer) together", "move $1 closer "
                                                                             "together"},

@@ -119,6 +119,8 @@ constexpr OtherWords withinInstead[] = {
     {"^((?:raise|lower|drop|lift|bring|hang|move) .+? to [0-9][^,]*?) (?:off|above|from|over) the "
      "floor$",
      "$1"},
+    {"^(swap|switch|change|trade) out (?=.+ (?:for|with|by|to) )", "$1 "},
+    {"\\btwins$", "twin beds"},
     {"^(print|export|save) the [a-z]+ (plan|list|sheets|elevations)$", "$1 the $2"},
     {"^(?:what|how) about (an? .+?)\\?*$", "$1"},
     {"^(chair|stool|lamp|bench) (for|at) (?=(?:it|the .+|my .+)$)", "a $1 $2 "},
