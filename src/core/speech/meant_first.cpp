@@ -376,7 +376,8 @@ void sofasAcross(const std::string& line, const Project& job, std::vector<std::s
         return;
     Piece any = pieceOf(kind);
     if (found[2].matched) {
-        WordsReader in(found[2].str(), job);
+        const std::string size = found[2];
+        WordsReader in(size, job);
         std::vector<std::string> notices;
         try {
             readSizesIfAny(in, any, notices);
