@@ -104,14 +104,11 @@ void oneOnEach(const std::string& line, const Project& job, std::vector<std::str
 
 /// "a round table 48 instead of the square one": of the one that serves the same.
 void insteadOfOne(const std::string& line, const Project& job, std::vector<std::string>& out) {
-    if (!mentions(line, {"instead", "in place", "rather"}))
-        return;
-    static const Pattern words =
-        meaning("(?:put |place |have |try |use |hang |add |get )?(?:an? |the "
-                ")?(.+?) (?:instead of|in place of|rather "
-                "than) (?:the|this|that|my|our) (?:[a-z-]+ )?one");
+    static const Saying words("(?:put |place |have |try |use |hang |add |get )?(?:an? |the "
+                              ")?(.+?) (?:instead of|in place of|rather "
+                              "than) (?:the|this|that|my|our) (?:[a-z-]+ )?one");
     std::smatch found;
-    if (!std::regex_match(line, found, words))
+    if (!words.is(line, found))
         return;
     const KindPtr noun = nounIn(found[1].str(), job);
     if (!noun)
@@ -204,13 +201,11 @@ void toldByPlace(const std::string& line, const Project& job, std::vector<std::s
 
 /// "a lamp on the desk, left corner": near an end of a top.
 void atAnEnd(const std::string& line, const Project& job, std::vector<std::string>& out) {
-    if (!mentions(line, {"left", "right"}))
-        return;
-    static const Pattern words = meaning(
+    static const Saying words(
         "(.+?) on (?:top of )?(?:the |my )?(.+?),? (?:in |at |on |to )?(?:the |its )?(?:(front|"
         "back|rear) )?(left|right)(?:[- ]hand)?(?: (?:corner|end|side|edge))?");
     std::smatch found;
-    if (!std::regex_match(line, found, words))
+    if (!words.is(line, found))
         return;
     const Piece* board = pieceNamed(found[2], job);
     if (board == nullptr || !board->kind->hasTop())
@@ -360,15 +355,13 @@ void cornerWith(const std::string& line, const Project& job, std::vector<std::st
 
 /// "a rug under the table that reaches 24 past it": as large as that takes.
 void rugPast(const std::string& line, const Project& job, std::vector<std::string>& out) {
-    if (!mentions(line, {"rug", "carpet"}))
-        return;
-    static const Pattern words = meaning(
+    static const Saying words(
         "((?:put |place |add |lay )?(?:an? |the )?(?:.*?)(?:rug|carpet)) under (?:the |my )?(.+?) "
         "(?:that |which )?(?:reaches|reaching|extends|extending|goes|going|sticks out|is) "
         "([0-9].*?) (?:past|beyond|out from|outside|larger than|more than) (?:it|that|its "
         "edges?|the table|on (?:all|every) sides?)(?: on (?:all|every|each) sides?)?");
     std::smatch found;
-    if (!std::regex_match(line, found, words))
+    if (!words.is(line, found))
         return;
     const Piece* over = pieceNamed(found[2], job);
     const auto past = readLength(found[3].str(), job.notation.units);
@@ -381,12 +374,10 @@ void rugPast(const std::string& line, const Project& job, std::vector<std::strin
 
 /// "replace the rectangular table with a 54 inch round one": of what it takes the place of.
 void byARoundOne(const std::string& line, const Project& job, std::vector<std::string>& out) {
-    if (!mentions(line, {" one"}))
-        return;
-    static const Pattern words =
-        meaning("((?:replace|swap|exchange|change) .+? (?:with|by|for|to) an? .+?) one");
+    static const Saying words(
+        "((?:replace|swap|exchange|change) .+? (?:with|by|for|to) an? .+?) one");
     std::smatch found;
-    if (!std::regex_match(line, found, words))
+    if (!words.is(line, found))
         return;
     const KindPtr noun = nounIn(line, job);
     const Piece* old = nullptr;
@@ -416,11 +407,9 @@ void byARoundOne(const std::string& line, const Project& job, std::vector<std::s
 
 /// "a mirror opposite the window": on the wall across from it, straight over.
 void hungOpposite(const std::string& line, const Project& job, std::vector<std::string>& out) {
-    if (!mentions(line, {"opposite", "across from", "facing"}))
-        return;
-    static const Pattern words = meaning("(.+?) (?:opposite|across from|facing) (?:the |my )?(.+)");
+    static const Saying words("(.+?) (?:opposite|across from|facing) (?:the |my )?(.+)");
     std::smatch found;
-    if (!std::regex_match(line, found, words))
+    if (!words.is(line, found))
         return;
     // "tv on wall C opposite the window": that wall, if it is the one across.
     static const Pattern onWall = meaning(",? on (?:the )?wall [a-z],?$");
@@ -447,14 +436,12 @@ void hungOpposite(const std::string& line, const Project& job, std::vector<std::
 
 /// "wardrobe to the other end of the wall": into the corner it is farther from.
 void otherEndOfWall(const std::string& line, const Project& job, std::vector<std::string>& out) {
-    if (!mentions(line, {"end of"}))
-        return;
-    static const Pattern words = meaning(
+    static const Saying words(
         "(?:(?:move|put|push|slide|shift|bring) )?(.+?) (?:to|at|on|into) the (?:other|far|"
         "opposite) end of (?:the|its|that) ?wall(?: [a-z])?|(?:(?:move|put|push|slide|shift|"
         "bring) )?(.+?) (?:to|at|on|into) the (?:other|far|opposite) end of wall ([a-z])");
     std::smatch found;
-    if (!std::regex_match(line, found, words))
+    if (!words.is(line, found))
         return;
     const Piece* p = pieceNamed(found[1].matched ? found[1].str() : found[2].str(), job);
     const auto scene = sceneOf(job);
@@ -476,14 +463,12 @@ void otherEndOfWall(const std::string& line, const Project& job, std::vector<std
 
 /// "turn the table lengthwise": its long side along the room's; crosswise across it.
 void alongTheRoom(const std::string& line, const Project& job, std::vector<std::string>& out) {
-    if (!mentions(line, {"length", "longway", "cross"}))
-        return;
-    static const Pattern words = meaning(
+    static const Saying words(
         "(?:turn|have|make|lay|put|set|place|run|rotate|swing) (.+?) "
         "(lengthwise|lengthways|longways|crosswise|crossways)(?: (?:in|of|along|across) (?:the "
         "|this )?room)?");
     std::smatch found;
-    if (!std::regex_match(line, found, words))
+    if (!words.is(line, found))
         return;
     const auto it = standsNamed(found[1], job);
     if (!it)
@@ -502,13 +487,11 @@ void alongTheRoom(const std::string& line, const Project& job, std::vector<std::
 
 /// "bed lengthwise along wall C": its long side to the wall, its front along it.
 void lengthwise(const std::string& line, const Project& job, std::vector<std::string>& out) {
-    if (!mentions(line, {"length", "longway", "sideways", "side on"}))
-        return;
-    static const Pattern words = meaning(
+    static const Saying words(
         "(.*?),? ?(?:lengthwise|lengthways|longways|sideways|side on)( (?:along|against|on|to|by) "
         "(?:the )?wall ([a-z])\\b)(.*)");
     std::smatch found;
-    if (!std::regex_match(line, found, words))
+    if (!words.is(line, found))
         return;
     const auto& walls = job.room->walls;
     const auto wall = std::find_if(walls.begin(), walls.end(), [&](const Wall& w) {

@@ -17,14 +17,12 @@ namespace {
 /// "pull the armchair 40 out of the corner": off both walls that meet there; of what stands along a
 /// wall, farther along it.
 void outOfCorner(const std::string& line, const Project& job, std::vector<std::string>& out) {
-    if (!mentions(line, {"corner"}))
-        return;
-    static const auto words = meaning(
+    static const Saying words(
         "(?:pull|move|bring|slide|push|take|ease|get) (.+?)(?: (?:by )?([0-9].*?))? (?:out of|away "
         "from|off|out from|from) (?:the|its|that) corner(?: (?:by )?([0-9].*?))?(?: a "
         "(?:bit|little))?");
     std::smatch found;
-    if (!std::regex_match(line, found, words))
+    if (!words.is(line, found))
         return;
     const auto it = standsNamed(found[1], job);
     if (!it)
@@ -59,13 +57,11 @@ void outOfCorner(const std::string& line, const Project& job, std::vector<std::s
 
 /// "move the plants into the corners": each into the nearest that none of the others takes.
 void oneInEachCorner(const std::string& line, const Project& job, std::vector<std::string>& out) {
-    if (!mentions(line, {"corners"}))
-        return;
-    static const auto words =
-        meaning("(?:put|move|place|set|stand|push|tuck) (.+?) (?:in|into|to|at) (?:the |all the |"
-                "opposite |different |two |separate )*corners(?: of the room)?");
+    static const Saying words(
+        "(?:put|move|place|set|stand|push|tuck) (.+?) (?:in|into|to|at) (?:the |all the |"
+        "opposite |different |two |separate )*corners(?: of the room)?");
     std::smatch found;
-    if (!std::regex_match(line, found, words))
+    if (!words.is(line, found))
         return;
     auto stand = severalStanding(found[1], job);
     const auto& walls = job.room->walls;
@@ -94,14 +90,12 @@ void oneInEachCorner(const std::string& line, const Project& job, std::vector<st
 
 /// "slide the bookcase to the right corner", of what stands at a wall: that corner of it.
 void toItsCorner(const std::string& line, const Project& job, std::vector<std::string>& out) {
-    if (!mentions(line, {"corner"}))
-        return;
-    static const auto words =
-        meaning("(?:slide|move|push|shift|put|bring|take|scoot) (.+?) (?:over |all the way |along "
-                ")?(?:to|into|in) "
-                "(?:the |its )?(left|right)(?:[- ]hand)? corner(?: of (?:the|its) (?:room|wall))?");
+    static const Saying words(
+        "(?:slide|move|push|shift|put|bring|take|scoot) (.+?) (?:over |all the way |along "
+        ")?(?:to|into|in) "
+        "(?:the |its )?(left|right)(?:[- ]hand)? corner(?: of (?:the|its) (?:room|wall))?");
     std::smatch found;
-    if (!std::regex_match(line, found, words))
+    if (!words.is(line, found))
         return;
     const auto it = standsNamed(found[1], job);
     const auto wall = it ? wallBehind(*it.scene, it.piece->id) : std::nullopt;

@@ -40,7 +40,7 @@ std::string fromWallBehind(const Project& job, Vec2 at, Vec2 direction, double h
 void atRightAngles(const std::string& line, const Project& job, std::vector<std::string>& out) {
     if (!mentions(line, {"right angle", "perpendicular", "90 degrees"}))
         return;
-    static const auto words = meaning(
+    static const Saying words(
         "(?:(?:put|place|set|stand|add|move|turn|have) )?((?:an? |the |my )?(.+?)),? (?:next to "
         "(?:the "
         "|my )?(.+?),? )?(?:at (?:a )?right angles?(?: (?:to|with))?|perpendicular(?: "
@@ -48,7 +48,7 @@ void atRightAngles(const std::string& line, const Project& job, std::vector<std:
         "at 90 degrees(?: to)?) ?(?:the |my )?(.*?)(?:,? (?:(?:on|to|at) )?(?:the |its )?([a-z0-9 "
         "]+?)(?:'s|[- ]hand)? (?:side|end))?");
     std::smatch found;
-    if (!std::regex_match(line, found, words))
+    if (!words.is(line, found))
         return;
     std::string base = found[4].str();
     if (base.empty() || base == "it" || base == "them")
@@ -105,14 +105,12 @@ void atRightAngles(const std::string& line, const Project& job, std::vector<std:
 
 /// "a small table 40 across by the armchair": one to set a cup on, and none to eat at.
 void tableBesideASeat(const std::string& line, const Project& job, std::vector<std::string>& out) {
-    if (!mentions(line, {"table"}))
-        return;
-    static const auto words = meaning(
+    static const Saying words(
         "((?:put |place |add |set |stand )?)(?:an? )?(?:(?:small|little|tiny|low|round|square|"
         "occasional) )+table( [0-9][^,]*?)?(?: across)?,? (next to|beside|by|at the (?:end|side) "
         "of|near|left of|right of) (?:the |my )?([a-z0-9 ]+?)(,.*)?");
     std::smatch found;
-    if (!std::regex_match(line, found, words))
+    if (!words.is(line, found))
         return;
     const Piece* by = pieceNamed(found[4], job);
     if (by == nullptr || !by->kind->isSeat() || by->kind->role == Role::diningChair)
@@ -133,15 +131,15 @@ void tableBesideASeat(const std::string& line, const Project& job, std::vector<s
 void turnedIn(const std::string& line, const Project& job, std::vector<std::string>& out) {
     if (!mentions(line, {" in", "inward"}))
         return;
-    static const auto words =
-        meaning("(?:turn|angle|toe|swing|rotate|twist|tilt|cant) (.+?)(?: (?:a (?:bit|little|"
-                "touch)|slightly))? (?:in|inward|inwards)(?: "
-                "(?:a (?:bit|"
-                "little|touch)|slightly|some))?(?: (?:by )?([0-9.]+) ?(?:degrees?|°)?)?(?: "
-                "(?:toward|towards) "
-                "(?:each other|the (?:middle|centre|center)(?: of the room)?))?");
+    static const Saying words(
+        "(?:turn|angle|toe|swing|rotate|twist|tilt|cant) (.+?)(?: (?:a (?:bit|little|"
+        "touch)|slightly))? (?:in|inward|inwards)(?: "
+        "(?:a (?:bit|"
+        "little|touch)|slightly|some))?(?: (?:by )?([0-9.]+) ?(?:degrees?|°)?)?(?: "
+        "(?:toward|towards) "
+        "(?:each other|the (?:middle|centre|center)(?: of the room)?))?");
     std::smatch found;
-    if (!std::regex_match(line, found, words))
+    if (!words.is(line, found))
         return;
     const auto stand = severalStanding(found[1], job);
     if (stand.all.empty())
@@ -171,12 +169,12 @@ void turnedIn(const std::string& line, const Project& job, std::vector<std::stri
 void oneAtEach(const std::string& line, const Project& job, std::vector<std::string>& out) {
     if (!mentions(line, {"windows", "doors"}))
         return;
-    static const auto words = meaning(
+    static const Saying words(
         "(?:(?:put|move|place|set|stand|push|hang|have) )?((?:the |my |both |both the )?[a-z ]+?s) "
         "(in front of|under|below|by|at|beside|next to|against|before) (?:the |both |both the "
         ")?(window|door)s");
     std::smatch found;
-    if (!std::regex_match(line, found, words))
+    if (!words.is(line, found))
         return;
     auto all = piecesNamed(found[1], job);
     if (all.empty())
@@ -241,12 +239,12 @@ void oneAtEachHeight(const std::string& line, const Project&, std::vector<std::s
 void onEndOfTop(const std::string& line, const Project& job, std::vector<std::string>& out) {
     if (!mentions(line, {"end of", "side of", "corner of", "on the left of", "on the right of"}))
         return;
-    static const auto words = meaning(
+    static const Saying words(
         "((?:put |place |add |set |stand )?(?:an? |another |the )?)([a-z -]+?) (?:on|at) (?:the )?"
         "(left|right|one|an|other|opposite|far)(?:[- ]hand)? (end|side|corner) of (?:the |my "
         ")?(.+)");
     std::smatch found;
-    if (!std::regex_match(line, found, words))
+    if (!words.is(line, found))
         return;
     const Piece* on = pieceNamed(found[5], job);
     if (on != nullptr && on->on.isCarried() && !on->kind->hasTop())
@@ -275,13 +273,11 @@ void onEndOfTop(const std::string& line, const Project& job, std::vector<std::st
 /// "table 84 x 40 in the middle": as large as what is eaten at, or in a dining room; where there is
 /// no such table yet.
 void tableToEatAt(const std::string& line, const Project& job, std::vector<std::string>& out) {
-    if (!mentions(line, {"table"}))
-        return;
-    static const auto words = meaning(
+    static const Saying words(
         "((?:put |place |add |set |stand )?)(?:an? )?table(?: ([0-9][^,a-z]*?(?:cm|mm|m|in|ft)?)"
         " ?(?:x|by) ?([0-9][0-9./ ]*(?:\"|'|cm|mm|m|inches|in|ft)?))?((?:,| ).*)?");
     std::smatch found;
-    if (!std::regex_match(line, found, words))
+    if (!words.is(line, found))
         return;
     for (const Piece& p : job.scheme().pieces)
         if (p.kind->role == Role::diningTable)
@@ -306,11 +302,11 @@ void tableToEatAt(const std::string& line, const Project& job, std::vector<std::
 void screenOnATop(const std::string& line, const Project& job, std::vector<std::string>& out) {
     if (!mentions(line, {"tv", "television", "screen", "telly"}))
         return;
-    static const auto words = meaning(
+    static const Saying words(
         "(?:put|place|move|set|stand|have) ((?:the |my )?[a-z0-9 ]+?) on (?:top of )?(?:the |my )?"
         "([a-z0-9 ]+?)(?: instead)?");
     std::smatch found;
-    if (!std::regex_match(line, found, words))
+    if (!words.is(line, found))
         return;
     const Piece* tv = pieceNamed(found[1], job);
     const Piece* on = pieceNamed(found[2], job);
@@ -325,13 +321,11 @@ void screenOnATop(const std::string& line, const Project& job, std::vector<std::
 /// "note on the sofa: washable cover": on the list, where a thing's notes are, and not of the
 /// scheme.
 void noteOfAPiece(const std::string& line, const Project& job, std::vector<std::string>& out) {
-    if (!mentions(line, {"note "}))
-        return;
-    static const auto words = meaning("(?:add |make |put )?(?:an? )?note (?:on|for|about|of|to) "
-                                      "(?:the |my )?([^:,]+?)(?::|,| that| "
-                                      "saying) ?(.+)");
+    static const Saying words("(?:add |make |put )?(?:an? )?note (?:on|for|about|of|to) "
+                              "(?:the |my )?([^:,]+?)(?::|,| that| "
+                              "saying) ?(.+)");
     std::smatch found;
-    if (!std::regex_match(line, found, words))
+    if (!words.is(line, found))
         return;
     const auto text = found[2].str();
     if (const Piece* p = pieceNamed(found[1], job); p != nullptr && text.find(';') == text.npos)
@@ -342,13 +336,13 @@ void noteOfAPiece(const std::string& line, const Project& job, std::vector<std::
 void besideTheFirst(const std::string& line, const Project& job, std::vector<std::string>& out) {
     if (!mentions(line, {"the first", "the other"}))
         return;
-    static const auto words = meaning("(?:(?:put|place|add|set|stand|hang) )?(?:another|an? "
-                                      "second|second|the second) ([a-z -]+?),? (next "
-                                      "to|beside|by|opposite|across from|facing|left of|right "
-                                      "of|behind|in front of) the (?:first|"
-                                      "other)(?: one)?(,.*)?");
+    static const Saying words("(?:(?:put|place|add|set|stand|hang) )?(?:another|an? "
+                              "second|second|the second) ([a-z -]+?),? (next "
+                              "to|beside|by|opposite|across from|facing|left of|right "
+                              "of|behind|in front of) the (?:first|"
+                              "other)(?: one)?(,.*)?");
     std::smatch found;
-    if (!std::regex_match(line, found, words))
+    if (!words.is(line, found))
         return;
     if (const Piece* p = pieceNamed(found[1], job))
         out.push_back(
@@ -358,15 +352,13 @@ void besideTheFirst(const std::string& line, const Project& job, std::vector<std
 /// "two sofas facing each other in front of the fireplace": their ends toward it, one each side of
 /// its middle line, as far apart as one talks, and a way free before what they stand at.
 void sofasAcross(const std::string& line, const Project& job, std::vector<std::string>& out) {
-    if (!mentions(line, {"each other", "one another"}))
-        return;
-    static const auto words =
-        meaning("(?:(?:put|place|add|set|have) )?(?:two|2|a pair of) ([a-z -]+?)s( [0-9].*?)?,? "
-                "facing (?:each "
-                "other|one another),? (?:in front of|before|by|at|either side of|on either side of|"
-                "perpendicular to|around) (?:the )?(.+)");
+    static const Saying words(
+        "(?:(?:put|place|add|set|have) )?(?:two|2|a pair of) ([a-z -]+?)s( [0-9].*?)?,? "
+        "facing (?:each "
+        "other|one another),? (?:in front of|before|by|at|either side of|on either side of|"
+        "perpendicular to|around) (?:the )?(.+)");
     std::smatch found;
-    if (!std::regex_match(line, found, words))
+    if (!words.is(line, found))
         return;
     const KindPtr kind = job.library.kit->byWord(found[1].str());
     const auto at = targetNamed(found[3], job, false);
@@ -407,11 +399,11 @@ void sofasAcross(const std::string& line, const Project& job, std::vector<std::s
 void madeSquare(const std::string& line, const Project& job, std::vector<std::string>& out) {
     if (!mentions(line, {"square", "rectangular", "oblong"}))
         return;
-    static const auto words = meaning(
+    static const Saying words(
         "(?:make|have) (.+?) (?:a )?(?:square|rectangular|rectangle|oblong)(?:,? (?:and |at "
         ")?([0-9].*?))?(?: (?:across|wide|each way|a side|square))?");
     std::smatch found;
-    if (!std::regex_match(line, found, words))
+    if (!words.is(line, found))
         return;
     const Piece* p = pieceNamed(found[1], job);
     if (p == nullptr || p->footprint.form != FootprintForm::oval)

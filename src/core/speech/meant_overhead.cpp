@@ -89,12 +89,12 @@ void lightsInRows(const std::string& line, const Project& job, std::vector<std::
 void lightsAlongWall(const std::string& line, const Project& job, std::vector<std::string>& out) {
     if (!mentions(line, {"along", "against", "near", "by ", "next to"}))
         return;
-    static const auto words = meaning(
+    static const Saying words(
         "(?:(?:put|place|add|set|have|hang|install|a|the) )*(.+?)(?:,? (?:in an? (?:row|line)|"
         "evenly|spaced|spread|out))* (?:along|against|near|by|next to) (?:the )?(.+?)(,? [0-9].*? "
         "apart)?(?:,? (?:in an? (?:row|line)|evenly|spaced|spread|out))*");
     std::smatch found;
-    if (!std::regex_match(line, found, words))
+    if (!words.is(line, found))
         return;
     const KindPtr kind = nounIn(found[1].str(), job);
     if (!kind || !kind->underCeiling())
@@ -157,14 +157,12 @@ void highAndWide(const std::string& line, const Project& job, std::vector<std::s
 /// "hang curtains 4 above the window frames", "drapes 10 above window 2": from so far over each
 /// window, or the one that is named, to where such a kind ends.
 void curtainsOverEach(const std::string& line, const Project& job, std::vector<std::string>& out) {
-    if (!mentions(line, {"curtain", "drape"}))
-        return;
-    static const auto words = meaning(
+    static const Saying words(
         "(?:(?:hang|put|add|mount) )?(?:some |new )?((?:[a-z]+ )?(?:curtains|drapes|drapery))"
         "(?: (?:with (?:the |their )?(?:rod|pole|top) )?)?(?: at)? ([0-9].*?) (?:above|over) "
         "(?:the |each |all (?:the )?|both (?:the )?|every )?(.*window.*?)(?: frames?| heads?)?");
     std::smatch found;
-    if (!std::regex_match(line, found, words))
+    if (!words.is(line, found))
         return;
     const KindPtr kind = nounIn(found[1].str(), job);
     const auto over = readLength(found[2].str(), job.notation.units);
@@ -210,7 +208,7 @@ void curtainsOverEach(const std::string& line, const Project& job, std::vector<s
 void rodAt(const std::string& line, const Project& job, std::vector<std::string>& out) {
     if (!mentions(line, {"rod", "pole", "rail"}))
         return;
-    static const auto words = meaning(
+    static const Saying words(
         "(?:hang|put|raise|move|set|mount|lift|lower|drop|bring) (?:(?:the |all the |both "
         ")?(?:curtain |"
         "curtains |drapery )?(?:rods?|poles?|rails?)|(?:the |all the |both (?:the )?)"
@@ -222,7 +220,7 @@ void rodAt(const std::string& line, const Project& job, std::vector<std::string>
         "against|below|under|from) (?:the )?ceiling|by ([0-9].*?))(?:,? (?:and )?(?:down )?(?:all "
         "the way )?(?:down )?to the (?:floor|ground))?");
     std::smatch found;
-    if (!std::regex_match(line, found, words))
+    if (!words.is(line, found))
         return;
     const auto scene = sceneOf(job);
     const auto said = found[1].matched   ? readLength(found[1].str(), job.notation.units)

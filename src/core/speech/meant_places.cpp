@@ -53,14 +53,12 @@ TwoStand twoStanding(const std::string& words, const Project& job) {
 
 /// "turn the chairs toward each other", "sofa and loveseat face each other"
 void towardEachOther(const std::string& line, const Project& job, std::vector<std::string>& out) {
-    if (!mentions(line, {"each other", "one another"}))
-        return;
-    static const auto words = meaning(
+    static const Saying words(
         "(?:(?:turn|make|have|angle|point|rotate|set|put|get|face) )?(.+?) (?:a little |slightly )?"
         "(?:to )?(?:facing|faces?|toward|towards|to|so (?:that )?they face|looking at|look at|face "
         "to face with|opposite) (?:each other|one another)");
     std::smatch found;
-    if (!std::regex_match(line, found, words))
+    if (!words.is(line, found))
         return;
     const auto stand = twoStanding(found[1], job);
     if (!stand)
@@ -75,16 +73,14 @@ void towardEachOther(const std::string& line, const Project& job, std::vector<st
 /// "move the chairs closer together", "bed and desk 20 further apart": each by half, along the line
 /// between them.
 void closerTogether(const std::string& line, const Project& job, std::vector<std::string>& out) {
-    if (!mentions(line, {"together", "apart", "each other"}))
-        return;
-    static const auto words = meaning(
+    static const Saying words(
         "(?:(?:move|push|pull|bring|slide|put|shift|space|set|hang) )?(.+?)(?: ([0-9][^a-z ,]*"
         "(?: [0-9]+/[0-9]+)?(?: ?(?:cm|mm|m|in|inch|inches|ft|feet|foot)\\b)?))?(?: a bit| a "
         "little| slightly)? (closer "
         "together|nearer together|nearer to each other|closer to each other|further apart|farther "
         "apart|more apart|apart from each other)(?: by (.+))?");
     std::smatch found;
-    if (!std::regex_match(line, found, words))
+    if (!words.is(line, found))
         return;
     const auto two = twoNamed(found[1], job);
     const auto said = found[2].matched ? found[2].str() : found[4].str();
@@ -135,11 +131,11 @@ void closerTogether(const std::string& line, const Project& job, std::vector<std
 void together(const std::string& line, const Project& job, std::vector<std::string>& out) {
     if (!mentions(line, {"together", "side by side", "next to each other"}))
         return;
-    static const auto words =
-        meaning("(?:push|move|put|bring|slide|set|pull) (.+?) (?:right |close |up |all the way )?"
-                "(?:together|side by side|next to each other|beside each other)");
+    static const Saying words(
+        "(?:push|move|put|bring|slide|set|pull) (.+?) (?:right |close |up |all the way )?"
+        "(?:together|side by side|next to each other|beside each other)");
     std::smatch found;
-    if (!std::regex_match(line, found, words))
+    if (!words.is(line, found))
         return;
     const auto stand = twoStanding(found[1], job);
     if (!stand)
@@ -233,13 +229,10 @@ void gapsBetween(const std::string& line, const Project& job, std::vector<std::s
 
 /// "copy the bookcase to the opposite wall": straight across from the one it stands at.
 void copyAcross(const std::string& line, const Project& job, std::vector<std::string>& out) {
-    if (!mentions(line, {"wall"}))
-        return;
-    static const auto words =
-        meaning("(copy|duplicate|repeat|mirror|move|put|shift|take) (.+?) (?:to|on|"
-                "onto|against|at|over to) the (?:opposite|other|facing) wall");
+    static const Saying words("(copy|duplicate|repeat|mirror|move|put|shift|take) (.+?) (?:to|on|"
+                              "onto|against|at|over to) the (?:opposite|other|facing) wall");
     std::smatch found;
-    if (!std::regex_match(line, found, words))
+    if (!words.is(line, found))
         return;
     const Piece* p = pieceNamed(found[2], job);
     const auto scene = sceneOf(job);
@@ -260,11 +253,11 @@ void copyAcross(const std::string& line, const Project& job, std::vector<std::st
 void anglesToward(const std::string& line, const Project& job, std::vector<std::string>& out) {
     if (!mentions(line, {"toward", "to "}))
         return;
-    static const auto words = meaning(
+    static const Saying words(
         "(?:angle|turn|rotate|swing|twist|cant|toe in) (.+?) (?:by )?([0-9.,]+) ?(?:degrees?|"
         "°|deg)? ?(?:in )?(?:to|toward|towards) (?:face )?(.+)");
     std::smatch found;
-    if (!std::regex_match(line, found, words))
+    if (!words.is(line, found))
         return;
     const Piece* p = pieceNamed(found[1], job);
     const auto scene = sceneOf(job);
@@ -287,14 +280,11 @@ void anglesToward(const std::string& line, const Project& job, std::vector<std::
 /// "a picture opposite the bed", "tv on wall C opposite the bed": on the wall it looks at, straight
 /// before it.
 void hungBeforePiece(const std::string& line, const Project& job, std::vector<std::string>& out) {
-    if (!mentions(line, {"opposite", "across from", "facing", "in front of"}))
-        return;
-    static const auto words =
-        meaning("(.+?)(?: on (?:the )?wall ([a-z]))?,? (?:opposite|across from|"
-                "facing|in front of) (?:the |my )?(.+?)(?: on (?:the )?wall "
-                "([a-z]))?");
+    static const Saying words("(.+?)(?: on (?:the )?wall ([a-z]))?,? (?:opposite|across from|"
+                              "facing|in front of) (?:the |my )?(.+?)(?: on (?:the )?wall "
+                              "([a-z]))?");
     std::smatch found;
-    if (!std::regex_match(line, found, words))
+    if (!words.is(line, found))
         return;
     const Piece* before = pieceNamed(found[3], job);
     const auto scene = sceneOf(job);
@@ -360,11 +350,11 @@ void onTopByHung(const std::string& line, const Project& job, std::vector<std::s
     if (!mentions(line, {"left of", "right of", "next to", "beside", "by ", "under", "below",
                          "in front of"}))
         return;
-    static const auto words = meaning(
+    static const Saying words(
         "(.+?) on (?:top of )?(?:the |my )?(.+?),? (?:to the )?(left of|right of|next to|beside|"
         "by|under|below|in front of) (?:the |my )?(.+)");
     std::smatch found;
-    if (!std::regex_match(line, found, words))
+    if (!words.is(line, found))
         return;
     const Piece* board = pieceNamed(found[2], job);
     const Piece* hung = pieceNamed(found[4], job);
@@ -444,12 +434,12 @@ void betweenAndTheWall(const std::string& line, const Project& job, std::vector<
 void awayFromTheWall(const std::string& line, const Project& job, std::vector<std::string>& out) {
     if (!mentions(line, {"the wall", "a wall"}))
         return;
-    static const auto words = meaning(
+    static const Saying words(
         "(?:move|pull|bring|slide|push|shift|take|scoot|nudge) (.+?)(?: ([0-9].*?))?(?: a bit| a "
         "little| slightly| further| farther)? (?:away from|off|out from|from) (?:the|a) wall(?: "
         "(?:by )?([0-9].*?))?(?: a bit| a little)?");
     std::smatch found;
-    if (!std::regex_match(line, found, words))
+    if (!words.is(line, found))
         return;
     const auto it = standsNamed(found[1], job);
     if (!it || wallBehind(*it.scene, it.piece->id))
@@ -465,13 +455,11 @@ void awayFromTheWall(const std::string& line, const Project& job, std::vector<st
 /// "space the bookcase and the sideboard evenly on wall C": the same free wall before, between and
 /// behind them, in the order in which they stand.
 void spreadOnWall(const std::string& line, const Project& job, std::vector<std::string>& out) {
-    if (!mentions(line, {"evenly", "equally"}))
-        return;
-    static const auto words = meaning(
+    static const Saying words(
         "(?:spread|space|distribute|arrange|set) (.+?) (?:out )?(?:evenly|equally) (?:along|"
         "across|on|over) (?:the )?wall ([a-z])");
     std::smatch found;
-    if (!std::regex_match(line, found, words))
+    if (!words.is(line, found))
         return;
     const auto wall = wallIndex(foldCase(found[2].str()));
     if (!wall || *wall >= static_cast<int>(job.room->walls.size()))

@@ -64,13 +64,13 @@ void tucked(const std::string& line, const Project& job, std::vector<std::string
 
 /// "put the rug half under the bed", "a rug two thirds under the bed": forward from under it.
 void partlyUnder(const std::string& line, const Project& job, std::vector<std::string>& out) {
-    static const auto words = meaning(
+    static const Saying words(
         "((?:put |place |add |lay |slide |have )?)(.*?\\b(?:rug|carpet)\\b.*?),? (?:so "
         "(?:that )?)?(?:it(?:'s| is) )?(half|one half|halfway|half way|a third|one third|"
         "two thirds|two-thirds|a quarter|three quarters|partly|partially)(?: of it)?(?: is)? "
         "(?:under|underneath|beneath|below) (?:the |my )?(.+)");
     std::smatch found;
-    if (!std::regex_match(line, found, words))
+    if (!words.is(line, found))
         return;
     const Piece* over = pieceNamed(found[4], job);
     if (over == nullptr)
@@ -107,11 +107,11 @@ void partlyUnder(const std::string& line, const Project& job, std::vector<std::s
 
 /// "slide the rug out from under the bed": to lie before it.
 void outFromUnder(const std::string& line, const Project& job, std::vector<std::string>& out) {
-    static const auto words =
-        meaning("(?:slide|pull|take|move|bring|get|draw) (.+?) out (?:from )?(?:under|underneath|"
-                "beneath|of) (?:the |my )?(.+)");
+    static const Saying words(
+        "(?:slide|pull|take|move|bring|get|draw) (.+?) out (?:from )?(?:under|underneath|"
+        "beneath|of) (?:the |my )?(.+)");
     std::smatch found;
-    if (!std::regex_match(line, found, words))
+    if (!words.is(line, found))
         return;
     const Piece* under = pieceNamed(found[1], job);
     const Piece* over = pieceNamed(found[2], job);
@@ -188,12 +188,12 @@ void roomKept(const std::string& line, const Project& job, std::vector<std::stri
 
 /// "two armchairs at the ends of the table": at its heads, where one sits in to it.
 void atTheHeads(const std::string& line, const Project& job, std::vector<std::string>& out) {
-    static const auto words =
-        meaning("(?:(?:put|place|add|set|have) )?(?:a |an |two |2 |the |a pair of )?(.+?) at "
-                "(?:(?:the|both|either|each) (?:ends?|heads?)|the head and foot) of (?:the |my )?"
-                "(.+)");
+    static const Saying words(
+        "(?:(?:put|place|add|set|have) )?(?:a |an |two |2 |the |a pair of )?(.+?) at "
+        "(?:(?:the|both|either|each) (?:ends?|heads?)|the head and foot) of (?:the |my )?"
+        "(.+)");
     std::smatch found;
-    if (!std::regex_match(line, found, words))
+    if (!words.is(line, found))
         return;
     const Piece* table = pieceNamed(found[2], job);
     const KindPtr noun = nounIn(found[1].str(), job);
@@ -209,11 +209,11 @@ void atTheHeads(const std::string& line, const Project& job, std::vector<std::st
 
 /// "china cabinet on wall D away from the door": into the corner of that wall that is farther off.
 void awayAlongWall(const std::string& line, const Project& job, std::vector<std::string>& out) {
-    static const auto words =
-        meaning("(.+?) (?:on|against|along) (?:the )?wall ([a-z]),? (?:away|well away|far) from "
-                "(?:the |my )?(.+)");
+    static const Saying words(
+        "(.+?) (?:on|against|along) (?:the )?wall ([a-z]),? (?:away|well away|far) from "
+        "(?:the |my )?(.+)");
     std::smatch found;
-    if (!std::regex_match(line, found, words))
+    if (!words.is(line, found))
         return;
     const auto& walls = job.room->walls;
     const auto index = wallIndex(found[2].str());
@@ -368,12 +368,12 @@ void openingsOfWall(const std::string& line, const Project& job, std::vector<std
 /// "a second wing chair on the other side of the fire": of something in a wall, where one of its
 /// kind stands on the one side.
 void otherSideInWall(const std::string& line, const Project& job, std::vector<std::string>& out) {
-    static const auto words =
-        meaning("((?:(?:put|place|add|set|hang|stand|move|shift|take|bring|slide) )?)(an? second |"
-                "another |an? other |one more |an? |the |)(.+?) (?:on|at|to) the "
-                "(?:other|far|opposite) side of (.+)");
+    static const Saying words(
+        "((?:(?:put|place|add|set|hang|stand|move|shift|take|bring|slide) )?)(an? second |"
+        "another |an? other |one more |an? |the |)(.+?) (?:on|at|to) the "
+        "(?:other|far|opposite) side of (.+)");
     std::smatch found;
-    if (!std::regex_match(line, found, words))
+    if (!words.is(line, found))
         return;
     const Piece* like = pieceNamed(found[3], job);
     const KindPtr kind = like != nullptr ? like->kind : nounIn(found[3].str(), job);
@@ -466,12 +466,12 @@ void betweenTwoAlike(const std::string& line, const Project& job, std::vector<st
 
 /// "hooks at child height": a metre up, where a child of four or five reaches (common practice).
 void atChildHeight(const std::string& line, const Project& job, std::vector<std::string>& out) {
-    static const auto words =
-        meaning("(.+?),? (?:(?:at|on) (?:a )?(?:child|children|kid)(?:'s|s|s')? (?:height|level)|"
-                "low enough for (?:a child|children|(?:the )?kids|the children)|(?:where )?(?:a "
-                "child|children|(?:the )?kids) can reach)(.*)");
+    static const Saying words(
+        "(.+?),? (?:(?:at|on) (?:a )?(?:child|children|kid)(?:'s|s|s')? (?:height|level)|"
+        "low enough for (?:a child|children|(?:the )?kids|the children)|(?:where )?(?:a "
+        "child|children|(?:the )?kids) can reach)(.*)");
     std::smatch found;
-    if (!std::regex_match(line, found, words))
+    if (!words.is(line, found))
         return;
     const auto up = isMetric(job.notation.units) ? Length::centimetres(100) : Length::inches(40);
     out.push_back(

@@ -111,13 +111,11 @@ void runnerFromTo(const std::string& line, const Project& job, std::vector<std::
 /// "shift the seating group 8 toward wall A": the sofas and chairs one sits in to talk, what stands
 /// between and beside them, and the rugs under them.
 void seatingGroup(const std::string& line, const Project& job, std::vector<std::string>& out) {
-    if (!mentions(line, {"seating", "conversation", "lounge"}))
-        return;
-    static const auto words = meaning(
+    static const Saying words(
         "(.+?) (?:the |this |my )?(?:whole |entire )?(?:seating|conversation|lounge) (?:area|"
         "group|arrangement|grouping|set)\\b(.*)");
     std::smatch found;
-    if (!std::regex_match(line, found, words))
+    if (!words.is(line, found))
         return;
     std::vector<std::string> names;
     const auto& pieces = job.scheme().pieces;

@@ -82,14 +82,12 @@ void theSameSize(const std::string& line, const Project& job, std::vector<std::s
 
 /// "curtains 20 wider than the window", "make the rug 12 longer than the sofa on each side"
 void largerThan(const std::string& line, const Project& job, std::vector<std::string>& out) {
-    if (!mentions(line, {"than"}))
-        return;
-    static const auto words = meaning(
+    static const Saying words(
         "((?:make )?)(.+?),? (?:that (?:is|are) )?([0-9][^a-z,]*(?: ?(?:cm|mm|m|in|inch|inches|ft|"
         "feet|foot)\\b)?) (wider|longer|taller|higher|deeper|narrower|shorter|lower|bigger|larger) "
         "than (.+)");
     std::smatch found;
-    if (!std::regex_match(line, found, words))
+    if (!words.is(line, found))
         return;
     auto by = readLength(std::string(trimmed(found[3].str())), job.notation.units);
     WordsReader in(line, job);
@@ -130,13 +128,11 @@ void largerThan(const std::string& line, const Project& job, std::vector<std::st
 
 /// "make the pictures the same size": each as large as the largest of them.
 void allAlike(const std::string& line, const Project& job, std::vector<std::string>& out) {
-    if (!mentions(line, {"same", "alike", "equal", "match"}))
-        return;
-    static const auto words = meaning(
+    static const Saying words(
         "(?:make|have|set) (.+?) (?:all )?(?:be )?(?:(?:the )?same size|the same|alike|equal(?: in "
         "size)?|match(?: in size)?|match each other|(?:the )?same size as each other)");
     std::smatch found;
-    if (!std::regex_match(line, found, words))
+    if (!words.is(line, found))
         return;
     const auto all = piecesNamed(found[1], job);
     if (all.size() < 2)

@@ -72,13 +72,11 @@ std::vector<int> endWalls(const Room& room) {
 /// "a chair at the end of the hall", "the dining table at the other end of the room": the end that
 /// has no door where the other has one; the other end is the one farther from what stands there.
 void endOfRoom(const std::string& line, const Project& job, std::vector<std::string>& out) {
-    if (!mentions(line, {"end of the"}))
-        return;
-    static const auto words = meaning(
+    static const Saying words(
         "(.+?) (?:at|to|in|by|down at|on) (?:the )?((?:other|far|opposite|empty|free) )?end of the "
         "(?:room|hall|hallway|corridor|passage|landing|space)\\b,?(?: (with .+))?");
     std::smatch found;
-    if (!std::regex_match(line, found, words))
+    if (!words.is(line, found))
         return;
     const Room& room = *job.room;
     const auto ends = endWalls(room);
@@ -232,11 +230,11 @@ void gridOf(const std::string& line, const Project&, std::vector<std::string>& o
 void asLongAsGoes(const std::string& line, const Project& job, std::vector<std::string>& out) {
     if (!mentions(line, {"as long", "as wide", "as big"}))
         return;
-    static const auto words = meaning(
+    static const Saying words(
         "(?:(?:make|have|get) )?(.+?) as (?:long|wide|big) as (?:possible|it will go|it "
         "goes|it can be|it can|you can|i can|will fit|fits|there is room|the space allows)");
     std::smatch found;
-    if (!std::regex_match(line, found, words))
+    if (!words.is(line, found))
         return;
     const auto stands = standsNamed(found[1], job);
     if (!stands)
@@ -313,13 +311,13 @@ void fillsWall(const std::string& line, const Project& job, std::vector<std::str
 void untilItTouches(const std::string& line, const Project& job, std::vector<std::string>& out) {
     if (!mentions(line, {"until", "till", "so it", "so that"}))
         return;
-    static const auto words = meaning(
+    static const Saying words(
         "(?:push|slide|move|shift|shove|pull|bring) (.+?) (?:over |along |all the way )?(?:to the "
         ")?(left|"
         "right) (?:until|till|so|so that) (?:it|they) (?:touch(?:es)?|reach(?:es)?|meets?|hits?|is "
         "(?:against|at|by|touching)|stops at) (?:the |its )?(.+)");
     std::smatch found;
-    if (!std::regex_match(line, found, words))
+    if (!words.is(line, found))
         return;
     const Piece* p = pieceNamed(found[1], job);
     const auto scene = sceneOf(job);
@@ -340,15 +338,13 @@ void untilItTouches(const std::string& line, const Project& job, std::vector<std
 
 /// "move the sconces 2 further from the mirror": along their wall, each on its side of it.
 void hungNearer(const std::string& line, const Project& job, std::vector<std::string>& out) {
-    if (!mentions(line, {"from", "to", "away"}))
-        return;
-    static const auto words =
-        meaning("(?:(?:move|push|pull|slide|shift|bring|hang) )?(.+?) ([0-9][^a-z]*?(?: "
-                "?(?:cm|mm|m|in|inch|"
-                "inches|ft|feet|foot)\\b)?) (further|farther|away|closer|nearer)(?: away)? "
-                "(?:from|to) (.+)");
+    static const Saying words(
+        "(?:(?:move|push|pull|slide|shift|bring|hang) )?(.+?) ([0-9][^a-z]*?(?: "
+        "?(?:cm|mm|m|in|inch|"
+        "inches|ft|feet|foot)\\b)?) (further|farther|away|closer|nearer)(?: away)? "
+        "(?:from|to) (.+)");
     std::smatch found;
-    if (!std::regex_match(line, found, words))
+    if (!words.is(line, found))
         return;
     const auto all = piecesNamed(found[1], job);
     const auto of = targetNamed(found[4], job);
@@ -372,14 +368,12 @@ void hungNearer(const std::string& line, const Project& job, std::vector<std::st
 
 /// "mark the chest as ours": what is had, and what is not yet, by its name on the list.
 void markedAs(const std::string& line, const Project& job, std::vector<std::string>& out) {
-    if (!mentions(line, {" as "}))
-        return;
-    static const auto words = meaning(
+    static const Saying words(
         "(?:mark|note|list|set) (.+?) as (?:(ours|mine|theirs|owned|had|existing|kept|keep|already "
         "(?:"
         "there|here|ours|bought|owned))|(ordered|delivered|placed|chosen|returned|to find))");
     std::smatch found;
-    if (!std::regex_match(line, found, words))
+    if (!words.is(line, found))
         return;
     if (const Piece* p = pieceNamed(found[1], job))
         out.push_back(fmt::format("list {} {}", p->name,
@@ -388,14 +382,11 @@ void markedAs(const std::string& line, const Project& job, std::vector<std::stri
 
 /// "how far is the desk from the nearest outlet?": the one of them that is nearest to it.
 void nearestOf(const std::string& line, const Project& job, std::vector<std::string>& out) {
-    if (!mentions(line, {"nearest", "closest"}))
-        return;
-    static const auto words =
-        meaning("(.*?\\b(?:is|are|move|put|push|pull|slide|bring) )(.+?) ((?:from|to|"
-                "toward|towards|by|next to|beside|under) )(?:the )?(?:nearest|"
-                "closest) ([a-z ]+?)(\\?)?");
+    static const Saying words("(.*?\\b(?:is|are|move|put|push|pull|slide|bring) )(.+?) ((?:from|to|"
+                              "toward|towards|by|next to|beside|under) )(?:the )?(?:nearest|"
+                              "closest) ([a-z ]+?)(\\?)?");
     std::smatch found;
-    if (!std::regex_match(line, found, words))
+    if (!words.is(line, found))
         return;
     const Piece* p = pieceNamed(found[2], job);
     const auto scene = sceneOf(job);
@@ -439,14 +430,12 @@ void ofEach(const std::string& line, const Project& job, std::vector<std::string
 
 /// "remove the chair nearest the door": of several, the one that is nearest to that, or farthest.
 void theOneNearest(const std::string& line, const Project& job, std::vector<std::string>& out) {
-    if (!mentions(line, {"nearest", "closest", "farthest", "furthest"}))
-        return;
-    static const auto words = meaning(
+    static const Saying words(
         "(.*?)\\bthe ([a-z]+(?: [a-z]+)?) (?:that is |that's |which is )?(nearest|closest|farthest|"
         "furthest)(?: to| from)? (?:the |my )?([a-z0-9 ]+?)(,? "
         "(?:by|to|with|for|and|[0-9]).*|\\?)?");
     std::smatch found;
-    if (!std::regex_match(line, found, words))
+    if (!words.is(line, found))
         return;
     const auto all = piecesNamed("the " + found[2].str() + "s", job);
     const auto t = targetNamed(found[4], job);
@@ -468,17 +457,15 @@ void theOneNearest(const std::string& line, const Project& job, std::vector<std:
 /// "move the coffee table closer", "bring the chairs a bit nearer": to what it is placed by, else
 /// to the nearest seat or table; "further away": from it.
 void closerToItsOwn(const std::string& line, const Project& job, std::vector<std::string>& out) {
-    if (!mentions(line, {"closer", "nearer", "away", "farther", "further", "in closer"}))
-        return;
-    static const auto words = meaning("(?:move|bring|pull|push|slide|scoot|shift|nudge|put|draw) "
-                                      "(.+?)(?: (?:in|out))?(?: (?:a (?:bit|"
-                                      "little|touch|tad)|slightly|some))?(?: ([0-9].*?))? "
-                                      "(closer|nearer|closer in|nearer in|(?:a "
-                                      "bit )?further away|farther away|further off|farther "
-                                      "off|away|further|farther)(?: (?:by )?([0-"
-                                      "9].*?))?(?: (?:a (?:bit|little|touch)|slightly))?");
+    static const Saying words("(?:move|bring|pull|push|slide|scoot|shift|nudge|put|draw) "
+                              "(.+?)(?: (?:in|out))?(?: (?:a (?:bit|"
+                              "little|touch|tad)|slightly|some))?(?: ([0-9].*?))? "
+                              "(closer|nearer|closer in|nearer in|(?:a "
+                              "bit )?further away|farther away|further off|farther "
+                              "off|away|further|farther)(?: (?:by )?([0-"
+                              "9].*?))?(?: (?:a (?:bit|little|touch)|slightly))?");
     std::smatch found;
-    if (!std::regex_match(line, found, words))
+    if (!words.is(line, found))
         return;
     const auto stand = severalStanding(found[1], job);
     if (stand.all.empty())

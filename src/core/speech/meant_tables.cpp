@@ -155,15 +155,15 @@ void chairsOfEnds(const std::string& line, const Project& job, std::vector<std::
 void longEnoughFor(const std::string& line, const Project& job, std::vector<std::string>& out) {
     if (!mentions(line, {"table", "longer", "bigger", "larger"}))
         return;
-    static const auto words = meaning("(?:make|extend|lengthen) (.+?)(?: "
-                                      "(?:longer|bigger|larger|long enough|big enough|large enough|"
-                                      "wider))? (?:so (?:that )?|for |to (?:fit|seat|take|hold) "
-                                      ")(one|two|three|four|five|six|seven|"
-                                      "eight|nine|ten|twelve|[0-9]+)(?: people| guests| of us| "
-                                      "diners)?(?: fit| can sit| sit| can fit| "
-                                      "can be seated)?");
+    static const Saying words("(?:make|extend|lengthen) (.+?)(?: "
+                              "(?:longer|bigger|larger|long enough|big enough|large enough|"
+                              "wider))? (?:so (?:that )?|for |to (?:fit|seat|take|hold) "
+                              ")(one|two|three|four|five|six|seven|"
+                              "eight|nine|ten|twelve|[0-9]+)(?: people| guests| of us| "
+                              "diners)?(?: fit| can sit| sit| can fit| "
+                              "can be seated)?");
     std::smatch found;
-    if (!std::regex_match(line, found, words))
+    if (!words.is(line, found))
         return;
     const Piece* table = tableTold(found[1], job);
     int count = 0;
@@ -256,13 +256,13 @@ void benchAtTable(const std::string& line, const Project& job, std::vector<std::
 void longSideFaces(const std::string& line, const Project& job, std::vector<std::string>& out) {
     if (!mentions(line, {"side", "end"}))
         return;
-    static const auto words = meaning("(?:turn|rotate|spin|swing|put|set) (.+?) so (?:that "
-                                      ")?(?:its|the|a) (long|short|narrow|wide) "
-                                      "(?:side|edge|end) (?:faces|is facing|is toward|is "
-                                      "towards|looks at|is against|runs along|is "
-                                      "along|is parallel to|is to) (.+)");
+    static const Saying words("(?:turn|rotate|spin|swing|put|set) (.+?) so (?:that "
+                              ")?(?:its|the|a) (long|short|narrow|wide) "
+                              "(?:side|edge|end) (?:faces|is facing|is toward|is "
+                              "towards|looks at|is against|runs along|is "
+                              "along|is parallel to|is to) (.+)");
     std::smatch found;
-    if (!std::regex_match(line, found, words))
+    if (!words.is(line, found))
         return;
     const Piece* p = pieceNamed(found[1], job);
     if (p == nullptr)
@@ -289,13 +289,13 @@ void longSideFaces(const std::string& line, const Project& job, std::vector<std:
 void sitterFaces(const std::string& line, const Project& job, std::vector<std::string>& out) {
     if (!mentions(line, {" i ", "i'm", "we ", "you "}))
         return;
-    static const auto words = meaning("(?:turn|rotate|move|put|set|spin|place|swing) (.+?) so "
-                                      "(?:that )?(?:i|we|you|one)(?:'m| am| are| "
-                                      "can)? (?:face|facing|see|look at|looking at|look out "
-                                      "of|looking out of) (.+?)(?: from it| from "
-                                      "there| when (?:i|we) sit(?: there)?)?");
+    static const Saying words("(?:turn|rotate|move|put|set|spin|place|swing) (.+?) so "
+                              "(?:that )?(?:i|we|you|one)(?:'m| am| are| "
+                              "can)? (?:face|facing|see|look at|looking at|look out "
+                              "of|looking out of) (.+?)(?: from it| from "
+                              "there| when (?:i|we) sit(?: there)?)?");
     std::smatch found;
-    if (!std::regex_match(line, found, words))
+    if (!words.is(line, found))
         return;
     const auto it = standsNamed(found[1], job);
     const auto t = it ? targetNamed(found[2], job) : std::nullopt;

@@ -137,16 +137,14 @@ void ofAWall(const std::string& line, const Project& job, std::vector<std::strin
 
 /// "hooks on wall B next to the front door", which is in another wall: at the end that is nearer.
 void nearTheEnd(const std::string& line, const Project& job, std::vector<std::string>& out) {
-    if (!mentions(line, {"wall"}))
-        return;
-    static const auto words =
-        meaning("(?:(?:put|place|add|set|stand|hang|move|push|slide|have|mount|fit) )?(.+?),? "
-                "(?:on|against|"
-                "along|at) (?:the )?(wall [a-z]|[a-z ]*?wall),? (?:next to|beside|near|close "
-                "to|by|at|nearest|"
-                "toward|towards|just inside) (?:to )?(?:the |my )?([^,]+?)(,.*)?");
+    static const Saying words(
+        "(?:(?:put|place|add|set|stand|hang|move|push|slide|have|mount|fit) )?(.+?),? "
+        "(?:on|against|"
+        "along|at) (?:the )?(wall [a-z]|[a-z ]*?wall),? (?:next to|beside|near|close "
+        "to|by|at|nearest|"
+        "toward|towards|just inside) (?:to )?(?:the |my )?([^,]+?)(,.*)?");
     std::smatch found;
-    if (!std::regex_match(line, found, words))
+    if (!words.is(line, found))
         return;
     const auto wall = targetNamed(found[2], job, false);
     const auto by = targetNamed(found[3], job, false);
@@ -198,14 +196,14 @@ void inARecess(const std::string& line, const Project& job, std::vector<std::str
     if (job.room->recesses.empty() ||
         !mentions(line, {"alcove", "niche", "recess", "nook", "bay", "bow"}))
         return;
-    static const auto words = meaning(
+    static const Saying words(
         "(?:(?:put|place|add|set|stand|move|push|slide|have|fit) )?(.+?),? "
         "(?:in|into|inside|within|"
         "at the back of) (?:the |an? |my )?(?:(left|right)(?:[- ]hand)? "
         ")?(alcove|niche|recess|nook|"
         "bay|bay window|bow|bow window|window bay)(?: (?:on|in|of) (?:the )?(wall [a-z]))?(,.*)?");
     std::smatch found;
-    if (!std::regex_match(line, found, words))
+    if (!words.is(line, found))
         return;
     const auto said = foldCase(found[3].str());
     const RecessKind kind = said.find("bay") != std::string::npos   ? RecessKind::bay
@@ -241,13 +239,11 @@ void inARecess(const std::string& line, const Project& job, std::vector<std::str
 
 /// "three stools along one side of the island": the long side with more room before it.
 void alongALongSide(const std::string& line, const Project& job, std::vector<std::string>& out) {
-    if (!mentions(line, {"side of"}))
-        return;
-    static const auto words = meaning("((?:put|place|add|set|stand|move|have|line up) )?(.+?),? "
-                                      "(?:on|along|at|to|down|by) (?:the |"
-                                      "one |a )?(?:long )?side of (?:the |my )?(.+?)(,.*)?");
+    static const Saying words("((?:put|place|add|set|stand|move|have|line up) )?(.+?),? "
+                              "(?:on|along|at|to|down|by) (?:the |"
+                              "one |a )?(?:long )?side of (?:the |my )?(.+?)(,.*)?");
     std::smatch found;
-    if (!std::regex_match(line, found, words))
+    if (!words.is(line, found))
         return;
     const auto of = standsNamed(found[3], job);
     if (!of || of.piece->kind->isSeat())
@@ -262,14 +258,12 @@ void alongALongSide(const std::string& line, const Project& job, std::vector<std
 
 /// "nightstand on the open side of the bed": the left or the right of it, where there is more room.
 void onTheOpenSide(const std::string& line, const Project& job, std::vector<std::string>& out) {
-    if (!mentions(line, {"side of"}))
-        return;
-    static const auto words =
-        meaning("(.+?),? (?:on|at|to|along) the (?:open|free|empty|accessible|outer|room) side of "
-                "(?:the |my "
-                ")?(.+?)(,.*)?");
+    static const Saying words(
+        "(.+?),? (?:on|at|to|along) the (?:open|free|empty|accessible|outer|room) side of "
+        "(?:the |my "
+        ")?(.+?)(,.*)?");
     std::smatch found;
-    if (!std::regex_match(line, found, words))
+    if (!words.is(line, found))
         return;
     const auto of = standsNamed(found[2], job);
     if (!of)
@@ -286,12 +280,10 @@ void onTheOpenSide(const std::string& line, const Project& job, std::vector<std:
 /// wall.
 void betweenAndWhatHangs(const std::string& line, const Project& job,
                          std::vector<std::string>& out) {
-    if (!mentions(line, {"between"}))
-        return;
-    static const auto words =
-        meaning("(.+?) (?:in )?between (?:the |my )?(.+?) and (?:the |my )?([^,]+?)(,.*)?");
+    static const Saying words(
+        "(.+?) (?:in )?between (?:the |my )?(.+?) and (?:the |my )?([^,]+?)(,.*)?");
     std::smatch found;
-    if (!std::regex_match(line, found, words))
+    if (!words.is(line, found))
         return;
     const Piece* a = pieceNamed(found[2], job);
     const Piece* b = pieceNamed(found[3], job);
@@ -305,12 +297,10 @@ void betweenAndWhatHangs(const std::string& line, const Project& job,
 
 /// "wardrobe next to the mirror", which hangs: at its wall, beside it.
 void besideWhatHangs(const std::string& line, const Project& job, std::vector<std::string>& out) {
-    if (!mentions(line, {"next to", "beside", "left of", "right of"}))
-        return;
-    static const auto words = meaning("(.+?),? (?:to the |on the )?(next to|beside|left of|right "
-                                      "of) (?:the |my )?([^,]+?)(,.*)?");
+    static const Saying words("(.+?),? (?:to the |on the )?(next to|beside|left of|right "
+                              "of) (?:the |my )?([^,]+?)(,.*)?");
     std::smatch found;
-    if (!std::regex_match(line, found, words))
+    if (!words.is(line, found))
         return;
     const Piece* hung = pieceNamed(found[3], job);
     const auto scene = sceneOf(job);
@@ -344,11 +334,11 @@ void otherSideOfAnOpening(const std::string& line, const Project& job,
                           std::vector<std::string>& out) {
     if (!mentions(line, {"other side", "opposite side"}))
         return;
-    static const auto words = meaning("(?:(?:put|move|place|set|shift|slide|stand) )?(.+?) "
-                                      "(?:on|to|at) the (?:other|opposite|far) side "
-                                      "of (?:the |my )?(.+)");
+    static const Saying words("(?:(?:put|move|place|set|shift|slide|stand) )?(.+?) "
+                              "(?:on|to|at) the (?:other|opposite|far) side "
+                              "of (?:the |my )?(.+)");
     std::smatch found;
-    if (!std::regex_match(line, found, words))
+    if (!words.is(line, found))
         return;
     const auto it = standsNamed(found[1], job);
     const auto of = targetNamed(found[2], job, false);

@@ -1,6 +1,7 @@
 #pragma once
 
 #include "project/project.h"
+#include "speech/saying.h"
 
 #include <initializer_list>
 #include <regex>

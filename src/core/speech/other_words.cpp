@@ -5,7 +5,6 @@
 #include "measure/text.h"
 #include "speech/meant.h"
 #include "speech/meant_words.h"
-#include "speech/needed_by.h"
 #include "speech/other_words_table.h"
 #include "speech/speech.h"
 
@@ -309,28 +308,17 @@ bool isWindowWear(const std::string& folded) {
                        [&](const char* w) { return folded.find(w) != std::string::npos; });
 }
 
-/// A way of saying, made once: a line is read at every key.
+/// A way of saying, and what is said instead.
 struct Known {
-    std::vector<std::vector<std::string>> needs; ///< without one of each it can't be meant
-    std::regex words;
+    Saying words;
     const char* instead;
-    bool drops;
-
-    [[nodiscard]] bool canBeIn(std::string_view folded) const {
-        return std::all_of(needs.begin(), needs.end(), [&](const auto& any) {
-            return std::any_of(any.begin(), any.end(), [&](const std::string& w) {
-                return folded.find(w) != std::string_view::npos;
-            });
-        });
-    }
+    bool drops; ///< as its entry has it
 };
 std::vector<Known> known(std::initializer_list<std::span<const OtherWords>> tables) {
     std::vector<Known> made;
     for (const auto table : tables)
         for (const OtherWords& o : table)
-            made.push_back({neededBy(o.said),
-                            std::regex(o.said, std::regex::icase | std::regex::optimize), o.instead,
-                            o.drops});
+            made.push_back({Saying(o.said), o.instead, o.drops});
     return made;
 }
 
@@ -360,8 +348,8 @@ std::string plainOpenings(const std::string& line, const Project& job) {
 std::string withinPut(std::string line) {
     static const auto all = known({otherWithin()});
     for (const Known& one : all)
-        if (one.canBeIn(foldCase(line)))
-            line = std::regex_replace(line, one.words, one.instead);
+        if (one.words.canBeIn(foldCase(line)))
+            line = std::regex_replace(line, one.words.pattern(), one.instead);
     return line;
 }
 
@@ -490,7 +478,7 @@ std::vector<std::string> saidOtherwise(std::string_view text, const Project& job
     const auto wholeFolded = foldCase(whole);
     for (const Known& one : patterns)
         if (std::smatch found;
-            one.canBeIn(wholeFolded) && std::regex_match(whole, found, one.words))
+            one.words.canBeIn(wholeFolded) && std::regex_match(whole, found, one.words.pattern()))
             if (auto said = found.format(one.instead); one.drops || keepsFigures(whole, said))
                 out.push_back(std::move(said));
     for (auto& said : asMeant(whole, job))
