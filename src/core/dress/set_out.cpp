@@ -1,5 +1,7 @@
 #include "dress/set_out.h"
 
+#include "geometry/stretches.h"
+
 #include <algorithm>
 
 namespace mezzet {
@@ -173,22 +175,12 @@ private:
 };
 
 /// Stretches of the board that nothing that stays stands on, from the left.
-std::vector<std::pair<double, double>> freeStretches(const OpeningRoom& room) {
-    std::vector<std::pair<double, double>> taken;
+std::vector<Stretch> freeStretches(const OpeningRoom& room) {
+    std::vector<Stretch> taken;
     for (const Spot& s : room.fixed)
         if (s.on < 0)
             taken.emplace_back(s.x - between, s.x + s.width + between);
-    std::sort(taken.begin(), taken.end());
-    std::vector<std::pair<double, double>> out;
-    double at = 0;
-    for (const auto& [l, r] : taken) {
-        if (l > at)
-            out.emplace_back(at, l);
-        at = std::max(at, r);
-    }
-    if (room.width > at)
-        out.emplace_back(at, room.width);
-    return out;
+    return leftBy(std::move(taken), room.width);
 }
 
 } // namespace

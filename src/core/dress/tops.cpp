@@ -2,12 +2,14 @@
 #include "dress/tops.h"
 
 #include "dress/palette_wanted.h"
+#include "geometry/stretches.h"
 #include "measure/texts.h"
 
 #include <algorithm>
 #include <bit>
 #include <cmath>
 #include <map>
+#include <tuple>
 
 namespace mezzet {
 
@@ -230,7 +232,7 @@ private:
 
     /// What stays, and what is taken again; the widest stretch of the top that is free.
     void stays() {
-        std::vector<std::pair<double, double>> held;
+        std::vector<Stretch> held;
         for (const DressedThing& t : top_->things) {
             const Piece& p = *scene_.pieceById(t.id);
             const bool ours = !p.locked && p.thing && !p.thing->stock.empty();
@@ -243,16 +245,7 @@ private:
             if (t.on == 0)
                 held.emplace_back(t.at.x, t.right());
         }
-        std::sort(held.begin(), held.end());
-        held.emplace_back(top_->width, top_->width);
-        double from = 0;
-        for (const auto& [a, b] : held) {
-            if (a - from > to_ - from_) {
-                from_ = from;
-                to_ = a;
-            }
-            from = std::max(from, b);
-        }
+        std::tie(from_, to_) = widestOf(leftBy(std::move(held), top_->width));
     }
 
     void take(const StockThing& t) {

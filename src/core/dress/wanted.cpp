@@ -1,6 +1,7 @@
 // What would still help an opening: a thing to look for, with the sizes that would do.
 #include "dress/solve.h"
 
+#include "geometry/stretches.h"
 #include "measure/text.h"
 #include "measure/texts.h"
 
@@ -13,18 +14,12 @@ namespace {
 
 /// The widest stretch of a board where nothing stands, mm.
 double widestFree(const DressedSurface& s) {
-    std::vector<std::pair<double, double>> taken;
+    std::vector<Stretch> taken;
     for (const DressedThing& t : s.things)
         if (t.on == 0)
             taken.emplace_back(t.at.x, t.right());
-    std::sort(taken.begin(), taken.end());
-    double at = 0;
-    double best = 0;
-    for (const auto& [l, r] : taken) {
-        best = std::max(best, l - at);
-        at = std::max(at, r);
-    }
-    return std::max(best, s.width - at);
+    const auto [from, to] = widestOf(leftBy(std::move(taken), s.width));
+    return to - from;
 }
 
 Size sizeOf(double w, double d, double h) {

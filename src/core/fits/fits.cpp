@@ -6,6 +6,7 @@
 #include "fits/trying.h"
 #include "geometry/gap.h"
 #include "geometry/polygon.h"
+#include "geometry/stretches.h"
 #include "judge/at_table.h"
 #include "judge/floor_ways.h"
 #include "judge/guard.h"
@@ -45,11 +46,11 @@ Piece againstWall(const Project& job, const KindPtr& kind, int wall, double midd
 
 } // namespace
 
-std::vector<std::pair<double, double>> freeAlong(const Scene& scene, int wall, double depth,
-                                                 std::optional<Length> high, int but) {
+std::vector<Stretch> freeAlong(const Scene& scene, int wall, double depth,
+                               std::optional<Length> high, int but) {
     const Room& room = *scene.room;
     const Wall& w = room.walls[static_cast<std::size_t>(wall)];
-    std::vector<std::pair<double, double>> taken;
+    std::vector<Stretch> taken;
     const std::array<Vec2, 4> strip{w.start, w.end, w.end + w.inward() * depth,
                                     w.start + w.inward() * depth};
     const Shape zone = convexPolygon(strip);
@@ -75,16 +76,7 @@ std::vector<std::pair<double, double>> freeAlong(const Scene& scene, int wall, d
         if (o.wall == wall && (isWayIn(o) || low))
             taken.emplace_back(o.left.mm(), (o.left + o.width).mm());
     }
-    std::sort(taken.begin(), taken.end());
-    taken.emplace_back(w.length().mm(), w.length().mm());
-    std::vector<std::pair<double, double>> out;
-    double from = 0;
-    for (const auto& [a, b] : taken) {
-        if (a > from)
-            out.emplace_back(from, a);
-        from = std::max(from, b);
-    }
-    return out;
+    return leftBy(std::move(taken), w.length().mm());
 }
 
 FitAnswer widthsThatFit(const Project& job, const Kind& kind, int wall) {
@@ -150,10 +142,7 @@ FitAnswer sofasThatFit(const Project& job, int wall, const GoesOn& goesOn) {
             out.stopped = true;
             break;
         }
-        std::pair<double, double> widest{0, 0};
-        for (const auto& [from, to] : freeAlong(**scene, wall, depth, {}))
-            if (to - from > widest.second - widest.first)
-                widest = {from, to};
+        const Stretch widest = widestOf(freeAlong(**scene, wall, depth, {}));
         double length = std::min(widest.second - widest.first, share * w.length().mm());
         for (int tries = 0; tries < 12 && length > 1200; ++tries, length -= metric ? 100 : 101.6) {
             const Piece p = againstWall(job, kind, wall, (widest.first + widest.second) / 2,

@@ -1,5 +1,6 @@
 #pragma once
 
+#include "geometry/stretches.h"
 #include "judge/reading.h"
 
 #include <functional>
@@ -55,12 +56,12 @@ struct TableAsked {
 };
 [[nodiscard]] FitAnswer tablesThatFit(const Project&, const TableAsked&, const GoesOn& = {});
 
-/// The stretches of a wall that are free for what is so deep, as pairs of mm along it from its left
+/// The stretches of a wall that are free for what is so deep, mm along it from its left
 /// end: nothing stands in them that near to the wall, no door swings there, and no way in is there.
 /// Windows with a sill lower than `high` take theirs, when that is said. `but`: a piece that is
 /// left out, as if it were not there.
-[[nodiscard]] std::vector<std::pair<double, double>>
-freeAlong(const Scene&, int wall, double depth, std::optional<Length> high = {}, int but = 0);
+[[nodiscard]] std::vector<Stretch> freeAlong(const Scene&, int wall, double depth,
+                                             std::optional<Length> high = {}, int but = 0);
 
 /// The longest sofa that stands against a wall and upsets nothing, by depth.
 [[nodiscard]] FitAnswer sofasThatFit(const Project&, int wall, const GoesOn& = {});

@@ -3,6 +3,7 @@
 #include "edit/beside_wall.h"
 #include "edit/line.h"
 #include "fits/fits.h"
+#include "geometry/stretches.h"
 #include "hang/free_wall.h"
 #include "judge/ahead.h"
 #include "measure/text.h"
@@ -32,41 +33,40 @@ std::optional<Piece> putBy(const std::string& line, const Project& job) {
     return only != nullptr ? std::optional(*only) : std::nullopt;
 }
 
-/// The stretches of a wall that are free for a piece, mm along it.
-std::vector<std::pair<double, double>> freeFor(const Piece& p, int wall, const Scene& scene) {
+/// The piece a line would stand with its back to a wall; none for what hangs, or lies.
+std::optional<Piece> standsAt(const std::string& thing, const Wall& w, const Project& job) {
+    auto p = putBy(fmt::format("{} against wall {}", thing, w.name), job);
+    return p && !p->kind->hangs() && !p->kind->underCeiling() && !p->kind->flat() ? std::move(p)
+                                                                                  : std::nullopt;
+}
+
+/// The stretches of a wall that are free for a piece, mm along it. What hangs at eye level hangs
+/// over what stands lower than its foot is then.
+std::vector<Stretch> freeFor(const Piece& p, int wall, const Scene& scene, const Project& job) {
     if (!p.kind->hangs())
         return freeAlong(scene, wall, p.size.depth.mm(), p.size.height, p.id);
-    const double run = scene.room->walls[static_cast<std::size_t>(wall)].length().mm();
-    constexpr double hungOver = 1000; // mm: what is lower is hung over (common practice)
-    std::vector<std::pair<double, double>> taken;
+    const double foot = (eyeLevel(*job.library.book, job.judgement) - p.size.height / 2).mm();
+    std::vector<Stretch> taken;
     for (const WallObstacle& o :
          obstaclesBut(faceOf(WallsView(scene), wall, Length::inches(1)), {p.id}))
-        if (o.what.is != Target::Is::piece || o.box.high.y > hungOver)
+        if (o.what.is != Target::Is::piece || o.box.high.y > foot)
             taken.emplace_back(o.box.low.x, o.box.high.x);
-    std::sort(taken.begin(), taken.end());
-    std::vector<std::pair<double, double>> out;
-    double from = 0;
-    for (const auto& [low, high] : taken) {
-        if (low > from)
-            out.emplace_back(from, low);
-        from = std::max(from, high);
-    }
-    if (from < run)
-        out.emplace_back(from, run);
-    return out;
+    return leftBy(std::move(taken),
+                  scene.room->walls[static_cast<std::size_t>(wall)].length().mm());
 }
 
 /// Where the left edge of so wide a thing comes in the left or right half of a wall: in the middle
 /// of the half, or at its end, or as near to that as there is room for it in that half. There,
 /// taken or not, where there is none.
-double leftEdge(const Piece& p, int wall, bool right, bool atEnd, const Scene& scene) {
+double leftEdge(const Piece& p, int wall, bool right, bool atEnd, const Scene& scene,
+                const Project& job) {
     const double run = scene.room->walls[static_cast<std::size_t>(wall)].length().mm();
     const double wide = p.size.width.mm();
     const double aim =
         atEnd ? (right ? run - wide : 0)
               : std::clamp((right ? 0.75 : 0.25) * run - wide / 2, 0.0, std::max(0.0, run - wide));
     std::optional<double> best;
-    for (const auto& [from, to] : freeFor(p, wall, scene)) {
+    for (const auto& [from, to] : freeFor(p, wall, scene, job)) {
         if (to - from < wide)
             continue;
         const double at = std::clamp(aim, from, to - wide);
@@ -79,6 +79,23 @@ double leftEdge(const Piece& p, int wall, bool right, bool atEnd, const Scene& s
     return best.value_or(aim);
 }
 
+/// A thing in the left or the right half of a wall, standing there or hanging; empty for what is
+/// neither.
+std::string inTheHalf(const std::string& thing, int wall, bool right, bool atEnd,
+                      const Scene& scene, const Project& job) {
+    for (const char* place : {"against", "on"}) {
+        auto there = fmt::format("{} {} wall {}", thing, place, wallName(wall));
+        const auto p = putBy(there, job);
+        if (!p || p->kind->underCeiling() || p->kind->flat())
+            continue;
+        const double left = leftEdge(*p, wall, right, atEnd, scene, job);
+        return fmt::format("{}, {} from left corner", there,
+                           write(Length::millimetres(left), job.notation));
+    }
+    return {};
+}
+
+/// "desk on the right side of wall A", "picture on wall A, on the left".
 void ofAWall(const std::string& line, const Project& job, std::vector<std::string>& out) {
     if (!mentions(line, {"left", "right"}) || !mentions(line, {"wall"}))
         return;
@@ -118,21 +135,12 @@ void ofAWall(const std::string& line, const Project& job, std::vector<std::strin
                                   write(w.length() / 4, job.notation), said(2, 3), found[5].str()));
         return;
     }
-    for (const char* place : {"against", "on"}) {
-        const auto there = fmt::format("{} {} wall {}", thing, place, wallName(wall->index));
-        const auto p = putBy(there, job);
-        if (!p || p->kind->underCeiling() || p->kind->flat())
-            continue;
-        const auto part = said(3, 4);
-        const bool atEnd = part == "end" || part == "edge" || part == "corner";
-        out.push_back(
-            fmt::format("{}, {} from left corner{}", there,
-                        write(Length::millimetres(
-                                  leftEdge(*p, wall->index, said(2, 3) == "right", atEnd, **scene)),
-                              job.notation),
-                        found[5].str()));
-        return;
-    }
+    const auto part = said(3, 4);
+    const bool atEnd = part == "end" || part == "edge" || part == "corner";
+    if (const auto there =
+            inTheHalf(thing, wall->index, said(2, 3) == "right", atEnd, **scene, job);
+        !there.empty())
+        out.push_back(there + found[5].str());
 }
 
 /// "hooks on wall B next to the front door", which is in another wall: at the end that is nearer.
@@ -156,19 +164,9 @@ void nearTheEnd(const std::string& line, const Project& job, std::vector<std::st
     const Wall& w = job.room->walls[static_cast<std::size_t>(wall->index)];
     const Vec2 at = middleOf(*by, **scene);
     const bool right = norm(at - w.end) < norm(at - w.start);
-    const std::string thing = found[1];
-    for (const char* place : {"against", "on"}) {
-        const auto there = fmt::format("{} {} wall {}", thing, place, w.name);
-        const auto p = putBy(there, job);
-        if (!p || p->kind->underCeiling() || p->kind->flat())
-            continue;
-        out.push_back(
-            fmt::format("{}, {} from left corner{}", there,
-                        write(Length::millimetres(leftEdge(*p, wall->index, right, true, **scene)),
-                              job.notation),
-                        found[4].str()));
-        return;
-    }
+    if (const auto there = inTheHalf(found[1], wall->index, right, true, **scene, job);
+        !there.empty())
+        out.push_back(there + found[4].str());
 }
 
 /// How far behind its wall's face the back of so wide a thing comes in the middle of an alcove, a
@@ -226,8 +224,8 @@ void inARecess(const std::string& line, const Project& job, std::vector<std::str
     const Recess& r = *all.front();
     const Wall& w = job.room->walls[static_cast<std::size_t>(r.wall)];
     const std::string thing = found[1];
-    const auto p = putBy(fmt::format("{} against wall {}", thing, w.name), job);
-    if (!p || p->kind->hangs() || p->kind->underCeiling() || p->kind->flat())
+    const auto p = standsAt(thing, w, job);
+    if (!p)
         return;
     const double off = p->size.depth.mm() / 2 - backIn(r, p->size.width.mm());
     const Vec2 at = w.at(r.left + r.width / 2) + w.inward() * off;
@@ -235,6 +233,14 @@ void inARecess(const std::string& line, const Project& job, std::vector<std::str
                               write(Length::millimetres(at.x), job.notation),
                               write(Length::millimetres(at.y), job.notation),
                               turnToFace(w.inward()).inDegrees(), found[5].str()));
+}
+
+/// Of two sides of a piece the one with more room, the first where they are alike.
+Side roomierOf(const Stands& of, Side one, Side other) {
+    const FloorView floor(*of.scene);
+    const auto first = aheadOf(floor, *of.piece, *of.there, one).stop;
+    const auto second = aheadOf(floor, *of.piece, *of.there, other).stop;
+    return first && (!second || first->ahead < second->ahead) ? other : one;
 }
 
 /// "three stools along one side of the island": the long side with more room before it.
@@ -248,10 +254,7 @@ void alongALongSide(const std::string& line, const Project& job, std::vector<std
     const auto of = standsNamed(found[3], job);
     if (!of || of.piece->kind->isSeat())
         return;
-    const FloorView floor(*of.scene);
-    const auto ahead = aheadOf(floor, *of.piece, *of.there, Side::front).stop;
-    const auto behind = aheadOf(floor, *of.piece, *of.there, Side::behind).stop;
-    const bool back = ahead && (!behind || ahead->ahead < behind->ahead);
+    const bool back = roomierOf(of, Side::front, Side::behind) == Side::behind;
     out.push_back(fmt::format("{}{} {} {}{}", found[1].str(), found[2].str(),
                               back ? "behind" : "in front of", of.piece->name, found[4].str()));
 }
@@ -268,10 +271,7 @@ void onTheOpenSide(const std::string& line, const Project& job, std::vector<std:
     const auto of = standsNamed(found[2], job);
     if (!of)
         return;
-    const FloorView floor(*of.scene);
-    const auto left = aheadOf(floor, *of.piece, *of.there, Side::left).stop;
-    const auto right = aheadOf(floor, *of.piece, *of.there, Side::right).stop;
-    const bool isRight = left && (!right || left->ahead < right->ahead);
+    const bool isRight = roomierOf(of, Side::left, Side::right) == Side::right;
     out.push_back(fmt::format("{} {} of {}{}", found[1].str(), isRight ? "right" : "left",
                               of.piece->name, found[3].str()));
 }
@@ -310,9 +310,8 @@ void besideWhatHangs(const std::string& line, const Project& job, std::vector<st
     if (!box)
         return;
     const Wall& w = job.room->walls[static_cast<std::size_t>(hung->wall())];
-    const auto there = fmt::format("{} against wall {}", found[1].str(), w.name);
-    const auto p = putBy(there, job);
-    if (!p || p->kind->hangs() || p->kind->underCeiling() || p->kind->flat())
+    const auto p = standsAt(found[1], w, job);
+    if (!p)
         return;
     const double gap = job.library.book->habit("beside-on-wall").mm();
     const double wide = p->size.width.mm();
@@ -325,8 +324,9 @@ void besideWhatHangs(const std::string& line, const Project& job, std::vector<st
                       : fitsRight                 ? right
                                                   : left;
     if (at >= 0)
-        out.push_back(fmt::format("{}, {} from left corner{}", there,
-                                  write(Length::millimetres(at), job.notation), found[4].str()));
+        out.push_back(fmt::format("{} against wall {}, {} from left corner{}", found[1].str(),
+                                  w.name, write(Length::millimetres(at), job.notation),
+                                  found[4].str()));
 }
 
 /// "dresser on the other side of the window": of what stands at its wall, beside it.
