@@ -354,8 +354,10 @@ int renderViews(mezzet::app::MainWindow& window, const QString& folder) {
 /// Shows the window, or its views, to the end.
 int runWindow(mezzet::app::MainWindow& window, const QCommandLineParser& options,
               const QString& studioTrouble) {
-    if (options.isSet("views"))
+    if (options.isSet("views")) {
+        QApplication::setCursorFlashTime(0); // the same picture, whenever it is taken
         return renderViews(window, options.value("views"));
+    }
     window.show();
     if (!studioTrouble.isEmpty())
         emit window.session().told(studioTrouble, true);

@@ -1,6 +1,6 @@
 #include "commands.h"
-#include "tell.h"
 #include "shared.h"
+#include "tell.h"
 
 #include "judge/accept.h"
 #include "judge/lux.h"
@@ -160,9 +160,8 @@ int say(const std::string& path, const std::vector<std::string>& lines) {
         before.push_back(now);
         after.clear();
         now = next->project;
-        if (foldCase(trimmed(line)) != "again")
-            if (!saysAgain(line))
-                to.before = line;
+        if (!saysAgain(line))
+            to.before = line;
     }
     if (now == *job)
         return ran; // only asked

@@ -90,13 +90,35 @@ struct Habit {
     Length metric{}; ///< the trade's own metric figure; nothing for none
 };
 /// The habits the program asks for; a book has each of them, and no other.
-inline constexpr std::string_view habitIds[] = {
-    "front-legs-on-rug", "beside-on-wall", "chair-drawn",        "table-beside-seat",
-    "front-legs-least",  "group-gap",      "shelves-apart",      "legs-come-off",
-    "seats-apart",       "rug-past-table", "pendant-over-table", "rug-border",
-    "rug-pad",           "rug-leg",        "cut-allowance",      "above-at-most",
-    "stair-nosing",      "step",           "step-slight",        "curtain-past-least",
-    "curtain-past",      "curtain-over",   "curtain-over-least", "curtain-under-ceiling"};
+inline constexpr std::string_view habitIds[] = {"front-legs-on-rug",
+                                                "beside-on-wall",
+                                                "chair-drawn",
+                                                "table-beside-seat",
+                                                "front-legs-least",
+                                                "group-gap",
+                                                "shelves-apart",
+                                                "legs-come-off",
+                                                "seats-apart",
+                                                "rug-past-table",
+                                                "pendant-over-table",
+                                                "rug-border",
+                                                "rug-pad",
+                                                "rug-leg",
+                                                "cut-allowance",
+                                                "above-at-most",
+                                                "stair-nosing",
+                                                "step",
+                                                "step-slight",
+                                                "curtain-past-least",
+                                                "curtain-past",
+                                                "curtain-over",
+                                                "curtain-over-least",
+                                                "curtain-under-ceiling",
+                                                "near",
+                                                "eaten-at",
+                                                "eaten-at-long",
+                                                "bar-height",
+                                                "runner-short"};
 
 /// What a shelf is made of.
 struct ShelfMaterial {

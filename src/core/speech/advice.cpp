@@ -58,23 +58,23 @@ Answer asked(const Asking& a, const std::string& question) {
     return answerOf(std::move(*found));
 }
 
-/// "what fits on wall B?": the longest sofas, in place of the one that stands there, and how wide
+/// "what fits on wall B?": the longest sofas, in place of those that stand there, and how wide
 /// other things may be.
 Answer fitsOnWall(const Asking& a, int wall) {
     Project job = a.job;
-    std::string instead;
+    std::vector<std::string> instead;
     for (const Piece& p : a.job.scheme().pieces)
         if (p.kind->role == Role::sofa && !p.locked && wallBehind(*a.scene, p.id) == wall) {
             Edit without;
             without.acts.emplace_back(RemovePiece{p.id});
             if (auto after = apply(job, without)) {
                 job = *after->project;
-                instead = p.name;
+                instead.push_back(p.name);
             }
         }
     Answer out = answerOf(sofasThatFit(job, wall, a.goesOn));
     if (!instead.empty())
-        out.words = worded("{}; {} is left out", withoutStop(std::move(out.words)), instead);
+        out.words = worded("{}; left out: {}", withoutStop(std::move(out.words)), listed(instead));
     std::vector<std::string> others;
     for (const char* id : {"sideboard", "desk", "bookcase"})
         if (const auto kind = a.job.library.kit->byId(id))
@@ -507,8 +507,8 @@ std::optional<Answer> howMany(Asking& a) {
     Answer out;
     out.about = {id};
     // At an island or a bar one sits on stools, along one side.
-    constexpr double barHigh = 850; // mm (common practice)
-    if (p.kind->family == Family::table && p.heights.top && p.heights.top->mm() >= barHigh) {
+    if (p.kind->family == Family::table && p.heights.top &&
+        *p.heights.top >= a.job.library.book->habit("bar-height")) {
         const Length elbow = elbowRoom(a.job);
         out.words = worded("{} on stools along one side of {}, at {} each",
                            static_cast<int>(std::floor(p.size.width / elbow + 1e-9)), p.name,

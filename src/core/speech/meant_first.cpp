@@ -115,10 +115,9 @@ void tableBesideASeat(const std::string& line, const Project& job, std::vector<s
     const Piece* by = pieceNamed(found[4], job);
     if (by == nullptr || !by->kind->isSeat() || by->kind->role == Role::diningChair)
         return;
-    constexpr double asLarge = 700; // mm: what is eaten at
     if (found[2].matched)
         if (const auto wide = scanLength(std::string(trimmed(found[2].str())), job.notation.units);
-            wide && wide->value.mm() > asLarge)
+            wide && wide->value > job.library.book->habit("eaten-at"))
             return;
     const bool round = foldCase(line).find("round ") != std::string::npos;
     out.push_back(fmt::format("{}a {}{} {} {}{}", found[1].str(),
@@ -286,9 +285,8 @@ void tableToEatAt(const std::string& line, const Project& job, std::vector<std::
     if (sized) {
         const auto wide = readLength(found[2].str(), job.notation.units);
         const auto deep = readLength(found[3].str(), job.notation.units);
-        constexpr double asLong = 1100; // mm: what is eaten at (common practice)
-        constexpr double asDeep = 700;
-        if (!wide || !deep || wide->mm() < asLong || deep->mm() < asDeep)
+        const RuleBook& book = *job.library.book;
+        if (!wide || !deep || *wide < book.habit("eaten-at-long") || *deep < book.habit("eaten-at"))
             return;
     } else if (foldCase(job.room->name).find("dining") == std::string::npos) {
         return;

@@ -154,6 +154,15 @@ void highAndWide(const std::string& line, const Project& job, std::vector<std::s
         out.push_back(std::move(all));
 }
 
+/// Where curtains on a rod hang that reach over an opening; none for all else.
+std::optional<Box> rodOver(const Piece& p, const Opening& o, const Scene& scene) {
+    if (p.kind->role != Role::curtain || p.kind->hanging.mount != Mount::rod || !p.onWall() ||
+        p.wall() != o.wall)
+        return {};
+    const auto b = boxOn(pieceTarget(p.id), p.wall(), scene);
+    return b && b->low.x < (o.left + o.width).mm() && b->high.x > o.left.mm() ? b : std::nullopt;
+}
+
 /// "hang curtains 4 above the window frames", "drapes 10 above window 2": from so far over each
 /// window, or the one that is named, to where such a kind ends.
 void curtainsOverEach(const std::string& line, const Project& job, std::vector<std::string>& out) {
@@ -172,26 +181,22 @@ void curtainsOverEach(const std::string& line, const Project& job, std::vector<s
     const auto one = targetNamed(found[3], job, false);
     if (!one && !std::regex_match(found[3].str(), plural))
         return;
-    // Where some hang already, they are meant.
     const auto scene = sceneOf(job);
-    const auto hangsAt = [&](const Opening& o) -> const Piece* {
-        for (const Piece& p : job.scheme().pieces)
-            if (p.kind->role == Role::curtain && p.kind->hanging.mount == Mount::rod &&
-                p.onWall() && p.wall() == o.wall && scene)
-                if (const auto b = boxOn(pieceTarget(p.id), p.wall(), **scene);
-                    b && b->low.x < (o.left + o.width).mm() && b->high.x > o.left.mm())
-                    return &p;
-        return nullptr;
-    };
+    if (!scene)
+        return;
     std::string all;
     for (const Opening& o : job.room->openings) {
         if (o.kind != OpeningKind::window || (one && targetOf(o) != *one))
             continue;
-        if (const Piece* there = hangsAt(o)) {
-            const auto b = boxOn(pieceTarget(there->id), there->wall(), **scene);
-            all +=
-                fmt::format("{}make {} {} high", all.empty() ? "" : "; then ", there->name,
-                            write(o.head() + *over - Length::millimetres(b->low.y), job.notation));
+        // Where some hang already, they are meant.
+        const auto& pieces = job.scheme().pieces;
+        const auto there = std::find_if(pieces.begin(), pieces.end(), [&](const Piece& p) {
+            return rodOver(p, o, **scene).has_value();
+        });
+        if (there != pieces.end()) {
+            const Length foot = Length::millimetres(rodOver(*there, o, **scene)->low.y);
+            all += fmt::format("{}make {} {} high", all.empty() ? "" : "; then ", there->name,
+                               write(o.head() + *over - foot, job.notation));
             continue;
         }
         all += fmt::format(
@@ -245,8 +250,7 @@ void rodAt(const std::string& line, const Project& job, std::vector<std::string>
         } else {
             const auto over = std::find_if(
                 job.room->openings.begin(), job.room->openings.end(), [&](const Opening& o) {
-                    return o.kind == OpeningKind::window && o.wall == p.wall() &&
-                           o.left.mm() < box.high.x && (o.left + o.width).mm() > box.low.x;
+                    return o.kind == OpeningKind::window && rodOver(p, o, **scene).has_value();
                 });
             if (over == job.room->openings.end())
                 continue;

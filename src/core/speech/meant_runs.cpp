@@ -68,7 +68,7 @@ std::optional<Vec2> wayIn(const std::string& words, const Project& job, const Sc
 }
 
 /// "runner 80 wide from the front door to the living room": along the room, between the two, a
-/// hand's breadth short of each.
+/// little short of each.
 void runnerFromTo(const std::string& line, const Project& job, std::vector<std::string>& out) {
     if (!mentions(line, {" from "}) || !mentions(line, {"runner", "rug", "carpet"}))
         return;
@@ -91,7 +91,7 @@ void runnerFromTo(const std::string& line, const Project& job, std::vector<std::
         return;
     const Vec2 way = *to - *from;
     const bool acrossPage = std::abs(way.x) > std::abs(way.y);
-    const double shortBy = isMetric(job.notation.units) ? 100 : Length::inches(4).mm();
+    const double shortBy = job.library.book->habit("runner-short").mm();
     const double run = (acrossPage ? std::abs(way.x) : std::abs(way.y)) - 2 * shortBy;
     if (run < wide->mm())
         return;

@@ -474,7 +474,7 @@ std::vector<std::string> saidOtherwise(std::string_view text, const Project& job
     for (auto& said : aboutChairs(whole, job))
         out.push_back(std::move(said));
     static const auto patterns =
-        known({otherWords(), moreOtherWords(), otherChanges(), otherQuestions()});
+        known({otherWords(), askedOtherwise(), moreOtherWords(), otherChanges(), otherQuestions()});
     const auto wholeFolded = foldCase(whole);
     for (const Known& one : patterns)
         if (std::smatch found;

@@ -47,10 +47,6 @@ constexpr OtherWords others[] = {
      "(?:bottom|foot|underside)(?: of "
      "it)? (?:is|sits|hangs|comes) (.+?) above (.+)",
      "$1 $2 above $3"},
-    {"(how high is .+?) (?:off|from|above) the (?:floor|ground)\\??", "$1?"},
-    {"(?:can|will|does|do) (.+?) (?:still )?(?:open|close|swing|shut)(?: fully| all the way| "
-     "properly)?\\??",
-     "what is wrong with $1?"},
     {"(make .+? [0-9][^ ]*(?: (?:cm|mm|m|in|inch|inches|ft|feet|foot))?) less deep",
      "$1 shallower"},
     {"(make .+? [0-9][^ ]*(?: (?:cm|mm|m|in|inch|inches|ft|feet|foot))?) less wide", "$1 narrower"},
@@ -69,18 +65,6 @@ constexpr OtherWords others[] = {
      "$1 either side of the chimney"},
     {"(.+?) in (?:the )?(left|right)(?:[- ]hand)? alcove", "$1 $2 of the chimney"},
     {"(.+?) (?:on the )?left and (?:on )?(?:the )?right(?: side)? of (.+)", "$1 either side of $2"},
-    {"where(?:'s| is| would be) (?:the best|a good|the right|the) (?:place|spot|position) "
-     "(?:for|to "
-     "put|to hang) (.+?)\\??",
-     "is there space for $1?"},
-    {"where (?:can|could|should|would|will|does|might) (?:the|my) (.+?) (?:go|fit|stand|be "
-     "put)\\??",
-     "is there space for a $1?"},
-    {"how (?:far|high|much) above (.+?) (?:is|does|do) (.+?)(?: hang| sit)?\\??",
-     "how far is $2 from $1?"},
-    {"why (?:does|do|is|are|did) (.+?) (?:go|going|stand|standing|hang|hanging|reach|stick|"
-     "sticking|block|blocking|touch|touching|overlap|overlapping)\\b.*",
-     "what is wrong with $1?"},
     {"(?:clear|empty)(?: out)? (?:the |this |my )?(?:room|floor|plan|everything)",
      "remove everything"},
     {"(?:start (?:over|again|afresh|from scratch)(?: .*)?|take everything (?:out|away))",
@@ -98,15 +82,6 @@ constexpr OtherWords others[] = {
      "$1picture$2 $3 $4"},
     {"((?:hang |put |place |add )?)an? (?:big|huge) (.+)", "$1large $2"},
     {"((?:hang |put |place |add )?)an? (?:little|tiny) (.+)", "$1small $2"},
-    {"where (?:can|could|should|would|do) (?:i|we|you|one) (?:put|place|stand|fit|have) (.+?)\\??",
-     "is there space for $1?"},
-    {"where (?:would|could|does|will|might) (an? .+?) (?:go|fit|stand)\\??",
-     "is there space for $1?"},
-    {"(?:is|are) (.+?) (?:too (?:big|small|large|high|low|tall|wide|long|short|narrow|deep|near|"
-     "close|far)|all right|alright|ok|okay|right|fine)(?: for (?:the|this|my) room)?\\??",
-     "what is wrong with $1?"},
-    {"how much (?:room|space) is (?:there )?between (.+?) and (.+?)\\??", "how far is $1 from $2?"},
-    {"what(?:'s| is) the (?:gap|space|distance) from (.+?) to (.+?)\\??", "how far is $1 from $2?"},
     {"(?:we|i) (?:need|want|would like|'d like|have) (.+)", "$1"},
     {"(?:can|could) (?:we|i|you) (?:have|get|put|place|add) (.+?)\\??", "$1"},
     {"let's (?:have|put|add|try) (.+)", "$1"},
@@ -116,12 +91,6 @@ constexpr OtherWords others[] = {
     {"(a|one|two|three|four|five|six|[0-9]+) more (.+)", "$1 $2"},
     {"(.+?)\\bthe (window|door) on the (left|right)\\b(.*)", "$1the $3 $2$4"},
     {"(.+?) within (?:arm's |easy )?reach of (.+)", "$1 beside $2"},
-    {"how (?:wide|big|large|narrow) is the "
-     "(?:gap|space|way|passage|hall|hallway|room|floor|corridor|"
-     "walkway|aisle|path|clearance) between (.+?) and (.+?)\\??",
-     "how far is $1 from $2?"},
-    {"(?:can|could) (?:you|i|we|one) (?:still )?(?:open|use|reach|get to|get at) (.+?)\\??",
-     "what is wrong with $1?"},
     {"(?:make|turn|change) (.+?) (?:in)?to an? (.+)", "replace $1 by $2"},
     {"(?:make|turn|change) (.+?) (?:into )?an? (king|queen|twin|double|single|full)"
      "(?: size)?(?: one| bed)?",
@@ -151,8 +120,6 @@ constexpr OtherWords others[] = {
     {"(.+?) (behind|at|by|beside|near|from|on|next to) (?:the )?(.+?)'s (left|right) "
      "(end|side)(.*)",
      "$1 $2 the $4 $5 of $3$6"},
-    {"how (?:big|wide|large|long) (?:can|could|should|may|must) (?:the|a|my) (.+?) be\\??",
-     "how big a $1?"},
     {"((?:put |place |hang |add |set )?)(?:an? |the )?(.+?), ([0-9][^,]*? "
      "(?:wide|long|high|tall|deep|across))",
      "$1a $3 $2"},
@@ -209,12 +176,6 @@ constexpr OtherWords others[] = {
      "shallower))",
      "make $1 $2"},
     {"(?:fix|mend|sort|put) (it|this|that) (?:out|right)", "mend $1"},
-    {"how (?:much|big a thing|wide a thing|long a thing) (?:would|will|can|could|does) fit between "
-     "(.+?) and (.+?)\\??",
-     "how far is $1 from $2?"},
-    {"(?:which|what) wall (?:is|are|does) (.+?)(?: on| against| at| hang on| stand on| stand "
-     "against)?\\??",
-     "where is $1?"},
     {"(?:make|paint|colour|color|do) (.+?) (?:in )?([a-z]+)", "colour $1 $2"},
     {"(?:make|paint|colour|color|do) (.+?) (?:in )?([a-z]+ [a-z]+)", "colour $1 $2"},
     {"(?:paint|colour|color) (.+?) ([a-z]+) (?:green|blue|red|grey|gray|white|brown|pink|yellow)",
@@ -223,15 +184,12 @@ constexpr OtherWords others[] = {
      "$1 $2 and $2 2"},
     {"(.*?)\\bunder the (?:sofa|seating|conversation|lounge) (?:group|area|arrangement)(.*)",
      "$1under the seats$2"},
-    {"how (?:high|far|much) is (.+?) (?:above|over|off) (.+?)\\??", "how far is $1 from $2?"},
     {"((?:put |place |hang |add |set )?)(two|three|four|five|six|eight|nine|a pair of|[2-9]) "
      "([^0-9]+?)"
      ", ([0-9].*? ?(?:x|by) ?[0-9].*)",
      "$1$2 $4 $3"},
     {"take (.+?) (?:down|off the wall)", "remove $1"},
     {"(.+?) together (.+)", "$1 $2"},
-    {"what(?:'s| is) the (?:ceiling height|height of the (?:ceiling|room))(?: here)?\\??",
-     "how high is the room?"},
     {"(?:show|tell) me (what.+|where.+|how.+|why.+)", "$1"},
     {"(.+?) (?:in|is) (?:a |the )?(?:colour |color )?([a-z]+)", "colour $1 $2"},
     {"(?:make|have) (.+?) (oval|square|rectangular|oblong)", "replace $1 by a $2 one"},
@@ -242,23 +200,12 @@ constexpr OtherWords others[] = {
      ".*?) (?:in|at|on|for|over|across) (?:the|both|all|all the|both the) windows",
      "$1 on each window"},
     {"(.*?)(?:the )?wall ([a-z])'s (window|door)\\b(.*)", "$1the $3 on wall $2$4"},
-    {"(?:is|are) (.+?) (?:far enough apart|(?:too|a bit) (?:close|near|far apart)(?: "
-     "together)?|close "
-     "enough(?: together)?)\\??",
-     "how far apart are $1?"},
-    {"how high is the (?:top|bottom|foot|cent(?:re|er)|middle|underside|lower edge) of (.+?)\\??",
-     "how high is $1?"},
     {"(?:raise|lower|move|shift|hang|bring) (.+?) (?:till|until|so that|so) (?:its|the|it's) "
      "(centre|center|top|bottom|foot) (?:is|comes|hangs)(?: at)? ([0-9].*)",
      "$1 $2 at $3"},
     {"(.+?),? (?:with (?:its|the) )?(?:bottom|foot|lower edge|underside) ([0-9].*? (?:above|over) "
      ".+)",
      "$1 $2"},
-    {"(?:is|are) (?:anything|something|things|any of (?:it|them)) (?:too |wrong|not right|to "
-     "mend|off)"
-     ".*",
-     "what is wrong?"},
-    {"(?:which|what)(?: things| pieces| ones)? (?:is|are) too .+", "what is wrong?"},
     {"(.+?),? one (at|on|by|beside) (?:each|either|every) (end|side) of (.+)",
      "$1 $2 each $3 of $4"},
     {"give (?:me|us) (an? .+)", "add $1"},
@@ -271,11 +218,9 @@ constexpr OtherWords others[] = {
     {"(?:hang |put |add )?((?:two|three|four|five|six|seven|eight|nine|ten|[2-9]|1[0-9]) .+?) "
      "(?:in|as) an? (grid|column|spiral|salon) (on .+)",
      "$1 $3; then group them as a $2"},
-    {"where does (?:the )?(door(?: [0-9])?) (?:hit|swing|open|bump|catch).*", "does $1 open?"},
     {"(.+?) (?:that|which)(?:'s|s| is) ([0-9][^ ]*(?: ?(?:cm|mm|m|in|inches|inch|feet|ft|foot))? "
      "(?:tall|high|wide|long|deep|across).*)",
      "$1 $2"},
-    {"(what height should .+?) (?:be|hang|go|sit)(?: at)?\\??", "$1?"},
     {"(?:move|slide|push|pull|bring|shift|take|put) (.+?) (?:over |across )?to ((?:the )?(?:left |"
      "right |first |second |third |last |middle )?(?:window|door|fireplace|chimney|fire|radiator)"
      "(?: [0-9])?(?: (?:on|in|of) (?:the )?wall [a-z])?)",
@@ -294,9 +239,6 @@ constexpr OtherWords others[] = {
      "(?: now)?",
      "swap $1 and $2"},
     {"(?:turn|rotate|spin) (.+?) the other way(?: round| around)?", "turn $1 a quarter"},
-    {"how (?:many|much) (?:inches|feet|foot|centimet(?:er|re)s|cm|millimet(?:er|re)s|mm|met(?:er|"
-     "re)s) (?:is it |are there |is there )?(?:from|between) (.+?) (?:to|and) (.+?)\\??",
-     "how far is $1 from $2?"},
     {"((?:put |place |hang |add |set )?(?:two|2|a pair of) .+?) (?:beside|next to|by|to the sides "
      "of) (.+)",
      "$1 either side of $2"},
@@ -306,15 +248,6 @@ constexpr OtherWords others[] = {
      "shoes|coats|toys|plants|magazines|remote|remotes|logs|blankets|records|bags?|glasses|"
      "breakfast|homework|make-?up|music|games|clothes|linen|china)",
      "$1"},
-    {"(?:what (?:can|do|could|should) (?:i|one|we|you) (?:say|type|do|ask|write)(?: here| now)?|"
-     "help(?: me)?|how does this work|what now)\\??",
-     "what can be said?"},
-    {"(?:can|could) (?:a person|someone|somebody|one|people|you|i|we) (?:walk|get|pass|go|squeeze|"
-     "fit) (?:through )?between (.+?) and the wall\\??",
-     "how much room is around $1?"},
-    {"how (?:long|wide|big|much) is the (?:free|empty|clear|bare|unused|open) (?:part|stretch|bit|"
-     "section|piece|space)?(?: ?of| on)? ?(?:the )?(wall .+?)\\??",
-     "how much wall is free on $1?"},
     {"(.+?),? (?:with|at) ([0-9].*?) from (.+?) on (?:both|either|each) sides?",
      "$1 either side of $3, $2 from it"},
     {"(.+?),? ([0-9].*?) (?:from|off|away from) (.+?) on (?:both|either|each) sides?",
@@ -322,10 +255,6 @@ constexpr OtherWords others[] = {
     {"(.*?\\bsconces?.*?),? ([0-9].*?) (?:from|off) (?:either|each|both) sides? of (.+)",
      "$1 either side of $3"},
     {"((?:put |place |add |hang )?.*?)\\breading (?:light|lamp)\\b(.*)", "$1floor lamp$2"},
-    {"what size (?:of )?(.+?) (?:do (?:i|we) need|should (?:i|we) (?:get|buy|have|use)|would "
-     "(?:fit|"
-     "suit|work|do)|is right|is best)(.*?)\\??",
-     "how big a $1?"},
     {"(.+?),? (?:sticking|jutting|coming|standing|reaching) out (?:by )?([0-9].*?)(?: "
      "(?:from|into) "
      ".*)?",
@@ -336,24 +265,10 @@ constexpr OtherWords others[] = {
      "six pictures in a grid $1 $2"},
     {"(?:an? )?gallery(?: wall)? (on|over|above) (.+)", "six pictures in a grid $1 $2"},
     {"(?:clear|empty|strip) (?:the )?(wall .+)", "remove everything on $1"},
-    {"what(?:'s| is) the (?:biggest|largest|right|best) (?:rug|carpet) .*", "how big a rug?"},
     {"how low should (.+)", "how high should $1"},
-    {"how high (?:above|over) .+? should (.+?) (?:be|hang|go)\\??", "how high should $1 hang?"},
-    {"(?:does|will|would) (?:the )?((?:door|window)(?: [0-9])?) (?:hit|touch|meet|clear|open into|"
-     "swing into|bump|catch) .*",
-     "does $1 open?"},
-    {"(?:does|do) (?:the|any) (?:door|window|leaf|door leave)s? (?:hit|touch|meet|clear|"
-     "(?:open|swing) into) .*",
-     "what is wrong?"},
     {"(put|move|bring|set) (.+?) back (in|into|to|on|under|against|at|by|next to|beside) (.+)",
      "$1 $2 $3 $4"},
     {"((?:will|does|would|can|could) an? .*?)table (fit.*)", "$1dining table $2"},
-    {"how much (?:clearance|space|room|floor) (?:do (?:i|we) have|is there|have i|is left|is)? "
-     "?(?:all )?(?:around|round) (.+?)\\??",
-     "how much room is around $1?"},
-    {"(.+?) when (?:people are seated|people sit|everyone is seated|somebody sits there|in use)"
-     "\\??",
-     "$1?"},
     {"(.*?)\\b(?:all the way|straight|right up|right|hard) "
      "((?:in|into|up|back|against|to|over)\\b.*)",
      "$1$2"},
@@ -365,10 +280,6 @@ constexpr OtherWords others[] = {
      "towards) (.+)",
      "put $1 against $2"},
     {"(?:put |place |have |try |use )?((?:an? )?.+?) in place of (.+)", "replace $2 by $1"},
-    {"(?:can|will|does|do) (.+?)(?:'s)? (?:doors?|drawers?|leaf) (?:still )?(?:open|close|swing|"
-     "shut)(?: fully| all the way| properly)?\\??",
-     "what is wrong with $1?"},
-    {"how far does (.+?) (?:stick|come|reach|stand|jut|project) out\\b.*", "how deep is $1?"},
     {"(.+?) (above|over|beside|next to|by|either side of|on each side of|on either side of) the "
      "head of (.+)",
      "$1 $2 $3"},
@@ -384,9 +295,6 @@ constexpr OtherWords others[] = {
      "another) (.+)",
      "$1 a $2"},
     {"(is there (?:space|room) for) another (.+)", "$1 a $2"},
-    {"(?:does|is|will|would) (?:anything|something|any of it|any of this) (?:block|blocking|in the "
-     "way|obstruct|obstructing|too close|wrong).*",
-     "what is wrong?"},
     {"(?:add |put |hang )?(?:an? )?(?:roller|venetian|cellular|wooden|blackout) "
      "(blinds?|shades?)(.*)",
      "a roman blind$2"},
@@ -421,17 +329,6 @@ constexpr OtherWords others[] = {
     {"(.+?),? in a grid(?:,? [a-z0-9]+ rows? (?:of|by) [a-z0-9]+)?,? on (.+)",
      "gallery of $1 on $2", true},
     {"(.+?) (?:as|in) a gallery (?:wall )?on (.+)", "gallery of $1 on $2"},
-    {"(?:is|are) (.+?) in the way(?: of .+?)?\\??", "what is wrong with $1?"},
-    {"(?:a )?(?:rug|carpet) (?:big|large|wide) enough (?!.*table).*", "how big a rug?"},
-    {"how (?:wide|big|long|large) (?:can|could|should|may) (?:an? |the )?.+? (?:to the )?(left|"
-     "right) of (.+?) be\\??",
-     "how much wall is $1 of $2?"},
-    {"how (?:wide|long|big|large) is the (?:wall|space|gap|room|stretch)(?: of wall)? (?:to the "
-     ")?(left|right) of (.+?)\\??",
-     "how much wall is $1 of $2?"},
-    {"is there (?:enough |still )?(?:space|room) to (?:open|use|reach|get to|get at|get into) "
-     "(.+?)\\??",
-     "what is wrong with $1?"},
     {"(?:centre|center) (an? .+?) (above|over|on|under|between|in) (.+)", "$1 $2 $3"},
     {"(?:put |place |have |try |use )?((?:an? )?.+?),? instead of (.+)", "replace $2 by $1"},
     {"(?:put |place |have |try )?(?:an? |the )?(.+?) instead of (.+)", "use $1 instead of $2"},
@@ -447,19 +344,6 @@ constexpr OtherWords others[] = {
      "floor|either|each|both|wall)(.+)",
      "$1table lamps on $2"},
     {"(.+) on cent(?:er|re)", "$1"},
-    {"can (?:a person|someone|somebody|one|people|two people|you|i|we) "
-     "(?:walk|get|pass|go|squeeze) "
-     "(?:through )?between (.+?) and (.+?)\\??",
-     "how far is $1 from $2?"},
-    {"is there (?:enough )?(?:space|room) (?:to walk |to pass )?between (.+?) and (.+?)\\??",
-     "how far is $1 from $2?"},
-    {"is there (?:enough )?(?:space|room) (?:left |free )?(?:to [a-z ]+? |for [a-z ]+? "
-     ")?(behind|in "
-     "front of|before|beside|next to) (.+?)\\??",
-     "how much room is $1 $2?"},
-    {"(?:can|could) (?:a person|someone|somebody|one|people|you|i|we) (?:walk|get|pass|go|squeeze|"
-     "stand) (behind|in front of|before|beside|past) (.+?)\\??",
-     "how much room is $1 $2?"},
     {"(?:string|suspend|attach|screw|affix|wall[- ]mount|put up|nail|tack) (.+)", "hang $1"},
     {"(?:roll out|lay out|throw down|situate|locate|prop|squeeze|wedge|find (?:a )?(?:place|space|"
      "room|spot) for|bring) (an? .+)",
@@ -467,13 +351,6 @@ constexpr OtherWords others[] = {
     {"(.+?) (?:flush|tight|snug|snugly|tucked)(?: in(?:to)?| with| against| up against)? (?:the|a) "
      "corner\\b(.*)",
      "$1 in the corner$2"},
-    {"how (?:much|wide|big) (?:an? )?(?:room|space|clearance|floor|gap|way)(?: is there| is left| "
-     "do "
-     "(?:i|we) have| is)? (?:at|past) the (?:foot|end) of (.+?)\\??",
-     "how much room is in front of $1?"},
-    {"(?:can|could) (?:a person|someone|somebody|one|people|you|i|we) (?:walk|get|pass|go|squeeze) "
-     "(?:around|round) (.+?)\\??",
-     "how much room is around $1?"},
     {"(?:bring|move|pull|push|slide|drag) (.+?) (?:out )?in(?:to)? the (?:middle|centre|center)"
      "(?: of the (?:room|floor))?",
      "$1 in the middle of the room"},
@@ -485,18 +362,6 @@ constexpr OtherWords others[] = {
     {"(?:an? )?(?:accent|feature) wall (?:on|for|at) (wall .+?),? (?:in )([a-z ]+)",
      "colour $1 $2"},
     {"(.*\\barc(?:hed|o)? (?:floor )?lamps?\\b.*?) (?:over|above) (.+)", "$1 beside $2"},
-    {"is (?:the|this|our) (?:room|space) (?:big|large|wide) enough (?:for|to take|to hold) "
-     "(.+?)\\??",
-     "is there space for $1?"},
-    {"(?:is|are) (.+?) (?:big|large|wide|long|deep|tall|high|low|small) enough(?: for .+)?\\??",
-     "what is wrong with $1?"},
-    {"how (?:far|close|near) should (.+?) (?:be|go|stand|sit|hang)(?: away)? (?:from|to) (.+?)\\??",
-     "how far is $1 from $2?"},
-    {"how (?:wide|big|much|large) is the "
-     "(?:walkway|passage|aisle|gap|space|way|path|room|clearance) "
-     "(behind|in front of|before|beside|next to|(?:to the )?left of|(?:to the )?right of|around|"
-     "round) (.+?)\\??",
-     "how much room is $1 $2?"},
     {"(?:bump|scooch|budge|ease|jog|shimmy|edge|inch) (.+)", "move $1"},
     {"(move|shift|slide|push|bump|nudge|scoot) (.+?) over (?:by )?([0-9].*)", "$1 $2 $3"},
     {"(move|shift|slide|push|bump|nudge|scoot) (.+?) over(?: a bit| a little)? (?:to the "
@@ -505,8 +370,6 @@ constexpr OtherWords others[] = {
     {"clear(?: off| everything off)? (?:the |my )?(.+?)(?: off)?", "remove everything on $1"},
     {"lock (.+?) (?:in place|where (?:it|they) (?:is|are)|down|there|so (?:it|they) can't move)",
      "lock $1"},
-    {"what (?:would |will |can |could |might )?(?:fits?|goes?|stands?) between (.+?) and (.+?)\\??",
-     "how far is $1 from $2?"},
     {"((?:put |place |add |have )?)([a-z -]+?)s?,? ([0-9]+|two|three|four|five|six|seven|eight) of "
      "(?:them|those),? (.+)",
      "$1$3 $2s $4"},
@@ -516,27 +379,9 @@ constexpr OtherWords others[] = {
     {"(.*?\\brug\\b.*?) under (.+?),? ([0-9].*?) (?:bigger|larger|wider|longer|more)(?: than (?:it|"
      "that))? (?:on|at) (?:all|every|each|both)(?: four)? (?:sides?|ends?)",
      "$1 under $2 that reaches $3 past it on all sides"},
-    {"(?:can|could) (?:i|we|you|one|people|someone) (?:still )?(?:get|walk|go|come) to "
-     "(.+?)\\??",
-     "is there a way to $1?"},
-    {"(?:can|could) (?:i|we|you|one|people|someone) (?:still )?(?:get|walk|go|come) from (.+?) to "
-     "(.+?)\\??",
-     "is there a way from $1 to $2?"},
     {"(.*?) to the (middle|centre|center) of (wall .+)", "$1 in the $2 of $3"},
     {"(.*?)\\bin (?:the |an )?alcove (?:to the |on the )?(left|right) of (?:the )?(.+)",
      "$1$2 of the $3"},
-    {"how much (?:wall|space|room|length)(?: is(?: there)?| do (?:i|we) have| have (?:i|we) "
-     "got)?(?: "
-     "still)? (?:left|free|available|there|over|unused) (?:on|along|at) (?:the )?(wall .+?)\\??",
-     "how much wall is free on $1?"},
-    {"what(?:'s| is| would be) (?:the best|a good|the right|the) (?:place|spot|position|wall) "
-     "(?:for|"
-     "to put|to hang) (.+?)\\??",
-     "is there space for $1?"},
-    {"(?:do|does|can|will) (?:the |all the )?(?:drawers?|doors?) (?:of|in|on) (.+?) (?:still "
-     ")?(?:open|"
-     "close|pull out)(?: fully| all the way| properly)?\\??",
-     "what is wrong with $1?"},
     {"(?:shift|move|slide|push|pull) (.+?) over,? so (?:that )?(?:it's|it is|they're|they are) "
      "(.+)",
      "$1 $2"},
@@ -560,16 +405,10 @@ constexpr OtherWords others[] = {
     {"(?:put |move |push |set |place )?(?:the )?head ?board (?:against|on|to|at) (?:the )?(wall "
      ".+)",
      "put the bed against $1"},
-    {"is (?:it|the room|there) (?:bright|light|enough light|light enough)(?: enough)?(?: in here| "
-     "here)?"
-     "(?: to .+| for .+)?\\??",
-     "how bright is it in here?"},
     {"((?:put |hang |add |place )?)(?:an? |the )?(?:curtain )?(?:rods?|poles?|tracks?|curtain "
      "rails?) "
      "([0-9].*?) (?:above|over) (.*window.*)",
      "$1curtains $2 above $3"},
-    {"is there (?:still |at least |about )?[0-9].*? between (.+?) and (.+?)\\??",
-     "how far is $1 from $2?"},
     {"(?:seat|sit) (one|two|three|four|five|six|seven|eight|nine|ten|[0-9]+)(?: people| guests)? "
      "(?:at|around|round) (.+)",
      "seat $2 with $1"},
@@ -589,7 +428,6 @@ constexpr OtherWords others[] = {
     {"(.*\\b(?:blinds?|shades?)\\b.*?) inside (.*window.*)", "$1 on $2"},
     {"(.+?) (?:on|against) the wall (above|over|behind|left of|right of|beside|next to) (.+)",
      "$1 $2 $3"},
-    {"(?:which|what) wall (?:is|would be) (?:the )?best for (.+?)\\??", "is there space for $1?"},
 };
 
 } // namespace

@@ -13,6 +13,8 @@ struct OtherWords {
 
 /// All of them; they are tried in this order.
 [[nodiscard]] std::span<const OtherWords> otherWords();
+/// Of those that come first, the ones that are questions then.
+[[nodiscard]] std::span<const OtherWords> askedOtherwise();
 [[nodiscard]] std::span<const OtherWords> moreOtherWords();
 [[nodiscard]] std::span<const OtherWords> otherChanges();
 /// Those of questions, and of what is not done but told; tried after those.

@@ -279,6 +279,11 @@ bool serves(const Piece& p, const Kind& noun) {
            (noun.role != Role::none && p.kind->role == noun.role && p.kind->family == noun.family);
 }
 
+/// Stands in the room, and is no lamp: "a bench instead", of a low table.
+bool furnishes(const Kind& kind) {
+    return kind.takesFloor() && !kind.light;
+}
+
 /// "a round mirror instead", where there is one mirror: of that, whatever was spoken of last; "the
 /// mirror on wall D instead" is moved. Empty where there is none, or several.
 std::string insteadOfTheOne(const std::string& thing, const KindPtr& noun, const Project& job) {
@@ -330,7 +335,8 @@ std::string insteadOfThose(std::string_view text, const Project& job, const std:
                 return other;
         if (!names.empty() && !those([&](const Piece& p) {
                 return same(p) || p.kind->family == noun->family ||
-                       (p.kind->hangs() && noun->hangs());
+                       (p.kind->hangs() && noun->hangs()) ||
+                       (furnishes(*p.kind) && furnishes(*noun));
             }))
             return {};
     }

@@ -99,9 +99,9 @@ std::optional<Shape> outlineOf(const Target& t, const Scene& scene) {
     return own ? std::optional(stretch(own->along)) : std::nullopt;
 }
 
-/// As far as one asks what is near: a stride and a half.
+/// As far as one asks what is near.
 Length aStrideOrTwo(const Asking& a) {
-    return isMetric(a.job.notation.units) ? Length::centimetres(120) : Length::inches(48);
+    return a.job.library.book->habit("near");
 }
 
 /// What stands on the floor, and how far it is from a thing.

@@ -1,6 +1,7 @@
 #pragma once
 
 #include "measure/text.h"
+#include "survey/note_words.h"
 #include "survey/tape_notes.h"
 
 #include <fmt/format.h>
@@ -14,9 +15,6 @@ namespace mezzet {
 struct NoteFault {
     Problem problem;
 };
-
-/// A word of notes written out: "wdw" is window. One that is no abbreviation is as it was.
-[[nodiscard]] std::string writtenOut(const std::string& word);
 
 /// One line of notes being read from left to right.
 class NoteLine {

@@ -1,0 +1,179 @@
+// Questions in other words than the line's own: what a plain word for them is asked as.
+#include "speech/other_words_table.h"
+
+namespace mezzet {
+
+namespace {
+
+constexpr OtherWords asked[] = {
+    {"(how high is .+?) (?:off|from|above) the (?:floor|ground)\\??", "$1?"},
+    {"(?:can|will|does|do) (.+?) (?:still )?(?:open|close|swing|shut)(?: fully| all the way| "
+     "properly)?\\??",
+     "what is wrong with $1?"},
+    {"where(?:'s| is| would be) (?:the best|a good|the right|the) (?:place|spot|position) "
+     "(?:for|to "
+     "put|to hang) (.+?)\\??",
+     "is there space for $1?"},
+    {"where (?:can|could|should|would|will|does|might) (?:the|my) (.+?) (?:go|fit|stand|be "
+     "put)\\??",
+     "is there space for a $1?"},
+    {"how (?:far|high|much) above (.+?) (?:is|does|do) (.+?)(?: hang| sit)?\\??",
+     "how far is $2 from $1?"},
+    {"why (?:does|do|is|are|did) (.+?) (?:go|going|stand|standing|hang|hanging|reach|stick|"
+     "sticking|block|blocking|touch|touching|overlap|overlapping)\\b.*",
+     "what is wrong with $1?"},
+    {"where (?:can|could|should|would|do) (?:i|we|you|one) (?:put|place|stand|fit|have) (.+?)\\??",
+     "is there space for $1?"},
+    {"where (?:would|could|does|will|might) (an? .+?) (?:go|fit|stand)\\??",
+     "is there space for $1?"},
+    {"(?:is|are) (.+?) (?:too (?:big|small|large|high|low|tall|wide|long|short|narrow|deep|near|"
+     "close|far)|all right|alright|ok|okay|right|fine)(?: for (?:the|this|my) room)?\\??",
+     "what is wrong with $1?"},
+    {"how much (?:room|space) is (?:there )?between (.+?) and (.+?)\\??", "how far is $1 from $2?"},
+    {"what(?:'s| is) the (?:gap|space|distance) from (.+?) to (.+?)\\??", "how far is $1 from $2?"},
+    {"how (?:wide|big|large|narrow) is the "
+     "(?:gap|space|way|passage|hall|hallway|room|floor|corridor|"
+     "walkway|aisle|path|clearance) between (.+?) and (.+?)\\??",
+     "how far is $1 from $2?"},
+    {"(?:can|could) (?:you|i|we|one) (?:still )?(?:open|use|reach|get to|get at) (.+?)\\??",
+     "what is wrong with $1?"},
+    {"how (?:big|wide|large|long) (?:can|could|should|may|must) (?:the|a|my) (.+?) be\\??",
+     "how big a $1?"},
+    {"how (?:much|big a thing|wide a thing|long a thing) (?:would|will|can|could|does) fit between "
+     "(.+?) and (.+?)\\??",
+     "how far is $1 from $2?"},
+    {"(?:which|what) wall (?:is|are|does) (.+?)(?: on| against| at| hang on| stand on| stand "
+     "against)?\\??",
+     "where is $1?"},
+    {"how (?:high|far|much) is (.+?) (?:above|over|off) (.+?)\\??", "how far is $1 from $2?"},
+    {"what(?:'s| is) the (?:ceiling height|height of the (?:ceiling|room))(?: here)?\\??",
+     "how high is the room?"},
+    {"(?:is|are) (.+?) (?:far enough apart|(?:too|a bit) (?:close|near|far apart)(?: "
+     "together)?|close "
+     "enough(?: together)?)\\??",
+     "how far apart are $1?"},
+    {"how high is the (?:top|bottom|foot|cent(?:re|er)|middle|underside|lower edge) of (.+?)\\??",
+     "how high is $1?"},
+    {"(?:is|are) (?:anything|something|things|any of (?:it|them)) (?:too |wrong|not right|to "
+     "mend|off)"
+     ".*",
+     "what is wrong?"},
+    {"(?:which|what)(?: things| pieces| ones)? (?:is|are) too .+", "what is wrong?"},
+    {"where does (?:the )?(door(?: [0-9])?) (?:hit|swing|open|bump|catch).*", "does $1 open?"},
+    {"(what height should .+?) (?:be|hang|go|sit)(?: at)?\\??", "$1?"},
+    {"how (?:many|much) (?:inches|feet|foot|centimet(?:er|re)s|cm|millimet(?:er|re)s|mm|met(?:er|"
+     "re)s) (?:is it |are there |is there )?(?:from|between) (.+?) (?:to|and) (.+?)\\??",
+     "how far is $1 from $2?"},
+    {"(?:what (?:can|do|could|should) (?:i|one|we|you) (?:say|type|do|ask|write)(?: here| now)?|"
+     "help(?: me)?|how does this work|what now)\\??",
+     "what can be said?"},
+    {"(?:can|could) (?:a person|someone|somebody|one|people|you|i|we) (?:walk|get|pass|go|squeeze|"
+     "fit) (?:through )?between (.+?) and the wall\\??",
+     "how much room is around $1?"},
+    {"how (?:long|wide|big|much) is the (?:free|empty|clear|bare|unused|open) (?:part|stretch|bit|"
+     "section|piece|space)?(?: ?of| on)? ?(?:the )?(wall .+?)\\??",
+     "how much wall is free on $1?"},
+    {"what size (?:of )?(.+?) (?:do (?:i|we) need|should (?:i|we) (?:get|buy|have|use)|would "
+     "(?:fit|"
+     "suit|work|do)|is right|is best)(.*?)\\??",
+     "how big a $1?"},
+    {"what(?:'s| is) the (?:biggest|largest|right|best) (?:rug|carpet) .*", "how big a rug?"},
+    {"how high (?:above|over) .+? should (.+?) (?:be|hang|go)\\??", "how high should $1 hang?"},
+    {"(?:does|will|would) (?:the )?((?:door|window)(?: [0-9])?) (?:hit|touch|meet|clear|open into|"
+     "swing into|bump|catch) .*",
+     "does $1 open?"},
+    {"(?:does|do) (?:the|any) (?:door|window|leaf|door leave)s? (?:hit|touch|meet|clear|"
+     "(?:open|swing) into) .*",
+     "what is wrong?"},
+    {"how much (?:clearance|space|room|floor) (?:do (?:i|we) have|is there|have i|is left|is)? "
+     "?(?:all )?(?:around|round) (.+?)\\??",
+     "how much room is around $1?"},
+    {"(.+?) when (?:people are seated|people sit|everyone is seated|somebody sits there|in use)"
+     "\\??",
+     "$1?"},
+    {"(?:can|will|does|do) (.+?)(?:'s)? (?:doors?|drawers?|leaf) (?:still )?(?:open|close|swing|"
+     "shut)(?: fully| all the way| properly)?\\??",
+     "what is wrong with $1?"},
+    {"how far does (.+?) (?:stick|come|reach|stand|jut|project) out\\b.*", "how deep is $1?"},
+    {"(?:does|is|will|would) (?:anything|something|any of it|any of this) (?:block|blocking|in the "
+     "way|obstruct|obstructing|too close|wrong).*",
+     "what is wrong?"},
+    {"(?:is|are) (.+?) in the way(?: of .+?)?\\??", "what is wrong with $1?"},
+    {"(?:a )?(?:rug|carpet) (?:big|large|wide) enough (?!.*table).*", "how big a rug?"},
+    {"how (?:wide|big|long|large) (?:can|could|should|may) (?:an? |the )?.+? (?:to the )?(left|"
+     "right) of (.+?) be\\??",
+     "how much wall is $1 of $2?"},
+    {"how (?:wide|long|big|large) is the (?:wall|space|gap|room|stretch)(?: of wall)? (?:to the "
+     ")?(left|right) of (.+?)\\??",
+     "how much wall is $1 of $2?"},
+    {"is there (?:enough |still )?(?:space|room) to (?:open|use|reach|get to|get at|get into) "
+     "(.+?)\\??",
+     "what is wrong with $1?"},
+    {"can (?:a person|someone|somebody|one|people|two people|you|i|we) "
+     "(?:walk|get|pass|go|squeeze) "
+     "(?:through )?between (.+?) and (.+?)\\??",
+     "how far is $1 from $2?"},
+    {"is there (?:enough )?(?:space|room) (?:to walk |to pass )?between (.+?) and (.+?)\\??",
+     "how far is $1 from $2?"},
+    {"is there (?:enough )?(?:space|room) (?:left |free )?(?:to [a-z ]+? |for [a-z ]+? "
+     ")?(behind|in "
+     "front of|before|beside|next to) (.+?)\\??",
+     "how much room is $1 $2?"},
+    {"(?:can|could) (?:a person|someone|somebody|one|people|you|i|we) (?:walk|get|pass|go|squeeze|"
+     "stand) (behind|in front of|before|beside|past) (.+?)\\??",
+     "how much room is $1 $2?"},
+    {"how (?:much|wide|big) (?:an? )?(?:room|space|clearance|floor|gap|way)(?: is there| is left| "
+     "do "
+     "(?:i|we) have| is)? (?:at|past) the (?:foot|end) of (.+?)\\??",
+     "how much room is in front of $1?"},
+    {"(?:can|could) (?:a person|someone|somebody|one|people|you|i|we) (?:walk|get|pass|go|squeeze) "
+     "(?:around|round) (.+?)\\??",
+     "how much room is around $1?"},
+    {"is (?:the|this|our) (?:room|space) (?:big|large|wide) enough (?:for|to take|to hold) "
+     "(.+?)\\??",
+     "is there space for $1?"},
+    {"(?:is|are) (.+?) (?:big|large|wide|long|deep|tall|high|low|small) enough(?: for .+)?\\??",
+     "what is wrong with $1?"},
+    {"how (?:far|close|near) should (.+?) (?:be|go|stand|sit|hang)(?: away)? (?:from|to) (.+?)\\??",
+     "how far is $1 from $2?"},
+    {"how (?:wide|big|much|large) is the "
+     "(?:walkway|passage|aisle|gap|space|way|path|room|clearance) "
+     "(behind|in front of|before|beside|next to|(?:to the )?left of|(?:to the )?right of|around|"
+     "round) (.+?)\\??",
+     "how much room is $1 $2?"},
+    {"what (?:would |will |can |could |might )?(?:fits?|goes?|stands?) between (.+?) and (.+?)\\??",
+     "how far is $1 from $2?"},
+    {"(?:can|could) (?:i|we|you|one|people|someone) (?:still )?(?:get|walk|go|come) to "
+     "(.+?)\\??",
+     "is there a way to $1?"},
+    {"(?:can|could) (?:i|we|you|one|people|someone) (?:still )?(?:get|walk|go|come) from (.+?) to "
+     "(.+?)\\??",
+     "is there a way from $1 to $2?"},
+    {"how much (?:wall|space|room|length)(?: is(?: there)?| do (?:i|we) have| have (?:i|we) "
+     "got)?(?: "
+     "still)? (?:left|free|available|there|over|unused) (?:on|along|at) (?:the )?(wall .+?)\\??",
+     "how much wall is free on $1?"},
+    {"what(?:'s| is| would be) (?:the best|a good|the right|the) (?:place|spot|position|wall) "
+     "(?:for|"
+     "to put|to hang) (.+?)\\??",
+     "is there space for $1?"},
+    {"(?:do|does|can|will) (?:the |all the )?(?:drawers?|doors?) (?:of|in|on) (.+?) (?:still "
+     ")?(?:open|"
+     "close|pull out)(?: fully| all the way| properly)?\\??",
+     "what is wrong with $1?"},
+    {"is (?:it|the room|there) (?:bright|light|enough light|light enough)(?: enough)?(?: in here| "
+     "here)?"
+     "(?: to .+| for .+)?\\??",
+     "how bright is it in here?"},
+    {"is there (?:still |at least |about )?[0-9].*? between (.+?) and (.+?)\\??",
+     "how far is $1 from $2?"},
+    {"(?:which|what) wall (?:is|would be) (?:the )?best for (.+?)\\??", "is there space for $1?"},
+};
+
+} // namespace
+
+std::span<const OtherWords> askedOtherwise() {
+    return asked;
+}
+
+} // namespace mezzet
