@@ -88,9 +88,10 @@ std::vector<Tie> besideFreely(const Target& t, int wall, Length gap, const Piece
     const Length step = Length::centimetres(5);
     // Beyond that it is not beside it any more; a gap that is said is kept.
     const Length far = gap > Length{} ? Length{} : Length::metres(1.2);
-    for (Length off = gap; box && off <= gap + far; off = off + step)
+    for (Length off = gap; box && off <= gap + far; off = off + step) {
+        std::vector<Tie> inAWay;
         for (const Side side : {first, other}) {
-            const auto ties = besideInWall(t, wall, side, off, p, scene);
+            auto ties = besideInWall(t, wall, side, off, p, scene);
             if (ties.empty())
                 continue;
             const double half = p.size.width.mm() / 2;
@@ -98,9 +99,15 @@ std::vector<Tie> besideFreely(const Target& t, int wall, Length gap, const Piece
                 side == Side::left ? box->low.x - off.mm() - half : box->high.x + off.mm() + half;
             const Pose pose{w.start + w.along() * x + w.inward() * (p.size.depth.mm() / 2),
                             directionOf(w.along())};
-            if (clearOf(scene, p, pose))
+            if (clearOf(scene, p, pose, true))
                 return ties;
+            // Before a door only where it would have to be farther off.
+            if (inAWay.empty() && clearOf(scene, p, pose))
+                inAWay = std::move(ties);
         }
+        if (!inAWay.empty())
+            return inAWay;
+    }
     return besideInWall(t, wall, first, gap, p, scene);
 }
 

@@ -226,6 +226,18 @@ std::size_t openingWords(std::string_view line) {
     return cut < line.size() ? cut : 0;
 }
 
+std::string withoutNotices(std::string preview, const std::vector<std::string>& notices) {
+    for (const auto& n : notices) {
+        const auto told = "; " + n;
+        if (const auto at = preview.find(told);
+            at != std::string::npos && at + told.size() == preview.size())
+            preview.erase(at);
+        else if (at != std::string::npos && preview[at + told.size()] == ';')
+            preview.erase(at, told.size());
+    }
+    return preview;
+}
+
 std::string withoutStop(std::string sentence) {
     while (sentence.ends_with("."))
         sentence.pop_back();

@@ -4,6 +4,7 @@
 
 #include <string>
 #include <string_view>
+#include <vector>
 
 namespace mezzet {
 
@@ -24,5 +25,9 @@ namespace mezzet {
 
 /// A sentence that another follows: without the full stop at its end.
 [[nodiscard]] std::string withoutStop(std::string sentence);
+/// A preview without what was told before it: "wiring is for a licensed electrician", of each of
+/// several lights that are said in turn.
+[[nodiscard]] std::string withoutNotices(std::string preview,
+                                         const std::vector<std::string>& notices);
 
 } // namespace mezzet

@@ -92,6 +92,24 @@ std::string openingsOf(const Piece& p, Notation n) {
 
 } // namespace
 
+std::string cautionAt(const Piece& p) {
+    // What leans holds by nothing in the wall.
+    return std::string(p.onWall() && p.hanging.mount == Mount::leaned &&
+                               p.kind->hanging.mount != Mount::leaned
+                           ? told("Leaned: pads under its foot, and a strap or putty at its "
+                                  "top, so that it neither slips nor tips.")
+                           : std::string_view(p.kind->caution));
+}
+
+std::vector<std::string> toldOf(const Edit& edit) {
+    auto all = edit.notices;
+    for (const Act& a : edit.acts)
+        if (const auto* put = std::get_if<PutPiece>(&a))
+            if (auto caution = cautionAt(put->piece); !caution.empty())
+                all.push_back(std::move(caution));
+    return all;
+}
+
 std::string previewOf(const Project& before, const Scene& was, const Edit& edit,
                       const Applied& after) {
     std::string out;
@@ -137,13 +155,7 @@ std::string previewOf(const Project& before, const Scene& was, const Edit& edit,
                         now.onWall() ? worded(", over {}", in) : worded(", and stands in {}", in);
                 if (const auto door = doorwayAt(*after.scene, now.id); !door.empty())
                     out += worded(", before {}", door);
-                // What leans holds by nothing in the wall.
-                const std::string caution(
-                    now.onWall() && now.hanging.mount == Mount::leaned &&
-                            now.kind->hanging.mount != Mount::leaned
-                        ? mezzet::told("Leaned: pads under its foot, and a strap or putty at its "
-                                       "top, so that it neither slips nor tips.")
-                        : std::string_view(now.kind->caution));
+                const auto caution = cautionAt(now);
                 if (!caution.empty() && seenOf.insert(caution).second)
                     say(caution);
                 continue;
@@ -224,6 +236,7 @@ std::string previewOf(const Project& before, const Scene& was, const Edit& edit,
     }
     if (const auto too = movedTooWords(was, *after.scene, seenOf); !too.empty())
         say(too);
+    std::set<std::pair<std::string, std::string>> inEachOther;
     // A rug that goes along may come to lie under a wall.
     if (was.room == after.scene->room)
         for (const Piece& p : after.scene->scheme->pieces) {
@@ -238,8 +251,10 @@ std::string previewOf(const Project& before, const Scene& was, const Edit& edit,
             if (const auto door = doorwayAt(*after.scene, p.id);
                 !door.empty() && door != doorwayAt(was, p.id))
                 say(worded("{} comes to stand before {}", p.name, door));
+            // Of two that come to stand in each other it is told once.
             if (const auto in = overlapOf(*after.scene, p.id);
-                !in.empty() && in != overlapOf(was, p.id))
+                !in.empty() && in != overlapOf(was, p.id) && inEachOther.count({in, p.name}) == 0 &&
+                inEachOther.insert({p.name, in}).second)
                 say(p.onWall() ? worded("{} comes to hang over {}", p.name, in)
                                : worded("{} comes to stand in {}", p.name, in));
         }

@@ -1,5 +1,6 @@
 #include "edit/language.h"
 #include "edit/line.h"
+#include "edit/preview.h"
 
 #include "measure/text.h"
 #include "measure/texts.h"
@@ -76,13 +77,16 @@ Result<Said> readChain(std::string_view text, const Project& job, Listener to) {
         now = *next->project;
         if (!said->them.empty())
             to.them = out.them = said->them;
+        const auto preview = withoutNotices(said->preview, toldOf(out.edit));
         out.edit.words += (out.edit.words.empty() ? "" : ", then ") + said->edit.words;
         out.edit.acts.insert(out.edit.acts.end(), said->edit.acts.begin(), said->edit.acts.end());
-        out.edit.notices.insert(out.edit.notices.end(), said->edit.notices.begin(),
-                                said->edit.notices.end());
+        for (auto& n : said->edit.notices)
+            if (std::find(out.edit.notices.begin(), out.edit.notices.end(), n) ==
+                out.edit.notices.end())
+                out.edit.notices.push_back(n);
         // A caution before it ends a sentence of its own.
         const auto before = withoutStop(out.preview);
-        out.preview = before + (before.empty() ? "" : ", then ") + said->preview;
+        out.preview = before + (before.empty() ? "" : ", then ") + preview;
         if (end == std::string_view::npos)
             return out;
         at = end + parts.size();

@@ -96,6 +96,18 @@ std::string bandWords(const Band& b, Notation n) {
                     : std::string();
 }
 
+/// What is not sat on lies on it with a margin all round.
+Answer rugUnder(const Asking& a, const Piece& p) {
+    const Length past = a.job.library.book->habit("rug-past-table");
+    Answer out;
+    out.about = {p.id};
+    out.words =
+        worded("For {}: {} by {} or more, so that it reaches {} past it on every side", p.name,
+               writeGap(p.size.width + past * 2, a.job.notation),
+               writeGap(p.size.depth + past * 2, a.job.notation), writeGap(past, a.job.notation));
+    return out;
+}
+
 /// "how high should harbour hang", "how high do I hang a picture over the sofa"
 std::optional<Answer> howHigh(Asking& a) {
     a.in.take(
@@ -195,21 +207,14 @@ std::optional<Answer> howBigRug(Asking& a) {
         a.end();
         if (a.scene->pieceById(id)->kind->family == Family::seat)
             return answerOf(rugsThatHold(a.job, {id}, a.goesOn));
-        // What is not sat on lies on it with a margin all round.
-        const Piece& p = *a.scene->pieceById(id);
-        const Length past = a.job.library.book->habit("rug-past-table");
-        Answer out;
-        out.about = {id};
-        out.words = worded("For {}: {} by {} or more, so that it reaches {} past it on every side",
-                           p.name, writeGap(p.size.width + past * 2, a.job.notation),
-                           writeGap(p.size.depth + past * 2, a.job.notation),
-                           writeGap(past, a.job.notation));
-        return out;
+        return rugUnder(a, *a.scene->pieceById(id));
     }
     a.in.take({"here", "in here", "in this room"});
     a.end();
     const bool seats = std::any_of(a.job.scheme().pieces.begin(), a.job.scheme().pieces.end(),
                                    [](const Piece& p) { return isLounge(p); });
+    if (const Piece* table = seats ? nullptr : onlyDiningTable(a.job))
+        return rugUnder(a, *table);
     if (!seats)
         return Answer{"A rug goes by the seats it holds: there are none yet"};
     return asked(a, "rug for seats");

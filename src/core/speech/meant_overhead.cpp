@@ -1,6 +1,7 @@
 // Lights in rows over a room, and curtains from its ceiling.
 #include "edit/place.h"
 #include "edit/words_reader.h"
+#include "geometry/boxes.h"
 #include "measure/text.h"
 #include "scheme/on_wall.h"
 #include "speech/meant_words.h"
@@ -13,6 +14,54 @@
 namespace mezzet {
 
 namespace {
+
+/// So many lights over a room that is no rectangle: shared out by floor among the rectangles it is
+/// made of, in as square a grid as the number allows in each; empty where it has slanting walls.
+std::string lightsOverParts(int count, const Project& job) {
+    const auto parts = boxesOf(job.room->edge);
+    if (parts.size() < 2)
+        return {};
+    const auto floor = [](const Box& b) { return b.size().x * b.size().y; };
+    double all = 0;
+    for (const Box& b : parts)
+        all += floor(b);
+    // One after the other to the part that has the most floor for each of its lights.
+    std::vector<int> share(parts.size(), 0);
+    for (int i = 0; i < count; ++i) {
+        std::size_t most = 0;
+        for (std::size_t k = 1; k < parts.size(); ++k)
+            if (floor(parts[k]) / (share[k] + 1) > floor(parts[most]) / (share[most] + 1))
+                most = k;
+        ++share[most];
+    }
+    const bool metric = isMetric(job.notation.units);
+    const auto at = [&](double mm) {
+        return write(metric ? Length::centimetres(std::round(mm / 10))
+                            : Length::inches(std::round(mm / 25.4)),
+                     job.notation);
+    };
+    std::string out;
+    for (std::size_t k = 0; k < parts.size(); ++k) {
+        const Vec2 size = parts[k].size();
+        int columns = 0;
+        for (int c = 1; c <= share[k]; ++c) {
+            const auto oblong = [&](int n) {
+                return std::abs(
+                    std::log(size.x / n / (size.y / (static_cast<double>(share[k]) / n))));
+            };
+            if (share[k] % c == 0 && (columns == 0 || oblong(c) < oblong(columns)))
+                columns = c;
+        }
+        for (int i = 0; i < share[k]; ++i) {
+            const int rows = share[k] / columns;
+            const Vec2 place = parts[k].low + Vec2{size.x * (i % columns + 0.5) / columns,
+                                                   size.y * (i / columns + 0.5) / rows};
+            out += fmt::format("{}add another recessed light at {}, {}",
+                               out.empty() ? "" : "; then ", at(place.x), at(place.y));
+        }
+    }
+    return out;
+}
 
 /// "six recessed lights in two rows", "recessed lights in a grid": rows along the longest wall,
 /// each as far from its neighbour as twice from the wall; without a number by the floor's area.
@@ -39,6 +88,10 @@ void lightsInRows(const std::string& line, const Project& job, std::vector<std::
     }
     if (count == 0) {
         out.emplace_back("light this room evenly");
+        return;
+    }
+    if (auto over = found[2].matched ? std::string() : lightsOverParts(count, job); !over.empty()) {
+        out.push_back(std::move(over));
         return;
     }
     int rows = 0;
@@ -208,6 +261,52 @@ void curtainsOverEach(const std::string& line, const Project& job, std::vector<s
         out.push_back(std::move(all));
 }
 
+/// "curtains to the floor, 20 past the window each side": so much wider than each window, or the
+/// one that is named; from where a rod usually hangs down to where such a kind ends.
+void curtainsPast(const std::string& line, const Project& job, std::vector<std::string>& out) {
+    static const Saying words(
+        "(?:(?:hang|put|add|mount|have|make) )?(?:some |new |the )?((?:[a-z]+ )?(?:curtains|drapes|"
+        "drapery))(?:,? (?:down )?to the (?:floor|ground))?(?:,? (?:at|on|for|over) (?:the |each |"
+        "all (?:the )?|both (?:the )?|every )?([a-z0-9 ]*window.*?))?(?:,? (?:down )?to the "
+        "(?:floor|ground))?,? (?:reaching |extending |that (?:reach|extend|go) |go |going )?([0-9]"
+        ".*?) (?:past|beyond|outside|wider than) (?:(?:the |each |its )?(?:windows?|frames?|sides|"
+        "opening)[a-z0-9 ]*?,? ?)?(?:(?:on |at )?(?:(?:each|both|either) sides?|each end))?");
+    std::smatch found;
+    if (!words.is(line, found))
+        return;
+    const KindPtr kind = nounIn(found[1].str(), job);
+    const auto past = readLength(found[3].str(), job.notation.units);
+    if (!kind || kind->role != Role::curtain || !past)
+        return;
+    static const auto plural = meaning("(?:windows?|window frames?)");
+    const bool named = found[2].matched && !std::regex_match(found[2].str(), plural);
+    const auto one = named ? targetNamed(found[2], job, false) : std::nullopt;
+    const auto scene = sceneOf(job);
+    if (!scene || (named && !one))
+        return;
+    std::string all;
+    for (const Opening& o : job.room->openings) {
+        if (o.kind != OpeningKind::window || (one && targetOf(o) != *one))
+            continue;
+        const auto wide = write(o.width + *past * 2, job.notation);
+        const auto& pieces = job.scheme().pieces;
+        const auto there = std::find_if(pieces.begin(), pieces.end(), [&](const Piece& p) {
+            return rodOver(p, o, **scene).has_value();
+        });
+        const auto* then = all.empty() ? "" : "; then ";
+        if (there != pieces.end())
+            all += fmt::format("{}make {} {} wide", then, there->name, wide);
+        else
+            all +=
+                fmt::format("{}add {} {} wide {} high on {}", then, found[1].str(), wide,
+                            write(o.head() + job.library.book->habit("curtain-over") - kind->hangAt,
+                                  job.notation),
+                            o.name());
+    }
+    if (!all.empty())
+        out.push_back(std::move(all));
+}
+
 /// "hang the curtain rod 4 above the window", "raise the rod to the ceiling": the curtains reach
 /// from there down to where they did.
 void rodAt(const std::string& line, const Project& job, std::vector<std::string>& out) {
@@ -268,7 +367,7 @@ void rodAt(const std::string& line, const Project& job, std::vector<std::string>
 } // namespace
 
 std::vector<Meaning> meaningsOverhead() {
-    return {lightsInRows, lightsAlongWall, highAndWide, curtainsOverEach, rodAt};
+    return {lightsInRows, lightsAlongWall, highAndWide, curtainsOverEach, curtainsPast, rodAt};
 }
 
 } // namespace mezzet

@@ -114,8 +114,14 @@ void seatingGroup(const std::string& line, const Project& job, std::vector<std::
     static const Saying words(
         "(.+?) (?:the |this |my )?(?:whole |entire )?(?:seating|conversation|lounge) (?:area|"
         "group|arrangement|grouping|set)\\b(.*)");
+    // Where no pictures hang as a group that it could be.
+    static const Saying whole(
+        "(.+?) the (?:whole|entire) (?:group|arrangement|grouping|set-?up)\\b(.*)");
     std::smatch found;
-    if (!words.is(line, found))
+    const auto isGroup = [](const Piece& p) { return p.isGroup(); };
+    if (!words.is(line, found) &&
+        (std::any_of(job.scheme().pieces.begin(), job.scheme().pieces.end(), isGroup) ||
+         !whole.is(line, found)))
         return;
     std::vector<std::string> names;
     const auto& pieces = job.scheme().pieces;
@@ -144,10 +150,32 @@ void seatingGroup(const std::string& line, const Project& job, std::vector<std::
                               names.empty() ? "" : " and ", last, found[2].str()));
 }
 
+/// "swap the armchairs for a loveseat", of two: the first of them by that, the others taken out.
+void severalByOne(const std::string& line, const Project& job, std::vector<std::string>& out) {
+    static const Saying words(
+        "(?:replace|swap|change|exchange) (.+?) (?:with|by|for|to|into) ((?:an?|"
+        "one) (?!pair |set |row |group ).+)");
+    std::smatch found;
+    if (!words.is(line, found))
+        return;
+    auto all = piecesNamed(found[1], job);
+    if (all.size() < 2)
+        return;
+    std::string gone;
+    for (std::size_t i = 1; i < all.size(); ++i)
+        gone += fmt::format("{}{}",
+                            i == 1                ? ""
+                            : i + 1 == all.size() ? " and "
+                                                  : ", ",
+                            all[i]->name);
+    out.push_back(
+        fmt::format("remove {}; then replace {} by {}", gone, all[0]->name, found[2].str()));
+}
+
 } // namespace
 
 std::vector<Meaning> meaningsOfRuns() {
-    return {lightsEvery, runnerFromTo, seatingGroup};
+    return {lightsEvery, runnerFromTo, seatingGroup, severalByOne};
 }
 
 } // namespace mezzet

@@ -73,6 +73,36 @@ std::vector<const Piece*> atEndsOf(const Piece& table, const Project& job) {
     return out;
 }
 
+/// The side of a table that is said, and the chairs there.
+struct SideSaid {
+    std::vector<const Piece*> chairs;
+    const char* place = nullptr; ///< "in front of"; null for no side
+};
+
+/// "left", "front", or what is in the room there: "window", the side that is nearest to it.
+SideSaid sideSaid(const std::string& which, const Piece& table, const Project& job,
+                  const Scene& scene) {
+    const Sides sides = sidesOf(table, job, scene);
+    const Placed* there = scene.fromAbove(table.id);
+    const SideSaid front{sides.front, "in front of"};
+    const SideSaid behind{sides.behind, "behind"};
+    const SideSaid left{sides.left, "left of"};
+    const SideSaid right{sides.right, "right of"};
+    if (which == "left" || which == "right")
+        return which == "left" ? left : right;
+    if (which == "front" || which == "back")
+        return which == "front" ? front : behind;
+    const auto t = targetNamed("the " + which, job, false);
+    if (!t || there == nullptr)
+        return {};
+    const Vec2 to = middleOf(*t, scene) - there->pose.at;
+    const double ahead = dot(to, there->pose.front());
+    const double aside = dot(to, there->pose.right());
+    if (std::abs(ahead) > std::abs(aside))
+        return ahead > 0 ? front : behind;
+    return aside > 0 ? right : left;
+}
+
 /// "remove the chair at the head of the table", "take away the end chairs": those at its short
 /// sides, of a table that is longer than it is deep.
 void chairsAtEnds(const std::string& line, const Project& job, std::vector<std::string>& out) {
@@ -96,26 +126,8 @@ void chairsAtEnds(const std::string& line, const Project& job, std::vector<std::
     const auto scene = sceneOf(job);
     if (table == nullptr || !scene)
         return;
-    std::vector<const Piece*> chosen;
-    if (ends) {
-        chosen = atEndsOf(*table, job);
-    } else {
-        const Sides sides = sidesOf(*table, job, **scene);
-        const auto which = foldCase(found[2].str());
-        if (which == "left" || which == "right")
-            chosen = which == "left" ? sides.left : sides.right;
-        else if (which == "front" || which == "back")
-            chosen = which == "front" ? sides.front : sides.behind;
-        else if (const auto t = targetNamed("the " + which, job, false)) {
-            // The side that is nearest to it.
-            const Placed* there = (*scene)->fromAbove(table->id);
-            const Vec2 to = middleOf(*t, **scene) - there->pose.at;
-            const double ahead = dot(to, there->pose.front());
-            const double aside = dot(to, there->pose.right());
-            chosen = std::abs(ahead) > std::abs(aside) ? (ahead > 0 ? sides.front : sides.behind)
-                                                       : (aside > 0 ? sides.right : sides.left);
-        }
-    }
+    const auto chosen = ends ? atEndsOf(*table, job)
+                             : sideSaid(foldCase(found[2].str()), *table, job, **scene).chairs;
     if (!chosen.empty())
         out.push_back(fmt::format("{} {}", found[1].str(), namesOf(chosen)));
 }
@@ -189,13 +201,21 @@ void rugForTable(const std::string& line, const Project& job, std::vector<std::s
                                       "enough (?:for|to hold|to go under|to fit under|to take) "
                                       "(?:the |my )?(.+?)(?:,? and (?:its |the "
                                       "|all the |all its )?chairs)?");
-    static const auto under = meaning("((?:put |add |place |lay )?(?:an? )?(?:rug|carpet)) under "
-                                      "(?:the |my )?(.+?),? (?:that |so (?:that "
-                                      ")?|big enough (?:that |so )?)(?:the |all the |its )?chairs "
-                                      "(?:stay|stand|are|sit|remain|can stay) "
-                                      "on(?: it)?.*");
+    static const auto under =
+        meaning("((?:put |add |place |lay )?(?:an? )?(?:rug|carpet)) under "
+                "(?:the |my )?(.+?),? (?:that |so (?:that "
+                ")?|(?:that is |that's )?(?:big|large|wide) enough (?:that |so "
+                ")?)(?:the |all the |its )?chairs "
+                "(?:stay|stand|are|sit|remain|can stay) "
+                "on(?: it)?.*");
+    static const auto fits = meaning(
+        "((?:put |add |place |lay )?(?:an? )?(?:rug|carpet)) under (?:the |my )?(.+?),? (?:that |"
+        "which )?(?:(?:is |'s )?(?:big|large|wide) enough (?:for|to (?:fit|take|hold|go under))|"
+        "(?:fits|takes|holds|to (?:fit|take|hold))) (?:the |all the |its |all its )?chairs(?: too|"
+        " as well)?");
     std::smatch found;
-    if (!std::regex_match(line, found, words) && !std::regex_match(line, found, under))
+    if (!std::regex_match(line, found, words) && !std::regex_match(line, found, under) &&
+        !std::regex_match(line, found, fits))
         return;
     const Piece* table = tableTold(found[2], job);
     if (table == nullptr || table->kind->isSeat())
@@ -219,7 +239,35 @@ void benchAtTable(const std::string& line, const Project& job, std::vector<std::
     static const auto beside = meaning(
         "(?:(?:put|place|add|set|have) )?((?:an? )?.*\\bbench\\b.*?) (?:on|at|along) (?:one|a|the "
         "other|the free|either|the long|one long) side of (.+)");
+    // "a bench on the window side of the table", "replace the chairs on that side with a bench"
+    static const auto onSide = meaning("(?:(?:put|place|add|set|have) )?((?:an? )?[a-z0-9 "
+                                       "-]*?\\bbench\\b[^,]*?) (?:instead of the "
+                                       "(?:dining )?chairs )?(?:on|at|along) the "
+                                       "(front|back|window|left|right|door|fireplace|fire)"
+                                       "(?:[- ](?:hand )?side)(?: of (.+))?");
+    static const auto insteadThere = meaning(
+        "(?:replace|swap|change|exchange) the (?:dining )?chairs (?:on|at|along) the (front|back|"
+        "window|left|right|door|fireplace|fire)(?:[- ](?:hand )?side)(?: of (.+?))? (?:with|by|"
+        "for|to) (an? .*\\bbench\\b.*)");
     std::smatch found;
+    if (const bool first = std::regex_match(line, found, onSide);
+        first || std::regex_match(line, found, insteadThere)) {
+        const auto told = first ? found[3] : found[2];
+        const Piece* table = tableTold(told.matched ? told.str() : "the table", job);
+        const auto scene = sceneOf(job);
+        if (table == nullptr || !scene || !table->kind->isSatInTo())
+            return;
+        const auto side =
+            sideSaid(foldCase(first ? found[2].str() : found[1].str()), *table, job, **scene);
+        if (side.place == nullptr)
+            return;
+        const auto put = fmt::format("{} {} {}, facing {}", first ? found[1].str() : found[3].str(),
+                                     side.place, table->name, table->name);
+        out.push_back(side.chairs.empty()
+                          ? put
+                          : fmt::format("remove {}; then {}", namesOf(side.chairs), put));
+        return;
+    }
     const bool swapped = std::regex_match(line, found, instead);
     if (!swapped && !std::regex_match(line, found, beside))
         return;
@@ -250,6 +298,23 @@ void benchAtTable(const std::string& line, const Project& job, std::vector<std::
     if (!gone.empty())
         out.push_back(
             fmt::format("remove {}; then {}", namesOf(gone), put(before ? place : across)));
+}
+
+/// "make the dining table round, 140 across": one of that outline takes its place.
+void madeRound(const std::string& line, const Project& job, std::vector<std::string>& out) {
+    static const Saying words("(?:make|have|change|turn) (.+?) (?:in)?(?:to )?(?:a )?(round|oval|"
+                              "square)(?: one)?(?:,? (?:and )?([0-9].*?)(?: across| wide| in "
+                              "diameter| diameter| dia)?)?");
+    std::smatch found;
+    if (!words.is(line, found))
+        return;
+    const Piece* table = tableTold(found[1], job);
+    if (table == nullptr || table->kind->role != Role::diningTable)
+        return;
+    if (chairsAt(*table, job).empty())
+        return;
+    out.push_back(fmt::format("replace {} by a {}{} table", table->name,
+                              found[3].matched ? found[3].str() + " " : "", found[2].str()));
 }
 
 /// "turn the table so the long side faces the window"
@@ -313,8 +378,8 @@ void sitterFaces(const std::string& line, const Project& job, std::vector<std::s
 } // namespace
 
 std::vector<Meaning> meaningsOfTables() {
-    return {chairsAtEnds, chairsOfEnds,  longEnoughFor, rugForTable,
-            benchAtTable, longSideFaces, sitterFaces};
+    return {chairsAtEnds, chairsOfEnds, longEnoughFor, rugForTable,
+            benchAtTable, madeRound,    longSideFaces, sitterFaces};
 }
 
 } // namespace mezzet

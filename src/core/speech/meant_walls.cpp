@@ -351,6 +351,38 @@ void otherSideOfAnOpening(const std::string& line, const Project& job,
         fmt::format("{} {} of {}", it.piece->name, off > 0 ? "right" : "left", found[2].str()));
 }
 
+/// "centre the mirror between the mantel and the ceiling", "picture halfway between the sofa and
+/// the ceiling": over that, as far from its top as from the ceiling there.
+void underTheCeiling(const std::string& line, const Project& job, std::vector<std::string>& out) {
+    static const Saying words(
+        "(?:(?:cent(?:er|re)|hang|put|place|move|set|mount|add) )?(.+?),? (?:(?:half ?way|midway|"
+        "cent(?:er|re)d|in the middle|evenly) )?(?:in )?between (?:the )?(?:top of (?:the "
+        ")?)?(.+?) "
+        "and (?:the )?ceiling");
+    std::smatch found;
+    const auto scene = sceneOf(job);
+    if (!scene || !words.is(line, found))
+        return;
+    auto over = foldCase(found[2].str());
+    if (over == "mantel" || over == "mantelpiece" || over == "mantle")
+        over = "fireplace";
+    const auto t = targetNamed(over, job);
+    const auto wall = t ? wallOf(*t, **scene) : std::nullopt;
+    const auto box = wall ? boxOn(*t, *wall, **scene) : std::nullopt;
+    if (!box)
+        return;
+    const auto& w = job.room->walls[static_cast<std::size_t>(*wall)];
+    const Length ceiling = job.room->ceilingAt(w.at(Length::millimetres(box->centre().x)));
+    const auto height = write(Length::millimetres((box->high.y + ceiling.mm()) / 2), job.notation);
+    // One that is there, or a new one.
+    if (const Piece* p = pieceNamed(found[1], job); p != nullptr && p->kind->hangs())
+        out.push_back(
+            fmt::format("{0} over {1}, centred on {1}, centre at {2}", p->name, over, height));
+    else if (p == nullptr)
+        out.push_back(fmt::format("{0} on wall {3}, centred on {1}, centre at {2}", found[1].str(),
+                                  over, height, w.name));
+}
+
 /// "move the lamp to the right nightstand", "lamp on the other nightstand": on that; the other of
 /// two is the one that nothing stands on.
 void ontoATop(const std::string& line, const Project& job, std::vector<std::string>& out) {
@@ -384,8 +416,8 @@ void ontoATop(const std::string& line, const Project& job, std::vector<std::stri
 
 std::vector<Meaning> meaningsOfWalls() {
     return {
-        ofAWall,         nearTheEnd,           alongALongSide, onTheOpenSide, betweenAndWhatHangs,
-        besideWhatHangs, otherSideOfAnOpening, ontoATop};
+        ofAWall,         nearTheEnd,           alongALongSide,  onTheOpenSide, betweenAndWhatHangs,
+        besideWhatHangs, otherSideOfAnOpening, underTheCeiling, ontoATop};
 }
 
 std::vector<Meaning> meaningsOfRecesses() {

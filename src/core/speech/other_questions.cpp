@@ -258,11 +258,6 @@ constexpr OtherWords askedInstead[] = {
      "(?: (?:spot|part|point|place|gap|bit|walkway|passage|way))?(?: (?:here|in here|in the "
      "room))?\\??",
      "how wide is the walkway?"},
-    {"(?:does|do|will|would) (.*?\\bdoor\\b.*?) (?:hit|touch|bang(?: into)?|bump(?: "
-     "into)?|catch|clear|"
-     "knock(?: into)?|swing into|open into|meet) (?!any|some|each|every|the other)(?:the |my "
-     ")?(?:.+?)\\??",
-     "is anything in the way of $1?"},
     {"(?:is|are) (.*?\\b(?:closet|door|window|wardrobe|cupboard|fireplace|radiator|opening)\\b.*?) "
      "(?:still )?"
      "(?:usable|accessible|reachable|easy to (?:reach|open|use)|free|clear)\\??",
@@ -356,9 +351,6 @@ constexpr OtherWords askedInstead[] = {
     {"(?:what(?:'s| is| are)|which pieces? (?:is|are)|who(?:'s| is)) (?:there )?(?:next to|beside|"
      "near|by|close to|around|right by|standing (?:by|next to)) (.+?)\\??",
      "what is near $1?"},
-    {"(?:will|would|does|can) (?:the )?((?:door|window)(?: [0-9])?) (?:still )?(?:hit|touch|bang "
-     "into|bump into|run into|swing into|meet|clear) .*",
-     "does $1 open?"},
     {"(?:measure|what(?:'s| is)) (?:the (?:distance|gap|space) )?(?:from|between) (.+?) (?:to|and) "
      "(.+?)\\??",
      "how far is $1 from $2?"},

@@ -121,14 +121,15 @@ std::vector<std::string> aboutChairs(const std::string& line, const Project& job
         "(?: from (?:the |my )?.*table)?",
         std::regex::icase);
     static const std::regex behind(
-        ".*\\b(?:room|space|walk|get|pass)\\b.* behind (?:the |my )?(?:dining )?chairs?\\??",
+        ".*\\b(?:room|space|walk|get|pass)\\b.* (?:behind|(?:pull|draw|push|move|slide)(?: out| "
+        "back)?) (?:the |my |all the )?(?:dining )?chairs?(?: out| back)?\\??",
         std::regex::icase);
     static const std::regex alone(
         "(?:add |put |bring |have |with )?((?!an? )[a-z]+|[0-9]+) (?:dining )?chairs",
         std::regex::icase);
     std::smatch found;
     if (std::regex_match(line, behind))
-        return {fmt::format("what is wrong with {}?", table)};
+        return {"how much room is behind the chairs?"};
     // "8 chairs", of a table that has none yet.
     if (seats == 0 && std::regex_match(line, found, alone))
         if (int n = 0; WordsReader(found[1].str(), job).takeCount(n))

@@ -79,12 +79,15 @@ constexpr OtherWords asked[] = {
      "how big a $1?"},
     {"what(?:'s| is) the (?:biggest|largest|right|best) (?:rug|carpet) .*", "how big a rug?"},
     {"how high (?:above|over) .+? should (.+?) (?:be|hang|go)\\??", "how high should $1 hang?"},
-    {"(?:does|will|would) (?:the )?((?:door|window)(?: [0-9])?) (?:hit|touch|meet|clear|open into|"
-     "swing into|bump|catch) .*",
-     "does $1 open?"},
     {"(?:does|do) (?:the|any) (?:door|window|leaf|door leave)s? (?:hit|touch|meet|clear|"
-     "(?:open|swing) into) .*",
+     "(?:open|swing) into) (?:any|some|each other|one another|furniture|the furniture|the other).*",
      "what is wrong?"},
+    {"(?:can|could) (?:we|i|you) (?:seat|sit|fit|get|squeeze)(?: in)? ([a-z]+|[0-9]+)(?: people| "
+     "guests| diners)?(?: (?:round|around|at|to) (?:it|this|the table|the dining table))?\\??",
+     "is there room for $1?"},
+    {"(?:is|have) (?:there|we|i) (?:got )?(?:enough |any |much |sufficient )?(?:clearance|space|"
+     "room|floor)(?: left)?(?: all)? (?:around|round) (.+?)\\??",
+     "how much room is around $1?"},
     {"how much (?:clearance|space|room|floor) (?:do (?:i|we) have|is there|have i|is left|is)? "
      "?(?:all )?(?:around|round) (.+?)\\??",
      "how much room is around $1?"},

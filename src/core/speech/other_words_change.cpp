@@ -20,6 +20,12 @@ constexpr OtherWords changesInstead[] = {
     {"get (.+?) (away from|off|out of|closer to|nearer to|nearer|next to|to|into|in|on|under|"
      "against|over|by|beside) (.+)",
      "move $1 $2 $3"},
+    {"(?:move|put|shift|push|slide|take|bring|place|get) (.+?) (?:over |across |round )?to (the (?:"
+     "window|door|fireplace|fire|chimney|tv|bed|radiator|opposite|other|long|short|longest|"
+     "shortest|far|near|back|left|right) wall)",
+     "$1 on $2"},
+    {"(?:make|have|let) (.+?) (?:extend|go|open|pull out|stretch) (?:out )?to ([0-9].*)",
+     "make $1 $2 long"},
     {"(?:get|put|set|make|lay) (.+?) (?:straight|square|squared up|parallel)", "straighten $1"},
     {"(?:trade|swap|switch|exchange|change) (?:the )?places (?:with|of|between|for) (.+?) (?:and|"
      "with) (.+)",

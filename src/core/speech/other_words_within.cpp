@@ -20,6 +20,19 @@ constexpr OtherWords withinInstead[] = {
      "against "},
     {"\\bin (?:the |an? )(?:empty|free|spare|unused|bare) corner\\b", "in the corner"},
     {"\\b(?:above|over) (?:the|its|their) back\\b", "above it"},
+    {"\\b(?:up )?against the (?:back|rear) of\\b", "behind"},
+    {"^(.*\\b(?:throw|blanket|quilt|shawl)\\b.*?),? (?:draped |folded |laid |thrown |hung "
+     ")?(?:over|"
+     "across|on|along) (?:the |one |an |its )?(?:arm|back|end|foot|corner|seat)s? of ",
+     "$1 on "},
+    {"^((?:put |place |add |stand |lean |prop )?(?:an? |the )?(?:(?:big|large|tall|huge|oversized|"
+     "long) )?)(?:leaning|leaned|propped|leaner) mirror\\b(.*)$",
+     "$1full-length mirror$2, leaning"},
+    {"^(?:lean|prop|stand) (an? .*\\bmirror|an? .*\\bpicture|an? .*\\bpainting|an? .*\\bart)( .*)$",
+     "$1$2, leaning"},
+    {"^((?:put |place |add |hang |mount )?)(?:an? |the )?(?:mantel|mantle|overmantel|over-mantel|"
+     "chimney) (mirror|picture|painting)\\b(.*)$",
+     "$1$2$3 over the fireplace"},
     {"\\bon both (?:of the )?(?:sides|ends) of\\b", "either side of"},
     {"\\b(?:at|on) both (?:of the )?ends of\\b", "at each end of"},
     {"\\bback ?to ?back with\\b", "behind"},

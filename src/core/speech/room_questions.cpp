@@ -347,6 +347,9 @@ std::optional<Answer> behindChairs(Asking& a) {
         out.words +=
             worded("; {} lets someone sit down, and {} is the least to draw a chair",
                    gap(a.job.judgement.bandOf(*r).low.value_or(0)), gap(r->setting("draw").mm()));
+    if (const Rule* r = book.byId("walkway-main"))
+        out.words += worded("; {} where people also pass behind who sits there",
+                            gap(r->setting("from the table in use").mm()));
     const auto& lane = least->ahead.lane;
     out.marks.push_back({theFloor(), lane.from, lane.from + lane.along * least->ahead.stop->ahead,
                          gap(least->away)});

@@ -1,6 +1,7 @@
 #include "speech/speech.h"
 
 #include "edit/language.h"
+#include "edit/preview.h"
 #include "edit/things_said.h"
 #include "judge/say.h"
 #include "measure/text.h"
@@ -91,7 +92,11 @@ std::optional<Answer> answerTo(std::string_view text, const Project& job, const 
                 return out;
         } catch (const LineFault& f) {
             // Which of several is meant is worth more than that it is another question.
-            if (!fault || (fault->problem.oneOfSeveral.empty() && !f.problem.oneOfSeveral.empty()))
+            // So is that what is named is not there.
+            const auto telling = [](const Problem& p) {
+                return !p.oneOfSeveral.empty() ? 2 : !p.notThere.empty() ? 1 : 0;
+            };
+            if (!fault || telling(f.problem) > telling(fault->problem))
                 fault = f;
         }
     }
@@ -317,6 +322,16 @@ std::optional<Spoken> oneAfterTheOther(const std::pair<std::string, std::string>
             if (auto on = heard("a table lamp on it"))
                 second = std::move(on);
     }
+    // "a stand with a 65 inch tv": on it, where such a thing has its place there.
+    if (!second && them.size() == 1) {
+        const Piece& one = *between->project->scheme().byId(them.front());
+        const KindPtr noun = one.kind->hasTop() && !one.kind->isSeat()
+                                 ? nounIn(parts.second, *between->project)
+                                 : nullptr;
+        if (noun && (noun->standsOn() || noun->family == Family::screen))
+            if (auto on = heard(parts.second + " on it"))
+                second = std::move(on);
+    }
     // "a tray with two candles on the table": on the same top.
     if (them.size() == 1)
         if (const Piece& one = *between->project->scheme().byId(them.front()); one.on.isCarried())
@@ -349,6 +364,7 @@ std::optional<Spoken> oneAfterTheOther(const std::pair<std::string, std::string>
             then.them.insert(then.them.begin(), one->id);
     }
     all.edit.words += ", then " + then.edit.words;
+    then.preview = withoutNotices(std::move(then.preview), toldOf(all.edit));
     std::move(then.edit.acts.begin(), then.edit.acts.end(), std::back_inserter(all.edit.acts));
     std::move(then.edit.notices.begin(), then.edit.notices.end(),
               std::back_inserter(all.edit.notices));

@@ -97,6 +97,8 @@ private:
                 if (said == look) {
                     const auto after = trimmed(text_.substr(w.at + w.size));
                     offer(std::string(text_.substr(0, w.at)) + std::string(after));
+                    if (w.at == 0) // another, and not the one that is there
+                        offer("a " + std::string(text_));
                 }
         }
     }

@@ -109,6 +109,17 @@ std::optional<Result<Spoken>> withItsLooks(std::string_view text, const Project&
                                ? job.scheme().byId(said->said.them.front())
                                : nullptr;
         const Piece* then = one != nullptr ? after->project->scheme().byId(one->id) : nullptr;
+        // "big mirror on wall D", where one is elsewhere: that, or another?
+        const Piece* meant = said->is == Spoken::Is::edit && said->said.them.size() == 1
+                                 ? job.scheme().byId(said->said.them.front())
+                                 : nullptr;
+        if (meant != nullptr && looks->at == 0) {
+            Problem which{worded("this could be {}, or another one", meant->name),
+                          worded("say it like: {}; or: a {}", looks->plain, trimmed(text))};
+            which.column = 1;
+            which.width = static_cast<int>(characterCount(text.substr(0, looks->bytes)));
+            return Result<Spoken>(std::move(which));
+        }
         if (then == nullptr || !(then->pose == one->pose) || then->size != one->size)
             return {};
         auto coloured =
