@@ -51,6 +51,7 @@ private:
     void readSizesOf(Piece&);
     bool biggerOrSmaller(Piece&);
     bool asRound(Piece&);
+    bool asHanded(Piece&);
     std::optional<int> otherKindAhead(int id);
     Edit levelOf();
     Edit widen() { return lengthen(1); }

@@ -6,6 +6,28 @@
 
 namespace mezzet {
 
+namespace {
+
+/// The next size a rug is stocked in that is larger, or smaller, both ways; the one nearest in
+/// area, lying as it does. None for what is stocked in no sizes, or in no such one.
+std::optional<Vec2> nextStocked(const Project& job, const Piece& p, int way) {
+    if (!p.kind->flat())
+        return {};
+    const double wide = p.size.width.mm();
+    const double deep = p.size.depth.mm();
+    std::optional<Vec2> best;
+    for (const Vec2 s : stockedSizes(job, p)) {
+        const bool asItLies = (s.x >= s.y) == (wide >= deep);
+        const bool beyond = way > 0 ? s.x >= wide && s.y >= deep && s.x * s.y > wide * deep
+                                    : s.x <= wide && s.y <= deep && s.x * s.y < wide * deep;
+        if (asItLies && beyond && (!best || (s.x * s.y - best->x * best->y) * way < 0))
+            best = s;
+    }
+    return best;
+}
+
+} // namespace
+
 /// "longer", "6 wider", "a bit deeper": by so much, or by a step. False, and nothing read, when it
 /// is none of them.
 bool LineReader::biggerOrSmaller(Piece& p) {
@@ -13,7 +35,8 @@ bool LineReader::biggerOrSmaller(Piece& p) {
     if (in.take({"a bit", "a little", "a little bit", "slightly"}))
         in.slightly();
     Length by = in.usualStep();
-    if (in.lengthAhead())
+    const bool said = in.lengthAhead();
+    if (said)
         by = in.length("by how much");
     const bool hangs = p.kind->hangs();
     Size s = p.size;
@@ -37,7 +60,6 @@ bool LineReader::biggerOrSmaller(Piece& p) {
                                : in.take({"smaller"})        ? -1
                                                              : 0;
                way != 0) {
-        // In its own proportion.
         Length& second = hangs ? s.height : s.depth;
         const double ratio = second / s.width;
         if (in.take({"all round", "all around", "all the way round", "all the way around",
@@ -45,9 +67,15 @@ bool LineReader::biggerOrSmaller(Piece& p) {
                      "at each side", "each side", "each way"})) {
             for (Length* of : {&s.width, &second})
                 change(*of, 2 * way);
+        } else if (const auto next = said ? std::nullopt : nextStocked(job_, p, way); next) {
+            s.width = Length::millimetres(next->x);
+            second = Length::millimetres(next->y);
         } else {
+            // In its own proportion, in whole figures.
             change(s.width, way);
-            second = s.width * ratio;
+            const Length whole =
+                isMetric(job_.notation.units) ? Length::centimetres(1) : Length::inches(0.5);
+            second = whole * std::round(s.width * ratio / whole);
         }
     } else {
         in.goTo(start);
@@ -76,6 +104,21 @@ bool LineReader::asRound(Piece& p) {
     if (!round)
         in.fail(start, in.at() - start, round.problem().what, round.problem().remedy);
     p = *round;
+    return true;
+}
+
+/// "left-handed", "flipped", of a sofa with a return: which end that is at, as one faces it.
+bool LineReader::asHanded(Piece& p) {
+    const std::size_t start = in.at();
+    const bool left = in.take({"left-handed", "left handed", "left hand", "left-hand"});
+    const bool right =
+        !left && in.take({"right-handed", "right handed", "right hand", "right-hand"});
+    if (!left && !right && !in.take({"flipped", "other-handed", "the other hand"}))
+        return false;
+    if (p.footprint.form != FootprintForm::ell)
+        in.fail(start, in.at() - start, worded("{} has no return to stand at an end", p.name),
+                "say it of a corner sofa");
+    p.footprint.armOnRight = left ? false : right || !p.footprint.armOnRight;
     return true;
 }
 

@@ -160,7 +160,7 @@ bool oppositeWall(Placing& p) {
 /// "opposite the fire", "across from the door": its back to the wall across from that; a seat in a
 /// deep room stands as far before it as one talks. False, and nothing said, where no wall is there.
 bool acrossFrom(Placing& p, const Target& t) {
-    const auto wall = wallIn(t, *p.scene.room);
+    const auto wall = t.is == Is::piece ? wallOf(t, p.scene) : wallIn(t, *p.scene.room);
     const auto across = wall ? wallAcross(*p.scene.room, *wall) : std::nullopt;
     const Kind& kind = *p.subject.kind;
     if (!across || !kind.takesFloor() || kind.flat())
@@ -174,7 +174,7 @@ bool acrossFrom(Placing& p, const Target& t) {
         p.add(K::facing).of = t;
         p.add(K::centredOn).of = t;
         Tie& off = p.add(K::fromWall);
-        off.of = t;
+        off.of = t.is == Is::piece ? wallTarget(*wall) : t;
         off.distance = usualBy(p.in.job(), "conversation");
         return true;
     }
@@ -197,11 +197,12 @@ bool opposite(Placing& p) {
         p.add(K::centredOn).of = t;
         return true;
     }
-    if (t.is != Is::piece && acrossFrom(p, t))
+    const bool inWall = t.is != Is::piece || p.scene.pieceById(t.piece)->onWall();
+    if (inWall && acrossFrom(p, t))
         return true;
     p.add(K::facing).of = t;
     p.add(K::centredOn).of = t;
-    if (t.is != Is::piece)
+    if (inWall)
         return true;
     Tie& off = p.add(K::fromPiece);
     off.of = t;

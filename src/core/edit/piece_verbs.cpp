@@ -235,8 +235,8 @@ Edit LineReader::size() {
     const auto one = [at](LineReader& r, int id) {
         r.in.goTo(at);
         Piece p = r.placedPiece(id);
-        const bool sized =
-            r.biggerOrSmaller(p) || r.asRound(p) || readSizes(r.in, p, false, r.notices);
+        const bool sized = r.biggerOrSmaller(p) || r.asRound(p) || r.asHanded(p) ||
+                           readSizes(r.in, p, false, r.notices);
         if (!sized && r.in.done())
             r.in.failAhead("which size?", "say it like: size sofa 78 x 36");
         auto e = r.place(p, at);

@@ -186,6 +186,10 @@ std::string previewOf(const Project& before, const Scene& was, const Edit& edit,
                 tell(worded("notes that {} costs {:g}", now.name, *now.cost));
             if (now.reason != old->reason)
                 tell(worded("notes why {} is there", now.name));
+            if (now.footprint.armOnRight != old->footprint.armOnRight)
+                tell(now.footprint.armOnRight
+                         ? worded("puts the return of {} on the right, as you face it", now.name)
+                         : worded("puts the return of {} on the left, as you face it", now.name));
             if (now.backFinished() != old->backFinished())
                 tell(worded("notes that the back of {} is {}", now.name,
                             now.backFinished() ? "finished" : "bare"));

@@ -235,6 +235,34 @@ private:
         return fitsThere(job_, *e, id);
     }
 
+    /// The only piece that serves as such a one would; null for none, or several.
+    [[nodiscard]] const Piece* theOneLike(const Piece& p) const {
+        const Piece* out = nullptr;
+        for (const Piece& o : job_.scheme().pieces)
+            if (p.kind->role != Role::none && o.kind->role == p.kind->role &&
+                o.kind->family == p.kind->family) {
+                if (out != nullptr)
+                    return nullptr;
+                out = &o;
+            }
+        return out;
+    }
+
+    /// The same where that is thought away; none where it is no use.
+    std::optional<FitAnswer> inPlaceOf(const Piece& there, const Piece& p, Length legs) {
+        const auto without = baseWithout(job_, {there.id});
+        if (!without)
+            return {};
+        auto out = doesItFit(*without->job, p, goesOn_, legs);
+        if (!out.stands)
+            return {};
+        for (FitChoice& c : out.choices)
+            c.edit.acts.emplace(c.edit.acts.begin(), RemovePiece{there.id});
+        out.heading =
+            worded("Not beside {}; in its place: {}", there.name, smallFirst(out.heading));
+        return out;
+    }
+
     FitAnswer does() {
         const auto own = known();
         const Piece p = own ? *own : described();
@@ -262,6 +290,9 @@ private:
         // What is there is thought away, and put where it would stand.
         const auto without = own ? baseWithout(job_, {own->id}) : std::nullopt;
         auto out = doesItFit(without ? *without->job : job_, p, goesOn_, legs);
+        if (const Piece* there = own || out.yes || !out.choices.empty() ? nullptr : theOneLike(p))
+            if (auto instead = inPlaceOf(*there, p, legs))
+                out = std::move(*instead);
         if (without)
             for (FitChoice& c : out.choices)
                 for (Act& a : c.edit.acts)

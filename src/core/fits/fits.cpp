@@ -480,7 +480,8 @@ FitAnswer doesItFit(const Project& job, const Piece& wanted, const GoesOn& goesO
     bool comesIn = false;
     bool anyDoor = false;
     for (const Opening& o : job.room->openings) {
-        if (!isWayIn(o))
+        // A rug comes in rolled.
+        if (!isWayIn(o) || wanted.kind->flat())
             continue;
         anyDoor = true;
         const auto through = throughDoor(job, o, partsToCarry(wanted, legs));
@@ -494,18 +495,19 @@ FitAnswer doesItFit(const Project& job, const Piece& wanted, const GoesOn& goesO
         out.reasons.push_back(
             worded("{} {}: {}.", through.fits ? "In by" : "Not by", o.name(), through.how));
     }
-    if (!anyDoor)
+    if (!anyDoor && !wanted.kind->flat())
         out.reasons.push_back("No door is taped, so how it comes in is not known.");
     for (const std::string& u : why)
         out.reasons.push_back(u);
     if (standsSomewhere && !best && !harm.empty())
         out.reasons.push_back("Wherever it has the room, something is in the way: " + harm);
+    out.stands = best && (comesIn || !anyDoor);
     out.yes = standsSomewhere && best && why.empty() && (comesIn || !anyDoor);
-    out.heading = out.yes                       ? "Yes, it fits"
-                  : standsSomewhere && !comesIn ? "No: it doesn't come in"
-                  : best                        ? "It stands, but upsets something"
-                  : standsSomewhere             ? "No: it would be in the way"
-                                                : "No: there is nowhere to stand it";
+    out.heading = out.yes                                  ? "Yes, it fits"
+                  : standsSomewhere && !comesIn && anyDoor ? "No: it doesn't come in"
+                  : best                                   ? "It stands, but upsets something"
+                  : standsSomewhere                        ? "No: it would be in the way"
+                                                           : "No: there is nowhere to stand it";
     if (best)
         out.choices.push_back(std::move(*best));
     return out;

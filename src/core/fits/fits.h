@@ -32,7 +32,8 @@ struct FitAnswer {
     std::string heading;              ///< "Yes", "No", "The largest table that keeps every rule"
     std::vector<std::string> reasons; ///< short sentences
     bool yes = false;                 ///< for a yes or no
-    std::vector<FitChoice> choices;   ///< the best first
+    bool stands = false; ///< of one that is to fit: it comes in and stands, if not without harm
+    std::vector<FitChoice> choices; ///< the best first
     std::vector<AllowedRegion> regions;
     /// How a piece is worked through a door, to be drawn; see ThroughDoor.
     std::vector<std::vector<Vec2>> carry{};

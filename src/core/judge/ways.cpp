@@ -333,7 +333,9 @@ std::optional<WayBetween> wayBetween(const FloorView& scene, const RuleBook& boo
             begins.emplace_back(*from, std::move(p));
     else
         for (const std::size_t d : doors)
-            begins.emplace_back(targetOf(room.openings[d]), Place{endAt(ways, d), {}});
+            // To a door one comes from another, where there is one.
+            if (doors.size() == 1 || targetOf(room.openings[d]) != to)
+                begins.emplace_back(targetOf(room.openings[d]), Place{endAt(ways, d), {}});
     std::optional<WayBetween> best;
     for (const auto& end : placesOf(to))
         for (const auto& [what, begin] : begins) {

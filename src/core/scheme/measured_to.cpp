@@ -38,9 +38,22 @@ Vec2 frontMiddle(const Piece& p, const Pose& pose) {
     return (e.from + e.to) / 2;
 }
 
+std::optional<Segment> hungStretch(const Target& t, const Scene& scene) {
+    const Piece* p = t.is == Target::Is::piece ? scene.pieceById(t.piece) : nullptr;
+    const Placed* there = p != nullptr && p->onWall() ? scene.byId(t.piece) : nullptr;
+    if (there == nullptr)
+        return {};
+    const Wall& w = wallOf(*scene.room, p->wall());
+    const Length middle = Length::millimetres(there->pose.at.x);
+    const Length half = p->size.width / 2;
+    return Segment{w.at(middle - half), w.at(middle + half)};
+}
+
 Vec2 middleOf(const Target& t, const Scene& scene) {
     switch (t.is) {
     case Target::Is::piece: {
+        if (const auto hung = hungStretch(t, scene))
+            return (hung->from + hung->to) / 2;
         const Placed* there = scene.inPlan(t.piece);
         return there != nullptr ? there->pose.at : Vec2{};
     }

@@ -149,6 +149,9 @@ private:
 /// centred on; mm.
 [[nodiscard]] Vec2 frontMiddle(const Piece&, const Pose&);
 [[nodiscard]] Vec2 middleOf(const Target&, const Scene&);
+/// The stretch of its wall's foot before which a piece hangs, from left to right, mm; none for what
+/// hangs on no wall.
+[[nodiscard]] std::optional<Segment> hungStretch(const Target&, const Scene&);
 
 /// What a piece that stands on another stands on: its carrier's top, or the highest top under it. 0
 /// for what stands on the floor.

@@ -162,9 +162,11 @@ std::string outOfPlan(const Tie& t, const Piece& p, const Scheme& scheme) {
             ids.push_back(x->piece);
     for (const int id : ids) {
         const Piece* other = scheme.byId(id);
-        // Over anything at all something can hang, so far above it.
-        if (other == nullptr || (hangsDown && t.fixesDrop()) || other->on.isCeiling() ||
-            seenFromAbove(*other, scheme))
+        // Over anything at all something can hang, so far above it; what hangs on a wall is faced,
+        // and stood before.
+        const bool before = t.kind == Tie::Kind::facing || t.kind == Tie::Kind::centredOn;
+        if (other == nullptr || (before && other->onWall()) || (hangsDown && t.fixesDrop()) ||
+            other->on.isCeiling() || seenFromAbove(*other, scheme))
             continue;
         return worded("{} can't be tied to one {}",
                       hangsDown ? "a piece under the ceiling" : "a piece on the floor",

@@ -63,6 +63,11 @@ TieLines middleOfPiece(const TieAsk& ask) {
 
 TieLines centredOnLevel(const TieAsk& ask) {
     const Tie& t = ask.tie;
+    // What hangs is stood before at its wall.
+    if (const auto hung = hungStretch(t.of, ask.scene)) {
+        const Vec2 n = unit(hung->to - hung->from);
+        return TieLine{n, dot(n, (hung->from + hung->to) / 2) + t.distance.mm()};
+    }
     if (t.of.is == Is::piece)
         return middleOfPiece(ask);
     if (t.of.is == Is::room) {

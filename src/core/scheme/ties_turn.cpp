@@ -38,12 +38,19 @@ std::optional<Angle> acrossFrom(const TieAsk& ask) {
     return {};
 }
 
-/// Whether what is in a wall is seen from so far aside that one looks at its middle, and no longer
-/// square at its wall: farther beside it than before it.
-bool isAside(const Target& of, const Room& room, Vec2 at) {
-    if (!isFace(of) || of.is == Target::Is::wall)
+/// The stretch of wall that what is in a wall, or hangs there, is faced as; none for the rest.
+std::optional<Face> facedStretch(const Target& of, const Scene& scene) {
+    if (isFace(of))
+        return faceOf(of, *scene.room);
+    const auto hung = hungStretch(of, scene);
+    return hung ? std::optional(Face{hung->from, hung->to}) : std::nullopt;
+}
+
+/// Whether that is seen from so far aside that one looks at its middle, and no longer square at its
+/// wall: farther beside it than before it. A wall is always looked at square.
+bool isAside(const Target& of, const Face& face, Vec2 at) {
+    if (of.is == Target::Is::wall)
         return false;
-    const Face face = faceOf(of, room);
     const Vec2 along = unit(face.right - face.left);
     const Vec2 inward = mezzet::turned({0, 1}, faceTurn(face));
     const double beside = std::max(dot(face.left - at, along), dot(at - face.right, along));
@@ -53,8 +60,8 @@ bool isAside(const Target& of, const Room& room, Vec2 at) {
 Angle turnToFace(const TieAsk& ask, Vec2 at) {
     const Target& of = ask.tie.of;
     // The front goes opposite to the wall's inward side.
-    if (isFace(of) && !isAside(of, *ask.scene.room, at))
-        return faceTurn(faceOf(of, *ask.scene.room)) + Angle::degrees(180);
+    if (const auto face = facedStretch(of, ask.scene); face && !isAside(of, *face, at))
+        return faceTurn(*face) + Angle::degrees(180);
     if (const auto across = acrossFrom(ask))
         return *across;
     const Vec2 to = middleOf(of, ask.scene) - at;
@@ -116,9 +123,8 @@ constexpr TieKind facing{
     .turn = &turnToFace,
     .turnsWithPlace =
         [](const TieAsk& ask) {
-            return (!isFace(ask.tie.of) ||
-                    isAside(ask.tie.of, *ask.scene.room, ask.piece.pose.at)) &&
-                   !acrossFrom(ask);
+            const auto face = facedStretch(ask.tie.of, ask.scene);
+            return (!face || isAside(ask.tie.of, *face, ask.piece.pose.at)) && !acrossFrom(ask);
         },
 };
 

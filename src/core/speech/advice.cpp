@@ -373,6 +373,19 @@ std::optional<Answer> couldItGo(Asking& a) {
     return out;
 }
 
+/// "does the rug fit?": what is to mend about it where it lies.
+Answer asItLies(const Asking& a, const Piece& rug) {
+    Answer out;
+    out.about = {rug.id};
+    const auto all = judge(*a.scene, *a.job.library.book, a.job.judgement);
+    for (const Reading* r : toMendByWeight(all))
+        if (r->isAbout(rug.id))
+            out.words += (out.words.empty() ? "" : " ") + sentenceOf(*r, a.wording());
+    if (out.words.empty())
+        out.words = worded("{} fits: nothing is to mend about it", rug.name);
+    return out;
+}
+
 std::optional<Answer> doesItFit(Asking& a) {
     if (auto there = couldItGo(a))
         return there;
@@ -384,11 +397,17 @@ std::optional<Answer> doesItFit(Asking& a) {
             const Piece& p = *a.scene->pieceById(a.in.piece());
             const bool whole = a.in.take({"fit", "fits", "come in", "go in", "get in", "come"});
             if (whole && (a.in.done() || a.in.ahead() == "?" || !phraseAhead(a.in, false))) {
-                // As one seen in a shop.
+                if (p.kind->flat())
+                    return asItLies(a, p);
+                // As one seen in a shop, in the room without it.
                 Piece other = p;
                 other.id = 0;
                 other.ties.clear();
-                auto out = answerOf(mezzet::doesItFit(a.job, other, a.goesOn));
+                Edit taken;
+                taken.acts.emplace_back(RemovePiece{p.id});
+                const auto without = apply(a.job, taken);
+                auto out = answerOf(
+                    mezzet::doesItFit(without ? *without->project : a.job, other, a.goesOn));
                 out.about = {p.id};
                 return out;
             }

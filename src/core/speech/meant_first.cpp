@@ -1,5 +1,7 @@
 // What the line's own words would understand too, but not so well.
 #include "edit/beside_wall.h"
+#include "edit/landing.h"
+#include "edit/line.h"
 #include "edit/new_piece.h"
 #include "edit/place.h"
 #include "edit/sizes_said.h"
@@ -424,12 +426,67 @@ void madeSquare(const std::string& line, const Project& job, std::vector<std::st
     out.push_back(fmt::format("replace {} by a {} {}", p->name, other->name, size));
 }
 
+/// "a pendant over each nightstand", "pendants either side of the bed": a small one, as hangs
+/// there.
+void pendantByABed(const std::string& line, const Project& job, std::vector<std::string>& out) {
+    static const Saying over(
+        "((?:put|place|add|hang|have) )?(?:(an?|one|two|2|a pair of) )?pendants?(?: lights?| "
+        "lamps?)? (?:over|above) (each |both |the |my )?(?:of the )?((?:left |right "
+        ")?(?:nightstand|bedside "
+        "table|night "
+        "table|night stand|bedside cabinet))(s?)(,.*)?");
+    static const Saying beside(
+        "((?:(?:put|place|add|hang|have) )?(?:an? |two |2 |a pair of |one )?)(pendants?)(?: "
+        "lights?| "
+        "lamps?)? ((?:by|at|beside|next to|either side of|(?:on|at) (?:each|either|both) sides? "
+        "of|left of|right of) (?:the |my )?(?:[a-z]+ )?bed)(,.*)?");
+    std::smatch found;
+    if (over.is(line, found)) {
+        const auto which = foldCase(found[3].str());
+        const bool each = found[5].length() > 0 || which == "each " || which == "both ";
+        const auto count = foldCase(found[2].str());
+        // Over several where there is one: it is asked about.
+        if (found[5].length() > 0 && piecesNamed("the " + found[4].str() + "s", job).size() < 2)
+            return;
+        if (each || count.empty() || count == "a" || count == "one")
+            out.push_back(fmt::format("{}a small pendant over {} {}{}", found[1].str(),
+                                      each ? "each" : "the", found[4].str(), found[6].str()));
+    } else if (beside.is(line, found)) {
+        out.push_back(fmt::format("{}small {} {}{}", found[1].str(), found[2].str(), found[3].str(),
+                                  found[4].str()));
+    }
+}
+
+/// "make the rug 200 x 300", which would go through a wall so: the other way round, where it would
+/// not; a rug has no front.
+void rugSized(const std::string& line, const Project& job, std::vector<std::string>& out) {
+    static const Saying words(
+        "(?:make|size|resize|have) (.+?) (?:to )?([0-9][^x]*?) ?(?:x|by) ?([0-9].*)");
+    std::smatch found;
+    if (!words.is(line, found))
+        return;
+    const Piece* p = pieceNamed(found[1], job);
+    if (p == nullptr || !p->kind->flat() || p->footprint.form != FootprintForm::rectangle)
+        return;
+    const auto through = [&](const std::string& said) {
+        const auto read = readLine(said, job);
+        const auto after = read ? apply(job, read->edit) : Result<Applied>(Problem{});
+        return !after || !harmOf(*after->project, *after->scene, {p->id}).empty();
+    };
+    const auto sized = [&](const std::string& a, const std::string& b) {
+        return fmt::format("size {} {} x {}", p->name, a, b);
+    };
+    if (const auto other = sized(found[3], found[2]);
+        through(sized(found[2], found[3])) && !through(other))
+        out.push_back(other);
+}
+
 } // namespace
 
 std::vector<Meaning> meaningsFirst() {
     return {atRightAngles, tableBesideASeat, turnedIn,     oneAtEach,   oneAtEachHeight,
             onEndOfTop,    tableToEatAt,     noteOfAPiece, sofasAcross, besideTheFirst,
-            screenOnATop,  armchairsAtEnds,  madeSquare};
+            screenOnATop,  armchairsAtEnds,  madeSquare,   rugSized,    pendantByABed};
 }
 
 } // namespace mezzet

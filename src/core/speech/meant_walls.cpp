@@ -16,9 +16,6 @@
 
 namespace mezzet {
 
-namespace {
-
-/// The piece a line would put, or moves, as it would be then; none for another line.
 std::optional<Piece> putBy(const std::string& line, const Project& job) {
     const auto said = readLine(line, job);
     if (!said)
@@ -33,12 +30,13 @@ std::optional<Piece> putBy(const std::string& line, const Project& job) {
     return only != nullptr ? std::optional(*only) : std::nullopt;
 }
 
-/// The piece a line would stand with its back to a wall; none for what hangs, or lies.
 std::optional<Piece> standsAt(const std::string& thing, const Wall& w, const Project& job) {
     auto p = putBy(fmt::format("{} against wall {}", thing, w.name), job);
     return p && !p->kind->hangs() && !p->kind->underCeiling() && !p->kind->flat() ? std::move(p)
                                                                                   : std::nullopt;
 }
+
+namespace {
 
 /// The stretches of a wall that are free for a piece, mm along it. What hangs at eye level hangs
 /// over what stands lower than its foot is then.
@@ -276,57 +274,27 @@ void onTheOpenSide(const std::string& line, const Project& job, std::vector<std:
                               of.piece->name, found[3].str()));
 }
 
-/// "coffee table between the loveseat and the tv", which hangs: between the one and the other's
-/// wall.
-void betweenAndWhatHangs(const std::string& line, const Project& job,
-                         std::vector<std::string>& out) {
+/// "bed against wall B, 20 to the left": of what is at that wall, a step; of what is not, so far
+/// from its middle.
+void atAWallAside(const std::string& line, const Project& job, std::vector<std::string>& out) {
     static const Saying words(
-        "(.+?) (?:in )?between (?:the |my )?(.+?) and (?:the |my )?([^,]+?)(,.*)?");
+        "(?:(?:put|place|move|set|stand|hang|add|push|slide) )?(.+?),? (?:on|"
+        "against|along|at) (?:the )?(wall [a-z]),? (?:but |and )?([0-9][^,]*?)"
+        "(?: more| further| over)? (?:to the )?(left|right)");
     std::smatch found;
     if (!words.is(line, found))
         return;
-    const Piece* a = pieceNamed(found[2], job);
-    const Piece* b = pieceNamed(found[3], job);
-    if (a == nullptr || b == nullptr || a->onWall() == b->onWall())
-        return;
-    const Piece& stands = a->onWall() ? *b : *a;
-    const Piece& hangs = a->onWall() ? *a : *b;
-    out.push_back(fmt::format("{} between {} and wall {}, centred on {}{}", found[1].str(),
-                              stands.name, wallName(hangs.wall()), stands.name, found[4].str()));
-}
-
-/// "wardrobe next to the mirror", which hangs: at its wall, beside it.
-void besideWhatHangs(const std::string& line, const Project& job, std::vector<std::string>& out) {
-    static const Saying words("(.+?),? (?:to the |on the )?(next to|beside|left of|right "
-                              "of) (?:the |my )?([^,]+?)(,.*)?");
-    std::smatch found;
-    if (!words.is(line, found))
-        return;
-    const Piece* hung = pieceNamed(found[3], job);
+    const auto wall = targetNamed(found[2], job, false);
     const auto scene = sceneOf(job);
-    const auto box = hung != nullptr && hung->onWall() && scene
-                         ? boxOn(pieceTarget(hung->id), hung->wall(), **scene)
-                         : std::nullopt;
-    if (!box)
+    if (!wall || wall->is != Target::Is::wall || !scene)
         return;
-    const Wall& w = job.room->walls[static_cast<std::size_t>(hung->wall())];
-    const auto p = standsAt(found[1], w, job);
-    if (!p)
-        return;
-    const double gap = job.library.book->habit("beside-on-wall").mm();
-    const double wide = p->size.width.mm();
-    const double right = box->high.x + gap;
-    const double left = box->low.x - gap - wide;
-    const auto side = foldCase(found[2].str());
-    const bool fitsRight = right + wide <= w.length().mm();
-    const double at = side.starts_with("left")    ? left
-                      : side.starts_with("right") ? right
-                      : fitsRight                 ? right
-                                                  : left;
-    if (at >= 0)
-        out.push_back(fmt::format("{} against wall {}, {} from left corner{}", found[1].str(),
-                                  w.name, write(Length::millimetres(at), job.notation),
-                                  found[4].str()));
+    const Piece* p = pieceNamed(found[1], job);
+    if (p != nullptr && isAtWall(*p, wall->index, **scene))
+        out.push_back(
+            fmt::format("move {} {} {}", p->name, found[3].str(), foldCase(found[4].str())));
+    else
+        out.push_back(fmt::format("{0} on wall {1}, centred on wall {1}, {2} {3}", found[1].str(),
+                                  wallName(wall->index), found[3].str(), foldCase(found[4].str())));
 }
 
 /// "dresser on the other side of the window": of what stands at its wall, beside it.
@@ -415,9 +383,8 @@ void ontoATop(const std::string& line, const Project& job, std::vector<std::stri
 } // namespace
 
 std::vector<Meaning> meaningsOfWalls() {
-    return {
-        ofAWall,         nearTheEnd,           alongALongSide,  onTheOpenSide, betweenAndWhatHangs,
-        besideWhatHangs, otherSideOfAnOpening, underTheCeiling, ontoATop};
+    return {ofAWall,       atAWallAside,         nearTheEnd,      alongALongSide,
+            onTheOpenSide, otherSideOfAnOpening, underTheCeiling, ontoATop};
 }
 
 std::vector<Meaning> meaningsOfRecesses() {

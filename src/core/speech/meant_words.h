@@ -64,6 +64,11 @@ struct SeveralStand {
 };
 [[nodiscard]] SeveralStand severalStanding(const std::string& words, const Project&);
 
+/// The piece a line would put, or moves, as it would be then; none for another line.
+[[nodiscard]] std::optional<Piece> putBy(const std::string& line, const Project&);
+/// The piece a line would stand with its back to a wall; none for what hangs, or lies.
+[[nodiscard]] std::optional<Piece> standsAt(const std::string& thing, const Wall&, const Project&);
+
 /// Whether a piece hangs on a wall, or stands at it: what stands out in the room with its back
 /// that way is not on it.
 [[nodiscard]] bool isAtWall(const Piece&, int wall, const Scene&);
@@ -85,6 +90,10 @@ using Meaning = void (*)(const std::string& line, const Project&, std::vector<st
 [[nodiscard]] std::vector<Meaning> meaningsOfSpan();
 /// Of where along its wall a thing goes.
 [[nodiscard]] std::vector<Meaning> meaningsOfWalls();
+/// Of what stands by what hangs, and of what hangs said to be on a top.
+[[nodiscard]] std::vector<Meaning> meaningsOfHung();
+/// The same of what the line's own words would understand too, but not so well.
+[[nodiscard]] std::vector<Meaning> meaningsOfHungFirst();
 /// Of lights so far apart, runners from one way in to another, and seats that stand together.
 [[nodiscard]] std::vector<Meaning> meaningsOfRuns();
 /// Of alcoves, bays and bows; tried first, since "the alcove" is beside a chimney else.

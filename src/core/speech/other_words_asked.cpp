@@ -85,6 +85,13 @@ constexpr OtherWords asked[] = {
     {"(?:can|could) (?:we|i|you) (?:seat|sit|fit|get|squeeze)(?: in)? ([a-z]+|[0-9]+)(?: people| "
      "guests| diners)?(?: (?:round|around|at|to) (?:it|this|the table|the dining table))?\\??",
      "is there room for $1?"},
+    {"(?:can|could|might) (an? .+?) (?:still |ever )?(?:fit|go|work|stand)(?: in)?(?: here| in "
+     "here| in this room| in the room| there)?\\??",
+     "will $1 fit?"},
+    {"is the (?:way|path|route|walkway) (?:to|into|through to) (.+?) (?:clear|free|open|wide "
+     "enough|"
+     "blocked|ok|okay)\\??",
+     "is there a way to $1?"},
     {"(?:is|have) (?:there|we|i) (?:got )?(?:enough |any |much |sufficient )?(?:clearance|space|"
      "room|floor)(?: left)?(?: all)? (?:around|round) (.+?)\\??",
      "how much room is around $1?"},

@@ -24,6 +24,18 @@ constexpr OtherWords changesInstead[] = {
      "window|door|fireplace|fire|chimney|tv|bed|radiator|opposite|other|long|short|longest|"
      "shortest|far|near|back|left|right) wall)",
      "$1 on $2"},
+    {"(?:put|move|switch|change|have|flip) (?:its|the) (?:chaise|return|arm|short side|short end|"
+     "long side)(?: (?:of|on) (?:the |my )?((?:sectional|corner sofa|l-shaped sofa|l shaped "
+     "sofa)))? (?:on|to|over to|onto|at) the (left|right)(?: side| end| hand side)?",
+     "make the corner sofa $2-handed"},
+    {"(?:flip|reverse|switch|swap) (?:the |my )?((?:sectional|corner sofa|l-shaped sofa|l shaped "
+     "sofa|chaise|return)(?: sofa)?)(?: around| over| round| to the other side| the other way)?",
+     "make the corner sofa flipped"},
+    {"((?:put |place |add |have )?(?:an? |the )?(?:.*\\b)?(?:sectional|corner sofa|l-shaped sofa|l "
+     "shaped sofa)\\b.*?),? with (?:its|the|a) (?:chaise|return|arm|short side|short end|long "
+     "side) "
+     "(?:on|to|at) (?:the |its )?(left|right)(?: side| end| hand side)?(.*)",
+     "$1$3; then make it $2-handed"},
     {"(?:make|have|let) (.+?) (?:extend|go|open|pull out|stretch) (?:out )?to ([0-9].*)",
      "make $1 $2 long"},
     {"(?:get|put|set|make|lay) (.+?) (?:straight|square|squared up|parallel)", "straighten $1"},

@@ -33,6 +33,9 @@ constexpr OtherWords withinInstead[] = {
     {"^((?:put |place |add |hang |mount )?)(?:an? |the )?(?:mantel|mantle|overmantel|over-mantel|"
      "chimney) (mirror|picture|painting)\\b(.*)$",
      "$1$2$3 over the fireplace"},
+    {"\\b(?:a )?(?:couple|pair) of (inches|inch|in|feet|ft|centimet(?:er|re)s?|cms?)\\b", "2 $1"},
+    {"\\b(?:a )?few (inches|inch|in|feet|ft|centimet(?:er|re)s?|cms?)\\b", "3 $1"},
+    {"\\bbook ?shel(f|ves) (above|over|on (?:the |a )?wall)\\b", "shel$1 $2"},
     {"\\bon both (?:of the )?(?:sides|ends) of\\b", "either side of"},
     {"\\b(?:at|on) both (?:of the )?ends of\\b", "at each end of"},
     {"\\bback ?to ?back with\\b", "behind"},
