@@ -277,8 +277,17 @@ void LineReader::howMany(const Kind& kind, std::size_t start) {
     const auto text = trimmed(in.since(start));
     const bool plural = text.size() > 3 && (text.ends_with('s') || text.ends_with('S')) &&
                         !text.ends_with("ss") && !kind.name.ends_with('s');
-    if (!plural || kind.role == Role::curtain || kind.isSoft() || in.lengthAhead())
+    if (!plural || kind.role == Role::curtain || kind.isSoft())
         return;
+    // "30 above island" is no size.
+    if (const std::size_t at = in.at(); in.lengthAhead()) {
+        in.length("the size");
+        const bool away = in.take({"above", "over", "below", "under", "from", "off", "in front of",
+                                   "behind", "left", "right", "apart"});
+        in.goTo(at);
+        if (!away)
+            return;
+    }
     // By its singular it is called as well.
     const auto one = kit.byWord(text.substr(0, text.size() - 1));
     const bool always = std::any_of(kind.also.begin(), kind.also.end(), [&](const std::string& a) {

@@ -501,6 +501,8 @@ std::optional<Answer> roomFor(Asking& a) {
 
 std::optional<Answer> howMany(Asking& a) {
     const bool chairs = a.in.take({"chairs"});
+    const bool stools =
+        !chairs && a.in.take({"stools", "bar stools", "counter stools", "barstools"});
     a.in.take({"people", "seats", "guests", "persons"});
     if (chairs &&
         a.in.take({"are there", "have i got", "have we got", "do i have", "do we have"})) {
@@ -518,6 +520,8 @@ std::optional<Answer> howMany(Asking& a) {
         a.in.take({"seat", "seats", "take", "hold"});
     }
     a.end();
+    if (stools && id == 0)
+        return {};
     const Rule* r = a.job.library.book->byId("seats-count");
     const Length each = r != nullptr ? r->setting("each") : Length{};
     const Length arms = r != nullptr ? r->setting("arms") : Length{};

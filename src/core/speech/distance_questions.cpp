@@ -1,8 +1,10 @@
 // How far things should be from each other, and the room that ways, chairs and beds want.
+#include "edit/arrange.h"
 #include "edit/words_reader.h"
 #include "measure/text.h"
 #include "measure/texts.h"
 #include "speech/asked_of.h"
+#include "speech/meant_words.h"
 
 #include <algorithm>
 #include <cstdlib>
@@ -10,6 +12,25 @@
 namespace mezzet {
 
 namespace {
+
+/// Several lights over the table or the counter there: evenly, the outer ones as far from its ends
+/// as half the way between two. None where neither is there.
+std::optional<Answer> lightsApart(const Asking& a) {
+    const Piece* under = onlyDiningTable(a.job);
+    for (const Piece& p : a.job.scheme().pieces)
+        if (under == nullptr && p.kind->workedAt && p.on.isFloor())
+            under = &p;
+    if (under == nullptr)
+        return {};
+    const double along = std::max(under->size.width, under->size.depth).mm();
+    Answer out;
+    out.about = {under->id};
+    out.words =
+        worded("Over {}, from middle to middle: two {} apart, three {}; the outer ones half "
+               "of that from its ends",
+               under->name, lengthSaid(a, along / 2), lengthSaid(a, along / 3));
+    return out;
+}
 
 /// How far two kinds of things stand apart, by the rule that says so; none where no rule does.
 std::optional<Answer> apart(const Asking& a, const AskedOf& one, const AskedOf* other) {
@@ -19,6 +40,12 @@ std::optional<Answer> apart(const Asking& a, const AskedOf& one, const AskedOf* 
     const auto screen = [](const AskedOf& o) { return o.kind->family == Family::screen; };
     const auto hung = [](const AskedOf& o) { return o.is(Role::art) || o.is(Role::mirror); };
     if (other == nullptr) {
+        if (one.kind->light && one.kind->underCeiling())
+            return lightsApart(a);
+        if (one.is(Role::perch))
+            return Answer{worded("{} from the middle of one to the middle of the next, so that "
+                                 "elbows have room",
+                                 lengthSaid(a, elbowRoom(a.job).mm()))};
         if (hung(one))
             return Answer{
                 worded("{} between neighbours in a group", bandSaid(a, bandOf(a, "group-gap")))};

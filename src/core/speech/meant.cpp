@@ -552,7 +552,8 @@ void anotherNamed(const std::string& line, const Project& job, std::vector<std::
 std::vector<std::string> meantFirst(std::string_view text, const Project& job) {
     const std::string line(trimmed(text));
     std::vector<std::string> out;
-    for (const auto& all : {meaningsOfRecesses(), meaningsFirst(), meaningsOfHungFirst()})
+    for (const auto& all :
+         {meaningsOfRecesses(), meaningsFirst(), meaningsOfHungFirst(), meaningsOfTheOtherFirst()})
         for (const Meaning& one : all)
             one(line, job, out);
     return out;
@@ -567,9 +568,9 @@ std::vector<std::string> asMeant(std::string_view text, const Project& job) {
           alongTheRoom, rugPast, byARoundOne, hungOpposite})
         one(line, job, out);
     for (const auto& more :
-         {meaningsOfSize(), meaningsOfPlace(), meaningsOfCorners(), meaningsOfRoom(),
-          meaningsOfTables(), meaningsOverhead(), meaningsOfSpan(), meaningsOfWalls(),
-          meaningsOfHung(), meaningsOfRuns()})
+         {meaningsOfTheOther(), meaningsOfSize(), meaningsOfPlace(), meaningsOfCorners(),
+          meaningsOfRoom(), meaningsOfTables(), meaningsOverhead(), meaningsOfSpan(),
+          meaningsOfWalls(), meaningsOfHung(), meaningsOfRuns()})
         for (const Meaning& one : more)
             one(line, job, out);
     std::erase(out, line);

@@ -150,10 +150,28 @@ void seatingGroup(const std::string& line, const Project& job, std::vector<std::
                               names.empty() ? "" : " and ", last, found[2].str()));
 }
 
+/// "swap the stools for chairs": each by one.
+void eachByOne(const std::string& line, const Project& job, std::vector<std::string>& out) {
+    static const Saying words(
+        "(?:replace|swap|change|exchange|switch) (?:out )?(.+?) (?:with|by|for|"
+        "to|into) (?:some )?([a-z -]+s)");
+    std::smatch found;
+    if (!words.is(line, found))
+        return;
+    const auto all = piecesNamed(found[1], job);
+    const auto noun = plainWord(found[2].str());
+    if (all.size() < 2 || noun == foldCase(found[2].str()) || !job.library.kit->byWord(noun))
+        return;
+    std::vector<std::string> lines;
+    for (const Piece* p : all)
+        lines.push_back(fmt::format("replace {} by a {}", p->name, noun));
+    out.push_back(fmt::format("{}", fmt::join(lines, "; then ")));
+}
+
 /// "swap the armchairs for a loveseat", of two: the first of them by that, the others taken out.
 void severalByOne(const std::string& line, const Project& job, std::vector<std::string>& out) {
     static const Saying words(
-        "(?:replace|swap|change|exchange) (.+?) (?:with|by|for|to|into) ((?:an?|"
+        "(?:replace|swap|change|exchange) (?!each |every )(.+?) (?:with|by|for|to|into) ((?:an?|"
         "one) (?!pair |set |row |group ).+)");
     std::smatch found;
     if (!words.is(line, found))
@@ -175,7 +193,7 @@ void severalByOne(const std::string& line, const Project& job, std::vector<std::
 } // namespace
 
 std::vector<Meaning> meaningsOfRuns() {
-    return {lightsEvery, runnerFromTo, seatingGroup, severalByOne};
+    return {lightsEvery, runnerFromTo, seatingGroup, eachByOne, severalByOne};
 }
 
 } // namespace mezzet

@@ -94,6 +94,10 @@ using Meaning = void (*)(const std::string& line, const Project&, std::vector<st
 [[nodiscard]] std::vector<Meaning> meaningsOfHung();
 /// The same of what the line's own words would understand too, but not so well.
 [[nodiscard]] std::vector<Meaning> meaningsOfHungFirst();
+/// Of the other side of a thing and the other window, and of what stands along one side of a thing.
+[[nodiscard]] std::vector<Meaning> meaningsOfTheOther();
+/// The same of what the line's own words would understand too, but not so well.
+[[nodiscard]] std::vector<Meaning> meaningsOfTheOtherFirst();
 /// Of lights so far apart, runners from one way in to another, and seats that stand together.
 [[nodiscard]] std::vector<Meaning> meaningsOfRuns();
 /// Of alcoves, bays and bows; tried first, since "the alcove" is beside a chimney else.

@@ -256,6 +256,20 @@ std::vector<std::pair<std::string, std::string>> inTwoParts(std::string_view tex
         else
             out.emplace(out.begin(), first, count + second + " " + place);
     }
+    // "armchair right of the sofa, turned a little toward it": toward what it is placed by.
+    static const std::regex turnedToIt(
+        "(.+ (?:of|to|by|beside|near|behind|opposite|from|under) ((?:the |my )?[a-z0-9 ]+?)),? "
+        "(?:and )?(?:turned|angled|swivelled|swiveled|facing)(?: (?:a little|slightly|a bit|in))* "
+        "(?:toward|towards|to) (it|them)",
+        std::regex::icase | std::regex::optimize);
+    static const std::regex turnedTo("(.+?),? (?:and )?(?:turned|angled|swivelled|swiveled)((?: "
+                                     "(?:a little|slightly|a bit|in))+) "
+                                     "(?:toward|towards|to) (.+)",
+                                     std::regex::icase | std::regex::optimize);
+    if (std::smatch found; std::regex_match(line, found, turnedToIt))
+        out.emplace(out.begin(), found[1].str(), "turn it a little toward " + found[2].str());
+    else if (std::regex_match(line, found, turnedTo))
+        out.emplace(out.begin(), found[1].str(), "turn it a little toward " + found[3].str());
     // "replace the rug with two runners"
     static const std::regex byTwo(
         "((?:replace|swap|exchange|change) .+? (?:with|by|for|to) )(?:two|"

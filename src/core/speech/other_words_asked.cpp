@@ -92,6 +92,12 @@ constexpr OtherWords asked[] = {
      "enough|"
      "blocked|ok|okay)\\??",
      "is there a way to $1?"},
+    {"(?:can|could) (?:you|i|we|one|someone|people|they) (?:still |easily )?reach (.+?) from "
+     "(.+?)\\??",
+     "how far is $1 from $2?"},
+    {"how (?:much|far) (?:does|do|will|would) (.+?) (?:stick out|project|protrude|come out|jut out|"
+     "stand out|reach)(?: (?:from the wall|into the room|into the way))?\\??",
+     "how deep is $1?"},
     {"(?:is|have) (?:there|we|i) (?:got )?(?:enough |any |much |sufficient )?(?:clearance|space|"
      "room|floor)(?: left)?(?: all)? (?:around|round) (.+?)\\??",
      "how much room is around $1?"},

@@ -36,6 +36,11 @@ constexpr OtherWords changesInstead[] = {
      "side) "
      "(?:on|to|at) (?:the |its )?(left|right)(?: side| end| hand side)?(.*)",
      "$1$3; then make it $2-handed"},
+    {"(?:move|push|slide|pull|bring|shift|lay|put)? ?(.+?),? ((?:an? (?:bit|little|touch|tad) "
+     "|slightly "
+     "|[0-9][^ ]*(?: ?(?:cm|mm|m|in|inches|ft))? )?)(?:further|farther|more|deeper) under (.+)",
+     "move $1 $2toward $3"},
+    {"(?:no|without|skip|forget|ditch|lose) (?:the |any )?([a-z][a-z -]*)", "remove $1"},
     {"(?:make|have|let) (.+?) (?:extend|go|open|pull out|stretch) (?:out )?to ([0-9].*)",
      "make $1 $2 long"},
     {"(?:get|put|set|make|lay) (.+?) (?:straight|square|squared up|parallel)", "straighten $1"},

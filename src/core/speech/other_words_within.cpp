@@ -36,6 +36,12 @@ constexpr OtherWords withinInstead[] = {
     {"\\b(?:a )?(?:couple|pair) of (inches|inch|in|feet|ft|centimet(?:er|re)s?|cms?)\\b", "2 $1"},
     {"\\b(?:a )?few (inches|inch|in|feet|ft|centimet(?:er|re)s?|cms?)\\b", "3 $1"},
     {"\\bbook ?shel(f|ves) (above|over|on (?:the |a )?wall)\\b", "shel$1 $2"},
+    {"\\b(?:rug|carpet) runner\\b", "runner"},
+    {"\\bspot ?lamps?\\b", "spotlight"},
+    {"\\b(two|three|four|five|six|eight|[2-9]) spots\\b", "$1 spotlights"},
+    {"^((?:put |place |add |stand |have )?(?:an? )?)screen (between|behind|in front of|beside|next "
+     "to) ",
+     "$1folding screen $2 "},
     {"\\bon both (?:of the )?(?:sides|ends) of\\b", "either side of"},
     {"\\b(?:at|on) both (?:of the )?ends of\\b", "at each end of"},
     {"\\bback ?to ?back with\\b", "behind"},

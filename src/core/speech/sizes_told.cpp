@@ -1,4 +1,5 @@
 // Questions about sizes: of a piece, a wall, an opening, the room; and how high a thing hangs.
+#include "edit/beside_wall.h"
 #include "measure/text.h"
 #include "measure/texts.h"
 #include "room/facts.h"
@@ -11,6 +12,26 @@ namespace mezzet {
 namespace {
 
 using Is = Target::Is;
+
+/// "how high is the ceiling at wall B?": there, and how high it is elsewhere.
+Answer ceilingAtPlace(const Asking& a, const Target& t) {
+    const Room& room = *a.job.room;
+    const auto size = [&](Length l) { return write(l, a.job.notation); };
+    Vec2 at = middleOf(t, *a.scene);
+    // Just before a wall, and not in it.
+    if (const auto wall = wallOf(t, *a.scene); wall && t.is != Is::piece)
+        at = at + room.walls[static_cast<std::size_t>(*wall)].inward() * 1e-6;
+    const Length there = room.ceilingAt(at);
+    Answer out;
+    if (t.is == Is::piece)
+        out.about = {t.piece};
+    out.words =
+        there == room.ceiling
+            ? worded("The ceiling is {} over the floor at {}", size(there), spoken(t, a.wording()))
+            : worded("The ceiling is {} over the floor at {}, and {} at its full height",
+                     size(there), spoken(t, a.wording()), size(room.ceiling));
+    return out;
+}
 
 /// "how wide is the sofa", "how long is wall A", "how big is the room"
 std::optional<Answer> howBig(Asking& a) {
@@ -42,6 +63,11 @@ std::optional<Answer> howBig(Asking& a) {
     a.in.article();
     const std::size_t at = a.in.at();
     if (a.in.take({"ceiling"})) {
+        if (a.in.take({"at", "over", "above", "by", "near", "along"})) {
+            const Target t = a.in.target();
+            a.end();
+            return ceilingAtPlace(a, t);
+        }
         a.end();
         return Answer{
             worded("The ceiling is {} over the floor", write(a.job.room->ceiling, a.job.notation))};

@@ -123,6 +123,8 @@ Answer hungLight(Asking& a, const AskedOf& of, Asks what) {
                 table = a.scene->pieceById(t.of.piece);
     if (table == nullptr)
         table = ofRole(a, Role::diningTable);
+    if (table == nullptr)
+        table = largest(a, [](const Piece& p) { return p.kind->workedAt && p.on.isFloor(); });
     const bool high = what == Asks::height;
     if (table != nullptr) {
         out.about = {table->id};

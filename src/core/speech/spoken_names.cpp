@@ -330,13 +330,18 @@ std::string insteadOfThose(std::string_view text, const Project& job, const std:
                                [&](int id) { return is(*job.scheme().byId(id)); });
         };
         const auto same = [&](const Piece& p) { return serves(p, *noun); };
+        // One of a kind that nothing there is of: "stools instead" is said of the stools.
+        static const std::regex one("(?:an?|one) .*", std::regex::icase);
+        const auto& pieces = job.scheme().pieces;
+        const bool alone =
+            std::regex_match(thing, one) && std::none_of(pieces.begin(), pieces.end(), same);
         if (!those(same))
             if (auto other = insteadOfTheOne(thing, noun, job); !other.empty())
                 return other;
         if (!names.empty() && !those([&](const Piece& p) {
                 return same(p) || p.kind->family == noun->family ||
                        (p.kind->hangs() && noun->hangs()) ||
-                       (furnishes(*p.kind) && furnishes(*noun));
+                       (alone && furnishes(*p.kind) && furnishes(*noun));
             }))
             return {};
     }

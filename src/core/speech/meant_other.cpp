@@ -1,0 +1,263 @@
+// "The other side", "the other window"; seats at a counter; and what is beside the same thing,
+// spaced.
+#include "edit/arrange.h"
+#include "edit/words_reader.h"
+#include "measure/text.h"
+#include "scheme/on_wall.h"
+#include "speech/meant_words.h"
+
+#include <fmt/format.h>
+
+#include <algorithm>
+#include <cmath>
+
+namespace mezzet {
+
+namespace {
+
+/// Pieces that all stand on one side of the same piece.
+struct BesideOne {
+    const Piece* of = nullptr; ///< null where they don't
+    Side side = Side::front;
+    Length gap; ///< of the first
+};
+BesideOne besideOne(const std::vector<const Piece*>& pieces, const Project& job) {
+    BesideOne out;
+    for (const Piece* p : pieces) {
+        const auto tie = std::find_if(p->ties.begin(), p->ties.end(), [](const Tie& t) {
+            return t.kind == Tie::Kind::fromPiece && t.of.is == Target::Is::piece;
+        });
+        if (tie == p->ties.end())
+            return {};
+        const Piece* of = job.scheme().byId(tie->of.piece);
+        if (p == pieces.front())
+            out = {of, tie->side, tie->distance};
+        else if (of != out.of || tie->side != out.side)
+            return {};
+    }
+    return out;
+}
+
+const char* sideWords(Side side) {
+    switch (side) {
+    case Side::front:
+        return "in front of";
+    case Side::behind:
+        return "behind";
+    case Side::left:
+        return "left of";
+    case Side::right:
+        return "right of";
+    }
+    return "";
+}
+Side across(Side side) {
+    switch (side) {
+    case Side::front:
+        return Side::behind;
+    case Side::behind:
+        return Side::front;
+    case Side::left:
+        return Side::right;
+    case Side::right:
+        return Side::left;
+    }
+    return side;
+}
+
+/// A place at one side of a piece, so far along that side from its middle.
+std::string placeAt(const BesideOne& by, double along, const Project& job) {
+    const auto size = [&](double mm) { return write(Length::millimetres(mm), job.notation); };
+    const bool level = by.side == Side::front || by.side == Side::behind;
+    auto out = fmt::format("{} {} {}, centred on {}", size(by.gap.mm()), sideWords(by.side),
+                           by.of->name, by.of->name);
+    if (std::abs(along) > 0.5)
+        out +=
+            fmt::format(", {} {}", size(std::abs(along)),
+                        level ? (along < 0 ? "left" : "right") : (along < 0 ? "back" : "forward"));
+    return out;
+}
+
+/// How far along its side of that a piece is from the middle, mm.
+double alongOf(const Piece& p, const BesideOne& by, const Scene& scene) {
+    const Vec2 at = scene.fromAbove(by.of->id)->pose.toLocal(scene.fromAbove(p.id)->pose.at);
+    return by.side == Side::front || by.side == Side::behind ? at.x : at.y;
+}
+
+/// "move the stools to the other side", of what they are beside: each straight across.
+void toTheOtherSide(const std::string& line, const Project& job, std::vector<std::string>& out) {
+    static const Saying words(
+        "(?:move|put|bring|place|shift|switch|slide|take) (.+?) (?:over |around "
+        "|round |across )?(?:to|on|onto) the (?:other|opposite|far) side"
+        "(?: of (.+))?");
+    std::smatch found;
+    const auto scene = sceneOf(job);
+    if (!scene || !words.is(line, found))
+        return;
+    const auto pieces = piecesNamed(found[1], job);
+    auto by = pieces.empty() ? BesideOne{} : besideOne(pieces, job);
+    if (by.of == nullptr || (found[2].matched && pieceNamed(found[2], job) != by.of) ||
+        (*scene)->fromAbove(by.of->id) == nullptr)
+        return;
+    std::vector<std::string> lines;
+    for (const Piece* p : pieces) {
+        const double along = alongOf(*p, by, **scene);
+        BesideOne other = by;
+        other.side = across(by.side);
+        lines.push_back(fmt::format("{} {}{}", p->name, placeAt(other, along, job),
+                                    p->kind->isSeat() ? ", facing " + by.of->name : std::string()));
+    }
+    out.push_back(fmt::format("{}", fmt::join(lines, "; then ")));
+}
+
+/// "space the stools 28 apart", of what stands on one side of a thing: about its middle, with so
+/// much between them; from middle to middle where they would reach past its ends else.
+void spacedAtASide(const std::string& line, const Project& job, std::vector<std::string>& out) {
+    static const Saying words("(?:space|set|put|have|move|spread|keep) (.+ [0-9].*?) apart(?: from "
+                              "each other)?(?:,? (?:on )?(cent(?:er|re)s?(?: to cent(?:er|re)s?)?|"
+                              "middle to middle))?");
+    std::smatch found;
+    const auto scene = sceneOf(job);
+    if (!scene || !words.is(line, found))
+        return;
+    const auto parted = namedAndFigure(found[1].str(), job);
+    if (!parted || parted->pieces.size() < 2)
+        return;
+    auto pieces = parted->pieces;
+    const auto by = besideOne(pieces, job);
+    const auto figure = readLength(parted->figure, job.notation.units);
+    if (by.of == nullptr || !figure || (*scene)->fromAbove(by.of->id) == nullptr)
+        return;
+    std::stable_sort(pieces.begin(), pieces.end(), [&](const Piece* a, const Piece* b) {
+        return alongOf(*a, by, **scene) < alongOf(*b, by, **scene);
+    });
+    const bool level = by.side == Side::front || by.side == Side::behind;
+    const double room = (level ? by.of->size.width : by.of->size.depth).mm();
+    const double wide = pieces.front()->size.width.mm();
+    const auto many = static_cast<double>(pieces.size());
+    const double between = figure->mm() + wide;
+    const bool middles = found[2].matched || (many - 1) * between + wide > room;
+    const double step = middles ? figure->mm() : between;
+    std::vector<std::string> lines;
+    for (std::size_t i = 0; i < pieces.size(); ++i)
+        lines.push_back(
+            fmt::format("{} {}", pieces[i]->name,
+                        placeAt(by, (static_cast<double>(i) - (many - 1) / 2) * step, job)));
+    out.push_back(fmt::format("{}", fmt::join(lines, "; then ")));
+}
+
+/// "move the desk to the other window", of two: the one it is farther from.
+void toTheOtherOpening(const std::string& line, const Project& job, std::vector<std::string>& out) {
+    static const Saying words(
+        "(?:move|put|shift|bring|slide|take) (.+?) (?:over |across )?(to|under|at|"
+        "by|in front of|beside|next to) the other (window|door)(.*)");
+    std::smatch found;
+    if (!words.is(line, found))
+        return;
+    const auto it = standsNamed(found[1], job);
+    const auto kind = foldCase(found[3].str()) == "door" ? OpeningKind::door : OpeningKind::window;
+    std::vector<const Opening*> both;
+    for (const Opening& o : job.room->openings)
+        if (o.kind == kind)
+            both.push_back(&o);
+    if (!it || both.size() != 2)
+        return;
+    const auto far = [&](const Opening* o) {
+        return norm(middleOf(*job.room, *o) - it.there->pose.at);
+    };
+    const Opening* other = far(both[0]) > far(both[1]) ? both[0] : both[1];
+    const Opening* own = other == both[0] ? both[1] : both[0];
+    const bool under = std::any_of(it.piece->ties.begin(), it.piece->ties.end(), [&](const Tie& t) {
+        return t.kind == Tie::Kind::centredOn && t.of == targetOf(*own);
+    });
+    const auto how = foldCase(found[2].str());
+    out.push_back(fmt::format("{} {} {}{}", it.piece->name,
+                              how != "to" && how != "at"             ? how
+                              : under && kind == OpeningKind::window ? "under"
+                                                                     : "by",
+                              other->name(), found[4].str()));
+}
+
+/// What is worked at, alone; null for none, or several.
+const Piece* onlyCounter(const Project& job) {
+    const Piece* out = nullptr;
+    for (const Piece& p : job.scheme().pieces)
+        if (p.kind->workedAt && p.on.isFloor()) {
+            if (out != nullptr)
+                return nullptr;
+            out = &p;
+        }
+    return out;
+}
+
+/// "32 above the counter", where the one thing that is worked at is called otherwise.
+void theCounter(const std::string& line, const Project& job, std::vector<std::string>& out) {
+    static const auto words = meaning("\\bthe (?:kitchen )?(?:counter(?: ?top)?|work ?top|work "
+                                      "surface|bench ?top)\\b");
+    if (!mentions(line, {"counter", "work", "bench"}))
+        return;
+    const Piece* counter = onlyCounter(job);
+    if (counter == nullptr || !std::regex_search(line, words) ||
+        !piecesNamed("the counter", job).empty())
+        return;
+    out.push_back(std::regex_replace(line, words, counter->name));
+}
+
+/// "four stools at the island": as high as that asks for.
+void stoolsAtACounter(const std::string& line, const Project& job, std::vector<std::string>& out) {
+    static const Saying words(
+        "(.*?)\\bstool(s?)\\b (.*\\b(?:at|along|around|round|by|on|side of|front "
+        "of|behind|beside|under)\\b (?:.* )?(?:the |an? )?)(island|kitchen "
+        "island|counter|breakfast bar|bar)\\b(.*)");
+    std::smatch found;
+    if (!words.is(line, found))
+        return;
+    static const auto told = meaning(".*\\b(?:bar|counter|kitchen|high|step|foot|piano|the|those|"
+                                     "these|my|both|all) ?");
+    const auto before = found[1].str();
+    const Piece* counter = onlyCounter(job);
+    if (counter == nullptr || std::regex_match(before, told))
+        return;
+    const bool bar = counter->top() > Length::inches(39); // a counter is 36, a bar 42
+    out.push_back(fmt::format("{}{} stool{} {}{}{}", before, bar ? "bar" : "counter",
+                              found[2].str(), found[3].str(), found[4].str(), found[5].str()));
+}
+
+/// "add another stool", where those there are of one kind that is called so in the end: one of
+/// that.
+void anotherOfThere(const std::string& line, const Project& job, std::vector<std::string>& out) {
+    static const Saying words(
+        "((?:(?:put|place|add|have|get) )?)(?:another|one more|a second|a third|"
+        "an extra) ([a-z]+(?: [a-z]+)?)((?:,| on| at| in| by| beside| next| "
+        "under| behind| near| left| right| to)\\b.*)?");
+    std::smatch found;
+    if (!words.is(line, found))
+        return;
+    const auto noun = plainWord(found[2].str());
+    const KindPtr kind = job.library.kit->byWord(noun);
+    const Piece* like = nullptr;
+    for (const Piece& p : job.scheme().pieces) {
+        if (p.kind == kind || (!p.name.empty() && plainWord(p.name) == noun))
+            return; // it is called so itself
+        if (plainWord(p.kind->name).ends_with(" " + noun)) {
+            if (like != nullptr && like->kind != p.kind)
+                return;
+            like = &p;
+        }
+    }
+    if (kind && like != nullptr)
+        out.push_back(fmt::format("{}another {}{}", found[1].str(), foldCase(like->kind->name),
+                                  found[3].str()));
+}
+
+} // namespace
+
+std::vector<Meaning> meaningsOfTheOther() {
+    return {toTheOtherSide, spacedAtASide, toTheOtherOpening, theCounter};
+}
+
+std::vector<Meaning> meaningsOfTheOtherFirst() {
+    return {stoolsAtACounter, anotherOfThere};
+}
+
+} // namespace mezzet
