@@ -2,6 +2,7 @@
 
 #include "edit/new_piece.h"
 #include "edit/phrase.h"
+#include "edit/pieces.h"
 #include "edit/place.h"
 #include "edit/sizes_said.h"
 #include "edit/words_reader.h"
@@ -235,12 +236,15 @@ private:
         return fitsThere(job_, *e, id);
     }
 
-    /// The only piece that serves as such a one would; null for none, or several.
+    /// The only piece that is called the same in the end: the queen bed, of a king bed. Null for
+    /// none, or several.
     [[nodiscard]] const Piece* theOneLike(const Piece& p) const {
+        const auto lastOf = [](const Kind& k) {
+            return foldCase(k.name.substr(k.name.rfind(' ') + 1));
+        };
         const Piece* out = nullptr;
         for (const Piece& o : job_.scheme().pieces)
-            if (p.kind->role != Role::none && o.kind->role == p.kind->role &&
-                o.kind->family == p.kind->family) {
+            if (!o.isGroup() && o.on.isFloor() && lastOf(*o.kind) == lastOf(*p.kind)) {
                 if (out != nullptr)
                     return nullptr;
                 out = &o;
@@ -248,19 +252,37 @@ private:
         return out;
     }
 
-    /// The same where that is thought away; none where it is no use.
+    /// The same in its place, with what goes along with it, or else wherever it can stand without
+    /// it; none where it doesn't come in.
     std::optional<FitAnswer> inPlaceOf(const Piece& there, const Piece& p, Length legs) {
         const auto without = baseWithout(job_, {there.id});
         if (!without)
             return {};
         auto out = doesItFit(*without->job, p, goesOn_, legs);
-        if (!out.stands)
+        if (!out.comesIn)
             return {};
+        const auto prefixed = [&](FitAnswer found) {
+            found.heading =
+                worded("Not beside {}; in its place: {}", there.name, smallFirst(found.heading));
+            return found;
+        };
+        std::optional<FitAnswer> inIt;
+        if (auto swapped = asAnother(job_, there, p.kind)) {
+            giveSize(*swapped, p.size);
+            Edit e;
+            e.words = worded("replace {} by {}", there.name, p.kind->name);
+            e.acts.emplace_back(PutPiece{*swapped});
+            inIt = fitsThere(job_, e, there.id);
+            // How it comes in is the same.
+            inIt->reasons.insert(inIt->reasons.begin(), out.reasons.begin(), out.reasons.end());
+            if (inIt->yes)
+                return prefixed(std::move(*inIt));
+        }
+        if (!out.stands)
+            return inIt ? std::optional(prefixed(std::move(*inIt))) : std::nullopt;
         for (FitChoice& c : out.choices)
             c.edit.acts.emplace(c.edit.acts.begin(), RemovePiece{there.id});
-        out.heading =
-            worded("Not beside {}; in its place: {}", there.name, smallFirst(out.heading));
-        return out;
+        return prefixed(std::move(out));
     }
 
     FitAnswer does() {

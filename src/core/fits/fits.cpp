@@ -501,7 +501,8 @@ FitAnswer doesItFit(const Project& job, const Piece& wanted, const GoesOn& goesO
         out.reasons.push_back(u);
     if (standsSomewhere && !best && !harm.empty())
         out.reasons.push_back("Wherever it has the room, something is in the way: " + harm);
-    out.stands = best && (comesIn || !anyDoor);
+    out.comesIn = comesIn || !anyDoor;
+    out.stands = best && out.comesIn;
     out.yes = standsSomewhere && best && why.empty() && (comesIn || !anyDoor);
     out.heading = out.yes                                  ? "Yes, it fits"
                   : standsSomewhere && !comesIn && anyDoor ? "No: it doesn't come in"

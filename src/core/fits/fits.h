@@ -32,6 +32,7 @@ struct FitAnswer {
     std::string heading;              ///< "Yes", "No", "The largest table that keeps every rule"
     std::vector<std::string> reasons; ///< short sentences
     bool yes = false;                 ///< for a yes or no
+    bool comesIn = true;              ///< of one that is to fit: by a door, where one is taped
     bool stands = false; ///< of one that is to fit: it comes in and stands, if not without harm
     std::vector<FitChoice> choices; ///< the best first
     std::vector<AllowedRegion> regions;

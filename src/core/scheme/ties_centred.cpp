@@ -106,6 +106,22 @@ TieLines betweenOnLevel(const TieAsk& ask) {
             return TieLine{along, (dot(l.right, along) + dot(r.left, along)) / 2};
         }
     }
+    // A piece beside what is in a wall, and not before it: along that wall.
+    for (const auto& [in, beside] : {std::pair{t.of, t.also}, std::pair{t.also, t.of}}) {
+        if (!isFace(in) || in.is == Is::wall || beside.is != Is::piece)
+            continue;
+        const auto f = faceOf(in, *ask.scene.room);
+        const auto& shape = ask.there(beside.piece).shape;
+        const Vec2 along = unit(f.right - f.left);
+        const Vec2 inward = mezzet::turned({0, 1}, faceTurn(f));
+        const double low = -extent(shape, -along);
+        const double high = extent(shape, along);
+        const double left = dot(f.left, along);
+        const double right = dot(f.right, along);
+        const double off = -extent(shape, -inward) - dot(f.left, inward);
+        if (const double aside = std::max(low - right, left - high); aside > std::max(off, 0.0))
+            return TieLine{along, low > right ? (right + low) / 2 : (high + left) / 2};
+    }
     const Vec2 a = middle(t.of);
     const Vec2 b = middle(t.also);
     Vec2 n = unit(b - a);

@@ -373,16 +373,20 @@ std::optional<Answer> couldItGo(Asking& a) {
     return out;
 }
 
-/// "does the rug fit?": what is to mend about it where it lies.
-Answer asItLies(const Asking& a, const Piece& rug) {
+/// "does the rug fit?": what is to mend about it where it is.
+Answer asItStands(const Asking& a, const Piece& p) {
     Answer out;
-    out.about = {rug.id};
+    out.about = {p.id};
     const auto all = judge(*a.scene, *a.job.library.book, a.job.judgement);
+    constexpr int most = 3;
+    int told = 0;
     for (const Reading* r : toMendByWeight(all))
-        if (r->isAbout(rug.id))
+        if (r->isAbout(p.id) && ++told <= most)
             out.words += (out.words.empty() ? "" : " ") + sentenceOf(*r, a.wording());
     if (out.words.empty())
-        out.words = worded("{} fits: nothing is to mend about it", rug.name);
+        out.words = worded("{} fits where it is: nothing is to mend about it", p.name);
+    else if (!p.kind->flat())
+        out.words = worded("No place is better for {}. Where it is: {}", p.name, out.words);
     return out;
 }
 
@@ -393,12 +397,20 @@ std::optional<Answer> doesItFit(Asking& a) {
     if (a.in.endOf("the") > 0 || a.in.nameAhead()) {
         const std::size_t at = a.in.at();
         a.in.article();
-        if (a.in.nameAhead()) {
-            const Piece& p = *a.scene->pieceById(a.in.piece());
+        // "the bed", of the only one.
+        int id = 0;
+        try {
+            id = a.in.piece();
+        } catch (const LineFault&) {
+            a.in.goTo(at);
+            a.in.article();
+        }
+        if (id != 0) {
+            const Piece& p = *a.scene->pieceById(id);
             const bool whole = a.in.take({"fit", "fits", "come in", "go in", "get in", "come"});
             if (whole && (a.in.done() || a.in.ahead() == "?" || !phraseAhead(a.in, false))) {
                 if (p.kind->flat())
-                    return asItLies(a, p);
+                    return asItStands(a, p);
                 // As one seen in a shop, in the room without it.
                 Piece other = p;
                 other.id = 0;
@@ -406,8 +418,12 @@ std::optional<Answer> doesItFit(Asking& a) {
                 Edit taken;
                 taken.acts.emplace_back(RemovePiece{p.id});
                 const auto without = apply(a.job, taken);
-                auto out = answerOf(
-                    mezzet::doesItFit(without ? *without->project : a.job, other, a.goesOn));
+                auto found =
+                    mezzet::doesItFit(without ? *without->project : a.job, other, a.goesOn);
+                // Where nothing is better for what stands by it, it is told of where it stands.
+                if (found.comesIn && !found.stands)
+                    return asItStands(a, p);
+                auto out = answerOf(std::move(found));
                 out.about = {p.id};
                 return out;
             }
@@ -570,8 +586,10 @@ const std::vector<Question>& adviceQuestions() {
          "how big a rug?; what fits here?; what sofa fits on wall A?"},
         {{"does", "will", "would", "is there space for"},
          [](Asking& a) -> std::optional<Answer> {
-             const std::size_t at = a.in.at();
-             a.in.goTo(at);
+             // "does the sofa face the fire?"
+             const auto rest = foldCase(a.in.rest());
+             if (rest.find(" face ") != std::string::npos)
+                 return {};
              return doesItFit(a);
          },
          "whether a piece seen in a shop fits, and comes in at the door",

@@ -426,6 +426,38 @@ void madeSquare(const std::string& line, const Project& job, std::vector<std::st
     out.push_back(fmt::format("replace {} by a {} {}", p->name, other->name, size));
 }
 
+/// "tv to the right of the fireplace": on the wall there, since none stands on the floor.
+void screenBesideAnOpening(const std::string& line, const Project& job,
+                           std::vector<std::string>& out) {
+    static const Saying words(
+        "((?:put|place|add|have|mount|hang) )?(?:an? |the )?((?:[0-9]+ ?(?:inch|in|"
+        "\")? )?)(?:tv|television)((?: [0-9]+ ?(?:inch|in|\"|inches))?),? ((?:to "
+        "the |on the )?(?:(?:left|right)(?: side)? of|next to|beside|by) (?:the "
+        ")?(.+))");
+    std::smatch found;
+    if (!words.is(line, found))
+        return;
+    const auto t = targetNamed(found[5], job);
+    const auto& pieces = job.scheme().pieces;
+    if (!t || t->is == Target::Is::piece || t->is == Target::Is::wall ||
+        std::any_of(pieces.begin(), pieces.end(),
+                    [](const Piece& p) { return p.kind->family == Family::screen; }))
+        return;
+    out.push_back(fmt::format("{}{}wall screen{} {}", found[1].str(), found[2].str(),
+                              found[3].str(), found[4].str()));
+}
+
+/// "window seat", in a room with one window: under that.
+void seatAtTheWindow(const std::string& line, const Project& job, std::vector<std::string>& out) {
+    static const Saying words("((?:put|place|add|have|build) )?(?:an? )?window (seat|bench)");
+    std::smatch found;
+    const auto& all = job.room->openings;
+    const auto isWindow = [](const Opening& o) { return o.kind == OpeningKind::window; };
+    if (words.is(line, found) && std::count_if(all.begin(), all.end(), isWindow) == 1)
+        out.push_back(found[1].str() + "a window seat under " +
+                      std::find_if(all.begin(), all.end(), isWindow)->name());
+}
+
 /// "a pendant over each nightstand", "pendants either side of the bed": a small one, as hangs
 /// there.
 void pendantByABed(const std::string& line, const Project& job, std::vector<std::string>& out) {
@@ -484,9 +516,11 @@ void rugSized(const std::string& line, const Project& job, std::vector<std::stri
 } // namespace
 
 std::vector<Meaning> meaningsFirst() {
-    return {atRightAngles, tableBesideASeat, turnedIn,     oneAtEach,   oneAtEachHeight,
-            onEndOfTop,    tableToEatAt,     noteOfAPiece, sofasAcross, besideTheFirst,
-            screenOnATop,  armchairsAtEnds,  madeSquare,   rugSized,    pendantByABed};
+    return {atRightAngles,   tableBesideASeat, turnedIn,      oneAtEach,
+            oneAtEachHeight, onEndOfTop,       tableToEatAt,  noteOfAPiece,
+            sofasAcross,     besideTheFirst,   screenOnATop,  armchairsAtEnds,
+            madeSquare,      rugSized,         pendantByABed, screenBesideAnOpening,
+            seatAtTheWindow};
 }
 
 } // namespace mezzet

@@ -1,5 +1,6 @@
 // Lights in rows over a room, and curtains from its ceiling.
 #include "edit/place.h"
+#include "edit/subjects.h"
 #include "edit/words_reader.h"
 #include "geometry/boxes.h"
 #include "measure/text.h"
@@ -307,6 +308,45 @@ void curtainsPast(const std::string& line, const Project& job, std::vector<std::
         out.push_back(std::move(all));
 }
 
+/// "one curtain rod across both windows": one pair of curtains, from past the first to past the
+/// last of the windows of a wall.
+void curtainsAcross(const std::string& line, const Project& job, std::vector<std::string>& out) {
+    static const Saying words(
+        "(?:(?:hang|put|add|mount|have|run) )?(?:one |an? |the |a single |a long )?(?:(?:pair|set) "
+        "of )?"
+        "(?:(?:curtain|drapery) (?:rods?|poles?|rails?)|curtains?|drapes) "
+        "(?:across|over|spanning|along) "
+        "(?:both|all|the two|the three|all the|both the)(?: of the)?(?: (?:two|three))? windows?");
+    std::smatch found;
+    if (!words.is(line, found))
+        return;
+    const auto wall = onlyWallOf(OpeningKind::window, *job.room);
+    const KindPtr kind = job.library.kit->byWord("curtains");
+    if (!wall || !kind)
+        return;
+    std::optional<Length> left;
+    Length right;
+    Length head;
+    for (const Opening& o : job.room->openings)
+        if (o.kind == OpeningKind::window) {
+            left = left ? std::min(*left, o.left) : o.left;
+            right = std::max(right, o.left + o.width);
+            head = std::max(head, o.head());
+        }
+    if (!left)
+        return;
+    const auto& book = *job.library.book;
+    const Wall& w = job.room->walls[static_cast<std::size_t>(*wall)];
+    const Length past = book.habit("curtain-past");
+    const Length from = std::max(Length{}, *left - past);
+    const Length to = std::min(w.length(), right + past);
+    const auto size = [&](Length l) { return write(l, job.notation); };
+    out.push_back(
+        fmt::format("add curtains {} wide {} high on wall {}, {} from left corner, bottom at {}",
+                    size(to - from), size(head + book.habit("curtain-over") - kind->hangAt), w.name,
+                    size(from), size(kind->hangAt)));
+}
+
 /// "hang the curtain rod 4 above the window", "raise the rod to the ceiling": the curtains reach
 /// from there down to where they did.
 void rodAt(const std::string& line, const Project& job, std::vector<std::string>& out) {
@@ -367,7 +407,8 @@ void rodAt(const std::string& line, const Project& job, std::vector<std::string>
 } // namespace
 
 std::vector<Meaning> meaningsOverhead() {
-    return {lightsInRows, lightsAlongWall, highAndWide, curtainsOverEach, curtainsPast, rodAt};
+    return {lightsInRows, lightsAlongWall, highAndWide, curtainsOverEach,
+            curtainsPast, curtainsAcross,  rodAt};
 }
 
 } // namespace mezzet

@@ -160,7 +160,7 @@ void eachByOne(const std::string& line, const Project& job, std::vector<std::str
         return;
     const auto all = piecesNamed(found[1], job);
     const auto noun = plainWord(found[2].str());
-    if (all.size() < 2 || noun == foldCase(found[2].str()) || !job.library.kit->byWord(noun))
+    if (all.size() < 2 || noun == foldCase(found[2].str()))
         return;
     std::vector<std::string> lines;
     for (const Piece* p : all)

@@ -234,7 +234,8 @@ std::vector<std::pair<std::string, std::string>> inTwoParts(std::string_view tex
         ")?"
         "(?:(?!\\b(?:on|against|along|in|under|by|near|at|between|beside|opposite|facing|over|"
         "behind|"
-        "of|and|or)\\b)[a-z -])+?),? and ((?:an?|one|two|three|four|five|six|some|[2-9]) )?([a-z "
+        "of(?! (?:books|magazines|fruit|flowers|keys|candles))|and|or)\\b)[a-z -])+?),? and "
+        "((?:an?|one|two|three|four|five|six|some|[2-9]) )?([a-z "
         "-]+?) "
         "((?:on|against|along|in|under|by|near|at|between|next to|beside|opposite|facing|in front "
         "of|"
@@ -246,10 +247,19 @@ std::vector<std::pair<std::string, std::string>> inTwoParts(std::string_view tex
         const auto second = foldCase(found[4].str());
         const bool footrest = second.ends_with("ottoman") || second.ends_with("footstool") ||
                               second.ends_with("pouf") || second.ends_with("pouffe");
+        // "a chair and a desk by the window": the desk is there, and the chair at it.
+        const auto firstNoun = foldCase(found[2].str());
+        const bool chair = firstNoun.ends_with("chair") || firstNoun.ends_with("stool");
+        const bool atIt = second.ends_with("desk") || second.ends_with("table");
         const bool floor = !foldCase(place).starts_with("on ") ||
                            foldCase(place).find("floor") != std::string::npos;
         const auto first = found[1].str() + found[2].str() + " " + place;
-        if (footrest)
+        if (chair && atIt)
+            out.emplace(out.begin(), found[1].str() + count + second + " " + place,
+                        (second.ends_with("desk") && firstNoun.ends_with("chair") ? "desk chair"
+                                                                                  : firstNoun) +
+                            " at it");
+        else if (footrest)
             out.emplace(out.begin(), first, count + second + " in front of it");
         else if (floor)
             out.emplace(out.begin(), first, count + second + " beside it");
@@ -267,9 +277,9 @@ std::vector<std::pair<std::string, std::string>> inTwoParts(std::string_view tex
                                      "(?:toward|towards|to) (.+)",
                                      std::regex::icase | std::regex::optimize);
     if (std::smatch found; std::regex_match(line, found, turnedToIt))
-        out.emplace(out.begin(), found[1].str(), "turn it a little toward " + found[2].str());
+        out.emplace(out.begin(), found[1].str(), "angle it 15 degrees toward " + found[2].str());
     else if (std::regex_match(line, found, turnedTo))
-        out.emplace(out.begin(), found[1].str(), "turn it a little toward " + found[3].str());
+        out.emplace(out.begin(), found[1].str(), "angle it 15 degrees toward " + found[3].str());
     // "replace the rug with two runners"
     static const std::regex byTwo(
         "((?:replace|swap|exchange|change) .+? (?:with|by|for|to) )(?:two|"

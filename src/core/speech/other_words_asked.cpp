@@ -16,7 +16,7 @@ constexpr OtherWords asked[] = {
      "is there space for $1?"},
     {"where (?:can|could|should|would|will|does|might) (?:the|my) (.+?) (?:go|fit|stand|be "
      "put)\\??",
-     "is there space for a $1?"},
+     "does the $1 fit?"},
     {"how (?:far|high|much) above (.+?) (?:is|does|do) (.+?)(?: hang| sit)?\\??",
      "how far is $2 from $1?"},
     {"why (?:does|do|is|are|did) (.+?) (?:go|going|stand|standing|hang|hanging|reach|stick|"
@@ -78,7 +78,14 @@ constexpr OtherWords asked[] = {
      "suit|work|do)|is right|is best)(.*?)\\??",
      "how big a $1?"},
     {"what(?:'s| is) the (?:biggest|largest|right|best) (?:rug|carpet) .*", "how big a rug?"},
-    {"how high (?:above|over) .+? should (.+?) (?:be|hang|go)\\??", "how high should $1 hang?"},
+    {"how high (?:above|over) (.+?) should (.+?) (?:be|hang|go)\\??",
+     "how high should $2 hang above $1?"},
+    {"how (?:far|close) (?:away )?from (.+?) (?:is|are) (.+?)\\??", "how far is $2 from $1?"},
+    {"(?:which|what) (?:wall|corner|spot|place) (?:is (?:the )?best|works best|would be "
+     "best|should (?:i|"
+     "we) use|would (?:you|i) use|is right)(?: to (?:put|place))? (?:for )?(?:the|my|our) "
+     "(.+?)\\??",
+     "does the $1 fit?"},
     {"(?:does|do) (?:the|any) (?:door|window|leaf|door leave)s? (?:hit|touch|meet|clear|"
      "(?:open|swing) into) (?:any|some|each other|one another|furniture|the furniture|the other).*",
      "what is wrong?"},

@@ -41,6 +41,22 @@ constexpr OtherWords changesInstead[] = {
      "|[0-9][^ ]*(?: ?(?:cm|mm|m|in|inches|ft))? )?)(?:further|farther|more|deeper) under (.+)",
      "move $1 $2toward $3"},
     {"(?:no|without|skip|forget|ditch|lose) (?:the |any )?([a-z][a-z -]*)", "remove $1"},
+    {"(?:bring|pull|move|push|take|get) (.+?) (?:in|out)(?: from| away from)?((?: an? "
+     "(?:bit|little|"
+     "touch|tad)| slightly| [0-9][^ ]*(?: ?(?:cm|mm|m|in|inches|ft))?)?) (?:from|off|away from|out "
+     "of) (?:the |its )?corner",
+     "move $1$2 toward the middle of the room"},
+    {"((?:hang|put|place|add|mount) )?(an? pair of|two|three|four|five|six|[2-9]) ([a-z -]+?) "
+     "((?:over|"
+     "above|on|along|beside|either side of) [^0-9]+?),? ([0-9][^,]*? ?(?:x|by) ?[0-9][^,]*?) "
+     "each(,.*)?",
+     "$1$2 $5 $3 $4$6"},
+    {"((?:an? |the )?(?:.*\\b)?(?:rug|carpet)) (?:under (.+?) "
+     ")?(?:sticking|reaching|poking|showing|"
+     "extending|that sticks|that reaches|that extends|that shows) (?:out )?([0-9].*?) "
+     "(?:on|at|past|"
+     "beyond) (?:each|every|either|both|all|the) (?:three |four )?sides? (?:of|around) (.+)",
+     "$1 under $4 that reaches $3 past it on all sides"},
     {"(?:make|have|let) (.+?) (?:extend|go|open|pull out|stretch) (?:out )?to ([0-9].*)",
      "make $1 $2 long"},
     {"(?:get|put|set|make|lay) (.+?) (?:straight|square|squared up|parallel)", "straighten $1"},

@@ -189,7 +189,7 @@ constexpr OtherWords moreInstead[] = {
     {"where (?:does|should|would|could|will) (?:the |an? |my )?(.+?) (?:go|fit|stand|look|work|be) "
      "best"
      "\\??",
-     "is there space for a $1?"},
+     "does the $1 fit?"},
     {"(?:change|make|set|turn) the colou?r of (.+?) (?:to|into) (.+)", "colour $1 $2"},
     {"(?:fix|pin|nail|anchor|keep|hold) (.+?) (?:in place|where (?:it|they) (?:is|are)|down|there)",
      "lock $1"},

@@ -40,7 +40,8 @@ constexpr OtherWords others[] = {
     {"(?:drop) (.+?) (?:by )?([0-9].*)", "lower $1 $2"},
     {"(.*?)\\b(?:the|this|my|our) (?:hall|hallway|corridor|passage|landing|bedroom|kitchen|office|"
      "study|lounge|living room|sitting room|dining room|family "
-     "room|den|nursery|space|place)\\b(.*)",
+     "room|den|nursery|space|place)\\b(?! (?:chair|stool|desk|table|island|cabinet|sink|lamp|light|"
+     "runner|rug|closet|window|door|counter|sofa|bench|clock|mirror))(.*)",
      "$1the room$2"},
     {"(.+?) along (?:the )?(wall .+)", "$1 on $2"},
     {"(?:raise|lower|move|hang|put|bring|drop|lift) (.+?) so (?:that )?(?:its|the) "

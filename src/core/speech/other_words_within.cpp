@@ -42,6 +42,8 @@ constexpr OtherWords withinInstead[] = {
     {"^((?:put |place |add |stand |have )?(?:an? )?)screen (between|behind|in front of|beside|next "
      "to) ",
      "$1folding screen $2 "},
+    {"\\balong (?=[0-9])", ""},
+    {"(\\b(?:lamps?|lights?|clocks?|vases?|books)) for (the |each |both |either )", "$1 on $2"},
     {"\\bon both (?:of the )?(?:sides|ends) of\\b", "either side of"},
     {"\\b(?:at|on) both (?:of the )?ends of\\b", "at each end of"},
     {"\\bback ?to ?back with\\b", "behind"},

@@ -21,6 +21,8 @@
 #include "speech/questions.h"
 
 #include <algorithm>
+#include <cmath>
+#include <numbers>
 
 namespace mezzet {
 
@@ -256,6 +258,49 @@ std::optional<Answer> isCentred(Asking& a) {
     out.words = std::abs(by) < seen ? worded("Yes: {} is centred on {}", p.name, name)
                 : by > 0 ? worded("No: {} is {} right of the middle of {}", p.name, figure, name)
                          : worded("No: {} is {} left of the middle of {}", p.name, figure, name);
+    return out;
+}
+
+/// "is the sofa opposite the fireplace?", "does the desk face the window?": whether it looks at
+/// that, and how far off its middle.
+std::optional<Answer> isOpposite(Asking& a) {
+    a.in.article();
+    if (!a.in.nameAhead())
+        return {};
+    const int id = a.in.piece();
+    a.in.take({"directly", "right", "straight"});
+    if (!a.in.take({"opposite", "across from", "facing", "face", "faces", "look at", "looking at",
+                    "turned to", "turned toward", "turned towards"}))
+        return {};
+    const Target of = a.in.target();
+    a.end();
+    const Placed* there = a.scene->fromAbove(id);
+    const auto its = planMiddle(of, *a.scene);
+    const Piece& p = *a.scene->pieceById(id);
+    if (there == nullptr || !its || !p.on.isFloor())
+        return {};
+    Answer out;
+    out.about = {id};
+    const auto name = spoken(of, a.wording());
+    const Vec2 to = there->pose.toLocal(*its);
+    const double off = std::atan2(to.x, to.y) * 180 / std::numbers::pi;
+    // A whole wall is faced square.
+    const bool square = of.is == Target::Is::wall;
+    const double turned =
+        square ? difference(
+                     directionOf(there->pose.front()),
+                     directionOf(-a.job.room->walls[static_cast<std::size_t>(of.index)].inward()))
+                     .inDegrees()
+               : off;
+    constexpr double slight = 10; // degrees: one still looks at it
+    if (std::abs(turned) > slight)
+        out.words =
+            worded("No: {} is turned {}° off {}", p.name, std::lround(std::abs(turned)), name);
+    else if (square || std::abs(to.x) < 0.5)
+        out.words = worded("Yes: {} looks straight at {}", p.name, name);
+    else
+        out.words = worded("Yes: {} looks at {}, {} off its middle", p.name, name,
+                           writeGap(Length::millimetres(std::abs(to.x)), a.job.notation));
     return out;
 }
 
@@ -534,6 +579,10 @@ const std::vector<Question>& plainQuestions() {
          &whatIsOn,
          "what stands on a piece, or hangs on a wall and stands against it",
          "what is on console?; what is on wall A?"},
+        {{"is", "are", "does", "do"},
+         &isOpposite,
+         "whether a piece looks at another, or at what is in a wall",
+         "is sofa opposite fireplace?"},
         {{"is", "are"},
          &isCentred,
          "whether a piece is in the middle of another, an opening or a wall, and how far it is off",

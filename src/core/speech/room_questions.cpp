@@ -121,12 +121,12 @@ std::optional<Answer> howHighSill(Asking& a) {
 std::optional<Answer> howBigRecess(Asking& a) {
     a.end();
     std::vector<std::string> parts;
-    const auto asked = foldCase(a.in.text());
+    const auto question = foldCase(a.in.text());
     for (const Recess& r : a.job.room->recesses) {
         const std::string_view name = r.kind == RecessKind::alcove ? "alcove"
                                       : r.kind == RecessKind::bay  ? "bay"
                                                                    : "bow";
-        if (asked.find(name) == std::string::npos)
+        if (question.find(name) == std::string::npos)
             continue;
         const auto size = [&](Length l) { return write(l, a.job.notation); };
         parts.push_back(worded("the {} in {} is {} wide and {} deep", mezzet::told(name),

@@ -113,6 +113,11 @@ std::optional<Result<Spoken>> withItsLooks(std::string_view text, const Project&
         const Piece* meant = said->is == Spoken::Is::edit && said->said.them.size() == 1
                                  ? job.scheme().byId(said->said.them.front())
                                  : nullptr;
+        // "matching armchair": one more.
+        static const std::regex alike("(?:matching|similar|identical|second)",
+                                      std::regex::icase | std::regex::optimize);
+        if (meant != nullptr && looks->at == 0 && std::regex_match(looks->made, alike))
+            return readInParts("another " + looks->plain, job, to, stopped, sentences);
         if (meant != nullptr && looks->at == 0) {
             Problem which{worded("this could be {}, or another one", meant->name),
                           worded("say it like: {}; or: a {}", looks->plain, trimmed(text))};
