@@ -298,6 +298,7 @@ void Placing::unknown(bool afterLength) {
                                           std::pair{SaidOf::rug, "is a rug"}})
             if (of.has(which))
                 whose.emplace_back(what);
+        in.noneYet(end);
         // Said of such a piece too, with something else behind it.
         if (of.has(up ? SaidOf::wall : down ? SaidOf::ceiling : SaidOf::floor))
             in.fail(here, words.size(),

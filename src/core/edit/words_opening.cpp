@@ -228,10 +228,12 @@ Target WordsReader::numbered(OpeningKind kind, Target::Is is, const char* what, 
     bool said = !w.empty() && error == std::errc() && end == w.data() + w.size();
     if (said) {
         word();
-        // "toward the window 3 inches" is so far.
-        if (take({"inches", "inch", "in", "feet", "foot", "ft", "centimetres", "centimeters", "cm",
-                  "mm", "metres", "meters", "metre", "meter", "m"}) &&
-            (done() || ahead().empty())) {
+        // "toward the window 3 inches" is so far, "under the window 72 x 16" a size.
+        const bool ofSize = take({"x", "×"});
+        if (ofSize ||
+            (take({"inches", "inch", "in", "feet", "foot", "ft", "centimetres", "centimeters", "cm",
+                   "mm", "metres", "meters", "metre", "meter", "m"}) &&
+             (done() || ahead().empty()))) {
             said = false;
             goTo(figure);
         } else {

@@ -65,6 +65,21 @@ void WordsReader::noneYet() {
     }
 }
 
+void WordsReader::noneYet(std::size_t behind) {
+    const std::size_t here = at_;
+    goTo(behind);
+    article();
+    skip();
+    const std::size_t noun = at_;
+    const auto& pieces = scheme().pieces;
+    if (const KindPtr k = kind(); k && std::none_of(pieces.begin(), pieces.end(),
+                                                    [&](const Piece& p) { return p.kind == k; })) {
+        goTo(noun);
+        noneYet();
+    }
+    goTo(here);
+}
+
 void WordsReader::nothingMore() {
     take({"please"});
     if (!done())

@@ -133,6 +133,8 @@ public:
     [[nodiscard]] std::string_view since(std::size_t from);
     /// Faults where a kind's name stands ahead, of which there is no piece.
     void noneYet();
+    /// The same of what is named behind a place in the line, where no piece is of that kind.
+    void noneYet(std::size_t behind);
     /// Faults where anything but "please" is left.
     void nothingMore();
 

@@ -242,7 +242,7 @@ void onEndOfTop(const std::string& line, const Project& job, std::vector<std::st
         return;
     static const Saying words(
         "((?:put |place |add |set |stand )?(?:an? |another |the )?)([a-z -]+?) (?:on|at) (?:the )?"
-        "(left|right|one|an|other|opposite|far)(?:[- ]hand)? (end|side|corner) of (?:the |my "
+        "(left|right|one|an|other|opposite|far)(?:[- ]hand)?(?: (end|side|corner))? of (?:the |my "
         ")?(.+)");
     std::smatch found;
     if (!words.is(line, found))

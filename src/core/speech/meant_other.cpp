@@ -2,6 +2,7 @@
 // spaced.
 #include "edit/arrange.h"
 #include "edit/words_reader.h"
+#include "geometry/gap.h"
 #include "measure/text.h"
 #include "scheme/on_wall.h"
 #include "speech/meant_words.h"
@@ -250,14 +251,86 @@ void anotherOfThere(const std::string& line, const Project& job, std::vector<std
                                   found[3].str()));
 }
 
+/// Of several that are named, the one nearest to a piece on the floor.
+const Piece* nearestOfThem(const std::vector<const Piece*>& all, const Piece& to,
+                           const Scene& scene) {
+    const Placed* own = scene.fromAbove(to.id);
+    const Piece* best = nullptr;
+    double least = 1e300;
+    for (const Piece* p : all)
+        if (const Placed* there = scene.fromAbove(p->id);
+            own != nullptr && there != nullptr && p != &to)
+            if (const double gap = gapBetween(own->shape, there->shape).clear().mm(); gap < least) {
+                least = gap;
+                best = p;
+            }
+    return best;
+}
+
+/// "desk 60 from the bookcases", "how far is it between the desk and the bookcases?", which stand
+/// in a row: the nearest of them.
+void fromSeveral(const std::string& line, const Project& job, std::vector<std::string>& out) {
+    static const Saying away(
+        "((?:(?:put|place|move|set|stand) )?)(.+?),? ([0-9].*?) (from|off|away from) "
+        "(the [a-z -]+s)(,.*)?");
+    static const Saying howFar(
+        "(how far(?: away)? (?:is|are) )(.+?) (?:away )?(from) (the [a-z -]+s)([?]?)");
+    static const Saying between("(.*\\b(?:between|from) )(.+?) (and|to) (the [a-z -]+s)([?]?)");
+    std::smatch found;
+    const auto scene = sceneOf(job);
+    if (!scene)
+        return;
+    if (away.is(line, found)) {
+        const Piece* own = pieceNamed(found[2], job);
+        const auto all = piecesNamed(found[5], job);
+        const Piece* near =
+            own != nullptr && all.size() > 1 ? nearestOfThem(all, *own, **scene) : nullptr;
+        if (near != nullptr)
+            out.push_back(fmt::format("{}{} {} {} {}{}", found[1].str(), own->name, found[3].str(),
+                                      found[4].str(), near->name, found[6].str()));
+    } else if (between.is(line, found) || howFar.is(line, found)) {
+        const Piece* own = pieceNamed(found[2], job);
+        const auto all = piecesNamed(found[4], job);
+        const Piece* near =
+            own != nullptr && all.size() > 1 ? nearestOfThem(all, *own, **scene) : nullptr;
+        if (near != nullptr)
+            out.push_back(fmt::format("{}{} {} {}{}", found[1].str(), own->name, found[3].str(),
+                                      near->name, found[5].str()));
+    }
+}
+
+/// "console under the window, 60 inches": so wide, where that is a width such a thing has.
+void widthAtTheEnd(const std::string& line, const Project& job, std::vector<std::string>& out) {
+    static const Saying words(
+        "((?:(?:put|place|add|hang|set|have) )?)(?:an? |the )?([^0-9]+), ([0-9][^,x]*)");
+    std::smatch found;
+    if (!words.is(line, found))
+        return;
+    const KindPtr kind = nounIn(found[2].str(), job);
+    const auto wide = readLength(found[3].str(), job.notation.units);
+    if (kind && wide && *wide >= kind->size.width / 2 && *wide <= kind->size.width * 2)
+        out.push_back(
+            fmt::format("{}a {} wide {}", found[1].str(), found[3].str(), found[2].str()));
+}
+
+/// "bookcases 30 deep", where there are several: of those there are.
+void theirSizes(const std::string& line, const Project& job, std::vector<std::string>& out) {
+    static const Saying words("(?:the )?([a-z -]+s) ([0-9][^,]*?) (deep|wide|high|tall|long)");
+    std::smatch found;
+    if (words.is(line, found) && piecesNamed("the " + found[1].str(), job).size() > 1)
+        out.push_back(
+            fmt::format("make the {} {} {}", found[1].str(), found[2].str(), found[3].str()));
+}
+
 } // namespace
 
 std::vector<Meaning> meaningsOfTheOther() {
-    return {toTheOtherSide, spacedAtASide, toTheOtherOpening, theCounter};
+    return {toTheOtherSide, spacedAtASide, toTheOtherOpening,
+            theCounter,     fromSeveral,   widthAtTheEnd};
 }
 
 std::vector<Meaning> meaningsOfTheOtherFirst() {
-    return {stoolsAtACounter, anotherOfThere};
+    return {stoolsAtACounter, anotherOfThere, theirSizes};
 }
 
 } // namespace mezzet

@@ -413,7 +413,9 @@ void betweenAndTheWall(const std::string& line, const Project& job, std::vector<
         const double off = dot(where->pose.at - w.start, w.inward());
         const double aside = std::abs(dot(w.inward(), where->pose.right()));
         const double cost = off * (aside > 0.7 ? 1 : 3);
-        if (off <= 0)
+        // What it stands against leaves no room between.
+        const double free = -extent(where->shape, -w.inward()) - dot(w.start, w.inward());
+        if (off <= 0 || free < Length::inches(8).mm())
             continue;
         if (best == nullptr || cost < least) {
             next = best == nullptr ? next : least;
@@ -423,9 +425,11 @@ void betweenAndTheWall(const std::string& line, const Project& job, std::vector<
             next = std::min(next, cost);
         }
     }
-    // In the middle of two walls neither is meant.
+    // In the middle of two that it has at its sides either does for something new; else neither is
+    // meant.
+    const bool adds = found[1].str().find_first_of("0123456789") == std::string::npos;
     constexpr double clearly = 0.9;
-    if (best != nullptr && least < clearly * next)
+    if (best != nullptr && (least < clearly * next || (std::abs(least - next) < 1 && adds)))
         out.push_back(fmt::format("{}{} and wall {}", found[1].str(), of->name, best->name));
 }
 

@@ -214,7 +214,21 @@ void openingBySize(const std::string& line, const Project& job, std::vector<std:
 }
 
 /// "3 x 3 grid of pictures": so many of them.
-void gridOf(const std::string& line, const Project&, std::vector<std::string>& out) {
+void gridOf(const std::string& line, const Project& job, std::vector<std::string>& out) {
+    // "two rows of three pictures"
+    static const Saying rows(
+        "((?:put |hang |add |make )?)([a-z]+|[2-6]) rows of ([a-z]+|[2-6]) ([a-z "
+        "]+?s)\\b(.*)");
+    if (std::smatch found; rows.is(line, found)) {
+        const std::string down = found[2];
+        const std::string along = found[3];
+        int n = 0;
+        int m = 0;
+        if (WordsReader(down, job).takeCount(n) && WordsReader(along, job).takeCount(m) &&
+            n * m <= 36)
+            out.push_back(fmt::format("{}a grid of {} {}{}", found[1].str(), n * m, found[4].str(),
+                                      found[5].str()));
+    }
     if (!mentions(line, {"grid", "block"}))
         return;
     static const auto words =

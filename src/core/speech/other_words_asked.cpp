@@ -99,6 +99,20 @@ constexpr OtherWords asked[] = {
      "enough|"
      "blocked|ok|okay)\\??",
      "is there a way to $1?"},
+    {"is there (?:an? )?(?:at least )?[0-9].*? (?:wide )?(?:path|way|walkway|route|passage|aisle) "
+     "(to|"
+     "from|between) (.+?)\\??",
+     "is there a way $1 $2?", true},
+    {"(?:do|have) (?:i|we) (?:have |got )?(?:enough |sufficient "
+     ")?(?:seating|seats|chairs|places|room) "
+     "(?:here )?for ([a-z]+|[0-9]+)(?: people| guests)?\\??",
+     "is there room for $1?"},
+    {"(?:do|does|will|would) (.+?) (?:reach|touch|hit|go up to|go to|clear) the ceiling\\??",
+     "how high are $1?"},
+    {"is (?:there enough light|the light(?:ing)? (?:good|bright) enough|it (?:bright|light) "
+     "enough)(?: "
+     "here| in here)?(?: (?:for|to) .+)?\\??",
+     "how bright is it in here?"},
     {"(?:can|could) (?:you|i|we|one|someone|people|they) (?:still |easily )?reach (.+?) from "
      "(.+?)\\??",
      "how far is $1 from $2?"},

@@ -57,6 +57,18 @@ constexpr OtherWords changesInstead[] = {
      "(?:on|at|past|"
      "beyond) (?:each|every|either|both|all|the) (?:three |four )?sides? (?:of|around) (.+)",
      "$1 under $4 that reaches $3 past it on all sides"},
+    {"(.+?) (?:needs?|has|have|ought|should|could|must|wants?) (?:to be|be|to get|get) (?:a (?:bit|"
+     "little) |slightly |much |way )?(bigger|larger|smaller|wider|narrower|longer|shorter|deeper|"
+     "shallower|taller|higher|lower|closer|rounder|round)",
+     "make $1 $2"},
+    {"(.*\\b(rug|table|sofa|couch|picture|mirror|carpet)\\b.*) (?:instead of|in place of|rather "
+     "than) "
+     "(?:the|this|that) [0-9][0-9x×'\" .]*(?: ?(?:cm|m|in|ft))?(?: one)?",
+     "replace the $2 by $1", true},
+    {"(remove|delete|take out|take away|get rid of|lose|ditch|drop) the ([a-z -]+?) and ((?!the "
+     "|my |"
+     "it\\b|them\\b)[a-z -]+)",
+     "$1 the $2 and the $3"},
     {"(?:make|have|let) (.+?) (?:extend|go|open|pull out|stretch) (?:out )?to ([0-9].*)",
      "make $1 $2 long"},
     {"(?:get|put|set|make|lay) (.+?) (?:straight|square|squared up|parallel)", "straighten $1"},

@@ -128,7 +128,7 @@ constexpr OtherWords others[] = {
      "(?:and|by) "
      "([0-9][^,]*? (?:high|tall|deep))",
      "$1a $3 $4 $2"},
-    {"((?:put |place |hang |add |set )?)(?:an? |the )?([^0-9]+), ([0-9][^,]*? ?(?:x|by) "
+    {"((?:put |place |hang |add |set )?)(?:an? |the )?([^0-9]+?),? ([0-9][^,]*? ?(?:x|by) "
      "?[0-9][^,]*)",
      "$1a $3 $2"},
     {"(?:hang|put|move|set|mount) ((?:the |my )?[^0-9]+?) ([0-9][^ ]*(?: "

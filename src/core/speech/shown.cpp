@@ -63,7 +63,8 @@ const std::vector<WindowAct>& acts() {
 /// Which surface words name: a wall, the floor, the ceiling.
 std::optional<SurfaceId> surfaceNamed(const std::string& words, const Project& job) {
     const auto what = foldCase(words);
-    for (const std::string_view w : {"floor", "plan", "floor plan", "room"})
+    for (const std::string_view w : {"floor", "plan", "floor plan", "floorplan", "room",
+                                     "floor plan of the room", "plan of the room"})
         if (what == w)
             return theFloor();
     if (what == "ceiling" || what == "ceiling plan")
@@ -116,13 +117,15 @@ std::optional<Answer> shownFor(std::string_view text, const Project& job) {
             out.act = "select";
             return out;
         }
-    if (!mentions(line, {"show", "go to", "look at", "see", "view", "switch to", "back to"}))
+    if (!mentions(line,
+                  {"show", "go to", "look at", "see", "view", "switch to", "back to", "plan"}))
         return {};
     static const auto words =
         meaning("(?:(?:let me |let's |can i |can you )?(?:show|see|view|look at)(?: me| us)?|go "
                 "(?:back )?to|switch to|back to) (?:the )?(.+?)(?: view| elevation)?\\??");
+    static const auto plan = meaning("(?:the )?(floor ?plan(?: of the room)?|plan of the room)");
     std::smatch found;
-    if (!std::regex_match(line, found, words))
+    if (!std::regex_match(line, found, words) && !std::regex_match(line, found, plan))
         return {};
     const auto shown = surfaceNamed(found[1], job);
     if (!shown)

@@ -287,6 +287,8 @@ std::optional<Spoken> oneAfterTheOther(const std::pair<std::string, std::string>
                                        const Stopped& stopped, int most,
                                        std::optional<Problem>& why) {
     auto first = readInParts(parts.first, job, to, stopped, most - 1);
+    if (!first && !why && asksFirst(first.problem()))
+        why = first.problem();
     if (!first || first->is != Spoken::Is::edit || first->said.edit.acts.empty())
         return {};
     const auto between = apply(job, first->said.edit);
@@ -320,6 +322,14 @@ std::optional<Spoken> oneAfterTheOther(const std::pair<std::string, std::string>
         const Piece& one = *between->project->scheme().byId(them.front());
         if (one.kind->hasTop() && !one.kind->isSeat() && one.kind->role != Role::bed)
             if (auto on = heard("a table lamp on it"))
+                second = std::move(on);
+    }
+    // "a table behind the sofa with two lamps": on it, the same.
+    static const std::regex lamps("(two|2|a pair of|three|3) (?:small |little |table )?lamps");
+    if (std::smatch many; !second && them.size() == 1 && std::regex_match(folded, many, lamps)) {
+        const Piece& one = *between->project->scheme().byId(them.front());
+        if (one.kind->hasTop() && !one.kind->isSeat())
+            if (auto on = heard(many[1].str() + " table lamps on it"))
                 second = std::move(on);
     }
     // "a stand with a 65 inch tv": on it, where such a thing has its place there.

@@ -347,8 +347,14 @@ std::string insteadOfThose(std::string_view text, const Project& job, const std:
     }
     if (names.empty())
         return line.substr(0, static_cast<std::size_t>(found.position(1))) + thing;
+    static const std::regex tv("\\b(?:tv|television)\\b", std::regex::icase);
+    // Of one that hangs, one that hangs.
+    const Piece& old = *job.scheme().byId(ids.front());
+    const std::string like = old.onWall() && old.kind->family == Family::screen
+                                 ? std::regex_replace(thing, tv, foldCase(old.kind->name))
+                                 : thing;
     if (names.size() == 1)
-        return "replace " + names.front() + " by a " + std::regex_replace(thing, opens, "");
+        return "replace " + names.front() + " by a " + std::regex_replace(like, opens, "");
     return "remove " + joined(names) + "; then " + thing;
 }
 
