@@ -170,14 +170,16 @@ void eachByOne(const std::string& line, const Project& job, std::vector<std::str
 
 /// "swap the armchairs for a loveseat", of two: the first of them by that, the others taken out.
 void severalByOne(const std::string& line, const Project& job, std::vector<std::string>& out) {
-    static const Saying words(
-        "(?:replace|swap|change|exchange) (?!each |every )(.+?) (?:with|by|for|to|into) ((?:an?|"
-        "one) (?!pair |set |row |group ).+)");
+    static const Saying words("(?:replace|swap|change|exchange) (?!each |every )(.+?) "
+                              "(?:with|by|for|to|into) ((?:an? |one "
+                              ")?)(?!pair |set |row |group |some )([a-z -]+)");
     std::smatch found;
     if (!words.is(line, found))
         return;
-    auto all = piecesNamed(found[1], job);
-    if (all.size() < 2)
+    const auto all = piecesNamed(found[1], job);
+    const auto noun = foldCase(found[3].str());
+    // Without an article a word for several is several.
+    if (all.size() < 2 || (found[2].length() == 0 && plainWord(noun) != noun))
         return;
     std::string gone;
     for (std::size_t i = 1; i < all.size(); ++i)
@@ -186,8 +188,8 @@ void severalByOne(const std::string& line, const Project& job, std::vector<std::
                             : i + 1 == all.size() ? " and "
                                                   : ", ",
                             all[i]->name);
-    out.push_back(
-        fmt::format("remove {}; then replace {} by {}", gone, all[0]->name, found[2].str()));
+    out.push_back(fmt::format("remove {}; then replace {} by {}", gone, all[0]->name,
+                              found[2].str() + found[3].str()));
 }
 
 } // namespace
