@@ -130,7 +130,29 @@ TEST(WallTies, WhatCantBeIsRefusedWithTheReason) {
     EXPECT_FALSE(refusal(job, "sofa 6 above picture").what.empty());
     EXPECT_FALSE(refusal(job, "picture 6 above picture").what.empty()) << "by itself";
     EXPECT_FALSE(refusal(job, "picture top with picture rail").what.empty()) << "there is none";
-    EXPECT_FALSE(refusal(job, "sofa centred on picture").what.empty());
+    EXPECT_FALSE(refusal(job, "sofa 10 from picture").what.empty());
+    EXPECT_FALSE(refusal(job, "sofa left of picture").what.empty());
+}
+
+TEST(WallTies, WhatStandsFacesWhatHangsAndIsCentredOnIt) {
+    auto job = jobWith({"picture 24 x 18 on wall C called One, centre 60 from left corner",
+                        "armchair 30 x 33 at 10', 5' called Reader", "bench 48 x 16 at 5', 3'"});
+    // Wall C runs back along y = 180 from x = 240: its 60 is x = 180.
+    job = said(job, "bench centred on One");
+    EXPECT_NEAR(poseOf(job, "Bench").at.x / 25.4, 180, 0.01);
+    job = said(job, "Reader facing One");
+    // From 120 before the wall and 48 aside of the picture's near end it is faced square.
+    EXPECT_NEAR(poseOf(job, "Reader").front().x, 0, 1e-9);
+    EXPECT_NEAR(poseOf(job, "Reader").front().y, 1, 1e-9);
+    // Hung elsewhere it is followed; from farther aside than before it, its middle is looked at.
+    job = said(job, "Reader at 2', 14'");
+    job = said(job, "One centre 30 from left corner");
+    EXPECT_NEAR(poseOf(job, "Bench").at.x / 25.4, 210, 0.01);
+    const Pose seat = poseOf(job, "Reader");
+    const Vec2 to = unit(Vec2{210 * 25.4, 180 * 25.4} - seat.at);
+    EXPECT_NEAR(dot(seat.front(), to), 1, 1e-6);
+    // No loop: it can't hang by what stands by it.
+    EXPECT_NE(refusal(job, "One centred on Bench").what.find("loop"), std::string::npos);
 }
 
 TEST(WallTies, ALoopIsRefusedWithItsChain) {

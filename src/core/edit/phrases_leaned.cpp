@@ -38,11 +38,6 @@ bool leaned(Placing& p) {
     return true;
 }
 
-bool leanedThere(Placing& p) {
-    p.hanging.mount = Mount::leaned;
-    return footOnFloor(p);
-}
-
 bool leansBefore(Placing& p) {
     const std::size_t at = p.in.at();
     const Target of = p.target();

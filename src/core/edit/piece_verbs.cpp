@@ -235,6 +235,10 @@ Edit LineReader::size() {
     const auto one = [at](LineReader& r, int id) {
         r.in.goTo(at);
         Piece p = r.placedPiece(id);
+        if (p.isGroup())
+            r.in.fail(at, std::max<std::size_t>(r.in.rest().size(), 1),
+                      worded("{} is as large as what is in it", p.name),
+                      "say it of one of them, or how far apart they hang");
         const bool sized = r.biggerOrSmaller(p) || r.asRound(p) || r.asHanded(p) ||
                            readSizes(r.in, p, false, r.notices);
         if (!sized && r.in.done())

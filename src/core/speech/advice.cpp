@@ -16,6 +16,7 @@
 #include "measure/texts.h"
 #include "scheme/on_wall.h"
 #include "scheme/spoken.h"
+#include "speech/fit_questions.h"
 #include "speech/meant_words.h"
 #include "speech/questions.h"
 #include "ways/path.h"
@@ -29,34 +30,6 @@ namespace mezzet {
 namespace {
 
 using Is = Target::Is;
-
-/// What was found that fits, told in two sentences.
-Answer answerOf(FitAnswer found) {
-    Answer out;
-    out.words = found.heading;
-    for (std::size_t i = 0; i < std::min<std::size_t>(3, found.choices.size()); ++i)
-        out.words += (i == 0 ? ": " : "; ") + found.choices[i].title +
-                     (found.choices[i].detail.empty() ? "" : ", " + found.choices[i].detail);
-    for (std::size_t i = 0; i < std::min<std::size_t>(2, found.reasons.size()); ++i) {
-        if (out.words.find(found.reasons[i]) != std::string::npos)
-            continue; // a choice has told it
-        out.words = withoutStop(std::move(out.words)) + ". " + found.reasons[i];
-    }
-    out.choices = std::move(found.choices);
-    return out;
-}
-
-/// Asks what fits, in the words that question is asked in elsewhere.
-Answer asked(const Asking& a, const std::string& question) {
-    auto found = askWhatFits(question, a.job, a.selected, a.goesOn);
-    if (!found) {
-        Problem p = found.problem();
-        p.column = 1;
-        p.width = 0;
-        throw LineFault{p};
-    }
-    return answerOf(std::move(*found));
-}
 
 /// "what fits on wall B?": the longest sofas, in place of those that stand there, and how wide
 /// other things may be.
@@ -217,7 +190,7 @@ std::optional<Answer> howBigRug(Asking& a) {
         return rugUnder(a, *table);
     if (!seats)
         return Answer{"A rug goes by the seats it holds: there are none yet"};
-    return asked(a, "rug for seats");
+    return askedOfFits(a, "rug for seats");
 }
 
 /// "what fits here?", "what sofa fits on wall A?", "what table fits?"
@@ -251,7 +224,7 @@ std::optional<Answer> whatFits(Asking& a) {
                     best = static_cast<int>(i);
             rest = "on wall " + a.job.room->walls[static_cast<std::size_t>(best)].name;
         }
-        return asked(a, std::string(sort) + (rest.empty() ? "" : " " + rest));
+        return askedOfFits(a, std::string(sort) + (rest.empty() ? "" : " " + rest));
     }
     // "what bookcase fits on wall B?"
     if (const KindPtr kind = a.in.kind(); kind && !kind->flat() && kind->on == SurfaceKind::floor) {
@@ -312,7 +285,7 @@ std::optional<Answer> whatFits(Asking& a) {
     a.end();
     const Piece* chosen = a.selected != 0 ? a.scene->pieceById(a.selected) : nullptr;
     if (chosen != nullptr && chosen->kind->role == Role::diningTable)
-        return asked(a, "table");
+        return askedOfFits(a, "table");
     // The widest free round of floor, and the table it takes.
     const auto ways = floorWays(FloorView(*a.scene), {Length::metres(2), false, {}, {}});
     const auto free = largestCircle(ways.finder.blocks(), a.job.room->edge);
@@ -329,118 +302,6 @@ std::optional<Answer> whatFits(Asking& a) {
         out.choices = more.choices;
     }
     return out;
-}
-
-/// "can the cot go under window 1?": what is there, tried at that place; "can a bed go on wall A?":
-/// as one seen in a shop. None where no place is said.
-std::optional<Answer> couldItGo(Asking& a) {
-    static const std::regex words(
-        "(?:(the|my|our|this|that) )?(.+?) (?:go|stand|fit|hang|sit|live|be put|be placed|be hung) "
-        "((?:on|in|at|under|by|near|next to|beside|between|against|along|in front of|behind|over|"
-        "above|below|opposite|to the left of|to the right of|left of|right of) .+?)\\??",
-        std::regex::icase | std::regex::optimize);
-    const std::string rest(trimmed(a.in.rest()));
-    std::smatch found;
-    if (!std::regex_match(rest, found, words))
-        return {};
-    const std::size_t at = a.in.at();
-    int id = 0;
-    const std::string thing = found[2];
-    WordsReader subject(thing, a.job, {});
-    try {
-        id = subject.piece();
-        if (!subject.done())
-            id = 0;
-    } catch (const LineFault&) {
-        id = 0;
-    }
-    if (id == 0)
-        return found[1].matched
-                   ? std::nullopt
-                   : std::optional(asked(a, "does " + thing + " fit " + found[3].str()));
-    const std::string name = a.job.scheme().byId(id)->name;
-    const auto line = fmt::format("put {} {}", name, found[3].str());
-    auto said = readSpoken(line, a.job, listening(a.selected));
-    if (!said && asksFirst(said.problem())) // it is only tried
-        said = readSpoken(line + " anyway", a.job, listening(a.selected));
-    if (!said)
-        a.in.fail(at, rest.size(), said.problem().what, said.problem().remedy);
-    a.in.goTo(at + rest.size());
-    if (said->is != Spoken::Is::edit)
-        return {};
-    Answer out = answerOf(fitsThere(a.job, said->said.edit, id));
-    out.about = {id};
-    return out;
-}
-
-/// "does the rug fit?": what is to mend about it where it is.
-Answer asItStands(const Asking& a, const Piece& p) {
-    Answer out;
-    out.about = {p.id};
-    const auto all = judge(*a.scene, *a.job.library.book, a.job.judgement);
-    constexpr int most = 3;
-    int told = 0;
-    for (const Reading* r : toMendByWeight(all))
-        if (r->isAbout(p.id) && ++told <= most)
-            out.words += (out.words.empty() ? "" : " ") + sentenceOf(*r, a.wording());
-    if (out.words.empty())
-        out.words = worded("{} fits where it is: nothing is to mend about it", p.name);
-    else if (!p.kind->flat())
-        out.words = worded("No place is better for {}. Where it is: {}", p.name, out.words);
-    return out;
-}
-
-std::optional<Answer> doesItFit(Asking& a) {
-    if (auto there = couldItGo(a))
-        return there;
-    // A piece that is there, at its own size.
-    if (a.in.endOf("the") > 0 || a.in.nameAhead()) {
-        const std::size_t at = a.in.at();
-        a.in.article();
-        // "the bed", of the only one.
-        int id = 0;
-        try {
-            id = a.in.piece();
-        } catch (const LineFault&) {
-            a.in.goTo(at);
-            a.in.article();
-        }
-        if (id != 0) {
-            const Piece& p = *a.scene->pieceById(id);
-            const bool whole = a.in.take({"fit", "fits", "come in", "go in", "get in", "come"});
-            if (whole && (a.in.done() || a.in.ahead() == "?" || !phraseAhead(a.in, false))) {
-                if (p.kind->flat())
-                    return asItStands(a, p);
-                // As one seen in a shop, in the room without it.
-                Piece other = p;
-                other.id = 0;
-                other.ties.clear();
-                Edit taken;
-                taken.acts.emplace_back(RemovePiece{p.id});
-                const auto without = apply(a.job, taken);
-                auto found =
-                    mezzet::doesItFit(without ? *without->project : a.job, other, a.goesOn);
-                // Where nothing is better for what stands by it, it is told of where it stands.
-                if (found.comesIn && !found.stands)
-                    return asItStands(a, p);
-                auto out = answerOf(std::move(found));
-                out.about = {p.id};
-                return out;
-            }
-        }
-        a.in.goTo(at);
-    }
-    a.in.article();
-    a.in.take({"room for"});
-    a.in.article();
-    std::string rest(trimmed(a.in.rest()));
-    while (!rest.empty() && (rest.back() == '?' || rest.back() == ' '))
-        rest.pop_back();
-    for (const std::string_view more : {" in here", " in this room", " in the room", " there",
-                                        " through the door", " through the doors", " in the door"})
-        if (rest.ends_with(more))
-            rest.resize(rest.size() - more.size());
-    return asked(a, "does " + rest);
 }
 
 /// How many a table seats, and whether so many do.

@@ -241,7 +241,8 @@ void onEndOfTop(const std::string& line, const Project& job, std::vector<std::st
     if (!mentions(line, {"end of", "side of", "corner of", "on the left of", "on the right of"}))
         return;
     static const Saying words(
-        "((?:put |place |add |set |stand )?(?:an? |another |the )?)([a-z -]+?) (?:on|at) (?:the )?"
+        "((?:put |place |add |set |stand |move )?(?:an? |another |the )?)([a-z -]+?) (?:on|at|to) "
+        "(?:the )?"
         "(left|right|one|an|other|opposite|far)(?:[- ]hand)?(?: (end|side|corner))? of (?:the |my "
         ")?(.+)");
     std::smatch found;

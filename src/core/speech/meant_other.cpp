@@ -313,6 +313,29 @@ void widthAtTheEnd(const std::string& line, const Project& job, std::vector<std:
             fmt::format("{}a {} wide {}", found[1].str(), found[3].str(), found[2].str()));
 }
 
+/// "round coffee table 90 in front of the sofa", of a kind that is not there yet: a new one, so
+/// large where that is a size such a thing has.
+void outlinedOne(const std::string& line, const Project& job, std::vector<std::string>& out) {
+    static const Saying words(
+        "((?:(?:put|place|add|set|stand|have) )?)(an? )?((?:round|oval|square) [a-z]+(?: [a-z]+)?) "
+        "([0-9][^,x]*?)(?: across| in diameter| diameter| wide)?((?:,| in front of| before| "
+        "behind| "
+        "beside| next to| by| under| between| on| at| near| left of| right of) .*)?");
+    std::smatch found;
+    if (!words.is(line, found))
+        return;
+    const KindPtr kind = job.library.kit->byWord(found[3].str());
+    const auto wide = readLength(found[4].str(), job.notation.units);
+    const auto& pieces = job.scheme().pieces;
+    // "round rug 6 ft in front of the fire" says how far.
+    if (!kind || kind->flat() || !wide || *wide < kind->size.width * 0.6 ||
+        *wide > kind->size.width * 1.7 ||
+        std::any_of(pieces.begin(), pieces.end(), [&](const Piece& p) { return p.kind == kind; }))
+        return;
+    out.push_back(
+        fmt::format("{}a {} {}{}", found[1].str(), found[4].str(), found[3].str(), found[5].str()));
+}
+
 /// "bookcases 30 deep", where there are several: of those there are.
 void theirSizes(const std::string& line, const Project& job, std::vector<std::string>& out) {
     static const Saying words("(?:the )?([a-z -]+s) ([0-9][^,]*?) (deep|wide|high|tall|long)");
@@ -330,7 +353,7 @@ std::vector<Meaning> meaningsOfTheOther() {
 }
 
 std::vector<Meaning> meaningsOfTheOtherFirst() {
-    return {stoolsAtACounter, anotherOfThere, theirSizes};
+    return {stoolsAtACounter, anotherOfThere, theirSizes, outlinedOne};
 }
 
 } // namespace mezzet

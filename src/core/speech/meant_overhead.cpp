@@ -266,7 +266,9 @@ void curtainsOverEach(const std::string& line, const Project& job, std::vector<s
 /// one that is named; from where a rod usually hangs down to where such a kind ends.
 void curtainsPast(const std::string& line, const Project& job, std::vector<std::string>& out) {
     static const Saying words(
-        "(?:(?:hang|put|add|mount|have|make) )?(?:some |new |the )?((?:[a-z]+ )?(?:curtains|drapes|"
+        "(?:(?:hang|put|add|mount|have|make) )?(?:some |new |the )?((?:curtain "
+        ")?(?:poles?|rods?|rails?)|"
+        "(?:[a-z]+ )?(?:curtains|drapes|"
         "drapery))(?:,? (?:down )?to the (?:floor|ground))?(?:,? (?:at|on|for|over) (?:the |each |"
         "all (?:the )?|both (?:the )?|every )?([a-z0-9 ]*window.*?))?(?:,? (?:down )?to the "
         "(?:floor|ground))?,? (?:reaching |extending |that (?:reach|extend|go) |go |going )?([0-9]"
@@ -275,7 +277,10 @@ void curtainsPast(const std::string& line, const Project& job, std::vector<std::
     std::smatch found;
     if (!words.is(line, found))
         return;
-    const KindPtr kind = nounIn(found[1].str(), job);
+    static const auto rod = meaning("(?:curtain )?(?:poles?|rods?|rails?)");
+    const std::string noun =
+        std::regex_match(found[1].first, found[1].second, rod) ? "curtains" : found[1].str();
+    const KindPtr kind = nounIn(noun, job);
     const auto past = readLength(found[3].str(), job.notation.units);
     if (!kind || kind->role != Role::curtain || !past)
         return;
@@ -299,7 +304,7 @@ void curtainsPast(const std::string& line, const Project& job, std::vector<std::
             all += fmt::format("{}make {} {} wide", then, there->name, wide);
         else
             all +=
-                fmt::format("{}add {} {} wide {} high on {}", then, found[1].str(), wide,
+                fmt::format("{}add {} {} wide {} high on {}", then, noun, wide,
                             write(o.head() + job.library.book->habit("curtain-over") - kind->hangAt,
                                   job.notation),
                             o.name());

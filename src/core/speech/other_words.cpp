@@ -310,6 +310,15 @@ std::vector<std::pair<std::string, std::string>> inTwoParts(std::string_view tex
     if (std::smatch found; std::regex_match(line, found, round))
         out.emplace_back("make " + found[2].str() + " round",
                          "make it " + found[3].str() + " round");
+    // "a kids table with two chairs": as small.
+    static const std::regex small("\\b(?:kids?|child|toddler)", std::regex::icase);
+    static const std::regex chairs(
+        "((?:an?|one|two|three|four|2|3|4) )(?:small |little )?(chairs?\\b.*)",
+        std::regex::icase | std::regex::optimize);
+    for (auto& [first, second] : out)
+        if (std::smatch found;
+            std::regex_match(second, found, chairs) && std::regex_search(first, small))
+            second = found[1].str() + "child's " + found[2].str();
     std::erase_if(out, [](const auto& p) { return p.first.empty() || p.second.empty(); });
     return out;
 }

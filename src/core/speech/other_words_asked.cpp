@@ -113,6 +113,10 @@ constexpr OtherWords asked[] = {
      "enough)(?: "
      "here| in here)?(?: (?:for|to) .+)?\\??",
      "how bright is it in here?"},
+    {"(?:is|are) (.+?) (?:safe|ok|okay|fine|alright|all right|good|right|well placed|in a good "
+     "place|in "
+     "the right place)(?: (?:there|here|where it is|where they are|like that))\\??",
+     "what is wrong with $1?"},
     {"(?:can|could) (?:you|i|we|one|someone|people|they) (?:still |easily )?reach (.+?) from "
      "(.+?)\\??",
      "how far is $1 from $2?"},

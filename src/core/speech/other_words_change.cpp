@@ -69,6 +69,26 @@ constexpr OtherWords changesInstead[] = {
      "|my |"
      "it\\b|them\\b)[a-z -]+)",
      "$1 the $2 and the $3"},
+    {"(?:turn|rotate|spin|swing|swivel|put) (.+?)(?: around| round)? so (?:that )?(?:its|the) back "
+     "(?:is|"
+     "faces|goes|points) (?:to|toward|towards|at|against)? ?(.+)",
+     "$1 with its back to $2"},
+    {"(?:replace|swap|change|exchange) (?:one|one of the|an?) ([a-z -]+?)s? (?:with|by|for|to) "
+     "(an? .+)",
+     "replace a $1 by $2"},
+    {"(?:take|lift|get|move|remove|clear) (.+?) off (?:the |my |its "
+     ")?(?:sideboard|table|console|shelf|"
+     "desk|dresser|nightstand|bedside table|island|mantel|mantelpiece|windowsill|bookcase|chest)",
+     "remove $1"},
+    {"(?:what|which) (?:should|could|would|must) (?:i|we|you) (?:change|fix|mend|improve|do "
+     "differently|do better)(?: here| in here)?\\??",
+     "what is wrong?"},
+    {"((?:hang|put|place|add) )?(two|three|four|five|six|seven|eight|nine|ten|twelve|[2-9]|1[0-2]) "
+     "([a-z "
+     "]+s),? in an? (?:grid|square|block),? "
+     "((?:next|beside|by|on|over|above|left|right|to|between|near) "
+     ".+)",
+     "$1a grid of $2 $3 $4"},
     {"(?:make|have|let) (.+?) (?:extend|go|open|pull out|stretch) (?:out )?to ([0-9].*)",
      "make $1 $2 long"},
     {"(?:get|put|set|make|lay) (.+?) (?:straight|square|squared up|parallel)", "straighten $1"},
@@ -152,8 +172,8 @@ constexpr OtherWords changesInstead[] = {
      "colour $2; then colour the other walls $3"},
     {"undo (?:the )?(?:last|previous)(?: (?:one|thing|step|change|line|move|edit|action))?",
      "undo"},
-    {"(.*?)\\b(?:kid|kids|kid's|kids'|child|child's|children|children's|childrens) (chair|table|"
-     "desk|bed|stool|bench)(s?)\\b(.*)",
+    {"(.*?)\\b(?:kid|kids|kid's|kids'|child|child's|children|children's|childrens) (desk|stool|"
+     "bench)(s?)\\b(.*)",
      "$1$2$3$4"},
     {"((?:hang |put |place |add |mount )?)(?:the |an? |my )?(tv|television|wall "
      "screen)\\b([^0-9]*?),? "

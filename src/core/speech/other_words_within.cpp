@@ -27,9 +27,12 @@ constexpr OtherWords withinInstead[] = {
      "$1 on "},
     {"^((?:put |place |add |stand |lean |prop )?(?:an? |the )?(?:(?:big|large|tall|huge|oversized|"
      "long) )?)(?:leaning|leaned|propped|leaner) mirror\\b(.*)$",
-     "$1full-length mirror$2, leaning"},
-    {"^(?:lean|prop|stand) (an? .*\\bmirror|an? .*\\bpicture|an? .*\\bpainting|an? .*\\bart)( .*)$",
-     "$1$2, leaning"},
+     "$1full-length mirror$2, leaned on floor"},
+    {"^(?:lean|prop|stand) (an? .*\\b(?:mirror|picture|painting|art)) ((?:by|near|next "
+     "to|beside|in) .*)$",
+     "$1 $2, leaned on floor"},
+    {"^(.*?),? (?:leaning|leaned|propped(?: up)?) ((?:by|near|next to|beside|in) .*)$",
+     "$1 $2, leaned on floor"},
     {"^((?:put |place |add |hang |mount )?)(?:an? |the )?(?:mantel|mantle|overmantel|over-mantel|"
      "chimney) (mirror|picture|painting)\\b(.*)$",
      "$1$2$3 over the fireplace"},
@@ -48,6 +51,9 @@ constexpr OtherWords withinInstead[] = {
      "$1 tall cabinet"},
     {"\\b([0-9]\\S*(?:[ -]?(?:cm|mm|m|in|inch|inches|ft|feet|wide|deep|long))*) cabinet\\b",
      "$1 low cabinet"},
+    {"\\bunder all (?:of )?(?:the )?(?:furniture|seats|seating|pieces)\\b", "under the seats"},
+    {"\\blow book ?(?:shelf|case|shelves)\\b", "low bookcase"},
+    {"\\b(?:kids?'?s?|child(?:ren)?'?s?|toddler) (chair|table|bed)", "child's $1"},
     {"\\b(instead of|in place of|replace|swap|exchange) the ([a-z-]+) and ([a-z-]+s)\\b",
      "$1 the $2 and the $3"},
     {"\\bon both (?:of the )?(?:sides|ends) of\\b", "either side of"},

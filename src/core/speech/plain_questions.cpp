@@ -6,6 +6,7 @@
 #include "edit/subjects.h"
 #include "fits/fits.h"
 #include "geometry/gap.h"
+#include "geometry/stretches.h"
 #include "handover/list.h"
 #include "handover/materials.h"
 #include "hang/hooks.h"
@@ -406,6 +407,27 @@ std::optional<Answer> freeWall(Asking& a) {
     return out;
 }
 
+/// "which wall is free?": the longest stretch of each that nothing stands before, the longest
+/// first.
+std::optional<Answer> whichWallIsFree(Asking& a) {
+    a.in.take({"here", "in here", "in this room", "for furniture"});
+    a.end();
+    const double deep = isMetric(a.job.notation.units) ? 600 : Length::inches(24).mm();
+    const auto size = [&](double l) { return writeGap(Length::millimetres(l), a.job.notation); };
+    std::vector<std::pair<double, std::string>> walls;
+    for (std::size_t i = 0; i < a.job.room->walls.size(); ++i) {
+        const auto [from, to] = widestOf(freeAlong(*a.scene, static_cast<int>(i), deep));
+        walls.emplace_back(to - from, a.job.room->walls[i].name);
+    }
+    std::stable_sort(walls.begin(), walls.end(),
+                     [](const auto& x, const auto& y) { return x.first > y.first; });
+    std::vector<std::string> parts;
+    for (const auto& [longest, name] : walls)
+        parts.push_back(worded("{} of wall {}", size(longest), name));
+    return Answer{worded("Free in one stretch: {}; for what is up to {} deep (assumed)",
+                         listed(parts, "and"), size(deep))};
+}
+
 /// "what is in the room?"
 std::optional<Answer> whatIsHere(Asking& a) {
     a.in.take({"is", "there is", "i have", "we have", "of it", "of them"});
@@ -447,88 +469,6 @@ std::optional<Answer> whatCanBeSaid(Asking& a) {
         worded("A thing and where it goes, what is done to it, or a question: {}. F1 tells "
                "them all",
                listed(lines, "or"))};
-}
-
-/// Whether a reading is of an opening's own leaf, and no way through it.
-bool isOfLeaf(const Reading& r, const Target& opening) {
-    return (r.other == opening && !r.rule->id.starts_with("walkway")) ||
-           (r.from == opening && r.rule->id == "door-swing");
-}
-
-/// "will the door hit the sideboard?": how far its leaf's sweep is from that.
-Answer doesItHit(Asking& a, const Target& door) {
-    const auto& openings = a.job.room->openings;
-    const auto leaf = std::find_if(openings.begin(), openings.end(),
-                                   [&](const Opening& o) { return targetOf(o) == door; });
-    const int id = a.piece();
-    a.end();
-    Answer out;
-    out.about = {id};
-    const auto name = spoken(door, a.wording());
-    const auto& piece = *a.scene->pieceById(id);
-    const auto swing = leaf != openings.end() ? doorSwing(*a.job.room, *leaf) : std::nullopt;
-    if (!swing) {
-        out.words = worded("No leaf of {} swings into the room", name);
-        return out;
-    }
-    const Placed* there = a.scene->fromAbove(id);
-    if (there == nullptr || piece.kind->underCeiling()) {
-        out.words = worded("{} hangs over it, out of its way", piece.name);
-        return out;
-    }
-    const Gap g = gapBetween(there->shape, *swing);
-    const auto gap = writeGap(g.clear() < Length{} ? -g.clear() : g.clear(), a.job.notation);
-    if (g.clear() >= Length{})
-        out.words = worded("No: the leaf of {} clears {} by {}", name, piece.name, gap);
-    else if (!piece.kind->flat())
-        out.words =
-            worded("Yes: the leaf of {} meets {}, {} into its swing", name, piece.name, gap);
-    else {
-        for (const Reading& r : judge(*a.scene, *a.job.library.book, a.job.judgement))
-            if (r.piece == id && isOfLeaf(r, door))
-                out.words += (out.words.empty() ? "" : " ") + sentenceOf(r, a.wording());
-        if (out.words.empty())
-            out.words = worded("The leaf of {} passes over {}", name, piece.name);
-    }
-    return out;
-}
-
-/// "can the door open all the way?": what stands or hangs where its leaf goes.
-std::optional<Answer> doesItOpen(Asking& a) {
-    a.in.article();
-    Target t;
-    try {
-        t = a.in.target(false);
-    } catch (const LineFault& f) {
-        if (!f.problem.oneOfSeveral.empty()) // which door?
-            throw;
-        return {};
-    }
-    if (t.is != Target::Is::door && t.is != Target::Is::window)
-        return {};
-    a.in.take({"still"});
-    const bool meets =
-        a.in.take({"hit", "touch", "meet", "clear", "catch", "bang into", "bump into", "bump",
-                   "bang", "knock into", "run into", "swing into", "open into", "miss"});
-    if (meets && !a.in.take({"anything", "something", "any furniture", "everything"}))
-        return doesItHit(a, t);
-    if (!meets &&
-        !a.in.take({"open", "close", "swing", "shut", "opens", "fully open", "open into the room"}))
-        return {};
-    a.in.take({"fully", "all the way", "properly", "completely", "wide", "freely"});
-    const auto name = spoken(t, a.wording());
-    a.end();
-    Answer out;
-    for (const Reading& r : judge(*a.scene, *a.job.library.book, a.job.judgement)) {
-        if (!r.toMend() || !isOfLeaf(r, t))
-            continue;
-        if (r.piece != 0)
-            out.about.push_back(r.piece);
-        out.words += (out.words.empty() ? "" : " ") + sentenceOf(r, a.wording());
-    }
-    if (out.words.empty())
-        out.words = worded("Nothing is in the way of {}", name);
-    return out;
 }
 
 /// "why can't I put the sofa on wall B?": what that would meet.
@@ -591,6 +531,11 @@ const std::vector<Question>& plainQuestions() {
          &freeWall,
          "the stretches of a wall that nothing stands before",
          "how much wall is free on wall A?"},
+        {{"which wall is free", "which walls are free", "what wall is free", "which wall is empty",
+          "which wall is the longest free", "which wall has room", "where is there free wall"},
+         &whichWallIsFree,
+         "the longest free stretch of each wall",
+         "which wall is free?"},
         {{"how much paint", "how many litres of paint", "how many liters of paint",
           "how many gallons of paint", "how many tins of paint", "how many cans of paint"},
          &howMuchPaint,
@@ -606,10 +551,6 @@ const std::vector<Question>& plainQuestions() {
          &whatCanBeSaid,
          "a few lines that do here",
          "what can be said?"},
-        {{"can", "will", "does", "do", "could"},
-         &doesItOpen,
-         "whether a door or a window opens, and what is in its way",
-         ""},
         {{"why can't i", "why cant i", "why can't we", "why can not i", "why cannot i",
           "why can i not", "why couldn't i", "why won't it let me", "why can't you",
           "why won't you", "why did you not", "why didn't you"},

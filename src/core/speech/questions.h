@@ -47,7 +47,8 @@ struct Question {
 [[nodiscard]] const std::vector<Question>&
 adviceQuestions();                                           ///< how high, what fits, what is wrong
 [[nodiscard]] const std::vector<Question>& plainQuestions(); ///< colour, cost, weight, why not
-[[nodiscard]] const std::vector<Question>& roomQuestions();  ///< its area, its walls, how many
+[[nodiscard]] const std::vector<Question>& doorQuestions(); ///< whether a leaf opens, what it meets
+[[nodiscard]] const std::vector<Question>& roomQuestions(); ///< its area, its walls, how many
 [[nodiscard]] const std::vector<Question>& mendingQuestions();  ///< what would mend it
 [[nodiscard]] const std::vector<Question>& standingQuestions(); ///< what is near, who sees
 

@@ -41,7 +41,7 @@ namespace {
 std::vector<const std::vector<Question>*> questionTables() {
     return {&lightQuestions(),    &rugQuestions(),    &measuredQuestions(), &sizeQuestions(),
             &distanceQuestions(), &sizingQuestions(), &adviceQuestions(),   &mendingQuestions(),
-            &plainQuestions(),    &roomQuestions(),   &standingQuestions()};
+            &plainQuestions(),    &doorQuestions(),   &roomQuestions(),     &standingQuestions()};
 }
 
 /// Questions by the most particular beginning first.
@@ -487,7 +487,8 @@ Result<Spoken> readInParts(std::string_view text, const Project& job, const List
         said = *several;
     else if (missing && said.problem().unknown)
         said = *missing;
-    if (most < 2 || ofThings)
+    // "bowl and two candlesticks on the sideboard" is of things, and two.
+    if (most < 2 || (ofThings && foldCase(text).find(" and ") == std::string::npos))
         return said;
     for (const auto& parts : inTwoParts(text)) {
         std::optional<Problem> second;
