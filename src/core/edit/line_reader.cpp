@@ -2,6 +2,7 @@
 #include "edit/line_reader.h"
 
 #include "edit/arrange.h"
+#include "edit/beside_wall.h"
 #include "edit/drag.h"
 #include "edit/gallery.h"
 #include "edit/handover_said.h"
@@ -16,6 +17,7 @@
 #include "edit/things_said.h"
 #include "measure/text.h"
 #include "measure/texts.h"
+#include "scheme/on_wall.h"
 
 #include <algorithm>
 #include <regex>
@@ -334,6 +336,13 @@ bool LineReader::isOtherOfPair(int id, std::size_t start) {
                 return t.kind == Tie::Kind::fromPiece && t.of == of &&
                        t.side == (left ? Side::right : Side::left);
             });
+            // "armchair right of the fireplace", of one that is left of it.
+            const auto wall = of.is == Target::Is::piece ? std::nullopt : wallIn(of, *scene_->room);
+            const auto its = wall ? boxOn(of, *wall, *scene_) : std::nullopt;
+            const bool there =
+                its && (p.onWall() ? p.wall() == *wall : wallBehind(*scene_, id) == wall);
+            if (const auto own = there ? boxOn(pieceTarget(id), *wall, *scene_) : std::nullopt)
+                other = left ? own->low.x >= its->high.x - 1 : own->high.x <= its->low.x + 1;
         } catch (const LineFault&) {
             other = false;
         }

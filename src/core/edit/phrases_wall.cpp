@@ -142,7 +142,7 @@ Length usualAbove(const Placing& p, const Target& of) {
 }
 
 bool overOrUnder(Placing& p, std::optional<Length> d) {
-    const bool over = p.said == "above" || p.said == "over";
+    const bool over = p.said != "below" && p.said != "under";
     const std::size_t at = p.in.at();
     const Target of = p.target();
     // What goes up to the ceiling, like a chimney breast, has no wall over it: it hangs on that.
@@ -424,7 +424,8 @@ std::span<const Phrase> wallPhrases() {
          .read = [](Placing& p) { return overOrUnder(p, p.measured); },
          .help = "its foot over it, or its top under it; it follows the furniture",
          .example = "6 above sofa; 4 below picture rail"},
-        {.begins = {"above", "over", "below", "under"},
+        {.begins = {"above", "over", "below", "under", "centred over", "centered over",
+                    "centred above", "centered above"},
          .of = wallHung,
          .read = [](Placing& p) { return overOrUnder(p, {}); },
          .help = "the same at the school's own gap; under a thing, touching it",
@@ -530,8 +531,7 @@ std::span<const Phrase> wallPhrases() {
          .follows = Follows::built,
          .help = "a wall that is told by what is in it; of curtains the window they are for",
          .example = "on the wall with the door"},
-        {.begins = {"in the middle of", "in the centre of", "in the center of", "centred over",
-                    "centered over"},
+        {.begins = {"in the middle of", "in the centre of", "in the center of"},
          .of = wallHung,
          .read = &wallMiddle,
          .help = "across: in line with its middle",

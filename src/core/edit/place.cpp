@@ -378,6 +378,11 @@ void fitToWindow(Piece& p, Placement& said, const Project& job) {
     const Length foot = p.kind->hangAt;
     const Length top = foot + p.size.height;
     const Length highest = job.room->ceiling - book.habit("curtain-under-ceiling");
+    // "8 above the window": from there down to where such a kind ends.
+    for (const Tie& t : said.ties)
+        if (t.kind == Tie::Kind::height && t.level == Level::top &&
+            p.kind->hangBy == Level::bottom && t.distance > foot)
+            p.size.height = t.distance - foot;
     if (!level && p.kind->hangBy == Level::bottom &&
         (top < window->head() + book.habit("curtain-over-least") || top > highest))
         p.size.height = std::min(window->head() + book.habit("curtain-over"), highest) - foot;

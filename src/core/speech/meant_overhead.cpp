@@ -223,7 +223,9 @@ void curtainsOverEach(const std::string& line, const Project& job, std::vector<s
     static const Saying words(
         "(?:(?:hang|put|add|mount) )?(?:some |new )?((?:[a-z]+ )?(?:curtains|drapes|drapery))"
         "(?: (?:with (?:the |their )?(?:rod|pole|top) )?)?(?: at)? ([0-9].*?) (?:above|over) "
-        "(?:the |each |all (?:the )?|both (?:the )?|every )?(.*window.*?)(?: frames?| heads?)?");
+        "(?:the |each |all (?:the )?|both (?:the )?|every )?(.*window.*?)(?: frames?| "
+        "heads?)?(?:,? (?:and )?(?:down )?(?:all the way )?"
+        "(?:down )?to the (?:floor|ground))?");
     std::smatch found;
     if (!words.is(line, found))
         return;

@@ -193,6 +193,8 @@ std::optional<Answer> amongThem(Asking& a) {
     } catch (const LineFault&) {
         ids.clear();
     }
+    if (ids.size() == 1 && (a.in.done() || a.in.ahead() == "?"))
+        return Answer{worded("There is only one: {}", a.scene->pieceById(ids.front())->name)};
     if (ids.size() < 2 || !(a.in.done() || a.in.ahead() == "?")) {
         a.in.goTo(start);
         return {};

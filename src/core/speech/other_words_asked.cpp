@@ -117,6 +117,14 @@ constexpr OtherWords asked[] = {
      "place|in "
      "the right place)(?: (?:there|here|where it is|where they are|like that))\\??",
      "what is wrong with $1?"},
+    {"(?:which|what) (?:rug|carpet) (?:size )?(?:is (?:the )?(?:best|right)|should (?:i|we) "
+     "(?:get|buy|"
+     "choose|use)|works best|do (?:i|we) need)\\??",
+     "how big a rug?"},
+    {"(?:can|could|may|should) (?:i|we|you) (?:still )?(?:hang|put|place|have|stand|fit|mount|use) "
+     "((?:an? |the |my ).+?) ((?:above|over|on|under|in|by|next to|beside|between|against|along|"
+     "behind|opposite|in front of) .+?)\\??",
+     "would $1 fit $2?"},
     {"(?:can|could) (?:you|i|we|one|someone|people|they) (?:still |easily )?reach (.+?) from "
      "(.+?)\\??",
      "how far is $1 from $2?"},
