@@ -459,6 +459,18 @@ void seatAtTheWindow(const std::string& line, const Project& job, std::vector<st
                       std::find_if(all.begin(), all.end(), isWindow)->name());
 }
 
+/// "two small rugs beside the bed": one on each side.
+void pairBesideABed(const std::string& line, const Project&, std::vector<std::string>& out) {
+    static const Saying words(
+        "((?:put |place |add |set |lay )?)((?:two|2|a pair of) (?!wall )[a-z -]+?s) "
+        "(?:beside|next to|by) ((?:the |my )?(?:[a-z]+ )?(?:bed|sofa|couch|"
+        "loveseat|settee))");
+    std::smatch found;
+    if (words.is(line, found))
+        out.push_back(
+            fmt::format("{}{} either side of {}", found[1].str(), found[2].str(), found[3].str()));
+}
+
 /// "a pendant over each nightstand", "pendants either side of the bed": a small one, as hangs
 /// there.
 void pendantByABed(const std::string& line, const Project& job, std::vector<std::string>& out) {
@@ -521,7 +533,7 @@ std::vector<Meaning> meaningsFirst() {
             oneAtEachHeight, onEndOfTop,       tableToEatAt,  noteOfAPiece,
             sofasAcross,     besideTheFirst,   screenOnATop,  armchairsAtEnds,
             madeSquare,      rugSized,         pendantByABed, screenBesideAnOpening,
-            seatAtTheWindow};
+            seatAtTheWindow, pairBesideABed};
 }
 
 } // namespace mezzet

@@ -167,7 +167,9 @@ void standsInstead(const std::string& line, const Project& job, std::vector<std:
         return;
     const KindPtr hangs = job.library.kit->byWord(found[2].str());
     const KindPtr top = hangs && hangs->hangs() ? nounIn(found[4].str(), job) : nullptr;
+    // Nobody sees what stands on a wardrobe.
     if (!top || !top->hasTop() ||
+        top->heights.top.value_or(top->size.height) > Length::inches(60) ||
         piecesNamed("the " + plainWord(found[4].str()) + "s", job).empty())
         return;
     const auto noun = " " + plainWord(found[2].str());

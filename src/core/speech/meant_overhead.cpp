@@ -315,6 +315,43 @@ void curtainsPast(const std::string& line, const Project& job, std::vector<std::
         out.push_back(std::move(all));
 }
 
+/// "curtain rail from wall to wall", "curtains wall to wall": one pair over the whole of the wall
+/// that has windows.
+void curtainsWallToWall(const std::string& line, const Project& job,
+                        std::vector<std::string>& out) {
+    static const Saying words("(?:(?:hang|put|add|mount|have|run) )?(?:an? |the "
+                              ")?(?:curtain|drapery)s?(?: (?:rods?|poles?|rails?|"
+                              "tracks?))? (?:from )?wall[ -]to[ -]wall(?: on (?:the "
+                              ")?(.+))?|(?:(?:hang|put|add|mount|have) "
+                              ")?wall[ -]to[ -]wall curtains(?: on (?:the )?(.+))?");
+    std::smatch found;
+    if (!words.is(line, found))
+        return;
+    const auto named = found[1].matched ? found[1].str() : found[2].str();
+    int wall = -1;
+    if (named.empty())
+        wall = onlyWallOf(OpeningKind::window, *job.room).value_or(-1);
+    else if (const auto t = targetNamed(named, job, false); t && t->is == Target::Is::wall)
+        wall = t->index;
+    const KindPtr kind = job.library.kit->byWord("curtains");
+    if (wall < 0 || !kind)
+        return;
+    Length head;
+    for (const Opening& o : job.room->openings)
+        if (o.kind == OpeningKind::window && o.wall == wall)
+            head = std::max(head, o.head());
+    if (head <= Length{})
+        return;
+    const Wall& w = job.room->walls[static_cast<std::size_t>(wall)];
+    const auto size = [&](Length l) { return write(l, job.notation); };
+    const Length top =
+        std::min(head + job.library.book->habit("curtain-over"),
+                 job.room->ceiling - job.library.book->habit("curtain-under-ceiling"));
+    out.push_back(
+        fmt::format("add curtains {} wide {} high on wall {}, 0 from left corner, bottom at {}",
+                    size(w.length()), size(top - kind->hangAt), w.name, size(kind->hangAt)));
+}
+
 /// "one curtain rod across both windows": one pair of curtains, from past the first to past the
 /// last of the windows of a wall.
 void curtainsAcross(const std::string& line, const Project& job, std::vector<std::string>& out) {
@@ -414,8 +451,8 @@ void rodAt(const std::string& line, const Project& job, std::vector<std::string>
 } // namespace
 
 std::vector<Meaning> meaningsOverhead() {
-    return {lightsInRows, lightsAlongWall, highAndWide, curtainsOverEach,
-            curtainsPast, curtainsAcross,  rodAt};
+    return {lightsInRows, lightsAlongWall, highAndWide,        curtainsOverEach,
+            curtainsPast, curtainsAcross,  curtainsWallToWall, rodAt};
 }
 
 } // namespace mezzet

@@ -125,6 +125,10 @@ constexpr OtherWords asked[] = {
      "((?:an? |the |my ).+?) ((?:above|over|on|under|in|by|next to|beside|between|against|along|"
      "behind|opposite|in front of) .+?)\\??",
      "would $1 fit $2?"},
+    {"(?:what|how much) (?:is|of) (?:the |there )?(?:free|empty|bare|open) "
+     "(?:wall|space|part|stretch)(?: "
+     "is there| left)? (?:on|of|along) (wall [a-z]|.+ wall)\\??",
+     "how much wall is free on $1?"},
     {"(?:can|could) (?:you|i|we|one|someone|people|they) (?:still |easily )?reach (.+?) from "
      "(.+?)\\??",
      "how far is $1 from $2?"},

@@ -54,6 +54,8 @@ constexpr OtherWords withinInstead[] = {
     {"\\bunder all (?:of )?(?:the )?(?:furniture|seats|seating|pieces)\\b", "under the seats"},
     {"\\blow book ?(?:shelf|case|shelves)\\b", "low bookcase"},
     {"\\b(?:kids?'?s?|child(?:ren)?'?s?|toddler) (chair|table|bed)", "child's $1"},
+    {"^((?:hang |put |add )?(?:[a-z]+ )?(?:curtains|drapes)) (?:up )?to the ceiling$",
+     "$1 from the ceiling to the floor"},
     {"\\b(instead of|in place of|replace|swap|exchange) the ([a-z-]+) and ([a-z-]+s)\\b",
      "$1 the $2 and the $3"},
     {"\\bon both (?:of the )?(?:sides|ends) of\\b", "either side of"},

@@ -288,8 +288,11 @@ bool furnishes(const Kind& kind) {
 /// mirror on wall D instead" is moved. Empty where there is none, or several.
 std::string insteadOfTheOne(const std::string& thing, const KindPtr& noun, const Project& job) {
     const Piece* there = nullptr;
-    for (const Piece& p : job.scheme().pieces)
-        if (serves(p, *noun)) {
+    const auto& pieces = job.scheme().pieces;
+    const auto isIt = [&](const Piece& p) { return p.kind == noun; };
+    const bool exact = std::any_of(pieces.begin(), pieces.end(), isIt);
+    for (const Piece& p : pieces)
+        if (exact ? isIt(p) : serves(p, *noun)) {
             if (there != nullptr)
                 return {};
             there = &p;
@@ -330,12 +333,14 @@ std::string insteadOfThose(std::string_view text, const Project& job, const std:
                                [&](int id) { return is(*job.scheme().byId(id)); });
         };
         const auto same = [&](const Piece& p) { return serves(p, *noun); };
+        const auto& pieces = job.scheme().pieces;
         // One of a kind that nothing there is of: "stools instead" is said of the stools.
         static const std::regex one("(?:an?|one) .*", std::regex::icase);
-        const auto& pieces = job.scheme().pieces;
         const bool alone =
             std::regex_match(thing, one) && std::none_of(pieces.begin(), pieces.end(), same);
-        if (!those(same))
+        // "wardrobe 180 wide instead" is of the wardrobe, whatever else was spoken of.
+        const auto exact = [&](const Piece& p) { return p.kind == noun; };
+        if (!those(same) || (!those(exact) && std::any_of(pieces.begin(), pieces.end(), exact)))
             if (auto other = insteadOfTheOne(thing, noun, job); !other.empty())
                 return other;
         if (!names.empty() && !those([&](const Piece& p) {
