@@ -15,6 +15,7 @@
 #include "edit/several.h"
 #include "edit/sizes_said.h"
 #include "edit/things_said.h"
+#include "geometry/gap.h"
 #include "measure/text.h"
 #include "measure/texts.h"
 #include "scheme/on_wall.h"
@@ -241,7 +242,11 @@ Edit LineReader::put(bool fresh) {
         p = placedPiece(there);
     if (const std::size_t here = in.at(); sizeFirst) {
         in.goTo(start);
-        readSizes(in, p, isNew, notices);
+        // "a 60 high hook rail" is none: no figure is left out.
+        if (!readSizes(in, p, isNew, notices))
+            in.fail(start, std::max<std::size_t>(here - start, 1),
+                    worded("no {} is so high", foldCase(p.kind->name)),
+                    "say behind it how high it hangs, like: hooks on wall A, 66 high");
         in.goTo(here);
     }
     bool called = callIt(p, isNew);
@@ -347,6 +352,20 @@ bool LineReader::isOtherOfPair(int id, std::size_t start) {
             other = false;
         }
     }
+    // "rug under the dining table", of one that lies elsewhere, under other things.
+    if (p.kind->flat() && in.take({"under", "beneath", "underneath"}))
+        try {
+            const Target over = in.target();
+            const Placed* own = scene_->fromAbove(id);
+            const Placed* its =
+                over.is == Target::Is::piece ? scene_->fromAbove(over.piece) : nullptr;
+            other = own != nullptr && its != nullptr &&
+                    gapBetween(own->shape, its->shape).apart > quiet &&
+                    std::any_of(p.ties.begin(), p.ties.end(),
+                                [](const Tie& t) { return t.kind == Tie::Kind::under; });
+        } catch (const LineFault&) {
+            other = false;
+        }
     in.goTo(at);
     return other;
 }

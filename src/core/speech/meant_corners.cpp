@@ -55,6 +55,28 @@ void outOfCorner(const std::string& line, const Project& job, std::vector<std::s
                     it.piece->name, write(*read, job.notation), before.name, best->name));
 }
 
+/// "move the sofa to the opposite corner": the one farthest from where it stands.
+void toTheOppositeCorner(const std::string& line, const Project& job,
+                         std::vector<std::string>& out) {
+    static const Saying words(
+        "(?:(?:move|put|shift|bring|take|push|slide) )?(.+?) (?:over |across )?(?:to|in|"
+        "into) the (?:opposite|diagonal|diagonally opposite|other) corner");
+    std::smatch found;
+    if (!words.is(line, found))
+        return;
+    const auto it = standsNamed(found[1], job);
+    if (!it || !job.room->closed)
+        return;
+    const auto& walls = job.room->walls;
+    std::size_t far = 0;
+    for (std::size_t i = 1; i < walls.size(); ++i)
+        if (norm(it.there->pose.at - walls[i].start) > norm(it.there->pose.at - walls[far].start))
+            far = i;
+    const std::size_t before = (far + walls.size() - 1) % walls.size();
+    out.push_back(
+        fmt::format("{} in corner {}{}", it.piece->name, walls[before].name, walls[far].name));
+}
+
 /// "move the plants into the corners": each into the nearest that none of the others takes.
 void oneInEachCorner(const std::string& line, const Project& job, std::vector<std::string>& out) {
     static const Saying words(
@@ -193,7 +215,8 @@ void cornerByWhatIsThere(const std::string& line, const Project& job,
 } // namespace
 
 std::vector<Meaning> meaningsOfCorners() {
-    return {oneInEachCorner, toItsCorner, betweenAndCorner, cornerByWhatIsThere, outOfCorner};
+    return {oneInEachCorner,     toItsCorner, betweenAndCorner,
+            cornerByWhatIsThere, outOfCorner, toTheOppositeCorner};
 }
 
 } // namespace mezzet

@@ -129,6 +129,17 @@ constexpr OtherWords asked[] = {
      "(?:wall|space|part|stretch)(?: "
      "is there| left)? (?:on|of|along) (wall [a-z]|.+ wall)\\??",
      "how much wall is free on $1?"},
+    {"(?:can|could) (?:two|2|several) people (?:pass|get by|walk past|walk by)(?: each other)?(?: "
+     "(?:here|in "
+     "here|in the hall(?:way)?))?\\??",
+     "how wide is the walkway?"},
+    {"(?:is|are) (?:the )?(?:hall|hallway|corridor|passage|room|walkway|way|aisle|path) wide "
+     "enough(?: .*)?\\??",
+     "how wide is the walkway?"},
+    {"how many (?:people |guests |of us )?(?:can|could|will) (?:eat|dine|have dinner) "
+     "(?:at|around|round) (?:the "
+     "|my )?table\\??",
+     "how many people can sit at the dining table?"},
     {"(?:can|could) (?:you|i|we|one|someone|people|they) (?:still |easily )?reach (.+?) from "
      "(.+?)\\??",
      "how far is $1 from $2?"},

@@ -89,6 +89,8 @@ constexpr OtherWords changesInstead[] = {
      "((?:next|beside|by|on|over|above|left|right|to|between|near) "
      ".+)",
      "$1a grid of $2 $3 $4"},
+    {"((?:hang |put |add )?)(?:a )?gallery (?:along|across|over|all over) (wall [a-z])",
+     "$1gallery on $2"},
     {"(?:make|have|let) (.+?) (?:extend|go|open|pull out|stretch) (?:out )?to ([0-9].*)",
      "make $1 $2 long"},
     {"(?:get|put|set|make|lay) (.+?) (?:straight|square|squared up|parallel)", "straighten $1"},

@@ -56,6 +56,13 @@ constexpr OtherWords withinInstead[] = {
     {"\\b(?:kids?'?s?|child(?:ren)?'?s?|toddler) (chair|table|bed)", "child's $1"},
     {"^((?:hang |put |add )?(?:[a-z]+ )?(?:curtains|drapes)) (?:up )?to the ceiling$",
      "$1 from the ceiling to the floor"},
+    {"\\b(?:down|along|through|up) the (?:hall|hallway|corridor|passage)$", "centred on room"},
+    {"\\balong the (?:back|rear) of\\b", "behind"},
+    {"\\bat each side of\\b", "either side of"},
+    {"\\b((?:rug|carpet)) in the (?:sitting|seating|conversation|living|lounge) "
+     "(?:area|group|corner)\\b",
+     "$1 under the seats"},
+    {"\\b(low )?shel(?:f|ving|ves) unit\\b", "$1bookcase"},
     {"\\b(instead of|in place of|replace|swap|exchange) the ([a-z-]+) and ([a-z-]+s)\\b",
      "$1 the $2 and the $3"},
     {"\\bon both (?:of the )?(?:sides|ends) of\\b", "either side of"},
