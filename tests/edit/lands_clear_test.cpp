@@ -13,7 +13,7 @@ using namespace mezzet::test;
 
 namespace {
 
-double inches(double mm) {
+double asInches(double mm) {
     return mm / 25.4;
 }
 Project said(Project job, const std::string& line) {
@@ -53,8 +53,8 @@ TEST(ARug, LiesTheWayThatKeepsItInTheRoom) {
          {"rug 30 x 120 in the middle of the room", "rug 120 x 30 in the middle of the room"}) {
         const auto job = said(hall, line);
         const Size size = job.scheme().byName("Rug")->size;
-        EXPECT_NEAR(inches(size.width.mm()), 30, 1e-6) << line;
-        EXPECT_NEAR(inches(size.depth.mm()), 120, 1e-6) << line;
+        EXPECT_NEAR(asInches(size.width.mm()), 30, 1e-6) << line;
+        EXPECT_NEAR(asInches(size.depth.mm()), 120, 1e-6) << line;
         EXPECT_EQ(through(job, "Rug"), Length{}) << line;
     }
 }
@@ -64,8 +64,8 @@ TEST(ARug, UnderABedAtItsWallLiesUnderItsFootTheWayThatFits) {
     auto job = jobWith({"queen bed 62 x 84 against wall A, centred on wall A"}, plainNotes());
     job = said(job, "rug 96 x 120 under queen bed");
     const Size size = job.scheme().byName("Rug")->size;
-    EXPECT_NEAR(inches(size.width.mm()), 120, 1e-6);
-    EXPECT_NEAR(inches(size.depth.mm()), 96, 1e-6);
+    EXPECT_NEAR(asInches(size.width.mm()), 120, 1e-6);
+    EXPECT_NEAR(asInches(size.depth.mm()), 96, 1e-6);
     EXPECT_LT(through(job, "Rug").mm(), 1);
 }
 
@@ -76,14 +76,14 @@ TEST(ATurn, TakesAChairOutOfItsCornerAsFarAsItMust) {
     const Vec2 beside = poseOf(job, "Side table").at;
     job = said(job, "turn armchair 45");
     EXPECT_EQ(through(job, "Armchair"), Length{});
-    const double moved = inches(norm(poseOf(job, "Armchair").at - was));
+    const double moved = asInches(norm(poseOf(job, "Armchair").at - was));
     // Half its diagonal is 24 inches, and it stood 16 and 18 off; its table, turned with it, wants
     // room too.
     EXPECT_GT(moved, 5);
     EXPECT_LT(moved, 20);
     const auto alone =
         said(jobWith({"armchair 32 x 36 in corner AB"}, fireRoom()), "turn armchair 45");
-    EXPECT_LT(inches(norm(poseOf(alone, "Armchair").at - was)), 14);
+    EXPECT_LT(asInches(norm(poseOf(alone, "Armchair").at - was)), 14);
     EXPECT_GT(norm(poseOf(job, "Side table").at - beside), 1) << "its table goes along";
 }
 
@@ -102,8 +102,8 @@ TEST(AGallery, HangsBesideTheDoorAndNotOverIt) {
     for (const Piece& p : job.scheme().pieces) {
         if (p.isGroup())
             continue;
-        const double low = inches(scene->byId(p.id)->pose.at.x - p.size.width.mm() / 2);
-        const double high = inches(scene->byId(p.id)->pose.at.x + p.size.width.mm() / 2);
+        const double low = asInches(scene->byId(p.id)->pose.at.x - p.size.width.mm() / 2);
+        const double high = asInches(scene->byId(p.id)->pose.at.x + p.size.width.mm() / 2);
         EXPECT_TRUE(high <= 72 + 0.1 || low >= 108 - 0.1) << p.name << " " << low << " " << high;
     }
     // Said to be in the middle, it is there all the same.
@@ -112,7 +112,7 @@ TEST(AGallery, HangsBesideTheDoorAndNotOverIt) {
     const auto there = *sceneOf(middle);
     const Piece& group = middle.scheme().pieces.back();
     ASSERT_TRUE(group.isGroup());
-    EXPECT_NEAR(inches(there->byId(group.id)->pose.at.x), 90, 1e-6);
+    EXPECT_NEAR(asInches(there->byId(group.id)->pose.at.x), 90, 1e-6);
 }
 
 TEST(WhatIsLow, GoesUnderWhatIsOpenBelow) {
@@ -139,10 +139,10 @@ TEST(BesideADoor, OneAtItsWallGoesAlongTheWall) {
     const auto gap = gapBetween((*sceneOf(job))->fromAbove(1)->shape,
                                 stretch({job.room->walls[2].at(Length::inches(72)),
                                          job.room->walls[2].at(Length::inches(108))}));
-    EXPECT_NEAR(inches(gap.apart.mm()), 6, 0.05); // its corner is a little round
+    EXPECT_NEAR(asInches(gap.apart.mm()), 6, 0.05); // its corner is a little round
     // Its back is at the wall still.
-    EXPECT_NEAR(inches(dot(poseOf(job, "Bookcase").at - job.room->walls[2].start,
-                           job.room->walls[2].inward())),
+    EXPECT_NEAR(asInches(dot(poseOf(job, "Bookcase").at - job.room->walls[2].start,
+                             job.room->walls[2].inward())),
                 6, 1e-6);
 }
 
@@ -159,14 +159,14 @@ TEST(BeforeTheFire, ASeatLooksAtIt) {
     job = said(job, "sofa 60 off fireplace");
     EXPECT_NEAR(poseOf(job, "Sofa").front().x, 1, 1e-3);
     // To the breast's face, from the sofa's front.
-    EXPECT_NEAR(inches(poseOf(job, "Sofa").at.x), 180 - 14 - 60 - 18, 0.2);
+    EXPECT_NEAR(asInches(poseOf(job, "Sofa").at.x), 180 - 14 - 60 - 18, 0.2);
 }
 
 TEST(BehindADesk, AtAWallIsWhereOneSits) {
     auto job = jobWith({"desk 54 x 26 against wall D, centred on wall D"}, fireRoom());
     job = said(job, "desk chair behind desk");
     EXPECT_EQ(through(job, "Desk chair"), Length{});
-    EXPECT_GT(inches(poseOf(job, "Desk chair").at.x), 26);
+    EXPECT_GT(asInches(poseOf(job, "Desk chair").at.x), 26);
     EXPECT_NEAR(poseOf(job, "Desk chair").front().x, -1, 1e-6) << "it looks at its desk";
     // With room behind it that is where it goes.
     auto free = jobWith({"desk 54 x 26 at 7', 6'"}, fireRoom());
