@@ -56,7 +56,9 @@ constexpr OtherWords withinInstead[] = {
     {"\\b(?:kids?'?s?|child(?:ren)?'?s?|toddler) (chair|table|bed)", "child's $1"},
     {"^((?:hang |put |add )?(?:[a-z]+ )?(?:curtains|drapes)) (?:up )?to the ceiling$",
      "$1 from the ceiling to the floor"},
-    {"\\b(?:down|along|through|up) the (?:hall|hallway|corridor|passage)$", "centred on room"},
+    {"^(.*\\b(?:runner|rug|carpet)\\b.*?),? (?:down|along|through|up) the (?:hall|hallway|corridor|"
+     "passage)$",
+     "$1 centred on room"},
     {"\\balong the (?:back|rear) of\\b", "behind"},
     {"\\bat each side of\\b", "either side of"},
     {"\\b((?:rug|carpet)) in the (?:sitting|seating|conversation|living|lounge) "
