@@ -91,6 +91,20 @@ TEST(TheOther, SideIsStraightAcross) {
     }
 }
 
+TEST(TheOther, SideOfWhatHangsIsSwappedAtItsHeight) {
+    const auto job = jobWith({"queen bed on wall A, 60 from left corner",
+                              "sconce 6 left of queen bed", "small pendant left of queen bed"});
+    const auto now = doneTo(job, "move the sconce to the other side of the bed");
+    // From 6 left of a bed 62 wide to 6 right of it, a sconce is 5 wide.
+    EXPECT_NEAR(inches(now, "Sconce").x - inches(job, "Sconce").x, 62 + 6 + 6 + 5, 0.01);
+    EXPECT_NEAR(inches(now, "Sconce").y, inches(job, "Sconce").y, 0.01);
+    const auto lit = doneTo(job, "move the small pendant to the other side");
+    EXPECT_NEAR(inches(lit, "Small pendant").x - inches(job, "Small pendant").x, 62 + 8, 0.01);
+    // Not to be measured so, and told.
+    EXPECT_TRUE(contains(answerIn(job, "will the door hit the sconce?"), "Sconce hangs"));
+    EXPECT_TRUE(contains(answerIn(job, "space the sconce and the pendant 10 apart"), "refused"));
+}
+
 TEST(TheOther, SpacingIsAboutTheMiddleAndFromMiddleToMiddleWhereGapsDoNotFit) {
     const auto job = jobWith({"kitchen island 84 x 40 x 36 in the middle of the room",
                               "three bar stools behind the island"});

@@ -1,11 +1,16 @@
 // What people say, case by case, from tests/cases/plain_speech.txt. To see the share and each case
 // that fails: build/bin/test-speech --gtest_filter=Said.*
+#include "rounds.h"
 #include "said_cases.h"
+#include "speech/speech.h"
 
 #include <gtest/gtest.h>
 
 #include <fmt/format.h>
 
+#include <random>
+
+using namespace mezzet;
 using namespace mezzet::test;
 
 TEST(Said, NineInTenAreHeardRightAndNoneWrong) {
@@ -30,4 +35,39 @@ TEST(Said, NineInTenAreHeardRightAndNoneWrong) {
     EXPECT_GE(all, 400);
     EXPECT_GE(right, all * 9 / 10);
     EXPECT_EQ(wrong, 0);
+}
+
+// What is said of one room, said in all the others: whatever it comes to, it is an edit that can be
+// done, an answer with words, or a refusal with its reason.
+TEST(Said, AnySentenceInAnyRoomIsDoneAnsweredOrRefused) {
+    const auto file = readSaidFile(std::filesystem::path(MEZZET_TEST_CASES) / "plain_speech.txt");
+    std::vector<std::string> all;
+    for (const auto& c : file.cases)
+        all.insert(all.end(), c.sentences.begin(), c.sentences.end());
+    std::mt19937 any(29);
+    std::uniform_int_distribution<std::size_t> which(0, all.size() - 1);
+    const int each = rounds(8, 120);
+    int done = 0;
+    int refused = 0;
+    for (const auto& setting : file.settings)
+        for (int i = 0; i < each; ++i) {
+            const auto& line = all[which(any)];
+            const auto said = readSpoken(line, setting.job, {});
+            if (!said) {
+                ++refused;
+                EXPECT_FALSE(said.problem().what.empty()) << setting.name << ": " << line;
+                continue;
+            }
+            if (said->is == Spoken::Is::answer)
+                EXPECT_FALSE(said->answer.words.empty()) << setting.name << ": " << line;
+            if (said->is != Spoken::Is::edit)
+                continue;
+            EXPECT_FALSE(said->said.preview.empty()) << setting.name << ": " << line;
+            const auto after = apply(setting.job, said->said.edit);
+            EXPECT_TRUE(after) << setting.name << ": " << line << ": "
+                               << (after ? "" : after.problem().text());
+            ++done;
+        }
+    EXPECT_GT(done, static_cast<int>(file.settings.size()));
+    EXPECT_GT(refused, 0);
 }

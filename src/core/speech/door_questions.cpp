@@ -38,7 +38,8 @@ Answer doesItHit(Asking& a, const Target& door) {
     }
     const Placed* there = a.scene->fromAbove(id);
     if (there == nullptr || piece.kind->underCeiling()) {
-        out.words = worded("{} hangs over it, out of its way", piece.name);
+        out.words =
+            worded("{} hangs: only what stands on the floor is measured to a leaf", piece.name);
         return out;
     }
     const Gap g = gapBetween(there->shape, *swing);

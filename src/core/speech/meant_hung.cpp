@@ -45,11 +45,10 @@ void besideWhatHangs(const std::string& line, const Project& job, std::vector<st
     std::smatch found;
     if (!words.is(line, found))
         return;
-    const Piece* hung = pieceNamed(found[3], job);
+    const Piece* hung = hungNamed(found[3], job);
     const auto scene = sceneOf(job);
-    const auto box = hung != nullptr && hung->onWall() && scene
-                         ? boxOn(pieceTarget(hung->id), hung->wall(), **scene)
-                         : std::nullopt;
+    const auto box = hung != nullptr && scene ? boxOn(pieceTarget(hung->id), hung->wall(), **scene)
+                                              : std::nullopt;
     if (!box)
         return;
     const Wall& w = job.room->walls[static_cast<std::size_t>(hung->wall())];

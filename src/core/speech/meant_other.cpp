@@ -66,23 +66,31 @@ Side across(Side side) {
     return side;
 }
 
+/// Before or behind it, where left and right are along that side.
+bool isLevel(Side side) {
+    return side == Side::front || side == Side::behind;
+}
+
 /// A place at one side of a piece, so far along that side from its middle.
 std::string placeAt(const BesideOne& by, double along, const Project& job) {
     const auto size = [&](double mm) { return write(Length::millimetres(mm), job.notation); };
-    const bool level = by.side == Side::front || by.side == Side::behind;
     auto out = fmt::format("{} {} {}, centred on {}", size(by.gap.mm()), sideWords(by.side),
                            by.of->name, by.of->name);
     if (std::abs(along) > 0.5)
-        out +=
-            fmt::format(", {} {}", size(std::abs(along)),
-                        level ? (along < 0 ? "left" : "right") : (along < 0 ? "back" : "forward"));
+        out += fmt::format(", {} {}", size(std::abs(along)),
+                           isLevel(by.side) ? (along < 0 ? "left" : "right")
+                                            : (along < 0 ? "back" : "forward"));
     return out;
 }
 
-/// How far along its side of that a piece is from the middle, mm.
-double alongOf(const Piece& p, const BesideOne& by, const Scene& scene) {
-    const Vec2 at = scene.fromAbove(by.of->id)->pose.toLocal(scene.fromAbove(p.id)->pose.at);
-    return by.side == Side::front || by.side == Side::behind ? at.x : at.y;
+/// How far along its side of that a piece is from the middle, mm; none for what hangs on a wall.
+std::optional<double> alongOf(const Piece& p, const BesideOne& by, const Scene& scene) {
+    const Placed* of = scene.inPlan(by.of->id);
+    const Placed* own = scene.inPlan(p.id);
+    if (of == nullptr || own == nullptr)
+        return {};
+    const Vec2 at = of->pose.toLocal(own->pose.at);
+    return isLevel(by.side) ? at.x : at.y;
 }
 
 /// "move the stools to the other side", of what they are beside: each straight across.
@@ -96,17 +104,24 @@ void toTheOtherSide(const std::string& line, const Project& job, std::vector<std
     if (!scene || !words.is(line, found))
         return;
     const auto pieces = piecesNamed(found[1], job);
-    auto by = pieces.empty() ? BesideOne{} : besideOne(pieces, job);
-    if (by.of == nullptr || (found[2].matched && pieceNamed(found[2], job) != by.of) ||
-        (*scene)->fromAbove(by.of->id) == nullptr)
+    const auto by = pieces.empty() ? BesideOne{} : besideOne(pieces, job);
+    if (by.of == nullptr || (found[2].matched && pieceNamed(found[2], job) != by.of))
         return;
+    BesideOne other = by;
+    other.side = across(by.side);
     std::vector<std::string> lines;
     for (const Piece* p : pieces) {
-        const double along = alongOf(*p, by, **scene);
-        BesideOne other = by;
-        other.side = across(by.side);
-        lines.push_back(fmt::format("{} {}{}", p->name, placeAt(other, along, job),
-                                    p->kind->isSeat() ? ", facing " + by.of->name : std::string()));
+        const auto along = alongOf(*p, by, **scene);
+        // What hangs keeps its height, and is only left or right of it.
+        if (p->onWall())
+            lines.push_back(fmt::format("{} {} {} {}", p->name, write(by.gap, job.notation),
+                                        sideWords(other.side), by.of->name));
+        else if (along)
+            lines.push_back(
+                fmt::format("{} {}{}", p->name, placeAt(other, *along, job),
+                            p->kind->isSeat() ? ", facing " + by.of->name : std::string()));
+        else
+            return;
     }
     out.push_back(fmt::format("{}", fmt::join(lines, "; then ")));
 }
@@ -127,13 +142,14 @@ void spacedAtASide(const std::string& line, const Project& job, std::vector<std:
     auto pieces = parted->pieces;
     const auto by = besideOne(pieces, job);
     const auto figure = readLength(parted->figure, job.notation.units);
-    if (by.of == nullptr || !figure || (*scene)->fromAbove(by.of->id) == nullptr)
+    if (by.of == nullptr || !figure ||
+        std::any_of(pieces.begin(), pieces.end(),
+                    [&](const Piece* p) { return !alongOf(*p, by, **scene); }))
         return;
     std::stable_sort(pieces.begin(), pieces.end(), [&](const Piece* a, const Piece* b) {
         return alongOf(*a, by, **scene) < alongOf(*b, by, **scene);
     });
-    const bool level = by.side == Side::front || by.side == Side::behind;
-    const double room = (level ? by.of->size.width : by.of->size.depth).mm();
+    const double room = (isLevel(by.side) ? by.of->size.width : by.of->size.depth).mm();
     const double wide = pieces.front()->size.width.mm();
     const auto many = static_cast<double>(pieces.size());
     const double between = figure->mm() + wide;
