@@ -224,60 +224,6 @@ std::optional<int> LineReader::otherKindAhead(int id) {
     return end;
 }
 
-Edit LineReader::size() {
-    const auto ids = subjects();
-    if (ids.size() == 1 && otherKindAhead(ids.front())) {
-        in.take({"for", "to", "into", "with", "by"});
-        return asKind(ids.front());
-    }
-    in.take({"to be", "to", "it"});
-    const std::size_t at = in.at();
-    const auto one = [at](LineReader& r, int id) {
-        r.in.goTo(at);
-        Piece p = r.placedPiece(id);
-        if (p.isGroup())
-            r.in.fail(at, std::max<std::size_t>(r.in.rest().size(), 1),
-                      worded("{} is as large as what is in it", p.name),
-                      "say it of one of them, or how far apart they hang");
-        const bool sized = r.biggerOrSmaller(p) || r.asRound(p) || r.asHanded(p) ||
-                           readSizes(r.in, p, false, r.notices);
-        if (!sized && r.in.done())
-            r.in.failAhead("which size?", "say it like: size sofa 78 x 36");
-        auto e = r.place(p, at);
-        e.words = worded("size {}", p.name);
-        return e;
-    };
-    if (ids.size() == 1)
-        return one(*this, ids.front());
-    return each(ids, one, worded("size {} pieces", ids.size()));
-}
-
-/// "widen sofa by 6", "shorten sofa to 78"
-Edit LineReader::lengthen(double way) {
-    Piece p = placedPiece(subject());
-    Size s = p.size;
-    const std::size_t at = in.at();
-    if (in.take({"to"}))
-        s.width = in.length("the width");
-    else {
-        in.take({"by"});
-        s.width = s.width + (in.done() ? in.usualStep() : in.length("by how much")) * way;
-    }
-    in.nothingMore();
-    if (s.width <= Length{} || s.width > Length::metres(20))
-        in.fail(
-            at, std::max<std::size_t>(in.at() - at, 1), "no piece has that size",
-            worded("sizes lie between nothing and {}", write(Length::metres(20), job_.notation)));
-    // What is round stays round.
-    if (p.footprint.form == FootprintForm::oval && p.size.width == p.size.depth)
-        s.depth = s.width;
-    giveSize(p, s);
-    Edit e;
-    e.words = worded("size {}", p.name);
-    e.acts.emplace_back(PutPiece{std::move(p)});
-    return e;
-}
-
 Edit LineReader::rename() {
     Piece p = pieceOf(subject());
     // "call the chair on the left Reading chair" tells which chair.

@@ -569,8 +569,8 @@ std::vector<std::string> asMeant(std::string_view text, const Project& job) {
         one(line, job, out);
     for (const auto& more :
          {meaningsOfTheOther(), meaningsOfSize(), meaningsOfPlace(), meaningsOfCorners(),
-          meaningsOfRoom(), meaningsOfTables(), meaningsOverhead(), meaningsOfSpan(),
-          meaningsOfWalls(), meaningsOfHung(), meaningsOfRuns()})
+          meaningsOfRoom(), meaningsOfTables(), meaningsOverhead(), meaningsOfCurtains(),
+          meaningsOfSpan(), meaningsOfWalls(), meaningsOfHung(), meaningsOfRuns()})
         for (const Meaning& one : more)
             one(line, job, out);
     std::erase(out, line);

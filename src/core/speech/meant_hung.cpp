@@ -166,9 +166,9 @@ void standsInstead(const std::string& line, const Project& job, std::vector<std:
         return;
     const KindPtr hangs = job.library.kit->byWord(found[2].str());
     const KindPtr top = hangs && hangs->hangs() ? nounIn(found[4].str(), job) : nullptr;
-    // Nobody sees what stands on a wardrobe.
+    // What stands over one's eyes is not seen.
     if (!top || !top->hasTop() ||
-        top->heights.top.value_or(top->size.height) > Length::inches(60) ||
+        top->heights.top.value_or(top->size.height) > eyeLevel(*job.library.book, job.judgement) ||
         piecesNamed("the " + plainWord(found[4].str()) + "s", job).empty())
         return;
     const auto noun = " " + plainWord(found[2].str());

@@ -220,6 +220,27 @@ void theCounter(const std::string& line, const Project& job, std::vector<std::st
     out.push_back(std::regex_replace(line, words, counter->name));
 }
 
+/// The stool of the kit that one sits on at a counter as high under its top as on a chair at a
+/// table; null for a kit without.
+KindPtr stoolFor(const Piece& counter, const Project& job) {
+    const Kit& kit = *job.library.kit;
+    const KindPtr table = kit.byWord("dining table");
+    const KindPtr chair = kit.byWord("dining chair");
+    if (!table || !chair || !chair->heights.seat)
+        return {};
+    const Length under = table->heights.top.value_or(table->size.height) - *chair->heights.seat;
+    KindPtr best;
+    double least = 1e300;
+    for (const char* word : {"counter stool", "bar stool"})
+        if (const KindPtr k = kit.byWord(word); k && k->heights.seat)
+            if (const double off = std::abs((counter.top() - under - *k->heights.seat).mm());
+                off < least) {
+                least = off;
+                best = k;
+            }
+    return best;
+}
+
 /// "four stools at the island": as high as that asks for.
 void stoolsAtACounter(const std::string& line, const Project& job, std::vector<std::string>& out) {
     static const Saying words(
@@ -235,9 +256,10 @@ void stoolsAtACounter(const std::string& line, const Project& job, std::vector<s
     const Piece* counter = onlyCounter(job);
     if (counter == nullptr || std::regex_match(before, told))
         return;
-    const bool bar = counter->top() > Length::inches(39); // a counter is 36, a bar 42
-    out.push_back(fmt::format("{}{} stool{} {}{}{}", before, bar ? "bar" : "counter",
-                              found[2].str(), found[3].str(), found[4].str(), found[5].str()));
+    const KindPtr stool = stoolFor(*counter, job);
+    if (stool)
+        out.push_back(fmt::format("{}{}{} {}{}{}", before, foldCase(stool->name), found[2].str(),
+                                  found[3].str(), found[4].str(), found[5].str()));
 }
 
 /// "add another stool", where those there are of one kind that is called so in the end: one of
@@ -315,6 +337,11 @@ void fromSeveral(const std::string& line, const Project& job, std::vector<std::s
     }
 }
 
+/// Whether a length may be how wide such a kind is: from half as wide as it usually comes to twice.
+bool isAWidthOf(const Kind& kind, Length l) {
+    return l >= kind.size.width / 2 && l <= kind.size.width * 2;
+}
+
 /// "console under the window, 60 inches": so wide, where that is a width such a thing has.
 void widthAtTheEnd(const std::string& line, const Project& job, std::vector<std::string>& out) {
     static const Saying words(
@@ -324,7 +351,7 @@ void widthAtTheEnd(const std::string& line, const Project& job, std::vector<std:
         return;
     const KindPtr kind = nounIn(found[2].str(), job);
     const auto wide = readLength(found[3].str(), job.notation.units);
-    if (kind && wide && *wide >= kind->size.width / 2 && *wide <= kind->size.width * 2)
+    if (kind && wide && isAWidthOf(*kind, *wide))
         out.push_back(
             fmt::format("{}a {} wide {}", found[1].str(), found[3].str(), found[2].str()));
 }
@@ -344,8 +371,7 @@ void outlinedOne(const std::string& line, const Project& job, std::vector<std::s
     const auto wide = readLength(found[4].str(), job.notation.units);
     const auto& pieces = job.scheme().pieces;
     // "round rug 6 ft in front of the fire" says how far.
-    if (!kind || kind->flat() || !wide || *wide < kind->size.width * 0.6 ||
-        *wide > kind->size.width * 1.7 ||
+    if (!kind || kind->flat() || !wide || !isAWidthOf(*kind, *wide) ||
         std::any_of(pieces.begin(), pieces.end(), [&](const Piece& p) { return p.kind == kind; }))
         return;
     out.push_back(

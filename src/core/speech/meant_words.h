@@ -84,8 +84,10 @@ using Meaning = void (*)(const std::string& line, const Project&, std::vector<st
 [[nodiscard]] std::vector<Meaning> meaningsOfSize();
 /// Of chairs, benches and rugs at tables.
 [[nodiscard]] std::vector<Meaning> meaningsOfTables();
-/// Of lights in rows, and curtains from the ceiling.
+/// Of lights in rows.
 [[nodiscard]] std::vector<Meaning> meaningsOverhead();
+/// Of curtains by what they reach over.
+[[nodiscard]] std::vector<Meaning> meaningsOfCurtains();
 /// Of several in one line, at the end of a room, as large as there is room.
 [[nodiscard]] std::vector<Meaning> meaningsOfSpan();
 /// Of where along its wall a thing goes.

@@ -375,6 +375,11 @@ std::optional<Answer> howMuchPaint(Asking& a) {
     return out;
 }
 
+/// How deep what stands at a wall is taken to be where it is not said; assumed, and said.
+double assumedDeep(const Asking& a) {
+    return isMetric(a.job.notation.units) ? 600 : Length::inches(24).mm();
+}
+
 /// "how much wall is free on wall C?": the stretches of it where what is usually as deep as a chest
 /// can stand.
 std::optional<Answer> freeWall(Asking& a) {
@@ -385,8 +390,8 @@ std::optional<Answer> freeWall(Asking& a) {
     a.end();
     const Wall& w = a.job.room->walls[static_cast<std::size_t>(t.index)];
     const auto size = [&](double l) { return writeGap(Length::millimetres(l), a.job.notation); };
-    // What keeps more than this off the wall leaves it free; assumed, and said.
-    const double deep = isMetric(a.job.notation.units) ? 600 : Length::inches(24).mm();
+    // What keeps more than this off the wall leaves it free.
+    const double deep = assumedDeep(a);
     std::vector<std::string> parts;
     Answer out;
     double whole = 0;
@@ -412,7 +417,7 @@ std::optional<Answer> freeWall(Asking& a) {
 std::optional<Answer> whichWallIsFree(Asking& a) {
     a.in.take({"here", "in here", "in this room", "for furniture"});
     a.end();
-    const double deep = isMetric(a.job.notation.units) ? 600 : Length::inches(24).mm();
+    const double deep = assumedDeep(a);
     const auto size = [&](double l) { return writeGap(Length::millimetres(l), a.job.notation); };
     std::vector<std::pair<double, std::string>> walls;
     for (std::size_t i = 0; i < a.job.room->walls.size(); ++i) {
