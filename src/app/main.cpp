@@ -23,6 +23,7 @@
 #include <QComboBox>
 #include <QCommandLineParser>
 #include <QDir>
+#include <QElapsedTimer>
 #include <QFile>
 #include <QImage>
 #include <QLineEdit>
@@ -116,7 +117,11 @@ template <class Shot> bool walls(mezzet::app::MainWindow& window, Shot shot) {
 int renderViews(mezzet::app::MainWindow& window, const QString& folder) {
     QDir().mkpath(folder);
     const auto shot = [&](QWidget& w, const char* name) {
-        for (int i = 0; i < 40 || (i < 2000 && window.session().findingRemedies()); ++i) {
+        // Until what comes a moment later, the line's hints among it, is there too.
+        QElapsedTimer since;
+        since.start();
+        for (int i = 0; since.elapsed() < 300 || (i < 2000 && window.session().findingRemedies());
+             ++i) {
             QApplication::processEvents(QEventLoop::AllEvents, 20);
             QThread::msleep(3);
         }
@@ -208,9 +213,8 @@ int renderViews(mezzet::app::MainWindow& window, const QString& folder) {
     }
     // A carpet cut to the room, its edges and corners to be dragged.
     session.sayLine("remove hearth rug");
-    session.sayLine(
-        "rug called Carpet cut to the room, 12 off the walls, 6 off the hearth, ending "
-           "at opening 1 anyway");
+    session.sayLine("rug called Carpet cut to the room, 12 off the walls, 6 off the hearth, ending "
+                    "at opening 1 anyway");
     session.sayLine("edges of Carpet in linen tape 3");
     if (const auto* carpet = session.project()->scheme().byName("Carpet"))
         session.select({carpet->id});

@@ -552,8 +552,8 @@ void anotherNamed(const std::string& line, const Project& job, std::vector<std::
 std::vector<std::string> meantFirst(std::string_view text, const Project& job) {
     const std::string line(trimmed(text));
     std::vector<std::string> out;
-    for (const auto& all :
-         {meaningsOfRecesses(), meaningsFirst(), meaningsOfHungFirst(), meaningsOfTheOtherFirst()})
+    for (const auto& all : {meaningsOfRecesses(), meaningsFirst(), meaningsOfHungFirst(),
+                            meaningsOfCurtainsFirst(), meaningsOfTheOtherFirst()})
         for (const Meaning& one : all)
             one(line, job, out);
     return out;

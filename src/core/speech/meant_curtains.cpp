@@ -161,6 +161,15 @@ void curtainsOverEach(const std::string& line, const Project& job, std::vector<s
         out.push_back(lines);
 }
 
+/// The same where some hang over each of those already: they are meant, and no second pair.
+void curtainsThatHang(const std::string& line, const Project& job, std::vector<std::string>& out) {
+    std::vector<std::string> lines;
+    curtainsOverEach(line, job, lines);
+    for (auto& l : lines)
+        if (l.find("add ") == std::string::npos)
+            out.push_back(std::move(l));
+}
+
 /// "curtains to the floor, 20 past the window each side": so much wider than each window, or the
 /// one that is named; from where a rod usually hangs down to where such a kind ends.
 void curtainsPast(const std::string& line, const Project& job, std::vector<std::string>& out) {
@@ -300,6 +309,10 @@ void rodAt(const std::string& line, const Project& job, std::vector<std::string>
 }
 
 } // namespace
+
+std::vector<Meaning> meaningsOfCurtainsFirst() {
+    return {curtainsThatHang};
+}
 
 std::vector<Meaning> meaningsOfCurtains() {
     return {highAndWide, curtainsOverEach, curtainsPast, curtainsAcross, curtainsWallToWall, rodAt};

@@ -226,6 +226,39 @@ void rugForTable(const std::string& line, const Project& job, std::vector<std::s
                               write(table->size.depth + past, job.notation), table->name));
 }
 
+/// "a bench on the window side of the table", "replace the chairs on that side with a bench": the
+/// chairs there taken away.
+void benchOnASide(const std::string& line, const Project& job, std::vector<std::string>& out) {
+    if (!mentions(line, {"bench"}))
+        return;
+    static const auto onSide = meaning("(?:(?:put|place|add|set|have) )?((?:an? )?[a-z0-9 "
+                                       "-]*?\\bbench\\b[^,]*?) (?:instead of the "
+                                       "(?:dining )?chairs )?(?:on|at|along) the "
+                                       "(front|back|window|left|right|door|fireplace|fire)"
+                                       "(?:[- ](?:hand )?side)(?: of (.+))?");
+    static const auto insteadThere = meaning(
+        "(?:replace|swap|change|exchange) the (?:dining )?chairs (?:on|at|along) the (front|back|"
+        "window|left|right|door|fireplace|fire)(?:[- ](?:hand )?side)(?: of (.+?))? (?:with|by|"
+        "for|to) (an? .*\\bbench\\b.*)");
+    std::smatch found;
+    const bool first = std::regex_match(line, found, onSide);
+    if (!first && !std::regex_match(line, found, insteadThere))
+        return;
+    const auto told = first ? found[3] : found[2];
+    const Piece* table = tableTold(told.matched ? told.str() : "the table", job);
+    const auto scene = sceneOf(job);
+    if (table == nullptr || !scene || !table->kind->isSatInTo())
+        return;
+    const auto side =
+        sideSaid(foldCase(first ? found[2].str() : found[1].str()), *table, job, **scene);
+    if (side.place == nullptr)
+        return;
+    const auto put = fmt::format("{} {} {}, facing {}", first ? found[1].str() : found[3].str(),
+                                 side.place, table->name, table->name);
+    out.push_back(
+        side.chairs.empty() ? put : fmt::format("remove {}; then {}", namesOf(side.chairs), put));
+}
+
 /// "replace two chairs with a bench", "a bench on one side of the table": along a long side, the
 /// chairs there taken away where they are said to be, a side without any where none are.
 void benchAtTable(const std::string& line, const Project& job, std::vector<std::string>& out) {
@@ -239,35 +272,7 @@ void benchAtTable(const std::string& line, const Project& job, std::vector<std::
     static const auto beside = meaning(
         "(?:(?:put|place|add|set|have) )?((?:an? )?.*\\bbench\\b.*?) (?:on|at|along) (?:one|a|the "
         "other|the free|either|the long|one long) side of (.+)");
-    // "a bench on the window side of the table", "replace the chairs on that side with a bench"
-    static const auto onSide = meaning("(?:(?:put|place|add|set|have) )?((?:an? )?[a-z0-9 "
-                                       "-]*?\\bbench\\b[^,]*?) (?:instead of the "
-                                       "(?:dining )?chairs )?(?:on|at|along) the "
-                                       "(front|back|window|left|right|door|fireplace|fire)"
-                                       "(?:[- ](?:hand )?side)(?: of (.+))?");
-    static const auto insteadThere = meaning(
-        "(?:replace|swap|change|exchange) the (?:dining )?chairs (?:on|at|along) the (front|back|"
-        "window|left|right|door|fireplace|fire)(?:[- ](?:hand )?side)(?: of (.+?))? (?:with|by|"
-        "for|to) (an? .*\\bbench\\b.*)");
     std::smatch found;
-    if (const bool first = std::regex_match(line, found, onSide);
-        first || std::regex_match(line, found, insteadThere)) {
-        const auto told = first ? found[3] : found[2];
-        const Piece* table = tableTold(told.matched ? told.str() : "the table", job);
-        const auto scene = sceneOf(job);
-        if (table == nullptr || !scene || !table->kind->isSatInTo())
-            return;
-        const auto side =
-            sideSaid(foldCase(first ? found[2].str() : found[1].str()), *table, job, **scene);
-        if (side.place == nullptr)
-            return;
-        const auto put = fmt::format("{} {} {}, facing {}", first ? found[1].str() : found[3].str(),
-                                     side.place, table->name, table->name);
-        out.push_back(side.chairs.empty()
-                          ? put
-                          : fmt::format("remove {}; then {}", namesOf(side.chairs), put));
-        return;
-    }
     const bool swapped = std::regex_match(line, found, instead);
     if (!swapped && !std::regex_match(line, found, beside))
         return;
@@ -378,7 +383,7 @@ void sitterFaces(const std::string& line, const Project& job, std::vector<std::s
 } // namespace
 
 std::vector<Meaning> meaningsOfTables() {
-    return {chairsAtEnds, chairsOfEnds, longEnoughFor, rugForTable,
+    return {chairsAtEnds, chairsOfEnds, longEnoughFor, rugForTable, benchOnASide,
             benchAtTable, madeRound,    longSideFaces, sitterFaces};
 }
 

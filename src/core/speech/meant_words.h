@@ -86,8 +86,9 @@ using Meaning = void (*)(const std::string& line, const Project&, std::vector<st
 [[nodiscard]] std::vector<Meaning> meaningsOfTables();
 /// Of lights in rows.
 [[nodiscard]] std::vector<Meaning> meaningsOverhead();
-/// Of curtains by what they reach over.
+/// Of curtains by what they reach over; first, of those that hang.
 [[nodiscard]] std::vector<Meaning> meaningsOfCurtains();
+[[nodiscard]] std::vector<Meaning> meaningsOfCurtainsFirst();
 /// Of several in one line, at the end of a room, as large as there is room.
 [[nodiscard]] std::vector<Meaning> meaningsOfSpan();
 /// Of where along its wall a thing goes.

@@ -316,20 +316,13 @@ std::optional<Spoken> oneAfterTheOther(const std::pair<std::string, std::string>
         if (auto one = heard("a" + parts.second.substr(3)))
             second = std::move(one);
     const auto folded = foldCase(parts.second);
-    // "a side table with a lamp": on it.
-    static const std::regex lamp("(an?|one|1) (?:small |little |tall )?(?:lamp|reading lamp)");
-    if (them.size() == 1 && std::regex_match(folded, lamp)) {
+    // "a side table with a lamp", "a console with two lamps": on it.
+    static const std::regex lamps("(an?|one|1|two|2|a pair of|three|3) (?:small |little |tall "
+                                  "|table )?(?:reading )?lamp(s?)");
+    if (std::smatch many; them.size() == 1 && std::regex_match(folded, many, lamps)) {
         const Piece& one = *between->project->scheme().byId(them.front());
         if (one.kind->hasTop() && !one.kind->isSeat() && one.kind->role != Role::bed)
-            if (auto on = heard("a table lamp on it"))
-                second = std::move(on);
-    }
-    // "a table behind the sofa with two lamps": on it, the same.
-    static const std::regex lamps("(two|2|a pair of|three|3) (?:small |little |table )?lamps");
-    if (std::smatch many; !second && them.size() == 1 && std::regex_match(folded, many, lamps)) {
-        const Piece& one = *between->project->scheme().byId(them.front());
-        if (one.kind->hasTop() && !one.kind->isSeat())
-            if (auto on = heard(many[1].str() + " table lamps on it"))
+            if (auto on = heard(fmt::format("{} table lamp{} on it", many[1].str(), many[2].str())))
                 second = std::move(on);
     }
     // "a stand with a 65 inch tv": on it, where such a thing has its place there.
