@@ -97,3 +97,87 @@ TEST(ForgivingNotes, ABareFigureThatMakesNoSenseIsAskedAbout) {
     EXPECT_TRUE(readTapeNotes("ceiling 17'\nwall A 61'\n"));
     EXPECT_TRUE(readTapeNotes("units inches\nceiling 255\nwall A 1250\n"));
 }
+
+TEST(ForgivingNotes, DoorsAndWindowsAreSaidByTheirSort) {
+    const auto n = read("ceiling 8'\nwall A 30'\n"
+                        " closet doors 2' from left, 6' wide\n"
+                        " sliding glass door 9' from left, 6' wide\n"
+                        " French doors 16' from left, 5' wide\n"
+                        " pocket door: 22' from left, 30 wide\n"
+                        " Front door 26' from left, 36 wide, hinge left\n"
+                        "wall B 30'\n"
+                        " picture window 2' from left, 6' wide, 4' high, sill 30\n"
+                        " double-hung window 10' from left, 3' wide\n"
+                        " bifold door 15' from left, 30 wide\n"
+                        " back door 20' from left, 32 wide\n"
+                        " bathroom door 25' from left, 28 wide\n");
+    ASSERT_EQ(n.walls.size(), 2U);
+    const auto& a = n.walls[0].openings;
+    ASSERT_EQ(a.size(), 5U);
+    for (const auto& o : a)
+        EXPECT_EQ(o.kind, OpeningKind::door);
+    EXPECT_EQ(a[0].leadsTo, "closet");
+    EXPECT_EQ(a[1].style, DoorStyle::sliding);
+    EXPECT_EQ(a[2].style, DoorStyle::pair);
+    EXPECT_EQ(a[3].style, DoorStyle::pocket);
+    EXPECT_EQ(a[4].style, DoorStyle::hinged);
+    EXPECT_EQ(a[4].leadsTo, "outside");
+    EXPECT_FALSE(a[4].hingeRight);
+    const auto& b = n.walls[1].openings;
+    ASSERT_EQ(b.size(), 5U);
+    EXPECT_EQ(b[0].kind, OpeningKind::window);
+    EXPECT_EQ(b[0].opens, WindowOpens::fixed);
+    EXPECT_NEAR(b[0].sill.inInches(), 30, 1e-9);
+    EXPECT_EQ(b[1].opens, WindowOpens::sliding);
+    EXPECT_EQ(b[2].style, DoorStyle::folding);
+    EXPECT_EQ(b[3].leadsTo, "garden");
+    EXPECT_EQ(b[4].leadsTo, "bathroom");
+}
+
+TEST(ForgivingNotes, WhatIsInTheMiddleOfItsWallNeedsNoFigure) {
+    // A fireplace 5' wide in the middle of 15' begins at 5'; a window 4' wide of 10' at 3'.
+    const auto n = read("ceiling 8'\nwall A 15'\n fireplace centered, 5' wide, 16 deep\n"
+                        "wall B 10'\n window in the middle of the wall, 4' wide, sill 3'\n");
+    ASSERT_EQ(n.walls.size(), 2U);
+    const auto& fire = n.walls[0].fixtures.at(0);
+    EXPECT_NEAR(fire.at.on(n.walls[0].run.value, fire.width.value).inInches(), 60, 1e-9);
+    const auto& window = n.walls[1].openings.at(0);
+    EXPECT_NEAR(window.at.on(n.walls[1].run.value, window.width.value).inInches(), 36, 1e-9);
+    const auto metric =
+        read("ceiling 2,50 m\nwall A 4,00 m\n chimney centred, 1,20 m wide, 35 cm deep\n");
+    const auto& breast = metric.walls.at(0).fixtures.at(0);
+    EXPECT_NEAR(breast.at.on(metric.walls[0].run.value, breast.width.value).mm(), 1400, 1e-9);
+}
+
+TEST(ForgivingNotes, ABareFigureBehindThePlaceIsAWidth) {
+    const auto n = read("ceiling 8'\nwall A 15'\n door 3' from right, 32\"\n window 2' from left, "
+                        "40w x 48h, sill 30\n");
+    const auto& all = n.walls.at(0).openings;
+    ASSERT_EQ(all.size(), 2U);
+    EXPECT_NEAR(all[0].width.value.inInches(), 32, 1e-9);
+    EXPECT_NEAR(all[1].width.value.inInches(), 40, 1e-9);
+    EXPECT_NEAR(all[1].height.inInches(), 48, 1e-9);
+    // One that nothing tells the meaning of is asked about, and two of them are.
+    for (const char* line : {"door 32\"", "door 3' from left, 32, 36", "door at 3', 32 wide"}) {
+        const auto bad =
+            readTapeNotes(std::string("ceiling 8'\nwall A 15'\n ") + line + "\n", "notes");
+        EXPECT_FALSE(bad) << line;
+    }
+}
+
+TEST(ForgivingNotes, HeatersCountersAndSocketsAreKnownByTheirOtherNames) {
+    const auto n = read("ceiling 8'\nwall A 20'\n baseboard heater 2' from left, 4' wide\n"
+                        " kitchen counter 8' from left, 6' wide, 25 deep, 36 high\n"
+                        " power point 16' from left\n light switch 17' from left\n"
+                        " AC vent 18' from left\n"
+                        "baseboard 5 high\n");
+    const auto& all = n.walls.at(0).fixtures;
+    ASSERT_EQ(all.size(), 5U);
+    EXPECT_EQ(all[0].kind, FixtureKind::radiator);
+    EXPECT_EQ(all[1].kind, FixtureKind::builtIn);
+    EXPECT_EQ(all[2].kind, FixtureKind::outlet);
+    EXPECT_EQ(all[3].kind, FixtureKind::lightSwitch);
+    EXPECT_EQ(all[4].kind, FixtureKind::vent);
+    ASSERT_TRUE(n.mouldings.skirting); // a board alone is no heater
+    EXPECT_NEAR(n.mouldings.skirting->inInches(), 5, 1e-9);
+}

@@ -22,7 +22,12 @@ void noSuchPiece(WordsReader& in) {
     }
     const auto said = std::string(in.since(at));
     in.goTo(at);
-    in.failAhead(worded("there is no piece called “{}”", said));
+    try {
+        in.failAhead(worded("there is no piece called “{}”", said));
+    } catch (LineFault& fault) {
+        fault.problem.nameless = true;
+        throw;
+    }
 }
 
 int readSubject(WordsReader& in, int selected) {

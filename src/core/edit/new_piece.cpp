@@ -138,6 +138,19 @@ bool standsFree(const FloorView& scene, const Piece& p, const Pose& pose) {
 
 namespace {
 
+/// A piece in the corner before a wall, along that or along the one before it, a hair off both.
+Pose inTheCorner(const Room& room, std::size_t corner, bool alongNext, const Piece& p) {
+    constexpr double hair = 0.5; // where it would touch them
+    const auto& walls = room.walls;
+    const Wall& next = walls[corner];
+    const Wall& w = alongNext ? next : walls[(corner + walls.size() - 1) % walls.size()];
+    const Vec2 away = alongNext ? w.along() : -w.along();
+    // Its right is along the wall.
+    return {next.start + away * (p.size.width.mm() / 2 + hair) +
+                w.inward() * (p.size.depth.mm() / 2 + hair),
+            directionOf(w.along())};
+}
+
 /// As freeCorner, or the one nearest to a place that is told.
 std::optional<Target> cornerFree(const Scene& scene, const Piece& p, std::optional<Vec2> by) {
     const FloorView floor(scene);
@@ -151,15 +164,7 @@ std::optional<Target> cornerFree(const Scene& scene, const Piece& p, std::option
         if (cross(before.along(), next.along()) <= 0)
             continue;
         for (const bool alongNext : {true, false}) {
-            // A hair off both, where it would touch them.
-            constexpr double hair = 0.5;
-            const Wall& w = alongNext ? next : before;
-            const Vec2 away = alongNext ? w.along() : -w.along();
-            const double side = p.size.width.mm() / 2 + hair;
-            const double deep = p.size.depth.mm() / 2 + hair;
-            Pose pose;
-            pose.at = next.start + away * side + w.inward() * deep;
-            pose.turn = directionOf(w.along()); // its right is along the wall
+            const Pose pose = inTheCorner(*scene.room, i, alongNext, p);
             if (!standsFree(floor, p, pose))
                 continue;
             const Vec2 from = by ? *by : p.id != 0 ? p.pose.at : scene.room->middle();
@@ -197,6 +202,12 @@ std::optional<Target> cornerFree(const Scene& scene, const Piece& p, std::option
 
 std::optional<Target> freeCorner(const Scene& scene, const Piece& p) {
     return cornerFree(scene, p, {});
+}
+
+bool isFreeInCorner(const Scene& scene, const Piece& p, const Target& corner) {
+    const Pose pose =
+        inTheCorner(*scene.room, static_cast<std::size_t>(corner.index), corner.alongNext, p);
+    return standsFree(FloorView(scene), p, pose) && clearOf(scene, p, pose, true);
 }
 
 std::optional<Target> freeCornerBy(const Scene& scene, const Piece& p, Vec2 near) {
@@ -264,6 +275,17 @@ void beginAt(Piece& p, const std::vector<Tie>& ties, const Scene& scene) {
 
 void implyTies(Piece& p, std::vector<Tie>& ties, const Scene& scene) {
     const Tie* by = nullptr;
+    // What lights a room hangs in the middle of it, where nothing hangs yet.
+    if (p.kind->underCeiling() && p.kind->light &&
+        std::none_of(ties.begin(), ties.end(),
+                     [](const Tie& t) { return t.fixesAcross() || t.of.is != Target::Is::none; }) &&
+        std::none_of(scene.scheme->pieces.begin(), scene.scheme->pieces.end(),
+                     [](const Piece& o) { return o.kind->underCeiling(); })) {
+        Tie middle;
+        middle.kind = Tie::Kind::centredOn;
+        middle.of = roomTarget();
+        ties.push_back(middle);
+    }
     // Centred on a wall, what has a back stands at it.
     const Role role = p.kind->role;
     if (ties.size() == 1 && ties.front().kind == Tie::Kind::centredOn &&

@@ -29,6 +29,8 @@ void giveSize(Piece&, const Size&);
 [[nodiscard]] std::optional<Target> freeCorner(const Scene&, const Piece&);
 /// The free corner that is nearest to a place in the room, mm.
 [[nodiscard]] std::optional<Target> freeCornerBy(const Scene&, const Piece&, Vec2 near);
+/// Whether a piece stands free in a corner, along the wall that is told with it, and before no door.
+[[nodiscard]] bool isFreeInCorner(const Scene&, const Piece&, const Target& corner);
 
 /// What goes without saying for a new piece: it stands square to what it is placed by, a seat looks
 /// at the table or the seat it stands before, and what is not said begins in the middle.

@@ -135,6 +135,12 @@ bool cornerBy(Placing& p) {
         const Target wall = p.toWall(by);
         best->alongNext = wall.is == Is::wall && wall.index == free->index;
     }
+    // The other way round, where only so it stands free there.
+    if (Target other = *best; !isFreeInCorner(p.scene, p.subject, *best)) {
+        other.alongNext = !best->alongNext;
+        if (isFreeInCorner(p.scene, p.subject, other))
+            best = other;
+    }
     p.add(K::inCorner).of = *best;
     return true;
 }
@@ -190,9 +196,17 @@ bool opposite(Placing& p) {
         return true;
     const Target t = p.target(ties::things, "opposite");
     const auto wall = t.is == Is::piece ? wallFaced(p.scene, t.piece) : std::nullopt;
-    // What stands against walls stands against the one that is looked at.
-    if (const Family is = p.subject.kind->family;
-        wall && p.subject.kind->takesFloor() && (is == Family::storage || is == Family::screen)) {
+    // What stands against walls stands against the one that is looked at; a screen does where
+    // nothing is built before that.
+    const auto isBuiltUpon = [&](int at) {
+        const auto& all = p.scene.room->fixtures;
+        return std::any_of(all.begin(), all.end(),
+                           [&](const Fixture& f) { return f.wall == at && f.takesFloor(); });
+    };
+    const Kind& kind = *p.subject.kind;
+    const bool atWalls =
+        kind.takesFloor() && (kind.family == Family::storage || kind.family == Family::screen);
+    if (wall && (atWalls || (kind.role == Role::screen && !isBuiltUpon(wall->wall)))) {
         p.add(K::against).of = wallTarget(wall->wall);
         p.add(K::centredOn).of = t;
         return true;

@@ -2,6 +2,7 @@
 
 #include "scheme/surfaces.h"
 
+#include "edit/beside_wall.h"
 #include "edit/drag.h"
 #include "edit/landing.h"
 #include "edit/new_piece.h"
@@ -151,19 +152,27 @@ std::vector<std::string> lettingGo(Piece& p, const Project& job, Those those) {
 
 /// On another wall nothing is over or level with what is at the one it hung on: then it hangs at
 /// eye level, where nothing else is said.
-std::vector<std::string> leaveHeights(Piece& p, std::vector<Tie>& said, const Project& job) {
-    const auto letGo = lettingGo(p, job, [](const Tie& t) {
+std::vector<std::string> leaveHeights(Piece& p, std::vector<Tie>& said, const Scene& scene,
+                                      const Project& job) {
+    // Nor is it along what stands elsewhere: then it hangs in the middle.
+    auto letGo = lettingGo(p, job, [&](const Tie& t) {
+        return t.fixesAcross() && t.of.is == Target::Is::piece && wallOf(t.of, scene) != p.wall();
+    });
+    if (!letGo.empty())
+        p.pose.at.x = scene.room->walls[static_cast<std::size_t>(p.wall())].length().mm() / 2;
+    const auto heights = lettingGo(p, job, [](const Tie& t) {
         return (t.kind == Tie::Kind::above || t.kind == Tie::Kind::below ||
                 t.kind == Tie::Kind::levelWith) &&
                t.of.is == Target::Is::piece;
     });
-    if (letGo.empty() ||
-        std::any_of(said.begin(), said.end(), [](const Tie& t) { return t.fixesHeight(); }))
-        return letGo;
-    Tie t;
-    t.kind = Tie::Kind::eyeLevel;
-    t.distance = eyeLevel(*job.library.book, job.judgement);
-    said.push_back(t);
+    letGo.insert(letGo.end(), heights.begin(), heights.end());
+    if (!heights.empty() &&
+        std::none_of(said.begin(), said.end(), [](const Tie& t) { return t.fixesHeight(); })) {
+        Tie t;
+        t.kind = Tie::Kind::eyeLevel;
+        t.distance = eyeLevel(*job.library.book, job.judgement);
+        said.push_back(t);
+    }
     return letGo;
 }
 
@@ -241,7 +250,7 @@ Result<Edit> placePiece(const Project& job, const Scene& scene, Piece p, Placeme
     if (!hangs)
         settleSurface(p, said, scene);
     if (hangs && !isNew && wasWall != p.wall())
-        notices = leaveHeights(p, said.ties, job);
+        notices = leaveHeights(p, said.ties, scene, job);
     if (isNew && hangs)
         implyWallTies(p, said.ties, scene, job);
     else if (hangs)
@@ -345,7 +354,9 @@ Edit turnedClear(const Project& job, const Scene& scene, const Piece& p, const P
 /// Curtains and blinds at a window are as large as that asks for, where no size is said: a blind as
 /// the window, curtains past it on both sides and from over it to the floor (common practice).
 void fitToWindow(Piece& p, Placement& said, const Project& job) {
-    if (p.kind->role != Role::curtain || p.size != p.kind->size)
+    const bool wide = p.size.width == p.kind->size.width; // as it comes: none is said
+    const bool high = p.size.height == p.kind->size.height;
+    if (p.kind->role != Role::curtain || (!wide && !high))
         return;
     const Opening* window = nullptr;
     for (const Tie& t : said.ties)
@@ -360,21 +371,25 @@ void fitToWindow(Piece& p, Placement& said, const Project& job) {
                t.kind == Tie::Kind::below;
     });
     if (p.kind->hanging.mount != Mount::rod) { // a blind
-        p.size.width = window->width;
-        p.size.height = window->height;
+        if (wide)
+            p.size.width = window->width;
+        if (high)
+            p.size.height = window->height;
         if (!level) {
             Tie foot;
             foot.kind = Tie::Kind::height;
-            foot.level = Level::bottom;
-            foot.distance = window->sill;
+            foot.level = high ? Level::bottom : Level::top;
+            foot.distance = high ? window->sill : window->head();
             said.ties.push_back(foot);
         }
         return;
     }
     const RuleBook& book = *job.library.book;
     const Length past = (p.size.width - window->width) / 2;
-    if (past < book.habit("curtain-past-least") || past > book.habit("curtain-past"))
+    if (wide && (past < book.habit("curtain-past-least") || past > book.habit("curtain-past")))
         p.size.width = window->width + book.habit("curtain-past") * 2;
+    if (!high)
+        return;
     const Length foot = p.kind->hangAt;
     const Length top = foot + p.size.height;
     const Length highest = job.room->ceiling - book.habit("curtain-under-ceiling");

@@ -230,7 +230,9 @@ std::string previewOf(const Project& before, const Scene& was, const Edit& edit,
             if (std::abs(turn) > 0.05)
                 tell(worded("turns {} {:.4g}°", now.name, turn < -179.95 ? 180 : turn));
             if (!told)
-                say(now.ties == old->ties && now.heights == old->heights
+                say(edit.words == worded("size {}", now.name)
+                        ? worded("changes nothing: {} is so already", now.name)
+                    : now.ties == old->ties && now.heights == old->heights
                         ? worded("changes nothing: {} is there already", now.name)
                         : worded("leaves {} where it is and keeps it so", now.name));
         } else {

@@ -58,7 +58,10 @@ void WordsReader::noneYet() {
                         std::find(none->also.begin(), none->also.end(), said) != none->also.end();
     const auto noun = asSaid ? said : plainWord(said);
     try {
-        fail(word, end - word, worded("there is no {} yet", noun), "put one in the room first");
+        fail(word, end - word,
+             noun.ends_with("s") && !noun.ends_with("ss") ? worded("there are no {} yet", noun)
+                                                          : worded("there is no {} yet", noun),
+             "put one in the room first");
     } catch (LineFault& fault) {
         fault.problem.notThere = noun;
         throw;

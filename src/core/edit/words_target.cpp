@@ -386,6 +386,12 @@ Target WordsReader::target(bool pieces) {
         return *opening;
     if (pieces)
         noneYet();
+    for (const FixtureKind kind :
+         {FixtureKind::chimney, FixtureKind::fireplace, FixtureKind::radiator, FixtureKind::stairs,
+          FixtureKind::column, FixtureKind::outlet, FixtureKind::lightSwitch, FixtureKind::vent})
+        if (const std::size_t end = endOf(fixtureName(kind)); end > 0 && !has(kind))
+            fail(start, end - start, worded("no {} is measured in this room", fixtureName(kind)),
+                 "write it in the tape notes, like: radiator 40 from left, 36 wide, 24 high");
     unknownAhead(worded("I don't know “{}”", ahead()));
 }
 

@@ -18,6 +18,7 @@ struct Problem {
     /// Of a typed line: a word of it is not known; what it speaks of that isn't there yet; what it
     /// speaks of that could be one of several.
     bool unknown = false;
+    bool nameless = false; ///< no piece is called so
     std::string notThere{};
     std::string oneOfSeveral{};
 

@@ -122,6 +122,10 @@ std::optional<Answer> howHigh(Asking& a) {
     if (p != nullptr)
         out.about = {id};
     const auto& book = *a.job.library.book;
+    // "how high should a tv hang?": the one that hangs.
+    if (p == nullptr && kind->role == Role::screen && !kind->hangs())
+        if (const KindPtr hung = a.job.library.kit->byId("wall-screen"))
+            kind = hung;
     const auto name = p != nullptr ? p->name : kind->name;
     if (!kind->hangs()) {
         if (kind->underCeiling()) {

@@ -84,6 +84,12 @@ std::optional<Answer> apart(const Asking& a, const AskedOf& one, const AskedOf* 
     return {};
 }
 
+/// How far from a screen so wide one sits at the most, mm.
+Answer awayFromAScreen(const Asking& a, double width) {
+    return Answer{worded("{} away at the most: a screen {} wide fills {}° then",
+                         lengthSaid(a, width * widthsAway()), lengthSaid(a, width), screenAngle)};
+}
+
 /// "how far should the sofa be from the tv?", "how far apart should pictures hang?"
 std::optional<Answer> howFarShould(Asking& a) {
     // "how far should I sit from a 65 inch tv?": its size is said, or is the one there.
@@ -115,9 +121,7 @@ std::optional<Answer> howFarShould(Asking& a) {
                 const AskedOf seat{a.job.library.kit->byWord("sofa")};
                 return apart(a, seat, &*screen);
             }
-            return Answer{worded("{} away at the most: a screen {} wide fills {}° then",
-                                 lengthSaid(a, *width * widthsAway()), lengthSaid(a, *width),
-                                 screenAngle)};
+            return awayFromAScreen(a, *width);
         }
         a.in.goTo(at);
     }
@@ -128,6 +132,9 @@ std::optional<Answer> howFarShould(Asking& a) {
     a.in.take({"away"});
     if (!a.in.take({"from", "to", "above", "over", "in front of", "off", "and"})) {
         a.end();
+        if (one->kind->family == Family::screen && one->kind->role == Role::screen)
+            return awayFromAScreen(a, one->piece != nullptr ? one->piece->size.width.mm()
+                                                            : one->kind->size.width.mm());
         return apart(a, *one, nullptr);
     }
     const auto other = thingAhead(a);

@@ -21,7 +21,7 @@ bool isOfLeaf(const Reading& r, const Target& opening) {
 }
 
 /// "will the door hit the sideboard?": how far its leaf's sweep is from that.
-Answer doesItHit(Asking& a, const Target& door) {
+Answer doesItHit(Asking& a, const Target& door, bool clears) {
     const auto& openings = a.job.room->openings;
     const auto leaf = std::find_if(openings.begin(), openings.end(),
                                    [&](const Opening& o) { return targetOf(o) == door; });
@@ -45,10 +45,13 @@ Answer doesItHit(Asking& a, const Target& door) {
     const Gap g = gapBetween(there->shape, *swing);
     const auto gap = writeGap(g.clear() < Length{} ? -g.clear() : g.clear(), a.job.notation);
     if (g.clear() >= Length{})
-        out.words = worded("No: the leaf of {} clears {} by {}", name, piece.name, gap);
+        out.words = clears ? worded("Yes: the leaf of {} clears {} by {}", name, piece.name, gap)
+                           : worded("No: the leaf of {} clears {} by {}", name, piece.name, gap);
     else if (!piece.kind->flat())
         out.words =
-            worded("Yes: the leaf of {} meets {}, {} into its swing", name, piece.name, gap);
+            clears
+                ? worded("No: the leaf of {} meets {}, {} into its swing", name, piece.name, gap)
+                : worded("Yes: the leaf of {} meets {}, {} into its swing", name, piece.name, gap);
     else {
         for (const Reading& r : judge(*a.scene, *a.job.library.book, a.job.judgement))
             if (r.piece == id && isOfLeaf(r, door))
@@ -73,11 +76,12 @@ std::optional<Answer> doesItOpen(Asking& a) {
     if (t.is != Target::Is::door && t.is != Target::Is::window)
         return {};
     a.in.take({"still"});
+    const bool clears = a.in.take({"clear", "miss"});
     const bool meets =
-        a.in.take({"hit", "touch", "meet", "clear", "catch", "bang into", "bump into", "bump",
-                   "bang", "knock into", "run into", "swing into", "open into", "miss"});
+        clears || a.in.take({"hit", "touch", "meet", "catch", "bang into", "bump into", "bump",
+                             "bang", "knock into", "run into", "swing into", "open into"});
     if (meets && !a.in.take({"anything", "something", "any furniture", "everything"}))
-        return doesItHit(a, t);
+        return doesItHit(a, t, clears);
     if (!meets &&
         !a.in.take({"open", "close", "swing", "shut", "opens", "fully open", "open into the room"}))
         return {};

@@ -121,6 +121,34 @@ void onePair(int wall, bool pastThem, const Project& job, std::vector<std::strin
                     size(kind->hangAt)));
 }
 
+/// "short curtains on the window", "curtains to the sill": from over it to the sill.
+void curtainsToTheSill(const std::string& line, const Project& job, std::vector<std::string>& out) {
+    static const Saying words("(?:(?:hang|put|add) )?(?:some )?(?:(?:short|sill[- ]length) "
+                              "(?:curtains|drapes)|(?:curtains|"
+                              "drapes) (?:down )?to the (?:window ?)?sill)(?: (?:on|at|for|over) "
+                              "(?:the |all the |both |both "
+                              "the |each )?(.*window.*))?");
+    std::smatch found;
+    const KindPtr kind = job.library.kit->byWord("curtains");
+    if (!kind || !words.is(line, found))
+        return;
+    static const auto plural = meaning("windows?");
+    const auto told = found[1].str();
+    const auto one = told.empty() ? std::nullopt : targetNamed(told, job, false);
+    if (!told.empty() && !one && !std::regex_match(told, plural))
+        return;
+    const auto size = [&](Length l) { return write(l, job.notation); };
+    std::string all;
+    for (const Opening& o : job.room->openings)
+        if (o.kind == OpeningKind::window && (!one || targetOf(o) == *one))
+            all += fmt::format("{}add curtains {} wide {} high on {}, bottom at {}",
+                               all.empty() ? "" : "; then ",
+                               size(o.width + job.library.book->habit("curtain-past") * 2),
+                               size(usualTop(job, o.head()) - o.sill), o.name(), size(o.sill));
+    if (!all.empty())
+        out.push_back(std::move(all));
+}
+
 /// "hang curtains 4 above the window frames", "drapes 10 above window 2": from so far over each
 /// window, or the one that is named, to where such a kind ends.
 void curtainsOverEach(const std::string& line, const Project& job, std::vector<std::string>& out) {
@@ -311,7 +339,7 @@ void rodAt(const std::string& line, const Project& job, std::vector<std::string>
 } // namespace
 
 std::vector<Meaning> meaningsOfCurtainsFirst() {
-    return {curtainsThatHang};
+    return {curtainsToTheSill, curtainsThatHang};
 }
 
 std::vector<Meaning> meaningsOfCurtains() {

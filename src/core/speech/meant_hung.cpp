@@ -183,6 +183,41 @@ void standsInstead(const std::string& line, const Project& job, std::vector<std:
                                   found[3].str(), found[4].str(), found[5].str()));
 }
 
+/// "hang the tv on the wall", "put the tv above the fireplace", of one that stands on something:
+/// one as large hangs there in its place.
+void screenOntoAWall(const std::string& line, const Project& job, std::vector<std::string>& out) {
+    if (!mentions(line, {"tv", "television", "screen", "telly"}))
+        return;
+    static const Saying words(
+        "(?:put|place|move|hang|mount|set|have|get|fix) ((?:the |my )?[a-z0-9 ]+?)(?: up)? (on "
+        "(?:the "
+        ")?wall(?: [a-z])?|(?:on (?:the |a )?wall )?(?:above|over) .+|on (?:the )?(?:chimney|"
+        "fireplace|[a-z]+ wall).*)");
+    std::smatch found;
+    const auto scene = sceneOf(job);
+    if (!scene || !words.is(line, found))
+        return;
+    const Piece* tv = pieceNamed(found[1], job);
+    if (tv == nullptr || tv->kind->role != Role::screen || tv->onWall())
+        return;
+    std::string place = found[2];
+    static const auto wallOver = meaning("^on (?:the |a )?wall (?=(?:above|over) )");
+    static const auto breast = meaning("^on (?=(?:the )?(?:chimney|fireplace)(?: breast)?$)");
+    place = std::regex_replace(std::regex_replace(place, wallOver, ""), breast, "over ");
+    if (foldCase(place) == "on the wall" || foldCase(place) == "on wall") {
+        const auto wall = wallBehind(**scene, tv->on.isCarried() ? tv->on.piece : tv->id);
+        if (!wall)
+            return;
+        const Piece* under = tv->on.isCarried() ? job.scheme().byId(tv->on.piece) : nullptr;
+        place = fmt::format("on wall {}", wallName(*wall));
+        if (under != nullptr)
+            place += ", centred on " + under->name;
+    }
+    out.push_back(fmt::format("remove {}; then add wall screen {} wide {} high {}", tv->name,
+                              write(tv->size.width, job.notation),
+                              write(tv->size.height, job.notation), place));
+}
+
 } // namespace
 
 std::vector<Meaning> meaningsOfHung() {
@@ -191,7 +226,7 @@ std::vector<Meaning> meaningsOfHung() {
 }
 
 std::vector<Meaning> meaningsOfHungFirst() {
-    return {onTheTopUnder};
+    return {onTheTopUnder, screenOntoAWall};
 }
 
 } // namespace mezzet

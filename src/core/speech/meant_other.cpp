@@ -220,9 +220,9 @@ void theCounter(const std::string& line, const Project& job, std::vector<std::st
     out.push_back(std::regex_replace(line, words, counter->name));
 }
 
-/// The stool of the kit that one sits on at a counter as high under its top as on a chair at a
-/// table; null for a kit without.
-KindPtr stoolFor(const Piece& counter, const Project& job) {
+/// The stool of the kit that one sits on at a top so high as far under it as on a chair at a table;
+/// null for a kit without.
+KindPtr stoolFor(Length top, const Project& job) {
     const Kit& kit = *job.library.kit;
     const KindPtr table = kit.byWord("dining table");
     const KindPtr chair = kit.byWord("dining chair");
@@ -233,8 +233,7 @@ KindPtr stoolFor(const Piece& counter, const Project& job) {
     double least = 1e300;
     for (const char* word : {"counter stool", "bar stool"})
         if (const KindPtr k = kit.byWord(word); k && k->heights.seat)
-            if (const double off = std::abs((counter.top() - under - *k->heights.seat).mm());
-                off < least) {
+            if (const double off = std::abs((top - under - *k->heights.seat).mm()); off < least) {
                 least = off;
                 best = k;
             }
@@ -256,10 +255,68 @@ void stoolsAtACounter(const std::string& line, const Project& job, std::vector<s
     const Piece* counter = onlyCounter(job);
     if (counter == nullptr || std::regex_match(before, told))
         return;
-    const KindPtr stool = stoolFor(*counter, job);
+    const KindPtr stool = stoolFor(counter->top(), job);
     if (stool)
         out.push_back(fmt::format("{}{}{} {}{}{}", before, foldCase(stool->name), found[2].str(),
                                   found[3].str(), found[4].str(), found[5].str()));
+}
+
+/// "three stools at the counter, 2 feet apart", of one that is built in: before it, looking at it,
+/// and shared out along it.
+void stoolsAtABuiltIn(const std::string& line, const Project& job, std::vector<std::string>& out) {
+    static const Saying words(
+        "(?:(?:put|place|add|set|have) )?(?:(an?|one|two|a pair of|three|four|five|six|[2-6]) "
+        ")?((?:bar|counter|kitchen) )?stool(s?) (?:at|along|in front of|before|by|under|to) (?:the "
+        "|my "
+        ")?(?:kitchen )?(?:counter(?:top)?|work ?top|breakfast bar|bar|built-in|base units?)(?:,? "
+        "(?:spaced )?([0-9].*?) (?:apart|between(?: them)?)( on cent(?:er|re)s?| cent(?:er|re) to "
+        "cent(?:er|re))?)?");
+    std::smatch found;
+    if (onlyCounter(job) != nullptr || !words.is(line, found) ||
+        (found[3].length() > 0 && !found[1].matched)) // how many is asked
+        return;
+    const Fixture* counter = nullptr;
+    for (const Fixture& f : job.room->fixtures)
+        if (f.kind == FixtureKind::builtIn && f.depth > Length{}) {
+            if (counter != nullptr)
+                return;
+            counter = &f;
+        }
+    // Of no height that is told it is one to work at.
+    const Length usual =
+        isMetric(job.notation.units) ? Length::centimetres(90) : Length::inches(36);
+    if (counter == nullptr)
+        return;
+    KindPtr stool =
+        found[2].matched ? job.library.kit->byWord(foldCase(found[2].str()) + "stool") : nullptr;
+    if (!stool)
+        stool = stoolFor(counter->height > Length{} ? counter->height : usual, job);
+    if (!stool)
+        return;
+    int count = 1;
+    if (const auto said = found[1].str(); said.size() > 2 || (!said.empty() && said[0] <= '9'))
+        WordsReader(said == "a pair of" ? "two" : said, job).takeCount(count);
+    // A person takes about 24 in along a counter (common practice).
+    Length step = isMetric(job.notation.units) ? Length::centimetres(60) : Length::inches(24);
+    if (const auto apart = readLength(found[4].str(), job.notation.units))
+        step = found[5].matched ||
+                       *apart + stool->size.width * count + *apart * (count - 1) > counter->width
+                   ? *apart
+                   : *apart + stool->size.width;
+    const auto size = [&](Length l) { return write(l, job.notation); };
+    const auto name = counter->name();
+    std::vector<std::string> lines;
+    for (int i = 0; i < count; ++i) {
+        const Length off = step * (i - (count - 1) / 2.0);
+        lines.push_back(fmt::format("add a {} {} from wall {}, centred on {}{}, facing {}",
+                                    foldCase(stool->name), size(counter->depth),
+                                    wallName(counter->wall), name,
+                                    abs(off) < Length::millimetres(0.5) ? std::string()
+                                    : off < Length{} ? fmt::format(", {} left", size(-off))
+                                                     : fmt::format(", {} right", size(off)),
+                                    name));
+    }
+    out.push_back(fmt::format("{}", fmt::join(lines, "; then ")));
 }
 
 /// "add another stool", where those there are of one kind that is called so in the end: one of
@@ -361,19 +418,33 @@ void widthAtTheEnd(const std::string& line, const Project& job, std::vector<std:
 void outlinedOne(const std::string& line, const Project& job, std::vector<std::string>& out) {
     static const Saying words(
         "((?:(?:put|place|add|set|stand|have) )?)(an? )?((?:round|oval|square) [a-z]+(?: [a-z]+)?) "
-        "([0-9][^,x]*?)(?: across| in diameter| diameter| wide)?((?:,| in front of| before| "
+        "([0-9][^,]*?)(?: across| in diameter| diameter| wide)?((?:,| in front of| before| "
         "behind| "
         "beside| next to| by| under| between| on| at| near| left of| right of) .*)?");
     std::smatch found;
     if (!words.is(line, found))
         return;
     const KindPtr kind = job.library.kit->byWord(found[3].str());
-    const auto wide = readLength(found[4].str(), job.notation.units);
+    // "84 x 44"
+    static const auto second = meaning(" ?(?:x|by|\xc3\x97) ?[0-9].*$");
+    const auto first = std::regex_replace(found[4].str(), second, "");
+    const auto wide = readLength(first, job.notation.units);
     const auto& pieces = job.scheme().pieces;
     // "round rug 6 ft in front of the fire" says how far.
     if (!kind || kind->flat() || !wide || !isAWidthOf(*kind, *wide) ||
         std::any_of(pieces.begin(), pieces.end(), [&](const Piece& p) { return p.kind == kind; }))
         return;
+    // With no article and no place it is for the one table of that sort.
+    const Piece* other = nullptr;
+    int alike = 0;
+    for (const Piece& p : pieces)
+        if (p.kind->role == kind->role && kind->role == Role::diningTable) {
+            other = &p;
+            ++alike;
+        }
+    if (alike == 1 && found[1].str().empty() && !found[2].matched && !found[5].matched)
+        out.push_back(
+            fmt::format("replace {} by a {} {}", other->name, found[4].str(), found[3].str()));
     out.push_back(
         fmt::format("{}a {} {}{}", found[1].str(), found[4].str(), found[3].str(), found[5].str()));
 }
@@ -395,7 +466,7 @@ std::vector<Meaning> meaningsOfTheOther() {
 }
 
 std::vector<Meaning> meaningsOfTheOtherFirst() {
-    return {stoolsAtACounter, anotherOfThere, theirSizes, outlinedOne};
+    return {stoolsAtABuiltIn, stoolsAtACounter, anotherOfThere, theirSizes, outlinedOne};
 }
 
 } // namespace mezzet

@@ -131,9 +131,9 @@ void closerTogether(const std::string& line, const Project& job, std::vector<std
 void together(const std::string& line, const Project& job, std::vector<std::string>& out) {
     if (!mentions(line, {"together", "side by side", "next to each other"}))
         return;
-    static const Saying words(
-        "(?:push|move|put|bring|slide|set|pull) (.+?) (?:right |close |up |all the way )?"
-        "(?:together|side by side|next to each other|beside each other)");
+    static const Saying words("(?:push|move|put|bring|slide|set|pull|scoot|shift|shove) (.+?) "
+                              "(?:right |close |up |all the way )?"
+                              "(?:together|side by side|next to each other|beside each other)");
     std::smatch found;
     if (!words.is(line, found))
         return;

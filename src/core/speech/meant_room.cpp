@@ -94,7 +94,7 @@ void partlyUnder(const std::string& line, const Project& job, std::vector<std::s
         deep = Length::millimetres(extent(lies->shape, stands->pose.front()) +
                                    extent(lies->shape, -stands->pose.front()));
     // Its size may be said: the second figure, or the only one of what is round.
-    static const auto sized = meaning("([0-9][^ ]*?)(?: ?(?:x|by) ?([0-9][^ ]*))?(?: .*)?");
+    static const auto sized = meaning("([0-9][^ x]*)(?: ?(?:x|by) ?([0-9][^ ]*))?");
     if (std::smatch size; rug == nullptr && std::regex_search(lying, size, sized)) {
         const auto unit = job.notation.units;
         if (auto l = readLength(size[2].matched ? size[2].str() : size[1].str(), unit))
@@ -479,6 +479,10 @@ void atChildHeight(const std::string& line, const Project& job, std::vector<std:
 }
 
 } // namespace
+
+std::vector<Meaning> meaningsOfRoomFirst() {
+    return {partlyUnder};
+}
 
 std::vector<Meaning> meaningsOfRoom() {
     return {tucked,          partlyUnder,   outFromUnder,   roomKept,      atTheHeads,

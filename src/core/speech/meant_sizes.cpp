@@ -17,6 +17,8 @@ std::optional<Size> sizeSaid(WordsReader& in, const Project& job) {
         const Target t = in.target();
         if (t.is == Target::Is::piece)
             return job.scheme().byId(t.piece)->size;
+        if (t.is == Target::Is::ceiling)
+            return Size{{}, {}, job.room->ceiling};
         if (t.is == Target::Is::wall && t.index < static_cast<int>(job.room->walls.size()))
             return Size{job.room->walls[static_cast<std::size_t>(t.index)].length(), {}, {}};
         if (const Fixture* f = fixtureOf(*job.room, t))
@@ -173,10 +175,26 @@ void grownTo(const std::string& line, const Project& job, std::vector<std::strin
                                      : "wide"));
 }
 
+/// "make the wardrobe go up to the ceiling", "full height": as high as the room.
+void upToTheCeiling(const std::string& line, const Project& job, std::vector<std::string>& out) {
+    if (!mentions(line, {"ceiling", "full height"}))
+        return;
+    static const Saying words(
+        "(?:make|have|get) (.+?) (?:(?:go|reach|run|come)s? (?:all the way )?(?:up )?(?:to )?the "
+        "ceiling|(?:full|ceiling)[- ](?:height|high)|floor to ceiling|up to the ceiling)");
+    std::smatch found;
+    if (!words.is(line, found))
+        return;
+    const Piece* p = pieceNamed(found[1], job);
+    if (p != nullptr && p->on.isFloor() && !p->kind->flat())
+        out.push_back(
+            fmt::format("make {} {} high", p->name, write(job.room->ceiling, job.notation)));
+}
+
 } // namespace
 
 std::vector<Meaning> meaningsOfSize() {
-    return {theSameSize, allAlike, largerThan, grownTo};
+    return {upToTheCeiling, theSameSize, allAlike, largerThan, grownTo};
 }
 
 } // namespace mezzet

@@ -296,7 +296,7 @@ void benchAtTable(const std::string& line, const Project& job, std::vector<std::
             out.push_back(put(first.empty() ? place : across));
             return;
         }
-    }
+    } // else in place of the chairs on one of them
     // The side that has as many; of two alike the one before it.
     const bool before = first.size() >= other.size();
     const auto& gone = before ? first : other;
@@ -359,11 +359,12 @@ void longSideFaces(const std::string& line, const Project& job, std::vector<std:
 void sitterFaces(const std::string& line, const Project& job, std::vector<std::string>& out) {
     if (!mentions(line, {" i ", "i'm", "we ", "you "}))
         return;
-    static const Saying words("(?:turn|rotate|move|put|set|spin|place|swing) (.+?) so "
-                              "(?:that )?(?:i|we|you|one)(?:'m| am| are| "
-                              "can)? (?:face|facing|see|look at|looking at|look out "
-                              "of|looking out of) (.+?)(?: from it| from "
-                              "there| when (?:i|we) sit(?: there)?)?");
+    static const Saying words(
+        "(?:turn|rotate|move|put|set|spin|place|swing) (.+?)(?: around| round)? so "
+        "(?:that )?(?:i|we|you|one)(?:'m| am| are| "
+        "can)? (?:face|facing|see|look at|looking at|look out "
+        "of|looking out of) (.+?)(?: from it| from "
+        "there| when (?:i|we) sit(?: there)?)?");
     std::smatch found;
     if (!words.is(line, found))
         return;
@@ -380,7 +381,24 @@ void sitterFaces(const std::string& line, const Project& job, std::vector<std::s
     out.push_back(fmt::format("{} turned {:.1f}", it.piece->name, turn.inDegrees()));
 }
 
+/// "a bench on one side of the table", of one with chairs: along a long side, and in their place.
+void benchOnOneSide(const std::string& line, const Project& job, std::vector<std::string>& out) {
+    static const Saying words("(?:(?:put|place|add|set|have) )?(?:an? )?.*\\bbench\\b.*? (?:on|at|"
+                              "along) (?:one|a|the long|one long) side of (.+)");
+    std::smatch found;
+    if (!words.is(line, found))
+        return;
+    const Piece* table = tableTold(found[1], job);
+    if (table != nullptr && table->kind->role == Role::diningTable &&
+        !chairsAt(*table, job).empty())
+        benchAtTable(line, job, out);
+}
+
 } // namespace
+
+std::vector<Meaning> meaningsOfTablesFirst() {
+    return {benchOnOneSide};
+}
 
 std::vector<Meaning> meaningsOfTables() {
     return {chairsAtEnds, chairsOfEnds, longEnoughFor, rugForTable, benchOnASide,

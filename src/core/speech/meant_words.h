@@ -80,15 +80,21 @@ struct SeveralStand {
 using Meaning = void (*)(const std::string& line, const Project&, std::vector<std::string>& out);
 /// Of chairs at their tables, and of the floor kept free about a thing.
 [[nodiscard]] std::vector<Meaning> meaningsOfRoom();
+[[nodiscard]] std::vector<Meaning> meaningsOfRoomFirst();
 /// Of what is as large as another thing, or larger.
 [[nodiscard]] std::vector<Meaning> meaningsOfSize();
 /// Of chairs, benches and rugs at tables.
 [[nodiscard]] std::vector<Meaning> meaningsOfTables();
+[[nodiscard]] std::vector<Meaning> meaningsOfTablesFirst();
 /// Of lights in rows.
 [[nodiscard]] std::vector<Meaning> meaningsOverhead();
 /// Of curtains by what they reach over; first, of those that hang.
 [[nodiscard]] std::vector<Meaning> meaningsOfCurtains();
 [[nodiscard]] std::vector<Meaning> meaningsOfCurtainsFirst();
+/// Of walls, windows and corners told by what stands there; first, of small things that have one
+/// place to stand.
+[[nodiscard]] std::vector<Meaning> meaningsByPieces();
+[[nodiscard]] std::vector<Meaning> meaningsByPiecesFirst();
 /// Of several in one line, at the end of a room, as large as there is room.
 [[nodiscard]] std::vector<Meaning> meaningsOfSpan();
 /// Of where along its wall a thing goes.

@@ -1,4 +1,5 @@
 // Questions about what is there: how far, how big, where.
+#include "edit/arrange.h"
 #include "edit/beside_wall.h"
 #include "geometry/gap.h"
 #include "judge/ahead.h"
@@ -7,6 +8,7 @@
 #include "room/facts.h"
 #include "scheme/on_wall.h"
 #include "scheme/spoken.h"
+#include "speech/meant_words.h"
 #include "speech/questions.h"
 
 #include <algorithm>
@@ -341,6 +343,40 @@ std::optional<Side> sideSaid(Asking& a) {
     return {};
 }
 
+/// "how much room is behind the armchairs?": of each of several, on the side that is said; none,
+/// and nothing taken, where one is named, or no side.
+std::optional<Answer> ofEachOfThem(Asking& a, std::optional<Side> side) {
+    const std::size_t at = a.in.at();
+    const auto words = std::string(trimmed(a.in.rest()));
+    const auto pieces = side ? piecesNamed(words, a.job) : std::vector<const Piece*>();
+    if (pieces.size() < 2)
+        return {};
+    const FloorView floor(*a.scene);
+    Answer out;
+    std::vector<std::string> parts;
+    for (const Piece* p : pieces) {
+        // Behind a chair at a table it is from the table's edge.
+        if (tieToTable(*p, a.job.scheme()) != nullptr)
+            return {};
+        const Placed* where = p->on.isFloor() ? a.scene->fromAbove(p->id) : nullptr;
+        if (where == nullptr)
+            return {};
+        out.about.push_back(p->id);
+        const auto [lane, stop] = aheadOf(floor, *p, *where, *side);
+        if (!stop) {
+            parts.push_back(worded("the room is open on that side of {}", p->name));
+            continue;
+        }
+        const auto figure = writeGap(Length::millimetres(stop->ahead), a.job.notation);
+        parts.push_back(
+            worded("{} from {} to {}", figure, p->name, spoken(stop->what, a.wording())));
+        out.marks.push_back({theFloor(), lane.from, lane.from + lane.along * stop->ahead, figure});
+    }
+    a.in.goTo(at + a.in.rest().size());
+    out.words = capital(fmt::format("{}", fmt::join(parts, "; ")));
+    return out;
+}
+
 /// "how much room is in front of the wardrobe?": from that side of it to what comes first there.
 std::optional<Answer> roomBefore(Asking& a) {
     a.in.take({"is", "are", "do i have", "do we have", "have i", "have we"});
@@ -355,6 +391,8 @@ std::optional<Answer> roomBefore(Asking& a) {
     if (!told && !beside && !around)
         return {};
     const std::size_t at = a.in.at();
+    if (auto each = ofEachOfThem(a, told ? std::optional(side) : std::nullopt))
+        return each;
     a.in.article();
     const int id = a.in.piece();
     if (id == 0)

@@ -303,6 +303,14 @@ std::vector<std::pair<std::string, std::string>> inTwoParts(std::string_view tex
     if (std::smatch found; std::regex_match(line, found, across))
         out.emplace_back(found[1].str() + " either side of the " + found[2].str(),
                          "turn them to face each other");
+    // "make the couch 90 and the coffee table 50": so with both.
+    static const std::regex alike(
+        "(make|move|raise|lower|turn|push|pull|slide|shift) ((?:the|my) .+?),? "
+        "and (?:also )?((?:the|my) .+)",
+        std::regex::icase | std::regex::optimize);
+    if (std::smatch found; std::regex_match(line, found, alike))
+        out.emplace_back(found[1].str() + " " + found[2].str(),
+                         found[1].str() + " " + found[3].str());
     // "make the coffee table round, 40 across"
     static const std::regex round("(make|have) (.+?) round,? (?:and )?([0-9].*?)"
                                   "(?: across| wide| in diameter| diameter| dia)?",

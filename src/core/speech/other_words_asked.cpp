@@ -6,6 +6,50 @@ namespace mezzet {
 namespace {
 
 constexpr OtherWords asked[] = {
+    {"how high should ((?:the |my )?[a-z ]+?) (?:over|above) ((?:the |my )?[a-z ]+?) (?:hang|be|go|"
+     "sit)\\??",
+     "how high should $1 hang over $2?"},
+    {"how high should (?:the |my )?([a-z ]+?) (?:over|above) ((?:the |my )?[a-z ]+?) (?:hang|be|go|"
+     "sit)\\??",
+     "how high should $1 hang over $2?"},
+    {"(?:which|what) walls? (?:has|have) (?:the )?(windows?|doors?|outlets?|radiators?)\\??",
+     "how many $1 are there?"},
+    {"how (?:high|low) (?:do|does|did) (.+?) hang\\??", "how high is $1?"},
+    {"(?:does|do|will|is|are) ((?:the |my )?(?:[a-z]+ )?rug) (?:stick|come|reach|go|extend)(?: "
+     "out)? "
+     "(?:far )?enough\\??",
+     "what is wrong with $1?"},
+    {"what (?:did|have|do) (?:i|we) (?:forget|forgotten|miss|missed|overlook|overlooked)\\??",
+     "what is wrong?"},
+    {"(?:can|could) (?:you|i|we|one|someone) (?:still )?(?:fully )?open (?:the |both (?:of "
+     ")?(?:the )?"
+     ")?((?:[a-z]+ )?(?:closet|door|window|cupboard)(?: doors?)?(?: [0-9])?)(?: fully| all the "
+     "way)?"
+     "\\??",
+     "does the $1 open?"},
+    {"(?:what|which) (?:width|size|length|height)(?: of)? ((?:an? )?[a-z ]+?) (?:for|over|above) "
+     "(.+?)\\??",
+     "how big a $1 over $2?"},
+    {"how many (?:people |guests )?(?:can|could|will|does|do) ((?:the |my )?[a-z ]*table) "
+     "(?:seat|sit|take|hold)\\??",
+     "how many people can sit at $1?"},
+    {"is ((?:the |my )?(?:tv|television|screen)) too (?:far|close|near)(?: away)?\\??",
+     "can $1 be seen?"},
+    {"(?:is|are) (.+?) too (far|close|near)(?: away)?\\??", "what is wrong with $1?"},
+    {"(?:can|could) (?:you|i|we|one|someone) (?:still )?(?:fully )?(?:open|pull out|use|get into) "
+     "(.+?)(?:'s)? (?:doors?|drawers?)(?: fully| all the way)?\\??",
+     "what is wrong with $1?"},
+    {"(?:will|would|does|can|could) (?:an? |the )?(super king|king|queen|double|twin|single|full|"
+     "california king)(?: size)? (fit|go|work)\\b(.*)",
+     "will a $1 bed fit$3"},
+    {"(?:is|are) (?:it|things|anything|the room) (?:too )?(?:tight|crowded|cramped|close)"
+     "(?: anywhere| somewhere| in here| here)?\\??",
+     "what is wrong?"},
+    {"(?:where|what) is (?:it )?(?:too )?(?:tight|crowded|cramped)\\??", "what is wrong?"},
+    {"what (?:does|do|would) (?:the|this|my) (?:room|plan|scheme|layout) (?:still |also )?(?:need|"
+     "lack|miss|want)\\??",
+     "what is wrong?"},
+    {"(?:tell me (?:more )?about|describe) ((?:the |my )?[a-z0-9 ]+?)\\??", "where is $1?"},
     {"(how high is .+?) (?:off|from|above) the (?:floor|ground)\\??", "$1?"},
     {"(?:can|will|does|do) (.+?) (?:still )?(?:open|close|swing|shut)(?: fully| all the way| "
      "properly)?\\??",

@@ -244,7 +244,7 @@ constexpr OtherWords changesInstead[] = {
     {"(?:never ?mind(?: that)?|scrap that|forget (?:that|it)|not that|no,? (?:not that|go back)|"
      "oops|cancel that|revert(?: that)?|take that back|step back|one step back)",
      "undo"},
-    {"(?:no|nope|no wait|wait|no no|hold on|right then|ok so|yes but)[,:]? (.+)", "$1"},
+    {"(?:no,|no:|nope|no wait|wait|no no|hold on|right then|ok so|yes but)[,:]? (.+)", "$1"},
     {"(?:keep|stay|leave) (?:an? )?([0-9].*?) (?:clear |away |off |free )?(?:of|from|off) (.+)",
      "it $1 from $2"},
     {"(.+?) (?:should |must |needs to |has to |can |to )?(?:just )?(?:touch|touches|reach|reaches|"

@@ -6,6 +6,23 @@ namespace mezzet {
 namespace {
 
 constexpr OtherWords moreInstead[] = {
+    {"((?:the |my )?[a-z ]+?),? ([0-9].*?) off (?:the|its) wall", "pull $1 $2 off the wall"},
+    {"(?:move|put|slide|push|shift|bring|pull|place|centre|center) (.+?) (?:to|in|into|at|on) the "
+     "(?:middle|centre|center) of (?:the|its|that|this) wall",
+     "centre $1 on the wall"},
+    {"((?:put |place |add |set )?)(?:some |the )?([a-z -]+?)s (?:on|at) (?:either|both|each) ends? "
+     "of (.+)",
+     "$1a $2 on each end of $3"},
+    {"(.+?),? (?:facing|looking at) (.+?),? ([0-9][^,]*?|half a metre|a metre|a foot) (?:away|off|"
+     "back|from (?:it|there))",
+     "$1 facing $2, $3 from $2"},
+    {"(.+?) ((?:in front of|behind|beside|next to|left of|right of|to the left of|to the right of) "
+     ".+?),? ([0-9][^,]*?|half a metre|a metre|a foot) (?:away|off|apart|from it)",
+     "$1 $3 $2"},
+    {"((?:put |place |add |hang |have )?)(?:the |an? )?(?:exact )?(?:same|identical|matching) "
+     "(?!one|thing|again)([a-z -]+?) ((?:on|at|in|by|next to|beside|over|under|to|for|left of|"
+     "right of|between) .+)",
+     "$1another $2 $3"},
     {"(?:anchor|strap|secure|screw|bolt) (?:the |my )?[a-z0-9 ]+?(?: (?:to|into) (?:the|a) wall)?",
      "what has to be fixed to the wall?"},
     {"take one (?:of the )?(.+?)s? (?:away|out|off)", "remove the last $1"},

@@ -6,6 +6,10 @@ namespace mezzet {
 namespace {
 
 constexpr OtherWords others[] = {
+    {"(?:centre|center|line up|align) (.+?) (?:directly |straight )?(?:across from|opposite|in "
+     "front "
+     "of|facing) (.+)",
+     "centre $1 on $2"},
     {"((?:put |place |hang |add |set )?)(?:the |some )?([a-z -]+?)s? "
      "(on|over|above|under|in front of|beside) (?:the |all the |all )?([a-z -]+?)s"
      "(,? (?:[0-9]|at |centre |bottom |top ).*)?",

@@ -6,6 +6,34 @@ namespace mezzet {
 namespace {
 
 constexpr OtherWords withinInstead[] = {
+    {"^(.*?\\b(?:curtains|drapes)) (?:on|at|over|for) (.*?\\bwindows?(?: [0-9])?),? (?:hung "
+     ")?([0-9]"
+     "[^,]*?) (?:above|over) (?:the |its )(?:frame|window|top|head|trim|casing)s?$",
+     "$1 $3 above $2"},
+    {"\\bhow (big|large|wide|long|high|deep) of an? ", "how $1 a "},
+    {"\\bceilings\\b", "ceiling"},
+    {"^(.*?),? (?:diagonally|diagonal|kitty[- ]corner|catty[- ]corner) (?:in|into|across) (?:the "
+     "|a )?"
+     "corner\\b(.*)$",
+     "$1 in the corner$2, angled"},
+    {"\\b(curtains?|drapes|blinds?|shades?) in front of (?=(?:the |both |all |each |window))",
+     "$1 on "},
+    {"^(.*\\b(?:curtains?|drapes)),? (floor to ceiling|ceiling to floor),? ((?:on|at|for|over) "
+     ".+)$",
+     "$1 $3, $2"},
+    {"^((?:slide|move|push|pull|shift|put|bring|scoot) .+?) (?:to|at|in|into|on) the (left|right)"
+     "(?:[- ]hand)? (?:end|side) of (?:the|its|that) wall$",
+     "$1 to the $2 corner"},
+    {"\\b(mirror|table|coffee table|side table|rug|ottoman|pouf) ([0-9][^, ]*(?: ?(?:cm|mm|m|in|"
+     "inches|inch|ft|feet))?) round\\b",
+     "round $1 $2"},
+    {"^((?:slide|move|push|pull|shift|nudge|scoot|bring) .+?),? along (?:the|its|that) wall,? "
+     "(?=(?:to the )?(?:left|right)\\b|[0-9])",
+     "$1 "},
+    {"^((?:slide|move|push|pull|shift|nudge|scoot|bring) .+? (?:left|right)(?: [0-9][^,]*?| a "
+     "(?:bit|"
+     "little|foot))?),? along (?:the|its|that) wall$",
+     "$1"},
     {"\\b(?:beneath|underneath|below)\\b", "under"},
     {"\\b(?:telly|tele|flatscreen)\\b", "tv"},
     {"\\bcent(?:ere|re)d (in front of|behind|beside|under|against|above|opposite|along)\\b", "$1"},

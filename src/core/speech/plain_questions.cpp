@@ -216,6 +216,10 @@ std::optional<Answer> isCentred(Asking& a) {
         return another();
     a.in.take({"in the middle of", "on", "over", "above", "under", "below", "in front of", "with",
                "to", "before", "in", "at"});
+    if (const Piece* one = a.scene->pieceById(id); one->onWall())
+        a.in.ownWall(one->wall());
+    else if (one->on.isFloor())
+        a.in.ownWall(wallBehind(*a.scene, id));
     const Target of = a.in.target();
     a.end();
     const Piece& p = *a.scene->pieceById(id);
@@ -373,6 +377,22 @@ std::optional<Answer> howMuchPaint(Asking& a) {
                    walls.amount, writeArea(facts.netWallArea(), units), ceiling.amount,
                    writeArea(facts.ceilingArea, units), walls.goesFor);
     return out;
+}
+
+/// "how much carpet do I need?": the floor, with a tenth for cutting (common practice).
+std::optional<Answer> howMuchFloor(Asking& a) {
+    a.in.take({"do i need", "do we need", "does it take", "is needed", "will i need",
+               "should i buy", "should i order", "would i need", "to order"});
+    a.in.take({"for the whole room", "for the room", "for this room", "for the floor"});
+    a.end();
+    const double area = factsOf(*a.job.room).floorArea;
+    const auto units = a.job.notation.units;
+    constexpr double cutting = 1.1;
+    if (area <= 0)
+        return Answer{worded("The room's walls are not all measured, so its floor isn't known")};
+    return Answer{worded("The floor is {}; with a tenth more for cutting (assumed) {}. Whoever "
+                         "lays it measures first",
+                         writeArea(area, units), writeArea(area * cutting, units))};
 }
 
 /// How deep what stands at a wall is taken to be where it is not said; assumed, and said.
@@ -546,6 +566,13 @@ const std::vector<Question>& plainQuestions() {
          &howMuchPaint,
          "paint for the walls and the ceiling, by their area",
          "how much paint do I need?"},
+        {{"how much carpet", "how much flooring", "how much floor covering", "how many square feet",
+          "how many square metres", "how many square meters", "how much wood floor",
+          "how much tile", "how much vinyl", "how much lino", "how much laminate",
+          "how much parquet"},
+         &howMuchFloor,
+         "the floor a carpet or boards are for, with what cutting takes",
+         "how much carpet do I need?"},
         {{"what is in", "what's in", "whats in", "what have i got", "what have we got", "what is",
           "list everything", "list all", "list the furniture", "list the pieces", "list the room",
           "list what"},

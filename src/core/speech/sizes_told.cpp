@@ -127,6 +127,9 @@ std::optional<Answer> howBig(Asking& a) {
         return {};
     case Is::chimney:
     case Is::fixture:
+        if (const Fixture* f = fixtureOf(*a.job.room, t);
+            f != nullptr && (which == "high" || which == "tall") && f->height > Length{})
+            return Answer{worded("{} is {} high", name, size(f->height))};
         if (const Fixture* f = fixtureOf(*a.job.room, t))
             return Answer{
                 worded("{} is {} wide and {} deep", name, size(f->width), size(f->depth))};
@@ -147,10 +150,66 @@ std::optional<Answer> howBig(Asking& a) {
     }
 }
 
+/// "what is the seat height of the sofa?", "how high are the arms of the sofa?"
+std::optional<Answer> howHighIsItsPart(Asking& a) {
+    a.in.goTo(0);
+    a.in.take({"what is", "what's", "whats", "how high is", "how high are", "how tall is",
+               "how tall are"});
+    a.in.article();
+    using Part = std::optional<Length> Heights::*;
+    Part part = nullptr;
+    for (const auto& [noun, its] : {std::pair<std::string, Part>{"seat", &Heights::seat},
+                                    {"cushion", &Heights::seat},
+                                    {"arm", &Heights::arm},
+                                    {"armrest", &Heights::arm},
+                                    {"back", &Heights::back},
+                                    {"headboard", &Heights::back},
+                                    {"top", &Heights::top},
+                                    {"surface", &Heights::top}})
+        if (part == nullptr && a.in.take({noun + " height of", noun + " height on", noun + "s of",
+                                          noun + " of", noun + "s on", noun + " on"}))
+            part = its;
+    if (part == nullptr)
+        return {};
+    const int id = a.piece();
+    a.end();
+    const Piece& p = *a.scene->pieceById(id);
+    if (p.onWall() || p.kind->underCeiling())
+        return {}; // how high it hangs is asked
+    auto height = p.heights.*part;
+    if (!height && part == &Heights::top && p.kind->hasTop())
+        height = p.top();
+    const auto size = [&](Length l) { return writeGap(l, a.job.notation); };
+    Answer out;
+    out.about = {id};
+    if (!height)
+        out.words =
+            worded("No such height is kept of {}; it is {} high", p.name, size(p.size.height));
+    else if (part == &Heights::seat)
+        out.words = worded("The seat of {} is {} up", p.name, size(*height));
+    else if (part == &Heights::arm)
+        out.words = worded("The arms of {} are {} up", p.name, size(*height));
+    else if (part == &Heights::back)
+        out.words = worded("The back of {} is {} up", p.name, size(*height));
+    else
+        out.words = worded("The top of {} is {} up", p.name, size(*height));
+    return out;
+}
+
 } // namespace
 
 const std::vector<Question>& sizeQuestions() {
     static const std::vector<Question> all{
+        {{"what is the seat",          "what's the seat",         "whats the seat",
+          "what is the arm",           "what's the arm",          "what is the back",
+          "what's the back",           "what is the top",         "what's the top",
+          "how high is the seat",      "how high is the back",    "how high is the arm",
+          "how high are the arms",     "how high is the armrest", "how high is the headboard",
+          "how high is the top",       "how high is the cushion", "how tall is the back",
+          "how tall is the headboard", "what is the headboard",   "what's the headboard"},
+         &howHighIsItsPart,
+         "how high the seat, the arms, the back or the top of a piece is",
+         "what is the seat height of sofa?"},
         {{"how wide", "how long", "how deep", "how tall", "how high", "how big", "how large",
           "what size", "what are the sizes of", "what is the size of", "what's the size of",
           "what is the width of", "what is the length of", "what is the depth of",

@@ -478,7 +478,7 @@ Result<Spoken> readInParts(std::string_view text, const Project& job, const List
         return *asks;
     if (several && said.problem().oneOfSeveral.empty() && said.problem().notThere.empty())
         said = *several;
-    else if (missing && said.problem().unknown)
+    else if (missing && (said.problem().unknown || said.problem().nameless))
         said = *missing;
     // "bowl and two candlesticks on the sideboard" is of things, and two.
     if (most < 2 || (ofThings && foldCase(text).find(" and ") == std::string::npos))

@@ -141,6 +141,8 @@ std::optional<NamedKind> kindNamedMore(std::string_view line, const Project& job
     const std::string noun = foldCase(found[3].str());
     const auto all = wordsOf(noun);
     const auto& kit = *job.library.kit;
+    if (kit.byWord(noun))
+        return {};
     NamedKind out;
     for (std::size_t i = 1; i < all.size() && !out.kind; ++i)
         if (auto k = kit.byWord(noun.substr(all[i].at))) {

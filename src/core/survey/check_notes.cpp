@@ -91,7 +91,9 @@ private:
                      "check where this is and how wide"},
                     place);
         } else if (left < -slack || left + width > w.run.value + slack) {
-            const Length offset = at.left ? at.left->value : at.right->value;
+            const Length offset = at.left    ? at.left->value
+                                  : at.right ? at.right->value
+                                             : std::max(left, Length{});
             say({worded("this {} runs past the end of wall {}: {} and {} make {}, and the "
                         "wall is {}",
                         name, w.name, write(offset, shown_), write(width, shown_),

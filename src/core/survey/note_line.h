@@ -77,6 +77,21 @@ public:
         }
         return false;
     }
+    /// Words that stand next to each other, in any case: takes them, or nothing.
+    bool takePhrase(std::string_view words) {
+        skip();
+        const auto rest = text_.substr(at_);
+        if (rest.size() < words.size() || foldCase(rest.substr(0, words.size())) != words)
+            return false;
+        constexpr std::string_view ends = " \t,;:";
+        if (rest.size() > words.size() && ends.find(rest[words.size()]) == std::string_view::npos)
+            return false;
+        mark_ = at_;
+        at_ += words.size();
+        if (at_ < text_.size() && text_[at_] == ':')
+            ++at_;
+        return true;
+    }
     void expect(std::initializer_list<std::string_view> words, std::string_view wanted) {
         if (!take(words))
             failAhead(fmt::format("{} was expected here", wanted), "");

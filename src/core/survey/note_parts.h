@@ -115,6 +115,8 @@ private:
         if (line_.lengthAhead())
             return true;
         const auto w = line_.ahead();
+        if (place_ != nullptr && (w == "centred" || w == "centered" || w == "in"))
+            return true;
         const auto in = [&](const Words& words) {
             return std::find(words.begin(), words.end(), w) != words.end();
         };
@@ -134,6 +136,46 @@ private:
                 return &m;
         return nullptr;
     }
+    /// "centred", "in the middle of the wall"
+    bool inTheMiddle() {
+        if (place_ == nullptr)
+            return false;
+        for (const std::string_view words :
+             {"in the middle of the wall", "in the middle of wall", "in the middle",
+              "in the centre", "in the center", "centred on the wall", "centered on the wall",
+              "centred", "centered", "centrally", "middle", "centre", "center"})
+            if (line_.takePhrase(words)) {
+                place_->centred = true;
+                return true;
+            }
+        return false;
+    }
+    /// "32" behind the place: how wide it is, where nothing else told that.
+    bool bareWidth(const Taped& t) {
+        const Measure* wide = measureOf("wide");
+        if (wide == nullptr || wideTold_ || place_ == nullptr || !place_->given() ||
+            !(line_.done() || line_.ahead().empty()))
+            return false;
+        wide->take(t);
+        wideTold_ = true;
+        return true;
+    }
+    /// Takes a measure; "72w x 48h" goes on with the second.
+    void take(const Measure& m, const Taped& t) {
+        m.take(t);
+        if (std::find(m.words.begin(), m.words.end(), "wide") == m.words.end())
+            return;
+        wideTold_ = true;
+        const Measure* second =
+            measureOf("deep") != nullptr ? measureOf("deep") : measureOf("high");
+        if (second == nullptr || !line_.times())
+            return;
+        const Taped by = line_.taped("the " + thing_, tool_);
+        for (const auto& other : measures_)
+            if (!other.before && takes(other.words))
+                return other.take(by);
+        second->take(by);
+    }
     /// "36x48": wide by high of what is in a wall, wide by deep of what stands out from it.
     bool bySize(const Taped& first) {
         const Measure* wide = measureOf("wide");
@@ -143,6 +185,7 @@ private:
         if (wide == nullptr || second == nullptr || !line_.times())
             return false;
         wide->take(first);
+        wideTold_ = true;
         second->take(line_.taped("the " + thing_, tool_));
         if (deep != nullptr && high != nullptr && line_.times())
             high->take(line_.taped("the " + thing_, tool_));
@@ -156,6 +199,8 @@ private:
             *r.out = line_.restOfLine();
             return;
         }
+        if (inTheMiddle())
+            return;
         for (const auto& f : flags_)
             if (takes(f.words))
                 return f.take();
@@ -179,16 +224,18 @@ private:
         for (const auto& m : measures_)
             if (!m.before && !line_.lengthAhead() && takes(m.words)) {
                 line_.take({"is", "of", "at"});
-                return m.take(line_.taped("the " + std::string(m.words.front()), tool_));
+                return take(m, line_.taped("the " + std::string(m.words.front()), tool_));
             }
         const Taped t = line_.taped("the " + thing_, tool_);
         if (bySize(t))
             return;
         for (const auto& m : measures_)
             if (!m.before && takes(m.words))
-                return m.take(t);
+                return take(m, t);
         if ((place_ != nullptr || walls_ != nullptr) && line_.take({"from"}))
             return from(t);
+        if (bareWidth(t))
+            return;
         line_.failAhead("what does this length measure?", fmt::format("say {}", offered()));
     }
 
@@ -230,6 +277,7 @@ private:
     std::string thing_;
     Tool tool_;
     TapedPlace* place_ = nullptr;
+    bool wideTold_ = false;
     std::vector<FromWall>* walls_ = nullptr;
     std::vector<Measure> measures_;
     std::vector<Flag> flags_;

@@ -1,5 +1,6 @@
 #pragma once
 
+#include <span>
 #include <string>
 #include <string_view>
 
@@ -13,5 +14,16 @@ enum class FirstUnit { nothing, metric, feetOrInches };
 
 /// "2,55 m" is metric, "14' 2" is not; "1 in 200" has no unit, and what is behind # is no note.
 [[nodiscard]] FirstUnit firstUnit(std::string_view notes);
+
+/// What is in a wall, as it is said at the beginning of a line: "sliding door", "front door",
+/// "picture window", "baseboard heater".
+struct ThingSaid {
+    std::string_view words;
+    std::string_view is;        ///< the word of the notes
+    std::string_view style{};   ///< of a door or a window: a word of the notes too
+    std::string_view leadsTo{}; ///< of a door
+};
+/// All that are known, those with more words first.
+[[nodiscard]] std::span<const ThingSaid> thingsSaid();
 
 } // namespace mezzet

@@ -29,8 +29,8 @@ int wallNamed(NoteLine& line, std::string_view example) {
 
 } // namespace
 
-void readOpening(NoteLine& line, NotePlace place, const std::string& word, Tool tool,
-                 TapedWall& wall) {
+void readOpening(NoteLine& line, NotePlace place, const std::string& word, const ThingSaid& said,
+                 Tool tool, TapedWall& wall) {
     TapedOpening o;
     o.place = place;
     o.kind = word == "window"    ? OpeningKind::window
@@ -38,6 +38,16 @@ void readOpening(NoteLine& line, NotePlace place, const std::string& word, Tool 
                                  : OpeningKind::door;
     if (word == "closet") // a door with nothing but that behind it
         o.leadsTo = word;
+    if (!said.leadsTo.empty())
+        o.leadsTo = said.leadsTo;
+    o.style = said.style == "double"    ? DoorStyle::pair
+              : said.style == "sliding" ? DoorStyle::sliding
+              : said.style == "pocket"  ? DoorStyle::pocket
+              : said.style == "folding" ? DoorStyle::folding
+                                        : o.style;
+    o.opens = said.style == "fixed"  ? WindowOpens::fixed
+              : said.style == "sash" ? WindowOpens::sliding
+                                     : o.opens;
     if (line.done())
         line.failHere(worded("this {} has no measurements", word),
                       worded("write it like: {} 2' 0\" from left, 32 wide, 80 high", word));

@@ -5,7 +5,7 @@
 namespace mezzet {
 
 /// One line about something on a wall or in the room, read into it. Each throws a NoteFault.
-void readOpening(NoteLine&, NotePlace, const std::string& word, Tool, TapedWall&);
+void readOpening(NoteLine&, NotePlace, const std::string& word, const ThingSaid&, Tool, TapedWall&);
 void readFixture(NoteLine&, NotePlace, FixtureKind, Tool, TapedWall&);
 void readColumn(NoteLine&, NotePlace, Tool, TapeNotes&);
 void readRecess(NoteLine&, NotePlace, RecessKind, Tool, TapedWall&);

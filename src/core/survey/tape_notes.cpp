@@ -39,7 +39,11 @@ public:
         if (line.done())
             return;
         const NotePlace place = line.place();
-        auto w = line.word();
+        said_ = {};
+        for (const ThingSaid& thing : thingsSaid())
+            if (said_.words.empty() && line.takePhrase(thing.words))
+                said_ = thing;
+        auto w = said_.words.empty() ? line.word() : std::string(said_.is);
         // "window: 2' from left", "A: 14' 2", "lt switch"
         const bool colon = w.size() > 1 && w.ends_with(":");
         if (colon)
@@ -152,7 +156,8 @@ private:
              [](Reader& r, NoteLine& l, NotePlace p, const std::string&) { r.diagonal(l, p); }},
             {{"window", "door", "opening", "archway", "closet"},
              [](Reader& r, NoteLine& l, NotePlace p, const std::string& w) {
-                 readOpening(l, p, w == "archway" ? "opening" : w, r.tool_, r.current(l, w));
+                 readOpening(l, p, w == "archway" ? "opening" : w, r.said_, r.tool_,
+                             r.current(l, w));
              }},
             {{"alcove"},
              [](Reader& r, NoteLine& l, NotePlace p, const std::string& w) {
@@ -440,6 +445,7 @@ private:
     bool unitsSaid_ = false;
     std::vector<TapeNotes> rooms_;
     Tool tool_ = Tool::tape;
+    ThingSaid said_; ///< what the line at hand is of, where it is said in more words
     bool cornerGiven_ = false;
 };
 
@@ -473,7 +479,10 @@ const char* fixtureName(FixtureKind k) {
 Length TapedPlace::on(Length wall, Length width) const {
     if (both())
         return (left->value + (wall - right->value - width)) / 2;
-    return left ? left->value : right ? wall - right->value - width : Length{};
+    return left      ? left->value
+           : right   ? wall - right->value - width
+           : centred ? (wall - width) / 2
+                     : Length{};
 }
 
 std::vector<Length> TapedStuds::on(Length wall) const {

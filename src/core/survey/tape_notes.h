@@ -54,8 +54,9 @@ struct Weights {
 struct TapedPlace {
     std::optional<Taped> left;
     std::optional<Taped> right;
+    bool centred = false; ///< in the middle of its wall, where neither is taped
 
-    [[nodiscard]] bool given() const { return left || right; }
+    [[nodiscard]] bool given() const { return left || right || centred; }
     [[nodiscard]] bool both() const { return left && right; }
     /// The left edge of something this wide on a wall this long. What was taped from both corners
     /// lies so that the two misses are shared.
