@@ -123,6 +123,13 @@ void drawDoor(const Drawing& d, const Room& room, const Opening& o) {
         break;
     }
     case DoorStyle::sliding:
+        // A wide one has two panels that slide past each other in its frame.
+        if (slidesInItsFrame(o)) {
+            const double inset = drawnWall.mm() / 2;
+            slab(w.at(o.left), width * 0.52, inset - 40, false);
+            slab(w.at(o.left) + along * (width * 0.48), width * 0.52, inset, false);
+            break;
+        }
         slab(w.at(o.left) + along * (o.hingeRight ? width * 0.5 : -width * 0.5), width, -60, false);
         break;
     case DoorStyle::pocket:

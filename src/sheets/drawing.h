@@ -16,6 +16,13 @@
 
 namespace mezzet::sheets {
 
+/// Whether a sliding door has panels that pass each other in its frame, and none that slides along
+/// the wall: from this width on (common practice).
+[[nodiscard]] inline bool slidesInItsFrame(const Opening& o) {
+    constexpr double wide = 1200; // mm
+    return o.style == DoorStyle::sliding && o.width.mm() >= wide;
+}
+
 /// A surface drawn to scale on a painter: where its origin lies, how large a millimetre is, and how
 /// large a line or a letter is meant to be. The same code draws for the board and for paper.
 struct Drawing {

@@ -262,6 +262,11 @@ void drawOpeningFront(const Drawing& d, const Opening& o) {
             break;
         case DoorStyle::sliding:
         case DoorStyle::pocket: {
+            if (slidesInItsFrame(o)) {
+                p.setPen(d.ink(0.8));
+                p.drawLine(d.at(up(middle, low)), d.at(up(middle, high - 40)));
+                p.setPen(QPen(d.look.soft, 0.8 * d.pen, Qt::DashLine));
+            }
             const double way = o.hingeRight ? 1 : -1;
             const double z = (low + high) / 2;
             const double tip = middle + way * (r - l) * 0.25;

@@ -141,8 +141,13 @@ TEST(AskedOf, WhatALeafMeetsIsMeasuredToWhatIsNamed) {
     const auto no = answerIn(clear, "will the door hit the bench?");
     EXPECT_TRUE(contains(no, "No: the leaf of door 1 clears Bench by 20\"")) << no;
     const auto met = jobWith({"bench 40 x 16 at 15' 4\", 13'"});
-    const auto yes = answerIn(met, "does the door clear the bench?");
+    const auto yes = answerIn(met, "does the door hit the bench?");
     EXPECT_TRUE(contains(yes, "Yes: the leaf of door 1 meets Bench, ")) << yes;
+    // Clearing is the other way about.
+    EXPECT_TRUE(contains(answerIn(clear, "does the door clear the bench?"),
+                         "Yes: the leaf of door 1 clears Bench by 20\""));
+    EXPECT_TRUE(contains(answerIn(met, "does the door clear the bench?"),
+                         "No: the leaf of door 1 meets Bench, "));
     EXPECT_TRUE(contains(answerIn(clear, "does the door hit the rug?"), "no rug"));
     EXPECT_TRUE(contains(answerIn(clear, "does the door hit anything?"), "Nothing"));
 }

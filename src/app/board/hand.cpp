@@ -25,13 +25,18 @@ constexpr double startDrag = 4; ///< pixels before a press becomes a drag
 /// A snap that can't be looked at in this time is not offered.
 constexpr std::chrono::milliseconds snapTakes{40};
 
-/// A small field by the pointer with figures in it.
-void figuresBy(QPainter& p, const Board& board, QPointF at, const QString& figures) {
-    p.setFont(sheets::lettering(14));
-    const double w = p.fontMetrics().horizontalAdvance(figures) + 18;
+/// Where a small field by the pointer with figures in it comes.
+QRectF fieldBy(const Board& board, QPointF at, const QString& figures) {
+    const double w = QFontMetricsF(sheets::lettering(14)).horizontalAdvance(figures) + 18;
     QRectF box(at.x() + 16, at.y() + 16, w, 24);
     box.moveRight(std::min(box.right(), board.width() - 6.0));
     box.moveBottom(std::min(box.bottom(), board.height() - 6.0));
+    return box;
+}
+
+void figuresBy(QPainter& p, const Board& board, QPointF at, const QString& figures) {
+    p.setFont(sheets::lettering(14));
+    const QRectF box = fieldBy(board, at, figures);
     p.setPen(QPen(look().chosen, 1.4));
     p.setBrush(look().field);
     p.drawRoundedRect(box, 5, 5);
@@ -168,6 +173,11 @@ void SizeHand::cancel() {
     board_.session().endTrial();
 }
 
+void SizeHand::letter(const sheets::Drawing& d) const {
+    if (!figures_.isEmpty()) // no tag lies under them
+        d.labels->keepClear(fieldBy(board_, last_, figures_));
+}
+
 void SizeHand::paintOver(QPainter& p) const {
     if (!figures_.isEmpty())
         figuresBy(p, board_, last_, figures_);
@@ -270,6 +280,11 @@ void OutlineHand::release(QPointF, Qt::KeyboardModifiers) {
 
 void OutlineHand::cancel() {
     board_.session().endTrial();
+}
+
+void OutlineHand::letter(const sheets::Drawing& d) const {
+    if (!figures_.isEmpty()) // no tag lies under them
+        d.labels->keepClear(fieldBy(board_, last_, figures_));
 }
 
 void OutlineHand::paintOver(QPainter& p) const {

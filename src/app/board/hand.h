@@ -89,6 +89,7 @@ public:
     std::unique_ptr<Hand> move(QPointF, Qt::KeyboardModifiers) override;
     void release(QPointF, Qt::KeyboardModifiers) override;
     void cancel() override;
+    void letter(const sheets::Drawing&) const override;
     void paintOver(QPainter&) const override;
     [[nodiscard]] Qt::CursorShape cursor() const override { return Qt::SizeFDiagCursor; }
 
@@ -107,6 +108,7 @@ public:
     std::unique_ptr<Hand> move(QPointF, Qt::KeyboardModifiers) override;
     void release(QPointF, Qt::KeyboardModifiers) override;
     void cancel() override;
+    void letter(const sheets::Drawing&) const override;
     void paintOver(QPainter&) const override;
     [[nodiscard]] Qt::CursorShape cursor() const override {
         return edge_ > 0 ? Qt::SizeAllCursor : Qt::CrossCursor;

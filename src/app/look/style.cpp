@@ -75,9 +75,9 @@ QTableWidget { background: @field; border: 1px solid @soft; border-radius: 5px; 
 QHeaderView::section { background: @panel; color: @soft; border: none; border-bottom: 1px solid @edge; padding: 3px 6px; font-size: 13px; }
 QProgressBar { background: @edge; border: none; border-radius: 4px; }
 QProgressBar::chunk { background: @ink; border-radius: 4px; }
-QPushButton:default, QPushButton[act="true"] { background: @ink; color: @onink; border: 1px solid @ink; }
+QPushButton:default, QPushButton[act="true"], QPushButton[first="true"] { background: @ink; color: @onink; border: 1px solid @ink; }
 QPushButton[act="true"] { text-align: left; padding: 6px 10px; font-size: 13px; }
-QPushButton[act="true"]:focus { border: 2px solid @chosen; }
+QPushButton[act="true"]:focus, QPushButton[first="true"]:focus { border: 2px solid @chosen; }
 QPushButton[plain="true"] { background: transparent; border: 1px solid transparent; padding: 4px 8px; }
 QPushButton[plain="true"]:hover { border-color: @edge; }
 QPushButton[plain="true"]:focus { border: 1px solid @chosen; }

@@ -62,9 +62,11 @@ MeasureScreen::MeasureScreen(const QString& notes, bool fresh, QWidget* parent, 
     auto* whole = new QVBoxLayout(this);
     whole->setContentsMargins(16, 12, 16, 12);
     auto* top = new QHBoxLayout;
-    auto* intro =
-        new QLabel(tr("One fact a line. Walls in turn to the right, as you stand inside and "
-                      "face each one."));
+    const bool isExample = fresh && notes == example();
+    auto* intro = new QLabel(
+        tr("One fact a line. Walls in turn to the right, as you stand inside and "
+           "face each one.") +
+        (isExample ? " " + tr("These notes are an example: type over them.") : QString()));
     intro->setProperty("quiet", true);
     top->addWidget(intro, 1);
     laserSays_ = new QLabel;
@@ -95,6 +97,8 @@ MeasureScreen::MeasureScreen(const QString& notes, bool fresh, QWidget* parent, 
     text_->setAccessibleName(tr("Tape notes"));
     text_->setTabChangesFocus(true);
     text_->setLineWrapMode(QPlainTextEdit::NoWrap);
+    if (isExample)
+        text_->selectAll();
     row->addWidget(text_, 6);
     auto* side = new QVBoxLayout;
     side->setSpacing(8);

@@ -63,7 +63,7 @@ StartPage::StartPage(QWidget* parent) : QWidget(parent) {
         b->setMinimumHeight(36);
         b->setAccessibleDescription(w.about);
         if (QString(w.act) == "demo")
-            b->setProperty("act", true);
+            b->setProperty("first", true);
         connect(b, &QPushButton::clicked, this,
                 [this, act = QString(w.act)] { emit actWanted(act); });
         column->addWidget(b);

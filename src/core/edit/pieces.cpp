@@ -47,10 +47,22 @@ Edit removePieces(const Project& job, const std::vector<int>& ids) {
     return e;
 }
 
+std::string nameOfCopy(const Piece& p, const Scheme& names) {
+    // "Armchair 2" is followed by "Armchair 3": its number counts those of its kind. "Shelf 120" is
+    // a name.
+    const auto figures = p.name.find_last_not_of("0123456789");
+    if (figures != std::string::npos && figures + 1 < p.name.size() && p.name[figures] == ' ') {
+        const auto base = p.name.substr(0, figures);
+        if (plainWord(base) == plainWord(p.kind->name) || names.byName(base) != nullptr)
+            return names.freeName(base);
+    }
+    return names.freeName(p.name);
+}
+
 Piece copyOf(const Piece& piece, const Placed& where, const Scheme& names) {
     Piece p = piece;
     p.id = 0;
-    p.name = names.freeName(piece.name);
+    p.name = nameOfCopy(piece, names);
     p.pose = where.pose;
     p.ties.clear();
     p.locked = false;
@@ -210,7 +222,7 @@ Result<Edit> pastePieces(const Project& job, const Scene& scene, const Project& 
         if (const auto kind = job.library.kit->byId(p.kind->id))
             p.kind = kind;
         p.locked = false;
-        p.name = names.freeName(p.name);
+        p.name = nameOfCopy(p, names);
         names.pieces.push_back(p);
         bare.push_back(p);
         bare.back().id = 0;

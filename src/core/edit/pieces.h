@@ -47,6 +47,8 @@ namespace mezzet {
 /// Puts what asAnother made in place of the piece of its id.
 [[nodiscard]] Edit replacedBy(const Project&, Piece);
 
+/// What a copy of a piece is called: the next number where it has one.
+[[nodiscard]] std::string nameOfCopy(const Piece&, const Scheme&);
 /// The two figures of sizes such a piece is stocked in: pictures and canvases, rugs and runners, as
 /// the job's units have them, either way round; mm. Empty for what has none.
 [[nodiscard]] std::vector<Vec2> stockedSizes(const Project&, const Piece&);

@@ -44,6 +44,16 @@ void WordsReader::failWhich(std::size_t at, std::size_t bytes, std::string what,
     }
 }
 
+namespace {
+
+/// "curtains", and not "glass".
+bool isSeveral(const std::string& noun) {
+    const auto n = noun.size();
+    return n > 2 && noun[n - 1] == 's' && noun[n - 2] != 's';
+}
+
+} // namespace
+
 void WordsReader::noneYet() {
     skip();
     const std::size_t word = at_;
@@ -58,9 +68,9 @@ void WordsReader::noneYet() {
                         std::find(none->also.begin(), none->also.end(), said) != none->also.end();
     const auto noun = asSaid ? said : plainWord(said);
     try {
+        const bool several = isSeveral(noun);
         fail(word, end - word,
-             noun.ends_with("s") && !noun.ends_with("ss") ? worded("there are no {} yet", noun)
-                                                          : worded("there is no {} yet", noun),
+             several ? worded("there are no {} yet", noun) : worded("there is no {} yet", noun),
              "put one in the room first");
     } catch (LineFault& fault) {
         fault.problem.notThere = noun;

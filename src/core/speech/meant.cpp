@@ -1,6 +1,7 @@
 #include "speech/meant.h"
 
 #include "edit/beside_wall.h"
+#include "edit/pieces.h"
 #include "edit/words_reader.h"
 #include "measure/text.h"
 #include "scheme/on_wall.h"
@@ -544,7 +545,7 @@ void anotherNamed(const std::string& line, const Project& job, std::vector<std::
     in.comma();
     out.push_back(fmt::format("add {} {} x {} x {} called {}, {}", of.kind->name,
                               size(of.size.width), size(second), size(third),
-                              job.scheme().freeName(of.name), in.rest()));
+                              nameOfCopy(of, job.scheme()), in.rest()));
 }
 
 } // namespace

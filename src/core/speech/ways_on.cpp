@@ -1,16 +1,20 @@
 // What could be said in place of a line that is refused.
 #include "edit/handover_said.h"
+#include "edit/landing.h"
 #include "edit/phrase.h"
+#include "edit/pieces.h"
 #include "edit/things_said.h"
 #include "edit/verb.h"
 #include "measure/text.h"
 #include "measure/texts.h"
+#include "speech/asked_first.h"
 #include "speech/speech.h"
 #include "speech/unheard.h"
 #include "speech/vocabulary.h"
 
 #include <algorithm>
 #include <array>
+#include <regex>
 #include <set>
 
 namespace mezzet {
@@ -261,11 +265,106 @@ private:
     int tried_ = 0;
 };
 
+/// In place of what would go through a wall: a smaller rug of the sizes they are stocked in, the
+/// same thing where it stands free, or all the same.
+class WaysAround {
+public:
+    WaysAround(std::string text, const Project& job, const Listener& to)
+        : text_(std::move(text)), job_(job), to_(to) {}
+
+    std::vector<std::string> find() {
+        const auto all = text_ + " anyway";
+        const auto said = readSpoken(all, job_, to_);
+        if (!said || said->is != Spoken::Is::edit)
+            return {};
+        std::vector<const Piece*> put;
+        for (const Act& a : said->said.edit.acts)
+            if (const auto* one = std::get_if<PutPiece>(&a))
+                put.push_back(&one->piece);
+        if (put.size() == 1) {
+            smaller(*put.front());
+            elsewhere(*put.front());
+        }
+        out_.push_back(all);
+        return std::move(out_);
+    }
+
+private:
+    /// A line after which all that it is about stands, or hangs, free.
+    void offer(const std::string& line) {
+        if (out_.size() + 1 >= most || line == text_)
+            return;
+        const auto said = readSpoken(line, job_, to_);
+        if (!said || said->is != Spoken::Is::edit || said->said.edit.acts.empty())
+            return;
+        const auto after = apply(job_, said->said.edit);
+        if (!after || !comeToHarm(job_, *after).empty())
+            return;
+        const auto& about = said->said.them;
+        for (const Piece& p : after->project->scheme().pieces)
+            if ((job_.scheme().byId(p.id) == nullptr ||
+                 std::find(about.begin(), about.end(), p.id) != about.end()) &&
+                (!overlapOf(*after->scene, p.id).empty() ||
+                 !doorwayAt(*after->scene, p.id).empty()))
+                return;
+        out_.push_back(line);
+    }
+    void smaller(const Piece& rug) {
+        if (!rug.kind->flat())
+            return;
+        auto sizes = stockedSizes(job_, rug);
+        const double area = rug.size.width.mm() * rug.size.depth.mm();
+        std::erase_if(sizes, [&](Vec2 s) { return s.x * s.y > area * 0.99; });
+        std::sort(sizes.begin(), sizes.end(), [](Vec2 a, Vec2 b) { return a.x * a.y > b.x * b.y; });
+        static const std::regex figures(
+            "[0-9][0-9.,]*(?: ?(?:'|ft|feet|foot|cm|m|in))? ?(?:x|by|×) ?[0-9][0-9.,]*"
+            "(?: ?(?:'|ft|feet|foot|cm|m|in)\\b)?",
+            std::regex::icase | std::regex::optimize);
+        static const std::regex noun("\\b(rug|carpet|runner)\\b", std::regex::icase);
+        for (const Vec2 s : sizes) {
+            if (!out_.empty())
+                return; // the largest that does
+            const auto size = fmt::format("{} x {}", write(Length::millimetres(s.x), job_.notation),
+                                          write(Length::millimetres(s.y), job_.notation));
+            offer(std::regex_search(text_, figures)
+                      ? std::regex_replace(text_, figures, size,
+                                           std::regex_constants::format_first_only)
+                      : std::regex_replace(text_, noun, size + " $1",
+                                           std::regex_constants::format_first_only));
+        }
+    }
+    void elsewhere(const Piece& p) {
+        const Piece* was = job_.scheme().byId(p.id);
+        if (p.kind->flat() || p.on.isCarried() || (was != nullptr && was->size != p.size))
+            return;
+        std::string subject = was != nullptr ? was->name : "a " + foldCase(p.kind->name);
+        if (was == nullptr && p.size != p.kind->size)
+            subject +=
+                fmt::format(" {} x {}", write(p.size.width, job_.notation),
+                            write(p.kind->hangs() ? p.size.height : p.size.depth, job_.notation));
+        for (const Wall& w : job_.room->walls)
+            offer(
+                fmt::format("{} {} wall {}", subject, p.kind->hangs() ? "on" : "against", w.name));
+        if (!p.kind->hangs() && !p.kind->underCeiling())
+            offer(subject + " in the corner");
+        offer(subject + " in the middle of the room");
+    }
+
+    std::string text_;
+    const Project& job_;
+    const Listener& to_;
+    std::vector<std::string> out_;
+};
+
 } // namespace
 
 std::vector<std::string> waysOn(std::string_view text, const Project& job, const Listener& to) {
+    if (text.size() > 300 || !isText(text))
+        return {};
+    if (const auto spoken = readSpoken(text, job, to); !spoken && asksFirst(spoken.problem()))
+        return WaysAround(std::string(trimmed(text)), job, to).find();
     const auto said = readLine(text, job, to);
-    if (said || text.size() > 300 || !isText(text))
+    if (said)
         return {};
     return Ways(trimmed(text), job, to).find(said.problem());
 }
