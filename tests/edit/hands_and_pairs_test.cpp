@@ -1,5 +1,7 @@
 // The hand of a corner sofa, the next size a rug is stocked in, the other of a pair beside what is
 // in a wall, sizes behind an opening's name, and what is refused with its reason.
+#include "edit/pieces.h"
+
 #include "jobs.h"
 
 #include <cmath>
@@ -127,4 +129,13 @@ TEST(BetweenBesideAndWall, IsAlongTheWall) {
     const auto with = afterLine(job, "side table 16 x 16 between armchair and fireplace");
     // Wall B runs from y = 0: the fireplace ends at 120, the chair begins at 150.
     EXPECT_NEAR(poseOf(with, "Side table").at.y / 25.4, 135, 0.01);
+}
+
+TEST(ACopy, CountsOnFromTheNumberOfItsKindAndKeepsANameThatEndsInOne) {
+    const auto job = jobWith(
+        {"armchair at 60, 60", "another armchair at 120, 60", "bookcase against wall B called Shelf 120"});
+    const Scheme& all = job.scheme();
+    EXPECT_EQ(nameOfCopy(*all.byName("Armchair 2"), all), "Armchair 3");
+    EXPECT_EQ(nameOfCopy(*all.byName("Armchair"), all), "Armchair 3");
+    EXPECT_EQ(nameOfCopy(*all.byName("Shelf 120"), all), "Shelf 120 2");
 }
