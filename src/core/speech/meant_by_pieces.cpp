@@ -195,6 +195,19 @@ void rugSticksOut(const std::string& line, const Project& job, std::vector<std::
                 out.push_back(fmt::format("how far does {} reach past {}?", rug->name, over->name));
 }
 
+/// "the chaise on the right of the sectional": the hand of that; "a chaise" is another piece.
+void itsChaise(const std::string& line, const Project& job, std::vector<std::string>& out) {
+    static const Saying words(
+        "(?:(?:put|have|move|place) )?(?:the |its )?(?:chaise|return|long part) "
+        "(?:on|to|at) the (left|right)(?:[- ]hand)?(?: side| end)? of (.+)");
+    std::smatch found;
+    if (!words.is(line, found))
+        return;
+    const Piece* sofa = pieceNamed(found[2].str(), job);
+    if (sofa != nullptr && sofa->footprint.form == FootprintForm::ell)
+        out.push_back(fmt::format("make {} {}-handed", sofa->name, foldCase(found[1].str())));
+}
+
 /// "hooks by the door": a rail of them; how many single ones is said.
 void hooksOnARail(const std::string& line, const Project&, std::vector<std::string>& out) {
     static const Saying words(
@@ -206,6 +219,19 @@ void hooksOnARail(const std::string& line, const Project&, std::vector<std::stri
     static const auto onIt =
         meaning("^ on the wall (?=(?:by|near|next to|beside|left of|right of|above|over|under) )");
     out.push_back(found[1].str() + "a hook rail" + std::regex_replace(found[2].str(), onIt, " "));
+}
+
+/// "85 inch tv", of the one that is there: made so large.
+void screenOfASize(const std::string& line, const Project& job, std::vector<std::string>& out) {
+    static const Saying words(
+        "(?:(?:get|have|use|try|want) )?(?:an? |the )?([0-9]+) ?(?:inch(?:es)?|in|\")?[ "
+        "-]?(?:tv|television|screen)(?: instead)?");
+    std::smatch found;
+    if (!words.is(line, found))
+        return;
+    const Piece* tv = pieceNamed("the tv", job);
+    if (tv != nullptr && tv->kind->role == Role::screen)
+        out.push_back(fmt::format("make {} {} inches", tv->name, found[1].str()));
 }
 
 /// "move one bookcase to wall D", of several: the last of them.
@@ -228,11 +254,11 @@ void oneOfThem(const std::string& line, const Project& job, std::vector<std::str
 } // namespace
 
 std::vector<Meaning> meaningsByPieces() {
-    return {toldByAPiece, cornerBeside, cornerBetween, oneOfThem};
+    return {toldByAPiece, cornerBeside, cornerBetween, oneOfThem, screenOfASize};
 }
 
 std::vector<Meaning> meaningsByPiecesFirst() {
-    return {lampsByTheBed, foldingScreen, rugSticksOut, hooksOnARail};
+    return {lampsByTheBed, foldingScreen, rugSticksOut, hooksOnARail, itsChaise};
 }
 
 } // namespace mezzet

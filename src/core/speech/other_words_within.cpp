@@ -6,6 +6,17 @@ namespace mezzet {
 namespace {
 
 constexpr OtherWords withinInstead[] = {
+    {"\\b(?:picture|bay|bow|sash) window\\b", "window"},
+    {"^((?:move|push|spread|pull|slide) .+?s) apart$", "$1 further apart"},
+    {"^(.*\\b(?:sconces?|wall lights?|wall lamps?)),? (?:at )?([0-9][^,]*?) (?:high|up|off the "
+     "floor),? "
+     "(?:on |at )?(?:both sides|each side|either side) of (.+)$",
+     "$1 either side of $3, centre at $2"},
+    {"^why (?:does|do) (?:it|they|this|that|the .+?) say .+", "what is wrong?"},
+    {"^(?:make|get|let) (?:everything|it all|all of it) (?:fit|work|right)$", "mend all"},
+    {"^(remove|delete|take out|get rid of) (.+?) (?:and|with) (?:everything|all|whatever|what|the "
+     "things)(?: that)?(?: is|'s)? on (?:it|top)$",
+     "remove everything on $2; then remove $2"},
     {"^(.*?\\b(?:curtains|drapes)) (?:on|at|over|for) (.*?\\bwindows?(?: [0-9])?),? (?:hung "
      ")?([0-9]"
      "[^,]*?) (?:above|over) (?:the |its )(?:frame|window|top|head|trim|casing)s?$",
