@@ -19,7 +19,7 @@ namespace mezzet::sheets {
 /// Whether a sliding door has panels that pass each other in its frame, and none that slides along
 /// the wall: from this width on (common practice).
 [[nodiscard]] inline bool slidesInItsFrame(const Opening& o) {
-    constexpr double wide = 1200; // mm
+    constexpr double wide = 1500; // mm
     return o.style == DoorStyle::sliding && o.width.mm() >= wide;
 }
 

@@ -127,6 +127,10 @@ TEST(RoomDrawing, EachDoorIsDrawnAsItIsHung) {
     EXPECT_FALSE(door("pocket, slides left").ink(8, 1.5));
     EXPECT_TRUE(door("folding, hinge left").ink(8 + 4 * 0.18, 4 * 0.45));
     EXPECT_TRUE(door("sliding, slides right").ink(11, 0.2, 3)) << "its slab is against the wall";
+    const PaintedRoom wide(notes("sliding glass door 8' from left, 6' wide"));
+    EXPECT_TRUE(wide.ink(9, -0.25, 3)) << "its panels are in the frame";
+    EXPECT_TRUE(wide.ink(13, -0.25, 3));
+    EXPECT_FALSE(wide.ink(15, 0.2, 3)) << "and none is against the wall";
 }
 
 TEST(RoomDrawing, WallMarksPointIntoTheRoom) {

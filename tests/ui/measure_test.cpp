@@ -8,7 +8,6 @@
 #include <QListWidget>
 #include <QProcess>
 #include <QPushButton>
-#include <QStandardPaths>
 #include <QTemporaryDir>
 #include <QTextBlock>
 
@@ -216,7 +215,6 @@ TEST_F(Measure, AReadingGoesWhereTheCaretStands) {
 }
 
 TEST_F(Measure, ARoomIsWalkedWithTheLaserThatShips) {
-    QStandardPaths::setTestModeEnabled(true);
     QTemporaryDir dir;
     QFile notes(dir.filePath("den.tape"));
     ASSERT_TRUE(notes.open(QIODevice::WriteOnly));
@@ -253,7 +251,6 @@ TEST_F(Measure, ARoomIsWalkedWithTheLaserThatShips) {
     const auto raw = QString::fromUtf8(kept.readAll());
     EXPECT_TRUE(raw.startsWith("reading 1 ")) << qPrintable(raw);
     EXPECT_GE(raw.count('\n'), 4);
-    QStandardPaths::setTestModeEnabled(false);
 }
 
 TEST_F(Measure, WithNoLaserOnItSaysSo) {

@@ -15,7 +15,6 @@
 #include <QProcess>
 #include <QPushButton>
 #include <QSettings>
-#include <QStandardPaths>
 #include <QTemporaryDir>
 #include <QTest>
 
@@ -320,8 +319,10 @@ TEST(Recovery, WhatAKilledProgramHadUnsavedIsOffered) {
 }
 
 int main(int argc, char** argv) {
-    // Nothing of the user's own is read or written.
-    QStandardPaths::setTestModeEnabled(true);
+    // Nothing of the user's own is read or written, nor of another of these programs at work.
+    const QTemporaryDir own;
+    for (const char* kept : {"XDG_DATA_HOME", "XDG_CONFIG_HOME", "XDG_CACHE_HOME"})
+        qputenv(kept, own.path().toUtf8());
     QApplication application(argc, argv);
     QApplication::setApplicationName("mezzet-test");
     QApplication::setOrganizationName("mezzet-test");
