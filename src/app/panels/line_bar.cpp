@@ -191,8 +191,9 @@ void LineBar::place() {
                 "QListWidget::item { padding: 3px 8px; color: %3; } QListWidget::item:selected { "
                 "background: %3; color: %4; }")
             .arg(look().field.name(), look().soft.name(), look().ink.name(), look().onInk.name()));
+    popup_->ensurePolished(); // else its rows are told without their padding
     const int row = popup_->sizeHintForRow(0) > 0 ? popup_->sizeHintForRow(0) : 24;
-    const int h = popup_->count() * row + 12;
+    const int h = popup_->count() * row + 16;
     const QFontMetrics m(edit_->font());
     const int wide = ways_ ? std::min(edit_->width(), 560) : 240;
     const int x =
