@@ -2,9 +2,8 @@
 // offered where a line is asked about. The plain room is 240 by 180: its window is 90 to 150 from
 // the left of wall A, sill 32, head 80; its door 24 to 56 from the left of wall C.
 #include "speech/asked_first.h"
-#include "speech/speech.h"
 
-#include "jobs.h"
+#include "spoken_to.h"
 
 #include <algorithm>
 
@@ -13,15 +12,6 @@ using namespace mezzet::test;
 
 namespace {
 
-Project doneAfter(const Project& job, const std::string& line) {
-    const auto said = readSpoken(line, job, {});
-    EXPECT_TRUE(said) << line << ": " << (said ? "" : said.problem().text());
-    if (!said)
-        return job;
-    const auto done = apply(job, said->said.edit);
-    EXPECT_TRUE(done) << line;
-    return done ? *done->project : job;
-}
 const Piece* theOneCalled(const Project& job, const char* name) {
     const Piece* p = job.scheme().byName(name);
     EXPECT_NE(p, nullptr) << name;
@@ -31,10 +21,6 @@ std::string refusedWith(const Project& job, const std::string& line) {
     const auto said = readSpoken(line, job, {});
     return said ? "done: " + said->said.preview : said.problem().what;
 }
-std::string answeredTo(const Project& job, const std::string& line) {
-    const auto said = readSpoken(line, job, {});
-    return said ? said->answer.words : "refused: " + said.problem().text();
-}
 Vec2 placeOf(const Project& job, const char* name) {
     return poseOf(job, name).at / 25.4;
 }
@@ -43,15 +29,15 @@ Vec2 placeOf(const Project& job, const char* name) {
 
 TEST(ToldByWhatStands, AWallIsThatOfThePieceAtIt) {
     const auto job = jobWith({"armoire against wall B", "desk against wall D"});
-    const auto hung = doneAfter(job, "mirror on the armoire wall");
+    const auto hung = afterSaying(job, "mirror on the armoire wall");
     const Piece* mirror = theOneCalled(hung, "Mirror");
     ASSERT_NE(mirror, nullptr);
     EXPECT_EQ(mirror->wall(), 1);
-    const auto chair = doneAfter(job, "armchair in the corner right of window 1");
+    const auto chair = afterSaying(job, "armchair in the corner right of window 1");
     // The right end of wall A is the corner with wall B.
     EXPECT_GT(placeOf(chair, "Armchair").x, 200);
     EXPECT_LT(placeOf(chair, "Armchair").y, 40);
-    const auto between = doneAfter(job, "plant in the corner between the window and the desk");
+    const auto between = afterSaying(job, "plant in the corner between the window and the desk");
     EXPECT_LT(placeOf(between, "Floor plant").x, 40);
     EXPECT_LT(placeOf(between, "Floor plant").y, 40);
 }
@@ -60,7 +46,7 @@ TEST(ToldByWhatStands, BedsideLampsStandOnWhatIsByTheBed) {
     const auto job = jobWith({"queen bed against wall B", "nightstand 0 left of queen bed",
                               "another nightstand 0 right of queen bed"});
     for (const char* line : {"two bedside lamps", "bedside lamps", "a pair of bedside lamps"}) {
-        const auto lit = doneAfter(job, line);
+        const auto lit = afterSaying(job, line);
         ASSERT_EQ(lit.scheme().pieces.size(), 5U) << line;
         std::vector<int> on;
         for (std::size_t i = 3; i < 5; ++i)
@@ -74,7 +60,7 @@ TEST(ToldByWhatStands, NoCurtainsAddsNone) {
     EXPECT_EQ(refusedWith(jobWith({}), "no curtains"), "there are no curtains yet");
     EXPECT_EQ(refusedWith(jobWith({}), "no lamp"), "there is no lamp yet");
     const auto job = jobWith({"curtains on window 1"});
-    EXPECT_TRUE(doneAfter(job, "no curtains").scheme().pieces.empty());
+    EXPECT_TRUE(afterSaying(job, "no curtains").scheme().pieces.empty());
 }
 
 TEST(ATelevision, GoesOntoTheWallAndNoSecondOneComes) {
@@ -82,7 +68,7 @@ TEST(ATelevision, GoesOntoTheWallAndNoSecondOneComes) {
         jobWith({"media console against wall B", "television 50 x 4 x 29 on media console"});
     for (const char* line : {"mount the tv on the wall", "put the tv on the wall above the media "
                                                          "console"}) {
-        const auto hung = doneAfter(job, line);
+        const auto hung = afterSaying(job, line);
         ASSERT_EQ(hung.scheme().pieces.size(), 2U) << line;
         const Piece& screen = hung.scheme().pieces.back();
         EXPECT_TRUE(screen.onWall()) << line;
@@ -95,7 +81,7 @@ TEST(ATelevision, GoesOntoTheWallAndNoSecondOneComes) {
 TEST(WhatHangs, LetsGoOfWhatItWasAlongOnAnotherWall) {
     const auto job =
         jobWith({"sideboard against wall C, 20 from wall B", "mirror above sideboard"});
-    const auto moved = doneAfter(job, "mirror on wall B");
+    const auto moved = afterSaying(job, "mirror on wall B");
     const Piece* mirror = theOneCalled(moved, "Mirror");
     ASSERT_NE(mirror, nullptr);
     EXPECT_EQ(mirror->wall(), 1);
@@ -107,10 +93,10 @@ TEST(WhatHangs, LetsGoOfWhatItWasAlongOnAnotherWall) {
 
 TEST(Curtains, FitTheirWindowInWhatIsNotSaid) {
     // By common practice 12 past a window on each side: 84; the drop as it is said.
-    const auto drop = doneAfter(jobWith({}), "curtains 70 long on window 1");
+    const auto drop = afterSaying(jobWith({}), "curtains 70 long on window 1");
     EXPECT_NEAR(theOneCalled(drop, "Curtains")->size.height.inInches(), 70, 1e-6);
     EXPECT_NEAR(theOneCalled(drop, "Curtains")->size.width.inInches(), 84, 1e-6);
-    const auto sill = doneAfter(jobWith({}), "short curtains on the window");
+    const auto sill = afterSaying(jobWith({}), "short curtains on the window");
     const Piece* p = theOneCalled(sill, "Curtains");
     const double foot = placeOf(sill, "Curtains").y - p->size.height.inInches() / 2;
     EXPECT_NEAR(foot, 32, 0.01);
@@ -120,12 +106,12 @@ TEST(AQuestion, OfAPartTellsItsHeight) {
     const auto job = jobWith({"sofa 84 x 36 x 34 against wall B"});
     const Piece& sofa = job.scheme().pieces.front();
     ASSERT_TRUE(sofa.heights.seat);
-    EXPECT_EQ(answeredTo(job, "what is the seat height of the sofa?"),
+    EXPECT_EQ(toldBySaying(job, "what is the seat height of the sofa?"),
               "The seat of Sofa is " + writeGap(*sofa.heights.seat, job.notation) + " up");
-    EXPECT_EQ(answeredTo(job, "how high are the arms of the sofa?"),
+    EXPECT_EQ(toldBySaying(job, "how high are the arms of the sofa?"),
               "The arms of Sofa are " + writeGap(*sofa.heights.arm, job.notation) + " up");
     // 20 by 15 feet are 300 square feet, and 330 with a tenth for cutting.
-    EXPECT_NE(answeredTo(job, "how much carpet do I need?").find("330"), std::string::npos);
+    EXPECT_NE(toldBySaying(job, "how much carpet do I need?").find("330"), std::string::npos);
 }
 
 TEST(AnAskedLine, OffersWholeSentencesThatStandFree) {
@@ -151,7 +137,7 @@ TEST(AnAskedLine, OffersWholeSentencesThatStandFree) {
 TEST(StoolsAtABuiltInCounter, StandBeforeItAndApart) {
     const char* notes = "room K\nceiling 8'\nwall A 20'\n counter 4' from left, 8' wide, 25 deep, "
                         "36 high\nwall B 15'\nwall C 20'\nwall D 15'\n";
-    const auto job = doneAfter(jobWith({}, notes), "three stools at the counter");
+    const auto job = afterSaying(jobWith({}, notes), "three stools at the counter");
     ASSERT_EQ(job.scheme().pieces.size(), 3U);
     // About its middle, 96 from the left, 24 from one to the next (common practice).
     std::vector<double> along;

@@ -1,9 +1,7 @@
 // Curtains by what they reach over. The room's window is 60 wide from 90 to 150 in wall A, its head
 // at 80 under a ceiling of 96; by common practice a rod is 6 over a window and 12 past it on each
 // side, and curtains end half an inch off the floor.
-#include "speech/speech.h"
-
-#include "jobs.h"
+#include "spoken_to.h"
 
 #include <algorithm>
 
@@ -12,15 +10,6 @@ using namespace mezzet::test;
 
 namespace {
 
-Project curtained(const Project& job, const std::string& line) {
-    const auto said = readSpoken(line, job, {});
-    EXPECT_TRUE(said) << line << ": " << (said ? "" : said.problem().text());
-    if (!said)
-        return job;
-    const auto done = apply(job, said->said.edit);
-    EXPECT_TRUE(done) << line;
-    return done ? *done->project : job;
-}
 /// What hangs, from its left to its right end and from its foot to its top, inches.
 struct Hung {
     double left = 0;
@@ -53,43 +42,43 @@ TEST(CurtainsSaid, SoFarPastTheWindow) {
          {"curtains to the floor, 20 past the window each side",
           "curtains at the window, 20 past each side", "curtain pole 20 past each side",
           "drapes 20 beyond the window on both sides"})
-        expectHung(hungIn(curtained(jobWith({}), line), 0), 90 - 20, 150 + 20, 86, line);
+        expectHung(hungIn(afterSaying(jobWith({}), line), 0), 90 - 20, 150 + 20, 86, line);
 }
 
 TEST(CurtainsSaid, SoFarOverTheWindow) {
     for (const char* line : {"curtains 8 above the window, to the floor", "drapes 8 over window 1"})
-        expectHung(hungIn(curtained(jobWith({}), line), 0), 90 - 12, 150 + 12, 88, line);
+        expectHung(hungIn(afterSaying(jobWith({}), line), 0), 90 - 12, 150 + 12, 88, line);
 }
 
 TEST(CurtainsSaid, ThoseThatHangAreMeant) {
     const auto job = jobWith({"curtains on window 1"});
-    const auto wider = curtained(job, "curtains 24 past the window each side");
+    const auto wider = afterSaying(job, "curtains 24 past the window each side");
     ASSERT_EQ(wider.scheme().pieces.size(), 1U);
     EXPECT_NEAR(hungIn(wider, 0).right - hungIn(wider, 0).left, 60 + 48, 0.01);
-    const auto higher = curtained(job, "drapes 10 above the window");
+    const auto higher = afterSaying(job, "drapes 10 above the window");
     ASSERT_EQ(higher.scheme().pieces.size(), 1U);
 }
 
 TEST(CurtainsSaid, FromTheCeiling) {
     for (const char* line : {"curtains from the ceiling to the floor", "floor to ceiling curtains",
                              "curtains to the ceiling"})
-        expectHung(hungIn(curtained(jobWith({}), line), 0), 90 - 12, 150 + 12, 96, line);
+        expectHung(hungIn(afterSaying(jobWith({}), line), 0), 90 - 12, 150 + 12, 96, line);
 }
 
 TEST(CurtainsSaid, OnePairAcrossBothWindows) {
     const auto job = jobWith({}, twoWindows());
-    const auto one = curtained(job, "one curtain rod across both windows");
+    const auto one = afterSaying(job, "one curtain rod across both windows");
     ASSERT_EQ(one.scheme().pieces.size(), 1U);
     // From 12 past the first, at 36, to 12 past the last, which ends at 204.
     expectHung(hungIn(one, 0), 24, 216, 86, "across");
     // A pair at each is two.
-    EXPECT_EQ(curtained(job, "curtains on both windows").scheme().pieces.size(), 2U);
+    EXPECT_EQ(afterSaying(job, "curtains on both windows").scheme().pieces.size(), 2U);
 }
 
 TEST(CurtainsSaid, WallToWall) {
     for (const char* line : {"curtain rail from wall to wall", "wall to wall curtains",
                              "curtains wall to wall on wall A"})
-        expectHung(hungIn(curtained(jobWith({}), line), 0), 0, 240, 86, line);
+        expectHung(hungIn(afterSaying(jobWith({}), line), 0), 0, 240, 86, line);
     // A wall without windows has none.
     EXPECT_FALSE(readSpoken("curtains wall to wall on wall B", jobWith({}), {}));
 }
@@ -100,6 +89,6 @@ TEST(CurtainsSaid, NeverReachOverTheCeiling) {
     // The head is at 82 under 84: an inch under the ceiling is as high as a rod goes.
     for (const char* line : {"curtains 20 past the window each side", "wall to wall curtains",
                              "one curtain rod across all windows"})
-        if (const auto job = curtained(jobWith({}, low), line); !job.scheme().pieces.empty())
+        if (const auto job = afterSaying(jobWith({}, low), line); !job.scheme().pieces.empty())
             EXPECT_LE(hungIn(job, 0).top, 83.01) << line;
 }

@@ -1,8 +1,6 @@
 // What is said of tables and who sits at them: sides, benches, rugs, rows of stools; one for
 // several; and what is asked of them. Figures are worked by hand.
-#include "speech/speech.h"
-
-#include "jobs.h"
+#include "spoken_to.h"
 
 #include <algorithm>
 #include <cmath>
@@ -12,23 +10,6 @@ using namespace mezzet::test;
 
 namespace {
 
-Result<Spoken> saidTo(const Project& job, const std::string& line) {
-    return readSpoken(line, job, {});
-}
-Project madeOf(const Project& job, const std::string& line) {
-    const auto said = saidTo(job, line);
-    EXPECT_TRUE(said) << line << ": " << (said ? "" : said.problem().text());
-    if (!said || said->is != Spoken::Is::edit)
-        return job;
-    const auto done = apply(job, said->said.edit);
-    EXPECT_TRUE(done) << line;
-    return done ? *done->project : job;
-}
-std::string toldOfIt(const Project& job, const std::string& line) {
-    const auto said = saidTo(job, line);
-    return said ? (said->is == Spoken::Is::answer ? said->answer.words : said->said.preview)
-                : "refused: " + said.problem().text();
-}
 std::size_t ofKind(const Project& job, const char* word) {
     const KindPtr kind = job.library.kit->byWord(word);
     return static_cast<std::size_t>(std::count_if(job.scheme().pieces.begin(),
@@ -45,7 +26,7 @@ Project seated() {
 TEST(SidesOfATable, AreToldByWhatIsThere) {
     const auto job = seated();
     // The window is in wall A: the side nearest to it is the one with the smaller y.
-    const auto fewer = madeOf(job, "remove the chairs on the window side");
+    const auto fewer = afterSaying(job, "remove the chairs on the window side");
     EXPECT_EQ(ofKind(fewer, "dining chair"), 5U);
     for (const Piece& p : fewer.scheme().pieces)
         if (p.kind == fewer.library.kit->byWord("dining chair"))
@@ -56,7 +37,7 @@ TEST(SidesOfATable, ABenchIsThereInsteadOfTheChairs) {
     const auto job = seated();
     for (const char* line : {"bench instead of the chairs on the window side",
                              "replace the chairs on the window side with a bench"}) {
-        const auto with = madeOf(job, line);
+        const auto with = afterSaying(job, line);
         EXPECT_EQ(ofKind(with, "bench"), 1U) << line;
         EXPECT_EQ(ofKind(with, "dining chair"), 5U) << line;
         EXPECT_LT(poseOf(with, "Bench").at.y / 25.4, 90 - 18) << line;
@@ -65,7 +46,7 @@ TEST(SidesOfATable, ABenchIsThereInsteadOfTheChairs) {
 }
 
 TEST(TableMadeRound, IsAnotherInItsPlace) {
-    const auto now = madeOf(seated(), "make the dining table round, 60 across");
+    const auto now = afterSaying(seated(), "make the dining table round, 60 across");
     EXPECT_EQ(ofKind(now, "round table"), 1U);
     EXPECT_EQ(ofKind(now, "dining table"), 0U);
     EXPECT_EQ(ofKind(now, "dining chair"), 8U);
@@ -79,7 +60,7 @@ TEST(RugOfATable, ReachesPastItForTheChairs) {
     for (const char* line : {"a rug under the table, big enough for the chairs",
                              "rug under the table that fits the chairs",
                              "a rug under the table so the chairs stay on it"}) {
-        const auto with = madeOf(seated(), line);
+        const auto with = afterSaying(seated(), line);
         const Piece& rug = with.scheme().pieces.back();
         EXPECT_NEAR(std::max(rug.size.width, rug.size.depth).inInches(), 80 + 48, 0.01) << line;
         EXPECT_NEAR(std::min(rug.size.width, rug.size.depth).inInches(), 36 + 48, 0.01) << line;
@@ -88,33 +69,34 @@ TEST(RugOfATable, ReachesPastItForTheChairs) {
 
 TEST(RoomBehindChairs, IsTheLeastOfThem) {
     // The table's long sides are 72 from walls A and C, its ends 80 from B and D.
-    const auto words = toldOfIt(seated(), "is there enough room behind the chairs?");
+    const auto words = toldBySaying(seated(), "is there enough room behind the chairs?");
     EXPECT_NE(words.find("72\" from the table's edge"), std::string::npos) << words;
     EXPECT_NE(words.find("44\" where people also pass"), std::string::npos) << words;
-    EXPECT_EQ(words, toldOfIt(seated(), "is there room to pull out the chairs?"));
+    EXPECT_EQ(words, toldBySaying(seated(), "is there room to pull out the chairs?"));
 }
 
 TEST(StoolsAtACounter, AreAsHighAsThatAsksFor) {
     const auto counter = jobWith({"kitchen island 84 x 40 x 36 in the middle of the room"});
-    EXPECT_EQ(ofKind(madeOf(counter, "three stools at the island"), "counter stool"), 3U);
+    EXPECT_EQ(ofKind(afterSaying(counter, "three stools at the island"), "counter stool"), 3U);
     const auto bar = jobWith({"kitchen island 84 x 40 x 42 in the middle of the room"});
-    EXPECT_EQ(ofKind(madeOf(bar, "three stools at the island"), "bar stool"), 3U);
+    EXPECT_EQ(ofKind(afterSaying(bar, "three stools at the island"), "bar stool"), 3U);
     // What is said to be one is that.
-    EXPECT_EQ(ofKind(madeOf(counter, "three bar stools at the island"), "bar stool"), 3U);
+    EXPECT_EQ(ofKind(afterSaying(counter, "three bar stools at the island"), "bar stool"), 3U);
     // 84 gives three places of 24.
-    EXPECT_NE(toldOfIt(counter, "how many stools fit at the island?").find("3 on stools"),
+    EXPECT_NE(toldBySaying(counter, "how many stools fit at the island?").find("3 on stools"),
               std::string::npos);
 }
 
 TEST(LightsOverACounter, AreApartByItsLength) {
     const auto job = jobWith({"kitchen island 84 x 40 x 36 in the middle of the room"});
-    const auto words = toldOfIt(job, "how far apart should the pendants be?");
+    const auto words = toldBySaying(job, "how far apart should the pendants be?");
     EXPECT_NE(words.find("two 42\" apart, three 28\""), std::string::npos) << words;
-    const auto two = madeOf(job, "two pendants over the island, 36 apart, 32 above the counter");
+    const auto two =
+        afterSaying(job, "two pendants over the island, 36 apart, 32 above the counter");
     ASSERT_EQ(ofKind(two, "pendant"), 2U);
     EXPECT_NEAR(std::abs(poseOf(two, "Pendant").at.x - poseOf(two, "Pendant 2").at.x) / 25.4, 36,
                 0.01);
-    EXPECT_NE(toldOfIt(job, "pendants 30 above the island").find("how many pendants"),
+    EXPECT_NE(toldBySaying(job, "pendants 30 above the island").find("how many pendants"),
               std::string::npos);
 }
 
@@ -123,32 +105,32 @@ TEST(OneForSeveral, TakesThePlaceOfTheFirst) {
     for (const char* line :
          {"swap the armchairs for a loveseat", "replace both armchairs with a loveseat",
           "loveseat instead of the armchairs"}) {
-        const auto now = madeOf(job, line);
+        const auto now = afterSaying(job, line);
         EXPECT_EQ(ofKind(now, "armchair"), 0U) << line;
         EXPECT_EQ(ofKind(now, "loveseat"), 1U) << line;
     }
-    const auto each = madeOf(job, "replace the armchairs with swivel chairs");
+    const auto each = afterSaying(job, "replace the armchairs with swivel chairs");
     EXPECT_EQ(ofKind(each, "swivel chair"), 2U);
 }
 
 TEST(WithOnATop, WhatStandsThereIsOnIt) {
     const auto job = jobWith({});
-    const auto tv = madeOf(job, "tv stand on wall D with a 65 inch tv");
+    const auto tv = afterSaying(job, "tv stand on wall D with a 65 inch tv");
     const Piece& screen = tv.scheme().pieces.back();
     EXPECT_EQ(screen.on.piece, tv.scheme().pieces.front().id);
     // 65 corner to corner, as 16 to 9.
     EXPECT_NEAR(screen.size.width.inInches(), 65 * 16 / std::hypot(16, 9), 0.05);
-    const auto lamps = madeOf(job, "console 60 x 14 on wall D with two lamps");
+    const auto lamps = afterSaying(job, "console 60 x 14 on wall D with two lamps");
     EXPECT_EQ(ofKind(lamps, "table lamp"), 2U);
 }
 
 TEST(AWordOfLooks, BeforeOneThatIsThereIsAskedAbout) {
     const auto job = jobWith({"mirror on wall B"});
-    EXPECT_NE(toldOfIt(job, "big mirror on wall D").find("could be Mirror, or another one"),
+    EXPECT_NE(toldBySaying(job, "big mirror on wall D").find("could be Mirror, or another one"),
               std::string::npos);
-    EXPECT_EQ(ofKind(madeOf(job, "a big mirror on wall D"), "mirror"), 2U);
-    EXPECT_EQ(ofKind(madeOf(job, "the mirror on wall D"), "mirror"), 1U);
-    EXPECT_EQ(ofKind(madeOf(job, "matching mirror on wall D"), "mirror"), 2U);
+    EXPECT_EQ(ofKind(afterSaying(job, "a big mirror on wall D"), "mirror"), 2U);
+    EXPECT_EQ(ofKind(afterSaying(job, "the mirror on wall D"), "mirror"), 1U);
+    EXPECT_EQ(ofKind(afterSaying(job, "matching mirror on wall D"), "mirror"), 2U);
 }
 
 TEST(InsteadOf, WhatIsNamedAndNotWhatWasSpokenOf) {

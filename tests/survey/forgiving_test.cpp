@@ -181,3 +181,18 @@ TEST(ForgivingNotes, HeatersCountersAndSocketsAreKnownByTheirOtherNames) {
     ASSERT_TRUE(n.mouldings.skirting); // a board alone is no heater
     EXPECT_NEAR(n.mouldings.skirting->inInches(), 5, 1e-9);
 }
+
+TEST(ForgivingNotes, SeveralAndHyphensAreTheSameThing) {
+    const auto n = read("ceiling 8'\nwall A 40'\n patio doors 2' from left, 6' wide\n"
+                        " bi-fold doors 9' from left, 4' wide\n double-hung windows 15' from left, "
+                        "3' wide\n built-in cabinets 20' from left, 6' wide, 14 deep\n"
+                        " built in 30' from left, 4' wide, 14 deep\n");
+    const auto& all = n.walls.at(0).openings;
+    ASSERT_EQ(all.size(), 3U);
+    EXPECT_EQ(all[0].style, DoorStyle::sliding);
+    EXPECT_EQ(all[0].leadsTo, "patio");
+    EXPECT_EQ(all[1].style, DoorStyle::folding);
+    EXPECT_EQ(all[2].opens, WindowOpens::sliding);
+    ASSERT_EQ(n.walls[0].fixtures.size(), 2U);
+    EXPECT_EQ(n.walls[0].fixtures[0].kind, FixtureKind::builtIn);
+}

@@ -52,6 +52,15 @@ TEST(House, WhatDoesNotMeetIsSaid) {
     EXPECT_FALSE(lost.places[1]);
 }
 
+TEST(House, WhatIsNoRoomToTapeIsNotMissed) {
+    std::string notes = two;
+    notes.replace(notes.find("wall C 12'"), 10,
+                  "wall C 12'\n front door 2' from left, 36 wide\n "
+                  "closet doors 7' from left, 4' wide");
+    const auto h = joinRooms(rooms(notes));
+    EXPECT_TRUE(h.notices.empty()) << h.notices.front();
+}
+
 TEST(House, ALoopThatGapesIsSaid) {
     // Two doors between the same rooms, a foot apart more on one side than on the other.
     const auto h = joinRooms(rooms(

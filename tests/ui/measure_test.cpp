@@ -63,6 +63,22 @@ protected:
 
 } // namespace
 
+TEST_F(Measure, AnExampleIsTypedOver) {
+    MeasureScreen fresh(MeasureScreen::example(), true);
+    fresh.show();
+    ASSERT_TRUE(QTest::qWaitForWindowExposed(&fresh));
+    fresh.editor()->setFocus();
+    QTest::keyClicks(fresh.editor(), "room Den");
+    EXPECT_EQ(fresh.notes(), "room Den");
+    // What is no example stays, and what is typed is put in.
+    MeasureScreen kept(square, true);
+    kept.show();
+    ASSERT_TRUE(QTest::qWaitForWindowExposed(&kept));
+    kept.editor()->setFocus();
+    QTest::keyClicks(kept.editor(), "# ");
+    EXPECT_EQ(kept.notes(), QString("# ") + square);
+}
+
 TEST_F(Measure, TheLineBeingTypedLightsItsWall) {
     open();
     caretOn(3);

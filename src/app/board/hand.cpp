@@ -34,6 +34,7 @@ QRectF fieldBy(const Board& board, QPointF at, const QString& figures) {
     return box;
 }
 
+/// A small field by the pointer with figures in it.
 void figuresBy(QPainter& p, const Board& board, QPointF at, const QString& figures) {
     p.setFont(sheets::lettering(14));
     const QRectF box = fieldBy(board, at, figures);
@@ -42,6 +43,13 @@ void figuresBy(QPainter& p, const Board& board, QPointF at, const QString& figur
     p.drawRoundedRect(box, 5, 5);
     p.setPen(look().ink);
     p.drawText(box, Qt::AlignCenter, figures);
+}
+
+/// No tag lies under those figures.
+void keepClearOfFigures(const sheets::Drawing& d, const Board& board, QPointF at,
+                        const QString& figures) {
+    if (!figures.isEmpty())
+        d.labels->keepClear(fieldBy(board, at, figures));
 }
 
 } // namespace
@@ -174,8 +182,7 @@ void SizeHand::cancel() {
 }
 
 void SizeHand::letter(const sheets::Drawing& d) const {
-    if (!figures_.isEmpty()) // no tag lies under them
-        d.labels->keepClear(fieldBy(board_, last_, figures_));
+    keepClearOfFigures(d, board_, last_, figures_);
 }
 
 void SizeHand::paintOver(QPainter& p) const {
@@ -283,8 +290,7 @@ void OutlineHand::cancel() {
 }
 
 void OutlineHand::letter(const sheets::Drawing& d) const {
-    if (!figures_.isEmpty()) // no tag lies under them
-        d.labels->keepClear(fieldBy(board_, last_, figures_));
+    keepClearOfFigures(d, board_, last_, figures_);
 }
 
 void OutlineHand::paintOver(QPainter& p) const {

@@ -188,13 +188,4 @@ void dropWhatItFacesAnyway(std::vector<Tie>& ties, const Room& room) {
             });
 }
 
-bool standsBefore(const Target& t, int wall, const Scene& scene) {
-    if (t.is != Target::Is::piece)
-        return false;
-    const FloorView floor(scene);
-    const auto all = standingBefore(floor, wall);
-    return std::any_of(all.begin(), all.end(),
-                       [&](const Standing& s) { return floor.placed[s.index].id == t.piece; });
-}
-
 } // namespace mezzet

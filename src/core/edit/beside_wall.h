@@ -43,8 +43,6 @@ void dropWhatItFacesAnyway(std::vector<Tie>&, const Room&);
 
 /// The room's corners that one can stand in, as they are said: "corner AB".
 [[nodiscard]] std::vector<std::string> cornersToStandIn(const Room&);
-/// A piece on the floor that a wall has before it.
-[[nodiscard]] bool standsBefore(const Target&, int wall, const Scene&);
 
 /// The wall a piece looks at square, and how far it is from the middle of its front.
 struct WallFaced {

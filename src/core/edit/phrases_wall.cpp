@@ -311,6 +311,16 @@ bool showing(Placing& p) {
     return true;
 }
 
+/// A piece on the floor that a wall has before it.
+bool standsBefore(const Target& t, int wall, const Scene& scene) {
+    if (t.is != Is::piece)
+        return false;
+    const FloorView floor(scene);
+    const auto all = standingBefore(floor, wall);
+    return std::any_of(all.begin(), all.end(),
+                       [&](const Standing& s) { return floor.placed[s.index].id == t.piece; });
+}
+
 } // namespace
 
 /// The wall that is said; else the one it is on; else that of what it is tied to.

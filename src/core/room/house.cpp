@@ -14,6 +14,13 @@ Pose poseOf(const Room& room, const Opening& o) {
     return {middleOf(room, o), room.walls[static_cast<std::size_t>(o.wall)].direction()};
 }
 
+/// What a door may lead to that is no room to tape.
+bool isNeverTaped(const std::string& to) {
+    constexpr std::string_view places[] = {"outside", "garden", "patio",    "balcony", "terrace",
+                                           "deck",    "closet", "cupboard", "pantry"};
+    return std::find(std::begin(places), std::end(places), foldCase(to)) != std::end(places);
+}
+
 Pose compose(const Pose& outer, const Pose& inner) {
     return {outer.toRoom(inner.at), outer.turn + inner.turn};
 }
@@ -42,7 +49,7 @@ House joinRooms(const std::vector<RoomPtr>& rooms, Length thickness) {
                 continue;
             const auto to = named(opening.leadsTo);
             if (!to || *to == r) {
-                if (rooms.size() > 1)
+                if (rooms.size() > 1 && !isNeverTaped(opening.leadsTo))
                     house.notices.push_back(worded("{} of {} leads to {}, which is no room "
                                                    "of these notes",
                                                    opening.name(), rooms[r]->name,

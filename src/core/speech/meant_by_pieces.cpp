@@ -15,13 +15,6 @@ namespace mezzet {
 
 namespace {
 
-/// The wall a piece hangs on, or stands at.
-std::optional<int> wallOfPiece(const Piece& p, const Scene& scene) {
-    if (p.onWall())
-        return p.wall();
-    return p.on.isFloor() ? wallBehind(scene, p.id) : std::nullopt;
-}
-
 /// The opening of a kind that is nearest to a piece; null where there is none, or two are as near.
 const Opening* nearestOpening(const Piece& p, OpeningKind kind, const Scene& scene) {
     const Vec2 at = middleOf(pieceTarget(p.id), scene);
@@ -59,7 +52,7 @@ void toldByAPiece(const std::string& line, const Project& job, std::vector<std::
         return;
     std::string place;
     if (const auto what = foldCase(found[2].str()); what == "wall") {
-        if (const auto wall = wallOfPiece(*p, **scene))
+        if (const auto wall = wallBehind(**scene, p->id))
             place = "wall " + wallName(*wall);
     } else if (const Opening* o = nearestOpening(
                    *p, what == "door" ? OpeningKind::door : OpeningKind::window, **scene)) {
@@ -81,10 +74,7 @@ void cornerBeside(const std::string& line, const Project& job, std::vector<std::
         return;
     const auto scene = sceneOf(job);
     const auto t = scene ? targetNamed(found[2].str(), job) : std::nullopt;
-    const auto wall = !t ? std::nullopt
-                      : t->is == Target::Is::piece
-                          ? wallOfPiece(*(*scene)->pieceById(t->piece), **scene)
-                          : wallOf(*t, **scene);
+    const auto wall = t ? wallOf(*t, **scene) : std::nullopt;
     if (!wall)
         return;
     const auto n = static_cast<int>(job.room->walls.size());
@@ -103,12 +93,9 @@ void cornerBetween(const std::string& line, const Project& job, std::vector<std:
     if (!std::regex_search(line, found, words))
         return;
     const auto scene = sceneOf(job);
-    const auto wallAt = [&](const std::string& named) -> std::optional<int> {
+    const auto wallAt = [&](const std::string& named) {
         const auto t = scene ? targetNamed(named, job) : std::nullopt;
-        if (!t)
-            return {};
-        return t->is == Target::Is::piece ? wallOfPiece(*(*scene)->pieceById(t->piece), **scene)
-                                          : wallOf(*t, **scene);
+        return t ? wallOf(*t, **scene) : std::nullopt;
     };
     const auto one = wallAt(found[1].str());
     const auto other = wallAt(found[2].str());

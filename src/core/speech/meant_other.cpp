@@ -1,6 +1,8 @@
 // "The other side", "the other window"; seats at a counter; and what is beside the same thing,
 // spaced.
 #include "edit/arrange.h"
+#include "edit/place.h"
+#include "edit/subjects.h"
 #include "edit/words_reader.h"
 #include "geometry/gap.h"
 #include "measure/text.h"
@@ -282,27 +284,28 @@ void stoolsAtABuiltIn(const std::string& line, const Project& job, std::vector<s
                 return;
             counter = &f;
         }
-    // Of no height that is told it is one to work at.
-    const Length usual =
-        isMetric(job.notation.units) ? Length::centimetres(90) : Length::inches(36);
-    if (counter == nullptr)
+    const KindPtr kits = job.library.kit->byId("kitchen-counter");
+    if (counter == nullptr || !kits)
         return;
+    // Of no height that is told it is as high as the kit's.
+    const Length high = counter->height > Length{} ? counter->height
+                                                   : kits->heights.top.value_or(kits->size.height);
     KindPtr stool =
         found[2].matched ? job.library.kit->byWord(foldCase(found[2].str()) + "stool") : nullptr;
     if (!stool)
-        stool = stoolFor(counter->height > Length{} ? counter->height : usual, job);
+        stool = stoolFor(high, job);
     if (!stool)
         return;
-    int count = 1;
-    if (const auto said = found[1].str(); said.size() > 2 || (!said.empty() && said[0] <= '9'))
-        WordsReader(said == "a pair of" ? "two" : said, job).takeCount(count);
-    // A person takes about 24 in along a counter (common practice).
-    Length step = isMetric(job.notation.units) ? Length::centimetres(60) : Length::inches(24);
-    if (const auto apart = readLength(found[4].str(), job.notation.units))
-        step = found[5].matched ||
-                       *apart + stool->size.width * count + *apart * (count - 1) > counter->width
-                   ? *apart
-                   : *apart + stool->size.width;
+    const auto many = found[1].str();
+    WordsReader counted(many, job);
+    const int count = std::max(1, readCount(counted));
+    // Each has the room of a diner, unless it is said; from middle to middle where they would reach
+    // past its ends else.
+    Length step = usualBy(job, "diner-width");
+    if (const auto apart = readLength(found[4].str(), job.notation.units)) {
+        const bool fits = *apart * (count - 1) + stool->size.width * count <= counter->width;
+        step = found[5].matched || !fits ? *apart : *apart + stool->size.width;
+    }
     const auto size = [&](Length l) { return write(l, job.notation); };
     const auto name = counter->name();
     std::vector<std::string> lines;

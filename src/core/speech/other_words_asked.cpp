@@ -35,7 +35,6 @@ constexpr OtherWords asked[] = {
      "how many people can sit at $1?"},
     {"is ((?:the |my )?(?:tv|television|screen)) too (?:far|close|near)(?: away)?\\??",
      "can $1 be seen?"},
-    {"(?:is|are) (.+?) too (far|close|near)(?: away)?\\??", "what is wrong with $1?"},
     {"(?:can|could) (?:you|i|we|one|someone) (?:still )?(?:fully )?(?:open|pull out|use|get into) "
      "(.+?)(?:'s)? (?:doors?|drawers?)(?: fully| all the way)?\\??",
      "what is wrong with $1?"},
@@ -71,7 +70,7 @@ constexpr OtherWords asked[] = {
     {"where (?:would|could|does|will|might) (an? .+?) (?:go|fit|stand)\\??",
      "is there space for $1?"},
     {"(?:is|are) (.+?) (?:too (?:big|small|large|high|low|tall|wide|long|short|narrow|deep|near|"
-     "close|far)|all right|alright|ok|okay|right|fine)(?: for (?:the|this|my) room)?\\??",
+     "close|far(?: away)?)|all right|alright|ok|okay|right|fine)(?: for (?:the|this|my) room)?\\??",
      "what is wrong with $1?"},
     {"how much (?:room|space) is (?:there )?between (.+?) and (.+?)\\??", "how far is $1 from $2?"},
     {"what(?:'s| is) the (?:gap|space|distance) from (.+?) to (.+?)\\??", "how far is $1 from $2?"},

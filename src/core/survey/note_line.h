@@ -77,11 +77,14 @@ public:
         }
         return false;
     }
-    /// Words that stand next to each other, in any case: takes them, or nothing.
+    /// Words that stand next to each other, in any case and with a blank or a hyphen between them:
+    /// takes them, or nothing.
     bool takePhrase(std::string_view words) {
         skip();
         const auto rest = text_.substr(at_);
-        if (rest.size() < words.size() || foldCase(rest.substr(0, words.size())) != words)
+        auto said = foldCase(rest.substr(0, words.size()));
+        std::replace(said.begin(), said.end(), '-', ' ');
+        if (said != words)
             return false;
         constexpr std::string_view ends = " \t,;:";
         if (rest.size() > words.size() && ends.find(rest[words.size()]) == std::string_view::npos)

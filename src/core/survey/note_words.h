@@ -1,5 +1,8 @@
 #pragma once
 
+#include "survey/tape_notes.h"
+
+#include <optional>
 #include <span>
 #include <string>
 #include <string_view>
@@ -18,9 +21,10 @@ enum class FirstUnit { nothing, metric, feetOrInches };
 /// What is in a wall, as it is said at the beginning of a line: "sliding door", "front door",
 /// "picture window", "baseboard heater".
 struct ThingSaid {
-    std::string_view words;
-    std::string_view is;        ///< the word of the notes
-    std::string_view style{};   ///< of a door or a window: a word of the notes too
+    std::string_view words; ///< of one; of several they end in an s
+    std::string_view is;    ///< the word of the notes
+    std::optional<DoorStyle> style{};
+    std::optional<WindowOpens> opens{};
     std::string_view leadsTo{}; ///< of a door
 };
 /// All that are known, those with more words first.

@@ -40,14 +40,8 @@ void readOpening(NoteLine& line, NotePlace place, const std::string& word, const
         o.leadsTo = word;
     if (!said.leadsTo.empty())
         o.leadsTo = said.leadsTo;
-    o.style = said.style == "double"    ? DoorStyle::pair
-              : said.style == "sliding" ? DoorStyle::sliding
-              : said.style == "pocket"  ? DoorStyle::pocket
-              : said.style == "folding" ? DoorStyle::folding
-                                        : o.style;
-    o.opens = said.style == "fixed"  ? WindowOpens::fixed
-              : said.style == "sash" ? WindowOpens::sliding
-                                     : o.opens;
+    o.style = said.style.value_or(o.style);
+    o.opens = said.opens.value_or(o.opens);
     if (line.done())
         line.failHere(worded("this {} has no measurements", word),
                       worded("write it like: {} 2' 0\" from left, 32 wide, 80 high", word));

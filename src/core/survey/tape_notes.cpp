@@ -41,7 +41,8 @@ public:
         const NotePlace place = line.place();
         said_ = {};
         for (const ThingSaid& thing : thingsSaid())
-            if (said_.words.empty() && line.takePhrase(thing.words))
+            if (said_.words.empty() &&
+                (line.takePhrase(thing.words) || line.takePhrase(std::string(thing.words) + "s")))
                 said_ = thing;
         auto w = said_.words.empty() ? line.word() : std::string(said_.is);
         // "window: 2' from left", "A: 14' 2", "lt switch"
