@@ -158,7 +158,8 @@ TEST(ForgivingNotes, ABareFigureBehindThePlaceIsAWidth) {
     EXPECT_NEAR(all[1].width.value.inInches(), 40, 1e-9);
     EXPECT_NEAR(all[1].height.inInches(), 48, 1e-9);
     // One that nothing tells the meaning of is asked about, and two of them are.
-    for (const char* line : {"door 32\"", "door 3' from left, 32, 36", "door at 3', 32 wide"}) {
+    for (const char* line : {"door 32\"", "door 3' from left, 32, 36", "door at 3', 32 wide",
+                             "door centred, 3' from left, 32 wide"}) {
         const auto bad =
             readTapeNotes(std::string("ceiling 8'\nwall A 15'\n ") + line + "\n", "notes");
         EXPECT_FALSE(bad) << line;

@@ -152,8 +152,8 @@ std::vector<std::string> lettingGo(Piece& p, const Project& job, Those those) {
 
 /// On another wall nothing is over or level with what is at the one it hung on: then it hangs at
 /// eye level, where nothing else is said.
-std::vector<std::string> leaveHeights(Piece& p, std::vector<Tie>& said, const Scene& scene,
-                                      const Project& job) {
+std::vector<std::string> leaveTheOldWall(Piece& p, std::vector<Tie>& said, const Scene& scene,
+                                         const Project& job) {
     // Nor is it along what stands elsewhere: then it hangs in the middle.
     auto letGo = lettingGo(p, job, [&](const Tie& t) {
         return t.fixesAcross() && t.of.is == Target::Is::piece && wallOf(t.of, scene) != p.wall();
@@ -250,7 +250,7 @@ Result<Edit> placePiece(const Project& job, const Scene& scene, Piece p, Placeme
     if (!hangs)
         settleSurface(p, said, scene);
     if (hangs && !isNew && wasWall != p.wall())
-        notices = leaveHeights(p, said.ties, scene, job);
+        notices = leaveTheOldWall(p, said.ties, scene, job);
     if (isNew && hangs)
         implyWallTies(p, said.ties, scene, job);
     else if (hangs)

@@ -8,6 +8,9 @@ namespace mezzet {
 namespace {
 
 void needPlace(NoteLine& line, const TapedPlace& at, std::string_view thing) {
+    if (at.centred && (at.left || at.right))
+        line.failAhead(worded("this {} is centred, and taped from a corner too", thing),
+                       "say one of them");
     if (!at.given())
         line.failAhead(worded("this {} has no place on its wall", thing),
                        "add how far from left or from right it starts");
