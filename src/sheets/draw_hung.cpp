@@ -500,9 +500,10 @@ void drawWallReadings(const Drawing& d, const std::vector<Reading>& all, int wal
     for (const Reading& r : all)
         if (shown(r))
             drawReadingStretch(d, onPaper(r), about(r));
+    ReadingMarks marks;
     for (const bool own : {true, false})
         for (std::size_t i = 0; i < all.size(); ++i)
-            if (shown(all[i]) && about(all[i]) == own)
+            if (shown(all[i]) && about(all[i]) == own && marks.isNew(all[i]))
                 drawReading(d, onPaper(all[i]), own, static_cast<int>(i));
 }
 

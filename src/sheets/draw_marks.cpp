@@ -117,6 +117,22 @@ void drawWords(const Drawing& d, std::vector<QRectF> places, const Words& w) {
     d.labels->add(std::move(l));
 }
 
+bool sameMark(const Reading& a, const Reading& b) {
+    const auto near = [](Vec2 p, Vec2 q) { return norm(p - q) < 1; };
+    return a.verdict == b.verdict && a.surface == b.surface &&
+           a.value.quantity == b.value.quantity && std::abs(a.value.value - b.value.value) < 0.01 &&
+           ((near(a.at[0], b.at[0]) && near(a.at[1], b.at[1])) ||
+            (near(a.at[0], b.at[1]) && near(a.at[1], b.at[0])));
+}
+
+bool ReadingMarks::isNew(const Reading& r) {
+    if (std::any_of(seen_.begin(), seen_.end(),
+                    [&](const Reading* other) { return sameMark(*other, r); }))
+        return false;
+    seen_.push_back(&r);
+    return true;
+}
+
 void drawReading(const Drawing& d, const Reading& r, bool strong, int tag) {
     const QColor colour = d.look.of(r.verdict);
     drawChip(d, d.at(r.at[0]), d.at(r.at[1]),

@@ -99,6 +99,18 @@ void drawVerdict(QPainter&, const QRectF&, Verdict, const QColor&);
 void drawReadingStretch(const Drawing&, const Reading&, bool strong);
 /// Its value in a chip with the verdict's mark, at the stretch or led to it by a thin line.
 void drawReading(const Drawing&, const Reading&, bool strong, int tag = -1);
+/// Whether two readings tell the same figure and verdict of the same stretch, as a way past a chair
+/// and the gap to it do: one chip tells both.
+[[nodiscard]] bool sameMark(const Reading&, const Reading&);
+/// The readings that have a chip already.
+class ReadingMarks {
+public:
+    /// False for one that a chip tells already; it must outlive this.
+    bool isNew(const Reading&);
+
+private:
+    std::vector<const Reading*> seen_;
+};
 /// A figure or a word in a field of its own, about the middle of the stretch from a to b.
 struct Chip {
     QString text;

@@ -172,6 +172,33 @@ void Labels::draw(QPainter& p) const {
             k.label.paint(p, static_cast<std::size_t>(k.at));
 }
 
+namespace {
+
+bool meets(const QRectF& label, const std::vector<QRectF>& boxes) {
+    return std::any_of(boxes.begin(), boxes.end(),
+                       [&](const QRectF& box) { return box.intersects(label); });
+}
+
+} // namespace
+
+bool Labels::liesUnder(const std::vector<QRectF>& boxes) const {
+    return std::any_of(all_.begin(), all_.end(), [&](const Kept& k) {
+        return k.at >= 0 && meets(k.label.places[static_cast<std::size_t>(k.at)], boxes);
+    });
+}
+
+std::vector<Label> Labels::takeUnder(const std::vector<QRectF>& boxes) {
+    std::vector<Label> taken;
+    for (std::size_t i = 0; i < all_.size(); ++i) {
+        const Kept& k = all_[i];
+        if (k.at < 0 || !meets(k.label.places[static_cast<std::size_t>(k.at)], boxes))
+            continue;
+        taken.push_back(k.label);
+        settle(i, -1);
+    }
+    return taken;
+}
+
 std::vector<QRectF> Labels::boxes() const {
     std::vector<QRectF> out;
     for (const Kept& k : all_)

@@ -45,6 +45,10 @@ public:
     void place();
     /// Paints those that found one. place() must have been called.
     void draw(QPainter&) const;
+    /// Whether any that is painted lies under one of the boxes.
+    [[nodiscard]] bool liesUnder(const std::vector<QRectF>& boxes) const;
+    /// Takes those away that lie under one of the boxes, as when something is dragged over them.
+    std::vector<Label> takeUnder(const std::vector<QRectF>& boxes);
     /// Where they are, those painted.
     [[nodiscard]] std::vector<QRectF> boxes() const;
     /// Where those with a tag are, by tag.

@@ -92,6 +92,55 @@ TEST(Drawing, DimensionsKeepClearOfEachOther) {
     EXPECT_GT(taken.size(), 2U);
 }
 
+TEST(Drawing, ANameMakesWayForWhatIsDraggedOverIt) {
+    const auto nameAt = [](double x, int of) {
+        Label l;
+        l.places = {QRectF(x, 100, 40, 14), QRectF(x, 130, 40, 14)};
+        l.of = of;
+        return l;
+    };
+    Labels names(QRectF(0, 0, 400, 400));
+    names.add(nameAt(20, 1));
+    names.add(nameAt(200, 2));
+    names.place();
+    const std::vector<QRectF> dragged{QRectF(190, 90, 30, 20)};
+    EXPECT_TRUE(names.liesUnder(dragged));
+    auto others = names;
+    const auto taken = others.takeUnder(dragged);
+    ASSERT_EQ(taken.size(), 1U);
+    EXPECT_EQ(taken.front().of, 2);
+    EXPECT_EQ(others.boxes(), std::vector<QRectF>{QRectF(20, 100, 40, 14)});
+    EXPECT_FALSE(others.liesUnder(dragged));
+    EXPECT_EQ(names.boxes().size(), 2U);
+    // It finds its other place, clear of what came over it.
+    Labels live(QRectF(0, 0, 400, 400));
+    live.keepClear(others);
+    live.ratherClear(dragged.front(), 3);
+    live.add(taken.front());
+    live.place();
+    EXPECT_EQ(live.boxes(), std::vector<QRectF>{QRectF(200, 130, 40, 14)});
+}
+
+TEST(Drawing, OneChipTellsReadingsOfTheSameStretchThatSayTheSame) {
+    Reading gap;
+    gap.value = Amount::of(Length::inches(18));
+    gap.at = {Vec2{0, 0}, Vec2{0, 457.2}};
+    Reading way = gap;
+    std::swap(way.at[0], way.at[1]);
+    Reading tight = gap;
+    tight.verdict = Verdict::tight;
+    Reading elsewhere = gap;
+    elsewhere.at = {Vec2{500, 0}, Vec2{500, 457.2}};
+    EXPECT_TRUE(sameMark(gap, way));
+    EXPECT_FALSE(sameMark(gap, tight));
+    EXPECT_FALSE(sameMark(gap, elsewhere));
+    ReadingMarks marks;
+    EXPECT_TRUE(marks.isNew(gap));
+    EXPECT_FALSE(marks.isNew(way));
+    EXPECT_TRUE(marks.isNew(tight));
+    EXPECT_TRUE(marks.isNew(elsewhere));
+}
+
 TEST(Drawing, AWallShowsTheFurnitureBeforeIt) {
     const auto job =
         jobWith({"sofa 84 x 36 against wall A, 20 from corner DA", "stool at 10', 12'"});

@@ -44,16 +44,31 @@ TEST_F(HandOnBoard, CtrlClickAddsAndTakesAway) {
     EXPECT_TRUE(session().selected().empty());
 }
 
-TEST_F(HandOnBoard, TheHandleTurnsInStepsOfFive) {
+TEST_F(HandOnBoard, TheHandleTurnsInStepsOfFiveAndSquareToAWall) {
     session().select({id("Coat stand")});
     const auto p = pose("Coat stand");
     const QPoint handle = (board()->toScreen(p.at + Vec2{0, 254}) + QPointF(0, 20)).toPoint();
-    QTest::mousePress(board(), Qt::LeftButton, {}, handle);
-    move(board()->toScreen(p.at + Vec2{-900, 20}).toPoint(), Qt::LeftButton);
-    QTest::mouseRelease(board(), Qt::LeftButton, {}, handle);
-    EXPECT_NEAR(pose("Coat stand").turn.inDegrees(), 90, 1e-6);
-    session().undo();
-    EXPECT_NEAR(pose("Coat stand").turn.inDegrees(), 0, 1e-6);
+    const auto turnedTo = [&](double degrees, Qt::KeyboardModifiers keys) {
+        const Angle there = Angle::degrees(degrees + 90);
+        const Vec2 to = p.at + Vec2{std::cos(there.inRadians()), std::sin(there.inRadians())} * 900;
+        QTest::mousePress(board(), Qt::LeftButton, {}, handle);
+        move(board()->toScreen(to).toPoint(), Qt::LeftButton, keys);
+        QTest::mouseRelease(board(), Qt::LeftButton, keys, handle);
+        const double out = pose("Coat stand").turn.inDegrees();
+        session().undo();
+        EXPECT_NEAR(pose("Coat stand").turn.inDegrees(), 0, 1e-6);
+        return out;
+    };
+    EXPECT_NEAR(turnedTo(71, {}), 70, 1e-6);
+    EXPECT_NEAR(turnedTo(71, Qt::ShiftModifier), 71, 1e-6);
+    EXPECT_NEAR(turnedTo(88, Qt::ShiftModifier), 88, 1e-6);
+    // Near a wall's own direction it comes square to that, were the wall itself not quite square.
+    const double square = turnedTo(88, {});
+    const auto& walls = session().scene()->room->walls;
+    EXPECT_TRUE(std::any_of(walls.begin(), walls.end(), [&](const Wall& w) {
+        return std::abs(std::remainder(square - w.direction().inDegrees(), 90)) < 1e-6;
+    }));
+    EXPECT_NEAR(square, 90, 1);
 }
 
 TEST_F(HandOnBoard, AWallStopsADragAndAltTakesItThrough) {

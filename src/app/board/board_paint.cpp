@@ -176,10 +176,31 @@ void Board::paintFloor(QPainter& p) {
         names_ = std::move(placed);
         namesAs_ = key;
     }
-    namesLayer_.show(p, key, heavy, [names = names_](QPainter& to) { names->draw(to); });
+    // Those that what is in hand comes over make way for it.
+    auto names = names_;
+    std::vector<sheets::Label> giveWay;
+    if (!hand.empty() && !above) {
+        std::vector<QRectF> over;
+        for (const int id : hand)
+            if (const Placed* there = scene.fromAbove(id);
+                there != nullptr && !scene.pieceById(id)->kind->flat()) {
+                const Box b = bounds(there->shape);
+                over.emplace_back(d.at(b.low), d.at(b.high));
+            }
+        if (names_->liesUnder(over)) {
+            auto others = std::make_shared<sheets::Labels>(*names_);
+            giveWay = others->takeUnder(over);
+            names = std::move(others);
+        }
+        for (const auto& label : giveWay)
+            key.with(label.of);
+    }
+    namesLayer_.show(p, key, heavy, [names](QPainter& to) { names->draw(to); });
     sheets::Labels live(sheetArea());
     live.keepClear(*placeFigures(d));
-    live.keepClear(*names_);
+    live.keepClear(*names);
+    for (auto& label : giveWay)
+        live.add(std::move(label));
     const auto dl = drawingOn(d, live);
     if (!hand.empty() && !above)
         sheets::namePieces(dl, scene, {13, sizes, false, moving});
@@ -211,11 +232,12 @@ void Board::paintFloor(QPainter& p) {
         if (r.seenOn(session_.surface()) && aboutChosen(r) && r.verdict == Verdict::note)
             sheets::drawReadingStretch(d, r, false);
     const auto& readings = session_.readings();
+    sheets::ReadingMarks marks;
     for (const bool ofChosen : {true, false})
         for (std::size_t i = 0; i < readings.size(); ++i)
             if (const Reading& r = readings[i];
                 r.seenOn(session_.surface()) &&
-                (ofChosen ? tellsOfChosen(r) : r.toMend() && !aboutChosen(r)))
+                (ofChosen ? tellsOfChosen(r) : r.toMend() && !aboutChosen(r)) && marks.isNew(r))
                 sheets::drawReading(dl, r, ofChosen, static_cast<int>(i));
     paintTapes(dl);
     letter(dl);

@@ -99,9 +99,12 @@ QString Board::toldAt(QPointF at) const {
     const auto& readings = session_.readings();
     for (const auto& [i, box] : chips_)
         if (box.contains(at) && static_cast<std::size_t>(i) < readings.size()) {
-            const Reading& r = readings[static_cast<std::size_t>(i)];
-            return text(titleWithSubject(r, say) + ", " + std::string(verdictName(r.verdict)) +
-                        ". " + whyOf(r, say));
+            QStringList out;
+            for (const Reading& r : readings)
+                if (sheets::sameMark(r, readings[static_cast<std::size_t>(i)]))
+                    out << text(titleWithSubject(r, say) + ", " +
+                                std::string(verdictName(r.verdict)) + ". " + whyOf(r, say));
+            return out.join("\n");
         }
     if (const int id = pieceAt(at); id != 0)
         return toldOfPiece(id);

@@ -1,4 +1,5 @@
 #include "app/board/hand.h"
+#include "app/board/hand_figures.h"
 #include "app/look/tr.h"
 
 #include "app/board/board.h"
@@ -24,33 +25,6 @@ namespace {
 constexpr double startDrag = 4; ///< pixels before a press becomes a drag
 /// A snap that can't be looked at in this time is not offered.
 constexpr std::chrono::milliseconds snapTakes{40};
-
-/// Where a small field by the pointer with figures in it comes.
-QRectF fieldBy(const Board& board, QPointF at, const QString& figures) {
-    const double w = QFontMetricsF(sheets::lettering(14)).horizontalAdvance(figures) + 18;
-    QRectF box(at.x() + 16, at.y() + 16, w, 24);
-    box.moveRight(std::min(box.right(), board.width() - 6.0));
-    box.moveBottom(std::min(box.bottom(), board.height() - 6.0));
-    return box;
-}
-
-/// A small field by the pointer with figures in it.
-void figuresBy(QPainter& p, const Board& board, QPointF at, const QString& figures) {
-    p.setFont(sheets::lettering(14));
-    const QRectF box = fieldBy(board, at, figures);
-    p.setPen(QPen(look().chosen, 1.4));
-    p.setBrush(look().field);
-    p.drawRoundedRect(box, 5, 5);
-    p.setPen(look().ink);
-    p.drawText(box, Qt::AlignCenter, figures);
-}
-
-/// No tag lies under those figures.
-void keepClearOfFigures(const sheets::Drawing& d, const Board& board, QPointF at,
-                        const QString& figures) {
-    if (!figures.isEmpty())
-        d.labels->keepClear(fieldBy(board, at, figures));
-}
 
 } // namespace
 
@@ -90,104 +64,6 @@ void SweepHand::paint(QPainter& p) const {
     p.setPen(QPen(look().chosen, 1, Qt::DashLine));
     p.setBrush(wash);
     p.drawRect(QRectF(from_, to_).normalized());
-}
-
-Result<Edit> TurnHand::turned() const {
-    JobSession& session = board_.session();
-    return turnBy(*session.settledProject(), *session.settledScene(), session.selected(), by_);
-}
-
-std::unique_ptr<Hand> TurnHand::move(QPointF at, Qt::KeyboardModifiers keys) {
-    JobSession& session = board_.session();
-    if (session.selected().empty())
-        return {};
-    const Placed* where = session.settledScene()->inPlan(session.selected().front());
-    if (where == nullptr)
-        return {};
-    const Vec2 to = board_.toFloor(at) - where->pose.at;
-    const double stops = (keys & Qt::ShiftModifier) != 0 ? 1.0 : 5.0;
-    const double degrees = (directionOf(to) - Angle::degrees(90)).inDegrees();
-    const Angle want = Angle::degrees(std::round(degrees / stops) * stops);
-    by_ = difference(want, where->pose.turn);
-    if (auto edit = turned())
-        session.tryOut(*edit);
-    return {};
-}
-
-void TurnHand::release(QPointF, Qt::KeyboardModifiers) {
-    auto edit = turned();
-    board_.session().endTrial();
-    if (edit && std::abs(by_.inDegrees()) > 0.01)
-        board_.applyAndTell(*edit);
-}
-
-void TurnHand::cancel() {
-    board_.session().endTrial();
-}
-
-std::unique_ptr<Hand> SizeHand::move(QPointF at, Qt::KeyboardModifiers keys) {
-    JobSession& session = board_.session();
-    last_ = at;
-    const int id = session.selected().empty() ? 0 : session.selected().front();
-    const Piece* now = session.settledProject()->scheme().byId(id);
-    const Placed* where = session.settledScene()->byId(id);
-    if (now == nullptr || where == nullptr)
-        return {};
-    const bool hangs = now->onWall();
-    const Vec2 there = board_.toFloor(at);
-    const Vec2 local =
-        hangs ? board_.onSurface(there) - where->pose.at : where->pose.toLocal(there);
-    const bool fromMiddle = (keys & Qt::ControlModifier) != 0;
-    const Notation n = session.project()->notation;
-    const double stop = (keys & Qt::ShiftModifier) != 0 ? division(n).mm()
-                        : isMetric(n.units)             ? 50
-                                                        : 25.4;
-    const double halfWide = now->size.width.mm() / 2;
-    const double halfDeep = (hangs ? now->size.height : now->size.depth).mm() / 2;
-    const auto wanted = [&](double reach, double half) {
-        const double whole = fromMiddle ? 2 * reach : reach + half;
-        return std::max(stop, std::round(whole / stop) * stop);
-    };
-    Vec2 want{wanted(local.x * corner_.x, halfWide), wanted(local.y * corner_.y, halfDeep)};
-    // A size it is stocked in holds the hand a little.
-    bool stocked = false;
-    if ((keys & Qt::ShiftModifier) == 0)
-        for (const Vec2 size : stockedSizes(*session.settledProject(), *now))
-            if (!stocked && std::abs(size.x - want.x) <= stop * 1.5 + 1e-6 &&
-                std::abs(size.y - want.y) <= stop * 1.5 + 1e-6) {
-                want = size;
-                stocked = true;
-            }
-    const Edit edit =
-        sizeByCorner(*session.settledProject(), *session.settledScene(), id, corner_,
-                     Length::millimetres(want.x), Length::millimetres(want.y), fromMiddle);
-    const Size size = std::get<PutPiece>(edit.acts.front()).piece.size;
-    figures_ = QString::fromStdString(writeGap(size.width, n) + " x " +
-                                      writeGap(hangs ? size.height : size.depth, n)) +
-               (stocked ? tr(", in stock") : "");
-    session.tryOut(edit);
-    edit_ = edit;
-    board_.update();
-    return {};
-}
-
-void SizeHand::release(QPointF, Qt::KeyboardModifiers) {
-    board_.session().endTrial();
-    if (edit_)
-        board_.applyAndTell(*edit_);
-}
-
-void SizeHand::cancel() {
-    board_.session().endTrial();
-}
-
-void SizeHand::letter(const sheets::Drawing& d) const {
-    keepClearOfFigures(d, board_, last_, figures_);
-}
-
-void SizeHand::paintOver(QPainter& p) const {
-    if (!figures_.isEmpty())
-        figuresBy(p, board_, last_, figures_);
 }
 
 namespace {

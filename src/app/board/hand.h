@@ -67,17 +67,22 @@ private:
     QPointF to_;
 };
 
-/// Turns the chosen piece by its knob.
+/// Turns the chosen piece by its knob: by steps of 5 degrees, and square to a wall; with Shift by
+/// single degrees.
 class TurnHand : public Hand {
 public:
     using Hand::Hand;
     std::unique_ptr<Hand> move(QPointF, Qt::KeyboardModifiers) override;
     void release(QPointF, Qt::KeyboardModifiers) override;
     void cancel() override;
+    void letter(const sheets::Drawing&) const override;
+    void paintOver(QPainter&) const override;
 
 private:
     [[nodiscard]] Result<Edit> turned() const;
     Angle by_;
+    QPointF last_;
+    QString figures_;
 };
 
 /// Sizes the chosen piece by one of its squares: the corner across stays, or with Ctrl its middle.

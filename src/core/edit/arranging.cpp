@@ -106,8 +106,8 @@ public:
         : in(words), job_(words.job()), scene_(scene), selected_(selected) {}
 
     std::optional<Edit> read() {
-        // A table is seated; "seat 17" is the height of what is selected. "mirror 24 x 36 on wall
-        // A" hangs one; "mirror chairs left to right" turns them about.
+        // A table is seated; "seat 17" is the height of what is selected. "mirror" and "mirror 24 x
+        // 36 on wall A" hang one; "mirror chairs left to right" turns them about.
         const std::size_t at = in.at();
         if (in.take({"seat"}) && in.lengthAhead()) {
             // "seat 6 at the supper table" is how many.
@@ -126,8 +126,8 @@ public:
             return seatsAt(table, n, number);
         }
         in.goTo(at);
-        if (in.take({"mirror"}) && !in.done() &&
-            (in.lengthAhead() || in.ahead().empty() || phraseAhead(in, false))) {
+        if (in.take({"mirror"}) &&
+            (in.done() || in.lengthAhead() || in.ahead().empty() || phraseAhead(in, false))) {
             in.goTo(at);
             return {};
         }

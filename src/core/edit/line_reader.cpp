@@ -422,7 +422,7 @@ bool LineReader::isTheOnlyOne(const Piece& p) const {
 }
 
 /// Whether a piece is the only one of its kind and called by that alone, and nothing but sizes
-/// follows: "wardrobe 180 x 60" is then said of the Armoire that is there.
+/// follows: "wardrobe 180 x 60" is then said of the wardrobe that is there.
 bool LineReader::isTheOnlySized(int id, std::size_t from) {
     static const std::regex sizes(
         R"(\s*,?\s*(?:to |is )?[0-9][0-9 ./,'"x×½¼¾]*(?:(?:cm|mm|m|in|inch|inches|ft|feet|foot|by|wide|)"

@@ -1,6 +1,7 @@
 // Questions about what to do: how high, what fits, how many, what is wrong.
 #include "edit/arrange.h"
 #include "edit/beside_wall.h"
+#include "edit/landing.h"
 #include "edit/language.h"
 #include "edit/new_piece.h"
 #include "edit/phrase.h"
@@ -308,16 +309,56 @@ std::optional<Answer> whatFits(Asking& a) {
     return out;
 }
 
+/// How many of so many have a chair's room at a table where it stands, `each` of its edge.
+int seatsWhereItStands(const Asking& a, int id, int most, Length each) {
+    const auto kind = usualChair(a.job, id);
+    if (!kind || a.scene->pieceById(id)->kind->role == Role::desk)
+        return most;
+    const auto haveRoom = [&](int n) {
+        const auto seated = seatTable(a.job, *a.scene, id, n, kind);
+        const auto after = seated ? apply(a.job, *seated) : Result<Applied>(seated.problem());
+        const auto scene = after ? sceneOf(*after->project) : Result<ScenePtr>(after.problem());
+        if (!scene)
+            return false;
+        std::vector<const Placed*> chairs;
+        for (const Piece& p : after->project->scheme().pieces) {
+            const Tie* tie = tieToTable(p, after->project->scheme());
+            const Placed* where = (*scene)->fromAbove(p.id);
+            if (tie == nullptr || tie->of != pieceTarget(id) || where == nullptr)
+                continue;
+            // Of those at one side each has its own stretch of the edge.
+            const bool crowded =
+                std::any_of(chairs.begin(), chairs.end(), [&](const Placed* other) {
+                    return other->pose.turn == where->pose.turn &&
+                           distance(other->pose.at, where->pose.at) < each - Length::millimetres(1);
+                });
+            if (crowded || !clearAtTable(**scene, p, where->pose))
+                return false;
+            chairs.push_back(where);
+        }
+        return true;
+    };
+    int n = most;
+    while (n > 0 && !haveRoom(n))
+        --n;
+    return n;
+}
+
 /// How many a table seats, and whether so many do.
 Answer seatsAt(const Asking& a, int id, int wanted) {
     const Piece& table = *a.scene->pieceById(id);
     const Length each = elbowRoom(a.job);
-    const int most = seatsBy(table, each);
+    // One sits before a desk, and all round a table.
+    const int most = table.kind->role == Role::desk
+                         ? std::max(1, static_cast<int>(table.size.width / each + 1e-6))
+                         : seatsBy(table, each);
     Answer out;
     out.about = {id};
     const auto eachWords = writeGap(each, a.job.notation);
     if (wanted <= 0) {
         out.words = worded("{} seats {}, with {} of its edge each", table.name, most, eachWords);
+        if (const int there = seatsWhereItStands(a, id, most, each); there < most)
+            out.words += worded("; where it stands {}, for what is beside it", there);
         return out;
     }
     if (wanted > most) {

@@ -556,7 +556,7 @@ std::vector<std::string> meantFirst(std::string_view text, const Project& job) {
     for (const auto& all :
          {meaningsOfRecesses(), meaningsFirst(), meaningsOfHungFirst(), meaningsOfCurtainsFirst(),
           meaningsOfTheOtherFirst(), meaningsByPiecesFirst(), meaningsOfTablesFirst(),
-          meaningsOfRoomFirst()})
+          meaningsOfRoomFirst(), meaningsOfHomeFirst()})
         for (const Meaning& one : all)
             one(line, job, out);
     return out;

@@ -95,6 +95,8 @@ using Meaning = void (*)(const std::string& line, const Project&, std::vector<st
 /// place to stand.
 [[nodiscard]] std::vector<Meaning> meaningsByPieces();
 [[nodiscard]] std::vector<Meaning> meaningsByPiecesFirst();
+/// Of what goes with one thing in the room, on a side of that; tried first.
+[[nodiscard]] std::vector<Meaning> meaningsOfHomeFirst();
 /// Of several in one line, at the end of a room, as large as there is room.
 [[nodiscard]] std::vector<Meaning> meaningsOfSpan();
 /// Of where along its wall a thing goes.

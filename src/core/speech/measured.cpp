@@ -377,6 +377,36 @@ std::optional<Answer> ofEachOfThem(Asking& a, std::optional<Side> side) {
     return out;
 }
 
+/// "how much room is in front of the radiator?": from what is in a wall, straight out, to what
+/// comes first.
+std::optional<Answer> roomOut(const Asking& a, const Target& t) {
+    const auto wall = wallOf(t, *a.scene);
+    const auto box = wall && t.is != Is::wall ? boxOn(t, *wall, *a.scene) : std::nullopt;
+    if (!box || t.is == Is::piece)
+        return {};
+    const Wall& w = a.job.room->walls[static_cast<std::size_t>(*wall)];
+    const Fixture* built = fixtureOf(*a.job.room, t);
+    const Length deep = built != nullptr && !built->isPoint() ? built->depth : Length{};
+    // From just before its own face, so that it is not what comes first itself.
+    constexpr double just = 0.01;
+    const Vec2 middle = w.start + w.along() * ((box->low.x + box->high.x) / 2);
+    const Lane lane{middle + w.inward() * (deep.mm() + just), w.inward(),
+                    Length::millimetres((box->high.x - box->low.x) / 2 - just)};
+    const FloorView floor(*a.scene);
+    const auto stop =
+        firstAhead(floor, lane, Length::metres(100), [](std::size_t) { return true; });
+    const auto name = spoken(t, a.wording());
+    if (!stop)
+        return Answer{worded("Nothing stands there: the room is open on that side of {}", name)};
+    const auto figure = writeGap(Length::millimetres(stop->ahead + just), a.job.notation);
+    Answer out;
+    out.words = worded("{}: from {} to {}", figure, name, spoken(stop->what, a.wording()));
+    out.marks.push_back({theFloor(), lane.from, lane.from + lane.along * stop->ahead, figure});
+    if (stop->what.is == Is::piece)
+        out.about = {stop->what.piece};
+    return out;
+}
+
 /// "how much room is in front of the wardrobe?": from that side of it to what comes first there.
 std::optional<Answer> roomBefore(Asking& a) {
     a.in.take({"is", "are", "do i have", "do we have", "have i", "have we"});
@@ -394,6 +424,17 @@ std::optional<Answer> roomBefore(Asking& a) {
     if (auto each = ofEachOfThem(a, told ? std::optional(side) : std::nullopt))
         return each;
     a.in.article();
+    if (told == Side::front && !a.in.nameAhead()) {
+        const std::size_t back = a.in.at();
+        try {
+            const Target named = a.in.target(false);
+            a.end();
+            if (auto out = roomOut(a, named))
+                return out;
+        } catch (const LineFault&) { // it may be a piece by a part of its name
+        }
+        a.in.goTo(back);
+    }
     const int id = a.in.piece();
     if (id == 0)
         a.in.noneYet();

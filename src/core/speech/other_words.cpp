@@ -491,8 +491,11 @@ std::vector<std::string> saidOtherwise(std::string_view text, const Project& job
                               ? onlyWallOf(OpeningKind::window, *job.room)
                               : std::nullopt) {
         const auto by = fmt::format("$1 wall {}", wallName(*wall));
-        whole = replaced(whole,
-                         "\\b(toward|towards|to|from|along|facing|under|below) the windows\\b", by);
+        whole =
+            replaced(whole,
+                     "\\b(toward|towards|to|from|along|facing|face|faces|opposite|across from|away "
+                     "from|nearer|under|below) the windows\\b",
+                     by);
         if (wallOfSeveral(OpeningKind::window, *job.room))
             whole = replaced(
                 whole,

@@ -7,6 +7,7 @@
 #include "measure/text.h"
 #include "measure/texts.h"
 #include "speech/asked_first.h"
+#include "speech/at_home.h"
 #include "speech/looks.h"
 #include "speech/meant.h"
 #include "speech/meant_words.h"
@@ -41,7 +42,8 @@ namespace {
 std::vector<const std::vector<Question>*> questionTables() {
     return {&lightQuestions(),    &rugQuestions(),    &measuredQuestions(), &sizeQuestions(),
             &distanceQuestions(), &sizingQuestions(), &adviceQuestions(),   &mendingQuestions(),
-            &plainQuestions(),    &doorQuestions(),   &roomQuestions(),     &standingQuestions()};
+            &plainQuestions(),    &doorQuestions(),   &roomQuestions(),     &standingQuestions(),
+            &viewQuestions()};
 }
 
 /// Questions by the most particular beginning first.
@@ -426,6 +428,9 @@ Result<Spoken> readInParts(std::string_view text, const Project& job, const List
                 }
             }
     auto said = readAsSaid(text, job, to, stopped);
+    if (isText(text) && text.size() <= 300)
+        if (auto there = whereItBelongs(text, said, job, to, stopped))
+            return std::move(*there);
     if (!said && first)
         return *first;
     if (said || !isText(text) || (stopped && stopped()))
