@@ -1,0 +1,287 @@
+// Where a piece goes that nobody has said a place for: a nightstand by the bed, a desk chair at the
+// desk.
+#include "speech/at_home.h"
+
+#include "edit/landing.h"
+#include "judge/ahead.h"
+#include "measure/text.h"
+#include "speech/meant_words.h"
+#include "speech/reading.h"
+
+#include <fmt/format.h>
+
+#include <algorithm>
+
+namespace mezzet {
+
+namespace {
+
+template <class Is> const Piece* only(const Project& job, Is is) {
+    const Piece* found = nullptr;
+    for (const Piece& p : job.scheme().pieces) {
+        if (p.isGroup() || !is(p))
+            continue;
+        if (found != nullptr)
+            return nullptr;
+        found = &p;
+    }
+    return found;
+}
+
+const Piece* onlyOfRole(const Project& job, Role role) {
+    return only(job, [&](const Piece& p) { return p.kind->role == role && p.on.isFloor(); });
+}
+
+const Piece* onlyOfIds(const Project& job, std::initializer_list<std::string_view> ids) {
+    return only(job, [&](const Piece& p) {
+        return std::find(ids.begin(), ids.end(), p.kind->id) != ids.end();
+    });
+}
+
+bool isOneOf(const Kind& kind, std::initializer_list<std::string_view> ids) {
+    return std::find(ids.begin(), ids.end(), kind.id) != ids.end();
+}
+
+/// A bed for grown people: what stands beside it is in reach of a pillow.
+const Piece* onlyBed(const Project& job) {
+    return only(job, [](const Piece& p) {
+        return p.kind->role == Role::bed && p.kind->id != "crib" && p.kind->id != "bunk-bed" &&
+               p.kind->id != "loft-bed";
+    });
+}
+
+/// "left of Sofa", "right of Sofa": the side with more room first.
+std::vector<std::string> besideIt(const Piece& host, const Project& job) {
+    const auto scene = sceneOf(job);
+    const Placed* there = scene ? (*scene)->fromAbove(host.id) : nullptr;
+    if (there == nullptr)
+        return {};
+    const FloorView floor(**scene);
+    const auto room = [&](Side side) {
+        const auto stop = aheadOf(floor, host, *there, side).stop;
+        return stop ? stop->ahead : 1e9;
+    };
+    const bool left = room(Side::left) >= room(Side::right);
+    return {fmt::format("{} of {}", left ? "left" : "right", host.name),
+            fmt::format("{} of {}", left ? "right" : "left", host.name)};
+}
+
+/// What a new rug lies under: the only group that the room has; empty for none, or several.
+std::string underWhat(const Project& job) {
+    std::vector<std::string> under;
+    const auto some = [&](Role role) {
+        const auto& all = job.scheme().pieces;
+        return std::any_of(all.begin(), all.end(),
+                           [&](const Piece& p) { return p.kind->role == role && p.on.isFloor(); });
+    };
+    const auto& all = job.scheme().pieces;
+    if (std::any_of(all.begin(), all.end(), [](const Piece& p) { return p.kind->flat(); }))
+        return {}; // another one lies anywhere
+    if (some(Role::bed))
+        under.push_back(onlyBed(job) != nullptr ? "under " + onlyBed(job)->name : "");
+    if (some(Role::diningTable))
+        under.push_back(onlyDiningTable(job) != nullptr ? "under " + onlyDiningTable(job)->name
+                                                        : "");
+    if (some(Role::sofa)) {
+        const Piece* table = onlyOfRole(job, Role::lowTable);
+        const Piece* sofa = onlyOfRole(job, Role::sofa);
+        under.push_back(table != nullptr  ? "under " + table->name
+                        : sofa != nullptr ? "under the front legs of " + sofa->name
+                                          : "");
+    }
+    return under.size() == 1 ? under.front() : std::string();
+}
+
+/// The new pieces of an edit that does nothing else; none where it does.
+std::vector<const Piece*> onlyNew(const Edit& edit, const Project& job) {
+    std::vector<const Piece*> out;
+    for (const Act& a : edit.acts) {
+        const auto* put = std::get_if<PutPiece>(&a);
+        if (put == nullptr || job.scheme().byId(put->piece.id) != nullptr)
+            return {};
+        out.push_back(&put->piece);
+    }
+    return out;
+}
+
+/// True where all that an edit adds stands clear of other things; of the floor before doors too
+/// where `doors`.
+bool landsClear(const Edit& edit, const Project& job, bool doors) {
+    const auto after = apply(job, edit);
+    const auto scene = after ? sceneOf(*after->project) : Result<ScenePtr>(after.problem());
+    if (!scene)
+        return false;
+    return std::all_of(edit.acts.begin(), edit.acts.end(), [&](const Act& a) {
+        const auto* put = std::get_if<PutPiece>(&a);
+        if (put == nullptr || job.scheme().byId(put->piece.id) != nullptr)
+            return true;
+        const Piece* p = after->project->scheme().byName(put->piece.name);
+        if (p == nullptr || p->on.isCarried() || p->kind->flat())
+            return p != nullptr;
+        const Placed* where = (*scene)->fromAbove(p->id);
+        return where != nullptr &&
+               (p->kind->role == Role::diningChair ? clearAtTable(**scene, *p, where->pose)
+                                                   : clearOf(**scene, *p, where->pose, doors));
+    });
+}
+
+} // namespace
+
+const Piece* goesWith(const Kind& kind, const Project& job) {
+    if (kind.id == "nightstand" || kind.id == "bed-bench")
+        return onlyBed(job);
+    if (kind.id == "desk-chair")
+        return onlyOfRole(job, Role::desk);
+    if (kind.role == Role::diningChair)
+        return onlyDiningTable(job);
+    if (kind.id == "piano-stool")
+        return onlyOfIds(job, {"piano", "baby-grand-piano", "digital-piano"});
+    if (kind.id == "dressing-stool")
+        return onlyOfIds(job, {"dressing-table"});
+    if (kind.role == Role::lowTable && kind.id != "child-table")
+        return onlyOfRole(job, Role::sofa);
+    if (isOneOf(kind, {"side-table", "round-side-table", "c-table", "pedestal-side-table",
+                       "nest-of-tables"}))
+        return onlyOfRole(job, Role::sofa);
+    if (kind.role == Role::screen && kind.standsOn())
+        return onlyOfIds(job, {"media-console"});
+    if (isOneOf(kind, {"cushion", "long-cushion", "draped-throw", "folded-throw"}))
+        return onlyOfRole(job, Role::sofa);
+    return nullptr;
+}
+
+std::vector<std::string> usualPlaces(const Kind& kind, int count, const Project& job) {
+    if (kind.role == Role::rug && isOneOf(kind, {"rug", "small-rug", "large-rug", "round-rug"}) &&
+        count == 1) {
+        const auto under = underWhat(job);
+        return under.empty() ? std::vector<std::string>() : std::vector{under};
+    }
+    // What is used at the fire, where there is one.
+    const auto& fixtures = job.room->fixtures;
+    const auto fires = std::count_if(fixtures.begin(), fixtures.end(),
+                                     [](const Fixture& f) { return f.isBreast(); });
+    if (fires == 1 && count == 1) {
+        if (kind.id == "fire-screen")
+            return {"in front of the fireplace"};
+        if (isOneOf(kind, {"log-basket", "fire-tools", "coal-scuttle"}))
+            return {"beside the fireplace"};
+    }
+    const Piece* host = goesWith(kind, job);
+    if (host == nullptr)
+        return {};
+    if (kind.standsOn())
+        return {"on " + host->name};
+    if (host->kind->isSatInTo() || host->kind->family != Family::seat)
+        if (kind.isSeat() && kind.id != "bed-bench")
+            return {"at " + host->name};
+    if (kind.id == "bed-bench")
+        return count == 1 ? std::vector{"at the foot of " + host->name}
+                          : std::vector<std::string>();
+    if (kind.role == Role::lowTable)
+        return count == 1 ? std::vector{"in front of " + host->name} : std::vector<std::string>();
+    if (count == 2)
+        return {"each side of " + host->name};
+    return count == 1 ? besideIt(*host, job) : std::vector<std::string>();
+}
+
+std::optional<Result<Spoken>> whereItBelongs(std::string_view text, const Result<Spoken>& said,
+                                             const Project& job, const Listener& to,
+                                             const Stopped& stopped) {
+    if (mentions(text, {"anywhere", "somewhere", "wherever", "there is room", "there's room"}))
+        return {};
+    std::vector<std::string> lines;
+    const auto at = [&](std::string_view what, const std::string& place) {
+        lines.push_back(fmt::format("{} {}", what, place));
+    };
+    if (said) {
+        if (said->is != Spoken::Is::edit)
+            return {};
+        const auto added = onlyNew(said->said.edit, job);
+        if (added.empty() || std::any_of(added.begin(), added.end(), [&](const Piece* p) {
+                return !p->ties.empty() || !p->on.isFloor() || p->kind != added.front()->kind;
+            }))
+            return {};
+        for (const auto& place :
+             usualPlaces(*added.front()->kind, static_cast<int>(added.size()), job))
+            at(trimmed(text), place);
+    } else {
+        static const auto bare =
+            meaning("((?:(?:put|place|add|set|have|get|i want|i'd like) )?)((?:(?:an?|one|some|the|"
+                    "another|a few|a pair of|two|three|2|3) )?)([a-z][a-z -]*)");
+        std::smatch found;
+        const std::string line(trimmed(text));
+        if (!std::regex_match(line, found, bare))
+            return {};
+        const KindPtr kind = job.library.kit->byWord(found[3].str());
+        if (!kind)
+            return {};
+        const bool several = found[2].length() == 0 && line.ends_with('s');
+        if (kind->standsOn()) {
+            for (const auto& place : usualPlaces(*kind, 1, job))
+                at(line, place);
+        } else if (several && kind->role == Role::diningChair) {
+            if (const Piece* host = goesWith(*kind, job))
+                at(line, "around " + host->name);
+        } else if (several) {
+            for (const auto& place : usualPlaces(*kind, 2, job))
+                at(fmt::format("{}two {}", found[1].str(), found[3].str()), place);
+        }
+    }
+    std::optional<Result<Spoken>> beforeADoor;
+    for (const auto& line : lines) {
+        auto there = readAsSaid(line, job, to, stopped);
+        if (!there || there->is != Spoken::Is::edit || !landsClear(there->said.edit, job, false))
+            continue;
+        if (landsClear(there->said.edit, job, true))
+            return there;
+        if (!beforeADoor)
+            beforeADoor = std::move(there);
+    }
+    return beforeADoor;
+}
+
+namespace {
+
+/// "a nightstand on the left", "nightstands on both sides": of the bed, which it goes with.
+void onThatSideOfIt(const std::string& line, const Project& job, std::vector<std::string>& out) {
+    if (!mentions(line, {"side", "left", "right"}))
+        return;
+    static const Saying words(
+        "((?:put |place |add |set |have |stand )?)((?:an? |another |one more |the other |the "
+        "second "
+        "|a second |second |a matching |matching |two |2 |a pair of )?)([a-z][a-z -]*?),? (?:on|to|"
+        "at) (?:(?:the |its )?(left|right|other)(?:[- ]hand)?(?: side| one)?|(each|either|both) "
+        "sides?)");
+    std::smatch found;
+    if (!words.is(line, found))
+        return;
+    const KindPtr kind = job.library.kit->byWord(found[3].str());
+    const Piece* host = kind ? goesWith(*kind, job) : nullptr;
+    if (host == nullptr || kind->standsOn())
+        return;
+    static const auto bare = meaning("(?:the )?(?:other|second|matching) ");
+    const std::string verb = found[1];
+    std::string count = found[2];
+    if (std::regex_match(count, bare))
+        count = "another ";
+    if (found[5].matched) {
+        std::string noun = found[3];
+        if (noun.ends_with('s') && job.library.kit->byWord(noun.substr(0, noun.size() - 1)))
+            noun.pop_back();
+        out.push_back(fmt::format("{}a {} each side of {}", verb, noun, host->name));
+        return;
+    }
+    if (const auto side = foldCase(found[4].str()); side != "other")
+        out.push_back(
+            fmt::format("{}{}{} {} of {}", verb, count, found[3].str(), side, host->name));
+    else if (const auto sides = besideIt(*host, job); !sides.empty())
+        out.push_back(fmt::format("{}{}{} {}", verb, count, found[3].str(), sides.front()));
+}
+
+} // namespace
+
+std::vector<Meaning> meaningsOfHomeFirst() {
+    return {onThatSideOfIt};
+}
+
+} // namespace mezzet
