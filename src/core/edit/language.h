@@ -1,6 +1,7 @@
 #pragma once
 
 #include "edit/verb.h"
+#include "measure/example.h"
 
 #include <string>
 #include <string_view>
@@ -11,10 +12,6 @@ namespace mezzet {
 /// What a name would be taken for if it were a piece's: "a word of the line", "wall A"; empty for
 /// one that can be a name. A kind's own word can.
 [[nodiscard]] std::string wordOfTheLine(std::string_view name, const Project&);
-
-/// Examples of lines as one would say them in a job of such units: in a metric one their lengths
-/// are round centimetres, and what is counted stays.
-[[nodiscard]] std::string exampleIn(std::string_view, Units);
 
 /// A line without what is only politeness: "please" and "thanks" at its end, a full stop. Of what
 /// is free text, like a note, all is kept.

@@ -138,6 +138,15 @@ Length usualAbove(const Placing& p, const Target& of) {
         return usual;
     const Length free =
         job.room->ceiling - Length::millimetres(box->high.y) - p.subject.size.height;
+    // A wall light over furniture hangs as high as it would without; by a bed in reach of it.
+    const Piece* under = of.is == Is::piece ? p.scene.pieceById(of.piece) : nullptr;
+    if (under != nullptr && under->on.isFloor() && under->kind->role != Role::sideTable &&
+        p.subject.kind->role == Role::sconce) {
+        const Length foot = usualBy(job, "sconce-height") - p.subject.size.height / 2;
+        const Length above = foot - Length::millimetres(box->high.y);
+        if (above > usual && above < free)
+            return above;
+    }
     return std::max(Length{}, std::min(usual, free / 2));
 }
 

@@ -378,20 +378,8 @@ std::string WordsReader::name(Flags<SaidOf> of) {
 
 void WordsReader::fail(std::size_t at, std::size_t bytes, std::string what,
                        std::string remedy) const {
-    // What is told as an example is one of the job's own unit; in another language than English it
-    // follows whatever words are said there.
-    const std::string own{told(remedy)};
-    const auto says = speaksEnglish() ? std::vector<std::string_view>{"say it like: ", "say “",
-                                                                      "like “", ", like: "}
-                                      : std::vector<std::string_view>{": ", "„"};
-    remedy = own;
-    for (const std::string_view begins : says)
-        if (const auto from = own.find(begins); from != std::string::npos) {
-            remedy = own.substr(0, from) +
-                     exampleIn(std::string_view(own).substr(from), job_.notation.units);
-            break;
-        }
-    Problem p{std::move(what), std::move(remedy)};
+    // What is told as an example is one of the job's own unit.
+    Problem p{std::move(what), remedyIn(remedy, job_.notation.units)};
     at = std::min(at, text_.size());
     p.column = static_cast<int>(characterCount(text_.substr(0, at))) + 1;
     p.width = static_cast<int>(characterCount(text_.substr(at, bytes)));

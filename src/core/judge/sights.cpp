@@ -414,11 +414,14 @@ RoomView viewFromDoor(const FloorView& scene, const Opening& o) {
     return looker.look(Angle::radians(in - quarterTurn), Angle::radians(2 * quarterTurn));
 }
 
-RoomView viewFromSeat(const FloorView& scene, int piece) {
+RoomView viewFromSeat(const FloorView& scene, int piece, Length over) {
     const Piece& p = *scene.scheme->byId(piece);
     const Placed& where = *scene.byId(piece);
     PlanLooker looker(scene, frontMiddle(p, where.pose));
     looker.leaveOut(pieceTarget(piece));
+    for (std::size_t i = 0; i < scene.placed.size(); ++i)
+        if (scene.piece(i).size.height <= over)
+            looker.leaveOut(pieceTarget(scene.placed[i].id));
     const double ahead = directionOf(where.pose.front()).inRadians();
     const double third = std::numbers::pi / 3;
     return looker.look(Angle::radians(ahead - third), Angle::radians(2 * third));

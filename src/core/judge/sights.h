@@ -27,8 +27,8 @@ struct RoomView {
 /// On opening a door: a quarter turn either way from straight in, less a hair.
 [[nodiscard]] RoomView viewFromDoor(const FloorView&, const Opening&);
 /// From a seat, a third of a turn about straight ahead (common practice: what one sees without
-/// turning the head).
-[[nodiscard]] RoomView viewFromSeat(const FloorView&, int piece);
+/// turning the head). What is no higher than `over` is looked over.
+[[nodiscard]] RoomView viewFromSeat(const FloorView&, int piece, Length over = {});
 /// From outside through a window: three metres out, over its sill.
 [[nodiscard]] RoomView viewFromOutside(const FloorView&, const Opening&);
 

@@ -1,6 +1,7 @@
 #include "judge/unmeasured.h"
 
 #include "geometry/gap.h"
+#include "measure/example.h"
 #include "measure/texts.h"
 
 #include <algorithm>
@@ -22,7 +23,9 @@ public:
         if (room_.walls.empty())
             return {};
         if (!room_.ceilingTaped)
-            out_.push_back({"no ceiling height: 8' is taken", "ceiling ", 0, -1});
+            out_.push_back(
+                {worded("no ceiling height: {} is taken", write(room_.ceiling, {room_.units, 16})),
+                 "ceiling ", 0, -1});
         bracing();
         for (const Opening& o : room_.openings)
             opening(o);
@@ -108,8 +111,10 @@ private:
             const double at = dot(s.centre - w.start, w.along());
             if (std::abs(off) > 100 || at < 0 || at > w.length().mm())
                 continue;
-            out_.push_back({worded("no studs on wall {}: {} is anchored there", w.name, p.name),
-                            "studs 16 apart, first  from left", 0, wall});
+            out_.push_back(
+                {worded("no studs on wall {}: {} is anchored there", w.name, p.name),
+                 worded("studs {} apart, first  from left", exampleIn("16", room_.units)), 0,
+                 wall});
             return;
         }
     }

@@ -1,6 +1,7 @@
 // Whether a piece fits: one seen in a shop, one that is there, at a place that is said.
 #include "speech/fit_questions.h"
 
+#include "edit/arrange.h"
 #include "edit/language.h"
 #include "edit/line.h"
 #include "edit/phrase.h"
@@ -10,6 +11,7 @@
 #include "judge/say.h"
 #include "measure/text.h"
 #include "measure/texts.h"
+#include "scheme/spoken.h"
 #include "speech/asked_first.h"
 
 #include <fmt/format.h>
@@ -106,6 +108,11 @@ std::optional<Answer> couldItGo(Asking& a) {
     return out;
 }
 
+/// How often a width goes into a length.
+int wholes(Length length, Length width) {
+    return width > Length{} ? static_cast<int>((length.mm() + 0.01) / width.mm()) : 0;
+}
+
 std::optional<Answer> doesItFit(Asking& a) {
     if (auto there = couldItGo(a))
         return there;
@@ -157,6 +164,76 @@ std::optional<Answer> doesItFit(Asking& a) {
         if (rest.ends_with(more))
             rest.resize(rest.size() - more.size());
     return askedOfFits(a, "does " + rest);
+}
+
+std::optional<Answer> howManyFit(Asking& a) {
+    const std::size_t start = a.in.at();
+    const auto none = [&]() -> std::optional<Answer> {
+        a.in.goTo(start);
+        return {};
+    };
+    KindPtr kind;
+    try {
+        a.in.take({"more"});
+        kind = a.in.kind();
+    } catch (const LineFault&) {
+        return none();
+    }
+    if (!kind ||
+        !a.in.take({"fit",         "would fit",   "could fit",   "will fit",    "can fit",
+                    "go",          "can go",      "could go",    "would go",    "stand",
+                    "can stand",   "can i fit",   "could i fit", "can we fit",  "can i get",
+                    "could i get", "can we get",  "can i put",   "could i put", "can we put",
+                    "can i have",  "can one get", "can you get", "can you fit", "can i stand"}))
+        return none();
+    a.in.take({"side by side", "in a row"});
+    if (!a.in.take({"on", "along", "against", "at", "across"}))
+        return none();
+    a.in.article();
+    const std::size_t at = a.in.at();
+    Target t;
+    try {
+        t = a.in.target(false);
+    } catch (const LineFault&) {
+        return none(); // at a table, or another piece
+    }
+    a.in.take({"side by side", "in a row"});
+    a.end();
+    Answer out;
+    const auto name = spoken(t, a.wording());
+    if (const Fixture* built = fixtureOf(*a.job.room, t);
+        built != nullptr && kind->isSeat() && !built->isPoint()) {
+        // Seats along a counter, each with a diner's room.
+        const Length each = elbowRoom(a.job);
+        out.words =
+            worded("{} along {}, with {} of it each", std::max(0, wholes(built->width, each)), name,
+                   writeGap(each, a.job.notation));
+        return out;
+    }
+    if (t.is != Target::Is::wall || kind->hangs() || kind->underCeiling())
+        a.in.fail(at, std::max<std::size_t>(a.in.at() - at, 1), "things stand along a wall",
+                  "say it like: how many bookcases fit on wall A?");
+    const Piece one = pieceOf(kind);
+    int count = 0;
+    std::vector<std::string> parts;
+    for (const Stretch& s : freeAlong(*a.scene, t.index, one.size.depth.mm(), one.size.height, 0)) {
+        const Length free = Length::millimetres(s.second - s.first);
+        const int here = wholes(free, one.size.width);
+        if (here == 0)
+            continue;
+        count += here;
+        parts.push_back(worded("{} in {}", here, writeGap(free, a.job.notation)));
+        const Wall& w = a.job.room->walls[static_cast<std::size_t>(t.index)];
+        out.marks.push_back({theFloor(), w.at(Length::millimetres(s.first)),
+                             w.at(Length::millimetres(s.second)), writeGap(free, a.job.notation)});
+    }
+    const auto size = writeGap(one.size.width, a.job.notation);
+    out.words = count == 0          ? worded("None: no free stretch of {} is {} wide", name, size)
+                : parts.size() == 1 ? worded("{} on {}, each {} wide, in a free {}", count, name,
+                                             size, out.marks.front().words)
+                                    : worded("{} on {}, each {} wide: {}", count, name, size,
+                                             fmt::format("{}", fmt::join(parts, ", ")));
+    return out;
 }
 
 } // namespace mezzet

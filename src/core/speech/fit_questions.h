@@ -18,4 +18,7 @@ namespace mezzet {
 /// "does the sofa fit?", "can the cot go under window 1?", "will a sofa 90 x 38 fit?"
 [[nodiscard]] std::optional<Answer> doesItFit(Asking&);
 
+/// "how many bookcases fit on wall B?", "how many stools fit at the counter?" None for another.
+[[nodiscard]] std::optional<Answer> howManyFit(Asking&);
+
 } // namespace mezzet

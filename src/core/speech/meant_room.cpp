@@ -100,9 +100,14 @@ void partlyUnder(const std::string& line, const Project& job, std::vector<std::s
         if (auto l = readLength(size[2].matched ? size[2].str() : size[1].str(), unit))
             deep = *l;
     }
-    if (deep > Length{})
-        out.push_back(fmt::format("{}{} under the front legs of {}, {} on", found[1].str(),
-                                  found[2].str(), over->name, write(deep * share, job.notation)));
+    if (deep <= Length{})
+        return;
+    // Under a seat with its back to a wall there is no more room than it is deep: half of that.
+    Length under = deep * share;
+    if (over->kind->isSeat() && under > over->size.depth)
+        under = over->size.depth * share;
+    out.push_back(fmt::format("{}{} under the front legs of {}, {} on", found[1].str(),
+                              found[2].str(), over->name, write(under, job.notation)));
 }
 
 /// "slide the rug out from under the bed": to lie before it.

@@ -95,6 +95,12 @@ using Meaning = void (*)(const std::string& line, const Project&, std::vector<st
 /// place to stand.
 [[nodiscard]] std::vector<Meaning> meaningsByPieces();
 [[nodiscard]] std::vector<Meaning> meaningsByPiecesFirst();
+/// Of what stands or hangs by a bay or a bow; first, by its window.
+[[nodiscard]] std::vector<Meaning> meaningsOfBaysFirst();
+[[nodiscard]] std::vector<Meaning> meaningsOfBays();
+/// Of turns and steps told by what is there; first, of what has two meanings.
+[[nodiscard]] std::vector<Meaning> meaningsOfTurns();
+[[nodiscard]] std::vector<Meaning> meaningsOfTurnsFirst();
 /// Of what goes with one thing in the room, on a side of that; tried first.
 [[nodiscard]] std::vector<Meaning> meaningsOfHomeFirst();
 /// Of several in one line, at the end of a room, as large as there is room.

@@ -275,6 +275,30 @@ constexpr OtherWords asked[] = {
     {"is there (?:still |at least |about )?[0-9].*? between (.+?) and (.+?)\\??",
      "how far is $1 from $2?"},
     {"(?:which|what) wall (?:is|would be) (?:the )?best for (.+?)\\??", "is there space for $1?"},
+    {"(?:can|could|will) (?:a person|someone|somebody|one|people|you|i|we|they) (?:still "
+     ")?(?:walk|get|pass|go|squeeze|move) (?:around )?by (.+?)\\??",
+     "how much room is around $1?"},
+    {"what size (?:of )?(.+?) (?:can|could|should|would|will) (?:i|we|you|one) (?:have|get|fit|use|"
+     "buy|go for|put)(?: here| in here| there)?\\??",
+     "how big a $1?"},
+    {"how many (?:chairs|stools|people|seats|place settings|guests) (?:can|could|would|will) "
+     "(?:i|we|you|one) (?:get|fit|put|squeeze|have|seat|sit) (?:in )?(?:at|around|round|on) "
+     "(.+?)\\??",
+     "how many people can sit at $1?"},
+    {"(?:what|which)(?: size)? (rug|carpet)(?: size)? (?:would|will|should|might|could) (?:suit|"
+     "work|do|fit|go|be best|look right|i get|we get|i use|we use)(?: here| in here| best)?\\??",
+     "how big a $1?"},
+    {"what(?:'s| is) up with (.+?)\\??", "what is wrong with $1?"},
+    {"what(?:'s| is) up\\??", "what is wrong?"},
+    {"what(?:'s| is) (?:still )?(?:to be|to|left to be|left to|missing to be|not yet|yet to be) "
+     "(?:measured?|taped?)(?: still| yet| here)?\\??",
+     "what is still to measure?"},
+    {"what (?:do|should|must) (?:i|we) (?:still )?(?:have to |need to )?(?:measure|tape)"
+     "(?: still| next| yet| more)?\\??",
+     "what is still to measure?"},
+    {"(?:which|what) (?:measurements?|measures|figures) (?:is|are) (?:still )?(?:missing|wanted|"
+     "needed|lacking)(?: still| yet)?\\??",
+     "what is still to measure?"},
 };
 
 } // namespace

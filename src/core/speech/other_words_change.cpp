@@ -500,6 +500,47 @@ constexpr OtherWords changesInstead[] = {
     {"(?:bring|move|put|slide|push|pull) (.+?) (?:closer|nearer) together", "move $1 closer "
                                                                             "together"},
     {"(?:make sure|see) (?:that )?(?:nothing|no one|nobody) .+", "what is wrong?"},
+    {"((?:an? |the )?[a-z][a-z -]*?) ((?:above|over|on|by|beside|next to|between) [^,]+),? "
+     "([0-9][^,x]*?) (?:round|across|dia|diameter|in diameter)",
+     "$1 $3 round $2"},
+    {"((?:put |place |add |hang |stand |set )?)one ((?:(?:big|large|small|little|tall|long|"
+     "wide|round|square) )?(?!of |more |for |on |in |at |by |size |each |other |to |under "
+     ")[a-z][a-z "
+     "-]*? (?:over|above|on|by|beside|next to|behind|before|in|under|at|between) .+)",
+     "$1a $2"},
+    {"(?:trade|change|switch|swap)(?: the)? (?:places|positions|spots):? (?:of |between )?(.+?) "
+     "(?:and|with|for) (.+)",
+     "swap $1 and $2"},
+    {"(wider|deeper|taller|longer|shorter|narrower|shallower) ((?:the |my )?[a-z][a-z -]*?) "
+     "by "
+     "([0-9].*)",
+     "make $2 $3 $1"},
+    {"((?:the |my )?[a-z][a-z -]*?),? (round|square|oval|rectangular|oblong) (?:instead|this time|"
+     "rather)",
+     "make $1 $2"},
+    {"((?:the |my )?[a-z][a-z -]*?),? (?:one|a|the next) size (?:up|bigger|larger)", "bigger $1"},
+    {"((?:the |my )?[a-z][a-z -]*?),? (?:one|a|the next) size (?:down|smaller)", "smaller $1"},
+    {"(?:(?:go|try|make it|take|size) )?(?:(?:one|a|the next) )?size (?:up|bigger|larger)(?: (?:on|"
+     "for|in) (.+))",
+     "bigger $1"},
+    {"(pull|move|bring|slide|push|shift|take|get|keep) (.+?) off (?:of )?((?:the |my )?(?!wall|"
+     "window|rug|carpet)[a-z][a-z ]*(?: [0-9])?)",
+     "move $2 away from $3"},
+    {"(?:the |with (?:the |its )?)?front (?:legs|feet) of (.+?) on (?:the |a )?((?:[a-z]+ )?(?:rug|"
+     "carpet))",
+     "$2 under the front legs of $1"},
+    {"((?:put |place |add |install |have )?(?:an? )?(?:log burner|wood burner|wood ?stove|stove|"
+     "wood ?burning stove|electric fire|gas fire)) in (the (?:chimney|fireplace|hearth|chimney "
+     "breast|fire))",
+     "$1 in front of $2"},
+    {"((?:put |hang |make |add |have )?)(?:an? )?gallery(?: of (?:pictures|prints|art|photos))? "
+     "(?:along|across|down) (.+)",
+     "$1six pictures in a grid on $2"},
+    // "picture over the bed, 40 x 20, 8 above the bed": once.
+    {"((?:put |hang |place |add )?(?:an? )?[a-z][a-z -]*?) (?:over|above) ((?:the |my )?[a-z "
+     "]+?),? "
+     "([0-9][^,]*? ?(?:x|by) ?[0-9][^,]*?), ([0-9][^,]*?) (?:over|above) \\2",
+     "$1 $3, $4 above $2"},
 };
 
 } // namespace

@@ -88,7 +88,9 @@ constexpr OtherWords others[] = {
     {"((?:hang |put |place |add )?)an? (?:big|huge) (.+)", "$1large $2"},
     {"((?:hang |put |place |add )?)an? (?:little|tiny) (.+)", "$1small $2"},
     {"(?:we|i) (?:need|want|would like|'d like|have) (.+)", "$1"},
-    {"(?:can|could) (?:we|i|you) (?:have|get|put|place|add) (.+?)\\??", "$1"},
+    {"(?:can|could) (?:we|i|you) (?:have|get|put|place|add) (?!by |past |around |round |between "
+     "|through |to |out |into |behind )(.+?)\\??",
+     "$1"},
     {"let's (?:have|put|add|try) (.+)", "$1"},
     {"(.+?) on the floor (by|next to|beside|near|in|under|behind|before|against|between) (.+)",
      "$1 $2 $3"},

@@ -2,12 +2,14 @@
 #include "edit/arrange.h"
 #include "edit/words_reader.h"
 #include "judge/ahead.h"
+#include "judge/unmeasured.h"
 #include "judge/ways.h"
 #include "judge/zones.h"
 #include "measure/text.h"
 #include "measure/texts.h"
 #include "room/facts.h"
 #include "scheme/spoken.h"
+#include "speech/fit_questions.h"
 #include "speech/questions.h"
 
 #include <algorithm>
@@ -399,6 +401,22 @@ std::optional<Answer> isBalanced(Asking& a) {
                part(0), part(1), part(2), part(3))};
 }
 
+/// "what is still to measure?"
+std::optional<Answer> whatIsUnmeasured(Asking& a) {
+    a.end();
+    const auto all = stillToMeasure(FloorView(*a.scene));
+    if (all.empty())
+        return Answer{"Nothing is missing in the tape notes for what stands here"};
+    constexpr std::size_t most = 4;
+    std::vector<std::string> parts;
+    for (std::size_t i = 0; i < std::min(most, all.size()); ++i)
+        parts.emplace_back(told(all[i].what));
+    auto words = capital(fmt::format("{}", fmt::join(parts, "; ")));
+    if (all.size() > most)
+        words += worded(", and {} more", all.size() - most);
+    return Answer{std::move(words)};
+}
+
 } // namespace
 
 const std::vector<Question>& roomQuestions() {
@@ -452,6 +470,16 @@ const std::vector<Question>& roomQuestions() {
          &freeFloor,
          "what furniture leaves of the floor",
          "how much floor is free?"},
+        {{"what is still to measure", "what is not measured", "what isn't measured",
+          "what is unmeasured", "what is left to measure", "what has to be measured",
+          "what must be measured", "what needs measuring", "what needs to be measured"},
+         &whatIsUnmeasured,
+         "what the tape notes lack for what stands in the room",
+         "what is still to measure?"},
+        {{"how many"},
+         &howManyFit,
+         "how many of a kind stand side by side along a wall, or sit at a counter",
+         "how many bookcases fit on wall A?"},
         {{"how many"},
          &howManyThings,
          "how many there are of a thing, of windows or of doors",

@@ -16,6 +16,9 @@ namespace {
 
 using Is = Target::Is;
 
+/// One looks over what is no higher than that: a coffee table.
+constexpr Length kneeHigh = Length::inches(20);
+
 const Opening* openingOf(const Room& room, const Target& t) {
     for (const Opening& o : room.openings)
         if (targetOf(o) == t)
@@ -43,7 +46,7 @@ std::optional<Answer> whatIsSeen(Asking& a) {
     else if (opening != nullptr)
         view = viewFromDoor(floor, *opening);
     else if (t.is == Is::piece && floor.byId(t.piece) != nullptr)
-        view = viewFromSeat(floor, t.piece);
+        view = viewFromSeat(floor, t.piece, kneeHigh);
     else
         a.in.fail(at, std::max<std::size_t>(end - at, 1), "nobody looks from there",
                   "name a seat, a door, or a window to look in by");

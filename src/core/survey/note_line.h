@@ -1,5 +1,6 @@
 #pragma once
 
+#include "measure/example.h"
 #include "measure/text.h"
 #include "survey/note_words.h"
 #include "survey/tape_notes.h"
@@ -171,7 +172,8 @@ public:
         double v = 0;
         const auto [end, error] = std::from_chars(w.data(), w.data() + w.size(), v);
         if (w.empty() || error != std::errc() || end != w.data() + w.size() || !std::isfinite(v))
-            failHere(fmt::format("{} needs a number here", what), "write it like 135 or 134.5");
+            failHere(fmt::format("{} needs a number here", what),
+                     "a plain number, as 135 or 134.5");
         return v;
     }
     std::string restOfLine() {
@@ -179,6 +181,11 @@ public:
         auto r = std::string(trimmed(text_.substr(at_)));
         at_ = text_.size();
         return r;
+    }
+
+    /// What is usual where nothing is taped: as it is said in the notes' own units.
+    [[nodiscard]] Length usual(Length inches, Length centimetres) const {
+        return isMetric(bare_) ? centimetres : inches;
     }
 
     [[nodiscard]] NotePlace place() {
@@ -220,7 +227,7 @@ private:
     }
     [[noreturn]] void fail(std::size_t at, std::string what, std::string remedy,
                            std::size_t bytes) {
-        Problem p{std::move(what), std::move(remedy)};
+        Problem p{std::move(what), remedyIn(remedy, bare_)};
         p.file = file_;
         p.line = number_;
         p.column = column(at);

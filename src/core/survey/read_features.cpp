@@ -103,10 +103,13 @@ void readOpening(NoteLine& line, NotePlace place, const std::string& word, const
         o.height = *head - o.sill;
         o.heightTaped = true;
     } else if (!o.heightTaped) {
-        o.height = o.kind == OpeningKind::window ? Length::inches(48) : Length::inches(80);
+        o.height = o.kind == OpeningKind::window
+                       ? line.usual(Length::inches(48), Length::centimetres(120))
+                       : line.usual(Length::inches(80), Length::centimetres(200));
     }
     if (o.kind == OpeningKind::window && !o.sillTaped) {
-        o.sill = (head ? *head : Length::inches(80)) - o.height;
+        o.sill =
+            (head ? *head : line.usual(Length::inches(80), Length::centimetres(200))) - o.height;
         o.sillTaped = head.has_value();
     }
     if (o.height <= Length{} || o.sill < Length{})
@@ -139,8 +142,8 @@ void sayOf(NoteParts& parts, NoteLine& line, TapedFixture& f) {
         break;
     }
     case FixtureKind::radiator:
-        f.height = Length::inches(24);
-        f.up = Length::inches(4);
+        f.height = line.usual(Length::inches(24), Length::centimetres(60));
+        f.up = line.usual(Length::inches(4), Length::centimetres(10));
         sizes();
         parts.after({"up"}, f.up);
         break;
@@ -149,7 +152,7 @@ void sayOf(NoteParts& parts, NoteLine& line, TapedFixture& f) {
         parts.after({"up"}, f.up);
         break;
     case FixtureKind::halfWall:
-        f.height = Length::inches(42);
+        f.height = line.usual(Length::inches(42), Length::centimetres(105));
         parts.after({"long", "out", "deep"}, f.depth)
             .after({"thick", "wide"}, f.width)
             .after({"high", "tall"}, f.height);
@@ -171,20 +174,20 @@ void sayOf(NoteParts& parts, NoteLine& line, TapedFixture& f) {
             });
         break;
     case FixtureKind::outlet:
-        f.up = Length::inches(14);
+        f.up = line.usual(Length::inches(14), Length::centimetres(30));
         parts.after({"up", "high"}, f.up);
         break;
     case FixtureKind::lightSwitch:
-        f.up = Length::inches(48);
+        f.up = line.usual(Length::inches(48), Length::centimetres(120));
         parts.after({"up", "high"}, f.up);
         break;
     case FixtureKind::wallLight:
-        f.up = Length::inches(66);
+        f.up = line.usual(Length::inches(66), Length::centimetres(170));
         parts.after({"up"}, f.up).after({"wide"}, f.width).after({"high", "tall"}, f.height);
         break;
     case FixtureKind::vent:
-        f.width.value = Length::inches(12);
-        f.height = Length::inches(6);
+        f.width.value = line.usual(Length::inches(12), Length::centimetres(30));
+        f.height = line.usual(Length::inches(6), Length::centimetres(15));
         parts.after({"wide"}, f.width).after({"high", "tall"}, f.height).after({"up"}, f.up);
         break;
     case FixtureKind::column:
@@ -206,7 +209,7 @@ void settle(NoteLine& line, TapedFixture& f) {
         break;
     case FixtureKind::radiator:
         if (f.depth <= Length{})
-            f.depth = Length::inches(5);
+            f.depth = line.usual(Length::inches(5), Length::centimetres(12));
         needSize(line, f.width.value, thing, "width", "add how wide it is");
         break;
     case FixtureKind::builtIn:
@@ -215,7 +218,7 @@ void settle(NoteLine& line, TapedFixture& f) {
         break;
     case FixtureKind::halfWall:
         if (f.width.value <= Length{})
-            f.width.value = Length::inches(4.5);
+            f.width.value = line.usual(Length::inches(4.5), Length::centimetres(12));
         needSize(line, f.depth, thing, "length", "add how far out it runs, like 4' long");
         break;
     case FixtureKind::stairs:
@@ -233,7 +236,7 @@ void settle(NoteLine& line, TapedFixture& f) {
         if (f.fireWidth <= Length{})
             f.fireWidth = f.width.value * 0.55;
         if (f.fireHeight <= Length{})
-            f.fireHeight = Length::inches(30);
+            f.fireHeight = line.usual(Length::inches(30), Length::centimetres(75));
         if (f.hearthDepth > Length{} && f.hearthWidth <= Length{})
             f.hearthWidth = f.width.value;
     }

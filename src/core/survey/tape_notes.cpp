@@ -22,6 +22,7 @@ public:
         rooms_.emplace_back();
         if (written_ == FirstUnit::metric)
             room().units = Units::centimetres;
+        room().ceiling.height = usualCeiling(room().units);
     }
 
     void readLine(std::string_view text, int number) {
@@ -225,6 +226,7 @@ private:
                               "make another job of it");
             TapeNotes next;
             next.units = room().units;
+            next.ceiling.height = usualCeiling(next.units);
             next.bareFeet = room().bareFeet;
             next.tolerance = room().tolerance;
             next.weights = room().weights;
@@ -243,6 +245,8 @@ private:
         if (!room().walls.empty())
             line.failHere("the units come after the first wall", "put them above it");
         room().units = *u;
+        if (!room().ceiling.taped)
+            room().ceiling.height = usualCeiling(*u);
         unitsSaid_ = true;
         const auto said = foldCase(w);
         room().bareFeet = said == "feet" || said == "foot" || said == "ft";

@@ -205,8 +205,12 @@ struct FloorStep {
     int steps = 1;
 };
 
+/// The height that is taken for a ceiling that nobody taped: 8 ft, or 240 cm.
+[[nodiscard]] constexpr Length usualCeiling(Units units) {
+    return isMetric(units) ? Length::centimetres(240) : Length::feet(8);
+}
 struct TapedCeiling {
-    Length height = Length::inches(96);
+    Length height = usualCeiling(Units::feetAndInches);
     bool taped = false;
     NotePlace place;
     std::vector<Slope> slopes;
