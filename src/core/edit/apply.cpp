@@ -555,6 +555,8 @@ Result<Applied> apply(const Project& before, const Edit& edit) {
             roomChanged || i >= before.schemes.size() || job.schemes[i] != before.schemes[i];
         if (!touched && i != job.active)
             continue;
+        if (touched && !roomChanged)
+            keepBacksInLine(before, i, job);
         auto scene = resolve(job.roomOf(i), job.schemes[i], job.notation);
         if (!scene)
             return scene.problem();

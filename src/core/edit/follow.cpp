@@ -216,4 +216,39 @@ std::optional<Problem> rehang(Project& job, std::vector<std::string>& notices) {
     return {};
 }
 
+void keepBacksInLine(const Project& before, std::size_t i, Project& job) {
+    if (i >= before.schemes.size())
+        return;
+    const Scheme& was = *before.schemes[i];
+    std::shared_ptr<Scheme> changed;
+    const auto inLine = [](const Piece& own, const Piece& host) {
+        return (own.size.depth - host.size.depth) / 2;
+    };
+    for (const Piece& now : job.schemes[i]->pieces) {
+        const Piece* own = was.byId(now.id);
+        if (own == nullptr || own->ties != now.ties || !now.on.isFloor())
+            continue;
+        for (std::size_t t = 0; t < now.ties.size(); ++t) {
+            const Tie& along = now.ties[t];
+            if (along.kind != Tie::Kind::centredOn || along.of.is != Target::Is::piece ||
+                (along.side != Side::left && along.side != Side::right))
+                continue;
+            const Piece* host = was.byId(along.of.piece);
+            const Piece* larger = job.schemes[i]->byId(along.of.piece);
+            if (host == nullptr || larger == nullptr ||
+                (host->size.depth == larger->size.depth && own->size.depth == now.size.depth))
+                continue;
+            constexpr Length hair = Length::millimetres(0.5);
+            if (abs(along.distance - inLine(*own, *host)) > hair ||
+                abs(along.distance) <= hair) // in the middle of it
+                continue;
+            if (!changed)
+                changed = std::make_shared<Scheme>(*job.schemes[i]);
+            changed->byId(now.id)->ties[t].distance = inLine(now, *larger);
+        }
+    }
+    if (changed)
+        job.schemes[i] = std::move(changed);
+}
+
 } // namespace mezzet

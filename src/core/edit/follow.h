@@ -31,4 +31,9 @@ void followEyes(Project&);
 /// `notices`. Problem: the room has no wall left.
 [[nodiscard]] std::optional<Problem> rehang(Project&, std::vector<std::string>& notices);
 
+/// What stands beside a piece with its back in line with the back of that, as a nightstand does at
+/// the head of a bed, stays so when either is made deeper or less deep: the ties of scheme `i` say
+/// so anew.
+void keepBacksInLine(const Project& before, std::size_t i, Project& job);
+
 } // namespace mezzet

@@ -42,11 +42,16 @@ bool LineReader::biggerOrSmaller(Piece& p) {
     const bool hangs = p.kind->hangs();
     Size s = p.size;
     const auto change = [&](Length& of, int way) { of = of + by * way; };
-    if (in.take({"longer", "wider"})) {
+    if (in.take({"wider"})) {
         change(s.width, 1);
+    } else if (in.take({"longer"})) {
+        change(isLongFrontToBack(p) ? s.depth : s.width, 1);
     } else if (in.take({"shorter"})) {
         // Of what is taller than wide one means its height.
-        change(p.size.height > p.size.width ? s.height : s.width, -1);
+        change(isLongFrontToBack(p)           ? s.depth
+               : p.size.height > p.size.width ? s.height
+                                              : s.width,
+               -1);
     } else if (in.take({"narrower"})) {
         change(s.width, -1);
     } else if (in.take({"deeper"})) {

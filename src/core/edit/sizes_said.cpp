@@ -16,6 +16,7 @@ namespace {
 /// Sizes each said with its word or letter, in any order.
 struct SizesSaid {
     std::optional<Length> width, depth, height;
+    std::optional<Length> length; ///< how wide, or of a bed how deep
 };
 
 /// Which size a letter is of; null for none.
@@ -69,10 +70,11 @@ std::optional<SizesSaid> readLabelled(WordsReader& in) {
                 in.goTo(in.at() + 1);
                 byLetter = true;
             } else
-                slot = in.take({"wide", "long", "in width", "in length"}) ? &out.width
-                       : in.take({"deep", "in depth"})                    ? &out.depth
-                       : in.take({"high", "tall", "in height"})           ? &out.height
-                                                                          : nullptr;
+                slot = in.take({"wide", "in width"})            ? &out.width
+                       : in.take({"long", "in length"})         ? &out.length
+                       : in.take({"deep", "in depth"})          ? &out.depth
+                       : in.take({"high", "tall", "in height"}) ? &out.height
+                                                                : nullptr;
         } else {
             slot = nullptr;
         }
@@ -92,7 +94,6 @@ std::optional<SizesSaid> readLabelled(WordsReader& in) {
     return out;
 }
 
-/// Bare figures as they can be meant, `written` as they stand in the line; what is told of it, or
 /// The unit in which bare figures make a piece about as large as its kind comes; the job's system
 /// first.
 std::string_view likelyUnit(const std::vector<Length>& sizes, const Kind& kind,
@@ -128,9 +129,43 @@ std::string_view likelyUnit(const std::vector<Length>& sizes, const Kind& kind,
     return best;
 }
 
-/// "" where they stand as they are.
+/// A fraction of what such a thing comes in, where a larger unit makes it what it is: "wardrobe 200
+/// wide" in a job of millimetres; none where it may be as it stands. `measured`: the word after one
+/// figure.
+std::optional<Problem> farTooSmall(const std::vector<Length>& sizes, std::string_view written,
+                                   std::string_view measured, const Kind& kind,
+                                   const Project& job) {
+    const auto one = scanLength("1", job.notation.units);
+    if (!one || sizes.empty())
+        return {};
+    const Size outline = kind.outlineSize();
+    const bool high = measured == "high" || measured == "tall";
+    const Length is = sizes.size() > 1 ? std::max(sizes[0], sizes[1]) : sizes[0];
+    const Length second = kind.hangs() ? outline.height : outline.depth;
+    const Length usual = sizes.size() > 1     ? std::max(outline.width, second)
+                         : high               ? outline.height
+                         : measured == "deep" ? outline.depth
+                                              : outline.width;
+    constexpr double fraction = 0.3;
+    if (is <= Length{} || is >= usual * fraction)
+        return {};
+    const bool metric = isMetric(job.notation.units);
+    for (const auto& [word, mm] : {std::pair{metric ? "cm" : "ft", metric ? 10.0 : 304.8},
+                                   std::pair{metric ? "m" : "ft", metric ? 1000.0 : 304.8}}) {
+        const double times = mm / one->value.mm();
+        const double of = is * times / usual;
+        if (times > 1 && of > 0.45 && of < 2.2)
+            return Problem{worded("{} would be far smaller than {} comes",
+                                  writeGap(is, job.notation), smallFirst(kind.name)),
+                           worded("say the unit: {} {}", trimmed(written), word)};
+    }
+    return {};
+}
+
+/// Bare figures as they can be meant, `written` as they stand in the line; what is told of it, or
+/// "" where they stand as they are. `measured`: the word after one figure, "wide".
 Result<std::string> meantSizes(std::vector<Length>& sizes, std::string_view written,
-                               const Kind& kind, const Project& job) {
+                               std::string_view measured, const Kind& kind, const Project& job) {
     // With a unit, or a fraction of one, they are meant as they stand.
     const auto bare = [](char c) {
         return (c >= '0' && c <= '9') || c == ' ' || c == 'x' || c == 'X' || c == '.' || c == ',';
@@ -140,6 +175,11 @@ Result<std::string> meantSizes(std::vector<Length>& sizes, std::string_view writ
         if (const auto at = plain.find(by); at != std::string::npos)
             plain.replace(at, by.size(), "x");
     if (!std::all_of(plain.begin(), plain.end(), bare) || sizes.empty())
+        return std::string();
+    if (!kind.flat())
+        if (auto small = farTooSmall(sizes, written, measured, kind, job))
+            return std::move(*small);
+    if (!measured.empty() && sizes.size() == 1 && measured != "across")
         return std::string();
     if (sizes.size() == 1) {
         // "sofa 213" in a job of inches.
@@ -220,6 +260,11 @@ void giveMeasured(WordsReader& in, Piece& p, std::vector<Length> sizes, std::str
         s.height = sizes.front();
         return give(in, p, inOrder(*p.kind, s), at);
     }
+    if (sizes.size() == 1 && measured == "long" && isLongFrontToBack(p)) {
+        Size s = p.size;
+        s.depth = sizes.front();
+        return give(in, p, inOrder(*p.kind, s), at);
+    }
     // A runner is wide across, and long along.
     if (sizes.size() == 1 && p.kind->flat() && p.kind->size.width > p.kind->size.depth * 2 &&
         measured == "wide") {
@@ -259,6 +304,10 @@ std::string asScreen(std::vector<Length>& sizes, const Piece& p, const Notation 
 
 } // namespace
 
+bool isLongFrontToBack(const Piece& p) {
+    return (p.kind->role == Role::bed || p.kind->isSeat()) && p.size.depth > p.size.width * 1.15;
+}
+
 bool isHungSoHigh(const Piece& p, Length high) {
     const Length least = Length::inches(30); // nobody hangs a thing lower by its height
     return p.kind->hangs() && p.size == p.kind->size && high >= least && high > p.size.height * 4;
@@ -266,7 +315,17 @@ bool isHungSoHigh(const Piece& p, Length high) {
 
 bool readSizes(WordsReader& in, Piece& p, bool isNew, std::vector<std::string>& notices) {
     const std::size_t at = in.at();
-    if (const auto by = readLabelled(in)) {
+    if (auto by = readLabelled(in)) {
+        if (by->length) {
+            // How long it is, is how wide; of a bed, and where that is said too, how deep; of
+            // curtains how far they hang down.
+            auto& slot = p.kind->role == Role::curtain       ? by->height
+                         : by->width || isLongFrontToBack(p) ? by->depth
+                                                             : by->width;
+            if (slot)
+                in.fail(at, in.at() - at, "this size is said twice", "say it once");
+            slot = by->length;
+        }
         give(in, p,
              inOrder(*p.kind, {by->width.value_or(p.size.width), by->depth.value_or(p.size.depth),
                                by->height.value_or(p.size.height)}),
@@ -303,7 +362,10 @@ bool readSizes(WordsReader& in, Piece& p, bool isNew, std::vector<std::string>& 
         in.goTo(at);
         return false;
     }
-    const auto meant = meantSizes(sizes, in.since(at), *p.kind, in.job());
+    auto written = in.since(at);
+    if (!measured.empty() && written.ends_with(measured))
+        written = trimmed(written.substr(0, written.size() - measured.size()));
+    const auto meant = meantSizes(sizes, written, measured, *p.kind, in.job());
     if (!meant)
         in.fail(at, in.at() - at, meant.problem().what, meant.problem().remedy);
     if (!meant->empty() && std::find(notices.begin(), notices.end(), *meant) == notices.end())

@@ -12,6 +12,9 @@ namespace mezzet {
 /// unit, for a size said twice and for what no piece has.
 bool readSizes(WordsReader&, Piece&, bool isNew, std::vector<std::string>& notices);
 
+/// Whether its length is from front to back: of a bed, of a chaise.
+[[nodiscard]] bool isLongFrontToBack(const Piece&);
+
 /// Whether so much is how high a thing of its kind's own size hangs, and no size of it: many times
 /// as high as it is.
 [[nodiscard]] bool isHungSoHigh(const Piece&, Length high);

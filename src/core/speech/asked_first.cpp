@@ -4,6 +4,7 @@
 #include "edit/preview.h"
 #include "edit/stay_behind.h"
 #include "measure/text.h"
+#include "measure/texts.h"
 #include "speech/speech.h"
 
 #include <algorithm>
@@ -54,6 +55,12 @@ bool isInTheWay(const Scene& was, const Scene& now, const std::vector<int>& stay
 
 bool asksFirst(const Problem& p) {
     return p.remedy == anywayWords;
+}
+
+bool asksUnit(const Problem& p) {
+    // As its sentence begins in the language that is spoken.
+    const std::string_view said = told("say the unit: {} {}");
+    return p.remedy.starts_with(said.substr(0, said.find('{')));
 }
 
 std::string_view withoutAnyway(std::string_view text) {

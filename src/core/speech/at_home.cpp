@@ -5,6 +5,7 @@
 #include "edit/landing.h"
 #include "judge/ahead.h"
 #include "measure/text.h"
+#include "speech/asked_first.h"
 #include "speech/meant_words.h"
 #include "speech/reading.h"
 
@@ -184,18 +185,58 @@ std::vector<std::string> usualPlaces(const Kind& kind, int count, const Project&
     return count == 1 ? besideIt(*host, job) : std::vector<std::string>();
 }
 
+namespace {
+
+/// The same, of what was refused for want of a place: what stands on something, several without a
+/// number, a rug too large for the floor that is free.
+std::vector<std::string> placesOfRefused(const std::string& line, const Problem& why,
+                                         const Project& job) {
+    std::vector<std::string> out;
+    const auto add = [&](std::string_view what, const std::vector<std::string>& places) {
+        for (const auto& place : places)
+            out.push_back(fmt::format("{} {}", what, place));
+    };
+    std::smatch found;
+    static const auto sized = meaning(
+        "(?:(?:put|place|add|lay|have|get|i want) )?(?:an? )?[0-9][^,]*? ([a-z]+(?: [a-z]+)?)");
+    if (asksFirst(why) && std::regex_match(line, found, sized)) {
+        const KindPtr kind = job.library.kit->byWord(found[1].str());
+        if (kind && kind->flat())
+            add(line, usualPlaces(*kind, 1, job));
+        return out;
+    }
+    static const auto bare =
+        meaning("((?:(?:put|place|add|set|have|get|i want|i'd like) )?)((?:(?:an?|one|some|the|"
+                "another|a few|a pair of|two|three|2|3) )?)([a-z][a-z -]*)");
+    if (!std::regex_match(line, found, bare))
+        return out;
+    const KindPtr kind = job.library.kit->byWord(found[3].str());
+    if (!kind)
+        return out;
+    const bool several = found[2].length() == 0 && line.ends_with('s');
+    if (kind->standsOn()) {
+        add(line, usualPlaces(*kind, 1, job));
+    } else if (several && kind->role == Role::diningChair) {
+        if (const Piece* host = goesWith(*kind, job))
+            add(line, {"around " + host->name});
+    } else if (several) {
+        add(fmt::format("{}two {}", found[1].str(), found[3].str()), usualPlaces(*kind, 2, job));
+    }
+    return out;
+}
+
+} // namespace
+
 std::optional<Result<Spoken>> whereItBelongs(std::string_view text, const Result<Spoken>& said,
                                              const Project& job, const Listener& to,
                                              const Stopped& stopped) {
     if (mentions(text, {"anywhere", "somewhere", "wherever", "there is room", "there's room"}))
         return {};
+    const std::string line(trimmed(text));
     std::vector<std::string> lines;
-    const auto at = [&](std::string_view what, const std::string& place) {
-        lines.push_back(fmt::format("{} {}", what, place));
-    };
-    if (said) {
-        if (said->is != Spoken::Is::edit)
-            return {};
+    if (!said) {
+        lines = placesOfRefused(line, said.problem(), job);
+    } else if (said->is == Spoken::Is::edit) {
         const auto added = onlyNew(said->said.edit, job);
         if (added.empty() || std::any_of(added.begin(), added.end(), [&](const Piece* p) {
                 return !p->ties.empty() || !p->on.isFloor() || p->kind != added.front()->kind;
@@ -203,33 +244,11 @@ std::optional<Result<Spoken>> whereItBelongs(std::string_view text, const Result
             return {};
         for (const auto& place :
              usualPlaces(*added.front()->kind, static_cast<int>(added.size()), job))
-            at(trimmed(text), place);
-    } else {
-        static const auto bare =
-            meaning("((?:(?:put|place|add|set|have|get|i want|i'd like) )?)((?:(?:an?|one|some|the|"
-                    "another|a few|a pair of|two|three|2|3) )?)([a-z][a-z -]*)");
-        std::smatch found;
-        const std::string line(trimmed(text));
-        if (!std::regex_match(line, found, bare))
-            return {};
-        const KindPtr kind = job.library.kit->byWord(found[3].str());
-        if (!kind)
-            return {};
-        const bool several = found[2].length() == 0 && line.ends_with('s');
-        if (kind->standsOn()) {
-            for (const auto& place : usualPlaces(*kind, 1, job))
-                at(line, place);
-        } else if (several && kind->role == Role::diningChair) {
-            if (const Piece* host = goesWith(*kind, job))
-                at(line, "around " + host->name);
-        } else if (several) {
-            for (const auto& place : usualPlaces(*kind, 2, job))
-                at(fmt::format("{}two {}", found[1].str(), found[3].str()), place);
-        }
+            lines.push_back(fmt::format("{} {}", line, place));
     }
     std::optional<Result<Spoken>> beforeADoor;
-    for (const auto& line : lines) {
-        auto there = readAsSaid(line, job, to, stopped);
+    for (const auto& placed : lines) {
+        auto there = readAsSaid(placed, job, to, stopped);
         if (!there || there->is != Spoken::Is::edit || !landsClear(there->said.edit, job, false))
             continue;
         if (landsClear(there->said.edit, job, true))

@@ -1,5 +1,6 @@
 // Chairs, benches and rugs at tables by where they stand; which way a table or a desk lies.
 #include "edit/arrange.h"
+#include "edit/subjects.h"
 #include "edit/words_reader.h"
 #include "measure/text.h"
 #include "scheme/on_wall.h"
@@ -92,7 +93,11 @@ SideSaid sideSaid(const std::string& which, const Piece& table, const Project& j
         return which == "left" ? left : right;
     if (which == "front" || which == "back")
         return which == "front" ? front : behind;
-    const auto t = targetNamed("the " + which, job, false);
+    auto t = targetNamed("the " + which, job, false);
+    // Of several windows, where all are in one wall.
+    if (!t && which == "window")
+        if (const auto wall = onlyWallOf(OpeningKind::window, *job.room))
+            t = wallTarget(*wall);
     if (!t || there == nullptr)
         return {};
     const Vec2 to = middleOf(*t, scene) - there->pose.at;
@@ -235,7 +240,8 @@ void benchOnASide(const std::string& line, const Project& job, std::vector<std::
                                        "-]*?\\bbench\\b[^,]*?) (?:instead of the "
                                        "(?:dining )?chairs )?(?:on|at|along) the "
                                        "(front|back|window|left|right|door|fireplace|fire)"
-                                       "(?:[- ](?:hand )?side)(?: of (.+))?");
+                                       "(?:[- ](?:hand )?side)(?: of (.+?))?(?: instead(?: of "
+                                       "(?:the )?(?:dining )?chairs)?)?");
     static const auto insteadThere = meaning(
         "(?:replace|swap|change|exchange) the (?:dining )?chairs (?:on|at|along) the (front|back|"
         "window|left|right|door|fireplace|fire)(?:[- ](?:hand )?side)(?: of (.+?))? (?:with|by|"
@@ -271,7 +277,7 @@ void benchAtTable(const std::string& line, const Project& job, std::vector<std::
                                         "(?:with|by|for|to) (an? .*\\bbench\\b.*)");
     static const auto beside = meaning(
         "(?:(?:put|place|add|set|have) )?((?:an? )?.*\\bbench\\b.*?) (?:on|at|along) (?:one|a|the "
-        "other|the free|either|the long|one long) side of (.+)");
+        "other|the free|either|the long|one long) side(?: of (.+))?");
     std::smatch found;
     const bool swapped = std::regex_match(line, found, instead);
     if (!swapped && !std::regex_match(line, found, beside))
@@ -303,6 +309,43 @@ void benchAtTable(const std::string& line, const Project& job, std::vector<std::
     if (!gone.empty())
         out.push_back(
             fmt::format("remove {}; then {}", namesOf(gone), put(before ? place : across)));
+}
+
+/// "replace the chairs with benches", "benches on both long sides of the table": one along each
+/// long side, in the place of the chairs there, or of all.
+void benchesAlongIt(const std::string& line, const Project& job, std::vector<std::string>& out) {
+    if (!mentions(line, {"bench"}))
+        return;
+    static const auto instead =
+        meaning("(?:replace|swap|change|exchange) (?:all )?(?:of )?(?:the |my )?(?:dining )?chairs "
+                "(?:with|by|for|to) (?:(?:two|2|a pair of) )?((?:[a-z]+ )?)benches");
+    static const auto along = meaning(
+        "(?:(?:put|place|add|set|have) )?(?:an? |two |2 |a pair of )?((?:[a-z]+ )?)bench(?:es)? "
+        "(?:on|at|along|down) (?:both|each|either)(?: long)? sides?(?: of (.+?))?(?: instead(?: of "
+        "(?:the )?(?:dining )?chairs)?)?");
+    std::smatch found;
+    const bool all = std::regex_match(line, found, instead);
+    if (!all && !std::regex_match(line, found, along))
+        return;
+    const bool named = !all && found[2].matched;
+    const Piece* table = tableTold(named ? found[2].str() : "the table", job);
+    const auto scene = sceneOf(job);
+    if (table == nullptr || !scene || table->kind->role != Role::diningTable)
+        return;
+    const Sides sides = sidesOf(*table, job, **scene);
+    const bool wide = table->size.width >= table->size.depth;
+    auto gone = all ? chairsAt(*table, job) : wide ? sides.front : sides.left;
+    if (!all) {
+        const auto& other = wide ? sides.behind : sides.right;
+        gone.insert(gone.end(), other.begin(), other.end());
+    }
+    const std::string bench = found[1].str() + "bench";
+    const auto put = [&](const char* where) {
+        return fmt::format("{} {} {}, facing {}", bench, where, table->name, table->name);
+    };
+    out.push_back(fmt::format(
+        "{}{}; then another {}", gone.empty() ? "" : fmt::format("remove {}; then ", namesOf(gone)),
+        put(wide ? "in front of" : "left of"), put(wide ? "behind" : "right of")));
 }
 
 /// "make the dining table round, 140 across": one of that outline takes its place.
@@ -384,25 +427,46 @@ void sitterFaces(const std::string& line, const Project& job, std::vector<std::s
 /// "a bench on one side of the table", of one with chairs: along a long side, and in their place.
 void benchOnOneSide(const std::string& line, const Project& job, std::vector<std::string>& out) {
     static const Saying words("(?:(?:put|place|add|set|have) )?(?:an? )?.*\\bbench\\b.*? (?:on|at|"
-                              "along) (?:one|a|the long|one long) side of (.+)");
+                              "along) (?:one|a|the long|one long) side(?: of (.+))?");
     std::smatch found;
     if (!words.is(line, found))
         return;
-    const Piece* table = tableTold(found[1], job);
+    const Piece* table = tableTold(found[1].matched ? found[1].str() : "the table", job);
     if (table != nullptr && table->kind->role == Role::diningTable &&
         !chairsAt(*table, job).empty())
         benchAtTable(line, job, out);
 }
 
+/// "a bench on the window side of the table", of one with chairs there: in their place.
+void benchOnThatSide(const std::string& line, const Project& job, std::vector<std::string>& out) {
+    if (const Piece* table = onlyDiningTable(job);
+        table != nullptr && !chairsAt(*table, job).empty())
+        benchOnASide(line, job, out);
+}
+
+/// "8 chairs", of a table that has six: two more.
+void soManyChairs(const std::string& line, const Project& job, std::vector<std::string>& out) {
+    if (!mentions(line, {"chairs"}))
+        return;
+    static const Saying words("(?:(?:use|have|put|want|i want|we need|i need) )?([0-9]+|two|four|"
+                              "six|eight|ten|twelve) (?:dining )?chairs(?: instead| now)?");
+    std::smatch found;
+    const Piece* table = words.is(line, found) ? onlyDiningTable(job) : nullptr;
+    int n = 0;
+    if (table != nullptr && WordsReader(found[1].str(), job).takeCount(n) &&
+        n > static_cast<int>(chairsAt(*table, job).size()) && !chairsAt(*table, job).empty())
+        out.push_back(fmt::format("seat {} with {}", table->name, n));
+}
+
 } // namespace
 
 std::vector<Meaning> meaningsOfTablesFirst() {
-    return {benchOnOneSide};
+    return {benchOnOneSide, benchesAlongIt, benchOnThatSide};
 }
 
 std::vector<Meaning> meaningsOfTables() {
-    return {chairsAtEnds, chairsOfEnds, longEnoughFor, rugForTable, benchOnASide,
-            benchAtTable, madeRound,    longSideFaces, sitterFaces};
+    return {chairsAtEnds, chairsOfEnds, longEnoughFor, rugForTable,   benchOnASide,
+            benchAtTable, soManyChairs, madeRound,     longSideFaces, sitterFaces};
 }
 
 } // namespace mezzet

@@ -275,6 +275,23 @@ constexpr OtherWords asked[] = {
     {"is there (?:still |at least |about )?[0-9].*? between (.+?) and (.+?)\\??",
      "how far is $1 from $2?"},
     {"(?:which|what) wall (?:is|would be) (?:the )?best for (.+?)\\??", "is there space for $1?"},
+    {"(?:can|could|will|does|would) (?:it|the (?:dining |kitchen |supper )?table|this|that|they) "
+     "(?:seat|sit|take|hold|do) ([0-9]+|[a-z]+)(?: people| guests)?\\??",
+     "is there room for $1?"},
+    {"(?:will|would|can|could|do) ([0-9]+|two|four|six|eight|ten|twelve) (?:people|guests|of us|"
+     "chairs)?(?: still)? ?(?:fit|sit|go|squeeze|be seated) (?:in )?(?:at|around|round) "
+     ".*table\\??",
+     "is there room for $1?"},
+    {"how (?:big|large|long|wide) (?:of )?an? (.+?) (?:can|could|would|will|may) (?:i|we|you|one) "
+     "(?:fit|have|get|put|use)(?: in)?(?: here| there| in here)?\\??",
+     "what is the biggest $1 that fits?"},
+    {"(?:why|what)(?:'s| is|'re| are) (?:there )?(?:a |the |that |these |those )?(?:warnings?|red "
+     "marks?|red|alarm|triangles?|signs?)(?: for| here| about)?\\??",
+     "what is wrong?"},
+    {"is there (?:enough |still |any )?(?:room|space|clearance) (?:left )?(?:on |at "
+     ")?(?:either|both|"
+     "each|every|the|all) sides? of (.+?)\\??",
+     "how much room is around $1?"},
     {"(?:can|could|will) (?:a person|someone|somebody|one|people|you|i|we|they) (?:still "
      ")?(?:walk|get|pass|go|squeeze|move) (?:around )?by (.+?)\\??",
      "how much room is around $1?"},

@@ -533,6 +533,21 @@ constexpr OtherWords changesInstead[] = {
      "wood ?burning stove|electric fire|gas fire)) in (the (?:chimney|fireplace|hearth|chimney "
      "breast|fire))",
      "$1 in front of $2"},
+    {"(?:add|put|bring|set|get) (one|two|three|four|[1-4]|another|an?)(?: more)? "
+     "(?:dining )?chairs? (?:to|at|around|round|up to) (?:the |my )?(?:dining |supper |kitchen "
+     ")?table",
+     "$1 more chairs"},
+    {"(?:(?:put|place|set|move) )?(?:the |my )?([a-z][a-z ]*?),? ((?:against|on|in|under|by|next "
+     "to|beside|between|behind|at|near|"
+     "over|above|opposite|in front of) .+?),? (?:instead|rather)",
+     "the $1 $2"},
+    {"((?:the |my )?[a-z][a-z ]*?(?: [1-9])?),? ((?:by )?[0-9][^,]*?) "
+     "(wider|narrower|longer|shorter|deeper|shallower|taller|higher|lower|bigger|smaller|larger)",
+     "make $1 $2 $3"},
+    {"((?:put |place |add |lay )?(?:an? |the )?(?:.*\\b)?(?:rug|carpet)\\b.*?) under (.+?),? (?:"
+     "sticking|reaching|poking|showing|extending|coming|going) (?:out )?(?:by )?([0-9].*?) "
+     "(?:on |at )?(?:each|every|either|both|all|the) (?:three |four )?sides?(?: (?:of|around) it)?",
+     "$1 under $2 that reaches $3 past it on all sides"},
     {"((?:put |hang |make |add |have )?)(?:an? )?gallery(?: of (?:pictures|prints|art|photos))? "
      "(?:along|across|down) (.+)",
      "$1six pictures in a grid on $2"},

@@ -85,6 +85,8 @@ constexpr OtherWords withinInstead[] = {
      "to) ",
      "$1folding screen $2 "},
     {"\\balong (?=[0-9])", ""},
+    {"\\b([0-9]\\S*(?: ?(?:cm|mm|m|in|inch|inches))?) (?:drop|in drop|of drop)\\b", "$1 long"},
+    {"\\breading lights (?=(?:on |at )?(?:each|either|both) sides? of)", "sconces "},
     {"(\\b(?:lamps?|lights?|clocks?|vases?|books)) for (the |each |both |either )", "$1 on $2"},
     {"\\b([0-9]\\S*(?: ?(?:cm|mm|m|in|inch|inches|ft|feet))? (?:high|tall)) cabinet\\b",
      "$1 tall cabinet"},

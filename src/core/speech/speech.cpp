@@ -459,6 +459,7 @@ Result<Spoken> readInParts(std::string_view text, const Project& job, const List
         meanThem(std::string(wordings[i]));
     std::optional<Problem> missing;
     std::optional<Problem> several;
+    std::optional<Problem> unit;
     for (std::size_t i = 0; i < wordings.size(); ++i) {
         auto heard = readAsSaid(wordings[i], job, to, stopped);
         // What they are said by their names goes on being them.
@@ -474,6 +475,12 @@ Result<Spoken> readInParts(std::string_view text, const Project& job, const List
         if (why != nullptr && !heard.problem().unknown && heard.problem().notThere.empty() &&
             (!*why || heard.problem().column > (*why)->column))
             *why = heard.problem();
+        // Which unit a figure is in is asked before all else.
+        if (!unit && asksUnit(heard.problem())) {
+            unit = heard.problem();
+            unit->column = 1;
+            unit->width = static_cast<int>(characterCount(text));
+        }
         if (!asks && asked(heard)) {
             asks = heard.problem();
             asks->width = static_cast<int>(characterCount(text));
@@ -481,6 +488,9 @@ Result<Spoken> readInParts(std::string_view text, const Project& job, const List
     }
     if (asks)
         return *asks;
+    if (unit && !asksUnit(said.problem()) && said.problem().notThere.empty() &&
+        said.problem().oneOfSeveral.empty())
+        return *unit;
     if (several && said.problem().oneOfSeveral.empty() && said.problem().notThere.empty())
         said = *several;
     else if (missing && (said.problem().unknown || said.problem().nameless))

@@ -70,7 +70,17 @@ private:
 
     /// Figures that stand alone where the fault is, with a unit.
     void theUnitSaid(const Problem& fault) {
-        const auto at = static_cast<std::size_t>(std::max(fault.column - 1, 0));
+        auto at = static_cast<std::size_t>(std::max(fault.column - 1, 0));
+        // "say the unit: 160 x 200 cm": those figures, wherever they are.
+        if (asksUnit(fault)) {
+            const auto from = fault.remedy.rfind(": ");
+            auto figures =
+                from == std::string::npos ? std::string() : fault.remedy.substr(from + 2);
+            figures.resize(std::min(figures.size(), figures.rfind(' ')));
+            if (const auto there = text_.find(figures);
+                !figures.empty() && there != std::string_view::npos)
+                at = there;
+        }
         const auto ofFigures = [](char c) {
             return (c >= '0' && c <= '9') || c == '.' || c == ',' || c == 'x' || c == ' ';
         };
@@ -85,9 +95,18 @@ private:
         const auto said = std::string(text_.substr(at, figures.size));
         const bool metric = isMetric(job_.notation.units);
         const auto before = out_.size();
+        // In the job's own unit it makes no sense, where that is what is asked.
+        const Units units = job_.notation.units;
+        const std::string_view own = !asksUnit(fault)              ? ""
+                                     : units == Units::millimetres ? "mm"
+                                     : units == Units::centimetres ? "cm"
+                                     : units == Units::metres      ? "m"
+                                                                   : "in";
         for (const char* unit : metric ? std::array{"cm", "mm", "m"} : std::array{"in", "ft", "cm"})
-            if (out_.size() == before)
+            if (out_.size() == before && unit != own)
                 offer(with(figures, said + " " + unit));
+        if (out_.size() == before && !own.empty())
+            offer(with(figures, said + (own == "mm" ? " cm" : metric ? " m" : " ft")) + " anyway");
     }
 
     /// "a low dresser", "a long shelf": without the word; how low, its size would say.
