@@ -197,3 +197,48 @@ TEST(ForgivingNotes, SeveralAndHyphensAreTheSameThing) {
     ASSERT_EQ(n.walls[0].fixtures.size(), 2U);
     EXPECT_EQ(n.walls[0].fixtures[0].kind, FixtureKind::builtIn);
 }
+
+TEST(ForgivingNotes, WhatIsNotTapedIsRoundInTheNotesOwnUnits) {
+    const auto n =
+        read("units cm\nroom R\nwall A 400\n window 50 from left, 120 wide\n outlet 20 from "
+             "left\nwall B 300\n door 20 from left, 76\nwall C 400\n radiator 50 from left, "
+             "100 wide\nwall D 300\n");
+    EXPECT_NEAR(n.ceiling.height.mm(), 2400, 1e-9);
+    EXPECT_FALSE(n.ceiling.taped);
+    EXPECT_NEAR(n.walls[0].openings[0].height.mm(), 1200, 1e-9);
+    EXPECT_NEAR(n.walls[0].openings[0].sill.mm(), 800, 1e-9);
+    EXPECT_NEAR(n.walls[0].fixtures[0].up.mm(), 300, 1e-9);
+    EXPECT_NEAR(n.walls[1].openings[0].height.mm(), 2000, 1e-9);
+    EXPECT_NEAR(n.walls[2].fixtures[0].height.mm(), 600, 1e-9);
+    const auto inches = read("room R\nwall A 12'\n window 2' from left, 4' wide\n");
+    EXPECT_NEAR(inches.ceiling.height.inInches(), 96, 1e-9);
+    EXPECT_NEAR(inches.walls[0].openings[0].height.inInches(), 48, 1e-9);
+}
+
+TEST(ForgivingNotes, NoMessageOfMetricNotesHasAnInch) {
+    for (const char* line :
+         {"column 100 from wall A", "chimney 50 from left, 100 wide", "stairs 10 from left",
+          "bay 50 from left, 100 wide, 80 deep", "slope wall A", "beam", "studs", "tray", "joists",
+          "step", "diagonal A to Q 200", "window 20 from left", "half wall 20 from left"}) {
+        const auto notes = readTapeNotes(
+            std::string("units cm\nroom R\nwall A 400\nwall B 300\nwall C 400\n") + line + "\n",
+            "notes");
+        ASSERT_FALSE(notes) << line;
+        const auto told = notes.problem().text();
+        EXPECT_EQ(told.find('"'), std::string::npos) << told;
+        EXPECT_EQ(told.find('\''), std::string::npos) << told;
+        EXPECT_EQ(told.find("7 1/2"), std::string::npos) << told;
+    }
+}
+
+TEST(ForgivingNotes, AWordThatIsNotToldOfAThingIsNamed) {
+    const auto word =
+        readTapeNotes("room R\nwall A 12'\n radiator 2' from left, 4' wide, painted\n", "notes");
+    ASSERT_FALSE(word);
+    EXPECT_NE(word.problem().what.find("“painted” is not told of the radiator"), std::string::npos)
+        << word.problem().text();
+    const auto sill = readTapeNotes(
+        "room R\nwall A 12'\n bay window 2' from left, 6' wide, 20 deep, sill 24\n", "notes");
+    ASSERT_FALSE(sill);
+    EXPECT_NE(sill.problem().remedy.find("its walls in turn"), std::string::npos);
+}

@@ -200,6 +200,12 @@ Result<std::string> meantSizes(std::vector<Length>& sizes, std::string_view writ
         const double times = unit.mm() / one->value.mm();
         if (times <= 1)
             return std::string();
+        // "rug 160 x 230" in a job of millimetres: no metres either.
+        if (most * times > Length::metres(20))
+            return Problem{worded("{} would be far smaller than {} comes",
+                                  writeGap(most, job.notation), smallFirst(kind.name)),
+                           worded("say the unit: {} {}", trimmed(written),
+                                  isMetric(job.notation.units) ? "cm" : "in")};
         for (std::size_t i = 0; i < 2; ++i)
             sizes[i] = Length::millimetres(sizes[i].mm() * times);
         return isMetric(job.notation.units) ? worded("{} is taken in metres", trimmed(written))

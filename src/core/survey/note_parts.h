@@ -226,6 +226,9 @@ private:
                 line_.take({"is", "of", "at"});
                 return take(m, line_.taped("the " + std::string(m.words.front()), tool_));
             }
+        if (const auto word = line_.ahead(); !word.empty() && !line_.lengthAhead())
+            line_.failAhead(worded("“{}” is not told of the {}", word, thing_),
+                            worded("say {}", offered()));
         const Taped t = line_.taped("the " + thing_, tool_);
         if (bySize(t))
             return;

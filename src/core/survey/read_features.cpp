@@ -292,13 +292,19 @@ void readRecess(NoteLine& line, NotePlace place, RecessKind kind, Tool tool, Tap
     const char* thing = kind == RecessKind::alcove ? "alcove"
                         : kind == RecessKind::bay  ? "bay"
                                                    : "bow";
-    NoteParts(line, thing, tool)
-        .place(r.at)
+    NoteParts parts(line, thing, tool);
+    parts.place(r.at)
         .after({"wide", "w", "chord"}, r.width)
         .after({"deep", "d", "rise"}, r.depth)
         .after({"high", "tall"}, r.height)
-        .before({"face"}, r.face)
-        .read();
+        .before({"face"}, r.face);
+    if (kind != RecessKind::alcove)
+        parts.word({"sill", "head"}, [&] {
+            line.failHere(
+                worded("a {} has no sill of its own: its windows are in its walls", thing),
+                "tape its walls in turn, each with its window, or leave the sill out");
+        });
+    parts.read();
     needPlace(line, r.at, thing);
     needSize(line, r.width.value, thing, "width", "add how wide it is");
     needSize(line, r.depth, thing, kind == RecessKind::bow ? "rise" : "depth",
