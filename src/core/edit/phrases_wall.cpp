@@ -150,6 +150,10 @@ Length usualAbove(const Placing& p, const Target& of) {
     return std::max(Length{}, std::min(usual, free / 2));
 }
 
+/// The least that something hangs over the opening of a fire. Common practice, as for a mantel;
+/// what the stove's maker or the local code wants may be more.
+constexpr Length overFire = Length::inches(12);
+
 bool overOrUnder(Placing& p, std::optional<Length> d) {
     const bool over = p.said != "below" && p.said != "under";
     const std::size_t at = p.in.at();
@@ -166,6 +170,9 @@ bool overOrUnder(Placing& p, std::optional<Length> d) {
                 worded("{} is taped up to the ceiling, and its shelf nowhere", what),
                 worded("note its height, or say it like: centred on {}, bottom at {}", what, eyes));
         p.add(K::centredOn).of = of;
+        if (const Fixture* fire = fixtureOf(*p.scene.room, of);
+            fire != nullptr && fire->isBreast() && fire->fireHeight > Length{})
+            p.notUnder(fire->fireHeight + overFire);
         return true;
     }
     // "curtains 6 above the window": so far over it they begin.
@@ -345,6 +352,24 @@ void Placing::settleWall() {
                 over.of = of;
                 break;
             }
+    const bool heightSaid =
+        std::any_of(out.ties.begin(), out.ties.end(), [](const Tie& t) { return t.fixesHeight(); });
+    if (leastFoot_ && !heightSaid) {
+        const Kind& kind = *subject.kind;
+        const Length high = subject.size.height;
+        const Length middle = kind.hangAt > Length{}
+                                  ? kind.hangAt
+                                  : eyeLevel(*in.job().library.book, in.job().judgement);
+        const Length foot = kind.hangAt <= Length{} || kind.hangBy == Level::centre
+                                ? middle - high / 2
+                            : kind.hangBy == Level::top ? middle - high
+                                                        : middle;
+        if (foot < *leastFoot_ && *leastFoot_ + high <= scene.room->ceiling) {
+            Tie& up = add(K::height);
+            up.level = Level::bottom;
+            up.distance = *leastFoot_;
+        }
+    }
     if (saidWall)
         wall = saidWall;
     // A thing of another wall takes it there.

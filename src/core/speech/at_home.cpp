@@ -128,61 +128,99 @@ bool landsClear(const Edit& edit, const Project& job, bool doors) {
 
 } // namespace
 
-const Piece* goesWith(const Kind& kind, const Project& job) {
-    if (kind.id == "nightstand" || kind.id == "bed-bench")
-        return onlyBed(job);
-    if (kind.id == "desk-chair")
-        return onlyOfRole(job, Role::desk);
-    if (kind.role == Role::diningChair)
-        return onlyDiningTable(job);
-    if (kind.id == "piano-stool")
-        return onlyOfIds(job, {"piano", "baby-grand-piano", "digital-piano"});
-    if (kind.id == "dressing-stool")
-        return onlyOfIds(job, {"dressing-table"});
-    if (kind.role == Role::lowTable && kind.id != "child-table")
-        return onlyOfRole(job, Role::sofa);
-    if (isOneOf(kind, {"side-table", "round-side-table", "c-table", "pedestal-side-table",
-                       "nest-of-tables"}))
-        return onlyOfRole(job, Role::sofa);
-    if (kind.role == Role::screen && kind.standsOn())
-        return onlyOfIds(job, {"media-console"});
-    if (isOneOf(kind, {"cushion", "long-cushion", "draped-throw", "folded-throw"}))
-        return onlyOfRole(job, Role::sofa);
+namespace {
+
+/// How a kind stands to the thing it goes with.
+enum class Stays { beside, before, at, on, atTheFoot };
+
+/// Which kinds go with what, and how; the first that a kind is one of.
+struct Home {
+    bool (*is)(const Kind&);
+    const Piece* (*host)(const Project&);
+    Stays stays;
+};
+
+const Home* homeOf(const Kind& kind) {
+    static const Home homes[] = {
+        {[](const Kind& k) { return k.id == "nightstand"; }, &onlyBed, Stays::beside},
+        {[](const Kind& k) { return k.id == "bed-bench"; }, &onlyBed, Stays::atTheFoot},
+        {[](const Kind& k) { return k.id == "desk-chair"; },
+         [](const Project& job) { return onlyOfRole(job, Role::desk); }, Stays::at},
+        {[](const Kind& k) { return k.role == Role::diningChair; },
+         [](const Project& job) { return onlyDiningTable(job); }, Stays::at},
+        {[](const Kind& k) { return k.id == "piano-stool"; },
+         [](const Project& job) {
+             return onlyOfIds(job, {"piano", "baby-grand-piano", "digital-piano"});
+         },
+         Stays::at},
+        {[](const Kind& k) { return k.id == "dressing-stool"; },
+         [](const Project& job) { return onlyOfIds(job, {"dressing-table"}); }, Stays::at},
+        {[](const Kind& k) { return k.role == Role::lowTable && k.id != "child-table"; },
+         [](const Project& job) { return onlyOfRole(job, Role::sofa); }, Stays::before},
+        {[](const Kind& k) {
+             return isOneOf(k, {"side-table", "round-side-table", "c-table", "pedestal-side-table",
+                                "nest-of-tables"});
+         },
+         [](const Project& job) { return onlyOfRole(job, Role::sofa); }, Stays::beside},
+        {[](const Kind& k) { return k.role == Role::screen && k.standsOn(); },
+         [](const Project& job) { return onlyOfIds(job, {"media-console"}); }, Stays::on},
+        {[](const Kind& k) {
+             return isOneOf(k, {"cushion", "long-cushion", "draped-throw", "folded-throw"});
+         },
+         [](const Project& job) { return onlyOfRole(job, Role::sofa); }, Stays::on},
+    };
+    for (const Home& h : homes)
+        if (h.is(kind))
+            return &h;
     return nullptr;
 }
 
-std::vector<std::string> usualPlaces(const Kind& kind, int count, const Project& job) {
-    if (kind.role == Role::rug && isOneOf(kind, {"rug", "small-rug", "large-rug", "round-rug"}) &&
-        count == 1) {
-        const auto under = underWhat(job);
-        return under.empty() ? std::vector<std::string>() : std::vector{under};
-    }
-    // What is used at the fire, where there is one.
+/// The same of what is used at the fire, where there is one.
+std::vector<std::string> placesAtTheFire(const Kind& kind, const Project& job) {
     const auto& fixtures = job.room->fixtures;
-    const auto fires = std::count_if(fixtures.begin(), fixtures.end(),
-                                     [](const Fixture& f) { return f.isBreast(); });
-    if (fires == 1 && count == 1) {
-        if (kind.id == "fire-screen")
-            return {"in front of the fireplace"};
-        if (isOneOf(kind, {"log-basket", "fire-tools", "coal-scuttle"}))
-            return {"beside the fireplace"};
+    if (std::count_if(fixtures.begin(), fixtures.end(),
+                      [](const Fixture& f) { return f.isBreast(); }) != 1)
+        return {};
+    if (kind.id == "fire-screen")
+        return {"in front of the fireplace"};
+    if (isOneOf(kind, {"log-basket", "fire-tools", "coal-scuttle"}))
+        return {"beside the fireplace"};
+    return {};
+}
+
+} // namespace
+
+const Piece* goesWith(const Kind& kind, const Project& job) {
+    const Home* home = homeOf(kind);
+    return home != nullptr ? home->host(job) : nullptr;
+}
+
+std::vector<std::string> usualPlaces(const Kind& kind, int count, const Project& job) {
+    using Places = std::vector<std::string>;
+    if (count == 1 && isOneOf(kind, {"rug", "small-rug", "large-rug", "round-rug"})) {
+        auto under = underWhat(job);
+        return under.empty() ? Places() : Places{std::move(under)};
     }
+    if (auto fire = placesAtTheFire(kind, job); !fire.empty() && count == 1)
+        return fire;
     const Piece* host = goesWith(kind, job);
     if (host == nullptr)
         return {};
-    if (kind.standsOn())
+    switch (homeOf(kind)->stays) {
+    case Stays::on:
         return {"on " + host->name};
-    if (host->kind->isSatInTo() || host->kind->family != Family::seat)
-        if (kind.isSeat() && kind.id != "bed-bench")
-            return {"at " + host->name};
-    if (kind.id == "bed-bench")
-        return count == 1 ? std::vector{"at the foot of " + host->name}
-                          : std::vector<std::string>();
-    if (kind.role == Role::lowTable)
-        return count == 1 ? std::vector{"in front of " + host->name} : std::vector<std::string>();
-    if (count == 2)
-        return {"each side of " + host->name};
-    return count == 1 ? besideIt(*host, job) : std::vector<std::string>();
+    case Stays::at:
+        return {"at " + host->name};
+    case Stays::atTheFoot:
+        return count == 1 ? Places{"at the foot of " + host->name} : Places();
+    case Stays::before:
+        return count == 1 ? Places{"in front of " + host->name} : Places();
+    case Stays::beside:
+        return count == 2   ? Places{"each side of " + host->name}
+               : count == 1 ? besideIt(*host, job)
+                            : Places();
+    }
+    return {};
 }
 
 namespace {

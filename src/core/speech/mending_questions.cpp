@@ -31,14 +31,23 @@ Answer toMendOf(const Asking& a, int id, bool how) {
                         : worded("{}: nothing is to mend about it", a.scene->pieceById(id)->name);
         return out;
     }
+    // Two that say the same, as of a table and each of two chairs, are told once.
+    std::vector<std::string> told;
+    std::erase_if(own, [&](const Reading* r) {
+        auto sentence = sentenceOf(*r, a.wording());
+        if (std::find(told.begin(), told.end(), sentence) != told.end())
+            return true;
+        told.push_back(std::move(sentence));
+        return false;
+    });
     constexpr std::size_t most = 3;
     for (std::size_t i = 0; i < std::min(most, own.size()) && a.goesOn(); ++i) {
-        const auto sentence = withoutStop(sentenceOf(*own[i], a.wording()));
+        const auto sentence = withoutStop(told[i]);
         out.words += (i == 0 ? "" : ". ") + sentence;
         if (how) {
             const auto remedy = remedyFor(*own[i], a.job, *a.scene, all);
             out.words += remedy ? worded("; say: {}", remedy->line)
-                                : std::string(told("; no single move mends it"));
+                                : std::string(mezzet::told("; no single move mends it"));
         }
         if (own[i]->rule->seenInPlan || !own[i]->surface.isFloor())
             out.marks.push_back({own[i]->surface, own[i]->at[0], own[i]->at[1], ""});

@@ -292,6 +292,7 @@ constexpr OtherWords asked[] = {
      ")?(?:either|both|"
      "each|every|the|all) sides? of (.+?)\\??",
      "how much room is around $1?"},
+    {"how far apart are (?:the |both |the two )(window|door)s\\??", "how far is $1 1 from $1 2?"},
     {"(?:can|could|will) (?:a person|someone|somebody|one|people|you|i|we|they) (?:still "
      ")?(?:walk|get|pass|go|squeeze|move) (?:around )?by (.+?)\\??",
      "how much room is around $1?"},

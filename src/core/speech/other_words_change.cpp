@@ -548,6 +548,23 @@ constexpr OtherWords changesInstead[] = {
      "sticking|reaching|poking|showing|extending|coming|going) (?:out )?(?:by )?([0-9].*?) "
      "(?:on |at )?(?:each|every|either|both|all|the) (?:three |four )?sides?(?: (?:of|around) it)?",
      "$1 under $2 that reaches $3 past it on all sides"},
+    {"((?:put |place |add |install )?)(recessed lights|can lights|downlights|spotlights|pot "
+     "lights) "
+     "(?:in|at) (?:the |all )?(?:four |4 )?corners",
+     "$1four $2"},
+    {"spread ((?:the |my |both )?(?:armchairs|club chairs|accent chairs|wing chairs|swivel chairs|"
+     "lamps|plants|bookcases|nightstands|stools)) (?:out|apart)(?: more| a bit| a little)?",
+     "move $1 apart"},
+    {"((?:put |have |place )?(?:the |my )?[a-z][a-z -]*?) flanking (.+)", "$1 on both sides of $2"},
+    {"((?:the |my )?(?:tv|telly|television|screen|mirror|picture|painting|print|art|clock|sconces?|"
+     "wall lights?|shelf|shelves)(?: [1-9])?) at ([0-9][^,x]*?)(?: high| up| off the floor| from "
+     "the "
+     "floor| above the floor)?",
+     "$1, centre at $2"},
+    {"((?:put |lay |place |add )?(?:an? |the )?(?:[a-z]+ )?(?:runner|rug|mat)) (?:in|at) (?:the "
+     "|my )?("
+     "(?:opening|doorway|door)(?: [1-9])?)",
+     "$1 in front of $2"},
     {"((?:put |hang |make |add |have )?)(?:an? )?gallery(?: of (?:pictures|prints|art|photos))? "
      "(?:along|across|down) (.+)",
      "$1six pictures in a grid on $2"},

@@ -75,7 +75,8 @@ constexpr OtherWords withinInstead[] = {
     {"^((?:put |place |add |hang |mount )?)(?:an? |the )?(?:mantel|mantle|overmantel|over-mantel|"
      "chimney) (mirror|picture|painting)\\b(.*)$",
      "$1$2$3 over the fireplace"},
-    {"\\b(?:a )?(?:couple|pair) of (inches|inch|in|feet|ft|centimet(?:er|re)s?|cms?)\\b", "2 $1"},
+    {"\\b(?:a )?(?:couple|pair)(?: of)? (inches|inch|in|feet|ft|centimet(?:er|re)s?|cms?)\\b",
+     "2 $1"},
     {"\\b(?:a )?few (inches|inch|in|feet|ft|centimet(?:er|re)s?|cms?)\\b", "3 $1"},
     {"\\bbook ?shel(f|ves) (above|over|on (?:the |a )?wall)\\b", "shel$1 $2"},
     {"\\b(?:rug|carpet) runner\\b", "runner"},
@@ -85,6 +86,7 @@ constexpr OtherWords withinInstead[] = {
      "to) ",
      "$1folding screen $2 "},
     {"\\balong (?=[0-9])", ""},
+    {"\\b(?:piece|work) of (?:wall )?art(?:work)?\\b", "picture"},
     {"\\b([0-9]\\S*(?: ?(?:cm|mm|m|in|inch|inches))?) (?:drop|in drop|of drop)\\b", "$1 long"},
     {"\\breading lights (?=(?:on |at )?(?:each|either|both) sides? of)", "sconces "},
     {"(\\b(?:lamps?|lights?|clocks?|vases?|books)) for (the |each |both |either )", "$1 on $2"},

@@ -401,6 +401,18 @@ std::optional<Answer> isBalanced(Asking& a) {
                part(0), part(1), part(2), part(3))};
 }
 
+/// "how high is the mantel?": tape notes have the fire and the breast, and no shelf.
+std::optional<Answer> howHighMantel(Asking& a) {
+    a.in.take({"piece", "shelf"});
+    a.end();
+    for (const Fixture& f : a.job.room->fixtures)
+        if (f.isBreast())
+            return Answer{worded("How high its shelf is, nobody taped: {} is {} wide and {} deep",
+                                 f.name(), write(f.width, a.job.notation),
+                                 write(f.depth, a.job.notation))};
+    return {};
+}
+
 /// "what is still to measure?"
 std::optional<Answer> whatIsUnmeasured(Asking& a) {
     a.end();
@@ -470,6 +482,11 @@ const std::vector<Question>& roomQuestions() {
          &freeFloor,
          "what furniture leaves of the floor",
          "how much floor is free?"},
+        {{"how high is the mantel", "how high is the mantelpiece", "how high is the mantelshelf",
+          "how tall is the mantel", "what height is the mantel", "what is the mantel height"},
+         &howHighMantel,
+         "",
+         ""},
         {{"what is still to measure", "what is not measured", "what isn't measured",
           "what is unmeasured", "what is left to measure", "what has to be measured",
           "what must be measured", "what needs measuring", "what needs to be measured"},

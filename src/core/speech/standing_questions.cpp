@@ -29,11 +29,14 @@ std::optional<Answer> canBeSeen(Asking& a) {
     const int screen = a.piece();
     if (!a.in.take({"be seen", "seen"}))
         return {};
-    int seat = 0;
+    std::vector<int> seats;
     if (a.in.take({"from", "by"})) {
-        a.in.article();
-        if (!a.in.take({"seats", "all seats", "everywhere", "every seat", "all the seats"}))
-            seat = a.piece();
+        seats = a.in.pieces();
+        if (seats.empty()) {
+            a.in.article();
+            if (!a.in.take({"seats", "all seats", "everywhere", "every seat", "all the seats"}))
+                seats = {a.piece()};
+        }
     }
     a.end();
     const Piece& shows = *a.scene->pieceById(screen);
@@ -61,10 +64,10 @@ std::optional<Answer> canBeSeen(Asking& a) {
                                  writeGap(s->distance, a.job.notation)});
         }
     };
-    if (seat != 0) {
+    for (const int seat : seats)
         tell(*a.scene->pieceById(seat));
+    if (!seats.empty())
         return out;
-    }
     for (const Placed& there : floor.placed) {
         const Piece& p = *a.scene->pieceById(there.id);
         if (p.kind->isSeat() && (p.kind->role == Role::sofa || p.kind->role == Role::armchair))
