@@ -10,10 +10,10 @@ using namespace mezzet::test;
 
 namespace {
 
-Vec2 inInches(const Project& job, const char* name) {
+Vec2 placedAt(const Project& job, const char* name) {
     return poseOf(job, name).at / 25.4;
 }
-bool has(const std::string& text, const char* part) {
+bool tellsOf(const std::string& text, const char* part) {
     return text.find(part) != std::string::npos;
 }
 
@@ -21,11 +21,11 @@ bool has(const std::string& text, const char* part) {
 
 TEST(AtHome, ANightstandStandsByTheBedAndTwoOnEachSide) {
     const auto job = jobWith({"queen bed against wall B"});
-    const Vec2 bed = inInches(job, "Queen bed");
+    const Vec2 bed = placedAt(job, "Queen bed");
     for (const char* line : {"nightstand", "a bedside table", "put a nightstand on the left",
                              "nightstand on the right side"}) {
         const auto one = afterSaying(job, line);
-        const Vec2 at = inInches(one, "Nightstand");
+        const Vec2 at = placedAt(one, "Nightstand");
         // Beside it, and at its head: wall B is where x is 240.
         EXPECT_NEAR(std::abs(at.y - bed.y), 31 + 11, 0.02) << line;
         EXPECT_NEAR(at.x, 240 - 9, 0.02) << line;
@@ -34,31 +34,31 @@ TEST(AtHome, ANightstandStandsByTheBedAndTwoOnEachSide) {
                              "bedside tables on both sides"}) {
         const auto both = afterSaying(job, line);
         ASSERT_EQ(both.scheme().pieces.size(), 3U) << line;
-        EXPECT_NEAR(std::abs(inInches(both, "Nightstand").y - inInches(both, "Nightstand 2").y), 84,
+        EXPECT_NEAR(std::abs(placedAt(both, "Nightstand").y - placedAt(both, "Nightstand 2").y), 84,
                     0.05)
             << line;
     }
     // The second goes to the side that is free.
     const auto second = afterSaying(afterSaying(job, "nightstand"), "another nightstand");
-    EXPECT_NEAR(std::abs(inInches(second, "Nightstand").y - inInches(second, "Nightstand 2").y), 84,
+    EXPECT_NEAR(std::abs(placedAt(second, "Nightstand").y - placedAt(second, "Nightstand 2").y), 84,
                 0.05);
     // Somewhere is anywhere.
-    EXPECT_TRUE(has(toldBySaying(job, "nightstand somewhere"), "where there is room") ||
-                has(toldBySaying(job, "nightstand somewhere"), "refused"));
-    EXPECT_TRUE(has(toldBySaying(jobWith({}), "nightstand"), "where there is room"));
+    EXPECT_TRUE(tellsOf(toldBySaying(job, "nightstand somewhere"), "where there is room") ||
+                tellsOf(toldBySaying(job, "nightstand somewhere"), "refused"));
+    EXPECT_TRUE(tellsOf(toldBySaying(jobWith({}), "nightstand"), "where there is room"));
 }
 
 TEST(AtHome, EachGoesWithTheOneThingItIsUsedWith) {
     const auto job = jobWith({"sofa against wall A, 20 from corner DA", "desk against wall B"});
-    EXPECT_TRUE(has(toldBySaying(job, "coffee table"), "from Sofa"));
-    EXPECT_TRUE(has(toldBySaying(job, "desk chair"), "facing Desk"));
-    EXPECT_TRUE(has(toldBySaying(job, "cushions"), "on Sofa"));
-    EXPECT_TRUE(has(toldBySaying(job, "end tables"), "left of Sofa"));
-    EXPECT_TRUE(has(toldBySaying(job, "8x10 rug"), "under the front legs of Sofa"));
+    EXPECT_TRUE(tellsOf(toldBySaying(job, "coffee table"), "from Sofa"));
+    EXPECT_TRUE(tellsOf(toldBySaying(job, "desk chair"), "facing Desk"));
+    EXPECT_TRUE(tellsOf(toldBySaying(job, "cushions"), "on Sofa"));
+    EXPECT_TRUE(tellsOf(toldBySaying(job, "end tables"), "left of Sofa"));
+    EXPECT_TRUE(tellsOf(toldBySaying(job, "8x10 rug"), "under the front legs of Sofa"));
     // Of two it is not known which.
     const auto two = jobWith({"sofa against wall A, 20 from corner DA",
                               "another sofa against wall C, 20 from corner CD"});
-    EXPECT_TRUE(has(toldBySaying(two, "coffee table"), "where there is room"));
+    EXPECT_TRUE(tellsOf(toldBySaying(two, "coffee table"), "where there is room"));
     const auto dining = jobWith({"dining table at 120, 80"});
     const auto seated = afterSaying(dining, "dining chairs");
     EXPECT_GT(seated.scheme().pieces.size(), 5U);
@@ -70,13 +70,13 @@ TEST(AtHome, EachGoesWithTheOneThingItIsUsedWith) {
 TEST(AtHome, ATableSeatsFewerWhereAWallIsBesideIt) {
     // 72 by 38 with 24 in each: three on a long side and one at each end, on the side that is free.
     const auto job = jobWith({"dining table 72 x 38 against wall B"});
-    EXPECT_TRUE(has(toldBySaying(job, "how many people can sit at the dining table?"),
-                    "where it stands 5"));
+    EXPECT_TRUE(tellsOf(toldBySaying(job, "how many people can sit at the dining table?"),
+                        "where it stands 5"));
     const auto free = jobWith({"dining table 72 x 38 at 120, 80"});
     EXPECT_EQ(toldBySaying(free, "how many people can sit at the dining table?"),
               "Dining table seats 8, with 24\" of its edge each");
     const auto desk = jobWith({"desk 54 x 26 against wall B"});
-    EXPECT_TRUE(has(toldBySaying(desk, "how many can sit at the desk?"), "Desk seats 2"));
+    EXPECT_TRUE(tellsOf(toldBySaying(desk, "how many can sit at the desk?"), "Desk seats 2"));
 }
 
 TEST(AtHome, HowManyFitAlongAWall) {
@@ -86,17 +86,17 @@ TEST(AtHome, HowManyFitAlongAWall) {
     // A dresser of 60 in its left corner leaves 120: three.
     const auto less = jobWith({"dresser 60 x 20 against wall B, 0 from corner AB"});
     EXPECT_TRUE(toldBySaying(less, "how many bookcases fit on wall B?").starts_with("3 on wall B"));
-    EXPECT_TRUE(has(toldBySaying(job, "how many bookcases fit on the table?"), "refused"));
+    EXPECT_TRUE(tellsOf(toldBySaying(job, "how many bookcases fit on the table?"), "refused"));
 }
 
 TEST(AtHome, WhatIsSeenFromASeatLooksOverLowThings) {
     const auto job = jobWith({"sofa against wall D", "coffee table 15 from sofa, centred on sofa",
                               "bookcase against wall B, centred on wall B"});
     const auto told = toldBySaying(job, "what can I see from the sofa?");
-    EXPECT_TRUE(has(told, "one sees first Bookcase")) << told;
-    EXPECT_FALSE(has(told, "Coffee table")) << told;
-    EXPECT_TRUE(has(toldBySaying(job, "what is seen first from the door?"), "From door 1"));
-    EXPECT_TRUE(has(toldBySaying(job, "what is seen from wall A?"), "nobody looks from there"));
+    EXPECT_TRUE(tellsOf(told, "one sees first Bookcase")) << told;
+    EXPECT_FALSE(tellsOf(told, "Coffee table")) << told;
+    EXPECT_TRUE(tellsOf(toldBySaying(job, "what is seen first from the door?"), "From door 1"));
+    EXPECT_TRUE(tellsOf(toldBySaying(job, "what is seen from wall A?"), "nobody looks from there"));
 }
 
 TEST(AtHome, RoomBeforeWhatIsBuiltIn) {
@@ -111,7 +111,7 @@ TEST(AtHome, RoomBeforeWhatIsBuiltIn) {
 TEST(AtHome, WhatIsStillToMeasure) {
     const auto told =
         toldBySaying(jobWith({"bookcase against wall B"}), "what is still to measure?");
-    EXPECT_TRUE(has(told, "studs on wall B")) << told;
+    EXPECT_TRUE(tellsOf(told, "studs on wall B")) << told;
 }
 
 TEST(AtHome, AUnitThatMakesAThingFarTooSmallIsAskedAbout) {
@@ -122,7 +122,7 @@ TEST(AtHome, AUnitThatMakesAThingFarTooSmallIsAskedAbout) {
                              "shelf 80 long on wall D"}) {
         const auto said = readSpoken(line, job, {});
         ASSERT_FALSE(said) << line;
-        EXPECT_TRUE(has(said.problem().remedy, "cm")) << line << ": " << said.problem().remedy;
+        EXPECT_TRUE(tellsOf(said.problem().remedy, "cm")) << line << ": " << said.problem().remedy;
     }
     const auto ways = waysOn("desk 120 x 60", job, {});
     ASSERT_FALSE(ways.empty());
@@ -131,7 +131,7 @@ TEST(AtHome, AUnitThatMakesAThingFarTooSmallIsAskedAbout) {
     EXPECT_TRUE(readSpoken("desk 1.2 m x 600 mm", job, {}));
     EXPECT_TRUE(readSpoken("picture 300 x 200 on wall D", job, {}));
     // In inches, what is meant in feet.
-    EXPECT_TRUE(has(toldBySaying(jobWith({}), "sofa 7 x 3"), "7 x 3 ft"));
+    EXPECT_TRUE(tellsOf(toldBySaying(jobWith({}), "sofa 7 x 3"), "7 x 3 ft"));
     EXPECT_TRUE(readSpoken("picture 8 x 10 on wall D", jobWith({}), {}));
 }
 
@@ -139,17 +139,17 @@ TEST(AtHome, ABedIsAsLongAsItIsDeepAndItsNightstandsStayAtItsHead) {
     const auto job = jobWith({"queen bed against wall B", "a nightstand each side of queen bed"});
     const auto longer = afterSaying(job, "make the bed 4 longer");
     EXPECT_NEAR(longer.scheme().byName("Queen bed")->size.depth.inInches(), 88, 1e-9);
-    EXPECT_NEAR(inInches(longer, "Nightstand").x, 240 - 9, 0.02);
+    EXPECT_NEAR(placedAt(longer, "Nightstand").x, 240 - 9, 0.02);
     const auto shorter = afterSaying(job, "make the bed 76 deep");
-    EXPECT_NEAR(inInches(shorter, "Nightstand").x, 240 - 9, 0.02);
-    EXPECT_NEAR(inInches(shorter, "Nightstand 2").x, 240 - 9, 0.02);
+    EXPECT_NEAR(placedAt(shorter, "Nightstand").x, 240 - 9, 0.02);
+    EXPECT_NEAR(placedAt(shorter, "Nightstand 2").x, 240 - 9, 0.02);
     const auto both = afterSaying(job, "bed 80 long, 60 wide");
     EXPECT_NEAR(both.scheme().byName("Queen bed")->size.depth.inInches(), 80, 1e-9);
     EXPECT_NEAR(both.scheme().byName("Queen bed")->size.width.inInches(), 60, 1e-9);
     // One in the middle of what it stands by stays there.
     const auto sofa = jobWith({"sofa against wall B", "side table left of sofa"});
     const auto deeper = afterSaying(sofa, "make the sofa 6 deeper");
-    EXPECT_NEAR(inInches(deeper, "Side table").x, inInches(deeper, "Sofa").x, 0.02);
+    EXPECT_NEAR(placedAt(deeper, "Side table").x, placedAt(deeper, "Sofa").x, 0.02);
 }
 
 TEST(AtHome, ByABayThatHasNoWindows) {
