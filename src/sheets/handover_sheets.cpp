@@ -4,6 +4,7 @@
 #include "handover/tape_out.h"
 #include "handover/tasks.h"
 #include "kit/csv.h"
+#include "measure/example.h"
 #include "measure/text.h"
 #include "measure/texts.h"
 #include "sheets/handover_draw.h"
@@ -307,8 +308,9 @@ Result<Sheet> boardsPages(const Project& job, const SheetOptions& o) {
         return scene.problem();
     const auto boards = shelfBoards(**scene, *job.library.book);
     if (boards.empty())
-        return Problem{std::string(told("no shelf of this scheme is cut of boards")),
-                       std::string(told("hang one, like: floating shelf 48 x 10 on wall A"))};
+        return Problem{
+            std::string(told("no shelf of this scheme is cut of boards")),
+            remedyIn("hang one, like: floating shelf 48 x 10 on wall A", job.notation.units)};
     const auto lots = boardLots(boards, job.notation);
     TablePages t;
     t.sheet = std::string(told("Cutting list"));
@@ -374,8 +376,9 @@ Result<std::string> boardsTable(const Project& job, const SheetOptions&) {
 
 Result<Sheet> builtPages(const Project& job, const SheetOptions& o) {
     if (handedOver(job).built.empty())
-        return Problem{std::string(told("nothing was measured yet of what was built")),
-                       std::string(told("say what was, like: hook of harbour 58 1/4 up"))};
+        return Problem{
+            std::string(told("nothing was measured yet of what was built")),
+            remedyIn("say what was, like: hook of harbour 58 1/4 up", job.notation.units)};
     const auto scene = sceneOf(job);
     if (!scene)
         return scene.problem();

@@ -2,6 +2,7 @@
 // scenes.
 #include "kit/csv.h"
 #include "light/lamps.h"
+#include "measure/example.h"
 #include "measure/text.h"
 #include "measure/texts.h"
 #include "room/facts.h"
@@ -75,7 +76,9 @@ Result<std::shared_ptr<LightWork>> lightWork(const Project& job, const SheetOpti
     auto out = std::make_shared<LightWork>(LightWork{job, *scene, {}, dateOr(o.date), {}});
     out->rows = rowsOf(out->job, *out->scene);
     if (out->rows.empty())
-        return Problem{"there are no lights yet", "hang one first, like: recessed light at 3', 3'"};
+        return Problem{
+            "there are no lights yet",
+            remedyIn("hang one first, like: recessed light at 3', 3'", job.notation.units)};
     auto layout = chooseLayout(job, o, static_cast<int>(out->rows.size()) + 4);
     if (!layout)
         return layout.problem();

@@ -1,6 +1,7 @@
 // What a workroom cuts from: the order of each rug, and how they lie on the roll.
 #include "geometry/polygon.h"
 #include "judge/rug_facts.h"
+#include "measure/example.h"
 #include "measure/text.h"
 #include "measure/texts.h"
 #include "room/facts.h"
@@ -464,9 +465,10 @@ Result<Sheet> orderPages(const Project& job, const SheetOptions& o) {
         if (p.kind->flat() && (o.of.empty() || p.name == o.of))
             rugs.push_back(p.id);
     if (rugs.empty())
-        return Problem{o.of.empty() ? std::string("there is no rug in this scheme")
-                                    : worded("no rug is called {}", o.of),
-                       tr("place one first, like: rug 120 x 96 under sofa")};
+        return Problem{
+            o.of.empty() ? std::string("there is no rug in this scheme")
+                         : worded("no rug is called {}", o.of),
+            remedyIn("place one first, like: rug 120 x 96 under sofa", job.notation.units)};
     for (std::size_t i = 0; i < rugs.size(); ++i)
         out.paper.pages.emplace_back([of, id = rugs[i], i, n = rugs.size()](QPainter& p, double k) {
             const RugCutOff* cut = nullptr;

@@ -1,5 +1,6 @@
 // A carpet's outline at full size on a roll of paper, in strips that are taped together.
 #include "geometry/polygon.h"
+#include "measure/example.h"
 #include "measure/texts.h"
 #include "scheme/rug.h"
 #include "sheets/look.h"
@@ -138,7 +139,8 @@ Result<Sheet> rugTemplatePages(const Project& job, const SheetOptions& o) {
     if (of->strips.empty())
         return Problem{o.of.empty() ? std::string("there is no rug in this scheme")
                                     : worded("no rug is called {}", o.of),
-                       tr("say one first, like: rug cut to the room, 10 off the walls")};
+                       remedyIn("say one first, like: rug cut to the room, 10 off the walls",
+                                job.notation.units)};
     if (of->strips.size() > 200)
         return Problem{"that is over 200 strips", "take wider paper, or one rug at a time"};
     loadFonts();

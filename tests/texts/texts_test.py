@@ -39,6 +39,16 @@ def faultsOf(own, found):
     return faults
 
 
+# An example's figures are put in, in the job's own units (exampleIn); markup and scales have their own.
+FIGURES = re.compile(r"\d ?['\"′″]|\b\d+ ?x ?\d+|\b\d+ (inches|inch|feet|foot)\b")
+
+
+def foreignOf(found):
+    """Texts of the window that have inches in them whatever the job's units are."""
+    return [f"inches in a text of the window: “{text}” ({path})" for text, path in found.items()
+            if os.path.join("src", "app") in path and not text.startswith("<") and FIGURES.search(text)]
+
+
 CODE = re.compile(r"`([^`]+)`")
 
 
@@ -89,6 +99,10 @@ def main():
     bad = 0
     assert files, "there is no language"
     assert len(found) > 3000, "the texts were not found"
+    assert foreignOf({"say it like 84 x 36": os.path.join("src", "app", "here")})
+    for fault in foreignOf(tool.ofSources()):
+        print(fault)
+        bad += 1
     for path in files:
         with open(path, encoding="utf-8") as f:
             own = json.load(f)

@@ -1,5 +1,6 @@
 #include "app/dialogs/dress_dialog.h"
 #include "app/look/tr.h"
+#include "measure/example.h"
 
 #include "app/look/style.h"
 #include "app/look/widgets.h"
@@ -296,9 +297,9 @@ void DressDialog::fill() {
             item->setData(Qt::UserRole, fromCore(t.name));
         }
     if (stock_->count() == 0)
-        stock_->addItem(
-            tr("Nothing at hand yet. Say it below, like: stock 12 cream books 9 x 6 x 1, "
-               "or read a table: Place, What is at hand."));
+        stock_->addItem(tr("Nothing at hand yet. Say it below, like: stock 12 cream books %1, "
+                           "or read a table: Place, What is at hand.")
+                            .arg(fromCore(exampleIn("9 x 6 x 1", job.notation.units))));
     wanted_->clear();
     for (const WantedThing& w : wantedFor(job, scene, surfaces))
         new QListWidgetItem(swatchOf(w.colour),

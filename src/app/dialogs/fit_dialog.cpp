@@ -1,5 +1,7 @@
 #include "app/dialogs/fit_dialog.h"
 #include "app/look/tr.h"
+#include "app/look/widgets.h"
+#include "measure/example.h"
 
 #include "app/dialogs/carry_view.h"
 #include "app/look/style.h"
@@ -31,7 +33,8 @@ FitDialog::FitDialog(JobSession& session, QWidget* parent) : QDialog(parent), se
     whole->addWidget(say);
     auto* row = new QHBoxLayout;
     question_ = new QLineEdit;
-    question_->setPlaceholderText(QString("does sofa 84 x 36 x 34 fit"));
+    const Units units = session.project()->notation.units;
+    question_->setPlaceholderText(fromCore(exampleIn("does sofa 84 x 36 x 34 fit", units)));
     question_->setAccessibleName(tr("The question"));
     auto* go = new QPushButton(tr("Ask"));
     go->setDefault(true);
@@ -44,8 +47,8 @@ FitDialog::FitDialog(JobSession& session, QWidget* parent) : QDialog(parent), se
         {tr("Table"), "table"},
         {tr("Sofa on a wall"), QString("sofa on wall ") + QString::fromStdString(wall)},
         {tr("Rug for the seats"), QString("rug for seats")},
-        {tr("Where can it stand"), QString("where sideboard 60 x 18")},
-        {tr("Does it fit"), QString("does sofa 84 x 36 x 34 fit")}};
+        {tr("Where can it stand"), fromCore(exampleIn("where sideboard 60 x 18", units))},
+        {tr("Does it fit"), fromCore(exampleIn("does sofa 84 x 36 x 34 fit", units))}};
     const auto rowOf = [&](std::span<const std::pair<QString, QString>> all) {
         auto* line = new QHBoxLayout;
         line->setSpacing(6);

@@ -1,5 +1,7 @@
 #include "app/dialogs/group_dialog.h"
 #include "app/look/tr.h"
+#include "app/look/widgets.h"
+#include "measure/example.h"
 
 #include "app/look/style.h"
 #include "app/session/long_work.h"
@@ -101,10 +103,12 @@ GroupDialog::GroupDialog(JobSession& session, std::vector<int> ids, QWidget* par
     for (const auto& [f, name] : forms)
         form_->addItem(name, static_cast<int>(f));
     const Notation n = session.project()->notation;
-    gap_ = new QLineEdit(QString::fromStdString(writeGap(Length::inches(2), n)));
+    gap_ = new QLineEdit(
+        QString::fromStdString(writeGap(session.project()->library.book->habit("group-gap"), n)));
     gap_->setAccessibleName(tr("Gap"));
     within_ = new QLineEdit;
-    within_->setPlaceholderText(tr("no limit, or like 80 x 50"));
+    within_->setPlaceholderText(
+        tr("no limit, or like %1").arg(fromCore(exampleIn("80 x 50", n.units))));
     within_->setAccessibleName(tr("Within"));
     if (group_ != 0) {
         const GroupPlan& plan = scheme.byId(group_)->plan;
@@ -176,7 +180,8 @@ std::optional<GroupAsk> GroupDialog::asked() {
     const Units units = session_.project()->notation.units;
     const auto gap = readLength(gap_->text().toStdString(), units);
     if (!gap || *gap < Length{} || *gap > Length::metres(2)) {
-        say_->setText(tr("The gap can't be read: write it like 2 or 5cm."));
+        say_->setText(tr("The gap can't be read: write it like %1.")
+                          .arg(fromCore(exampleIn("2", session_.project()->notation.units))));
         gap_->setFocus();
         return {};
     }
@@ -194,7 +199,9 @@ std::optional<GroupAsk> GroupDialog::asked() {
         const auto h = parts.size() == 2 ? readLength(parts[1].trimmed().toStdString(), units)
                                          : Result<Length>(Problem{});
         if (!w || !h || *w <= Length{} || *h <= Length{}) {
-            say_->setText(tr("The outline can't be read: write it like 80 x 50."));
+            say_->setText(
+                tr("The outline can't be read: write it like %1.")
+                    .arg(fromCore(exampleIn("80 x 50", session_.project()->notation.units))));
             within_->setFocus();
             return {};
         }

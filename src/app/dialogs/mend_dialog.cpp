@@ -29,8 +29,9 @@ MendDialog::MendDialog(JobSession& session, QWidget* parent) : QDialog(parent), 
     whole->addWidget(say);
     auto* row = new QHBoxLayout;
     row->addWidget(new QLabel(tr("No piece ends farther than")));
-    largest_ = new QLineEdit(
-        QString::fromStdString(writeGap(Length::inches(24), session.project()->notation)));
+    const Notation n = session.project()->notation;
+    const Length usual = isMetric(n.units) ? Length::centimetres(60) : Length::inches(24);
+    largest_ = new QLineEdit(QString::fromStdString(writeGap(usual, n)));
     largest_->setProperty("figure", true);
     largest_->setFixedWidth(90);
     largest_->setAccessibleName(tr("The largest move"));

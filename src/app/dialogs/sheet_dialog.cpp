@@ -1,5 +1,7 @@
 #include "app/dialogs/sheet_dialog.h"
 #include "app/look/tr.h"
+#include "app/look/widgets.h"
+#include "measure/example.h"
 
 #include "app/dialogs/paper_choice.h"
 #include "app/look/plain_words.h"
@@ -97,7 +99,9 @@ SheetDialog::SheetDialog(ProjectPtr job, const QString& first, SurfaceId looked,
     for (const Piece& p : job_->scheme().hung())
         piece_->addItem(QString::fromStdString(p.name), QString::fromStdString(p.name));
     roll_ = new QLineEdit;
-    roll_->setPlaceholderText(tr("empty for tiles; a width, like 24 or 610mm"));
+    roll_->setPlaceholderText(
+        tr("empty for tiles; a width, like %1")
+            .arg(fromCore(exampleIn("24", session_.project()->notation.units))));
     format_ = new QComboBox;
     form_->addRow(tr("Wall"), wall_);
     form_->addRow(tr("Of"), piece_);

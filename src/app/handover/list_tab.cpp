@@ -381,11 +381,15 @@ void ListTab::askFits(const QString& sizes) {
     for (qsizetype n = 0; n < parts.size() && n < 3; ++n) {
         const auto l = readLength(parts[n].trimmed().toStdString(), job.notation.units);
         if (!l || *l <= Length{})
-            return emit told("Say its width, depth and height, like 88 x 36 x 34", true);
+            return emit told(tr("Say its width, depth and height, like %1")
+                                 .arg(fromCore(exampleIn("88 x 36 x 34", job.notation.units))),
+                             true);
         *sides.at(static_cast<std::size_t>(n)) = *l;
     }
     if (parts.isEmpty() || parts.size() > 3)
-        return emit told("Say its width, depth and height, like 88 x 36 x 34", true);
+        return emit told(tr("Say its width, depth and height, like %1")
+                             .arg(fromCore(exampleIn("88 x 36 x 34", job.notation.units))),
+                         true);
     const auto found = doesThisOneFit(job, *session_.scene(), p->id, size);
     if (!found)
         return emit told(fromCore(found.problem().sentence()), true);

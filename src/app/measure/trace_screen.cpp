@@ -1,5 +1,8 @@
 #include "app/measure/trace_screen.h"
 #include "app/look/tr.h"
+#include "measure/texts.h"
+#include "app/look/widgets.h"
+#include "measure/example.h"
 
 #include "app/look/style.h"
 #include "app/measure/open_picture.h"
@@ -362,7 +365,8 @@ void TraceScreen::clickAt(Vec2 p) {
         if (pending_.size() == wanted) {
             length_->setPlaceholderText(hand == TraceHand::scale
                                             ? tr("how far apart, then Enter")
-                                            : tr("its size, like 12' x 9', then Enter"));
+                                            : tr("its size, like %1, then Enter")
+                                                  .arg(fromCore(exampleIn("12' x 9'", units_))));
             length_->clear();
             length_->show();
             length_->setFocus();
@@ -456,7 +460,8 @@ void TraceScreen::straighten(const QString& typed) {
     const auto w =
         parts.size() == 2
             ? readLength(parts[0].toStdString(), units_)
-            : Result<Length>(Problem{"the size has two figures", "type it like 12' x 9'"});
+            : Result<Length>(Problem{"the size has two figures",
+                                     worded("type it like {}", exampleIn("12' x 9'", units_))});
     const auto h = parts.size() == 2 ? readLength(parts[1].toStdString(), units_) : w;
     if (!w || !h)
         return tell(QString::fromStdString((w ? h : w).problem().sentence()), true);

@@ -1,5 +1,6 @@
 #include "app/panels/tape_panel.h"
 #include "app/look/tr.h"
+#include "app/look/widgets.h"
 
 #include "app/look/style.h"
 #include "edit/language.h"
@@ -467,13 +468,16 @@ void TapePanel::rebuild() {
                                                    : tr("%1 to mend").arg(n));
         const auto* school =
             session_.project()->library.book->schoolById(session_.project()->judgement.school);
-        column->addWidget(quietLabel(scheme.pieces.empty()
-                                         ? tr("Say what goes where on the line below the "
-                                              "board, like:\nsofa 84 x 36 against wall A")
-                                         : tr("%1 readings, judged “%2”: %3")
-                                               .arg(readings.size())
-                                               .arg(QString::fromStdString(school->title),
-                                                    QString::fromStdString(school->says))));
+        column->addWidget(
+            quietLabel(scheme.pieces.empty()
+                           ? tr("Say what goes where on the line below the "
+                                "board, like:\n%1")
+                                 .arg(fromCore(exampleIn("sofa 84 x 36 against wall A",
+                                                         session_.project()->notation.units)))
+                           : tr("%1 readings, judged “%2”: %3")
+                                 .arg(readings.size())
+                                 .arg(QString::fromStdString(school->title),
+                                      QString::fromStdString(school->says))));
         column->addSpacing(6);
         if (n > 1 && !session_.inTrial()) {
             auto* all = new QPushButton(tr("Mend all I can …"));

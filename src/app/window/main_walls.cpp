@@ -2,7 +2,9 @@
 #include "app/dialogs/group_dialog.h"
 #include "app/dialogs/pictures_dialog.h"
 #include "app/look/tr.h"
+#include "app/look/widgets.h"
 #include "app/window/main_window.h"
+#include "measure/example.h"
 #include "measure/text.h"
 #include "sheets/picture_in.h"
 
@@ -83,7 +85,8 @@ void MainWindow::sayHousehold() {
     bool ok = false;
     const auto said = QInputDialog::getText(
         this, tr("Who looks"),
-        tr("Short, mixed, tall or public; or how tall they are, like 5' 4\", 5' 10\":"),
+        tr("Short, mixed, tall or public; or how tall they are, like %1:")
+            .arg(fromCore(exampleIn("5' 4\", 5' 10\"", session_.project()->notation.units))),
         QLineEdit::Normal, {}, &ok);
     if (ok && !said.trimmed().isEmpty())
         session_.sayLine(QString("hang for ") + said.trimmed());

@@ -1,5 +1,6 @@
 // Dressing a unit from the stock, by annealing.
 #include "dress/solve.h"
+#include "measure/example.h"
 
 #include "dress/palette_wanted.h"
 #include "dress/set_out.h"
@@ -39,7 +40,8 @@ public:
                            "add one first, like: bookcase against wall A, 5 shelves"};
         if (!job_.stock || job_.stock->empty())
             return Problem{"there is nothing in the stock to dress it with",
-                           "say what is at hand, like: stock 12 cream books 9 x 6 x 1"};
+                           worded("say what is at hand, like: stock 12 cream books {}",
+                                  exampleIn("9 x 6 x 1", job_.notation.units))};
         for (const int id : units_)
             for (DressedSurface& s : dressedSurfaces(scene_, id))
                 if (s.height && (wish_.only == 0 || s.id.index == wish_.only || units_.size() > 1))

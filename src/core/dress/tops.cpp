@@ -3,6 +3,7 @@
 
 #include "dress/palette_wanted.h"
 #include "geometry/stretches.h"
+#include "measure/example.h"
 #include "measure/texts.h"
 
 #include <algorithm>
@@ -135,7 +136,8 @@ public:
             return Problem{"that has no top to dress", "name a table, a chest or a shelf"};
         if (!job_.stock || job_.stock->empty())
             return Problem{"there is nothing in the stock to dress it with",
-                           "say what is at hand, like: stock 12 cream books 9 x 6 x 1"};
+                           worded("say what is at hand, like: stock 12 cream books {}",
+                                  exampleIn("9 x 6 x 1", job_.notation.units))};
         palette_ = paletteWanted(*scene_.scheme, *job_.stock, {});
         stays();
         for (const StockThing& t : *job_.stock)

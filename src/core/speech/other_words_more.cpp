@@ -473,7 +473,7 @@ constexpr OtherWords moreInstead[] = {
      "three)? ?"
      "(?:sides?|ends?|edges?)",
      "$1 under $2 that reaches $3 past it on all sides"},
-    {"(?!.*\\b(?:the|my|that|this) (?:[a-z]+ )?lamps? on\\b)(.*?)\\blamps? on (?!the "
+    {"(?!.*\\b(?:the|my|that|this) (?:[a-z]+ )?lamps? on\\b)(.*?)\\blamp on (?!the "
      "floor|either|each|both|wall|a wall)(.+)",
      "$1table lamp on $2"},
     {"(.+?),? (?:with )?one (?:at |on |to )?(?:each|either) (end|side) of (.+)",

@@ -18,7 +18,7 @@ Result<Straightener> Straightener::of(const std::array<Vec2, 4>& c, double width
     const Problem bad{"these four corners make no rectangle",
                       "click the corners of one known rectangle in turn, from the upper left"};
     if (!(width > 0) || !(height > 0))
-        return Problem{"the rectangle has no size", "say its width and height, like 12' x 9'"};
+        return Problem{"the rectangle has no size", "say its width and height"};
     double size = 0;
     for (const Vec2 p : c) {
         if (!std::isfinite(p.x) || !std::isfinite(p.y))
