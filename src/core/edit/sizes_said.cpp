@@ -154,7 +154,7 @@ std::optional<Problem> farTooSmall(const std::vector<Length>& sizes, std::string
                                    std::pair{metric ? "m" : "ft", metric ? 1000.0 : 304.8}}) {
         const double times = mm / one->value.mm();
         const double of = is * times / usual;
-        if (times > 1 && of > 0.45 && of < 2.2)
+        if (times > 1 && of > 0.6 && of < 2.2)
             return Problem{worded("{} would be far smaller than {} comes",
                                   writeGap(is, job.notation), smallFirst(kind.name)),
                            worded("say the unit: {} {}", trimmed(written), word)};
@@ -163,9 +163,11 @@ std::optional<Problem> farTooSmall(const std::vector<Length>& sizes, std::string
 }
 
 /// Bare figures as they can be meant, `written` as they stand in the line; what is told of it, or
-/// "" where they stand as they are. `measured`: the word after one figure, "wide".
+/// "" where they stand as they are. `measured`: the word after one figure, "wide"; `alone`: nothing
+/// follows that they may be of.
 Result<std::string> meantSizes(std::vector<Length>& sizes, std::string_view written,
-                               std::string_view measured, const Kind& kind, const Project& job) {
+                               std::string_view measured, bool alone, const Kind& kind,
+                               const Project& job) {
     // With a unit, or a fraction of one, they are meant as they stand.
     const auto bare = [](char c) {
         return (c >= '0' && c <= '9') || c == ' ' || c == 'x' || c == 'X' || c == '.' || c == ',';
@@ -176,7 +178,7 @@ Result<std::string> meantSizes(std::vector<Length>& sizes, std::string_view writ
             plain.replace(at, by.size(), "x");
     if (!std::all_of(plain.begin(), plain.end(), bare) || sizes.empty())
         return std::string();
-    if (!kind.flat())
+    if (alone && !kind.flat())
         if (auto small = farTooSmall(sizes, written, measured, kind, job))
             return std::move(*small);
     if (!measured.empty() && sizes.size() == 1 && measured != "across")
@@ -371,7 +373,9 @@ bool readSizes(WordsReader& in, Piece& p, bool isNew, std::vector<std::string>& 
     auto written = in.since(at);
     if (!measured.empty() && written.ends_with(measured))
         written = trimmed(written.substr(0, written.size() - measured.size()));
-    const auto meant = meantSizes(sizes, written, measured, *p.kind, in.job());
+    // "sofa 6 above the table": a figure that something follows may be none of its size.
+    const bool alone = sizes.size() > 1 || !measured.empty() || in.done() || in.ahead().empty();
+    const auto meant = meantSizes(sizes, written, measured, alone, *p.kind, in.job());
     if (!meant)
         in.fail(at, in.at() - at, meant.problem().what, meant.problem().remedy);
     if (!meant->empty() && std::find(notices.begin(), notices.end(), *meant) == notices.end())
