@@ -152,7 +152,9 @@ Length usualAbove(const Placing& p, const Target& of) {
 
 /// The least that something hangs over the opening of a fire. Common practice, as for a mantel;
 /// what the stove's maker or the local code wants may be more.
-constexpr Length overFire = Length::inches(12);
+Length overFire(const Project& job) {
+    return isMetric(job.notation.units) ? Length::centimetres(30) : Length::inches(12);
+}
 
 bool overOrUnder(Placing& p, std::optional<Length> d) {
     const bool over = p.said != "below" && p.said != "under";
@@ -172,7 +174,7 @@ bool overOrUnder(Placing& p, std::optional<Length> d) {
         p.add(K::centredOn).of = of;
         if (const Fixture* fire = fixtureOf(*p.scene.room, of);
             fire != nullptr && fire->isBreast() && fire->fireHeight > Length{})
-            p.notUnder(fire->fireHeight + overFire);
+            p.notUnder(fire->fireHeight + overFire(p.in.job()));
         return true;
     }
     // "curtains 6 above the window": so far over it they begin.
@@ -364,7 +366,9 @@ void Placing::settleWall() {
                                 ? middle - high / 2
                             : kind.hangBy == Level::top ? middle - high
                                                         : middle;
-        if (foot < *leastFoot_ && *leastFoot_ + high <= scene.room->ceiling) {
+        // One that is clear of the opening by half of that stays where it would be without.
+        const Length clear = *leastFoot_ - overFire(in.job()) / 2;
+        if (foot < clear && *leastFoot_ + high <= scene.room->ceiling) {
             Tie& up = add(K::height);
             up.level = Level::bottom;
             up.distance = *leastFoot_;

@@ -374,7 +374,14 @@ bool readSizes(WordsReader& in, Piece& p, bool isNew, std::vector<std::string>& 
     if (!measured.empty() && written.ends_with(measured))
         written = trimmed(written.substr(0, written.size() - measured.size()));
     // "sofa 6 above the table": a figure that something follows may be none of its size.
-    const bool alone = sizes.size() > 1 || !measured.empty() || in.done() || in.ahead().empty();
+    const auto kindAhead = [&] {
+        const std::size_t here = in.at();
+        const bool there = in.kind() != nullptr;
+        in.goTo(here);
+        return there;
+    };
+    const bool alone = sizes.size() > 1 || !measured.empty() || in.done() || in.ahead().empty() ||
+                       (sizes.size() == 1 && kindAhead());
     const auto meant = meantSizes(sizes, written, measured, alone, *p.kind, in.job());
     if (!meant)
         in.fail(at, in.at() - at, meant.problem().what, meant.problem().remedy);
