@@ -300,7 +300,8 @@ void LineReader::howMany(const Kind& kind, std::size_t start) {
     const bool always = std::any_of(kind.also.begin(), kind.also.end(), [&](const std::string& a) {
         return foldCase(a) == foldCase(text);
     });
-    if (one && one->id == kind.id && !always)
+    // "lamps" on a table are of another kind than on the floor.
+    if (one && (one->id == kind.id || one->role == kind.role) && !always)
         in.fail(start, in.at() - start, worded("how many {}?", text),
                 worded("say it like: two {}", text));
 }
