@@ -99,9 +99,8 @@ SheetDialog::SheetDialog(ProjectPtr job, const QString& first, SurfaceId looked,
     for (const Piece& p : job_->scheme().hung())
         piece_->addItem(QString::fromStdString(p.name), QString::fromStdString(p.name));
     roll_ = new QLineEdit;
-    roll_->setPlaceholderText(
-        tr("empty for tiles; a width, like %1")
-            .arg(fromCore(exampleIn("24", session_.project()->notation.units))));
+    roll_->setPlaceholderText(tr("empty for tiles; a width, like %1")
+                                  .arg(fromCore(exampleIn("24", job_->notation.units))));
     format_ = new QComboBox;
     form_->addRow(tr("Wall"), wall_);
     form_->addRow(tr("Of"), piece_);
