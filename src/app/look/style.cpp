@@ -67,6 +67,7 @@ QComboBox::drop-down { border: none; width: 22px; }
 QComboBox::down-arrow { image: url(:/icons/down.svg); width: 12px; height: 12px; }
 QComboBox QAbstractItemView { background: @field; border: 1px solid @edge; selection-background-color: @ink; selection-color: @onink; }
 QPlainTextEdit { font-family: "Routed Gothic"; font-size: 16px; }
+* { dialogbuttonbox-buttons-have-icons: 0; }
 QPushButton { background: @field; border: 1px solid @soft; border-radius: 5px; padding: 5px 14px; color: @ink; }
 QPushButton:hover { border-color: @ink; }
 QPushButton:focus { border: 2px solid @chosen; padding: 4px 13px; }

@@ -63,10 +63,10 @@ MeasureScreen::MeasureScreen(const QString& notes, bool fresh, QWidget* parent, 
     whole->setContentsMargins(16, 12, 16, 12);
     auto* top = new QHBoxLayout;
     const bool isExample = fresh && notes == example();
+    const QString says = tr("One fact a line. Walls in turn to the right, as you stand inside and "
+                            "face each one.");
     auto* intro = new QLabel(
-        tr("One fact a line. Walls in turn to the right, as you stand inside and "
-           "face each one.") +
-        (isExample ? " " + tr("These notes are an example: type over them.") : QString()));
+        says + (isExample ? " " + tr("These notes are an example: type over them.") : QString()));
     intro->setProperty("quiet", true);
     top->addWidget(intro, 1);
     laserSays_ = new QLabel;
@@ -164,6 +164,9 @@ MeasureScreen::MeasureScreen(const QString& notes, bool fresh, QWidget* parent, 
     connect(buttons, &QDialogButtonBox::accepted, this, &QDialog::accept);
     connect(buttons, &QDialogButtonBox::rejected, this, &QDialog::reject);
     connect(text_, &QPlainTextEdit::textChanged, this, &MeasureScreen::read);
+    if (isExample)
+        connect(text_, &QPlainTextEdit::textChanged, intro,
+                [intro, says] { intro->setText(says); });
     connect(text_, &QPlainTextEdit::cursorPositionChanged, this, &MeasureScreen::follow);
     connect(plan_, &MeasurePlan::wallPointed, this, &MeasureScreen::showMarks);
     connect(plan_, &MeasurePlan::typedAt, this, &MeasureScreen::typedAt);

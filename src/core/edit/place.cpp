@@ -361,8 +361,7 @@ void fitToWindow(Piece& p, Placement& said, const Project& job) {
     const Opening* window = nullptr;
     for (const Tie& t : said.ties)
         for (const Opening& o : job.room->openings)
-            if (t.kind == Tie::Kind::centredOn && o.kind == OpeningKind::window &&
-                t.of == targetOf(o))
+            if (t.kind == Tie::Kind::centredOn && t.of == targetOf(o)) // a glazed door too
                 window = &o;
     if (window == nullptr)
         return;

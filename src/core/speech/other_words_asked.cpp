@@ -293,6 +293,14 @@ constexpr OtherWords asked[] = {
      "each|every|the|all) sides? of (.+?)\\??",
      "how much room is around $1?"},
     {"how far apart are (?:the |both |the two )(window|door)s\\??", "how far is $1 1 from $1 2?"},
+    {"what(?:'s| is) (?:under|below|beneath) ((?:the |my )?window(?: [0-9])?)\\??",
+     "what is in front of $1?"},
+    {"(?:will|would|could|is) there (?:be )?(?:a |any )?(?:glare|reflection|reflections) (?:on|in) "
+     "(.+?)\\??",
+     "what is wrong with $1?"},
+    {"how many (?:people |of us |guests )?(?:can|could) (?:sit|be seated) (?:down|in total|in all|"
+     "altogether)\\??",
+     "how many people can sit here?"},
     {"(?:can|could|will) (?:a person|someone|somebody|one|people|you|i|we|they) (?:still "
      ")?(?:walk|get|pass|go|squeeze|move) (?:around )?by (.+?)\\??",
      "how much room is around $1?"},

@@ -565,6 +565,14 @@ constexpr OtherWords changesInstead[] = {
      "|my )?("
      "(?:opening|doorway|door)(?: [1-9])?)",
      "$1 in front of $2"},
+    {"((?:put |drape |lay |have |add )?(?:an? |the )?(?:throw|blanket|throw blanket|plaid|quilt)) "
+     "(?:over|across) (?:the (?:arm|back|seat|end) of )?(.+)",
+     "$1 on $2"},
+    {"swap ((?:the |my )?[a-z][a-z ]*?) (?:round|around)", "turn $1 around"},
+    {"((?:put |place |add |have )?(?:an? |the )?(?:[a-z]+ )?plants?) in (?:the |a )?(window(?: "
+     "[1-9])?)",
+     "$1 in front of $2"},
+    {"(?:go|step) back (?:one|a) step|(?:back|go) one step back|one step back", "undo"},
     {"((?:put |hang |make |add |have )?)(?:an? )?gallery(?: of (?:pictures|prints|art|photos))? "
      "(?:along|across|down) (.+)",
      "$1six pictures in a grid on $2"},

@@ -86,6 +86,10 @@ constexpr OtherWords withinInstead[] = {
      "to) ",
      "$1folding screen $2 "},
     {"\\balong (?=[0-9])", ""},
+    {"^((?:hang |put |add )?(?:curtains|drapes)) (?:on|at|for|over|in) (.*?window.*?),? (?:down "
+     ")?to "
+     "the (?:window ?)?sill$",
+     "$1 to the sill on $2"},
     {"\\b(?:piece|work) of (?:wall )?art(?:work)?\\b", "picture"},
     {"\\b([0-9]\\S*(?: ?(?:cm|mm|m|in|inch|inches))?) (?:drop|in drop|of drop)\\b", "$1 long"},
     {"\\breading lights (?=(?:on |at )?(?:each|either|both) sides? of)", "sconces "},
