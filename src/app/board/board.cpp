@@ -433,4 +433,13 @@ void Board::keyReleaseEvent(QKeyEvent* e) {
     QWidget::keyReleaseEvent(e);
 }
 
+void Board::takeUnderlay() {
+    const auto& u = session_.project()->underlay;
+    if (u == underlayOf_)
+        return;
+    underlayOf_ = u;
+    underlay_ = u ? QImage::fromData(QByteArray::fromBase64(QByteArray::fromStdString(u->picture)))
+                  : QImage();
+}
+
 } // namespace mezzet::app

@@ -342,15 +342,6 @@ void Board::paintOver(const sheets::Drawing& d) {
     }
 }
 
-void Board::takeUnderlay() {
-    const auto& u = session_.project()->underlay;
-    if (u == underlayOf_)
-        return;
-    underlayOf_ = u;
-    underlay_ = u ? QImage::fromData(QByteArray::fromBase64(QByteArray::fromStdString(u->picture)))
-                  : QImage();
-}
-
 QString Board::toldOf(Vec2 floor) const {
     const Room& room = *session_.project()->room;
     if (!room.closed || !room.holds(floor))

@@ -162,4 +162,15 @@ bool seatsAlong(std::vector<Placement>& places, int count, const Piece& one,
     return true;
 }
 
+Length sharedOver(const Placement& placed, const Piece& one, int count, const Scene& scene) {
+    if (one.kind->role != Role::sconce)
+        return {};
+    for (const Tie& t : placed.ties)
+        if (const Piece* under = t.kind == Tie::Kind::above && t.of.is == Target::Is::piece
+                                     ? scene.pieceById(t.of.piece)
+                                     : nullptr)
+            return std::max(Length{}, under->size.width / count - one.size.width);
+    return {};
+}
+
 } // namespace mezzet

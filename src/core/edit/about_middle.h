@@ -32,4 +32,8 @@ void betweenAsMiddle(Placement&, const Scene&);
 [[nodiscard]] bool seatsAlong(std::vector<Placement>& places, int count, const Piece& first,
                               std::optional<Length> apart, bool sideSaid, const Scene&);
 
+/// The gap between so many wall lights over a piece, each in the middle of its share of it; nothing
+/// for what else hangs.
+[[nodiscard]] Length sharedOver(const Placement& placed, const Piece& one, int count, const Scene&);
+
 } // namespace mezzet

@@ -342,19 +342,6 @@ private:
         return addAll(places, at);
     }
 
-    /// The gap between wall lights over a piece, each in the middle of its share of it; nothing for
-    /// what else hangs.
-    Length sharedOver(const Placement& first) const {
-        if (kind_->role != Role::sconce)
-            return {};
-        for (const Tie& t : first.ties)
-            if (const Piece* under = t.kind == Tie::Kind::above && t.of.is == Target::Is::piece
-                                         ? scene_.pieceById(t.of.piece)
-                                         : nullptr)
-                return std::max(Length{}, under->size.width / count_ - first_.size.width);
-        return {};
-    }
-
     /// The first as said, and each other to the right of the one before.
     Edit row(std::size_t at) {
         // To be centred on either fixes both ways.
@@ -386,7 +373,7 @@ private:
         const char* usual = hangs ? "group-gap" : "seats-apart";
         const Length gap =
             apart.value_or(std::max(hangs || sits ? job_.library.book->habit(usual) : Length{},
-                                    sharedOver(places.front())));
+                                    sharedOver(places.front(), first_, count_, scene_)));
         if (aboutItsMiddle(places, count_, first_, gap) ||
             seatsAlong(places, count_, first_, apart, saysSide(in.text()), scene_))
             return addAll(places, at);
