@@ -183,3 +183,29 @@ TEST(AtHome, WallLightsOverASofaShareItAndHangAtTheirHeight) {
     // 68 in to the centre: sconce-height of the rule book.
     EXPECT_NEAR(one.y, 68, 0.02);
 }
+
+TEST(AtHome, WhatHangsOverAFireKeepsClearOfItsOpening) {
+    // The opening is 34 high; a television's usual foot is at 29.5, a picture's at 49.5.
+    const char* notes =
+        "room R\nceiling 9'\nwall A 20'\n fireplace 7' from left, 6' wide, 14 deep, "
+        "fire 36, lintel 34\nwall B 15'\nwall C 20'\nwall D 15'\n";
+    const auto job = jobWith({}, notes);
+    const auto footOf = [](const Project& with, const char* name) {
+        const Piece* p = with.scheme().byName(name);
+        return (poseOf(with, name).at.y - p->size.height.mm() / 2) / 25.4;
+    };
+    // 12 in over it: IRC R1001.11 has combustible trim no nearer than that (from memory).
+    EXPECT_NEAR(footOf(afterSaying(job, "tv above the fireplace"), "Wall screen"), 34 + 12, 0.01);
+    EXPECT_NEAR(footOf(afterSaying(job, "picture above the fireplace"), "Picture"), 58.5 - 9, 0.01);
+    // A height that is said holds.
+    EXPECT_NEAR(footOf(afterSaying(job, "tv above the fireplace, bottom at 40"), "Wall screen"), 40,
+                0.01);
+}
+
+TEST(AtHome, WhereBothSidesAreBeforeADoorThatIsToldAndElseTheOtherIsTaken) {
+    // The door's leaf sweeps the floor right of the sofa's left end, as one faces it.
+    const auto job = jobWith({"sofa 84 x 36 against wall C, 60 from left corner"});
+    const auto told = toldBySaying(job, "side table");
+    EXPECT_EQ(told.find("before door"), std::string::npos) << told;
+    EXPECT_TRUE(tellsOf(told, "of Sofa")) << told;
+}

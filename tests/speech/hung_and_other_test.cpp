@@ -2,9 +2,8 @@
 // are worked by hand from the tape notes.
 #include "edit/landing.h"
 #include "edit/language.h"
-#include "speech/speech.h"
 
-#include "jobs.h"
+#include "spoken_to.h"
 
 #include <algorithm>
 #include <cmath>
@@ -16,15 +15,6 @@ namespace {
 
 Result<Spoken> spokenTo(const Project& job, const std::string& line) {
     return readSpoken(line, job, {});
-}
-Project doneTo(const Project& job, const std::string& line) {
-    const auto said = spokenTo(job, line);
-    EXPECT_TRUE(said) << line << ": " << (said ? "" : said.problem().text());
-    if (!said || said->is != Spoken::Is::edit)
-        return job;
-    const auto done = apply(job, said->said.edit);
-    EXPECT_TRUE(done) << line << ": " << (done ? "" : done.problem().text());
-    return done ? *done->project : job;
 }
 std::string answerIn(const Project& job, const std::string& line) {
     const auto said = spokenTo(job, line);
@@ -47,20 +37,20 @@ std::string name(const Project& job, std::size_t i) {
 
 TEST(ByWhatHangs, SeatsFaceItAndStandBeforeIt) {
     const auto job = jobWith({"wall screen on wall C, centre 120 from left corner"});
-    const auto facing = doneTo(job, "recliner 8' from the tv");
+    const auto facing = afterSaying(job, "recliner 8' from the tv");
     EXPECT_NEAR(poseOf(facing, "Recliner").front().y, 1, 1e-6);
-    const auto opposite = doneTo(job, "armchair opposite the tv");
+    const auto opposite = afterSaying(job, "armchair opposite the tv");
     EXPECT_NEAR(inches(opposite, "Armchair").x, 120, 0.01);
     // A seat is 33 deep; in a deep room it stands as far before it as one talks.
     EXPECT_NEAR(180 - inches(opposite, "Armchair").y - 16.5, 81, 0.01);
-    const auto before = doneTo(job, "bench 40 x 16, 60 in front of the tv");
+    const auto before = afterSaying(job, "bench 40 x 16, 60 in front of the tv");
     EXPECT_NEAR(inches(before, "Bench").x, 120, 0.01);
     EXPECT_NEAR(inches(before, "Bench").y, 180 - 60 - 8, 0.01);
 }
 
 TEST(ByWhatHangs, EachSideIsBesideItAtItsWall) {
     const auto job = jobWith({"wall screen 60 x 34 on wall D, centre 90 from left corner"});
-    const auto both = doneTo(job, "bookcase 30 wide on each side of the tv");
+    const auto both = afterSaying(job, "bookcase 30 wide on each side of the tv");
     ASSERT_EQ(both.scheme().pieces.size(), 3U);
     // Wall D runs from y = 180 to 0; a bookcase stands a habit's gap from the screen.
     const double gap = job.library.book->habit("beside-on-wall").inInches();
@@ -74,17 +64,17 @@ TEST(ByWhatHangs, EachSideIsBesideItAtItsWall) {
 TEST(ByWhatHangs, WhatStandsOnTopsGoesOnWhatStandsUnderIt) {
     const auto job = jobWith(
         {"media console on wall C, centred on wall C", "wall screen on wall C, centred on wall C"});
-    const auto with = doneTo(job, "soundbar under the tv");
+    const auto with = afterSaying(job, "soundbar under the tv");
     EXPECT_EQ(with.scheme().byName("Sound bar")->on.piece,
               with.scheme().byName("Media console")->id);
-    const auto clock = doneTo(job, "clock on the media console");
+    const auto clock = afterSaying(job, "clock on the media console");
     EXPECT_EQ(clock.scheme().pieces.back().kind->id, "small-clock");
 }
 
 TEST(TheOther, SideIsStraightAcross) {
     const auto job = jobWith({"kitchen island 84 x 40 x 36 in the middle of the room",
                               "three bar stools behind the island"});
-    const auto now = doneTo(job, "move the stools to the other side");
+    const auto now = afterSaying(job, "move the stools to the other side");
     for (const char* stool : {"Bar stool", "Bar stool 2", "Bar stool 3"}) {
         EXPECT_NEAR(inches(now, stool).x, inches(job, stool).x, 0.01) << stool;
         EXPECT_NEAR(inches(now, stool).y - 90, 90 - inches(job, stool).y, 0.01) << stool;
@@ -94,11 +84,11 @@ TEST(TheOther, SideIsStraightAcross) {
 TEST(TheOther, SideOfWhatHangsIsSwappedAtItsHeight) {
     const auto job = jobWith({"queen bed on wall A, 60 from left corner",
                               "sconce 6 left of queen bed", "small pendant left of queen bed"});
-    const auto now = doneTo(job, "move the sconce to the other side of the bed");
+    const auto now = afterSaying(job, "move the sconce to the other side of the bed");
     // From 6 left of a bed 62 wide to 6 right of it, a sconce is 5 wide.
     EXPECT_NEAR(inches(now, "Sconce").x - inches(job, "Sconce").x, 62 + 6 + 6 + 5, 0.01);
     EXPECT_NEAR(inches(now, "Sconce").y, inches(job, "Sconce").y, 0.01);
-    const auto lit = doneTo(job, "move the small pendant to the other side");
+    const auto lit = afterSaying(job, "move the small pendant to the other side");
     EXPECT_NEAR(inches(lit, "Small pendant").x - inches(job, "Small pendant").x, 62 + 8, 0.01);
     // Not to be measured so, and told.
     EXPECT_TRUE(contains(answerIn(job, "will the door hit the sconce?"), "Sconce hangs"));
@@ -109,10 +99,10 @@ TEST(TheOther, SpacingIsAboutTheMiddleAndFromMiddleToMiddleWhereGapsDoNotFit) {
     const auto job = jobWith({"kitchen island 84 x 40 x 36 in the middle of the room",
                               "three bar stools behind the island"});
     // Gaps of 28 between stools 17 wide would take 107 of 84.
-    const auto wide = doneTo(job, "space the stools 30 inches apart");
+    const auto wide = afterSaying(job, "space the stools 30 inches apart");
     EXPECT_NEAR(inches(wide, "Bar stool 3").x - inches(wide, "Bar stool").x, 60, 0.01);
     EXPECT_NEAR(inches(wide, "Bar stool 2").x, 120, 0.01);
-    const auto close = doneTo(job, "space the stools 6 apart");
+    const auto close = afterSaying(job, "space the stools 6 apart");
     EXPECT_NEAR(inches(close, "Bar stool 3").x - inches(close, "Bar stool").x, 2 * 23, 0.01);
 }
 
@@ -122,7 +112,7 @@ TEST(TheOther, WindowIsTheOneFartherOff) {
                       "C 20'\nwall D 15'\n";
     const auto job = jobWith({"desk under window 1"}, two);
     EXPECT_NEAR(inches(job, "Desk").x, 48, 0.01);
-    EXPECT_NEAR(inches(doneTo(job, "move the desk to the other window"), "Desk").x, 192, 0.01);
+    EXPECT_NEAR(inches(afterSaying(job, "move the desk to the other window"), "Desk").x, 192, 0.01);
 }
 
 TEST(TheOther, NearestOfSeveralIsMeantBySeveral) {
@@ -131,7 +121,8 @@ TEST(TheOther, NearestOfSeveralIsMeantBySeveral) {
                  "bookcase 36 x 12 on wall A, 56 from left corner", "desk 54 x 26 at 4', 5'"});
     // The desk's back edge is 47 from wall A, 35 from a bookcase.
     EXPECT_TRUE(contains(answerIn(job, "how far is the desk from the bookcases?"), "35\""));
-    EXPECT_NEAR(inches(doneTo(job, "desk 20 from the bookcases"), "Desk").y, 12 + 20 + 13, 0.01);
+    EXPECT_NEAR(inches(afterSaying(job, "desk 20 from the bookcases"), "Desk").y, 12 + 20 + 13,
+                0.01);
 }
 
 TEST(AskedOf, WhatALeafMeetsIsMeasuredToWhatIsNamed) {
@@ -196,7 +187,7 @@ TEST(LShapedRooms, LightsAreSharedOutByFloor) {
         "room Ell\nceiling 9'\nwall A 22'\nwall B 14'\nwall C 12'\ncorner out\nwall D "
         "6'\ncorner in\nwall E 10'\nwall F 20'\n";
     const auto job = jobWith({}, ell);
-    const auto lit = doneTo(job, "six recessed lights");
+    const auto lit = afterSaying(job, "six recessed lights");
     ASSERT_EQ(lit.scheme().pieces.size(), 6U);
     int below = 0;
     for (const Piece& p : lit.scheme().pieces) {

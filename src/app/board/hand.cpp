@@ -1,5 +1,4 @@
 #include "app/board/hand.h"
-#include "app/board/hand_figures.h"
 #include "app/look/tr.h"
 
 #include "app/board/board.h"
@@ -26,7 +25,41 @@ constexpr double startDrag = 4; ///< pixels before a press becomes a drag
 /// A snap that can't be looked at in this time is not offered.
 constexpr std::chrono::milliseconds snapTakes{40};
 
+/// Where a small field by the pointer with figures in it comes.
+QRectF fieldBy(const Board& board, QPointF at, const QString& figures) {
+    const double w = QFontMetricsF(sheets::lettering(14)).horizontalAdvance(figures) + 18;
+    QRectF box(at.x() + 16, at.y() + 16, w, 24);
+    box.moveRight(std::min(box.right(), board.width() - 6.0));
+    box.moveBottom(std::min(box.bottom(), board.height() - 6.0));
+    return box;
+}
+
+/// A small field by the pointer with figures in it.
+void figuresBy(QPainter& p, const Board& board, QPointF at, const QString& figures) {
+    p.setFont(sheets::lettering(14));
+    const QRectF box = fieldBy(board, at, figures);
+    p.setPen(QPen(look().chosen, 1.4));
+    p.setBrush(look().field);
+    p.drawRoundedRect(box, 5, 5);
+    p.setPen(look().ink);
+    p.drawText(box, Qt::AlignCenter, figures);
+}
+
 } // namespace
+
+void TrialHand::cancel() {
+    board_.session().endTrial();
+}
+
+void TrialHand::letter(const sheets::Drawing& d) const {
+    if (!figures_.isEmpty()) // no tag lies under them
+        d.labels->keepClear(fieldBy(board_, last_, figures_));
+}
+
+void TrialHand::paintOver(QPainter& p) const {
+    if (!figures_.isEmpty())
+        figuresBy(p, board_, last_, figures_);
+}
 
 std::unique_ptr<Hand> PanHand::move(QPointF at, Qt::KeyboardModifiers) {
     board_.panBy(at - last_);
@@ -94,8 +127,8 @@ constexpr double snapPixels = 8;
 } // namespace
 
 OutlineHand::OutlineHand(Board& of, int edge, int corner)
-    : Hand(of), edge_(edge), corner_(corner), lines_(buildingLines(*of.session().project()->room)) {
-}
+    : TrialHand(of), edge_(edge), corner_(corner),
+      lines_(buildingLines(*of.session().project()->room)) {}
 
 DrawHand::DrawHand(Board& of) : Hand(of), lines_(buildingLines(*of.session().project()->room)) {}
 
@@ -159,19 +192,6 @@ void OutlineHand::release(QPointF, Qt::KeyboardModifiers) {
     board_.session().endTrial();
     if (edit_)
         board_.session().apply(*edit_);
-}
-
-void OutlineHand::cancel() {
-    board_.session().endTrial();
-}
-
-void OutlineHand::letter(const sheets::Drawing& d) const {
-    keepClearOfFigures(d, board_, last_, figures_);
-}
-
-void OutlineHand::paintOver(QPainter& p) const {
-    if (!figures_.isEmpty())
-        figuresBy(p, board_, last_, figures_);
 }
 
 Vec2 DrawHand::snapped(QPointF at) const {

@@ -67,54 +67,54 @@ private:
     QPointF to_;
 };
 
-/// Turns the chosen piece by its knob: by steps of 5 degrees, and square to a wall; with Shift by
-/// single degrees.
-class TurnHand : public Hand {
+/// Tries a change out while the pointer moves, and tells its figures in a small field by it.
+class TrialHand : public Hand {
 public:
     using Hand::Hand;
-    std::unique_ptr<Hand> move(QPointF, Qt::KeyboardModifiers) override;
-    void release(QPointF, Qt::KeyboardModifiers) override;
     void cancel() override;
     void letter(const sheets::Drawing&) const override;
     void paintOver(QPainter&) const override;
+
+protected:
+    QPointF last_;
+    QString figures_;
+};
+
+/// Turns the chosen piece by its knob: by steps of 5 degrees, and square to a wall; with Shift by
+/// single degrees.
+class TurnHand : public TrialHand {
+public:
+    using TrialHand::TrialHand;
+    std::unique_ptr<Hand> move(QPointF, Qt::KeyboardModifiers) override;
+    void release(QPointF, Qt::KeyboardModifiers) override;
 
 private:
     [[nodiscard]] Result<Edit> turned() const;
     Angle by_;
-    QPointF last_;
-    QString figures_;
 };
 
 /// Sizes the chosen piece by one of its squares: the corner across stays, or with Ctrl its middle.
 /// It stops at whole inches, or 5 cm; with Shift at the tape's own division.
-class SizeHand : public Hand {
+class SizeHand : public TrialHand {
 public:
     /// `corner`: to its right or left, and to its front or back; of what hangs its top or foot.
-    SizeHand(Board& of, Vec2 corner) : Hand(of), corner_(corner) {}
+    SizeHand(Board& of, Vec2 corner) : TrialHand(of), corner_(corner) {}
     std::unique_ptr<Hand> move(QPointF, Qt::KeyboardModifiers) override;
     void release(QPointF, Qt::KeyboardModifiers) override;
-    void cancel() override;
-    void letter(const sheets::Drawing&) const override;
-    void paintOver(QPainter&) const override;
     [[nodiscard]] Qt::CursorShape cursor() const override { return Qt::SizeFDiagCursor; }
 
 private:
     Vec2 corner_;
-    QPointF last_;
     std::optional<Edit> edit_;
-    QString figures_;
 };
 
 /// Drags an edge or a corner of a rug's outline; it stops at the building's lines.
-class OutlineHand : public Hand {
+class OutlineHand : public TrialHand {
 public:
     /// Counted from 1; of a corner `edge` is 0.
     OutlineHand(Board& of, int edge, int corner);
     std::unique_ptr<Hand> move(QPointF, Qt::KeyboardModifiers) override;
     void release(QPointF, Qt::KeyboardModifiers) override;
-    void cancel() override;
-    void letter(const sheets::Drawing&) const override;
-    void paintOver(QPainter&) const override;
     [[nodiscard]] Qt::CursorShape cursor() const override {
         return edge_ > 0 ? Qt::SizeAllCursor : Qt::CrossCursor;
     }
@@ -123,9 +123,7 @@ private:
     int edge_;
     int corner_;
     std::vector<FloorLine> lines_; ///< of the building, to snap to
-    QPointF last_;
     std::optional<Edit> edit_;
-    QString figures_;
 };
 
 /// Draws a rug corner by corner: each press sets one, a length that is typed sets the next one so

@@ -1,10 +1,14 @@
 // Turning and sizing the chosen piece by its knob and its squares.
 #include "app/board/hand.h"
-#include "app/board/hand_figures.h"
 #include "app/look/tr.h"
 
+#include "app/board/board.h"
+
 #include "edit/pieces.h"
+#include "measure/texts.h"
 #include "scheme/clearance.h"
+
+#include <fmt/format.h>
 
 #include <algorithm>
 #include <cmath>
@@ -64,7 +68,8 @@ std::unique_ptr<Hand> TurnHand::move(QPointF at, Qt::KeyboardModifiers keys) {
     if (square != nullptr)
         by_ = difference(squareTurn(*square, toPointer), where->pose.turn);
     const double degrees = std::round(by_.inDegrees() * 10) / 10;
-    figures_ = QString::number(std::abs(degrees)) + QChar(0x00B0);
+    figures_ =
+        QString::fromStdString(decimals(fmt::format("{:g}", std::abs(degrees)))) + QChar(0x00B0);
     if (degrees != 0)
         figures_ = (degrees > 0 ? tr("%1 right") : tr("%1 left")).arg(figures_);
     if (square != nullptr)
@@ -74,24 +79,11 @@ std::unique_ptr<Hand> TurnHand::move(QPointF at, Qt::KeyboardModifiers keys) {
     return {};
 }
 
-void TurnHand::letter(const sheets::Drawing& d) const {
-    keepClearOfFigures(d, board_, last_, figures_);
-}
-
-void TurnHand::paintOver(QPainter& p) const {
-    if (!figures_.isEmpty())
-        figuresBy(p, board_, last_, figures_);
-}
-
 void TurnHand::release(QPointF, Qt::KeyboardModifiers) {
     auto edit = turned();
     board_.session().endTrial();
     if (edit && std::abs(by_.inDegrees()) > 0.01)
         board_.applyAndTell(*edit);
-}
-
-void TurnHand::cancel() {
-    board_.session().endTrial();
 }
 
 std::unique_ptr<Hand> SizeHand::move(QPointF at, Qt::KeyboardModifiers keys) {
@@ -144,19 +136,6 @@ void SizeHand::release(QPointF, Qt::KeyboardModifiers) {
     board_.session().endTrial();
     if (edit_)
         board_.applyAndTell(*edit_);
-}
-
-void SizeHand::cancel() {
-    board_.session().endTrial();
-}
-
-void SizeHand::letter(const sheets::Drawing& d) const {
-    keepClearOfFigures(d, board_, last_, figures_);
-}
-
-void SizeHand::paintOver(QPainter& p) const {
-    if (!figures_.isEmpty())
-        figuresBy(p, board_, last_, figures_);
 }
 
 } // namespace mezzet::app

@@ -539,9 +539,14 @@ Result<ScenePtr> sceneOf(const Project& p) {
 Result<Applied> apply(const Project& before, const Edit& edit) {
     Applier a{before, edit.notices};
     bool roomChanged = false;
+    bool deeper = false; // or less deep: a piece that is there
     for (const Act& one : edit.acts)
-        if (const auto* gone = std::get_if<RemovePiece>(&one))
+        if (const auto* gone = std::get_if<RemovePiece>(&one)) {
             a.going.insert(gone->id);
+        } else if (const auto* put = std::get_if<PutPiece>(&one)) {
+            const Piece* was = before.scheme().byId(put->piece.id);
+            deeper = deeper || (was != nullptr && was->size.depth != put->piece.size.depth);
+        }
     for (const Act& one : edit.acts) {
         if (auto problem = std::visit([&](const auto& x) { return a.act(x); }, one))
             return *problem;
@@ -555,7 +560,7 @@ Result<Applied> apply(const Project& before, const Edit& edit) {
             roomChanged || i >= before.schemes.size() || job.schemes[i] != before.schemes[i];
         if (!touched && i != job.active)
             continue;
-        if (touched && !roomChanged)
+        if (touched && deeper)
             keepBacksInLine(before, i, job);
         auto scene = resolve(job.roomOf(i), job.schemes[i], job.notation);
         if (!scene)

@@ -64,8 +64,8 @@ public:
     void usuallyAgainst(const Target& t) { usualWall_ = t; }
     /// A height that is only usual, and gives way to one that is said.
     void usualHeight() { usualHeight_ = out.ties.size() - 1; }
-    /// Where no height is said it hangs with its foot no lower than that.
-    void notUnder(Length foot) { leastFoot_ = foot; }
+    /// It hangs over a fire whose opening is so high: clear of that, where no height is said.
+    void overFire(Length opening) { fireTop_ = opening; }
     /// "a little", after a step.
     void aLittle();
     /// Where what was named last begins.
@@ -97,7 +97,7 @@ private:
     std::optional<Target> alongside_;
     Length forward_; ///< of that
     std::optional<std::size_t> usualHeight_;
-    std::optional<Length> leastFoot_; ///< where no height is said
+    std::optional<Length> fireTop_;
     std::optional<Target> usualWall_;
 };
 

@@ -150,12 +150,6 @@ Length usualAbove(const Placing& p, const Target& of) {
     return std::max(Length{}, std::min(usual, free / 2));
 }
 
-/// The least that something hangs over the opening of a fire. Common practice, as for a mantel;
-/// what the stove's maker or the local code wants may be more.
-Length overFire(const Project& job) {
-    return isMetric(job.notation.units) ? Length::centimetres(30) : Length::inches(12);
-}
-
 bool overOrUnder(Placing& p, std::optional<Length> d) {
     const bool over = p.said != "below" && p.said != "under";
     const std::size_t at = p.in.at();
@@ -174,7 +168,7 @@ bool overOrUnder(Placing& p, std::optional<Length> d) {
         p.add(K::centredOn).of = of;
         if (const Fixture* fire = fixtureOf(*p.scene.room, of);
             fire != nullptr && fire->isBreast() && fire->fireHeight > Length{})
-            p.notUnder(fire->fireHeight + overFire(p.in.job()));
+            p.overFire(fire->fireHeight);
         return true;
     }
     // "curtains 6 above the window": so far over it they begin.
@@ -201,6 +195,18 @@ bool overOrUnder(Placing& p, std::optional<Length> d) {
     return true;
 }
 
+/// How high the middle of a new thing hangs where nothing says it: as its kind does, else at eye
+/// level.
+Length usualMiddle(const Piece& p, const Project& job) {
+    const Kind& kind = *p.kind;
+    const Length half = p.size.height / 2;
+    if (kind.hangAt <= Length{})
+        return eyeLevel(*job.library.book, job.judgement);
+    return kind.hangBy == Level::bottom ? kind.hangAt + half
+           : kind.hangBy == Level::top  ? kind.hangAt - half
+                                        : kind.hangAt;
+}
+
 /// The side of something on a wall where there is room for a new one.
 Side freeSideOnWall(const Placing& p, const Target& of, Length d) {
     const auto wall = p.wall ? p.wall : wallOf(of, p.scene);
@@ -212,13 +218,7 @@ Side freeSideOnWall(const Placing& p, const Target& of, Length d) {
     for (const Side side : {Side::right, Side::left}) {
         const double off = d.mm() + p.subject.size.width.mm() / 2;
         const double x = side == Side::right ? b->high.x + off : b->low.x - off;
-        const Kind& kind = *p.subject.kind;
-        const double half = p.subject.size.height.mm() / 2;
-        const double y = kind.hangAt <= Length{}
-                             ? eyeLevel(*p.in.job().library.book, p.in.job().judgement).mm()
-                         : kind.hangBy == Level::bottom ? kind.hangAt.mm() + half
-                         : kind.hangBy == Level::top    ? kind.hangAt.mm() - half
-                                                        : kind.hangAt.mm();
+        const double y = usualMiddle(p.subject, p.in.job()).mm();
         if (clearOnWall(p.scene, there, {x, y}))
             return side;
     }
@@ -354,24 +354,16 @@ void Placing::settleWall() {
                 over.of = of;
                 break;
             }
-    const bool heightSaid =
-        std::any_of(out.ties.begin(), out.ties.end(), [](const Tie& t) { return t.fixesHeight(); });
-    if (leastFoot_ && !heightSaid) {
-        const Kind& kind = *subject.kind;
+    if (fireTop_ && std::none_of(out.ties.begin(), out.ties.end(),
+                                 [](const Tie& t) { return t.fixesHeight(); })) {
+        // One that is clear of the opening by half as much stays where it would be without.
+        const Length clear = in.job().library.book->habit("over-fire");
         const Length high = subject.size.height;
-        const Length middle = kind.hangAt > Length{}
-                                  ? kind.hangAt
-                                  : eyeLevel(*in.job().library.book, in.job().judgement);
-        const Length foot = kind.hangAt <= Length{} || kind.hangBy == Level::centre
-                                ? middle - high / 2
-                            : kind.hangBy == Level::top ? middle - high
-                                                        : middle;
-        // One that is clear of the opening by half of that stays where it would be without.
-        const Length clear = *leastFoot_ - overFire(in.job()) / 2;
-        if (foot < clear && *leastFoot_ + high <= scene.room->ceiling) {
+        if (usualMiddle(subject, in.job()) - high / 2 < *fireTop_ + clear / 2 &&
+            *fireTop_ + clear + high <= scene.room->ceiling) {
             Tie& up = add(K::height);
             up.level = Level::bottom;
-            up.distance = *leastFoot_;
+            up.distance = *fireTop_ + clear;
         }
     }
     if (saidWall)

@@ -94,6 +94,17 @@ std::optional<SizesSaid> readLabelled(WordsReader& in) {
     return out;
 }
 
+struct Unit {
+    std::string_view word;
+    double mm;
+    bool metric;
+};
+constexpr Unit units[] = {{"cm", 10, true},
+                          {"mm", 1, true},
+                          {"m", 1000, true},
+                          {"in", 25.4, false},
+                          {"ft", 304.8, false}};
+
 /// The unit in which bare figures make a piece about as large as its kind comes; the job's system
 /// first.
 std::string_view likelyUnit(const std::vector<Length>& sizes, const Kind& kind,
@@ -105,16 +116,6 @@ std::string_view likelyUnit(const std::vector<Length>& sizes, const Kind& kind,
     const double figure =
         (sizes.size() > 1 ? std::max(sizes[0], sizes[1]) : sizes[0]).mm() / one->value.mm();
     const double is = (sizes.size() > 1 ? std::max(usual.width, usual.depth) : usual.width).mm();
-    struct Unit {
-        std::string_view word;
-        double mm;
-        bool metric;
-    };
-    constexpr Unit units[] = {{"cm", 10, true},
-                              {"mm", 1, true},
-                              {"m", 1000, true},
-                              {"in", 25.4, false},
-                              {"ft", 304.8, false}};
     std::string_view best;
     double least = 1e300;
     for (const Unit& u : units) {
@@ -149,15 +150,13 @@ std::optional<Problem> farTooSmall(const std::vector<Length>& sizes, std::string
     constexpr double fraction = 0.3;
     if (is <= Length{} || is >= usual * fraction)
         return {};
-    const bool metric = isMetric(job.notation.units);
-    for (const auto& [word, mm] : {std::pair{metric ? "cm" : "ft", metric ? 10.0 : 304.8},
-                                   std::pair{metric ? "m" : "ft", metric ? 1000.0 : 304.8}}) {
-        const double times = mm / one->value.mm();
+    for (const Unit& u : units) {
+        const double times = u.mm / one->value.mm();
         const double of = is * times / usual;
-        if (times > 1 && of > 0.6 && of < 2.2)
+        if (u.metric == isMetric(job.notation.units) && times > 1 && of > 0.6 && of < 2.2)
             return Problem{worded("{} would be far smaller than {} comes",
                                   writeGap(is, job.notation), smallFirst(kind.name)),
-                           worded("say the unit: {} {}", trimmed(written), word)};
+                           worded("say the unit: {} {}", trimmed(written), u.word)};
     }
     return {};
 }

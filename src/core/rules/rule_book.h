@@ -118,7 +118,8 @@ inline constexpr std::string_view habitIds[] = {"front-legs-on-rug",
                                                 "eaten-at",
                                                 "eaten-at-long",
                                                 "bar-height",
-                                                "runner-short"};
+                                                "runner-short",
+                                                "over-fire"};
 
 /// What a shelf is made of.
 struct ShelfMaterial {

@@ -105,30 +105,34 @@ std::vector<const Piece*> onlyNew(const Edit& edit, const Project& job) {
     return out;
 }
 
-/// True where all that an edit adds stands clear of other things; of the floor before doors too
-/// where `doors`.
-bool landsClear(const Edit& edit, const Project& job, bool doors) {
+enum class Lands { inTheWay, beforeADoor, clear };
+
+/// How all that an edit adds comes to stand: clear of other things, and of the floor before doors.
+Lands landsBy(const Edit& edit, const Project& job) {
     const auto after = apply(job, edit);
-    const auto scene = after ? sceneOf(*after->project) : Result<ScenePtr>(after.problem());
-    if (!scene)
-        return false;
-    return std::all_of(edit.acts.begin(), edit.acts.end(), [&](const Act& a) {
+    if (!after)
+        return Lands::inTheWay;
+    const Scene& scene = *after->scene;
+    Lands out = Lands::clear;
+    for (const Act& a : edit.acts) {
         const auto* put = std::get_if<PutPiece>(&a);
         if (put == nullptr || job.scheme().byId(put->piece.id) != nullptr)
-            return true;
+            continue;
         const Piece* p = after->project->scheme().byName(put->piece.name);
-        if (p == nullptr || p->on.isCarried() || p->kind->flat())
-            return p != nullptr;
-        const Placed* where = (*scene)->fromAbove(p->id);
-        return where != nullptr &&
-               (p->kind->role == Role::diningChair ? clearAtTable(**scene, *p, where->pose)
-                                                   : clearOf(**scene, *p, where->pose, doors));
-    });
+        if (p == nullptr)
+            return Lands::inTheWay;
+        if (p->on.isCarried() || p->kind->flat())
+            continue;
+        const Placed* where = scene.fromAbove(p->id);
+        const bool chair = p->kind->role == Role::diningChair;
+        if (where == nullptr ||
+            !(chair ? clearAtTable(scene, *p, where->pose) : clearOf(scene, *p, where->pose)))
+            return Lands::inTheWay;
+        if (!chair && !clearOf(scene, *p, where->pose, true))
+            out = Lands::beforeADoor;
+    }
+    return out;
 }
-
-} // namespace
-
-namespace {
 
 /// How a kind stands to the thing it goes with.
 enum class Stays { beside, before, at, on, atTheFoot };
@@ -188,13 +192,15 @@ std::vector<std::string> placesAtTheFire(const Kind& kind, const Project& job) {
     return {};
 }
 
-} // namespace
-
+/// The one thing a kind goes with: the bed of a nightstand; null for none, or several.
 const Piece* goesWith(const Kind& kind, const Project& job) {
     const Home* home = homeOf(kind);
     return home != nullptr ? home->host(job) : nullptr;
 }
 
+/// Where new pieces of a kind usually go, by the one thing in the room that they go with, as the
+/// end of a line: "right of Double bed", "at Desk"; likeliest first. Empty where there is no such
+/// thing, or several. Common practice. `count`: how many are put at once.
 std::vector<std::string> usualPlaces(const Kind& kind, int count, const Project& job) {
     using Places = std::vector<std::string>;
     if (count == 1 && isOneOf(kind, {"rug", "small-rug", "large-rug", "round-rug"})) {
@@ -222,8 +228,6 @@ std::vector<std::string> usualPlaces(const Kind& kind, int count, const Project&
     }
     return {};
 }
-
-namespace {
 
 /// The same, of what was refused for want of a place: what stands on something, several without a
 /// number, a rug too large for the floor that is free.
@@ -287,11 +291,12 @@ std::optional<Result<Spoken>> whereItBelongs(std::string_view text, const Result
     std::optional<Result<Spoken>> beforeADoor;
     for (const auto& placed : lines) {
         auto there = readAsSaid(placed, job, to, stopped);
-        if (!there || there->is != Spoken::Is::edit || !landsClear(there->said.edit, job, false))
+        if (!there || there->is != Spoken::Is::edit)
             continue;
-        if (landsClear(there->said.edit, job, true))
+        const Lands lands = landsBy(there->said.edit, job);
+        if (lands == Lands::clear)
             return there;
-        if (!beforeADoor)
+        if (lands == Lands::beforeADoor && !beforeADoor)
             beforeADoor = std::move(there);
     }
     return beforeADoor;

@@ -62,13 +62,13 @@ void byABay(const std::string& line, const Project& job, std::vector<std::string
         const double past = job.library.book->habit("curtain-past").mm();
         const double left = std::min(past, from);
         const double right = std::min(past, wall.length().mm() - to);
-        out.push_back(
-            fmt::format("{} {} wide {} high on wall {}, {} from left corner, bottom at {}",
-                        noun->name, length(left + right + to - from, job),
-                        length(job.room->ceiling.mm() -
-                                   job.library.book->habit("curtain-under-ceiling").mm() - 12.7,
-                               job),
-                        wall.name, length(from - left, job), length(12.7, job)));
+        out.push_back(fmt::format(
+            "{} {} wide {} high on wall {}, {} from left corner, bottom at {}", noun->name,
+            length(left + right + to - from, job),
+            length(job.room->ceiling.mm() - job.library.book->habit("curtain-under-ceiling").mm() -
+                       noun->hangAt.mm(),
+                   job),
+            wall.name, length(from - left, job), length(noun->hangAt.mm(), job)));
         return;
     }
     // As large as it is, or would be: the wall beside a bay may be too short for it.

@@ -1,10 +1,6 @@
 // Turns and steps told by what is there: a bit toward a thing, toward the foot of a bed.
-#include "edit/beside_wall.h"
-#include "edit/edit.h"
-#include "geometry/gap.h"
-#include "measure/notation.h"
 #include "measure/text.h"
-#include "scheme/on_wall.h"
+#include "scheme/resolve.h"
 #include "speech/meant_words.h"
 
 #include <fmt/format.h>
@@ -16,19 +12,6 @@ namespace mezzet {
 
 namespace {
 
-/// The point on the floor that one turns to when one turns to a thing.
-std::optional<Vec2> turnedTo(const Target& t, const Scene& scene) {
-    if (t.is == Target::Is::piece)
-        if (const Placed* there = scene.inPlan(t.piece))
-            return there->pose.at;
-    const auto wall = wallOf(t, scene);
-    const auto box = wall && t.is != Target::Is::wall ? boxOn(t, *wall, scene) : std::nullopt;
-    if (!box)
-        return {};
-    const Wall& w = scene.room->walls[static_cast<std::size_t>(*wall)];
-    return w.at(Length::millimetres((box->low.x + box->high.x) / 2));
-}
-
 /// "turn the armchair a bit towards the sofa": by a little, the way that is nearer to facing it.
 void aBitToward(const std::string& line, const Project& job, std::vector<std::string>& out) {
     static const Saying words("(?:turn|angle|rotate|swivel|twist|swing) (.+?) "
@@ -39,11 +22,10 @@ void aBitToward(const std::string& line, const Project& job, std::vector<std::st
         return;
     const auto of = standsNamed(found[1], job);
     const auto to = of ? targetNamed(found[2], job) : std::nullopt;
-    const auto middle = to ? turnedTo(*to, *of.scene) : std::nullopt;
-    if (!middle || norm(*middle - of.there->pose.at) < 1)
+    const Vec2 way = to ? middleOf(*to, *of.scene) - of.there->pose.at : Vec2{};
+    if (norm(way) < 1)
         return;
-    const double off =
-        difference(turnToFace(*middle - of.there->pose.at), of.there->pose.turn).inDegrees();
+    const double off = difference(turnToFace(way), of.there->pose.turn).inDegrees();
     constexpr double little = 15; // as “turn it a little” has it
     if (std::abs(off) <= little)
         out.push_back(fmt::format("turn {} to face {}", of.piece->name, found[2].str()));
@@ -63,19 +45,11 @@ void towardTheFoot(const std::string& line, const Project& job, std::vector<std:
     if (!words.is(line, found))
         return;
     const Piece* moved = pieceNamed(found[1], job);
-    const Piece* bed = nullptr;
-    for (const Piece& p : job.scheme().pieces)
-        if (p.kind->role == Role::bed) {
-            if (bed != nullptr)
-                return;
-            bed = &p;
-        }
-    const auto scene = sceneOf(job);
-    const Placed* there = bed != nullptr && scene ? (*scene)->fromAbove(bed->id) : nullptr;
-    if (moved == nullptr || there == nullptr || moved == bed)
+    const auto bed = standsNamed("the bed", job);
+    if (moved == nullptr || !bed || moved->id == bed.piece->id)
         return;
-    const Vec2 way =
-        foldCase(found[3].str()) == "foot" ? there->pose.front() : -there->pose.front();
+    const Vec2 front = bed.there->pose.front();
+    const Vec2 way = foldCase(found[3].str()) == "foot" ? front : -front;
     // The wall that it goes to.
     const auto& walls = job.room->walls;
     const auto ahead =
