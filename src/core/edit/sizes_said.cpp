@@ -94,16 +94,16 @@ std::optional<SizesSaid> readLabelled(WordsReader& in) {
     return out;
 }
 
-struct Unit {
+struct SaidUnit {
     std::string_view word;
     double mm;
     bool metric;
 };
-constexpr Unit units[] = {{"cm", 10, true},
-                          {"mm", 1, true},
-                          {"m", 1000, true},
-                          {"in", 25.4, false},
-                          {"ft", 304.8, false}};
+constexpr SaidUnit saidUnits[] = {{"cm", 10, true},
+                                  {"mm", 1, true},
+                                  {"m", 1000, true},
+                                  {"in", 25.4, false},
+                                  {"ft", 304.8, false}};
 
 /// The unit in which bare figures make a piece about as large as its kind comes; the job's system
 /// first.
@@ -118,7 +118,7 @@ std::string_view likelyUnit(const std::vector<Length>& sizes, const Kind& kind,
     const double is = (sizes.size() > 1 ? std::max(usual.width, usual.depth) : usual.width).mm();
     std::string_view best;
     double least = 1e300;
-    for (const Unit& u : units) {
+    for (const SaidUnit& u : saidUnits) {
         // As likely as one that is half as near, where it is of the other system.
         const double off = std::abs(std::log(std::max(figure, 1e-9) * u.mm / is)) +
                            (u.metric == isMetric(job.notation.units) ? 0 : std::log(2.0));
@@ -150,7 +150,7 @@ std::optional<Problem> farTooSmall(const std::vector<Length>& sizes, std::string
     constexpr double fraction = 0.3;
     if (is <= Length{} || is >= usual * fraction)
         return {};
-    for (const Unit& u : units) {
+    for (const SaidUnit& u : saidUnits) {
         const double times = u.mm / one->value.mm();
         const double of = is * times / usual;
         if (u.metric == isMetric(job.notation.units) && times > 1 && of > 0.6 && of < 2.2)
