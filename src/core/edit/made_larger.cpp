@@ -101,6 +101,15 @@ bool LineReader::biggerOrSmaller(Piece& p) {
 /// "round": of the same width, as the kit's round kind of it.
 bool LineReader::asRound(Piece& p) {
     const std::size_t start = in.at();
+    // "make the table 72 round"
+    std::optional<Length> across;
+    if (in.lengthAhead()) {
+        across = in.length("how far across");
+        if (p.kind->footprint.form == FootprintForm::oval || in.endOf("round") == 0) {
+            in.goTo(start);
+            return false;
+        }
+    }
     if (!in.take({"round"}))
         return false;
     const auto kind = in.job().library.kit->byWord("round " + p.kind->name);
@@ -110,6 +119,10 @@ bool LineReader::asRound(Piece& p) {
     if (!round)
         in.fail(start, in.at() - start, round.problem().what, round.problem().remedy);
     p = *round;
+    if (across) {
+        in.goTo(start);
+        readSizes(in, p, false, notices);
+    }
     return true;
 }
 

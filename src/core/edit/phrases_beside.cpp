@@ -7,6 +7,7 @@
 #include "geometry/gap.h"
 #include "measure/texts.h"
 #include "scheme/on_wall.h"
+#include "scheme/spoken.h"
 
 #include <algorithm>
 
@@ -221,8 +222,10 @@ bool beside(Placing& p, Length d, bool unsaid) {
         const bool hearth = t.is == Is::chimney || t.is == Is::fixture;
         if (!touching && hearth && p.subject.kind->isSeat() && !p.facesSomething())
             p.add(K::facing).of = t;
-        else if (!touching && wall.is == Is::wall && !p.facesSomething())
-            p.add(K::squareTo).of = wall;
+        else if (const auto behind = wallIn(t, *p.scene.room);
+                 !touching && behind && !p.facesSomething() &&
+                 (wall.is == Is::wall || !p.subject.kind->flat()))
+            p.add(K::squareTo).of = wallTarget(*behind);
         return true;
     }
     Length forward;
@@ -260,6 +263,9 @@ bool between(Placing& p) {
     const Target of = p.target();
     p.in.take({"and"});
     const Target also = p.target();
+    if (of == also)
+        p.fault(worded("both are {}", spoken(of, p.in.job().wording())),
+                "name two things, like: between sofa and wall A");
     if (betweenInWall(p, of, also) || betweenInWall(p, also, of))
         return true;
     Tie& tie = p.add(K::centredBetween);

@@ -34,6 +34,15 @@ Side sideOf(const Scene& scene, int of, int other) {
     return at.y < 0 ? Side::behind : Side::front;
 }
 
+constexpr std::string_view spokenOf[] = {" it ", " this ", " that "};
+
+/// Whether a line up to there speaks of a thing as "it", and not by a name.
+bool saidAsIt(std::string_view before) {
+    const auto words = " " + foldCase(before) + " ";
+    return std::any_of(std::begin(spokenOf), std::end(spokenOf),
+                       [&](std::string_view w) { return words.find(w) != std::string::npos; });
+}
+
 } // namespace
 
 const std::vector<Verb<LineReader>>& LineReader::verbs() {
@@ -479,7 +488,21 @@ Edit LineReader::asKind(int id) {
     if (!kind && !round)
         kind = usualKind();
     if (!kind)
+        whichKind();
+    if (!kind)
         in.failAhead(in.done() ? "by what?" : worded("the kit has no “{}”", firstWords()));
+    // "make it a sectional" is said of a seat, and not of the rug that was named last.
+    if (const Piece& it = pieceOf(id);
+        saidAsIt(in.text().substr(0, at)) &&
+        (it.kind->flat() != kind->flat() || it.kind->family != kind->family)) {
+        const auto& all = in.scheme().pieces;
+        const auto alike = std::find_if(all.begin(), all.end(), [&](const Piece& p) {
+            return p.kind->role == kind->role && p.kind->family == kind->family && !p.isGroup();
+        });
+        in.fail(at, in.at() - at, worded("“it” is {}, which was spoken of last", it.name),
+                worded("say: replace {} by {}", alike != all.end() ? alike->name : it.name,
+                       foldCase(kind->name)));
+    }
     auto instead = asAnother(job_, placedPiece(id), kind);
     if (!instead)
         in.fail(at, in.at() - at, instead.problem().what, instead.problem().remedy);

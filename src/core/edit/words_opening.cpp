@@ -167,6 +167,47 @@ std::optional<Target> WordsReader::openingByWhere(std::size_t start) {
     return {};
 }
 
+std::optional<Target> WordsReader::doorByStyle(std::size_t start) {
+    struct Called {
+        DoorStyle style;
+        std::initializer_list<std::string_view> words; ///< longest first
+    };
+    static const Called all[] = {
+        {DoorStyle::sliding,
+         {"sliding glass doors", "sliding glass door", "sliding patio doors", "sliding patio door",
+          "glass sliding doors", "sliding doors", "sliding door", "patio doors", "patio door",
+          "sliders", "slider", "barn doors", "barn door"}},
+        {DoorStyle::folding,
+         {"bi-fold doors", "bi-fold door", "bi fold doors", "bi fold door", "bifold doors",
+          "bifold door", "bi-folds", "bifolds", "folding doors", "folding door"}},
+        {DoorStyle::pair,
+         {"french doors", "french door", "french windows", "french window", "double doors",
+          "double door"}},
+        {DoorStyle::pocket, {"pocket doors", "pocket door"}},
+    };
+    const auto& openings = job_.room->openings;
+    for (const Called& c : all) {
+        if (std::none_of(c.words.begin(), c.words.end(),
+                         [&](std::string_view w) { return endOf(w) > 0; }))
+            continue;
+        std::vector<const Opening*> there;
+        for (const Opening& o : openings)
+            if (o.kind == OpeningKind::door && o.style == c.style)
+                there.push_back(&o);
+        if (there.empty())
+            return {};
+        take(c.words);
+        if (there.size() == 1)
+            return targetOf(*there.front());
+        for (const Opening* o : there) // "french doors 2"
+            if (take({std::to_string(o->number)}))
+                return targetOf(*o);
+        failWhich(start, at_ - start, worded("which {}? there are {}", since(start), there.size()),
+                  worded("say {} or {}", there.front()->name(), there.back()->name()));
+    }
+    return {};
+}
+
 std::optional<Target> WordsReader::openingTo() {
     const Opening* there = nullptr;
     std::size_t end = 0;

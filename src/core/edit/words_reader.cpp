@@ -60,20 +60,29 @@ void WordsReader::noneYet() {
     const auto none = kind();
     const std::size_t end = at_;
     at_ = word;
-    if (!none)
+    if (!none) {
+        // "the table", where there is none of any kind.
+        std::string noun = ahead();
+        const std::size_t width = noun.size();
+        if (const auto one = plainWord(noun); one == "table" || one == "chair")
+            failNone(word, width, std::move(noun));
         return;
+    }
     // "chest of drawers" is one.
     const auto said = foldCase(text_.substr(word, end - word));
     const bool asSaid = foldCase(none->name) == said ||
                         std::find(none->also.begin(), none->also.end(), said) != none->also.end();
-    const auto noun = asSaid ? said : plainWord(said);
+    failNone(word, end - word, asSaid ? said : plainWord(said));
+}
+
+void WordsReader::failNone(std::size_t at, std::size_t bytes, std::string noun) const {
     try {
         const bool several = isSeveral(noun);
-        fail(word, end - word,
+        fail(at, bytes,
              several ? worded("there are no {} yet", noun) : worded("there is no {} yet", noun),
              "put one in the room first");
     } catch (LineFault& fault) {
-        fault.problem.notThere = noun;
+        fault.problem.notThere = std::move(noun);
         throw;
     }
 }

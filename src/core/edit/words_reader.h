@@ -179,6 +179,8 @@ private:
     /// Faults where openings of a kind, said as several from `start`, are in more than one wall;
     /// goes back there where they are not.
     void whichWallOf(OpeningKind, std::size_t start);
+    /// Faults at a noun that there is nothing of.
+    [[noreturn]] void failNone(std::size_t at, std::size_t bytes, std::string noun) const;
     void isOne(const Match&, std::size_t start) const;
     /// "second": 2, "last": -1; 0, and nothing taken, for none.
     int orderSaid();
@@ -186,6 +188,9 @@ private:
     /// "the closet", "the bathroom door", "the door to the hall": by where it leads, as the notes
     /// have it; none, and nothing taken, where none does.
     std::optional<Target> openingByWhere(std::size_t start);
+    /// "the french doors", "the bifolds": by what sort of door it is; none, and nothing taken, where
+    /// none is of that sort.
+    std::optional<Target> doorByStyle(std::size_t start);
     /// "the kitchen": the only opening that leads to it; none, and nothing taken, for another.
     std::optional<Target> openingTo();
     Target numbered(OpeningKind, Target::Is, const char* what, std::size_t start);

@@ -278,6 +278,8 @@ Target WordsReader::target(bool pieces) {
             return wallTarget(*wall);
         return *where;
     }
+    if (const auto style = doorByStyle(start))
+        return *style;
     if (const auto which = whichOpening(start))
         return *which;
     if (const auto sort = take({"long", "longest", "longer"})      ? 1

@@ -88,7 +88,8 @@ FitAnswer widthsThatFit(const Project& job, const Kind& kind, int wall) {
     const std::string& name = job.room->walls[static_cast<std::size_t>(wall)].name;
     const double depth = kind.size.depth.mm();
     auto free = freeAlong(**scene, wall, depth, kind.size.height);
-    const double least = Length::inches(10).mm();
+    // A desk a hand wide is none.
+    const double least = std::max(Length::inches(10).mm(), kind.size.width.mm() * 0.4);
     std::erase_if(free, [&](const auto& s) { return s.second - s.first < least; });
     std::stable_sort(free.begin(), free.end(), [](const auto& a, const auto& b) {
         return a.second - a.first > b.second - b.first;

@@ -111,11 +111,12 @@ std::vector<int> tableAndChairs(const Project& job, const FloorView& scene, int 
 }
 
 /// The edit that takes the old table and chairs out and puts this one in with its chairs; empty
-/// when it upsets something; when not `strictly`, only when it does harm (see judge/guard.h).
+/// when it upsets something; when not `strictly`, only when it does harm (see judge/guard.h), and
+/// more than what it would replace does `now`.
 std::optional<FitChoice> tryTable(const Project& job, const Base& base,
                                   const std::vector<int>& gone, const KindPtr& kind,
                                   const KindPtr& chairs, Size size, Pose pose, Length each,
-                                  bool strictly) {
+                                  bool strictly, const Base* now) {
     Piece table = pieceOf(kind);
     table.size = size;
     table.pose = pose;
@@ -152,7 +153,9 @@ std::optional<FitChoice> tryTable(const Project& job, const Base& base,
         return {};
     const auto judged = judgedAfter(*after);
     const auto upsets = upsetBy(base, *after, judged);
-    if (harms(base.judged, judged) || (strictly && !upsets.empty()))
+    if (strictly && !upsets.empty())
+        return {};
+    if (harms(base.judged, judged) && (strictly || now == nullptr || harms(now->judged, judged)))
         return {};
     FitChoice c;
     c.detail = worded("seats {}{}", seats, upsets.empty() ? "" : ", but " + upsets.front());
@@ -187,6 +190,8 @@ FitAnswer tablesThatFit(const Project& job, const TableAsked& asked, const GoesO
         return out.stopped;
     };
     bool strictly = true;
+    // What stands there may shut a way already: another is no worse for that.
+    const auto now = asked.replace != 0 ? baseWithout(job, {}) : std::nullopt;
     const Room& room = *base->scene->room;
     /// The largest of a family of sizes, by halving, then by full judgement with an inch less each
     /// time.
@@ -223,7 +228,7 @@ FitAnswer tablesThatFit(const Project& job, const TableAsked& asked, const GoesO
                 if (!spot)
                     continue;
                 auto c = tryTable(job, *base, gone, kind, chairs, sizeFor(w), {spot->at, angle},
-                                  each, strictly);
+                                  each, strictly, now ? &*now : nullptr);
                 if (!c)
                     continue;
                 best = std::move(c);

@@ -1,8 +1,12 @@
 #include "speech/asked_of.h"
 
 #include "edit/words_reader.h"
+#include "judge/ahead.h"
 #include "measure/text.h"
 #include "measure/texts.h"
+#include "scheme/spoken.h"
+
+#include <fmt/ranges.h>
 
 #include <cmath>
 #include <numbers>
@@ -61,6 +65,45 @@ std::optional<AskedOf> thingAhead(Asking& a) {
         return {};
     }
     return out;
+}
+
+void tellFree(const Asking& a, const Piece& p, std::initializer_list<Side> sides, Answer& out) {
+    const Placed* where = p.on.isFloor() ? a.scene->fromAbove(p.id) : nullptr;
+    if (where == nullptr)
+        return;
+    const FloorView floor(*a.scene);
+    const auto word = [](Side s) {
+        return s == Side::front    ? told("in front")
+               : s == Side::behind ? told("behind")
+               : s == Side::left   ? told("left")
+                                   : told("right");
+    };
+    std::vector<std::string> parts;
+    for (const Side s : sides) {
+        const auto [lane, stop] = aheadOf(floor, p, *where, s);
+        if (!stop)
+            continue;
+        const auto figure = lengthSaid(a, stop->ahead);
+        parts.push_back(worded("{} {}, to {}", figure, word(s), spoken(stop->what, a.wording())));
+        out.marks.push_back({theFloor(), lane.from, lane.from + lane.along * stop->ahead, figure});
+    }
+    if (parts.empty())
+        return;
+    if (!out.words.empty())
+        out.words += ". ";
+    out.words += worded("Around {}: {}", p.name, fmt::format("{}", fmt::join(parts, "; ")));
+}
+
+std::optional<Vec2> planMiddle(const Target& t, const Scene& scene) {
+    const Piece* p = t.is == Target::Is::piece ? scene.pieceById(t.piece) : nullptr;
+    if (p == nullptr)
+        return middleOf(t, scene);
+    if (p->onWall()) {
+        const Wall& w = scene.room->walls[static_cast<std::size_t>(p->wall())];
+        return w.start + w.along() * scene.byId(p->id)->pose.at.x;
+    }
+    const Placed* seen = scene.inPlan(p->id);
+    return seen != nullptr ? std::optional(seen->pose.at) : std::nullopt;
 }
 
 double figureFor(const Asking& a) {

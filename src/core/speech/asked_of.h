@@ -3,6 +3,7 @@
 #include "rules/rule_book.h"
 #include "speech/questions.h"
 
+#include <initializer_list>
 #include <optional>
 #include <string>
 #include <string_view>
@@ -30,6 +31,14 @@ struct AskedOf {
 [[nodiscard]] Band bandOf(const Asking&, std::string_view id);
 /// A band of lengths in words, however it is bounded.
 [[nodiscard]] std::string bandSaid(const Asking&, const Band&);
+
+/// The free floor on some sides of a piece and what comes first there, in words after what they
+/// say already, and marked.
+void tellFree(const Asking&, const Piece&, std::initializer_list<Side> sides, Answer&);
+
+/// The middle of a target in the room's plan: of what hangs the place of its wall behind it, of
+/// what stands on something where that is. None for what is in no plan.
+[[nodiscard]] std::optional<Vec2> planMiddle(const Target&, const Scene&);
 
 /// A round length to tell a proportion by: a metre, or a foot; mm.
 [[nodiscard]] double figureFor(const Asking&);

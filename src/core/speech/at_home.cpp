@@ -8,6 +8,7 @@
 #include "speech/asked_first.h"
 #include "speech/meant_words.h"
 #include "speech/reading.h"
+#include "speech/what_if.h"
 
 #include <fmt/format.h>
 
@@ -300,6 +301,37 @@ std::optional<Result<Spoken>> whereItBelongs(std::string_view text, const Result
             beforeADoor = std::move(there);
     }
     return beforeADoor;
+}
+
+std::optional<Spoken> askedAtHome(std::string_view text, const Project& job, const Listener& to,
+                                  const Stopped& stopped) {
+    const std::string line(trimmed(text));
+    if (line.size() > 120 || !mentions(line, {"room for", "space for", "where", "fit"}))
+        return {};
+    static const Saying words(
+        "(?:(?:is there|do i have|do we have|have i|have we|would there be|will there be) (?:got "
+        ")?(?:still |any |enough )?(?:room|space) (?:left )?for|where (?:should|could|would|can|do|"
+        "does) (?:i |we )?(?:put |place |have )?(?:the |my |some "
+        ")?|(?:would|will|can|could|do|does)"
+        ") ?((?:an? |two |another |some |the |both )?[a-z][a-z -]*?)(?: (?:go|fit|stand|be|work)"
+        "(?: best| here| in here)?)?(?: here| in here)?\\??");
+    std::smatch found;
+    if (!words.is(line, found))
+        return {};
+    std::string thing = found[1];
+    if (foldCase(thing).starts_with("some ") || foldCase(thing).starts_with("the "))
+        thing = thing.substr(thing.find(' ') + 1);
+    if (!piecesNamed(thing, job).empty())
+        return {}; // it is asked of what is there
+    if (!job.library.kit->byWord(thing.substr(thing.rfind(' ') + 1)) &&
+        !job.library.kit->byWord(thing))
+        return {};
+    const auto there = whereItBelongs(thing, readAsSaid(thing, job, to, stopped), job, to, stopped);
+    if (!there || !*there || (*there)->is != Spoken::Is::edit ||
+        landsBy((*there)->said.edit, job) == Lands::inTheWay)
+        return {};
+    auto out = whatWouldCome(job, (*there)->said);
+    return out ? std::optional(std::move(*out)) : std::nullopt;
 }
 
 namespace {

@@ -15,4 +15,10 @@ namespace mezzet {
                                                            const Project&, const Listener&,
                                                            const Stopped&);
 
+/// "is there room for nightstands?", "where would a coffee table go?": what would come of putting
+/// them where their kind usually goes; none where nothing is there that they go with, or they land
+/// in the way of something.
+[[nodiscard]] std::optional<Spoken> askedAtHome(std::string_view text, const Project&,
+                                                const Listener&, const Stopped&);
+
 } // namespace mezzet

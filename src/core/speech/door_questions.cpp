@@ -43,8 +43,10 @@ Answer doesItHit(Asking& a, const Target& door, bool clears) {
         return out;
     }
     const Gap g = gapBetween(there->shape, *swing);
-    const auto gap = writeGap(g.clear() < Length{} ? -g.clear() : g.clear(), a.job.notation);
-    if (g.clear() >= Length{})
+    const Length touching = Length::millimetres(0.5); // nearer than one can tell
+    const Length clear = g.clear() < Length{} && -g.clear() < touching ? Length{} : g.clear();
+    const auto gap = writeGap(clear < Length{} ? -clear : clear, a.job.notation);
+    if (clear >= Length{})
         out.words = clears ? worded("Yes: the leaf of {} clears {} by {}", name, piece.name, gap)
                            : worded("No: the leaf of {} clears {} by {}", name, piece.name, gap);
     else if (!piece.kind->flat())

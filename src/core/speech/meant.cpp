@@ -553,10 +553,11 @@ void anotherNamed(const std::string& line, const Project& job, std::vector<std::
 std::vector<std::string> meantFirst(std::string_view text, const Project& job) {
     const std::string line(trimmed(text));
     std::vector<std::string> out;
-    for (const auto& all : {meaningsOfRecesses(), meaningsFirst(), meaningsOfHungFirst(),
-                            meaningsOfCurtainsFirst(), meaningsOfTheOtherFirst(),
-                            meaningsByPiecesFirst(), meaningsOfTablesFirst(), meaningsOfRoomFirst(),
-                            meaningsOfHomeFirst(), meaningsOfTurnsFirst(), meaningsOfBaysFirst()})
+    for (const auto& all :
+         {meaningsOfRecesses(), meaningsFirst(), meaningsOfHungFirst(), meaningsOfCurtainsFirst(),
+          meaningsOfTheOtherFirst(), meaningsByPiecesFirst(), meaningsOfTablesFirst(),
+          meaningsOfRoomFirst(), meaningsOfRugsFirst(), meaningsOfSizeFirst(),
+          meaningsOfHomeFirst(), meaningsOfTurnsFirst(), meaningsOfBaysFirst()})
         for (const Meaning& one : all)
             one(line, job, out);
     return out;
@@ -572,9 +573,9 @@ std::vector<std::string> asMeant(std::string_view text, const Project& job) {
         one(line, job, out);
     for (const auto& more :
          {meaningsOfTheOther(), meaningsOfSize(), meaningsOfPlace(), meaningsOfCorners(),
-          meaningsOfRoom(), meaningsOfTables(), meaningsOverhead(), meaningsOfCurtains(),
-          meaningsOfSpan(), meaningsOfWalls(), meaningsOfHung(), meaningsOfRuns(),
-          meaningsByPieces(), meaningsOfBays(), meaningsOfTurns()})
+          meaningsOfRoom(), meaningsOfRugs(), meaningsOfTables(), meaningsOverhead(),
+          meaningsOfCurtains(), meaningsOfSpan(), meaningsOfWalls(), meaningsOfHung(),
+          meaningsOfRuns(), meaningsByPieces(), meaningsOfBays(), meaningsOfTurns()})
         for (const Meaning& one : more)
             one(line, job, out);
     std::erase(out, line);

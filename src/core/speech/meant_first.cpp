@@ -55,9 +55,18 @@ void atRightAngles(const std::string& line, const Project& job, std::vector<std:
     std::string base = found[4].str();
     if (base.empty() || base == "it" || base == "them")
         base = found[3].str();
+    // "a second sofa at right angles to the first"
+    static const auto another = meaning("(?:an? )?(?:second|another|new|other) (.+)");
+    std::string thing = found[2];
+    std::smatch one;
+    const bool isNew = std::regex_match(thing, one, another);
+    if (isNew)
+        thing = one[1];
+    if (isNew && (base == "first" || base == "first one" || base == "other" || base == "other one"))
+        base = thing;
     const auto it = standsNamed(base, job);
-    const Piece* there = pieceNamed(found[2], job);
-    const KindPtr noun = there != nullptr ? there->kind : nounIn(found[2].str(), job);
+    const Piece* there = isNew ? nullptr : pieceNamed(thing, job);
+    const KindPtr noun = there != nullptr ? there->kind : nounIn(thing, job);
     if (!it || !noun || !noun->isSeat() || !it.piece->kind->isSeat() || there == it.piece)
         return;
     const Size size = there != nullptr ? there->size : noun->size;
@@ -101,7 +110,9 @@ void atRightAngles(const std::string& line, const Project& job, std::vector<std:
     if (across.empty() || along.empty())
         return;
     out.push_back(fmt::format("{}{} turned {:.1f}, {}, {}", there != nullptr ? "" : "add ",
-                              there != nullptr ? there->name : found[1].str(),
+                              there != nullptr ? there->name
+                              : isNew          ? "a " + thing
+                                               : found[1].str(),
                               turnToFace(sofa.right() * -aside).inDegrees(), across, along));
 }
 

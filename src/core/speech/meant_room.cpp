@@ -62,66 +62,56 @@ void tucked(const std::string& line, const Project& job, std::vector<std::string
         out.push_back(std::move(said));
 }
 
-/// "put the rug half under the bed", "a rug two thirds under the bed": forward from under it.
-void partlyUnder(const std::string& line, const Project& job, std::vector<std::string>& out) {
+/// "tv in the left alcove": on the wall there, for a set has nothing to stand on.
+void screenInAlcove(const std::string& line, const Project& job, std::vector<std::string>& out) {
+    if (!mentions(line, {"alcove"}))
+        return;
     static const Saying words(
-        "((?:put |place |add |lay |slide |have )?)(.*?\\b(?:rug|carpet)\\b.*?),? (?:so "
-        "(?:that )?)?(?:it(?:'s| is) )?(half|one half|halfway|half way|a third|one third|"
-        "two thirds|two-thirds|a quarter|three quarters|partly|partially)(?: of it)?(?: is)? "
-        "(?:under|underneath|beneath|below) (?:the |my )?(.+)");
+        "((?:put |place |hang |add )?(?:an? |the )?(?:[0-9]+ ?(?:inch|\"|″) )?)"
+        "(?:tv|telly|television) (in the (?:left|right)(?:[- ]hand)? alcove.*)");
     std::smatch found;
-    if (!words.is(line, found))
-        return;
-    const Piece* over = pieceNamed(found[4], job);
-    if (over == nullptr)
-        return;
-    const auto part = foldCase(found[3].str());
-    const double share = part.ends_with("quarters")                ? 0.75
-                         : part.starts_with("two")                 ? 2.0 / 3
-                         : part.ends_with("third")                 ? 1.0 / 3
-                         : part.ends_with("quarter")               ? 0.25
-                         : part == "partly" || part == "partially" ? 2.0 / 3
-                                                                   : 0.5;
-    const std::string lying = found[2];
-    const Piece* rug = pieceNamed(lying, job);
-    const KindPtr kind = nounIn(lying, job);
-    Length deep = rug != nullptr ? rug->size.depth : kind ? kind->size.depth : Length{};
-    // One that lies across is as deep, seen from the bed, as it is wide.
-    const auto scene = rug != nullptr ? sceneOf(job) : Result<ScenePtr>(Problem{});
-    const Placed* lies = scene ? (*scene)->fromAbove(rug->id) : nullptr;
-    const Placed* stands = scene ? (*scene)->fromAbove(over->id) : nullptr;
-    if (lies != nullptr && stands != nullptr)
-        deep = Length::millimetres(extent(lies->shape, stands->pose.front()) +
-                                   extent(lies->shape, -stands->pose.front()));
-    // Its size may be said: the second figure, or the only one of what is round.
-    static const auto sized = meaning("([0-9][^ x]*)(?: ?(?:x|by) ?([0-9][^ ]*))?");
-    if (std::smatch size; rug == nullptr && std::regex_search(lying, size, sized)) {
-        const auto unit = job.notation.units;
-        if (auto l = readLength(size[2].matched ? size[2].str() : size[1].str(), unit))
-            deep = *l;
-    }
-    if (deep <= Length{})
-        return;
-    // Under a seat with its back to a wall there is no more room than it is deep: half of that.
-    Length under = deep * share;
-    if (over->kind->isSeat() && under > over->size.depth)
-        under = over->size.depth * share;
-    out.push_back(fmt::format("{}{} under the front legs of {}, {} on", found[1].str(),
-                              found[2].str(), over->name, write(under, job.notation)));
+    if (words.is(line, found) && pieceNamed("the tv", job) == nullptr)
+        out.push_back(fmt::format("{}wall screen {}", found[1].str(), found[2].str()));
 }
 
-/// "slide the rug out from under the bed": to lie before it.
-void outFromUnder(const std::string& line, const Project& job, std::vector<std::string>& out) {
-    static const Saying words(
-        "(?:slide|pull|take|move|bring|get|draw) (.+?) out (?:from )?(?:under|underneath|"
-        "beneath|of) (?:the |my )?(.+)");
+/// "mirror opposite the window", of what hangs: on the wall across from it, in line with it.
+void hungOpposite(const std::string& line, const Project& job, std::vector<std::string>& out) {
+    if (!mentions(line, {"opposite", "across from", "facing"}))
+        return;
+    static const Saying words("(.+?),? (?:hung )?(?:opposite|across from|facing) (?:to )?(.+)");
     std::smatch found;
     if (!words.is(line, found))
         return;
-    const Piece* under = pieceNamed(found[1], job);
-    const Piece* over = pieceNamed(found[2], job);
-    if (under != nullptr && over != nullptr)
-        out.push_back(fmt::format("{} 0 in front of {}", under->name, over->name));
+    const KindPtr kind = nounIn(found[1].str(), job);
+    const Piece* there = pieceNamed(found[1], job);
+    if (!(there != nullptr ? there->kind->hangs() : kind && kind->hangs()))
+        return;
+    const auto t = targetNamed(found[2], job);
+    const auto scene = sceneOf(job);
+    const auto wall = t && scene ? wallOf(*t, **scene) : std::nullopt;
+    const auto across = wall ? wallAcross(*job.room, *wall) : std::nullopt;
+    if (!across)
+        return;
+    const Wall& w = job.room->walls[static_cast<std::size_t>(*across)];
+    const double along = dot(middleOf(*t, **scene) - w.start, w.along());
+    if (along <= 0 || along >= w.length().mm()) {
+        out.push_back(fmt::format("{} on wall {}", found[1].str(), w.name));
+        return;
+    }
+    out.push_back(fmt::format("{} on wall {}, centre {} from left corner", found[1].str(), w.name,
+                              write(Length::millimetres(along), job.notation)));
+}
+
+/// "base units along wall A, 300 long": one run of them, and no number.
+void runOfUnits(const std::string& line, const Project&, std::vector<std::string>& out) {
+    if (!mentions(line, {"units", "cupboards", "cabinets"}))
+        return;
+    static const Saying words(
+        "((?:put |place |add |run |have |fit )?)(?:a run of |some |the )?(?:base|kitchen|floor) "
+        "(?:units|cupboards|cabinets) ((?:along|on|against|under|down|from) .+)");
+    std::smatch found;
+    if (words.is(line, found))
+        out.push_back(fmt::format("{}kitchen counter {}", found[1].str(), found[2].str()));
 }
 
 /// "leave 80 free in front of the wardrobe", "give the desk 60 cm of space behind it": what comes
@@ -486,11 +476,11 @@ void atChildHeight(const std::string& line, const Project& job, std::vector<std:
 } // namespace
 
 std::vector<Meaning> meaningsOfRoomFirst() {
-    return {partlyUnder};
+    return {runOfUnits};
 }
 
 std::vector<Meaning> meaningsOfRoom() {
-    return {tucked,          partlyUnder,   outFromUnder,   roomKept,      atTheHeads,
+    return {screenInAlcove,  hungOpposite,  tucked,         roomKept,      atTheHeads,
             awayAlongWall,   mirrorShowing, fromEachEnd,    atChildHeight, openingsOfWall,
             otherSideInWall, allButOne,     betweenTwoAlike};
 }

@@ -191,7 +191,35 @@ void upToTheCeiling(const std::string& line, const Project& job, std::vector<std
             fmt::format("make {} {} high", p->name, write(job.room->ceiling, job.notation)));
 }
 
+/// "a bookcase up to the ceiling on wall C": as high as the room.
+void newToTheCeiling(const std::string& line, const Project& job, std::vector<std::string>& out) {
+    if (!mentions(line, {"ceiling", "full height", "full-height"}))
+        return;
+    static const Saying behind(
+        "((?:put |place |add |stand |have |fit )?)(.+?),? (?:(?:going|reaching|running|that goes) "
+        ")?(?:(?:right |all the way )?up to the ceiling|floor to ceiling|floor-to-ceiling|to the "
+        "ceiling)(,? .*)?");
+    static const Saying before(
+        "((?:put |place |add |stand |have |fit )?(?:an? |two )?)(?:floor[- ]to[- "
+        "]ceiling|full[- ]height|ceiling[- ]height) ([a-z]+(?: "
+        "[a-z]+)?" "?)((?: (?:on|in|against|along|by|beside|left|right|at|either|"
+        "each|next|between|under|for|behind) .*)?)");
+    std::smatch found;
+    if (!behind.is(line, found) && !before.is(line, found))
+        return;
+    const KindPtr kind = nounIn(found[2].str(), job);
+    if (!kind || kind->on != SurfaceKind::floor || kind->family != Family::storage ||
+        pieceNamed(found[2], job) != nullptr)
+        return;
+    out.push_back(fmt::format("{}{} {} high{}", found[1].str(), found[2].str(),
+                              write(job.room->ceiling, job.notation), found[3].str()));
+}
+
 } // namespace
+
+std::vector<Meaning> meaningsOfSizeFirst() {
+    return {newToTheCeiling};
+}
 
 std::vector<Meaning> meaningsOfSize() {
     return {upToTheCeiling, theSameSize, allAlike, largerThan, grownTo};

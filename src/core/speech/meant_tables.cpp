@@ -458,6 +458,62 @@ void soManyChairs(const std::string& line, const Project& job, std::vector<std::
         out.push_back(fmt::format("seat {} with {}", table->name, n));
 }
 
+/// "six chairs, three on each side", "a bench on the window side and three chairs on the other":
+/// all the places along its long sides, and those at its ends where that is said.
+void chairsAlongSides(const std::string& line, const Project& job, std::vector<std::string>& out) {
+    if (!mentions(line, {"side"}))
+        return;
+    static const std::string count = "([0-9]|one|two|three|four|five)";
+    static const Saying each(
+        ("(?:(?:put|place|add|set|have|seat|i want) )?(?:(?:[0-9]+|two|four|six|eight|ten) "
+         "(?:dining "
+         ")?chairs?(?: (?:at|around) (.+?))?,? (?:with )?)?" +
+         count +
+         " (?:chairs? )?(?:on|along|at|down)? ?(?:each|either|both|every) (?:long )?sides?(?: "
+         "(?:of|at) "
+         "(.+?))?(?:,? (?:and|with) (one|1) (?:chair )?(?:at|on) (?:each|either|both) ends?)?")
+            .c_str());
+    static const Saying bench(
+        ("(?:(?:put|place|add|set|have) )?((?:an? )?[a-z0-9 -]*?\\bbench\\b[^,]*?) (on|at|along) "
+         "the "
+         "([a-z]+)(?:[- ](?:hand )?side)(?: of (.+?))?,? (?:and|with) " +
+         count + " (?:dining )?chairs (?:on|along|at) the (?:other|opposite)(?: side)?")
+            .c_str());
+    std::smatch found;
+    const bool chairs = each.is(line, found);
+    if (!chairs && !bench.is(line, found))
+        return;
+    const auto told = !chairs ? found[4] : found[1].matched ? found[1] : found[3];
+    const Piece* table = tableTold(told.matched ? told.str() : "the table", job);
+    int n = 0;
+    if (table == nullptr || table->kind->role != Role::diningTable ||
+        table->kind->footprint.form == FootprintForm::oval ||
+        !WordsReader(chairs ? found[2].str() : found[5].str(), job).takeCount(n))
+        return;
+    auto said = fmt::format("seat {} with {}", table->name, 2 * n + 2);
+    if (!chairs || !found[4].matched)
+        said += fmt::format("; then remove the chairs at the ends of {}", table->name);
+    if (!chairs)
+        said += fmt::format("; then {} {} the {} side of {}", found[1].str(), found[2].str(),
+                            found[3].str(), table->name);
+    out.push_back(std::move(said));
+}
+
+/// "add a leaf to the table, 18 inches": as much longer.
+void withALeaf(const std::string& line, const Project& job, std::vector<std::string>& out) {
+    if (!mentions(line, {"leaf", "leaves", "extension"}))
+        return;
+    static const Saying words(
+        "(?:add|put|insert) (?:(?:an?|the|another) )?(?:([0-9][^,]*?) )?(?:leaf|extension leaf|"
+        "extension)(?: (?:to|in|into) (.+?))?(?:,? (?:of )?([0-9].*?)(?: wide| long)?)?");
+    std::smatch found;
+    if (!words.is(line, found) || found[1].matched == found[3].matched)
+        return;
+    if (const Piece* table = tableTold(found[2].matched ? found[2].str() : "the table", job))
+        out.push_back(fmt::format("make {} {} longer", table->name,
+                                  found[1].matched ? found[1].str() : found[3].str()));
+}
+
 } // namespace
 
 std::vector<Meaning> meaningsOfTablesFirst() {
@@ -465,8 +521,8 @@ std::vector<Meaning> meaningsOfTablesFirst() {
 }
 
 std::vector<Meaning> meaningsOfTables() {
-    return {chairsAtEnds, chairsOfEnds, longEnoughFor, rugForTable,   benchOnASide,
-            benchAtTable, soManyChairs, madeRound,     longSideFaces, sitterFaces};
+    return {chairsAtEnds, chairsOfEnds, longEnoughFor, rugForTable, benchOnASide,     benchAtTable,
+            soManyChairs, madeRound,    longSideFaces, sitterFaces, chairsAlongSides, withALeaf};
 }
 
 } // namespace mezzet

@@ -1,4 +1,5 @@
 // Turns and steps told by what is there: a bit toward a thing, toward the foot of a bed.
+#include "edit/beside_wall.h"
 #include "measure/text.h"
 #include "scheme/resolve.h"
 #include "speech/meant_words.h"
@@ -62,6 +63,47 @@ void towardTheFoot(const std::string& line, const Project& job, std::vector<std:
         fmt::format("move {}{} toward wall {}", moved->name, found[2].str(), ahead->name));
 }
 
+/// "sofa parallel with the fireplace", "table lengthwise": of what is there, turned the shorter
+/// way.
+void alongside(const std::string& line, const Project& job, std::vector<std::string>& out) {
+    if (!mentions(line, {"parallel", "perpendicular", "right angles", "lengthwise", "lengthways"}))
+        return;
+    static const Saying words(
+        "(?:(?:turn|put|make|set|place|have|keep|rotate|swing) )?(.+?)(?: is| "
+        "so it is| to be)? (?:(parallel|perpendicular|at right angles) "
+        "(?:to|with) (.+)|lengthwise|lengthways)");
+    std::smatch found;
+    if (!words.is(line, found))
+        return;
+    const auto of = standsNamed(found[1], job);
+    if (!of)
+        return;
+    // Along the room where nothing else is said: as its longest wall goes.
+    const auto& walls = job.room->walls;
+    const auto longest =
+        std::max_element(walls.begin(), walls.end(),
+                         [](const Wall& a, const Wall& b) { return a.length() < b.length(); });
+    const bool longWays = !found[2].matched;
+    const auto to = longWays ? std::optional(wallTarget(static_cast<int>(longest - walls.begin())))
+                             : targetNamed(found[3], job);
+    if (!to)
+        return;
+    const Placed* other = to->is == Target::Is::piece ? of.scene->inPlan(to->piece) : nullptr;
+    const auto wall = other == nullptr ? wallOf(*to, *of.scene) : std::nullopt;
+    if (other == nullptr && !wall)
+        return;
+    Angle wanted = other != nullptr ? other->pose.turn
+                                    : turnToFace(walls[static_cast<std::size_t>(*wall)].inward());
+    const bool across = (!longWays && foldCase(found[2].str()) != "parallel") ||
+                        (longWays && of.piece->size.depth > of.piece->size.width);
+    if (across)
+        wanted = wanted + Angle::degrees(90);
+    // Either end first is as parallel.
+    constexpr double halfTurn = 180;
+    const double by = std::remainder(difference(wanted, of.there->pose.turn).inDegrees(), halfTurn);
+    out.push_back(fmt::format("turn {} {:.4g}", of.piece->name, std::abs(by) < 0.01 ? 0.0 : by));
+}
+
 /// "screen between the sofa and the bed": one that folds, and no television.
 void screenBetween(const std::string& line, const Project&, std::vector<std::string>& out) {
     if (!mentions(line, {"screen"}))
@@ -80,7 +122,7 @@ std::vector<Meaning> meaningsOfTurns() {
 }
 
 std::vector<Meaning> meaningsOfTurnsFirst() {
-    return {screenBetween};
+    return {screenBetween, alongside};
 }
 
 } // namespace mezzet

@@ -81,8 +81,12 @@ using Meaning = void (*)(const std::string& line, const Project&, std::vector<st
 /// Of chairs at their tables, and of the floor kept free about a thing.
 [[nodiscard]] std::vector<Meaning> meaningsOfRoom();
 [[nodiscard]] std::vector<Meaning> meaningsOfRoomFirst();
+/// Of rugs partly under furniture; first, of those whose figures would be taken for sizes.
+[[nodiscard]] std::vector<Meaning> meaningsOfRugsFirst();
+[[nodiscard]] std::vector<Meaning> meaningsOfRugs();
 /// Of what is as large as another thing, or larger.
 [[nodiscard]] std::vector<Meaning> meaningsOfSize();
+[[nodiscard]] std::vector<Meaning> meaningsOfSizeFirst();
 /// Of chairs, benches and rugs at tables.
 [[nodiscard]] std::vector<Meaning> meaningsOfTables();
 [[nodiscard]] std::vector<Meaning> meaningsOfTablesFirst();

@@ -8,6 +8,7 @@
 #include "room/facts.h"
 #include "scheme/on_wall.h"
 #include "scheme/spoken.h"
+#include "speech/asked_of.h"
 #include "speech/meant_words.h"
 #include "speech/questions.h"
 
@@ -450,20 +451,7 @@ std::optional<Answer> roomBefore(Asking& a) {
         // Each side by itself, in the order one tells them.
         Answer out;
         out.about = {id};
-        std::vector<std::string> parts;
-        for (const auto& [s, word] : {std::pair{Side::front, "in front"},
-                                      {Side::behind, "behind"},
-                                      {Side::left, "left"},
-                                      {Side::right, "right"}}) {
-            const auto [lane, stop] = found(s);
-            if (!stop)
-                continue;
-            const auto figure = writeGap(Length::millimetres(stop->ahead), a.job.notation);
-            parts.push_back(worded("{} {}, to {}", figure, word, spoken(stop->what, a.wording())));
-            out.marks.push_back(
-                {theFloor(), lane.from, lane.from + lane.along * stop->ahead, figure});
-        }
-        out.words = worded("Around {}: {}", p.name, fmt::format("{}", fmt::join(parts, "; ")));
+        tellFree(a, p, {Side::front, Side::behind, Side::left, Side::right}, out);
         return out;
     }
     auto best = found(side);

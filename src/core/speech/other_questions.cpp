@@ -6,6 +6,59 @@ namespace mezzet {
 namespace {
 
 constexpr OtherWords askedInstead[] = {
+    {"how (?:close|near) (?:can|could|may|should|must) (.+?) (?:be|go|come|get|stand|sit)(?: to)? "
+     "(.+?)\\??",
+     "how far should $1 be from $2?"},
+    {"(?:would|will|is|are) (an? .+?) (?:be )?too (?:big|large|long|wide|deep|tall|high)(?: "
+     "(?:for|in|here|there).*)?\\??",
+     "would $1 fit?"},
+    {"(?:what|which) lights? (?:do|would|should) (?:i|we) (?:need|want|have|use)(?: here| in "
+     "here)?\\??",
+     "how many lights do I need?"},
+    {"(?:is there|have (?:i|we)|do (?:i|we) have) (?:enough )?(?:room|space) for (?:a )?(?:bigger|"
+     "larger|longer|wider) (?:dining |kitchen )?table(?: here| in here)?\\??",
+     "what table fits?"},
+    {"what(?:'s| is) the (?:biggest|largest|longest) (?:dining |kitchen )?table (?:that )?(?:can |"
+     "will |would )?fits?(?: (?:by|at|near|in front of|under|beside) .+)?\\??",
+     "what table fits?"},
+    {"(?:can|could|will|would) (?:i|we|you|one) (?:get|fit|have|squeeze in|seat) (?:an? "
+     ")?(?:dining "
+     ")?table (?:for|that seats|to seat) ([0-9]+|[a-z]+)(?: people| in)?(?: here| in here)?\\??",
+     "what table fits?"},
+    {"(?:is|are|will|would) (?:an? |the |my )?[0-9][^ ]* ?(?:x|by) ?[0-9][^ ]* (?:[a-z]+ )?(?:rug|"
+     "carpet) (?:big|large|wide|right|small|too big|too small|ok|okay)(?: enough)?(?: (?:for|to) "
+     ".*|"
+     " here| in here)?\\??",
+     "how big a rug?"},
+    {"how (wide|big|large|long|deep) (an? [a-z][a-z ]*)\\??", "how $1 should $2 be?"},
+    {"how (?:do|does|would|can|will) (?:people|guests|everyone|one|anyone|i|we|you) (?:get|go|walk|"
+     "come) (?:in)?to (.+?)\\??",
+     "is there a way to $1?"},
+    {"(?:(?:which|what)(?: .+?)? (?:is|are)|what's) (?:in the way of|blocking|obstructing|standing "
+     "in front of) (?!.*\\bdoors?\\b)(.+?)\\??",
+     "is anything in the way of $1?"},
+    {"(?:(?:which|what)(?: .+?)? (?:is|are)|what's) too (?:close|near) to (.+?)\\??",
+     "what is near $1?"},
+    {"how high (?:should|must|do|does|would) (?:i hang |we hang |i mount |i put )?(?:the |my |a "
+     ")?(?:tv|television|telly|screen)(?: be| go| sit| hang| be hung| be mounted| mount)?\\??",
+     "how high should a wall screen hang?"},
+    {"what else (?:does|do|would|should) (?:the|this|my) (?:room|plan|scheme|layout) "
+     "(?:need|have|want)\\??",
+     "what is wrong?"},
+    {"how (?:do|can|would|could) (?:i|we|you|one|people|guests) (?:get|walk|go|come) from (.+?) to "
+     "(.+?)\\??",
+     "is there a way from $1 to $2?"},
+    {"(?:what|which) (?:goes|is|hangs|hang|could go|should go)(?: on the wall)? (?:over|above) "
+     "(.+?)\\??",
+     "what is over $1?"},
+    {"(?:is|are) there (?:an? |any )?(?:clear |proper |decent |wide enough )?(?:walkway|path|way|"
+     "passage|aisle|route) (behind|around|in front of|beside|past) (.+?)\\??",
+     "how much room is $1 $2?"},
+    {"how far back (?:is|does|do|are) (.+?)(?: sit| stand| go)?\\??",
+     "how much room is behind $1?"},
+    {"how (?:far out|far forward|far off the wall) (?:is|does|do|are) (.+?)(?: sit| "
+     "stand)?\\??",
+     "how far is $1 from the wall?"},
     {"is there (?:at least |about |still )?[0-9].*? (?:left |free )?to "
      "(?:walk|get|pass|go|squeeze)(?: through)? "
      "(?:past|"

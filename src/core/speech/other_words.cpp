@@ -230,8 +230,8 @@ std::vector<std::pair<std::string, std::string>> inTwoParts(std::string_view tex
     // "a chair and an ottoman in the corner", "tray and two candles on the dresser": one there, and
     // the other by it, or there too.
     static const std::regex bothThere(
-        "((?:put|place|add|set|stand|have|hang) )?((?!the |my |both |two |all )(?:(?:an?|one|some) "
-        ")?"
+        "((?:put|place|add|set|stand|have|hang) )?((?!the |my |both |all )(?:(?:an?|one|some|two|"
+        "three|four) )?"
         "(?:(?!\\b(?:on|against|along|in|under|by|near|at|between|beside|opposite|facing|over|"
         "behind|"
         "of(?! (?:books|magazines|fruit|flowers|keys|candles))|and|or)\\b)[a-z -])+?),? and "
@@ -253,8 +253,11 @@ std::vector<std::pair<std::string, std::string>> inTwoParts(std::string_view tex
         const bool atIt = second.ends_with("desk") || second.ends_with("table");
         const bool floor = !foldCase(place).starts_with("on ") ||
                            foldCase(place).find("floor") != std::string::npos;
+        static const std::regex several("(?:two|three|four) .+", std::regex::icase);
         const auto first = found[1].str() + found[2].str() + " " + place;
-        if (chair && atIt)
+        if (floor && std::regex_match(firstNoun, several)) {
+            // Several of them stand where they are told to, and not one beside the other.
+        } else if (chair && atIt)
             out.emplace(out.begin(), found[1].str() + count + second + " " + place,
                         (second.ends_with("desk") && firstNoun.ends_with("chair") ? "desk chair"
                                                                                   : firstNoun) +
@@ -303,6 +306,18 @@ std::vector<std::pair<std::string, std::string>> inTwoParts(std::string_view tex
     if (std::smatch found; std::regex_match(line, found, across))
         out.emplace_back(found[1].str() + " either side of the " + found[2].str(),
                          "turn them to face each other");
+    // "two chairs flanking the fireplace, facing the sofa"
+    static const std::regex atAFire(
+        "((?:put |place |add |set |have )?(?:two|2|a pair of|pair of) .+?) (?:flanking|on either "
+        "side "
+        "of|either side of|on each side of|each side of|on both sides of|by|at|beside) (?:the "
+        ")?((?:fire|"
+        "chimney|hearth|stove|window|mantel)[a-z ]*),? (?:and )?(?:facing|turned to|turned toward|"
+        "turned towards|looking at) (.+)",
+        std::regex::icase | std::regex::optimize);
+    if (std::smatch found; std::regex_match(line, found, atAFire))
+        out.emplace(out.begin(), found[1].str() + " either side of the " + found[2].str(),
+                    "turn them to face " + found[3].str());
     // "make the couch 90 and the coffee table 50": so with both.
     static const std::regex alike(
         "(make|move|raise|lower|turn|push|pull|slide|shift) ((?:the|my) .+?),? "
@@ -315,9 +330,16 @@ std::vector<std::pair<std::string, std::string>> inTwoParts(std::string_view tex
     static const std::regex round("(make|have) (.+?) round,? (?:and )?([0-9].*?)"
                                   "(?: across| wide| in diameter| diameter| dia)?",
                                   std::regex::icase | std::regex::optimize);
+    static const std::regex roundTable(
+        "(?:make )?((?:the |my )?(?:[a-z]+ )?table) (?:round,? (?:and )?([0-9].*?)|([0-9][^,]*?) "
+        "round)(?: across| wide| in diameter| diameter| dia)?",
+        std::regex::icase | std::regex::optimize);
     if (std::smatch found; std::regex_match(line, found, round))
         out.emplace_back("make " + found[2].str() + " round",
                          "make it " + found[3].str() + " round");
+    else if (std::regex_match(line, found, roundTable))
+        out.emplace_back("make " + found[1].str() + " round",
+                         "make it " + found[2].str() + found[3].str() + " round");
     // "a kids table with two chairs": as small.
     static const std::regex small("\\b(?:kids?|child|toddler)", std::regex::icase);
     static const std::regex chairs(

@@ -526,7 +526,8 @@ constexpr OtherWords changesInstead[] = {
     {"(pull|move|bring|slide|push|shift|take|get|keep) (.+?) off (?:of )?((?:the |my )?(?!wall|"
      "window|rug|carpet)[a-z][a-z ]*(?: [0-9])?)",
      "move $2 away from $3"},
-    {"(?:the |with (?:the |its )?)?front (?:legs|feet) of (.+?) on (?:the |a )?((?:[a-z]+ )?(?:rug|"
+    {"(?:put |set |have |get |place )?(?:the |with (?:the |its )?)?front (?:legs|feet) of (.+?) on "
+     "(?:the |a )?((?:[a-z]+ )?(?:rug|"
      "carpet))",
      "$2 under the front legs of $1"},
     {"((?:put |place |add |install |have )?(?:an? )?(?:log burner|wood burner|wood ?stove|stove|"
@@ -555,7 +556,7 @@ constexpr OtherWords changesInstead[] = {
     {"spread ((?:the |my |both )?(?:armchairs|club chairs|accent chairs|wing chairs|swivel chairs|"
      "lamps|plants|bookcases|nightstands|stools)) (?:out|apart)(?: more| a bit| a little)?",
      "move $1 apart"},
-    {"((?:put |have |place )?(?:the |my )?[a-z][a-z -]*?) flanking (.+)", "$1 on both sides of $2"},
+    {"((?:put |have |place )?(?:the |my )?[^,]+?) flanking (.+)", "$1 on both sides of $2"},
     {"((?:the |my )?(?:tv|telly|television|screen|mirror|picture|painting|print|art|clock|sconces?|"
      "wall lights?|shelf|shelves)(?: [1-9])?) at ([0-9][^,x]*?)(?: high| up| off the floor| from "
      "the "

@@ -457,7 +457,9 @@ constexpr OtherWords moreInstead[] = {
      "away|lost|"
      "lose) (.+?)\\??",
      "remove $1"},
-    {"(?:the )?(walls|floor|ceiling) (?:in |are |is |painted |should be )?([a-z][a-z -]*)",
+    {"(?:the )?(walls|floor|ceiling) (?:in |are |is |painted |should be "
+     ")?(?!(?:lamps?|lights|plants?|"
+     "cushions?|fans?|mirrors?|poufs?|units?|to|vase|vases|spots?|spotlights?)\\b)([a-z][a-z -]*)",
      "colour the $1 $2"},
     {"(?:paint|colour|color) the (?:rest|others)(?: of the walls)? (.+)",
      "colour the other walls $1"},

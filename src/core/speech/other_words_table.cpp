@@ -155,9 +155,20 @@ constexpr OtherWords others[] = {
      "(?: into| in)? (.+)",
      "no holes in $1"},
     {"((?:an? )?.+?), ([0-9][^,]*),? instead of (.+)", "replace $3 by $2 $1"},
-    {"(.*\\bcurtains?\\b.*?),? (?:reaching |going |down )?(?:to|touching) the "
-     "(?:floor|ground),?(.*)",
+    {"(.*\\b(?:curtains?|drapes|drapery|panels|sheers|voiles)\\b.*?),? (?:reaching |going |down "
+     ")?(?:to|touching) the (?:floor|ground),?(.*)",
      "$1$2"},
+    {"(.+?) (?:should|must|ought to|has to|needs to) be (an? [a-z][a-z ]*)", "make $1 $2"},
+    {"back (.+?) up(?: by)? (.+)", "push $1 back $2"},
+    {"line ((?:the |my )?[a-z][a-z 0-9]*?) up with (?!the (?:top|bottom|edge))(.+)",
+     "line up $1 with $2"},
+    {"(?:swap|switch|shift) ((?:the |my )?[a-z][a-z 0-9]*?) to (the other .+)", "move $1 to $2"},
+    {"((?:push |move |put |slide )?(?:the |my )?[a-z ]+?) back(?:ed)? (?:up )?(?:against|onto) "
+     "((?:the )?wall.*|the .+ wall)",
+     "$1 against $2"},
+    {"make (.+?) an? ([0-9][^,]*?(?: inch| foot| ft| cm| metre| meter| m)?) ([a-z][a-z ]*)",
+     "replace $1 with a $2 $3"},
+    {"(.+?) (?:should|must|ought to) (?:go|lie|sit|reach|run) (.+)", "$1 $2"},
     {"stack (.+)", "$1, one above the other"},
     {"(?:turn|rotate|swing) (.+?) (?:to|so (?:that )?(?:it|they)) (?:runs?|goes?|go|lies?|is|are) "
      "(?:along|parallel to|parallel with) (.+)",
@@ -307,11 +318,13 @@ constexpr OtherWords others[] = {
      "(blinds?|shades?)(.*)",
      "a roman blind$2"},
     {"(.+?) facing (?:each other|one another) across (.+)", "$1 either side of $2"},
-    {"(.+?) (?:either side of|on each side of|on either side of) (.+?), facing (?:it|that|each "
-     "other|one another)",
+    {"(.+?) (?:either side of|on each side of|on either side of) (?!(?:the "
+     ")?(?:fire|chimney|hearth|"
+     "stove|window|mantel))(.+?), facing (?:it|that|each other|one another)",
      "$1 either side of $2"},
-    {"(.*\\bcurtains?\\b.*?),? (?:full|floor)[- ]length,?(.*)", "$1$2"},
-    {"(?:full|floor)[- ]length (curtains?\\b.*)", "$1"},
+    {"(.*\\b(?:curtains?|drapes|drapery|panels|sheers)\\b.*?),? (?:full|floor)[- ]length,?(.*)",
+     "$1$2"},
+    {"(?:full|floor)[- ]length ((?:curtains?|drapes|drapery|panels|sheers)\\b.*)", "$1"},
     {"(.+?) (in front of|under|before|at|by) (.*?\\bwindow\\b.*?),? (?:facing|looking) "
      "(?:out|outward|outwards|outside)",
      "$1 $2 $3"},

@@ -6,6 +6,37 @@ namespace mezzet {
 namespace {
 
 constexpr OtherWords withinInstead[] = {
+    // "sofa along wall F, starting from the left corner": right into it.
+    {"^(.+ "
+     "(?!inches|inch|feet|foot|metres|meters|metre|meter|starting|beginning|running|going|right)(?:"
+     "[a-z]{3,}|[a-h])),? "
+     "(?:(?:starting|"
+     "beginning|running|going|right) )?(?:from|at) (?:the )?(left|right)(?:[- ]hand)?(?: corner| "
+     "end)?(?: of it)?$",
+     "$1 in the $2 corner"},
+    {"^((?:an? |the )?[a-z][a-z ]*?),? (?:(?:starting|beginning) )?(?:from|at) the (left|right) "
+     "(?:corner|end) of ((?:the )?wall [a-z])$",
+     "$1 against $3 in the $2 corner"},
+    // "24" nightstands flanking the bed": one on each side.
+    {"^((?:put |place |add |set )?)((?:[0-9][0-9./]*(?: ?[\"”′″']+| ?(?:inch|in|cm|ft|foot))?(?: "
+     "?x ?"
+     "[0-9.]+)? )(?:[a-z]+ )?)([a-z]+)s (?:either side of|on either side of|each side of|on each "
+     "side "
+     "of|on both sides of|flanking) (.+)$",
+     "$1two $2$3s either side of $4"},
+    {"^(.+?) ((?:on|in|against|along) (?:the |a )?[a-z][a-z ]*?),? ((?:right )?up to the "
+     "ceiling|floor "
+     "to ceiling|to the ceiling)$",
+     "$1 $3 $2"},
+    {"\\b(extending|extendable|extension|folding|drop[- ]leaf) ((?:[a-z]+ )?table) ([0-9][0-9.,]*) "
+     "(?:to|-) [0-9][0-9.,]*\\b",
+     "$1 $2 $3 wide"},
+    {"\\b(the|my|our) (?:base |kitchen )units\\b", "$1 kitchen counter"},
+    {"\\b(pair of|two|2|couple of) (?:matching|identical|twin) (?!beds?\\b)", "$1 "},
+    {",? (?:sticking|coming|reaching|extending|showing|poking) out (?:by )?([0-9][^,]*?) "
+     "(?:at|past|"
+     "beyond|from) the (foot|end|sides?)(?: of (?:the |it)?(?:bed)?)?$",
+     ", $1 past the $2"},
     {"\\b(?:picture|bay|bow|sash) window\\b", "window"},
     {"^((?:move|push|spread|pull|slide) .+?s) apart$", "$1 further apart"},
     {"^(.*\\b(?:sconces?|wall lights?|wall lamps?)),? (?:at )?([0-9][^,]*?) (?:high|up|off the "

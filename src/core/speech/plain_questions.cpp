@@ -18,6 +18,7 @@
 #include "scheme/on_wall.h"
 #include "scheme/spoken.h"
 #include "scheme/words.h"
+#include "speech/asked_of.h"
 #include "speech/meant_words.h"
 #include "speech/questions.h"
 
@@ -157,20 +158,6 @@ std::optional<Answer> howHeavy(Asking& a) {
     return out;
 }
 
-/// The middle of a target in the room's plan: of what hangs the place of its wall behind it, of
-/// what stands on something where that is. None for what is in no plan.
-std::optional<Vec2> planMiddle(const Target& t, const Scene& scene) {
-    const Piece* p = t.is == Target::Is::piece ? scene.pieceById(t.piece) : nullptr;
-    if (p == nullptr)
-        return middleOf(t, scene);
-    if (p->onWall()) {
-        const Wall& w = scene.room->walls[static_cast<std::size_t>(p->wall())];
-        return w.start + w.along() * scene.byId(p->id)->pose.at.x;
-    }
-    const Placed* seen = scene.inPlan(p->id);
-    return seen != nullptr ? std::optional(seen->pose.at) : std::nullopt;
-}
-
 /// "what is on wall A?": what hangs there and stands against it, from its left.
 std::optional<Answer> whatIsOnWall(Asking& a) {
     const auto wall = takeWall(a.in);
@@ -193,119 +180,6 @@ std::optional<Answer> whatIsOnWall(Asking& a) {
     }
     out.words = names.empty() ? worded("Nothing is on wall {}", w.name)
                               : worded("On wall {}, from its left: {}", w.name, listed(names));
-    return out;
-}
-
-/// "is the mirror centred over the console?": along the wall of what hangs or is in it, else along
-/// the front of what it is asked of; of a rug or the room, and of what hangs from the ceiling, both
-/// ways.
-std::optional<Answer> isCentred(Asking& a) {
-    const std::size_t start = a.in.at();
-    const auto another = [&] {
-        a.in.goTo(start);
-        return std::nullopt;
-    };
-    a.in.article();
-    int id = 0;
-    try {
-        id = a.in.piece();
-    } catch (const LineFault&) {
-        return another();
-    }
-    if (id == 0 || !a.in.take({"centred", "centered", "in the middle of", "central", "centrally"}))
-        return another();
-    a.in.take({"in the middle of", "on", "over", "above", "under", "below", "in front of", "with",
-               "to", "before", "in", "at"});
-    if (const Piece* one = a.scene->pieceById(id); one->onWall())
-        a.in.ownWall(one->wall());
-    else if (one->on.isFloor())
-        a.in.ownWall(wallBehind(*a.scene, id));
-    const Target of = a.in.target();
-    a.end();
-    const Piece& p = *a.scene->pieceById(id);
-    const Piece* other = of.is == Target::Is::piece ? a.scene->pieceById(of.piece) : nullptr;
-    const auto alongOf = [&](int wall) {
-        return a.job.room->walls[static_cast<std::size_t>(wall)].along();
-    };
-    // To the right as one faces it: a wall, or what stands as it stands, wherever its back is.
-    std::optional<Vec2> right;
-    if (p.onWall())
-        right = alongOf(p.wall());
-    else if (const Placed* seat =
-                 other != nullptr && !other->onWall() ? a.scene->fromAbove(other->id) : nullptr)
-        right = seat->pose.right();
-    else if (const auto wall = wallOf(of, *a.scene))
-        right = alongOf(*wall);
-    const auto mine = planMiddle(pieceTarget(id), *a.scene);
-    const auto its = planMiddle(of, *a.scene);
-    if (!mine || !its)
-        return another();
-    const Vec2 off = *mine - *its;
-    Answer out;
-    out.about = {id};
-    const auto name = spoken(of, a.wording());
-    constexpr double seen = 0.5; // mm
-    const bool bothWays =
-        !p.onWall() &&
-        (of.is == Target::Is::room ||
-         (other != nullptr && !other->onWall() && (other->kind->flat() || p.kind->underCeiling())));
-    if (bothWays) {
-        out.words = norm(off) < seen
-                        ? worded("Yes: {} is in the middle of {}", p.name, name)
-                        : worded("No: {} is {} off the middle of {}", p.name,
-                                 writeGap(Length::millimetres(norm(off)), a.job.notation), name);
-        return out;
-    }
-    if (!right)
-        return another();
-    const double by = dot(off, *right);
-    const auto figure = writeGap(Length::millimetres(std::abs(by)), a.job.notation);
-    out.words = std::abs(by) < seen ? worded("Yes: {} is centred on {}", p.name, name)
-                : by > 0 ? worded("No: {} is {} right of the middle of {}", p.name, figure, name)
-                         : worded("No: {} is {} left of the middle of {}", p.name, figure, name);
-    return out;
-}
-
-/// "is the sofa opposite the fireplace?", "does the desk face the window?": whether it looks at
-/// that, and how far off its middle.
-std::optional<Answer> isOpposite(Asking& a) {
-    a.in.article();
-    if (!a.in.nameAhead())
-        return {};
-    const int id = a.in.piece();
-    a.in.take({"directly", "right", "straight"});
-    if (!a.in.take({"opposite", "across from", "facing", "face", "faces", "look at", "looking at",
-                    "turned to", "turned toward", "turned towards"}))
-        return {};
-    const Target of = a.in.target();
-    a.end();
-    const Placed* there = a.scene->fromAbove(id);
-    const auto its = planMiddle(of, *a.scene);
-    const Piece& p = *a.scene->pieceById(id);
-    if (there == nullptr || !its || !p.on.isFloor())
-        return {};
-    Answer out;
-    out.about = {id};
-    const auto name = spoken(of, a.wording());
-    const Vec2 to = there->pose.toLocal(*its);
-    const double off = std::atan2(to.x, to.y) * 180 / std::numbers::pi;
-    // A whole wall is faced square.
-    const bool square = of.is == Target::Is::wall;
-    const double turned =
-        square ? difference(
-                     directionOf(there->pose.front()),
-                     directionOf(-a.job.room->walls[static_cast<std::size_t>(of.index)].inward()))
-                     .inDegrees()
-               : off;
-    constexpr double slight = 10; // degrees: one still looks at it
-    if (std::abs(turned) > slight)
-        out.words =
-            worded("No: {} is turned {}° off {}", p.name, std::lround(std::abs(turned)), name);
-    else if (square || std::abs(to.x) < 0.5)
-        out.words = worded("Yes: {} looks straight at {}", p.name, name);
-    else
-        out.words = worded("Yes: {} looks at {}, {} off its middle", p.name, name,
-                           writeGap(Length::millimetres(std::abs(to.x)), a.job.notation));
     return out;
 }
 
@@ -544,14 +418,6 @@ const std::vector<Question>& plainQuestions() {
          &whatIsOn,
          "what stands on a piece, or hangs on a wall and stands against it",
          "what is on console?; what is on wall A?"},
-        {{"is", "are", "does", "do"},
-         &isOpposite,
-         "whether a piece looks at another, or at what is in a wall",
-         "is sofa opposite fireplace?"},
-        {{"is", "are"},
-         &isCentred,
-         "whether a piece is in the middle of another, an opening or a wall, and how far it is off",
-         "is mirror centred over console?"},
         {{"how much wall is free on", "how much is free on", "how much room is free on"},
          &freeWall,
          "the stretches of a wall that nothing stands before",

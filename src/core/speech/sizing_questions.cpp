@@ -224,13 +224,19 @@ Answer hungSize(Asking& a, const AskedOf& of) {
 }
 
 /// A table beside a bed or a seat: its top about level with the mattress, or with the arm.
-std::optional<Answer> sideTable(Asking& a, const AskedOf& of) {
+std::optional<Answer> sideTable(Asking& a, const AskedOf& of, Asks what) {
     const bool night = of.kind->family == Family::sleep;
     const Piece* by = night ? ofRole(a, Role::bed) : ofRole(a, Role::sofa);
     if (!night && by == nullptr)
         by = ofRole(a, Role::armchair);
     const double within = isMetric(a.job.notation.units) ? 50 : 50.8;
     Answer out;
+    // How wide it may be is told by the floor beside what it stands by.
+    if (by != nullptr && of.piece == nullptr && (what == Asks::width || what == Asks::length)) {
+        out.about = {by->id};
+        tellFree(a, *by, {Side::left, Side::right}, out);
+        return out;
+    }
     const auto level = by == nullptr ? std::nullopt : night ? by->heights.top : by->heights.arm;
     if (level) {
         out.about = {by->id};
@@ -277,7 +283,9 @@ std::optional<Answer> sizeOf(Asking& a, const AskedOf& of, Asks what) {
     case Role::lowTable:
         return coffeeTable(a, what);
     case Role::sideTable:
-        return sideTable(a, of);
+        if (!of.kind->workedAt)
+            return sideTable(a, of, what);
+        break;
     case Role::diningTable:
         return diningTable(a);
     case Role::curtain:
@@ -298,7 +306,11 @@ std::optional<Answer> sizeOf(Asking& a, const AskedOf& of, Asks what) {
         return screenSize(a, of);
     if (of.kind->underCeiling() && of.kind->light && of.kind->light->cutOut <= Length{})
         return hungLight(a, of, what);
-    return usualSize(a, *of.kind, what == Asks::depth ? of.piece : nullptr);
+    auto out = usualSize(a, *of.kind, what == Asks::depth ? of.piece : nullptr);
+    // What one works at on more than one side may be as large as the ways about it leave.
+    if (out && of.kind->workedAt && of.piece != nullptr && what != Asks::height)
+        tellFree(a, *of.piece, {Side::front, Side::behind, Side::left, Side::right}, *out);
+    return out;
 }
 
 /// "how big should the coffee table be?", "what size tv should I get?", "what length curtains?"

@@ -8,6 +8,7 @@
 #include "measure/texts.h"
 #include "speech/asked_first.h"
 #include "speech/at_home.h"
+#include "speech/gist.h"
 #include "speech/looks.h"
 #include "speech/meant.h"
 #include "speech/meant_words.h"
@@ -43,7 +44,7 @@ std::vector<const std::vector<Question>*> questionTables() {
     return {&lightQuestions(),    &rugQuestions(),    &measuredQuestions(), &sizeQuestions(),
             &distanceQuestions(), &sizingQuestions(), &adviceQuestions(),   &mendingQuestions(),
             &plainQuestions(),    &doorQuestions(),   &roomQuestions(),     &standingQuestions(),
-            &viewQuestions()};
+            &viewQuestions(),     &alignedQuestions()};
 }
 
 /// Questions by the most particular beginning first.
@@ -538,6 +539,9 @@ Result<Spoken> readSpoken(std::string_view text, const Project& job, const Liste
             return *why;
         }
     }
+    if (isText(text) && isQuestion(text))
+        if (auto home = askedAtHome(text, job, to, stopped))
+            return std::move(*home);
     // "hm, turn it round": what only begins a line, where no piece is called so.
     if (const auto opens = isText(text) ? openingWords(text) : 0;
         opens > 0 && !WordsReader(text, job).nameAhead()) {
@@ -551,7 +555,9 @@ Result<Spoken> readSpoken(std::string_view text, const Project& job, const Liste
     }
     std::optional<Problem> why; // what was meant can't be done
     auto said = readInParts(text, job, to, stopped, sentences, &why);
-    if (!said && isText(text) && !asksFirst(said.problem()) && !(stopped && stopped()))
+    // What is said to be by something that isn't there is no matter of looks.
+    if (!said && isText(text) && !asksFirst(said.problem()) && said.problem().notThere.empty() &&
+        !(stopped && stopped()))
         if (auto plain = withItsLooks(text, job, to, stopped))
             return std::move(*plain);
     if (!said && isText(text) && !asksFirst(said.problem()) && !(stopped && stopped()))
@@ -563,6 +569,11 @@ Result<Spoken> readSpoken(std::string_view text, const Project& job, const Liste
     if (!said && gone)
         if (auto out = isTakenOut(text))
             return std::move(*out);
+    if (!said && isText(text) && isQuestion(text) && !asksFirst(said.problem()) &&
+        !asksUnit(said.problem()) && said.problem().notThere.empty() &&
+        said.problem().oneOfSeveral.empty())
+        if (auto gist = byItsGist(text, job, to, stopped))
+            return std::move(*gist);
     if (!said)
         if (auto which = whichWall(text, *job.room))
             return std::move(*which);

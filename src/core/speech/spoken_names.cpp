@@ -206,6 +206,16 @@ std::string theirNames(std::string_view text, const Project& job, const std::vec
                          [&](const Piece* g) { return g->isGroup() && p->group() == g->id; }))
             names.push_back(p->name);
     const std::string line(trimmed(text));
+    // "make it a sectional" is said of a seat, and never of the rug that was named last.
+    static const std::regex another(
+        "(?:make|turn|swap|change|replace) it(?: (?:into|for|with|by|to))? "
+        "an? ([a-z][a-z -]*)",
+        std::regex::icase | std::regex::optimize);
+    if (std::smatch made; spoken.size() == 1 && std::regex_match(line, made, another))
+        if (const auto kind = job.library.kit->byWord(made[1].str());
+            kind && (kind->family != spoken.front()->kind->family ||
+                     kind->flat() != spoken.front()->kind->flat()))
+            return {};
     const std::regex& them = names.size() == 1 ? one : several;
     if (names.empty() || line.size() > longestLine || !std::regex_search(line, them))
         return {};

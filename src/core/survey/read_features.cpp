@@ -43,7 +43,7 @@ void readOpening(NoteLine& line, NotePlace place, const std::string& word, const
         o.leadsTo = word;
     if (!said.leadsTo.empty())
         o.leadsTo = said.leadsTo;
-    o.style = said.style.value_or(o.style);
+    std::optional<DoorStyle> style = said.style;
     o.opens = said.opens.value_or(o.opens);
     if (line.done())
         line.failHere(worded("this {} has no measurements", word),
@@ -77,16 +77,21 @@ void readOpening(NoteLine& line, NotePlace place, const std::string& word, const
             .word({"slides", "sash"}, [&] { o.opens = WindowOpens::sliding; })
             .word({"fixed"}, [&] { o.opens = WindowOpens::fixed; });
     if (o.kind == OpeningKind::door) {
-        const auto style = [&o](DoorStyle s) { return [&o, s] { o.style = s; }; };
+        const auto is = [&style](DoorStyle s) { return [&style, s] { style = s; }; };
+        const auto hinged = [&](bool right) {
+            return [&, right] {
+                o.hingeRight = right;
+                style = style.value_or(DoorStyle::hinged);
+            };
+        };
         parts.before({"undercut"}, o.undercut)
-            .word({"double"}, style(DoorStyle::pair))
-            .word({"sliding"}, style(DoorStyle::sliding))
-            .word({"pocket"}, style(DoorStyle::pocket))
-            .word({"folding"}, style(DoorStyle::folding))
+            .word({"double"}, is(DoorStyle::pair))
+            .word({"sliding"}, is(DoorStyle::sliding))
+            .word({"pocket"}, is(DoorStyle::pocket))
+            .word({"folding"}, is(DoorStyle::folding))
             .choice({"hinge", "hinged", "hinges"}, "hinged on which side?",
                     "say “hinge left” or “hinge right”, as you face the door from inside",
-                    {{{"right"}, [&] { o.hingeRight = true; }},
-                     {{"left"}, [&] { o.hingeRight = false; }}})
+                    {{{"right"}, hinged(true)}, {{"left"}, hinged(false)}})
             .choice({"slides", "opens", "folds"}, "to which side?", "say “slides left” or “right”",
                     {{{"right"}, [&] { o.hingeRight = true; }},
                      {{"left"}, [&] { o.hingeRight = false; }},
@@ -99,6 +104,11 @@ void readOpening(NoteLine& line, NotePlace place, const std::string& word, const
     parts.read();
     needPlace(line, o.at, word);
     needSize(line, o.width.value, word, "width", "add how wide it is");
+    // No leaf is made wider than that: it is one of two, unless it is said to hang on one side.
+    const Length widestLeaf = line.usual(Length::inches(44), Length::centimetres(110));
+    o.style = style.value_or(o.kind == OpeningKind::door && o.width.value > widestLeaf
+                                 ? DoorStyle::pair
+                                 : DoorStyle::hinged);
     if (!o.heightTaped && head) {
         o.height = *head - o.sill;
         o.heightTaped = true;
