@@ -162,8 +162,8 @@ constexpr const char* sizedAsks[] = {"what is the biggest {k} that fits", "how b
 constexpr std::string_view fitting[] = {"fit", "fits", "room", "space", "squeeze",
                                         "get", "go",   "work", "have"};
 constexpr const char* fittingAsks[] = {"would {k} fit {p}", "is there room for {k}"};
-constexpr std::string_view ways[] = {"walk",  "path", "route",   "walkway", "through", "past",
-                                     "reach", "pass", "passage", "access",  "from"};
+constexpr std::string_view ways[] = {"walk", "path",  "route", "walkway", "through",
+                                     "past", "reach", "pass",  "passage", "access"};
 constexpr const char* waysAsks[] = {"is there a way from {1} to {2}", "is there a way to {1}",
                                     "how much room is around {1}", "how wide is the walkway"};
 constexpr std::string_view apart[] = {"far", "close", "near", "distance",
@@ -181,7 +181,8 @@ constexpr const char* highAsks[] = {"how high should {k} hang", "how high is {1}
 constexpr std::string_view light[] = {"bright", "light", "dark", "dim", "lit", "gloomy"};
 constexpr const char* lightAsks[] = {"how bright is {1}", "how bright is it in here"};
 constexpr std::string_view seen[] = {"see", "seen", "view", "watch", "visible", "looks"};
-constexpr const char* seenAsks[] = {"can {1} be seen from {2}", "what is seen from {1}"};
+constexpr const char* seenAsks[] = {"can {1} be seen from {2}", "what is seen from {2}",
+                                    "what is seen from {1}"};
 constexpr std::string_view judged[] = {
     "ok",     "okay",  "right", "wrong",   "problem", "problems", "good",     "fine",  "too",
     "enough", "check", "issue", "trouble", "work",    "works",    "balanced", "better"};

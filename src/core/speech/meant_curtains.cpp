@@ -125,7 +125,8 @@ void onePair(int wall, bool pastThem, const Project& job, std::vector<std::strin
 void curtainsToTheSill(const std::string& line, const Project& job, std::vector<std::string>& out) {
     static const Saying words("(?:(?:hang|put|add) )?(?:some )?(?:(?:short|sill[- ]length) "
                               "(?:curtains|drapes)|(?:curtains|"
-                              "drapes) (?:down )?to the (?:window ?)?sill)(?: (?:on|at|for|over) "
+                              "drapes) (?:down )?to (just |a little )?(below |under |past )?the "
+                              "(?:window ?)?sill)(?: (?:on|at|for|over) "
                               "(?:the |all the |both |both "
                               "the |each )?(.*window.*))?");
     std::smatch found;
@@ -133,7 +134,11 @@ void curtainsToTheSill(const std::string& line, const Project& job, std::vector<
     if (!kind || !words.is(line, found))
         return;
     static const auto plural = meaning("windows?");
-    const auto told = found[1].str();
+    const auto told = found[3].str();
+    // Clear of the sill they hang a hand below it.
+    Length below; // common practice
+    if (found[2].matched)
+        below = isMetric(job.notation.units) ? Length::centimetres(10) : Length::inches(4);
     const auto one = told.empty() ? std::nullopt : targetNamed(told, job, false);
     if (!told.empty() && !one && !std::regex_match(told, plural))
         return;
@@ -141,10 +146,10 @@ void curtainsToTheSill(const std::string& line, const Project& job, std::vector<
     std::string all;
     for (const Opening& o : job.room->openings)
         if (o.kind == OpeningKind::window && (!one || targetOf(o) == *one))
-            all += fmt::format("{}add curtains {} wide {} high on {}, bottom at {}",
-                               all.empty() ? "" : "; then ",
-                               size(o.width + job.library.book->habit("curtain-past") * 2),
-                               size(usualTop(job, o.head()) - o.sill), o.name(), size(o.sill));
+            all += fmt::format(
+                "{}add curtains {} wide {} high on {}, bottom at {}", all.empty() ? "" : "; then ",
+                size(o.width + job.library.book->habit("curtain-past") * 2),
+                size(usualTop(job, o.head()) - o.sill + below), o.name(), size(o.sill - below));
     if (!all.empty())
         out.push_back(std::move(all));
 }

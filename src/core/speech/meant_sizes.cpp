@@ -1,11 +1,13 @@
 // What is as large as something else, or larger by so much.
 #include "edit/words_reader.h"
 #include "measure/text.h"
+#include "speech/meant.h"
 #include "speech/meant_words.h"
 
 #include <fmt/format.h>
 
 #include <algorithm>
+#include <iterator>
 
 namespace mezzet {
 
@@ -202,17 +204,35 @@ void newToTheCeiling(const std::string& line, const Project& job, std::vector<st
     static const Saying before(
         "((?:put |place |add |stand |have |fit )?(?:an? |two )?)(?:floor[- ]to[- "
         "]ceiling|full[- ]height|ceiling[- ]height) ([a-z]+(?: "
-        "[a-z]+)?" "?)((?: (?:on|in|against|along|by|beside|left|right|at|either|"
+        "[a-z]+)?"
+        "?)((?: (?:on|in|against|along|by|beside|left|right|at|either|"
         "each|next|between|under|for|behind) .*)?)");
     std::smatch found;
     if (!behind.is(line, found) && !before.is(line, found))
         return;
     const KindPtr kind = nounIn(found[2].str(), job);
-    if (!kind || kind->on != SurfaceKind::floor || kind->family != Family::storage ||
-        pieceNamed(found[2], job) != nullptr)
+    if (!kind || kind->on != SurfaceKind::floor || kind->family != Family::storage)
         return;
-    out.push_back(fmt::format("{}{} {} high{}", found[1].str(), found[2].str(),
-                              write(job.room->ceiling, job.notation), found[3].str()));
+    if (const Piece* there = pieceNamed(found[2], job); there != nullptr && !found[3].matched) {
+        out.push_back(
+            fmt::format("make {} {} high", there->name, write(job.room->ceiling, job.notation)));
+        return;
+    }
+    // Its height comes before its place.
+    const std::string thing = found[2];
+    WordsReader in(thing, job);
+    in.article();
+    const bool first = in.kind() == kind;
+    const auto named = first ? std::string(in.since(0)) : thing;
+    auto sized = fmt::format(
+        "{}{} {} high{}{}", found[1].str(), named, write(job.room->ceiling, job.notation),
+        first && !in.done() ? " " + std::string(in.rest()) : std::string(), found[3].str());
+    // Where it goes may be told by what is there.
+    auto meant = meantFirst(sized, job);
+    auto other = asMeant(sized, job);
+    std::move(other.begin(), other.end(), std::back_inserter(meant));
+    out.push_back(std::move(sized));
+    std::move(meant.begin(), meant.end(), std::back_inserter(out));
 }
 
 } // namespace

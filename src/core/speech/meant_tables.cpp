@@ -144,6 +144,7 @@ void chairsOfEnds(const std::string& line, const Project& job, std::vector<std::
         return;
     static const auto words = meaning("(?:(?:use|put|place|add|have|set|try) )?(?:some |extra "
                                       "|more |two more |two |2 |a pair of |a )?"
+                                      "(?!(?:remove|delete|take|clear|move|pull|push|lose|get|no) )"
                                       "(.+?)s? (?:at|on|for) (?:the |both |each |either )(?:two "
                                       "|both )?(?:of the )?(?:ends?|heads?)"
                                       "(?: and foot)?(?: of (.+))?");
@@ -490,13 +491,49 @@ void chairsAlongSides(const std::string& line, const Project& job, std::vector<s
         table->kind->footprint.form == FootprintForm::oval ||
         !WordsReader(chairs ? found[2].str() : found[5].str(), job).takeCount(n))
         return;
-    auto said = fmt::format("seat {} with {}", table->name, 2 * n + 2);
-    if (!chairs || !found[4].matched)
-        said += fmt::format("; then remove the chairs at the ends of {}", table->name);
-    if (!chairs)
-        said += fmt::format("; then {} {} the {} side of {}", found[1].str(), found[2].str(),
-                            found[3].str(), table->name);
-    out.push_back(std::move(said));
+    if (chairs) {
+        out.push_back(fmt::format("seat {} with {}{}", table->name, 2 * n + 2,
+                                  found[4].matched ? "" : "; then remove the end chairs"));
+        return;
+    }
+    const auto scene = sceneOf(job);
+    const char* place =
+        scene ? sideSaid(foldCase(found[3].str()), *table, job, **scene).place : nullptr;
+    if (place == nullptr)
+        return;
+    constexpr std::pair<std::string_view, const char*> across[] = {{"in front of", "behind"},
+                                                                   {"behind", "in front of"},
+                                                                   {"left of", "right of"},
+                                                                   {"right of", "left of"}};
+    for (const auto& [side, other] : across)
+        if (side == place)
+            out.push_back(fmt::format("{} dining chairs {} {}; then {} {} {}, facing {}", n, other,
+                                      table->name, found[1].str(), place, table->name,
+                                      table->name));
+}
+
+/// "three chairs on the window side of the table": in a row there.
+void chairsOnASide(const std::string& line, const Project& job, std::vector<std::string>& out) {
+    if (!mentions(line, {"chairs"}))
+        return;
+    static const Saying words(
+        "((?:put |place |add |set |have )?(?:[2-5]|two|three|four|five)) (?:dining "
+        ")?chairs (?:on|along|at|down) (?:the )?([a-z]+)(?:[- ](?:hand )?side)(?: "
+        "of (.+))?");
+    std::smatch found;
+    if (!words.is(line, found))
+        return;
+    const Piece* table = tableTold(found[3].matched ? found[3].str() : "the table", job);
+    const auto scene = sceneOf(job);
+    if (table == nullptr || table->kind->role != Role::diningTable || !scene)
+        return;
+    const auto which = foldCase(found[2].str());
+    const bool wide = table->size.width >= table->size.depth;
+    const char* place = which == "one" || which == "long" || which == "either"
+                            ? (wide ? "in front of" : "left of")
+                            : sideSaid(which, *table, job, **scene).place;
+    if (place != nullptr)
+        out.push_back(fmt::format("{} dining chairs {} {}", found[1].str(), place, table->name));
 }
 
 /// "add a leaf to the table, 18 inches": as much longer.
@@ -517,12 +554,13 @@ void withALeaf(const std::string& line, const Project& job, std::vector<std::str
 } // namespace
 
 std::vector<Meaning> meaningsOfTablesFirst() {
-    return {benchOnOneSide, benchesAlongIt, benchOnThatSide};
+    return {benchOnOneSide, benchesAlongIt, benchOnThatSide, sitterFaces};
 }
 
 std::vector<Meaning> meaningsOfTables() {
-    return {chairsAtEnds, chairsOfEnds, longEnoughFor, rugForTable, benchOnASide,     benchAtTable,
-            soManyChairs, madeRound,    longSideFaces, sitterFaces, chairsAlongSides, withALeaf};
+    return {chairsAtEnds,  chairsOfEnds,     longEnoughFor, rugForTable,
+            benchOnASide,  benchAtTable,     soManyChairs,  madeRound,
+            longSideFaces, chairsAlongSides, chairsOnASide, withALeaf};
 }
 
 } // namespace mezzet

@@ -6,6 +6,37 @@ namespace mezzet {
 namespace {
 
 constexpr OtherWords askedInstead[] = {
+    {"(?:can|could|will) (?:i|we|you|one) (?:roll|slide|push|move|scoot|pull) (?:back "
+     ")?(?:the|my|this) "
+     "(?:desk |office |dining )?chair(?: back| out| away)?\\??",
+     "how much room is behind the chair?"},
+    {"what(?:'s| is) (?:a|the) (?:good|right|usual|normal|standard|best|typical) "
+     "(height|width|depth|"
+     "size|length) (?:for|of) (an? .+?)\\??",
+     "what $1 should $2 be?"},
+    {"what height should (an? .+?) be\\??", "how high should $1 be?"},
+    {"what (width|depth|length|size) should (an? .+?) be\\??", "what is the right $1 for $2?"},
+    {"(?:can|could|will|would) (an? .*(?:sofa ?bed|sleeper|futon|murphy bed|recliner).*?) "
+     "(?:open|fold "
+     "out|pull out|recline)(?: (?:out|fully|all the way))?(?: (?:here|in here|in this room))?\\??",
+     "would $1 fit?"},
+    {"where else (?:can|could|would|should|might) (?:i put |we put )?(?:the|my) (.+?)(?: (?:go|fit|"
+     "stand|be))?\\??",
+     "which wall is best for the $1?"},
+    {"which wall (?:should|does|would|could|can|do i put|should i put) (?:the|my) (.+?)(?: "
+     "(?:go|be|"
+     "stand|fit))?(?: on| against| at)?\\??",
+     "which wall is best for the $1?"},
+    {"what(?:'s| is) (?:behind|in back of) (?:the |my )?(.+?)\\??", "how much room is behind $1?"},
+    {"what(?:'s| is| goes| stands| hangs) (?:opposite|across from|facing) (?:the |my )?(.+?)\\??",
+     "what is in front of $1?"},
+    {"(?:is|are) there (?:at least |about |still )?[0-9].*? (?:on )?(?:each|either|both) sides? of "
+     "(.+?)\\??",
+     "how much room is around $1?"},
+    {"how (?:big|large|wide|long) (?:should|must|ought) (?:the|a|my) (?:rug|carpet) be "
+     "(?:under|for|"
+     "beneath) (?:the |my )?(.+?)\\??",
+     "how big a rug for $1?"},
     {"how (?:close|near) (?:can|could|may|should|must) (.+?) (?:be|go|come|get|stand|sit)(?: to)? "
      "(.+?)\\??",
      "how far should $1 be from $2?"},

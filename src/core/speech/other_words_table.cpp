@@ -159,6 +159,18 @@ constexpr OtherWords others[] = {
      ")?(?:to|touching) the (?:floor|ground),?(.*)",
      "$1$2"},
     {"(.+?) (?:should|must|ought to|has to|needs to) be (an? [a-z][a-z ]*)", "make $1 $2"},
+    {"(remove|take away|take out|get rid of|lose|delete) (?:the |both )?chairs (?:at|on|from) "
+     "(?:the|"
+     "both|each) (?:ends?|heads?)(?: of .+)?",
+     "remove the end chairs"},
+    {"(?:raise|lower) ((?:the |my )?[a-z ]*(?:desk|table|bench|counter|island|bed|stool|seat)) to "
+     "([0-9].*)",
+     "make $1 $2 high"},
+    {"(?:move|turn|put|set|swing) (.+?) so (?:that )?(?:it|they) (?:faces?|looks?)(?: out)?(?: "
+     "into| "
+     "toward| towards| to)? the (room|middle|centre|center)(?: of the room)?",
+     "turn $1 to face the room"},
+    {"((?:an? |the )?)cabinets? (over|above) (.+)", "$1wall cabinet $2 $3"},
     {"back (.+?) up(?: by)? (.+)", "push $1 back $2"},
     {"line ((?:the |my )?[a-z][a-z 0-9]*?) up with (?!the (?:top|bottom|edge))(.+)",
      "line up $1 with $2"},

@@ -6,6 +6,8 @@ namespace mezzet {
 namespace {
 
 constexpr OtherWords withinInstead[] = {
+    {"\\bhanging (?=(?:over|above|from|in|on|beside) )", ""},
+    {"\\bwardrobes? with sliding doors?\\b", "sliding-door wardrobe"},
     // "sofa along wall F, starting from the left corner": right into it.
     {"^(.+ "
      "(?!inches|inch|feet|foot|metres|meters|metre|meter|starting|beginning|running|going|right)(?:"

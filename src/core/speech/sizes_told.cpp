@@ -1,5 +1,6 @@
 // Questions about sizes: of a piece, a wall, an opening, the room; and how high a thing hangs.
 #include "edit/beside_wall.h"
+#include "edit/sizes_said.h"
 #include "measure/text.h"
 #include "measure/texts.h"
 #include "room/facts.h"
@@ -100,7 +101,7 @@ std::optional<Answer> howBig(Asking& a) {
                             : worded("{} is {} wide, {} deep and {} high", name, size(p.size.width),
                                      size(p.size.depth), size(p.size.height));
         } else {
-            const bool deep = which == "deep";
+            const bool deep = which == "deep" || (which == "long" && isLongFrontToBack(p));
             const bool high = which == "high" || which == "tall";
             out.words = worded("{} is {} {}", name,
                                size(deep   ? p.size.depth

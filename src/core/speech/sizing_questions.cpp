@@ -2,9 +2,11 @@
 // there to measure, for things that are not in the room yet as for those that are.
 #include "edit/arrange.h"
 #include "edit/words_reader.h"
+#include "fits/fits.h"
 #include "measure/text.h"
 #include "measure/texts.h"
 #include "room/facts.h"
+#include "scheme/on_wall.h"
 #include "scheme/words.h"
 #include "speech/asked_of.h"
 
@@ -278,6 +280,29 @@ Answer diningTable(Asking& a) {
     return out;
 }
 
+/// What stands with its back at a wall may be as wide as the free stretch that it stands in.
+void tellItsWall(Asking& a, const AskedOf& of, Answer& out) {
+    if (of.piece == nullptr || !of.piece->on.isFloor() || of.kind->flat())
+        return;
+    const auto wall = wallBehind(*a.scene, of.piece->id);
+    const Placed* there = a.scene->fromAbove(of.piece->id);
+    if (!wall || there == nullptr)
+        return;
+    const Wall& w = a.job.room->walls[static_cast<std::size_t>(*wall)];
+    const double middle = dot(there->pose.at - w.start, w.along());
+    for (const Stretch& s : freeAlong(*a.scene, *wall, of.piece->size.depth.mm(),
+                                      of.piece->size.height, of.piece->id)) {
+        if (middle < s.first || middle > s.second)
+            continue;
+        const auto figure = lengthSaid(a, s.second - s.first);
+        out.words += ". " + worded("Up to {} on wall {}, from {} to {} from its left end", figure,
+                                   w.name, lengthSaid(a, s.first), lengthSaid(a, s.second));
+        const double high = a.job.room->ceiling.mm() / 2;
+        out.marks.push_back({onWall(*wall), {s.first, high}, {s.second, high}, figure});
+        return;
+    }
+}
+
 std::optional<Answer> sizeOf(Asking& a, const AskedOf& of, Asks what) {
     switch (of.kind->role) {
     case Role::lowTable:
@@ -307,6 +332,8 @@ std::optional<Answer> sizeOf(Asking& a, const AskedOf& of, Asks what) {
     if (of.kind->underCeiling() && of.kind->light && of.kind->light->cutOut <= Length{})
         return hungLight(a, of, what);
     auto out = usualSize(a, *of.kind, what == Asks::depth ? of.piece : nullptr);
+    if (out && (what == Asks::width || what == Asks::length))
+        tellItsWall(a, of, *out);
     // What one works at on more than one side may be as large as the ways about it leave.
     if (out && of.kind->workedAt && of.piece != nullptr && what != Asks::height)
         tellFree(a, *of.piece, {Side::front, Side::behind, Side::left, Side::right}, *out);

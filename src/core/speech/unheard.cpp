@@ -97,10 +97,13 @@ bool isLikeAVerb(std::string_view word) {
 
 bool isBuiltIn(std::string_view noun) {
     for (const std::string_view built :
-         {"radiator", "socket", "outlet", "light switch", "column", "pillar", "beam", "skylight",
-          "rooflight", "skirting", "baseboard", "cornice", "staircase", "stairs", "fireplace",
-          "alcove", "air conditioner", "thermostat", "vent", "wainscoting", "wainscot", "panelling",
-          "paneling", "crown moulding", "crown molding", "picture rail", "dado rail", "chair rail",
+         {"radiator",        "socket",       "outlet",    "light switch",
+          "column",          "pillar",       "beam",      "skylight",
+          "rooflight",       "skirting",     "baseboard", "cornice",
+          "staircase",       "stairs",       "fireplace", "alcove",
+          "air conditioner", "thermostat",   "vent",      "wainscoting",
+          "wainscot",        "panelling",    "paneling",  "crown moulding",
+          "crown molding",   "picture rail", "dado rail", "chair rail",
           "beadboard"})
         if (noun == built)
             return true;
