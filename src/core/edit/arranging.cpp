@@ -14,6 +14,9 @@ namespace mezzet {
 void noSuchPiece(WordsReader& in) {
     const std::size_t at = in.at();
     in.noneYet();
+    if (int n = 0; in.takeCount(n)) // "two chairs"
+        in.noneYet();
+    in.goTo(at);
     std::size_t end = at;
     while (!in.done() && !in.ahead().empty() &&
            (end == at || (!in.lengthAhead() && !phraseAhead(in, false)))) {

@@ -16,7 +16,7 @@ namespace mezzet {
 
 namespace {
 
-constexpr double seen = 0.5; // mm: less off the middle than one sees
+constexpr double visiblyOff = 0.5; // mm: less off the middle than one sees
 
 /// The two that something is said to be between: "the windows", "the bed and window 2".
 std::optional<std::pair<Target, Target>> twoAhead(Asking& a) {
@@ -73,7 +73,7 @@ std::optional<Answer> isMidway(Asking& a, const Piece& p) {
     Answer out;
     out.about = {p.id};
     const auto name = [&](const Target& t) { return spoken(t, a.wording()); };
-    out.words = std::abs(off) < seen
+    out.words = std::abs(off) < visiblyOff
                     ? worded("Yes: {} is midway between {} and {}", p.name, name(one), name(other))
                     : worded("No: {} is {} off the middle between {} and {}, toward {}", p.name,
                              lengthSaid(a, std::abs(off)), name(one), name(other),
@@ -136,7 +136,7 @@ std::optional<Answer> isCentred(Asking& a) {
         (of.is == Target::Is::room ||
          (other != nullptr && !other->onWall() && (other->kind->flat() || p.kind->underCeiling())));
     if (bothWays) {
-        out.words = norm(off) < seen
+        out.words = norm(off) < visiblyOff
                         ? worded("Yes: {} is in the middle of {}", p.name, name)
                         : worded("No: {} is {} off the middle of {}", p.name,
                                  writeGap(Length::millimetres(norm(off)), a.job.notation), name);
@@ -146,7 +146,7 @@ std::optional<Answer> isCentred(Asking& a) {
         return another();
     const double by = dot(off, *right);
     const auto figure = writeGap(Length::millimetres(std::abs(by)), a.job.notation);
-    out.words = std::abs(by) < seen ? worded("Yes: {} is centred on {}", p.name, name)
+    out.words = std::abs(by) < visiblyOff ? worded("Yes: {} is centred on {}", p.name, name)
                 : by > 0 ? worded("No: {} is {} right of the middle of {}", p.name, figure, name)
                          : worded("No: {} is {} left of the middle of {}", p.name, figure, name);
     return out;

@@ -326,7 +326,12 @@ std::optional<Spoken> askedAtHome(std::string_view text, const Project& job, con
     if (!job.library.kit->byWord(thing.substr(thing.rfind(' ') + 1)) &&
         !job.library.kit->byWord(thing))
         return {};
-    const auto there = whereItBelongs(thing, readAsSaid(thing, job, to, stopped), job, to, stopped);
+    const auto said = readAsSaid(thing, job, to, stopped);
+    auto there = whereItBelongs(thing, said, job, to, stopped);
+    // "is there room for two armchairs?": where there is room for both.
+    static const auto several = meaning("(?:two|three|four|both|[2-9]) .+");
+    if (!there && said && std::regex_match(thing, several))
+        there = said;
     if (!there || !*there || (*there)->is != Spoken::Is::edit ||
         landsBy((*there)->said.edit, job) == Lands::inTheWay)
         return {};

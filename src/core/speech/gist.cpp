@@ -139,6 +139,8 @@ std::string placeBefore(const Named& n, const std::string& line) {
     return {};
 }
 
+namespace gist {
+
 /// What is asked, by words that tell it: the questions it is put as, likeliest first. {1} and {2}
 /// are the first and the second thing that stands for itself, {k} what is no one thing in the room,
 /// with its size, {p} where that is said to go.
@@ -198,6 +200,8 @@ constexpr Topic topics[] = {
     {placed, placedAsks},
 };
 
+} // namespace gist
+
 /// A question with what it is asked of put in; empty where one of them is not named.
 std::string filled(std::string_view ask, const std::vector<const Named*>& things, const Named* kind,
                    const std::string& line) {
@@ -243,7 +247,7 @@ std::optional<Spoken> byItsGist(std::string_view text, const Project& job, const
     const auto has = [words = " " + foldCase(line) + " "](std::string_view w) {
         return words.find(" " + std::string(w) + " ") != std::string::npos;
     };
-    for (const Topic& t : topics) {
+    for (const gist::Topic& t : gist::topics) {
         if (std::none_of(t.words.begin(), t.words.end(), has))
             continue;
         for (const char* ask : t.asks) {

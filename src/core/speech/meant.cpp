@@ -51,9 +51,21 @@ void theOne(const std::string& line, const Project& job, std::vector<std::string
     static const Pattern words =
         meaning("\\b(left|right|left-hand|right-hand|left hand|right hand|first|second|third|last|"
                 "nearest|farthest|other) ones?\\b");
-    if (const auto one = afterNoun(line, words, job))
-        out.push_back(
-            replacedAt(one->found, one->found[1].str() + " " + foldCase(one->noun->name)));
+    const auto one = afterNoun(line, words, job);
+    if (!one)
+        return;
+    // "a bookcase right of the other one", where there is one: it, and a new one by it.
+    const auto which = foldCase(one->found[1].str());
+    const auto there = piecesOf(one->noun, job);
+    if (there.size() == 1 && (which == "other" || which == "first")) {
+        static const Pattern begins = meaning("^(?:put |place |add |set )?(?:an? |another |the )?");
+        static const Pattern article = meaning("\\bthe $");
+        out.push_back("another " + std::regex_replace(one->found.prefix().str(), begins, "",
+                                                      std::regex_constants::format_first_only));
+        out.back() = std::regex_replace(out.back(), article, "") + there[0]->name +
+                     one->found.suffix().str();
+    }
+    out.push_back(replacedAt(one->found, which + " " + foldCase(one->noun->name)));
 }
 
 /// "a bookcase between the two", of which there are two.

@@ -218,6 +218,47 @@ void screenOntoAWall(const std::string& line, const Project& job, std::vector<st
                               write(tv->size.height, job.notation), place));
 }
 
+/// "hooks behind the door": where its leaf comes to when it is open, which is the wall around the
+/// corner from its hinges, or beside them where the corner is farther off.
+void hungBehindADoor(const std::string& line, const Project& job, std::vector<std::string>& out) {
+    if (!mentions(line, {"behind"}))
+        return;
+    static const Saying words("(.+?) (?:on the wall )?behind ((?:the |my )?(?:[a-z]+ )?door(?: "
+                              "[0-9]+)?)");
+    std::smatch found;
+    if (!words.is(line, found))
+        return;
+    const Piece* piece = pieceNamed(found[1], job);
+    const KindPtr kind = piece != nullptr ? piece->kind : nounIn(found[1].str(), job);
+    if (!kind || !kind->hangs())
+        return;
+    const auto named = targetNamed(found[2], job, false);
+    if (!named)
+        return;
+    const Target of = *named;
+    const auto& openings = job.room->openings;
+    const auto door = std::find_if(openings.begin(), openings.end(), [&](const Opening& o) {
+        return o.kind == OpeningKind::door && targetOf(o) == of;
+    });
+    if (door == openings.end() || door->style != DoorStyle::hinged || !door->swingsIn)
+        return;
+    const int walls = static_cast<int>(job.room->walls.size());
+    const Wall& w = job.room->walls[static_cast<std::size_t>(door->wall)];
+    const Length corner = door->hingeRight ? w.length() - door->left - door->width : door->left;
+    const auto size = [&](Length l) { return write(l, job.notation); };
+    if (corner < door->width) {
+        const int around = (door->wall + (door->hingeRight ? 1 : walls - 1)) % walls;
+        out.push_back(fmt::format("{} on wall {}, centre {} from {} corner", found[1].str(),
+                                  wallName(around), size(door->width / 2),
+                                  door->hingeRight ? "left" : "right"));
+        return;
+    }
+    const Length middle =
+        door->hingeRight ? door->left + door->width * 1.5 : door->left - door->width / 2;
+    out.push_back(fmt::format("{} on wall {}, centre {} from left corner", found[1].str(), w.name,
+                              size(middle)));
+}
+
 } // namespace
 
 std::vector<Meaning> meaningsOfHung() {
@@ -226,7 +267,7 @@ std::vector<Meaning> meaningsOfHung() {
 }
 
 std::vector<Meaning> meaningsOfHungFirst() {
-    return {onTheTopUnder, screenOntoAWall};
+    return {onTheTopUnder, screenOntoAWall, hungBehindADoor};
 }
 
 } // namespace mezzet

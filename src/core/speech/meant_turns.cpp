@@ -1,6 +1,7 @@
 // Turns and steps told by what is there: a bit toward a thing, toward the foot of a bed.
 #include "edit/beside_wall.h"
 #include "measure/text.h"
+#include "scheme/on_wall.h"
 #include "scheme/resolve.h"
 #include "speech/meant_words.h"
 
@@ -12,6 +13,17 @@
 namespace mezzet {
 
 namespace {
+
+/// The wall one comes to going that way from the middle of the room; none where it goes aslant.
+const Wall* wallAhead(Vec2 way, const Project& job) {
+    const auto& walls = job.room->walls;
+    const auto ahead =
+        std::min_element(walls.begin(), walls.end(), [&](const Wall& a, const Wall& b) {
+            return dot(a.inward(), way) < dot(b.inward(), way);
+        });
+    constexpr double square = -0.98;
+    return ahead != walls.end() && dot(ahead->inward(), way) < square ? &*ahead : nullptr;
+}
 
 /// "turn the armchair a bit towards the sofa": by a little, the way that is nearer to facing it.
 void aBitToward(const std::string& line, const Project& job, std::vector<std::string>& out) {
@@ -51,13 +63,8 @@ void towardTheFoot(const std::string& line, const Project& job, std::vector<std:
         return;
     const Vec2 front = bed.there->pose.front();
     const Vec2 way = foldCase(found[3].str()) == "foot" ? front : -front;
-    // The wall that it goes to.
-    const auto& walls = job.room->walls;
-    const auto ahead =
-        std::min_element(walls.begin(), walls.end(), [&](const Wall& a, const Wall& b) {
-            return dot(a.inward(), way) < dot(b.inward(), way);
-        });
-    if (ahead == walls.end() || dot(ahead->inward(), way) > -0.98)
+    const Wall* ahead = wallAhead(way, job);
+    if (ahead == nullptr)
         return;
     out.push_back(
         fmt::format("move {}{} toward wall {}", moved->name, found[2].str(), ahead->name));
@@ -115,6 +122,76 @@ void screenBetween(const std::string& line, const Project&, std::vector<std::str
         out.push_back(found[1].str() + "folding screen between " + found[2].str());
 }
 
+/// "centre the table on the windows": along their wall, as far as it stands off it.
+void centredOnOpenings(const std::string& line, const Project& job, std::vector<std::string>& out) {
+    if (!mentions(line, {"windows", "doors"}))
+        return;
+    static const Saying words("(?:(?:centre|center|line up|align|move|put|slide) )?(.+?) (?:so it "
+                              "is )?(?:(?:centred|centered|"
+                              "central) )?(?:on|with|between|to) (?:the |both |the two |both the "
+                              "|the middle of the )+(windows|"
+                              "doors)");
+    std::smatch found;
+    if (!mentions(line, {"cent", "line up", "align"}) || !words.is(line, found))
+        return;
+    const auto of = standsNamed(found[1], job);
+    if (!of)
+        return;
+    const bool windows = foldCase(found[2].str()) == "windows";
+    std::optional<int> wall;
+    double low = 1e300;
+    double high = -1e300;
+    for (const Opening& o : job.room->openings) {
+        if (o.kind != (windows ? OpeningKind::window : OpeningKind::door))
+            continue;
+        if (wall && *wall != o.wall)
+            return; // which of them is asked
+        wall = o.wall;
+        low = std::min(low, o.left.mm());
+        high = std::max(high, (o.left + o.width).mm());
+    }
+    // At that wall itself it stands between them; at one aslant to it, it goes on standing there.
+    const auto behind = wallBehind(*of.scene, of.piece->id);
+    if (!wall || behind == wall)
+        return;
+    const Wall& w = job.room->walls[static_cast<std::size_t>(*wall)];
+    if (behind &&
+        std::abs(dot(job.room->walls[static_cast<std::size_t>(*behind)].along(), w.along())) < 0.98)
+        return;
+    const double by = (low + high) / 2 - dot(of.there->pose.at - w.start, w.along());
+    const Wall* toward = wallAhead(by < 0 ? -w.along() : w.along(), job);
+    constexpr double least = 0.5; // mm: it is there
+    if (toward != nullptr && std::abs(by) > least)
+        out.push_back(fmt::format("move {} {} toward wall {}", of.piece->name,
+                                  write(Length::millimetres(std::abs(by)), job.notation),
+                                  toward->name));
+    else if (toward != nullptr)
+        out.push_back(fmt::format("turn {} 0", of.piece->name));
+}
+
+/// "put the sofa on the other side of the room": with its back to the wall across.
+void acrossTheRoom(const std::string& line, const Project& job, std::vector<std::string>& out) {
+    if (!mentions(line, {"side of the room", "end of the room"}))
+        return;
+    static const Saying words("(?:(?:move|put|place|shift|push|slide|take|set) )?(.+?) (?:over "
+                              ")?(?:to|on|at|against) the "
+                              "(?:other|opposite|far) (?:side|end) of the room");
+    std::smatch found;
+    if (!words.is(line, found))
+        return;
+    const auto of = standsNamed(found[1], job);
+    if (!of || of.piece->kind->flat())
+        return;
+    // Where it looks is where it goes, unless its back is at a wall already.
+    auto from = wallBehind(*of.scene, of.piece->id);
+    if (!from)
+        if (const Wall* behind = wallAhead(-of.there->pose.front(), job))
+            from = static_cast<int>(behind - job.room->walls.data());
+    if (const auto across = from ? wallAcross(*job.room, *from) : std::nullopt)
+        out.push_back(fmt::format("{} against wall {}", of.piece->name,
+                                  job.room->walls[static_cast<std::size_t>(*across)].name));
+}
+
 } // namespace
 
 std::vector<Meaning> meaningsOfTurns() {
@@ -122,7 +199,7 @@ std::vector<Meaning> meaningsOfTurns() {
 }
 
 std::vector<Meaning> meaningsOfTurnsFirst() {
-    return {screenBetween, alongside};
+    return {screenBetween, alongside, centredOnOpenings, acrossTheRoom};
 }
 
 } // namespace mezzet

@@ -69,7 +69,7 @@ std::vector<Begun> begunHere(WordsReader& in) {
 }
 
 /// The text with its question mark set off, so that a word before it ends.
-std::string asked(std::string_view text) {
+std::string withoutQuestionMark(std::string_view text) {
     std::string out(trimmed(text));
     while (!out.empty() && (out.back() == '?' || out.back() == ' ' || out.back() == '.'))
         out.pop_back();
@@ -82,7 +82,7 @@ std::optional<Answer> answerTo(std::string_view text, const Project& job, const 
     auto scene = sceneOf(job);
     if (!scene)
         throw LineFault{scene.problem()};
-    const std::string question = asked(text);
+    const std::string question = withoutQuestionMark(text);
     const GoesOn goesOn = [&stopped] { return !stopped || !stopped(); };
     std::optional<LineFault> fault;
     WordsReader probe(question, job, to.them);
@@ -572,8 +572,8 @@ Result<Spoken> readSpoken(std::string_view text, const Project& job, const Liste
     if (!said && isText(text) && isQuestion(text) && !asksFirst(said.problem()) &&
         !asksUnit(said.problem()) && said.problem().notThere.empty() &&
         said.problem().oneOfSeveral.empty())
-        if (auto gist = byItsGist(text, job, to, stopped))
-            return std::move(*gist);
+        if (auto answer = byItsGist(text, job, to, stopped))
+            return std::move(*answer);
     if (!said)
         if (auto which = whichWall(text, *job.room))
             return std::move(*which);
