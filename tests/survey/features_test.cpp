@@ -374,3 +374,15 @@ TEST(Facts, WhatTheWallsHaveEachIsWhatTheyHaveTogether) {
     const auto open = room("wall A 20'\nwall B 10'\nwall C 15'\nwall D 10'\n");
     EXPECT_EQ(netAreaOf(*open, 0), 0) << "nothing is told of a room that doesn't close";
 }
+
+TEST(Features, NoLeafIsWiderThanDoorsAreMade) {
+    const auto style = [](const std::string& door) {
+        return room(oblong(door))->openings.front().style;
+    };
+    // Doors are made with leaves up to about 42 inches wide (common practice).
+    EXPECT_EQ(style("door 2' from left, 36 wide"), DoorStyle::hinged);
+    EXPECT_EQ(style("closet doors 2' from left, 6' wide"), DoorStyle::pair);
+    EXPECT_EQ(style("door 2' from left, 60 wide"), DoorStyle::pair);
+    EXPECT_EQ(style("door 2' from left, 60 wide, hinge left"), DoorStyle::hinged);
+    EXPECT_EQ(style("sliding door 2' from left, 6' wide"), DoorStyle::sliding);
+}

@@ -170,7 +170,7 @@ std::optional<Target> WordsReader::openingByWhere(std::size_t start) {
 std::optional<Target> WordsReader::doorByStyle(std::size_t start) {
     struct Called {
         DoorStyle style;
-        std::initializer_list<std::string_view> words; ///< longest first
+        std::vector<std::string_view> words; ///< longest first
     };
     static const Called all[] = {
         {DoorStyle::sliding,
@@ -187,8 +187,10 @@ std::optional<Target> WordsReader::doorByStyle(std::size_t start) {
     };
     const auto& openings = job_.room->openings;
     for (const Called& c : all) {
-        if (std::none_of(c.words.begin(), c.words.end(),
-                         [&](std::string_view w) { return endOf(w) > 0; }))
+        std::size_t end = 0;
+        for (const std::string_view w : c.words)
+            end = std::max(end, endOf(w));
+        if (end == 0)
             continue;
         std::vector<const Opening*> there;
         for (const Opening& o : openings)
@@ -196,7 +198,7 @@ std::optional<Target> WordsReader::doorByStyle(std::size_t start) {
                 there.push_back(&o);
         if (there.empty())
             return {};
-        take(c.words);
+        goTo(end);
         if (there.size() == 1)
             return targetOf(*there.front());
         for (const Opening* o : there) // "french doors 2"

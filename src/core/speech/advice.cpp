@@ -127,6 +127,11 @@ std::optional<Answer> howHigh(Asking& a) {
     if (p == nullptr && kind->role == Role::screen && !kind->hangs())
         if (const KindPtr hung = a.job.library.kit->byId("wall-screen"))
             kind = hung;
+    // "the lamp over the table": one that hangs there.
+    if (p == nullptr && over && kind->family == Family::light && !kind->hangs() &&
+        !kind->underCeiling())
+        if (const KindPtr pendant = a.job.library.kit->byId("pendant"))
+            kind = pendant;
     const auto name = p != nullptr ? p->name : kind->name;
     if (!kind->hangs()) {
         if (kind->underCeiling()) {
@@ -421,6 +426,44 @@ std::optional<Answer> roomFor(Asking& a) {
                              : worded("No: there are seats for {}, {} too few", seats, n - seats)};
 }
 
+/// "how many chairs fit round a 180 table?", "a 60 inch round table": one of that size, which is
+/// not there.
+std::optional<Answer> seatsOfASize(Asking& a) {
+    const std::size_t start = a.in.at();
+    const auto another = [&] {
+        a.in.goTo(start);
+        return std::nullopt;
+    };
+    if (a.in.endOf("a") == 0 && a.in.endOf("an") == 0)
+        return {};
+    a.in.article();
+    const bool roundFirst = a.in.take({"round", "circular"});
+    if (!a.in.lengthAhead())
+        return another();
+    const Length across = a.in.length("the size");
+    std::optional<Length> deep;
+    if (a.in.take({"x", "by", "×"})) {
+        if (!a.in.lengthAhead())
+            return another();
+        deep = a.in.length("the size");
+    }
+    a.in.take({"long", "wide", "across", "in diameter", "diameter"});
+    const bool round = a.in.take({"round", "circular"}) || roundFirst;
+    if (!a.in.take({"dining table", "kitchen table", "table"}))
+        return another();
+    a.end();
+    const KindPtr kind = a.job.library.kit->byWord(round ? "round table" : "dining table");
+    if (!kind)
+        return another();
+    Piece p = pieceOf(kind);
+    p.size.width = across;
+    p.size.depth = round ? across : deep.value_or(p.size.depth);
+    const Length each = elbowRoom(a.job);
+    const auto& n = a.job.notation;
+    return Answer{worded("{} at one {} by {}, with {} of its edge each", seatsBy(p, each),
+                         writeGap(p.size.width, n), writeGap(p.size.depth, n), writeGap(each, n))};
+}
+
 std::optional<Answer> howMany(Asking& a) {
     const bool chairs = a.in.take({"chairs"});
     const bool stools =
@@ -437,6 +480,8 @@ std::optional<Answer> howMany(Asking& a) {
     int id = 0;
     a.in.take({"in here", "in this room", "in the room", "here"});
     a.in.take({"at", "around", "round", "on"});
+    if (auto table = seatsOfASize(a))
+        return table;
     if (!a.in.done() && a.in.ahead() != "?") {
         id = a.piece();
         a.in.take({"seat", "seats", "take", "hold"});

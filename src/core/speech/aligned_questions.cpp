@@ -21,20 +21,17 @@ constexpr double visiblyOff = 0.5; // mm: less off the middle than one sees
 /// The two that something is said to be between: "the windows", "the bed and window 2".
 std::optional<std::pair<Target, Target>> twoAhead(Asking& a) {
     const Room& room = *a.job.room;
-    for (const auto& [words, kind] :
-         {std::pair{std::initializer_list<std::string_view>{"the windows", "the two windows",
-                                                            "both windows", "windows"},
-                    OpeningKind::window},
-          std::pair{std::initializer_list<std::string_view>{"the doors", "the two doors",
-                                                            "both doors", "doors"},
-                    OpeningKind::door}})
-        if (a.in.take(words)) {
-            std::vector<Target> all;
-            for (const Opening& o : room.openings)
-                if (o.kind == kind)
-                    all.push_back(targetOf(o));
-            return all.size() == 2 ? std::optional(std::pair(all[0], all[1])) : std::nullopt;
-        }
+    const auto only = [&](OpeningKind kind) -> std::optional<std::pair<Target, Target>> {
+        std::vector<Target> all;
+        for (const Opening& o : room.openings)
+            if (o.kind == kind)
+                all.push_back(targetOf(o));
+        return all.size() == 2 ? std::optional(std::pair(all[0], all[1])) : std::nullopt;
+    };
+    if (a.in.take({"the windows", "the two windows", "both windows", "windows"}))
+        return only(OpeningKind::window);
+    if (a.in.take({"the doors", "the two doors", "both doors", "doors"}))
+        return only(OpeningKind::door);
     const Target one = a.in.target();
     if (!a.in.take({"and"}))
         return {};

@@ -257,6 +257,10 @@ std::optional<Spoken> byItsGist(std::string_view text, const Project& job, const
             // What names something is answered of that, and not of all that there is.
             if (question.empty() || (question == ask && !named.empty()))
                 continue;
+            // A wall, or what is in one, is no way off the wall.
+            const bool offTheWall = std::string_view(ask).ends_with("from the wall");
+            if (offTheWall && things.front()->is && things.front()->is->is != Target::Is::piece)
+                continue;
             auto heard = readInParts(question + "?", job, to, stopped);
             if (!heard || heard->is != Spoken::Is::answer)
                 continue;

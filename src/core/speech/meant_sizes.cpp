@@ -208,7 +208,7 @@ void newToTheCeiling(const std::string& line, const Project& job, std::vector<st
         "?)((?: (?:on|in|against|along|by|beside|left|right|at|either|"
         "each|next|between|under|for|behind) .*)?)");
     std::smatch found;
-    if (!behind.is(line, found) && !before.is(line, found))
+    if (!before.is(line, found) && !behind.is(line, found))
         return;
     const KindPtr kind = nounIn(found[2].str(), job);
     if (!kind || kind->on != SurfaceKind::floor || kind->family != Family::storage)

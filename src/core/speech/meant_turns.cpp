@@ -1,7 +1,6 @@
 // Turns and steps told by what is there: a bit toward a thing, toward the foot of a bed.
 #include "edit/beside_wall.h"
 #include "measure/text.h"
-#include "scheme/on_wall.h"
 #include "scheme/resolve.h"
 #include "speech/meant_words.h"
 
@@ -134,6 +133,11 @@ void centredOnOpenings(const std::string& line, const Project& job, std::vector<
     std::smatch found;
     if (!mentions(line, {"cent", "line up", "align"}) || !words.is(line, found))
         return;
+    // "console centred between the windows" is a new one.
+    static const auto ofOneThere =
+        meaning("(?:centre|center|line up|align|move|put|slide) .*|(?:the|my|it|this) .*");
+    if (!std::regex_match(line, ofOneThere))
+        return;
     const auto of = standsNamed(found[1], job);
     if (!of)
         return;
@@ -151,13 +155,14 @@ void centredOnOpenings(const std::string& line, const Project& job, std::vector<
         high = std::max(high, (o.left + o.width).mm());
     }
     // At that wall itself it stands between them; at one aslant to it, it goes on standing there.
-    const auto behind = wallBehind(*of.scene, of.piece->id);
-    if (!wall || behind == wall)
+    if (!wall)
         return;
     const Wall& w = job.room->walls[static_cast<std::size_t>(*wall)];
-    if (behind &&
-        std::abs(dot(job.room->walls[static_cast<std::size_t>(*behind)].along(), w.along())) < 0.98)
-        return;
+    for (std::size_t i = 0; i < job.room->walls.size(); ++i)
+        if (isAtWall(*of.piece, static_cast<int>(i), *of.scene) &&
+            (static_cast<int>(i) == *wall ||
+             std::abs(dot(job.room->walls[i].along(), w.along())) < 0.98))
+            return;
     const double by = (low + high) / 2 - dot(of.there->pose.at - w.start, w.along());
     const Wall* toward = wallAhead(by < 0 ? -w.along() : w.along(), job);
     constexpr double least = 0.5; // mm: it is there
@@ -183,7 +188,10 @@ void acrossTheRoom(const std::string& line, const Project& job, std::vector<std:
     if (!of || of.piece->kind->flat())
         return;
     // Where it looks is where it goes, unless its back is at a wall already.
-    auto from = wallBehind(*of.scene, of.piece->id);
+    std::optional<int> from;
+    for (std::size_t i = 0; i < job.room->walls.size() && !from; ++i)
+        if (isAtWall(*of.piece, static_cast<int>(i), *of.scene))
+            from = static_cast<int>(i);
     if (!from)
         if (const Wall* behind = wallAhead(-of.there->pose.front(), job))
             from = static_cast<int>(behind - job.room->walls.data());

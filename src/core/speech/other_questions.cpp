@@ -6,6 +6,32 @@ namespace mezzet {
 namespace {
 
 constexpr OtherWords askedInstead[] = {
+    {"(?:does|do|is|are|will|would) .+? (?:stand|standing|sit|sitting|go|be|come)? ?in front of "
+     "(the "
+     "(?:[a-z]+ "
+     ")?(?:radiator|window|door|doors|outlet|socket|fireplace|fire|heater|vent|switch)(?: "
+     "[0-9])?)\\??",
+     "is anything in front of $1?"},
+    {"how (?:close|near|far)(?: away)? should ((?:the |a |my )?(?:[a-z]+ )?coffee table) be\\??",
+     "how far should $1 be from a sofa?"},
+    {"what height (?:for|should) (?:the |my |a )?(?:tv|television|telly|screen)(?: be| hang| "
+     "go)?\\??",
+     "how high should a wall screen hang?"},
+    {"(?:does|do|is|will|would) .+ (?:block|blocking|shut|cut off|in) the way (?:to|into|through "
+     "to) "
+     "(.+?)\\??",
+     "is there a way to $1?"},
+    {"is there (?:still )?(?:an? |any )?(?:good )?(?:place|spot|corner|wall) (?:left )?for "
+     "(.+?)\\??",
+     "is there room for $1?"},
+    {"(?:can|could) (.+?) (?:still )?be (?:opened|closed|shut)(?: fully)?\\??", "does $1 open?"},
+    {"how high (?:should|do|must) (?:i |we )?(?:hang )?(?:the |a )?(?:lamp|light)s? (?:hang |be "
+     "|go )?"
+     "(?:over|above) (?:the |my )?((?:[a-z]+ )?table|island|counter|desk)(?: hang| be)?\\??",
+     "how high should a pendant hang over the $1?"},
+    {"how many lamps (?:do|would|should) (?:i|we) (?:need|want|have)(?: here| in here)?\\??",
+     "how many lights do I need?"},
+    {"how much free wall (?:is|is there|do i have) on (.+?)\\??", "how much wall is free on $1?"},
     {"(?:can|could|will) (?:i|we|you|one) (?:roll|slide|push|move|scoot|pull) (?:back "
      ")?(?:the|my|this) "
      "(?:desk |office |dining )?chair(?: back| out| away)?\\??",

@@ -306,6 +306,14 @@ std::vector<std::pair<std::string, std::string>> inTwoParts(std::string_view tex
     if (std::smatch found; std::regex_match(line, found, across))
         out.emplace_back(found[1].str() + " either side of the " + found[2].str(),
                          "turn them to face each other");
+    // "drapes on the windows and the french doors"
+    static const std::regex bothOpenings(
+        "(.+? )(?:on|at|over) ((?:the |both |all )*windows?(?: [0-9])?) and (?:on |at )?((?:the "
+        ")?(?:[a-z]+ )?(?:doors?|windows?)(?: [0-9])?)",
+        std::regex::icase | std::regex::optimize);
+    if (std::smatch found; std::regex_match(line, found, bothOpenings))
+        out.emplace(out.begin(), found[1].str() + "on " + found[2].str(),
+                    found[1].str() + "on " + found[3].str());
     // "two chairs flanking the fireplace, facing the sofa"
     static const std::regex atAFire(
         "((?:put |place |add |set |have )?(?:two|2|a pair of|pair of) .+?) (?:flanking|on either "

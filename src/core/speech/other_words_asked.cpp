@@ -80,6 +80,7 @@ constexpr OtherWords asked[] = {
      "how far is $1 from $2?"},
     {"(?:can|could) (?:you|i|we|one) (?:still )?(?:open|use|reach|get to|get at) (.+?)\\??",
      "what is wrong with $1?"},
+    {"how (wide|long) (?:can|could|may|might) (?:the|a|my) (.+?) be\\??", "how $1 should $2 be?"},
     {"how (?:big|wide|large|long) (?:can|could|should|may|must) (?:the|a|my) (.+?) be\\??",
      "how big a $1?"},
     {"how (?:much|big a thing|wide a thing|long a thing) (?:would|will|can|could|does) fit between "

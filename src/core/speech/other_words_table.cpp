@@ -171,6 +171,17 @@ constexpr OtherWords others[] = {
      "toward| towards| to)? the (room|middle|centre|center)(?: of the room)?",
      "turn $1 to face the room"},
     {"((?:an? |the )?)cabinets? (over|above) (.+)", "$1wall cabinet $2 $3"},
+    {"(?:stretch|enlarge|grow|extend|resize) ((?:the |my )?[a-z][a-z ]*?) to ([0-9][^ ]* ?(?:x|by) "
+     "?[0-9].*)",
+     "make $1 $2"},
+    {"tilt ((?:the |my )?(?:[a-z]+ )?rug.*)", "turn $1"},
+    {"(?:slide|move|pull|shift|put) ((?:the |my )?(?:[a-z]+ )?(?:rug|carpet)) so (?:that )?(?:just "
+     "|only "
+     ")?(?:the |its )?front (?:legs|feet) of (.+?) (?:are|stand|sit|rest) on (?:it|the rug)",
+     "$1 under the front legs of $2"},
+    {"((?:the |my )?(?:corner sofa|sectional|chaise|l-shaped sofa)) the other way "
+     "(?:round|around|about)",
+     "flip $1"},
     {"back (.+?) up(?: by)? (.+)", "push $1 back $2"},
     {"line ((?:the |my )?[a-z][a-z 0-9]*?) up with (?!the (?:top|bottom|edge))(.+)",
      "line up $1 with $2"},

@@ -6,6 +6,11 @@ namespace mezzet {
 namespace {
 
 constexpr OtherWords withinInstead[] = {
+    {"^(?:picture )?(frames|pictures|prints|photos) ([0-9][^,]*), "
+     "(two|three|four|five|six|eight|nine|"
+     "[2-9]) in (.+)$",
+     "$3 $1 $2 in $4"},
+    {"\\bon the wall (?=(?:by|next to|beside|near) )", ""},
     {"\\bhanging (?=(?:over|above|from|in|on|beside) )", ""},
     {"\\bwardrobes? with sliding doors?\\b", "sliding-door wardrobe"},
     // "sofa along wall F, starting from the left corner": right into it.
@@ -30,9 +35,6 @@ constexpr OtherWords withinInstead[] = {
      "ceiling|floor "
      "to ceiling|to the ceiling)$",
      "$1 $3 $2"},
-    {"\\b(extending|extendable|extension|folding|drop[- ]leaf) ((?:[a-z]+ )?table) ([0-9][0-9.,]*) "
-     "(?:to|-) [0-9][0-9.,]*\\b",
-     "$1 $2 $3 wide"},
     {"\\b(the|my|our) (?:base |kitchen )units\\b", "$1 kitchen counter"},
     {"\\b(pair of|two|2|couple of) (?:matching|identical|twin) (?!beds?\\b)", "$1 "},
     {",? (?:sticking|coming|reaching|extending|showing|poking) out (?:by )?([0-9][^,]*?) "

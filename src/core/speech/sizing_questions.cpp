@@ -346,6 +346,9 @@ std::optional<Answer> howLarge(Asking& a, Asks what) {
     const auto of = thingAhead(a);
     if (!of || of->kind->id == "rug") // by what stands on it
         return {};
+    if (what == Asks::height && of->is(Role::screen) &&
+        (a.in.endOf("hang") > 0 || a.in.endOf("be hung") > 0))
+        return {}; // how high it hangs is another question
     a.in.take({"should i get", "should we get", "should i buy", "should we buy", "do i need",
                "do we need",   "should i have", "should i use", "would work",    "works",
                "is right",     "is best",       "be",           "to be",         "need to be",

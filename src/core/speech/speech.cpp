@@ -35,7 +35,7 @@ void Asking::end() const {
     in.take({"right now", "now", "here", "please"});
     in.take({"?"});
     if (!in.done())
-        in.failAhead(worded("“{}” is left over", in.rest()), "take it out");
+        in.unknownAhead(worded("“{}” is left over", in.rest()), "take it out");
 }
 
 namespace {
@@ -303,12 +303,15 @@ std::optional<Spoken> oneAfterTheOther(const std::pair<std::string, std::string>
         return readInParts(line, *between->project, {them, to.surface, {}}, stopped, most - 1);
     };
     // What comes with something stands beside it; and nothing stands just anywhere.
+    static const std::regex saidToAdd("(?:and )?(?:add|put|place|set) .*", std::regex::icase);
+    const bool byItself = std::regex_match(parts.second, saidToAdd);
     const auto standsFree = [&](const Result<Spoken>& s) {
-        return std::any_of(s->said.edit.acts.begin(), s->said.edit.acts.end(), [&](const Act& a) {
-            const auto* put = std::get_if<PutPiece>(&a);
-            return put != nullptr && put->piece.ties.empty() && !put->piece.on.isCarried() &&
-                   between->project->scheme().byId(put->piece.id) == nullptr;
-        });
+        return !byItself &&
+               std::any_of(s->said.edit.acts.begin(), s->said.edit.acts.end(), [&](const Act& a) {
+                   const auto* put = std::get_if<PutPiece>(&a);
+                   return put != nullptr && put->piece.ties.empty() && !put->piece.on.isCarried() &&
+                          between->project->scheme().byId(put->piece.id) == nullptr;
+               });
     };
     // "… with a lamp on each": of the ones just said.
     const auto each = oneForEach(parts.second, *between->project, them);
@@ -570,7 +573,7 @@ Result<Spoken> readSpoken(std::string_view text, const Project& job, const Liste
         if (auto out = isTakenOut(text))
             return std::move(*out);
     if (!said && isText(text) && isQuestion(text) && !asksFirst(said.problem()) &&
-        !asksUnit(said.problem()) && said.problem().notThere.empty() &&
+        !asksUnit(said.problem()) && !asksMore(said.problem()) && said.problem().notThere.empty() &&
         said.problem().oneOfSeveral.empty())
         if (auto answer = byItsGist(text, job, to, stopped))
             return std::move(*answer);

@@ -309,10 +309,10 @@ std::string insteadOfTheOne(const std::string& thing, const KindPtr& noun, const
         }
     if (there == nullptr)
         return {};
-    static const std::regex place(
-        " (?:on|in|at|under|over|above|by|beside|against|next to|near|between|behind|in front of|"
-        "opposite|left of|right of) .*",
-        std::regex::icase | std::regex::optimize);
+    static const std::regex place(" (?:on|in|at|under|over|above|by(?! ?[0-9])|beside|against|next "
+                                  "to|near|between|behind|in front of|"
+                                  "opposite|left of|right of) .*",
+                                  std::regex::icase | std::regex::optimize);
     static const std::regex opens("^(?:an?|one|the|some) ", std::regex::icase);
     std::smatch found;
     if (there->kind == noun && std::regex_search(thing, found, place))

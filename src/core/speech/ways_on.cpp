@@ -128,7 +128,11 @@ private:
 
     /// Each word that is none, as the nearest that is one; two of them at most.
     void theWordMended() {
-        const auto known = vocabulary(job_);
+        auto known = vocabulary(job_);
+        if (isQuestion(text_)) // their words begin no other
+            known.insert({"how",   "what",   "which", "where", "who",   "why",    "when", "many",
+                          "much",  "can",    "could", "will",  "would", "should", "does", "are",
+                          "there", "enough", "room",  "fit",   "fits",  "far",    "any"});
         const auto figures = [](std::string_view w) {
             return w.find_first_of("0123456789'\"") != std::string_view::npos;
         };
