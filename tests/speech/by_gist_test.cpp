@@ -14,21 +14,21 @@ using namespace mezzet::test;
 namespace {
 
 /// Two windows of 36 in wall A, 36 and 120 from its left: 96 is midway.
-constexpr const char* twoWindows =
+constexpr const char* gistBedroom =
     "room Bed\nceiling 9'\nwall A 16'\n window 3' from left, 3' wide, 5' high, sill 24\n window "
     "10' "
     "from left, 3' wide, 5' high, sill 24\nwall B 14'\nwall C 16'\n door 1' from left, 32 wide, "
     "hinge left, swings in\nwall D 14'\n";
 /// A fireplace of 60 in wall D, 60 from its left; French doors in wall B.
-constexpr const char* withFire =
+constexpr const char* gistSitting =
     "room Sitting\nceiling 8' 6\"\nwall A 20'\nwall B 15'\n french doors 5' from left, 5' wide\n"
     "wall C 20'\n door 2' from left, 32 wide\nwall D 15'\n fireplace 5' from left, 5' wide, 12 "
     "deep\n";
 
-Vec2 inchesOf(const Project& job, const char* name) {
+Vec2 atInches(const Project& job, const char* name) {
     return poseOf(job, name).at / 25.4;
 }
-bool has(const std::string& text, const char* part) {
+bool inIt(const std::string& text, const char* part) {
     return text.find(part) != std::string::npos;
 }
 
@@ -38,12 +38,12 @@ TEST(ByGist, IsAnsweredByWhatIsNamedAndSaysWhatWasTaken) {
     const auto job = jobWith({"sofa 84 x 36 against wall D", "bookcase against wall B"});
     const auto far = toldBySaying(
         job, "i keep wondering is it terribly far for guests between the sofa and wall B?");
-    EXPECT_FALSE(has(far, "refused")) << far;
+    EXPECT_FALSE(inIt(far, "refused")) << far;
     const auto gap = toldBySaying(job, "would the gap look odd from the sofa across to wall B?");
-    EXPECT_TRUE(has(gap, "“How far is sofa from wall B?”")) << gap;
-    EXPECT_TRUE(has(gap, "204\"")) << gap; // 240 less the sofa's 36
+    EXPECT_TRUE(inIt(gap, "“How far is sofa from wall B?”")) << gap;
+    EXPECT_TRUE(inIt(gap, "204\"")) << gap; // 240 less the sofa's 36
     const auto seats = toldBySaying(job, "so how many guests could the sofa hold of an evening?");
-    EXPECT_TRUE(has(seats, "“")) << seats;
+    EXPECT_TRUE(inIt(seats, "“")) << seats;
 }
 
 TEST(ByGist, SaysNothingOfWhatIsNotNamed) {
@@ -51,16 +51,16 @@ TEST(ByGist, SaysNothingOfWhatIsNotNamed) {
     EXPECT_FALSE(byItsGist("is the moon far?", job, {}, {}));
     EXPECT_FALSE(byItsGist("why oh why?", job, {}, {}));
     // What is not there is told, and not answered of something else.
-    EXPECT_TRUE(has(toldBySaying(job, "how far is the desk from the sofa?"), "there is no desk"));
+    EXPECT_TRUE(inIt(toldBySaying(job, "how far is the desk from the sofa?"), "there is no desk"));
 }
 
 TEST(HowTheyStand, MidwayBetweenTwoWindows) {
-    const auto job = jobWith({"queen bed against wall A, centred on wall A"}, twoWindows);
+    const auto job = jobWith({"queen bed against wall A, centred on wall A"}, gistBedroom);
     EXPECT_EQ(toldBySaying(job, "is the bed centred between the windows?"),
               "Yes: Queen bed is midway between window 1 and window 2");
     const auto moved = afterSaying(job, "move the bed 6 to the right");
     const auto told = toldBySaying(moved, "is the bed centered between window 1 and window 2?");
-    EXPECT_TRUE(has(told, "No: Queen bed is 6\" off the middle")) << told;
+    EXPECT_TRUE(inIt(told, "No: Queen bed is 6\" off the middle")) << told;
 }
 
 TEST(HowTheyStand, WhichWayAThingLooks) {
@@ -69,7 +69,7 @@ TEST(HowTheyStand, WhichWayAThingLooks) {
               "Sofa looks at wall B, 204\" away");
     const auto aslant = afterSaying(job, "armchair at 120, 90, turned 200");
     const auto told = toldBySaying(aslant, "which way does the armchair face?");
-    EXPECT_TRUE(has(told, "20° off it")) << told;
+    EXPECT_TRUE(inIt(told, "20° off it")) << told;
 }
 
 TEST(HowTheyStand, ParallelIsTheShorterTurn) {
@@ -83,10 +83,10 @@ TEST(HowTheyStand, ParallelIsTheShorterTurn) {
 }
 
 TEST(HowTheyStand, CentredOnTheWindowsAlongTheirWall) {
-    const auto job = jobWith({"dining table 72 x 36 at 60, 110"}, twoWindows);
+    const auto job = jobWith({"dining table 72 x 36 at 60, 110"}, gistBedroom);
     const auto on = afterSaying(job, "centre the table on the windows");
-    EXPECT_NEAR(inchesOf(on, "Dining table").x, 96, 0.01);
-    EXPECT_NEAR(inchesOf(on, "Dining table").y, 110, 0.01);
+    EXPECT_NEAR(atInches(on, "Dining table").x, 96, 0.01);
+    EXPECT_NEAR(atInches(on, "Dining table").y, 110, 0.01);
 }
 
 TEST(HowTheyStand, TheOtherSideOfTheRoomIsTheWallAcross) {
@@ -94,48 +94,48 @@ TEST(HowTheyStand, TheOtherSideOfTheRoomIsTheWallAcross) {
     for (const char* line :
          {"put the sofa on the other side of the room", "sofa to the other side of the room"}) {
         const auto there = afterSaying(job, line);
-        EXPECT_NEAR(inchesOf(there, "Sofa").x, 240 - 18, 0.01) << line;
+        EXPECT_NEAR(atInches(there, "Sofa").x, 240 - 18, 0.01) << line;
         EXPECT_NEAR(poseOf(there, "Sofa").front().x, -1, 1e-6) << line;
     }
 }
 
 TEST(DoorsBySort, AreNamedByIt) {
-    const auto job = jobWith({}, withFire);
+    const auto job = jobWith({}, gistSitting);
     const auto by = afterSaying(job, "console in front of the french doors");
     // Before wall B, in the middle of the doors' 60 to 120.
-    EXPECT_NEAR(inchesOf(by, "Console").y, 90, 0.01);
-    EXPECT_TRUE(has(toldBySaying(job, "can the french doors open?"), "Nothing is in the way"));
-    EXPECT_TRUE(has(toldBySaying(job, "console by the bifold doors"), "refused"));
+    EXPECT_NEAR(atInches(by, "Console").y, 90, 0.01);
+    EXPECT_TRUE(inIt(toldBySaying(job, "can the french doors open?"), "Nothing is in the way"));
+    EXPECT_TRUE(inIt(toldBySaying(job, "console by the bifold doors"), "refused"));
 }
 
 TEST(DoorsBySort, AFireScreenLooksIntoTheRoom) {
-    const auto job = jobWith({}, withFire);
+    const auto job = jobWith({}, gistSitting);
     const auto screen = afterSaying(job, "fire screen in front of the fireplace");
     // The fire is in wall D, where x is 0: its breast comes 12 out.
     EXPECT_NEAR(std::abs(poseOf(screen, "Fire screen").front().x), 1, 1e-6);
-    EXPECT_NEAR(inchesOf(screen, "Fire screen").x, 12 + 4, 0.01);
+    EXPECT_NEAR(atInches(screen, "Fire screen").x, 12 + 4, 0.01);
 }
 
 TEST(DoorsBySort, HooksHangWhereTheLeafComesTo) {
     // Hinged on the right of 24 to 56, the leaf lies at its wall beyond 56.
     const auto beside = afterSaying(jobWith({}), "hook rail behind the door");
-    EXPECT_NEAR(inchesOf(beside, "Hook rail").x, 56 + 16, 0.01);
+    EXPECT_NEAR(atInches(beside, "Hook rail").x, 56 + 16, 0.01);
     // Hinged 12 from the corner it comes to the wall around it: wall B, 168 long, at its end.
-    const auto around = afterSaying(jobWith({}, twoWindows), "hook rail behind the door");
+    const auto around = afterSaying(jobWith({}, gistBedroom), "hook rail behind the door");
     const auto& hooks = *around.scheme().byName("Hook rail");
     EXPECT_EQ(hooks.wall(), 1);
-    EXPECT_NEAR(inchesOf(around, "Hook rail").x, 168 - 16, 0.01);
+    EXPECT_NEAR(atInches(around, "Hook rail").x, 168 - 16, 0.01);
 }
 
 TEST(RugsUnder, SoFarPastTheFoot) {
-    const auto job = jobWith({"queen bed 62 x 84 against wall A, centred on wall A"}, twoWindows);
+    const auto job = jobWith({"queen bed 62 x 84 against wall A, centred on wall A"}, gistBedroom);
     for (const char* line : {"9 x 12 rug under the bed, sticking out 3 feet at the foot",
                              "9x12 rug under the bed, 36 past the foot"}) {
         const auto with = afterSaying(job, line);
         const auto& rug = *with.scheme().byName("Rug");
         // The bed ends 84 from the wall, the rug 120, and it is 108 that way.
         EXPECT_NEAR(rug.size.depth.inInches(), 108, 0.01) << line;
-        EXPECT_NEAR(inchesOf(with, "Rug").y, 120 - 54, 0.01) << line;
+        EXPECT_NEAR(atInches(with, "Rug").y, 120 - 54, 0.01) << line;
     }
 }
 
@@ -163,7 +163,7 @@ TEST(AtATable, SoManyOnEachSideAndNoneAtItsEnds) {
     const auto bench =
         afterSaying(job, "a bench on the window side and three chairs on the other side");
     ASSERT_EQ(bench.scheme().pieces.size(), 5U);
-    EXPECT_LT(inchesOf(bench, "Bench").y, 90); // the window is where y is 0
+    EXPECT_LT(atInches(bench, "Bench").y, 90); // the window is where y is 0
     for (const Piece& p : bench.scheme().pieces)
         if (p.kind->role == Role::diningChair)
             EXPECT_GT(poseOf(bench, p.name.c_str()).at.y / 25.4, 90) << p.name;
@@ -187,7 +187,7 @@ TEST(AtATable, ALargerOneIsSoughtInItsPlace) {
                              "room Small\nceiling 8'\nwall A 11'\nwall B 9'\nwall C 11'\n door 1' "
                              "from left, 30 wide, hinge left, swings in\nwall D 9'\n");
     const auto told = toldBySaying(job, "what table fits?");
-    EXPECT_FALSE(has(told, "No table fits")) << told;
+    EXPECT_FALSE(inIt(told, "No table fits")) << told;
 }
 
 TEST(WhatItIs, NoRugBecomesASofa) {
@@ -195,18 +195,18 @@ TEST(WhatItIs, NoRugBecomesASofa) {
     const int rug = job.scheme().byName("Rug")->id;
     const auto said = readSpoken("make it a sectional", job, {{rug}, {}, {}});
     ASSERT_FALSE(said);
-    EXPECT_TRUE(has(said.problem().text(), "replace Sofa by")) << said.problem().text();
+    EXPECT_TRUE(inIt(said.problem().text(), "replace Sofa by")) << said.problem().text();
 }
 
 TEST(WhatItIs, RoomIsSoughtWhereItBelongs) {
     const auto job = jobWith({"queen bed against wall B"});
     const auto told = toldBySaying(job, "is there room for nightstands?");
-    EXPECT_TRUE(has(told, "left of Queen bed")) << told;
-    EXPECT_TRUE(has(told, "right of Queen bed")) << told;
+    EXPECT_TRUE(inIt(told, "left of Queen bed")) << told;
+    EXPECT_TRUE(inIt(told, "right of Queen bed")) << told;
     // How wide they may be is told by the floor on either side.
     const auto wide = toldBySaying(job, "how wide can the nightstands be?");
-    EXPECT_TRUE(has(wide, "59\" left")) << wide; // (180 - 62) / 2
-    EXPECT_TRUE(has(wide, "59\" right")) << wide;
+    EXPECT_TRUE(inIt(wide, "59\" left")) << wide; // (180 - 62) / 2
+    EXPECT_TRUE(inIt(wide, "59\" right")) << wide;
 }
 
 TEST(WhatItIs, ABedIsAsLongAsOneLiesInIt) {
