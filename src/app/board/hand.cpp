@@ -445,7 +445,7 @@ void DragHand::paintOver(QPainter& p) const {
     double w = 0;
     QString offer;
     if (snap_)
-        offer = tr("let go: ") + QString::fromStdString(snap_->words);
+        offer = tr("on letting go: ") + QString::fromStdString(snap_->words);
     else if (!stops_.isEmpty())
         offer = tr("stops at ") + stops_ + tr("; Alt takes it through");
     if (!offer.isEmpty())

@@ -3,10 +3,10 @@
 
 #include "app/look/style.h"
 #include "judge/accept.h"
+#include "look/ask.h"
 #include "sheets/drawing.h"
 
 #include <QHBoxLayout>
-#include <QInputDialog>
 #include <QLabel>
 #include <QMenu>
 #include <QPainter>
@@ -267,15 +267,14 @@ void ReadingCard::showMenu() {
 
 void ReadingCard::accept() {
     const Reading r = session_.readings()[index_];
-    bool ok = false;
     const auto title = QString::fromStdString(titleWithSubject(r, session_.wording()));
-    const auto reason = QInputDialog::getText(
-                            this, tr("Accept it as it is"),
-                            title + tr("\nWhy is it left so? The reason is printed with the plan."),
-                            QLineEdit::Normal, {}, &ok)
-                            .trimmed();
-    if (!ok)
+    const auto told =
+        askText(this, {tr("Accept it as it is"),
+                       title + tr("\nWhy is it left so? The reason is printed with the plan."),
+                       tr("Accept it")});
+    if (!told)
         return;
+    const auto reason = told->trimmed();
     if (reason.isEmpty()) {
         emit session_.told("It is accepted with a reason only: say why it is left so", true);
         return;
@@ -299,21 +298,25 @@ void ReadingCard::ownBand() {
         band = tr("at least ") + told(*r.band.low);
     else if (r.band.high)
         band = tr("at most ") + told(*r.band.high);
-    bool ok = false;
-    const auto said = QInputDialog::getText(this, tr("A band of this job's own"),
-                                            QString::fromStdString(titleOf(r, session_.wording())) +
-                                                tr("\nFrom what to what is it right here?"),
-                                            QLineEdit::Normal, band, &ok)
+    const auto said = askText(this,
+                              {tr("A band of this job's own"),
+                               QString::fromStdString(titleOf(r, session_.wording())) +
+                                   tr("\nFrom what to what is it right here?"),
+                               tr("Take this band")},
+                              band)
+                          .value_or(QString())
                           .trimmed();
-    if (ok && !said.isEmpty())
+    if (!said.isEmpty())
         session_.sayLine(QString("band %1 %2").arg(QString::fromStdString(r.rule->id), said));
 }
 
 void ReadingCard::setBand(const Band& band) {
     if (!stillThere())
         return;
-    const auto id = session_.readings()[index_].rule->id;
-    session_.apply({inOwnWords("own band for ") + id, {SetBand{id, band}}, {}});
+    const Reading& r = session_.readings()[index_];
+    session_.apply({inOwnWords("own band for ") + smallFirst(titleOf(r, session_.wording())),
+                    {SetBand{r.rule->id, band}},
+                    {}});
 }
 
 void ReadingCard::typed() {

@@ -418,6 +418,7 @@ void TapePanel::rebuild() {
             size += inOwnWords(", stacks back ") +
                     writeBare(stackBack(p), session_.project()->notation) + inOwnWords(" a side");
         auto* sizes = new QLabel(QString::fromStdString(size));
+        sizes->setWordWrap(true);
         sizes->setFont(sheets::lettering(14));
         sizes->setStyleSheet(
             QString("font-family: 'Routed Gothic'; color: %1;").arg(look().soft.name()));
@@ -519,6 +520,10 @@ void TapePanel::rebuild() {
         for (std::size_t i = 0; i < readings.size(); ++i)
             if (readings[i].verdict == Verdict::note)
                 notes.push_back(i);
+        if (onWall)
+            std::stable_partition(notes.begin(), notes.end(), [&](std::size_t i) {
+                return readings[i].surface == session_.surface();
+            });
         addNotes(column, notes, true);
         if (!session_.inTrial() && session_.project()->room->closed)
             addRoom(column);

@@ -169,11 +169,14 @@ void TapeStrip::paintEvent(QPaintEvent*) {
     p.setFont(sheets::lettering(12));
     for (double v = std::ceil(span.low / step) * step; v <= span.high + 1e-9; v += step) {
         p.drawLine(QPointF(x(v), tape.bottom()), QPointF(x(v), tape.bottom() - 10));
-        const double shown = reading_.value.quantity == Quantity::ratio   ? v * 100
-                             : reading_.value.quantity == Quantity::count ? v
-                             : metric ? (notation_.units == Units::millimetres ? v : v / 10)
-                                      : v / 25.4;
-        const auto text = QString::number(std::abs(shown) < 1e-9 ? 0.0 : shown, 'g', 5);
+        const bool length = reading_.value.quantity == Quantity::length;
+        const double shown = reading_.value.quantity == Quantity::ratio ? v * 100
+                             : length && !metric                        ? v / 25.4
+                                                                        : v;
+        // In the job's own unit, as the field under it has it.
+        const auto text = length && metric
+                              ? QString::fromStdString(writeBare(Length::millimetres(v), notation_))
+                              : QString::number(std::abs(shown) < 1e-9 ? 0.0 : shown, 'g', 5);
         const double w = p.fontMetrics().horizontalAdvance(text);
         const double at = std::clamp(x(v) - w / 2, tape.left() + 3, tape.right() - w - 3);
         if (std::abs(at + w / 2 - x(v)) < 10)

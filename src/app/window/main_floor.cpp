@@ -7,11 +7,11 @@
 #include "app/window/main_window.h"
 #include "files/whole_file.h"
 #include "kit/csv.h"
+#include "look/ask.h"
 #include "measure/text.h"
 
 #include <QAction>
 #include <QFileInfo>
-#include <QInputDialog>
 
 #include <algorithm>
 
@@ -87,26 +87,27 @@ void MainWindow::seatSelected() {
         return;
     }
     const int most = std::max(1, seatsBy(*table, elbowRoom(*session_.project())));
-    bool ok = false;
-    const int n = QInputDialog::getInt(this, tr("Seat the table"),
-                                       tr("How many at %1? Its edge gives elbow room to %2.")
-                                           .arg(QString::fromStdString(table->name))
-                                           .arg(most),
-                                       most, 1, mostAtTable, 1, &ok);
-    if (ok)
+    const auto n = askNumber(this,
+                             {tr("Seat the table"),
+                              tr("How many at %1? Its edge gives elbow room to %2.")
+                                  .arg(QString::fromStdString(table->name))
+                                  .arg(most),
+                              tr("Seat them")},
+                             most, 1, mostAtTable);
+    if (n)
         session_.sayLine(
-            QString("seat %1 with %2").arg(QString::fromStdString(table->name)).arg(n));
+            QString("seat %1 with %2").arg(QString::fromStdString(table->name)).arg(*n));
 }
 
 void MainWindow::zoneSelected() {
     if (session_.selected().empty())
         return;
-    bool ok = false;
     const auto name =
-        QInputDialog::getText(this, tr("Zone"), tr("What is this zone called?"), QLineEdit::Normal,
-                              tr("Zone %1").arg(session_.project()->scheme().zones.size() + 1), &ok)
+        askText(this, {tr("Zone"), tr("What is this zone called?"), tr("Make the zone")},
+                tr("Zone %1").arg(session_.project()->scheme().zones.size() + 1))
+            .value_or(QString())
             .trimmed();
-    if (!ok || name.isEmpty())
+    if (name.isEmpty())
         return;
     if (session_.apply({"zone " + name.toStdString(),
                         {SetZone{{name.toStdString(), session_.selected()}}},
@@ -123,12 +124,13 @@ void MainWindow::keepKind() {
         emit session_.told("Choose one piece first", true);
         return;
     }
-    bool ok = false;
-    const auto name = QInputDialog::getText(this, tr("Keep as a kind of the studio's own"),
-                                            tr("What is it called in the kit?"), QLineEdit::Normal,
-                                            QString::fromStdString(p->name), &ok)
+    const auto name = askText(this,
+                              {tr("Keep as a kind of the studio's own"),
+                               tr("What is it called in the kit?"), tr("Keep it")},
+                              QString::fromStdString(p->name))
+                          .value_or(QString())
                           .trimmed();
-    if (!ok || name.isEmpty())
+    if (name.isEmpty())
         return;
     Kind k = *p->kind;
     k.own = true;
@@ -196,25 +198,27 @@ void MainWindow::briefSeats() {
     const auto& job = *session_.project();
     const auto it = job.judgement.briefs.find(job.room->name);
     Brief b = it == job.judgement.briefs.end() ? Brief{} : it->second;
-    bool ok = false;
-    b.day = QInputDialog::getInt(this, tr("Brief"), tr("Seats every day (0 for no brief)"), b.day,
-                                 0, 500, 1, &ok);
-    if (!ok)
+    const auto day = askNumber(
+        this, {tr("Brief"), tr("Seats every day (0 for no brief)"), tr("Go on")}, b.day, 0, 500);
+    if (!day)
         return;
-    b.guests = QInputDialog::getInt(this, tr("Brief"), tr("Seats for guests, perches and all"),
-                                    std::max(b.guests, b.day), 0, 500, 1, &ok);
-    if (ok)
-        session_.apply({inOwnWords("the brief"), {SetBrief{b}}, {}});
+    b.day = *day;
+    const auto guests =
+        askNumber(this, {tr("Brief"), tr("Seats for guests, perches and all"), tr("Set the brief")},
+                  std::max(b.guests, b.day), 0, 500);
+    if (!guests)
+        return;
+    b.guests = *guests;
+    session_.apply({inOwnWords("the brief"), {SetBrief{b}}, {}});
 }
 
 void MainWindow::noteScheme() {
-    bool ok = false;
-    const auto note = QInputDialog::getMultiLineText(
-        this, tr("Why this scheme"), tr("It is printed with the plan."),
-        QString::fromStdString(session_.project()->scheme().note), &ok);
-    if (ok)
+    const auto note = askLines(
+        this, {tr("Why this scheme"), tr("It is printed with the plan."), tr("Keep the note")},
+        QString::fromStdString(session_.project()->scheme().note));
+    if (note)
         session_.apply(
-            {inOwnWords("note on the scheme"), {SetSchemeNote{note.trimmed().toStdString()}}, {}});
+            {inOwnWords("note on the scheme"), {SetSchemeNote{note->trimmed().toStdString()}}, {}});
 }
 
 void MainWindow::getBackScheme() {
@@ -228,12 +232,11 @@ void MainWindow::getBackScheme() {
             names << tr("%1 (%2 pieces)")
                          .arg(QString::fromStdString(gone[i]->name))
                          .arg(gone[i]->pieces.size());
-        bool ok = false;
-        const auto said = QInputDialog::getItem(this, tr("Get back a scheme"), tr("Which one?"),
-                                                names, 0, false, &ok);
-        if (!ok)
+        const auto which =
+            askWhich(this, {tr("Get back a scheme"), tr("Which one?"), tr("Get it back")}, names);
+        if (!which || *which < 0)
             return;
-        index = gone.size() - 1 - static_cast<std::size_t>(names.indexOf(said));
+        index = gone.size() - 1 - static_cast<std::size_t>(*which);
     }
     session_.apply({inOwnWords("get back ") + gone[index]->name, {RestoreScheme{index}}, {}});
 }

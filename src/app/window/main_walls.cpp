@@ -4,6 +4,7 @@
 #include "app/look/tr.h"
 #include "app/look/widgets.h"
 #include "app/window/main_window.h"
+#include "look/ask.h"
 #include "measure/example.h"
 #include "measure/text.h"
 #include "sheets/picture_in.h"
@@ -11,7 +12,6 @@
 #include <QAction>
 #include <QDialog>
 #include <QFileDialog>
-#include <QInputDialog>
 
 namespace mezzet::app {
 
@@ -82,14 +82,17 @@ void MainWindow::comparePictures() {
 }
 
 void MainWindow::sayHousehold() {
-    bool ok = false;
-    const auto said = QInputDialog::getText(
-        this, tr("Who looks"),
-        tr("Short, mixed, tall or public; or how tall they are, like %1:")
-            .arg(fromCore(exampleIn("5' 4\", 5' 10\"", session_.project()->notation.units))),
-        QLineEdit::Normal, {}, &ok);
-    if (ok && !said.trimmed().isEmpty())
-        session_.sayLine(QString("hang for ") + said.trimmed());
+    const auto said =
+        askText(
+            this,
+            {tr("Who looks"),
+             tr("Short, mixed, tall or public; or how tall they are, like %1:")
+                 .arg(fromCore(exampleIn("5' 4\", 5' 10\"", session_.project()->notation.units))),
+             tr("Hang for them")})
+            .value_or(QString())
+            .trimmed();
+    if (!said.isEmpty())
+        session_.sayLine(QString("hang for ") + said);
 }
 
 void MainWindow::buildWallMenu(QMenu* m) {

@@ -8,6 +8,7 @@
 #include "app/window/main_menu.h"
 #include "dxf/dxf.h"
 #include "edit/pieces.h"
+#include "look/ask.h"
 #include "measure/text.h"
 #include "speech/line_page.h"
 
@@ -18,7 +19,6 @@
 #include <QDialogButtonBox>
 #include <QFileDialog>
 #include <QFileInfo>
-#include <QInputDialog>
 #include <QLabel>
 #include <QMenu>
 #include <QMenuBar>
@@ -249,19 +249,18 @@ void MainWindow::showState() {
 }
 
 void MainWindow::titleJob() {
-    bool ok = false;
     const auto& job = *session_.project();
-    const auto title =
-        QInputDialog::getText(this, tr("Title"), tr("Title of the job"), QLineEdit::Normal,
-                              QString::fromStdString(job.title), &ok);
-    if (!ok || title.trimmed().isEmpty())
+    const auto title = askText(this, {tr("Title"), tr("Title of the job"), tr("Go on")},
+                               QString::fromStdString(job.title))
+                           .value_or(QString())
+                           .trimmed();
+    if (title.isEmpty())
         return;
-    const auto client = QInputDialog::getText(this, tr("Client"), tr("For whom"), QLineEdit::Normal,
-                                              QString::fromStdString(job.client), &ok);
-    if (ok)
-        session_.apply({"title",
-                        {SetTitle{title.trimmed().toStdString(), client.trimmed().toStdString()}},
-                        {}});
+    const auto client = askText(this, {tr("Client"), tr("For whom"), tr("Set the title")},
+                                QString::fromStdString(job.client));
+    if (client)
+        session_.apply(
+            {"title", {SetTitle{title.toStdString(), client->trimmed().toStdString()}}, {}});
 }
 
 bool MainWindow::writeDxf(const QString& path) {
@@ -344,13 +343,12 @@ void MainWindow::walkMend(int step) {
 }
 
 void MainWindow::renameScheme() {
-    bool ok = false;
-    const auto name =
-        QInputDialog::getText(this, tr("Scheme"), tr("Name of this scheme"), QLineEdit::Normal,
-                              QString::fromStdString(session_.project()->scheme().name), &ok);
-    if (ok && !name.trimmed().isEmpty())
-        session_.apply(
-            {inOwnWords("rename the scheme"), {RenameScheme{name.trimmed().toStdString()}}, {}});
+    const auto name = askText(this, {tr("Scheme"), tr("Name of this scheme"), tr("Rename it")},
+                              QString::fromStdString(session_.project()->scheme().name))
+                          .value_or(QString())
+                          .trimmed();
+    if (!name.isEmpty())
+        session_.apply({inOwnWords("rename the scheme"), {RenameScheme{name.toStdString()}}, {}});
 }
 
 void MainWindow::showKeys() {

@@ -371,7 +371,11 @@ private:
         }
         in.nothingMore();
         Edit e;
-        e.words = worded("own band for {}", r.id);
+        // As its tape is headed, of whatever two things.
+        std::string name = r.title;
+        if (const auto other = name.find("{other}"); other != std::string::npos)
+            name.replace(other, std::string_view("{other}").size(), "…");
+        e.words = worded("own band for {}", smallFirst(std::move(name)));
         e.acts.emplace_back(SetBand{r.id, b});
         return e;
     }
