@@ -1,4 +1,4 @@
-#include "look/ask.h"
+#include "app/look/ask.h"
 
 #include <QInputDialog>
 

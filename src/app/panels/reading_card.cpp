@@ -1,9 +1,9 @@
 #include "app/panels/reading_card.h"
 #include "app/look/tr.h"
 
+#include "app/look/ask.h"
 #include "app/look/style.h"
 #include "judge/accept.h"
-#include "look/ask.h"
 #include "sheets/drawing.h"
 
 #include <QHBoxLayout>

@@ -3,11 +3,11 @@
 #include "app/dialogs/finder.h"
 #include "app/dialogs/fit_dialog.h"
 #include "app/dialogs/mend_dialog.h"
+#include "app/look/ask.h"
 #include "app/look/tr.h"
 #include "app/window/main_window.h"
 #include "files/whole_file.h"
 #include "kit/csv.h"
-#include "look/ask.h"
 #include "measure/text.h"
 
 #include <QAction>

@@ -1,10 +1,10 @@
 // The window's acts about walls: groups, hooks, mirrors, pictures, and their sheets.
 #include "app/dialogs/group_dialog.h"
 #include "app/dialogs/pictures_dialog.h"
+#include "app/look/ask.h"
 #include "app/look/tr.h"
 #include "app/look/widgets.h"
 #include "app/window/main_window.h"
-#include "look/ask.h"
 #include "measure/example.h"
 #include "measure/text.h"
 #include "sheets/picture_in.h"

@@ -2,13 +2,13 @@
 #include "app/look/tr.h"
 
 #include "app/dialogs/sheet_dialog.h"
+#include "app/look/ask.h"
 #include "app/look/plain_words.h"
 #include "app/look/style.h"
 #include "app/measure/measure_screen.h"
 #include "app/window/main_menu.h"
 #include "dxf/dxf.h"
 #include "edit/pieces.h"
-#include "look/ask.h"
 #include "measure/text.h"
 #include "speech/line_page.h"
 
