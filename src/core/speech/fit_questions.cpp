@@ -222,7 +222,7 @@ std::optional<Answer> howManyFit(Asking& a) {
         if (here == 0)
             continue;
         count += here;
-        parts.push_back(worded("{} in {}", here, writeGap(free, a.job.notation)));
+        parts.push_back(worded("{} where {} are free", here, writeGap(free, a.job.notation)));
         const Wall& w = a.job.room->walls[static_cast<std::size_t>(t.index)];
         out.marks.push_back({theFloor(), w.at(Length::millimetres(s.first)),
                              w.at(Length::millimetres(s.second)), writeGap(free, a.job.notation)});
