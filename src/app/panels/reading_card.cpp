@@ -4,6 +4,7 @@
 #include "app/look/ask.h"
 #include "app/look/style.h"
 #include "judge/accept.h"
+#include "measure/text.h"
 #include "sheets/drawing.h"
 
 #include <QHBoxLayout>
