@@ -42,8 +42,11 @@ bool LineReader::biggerOrSmaller(Piece& p) {
     const bool hangs = p.kind->hangs();
     Size s = p.size;
     const auto change = [&](Length& of, int way) { of = of + by * way; };
+    // A runner is wide across, whichever way it lies.
+    const bool lengthwise = p.kind->flat() && s.width > s.depth * 2;
+    Length& across = lengthwise ? s.depth : s.width;
     if (in.take({"wider"})) {
-        change(s.width, 1);
+        change(across, 1);
     } else if (in.take({"longer"})) {
         change(isLongFrontToBack(p) ? s.depth : s.width, 1);
     } else if (in.take({"shorter"})) {
@@ -53,7 +56,7 @@ bool LineReader::biggerOrSmaller(Piece& p) {
                                               : s.width,
                -1);
     } else if (in.take({"narrower"})) {
-        change(s.width, -1);
+        change(across, -1);
     } else if (in.take({"deeper"})) {
         change(s.depth, 1);
     } else if (in.take({"shallower"})) {

@@ -273,7 +273,7 @@ void giveMeasured(WordsReader& in, Piece& p, std::vector<Length> sizes, std::str
         return give(in, p, inOrder(*p.kind, s), at);
     }
     // A runner is wide across, and long along.
-    if (sizes.size() == 1 && p.kind->flat() && p.kind->size.width > p.kind->size.depth * 2 &&
+    if (sizes.size() == 1 && p.kind->flat() && p.size.width > p.size.depth * 2 &&
         measured == "wide") {
         Size s = p.size;
         s.depth = sizes.front();
@@ -312,7 +312,8 @@ std::string asScreen(std::vector<Length>& sizes, const Piece& p, const Notation 
 } // namespace
 
 bool isLongFrontToBack(const Piece& p) {
-    return (p.kind->role == Role::bed || p.kind->isSeat()) && p.size.depth > p.size.width * 1.15;
+    return (p.kind->role == Role::bed || p.kind->isSeat() || p.kind->flat()) &&
+           p.size.depth > p.size.width * 1.15;
 }
 
 bool isHungSoHigh(const Piece& p, Length high) {

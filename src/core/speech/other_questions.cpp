@@ -6,6 +6,22 @@ namespace mezzet {
 namespace {
 
 constexpr OtherWords askedInstead[] = {
+    {"how (?:wide|big|much) is the (?:gap|space|way|room|passage) (?:past|by|in front of) "
+     "(.+?)\\??",
+     "how much room is in front of $1?"},
+    {"how (?:big|large) (?:of )?a (?:tv|television|screen|telly) (?:can|could|should|do|would) "
+     "(?:i|we) "
+     "(?:have|get|need|fit|buy)\\??",
+     "what size tv should I get?"},
+    {"what size (rug|carpet) (?:do (?:i|we) need |should (?:i|we) get )?(?:for|in) (?:the |my "
+     ")?(?:living "
+     "area|living room|seating area|sitting area|room|seats|lounge)\\??",
+     "how big a $1?"},
+    {"how many lights (?:for|in|on) (?:the |my |this )?(?:room|hall|hallway|kitchen|bedroom|living "
+     "room|lounge|dining room|study|bathroom)\\??",
+     "how many lights do I need?"},
+    {"(?:how much wall is free|how much free wall (?:is there|do i have))\\??",
+     "which wall is free?"},
     {"(?:does|do|is|are|will|would) .+? (?:stand|standing|sit|sitting|go|be|come)? ?in front of "
      "(the "
      "(?:[a-z]+ "

@@ -6,6 +6,11 @@ namespace mezzet {
 namespace {
 
 constexpr OtherWords withinInstead[] = {
+    {"\\b(tv|telly|television|screen) (?:mounted|hung|fixed|bracketed) (?=(?:on|over|above|at) )",
+     "$1 "},
+    {"^((?:an? |the )?)(?:bench|ottoman) with storage\\b", "$1storage bench"},
+    {"^((?:an? )?)(?:wall )?lantern (?=(?:over|above|beside|by|either side of|on either side of) )",
+     "$1wall light "},
     {"^(?:picture )?(frames|pictures|prints|photos) ([0-9][^,]*), "
      "(two|three|four|five|six|eight|nine|"
      "[2-9]) in (.+)$",

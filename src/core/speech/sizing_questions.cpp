@@ -372,8 +372,10 @@ std::optional<Answer> howLarge(Asking& a, Asks what) {
         const Size& s = of->piece->size;
         out->about.insert(out->about.begin(), of->piece->id);
         const auto size = [&](Length l) { return writeGap(l, a.job.notation); };
-        out->words +=
-            worded(". {} is {} wide and {} high", of->piece->name, size(s.width), size(s.height));
+        out->words += of->kind->flat() ? worded(". {} is {} by {}", of->piece->name, size(s.width),
+                                                size(s.depth))
+                                       : worded(". {} is {} wide and {} high", of->piece->name,
+                                                size(s.width), size(s.height));
     }
     return out;
 }

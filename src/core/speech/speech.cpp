@@ -108,10 +108,6 @@ std::optional<Answer> answerTo(std::string_view text, const Project& job, const 
     return {};
 }
 
-} // namespace
-
-namespace {
-
 /// "a little more": so of what was changed, and not of what was added.
 bool saysMore(std::string_view word) {
     constexpr std::string_view all[] = {"a little more",
@@ -477,6 +473,7 @@ Result<Spoken> readInParts(std::string_view text, const Project& job, const List
             several = whatIsOneOfSeveral(heard.problem(), text);
         // The one that was understood the farthest.
         if (why != nullptr && !heard.problem().unknown && heard.problem().notThere.empty() &&
+            heard.problem().what != "which colour?" &&
             (!*why || heard.problem().column > (*why)->column))
             *why = heard.problem();
         // Which unit a figure is in is asked before all else.
