@@ -223,3 +223,32 @@ TEST(WhatItIs, UpToTheCeiling) {
         EXPECT_NEAR(with.scheme().byName("Bookcase")->size.height.inInches(), 96, 1e-9) << line;
     }
 }
+
+TEST(WhatItIs, AFigureBeforeWideIsASize) {
+    const auto job = jobWith({});
+    for (const char* line : {"30 wide bookcase on wall C", "30 inch wide bookcase on wall C",
+                             "bookcase on wall C, 30 wide"}) {
+        const auto with = afterSaying(job, line);
+        ASSERT_EQ(with.scheme().pieces.size(), 1U) << line;
+        EXPECT_EQ(with.scheme().pieces.front().kind->id, "bookcase") << line;
+        EXPECT_NEAR(with.scheme().pieces.front().size.width.inInches(), 30, 1e-9) << line;
+    }
+    EXPECT_EQ(afterSaying(job, "wide bookcase on wall C").scheme().pieces.front().kind->id,
+              "wide-bookcase");
+}
+
+TEST(WhatItIs, ARunnerIsWideAcrossWhicheverWayItLies) {
+    for (const char* size : {"36 x 120", "120 x 36"}) {
+        const auto job = jobWith({std::string("runner ") + size + " centred on room"});
+        const auto across = [](const Project& p) {
+            const Size& s = p.scheme().pieces.front().size;
+            return std::pair(std::min(s.width, s.depth).inInches(),
+                             std::max(s.width, s.depth).inInches());
+        };
+        EXPECT_EQ(across(afterSaying(job, "runner 30 wide")), (std::pair(30.0, 120.0))) << size;
+        const auto [wide, longer] = across(afterSaying(job, "longer runner"));
+        EXPECT_NEAR(wide, 36, 1e-9) << size;
+        EXPECT_GT(longer, 120) << size;
+        EXPECT_GT(across(afterSaying(job, "wider runner")).first, 36) << size;
+    }
+}

@@ -405,6 +405,14 @@ bool sizesBeforeKind(WordsReader& in) {
     } else if (in.lengthAhead()) {
         const Length first = in.length("the size");
         const std::size_t after = in.at();
+        // "30 wide bookcase" is a bookcase, whatever is called a wide one.
+        for (const std::string_view w : {"wide", "deep", "long", "high", "tall"})
+            if (in.endOf(w) > 0) {
+                in.goTo(start);
+                if (!in.sizes({}).empty() && kindAhead())
+                    return true;
+                in.goTo(after);
+            }
         // "54 round table": the word after it may be the kind's own.
         if (kindAhead()) {
             constexpr double least = 100; // mm: nothing that stands is so small, and 2 is a number

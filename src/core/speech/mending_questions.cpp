@@ -85,9 +85,10 @@ std::optional<Answer> whatIsWrong(Asking& a) {
         if (id != 0 && a.in.take({"too far from", "too close to", "too near", "far enough from",
                                   "close enough to", "near enough to", "too far away from"}))
             return howFarFrom(a, pieceTarget(id));
-        if (!a.in.take({"red", "marked", "wrong", "not right", "bad", "in red", "flagged", "ok",
-                        "okay", "right", "fine", "all right", "alright", "good", "amber", "orange",
-                        "to mend", "well placed"}))
+        if (!a.in.take({"red",   "yellow",    "amber",   "orange",     "highlighted", "marked",
+                        "wrong", "not right", "bad",     "in red",     "flagged",     "ok",
+                        "okay",  "right",     "fine",    "all right",  "alright",     "good",
+                        "amber", "orange",    "to mend", "well placed"}))
             return {};
     }
     a.end();
