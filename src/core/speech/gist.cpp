@@ -39,6 +39,15 @@ bool isOfItsNoun(std::string_view word) {
     return std::find(std::begin(all), std::end(all), word) != std::end(all);
 }
 
+/// Where so many characters from there on end, in bytes.
+std::size_t afterCharacters(std::string_view text, std::size_t at, int characters) {
+    for (; characters > 0 && at < text.size(); --characters)
+        do
+            ++at;
+        while (at < text.size() && (static_cast<unsigned char>(text[at]) & 0xC0U) == 0x80U);
+    return at;
+}
+
 /// The things of the room and the kinds that a sentence names, in their order.
 std::vector<Named> namedIn(const std::string& line, const Project& job, const Listener& to) {
     std::vector<Named> out;
@@ -64,8 +73,8 @@ std::vector<Named> namedIn(const std::string& line, const Project& job, const Li
             n.end = in.at();
         } catch (const LineFault& f) {
             n.is.reset();
-            if (!f.problem.oneOfSeveral.empty() && f.problem.width > 0)
-                n.end = at + static_cast<std::size_t>(f.problem.width);
+            if (!f.problem.oneOfSeveral.empty())
+                n.end = afterCharacters(line, at, f.problem.width);
         }
         if (n.end <= at) {
             in.goTo(at);
