@@ -107,7 +107,7 @@ void alongside(const std::string& line, const Project& job, std::vector<std::str
     // Either end first is as parallel.
     constexpr double halfTurn = 180;
     const double by = std::remainder(difference(wanted, of.there->pose.turn).inDegrees(), halfTurn);
-    out.push_back(fmt::format("turn {} {:.4g}", of.piece->name, std::abs(by) < 0.01 ? 0.0 : by));
+    out.push_back(fmt::format("turn {} {:.9g}", of.piece->name, std::abs(by) < 0.01 ? 0.0 : by));
 }
 
 /// "screen between the sofa and the bed": one that folds, and no television.
@@ -167,8 +167,7 @@ void centredOnOpenings(const std::string& line, const Project& job, std::vector<
     const Wall* toward = wallAhead(by < 0 ? -w.along() : w.along(), job);
     constexpr double least = 0.5; // mm: it is there
     if (toward != nullptr && std::abs(by) > least)
-        out.push_back(fmt::format("move {} {} toward wall {}", of.piece->name,
-                                  write(Length::millimetres(std::abs(by)), job.notation),
+        out.push_back(fmt::format("move {} {:.4f} mm toward wall {}", of.piece->name, std::abs(by),
                                   toward->name));
     else if (toward != nullptr)
         out.push_back(fmt::format("turn {} 0", of.piece->name));
